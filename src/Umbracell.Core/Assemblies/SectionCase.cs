@@ -1,0 +1,114 @@
+using Umbracell.Core.Materials;
+using Umbracell.Core.Quantities;
+
+namespace Umbracell.Core.Assemblies;
+
+/// <summary>A layer of a material.</summary>
+/// <param name="Material">The material.</param>
+/// <param name="Thickness">Above zero.</param>
+public sealed record Layer(Material Material, Length Thickness)
+{
+    /// <summary>Thermal resistance.</summary>
+    public ThermalResistance Resistance => Material.Conductivity.Over(Thickness);
+
+    /// <summary>Vapour permeance.</summary>
+    public Permeance Permeance => Material.Permeability.Over(Thickness);
+}
+
+/// <summary>What the members of a surface are made of.</summary>
+public enum MemberMaterial
+{
+    /// <summary>No members: foam lies on a face.</summary>
+    None,
+
+    /// <summary>Wood, foam between.</summary>
+    Wood,
+
+    /// <summary>Metal girts, purlins, studs or ribs.</summary>
+    Metal,
+}
+
+/// <summary>Which layers the foam is sprayed on; a free space, if any, lies on its other side.</summary>
+public enum FoamSide
+{
+    /// <summary>On the outer layers, from the room.</summary>
+    Outboard,
+
+    /// <summary>On the inner layers, from the cold side: the underside of a floor, the top of a ceiling.</summary>
+    Inboard,
+}
+
+/// <summary>The members that stand in or before the foam.</summary>
+/// <param name="Material">What they are made of.</param>
+/// <param name="Depth">Depth from substrate to the inner face of the members.</param>
+/// <param name="Spacing">Centre to centre; not used where there are no members.</param>
+/// <param name="Share">Area share of the members with plates and headers, 0 to 0.9.</param>
+/// <param name="Conductivity">Of the member's material.</param>
+public sealed record Members(MemberMaterial Material, Length Depth, Length Spacing, double Share, ThermalConductivity Conductivity);
+
+/// <summary>Air on both sides at design.</summary>
+/// <param name="Indoor">Room air temperature.</param>
+/// <param name="IndoorHumidity">Room relative humidity.</param>
+/// <param name="Outdoor">Outdoor design temperature.</param>
+/// <param name="OutdoorHumidity">Outdoor relative humidity at design.</param>
+public sealed record DesignAir(Temperature Indoor, RelativeHumidity IndoorHumidity, Temperature Outdoor, RelativeHumidity OutdoorHumidity);
+
+/// <summary>The greatest U a surface may have, with where that is written.</summary>
+/// <param name="GreatestU">The target.</param>
+/// <param name="Edition">Set and edition, in words.</param>
+public sealed record UTarget(ThermalTransmittance GreatestU, string Edition);
+
+/// <summary>All that decides a section: the question the section stage asks.</summary>
+public sealed record SectionCase
+{
+    /// <summary>Kind of surface.</summary>
+    public required SurfaceKind Kind { get; init; }
+
+    /// <summary>Layers outside of the foam, outermost first, down to the substrate; the vent channel not among them.</summary>
+    public required IReadOnlyList<Layer> Outboard { get; init; }
+
+    /// <summary>Layers on the room side of the members, first the one next to the foam.</summary>
+    public required IReadOnlyList<Layer> Inboard { get; init; }
+
+    /// <summary>The members.</summary>
+    public required Members Members { get; init; }
+
+    /// <summary>Clear height of a vent channel between the outboard layers and a baffle; zero for none.</summary>
+    public Length VentChannel { get; init; }
+
+    /// <summary>The baffle that keeps the channel open, where there is a channel.</summary>
+    public Layer? Baffle { get; init; }
+
+    /// <summary>Which layers the foam is sprayed on.</summary>
+    public FoamSide FoamAgainst { get; init; }
+
+    /// <summary>Winter heat flow.</summary>
+    public required HeatFlow HeatFlow { get; init; }
+
+    /// <summary>What lies beyond the outermost layer.</summary>
+    public required Exposure Exposure { get; init; }
+
+    /// <summary>Film set.</summary>
+    public required FilmSet Films { get; init; }
+
+    /// <summary>The foam.</summary>
+    public required ProductSheet Sheet { get; init; }
+
+    /// <summary>Foam thickness, above 0 to the sheet's last rated thickness.</summary>
+    public required Length FoamThickness { get; init; }
+
+    /// <summary>Design air.</summary>
+    public required DesignAir Air { get; init; }
+
+    /// <summary>Target, where one applies.</summary>
+    public UTarget? Target { get; init; }
+
+    /// <summary>Model-code climate zone such as <c>6A</c>, where known.</summary>
+    public string? ClimateZone { get; init; }
+
+    /// <summary>Depth left for foam between substrate (or baffle) and the inner face of the members; null where nothing bounds it.</summary>
+    public Length? FoamDepth => Members.Depth.Metres <= 0 ? null : new Length(Math.Max(0, (Members.Depth - VentChannel - (Baffle?.Thickness ?? Length.Zero)).Metres));
+
+    /// <summary>The same case with another foam thickness.</summary>
+    public SectionCase WithFoam(Length thickness) => this with { FoamThickness = thickness };
+}

@@ -1,0 +1,45 @@
+using Umbracell.Core.Findings;
+using Umbracell.Core.Materials;
+using Umbracell.Core.Quantities;
+
+namespace Umbracell.Core.Assemblies;
+
+/// <summary>Whether the foam fits the depth (choice rule E9).</summary>
+internal static class SectionFit
+{
+    /// <summary>Closed cell stops this short of the members' face so that nothing need be shaved.</summary>
+    private static readonly Length ClosedCellGap = Length.FromInches(0.5);
+
+    // Depths typed in one system and foam set in the other must not fail by a rounding.
+    private static readonly Length Grace = Length.FromMillimetres(0.25);
+
+    /// <summary>Thickest foam that fits without shaving hard foam; null where nothing bounds it.</summary>
+    public static Length? GreatestFoam(SectionCase section) => section.FoamDepth switch
+    {
+        null => null,
+        { } depth when section.Sheet.Cell == CellStructure.Closed => new(Math.Max(0, (depth - ClosedCellGap).Metres)),
+        { } depth => depth,
+    };
+
+    public static Finding Judge(SectionCase section)
+    {
+        if (section.FoamDepth is not { } depth || GreatestFoam(section) is not { } greatest)
+        {
+            return new("fit", "unbounded", Verdict.Clear, Basis.Practice, "Nothing bounds the depth") { Measured = section.FoamThickness.ToThickness() };
+        }
+
+        var t = section.FoamThickness;
+        var (name, verdict) = t > depth + Grace ? ("tooThick", Verdict.Hold)
+            : t > greatest + Grace ? ("shaveHard", Verdict.Care)
+            : section.Sheet.Cell == CellStructure.Open && t + Grace >= depth ? ("flush", Verdict.Clear)
+            : ("fits", Verdict.Clear);
+        return new("fit", name, verdict, Basis.Practice, "Choice rule E9: closed cell stops 1/2 in short of the face, open cell is shaved flush")
+        {
+            Measured = t.ToThickness(),
+            Limit = greatest.ToThickness(),
+            Margin = (greatest - t).ToThickness(),
+            Figures = new Dictionary<string, Figure> { ["depth"] = depth.ToThickness(), ["free"] = new Length(Math.Max(0, (depth - t).Metres)).ToThickness() },
+            Remedies = verdict == Verdict.Clear ? [] : [Remedy.Of("goToThickness", "thickness", greatest.ToThickness())],
+        };
+    }
+}

@@ -1,0 +1,106 @@
+using Umbracell.Core.Quantities;
+
+namespace Umbracell.Core.Assemblies;
+
+/// <summary>Heat through a section: every resistance on the way, and U by both methods.</summary>
+internal sealed record SectionHeat
+{
+    public required ThermalResistance InsideFilm { get; init; }
+
+    public required ThermalResistance OutsideFilm { get; init; }
+
+    /// <summary>Layers outboard of the foam that count: none of those beyond a ventilated channel, and the baffle.</summary>
+    public required IReadOnlyList<Layer> Outboard { get; init; }
+
+    public required ThermalResistance Foam { get; init; }
+
+    public required ThermalResistance FreeSpace { get; init; }
+
+    public required Length FreeWidth { get; init; }
+
+    /// <summary>The member path beside foam and free space, with any foam that covers the member.</summary>
+    public required ThermalResistance Member { get; init; }
+
+    public required ThermalResistance Rest { get; init; }
+
+    public required double Share { get; init; }
+
+    public required ThermalTransmittance ParallelU { get; init; }
+
+    public required ThermalTransmittance? CombinedU { get; init; }
+
+    public required ThermalTransmittance WholeU { get; init; }
+
+    public ThermalResistance CavityTotal => Rest + Foam + FreeSpace;
+
+    public static SectionHeat Of(SectionCase section) => Of(section, section.FoamThickness);
+
+    public static SectionHeat BareOf(SectionCase section) => Of(section, Length.Zero);
+
+    private static SectionHeat Of(SectionCase section, Length foamThickness)
+    {
+        var ventilated = section.VentChannel > Length.Zero;
+        var inside = Films.Inside(section.Films, section.HeatFlow);
+        var outside = Films.Outside(section.Films, section.HeatFlow, ventilated ? Exposure.Ventilated : section.Exposure);
+        IReadOnlyList<Layer> outboard = ventilated ? section.Baffle is { } baffle ? [baffle] : [] : section.Outboard;
+        var foam = section.Sheet.ResistanceAt(foamThickness);
+
+        // A space that nothing closes off is the room or the open air itself: its film is already counted.
+        var closing = section.FoamAgainst == FoamSide.Outboard ? section.Inboard : outboard;
+        var freeWidth = closing.Count > 0 && section.FoamDepth is { } depth ? new Length(Math.Max(0, (depth - foamThickness).Metres)) : Length.Zero;
+        var free = AirSpace.Of(freeWidth, section.HeatFlow);
+        var rest = outboard.Concat(section.Inboard).Aggregate(inside + outside, (sum, layer) => sum + layer.Resistance);
+
+        var share = section.Members.Material == MemberMaterial.Wood ? section.Members.Share : 0;
+        var memberDepth = share > 0 && section.FoamDepth is { } full ? full : Length.Zero;
+        var slices = Slices(section, outboard, inside, outside, foam, foamThickness, free, memberDepth, share);
+        var parallel = WoodFraming.ParallelPath(share, slices);
+        var combined = section.Members.Material == MemberMaterial.Metal ? null : WoodFraming.Combined(share, slices);
+        return new()
+        {
+            InsideFilm = inside,
+            OutsideFilm = outside,
+            Outboard = outboard,
+            Foam = foam,
+            FreeSpace = free,
+            FreeWidth = freeWidth,
+            Member = new(slices.Sum(s => s.Member.SquareMetreKelvinsPerWatt) - rest.SquareMetreKelvinsPerWatt),
+            Rest = rest,
+            Share = share,
+            ParallelU = parallel,
+            CombinedU = combined,
+            WholeU = section.Films == FilmSet.Iso6946 && combined is { } u ? u : parallel,
+        };
+    }
+
+    private static List<Slice> Slices(
+        SectionCase section, IReadOnlyList<Layer> outboard, ThermalResistance inside, ThermalResistance outside, ThermalResistance foam, Length foamThickness, ThermalResistance free, Length memberDepth, double share)
+    {
+        List<Slice> slices = [Slice.Continuous(outside), .. outboard.Concat(section.Inboard).Select(layer => Slice.Continuous(layer.Resistance)), Slice.Continuous(inside)];
+        if (share == 0)
+        {
+            slices.Add(Slice.Continuous(foam));
+            slices.Add(Slice.Continuous(free));
+            return slices;
+        }
+
+        // Foam thicker than the member covers it; a member deeper than the foam stands in the free space, or bare in the room.
+        var beside = Length.Zero < foamThickness && foamThickness < memberDepth ? foamThickness : foamThickness >= memberDepth ? memberDepth : Length.Zero;
+        if (foamThickness > Length.Zero)
+        {
+            var besideShare = beside / foamThickness;
+            slices.Add(new(foam * besideShare, section.Members.Conductivity.Over(beside)));
+            if (besideShare < 1)
+            {
+                slices.Add(Slice.Continuous(foam * (1 - besideShare)));
+            }
+        }
+
+        if (free.SquareMetreKelvinsPerWatt > 0)
+        {
+            slices.Add(new(free, section.Members.Conductivity.Over(memberDepth - beside)));
+        }
+
+        return slices;
+    }
+}

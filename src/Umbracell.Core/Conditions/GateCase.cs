@@ -1,0 +1,120 @@
+using Umbracell.Core.Air;
+using Umbracell.Core.Materials;
+using Umbracell.Core.Quantities;
+
+namespace Umbracell.Core.Conditions;
+
+/// <summary>A value that was read.</summary>
+/// <typeparam name="T">The quantity.</typeparam>
+/// <param name="Value">What was read.</param>
+/// <param name="Age">How long ago, 0 or more.</param>
+/// <param name="Instrument">With what.</param>
+public sealed record Reading<T>(T Value, TimeSpan Age, string Instrument);
+
+/// <summary>What the foam is sprayed on, as far as its moisture is judged.</summary>
+public enum SubstrateKind
+{
+    /// <summary>Wood: by meter, percent of dry mass against the sheet.</summary>
+    Wood,
+
+    /// <summary>Metal: by eye, wiped dry and free of frost.</summary>
+    Metal,
+
+    /// <summary>Concrete, masonry, felt or ground: dry by its own meter or by eye.</summary>
+    Mineral,
+}
+
+/// <summary>Moisture of the substrate as read: a percentage for wood, dry or not for the rest.</summary>
+/// <param name="WoodPercent">Percent of dry mass, where it is wood.</param>
+/// <param name="IsDry">Found dry and frost-free, where it is not.</param>
+public readonly record struct SubstrateMoisture(double? WoodPercent, bool? IsDry);
+
+/// <summary>What must be ready before foam is sprayed (gate rule G13).</summary>
+public enum PreparationItem
+{
+    /// <summary>Free of dust, oil, rust scale and loose paint.</summary>
+    Clean,
+
+    /// <summary>Dry to the touch and free of frost.</summary>
+    Dry,
+
+    /// <summary>Firm; nothing loose behind or on it.</summary>
+    Firm,
+
+    /// <summary>Holes foam would blow through are sealed.</summary>
+    Sealed,
+
+    /// <summary>Everything that must stay clean is masked.</summary>
+    Masked,
+
+    /// <summary>Leaks are mended.</summary>
+    LeaksMended,
+
+    /// <summary>Joints to the next control layer are ready.</summary>
+    JointsReady,
+}
+
+/// <summary>The firm's own margins; can be tighter than the rules' figures, never looser.</summary>
+public sealed record GatePractice
+{
+    /// <summary>Distance from a window's edge that counts as well inside.</summary>
+    public TemperatureDifference WellInside { get; init; } = new(3);
+
+    /// <summary>Least distance of the substrate above the dew point.</summary>
+    public TemperatureDifference DewHold { get; init; } = new(3);
+
+    /// <summary>Distance above the dew point that is clear.</summary>
+    public TemperatureDifference DewClear { get; init; } = new(5);
+
+    /// <summary>Points under the greatest humidity that are clear.</summary>
+    public double HumidityPoints { get; init; } = 5;
+
+    /// <summary>Moisture points under the limit that are clear.</summary>
+    public double MoisturePoints { get; init; } = 2;
+
+    /// <summary>Greatest humidity of the firm's practice, percent; the tighter of this and the sheet's rules.</summary>
+    public double? GreatestHumidityPercent { get; init; }
+
+    /// <summary>Readings older than this are stale.</summary>
+    public TimeSpan FreshFor { get; init; } = TimeSpan.FromHours(2);
+}
+
+/// <summary>All the gate needs to know at one moment.</summary>
+public sealed record GateCase
+{
+    /// <summary>The product to be sprayed.</summary>
+    public required ProductSheet Sheet { get; init; }
+
+    /// <summary>Substrate temperature.</summary>
+    public Reading<Temperature>? Substrate { get; init; }
+
+    /// <summary>Air temperature at the work.</summary>
+    public Reading<Temperature>? Air { get; init; }
+
+    /// <summary>Relative humidity at the work.</summary>
+    public Reading<RelativeHumidity>? Humidity { get; init; }
+
+    /// <summary>What the substrate is.</summary>
+    public required SubstrateKind SubstrateKind { get; init; }
+
+    /// <summary>Its moisture.</summary>
+    public Reading<SubstrateMoisture>? Moisture { get; init; }
+
+    /// <summary>A drum.</summary>
+    public Reading<Temperature>? DrumA { get; init; }
+
+    /// <summary>B drum.</summary>
+    public Reading<Temperature>? DrumB { get; init; }
+
+    /// <summary>What has been ticked off.</summary>
+    public IReadOnlySet<PreparationItem> Prepared { get; init; } = new HashSet<PreparationItem>();
+
+    /// <summary>Air pressure.</summary>
+    public Pressure Pressure { get; init; } = StandardAtmosphere.PressureAt(Length.Zero);
+
+    /// <summary>Practice margins.</summary>
+    public GatePractice Practice { get; init; } = new();
+
+    /// <summary>Other sheets the firm could spray instead.</summary>
+    public IReadOnlyList<ProductSheet> OtherSheets { get; init; } = [];
+}

@@ -1,0 +1,58 @@
+using Umbracell.Core.Air;
+using Umbracell.Core.Findings;
+using Umbracell.Core.Materials;
+using Umbracell.Core.Quantities;
+
+namespace Umbracell.Core.Conditions;
+
+/// <summary>What would bring temperatures and humidity in order together.</summary>
+internal static class GateRemedies
+{
+    /// <summary>One answer to G1 to G4: how warm dry heat must make air and substrate, and which other sheet would do as it is.</summary>
+    /// <remarks>Dry heat leaves the water in the air as it was, so the dew point stays. Heat from a flame in the room adds water and is not offered.</remarks>
+    public static IReadOnlyList<Remedy> Together(GateCase gate, MoistAir? air)
+    {
+        if (gate.Substrate is not { } substrate || gate.Air is not { } airReading || air is not { } state || IsClearOfHold(gate, gate.Sheet))
+        {
+            return [];
+        }
+
+        List<Remedy> remedies = [];
+        if (DryHeat(gate, substrate.Value, airReading.Value, state) is { } heat)
+        {
+            remedies.Add(heat);
+        }
+
+        remedies.AddRange(gate.OtherSheets
+            .Where(sheet => sheet.Id != gate.Sheet.Id && sheet.Cell == gate.Sheet.Cell && IsRoofing(sheet) == IsRoofing(gate.Sheet) && IsClearOfHold(gate, sheet))
+            .Select(sheet => new Remedy("otherSheet", new Dictionary<string, Figure>(), new Dictionary<string, string> { ["sheet"] = sheet.Name })));
+        return remedies;
+    }
+
+    private static Remedy? DryHeat(GateCase gate, Temperature substrate, Temperature airTemperature, MoistAir air)
+    {
+        var sheet = gate.Sheet;
+        var limit = Math.Min(sheet.GreatestHumidityPercent, gate.Practice.GreatestHumidityPercent ?? 100);
+        var substrateTo = Math.Max(Math.Max(substrate.Celsius, sheet.Substrate.Least.Celsius), air.DewPoint.Celsius + gate.Practice.DewHold.Kelvins);
+        var forHumidity = air.Humidity.Percent > limit ? air.TemperatureForHumidity(limit).Celsius : airTemperature.Celsius;
+        var airTo = Math.Max(Math.Max(airTemperature.Celsius, sheet.Air.Least.Celsius), forHumidity);
+        return substrateTo <= sheet.Substrate.Greatest.Celsius && airTo <= sheet.Air.Greatest.Celsius
+            ? new("dryHeat", new Dictionary<string, Figure>
+            {
+                ["substrateTo"] = new(substrateTo, Dimension.Temperature),
+                ["substrateChange"] = new(substrateTo - substrate.Celsius, Dimension.TemperatureDifference),
+                ["airTo"] = new(airTo, Dimension.Temperature),
+                ["airChange"] = new(airTo - airTemperature.Celsius, Dimension.TemperatureDifference),
+            })
+            : null;
+    }
+
+    private static bool IsClearOfHold(GateCase gate, ProductSheet sheet)
+    {
+        var tried = gate with { Sheet = sheet };
+        var air = SprayGate.AirAsRead(tried);
+        return new[] { TemperatureRules.Substrate(tried), TemperatureRules.Air(tried), MoistureRules.DewDistance(tried, air), MoistureRules.Humidity(tried, air) }.Worst() != Verdict.Hold;
+    }
+
+    private static bool IsRoofing(ProductSheet sheet) => sheet.Grade == FoamGrade.Roofing;
+}

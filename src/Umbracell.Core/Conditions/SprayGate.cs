@@ -1,0 +1,55 @@
+using Umbracell.Core.Air;
+using Umbracell.Core.Findings;
+using Umbracell.Core.Quantities;
+
+namespace Umbracell.Core.Conditions;
+
+/// <summary>May this surface be sprayed now? Rules G1 to G6 and G13, the worst of them, and what would clear it.</summary>
+/// <param name="Findings">One per rule in the order of the rules, and one for stale readings where there are any.</param>
+/// <param name="DewPoint">Dew or frost point of the air read; null where air or humidity is not read.</param>
+/// <param name="Remedies">What would clear the temperatures and humidity taken together.</param>
+public sealed record SprayGate(IReadOnlyList<Finding> Findings, Temperature? DewPoint, IReadOnlyList<Remedy> Remedies)
+{
+    /// <summary>The worst of all rules.</summary>
+    public Verdict Verdict => Findings.Worst();
+
+    /// <summary>Checks the gate.</summary>
+    /// <param name="gate">Readings, sheet and practice.</param>
+    /// <exception cref="QuantityRangeException">A reading outside the psychrometric formulas.</exception>
+    public static SprayGate Check(GateCase gate)
+    {
+        var air = AirAsRead(gate);
+        var dew = air?.DewPoint;
+        List<Finding> findings =
+        [
+            TemperatureRules.Substrate(gate),
+            TemperatureRules.Air(gate),
+            MoistureRules.DewDistance(gate, air),
+            MoistureRules.Humidity(gate, air),
+            MoistureRules.SubstrateMoisture(gate),
+            TemperatureRules.Drums(gate),
+            PreparationRule.Judge(gate),
+        ];
+        if (StaleReadings(gate) is { } stale)
+        {
+            findings.Add(stale);
+        }
+
+        return new(findings, dew, GateRemedies.Together(gate, air));
+    }
+
+    internal static MoistAir? AirAsRead(GateCase gate) => gate is { Air: { } t, Humidity: { } rh } ? MoistAir.Of(t.Value, rh.Value, gate.Pressure) : null;
+
+    private static Finding? StaleReadings(GateCase gate)
+    {
+        var oldest = new[] { gate.Substrate?.Age, gate.Air?.Age, gate.Humidity?.Age, gate.Moisture?.Age }.Max();
+        return oldest is { } age && age > gate.Practice.FreshFor
+            ? new("age", "stale", Verdict.Care, Basis.Practice, "Readings older than 2 h are read again before spraying")
+            {
+                Measured = Figure.Duration(age),
+                Limit = Figure.Duration(gate.Practice.FreshFor),
+                Margin = Figure.Duration(gate.Practice.FreshFor - age),
+            }
+            : null;
+    }
+}

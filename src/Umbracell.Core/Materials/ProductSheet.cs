@@ -1,0 +1,193 @@
+using Umbracell.Core.Quantities;
+
+namespace Umbracell.Core.Materials;
+
+/// <summary>Whether the cells of a foam are open to one another.</summary>
+public enum CellStructure
+{
+    /// <summary>Open cell: light, soft, vapour-open.</summary>
+    Open,
+
+    /// <summary>Closed cell: dense, stiff, vapour-retarding.</summary>
+    Closed,
+}
+
+/// <summary>What a foam is made for.</summary>
+public enum FoamGrade
+{
+    /// <summary>The usual grade.</summary>
+    Standard,
+
+    /// <summary>Reacts on cold substrates.</summary>
+    Cold,
+
+    /// <summary>Heavier open cell.</summary>
+    Dense,
+
+    /// <summary>Roofing density, for the weather side.</summary>
+    Roofing,
+}
+
+/// <summary>The window a sheet allows for a temperature, bounds included.</summary>
+/// <param name="Least">Coldest.</param>
+/// <param name="Greatest">Warmest.</param>
+public readonly record struct TemperatureWindow(Temperature Least, Temperature Greatest)
+{
+    /// <summary>Distance to the nearer edge; negative outside.</summary>
+    public TemperatureDifference Margin(Temperature t) =>
+        new(Math.Min(t.Celsius - Least.Celsius, Greatest.Celsius - t.Celsius));
+
+    /// <summary>Whether the temperature lies in the window.</summary>
+    public bool Holds(Temperature t) => t >= Least && t <= Greatest;
+}
+
+/// <summary>What the maker's product sheet says of a foam. Its limits bound every answer.</summary>
+public sealed record ProductSheet
+{
+    /// <summary>Short id, lower case with hyphens.</summary>
+    public required string Id { get; init; }
+
+    /// <summary>Product name.</summary>
+    public required string Name { get; init; }
+
+    /// <summary>Maker.</summary>
+    public required string Maker { get; init; }
+
+    /// <summary>Edition of the sheet.</summary>
+    public required string Edition { get; init; }
+
+    /// <summary>Open or closed cell.</summary>
+    public required CellStructure Cell { get; init; }
+
+    /// <summary>What it is made for.</summary>
+    public required FoamGrade Grade { get; init; }
+
+    /// <summary>Density of a cut sample without skins.</summary>
+    public required Density CoreDensity { get; init; }
+
+    /// <summary>Density with skins, as weighed in place.</summary>
+    public required Density InPlaceDensity { get; init; }
+
+    /// <summary>Aged R (m²·K/W) by thickness (m).</summary>
+    public required Curve AgedR { get; init; }
+
+    /// <summary>Ageing method named on the sheet.</summary>
+    public required string AgeingMethod { get; init; }
+
+    /// <summary>Vapour permeability of the bulk; skins are never counted.</summary>
+    public required Permeability Permeability { get; init; }
+
+    /// <summary>Thickness from which the foam counts as an air barrier.</summary>
+    public required Length AirBarrierFrom { get; init; }
+
+    /// <summary>Thinnest lift.</summary>
+    public required Length LeastLift { get; init; }
+
+    /// <summary>Thickest lift, never exceeded.</summary>
+    public required Length GreatestLift { get; init; }
+
+    /// <summary>The lift the sheet's yield is stated for.</summary>
+    public required Length ReferenceLift { get; init; }
+
+    /// <summary>Least thickness of a flash coat, where one is allowed.</summary>
+    public Length? FlashCoatFrom { get; init; }
+
+    /// <summary>The last lift must have cooled below this before the next.</summary>
+    public required Temperature NextLiftBelow { get; init; }
+
+    /// <summary>Least wait between lifts.</summary>
+    public required TimeSpan LeastWait { get; init; }
+
+    /// <summary>Substrate window.</summary>
+    public required TemperatureWindow Substrate { get; init; }
+
+    /// <summary>Air window.</summary>
+    public required TemperatureWindow Air { get; init; }
+
+    /// <summary>Drum window.</summary>
+    public required TemperatureWindow Drums { get; init; }
+
+    /// <summary>Greatest relative humidity, percent.</summary>
+    public required double GreatestHumidityPercent { get; init; }
+
+    /// <summary>Greatest wood moisture content, percent; null where the sheet says dry.</summary>
+    public double? GreatestWoodMoisturePercent { get; init; }
+
+    /// <summary>Greatest wind at an open face.</summary>
+    public required Speed WindLimit { get; init; }
+
+    /// <summary>Yield factor by drum temperature (°C).</summary>
+    public required Curve YieldByDrum { get; init; }
+
+    /// <summary>Yield factor by substrate temperature (°C).</summary>
+    public required Curve YieldBySubstrate { get; init; }
+
+    /// <summary>Yield of a set under the sheet's reference conditions.</summary>
+    public required FoamVolume SheetYield { get; init; }
+
+    /// <summary>A side of a set.</summary>
+    public required Mass SetMassA { get; init; }
+
+    /// <summary>B side of a set.</summary>
+    public required Mass SetMassB { get; init; }
+
+    /// <summary>Both sides of a set.</summary>
+    public Mass SetMass => SetMassA + SetMassB;
+
+    /// <summary>Re-entry as the sheet words it.</summary>
+    public required string ReEntry { get; init; }
+
+    /// <summary>The dense skin of each lift as an equivalent lost thickness: 0.05 in for closed cell, 0.10 in for open cell (trade practice).</summary>
+    public Length SkinEquivalent => Length.FromInches(Cell == CellStructure.Closed ? 0.05 : 0.10);
+
+    /// <summary>Thickest foam for which the sheet states an R.</summary>
+    public Length ThickestRated => new(AgedR.Last);
+
+    /// <summary>Aged R at a thickness: interpolated, proportional below the first point, refused past the last.</summary>
+    /// <param name="thickness">0 to the sheet's last point.</param>
+    /// <exception cref="QuantityRangeException">Negative, or past the sheet's last point.</exception>
+    public ThermalResistance ResistanceAt(Length thickness)
+    {
+        QuantityRangeException.Within("foam thickness", thickness.Metres, 0, AgedR.Last, Dimension.Thickness);
+        var first = AgedR.Points[0];
+        return new(thickness.Metres < first.X ? first.Y * thickness.Metres / first.X : AgedR.At(thickness.Metres));
+    }
+
+    /// <summary>What contradicts itself on the sheet: each the path of the offending line and a sentence.</summary>
+    public IEnumerable<(string Path, string Sentence)> Contradictions()
+    {
+        if (LeastLift > GreatestLift)
+        {
+            yield return ("lift.leastIn", "The least lift is thicker than the greatest.");
+        }
+
+        if (ReferenceLift > GreatestLift || ReferenceLift < LeastLift)
+        {
+            yield return ("lift.referenceIn", "The reference lift lies outside the least and greatest lift.");
+        }
+
+        foreach (var (path, window) in new[] { ("substrateC", Substrate), ("airC", Air), ("drumsC", Drums) })
+        {
+            if (window.Least >= window.Greatest)
+            {
+                yield return (path, "The window is empty: its least is not below its greatest.");
+            }
+        }
+
+        if (AgedR.Points.Zip(AgedR.Points.Skip(1)).Any(pair => pair.Second.Y <= pair.First.Y))
+        {
+            yield return ("agedR", "The aged R falls or stands still as the foam gets thicker.");
+        }
+
+        if (InPlaceDensity.KilogramsPerCubicMetre < CoreDensity.KilogramsPerCubicMetre)
+        {
+            yield return ("density.inPlaceLbFt3", "The in-place density is under the core density; it includes the skins.");
+        }
+
+        var bound = SetMass / InPlaceDensity;
+        if (SheetYield.CubicMetres > bound.CubicMetres)
+        {
+            yield return ("yieldBoardFeet", $"{SheetYield.BoardFeet:N0} board feet is more than a set of {SetMass.Kilograms:N0} kg can fill at the in-place density: {bound.BoardFeet:N0}.");
+        }
+    }
+}

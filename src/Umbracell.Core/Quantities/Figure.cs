@@ -1,0 +1,105 @@
+namespace Umbracell.Core.Quantities;
+
+/// <summary>The two systems a person can read and type in. Storage is always SI.</summary>
+public enum UnitSystem
+{
+    /// <summary>Inch, foot, °F, perm, board foot, pound.</summary>
+    Us,
+
+    /// <summary>Millimetre, metre, °C, ng/(Pa·s·m²), kilogram.</summary>
+    Metric,
+}
+
+/// <summary>What a figure measures; decides its SI unit, how it prints and which typed units fit.</summary>
+public enum Dimension
+{
+    /// <summary>Plain ratio or index; no unit.</summary>
+    Number,
+
+    /// <summary>A whole count.</summary>
+    Count,
+
+    /// <summary>Depth of foam, member or layer; metres. Prints in inches to 1/8, or millimetres.</summary>
+    Thickness,
+
+    /// <summary>Side of a surface; metres. Prints in feet and inches, or metres.</summary>
+    Span,
+
+    /// <summary>Area; m².</summary>
+    Area,
+
+    /// <summary>Foam in place; m³. Prints in board feet, or cubic metres.</summary>
+    FoamVolume,
+
+    /// <summary>Temperature; °C.</summary>
+    Temperature,
+
+    /// <summary>Temperature difference; K.</summary>
+    TemperatureDifference,
+
+    /// <summary>Relative humidity; percent.</summary>
+    RelativeHumidity,
+
+    /// <summary>A difference between two relative humidities; percentage points.</summary>
+    HumidityPoints,
+
+    /// <summary>Share of a whole; percent.</summary>
+    Percent,
+
+    /// <summary>Moisture content of the substrate; percent of dry mass.</summary>
+    MoistureContent,
+
+    /// <summary>Thermal resistance; m²·K/W.</summary>
+    Resistance,
+
+    /// <summary>Thermal transmittance; W/(m²·K).</summary>
+    Transmittance,
+
+    /// <summary>Thermal conductivity; W/(m·K).</summary>
+    Conductivity,
+
+    /// <summary>Vapour pressure; Pa.</summary>
+    VapourPressure,
+
+    /// <summary>Vapour permeance; kg/(Pa·s·m²).</summary>
+    Permeance,
+
+    /// <summary>Vapour permeability; kg/(Pa·s·m).</summary>
+    Permeability,
+
+    /// <summary>Mass; kg.</summary>
+    Mass,
+
+    /// <summary>Density; kg/m³.</summary>
+    Density,
+
+    /// <summary>Wind speed; m/s.</summary>
+    Speed,
+
+    /// <summary>Duration; seconds.</summary>
+    Duration,
+
+    /// <summary>Sets of material: one drum of A and one of B.</summary>
+    Sets,
+
+    /// <summary>Roof pitch; rise over run.</summary>
+    Pitch,
+}
+
+/// <summary>A value in SI with what it measures: the common coin of findings, workings and screens.</summary>
+/// <param name="Si">The value in the dimension's SI unit.</param>
+/// <param name="Dimension">What it measures.</param>
+public readonly record struct Figure(double Si, Dimension Dimension)
+{
+    /// <summary>A plain number.</summary>
+    public static Figure Number(double value) => new(value, Dimension.Number);
+
+    /// <summary>A whole count.</summary>
+    public static Figure Count(int value) => new(value, Dimension.Count);
+
+    /// <summary>A share of a whole in percent.</summary>
+    public static Figure Percent(double percent) => new(percent, Dimension.Percent);
+
+    /// <summary>A duration.</summary>
+    public static Figure Duration(TimeSpan duration) => new(duration.TotalSeconds, Dimension.Duration);
+}

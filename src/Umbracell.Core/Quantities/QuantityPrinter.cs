@@ -1,0 +1,133 @@
+using System.Globalization;
+
+namespace Umbracell.Core.Quantities;
+
+/// <summary>Writes figures as people of the trade read them: inches in eighths, R without a unit, board feet with a thousands mark.</summary>
+public static class QuantityPrinter
+{
+    /// <summary>Fractions of an inch that are written; 1/8 by house rule.</summary>
+    private const int EighthsPerInch = 8;
+
+    /// <summary>The figure with its unit, rounded for reading.</summary>
+    /// <param name="figure">The figure.</param>
+    /// <param name="system">The reader's units.</param>
+    /// <returns>Text such as <c>5 1/2 in</c>, <c>R-20.4</c>, <c>140 mm</c>.</returns>
+    public static string Print(Figure figure, UnitSystem system)
+    {
+        var value = Units.Of(figure.Dimension, system).FromSi(figure.Si);
+        return (figure.Dimension, system) switch
+        {
+            (Dimension.Thickness, UnitSystem.Us) => Eighths(value) + " in",
+            (Dimension.Span, UnitSystem.Us) => FeetAndInches(value),
+            (Dimension.Resistance, UnitSystem.Us) => "R-" + Fixed(value, 1),
+            (Dimension.Pitch, UnitSystem.Us) => Trimmed(value, 1) + ":12",
+            (Dimension.Pitch, _) => Fixed(Math.Atan(figure.Si) * 180 / Math.PI, 0) + "°",
+            (Dimension.Duration, _) => HoursAndMinutes(figure.Si),
+            (Dimension.Number, _) => Fixed(value, 3),
+            (Dimension.Count, _) => Fixed(value, 0),
+            (Dimension.Sets, _) => Fixed(value, 1) + (Fixed(value, 1) == "1.0" ? " set" : " sets"),
+            (Dimension.HumidityPoints, _) => Trimmed(value, 1) + " points",
+            _ => Rounded(figure.Dimension, system, value) + " " + Units.Of(figure.Dimension, system).Symbol,
+        };
+    }
+
+    /// <summary>The figure with its unit to five significant digits, for workings that are followed with a pocket calculator.</summary>
+    public static string PrintExact(Figure figure, UnitSystem system)
+    {
+        if (figure.Dimension is Dimension.Duration or Dimension.Count || (figure.Dimension == Dimension.Pitch && system == UnitSystem.Metric))
+        {
+            return Print(figure, system);
+        }
+
+        var unit = Units.Of(figure.Dimension, system);
+        var value = unit.FromSi(figure.Si);
+        var digits = Significant(value, 5);
+        return figure.Dimension switch
+        {
+            Dimension.Resistance when system == UnitSystem.Us => "R-" + digits,
+            Dimension.Pitch => digits + ":12",
+            Dimension.Number => digits,
+            _ => digits + " " + unit.Symbol,
+        };
+    }
+
+    private static string Rounded(Dimension dimension, UnitSystem system, double value) => (dimension, system) switch
+    {
+        (Dimension.Thickness, _) => Fixed(value, 0),
+        (Dimension.Span, _) => Fixed(value, 2),
+        (Dimension.Area, UnitSystem.Us) => Fixed(value, 0),
+        (Dimension.Area, _) => Fixed(value, 1),
+        (Dimension.FoamVolume, UnitSystem.Us) => Fixed(value, 0),
+        (Dimension.FoamVolume, _) => Fixed(value, 2),
+        (Dimension.Temperature or Dimension.TemperatureDifference, UnitSystem.Us) => Fixed(value, 0),
+        (Dimension.Temperature or Dimension.TemperatureDifference, _) => Fixed(value, 1),
+        (Dimension.RelativeHumidity, _) => Fixed(value, 0),
+        (Dimension.Percent or Dimension.MoistureContent, _) => Trimmed(value, 1),
+        (Dimension.Resistance, _) => Fixed(value, 2),
+        (Dimension.Transmittance, UnitSystem.Us) => Fixed(value, 4),
+        (Dimension.Transmittance, _) => Fixed(value, 3),
+        (Dimension.Conductivity, _) => Significant(value, 3),
+        (Dimension.VapourPressure, UnitSystem.Us) => Fixed(value, 3),
+        (Dimension.VapourPressure, _) => Fixed(value, 0),
+        (Dimension.Permeance, UnitSystem.Us) => Significant(value, value < 0.1 ? 2 : 3),
+        (Dimension.Permeance, _) => Significant(value, 3),
+        (Dimension.Mass, _) => Fixed(value, 0),
+        _ => Trimmed(value, 2),
+    };
+
+    private static string Eighths(double inches)
+    {
+        var eighths = (long)Math.Round(Math.Abs(inches) * EighthsPerInch, MidpointRounding.AwayFromZero);
+        var sign = inches < 0 && eighths > 0 ? "-" : "";
+        var (whole, part) = (eighths / EighthsPerInch, eighths % EighthsPerInch);
+        if (part == 0)
+        {
+            return sign + whole.ToString(CultureInfo.InvariantCulture);
+        }
+
+        var divisor = part % 4 == 0 ? 4 : part % 2 == 0 ? 2 : 1;
+        var fraction = string.Create(CultureInfo.InvariantCulture, $"{part / divisor}/{EighthsPerInch / divisor}");
+        return sign + (whole == 0 ? fraction : string.Create(CultureInfo.InvariantCulture, $"{whole} {fraction}"));
+    }
+
+    private static string FeetAndInches(double feet)
+    {
+        var eighths = (long)Math.Round(feet * 12 * EighthsPerInch, MidpointRounding.AwayFromZero);
+        var whole = eighths / (12 * EighthsPerInch);
+        var inches = (eighths - whole * 12 * EighthsPerInch) / (double)EighthsPerInch;
+        return string.Create(CultureInfo.InvariantCulture, $"{whole}'{(inches == 0 ? "0" : Eighths(inches))}\"");
+    }
+
+    private static string HoursAndMinutes(double seconds)
+    {
+        var minutes = (long)Math.Round(seconds / 60, MidpointRounding.AwayFromZero);
+        return minutes < 60
+            ? string.Create(CultureInfo.InvariantCulture, $"{minutes} min")
+            : string.Create(CultureInfo.InvariantCulture, $"{minutes / 60} h {minutes % 60:00}");
+    }
+
+    private static string Fixed(double value, int decimals)
+    {
+        var text = value.ToString("N" + decimals, CultureInfo.InvariantCulture);
+        return IsMinusZero(text) ? text[1..] : text;
+    }
+
+    private static string Trimmed(double value, int decimals)
+    {
+        var text = Fixed(value, decimals);
+        return text.Contains('.', StringComparison.Ordinal) ? text.TrimEnd('0').TrimEnd('.') : text;
+    }
+
+    private static string Significant(double value, int digits)
+    {
+        if (value == 0)
+        {
+            return "0";
+        }
+
+        var decimals = Math.Clamp(digits - 1 - (int)Math.Floor(Math.Log10(Math.Abs(value))), 0, 12);
+        return Fixed(value, decimals);
+    }
+
+    private static bool IsMinusZero(string text) => text.StartsWith('-') && !text.AsSpan(1).ContainsAnyInRange('1', '9');
+}

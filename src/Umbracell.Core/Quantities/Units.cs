@@ -1,0 +1,111 @@
+namespace Umbracell.Core.Quantities;
+
+/// <summary>A unit people write: its spellings, what it measures, and how a value in it becomes SI (<c>si = value * scale + offset</c>).</summary>
+internal sealed record Unit(string Symbol, double Scale, double Offset, Dimension[] Fits, params string[] Spellings)
+{
+    public double ToSi(double value) => value * Scale + Offset;
+
+    public double FromSi(double si) => (si - Offset) / Scale;
+}
+
+/// <summary>The units the product reads and writes. Factors are exact definitions unless a comment names a source.</summary>
+internal static class Units
+{
+    private static readonly Dimension[] Lengths = [Dimension.Thickness, Dimension.Span];
+    private static readonly Dimension[] Shares = [Dimension.RelativeHumidity, Dimension.HumidityPoints, Dimension.Percent, Dimension.MoistureContent];
+
+    public static readonly Unit None = new("", 1, 0, [Dimension.Number, Dimension.Count]);
+    public static readonly Unit Inch = new("in", Length.MetresPerInch, 0, Lengths, "in", "inch", "inches", "\"", "''", "”", "″");
+    public static readonly Unit Foot = new("ft", 12 * Length.MetresPerInch, 0, Lengths, "ft", "foot", "feet", "'", "’", "′");
+    public static readonly Unit Millimetre = new("mm", 1e-3, 0, Lengths, "mm");
+    public static readonly Unit Centimetre = new("cm", 1e-2, 0, Lengths, "cm");
+    public static readonly Unit Metre = new("m", 1, 0, Lengths, "m", "metre", "meter", "metres", "meters");
+    public static readonly Unit SquareFoot = new("ft²", Quantities.Area.SquareMetresPerSquareFoot, 0, [Dimension.Area], "ft2", "ft²", "sqft", "sq ft", "sf");
+    public static readonly Unit SquareMetre = new("m²", 1, 0, [Dimension.Area], "m2", "m²", "sqm");
+    public static readonly Unit BoardFoot = new("bd ft", Quantities.FoamVolume.CubicMetresPerBoardFoot, 0, [Dimension.FoamVolume], "bdft", "bd ft", "bf", "board feet");
+    public static readonly Unit CubicMetre = new("m³", 1, 0, [Dimension.FoamVolume], "m3", "m³");
+    public static readonly Unit Celsius = new("°C", 1, 0, [Dimension.Temperature], "c", "°c", "degc");
+    public static readonly Unit Fahrenheit = new("°F", 1 / 1.8, -32 / 1.8, [Dimension.Temperature], "f", "°f", "degf");
+    public static readonly Unit Kelvin = new("K", 1, 0, [Dimension.TemperatureDifference], "k");
+    public static readonly Unit FahrenheitDegree = new("°F", 1 / 1.8, 0, [Dimension.TemperatureDifference], "f", "°f");
+    public static readonly Unit Percent = new("%", 1, 0, Shares, "%", "pct", "percent");
+    public static readonly Unit UsR = new("R", ThermalResistance.SiPerUsR, 0, [Dimension.Resistance], "r");
+    public static readonly Unit SiR = new("m²K/W", 1, 0, [Dimension.Resistance], "m2k/w", "m²k/w");
+    public static readonly Unit UsU = new("Btu/h·ft²·°F", 1 / ThermalResistance.SiPerUsR, 0, [Dimension.Transmittance]);
+    public static readonly Unit SiU = new("W/m²K", 1, 0, [Dimension.Transmittance]);
+    public static readonly Unit SiK = new("W/mK", 1, 0, [Dimension.Conductivity]);
+
+    // One Btu·in/(h·ft²·°F): an inch of it has R 1/k, so the factor is the inch over the R unit.
+    public static readonly Unit UsK = new("Btu·in/h·ft²·°F", Length.MetresPerInch / ThermalResistance.SiPerUsR, 0, [Dimension.Conductivity]);
+    public static readonly Unit Pascal = new("Pa", 1, 0, [Dimension.VapourPressure], "pa");
+
+    // Inch of mercury at 0 °C (NIST SP 811): 3386.389 Pa.
+    public static readonly Unit InchOfMercury = new("inHg", 3386.389, 0, [Dimension.VapourPressure], "inhg");
+    public static readonly Unit Perm = new("perm", Quantities.Permeance.SiPerPerm, 0, [Dimension.Permeance], "perm", "perms");
+    public static readonly Unit Nanogram = new("ng/Pa·s·m²", 1e-12, 0, [Dimension.Permeance], "ng");
+    public static readonly Unit PermInch = new("perm·in", Quantities.Permeability.SiPerPermInch, 0, [Dimension.Permeability]);
+    public static readonly Unit NanogramMetre = new("ng/Pa·s·m", 1e-12, 0, [Dimension.Permeability]);
+    public static readonly Unit Kilogram = new("kg", 1, 0, [Dimension.Mass], "kg");
+    public static readonly Unit Pound = new("lb", Quantities.Mass.KilogramsPerPound, 0, [Dimension.Mass], "lb", "lbs");
+    public static readonly Unit KilogramPerCubicMetre = new("kg/m³", 1, 0, [Dimension.Density]);
+    public static readonly Unit PoundPerCubicFoot = new("lb/ft³", Quantities.Density.SiPerPoundPerCubicFoot, 0, [Dimension.Density]);
+    public static readonly Unit MetrePerSecond = new("m/s", 1, 0, [Dimension.Speed], "m/s");
+    public static readonly Unit MilePerHour = new("mph", 0.44704, 0, [Dimension.Speed], "mph");
+    public static readonly Unit Minute = new("min", 60, 0, [Dimension.Duration], "min");
+    public static readonly Unit Set = new("sets", 1, 0, [Dimension.Sets], "set", "sets");
+    public static readonly Unit RisePerTwelve = new(":12", 1 / 12.0, 0, [Dimension.Pitch]);
+
+    /// <summary>Every unit with a spelling, longest spelling first so that "mm" is not read as "m".</summary>
+    public static readonly (string Spelling, Unit Unit)[] BySpelling =
+    [
+        .. new[]
+        {
+            Inch, Foot, Millimetre, Centimetre, Metre, SquareFoot, SquareMetre, BoardFoot, CubicMetre, Celsius, Fahrenheit, Kelvin,
+            FahrenheitDegree, Percent, UsR, SiR, Pascal, InchOfMercury, Perm, Nanogram, Kilogram, Pound, MetrePerSecond, MilePerHour,
+            Minute, Set,
+        }
+        .SelectMany(unit => unit.Spellings.Select(spelling => (spelling, unit)))
+        .OrderByDescending(pair => pair.spelling.Length),
+    ];
+
+    /// <summary>The unit a bare number is read in, and the unit figures print in.</summary>
+    public static Unit Of(Dimension dimension, UnitSystem system) => (dimension, system) switch
+    {
+        (Dimension.Number or Dimension.Count, _) => None,
+        (Dimension.Thickness, UnitSystem.Us) => Inch,
+        (Dimension.Thickness, _) => Millimetre,
+        (Dimension.Span, UnitSystem.Us) => Foot,
+        (Dimension.Span, _) => Metre,
+        (Dimension.Area, UnitSystem.Us) => SquareFoot,
+        (Dimension.Area, _) => SquareMetre,
+        (Dimension.FoamVolume, UnitSystem.Us) => BoardFoot,
+        (Dimension.FoamVolume, _) => CubicMetre,
+        (Dimension.Temperature, UnitSystem.Us) => Fahrenheit,
+        (Dimension.Temperature, _) => Celsius,
+        (Dimension.TemperatureDifference, UnitSystem.Us) => FahrenheitDegree,
+        (Dimension.TemperatureDifference, _) => Kelvin,
+        (Dimension.RelativeHumidity or Dimension.HumidityPoints or Dimension.Percent or Dimension.MoistureContent, _) => Percent,
+        (Dimension.Resistance, UnitSystem.Us) => UsR,
+        (Dimension.Resistance, _) => SiR,
+        (Dimension.Transmittance, UnitSystem.Us) => UsU,
+        (Dimension.Transmittance, _) => SiU,
+        (Dimension.Conductivity, UnitSystem.Us) => UsK,
+        (Dimension.Conductivity, _) => SiK,
+        (Dimension.VapourPressure, UnitSystem.Us) => InchOfMercury,
+        (Dimension.VapourPressure, _) => Pascal,
+        (Dimension.Permeance, UnitSystem.Us) => Perm,
+        (Dimension.Permeance, _) => Nanogram,
+        (Dimension.Permeability, UnitSystem.Us) => PermInch,
+        (Dimension.Permeability, _) => NanogramMetre,
+        (Dimension.Mass, UnitSystem.Us) => Pound,
+        (Dimension.Mass, _) => Kilogram,
+        (Dimension.Density, UnitSystem.Us) => PoundPerCubicFoot,
+        (Dimension.Density, _) => KilogramPerCubicMetre,
+        (Dimension.Speed, UnitSystem.Us) => MilePerHour,
+        (Dimension.Speed, _) => MetrePerSecond,
+        (Dimension.Duration, _) => Minute,
+        (Dimension.Sets, _) => Set,
+        (Dimension.Pitch, _) => RisePerTwelve,
+        _ => throw new ArgumentOutOfRangeException(nameof(dimension), dimension, "No unit is known for this dimension."),
+    };
+}

@@ -1,0 +1,112 @@
+using Umbracell.Core.Quantities;
+
+namespace Umbracell.Core.Takeoff;
+
+/// <summary>The geometries a surface is taken off by.</summary>
+public enum ShapeKind
+{
+    /// <summary>Length × height.</summary>
+    Rectangle,
+
+    /// <summary>Width at the foot and pitch.</summary>
+    Gable,
+
+    /// <summary>Horizontal run × length, with the pitch.</summary>
+    RoofPlane,
+
+    /// <summary>Perimeter × depth.</summary>
+    Band,
+
+    /// <summary>Count × width × length.</summary>
+    Bays,
+
+    /// <summary>Inside of a box: four walls and the roof.</summary>
+    Box,
+}
+
+/// <summary>A shape with its sizes. Two or three of the sizes apply, by kind; see <see cref="Sizes"/>.</summary>
+/// <param name="Kind">Geometry.</param>
+/// <param name="First">First length: length, width at the foot, run, perimeter or bay width.</param>
+/// <param name="Second">Second length: height, roof length, depth or bay length; zero for a gable.</param>
+/// <param name="Third">Third length: height of a box; zero elsewhere.</param>
+/// <param name="Pitch">Rise over run, for gable and roof plane; zero elsewhere.</param>
+/// <param name="Count">Number of bays; 1 elsewhere.</param>
+public sealed record Shape(ShapeKind Kind, Length First, Length Second, Length Third, double Pitch, int Count)
+{
+    /// <summary>What each typed part of a shape's size is, in order.</summary>
+    public static IReadOnlyList<SizePart> Sizes(ShapeKind kind) => kind switch
+    {
+        ShapeKind.Rectangle => [SizePart.Length, SizePart.Height],
+        ShapeKind.Gable => [SizePart.Width, SizePart.Pitch],
+        ShapeKind.RoofPlane => [SizePart.Run, SizePart.Length, SizePart.Pitch],
+        ShapeKind.Band => [SizePart.Perimeter, SizePart.Depth],
+        ShapeKind.Bays => [SizePart.Count, SizePart.Width, SizePart.Length],
+        ShapeKind.Box => [SizePart.Length, SizePart.Width, SizePart.Height],
+        _ => throw new ArgumentOutOfRangeException(nameof(kind), kind, "Unknown shape."),
+    };
+
+    /// <summary>The pitch factor of a roof plane: sloped over horizontal length.</summary>
+    /// <param name="pitch">Rise over run, 0 or more.</param>
+    public static double PitchFactor(double pitch) => Math.Sqrt(1 + pitch * pitch);
+
+    /// <summary>Gross area.</summary>
+    public Area Area => Kind switch
+    {
+        ShapeKind.Rectangle or ShapeKind.Band => First * Second,
+        ShapeKind.Gable => First * (First * (Pitch / 2)) * 0.5,
+        ShapeKind.RoofPlane => First * Second * PitchFactor(Pitch),
+        ShapeKind.Bays => First * Second * Count,
+        ShapeKind.Box => (First + Second) * Third * 2 + First * Second,
+        _ => throw new InvalidOperationException($"No area is known for {Kind}."),
+    };
+
+    /// <summary>The formula of <see cref="Area"/> in the field's notation.</summary>
+    public string Formula => Kind switch
+    {
+        ShapeKind.Rectangle => "A = l · h",
+        ShapeKind.Gable => "A = w · (w / 2 · pitch) / 2",
+        ShapeKind.RoofPlane => "A = run · l · √(1 + pitch²)",
+        ShapeKind.Band => "A = perimeter · d",
+        ShapeKind.Bays => "A = n · w · l",
+        _ => "A = 2 · (l + w) · h + l · w",
+    };
+
+    /// <summary>The figure of one part of the size.</summary>
+    public Figure this[SizePart part] => (Kind, part) switch
+    {
+        (_, SizePart.Pitch) => new(Pitch, Dimension.Pitch),
+        (_, SizePart.Count) => Figure.Count(Count),
+        (ShapeKind.Rectangle, SizePart.Length) or (ShapeKind.Box, SizePart.Length) => First.ToSpan(),
+        (ShapeKind.Gable or ShapeKind.Bays, SizePart.Width) or (_, SizePart.Run or SizePart.Perimeter) => First.ToSpan(),
+        (ShapeKind.Box, SizePart.Height) => Third.ToSpan(),
+        _ => Second.ToSpan(),
+    };
+}
+
+/// <summary>One part of a typed size.</summary>
+public enum SizePart
+{
+    /// <summary>Length along the surface.</summary>
+    Length,
+
+    /// <summary>Height.</summary>
+    Height,
+
+    /// <summary>Width.</summary>
+    Width,
+
+    /// <summary>Horizontal run of a roof plane.</summary>
+    Run,
+
+    /// <summary>Perimeter of a band.</summary>
+    Perimeter,
+
+    /// <summary>Depth of a band.</summary>
+    Depth,
+
+    /// <summary>Rise over run.</summary>
+    Pitch,
+
+    /// <summary>How many.</summary>
+    Count,
+}

@@ -1,0 +1,106 @@
+using System.Text.RegularExpressions;
+using Umbracell.Core.Quantities;
+
+namespace Umbracell.Core.Takeoff;
+
+/// <summary>Reads and writes sizes the way they are called out: <c>24' x 9'</c>, <c>18' x 40' at 9:12</c>, <c>2 x 3' x 4'; 36" x 80"</c>.</summary>
+public static partial class SizeText
+{
+    /// <summary>Sides of a surface a person may type; longer than any building a crew sprays in one surface is a slip.</summary>
+    public static FigureRange SideRange { get; } = new(0.02, 300, Dimension.Span);
+
+    /// <summary>Pitches from nearly flat to 60:12.</summary>
+    public static FigureRange PitchRange { get; } = new(0.0, 5, Dimension.Pitch);
+
+    /// <summary>Counts of bays and openings.</summary>
+    public static FigureRange CountRange { get; } = new(1, 999, Dimension.Count);
+
+    /// <summary>Sides of an opening.</summary>
+    public static FigureRange OpeningRange { get; } = new(0.02, 60, Dimension.Span);
+
+    /// <summary>What became of a typed size.</summary>
+    /// <param name="Shape">The shape, or null.</param>
+    /// <param name="Part">The first part that could not be taken, or null.</param>
+    /// <param name="Missing">Parts the shape wants that were not typed; empty where all are there.</param>
+    public sealed record TypedShape(Shape? Shape, TypedQuantity? Part, IReadOnlyList<SizePart> Missing);
+
+    /// <summary>What became of typed openings.</summary>
+    /// <param name="Openings">The openings, or null.</param>
+    /// <param name="Part">The first part that could not be taken, or null where the count of parts was wrong.</param>
+    public sealed record TypedOpenings(IReadOnlyList<Opening>? Openings, TypedQuantity? Part);
+
+    /// <summary>Reads the size of a shape.</summary>
+    /// <param name="text">Parts set apart by x, × , * , comma, "at" or @.</param>
+    /// <param name="kind">The shape.</param>
+    /// <param name="system">System of bare numbers.</param>
+    public static TypedShape ParseShape(string text, ShapeKind kind, UnitSystem system)
+    {
+        var wanted = Shape.Sizes(kind);
+        var typed = Split(text);
+        if (typed.Length != wanted.Count)
+        {
+            return new(null, null, [.. wanted.Skip(Math.Min(typed.Length, wanted.Count))]);
+        }
+
+        var parts = wanted.Zip(typed, (part, one) => QuantityParser.Parse(one, RangeOf(part), system)).ToList();
+        if (parts.Find(p => p.Fault is not null) is { } bad)
+        {
+            return new(null, bad, []);
+        }
+
+        var lengths = parts.Where(p => p.Figure!.Value.Dimension == Dimension.Span).Select(p => new Length(p.Figure!.Value.Si)).ToList();
+        var pitch = parts.Find(p => p.Figure!.Value.Dimension == Dimension.Pitch)?.Figure!.Value.Si ?? 0;
+        var count = (int)Math.Round(parts.Find(p => p.Figure!.Value.Dimension == Dimension.Count)?.Figure!.Value.Si ?? 1);
+        return new(new(kind, lengths[0], lengths.ElementAtOrDefault(1), lengths.ElementAtOrDefault(2), pitch, count), null, []);
+    }
+
+    /// <summary>Reads openings: count × width × height, or width × height, several set apart by a semicolon or plus.</summary>
+    public static TypedOpenings ParseOpenings(string text, UnitSystem system)
+    {
+        var openings = new List<Opening>();
+        foreach (var one in text.Split([';', '+'], StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries))
+        {
+            var typed = Split(one);
+            if (typed.Length is < 2 or > 3)
+            {
+                return new(null, null);
+            }
+
+            var count = typed.Length == 3 ? QuantityParser.Parse(typed[0], CountRange, system) : QuantityParser.Parse("1", CountRange, system);
+            var sides = typed[^2..].Select(side => QuantityParser.Parse(side, OpeningRange, system)).ToList();
+            if (sides.Prepend(count).FirstOrDefault(p => p.Fault is not null) is { } bad)
+            {
+                return new(null, bad);
+            }
+
+            openings.Add(new((int)Math.Round(count.Figure!.Value.Si), new(sides[0].Figure!.Value.Si), new(sides[1].Figure!.Value.Si)));
+        }
+
+        return new(openings, null);
+    }
+
+    /// <summary>Writes a shape's size.</summary>
+    public static string Print(Shape shape, UnitSystem system)
+    {
+        var parts = Shape.Sizes(shape.Kind).Select(part => (part, Text: QuantityPrinter.Print(shape[part], system))).ToList();
+        return string.Concat(parts.Select((p, i) => (i == 0 ? "" : p.part == SizePart.Pitch ? " at " : " x ") + p.Text));
+    }
+
+    /// <summary>Writes openings.</summary>
+    public static string Print(IEnumerable<Opening> openings, UnitSystem system) =>
+        string.Join("; ", openings.Select(o => $"{(o.Count == 1 ? "" : $"{o.Count} x ")}{QuantityPrinter.Print(o.Width.ToSpan(), system)} x {QuantityPrinter.Print(o.Height.ToSpan(), system)}"));
+
+    private static FigureRange RangeOf(SizePart part) => part switch
+    {
+        SizePart.Pitch => PitchRange,
+        SizePart.Count => CountRange,
+        _ => SideRange,
+    };
+
+    private static string[] Split(string text) =>
+        [.. Separator().Split(text.Trim()).Select(part => part.Trim()).Where(part => part.Length > 0)];
+
+    // A comma parts two sizes only where a space follows it; "5,5" is a decimal comma.
+    [GeneratedRegex(@"\s*[x×*@]\s*|\s+at\s+|,\s+|\s+by\s+", RegexOptions.IgnoreCase)]
+    private static partial Regex Separator();
+}

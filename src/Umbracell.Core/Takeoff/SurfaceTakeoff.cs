@@ -1,0 +1,76 @@
+using Umbracell.Core.Findings;
+using Umbracell.Core.Quantities;
+
+namespace Umbracell.Core.Takeoff;
+
+/// <summary>An opening, or several alike.</summary>
+/// <param name="Count">1 or more.</param>
+/// <param name="Width">Above zero.</param>
+/// <param name="Height">Above zero.</param>
+public readonly record struct Opening(int Count, Length Width, Length Height)
+{
+    /// <summary>Area of all of them.</summary>
+    public Area Area => Width * Height * Count;
+}
+
+/// <summary>The treated area of a surface, from its geometry; never from floor area.</summary>
+/// <param name="Gross">Shape times repeats.</param>
+/// <param name="Openings">All openings, times repeats.</param>
+/// <param name="Treated">Gross less openings.</param>
+/// <param name="Sprayed">Treated less the faces of members where foam stays between them.</param>
+/// <param name="Developed">Sprayed times the developed over projected width of a ribbed skin.</param>
+/// <param name="Working">The sum.</param>
+public sealed record SurfaceTakeoff(Area Gross, Area Openings, Area Treated, Area Sprayed, Area Developed, Working Working)
+{
+    /// <summary>Whether the openings take up the whole surface or more: no surface is left.</summary>
+    public bool OpeningsExceedSurface => Openings.SquareMetres >= Gross.SquareMetres;
+
+    /// <summary>Takes off a surface.</summary>
+    /// <param name="shape">Geometry of one.</param>
+    /// <param name="openings">Openings of one.</param>
+    /// <param name="repeats">How many alike, 1 or more.</param>
+    /// <param name="memberShare">Area share of members whose faces stay bare, 0 to 0.9.</param>
+    /// <param name="profileFactor">Developed over projected width of a ribbed skin, 1 to 3.</param>
+    /// <exception cref="QuantityRangeException">Repeats, share or profile factor out of range.</exception>
+    public static SurfaceTakeoff Of(Shape shape, IReadOnlyList<Opening> openings, int repeats, double memberShare, double profileFactor)
+    {
+        QuantityRangeException.Within(nameof(repeats), repeats, 1, 9_999, Dimension.Count);
+        QuantityRangeException.Within(nameof(memberShare), memberShare * 100, 0, 90, Dimension.Percent);
+        QuantityRangeException.Within(nameof(profileFactor), profileFactor, 1, 3, Dimension.Number);
+        var gross = shape.Area * repeats;
+        var open = openings.Aggregate(default(Area), (sum, o) => sum + o.Area) * repeats;
+        var treated = gross - open;
+        var sprayed = treated * (1 - memberShare);
+        var developed = sprayed * profileFactor;
+        return new(gross, open, treated, sprayed, developed, Sum(shape, repeats, gross, open, memberShare, profileFactor, developed));
+    }
+
+    private static Working Sum(Shape shape, int repeats, Area gross, Area open, double memberShare, double profileFactor, Area developed)
+    {
+        var one = new Working("shapeArea", shape.Formula, [.. Shape.Sizes(shape.Kind).Select(part => new WorkingTerm(Symbol(part), "size:" + part, shape[part]))], shape.Area.ToFigure(), "Geometry");
+        var all = new Working("grossArea", "A_gross = n · A", [new("n", "repeats", Figure.Count(repeats)), new("A", "shapeArea", shape.Area.ToFigure(), one)], gross.ToFigure(), "Geometry");
+        return new(
+            "sprayedArea",
+            "A_net = (A_gross − A_openings) · (1 − f) · k",
+            [
+                new("A_gross", "grossArea", gross.ToFigure(), all),
+                new("A_openings", "openings", open.ToFigure()),
+                new("f", "memberShare", Figure.Number(memberShare)),
+                new("k", "profileFactor", Figure.Number(profileFactor)),
+            ],
+            developed.ToFigure(),
+            "Treated area less openings and the faces of members");
+    }
+
+    private static string Symbol(SizePart part) => part switch
+    {
+        SizePart.Length => "l",
+        SizePart.Height => "h",
+        SizePart.Width => "w",
+        SizePart.Depth => "d",
+        SizePart.Count => "n",
+        SizePart.Run => "run",
+        SizePart.Perimeter => "perimeter",
+        _ => "pitch",
+    };
+}

@@ -1,0 +1,88 @@
+using Umbracell.Core.Findings;
+using Umbracell.Core.Quantities;
+
+namespace Umbracell.Core.Yield;
+
+/// <summary>How uncertain a material figure is; each a relative standard deviation.</summary>
+/// <param name="Area">Of the takeoff; 0.03 by default.</param>
+/// <param name="Yield">Of the yield; 0.12, the spread between crews, until a crew's own jobs say better.</param>
+/// <param name="MeanDepth">Of the mean depth.</param>
+public readonly record struct SetsSpread(double Area, double Yield, double MeanDepth)
+{
+    /// <summary>Default takeoff uncertainty (material method, takeoff).</summary>
+    public const double DefaultArea = 0.03;
+
+    /// <summary>Spread of yields between crews nothing is known of yet (prior of the learning method).</summary>
+    public const double DefaultYield = 0.12;
+
+    /// <summary>Readings behind a crew's own scatter; the mean depth is as sure as the mean of so many.</summary>
+    private const int ReadingsBehindMean = 30;
+
+    /// <summary>Defaults for a demand.</summary>
+    public static SetsSpread DefaultFor(FoamDemand demand) =>
+        new(DefaultArea, DefaultYield, demand.Scatter / demand.MeanDepth / Math.Sqrt(ReadingsBehindMean));
+
+    /// <summary>Standard deviation of ln(sets): the variances add.</summary>
+    public double OfSets => Math.Sqrt(Area * Area + Yield * Yield + MeanDepth * MeanDepth);
+}
+
+/// <summary>What loading a whole number of sets means.</summary>
+/// <param name="Sets">Whole sets on the truck.</param>
+/// <param name="ChanceShort">Chance that they do not suffice, 0 to 1.</param>
+/// <param name="LeftOver">Foam left over at the median demand; zero where the load is under the median.</param>
+public readonly record struct SetsLoad(int Sets, double ChanceShort, FoamVolume LeftOver);
+
+/// <summary>Sets of material for an amount of foam, as a distribution and as a load for a chosen risk.</summary>
+/// <param name="Median">Sets that suffice as often as not.</param>
+/// <param name="Spread">Standard deviation of ln(sets).</param>
+/// <param name="Load">The whole sets to load for the risk.</param>
+/// <param name="Around">The load and its neighbours: one set fewer and one more.</param>
+/// <param name="Working">How the median came about.</param>
+/// <param name="LoadWorking">How the load came about.</param>
+public sealed record SpraySets(double Median, double Spread, SetsLoad Load, IReadOnlyList<SetsLoad> Around, Working Working, Working LoadWorking)
+{
+    /// <summary>Default risk of running short.</summary>
+    public const double DefaultRisk = 0.10;
+
+    /// <summary>Sets for a volume at a yield.</summary>
+    /// <param name="volume">Foam in place; above zero.</param>
+    /// <param name="yield">Yield of a set.</param>
+    /// <param name="spread">Uncertainty.</param>
+    /// <param name="risk">Chance of running short that is taken, 0.001 to 0.5.</param>
+    /// <param name="volumeWorking">How the volume came about.</param>
+    /// <exception cref="QuantityRangeException">Volume not above zero, or risk out of range.</exception>
+    public static SpraySets For(FoamVolume volume, SetYield yield, SetsSpread spread, double risk, Working? volumeWorking = null)
+    {
+        QuantityRangeException.Within("foam volume", volume.CubicMetres, double.Epsilon, 1e6, Dimension.FoamVolume);
+        QuantityRangeException.Within("risk", risk * 100, 0.1, 50, Dimension.Percent);
+        var median = volume / yield.Expected;
+        var sd = spread.OfSets;
+        var z = NormalDistribution.Quantile(1 - risk);
+        var atRisk = median * Math.Exp(z * sd);
+        var whole = (int)Math.Max(1, Math.Ceiling(atRisk - 1e-9));
+        SetsLoad Loaded(int sets) => new(sets, ChanceShort(median, sd, sets), sets > median ? yield.Expected * (sets - median) : default);
+        var medianWorking = new Working("medianSets", "n = V / Y", [new("V", "foamVolume", volume.ToFigure(), volumeWorking), new("Y", "setYield", yield.Expected.ToFigure(), yield.Working)], new(median, Dimension.Sets), "Volume over yield");
+        var loadWorking = new Working(
+            "loadSets",
+            "n_load = n · exp(z · σ), rounded up",
+            [
+                new("n", "medianSets", new(median, Dimension.Sets), medianWorking),
+                new("z", "zRisk", Figure.Number(z)),
+                new("σ", "setsSpread", Figure.Number(sd), SpreadWorking(spread)),
+            ],
+            new(whole, Dimension.Sets),
+            "Sets are log-normal; the load leaves the chosen risk of running short");
+        return new(median, sd, Loaded(whole), [.. new[] { whole - 1, whole, whole + 1 }.Where(n => n >= 0).Select(Loaded)], medianWorking, loadWorking);
+    }
+
+    /// <summary>Chance that a whole number of sets does not suffice.</summary>
+    public static double ChanceShort(double median, double spread, int sets) =>
+        sets <= 0 ? 1 : spread <= 0 ? (sets < median ? 1 : 0) : 1 - NormalDistribution.Below(Math.Log(sets / median) / spread);
+
+    private static Working SpreadWorking(SetsSpread spread) => new(
+        "setsSpread",
+        "σ = √(σ_A² + σ_Y² + σ_t²)",
+        [new("σ_A", "areaSpread", Figure.Number(spread.Area)), new("σ_Y", "yieldSpread", Figure.Number(spread.Yield)), new("σ_t", "depthSpread", Figure.Number(spread.MeanDepth))],
+        Figure.Number(spread.OfSets),
+        "Variances of area, yield and mean depth added");
+}

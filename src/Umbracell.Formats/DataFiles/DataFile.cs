@@ -1,0 +1,93 @@
+using System.Text.Json;
+using System.Text.Json.Serialization;
+using Newtonsoft.Json;
+using Newtonsoft.Json.Linq;
+using NJsonSchema;
+using NJsonSchema.Validation;
+
+namespace Umbracell.Formats.DataFiles;
+
+/// <summary>Something wrong in a data file, with the line it stands on.</summary>
+/// <param name="Line">From 1; 0 where the text as a whole is meant.</param>
+/// <param name="Path">Path of the value, such as <c>lift.greatestIn</c>.</param>
+/// <param name="Sentence">What is wrong.</param>
+public sealed record DataFault(int Line, string Path, string Sentence)
+{
+    public override string ToString() => $"line {Line}, {(Path.Length == 0 ? "file" : Path)}: {Sentence}";
+}
+
+/// <summary>A data file that does not hold what its schema asks. Carries every fault found, in the order of the lines.</summary>
+public sealed class DataFileException(string file, IReadOnlyList<DataFault> faults)
+    : Exception($"{file}: {string.Join(" ", faults.Take(5))}{(faults.Count > 5 ? $" And {faults.Count - 5} more." : "")}")
+{
+    public IReadOnlyList<DataFault> Faults { get; } = faults;
+}
+
+/// <summary>Reads JSON data files against their JSON Schema with line-precise errors.</summary>
+public static class DataFile
+{
+    /// <summary>Camel case names and enums, as in the files.</summary>
+    public static JsonSerializerOptions Json { get; } = new(JsonSerializerDefaults.Web) { Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase) } };
+
+    /// <summary>Reads a file.</summary>
+    /// <param name="name">Its name, for errors.</param>
+    /// <param name="text">Its text.</param>
+    /// <param name="schema">Its schema.</param>
+    /// <exception cref="DataFileException">Not JSON, or not what the schema asks.</exception>
+    public static T Read<T>(string name, string text, JsonSchema schema)
+    {
+        var root = Parse(name, text);
+        var faults = schema.Validate(root).Select(e => Describe(e, root)).OrderBy(f => f.Line).ToList();
+        return faults.Count > 0 ? throw new DataFileException(name, faults) : System.Text.Json.JsonSerializer.Deserialize<T>(text, Json)!;
+    }
+
+    /// <summary>The line on which a value stands; 1 where the path leads nowhere.</summary>
+    public static int LineOf(string text, string path) => LineOf(Parse("", text), path);
+
+    private static JToken Parse(string name, string text)
+    {
+        try
+        {
+            using var reader = new JsonTextReader(new StringReader(text)) { MaxDepth = 32, DateParseHandling = DateParseHandling.None };
+            return JToken.Load(reader, new JsonLoadSettings { LineInfoHandling = LineInfoHandling.Load, DuplicatePropertyNameHandling = DuplicatePropertyNameHandling.Error });
+        }
+        catch (JsonReaderException e)
+        {
+            throw new DataFileException(name, [new(e.LineNumber, e.Path ?? "", "This is not valid JSON: " + e.Message)]);
+        }
+    }
+
+    private static DataFault Describe(ValidationError error, JToken root)
+    {
+        var path = (error.Path ?? "").TrimStart('#', '/').Replace('/', '.');
+        var line = error.HasLineInfo ? error.LineNumber : LineOf(root, path);
+        return new(line, path, Sentence(error));
+    }
+
+    private static string Sentence(ValidationError error) => error.Kind switch
+    {
+        ValidationErrorKind.PropertyRequired => "is missing.",
+        ValidationErrorKind.NoAdditionalPropertiesAllowed => "is not known here.",
+        ValidationErrorKind.NumberExpected or ValidationErrorKind.IntegerExpected => "must be a number.",
+        ValidationErrorKind.StringExpected => "must be text.",
+        ValidationErrorKind.NumberTooSmall => $"is under the least allowed, {error.Schema.Minimum}.",
+        ValidationErrorKind.NumberTooBig => $"is over the greatest allowed, {error.Schema.Maximum}.",
+        ValidationErrorKind.NotInEnumeration => $"must be one of {string.Join(", ", error.Schema.Enumeration.Select(v => v ?? "null"))}.",
+        ValidationErrorKind.TooFewItems => "needs at least one entry.",
+        ValidationErrorKind.PatternMismatch => "may hold only lower-case letters, digits and single hyphens.",
+        _ => $"does not fit the schema ({error.Kind}).",
+    };
+
+    private static int LineOf(JToken root, string path)
+    {
+        for (var at = path; at.Length > 0; at = at.Contains('.', StringComparison.Ordinal) ? at[..at.LastIndexOf('.')] : "")
+        {
+            if (root.SelectToken(at) is IJsonLineInfo info && info.HasLineInfo())
+            {
+                return info.LineNumber;
+            }
+        }
+
+        return 1;
+    }
+}

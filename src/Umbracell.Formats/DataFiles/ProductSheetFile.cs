@@ -1,0 +1,91 @@
+using NJsonSchema;
+using Umbracell.Core.Materials;
+using Umbracell.Core.Quantities;
+
+namespace Umbracell.Formats.DataFiles;
+
+/// <summary>A product sheet as a JSON file: the figures as the maker prints them, units in the names.</summary>
+public static class ProductSheetFile
+{
+    private static readonly Lazy<JsonSchema> Schema = new(() => ShippedFiles.Schema("product-sheet"));
+
+    /// <summary>The schema, as text.</summary>
+    public static string SchemaText => ShippedFiles.Text("schemas/product-sheet.schema.json");
+
+    /// <summary>Reads and checks a product sheet.</summary>
+    /// <param name="name">File name, for errors.</param>
+    /// <param name="text">The JSON.</param>
+    /// <exception cref="DataFileException">Against the schema, or contradicting itself; each fault with its line.</exception>
+    public static ProductSheet Read(string name, string text)
+    {
+        var file = DataFile.Read<SheetShape>(name, text, Schema.Value);
+        ProductSheet sheet;
+        try
+        {
+            sheet = ToSheet(file);
+        }
+        catch (ArgumentException e)
+        {
+            throw new DataFileException(name, [new(DataFile.LineOf(text, "agedR"), "agedR", e.Message)]);
+        }
+
+        var faults = sheet.Contradictions().Select(c => new DataFault(DataFile.LineOf(text, c.Path), c.Path, c.Sentence)).ToList();
+        return faults.Count > 0 ? throw new DataFileException(name, faults) : sheet;
+    }
+
+    private static ProductSheet ToSheet(SheetShape s) => new()
+    {
+        Id = s.Id,
+        Name = s.Name,
+        Maker = s.Maker,
+        Edition = s.Edition,
+        Cell = s.Cell,
+        Grade = s.Grade,
+        CoreDensity = Density.FromPoundsPerCubicFoot(s.Density.CoreLbFt3),
+        InPlaceDensity = Density.FromPoundsPerCubicFoot(s.Density.InPlaceLbFt3),
+        AgedR = new("aged R", s.AgedR.Select(p => new CurvePoint(Length.FromInches(p.ThicknessIn).Metres, ThermalResistance.FromUsR(p.R).SquareMetreKelvinsPerWatt)), Dimension.Thickness),
+        AgeingMethod = s.AgeingMethod,
+        Permeability = Permeability.FromPermInches(s.PermeabilityPermIn),
+        AirBarrierFrom = Length.FromInches(s.AirBarrierFromIn),
+        LeastLift = Length.FromInches(s.Lift.LeastIn),
+        GreatestLift = Length.FromInches(s.Lift.GreatestIn),
+        ReferenceLift = Length.FromInches(s.Lift.ReferenceIn),
+        FlashCoatFrom = s.FlashCoatFromIn is { } flash ? Length.FromInches(flash) : null,
+        NextLiftBelow = new(s.NextLift.BelowC),
+        LeastWait = TimeSpan.FromMinutes(s.NextLift.LeastWaitMin),
+        Substrate = s.SubstrateC.ToWindow(),
+        Air = s.AirC.ToWindow(),
+        Drums = s.DrumsC.ToWindow(),
+        GreatestHumidityPercent = s.GreatestHumidityPct,
+        GreatestWoodMoisturePercent = s.GreatestWoodMoisturePct,
+        WindLimit = new(s.WindLimitMs),
+        YieldByDrum = new("drum temperature", s.YieldByDrum.Select(p => new CurvePoint(p.TempC, p.Factor)), Dimension.Temperature),
+        YieldBySubstrate = new("substrate temperature", s.YieldBySubstrate.Select(p => new CurvePoint(p.TempC, p.Factor)), Dimension.Temperature),
+        SheetYield = FoamVolume.FromBoardFeet(s.YieldBoardFeet),
+        SetMassA = new(s.SetMassKg.A),
+        SetMassB = new(s.SetMassKg.B),
+        ReEntry = s.ReEntry,
+    };
+
+    private sealed record SheetShape(
+        string Id, string Name, string Maker, string Edition, CellStructure Cell, FoamGrade Grade, DensityShape Density, RPoint[] AgedR, string AgeingMethod,
+        double PermeabilityPermIn, double AirBarrierFromIn, LiftShape Lift, double? FlashCoatFromIn, NextLiftShape NextLift, WindowShape SubstrateC, WindowShape AirC, WindowShape DrumsC,
+        double GreatestHumidityPct, double? GreatestWoodMoisturePct, double YieldBoardFeet, FactorPoint[] YieldByDrum, FactorPoint[] YieldBySubstrate, SetMassShape SetMassKg, double WindLimitMs, string ReEntry);
+
+    private sealed record DensityShape(double CoreLbFt3, double InPlaceLbFt3);
+
+    private sealed record RPoint(double ThicknessIn, double R);
+
+    private sealed record FactorPoint(double TempC, double Factor);
+
+    private sealed record LiftShape(double LeastIn, double GreatestIn, double ReferenceIn);
+
+    private sealed record NextLiftShape(double BelowC, double LeastWaitMin);
+
+    private sealed record SetMassShape(double A, double B);
+
+    private sealed record WindowShape(double Least, double Greatest)
+    {
+        public TemperatureWindow ToWindow() => new(new(Least), new(Greatest));
+    }
+}

@@ -1,0 +1,2 @@
+var app = WebApplication.CreateBuilder(args).Build();
+app.Run();
