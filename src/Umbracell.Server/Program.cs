@@ -1,2 +1,18 @@
-var app = WebApplication.CreateBuilder(args).Build();
-app.Run();
+using Serilog;
+using Umbracell.Server.Setup;
+
+var builder = WebApplication.CreateBuilder(args);
+builder.Services.AddSerilog(log => log.ReadFrom.Configuration(builder.Configuration));
+builder.AddUmbracell();
+var app = builder.Build();
+if (args.Contains("provision"))
+{
+    return await Provision.RunAsync(app, args);
+}
+
+app.UseUmbracell();
+await app.RunAsync();
+return 0;
+
+/// <summary>The server program; public so that tests can host it.</summary>
+public partial class Program;

@@ -58,8 +58,7 @@ public sealed record SpraySets(double Median, double Spread, SetsLoad Load, IRea
         var median = volume / yield.Expected;
         var sd = spread.OfSets;
         var z = NormalDistribution.Quantile(1 - risk);
-        var atRisk = median * Math.Exp(z * sd);
-        var whole = (int)Math.Max(1, Math.Ceiling(atRisk - 1e-9));
+        var whole = LoadFor(median, sd, risk);
         SetsLoad Loaded(int sets) => new(sets, ChanceShort(median, sd, sets), sets > median ? yield.Expected * (sets - median) : default);
         var medianWorking = new Working("medianSets", "n = V / Y", [new("V", "foamVolume", volume.ToFigure(), volumeWorking), new("Y", "setYield", yield.Expected.ToFigure(), yield.Working)], new(median, Dimension.Sets), "Volume over yield");
         var loadWorking = new Working(
@@ -74,6 +73,13 @@ public sealed record SpraySets(double Median, double Spread, SetsLoad Load, IRea
             "Sets are log-normal; the load leaves the chosen risk of running short");
         return new(median, sd, Loaded(whole), [.. new[] { whole - 1, whole, whole + 1 }.Where(n => n >= 0).Select(Loaded)], medianWorking, loadWorking);
     }
+
+    /// <summary>Whole sets that leave at most the risk of running short.</summary>
+    /// <param name="median">Median sets, above zero.</param>
+    /// <param name="spread">Standard deviation of ln(sets).</param>
+    /// <param name="risk">Chance taken, between 0 and 1.</param>
+    public static int LoadFor(double median, double spread, double risk) =>
+        (int)Math.Max(1, Math.Ceiling(median * Math.Exp(NormalDistribution.Quantile(1 - risk) * spread) - 1e-9));
 
     /// <summary>Chance that a whole number of sets does not suffice.</summary>
     public static double ChanceShort(double median, double spread, int sets) =>

@@ -1,0 +1,120 @@
+using Umbracell.Core.Findings;
+using Umbracell.Core.Lifts;
+using Umbracell.Core.Materials;
+using Umbracell.Core.Quantities;
+
+namespace Umbracell.Core.Yield;
+
+/// <summary>All that decides how many sets a surface takes.</summary>
+public sealed record SetsCase
+{
+    /// <summary>The foam.</summary>
+    public required ProductSheet Sheet { get; init; }
+
+    /// <summary>Net area with ribs developed, above zero.</summary>
+    public required Area Sprayed { get; init; }
+
+    /// <summary>Specified thickness.</summary>
+    public required Length Thickness { get; init; }
+
+    /// <summary>Whether the foam is shaved flush with the members.</summary>
+    public required bool ShavedFlush { get; init; }
+
+    /// <summary>Substrate temperature expected; null where nothing is known.</summary>
+    public Temperature? Substrate { get; init; }
+
+    /// <summary>Drum temperature expected; null where nothing is known.</summary>
+    public Temperature? Drums { get; init; }
+
+    /// <summary>Wind at an open face; null inside.</summary>
+    public Speed? WindAtOpenFace { get; init; }
+
+    /// <summary>Scatter of depth readings; null for the default of the foam.</summary>
+    public Length? Scatter { get; init; }
+
+    /// <summary>Mean overfill where shaved flush; null for the default.</summary>
+    public Length? Overfill { get; init; }
+
+    /// <summary>Chance of running short that is taken.</summary>
+    public double Risk { get; init; } = SpraySets.DefaultRisk;
+
+    /// <summary>How the area came about.</summary>
+    public Working? AreaWorking { get; init; }
+}
+
+/// <summary>Material for a surface: the answer of the sets stage.</summary>
+/// <param name="Demand">Foam wanted.</param>
+/// <param name="Yield">Yield expected.</param>
+/// <param name="Sets">Sets as a distribution.</param>
+/// <param name="Spread">Uncertainty taken.</param>
+/// <param name="Conditions">Conditions the yield is reckoned at.</param>
+/// <param name="Findings">Judgements, worst first.</param>
+public sealed record SetsStudy(FoamDemand Demand, SetYield Yield, SpraySets Sets, SetsSpread Spread, YieldConditions Conditions, IReadOnlyList<Finding> Findings)
+{
+    /// <summary>Substrate temperature sheet yields are stated at.</summary>
+    private static readonly Temperature ReferenceSubstrate = new(21);
+
+    /// <summary>Studies the material for a surface.</summary>
+    /// <param name="sets">The case.</param>
+    /// <exception cref="QuantityRangeException">Area not above zero, thickness or risk out of range, wind over the sheet's limit.</exception>
+    public static SetsStudy Of(SetsCase sets)
+    {
+        QuantityRangeException.Within("sprayed area", sets.Sprayed.SquareMetres, 1e-4, 1e6, Dimension.Area);
+        List<Finding> findings = [];
+        var substrate = Expect("substrate", sets.Substrate, ReferenceSubstrate, sets.Sheet.YieldBySubstrate, sets.Sheet, findings);
+        var middle = new Temperature((sets.Sheet.Drums.Least.Celsius + sets.Sheet.Drums.Greatest.Celsius) / 2);
+        var drums = Expect("drum", sets.Drums, middle, sets.Sheet.YieldByDrum, sets.Sheet, findings);
+        var lifts = LiftPlan.For(sets.Sheet, sets.Thickness);
+        var conditions = new YieldConditions(substrate, drums, lifts.Lifts[0], sets.WindAtOpenFace);
+
+        var overfill = sets.ShavedFlush && sets.Sheet.Cell == CellStructure.Open ? sets.Overfill ?? FoamDemand.DefaultOverfill : (Length?)null;
+        var demand = FoamDemand.For(sets.Sprayed, sets.Thickness, sets.Scatter ?? FoamDemand.DefaultScatter(sets.Sheet.Cell), overfill);
+        demand = sets.AreaWorking is { } area ? demand with { Working = WithArea(demand.Working, area) } : demand;
+        var yield = SetYield.For(sets.Sheet, conditions);
+        var spread = SetsSpread.DefaultFor(demand);
+        var result = SpraySets.For(demand.Volume, yield, spread, sets.Risk, demand.Working);
+        findings.Add(BelowSheetYield(sets.Sheet, yield));
+        return new(demand, yield, result, spread, conditions, [.. findings.OrderByDescending(f => f.Verdict)]);
+    }
+
+    /// <summary>The temperature the yield is reckoned at. Past the ends of the sheet's curve nothing may be sprayed, so the work will be done at the end; that is said, not silently done.</summary>
+    private static Temperature Expect(string key, Temperature? known, Temperature assumed, Curve curve, ProductSheet sheet, List<Finding> findings)
+    {
+        var source = $"{sheet.Name}, {sheet.Edition}: yield by {key} temperature";
+        if (known is not { } expected)
+        {
+            var used = new Temperature(Math.Clamp(assumed.Celsius, curve.First, curve.Last));
+            findings.Add(new("yieldConditions", key + "Assumed", Verdict.Care, Basis.Practice, source) { Measured = used.ToFigure() });
+            return used;
+        }
+
+        if (expected.Celsius >= curve.First && expected.Celsius <= curve.Last)
+        {
+            return expected;
+        }
+
+        var end = new Temperature(Math.Clamp(expected.Celsius, curve.First, curve.Last));
+        findings.Add(new("yieldConditions", key + "OffCurve", Verdict.Care, Basis.ProductSheet, source)
+        {
+            Measured = expected.ToFigure(),
+            Limit = end.ToFigure(),
+            Margin = new(-Math.Abs(expected.Celsius - end.Celsius), Dimension.TemperatureDifference),
+        });
+        return end;
+    }
+
+    private static Finding BelowSheetYield(ProductSheet sheet, SetYield yield)
+    {
+        var share = yield.Expected / sheet.SheetYield;
+        return new("yield", share < 0.95 ? "wellUnder" : "near", share < 0.95 ? Verdict.Care : Verdict.Clear, Basis.ProductSheet, $"{sheet.Name}, {sheet.Edition}: yield")
+        {
+            Measured = yield.Expected.ToFigure(),
+            Limit = sheet.SheetYield.ToFigure(),
+            Margin = Figure.Percent((share - 1) * 100),
+            Working = yield.Working,
+        };
+    }
+
+    private static Working WithArea(Working working, Working area) =>
+        working with { Terms = [.. working.Terms.Select(t => t.Name == "sprayedArea" ? t with { From = area } : t)] };
+}

@@ -1,0 +1,30 @@
+using System.Security.Claims;
+using Umbracell.Store.Model;
+
+namespace Umbracell.Server.Access;
+
+/// <summary>Names of claims, schemes and policies, and who is asking.</summary>
+internal static class Claims
+{
+    public const string Firm = "firm";
+
+    public const string Title = "title";
+
+    public const string Stamp = "stamp";
+
+    public const string MayEdit = "may-edit";
+
+    public static ClaimsPrincipal Of(Person person, string scheme) => new(new ClaimsIdentity(
+        [
+            new(ClaimTypes.NameIdentifier, person.Id.ToString()),
+            new(ClaimTypes.Role, person.Role.ToString()),
+            new(Firm, person.FirmId.ToString()),
+            new(Title, person.Title),
+            new(Stamp, person.SecurityStamp),
+        ],
+        scheme));
+
+    public static Guid? FirmOf(ClaimsPrincipal principal) => Guid.TryParse(principal.FindFirstValue(Firm), out var firm) ? firm : null;
+
+    public static string TitleOf(ClaimsPrincipal principal) => principal.FindFirstValue(Title) ?? "someone";
+}

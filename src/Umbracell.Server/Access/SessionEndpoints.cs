@@ -1,0 +1,86 @@
+using System.ComponentModel.DataAnnotations;
+using System.Security.Claims;
+using Microsoft.AspNetCore.Authentication;
+using Microsoft.AspNetCore.Authentication.Cookies;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Identity;
+using Microsoft.EntityFrameworkCore;
+using Umbracell.Core.Quantities;
+using Umbracell.Store;
+using Umbracell.Store.Model;
+
+namespace Umbracell.Server.Access;
+
+/// <summary>What a person types to sign in.</summary>
+public sealed record SignIn([property: Required, MaxLength(200)] string SignInName, [property: Required, MaxLength(200)] string Password);
+
+/// <summary>Who is signed in.</summary>
+public sealed record SessionAnswer(string SignInName, string Title, FirmRole Role, string Firm, UnitSystem Units, bool MayEdit);
+
+/// <summary>The units a person reads in.</summary>
+public sealed record UnitsChoice(UnitSystem Units);
+
+internal static class SessionEndpoints
+{
+    public static void MapSession(this IEndpointRouteBuilder app)
+    {
+        var session = app.MapGroup("/api/session").WithTags("Session");
+        session.MapPost("", SignInAsync).WithSummary("Sign in with a cookie.").AllowAnonymous();
+        session.MapGet("", WhoAsync).WithSummary("Who is signed in.").RequireAuthorization();
+        session.MapDelete("", (Delegate)SignOutAsync).WithSummary("Sign out.").AllowAnonymous();
+        session.MapPut("/units", SetUnitsAsync).WithSummary("Choose the units to read in.").RequireAuthorization();
+    }
+
+    private static async Task<Results<Ok<SessionAnswer>, ProblemHttpResult>> SignInAsync(SignIn typed, UserManager<Person> people, UmbracellDb db, HttpContext context)
+    {
+        var person = await people.FindByNameAsync(typed.SignInName.Trim());
+        if (person is not null && await people.IsLockedOutAsync(person))
+        {
+            return TypedResults.Problem("Too many wrong passwords. Wait five minutes and try again.", statusCode: 429, title: "Locked for a while");
+        }
+
+        if (person is null || !await people.CheckPasswordAsync(person, typed.Password))
+        {
+            if (person is not null)
+            {
+                await people.AccessFailedAsync(person);
+            }
+
+            return TypedResults.Problem("Sign-in name and password do not go together.", statusCode: 401, title: "Not signed in");
+        }
+
+        await people.ResetAccessFailedCountAsync(person);
+        await context.SignInAsync(
+            CookieAuthenticationDefaults.AuthenticationScheme,
+            Claims.Of(person, CookieAuthenticationDefaults.AuthenticationScheme),
+            new AuthenticationProperties { IsPersistent = true });
+        return TypedResults.Ok(await AnswerAsync(person, db));
+    }
+
+    private static async Task<Results<Ok<SessionAnswer>, UnauthorizedHttpResult>> WhoAsync(UmbracellDb db, ClaimsPrincipal user) =>
+        await FindAsync(db, user) is { } person ? TypedResults.Ok(await AnswerAsync(person, db)) : TypedResults.Unauthorized();
+
+    private static async Task<NoContent> SignOutAsync(HttpContext context)
+    {
+        await context.SignOutAsync(CookieAuthenticationDefaults.AuthenticationScheme);
+        return TypedResults.NoContent();
+    }
+
+    private static async Task<Results<NoContent, UnauthorizedHttpResult>> SetUnitsAsync(UnitsChoice choice, UmbracellDb db, ClaimsPrincipal user)
+    {
+        if (await FindAsync(db, user) is not { } person)
+        {
+            return TypedResults.Unauthorized();
+        }
+
+        person.Units = choice.Units;
+        await db.SaveChangesAsync();
+        return TypedResults.NoContent();
+    }
+
+    private static async Task<Person?> FindAsync(UmbracellDb db, ClaimsPrincipal user) =>
+        Guid.TryParse(user.FindFirstValue(ClaimTypes.NameIdentifier), out var id) ? await db.People.SingleOrDefaultAsync(p => p.Id == id) : null;
+
+    private static async Task<SessionAnswer> AnswerAsync(Person person, UmbracellDb db) =>
+        new(person.SignInName, person.Title, person.Role, (await db.Firms.SingleAsync()).Name, person.Units, person.Role != FirmRole.Viewer);
+}

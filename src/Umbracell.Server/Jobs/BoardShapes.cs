@@ -1,0 +1,42 @@
+using Umbracell.Core.Assemblies;
+using Umbracell.Core.Findings;
+using Umbracell.Core.Materials;
+using Umbracell.Server.Answers;
+
+namespace Umbracell.Server.Jobs;
+
+/// <summary>The stages of a job that stand today.</summary>
+public enum Stage
+{
+    Survey,
+    Choose,
+    Section,
+    Sets,
+    Window,
+}
+
+/// <summary>A cell of the board.</summary>
+/// <param name="Stage">Column.</param>
+/// <param name="Verdict">Worst verdict; null where there is nothing to judge yet.</param>
+/// <param name="Word">Key of the word shown where no figure is, or beside it.</param>
+/// <param name="Figures">Figures of the cell by name.</param>
+/// <param name="Stale">What it stands on has aged or changed.</param>
+public sealed record BoardCell(Stage Stage, Verdict? Verdict, string Word, IReadOnlyDictionary<string, FigureAnswer> Figures, bool Stale = false);
+
+/// <summary>A layer of a small drawn section, outermost first.</summary>
+public sealed record SketchLayer(string Key, double ThicknessMm);
+
+/// <summary>A row of the board.</summary>
+public sealed record BoardRow(Guid Id, string Name, SurfaceKind Kind, CellStructure? Cell, string? Sheet, Verdict Worst, IReadOnlyList<SketchLayer> Sketch, IReadOnlyList<BoardCell> Cells);
+
+/// <summary>What the columns add up to.</summary>
+public sealed record BoardFeet(int Surfaces, FigureAnswer Area, int ToChoose, int ShortOfTarget, FigureAnswer Sets, int MayBeSprayedNow, int Held);
+
+/// <summary>A job as the screens' heads show it, with its own values in SI and printed.</summary>
+public sealed record JobAnswer(Guid Id, string Name, string Crew, string ClimateZone, string TargetSetId, IReadOnlyDictionary<string, FigureAnswer> Figures, uint Version);
+
+/// <summary>The board of a job: everything it shows in one answer.</summary>
+public sealed record BoardAnswer(JobAnswer Job, IReadOnlyList<BoardRow> Rows, BoardFeet Feet);
+
+/// <summary>A job in the list.</summary>
+public sealed record JobCard(JobAnswer Job, int Surfaces, FigureAnswer Area, int Hold, int Care, int Clear);

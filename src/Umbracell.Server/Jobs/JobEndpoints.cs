@@ -1,0 +1,115 @@
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.EntityFrameworkCore;
+using Umbracell.Core.Findings;
+using Umbracell.Core.Quantities;
+using Umbracell.Formats.DataFiles;
+using Umbracell.Server.Access;
+using Umbracell.Server.Answers;
+using Umbracell.Server.Problems;
+using Umbracell.Server.Sheets;
+using Umbracell.Server.Typing;
+using Umbracell.Store;
+using Umbracell.Store.Model;
+
+namespace Umbracell.Server.Jobs;
+
+internal static class JobEndpoints
+{
+    private static readonly string[] Fields = ["name", "crew", "climateZone", "targetSet", "indoorTemp", "indoorHumidity", "outdoorTemp", "outdoorHumidity", "altitude", "risk"];
+
+    public static void MapJobs(this IEndpointRouteBuilder app)
+    {
+        var jobs = app.MapGroup("/api/jobs").WithTags("Jobs").RequireAuthorization();
+        jobs.MapGet("", ListAsync).WithSummary("The firm's jobs, newest first.");
+        jobs.MapPost("", CreateAsync).WithSummary("A new job from typed fields.").RequireAuthorization(Claims.MayEdit);
+        jobs.MapPatch("/{id:guid}", ChangeAsync).WithSummary("Change typed fields of a job.").RequireAuthorization(Claims.MayEdit).ProducesProblem(409);
+        jobs.MapGet("/{id:guid}/board", BoardAsync).WithSummary("The board: every surface at every stage.");
+    }
+
+    private static async Task<Ok<List<JobCard>>> ListAsync(UmbracellDb db, SurfaceReader reader, SheetLibrary library, TimeProvider clock)
+    {
+        var cards = new List<JobCard>();
+        foreach (var job in await db.Jobs.AsNoTracking().OrderByDescending(j => j.CreatedAt).Take(200).ToListAsync())
+        {
+            var study = await JobStudy.OfAsync(job, reader, library, clock);
+            var worst = study.Rows.Select(WorstOf).ToList();
+            cards.Add(new(Answer(job), study.Rows.Count, FigureAnswer.Of(AreaOf(study).ToFigure()), worst.Count(v => v == Verdict.Hold), worst.Count(v => v == Verdict.Care), worst.Count(v => v == Verdict.Clear)));
+        }
+
+        return TypedResults.Ok(cards);
+    }
+
+    private static async Task<Created<JobAnswer>> CreateAsync(TypedEdit edit, UmbracellDb db, TimeProvider clock)
+    {
+        var fields = new TypedFields(edit);
+        if (!fields.Has("name"))
+        {
+            fields.Fault(new("name", "empty", ""));
+        }
+
+        var job = new Job { Id = Guid.NewGuid(), Name = "", ClimateZone = "5A", TargetSetId = edit.Units == UnitSystem.Metric ? "metric-sample" : "iecc-2021", CreatedAt = clock.GetUtcNow() };
+        Take(fields, job);
+        db.Jobs.Add(job);
+        await db.SaveChangesAsync();
+        return TypedResults.Created($"/api/jobs/{job.Id}", Answer(job));
+    }
+
+    private static async Task<Ok<JobAnswer>> ChangeAsync(Guid id, TypedEdit edit, UmbracellDb db, SurfaceReader reader)
+    {
+        var job = await reader.FindJobAsync(id);
+        if (edit.Version is { } seen && seen != job.Version)
+        {
+            throw new StaleEditException(Answer(job));
+        }
+
+        Take(new(edit), job);
+        await db.SaveChangesAsync();
+        return TypedResults.Ok(Answer(job));
+    }
+
+    private static async Task<Ok<BoardAnswer>> BoardAsync(Guid id, SurfaceReader reader, SheetLibrary library, TimeProvider clock)
+    {
+        var study = await JobStudy.OfAsync(await reader.FindJobAsync(id), reader, library, clock);
+        var rows = study.Rows.Select(row => new BoardRow(
+            row.Surface.Id, row.Surface.Name, row.Surface.Kind, row.Sheet?.Cell, row.Sheet?.Name, WorstOf(row), BoardCells.Sketch(row), BoardCells.Of(row))).ToList();
+        var feet = new BoardFeet(
+            rows.Count,
+            FigureAnswer.Of(AreaOf(study).ToFigure()),
+            study.Rows.Count(r => r.Sheet is null),
+            study.Rows.Count(r => r.Section?.Findings.Any(f => f is { Rule: "target", Verdict: not Verdict.Clear }) == true),
+            FigureAnswer.Of(new(study.Rows.Sum(r => r.Sets?.Sets.Median ?? 0), Dimension.Sets)),
+            study.Rows.Count(r => r.Gate is { Verdict: not Verdict.Hold }),
+            rows.Count(r => r.Worst == Verdict.Hold));
+        return TypedResults.Ok(new BoardAnswer(Answer(study.Job), rows, feet));
+    }
+
+    private static Verdict WorstOf(SurfaceStudy row) =>
+        row.Survey.Concat(row.Section?.Findings ?? []).Concat(row.Sets?.Findings ?? []).Concat(row.Gate?.Findings ?? []).Worst();
+
+    private static Area AreaOf(JobStudy study) => study.Rows.Aggregate(default(Area), (sum, r) => r.Takeoff is { OpeningsExceedSurface: false } t ? sum + t.Treated : sum);
+
+    private static void Take(TypedFields fields, Job job)
+    {
+        fields.Text("name", 200, required: true, text => job.Name = text);
+        fields.Text("crew", 60, required: false, text => job.Crew = text);
+        fields.Known("climateZone", ClimateZones.All.Contains, zone => job.ClimateZone = zone);
+        fields.Known("targetSet", ShippedData.TargetSets.ContainsKey, id => job.TargetSetId = id);
+        fields.Quantity("indoorTemp", FieldRanges.IndoorTemperature, si => job.IndoorC = si);
+        fields.Quantity("indoorHumidity", FieldRanges.Humidity, si => job.IndoorRhPct = si);
+        fields.Quantity("outdoorTemp", FieldRanges.OutdoorTemperature, si => job.OutdoorC = si);
+        fields.Quantity("outdoorHumidity", FieldRanges.Humidity, si => job.OutdoorRhPct = si);
+        fields.Quantity("altitude", FieldRanges.Altitude, si => job.AltitudeM = si);
+        fields.Quantity("risk", FieldRanges.Risk, si => job.RiskPct = si);
+        fields.ThrowIfFaulty(Fields);
+    }
+
+    private static JobAnswer Answer(Job job) => new(job.Id, job.Name, job.Crew, job.ClimateZone, job.TargetSetId, FigureAnswer.All(new Dictionary<string, Figure>
+    {
+        ["indoorTemp"] = new(job.IndoorC, Dimension.Temperature),
+        ["indoorHumidity"] = new(job.IndoorRhPct, Dimension.RelativeHumidity),
+        ["outdoorTemp"] = new(job.OutdoorC, Dimension.Temperature),
+        ["outdoorHumidity"] = new(job.OutdoorRhPct, Dimension.RelativeHumidity),
+        ["altitude"] = new(job.AltitudeM, Dimension.Span),
+        ["risk"] = Figure.Percent(job.RiskPct),
+    }), job.Version);
+}

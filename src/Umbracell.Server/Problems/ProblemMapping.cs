@@ -1,0 +1,101 @@
+using System.ComponentModel.DataAnnotations;
+using System.Reflection;
+using System.Text.Json;
+using System.Text.RegularExpressions;
+using Microsoft.AspNetCore.Diagnostics;
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.EntityFrameworkCore;
+using Umbracell.Core.Quantities;
+using Umbracell.Server.Answers;
+
+namespace Umbracell.Server.Problems;
+
+/// <summary>Turns every failure into a ProblemDetails that says what happened and what was kept.</summary>
+internal sealed partial class ProblemMapping(IProblemDetailsService problems, ILogger<ProblemMapping> logger) : IExceptionHandler
+{
+    /// <summary>Inputs of the core by the field of a question they come from.</summary>
+    private static readonly Dictionary<string, string> QuestionFields = new()
+    {
+        ["temperature"] = "tempC",
+        ["humidity"] = "rhPct",
+        ["dew point"] = "rhPct",
+        ["altitude"] = "altitudeM",
+        ["foam thickness"] = "thicknessMm",
+        ["sprayed area"] = "areaM2",
+        ["wind at the open face"] = "windMs",
+        ["risk"] = "riskPct",
+        ["yield of a set"] = "sheetId",
+    };
+
+    public async ValueTask<bool> TryHandleAsync(HttpContext context, Exception exception, CancellationToken cancellationToken)
+    {
+        var problem = exception switch
+        {
+            FieldFaultsException e => Fields(e.Faults),
+            QuantityRangeException e => Fields([new(QuestionFields.GetValueOrDefault(e.ParamName!, e.ParamName!), "outOfRange", QuantityPrinter.Print(e.Value, UnitSystem.Metric), FigureAnswer.Of(e.Least), FigureAnswer.Of(e.Greatest))]),
+            StaleEditException e => new ProblemDetails { Status = 409, Title = "Changed by someone else", Detail = e.Message + " Nothing of yours was written.", Extensions = { ["theirs"] = e.Theirs } },
+            DbUpdateConcurrencyException => new ProblemDetails { Status = 409, Title = "Changed by someone else", Detail = "The record was changed by someone else meanwhile. Nothing of yours was written." },
+            NotFoundException e => new ProblemDetails { Status = 404, Title = "Not found", Detail = e.Message },
+            BadHttpRequestException { StatusCode: 413 } => new ProblemDetails { Status = 413, Title = "Too large", Detail = $"The request is larger than {Setup.Limits.RequestBytes / 1024} kB. Nothing was written." },
+            BadHttpRequestException e => Malformed(context, e),
+            _ => null,
+        };
+        if (problem is null)
+        {
+            logger.LogError(exception, "Unhandled failure on {Path}", context.Request.Path);
+            problem = new() { Status = 500, Title = "Something failed here", Detail = "The server failed on this request. Nothing was written; what you typed is still on your screen." };
+        }
+
+        context.Response.StatusCode = problem.Status ?? 500;
+        return await problems.TryWriteAsync(new() { HttpContext = context, ProblemDetails = problem, Exception = exception });
+    }
+
+    public static ProblemDetails Fields(IReadOnlyList<FieldFault> faults) => new()
+    {
+        Status = 400,
+        Title = "Some values cannot be taken",
+        Detail = string.Join(" ", faults.Select(f => f.Sentence)),
+        Extensions =
+        {
+            ["errors"] = faults.GroupBy(f => f.Field).ToDictionary(g => g.Key, g => g.Select(f => f.Sentence).ToArray()),
+            ["faults"] = faults,
+        },
+    };
+
+    private static ProblemDetails Malformed(HttpContext context, BadHttpRequestException e)
+    {
+        if (BindingFailure().Match(e.Message) is { Success: true } binding)
+        {
+            var field = binding.Groups["name"].Value;
+            return Plain(field, $"{field}: '{binding.Groups["value"].Value}' is not a value that fits.{RangeOf(context, field)}");
+        }
+
+        if (Required().Match(e.Message) is { Success: true } required)
+        {
+            var field = required.Groups["name"].Value;
+            return Plain(field, $"{field} is missing.{RangeOf(context, field)}");
+        }
+
+        var path = (e.InnerException as JsonException)?.Path?.TrimStart('$', '.');
+        return string.IsNullOrEmpty(path)
+            ? new() { Status = e.StatusCode, Title = "The request cannot be read", Detail = "The body is missing or is not the JSON that is wanted here." }
+            : Plain(path, $"{path}: the value does not fit: a number, a word of the list or an object is wanted.");
+    }
+
+    private static ProblemDetails Plain(string field, string sentence) =>
+        new() { Status = 400, Title = "Some values cannot be taken", Detail = sentence, Extensions = { ["errors"] = new Dictionary<string, string[]> { [field] = [sentence] } } };
+
+    // The range stands on the endpoint's own parameter; a value that is no number gets it told all the same.
+    private static string RangeOf(HttpContext context, string field)
+    {
+        var method = context.Features.Get<IExceptionHandlerFeature>()?.Endpoint?.Metadata.GetMetadata<MethodInfo>();
+        var range = method?.GetParameters().FirstOrDefault(p => p.Name == field)?.GetCustomAttribute<RangeAttribute>();
+        return range is null ? "" : $" It must be from {range.Minimum} to {range.Maximum}.";
+    }
+
+    [GeneratedRegex("^Failed to bind parameter \"\\S+ (?<name>\\w+)\" from \"(?<value>.{0,80}).*\"\\.$", RegexOptions.Singleline)]
+    private static partial Regex BindingFailure();
+
+    [GeneratedRegex("^Required parameter \"\\S+ (?<name>\\w+)\" was not provided")]
+    private static partial Regex Required();
+}

@@ -1,0 +1,73 @@
+using System.ComponentModel.DataAnnotations;
+using Umbracell.Core.Assemblies;
+using Umbracell.Core.Findings;
+using Umbracell.Core.Moisture;
+using Umbracell.Server.Answers;
+
+namespace Umbracell.Server.Section;
+
+/// <summary>A layer in a question.</summary>
+public sealed record LayerShape([property: Required] string Material, [property: Range(0.01, 3000)] double ThicknessMm);
+
+/// <summary>Members in a question.</summary>
+public sealed record MembersShape(MemberMaterial Material, [property: Range(0, 1000)] double DepthMm, [property: Range(0, 3000)] double SpacingMm, [property: Range(0, 90)] double SharePct);
+
+/// <summary>A target in a question.</summary>
+public sealed record TargetShape([property: Range(0.01, 10)] double UWM2K, string Edition);
+
+/// <summary>All that decides a section, SI, units in the names.</summary>
+public sealed record SectionQuestion(
+    SurfaceKind Kind,
+    [property: Required] string SheetId,
+    [property: Range(0.1, 1000)] double ThicknessMm,
+    [property: Required, MaxLength(30)] IReadOnlyList<LayerShape> Outboard,
+    [property: Required, MaxLength(30)] IReadOnlyList<LayerShape> Inboard,
+    [property: Required] MembersShape Members,
+    [property: Range(0, 300)] double VentChannelMm,
+    LayerShape? Baffle,
+    FoamSide FoamAgainst,
+    HeatFlow HeatFlow,
+    Exposure Exposure,
+    FilmSet Films,
+    [property: Range(-30, 45)] double IndoorC,
+    [property: Range(1, 100)] double IndoorRhPct,
+    [property: Range(-40, 50)] double OutdoorC,
+    [property: Range(1, 100)] double OutdoorRhPct,
+    TargetShape? Target,
+    string? ClimateZone);
+
+/// <summary>A place in the section.</summary>
+public sealed record ProfilePointAnswer(string Key, double DepthMm, double TempC, double DewPointC, double VapourPressurePa);
+
+/// <summary>A notch of the tape.</summary>
+public sealed record NotchAnswer(string Key, double ThicknessMm, FigureAnswer Thickness);
+
+/// <summary>One figure of the section with its working.</summary>
+public sealed record WorkedFigure(FigureAnswer Figure, WorkingAnswer? Working);
+
+/// <summary>What a thickness gives.</summary>
+public sealed record SectionAnswer(
+    double FoamRM2KW,
+    double CavityRM2KW,
+    double ParallelUWM2K,
+    double? CombinedUWM2K,
+    double UWM2K,
+    double BareUWM2K,
+    double HeatCutPct,
+    double FoamPermeanceNg,
+    double FoamSdM,
+    VapourClass FoamClass,
+    double WholePermeanceNg,
+    double OutwardDrivePa,
+    IReadOnlyList<double> LiftsMm,
+    double LeastTimeMin,
+    double? ThicknessForTargetMm,
+    double? GreatestFitMm,
+    double? FoamDepthMm,
+    double ThickestRatedMm,
+    double FreeSpaceMm,
+    IReadOnlyDictionary<string, WorkedFigure> Figures,
+    IReadOnlyList<ProfilePointAnswer> Profile,
+    IReadOnlyList<NotchAnswer> Notches,
+    IReadOnlyList<FindingAnswer> Findings,
+    Verdict Verdict);

@@ -1,0 +1,99 @@
+using Umbracell.Core.Findings;
+using Umbracell.Core.Materials;
+using Umbracell.Core.Quantities;
+using Umbracell.Core.Takeoff;
+using Umbracell.Core.Yield;
+using Umbracell.Server.Answers;
+using Umbracell.Server.Section;
+using Umbracell.Server.Window;
+using Umbracell.Store.Model;
+
+namespace Umbracell.Server.Sets;
+
+/// <summary>Makes the sets question of a surface, puts it to the core and shapes the answer.</summary>
+internal static class SetsQuestions
+{
+    /// <summary>The question of a surface; null until it has a size, a sheet and a thickness.</summary>
+    public static SetsQuestion? Of(Surface surface, Job job, SurfaceTakeoff? takeoff, LatestReadings readings)
+    {
+        if (surface is not { SheetSlug: { } sheet, FoamThicknessM: { } thickness } || takeoff is null || takeoff.OpeningsExceedSurface)
+        {
+            return null;
+        }
+
+        var drums = readings.Drums(sheet);
+        var coldest = drums.A is { } a && drums.B is { } b ? Math.Min(a.Value, b.Value) : (double?)null;
+        return new(
+            sheet,
+            takeoff.Developed.SquareMetres,
+            thickness * 1000,
+            surface.ShavedFlush,
+            surface.ExpectedSubstrateC ?? readings.Of(surface.Id, ReadingKind.SubstrateTemperature)?.Value,
+            surface.ExpectedDrumC ?? coldest,
+            surface.OpenFace ? 0 : null,
+            null,
+            null,
+            job.RiskPct);
+    }
+
+    public static SetsStudy Study(SetsQuestion question, ProductSheet sheet, Working? area = null) => SetsStudy.Of(new()
+    {
+        Sheet = sheet,
+        Sprayed = new(question.AreaM2),
+        Thickness = Length.FromMillimetres(question.ThicknessMm),
+        ShavedFlush = question.ShavedFlush,
+        Substrate = question.SubstrateTempC is { } substrate ? new(substrate) : null,
+        Drums = question.DrumTempC is { } drum ? new(drum) : null,
+        WindAtOpenFace = question.WindMs is { } wind ? new(wind) : null,
+        Scatter = question.DepthScatterMm is { } scatter ? Length.FromMillimetres(scatter) : null,
+        Overfill = question.OverfillMm is { } overfill ? Length.FromMillimetres(overfill) : null,
+        Risk = question.RiskPct / 100,
+        AreaWorking = area,
+    });
+
+    public static SetsAnswer Answer(SetsStudy study, ProductSheet sheet) => new(
+        study.Demand.Volume.BoardFeet,
+        study.Demand.MeanDepth.Millimetres,
+        sheet.SheetYield.BoardFeet,
+        study.Yield.Expected.BoardFeet,
+        study.Yield.MassBound.BoardFeet,
+        study.Yield.ImpliedLoss * 100,
+        study.Sets.Median,
+        study.Sets.Spread,
+        study.Sets.Load.Sets,
+        study.Conditions.Substrate.Celsius,
+        study.Conditions.Drums.Celsius,
+        [.. study.Yield.Factors.Select(f => new YieldFactorAnswer(f.Key, f.Value, WorkingAnswer.Of(f.Working)))],
+        [.. study.Sets.Around.Select(Load)],
+        Figures(study, sheet),
+        FindingAnswer.All(study.Findings),
+        study.Findings.Worst());
+
+    private static SetsLoadAnswer Load(SetsLoad load) => new(
+        load.Sets, load.ChanceShort * 100, load.LeftOver.BoardFeet, FigureAnswer.Of(Figure.Percent(load.ChanceShort * 100)), FigureAnswer.Of(load.LeftOver.ToFigure()));
+
+    private static Dictionary<string, WorkedFigure> Figures(SetsStudy study, ProductSheet sheet) => new()
+    {
+        ["median"] = Worked(new(study.Sets.Median, Dimension.Sets), study.Sets.Working),
+        ["load"] = Worked(Figure.Count(study.Sets.Load.Sets), study.Sets.LoadWorking),
+        ["volume"] = Worked(study.Demand.Volume.ToFigure(), study.Demand.Working),
+        ["meanDepth"] = Worked(study.Demand.MeanDepth.ToThickness(), null),
+        ["extra"] = Worked(study.Demand.Extra.ToThickness(), study.Demand.Working.Terms[2].From),
+        ["yield"] = Worked(study.Yield.Expected.ToFigure(), study.Yield.Working),
+        ["sheetYield"] = Worked(sheet.SheetYield.ToFigure(), null),
+        ["massBound"] = Worked(study.Yield.MassBound.ToFigure(), new(
+            "massBound",
+            "Y ≤ m_set / ρ_in place",
+            [new("m_set", "setMass", sheet.SetMass.ToFigure()), new("ρ_in place", "inPlaceDensity", sheet.InPlaceDensity.ToFigure())],
+            study.Yield.MassBound.ToFigure(),
+            "Material balance")),
+        ["impliedLoss"] = Worked(Figure.Percent(study.Yield.ImpliedLoss * 100), null),
+        ["substrate"] = Worked(study.Conditions.Substrate.ToFigure(), null),
+        ["drums"] = Worked(study.Conditions.Drums.ToFigure(), null),
+        ["lift"] = Worked(study.Conditions.Lift.ToThickness(), null),
+        ["leftOver"] = Worked(study.Sets.Load.LeftOver.ToFigure(), null),
+        ["chanceShort"] = Worked(Figure.Percent(study.Sets.Load.ChanceShort * 100), null),
+    };
+
+    private static WorkedFigure Worked(Figure figure, Working? working) => new(FigureAnswer.Of(figure), WorkingAnswer.Maybe(working));
+}

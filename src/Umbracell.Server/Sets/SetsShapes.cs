@@ -1,0 +1,50 @@
+using System.ComponentModel.DataAnnotations;
+using Umbracell.Core.Findings;
+using Umbracell.Server.Answers;
+using Umbracell.Server.Section;
+
+namespace Umbracell.Server.Sets;
+
+/// <summary>All that decides how many sets a surface takes, SI, units in the names.</summary>
+public sealed record SetsQuestion(
+    [property: Required] string SheetId,
+    [property: Range(0.0001, 1e6)] double AreaM2,
+    [property: Range(0.1, 1000)] double ThicknessMm,
+    bool ShavedFlush,
+    [property: Range(-60, 100)] double? SubstrateTempC,
+    [property: Range(-60, 100)] double? DrumTempC,
+    [property: Range(0, 30)] double? WindMs,
+    [property: Range(0, 100)] double? DepthScatterMm,
+    [property: Range(0, 200)] double? OverfillMm,
+    [property: Range(0.1, 50)] double RiskPct = 10);
+
+/// <summary>One factor from sheet yield to expected yield.</summary>
+public sealed record YieldFactorAnswer(string Key, double Value, WorkingAnswer Working);
+
+/// <summary>What loading a whole number of sets means.</summary>
+public sealed record SetsLoadAnswer(int Sets, double ChanceShortPct, double LeftOverBoardFeet, FigureAnswer ChanceShort, FigureAnswer LeftOver);
+
+/// <summary>Material for a surface.</summary>
+public sealed record SetsAnswer(
+    double BoardFeet,
+    double MeanDepthMm,
+    double SheetYieldBoardFeet,
+    double YieldBoardFeet,
+    double MassBoundBoardFeet,
+    double ImpliedLossPct,
+    double MedianSets,
+    double SpreadLn,
+    int LoadSets,
+    double SubstrateTempC,
+    double DrumTempC,
+    IReadOnlyList<YieldFactorAnswer> Factors,
+    IReadOnlyList<SetsLoadAnswer> Loads,
+    IReadOnlyDictionary<string, WorkedFigure> Figures,
+    IReadOnlyList<FindingAnswer> Findings,
+    Verdict Verdict);
+
+/// <summary>All surfaces of a job sprayed with one product, loaded together.</summary>
+public sealed record ProductLoad(string SheetId, string Sheet, int Surfaces, double MedianSets, int LoadSets, FigureAnswer Median, FigureAnswer BoardFeet, FigureAnswer LeftOver, FigureAnswer ChanceShort);
+
+/// <summary>The material of a surface and of the job with it.</summary>
+public sealed record SetsOfSurface(SetsQuestion? Question, SetsAnswer? Answer, string? Missing, IReadOnlyList<ProductLoad> Job, uint Version, uint JobVersion);

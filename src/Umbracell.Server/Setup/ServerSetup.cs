@@ -1,0 +1,103 @@
+using System.Text.Json;
+using System.Text.Json.Serialization;
+using Microsoft.EntityFrameworkCore;
+using OpenTelemetry.Metrics;
+using OpenTelemetry.Trace;
+using Scalar.AspNetCore;
+using Umbracell.Server.Access;
+using Umbracell.Server.Air;
+using Umbracell.Server.Jobs;
+using Umbracell.Server.Problems;
+using Umbracell.Server.Section;
+using Umbracell.Server.Sets;
+using Umbracell.Server.Sheets;
+using Umbracell.Server.Survey;
+using Umbracell.Server.Window;
+using Umbracell.Store;
+
+namespace Umbracell.Server.Setup;
+
+/// <summary>How the server is put together.</summary>
+internal static class ServerSetup
+{
+    public static void AddUmbracell(this WebApplicationBuilder builder)
+    {
+        builder.WebHost.ConfigureKestrel(kestrel =>
+        {
+            kestrel.Limits.MaxRequestBodySize = Limits.RequestBytes;
+            kestrel.AddServerHeader = false;
+        });
+        var services = builder.Services;
+        services.AddUmbracellStore(builder.Configuration.GetConnectionString("Umbracell") ?? "Host=127.0.0.1;Database=umbracell");
+        services.AddAccess();
+        services.AddMemoryCache();
+        services.AddScoped<SurfaceReader>();
+        services.AddScoped<SheetLibrary>();
+        services.AddSingleton(TimeProvider.System);
+        services.ConfigureHttpJsonOptions(json =>
+        {
+            json.SerializerOptions.NumberHandling = JsonNumberHandling.Strict;
+            json.SerializerOptions.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false));
+        });
+
+        // Throwing is the one way for unreadable input, so that one place words it.
+        services.Configure<RouteHandlerOptions>(options => options.ThrowOnBadRequest = true);
+        services.AddValidation();
+        services.AddProblemDetails();
+        services.AddExceptionHandler<ProblemMapping>();
+        services.AddResponseCompression(options => options.EnableForHttps = true);
+        services.AddHealthChecks().AddCheck<DatabaseReady>("database", tags: ["ready"]);
+        services.AddOpenApi();
+        services.AddOpenTelemetry()
+            .WithMetrics(metrics => metrics.AddAspNetCoreInstrumentation())
+            .WithTracing(tracing => tracing.AddAspNetCoreInstrumentation());
+    }
+
+    public static void UseUmbracell(this WebApplication app)
+    {
+        app.UseExceptionHandler();
+        app.UseStatusCodePages();
+        app.UseResponseCompression();
+        app.Use(SecurityHeaders);
+        app.UseDefaultFiles();
+        app.UseStaticFiles(StaticFiles());
+        app.UseAuthentication();
+        app.UseFirmScope();
+        app.UseAuthorization();
+
+        app.MapHealthChecks("/healthz", new() { Predicate = _ => false });
+        app.MapHealthChecks("/readyz", new() { Predicate = check => check.Tags.Contains("ready") });
+        app.MapOpenApi("/openapi/v1.json");
+        app.MapScalarApiReference("/api", options => options.WithTitle("Umbracell API").WithOpenApiRoutePattern("/openapi/v1.json"));
+        app.MapSession();
+        app.MapJobs();
+        app.MapSurvey();
+        app.MapSection();
+        app.MapSets();
+        app.MapWindow();
+        app.MapSheets();
+        app.MapAir();
+        app.Map("/api/{**rest}", () => TypedResults.Problem("There is nothing at this address.", statusCode: 404, title: "Not found")).ExcludeFromDescription();
+        app.MapFallbackToFile("index.html");
+    }
+
+    // Hashed assets never change; the page that names them is asked for anew each time.
+    private static StaticFileOptions StaticFiles() => new()
+    {
+        OnPrepareResponse = context => context.Context.Response.Headers.CacheControl =
+            context.Context.Request.Path.StartsWithSegments("/assets") ? "public, max-age=31536000, immutable" : "no-cache",
+    };
+
+    private static Task SecurityHeaders(HttpContext context, RequestDelegate next)
+    {
+        var headers = context.Response.Headers;
+        headers.XContentTypeOptions = "nosniff";
+        headers.XFrameOptions = "DENY";
+        headers["Referrer-Policy"] = "same-origin";
+
+        // The API reference brings a script and styles of its own into its page; every other page runs only our files.
+        var script = context.Request.Path == "/api" || context.Request.Path.StartsWithSegments("/api/scalar") ? "'self' 'unsafe-inline'" : "'self'";
+        headers.ContentSecurityPolicy = $"default-src 'self'; script-src {script}; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self' data:; frame-ancestors 'none'";
+        return next(context);
+    }
+}

@@ -1,0 +1,48 @@
+using Microsoft.AspNetCore.Http.HttpResults;
+using Umbracell.Core.Assemblies;
+using Umbracell.Core.Materials;
+using Umbracell.Core.Takeoff;
+using Umbracell.Formats.DataFiles;
+using Umbracell.Server.Answers;
+
+namespace Umbracell.Server.Sheets;
+
+/// <summary>A product sheet as offered for choice.</summary>
+public sealed record SheetAnswer(string Id, string Name, string Maker, string Edition, CellStructure Cell, FoamGrade Grade, FigureAnswer GreatestLift, double ThickestMm, string ReEntry);
+
+/// <summary>A target set as offered for choice.</summary>
+public sealed record TargetSetAnswer(string Id, string Edition);
+
+/// <summary>A kind of surface with the shape it starts with.</summary>
+public sealed record KindAnswer(SurfaceKind Kind, ShapeKind Shape);
+
+/// <summary>Everything a screen offers for choice.</summary>
+public sealed record ChoicesAnswer(IReadOnlyList<SheetAnswer> Sheets, IReadOnlyList<TargetSetAnswer> TargetSets, IReadOnlyList<KindAnswer> Kinds, IReadOnlyList<string> ClimateZones);
+
+internal static class SheetEndpoints
+{
+    public static void MapSheets(this IEndpointRouteBuilder app)
+    {
+        app.MapGet("/api/choices", ChoicesAsync).WithTags("Jobs").WithSummary("Product sheets, targets, kinds and zones offered for choice.").RequireAuthorization();
+        app.MapGet("/api/schemas/product-sheet", () => TypedResults.Text(ProductSheetFile.SchemaText, "application/schema+json"))
+            .WithTags("Schemas").WithSummary("JSON Schema of product sheets.");
+    }
+
+    private static async Task<Ok<ChoicesAnswer>> ChoicesAsync(SheetLibrary library)
+    {
+        var sheets = (await library.AllAsync()).Values
+            .OrderBy(s => s.Cell).ThenBy(s => s.Grade).ThenBy(s => s.Name, StringComparer.Ordinal)
+            .Select(s => new SheetAnswer(s.Id, s.Name, s.Maker, s.Edition, s.Cell, s.Grade, FigureAnswer.Of(s.GreatestLift.ToThickness()), s.ThickestRated.Millimetres, s.ReEntry));
+        return TypedResults.Ok(new ChoicesAnswer(
+            [.. sheets],
+            [.. ShippedData.TargetSets.Values.Select(t => new TargetSetAnswer(t.Id, t.Edition))],
+            [.. ShippedData.Templates.Values.Select(t => new KindAnswer(t.Kind, t.Shape))],
+            ClimateZones.All));
+    }
+}
+
+/// <summary>Climate zones of the model energy code.</summary>
+internal static class ClimateZones
+{
+    public static IReadOnlyList<string> All { get; } = ["1A", "1B", "2A", "2B", "3A", "3B", "3C", "4A", "4B", "4C", "5A", "5B", "5C", "6A", "6B", "7", "8"];
+}

@@ -1,0 +1,147 @@
+using System.ComponentModel.DataAnnotations;
+using Umbracell.Core.Quantities;
+using Umbracell.Server.Problems;
+
+namespace Umbracell.Server.Typing;
+
+/// <summary>What a person typed into some fields of a record; fields not named stay as they are.</summary>
+/// <param name="Version">The version that was on the screen; null where the record is new.</param>
+/// <param name="Units">The system bare numbers are read in.</param>
+/// <param name="Fields">Typed text by field.</param>
+public sealed record TypedEdit(uint? Version, UnitSystem Units, [property: Required, MaxLength(60)] IReadOnlyDictionary<string, string> Fields);
+
+/// <summary>Reads the typed fields of an edit, gathering every fault before anything is written.</summary>
+internal sealed class TypedFields(TypedEdit edit)
+{
+    private readonly List<FieldFault> _faults = [];
+
+    public UnitSystem Units => edit.Units;
+
+    public bool Has(string field) => edit.Fields.ContainsKey(field);
+
+    public string Raw(string field) => edit.Fields[field];
+
+    public void Fault(FieldFault fault) => _faults.Add(fault);
+
+    /// <summary>Takes a line of text.</summary>
+    public void Text(string field, int longest, bool required, Action<string> take)
+    {
+        if (!Has(field))
+        {
+            return;
+        }
+
+        var text = Raw(field).Trim();
+        if (text.Length > longest)
+        {
+            Fault(new(field, "tooLong", text[..40]));
+        }
+        else if (required && text.Length == 0)
+        {
+            Fault(new(field, "empty", ""));
+        }
+        else
+        {
+            take(text);
+        }
+    }
+
+    /// <summary>Takes a quantity in SI.</summary>
+    public void Quantity(string field, FigureRange range, Action<double> take)
+    {
+        if (!Has(field))
+        {
+            return;
+        }
+
+        var typed = QuantityParser.Parse(Raw(field), range, Units);
+        if (typed.Fault is null)
+        {
+            take(typed.Figure!.Value.Si);
+        }
+        else
+        {
+            Fault(FieldFault.Of(field, typed));
+        }
+    }
+
+    /// <summary>Takes a quantity that may be left blank.</summary>
+    public void QuantityOrBlank(string field, FigureRange range, Action<double?> take)
+    {
+        if (Has(field) && string.IsNullOrWhiteSpace(Raw(field)))
+        {
+            take(null);
+        }
+        else
+        {
+            Quantity(field, range, si => take(si));
+        }
+    }
+
+    /// <summary>Takes one of a list of words.</summary>
+    public void Choice<T>(string field, Action<T> take)
+        where T : struct, Enum
+    {
+        if (!Has(field))
+        {
+            return;
+        }
+
+        if (Enum.TryParse<T>(Raw(field), ignoreCase: true, out var value) && Enum.IsDefined(value) && !char.IsDigit(Raw(field)[0]))
+        {
+            take(value);
+        }
+        else
+        {
+            Fault(new(field, "unknown", Raw(field)));
+        }
+    }
+
+    /// <summary>Takes one of a set of ids.</summary>
+    public void Known(string field, Func<string, bool> isKnown, Action<string> take)
+    {
+        if (!Has(field))
+        {
+            return;
+        }
+
+        if (isKnown(Raw(field)))
+        {
+            take(Raw(field));
+        }
+        else
+        {
+            Fault(new(field, "unknown", Raw(field)));
+        }
+    }
+
+    /// <summary>Says that nothing of the edit may be written if any field was at fault or is not known here.</summary>
+    public void ThrowIfFaulty(params string[] known)
+    {
+        foreach (var field in edit.Fields.Keys.Except(known, StringComparer.Ordinal))
+        {
+            Fault(new(field, "unknown", field));
+        }
+
+        if (_faults.Count > 0)
+        {
+            throw new FieldFaultsException(_faults);
+        }
+    }
+}
+
+/// <summary>Ranges of typed fields: wide enough for any building, narrow enough to catch a slip.</summary>
+internal static class FieldRanges
+{
+    public static readonly FigureRange IndoorTemperature = new(-30, 45, Dimension.Temperature);
+    public static readonly FigureRange OutdoorTemperature = new(-40, 50, Dimension.Temperature);
+    public static readonly FigureRange ReadTemperature = new(-40, 90, Dimension.Temperature);
+    public static readonly FigureRange Humidity = new(1, 100, Dimension.RelativeHumidity);
+    public static readonly FigureRange WoodMoisture = new(0, 100, Dimension.MoistureContent);
+    public static readonly FigureRange Altitude = new(-400, 6000, Dimension.Span);
+    public static readonly FigureRange Risk = new(0.1, 50, Dimension.Percent);
+    public static readonly FigureRange Repeats = new(1, 999, Dimension.Count);
+    public static readonly FigureRange MemberDepth = new(0, 0.9, Dimension.Thickness);
+    public static readonly FigureRange MemberSpacing = new(0.1, 3, Dimension.Thickness);
+    public static readonly FigureRange FoamThickness = new(0.001, 0.61, Dimension.Thickness);
+}

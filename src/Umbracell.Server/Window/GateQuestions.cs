@@ -1,0 +1,61 @@
+using Umbracell.Core.Air;
+using Umbracell.Core.Conditions;
+using Umbracell.Core.Materials;
+using Umbracell.Core.Quantities;
+using Umbracell.Server.Answers;
+using Umbracell.Store.Model;
+
+namespace Umbracell.Server.Window;
+
+/// <summary>Makes the gate question of a surface from its readings, puts it to the core and shapes the answer.</summary>
+internal static class GateQuestions
+{
+    /// <summary>The question of a surface; null until a sheet is chosen.</summary>
+    public static GateQuestion? Of(Surface surface, Job job, LatestReadings readings, DateTimeOffset now)
+    {
+        if (surface.SheetSlug is not { } sheet)
+        {
+            return null;
+        }
+
+        var (a, b) = readings.Drums(sheet);
+        var wood = readings.Of(surface.Id, ReadingKind.WoodMoisture);
+        var dry = readings.Of(surface.Id, ReadingKind.FoundDry);
+        var moisture = surface.Substrate == SubstrateKind.Wood ? wood ?? dry : dry;
+        return new(
+            sheet,
+            surface.Substrate,
+            Temperature(readings.Of(surface.Id, ReadingKind.SubstrateTemperature)),
+            Temperature(readings.Of(surface.Id, ReadingKind.AirTemperature)),
+            readings.Of(surface.Id, ReadingKind.Humidity) is { } rh ? new(rh.Value, rh.HumidityOver, Age(rh), rh.Instrument) : null,
+            moisture is null ? null : new(moisture.Kind == ReadingKind.WoodMoisture ? moisture.Value : null, moisture.Kind == ReadingKind.FoundDry ? moisture.Value > 0 : null, Age(moisture), moisture.Instrument),
+            Temperature(a),
+            Temperature(b),
+            surface.Prepared,
+            job.AltitudeM);
+
+        double Age(ReadingRow reading) => Math.Max(0, (now - reading.TakenAt).TotalMinutes);
+        ReadTemperature? Temperature(ReadingRow? reading) => reading is null ? null : new(reading.Value, Age(reading), reading.Instrument);
+    }
+
+    public static SprayGate Check(GateQuestion question, ProductSheet sheet, IEnumerable<ProductSheet> others) => SprayGate.Check(new()
+    {
+        Sheet = sheet,
+        SubstrateKind = question.SubstrateKind,
+        Substrate = Reading(question.Substrate),
+        Air = Reading(question.Air),
+        Humidity = question.Humidity is { } rh ? new(new(rh.RhPct, rh.RhOver), TimeSpan.FromMinutes(rh.AgeMin), rh.Instrument) : null,
+        Moisture = question.Moisture is { } m ? new(new(m.WoodPct, m.FoundDry), TimeSpan.FromMinutes(m.AgeMin), m.Instrument) : null,
+        DrumA = Reading(question.DrumA),
+        DrumB = Reading(question.DrumB),
+        Prepared = question.Prepared.ToHashSet(),
+        Pressure = StandardAtmosphere.PressureAt(new(question.AltitudeM)),
+        OtherSheets = [.. others],
+    });
+
+    public static GateAnswer Answer(SprayGate gate) => new(
+        gate.Verdict, gate.DewPoint?.Celsius, FigureAnswer.Maybe(gate.DewPoint?.ToFigure()), FindingAnswer.All(gate.Findings), [.. gate.Remedies.Select(RemedyAnswer.Of)]);
+
+    private static Reading<Temperature>? Reading(ReadTemperature? read) =>
+        read is null ? null : new(new(read.TempC), TimeSpan.FromMinutes(read.AgeMin), read.Instrument);
+}

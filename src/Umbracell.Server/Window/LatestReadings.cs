@@ -1,0 +1,40 @@
+using Umbracell.Store.Model;
+
+namespace Umbracell.Server.Window;
+
+/// <summary>The newest reading of each kind, by surface and by product.</summary>
+internal sealed class LatestReadings
+{
+    private readonly Dictionary<(Guid Surface, ReadingKind Kind), ReadingRow> _bySurface = [];
+    private readonly Dictionary<(string Sheet, ReadingKind Kind), ReadingRow> _byProduct = [];
+
+    public LatestReadings(IEnumerable<ReadingRow> readings)
+    {
+        foreach (var reading in readings.OrderBy(r => r.TakenAt))
+        {
+            if (reading.SurfaceId is { } surface)
+            {
+                _bySurface[(surface, reading.Kind)] = reading;
+            }
+            else if (reading.SheetSlug is { } sheet)
+            {
+                _byProduct[(sheet, reading.Kind)] = reading;
+            }
+        }
+    }
+
+    public ReadingRow? Of(Guid surface, ReadingKind kind) => _bySurface.GetValueOrDefault((surface, kind));
+
+    public (ReadingRow? A, ReadingRow? B) Drums(string sheet) =>
+        (_byProduct.GetValueOrDefault((sheet, ReadingKind.DrumA)), _byProduct.GetValueOrDefault((sheet, ReadingKind.DrumB)));
+
+    public bool HasMoisture(Guid surface) => Of(surface, ReadingKind.WoodMoisture) is not null || Of(surface, ReadingKind.FoundDry) is not null;
+
+    public bool HasAny(Guid surface) => Enum.GetValues<ReadingKind>().Any(kind => Of(surface, kind) is not null);
+
+    public IEnumerable<ReadingRow> For(Surface surface)
+    {
+        var drums = surface.SheetSlug is { } sheet ? Drums(sheet) : default;
+        return Enum.GetValues<ReadingKind>().Select(kind => kind switch { ReadingKind.DrumA => drums.A, ReadingKind.DrumB => drums.B, _ => Of(surface.Id, kind) }).OfType<ReadingRow>();
+    }
+}

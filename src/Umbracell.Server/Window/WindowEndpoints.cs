@@ -1,0 +1,110 @@
+using System.Security.Claims;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Umbracell.Core.Quantities;
+using Umbracell.Server.Access;
+using Umbracell.Server.Answers;
+using Umbracell.Server.Jobs;
+using Umbracell.Server.Sheets;
+using Umbracell.Server.Typing;
+using Umbracell.Store;
+using Umbracell.Store.Model;
+
+namespace Umbracell.Server.Window;
+
+internal static class WindowEndpoints
+{
+    private static readonly string[] Fields = ["substrate", "air", "humidity", "humidityOver", "wood", "foundDry", "drumA", "drumB", "instrument"];
+
+    public static void MapWindow(this IEndpointRouteBuilder app)
+    {
+        app.MapPost("/api/compute/gate", ComputeAsync).WithTags("Compute").WithSummary("May a surface be sprayed under these readings?").RequireAuthorization();
+        app.MapGet("/api/surfaces/{id:guid}/window", OfSurfaceAsync).WithTags("Window").WithSummary("Today's readings of a surface and the gate.").RequireAuthorization();
+        app.MapPost("/api/surfaces/{id:guid}/readings", AddReadingsAsync).WithTags("Window").WithSummary("Take down readings as typed.").RequireAuthorization(Claims.MayEdit);
+    }
+
+    private static async Task<Ok<GateAnswer>> ComputeAsync(GateQuestion question, SheetLibrary library)
+    {
+        var sheet = await library.FindAsync(question.SheetId);
+        return TypedResults.Ok(GateQuestions.Answer(GateQuestions.Check(question, sheet, (await library.AllAsync()).Values)));
+    }
+
+    private static async Task<Ok<WindowOfSurface>> OfSurfaceAsync(Guid id, SurfaceReader reader, SheetLibrary library, TimeProvider clock)
+    {
+        var (surface, job) = await reader.FindAsync(id);
+        return TypedResults.Ok(await AnswerAsync(surface, job, reader, library, clock));
+    }
+
+    private static async Task<Ok<WindowOfSurface>> AddReadingsAsync(Guid id, TypedEdit edit, SurfaceReader reader, SheetLibrary library, UmbracellDb db, ClaimsPrincipal user, TimeProvider clock)
+    {
+        var (surface, job) = await reader.FindAsync(id);
+        foreach (var reading in Read(edit, surface))
+        {
+            (reading.JobId, reading.TakenAt, reading.TakenBy) = (job.Id, clock.GetUtcNow(), Claims.TitleOf(user));
+            db.Readings.Add(reading);
+        }
+
+        await db.SaveChangesAsync();
+        return TypedResults.Ok(await AnswerAsync(surface, job, reader, library, clock));
+    }
+
+    private static List<ReadingRow> Read(TypedEdit edit, Surface surface)
+    {
+        var fields = new TypedFields(edit);
+        var readings = new List<ReadingRow>();
+        var instrument = "";
+        var over = HumidityReference.Water;
+        fields.Text("instrument", 80, required: false, text => instrument = text);
+        fields.Choice<HumidityReference>("humidityOver", value => over = value);
+        Take("substrate", FieldRanges.ReadTemperature, ReadingKind.SubstrateTemperature, "surface thermometer");
+        Take("air", FieldRanges.ReadTemperature, ReadingKind.AirTemperature, "thermo-hygrometer");
+        Take("humidity", FieldRanges.Humidity, ReadingKind.Humidity, "thermo-hygrometer");
+        Take("wood", FieldRanges.WoodMoisture, ReadingKind.WoodMoisture, "pin meter");
+        Take("drumA", FieldRanges.ReadTemperature, ReadingKind.DrumA, "drum thermometer", ofDrum: true);
+        Take("drumB", FieldRanges.ReadTemperature, ReadingKind.DrumB, "drum thermometer", ofDrum: true);
+        fields.Known("foundDry", typed => typed is "yes" or "no", typed => readings.Add(new() { SurfaceId = surface.Id, Kind = ReadingKind.FoundDry, Value = typed == "yes" ? 1 : 0, Instrument = instrument.Length > 0 ? instrument : "by eye", TakenBy = "" }));
+        fields.ThrowIfFaulty(Fields);
+        return readings;
+
+        void Take(string field, FigureRange range, ReadingKind kind, string usual, bool ofDrum = false)
+        {
+            if (ofDrum && surface.SheetSlug is null && fields.Has(field))
+            {
+                fields.Fault(new(field, "noSheet", ""));
+                return;
+            }
+
+            fields.Quantity(field, range, si => readings.Add(new()
+            {
+                SurfaceId = ofDrum ? null : surface.Id,
+                SheetSlug = ofDrum ? surface.SheetSlug : null,
+                Kind = kind,
+                Value = si,
+                HumidityOver = kind == ReadingKind.Humidity ? over : HumidityReference.Water,
+                Instrument = instrument.Length > 0 ? instrument : usual,
+                TakenBy = "",
+            }));
+        }
+    }
+
+    private static async Task<WindowOfSurface> AnswerAsync(Surface surface, Job job, SurfaceReader reader, SheetLibrary library, TimeProvider clock)
+    {
+        var readings = await reader.ReadingsAsync(job.Id);
+        var sheets = await library.AllAsync();
+        var question = GateQuestions.Of(surface, job, readings, clock.GetUtcNow());
+        var sheet = question is null ? null : sheets.GetValueOrDefault(question.SheetId);
+        var answer = question is null || sheet is null ? null : GateQuestions.Answer(GateQuestions.Check(question, sheet, sheets.Values));
+        return new(question, answer, sheet?.Name, surface.Substrate, surface.Prepared, [.. readings.For(surface).Select(Shape)], surface.Version);
+    }
+
+    private static ReadingAnswer Shape(ReadingRow row)
+    {
+        Dimension? dimension = row.Kind switch
+        {
+            ReadingKind.FoundDry => null,
+            ReadingKind.Humidity => Dimension.RelativeHumidity,
+            ReadingKind.WoodMoisture => Dimension.MoistureContent,
+            _ => Dimension.Temperature,
+        };
+        return new(row.Kind, dimension is { } d ? FigureAnswer.Of(new(row.Value, d)) : null, row.Value, row.Instrument, row.TakenAt, row.TakenBy);
+    }
+}

@@ -1,0 +1,39 @@
+using System.ComponentModel.DataAnnotations;
+using Umbracell.Core.Conditions;
+using Umbracell.Core.Findings;
+using Umbracell.Core.Quantities;
+using Umbracell.Server.Answers;
+using Umbracell.Store.Model;
+
+namespace Umbracell.Server.Window;
+
+/// <summary>A temperature in a question with its age.</summary>
+public sealed record ReadTemperature([property: Range(-60, 100)] double TempC, [property: Range(0, 1e7)] double AgeMin = 0, string Instrument = "");
+
+/// <summary>A humidity in a question with its age.</summary>
+public sealed record ReadHumidity([property: Range(0.1, 100)] double RhPct, HumidityReference RhOver = HumidityReference.Water, [property: Range(0, 1e7)] double AgeMin = 0, string Instrument = "");
+
+/// <summary>Moisture of the substrate in a question with its age.</summary>
+public sealed record ReadMoisture([property: Range(0, 100)] double? WoodPct, bool? FoundDry, [property: Range(0, 1e7)] double AgeMin = 0, string Instrument = "");
+
+/// <summary>All the gate needs to know, SI, units in the names. What is not read is left out.</summary>
+public sealed record GateQuestion(
+    [property: Required] string SheetId,
+    SubstrateKind SubstrateKind,
+    ReadTemperature? Substrate,
+    ReadTemperature? Air,
+    ReadHumidity? Humidity,
+    ReadMoisture? Moisture,
+    ReadTemperature? DrumA,
+    ReadTemperature? DrumB,
+    [property: Required] IReadOnlyList<PreparationItem> Prepared,
+    [property: Range(-500, 11000)] double AltitudeM = 0);
+
+/// <summary>May the surface be sprayed now?</summary>
+public sealed record GateAnswer(Verdict Verdict, double? DewPointC, FigureAnswer? DewPoint, IReadOnlyList<FindingAnswer> Findings, IReadOnlyList<RemedyAnswer> Together);
+
+/// <summary>A reading as shown.</summary>
+public sealed record ReadingAnswer(ReadingKind Kind, FigureAnswer? Figure, double Value, string Instrument, DateTimeOffset TakenAt, string TakenBy);
+
+/// <summary>The window of a surface: today's readings and the gate.</summary>
+public sealed record WindowOfSurface(GateQuestion? Question, GateAnswer? Answer, string? Sheet, SubstrateKind SubstrateKind, IReadOnlyList<PreparationItem> Prepared, IReadOnlyList<ReadingAnswer> Readings, uint Version);

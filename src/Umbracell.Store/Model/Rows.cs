@@ -1,0 +1,272 @@
+using Umbracell.Core.Assemblies;
+using Umbracell.Core.Conditions;
+using Umbracell.Core.Quantities;
+using Umbracell.Core.Takeoff;
+
+namespace Umbracell.Store.Model;
+
+/// <summary>A row that belongs to a firm; no one else ever sees it.</summary>
+public interface IFirmRow
+{
+    Guid FirmId { get; set; }
+}
+
+/// <summary>A firm.</summary>
+public sealed class Firm
+{
+    public Guid Id { get; set; }
+
+    public required string Name { get; set; }
+}
+
+/// <summary>What a person may do.</summary>
+public enum FirmRole
+{
+    Owner,
+    Estimator,
+    CrewLead,
+    Viewer,
+}
+
+/// <summary>A person who signs in. Named by role, not by name.</summary>
+public sealed class Person : IFirmRow
+{
+    public Guid Id { get; set; }
+
+    public Guid FirmId { get; set; }
+
+    public required string SignInName { get; set; }
+
+    public required string NormalizedSignInName { get; set; }
+
+    public required string Title { get; set; }
+
+    public FirmRole Role { get; set; }
+
+    public UnitSystem Units { get; set; }
+
+    public string? PasswordHash { get; set; }
+
+    public required string SecurityStamp { get; set; }
+
+    public int AccessFailedCount { get; set; }
+
+    public DateTimeOffset? LockoutEnd { get; set; }
+}
+
+/// <summary>A token with which a spreadsheet or another program asks in a firm's name. Only its hash is kept.</summary>
+public sealed class ApiToken : IFirmRow
+{
+    public Guid Id { get; set; }
+
+    public Guid FirmId { get; set; }
+
+    public required string Name { get; set; }
+
+    public required string Hash { get; set; }
+
+    public FirmRole Role { get; set; }
+}
+
+/// <summary>A product sheet of the firm, as its JSON document.</summary>
+public sealed class SheetRow : IFirmRow
+{
+    public Guid Id { get; set; }
+
+    public Guid FirmId { get; set; }
+
+    public required string Slug { get; set; }
+
+    public required string Document { get; set; }
+}
+
+/// <summary>A job: a building, its place and the air it is designed for.</summary>
+public sealed class Job : IFirmRow
+{
+    public Guid Id { get; set; }
+
+    public Guid FirmId { get; set; }
+
+    public required string Name { get; set; }
+
+    public string Crew { get; set; } = "";
+
+    public required string ClimateZone { get; set; }
+
+    public required string TargetSetId { get; set; }
+
+    public double IndoorC { get; set; } = 20;
+
+    public double IndoorRhPct { get; set; } = 40;
+
+    public double OutdoorC { get; set; } = -15;
+
+    public double OutdoorRhPct { get; set; } = 80;
+
+    public double AltitudeM { get; set; }
+
+    public double RiskPct { get; set; } = 10;
+
+    public DateTimeOffset CreatedAt { get; set; }
+
+    public uint Version { get; set; }
+
+    public List<Surface> Surfaces { get; } = [];
+}
+
+/// <summary>A layer as kept with a surface.</summary>
+public sealed class LayerRow
+{
+    public required string Material { get; set; }
+
+    public double ThicknessMm { get; set; }
+}
+
+/// <summary>The layers of a surface's assembly; kept as a document because they are always read and written whole.</summary>
+public sealed class AssemblyDocument
+{
+    public int SchemaVersion { get; set; } = 1;
+
+    public List<LayerRow> Outboard { get; set; } = [];
+
+    public List<LayerRow> Inboard { get; set; } = [];
+
+    public double VentChannelMm { get; set; }
+
+    public LayerRow? Baffle { get; set; }
+}
+
+/// <summary>One thing to be sprayed.</summary>
+public sealed class Surface : IFirmRow
+{
+    public Guid Id { get; set; }
+
+    public Guid FirmId { get; set; }
+
+    public Guid JobId { get; set; }
+
+    public int Position { get; set; }
+
+    public required string Name { get; set; }
+
+    public SurfaceKind Kind { get; set; }
+
+    public ShapeKind Shape { get; set; }
+
+    public double FirstM { get; set; }
+
+    public double SecondM { get; set; }
+
+    public double ThirdM { get; set; }
+
+    public double Pitch { get; set; }
+
+    public int BayCount { get; set; } = 1;
+
+    public int Repeats { get; set; } = 1;
+
+    public double ProfileFactor { get; set; } = 1;
+
+    public SubstrateKind Substrate { get; set; }
+
+    public MemberMaterial MemberMaterial { get; set; }
+
+    public double MemberDepthM { get; set; }
+
+    public double MemberSpacingM { get; set; }
+
+    public double MemberShare { get; set; }
+
+    public FoamSide FoamAgainst { get; set; }
+
+    public bool ShavedFlush { get; set; }
+
+    public bool OpenFace { get; set; }
+
+    public AssemblyDocument Assembly { get; set; } = new();
+
+    public string? OpenLeak { get; set; }
+
+    public string? SheetSlug { get; set; }
+
+    public double? FoamThicknessM { get; set; }
+
+    public List<PreparationItem> Prepared { get; set; } = [];
+
+    /// <summary>Substrate temperature the material is reckoned at; null takes the last reading.</summary>
+    public double? ExpectedSubstrateC { get; set; }
+
+    /// <summary>Drum temperature the material is reckoned at; null takes the last reading.</summary>
+    public double? ExpectedDrumC { get; set; }
+
+    /// <summary>Set when the surface is taken off the job, so that it can be brought back.</summary>
+    public DateTimeOffset? RemovedAt { get; set; }
+
+    public DateTimeOffset ChangedAt { get; set; }
+
+    public uint Version { get; set; }
+
+    public List<OpeningRow> Openings { get; } = [];
+
+    /// <summary>Whether its size has been taken.</summary>
+    public bool HasSize => FirstM > 0;
+}
+
+/// <summary>An opening of a surface, or several alike.</summary>
+public sealed class OpeningRow : IFirmRow
+{
+    public Guid Id { get; set; }
+
+    public Guid FirmId { get; set; }
+
+    public Guid SurfaceId { get; set; }
+
+    public int Position { get; set; }
+
+    public int Count { get; set; } = 1;
+
+    public double WidthM { get; set; }
+
+    public double HeightM { get; set; }
+}
+
+/// <summary>What is read on site.</summary>
+public enum ReadingKind
+{
+    SubstrateTemperature,
+    AirTemperature,
+    Humidity,
+    WoodMoisture,
+    FoundDry,
+    DrumA,
+    DrumB,
+}
+
+/// <summary>A reading, of a surface or of a product's drums. Readings are added, never changed.</summary>
+public sealed class ReadingRow : IFirmRow
+{
+    public Guid Id { get; set; }
+
+    public Guid FirmId { get; set; }
+
+    public Guid JobId { get; set; }
+
+    /// <summary>The surface; null for drums.</summary>
+    public Guid? SurfaceId { get; set; }
+
+    /// <summary>The product whose drums were read; null for a surface.</summary>
+    public string? SheetSlug { get; set; }
+
+    public ReadingKind Kind { get; set; }
+
+    /// <summary>°C, percent, or 1 and 0 for found dry or wet.</summary>
+    public double Value { get; set; }
+
+    public HumidityReference HumidityOver { get; set; }
+
+    public required string Instrument { get; set; }
+
+    public DateTimeOffset TakenAt { get; set; }
+
+    public required string TakenBy { get; set; }
+}

@@ -1,0 +1,98 @@
+using Umbracell.Core.Assemblies;
+using Umbracell.Core.Conditions;
+using Umbracell.Core.Quantities;
+using Umbracell.Core.Takeoff;
+using Umbracell.Store.Model;
+
+namespace Umbracell.Store.Seeding;
+
+/// <summary>The demo's buildings. All made up.</summary>
+internal static class DemoJobs
+{
+    public static Job FerryHouse() => new()
+    {
+        Name = "The ferry house at Brindle Quay",
+        Crew = "Heron",
+        ClimateZone = "6A",
+        TargetSetId = "iecc-2021",
+        IndoorC = 21.1,
+        IndoorRhPct = 40,
+        OutdoorC = -17.8,
+        OutdoorRhPct = 80,
+        AltitudeM = 180,
+    };
+
+    public static IEnumerable<DemoSurface> FerryHouseSurfaces(StartSurface start)
+    {
+        DemoSurface Start(SurfaceKind kind, string name) => new(start(kind, name), UnitSystem.Us);
+        yield return Start(SurfaceKind.MetalRoof, "Slip hall roof").Size(ShapeKind.RoofPlane, "26' x 60' at 4:12", repeats: 2)
+            .Foam("marl-cc-20", "3").Read("31 F", "38 F", 84).FoundDry().Ready(PreparationItem.Masked);
+        yield return Start(SurfaceKind.MetalWall, "Slip hall walls").Size(ShapeKind.Band, "172' x 14'", "6 x 4' x 5'; 14' x 14'")
+            .Foam("marl-cc-20f", "2 1/2").Read("44 F", "47 F", 66).FoundDry().Ready();
+        yield return Start(SurfaceKind.OverheadDoor, "Slip hall door").Size(ShapeKind.Rectangle, "14' x 14'")
+            .Foam("marl-cc-20", "1").Read("45 F", "47 F", 66).FoundDry().Ready();
+        yield return Start(SurfaceKind.StudWall, "Teaching wing walls").Size(ShapeKind.Rectangle, "74' x 10'", "9 x 3' x 5'; 2 x 3' x 7'", 2)
+            .Members("7 1/4", "24", 22).Foam("fleece-oc-5", "7 1/4").Read("61 F", "63 F", 55).Wood(14).Ready();
+        yield return Start(SurfaceKind.StudWall, "Teaching wing gable").Size(ShapeKind.Gable, "24' at 9:12", "3' x 3'")
+            .Members("7 1/4", "24", 22).Foam("fleece-oc-5", "7 1/4").Read("61 F", "63 F", 55).Ready();
+        yield return Start(SurfaceKind.VentedRafters, "Teaching wing ceiling").Size(ShapeKind.RoofPlane, "13' x 74' at 9:12", "4 x 2' x 3'", 2)
+            .Members("11 1/4", "24", 7).Foam("marl-cc-20", "6").Read("56 F", "60 F", 57).Wood(16.5).Ready(PreparationItem.JointsReady);
+        yield return Start(SurfaceKind.UnventedDeck, "Bell tower deck").Size(ShapeKind.RoofPlane, "8' x 16' at 10:12", repeats: 4)
+            .Members("9 1/4", "24", 7).Leak("flashing at the bell louvre, traced after two days of rain").Wood(23).Ready(PreparationItem.LeaksMended, PreparationItem.Dry);
+        yield return Start(SurfaceKind.BandJoist, "Band joists of the wing").Size(ShapeKind.Band, "196' x 11 1/4\"")
+            .Foam("marl-cc-20", "3").Read("58 F", "60 F", 52).Wood(13).Ready();
+        yield return Start(SurfaceKind.BasementWall, "Basement walls").Size(ShapeKind.Band, "142' x 7'", "5 x 3' x 1'6")
+            .Foam("marl-cc-20", "2 1/2").Read("52 F", "56 F", 66).FoundDry().Ready();
+        yield return Start(SurfaceKind.LowSlopeRoof, "Boiler-house roof").Size(ShapeKind.Rectangle, "30' x 50'", "4' x 4'")
+            .Foam("slate-rf-30", "4").Read("48 F", "45 F", 71).FoundDry(false).Ready(PreparationItem.Dry, PreparationItem.Firm);
+        yield return Start(SurfaceKind.UnderSlab, "Battery room ground").Size(ShapeKind.Rectangle, "21' x 20'")
+            .Foam("marl-cc-20", "3").Read("57 F", "60 F", 52).FoundDry().Ready();
+        yield return Start(SurfaceKind.CantileveredFloor, "Oriel over the quay").Size(ShapeKind.Rectangle, "12' x 5'6")
+            .Members("9 1/4", "16", 10).Foam("marl-cc-20", "5").Read("49 F", "51 F", 60).Wood(15).Ready();
+        yield return Start(SurfaceKind.EavesClosure, "Sail store eaves").Size(ShapeKind.Band, "84' x 1'4")
+            .Foam("marl-cc-20f", "4").Read("38 F", "40 F", 62).Wood(16.8).Ready();
+        yield return Start(SurfaceKind.InteriorPartition, "Saw room partition").Size(ShapeKind.Rectangle, "26' x 10'", "3' x 7'")
+            .Members("5 1/2", "16", 25).Foam("fleece-oc-5", "5 1/2").Read("62 F", "63 F", 55).Ready(PreparationItem.Masked);
+    }
+
+    public static Job MillCottages() => new()
+    {
+        Name = "Skerrow mill cottages",
+        Crew = "Plover",
+        ClimateZone = "4C",
+        TargetSetId = "metric-sample",
+        IndoorC = 20,
+        IndoorRhPct = 50,
+        OutdoorC = -4,
+        OutdoorRhPct = 90,
+        AltitudeM = 60,
+    };
+
+    public static IEnumerable<DemoSurface> MillCottagesSurfaces(StartSurface start)
+    {
+        DemoSurface Start(SurfaceKind kind, string name) => new(start(kind, name), UnitSystem.Metric);
+        yield return Start(SurfaceKind.SolidWall, "Rubble walls").Size(ShapeKind.Rectangle, "9.2 m x 5.1 m", "4 x 0.9 m x 1.2 m; 1 m x 2.1 m", 3)
+            .Foam("marl-cc-20", "100 mm").Read("11 C", "13 C", 68).FoundDry().Ready();
+        yield return Start(SurfaceKind.VentedRafters, "Clay-tile roof").Size(ShapeKind.RoofPlane, "3.4 m x 9.2 m at 40°", "0.8 m x 1.2 m", 2)
+            .Members("175 mm", "400 mm", 10).Layers(new()
+            {
+                Outboard = [new() { Material = "clay-tile", ThicknessMm = 15 }, new() { Material = "underlay", ThicknessMm = 1 }],
+                Inboard = [new() { Material = "gypsum-board", ThicknessMm = 12.5 }],
+                VentChannelMm = 40,
+                Baffle = new() { Material = "plywood", ThicknessMm = 6 },
+            })
+            .Foam("fleece-oc-8", "125 mm").Read("12 C", "14 C", 63).Wood(17.5).Ready();
+        yield return Start(SurfaceKind.AtticFloor, "Loft floor").Size(ShapeKind.Rectangle, "9.2 m x 6.4 m", "0.7 m x 0.9 m")
+            .Members("150 mm", "400 mm", 10).Foam("fleece-oc-5", "150 mm").Read("9 C", "10 C", 72).Ready(PreparationItem.Sealed);
+    }
+
+    /// <summary>Drums as read for a job: A and B in °C by product.</summary>
+    public static IReadOnlyDictionary<string, (double A, double B)> Drums { get; } = new Dictionary<string, (double A, double B)>
+    {
+        ["marl-cc-20"] = (21.5, 22.0),
+        ["marl-cc-20f"] = (19.5, 20.0),
+        ["fleece-oc-5"] = (24.0, 23.5),
+        ["fleece-oc-8"] = (24.5, 24.0),
+        ["slate-rf-30"] = (18.4, 20.0),
+    };
+}

@@ -1,0 +1,97 @@
+using Umbracell.Core.Assemblies;
+using Umbracell.Core.Conditions;
+using Umbracell.Core.Quantities;
+using Umbracell.Core.Takeoff;
+using Umbracell.Store.Model;
+
+namespace Umbracell.Store.Seeding;
+
+/// <summary>Starts a surface of a kind from its template, as the survey does for a person.</summary>
+public delegate Surface StartSurface(SurfaceKind kind, string name);
+
+/// <summary>Writes a demo surface in the words a surveyor would use.</summary>
+internal sealed class DemoSurface(Surface surface, UnitSystem units)
+{
+    private readonly List<ReadingRow> _readings = [];
+
+    public Surface Row => surface;
+
+    public IReadOnlyList<ReadingRow> Readings => _readings;
+
+    public DemoSurface Size(ShapeKind shape, string size, string openings = "", int repeats = 1)
+    {
+        var taken = SizeText.ParseShape(size, shape, units).Shape ?? throw new InvalidOperationException($"The demo size {size} does not read.");
+        surface.Shape = shape;
+        (surface.FirstM, surface.SecondM, surface.ThirdM) = (taken.First.Metres, taken.Second.Metres, taken.Third.Metres);
+        (surface.Pitch, surface.BayCount, surface.Repeats) = (taken.Pitch, taken.Count, repeats);
+        foreach (var opening in SizeText.ParseOpenings(openings, units).Openings ?? throw new InvalidOperationException($"The demo openings {openings} do not read."))
+        {
+            surface.Openings.Add(new() { Position = surface.Openings.Count, Count = opening.Count, WidthM = opening.Width.Metres, HeightM = opening.Height.Metres });
+        }
+
+        return this;
+    }
+
+    public DemoSurface Members(string depth, string spacing, double sharePercent)
+    {
+        surface.MemberDepthM = Thickness(depth);
+        surface.MemberSpacingM = Thickness(spacing);
+        surface.MemberShare = sharePercent / 100;
+        return this;
+    }
+
+    public DemoSurface Layers(AssemblyDocument assembly)
+    {
+        surface.Assembly = assembly;
+        return this;
+    }
+
+    public DemoSurface Foam(string sheet, string thickness)
+    {
+        surface.SheetSlug = sheet;
+        surface.FoamThicknessM = Thickness(thickness);
+        return this;
+    }
+
+    public DemoSurface Leak(string where)
+    {
+        surface.OpenLeak = where;
+        return this;
+    }
+
+    public DemoSurface Ready(params PreparationItem[] except)
+    {
+        surface.Prepared = [.. Enum.GetValues<PreparationItem>().Except(except)];
+        return this;
+    }
+
+    public DemoSurface Read(string substrate, string air, double humidity)
+    {
+        Add(ReadingKind.SubstrateTemperature, Celsius(substrate), "infrared gauge");
+        Add(ReadingKind.AirTemperature, Celsius(air), "thermo-hygrometer");
+        Add(ReadingKind.Humidity, humidity, "thermo-hygrometer");
+        return this;
+    }
+
+    public DemoSurface Wood(double percent)
+    {
+        Add(ReadingKind.WoodMoisture, percent, "pin meter");
+        return this;
+    }
+
+    public DemoSurface FoundDry(bool dry = true)
+    {
+        Add(ReadingKind.FoundDry, dry ? 1 : 0, "by eye");
+        return this;
+    }
+
+    private double Thickness(string text) => Parse(text, new(0.001, 3, Dimension.Thickness));
+
+    private double Celsius(string text) => Parse(text, new(-60, 100, Dimension.Temperature));
+
+    private double Parse(string text, FigureRange range) =>
+        QuantityParser.Parse(text, range, units).Figure?.Si ?? throw new InvalidOperationException($"The demo value {text} does not read.");
+
+    private void Add(ReadingKind kind, double value, string instrument) =>
+        _readings.Add(new() { Kind = kind, Value = value, Instrument = instrument, TakenBy = "crew lead, crew Heron" });
+}

@@ -1,0 +1,25 @@
+using Microsoft.EntityFrameworkCore;
+using Umbracell.Store.Model;
+using Umbracell.Store.Tenancy;
+
+namespace Umbracell.Store.Seeding;
+
+/// <summary>The one firm of a product started without its demo: an owner to sign in as, and the sample product sheets to replace.</summary>
+public static class FirstFirmSeed
+{
+    private static readonly Guid FirmId = new("6f1c0f5e-9a4e-4c7e-8a57-0d3e5c1b9a10");
+
+    public static async Task PlantAsync(UmbracellDb db, FirmScope scope, IReadOnlyDictionary<string, string> sheets, string ownerPassword)
+    {
+        scope.EnterFirm(FirmId);
+        if (await db.Firms.AnyAsync())
+        {
+            return;
+        }
+
+        db.Firms.Add(new() { Id = FirmId, Name = "New firm" });
+        db.Sheets.AddRange(sheets.Select(sheet => new SheetRow { Slug = sheet.Key, Document = sheet.Value }));
+        db.People.Add(NewPerson.Of("owner@firm.local", "owner", FirmRole.Owner, ownerPassword));
+        await db.SaveChangesAsync();
+    }
+}
