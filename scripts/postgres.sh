@@ -46,14 +46,12 @@ start_cluster() {
 }
 
 make_cluster() {
-  local password_file="$DATA/secrets/admin.initdb"
+  local password_file
   mkdir -p "$PG_DATA"
-  (umask 077 && secret admin >"$password_file")
-  if [ "$(id -u)" -eq 0 ]; then
-    chown postgres "$PG_DATA"
-    # The account cannot look into the secrets; initdb reads the password from a file it is handed open.
-  fi
-  if ! as_database_account "$PG_BIN/initdb" -D "$PG_DATA" -U umbracell_admin --pwfile=/dev/stdin --auth=scram-sha-256 --encoding=UTF8 --locale=C.UTF-8 >"$PG_LOG" 2>&1 <"$password_file"; then
+  # initdb reads the first password from a file; that one is its account's alone and gone a moment later.
+  password_file=$(mktemp) && secret admin >"$password_file"
+  [ "$(id -u)" -ne 0 ] || chown postgres "$PG_DATA" "$password_file"
+  if ! as_database_account "$PG_BIN/initdb" -D "$PG_DATA" -U umbracell_admin --pwfile="$password_file" --auth=scram-sha-256 --encoding=UTF8 --locale=C.UTF-8 >"$PG_LOG" 2>&1; then
     rm -rf "$PG_DATA" "$password_file"
     fail "the database could not be made in $PG_DATA: $(tail -n 1 "$PG_LOG")"
   fi

@@ -16,7 +16,7 @@ public static class StandardAtmosphere
     /// <exception cref="QuantityRangeException">Outside the range.</exception>
     public static Pressure PressureAt(Length altitude)
     {
-        QuantityRangeException.Within(nameof(altitude), altitude.Metres, LowestMetres, HighestMetres, Dimension.Span);
+        QuantityRangeException.Within(nameof(altitude), altitude.Metres, LowestMetres, HighestMetres, Dimension.Altitude);
         return new(101_325 * Math.Pow(1 - 2.25577e-5 * altitude.Metres, 5.2559));
     }
 }

@@ -4,7 +4,7 @@ using Umbracell.Core.Quantities;
 
 namespace Umbracell.Core.Assemblies;
 
-/// <summary>Judges a section: target, fit, lifts, class, air barrier, dew at design, vent channel, metal members.</summary>
+/// <summary>Judges a section: target, fit, lifts, class, air barrier, vent channel, metal members.</summary>
 internal static class SectionFindings
 {
     /// <summary>Least vent channel of IRC R806.3.</summary>
@@ -20,7 +20,6 @@ internal static class SectionFindings
         yield return study.Lifts.Finding;
         yield return AirBarrier(study);
         yield return Class(study);
-        yield return DewAtDesign(study);
         if (study.Case.VentChannel > Length.Zero)
         {
             yield return VentChannel(study.Case);
@@ -39,7 +38,7 @@ internal static class SectionFindings
     {
         if (study.Case.Target is not { } target)
         {
-            return new("target", "none", Verdict.Care, Basis.ModelCode, "No target set for this surface") { Measured = study.WholeU.ToFigure() };
+            return new("target", "none", Verdict.Clear, Basis.ModelCode, "No target applies to this surface") { Measured = study.WholeU.ToFigure() };
         }
 
         var margin = target.GreatestU.WattsPerSquareMetreKelvin - study.WholeU.WattsPerSquareMetreKelvin;
@@ -83,19 +82,6 @@ internal static class SectionFindings
             Words = new Dictionary<string, string> { ["class"] = study.FoamClass.ToString(), ["zone"] = study.Case.ClimateZone ?? "" },
             Remedies = needed && !meets && reachable ? [Remedy.Of("goToThickness", "thickness", class2.ToThickness())] : [],
             Working = study.Workings["foamPermeance"],
-        };
-    }
-
-    private static Finding DewAtDesign(SectionStudy study)
-    {
-        var worst = study.Profile.Points.MinBy(p => p.DewMargin.Kelvins);
-        var crosses = worst.DewMargin.Kelvins < -1e-6;
-        return new("dewAtDesign", crosses ? "crosses" : "stays", crosses ? Verdict.Care : Verdict.Clear, Basis.Physics, "Steady diffusion at design air; moist air through leaks is not in it")
-        {
-            Measured = worst.Temperature.ToFigure(),
-            Limit = worst.DewPoint.ToFigure(),
-            Margin = worst.DewMargin.ToFigure(),
-            Words = new Dictionary<string, string> { ["place"] = worst.Key },
         };
     }
 

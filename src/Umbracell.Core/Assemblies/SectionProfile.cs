@@ -25,6 +25,9 @@ public sealed record SectionProfile(IReadOnlyList<ProfilePoint> Points, Pressure
     /// <summary>Vapour pressure difference that drives vapour, positive outward. The direction of heat decides nothing.</summary>
     public Pressure OutwardDrive => Inside - Outside;
 
+    /// <summary>The place nearest its dew point at design. Below zero, vapour by diffusion alone would condense there while such weather lasts; a year's balance decides whether that matters.</summary>
+    public ProfilePoint NearestDew => Points.MinBy(p => p.DewMargin.Kelvins);
+
     /// <summary>Slices the foam is cut into, so that a dew line crossing inside it is seen.</summary>
     private const int FoamSlices = 8;
 

@@ -25,6 +25,9 @@ public enum Dimension
     /// <summary>Side of a surface; metres. Prints in feet and inches, or metres.</summary>
     Span,
 
+    /// <summary>Height above sea level; metres. Prints in whole feet, or metres.</summary>
+    Altitude,
+
     /// <summary>Area; m².</summary>
     Area,
 

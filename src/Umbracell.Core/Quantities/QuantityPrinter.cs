@@ -25,7 +25,7 @@ public static class QuantityPrinter
             (Dimension.Duration, _) => HoursAndMinutes(figure.Si),
             (Dimension.Number, _) => Fixed(value, 3),
             (Dimension.Count, _) => Fixed(value, 0),
-            (Dimension.Sets, _) => Fixed(value, 1) + (Fixed(value, 1) == "1.0" ? " set" : " sets"),
+            (Dimension.Sets, _) => Fixed(value, value is > 0 and < 0.1 ? 2 : 1) + (Fixed(value, 1) == "1.0" ? " set" : " sets"),
             (Dimension.HumidityPoints, _) => Trimmed(value, 1) + " points",
             _ => Rounded(figure.Dimension, system, value) + " " + Units.Of(figure.Dimension, system).Symbol,
         };
@@ -55,6 +55,7 @@ public static class QuantityPrinter
     {
         (Dimension.Thickness, _) => Fixed(value, 0),
         (Dimension.Span, _) => Fixed(value, 2),
+        (Dimension.Altitude, _) => Fixed(value, 0),
         (Dimension.Area, UnitSystem.Us) => Fixed(value, 0),
         (Dimension.Area, _) => Fixed(value, 1),
         (Dimension.FoamVolume, UnitSystem.Us) => Fixed(value, 0),

@@ -11,7 +11,7 @@ internal sealed record Unit(string Symbol, double Scale, double Offset, Dimensio
 /// <summary>The units the product reads and writes. Factors are exact definitions unless a comment names a source.</summary>
 internal static class Units
 {
-    private static readonly Dimension[] Lengths = [Dimension.Thickness, Dimension.Span];
+    private static readonly Dimension[] Lengths = [Dimension.Thickness, Dimension.Span, Dimension.Altitude];
     private static readonly Dimension[] Shares = [Dimension.RelativeHumidity, Dimension.HumidityPoints, Dimension.Percent, Dimension.MoistureContent];
 
     public static readonly Unit None = new("", 1, 0, [Dimension.Number, Dimension.Count]);
@@ -74,8 +74,8 @@ internal static class Units
         (Dimension.Number or Dimension.Count, _) => None,
         (Dimension.Thickness, UnitSystem.Us) => Inch,
         (Dimension.Thickness, _) => Millimetre,
-        (Dimension.Span, UnitSystem.Us) => Foot,
-        (Dimension.Span, _) => Metre,
+        (Dimension.Span or Dimension.Altitude, UnitSystem.Us) => Foot,
+        (Dimension.Span or Dimension.Altitude, _) => Metre,
         (Dimension.Area, UnitSystem.Us) => SquareFoot,
         (Dimension.Area, _) => SquareMetre,
         (Dimension.FoamVolume, UnitSystem.Us) => BoardFoot,

@@ -23,9 +23,9 @@ internal static class AirEndpoints
         [Range(-100.0, 200.0)] double tempC,
         [Range(0.0, 100.0, MinimumIsExclusive = true)] double rhPct,
         [Range(StandardAtmosphere.LowestMetres, StandardAtmosphere.HighestMetres)] double altitudeM = 0,
-        HumidityReference rhOver = HumidityReference.Water)
+        [AllowedValues("water", "ice", ErrorMessage = "The field rhOver must be water or ice.")] string rhOver = "water")
     {
-        var air = MoistAir.Of(new(tempC), new(rhPct, rhOver), StandardAtmosphere.PressureAt(new(altitudeM)));
+        var air = MoistAir.Of(new(tempC), new(rhPct, rhOver == "ice" ? HumidityReference.Ice : HumidityReference.Water), StandardAtmosphere.PressureAt(new(altitudeM)));
         return TypedResults.Ok(new AirAnswer(
             air.DewPoint.Celsius, air.WetBulb.Celsius, air.HumidityRatio, air.VapourPressure.Pascals, air.SaturationPressure.Pascals, air.Pressure.Pascals));
     }

@@ -109,7 +109,7 @@ internal static class JobEndpoints
         ["indoorHumidity"] = new(job.IndoorRhPct, Dimension.RelativeHumidity),
         ["outdoorTemp"] = new(job.OutdoorC, Dimension.Temperature),
         ["outdoorHumidity"] = new(job.OutdoorRhPct, Dimension.RelativeHumidity),
-        ["altitude"] = new(job.AltitudeM, Dimension.Span),
+        ["altitude"] = new(job.AltitudeM, Dimension.Altitude),
         ["risk"] = Figure.Percent(job.RiskPct),
     }), job.Version);
 }

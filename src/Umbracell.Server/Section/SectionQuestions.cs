@@ -23,6 +23,7 @@ internal static class SectionQuestions
         var template = ShippedData.Templates[surface.Kind];
         var targets = ShippedData.TargetSets.GetValueOrDefault(job.TargetSetId);
         var target = targets?.For(template.Element, job.ClimateZone);
+        var beyond = Beyond(template.Exposure, job);
         return new(
             surface.Kind,
             sheet,
@@ -38,11 +39,19 @@ internal static class SectionQuestions
             targets?.Films ?? FilmSet.Us,
             job.IndoorC,
             job.IndoorRhPct,
-            job.OutdoorC,
-            job.OutdoorRhPct,
+            beyond.TempC,
+            beyond.RhPct,
             target is null ? null : new(target.GreatestU.WattsPerSquareMetreKelvin, target.Edition),
             job.ClimateZone);
     }
+
+    /// <summary>Air (or soil) on the far side at winter design. Soil is assumed wet and at 10 °C until a ground temperature is entered.</summary>
+    private static (double TempC, double RhPct) Beyond(Exposure exposure, Job job) => exposure switch
+    {
+        Exposure.Room => (job.IndoorC, job.IndoorRhPct),
+        Exposure.Ground => (10, 100),
+        _ => (job.OutdoorC, job.OutdoorRhPct),
+    };
 
     /// <summary>Studies a question.</summary>
     public static SectionStudy Study(SectionQuestion question, ProductSheet sheet) => SectionStudy.Of(new()
@@ -90,6 +99,7 @@ internal static class SectionQuestions
             free,
             Figures(study, free),
             [.. study.Profile.Points.Select(p => new ProfilePointAnswer(p.Key, p.Depth.Millimetres, p.Temperature.Celsius, p.DewPoint.Celsius, p.VapourPressure.Pascals))],
+            new(study.Profile.NearestDew.Key, FigureAnswer.Of(study.Profile.NearestDew.DewMargin.ToFigure()), study.Profile.NearestDew.DewMargin.Kelvins < -1e-6),
             [.. study.Notches.Select(n => new NotchAnswer(n.Key, n.Thickness.Millimetres, FigureAnswer.Of(n.Thickness.ToThickness())))],
             FindingAnswer.All(study.Findings),
             study.Findings.Worst());

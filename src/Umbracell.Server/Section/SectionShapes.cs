@@ -39,6 +39,9 @@ public sealed record SectionQuestion(
 /// <summary>A place in the section.</summary>
 public sealed record ProfilePointAnswer(string Key, double DepthMm, double TempC, double DewPointC, double VapourPressurePa);
 
+/// <summary>The place nearest its dew point at design.</summary>
+public sealed record NearestDewAnswer(string Key, FigureAnswer Margin, bool Crosses);
+
 /// <summary>A notch of the tape.</summary>
 public sealed record NotchAnswer(string Key, double ThicknessMm, FigureAnswer Thickness);
 
@@ -68,6 +71,7 @@ public sealed record SectionAnswer(
     double FreeSpaceMm,
     IReadOnlyDictionary<string, WorkedFigure> Figures,
     IReadOnlyList<ProfilePointAnswer> Profile,
+    NearestDewAnswer NearestDew,
     IReadOnlyList<NotchAnswer> Notches,
     IReadOnlyList<FindingAnswer> Findings,
     Verdict Verdict);

@@ -43,7 +43,14 @@ internal static class ServerSetup
         // Throwing is the one way for unreadable input, so that one place words it.
         services.Configure<RouteHandlerOptions>(options => options.ThrowOnBadRequest = true);
         services.AddValidation();
-        services.AddProblemDetails();
+        services.AddProblemDetails(options => options.CustomizeProblemDetails = context =>
+        {
+            if (context.ProblemDetails is HttpValidationProblemDetails { Errors.Count: > 0 } invalid)
+            {
+                invalid.Title = "Some values cannot be taken";
+                invalid.Detail = string.Join(" ", invalid.Errors.SelectMany(error => error.Value));
+            }
+        });
         services.AddExceptionHandler<ProblemMapping>();
         services.AddResponseCompression(options => options.EnableForHttps = true);
         services.AddHealthChecks().AddCheck<DatabaseReady>("database", tags: ["ready"]);

@@ -138,7 +138,7 @@ internal static class FieldRanges
     public static readonly FigureRange ReadTemperature = new(-40, 90, Dimension.Temperature);
     public static readonly FigureRange Humidity = new(1, 100, Dimension.RelativeHumidity);
     public static readonly FigureRange WoodMoisture = new(0, 100, Dimension.MoistureContent);
-    public static readonly FigureRange Altitude = new(-400, 6000, Dimension.Span);
+    public static readonly FigureRange Altitude = new(-400, 6000, Dimension.Altitude);
     public static readonly FigureRange Risk = new(0.1, 50, Dimension.Percent);
     public static readonly FigureRange Repeats = new(1, 999, Dimension.Count);
     public static readonly FigureRange MemberDepth = new(0, 0.9, Dimension.Thickness);

@@ -46,7 +46,7 @@ internal static class DemoJobs
         yield return Start(SurfaceKind.LowSlopeRoof, "Boiler-house roof").Size(ShapeKind.Rectangle, "30' x 50'", "4' x 4'")
             .Foam("slate-rf-30", "4").Read("48 F", "45 F", 71).FoundDry(false).Ready(PreparationItem.Dry, PreparationItem.Firm);
         yield return Start(SurfaceKind.UnderSlab, "Battery room ground").Size(ShapeKind.Rectangle, "21' x 20'")
-            .Foam("marl-cc-20", "3").Read("57 F", "60 F", 52).FoundDry().Ready();
+            .Foam("marl-cc-20", "4 1/4").Read("57 F", "60 F", 52).FoundDry().Ready();
         yield return Start(SurfaceKind.CantileveredFloor, "Oriel over the quay").Size(ShapeKind.Rectangle, "12' x 5'6")
             .Members("9 1/4", "16", 10).Foam("marl-cc-20", "5").Read("49 F", "51 F", 60).Wood(15).Ready();
         yield return Start(SurfaceKind.EavesClosure, "Sail store eaves").Size(ShapeKind.Band, "84' x 1'4")
