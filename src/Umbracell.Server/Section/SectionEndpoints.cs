@@ -1,4 +1,6 @@
 using Microsoft.AspNetCore.Http.HttpResults;
+using Umbracell.Core.Quantities;
+using Umbracell.Server.Answers;
 using Umbracell.Server.Jobs;
 using Umbracell.Server.Problems;
 using Umbracell.Server.Sheets;
@@ -9,8 +11,10 @@ namespace Umbracell.Server.Section;
 /// <param name="Question">The question, with the last chosen sheet and thickness; null until both are chosen.</param>
 /// <param name="Answer">The answer, where the figures can be had.</param>
 /// <param name="Fault">Why there is no answer, where the chosen thickness cannot be rated.</param>
+/// <param name="SheetId">The sheet chosen, if one is.</param>
+/// <param name="Thickness">The thickness kept, if one is.</param>
 /// <param name="Version">Version of the surface.</param>
-public sealed record SectionOfSurface(SectionQuestion? Question, SectionAnswer? Answer, string? Fault, uint Version);
+public sealed record SectionOfSurface(SectionQuestion? Question, SectionAnswer? Answer, string? Fault, string? SheetId, FigureAnswer? Thickness, uint Version);
 
 internal static class SectionEndpoints
 {
@@ -27,24 +31,23 @@ internal static class SectionEndpoints
     {
         var (surface, job) = await reader.FindAsync(id);
         var question = SectionQuestions.Of(surface, job);
+        var thickness = surface.FoamThicknessM is { } metres ? FigureAnswer.Of(new Length(metres).ToThickness()) : null;
         if (question is null)
         {
-            return TypedResults.Ok(new SectionOfSurface(null, null, null, surface.Version));
+            return Ok(null, null);
         }
 
         try
         {
-            var answer = SectionQuestions.Answer(SectionQuestions.Study(question, await library.FindAsync(question.SheetId)));
-            return TypedResults.Ok(new SectionOfSurface(question, answer, null, surface.Version));
+            return Ok(SectionQuestions.Answer(SectionQuestions.Study(question, await library.FindAsync(question.SheetId))), null);
         }
-        catch (Core.Quantities.QuantityRangeException e)
+        catch (Exception e) when (e is QuantityRangeException or FieldFaultsException)
         {
             // The sheet chosen does not rate the thickness kept from another sheet: the choice stays, the reason is told.
-            return TypedResults.Ok(new SectionOfSurface(question, null, e.Message, surface.Version));
+            return Ok(null, e.Message);
         }
-        catch (FieldFaultsException e)
-        {
-            return TypedResults.Ok(new SectionOfSurface(question, null, e.Message, surface.Version));
-        }
+
+        Ok<SectionOfSurface> Ok(SectionAnswer? answer, string? fault) =>
+            TypedResults.Ok(new SectionOfSurface(question, answer, fault, surface.SheetSlug, thickness, surface.Version));
     }
 }

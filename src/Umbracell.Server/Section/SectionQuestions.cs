@@ -98,7 +98,7 @@ internal static class SectionQuestions
             study.Case.Sheet.ThickestRated.Millimetres,
             free,
             Figures(study, free),
-            [.. study.Profile.Points.Select(p => new ProfilePointAnswer(p.Key, p.Depth.Millimetres, p.Temperature.Celsius, p.DewPoint.Celsius, p.VapourPressure.Pascals))],
+            [.. study.Profile.Points.Select(p => new ProfilePointAnswer(p.Key, p.Depth.Millimetres, p.Temperature.Celsius, p.DewPoint.Celsius, p.VapourPressure.Pascals, FigureAnswer.Of(p.Temperature.ToFigure()), FigureAnswer.Of(p.DewPoint.ToFigure())))],
             new(study.Profile.NearestDew.Key, FigureAnswer.Of(study.Profile.NearestDew.DewMargin.ToFigure()), study.Profile.NearestDew.DewMargin.Kelvins < -1e-6),
             [.. study.Notches.Select(n => new NotchAnswer(n.Key, n.Thickness.Millimetres, FigureAnswer.Of(n.Thickness.ToThickness())))],
             FindingAnswer.All(study.Findings),

@@ -37,7 +37,7 @@ public sealed record SectionQuestion(
     string? ClimateZone);
 
 /// <summary>A place in the section.</summary>
-public sealed record ProfilePointAnswer(string Key, double DepthMm, double TempC, double DewPointC, double VapourPressurePa);
+public sealed record ProfilePointAnswer(string Key, double DepthMm, double TempC, double DewPointC, double VapourPressurePa, FigureAnswer Temp, FigureAnswer Dew);
 
 /// <summary>The place nearest its dew point at design.</summary>
 public sealed record NearestDewAnswer(string Key, FigureAnswer Margin, bool Crosses);

@@ -1,0 +1,211 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useI18n } from 'vue-i18n'
+import type { Schemas } from '../shared/api/client'
+import SectionSketch from '../shared/drawing/SectionSketch.vue'
+import { useBoard } from '../shared/state/job'
+import { useReader } from '../shared/state/reader'
+import { stages, type StageKey } from '../shared/ui/stages'
+import VerdictMark from '../shared/ui/VerdictMark.vue'
+
+/** Every surface at every stage: one mark and the one figure that matters there. */
+const props = defineProps<{ job: string }>()
+type Row = Schemas['BoardRow']
+const { t } = useI18n()
+const reader = useReader()
+const board = useBoard(() => props.job)
+const feet = computed(() => board.data.value?.feet)
+
+const cellOf = (row: Row, stage: StageKey) => row.cells.find((cell) => cell.stage === stage)
+
+function say(row: Row, stage: StageKey) {
+  const cell = cellOf(row, stage)
+  if (!cell || cell.word === 'none') return stage === 'choose' ? t('system.none') : t('board.none')
+  const figures = Object.fromEntries(Object.entries(cell.figures).map(([k, f]) => [k, reader.print(f)]))
+  if (stage === 'choose') return t(`system.${cell.word}`)
+  if (cell.word === 'area') return figures.area
+  if (cell.word === 'thickness') return `${figures.thickness}, ${figures.foamR}`
+  if (cell.word === 'sets') return figures.sets
+  if (cell.word === 'now' || cell.word === 'unrated') return t(`board.${cell.word}`)
+  return t(`cell.${cell.word}`, figures)
+}
+
+function to(row: Row, stage: StageKey) {
+  if (stage === 'survey') return { name: 'survey', params: { job: props.job }, query: { at: row.id } }
+  const route = stage === 'choose' ? 'section' : stage
+  return { name: route, params: { job: props.job, surface: row.id } }
+}
+
+const take = (row: Row) => (reader.inHand[props.job] = row.id)
+</script>
+
+<template>
+  <main id="work" class="board">
+    <h1 class="visually-hidden">{{ t('board.title') }}</h1>
+    <ElSkeleton v-if="!board.data.value" :rows="8" animated />
+    <section v-else-if="board.data.value.rows.length === 0" class="empty">
+      <VerdictMark :verdict="null" :size="56" />
+      <h2>{{ t('board.empty') }}</h2>
+      <p>{{ t('board.emptyLead') }}</p>
+      <RouterLink class="button main" :to="{ name: 'survey', params: { job } }">{{ t('board.toSurvey') }}</RouterLink>
+    </section>
+    <div v-else class="scroll" tabindex="0" role="region" :aria-label="t('board.title')">
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">{{ t('board.surface') }}</th>
+            <th v-for="(stage, i) in stages" :key="stage.key" scope="col" :class="{ later: i > 4 }">
+              <span class="number">{{ i + 1 }}</span> {{ t(`stage.${stage.key}`) }}
+              <span v-if="i > 4" class="visually-hidden">({{ t('app.later') }})</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr
+            v-for="row in board.data.value.rows"
+            :key="row.id"
+            :data-row="row.id"
+            :class="{ hand: reader.inHand[job] === row.id }"
+            @focusin="take(row)"
+            @pointerdown="take(row)"
+          >
+            <th scope="row">
+              <span class="surface">
+                <SectionSketch :layers="row.sketch" />
+                <span>
+                  <b>{{ row.name }}</b>
+                  <span class="quiet small">{{ t(`kind.${row.kind}`) }}</span>
+                </span>
+              </span>
+            </th>
+            <td v-for="stage in stages.slice(0, 5)" :key="stage.key" :class="{ stale: cellOf(row, stage.key)?.stale }">
+              <RouterLink :to="to(row, stage.key)" :title="cellOf(row, stage.key)?.stale ? t('board.stale') : undefined">
+                <VerdictMark v-if="stage.key !== 'choose'" :verdict="cellOf(row, stage.key)?.verdict ?? null" />
+                <span :class="{ quiet: cellOf(row, stage.key)?.word === 'none' }">{{ say(row, stage.key) }}</span>
+              </RouterLink>
+            </td>
+            <td v-for="stage in stages.slice(5)" :key="stage.key" class="later" :title="t('stage.laterHint', { stage: t(`stage.${stage.key}`) })">
+              <span class="dotted" aria-hidden="true" />
+              <span class="visually-hidden">{{ t('app.later') }}</span>
+            </td>
+          </tr>
+        </tbody>
+        <tfoot v-if="feet">
+          <tr>
+            <th scope="row">{{ t('board.feet.surfaces', { count: feet.surfaces }) }}</th>
+            <td>{{ reader.print(feet.area) }}</td>
+            <td>{{ t('board.feet.toChoose', { count: feet.toChoose }) }}</td>
+            <td>{{ t('board.feet.short', { count: feet.shortOfTarget }) }}</td>
+            <td>{{ reader.print(feet.sets) }}</td>
+            <td>{{ t('board.feet.may', { count: feet.mayBeSprayedNow }) }}</td>
+            <td colspan="4" class="quiet">{{ t('board.laterStages') }}</td>
+          </tr>
+        </tfoot>
+      </table>
+    </div>
+  </main>
+</template>
+
+<style scoped>
+.board {
+  padding: 10px 20px 40px;
+}
+.scroll {
+  overflow-x: auto;
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+}
+th,
+td {
+  text-align: left;
+  border-bottom: 1px solid var(--line);
+  white-space: nowrap;
+}
+thead th {
+  font: 600 1rem var(--head);
+  padding: 10px 8px;
+  border-bottom: 2px solid var(--ink);
+}
+.number {
+  font: 400 var(--text-s) var(--body);
+  color: var(--ink-2);
+  margin-right: 2px;
+}
+thead .later {
+  color: var(--ink-2);
+  font-weight: 500;
+}
+tbody th {
+  padding: 4px 8px;
+  font-weight: 400;
+}
+.surface {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+}
+.surface > span {
+  display: grid;
+  line-height: 1.2;
+}
+.surface b {
+  max-width: 210px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+td a {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  min-height: 44px;
+  padding: 0 8px;
+  color: inherit;
+  text-decoration: none;
+}
+td a:hover {
+  box-shadow: inset 0 -2px var(--copper);
+}
+tbody tr.hand {
+  background: var(--in-hand);
+}
+tbody tr.hand th {
+  box-shadow: inset 5px 0 var(--copper);
+}
+.stale {
+  background-image: radial-gradient(var(--field-line) 1px, transparent 1.2px);
+  background-size: 8px 8px;
+}
+.stale a span:last-child {
+  background: var(--paper);
+}
+td.later {
+  padding: 0 8px;
+}
+.dotted {
+  display: inline-block;
+  width: 14px;
+  height: 14px;
+  border: 2px dotted var(--line);
+  border-radius: 50%;
+}
+tfoot th,
+tfoot td {
+  border-top: 2px solid var(--ink);
+  border-bottom: 0;
+  padding: 12px 8px;
+  font-weight: 650;
+  white-space: normal;
+}
+tfoot .quiet {
+  font-weight: 400;
+  font-size: var(--text-s);
+}
+.empty {
+  display: grid;
+  justify-items: start;
+  gap: 14px;
+  padding: 60px 20px;
+}
+</style>

@@ -1,0 +1,64 @@
+<script setup lang="ts">
+import { computed, ref, watchEffect } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { useRoute } from 'vue-router'
+import { useBoard } from '../shared/state/job'
+import { useReader } from '../shared/state/reader'
+import AppBar from '../shared/ui/AppBar.vue'
+import KeysDialog from '../shared/ui/KeysDialog.vue'
+import ProblemNote from '../shared/ui/ProblemNote.vue'
+import GateBand from './GateBand.vue'
+import { useShortcuts } from './shortcuts'
+
+/** Around every screen of a job: the bar, the band of the gate, the keys. */
+const props = defineProps<{ job: string }>()
+const { t } = useI18n()
+const route = useRoute()
+const reader = useReader()
+const keys = ref(false)
+const board = useBoard(() => props.job)
+
+const rows = computed(() => board.data.value?.rows ?? [])
+const inHand = computed(() => {
+  const wanted = (route.params.surface as string | undefined) ?? reader.inHand[props.job]
+  return rows.value.find((row) => row.id === wanted) ?? rows.value[0]
+})
+
+watchEffect(() => {
+  if (inHand.value) reader.inHand[props.job] = inHand.value.id
+})
+watchEffect(() => {
+  document.title = board.data.value ? `${board.data.value.job.name} · ${t('app.name')}` : t('app.name')
+})
+
+const aside = computed(() => {
+  const job = board.data.value?.job
+  if (!job) return ''
+  return [t('jobs.zone', { zone: job.climateZone }), job.crew && t('jobs.crew', { crew: job.crew })]
+    .filter(Boolean)
+    .join(' · ')
+})
+
+useShortcuts(() => props.job, rows, inHand, keys)
+</script>
+
+<template>
+  <AppBar
+    :title="board.data.value?.job.name"
+    :title-to="{ name: 'board', params: { job } }"
+    :aside="aside"
+    @keys="keys = true"
+  />
+  <KeysDialog v-model="keys" />
+  <GateBand v-if="inHand" :surface="inHand" :job="job" />
+  <ProblemNote v-if="board.error.value" class="problem" :problem="board.error.value" @retry="board.refetch()" />
+  <RouterView v-else v-slot="{ Component }">
+    <component :is="Component" />
+  </RouterView>
+</template>
+
+<style scoped>
+.problem {
+  margin: 24px;
+}
+</style>

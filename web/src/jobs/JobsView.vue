@@ -1,0 +1,113 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { useJobs } from '../shared/state/job'
+import { useReader } from '../shared/state/reader'
+import { useSession } from '../shared/state/session'
+import AppBar from '../shared/ui/AppBar.vue'
+import KeysDialog from '../shared/ui/KeysDialog.vue'
+import ProblemNote from '../shared/ui/ProblemNote.vue'
+import VerdictMark from '../shared/ui/VerdictMark.vue'
+import NewJobForm from './NewJobForm.vue'
+
+const { t } = useI18n()
+const reader = useReader()
+const session = useSession()
+const jobs = useJobs()
+const making = ref(false)
+const keys = ref(false)
+</script>
+
+<template>
+  <AppBar @keys="keys = true" />
+  <KeysDialog v-model="keys" />
+  <main id="work" class="page">
+    <div class="head">
+      <div>
+        <h1>{{ t('jobs.title') }}</h1>
+        <p v-if="session.person" class="quiet">{{ session.person.firm }}, {{ session.person.title }}</p>
+      </div>
+      <button v-if="session.person?.mayEdit && !making" type="button" class="button main" @click="making = true">
+        {{ t('jobs.new') }}
+      </button>
+    </div>
+    <NewJobForm v-if="making" @cancel="making = false" />
+    <ProblemNote v-if="jobs.error.value" :problem="jobs.error.value" @retry="jobs.refetch()" />
+    <ElSkeleton v-else-if="jobs.isPending.value" :rows="4" animated />
+    <p v-else-if="jobs.data.value?.length === 0 && !making" class="empty">{{ t('jobs.empty') }}</p>
+    <ul v-else class="cards">
+      <li v-for="card in jobs.data.value" :key="card.job.id">
+        <RouterLink :to="{ name: 'board', params: { job: card.job.id } }">
+          <h2>{{ card.job.name }}</h2>
+          <p class="quiet">
+            {{ t('jobs.zone', { zone: card.job.climateZone })
+            }}<template v-if="card.job.crew"> · {{ t('jobs.crew', { crew: card.job.crew }) }}</template> ·
+            {{ t('jobs.surfaces', card.surfaces) }}
+          </p>
+          <p class="sum">
+            <b>{{ reader.print(card.area) }}</b>
+            <span v-if="card.hold"><VerdictMark verdict="hold" /> {{ card.hold }} {{ t('verdict.hold') }}</span>
+            <span v-if="card.care"><VerdictMark verdict="care" /> {{ card.care }} {{ t('verdict.care') }}</span>
+            <span v-if="card.clear"><VerdictMark verdict="clear" /> {{ card.clear }} {{ t('verdict.clear') }}</span>
+          </p>
+        </RouterLink>
+      </li>
+    </ul>
+  </main>
+</template>
+
+<style scoped>
+.page {
+  max-width: 980px;
+  margin: 0 auto;
+  padding: 28px 20px 60px;
+}
+.head {
+  display: flex;
+  justify-content: space-between;
+  align-items: end;
+  margin-bottom: 20px;
+}
+.cards {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  border-top: 2px solid var(--ink);
+}
+.cards a {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  gap: 4px 24px;
+  padding: 18px 8px;
+  border-bottom: 1px solid var(--line);
+  color: inherit;
+  text-decoration: none;
+}
+.cards a:hover {
+  background: var(--in-hand);
+}
+.cards h2 {
+  grid-column: 1;
+}
+.sum {
+  grid-column: 2;
+  grid-row: 1 / 3;
+  display: flex;
+  gap: 18px;
+  align-items: center;
+}
+.empty {
+  padding: 40px 0;
+  max-width: 46ch;
+}
+@media (max-width: 700px) {
+  .cards a {
+    grid-template-columns: 1fr;
+  }
+  .sum {
+    grid-column: 1;
+    grid-row: auto;
+    flex-wrap: wrap;
+  }
+}
+</style>

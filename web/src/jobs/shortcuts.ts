@@ -1,0 +1,60 @@
+import { onKeyStroke } from '@vueuse/core'
+import type { ComputedRef, Ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import type { Schemas } from '../shared/api/client'
+import { useReader } from '../shared/state/reader'
+import { stages } from '../shared/ui/stages'
+
+type Row = Schemas['BoardRow']
+
+const isTyping = (target: EventTarget | null) =>
+  target instanceof HTMLElement && target.closest('input, select, textarea, [contenteditable]') !== null
+
+/** Keys that work on every screen of a job, unless one is typing. */
+export function useShortcuts(
+  job: () => string,
+  rows: ComputedRef<Row[]>,
+  inHand: ComputedRef<Row | undefined>,
+  help: Ref<boolean>,
+) {
+  const router = useRouter()
+  const route = useRoute()
+  const reader = useReader()
+
+  const handle = (keys: string | string[], act: (event: KeyboardEvent) => void) =>
+    onKeyStroke(keys, (event) => {
+      if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey) return
+      event.preventDefault()
+      act(event)
+    })
+
+  function toSurface(step: number) {
+    const at = rows.value.findIndex((row) => row.id === inHand.value?.id)
+    const next = rows.value[at + step]
+    if (!next) return
+    reader.inHand[job()] = next.id
+    if (route.params.surface) void router.replace({ params: { ...route.params, surface: next.id } })
+    else document.querySelector<HTMLElement>(`[data-row="${next.id}"] a`)?.focus()
+  }
+
+  handle(['1', '2', '3', '4', '5', '6', '7', '8', '9'], (event) => {
+    const stage = stages[Number(event.key) - 1]
+    if (!stage?.built) return
+    const surface = inHand.value?.id
+    if (stage.route === 'survey' || surface) {
+      void router.push({ name: stage.route, params: stage.route === 'survey' ? { job: job() } : { job: job(), surface } })
+    }
+  })
+  handle('j', () => toSurface(1))
+  handle('k', () => toSurface(-1))
+  handle('b', () => void router.push({ name: 'board', params: { job: job() } }))
+  handle('u', () => reader.switchUnits())
+  handle('?', () => (help.value = true))
+  handle('w', (event) => {
+    // The figure in focus, or the first of the screen.
+    const focused = event.target instanceof HTMLElement ? event.target.closest<HTMLElement>('.figure') : null
+    const figure = focused ?? document.querySelector<HTMLElement>('#work .figure')
+    figure?.click()
+  })
+  handle('/', () => document.querySelector<HTMLElement>('[data-find]')?.focus())
+}

@@ -1,0 +1,23 @@
+import '@fontsource-variable/atkinson-hyperlegible-next'
+import '@fontsource-variable/bricolage-grotesque'
+import 'element-plus/theme-chalk/dark/css-vars.css'
+import './shared/theme.css'
+import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
+import { createPinia } from 'pinia'
+import { createApp } from 'vue'
+import App from './App.vue'
+import { i18n } from './i18n'
+import { router } from './router'
+import { ApiProblem } from './shared/api/client'
+
+const queryClient = new QueryClient({
+  defaultOptions: {
+    queries: {
+      staleTime: 5_000,
+      // What the server refuses it refuses again; only a lost connection is worth another try.
+      retry: (count, cause) => count < 2 && cause instanceof ApiProblem && cause.status === 0,
+    },
+  },
+})
+
+createApp(App).use(createPinia()).use(i18n).use(VueQueryPlugin, { queryClient }).use(router).mount('#app')

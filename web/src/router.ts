@@ -1,0 +1,44 @@
+import { createRouter, createWebHistory } from 'vue-router'
+import { useSession } from './shared/state/session'
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/sign-in', name: 'signIn', component: () => import('./signin/SignInView.vue'), meta: { open: true } },
+    { path: '/', name: 'jobs', component: () => import('./jobs/JobsView.vue') },
+    {
+      path: '/jobs/:job',
+      component: () => import('./jobs/JobFrame.vue'),
+      props: true,
+      children: [
+        { path: '', name: 'board', component: () => import('./jobs/BoardView.vue'), props: true },
+        { path: 'survey', name: 'survey', component: () => import('./stages/survey/SurveyView.vue'), props: true },
+        {
+          path: 'section/:surface',
+          name: 'section',
+          component: () => import('./stages/section/SectionView.vue'),
+          props: true,
+        },
+        { path: 'sets/:surface', name: 'sets', component: () => import('./stages/sets/SetsView.vue'), props: true },
+        {
+          path: 'window/:surface',
+          name: 'window',
+          component: () => import('./stages/window/WindowView.vue'),
+          props: true,
+        },
+      ],
+    },
+    { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./shared/ui/NowhereView.vue') },
+  ],
+})
+
+router.beforeEach(async (to) => {
+  const session = useSession()
+  if (to.meta.open || session.person) return true
+  try {
+    return (await session.find()) ? true : { name: 'signIn', query: { to: to.fullPath } }
+  } catch {
+    // The server does not answer: the screen itself says so and offers to try again.
+    return true
+  }
+})

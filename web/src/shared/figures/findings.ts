@@ -1,0 +1,41 @@
+import { useI18n } from 'vue-i18n'
+import type { Finding, Schemas, Verdict } from '../api/client'
+import { useReader } from '../state/reader'
+
+type Remedy = Schemas['RemedyAnswer']
+
+export const verdicts: readonly Verdict[] = ['clear', 'care', 'hold']
+
+/** Sentences of findings and remedies, filled with figures in the reader's units. */
+export function useFindingText() {
+  const { t, te } = useI18n()
+  const reader = useReader()
+
+  const figures = (all: Record<string, Schemas['FigureAnswer']>) =>
+    Object.fromEntries(Object.entries(all).map(([name, figure]) => [name, reader.print(figure)]))
+
+  function values(finding: Finding) {
+    const words = { ...finding.words }
+    if (words.items) {
+      words.items = words.items
+        .split(',')
+        .map((item) => t(`window.prepItem.${item[0]!.toLowerCase()}${item.slice(1)}`).split(':')[0]!.toLowerCase())
+        .join(', ')
+    }
+    return {
+      measured: reader.print(finding.measured),
+      limit: reader.print(finding.limit),
+      margin: reader.print(finding.margin),
+      ...figures(finding.figures),
+      ...words,
+    }
+  }
+
+  const key = (finding: Finding) => `finding.${finding.rule}.${finding.case}`
+
+  return {
+    title: (finding: Finding) => t(`${key(finding)}.t`, values(finding)),
+    detail: (finding: Finding) => (te(`${key(finding)}.d`) ? t(`${key(finding)}.d`, values(finding)) : ''),
+    remedy: (remedy: Remedy) => t(`remedy.${remedy.kind}`, { ...figures(remedy.figures), ...remedy.words }),
+  }
+}

@@ -1,0 +1,45 @@
+import { useI18n } from 'vue-i18n'
+import { ApiProblem, type FieldFault } from '../api/client'
+import { useReader } from '../state/reader'
+
+/** Words for refusals: one sentence for a field, one for a screen. */
+export function useProblems() {
+  const { t } = useI18n()
+  const reader = useReader()
+
+  function sentence(fault: FieldFault) {
+    const parts = (fault.words ?? []).map((word) => t(`part.${word}`)).join(' × ')
+    const typed = fault.typed.length > 40 ? `${fault.typed.slice(0, 40)}…` : fault.typed
+    const range =
+      fault.least && fault.greatest && fault.code !== 'outOfRange'
+        ? ' ' + t('problem.field.range', { least: reader.print(fault.least), greatest: reader.print(fault.greatest) })
+        : ''
+    return (
+      t(`problem.field.${fault.code}`, {
+        typed,
+        parts,
+        least: reader.print(fault.least),
+        greatest: reader.print(fault.greatest),
+      }) + range
+    )
+  }
+
+  function general(cause: unknown) {
+    if (!(cause instanceof ApiProblem)) return t('problem.server')
+    if (cause.status === 0) return t('problem.offline')
+    if (cause.status === 403) return t('problem.forbidden')
+    if (cause.status === 404) return t('problem.notFound')
+    if (cause.status === 413) return t('problem.tooLarge')
+    return cause.status >= 500 ? t('problem.server') : cause.detail
+  }
+
+  /** Sentences by field where fields are at fault; otherwise one under the empty key. */
+  function byField(cause: unknown): Record<string, string> {
+    const faults = cause instanceof ApiProblem ? cause.faults : []
+    return faults.length
+      ? Object.fromEntries(faults.map((fault) => [fault.field, sentence(fault)]))
+      : { '': general(cause) }
+  }
+
+  return { sentence, general, byField }
+}

@@ -1,0 +1,36 @@
+import { defineStore } from 'pinia'
+import { ref, watchEffect } from 'vue'
+import { api, type Figure, type Schemas } from '../api/client'
+
+export type Units = Schemas['UnitSystem']
+export type Theme = 'daylight' | 'attic'
+
+/** How this person reads: units, theme, and the surface in hand of each job. */
+export const useReader = defineStore('reader', () => {
+  const units = ref<Units>('us')
+  const theme = ref<Theme>(localStorage.getItem('theme') === 'attic' ? 'attic' : 'daylight')
+  const inHand = ref<Record<string, string>>({})
+
+  watchEffect(() => {
+    document.documentElement.dataset.theme = theme.value
+    document.documentElement.classList.toggle('dark', theme.value === 'attic')
+    localStorage.setItem('theme', theme.value)
+  })
+
+  /** The figure as this person reads it. */
+  function print(figure: Figure | null | undefined) {
+    return figure ? figure[units.value] : ''
+  }
+
+  function switchUnits() {
+    units.value = units.value === 'us' ? 'metric' : 'us'
+    // The choice follows the person; should the server not hear it, this screen still has it.
+    void api.PUT('/api/session/units', { body: { units: units.value } }).catch(() => undefined)
+  }
+
+  function switchTheme() {
+    theme.value = theme.value === 'attic' ? 'daylight' : 'attic'
+  }
+
+  return { units, theme, inHand, print, switchUnits, switchTheme }
+})

@@ -1,0 +1,29 @@
+<script setup lang="ts">
+import { useI18n } from 'vue-i18n'
+import { useProblems } from '../figures/problems'
+
+/** What happened, what was kept, what to do. */
+defineProps<{ problem: unknown }>()
+defineEmits<{ retry: [] }>()
+const { t } = useI18n()
+const { general } = useProblems()
+</script>
+
+<template>
+  <div class="note" role="alert">
+    <p>{{ general(problem) }}</p>
+    <button type="button" class="button" @click="$emit('retry')">{{ t('app.retry') }}</button>
+  </div>
+</template>
+
+<style scoped>
+.note {
+  border-left: 4px solid var(--hold);
+  background: var(--sheet);
+  padding: 14px 18px;
+  display: grid;
+  gap: 12px;
+  justify-items: start;
+  margin: 16px 0;
+}
+</style>

@@ -1,0 +1,176 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import SectionSketch from '../drawing/SectionSketch.vue'
+import { useBoard } from '../state/job'
+import { stages, type StageKey } from './stages'
+import VerdictMark from './VerdictMark.vue'
+
+/** A stage of a surface: surfaces at the left, the work in the middle, findings at the right (under it on a tablet held upright). */
+const props = defineProps<{ job: string; surface: string; stage: StageKey }>()
+const { t } = useI18n()
+const board = useBoard(() => props.job)
+const find = ref('')
+
+const rows = computed(() => {
+  const wanted = find.value.trim().toLowerCase()
+  return (board.data.value?.rows ?? []).filter((row) => row.name.toLowerCase().includes(wanted))
+})
+const verdictAt = (row: (typeof rows.value)[number]) =>
+  row.cells.find((cell) => cell.stage === props.stage)?.verdict ?? null
+</script>
+
+<template>
+  <div class="frame">
+    <nav class="surfaces no-print" :aria-label="t('board.surface')">
+      <input
+        v-model="find"
+        class="input find"
+        type="search"
+        data-find
+        :placeholder="t('keys.list.find')"
+        :aria-label="t('keys.list.find')"
+      />
+      <RouterLink
+        v-for="row in rows"
+        :key="row.id"
+        :to="{ name: stage, params: { job, surface: row.id } }"
+        :class="{ hand: row.id === surface }"
+        :aria-current="row.id === surface ? 'page' : undefined"
+      >
+        <SectionSketch :layers="row.sketch" :width="44" :height="28" />
+        <span>{{ row.name }}</span>
+        <VerdictMark :verdict="verdictAt(row)" />
+      </RouterLink>
+    </nav>
+    <main id="work" class="work">
+      <nav class="stages no-print" :aria-label="t('board.title')">
+        <template v-for="(one, i) in stages" :key="one.key">
+          <RouterLink
+            v-if="one.built"
+            :to="{ name: one.route, params: one.route === 'survey' ? { job } : { job, surface } }"
+            :class="{ here: one.key === stage }"
+            :aria-current="one.key === stage ? 'page' : undefined"
+            ><small>{{ i + 1 }}</small> {{ t(`stage.${one.key}`) }}</RouterLink
+          >
+          <span v-else class="later" :title="t('stage.laterHint', { stage: t(`stage.${one.key}`) })"
+            ><small>{{ i + 1 }}</small> {{ t(`stage.${one.key}`) }}</span
+          >
+        </template>
+      </nav>
+      <slot />
+    </main>
+    <aside class="side"><slot name="side" /></aside>
+  </div>
+</template>
+
+<style scoped>
+.frame {
+  display: grid;
+  grid-template-columns: 206px minmax(0, 1fr) 300px;
+  align-items: start;
+}
+.surfaces {
+  border-right: 1px solid var(--line);
+  padding: 10px 0;
+  align-self: stretch;
+}
+.find {
+  width: calc(100% - 24px);
+  margin: 0 12px 8px;
+}
+.surfaces a {
+  display: grid;
+  grid-template-columns: 44px 1fr 16px;
+  gap: 10px;
+  align-items: center;
+  min-height: 44px;
+  padding: 4px 14px;
+  color: inherit;
+  text-decoration: none;
+  font-size: 14px;
+  line-height: 1.2;
+}
+.surfaces a.hand {
+  background: var(--in-hand);
+  box-shadow: inset 5px 0 var(--copper);
+}
+.work {
+  padding: 10px 20px 40px;
+}
+.stages {
+  display: flex;
+  flex-wrap: wrap;
+  margin-bottom: 14px;
+}
+.stages a,
+.stages .later {
+  font: 600 var(--text) var(--head);
+  padding: 10px 9px;
+  min-height: 44px;
+  color: var(--ink-2);
+  text-decoration: none;
+}
+.stages small {
+  font: 400 0.85em var(--body);
+}
+.stages a.here {
+  color: var(--ink);
+  box-shadow: inset 0 -3px var(--copper);
+}
+.stages .later {
+  font-weight: 400;
+  opacity: 0.85;
+}
+.side {
+  background: var(--sheet);
+  border-left: 1px solid var(--line);
+  padding: 18px 16px 40px;
+  align-self: stretch;
+}
+@media (max-width: 1000px) {
+  .frame {
+    grid-template-columns: 1fr;
+  }
+  .surfaces {
+    display: flex;
+    overflow-x: auto;
+    border-right: 0;
+    border-bottom: 1px solid var(--line);
+    padding: 4px 8px;
+  }
+  .surfaces .find {
+    display: none;
+  }
+  .surfaces a {
+    grid-template-columns: 44px auto 16px;
+    flex: none;
+    max-width: 220px;
+  }
+  .surfaces a.hand {
+    box-shadow: inset 0 -4px var(--copper);
+  }
+  .stages {
+    position: fixed;
+    left: 0;
+    right: 0;
+    bottom: 0;
+    z-index: 5;
+    margin: 0;
+    flex-wrap: nowrap;
+    overflow-x: auto;
+    background: var(--sheet);
+    border-top: 1px solid var(--line);
+  }
+  .stages a,
+  .stages .later {
+    padding: 16px 12px;
+    white-space: nowrap;
+  }
+  .side {
+    border-left: 0;
+    border-top: 1px solid var(--line);
+    padding-bottom: 90px;
+  }
+}
+</style>

@@ -1,0 +1,59 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { useProblems } from '../shared/figures/problems'
+import { useSession } from '../shared/state/session'
+
+const emit = defineEmits<{ done: [] }>()
+const props = defineProps<{ startWith?: string }>()
+const session = useSession()
+const { general } = useProblems()
+const { t } = useI18n()
+const name = ref(props.startWith ?? '')
+const password = ref('')
+const fault = ref('')
+const busy = ref(false)
+
+async function go() {
+  fault.value = name.value.trim() && password.value ? '' : t('signIn.both')
+  if (fault.value) return
+  busy.value = true
+  try {
+    await session.signIn(name.value, password.value)
+    emit('done')
+  } catch (cause) {
+    fault.value = general(cause)
+  } finally {
+    busy.value = false
+  }
+}
+</script>
+
+<template>
+  <form class="form" novalidate @submit.prevent="go">
+    <label class="field">
+      <span>{{ t('signIn.name') }}</span>
+      <input v-model="name" class="input" autocomplete="username" autofocus :aria-invalid="fault !== ''" />
+    </label>
+    <label class="field">
+      <span>{{ t('signIn.password') }}</span>
+      <input v-model="password" class="input" type="password" autocomplete="current-password" :aria-invalid="fault !== ''" />
+    </label>
+    <p class="fault" role="alert">{{ fault }}</p>
+    <button class="button main" type="submit" :disabled="busy">{{ t('signIn.go') }}</button>
+  </form>
+</template>
+
+<style scoped>
+.form {
+  display: grid;
+  gap: 14px;
+  justify-items: stretch;
+}
+.button {
+  justify-self: start;
+}
+.fault:empty {
+  display: none;
+}
+</style>

@@ -1,0 +1,272 @@
+<script setup lang="ts">
+import { onKeyStroke } from '@vueuse/core'
+import { computed } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { useBoard, useChoices } from '@/shared/state/job'
+import { useReader } from '@/shared/state/reader'
+import { useSession } from '@/shared/state/session'
+import FigureText from '@/shared/ui/FigureText.vue'
+import FindingsList from '@/shared/ui/FindingsList.vue'
+import ProblemNote from '@/shared/ui/ProblemNote.vue'
+import StageFrame from '@/shared/ui/StageFrame.vue'
+import SectionDrawing from './SectionDrawing.vue'
+import SystemPicker from './SystemPicker.vue'
+import { useSectionDesk } from './useSectionDesk'
+
+/** How thick, and in how many lifts: the live section of a surface. */
+const props = defineProps<{ job: string; surface: string }>()
+const { t } = useI18n()
+const reader = useReader()
+const session = useSession()
+const choices = useChoices()
+const board = useBoard(() => props.job)
+const desk = useSectionDesk(
+  () => props.job,
+  () => props.surface,
+)
+const mayEdit = computed(() => session.person?.mayEdit ?? false)
+const row = computed(() => board.data.value?.rows.find((one) => one.id === props.surface))
+const answer = desk.answer
+const chosen = computed(() => desk.section.data.value?.sheetId ?? null)
+
+// Printed by the core like every figure: while the hand moves it is the thickness of the newest answer.
+const thicknessText = computed(() =>
+  reader.print(answer.value?.figures.thickness?.figure ?? desk.section.data.value?.thickness),
+)
+const starts = computed(() => (reader.units === 'us' ? ['2 in', '3 in', '5 1/2 in'] : ['50 mm', '75 mm', '140 mm']))
+
+onKeyStroke(['[', ']'], (event) => {
+  if (event.target instanceof HTMLInputElement || !desk.question.value || !mayEdit.value) return
+  event.preventDefault()
+  desk.nudge(event.key === ']' ? 1 : -1, event.shiftKey)
+})
+</script>
+
+<template>
+  <StageFrame :job="job" :surface="surface" stage="section">
+    <h1 class="visually-hidden">{{ t('section.title') }}: {{ row?.name }}</h1>
+    <ProblemNote v-if="desk.section.error.value" :problem="desk.section.error.value" @retry="desk.section.refetch()" />
+    <ElSkeleton v-else-if="desk.section.isPending.value || !choices.data.value" :rows="7" animated />
+    <template v-else>
+      <div class="top">
+        <SystemPicker :sheets="choices.data.value.sheets" :chosen="chosen" :disabled="!mayEdit" @pick="desk.pick" />
+        <label class="field thick">
+          <span>{{ t('section.thickness') }}</span>
+          <input
+            class="input"
+            :value="desk.typed.value ?? (desk.question.value ? thicknessText : '')"
+            :disabled="!mayEdit"
+            :aria-invalid="desk.fault.value !== ''"
+            aria-describedby="thickness-fault"
+            @input="desk.typed.value = ($event.target as HTMLInputElement).value"
+            @change="desk.type(($event.target as HTMLInputElement).value)"
+            @keydown.esc="desk.typed.value = null"
+          />
+        </label>
+      </div>
+      <p id="thickness-fault" class="fault" role="alert">{{ desk.fault.value }}</p>
+      <div v-if="!desk.question.value" class="start">
+        <p>{{ t('section.start') }}</p>
+        <p v-if="chosen && mayEdit">
+          <button v-for="one in starts" :key="one" type="button" class="button" @click="desk.type(one)">
+            {{ t('section.startThickness', { thickness: one }) }}
+          </button>
+        </p>
+      </div>
+      <template v-else>
+        <p v-if="!answer" class="fault">
+          {{ t('section.unrated', { sheet: desk.sheet.value?.name ?? '', thickest: Math.round(desk.mostMm.value) + ' mm' }) }}
+        </p>
+        <SectionDrawing
+          :name="row?.name ?? ''"
+          :question="desk.question.value"
+          :answer="answer"
+          :cell="desk.sheet.value?.cell ?? 'closed'"
+          :thickness-mm="desk.thicknessMm.value"
+          :most-mm="desk.mostMm.value"
+          :thickness-text="thicknessText"
+          :disabled="!mayEdit"
+          @move="desk.move"
+          @drop="desk.drop"
+          @nudge="desk.nudge"
+        />
+        <dl v-if="answer" class="figures">
+          <div>
+            <dd><FigureText :figure="answer.figures.foamR!.figure" :working="answer.figures.foamR!.working" /></dd>
+            <dt>{{ t('section.figures.foamR') }}</dt>
+          </div>
+          <div>
+            <dd><FigureText :figure="answer.figures.wholeU!.figure" :working="answer.figures.wholeU!.working" /></dd>
+            <dt>
+              {{
+                answer.figures.targetU
+                  ? t('section.figures.wholeU', { target: reader.print(answer.figures.targetU.figure) })
+                  : t('section.figures.wholeUNoTarget')
+              }}
+            </dt>
+          </div>
+          <div>
+            <dd>
+              <FigureText :figure="answer.figures.foamPermeance!.figure" :working="answer.figures.foamPermeance!.working" />
+            </dd>
+            <dt>
+              {{
+                t('section.figures.perm', {
+                  class: t(`section.class.${answer.foamClass}`),
+                  sd: reader.print(answer.figures.foamSd!.figure),
+                })
+              }}
+            </dt>
+          </div>
+          <div>
+            <dd>
+              <FigureText :figure="answer.figures.lifts!.figure" :working="answer.figures.lifts!.working" />
+              <span class="unit">{{ t('section.figures.count', answer.liftsMm.length).replace(/^\d+/, '') }}</span>
+            </dd>
+            <dt>
+              {{
+                answer.liftsMm.length === 1
+                  ? t('section.figures.liftsOne', { lift: reader.print(answer.figures.lift!.figure) })
+                  : t('section.figures.lifts', {
+                      lift: reader.print(answer.figures.lift!.figure),
+                      wait: reader.print(answer.figures.wait!.figure),
+                      cool: reader.print(answer.figures.coolBelow!.figure),
+                    })
+              }}
+            </dt>
+          </div>
+          <div>
+            <dd><FigureText :figure="answer.figures.heatCut!.figure" :working="answer.figures.heatCut!.working" /></dd>
+            <dt>{{ t('section.figures.heatCut') }}</dt>
+          </div>
+        </dl>
+        <p v-if="answer?.nearestDew.crosses" class="small quiet note">
+          {{ t('section.nearestDew', { place: t(`material.${answer.nearestDew.key}`) }) }}
+        </p>
+        <details v-if="answer" class="small table">
+          <summary>{{ t('section.tableTitle') }}</summary>
+          <table>
+            <thead>
+              <tr>
+                <th scope="col">{{ t('section.table.place') }}</th>
+                <th scope="col">{{ t('section.table.temp') }}</th>
+                <th scope="col">{{ t('section.table.dew') }}</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="(point, i) in answer.profile" :key="i">
+                <th scope="row">{{ t(`material.${point.key}`) }}</th>
+                <td>{{ reader.print(point.temp) }}</td>
+                <td>{{ reader.print(point.dew) }}</td>
+              </tr>
+            </tbody>
+          </table>
+        </details>
+      </template>
+    </template>
+    <template #side>
+      <FindingsList v-if="answer" :findings="answer.findings" @thickness="desk.goTo" />
+      <section class="safety small">
+        <h2>{{ t('section.safetyTitle') }}</h2>
+        <p>{{ t('section.safety') }}</p>
+      </section>
+    </template>
+  </StageFrame>
+</template>
+
+<style scoped>
+.top {
+  display: flex;
+  gap: 14px;
+  align-items: end;
+  justify-content: space-between;
+}
+.thick {
+  width: 110px;
+  flex: none;
+}
+.thick .input {
+  font-weight: 700;
+}
+.fault:empty {
+  display: none;
+}
+.start {
+  padding: 30px 0;
+  display: grid;
+  gap: 14px;
+}
+.start .button {
+  margin-right: 10px;
+}
+.figures {
+  display: grid;
+  grid-template-columns: repeat(5, 1fr);
+  border-top: 2px solid var(--ink);
+  margin: 14px 0 10px;
+}
+.figures div {
+  display: flex;
+  flex-direction: column;
+  padding: 8px 10px;
+  border-left: 1px solid var(--line);
+}
+.figures div:first-child {
+  border-left: 0;
+  padding-left: 0;
+}
+dd {
+  margin: 0;
+  font: 650 1.35rem / 1.3 var(--head);
+  white-space: nowrap;
+}
+.figures div:nth-child(2) dd,
+.figures div:nth-child(3) dd {
+  white-space: normal;
+}
+.unit {
+  font-size: 1rem;
+}
+dt {
+  color: var(--ink-2);
+  font-size: var(--text-s);
+}
+.note {
+  border-left: 4px solid var(--line);
+  padding-left: 10px;
+  margin: 10px 0;
+}
+.table summary {
+  min-height: 32px;
+  color: var(--copper);
+  font-weight: 650;
+  cursor: pointer;
+}
+.table th,
+.table td {
+  text-align: left;
+  padding: 4px 18px 4px 0;
+  font-weight: 400;
+}
+.table thead th {
+  font-weight: 650;
+}
+.safety {
+  margin-top: 20px;
+  color: var(--ink-2);
+}
+.safety h2 {
+  font-size: 1rem;
+  color: var(--ink);
+  margin-bottom: 4px;
+}
+@media (max-width: 760px) {
+  .figures {
+    grid-template-columns: 1fr 1fr;
+  }
+  .top {
+    flex-direction: column;
+    align-items: stretch;
+  }
+}
+</style>

@@ -1,0 +1,135 @@
+import { computed, ref, watch } from 'vue'
+import { api, ApiProblem, ask, type Schemas } from '@/shared/api/client'
+import { useProblems } from '@/shared/figures/problems'
+import { useChoices, useSection, useSurfaceEdits } from '@/shared/state/job'
+import { useReader } from '@/shared/state/reader'
+import { snap, stepMm } from './scale'
+
+type Answer = Schemas['SectionAnswer']
+
+/**
+ * The section being worked at: a thickness that moves under the hand, figures that follow through the core,
+ * and the surface that keeps it once the hand lets go.
+ */
+export function useSectionDesk(job: () => string, surface: () => string) {
+  const reader = useReader()
+  const choices = useChoices()
+  const section = useSection(surface)
+  const edits = useSurfaceEdits(job)
+  const { byField } = useProblems()
+
+  const moving = ref<number | null>(null)
+  const live = ref<Answer | null>(null)
+  const fault = ref('')
+  const typed = ref<string | null>(null)
+
+  const question = computed(() => section.data.value?.question ?? null)
+  const sheet = computed(() => choices.data.value?.sheets.find((s) => s.id === question.value?.sheetId) ?? null)
+  const thicknessMm = computed(() => moving.value ?? question.value?.thicknessMm ?? 0)
+  const answer = computed(() => live.value ?? section.data.value?.answer ?? null)
+  const mostMm = computed(() => sheet.value?.thickestMm ?? 150)
+
+  watch(surface, () => {
+    moving.value = null
+    live.value = null
+    fault.value = ''
+    typed.value = null
+  })
+  watch(
+    () => section.data.value,
+    () => {
+      if (moving.value === null) live.value = null
+    },
+  )
+
+  // At most one question is under way; the newest thickness is asked next, those between are skipped.
+  let asking = false
+  let wanted: number | null = null
+
+  async function follow(mm: number) {
+    wanted = mm
+    if (asking || !question.value) return
+    asking = true
+    try {
+      while (wanted !== null) {
+        const next: number = wanted
+        wanted = null
+        const body = { ...question.value, thicknessMm: next }
+        live.value = await ask(api.POST('/api/compute/section', { body }))
+        fault.value = ''
+      }
+    } catch (cause) {
+      fault.value = Object.values(byField(cause))[0] ?? ''
+    } finally {
+      asking = false
+    }
+  }
+
+  function move(mm: number) {
+    moving.value = snap(mm, reader.units, mostMm.value)
+    typed.value = null
+    void follow(moving.value)
+  }
+
+  // One keeper at a time, so that each save carries the version the last one made.
+  let queue: Promise<unknown> = Promise.resolve()
+  function keep(fields: Record<string, string>) {
+    queue = queue.then(() => keepNow(fields))
+    return queue
+  }
+
+  async function keepNow(fields: Record<string, string>) {
+    try {
+      const kept = await edits.change({ id: surface(), version: section.data.value?.version ?? 0 }, fields)
+      fault.value = ''
+      typed.value = null
+      await section.refetch()
+      moving.value = null
+      live.value = null
+      return kept
+    } catch (cause) {
+      if (cause instanceof ApiProblem && cause.status === 409) {
+        // Someone changed another part of this surface; a thickness or a foam does not collide with that, so it is put again on top.
+        await section.refetch()
+        await edits.change({ id: surface(), version: section.data.value?.version ?? 0 }, fields)
+        await section.refetch()
+        moving.value = null
+        live.value = null
+        return
+      }
+      fault.value = Object.values(byField(cause))[0] ?? ''
+    }
+  }
+
+  const drop = () => (moving.value === null ? undefined : keep({ thickness: `${moving.value} mm` }))
+
+  let settle: ReturnType<typeof setTimeout> | undefined
+  function nudge(direction: 1 | -1, large: boolean) {
+    move(thicknessMm.value + direction * stepMm(reader.units, large))
+    clearTimeout(settle)
+    settle = setTimeout(drop, 450)
+  }
+
+  function goTo(metres: number) {
+    moving.value = metres * 1000
+    void follow(moving.value)
+    void drop()
+  }
+
+  return {
+    section,
+    question,
+    sheet,
+    answer,
+    thicknessMm,
+    mostMm,
+    fault,
+    typed,
+    move,
+    drop,
+    nudge,
+    goTo,
+    pick: (id: string) => keep({ sheet: id }),
+    type: (text: string) => keep({ thickness: text }),
+  }
+}

@@ -1,0 +1,319 @@
+<script setup lang="ts">
+import { useQueryClient } from '@tanstack/vue-query'
+import { computed, ref, watch } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { api, ApiProblem, ask, type Schemas } from '@/shared/api/client'
+import { useProblems } from '@/shared/figures/problems'
+import { useBoard, useSets, useSurfaceEdits, useSurfaces } from '@/shared/state/job'
+import { useReader } from '@/shared/state/reader'
+import { useSession } from '@/shared/state/session'
+import FigureText from '@/shared/ui/FigureText.vue'
+import FindingsList from '@/shared/ui/FindingsList.vue'
+import ProblemNote from '@/shared/ui/ProblemNote.vue'
+import StageFrame from '@/shared/ui/StageFrame.vue'
+import YieldSteps from './YieldSteps.vue'
+
+/** How much material: sets as often as not, sets to load for the risk taken, and where the yield goes. */
+const props = defineProps<{ job: string; surface: string }>()
+const { t } = useI18n()
+const reader = useReader()
+const session = useSession()
+const queries = useQueryClient()
+const sets = useSets(() => props.surface)
+const surfaces = useSurfaces(() => props.job)
+const board = useBoard(() => props.job)
+const edits = useSurfaceEdits(() => props.job)
+const { byField } = useProblems()
+
+const mayEdit = computed(() => session.person?.mayEdit ?? false)
+const answer = computed(() => sets.data.value?.answer ?? null)
+const row = computed(() => surfaces.data.value?.find((one) => one.id === props.surface))
+const job = computed(() => board.data.value?.job)
+const typed = ref<Record<string, string>>({})
+const faults = ref<Record<string, string>>({})
+const fig = (name: string): Schemas['WorkedFigure'] => answer.value!.figures[name]!
+
+watch(
+  () => props.surface,
+  () => {
+    typed.value = {}
+    faults.value = {}
+  },
+)
+
+const expected = computed(() => [
+  { field: 'expectedSubstrate', label: t('sets.expectSubstrate'), kept: row.value?.expectedSubstrate },
+  { field: 'expectedDrum', label: t('sets.expectDrum'), kept: row.value?.expectedDrum },
+])
+
+async function keep(field: string, save: () => Promise<unknown>) {
+  try {
+    await save()
+    delete typed.value[field]
+    faults.value = { ...faults.value, [field]: '' }
+    await sets.refetch()
+  } catch (cause) {
+    if (cause instanceof ApiProblem && cause.status === 409) {
+      // Another part of the record moved on: take the new version and put this one field again.
+      await Promise.all([surfaces.refetch(), board.refetch()])
+      return save().then(() => sets.refetch())
+    }
+    const sentences = byField(cause)
+    faults.value = { ...faults.value, [field]: sentences[field] ?? Object.values(sentences)[0] ?? '' }
+  }
+}
+
+const keepExpected = (field: string) =>
+  typed.value[field] !== undefined && row.value
+    ? keep(field, () => edits.change(row.value!, { [field]: typed.value[field]! }))
+    : undefined
+
+const keepRisk = () =>
+  typed.value.risk !== undefined && job.value
+    ? keep('risk', async () => {
+        const body = { version: job.value!.version, units: reader.units, fields: { risk: typed.value.risk! } }
+        await ask(api.PATCH('/api/jobs/{id}', { params: { path: { id: props.job } }, body }))
+        await queries.invalidateQueries({ queryKey: ['job', props.job, 'board'] })
+      })
+    : undefined
+</script>
+
+<template>
+  <StageFrame :job="job?.id ?? props.job" :surface="surface" stage="sets">
+    <h1 class="visually-hidden">{{ t('sets.title') }}: {{ row?.name }}</h1>
+    <ProblemNote v-if="sets.error.value" :problem="sets.error.value" @retry="sets.refetch()" />
+    <ElSkeleton v-else-if="sets.isPending.value" :rows="7" animated />
+    <p v-else-if="!answer" class="start">{{ t(`sets.missing.${sets.data.value?.missing ?? 'sheet'}`) }}</p>
+    <template v-else>
+      <dl class="figures">
+        <div class="load">
+          <dd><FigureText :figure="fig('load').figure" :working="fig('load').working" /></dd>
+          <dt>
+            <b>{{ t('sets.load') }}</b
+            ><br />{{
+              t('sets.loadLead', {
+                chance: reader.print(fig('chanceShort').figure),
+                left: reader.print(fig('leftOver').figure),
+              })
+            }}
+          </dt>
+        </div>
+        <div>
+          <dd><FigureText :figure="fig('median').figure" :working="fig('median').working" /></dd>
+          <dt>{{ t('sets.median') }}</dt>
+        </div>
+        <div>
+          <dd><FigureText :figure="fig('volume').figure" :working="fig('volume').working" /></dd>
+          <dt>{{ t('sets.volume') }}</dt>
+        </div>
+        <div>
+          <dd><FigureText :figure="fig('yield').figure" :working="fig('yield').working" /></dd>
+          <dt>{{ t('sets.yield') }}</dt>
+        </div>
+      </dl>
+      <p class="quiet">
+        {{
+          t('sets.meanDepth', {
+            depth: reader.print(fig('meanDepth').figure),
+            extra: reader.print(fig('extra').figure),
+          })
+        }}
+      </p>
+
+      <div class="two">
+        <section>
+          <h2>{{ t('sets.yieldTitle') }}</h2>
+          <YieldSteps :answer="answer" />
+          <p class="small quiet">
+            {{
+              t('sets.massBound', {
+                bound: reader.print(fig('massBound').figure),
+                loss: reader.print(fig('impliedLoss').figure),
+              })
+            }}
+          </p>
+        </section>
+        <section>
+          <h2>{{ t('sets.expect') }}</h2>
+          <div class="inputs">
+            <label v-for="one in expected" :key="one.field" class="field">
+              <span>{{ one.label }}</span>
+              <input
+                class="input"
+                :value="typed[one.field] ?? reader.print(one.kept)"
+                :placeholder="t('sets.expectBlank')"
+                :disabled="!mayEdit"
+                :aria-invalid="!!faults[one.field]"
+                :aria-describedby="`fault-${one.field}`"
+                @input="typed[one.field] = ($event.target as HTMLInputElement).value"
+                @change="keepExpected(one.field)"
+              />
+              <em :id="`fault-${one.field}`" class="fault">{{ faults[one.field] }}</em>
+            </label>
+            <label class="field">
+              <span>{{ t('sets.risk') }}, {{ t('sets.riskJob') }}</span>
+              <input
+                class="input"
+                :value="typed.risk ?? reader.print(job?.figures.risk)"
+                :disabled="!mayEdit"
+                :aria-invalid="!!faults.risk"
+                aria-describedby="fault-risk"
+                @input="typed.risk = ($event.target as HTMLInputElement).value"
+                @change="keepRisk"
+              />
+              <em id="fault-risk" class="fault">{{ faults.risk }}</em>
+            </label>
+          </div>
+          <h2>{{ t('sets.loads') }}</h2>
+          <table>
+            <thead>
+              <tr>
+                <th scope="col">{{ t('sets.loadsCol.sets') }}</th>
+                <th scope="col" class="right">{{ t('sets.loadsCol.short') }}</th>
+                <th scope="col" class="right">{{ t('sets.loadsCol.left') }}</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="load in answer.loads" :key="load.sets" :class="{ chosen: load.sets === answer.loadSets }">
+                <th scope="row">{{ load.sets }}</th>
+                <td class="right">{{ reader.print(load.chanceShort) }}</td>
+                <td class="right">{{ reader.print(load.leftOver) }}</td>
+              </tr>
+            </tbody>
+          </table>
+        </section>
+      </div>
+    </template>
+    <section v-if="sets.data.value?.job.length" class="job">
+      <h2>{{ t('sets.job') }}</h2>
+      <div class="scroll" tabindex="0" role="region" :aria-label="t('sets.job')">
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">{{ t('sets.jobCol.product') }}</th>
+              <th v-for="col in ['surfaces', 'foam', 'median', 'load', 'left']" :key="col" scope="col" class="right">
+                {{ t(`sets.jobCol.${col}`) }}
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="load in sets.data.value.job" :key="load.sheetId">
+              <th scope="row">{{ load.sheet }}</th>
+              <td class="right">{{ load.surfaces }}</td>
+              <td class="right">{{ reader.print(load.boardFeet) }}</td>
+              <td class="right">{{ reader.print(load.median) }}</td>
+              <td class="right">
+                <b>{{ load.loadSets }}</b>
+              </td>
+              <td class="right">{{ reader.print(load.leftOver) }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+      <p class="small quiet">{{ t('sets.jobNote') }}</p>
+    </section>
+    <template #side>
+      <FindingsList v-if="answer" :findings="answer.findings" />
+    </template>
+  </StageFrame>
+</template>
+
+<style scoped>
+.figures {
+  display: grid;
+  grid-template-columns: 1.6fr 1fr 1fr 1fr;
+  margin: 0 0 12px;
+  border-bottom: 2px solid var(--ink);
+}
+.figures div {
+  padding: 6px 12px 12px;
+  border-left: 1px solid var(--line);
+  display: flex;
+  flex-direction: column;
+}
+.figures .load {
+  flex-direction: row;
+  gap: 14px;
+  align-items: center;
+  padding-left: 0;
+  border-left: 0;
+}
+dd {
+  margin: 0;
+  font: 650 1.35rem / 1.3 var(--head);
+}
+.load dd {
+  font-size: 3.2rem;
+  line-height: 1;
+}
+dt {
+  color: var(--ink-2);
+  font-size: var(--text-s);
+}
+.load dt b {
+  color: var(--ink);
+  font-size: var(--text);
+}
+.two {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 32px;
+  margin: 20px 0;
+}
+h2 {
+  margin-bottom: 8px;
+}
+.inputs {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 10px;
+  margin-bottom: 18px;
+}
+.inputs .field:last-child {
+  grid-column: 1 / -1;
+}
+em {
+  font-style: normal;
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+}
+th,
+td {
+  text-align: left;
+  padding: 9px 8px;
+  border-bottom: 1px solid var(--line);
+  font-weight: 400;
+}
+thead th {
+  font: 600 var(--text-s) var(--body);
+  color: var(--ink-2);
+}
+tbody th {
+  font-weight: 650;
+}
+.right {
+  text-align: right;
+}
+.chosen {
+  background: var(--in-hand);
+  font-weight: 650;
+  box-shadow: inset 4px 0 var(--copper);
+}
+.scroll {
+  overflow-x: auto;
+}
+.start {
+  padding: 30px 0;
+}
+.job {
+  margin-top: 26px;
+}
+@media (max-width: 760px) {
+  .two,
+  .figures {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

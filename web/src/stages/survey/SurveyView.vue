@@ -1,0 +1,409 @@
+<script setup lang="ts">
+import { onKeyStroke } from '@vueuse/core'
+import { computed, nextTick, ref, watch } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { useRoute } from 'vue-router'
+import SectionSketch from '@/shared/drawing/SectionSketch.vue'
+import { useBoard, useChoices, type Surface } from '@/shared/state/job'
+import { useReader } from '@/shared/state/reader'
+import { useSession } from '@/shared/state/session'
+import FigureText from '@/shared/ui/FigureText.vue'
+import FindingsList from '@/shared/ui/FindingsList.vue'
+import ProblemNote from '@/shared/ui/ProblemNote.vue'
+import StageFrame from '@/shared/ui/StageFrame.vue'
+import VerdictMark from '@/shared/ui/VerdictMark.vue'
+import { fields, type Field } from './columns'
+import { useSurveyGrid } from './grid'
+
+/** The surfaces of a job as a grid that is typed into like a sheet of paper. */
+const props = defineProps<{ job: string }>()
+const { t } = useI18n()
+const reader = useReader()
+const session = useSession()
+const route = useRoute()
+const choices = useChoices()
+const board = useBoard(() => props.job)
+const grid = useSurveyGrid(props.job)
+const newName = ref('')
+const newFault = ref('')
+
+const mayEdit = computed(() => session.person?.mayEdit ?? false)
+const inHand = computed(() => grid.rows.value.find((row) => row.id === reader.inHand[props.job]) ?? grid.rows.value[0])
+const sketchOf = (id: string) => board.data.value?.rows.find((row) => row.id === id)?.sketch ?? []
+const selects: Partial<Record<Field, () => readonly string[]>> = {
+  kind: () => choices.data.value?.kinds.map((k) => k.kind) ?? [],
+  shape: () => ['rectangle', 'gable', 'roofPlane', 'band', 'bays', 'box'],
+}
+
+function hint(row: Surface, field: Field) {
+  if (field === 'size') return row.sizeParts.map((part) => t(`part.${part}`)).join(' × ')
+  if (field === 'openings') return t(reader.units === 'us' ? 'survey.openingsHint' : 'survey.openingsHintMetric')
+  return field === 'openLeak' ? t('survey.leakHint') : ''
+}
+
+const usable = (row: Surface, field: Field) => row.hasMembers || (field !== 'memberDepth' && field !== 'memberSpacing')
+const cell = (row: number, field: Field) => document.querySelector<HTMLElement>(`[data-cell="${row}.${field}"]`)
+
+function down(event: KeyboardEvent, i: number, field: Field, step: number) {
+  event.preventDefault()
+  const target = cell(i + step, field) ?? (step > 0 ? document.querySelector<HTMLElement>('[data-new]') : null)
+  target?.focus()
+}
+
+function onPaste(event: ClipboardEvent, row: Surface | null, field: Field) {
+  const text = event.clipboardData?.getData('text/plain') ?? ''
+  if (!/[\t\n]/.test(text.trim())) return
+  event.preventDefault()
+  void grid.paste(row, field, text)
+}
+
+async function add() {
+  const name = newName.value.trim()
+  if (!name) return
+  newFault.value = ''
+  try {
+    const added = await grid.add({ name })
+    newName.value = ''
+    if (added) reader.inHand[props.job] = added.id
+    await nextTick()
+    cell(grid.rows.value.length - 1, 'kind')?.focus()
+  } catch (cause) {
+    newFault.value = Object.values(grid.byField(cause))[0] ?? ''
+  }
+}
+
+async function takeTheirs(conflict: { surface: string; field: Field }) {
+  grid.forget(conflict.surface, conflict.field)
+}
+
+function putMine(conflict: { surface: string; field: Field }) {
+  const row = grid.rows.value.find((one) => one.id === conflict.surface)
+  if (row) void grid.commit(row, conflict.field)
+}
+
+const takeInHand = (id: string) => (reader.inHand[props.job] = id)
+
+onKeyStroke(['z', 'Z', 'y'], (event) => {
+  if (!(event.ctrlKey || event.metaKey)) return
+  // A cell with something typed in it undoes its own typing first.
+  const typing = event.target instanceof HTMLInputElement && event.target.dataset.draft === 'yes'
+  if (typing) return
+  event.preventDefault()
+  void (event.key === 'z' ? grid.undo.undo() : grid.undo.redo())
+})
+
+watch(
+  () => grid.rows.value.length > 0 && route.query.at,
+  async (id) => {
+    if (typeof id !== 'string') return
+    takeInHand(id)
+    await nextTick()
+    cell(
+      grid.rows.value.findIndex((row) => row.id === id),
+      'name',
+    )?.focus()
+  },
+  { immediate: true },
+)
+</script>
+
+<template>
+  <StageFrame :job="job" :surface="inHand?.id ?? ''" stage="survey">
+    <div class="head">
+      <h1 class="visually-hidden">{{ t('survey.title') }}</h1>
+      <p class="quiet small lead">{{ mayEdit ? t('survey.lead') : t('app.readOnly') }}</p>
+      <span class="state small" role="status">
+        {{
+          grid.saving.value
+            ? t('survey.saving')
+            : grid.drafts.count.value
+              ? t('survey.unsaved', { count: grid.drafts.count.value })
+              : t('survey.saved')
+        }}
+      </span>
+      <button type="button" class="button" :disabled="!grid.undo.canUndo.value" @click="grid.undo.undo()">
+        {{ t('app.undo') }}
+      </button>
+    </div>
+    <p v-if="grid.notice.value" class="fault" role="alert">{{ grid.notice.value }}</p>
+    <div v-for="conflict in grid.conflicts.value" :key="conflict.surface + conflict.field" class="conflict" role="alert">
+      <h2>{{ t('problem.conflict.title') }}</h2>
+      <p>
+        {{
+          t('problem.conflict.body', {
+            field: t(`survey.col.${conflict.field}`),
+            mine: conflict.mine,
+            theirs: conflict.theirs || t('problem.conflict.blank'),
+          })
+        }}
+      </p>
+      <button type="button" class="button main" @click="putMine(conflict)">{{ t('problem.conflict.mine') }}</button>
+      <button type="button" class="button" @click="takeTheirs(conflict)">{{ t('problem.conflict.theirs') }}</button>
+    </div>
+    <ProblemNote
+      v-if="grid.surfaces.error.value"
+      :problem="grid.surfaces.error.value"
+      @retry="grid.surfaces.refetch()"
+    />
+    <ElSkeleton v-else-if="grid.surfaces.isPending.value" :rows="6" animated />
+    <template v-else>
+      <p v-if="grid.rows.value.length === 0" class="empty">{{ t('survey.empty') }}</p>
+      <div class="scroll" tabindex="0" role="region" :aria-label="t('survey.grid')">
+        <table>
+          <caption class="visually-hidden">
+            {{
+              t('survey.grid')
+            }}
+          </caption>
+          <thead v-if="grid.rows.value.length">
+            <tr>
+              <th v-for="field in fields" :key="field" scope="col" :class="field">{{ t(`survey.col.${field}`) }}</th>
+              <th scope="col">{{ t('survey.col.area') }}</th>
+              <th scope="col"><span class="visually-hidden">{{ t('survey.col.remove') }}</span></th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr
+              v-for="(row, i) in grid.rows.value"
+              :key="row.id"
+              :class="{ hand: row.id === inHand?.id }"
+              @focusin="takeInHand(row.id)"
+            >
+              <td v-for="field in fields" :key="field" :class="field">
+                <select
+                  v-if="selects[field]"
+                  :value="grid.valueOf(row, field)"
+                  :disabled="!mayEdit"
+                  :data-cell="`${i}.${field}`"
+                  :aria-label="`${t(`survey.col.${field}`)}, ${row.name}`"
+                  @change="
+                    (grid.type(row, field, ($event.target as HTMLSelectElement).value), grid.commit(row, field))
+                  "
+                >
+                  <option v-for="one in selects[field]!()" :key="one" :value="one">{{ t(`${field}.${one}`) }}</option>
+                </select>
+                <input
+                  v-else
+                  :value="usable(row, field) ? grid.valueOf(row, field) : ''"
+                  :disabled="!mayEdit || !usable(row, field)"
+                  :data-cell="`${i}.${field}`"
+                  :data-draft="grid.drafts.get(row.id, field) === undefined ? 'no' : 'yes'"
+                  :placeholder="usable(row, field) ? hint(row, field) : '–'"
+                  :aria-label="`${t(`survey.col.${field}`)}, ${row.name}`"
+                  :aria-invalid="grid.faultOf(row.id, field) !== ''"
+                  :aria-describedby="`fault-${row.id}-${field}`"
+                  @input="grid.type(row, field, ($event.target as HTMLInputElement).value)"
+                  @blur="grid.commit(row, field)"
+                  @paste="onPaste($event, row, field)"
+                  @keydown.enter="down($event, i, field, 1)"
+                  @keydown.down="down($event, i, field, 1)"
+                  @keydown.up="down($event, i, field, -1)"
+                  @keydown.esc="grid.forget(row.id, field)"
+                />
+                <em :id="`fault-${row.id}-${field}`" class="fault">{{ grid.faultOf(row.id, field) }}</em>
+              </td>
+              <td class="area">
+                <VerdictMark :verdict="row.verdict" />
+                <FigureText v-if="row.treatedArea" :figure="row.treatedArea.figure" :working="row.treatedArea.working" />
+                <span v-else class="quiet">–</span>
+              </td>
+              <td>
+                <button
+                  v-if="mayEdit"
+                  type="button"
+                  class="remove"
+                  :aria-label="t('survey.remove', { name: row.name })"
+                  :title="t('survey.remove', { name: row.name })"
+                  @click="grid.remove(row)"
+                >
+                  ×
+                </button>
+              </td>
+            </tr>
+            <tr v-if="mayEdit" class="new">
+              <td :colspan="fields.length + 2">
+                <input
+                  v-model="newName"
+                  data-new
+                  :placeholder="t('survey.add')"
+                  :aria-label="t('survey.addLabel')"
+                  :aria-invalid="newFault !== ''"
+                  @keydown.enter.prevent="add"
+                  @keydown.up.prevent="cell(grid.rows.value.length - 1, 'name')?.focus()"
+                  @paste="onPaste($event, null, 'name')"
+                />
+                <em class="fault" role="alert">{{ newFault }}</em>
+              </td>
+            </tr>
+          </tbody>
+          <tfoot v-if="board.data.value && grid.rows.value.length">
+            <tr>
+              <td :colspan="fields.length">
+                {{ t('survey.total', { count: board.data.value.feet.surfaces }) }}
+              </td>
+              <td colspan="2">
+                <b>{{ reader.print(board.data.value.feet.area) }}</b>
+              </td>
+            </tr>
+          </tfoot>
+        </table>
+      </div>
+    </template>
+    <template #side>
+      <template v-if="inHand">
+        <h2 class="side-title">{{ inHand.name }}</h2>
+        <SectionSketch :layers="sketchOf(inHand.id)" :width="266" :height="84" />
+        <FindingsList :findings="inHand.findings" />
+      </template>
+    </template>
+  </StageFrame>
+</template>
+
+<style scoped>
+.head {
+  display: flex;
+  gap: 14px;
+  align-items: center;
+  margin-bottom: 8px;
+}
+.lead {
+  flex: 1;
+}
+.state {
+  color: var(--ink-2);
+  white-space: nowrap;
+}
+.conflict {
+  background: var(--sheet);
+  border-left: 5px solid var(--care);
+  padding: 12px 16px;
+  margin-bottom: 12px;
+}
+.conflict p {
+  margin: 6px 0 10px;
+}
+.conflict .button {
+  margin-right: 10px;
+}
+.scroll {
+  overflow-x: auto;
+}
+table {
+  border-collapse: collapse;
+  min-width: 100%;
+}
+th {
+  text-align: left;
+  font: 600 14px var(--head);
+  padding: 6px;
+  border-bottom: 2px solid var(--ink);
+  white-space: nowrap;
+}
+td {
+  border-bottom: 1px solid var(--line);
+  padding: 0;
+  vertical-align: top;
+}
+td input,
+td select {
+  width: 100%;
+  min-height: 44px;
+  padding: 0 6px;
+  border: 0;
+  background: transparent;
+}
+td input::placeholder {
+  color: var(--ink-2);
+  opacity: 0.8;
+}
+td select {
+  appearance: none;
+  cursor: pointer;
+}
+option {
+  background: var(--sheet);
+}
+td input:focus,
+td select:focus {
+  outline: 2px solid var(--copper);
+  outline-offset: -2px;
+  background: var(--sheet);
+}
+td input[aria-invalid='true'] {
+  box-shadow: inset 0 -3px var(--hold);
+}
+td input:disabled,
+td select:disabled {
+  opacity: 1;
+}
+td .fault {
+  display: block;
+  font-style: normal;
+  padding: 0 6px 4px;
+  max-width: 220px;
+}
+td .fault:empty {
+  display: none;
+}
+.name {
+  min-width: 160px;
+}
+.name input {
+  font-weight: 650;
+}
+.kind {
+  min-width: 150px;
+}
+.shape {
+  min-width: 90px;
+}
+.size {
+  min-width: 170px;
+}
+.openings {
+  min-width: 170px;
+}
+.repeats {
+  min-width: 52px;
+}
+.memberDepth,
+.memberSpacing {
+  min-width: 84px;
+}
+.openLeak {
+  min-width: 130px;
+}
+.area {
+  white-space: nowrap;
+  padding: 11px 6px;
+}
+.area > * + * {
+  margin-left: 6px;
+}
+tr.hand td {
+  background: var(--in-hand);
+}
+.remove {
+  width: 44px;
+  height: 44px;
+  border: 0;
+  background: none;
+  color: var(--ink-2);
+  font-size: 1.2rem;
+  cursor: pointer;
+}
+tfoot td {
+  padding: 12px 6px;
+  border-bottom: 0;
+  border-top: 2px solid var(--ink);
+}
+.empty {
+  padding: 24px 0;
+}
+.side-title {
+  margin-bottom: 8px;
+}
+.side-title + svg {
+  margin-bottom: 14px;
+}
+</style>

@@ -1,0 +1,27 @@
+import { describe, expect, it } from 'vitest'
+import { useUndo } from './undo'
+
+describe('undo', () => {
+  it('takes steps back in reverse and again in order', async () => {
+    const log: string[] = []
+    const line = useUndo()
+    for (const name of ['a', 'b']) {
+      line.did({ undo: async () => log.push(`-${name}`), redo: async () => log.push(`+${name}`) })
+    }
+    await line.undo()
+    await line.undo()
+    await line.redo()
+    expect(log).toEqual(['-b', '-a', '+a'])
+    expect(line.canUndo.value).toBe(true)
+    expect(line.canRedo.value).toBe(true)
+  })
+
+  it('forgets what was undone once something new is done', async () => {
+    const line = useUndo()
+    const step = { undo: async () => 0, redo: async () => 0 }
+    line.did(step)
+    await line.undo()
+    line.did(step)
+    expect(line.canRedo.value).toBe(false)
+  })
+})

@@ -1,0 +1,154 @@
+<script setup lang="ts">
+import { useQueryClient } from '@tanstack/vue-query'
+import { useNow, useSessionStorage } from '@vueuse/core'
+import { computed, nextTick, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { api, ask, type Schemas } from '@/shared/api/client'
+import { useProblems } from '@/shared/figures/problems'
+import { useReader } from '@/shared/state/reader'
+import { useSession } from '@/shared/state/session'
+
+/** Today's readings, typed from the instruments. What is typed outlives a refresh until it is taken down. */
+const props = defineProps<{ job: string; surface: string; answer: Schemas['WindowOfSurface'] }>()
+const { t } = useI18n()
+const reader = useReader()
+const session = useSession()
+const queries = useQueryClient()
+const now = useNow({ interval: 30_000 })
+const { byField } = useProblems()
+
+const typed = useSessionStorage<Record<string, string>>(`draft.readings.${props.surface}`, {})
+const faults = ref<Record<string, string>>({})
+const busy = ref(false)
+const saved = ref(false)
+const mayEdit = computed(() => session.person?.mayEdit ?? false)
+
+const kinds: Record<string, Schemas['ReadingKind']> = {
+  substrate: 'substrateTemperature',
+  air: 'airTemperature',
+  humidity: 'humidity',
+  wood: 'woodMoisture',
+  drumA: 'drumA',
+  drumB: 'drumB',
+  foundDry: 'foundDry',
+}
+const fields = computed(() => [
+  'substrate',
+  'air',
+  'humidity',
+  ...(props.answer.substrateKind === 'wood' ? ['wood'] : []),
+  'drumA',
+  'drumB',
+])
+
+function last(field: string) {
+  const reading = props.answer.readings.find((one) => one.kind === kinds[field])
+  if (!reading) return t('window.never')
+  const value = reading.figure ? reader.print(reading.figure) : t(`window.dry.${reading.value > 0 ? 'yes' : 'no'}`)
+  return t('window.last', { value, age: age(reading.takenAt) })
+}
+
+function age(at: string) {
+  const minutes = Math.max(0, Math.round((now.value.getTime() - new Date(at).getTime()) / 60_000))
+  if (minutes < 1) return t('window.age.now')
+  if (minutes < 60) return t('window.age.min', { n: minutes })
+  return minutes < 2880 ? t('window.age.h', { n: Math.round(minutes / 60) }) : t('window.age.d', { n: Math.round(minutes / 1440) })
+}
+
+async function save() {
+  const entries = Object.entries(typed.value).filter(([, text]) => text.trim() !== '')
+  if (entries.length === 0) return
+  busy.value = true
+  saved.value = false
+  try {
+    const body = { version: null, units: reader.units, fields: Object.fromEntries(entries) }
+    const answer = await ask(api.POST('/api/surfaces/{id}/readings', { params: { path: { id: props.surface } }, body }))
+    typed.value = {}
+    faults.value = {}
+    saved.value = true
+    queries.setQueryData(['surface', props.surface, 'window'], answer)
+    void queries.invalidateQueries({ queryKey: ['surface'] })
+    void queries.invalidateQueries({ queryKey: ['job', props.job] })
+  } catch (cause) {
+    faults.value = byField(cause)
+    await nextTick()
+    document.querySelector<HTMLElement>('.readings [aria-invalid="true"]')?.focus()
+  } finally {
+    busy.value = false
+  }
+}
+</script>
+
+<template>
+  <form class="readings" novalidate @submit.prevent="save">
+    <div class="head">
+      <h2>{{ t('window.readings') }}</h2>
+      <p class="small quiet">{{ t('window.lead') }}</p>
+    </div>
+    <label v-for="field in fields" :key="field" class="field">
+      <span>{{ t(`window.field.${field}`) }}</span>
+      <input
+        v-model="typed[field]"
+        class="input"
+        inputmode="text"
+        autocomplete="off"
+        :name="field"
+        :disabled="!mayEdit"
+        :aria-invalid="!!faults[field]"
+        :aria-describedby="`reading-${field}`"
+      />
+      <em :id="`reading-${field}`" class="small" :class="faults[field] ? 'fault' : 'quiet'">{{ faults[field] || last(field) }}</em>
+    </label>
+    <label v-if="answer.substrateKind !== 'wood'" class="field">
+      <span>{{ t('window.field.foundDry') }}</span>
+      <select v-model="typed.foundDry" class="input" name="foundDry" :disabled="!mayEdit">
+        <option :value="undefined">{{ t('window.dry.keep') }}</option>
+        <option value="yes">{{ t('window.dry.yes') }}</option>
+        <option value="no">{{ t('window.dry.no') }}</option>
+      </select>
+      <em class="small quiet">{{ last('foundDry') }}</em>
+    </label>
+    <label class="field">
+      <span>{{ t('window.field.humidityOver') }}</span>
+      <select v-model="typed.humidityOver" class="input" name="humidityOver" :disabled="!mayEdit">
+        <option :value="undefined">{{ t('window.over.water') }}</option>
+        <option value="ice">{{ t('window.over.ice') }}</option>
+      </select>
+    </label>
+    <label class="field">
+      <span>{{ t('window.field.instrument') }}</span>
+      <input v-model="typed.instrument" class="input" name="instrument" :disabled="!mayEdit" :aria-invalid="!!faults.instrument" />
+      <em class="small fault">{{ faults.instrument }}</em>
+    </label>
+    <div class="go">
+      <button type="submit" class="button main" :disabled="busy || !mayEdit">{{ t('window.save') }}</button>
+      <span role="status" class="small quiet">{{ saved ? t('window.saved') : '' }}</span>
+      <span v-if="faults['']" class="fault" role="alert">{{ faults[''] }}</span>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.readings {
+  background: var(--sheet);
+  border: 1px solid var(--line);
+  border-radius: 10px;
+  padding: 12px 16px 14px;
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  gap: 10px 14px;
+  margin-bottom: 20px;
+}
+.head,
+.go {
+  grid-column: 1 / -1;
+}
+.go {
+  display: flex;
+  gap: 14px;
+  align-items: center;
+}
+em {
+  font-style: normal;
+}
+</style>
