@@ -72,7 +72,7 @@ public sealed record SectionStudy
     /// <exception cref="QuantityRangeException">A thickness not above zero, or past what the sheet rates; air outside the psychrometric formulas.</exception>
     public static SectionStudy Of(SectionCase section)
     {
-        QuantityRangeException.Within("foam thickness", section.FoamThickness.Metres, 1e-4, section.Sheet.AgedR.Last, Dimension.Thickness);
+        section = section.WithFoam(section.Sheet.Rated(section.FoamThickness));
         var heat = SectionHeat.Of(section);
         var foamPermeance = section.Sheet.Permeability.Over(section.FoamThickness);
         var profile = SectionProfile.Of(section, heat);

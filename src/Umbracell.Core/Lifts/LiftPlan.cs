@@ -21,7 +21,7 @@ public sealed record LiftPlan(IReadOnlyList<Length> Lifts, TimeSpan Wait, Temper
     /// <exception cref="QuantityRangeException">Not above zero, or thicker than the sheet rates.</exception>
     public static LiftPlan For(ProductSheet sheet, Length thickness)
     {
-        QuantityRangeException.Within("foam thickness", thickness.Metres, 1e-4, sheet.AgedR.Last, Dimension.Thickness);
+        thickness = sheet.Rated(thickness);
 
         // A quarter of a millimetre of grace: 6 in typed as 152 mm is still three lifts of 2 in.
         var count = (int)Math.Max(1, Math.Ceiling((thickness.Metres - 0.00025) / sheet.GreatestLift.Metres));

@@ -148,9 +148,21 @@ public sealed record ProductSheet
     /// <exception cref="QuantityRangeException">Negative, or past the sheet's last point.</exception>
     public ThermalResistance ResistanceAt(Length thickness)
     {
-        QuantityRangeException.Within("foam thickness", thickness.Metres, 0, AgedR.Last, Dimension.Thickness);
+        var metres = thickness.Metres == 0 ? 0 : Rated(thickness).Metres;
         var first = AgedR.Points[0];
-        return new(thickness.Metres < first.X ? first.Y * thickness.Metres / first.X : AgedR.At(thickness.Metres));
+        return new(metres < first.X ? first.Y * metres / first.X : AgedR.At(metres));
+    }
+
+    /// <summary>The thickness, if the sheet rates it. A thickness past the last point by a rounding (152.4 mm for 6 in) is that point.</summary>
+    /// <param name="thickness">Above zero.</param>
+    /// <exception cref="QuantityRangeException">Not above zero, or past the sheet's last point.</exception>
+    public Length Rated(Length thickness)
+    {
+        const double Least = 1e-4, Rounding = 1e-6;
+        var last = AgedR.Last;
+        return thickness.Metres > last && thickness.Metres <= last + Rounding
+            ? new(last)
+            : new(QuantityRangeException.Within("foam thickness", thickness.Metres, Least, last, Dimension.Thickness));
     }
 
     /// <summary>What contradicts itself on the sheet: each the path of the offending line and a sentence.</summary>

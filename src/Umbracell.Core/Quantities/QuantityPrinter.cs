@@ -20,6 +20,7 @@ public static class QuantityPrinter
             (Dimension.Thickness, UnitSystem.Us) => Eighths(value) + " in",
             (Dimension.Span, UnitSystem.Us) => FeetAndInches(value),
             (Dimension.Resistance, UnitSystem.Us) => "R-" + Fixed(value, 1),
+            (Dimension.Transmittance, UnitSystem.Us) => "U-" + Fixed(value, 4),
             (Dimension.Pitch, UnitSystem.Us) => Trimmed(value, 1) + ":12",
             (Dimension.Pitch, _) => Fixed(Math.Atan(figure.Si) * 180 / Math.PI, 0) + "°",
             (Dimension.Duration, _) => HoursAndMinutes(figure.Si),
@@ -45,6 +46,7 @@ public static class QuantityPrinter
         return figure.Dimension switch
         {
             Dimension.Resistance when system == UnitSystem.Us => "R-" + digits,
+            Dimension.Transmittance when system == UnitSystem.Us => "U-" + digits,
             Dimension.Pitch => digits + ":12",
             Dimension.Number => digits,
             _ => digits + " " + unit.Symbol,
@@ -65,7 +67,6 @@ public static class QuantityPrinter
         (Dimension.RelativeHumidity, _) => Fixed(value, 0),
         (Dimension.Percent or Dimension.MoistureContent, _) => Trimmed(value, 1),
         (Dimension.Resistance, _) => Fixed(value, 2),
-        (Dimension.Transmittance, UnitSystem.Us) => Fixed(value, 4),
         (Dimension.Transmittance, _) => Fixed(value, 3),
         (Dimension.Conductivity, _) => Significant(value, 3),
         (Dimension.VapourPressure, UnitSystem.Us) => Fixed(value, 3),

@@ -31,7 +31,7 @@ internal static class Units
     public static readonly Unit Percent = new("%", 1, 0, Shares, "%", "pct", "percent");
     public static readonly Unit UsR = new("R", ThermalResistance.SiPerUsR, 0, [Dimension.Resistance], "r");
     public static readonly Unit SiR = new("m²K/W", 1, 0, [Dimension.Resistance], "m2k/w", "m²k/w");
-    public static readonly Unit UsU = new("Btu/h·ft²·°F", 1 / ThermalResistance.SiPerUsR, 0, [Dimension.Transmittance]);
+    public static readonly Unit UsU = new("U", 1 / ThermalResistance.SiPerUsR, 0, [Dimension.Transmittance]);
     public static readonly Unit SiU = new("W/m²K", 1, 0, [Dimension.Transmittance]);
     public static readonly Unit SiK = new("W/mK", 1, 0, [Dimension.Conductivity]);
 

@@ -48,7 +48,7 @@ internal static class BoardCells
     }
 
     private static BoardCell Choose(SurfaceStudy row) => row.Sheet is { } sheet
-        ? new(Stage.Choose, null, $"{sheet.Cell}{sheet.Grade}", new Dictionary<string, FigureAnswer>())
+        ? new(Stage.Choose, null, $"{(sheet.Cell == CellStructure.Open ? "open" : "closed")}{sheet.Grade}", new Dictionary<string, FigureAnswer>())
         : new(Stage.Choose, null, "none", new Dictionary<string, FigureAnswer>());
 
     private static BoardCell Section(SurfaceStudy row)

@@ -63,7 +63,7 @@ internal static class SetsQuestions
         study.Sets.Load.Sets,
         study.Conditions.Substrate.Celsius,
         study.Conditions.Drums.Celsius,
-        [.. study.Yield.Factors.Select(f => new YieldFactorAnswer(f.Key, f.Value, WorkingAnswer.Of(f.Working)))],
+        [.. study.Yield.Factors.Select(f => new YieldFactorAnswer(f.Key, f.Value, FigureAnswer.Of(Figure.Number(f.Value)), WorkingAnswer.Of(f.Working)))],
         [.. study.Sets.Around.Select(Load)],
         Figures(study, sheet),
         FindingAnswer.All(study.Findings),

@@ -19,7 +19,7 @@ public sealed record SetsQuestion(
     [property: Range(0.1, 50)] double RiskPct = 10);
 
 /// <summary>One factor from sheet yield to expected yield.</summary>
-public sealed record YieldFactorAnswer(string Key, double Value, WorkingAnswer Working);
+public sealed record YieldFactorAnswer(string Key, double Value, FigureAnswer Figure, WorkingAnswer Working);
 
 /// <summary>What loading a whole number of sets means.</summary>
 public sealed record SetsLoadAnswer(int Sets, double ChanceShortPct, double LeftOverBoardFeet, FigureAnswer ChanceShort, FigureAnswer LeftOver);

@@ -125,7 +125,7 @@ td {
 }
 thead th {
   font: 600 1rem var(--head);
-  padding: 10px 8px;
+  padding: 8px 6px;
   border-bottom: 2px solid var(--ink);
 }
 .number {
@@ -151,7 +151,7 @@ tbody th {
   line-height: 1.2;
 }
 .surface b {
-  max-width: 210px;
+  max-width: 220px;
   overflow: hidden;
   text-overflow: ellipsis;
 }
@@ -160,7 +160,7 @@ td a {
   align-items: center;
   gap: 6px;
   min-height: 44px;
-  padding: 0 8px;
+  padding: 0 6px;
   color: inherit;
   text-decoration: none;
 }

@@ -65,6 +65,7 @@ li {
   display: grid;
   grid-template-columns: 24px 1fr;
   gap: 6px;
+  align-items: start;
   padding: 10px 0;
   border-bottom: 1px solid var(--line);
 }

@@ -6,8 +6,11 @@ import { useBoard } from '../state/job'
 import { stages, type StageKey } from './stages'
 import VerdictMark from './VerdictMark.vue'
 
-/** A stage of a surface: surfaces at the left, the work in the middle, findings at the right (under it on a tablet held upright). */
-const props = defineProps<{ job: string; surface: string; stage: StageKey }>()
+/**
+ * A stage of a surface: surfaces at the left, the work in the middle, findings at the right (under it on a tablet held upright).
+ * A wide stage lists the surfaces itself and takes the whole width; its findings stand under it.
+ */
+const props = defineProps<{ job: string; surface: string; stage: StageKey; wide?: boolean }>()
 const { t } = useI18n()
 const board = useBoard(() => props.job)
 const find = ref('')
@@ -21,8 +24,8 @@ const verdictAt = (row: (typeof rows.value)[number]) =>
 </script>
 
 <template>
-  <div class="frame">
-    <nav class="surfaces no-print" :aria-label="t('board.surface')">
+  <div class="frame" :class="{ wide }">
+    <nav v-if="!wide" class="surfaces no-print" :aria-label="t('board.surface')">
       <input
         v-model="find"
         class="input find"
@@ -47,7 +50,7 @@ const verdictAt = (row: (typeof rows.value)[number]) =>
       <nav class="stages no-print" :aria-label="t('board.title')">
         <template v-for="(one, i) in stages" :key="one.key">
           <RouterLink
-            v-if="one.built"
+            v-if="one.built && (one.route === 'survey' || surface)"
             :to="{ name: one.route, params: one.route === 'survey' ? { job } : { job, surface } }"
             :class="{ here: one.key === stage }"
             :aria-current="one.key === stage ? 'page' : undefined"
@@ -69,6 +72,13 @@ const verdictAt = (row: (typeof rows.value)[number]) =>
   display: grid;
   grid-template-columns: 206px minmax(0, 1fr) 300px;
   align-items: start;
+}
+.frame.wide {
+  grid-template-columns: minmax(0, 1fr);
+}
+.frame.wide .side {
+  border-left: 0;
+  border-top: 1px solid var(--line);
 }
 .surfaces {
   border-right: 1px solid var(--line);

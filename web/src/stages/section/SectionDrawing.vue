@@ -27,7 +27,9 @@ const reader = useReader()
 const box = ref<HTMLElement>()
 const { width } = useElementSize(box)
 const W = computed(() => Math.max(340, width.value || 720))
-const [TOP, BOTTOM, HEIGHT] = [30, 282, 366]
+const [TOP, BOTTOM] = [34, 282]
+const rows = ref(1)
+const height = computed(() => BOTTOM + 52 + rows.value * 15)
 const from = 62
 const to = computed(() => W.value - 76)
 
@@ -44,6 +46,16 @@ const right = computed(() => {
   return last.x + last.width
 })
 const others = computed(() => scale.value.slabs.filter((s) => s.key !== props.cell && s.key !== 'freeSpace'))
+// Numbers of thin neighbours would run together: every second one of them stands higher.
+const numbered = computed(() => {
+  let raised = false
+  return others.value.map((slab, i) => {
+    const x = slab.x + slab.width / 2
+    const before = others.value[i - 1]
+    raised = before !== undefined && x - (before.x + before.width / 2) < 15 && !raised
+    return { x, y: raised ? TOP - 13 : TOP }
+  })
+})
 const free = computed(() => scale.value.slabs.find((s) => s.key === 'freeSpace'))
 
 const member = computed(() => {
@@ -93,9 +105,9 @@ const drive = computed(() => {
 <template>
   <div ref="box" class="drawing">
     <svg
-      :viewBox="`0 0 ${W} ${HEIGHT}`"
+      :viewBox="`0 0 ${W} ${height}`"
       :width="W"
-      :height="HEIGHT"
+      :height="height"
       role="group"
       :aria-label="
         t('section.drawing', { name, outside: t(beyond), room: t('section.room'), thickness: thicknessText })
@@ -132,7 +144,7 @@ const drive = computed(() => {
           stroke="var(--field-line)"
           stroke-width="0.8"
         />
-        <text v-for="(slab, i) in others" :key="`n${i}`" :x="slab.x + slab.width / 2" :y="TOP" text-anchor="middle" class="number">
+        <text v-for="(at, i) in numbered" :key="`n${i}`" :x="at.x" :y="at.y" text-anchor="middle" class="number">
           {{ i + 1 }}
         </text>
         <text :x="foam.x + foam.width / 2" :y="TOP" text-anchor="middle" class="label">
@@ -167,6 +179,7 @@ const drive = computed(() => {
         :y="BOTTOM + 18"
         :min-x="4"
         :max-x="W - 4"
+        @rows="rows = $event"
       />
       <g
         class="face"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, watchEffect } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
 import { useReader } from '@/shared/state/reader'
@@ -15,6 +15,7 @@ const props = defineProps<{
   minX: number
   maxX: number
 }>()
+const emit = defineEmits<{ rows: [count: number] }>()
 const { t } = useI18n()
 const reader = useReader()
 
@@ -37,22 +38,23 @@ const ticks = computed(() => {
   })
 })
 
-// Labels stand in rows below the tape; each takes the first row where it does not run into its neighbour.
+// Labels stand in rows below the tape, the rightmost notch in the top row: so no lead line crosses a label.
 const placed = computed(() => {
-  const ends: number[] = []
+  const starts: number[] = []
   return [...props.notches]
     .filter((n) => n.thicknessMm <= props.lengthMm + 0.1)
     .map((n) => ({ ...n, x: xOf(n.thicknessMm), text: `${t(`section.notch.${n.key}`)} ${reader.print(n.thickness)}` }))
-    .sort((a, b) => a.x - b.x)
+    .sort((a, b) => b.x - a.x)
     .map((n) => {
-      const width = n.text.length * 6.6 + 12
+      const width = n.text.length * 6.4 + 10
       const start = Math.min(Math.max(n.x - 4, props.minX), props.maxX - width)
-      let row = ends.findIndex((end) => end < start)
-      if (row < 0) row = ends.length
-      ends[row] = start + width
+      let row = starts.findIndex((taken) => start + width < taken)
+      if (row < 0) row = starts.length
+      starts[row] = start
       return { ...n, start, row }
     })
 })
+watchEffect(() => emit('rows', Math.max(1, ...placed.value.map((n) => n.row + 1))))
 </script>
 
 <template>

@@ -111,7 +111,7 @@ onKeyStroke(['[', ']'], (event) => {
             </dd>
             <dt>
               {{
-                t('section.figures.perm', {
+                t(reader.units === 'us' ? 'section.figures.permUs' : 'section.figures.perm', {
                   class: t(`section.class.${answer.foamClass}`),
                   sd: reader.print(answer.figures.foamSd!.figure),
                 })

@@ -28,7 +28,7 @@ const { byField } = useProblems()
 const mayEdit = computed(() => session.person?.mayEdit ?? false)
 const answer = computed(() => sets.data.value?.answer ?? null)
 const row = computed(() => surfaces.data.value?.find((one) => one.id === props.surface))
-const job = computed(() => board.data.value?.job)
+const head = computed(() => board.data.value?.job)
 const typed = ref<Record<string, string>>({})
 const faults = ref<Record<string, string>>({})
 const fig = (name: string): Schemas['WorkedFigure'] => answer.value!.figures[name]!
@@ -69,9 +69,9 @@ const keepExpected = (field: string) =>
     : undefined
 
 const keepRisk = () =>
-  typed.value.risk !== undefined && job.value
+  typed.value.risk !== undefined && head.value
     ? keep('risk', async () => {
-        const body = { version: job.value!.version, units: reader.units, fields: { risk: typed.value.risk! } }
+        const body = { version: head.value!.version, units: reader.units, fields: { risk: typed.value.risk! } }
         await ask(api.PATCH('/api/jobs/{id}', { params: { path: { id: props.job } }, body }))
         await queries.invalidateQueries({ queryKey: ['job', props.job, 'board'] })
       })
@@ -79,7 +79,7 @@ const keepRisk = () =>
 </script>
 
 <template>
-  <StageFrame :job="job?.id ?? props.job" :surface="surface" stage="sets">
+  <StageFrame :job="job" :surface="surface" stage="sets">
     <h1 class="visually-hidden">{{ t('sets.title') }}: {{ row?.name }}</h1>
     <ProblemNote v-if="sets.error.value" :problem="sets.error.value" @retry="sets.refetch()" />
     <ElSkeleton v-else-if="sets.isPending.value" :rows="7" animated />
@@ -154,7 +154,7 @@ const keepRisk = () =>
               <span>{{ t('sets.risk') }}, {{ t('sets.riskJob') }}</span>
               <input
                 class="input"
-                :value="typed.risk ?? reader.print(job?.figures.risk)"
+                :value="typed.risk ?? reader.print(head?.figures.risk)"
                 :disabled="!mayEdit"
                 :aria-invalid="!!faults.risk"
                 aria-describedby="fault-risk"

@@ -39,7 +39,7 @@ const label = (key: string) => t(`sets.factor.${key}`, values.value[key as keyof
       <span>{{ label(step.key) }}</span>
       <span class="track"><span class="bar" :style="{ width: width(step.left) }" /></span>
       <button type="button" class="figure" @click="workings.open(step.working)">
-        × {{ reader.print(step.working.result) }}
+        × {{ reader.print(step.figure) }}
       </button>
     </li>
     <li class="sum">

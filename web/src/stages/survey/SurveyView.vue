@@ -108,7 +108,7 @@ watch(
 </script>
 
 <template>
-  <StageFrame :job="job" :surface="inHand?.id ?? ''" stage="survey">
+  <StageFrame :job="job" :surface="inHand?.id ?? ''" stage="survey" wide>
     <div class="head">
       <h1 class="visually-hidden">{{ t('survey.title') }}</h1>
       <p class="quiet small lead">{{ mayEdit ? t('survey.lead') : t('app.readOnly') }}</p>
@@ -157,8 +157,8 @@ watch(
           </caption>
           <thead v-if="grid.rows.value.length">
             <tr>
-              <th v-for="field in fields" :key="field" scope="col" :class="field">{{ t(`survey.col.${field}`) }}</th>
               <th scope="col">{{ t('survey.col.area') }}</th>
+              <th v-for="field in fields" :key="field" scope="col" :class="field">{{ t(`survey.col.${field}`) }}</th>
               <th scope="col"><span class="visually-hidden">{{ t('survey.col.remove') }}</span></th>
             </tr>
           </thead>
@@ -169,6 +169,15 @@ watch(
               :class="{ hand: row.id === inHand?.id }"
               @focusin="takeInHand(row.id)"
             >
+              <th scope="row" class="area">
+                <VerdictMark :verdict="row.verdict" />
+                <FigureText
+                  v-if="row.treatedArea"
+                  :figure="row.treatedArea.figure"
+                  :working="row.treatedArea.working"
+                />
+                <span v-else class="quiet">–</span>
+              </th>
               <td v-for="field in fields" :key="field" :class="field">
                 <select
                   v-if="selects[field]"
@@ -202,11 +211,6 @@ watch(
                 />
                 <em :id="`fault-${row.id}-${field}`" class="fault">{{ grid.faultOf(row.id, field) }}</em>
               </td>
-              <td class="area">
-                <VerdictMark :verdict="row.verdict" />
-                <FigureText v-if="row.treatedArea" :figure="row.treatedArea.figure" :working="row.treatedArea.working" />
-                <span v-else class="quiet">–</span>
-              </td>
               <td>
                 <button
                   v-if="mayEdit"
@@ -238,11 +242,9 @@ watch(
           </tbody>
           <tfoot v-if="board.data.value && grid.rows.value.length">
             <tr>
-              <td :colspan="fields.length">
-                {{ t('survey.total', { count: board.data.value.feet.surfaces }) }}
-              </td>
-              <td colspan="2">
+              <td :colspan="fields.length + 2">
                 <b>{{ reader.print(board.data.value.feet.area) }}</b>
+                {{ t('survey.total', { count: board.data.value.feet.surfaces }) }}
               </td>
             </tr>
           </tfoot>
@@ -251,9 +253,14 @@ watch(
     </template>
     <template #side>
       <template v-if="inHand">
-        <h2 class="side-title">{{ inHand.name }}</h2>
-        <SectionSketch :layers="sketchOf(inHand.id)" :width="266" :height="84" />
-        <FindingsList :findings="inHand.findings" />
+        <div class="in-hand">
+          <div>
+            <h2>{{ inHand.name }}</h2>
+            <p class="quiet small">{{ t(`kind.${inHand.kind}`) }}</p>
+            <SectionSketch :layers="sketchOf(inHand.id)" :width="266" :height="84" />
+          </div>
+          <FindingsList :findings="inHand.findings" />
+        </div>
       </template>
     </template>
   </StageFrame>
@@ -336,6 +343,10 @@ td input:disabled,
 td select:disabled {
   opacity: 1;
 }
+tbody th {
+  border-bottom: 1px solid var(--line);
+  font: inherit;
+}
 td .fault {
   display: block;
   font-style: normal;
@@ -346,13 +357,13 @@ td .fault:empty {
   display: none;
 }
 .name {
-  min-width: 160px;
+  min-width: 172px;
 }
 .name input {
   font-weight: 650;
 }
 .kind {
-  min-width: 150px;
+  min-width: 168px;
 }
 .shape {
   min-width: 90px;
@@ -368,7 +379,7 @@ td .fault:empty {
 }
 .memberDepth,
 .memberSpacing {
-  min-width: 84px;
+  min-width: 78px;
 }
 .openLeak {
   min-width: 130px;
@@ -376,11 +387,13 @@ td .fault:empty {
 .area {
   white-space: nowrap;
   padding: 11px 6px;
+  min-width: 108px;
 }
 .area > * + * {
   margin-left: 6px;
 }
-tr.hand td {
+tr.hand td,
+tr.hand th {
   background: var(--in-hand);
 }
 .remove {
@@ -400,10 +413,18 @@ tfoot td {
 .empty {
   padding: 24px 0;
 }
-.side-title {
-  margin-bottom: 8px;
+.in-hand {
+  display: grid;
+  grid-template-columns: 266px minmax(0, 1fr);
+  gap: 32px;
+  padding: 0 4px;
 }
-.side-title + svg {
-  margin-bottom: 14px;
+.in-hand svg {
+  margin-top: 10px;
+}
+@media (max-width: 760px) {
+  .in-hand {
+    grid-template-columns: 1fr;
+  }
 }
 </style>

@@ -55,6 +55,7 @@ li {
   display: grid;
   grid-template-columns: 30px 1fr auto;
   gap: 10px;
+  align-items: start;
   padding: 12px 0;
   border-bottom: 1px solid var(--line);
 }
@@ -63,6 +64,7 @@ h3 {
 }
 h3 small {
   font-weight: 400;
+  margin-right: 6px;
 }
 .figure {
   border: 0;

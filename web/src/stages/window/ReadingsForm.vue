@@ -135,7 +135,7 @@ async function save() {
   border-radius: 10px;
   padding: 12px 16px 14px;
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(120px, 1fr));
   gap: 10px 14px;
   margin-bottom: 20px;
 }

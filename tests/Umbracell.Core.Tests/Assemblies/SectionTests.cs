@@ -1,0 +1,196 @@
+using CsCheck;
+using Shouldly;
+using Umbracell.Core.Assemblies;
+using Umbracell.Core.Findings;
+using Umbracell.Core.Materials;
+using Umbracell.Core.Moisture;
+using Umbracell.Core.Quantities;
+using Xunit;
+
+namespace Umbracell.Core.Tests.Assemblies;
+
+public sealed class SectionTests
+{
+    private static readonly Material Panel = new("panel", new(0.1), Permeability.FromPermInches(0.5), "test");
+    private static readonly Material Board = new("board", new(0.16), Permeability.FromPermInches(22), "test");
+    private static readonly Gen<double> Thickness = Gen.Double[0.5, 6];
+
+    [Fact]
+    public void A_two_by_six_wall_by_parallel_path_agrees_with_the_worked_figure()
+    {
+        // 2x6, framing 25 %, cavity R-20, wood 1.25 per inch, other layers and films.
+        Slice[] slices = [new(R(20), R(5.5 * 1.25)), Slice.Continuous(R(2.2))];
+        var u = WoodFraming.ParallelPath(0.25, slices);
+        u.UsU.ShouldBe(0.0613, 0.0001);
+        u.ToResistance().UsR.ShouldBe(16.30, 0.01);
+    }
+
+    [Fact]
+    public void The_lower_limit_never_exceeds_the_upper_and_the_combined_value_lies_between() =>
+        Gen.Select(Gen.Double[0.02, 0.4], Gen.Double[5, 30], Gen.Double[2, 12], Gen.Double[1, 6]).Sample((share, cavity, member, rest) =>
+        {
+            Slice[] slices = [new(R(cavity), R(member)), Slice.Continuous(R(rest))];
+            var upper = WoodFraming.ParallelPath(share, slices).ToResistance().UsR;
+            var lower = WoodFraming.LowerLimit(share, slices).UsR;
+            lower.ShouldBeLessThanOrEqualTo(upper + 1e-9);
+            var combined = WoodFraming.Combined(share, slices);
+            (combined is null).ShouldBe(upper / lower > 1.5);
+            combined?.ToResistance().UsR.ShouldBe((upper + lower) / 2, 1e-9);
+        });
+
+    [Fact]
+    public void More_foam_never_lowers_R_or_raises_U() => Thickness.Sample(inches =>
+    {
+        var (thin, thick) = (Study(inches), Study(Math.Min(6, inches + 0.25)));
+        thick.FoamR.UsR.ShouldBeGreaterThanOrEqualTo(thin.FoamR.UsR - 1e-9);
+        thick.WholeU.UsU.ShouldBeLessThanOrEqualTo(thin.WholeU.UsU + 1e-9);
+        thick.HeatCut.ShouldBeGreaterThanOrEqualTo(thin.HeatCut - 1e-9);
+        thick.FoamPermeance.Perms.ShouldBeLessThanOrEqualTo(thin.FoamPermeance.Perms + 1e-9);
+    });
+
+    [Fact]
+    public void Temperature_runs_from_outdoor_to_indoor_without_turning_back() => Thickness.Sample(inches =>
+    {
+        var points = Study(inches).Profile.Points;
+        points[0].Temperature.Celsius.ShouldBe(-15, 1e-9);
+        points[^1].Temperature.Celsius.ShouldBe(20, 1e-9);
+        points.Zip(points.Skip(1)).ShouldAllBe(p => p.Second.Temperature.Celsius >= p.First.Temperature.Celsius - 1e-9);
+        points.Zip(points.Skip(1)).ShouldAllBe(p => p.Second.VapourPressure.Pascals >= p.First.VapourPressure.Pascals - 1e-9);
+    });
+
+    [Fact]
+    public void The_same_heat_flows_through_every_layer()
+    {
+        var study = Study(4);
+        var flux = (20 - -15) / study.CavityR.SquareMetreKelvinsPerWatt;
+        var points = study.Profile.Points;
+        var acrossFoam = points.Last(p => p.Key == "foam").Temperature - points.Last(p => p.Key == "panel").Temperature;
+        (acrossFoam.Kelvins / study.FoamR.SquareMetreKelvinsPerWatt).ShouldBe(flux, flux * 1e-9);
+    }
+
+    [Fact]
+    public void Vapour_is_driven_by_its_own_pressure_not_by_heat()
+    {
+        var humid = Study(2, air: new(new(24), new(50), new(24), new(90)));
+        humid.Profile.OutwardDrive.Pascals.ShouldBeLessThan(0);
+        Study(2).Profile.OutwardDrive.Pascals.ShouldBeGreaterThan(0);
+    }
+
+    [Fact]
+    public void Aged_R_is_interpolated_proportional_below_and_refused_past_the_sheet()
+    {
+        Sheets.ClosedCell.ResistanceAt(Length.FromInches(2)).UsR.ShouldBe(13.3, 1e-9);
+        Sheets.ClosedCell.ResistanceAt(Length.FromInches(2.5)).UsR.ShouldBe(16.85, 1e-9);
+        Sheets.ClosedCell.ResistanceAt(Length.FromInches(0.5)).UsR.ShouldBe(3.2, 1e-9);
+        Should.Throw<QuantityRangeException>(() => Sheets.ClosedCell.ResistanceAt(Length.FromInches(6.1)));
+        Should.Throw<QuantityRangeException>(() => Study(900));
+        Should.Throw<QuantityRangeException>(() => Study(0));
+    }
+
+    [Fact]
+    public void Closed_cell_of_135_perm_inches_is_class_II_from_135_inches()
+    {
+        VapourResistance.ThicknessFor(Sheets.ClosedCell.Permeability, VapourClass.II).Inches.ShouldBe(1.35, 1e-4);
+        Study(1.35).FoamClass.ShouldBe(VapourClass.II);
+        Study(1.34).FoamClass.ShouldBe(VapourClass.III);
+        Study(2).FoamPermeance.Perms.ShouldBe(0.675, 1e-4);
+    }
+
+    [Theory]
+    [InlineData(0.1, VapourClass.I)]
+    [InlineData(0.11, VapourClass.II)]
+    [InlineData(1.0, VapourClass.II)]
+    [InlineData(1.01, VapourClass.III)]
+    [InlineData(10, VapourClass.III)]
+    [InlineData(10.1, VapourClass.Open)]
+    public void Vapour_classes_have_their_bounds(double perms, VapourClass vapourClass) =>
+        VapourResistance.ClassOf(Permeance.FromPerms(perms)).ShouldBe(vapourClass);
+
+    [Fact]
+    public void Permeances_in_series_let_through_less_than_the_tightest() =>
+        Gen.Double[0.05, 50].Array[2, 6].Sample(perms =>
+            VapourResistance.InSeries(perms.Select(Permeance.FromPerms)).Perms.ShouldBeLessThan(perms.Min()));
+
+    [Fact]
+    public void The_thickness_for_a_target_meets_it_and_a_quarter_inch_less_does_not()
+    {
+        var target = new UTarget(ThermalTransmittance.FromUsU(0.075), "test");
+        var study = SectionStudy.Of(Case(2) with { Target = target });
+        var thickness = study.ThicknessForTarget.ShouldNotBeNull();
+        SectionStudy.Of(Case(thickness.Inches) with { Target = target }).WholeU.UsU.ShouldBeLessThanOrEqualTo(0.075);
+        SectionStudy.Of(Case(thickness.Inches - 0.25) with { Target = target }).WholeU.UsU.ShouldBeGreaterThan(0.075);
+    }
+
+    [Theory]
+    [InlineData(5.0, "fits", Verdict.Clear)]
+    [InlineData(5.25, "shaveHard", Verdict.Care)]
+    [InlineData(5.75, "tooThick", Verdict.Hold)]
+    public void Closed_cell_stops_half_an_inch_short_of_the_face(double inches, string name, Verdict verdict)
+    {
+        var fit = Study(inches).Findings.Single(f => f.Rule == "fit");
+        fit.Case.ShouldBe(name);
+        fit.Verdict.ShouldBe(verdict);
+    }
+
+    [Fact]
+    public void Open_cell_fills_the_depth_flush()
+    {
+        var fit = SectionStudy.Of(Case(5.5) with { Sheet = Sheets.OpenCell }).Findings.Single(f => f.Rule == "fit");
+        fit.Case.ShouldBe("flush");
+        fit.Verdict.ShouldBe(Verdict.Clear);
+    }
+
+    [Fact]
+    public void A_vent_channel_takes_depth_and_cuts_off_what_lies_beyond_it()
+    {
+        var vented = Case(3) with { VentChannel = Length.FromInches(1), Baffle = new(Panel, Length.FromInches(0.25)) };
+        vented.FoamDepth!.Value.Inches.ShouldBe(4.25, 1e-9);
+        var study = SectionStudy.Of(vented);
+        study.Profile.Points.Where(p => p.Key is "panel").First().Temperature.Celsius.ShouldBe(-15, 1e-9);
+        var tooLow = SectionStudy.Of(vented with { VentChannel = Length.FromInches(0.75) });
+        tooLow.Findings.Single(f => f.Rule == "ventChannel").Verdict.ShouldBe(Verdict.Hold);
+    }
+
+    [Fact]
+    public void Metal_members_are_said_not_to_be_counted()
+    {
+        var metal = Case(3) with { Members = new(MemberMaterial.Metal, Length.FromInches(8), Length.FromInches(60), 0, new(50)) };
+        var study = SectionStudy.Of(metal);
+        study.CombinedU.ShouldBeNull();
+        study.Findings.ShouldContain(f => f.Rule == "metalMembers" && f.Verdict == Verdict.Care);
+    }
+
+    [Fact]
+    public void A_working_can_be_followed_to_its_result()
+    {
+        var u = Study(4).Workings["wholeU"];
+        double Term(string symbol) => u.Terms.Single(t => t.Symbol == symbol).Value.Si;
+        var byHand = Term("f") / (Term("R_member") + Term("R_rest")) + (1 - Term("f")) / (Term("R_foam") + Term("R_air") + Term("R_rest"));
+        u.Result.Si.ShouldBe(byHand, 1e-12);
+        var rest = u.Terms.Single(t => t.Symbol == "R_rest").From.ShouldNotBeNull();
+        rest.Terms.Sum(t => t.Value.Si).ShouldBe(rest.Result.Si, 1e-12);
+    }
+
+    [Fact]
+    public void Air_against_the_iso_films_is_stiller_than_the_us_set_says() =>
+        Films.Inside(FilmSet.Iso6946, HeatFlow.Horizontal).SquareMetreKelvinsPerWatt.ShouldBeGreaterThan(Films.Inside(FilmSet.Us, HeatFlow.Horizontal).SquareMetreKelvinsPerWatt);
+
+    private static SectionStudy Study(double inches, DesignAir? air = null) => SectionStudy.Of(air is null ? Case(inches) : Case(inches) with { Air = air });
+
+    private static SectionCase Case(double inches) => new()
+    {
+        Kind = SurfaceKind.StudWall,
+        Outboard = [new(Panel, Length.FromMillimetres(11))],
+        Inboard = [new(Board, Length.FromMillimetres(12.7))],
+        Members = new(MemberMaterial.Wood, Length.FromInches(5.5), Length.FromInches(16), 0.25, new(0.1154)),
+        HeatFlow = HeatFlow.Horizontal,
+        Exposure = Exposure.Outdoors,
+        Films = FilmSet.Us,
+        Sheet = Sheets.ClosedCell,
+        FoamThickness = Length.FromInches(inches),
+        Air = new(new(20), new(40), new(-15), new(80)),
+        ClimateZone = "6A",
+    };
+
+    private static ThermalResistance R(double us) => ThermalResistance.FromUsR(us);
+}

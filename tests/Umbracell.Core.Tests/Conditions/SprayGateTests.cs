@@ -1,0 +1,193 @@
+using CsCheck;
+using Shouldly;
+using Umbracell.Core.Air;
+using Umbracell.Core.Conditions;
+using Umbracell.Core.Findings;
+using Umbracell.Core.Quantities;
+using Xunit;
+
+namespace Umbracell.Core.Tests.Conditions;
+
+public sealed class SprayGateTests
+{
+    private static readonly HashSet<PreparationItem> Everything = [.. Enum.GetValues<PreparationItem>()];
+
+    [Fact]
+    public void A_warm_dry_prepared_wall_is_clear() => SprayGate.Check(Good).Verdict.ShouldBe(Verdict.Clear);
+
+    [Theory]
+    [InlineData(4, Verdict.Care)]
+    [InlineData(6.9, Verdict.Care)]
+    [InlineData(7, Verdict.Clear)]
+    [InlineData(3.9, Verdict.Hold)]
+    [InlineData(46, Verdict.Clear)]
+    [InlineData(46.1, Verdict.Care)]
+    [InlineData(49.1, Verdict.Hold)]
+    public void G1_judges_the_substrate_against_the_sheets_window(double celsius, Verdict verdict) =>
+        Rule("G1", Good with { Substrate = T(celsius) }).Verdict.ShouldBe(verdict);
+
+    [Theory]
+    [InlineData(2, Verdict.Care)]
+    [InlineData(1.9, Verdict.Hold)]
+    [InlineData(5, Verdict.Clear)]
+    public void G2_judges_the_air_against_the_sheets_window(double celsius, Verdict verdict) =>
+        Rule("G2", Good with { Air = T(celsius) }).Verdict.ShouldBe(verdict);
+
+    [Theory]
+    [InlineData(2.99, Verdict.Hold)]
+    [InlineData(3.01, Verdict.Care)]
+    [InlineData(4.99, Verdict.Care)]
+    [InlineData(5.01, Verdict.Clear)]
+    public void G3_wants_three_kelvins_above_the_dew_point_and_five_to_be_clear(double above, Verdict verdict)
+    {
+        var dew = MoistAir.Of(new(20), new(50), StandardAtmosphere.PressureAt(Length.Zero)).DewPoint.Celsius;
+        Rule("G3", Good with { Substrate = T(dew + above) }).Verdict.ShouldBe(verdict);
+    }
+
+    [Fact]
+    public void G3_below_freezing_uses_the_frost_point()
+    {
+        var gate = Good with { Sheet = Sheets.ColdGrade, Substrate = T(-13), Air = T(-15), Humidity = RH(70) };
+        var finding = Rule("G3", gate);
+        finding.Words["point"].ShouldBe("frost");
+        finding.Figures["dew"].Si.ShouldBe(-17.255, 0.005);
+        finding.Verdict.ShouldBe(Verdict.Care);
+    }
+
+    [Fact]
+    public void The_reference_of_the_humidity_moves_the_frost_point_by_half_the_margin()
+    {
+        double Dew(HumidityReference over) => SprayGate.Check(Good with { Air = T(-15), Humidity = new(new(70, over), TimeSpan.Zero, "") }).DewPoint!.Value.Celsius;
+        (Dew(HumidityReference.Water) - Dew(HumidityReference.Ice)).ShouldBe(1.55, 0.02);
+    }
+
+    [Fact]
+    public void What_would_clear_the_dew_distance_clears_it() =>
+        Gen.Select(Gen.Double[-10, 25], Gen.Double[40, 95], Gen.Double[-4, 4.9]).Sample((air, humidity, above) =>
+        {
+            var dew = MoistAir.Of(new(air), new(humidity), StandardAtmosphere.PressureAt(Length.Zero)).DewPoint.Celsius;
+            var gate = Good with { Air = T(air), Humidity = RH(humidity), Substrate = T(dew + above) };
+            var before = Rule("G3", gate);
+            var heated = before.Remedies.Single(r => r.Kind == "heatSubstrate").Figures["to"].Si;
+            Rule("G3", gate with { Substrate = T(heated + 1e-6) }).Verdict.CompareTo(before.Verdict).ShouldBeNegative();
+            var dried = before.Remedies.Single(r => r.Kind == "dryAir").Figures["to"].Si;
+            if (dried is > 1 and < 100)
+            {
+                Rule("G3", gate with { Humidity = RH(dried * (1 - 1e-6)) }).Verdict.CompareTo(before.Verdict).ShouldBeNegative();
+            }
+        });
+
+    [Theory]
+    [InlineData(75, Verdict.Clear)]
+    [InlineData(76, Verdict.Care)]
+    [InlineData(80, Verdict.Care)]
+    [InlineData(80.5, Verdict.Hold)]
+    public void G4_judges_humidity_against_the_sheet(double percent, Verdict verdict) =>
+        Rule("G4", Good with { Humidity = RH(percent), Substrate = T(30) }).Verdict.ShouldBe(verdict);
+
+    [Fact]
+    public void The_tighter_of_sheet_and_practice_rules_and_practice_never_loosens()
+    {
+        var damp = Good with { Humidity = RH(72), Substrate = T(30) };
+        Rule("G4", damp).Verdict.ShouldBe(Verdict.Clear);
+        Rule("G4", damp with { Practice = new() { GreatestHumidityPercent = 70 } }).Verdict.ShouldBe(Verdict.Hold);
+        Rule("G4", damp with { Humidity = RH(85), Practice = new() { GreatestHumidityPercent = 95 } }).Verdict.ShouldBe(Verdict.Hold);
+    }
+
+    [Theory]
+    [InlineData(16, Verdict.Clear)]
+    [InlineData(16.5, Verdict.Care)]
+    [InlineData(18, Verdict.Care)]
+    [InlineData(18.5, Verdict.Hold)]
+    public void G5_judges_wood_against_the_sheet(double percent, Verdict verdict) =>
+        Rule("G5", Good with { Moisture = new(new(percent, null), TimeSpan.Zero, "pin meter") }).Verdict.ShouldBe(verdict);
+
+    [Fact]
+    public void G5_unread_holds_and_metal_is_judged_by_eye()
+    {
+        Rule("G5", Good with { Moisture = null }).Verdict.ShouldBe(Verdict.Hold);
+        var metal = Good with { SubstrateKind = SubstrateKind.Metal };
+        Rule("G5", metal with { Moisture = new(new(null, true), TimeSpan.Zero, "eye") }).Verdict.ShouldBe(Verdict.Clear);
+        Rule("G5", metal with { Moisture = new(new(null, false), TimeSpan.Zero, "eye") }).Verdict.ShouldBe(Verdict.Hold);
+        Rule("G5", metal with { Moisture = new(new(12, null), TimeSpan.Zero, "pin meter") }).Verdict.ShouldBe(Verdict.Hold);
+    }
+
+    [Fact]
+    public void G6_wants_both_drums_fresh_and_inside()
+    {
+        Rule("G6", Good with { DrumB = null }).Verdict.ShouldBe(Verdict.Hold);
+        Rule("G6", Good with { DrumB = T(17.5) }).Case.ShouldBe("outside");
+        Rule("G6", Good with { DrumB = T(18.5) }).Case.ShouldBe("nearEdge");
+        Rule("G6", Good with { DrumA = T(22, minutes: 121) }).Case.ShouldBe("stale");
+        Rule("G6", Good with { DrumA = T(22, minutes: 119) }).Verdict.ShouldBe(Verdict.Clear);
+        Rule("G6", Good with { DrumA = T(17, minutes: 300) }).Verdict.ShouldBe(Verdict.Hold);
+    }
+
+    [Fact]
+    public void G13_holds_for_every_single_item_missing()
+    {
+        foreach (var item in Enum.GetValues<PreparationItem>())
+        {
+            var finding = Rule("G13", Good with { Prepared = Everything.Except([item]).ToHashSet() });
+            finding.Verdict.ShouldBe(Verdict.Hold);
+            finding.Words["items"].ShouldBe(item.ToString());
+        }
+    }
+
+    [Fact]
+    public void Old_readings_ask_for_care()
+    {
+        SprayGate.Check(Good with { Air = T(20, minutes: 121) }).Findings.ShouldContain(f => f.Rule == "age" && f.Verdict == Verdict.Care);
+        SprayGate.Check(Good).Findings.ShouldNotContain(f => f.Rule == "age");
+    }
+
+    [Fact]
+    public void Nothing_read_holds_on_every_reading()
+    {
+        var gate = SprayGate.Check(new() { Sheet = Sheets.ClosedCell, SubstrateKind = SubstrateKind.Wood });
+        gate.Findings.ShouldAllBe(f => f.Verdict == Verdict.Hold);
+        gate.DewPoint.ShouldBeNull();
+    }
+
+    [Fact]
+    public void Dry_heat_clears_temperatures_and_humidity_together()
+    {
+        var gate = Good with { Substrate = T(1), Air = T(4), Humidity = RH(92) };
+        var heat = SprayGate.Check(gate).Remedies.Single(r => r.Kind == "dryHeat");
+        var air = MoistAir.Of(new(4), new(92), StandardAtmosphere.PressureAt(Length.Zero));
+        var airTo = new Temperature(heat.Figures["airTo"].Si + 1e-6);
+        var after = SprayGate.Check(gate with
+        {
+            Substrate = T(heat.Figures["substrateTo"].Si + 1e-6),
+            Air = T(airTo.Celsius),
+            Humidity = RH(air.HumidityWhenDryHeatedTo(airTo).Percent),
+        });
+        after.Findings.Where(f => f.Rule is "G1" or "G2" or "G3" or "G4").Worst().ShouldNotBe(Verdict.Hold);
+    }
+
+    [Fact]
+    public void A_cold_grade_that_would_do_is_named_and_one_that_would_not_is_not()
+    {
+        var cold = Good with { Substrate = T(1), Air = T(1), Humidity = RH(60), OtherSheets = [Sheets.ClosedCell, Sheets.ColdGrade, Sheets.OpenCell] };
+        SprayGate.Check(cold).Remedies.Where(r => r.Kind == "otherSheet").Select(r => r.Words!["sheet"]).ShouldBe(["cold"]);
+    }
+
+    private static GateCase Good => new()
+    {
+        Sheet = Sheets.ClosedCell,
+        SubstrateKind = SubstrateKind.Wood,
+        Substrate = T(21),
+        Air = T(20),
+        Humidity = RH(50),
+        Moisture = new(new(12, null), TimeSpan.Zero, "pin meter"),
+        DrumA = T(22),
+        DrumB = T(23),
+        Prepared = Everything,
+    };
+
+    private static Reading<Temperature> T(double celsius, double minutes = 10) => new(new(celsius), TimeSpan.FromMinutes(minutes), "gauge");
+
+    private static Reading<RelativeHumidity> RH(double percent) => new(new(percent), TimeSpan.FromMinutes(10), "hygrometer");
+
+    private static Finding Rule(string rule, GateCase gate) => SprayGate.Check(gate).Findings.Single(f => f.Rule == rule);
+}

@@ -1,0 +1,140 @@
+using CsCheck;
+using Shouldly;
+using Umbracell.Core.Quantities;
+using Xunit;
+
+namespace Umbracell.Core.Tests.Quantities;
+
+public sealed class QuantityTextTests
+{
+    private static readonly FigureRange AnyThickness = new(0, 3, Dimension.Thickness);
+    private static readonly FigureRange AnySpan = new(0, 300, Dimension.Span);
+    private static readonly FigureRange AnyTemperature = new(-60, 120, Dimension.Temperature);
+
+    [Theory]
+    [InlineData("5 1/2", 139.7)]
+    [InlineData("5-1/2", 139.7)]
+    [InlineData("5.5\"", 139.7)]
+    [InlineData("5.5 in", 139.7)]
+    [InlineData("3/4", 19.05)]
+    [InlineData("140 mm", 140)]
+    [InlineData("14 cm", 140)]
+    [InlineData("0,14 m", 140)]
+    [InlineData("1'6", 457.2)]
+    public void Thickness_reads_as_people_type_it(string typed, double millimetres) =>
+        Read(typed, AnyThickness, UnitSystem.Us).ShouldBe(millimetres / 1000, 1e-9);
+
+    [Theory]
+    [InlineData("7'6", 7.5)]
+    [InlineData("7'6\"", 7.5)]
+    [InlineData("7' 6 1/2\"", 7.5416666667)]
+    [InlineData("7'-6", 7.5)]
+    [InlineData("7 ft 6 in", 7.5)]
+    [InlineData("24", 24)]
+    [InlineData("90\"", 7.5)]
+    public void Spans_read_in_feet_and_inches(string typed, double feet) =>
+        Read(typed, AnySpan, UnitSystem.Us).ShouldBe(feet * 0.3048, 1e-6);
+
+    [Theory]
+    [InlineData("21C", UnitSystem.Us, 21)]
+    [InlineData("70 F", UnitSystem.Metric, 21.1111)]
+    [InlineData("70°F", UnitSystem.Metric, 21.1111)]
+    [InlineData("70", UnitSystem.Us, 21.1111)]
+    [InlineData("-5", UnitSystem.Metric, -5)]
+    [InlineData("−5 °C", UnitSystem.Us, -5)]
+    public void A_temperature_without_a_unit_is_read_in_the_persons_system(string typed, UnitSystem system, double celsius) =>
+        Read(typed, AnyTemperature, system).ShouldBe(celsius, 1e-3);
+
+    [Theory]
+    [InlineData("9:12", 0.75)]
+    [InlineData("9/12", 0.75)]
+    [InlineData("9", 0.75)]
+    [InlineData("45°", 1)]
+    [InlineData("45 deg", 1)]
+    public void A_pitch_reads_as_rise_over_run_or_degrees(string typed, double slope) =>
+        Read(typed, new(0, 5, Dimension.Pitch), UnitSystem.Us).ShouldBe(slope, 1e-9);
+
+    [Theory]
+    [InlineData("", TypingFault.Empty)]
+    [InlineData("   ", TypingFault.Empty)]
+    [InlineData("five", TypingFault.NotANumber)]
+    [InlineData("5 apples", TypingFault.WrongUnit)]
+    [InlineData("5 1/0", TypingFault.NotANumber)]
+    [InlineData("1e5", TypingFault.WrongUnit)]
+    [InlineData("NaN", TypingFault.NotANumber)]
+    [InlineData("5'6'7", TypingFault.NotANumber)]
+    [InlineData("<script>", TypingFault.NotANumber)]
+    [InlineData("20 C", TypingFault.WrongUnit)]
+    [InlineData("20 kg", TypingFault.WrongUnit)]
+    [InlineData("900 in", TypingFault.OutOfRange)]
+    [InlineData("-2", TypingFault.OutOfRange)]
+    public void Bad_input_is_named_and_kept(string typed, TypingFault fault)
+    {
+        var result = QuantityParser.Parse(typed, AnyThickness, UnitSystem.Us);
+        result.Fault.ShouldBe(fault);
+        result.Typed.ShouldBe(typed);
+        result.Figure.ShouldBeNull();
+    }
+
+    [Theory]
+    [InlineData("1,250", 1250)]
+    [InlineData("1,250.5", 1250.5)]
+    [InlineData("5,5", 5.5)]
+    public void A_comma_is_a_thousands_mark_only_before_three_digits(string typed, double value) =>
+        Read(typed, new(0, 1e6, Dimension.Mass), UnitSystem.Metric).ShouldBe(value, 1e-9);
+
+    [Fact]
+    public void What_is_printed_reads_back() =>
+        Gen.Select(Gen.Int[1, 4000], Gen.Enum<UnitSystem>()).Sample((steps, system) =>
+        {
+            // Eighths of an inch and whole millimetres are what is printed without loss.
+            var metres = system == UnitSystem.Us ? Length.FromInches(steps / 8.0).Metres : steps / 1000.0;
+            foreach (var dimension in new[] { Dimension.Thickness, Dimension.Span })
+            {
+                var exact = dimension == Dimension.Span && system == UnitSystem.Metric ? Math.Round(metres, 2) : metres;
+                var text = QuantityPrinter.Print(new(exact, dimension), system);
+                Read(text, new(0, 100, dimension), system).ShouldBe(exact, 1e-9, text);
+            }
+        });
+
+    [Theory]
+    [InlineData(Dimension.Thickness, 0.1397, "5 1/2 in", "140 mm")]
+    [InlineData(Dimension.Thickness, 0.00635, "1/4 in", "6 mm")]
+    [InlineData(Dimension.Span, 2.286, "7'6\"", "2.29 m")]
+    [InlineData(Dimension.Resistance, 3.5926, "R-20.4", "3.59 m²K/W")]
+    [InlineData(Dimension.Temperature, 21.0, "70 °F", "21.0 °C")]
+    [InlineData(Dimension.TemperatureDifference, 3.0, "5 °F", "3.0 K")]
+    [InlineData(Dimension.Temperature, -0.01, "32 °F", "0.0 °C")]
+    [InlineData(Dimension.Permeance, 38.62e-12, "0.675 perm", "38.6 ng/Pa·s·m²")]
+    [InlineData(Dimension.Area, 92.903, "1,000 ft²", "92.9 m²")]
+    [InlineData(Dimension.Duration, 4500, "1 h 15", "1 h 15")]
+    public void Figures_print_as_the_trade_reads_them(Dimension dimension, double si, string us, string metric)
+    {
+        QuantityPrinter.Print(new(si, dimension), UnitSystem.Us).ShouldBe(us);
+        QuantityPrinter.Print(new(si, dimension), UnitSystem.Metric).ShouldBe(metric);
+    }
+
+    [Fact]
+    public void A_difference_of_temperatures_does_not_shift_by_32() =>
+        new TemperatureDifference(10).FahrenheitDegrees.ShouldBe(18);
+
+    [Fact]
+    public void Units_round_trip() =>
+        Gen.Double[-50, 150].Sample(celsius => Temperature.FromFahrenheit(new Temperature(celsius).Fahrenheit).Celsius.ShouldBe(celsius, 1e-9));
+
+    [Fact]
+    public void Unit_constants_are_the_published_ones()
+    {
+        Permeance.FromPerms(1).Nanograms.ShouldBe(57.2135, 1e-4);
+        ThermalResistance.FromUsR(1).SquareMetreKelvinsPerWatt.ShouldBe(0.17611, 1e-5);
+        FoamVolume.FromBoardFeet(1).CubicMetres.ShouldBe(0.0023597, 1e-7);
+        (Area.FromSquareFeet(1) * Length.FromInches(1)).BoardFeet.ShouldBe(1, 1e-12);
+    }
+
+    private static double Read(string typed, FigureRange range, UnitSystem system)
+    {
+        var result = QuantityParser.Parse(typed, range, system);
+        result.Fault.ShouldBeNull(typed);
+        return result.Figure!.Value.Si;
+    }
+}

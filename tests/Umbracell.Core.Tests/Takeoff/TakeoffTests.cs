@@ -1,0 +1,97 @@
+using CsCheck;
+using Shouldly;
+using Umbracell.Core.Findings;
+using Umbracell.Core.Quantities;
+using Umbracell.Core.Takeoff;
+using Xunit;
+
+namespace Umbracell.Core.Tests.Takeoff;
+
+public sealed class TakeoffTests
+{
+    [Theory]
+    [InlineData(ShapeKind.Rectangle, "24' x 9'", 216)]
+    [InlineData(ShapeKind.Gable, "24' at 9:12", 108)]
+    [InlineData(ShapeKind.RoofPlane, "12' x 40' at 9:12", 600)]
+    [InlineData(ShapeKind.Band, "196' x 11 1/4\"", 183.75)]
+    [InlineData(ShapeKind.Bays, "14 x 22 1/2\" x 20'", 525)]
+    [InlineData(ShapeKind.Box, "20' x 8' x 8'6", 636)]
+    public void Areas_follow_from_what_is_called_out(ShapeKind kind, string size, double squareFeet) =>
+        Shape(size, kind).Area.SquareFeet.ShouldBe(squareFeet, 1e-6);
+
+    [Fact]
+    public void A_nine_in_twelve_plane_has_pitch_factor_a_quarter_over() =>
+        Core.Takeoff.Shape.PitchFactor(9 / 12.0).ShouldBe(1.25, 1e-12);
+
+    [Fact]
+    public void Openings_and_member_faces_come_off_and_ribs_go_on()
+    {
+        var openings = SizeText.ParseOpenings("2 x 3' x 4'; 36\" x 80\"", UnitSystem.Us).Openings.ShouldNotBeNull();
+        var takeoff = SurfaceTakeoff.Of(Shape("20' x 10'", ShapeKind.Rectangle), openings, 2, 0.25, 1.1);
+        takeoff.Gross.SquareFeet.ShouldBe(400, 1e-9);
+        takeoff.Openings.SquareFeet.ShouldBe(88, 1e-9);
+        takeoff.Treated.SquareFeet.ShouldBe(312, 1e-9);
+        takeoff.Developed.SquareFeet.ShouldBe(312 * 0.75 * 1.1, 1e-9);
+        takeoff.OpeningsExceedSurface.ShouldBeFalse();
+    }
+
+    [Fact]
+    public void The_sum_of_a_takeoff_can_be_followed()
+    {
+        var takeoff = SurfaceTakeoff.Of(Shape("20' x 10'", ShapeKind.Rectangle), [new(1, Length.FromFeet(3), Length.FromFeet(7))], 3, 0.1, 1);
+        double Term(string symbol) => takeoff.Working.Terms.Single(t => t.Symbol == symbol).Value.Si;
+        ((Term("A_gross") - Term("A_openings")) * (1 - Term("f")) * Term("k")).ShouldBe(takeoff.Working.Result.Si, 1e-12);
+    }
+
+    [Fact]
+    public void Openings_larger_than_the_wall_are_a_hold()
+    {
+        var takeoff = SurfaceTakeoff.Of(Shape("10' x 8'", ShapeKind.Rectangle), [new(1, Length.FromFeet(10), Length.FromFeet(9))], 1, 0, 1);
+        var finding = SurveyCheck.Of(takeoff, null, moistureRead: true)[0];
+        finding.Case.ShouldBe("openingsExceed");
+        finding.Verdict.ShouldBe(Verdict.Hold);
+    }
+
+    [Fact]
+    public void An_open_leak_holds_and_unread_moisture_asks_for_care()
+    {
+        var takeoff = SurfaceTakeoff.Of(Shape("10' x 8'", ShapeKind.Rectangle), [], 1, 0, 1);
+        SurveyCheck.Of(takeoff, "flashing", moistureRead: true).Worst().ShouldBe(Verdict.Hold);
+        SurveyCheck.Of(takeoff, null, moistureRead: false).Worst().ShouldBe(Verdict.Care);
+        SurveyCheck.Of(takeoff, null, moistureRead: true).Worst().ShouldBe(Verdict.Clear);
+        SurveyCheck.Of(null, null, moistureRead: true).Worst().ShouldBe(Verdict.Hold);
+    }
+
+    [Theory]
+    [InlineData("24'", 1)]
+    [InlineData("24' x 9' x 3'", 0)]
+    [InlineData("", 2)]
+    public void A_size_with_the_wrong_number_of_parts_says_which_are_missing(string typed, int missing)
+    {
+        var result = SizeText.ParseShape(typed, ShapeKind.Rectangle, UnitSystem.Us);
+        result.Shape.ShouldBeNull();
+        result.Missing.Count.ShouldBe(missing);
+    }
+
+    [Fact]
+    public void A_slip_in_a_part_is_named()
+    {
+        var result = SizeText.ParseShape("24' x 9 kg", ShapeKind.Rectangle, UnitSystem.Us);
+        result.Part.ShouldNotBeNull().Fault.ShouldBe(TypingFault.WrongUnit);
+        SizeText.ParseShape("-4' x 9'", ShapeKind.Rectangle, UnitSystem.Us).Part!.Fault.ShouldBe(TypingFault.OutOfRange);
+        SizeText.ParseOpenings("2 x 900' x 4'", UnitSystem.Us).Part!.Fault.ShouldBe(TypingFault.OutOfRange);
+    }
+
+    [Fact]
+    public void A_printed_size_reads_back_in_either_system() =>
+        Gen.Select(Gen.Enum<ShapeKind>(), Gen.Int[1, 900], Gen.Int[1, 900], Gen.Int[1, 900], Gen.Int[1, 24]).Sample((kind, a, b, c, rise) =>
+        {
+            // Whole inches survive the print in feet and inches exactly.
+            var hasPitch = kind is ShapeKind.Gable or ShapeKind.RoofPlane;
+            var shape = new Shape(kind, Length.FromInches(a), kind == ShapeKind.Gable ? Length.Zero : Length.FromInches(b), kind == ShapeKind.Box ? Length.FromInches(c) : Length.Zero, hasPitch ? rise / 12.0 : 0, kind == ShapeKind.Bays ? 7 : 1);
+            var read = SizeText.ParseShape(SizeText.Print(shape, UnitSystem.Us), kind, UnitSystem.Us).Shape.ShouldNotBeNull();
+            read.Area.SquareMetres.ShouldBe(shape.Area.SquareMetres, shape.Area.SquareMetres * 1e-9 + 1e-12);
+        });
+
+    private static Shape Shape(string size, ShapeKind kind) => SizeText.ParseShape(size, kind, UnitSystem.Us).Shape.ShouldNotBeNull();
+}
