@@ -38,7 +38,20 @@ public static class DataFile
     {
         var root = Parse(name, text);
         var faults = schema.Validate(root).Select(e => Describe(e, root)).OrderBy(f => f.Line).ToList();
-        return faults.Count > 0 ? throw new DataFileException(name, faults) : System.Text.Json.JsonSerializer.Deserialize<T>(text, Json)!;
+        if (faults.Count > 0)
+        {
+            throw new DataFileException(name, faults);
+        }
+
+        try
+        {
+            return System.Text.Json.JsonSerializer.Deserialize<T>(text, Json)!;
+        }
+        catch (System.Text.Json.JsonException e)
+        {
+            // The two readers differ at the edges (comments, single quotes): what the stricter one refuses is a fault like any other.
+            throw new DataFileException(name, [new((int)(e.LineNumber ?? 0) + 1, e.Path ?? "", "This is not valid JSON.")]);
+        }
     }
 
     /// <summary>The line on which a value stands; 1 where the path leads nowhere.</summary>
@@ -49,7 +62,8 @@ public static class DataFile
         try
         {
             using var reader = new JsonTextReader(new StringReader(text)) { MaxDepth = 32, DateParseHandling = DateParseHandling.None };
-            return JToken.Load(reader, new JsonLoadSettings { LineInfoHandling = LineInfoHandling.Load, DuplicatePropertyNameHandling = DuplicatePropertyNameHandling.Error });
+            var root = JToken.Load(reader, new JsonLoadSettings { LineInfoHandling = LineInfoHandling.Load, DuplicatePropertyNameHandling = DuplicatePropertyNameHandling.Error, CommentHandling = CommentHandling.Load });
+            return reader.Read() ? throw new DataFileException(name, [new(reader.LineNumber, "", "Something follows after the end of the JSON.")]) : root;
         }
         catch (JsonReaderException e)
         {

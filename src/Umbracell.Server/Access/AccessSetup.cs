@@ -16,10 +16,18 @@ internal static class AccessSetup
     /// <summary>How long a cookie is trusted before the person is looked up again.</summary>
     private static readonly TimeSpan TrustCookieFor = TimeSpan.FromMinutes(5);
 
+    /// <summary>The build starts this program once to write its API description; there is no database then.</summary>
+    private static bool IsDescribingItself => System.Reflection.Assembly.GetEntryAssembly()?.GetName().Name == "GetDocument.Insider";
+
     public static IServiceCollection AddAccess(this IServiceCollection services)
     {
         // Keys live in the database so that several copies of the server read each other's cookies.
-        services.AddDataProtection().SetApplicationName("Umbracell").PersistKeysToDbContext<UmbracellDb>();
+        var keys = services.AddDataProtection().SetApplicationName("Umbracell");
+        if (!IsDescribingItself)
+        {
+            keys.PersistKeysToDbContext<UmbracellDb>();
+        }
+
         services.AddIdentityCore<Person>(options => options.Lockout.MaxFailedAccessAttempts = 10).AddUserStore<PersonStore>();
         services.AddAuthentication(CookieOrToken)
             .AddPolicyScheme(CookieOrToken, null, options => options.ForwardDefaultSelector = context =>

@@ -1,6 +1,7 @@
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using Microsoft.EntityFrameworkCore;
+using Microsoft.AspNetCore.Routing.Patterns;
 using OpenTelemetry.Metrics;
 using OpenTelemetry.Trace;
 using Scalar.AspNetCore;
@@ -75,7 +76,8 @@ internal static class ServerSetup
         app.MapHealthChecks("/healthz", new() { Predicate = _ => false });
         app.MapHealthChecks("/readyz", new() { Predicate = check => check.Tags.Contains("ready") });
         app.MapOpenApi("/openapi/v1.json");
-        app.MapScalarApiReference("/api", options => options.WithTitle("Umbracell API").WithOpenApiRoutePattern("/openapi/v1.json"));
+        app.MapScalarApiReference("/api", options => options.WithTitle("Umbracell API").WithOpenApiRoutePattern("/openapi/v1.json"))
+            .Add(OnlyAtItsOwnAddress);
         app.MapSession();
         app.MapJobs();
         app.MapSurvey();
@@ -86,6 +88,15 @@ internal static class ServerSetup
         app.MapAir();
         app.Map("/api/{**rest}", () => TypedResults.Problem("There is nothing at this address.", statusCode: 404, title: "Not found")).ExcludeFromDescription();
         app.MapFallbackToFile("index.html");
+    }
+
+    // The reference would otherwise answer for every single name under /api.
+    private static void OnlyAtItsOwnAddress(EndpointBuilder endpoint)
+    {
+        if (endpoint is RouteEndpointBuilder { RoutePattern.Parameters.Count: > 0 } page && page.RoutePattern.GetParameter("documentName") is not null)
+        {
+            page.RoutePattern = RoutePatternFactory.Parse("/api");
+        }
     }
 
     // Hashed assets never change; the page that names them is asked for anew each time.

@@ -79,12 +79,20 @@ const take = (row: Row) => (reader.inHand[props.job] = row.id)
               </span>
             </th>
             <td v-for="stage in stages.slice(0, 5)" :key="stage.key" :class="{ stale: cellOf(row, stage.key)?.stale }">
-              <RouterLink :to="to(row, stage.key)" :title="cellOf(row, stage.key)?.stale ? t('board.stale') : undefined">
+              <RouterLink
+                :to="to(row, stage.key)"
+                :title="cellOf(row, stage.key)?.stale ? t('board.stale') : undefined"
+              >
                 <VerdictMark v-if="stage.key !== 'choose'" :verdict="cellOf(row, stage.key)?.verdict ?? null" />
                 <span :class="{ quiet: cellOf(row, stage.key)?.word === 'none' }">{{ say(row, stage.key) }}</span>
               </RouterLink>
             </td>
-            <td v-for="stage in stages.slice(5)" :key="stage.key" class="later" :title="t('stage.laterHint', { stage: t(`stage.${stage.key}`) })">
+            <td
+              v-for="stage in stages.slice(5)"
+              :key="stage.key"
+              class="later"
+              :title="t('stage.laterHint', { stage: t(`stage.${stage.key}`) })"
+            >
               <span class="dotted" aria-hidden="true" />
               <span class="visually-hidden">{{ t('app.later') }}</span>
             </td>

@@ -61,7 +61,13 @@ function cancel() {
   <form class="new-job" novalidate @submit.prevent="make">
     <label class="field wide">
       <span>{{ t('jobs.form.name') }}</span>
-      <input v-model="draft.name" class="input" autofocus :aria-invalid="!!faults.name" aria-describedby="job-name-fault" />
+      <input
+        v-model="draft.name"
+        class="input"
+        autofocus
+        :aria-invalid="!!faults.name"
+        aria-describedby="job-name-fault"
+      />
       <em id="job-name-fault" class="fault">{{ faults.name }}</em>
     </label>
     <label class="field">
@@ -85,7 +91,12 @@ function cancel() {
       <legend>{{ t('jobs.form.design') }}</legend>
       <label v-for="field in typed" :key="field" class="field">
         <span>{{ t(`jobs.form.${field}`) }}</span>
-        <input v-model="draft[field]" class="input" :aria-invalid="!!faults[field]" :aria-describedby="`job-${field}-fault`" />
+        <input
+          v-model="draft[field]"
+          class="input"
+          :aria-invalid="!!faults[field]"
+          :aria-describedby="`job-${field}-fault`"
+        />
         <em :id="`job-${field}-fault`" class="fault">{{ faults[field] }}</em>
       </label>
     </fieldset>

@@ -42,7 +42,10 @@ export function useShortcuts(
     if (!stage?.built) return
     const surface = inHand.value?.id
     if (stage.route === 'survey' || surface) {
-      void router.push({ name: stage.route, params: stage.route === 'survey' ? { job: job() } : { job: job(), surface } })
+      void router.push({
+        name: stage.route,
+        params: stage.route === 'survey' ? { job: job() } : { job: job(), surface },
+      })
     }
   })
   handle('j', () => toSurface(1))

@@ -37,7 +37,13 @@ async function go() {
     </label>
     <label class="field">
       <span>{{ t('signIn.password') }}</span>
-      <input v-model="password" class="input" type="password" autocomplete="current-password" :aria-invalid="fault !== ''" />
+      <input
+        v-model="password"
+        class="input"
+        type="password"
+        autocomplete="current-password"
+        :aria-invalid="fault !== ''"
+      />
     </label>
     <p class="fault" role="alert">{{ fault }}</p>
     <button class="button main" type="submit" :disabled="busy">{{ t('signIn.go') }}</button>

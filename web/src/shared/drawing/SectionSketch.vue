@@ -25,7 +25,16 @@ const slabs = computed(() => layOut(props.layers, 0, w.value, 3))
       stroke-opacity=".3"
       stroke-width=".7"
     />
-    <rect x=".5" y=".5" :width="w - 1" :height="h - 1" rx="3" fill="none" stroke="var(--field-line)" stroke-opacity=".7" />
+    <rect
+      x=".5"
+      y=".5"
+      :width="w - 1"
+      :height="h - 1"
+      rx="3"
+      fill="none"
+      stroke="var(--field-line)"
+      stroke-opacity=".7"
+    />
   </svg>
 </template>
 

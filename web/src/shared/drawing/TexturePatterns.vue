@@ -61,7 +61,12 @@
       </pattern>
       <pattern id="tex-soil" width="16" height="16" patternUnits="userSpaceOnUse">
         <rect width="16" height="16" fill="var(--soil)" />
-        <path d="M2 5l3 2-1 3-3-1ZM9 3l3 1 1 3-4 0ZM9 12l4-1 1 3-4 1Z" fill="none" stroke="var(--tex-line)" stroke-opacity=".6" />
+        <path
+          d="M2 5l3 2-1 3-3-1ZM9 3l3 1 1 3-4 0ZM9 12l4-1 1 3-4 1Z"
+          fill="none"
+          stroke="var(--tex-line)"
+          stroke-opacity=".6"
+        />
       </pattern>
       <pattern id="tex-air" width="16" height="16" patternUnits="userSpaceOnUse">
         <rect width="16" height="16" fill="var(--sheet)" />

@@ -19,7 +19,11 @@ export function useFindingText() {
     if (words.items) {
       words.items = words.items
         .split(',')
-        .map((item) => t(`window.prepItem.${item[0]!.toLowerCase()}${item.slice(1)}`).split(':')[0]!.toLowerCase())
+        .map((item) =>
+          t(`window.prepItem.${item[0]!.toLowerCase()}${item.slice(1)}`)
+            .split(':')[0]!
+            .toLowerCase(),
+        )
         .join(', ')
     }
     return {

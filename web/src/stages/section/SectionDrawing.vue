@@ -61,15 +61,19 @@ const free = computed(() => scale.value.slabs.find((s) => s.key === 'freeSpace')
 const member = computed(() => {
   const { members } = props.question
   if (members.material === 'none' || members.sharePct + members.spacingMm === 0 || depth.value === 0) return null
-  const start = scale.value.direction === 1 ? scale.value.origin : scale.value.origin - depth.value * scale.value.pxPerMm
+  const start =
+    scale.value.direction === 1 ? scale.value.origin : scale.value.origin - depth.value * scale.value.pxPerMm
   return { x: start, width: depth.value * scale.value.pxPerMm }
 })
 
 const beyond = computed(
   () =>
-    ({ outdoors: 'section.outside', ventilated: 'section.outside', ground: 'section.ground', room: 'section.otherRoom' })[
-      props.question.exposure
-    ],
+    ({
+      outdoors: 'section.outside',
+      ventilated: 'section.outside',
+      ground: 'section.ground',
+      room: 'section.otherRoom',
+    })[props.question.exposure],
 )
 
 // The whole drawing can be grabbed beside the handle too: a gloved thumb is wide.
@@ -160,7 +164,15 @@ const drive = computed(() => {
           {{ t('section.free', { depth: reader.print(answer.figures.freeSpace?.figure) }) }}
         </text>
       </g>
-      <SectionLines v-if="answer" :answer="answer" :slabs="scale.slabs" :left="left" :right="right" :top="TOP + 26" :bottom="BOTTOM - 60" />
+      <SectionLines
+        v-if="answer"
+        :answer="answer"
+        :slabs="scale.slabs"
+        :left="left"
+        :right="right"
+        :top="TOP + 26"
+        :bottom="BOTTOM - 60"
+      />
       <g v-if="drive && answer" class="drive" aria-hidden="true">
         <path
           :d="
@@ -214,7 +226,9 @@ const drive = computed(() => {
       <li v-if="answer" class="vapour">
         {{
           drive
-            ? t(drive.out ? 'section.vapourOut' : 'section.vapourIn', { drive: reader.print(answer.figures.drive?.figure).replace('-', '') })
+            ? t(drive.out ? 'section.vapourOut' : 'section.vapourIn', {
+                drive: reader.print(answer.figures.drive?.figure).replace('-', ''),
+              })
             : t('section.vapourNone')
         }}
       </li>

@@ -60,7 +60,7 @@ onKeyStroke(['[', ']'], (event) => {
             aria-describedby="thickness-fault"
             @input="desk.typed.value = ($event.target as HTMLInputElement).value"
             @change="desk.type(($event.target as HTMLInputElement).value)"
-            @keydown.esc="desk.typed.value = null"
+            @keydown.esc="((desk.typed.value = null), ($event.target as HTMLElement).blur())"
           />
         </label>
       </div>
@@ -75,7 +75,12 @@ onKeyStroke(['[', ']'], (event) => {
       </div>
       <template v-else>
         <p v-if="!answer" class="fault">
-          {{ t('section.unrated', { sheet: desk.sheet.value?.name ?? '', thickest: Math.round(desk.mostMm.value) + ' mm' }) }}
+          {{
+            t('section.unrated', {
+              sheet: desk.sheet.value?.name ?? '',
+              thickest: Math.round(desk.mostMm.value) + ' mm',
+            })
+          }}
         </p>
         <SectionDrawing
           :name="row?.name ?? ''"
@@ -107,7 +112,10 @@ onKeyStroke(['[', ']'], (event) => {
           </div>
           <div>
             <dd>
-              <FigureText :figure="answer.figures.foamPermeance!.figure" :working="answer.figures.foamPermeance!.working" />
+              <FigureText
+                :figure="answer.figures.foamPermeance!.figure"
+                :working="answer.figures.foamPermeance!.working"
+              />
             </dd>
             <dt>
               {{

@@ -15,7 +15,11 @@ const groups = computed(() =>
 
 <template>
   <div class="picker" role="radiogroup" :aria-label="t('section.pick')">
-    <label v-for="sheet in groups.flatMap((g) => g.sheets)" :key="sheet.id" :class="[sheet.cell, { chosen: sheet.id === chosen }]">
+    <label
+      v-for="sheet in groups.flatMap((g) => g.sheets)"
+      :key="sheet.id"
+      :class="[sheet.cell, { chosen: sheet.id === chosen }]"
+    >
       <input
         type="radio"
         name="sheet"
@@ -24,7 +28,9 @@ const groups = computed(() =>
         :disabled="disabled"
         @change="$emit('pick', sheet.id)"
       />
-      <svg width="26" height="26" aria-hidden="true"><rect width="26" height="26" rx="4" :fill="`url(#tex-${sheet.cell})`" stroke="var(--field-line)" /></svg>
+      <svg width="26" height="26" aria-hidden="true">
+        <rect width="26" height="26" rx="4" :fill="`url(#tex-${sheet.cell})`" stroke="var(--field-line)" />
+      </svg>
       <span
         ><b>{{ word(sheet) }}</b
         ><small>{{ sheet.name }}</small></span

@@ -63,7 +63,13 @@ export function foamScale(
       continue
     }
     const foam = { ...slab, thicknessMm, x: against === 1 ? origin : origin - foamWidth, width: foamWidth }
-    const gap = { key: 'freeSpace', thicknessMm: Math.max(0, depth - thicknessMm), broken: false, width: freeWidth, x: 0 }
+    const gap = {
+      key: 'freeSpace',
+      thicknessMm: Math.max(0, depth - thicknessMm),
+      broken: false,
+      width: freeWidth,
+      x: 0,
+    }
     gap.x = against === 1 ? origin + foamWidth : origin - foamWidth - freeWidth
     slabs.push(...(against === 1 ? [foam, gap] : [gap, foam]).filter((s) => s.width > 0.01))
   }
@@ -82,7 +88,8 @@ function closeUp(slabs: DrawnSlab[], against: Question['foamAgainst']): DrawnSla
 }
 
 /** The steps a hand moves the face by: a quarter inch or 5 mm, an inch or 25 mm with Shift. */
-export const stepMm = (units: 'us' | 'metric', large: boolean) => (units === 'us' ? (large ? 25.4 : 6.35) : large ? 25 : 5)
+export const stepMm = (units: 'us' | 'metric', large: boolean) =>
+  units === 'us' ? (large ? 25.4 : 6.35) : large ? 25 : 5
 
 /** A thickness on the nearest step, within what can be rated. */
 export function snap(mm: number, units: 'us' | 'metric', mostMm: number): number {

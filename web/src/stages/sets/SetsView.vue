@@ -89,8 +89,7 @@ const keepRisk = () =>
         <div class="load">
           <dd><FigureText :figure="fig('load').figure" :working="fig('load').working" /></dd>
           <dt>
-            <b>{{ t('sets.load') }}</b
-            ><br />{{
+            <b>{{ t('sets.load') }}</b><br />{{
               t('sets.loadLead', {
                 chance: reader.print(fig('chanceShort').figure),
                 left: reader.print(fig('leftOver').figure),

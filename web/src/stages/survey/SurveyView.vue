@@ -50,6 +50,14 @@ function down(event: KeyboardEvent, i: number, field: Field, step: number) {
   target?.focus()
 }
 
+// Escape takes back what was typed in the cell; once nothing is, it leaves the cell so that the keys of the stages work.
+function leave(event: KeyboardEvent, row: Surface, field: Field) {
+  const input = event.target as HTMLInputElement
+  if (grid.drafts.get(row.id, field) === undefined) return input.blur()
+  grid.forget(row.id, field)
+  input.value = grid.valueOf(row, field)
+}
+
 function onPaste(event: ClipboardEvent, row: Surface | null, field: Field) {
   const text = event.clipboardData?.getData('text/plain') ?? ''
   if (!/[\t\n]/.test(text.trim())) return
@@ -126,7 +134,12 @@ watch(
       </button>
     </div>
     <p v-if="grid.notice.value" class="fault" role="alert">{{ grid.notice.value }}</p>
-    <div v-for="conflict in grid.conflicts.value" :key="conflict.surface + conflict.field" class="conflict" role="alert">
+    <div
+      v-for="conflict in grid.conflicts.value"
+      :key="conflict.surface + conflict.field"
+      class="conflict"
+      role="alert"
+    >
       <h2>{{ t('problem.conflict.title') }}</h2>
       <p>
         {{
@@ -159,7 +172,9 @@ watch(
             <tr>
               <th scope="col">{{ t('survey.col.area') }}</th>
               <th v-for="field in fields" :key="field" scope="col" :class="field">{{ t(`survey.col.${field}`) }}</th>
-              <th scope="col"><span class="visually-hidden">{{ t('survey.col.remove') }}</span></th>
+              <th scope="col">
+                <span class="visually-hidden">{{ t('survey.col.remove') }}</span>
+              </th>
             </tr>
           </thead>
           <tbody>
@@ -181,13 +196,12 @@ watch(
               <td v-for="field in fields" :key="field" :class="field">
                 <select
                   v-if="selects[field]"
+                  @keydown.esc="($event.target as HTMLElement).blur()"
                   :value="grid.valueOf(row, field)"
                   :disabled="!mayEdit"
                   :data-cell="`${i}.${field}`"
                   :aria-label="`${t(`survey.col.${field}`)}, ${row.name}`"
-                  @change="
-                    (grid.type(row, field, ($event.target as HTMLSelectElement).value), grid.commit(row, field))
-                  "
+                  @change="(grid.type(row, field, ($event.target as HTMLSelectElement).value), grid.commit(row, field))"
                 >
                   <option v-for="one in selects[field]!()" :key="one" :value="one">{{ t(`${field}.${one}`) }}</option>
                 </select>
@@ -207,7 +221,7 @@ watch(
                   @keydown.enter="down($event, i, field, 1)"
                   @keydown.down="down($event, i, field, 1)"
                   @keydown.up="down($event, i, field, -1)"
-                  @keydown.esc="grid.forget(row.id, field)"
+                  @keydown.esc="leave($event, row, field)"
                 />
                 <em :id="`fault-${row.id}-${field}`" class="fault">{{ grid.faultOf(row.id, field) }}</em>
               </td>

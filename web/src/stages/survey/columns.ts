@@ -2,15 +2,7 @@ import type { Surface } from '@/shared/state/job'
 import type { Units } from '@/shared/state/reader'
 
 export type Field =
-  | 'name'
-  | 'kind'
-  | 'shape'
-  | 'size'
-  | 'openings'
-  | 'repeats'
-  | 'memberDepth'
-  | 'memberSpacing'
-  | 'openLeak'
+  'name' | 'kind' | 'shape' | 'size' | 'openings' | 'repeats' | 'memberDepth' | 'memberSpacing' | 'openLeak'
 
 export const fields: readonly Field[] = [
   'name',

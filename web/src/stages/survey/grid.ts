@@ -166,5 +166,22 @@ export function useSurveyGrid(job: string) {
     }
   }
 
-  return { surfaces, rows, drafts, undo, conflicts, notice, saving, faultOf, valueOf, type, commit, forget, add, remove, paste, byField }
+  return {
+    surfaces,
+    rows,
+    drafts,
+    undo,
+    conflicts,
+    notice,
+    saving,
+    faultOf,
+    valueOf,
+    type,
+    commit,
+    forget,
+    add,
+    remove,
+    paste,
+    byField,
+  }
 }

@@ -28,8 +28,7 @@ const workings = useWorkings()
       <p class="quiet">{{ text.detail(finding) }}</p>
       <p v-for="remedy in finding.remedies" :key="remedy.kind" class="remedy">{{ text.remedy(remedy) }}</p>
       <p class="small quiet">
-        {{ finding.source
-        }}<template v-if="finding.words.instrument"> · {{ finding.words.instrument }}</template
+        {{ finding.source }}<template v-if="finding.words.instrument"> · {{ finding.words.instrument }}</template
         ><template v-if="finding.figures.age"> · {{ reader.print(finding.figures.age) }}</template>
       </p>
     </div>

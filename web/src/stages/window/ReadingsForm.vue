@@ -52,7 +52,9 @@ function age(at: string) {
   const minutes = Math.max(0, Math.round((now.value.getTime() - new Date(at).getTime()) / 60_000))
   if (minutes < 1) return t('window.age.now')
   if (minutes < 60) return t('window.age.min', { n: minutes })
-  return minutes < 2880 ? t('window.age.h', { n: Math.round(minutes / 60) }) : t('window.age.d', { n: Math.round(minutes / 1440) })
+  return minutes < 2880
+    ? t('window.age.h', { n: Math.round(minutes / 60) })
+    : t('window.age.d', { n: Math.round(minutes / 1440) })
 }
 
 async function save() {
@@ -97,7 +99,9 @@ async function save() {
         :aria-invalid="!!faults[field]"
         :aria-describedby="`reading-${field}`"
       />
-      <em :id="`reading-${field}`" class="small" :class="faults[field] ? 'fault' : 'quiet'">{{ faults[field] || last(field) }}</em>
+      <em :id="`reading-${field}`" class="small" :class="faults[field] ? 'fault' : 'quiet'">{{
+        faults[field] || last(field)
+      }}</em>
     </label>
     <label v-if="answer.substrateKind !== 'wood'" class="field">
       <span>{{ t('window.field.foundDry') }}</span>
@@ -117,7 +121,13 @@ async function save() {
     </label>
     <label class="field">
       <span>{{ t('window.field.instrument') }}</span>
-      <input v-model="typed.instrument" class="input" name="instrument" :disabled="!mayEdit" :aria-invalid="!!faults.instrument" />
+      <input
+        v-model="typed.instrument"
+        class="input"
+        name="instrument"
+        :disabled="!mayEdit"
+        :aria-invalid="!!faults.instrument"
+      />
       <em class="small fault">{{ faults.instrument }}</em>
     </label>
     <div class="go">

@@ -19,7 +19,9 @@ const board = useBoard(() => props.job)
 const choices = useChoices()
 const row = computed(() => board.data.value?.rows.find((one) => one.id === props.surface))
 const answer = computed(() => window.data.value?.answer ?? null)
-const reEntry = computed(() => choices.data.value?.sheets.find((s) => s.name === window.data.value?.sheet)?.reEntry ?? '')
+const reEntry = computed(
+  () => choices.data.value?.sheets.find((s) => s.name === window.data.value?.sheet)?.reEntry ?? '',
+)
 </script>
 
 <template>

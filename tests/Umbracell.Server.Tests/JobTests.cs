@@ -1,0 +1,161 @@
+using System.Text.Json.Nodes;
+using Shouldly;
+using Xunit;
+
+namespace Umbracell.Server.Tests;
+
+public sealed class JobTests(Product product) : IClassFixture<Product>
+{
+    [Fact]
+    public async Task The_demo_shows_surfaces_of_every_verdict()
+    {
+        var client = await product.SignedInAsync("owner@ninthacre.example");
+        var jobs = (await client.GetJsonAsync("/api/jobs")).AsArray();
+        var ferry = jobs.Single(j => j!["job"]!.Text("name").Contains("ferry house"))!;
+        var board = await client.GetJsonAsync($"/api/jobs/{ferry["job"]!.Text("id")}/board");
+        board["rows"]!.AsArray().Count.ShouldBeGreaterThanOrEqualTo(12);
+        var verdicts = board["rows"]!.AsArray().SelectMany(r => r!["cells"]!.AsArray()).Select(c => c!["verdict"]?.GetValue<string>()).ToHashSet();
+        verdicts.IsSupersetOf(["clear", "care", "hold"]).ShouldBeTrue();
+        var cottages = jobs.Single(j => j!["job"]!.Text("name").Contains("Skerrow"))!;
+        (await client.GetJsonAsync($"/api/jobs/{cottages["job"]!.Text("id")}/surfaces")).AsArray().Count.ShouldBe(3);
+    }
+
+    [Fact]
+    public async Task A_surface_goes_from_survey_to_verdict()
+    {
+        var client = await product.SignedInAsync("estimator@ninthacre.example");
+        var surface = await NewSurfaceAsync(client);
+        surface = await ChangeAsync(client, surface, "us", ("size", "24' x 9'"), ("openings", "2 x 3' x 4'"), ("sheet", "marl-cc-20"), ("thickness", "3"));
+        surface["treatedArea"]!["figure"]!.Text("us").ShouldBe("192 ft²");
+        surface["thickness"]!.Text("metric").ShouldBe("76 mm");
+
+        var id = surface.Text("id");
+        var section = await client.GetJsonAsync($"/api/surfaces/{id}/section");
+        section["answer"]!["figures"]!["foamR"]!["figure"]!.Text("us").ShouldBe("R-20.4");
+
+        var (_, window) = await client.SendJsonAsync(HttpMethod.Post, $"/api/surfaces/{id}/readings", Asking.Typed(null, "us", ("substrate", "66"), ("air", "20 C"), ("humidity", "45"), ("wood", "12"), ("drumA", "72 F"), ("drumB", "72")));
+        window["answer"]!.Text("verdict").ShouldBe("hold");
+        surface = await ChangeAsync(client, surface, "us", ("prepared", "clean,dry,firm,sealed,masked,leaksMended,jointsReady"));
+        (await client.GetJsonAsync($"/api/surfaces/{id}/window"))["answer"]!.Text("verdict").ShouldBe("clear");
+
+        var sets = await client.GetJsonAsync($"/api/surfaces/{id}/sets");
+        var answer = sets["answer"]!;
+        answer.Number("medianSets").ShouldBe(answer.Number("boardFeet") / answer.Number("yieldBoardFeet"), 1e-9);
+    }
+
+    [Fact]
+    public async Task A_bad_field_is_named_and_nothing_of_the_edit_is_written()
+    {
+        var client = await product.SignedInAsync("owner@ninthacre.example");
+        var surface = await NewSurfaceAsync(client);
+        var (status, problem) = await client.SendJsonAsync(HttpMethod.Patch, $"/api/surfaces/{surface.Text("id")}", Asking.Typed(surface["version"]!.GetValue<uint>(), "us", ("name", "renamed"), ("size", "24' x nine"), ("thickness", "900 in"), ("repeats", "-2"), ("kind", "castle"), ("sheet", "no-such")));
+        status.ShouldBe(400);
+        problem["errors"]!.AsObject().Select(e => e.Key).ShouldBe(["size", "thickness", "repeats", "kind", "sheet"], ignoreOrder: true);
+        var after = (await client.GetJsonAsync($"/api/surfaces/{surface.Text("id")}/section"))["version"]!.GetValue<uint>();
+        after.ShouldBe(surface["version"]!.GetValue<uint>());
+    }
+
+    [Theory]
+    [InlineData("openings", "30' x 20'", "openingsExceed")]
+    [InlineData("size", "24 kg x 9'", "wrongUnit")]
+    [InlineData("size", "24'", "parts")]
+    [InlineData("thickness", "-3", "outOfRange")]
+    [InlineData("thickness", "abc", "notANumber")]
+    [InlineData("colour", "red", "unknown")]
+    public async Task Each_slip_has_its_own_word(string field, string typed, string code)
+    {
+        var client = await product.SignedInAsync("owner@ninthacre.example");
+        var surface = await ChangeAsync(client, await NewSurfaceAsync(client), "us", ("size", "24' x 9'"));
+        var (status, problem) = await client.SendJsonAsync(HttpMethod.Patch, $"/api/surfaces/{surface.Text("id")}", Asking.Typed(surface["version"]!.GetValue<uint>(), "us", (field, typed)));
+        status.ShouldBe(400);
+        problem["faults"]!.AsArray().ShouldHaveSingleItem()!.Text("code").ShouldBe(code);
+    }
+
+    [Fact]
+    public async Task A_stale_edit_is_answered_with_the_other_version()
+    {
+        var client = await product.SignedInAsync("owner@ninthacre.example");
+        var surface = await NewSurfaceAsync(client);
+        await ChangeAsync(client, surface, "us", ("name", "theirs"));
+        var (status, problem) = await client.SendJsonAsync(HttpMethod.Patch, $"/api/surfaces/{surface.Text("id")}", Asking.Typed(surface["version"]!.GetValue<uint>(), "us", ("name", "mine")));
+        status.ShouldBe(409);
+        problem["theirs"]!.Text("name").ShouldBe("theirs");
+    }
+
+    [Fact]
+    public async Task A_change_of_openings_alone_moves_the_version_on()
+    {
+        var client = await product.SignedInAsync("owner@ninthacre.example");
+        var surface = await ChangeAsync(client, await NewSurfaceAsync(client), "metric", ("size", "5 m x 3 m"));
+        var after = await ChangeAsync(client, surface, "metric", ("openings", "1 m x 1 m"));
+        after["version"]!.GetValue<uint>().ShouldNotBe(surface["version"]!.GetValue<uint>());
+    }
+
+    [Fact]
+    public async Task A_surface_taken_off_comes_back()
+    {
+        var client = await product.SignedInAsync("owner@ninthacre.example");
+        var id = (await NewSurfaceAsync(client)).Text("id");
+        (await client.DeleteAsync($"/api/surfaces/{id}", TestContext.Current.CancellationToken)).EnsureSuccessStatusCode();
+        ((int)(await client.GetAsync($"/api/surfaces/{id}/section", TestContext.Current.CancellationToken)).StatusCode).ShouldBe(404);
+        var (status, back) = await client.SendJsonAsync(HttpMethod.Post, $"/api/surfaces/{id}/restore", new { });
+        status.ShouldBe(200);
+        back.Text("id").ShouldBe(id);
+    }
+
+    [Fact]
+    public async Task The_second_firm_sees_nothing_of_the_first()
+    {
+        var first = await product.SignedInAsync("owner@ninthacre.example");
+        var second = await product.SignedInAsync("owner@coldwaterlane.example");
+        (await second.GetJsonAsync("/api/jobs")).AsArray().ShouldBeEmpty();
+        var job = (await first.GetJsonAsync("/api/jobs"))[0]!["job"]!.Text("id");
+        var surface = (await first.GetJsonAsync($"/api/jobs/{job}/surfaces"))[0]!;
+        foreach (var path in new[] { $"/api/jobs/{job}/board", $"/api/jobs/{job}/surfaces", $"/api/surfaces/{surface.Text("id")}/section", $"/api/surfaces/{surface.Text("id")}/window", $"/api/surfaces/{surface.Text("id")}/sets" })
+        {
+            ((int)(await second.GetAsync(path, TestContext.Current.CancellationToken)).StatusCode).ShouldBe(404, path);
+        }
+
+        var (status, _) = await second.SendJsonAsync(HttpMethod.Patch, $"/api/surfaces/{surface.Text("id")}", Asking.Typed(surface["version"]!.GetValue<uint>(), "us", ("name", "stolen")));
+        status.ShouldBe(404);
+    }
+
+    [Fact]
+    public async Task A_viewer_looks_and_changes_nothing()
+    {
+        var viewer = await product.SignedInAsync("viewer@ninthacre.example");
+        var job = (await viewer.GetJsonAsync("/api/jobs"))[0]!["job"]!.Text("id");
+        (await viewer.SendJsonAsync(HttpMethod.Post, "/api/jobs", Asking.Typed(null, "us", ("name", "x")))).Status.ShouldBe(403);
+        (await viewer.SendJsonAsync(HttpMethod.Post, $"/api/jobs/{job}/surfaces", Asking.Typed(null, "us", ("name", "x")))).Status.ShouldBe(403);
+    }
+
+    [Fact]
+    public async Task A_wrong_password_is_refused_and_many_lock_for_a_while()
+    {
+        var client = product.CreateClient();
+        for (var attempt = 0; attempt < 10; attempt++)
+        {
+            (await client.SendJsonAsync(HttpMethod.Post, "/api/session", new { signInName = "lead@ninthacre.example", password = "wrong" })).Status.ShouldBe(401);
+        }
+
+        (await client.SendJsonAsync(HttpMethod.Post, "/api/session", new { signInName = "lead@ninthacre.example", password = "umbra-demo" })).Status.ShouldBe(429);
+        (await client.SendJsonAsync(HttpMethod.Post, "/api/session", new { signInName = "nobody@nowhere.example", password = "x" })).Status.ShouldBe(401);
+    }
+
+    private static async Task<JsonNode> NewSurfaceAsync(HttpClient client)
+    {
+        var (created, job) = await client.SendJsonAsync(HttpMethod.Post, "/api/jobs", Asking.Typed(null, "us", ("name", "Test job"), ("climateZone", "6A"), ("outdoorTemp", "0 F"), ("indoorTemp", "70")));
+        created.ShouldBe(201, job.ToJsonString());
+        var (status, surface) = await client.SendJsonAsync(HttpMethod.Post, $"/api/jobs/{job.Text("id")}/surfaces", Asking.Typed(null, "us", ("name", "North wall <script>alert(1)</script>"), ("kind", "studWall")));
+        status.ShouldBe(201, surface.ToJsonString());
+        surface.Text("name").ShouldBe("North wall <script>alert(1)</script>");
+        return surface;
+    }
+
+    private static async Task<JsonNode> ChangeAsync(HttpClient client, JsonNode surface, string units, params (string Field, string Text)[] fields)
+    {
+        var (status, after) = await client.SendJsonAsync(HttpMethod.Patch, $"/api/surfaces/{surface.Text("id")}", Asking.Typed(surface["version"]!.GetValue<uint>(), units, fields));
+        status.ShouldBe(200, after.ToJsonString());
+        return after;
+    }
+}

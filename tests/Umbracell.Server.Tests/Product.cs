@@ -1,0 +1,80 @@
+using System.Net.Http.Headers;
+using System.Net.Http.Json;
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using Microsoft.AspNetCore.Hosting;
+using Microsoft.AspNetCore.Mvc.Testing;
+using Microsoft.EntityFrameworkCore;
+using Shouldly;
+using Umbracell.Formats.DataFiles;
+using Umbracell.Server.Survey;
+using Umbracell.Store;
+using Umbracell.Store.Seeding;
+using Umbracell.Store.Tenancy;
+
+namespace Umbracell.Server.Tests;
+
+/// <summary>The server over a real database with the demo, asked through its own interface.</summary>
+public sealed class Product : WebApplicationFactory<Program>
+{
+    public const string Token = "a-token-for-tests";
+
+    private static readonly Lazy<Task> Planted = new(PlantAsync);
+
+    public Product() => Planted.Value.GetAwaiter().GetResult();
+
+    public async Task<HttpClient> SignedInAsync(string name)
+    {
+        var client = CreateClient();
+        var answer = await client.PostAsJsonAsync("/api/session", new { signInName = name, password = DemoSeed.Password });
+        answer.EnsureSuccessStatusCode();
+        return client;
+    }
+
+    public HttpClient WithToken(string token = Token)
+    {
+        var client = CreateClient();
+        client.DefaultRequestHeaders.Authorization = new AuthenticationHeaderValue("Bearer", token);
+        return client;
+    }
+
+    protected override void ConfigureWebHost(IWebHostBuilder builder) => builder.UseSetting("ConnectionStrings:Umbracell", Connection("UMBRACELL_TEST_APP"));
+
+    private static string Connection(string variable) =>
+        (Environment.GetEnvironmentVariable(variable) ?? throw new InvalidOperationException($"{variable} is not set: ./test starts a database and sets it.")) + ";Database=umbracell_server_tests";
+
+    private static async Task PlantAsync()
+    {
+        var scope = new FirmScope();
+        await using var db = new UmbracellDb(new DbContextOptionsBuilder<UmbracellDb>().UseNpgsql(Connection("UMBRACELL_TEST_OWNER")).UseSnakeCaseNamingConvention().AddInterceptors(new FirmScopeInterceptor(scope)).Options, scope);
+        await db.Database.MigrateAsync();
+        await DemoSeed.PlantAsync(db, scope, new(ShippedData.ProductSheets, SurfaceEdits.Start, Token, DateTimeOffset.UtcNow));
+    }
+}
+
+/// <summary>Short ways to ask and to read answers.</summary>
+internal static class Asking
+{
+    public static async Task<JsonNode> GetJsonAsync(this HttpClient client, string path)
+    {
+        var answer = await client.GetAsync(path);
+        var text = await answer.Content.ReadAsStringAsync();
+        answer.IsSuccessStatusCode.ShouldBeTrue(text);
+        return JsonNode.Parse(text)!;
+    }
+
+    public static async Task<(int Status, JsonNode Body)> SendJsonAsync(this HttpClient client, HttpMethod method, string path, object body)
+    {
+        using var request = new HttpRequestMessage(method, path) { Content = JsonContent.Create(body, options: new JsonSerializerOptions(JsonSerializerDefaults.Web)) };
+        var answer = await client.SendAsync(request);
+        var text = await answer.Content.ReadAsStringAsync();
+        return ((int)answer.StatusCode, text.Length == 0 ? new JsonObject() : JsonNode.Parse(text)!);
+    }
+
+    public static object Typed(uint? version, string units, params (string Field, string Text)[] fields) =>
+        new { version, units, fields = fields.ToDictionary(f => f.Field, f => f.Text) };
+
+    public static double Number(this JsonNode node, string name) => node[name]!.GetValue<double>();
+
+    public static string Text(this JsonNode node, string name) => node[name]!.GetValue<string>();
+}

@@ -1,0 +1,39 @@
+using Microsoft.EntityFrameworkCore;
+using Npgsql;
+using Umbracell.Store.Tenancy;
+
+namespace Umbracell.Store.Tests;
+
+/// <summary>A real PostgreSQL database, migrated once by the owner and used under the application role.</summary>
+public sealed class TestDatabase : IDisposable
+{
+    private const string Name = "umbracell_store_tests";
+
+    public TestDatabase()
+    {
+        using var db = Open(Connection("UMBRACELL_TEST_OWNER"), new FirmScope());
+        db.Database.Migrate();
+    }
+
+    public static string ApplicationConnection => Connection("UMBRACELL_TEST_APP");
+
+    public static UmbracellDb As(FirmScope scope) => Open(ApplicationConnection, scope);
+
+    public static UmbracellDb AsFirm(Guid firm)
+    {
+        var scope = new FirmScope();
+        scope.EnterFirm(firm);
+        return As(scope);
+    }
+
+    public static string OwnerConnection => Connection("UMBRACELL_TEST_OWNER");
+
+    public void Dispose() => NpgsqlConnection.ClearAllPools();
+
+    private static string Connection(string variable) =>
+        (Environment.GetEnvironmentVariable(variable) ?? throw new InvalidOperationException($"{variable} is not set: ./test starts a database and sets it.")) + $";Database={Name}";
+
+    private static UmbracellDb Open(string connection, FirmScope scope) => new(
+        new DbContextOptionsBuilder<UmbracellDb>().UseNpgsql(connection).UseSnakeCaseNamingConvention().AddInterceptors(new FirmScopeInterceptor(scope)).Options,
+        scope);
+}

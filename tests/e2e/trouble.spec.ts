@@ -1,0 +1,163 @@
+import { expect, test } from '@playwright/test'
+import { cell, ownJob, password, signIn, useUnits } from './product'
+
+test.beforeEach(async ({ page }) => {
+  await signIn(page)
+  await useUnits(page, 'us')
+})
+
+test('slips in the grid are answered at their cell and what was typed stays, even after a reload', async ({ page }) => {
+  const { job } = await ownJob(page, 'Slips')
+  await page.goto(`/jobs/${job}/survey`)
+  const slips: [string, string, RegExp][] = [
+    ['Size', 'twelve x 9', /not a number/],
+    ['Openings', "30' x 20'", /larger than the surface/],
+    ['Alike', '-3', /out of range: 1 to 999/],
+    ['Depth', '900 in', /out of range/],
+    ['Spacing', '20 C', /does not fit here/],
+  ]
+  for (const [column, typed, sentence] of slips) {
+    await cell(page, column, 'North wall').fill(typed)
+    await cell(page, column, 'North wall').press('Tab')
+    await expect(page.locator('td', { has: cell(page, column, 'North wall') }).locator('.fault')).toHaveText(sentence)
+    await expect(cell(page, column, 'North wall')).toHaveValue(typed)
+  }
+  await page.reload()
+  for (const [column, typed] of slips) await expect(cell(page, column, 'North wall')).toHaveValue(typed)
+  await cell(page, 'Size', 'North wall').focus()
+  await page.keyboard.press('Escape')
+  await expect(cell(page, 'Size', 'North wall')).toHaveValue(`24'0" x 9'0"`)
+})
+
+test('an absurd thickness, humidity and temperature are named with their range', async ({ page }) => {
+  const { job, surface } = await ownJob(page, 'Absurd')
+  await page.goto(`/jobs/${job}/section/${surface}`)
+  await page.getByText('Marl CC-20', { exact: true }).click()
+  await page.getByLabel('Thickness').fill('900 in')
+  await page.getByLabel('Thickness').press('Enter')
+  await expect(page.locator('#thickness-fault')).toHaveText(/out of range/)
+  await expect(page.getByLabel('Thickness')).toHaveValue('900 in')
+  await page.goto(`/jobs/${job}/window/${surface}`)
+  await page.getByLabel('Humidity').first().fill('140 %')
+  await page.getByLabel('Air at the work').fill('400 C')
+  await page.getByLabel('Drum A').fill('warm')
+  await page.getByRole('button', { name: 'Take down' }).click()
+  await expect(page.getByText(/140 % is out of range: 1 % to 100 %/)).toBeVisible()
+  await expect(page.getByText(/400 C is out of range/)).toBeVisible()
+  await expect(page.getByText(/“warm” is not a number/)).toBeVisible()
+  await expect(page.getByLabel('Humidity').first()).toHaveValue('140 %')
+})
+
+test('undo takes an edit back, and a surface taken off returns', async ({ page }) => {
+  const { job } = await ownJob(page, 'Undo')
+  await page.goto(`/jobs/${job}/survey`)
+  await cell(page, 'Size', 'North wall').fill("30' x 10'")
+  await cell(page, 'Size', 'North wall').press('Tab')
+  await expect(page.getByRole('rowheader', { name: /300 ft²/ })).toBeVisible()
+  await page.keyboard.press('Control+z')
+  await expect(page.getByRole('rowheader', { name: /216 ft²/ })).toBeVisible()
+  await page.getByRole('button', { name: 'Take off North wall' }).click()
+  await expect(page.getByText('No surface yet. Type a name')).toBeVisible()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(cell(page, 'Size', 'North wall')).toHaveValue(`24'0" x 9'0"`)
+})
+
+test('rows pasted from a spreadsheet are added, slips wait at their cell', async ({ page }) => {
+  const { job } = await ownJob(page, 'Paste')
+  await page.goto(`/jobs/${job}/survey`)
+  await page.getByLabel('Name of a new surface').focus()
+  await page.evaluate(() => {
+    const data = new DataTransfer()
+    data.setData('text/plain', "Gable\tstudWall\tgable\t24' at 9:12\nPorch\tstudWall\trectangle\tten x 8'\n")
+    document.activeElement!.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }))
+  })
+  await expect(page.getByRole('rowheader', { name: /108 ft²/ })).toBeVisible()
+  await expect(cell(page, 'Size', 'Porch')).toHaveValue("ten x 8'")
+  await expect(page.getByText(/“ten” is not a number/)).toBeVisible()
+})
+
+test('a stale edit from a second tab keeps the draft and shows both', async ({ page, context }) => {
+  const { job } = await ownJob(page, 'Two tabs')
+  await page.goto(`/jobs/${job}/survey`)
+  await expect(cell(page, 'Surface', 'North wall')).toBeVisible()
+  const other = await context.newPage()
+  await other.goto(`/jobs/${job}/survey`)
+  await cell(other, 'Size', 'North wall').fill("40' x 8'")
+  await cell(other, 'Size', 'North wall').press('Tab')
+  await expect(other.getByRole('rowheader', { name: /320 ft²/ })).toBeVisible()
+  await other.close()
+
+  await cell(page, 'Size', 'North wall').fill("20' x 8'")
+  await cell(page, 'Size', 'North wall').press('Tab')
+  await expect(page.getByText(`you typed “20' x 8'”, it now says “40'0" x 8'0"”`)).toBeVisible()
+  await expect(cell(page, 'Size', 'North wall')).toHaveValue("20' x 8'")
+  await page.getByRole('button', { name: 'Put mine' }).click()
+  await expect(page.getByRole('rowheader', { name: /160 ft²/ })).toBeVisible()
+})
+
+test('a sign-in that runs out in mid-edit asks again and then saves what was typed', async ({ page, context }) => {
+  const { job } = await ownJob(page, 'Expired')
+  await page.goto(`/jobs/${job}/survey`)
+  await cell(page, 'Size', 'North wall').fill("50' x 10'")
+  await context.clearCookies()
+  await cell(page, 'Size', 'North wall').press('Tab')
+  await expect(page.getByText('Your sign-in has run out')).toBeVisible()
+  await expect(cell(page, 'Size', 'North wall')).toHaveValue("50' x 10'")
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('Password').fill(password)
+  await dialog.getByRole('button', { name: 'Sign in' }).click()
+  await expect(page.getByRole('rowheader', { name: /500 ft²/ })).toBeVisible()
+})
+
+test('script in a name is text, and never runs', async ({ page }) => {
+  const ran: string[] = []
+  page.on('dialog', (dialog) => void ran.push(dialog.message()) || void dialog.dismiss())
+  const { job } = await ownJob(page, '<img src=x onerror=alert(1)>')
+  await page.goto(`/jobs/${job}/survey`)
+  await cell(page, 'Surface', 'North wall').fill('<script>alert(2)</script>')
+  await cell(page, 'Surface', 'North wall').press('Tab')
+  await page.goto(`/jobs/${job}`)
+  await expect(page.getByText('<script>alert(2)</script>').first()).toBeVisible()
+  await expect(page.getByRole('link', { name: '<img src=x onerror=alert(1)>' })).toBeVisible()
+  expect(ran).toEqual([])
+})
+
+test('a body of 10 MB is refused with a sentence and the server goes on', async ({ page }) => {
+  const { surface } = await ownJob(page, 'Heavy')
+  const answer = await page.request.patch(`/api/surfaces/${surface}`, {
+    data: { version: 1, units: 'us', fields: { name: 'x'.repeat(10 * 1024 * 1024) } },
+  })
+  expect(answer.status()).toBe(413)
+  expect(await answer.text()).toContain('larger than 1024 kB')
+  expect((await page.request.get('/api/jobs')).status()).toBe(200)
+})
+
+test('a lost connection says so and keeps what was typed', async ({ page, context }) => {
+  const { job } = await ownJob(page, 'Offline')
+  await page.goto(`/jobs/${job}/survey`)
+  await cell(page, 'Size', 'North wall').fill("60' x 10'")
+  await context.setOffline(true)
+  await cell(page, 'Size', 'North wall').press('Tab')
+  await expect(page.getByText(/The server does not answer/)).toBeVisible()
+  await expect(cell(page, 'Size', 'North wall')).toHaveValue("60' x 10'")
+  await context.setOffline(false)
+  await cell(page, 'Size', 'North wall').focus()
+  await page.keyboard.press('Tab')
+  await expect(page.getByRole('rowheader', { name: /600 ft²/ })).toBeVisible()
+})
+
+test('a viewer sees everything and can change nothing', async ({ page }) => {
+  await signIn(page, 'viewer@ninthacre.example')
+  await page.getByRole('link', { name: /ferry house/ }).click()
+  await page.goto(`${page.url()}/survey`)
+  await expect(page.getByText('You may look but not change anything')).toBeVisible()
+  await expect(cell(page, 'Size', 'Slip hall walls')).toBeDisabled()
+})
+
+test('the second firm sees nothing of the first', async ({ page }) => {
+  const { job } = await ownJob(page, 'Private')
+  await signIn(page, 'owner@coldwaterlane.example')
+  await expect(page.getByText('No job yet')).toBeVisible()
+  await page.goto(`/jobs/${job}`)
+  await expect(page.getByText('belongs to another firm')).toBeVisible()
+})
