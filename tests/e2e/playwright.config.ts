@@ -9,6 +9,8 @@ export default defineConfig({
   use: {
     baseURL: process.env.UMBRACELL_URL ?? 'http://127.0.0.1:5210',
     viewport: { width: 1280, height: 800 },
+    // Axe would otherwise measure contrast in the middle of a fade.
+    contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],

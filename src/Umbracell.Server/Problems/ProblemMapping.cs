@@ -36,7 +36,6 @@ internal sealed partial class ProblemMapping(IProblemDetailsService problems, IL
             StaleEditException e => new ProblemDetails { Status = 409, Title = "Changed by someone else", Detail = e.Message + " Nothing of yours was written.", Extensions = { ["theirs"] = e.Theirs } },
             DbUpdateConcurrencyException => new ProblemDetails { Status = 409, Title = "Changed by someone else", Detail = "The record was changed by someone else meanwhile. Nothing of yours was written." },
             NotFoundException e => new ProblemDetails { Status = 404, Title = "Not found", Detail = e.Message },
-            BadHttpRequestException { StatusCode: 413 } => new ProblemDetails { Status = 413, Title = "Too large", Detail = $"The request is larger than {Setup.Limits.RequestBytes / 1024} kB. Nothing was written." },
             BadHttpRequestException e => Malformed(context, e),
             _ => null,
         };

@@ -120,6 +120,7 @@ const take = (row: Row) => (reader.inHand[props.job] = row.id)
 }
 .scroll {
   overflow-x: auto;
+  position: relative;
 }
 table {
   border-collapse: collapse;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import SectionSketch from '../drawing/SectionSketch.vue'
 import { useBoard } from '../state/job'
@@ -19,6 +19,17 @@ const rows = computed(() => {
   const wanted = find.value.trim().toLowerCase()
   return (board.data.value?.rows ?? []).filter((row) => row.name.toLowerCase().includes(wanted))
 })
+// On a tablet the surfaces are a strip: the one in hand must not be out of sight.
+watch(
+  () => [props.surface, rows.value.length],
+  async () => {
+    await nextTick()
+    const hand = document.querySelector('.surfaces .hand')
+    hand?.parentElement?.scrollTo({ left: (hand as HTMLElement).offsetLeft - 60 })
+  },
+  { immediate: true },
+)
+
 const verdictAt = (row: (typeof rows.value)[number]) =>
   row.cells.find((cell) => cell.stage === props.stage)?.verdict ?? null
 </script>
@@ -140,11 +151,12 @@ const verdictAt = (row: (typeof rows.value)[number]) =>
 }
 @media (max-width: 1000px) {
   .frame {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
   .surfaces {
     display: flex;
     overflow-x: auto;
+    position: relative;
     border-right: 0;
     border-bottom: 1px solid var(--line);
     padding: 4px 8px;

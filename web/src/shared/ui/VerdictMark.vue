@@ -11,7 +11,14 @@ const name = computed(() => t(`verdict.${props.verdict ?? 'none'}`))
 
 <template>
   <span class="mark" :class="verdict ?? 'none'">
-    <svg :width="size ?? 16" :height="size ?? 16" viewBox="0 0 16 16" role="img" :aria-label="word ? undefined : name">
+    <svg
+      :width="size ?? 16"
+      :height="size ?? 16"
+      viewBox="0 0 16 16"
+      :role="word ? undefined : 'img'"
+      :aria-hidden="word ? 'true' : undefined"
+      :aria-label="word ? undefined : name"
+    >
       <title v-if="!word">{{ name }}</title>
       <circle v-if="verdict === 'hold'" cx="8" cy="8" r="7.5" fill="currentColor" />
       <template v-else-if="verdict === 'care'">

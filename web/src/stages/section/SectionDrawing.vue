@@ -26,7 +26,7 @@ const reader = useReader()
 
 const box = ref<HTMLElement>()
 const { width } = useElementSize(box)
-const W = computed(() => Math.max(340, width.value || 720))
+const W = computed(() => Math.max(300, width.value || 720))
 const [TOP, BOTTOM] = [34, 282]
 const rows = ref(1)
 const height = computed(() => BOTTOM + 52 + rows.value * 15)
@@ -242,7 +242,6 @@ const drive = computed(() => {
 }
 svg {
   display: block;
-  overflow: visible;
 }
 text {
   font: var(--text-s) var(--body);

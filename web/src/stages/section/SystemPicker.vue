@@ -46,6 +46,7 @@ const groups = computed(() =>
   gap: 6px;
 }
 label {
+  position: relative;
   display: flex;
   align-items: center;
   gap: 8px;

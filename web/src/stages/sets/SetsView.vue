@@ -302,6 +302,7 @@ tbody th {
 }
 .scroll {
   overflow-x: auto;
+  position: relative;
 }
 .start {
   padding: 30px 0;

@@ -196,11 +196,11 @@ watch(
               <td v-for="field in fields" :key="field" :class="field">
                 <select
                   v-if="selects[field]"
-                  @keydown.esc="($event.target as HTMLElement).blur()"
                   :value="grid.valueOf(row, field)"
                   :disabled="!mayEdit"
                   :data-cell="`${i}.${field}`"
                   :aria-label="`${t(`survey.col.${field}`)}, ${row.name}`"
+                  @keydown.esc="($event.target as HTMLElement).blur()"
                   @change="(grid.type(row, field, ($event.target as HTMLSelectElement).value), grid.commit(row, field))"
                 >
                   <option v-for="one in selects[field]!()" :key="one" :value="one">{{ t(`${field}.${one}`) }}</option>
@@ -308,6 +308,7 @@ watch(
 }
 .scroll {
   overflow-x: auto;
+  position: relative;
 }
 table {
   border-collapse: collapse;

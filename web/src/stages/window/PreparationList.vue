@@ -73,6 +73,7 @@ legend {
   margin-bottom: 6px;
 }
 label {
+  position: relative;
   display: flex;
   gap: 12px;
   align-items: center;

@@ -1,0 +1,4 @@
+using BenchmarkDotNet.Running;
+using Umbracell.Bench;
+
+BenchmarkSwitcher.FromAssembly(typeof(MoistAirBench).Assembly).Run(args);

@@ -1,0 +1,52 @@
+// Times the board of a job with 200 surfaces and a section step through the server.
+// Usage: node bench/board.mjs http://127.0.0.1:5210 [sign-in name] [password]
+import { performance } from 'node:perf_hooks'
+
+const [base = 'http://127.0.0.1:5210', name = 'owner@ninthacre.example', password = 'umbra-demo'] = process.argv.slice(2)
+const SURFACES = 200
+const CALLS = 50
+
+let cookie = ''
+async function ask(method, path, body) {
+  const answer = await fetch(base + path, {
+    method,
+    headers: { 'content-type': 'application/json', cookie },
+    body: body && JSON.stringify(body),
+  })
+  if (!answer.ok) throw new Error(`${method} ${path}: ${answer.status} ${await answer.text()}`)
+  cookie = answer.headers.get('set-cookie')?.split(';')[0] ?? cookie
+  return { json: await answer.json(), timing: answer.headers.get('server-timing') }
+}
+
+const median = (values) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]
+const show = (what, values) =>
+  console.log(`${what}: median ${median(values).toFixed(1)} ms, least ${Math.min(...values).toFixed(1)}, greatest ${Math.max(...values).toFixed(1)} (${values.length} calls)`)
+
+await ask('POST', '/api/session', { signInName: name, password })
+const job = (await ask('POST', '/api/jobs', { version: null, units: 'us', fields: { name: 'Bench: 200 surfaces', climateZone: '6A' } })).json.id
+const kinds = ['studWall', 'unventedDeck', 'bandJoist', 'basementWall', 'ventedRafters', 'metalWall']
+const sizes = { studWall: "24' x 9'", unventedDeck: "12' x 40' at 9:12", bandJoist: "90' x 11'", basementWall: "90' x 7'", ventedRafters: "12' x 40' at 9:12", metalWall: "60' x 14'" }
+let last
+for (let i = 0; i < SURFACES; i++) {
+  const kind = kinds[i % kinds.length]
+  const fields = { name: `Surface ${i + 1}`, kind, size: sizes[kind], sheet: i % 3 ? 'marl-cc-20' : 'fleece-oc-5', thickness: '3 1/2' }
+  last = (await ask('POST', `/api/jobs/${job}/surfaces`, { version: null, units: 'us', fields })).json
+  const readings = { substrate: '55', air: '58', humidity: '60', drumA: '71', drumB: '72', ...(last.substrate === 'wood' ? { wood: '14' } : { foundDry: 'yes' }) }
+  await ask('POST', `/api/surfaces/${last.id}/readings`, { version: null, units: 'us', fields: readings })
+}
+
+const timed = async (what) => {
+  const start = performance.now()
+  const { timing } = await what()
+  return { whole: performance.now() - start, server: Number(/app;dur=([\d.]+)/.exec(timing ?? '')?.[1]) }
+}
+await timed(() => ask('GET', `/api/jobs/${job}/board`))
+const boards = []
+for (let i = 0; i < CALLS; i++) boards.push(await timed(() => ask('GET', `/api/jobs/${job}/board`)))
+show(`board of ${SURFACES} surfaces, on the server`, boards.map((b) => b.server))
+show(`board of ${SURFACES} surfaces, round trip`, boards.map((b) => b.whole))
+
+const question = (await ask('GET', `/api/surfaces/${last.id}/section`)).json.question
+const steps = []
+for (let i = 0; i < CALLS; i++) steps.push(await timed(() => ask('POST', '/api/compute/section', { ...question, thicknessMm: 50 + i })))
+show('section after a thickness step, round trip', steps.map((s) => s.whole))

@@ -1,0 +1,56 @@
+// One current picture of each main view, from the demo.
+import { chromium } from '@playwright/test'
+
+const [base, out] = process.argv.slice(2)
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+})
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' })
+
+async function shoot(name, path, sign, before) {
+  await page.goto(base + path)
+  await page.getByText(sign).first().waitFor()
+  await before?.()
+  await page.waitForTimeout(700)
+  await page.screenshot({ path: `${out}/${name}.png` })
+}
+
+await shoot('sign-in', '/sign-in', 'Sign-in name')
+await page.getByLabel('Sign-in name').fill('owner@ninthacre.example')
+await page.getByLabel('Password').fill('umbra-demo')
+await page.getByRole('button', { name: 'Sign in' }).click()
+await page.getByRole('heading', { name: 'Jobs' }).waitFor()
+
+const jobs = await (await page.request.get(`${base}/api/jobs`)).json()
+const find = async (name) => {
+  const job = jobs.find((one) => one.job.name.includes(name)).job.id
+  const { rows } = await (await page.request.get(`${base}/api/jobs/${job}/board`)).json()
+  return { job, surface: (start) => rows.find((row) => row.name.startsWith(start)).id }
+}
+const ferry = await find('ferry house')
+const mill = await find('Skerrow')
+const at = (place, stage, name) => `/jobs/${place.job}/${stage}/${place.surface(name)}`
+
+await shoot('jobs', '/', 'Skerrow')
+await shoot('board', `/jobs/${ferry.job}`, 'Slip hall walls')
+await shoot('survey', `/jobs/${ferry.job}/survey`, 'Treated')
+await shoot('section', at(ferry, 'section', 'Teaching wing ceiling'), 'foam alone, aged')
+await shoot('sets', at(ferry, 'sets', 'Slip hall roof'), 'sets to load')
+await shoot('window', at(ferry, 'window', 'Slip hall roof'), 'Rules of the gate')
+await shoot('workings', at(ferry, 'section', 'Teaching wing walls'), 'foam alone, aged', async () => {
+  await page.getByRole('button', { name: /^U-/ }).first().click()
+  await page.getByText('pocket calculator').waitFor()
+})
+const units = (now) => page.request.put(`${base}/api/session/units`, { data: { units: now } })
+await units('metric')
+await shoot('section-metric', at(mill, 'section', 'Rubble walls'), 'foam alone, aged')
+await units('us')
+await page.evaluate(() => localStorage.setItem('theme', 'attic'))
+await shoot('section-attic', at(ferry, 'section', 'Slip hall walls'), 'foam alone, aged')
+await page.evaluate(() => localStorage.setItem('theme', 'daylight'))
+await page.setViewportSize({ width: 820, height: 1180 })
+await shoot('window-tablet', at(ferry, 'window', 'Basement walls'), 'Rules of the gate')
+await page.setViewportSize({ width: 390, height: 844 })
+await shoot('section-phone', at(ferry, 'section', 'Band joists'), 'foam alone, aged')
+await browser.close()
