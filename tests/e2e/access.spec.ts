@@ -62,6 +62,7 @@ test('the drawer, the dialogs and the empty states are free of access faults', a
   await page.keyboard.press('Escape')
   const ferry = await ferryHouse(page)
   await page.goto(`/jobs/${ferry.job}/sets/${ferry.surface('Slip hall roof')}`)
+  await expect(page.getByText('sets to load')).toBeVisible()
   await page.keyboard.press('w')
   await expect(page.getByText('Follow it with a pocket calculator.')).toBeVisible()
   await clean(page, 'workings')

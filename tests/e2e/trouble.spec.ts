@@ -40,7 +40,7 @@ test('an absurd thickness, humidity and temperature are named with their range',
   await page.goto(`/jobs/${job}/window/${surface}`)
   await page.locator('input[name=humidity]').fill('140 %')
   await page.getByLabel('Air at the work').fill('400 C')
-  await page.getByLabel('Drum A').fill('warm')
+  await page.locator('input[name=drumA]').fill('warm')
   await page.getByRole('button', { name: 'Take down' }).click()
   await expect(page.getByText(/140 % is out of range: 1 % to 100 %/)).toBeVisible()
   await expect(page.getByText(/400 C is out of range/)).toBeVisible()

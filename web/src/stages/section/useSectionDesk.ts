@@ -78,24 +78,20 @@ export function useSectionDesk(job: () => string, surface: () => string) {
     return queue
   }
 
-  async function keepNow(fields: Record<string, string>) {
+  async function keepNow(fields: Record<string, string>, mayRetry = true): Promise<void> {
     try {
-      const kept = await edits.change({ id: surface(), version: section.data.value?.version ?? 0 }, fields)
+      await edits.change({ id: surface(), version: section.data.value?.version ?? 0 }, fields)
       fault.value = ''
-      typed.value = null
+      // A thickness being typed while the foam is kept is not this edit's to clear.
+      if (typed.value === fields.thickness) typed.value = null
       await section.refetch()
       moving.value = null
       live.value = null
-      return kept
     } catch (cause) {
-      if (cause instanceof ApiProblem && cause.status === 409) {
+      if (mayRetry && cause instanceof ApiProblem && cause.status === 409) {
         // Someone changed another part of this surface; a thickness or a foam does not collide with that, so it is put again on top.
         await section.refetch()
-        await edits.change({ id: surface(), version: section.data.value?.version ?? 0 }, fields)
-        await section.refetch()
-        moving.value = null
-        live.value = null
-        return
+        return keepNow(fields, false)
       }
       fault.value = Object.values(byField(cause))[0] ?? ''
     }

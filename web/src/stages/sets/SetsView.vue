@@ -46,17 +46,17 @@ const expected = computed(() => [
   { field: 'expectedDrum', label: t('sets.expectDrum'), kept: row.value?.expectedDrum },
 ])
 
-async function keep(field: string, save: () => Promise<unknown>) {
+async function keep(field: string, save: () => Promise<unknown>, mayRetry = true): Promise<void> {
   try {
     await save()
     delete typed.value[field]
     faults.value = { ...faults.value, [field]: '' }
     await sets.refetch()
   } catch (cause) {
-    if (cause instanceof ApiProblem && cause.status === 409) {
+    if (mayRetry && cause instanceof ApiProblem && cause.status === 409) {
       // Another part of the record moved on: take the new version and put this one field again.
       await Promise.all([surfaces.refetch(), board.refetch()])
-      return save().then(() => sets.refetch())
+      return keep(field, save, false)
     }
     const sentences = byField(cause)
     faults.value = { ...faults.value, [field]: sentences[field] ?? Object.values(sentences)[0] ?? '' }
