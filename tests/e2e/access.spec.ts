@@ -76,5 +76,5 @@ test('workings lead down to the product sheet', async ({ page }) => {
   await page.getByRole('button', { name: /^U-/ }).first().click()
   await page.getByRole('button', { name: 'how R of the foam' }).click()
   await expect(page.getByText(/Fleece OC-5, .*aged R/)).toBeVisible()
-  await expect(page.getByRole('dialog').getByText('R = R₁ + (R₂ − R₁)')).toBeVisible()
+  await expect(page.getByRole('dialog').getByText('R = R₁ + (R₂ − R₁) · (t − t₁) / (t₂ − t₁)')).toBeVisible()
 })

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
+import FormulaText from './FormulaText.vue'
 import { useReader } from '../state/reader'
 import { useWorkings } from '../state/workings'
 import { useWorkingNames } from '../figures/workingNames'
@@ -26,11 +27,11 @@ const width = Math.min(480, globalThis.innerWidth)
         </template>
       </nav>
       <h3>{{ name(last.name) }}</h3>
-      <p class="formula">{{ last.formula }}</p>
+      <p class="formula"><FormulaText :text="last.formula" /></p>
       <dl>
         <template v-for="term in last.terms" :key="term.symbol + term.name">
           <dt>
-            <b>{{ term.symbol }}</b> <span class="quiet">{{ name(term.name) }}</span>
+            <b><FormulaText :text="term.symbol" /></b> <span class="quiet">{{ name(term.name) }}</span>
           </dt>
           <dd>
             {{ reader.print(term.value) }}

@@ -225,7 +225,7 @@ onKeyStroke(['[', ']'], (event) => {
 }
 dd {
   margin: 0;
-  font: 650 1.35rem / 1.3 var(--head);
+  font: 650 1.22rem / 1.35 var(--head);
   white-space: nowrap;
 }
 .figures div:nth-child(2) dd,

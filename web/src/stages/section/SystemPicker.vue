@@ -28,7 +28,7 @@ const groups = computed(() =>
         :disabled="disabled"
         @change="$emit('pick', sheet.id)"
       />
-      <svg width="26" height="26" aria-hidden="true">
+      <svg width="22" height="26" aria-hidden="true">
         <rect width="26" height="26" rx="4" :fill="`url(#tex-${sheet.cell})`" stroke="var(--field-line)" />
       </svg>
       <span
@@ -51,7 +51,7 @@ label {
   align-items: center;
   gap: 8px;
   min-height: 44px;
-  padding: 3px 10px 3px 7px;
+  padding: 3px 8px 3px 6px;
   border: 1px solid var(--line);
   border-radius: 8px;
   background: var(--sheet);

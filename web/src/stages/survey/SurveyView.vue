@@ -387,7 +387,7 @@ td .fault:empty {
   min-width: 170px;
 }
 .openings {
-  min-width: 170px;
+  min-width: 152px;
 }
 .repeats {
   min-width: 52px;
