@@ -9,7 +9,7 @@ public static class NormalDistribution
 
     /// <summary>The z below which a share of the distribution lies.</summary>
     /// <param name="share">Above 0 and below 1.</param>
-    /// <remarks>Halving on <see cref="Below"/>, which is monotonic: slow beside a rational fit and right to the last digits.</remarks>
+    /// <remarks>First guess by Abramowitz and Stegun 26.2.23 (within 4.5e-4), then Halley steps on <see cref="Below"/>, each of which cubes the error.</remarks>
     /// <exception cref="ArgumentOutOfRangeException">Share not between 0 and 1.</exception>
     public static double Quantile(double share)
     {
@@ -18,14 +18,21 @@ public static class NormalDistribution
             throw new ArgumentOutOfRangeException(nameof(share), share, "The share must lie between 0 and 1.");
         }
 
-        var (low, high) = (-39.0, 39.0);
-        for (var step = 0; step < 80; step++)
+        // The lower half is solved and mirrored, as small shares keep their digits where those near one have lost them.
+        if (share > 0.5)
         {
-            var middle = (low + high) / 2;
-            (low, high) = Below(middle) < share ? (middle, high) : (low, middle);
+            return -Quantile(1 - share);
         }
 
-        return (low + high) / 2;
+        var t = Math.Sqrt(-2 * Math.Log(share));
+        var z = -(t - (2.515517 + t * (0.802853 + t * 0.010328)) / (1 + t * (1.432788 + t * (0.189269 + t * 0.001308))));
+        for (var step = 0; step < 3; step++)
+        {
+            var error = (Below(z) - share) * Math.Sqrt(2 * Math.PI) * Math.Exp(z * z / 2);
+            z -= error / (1 + z * error / 2);
+        }
+
+        return z;
     }
 
     // Series below 2.5, continued fraction above (Abramowitz and Stegun 7.1.6 and 7.1.14): both converge to machine precision there.

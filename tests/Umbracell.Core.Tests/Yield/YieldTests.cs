@@ -71,6 +71,10 @@ public sealed class YieldTests
         NormalDistribution.Quantile(share).ShouldBe(z, 1e-8);
 
     [Fact]
+    public void The_quantile_undoes_the_distribution() =>
+        Gen.Double[-7, 4].Sample(z => NormalDistribution.Quantile(NormalDistribution.Below(z)).ShouldBe(z, 1e-8));
+
+    [Fact]
     public void The_normal_distribution_is_symmetric_and_rising() =>
         Gen.Double[-6, 6].Sample(z =>
         {
