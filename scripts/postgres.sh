@@ -2,7 +2,7 @@
 
 # The server program refuses root, so root hands it to the account Debian's package made.
 as_database_account() {
-  if [ "$(id -u)" -eq 0 ]; then runuser -u postgres -- "$@"; else "$@"; fi
+  if [ "$(id -u)" -eq 0 ]; then PATH="$PATH:/usr/sbin" runuser -u postgres -- "$@"; else "$@"; fi
 }
 
 find_postgres() {

@@ -62,6 +62,7 @@ internal static class MoistureRules
             Figures = new Dictionary<string, Figure> { ["age"] = Figure.Duration(reading.Age) },
             Words = new Dictionary<string, string> { ["instrument"] = reading.Instrument },
             Remedies = verdict == Verdict.Clear || air is not { } state ? [] : HumidityRemedies(gate, state, verdict == Verdict.Hold ? limit : limit - gate.Practice.HumidityPoints),
+            Working = MarginUnder(reading.Value.ToFigure(), new(limit, Dimension.RelativeHumidity), margin, source),
         };
     }
 
@@ -94,6 +95,7 @@ internal static class MoistureRules
             Margin = new(margin, Dimension.HumidityPoints),
             Figures = new Dictionary<string, Figure> { ["age"] = Figure.Duration(reading.Age) },
             Words = new Dictionary<string, string> { ["instrument"] = reading.Instrument },
+            Working = MarginUnder(new(percent, Dimension.MoistureContent), new(limit, Dimension.MoistureContent), margin, source),
             Remedies = verdict == Verdict.Clear ? [] : [Remedy.Of("dryWood", "to", new(verdict == Verdict.Hold ? limit : limit - gate.Practice.MoisturePoints, Dimension.MoistureContent))],
         };
     }
@@ -143,6 +145,9 @@ internal static class MoistureRules
         remedies.Add(Remedy.Of("dryAir", "to", new(wanted, Dimension.RelativeHumidity)));
         return remedies;
     }
+
+    private static Working MarginUnder(Figure reading, Figure limit, double margin, string source) =>
+        new("margin", "margin = limit − reading", [new("limit", "limit", limit), new("reading", "reading", reading)], new(margin, Dimension.HumidityPoints), source);
 
     private static Working DewWorking(MoistAir air) => new(
         "dewPoint",

@@ -38,6 +38,7 @@ internal static class TemperatureRules
             Figures = new Dictionary<string, Figure> { ["drumA"] = a.Value.ToFigure(), ["drumB"] = b.Value.ToFigure(), ["least"] = window.Least.ToFigure(), ["greatest"] = window.Greatest.ToFigure(), ["age"] = Figure.Duration(a.Age > b.Age ? a.Age : b.Age) },
             Words = new Dictionary<string, string> { ["side"] = side, ["instrument"] = worse.Instrument },
             Remedies = margin.Kelvins >= 0 ? [] : [Change(worse.Value, window, new(0), "warmDrum", "coolDrum")],
+            Working = MarginWorking(worse.Value, window, source),
         };
     }
 
@@ -60,6 +61,7 @@ internal static class TemperatureRules
             Figures = new Dictionary<string, Figure> { ["least"] = window.Least.ToFigure(), ["greatest"] = window.Greatest.ToFigure(), ["age"] = Figure.Duration(reading.Age) },
             Words = new Dictionary<string, string> { ["instrument"] = reading.Instrument },
             Remedies = verdict == Verdict.Clear ? [] : [Change(reading.Value, window, verdict == Verdict.Hold ? new(0) : well, raise, cool)],
+            Working = MarginWorking(reading.Value, window, source),
         };
     }
 
@@ -73,6 +75,13 @@ internal static class TemperatureRules
             ["to"] = new Temperature(isCold ? value.Celsius + change : value.Celsius - change).ToFigure(),
         });
     }
+
+    private static Working MarginWorking(Temperature value, TemperatureWindow window, string source) => new(
+        "margin",
+        "margin = the lesser of T − T_least and T_greatest − T",
+        [new("T", "reading", value.ToFigure()), new("T_least", "windowLeast", window.Least.ToFigure()), new("T_greatest", "windowGreatest", window.Greatest.ToFigure())],
+        window.Margin(value).ToFigure(),
+        source);
 
     private static Temperature NearerEdge(TemperatureWindow window, Temperature value) =>
         value.Celsius - window.Least.Celsius <= window.Greatest.Celsius - value.Celsius ? window.Least : window.Greatest;

@@ -35,9 +35,15 @@ public static class QuantityPrinter
     /// <summary>The figure with its unit to five significant digits, for workings that are followed with a pocket calculator.</summary>
     public static string PrintExact(Figure figure, UnitSystem system)
     {
-        if (figure.Dimension is Dimension.Duration or Dimension.Count || (figure.Dimension == Dimension.Pitch && system == UnitSystem.Metric))
+        if (figure.Dimension is Dimension.Duration or Dimension.Count)
         {
             return Print(figure, system);
+        }
+
+        // Formulas take the pitch as rise over run, in either system.
+        if (figure.Dimension == Dimension.Pitch)
+        {
+            return Significant(figure.Si, 5);
         }
 
         var unit = Units.Of(figure.Dimension, system);
@@ -47,7 +53,6 @@ public static class QuantityPrinter
         {
             Dimension.Resistance when system == UnitSystem.Us => "R-" + digits,
             Dimension.Transmittance when system == UnitSystem.Us => "U-" + digits,
-            Dimension.Pitch => digits + ":12",
             Dimension.Number => digits,
             _ => digits + " " + unit.Symbol,
         };

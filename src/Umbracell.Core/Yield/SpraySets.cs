@@ -30,7 +30,9 @@ public readonly record struct SetsSpread(double Area, double Yield, double MeanD
 /// <param name="Sets">Whole sets on the truck.</param>
 /// <param name="ChanceShort">Chance that they do not suffice, 0 to 1.</param>
 /// <param name="LeftOver">Foam left over at the median demand; zero where the load is under the median.</param>
-public readonly record struct SetsLoad(int Sets, double ChanceShort, FoamVolume LeftOver);
+/// <param name="ChanceWorking">How the chance came about.</param>
+/// <param name="LeftOverWorking">How the left-over came about.</param>
+public sealed record SetsLoad(int Sets, double ChanceShort, FoamVolume LeftOver, Working ChanceWorking, Working LeftOverWorking);
 
 /// <summary>Sets of material for an amount of foam, as a distribution and as a load for a chosen risk.</summary>
 /// <param name="Median">Sets that suffice as often as not.</param>
@@ -59,7 +61,6 @@ public sealed record SpraySets(double Median, double Spread, SetsLoad Load, IRea
         var sd = spread.OfSets;
         var z = NormalDistribution.Quantile(1 - risk);
         var whole = LoadFor(median, sd, risk);
-        SetsLoad Loaded(int sets) => new(sets, ChanceShort(median, sd, sets), sets > median ? yield.Expected * (sets - median) : default);
         var medianWorking = new Working("medianSets", "n = V / Y", [new("V", "foamVolume", volume.ToFigure(), volumeWorking), new("Y", "setYield", yield.Expected.ToFigure(), yield.Working)], new(median, Dimension.Sets), "Volume over yield");
         var loadWorking = new Working(
             "loadSets",
@@ -71,6 +72,7 @@ public sealed record SpraySets(double Median, double Spread, SetsLoad Load, IRea
             ],
             new(whole, Dimension.Sets),
             "Sets are log-normal; the load leaves the chosen risk of running short");
+        SetsLoad Loaded(int sets) => LoadOf(sets, medianWorking, sd, yield);
         return new(median, sd, Loaded(whole), [.. new[] { whole - 1, whole, whole + 1 }.Where(n => n >= 0).Select(Loaded)], medianWorking, loadWorking);
     }
 
@@ -84,6 +86,19 @@ public sealed record SpraySets(double Median, double Spread, SetsLoad Load, IRea
     /// <summary>Chance that a whole number of sets does not suffice.</summary>
     public static double ChanceShort(double median, double spread, int sets) =>
         sets <= 0 ? 1 : spread <= 0 ? (sets < median ? 1 : 0) : 1 - NormalDistribution.Below(Math.Log(sets / median) / spread);
+
+    private static SetsLoad LoadOf(int sets, Working median, double spread, SetYield yield)
+    {
+        var chance = ChanceShort(median.Result.Si, spread, sets);
+        var left = sets > median.Result.Si ? yield.Expected * (sets - median.Result.Si) : default;
+        WorkingTerm[] load = [new("n_load", "setsOnRig", Figure.Count(sets)), new("n", "medianSets", median.Result, median)];
+        return new(
+            sets,
+            chance,
+            left,
+            new("chanceShort", "P = 1 − Φ(ln(n_load / n) / σ)", [.. load, new("σ", "setsSpread", Figure.Number(spread))], Figure.Percent(chance * 100), "Sets are log-normal; Φ is the standard normal distribution"),
+            new("leftOver", "V = (n_load − n) · Y, not under 0", [.. load, new("Y", "setYield", yield.Expected.ToFigure(), yield.Working)], left.ToFigure(), "What the median demand leaves of the load"));
+    }
 
     private static Working SpreadWorking(SetsSpread spread) => new(
         "setsSpread",

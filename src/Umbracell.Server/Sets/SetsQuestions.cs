@@ -70,14 +70,19 @@ internal static class SetsQuestions
         study.Findings.Worst());
 
     private static SetsLoadAnswer Load(SetsLoad load) => new(
-        load.Sets, load.ChanceShort * 100, load.LeftOver.BoardFeet, FigureAnswer.Of(Figure.Percent(load.ChanceShort * 100)), FigureAnswer.Of(load.LeftOver.ToFigure()));
+        load.Sets, load.ChanceShort * 100, load.LeftOver.BoardFeet, Worked(Figure.Percent(load.ChanceShort * 100), load.ChanceWorking), Worked(load.LeftOver.ToFigure(), load.LeftOverWorking));
 
     private static Dictionary<string, WorkedFigure> Figures(SetsStudy study, ProductSheet sheet) => new()
     {
         ["median"] = Worked(new(study.Sets.Median, Dimension.Sets), study.Sets.Working),
         ["load"] = Worked(Figure.Count(study.Sets.Load.Sets), study.Sets.LoadWorking),
         ["volume"] = Worked(study.Demand.Volume.ToFigure(), study.Demand.Working),
-        ["meanDepth"] = Worked(study.Demand.MeanDepth.ToThickness(), null),
+        ["meanDepth"] = Worked(study.Demand.MeanDepth.ToThickness(), new(
+            "meanDepth",
+            "t_mean = t + t_extra",
+            [.. study.Demand.Working.Terms.Skip(1)],
+            study.Demand.MeanDepth.ToThickness(),
+            "Specified thickness and what a crew puts on above it")),
         ["extra"] = Worked(study.Demand.Extra.ToThickness(), study.Demand.Working.Terms[2].From),
         ["yield"] = Worked(study.Yield.Expected.ToFigure(), study.Yield.Working),
         ["sheetYield"] = Worked(sheet.SheetYield.ToFigure(), null),
@@ -87,12 +92,17 @@ internal static class SetsQuestions
             [new("m_set", "setMass", sheet.SetMass.ToFigure()), new("ρ_in place", "inPlaceDensity", sheet.InPlaceDensity.ToFigure())],
             study.Yield.MassBound.ToFigure(),
             "Material balance")),
-        ["impliedLoss"] = Worked(Figure.Percent(study.Yield.ImpliedLoss * 100), null),
+        ["impliedLoss"] = Worked(Figure.Percent(study.Yield.ImpliedLoss * 100), new(
+            "impliedLoss",
+            "loss = 1 − Y / Y_max",
+            [new("Y", "setYield", study.Yield.Expected.ToFigure(), study.Yield.Working), new("Y_max", "massBound", study.Yield.MassBound.ToFigure())],
+            Figure.Percent(study.Yield.ImpliedLoss * 100),
+            "Material balance")),
         ["substrate"] = Worked(study.Conditions.Substrate.ToFigure(), null),
         ["drums"] = Worked(study.Conditions.Drums.ToFigure(), null),
         ["lift"] = Worked(study.Conditions.Lift.ToThickness(), null),
-        ["leftOver"] = Worked(study.Sets.Load.LeftOver.ToFigure(), null),
-        ["chanceShort"] = Worked(Figure.Percent(study.Sets.Load.ChanceShort * 100), null),
+        ["leftOver"] = Worked(study.Sets.Load.LeftOver.ToFigure(), study.Sets.Load.LeftOverWorking),
+        ["chanceShort"] = Worked(Figure.Percent(study.Sets.Load.ChanceShort * 100), study.Sets.Load.ChanceWorking),
     };
 
     private static WorkedFigure Worked(Figure figure, Working? working) => new(FigureAnswer.Of(figure), WorkingAnswer.Maybe(working));

@@ -22,7 +22,7 @@ public sealed record SetsQuestion(
 public sealed record YieldFactorAnswer(string Key, double Value, FigureAnswer Figure, WorkingAnswer Working);
 
 /// <summary>What loading a whole number of sets means.</summary>
-public sealed record SetsLoadAnswer(int Sets, double ChanceShortPct, double LeftOverBoardFeet, FigureAnswer ChanceShort, FigureAnswer LeftOver);
+public sealed record SetsLoadAnswer(int Sets, double ChanceShortPct, double LeftOverBoardFeet, WorkedFigure ChanceShort, WorkedFigure LeftOver);
 
 /// <summary>Material for a surface.</summary>
 public sealed record SetsAnswer(

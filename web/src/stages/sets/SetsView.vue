@@ -89,12 +89,15 @@ const keepRisk = () =>
         <div class="load">
           <dd><FigureText :figure="fig('load').figure" :working="fig('load').working" /></dd>
           <dt>
-            <b>{{ t('sets.load') }}</b><br />{{
-              t('sets.loadLead', {
-                chance: reader.print(fig('chanceShort').figure),
-                left: reader.print(fig('leftOver').figure),
-              })
-            }}
+            <b>{{ t('sets.load') }}</b><br />
+            <i18n-t keypath="sets.loadLead" scope="global">
+              <template #chance
+                ><FigureText :figure="fig('chanceShort').figure" :working="fig('chanceShort').working"
+              /></template>
+              <template #left
+                ><FigureText :figure="fig('leftOver').figure" :working="fig('leftOver').working"
+              /></template>
+            </i18n-t>
           </dt>
         </div>
         <div>
@@ -110,27 +113,23 @@ const keepRisk = () =>
           <dt>{{ t('sets.yield') }}</dt>
         </div>
       </dl>
-      <p class="quiet">
-        {{
-          t('sets.meanDepth', {
-            depth: reader.print(fig('meanDepth').figure),
-            extra: reader.print(fig('extra').figure),
-          })
-        }}
-      </p>
+      <i18n-t keypath="sets.meanDepth" tag="p" class="quiet" scope="global">
+        <template #depth><FigureText :figure="fig('meanDepth').figure" :working="fig('meanDepth').working" /></template>
+        <template #extra><FigureText :figure="fig('extra').figure" :working="fig('extra').working" /></template>
+      </i18n-t>
 
       <div class="two">
         <section>
           <h2>{{ t('sets.yieldTitle') }}</h2>
           <YieldSteps :answer="answer" />
-          <p class="small quiet">
-            {{
-              t('sets.massBound', {
-                bound: reader.print(fig('massBound').figure),
-                loss: reader.print(fig('impliedLoss').figure),
-              })
-            }}
-          </p>
+          <i18n-t keypath="sets.massBound" tag="p" class="small quiet" scope="global">
+            <template #bound
+              ><FigureText :figure="fig('massBound').figure" :working="fig('massBound').working"
+            /></template>
+            <template #loss
+              ><FigureText :figure="fig('impliedLoss').figure" :working="fig('impliedLoss').working"
+            /></template>
+          </i18n-t>
         </section>
         <section>
           <h2>{{ t('sets.expect') }}</h2>
@@ -175,8 +174,10 @@ const keepRisk = () =>
             <tbody>
               <tr v-for="load in answer.loads" :key="load.sets" :class="{ chosen: load.sets === answer.loadSets }">
                 <th scope="row">{{ load.sets }}</th>
-                <td class="right">{{ reader.print(load.chanceShort) }}</td>
-                <td class="right">{{ reader.print(load.leftOver) }}</td>
+                <td class="right">
+                  <FigureText :figure="load.chanceShort.figure" :working="load.chanceShort.working" />
+                </td>
+                <td class="right"><FigureText :figure="load.leftOver.figure" :working="load.leftOver.working" /></td>
               </tr>
             </tbody>
           </table>

@@ -4,6 +4,7 @@ import type { Finding } from '@/shared/api/client'
 import { useFindingText } from '@/shared/figures/findings'
 import { useReader } from '@/shared/state/reader'
 import { useWorkings } from '@/shared/state/workings'
+import FigureText from '@/shared/ui/FigureText.vue'
 import VerdictMark from '@/shared/ui/VerdictMark.vue'
 
 /** One rule of the gate: reading, limit, margin, and what would clear it. */
@@ -20,7 +21,12 @@ const workings = useWorkings()
     <div class="what">
       <h3>
         <small class="quiet">{{ finding.rule === 'age' ? '' : finding.rule }}</small>
-        <button v-if="finding.working" type="button" class="figure" @click="workings.open(finding.working)">
+        <button
+          v-if="finding.working && finding.rule === 'G3'"
+          type="button"
+          class="figure"
+          @click="workings.open(finding.working)"
+        >
           {{ text.title(finding) }}
         </button>
         <template v-else>{{ text.title(finding) }}</template>
@@ -43,7 +49,7 @@ const workings = useWorkings()
       </div>
       <div v-if="finding.margin" class="margin" :class="finding.verdict">
         <dt>{{ t('window.col.margin') }}</dt>
-        <dd>{{ reader.print(finding.margin) }}</dd>
+        <dd><FigureText :figure="finding.margin" :working="finding.rule === 'G3' ? null : finding.working" /></dd>
       </div>
     </dl>
   </li>
