@@ -1,0 +1,170 @@
+using System.Text.Json.Nodes;
+using System.Text.RegularExpressions;
+using CsCheck;
+using Shouldly;
+using Umbracell.Core.Assemblies;
+using Umbracell.Core.Conditions;
+using Umbracell.Core.Findings;
+using Umbracell.Core.Materials;
+using Umbracell.Core.Quantities;
+using Umbracell.Core.Takeoff;
+using Umbracell.Core.Yield;
+using Umbracell.Formats.DataFiles;
+using Umbracell.Server.Section;
+using Umbracell.Server.Survey;
+using Umbracell.Store.Model;
+using Xunit;
+
+namespace Umbracell.Server.Tests;
+
+/// <summary>Every finding, remedy and working the core can bring forth has its words in the catalogue, and every figure those words name is there.</summary>
+public sealed partial class SentencesTests
+{
+    private static readonly JsonNode Catalogue = ReadCatalogue();
+    private static readonly IReadOnlyList<ProductSheet> Sheets = [.. ShippedData.ProductSheets.Select(s => ProductSheetFile.Read(s.Key, s.Value))];
+
+    private static readonly string[] Zones = ["1A", "4C", "6A"];
+
+    private static readonly Gen<ProductSheet> AnySheet = Gen.Int[0, Sheets.Count - 1].Select(i => Sheets[i]);
+    private static readonly Gen<double> AnyMinutes = Gen.Double[0, 300];
+
+    [Fact]
+    public void The_gate_never_lacks_words() =>
+        Gen.Select(AnySheet, Gen.Enum<SubstrateKind>(), Gen.Double[-25, 60], Gen.Double[-25, 50], Gen.Double[10, 100], Gen.Double[10, 35], AnyMinutes, Gen.Int[0, 31]).Sample((sheet, kind, substrate, air, humidity, drum, minutes, read) =>
+        {
+            var age = TimeSpan.FromMinutes(minutes);
+            bool Has(int bit) => (read & (1 << bit)) != 0;
+            var gate = SprayGate.Check(new()
+            {
+                Sheet = sheet,
+                SubstrateKind = kind,
+                Substrate = Has(0) ? new(new(substrate), age, "gauge") : null,
+                Air = Has(1) ? new(new(air), age, "gauge") : null,
+                Humidity = Has(2) ? new(new(humidity), age, "meter") : null,
+                Moisture = Has(3) ? new(new(kind == SubstrateKind.Wood ? humidity / 3 : null, kind == SubstrateKind.Wood ? null : drum > 20), age, "meter") : null,
+                DrumA = Has(4) ? new(new(drum), age, "bung") : null,
+                DrumB = Has(3) ? new(new(drum + 1), age, "bung") : null,
+                Prepared = Has(2) ? [.. Enum.GetValues<PreparationItem>()] : new HashSet<PreparationItem>(),
+                OtherSheets = Sheets,
+            });
+            gate.Findings.ToList().ForEach(Check);
+            gate.Remedies.ToList().ForEach(Check);
+        }, iter: 2000);
+
+    [Fact]
+    public void A_section_never_lacks_words() =>
+        Gen.Select(Gen.Enum<SurfaceKind>(), AnySheet, Gen.Double[0.3, 16], Gen.Int[0, 2].Select(i => Zones[i]), Gen.Int[0, ShippedData.TargetSets.Count - 1].Select(i => ShippedData.TargetSets.Keys.ElementAt(i))).Sample((kind, sheet, inches, zone, targets) =>
+        {
+            var surface = SurfaceEdits.Start(kind, "x");
+            surface.SheetSlug = sheet.Id;
+            surface.FoamThicknessM = Math.Min(sheet.ThickestRated.Metres, Length.FromInches(inches).Metres);
+            var job = new Job { Name = "x", ClimateZone = zone, TargetSetId = targets };
+            var study = SectionQuestions.Study(SectionQuestions.Of(surface, job)!, sheet);
+            study.Findings.ToList().ForEach(Check);
+            study.Workings.Values.ToList().ForEach(Check);
+            study.Profile.Points.ToList().ForEach(p => Words($"material.{p.Key}"));
+            study.Notches.ToList().ForEach(n => Words($"section.notch.{n.Key}"));
+            Words($"kind.{Camel(kind.ToString())}");
+            Words($"section.class.{study.FoamClass.ToString().ToLowerInvariant()}");
+        }, iter: 1500);
+
+    [Fact]
+    public void Sets_and_survey_never_lack_words() =>
+        Gen.Select(AnySheet, Gen.Double[0.5, 6], Gen.Double[-30, 60], Gen.Double[5, 40], Gen.Bool, Gen.Double[0, 3]).Sample((sheet, inches, substrate, drum, shaved, wind) =>
+        {
+            var takeoff = SurfaceTakeoff.Of(new(ShapeKind.RoofPlane, new(5), new(8), default, 0.75, 1), [new(1, new(1), new(1))], 2, 0.1, 1);
+            var study = SetsStudy.Of(new()
+            {
+                Sheet = sheet,
+                Sprayed = takeoff.Developed,
+                Thickness = Length.FromInches(inches),
+                ShavedFlush = shaved,
+                Substrate = wind > 1 ? new(substrate) : null,
+                Drums = wind < 2 ? new(drum) : null,
+                WindAtOpenFace = shaved ? null : new Speed(wind),
+                AreaWorking = takeoff.Working,
+            });
+            study.Findings.ToList().ForEach(Check);
+            Check(study.Sets.LoadWorking);
+            Check(study.Sets.Load.ChanceWorking);
+            Check(study.Sets.Load.LeftOverWorking);
+            study.Yield.Factors.ToList().ForEach(f => Words($"sets.factor.{f.Key}"));
+            SurveyCheck.Of(takeoff, shaved ? "roof" : null, wind > 1).ToList().ForEach(Check);
+            SurveyCheck.Of(null, null, false).ToList().ForEach(Check);
+        }, iter: 500);
+
+    [Fact]
+    public void Every_material_kind_and_choice_has_its_words()
+    {
+        ShippedData.Materials.Keys.ToList().ForEach(id => Words($"material.{id}"));
+        Enum.GetValues<ShapeKind>().ToList().ForEach(shape => Words($"shape.{Camel(shape.ToString())}"));
+        Enum.GetValues<SizePart>().ToList().ForEach(part => Words($"part.{Camel(part.ToString())}"));
+        Enum.GetValues<PreparationItem>().ToList().ForEach(item => Words($"window.prepItem.{Camel(item.ToString())}"));
+        Enum.GetValues<TypingFault>().ToList().ForEach(fault => Words($"problem.field.{Camel(fault.ToString())}"));
+        Sheets.ToList().ForEach(sheet => Words($"system.{Camel(sheet.Cell.ToString())}{sheet.Grade}"));
+    }
+
+    private static void Check(Finding finding)
+    {
+        HashSet<string> given = [.. finding.Figures.Keys, .. finding.Words.Keys];
+        given.UnionWith(new[] { ("measured", finding.Measured), ("limit", finding.Limit), ("margin", finding.Margin) }.Where(p => p.Item2 is not null).Select(p => p.Item1));
+        foreach (var part in new[] { "t", "d" })
+        {
+            Given(Words($"finding.{finding.Rule}.{finding.Case}.{part}"), given, $"{finding.Rule}.{finding.Case}");
+        }
+
+        finding.Remedies.ToList().ForEach(Check);
+        if (finding.Working is { } working)
+        {
+            Check(working);
+        }
+    }
+
+    private static void Check(Remedy remedy) =>
+        Given(Words($"remedy.{remedy.Kind}"), [.. remedy.Figures.Keys, .. remedy.Words?.Keys ?? []], remedy.Kind);
+
+    private static void Check(Working working)
+    {
+        Words($"workings.name.{working.Name.Split(':')[0]}");
+        working.Source.ShouldNotBeNullOrWhiteSpace();
+        foreach (var term in working.Terms)
+        {
+            Words($"workings.name.{term.Name.Split(':')[0]}");
+            double.IsFinite(term.Value.Si).ShouldBeTrue($"{working.Name}: {term.Symbol}");
+            if (term.From is { } from)
+            {
+                Check(from);
+            }
+        }
+    }
+
+    private static void Given(string sentence, HashSet<string> given, string where)
+    {
+        foreach (Match hole in Hole().Matches(sentence))
+        {
+            given.ShouldContain(hole.Groups[1].Value, $"{where} says “{sentence}”");
+        }
+    }
+
+    private static string Words(string path)
+    {
+        var node = path.Split('.').Aggregate<string, JsonNode?>(Catalogue, (at, key) => at?[key]);
+        return node.ShouldNotBeNull($"The catalogue has no words for {path}.").GetValue<string>();
+    }
+
+    private static string Camel(string name) => char.ToLowerInvariant(name[0]) + name[1..];
+
+    private static JsonNode ReadCatalogue()
+    {
+        var folder = new DirectoryInfo(AppContext.BaseDirectory);
+        while (!File.Exists(Path.Combine(folder!.FullName, "Umbracell.slnx")))
+        {
+            folder = folder.Parent;
+        }
+
+        return JsonNode.Parse(File.ReadAllText(Path.Combine(folder.FullName, "web/src/i18n/en.json")))!;
+    }
+
+    [GeneratedRegex(@"\{(\w+)\}")]
+    private static partial Regex Hole();
+}
