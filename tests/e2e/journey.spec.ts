@@ -114,14 +114,15 @@ test('the same walk in metric, by hand', async ({ page }) => {
   await page.mouse.move(face.x + face.width / 2, face.y + 120)
   await page.mouse.down()
   await page.mouse.move(face.x + face.width / 2 - 60, face.y + 120, { steps: 6 })
+  const saved = page.waitForResponse((answer) => answer.request().method() === 'PATCH' && answer.ok())
   await page.mouse.up()
-  await expect(page.getByRole('slider')).not.toHaveAttribute('aria-valuetext', '150 mm')
-  const dragged = await page.getByRole('slider').getAttribute('aria-valuetext')
-  expect(parseInt(dragged!)).toBeLessThan(150)
-  expect(parseInt(dragged!) % 5).toBe(0)
-  await page.waitForTimeout(400)
+  await saved
+  const dragged = `${await page.getByRole('slider').getAttribute('aria-valuenow')} mm`
+  expect(parseInt(dragged)).toBeLessThan(150)
+  expect(parseInt(dragged) % 5).toBe(0)
+  await expect(page.getByRole('slider')).toHaveAttribute('aria-valuetext', dragged)
   await page.reload()
-  await expect(page.getByRole('slider')).toHaveAttribute('aria-valuetext', dragged!)
+  await expect(page.getByRole('slider')).toHaveAttribute('aria-valuetext', dragged)
 
   await page.getByRole('link', { name: '4 Sets' }).click()
   await expect(page.getByText(/m³/).first()).toBeVisible()

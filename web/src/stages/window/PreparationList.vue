@@ -18,9 +18,13 @@ const items: readonly Item[] = ['clean', 'dry', 'firm', 'sealed', 'masked', 'lea
 const ticked = ref(new Set(props.prepared))
 const fault = ref('')
 
+// While ticks are on their way, what the server last knew must not undo the newer ones on the screen.
+let underWay = 0
 watch(
   () => props.prepared,
-  (now) => (ticked.value = new Set(now)),
+  (now) => {
+    if (underWay === 0) ticked.value = new Set(now)
+  },
 )
 
 // Ticks follow one another quickly: each waits for the version the last one made.
@@ -30,10 +34,11 @@ function tick(item: Item) {
   const next = new Set(ticked.value)
   if (!next.delete(item)) next.add(item)
   ticked.value = next
-  queue = queue.then(() => keep([...next].join(','), true))
+  underWay++
+  queue = queue.then(() => keep([...next].join(','), true)).finally(() => underWay--)
 }
 
-async function keep(prepared: string, mayRetry: boolean) {
+async function keep(prepared: string, mayRetry: boolean): Promise<void> {
   try {
     fault.value = ''
     const version = window.data.value?.version ?? props.version
@@ -44,7 +49,7 @@ async function keep(prepared: string, mayRetry: boolean) {
       await window.refetch()
       return keep(prepared, false)
     }
-    ticked.value = new Set(props.prepared)
+    ticked.value = new Set(window.data.value?.prepared ?? props.prepared)
     fault.value = general(cause)
   }
 }
