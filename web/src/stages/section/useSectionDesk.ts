@@ -85,8 +85,11 @@ export function useSectionDesk(job: () => string, surface: () => string) {
       // A thickness being typed while the foam is kept is not this edit's to clear.
       if (typed.value === fields.thickness) typed.value = null
       await section.refetch()
-      moving.value = null
-      live.value = null
+      // The hand may have moved on while this was being kept; then the newer thickness stands and is kept next.
+      if (moving.value === null || fields.thickness === asText(moving.value)) {
+        moving.value = null
+        live.value = null
+      }
     } catch (cause) {
       if (mayRetry && cause instanceof ApiProblem && cause.status === 409) {
         // Someone changed another part of this surface; a thickness or a foam does not collide with that, so it is put again on top.
@@ -97,7 +100,8 @@ export function useSectionDesk(job: () => string, surface: () => string) {
     }
   }
 
-  const drop = () => (moving.value === null ? undefined : keep({ thickness: `${moving.value} mm` }))
+  const asText = (mm: number) => `${mm} mm`
+  const drop = () => (moving.value === null ? undefined : keep({ thickness: asText(moving.value) }))
 
   let settle: ReturnType<typeof setTimeout> | undefined
   function nudge(direction: 1 | -1, large: boolean) {
