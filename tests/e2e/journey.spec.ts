@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { cell, password, signIn, useUnits } from './product'
+import { cell, ownJob, password, signIn, useUnits } from './product'
 
 test('with the keyboard alone: sign in, job, surface, foam, thickness, sets, gate; all kept after a reload', async ({ page }) => {
   const keys = page.keyboard
@@ -134,6 +134,21 @@ test('the same walk in metric, by hand', async ({ page }) => {
   await expect(page.getByText(/from the dew point/).first()).toBeVisible()
   await expect(page.getByText(/Heat the substrate by .* K/).first()).toBeVisible()
   await useUnits(page, 'us')
+})
+
+test('the design air of a job can be changed, and the sections follow', async ({ page }) => {
+  await signIn(page)
+  await useUnits(page, 'us')
+  const { job } = await ownJob(page, 'Design')
+  await page.goto(`/jobs/${job}`)
+  await expect(page.getByText(/outdoors 5 °F/)).toBeVisible()
+  await page.getByRole('button', { name: 'Change the job' }).click()
+  await page.getByLabel('Outdoor design').fill('minus ten')
+  await page.getByRole('button', { name: 'Keep' }).click()
+  await expect(page.getByText(/“minus ten” is not a number/)).toBeVisible()
+  await page.getByLabel('Outdoor design').fill('-10 F')
+  await page.getByRole('button', { name: 'Keep' }).click()
+  await expect(page.getByText(/outdoors -10 °F/)).toBeVisible()
 })
 
 test('switching units changes every figure at once and writes nothing', async ({ page }) => {

@@ -27,6 +27,8 @@ public static class QuantityPrinter
             (Dimension.Number, _) => Fixed(value, 3),
             (Dimension.Count, _) => Fixed(value, 0),
             (Dimension.Sets, _) => Fixed(value, value is > 0 and < 0.1 ? 2 : 1) + (Fixed(value, 1) == "1.0" ? " set" : " sets"),
+            (Dimension.Percent, _) when value is > 0 and < 0.05 => "under 0.1 %",
+            (Dimension.Percent, _) when value is > 99.95 and < 100 => "over 99.9 %",
             (Dimension.HumidityPoints, _) => Trimmed(value, 1) + " points",
             _ => Rounded(figure.Dimension, system, value) + " " + Units.Of(figure.Dimension, system).Symbol,
         };

@@ -1,4 +1,5 @@
 using System.ComponentModel.DataAnnotations;
+using System.Text.Json.Serialization;
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Moisture;
@@ -13,7 +14,7 @@ public sealed record LayerShape([property: Required] string Material, [property:
 public sealed record MembersShape(MemberMaterial Material, [property: Range(0, 1000)] double DepthMm, [property: Range(0, 3000)] double SpacingMm, [property: Range(0, 90)] double SharePct);
 
 /// <summary>A target in a question.</summary>
-public sealed record TargetShape([property: Range(0.01, 10)] double UWM2K, string Edition);
+public sealed record TargetShape([property: Range(0.01, 10), JsonPropertyName("uWM2K")] double UWM2K, string Edition);
 
 /// <summary>All that decides a section, SI, units in the names.</summary>
 public sealed record SectionQuestion(
@@ -54,7 +55,7 @@ public sealed record SectionAnswer(
     double CavityRM2KW,
     double ParallelUWM2K,
     double? CombinedUWM2K,
-    double UWM2K,
+    [property: JsonPropertyName("uWM2K")] double UWM2K,
     double BareUWM2K,
     double HeatCutPct,
     double FoamPermeanceNg,

@@ -108,6 +108,13 @@ public sealed class QuantityTextTests
     [InlineData(Dimension.Permeance, 38.62e-12, "0.675 perm", "38.6 ng/Pa·s·m²")]
     [InlineData(Dimension.Area, 92.903, "1,000 ft²", "92.9 m²")]
     [InlineData(Dimension.Duration, 4500, "1 h 15", "1 h 15")]
+    [InlineData(Dimension.Percent, 0.01, "under 0.1 %", "under 0.1 %")]
+    [InlineData(Dimension.Percent, 99.99, "over 99.9 %", "over 99.9 %")]
+    [InlineData(Dimension.Percent, 0, "0 %", "0 %")]
+    [InlineData(Dimension.Sets, 0.04, "0.04 sets", "0.04 sets")]
+    [InlineData(Dimension.Transmittance, 0.2555, "U-0.0450", "0.256 W/m²K")]
+    [InlineData(Dimension.Altitude, 180, "591 ft", "180 m")]
+    [InlineData(Dimension.Pitch, 0.75, "9:12", "37°")]
     public void Figures_print_as_the_trade_reads_them(Dimension dimension, double si, string us, string metric)
     {
         QuantityPrinter.Print(new(si, dimension), UnitSystem.Us).ShouldBe(us);

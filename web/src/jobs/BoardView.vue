@@ -1,20 +1,32 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '../shared/api/client'
 import SectionSketch from '../shared/drawing/SectionSketch.vue'
-import { useBoard } from '../shared/state/job'
+import { useBoard, useChoices } from '../shared/state/job'
 import { useReader } from '../shared/state/reader'
+import { useSession } from '../shared/state/session'
 import { stages, type StageKey } from '../shared/ui/stages'
 import VerdictMark from '../shared/ui/VerdictMark.vue'
+import JobForm from './JobForm.vue'
 
 /** Every surface at every stage: one mark and the one figure that matters there. */
 const props = defineProps<{ job: string }>()
 type Row = Schemas['BoardRow']
 const { t } = useI18n()
 const reader = useReader()
+const session = useSession()
+const choices = useChoices()
 const board = useBoard(() => props.job)
 const feet = computed(() => board.data.value?.feet)
+
+const changing = ref(false)
+const design = computed(() =>
+  Object.fromEntries(Object.entries(board.data.value?.job.figures ?? {}).map(([name, f]) => [name, reader.print(f)])),
+)
+const targets = computed(
+  () => choices.data.value?.targetSets.find((set) => set.id === board.data.value?.job.targetSetId)?.edition ?? '',
+)
 
 const cellOf = (row: Row, stage: StageKey) => row.cells.find((cell) => cell.stage === stage)
 
@@ -111,6 +123,21 @@ const take = (row: Row) => (reader.inHand[props.job] = row.id)
         </tfoot>
       </table>
     </div>
+    <section v-if="board.data.value" class="design no-print">
+      <JobForm
+        v-if="changing"
+        :key="board.data.value.job.version"
+        :job="board.data.value.job"
+        @cancel="changing = false"
+        @done="changing = false"
+      />
+      <template v-else>
+        <p class="quiet">{{ t('board.design', { ...design, targets }) }}</p>
+        <button v-if="session.person?.mayEdit" type="button" class="button" @click="changing = true">
+          {{ t('board.change') }}
+        </button>
+      </template>
+    </section>
   </main>
 </template>
 
@@ -210,6 +237,12 @@ tfoot td {
 tfoot .quiet {
   font-weight: 400;
   font-size: var(--text-s);
+}
+.design {
+  margin-top: 22px;
+  display: grid;
+  gap: 12px;
+  justify-items: start;
 }
 .empty {
   display: grid;

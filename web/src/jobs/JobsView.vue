@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
+import { useRouter } from 'vue-router'
 import { useJobs } from '../shared/state/job'
 import { useReader } from '../shared/state/reader'
 import { useSession } from '../shared/state/session'
@@ -8,7 +9,7 @@ import AppBar from '../shared/ui/AppBar.vue'
 import KeysDialog from '../shared/ui/KeysDialog.vue'
 import ProblemNote from '../shared/ui/ProblemNote.vue'
 import VerdictMark from '../shared/ui/VerdictMark.vue'
-import NewJobForm from './NewJobForm.vue'
+import JobForm from './JobForm.vue'
 
 const { t } = useI18n()
 const reader = useReader()
@@ -16,6 +17,8 @@ const session = useSession()
 const jobs = useJobs()
 const making = ref(false)
 const keys = ref(false)
+const router = useRouter()
+const open = (job: string) => router.push({ name: 'survey', params: { job } })
 </script>
 
 <template>
@@ -31,7 +34,7 @@ const keys = ref(false)
         {{ t('jobs.new') }}
       </button>
     </div>
-    <NewJobForm v-if="making" @cancel="making = false" />
+    <JobForm v-if="making" @cancel="making = false" @done="open" />
     <ProblemNote v-if="jobs.error.value" :problem="jobs.error.value" @retry="jobs.refetch()" />
     <ElSkeleton v-else-if="jobs.isPending.value" :rows="4" animated />
     <p v-else-if="jobs.data.value?.length === 0 && !making" class="empty">{{ t('jobs.empty') }}</p>

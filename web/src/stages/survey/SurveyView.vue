@@ -13,6 +13,7 @@ import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import StageFrame from '@/shared/ui/StageFrame.vue'
 import VerdictMark from '@/shared/ui/VerdictMark.vue'
 import { fields, type Field } from './columns'
+import ConflictNote from './ConflictNote.vue'
 import { useSurveyGrid } from './grid'
 
 /** The surfaces of a job as a grid that is typed into like a sheet of paper. */
@@ -80,10 +81,6 @@ async function add() {
   }
 }
 
-async function takeTheirs(conflict: { surface: string; field: Field }) {
-  grid.forget(conflict.surface, conflict.field)
-}
-
 function putMine(conflict: { surface: string; field: Field }) {
   const row = grid.rows.value.find((one) => one.id === conflict.surface)
   if (row) void grid.commit(row, conflict.field)
@@ -134,25 +131,13 @@ watch(
       </button>
     </div>
     <p v-if="grid.notice.value" class="fault" role="alert">{{ grid.notice.value }}</p>
-    <div
+    <ConflictNote
       v-for="conflict in grid.conflicts.value"
       :key="conflict.surface + conflict.field"
-      class="conflict"
-      role="alert"
-    >
-      <h2>{{ t('problem.conflict.title') }}</h2>
-      <p>
-        {{
-          t('problem.conflict.body', {
-            field: t(`survey.col.${conflict.field}`),
-            mine: conflict.mine,
-            theirs: conflict.theirs || t('problem.conflict.blank'),
-          })
-        }}
-      </p>
-      <button type="button" class="button main" @click="putMine(conflict)">{{ t('problem.conflict.mine') }}</button>
-      <button type="button" class="button" @click="takeTheirs(conflict)">{{ t('problem.conflict.theirs') }}</button>
-    </div>
+      :conflict="conflict"
+      @mine="putMine(conflict)"
+      @theirs="grid.forget(conflict.surface, conflict.field)"
+    />
     <ProblemNote
       v-if="grid.surfaces.error.value"
       :problem="grid.surfaces.error.value"
@@ -293,18 +278,6 @@ watch(
 .state {
   color: var(--ink-2);
   white-space: nowrap;
-}
-.conflict {
-  background: var(--sheet);
-  border-left: 5px solid var(--care);
-  padding: 12px 16px;
-  margin-bottom: 12px;
-}
-.conflict p {
-  margin: 6px 0 10px;
-}
-.conflict .button {
-  margin-right: 10px;
 }
 .scroll {
   overflow-x: auto;

@@ -3,62 +3,87 @@ import { useQueryClient } from '@tanstack/vue-query'
 import { useSessionStorage } from '@vueuse/core'
 import { nextTick, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { useRouter } from 'vue-router'
-import { api, ask } from '../shared/api/client'
+import { api, ApiProblem, ask, type Schemas } from '../shared/api/client'
 import { useProblems } from '../shared/figures/problems'
 import { useChoices } from '../shared/state/job'
 import { useReader } from '../shared/state/reader'
 
-/** A new job from a name and a zone; design air is typed in either unit system. The draft outlives a refresh. */
-const emit = defineEmits<{ cancel: [] }>()
+/** A job's name, zone, targets and design air, typed in either unit system: a new one, or one that stands. The draft outlives a refresh. */
+const props = defineProps<{ job?: Schemas['JobAnswer'] }>()
+const emit = defineEmits<{ cancel: []; done: [id: string] }>()
 const { t } = useI18n()
 const reader = useReader()
 const choices = useChoices()
-const router = useRouter()
 const queries = useQueryClient()
-const { byField } = useProblems()
+const { byField, general } = useProblems()
 
-const blank = () => ({
-  name: '',
-  crew: '',
-  climateZone: '5A',
-  targetSet: reader.units === 'metric' ? 'metric-sample' : 'iecc-2021',
-  indoorTemp: reader.units === 'metric' ? '20 C' : '70 F',
-  indoorHumidity: '40 %',
-  outdoorTemp: reader.units === 'metric' ? '-12 C' : '10 F',
-  outdoorHumidity: '80 %',
-})
-const draft = useSessionStorage('draft.new-job', blank())
+const typed = ['indoorTemp', 'indoorHumidity', 'outdoorTemp', 'outdoorHumidity', 'altitude'] as const
+type Draft = Record<'name' | 'crew' | 'climateZone' | 'targetSet' | (typeof typed)[number], string>
+
+function start(): Draft {
+  const metric = reader.units === 'metric'
+  const shown = (field: (typeof typed)[number], usual: string) =>
+    props.job ? reader.print(props.job.figures[field]) : usual
+  return {
+    name: props.job?.name ?? '',
+    crew: props.job?.crew ?? '',
+    climateZone: props.job?.climateZone ?? '5A',
+    targetSet: props.job?.targetSetId ?? (metric ? 'metric-sample' : 'iecc-2021'),
+    indoorTemp: shown('indoorTemp', metric ? '20 C' : '70 F'),
+    indoorHumidity: shown('indoorHumidity', '40 %'),
+    outdoorTemp: shown('outdoorTemp', metric ? '-12 C' : '10 F'),
+    outdoorHumidity: shown('outdoorHumidity', '80 %'),
+    altitude: shown('altitude', metric ? '0 m' : '0 ft'),
+  }
+}
+
+const before = start()
+const draft = useSessionStorage<Draft>(`draft.job.${props.job?.id ?? 'new'}`, { ...before }, { mergeDefaults: true })
 const faults = ref<Record<string, string>>({})
 const busy = ref(false)
-const typed = ['indoorTemp', 'indoorHumidity', 'outdoorTemp', 'outdoorHumidity'] as const
 
-async function make() {
+// Only what was changed travels: a rounded print of an untouched figure must not overwrite the figure.
+const changed = () =>
+  Object.fromEntries(
+    Object.entries(draft.value).filter(([field, text]) => !props.job || text !== before[field as keyof Draft]),
+  )
+
+async function save() {
   busy.value = true
   faults.value = {}
   try {
-    const body = { version: null, units: reader.units, fields: { ...draft.value } }
-    const job = await ask(api.POST('/api/jobs', { body }))
-    draft.value = blank()
-    await queries.invalidateQueries({ queryKey: ['jobs'] })
-    await router.push({ name: 'survey', params: { job: job.id } })
+    const body = { version: props.job?.version ?? null, units: reader.units, fields: changed() }
+    const path = { params: { path: { id: props.job?.id ?? '' } } }
+    const saved = await ask(
+      props.job ? api.PATCH('/api/jobs/{id}', { ...path, body }) : api.POST('/api/jobs', { body }),
+    )
+    draft.value = start()
+    // Told first: the fresh version replaces this form, and a form that is gone tells no one anything.
+    emit('done', saved.id)
+    for (const key of ['jobs', 'job', 'surface']) void queries.invalidateQueries({ queryKey: [key] })
   } catch (cause) {
-    faults.value = byField(cause)
+    const stale = cause instanceof ApiProblem && cause.status === 409
+    faults.value = stale
+      ? { '': t('jobs.form.conflict') }
+      : cause instanceof ApiProblem
+        ? byField(cause)
+        : { '': general(cause) }
+    if (stale) await queries.invalidateQueries({ queryKey: ['job'] })
     await nextTick()
-    document.querySelector<HTMLElement>('.new-job [aria-invalid="true"]')?.focus()
+    document.querySelector<HTMLElement>('.job-form [aria-invalid="true"]')?.focus()
   } finally {
     busy.value = false
   }
 }
 
 function cancel() {
-  draft.value = blank()
+  draft.value = { ...before }
   emit('cancel')
 }
 </script>
 
 <template>
-  <form class="new-job" novalidate @submit.prevent="make">
+  <form class="job-form" novalidate @submit.prevent="save">
     <label class="field wide">
       <span>{{ t('jobs.form.name') }}</span>
       <input
@@ -102,14 +127,16 @@ function cancel() {
     </fieldset>
     <p v-if="faults['']" class="fault wide" role="alert">{{ faults[''] }}</p>
     <div class="wide buttons">
-      <button type="submit" class="button main" :disabled="busy">{{ t('jobs.form.create') }}</button>
+      <button type="submit" class="button main" :disabled="busy">
+        {{ t(job ? 'jobs.form.save' : 'jobs.form.create') }}
+      </button>
       <button type="button" class="button" @click="cancel">{{ t('app.cancel') }}</button>
     </div>
   </form>
 </template>
 
 <style scoped>
-.new-job {
+.job-form {
   background: var(--sheet);
   border: 1px solid var(--line);
   border-radius: 10px;
@@ -129,7 +156,7 @@ fieldset {
   padding: 12px 0 0;
   margin: 0;
   display: grid;
-  grid-template-columns: repeat(4, 1fr);
+  grid-template-columns: repeat(5, 1fr);
   gap: 14px;
 }
 legend {
@@ -146,7 +173,7 @@ em {
   font-style: normal;
 }
 @media (max-width: 760px) {
-  .new-job,
+  .job-form,
   fieldset {
     grid-template-columns: 1fr 1fr;
   }

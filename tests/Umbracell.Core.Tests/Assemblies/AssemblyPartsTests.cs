@@ -1,0 +1,138 @@
+using CsCheck;
+using Shouldly;
+using Umbracell.Core.Assemblies;
+using Umbracell.Core.Findings;
+using Umbracell.Core.Materials;
+using Umbracell.Core.Quantities;
+using Xunit;
+
+namespace Umbracell.Core.Tests.Assemblies;
+
+public sealed class AssemblyPartsTests
+{
+    private static readonly Material Board = new("board", new(0.16), Permeability.FromPermInches(22), "test");
+
+    [Theory]
+    [InlineData(FilmSet.Iso6946, HeatFlow.Up, 0.10)]
+    [InlineData(FilmSet.Iso6946, HeatFlow.Horizontal, 0.13)]
+    [InlineData(FilmSet.Iso6946, HeatFlow.Down, 0.17)]
+    [InlineData(FilmSet.Us, HeatFlow.Up, 0.61 * 0.1761101838)]
+    [InlineData(FilmSet.Us, HeatFlow.Horizontal, 0.68 * 0.1761101838)]
+    [InlineData(FilmSet.Us, HeatFlow.Down, 0.92 * 0.1761101838)]
+    public void Inner_films_are_those_of_the_edition(FilmSet set, HeatFlow flow, double r) =>
+        Films.Inside(set, flow).SquareMetreKelvinsPerWatt.ShouldBe(r, 1e-9);
+
+    [Fact]
+    public void The_outer_film_depends_on_what_lies_beyond()
+    {
+        Films.Outside(FilmSet.Iso6946, HeatFlow.Up, Exposure.Outdoors).SquareMetreKelvinsPerWatt.ShouldBe(0.04);
+        Films.Outside(FilmSet.Us, HeatFlow.Up, Exposure.Outdoors).UsR.ShouldBe(0.17, 1e-9);
+        Films.Outside(FilmSet.Iso6946, HeatFlow.Up, Exposure.Ground).SquareMetreKelvinsPerWatt.ShouldBe(0);
+        foreach (var flow in Enum.GetValues<HeatFlow>())
+        {
+            Films.Outside(FilmSet.Iso6946, flow, Exposure.Ventilated).ShouldBe(Films.Inside(FilmSet.Iso6946, flow));
+            Films.Outside(FilmSet.Us, flow, Exposure.Room).ShouldBe(Films.Inside(FilmSet.Us, flow));
+        }
+    }
+
+    [Theory]
+    [InlineData(0.5, HeatFlow.Up, 0)]
+    [InlineData(25, HeatFlow.Horizontal, 0.18)]
+    [InlineData(25, HeatFlow.Down, 0.19)]
+    [InlineData(50, HeatFlow.Up, 0.16)]
+    [InlineData(100, HeatFlow.Down, 0.22)]
+    [InlineData(900, HeatFlow.Down, 0.23)]
+    public void Air_spaces_resist_as_the_table_says(double millimetres, HeatFlow flow, double r) =>
+        AirSpace.Of(Length.FromMillimetres(millimetres), flow).SquareMetreKelvinsPerWatt.ShouldBe(r, 1e-9);
+
+    [Fact]
+    public void A_wider_air_space_never_resists_less() =>
+        Gen.Select(Gen.Double[1, 400], Gen.Double[0, 100], Gen.Enum<HeatFlow>()).Sample((width, more, flow) =>
+            AirSpace.Of(Length.FromMillimetres(width + more), flow).SquareMetreKelvinsPerWatt
+                .ShouldBeGreaterThanOrEqualTo(AirSpace.Of(Length.FromMillimetres(width), flow).SquareMetreKelvinsPerWatt - 1e-12));
+
+    [Fact]
+    public void With_no_members_both_methods_agree()
+    {
+        Slice[] slices = [Slice.Continuous(new(2)), Slice.Continuous(new(0.5))];
+        WoodFraming.ParallelPath(0, slices).WattsPerSquareMetreKelvin.ShouldBe(0.4, 1e-12);
+        WoodFraming.Combined(0, slices)!.Value.WattsPerSquareMetreKelvin.ShouldBe(0.4, 1e-12);
+    }
+
+    [Fact]
+    public void More_wood_never_insulates_better() =>
+        Gen.Select(Gen.Double[0, 0.5], Gen.Double[0, 0.4]).Sample((share, more) =>
+        {
+            Slice[] slices = [new(new(4), new(1.2)), Slice.Continuous(new(0.5))];
+            WoodFraming.ParallelPath(share + more, slices).WattsPerSquareMetreKelvin
+                .ShouldBeGreaterThanOrEqualTo(WoodFraming.ParallelPath(share, slices).WattsPerSquareMetreKelvin - 1e-12);
+        });
+
+    [Fact]
+    public void A_share_of_members_that_cannot_be_is_refused()
+    {
+        Should.Throw<QuantityRangeException>(() => WoodFraming.ParallelPath(-0.1, [Slice.Continuous(new(1))]));
+        Should.Throw<QuantityRangeException>(() => WoodFraming.LowerLimit(0.95, [Slice.Continuous(new(1))]));
+    }
+
+    [Fact]
+    public void Foam_on_a_ceiling_leaves_its_free_space_to_the_attic()
+    {
+        // Sprayed onto the ceiling from above: what stays free above the foam is the attic itself and counts for nothing.
+        var loft = Case(FoamSide.Inboard, Exposure.Ventilated);
+        var study = SectionStudy.Of(loft);
+        study.Profile.Points.ShouldNotContain(p => p.Key == "freeSpace");
+        SectionStudy.Of(loft with { FoamAgainst = FoamSide.Outboard }).Profile.Points.ShouldContain(p => p.Key == "freeSpace");
+    }
+
+    [Fact]
+    public void Between_two_rooms_alike_nothing_flows_and_nothing_is_driven()
+    {
+        var partition = Case(FoamSide.Outboard, Exposure.Room) with { Air = new(new(20), new(45), new(20), new(45)) };
+        var study = SectionStudy.Of(partition);
+        study.Profile.OutwardDrive.Pascals.ShouldBe(0, 1e-9);
+        study.Profile.Points.ShouldAllBe(p => Math.Abs(p.Temperature.Celsius - 20) < 1e-9);
+    }
+
+    [Fact]
+    public void Without_a_target_nothing_is_short()
+    {
+        var finding = SectionStudy.Of(Case(FoamSide.Outboard, Exposure.Outdoors)).Findings.Single(f => f.Rule == "target");
+        finding.Case.ShouldBe("none");
+        finding.Verdict.ShouldBe(Verdict.Clear);
+    }
+
+    [Fact]
+    public void A_cold_zone_asks_for_class_II_where_a_surface_faces_outdoors()
+    {
+        Finding ClassOf(SectionCase section) => SectionStudy.Of(section).Findings.Single(f => f.Rule == "vapourClass");
+        var open = Case(FoamSide.Outboard, Exposure.Outdoors) with { Sheet = Sheets.OpenCell, FoamThickness = Length.FromInches(5.5) };
+        ClassOf(open with { ClimateZone = "6A" }).Verdict.ShouldBe(Verdict.Care);
+        ClassOf(open with { ClimateZone = "4C" }).Verdict.ShouldBe(Verdict.Care);
+        ClassOf(open with { ClimateZone = "3A" }).Verdict.ShouldBe(Verdict.Clear);
+        ClassOf(open with { ClimateZone = "6A", Kind = SurfaceKind.InteriorPartition }).Verdict.ShouldBe(Verdict.Clear);
+    }
+
+    [Fact]
+    public void Verdicts_taken_together_are_the_worst_of_them()
+    {
+        Finding With(Verdict verdict) => new("x", "y", verdict, Basis.Practice, "z");
+        new[] { With(Verdict.Clear), With(Verdict.Hold), With(Verdict.Care) }.Worst().ShouldBe(Verdict.Hold);
+        Array.Empty<Finding>().Worst().ShouldBe(Verdict.Clear);
+    }
+
+    private static SectionCase Case(FoamSide side, Exposure exposure) => new()
+    {
+        Kind = SurfaceKind.StudWall,
+        Outboard = side == FoamSide.Inboard ? [] : [new(Board, Length.FromMillimetres(12))],
+        Inboard = [new(Board, Length.FromMillimetres(12))],
+        Members = new(MemberMaterial.Wood, Length.FromInches(9.25), Length.FromInches(16), 0.1, new(0.1154)),
+        FoamAgainst = side,
+        HeatFlow = HeatFlow.Up,
+        Exposure = exposure,
+        Films = FilmSet.Iso6946,
+        Sheet = Sheets.ClosedCell,
+        FoamThickness = Length.FromInches(4),
+        Air = new(new(20), new(45), new(-5), new(85)),
+    };
+}
