@@ -104,7 +104,9 @@ public static class QuantityPrinter
         var eighths = (long)Math.Round(feet * 12 * EighthsPerInch, MidpointRounding.AwayFromZero);
         var whole = eighths / (12 * EighthsPerInch);
         var inches = (eighths - whole * 12 * EighthsPerInch) / (double)EighthsPerInch;
-        return string.Create(CultureInfo.InvariantCulture, $"{whole}'{(inches == 0 ? "0" : Eighths(inches))}\"");
+        return whole == 0 && inches > 0
+            ? Eighths(inches) + "\""
+            : string.Create(CultureInfo.InvariantCulture, $"{whole}'{(inches == 0 ? "0" : Eighths(inches))}\"");
     }
 
     private static string HoursAndMinutes(double seconds)

@@ -101,6 +101,8 @@ public sealed class QuantityTextTests
     [InlineData(Dimension.Thickness, 0.1397, "5 1/2 in", "140 mm")]
     [InlineData(Dimension.Thickness, 0.00635, "1/4 in", "6 mm")]
     [InlineData(Dimension.Span, 2.286, "7'6\"", "2.29 m")]
+    [InlineData(Dimension.Span, 0.28575, "11 1/4\"", "0.29 m")]
+    [InlineData(Dimension.Span, 0, "0'0\"", "0.00 m")]
     [InlineData(Dimension.Resistance, 3.5926, "R-20.4", "3.59 m²K/W")]
     [InlineData(Dimension.Temperature, 21.0, "70 °F", "21.0 °C")]
     [InlineData(Dimension.TemperatureDifference, 3.0, "5 °F", "3.0 K")]

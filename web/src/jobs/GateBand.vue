@@ -50,7 +50,7 @@ const worst = computed(() => [...rules.value].sort((a, b) => shadow[b.verdict] -
         </RouterLink>
       </li>
     </ol>
-    <p v-else class="rules quiet none">{{ t('window.noSheet') }}</p>
+    <p v-else class="rules quiet none">{{ window.data.value ? t('window.noSheet') : t('app.loading') }}</p>
     <div class="now">
       <h2>{{ t('window.bandTitle') }}</h2>
       <p v-if="gate && worst" class="small"><VerdictMark :verdict="gate.verdict" word /></p>

@@ -332,6 +332,7 @@ td select:disabled {
   opacity: 1;
 }
 tbody th {
+  vertical-align: top;
   border-bottom: 1px solid var(--line);
   font: inherit;
 }
