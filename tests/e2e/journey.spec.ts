@@ -136,6 +136,23 @@ test('the same walk in metric, by hand', async ({ page }) => {
   await useUnits(page, 'us')
 })
 
+test('a step of the keys is kept even when the next surface is taken up at once', async ({ page }) => {
+  await signIn(page)
+  await useUnits(page, 'us')
+  const { job, surface } = await ownJob(page, 'Quick keys')
+  const fields = { name: 'South wall', kind: 'studWall', size: "10' x 9'", sheet: 'marl-cc-20', thickness: '3' }
+  await page.request.post(`/api/jobs/${job}/surfaces`, { data: { version: null, units: 'us', fields } })
+  await page.goto(`/jobs/${job}/section/${surface}`)
+  await page.getByRole('link', { name: 'South wall' }).click()
+  await expect(page.getByRole('slider')).toHaveAttribute('aria-valuetext', '3 in')
+  const kept = page.waitForResponse((answer) => answer.request().method() === 'PATCH' && answer.ok())
+  await page.keyboard.press(']')
+  await page.keyboard.press('k')
+  await kept
+  await page.getByRole('link', { name: 'South wall' }).click()
+  await expect(page.getByRole('slider')).toHaveAttribute('aria-valuetext', '3 1/4 in')
+})
+
 test('the design air of a job can be changed, and the sections follow', async ({ page }) => {
   await signIn(page)
   await useUnits(page, 'us')

@@ -4,7 +4,6 @@ using Microsoft.AspNetCore.Authentication;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.Options;
 using Umbracell.Store;
-using Umbracell.Store.Seeding;
 using Umbracell.Store.Tenancy;
 
 namespace Umbracell.Server.Access;
@@ -25,7 +24,7 @@ internal sealed class TokenSignIn(IOptionsMonitor<AuthenticationSchemeOptions> o
             return AuthenticateResult.NoResult();
         }
 
-        var hash = DemoSeed.HashToken(header[Prefix.Length..].Trim());
+        var hash = TokenHash.Of(header[Prefix.Length..].Trim());
         scope.CheckToken(hash);
         if (await db.ApiTokens.AsNoTracking().SingleOrDefaultAsync(t => t.Hash == hash) is not { } token)
         {

@@ -8,7 +8,7 @@ using Umbracell.Server.Answers;
 namespace Umbracell.Server.Sheets;
 
 /// <summary>A product sheet as offered for choice.</summary>
-public sealed record SheetAnswer(string Id, string Name, string Maker, string Edition, CellStructure Cell, FoamGrade Grade, FigureAnswer GreatestLift, double ThickestMm, string ReEntry);
+public sealed record SheetAnswer(string Id, string Name, string Maker, string Edition, CellStructure Cell, FoamGrade Grade, FigureAnswer GreatestLift, FigureAnswer Thickest, string ReEntry);
 
 /// <summary>A target set as offered for choice.</summary>
 public sealed record TargetSetAnswer(string Id, string Edition);
@@ -32,7 +32,7 @@ internal static class SheetEndpoints
     {
         var sheets = (await library.AllAsync()).Values
             .OrderBy(s => s.Cell).ThenBy(s => s.Grade).ThenBy(s => s.Name, StringComparer.Ordinal)
-            .Select(s => new SheetAnswer(s.Id, s.Name, s.Maker, s.Edition, s.Cell, s.Grade, FigureAnswer.Of(s.GreatestLift.ToThickness()), s.ThickestRated.Millimetres, s.ReEntry));
+            .Select(s => new SheetAnswer(s.Id, s.Name, s.Maker, s.Edition, s.Cell, s.Grade, FigureAnswer.Of(s.GreatestLift.ToThickness()), FigureAnswer.Of(s.ThickestRated.ToThickness()), s.ReEntry));
         return TypedResults.Ok(new ChoicesAnswer(
             [.. sheets],
             [.. ShippedData.TargetSets.Values.Select(t => new TargetSetAnswer(t.Id, t.Edition))],

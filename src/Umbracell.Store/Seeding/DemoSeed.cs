@@ -1,5 +1,3 @@
-using System.Security.Cryptography;
-using System.Text;
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Store.Model;
 using Umbracell.Store.Tenancy;
@@ -32,7 +30,7 @@ public static class DemoSeed
         }
 
         AddFirm(db, NinthAcre, "Ninth Acre Spray Works", inputs.Sheets, "ninthacre.example", [FirmRole.Owner, FirmRole.Estimator, FirmRole.CrewLead, FirmRole.Viewer]);
-        db.ApiTokens.Add(new() { Name = "demo", Hash = HashToken(inputs.ApiToken), Role = FirmRole.Estimator });
+        db.ApiTokens.Add(new() { Name = "demo", Hash = TokenHash.Of(inputs.ApiToken), Role = FirmRole.Estimator });
         await db.SaveChangesAsync(cancellation);
 
         AddJob(db, DemoJobs.FerryHouse(), DemoJobs.FerryHouseSurfaces(inputs.Start), inputs.Now);
@@ -43,9 +41,6 @@ public static class DemoSeed
         AddFirm(db, ColdwaterLane, "Coldwater Lane Foam", inputs.Sheets, "coldwaterlane.example", [FirmRole.Owner]);
         await db.SaveChangesAsync(cancellation);
     }
-
-    /// <summary>The hash under which a token is kept: SHA-256, which suffices for 256 random bits.</summary>
-    public static string HashToken(string token) => Convert.ToHexString(SHA256.HashData(Encoding.UTF8.GetBytes(token)));
 
     private static void AddFirm(UmbracellDb db, Guid id, string name, IReadOnlyDictionary<string, string> sheets, string domain, FirmRole[] roles)
     {

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
-import { api, ask, type Schemas } from '../api/client'
+import { api, ApiProblem, ask, type Schemas } from '../api/client'
 import { useReader } from './reader'
 
 export type Surface = Schemas['SurfaceAnswer']
@@ -47,6 +47,20 @@ export const useWindow = (id: Id) =>
     refetchInterval: 60_000,
     ...ofSurface(id),
   })
+
+/**
+ * Saves a field that does not collide with what others change on the same record: where the version moved on meanwhile,
+ * the record is fetched anew and the field put on top, once.
+ */
+export async function onTop<T>(save: () => Promise<T>, refresh: () => Promise<unknown>): Promise<T> {
+  try {
+    return await save()
+  } catch (cause) {
+    if (!(cause instanceof ApiProblem) || cause.status !== 409) throw cause
+    await refresh()
+    return save()
+  }
+}
 
 /** Changes surfaces of a job, and tells every screen that shows them. */
 export function useSurfaceEdits(jobId: Id) {

@@ -78,7 +78,7 @@ onKeyStroke(['[', ']'], (event) => {
           {{
             t('section.unrated', {
               sheet: desk.sheet.value?.name ?? '',
-              thickest: Math.round(desk.mostMm.value) + ' mm',
+              thickest: reader.print(desk.sheet.value?.thickest),
             })
           }}
         </p>

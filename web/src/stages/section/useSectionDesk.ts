@@ -1,7 +1,7 @@
 import { computed, ref, watch } from 'vue'
-import { api, ApiProblem, ask, type Schemas } from '@/shared/api/client'
+import { api, ask, type Schemas } from '@/shared/api/client'
 import { useProblems } from '@/shared/figures/problems'
-import { useChoices, useSection, useSurfaceEdits } from '@/shared/state/job'
+import { onTop, useChoices, useSection, useSurfaceEdits } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
 import { snap, stepMm } from './scale'
 
@@ -16,8 +16,10 @@ export function useSectionDesk(job: () => string, surface: () => string) {
   const choices = useChoices()
   const section = useSection(surface)
   const edits = useSurfaceEdits(job)
-  const { byField } = useProblems()
+  const { byField, general } = useProblems()
 
+  let settle: ReturnType<typeof setTimeout> | undefined
+  const asText = (mm: number) => `${mm} mm`
   const moving = ref<number | null>(null)
   const live = ref<Answer | null>(null)
   const fault = ref('')
@@ -27,9 +29,16 @@ export function useSectionDesk(job: () => string, surface: () => string) {
   const sheet = computed(() => choices.data.value?.sheets.find((s) => s.id === question.value?.sheetId) ?? null)
   const thicknessMm = computed(() => moving.value ?? question.value?.thicknessMm ?? 0)
   const answer = computed(() => live.value ?? section.data.value?.answer ?? null)
-  const mostMm = computed(() => sheet.value?.thickestMm ?? 150)
+  const mostMm = computed(() => (sheet.value?.thickest.si ?? 0.15) * 1000)
 
+  // A step of the keys settles a moment later; going on to another surface must not lose it.
+  let settling: { id: string; version: number } | null = null
   watch(surface, () => {
+    clearTimeout(settle)
+    if (settling && moving.value !== null) {
+      edits.change(settling, { thickness: asText(moving.value) }).catch((cause) => (fault.value = general(cause)))
+    }
+    settling = null
     moving.value = null
     live.value = null
     fault.value = ''
@@ -78,9 +87,10 @@ export function useSectionDesk(job: () => string, surface: () => string) {
     return queue
   }
 
-  async function keepNow(fields: Record<string, string>, mayRetry = true): Promise<void> {
+  async function keepNow(fields: Record<string, string>) {
     try {
-      await edits.change({ id: surface(), version: section.data.value?.version ?? 0 }, fields)
+      const save = () => edits.change({ id: surface(), version: section.data.value?.version ?? 0 }, fields)
+      await onTop(save, () => section.refetch())
       fault.value = ''
       // A thickness being typed while the foam is kept is not this edit's to clear.
       if (typed.value === fields.thickness) typed.value = null
@@ -91,23 +101,20 @@ export function useSectionDesk(job: () => string, surface: () => string) {
         live.value = null
       }
     } catch (cause) {
-      if (mayRetry && cause instanceof ApiProblem && cause.status === 409) {
-        // Someone changed another part of this surface; a thickness or a foam does not collide with that, so it is put again on top.
-        await section.refetch()
-        return keepNow(fields, false)
-      }
       fault.value = Object.values(byField(cause))[0] ?? ''
     }
   }
 
-  const asText = (mm: number) => `${mm} mm`
   const drop = () => (moving.value === null ? undefined : keep({ thickness: asText(moving.value) }))
 
-  let settle: ReturnType<typeof setTimeout> | undefined
   function nudge(direction: 1 | -1, large: boolean) {
     move(thicknessMm.value + direction * stepMm(reader.units, large))
     clearTimeout(settle)
-    settle = setTimeout(drop, 450)
+    settling = { id: surface(), version: section.data.value?.version ?? 0 }
+    settle = setTimeout(() => {
+      settling = null
+      void drop()
+    }, 450)
   }
 
   function goTo(metres: number) {

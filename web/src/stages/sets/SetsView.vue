@@ -2,9 +2,9 @@
 import { useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { api, ApiProblem, ask, type Schemas } from '@/shared/api/client'
+import { api, ask, type Schemas } from '@/shared/api/client'
 import { useProblems } from '@/shared/figures/problems'
-import { useBoard, useSets, useSurfaceEdits, useSurfaces } from '@/shared/state/job'
+import { onTop, useBoard, useSets, useSurfaceEdits, useSurfaces } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
 import { useSession } from '@/shared/state/session'
 import FigureText from '@/shared/ui/FigureText.vue'
@@ -46,18 +46,13 @@ const expected = computed(() => [
   { field: 'expectedDrum', label: t('sets.expectDrum'), kept: row.value?.expectedDrum },
 ])
 
-async function keep(field: string, save: () => Promise<unknown>, mayRetry = true): Promise<void> {
+async function keep(field: string, save: () => Promise<unknown>) {
   try {
-    await save()
+    await onTop(save, () => Promise.all([surfaces.refetch(), board.refetch()]))
     delete typed.value[field]
     faults.value = { ...faults.value, [field]: '' }
     await sets.refetch()
   } catch (cause) {
-    if (mayRetry && cause instanceof ApiProblem && cause.status === 409) {
-      // Another part of the record moved on: take the new version and put this one field again.
-      await Promise.all([surfaces.refetch(), board.refetch()])
-      return keep(field, save, false)
-    }
     const sentences = byField(cause)
     faults.value = { ...faults.value, [field]: sentences[field] ?? Object.values(sentences)[0] ?? '' }
   }

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { ApiProblem, type Schemas } from '@/shared/api/client'
+import { type Schemas } from '@/shared/api/client'
 import { useProblems } from '@/shared/figures/problems'
-import { useSurfaceEdits, useWindow } from '@/shared/state/job'
+import { onTop, useSurfaceEdits, useWindow } from '@/shared/state/job'
 import { useSession } from '@/shared/state/session'
 
 /** What must be ready before foam; ticks feed rule G13. */
@@ -35,20 +35,17 @@ function tick(item: Item) {
   if (!next.delete(item)) next.add(item)
   ticked.value = next
   underWay++
-  queue = queue.then(() => keep([...next].join(','), true)).finally(() => underWay--)
+  queue = queue.then(() => keep([...next].join(','))).finally(() => underWay--)
 }
 
-async function keep(prepared: string, mayRetry: boolean): Promise<void> {
+async function keep(prepared: string) {
   try {
     fault.value = ''
-    const version = window.data.value?.version ?? props.version
-    await edits.change({ id: props.surface, version }, { prepared })
+    const version = () => window.data.value?.version ?? props.version
+    const save = () => edits.change({ id: props.surface, version: version() }, { prepared })
+    await onTop(save, () => window.refetch())
     await window.refetch()
   } catch (cause) {
-    if (mayRetry && cause instanceof ApiProblem && cause.status === 409) {
-      await window.refetch()
-      return keep(prepared, false)
-    }
     ticked.value = new Set(window.data.value?.prepared ?? props.prepared)
     fault.value = general(cause)
   }
