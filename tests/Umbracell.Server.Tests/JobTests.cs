@@ -109,7 +109,7 @@ public sealed class JobTests(Product product) : IClassFixture<Product>
         var first = await product.SignedInAsync("owner@ninthacre.example");
         var second = await product.SignedInAsync("owner@coldwaterlane.example");
         (await second.GetJsonAsync("/api/jobs")).AsArray().ShouldBeEmpty();
-        var job = (await first.GetJsonAsync("/api/jobs"))[0]!["job"]!.Text("id");
+        var job = (await first.GetJsonAsync("/api/jobs")).AsArray().Single(j => j!["job"]!.Text("name").Contains("ferry house"))!["job"]!.Text("id");
         var surface = (await first.GetJsonAsync($"/api/jobs/{job}/surfaces"))[0]!;
         foreach (var path in new[] { $"/api/jobs/{job}/board", $"/api/jobs/{job}/surfaces", $"/api/surfaces/{surface.Text("id")}/section", $"/api/surfaces/{surface.Text("id")}/window", $"/api/surfaces/{surface.Text("id")}/sets" })
         {
