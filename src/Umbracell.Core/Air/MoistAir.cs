@@ -79,6 +79,11 @@ public readonly record struct MoistAir
     /// <summary>Density of the moist air at its own pressure, kg/m³ (ideal gas mixture).</summary>
     public double Density => (Pressure.Pascals - (1 - MolarMassRatio) * VapourPressure.Pascals) / (DryAirGasConstant * Temperature.Kelvin);
 
+    /// <summary>Density of dry air, kg/m³ (ideal gas).</summary>
+    /// <param name="temperature">Above absolute zero.</param>
+    /// <param name="pressure">Above zero.</param>
+    public static double DryDensity(Temperature temperature, Pressure pressure) => pressure.Pascals / (DryAirGasConstant * temperature.Kelvin);
+
     /// <summary>Thermodynamic wet-bulb temperature by the adiabatic saturation balance, ice branch below 0 °C.</summary>
     public Temperature WetBulb => new(Air.WetBulb.Of(Temperature.Celsius, HumidityRatio, Pressure.Pascals, DewPoint.Celsius));
 

@@ -24,8 +24,11 @@ public enum MemberMaterial
     /// <summary>Wood, foam between.</summary>
     Wood,
 
-    /// <summary>Metal girts, purlins, studs or ribs.</summary>
-    Metal,
+    /// <summary>Steel studs through the whole depth, foam between.</summary>
+    SteelStud,
+
+    /// <summary>Metal girts, purlins or box ribs that stand on a skin, foam on the skin between.</summary>
+    Girt,
 }
 
 /// <summary>Which layers the foam is sprayed on; a free space, if any, lies on its other side.</summary>
@@ -43,8 +46,9 @@ public enum FoamSide
 /// <param name="Depth">Depth from substrate to the inner face of the members.</param>
 /// <param name="Spacing">Centre to centre; not used where there are no members.</param>
 /// <param name="Share">Area share of the members with plates and headers, 0 to 0.9.</param>
-/// <param name="Conductivity">Of the member's material.</param>
-public sealed record Members(MemberMaterial Material, Length Depth, Length Spacing, double Share, ThermalConductivity Conductivity);
+/// <param name="Conductivity">Of the member's material; not used where it is metal.</param>
+/// <param name="Profile">Section of a girt; null elsewhere, or where it is not known.</param>
+public sealed record Members(MemberMaterial Material, Length Depth, Length Spacing, double Share, ThermalConductivity Conductivity, GirtProfile? Profile = null);
 
 /// <summary>Air on both sides at design.</summary>
 /// <param name="Indoor">Room air temperature.</param>

@@ -25,12 +25,9 @@ internal static class SectionFindings
             yield return VentChannel(study.Case);
         }
 
-        if (study.Case.Members.Material == MemberMaterial.Metal)
+        foreach (var finding in MetalFindings.Of(study))
         {
-            yield return new("metalMembers", "notCounted", Verdict.Care, Basis.Physics, "Clear field only: girts, purlins and studs are not in this U")
-            {
-                Measured = study.ParallelU.ToFigure(),
-            };
+            yield return finding;
         }
     }
 

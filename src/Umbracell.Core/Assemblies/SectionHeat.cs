@@ -31,6 +31,12 @@ internal sealed record SectionHeat
 
     public required ThermalTransmittance WholeU { get; init; }
 
+    /// <summary>What steel studs leave of the cavity; null where there are none or there is no foam.</summary>
+    public SteelStuds.Corrected? Studs { get; init; }
+
+    /// <summary>Heat through a metre of girt, W/(m·K); null where there are none, their section is not known or there is no foam.</summary>
+    public double? GirtPsi { get; init; }
+
     public ThermalResistance CavityTotal => Rest + Foam + FreeSpace;
 
     public static SectionHeat Of(SectionCase section) => Of(section, section.FoamThickness);
@@ -55,7 +61,17 @@ internal sealed record SectionHeat
         var memberDepth = share > 0 && section.FoamDepth is { } full ? full : Length.Zero;
         var slices = Slices(section, outboard, inside, outside, foam, foamThickness, free, memberDepth, share);
         var parallel = WoodFraming.ParallelPath(share, slices);
-        var combined = section.Members.Material == MemberMaterial.Metal ? null : WoodFraming.Combined(share, slices);
+        var isMetal = section.Members.Material is MemberMaterial.SteelStud or MemberMaterial.Girt;
+        var combined = isMetal ? null : WoodFraming.Combined(share, slices);
+
+        // Without foam the metal adds little to what the bare skin passes; left out there, the foam's worth is not overstated.
+        var studs = section.Members.Material == MemberMaterial.SteelStud && foamThickness > Length.Zero
+            ? SteelStuds.Of(section.Members.Spacing, section.Members.Depth, foam + free) : (SteelStuds.Corrected?)null;
+        double? psi = section.Members is { Material: MemberMaterial.Girt, Profile: { } profile } members && foamThickness > Length.Zero
+            ? Girts.LinearTransmittance(profile, members.Depth, inside) : null;
+        var whole = studs is { } left ? (rest + left.Resistance).ToTransmittance()
+            : psi is { } fin ? new(parallel.WattsPerSquareMetreKelvin + fin / section.Members.Spacing.Metres)
+            : section.Films == FilmSet.Iso6946 && combined is { } u ? u : parallel;
         return new()
         {
             InsideFilm = inside,
@@ -69,7 +85,9 @@ internal sealed record SectionHeat
             Share = share,
             ParallelU = parallel,
             CombinedU = combined,
-            WholeU = section.Films == FilmSet.Iso6946 && combined is { } u ? u : parallel,
+            WholeU = whole,
+            Studs = studs,
+            GirtPsi = psi,
         };
     }
 

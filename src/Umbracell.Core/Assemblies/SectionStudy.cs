@@ -22,13 +22,22 @@ public sealed record SectionStudy
     /// <summary>R from air to air between the members.</summary>
     public required ThermalResistance CavityR { get; init; }
 
+    /// <summary>What steel studs leave of the cavity's R; null without steel studs.</summary>
+    public SteelStuds.Corrected? Studs { get; init; }
+
+    /// <summary>Heat through a metre of girt, W/(m·K); null without girts of known section.</summary>
+    public double? GirtPsi { get; init; }
+
+    /// <summary>Temperature of the girts' flange in the room at design; null without girts of known section.</summary>
+    public Temperature? GirtFlange { get; init; }
+
     /// <summary>U by parallel path; the clear field where members are metal or absent.</summary>
     public required ThermalTransmittance ParallelU { get; init; }
 
     /// <summary>U by the combined method of ISO 6946; null where it refuses.</summary>
     public required ThermalTransmittance? CombinedU { get; init; }
 
-    /// <summary>The U held against the target: combined under the ISO films where it is allowed, else parallel path.</summary>
+    /// <summary>The U held against the target: with steel studs by their correction, with girts by the fin estimate, else combined under the ISO films where it is allowed, else parallel path.</summary>
     public required ThermalTransmittance WholeU { get; init; }
 
     /// <summary>U of the assembly without foam, same films.</summary>
@@ -83,6 +92,9 @@ public sealed record SectionStudy
             Case = section,
             FoamR = heat.Foam,
             CavityR = heat.CavityTotal,
+            Studs = heat.Studs,
+            GirtPsi = heat.GirtPsi,
+            GirtFlange = heat.GirtPsi is { } psi && section.Members.Profile is { } girt ? Girts.Flange(girt, psi, heat.InsideFilm, section.Air.Indoor, section.Air.Outdoor) : null,
             ParallelU = heat.ParallelU,
             CombinedU = heat.CombinedU,
             WholeU = heat.WholeU,

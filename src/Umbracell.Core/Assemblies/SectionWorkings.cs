@@ -13,7 +13,7 @@ internal static class SectionWorkings
         var cavity = Cavity(heat, foam, rest);
         var parallel = Parallel(study, heat, foam, rest);
         var combined = study.CombinedU is { } u ? Combined(study, parallel, u, heat) : null;
-        var whole = study.Case.Films == FilmSet.Iso6946 && combined is not null ? combined : parallel;
+        var whole = MetalWorkings.Of(study, heat, parallel, rest) ?? (study.Case.Films == FilmSet.Iso6946 && combined is not null ? combined : parallel);
         var workings = new Dictionary<string, Working>
         {
             ["foamR"] = foam,
@@ -32,6 +32,18 @@ internal static class SectionWorkings
                 [new("U", "wholeU", study.WholeU.ToFigure(), whole), new("U_bare", "bareU", study.BareU.ToFigure())],
                 Figure.Percent(study.HeatCut * 100),
                 "Same assembly and films without foam"),
+            ["freeSpace"] = new(
+                "freeSpace",
+                "w = d − t",
+                [new("d", "foamDepth", (study.Case.FoamDepth ?? study.Case.FoamThickness).ToThickness()), new("t", "foamThickness", study.Case.FoamThickness.ToThickness())],
+                heat.FreeWidth.ToThickness(),
+                "Depth left between foam and the face of the members; 0 where nothing closes it off"),
+            ["foamSd"] = new(
+                "foamSd",
+                "sd = δ₀ / M",
+                [new("δ₀", "airPermeability", new(Permeance.StillAirPermeability, Dimension.Permeability)), new("M", "foamPermeance", study.FoamPermeance.ToFigure())],
+                new(study.FoamPermeance.EquivalentAirThickness.Metres, Dimension.Span),
+                "ISO 13788: conventional permeability of air 2·10⁻¹⁰ kg/(Pa·s·m)"),
             ["lifts"] = study.Lifts.Working,
             ["drive"] = new(
                 "drive",

@@ -52,6 +52,69 @@ public enum PreparationItem
 
     /// <summary>Joints to the next control layer are ready.</summary>
     JointsReady,
+
+    /// <summary>Holes in a wall sprayed from outside are sealed from the room: pressurised foam would blow through.</summary>
+    PenetrationsSealed,
+
+    /// <summary>Baffles are rigid or backed, and blocking stands at the wall line.</summary>
+    BafflesRigid,
+
+    /// <summary>Members held at both ends only are braced.</summary>
+    MembersBraced,
+
+    /// <summary>Studs are trued: once foam is in they cannot be.</summary>
+    StudsTrued,
+
+    /// <summary>Wet parts are mapped, cut out and replaced like for like.</summary>
+    WetPartsOut,
+
+    /// <summary>Cover board lies over a sheet that foam grips poorly or that is held only here and there.</summary>
+    CoverBoard,
+
+    /// <summary>Washed, and dry again.</summary>
+    Washed,
+
+    /// <summary>Old insulation is out and the cavity cleaned.</summary>
+    OldInsulationOut,
+
+    /// <summary>Attic and soffit vents are closed: the line has moved to the roof.</summary>
+    VentsClosed,
+
+    /// <summary>Cavity tops are closed before loose fill is blown in; balloon framing is sealed at both ends.</summary>
+    CavityTopsClosed,
+
+    /// <summary>Registers are covered, combustion appliances off and their air secured.</summary>
+    RegistersCovered,
+
+    /// <summary>Occupants and pets are out.</summary>
+    OccupantsOut,
+
+    /// <summary>Ladder, platform or scaffold stands.</summary>
+    ReachSet,
+
+    /// <summary>Power for the rig and heaters.</summary>
+    Power,
+
+    /// <summary>Clearances to flues, lights and old wiring are kept by guards.</summary>
+    ClearancesKept,
+
+    /// <summary>Suspect old material is cleared or left alone by people licensed for it.</summary>
+    SuspectCleared,
+
+    /// <summary>Pests are gone and their way in is closed.</summary>
+    PestsGone,
+
+    /// <summary>Services in the way are moved or masked.</summary>
+    ServicesMoved,
+
+    /// <summary>Stone base is clean, angular and level.</summary>
+    BaseLevel,
+
+    /// <summary>Door panels are cut at their joints, tracks and springs masked.</summary>
+    DoorFreed,
+
+    /// <summary>Blocking for later fixings is in.</summary>
+    FixingsBlocked,
 }
 
 /// <summary>The firm's own margins; can be tighter than the rules' figures, never looser.</summary>
@@ -105,6 +168,9 @@ public sealed record GateCase
 
     /// <summary>B drum.</summary>
     public Reading<Temperature>? DrumB { get; init; }
+
+    /// <summary>What must be ticked off before foam; the items every surface has where the list is not derived.</summary>
+    public IReadOnlyList<PreparationItem> Required { get; init; } = Planning.PreparationList.Always;
 
     /// <summary>What has been ticked off.</summary>
     public IReadOnlySet<PreparationItem> Prepared { get; init; } = new HashSet<PreparationItem>();

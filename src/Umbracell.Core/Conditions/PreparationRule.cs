@@ -8,12 +8,12 @@ internal static class PreparationRule
 {
     public static Finding Judge(GateCase gate)
     {
-        var all = Enum.GetValues<PreparationItem>();
+        var all = gate.Required;
         var missing = all.Where(item => !gate.Prepared.Contains(item)).ToList();
         return new("G13", missing.Count == 0 ? "ready" : "missing", missing.Count == 0 ? Verdict.Clear : Verdict.Hold, Basis.Practice, "Preparation list ticked off")
         {
-            Measured = Figure.Count(all.Length - missing.Count),
-            Limit = Figure.Count(all.Length),
+            Measured = Figure.Count(all.Count - missing.Count),
+            Limit = Figure.Count(all.Count),
             Margin = Figure.Count(-missing.Count),
             Words = new Dictionary<string, string> { ["items"] = string.Join(",", missing) },
         };

@@ -87,6 +87,30 @@ public enum Dimension
 
     /// <summary>Roof pitch; rise over run.</summary>
     Pitch,
+
+    /// <summary>Air flow; m³/s. Prints in cubic feet a minute, or cubic metres an hour.</summary>
+    AirFlow,
+
+    /// <summary>Pressure difference across an envelope; Pa in both systems, as fan-test gauges show it.</summary>
+    AirPressure,
+
+    /// <summary>Enclosed volume; m³.</summary>
+    RoomVolume,
+
+    /// <summary>Air changes an hour.</summary>
+    AirChanges,
+
+    /// <summary>Heat loss per kelvin; W/K.</summary>
+    HeatLoss,
+
+    /// <summary>Heat loss per metre of a member and kelvin; W/(m·K).</summary>
+    LinearTransmittance,
+
+    /// <summary>Heat flow; W.</summary>
+    Power,
+
+    /// <summary>Area of leaks taken together; m². Prints in square inches, or square centimetres.</summary>
+    LeakageArea,
 }
 
 /// <summary>A value in SI with what it measures: the common coin of findings, workings and screens.</summary>

@@ -55,6 +55,25 @@ internal static class Units
     public static readonly Unit Set = new("sets", 1, 0, [Dimension.Sets], "set", "sets");
     public static readonly Unit RisePerTwelve = new(":12", 1 / 12.0, 0, [Dimension.Pitch]);
 
+    public static readonly Unit CubicFootPerMinute = new("cfm", 0.3048 * 0.3048 * 0.3048 / 60, 0, [Dimension.AirFlow], "cfm");
+    public static readonly Unit CubicMetrePerHour = new("m³/h", 1 / 3600.0, 0, [Dimension.AirFlow], "m3/h", "m³/h");
+    public static readonly Unit LitrePerSecond = new("l/s", 1e-3, 0, [Dimension.AirFlow], "l/s");
+    public static readonly Unit GaugePascal = new("Pa", 1, 0, [Dimension.AirPressure], "pa");
+    public static readonly Unit CubicFoot = new("ft³", 0.3048 * 0.3048 * 0.3048, 0, [Dimension.RoomVolume], "ft3", "ft³", "cu ft");
+    public static readonly Unit RoomCubicMetre = new("m³", 1, 0, [Dimension.RoomVolume], "m3", "m³");
+    public static readonly Unit PerHour = new("per hour", 1, 0, [Dimension.AirChanges], "/h", "ach", "per hour");
+    public static readonly Unit WattPerKelvin = new("W/K", 1, 0, [Dimension.HeatLoss], "w/k");
+
+    // The international-table Btu: 1055.05585262 J (exact); a °F is 5/9 K.
+    public static readonly Unit BtuPerHourFahrenheit = new("Btu/h·°F", 1055.05585262 / 3600 * 1.8, 0, [Dimension.HeatLoss]);
+    public static readonly Unit WattPerMetreKelvin = new("W/m·K", 1, 0, [Dimension.LinearTransmittance]);
+    public static readonly Unit BtuPerHourFootFahrenheit = new("Btu/h·ft·°F", 1055.05585262 / 3600 * 1.8 / 0.3048, 0, [Dimension.LinearTransmittance]);
+    public static readonly Unit Watt = new("W", 1, 0, [Dimension.Power], "w");
+    public static readonly Unit Kilowatt = new("kW", 1000, 0, [Dimension.Power], "kw");
+    public static readonly Unit BtuPerHour = new("Btu/h", 1055.05585262 / 3600, 0, [Dimension.Power], "btu/h", "btuh");
+    public static readonly Unit SquareInch = new("in²", Length.MetresPerInch * Length.MetresPerInch, 0, [Dimension.LeakageArea], "in2", "in²");
+    public static readonly Unit SquareCentimetre = new("cm²", 1e-4, 0, [Dimension.LeakageArea], "cm2", "cm²");
+
     /// <summary>Every unit with a spelling, longest spelling first so that "mm" is not read as "m".</summary>
     public static readonly (string Spelling, Unit Unit)[] BySpelling =
     [
@@ -62,7 +81,8 @@ internal static class Units
         {
             Inch, Foot, Millimetre, Centimetre, Metre, SquareFoot, SquareMetre, BoardFoot, CubicMetre, Celsius, Fahrenheit, Kelvin,
             FahrenheitDegree, Percent, UsR, SiR, Pascal, InchOfMercury, Perm, Nanogram, Kilogram, Pound, MetrePerSecond, MilePerHour,
-            Minute, Set,
+            Minute, Set, CubicFootPerMinute, CubicMetrePerHour, LitrePerSecond, GaugePascal, CubicFoot, RoomCubicMetre, PerHour, WattPerKelvin, Watt, Kilowatt, BtuPerHour,
+            SquareInch, SquareCentimetre,
         }
         .SelectMany(unit => unit.Spellings.Select(spelling => (spelling, unit)))
         .OrderByDescending(pair => pair.spelling.Length),
@@ -106,6 +126,20 @@ internal static class Units
         (Dimension.Duration, _) => Minute,
         (Dimension.Sets, _) => Set,
         (Dimension.Pitch, _) => RisePerTwelve,
+        (Dimension.AirFlow, UnitSystem.Us) => CubicFootPerMinute,
+        (Dimension.AirFlow, _) => CubicMetrePerHour,
+        (Dimension.AirPressure, _) => GaugePascal,
+        (Dimension.RoomVolume, UnitSystem.Us) => CubicFoot,
+        (Dimension.RoomVolume, _) => RoomCubicMetre,
+        (Dimension.AirChanges, _) => PerHour,
+        (Dimension.HeatLoss, UnitSystem.Us) => BtuPerHourFahrenheit,
+        (Dimension.HeatLoss, _) => WattPerKelvin,
+        (Dimension.LinearTransmittance, UnitSystem.Us) => BtuPerHourFootFahrenheit,
+        (Dimension.LinearTransmittance, _) => WattPerMetreKelvin,
+        (Dimension.Power, UnitSystem.Us) => BtuPerHour,
+        (Dimension.Power, _) => Watt,
+        (Dimension.LeakageArea, UnitSystem.Us) => SquareInch,
+        (Dimension.LeakageArea, _) => SquareCentimetre,
         _ => throw new ArgumentOutOfRangeException(nameof(dimension), dimension, "No unit is known for this dimension."),
     };
 }

@@ -22,6 +22,9 @@ public enum ShapeKind
 
     /// <summary>Inside of a box: four walls and the roof.</summary>
     Box,
+
+    /// <summary>Any flat outline by its corners.</summary>
+    Outline,
 }
 
 /// <summary>A shape with its sizes. Two or three of the sizes apply, by kind; see <see cref="Sizes"/>.</summary>
@@ -33,6 +36,14 @@ public enum ShapeKind
 /// <param name="Count">Number of bays; 1 elsewhere.</param>
 public sealed record Shape(ShapeKind Kind, Length First, Length Second, Length Third, double Pitch, int Count)
 {
+    /// <summary>Corners of an outline in its own plane, in order round it; empty for every other shape.</summary>
+    public IReadOnlyList<Corner> Corners { get; init; } = [];
+
+    /// <summary>An outline by its corners.</summary>
+    /// <param name="corners">Three or more, in order round it.</param>
+    public static Shape OfOutline(IReadOnlyList<Corner> corners) => new(
+        ShapeKind.Outline, new(corners.Max(c => c.X) - corners.Min(c => c.X)), new(corners.Max(c => c.Y) - corners.Min(c => c.Y)), Length.Zero, 0, 1) { Corners = corners };
+
     /// <summary>What each typed part of a shape's size is, in order.</summary>
     public static IReadOnlyList<SizePart> Sizes(ShapeKind kind) => kind switch
     {
@@ -42,6 +53,7 @@ public sealed record Shape(ShapeKind Kind, Length First, Length Second, Length T
         ShapeKind.Band => [SizePart.Perimeter, SizePart.Depth],
         ShapeKind.Bays => [SizePart.Count, SizePart.Width, SizePart.Length],
         ShapeKind.Box => [SizePart.Length, SizePart.Width, SizePart.Height],
+        ShapeKind.Outline => [SizePart.Corners],
         _ => throw new ArgumentOutOfRangeException(nameof(kind), kind, "Unknown shape."),
     };
 
@@ -57,6 +69,7 @@ public sealed record Shape(ShapeKind Kind, Length First, Length Second, Length T
         ShapeKind.RoofPlane => First * Second * PitchFactor(Pitch),
         ShapeKind.Bays => First * Second * Count,
         ShapeKind.Box => (First + Second) * Third * 2 + First * Second,
+        ShapeKind.Outline => Outlines.AreaOf(Corners),
         _ => throw new InvalidOperationException($"No area is known for {Kind}."),
     };
 
@@ -68,6 +81,7 @@ public sealed record Shape(ShapeKind Kind, Length First, Length Second, Length T
         ShapeKind.RoofPlane => "A = run · l · √(1 + pitch²)",
         ShapeKind.Band => "A = perimeter · d",
         ShapeKind.Bays => "A = n · w · l",
+        ShapeKind.Outline => "A = ½ · |Σ (xᵢ · yᵢ₊₁ − xᵢ₊₁ · yᵢ)|",
         _ => "A = 2 · (l + w) · h + l · w",
     };
 
@@ -76,6 +90,7 @@ public sealed record Shape(ShapeKind Kind, Length First, Length Second, Length T
     {
         (_, SizePart.Pitch) => new(Pitch, Dimension.Pitch),
         (_, SizePart.Count) => Figure.Count(Count),
+        (_, SizePart.Corners) => Figure.Count(Corners.Count),
         (ShapeKind.Rectangle, SizePart.Length) or (ShapeKind.Box, SizePart.Length) => First.ToSpan(),
         (ShapeKind.Gable or ShapeKind.Bays, SizePart.Width) or (_, SizePart.Run or SizePart.Perimeter) => First.ToSpan(),
         (ShapeKind.Box, SizePart.Height) => Third.ToSpan(),
@@ -109,4 +124,7 @@ public enum SizePart
 
     /// <summary>How many.</summary>
     Count,
+
+    /// <summary>Corners of an outline.</summary>
+    Corners,
 }

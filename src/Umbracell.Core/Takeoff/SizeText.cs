@@ -15,6 +15,9 @@ public static partial class SizeText
     /// <summary>Counts of bays and openings.</summary>
     public static FigureRange CountRange { get; } = new(1, 999, Dimension.Count);
 
+    /// <summary>Places of the corners of an outline, from any point.</summary>
+    public static FigureRange CornerRange { get; } = new(-300, 300, Dimension.Span);
+
     /// <summary>Sides of an opening.</summary>
     public static FigureRange OpeningRange { get; } = new(0.02, 60, Dimension.Span);
 
@@ -35,6 +38,11 @@ public static partial class SizeText
     /// <param name="system">System of bare numbers.</param>
     public static TypedShape ParseShape(string text, ShapeKind kind, UnitSystem system)
     {
+        if (kind == ShapeKind.Outline)
+        {
+            return ParseOutline(text, system);
+        }
+
         var wanted = Shape.Sizes(kind);
         var typed = Split(text);
         if (typed.Length != wanted.Count)
@@ -52,6 +60,32 @@ public static partial class SizeText
         var pitch = parts.Find(p => p.Figure!.Value.Dimension == Dimension.Pitch)?.Figure!.Value.Si ?? 0;
         var count = (int)Math.Round(parts.Find(p => p.Figure!.Value.Dimension == Dimension.Count)?.Figure!.Value.Si ?? 1);
         return new(new(kind, lengths[0], lengths.ElementAtOrDefault(1), lengths.ElementAtOrDefault(2), pitch, count), null, []);
+    }
+
+    // "0 x 0; 24' x 0; 24' x 9'; 0 x 14'": across and up from any point.
+    private static TypedShape ParseOutline(string text, UnitSystem system)
+    {
+        var corners = new List<Corner>();
+        foreach (var one in text.Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries))
+        {
+            var typed = Split(one);
+            if (typed.Length != 2)
+            {
+                return new(null, null, [SizePart.Corners]);
+            }
+
+            var pair = typed.Select(side => QuantityParser.Parse(side, CornerRange, system)).ToList();
+            if (pair.Find(p => p.Fault is not null) is { } bad)
+            {
+                return new(null, bad, []);
+            }
+
+            corners.Add(new(pair[0].Figure!.Value.Si, pair[1].Figure!.Value.Si));
+        }
+
+        return corners.Count < 3 || Outlines.CrossesItself(corners) || Outlines.AreaOf(corners).SquareMetres < 1e-4
+            ? new(null, null, [SizePart.Corners])
+            : new(Shape.OfOutline(corners), null, []);
     }
 
     /// <summary>Reads openings: count × width × height, or width × height, several set apart by a semicolon or plus.</summary>
@@ -82,6 +116,11 @@ public static partial class SizeText
     /// <summary>Writes a shape's size.</summary>
     public static string Print(Shape shape, UnitSystem system)
     {
+        if (shape.Kind == ShapeKind.Outline)
+        {
+            return string.Join("; ", shape.Corners.Select(c => $"{QuantityPrinter.Print(new(c.X, Dimension.Span), system)} x {QuantityPrinter.Print(new(c.Y, Dimension.Span), system)}"));
+        }
+
         var parts = Shape.Sizes(shape.Kind).Select(part => (part, Text: QuantityPrinter.Print(shape[part], system))).ToList();
         return string.Concat(parts.Select((p, i) => (i == 0 ? "" : p.part == SizePart.Pitch ? " at " : " x ") + p.Text));
     }

@@ -69,6 +69,7 @@ public sealed record SurfaceTakeoff(Area Gross, Area Openings, Area Treated, Are
         SizePart.Width => "w",
         SizePart.Depth => "d",
         SizePart.Count => "n",
+        SizePart.Corners => "i",
         SizePart.Run => "run",
         SizePart.Perimeter => "perimeter",
         _ => "pitch",

@@ -1,35 +1,112 @@
+using Umbracell.Core.Assemblies;
 using Umbracell.Core.Findings;
 
 namespace Umbracell.Core.Takeoff;
 
-/// <summary>What the survey of a surface still wants.</summary>
+/// <summary>What is known of a surface.</summary>
+/// <param name="Kind">Its kind.</param>
+/// <param name="Takeoff">Its takeoff; null where no size is taken.</param>
+/// <param name="OpenLeak">Where it leaks; null where no leak is open.</param>
+/// <param name="MoistureRead">Whether its moisture has been read.</param>
+public sealed record SurveyCase(SurfaceKind Kind, SurfaceTakeoff? Takeoff, string? OpenLeak, bool MoistureRead)
+{
+    /// <summary>What else is asked of its kind.</summary>
+    public IReadOnlyList<DetailField> Asked { get; init; } = [];
+
+    /// <summary>What is known of that.</summary>
+    public SurfaceDetails Details { get; init; } = new();
+
+    /// <summary>Its joints, each with what it meets in words.</summary>
+    public IReadOnlyList<(Joint Joint, string Beyond)> Joints { get; init; } = [];
+
+    /// <summary>Readings that disagree.</summary>
+    public IReadOnlyList<Finding> Meters { get; init; } = [];
+
+    /// <summary>Whether it is on the plan of a person to seal a clearance: flues, lights or old wiring whose clearance was not taken down.</summary>
+    public IReadOnlyList<string> ClearancesUnknown { get; init; } = [];
+}
+
+/// <summary>What the survey of a surface still wants, and what each thing blocks.</summary>
 public static class SurveyCheck
 {
     /// <summary>Judges what is known of a surface.</summary>
-    /// <param name="takeoff">Its takeoff; null where no size is taken.</param>
-    /// <param name="openLeak">Where it leaks; null where no leak is open.</param>
-    /// <param name="moistureRead">Whether its moisture has been read.</param>
-    /// <returns>Findings, worst first.</returns>
-    public static IReadOnlyList<Finding> Of(SurfaceTakeoff? takeoff, string? openLeak, bool moistureRead)
+    /// <returns>Findings, worst first. What is missing names the stages it blocks under <c>blocks</c>.</returns>
+    public static IReadOnlyList<Finding> Of(SurveyCase survey)
     {
-        List<Finding> findings = [Size(takeoff)];
-        if (!string.IsNullOrWhiteSpace(openLeak))
+        List<Finding> findings = [Size(survey.Takeoff)];
+        if (!string.IsNullOrWhiteSpace(survey.OpenLeak))
         {
-            findings.Add(new("leak", "open", Verdict.Hold, Basis.Practice, "Choice rule E3: nothing until dry and mended") { Words = new Dictionary<string, string> { ["where"] = openLeak } });
+            findings.Add(new("leak", "open", Verdict.Hold, Basis.Practice, "Choice rule E3: nothing until dry and mended") { Words = Words("where", survey.OpenLeak, "window") });
         }
 
-        findings.Add(new("moisture", moistureRead ? "read" : "unread", moistureRead ? Verdict.Clear : Verdict.Care, Basis.Practice, "Gate rule G5 holds spraying until moisture is read"));
+        findings.Add(new("moisture", survey.MoistureRead ? "read" : "unread", survey.MoistureRead ? Verdict.Clear : Verdict.Care, Basis.Practice, "Gate rule G5 holds spraying until moisture is read") { Words = survey.MoistureRead ? None : Blocks("window") });
+        findings.AddRange(Details(survey));
+        findings.AddRange(survey.ClearancesUnknown.Select(what => new Finding("clearance", "unknown", Verdict.Care, Basis.Practice, "Choice rule C6: clearances to flues, lights and old wiring; the local code and the appliance's own papers rule") { Words = Words("what", what, "window") }));
+        findings.AddRange(survey.Joints.Select(j => Blocking(JointCheck.Of(j.Joint, j.Beyond))));
+        findings.AddRange(survey.Meters);
         return [.. findings.OrderByDescending(f => f.Verdict)];
     }
 
+    private static IReadOnlyDictionary<string, string> None { get; } = new Dictionary<string, string>();
+
     private static Finding Size(SurfaceTakeoff? takeoff) => takeoff switch
     {
-        null => new("size", "missing", Verdict.Hold, Basis.Practice, "Material and cost follow the treated area"),
+        null => new("size", "missing", Verdict.Hold, Basis.Practice, "Material and cost follow the treated area") { Words = Blocks("sets") },
         { OpeningsExceedSurface: true } => new("size", "openingsExceed", Verdict.Hold, Basis.Practice, "Openings cannot be larger than the surface")
         {
             Measured = takeoff.Openings.ToFigure(),
             Limit = takeoff.Gross.ToFigure(),
+            Words = Blocks("sets"),
         },
         _ => new("size", "taken", Verdict.Clear, Basis.Practice, "Treated area from geometry") { Measured = takeoff.Treated.ToFigure(), Working = takeoff.Working },
     };
+
+    private static IEnumerable<Finding> Details(SurveyCase survey)
+    {
+        var d = survey.Details;
+        if (Asks(DetailField.BalloonFramed) && d.BalloonFramed == true)
+        {
+            yield return new("balloon", "open", Verdict.Care, Basis.Practice, "Balloon framing is open to the attic: seal it at both ends");
+        }
+        else if (Asks(DetailField.BalloonFramed) && d.BalloonFramed is null)
+        {
+            yield return Missing("balloonFramed", "choose", Verdict.Care);
+        }
+
+        if (Asks(DetailField.HeldAtEnds) && d.HeldAtEnds == true)
+        {
+            yield return new("braces", "wanted", Verdict.Care, Basis.Practice, "Choice rule C11: members held at both ends only are braced before foam pushes them out of line");
+        }
+
+        if (Asks(DetailField.GirtProfile) && d.Girt is null)
+        {
+            yield return Missing("girtProfile", "section", Verdict.Care);
+        }
+
+        if (Asks(DetailField.Covering) && d.Covering == Covering.Unknown)
+        {
+            yield return Missing("covering", "choose", Verdict.Care);
+        }
+
+        if (Asks(DetailField.Attachment) && d.Attachment == Attachment.Unknown)
+        {
+            yield return Missing("attachment", "choose", Verdict.Care);
+        }
+
+        if (Asks(DetailField.DoorSpare) && d.DoorSpare is null)
+        {
+            yield return Missing("doorSpare", "section", Verdict.Care);
+        }
+
+        bool Asks(DetailField field) => survey.Asked.Contains(field);
+    }
+
+    private static Finding Missing(string what, string blocks, Verdict verdict) =>
+        new("missing", what, verdict, Basis.Practice, "Asked of this kind of surface") { Words = Blocks(blocks) };
+
+    private static Finding Blocking(Finding joint) => joint.Verdict == Verdict.Clear ? joint : joint with { Words = new Dictionary<string, string>(joint.Words) { ["blocks"] = "window" } };
+
+    private static Dictionary<string, string> Blocks(string stages) => new() { ["blocks"] = stages };
+
+    private static Dictionary<string, string> Words(string key, string value, string blocks) => new() { [key] = value, ["blocks"] = blocks };
 }

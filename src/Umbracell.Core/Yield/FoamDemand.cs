@@ -26,15 +26,18 @@ public sealed record FoamDemand(FoamVolume Volume, Length MeanDepth, Length Extr
     /// <param name="specified">Specified thickness, above zero.</param>
     /// <param name="scatter">Standard deviation of depth readings, 0 or more.</param>
     /// <param name="overfill">Mean overfill where the foam is shaved flush; null where it is not shaved.</param>
-    public static FoamDemand For(Area sprayed, Length specified, Length scatter, Length? overfill)
+    /// <param name="penetration">Depth that sinks into a stone base below the specified thickness, 0 to 150 mm.</param>
+    /// <exception cref="QuantityRangeException">An input out of its range.</exception>
+    public static FoamDemand For(Area sprayed, Length specified, Length scatter, Length? overfill, Length penetration = default)
     {
+        QuantityRangeException.Within("penetration", penetration.Metres, 0, 0.15, Dimension.Thickness);
         QuantityRangeException.Within("foam thickness", specified.Metres, 1e-4, 1, Dimension.Thickness);
         QuantityRangeException.Within("sprayed area", sprayed.SquareMetres, 0, 1e6, Dimension.Area);
         QuantityRangeException.Within("depth scatter", scatter.Metres, 0, 0.1, Dimension.Thickness);
         var z = NormalDistribution.Quantile(ShareAtOrAbove);
         var byScatter = scatter * z;
         var extra = overfill is { } over && over > byScatter ? over : byScatter;
-        var depth = specified + extra;
+        var depth = specified + extra + penetration;
         var extraWorking = overfill is { } mean && mean > byScatter
             ? new Working("extraDepth", "t_extra = overfill", [new("overfill", "overfill", mean.ToThickness())], extra.ToThickness(), "Shaved flush: mean overfill")
             : new Working("extraDepth", "t_extra = z · σ", [new("z", "z90", Figure.Number(z)), new("σ", "depthScatter", scatter.ToThickness())], extra.ToThickness(), "90 % of depth readings at or above specification");
@@ -43,6 +46,23 @@ public sealed record FoamDemand(FoamVolume Volume, Length MeanDepth, Length Extr
             depth,
             extra,
             scatter,
-            new("foamVolume", "V = A_net · (t + t_extra)", [new("A_net", "sprayedArea", sprayed.ToFigure()), new("t", "foamThickness", specified.ToThickness()), new("t_extra", "extraDepth", extra.ToThickness(), extraWorking)], (sprayed * depth).ToFigure(), "Net area times mean depth (a board foot is a square foot an inch deep)"));
+            Sum(sprayed, specified, extra, extraWorking, penetration));
+    }
+
+    private static Working Sum(Area sprayed, Length specified, Length extra, Working extraWorking, Length penetration)
+    {
+        var sinks = penetration > Length.Zero;
+        List<WorkingTerm> terms = [new("A_net", "sprayedArea", sprayed.ToFigure()), new("t", "foamThickness", specified.ToThickness()), new("t_extra", "extraDepth", extra.ToThickness(), extraWorking)];
+        if (sinks)
+        {
+            terms.Add(new("t_sink", "penetration", penetration.ToThickness()));
+        }
+
+        return new(
+            "foamVolume",
+            sinks ? "V = A_net · (t + t_extra + t_sink)" : "V = A_net · (t + t_extra)",
+            terms,
+            (sprayed * (specified + extra + penetration)).ToFigure(),
+            "Net area times mean depth (a board foot is a square foot an inch deep)");
     }
 }

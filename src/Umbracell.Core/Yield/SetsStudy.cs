@@ -17,6 +17,9 @@ public sealed record SetsCase
     /// <summary>Specified thickness.</summary>
     public required Length Thickness { get; init; }
 
+    /// <summary>Depth that sinks into a stone base below the specified thickness.</summary>
+    public Length Penetration { get; init; }
+
     /// <summary>Whether the foam is shaved flush with the members.</summary>
     public required bool ShavedFlush { get; init; }
 
@@ -68,7 +71,7 @@ public sealed record SetsStudy(FoamDemand Demand, SetYield Yield, SpraySets Sets
         var conditions = new YieldConditions(substrate, drums, lifts.Lifts[0], sets.WindAtOpenFace);
 
         var overfill = sets.ShavedFlush && sets.Sheet.Cell == CellStructure.Open ? sets.Overfill ?? FoamDemand.DefaultOverfill : (Length?)null;
-        var demand = FoamDemand.For(sets.Sprayed, sets.Thickness, sets.Scatter ?? FoamDemand.DefaultScatter(sets.Sheet.Cell), overfill);
+        var demand = FoamDemand.For(sets.Sprayed, sets.Thickness, sets.Scatter ?? FoamDemand.DefaultScatter(sets.Sheet.Cell), overfill, sets.Penetration);
         demand = sets.AreaWorking is { } area ? demand with { Working = WithArea(demand.Working, area) } : demand;
         var yield = SetYield.For(sets.Sheet, conditions);
         var spread = SetsSpread.DefaultFor(demand);

@@ -154,7 +154,7 @@ public sealed class SectionTests
     [Fact]
     public void Metal_members_are_said_not_to_be_counted()
     {
-        var metal = Case(3) with { Members = new(MemberMaterial.Metal, Length.FromInches(8), Length.FromInches(60), 0, new(50)) };
+        var metal = Case(3) with { Members = new(MemberMaterial.Girt, Length.FromInches(8), Length.FromInches(60), 0, new(50)) };
         var study = SectionStudy.Of(metal);
         study.CombinedU.ShouldBeNull();
         study.Findings.ShouldContain(f => f.Rule == "metalMembers" && f.Verdict == Verdict.Care);

@@ -3,6 +3,7 @@ using Shouldly;
 using Umbracell.Core.Air;
 using Umbracell.Core.Conditions;
 using Umbracell.Core.Findings;
+using Umbracell.Core.Planning;
 using Umbracell.Core.Quantities;
 using Xunit;
 
@@ -126,7 +127,7 @@ public sealed class SprayGateTests
     [Fact]
     public void G13_holds_for_every_single_item_missing()
     {
-        foreach (var item in Enum.GetValues<PreparationItem>())
+        foreach (var item in PreparationList.Always)
         {
             var finding = Rule("G13", Good with { Prepared = Everything.Except([item]).ToHashSet() });
             finding.Verdict.ShouldBe(Verdict.Hold);

@@ -1,5 +1,6 @@
 using CsCheck;
 using Shouldly;
+using Umbracell.Core.Assemblies;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Takeoff;
@@ -47,7 +48,7 @@ public sealed class TakeoffTests
     public void Openings_larger_than_the_wall_are_a_hold()
     {
         var takeoff = SurfaceTakeoff.Of(Shape("10' x 8'", ShapeKind.Rectangle), [new(1, Length.FromFeet(10), Length.FromFeet(9))], 1, 0, 1);
-        var finding = SurveyCheck.Of(takeoff, null, moistureRead: true)[0];
+        var finding = SurveyCheck.Of(new(SurfaceKind.StudWall, takeoff, null, true))[0];
         finding.Case.ShouldBe("openingsExceed");
         finding.Verdict.ShouldBe(Verdict.Hold);
     }
@@ -56,10 +57,10 @@ public sealed class TakeoffTests
     public void An_open_leak_holds_and_unread_moisture_asks_for_care()
     {
         var takeoff = SurfaceTakeoff.Of(Shape("10' x 8'", ShapeKind.Rectangle), [], 1, 0, 1);
-        SurveyCheck.Of(takeoff, "flashing", moistureRead: true).Worst().ShouldBe(Verdict.Hold);
-        SurveyCheck.Of(takeoff, null, moistureRead: false).Worst().ShouldBe(Verdict.Care);
-        SurveyCheck.Of(takeoff, null, moistureRead: true).Worst().ShouldBe(Verdict.Clear);
-        SurveyCheck.Of(null, null, moistureRead: true).Worst().ShouldBe(Verdict.Hold);
+        SurveyCheck.Of(new(SurfaceKind.StudWall, takeoff, "flashing", true)).Worst().ShouldBe(Verdict.Hold);
+        SurveyCheck.Of(new(SurfaceKind.StudWall, takeoff, null, false)).Worst().ShouldBe(Verdict.Care);
+        SurveyCheck.Of(new(SurfaceKind.StudWall, takeoff, null, true)).Worst().ShouldBe(Verdict.Clear);
+        SurveyCheck.Of(new(SurfaceKind.StudWall, null, null, true)).Worst().ShouldBe(Verdict.Hold);
     }
 
     [Theory]
@@ -88,7 +89,7 @@ public sealed class TakeoffTests
         {
             // Whole inches survive the print in feet and inches exactly.
             var hasPitch = kind is ShapeKind.Gable or ShapeKind.RoofPlane;
-            var shape = new Shape(kind, Length.FromInches(a), kind == ShapeKind.Gable ? Length.Zero : Length.FromInches(b), kind == ShapeKind.Box ? Length.FromInches(c) : Length.Zero, hasPitch ? rise / 12.0 : 0, kind == ShapeKind.Bays ? 7 : 1);
+            var shape = kind == ShapeKind.Outline ? Core.Takeoff.Shape.OfOutline([new(0, 0), new(Length.FromInches(a).Metres, 0), new(0, Length.FromInches(b).Metres)]) : new Shape(kind, Length.FromInches(a), kind == ShapeKind.Gable ? Length.Zero : Length.FromInches(b), kind == ShapeKind.Box ? Length.FromInches(c) : Length.Zero, hasPitch ? rise / 12.0 : 0, kind == ShapeKind.Bays ? 7 : 1);
             var read = SizeText.ParseShape(SizeText.Print(shape, UnitSystem.Us), kind, UnitSystem.Us).Shape.ShouldNotBeNull();
             read.Area.SquareMetres.ShouldBe(shape.Area.SquareMetres, shape.Area.SquareMetres * 1e-9 + 1e-12);
         });

@@ -1,0 +1,55 @@
+using Umbracell.Core.Air;
+using Umbracell.Core.Findings;
+using Umbracell.Core.Quantities;
+
+namespace Umbracell.Core.Assemblies;
+
+/// <summary>An assembly as it stands or as it is planned, under one pair of airs: what a surveyor can feel and measure.</summary>
+/// <param name="U">Heat transmittance.</param>
+/// <param name="RoomFace">Temperature of the face towards the room.</param>
+/// <param name="Interface">The interface of interest: the substrate the foam is sprayed on, or the underside of a tight floor finish.</param>
+/// <param name="InterfaceHumidity">Relative humidity there by diffusion alone, percent; 100 and above where vapour would condense.</param>
+/// <param name="FaceWorking">How the face's temperature came about.</param>
+public sealed record AssemblyState(ThermalTransmittance U, Temperature RoomFace, ProfilePoint Interface, double InterfaceHumidity, Working FaceWorking)
+{
+    /// <summary>A finish's underside must stay under this humidity (choice rule E5), percent.</summary>
+    public const double GreatestFinishHumidity = 80;
+
+    /// <summary>The assembly with a foam thickness; zero for the assembly without foam.</summary>
+    /// <param name="section">The case; its own foam thickness is not used.</param>
+    /// <param name="foam">Foam thickness, 0 to the sheet's last rated thickness.</param>
+    /// <exception cref="QuantityRangeException">Air outside the psychrometric formulas, or a thickness past the sheet's table.</exception>
+    public static AssemblyState Of(SectionCase section, Length foam)
+    {
+        section = section.WithFoam(foam);
+        var heat = foam > Length.Zero ? SectionHeat.Of(section) : SectionHeat.BareOf(section);
+        var profile = SectionProfile.Of(section, heat);
+        var face = profile.Points[^2];
+        var of = InterfaceOf(section, profile);
+        var saturation = MoistAir.SaturationPressureAt(of.Temperature, HumidityReference.Water);
+        return new(heat.WholeU, face.Temperature, of, 100 * of.VapourPressure.Pascals / saturation.Pascals, new(
+            "roomFace",
+            "T_face = T_in − (T_in − T_out) · R_si / R",
+            [
+                new("T_in", "indoorTemperature", section.Air.Indoor.ToFigure()),
+                new("T_out", "outdoorTemperature", section.Air.Outdoor.ToFigure()),
+                new("R_si", "insideFilm", heat.InsideFilm.ToFigure()),
+                new("R", "cavityR", heat.CavityTotal.ToFigure()),
+            ],
+            face.Temperature.ToFigure(),
+            "Temperatures by resistance shares, between the members"));
+    }
+
+    // Under a tight finish damp gathers below it; elsewhere at the substrate the foam lies on, or the innermost outboard layer before it is sprayed.
+    private static ProfilePoint InterfaceOf(SectionCase section, SectionProfile profile)
+    {
+        if (section.FoamAgainst == FoamSide.Inboard && section.Inboard.Count > 1)
+        {
+            return profile.Points[^3];
+        }
+
+        var outer = profile.Points.Take(profile.Points.Count - 1 - section.Inboard.Count).ToList();
+        var index = outer.FindLastIndex(p => p.Key is not ("foam" or "freeSpace" or "insideFilm"));
+        return profile.Points[Math.Max(0, index)];
+    }
+}

@@ -1,0 +1,44 @@
+using Umbracell.Core.Air;
+using Umbracell.Core.Findings;
+using Umbracell.Core.Quantities;
+
+namespace Umbracell.Core.Assemblies;
+
+/// <summary>Judges metal members: what they add to U, and whether they sweat.</summary>
+internal static class MetalFindings
+{
+    private const string FinSource = "Fin estimate of the member; flange against the room's dew point (choice rule E4)";
+
+    public static IEnumerable<Finding> Of(SectionStudy study)
+    {
+        if (study.Studs is { } studs)
+        {
+            yield return new("metalMembers", studs.IsEstimate ? "studsEstimate" : "studs", studs.IsEstimate ? Verdict.Care : Verdict.Clear, Basis.ModelCode, "Correction factors for steel studs, ASHRAE 90.1 and IECC")
+            {
+                Measured = Figure.Percent(studs.Factor * 100),
+                Figures = new Dictionary<string, Figure> { ["left"] = studs.Resistance.ToFigure() },
+                Working = study.Workings["wholeU"],
+            };
+        }
+        else if (study.Case.Members.Material == MemberMaterial.Girt)
+        {
+            yield return study.GirtFlange is { } flange ? Flange(study, flange) : new("metalMembers", "profileUnknown", Verdict.Care, Basis.Physics, FinSource) { Measured = study.ParallelU.ToFigure() };
+        }
+    }
+
+    private static Finding Flange(SectionStudy study, Temperature flange)
+    {
+        var air = study.Case.Air;
+        var dew = MoistAir.Of(air.Indoor, air.IndoorHumidity, StandardAtmosphere.PressureAt(Length.Zero)).DewPoint;
+        var dry = flange > dew;
+        return new("metalMembers", dry ? "flangeDry" : "flangeSweats", dry ? Verdict.Clear : Verdict.Care, Basis.Physics, FinSource)
+        {
+            Measured = flange.ToFigure(),
+            Limit = dew.ToFigure(),
+            Margin = (flange - dew).ToFigure(),
+            Figures = new Dictionary<string, Figure> { ["psi"] = new(study.GirtPsi!.Value, Dimension.LinearTransmittance) },
+            Working = study.Workings["wholeU"],
+            Remedies = dry ? [] : [new("coverFlange", new Dictionary<string, Figure>())],
+        };
+    }
+}

@@ -1,0 +1,51 @@
+using Umbracell.Core.Findings;
+using Umbracell.Core.Quantities;
+
+namespace Umbracell.Core.Assemblies;
+
+/// <summary>Workings of U where members are metal.</summary>
+internal static class MetalWorkings
+{
+    /// <summary>The working of the whole U, or null where no metal takes part.</summary>
+    public static Working? Of(SectionStudy study, SectionHeat heat, Working parallel, Working rest) =>
+        heat.Studs is { } studs ? Studs(study, heat, studs, rest)
+        : heat.GirtPsi is { } psi && study.Case.Members.Profile is { } profile ? Girt(study, heat, psi, profile, parallel)
+        : null;
+
+    private static Working Studs(SectionStudy study, SectionHeat heat, SteelStuds.Corrected studs, Working rest)
+    {
+        var left = new Working(
+            "studR",
+            "R_c = F · (R_foam + R_air)",
+            [new("F", "studFactor", Figure.Number(studs.Factor)), new("R_foam", "foamR", heat.Foam.ToFigure()), new("R_air", "freeSpace", heat.FreeSpace.ToFigure())],
+            studs.Resistance.ToFigure(),
+            "Correction factors for steel studs, ASHRAE 90.1; past the table the last corrected R is kept");
+        return new("wholeU", "U = 1 / (R_c + R_rest)", [new("R_c", "studR", studs.Resistance.ToFigure(), left), new("R_rest", "restR", heat.Rest.ToFigure(), rest)], study.WholeU.ToFigure(), "Steel studs through the whole depth");
+    }
+
+    private static Working Girt(SectionStudy study, SectionHeat heat, double psi, GirtProfile profile, Working parallel) => new(
+        "wholeU",
+        "U = U_clear + ψ / s",
+        [
+            new("U_clear", "clearU", study.ParallelU.ToFigure(), parallel),
+            new("ψ", "girtPsi", new(psi, Dimension.LinearTransmittance), Psi(study, heat, psi, profile)),
+            new("s", "memberSpacing", study.Case.Members.Spacing.ToSpan()),
+        ],
+        study.WholeU.ToFigure(),
+        "Clear field and fin estimate of the members");
+
+    private static Working Psi(SectionStudy study, SectionHeat heat, double psi, GirtProfile profile) => new(
+        "girtPsi",
+        "ψ = 1 / (R_si / b + d / (k · t_w) + 1 / (2 · √(h_e · k · t_skin)))",
+        [
+            new("R_si", "insideFilm", heat.InsideFilm.ToFigure()),
+            new("b", "flange", profile.Flange.ToThickness()),
+            new("d", "memberDepth", study.Case.Members.Depth.ToThickness()),
+            new("t_w", "web", profile.Web.ToThickness()),
+            new("t_skin", "skin", profile.Skin.ToThickness()),
+            new("k", "conductivity", new(Girts.Steel, Dimension.Conductivity)),
+            new("h_e", "outerTransfer", new(Girts.OuterTransfer, Dimension.Transmittance)),
+        ],
+        new(psi, Dimension.LinearTransmittance),
+        "Fin from the room's flange through the web into the skin; an estimate, lengths in metres");
+}

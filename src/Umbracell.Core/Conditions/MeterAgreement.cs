@@ -1,0 +1,53 @@
+using Umbracell.Core.Findings;
+using Umbracell.Core.Quantities;
+
+namespace Umbracell.Core.Conditions;
+
+/// <summary>One instrument's reading, as it is held against another's.</summary>
+/// <param name="What">What was read, such as <c>woodMoisture</c>.</param>
+/// <param name="Value">The value.</param>
+/// <param name="StatedError">The instrument's stated error, 0 or more, same unit.</param>
+/// <param name="Instrument">With what.</param>
+/// <param name="At">When.</param>
+/// <param name="Place">Where on the surface; empty where not said.</param>
+public sealed record MeterReading(string What, Figure Value, double StatedError, string Instrument, DateTimeOffset At, string Place = "");
+
+/// <summary>Two meters that disagree by more than their stated errors: one of them is wrong, and so may be the decision.</summary>
+public static class MeterAgreement
+{
+    /// <summary>Readings further apart in time are not of the same thing.</summary>
+    private static readonly TimeSpan Together = TimeSpan.FromMinutes(30);
+
+    /// <summary>Pairs of readings of one thing at one place and time by different instruments that disagree, widest first.</summary>
+    public static IReadOnlyList<Finding> Check(IReadOnlyList<MeterReading> readings) =>
+    [
+        .. readings
+            .SelectMany((a, i) => readings.Skip(i + 1).Select(b => (a, b)))
+            .Where(pair => Comparable(pair.a, pair.b) && Apart(pair.a, pair.b) > pair.a.StatedError + pair.b.StatedError + 1e-9)
+            .OrderByDescending(pair => Apart(pair.a, pair.b))
+            .Select(pair => Disagree(pair.a, pair.b)),
+    ];
+
+    private static bool Comparable(MeterReading a, MeterReading b) =>
+        a.What == b.What && a.Instrument != b.Instrument && a.Place == b.Place && (a.At - b.At).Duration() <= Together;
+
+    private static double Apart(MeterReading a, MeterReading b) => Math.Abs(a.Value.Si - b.Value.Si);
+
+    private static Finding Disagree(MeterReading a, MeterReading b)
+    {
+        var difference = a.Value.Dimension switch
+        {
+            Dimension.Temperature => Dimension.TemperatureDifference,
+            Dimension.RelativeHumidity or Dimension.MoistureContent => Dimension.HumidityPoints,
+            var other => other,
+        };
+        return new("meters", "disagree", Verdict.Care, Basis.Practice, "Two meters that disagree by more than their stated error: check both before either is believed")
+        {
+            Measured = new(Apart(a, b), difference),
+            Limit = new(a.StatedError + b.StatedError, difference),
+            Margin = new(a.StatedError + b.StatedError - Apart(a, b), difference),
+            Figures = new Dictionary<string, Figure> { ["first"] = a.Value, ["second"] = b.Value },
+            Words = new Dictionary<string, string> { ["what"] = a.What, ["firstInstrument"] = a.Instrument, ["secondInstrument"] = b.Instrument },
+        };
+    }
+}

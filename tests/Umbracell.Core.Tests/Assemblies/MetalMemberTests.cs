@@ -1,0 +1,112 @@
+using CsCheck;
+using Shouldly;
+using Umbracell.Core.Assemblies;
+using Umbracell.Core.Findings;
+using Umbracell.Core.Materials;
+using Umbracell.Core.Quantities;
+using Xunit;
+
+namespace Umbracell.Core.Tests.Assemblies;
+
+public sealed class MetalMemberTests
+{
+    private static readonly GirtProfile Profile = new(Length.FromMillimetres(60), Length.FromMillimetres(1.5), Length.FromMillimetres(0.6));
+
+    [Fact]
+    public void The_published_girt_loses_0_185_and_its_flange_stands_at_8_degrees()
+    {
+        var psi = Girts.LinearTransmittance(Profile, Length.FromMillimetres(200), new(0.13));
+        psi.ShouldBe(0.185, 0.0005);
+        Girts.Flange(Profile, psi, new(0.13), new(20), new(-10)).Celsius.ShouldBe(8.0, 0.1);
+    }
+
+    [Fact]
+    public void A_deeper_or_thinner_web_carries_less_heat() =>
+        Gen.Select(Gen.Double[0.05, 0.4], Gen.Double[0.0006, 0.006]).Sample((depth, web) =>
+        {
+            var psi = Girts.LinearTransmittance(Profile with { Web = new(web) }, new(depth), new(0.13));
+            return psi > Girts.LinearTransmittance(Profile with { Web = new(web) }, new(depth * 1.1), new(0.13)) && psi > Girts.LinearTransmittance(Profile with { Web = new(web / 1.1) }, new(depth), new(0.13));
+        });
+
+    [Theory]
+    [InlineData(16, 3.5, 13, 0.46)]
+    [InlineData(16, 3.5, 15, 0.43)]
+    [InlineData(16, 6, 19, 0.37)]
+    [InlineData(16, 6, 21, 0.35)]
+    [InlineData(16, 8, 25, 0.31)]
+    [InlineData(24, 3.5, 13, 0.55)]
+    [InlineData(24, 3.5, 15, 0.52)]
+    [InlineData(24, 6, 19, 0.45)]
+    [InlineData(24, 6, 21, 0.43)]
+    [InlineData(24, 8, 25, 0.38)]
+    public void Steel_stud_factors_are_the_codes_own(double spacing, double depth, double r, double factor)
+    {
+        var corrected = SteelStuds.Of(Length.FromInches(spacing), Length.FromInches(depth), ThermalResistance.FromUsR(r));
+        corrected.Factor.ShouldBe(factor, 1e-9);
+        corrected.IsEstimate.ShouldBeFalse();
+    }
+
+    [Fact]
+    public void Past_the_table_the_last_effective_R_is_kept_and_called_an_estimate()
+    {
+        var corrected = SteelStuds.Of(Length.FromInches(16), Length.FromInches(3.5), ThermalResistance.FromUsR(24));
+        corrected.Resistance.UsR.ShouldBe(15 * 0.43, 1e-9);
+        corrected.IsEstimate.ShouldBeTrue();
+    }
+
+    [Fact]
+    public void What_steel_leaves_never_falls_as_the_cavity_rises() =>
+        Gen.Select(Gen.Double[1, 60], Gen.Double[0, 10], Gen.Int[0, 1], Gen.Double[2, 12]).Sample((r, more, wide, depth) =>
+        {
+            var spacing = Length.FromInches(wide == 0 ? 16 : 24);
+            return SteelStuds.Of(spacing, Length.FromInches(depth), ThermalResistance.FromUsR(r + more)).Resistance.UsR
+                >= SteelStuds.Of(spacing, Length.FromInches(depth), ThermalResistance.FromUsR(r)).Resistance.UsR - 1e-9;
+        });
+
+    [Fact]
+    public void Girts_add_their_fin_to_the_clear_field()
+    {
+        var study = SectionStudy.Of(Wall(MemberMaterial.Girt, Profile));
+        var psi = study.GirtPsi!.Value;
+        (study.WholeU.WattsPerSquareMetreKelvin - study.ParallelU.WattsPerSquareMetreKelvin).ShouldBe(psi / 1.5, 1e-12);
+        study.Findings.Single(f => f.Rule == "metalMembers").Working!.Result.Si.ShouldBe(study.WholeU.WattsPerSquareMetreKelvin, 1e-12);
+    }
+
+    [Fact]
+    public void A_flange_under_the_dew_point_sweats_and_one_in_dry_air_does_not()
+    {
+        Metal(Wall(MemberMaterial.Girt, Profile) with { Air = new(new(20), new(60), new(-10), new(80)) }).Case.ShouldBe("flangeSweats");
+        Metal(Wall(MemberMaterial.Girt, Profile) with { Air = new(new(20), new(20), new(-10), new(80)) }).Case.ShouldBe("flangeDry");
+    }
+
+    [Fact]
+    public void Girts_of_unknown_section_are_a_finding_of_their_own()
+    {
+        var finding = Metal(Wall(MemberMaterial.Girt, null));
+        (finding.Case, finding.Verdict).ShouldBe(("profileUnknown", Verdict.Care));
+    }
+
+    [Fact]
+    public void Steel_studs_cost_U_against_the_clear_cavity()
+    {
+        var study = SectionStudy.Of(Wall(MemberMaterial.SteelStud, null) with { Members = new(MemberMaterial.SteelStud, Length.FromInches(6), Length.FromInches(16), 0, new(50)), FoamThickness = Length.FromInches(3) });
+        study.Studs!.Value.Factor.ShouldBeLessThan(0.5);
+        study.WholeU.WattsPerSquareMetreKelvin.ShouldBeGreaterThan(study.ParallelU.WattsPerSquareMetreKelvin);
+    }
+
+    private static Finding Metal(SectionCase section) => SectionStudy.Of(section).Findings.Single(f => f.Rule == "metalMembers");
+
+    private static SectionCase Wall(MemberMaterial members, GirtProfile? profile) => new()
+    {
+        Kind = SurfaceKind.MetalWall,
+        Outboard = [new(new Material("steel-skin", new(50), Permeability.FromPermInches(0.0005), "made up"), Length.FromMillimetres(0.6))],
+        Inboard = [],
+        Members = new(members, Length.FromMillimetres(200), new(1.5), 0, new(50), profile),
+        HeatFlow = HeatFlow.Horizontal,
+        Exposure = Exposure.Outdoors,
+        Films = FilmSet.Iso6946,
+        Sheet = Sheets.ClosedCell,
+        FoamThickness = Length.FromInches(2),
+        Air = new(new(20), new(40), new(-10), new(80)),
+    };
+}
