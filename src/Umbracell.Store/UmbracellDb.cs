@@ -1,5 +1,6 @@
 using Microsoft.AspNetCore.DataProtection.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Metadata.Builders;
 using Umbracell.Store.Model;
 using Umbracell.Store.Tenancy;
 
@@ -21,6 +22,28 @@ public sealed class UmbracellDb(DbContextOptions<UmbracellDb> options, FirmScope
     public DbSet<Surface> Surfaces => Set<Surface>();
 
     public DbSet<ReadingRow> Readings => Set<ReadingRow>();
+
+    public DbSet<SiteNoteRow> SiteNotes => Set<SiteNoteRow>();
+
+    public DbSet<JointRow> Joints => Set<JointRow>();
+
+    public DbSet<ComplaintRow> Complaints => Set<ComplaintRow>();
+
+    public DbSet<PreparationRow> Preparation => Set<PreparationRow>();
+
+    public DbSet<PhotoRow> Photos => Set<PhotoRow>();
+
+    public DbSet<FanTestRow> FanTests => Set<FanTestRow>();
+
+    public DbSet<ThermalPictureRow> ThermalPictures => Set<ThermalPictureRow>();
+
+    public DbSet<LoggerSeriesRow> LoggerSeries => Set<LoggerSeriesRow>();
+
+    public DbSet<BufferSpaceRow> BufferSpaces => Set<BufferSpaceRow>();
+
+    public DbSet<TemplateRow> Templates => Set<TemplateRow>();
+
+    public DbSet<ColumnMappingRow> ColumnMappings => Set<ColumnMappingRow>();
 
     public DbSet<DataProtectionKey> DataProtectionKeys => Set<DataProtectionKey>();
 
@@ -81,8 +104,6 @@ public sealed class UmbracellDb(DbContextOptions<UmbracellDb> options, FirmScope
             surface.HasOne<Job>().WithMany(j => j.Surfaces).HasForeignKey(s => new { s.FirmId, s.JobId }).HasPrincipalKey(j => new { j.FirmId, j.Id });
             surface.HasIndex(s => new { s.JobId, s.Position });
             surface.Property(s => s.Name).HasMaxLength(200);
-            surface.Property(s => s.OpenLeak).HasMaxLength(500);
-            surface.PrimitiveCollection(s => s.Prepared).ElementType().HasConversion<string>();
             surface.Property(s => s.Version).IsRowVersion();
             surface.OwnsOne(s => s.Assembly, assembly =>
             {
@@ -91,6 +112,8 @@ public sealed class UmbracellDb(DbContextOptions<UmbracellDb> options, FirmScope
                 assembly.OwnsMany(a => a.Inboard);
                 assembly.OwnsOne(a => a.Baffle);
             });
+            surface.OwnsOne(s => s.Details, details => details.ToJson());
+            surface.Ignore(s => s.OpenLeak);
             surface.HasQueryFilter(s => s.FirmId == CurrentFirm && s.RemovedAt == null);
         });
         modelBuilder.Entity<OpeningRow>(opening =>
@@ -103,8 +126,88 @@ public sealed class UmbracellDb(DbContextOptions<UmbracellDb> options, FirmScope
         {
             reading.HasOne<Job>().WithMany().HasForeignKey(r => new { r.FirmId, r.JobId }).HasPrincipalKey(j => new { j.FirmId, j.Id });
             reading.HasOne<Surface>().WithMany().HasForeignKey(r => new { r.FirmId, r.SurfaceId }).HasPrincipalKey(s => new { s.FirmId, s.Id }).OnDelete(DeleteBehavior.Cascade);
+            reading.Ignore(r => r.Dimension);
             reading.HasIndex(r => new { r.JobId, r.TakenAt });
             reading.HasQueryFilter(r => r.FirmId == CurrentFirm);
         });
+        OfSurvey(modelBuilder);
+    }
+
+    private void OfSurvey(ModelBuilder modelBuilder)
+    {
+        modelBuilder.Entity<SiteNoteRow>(note =>
+        {
+            note.HasOne<Surface>().WithMany(s => s.Notes).HasForeignKey(n => new { n.FirmId, n.SurfaceId }).HasPrincipalKey(s => new { s.FirmId, s.Id });
+            note.Property(n => n.Words).HasMaxLength(500);
+            note.HasQueryFilter(n => n.FirmId == CurrentFirm);
+        });
+        modelBuilder.Entity<JointRow>(joint =>
+        {
+            OfJob(joint);
+            joint.HasOne<Surface>().WithMany().HasForeignKey(j => new { j.FirmId, j.FirstId }).HasPrincipalKey(s => new { s.FirmId, s.Id });
+            joint.HasOne<Surface>().WithMany().HasForeignKey(j => new { j.FirmId, j.SecondId }).HasPrincipalKey(s => new { s.FirmId, s.Id });
+            joint.Property(j => j.Version).IsRowVersion();
+        });
+        modelBuilder.Entity<ComplaintRow>(complaint =>
+        {
+            OfJob(complaint);
+            complaint.Property(c => c.Version).IsRowVersion();
+        });
+        modelBuilder.Entity<PreparationRow>(mark =>
+        {
+            OfJob(mark);
+            mark.ToTable("preparation_marks");
+            mark.HasOne<Surface>().WithMany().HasForeignKey(m => new { m.FirmId, m.SurfaceId }).HasPrincipalKey(s => new { s.FirmId, s.Id });
+            mark.HasIndex(m => new { m.JobId, m.SurfaceId, m.Item }).IsUnique().AreNullsDistinct(false);
+        });
+        modelBuilder.Entity<PhotoRow>(photo =>
+        {
+            OfJob(photo);
+            photo.HasOne<Surface>().WithMany().HasForeignKey(p => new { p.FirmId, p.SurfaceId }).HasPrincipalKey(s => new { s.FirmId, s.Id });
+        });
+        modelBuilder.Entity<FanTestRow>(test =>
+        {
+            OfJob(test);
+            test.Property(t => t.Version).IsRowVersion();
+        });
+        modelBuilder.Entity<ThermalPictureRow>(picture =>
+        {
+            OfJob(picture);
+            picture.HasOne<Surface>().WithMany().HasForeignKey(p => new { p.FirmId, p.SurfaceId }).HasPrincipalKey(s => new { s.FirmId, s.Id });
+            picture.OwnsMany(p => p.Spots, spots => spots.ToJson());
+            picture.Property(p => p.Version).IsRowVersion();
+        });
+        modelBuilder.Entity<LoggerSeriesRow>(series =>
+        {
+            OfJob(series);
+            series.HasOne<Surface>().WithMany().HasForeignKey(s => new { s.FirmId, s.SurfaceId }).HasPrincipalKey(s => new { s.FirmId, s.Id });
+        });
+        modelBuilder.Entity<BufferSpaceRow>(space =>
+        {
+            OfJob(space);
+            space.Property(s => s.Version).IsRowVersion();
+        });
+        modelBuilder.Entity<TemplateRow>(template =>
+        {
+            template.ToTable("surface_templates");
+            template.HasOne<Firm>().WithMany().HasForeignKey(t => t.FirmId);
+            template.Property(t => t.Document).HasColumnType("jsonb");
+            template.HasQueryFilter(t => t.FirmId == CurrentFirm);
+        });
+        modelBuilder.Entity<ColumnMappingRow>(mapping =>
+        {
+            mapping.HasOne<Firm>().WithMany().HasForeignKey(m => m.FirmId);
+            mapping.HasIndex(m => new { m.FirmId, m.Signature }).IsUnique();
+            mapping.Property(m => m.Document).HasColumnType("jsonb");
+            mapping.HasQueryFilter(m => m.FirmId == CurrentFirm);
+        });
+    }
+
+    // A record of a job: bound to it within its firm, and seen by that firm alone.
+    private void OfJob<T>(EntityTypeBuilder<T> row)
+        where T : class, IJobRow
+    {
+        row.HasOne<Job>().WithMany().HasForeignKey(nameof(IJobRow.FirmId), nameof(IJobRow.JobId)).HasPrincipalKey(nameof(IJobRow.FirmId), nameof(Job.Id)).OnDelete(DeleteBehavior.Cascade);
+        row.HasQueryFilter(r => r.FirmId == CurrentFirm);
     }
 }

@@ -25,6 +25,7 @@ public sealed class JobTests(Product product) : IClassFixture<Product>
     {
         var client = await product.SignedInAsync("estimator@ninthacre.example");
         var surface = await NewSurfaceAsync(client);
+        var job = surface.Text("jobId");
         surface = await ChangeAsync(client, surface, "us", ("size", "24' x 9'"), ("openings", "2 x 3' x 4'"), ("sheet", "marl-cc-20"), ("thickness", "3"));
         surface["treatedArea"]!["figure"]!.Text("us").ShouldBe("192 ft²");
         surface["thickness"]!.Text("metric").ShouldBe("76 mm");
@@ -35,12 +36,21 @@ public sealed class JobTests(Product product) : IClassFixture<Product>
 
         var (_, window) = await client.SendJsonAsync(HttpMethod.Post, $"/api/surfaces/{id}/readings", Asking.Typed(null, "us", ("substrate", "66"), ("air", "20 C"), ("humidity", "45"), ("wood", "12"), ("drumA", "72 F"), ("drumB", "72")));
         window["answer"]!.Text("verdict").ShouldBe("hold");
-        surface = await ChangeAsync(client, surface, "us", ("prepared", "clean,dry,firm,sealed,masked,leaksMended,jointsReady"));
+        await TickAllAsync(client, window["preparation"]!.AsArray(), surface.Text("id"), job);
         (await client.GetJsonAsync($"/api/surfaces/{id}/window"))["answer"]!.Text("verdict").ShouldBe("clear");
 
         var sets = await client.GetJsonAsync($"/api/surfaces/{id}/sets");
         var answer = sets["answer"]!;
         answer.Number("medianSets").ShouldBe(answer.Number("boardFeet") / answer.Number("yieldBoardFeet"), 1e-9);
+    }
+
+    private static async Task TickAllAsync(HttpClient client, JsonArray tasks, string surface, string job)
+    {
+        foreach (var task in tasks)
+        {
+            var path = task!["forJob"]!.GetValue<bool>() ? $"/api/jobs/{job}/preparation" : $"/api/surfaces/{surface}/preparation";
+            (await client.SendJsonAsync(HttpMethod.Patch, $"{path}/{task.Text("item")}", Asking.Typed(null, "us", ("done", "yes")))).Status.ShouldBe(200);
+        }
     }
 
     [Fact]
@@ -149,6 +159,7 @@ public sealed class JobTests(Product product) : IClassFixture<Product>
         var (status, surface) = await client.SendJsonAsync(HttpMethod.Post, $"/api/jobs/{job.Text("id")}/surfaces", Asking.Typed(null, "us", ("name", "North wall <script>alert(1)</script>"), ("kind", "studWall")));
         status.ShouldBe(201, surface.ToJsonString());
         surface.Text("name").ShouldBe("North wall <script>alert(1)</script>");
+        surface["jobId"] = job.Text("id");
         return surface;
     }
 

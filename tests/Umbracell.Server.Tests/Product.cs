@@ -48,7 +48,7 @@ public sealed class Product : WebApplicationFactory<Program>
         var scope = new FirmScope();
         await using var db = new UmbracellDb(new DbContextOptionsBuilder<UmbracellDb>().UseNpgsql(Connection("UMBRACELL_TEST_OWNER")).UseSnakeCaseNamingConvention().AddInterceptors(new FirmScopeInterceptor(scope)).Options, scope);
         await db.Database.MigrateAsync();
-        await DemoSeed.PlantAsync(db, scope, new(ShippedData.ProductSheets, SurfaceEdits.Start, Token, DateTimeOffset.UtcNow));
+        await DemoSeed.PlantAsync(db, scope, new(ShippedData.ProductSheets, SurfaceStart.Of, PreparationAnswers.List, Token, DateTimeOffset.UtcNow));
     }
 }
 

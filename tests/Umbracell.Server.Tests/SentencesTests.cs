@@ -2,14 +2,18 @@ using System.Text.Json.Nodes;
 using System.Text.RegularExpressions;
 using CsCheck;
 using Shouldly;
+using Umbracell.Core.Air;
+using Umbracell.Core.Airtightness;
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Conditions;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Materials;
+using Umbracell.Core.Moisture;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Takeoff;
 using Umbracell.Core.Yield;
 using Umbracell.Formats.DataFiles;
+using Umbracell.Formats.Tables;
 using Umbracell.Server.Section;
 using Umbracell.Server.Survey;
 using Umbracell.Store.Model;
@@ -55,9 +59,19 @@ public sealed partial class SentencesTests
     public void A_section_never_lacks_words() =>
         Gen.Select(Gen.Enum<SurfaceKind>(), AnySheet, Gen.Double[0.3, 16], Gen.Int[0, 2].Select(i => Zones[i]), Gen.Int[0, ShippedData.TargetSets.Count - 1].Select(i => ShippedData.TargetSets.Keys.ElementAt(i))).Sample((kind, sheet, inches, zone, targets) =>
         {
-            var surface = SurfaceEdits.Start(kind, "x");
+            var surface = SurfaceStart.Of(kind, "x");
             surface.SheetSlug = sheet.Id;
             surface.FoamThicknessM = Math.Min(sheet.ThickestRated.Metres, Length.FromInches(inches).Metres);
+            if (inches > 8)
+            {
+                (surface.Details.FlangeMm, surface.Details.WebMm, surface.Details.SkinMm) = (60, 1.5, 0.6);
+            }
+
+            if (surface.MemberMaterial == MemberMaterial.Wood && inches < 4)
+            {
+                surface.MemberMaterial = MemberMaterial.SteelStud;
+            }
+
             var job = new Job { Name = "x", ClimateZone = zone, TargetSetId = targets };
             var study = SectionQuestions.Study(SectionQuestions.Of(surface, job)!, sheet);
             study.Findings.ToList().ForEach(Check);
@@ -89,9 +103,57 @@ public sealed partial class SentencesTests
             Check(study.Sets.Load.ChanceWorking);
             Check(study.Sets.Load.LeftOverWorking);
             study.Yield.Factors.ToList().ForEach(f => Words($"sets.factor.{f.Key}"));
-            SurveyCheck.Of(takeoff, shaved ? "roof" : null, wind > 1).ToList().ForEach(Check);
-            SurveyCheck.Of(null, null, false).ToList().ForEach(Check);
+            SurveyCheck.Of(new(SurfaceKind.BandJoist, wind < 2 ? takeoff : null, shaved ? "roof" : null, wind > 1)
+            {
+                Asked = Enum.GetValues<DetailField>(),
+                Details = new() { BalloonFramed = shaved ? true : null, HeldAtEnds = wind > 1 },
+                ClearancesUnknown = ["flue"],
+                Joints = [(Joints.Start(JointKind.PlateToSlab), "slab"), (Solved(shaved, wind > 1), "slab"), (Solved(true, false) with { How = "" }, "slab")],
+                Meters = MeterAgreement.Check([new("woodMoisture", new(12, Dimension.MoistureContent), 1, "a", default), new("woodMoisture", new(22, Dimension.MoistureContent), 1, "b", default)]),
+            }).ToList().ForEach(Check);
         }, iter: 500);
+
+    private static Joint Solved(bool ready, bool seen) =>
+        new(JointKind.PlateToSlab, Enum.GetValues<ControlLayer>().ToDictionary(l => l, _ => Handover.Carried), "bead", "carpenter", ready, ready && seen ? "lead" : "");
+
+    [Fact]
+    public void Fan_tests_and_the_building_never_lack_words() =>
+        Gen.Select(Gen.Int[1, 8], Gen.Double[0.3, 1.1], Gen.Double[0, 8], Gen.Double[0, 0.3]).Sample((count, n, zero, noise) =>
+        {
+            var test = FanTest.Of(new()
+            {
+                Points = [.. Enumerable.Range(0, count).Select(i => new FanPoint(new(15 + 6 * i + zero), 0.05 * Math.Pow(15 + 6 * i, n) * (1 + noise * (i % 2))))],
+                Indoor = new(20),
+                Outdoor = new(0),
+                ZeroBefore = zero,
+                ZeroAfter = zero,
+            });
+            test.Findings.ToList().ForEach(Check);
+            Check(test.Working);
+            Check(StackPressure.Of(new(8), new(20), new(0), new(101325)).Working);
+            Check(BufferSpace.Of(new(50, 60, 100, 2, 300), new(20), new(0), new(101325)).Working);
+            Check(VapourDrive.Between(new(20), new(50), new(0), new(80)).Working);
+        }, iter: 300);
+
+    [Fact]
+    public void Every_choice_of_the_survey_has_its_words()
+    {
+        All<JointKind>("joint");
+        All<ControlLayer>("layer");
+        All<Handover>("handover");
+        All<SiteNoteKind>("note");
+        All<ComplaintKind>("complaint");
+        All<SpeakingFigure>("speaks");
+        All<MemberMaterial>("member");
+        All<Covering>("covering");
+        All<Attachment>("attachment");
+        All<AccessKind>("access");
+        All<BufferKind>("buffer");
+        All<FileFault>("problem.file");
+
+        static void All<T>(string book)
+            where T : struct, Enum => Enum.GetValues<T>().ToList().ForEach(one => Words($"{book}.{Camel(one.ToString())}"));
+    }
 
     [Fact]
     public void Every_material_kind_and_choice_has_its_words()

@@ -30,6 +30,17 @@ public sealed class FirmIsolationTests : IClassFixture<TestDatabase>
     [InlineData("surfaces")]
     [InlineData("surface_openings")]
     [InlineData("readings")]
+    [InlineData("site_notes")]
+    [InlineData("joints")]
+    [InlineData("complaints")]
+    [InlineData("preparation_marks")]
+    [InlineData("photos")]
+    [InlineData("fan_tests")]
+    [InlineData("thermal_pictures")]
+    [InlineData("logger_series")]
+    [InlineData("buffer_spaces")]
+    [InlineData("surface_templates")]
+    [InlineData("column_mappings")]
     public async Task Straight_against_the_database_no_firm_means_no_rows(string table)
     {
         await FirmWithJobAsync("rows to hide");
@@ -117,6 +128,17 @@ public sealed class FirmIsolationTests : IClassFixture<TestDatabase>
         db.Jobs.Add(job);
         db.Surfaces.Add(surface);
         db.Readings.Add(new() { JobId = job.Id, SurfaceId = surface.Id, Kind = ReadingKind.AirTemperature, Value = 5, Instrument = "x", TakenBy = "y" });
+        surface.Notes.Add(new() { Words = "leak" });
+        db.Joints.Add(new() { JobId = job.Id, FirstId = surface.Id });
+        db.Complaints.Add(new() { JobId = job.Id, Suspects = [surface.Id] });
+        db.Preparation.Add(new() { JobId = job.Id, SurfaceId = surface.Id });
+        db.Photos.Add(new() { JobId = job.Id, ContentType = "image/png", Bytes = [1], Thumbnail = [1] });
+        db.FanTests.Add(new() { JobId = job.Id, PressuresPa = [50], FlowsM3S = [0.5] });
+        db.ThermalPictures.Add(new() { JobId = job.Id, Name = "corner", Rows = 1, Columns = 1, TempsC = [5] });
+        db.LoggerSeries.Add(new() { JobId = job.Id, Name = "attic", Times = [1], TempsC = [5], RhPct = [50] });
+        db.BufferSpaces.Add(new() { JobId = job.Id, Name = "attic" });
+        db.Templates.Add(new() { Name = "own", Document = "{}" });
+        db.ColumnMappings.Add(new() { Signature = "name", Document = "[]" });
         await db.SaveChangesAsync();
         return firm;
     }

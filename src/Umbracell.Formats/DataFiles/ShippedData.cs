@@ -27,7 +27,8 @@ public sealed record TemplateMembers(MemberMaterial Material, double DepthMm, do
 /// <summary>What a new surface of a kind starts with.</summary>
 public sealed record AssemblyTemplate(
     SurfaceKind Kind, ShapeKind Shape, HeatFlow HeatFlow, Exposure Exposure, EnvelopeElement? Element, SubstrateKind Substrate, TemplateMembers Members,
-    IReadOnlyList<TemplateLayer> Outboard, IReadOnlyList<TemplateLayer> Inboard, double VentChannelMm, TemplateLayer? Baffle, bool ShavedFlush, bool OpenFace, double ProfileFactor, FoamSide FoamAgainst);
+    IReadOnlyList<TemplateLayer> Outboard, IReadOnlyList<TemplateLayer> Inboard, double VentChannelMm, TemplateLayer? Baffle, bool ShavedFlush, bool OpenFace, double ProfileFactor, FoamSide FoamAgainst,
+    IReadOnlyList<DetailField> Details);
 
 /// <summary>A target set: greatest U by element and climate zone.</summary>
 /// <param name="Id">Short id.</param>

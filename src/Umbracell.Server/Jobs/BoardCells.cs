@@ -44,7 +44,10 @@ internal static class BoardCells
     {
         var worst = row.Survey[0];
         var figures = row.Takeoff is { } takeoff ? new Dictionary<string, FigureAnswer> { ["area"] = FigureAnswer.Of(takeoff.Treated.ToFigure()) } : [];
-        return new(Stage.Survey, worst.Verdict, worst.Verdict == Verdict.Clear ? "area" : $"{worst.Rule}.{worst.Case}", figures);
+        var missing = row.Survey.Where(f => f.Words.ContainsKey("blocks")).Select(f => new MissingAnswer(f.Rule, f.Case, f.Words["blocks"])).ToList();
+
+        // A hold says its word; what is merely wanted stands beside the area.
+        return new(Stage.Survey, worst.Verdict, worst.Verdict == Verdict.Hold ? $"{worst.Rule}.{worst.Case}" : "area", figures, Missing: missing);
     }
 
     private static BoardCell Choose(SurfaceStudy row) => row.Sheet is { } sheet

@@ -21,7 +21,11 @@ public enum Stage
 /// <param name="Word">Key of the word shown where no figure is, or beside it.</param>
 /// <param name="Figures">Figures of the cell by name.</param>
 /// <param name="Stale">What it stands on has aged or changed.</param>
-public sealed record BoardCell(Stage Stage, Verdict? Verdict, string Word, IReadOnlyDictionary<string, FigureAnswer> Figures, bool Stale = false);
+/// <param name="Missing">Survey: what is still wanted, each with the stages it blocks.</param>
+public sealed record BoardCell(Stage Stage, Verdict? Verdict, string Word, IReadOnlyDictionary<string, FigureAnswer> Figures, bool Stale = false, IReadOnlyList<MissingAnswer>? Missing = null);
+
+/// <summary>Something a survey still wants.</summary>
+public sealed record MissingAnswer(string Rule, string Case, string Blocks);
 
 /// <summary>A layer of a small drawn section, outermost first.</summary>
 public sealed record SketchLayer(string Key, double ThicknessMm);

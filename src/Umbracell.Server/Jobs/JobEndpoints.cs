@@ -15,7 +15,7 @@ namespace Umbracell.Server.Jobs;
 
 internal static class JobEndpoints
 {
-    private static readonly string[] Fields = ["name", "crew", "climateZone", "targetSet", "indoorTemp", "indoorHumidity", "outdoorTemp", "outdoorHumidity", "altitude", "risk"];
+    private static readonly string[] Fields = ["name", "crew", "climateZone", "targetSet", "indoorTemp", "indoorHumidity", "outdoorTemp", "outdoorHumidity", "summerIndoorTemp", "summerIndoorHumidity", "summerOutdoorTemp", "summerOutdoorHumidity", "height", "altitude", "risk"];
 
     public static void MapJobs(this IEndpointRouteBuilder app)
     {
@@ -98,18 +98,36 @@ internal static class JobEndpoints
         fields.Quantity("indoorHumidity", FieldRanges.Humidity, si => job.IndoorRhPct = si);
         fields.Quantity("outdoorTemp", FieldRanges.OutdoorTemperature, si => job.OutdoorC = si);
         fields.Quantity("outdoorHumidity", FieldRanges.Humidity, si => job.OutdoorRhPct = si);
+        fields.Quantity("summerIndoorTemp", FieldRanges.IndoorTemperature, si => job.SummerIndoorC = si);
+        fields.Quantity("summerIndoorHumidity", FieldRanges.Humidity, si => job.SummerIndoorRhPct = si);
+        fields.Quantity("summerOutdoorTemp", FieldRanges.OutdoorTemperature, si => job.SummerOutdoorC = si);
+        fields.Quantity("summerOutdoorHumidity", FieldRanges.Humidity, si => job.SummerOutdoorRhPct = si);
+        fields.QuantityOrBlank("height", FieldRanges.Height, si => job.HeightM = si);
         fields.Quantity("altitude", FieldRanges.Altitude, si => job.AltitudeM = si);
         fields.Quantity("risk", FieldRanges.Risk, si => job.RiskPct = si);
         fields.ThrowIfFaulty(Fields);
     }
 
-    private static JobAnswer Answer(Job job) => new(job.Id, job.Name, job.Crew, job.ClimateZone, job.TargetSetId, FigureAnswer.All(new Dictionary<string, Figure>
+    private static JobAnswer Answer(Job job)
     {
-        ["indoorTemp"] = new(job.IndoorC, Dimension.Temperature),
-        ["indoorHumidity"] = new(job.IndoorRhPct, Dimension.RelativeHumidity),
-        ["outdoorTemp"] = new(job.OutdoorC, Dimension.Temperature),
-        ["outdoorHumidity"] = new(job.OutdoorRhPct, Dimension.RelativeHumidity),
-        ["altitude"] = new(job.AltitudeM, Dimension.Altitude),
-        ["risk"] = Figure.Percent(job.RiskPct),
-    }), job.Version);
+        var figures = new Dictionary<string, Figure>
+        {
+            ["indoorTemp"] = new(job.IndoorC, Dimension.Temperature),
+            ["indoorHumidity"] = new(job.IndoorRhPct, Dimension.RelativeHumidity),
+            ["outdoorTemp"] = new(job.OutdoorC, Dimension.Temperature),
+            ["outdoorHumidity"] = new(job.OutdoorRhPct, Dimension.RelativeHumidity),
+            ["summerIndoorTemp"] = new(job.SummerIndoorC, Dimension.Temperature),
+            ["summerIndoorHumidity"] = new(job.SummerIndoorRhPct, Dimension.RelativeHumidity),
+            ["summerOutdoorTemp"] = new(job.SummerOutdoorC, Dimension.Temperature),
+            ["summerOutdoorHumidity"] = new(job.SummerOutdoorRhPct, Dimension.RelativeHumidity),
+            ["altitude"] = new(job.AltitudeM, Dimension.Altitude),
+            ["risk"] = Figure.Percent(job.RiskPct),
+        };
+        if (job.HeightM is { } height)
+        {
+            figures["height"] = new(height, Dimension.Span);
+        }
+
+        return new(job.Id, job.Name, job.Crew, job.ClimateZone, job.TargetSetId, FigureAnswer.All(figures), job.Version);
+    }
 }

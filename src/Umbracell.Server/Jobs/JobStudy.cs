@@ -24,17 +24,19 @@ internal sealed record JobStudy(Job Job, IReadOnlyList<SurfaceStudy> Rows)
     public static async Task<JobStudy> OfAsync(Job job, SurfaceReader reader, SheetLibrary library, TimeProvider? clock = null)
     {
         var surfaces = await reader.SurfacesAsync(job.Id);
-        var readings = await reader.ReadingsAsync(job.Id);
+        var records = await reader.RecordsAsync(job.Id);
+        var names = surfaces.ToDictionary(s => s.Id, s => s.Name);
         var sheets = await library.AllAsync();
         var now = (clock ?? TimeProvider.System).GetUtcNow();
-        return new(job, [.. surfaces.Select(surface => Study(surface, job, readings, sheets, now))]);
+        return new(job, [.. surfaces.Select(surface => Study(surface, job, records, id => names.GetValueOrDefault(id, ""), sheets, now))]);
     }
 
-    private static SurfaceStudy Study(Surface surface, Job job, LatestReadings readings, IReadOnlyDictionary<string, ProductSheet> sheets, DateTimeOffset now)
+    private static SurfaceStudy Study(Surface surface, Job job, SurveyRecords records, Func<Guid, string> nameOf, IReadOnlyDictionary<string, ProductSheet> sheets, DateTimeOffset now)
     {
         var sheet = surface.SheetSlug is { } slug ? sheets.GetValueOrDefault(slug) : null;
         var takeoff = SurfaceReader.Takeoff(surface);
-        var survey = SurveyCheck.Of(takeoff, surface.OpenLeak, readings.HasMoisture(surface.Id));
+        var readings = records.Readings;
+        var survey = SurfaceReader.SurveyOf(surface, takeoff, records, nameOf);
         if (sheet is null)
         {
             return new(surface, null, takeoff, survey, null, null, null, null);
@@ -43,7 +45,7 @@ internal sealed record JobStudy(Job Job, IReadOnlyList<SurfaceStudy> Rows)
         var section = SectionQuestions.Of(surface, job) is { } sectionQuestion ? OrNull(() => SectionQuestions.Study(sectionQuestion, sheet)) : null;
         var setsQuestion = SetsQuestions.Of(surface, job, takeoff, readings);
         var sets = setsQuestion is null ? null : OrNull(() => SetsQuestions.Study(setsQuestion, sheet, takeoff!.Working));
-        var gate = GateQuestions.Of(surface, job, readings, now) is { } gateQuestion && readings.HasAny(surface.Id) ? GateQuestions.Check(gateQuestion, sheet, sheets.Values) : null;
+        var gate = GateQuestions.Of(surface, job, records, now) is { } gateQuestion && readings.HasAny(surface.Id) ? GateQuestions.Check(gateQuestion, sheet, sheets.Values) : null;
         return new(surface, sheet, takeoff, survey, section, setsQuestion, sets, gate);
     }
 

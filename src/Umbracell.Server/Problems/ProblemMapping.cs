@@ -6,6 +6,8 @@ using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Quantities;
+using Umbracell.Formats.DataFiles;
+using Umbracell.Formats.Tables;
 using Umbracell.Server.Answers;
 
 namespace Umbracell.Server.Problems;
@@ -35,6 +37,8 @@ internal sealed partial class ProblemMapping(IProblemDetailsService problems, IL
             QuantityRangeException e => Fields([new(QuestionFields.GetValueOrDefault(e.ParamName!, e.ParamName!), "outOfRange", QuantityPrinter.Print(e.Value, UnitSystem.Metric), FigureAnswer.Of(e.Least), FigureAnswer.Of(e.Greatest))]),
             StaleEditException e => new ProblemDetails { Status = 409, Title = "Changed by someone else", Detail = e.Message + " Nothing of yours was written.", Extensions = { ["theirs"] = e.Theirs } },
             DbUpdateConcurrencyException => new ProblemDetails { Status = 409, Title = "Changed by someone else", Detail = "The record was changed by someone else meanwhile. Nothing of yours was written." },
+            UnreadableFileException e => Unreadable(e),
+            DataFileException e => new ProblemDetails { Status = 400, Title = "The file cannot be taken", Detail = string.Join(" ", e.Faults.Take(8).Select(f => f.ToString())), Extensions = { ["lines"] = e.Faults.Take(50) } },
             NotFoundException e => new ProblemDetails { Status = 404, Title = "Not found", Detail = e.Message },
             BadHttpRequestException e => Malformed(context, e),
             _ => null,
@@ -59,6 +63,14 @@ internal sealed partial class ProblemMapping(IProblemDetailsService problems, IL
             ["errors"] = faults.GroupBy(f => f.Field).ToDictionary(g => g.Key, g => g.Select(f => f.Sentence).ToArray()),
             ["faults"] = faults,
         },
+    };
+
+    private static ProblemDetails Unreadable(UnreadableFileException e) => new()
+    {
+        Status = 400,
+        Title = "The file cannot be read",
+        Detail = $"The file cannot be read: {e.Message}. Nothing of it was taken.",
+        Extensions = { ["file"] = new { fault = char.ToLowerInvariant(e.Fault.ToString()[0]) + e.Fault.ToString()[1..], line = e.Line, detail = e.Detail } },
     };
 
     private static ProblemDetails Malformed(HttpContext context, BadHttpRequestException e)

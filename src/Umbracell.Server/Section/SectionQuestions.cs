@@ -15,11 +15,12 @@ internal static class SectionQuestions
     /// <summary>The question of a surface; null until a sheet and a thickness are chosen.</summary>
     public static SectionQuestion? Of(Surface surface, Job job)
     {
-        if (surface is not { SheetSlug: { } sheet, FoamThicknessM: { } thickness })
-        {
-            return null;
-        }
+        return surface is { SheetSlug: { } sheet, FoamThicknessM: { } thickness } ? Of(surface, job, sheet, thickness * 1000) : null;
+    }
 
+    /// <summary>The question of a surface with another foam.</summary>
+    public static SectionQuestion Of(Surface surface, Job job, string sheet, double thicknessMm)
+    {
         var template = ShippedData.Templates[surface.Kind];
         var targets = ShippedData.TargetSets.GetValueOrDefault(job.TargetSetId);
         var target = targets?.For(template.Element, job.ClimateZone);
@@ -27,10 +28,10 @@ internal static class SectionQuestions
         return new(
             surface.Kind,
             sheet,
-            thickness * 1000,
+            thicknessMm,
             Layers(surface.Assembly.Outboard),
             Layers(surface.Assembly.Inboard),
-            new(surface.MemberMaterial, surface.MemberDepthM * 1000, surface.MemberSpacingM * 1000, surface.MemberShare * 100),
+            new(surface.MemberMaterial, surface.MemberDepthM * 1000, surface.MemberSpacingM * 1000, surface.MemberShare * 100, surface.Details.FlangeMm, surface.Details.WebMm, surface.Details.SkinMm),
             surface.Assembly.VentChannelMm,
             surface.Assembly.Baffle is { } baffle ? new(baffle.Material, baffle.ThicknessMm) : null,
             surface.FoamAgainst,
@@ -54,12 +55,15 @@ internal static class SectionQuestions
     };
 
     /// <summary>Studies a question.</summary>
-    public static SectionStudy Study(SectionQuestion question, ProductSheet sheet) => SectionStudy.Of(new()
+    public static SectionStudy Study(SectionQuestion question, ProductSheet sheet) => SectionStudy.Of(Case(question, sheet));
+
+    /// <summary>The core's case of a question.</summary>
+    public static SectionCase Case(SectionQuestion question, ProductSheet sheet) => new()
     {
         Kind = question.Kind,
         Outboard = [.. question.Outboard.Select((layer, i) => Layer(layer, $"outboard[{i}].material"))],
         Inboard = [.. question.Inboard.Select((layer, i) => Layer(layer, $"inboard[{i}].material"))],
-        Members = new(question.Members.Material, Length.FromMillimetres(question.Members.DepthMm), Length.FromMillimetres(question.Members.SpacingMm), question.Members.SharePct / 100, ShippedData.Materials["softwood"].Conductivity),
+        Members = new(question.Members.Material, Length.FromMillimetres(question.Members.DepthMm), Length.FromMillimetres(question.Members.SpacingMm), question.Members.SharePct / 100, ShippedData.Materials["softwood"].Conductivity, Girt(question.Members)),
         VentChannel = Length.FromMillimetres(question.VentChannelMm),
         Baffle = question.Baffle is { } baffle ? Layer(baffle, "baffle.material") : null,
         FoamAgainst = question.FoamAgainst,
@@ -71,7 +75,7 @@ internal static class SectionQuestions
         Air = new(new(question.IndoorC), new(question.IndoorRhPct), new(question.OutdoorC), new(question.OutdoorRhPct)),
         Target = question.Target is { } target ? new(new(target.UWM2K), target.Edition) : null,
         ClimateZone = string.IsNullOrWhiteSpace(question.ClimateZone) ? null : question.ClimateZone,
-    });
+    };
 
     /// <summary>Shapes a study.</summary>
     public static SectionAnswer Answer(SectionStudy study)
@@ -133,6 +137,16 @@ internal static class SectionQuestions
             figures["combinedU"] = combined.ToFigure();
         }
 
+        if (study.GirtPsi is { } psi)
+        {
+            figures["girtPsi"] = new(psi, Dimension.LinearTransmittance);
+        }
+
+        if (study.GirtFlange is { } flange)
+        {
+            figures["girtFlange"] = flange.ToFigure();
+        }
+
         if (study.Case.Target is { } target)
         {
             figures["targetU"] = target.GreatestU.ToFigure();
@@ -140,6 +154,10 @@ internal static class SectionQuestions
 
         return figures.ToDictionary(f => f.Key, f => new WorkedFigure(FigureAnswer.Of(f.Value), WorkingAnswer.Maybe(study.Workings.GetValueOrDefault(f.Key))));
     }
+
+    private static GirtProfile? Girt(MembersShape members) => members is { FlangeMm: { } flange, WebMm: { } web, SkinMm: { } skin }
+        ? new(Length.FromMillimetres(flange), Length.FromMillimetres(web), Length.FromMillimetres(skin))
+        : null;
 
     private static Layer Layer(LayerShape layer, string field) =>
         new(ShippedData.Materials.GetValueOrDefault(layer.Material) ?? throw new FieldFaultsException([new(field, "unknown", layer.Material)]), Length.FromMillimetres(layer.ThicknessMm));

@@ -11,7 +11,8 @@ namespace Umbracell.Server.Section;
 public sealed record LayerShape([property: Required] string Material, [property: Range(0.01, 3000)] double ThicknessMm);
 
 /// <summary>Members in a question.</summary>
-public sealed record MembersShape(MemberMaterial Material, [property: Range(0, 1000)] double DepthMm, [property: Range(0, 3000)] double SpacingMm, [property: Range(0, 90)] double SharePct);
+public sealed record MembersShape(MemberMaterial Material, [property: Range(0, 1000)] double DepthMm, [property: Range(0, 3000)] double SpacingMm, [property: Range(0, 90)] double SharePct,
+    [property: Range(5, 500)] double? FlangeMm = null, [property: Range(0.3, 20)] double? WebMm = null, [property: Range(0.2, 20)] double? SkinMm = null);
 
 /// <summary>A target in a question.</summary>
 public sealed record TargetShape([property: Range(0.01, 10), JsonPropertyName("uWM2K")] double UWM2K, string Edition);

@@ -33,7 +33,8 @@ internal static class SetsQuestions
             surface.OpenFace ? 0 : null,
             null,
             null,
-            job.RiskPct);
+            job.RiskPct,
+            surface.Details.PenetrationMm);
     }
 
     public static SetsStudy Study(SetsQuestion question, ProductSheet sheet, Working? area = null) => SetsStudy.Of(new()
@@ -42,6 +43,7 @@ internal static class SetsQuestions
         Sprayed = new(question.AreaM2),
         Thickness = Length.FromMillimetres(question.ThicknessMm),
         ShavedFlush = question.ShavedFlush,
+        Penetration = Length.FromMillimetres(question.PenetrationMm),
         Substrate = question.SubstrateTempC is { } substrate ? new(substrate) : null,
         Drums = question.DrumTempC is { } drum ? new(drum) : null,
         WindAtOpenFace = question.WindMs is { } wind ? new(wind) : null,

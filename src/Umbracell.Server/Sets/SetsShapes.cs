@@ -16,7 +16,8 @@ public sealed record SetsQuestion(
     [property: Range(0, 30)] double? WindMs,
     [property: Range(0, 100)] double? DepthScatterMm,
     [property: Range(0, 200)] double? OverfillMm,
-    [property: Range(0.1, 50)] double RiskPct = 10);
+    [property: Range(0.1, 50)] double RiskPct = 10,
+    [property: Range(0, 150)] double PenetrationMm = 0);
 
 /// <summary>One factor from sheet yield to expected yield.</summary>
 public sealed record YieldFactorAnswer(string Key, double Value, FigureAnswer Figure, WorkingAnswer Working);

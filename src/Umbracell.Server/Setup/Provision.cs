@@ -19,7 +19,7 @@ internal static class Provision
         if (args.Contains("--demo"))
         {
             var token = app.Configuration["Demo:ApiToken"] ?? throw new InvalidOperationException("Demo:ApiToken is not set.");
-            var inputs = new DemoInputs(ShippedData.ProductSheets, SurfaceEdits.Start, token, TimeProvider.System.GetUtcNow());
+            var inputs = new DemoInputs(ShippedData.ProductSheets, SurfaceStart.Of, PreparationAnswers.List, token, TimeProvider.System.GetUtcNow());
             await DemoSeed.PlantAsync(db, scope, inputs);
         }
         else if (args.Contains("--first-firm"))

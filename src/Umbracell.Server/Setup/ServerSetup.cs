@@ -15,6 +15,12 @@ using Umbracell.Server.Section;
 using Umbracell.Server.Sets;
 using Umbracell.Server.Sheets;
 using Umbracell.Server.Survey;
+using Umbracell.Server.Survey.Baseline;
+using Umbracell.Server.Survey.Complaints;
+using Umbracell.Server.Survey.Drive;
+using Umbracell.Server.Survey.Exchange;
+using Umbracell.Server.Survey.Joints;
+using Umbracell.Server.Survey.State;
 using Umbracell.Server.Window;
 using Umbracell.Store;
 
@@ -57,7 +63,7 @@ internal static class ServerSetup
             // The framework answers a body over the limit by its status alone.
             if (context.ProblemDetails.Status == StatusCodes.Status413PayloadTooLarge)
             {
-                context.ProblemDetails.Detail = $"The request is larger than {Limits.RequestBytes / 1024} kB. Nothing was written.";
+                context.ProblemDetails.Detail = "The request is larger than is taken here. Nothing was written.";
             }
         });
         services.AddExceptionHandler<ProblemMapping>();
@@ -90,6 +96,17 @@ internal static class ServerSetup
         app.MapSession();
         app.MapJobs();
         app.MapSurvey();
+        app.MapJoints();
+        app.MapComplaints();
+        app.MapNotes();
+        app.MapPhotos();
+        app.MapLogs();
+        app.MapPreparation();
+        app.MapDrive();
+        app.MapFanTests();
+        app.MapThermal();
+        app.MapImports();
+        app.MapExports();
         app.MapSection();
         app.MapSets();
         app.MapWindow();

@@ -1,6 +1,5 @@
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Conditions;
-using Umbracell.Core.Materials;
 using Umbracell.Core.Takeoff;
 using Umbracell.Formats.DataFiles;
 using Umbracell.Server.Jobs;
@@ -14,73 +13,36 @@ namespace Umbracell.Server.Survey;
 internal static class SurfaceEdits
 {
     private static readonly string[] Fields =
-        ["name", "kind", "shape", "size", "openings", "repeats", "memberDepth", "memberSpacing", "openLeak", "sheet", "thickness", "prepared", "expectedSubstrate", "expectedDrum"];
+    [
+        "name", "kind", "template", "shape", "size", "openings", "repeats", "openLeak", "sheet", "thickness", "expectedSubstrate", "expectedDrum", .. AssemblyEdits.Fields, .. DetailEdits.Fields,
+    ];
 
     private static readonly string[] AreaFields = ["size", "openings", "repeats"];
 
-    /// <summary>A surface of a kind as its template has it.</summary>
-    public static Surface Start(SurfaceKind kind, string name)
-    {
-        var surface = new Surface { Id = Guid.NewGuid(), Name = name };
-        Become(surface, kind);
-        return surface;
-    }
-
     /// <summary>Takes an edit, or throws with every fault and leaves the surface to be forgotten.</summary>
-    public static void Take(TypedEdit edit, Surface surface, IReadOnlyDictionary<string, ProductSheet> sheets)
+    /// <param name="edit">What was typed.</param>
+    /// <param name="surface">The surface.</param>
+    /// <param name="known">What a field may name.</param>
+    /// <param name="stamp">Who types, and when.</param>
+    public static void Take(TypedEdit edit, Surface surface, SurveyChoices known, Stamp stamp)
     {
         var fields = new TypedFields(edit);
         fields.Text("name", 200, required: true, text => surface.Name = text);
-        fields.Choice<SurfaceKind>("kind", kind => Become(surface, kind));
-        fields.Choice<ShapeKind>("shape", shape => BecomeShape(surface, shape));
+        fields.Choice<SurfaceKind>("kind", kind => SurfaceStart.Become(surface, ShippedData.Templates[kind]));
+        fields.Known("template", id => known.Templates.ContainsKey(id), id => SurfaceStart.Become(surface, known.Templates[id]));
+        fields.Choice<ShapeKind>("shape", shape => SurfaceStart.BecomeShape(surface, shape));
         TakeSize(fields, surface);
         TakeOpenings(fields, surface);
         fields.Quantity("repeats", FieldRanges.Repeats, si => surface.Repeats = (int)Math.Round(si));
-        fields.Quantity("memberDepth", FieldRanges.MemberDepth, si => surface.MemberDepthM = si);
-        fields.Quantity("memberSpacing", FieldRanges.MemberSpacing, si => Space(surface, si));
-        fields.Text("openLeak", 500, required: false, text => surface.OpenLeak = text.Length == 0 ? null : text);
-        fields.Known("sheet", id => id.Length == 0 || sheets.ContainsKey(id), id => surface.SheetSlug = id.Length == 0 ? null : id);
+        AssemblyEdits.Take(fields, surface);
+        DetailEdits.Take(fields, surface, known);
+        fields.Text("openLeak", 500, required: false, text => TakeLeak(surface, text, stamp));
+        fields.Known("sheet", id => id.Length == 0 || known.Sheets.ContainsKey(id), id => surface.SheetSlug = id.Length == 0 ? null : id);
         fields.QuantityOrBlank("thickness", FieldRanges.FoamThickness, si => surface.FoamThicknessM = si);
         fields.QuantityOrBlank("expectedSubstrate", FieldRanges.ReadTemperature, si => surface.ExpectedSubstrateC = si);
         fields.QuantityOrBlank("expectedDrum", FieldRanges.ReadTemperature, si => surface.ExpectedDrumC = si);
-        fields.Text("prepared", 500, required: false, text => TakePrepared(fields, surface, text));
         CheckOpenings(fields, surface);
         fields.ThrowIfFaulty(Fields);
-    }
-
-    private static void Become(Surface surface, SurfaceKind kind)
-    {
-        var template = ShippedData.Templates[kind];
-        surface.Kind = kind;
-        BecomeShape(surface, template.Shape);
-        surface.Substrate = template.Substrate;
-        surface.MemberMaterial = template.Members.Material;
-        surface.MemberDepthM = template.Members.DepthMm / 1000;
-        surface.MemberSpacingM = template.Members.SpacingMm / 1000;
-        surface.MemberShare = template.Members.SharePct / 100;
-        surface.FoamAgainst = template.FoamAgainst;
-        surface.ShavedFlush = template.ShavedFlush;
-        surface.OpenFace = template.OpenFace;
-        surface.ProfileFactor = template.ProfileFactor;
-        surface.Assembly = new()
-        {
-            Outboard = [.. template.Outboard.Select(Layer)],
-            Inboard = [.. template.Inboard.Select(Layer)],
-            VentChannelMm = template.VentChannelMm,
-            Baffle = template.Baffle is { } baffle ? Layer(baffle) : null,
-        };
-    }
-
-    private static LayerRow Layer(TemplateLayer layer) => new() { Material = layer.Material, ThicknessMm = layer.ThicknessMm };
-
-    // A size belongs to its shape: another shape asks for it anew.
-    private static void BecomeShape(Surface surface, ShapeKind shape)
-    {
-        if (surface.Shape != shape)
-        {
-            surface.Shape = shape;
-            (surface.FirstM, surface.SecondM, surface.ThirdM, surface.Pitch, surface.BayCount) = (0, 0, 0, 0, 1);
-        }
     }
 
     private static void TakeSize(TypedFields fields, Surface surface)
@@ -95,6 +57,7 @@ internal static class SurfaceEdits
         {
             (surface.FirstM, surface.SecondM, surface.ThirdM) = (shape.First.Metres, shape.Second.Metres, shape.Third.Metres);
             (surface.Pitch, surface.BayCount) = (shape.Pitch, shape.Count);
+            surface.Corners = [.. shape.Corners.SelectMany(c => new[] { c.X, c.Y })];
         }
         else if (typed.Part is { } part)
         {
@@ -102,7 +65,7 @@ internal static class SurfaceEdits
         }
         else if (string.IsNullOrWhiteSpace(fields.Raw("size")))
         {
-            (surface.FirstM, surface.SecondM, surface.ThirdM, surface.Pitch, surface.BayCount) = (0, 0, 0, 0, 1);
+            SurfaceStart.ForgetSize(surface);
         }
         else
         {
@@ -137,28 +100,20 @@ internal static class SurfaceEdits
         }
     }
 
-    // Members cover a share in proportion to how close they stand; plates and headers stay.
-    private static void Space(Surface surface, double spacing)
+    // The leak of the grid is the surface's open leak note; blanked, the leak is mended.
+    private static void TakeLeak(Surface surface, string text, Stamp stamp)
     {
-        if (surface.MemberSpacingM > 0 && surface.MemberShare > 0)
+        if (surface.OpenLeak is { } open && text.Length == 0)
         {
-            var template = ShippedData.Templates[surface.Kind].Members;
-            surface.MemberShare = FramingShares.For(surface.Kind, spacing) ?? Math.Min(0.6, template.SharePct / 100 * template.SpacingMm / 1000 / spacing);
+            (open.MendedAt, open.MendedBy) = (stamp.At, stamp.By);
         }
-
-        surface.MemberSpacingM = spacing;
-    }
-
-    private static void TakePrepared(TypedFields fields, Surface surface, string text)
-    {
-        var items = text.Split(',', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries);
-        var known = items.Select(item => Enum.TryParse<PreparationItem>(item, ignoreCase: true, out var value) && Enum.IsDefined(value) ? value : (PreparationItem?)null).ToList();
-        if (known.Contains(null))
+        else if (surface.OpenLeak is { } known)
         {
-            fields.Fault(new("prepared", "unknown", text));
-            return;
+            known.Words = text;
         }
-
-        surface.Prepared = [.. known.OfType<PreparationItem>().Distinct().Order()];
+        else if (text.Length > 0)
+        {
+            surface.Notes.Add(new() { Kind = SiteNoteKind.Leak, Words = text, NotedAt = stamp.At, NotedBy = stamp.By });
+        }
     }
 }

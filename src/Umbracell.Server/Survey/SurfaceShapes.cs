@@ -10,6 +10,14 @@ namespace Umbracell.Server.Survey;
 /// <summary>Text in both unit systems, as a person would type it.</summary>
 public sealed record TextInUnits(string Us, string Metric);
 
+/// <summary>A layer of a surface as its editor shows it.</summary>
+public sealed record LayerAnswer(string Material, FigureAnswer Thickness);
+
+/// <summary>What else is known of a surface, as it would be typed.</summary>
+public sealed record DetailsAnswer(
+    IReadOnlyList<DetailField> Asked, AccessKind Access, FigureAnswer AccessFactor, bool? BalloonFramed, bool? HeldAtEnds, FigureAnswer? Flange, FigureAnswer? Web, FigureAnswer? Skin,
+    Covering Covering, Attachment Attachment, FigureAnswer? DoorSpare, FigureAnswer? Penetration, Guid? BufferId);
+
 /// <summary>A surface as the survey shows it: every cell as it would be typed, and what follows from it.</summary>
 public sealed record SurfaceAnswer(
     Guid Id,
@@ -17,20 +25,28 @@ public sealed record SurfaceAnswer(
     SurfaceKind Kind,
     ShapeKind Shape,
     IReadOnlyList<SizePart> SizeParts,
+    IReadOnlyList<SizePart> CutAlong,
     TextInUnits? Size,
     TextInUnits? Openings,
     int Repeats,
     bool HasMembers,
+    MemberMaterial MemberMaterial,
     FigureAnswer? MemberDepth,
     FigureAnswer? MemberSpacing,
     double MemberSharePct,
+    FigureAnswer? MemberShare,
     SubstrateKind Substrate,
+    IReadOnlyList<LayerAnswer> Outboard,
+    IReadOnlyList<LayerAnswer> Inboard,
+    FigureAnswer? VentChannel,
+    LayerAnswer? Baffle,
+    FigureAnswer ProfileFactor,
+    DetailsAnswer Details,
     string? OpenLeak,
     string? SheetId,
     FigureAnswer? Thickness,
     FigureAnswer? ExpectedSubstrate,
     FigureAnswer? ExpectedDrum,
-    IReadOnlyList<PreparationItem> Prepared,
     WorkedFigure? TreatedArea,
     WorkedFigure? SprayedArea,
     IReadOnlyList<FindingAnswer> Findings,

@@ -1,19 +1,29 @@
+using System.Security.Claims;
+using System.Text.Json;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Assemblies;
+using Umbracell.Formats.DataFiles;
 using Umbracell.Server.Access;
 using Umbracell.Server.Jobs;
 using Umbracell.Server.Problems;
 using Umbracell.Server.Sheets;
 using Umbracell.Server.Typing;
 using Umbracell.Store;
+using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Survey;
+
+/// <summary>A template of the firm's own.</summary>
+public sealed record TemplateAnswer(Guid Id, string Name, SurfaceKind Kind);
+
+/// <summary>The name of something new.</summary>
+public sealed record Named(string Name);
 
 internal static class SurveyEndpoints
 {
     /// <summary>More surfaces than any job has; keeps one job from filling the database.</summary>
-    private const int MostSurfaces = 2000;
+    public const int MostSurfaces = 5000;
 
     public static void MapSurvey(this IEndpointRouteBuilder app)
     {
@@ -23,52 +33,63 @@ internal static class SurveyEndpoints
         one.MapPatch("", ChangeAsync).WithSummary("Change typed fields of a surface.").ProducesProblem(409);
         one.MapDelete("", RemoveAsync).WithSummary("Take a surface off the job; it can be brought back.");
         one.MapPost("/restore", RestoreAsync).WithSummary("Bring back a surface that was taken off.");
+        one.MapPost("/split", SplitAsync).WithSummary("Cut a surface in two where depth or system changes.").ProducesProblem(409);
+        one.MapPost("/template", SaveTemplateAsync).WithSummary("Keep a surface's assembly as a template of the firm.");
+        app.MapGet("/api/templates", TemplatesAsync).WithTags("Survey").WithSummary("The firm's own templates.").RequireAuthorization();
+        app.MapDelete("/api/templates/{id:guid}", RemoveTemplateAsync).WithTags("Survey").WithSummary("Forget a template; surfaces made from it stay as they are.").RequireAuthorization(Claims.MayEdit);
     }
 
     private static async Task<Ok<List<SurfaceAnswer>>> ListAsync(Guid id, SurfaceReader reader)
     {
         var job = await reader.FindJobAsync(id);
-        var readings = await reader.ReadingsAsync(job.Id);
-        return TypedResults.Ok((await reader.SurfacesAsync(job.Id)).ConvertAll(s => SurfaceAnswers.Of(s, readings)));
+        var records = await reader.RecordsAsync(job.Id);
+        var surfaces = await reader.SurfacesAsync(job.Id);
+        var names = surfaces.ToDictionary(s => s.Id, s => s.Name);
+        return TypedResults.Ok(surfaces.ConvertAll(s => SurfaceAnswers.Of(s, records, id => names.GetValueOrDefault(id, ""))));
     }
 
-    private static async Task<Created<SurfaceAnswer>> AddAsync(Guid id, TypedEdit edit, SurfaceReader reader, SheetLibrary library, UmbracellDb db, TimeProvider clock)
+    private static async Task<Created<SurfaceAnswer>> AddAsync(Guid id, TypedEdit edit, SurfaceReader reader, SheetLibrary library, UmbracellDb db, ClaimsPrincipal user, TimeProvider clock)
     {
         var job = await reader.FindJobAsync(id);
-        var surface = SurfaceEdits.Start(SurfaceKind.StudWall, "");
+        var surface = SurfaceStart.Of(SurfaceKind.StudWall, "");
         if (!edit.Fields.ContainsKey("name"))
         {
             throw new FieldFaultsException([new("name", "empty", "")]);
         }
 
-        SurfaceEdits.Take(edit, surface, await library.AllAsync());
-        if (await db.Surfaces.CountAsync(s => s.JobId == job.Id) >= MostSurfaces)
-        {
-            throw new FieldFaultsException([new("name", "tooMany", surface.Name)]);
-        }
-
-        surface.JobId = job.Id;
-        surface.ChangedAt = clock.GetUtcNow();
-        surface.Position = 1 + (await db.Surfaces.IgnoreQueryFilters().Where(s => s.FirmId == job.FirmId && s.JobId == job.Id).MaxAsync(s => (int?)s.Position) ?? -1);
-        db.Surfaces.Add(surface);
+        SurfaceEdits.Take(edit, surface, await SurveyChoices.OfAsync(job.Id, library, db), Stamp.Of(user, clock));
+        await AppendAsync([surface], job, db, clock);
         await db.SaveChangesAsync();
-        return TypedResults.Created($"/api/surfaces/{surface.Id}", SurfaceAnswers.Of(surface, await reader.ReadingsAsync(job.Id)));
+        return TypedResults.Created($"/api/surfaces/{surface.Id}", await AnswerAsync(surface, reader));
     }
 
-    private static async Task<Ok<SurfaceAnswer>> ChangeAsync(Guid id, TypedEdit edit, SurfaceReader reader, SheetLibrary library, UmbracellDb db, TimeProvider clock)
+    /// <summary>Puts surfaces at the end of a job; nothing is saved yet.</summary>
+    public static async Task AppendAsync(IReadOnlyList<Surface> surfaces, Job job, UmbracellDb db, TimeProvider clock)
     {
-        var (surface, job) = await reader.FindAsync(id);
-        if (edit.Version != surface.Version)
+        if (await db.Surfaces.CountAsync(s => s.JobId == job.Id) + surfaces.Count > MostSurfaces)
         {
-            throw new StaleEditException(SurfaceAnswers.Of(surface, await reader.ReadingsAsync(job.Id)));
+            throw new FieldFaultsException([new("name", "tooMany", surfaces[0].Name)]);
         }
 
-        SurfaceEdits.Take(edit, surface, await library.AllAsync());
+        var next = 1 + (await db.Surfaces.IgnoreQueryFilters().Where(s => s.FirmId == job.FirmId && s.JobId == job.Id).MaxAsync(s => (int?)s.Position) ?? -1);
+        foreach (var surface in surfaces)
+        {
+            (surface.JobId, surface.ChangedAt, surface.Position) = (job.Id, clock.GetUtcNow(), next++);
+        }
 
-        // Openings are rows of their own: the surface's row must change with them for its version to move on.
+        db.Surfaces.AddRange(surfaces);
+    }
+
+    private static async Task<Ok<SurfaceAnswer>> ChangeAsync(Guid id, TypedEdit edit, SurfaceReader reader, SheetLibrary library, UmbracellDb db, ClaimsPrincipal user, TimeProvider clock)
+    {
+        var (surface, job) = await reader.FindAsync(id);
+        await CheckVersionAsync(edit, surface, reader);
+        SurfaceEdits.Take(edit, surface, await SurveyChoices.OfAsync(job.Id, library, db), Stamp.Of(user, clock));
+
+        // Openings and notes are rows of their own: the surface's row must change with them for its version to move on.
         surface.ChangedAt = clock.GetUtcNow();
         await db.SaveChangesAsync();
-        return TypedResults.Ok(SurfaceAnswers.Of(surface, await reader.ReadingsAsync(job.Id)));
+        return TypedResults.Ok(await AnswerAsync(surface, reader));
     }
 
     private static async Task<NoContent> RemoveAsync(Guid id, SurfaceReader reader, UmbracellDb db, TimeProvider clock)
@@ -81,9 +102,60 @@ internal static class SurveyEndpoints
 
     private static async Task<Ok<SurfaceAnswer>> RestoreAsync(Guid id, SurfaceReader reader, UmbracellDb db)
     {
-        var removed = await db.Surfaces.IgnoreQueryFilters().Include(s => s.Openings).SingleOrDefaultAsync(s => s.Id == id) ?? throw new NotFoundException("surface");
+        // Without the filter that hides removed surfaces; the row policies still keep other firms' out.
+        var removed = await db.Surfaces.IgnoreQueryFilters().Include(s => s.Openings).Include(s => s.Notes).AsSplitQuery().SingleOrDefaultAsync(s => s.Id == id) ?? throw new NotFoundException("surface");
         removed.RemovedAt = null;
         await db.SaveChangesAsync();
-        return TypedResults.Ok(SurfaceAnswers.Of(removed, await reader.ReadingsAsync(removed.JobId)));
+        return TypedResults.Ok(await AnswerAsync(removed, reader));
+    }
+
+    private static async Task<Ok<SurfaceAnswer>> SplitAsync(Guid id, TypedEdit edit, SurfaceReader reader, UmbracellDb db, TimeProvider clock)
+    {
+        var (surface, job) = await reader.FindAsync(id);
+        await CheckVersionAsync(edit, surface, reader);
+        var second = SurfaceSplit.Take(edit, surface);
+        await AppendAsync([second], job, db, clock);
+        surface.ChangedAt = clock.GetUtcNow();
+        await db.SaveChangesAsync();
+        return TypedResults.Ok(await AnswerAsync(second, reader));
+    }
+
+    private static async Task<Created<TemplateAnswer>> SaveTemplateAsync(Guid id, Named named, SurfaceReader reader, UmbracellDb db)
+    {
+        var (surface, _) = await reader.FindAsync(id);
+        var name = named.Name.Trim();
+        if (name.Length is 0 or > 120)
+        {
+            throw new FieldFaultsException([new("name", name.Length == 0 ? "empty" : "tooLong", name.Length == 0 ? "" : name[..40])]);
+        }
+
+        var template = new TemplateRow { Id = Guid.NewGuid(), Name = name, Kind = surface.Kind, Document = JsonSerializer.Serialize(SurfaceStart.ToTemplate(surface), DataFile.Json) };
+        db.Templates.Add(template);
+        await db.SaveChangesAsync();
+        return TypedResults.Created($"/api/templates/{template.Id}", new TemplateAnswer(template.Id, template.Name, template.Kind));
+    }
+
+    private static async Task<Ok<List<TemplateAnswer>>> TemplatesAsync(UmbracellDb db) =>
+        TypedResults.Ok(await db.Templates.AsNoTracking().OrderBy(t => t.Name).Select(t => new TemplateAnswer(t.Id, t.Name, t.Kind)).ToListAsync());
+
+    private static async Task<NoContent> RemoveTemplateAsync(Guid id, UmbracellDb db)
+    {
+        db.Templates.Remove(await db.Templates.SingleOrDefaultAsync(t => t.Id == id) ?? throw new NotFoundException("template"));
+        await db.SaveChangesAsync();
+        return TypedResults.NoContent();
+    }
+
+    private static async Task CheckVersionAsync(TypedEdit edit, Surface surface, SurfaceReader reader)
+    {
+        if (edit.Version != surface.Version)
+        {
+            throw new StaleEditException(await AnswerAsync(surface, reader));
+        }
+    }
+
+    private static async Task<SurfaceAnswer> AnswerAsync(Surface surface, SurfaceReader reader)
+    {
+        var names = await reader.NamesAsync(surface.JobId);
+        return SurfaceAnswers.Of(surface, await reader.RecordsAsync(surface.JobId), id => names.GetValueOrDefault(id, ""));
     }
 }

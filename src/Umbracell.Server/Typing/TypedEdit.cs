@@ -1,4 +1,5 @@
 using System.ComponentModel.DataAnnotations;
+using System.Globalization;
 using Umbracell.Core.Quantities;
 using Umbracell.Server.Problems;
 
@@ -22,6 +23,18 @@ internal sealed class TypedFields(TypedEdit edit)
     public string Raw(string field) => edit.Fields[field];
 
     public void Fault(FieldFault fault) => _faults.Add(fault);
+
+    /// <summary>Faults every one of these fields that was not sent.</summary>
+    public void Require(params ReadOnlySpan<string> wanted)
+    {
+        foreach (var field in wanted)
+        {
+            if (!Has(field))
+            {
+                Fault(new(field, "empty", ""));
+            }
+        }
+    }
 
     /// <summary>Takes a line of text.</summary>
     public void Text(string field, int longest, bool required, Action<string> take)
@@ -97,6 +110,36 @@ internal sealed class TypedFields(TypedEdit edit)
         }
     }
 
+    /// <summary>Takes a day as <c>2026-11-23</c>, or blank for none.</summary>
+    public void Date(string field, Action<DateOnly?> take)
+    {
+        if (!Has(field))
+        {
+            return;
+        }
+
+        if (string.IsNullOrWhiteSpace(Raw(field)))
+        {
+            take(null);
+        }
+        else if (DateOnly.TryParseExact(Raw(field).Trim(), "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var day) && day.Year is >= 2000 and < 2200)
+        {
+            take(day);
+        }
+        else
+        {
+            Fault(new(field, "notADate", Raw(field)));
+        }
+    }
+
+    /// <summary>Takes yes, no, or blank for not known.</summary>
+    public void YesNo(string field, Action<bool?> take) =>
+        Known(field, typed => typed is "yes" or "no" or "", typed => take(typed switch { "yes" => true, "no" => false, _ => null }));
+
+    /// <summary>Takes the id of another record, or blank for none.</summary>
+    public void Id(string field, Func<Guid, bool> isKnown, Action<Guid?> take) =>
+        Known(field, typed => typed.Length == 0 || (Guid.TryParse(typed, out var id) && isKnown(id)), typed => take(typed.Length == 0 ? null : Guid.Parse(typed)));
+
     /// <summary>Takes one of a set of ids.</summary>
     public void Known(string field, Func<string, bool> isKnown, Action<string> take)
     {
@@ -138,6 +181,28 @@ internal static class FieldRanges
     public static readonly FigureRange ReadTemperature = new(-40, 90, Dimension.Temperature);
     public static readonly FigureRange Humidity = new(1, 100, Dimension.RelativeHumidity);
     public static readonly FigureRange WoodMoisture = new(0, 100, Dimension.MoistureContent);
+    public static readonly FigureRange StatedError = new(0, 20, Dimension.Number);
+    public static readonly FigureRange MoistureCorrection = new(-15, 15, Dimension.Number);
+    public static readonly FigureRange MemberShare = new(0, 60, Dimension.Percent);
+    public static readonly FigureRange Layer = new(0.0001, 3, Dimension.Thickness);
+    public static readonly FigureRange VentChannel = new(0, 0.2, Dimension.Thickness);
+    public static readonly FigureRange ProfileFactor = new(1, 3, Dimension.Number);
+    public static readonly FigureRange Flange = new(0.005, 0.5, Dimension.Thickness);
+    public static readonly FigureRange Web = new(0.0003, 0.02, Dimension.Thickness);
+    public static readonly FigureRange Skin = new(0.0002, 0.02, Dimension.Thickness);
+    public static readonly FigureRange DoorSpare = new(0, 500, Dimension.Mass);
+    public static readonly FigureRange Penetration = new(0, 0.15, Dimension.Thickness);
+    public static readonly FigureRange Clearance = new(0, 3, Dimension.Thickness);
+    public static readonly FigureRange Days = new(0, 365, Dimension.Count);
+    public static readonly FigureRange Height = new(0.5, 200, Dimension.Span);
+    public static readonly FigureRange Volume = new(1, 5e6, Dimension.RoomVolume);
+    public static readonly FigureRange BufferVolume = new(0, 1e6, Dimension.RoomVolume);
+    public static readonly FigureRange AirChanges = new(0, 100, Dimension.AirChanges);
+    public static readonly FigureRange HeatLoss = new(0, 1e6, Dimension.HeatLoss);
+    public static readonly FigureRange DuctLoss = new(-1e5, 1e5, Dimension.Power);
+    public static readonly FigureRange ZeroPressure = new(-50, 50, Dimension.AirPressure);
+    public static readonly FigureRange FanPressure = new(1, 400, Dimension.AirPressure);
+    public static readonly FigureRange FanFlow = new(1e-5, 500, Dimension.AirFlow);
     public static readonly FigureRange Altitude = new(-400, 6000, Dimension.Altitude);
     public static readonly FigureRange Risk = new(0.1, 50, Dimension.Percent);
     public static readonly FigureRange Repeats = new(1, 999, Dimension.Count);

@@ -1,3 +1,5 @@
+using Umbracell.Core.Conditions;
+using Umbracell.Core.Findings;
 using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Window;
@@ -6,10 +8,12 @@ namespace Umbracell.Server.Window;
 internal sealed class LatestReadings
 {
     private readonly Dictionary<(Guid Surface, ReadingKind Kind), ReadingRow> _bySurface = [];
+    private readonly ILookup<Guid, ReadingRow> _allOfSurface;
     private readonly Dictionary<(string Sheet, ReadingKind Kind), ReadingRow> _byProduct = [];
 
-    public LatestReadings(IEnumerable<ReadingRow> readings)
+    public LatestReadings(IReadOnlyCollection<ReadingRow> readings)
     {
+        _allOfSurface = readings.Where(r => r.SurfaceId is not null).ToLookup(r => r.SurfaceId!.Value);
         foreach (var reading in readings.OrderBy(r => r.TakenAt))
         {
             if (reading.SurfaceId is { } surface)
@@ -28,7 +32,17 @@ internal sealed class LatestReadings
     public (ReadingRow? A, ReadingRow? B) Drums(string sheet) =>
         (_byProduct.GetValueOrDefault((sheet, ReadingKind.DrumA)), _byProduct.GetValueOrDefault((sheet, ReadingKind.DrumB)));
 
-    public bool HasMoisture(Guid surface) => Of(surface, ReadingKind.WoodMoisture) is not null || Of(surface, ReadingKind.FoundDry) is not null;
+    public bool HasMoisture(Guid surface) => Of(surface, ReadingKind.WoodMoisture) is not null || Of(surface, ReadingKind.FoundDry) is not null || Of(surface, ReadingKind.ConcreteMoisture) is not null;
+
+    /// <summary>Meters that disagree about a surface.</summary>
+    public IReadOnlyList<Finding> Disagreements(Guid surface) => MeterAgreement.Check(
+    [
+        .. from reading in _allOfSurface[surface]
+           where reading.Dimension is not null && reading.StatedError is not null
+           select new MeterReading(Camel(reading.Kind), new(reading.Value, reading.Dimension!.Value), reading.StatedError!.Value, reading.Instrument, reading.TakenAt, reading.Place),
+    ]);
+
+    private static string Camel(ReadingKind kind) => char.ToLowerInvariant(kind.ToString()[0]) + kind.ToString()[1..];
 
     public bool HasAny(Guid surface) => Enum.GetValues<ReadingKind>().Any(kind => Of(surface, kind) is not null);
 

@@ -5,6 +5,7 @@ using Umbracell.Server.Access;
 using Umbracell.Server.Answers;
 using Umbracell.Server.Jobs;
 using Umbracell.Server.Sheets;
+using Umbracell.Server.Survey;
 using Umbracell.Server.Typing;
 using Umbracell.Store;
 using Umbracell.Store.Model;
@@ -13,7 +14,7 @@ namespace Umbracell.Server.Window;
 
 internal static class WindowEndpoints
 {
-    private static readonly string[] Fields = ["substrate", "air", "humidity", "humidityOver", "wood", "foundDry", "drumA", "drumB", "instrument"];
+    private static readonly string[] Fields = ["substrate", "air", "humidity", "humidityOver", "wood", "concrete", "foundDry", "drumA", "drumB", "instrument", "statedError", "place", "species", "correction"];
 
     public static void MapWindow(this IEndpointRouteBuilder app)
     {
@@ -51,17 +52,24 @@ internal static class WindowEndpoints
     {
         var fields = new TypedFields(edit);
         var readings = new List<ReadingRow>();
-        var instrument = "";
+        var (instrument, place, species) = ("", "", "");
+        double? error = null;
+        var correction = 0.0;
         var over = HumidityReference.Water;
         fields.Text("instrument", 80, required: false, text => instrument = text);
+        fields.Text("place", 120, required: false, text => place = text);
+        fields.Text("species", 60, required: false, text => species = text);
+        fields.QuantityOrBlank("statedError", FieldRanges.StatedError, value => error = value);
+        fields.QuantityOrBlank("correction", FieldRanges.MoistureCorrection, value => correction = value ?? 0);
         fields.Choice<HumidityReference>("humidityOver", value => over = value);
         Take("substrate", FieldRanges.ReadTemperature, ReadingKind.SubstrateTemperature, "surface thermometer");
         Take("air", FieldRanges.ReadTemperature, ReadingKind.AirTemperature, "thermo-hygrometer");
         Take("humidity", FieldRanges.Humidity, ReadingKind.Humidity, "thermo-hygrometer");
         Take("wood", FieldRanges.WoodMoisture, ReadingKind.WoodMoisture, "pin meter");
+        Take("concrete", FieldRanges.WoodMoisture, ReadingKind.ConcreteMoisture, "concrete meter");
         Take("drumA", FieldRanges.ReadTemperature, ReadingKind.DrumA, "drum thermometer", ofDrum: true);
         Take("drumB", FieldRanges.ReadTemperature, ReadingKind.DrumB, "drum thermometer", ofDrum: true);
-        fields.Known("foundDry", typed => typed is "yes" or "no", typed => readings.Add(new() { SurfaceId = surface.Id, Kind = ReadingKind.FoundDry, Value = typed == "yes" ? 1 : 0, Instrument = instrument.Length > 0 ? instrument : "by eye", TakenBy = "" }));
+        fields.Known("foundDry", typed => typed is "yes" or "no", typed => readings.Add(new() { SurfaceId = surface.Id, Kind = ReadingKind.FoundDry, Value = typed == "yes" ? 1 : 0, Instrument = instrument.Length > 0 ? instrument : "by eye", Place = place, TakenBy = "" }));
         fields.ThrowIfFaulty(Fields);
         return readings;
 
@@ -73,12 +81,18 @@ internal static class WindowEndpoints
                 return;
             }
 
+            // A wood meter is made for one species: its own table gives the points for another.
+            var corrects = kind == ReadingKind.WoodMoisture && correction != 0;
             fields.Quantity(field, range, si => readings.Add(new()
             {
                 SurfaceId = ofDrum ? null : surface.Id,
                 SheetSlug = ofDrum ? surface.SheetSlug : null,
                 Kind = kind,
-                Value = si,
+                Value = corrects ? Math.Max(0, si + correction) : si,
+                RawValue = corrects ? si : null,
+                Species = kind == ReadingKind.WoodMoisture ? species : "",
+                StatedError = error,
+                Place = ofDrum ? "" : place,
                 HumidityOver = kind == ReadingKind.Humidity ? over : HumidityReference.Water,
                 Instrument = instrument.Length > 0 ? instrument : usual,
                 TakenBy = "",
@@ -88,23 +102,17 @@ internal static class WindowEndpoints
 
     private static async Task<WindowOfSurface> AnswerAsync(Surface surface, Job job, SurfaceReader reader, SheetLibrary library, TimeProvider clock)
     {
-        var readings = await reader.ReadingsAsync(job.Id);
+        var records = await reader.RecordsAsync(job.Id);
+        var readings = records.Readings;
         var sheets = await library.AllAsync();
-        var question = GateQuestions.Of(surface, job, readings, clock.GetUtcNow());
+        var question = GateQuestions.Of(surface, job, records, clock.GetUtcNow());
         var sheet = question is null ? null : sheets.GetValueOrDefault(question.SheetId);
         var answer = question is null || sheet is null ? null : GateQuestions.Answer(GateQuestions.Check(question, sheet, sheets.Values));
-        return new(question, answer, sheet?.Name, surface.Substrate, surface.Prepared, [.. readings.For(surface).Select(Shape)], surface.Version);
+        return new(question, answer, sheet?.Name, surface.Substrate, PreparationAnswers.Of(surface, records), [.. readings.For(surface).Select(Shape)], surface.Version);
     }
 
     private static ReadingAnswer Shape(ReadingRow row)
     {
-        Dimension? dimension = row.Kind switch
-        {
-            ReadingKind.FoundDry => null,
-            ReadingKind.Humidity => Dimension.RelativeHumidity,
-            ReadingKind.WoodMoisture => Dimension.MoistureContent,
-            _ => Dimension.Temperature,
-        };
-        return new(row.Kind, dimension is { } d ? FigureAnswer.Of(new(row.Value, d)) : null, row.Value, row.Instrument, row.TakenAt, row.TakenBy);
+        return new(row.Kind, row.Dimension is { } d ? FigureAnswer.Of(new(row.Value, d)) : null, row.Value, row.Instrument, row.StatedError, row.Place, row.Species, row.TakenAt, row.TakenBy);
     }
 }

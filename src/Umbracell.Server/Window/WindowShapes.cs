@@ -3,6 +3,7 @@ using Umbracell.Core.Conditions;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
 using Umbracell.Server.Answers;
+using Umbracell.Server.Survey;
 using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Window;
@@ -27,13 +28,16 @@ public sealed record GateQuestion(
     ReadTemperature? DrumA,
     ReadTemperature? DrumB,
     [property: Required] IReadOnlyList<PreparationItem> Prepared,
-    [property: Range(-500, 11000)] double AltitudeM = 0);
+    [property: Range(-500, 11000)] double AltitudeM = 0,
+    IReadOnlyList<PreparationItem>? Required = null,
+    bool JointsReady = true,
+    bool LeakOpen = false);
 
 /// <summary>May the surface be sprayed now?</summary>
 public sealed record GateAnswer(Verdict Verdict, double? DewPointC, FigureAnswer? DewPoint, IReadOnlyList<FindingAnswer> Findings, IReadOnlyList<RemedyAnswer> Together);
 
 /// <summary>A reading as shown.</summary>
-public sealed record ReadingAnswer(ReadingKind Kind, FigureAnswer? Figure, double Value, string Instrument, DateTimeOffset TakenAt, string TakenBy);
+public sealed record ReadingAnswer(ReadingKind Kind, FigureAnswer? Figure, double Value, string Instrument, double? StatedError, string Place, string Species, DateTimeOffset TakenAt, string TakenBy);
 
 /// <summary>The window of a surface: today's readings and the gate.</summary>
-public sealed record WindowOfSurface(GateQuestion? Question, GateAnswer? Answer, string? Sheet, SubstrateKind SubstrateKind, IReadOnlyList<PreparationItem> Prepared, IReadOnlyList<ReadingAnswer> Readings, uint Version);
+public sealed record WindowOfSurface(GateQuestion? Question, GateAnswer? Answer, string? Sheet, SubstrateKind SubstrateKind, IReadOnlyList<PreparationTaskAnswer> Preparation, IReadOnlyList<ReadingAnswer> Readings, uint Version);

@@ -85,6 +85,239 @@ namespace Umbracell.Store.Migrations
                     b.ToTable("api_tokens", (string)null);
                 });
 
+            modelBuilder.Entity("Umbracell.Store.Model.BufferSpaceRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<double>("AirChanges")
+                        .HasColumnType("double precision")
+                        .HasColumnName("air_changes");
+
+                    b.Property<double>("AirChangesPlanned")
+                        .HasColumnType("double precision")
+                        .HasColumnName("air_changes_planned");
+
+                    b.Property<double>("DuctLossW")
+                        .HasColumnType("double precision")
+                        .HasColumnName("duct_loss_w");
+
+                    b.Property<Guid>("FirmId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("firm_id");
+
+                    b.Property<Guid>("JobId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("job_id");
+
+                    b.Property<string>("Kind")
+                        .IsRequired()
+                        .HasMaxLength(40)
+                        .HasColumnType("character varying(40)")
+                        .HasColumnName("kind");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("name");
+
+                    b.Property<double>("OtherLossWK")
+                        .HasColumnType("double precision")
+                        .HasColumnName("other_loss_wk");
+
+                    b.Property<uint>("Version")
+                        .IsConcurrencyToken()
+                        .ValueGeneratedOnAddOrUpdate()
+                        .HasColumnType("xid")
+                        .HasColumnName("xmin");
+
+                    b.Property<double>("VolumeM3")
+                        .HasColumnType("double precision")
+                        .HasColumnName("volume_m3");
+
+                    b.HasKey("Id")
+                        .HasName("pk_buffer_spaces");
+
+                    b.HasIndex("FirmId", "JobId")
+                        .HasDatabaseName("ix_buffer_spaces_firm_id_job_id");
+
+                    b.ToTable("buffer_spaces", (string)null);
+                });
+
+            modelBuilder.Entity("Umbracell.Store.Model.ColumnMappingRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<string>("Document")
+                        .IsRequired()
+                        .HasColumnType("jsonb")
+                        .HasColumnName("document");
+
+                    b.Property<Guid>("FirmId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("firm_id");
+
+                    b.Property<string>("Signature")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("signature");
+
+                    b.HasKey("Id")
+                        .HasName("pk_column_mappings");
+
+                    b.HasIndex("FirmId", "Signature")
+                        .IsUnique()
+                        .HasDatabaseName("ix_column_mappings_firm_id_signature");
+
+                    b.ToTable("column_mappings", (string)null);
+                });
+
+            modelBuilder.Entity("Umbracell.Store.Model.ComplaintRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<Guid>("FirmId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("firm_id");
+
+                    b.Property<Guid>("JobId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("job_id");
+
+                    b.Property<string>("Kind")
+                        .IsRequired()
+                        .HasMaxLength(40)
+                        .HasColumnType("character varying(40)")
+                        .HasColumnName("kind");
+
+                    b.Property<DateTimeOffset>("MadeAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("made_at");
+
+                    b.Property<string>("Place")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("place");
+
+                    b.PrimitiveCollection<Guid[]>("Suspects")
+                        .IsRequired()
+                        .HasColumnType("uuid[]")
+                        .HasColumnName("suspects");
+
+                    b.Property<uint>("Version")
+                        .IsConcurrencyToken()
+                        .ValueGeneratedOnAddOrUpdate()
+                        .HasColumnType("xid")
+                        .HasColumnName("xmin");
+
+                    b.Property<string>("Words")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("words");
+
+                    b.HasKey("Id")
+                        .HasName("pk_complaints");
+
+                    b.HasIndex("FirmId", "JobId")
+                        .HasDatabaseName("ix_complaints_firm_id_job_id");
+
+                    b.ToTable("complaints", (string)null);
+                });
+
+            modelBuilder.Entity("Umbracell.Store.Model.FanTestRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<string>("Direction")
+                        .IsRequired()
+                        .HasMaxLength(40)
+                        .HasColumnType("character varying(40)")
+                        .HasColumnName("direction");
+
+                    b.Property<Guid>("FirmId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("firm_id");
+
+                    b.PrimitiveCollection<double[]>("FlowsM3S")
+                        .IsRequired()
+                        .HasColumnType("double precision[]")
+                        .HasColumnName("flows_m3s");
+
+                    b.Property<double>("IndoorC")
+                        .HasColumnType("double precision")
+                        .HasColumnName("indoor_c");
+
+                    b.Property<Guid>("JobId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("job_id");
+
+                    b.Property<double>("OutdoorC")
+                        .HasColumnType("double precision")
+                        .HasColumnName("outdoor_c");
+
+                    b.Property<string>("Phase")
+                        .IsRequired()
+                        .HasMaxLength(40)
+                        .HasColumnType("character varying(40)")
+                        .HasColumnName("phase");
+
+                    b.PrimitiveCollection<double[]>("PressuresPa")
+                        .IsRequired()
+                        .HasColumnType("double precision[]")
+                        .HasColumnName("pressures_pa");
+
+                    b.Property<DateTimeOffset>("TakenAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("taken_at");
+
+                    b.Property<string>("TakenBy")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("taken_by");
+
+                    b.Property<uint>("Version")
+                        .IsConcurrencyToken()
+                        .ValueGeneratedOnAddOrUpdate()
+                        .HasColumnType("xid")
+                        .HasColumnName("xmin");
+
+                    b.Property<double?>("VolumeM3")
+                        .HasColumnType("double precision")
+                        .HasColumnName("volume_m3");
+
+                    b.Property<string>("Words")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("words");
+
+                    b.Property<double>("ZeroAfterPa")
+                        .HasColumnType("double precision")
+                        .HasColumnName("zero_after_pa");
+
+                    b.Property<double>("ZeroBeforePa")
+                        .HasColumnType("double precision")
+                        .HasColumnName("zero_before_pa");
+
+                    b.HasKey("Id")
+                        .HasName("pk_fan_tests");
+
+                    b.HasIndex("FirmId", "JobId")
+                        .HasDatabaseName("ix_fan_tests_firm_id_job_id");
+
+                    b.ToTable("fan_tests", (string)null);
+                });
+
             modelBuilder.Entity("Umbracell.Store.Model.Firm", b =>
                 {
                     b.Property<Guid>("Id")
@@ -133,6 +366,10 @@ namespace Umbracell.Store.Migrations
                         .HasColumnType("uuid")
                         .HasColumnName("firm_id");
 
+                    b.Property<double?>("HeightM")
+                        .HasColumnType("double precision")
+                        .HasColumnName("height_m");
+
                     b.Property<double>("IndoorC")
                         .HasColumnType("double precision")
                         .HasColumnName("indoor_c");
@@ -159,6 +396,22 @@ namespace Umbracell.Store.Migrations
                         .HasColumnType("double precision")
                         .HasColumnName("risk_pct");
 
+                    b.Property<double>("SummerIndoorC")
+                        .HasColumnType("double precision")
+                        .HasColumnName("summer_indoor_c");
+
+                    b.Property<double>("SummerIndoorRhPct")
+                        .HasColumnType("double precision")
+                        .HasColumnName("summer_indoor_rh_pct");
+
+                    b.Property<double>("SummerOutdoorC")
+                        .HasColumnType("double precision")
+                        .HasColumnName("summer_outdoor_c");
+
+                    b.Property<double>("SummerOutdoorRhPct")
+                        .HasColumnType("double precision")
+                        .HasColumnName("summer_outdoor_rh_pct");
+
                     b.Property<string>("TargetSetId")
                         .IsRequired()
                         .HasColumnType("text")
@@ -177,6 +430,172 @@ namespace Umbracell.Store.Migrations
                         .HasName("ak_jobs_firm_id_id");
 
                     b.ToTable("jobs", (string)null);
+                });
+
+            modelBuilder.Entity("Umbracell.Store.Model.JointRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<string>("Air")
+                        .IsRequired()
+                        .HasMaxLength(40)
+                        .HasColumnType("character varying(40)")
+                        .HasColumnName("air");
+
+                    b.Property<string>("Beyond")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("beyond");
+
+                    b.Property<bool>("DoNotMeet")
+                        .HasColumnType("boolean")
+                        .HasColumnName("do_not_meet");
+
+                    b.Property<string>("DoneBy")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("done_by");
+
+                    b.Property<Guid>("FirmId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("firm_id");
+
+                    b.Property<Guid>("FirstId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("first_id");
+
+                    b.Property<string>("Heat")
+                        .IsRequired()
+                        .HasMaxLength(40)
+                        .HasColumnType("character varying(40)")
+                        .HasColumnName("heat");
+
+                    b.Property<string>("How")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("how");
+
+                    b.Property<Guid>("JobId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("job_id");
+
+                    b.Property<string>("Kind")
+                        .IsRequired()
+                        .HasMaxLength(40)
+                        .HasColumnType("character varying(40)")
+                        .HasColumnName("kind");
+
+                    b.Property<bool>("Ready")
+                        .HasColumnType("boolean")
+                        .HasColumnName("ready");
+
+                    b.Property<Guid?>("SecondId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("second_id");
+
+                    b.Property<DateTimeOffset?>("SeenAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("seen_at");
+
+                    b.Property<string>("SeenBy")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("seen_by");
+
+                    b.Property<string>("Vapour")
+                        .IsRequired()
+                        .HasMaxLength(40)
+                        .HasColumnType("character varying(40)")
+                        .HasColumnName("vapour");
+
+                    b.Property<uint>("Version")
+                        .IsConcurrencyToken()
+                        .ValueGeneratedOnAddOrUpdate()
+                        .HasColumnType("xid")
+                        .HasColumnName("xmin");
+
+                    b.Property<string>("Water")
+                        .IsRequired()
+                        .HasMaxLength(40)
+                        .HasColumnType("character varying(40)")
+                        .HasColumnName("water");
+
+                    b.HasKey("Id")
+                        .HasName("pk_joints");
+
+                    b.HasIndex("FirmId", "FirstId")
+                        .HasDatabaseName("ix_joints_firm_id_first_id");
+
+                    b.HasIndex("FirmId", "JobId")
+                        .HasDatabaseName("ix_joints_firm_id_job_id");
+
+                    b.HasIndex("FirmId", "SecondId")
+                        .HasDatabaseName("ix_joints_firm_id_second_id");
+
+                    b.ToTable("joints", (string)null);
+                });
+
+            modelBuilder.Entity("Umbracell.Store.Model.LoggerSeriesRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<DateTimeOffset>("AddedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("added_at");
+
+                    b.Property<string>("AddedBy")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("added_by");
+
+                    b.Property<Guid>("FirmId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("firm_id");
+
+                    b.Property<Guid>("JobId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("job_id");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("name");
+
+                    b.PrimitiveCollection<double[]>("RhPct")
+                        .IsRequired()
+                        .HasColumnType("double precision[]")
+                        .HasColumnName("rh_pct");
+
+                    b.Property<Guid?>("SurfaceId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("surface_id");
+
+                    b.PrimitiveCollection<double[]>("TempsC")
+                        .IsRequired()
+                        .HasColumnType("double precision[]")
+                        .HasColumnName("temps_c");
+
+                    b.PrimitiveCollection<long[]>("Times")
+                        .IsRequired()
+                        .HasColumnType("bigint[]")
+                        .HasColumnName("times");
+
+                    b.HasKey("Id")
+                        .HasName("pk_logger_series");
+
+                    b.HasIndex("FirmId", "JobId")
+                        .HasDatabaseName("ix_logger_series_firm_id_job_id");
+
+                    b.HasIndex("FirmId", "SurfaceId")
+                        .HasDatabaseName("ix_logger_series_firm_id_surface_id");
+
+                    b.ToTable("logger_series", (string)null);
                 });
 
             modelBuilder.Entity("Umbracell.Store.Model.OpeningRow", b =>
@@ -287,6 +706,135 @@ namespace Umbracell.Store.Migrations
                     b.ToTable("people", (string)null);
                 });
 
+            modelBuilder.Entity("Umbracell.Store.Model.PhotoRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<DateTimeOffset>("AddedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("added_at");
+
+                    b.Property<string>("AddedBy")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("added_by");
+
+                    b.Property<byte[]>("Bytes")
+                        .IsRequired()
+                        .HasColumnType("bytea")
+                        .HasColumnName("bytes");
+
+                    b.Property<string>("Caption")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("caption");
+
+                    b.Property<string>("ContentType")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("content_type");
+
+                    b.Property<Guid>("FirmId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("firm_id");
+
+                    b.Property<int>("Height")
+                        .HasColumnType("integer")
+                        .HasColumnName("height");
+
+                    b.Property<Guid>("JobId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("job_id");
+
+                    b.Property<Guid?>("SurfaceId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("surface_id");
+
+                    b.Property<byte[]>("Thumbnail")
+                        .IsRequired()
+                        .HasColumnType("bytea")
+                        .HasColumnName("thumbnail");
+
+                    b.Property<int>("Width")
+                        .HasColumnType("integer")
+                        .HasColumnName("width");
+
+                    b.HasKey("Id")
+                        .HasName("pk_photos");
+
+                    b.HasIndex("FirmId", "JobId")
+                        .HasDatabaseName("ix_photos_firm_id_job_id");
+
+                    b.HasIndex("FirmId", "SurfaceId")
+                        .HasDatabaseName("ix_photos_firm_id_surface_id");
+
+                    b.ToTable("photos", (string)null);
+                });
+
+            modelBuilder.Entity("Umbracell.Store.Model.PreparationRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<string>("AssignedTo")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("assigned_to");
+
+                    b.Property<DateTimeOffset?>("DoneAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("done_at");
+
+                    b.Property<string>("DoneBy")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("done_by");
+
+                    b.Property<DateOnly?>("DueOn")
+                        .HasColumnType("date")
+                        .HasColumnName("due_on");
+
+                    b.Property<Guid>("FirmId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("firm_id");
+
+                    b.Property<string>("Item")
+                        .IsRequired()
+                        .HasMaxLength(40)
+                        .HasColumnType("character varying(40)")
+                        .HasColumnName("item");
+
+                    b.Property<Guid>("JobId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("job_id");
+
+                    b.Property<Guid?>("SurfaceId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("surface_id");
+
+                    b.HasKey("Id")
+                        .HasName("pk_preparation_marks");
+
+                    b.HasIndex("FirmId", "JobId")
+                        .HasDatabaseName("ix_preparation_marks_firm_id_job_id");
+
+                    b.HasIndex("FirmId", "SurfaceId")
+                        .HasDatabaseName("ix_preparation_marks_firm_id_surface_id");
+
+                    b.HasIndex("JobId", "SurfaceId", "Item")
+                        .IsUnique()
+                        .HasDatabaseName("ix_preparation_marks_job_id_surface_id_item");
+
+                    NpgsqlIndexBuilderExtensions.AreNullsDistinct(b.HasIndex("JobId", "SurfaceId", "Item"), false);
+
+                    b.ToTable("preparation_marks", (string)null);
+                });
+
             modelBuilder.Entity("Umbracell.Store.Model.ReadingRow", b =>
                 {
                     b.Property<Guid>("Id")
@@ -319,9 +867,27 @@ namespace Umbracell.Store.Migrations
                         .HasColumnType("character varying(40)")
                         .HasColumnName("kind");
 
+                    b.Property<string>("Place")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("place");
+
+                    b.Property<double?>("RawValue")
+                        .HasColumnType("double precision")
+                        .HasColumnName("raw_value");
+
                     b.Property<string>("SheetSlug")
                         .HasColumnType("text")
                         .HasColumnName("sheet_slug");
+
+                    b.Property<string>("Species")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("species");
+
+                    b.Property<double?>("StatedError")
+                        .HasColumnType("double precision")
+                        .HasColumnName("stated_error");
 
                     b.Property<Guid?>("SurfaceId")
                         .HasColumnType("uuid")
@@ -386,6 +952,73 @@ namespace Umbracell.Store.Migrations
                     b.ToTable("sheets", (string)null);
                 });
 
+            modelBuilder.Entity("Umbracell.Store.Model.SiteNoteRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<double?>("ClearanceM")
+                        .HasColumnType("double precision")
+                        .HasColumnName("clearance_m");
+
+                    b.Property<int?>("DaysSinceRain")
+                        .HasColumnType("integer")
+                        .HasColumnName("days_since_rain");
+
+                    b.Property<Guid>("FirmId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("firm_id");
+
+                    b.Property<string>("Kind")
+                        .IsRequired()
+                        .HasMaxLength(40)
+                        .HasColumnType("character varying(40)")
+                        .HasColumnName("kind");
+
+                    b.Property<DateTimeOffset?>("MendedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("mended_at");
+
+                    b.Property<string>("MendedBy")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("mended_by");
+
+                    b.Property<DateTimeOffset>("NotedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("noted_at");
+
+                    b.Property<string>("NotedBy")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("noted_by");
+
+                    b.Property<Guid>("SurfaceId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("surface_id");
+
+                    b.Property<string>("Traced")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("traced");
+
+                    b.Property<string>("Words")
+                        .IsRequired()
+                        .HasMaxLength(500)
+                        .HasColumnType("character varying(500)")
+                        .HasColumnName("words");
+
+                    b.HasKey("Id")
+                        .HasName("pk_site_notes");
+
+                    b.HasIndex("FirmId", "SurfaceId")
+                        .HasDatabaseName("ix_site_notes_firm_id_surface_id");
+
+                    b.ToTable("site_notes", (string)null);
+                });
+
             modelBuilder.Entity("Umbracell.Store.Model.Surface", b =>
                 {
                     b.Property<Guid>("Id")
@@ -397,9 +1030,18 @@ namespace Umbracell.Store.Migrations
                         .HasColumnType("integer")
                         .HasColumnName("bay_count");
 
+                    b.Property<Guid?>("BufferId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("buffer_id");
+
                     b.Property<DateTimeOffset>("ChangedAt")
                         .HasColumnType("timestamp with time zone")
                         .HasColumnName("changed_at");
+
+                    b.PrimitiveCollection<double[]>("Corners")
+                        .IsRequired()
+                        .HasColumnType("double precision[]")
+                        .HasColumnName("corners");
 
                     b.Property<double?>("ExpectedDrumC")
                         .HasColumnType("double precision")
@@ -465,11 +1107,6 @@ namespace Umbracell.Store.Migrations
                         .HasColumnType("boolean")
                         .HasColumnName("open_face");
 
-                    b.Property<string>("OpenLeak")
-                        .HasMaxLength(500)
-                        .HasColumnType("character varying(500)")
-                        .HasColumnName("open_leak");
-
                     b.Property<double>("Pitch")
                         .HasColumnType("double precision")
                         .HasColumnName("pitch");
@@ -477,11 +1114,6 @@ namespace Umbracell.Store.Migrations
                     b.Property<int>("Position")
                         .HasColumnType("integer")
                         .HasColumnName("position");
-
-                    b.PrimitiveCollection<string[]>("Prepared")
-                        .IsRequired()
-                        .HasColumnType("text[]")
-                        .HasColumnName("prepared");
 
                     b.Property<double>("ProfileFactor")
                         .HasColumnType("double precision")
@@ -544,6 +1176,125 @@ namespace Umbracell.Store.Migrations
                     b.ToTable("surfaces", (string)null);
                 });
 
+            modelBuilder.Entity("Umbracell.Store.Model.TemplateRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<string>("Document")
+                        .IsRequired()
+                        .HasColumnType("jsonb")
+                        .HasColumnName("document");
+
+                    b.Property<Guid>("FirmId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("firm_id");
+
+                    b.Property<string>("Kind")
+                        .IsRequired()
+                        .HasMaxLength(40)
+                        .HasColumnType("character varying(40)")
+                        .HasColumnName("kind");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("name");
+
+                    b.HasKey("Id")
+                        .HasName("pk_surface_templates");
+
+                    b.HasIndex("FirmId")
+                        .HasDatabaseName("ix_surface_templates_firm_id");
+
+                    b.ToTable("surface_templates", (string)null);
+                });
+
+            modelBuilder.Entity("Umbracell.Store.Model.ThermalPictureRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<int>("Columns")
+                        .HasColumnType("integer")
+                        .HasColumnName("columns");
+
+                    b.Property<string>("Conditions")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("conditions");
+
+                    b.Property<Guid>("FirmId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("firm_id");
+
+                    b.Property<double>("IndoorC")
+                        .HasColumnType("double precision")
+                        .HasColumnName("indoor_c");
+
+                    b.Property<Guid>("JobId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("job_id");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("name");
+
+                    b.Property<double>("OutdoorC")
+                        .HasColumnType("double precision")
+                        .HasColumnName("outdoor_c");
+
+                    b.Property<string>("Phase")
+                        .IsRequired()
+                        .HasMaxLength(40)
+                        .HasColumnType("character varying(40)")
+                        .HasColumnName("phase");
+
+                    b.Property<int>("Rows")
+                        .HasColumnType("integer")
+                        .HasColumnName("rows");
+
+                    b.Property<Guid?>("SurfaceId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("surface_id");
+
+                    b.Property<DateTimeOffset>("TakenAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("taken_at");
+
+                    b.Property<string>("TakenBy")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("taken_by");
+
+                    b.PrimitiveCollection<float[]>("TempsC")
+                        .IsRequired()
+                        .HasColumnType("real[]")
+                        .HasColumnName("temps_c");
+
+                    b.Property<uint>("Version")
+                        .IsConcurrencyToken()
+                        .ValueGeneratedOnAddOrUpdate()
+                        .HasColumnType("xid")
+                        .HasColumnName("xmin");
+
+                    b.HasKey("Id")
+                        .HasName("pk_thermal_pictures");
+
+                    b.HasIndex("FirmId", "JobId")
+                        .HasDatabaseName("ix_thermal_pictures_firm_id_job_id");
+
+                    b.HasIndex("FirmId", "SurfaceId")
+                        .HasDatabaseName("ix_thermal_pictures_firm_id_surface_id");
+
+                    b.ToTable("thermal_pictures", (string)null);
+                });
+
             modelBuilder.Entity("Umbracell.Store.Model.ApiToken", b =>
                 {
                     b.HasOne("Umbracell.Store.Model.Firm", null)
@@ -554,6 +1305,49 @@ namespace Umbracell.Store.Migrations
                         .HasConstraintName("fk_api_tokens_firms_firm_id");
                 });
 
+            modelBuilder.Entity("Umbracell.Store.Model.BufferSpaceRow", b =>
+                {
+                    b.HasOne("Umbracell.Store.Model.Job", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId", "JobId")
+                        .HasPrincipalKey("FirmId", "Id")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_buffer_spaces_jobs_firm_id_job_id");
+                });
+
+            modelBuilder.Entity("Umbracell.Store.Model.ColumnMappingRow", b =>
+                {
+                    b.HasOne("Umbracell.Store.Model.Firm", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_column_mappings_firms_firm_id");
+                });
+
+            modelBuilder.Entity("Umbracell.Store.Model.ComplaintRow", b =>
+                {
+                    b.HasOne("Umbracell.Store.Model.Job", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId", "JobId")
+                        .HasPrincipalKey("FirmId", "Id")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_complaints_jobs_firm_id_job_id");
+                });
+
+            modelBuilder.Entity("Umbracell.Store.Model.FanTestRow", b =>
+                {
+                    b.HasOne("Umbracell.Store.Model.Job", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId", "JobId")
+                        .HasPrincipalKey("FirmId", "Id")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_fan_tests_jobs_firm_id_job_id");
+                });
+
             modelBuilder.Entity("Umbracell.Store.Model.Job", b =>
                 {
                     b.HasOne("Umbracell.Store.Model.Firm", null)
@@ -562,6 +1356,48 @@ namespace Umbracell.Store.Migrations
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired()
                         .HasConstraintName("fk_jobs_firms_firm_id");
+                });
+
+            modelBuilder.Entity("Umbracell.Store.Model.JointRow", b =>
+                {
+                    b.HasOne("Umbracell.Store.Model.Surface", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId", "FirstId")
+                        .HasPrincipalKey("FirmId", "Id")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_joints_surfaces_firm_id_first_id");
+
+                    b.HasOne("Umbracell.Store.Model.Job", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId", "JobId")
+                        .HasPrincipalKey("FirmId", "Id")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_joints_jobs_firm_id_job_id");
+
+                    b.HasOne("Umbracell.Store.Model.Surface", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId", "SecondId")
+                        .HasPrincipalKey("FirmId", "Id")
+                        .HasConstraintName("fk_joints_surfaces_firm_id_second_id");
+                });
+
+            modelBuilder.Entity("Umbracell.Store.Model.LoggerSeriesRow", b =>
+                {
+                    b.HasOne("Umbracell.Store.Model.Job", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId", "JobId")
+                        .HasPrincipalKey("FirmId", "Id")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_logger_series_jobs_firm_id_job_id");
+
+                    b.HasOne("Umbracell.Store.Model.Surface", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId", "SurfaceId")
+                        .HasPrincipalKey("FirmId", "Id")
+                        .HasConstraintName("fk_logger_series_surfaces_firm_id_surface_id");
                 });
 
             modelBuilder.Entity("Umbracell.Store.Model.OpeningRow", b =>
@@ -583,6 +1419,40 @@ namespace Umbracell.Store.Migrations
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired()
                         .HasConstraintName("fk_people_firms_firm_id");
+                });
+
+            modelBuilder.Entity("Umbracell.Store.Model.PhotoRow", b =>
+                {
+                    b.HasOne("Umbracell.Store.Model.Job", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId", "JobId")
+                        .HasPrincipalKey("FirmId", "Id")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_photos_jobs_firm_id_job_id");
+
+                    b.HasOne("Umbracell.Store.Model.Surface", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId", "SurfaceId")
+                        .HasPrincipalKey("FirmId", "Id")
+                        .HasConstraintName("fk_photos_surfaces_firm_id_surface_id");
+                });
+
+            modelBuilder.Entity("Umbracell.Store.Model.PreparationRow", b =>
+                {
+                    b.HasOne("Umbracell.Store.Model.Job", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId", "JobId")
+                        .HasPrincipalKey("FirmId", "Id")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_preparation_marks_jobs_firm_id_job_id");
+
+                    b.HasOne("Umbracell.Store.Model.Surface", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId", "SurfaceId")
+                        .HasPrincipalKey("FirmId", "Id")
+                        .HasConstraintName("fk_preparation_marks_surfaces_firm_id_surface_id");
                 });
 
             modelBuilder.Entity("Umbracell.Store.Model.ReadingRow", b =>
@@ -611,6 +1481,17 @@ namespace Umbracell.Store.Migrations
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired()
                         .HasConstraintName("fk_sheets_firms_firm_id");
+                });
+
+            modelBuilder.Entity("Umbracell.Store.Model.SiteNoteRow", b =>
+                {
+                    b.HasOne("Umbracell.Store.Model.Surface", null)
+                        .WithMany("Notes")
+                        .HasForeignKey("FirmId", "SurfaceId")
+                        .HasPrincipalKey("FirmId", "Id")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_site_notes_surfaces_firm_id_surface_id");
                 });
 
             modelBuilder.Entity("Umbracell.Store.Model.Surface", b =>
@@ -712,8 +1593,112 @@ namespace Umbracell.Store.Migrations
                             b1.Navigation("Outboard");
                         });
 
+                    b.OwnsOne("Umbracell.Store.Model.DetailsDocument", "Details", b1 =>
+                        {
+                            b1.Property<Guid>("SurfaceId");
+
+                            b1.Property<string>("Access")
+                                .IsRequired()
+                                .HasMaxLength(40);
+
+                            b1.Property<string>("Attachment")
+                                .IsRequired()
+                                .HasMaxLength(40);
+
+                            b1.Property<bool?>("BalloonFramed");
+
+                            b1.Property<string>("Covering")
+                                .IsRequired()
+                                .HasMaxLength(40);
+
+                            b1.Property<double?>("DoorSpareKg");
+
+                            b1.Property<double?>("FlangeMm");
+
+                            b1.Property<bool?>("HeldAtEnds");
+
+                            b1.Property<double>("PenetrationMm");
+
+                            b1.Property<int>("SchemaVersion");
+
+                            b1.Property<double?>("SkinMm");
+
+                            b1.Property<double?>("WebMm");
+
+                            b1.HasKey("SurfaceId");
+
+                            b1.ToTable("surfaces");
+
+                            b1
+                                .ToJson("details")
+                                .HasColumnType("jsonb");
+
+                            b1.WithOwner()
+                                .HasForeignKey("SurfaceId")
+                                .HasConstraintName("fk_surfaces_surfaces_id");
+                        });
+
                     b.Navigation("Assembly")
                         .IsRequired();
+
+                    b.Navigation("Details")
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("Umbracell.Store.Model.TemplateRow", b =>
+                {
+                    b.HasOne("Umbracell.Store.Model.Firm", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_surface_templates_firms_firm_id");
+                });
+
+            modelBuilder.Entity("Umbracell.Store.Model.ThermalPictureRow", b =>
+                {
+                    b.HasOne("Umbracell.Store.Model.Job", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId", "JobId")
+                        .HasPrincipalKey("FirmId", "Id")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_thermal_pictures_jobs_firm_id_job_id");
+
+                    b.HasOne("Umbracell.Store.Model.Surface", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId", "SurfaceId")
+                        .HasPrincipalKey("FirmId", "Id")
+                        .HasConstraintName("fk_thermal_pictures_surfaces_firm_id_surface_id");
+
+                    b.OwnsMany("Umbracell.Store.Model.ThermalSpot", "Spots", b1 =>
+                        {
+                            b1.Property<Guid>("ThermalPictureRowId");
+
+                            b1.Property<int>("__synthesizedOrdinal")
+                                .ValueGeneratedOnAdd();
+
+                            b1.Property<int>("Column");
+
+                            b1.Property<string>("Label")
+                                .IsRequired();
+
+                            b1.Property<int>("Row");
+
+                            b1.HasKey("ThermalPictureRowId", "__synthesizedOrdinal");
+
+                            b1.ToTable("thermal_pictures");
+
+                            b1
+                                .ToJson("spots")
+                                .HasColumnType("jsonb");
+
+                            b1.WithOwner()
+                                .HasForeignKey("ThermalPictureRowId")
+                                .HasConstraintName("fk_thermal_pictures_thermal_pictures_thermal_picture_row_id");
+                        });
+
+                    b.Navigation("Spots");
                 });
 
             modelBuilder.Entity("Umbracell.Store.Model.Job", b =>
@@ -723,6 +1708,8 @@ namespace Umbracell.Store.Migrations
 
             modelBuilder.Entity("Umbracell.Store.Model.Surface", b =>
                 {
+                    b.Navigation("Notes");
+
                     b.Navigation("Openings");
                 });
 #pragma warning restore 612, 618

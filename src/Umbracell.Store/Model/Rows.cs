@@ -103,6 +103,17 @@ public sealed class Job : IFirmRow
 
     public double OutdoorRhPct { get; set; } = 80;
 
+    public double SummerIndoorC { get; set; } = 24;
+
+    public double SummerIndoorRhPct { get; set; } = 50;
+
+    public double SummerOutdoorC { get; set; } = 31;
+
+    public double SummerOutdoorRhPct { get; set; } = 50;
+
+    /// <summary>Height from the lowest to the highest heated point; null until it is taken.</summary>
+    public double? HeightM { get; set; }
+
     public double AltitudeM { get; set; }
 
     public double RiskPct { get; set; } = 10;
@@ -185,13 +196,17 @@ public sealed class Surface : IFirmRow
 
     public AssemblyDocument Assembly { get; set; } = new();
 
-    public string? OpenLeak { get; set; }
+    public DetailsDocument Details { get; set; } = new();
+
+    /// <summary>Corners of an outline, x and y in turn.</summary>
+    public double[] Corners { get; set; } = [];
+
+    /// <summary>The buffer space it borders on.</summary>
+    public Guid? BufferId { get; set; }
 
     public string? SheetSlug { get; set; }
 
     public double? FoamThicknessM { get; set; }
-
-    public List<PreparationItem> Prepared { get; set; } = [];
 
     /// <summary>Substrate temperature the material is reckoned at; null takes the last reading.</summary>
     public double? ExpectedSubstrateC { get; set; }
@@ -208,8 +223,39 @@ public sealed class Surface : IFirmRow
 
     public List<OpeningRow> Openings { get; } = [];
 
+    public List<SiteNoteRow> Notes { get; } = [];
+
+    /// <summary>The leak that is open, if one is.</summary>
+    public SiteNoteRow? OpenLeak => Notes.Find(note => note is { Kind: SiteNoteKind.Leak, MendedAt: null });
+
     /// <summary>Whether its size has been taken.</summary>
     public bool HasSize => FirstM > 0;
+}
+
+/// <summary>What else is asked of a kind of surface; kept as a document because each kind asks other things.</summary>
+public sealed class DetailsDocument
+{
+    public int SchemaVersion { get; set; } = 1;
+
+    public AccessKind Access { get; set; }
+
+    public bool? BalloonFramed { get; set; }
+
+    public bool? HeldAtEnds { get; set; }
+
+    public double? FlangeMm { get; set; }
+
+    public double? WebMm { get; set; }
+
+    public double? SkinMm { get; set; }
+
+    public Covering Covering { get; set; }
+
+    public Attachment Attachment { get; set; }
+
+    public double? DoorSpareKg { get; set; }
+
+    public double PenetrationMm { get; set; }
 }
 
 /// <summary>An opening of a surface, or several alike.</summary>
@@ -237,6 +283,7 @@ public enum ReadingKind
     AirTemperature,
     Humidity,
     WoodMoisture,
+    ConcreteMoisture,
     FoundDry,
     DrumA,
     DrumB,
@@ -262,9 +309,30 @@ public sealed class ReadingRow : IFirmRow
     /// <summary>°C, percent, or 1 and 0 for found dry or wet.</summary>
     public double Value { get; set; }
 
+    /// <summary>What the value measures; null where it is a yes or no.</summary>
+    public Dimension? Dimension => Kind switch
+    {
+        ReadingKind.FoundDry => null,
+        ReadingKind.Humidity => Core.Quantities.Dimension.RelativeHumidity,
+        ReadingKind.WoodMoisture or ReadingKind.ConcreteMoisture => Core.Quantities.Dimension.MoistureContent,
+        _ => Core.Quantities.Dimension.Temperature,
+    };
+
     public HumidityReference HumidityOver { get; set; }
 
     public required string Instrument { get; set; }
+
+    /// <summary>Stated error of the instrument in the unit of the value; null where none was given.</summary>
+    public double? StatedError { get; set; }
+
+    /// <summary>Where on the surface; empty where not said.</summary>
+    public string Place { get; set; } = "";
+
+    /// <summary>Wood: what the meter showed before the species correction; null where none was made.</summary>
+    public double? RawValue { get; set; }
+
+    /// <summary>Wood: species the correction is for.</summary>
+    public string Species { get; set; } = "";
 
     public DateTimeOffset TakenAt { get; set; }
 

@@ -1,4 +1,5 @@
 using Microsoft.EntityFrameworkCore;
+using Umbracell.Core.Planning;
 using Umbracell.Store.Model;
 using Umbracell.Store.Tenancy;
 
@@ -9,7 +10,8 @@ namespace Umbracell.Store.Seeding;
 /// <param name="Start">Starts a surface from its template.</param>
 /// <param name="ApiToken">Token of the first firm for trying the API.</param>
 /// <param name="Now">The moment the demo's readings are dated back from.</param>
-public sealed record DemoInputs(IReadOnlyDictionary<string, string> Sheets, StartSurface Start, string ApiToken, DateTimeOffset Now);
+/// <param name="List">Derives the preparation list of a surface.</param>
+public sealed record DemoInputs(IReadOnlyDictionary<string, string> Sheets, StartSurface Start, Func<Surface, IReadOnlyList<PreparationTask>> List, string ApiToken, DateTimeOffset Now);
 
 /// <summary>Plants the demo: two firms that never see one another, people by role, two jobs.</summary>
 public static class DemoSeed
@@ -33,8 +35,19 @@ public static class DemoSeed
         db.ApiTokens.Add(new() { Name = "demo", Hash = TokenHash.Of(inputs.ApiToken), Role = FirmRole.Estimator });
         await db.SaveChangesAsync(cancellation);
 
-        AddJob(db, DemoJobs.FerryHouse(), DemoJobs.FerryHouseSurfaces(inputs.Start), inputs.Now);
-        AddJob(db, DemoJobs.MillCottages(), DemoJobs.MillCottagesSurfaces(inputs.Start), inputs.Now.AddMinutes(-1));
+        var now = inputs.Now;
+        DemoPlot[] plots =
+        [
+            new(DemoJobs.FerryHouse(), DemoJobs.FerryHouseSurfaces(inputs.Start), DemoSurveys.FerryHouse),
+            new(DemoJobs.OrchidHouse(), DemoJobs.OrchidHouseSurfaces(inputs.Start), DemoSurveys.OrchidHouse),
+            new(DemoJobs.MillCottages(), DemoJobs.MillCottagesSurfaces(inputs.Start), DemoSurveys.MillCottages),
+            new(DemoJobs.SeedStore(), DemoJobs.SeedStoreSurfaces(inputs.Start), DemoSurveys.SeedStore),
+        ];
+        foreach (var (plot, i) in plots.Select((p, i) => (p, i)))
+        {
+            plot.Plant(db, inputs.List, now.AddMinutes(-i), now.AddMinutes(-35));
+        }
+
         await db.SaveChangesAsync(cancellation);
 
         scope.EnterFirm(ColdwaterLane);
@@ -58,34 +71,4 @@ public static class DemoSeed
             db.People.Add(NewPerson.Of($"{sign}@{domain}", title, role, Password));
         }
     }
-
-    private static void AddJob(UmbracellDb db, Job job, IEnumerable<DemoSurface> surfaces, DateTimeOffset now)
-    {
-        job.Id = Guid.NewGuid();
-        job.CreatedAt = now;
-        db.Jobs.Add(job);
-        var taken = now.AddMinutes(-35);
-        foreach (var (demo, position) in surfaces.Select((s, i) => (s, i)))
-        {
-            demo.Row.Id = Guid.NewGuid();
-            demo.Row.JobId = job.Id;
-            demo.Row.Position = position;
-            demo.Row.ChangedAt = now;
-            db.Surfaces.Add(demo.Row);
-            foreach (var reading in demo.Readings)
-            {
-                (reading.JobId, reading.SurfaceId, reading.TakenAt) = (job.Id, demo.Row.Id, taken);
-                db.Readings.Add(reading);
-            }
-        }
-
-        foreach (var (sheet, (a, b)) in DemoJobs.Drums)
-        {
-            db.Readings.Add(Drum(job.Id, sheet, ReadingKind.DrumA, a, taken));
-            db.Readings.Add(Drum(job.Id, sheet, ReadingKind.DrumB, b, taken));
-        }
-    }
-
-    private static ReadingRow Drum(Guid job, string sheet, ReadingKind kind, double celsius, DateTimeOffset taken) =>
-        new() { JobId = job, SheetSlug = sheet, Kind = kind, Value = celsius, Instrument = "bung thermometer", TakenAt = taken, TakenBy = "crew lead, crew Heron" };
 }

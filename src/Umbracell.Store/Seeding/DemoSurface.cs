@@ -13,6 +13,7 @@ public delegate Surface StartSurface(SurfaceKind kind, string name);
 internal sealed class DemoSurface(Surface surface, UnitSystem units)
 {
     private readonly List<ReadingRow> _readings = [];
+    private PreparationItem[]? _readyExcept;
 
     public Surface Row => surface;
 
@@ -24,6 +25,7 @@ internal sealed class DemoSurface(Surface surface, UnitSystem units)
         surface.Shape = shape;
         (surface.FirstM, surface.SecondM, surface.ThirdM) = (taken.First.Metres, taken.Second.Metres, taken.Third.Metres);
         (surface.Pitch, surface.BayCount, surface.Repeats) = (taken.Pitch, taken.Count, repeats);
+        surface.Corners = [.. taken.Corners.SelectMany(c => new[] { c.X, c.Y })];
         foreach (var opening in SizeText.ParseOpenings(openings, units).Openings ?? throw new InvalidOperationException($"The demo openings {openings} do not read."))
         {
             surface.Openings.Add(new() { Position = surface.Openings.Count, Count = opening.Count, WidthM = opening.Width.Metres, HeightM = opening.Height.Metres });
@@ -53,17 +55,53 @@ internal sealed class DemoSurface(Surface surface, UnitSystem units)
         return this;
     }
 
-    public DemoSurface Leak(string where)
+    public DemoSurface Leak(string where, string traced, int daysSinceRain) => Note(SiteNoteKind.Leak, where, null, traced, daysSinceRain);
+
+    public DemoSurface SteelStuds(string depth, string spacing)
     {
-        surface.OpenLeak = where;
+        surface.MemberMaterial = MemberMaterial.SteelStud;
+        surface.Substrate = SubstrateKind.Mineral;
+        return Members(depth, spacing, 0);
+    }
+
+    /// <summary>Name of the buffer space it borders on.</summary>
+    public string? Buffer { get; private set; }
+
+    public DemoSurface Border(string buffer)
+    {
+        Buffer = buffer;
         return this;
     }
 
-    public DemoSurface Ready(params PreparationItem[] except)
+    public DemoSurface Note(SiteNoteKind kind, string words, string? clearance = null, string traced = "", int? daysSinceRain = null)
     {
-        surface.Prepared = [.. Enum.GetValues<PreparationItem>().Except(except)];
+        surface.Notes.Add(new()
+        {
+            Kind = kind,
+            Words = words,
+            Traced = traced,
+            DaysSinceRain = daysSinceRain,
+            ClearanceM = clearance is null ? null : Thickness(clearance),
+            NotedBy = "estimator",
+        });
         return this;
     }
+
+    public DemoSurface Details(Action<DetailsDocument> set)
+    {
+        set(surface.Details);
+        return this;
+    }
+
+    /// <summary>Everything on its preparation list ticked off, but for some.</summary>
+    public DemoSurface Ready(params PreparationItem[] except)
+    {
+        _readyExcept = except;
+        return this;
+    }
+
+    /// <summary>The ticks of its preparation list, once all is known of it.</summary>
+    public IEnumerable<PreparationItem> Ticks(IEnumerable<PreparationItem> list) => _readyExcept is { } except ? list.Except(except) : [];
 
     public DemoSurface Read(string substrate, string air, double humidity)
     {
@@ -75,7 +113,7 @@ internal sealed class DemoSurface(Surface surface, UnitSystem units)
 
     public DemoSurface Wood(double percent)
     {
-        Add(ReadingKind.WoodMoisture, percent, "pin meter");
+        Add(ReadingKind.WoodMoisture, percent, "pin meter", error: 1);
         return this;
     }
 
@@ -92,6 +130,13 @@ internal sealed class DemoSurface(Surface surface, UnitSystem units)
     private double Parse(string text, FigureRange range) =>
         QuantityParser.Parse(text, range, units).Figure?.Si ?? throw new InvalidOperationException($"The demo value {text} does not read.");
 
-    private void Add(ReadingKind kind, double value, string instrument) =>
-        _readings.Add(new() { Kind = kind, Value = value, Instrument = instrument, TakenBy = "crew lead, crew Heron" });
+    /// <summary>A second meter's word on the wood.</summary>
+    public DemoSurface WoodBySecondMeter(double percent)
+    {
+        Add(ReadingKind.WoodMoisture, percent, "plate meter", error: 1.5);
+        return this;
+    }
+
+    private void Add(ReadingKind kind, double value, string instrument, double? error = null) =>
+        _readings.Add(new() { Kind = kind, Value = value, Instrument = instrument, StatedError = error, TakenBy = "crew lead, crew Heron" });
 }

@@ -6,6 +6,8 @@ type Remedy = Schemas['RemedyAnswer']
 
 export const verdicts: readonly Verdict[] = ['clear', 'care', 'hold']
 
+const camel = (name: string) => name.charAt(0).toLowerCase() + name.slice(1)
+
 /** Sentences of findings and remedies, filled with figures in the reader's units. */
 export function useFindingText() {
   const { t, te } = useI18n()
@@ -20,10 +22,19 @@ export function useFindingText() {
       words.items = words.items
         .split(',')
         .map((item) =>
-          t(`window.prepItem.${item[0]!.toLowerCase()}${item.slice(1)}`)
+          t(`window.prepItem.${camel(item)}`)
             .split(':')[0]!
             .toLowerCase(),
         )
+        .join(', ')
+    }
+    // Keys of the vocabulary become its words; the rest are words of people and stay as they are.
+    if (finding.rule === 'joint') {
+      words.joint = t(`joint.${camel(words.joint!)}`)
+      words.layers = (words.layers ?? '')
+        .split(',')
+        .filter(Boolean)
+        .map((layer) => t(`layer.${camel(layer)}`))
         .join(', ')
     }
     return {

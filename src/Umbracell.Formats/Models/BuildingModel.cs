@@ -1,0 +1,84 @@
+using System.Globalization;
+using System.Xml;
+using System.Xml.Linq;
+using Umbracell.Formats.Surveys;
+using Umbracell.Formats.Tables;
+
+namespace Umbracell.Formats.Models;
+
+/// <summary>A building model in gbXML, an open schema: surfaces with tilt, openings and what lies on either side.</summary>
+/// <param name="Rows">Surfaces as typed fields, metric.</param>
+/// <param name="Skipped">Surfaces that could not be taken, each with its number, its name and the key of the reason.</param>
+public sealed record BuildingModel(IReadOnlyList<ImportedRow> Rows, IReadOnlyList<SkippedSurface> Skipped)
+{
+    /// <summary>Surfaces read at once.</summary>
+    public const int MostSurfaces = 5_000;
+
+    private const long MostCharacters = 64_000_000;
+
+    private static readonly Dictionary<string, double> LengthUnits = new(StringComparer.OrdinalIgnoreCase)
+    {
+        ["Meters"] = 1, ["Centimeters"] = 0.01, ["Millimeters"] = 0.001, ["Kilometers"] = 1000, ["Feet"] = 0.3048, ["Inches"] = 0.0254, ["Yards"] = 0.9144, ["Miles"] = 1609.344,
+    };
+
+    /// <summary>Reads a model.</summary>
+    /// <exception cref="UnreadableFileException">Not XML, XML with outside entities, another schema, a unit that is not known, too many surfaces.</exception>
+    public static BuildingModel Read(byte[] bytes)
+    {
+        var root = Load(bytes);
+        if (root.Name.LocalName != "gbXML")
+        {
+            throw new UnreadableFileException(FileFault.NotABuildingModel, 0, root.Name.LocalName);
+        }
+
+        var unit = root.Attribute("lengthUnit")?.Value ?? "";
+        if (!LengthUnits.TryGetValue(unit, out var metres))
+        {
+            throw new UnreadableFileException(FileFault.UnknownUnit, 0, unit);
+        }
+
+        var surfaces = root.Descendants().Where(e => e.Name.LocalName == "Surface" && e.Parent?.Name.LocalName == "Campus").ToList();
+        if (surfaces.Count > MostSurfaces)
+        {
+            throw new UnreadableFileException(FileFault.TooManyLines, 0, surfaces.Count.ToString(CultureInfo.InvariantCulture));
+        }
+
+        var rows = new List<ImportedRow>();
+        var skipped = new List<SkippedSurface>();
+        foreach (var (surface, i) in surfaces.Select((s, i) => (s, i + 1)))
+        {
+            var taken = ModelSurface.Of(surface, metres);
+            if (taken.Reason.Length > 0)
+            {
+                skipped.Add(new(i, taken.Name, taken.Reason));
+            }
+            else
+            {
+                rows.Add(new(i, taken.Fields(), taken.Note));
+            }
+        }
+
+        return new(rows, skipped);
+    }
+
+    private static XElement Load(byte[] bytes)
+    {
+        // Nothing outside the file is ever fetched, and no document type is read: entities could swell or reach out.
+        var settings = new XmlReaderSettings { DtdProcessing = DtdProcessing.Prohibit, XmlResolver = null, MaxCharactersInDocument = MostCharacters };
+        try
+        {
+            using var reader = XmlReader.Create(new MemoryStream(bytes), settings);
+            return XDocument.Load(reader).Root ?? throw new UnreadableFileException(FileFault.NotXml);
+        }
+        catch (XmlException e)
+        {
+            throw new UnreadableFileException(e.Message.Contains("DTD", StringComparison.Ordinal) ? FileFault.ForbiddenXml : FileFault.NotXml, e.LineNumber);
+        }
+    }
+}
+
+/// <summary>A surface of a model that could not be taken.</summary>
+/// <param name="Number">Its place in the file, from 1.</param>
+/// <param name="Name">Its name or id.</param>
+/// <param name="Reason">Key of the reason: <c>noGeometry</c>, <c>crossesItself</c>, <c>tooSmall</c>, <c>notTreated</c>.</param>
+public sealed record SkippedSurface(int Number, string Name, string Reason);

@@ -1,0 +1,91 @@
+using Umbracell.Core.Assemblies;
+using Umbracell.Core.Quantities;
+using Umbracell.Formats.DataFiles;
+using Umbracell.Server.Problems;
+using Umbracell.Server.Typing;
+using Umbracell.Store.Model;
+
+namespace Umbracell.Server.Survey;
+
+/// <summary>Takes typed members and layers into a surface.</summary>
+internal static class AssemblyEdits
+{
+    private const int MostLayers = 12;
+
+    public static readonly string[] Fields = ["memberMaterial", "memberDepth", "memberSpacing", "memberShare", "outboard", "inboard", "ventChannel", "baffle", "shavedFlush", "profileFactor", "substrate"];
+
+    public static void Take(TypedFields fields, Surface surface)
+    {
+        fields.Choice<MemberMaterial>("memberMaterial", material => BecomeMembers(surface, material));
+        fields.Quantity("memberDepth", FieldRanges.MemberDepth, si => surface.MemberDepthM = si);
+        fields.Quantity("memberSpacing", FieldRanges.MemberSpacing, si => Space(surface, si));
+        fields.Quantity("memberShare", FieldRanges.MemberShare, percent => surface.MemberShare = percent / 100);
+        fields.Choice<Core.Conditions.SubstrateKind>("substrate", kind => surface.Substrate = kind);
+        TakeLayers(fields, "outboard", layers => surface.Assembly.Outboard = layers);
+        TakeLayers(fields, "inboard", layers => surface.Assembly.Inboard = layers);
+        fields.Quantity("ventChannel", FieldRanges.VentChannel, si => surface.Assembly.VentChannelMm = si * 1000);
+        TakeLayers(fields, "baffle", layers => surface.Assembly.Baffle = layers.FirstOrDefault(), most: 1);
+        fields.YesNo("shavedFlush", yes => surface.ShavedFlush = yes == true);
+        fields.Quantity("profileFactor", FieldRanges.ProfileFactor, si => surface.ProfileFactor = si);
+    }
+
+    // Members that were not there before start at a usual size, so that the section is not left without a depth.
+    private static void BecomeMembers(Surface surface, MemberMaterial material)
+    {
+        var hadNone = surface.MemberMaterial == MemberMaterial.None;
+        surface.MemberMaterial = material;
+        surface.MemberShare = material == MemberMaterial.Wood ? FramingShares.For(surface.Kind, surface.MemberSpacingM) ?? 0.1 : 0;
+        if (material == MemberMaterial.None)
+        {
+            (surface.MemberDepthM, surface.MemberSpacingM, surface.MemberShare) = (0, 0, 0);
+        }
+        else if (hadNone)
+        {
+            (surface.MemberDepthM, surface.MemberSpacingM) = (Length.FromInches(5.5).Metres, Length.FromInches(16).Metres);
+            surface.MemberShare = material == MemberMaterial.Wood ? FramingShares.For(surface.Kind, surface.MemberSpacingM) ?? 0.1 : 0;
+        }
+    }
+
+    // Members cover a share in proportion to how close they stand; plates and headers stay.
+    private static void Space(Surface surface, double spacing)
+    {
+        if (surface.MemberSpacingM > 0 && surface.MemberShare > 0)
+        {
+            var share = surface.MemberShare * surface.MemberSpacingM / spacing;
+            surface.MemberShare = FramingShares.For(surface.Kind, spacing) ?? Math.Min(0.6, share);
+        }
+
+        surface.MemberSpacingM = spacing;
+    }
+
+    // "osb|7/16; wood-siding|5/8": material and thickness, outermost first.
+    private static void TakeLayers(TypedFields fields, string field, Action<List<LayerRow>> take, int most = MostLayers)
+    {
+        if (!fields.Has(field))
+        {
+            return;
+        }
+
+        var layers = new List<LayerRow>();
+        foreach (var one in fields.Raw(field).Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries))
+        {
+            var parts = one.Split('|', StringSplitOptions.TrimEntries);
+            if (parts.Length != 2 || !ShippedData.Materials.ContainsKey(parts[0]) || layers.Count == most)
+            {
+                fields.Fault(new(field, "unknown", one));
+                return;
+            }
+
+            var thickness = QuantityParser.Parse(parts[1], FieldRanges.Layer, fields.Units);
+            if (thickness.Fault is not null)
+            {
+                fields.Fault(FieldFault.Of(field, thickness));
+                return;
+            }
+
+            layers.Add(new() { Material = parts[0], ThicknessMm = thickness.Figure!.Value.Si * 1000 });
+        }
+
+        take(layers);
+    }
+}

@@ -1,0 +1,232 @@
+using System.Security.Claims;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.EntityFrameworkCore;
+using Umbracell.Core.Airtightness;
+using Umbracell.Core.Quantities;
+using Umbracell.Server.Access;
+using Umbracell.Server.Answers;
+using Umbracell.Server.Jobs;
+using Umbracell.Server.Problems;
+using Umbracell.Server.Typing;
+using Umbracell.Store;
+using Umbracell.Store.Model;
+
+namespace Umbracell.Server.Survey.Baseline;
+
+/// <summary>A figure with its 95 % interval, where it has one.</summary>
+public sealed record BoundedAnswer(FigureAnswer Value, FigureAnswer? Low, FigureAnswer? High)
+{
+    internal static BoundedAnswer Of(Bounded bounded, Dimension dimension) => new(
+        FigureAnswer.Of(new(bounded.Value, dimension)), bounded.Low is { } low ? FigureAnswer.Of(new(low, dimension)) : null, bounded.High is { } high ? FigureAnswer.Of(new(high, dimension)) : null);
+}
+
+/// <summary>A point of a fan test as typed and as fitted.</summary>
+public sealed record FanPointAnswer(FigureAnswer Pressure, FigureAnswer Flow, double InducedPa, double FlowM3S, double FittedM3S);
+
+/// <summary>What a fan test gives.</summary>
+public sealed record FanResultAnswer(
+    bool IsSinglePoint, double Coefficient, double Exponent, BoundedAnswer ExponentFigure, FigureAnswer? Fit, BoundedAnswer FlowAt50, BoundedAnswer? AirChangesAt50, FigureAnswer LeakageArea,
+    WorkingAnswer Working, IReadOnlyList<FindingAnswer> Findings);
+
+/// <summary>A fan test.</summary>
+public sealed record FanTestAnswer(
+    Guid Id, WorkPhase Phase, FanDirection Direction, FigureAnswer Indoor, FigureAnswer Outdoor, FigureAnswer? Volume, FigureAnswer ZeroBefore, FigureAnswer ZeroAfter, IReadOnlyList<FanPointAnswer> Points,
+    TextInUnits PointsText, string Words, DateTimeOffset TakenAt, string TakenBy, FanResultAnswer? Result, FieldFault? Fault, uint Version);
+
+/// <summary>The fan tests of a job, and how much tighter it became.</summary>
+public sealed record FanTestsAnswer(IReadOnlyList<FanTestAnswer> Tests, BoundedAnswer? Reduction);
+
+/// <summary>Takes fan tests down and evaluates them.</summary>
+internal static class FanTests
+{
+    private const int MostPoints = 60;
+
+    private static readonly string[] Fields = ["phase", "direction", "indoor", "outdoor", "volume", "zeroBefore", "zeroAfter", "points", "words"];
+
+    public static void MapFanTests(this IEndpointRouteBuilder app)
+    {
+        app.MapGet("/api/jobs/{id:guid}/fan-tests", ListAsync).WithTags("Baseline").WithSummary("Fan tests of a job with their regression.").RequireAuthorization();
+        app.MapPost("/api/jobs/{id:guid}/fan-tests", AddAsync).WithTags("Baseline").WithSummary("Take down a fan test.").RequireAuthorization(Claims.MayEdit);
+        app.MapPatch("/api/fan-tests/{id:guid}", ChangeAsync).WithTags("Baseline").WithSummary("Change typed fields of a fan test.").RequireAuthorization(Claims.MayEdit).ProducesProblem(409);
+        app.MapDelete("/api/fan-tests/{id:guid}", RemoveAsync).WithTags("Baseline").WithSummary("Take a fan test off.").RequireAuthorization(Claims.MayEdit);
+    }
+
+    /// <summary>Evaluates a test; null where its points make no line.</summary>
+    public static FanTest? Evaluate(FanTestRow row, Job job)
+    {
+        try
+        {
+            return row.PressuresPa.Length == 0 ? null : FanTest.Of(Case(row, job));
+        }
+        catch (QuantityRangeException)
+        {
+            return null;
+        }
+    }
+
+    private static FanTestCase Case(FanTestRow row, Job job) => new()
+    {
+        Points = [.. row.PressuresPa.Zip(row.FlowsM3S, (p, q) => new FanPoint(new(p), q))],
+        Direction = row.Direction,
+        Indoor = new(row.IndoorC),
+        Outdoor = new(row.OutdoorC),
+        Altitude = new(job.AltitudeM),
+        Volume = row.VolumeM3,
+        ZeroBefore = row.ZeroBeforePa,
+        ZeroAfter = row.ZeroAfterPa,
+    };
+
+    private static async Task<Ok<FanTestsAnswer>> ListAsync(Guid id, SurfaceReader reader, UmbracellDb db) => TypedResults.Ok(await AllAsync(await reader.FindJobAsync(id), db));
+
+    private static async Task<FanTestsAnswer> AllAsync(Job job, UmbracellDb db)
+    {
+        var rows = await db.FanTests.AsNoTracking().Where(t => t.JobId == job.Id).OrderBy(t => t.TakenAt).ToListAsync();
+        var (before, after) = (Newest(rows, WorkPhase.Before, job), Newest(rows, WorkPhase.After, job));
+        var cut = before is null || after is null ? (Bounded?)null : FanTest.Reduction(before, after);
+        return new(rows.ConvertAll(row => Answer(row, job)), cut is { } share ? BoundedAnswer.Of(new(share.Value * 100, share.Low * 100, share.High * 100), Dimension.Percent) : null);
+    }
+
+    private static FanTest? Newest(List<FanTestRow> rows, WorkPhase phase, Job job) => rows.Where(r => r.Phase == phase).Select(r => Evaluate(r, job)).LastOrDefault(t => t is not null);
+
+    private static FanTestAnswer Answer(FanTestRow row, Job job)
+    {
+        var (result, fault) = Result(row, job);
+        var points = row.PressuresPa.Zip(row.FlowsM3S).Select((p, i) => new FanPointAnswer(
+            FigureAnswer.Of(new(p.First, Dimension.AirPressure)), FigureAnswer.Of(new(p.Second, Dimension.AirFlow)), result?.Points[i].Pressure ?? p.First, result?.Points[i].Flow ?? p.Second, result?.Points[i].Fitted ?? 0));
+        return new(
+            row.Id,
+            row.Phase,
+            row.Direction,
+            Temperature(row.IndoorC),
+            Temperature(row.OutdoorC),
+            row.VolumeM3 is { } v ? FigureAnswer.Of(new(v, Dimension.RoomVolume)) : null,
+            FigureAnswer.Of(new(row.ZeroBeforePa, Dimension.AirPressure)),
+            FigureAnswer.Of(new(row.ZeroAfterPa, Dimension.AirPressure)),
+            [.. points],
+            new(Text(row, UnitSystem.Us), Text(row, UnitSystem.Metric)),
+            row.Words,
+            row.TakenAt,
+            row.TakenBy,
+            result is null ? null : Answer(result),
+            fault,
+            row.Version);
+    }
+
+    private static (FanTest? Result, FieldFault? Fault) Result(FanTestRow row, Job job)
+    {
+        try
+        {
+            return row.PressuresPa.Length == 0 ? (null, null) : (FanTest.Of(Case(row, job)), null);
+        }
+        catch (QuantityRangeException e)
+        {
+            return (null, new("points", "outOfRange", QuantityPrinter.Print(e.Value, UnitSystem.Metric), FigureAnswer.Of(e.Least), FigureAnswer.Of(e.Greatest)));
+        }
+    }
+
+    private static FanResultAnswer Answer(FanTest test) => new(
+        test.IsSinglePoint,
+        test.Coefficient,
+        test.Exponent.Value,
+        BoundedAnswer.Of(test.Exponent, Dimension.Number),
+        test.Fit is { } r2 ? FigureAnswer.Of(Figure.Number(r2)) : null,
+        BoundedAnswer.Of(test.FlowAt50, Dimension.AirFlow),
+        test.AirChangesAt50 is { } changes ? BoundedAnswer.Of(changes, Dimension.AirChanges) : null,
+        FigureAnswer.Of(new(test.LeakageArea, Dimension.LeakageArea)),
+        WorkingAnswer.Of(test.Working),
+        FindingAnswer.All(test.Findings));
+
+    private static async Task<Ok<FanTestsAnswer>> AddAsync(Guid id, TypedEdit edit, SurfaceReader reader, UmbracellDb db, ClaimsPrincipal user, TimeProvider clock)
+    {
+        var job = await reader.FindJobAsync(id);
+        var row = new FanTestRow { Id = Guid.NewGuid(), JobId = job.Id, TakenAt = clock.GetUtcNow(), TakenBy = Claims.TitleOf(user) };
+        var fields = new TypedFields(edit);
+        fields.Require("points");
+        Take(fields, row);
+        db.FanTests.Add(row);
+        await db.SaveChangesAsync();
+        return TypedResults.Ok(await AllAsync(job, db));
+    }
+
+    private static async Task<Ok<FanTestsAnswer>> ChangeAsync(Guid id, TypedEdit edit, SurfaceReader reader, UmbracellDb db)
+    {
+        var row = await FindAsync(id, db);
+        var job = await reader.FindJobAsync(row.JobId);
+        if (edit.Version is { } seen && seen != row.Version)
+        {
+            throw new StaleEditException(Answer(row, job));
+        }
+
+        Take(new(edit), row);
+        await db.SaveChangesAsync();
+        return TypedResults.Ok(await AllAsync(job, db));
+    }
+
+    private static async Task<Ok<FanTestsAnswer>> RemoveAsync(Guid id, SurfaceReader reader, UmbracellDb db)
+    {
+        var row = await FindAsync(id, db);
+        db.FanTests.Remove(row);
+        await db.SaveChangesAsync();
+        return TypedResults.Ok(await AllAsync(await reader.FindJobAsync(row.JobId), db));
+    }
+
+    private static async Task<FanTestRow> FindAsync(Guid id, UmbracellDb db) => await db.FanTests.SingleOrDefaultAsync(t => t.Id == id) ?? throw new NotFoundException("fan test");
+
+    private static void Take(TypedFields fields, FanTestRow row)
+    {
+        fields.Choice<WorkPhase>("phase", phase => row.Phase = phase);
+        fields.Choice<FanDirection>("direction", direction => row.Direction = direction);
+        fields.Quantity("indoor", FieldRanges.ReadTemperature, si => row.IndoorC = si);
+        fields.Quantity("outdoor", FieldRanges.ReadTemperature, si => row.OutdoorC = si);
+        fields.QuantityOrBlank("volume", FieldRanges.Volume, si => row.VolumeM3 = si);
+        fields.Quantity("zeroBefore", FieldRanges.ZeroPressure, si => row.ZeroBeforePa = si);
+        fields.Quantity("zeroAfter", FieldRanges.ZeroPressure, si => row.ZeroAfterPa = si);
+        fields.Text("words", 500, required: false, text => row.Words = text);
+        TakePoints(fields, row);
+        fields.ThrowIfFaulty(Fields);
+    }
+
+    // One point a line, pressure and flow, as read off the gauge: "50 2310".
+    private static void TakePoints(TypedFields fields, FanTestRow row)
+    {
+        if (!fields.Has("points"))
+        {
+            return;
+        }
+
+        var points = new List<(double Pressure, double Flow)>();
+        foreach (var line in fields.Raw("points").Split(['\n', ';'], StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries))
+        {
+            var cells = line.Split(line.Contains('\t') ? ['\t'] : line.Contains(',') && !line.Contains(' ') ? [','] : [' '], 2, StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries);
+            if (cells.Length != 2 || points.Count == MostPoints)
+            {
+                fields.Fault(new("points", "points", line));
+                return;
+            }
+
+            var flow = cells[1].StartsWith("Pa ", StringComparison.OrdinalIgnoreCase) ? cells[1][3..] : cells[1];
+            var pair = (P: QuantityParser.Parse(cells[0].TrimEnd(','), FieldRanges.FanPressure, fields.Units), Q: QuantityParser.Parse(flow, FieldRanges.FanFlow, fields.Units));
+            if ((pair.P.Fault is not null ? pair.P : pair.Q.Fault is not null ? pair.Q : null) is { } bad)
+            {
+                fields.Fault(FieldFault.Of("points", bad));
+                return;
+            }
+
+            points.Add((pair.P.Figure!.Value.Si, pair.Q.Figure!.Value.Si));
+        }
+
+        if (points.Count == 0)
+        {
+            fields.Fault(new("points", "empty", ""));
+            return;
+        }
+
+        row.PressuresPa = [.. points.Select(p => p.Pressure)];
+        row.FlowsM3S = [.. points.Select(p => p.Flow)];
+    }
+
+    private static string Text(FanTestRow row, UnitSystem system) =>
+        string.Join('\n', row.PressuresPa.Zip(row.FlowsM3S, (p, q) => $"{QuantityPrinter.Print(new(p, Dimension.AirPressure), system)} {QuantityPrinter.Print(new(q, Dimension.AirFlow), system)}"));
+
+    private static FigureAnswer Temperature(double celsius) => FigureAnswer.Of(new(celsius, Dimension.Temperature));
+}

@@ -1,0 +1,116 @@
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.EntityFrameworkCore;
+using Umbracell.Core.Assemblies;
+using Umbracell.Server.Access;
+using Umbracell.Server.Jobs;
+using Umbracell.Server.Problems;
+using Umbracell.Server.Section;
+using Umbracell.Server.Sheets;
+using Umbracell.Server.Survey.Drive;
+using Umbracell.Server.Typing;
+using Umbracell.Store;
+using Umbracell.Store.Model;
+
+namespace Umbracell.Server.Survey.Complaints;
+
+/// <summary>A figure that speaks to a complaint: now, and as planned.</summary>
+public sealed record SpeakingAnswer(SpeakingFigure Figure, WorkedFigure? Now, WorkedFigure? Planned);
+
+/// <summary>A suspected surface with the figures that speak.</summary>
+public sealed record SuspectAnswer(Guid SurfaceId, string Name, IReadOnlyList<SpeakingAnswer> Figures);
+
+/// <summary>A complaint with its suspects, and the figures of the building as a whole.</summary>
+public sealed record ComplaintAnswer(
+    Guid Id, ComplaintKind Kind, string Place, string Words, IReadOnlyList<Guid> SuspectIds, IReadOnlyList<SuspectAnswer> Suspects, IReadOnlyList<SpeakingAnswer> Building, DateTimeOffset MadeAt, uint Version);
+
+internal static class ComplaintEndpoints
+{
+    private static readonly string[] Fields = ["kind", "place", "words", "suspects"];
+
+    public static void MapComplaints(this IEndpointRouteBuilder app)
+    {
+        app.MapGet("/api/jobs/{id:guid}/complaints", ListAsync).WithTags("Complaints").WithSummary("Why they called, and the figures that speak to it now and as planned.").RequireAuthorization();
+        app.MapPost("/api/jobs/{id:guid}/complaints", AddAsync).WithTags("Complaints").WithSummary("Take down a complaint.").RequireAuthorization(Claims.MayEdit);
+        app.MapPatch("/api/complaints/{id:guid}", ChangeAsync).WithTags("Complaints").WithSummary("Change typed fields of a complaint.").RequireAuthorization(Claims.MayEdit).ProducesProblem(409);
+        app.MapDelete("/api/complaints/{id:guid}", RemoveAsync).WithTags("Complaints").WithSummary("Take a complaint off.").RequireAuthorization(Claims.MayEdit);
+    }
+
+    private static async Task<Ok<List<ComplaintAnswer>>> ListAsync(Guid id, SurfaceReader reader, SheetLibrary library, UmbracellDb db) =>
+        TypedResults.Ok(await AllAsync(await reader.FindJobAsync(id), reader, library, db));
+
+    private static async Task<List<ComplaintAnswer>> AllAsync(Job job, SurfaceReader reader, SheetLibrary library, UmbracellDb db)
+    {
+        var rows = await db.Complaints.AsNoTracking().Where(c => c.JobId == job.Id).OrderBy(c => c.MadeAt).ToListAsync();
+        var surfaces = (await reader.SurfacesAsync(job.Id)).ToDictionary(s => s.Id);
+        var tests = await db.FanTests.AsNoTracking().Where(t => t.JobId == job.Id).ToListAsync();
+        var speaking = new ComplaintFigures(job, await DriveEndpoints.StatesAsync(job, reader, library, db), tests);
+        return rows.ConvertAll(row => new ComplaintAnswer(
+            row.Id,
+            row.Kind,
+            row.Place,
+            row.Words,
+            row.Suspects,
+            [.. row.Suspects.Where(surfaces.ContainsKey).Select(id => new SuspectAnswer(id, surfaces[id].Name, speaking.OfSurface(row.Kind, surfaces[id])))],
+            speaking.OfBuilding(row.Kind),
+            row.MadeAt,
+            row.Version));
+    }
+
+    private static async Task<Ok<List<ComplaintAnswer>>> AddAsync(Guid id, TypedEdit edit, SurfaceReader reader, SheetLibrary library, UmbracellDb db, TimeProvider clock)
+    {
+        var job = await reader.FindJobAsync(id);
+        var fields = new TypedFields(edit);
+        fields.Require("kind");
+        var row = new ComplaintRow { Id = Guid.NewGuid(), JobId = job.Id, MadeAt = clock.GetUtcNow() };
+        await TakeAsync(fields, row, reader);
+        db.Complaints.Add(row);
+        await db.SaveChangesAsync();
+        return TypedResults.Ok(await AllAsync(job, reader, library, db));
+    }
+
+    private static async Task<Ok<List<ComplaintAnswer>>> ChangeAsync(Guid id, TypedEdit edit, SurfaceReader reader, SheetLibrary library, UmbracellDb db)
+    {
+        var row = await FindAsync(id, db);
+        var job = await reader.FindJobAsync(row.JobId);
+        if (edit.Version is { } seen && seen != row.Version)
+        {
+            throw new StaleEditException((await AllAsync(job, reader, library, db)).First(c => c.Id == id));
+        }
+
+        await TakeAsync(new(edit), row, reader);
+        await db.SaveChangesAsync();
+        return TypedResults.Ok(await AllAsync(job, reader, library, db));
+    }
+
+    private static async Task<Ok<List<ComplaintAnswer>>> RemoveAsync(Guid id, SurfaceReader reader, SheetLibrary library, UmbracellDb db)
+    {
+        var row = await FindAsync(id, db);
+        db.Complaints.Remove(row);
+        await db.SaveChangesAsync();
+        return TypedResults.Ok(await AllAsync(await reader.FindJobAsync(row.JobId), reader, library, db));
+    }
+
+    private static async Task<ComplaintRow> FindAsync(Guid id, UmbracellDb db) => await db.Complaints.SingleOrDefaultAsync(c => c.Id == id) ?? throw new NotFoundException("complaint");
+
+    private static async Task TakeAsync(TypedFields fields, ComplaintRow row, SurfaceReader reader)
+    {
+        fields.Choice<ComplaintKind>("kind", kind => row.Kind = kind);
+        fields.Text("place", 120, required: false, text => row.Place = text);
+        fields.Text("words", 500, required: false, text => row.Words = text);
+        if (fields.Has("suspects"))
+        {
+            var known = await reader.NamesAsync(row.JobId);
+            var ids = fields.Raw("suspects").Split(',', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries);
+            if (ids.FirstOrDefault(id => !Guid.TryParse(id, out var guid) || !known.ContainsKey(guid)) is { } unknown)
+            {
+                fields.Fault(new("suspects", "unknown", unknown));
+            }
+            else
+            {
+                row.Suspects = [.. ids.Select(Guid.Parse).Distinct()];
+            }
+        }
+
+        fields.ThrowIfFaulty(Fields);
+    }
+}

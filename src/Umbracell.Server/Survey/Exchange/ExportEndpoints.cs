@@ -1,0 +1,75 @@
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Mvc;
+using Umbracell.Core.Quantities;
+using Umbracell.Formats.JobFiles;
+using Umbracell.Formats.Surveys;
+using Umbracell.Server.Access;
+using Umbracell.Server.Jobs;
+using Umbracell.Server.Problems;
+using Umbracell.Server.Setup;
+using Umbracell.Store;
+using Umbracell.Store.Model;
+
+namespace Umbracell.Server.Survey.Exchange;
+
+/// <summary>A job that was brought in.</summary>
+public sealed record BroughtIn(Guid Id, string Name, int Surfaces);
+
+internal static class ExportEndpoints
+{
+    private const string WorkbookType = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet";
+
+    public static void MapExports(this IEndpointRouteBuilder app)
+    {
+        app.MapGet("/api/jobs/{id:guid}/surfaces.csv", CsvAsync).WithTags("Exchange").WithSummary("Surfaces as CSV that reads back in without loss.").RequireAuthorization();
+        app.MapGet("/api/jobs/{id:guid}/surfaces.xlsx", WorkbookAsync).WithTags("Exchange").WithSummary("Surfaces as a workbook that reads back in without loss.").RequireAuthorization();
+        app.MapGet("/api/jobs/{id:guid}/file", FileAsync).WithTags("Exchange").WithSummary("The whole job as one JSON file.").RequireAuthorization();
+        app.MapPost("/api/jobs/file", BringInAsync).WithTags("Exchange").WithSummary("A new job from a job file.").RequireAuthorization(Claims.MayEdit).WithMetadata(new RequestSizeLimitAttribute(Limits.JobFileBytes));
+        app.MapGet("/api/schemas/job", () => TypedResults.Text(JobFile.SchemaText, "application/schema+json")).WithTags("Schemas").WithSummary("JSON Schema of job files.");
+    }
+
+    private static async Task<FileContentHttpResult> CsvAsync(Guid id, SurfaceReader reader, string units = "metric")
+    {
+        var (job, surfaces) = await SurfacesAsync(id, reader, units);
+        return TypedResults.File(SurfaceExport.ToCsv(surfaces), "text/csv; charset=utf-8", FileName(job, "csv"));
+    }
+
+    private static async Task<FileContentHttpResult> WorkbookAsync(Guid id, SurfaceReader reader, string units = "metric")
+    {
+        var (job, surfaces) = await SurfacesAsync(id, reader, units);
+        return TypedResults.File(SurfaceExport.ToWorkbook(surfaces), WorkbookType, FileName(job, "xlsx"));
+    }
+
+    private static async Task<(Job Job, IEnumerable<Dictionary<string, string>> Surfaces)> SurfacesAsync(Guid id, SurfaceReader reader, string units)
+    {
+        if (!Enum.TryParse<UnitSystem>(units, ignoreCase: true, out var system))
+        {
+            throw new FieldFaultsException([new("units", "unknown", units)]);
+        }
+
+        var job = await reader.FindJobAsync(id);
+        return (job, (await reader.SurfacesAsync(job.Id)).Select(s => SurfaceTexts.Of(s, system)));
+    }
+
+    private static async Task<FileContentHttpResult> FileAsync(Guid id, SurfaceReader reader, UmbracellDb db)
+    {
+        var job = await reader.FindJobAsync(id);
+        var file = await JobFiling.OutAsync(job, reader, db);
+        return TypedResults.File(file.Write(), "application/json", FileName(job, "umbracell.json"));
+    }
+
+    private static async Task<Created<BroughtIn>> BringInAsync(HttpRequest request, UmbracellDb db, TimeProvider clock)
+    {
+        using var text = new StreamReader(request.Body);
+        var file = JobFile.Read("job file", await text.ReadToEndAsync());
+        var job = JobFiling.In(file, db, clock.GetUtcNow());
+        await db.SaveChangesAsync();
+        return TypedResults.Created($"/api/jobs/{job.Id}", new BroughtIn(job.Id, job.Name, file.Surfaces.Count));
+    }
+
+    private static string FileName(Job job, string extension)
+    {
+        var plain = string.Join('-', job.Name.Split([.. Path.GetInvalidFileNameChars(), ' ', '"', ';', ','], StringSplitOptions.RemoveEmptyEntries));
+        return $"{(plain.Length == 0 ? "job" : plain)}.{extension}";
+    }
+}

@@ -1,0 +1,106 @@
+using System.Security.Claims;
+using System.Text.Json;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.EntityFrameworkCore;
+using Umbracell.Core.Quantities;
+using Umbracell.Formats.DataFiles;
+using Umbracell.Formats.Models;
+using Umbracell.Formats.Surveys;
+using Umbracell.Formats.Tables;
+using Umbracell.Server.Access;
+using Umbracell.Server.Jobs;
+using Umbracell.Server.Setup;
+using Umbracell.Server.Sheets;
+using Umbracell.Store;
+using Umbracell.Store.Model;
+
+namespace Umbracell.Server.Survey.Exchange;
+
+internal static class ImportEndpoints
+{
+    public static void MapImports(this IEndpointRouteBuilder app)
+    {
+        var imports = app.MapGroup("/api/jobs/{id:guid}/imports").WithTags("Exchange").RequireAuthorization(Claims.MayEdit).WithMetadata(new RequestSizeLimitAttribute(Limits.ImportBytes));
+        imports.MapPost("/table", TableAsync).WithSummary("Read a CSV or XLSX table of surfaces; nothing is written.");
+        imports.MapPost("/model", ModelAsync).WithSummary("Read a gbXML building model; nothing is written.");
+        imports.MapPost("/check", CheckAsync).WithSummary("Check rows as they were mended on the screen; nothing is written.");
+        imports.MapPost("/accept", AcceptAsync).WithSummary("Take the rows: all of them, or none where one is at fault.");
+        app.MapPost("/api/jobs/{id:guid}/surfaces/remove", RemoveAsync).WithTags("Exchange").WithSummary("Take surfaces off together: what an import brought.").RequireAuthorization(Claims.MayEdit).WithMetadata(new RequestSizeLimitAttribute(Limits.ImportBytes));
+    }
+
+    private static async Task<Ok<ImportAnswer>> TableAsync(Guid id, TableToImport file, SurfaceReader reader, SheetLibrary library, UmbracellDb db, ClaimsPrincipal user, TimeProvider clock)
+    {
+        var job = await reader.FindJobAsync(id);
+        var table = Workbook.IsOne(file.Content) ? Workbook.Read(file.Content) : DelimitedText.Read(file.Content);
+        var signature = SurfaceColumns.Signature(table.Header);
+        var known = await db.ColumnMappings.AsNoTracking().Where(m => m.Signature == signature).Select(m => m.Document).SingleOrDefaultAsync();
+        var columns = file.Columns ?? (known is null ? SurfaceColumns.Guess(table.Header) : JsonSerializer.Deserialize<List<ColumnMap>>(known, DataFile.Json)!);
+        var comma = file.DecimalComma ?? table.DecimalComma;
+        var rows = SurfaceRows.Of(table, columns, comma).Select(r => new RowToImport(r.Line, r.Fields, r.Note)).ToList();
+        var answer = await CheckedAsync(job, rows, file.Units, library, db, Stamp.Of(user, clock));
+        return TypedResults.Ok(answer with { Columns = columns, Remembered = known is not null && file.Columns is null, Delimiter = table.Delimiter, Encoding = table.Encoding, DecimalComma = comma });
+    }
+
+    private static async Task<Ok<ImportAnswer>> ModelAsync(Guid id, ModelToImport file, SurfaceReader reader, SheetLibrary library, UmbracellDb db, ClaimsPrincipal user, TimeProvider clock)
+    {
+        var job = await reader.FindJobAsync(id);
+        var model = BuildingModel.Read(file.Content);
+        var rows = model.Rows.Select(r => new RowToImport(r.Line, r.Fields, r.Note)).ToList();
+        return TypedResults.Ok(await CheckedAsync(job, rows, UnitSystem.Metric, library, db, Stamp.Of(user, clock)) with { Skipped = model.Skipped });
+    }
+
+    private static async Task<Ok<ImportAnswer>> CheckAsync(Guid id, RowsToImport rows, SurfaceReader reader, SheetLibrary library, UmbracellDb db, ClaimsPrincipal user, TimeProvider clock) =>
+        TypedResults.Ok(await CheckedAsync(await reader.FindJobAsync(id), rows.Rows, rows.Units, library, db, Stamp.Of(user, clock)));
+
+    private static async Task<Ok<ImportAnswer>> AcceptAsync(Guid id, RowsToImport rows, SurfaceReader reader, SheetLibrary library, UmbracellDb db, ClaimsPrincipal user, TimeProvider clock)
+    {
+        var job = await reader.FindJobAsync(id);
+        var import = new SurfaceImport(await SurveyChoices.OfAsync(job.Id, library, db), Stamp.Of(user, clock));
+        var answer = Answer(import, rows.Rows, rows.Units);
+        if (answer.Faulty > 0 || import.Surfaces.Count == 0)
+        {
+            return TypedResults.Ok(answer);
+        }
+
+        await SurveyEndpoints.AppendAsync(import.Surfaces, job, db, clock);
+        await RememberAsync(rows.Columns, db);
+        await db.SaveChangesAsync();
+        return TypedResults.Ok(answer with { Added = import.Surfaces.ConvertAll(s => s.Id) });
+    }
+
+    private static async Task<NoContent> RemoveAsync(Guid id, SurfacesToRemove remove, SurfaceReader reader, UmbracellDb db, TimeProvider clock)
+    {
+        var job = await reader.FindJobAsync(id);
+        var now = clock.GetUtcNow();
+        await db.Surfaces.Where(s => s.JobId == job.Id && remove.Ids.Contains(s.Id)).ExecuteUpdateAsync(set => set.SetProperty(s => s.RemovedAt, now));
+        return TypedResults.NoContent();
+    }
+
+    private static async Task<ImportAnswer> CheckedAsync(Job job, IReadOnlyList<RowToImport> rows, UnitSystem units, SheetLibrary library, UmbracellDb db, Stamp stamp) =>
+        Answer(new(await SurveyChoices.OfAsync(job.Id, library, db), stamp), rows, units);
+
+    private static ImportAnswer Answer(SurfaceImport import, IReadOnlyList<RowToImport> rows, UnitSystem units)
+    {
+        var seen = rows.Select(row => import.Check(row, units)).ToList();
+        return new([], false, "", "", false, units, seen, [], seen.Count(r => r.Faults.Count > 0), import.Area, []);
+    }
+
+    private static async Task RememberAsync(IReadOnlyList<ColumnMap>? columns, UmbracellDb db)
+    {
+        if (columns is null || columns.Count == 0)
+        {
+            return;
+        }
+
+        var signature = SurfaceColumns.Signature([.. columns.Select(c => c.Header)]);
+        var row = await db.ColumnMappings.SingleOrDefaultAsync(m => m.Signature == signature);
+        if (row is null)
+        {
+            row = new() { Id = Guid.NewGuid(), Signature = signature, Document = "[]" };
+            db.ColumnMappings.Add(row);
+        }
+
+        row.Document = JsonSerializer.Serialize(columns, DataFile.Json);
+    }
+}

@@ -1,0 +1,162 @@
+using System.Security.Claims;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.EntityFrameworkCore;
+using Umbracell.Core.Assemblies;
+using Umbracell.Server.Access;
+using Umbracell.Server.Answers;
+using Umbracell.Server.Jobs;
+using Umbracell.Server.Problems;
+using Umbracell.Server.Typing;
+using Umbracell.Store;
+using Umbracell.Store.Model;
+
+namespace Umbracell.Server.Survey.Joints;
+
+/// <summary>A joint as the survey shows it.</summary>
+public sealed record JointAnswer(
+    Guid Id, JointKind Kind, Guid FirstId, Guid? SecondId, string First, string Second, Handover Water, Handover Air, Handover Vapour, Handover Heat, string How, string DoneBy, bool Ready,
+    string SeenBy, DateTimeOffset? SeenAt, bool Solved, FindingAnswer Finding, uint Version);
+
+/// <summary>A joint the kinds suggest, not yet taken or dismissed.</summary>
+public sealed record SuggestedJointAnswer(JointKind Kind, Guid FirstId, Guid? SecondId, string First, string Second, bool SameName);
+
+/// <summary>The joints of a job.</summary>
+public sealed record JointsAnswer(IReadOnlyList<JointAnswer> Joints, IReadOnlyList<SuggestedJointAnswer> Suggested, int DoNotMeet);
+
+internal static class JointEndpoints
+{
+    private static readonly string[] Fields = ["kind", "first", "second", "beyond", "water", "air", "vapour", "heat", "how", "doneBy", "ready", "seen", "doNotMeet"];
+
+    public static void MapJoints(this IEndpointRouteBuilder app)
+    {
+        app.MapGet("/api/jobs/{id:guid}/joints", ListAsync).WithTags("Joints").WithSummary("Joints of a job, and those its kinds of surface suggest.").RequireAuthorization();
+        app.MapPost("/api/jobs/{id:guid}/joints", AddAsync).WithTags("Joints").WithSummary("A new joint from typed fields.").RequireAuthorization(Claims.MayEdit);
+        app.MapPatch("/api/joints/{id:guid}", ChangeAsync).WithTags("Joints").WithSummary("Change typed fields of a joint.").RequireAuthorization(Claims.MayEdit).ProducesProblem(409);
+        app.MapDelete("/api/joints/{id:guid}", RemoveAsync).WithTags("Joints").WithSummary("Forget a joint; it may be suggested again.").RequireAuthorization(Claims.MayEdit);
+    }
+
+    private static async Task<Ok<JointsAnswer>> ListAsync(Guid id, SurfaceReader reader, UmbracellDb db)
+    {
+        var job = await reader.FindJobAsync(id);
+        return TypedResults.Ok(await AnswerAsync(job.Id, reader, db));
+    }
+
+    private static async Task<JointsAnswer> AnswerAsync(Guid job, SurfaceReader reader, UmbracellDb db)
+    {
+        var rows = await db.Joints.AsNoTracking().Where(j => j.JobId == job).ToListAsync();
+        var surfaces = await reader.SurfacesAsync(job);
+        var order = surfaces.Select((s, i) => (s.Id, i)).ToDictionary(p => p.Id, p => p.i);
+        var names = surfaces.ToDictionary(s => s.Id, s => s.Name);
+        var standing = rows.Where(r => order.ContainsKey(r.FirstId) && (r.SecondId is null || order.ContainsKey(r.SecondId.Value))).ToList();
+        var met = standing.Select(r => Key(r.Kind, r.FirstId, r.SecondId)).ToHashSet();
+        var suggested = JointSuggestions.For([.. surfaces.Select(s => new MeetingSurface(s.Id, s.Name, s.Kind, s.Shape))])
+            .Where(s => !met.Contains(Key(s.Kind, s.First, s.Second)))
+            .Select(s => new SuggestedJointAnswer(s.Kind, s.First, s.Second, names[s.First], s.Second is { } second ? names[second] : "", s.SameName));
+        return new(
+            [.. standing.Where(r => !r.DoNotMeet).OrderBy(r => order[r.FirstId]).ThenBy(r => r.Kind).Select(r => Of(r, names))],
+            [.. suggested],
+            standing.Count(r => r.DoNotMeet));
+    }
+
+    private static (JointKind, Guid, Guid?) Key(JointKind kind, Guid first, Guid? second) =>
+        second is { } other && other.CompareTo(first) < 0 ? (kind, other, first) : (kind, first, second);
+
+    private static JointAnswer Of(JointRow row, Dictionary<Guid, string> names)
+    {
+        var shape = SurveyRecords.Shape(row);
+        var second = row.SecondId is { } id ? names.GetValueOrDefault(id, "") : row.Beyond;
+        return new(
+            row.Id, row.Kind, row.FirstId, row.SecondId, names.GetValueOrDefault(row.FirstId, ""), second, row.Water, row.Air, row.Vapour, row.Heat, row.How, row.DoneBy, row.Ready,
+            row.SeenBy, row.SeenAt, shape.IsSolved, FindingAnswer.Of(JointCheck.Of(shape, second)), row.Version);
+    }
+
+    private static async Task<Created<JointsAnswer>> AddAsync(Guid id, TypedEdit edit, SurfaceReader reader, UmbracellDb db, ClaimsPrincipal user, TimeProvider clock)
+    {
+        var job = await reader.FindJobAsync(id);
+        var fields = new TypedFields(edit);
+        fields.Require("kind", "first");
+
+        var row = new JointRow { Id = Guid.NewGuid(), JobId = job.Id };
+        await TakeAsync(fields, row, reader, Stamp.Of(user, clock), isNew: true);
+        db.Joints.Add(row);
+        await db.SaveChangesAsync();
+        return TypedResults.Created($"/api/joints/{row.Id}", await AnswerAsync(job.Id, reader, db));
+    }
+
+    private static async Task<Ok<JointsAnswer>> ChangeAsync(Guid id, TypedEdit edit, SurfaceReader reader, UmbracellDb db, ClaimsPrincipal user, TimeProvider clock)
+    {
+        var row = await FindAsync(id, db);
+        if (edit.Version is { } seen && seen != row.Version)
+        {
+            throw new StaleEditException(Of(row, await reader.NamesAsync(row.JobId)));
+        }
+
+        await TakeAsync(new(edit), row, reader, Stamp.Of(user, clock), isNew: false);
+        await db.SaveChangesAsync();
+        return TypedResults.Ok(await AnswerAsync(row.JobId, reader, db));
+    }
+
+    private static async Task<Ok<JointsAnswer>> RemoveAsync(Guid id, SurfaceReader reader, UmbracellDb db)
+    {
+        var row = await FindAsync(id, db);
+        db.Joints.Remove(row);
+        await db.SaveChangesAsync();
+        return TypedResults.Ok(await AnswerAsync(row.JobId, reader, db));
+    }
+
+    private static async Task<JointRow> FindAsync(Guid id, UmbracellDb db) => await db.Joints.SingleOrDefaultAsync(j => j.Id == id) ?? throw new NotFoundException("joint");
+
+    private static async Task TakeAsync(TypedFields fields, JointRow row, SurfaceReader reader, Stamp stamp, bool isNew)
+    {
+        var known = await reader.NamesAsync(row.JobId);
+        fields.Choice<JointKind>("kind", kind => Become(row, kind));
+        if (isNew)
+        {
+            fields.Known("first", id => Guid.TryParse(id, out var surface) && known.ContainsKey(surface), id => row.FirstId = Guid.Parse(id));
+            fields.Id("second", id => known.ContainsKey(id) && id != row.FirstId, id => row.SecondId = id);
+        }
+
+        fields.Text("beyond", 120, required: false, text => row.Beyond = text);
+        fields.Choice<Handover>("water", value => row.Water = value);
+        fields.Choice<Handover>("air", value => row.Air = value);
+        fields.Choice<Handover>("vapour", value => row.Vapour = value);
+        fields.Choice<Handover>("heat", value => row.Heat = value);
+        fields.Text("how", 300, required: false, text => row.How = text);
+        fields.Text("doneBy", 120, required: false, text => row.DoneBy = text);
+        fields.YesNo("ready", yes => row.Ready = yes == true);
+        fields.YesNo("seen", yes => (row.SeenAt, row.SeenBy) = stamp.Where(yes));
+        fields.YesNo("doNotMeet", yes => row.DoNotMeet = yes == true);
+        CheckReady(fields, row);
+        fields.ThrowIfFaulty(Fields);
+    }
+
+    private static void Become(JointRow row, JointKind kind)
+    {
+        var start = Core.Assemblies.Joints.Start(kind).Layers;
+        row.Kind = kind;
+        (row.Water, row.Air, row.Vapour, row.Heat) = (start[ControlLayer.Water], start[ControlLayer.Air], start[ControlLayer.Vapour], start[ControlLayer.Heat]);
+    }
+
+    // Nobody can have seen what nobody takes on: ready and seen follow a solved joint only.
+    private static void CheckReady(TypedFields fields, JointRow row)
+    {
+        var solved = SurveyRecords.Shape(row).IsSolved;
+        if (!solved && row.Ready && fields.Has("ready"))
+        {
+            fields.Fault(new("ready", "unsolved", "yes"));
+        }
+        else if (!solved)
+        {
+            row.Ready = false;
+        }
+
+        if (!row.Ready && row.SeenBy.Length > 0)
+        {
+            (row.SeenBy, row.SeenAt) = ("", null);
+            if (fields.Has("seen"))
+            {
+                fields.Fault(new("seen", "notReady", "yes"));
+            }
+        }
+    }
+}

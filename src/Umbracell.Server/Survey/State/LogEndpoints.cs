@@ -1,0 +1,105 @@
+using System.Security.Claims;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.EntityFrameworkCore;
+using Umbracell.Core.Air;
+using Umbracell.Core.Quantities;
+using Umbracell.Formats.Readings;
+using Umbracell.Server.Access;
+using Umbracell.Server.Answers;
+using Umbracell.Server.Jobs;
+using Umbracell.Server.Problems;
+using Umbracell.Server.Setup;
+using Umbracell.Store;
+using Umbracell.Store.Model;
+
+namespace Umbracell.Server.Survey.State;
+
+/// <summary>A log at one moment.</summary>
+public sealed record LogPoint(long AtUnixS, double TempC, double TempF, double RhPct, double DewC, double DewF);
+
+/// <summary>A data logger's series, thinned for a chart, with its extremes.</summary>
+public sealed record LogAnswer(
+    Guid Id, Guid? SurfaceId, string Name, int Count, FigureAnswer Coldest, FigureAnswer Warmest, FigureAnswer Driest, FigureAnswer Dampest, FigureAnswer HighestDew, IReadOnlyList<LogPoint> Points, DateTimeOffset AddedAt, string AddedBy);
+
+/// <summary>A log that was read, with the lines that did not read.</summary>
+public sealed record LogAdded(IReadOnlyList<LogAnswer> Logs, IReadOnlyList<int> Skipped);
+
+internal static class LogEndpoints
+{
+    private const int MostOfAJob = 40;
+    private const int PointsOfAChart = 600;
+
+    public static void MapLogs(this IEndpointRouteBuilder app)
+    {
+        app.MapGet("/api/jobs/{id:guid}/logs", ListAsync).WithTags("State").WithSummary("Data-logger series of a job.").RequireAuthorization();
+        app.MapPost("/api/jobs/{id:guid}/logs", AddAsync).WithTags("State").WithSummary("A data logger's CSV (time, temperature, humidity); the file is the body.").RequireAuthorization(Claims.MayEdit)
+            .Accepts<byte[]>("application/octet-stream").WithMetadata(new RequestSizeLimitAttribute(Limits.GridBytes));
+        app.MapDelete("/api/logs/{id:guid}", RemoveAsync).WithTags("State").WithSummary("Take a series off.").RequireAuthorization(Claims.MayEdit);
+    }
+
+    private static async Task<Ok<List<LogAnswer>>> ListAsync(Guid id, SurfaceReader reader, UmbracellDb db) => TypedResults.Ok(await AllAsync((await reader.FindJobAsync(id)).Id, db));
+
+    private static async Task<List<LogAnswer>> AllAsync(Guid job, UmbracellDb db) =>
+        (await db.LoggerSeries.AsNoTracking().Where(l => l.JobId == job).OrderBy(l => l.AddedAt).ToListAsync()).ConvertAll(Answer);
+
+    private static async Task<Ok<LogAdded>> AddAsync(Guid id, HttpRequest request, SurfaceReader reader, UmbracellDb db, ClaimsPrincipal user, TimeProvider clock, Guid? surface = null, string name = "", int offsetMinutes = 0)
+    {
+        var job = await reader.FindJobAsync(id);
+        if (surface is { } known && !(await reader.NamesAsync(job.Id)).ContainsKey(known))
+        {
+            throw new NotFoundException("surface");
+        }
+
+        var log = LoggerFile.Read(await Uploads.ReadAsync(request), TimeSpan.FromMinutes(Math.Clamp(offsetMinutes, -840, 840)));
+        if (await db.LoggerSeries.CountAsync(l => l.JobId == job.Id) >= MostOfAJob)
+        {
+            throw new FieldFaultsException([new("file", "tooMany", name)]);
+        }
+
+        var stamp = Stamp.Of(user, clock);
+        db.LoggerSeries.Add(new()
+        {
+            Id = Guid.NewGuid(),
+            JobId = job.Id,
+            SurfaceId = surface,
+            Name = name.Trim().Length is > 0 and <= 120 ? name.Trim() : "Logger",
+            Times = log.Times,
+            TempsC = log.Celsius,
+            RhPct = log.Humidity,
+            AddedAt = stamp.At,
+            AddedBy = stamp.By,
+        });
+        await db.SaveChangesAsync();
+        return TypedResults.Ok(new LogAdded(await AllAsync(job.Id, db), [.. log.Skipped.Take(50)]));
+    }
+
+    private static async Task<Ok<List<LogAnswer>>> RemoveAsync(Guid id, UmbracellDb db)
+    {
+        var row = await db.LoggerSeries.SingleOrDefaultAsync(l => l.Id == id) ?? throw new NotFoundException("log");
+        db.LoggerSeries.Remove(row);
+        await db.SaveChangesAsync();
+        return TypedResults.Ok(await AllAsync(row.JobId, db));
+    }
+
+    private static LogAnswer Answer(LoggerSeriesRow row)
+    {
+        var dew = row.TempsC.Zip(row.RhPct, DewPoint).ToArray();
+        var step = Math.Max(1, row.Times.Length / PointsOfAChart);
+        var points = Enumerable.Range(0, (row.Times.Length + step - 1) / step).Select(i => i * step)
+            .Select(i => new LogPoint(row.Times[i], Round(row.TempsC[i]), Round(Fahrenheit(row.TempsC[i])), Round(row.RhPct[i]), Round(dew[i]), Round(Fahrenheit(dew[i]))));
+        return new(
+            row.Id, row.SurfaceId, row.Name, row.Times.Length, Temperature(row.TempsC.Min()), Temperature(row.TempsC.Max()), Humidity(row.RhPct.Min()), Humidity(row.RhPct.Max()), Temperature(dew.Max()), [.. points], row.AddedAt, row.AddedBy);
+    }
+
+    private static double DewPoint(double celsius, double percent) =>
+        MoistAir.Of(new(celsius), new(Math.Max(1, percent)), StandardAtmosphere.PressureAt(Length.Zero)).DewPoint.Celsius;
+
+    private static double Fahrenheit(double celsius) => new Temperature(celsius).Fahrenheit;
+
+    private static double Round(double value) => Math.Round(value, 2);
+
+    private static FigureAnswer Temperature(double celsius) => FigureAnswer.Of(new(celsius, Dimension.Temperature));
+
+    private static FigureAnswer Humidity(double percent) => FigureAnswer.Of(new(percent, Dimension.RelativeHumidity));
+}

@@ -1,0 +1,66 @@
+using Umbracell.Core.Quantities;
+using Umbracell.Core.Takeoff;
+using Umbracell.Server.Jobs;
+using Umbracell.Server.Typing;
+using Umbracell.Store.Model;
+
+namespace Umbracell.Server.Survey;
+
+/// <summary>Cuts a surface in two. The first part keeps what was found, read and joined; the second starts with the same assembly and foam.</summary>
+internal static class SurfaceSplit
+{
+    /// <summary>Takes the typed cut: <c>along</c> and <c>at</c>; the new surface is not yet kept anywhere.</summary>
+    public static Surface Take(TypedEdit edit, Surface surface)
+    {
+        var fields = new TypedFields(edit);
+        var name = "";
+        SizePart? along = null;
+        double? at = null;
+        fields.Text("name", 200, required: true, text => name = text);
+        fields.Choice<SizePart>("along", part => along = part);
+        var whole = along is { } cut && ShapeSplit.Along(surface.Shape).Contains(cut) && surface.HasSize ? SurfaceReader.ShapeOf(surface)[cut].Si : (double?)null;
+        if (along is null || whole is null)
+        {
+            fields.Fault(new("along", "unknown", fields.Has("along") ? fields.Raw("along") : ""));
+        }
+        else
+        {
+            var least = SizeText.SideRange.Least;
+            fields.Quantity("at", new(least, Math.Max(least, whole.Value - least), Dimension.Span), si => at = si);
+        }
+
+        if (!fields.Has("at"))
+        {
+            fields.Fault(new("at", "empty", ""));
+        }
+
+        fields.ThrowIfFaulty("name", "along", "at");
+        return Cut(surface, along!.Value, new(at!.Value), name);
+    }
+
+    private static Surface Cut(Surface surface, SizePart along, Length at, string name)
+    {
+        var (first, second) = ShapeSplit.Cut(SurfaceReader.ShapeOf(surface), along, at);
+        var rest = SurfaceStart.Of(surface.Kind, name.Length > 0 ? name : surface.Name);
+        SurfaceStart.Become(rest, SurfaceStart.ToTemplate(surface));
+        (rest.Repeats, rest.SheetSlug, rest.FoamThicknessM, rest.BufferId) = (surface.Repeats, surface.SheetSlug, surface.FoamThicknessM, surface.BufferId);
+        rest.Details = new()
+        {
+            Access = surface.Details.Access,
+            BalloonFramed = surface.Details.BalloonFramed,
+            HeldAtEnds = surface.Details.HeldAtEnds,
+            FlangeMm = surface.Details.FlangeMm,
+            WebMm = surface.Details.WebMm,
+            SkinMm = surface.Details.SkinMm,
+            Covering = surface.Details.Covering,
+            Attachment = surface.Details.Attachment,
+            PenetrationMm = surface.Details.PenetrationMm,
+        };
+        Size(surface, first);
+        Size(rest, second);
+        return rest;
+    }
+
+    private static void Size(Surface surface, Shape shape) =>
+        (surface.FirstM, surface.SecondM, surface.ThirdM, surface.Pitch, surface.BayCount) = (shape.First.Metres, shape.Second.Metres, shape.Third.Metres, shape.Pitch, shape.Count);
+}

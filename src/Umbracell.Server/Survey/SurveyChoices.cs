@@ -1,0 +1,28 @@
+using Microsoft.EntityFrameworkCore;
+using System.Security.Claims;
+using System.Text.Json;
+using Umbracell.Core.Materials;
+using Umbracell.Formats.DataFiles;
+using Umbracell.Server.Access;
+using Umbracell.Server.Sheets;
+using Umbracell.Store;
+
+namespace Umbracell.Server.Survey;
+
+/// <summary>Who does something, and when.</summary>
+public sealed record Stamp(DateTimeOffset At, string By)
+{
+    /// <summary>The stamp where something is said to be done, and none where it is not.</summary>
+    internal (DateTimeOffset? At, string By) Where(bool? done) => done == true ? (At, By) : (null, "");
+
+    internal static Stamp Of(ClaimsPrincipal user, TimeProvider clock) => new(clock.GetUtcNow(), Claims.TitleOf(user));
+}
+
+/// <summary>What the fields of a surface may name: sheets and templates of the firm, buffer spaces of the job.</summary>
+internal sealed record SurveyChoices(IReadOnlyDictionary<string, ProductSheet> Sheets, IReadOnlyDictionary<string, AssemblyTemplate> Templates, IReadOnlySet<Guid> Buffers)
+{
+    public static async Task<SurveyChoices> OfAsync(Guid job, SheetLibrary library, UmbracellDb db) => new(
+        await library.AllAsync(),
+        (await db.Templates.AsNoTracking().ToListAsync()).ToDictionary(t => t.Id.ToString(), t => JsonSerializer.Deserialize<AssemblyTemplate>(t.Document, DataFile.Json)!),
+        (await db.BufferSpaces.AsNoTracking().Where(b => b.JobId == job).Select(b => b.Id).ToListAsync()).ToHashSet());
+}
