@@ -79,7 +79,7 @@ public static partial class DelimitedText
                 }
                 else if (cells.Any(c => c.Length > 0))
                 {
-                    rows.Add(Row(line, cells, header.Length));
+                    rows.Add(Row(line, [.. cells.Select(Unguarded)], header.Length));
                 }
             }
         }
@@ -97,7 +97,7 @@ public static partial class DelimitedText
     internal static TableRow Row(int line, IReadOnlyList<string> cells, int columns)
     {
         var ragged = cells.Count > columns && cells.Skip(columns).All(c => c.Length == 0) ? 0 : cells.Count - columns;
-        return new(line, [.. Enumerable.Range(0, columns).Select(i => i < cells.Count ? Unguarded(cells[i]) : "")], ragged);
+        return new(line, [.. Enumerable.Range(0, columns).Select(i => i < cells.Count ? cells[i] : "")], ragged);
     }
 
     /// <summary>Takes away the mark that keeps a cell from being taken for a formula; see <see cref="DelimitedWriter"/>.</summary>
