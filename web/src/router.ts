@@ -14,6 +14,42 @@ export const router = createRouter({
         { path: '', name: 'board', component: () => import('./jobs/BoardView.vue'), props: true },
         { path: 'survey', name: 'survey', component: () => import('./stages/survey/SurveyView.vue'), props: true },
         {
+          path: 'survey/surface/:surface',
+          name: 'surfaceSheet',
+          component: () => import('./stages/survey/sheet/SurfaceSheetView.vue'),
+          props: true,
+        },
+        {
+          path: 'survey/joints',
+          name: 'joints',
+          component: () => import('./stages/survey/joints/JointsView.vue'),
+          props: true,
+        },
+        {
+          path: 'survey/complaints',
+          name: 'complaints',
+          component: () => import('./stages/survey/complaints/ComplaintsView.vue'),
+          props: true,
+        },
+        {
+          path: 'survey/prepare',
+          name: 'prepare',
+          component: () => import('./stages/survey/prepare/PrepareView.vue'),
+          props: true,
+        },
+        {
+          path: 'survey/baseline',
+          name: 'baseline',
+          component: () => import('./stages/survey/baseline/BaselineView.vue'),
+          props: true,
+        },
+        {
+          path: 'survey/exchange',
+          name: 'exchange',
+          component: () => import('./stages/survey/exchange/ExchangeView.vue'),
+          props: true,
+        },
+        {
           path: 'section/:surface',
           name: 'section',
           component: () => import('./stages/section/SectionView.vue'),

@@ -3,6 +3,7 @@ using Umbracell.Core.Assemblies;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Takeoff;
 using Umbracell.Formats.DataFiles;
+using Umbracell.Formats.Surveys;
 using Umbracell.Server.Answers;
 
 namespace Umbracell.Server.Sheets;
@@ -17,7 +18,7 @@ public sealed record TargetSetAnswer(string Id, string Edition);
 public sealed record KindAnswer(SurfaceKind Kind, ShapeKind Shape);
 
 /// <summary>Everything a screen offers for choice.</summary>
-public sealed record ChoicesAnswer(IReadOnlyList<SheetAnswer> Sheets, IReadOnlyList<TargetSetAnswer> TargetSets, IReadOnlyList<KindAnswer> Kinds, IReadOnlyList<string> ClimateZones);
+public sealed record ChoicesAnswer(IReadOnlyList<SheetAnswer> Sheets, IReadOnlyList<TargetSetAnswer> TargetSets, IReadOnlyList<KindAnswer> Kinds, IReadOnlyList<string> ClimateZones, IReadOnlyList<string> Materials, IReadOnlyList<string> ImportFields, IReadOnlyList<string> ImportUnits);
 
 internal static class SheetEndpoints
 {
@@ -37,7 +38,10 @@ internal static class SheetEndpoints
             [.. sheets],
             [.. ShippedData.TargetSets.Values.Select(t => new TargetSetAnswer(t.Id, t.Edition))],
             [.. ShippedData.Templates.Values.Select(t => new KindAnswer(t.Kind, t.Shape))],
-            ClimateZones.All));
+            ClimateZones.All,
+            [.. ShippedData.Materials.Keys],
+            SurfaceColumns.Fields,
+            SurfaceColumns.Units));
     }
 }
 

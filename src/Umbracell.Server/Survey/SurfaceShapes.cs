@@ -18,6 +18,12 @@ public sealed record DetailsAnswer(
     IReadOnlyList<DetailField> Asked, AccessKind Access, FigureAnswer AccessFactor, bool? BalloonFramed, bool? HeldAtEnds, FigureAnswer? Flange, FigureAnswer? Web, FigureAnswer? Skin,
     Covering Covering, Attachment Attachment, FigureAnswer? DoorSpare, FigureAnswer? Penetration, Guid? BufferId);
 
+/// <summary>A line or outline in metres: x and y in turn.</summary>
+public sealed record SketchPath(IReadOnlyList<double> Xy);
+
+/// <summary>A surface drawn from its numbers, in metres, x across and y up.</summary>
+public sealed record SketchAnswer(double WidthM, double HeightM, IReadOnlyList<SketchPath> Faces, IReadOnlyList<SketchPath> Openings, IReadOnlyList<SketchPath> Members);
+
 /// <summary>A surface as the survey shows it: every cell as it would be typed, and what follows from it.</summary>
 public sealed record SurfaceAnswer(
     Guid Id,

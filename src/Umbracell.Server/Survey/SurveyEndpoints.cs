@@ -3,6 +3,7 @@ using System.Text.Json;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Assemblies;
+using Umbracell.Core.Takeoff;
 using Umbracell.Formats.DataFiles;
 using Umbracell.Server.Access;
 using Umbracell.Server.Jobs;
@@ -34,6 +35,7 @@ internal static class SurveyEndpoints
         one.MapDelete("", RemoveAsync).WithSummary("Take a surface off the job; it can be brought back.");
         one.MapPost("/restore", RestoreAsync).WithSummary("Bring back a surface that was taken off.");
         one.MapPost("/split", SplitAsync).WithSummary("Cut a surface in two where depth or system changes.").ProducesProblem(409);
+        app.MapGet("/api/surfaces/{id:guid}/sketch", SketchAsync).WithTags("Survey").WithSummary("A surface drawn from its numbers, to scale.").RequireAuthorization();
         one.MapPost("/template", SaveTemplateAsync).WithSummary("Keep a surface's assembly as a template of the firm.");
         app.MapGet("/api/templates", TemplatesAsync).WithTags("Survey").WithSummary("The firm's own templates.").RequireAuthorization();
         app.MapDelete("/api/templates/{id:guid}", RemoveTemplateAsync).WithTags("Survey").WithSummary("Forget a template; surfaces made from it stay as they are.").RequireAuthorization(Claims.MayEdit);
@@ -118,6 +120,31 @@ internal static class SurveyEndpoints
         surface.ChangedAt = clock.GetUtcNow();
         await db.SaveChangesAsync();
         return TypedResults.Ok(await AnswerAsync(second, reader));
+    }
+
+    private static async Task<Results<Ok<SketchAnswer>, NoContent>> SketchAsync(Guid id, SurfaceReader reader)
+    {
+        var (surface, _) = await reader.FindAsync(id);
+        if (!surface.HasSize)
+        {
+            return TypedResults.NoContent();
+        }
+
+        var sketch = SurfaceSketch.Of(SurfaceReader.ShapeOf(surface), SurfaceReader.OpeningsOf(surface), new(surface.MemberMaterial == MemberMaterial.None ? 0 : surface.MemberSpacingM));
+        var corners = sketch.Faces.SelectMany(face => face).ToList();
+        return TypedResults.Ok(new SketchAnswer(
+            corners.Max(c => c.X) - corners.Min(c => c.X),
+            corners.Max(c => c.Y) - corners.Min(c => c.Y),
+            [.. sketch.Faces.Select(face => Path(face, corners))],
+            [.. sketch.Openings.Select(opening => Path(opening, corners))],
+            [.. sketch.Members.Select(m => Path([m.From, m.To], corners))]));
+    }
+
+    // An outline may have been taken from any point: the drawing starts at its own lower left.
+    private static SketchPath Path(IEnumerable<Corner> path, List<Corner> all)
+    {
+        var (x, y) = (all.Min(c => c.X), all.Min(c => c.Y));
+        return new([.. path.SelectMany(c => new[] { c.X - x, c.Y - y })]);
     }
 
     private static async Task<Created<TemplateAnswer>> SaveTemplateAsync(Guid id, Named named, SurfaceReader reader, UmbracellDb db)

@@ -42,6 +42,18 @@ function say(row: Row, stage: StageKey) {
   return t(`cell.${cell.word}`, figures)
 }
 
+const missingOf = (row: Row, stage: StageKey) => cellOf(row, stage)?.missing ?? []
+
+// What the survey still wants, and the stages each thing blocks.
+const missingText = (row: Row, stage: StageKey) =>
+  t('board.blocks', {
+    list: missingOf(row, stage)
+      .map((one) =>
+        t('board.blocksOne', { what: t(`wanted.${one.rule}.${one.case}`), stages: t(`stage.${one.blocks}`) }),
+      )
+      .join('; '),
+  })
+
 function to(row: Row, stage: StageKey) {
   if (stage === 'survey') return { name: 'survey', params: { job: props.job }, query: { at: row.id } }
   const route = stage === 'choose' ? 'section' : stage
@@ -97,6 +109,14 @@ const take = (row: Row) => (reader.inHand[props.job] = row.id)
               >
                 <VerdictMark v-if="stage.key !== 'choose'" :verdict="cellOf(row, stage.key)?.verdict ?? null" />
                 <span :class="{ quiet: cellOf(row, stage.key)?.word === 'none' }">{{ say(row, stage.key) }}</span>
+                <small
+                  v-if="missingOf(row, stage.key).length"
+                  class="missing quiet"
+                  :title="missingText(row, stage.key)"
+                >
+                  {{ t('board.missing', { count: missingOf(row, stage.key).length }) }}
+                  <span class="visually-hidden">{{ missingText(row, stage.key) }}</span>
+                </small>
               </RouterLink>
             </td>
             <td
@@ -132,7 +152,7 @@ const take = (row: Row) => (reader.inHand[props.job] = row.id)
         @done="changing = false"
       />
       <template v-else>
-        <p class="quiet">{{ t('board.design', { ...design, targets }) }}</p>
+        <p class="quiet">{{ t('board.design', { ...design, targets }) }} {{ t('board.summer', design) }}</p>
         <button v-if="session.person?.mayEdit" type="button" class="button" @click="changing = true">
           {{ t('board.change') }}
         </button>
@@ -215,6 +235,9 @@ tbody tr.hand th {
 }
 .stale a span:last-child {
   background: var(--paper);
+}
+.missing {
+  font-size: 12px;
 }
 td.later {
   padding: 0 8px;

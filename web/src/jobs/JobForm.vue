@@ -17,7 +17,18 @@ const choices = useChoices()
 const queries = useQueryClient()
 const { byField, general } = useProblems()
 
-const typed = ['indoorTemp', 'indoorHumidity', 'outdoorTemp', 'outdoorHumidity', 'altitude'] as const
+const typed = [
+  'indoorTemp',
+  'indoorHumidity',
+  'outdoorTemp',
+  'outdoorHumidity',
+  'summerIndoorTemp',
+  'summerIndoorHumidity',
+  'summerOutdoorTemp',
+  'summerOutdoorHumidity',
+  'altitude',
+  'height',
+] as const
 type Draft = Record<'name' | 'crew' | 'climateZone' | 'targetSet' | (typeof typed)[number], string>
 
 function start(): Draft {
@@ -33,7 +44,12 @@ function start(): Draft {
     indoorHumidity: shown('indoorHumidity', '40 %'),
     outdoorTemp: shown('outdoorTemp', metric ? '-12 C' : '10 F'),
     outdoorHumidity: shown('outdoorHumidity', '80 %'),
+    summerIndoorTemp: shown('summerIndoorTemp', metric ? '24 C' : '75 F'),
+    summerIndoorHumidity: shown('summerIndoorHumidity', '50 %'),
+    summerOutdoorTemp: shown('summerOutdoorTemp', metric ? '31 C' : '88 F'),
+    summerOutdoorHumidity: shown('summerOutdoorHumidity', '50 %'),
     altitude: shown('altitude', metric ? '0 m' : '0 ft'),
+    height: shown('height', ''),
   }
 }
 

@@ -1,7 +1,10 @@
 <script setup lang="ts">
+import { useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
+import { upload, type Schemas } from '../shared/api/client'
+import { useProblems } from '../shared/figures/problems'
 import { useJobs } from '../shared/state/job'
 import { useReader } from '../shared/state/reader'
 import { useSession } from '../shared/state/session'
@@ -19,6 +22,26 @@ const making = ref(false)
 const keys = ref(false)
 const router = useRouter()
 const open = (job: string) => router.push({ name: 'survey', params: { job } })
+
+const MOST_MEGABYTES = 250
+const queries = useQueryClient()
+const { general } = useProblems()
+const fault = ref('')
+
+async function bringIn(event: Event) {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  input.value = ''
+  if (!file) return
+  try {
+    const job = await upload<Schemas['BroughtIn']>('/api/jobs/file', file, MOST_MEGABYTES, 'application/json')
+    fault.value = ''
+    await queries.invalidateQueries({ queryKey: ['jobs'] })
+    await router.push({ name: 'board', params: { job: job.id } })
+  } catch (cause) {
+    fault.value = general(cause)
+  }
+}
 </script>
 
 <template>
@@ -30,10 +53,15 @@ const open = (job: string) => router.push({ name: 'survey', params: { job } })
         <h1>{{ t('jobs.title') }}</h1>
         <p v-if="session.person" class="quiet">{{ session.person.firm }}, {{ session.person.title }}</p>
       </div>
-      <button v-if="session.person?.mayEdit && !making" type="button" class="button main" @click="making = true">
-        {{ t('jobs.new') }}
-      </button>
+      <div v-if="session.person?.mayEdit && !making" class="acts">
+        <label class="button">
+          {{ t('board.jobFile') }}
+          <input type="file" accept=".json,application/json" class="visually-hidden" @change="bringIn" />
+        </label>
+        <button type="button" class="button main" @click="making = true">{{ t('jobs.new') }}</button>
+      </div>
     </div>
+    <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
     <JobForm v-if="making" @cancel="making = false" @done="open" />
     <ProblemNote v-if="jobs.error.value" :problem="jobs.error.value" @retry="jobs.refetch()" />
     <ElSkeleton v-else-if="jobs.isPending.value" :rows="4" animated />
@@ -70,6 +98,14 @@ const open = (job: string) => router.push({ name: 'survey', params: { job } })
   justify-content: space-between;
   align-items: end;
   margin-bottom: 20px;
+}
+.acts {
+  display: flex;
+  gap: 12px;
+}
+.acts .button:focus-within {
+  outline: 3px solid var(--copper);
+  outline-offset: 2px;
 }
 .cards {
   list-style: none;

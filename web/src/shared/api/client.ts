@@ -18,6 +18,19 @@ export interface FieldFault {
   words?: string[] | null
 }
 
+/** Why a file cannot be read; the screen words it. */
+export interface FileFault {
+  fault: string
+  line: number
+  detail: string
+}
+
+export interface LineFault {
+  line: number
+  path: string
+  sentence: string
+}
+
 /** A refusal of the server, with what a screen needs to answer it. */
 export class ApiProblem extends Error {
   constructor(
@@ -25,6 +38,10 @@ export class ApiProblem extends Error {
     readonly detail: string,
     readonly faults: FieldFault[],
     readonly theirs: unknown,
+    /** Why a file cannot be read, where one was sent. */
+    readonly file: FileFault | null = null,
+    /** What is wrong with a data file, line by line. */
+    readonly lines: LineFault[] = [],
   ) {
     super(detail)
   }
@@ -72,6 +89,45 @@ export async function ask<T>(request: Promise<Outcome<T>>): Promise<T> {
     throw new ApiProblem(0, '', [], null)
   }
   if (outcome.response.ok) return outcome.data as T
-  const body = (outcome.error ?? {}) as { detail?: string; faults?: FieldFault[]; theirs?: unknown }
-  throw new ApiProblem(outcome.response.status, body.detail ?? '', body.faults ?? [], body.theirs ?? null)
+  throw problemOf(outcome.response.status, outcome.error)
+}
+
+function problemOf(status: number, error: unknown) {
+  const body = (error ?? {}) as Partial<ApiProblem>
+  return new ApiProblem(
+    status,
+    body.detail ?? '',
+    body.faults ?? [],
+    body.theirs ?? null,
+    body.file ?? null,
+    body.lines,
+  )
+}
+
+/** Sends a file as the body of a request. A file that is larger than is taken is not sent at all. */
+export async function upload<T>(
+  path: string,
+  file: Blob,
+  mostMegabytes: number,
+  type = 'application/octet-stream',
+): Promise<T> {
+  if (file.size > mostMegabytes * 1024 * 1024) {
+    const size = (file.size / 1024 / 1024).toFixed(0)
+    const detail = `${(file as File).name ?? ''}|${size}|${mostMegabytes}`
+    throw new ApiProblem(413, '', [], null, { fault: 'tooLarge', line: 0, detail })
+  }
+  const send = () => fetch(path, { method: 'POST', body: file, headers: { 'Content-Type': type } })
+  let response: Response
+  try {
+    response = await send()
+    if (response.status === 401) {
+      await signInAgain()
+      response = await send()
+    }
+  } catch (cause) {
+    throw cause instanceof ApiProblem ? cause : new ApiProblem(0, '', [], null)
+  }
+  const body: unknown = await response.json().catch(() => ({}))
+  if (!response.ok) throw problemOf(response.status, body)
+  return body as T
 }

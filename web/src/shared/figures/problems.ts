@@ -24,8 +24,22 @@ export function useProblems() {
     )
   }
 
+  // What is wrong with a file, in one sentence.
+  function ofFile(problem: ApiProblem) {
+    if (problem.file?.fault === 'tooLarge') {
+      const [name, size, most] = problem.file.detail.split('|')
+      return t('problem.file.tooLarge', { name, size, most })
+    }
+    return problem.file ? t(`problem.file.${problem.file.fault}`, { ...problem.file }) : ''
+  }
+
   function general(cause: unknown) {
     if (!(cause instanceof ApiProblem)) return t('problem.server')
+    if (cause.file) return ofFile(cause)
+    if (cause.lines.length) {
+      const lines = cause.lines.slice(0, 6).map((one) => `${one.line}: ${one.path} ${one.sentence}`)
+      return [t('problem.file.lines'), ...lines].join(' ')
+    }
     if (cause.status === 0) return t('problem.offline')
     if (cause.status === 403) return t('problem.forbidden')
     if (cause.status === 404) return t('problem.notFound')

@@ -10,7 +10,7 @@ import VerdictMark from './VerdictMark.vue'
  * A stage of a surface: surfaces at the left, the work in the middle, findings at the right (under it on a tablet held upright).
  * A wide stage lists the surfaces itself and takes the whole width; its findings stand under it.
  */
-const props = defineProps<{ job: string; surface: string; stage: StageKey; wide?: boolean }>()
+const props = defineProps<{ job: string; surface: string; stage: StageKey; wide?: boolean; route?: string }>()
 const { t } = useI18n()
 const board = useBoard(() => props.job)
 const find = ref('')
@@ -48,7 +48,7 @@ const verdictAt = (row: (typeof rows.value)[number]) =>
       <RouterLink
         v-for="row in rows"
         :key="row.id"
-        :to="{ name: stage, params: { job, surface: row.id } }"
+        :to="{ name: route ?? stage, params: { job, surface: row.id } }"
         :class="{ hand: row.id === surface }"
         :aria-current="row.id === surface ? 'page' : undefined"
       >

@@ -144,7 +144,7 @@ const drive = computed(() => {
           :y="BOTTOM - 44"
           :width="member.width"
           height="44"
-          :fill="question.members.material === 'metal' ? 'url(#tex-metal)' : 'url(#tex-wood)'"
+          :fill="['steelStud', 'girt'].includes(question.members.material) ? 'url(#tex-metal)' : 'url(#tex-wood)'"
           stroke="var(--field-line)"
           stroke-width="0.8"
         />

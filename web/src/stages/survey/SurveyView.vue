@@ -7,14 +7,13 @@ import SectionSketch from '@/shared/drawing/SectionSketch.vue'
 import { useBoard, useChoices, type Surface } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
 import { useSession } from '@/shared/state/session'
-import FigureText from '@/shared/ui/FigureText.vue'
 import FindingsList from '@/shared/ui/FindingsList.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
-import StageFrame from '@/shared/ui/StageFrame.vue'
-import VerdictMark from '@/shared/ui/VerdictMark.vue'
 import { fields, type Field } from './columns'
 import ConflictNote from './ConflictNote.vue'
 import { useSurveyGrid } from './grid'
+import SurveyFrame from './SurveyFrame.vue'
+import SurveyRow from './SurveyRow.vue'
 
 /** The surfaces of a job as a grid that is typed into like a sheet of paper. */
 const props = defineProps<{ job: string }>()
@@ -31,32 +30,17 @@ const newFault = ref('')
 const mayEdit = computed(() => session.person?.mayEdit ?? false)
 const inHand = computed(() => grid.rows.value.find((row) => row.id === reader.inHand[props.job]) ?? grid.rows.value[0])
 const sketchOf = (id: string) => board.data.value?.rows.find((row) => row.id === id)?.sketch ?? []
-const selects: Partial<Record<Field, () => readonly string[]>> = {
-  kind: () => choices.data.value?.kinds.map((k) => k.kind) ?? [],
-  shape: () => ['rectangle', 'gable', 'roofPlane', 'band', 'bays', 'box'],
-}
+const selects = computed<Partial<Record<Field, readonly string[]>>>(() => ({
+  kind: choices.data.value?.kinds.map((k) => k.kind) ?? [],
+  shape: ['rectangle', 'gable', 'roofPlane', 'band', 'bays', 'box', 'outline'],
+}))
 
-function hint(row: Surface, field: Field) {
-  if (field === 'size') return row.sizeParts.map((part) => t(`part.${part}`)).join(' × ')
-  if (field === 'openings') return t(reader.units === 'us' ? 'survey.openingsHint' : 'survey.openingsHintMetric')
-  return field === 'openLeak' ? t('survey.leakHint') : ''
-}
-
-const usable = (row: Surface, field: Field) => row.hasMembers || (field !== 'memberDepth' && field !== 'memberSpacing')
 const cell = (row: number, field: Field) => document.querySelector<HTMLElement>(`[data-cell="${row}.${field}"]`)
 
 function down(event: KeyboardEvent, i: number, field: Field, step: number) {
   event.preventDefault()
   const target = cell(i + step, field) ?? (step > 0 ? document.querySelector<HTMLElement>('[data-new]') : null)
   target?.focus()
-}
-
-// Escape takes back what was typed in the cell; once nothing is, it leaves the cell so that the keys of the stages work.
-function leave(event: KeyboardEvent, row: Surface, field: Field) {
-  const input = event.target as HTMLInputElement
-  if (grid.drafts.get(row.id, field) === undefined) return input.blur()
-  grid.forget(row.id, field)
-  input.value = grid.valueOf(row, field)
 }
 
 function onPaste(event: ClipboardEvent, row: Surface | null, field: Field) {
@@ -113,7 +97,7 @@ watch(
 </script>
 
 <template>
-  <StageFrame :job="job" :surface="inHand?.id ?? ''" stage="survey" wide>
+  <SurveyFrame :job="job" :surface="inHand?.id ?? ''" wide>
     <div class="head">
       <h1 class="visually-hidden">{{ t('survey.title') }}</h1>
       <p class="quiet small lead">{{ mayEdit ? t('survey.lead') : t('app.readOnly') }}</p>
@@ -163,66 +147,19 @@ watch(
             </tr>
           </thead>
           <tbody>
-            <tr
+            <SurveyRow
               v-for="(row, i) in grid.rows.value"
               :key="row.id"
+              :row="row"
+              :index="i"
+              :grid="grid"
+              :may-edit="mayEdit"
+              :selects="selects"
               :class="{ hand: row.id === inHand?.id }"
               @focusin="takeInHand(row.id)"
-            >
-              <th scope="row" class="area">
-                <VerdictMark :verdict="row.verdict" />
-                <FigureText
-                  v-if="row.treatedArea"
-                  :figure="row.treatedArea.figure"
-                  :working="row.treatedArea.working"
-                />
-                <span v-else class="quiet">–</span>
-              </th>
-              <td v-for="field in fields" :key="field" :class="field">
-                <select
-                  v-if="selects[field]"
-                  :value="grid.valueOf(row, field)"
-                  :disabled="!mayEdit"
-                  :data-cell="`${i}.${field}`"
-                  :aria-label="`${t(`survey.col.${field}`)}, ${row.name}`"
-                  @keydown.esc="($event.target as HTMLElement).blur()"
-                  @change="(grid.type(row, field, ($event.target as HTMLSelectElement).value), grid.commit(row, field))"
-                >
-                  <option v-for="one in selects[field]!()" :key="one" :value="one">{{ t(`${field}.${one}`) }}</option>
-                </select>
-                <input
-                  v-else
-                  :value="usable(row, field) ? grid.valueOf(row, field) : ''"
-                  :disabled="!mayEdit || !usable(row, field)"
-                  :data-cell="`${i}.${field}`"
-                  :data-draft="grid.drafts.get(row.id, field) === undefined ? 'no' : 'yes'"
-                  :placeholder="usable(row, field) ? hint(row, field) : '–'"
-                  :aria-label="`${t(`survey.col.${field}`)}, ${row.name}`"
-                  :aria-invalid="grid.faultOf(row.id, field) !== ''"
-                  :aria-describedby="`fault-${row.id}-${field}`"
-                  @input="grid.type(row, field, ($event.target as HTMLInputElement).value)"
-                  @blur="grid.commit(row, field)"
-                  @paste="onPaste($event, row, field)"
-                  @keydown.enter="down($event, i, field, 1)"
-                  @keydown.down="down($event, i, field, 1)"
-                  @keydown.up="down($event, i, field, -1)"
-                  @keydown.esc="leave($event, row, field)"
-                />
-                <em :id="`fault-${row.id}-${field}`" class="fault">{{ grid.faultOf(row.id, field) }}</em>
-              </td>
-              <td>
-                <button
-                  v-if="mayEdit"
-                  type="button"
-                  class="remove"
-                  :aria-label="t('survey.remove', { name: row.name })"
-                  :title="t('survey.remove', { name: row.name })"
-                  @click="grid.remove(row)"
-                >
-                  ×
-                </button>
-              </td>
-            </tr>
+              @step="(event, field, by) => down(event, i, field, by)"
+              @paste="(event, field) => onPaste(event, row, field)"
+            />
             <tr v-if="mayEdit" class="new">
               <td :colspan="fields.length + 2">
                 <input
@@ -257,12 +194,15 @@ watch(
             <h2>{{ inHand.name }}</h2>
             <p class="quiet small">{{ t(`kind.${inHand.kind}`) }}</p>
             <SectionSketch :layers="sketchOf(inHand.id)" :width="266" :height="84" />
+            <RouterLink class="button open" :to="{ name: 'surfaceSheet', params: { job, surface: inHand.id } }">{{
+              t('survey.open')
+            }}</RouterLink>
           </div>
           <FindingsList :findings="inHand.findings" />
         </div>
       </template>
     </template>
-  </StageFrame>
+  </SurveyFrame>
 </template>
 
 <style scoped>
@@ -287,105 +227,105 @@ table {
   border-collapse: collapse;
   min-width: 100%;
 }
-th {
+table :deep(th) {
   text-align: left;
   font: 600 14px var(--head);
   padding: 6px;
   border-bottom: 2px solid var(--ink);
   white-space: nowrap;
 }
-td {
+table :deep(td) {
   border-bottom: 1px solid var(--line);
   padding: 0;
   vertical-align: top;
 }
-td input,
-td select {
+table :deep(td input),
+table :deep(td select) {
   width: 100%;
   min-height: 44px;
   padding: 0 6px;
   border: 0;
   background: transparent;
 }
-td input::placeholder {
+table :deep(td input::placeholder) {
   color: var(--ink-2);
   opacity: 0.8;
 }
-td select {
+table :deep(td select) {
   appearance: none;
   cursor: pointer;
 }
-option {
+table :deep(option) {
   background: var(--sheet);
 }
-td input:focus,
-td select:focus {
+table :deep(td input:focus),
+table :deep(td select:focus) {
   outline: 2px solid var(--copper);
   outline-offset: -2px;
   background: var(--sheet);
 }
-td input[aria-invalid='true'] {
+table :deep(td input[aria-invalid='true']) {
   box-shadow: inset 0 -3px var(--hold);
 }
-td input:disabled,
-td select:disabled {
+table :deep(td input:disabled),
+table :deep(td select:disabled) {
   opacity: 1;
 }
-tbody th {
+tbody :deep(th) {
   vertical-align: top;
   border-bottom: 1px solid var(--line);
   font: inherit;
 }
-td .fault {
+table :deep(td .fault) {
   display: block;
   font-style: normal;
   padding: 0 6px 4px;
   max-width: 220px;
 }
-td .fault:empty {
+table :deep(td .fault:empty) {
   display: none;
 }
-.name {
+table :deep(.name) {
   min-width: 172px;
 }
-.name input {
+table :deep(.name input) {
   font-weight: 650;
 }
-.kind {
+table :deep(.kind) {
   min-width: 168px;
 }
-.shape {
+table :deep(.shape) {
   min-width: 90px;
 }
-.size {
+table :deep(.size) {
   min-width: 170px;
 }
-.openings {
+table :deep(.openings) {
   min-width: 152px;
 }
-.repeats {
+table :deep(.repeats) {
   min-width: 52px;
 }
-.memberDepth,
-.memberSpacing {
+table :deep(.memberDepth),
+table :deep(.memberSpacing) {
   min-width: 78px;
 }
-.openLeak {
+table :deep(.openLeak) {
   min-width: 130px;
 }
-.area {
+table :deep(.area) {
   white-space: nowrap;
   padding: 11px 6px;
   min-width: 108px;
 }
-.area > * + * {
+table :deep(.area > * + *) {
   margin-left: 6px;
 }
-tr.hand td,
-tr.hand th {
+tr.hand :deep(td),
+tr.hand :deep(th) {
   background: var(--in-hand);
 }
-.remove {
+table :deep(.remove) {
   width: 44px;
   height: 44px;
   border: 0;
@@ -408,7 +348,8 @@ tfoot td {
   gap: 32px;
   padding: 0 4px;
 }
-.in-hand svg {
+.in-hand svg,
+.open {
   margin-top: 10px;
 }
 @media (max-width: 760px) {

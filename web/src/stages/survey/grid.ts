@@ -185,3 +185,5 @@ export function useSurveyGrid(job: string) {
     byField,
   }
 }
+
+export type SurveyGrid = ReturnType<typeof useSurveyGrid>

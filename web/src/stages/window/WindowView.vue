@@ -3,11 +3,12 @@ import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useFindingText } from '@/shared/figures/findings'
 import { useBoard, useChoices, useWindow } from '@/shared/state/job'
+import { useSession } from '@/shared/state/session'
+import PreparationTasks from '@/shared/ui/PreparationTasks.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import StageFrame from '@/shared/ui/StageFrame.vue'
 import VerdictMark from '@/shared/ui/VerdictMark.vue'
 import GateRule from './GateRule.vue'
-import PreparationList from './PreparationList.vue'
 import ReadingsForm from './ReadingsForm.vue'
 
 /** May this surface be sprayed now, and what would clear it? */
@@ -19,6 +20,8 @@ const board = useBoard(() => props.job)
 const choices = useChoices()
 const row = computed(() => board.data.value?.rows.find((one) => one.id === props.surface))
 const answer = computed(() => window.data.value?.answer ?? null)
+const session = useSession()
+const done = computed(() => window.data.value?.preparation.filter((task) => task.done).length ?? 0)
 const reEntry = computed(
   () => choices.data.value?.sheets.find((s) => s.name === window.data.value?.sheet)?.reEntry ?? '',
 )
@@ -49,14 +52,17 @@ const reEntry = computed(
       </section>
     </template>
     <template #side>
-      <PreparationList
-        v-if="window.data.value"
-        :key="surface"
-        :job="job"
-        :surface="surface"
-        :prepared="window.data.value.prepared"
-        :version="window.data.value.version"
-      />
+      <section v-if="window.data.value" class="prep">
+        <h2>{{ t('window.prep') }} {{ done }}/{{ window.data.value.preparation.length }}</h2>
+        <PreparationTasks
+          :key="surface"
+          :job="job"
+          :surface="surface"
+          :tasks="window.data.value.preparation"
+          :locked="!session.person?.mayEdit"
+        />
+        <RouterLink class="act" :to="{ name: 'prepare', params: { job } }">{{ t('window.prepAll') }}</RouterLink>
+      </section>
       <section class="safety small">
         <h2>{{ t('window.safetyTitle') }}</h2>
         <p>{{ t('window.safety', { reEntry: reEntry || '…' }) }}</p>

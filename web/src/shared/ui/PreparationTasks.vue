@@ -1,0 +1,158 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { api, ask, type Schemas } from '../api/client'
+import { useProblems } from '../figures/problems'
+import { useSurveyEdits } from '../state/survey'
+
+/** Items of a preparation list: ticked, given to someone, dated. Ticks feed gate rule G13. */
+type Task = Schemas['PreparationTaskAnswer']
+const props = defineProps<{
+  job: string
+  surface?: string
+  tasks: readonly Task[]
+  locked: boolean
+  detailed?: boolean
+}>()
+const { t } = useI18n()
+const edits = useSurveyEdits(() => props.job)
+const { general, byField } = useProblems()
+const ticked = ref<Record<string, boolean>>({})
+const fault = ref('')
+
+// While ticks are on their way, what the server last knew must not undo the newer ones on the screen.
+let underWay = 0
+watch(
+  () => props.tasks,
+  (tasks) => {
+    if (underWay === 0)
+      ticked.value = Object.fromEntries(tasks.map((task) => [task.item, task.done || task.contradicted]))
+  },
+  { immediate: true },
+)
+
+let queue: Promise<unknown> = Promise.resolve()
+
+function change(task: Task, fields: Record<string, string>) {
+  underWay++
+  queue = queue.then(() => keep(task, fields)).finally(() => underWay--)
+}
+
+async function keep(task: Task, fields: Record<string, string>) {
+  const body = edits.body(fields)
+  const item = task.item
+  try {
+    const answer = task.forJob
+      ? api.PATCH('/api/jobs/{id}/preparation/{item}', { params: { path: { id: props.job, item } }, body })
+      : api.PATCH('/api/surfaces/{id}/preparation/{item}', { params: { path: { id: props.surface!, item } }, body })
+    await edits.did('preparation', ask(answer))
+    fault.value = ''
+  } catch (cause) {
+    ticked.value[item] = task.done || task.contradicted
+    fault.value = Object.values(byField(cause))[0] ?? general(cause)
+  }
+}
+
+function tick(task: Task, on: boolean) {
+  ticked.value[task.item] = on
+  change(task, { done: on ? 'yes' : 'no' })
+}
+</script>
+
+<template>
+  <div>
+    <ul>
+      <li v-for="task in tasks" :key="task.item">
+        <label class="tick">
+          <input
+            type="checkbox"
+            :checked="ticked[task.item]"
+            :disabled="locked"
+            @change="tick(task, ($event.target as HTMLInputElement).checked)"
+          />
+          <span>
+            {{ t(`window.prepItem.${task.item}`) }}
+            <em v-if="task.contradicted" class="fault">{{ t(`window.contradicted.${task.item}`) }}</em>
+          </span>
+        </label>
+        <span v-if="detailed" class="who">
+          <input
+            class="input"
+            :value="task.assignedTo"
+            :disabled="locked"
+            maxlength="120"
+            :placeholder="t('survey.prepare.who')"
+            :aria-label="t('survey.prepare.whoFor', { item: t(`window.prepItem.${task.item}`) })"
+            @change="change(task, { assignedTo: ($event.target as HTMLInputElement).value })"
+          />
+          <input
+            class="input"
+            type="date"
+            :value="task.dueOn ?? ''"
+            :disabled="locked"
+            :aria-label="t('survey.prepare.whenFor', { item: t(`window.prepItem.${task.item}`) })"
+            @change="change(task, { dueOn: ($event.target as HTMLInputElement).value })"
+          />
+        </span>
+      </li>
+    </ul>
+    <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
+  </div>
+</template>
+
+<style scoped>
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 12px;
+  align-items: center;
+  border-bottom: 1px solid var(--line);
+}
+.tick {
+  flex: 1 1 220px;
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  min-height: 44px;
+  cursor: pointer;
+}
+.tick input {
+  width: 22px;
+  height: 22px;
+  accent-color: var(--copper);
+  flex: none;
+}
+.tick .fault {
+  display: block;
+  font-style: normal;
+}
+.who {
+  display: flex;
+  gap: 6px;
+}
+.who .input {
+  width: 128px;
+  min-height: 40px;
+  border-color: transparent;
+  background: transparent;
+}
+.who .input:hover,
+.who .input:focus {
+  border-color: var(--field-line);
+}
+@media print {
+  .tick {
+    min-height: 0;
+  }
+  .who .input {
+    min-height: 0;
+    border-bottom: 1px solid #999;
+    border-radius: 0;
+  }
+}
+</style>

@@ -1,0 +1,95 @@
+<script setup lang="ts">
+import { useId } from 'vue'
+import type { Typed } from '../state/typed'
+
+/** A field that is typed, kept on leaving it or on Enter, and taken back with Escape. */
+const props = defineProps<{
+  typed: Typed
+  field: string
+  label: string
+  kept: string
+  hint?: string
+  options?: readonly { value: string; text: string }[]
+  lines?: number
+  disabled?: boolean
+  hideLabel?: boolean
+}>()
+const id = useId()
+
+const set = (event: Event) => props.typed.type(props.field, (event.target as HTMLInputElement).value)
+const keep = () => void props.typed.commit(props.field, props.kept)
+
+function back(event: KeyboardEvent) {
+  const input = event.target as HTMLInputElement
+  if (props.typed.drafts.value[props.field] === undefined) return input.blur()
+  props.typed.forget(props.field)
+  input.value = props.kept
+}
+</script>
+
+<template>
+  <div class="field">
+    <label :for="id" :class="{ 'visually-hidden': hideLabel }">{{ label }}</label>
+    <select
+      v-if="options"
+      :id="id"
+      class="input"
+      :name="field"
+      :value="typed.text(field, kept)"
+      :disabled="disabled"
+      :aria-describedby="`${id}-note`"
+      @change="(set($event), keep())"
+    >
+      <option v-for="one in options" :key="one.value" :value="one.value">{{ one.text }}</option>
+    </select>
+    <textarea
+      v-else-if="lines"
+      :id="id"
+      class="input"
+      :name="field"
+      :rows="lines"
+      :value="typed.text(field, kept)"
+      :disabled="disabled"
+      :placeholder="hint"
+      :aria-invalid="!!typed.faults.value[field]"
+      :aria-describedby="`${id}-note`"
+      @input="set"
+      @blur="keep"
+      @keydown.esc="back"
+    />
+    <input
+      v-else
+      :id="id"
+      class="input"
+      autocomplete="off"
+      :name="field"
+      :value="typed.text(field, kept)"
+      :disabled="disabled"
+      :placeholder="hint"
+      :aria-invalid="!!typed.faults.value[field]"
+      :aria-describedby="`${id}-note`"
+      @input="set"
+      @blur="keep"
+      @keydown.enter.prevent="keep"
+      @keydown.esc="back"
+    />
+    <em :id="`${id}-note`" class="fault">{{ typed.faults.value[field] }}</em>
+  </div>
+</template>
+
+<style scoped>
+label {
+  font-size: var(--text-s);
+  color: var(--ink-2);
+}
+.fault {
+  font-style: normal;
+}
+.fault:empty {
+  display: none;
+}
+textarea {
+  resize: vertical;
+  line-height: 1.35;
+}
+</style>

@@ -1,0 +1,100 @@
+<script setup lang="ts">
+import { useI18n } from 'vue-i18n'
+import type { Surface } from '@/shared/state/job'
+import { useReader } from '@/shared/state/reader'
+import FigureText from '@/shared/ui/FigureText.vue'
+import VerdictMark from '@/shared/ui/VerdictMark.vue'
+import { fields, type Field } from './columns'
+import type { SurveyGrid } from './grid'
+
+/** One surface as a line of the grid. */
+const props = defineProps<{
+  row: Surface
+  index: number
+  grid: SurveyGrid
+  mayEdit: boolean
+  selects: Partial<Record<Field, readonly string[]>>
+}>()
+const emit = defineEmits<{
+  step: [event: KeyboardEvent, field: Field, by: number]
+  paste: [event: ClipboardEvent, field: Field]
+}>()
+const { t } = useI18n()
+const reader = useReader()
+
+const usable = (field: Field) => props.row.hasMembers || (field !== 'memberDepth' && field !== 'memberSpacing')
+
+function hint(field: Field) {
+  if (!usable(field)) return '–'
+  if (field === 'size') return props.row.sizeParts.map((part) => t(`part.${part}`)).join(' × ')
+  if (field === 'openings') return t(reader.units === 'us' ? 'survey.openingsHint' : 'survey.openingsHintMetric')
+  return field === 'openLeak' ? t('survey.leakHint') : ''
+}
+
+// Escape takes back what was typed in the cell; once nothing is, it leaves the cell so that the keys of the stages work.
+function leave(event: KeyboardEvent, field: Field) {
+  const input = event.target as HTMLInputElement
+  if (props.grid.drafts.get(props.row.id, field) === undefined) return input.blur()
+  props.grid.forget(props.row.id, field)
+  input.value = props.grid.valueOf(props.row, field)
+}
+
+function choose(event: Event, field: Field) {
+  props.grid.type(props.row, field, (event.target as HTMLSelectElement).value)
+  void props.grid.commit(props.row, field)
+}
+</script>
+
+<template>
+  <tr>
+    <th scope="row" class="area">
+      <VerdictMark :verdict="row.verdict" />
+      <FigureText v-if="row.treatedArea" :figure="row.treatedArea.figure" :working="row.treatedArea.working" />
+      <span v-else class="quiet">–</span>
+    </th>
+    <td v-for="field in fields" :key="field" :class="field">
+      <select
+        v-if="selects[field]"
+        :value="grid.valueOf(row, field)"
+        :disabled="!mayEdit"
+        :data-cell="`${index}.${field}`"
+        :aria-label="`${t(`survey.col.${field}`)}, ${row.name}`"
+        @keydown.esc="($event.target as HTMLElement).blur()"
+        @change="choose($event, field)"
+      >
+        <option v-for="one in selects[field]" :key="one" :value="one">{{ t(`${field}.${one}`) }}</option>
+      </select>
+      <input
+        v-else
+        :value="usable(field) ? grid.valueOf(row, field) : ''"
+        :disabled="!mayEdit || !usable(field)"
+        :data-cell="`${index}.${field}`"
+        :data-draft="grid.drafts.get(row.id, field) === undefined ? 'no' : 'yes'"
+        :placeholder="hint(field)"
+        :aria-label="`${t(`survey.col.${field}`)}, ${row.name}`"
+        :aria-invalid="grid.faultOf(row.id, field) !== ''"
+        :aria-describedby="`fault-${row.id}-${field}`"
+        @input="grid.type(row, field, ($event.target as HTMLInputElement).value)"
+        @blur="grid.commit(row, field)"
+        @paste="emit('paste', $event, field)"
+        @keydown.enter="emit('step', $event, field, 1)"
+        @keydown.down="emit('step', $event, field, 1)"
+        @keydown.up="emit('step', $event, field, -1)"
+        @keydown.esc="leave($event, field)"
+      />
+      <em :id="`fault-${row.id}-${field}`" class="fault">{{ grid.faultOf(row.id, field) }}</em>
+    </td>
+    <td>
+      <button
+        v-if="mayEdit"
+        type="button"
+        class="remove"
+        :aria-label="t('survey.remove', { name: row.name })"
+        :title="t('survey.remove', { name: row.name })"
+        @click="grid.remove(row)"
+      >
+        ×
+      </button>
+    </td>
+  </tr>
+</template>

@@ -1,0 +1,185 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { api, ask, upload, type Schemas } from '@/shared/api/client'
+import { useProblems } from '@/shared/figures/problems'
+import { useReader } from '@/shared/state/reader'
+import { useSession } from '@/shared/state/session'
+import { useFanTests, useSurveyEdits, useThermal } from '@/shared/state/survey'
+import { useTyped } from '@/shared/state/typed'
+import ProblemNote from '@/shared/ui/ProblemNote.vue'
+import TypedField from '@/shared/ui/TypedField.vue'
+import SurveyFrame from '../SurveyFrame.vue'
+import FanTestCard from './FanTestCard.vue'
+import ThermalCard from './ThermalCard.vue'
+
+/** How tight and how even the building is before the work: the fan test and the thermal picture. */
+const props = defineProps<{ job: string }>()
+const MOST_MEGABYTES = 20
+const { t } = useI18n()
+const reader = useReader()
+const session = useSession()
+const fan = useFanTests(() => props.job)
+const thermal = useThermal(() => props.job)
+const edits = useSurveyEdits(() => props.job)
+const { general } = useProblems()
+
+const locked = computed(() => !session.person?.mayEdit)
+const fahrenheit = ref(reader.units === 'us')
+const fault = ref('')
+const fields = ['volume', 'indoor', 'outdoor', 'zeroBefore', 'zeroAfter'] as const
+const path = () => ({ params: { path: { id: props.job } } })
+const typed = useTyped(`fan.new.${props.job}`, (all) =>
+  edits.did('fan', ask(api.POST('/api/jobs/{id}/fan-tests', { ...path(), body: edits.body(all) }))),
+)
+const add = () => typed.put(Object.fromEntries(Object.entries(typed.drafts.value).filter(([, text]) => text.trim())))
+
+async function addPicture(event: Event) {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  input.value = ''
+  if (!file) return
+  try {
+    const query = new URLSearchParams({ name: file.name.replace(/\.\w+$/, ''), fahrenheit: String(fahrenheit.value) })
+    await edits.did(
+      'thermal',
+      upload<Schemas['ThermalAnswer'][]>(`/api/jobs/${props.job}/thermal?${query}`, file, MOST_MEGABYTES),
+    )
+    fault.value = ''
+  } catch (cause) {
+    fault.value = general(cause)
+  }
+}
+</script>
+
+<template>
+  <SurveyFrame :job="job" wide>
+    <h1 class="visually-hidden">{{ t('survey.page.baseline') }}</h1>
+    <section>
+      <h2>{{ t('survey.fan.title') }}</h2>
+      <p class="quiet small">{{ t('survey.fan.lead') }}</p>
+      <ProblemNote v-if="fan.error.value" :problem="fan.error.value" @retry="fan.refetch()" />
+      <ElSkeleton v-else-if="!fan.data.value" :rows="5" animated />
+      <template v-else>
+        <p v-if="fan.data.value.reduction" class="cut">
+          {{ t('survey.fan.cut', { share: reader.print(fan.data.value.reduction.value) })
+          }}<template v-if="fan.data.value.reduction.low">
+            ({{ reader.print(fan.data.value.reduction.low) }} …
+            {{ reader.print(fan.data.value.reduction.high) }})</template
+          >
+        </p>
+        <FanTestCard v-for="test in fan.data.value.tests" :key="test.id" :job="job" :test="test" :locked="locked" />
+        <p v-if="fan.data.value.tests.length === 0" class="quiet">{{ t('survey.fan.none') }}</p>
+        <details v-if="!locked" class="no-print">
+          <summary>{{ t('survey.fan.new') }}</summary>
+          <form novalidate @submit.prevent="add">
+            <div class="points">
+              <label class="field">
+                <span>{{ t('survey.fan.points') }}</span>
+                <textarea
+                  class="input"
+                  rows="7"
+                  name="points"
+                  :placeholder="t(reader.units === 'us' ? 'survey.fan.pointsHint' : 'survey.fan.pointsHintMetric')"
+                  :value="typed.drafts.value.points ?? ''"
+                  :aria-invalid="!!typed.faults.value.points"
+                  @input="typed.type('points', ($event.target as HTMLTextAreaElement).value)"
+                />
+                <em class="fault">{{ typed.faults.value.points }}</em>
+              </label>
+            </div>
+            <label v-for="field in fields" :key="field" class="field">
+              <span>{{ t(`survey.fan.field.${field}`) }}</span>
+              <input
+                class="input"
+                :name="field"
+                :value="typed.drafts.value[field] ?? ''"
+                :aria-invalid="!!typed.faults.value[field]"
+                @input="typed.type(field, ($event.target as HTMLInputElement).value)"
+              />
+              <em class="fault">{{ typed.faults.value[field] }}</em>
+            </label>
+            <TypedField :typed="typed" field="words" :label="t('survey.fan.field.words')" kept="" />
+            <button type="submit" class="button main">{{ t('survey.fan.add') }}</button>
+            <p class="fault" role="alert">{{ typed.notice.value }}</p>
+          </form>
+        </details>
+      </template>
+    </section>
+    <section>
+      <h2>{{ t('survey.thermal.title') }}</h2>
+      <p class="quiet small">{{ t('survey.thermal.lead') }}</p>
+      <div class="pictures">
+        <ThermalCard
+          v-for="picture in thermal.data.value"
+          :key="picture.id"
+          :job="job"
+          :picture="picture"
+          :locked="locked"
+        />
+      </div>
+      <p v-if="thermal.data.value?.length === 0" class="quiet">{{ t('survey.thermal.none') }}</p>
+      <div v-if="!locked" class="send no-print">
+        <label class="button">
+          {{ t('survey.thermal.add') }}
+          <input type="file" accept=".csv,.txt,text/csv" class="visually-hidden" @change="addPicture" />
+        </label>
+        <label class="check"><input v-model="fahrenheit" type="checkbox" /> {{ t('survey.thermal.fahrenheit') }}</label>
+      </div>
+      <p class="fault" role="alert">{{ fault }}</p>
+    </section>
+  </SurveyFrame>
+</template>
+
+<style scoped>
+section + section {
+  margin-top: 34px;
+}
+.cut {
+  font: 650 1.15rem var(--head);
+  margin: 10px 0;
+}
+summary {
+  cursor: pointer;
+  color: var(--copper);
+  font-weight: 650;
+  min-height: 44px;
+  padding-top: 12px;
+}
+form {
+  display: grid;
+  grid-template-columns: 240px repeat(2, 170px);
+  gap: 12px 18px;
+  align-items: start;
+}
+.points {
+  grid-row: span 3;
+}
+.pictures {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(440px, 1fr));
+  gap: 24px;
+  margin: 12px 0;
+}
+.send {
+  display: flex;
+  gap: 18px;
+  align-items: center;
+}
+.check {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 44px;
+}
+.button:focus-within {
+  outline: 3px solid var(--copper);
+  outline-offset: 2px;
+}
+@media (max-width: 700px) {
+  form,
+  .pictures {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

@@ -1,0 +1,265 @@
+<script setup lang="ts">
+import { computed, defineAsyncComponent } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { api, ask, type Schemas } from '@/shared/api/client'
+import { useFindingText } from '@/shared/figures/findings'
+import { useProblems } from '@/shared/figures/problems'
+import { onTop } from '@/shared/state/job'
+import { useReader } from '@/shared/state/reader'
+import { useFanTests, useSurveyEdits } from '@/shared/state/survey'
+import { useTyped } from '@/shared/state/typed'
+import FigureText from '@/shared/ui/FigureText.vue'
+import TypedField from '@/shared/ui/TypedField.vue'
+import VerdictMark from '@/shared/ui/VerdictMark.vue'
+
+/** One fan test: its points, the line through them, and what it says of the building. */
+const props = defineProps<{ job: string; test: Schemas['FanTestAnswer']; locked: boolean }>()
+const ChartBox = defineAsyncComponent(() => import('@/shared/ui/ChartBox.vue'))
+const { t, d } = useI18n()
+const reader = useReader()
+const text = useFindingText()
+const tests = useFanTests(() => props.job)
+const edits = useSurveyEdits(() => props.job)
+const { sentence } = useProblems()
+
+const path = () => ({ params: { path: { id: props.test.id } } })
+const version = () => tests.data.value?.tests.find((one) => one.id === props.test.id)?.version ?? props.test.version
+const typed = useTyped(`fan.${props.test.id}`, (fields) =>
+  onTop(
+    () => edits.did('fan', ask(api.PATCH('/api/fan-tests/{id}', { ...path(), body: edits.body(fields, version()) }))),
+    () => tests.refetch(),
+  ),
+)
+const remove = () => edits.did('fan', ask(api.DELETE('/api/fan-tests/{id}', path())))
+const phases = computed(() =>
+  (['before', 'after'] as const).map((value) => ({ value, text: t(`survey.fan.${value}`) })),
+)
+const ways = computed(() =>
+  (['depressurise', 'pressurise'] as const).map((value) => ({ value, text: t(`survey.fan.${value}`) })),
+)
+
+// Flows reach the page in both units as printed; the chart's axis is the induced pressure against the flow in one unit of its own.
+const option = computed(() => ({
+  grid: { left: 58, right: 16, top: 14, bottom: 40 },
+  xAxis: { type: 'log', name: 'Pa', nameLocation: 'middle', nameGap: 24, min: 10, max: 100 },
+  yAxis: {
+    type: 'log',
+    name: 'm³/s',
+    min: 'dataMin',
+    scale: true,
+    axisLabel: { formatter: (v: number) => v.toPrecision(2) },
+  },
+  tooltip: {},
+  series: [
+    {
+      type: 'line',
+      showSymbol: false,
+      color: '#5b5270',
+      data: [...props.test.points].sort((a, b) => a.inducedPa - b.inducedPa).map((p) => [p.inducedPa, p.fittedM3S]),
+    },
+    { type: 'scatter', symbolSize: 10, color: '#a34a17', data: props.test.points.map((p) => [p.inducedPa, p.flowM3S]) },
+  ],
+}))
+const interval = (b: Schemas['BoundedAnswer'] | null | undefined) =>
+  b?.low ? `${reader.print(b.low)} … ${reader.print(b.high)}` : t('survey.fan.noInterval')
+</script>
+
+<template>
+  <article>
+    <header>
+      <h3>{{ t(`survey.fan.${test.phase}`) }}, {{ d(new Date(test.takenAt), { dateStyle: 'medium' }) }}</h3>
+      <span class="small quiet">{{ [test.takenBy, test.words].filter(Boolean).join(' · ') }}</span>
+      <button v-if="!locked" type="button" class="act no-print" :aria-label="t('survey.fan.remove')" @click="remove">
+        ×
+      </button>
+    </header>
+    <div class="body">
+      <div>
+        <ChartBox
+          v-if="test.result && !test.result.isSinglePoint"
+          :option="option"
+          :label="t('survey.fan.chart', { count: test.points.length, n: test.result.exponent.toFixed(3) })"
+          :height="230"
+        />
+        <table class="small">
+          <thead>
+            <tr>
+              <th scope="col">{{ t('survey.fan.pressure') }}</th>
+              <th scope="col">{{ t('survey.fan.flow') }}</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="(point, i) in test.points" :key="i">
+              <td>{{ reader.print(point.pressure) }}</td>
+              <td>{{ reader.print(point.flow) }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+      <div>
+        <p v-if="test.fault" class="fault">{{ sentence(test.fault) }}</p>
+        <dl v-if="test.result">
+          <div>
+            <dt>{{ t('survey.fan.at50') }}</dt>
+            <dd><FigureText :figure="test.result.flowAt50.value" :working="test.result.working" /></dd>
+            <dd class="small quiet">{{ interval(test.result.flowAt50) }}</dd>
+          </div>
+          <div v-if="test.result.airChangesAt50">
+            <dt>{{ t('survey.fan.changes') }}</dt>
+            <dd>{{ reader.print(test.result.airChangesAt50.value) }}</dd>
+            <dd class="small quiet">{{ interval(test.result.airChangesAt50) }}</dd>
+          </div>
+          <div>
+            <dt>{{ t('survey.fan.area') }}</dt>
+            <dd>{{ reader.print(test.result.leakageArea) }}</dd>
+            <dd class="small quiet">{{ t('survey.fan.areaAt') }}</dd>
+          </div>
+        </dl>
+        <ul v-if="test.result">
+          <li v-for="finding in test.result.findings" :key="finding.rule">
+            <VerdictMark :verdict="finding.verdict" :size="18" />
+            <span
+              ><b>{{ text.title(finding) }}</b> {{ text.detail(finding) }}</span
+            >
+          </li>
+        </ul>
+        <div class="fields no-print">
+          <TypedField
+            :typed="typed"
+            field="phase"
+            :label="t('survey.fan.when')"
+            :kept="test.phase"
+            :options="phases"
+            :disabled="locked"
+          />
+          <TypedField
+            :typed="typed"
+            field="direction"
+            :label="t('survey.fan.way')"
+            :kept="test.direction"
+            :options="ways"
+            :disabled="locked"
+          />
+          <TypedField
+            :typed="typed"
+            field="volume"
+            :label="t('survey.fan.field.volume')"
+            :kept="reader.print(test.volume)"
+            :disabled="locked"
+          />
+          <TypedField
+            :typed="typed"
+            field="indoor"
+            :label="t('survey.fan.field.indoor')"
+            :kept="reader.print(test.indoor)"
+            :disabled="locked"
+          />
+          <TypedField
+            :typed="typed"
+            field="outdoor"
+            :label="t('survey.fan.field.outdoor')"
+            :kept="reader.print(test.outdoor)"
+            :disabled="locked"
+          />
+          <TypedField
+            :typed="typed"
+            field="zeroBefore"
+            :label="t('survey.fan.field.zeroBefore')"
+            :kept="reader.print(test.zeroBefore)"
+            :disabled="locked"
+          />
+          <TypedField
+            :typed="typed"
+            field="zeroAfter"
+            :label="t('survey.fan.field.zeroAfter')"
+            :kept="reader.print(test.zeroAfter)"
+            :disabled="locked"
+          />
+          <TypedField
+            :typed="typed"
+            field="points"
+            :label="t('survey.fan.points')"
+            :kept="test.pointsText[reader.units]"
+            :lines="4"
+            :disabled="locked"
+          />
+        </div>
+      </div>
+    </div>
+    <p class="fault" role="alert">{{ typed.notice.value }}</p>
+  </article>
+</template>
+
+<style scoped>
+article {
+  border: 1px solid var(--line);
+  border-radius: 6px;
+  background: var(--sheet);
+  padding: 14px 16px;
+  margin: 12px 0;
+}
+header {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 14px;
+  align-items: baseline;
+}
+header .act {
+  margin-left: auto;
+}
+.body {
+  display: grid;
+  grid-template-columns: minmax(280px, 5fr) minmax(0, 6fr);
+  gap: 26px;
+}
+table {
+  border-collapse: collapse;
+  margin-top: 6px;
+}
+th,
+td {
+  text-align: right;
+  padding: 2px 22px 2px 0;
+  font-weight: 400;
+}
+thead th {
+  color: var(--ink-2);
+}
+dl {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 30px;
+  margin: 0;
+}
+dt {
+  font-size: var(--text-s);
+  color: var(--ink-2);
+}
+dd {
+  margin: 0;
+  font: 650 1.25rem var(--head);
+}
+dd.small {
+  font: 400 var(--text-s) var(--body);
+}
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 14px 0;
+}
+li {
+  display: flex;
+  gap: 8px;
+  padding: 3px 0;
+}
+.fields {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  gap: 10px 14px;
+}
+@media (max-width: 800px) {
+  .body {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

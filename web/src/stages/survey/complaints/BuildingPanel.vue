@@ -1,0 +1,92 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { api, ask } from '@/shared/api/client'
+import { useProblems } from '@/shared/figures/problems'
+import { useReader } from '@/shared/state/reader'
+import { useBuilding, useSurveyEdits } from '@/shared/state/survey'
+import FigureText from '@/shared/ui/FigureText.vue'
+import BufferCard from './BufferCard.vue'
+
+/** Spaces beside the rooms that float between warm and cold, and the pressure of warm air over the height. */
+const props = defineProps<{ job: string; locked: boolean }>()
+const { t } = useI18n()
+const reader = useReader()
+const building = useBuilding(() => props.job)
+const edits = useSurveyEdits(() => props.job)
+const { byField } = useProblems()
+const name = ref('')
+const kind = ref<'attic' | 'crawl' | 'basement'>('attic')
+const fault = ref('')
+
+async function add() {
+  try {
+    const body = edits.body({ name: name.value, kind: kind.value })
+    await edits.did('building', ask(api.POST('/api/jobs/{id}/buffers', { params: { path: { id: props.job } }, body })))
+    name.value = ''
+    fault.value = ''
+  } catch (cause) {
+    fault.value = Object.values(byField(cause))[0] ?? ''
+  }
+}
+</script>
+
+<template>
+  <section v-if="building.data.value">
+    <h2>{{ t('survey.building.stack') }}</h2>
+    <p v-if="!building.data.value.winterStack" class="quiet">{{ t('survey.building.noHeight') }}</p>
+    <p v-for="season in ['winterStack', 'summerStack'] as const" v-else :key="season">
+      {{ t(`survey.building.${season}`) }}:
+      <template v-if="building.data.value[season]">
+        <FigureText
+          :figure="building.data.value[season]!.atTop.figure"
+          :working="building.data.value[season]!.atTop.working"
+        />
+        {{ t('survey.building.atTop') }}, {{ reader.print(building.data.value[season]!.atFoot) }}
+        {{ t('survey.building.atFoot') }};
+        {{ t('survey.building.neutral', { height: reader.print(building.data.value[season]!.neutralPlane) }) }}
+      </template>
+    </p>
+    <h2>{{ t('survey.building.buffers') }}</h2>
+    <p class="quiet small">{{ t('survey.building.buffersLead') }}</p>
+    <BufferCard
+      v-for="space in building.data.value.buffers"
+      :key="space.id"
+      :job="job"
+      :space="space"
+      :locked="locked"
+    />
+    <form v-if="!locked" novalidate @submit.prevent="add">
+      <label class="field">
+        <span>{{ t('survey.building.name') }}</span>
+        <input v-model="name" class="input" maxlength="120" :aria-invalid="!!fault" />
+      </label>
+      <label class="field">
+        <span>{{ t('survey.building.kind') }}</span>
+        <select v-model="kind" class="input">
+          <option v-for="one in ['attic', 'crawl', 'basement'] as const" :key="one" :value="one">
+            {{ t(`buffer.${one}`) }}
+          </option>
+        </select>
+      </label>
+      <button type="submit" class="button" :disabled="!name.trim()">{{ t('survey.building.add') }}</button>
+      <em class="fault">{{ fault }}</em>
+    </form>
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  margin: 18px 0 6px;
+}
+form {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+  align-items: end;
+  margin-top: 12px;
+}
+.field {
+  width: 200px;
+}
+</style>

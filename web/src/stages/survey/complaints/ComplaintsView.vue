@@ -1,0 +1,240 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { api, ask, type Schemas } from '@/shared/api/client'
+import { useProblems } from '@/shared/figures/problems'
+import { useSurfaces } from '@/shared/state/job'
+import { useSession } from '@/shared/state/session'
+import { useComplaints, useSurveyEdits } from '@/shared/state/survey'
+import FigureText from '@/shared/ui/FigureText.vue'
+import ProblemNote from '@/shared/ui/ProblemNote.vue'
+import SurveyFrame from '../SurveyFrame.vue'
+import BuildingPanel from './BuildingPanel.vue'
+
+/** Why they called, the surfaces suspected, and the figures that speak to it: now, and as planned. */
+const props = defineProps<{ job: string }>()
+type Complaint = Schemas['ComplaintAnswer']
+const { t } = useI18n()
+const session = useSession()
+const complaints = useComplaints(() => props.job)
+const surfaces = useSurfaces(() => props.job)
+const edits = useSurveyEdits(() => props.job)
+const { general } = useProblems()
+
+const locked = computed(() => !session.person?.mayEdit)
+const fault = ref('')
+const kinds: Schemas['ComplaintKind'][] = [
+  'coldFloor',
+  'draught',
+  'neverWarms',
+  'neverCools',
+  'coolingNeverRests',
+  'bills',
+  'damp',
+  'iceAtEaves',
+  'noise',
+]
+const next = ref<{ kind: Schemas['ComplaintKind']; place: string; words: string }>({
+  kind: 'coldFloor',
+  place: '',
+  words: '',
+})
+
+async function send(answer: Promise<Complaint[]>) {
+  try {
+    await edits.did('complaints', answer)
+    fault.value = ''
+  } catch (cause) {
+    fault.value = general(cause)
+  }
+}
+
+async function add() {
+  await send(
+    ask(
+      api.POST('/api/jobs/{id}/complaints', {
+        params: { path: { id: props.job } },
+        body: edits.body({ ...next.value }),
+      }),
+    ),
+  )
+  if (!fault.value) next.value = { ...next.value, place: '', words: '' }
+}
+
+function suspect(complaint: Complaint, id: string, on: boolean) {
+  const suspects = on ? [...complaint.suspectIds, id] : complaint.suspectIds.filter((one) => one !== id)
+  const path = { params: { path: { id: complaint.id } } }
+  return send(ask(api.PATCH('/api/complaints/{id}', { ...path, body: edits.body({ suspects: suspects.join(',') }) })))
+}
+
+const remove = (one: Complaint) => send(ask(api.DELETE('/api/complaints/{id}', { params: { path: { id: one.id } } })))
+const rows = (one: Complaint) => [
+  ...one.suspects.flatMap((s) =>
+    s.figures.map((f, i) => ({ key: s.surfaceId + f.figure, who: i === 0 ? s.name : '', figure: f })),
+  ),
+  ...one.building.map((f) => ({ key: f.figure, who: t('survey.complaints.building'), figure: f })),
+]
+</script>
+
+<template>
+  <SurveyFrame :job="job" wide>
+    <h1 class="visually-hidden">{{ t('survey.page.complaints') }}</h1>
+    <p class="quiet lead">{{ t('survey.complaints.lead') }}</p>
+    <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
+    <ProblemNote v-if="complaints.error.value" :problem="complaints.error.value" @retry="complaints.refetch()" />
+    <ElSkeleton v-else-if="!complaints.data.value" :rows="6" animated />
+    <template v-else>
+      <p v-if="complaints.data.value.length === 0" class="quiet">{{ t('survey.complaints.none') }}</p>
+      <article v-for="one in complaints.data.value" :key="one.id">
+        <header>
+          <h2>
+            {{ t(`complaint.${one.kind}`) }}<template v-if="one.place">, {{ one.place }}</template>
+          </h2>
+          <button
+            v-if="!locked"
+            type="button"
+            class="act"
+            :aria-label="t('survey.complaints.remove')"
+            @click="remove(one)"
+          >
+            ×
+          </button>
+        </header>
+        <p v-if="one.words" class="words">{{ one.words }}</p>
+        <details class="no-print">
+          <summary>{{ t('survey.complaints.suspects', { count: one.suspects.length }) }}</summary>
+          <label v-for="s in surfaces.data.value" :key="s.id">
+            <input
+              type="checkbox"
+              :checked="one.suspectIds.includes(s.id)"
+              :disabled="locked"
+              @change="suspect(one, s.id, ($event.target as HTMLInputElement).checked)"
+            />
+            {{ s.name }}
+          </label>
+        </details>
+        <table v-if="rows(one).length">
+          <thead>
+            <tr>
+              <th scope="col">{{ t('board.surface') }}</th>
+              <th scope="col">{{ t('survey.complaints.figure') }}</th>
+              <th scope="col">{{ t('survey.drive.now') }}</th>
+              <th scope="col">{{ t('survey.drive.planned') }}</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="row in rows(one)" :key="row.key">
+              <th scope="row">{{ row.who }}</th>
+              <td>{{ t(`speaks.${row.figure.figure}`) }}</td>
+              <td v-for="side in ['now', 'planned'] as const" :key="side" class="figure-cell">
+                <FigureText
+                  v-if="row.figure[side]"
+                  :figure="row.figure[side].figure"
+                  :working="row.figure[side].working"
+                />
+                <template v-else>–</template>
+              </td>
+            </tr>
+          </tbody>
+        </table>
+        <p v-else class="small quiet">
+          {{ t(one.suspectIds.length ? 'survey.complaints.silent' : 'survey.complaints.noSuspect') }}
+        </p>
+      </article>
+      <form v-if="!locked" novalidate @submit.prevent="add">
+        <label class="field">
+          <span>{{ t('survey.complaints.kind') }}</span>
+          <select v-model="next.kind" class="input">
+            <option v-for="kind in kinds" :key="kind" :value="kind">{{ t(`complaint.${kind}`) }}</option>
+          </select>
+        </label>
+        <label class="field">
+          <span>{{ t('survey.complaints.place') }}</span>
+          <input v-model="next.place" class="input" maxlength="120" />
+        </label>
+        <label class="field wide">
+          <span>{{ t('survey.complaints.words') }}</span>
+          <input v-model="next.words" class="input" maxlength="500" />
+        </label>
+        <button type="submit" class="button">{{ t('survey.complaints.add') }}</button>
+      </form>
+      <BuildingPanel :job="job" :locked="locked" />
+    </template>
+  </SurveyFrame>
+</template>
+
+<style scoped>
+.lead {
+  max-width: 70ch;
+  margin-bottom: 14px;
+}
+article {
+  padding: 14px 0 18px;
+  border-bottom: 1px solid var(--line);
+}
+header {
+  display: flex;
+  justify-content: space-between;
+}
+.words {
+  font-style: italic;
+}
+summary {
+  cursor: pointer;
+  color: var(--copper);
+  font-weight: 650;
+  min-height: 36px;
+  padding-top: 8px;
+}
+details label {
+  display: inline-flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 44px;
+  margin-right: 20px;
+}
+details input {
+  width: 20px;
+  height: 20px;
+  accent-color: var(--copper);
+}
+table {
+  border-collapse: collapse;
+  margin-top: 6px;
+  min-width: min(760px, 100%);
+}
+th,
+td {
+  text-align: left;
+  padding: 6px 18px 6px 0;
+  border-bottom: 1px solid var(--line);
+  font-weight: 400;
+}
+thead th {
+  font-size: var(--text-s);
+  color: var(--ink-2);
+}
+tbody th {
+  font-weight: 650;
+}
+.figure-cell {
+  font-weight: 650;
+  text-align: right;
+}
+thead th:nth-child(n + 3) {
+  text-align: right;
+}
+form {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+  align-items: end;
+  padding: 18px 0;
+}
+.field {
+  width: 200px;
+}
+.wide {
+  flex: 1 1 280px;
+}
+</style>

@@ -1,0 +1,213 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { api, ask, type Schemas } from '@/shared/api/client'
+import { useProblems } from '@/shared/figures/problems'
+import { useReader } from '@/shared/state/reader'
+import { useSession } from '@/shared/state/session'
+import { useSurveyEdits } from '@/shared/state/survey'
+import SurveyFrame from '../SurveyFrame.vue'
+import ColumnMapping from './ColumnMapping.vue'
+import ImportRows from './ImportRows.vue'
+
+/** Surfaces in from a table or a model, and out again. Nothing is written until it is accepted. */
+const props = defineProps<{ job: string }>()
+type Import = Schemas['ImportAnswer']
+const MOST_MEGABYTES = 16
+const { t } = useI18n()
+const reader = useReader()
+const session = useSession()
+const edits = useSurveyEdits(() => props.job)
+const { general } = useProblems()
+
+const found = ref<Import | null>(null)
+const file = ref<{ name: string; content: string; model: boolean } | null>(null)
+const brought = ref<string[]>([])
+const fault = ref('')
+const busy = ref(false)
+const path = computed(() => ({ params: { path: { id: props.job } } }))
+const ready = computed(() => found.value !== null && found.value.faulty === 0 && found.value.rows.length > 0)
+
+async function base64(blob: Blob) {
+  const url = await new Promise<string>((done, fail) => {
+    const readOf = new FileReader()
+    readOf.onload = () => done(readOf.result as string)
+    readOf.onerror = () => fail(readOf.error ?? new Error())
+    readOf.readAsDataURL(blob)
+  })
+  return url.slice(url.indexOf(',') + 1)
+}
+
+async function run(step: () => Promise<Import>) {
+  busy.value = true
+  try {
+    found.value = await step()
+    fault.value = ''
+  } catch (cause) {
+    fault.value = general(cause)
+  } finally {
+    busy.value = false
+  }
+}
+
+async function open(event: Event) {
+  const input = event.target as HTMLInputElement
+  const picked = input.files?.[0]
+  input.value = ''
+  if (!picked) return
+  found.value = null
+  brought.value = []
+  if (picked.size > MOST_MEGABYTES * 1024 * 1024) {
+    fault.value = t('problem.file.tooLarge', {
+      name: picked.name,
+      size: (picked.size / 1048576).toFixed(0),
+      most: MOST_MEGABYTES,
+    })
+    return
+  }
+  const model = /\.(xml|gbxml)$/i.test(picked.name)
+  file.value = { name: picked.name, content: await base64(picked), model }
+  await run(() =>
+    model
+      ? ask(api.POST('/api/jobs/{id}/imports/model', { ...path.value, body: { content: file.value!.content } }))
+      : table(null, null),
+  )
+}
+
+const table = (columns: Schemas['ColumnMap'][] | null, decimalComma: boolean | null) =>
+  ask(
+    api.POST('/api/jobs/{id}/imports/table', {
+      ...path.value,
+      body: { content: file.value!.content, units: reader.units, columns, decimalComma },
+    }),
+  )
+
+const remap = (columns: Schemas['ColumnMap'][], comma: boolean) => run(() => table(columns, comma))
+
+// Cells mended on the screen are checked again by the same rules; what else is known of the file stays.
+async function check(rows: Schemas['CheckedRow'][]) {
+  const before = found.value!
+  await run(async () => {
+    const body = { units: before.units, rows: rows.map(({ line, fields, note }) => ({ line, fields, note })) }
+    const after = await ask(api.POST('/api/jobs/{id}/imports/check', { ...path.value, body }))
+    return { ...before, rows: after.rows, faulty: after.faulty, area: after.area }
+  })
+}
+
+async function accept() {
+  const now = found.value!
+  await run(async () => {
+    const body = {
+      units: now.units,
+      rows: now.rows.map(({ line, fields, note }) => ({ line, fields, note })),
+      columns: now.columns,
+    }
+    const after = await edits.then(ask(api.POST('/api/jobs/{id}/imports/accept', { ...path.value, body })))
+    brought.value = after.added
+    return after.added.length ? (null as unknown as Import) : { ...now, rows: after.rows, faulty: after.faulty }
+  })
+}
+
+async function takeBack() {
+  const ids = brought.value
+  await edits.then(ask(api.POST('/api/jobs/{id}/surfaces/remove', { ...path.value, body: { ids } })))
+  brought.value = []
+}
+</script>
+
+<template>
+  <SurveyFrame :job="job" wide>
+    <h1 class="visually-hidden">{{ t('survey.page.exchange') }}</h1>
+    <section v-if="session.person?.mayEdit" class="in">
+      <h2>{{ t('survey.exchange.in') }}</h2>
+      <p class="quiet">{{ t('survey.exchange.inLead') }}</p>
+      <label class="button main">
+        {{ t('survey.exchange.open') }}
+        <input type="file" accept=".csv,.txt,.tsv,.xlsx,.xml,.gbxml" class="visually-hidden" @change="open" />
+      </label>
+      <span v-if="busy" class="quiet" role="status">{{ t('app.loading') }}</span>
+      <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
+      <p v-if="brought.length" class="brought" role="status">
+        {{ t('survey.exchange.brought', { count: brought.length }) }}
+        <RouterLink :to="{ name: 'survey', params: { job } }">{{ t('survey.page.survey') }}</RouterLink>
+        <button type="button" class="act" @click="takeBack">{{ t('app.undo') }}</button>
+      </p>
+      <template v-if="found && file">
+        <h3>{{ file.name }}</h3>
+        <ColumnMapping v-if="!file.model" :key="file.name + found.columns.length" :found="found" @change="remap" />
+        <p class="sum">
+          {{
+            t('survey.exchange.sum', { count: found.rows.length, area: reader.print(found.area), faulty: found.faulty })
+          }}
+        </p>
+        <details v-if="found.skipped.length">
+          <summary>{{ t('survey.exchange.skipped', { count: found.skipped.length }) }}</summary>
+          <ul>
+            <li v-for="one in found.skipped" :key="one.number">
+              {{ one.number }}: {{ one.name }} – {{ t(`survey.exchange.reason.${one.reason}`) }}
+            </li>
+          </ul>
+        </details>
+        <ImportRows :found="found" :busy="busy" @check="check" />
+        <p class="accept">
+          <button type="button" class="button main" :disabled="!ready || busy" @click="accept">
+            {{ t('survey.exchange.accept', { count: found.rows.length }) }}
+          </button>
+          <button type="button" class="act" @click="found = null">{{ t('app.cancel') }}</button>
+          <span v-if="found.faulty" class="quiet">{{ t('survey.exchange.mendFirst') }}</span>
+        </p>
+      </template>
+    </section>
+    <section>
+      <h2>{{ t('survey.exchange.out') }}</h2>
+      <p class="quiet">{{ t('survey.exchange.outLead') }}</p>
+      <p class="outs">
+        <a class="button" :href="`/api/jobs/${job}/surfaces.csv?units=${reader.units}`" download>CSV</a>
+        <a class="button" :href="`/api/jobs/${job}/surfaces.xlsx?units=${reader.units}`" download>XLSX</a>
+        <a class="button" :href="`/api/jobs/${job}/file`" download>{{ t('survey.exchange.jobFile') }}</a>
+        <a class="act" href="/api/schemas/job" target="_blank" rel="noopener">{{ t('survey.exchange.schema') }}</a>
+      </p>
+    </section>
+  </SurveyFrame>
+</template>
+
+<style scoped>
+section + section {
+  margin-top: 34px;
+}
+.in > .button {
+  margin: 10px 12px 10px 0;
+}
+.button:focus-within {
+  outline: 3px solid var(--copper);
+  outline-offset: 2px;
+}
+h3 {
+  margin: 12px 0;
+}
+.sum {
+  font-weight: 650;
+  margin: 12px 0 6px;
+}
+.brought {
+  border-left: 4px solid var(--clear);
+  padding: 10px 14px;
+  background: var(--sheet);
+  display: flex;
+  gap: 18px;
+  align-items: center;
+}
+.accept,
+.outs {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 14px;
+  align-items: center;
+  margin-top: 14px;
+}
+summary {
+  cursor: pointer;
+  color: var(--copper);
+  min-height: 36px;
+}
+</style>

@@ -1,0 +1,203 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { api, ask, type Schemas } from '@/shared/api/client'
+import { useProblems } from '@/shared/figures/problems'
+import { useSurfaces } from '@/shared/state/job'
+import { useSession } from '@/shared/state/session'
+import { useJoints, useSurveyEdits } from '@/shared/state/survey'
+import ProblemNote from '@/shared/ui/ProblemNote.vue'
+import SurveyFrame from '../SurveyFrame.vue'
+import JointCard from './JointCard.vue'
+import JointDrawing from './JointDrawing.vue'
+
+/** Where two surfaces or layers meet: which control layers carry on, with what, by whom, ready and seen. */
+const props = defineProps<{ job: string }>()
+type Suggested = Schemas['SuggestedJointAnswer']
+const { t } = useI18n()
+const session = useSession()
+const joints = useJoints(() => props.job)
+const surfaces = useSurfaces(() => props.job)
+const edits = useSurveyEdits(() => props.job)
+const { general } = useProblems()
+
+const locked = computed(() => !session.person?.mayEdit)
+const fault = ref('')
+const all = ref(false)
+const suggested = computed(() => joints.data.value?.suggested.filter((one) => all.value || one.sameName) ?? [])
+const others = computed(() => joints.data.value?.suggested.filter((one) => !one.sameName).length ?? 0)
+const open = computed(() => joints.data.value?.joints.filter((one) => one.finding.verdict !== 'clear').length ?? 0)
+
+const kinds: Schemas['JointKind'][] = [
+  'outsideToInside',
+  'wallToGroundSheet',
+  'plateToSlab',
+  'membraneToBlocking',
+  'deckToGable',
+  'stopAtSoffit',
+  'deckToWall',
+  'bandToWall',
+  'floorToWall',
+  'doorToWall',
+]
+const own = ref<{ kind: Schemas['JointKind']; first: string; second: string; beyond: string }>({
+  kind: 'deckToWall',
+  first: '',
+  second: '',
+  beyond: '',
+})
+
+async function add(fields: Record<string, string>) {
+  try {
+    const body = edits.body(fields)
+    await edits.did('joints', ask(api.POST('/api/jobs/{id}/joints', { params: { path: { id: props.job } }, body })))
+    fault.value = ''
+  } catch (cause) {
+    fault.value = general(cause)
+  }
+}
+
+const ends = (one: Suggested) => ({ kind: one.kind, first: one.firstId, second: one.secondId ?? '' })
+const take = (one: Suggested) =>
+  add({ ...ends(one), beyond: one.secondId ? '' : t(`survey.joints.beyond.${one.kind}`) })
+const dismiss = (one: Suggested) => add({ ...ends(one), doNotMeet: 'yes' })
+
+async function addOwn() {
+  await add({ ...own.value })
+  if (!fault.value) own.value = { ...own.value, second: '', beyond: '' }
+}
+</script>
+
+<template>
+  <SurveyFrame :job="job" wide>
+    <h1 class="visually-hidden">{{ t('survey.page.joints') }}</h1>
+    <p class="quiet lead">{{ t('survey.joints.lead') }}</p>
+    <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
+    <ProblemNote v-if="joints.error.value" :problem="joints.error.value" @retry="joints.refetch()" />
+    <ElSkeleton v-else-if="!joints.data.value" :rows="6" animated />
+    <template v-else>
+      <h2>{{ t('survey.joints.count', { count: joints.data.value.joints.length, open }) }}</h2>
+      <p v-if="joints.data.value.joints.length === 0" class="quiet empty">{{ t('survey.joints.none') }}</p>
+      <div class="cards">
+        <JointCard
+          v-for="joint in joints.data.value.joints"
+          :key="joint.id"
+          :job="job"
+          :joint="joint"
+          :locked="locked"
+        />
+      </div>
+      <section v-if="joints.data.value.suggested.length">
+        <h2>{{ t('survey.joints.suggested') }}</h2>
+        <p class="quiet small">{{ t('survey.joints.suggestedLead') }}</p>
+        <ul class="suggested">
+          <li v-for="one in suggested" :key="one.kind + one.firstId + one.secondId">
+            <JointDrawing :kind="one.kind" :width="52" />
+            <span>
+              <b>{{ t(`joint.${one.kind}`) }}</b>
+              {{ one.first }} · {{ one.second || t(`survey.joints.beyond.${one.kind}`) }}
+            </span>
+            <span v-if="!locked" class="acts">
+              <button type="button" class="button" @click="take(one)">{{ t('survey.joints.take') }}</button>
+              <button type="button" class="act" @click="dismiss(one)">{{ t('survey.joints.dismiss') }}</button>
+            </span>
+          </li>
+        </ul>
+        <button v-if="others && !all" type="button" class="act" @click="all = true">
+          {{ t('survey.joints.showAll', { count: others }) }}
+        </button>
+      </section>
+      <form v-if="!locked && surfaces.data.value?.length" class="own" novalidate @submit.prevent="addOwn">
+        <h2>{{ t('survey.joints.own') }}</h2>
+        <label class="field">
+          <span>{{ t('survey.joints.kind') }}</span>
+          <select v-model="own.kind" class="input">
+            <option v-for="kind in kinds" :key="kind" :value="kind">{{ t(`joint.${kind}`) }}</option>
+          </select>
+        </label>
+        <label class="field">
+          <span>{{ t('survey.joints.first') }}</span>
+          <select v-model="own.first" class="input">
+            <option v-for="s in surfaces.data.value" :key="s.id" :value="s.id">{{ s.name }}</option>
+          </select>
+        </label>
+        <label class="field">
+          <span>{{ t('survey.joints.second') }}</span>
+          <select v-model="own.second" class="input">
+            <option value="">{{ t('survey.joints.otherLayer') }}</option>
+            <option v-for="s in surfaces.data.value" :key="s.id" :value="s.id" :disabled="s.id === own.first">
+              {{ s.name }}
+            </option>
+          </select>
+        </label>
+        <label v-if="!own.second" class="field">
+          <span>{{ t('survey.joints.beyondName') }}</span>
+          <input v-model="own.beyond" class="input" maxlength="120" />
+        </label>
+        <button type="submit" class="button" :disabled="!own.first">{{ t('survey.joints.addOwn') }}</button>
+      </form>
+    </template>
+  </SurveyFrame>
+</template>
+
+<style scoped>
+.lead {
+  max-width: 70ch;
+  margin-bottom: 14px;
+}
+h2 {
+  margin-bottom: 8px;
+}
+section,
+.own {
+  margin-top: 30px;
+}
+.cards {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(440px, 1fr));
+  gap: 18px;
+}
+.suggested {
+  list-style: none;
+  padding: 0;
+  margin: 10px 0;
+}
+.suggested li {
+  display: grid;
+  grid-template-columns: 56px 1fr auto;
+  gap: 12px;
+  align-items: center;
+  border-bottom: 1px solid var(--line);
+  padding: 6px 0;
+}
+.suggested b {
+  display: block;
+}
+.acts {
+  display: flex;
+  gap: 14px;
+}
+.own {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+  align-items: end;
+}
+.own h2 {
+  width: 100%;
+}
+.own .field {
+  width: 220px;
+}
+@media (max-width: 560px) {
+  .cards {
+    grid-template-columns: 1fr;
+  }
+  .suggested li {
+    grid-template-columns: 56px 1fr;
+  }
+  .acts {
+    grid-column: 2;
+  }
+}
+</style>

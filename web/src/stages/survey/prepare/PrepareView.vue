@@ -1,0 +1,88 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { useBoard } from '@/shared/state/job'
+import { useSession } from '@/shared/state/session'
+import { usePreparation } from '@/shared/state/survey'
+import PreparationTasks from '@/shared/ui/PreparationTasks.vue'
+import ProblemNote from '@/shared/ui/ProblemNote.vue'
+import SurveyFrame from '../SurveyFrame.vue'
+
+/** Who does what before the crew comes: one page, ticked off on screen or on paper. */
+const props = defineProps<{ job: string }>()
+const { t } = useI18n()
+const session = useSession()
+const list = usePreparation(() => props.job)
+const board = useBoard(() => props.job)
+
+const locked = computed(() => !session.person?.mayEdit)
+const tasks = computed(() => [
+  ...(list.data.value?.forJob ?? []),
+  ...(list.data.value?.surfaces.flatMap((s) => s.tasks) ?? []),
+])
+const done = computed(() => tasks.value.filter((task) => task.done).length)
+const print = () => globalThis.print()
+</script>
+
+<template>
+  <SurveyFrame :job="job" wide>
+    <div class="head">
+      <div>
+        <h1>{{ t('survey.prepare.title') }}</h1>
+        <p class="quiet">
+          {{ board.data.value?.job.name }} · {{ t('survey.prepare.count', { done, all: tasks.length }) }}
+        </p>
+      </div>
+      <button type="button" class="button no-print" @click="print">{{ t('survey.prepare.print') }}</button>
+    </div>
+    <p class="quiet small no-print">{{ t('survey.prepare.lead') }}</p>
+    <ProblemNote v-if="list.error.value" :problem="list.error.value" @retry="list.refetch()" />
+    <ElSkeleton v-else-if="!list.data.value" :rows="8" animated />
+    <p v-else-if="list.data.value.surfaces.length === 0" class="quiet">{{ t('board.empty') }}</p>
+    <div v-else class="lists">
+      <section>
+        <h2>{{ t('survey.prepare.once') }}</h2>
+        <PreparationTasks :job="job" :tasks="list.data.value.forJob" :locked="locked" detailed />
+      </section>
+      <section v-for="one in list.data.value.surfaces" :key="one.surfaceId">
+        <h2>
+          <RouterLink :to="{ name: 'surfaceSheet', params: { job, surface: one.surfaceId } }">{{
+            one.name
+          }}</RouterLink>
+        </h2>
+        <PreparationTasks :job="job" :surface="one.surfaceId" :tasks="one.tasks" :locked="locked" detailed />
+      </section>
+    </div>
+  </SurveyFrame>
+</template>
+
+<style scoped>
+.head {
+  display: flex;
+  justify-content: space-between;
+  gap: 20px;
+  align-items: start;
+}
+.lists {
+  columns: 2 480px;
+  column-gap: 36px;
+  margin-top: 14px;
+}
+section {
+  break-inside: avoid;
+  margin-bottom: 22px;
+}
+h2 a {
+  color: inherit;
+  text-decoration: none;
+}
+@media print {
+  .lists {
+    columns: 2;
+    font-size: 9pt;
+  }
+  section {
+    margin-bottom: 8px;
+  }
+}
+</style>

@@ -1,0 +1,157 @@
+<script setup lang="ts">
+import { useQueryClient } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { api, ask } from '@/shared/api/client'
+import { useProblems } from '@/shared/figures/problems'
+import type { Surface } from '@/shared/state/job'
+import { useReader } from '@/shared/state/reader'
+import { useTemplates } from '@/shared/state/survey'
+import type { Typed } from '@/shared/state/typed'
+import TypedField from '@/shared/ui/TypedField.vue'
+import LayersEditor from './LayersEditor.vue'
+
+/** What lies outboard and inboard, and the members between; kept as a template of the firm where it will come again. */
+const props = defineProps<{ job: string; surface: Surface; typed: Typed; locked: boolean }>()
+const { t } = useI18n()
+const reader = useReader()
+const queries = useQueryClient()
+const templates = useTemplates()
+const { byField } = useProblems()
+
+const name = ref('')
+const said = ref('')
+const members = computed(() =>
+  ['none', 'wood', 'steelStud', 'girt'].map((value) => ({ value, text: t(`member.${value}`) })),
+)
+const own = computed(() => [
+  { value: '', text: t('survey.sheet.pickTemplate') },
+  ...(templates.data.value ?? []).map((one) => ({ value: one.id, text: `${one.name} (${t(`kind.${one.kind}`)})` })),
+])
+
+async function keep() {
+  try {
+    const body = { name: name.value }
+    await ask(api.POST('/api/surfaces/{id}/template', { params: { path: { id: props.surface.id } }, body }))
+    said.value = t('survey.sheet.templateKept', { name: name.value })
+    name.value = ''
+    void queries.invalidateQueries({ queryKey: ['templates'] })
+  } catch (cause) {
+    said.value = Object.values(byField(cause))[0] ?? ''
+  }
+}
+</script>
+
+<template>
+  <section>
+    <h2>{{ t('survey.sheet.assembly') }}</h2>
+    <div class="layers">
+      <LayersEditor :typed="typed" field="outboard" :layers="surface.outboard" :locked="locked" />
+      <div class="members">
+        <TypedField
+          :typed="typed"
+          field="memberMaterial"
+          :label="t('survey.field.memberMaterial')"
+          :kept="surface.memberMaterial"
+          :options="members"
+          :disabled="locked"
+        />
+        <template v-if="surface.hasMembers">
+          <TypedField
+            :typed="typed"
+            field="memberDepth"
+            :label="t('survey.col.memberDepth')"
+            :kept="reader.print(surface.memberDepth)"
+            :disabled="locked"
+          />
+          <TypedField
+            :typed="typed"
+            field="memberSpacing"
+            :label="t('survey.col.memberSpacing')"
+            :kept="reader.print(surface.memberSpacing)"
+            :disabled="locked"
+          />
+          <TypedField
+            v-if="surface.memberShare"
+            :typed="typed"
+            field="memberShare"
+            :label="t('survey.field.memberShare')"
+            :kept="reader.print(surface.memberShare)"
+            :disabled="locked"
+          />
+        </template>
+        <TypedField
+          :typed="typed"
+          field="ventChannel"
+          :label="t('survey.field.ventChannel')"
+          :kept="reader.print(surface.ventChannel)"
+          :hint="t('survey.leakHint')"
+          :disabled="locked"
+        />
+        <TypedField
+          :typed="typed"
+          field="profileFactor"
+          :label="t('survey.field.profileFactor')"
+          :kept="reader.print(surface.profileFactor)"
+          :disabled="locked"
+        />
+      </div>
+      <LayersEditor :typed="typed" field="inboard" :layers="surface.inboard" :locked="locked" />
+    </div>
+    <div v-if="!locked" class="own no-print">
+      <TypedField
+        v-if="own.length > 1"
+        :typed="typed"
+        field="template"
+        :label="t('survey.sheet.template')"
+        kept=""
+        :options="own"
+      />
+      <form novalidate @submit.prevent="keep">
+        <label class="field">
+          <span>{{ t('survey.sheet.keepAs') }}</span>
+          <input v-model="name" class="input" maxlength="120" />
+        </label>
+        <button type="submit" class="button" :disabled="!name.trim()">{{ t('survey.sheet.keepTemplate') }}</button>
+      </form>
+      <span class="small quiet" role="status">{{ said }}</span>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.layers {
+  display: grid;
+  grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr) minmax(0, 1.2fr);
+  gap: 20px;
+}
+.members {
+  display: grid;
+  gap: 10px;
+  align-content: start;
+  padding: 0 16px;
+  border-left: 1px solid var(--line);
+  border-right: 1px solid var(--line);
+}
+.own {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 16px;
+  align-items: end;
+  margin-top: 16px;
+}
+.own form {
+  display: flex;
+  gap: 10px;
+  align-items: end;
+}
+@media (max-width: 700px) {
+  .layers {
+    grid-template-columns: 1fr;
+  }
+  .members {
+    border: 0;
+    padding: 0;
+  }
+}
+</style>

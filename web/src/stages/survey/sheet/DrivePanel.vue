@@ -1,0 +1,135 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useI18n } from 'vue-i18n'
+import type { Schemas } from '@/shared/api/client'
+import { useFindingText } from '@/shared/figures/findings'
+import { useReader } from '@/shared/state/reader'
+import { useDrive } from '@/shared/state/survey'
+import FigureText from '@/shared/ui/FigureText.vue'
+import VerdictMark from '@/shared/ui/VerdictMark.vue'
+
+/** Which way vapour is driven in winter and summer, how hard, and what the faces come to. The direction of heat decides nothing. */
+const props = defineProps<{ surface: string; kind: string }>()
+const { t } = useI18n()
+const reader = useReader()
+const text = useFindingText()
+const drive = useDrive(() => props.surface)
+
+const seasons = computed(() =>
+  drive.data.value ? (['winter', 'summer'] as const).map((name) => ({ name, ...drive.data.value![name] })) : [],
+)
+const strongest = computed(() => Math.max(400, ...seasons.value.map((s) => Math.abs(s.drivePa))))
+const arrow = (s: Schemas['SeasonAnswer']) => {
+  const length = 20 + (Math.abs(s.drivePa) / strongest.value) * 90
+  return s.direction === 'outward'
+    ? `M130 20 h-${length} m10 -9 l-11 9 l11 9`
+    : `M30 20 h${length} m-10 -9 l11 9 l-11 9`
+}
+</script>
+
+<template>
+  <section v-if="drive.data.value">
+    <h2>{{ t('survey.drive.title') }}</h2>
+    <div class="seasons">
+      <article v-for="s in seasons" :key="s.name">
+        <h3>{{ t(`survey.drive.${s.name}`) }}</h3>
+        <div class="arrow">
+          <p>
+            <span class="small quiet">{{ t('survey.drive.outside') }}</span><b>{{ reader.print(s.outsidePressure) }}</b
+            ><span class="small">{{ reader.print(s.outdoorTemp) }}</span>
+          </p>
+          <svg viewBox="0 0 160 40" width="160" height="40" role="img" :aria-label="t(`survey.drive.${s.direction}`)">
+            <path v-if="s.direction !== 'none'" :d="arrow(s)" fill="none" stroke="var(--copper)" stroke-width="4" />
+            <line v-else x1="70" x2="90" y1="20" y2="20" stroke="var(--field-line)" stroke-width="4" />
+          </svg>
+          <p>
+            <span class="small quiet">{{ t('survey.drive.room') }}</span><b>{{ reader.print(s.insidePressure) }}</b
+            ><span class="small">{{ reader.print(s.indoorTemp) }}</span>
+          </p>
+        </div>
+        <p>
+          {{ t(`survey.drive.${s.direction}`) }}, <FigureText :figure="s.drive.figure" :working="s.drive.working" />
+        </p>
+        <table v-if="s.now || s.planned">
+          <thead>
+            <tr>
+              <th />
+              <th scope="col">{{ t('survey.drive.now') }}</th>
+              <th scope="col">{{ t('survey.drive.planned') }}</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr>
+              <th scope="row">{{ t('survey.drive.face') }}</th>
+              <td v-for="state in [s.now, s.planned]" :key="state === s.now ? 'n' : 'p'">
+                <FigureText v-if="state" :figure="state.roomFace.figure" :working="state.roomFace.working" />
+                <template v-else>–</template>
+              </td>
+            </tr>
+            <tr>
+              <th scope="row">
+                {{
+                  t('survey.drive.interface', {
+                    layer: drive.data.value.interfaceKey ? t(`material.${drive.data.value.interfaceKey}`) : '',
+                  })
+                }}
+              </th>
+              <td v-for="state in [s.now, s.planned]" :key="state === s.now ? 'n' : 'p'">
+                <template v-if="state"
+                  >{{ reader.print(state.interfaceTemp) }},
+                  {{
+                    state.wouldCondense ? t('survey.drive.condenses') : reader.print(state.interfaceHumidity)
+                  }}</template
+                ><template v-else>–</template>
+              </td>
+            </tr>
+          </tbody>
+        </table>
+      </article>
+    </div>
+    <p v-for="finding in drive.data.value.findings" :key="finding.case" class="finding">
+      <VerdictMark :verdict="finding.verdict" :size="18" /> <b>{{ text.title(finding) }}</b> {{ text.detail(finding) }}
+      <span class="small quiet">{{ finding.source }}</span>
+    </p>
+    <p class="small quiet">{{ t('survey.drive.lead') }}</p>
+  </section>
+</template>
+
+<style scoped>
+.seasons {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(300px, 1fr));
+  gap: 24px;
+}
+.arrow {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+}
+.arrow p {
+  display: grid;
+  line-height: 1.25;
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+  margin-top: 8px;
+}
+th,
+td {
+  text-align: left;
+  font-weight: 400;
+  padding: 6px 8px 6px 0;
+  border-bottom: 1px solid var(--line);
+}
+thead th {
+  font-size: var(--text-s);
+  color: var(--ink-2);
+}
+td {
+  font-weight: 650;
+}
+.finding {
+  margin: 12px 0;
+}
+</style>

@@ -1,0 +1,144 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useI18n } from 'vue-i18n'
+import type { Schemas } from '@/shared/api/client'
+import { useChoices } from '@/shared/state/job'
+import { useReader } from '@/shared/state/reader'
+import type { Typed } from '@/shared/state/typed'
+
+/** Layers on one side of the foam, outermost first. The list is one field: it is kept whole, and comes back whole. */
+const props = defineProps<{
+  typed: Typed
+  field: 'outboard' | 'inboard'
+  layers: readonly Schemas['LayerAnswer'][]
+  locked: boolean
+}>()
+const { t } = useI18n()
+const reader = useReader()
+const choices = useChoices()
+
+interface Line {
+  material: string
+  thickness: string
+}
+const write = (lines: readonly Line[]) => lines.map((line) => `${line.material} | ${line.thickness}`).join('; ')
+const kept = computed(() => props.layers.map((l) => ({ material: l.material, thickness: reader.print(l.thickness) })))
+const lines = computed<Line[]>(() => {
+  const draft = props.typed.drafts.value[props.field]
+  if (draft === undefined) return kept.value
+  return draft
+    .split(';')
+    .filter((one) => one.trim())
+    .map((one) => {
+      const [material = '', thickness = ''] = one.split('|').map((part) => part.trim())
+      return { material, thickness }
+    })
+})
+const materials = computed(() =>
+  [...(choices.data.value?.materials ?? [])].sort((a, b) => t(`material.${a}`).localeCompare(t(`material.${b}`))),
+)
+
+function change(at: number, part: keyof Line, text: string) {
+  props.typed.type(props.field, write(lines.value.map((line, i) => (i === at ? { ...line, [part]: text } : line))))
+}
+const keep = () => void props.typed.commit(props.field, write(kept.value))
+const put = (next: Line[]) => void props.typed.put({ [props.field]: write(next) })
+
+function move(at: number, by: number) {
+  const next = [...lines.value]
+  const [line] = next.splice(at, 1)
+  next.splice(at + by, 0, line!)
+  put(next)
+}
+</script>
+
+<template>
+  <fieldset :disabled="locked">
+    <legend>{{ t(`survey.sheet.${field}`) }}</legend>
+    <ol>
+      <li v-for="(line, i) in lines" :key="i">
+        <select
+          class="input"
+          :value="line.material"
+          :aria-label="t('survey.sheet.layerMaterial', { n: i + 1 })"
+          @change="(change(i, 'material', ($event.target as HTMLSelectElement).value), keep())"
+        >
+          <option v-for="id in materials" :key="id" :value="id">{{ t(`material.${id}`) }}</option>
+        </select>
+        <input
+          class="input"
+          :value="line.thickness"
+          :aria-label="t('survey.sheet.layerThickness', { n: i + 1 })"
+          :aria-invalid="!!typed.faults.value[field]"
+          @input="change(i, 'thickness', ($event.target as HTMLInputElement).value)"
+          @blur="keep"
+          @keydown.enter.prevent="keep"
+        />
+        <span class="acts no-print">
+          <button v-if="i > 0" type="button" :aria-label="t('survey.sheet.layerUp', { n: i + 1 })" @click="move(i, -1)">
+            ↑
+          </button>
+          <button
+            type="button"
+            :aria-label="t('survey.sheet.layerOff', { n: i + 1 })"
+            @click="put(lines.filter((_, n) => n !== i))"
+          >
+            ×
+          </button>
+        </span>
+      </li>
+    </ol>
+    <p v-if="lines.length === 0" class="small quiet">{{ t('survey.sheet.noLayer') }}</p>
+    <em class="fault">{{ typed.faults.value[field] }}</em>
+    <button
+      v-if="!locked"
+      type="button"
+      class="act no-print"
+      @click="put([...lines, { material: 'gypsum-board', thickness: '12.5 mm' }])"
+    >
+      {{ t('survey.sheet.addLayer') }}
+    </button>
+  </fieldset>
+</template>
+
+<style scoped>
+fieldset {
+  border: 0;
+  padding: 0;
+  margin: 0;
+  min-width: 0;
+}
+legend {
+  font-size: var(--text-s);
+  color: var(--ink-2);
+  padding: 0;
+  margin-bottom: 4px;
+}
+ol {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+  display: grid;
+  gap: 6px;
+}
+li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 92px auto;
+  gap: 6px;
+}
+.acts {
+  display: flex;
+}
+.acts button {
+  min-width: 30px;
+  min-height: 44px;
+  border: 0;
+  background: none;
+  color: var(--ink-2);
+  cursor: pointer;
+  font-size: 1.1rem;
+}
+.fault {
+  font-style: normal;
+}
+</style>

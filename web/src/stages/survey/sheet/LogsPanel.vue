@@ -1,0 +1,117 @@
+<script setup lang="ts">
+import { computed, defineAsyncComponent, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { api, ask, upload, type Schemas } from '@/shared/api/client'
+import { useProblems } from '@/shared/figures/problems'
+import { useReader } from '@/shared/state/reader'
+import { useLogs, useSurveyEdits } from '@/shared/state/survey'
+
+/** Data-logger series of the surface: temperature, dew point and humidity over time. */
+const props = defineProps<{ job: string; surface: string; locked: boolean }>()
+type Log = Schemas['LogAnswer']
+const ChartBox = defineAsyncComponent(() => import('@/shared/ui/ChartBox.vue'))
+const MOST_MEGABYTES = 20
+const { t } = useI18n()
+const reader = useReader()
+const logs = useLogs(() => props.job)
+const edits = useSurveyEdits(() => props.job)
+const { general } = useProblems()
+const said = ref('')
+
+const mine = computed(() => logs.data.value?.filter((log) => log.surfaceId === props.surface) ?? [])
+
+function option(log: Log) {
+  const us = reader.units === 'us'
+  const line = (name: string, of: (p: Schemas['LogPoint']) => number, color: string, axis = 0, dashed = false) => ({
+    name,
+    type: 'line',
+    showSymbol: false,
+    yAxisIndex: axis,
+    color,
+    lineStyle: { width: 1.6, type: dashed ? 'dashed' : 'solid' },
+    data: log.points.map((p) => [p.atUnixS * 1000, of(p)]),
+  })
+  return {
+    grid: { left: 46, right: 46, top: 34, bottom: 28 },
+    legend: { top: 0, textStyle: { color: 'inherit' } },
+    tooltip: { trigger: 'axis' },
+    xAxis: { type: 'time' },
+    yAxis: [
+      { type: 'value', name: us ? '°F' : '°C', scale: true },
+      { type: 'value', name: '% RH', min: 0, max: 100, splitLine: { show: false } },
+    ],
+    series: [
+      line(t('survey.logs.air'), (p) => (us ? p.tempF : p.tempC), '#a34a17'),
+      line(t('survey.logs.dew'), (p) => (us ? p.dewF : p.dewC), '#7d1d52', 0, true),
+      line(t('survey.logs.rh'), (p) => p.rhPct, '#0d6b60', 1),
+    ],
+  }
+}
+
+async function add(event: Event) {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  input.value = ''
+  if (!file) return
+  try {
+    const query = new URLSearchParams({
+      surface: props.surface,
+      name: file.name.replace(/\.\w+$/, ''),
+      offsetMinutes: String(-new Date().getTimezoneOffset()),
+    })
+    const added = await edits.then(
+      upload<Schemas['LogAdded']>(`/api/jobs/${props.job}/logs?${query}`, file, MOST_MEGABYTES),
+    )
+    await logs.refetch()
+    said.value = added.skipped.length ? t('survey.logs.skipped', { lines: added.skipped.join(', ') }) : ''
+  } catch (cause) {
+    said.value = general(cause)
+  }
+}
+
+const remove = (log: Log) => edits.did('logs', ask(api.DELETE('/api/logs/{id}', { params: { path: { id: log.id } } })))
+</script>
+
+<template>
+  <section>
+    <h2>{{ t('survey.logs.title') }}</h2>
+    <article v-for="log in mine" :key="log.id">
+      <h3>{{ log.name }}</h3>
+      <ChartBox
+        :option="option(log)"
+        :label="t('survey.logs.chart', { name: log.name, count: log.count })"
+        :height="230"
+      />
+      <p class="small">
+        {{
+          t('survey.logs.extremes', {
+            coldest: reader.print(log.coldest),
+            warmest: reader.print(log.warmest),
+            driest: reader.print(log.driest),
+            dampest: reader.print(log.dampest),
+            dew: reader.print(log.highestDew),
+          })
+        }}
+        <button v-if="!locked" type="button" class="act no-print" @click="remove(log)">
+          {{ t('survey.logs.remove') }}
+        </button>
+      </p>
+    </article>
+    <p v-if="mine.length === 0" class="quiet">{{ t('survey.logs.none') }}</p>
+    <label v-if="!locked" class="button no-print">
+      {{ t('survey.logs.add') }}
+      <input type="file" accept=".csv,.txt,text/csv" class="visually-hidden" @change="add" />
+    </label>
+    <p class="fault" role="alert">{{ said }}</p>
+  </section>
+</template>
+
+<style scoped>
+article {
+  margin-bottom: 14px;
+}
+.button:focus-within {
+  outline: 3px solid var(--copper);
+  outline-offset: 2px;
+}
+</style>

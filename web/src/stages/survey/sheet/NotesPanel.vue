@@ -1,0 +1,179 @@
+<script setup lang="ts">
+import { useQueryClient } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { api, ask, type Schemas } from '@/shared/api/client'
+import { useProblems } from '@/shared/figures/problems'
+import { useReader } from '@/shared/state/reader'
+import { useNotes, useSurveyEdits } from '@/shared/state/survey'
+import { useTyped } from '@/shared/state/typed'
+
+/** What was found on the surface: leaks and what was traced, old insulation, pests, flues and lights with clearances, wiring and the like. */
+const props = defineProps<{ job: string; surface: string; locked: boolean }>()
+type Note = Schemas['NoteAnswer']
+type Kind = Schemas['SiteNoteKind']
+const { t } = useI18n()
+const reader = useReader()
+const queries = useQueryClient()
+const notes = useNotes(() => props.surface)
+const edits = useSurveyEdits(() => props.job)
+const { byField } = useProblems()
+
+const kinds: readonly Kind[] = [
+  'leak',
+  'wetPart',
+  'oldInsulation',
+  'pests',
+  'flue',
+  'light',
+  'wiring',
+  'suspectMaterial',
+  'services',
+  'tightCorner',
+  'penetration',
+  'fixing',
+]
+const clear: readonly Kind[] = ['flue', 'light', 'wiring']
+const kind = ref<Kind>('leak')
+const fault = ref('')
+
+const typed = useTyped(`notes.${props.surface}`, (fields) => {
+  const body = edits.body({ kind: kind.value, ...fields })
+  return put(ask(api.POST('/api/surfaces/{id}/notes', { params: { path: { id: props.surface } }, body })))
+})
+const ready = computed(() => (typed.drafts.value.words ?? '').trim() !== '')
+const asked = computed(() => [
+  'words',
+  ...(kind.value === 'leak' ? ['traced', 'daysSinceRain'] : []),
+  ...(clear.includes(kind.value) ? ['clearance'] : []),
+])
+
+async function put(answer: Promise<Note[]>) {
+  const list = await edits.then(answer)
+  queries.setQueryData(['surface', props.surface, 'notes'], list)
+}
+
+const add = () => typed.put(Object.fromEntries(asked.value.map((field) => [field, typed.drafts.value[field] ?? ''])))
+
+async function change(note: Note, fields: Record<string, string>) {
+  try {
+    await put(ask(api.PATCH('/api/notes/{id}', { params: { path: { id: note.id } }, body: edits.body(fields) })))
+    fault.value = ''
+  } catch (cause) {
+    fault.value = Object.values(byField(cause))[0] ?? ''
+  }
+}
+
+const remove = (note: Note) => put(ask(api.DELETE('/api/notes/{id}', { params: { path: { id: note.id } } })))
+</script>
+
+<template>
+  <section>
+    <h2>{{ t('survey.notes.title') }}</h2>
+    <p v-if="notes.data.value?.length === 0" class="quiet">{{ t('survey.notes.none') }}</p>
+    <ul>
+      <li v-for="note in notes.data.value" :key="note.id" :class="{ mended: note.mendedAt }">
+        <div>
+          <b>{{ t(`note.${note.kind}`) }}</b> {{ note.words }}
+          <p v-if="note.traced || note.clearance || note.daysSinceRain != null" class="small quiet">
+            <template v-if="note.traced">{{ t('survey.notes.traced', { where: note.traced }) }} </template>
+            <template v-if="note.daysSinceRain != null"
+              >{{ t('survey.notes.rain', { n: note.daysSinceRain }) }}
+            </template>
+            <template v-if="note.clearance">{{
+              t('survey.notes.clearance', { figure: reader.print(note.clearance) })
+            }}</template>
+          </p>
+        </div>
+        <span v-if="!locked" class="acts no-print">
+          <button type="button" class="act" @click="change(note, { mended: note.mendedAt ? 'no' : 'yes' })">
+            {{
+              t(
+                note.mendedAt
+                  ? 'survey.notes.reopen'
+                  : note.kind === 'leak'
+                    ? 'survey.notes.mended'
+                    : 'survey.notes.done',
+              )
+            }}
+          </button>
+          <button
+            type="button"
+            class="act"
+            :aria-label="t('survey.notes.remove', { words: note.words })"
+            @click="remove(note)"
+          >
+            ×
+          </button>
+        </span>
+      </li>
+    </ul>
+    <form v-if="!locked" class="no-print" novalidate @submit.prevent="add">
+      <label class="field">
+        <span>{{ t('survey.notes.kind') }}</span>
+        <select v-model="kind" class="input" name="noteKind">
+          <option v-for="one in kinds" :key="one" :value="one">{{ t(`note.${one}`) }}</option>
+        </select>
+      </label>
+      <label v-for="field in asked" :key="field" class="field" :class="field">
+        <span>{{ t(`survey.notes.field.${field}`) }}</span>
+        <input
+          class="input"
+          :name="field"
+          :value="typed.drafts.value[field] ?? ''"
+          :aria-invalid="!!typed.faults.value[field]"
+          @input="typed.type(field, ($event.target as HTMLInputElement).value)"
+        />
+        <em class="fault">{{ typed.faults.value[field] }}</em>
+      </label>
+      <button type="submit" class="button" :disabled="!ready">{{ t('survey.notes.add') }}</button>
+    </form>
+    <p class="fault" role="alert">{{ typed.notice.value || fault }}</p>
+    <p class="small quiet">{{ t('survey.notes.lead') }}</p>
+  </section>
+</template>
+
+<style scoped>
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 0 0 10px;
+}
+li {
+  display: flex;
+  justify-content: space-between;
+  gap: 12px;
+  align-items: center;
+  min-height: 44px;
+  border-bottom: 1px solid var(--line);
+  padding: 4px 0;
+}
+li.mended > div {
+  text-decoration: line-through;
+  color: var(--ink-2);
+}
+.acts {
+  display: flex;
+  gap: 14px;
+  white-space: nowrap;
+}
+.acts .act {
+  min-height: 44px;
+}
+form {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+  align-items: end;
+}
+.field {
+  width: 170px;
+}
+.words,
+.traced {
+  flex: 1 1 220px;
+}
+.fault {
+  font-style: normal;
+}
+</style>

@@ -1,0 +1,119 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { api, ask, upload, type Schemas } from '@/shared/api/client'
+import { useProblems } from '@/shared/figures/problems'
+import { usePhotos, useSurveyEdits } from '@/shared/state/survey'
+
+/** Photos of the surface. Where they were taken is removed before they are kept. */
+const props = defineProps<{ job: string; surface: string; locked: boolean }>()
+type Photo = Schemas['PhotoAnswer']
+const MOST_MEGABYTES = 20
+const { t } = useI18n()
+const photos = usePhotos(() => props.job)
+const edits = useSurveyEdits(() => props.job)
+const { general } = useProblems()
+
+const faults = ref<string[]>([])
+const sending = ref(0)
+const mine = computed(() => photos.data.value?.filter((photo) => photo.surfaceId === props.surface) ?? [])
+
+async function add(event: Event) {
+  const input = event.target as HTMLInputElement
+  const files = [...(input.files ?? [])]
+  input.value = ''
+  faults.value = []
+  sending.value = files.length
+  for (const file of files) {
+    try {
+      const query = new URLSearchParams({ surface: props.surface, caption: file.name.replace(/\.\w+$/, '') })
+      await edits.did('photos', upload<Photo[]>(`/api/jobs/${props.job}/photos?${query}`, file, MOST_MEGABYTES))
+    } catch (cause) {
+      faults.value.push(`${file.name}: ${general(cause)}`)
+    }
+    sending.value--
+  }
+}
+
+async function caption(photo: Photo, text: string) {
+  if (text === photo.caption) return
+  const path = { params: { path: { id: photo.id } } }
+  await edits.did('photos', ask(api.PATCH('/api/photos/{id}', { ...path, body: edits.body({ caption: text }) })))
+}
+
+async function remove(photo: Photo) {
+  await edits.then(ask(api.DELETE('/api/photos/{id}', { params: { path: { id: photo.id } } })))
+  await photos.refetch()
+}
+</script>
+
+<template>
+  <section>
+    <h2>{{ t('survey.photos.title') }}</h2>
+    <ul v-if="mine.length">
+      <li v-for="photo in mine" :key="photo.id">
+        <a :href="`/api/photos/${photo.id}/picture`" target="_blank" rel="noopener">
+          <img
+            :src="`/api/photos/${photo.id}/thumbnail`"
+            :alt="photo.caption || t('survey.photos.unnamed')"
+            loading="lazy"
+          />
+        </a>
+        <input
+          class="input"
+          :value="photo.caption"
+          :disabled="locked"
+          maxlength="200"
+          :aria-label="t('survey.photos.caption')"
+          @change="caption(photo, ($event.target as HTMLInputElement).value)"
+        />
+        <button v-if="!locked" type="button" class="act no-print" @click="remove(photo)">
+          {{ t('survey.photos.remove') }}
+        </button>
+      </li>
+    </ul>
+    <p v-else class="quiet">{{ t('survey.photos.none') }}</p>
+    <label v-if="!locked" class="button no-print">
+      {{ sending ? t('survey.photos.sending', { n: sending }) : t('survey.photos.add') }}
+      <input
+        type="file"
+        accept="image/jpeg,image/png"
+        multiple
+        class="visually-hidden"
+        :disabled="sending > 0"
+        @change="add"
+      />
+    </label>
+    <p v-for="fault in faults" :key="fault" class="fault" role="alert">{{ fault }}</p>
+  </section>
+</template>
+
+<style scoped>
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 0 0 12px;
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(170px, 1fr));
+  gap: 14px;
+}
+li {
+  display: grid;
+  gap: 4px;
+  justify-items: start;
+}
+img {
+  width: 100%;
+  aspect-ratio: 4 / 3;
+  object-fit: cover;
+  border-radius: 4px;
+  display: block;
+}
+li a {
+  width: 100%;
+}
+.button:focus-within {
+  outline: 3px solid var(--copper);
+  outline-offset: 2px;
+}
+</style>

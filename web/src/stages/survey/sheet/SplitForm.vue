@@ -1,0 +1,90 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { useRouter } from 'vue-router'
+import { api, ask } from '@/shared/api/client'
+import { useProblems } from '@/shared/figures/problems'
+import { useSurfaceEdits, type Surface } from '@/shared/state/job'
+import { useSurveyEdits } from '@/shared/state/survey'
+
+/** Cuts the surface in two where depth or system changes. */
+const props = defineProps<{ job: string; surface: Surface }>()
+const { t } = useI18n()
+const router = useRouter()
+const { byField } = useProblems()
+const survey = useSurveyEdits(() => props.job)
+const edits = useSurfaceEdits(() => props.job)
+
+const open = ref(false)
+const along = ref(props.surface.cutAlong[0]!)
+const at = ref('')
+const name = ref('')
+const fault = ref('')
+
+async function cut() {
+  try {
+    const fields = {
+      along: along.value,
+      at: at.value,
+      name: name.value || t('survey.sheet.rest', { name: props.surface.name }),
+    }
+    const path = { params: { path: { id: props.surface.id } } }
+    const second = await ask(
+      api.POST('/api/surfaces/{id}/split', { ...path, body: survey.body(fields, props.surface.version) }),
+    )
+    edits.put(second)
+    await survey.then(Promise.resolve(second))
+    open.value = false
+    await router.push({ name: 'surfaceSheet', params: { job: props.job, surface: second.id } })
+  } catch (cause) {
+    fault.value = Object.values(byField(cause))[0] ?? ''
+  }
+}
+</script>
+
+<template>
+  <section class="split no-print">
+    <button v-if="!open" type="button" class="act" @click="open = true">{{ t('survey.sheet.split') }}</button>
+    <form v-else novalidate @submit.prevent="cut">
+      <label class="field">
+        <span>{{ t('survey.sheet.along') }}</span>
+        <select v-model="along" class="input">
+          <option v-for="part in surface.cutAlong" :key="part" :value="part">{{ t(`part.${part}`) }}</option>
+        </select>
+      </label>
+      <label class="field">
+        <span>{{ t('survey.sheet.at') }}</span>
+        <input v-model="at" class="input" name="at" autofocus :aria-invalid="!!fault" />
+      </label>
+      <label class="field wide">
+        <span>{{ t('survey.sheet.secondName') }}</span>
+        <input v-model="name" class="input" :placeholder="t('survey.sheet.rest', { name: surface.name })" />
+      </label>
+      <button type="submit" class="button">{{ t('survey.sheet.cut') }}</button>
+      <button type="button" class="act" @click="open = false">{{ t('app.cancel') }}</button>
+      <em class="fault" role="alert">{{ fault }}</em>
+    </form>
+  </section>
+</template>
+
+<style scoped>
+.split {
+  margin-top: -14px;
+}
+form {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+  align-items: end;
+}
+.field {
+  width: 130px;
+}
+.wide {
+  width: 240px;
+}
+.fault {
+  width: 100%;
+  font-style: normal;
+}
+</style>
