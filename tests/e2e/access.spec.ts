@@ -32,6 +32,12 @@ for (const theme of ['daylight', 'attic'] as const) {
       for (const [path, sign] of [
         ['', 'Slip hall roof'],
         ['/survey', 'Treated'],
+        [`/survey/surface/${roof}`, 'Vapour drive and faces'],
+        ['/survey/joints', 'Seen by crew lead'],
+        ['/survey/complaints', 'the hall drips'],
+        ['/survey/baseline', 'Leakage area'],
+        ['/survey/prepare', 'Once for the job'],
+        ['/survey/exchange', 'Take surfaces out'],
         [`/section/${roof}`, 'foam alone, aged'],
         [`/sets/${roof}`, 'sets to load'],
         [`/window/${roof}`, 'Rules of the gate'],

@@ -34,6 +34,12 @@ public static class QuantityPrinter
         };
     }
 
+    /// <summary>The bare number of a figure in the reader's unit, for the axis of a chart.</summary>
+    public static double Value(Figure figure, UnitSystem system) => Units.Of(figure.Dimension, system).FromSi(figure.Si);
+
+    /// <summary>The unit a reader's figures of a dimension are in.</summary>
+    public static string UnitOf(Dimension dimension, UnitSystem system) => Units.Of(dimension, system).Symbol;
+
     /// <summary>The figure with its unit to five significant digits, for workings that are followed with a pocket calculator.</summary>
     public static string PrintExact(Figure figure, UnitSystem system)
     {

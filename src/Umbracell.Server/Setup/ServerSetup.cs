@@ -2,6 +2,7 @@ using System.Diagnostics;
 using System.Globalization;
 using System.Text.Json;
 using System.Text.Json.Serialization;
+using Microsoft.AspNetCore.Http.Metadata;
 using Microsoft.AspNetCore.Routing.Patterns;
 using Microsoft.EntityFrameworkCore;
 using OpenTelemetry.Metrics;
@@ -63,7 +64,8 @@ internal static class ServerSetup
             // The framework answers a body over the limit by its status alone.
             if (context.ProblemDetails.Status == StatusCodes.Status413PayloadTooLarge)
             {
-                context.ProblemDetails.Detail = "The request is larger than is taken here. Nothing was written.";
+                var most = context.HttpContext.GetEndpoint()?.Metadata.GetMetadata<IRequestSizeLimitMetadata>()?.MaxRequestBodySize ?? Limits.RequestBytes;
+                context.ProblemDetails.Detail = $"The request is larger than {most / 1024} kB. Nothing was written.";
             }
         });
         services.AddExceptionHandler<ProblemMapping>();

@@ -21,7 +21,15 @@ public sealed record BoundedAnswer(FigureAnswer Value, FigureAnswer? Low, Figure
 }
 
 /// <summary>A point of a fan test as typed and as fitted.</summary>
-public sealed record FanPointAnswer(FigureAnswer Pressure, FigureAnswer Flow, double InducedPa, double FlowM3S, double FittedM3S);
+public sealed record FanPointAnswer(FigureAnswer Pressure, FigureAnswer Flow, double InducedPa, NumberInUnits Leak, NumberInUnits Fitted);
+
+/// <summary>A bare number in both unit systems, for the axis of a chart.</summary>
+public sealed record NumberInUnits(double Us, double Metric)
+{
+    internal static NumberInUnits Of(Figure figure) => new(Round(QuantityPrinter.Value(figure, UnitSystem.Us)), Round(QuantityPrinter.Value(figure, UnitSystem.Metric)));
+
+    private static double Round(double value) => Math.Round(value, 3);
+}
 
 /// <summary>What a fan test gives.</summary>
 public sealed record FanResultAnswer(
@@ -92,7 +100,7 @@ internal static class FanTests
     {
         var (result, fault) = Result(row, job);
         var points = row.PressuresPa.Zip(row.FlowsM3S).Select((p, i) => new FanPointAnswer(
-            FigureAnswer.Of(new(p.First, Dimension.AirPressure)), FigureAnswer.Of(new(p.Second, Dimension.AirFlow)), result?.Points[i].Pressure ?? p.First, result?.Points[i].Flow ?? p.Second, result?.Points[i].Fitted ?? 0));
+            FigureAnswer.Of(new(p.First, Dimension.AirPressure)), FigureAnswer.Of(new(p.Second, Dimension.AirFlow)), result?.Points[i].Pressure ?? p.First, NumberInUnits.Of(new(result?.Points[i].Flow ?? p.Second, Dimension.AirFlow)), NumberInUnits.Of(new(result?.Points[i].Fitted ?? 0, Dimension.AirFlow))));
         return new(
             row.Id,
             row.Phase,

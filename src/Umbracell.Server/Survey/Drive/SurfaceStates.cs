@@ -58,8 +58,9 @@ internal sealed class SurfaceStates(Job job, IReadOnlyList<Surface> surfaces, IR
             : BufferSpace.Of(new(toRooms, toOutside, space.VolumeM3, planned ? space.AirChangesPlanned : space.AirChanges, space.DuctLossW), air.Indoor, air.Outdoor, _pressure);
     }
 
+    // A surface for which nothing is planned stays as it is.
     private double LossOf(Surface surface, SeasonAir air, bool planned) =>
-        SurfaceReader.Takeoff(surface) is { OpeningsExceedSurface: false } takeoff && StateOf(surface, air, planned) is { } state
+        SurfaceReader.Takeoff(surface) is { OpeningsExceedSurface: false } takeoff && (StateOf(surface, air, planned) ?? StateOf(surface, air, planned: false)) is { } state
             ? state.U.WattsPerSquareMetreKelvin * takeoff.Treated.SquareMetres
             : 0;
 

@@ -10,13 +10,14 @@ using Umbracell.Server.Answers;
 using Umbracell.Server.Jobs;
 using Umbracell.Server.Problems;
 using Umbracell.Server.Setup;
+using Umbracell.Server.Survey.Baseline;
 using Umbracell.Store;
 using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Survey.State;
 
 /// <summary>A log at one moment.</summary>
-public sealed record LogPoint(long AtUnixS, double TempC, double TempF, double RhPct, double DewC, double DewF);
+public sealed record LogPoint(long AtUnixS, NumberInUnits Temp, NumberInUnits Dew, double RhPct);
 
 /// <summary>A data logger's series, thinned for a chart, with its extremes.</summary>
 public sealed record LogAnswer(
@@ -87,7 +88,7 @@ internal static class LogEndpoints
         var dew = row.TempsC.Zip(row.RhPct, DewPoint).ToArray();
         var step = Math.Max(1, row.Times.Length / PointsOfAChart);
         var points = Enumerable.Range(0, (row.Times.Length + step - 1) / step).Select(i => i * step)
-            .Select(i => new LogPoint(row.Times[i], Round(row.TempsC[i]), Round(Fahrenheit(row.TempsC[i])), Round(row.RhPct[i]), Round(dew[i]), Round(Fahrenheit(dew[i]))));
+            .Select(i => new LogPoint(row.Times[i], Number(row.TempsC[i]), Number(dew[i]), Math.Round(row.RhPct[i], 2)));
         return new(
             row.Id, row.SurfaceId, row.Name, row.Times.Length, Temperature(row.TempsC.Min()), Temperature(row.TempsC.Max()), Humidity(row.RhPct.Min()), Humidity(row.RhPct.Max()), Temperature(dew.Max()), [.. points], row.AddedAt, row.AddedBy);
     }
@@ -95,9 +96,7 @@ internal static class LogEndpoints
     private static double DewPoint(double celsius, double percent) =>
         MoistAir.Of(new(celsius), new(Math.Max(1, percent)), StandardAtmosphere.PressureAt(Length.Zero)).DewPoint.Celsius;
 
-    private static double Fahrenheit(double celsius) => new Temperature(celsius).Fahrenheit;
-
-    private static double Round(double value) => Math.Round(value, 2);
+    private static NumberInUnits Number(double celsius) => NumberInUnits.Of(new(celsius, Dimension.Temperature));
 
     private static FigureAnswer Temperature(double celsius) => FigureAnswer.Of(new(celsius, Dimension.Temperature));
 

@@ -62,7 +62,7 @@ function tick(task: Task, on: boolean) {
 <template>
   <div>
     <ul>
-      <li v-for="task in tasks" :key="task.item">
+      <li v-for="task in tasks" :key="task.item" :class="{ done: task.done }">
         <label class="tick">
           <input
             type="checkbox"
@@ -146,13 +146,33 @@ li {
   border-color: var(--field-line);
 }
 @media print {
+  li {
+    flex-wrap: nowrap;
+    gap: 6px;
+    break-inside: avoid;
+  }
   .tick {
     min-height: 0;
+    gap: 5px;
+    flex: 1 1 auto;
+  }
+  .tick input {
+    width: 9px;
+    height: 9px;
   }
   .who .input {
+    width: auto;
+    max-width: 60px;
     min-height: 0;
-    border-bottom: 1px solid #999;
-    border-radius: 0;
+    padding: 0;
+    font-size: inherit;
+    border: 0;
+  }
+  .who .input::placeholder {
+    color: transparent;
+  }
+  .who [type='date'][value=''] {
+    display: none;
   }
 }
 </style>

@@ -38,28 +38,46 @@ const ways = computed(() =>
   (['depressurise', 'pressurise'] as const).map((value) => ({ value, text: t(`survey.fan.${value}`) })),
 )
 
-// Flows reach the page in both units as printed; the chart's axis is the induced pressure against the flow in one unit of its own.
-const option = computed(() => ({
-  grid: { left: 58, right: 16, top: 14, bottom: 40 },
-  xAxis: { type: 'log', name: 'Pa', nameLocation: 'middle', nameGap: 24, min: 10, max: 100 },
-  yAxis: {
-    type: 'log',
-    name: 'm³/s',
-    min: 'dataMin',
-    scale: true,
-    axisLabel: { formatter: (v: number) => v.toPrecision(2) },
-  },
-  tooltip: {},
-  series: [
-    {
-      type: 'line',
-      showSymbol: false,
-      color: '#5b5270',
-      data: [...props.test.points].sort((a, b) => a.inducedPa - b.inducedPa).map((p) => [p.inducedPa, p.fittedM3S]),
+// Logarithmic both ways: the law of the leaks is a straight line.
+const option = computed(() => {
+  const flow = (p: Schemas['FanPointAnswer']) => p.leak[reader.units]
+  const flows = props.test.points.map(flow)
+  return {
+    grid: { left: 62, right: 18, top: 26, bottom: 42 },
+    xAxis: { type: 'log', name: 'Pa', nameLocation: 'middle', nameGap: 26, min: 10, max: 100 },
+    yAxis: {
+      type: 'log',
+      name: reader.units === 'us' ? 'cfm' : 'm³/h',
+      min: Math.min(...flows) * 0.8,
+      max: Math.max(...flows) * 1.25,
+      axisLabel: { showMinLabel: false, showMaxLabel: false },
+      minorTick: { show: true },
     },
-    { type: 'scatter', symbolSize: 10, color: '#a34a17', data: props.test.points.map((p) => [p.inducedPa, p.flowM3S]) },
-  ],
-}))
+    series: [
+      {
+        type: 'line',
+        showSymbol: false,
+        color: '#5b5270',
+        data: [...props.test.points]
+          .sort((a, b) => a.inducedPa - b.inducedPa)
+          .map((p) => [p.inducedPa, p.fitted[reader.units]]),
+      },
+      {
+        type: 'scatter',
+        symbolSize: 10,
+        labelLayout: { hideOverlap: true },
+        color: '#a34a17',
+        label: {
+          show: true,
+          position: 'right',
+          fontSize: 11,
+          formatter: ({ dataIndex }: { dataIndex: number }) => reader.print(props.test.points[dataIndex]!.flow),
+        },
+        data: props.test.points.map((p) => [p.inducedPa, flow(p)]),
+      },
+    ],
+  }
+})
 const interval = (b: Schemas['BoundedAnswer'] | null | undefined) =>
   b?.low ? `${reader.print(b.low)} … ${reader.print(b.high)}` : t('survey.fan.noInterval')
 </script>
@@ -176,6 +194,7 @@ const interval = (b: Schemas['BoundedAnswer'] | null | undefined) =>
             :disabled="locked"
           />
           <TypedField
+            class="points"
             :typed="typed"
             field="points"
             :label="t('survey.fan.points')"
@@ -256,6 +275,9 @@ li {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
   gap: 10px 14px;
+}
+.points {
+  grid-column: span 2;
 }
 @media (max-width: 800px) {
   .body {

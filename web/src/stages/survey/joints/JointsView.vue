@@ -23,9 +23,14 @@ const { general } = useProblems()
 
 const locked = computed(() => !session.person?.mayEdit)
 const fault = ref('')
+const FEW = 12
 const all = ref(false)
-const suggested = computed(() => joints.data.value?.suggested.filter((one) => all.value || one.sameName) ?? [])
-const others = computed(() => joints.data.value?.suggested.filter((one) => !one.sameName).length ?? 0)
+const everySuggested = computed(() => joints.data.value?.suggested ?? [])
+const others = computed(() => everySuggested.value.filter((one) => !one.sameName).length)
+const showsAll = computed(
+  () => all.value || everySuggested.value.length <= FEW || others.value === everySuggested.value.length,
+)
+const suggested = computed(() => everySuggested.value.filter((one) => showsAll.value || one.sameName))
 const open = computed(() => joints.data.value?.joints.filter((one) => one.finding.verdict !== 'clear').length ?? 0)
 
 const kinds: Schemas['JointKind'][] = [
@@ -103,7 +108,7 @@ async function addOwn() {
             </span>
           </li>
         </ul>
-        <button v-if="others && !all" type="button" class="act" @click="all = true">
+        <button v-if="others && !showsAll" type="button" class="act" @click="all = true">
           {{ t('survey.joints.showAll', { count: others }) }}
         </button>
       </section>

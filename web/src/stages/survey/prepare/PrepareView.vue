@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useBoard } from '@/shared/state/job'
 import { useSession } from '@/shared/state/session'
@@ -21,6 +21,7 @@ const tasks = computed(() => [
   ...(list.data.value?.surfaces.flatMap((s) => s.tasks) ?? []),
 ])
 const done = computed(() => tasks.value.filter((task) => task.done).length)
+const openOnly = ref(false)
 const print = () => globalThis.print()
 </script>
 
@@ -33,13 +34,16 @@ const print = () => globalThis.print()
           {{ board.data.value?.job.name }} · {{ t('survey.prepare.count', { done, all: tasks.length }) }}
         </p>
       </div>
-      <button type="button" class="button no-print" @click="print">{{ t('survey.prepare.print') }}</button>
+      <span class="acts no-print">
+        <label><input v-model="openOnly" type="checkbox" /> {{ t('survey.prepare.openOnly') }}</label>
+        <button type="button" class="button" @click="print">{{ t('survey.prepare.print') }}</button>
+      </span>
     </div>
     <p class="quiet small no-print">{{ t('survey.prepare.lead') }}</p>
     <ProblemNote v-if="list.error.value" :problem="list.error.value" @retry="list.refetch()" />
     <ElSkeleton v-else-if="!list.data.value" :rows="8" animated />
     <p v-else-if="list.data.value.surfaces.length === 0" class="quiet">{{ t('board.empty') }}</p>
-    <div v-else class="lists">
+    <div v-else class="lists" :class="{ 'open-only': openOnly }">
       <section>
         <h2>{{ t('survey.prepare.once') }}</h2>
         <PreparationTasks :job="job" :tasks="list.data.value.forJob" :locked="locked" detailed />
@@ -76,13 +80,38 @@ h2 a {
   color: inherit;
   text-decoration: none;
 }
+.acts {
+  display: flex;
+  gap: 18px;
+  align-items: center;
+}
+.acts label {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 44px;
+}
+.open-only :deep(li.done) {
+  display: none;
+}
 @media print {
   .lists {
-    columns: 2;
-    font-size: 9pt;
+    columns: 3;
+    column-gap: 16px;
+    font-size: 7.5pt;
+    line-height: 1.2;
+    margin-top: 6px;
   }
   section {
-    margin-bottom: 8px;
+    break-inside: auto;
+    margin-bottom: 6px;
+  }
+  h1 {
+    font-size: 13pt;
+  }
+  h2 {
+    font-size: 9pt;
+    break-after: avoid;
   }
 }
 </style>

@@ -45,57 +45,57 @@ async function keep() {
 <template>
   <section>
     <h2>{{ t('survey.sheet.assembly') }}</h2>
+    <div class="members">
+      <TypedField
+        :typed="typed"
+        field="memberMaterial"
+        :label="t('survey.field.memberMaterial')"
+        :kept="surface.memberMaterial"
+        :options="members"
+        :disabled="locked"
+      />
+      <template v-if="surface.hasMembers">
+        <TypedField
+          :typed="typed"
+          field="memberDepth"
+          :label="t('survey.col.memberDepth')"
+          :kept="reader.print(surface.memberDepth)"
+          :disabled="locked"
+        />
+        <TypedField
+          :typed="typed"
+          field="memberSpacing"
+          :label="t('survey.col.memberSpacing')"
+          :kept="reader.print(surface.memberSpacing)"
+          :disabled="locked"
+        />
+        <TypedField
+          v-if="surface.memberShare"
+          :typed="typed"
+          field="memberShare"
+          :label="t('survey.field.memberShare')"
+          :kept="reader.print(surface.memberShare)"
+          :disabled="locked"
+        />
+      </template>
+      <TypedField
+        :typed="typed"
+        field="ventChannel"
+        :label="t('survey.field.ventChannel')"
+        :kept="reader.print(surface.ventChannel)"
+        :hint="t('survey.leakHint')"
+        :disabled="locked"
+      />
+      <TypedField
+        :typed="typed"
+        field="profileFactor"
+        :label="t('survey.field.profileFactor')"
+        :kept="reader.print(surface.profileFactor)"
+        :disabled="locked"
+      />
+    </div>
     <div class="layers">
       <LayersEditor :typed="typed" field="outboard" :layers="surface.outboard" :locked="locked" />
-      <div class="members">
-        <TypedField
-          :typed="typed"
-          field="memberMaterial"
-          :label="t('survey.field.memberMaterial')"
-          :kept="surface.memberMaterial"
-          :options="members"
-          :disabled="locked"
-        />
-        <template v-if="surface.hasMembers">
-          <TypedField
-            :typed="typed"
-            field="memberDepth"
-            :label="t('survey.col.memberDepth')"
-            :kept="reader.print(surface.memberDepth)"
-            :disabled="locked"
-          />
-          <TypedField
-            :typed="typed"
-            field="memberSpacing"
-            :label="t('survey.col.memberSpacing')"
-            :kept="reader.print(surface.memberSpacing)"
-            :disabled="locked"
-          />
-          <TypedField
-            v-if="surface.memberShare"
-            :typed="typed"
-            field="memberShare"
-            :label="t('survey.field.memberShare')"
-            :kept="reader.print(surface.memberShare)"
-            :disabled="locked"
-          />
-        </template>
-        <TypedField
-          :typed="typed"
-          field="ventChannel"
-          :label="t('survey.field.ventChannel')"
-          :kept="reader.print(surface.ventChannel)"
-          :hint="t('survey.leakHint')"
-          :disabled="locked"
-        />
-        <TypedField
-          :typed="typed"
-          field="profileFactor"
-          :label="t('survey.field.profileFactor')"
-          :kept="reader.print(surface.profileFactor)"
-          :disabled="locked"
-        />
-      </div>
       <LayersEditor :typed="typed" field="inboard" :layers="surface.inboard" :locked="locked" />
     </div>
     <div v-if="!locked" class="own no-print">
@@ -122,16 +122,14 @@ async function keep() {
 <style scoped>
 .layers {
   display: grid;
-  grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr) minmax(0, 1.2fr);
-  gap: 20px;
+  grid-template-columns: repeat(auto-fit, minmax(320px, 1fr));
+  gap: 16px 28px;
+  margin-top: 14px;
 }
 .members {
   display: grid;
-  gap: 10px;
-  align-content: start;
-  padding: 0 16px;
-  border-left: 1px solid var(--line);
-  border-right: 1px solid var(--line);
+  grid-template-columns: repeat(auto-fill, minmax(140px, 1fr));
+  gap: 12px 16px;
 }
 .own {
   display: flex;
@@ -144,14 +142,5 @@ async function keep() {
   display: flex;
   gap: 10px;
   align-items: end;
-}
-@media (max-width: 700px) {
-  .layers {
-    grid-template-columns: 1fr;
-  }
-  .members {
-    border: 0;
-    padding: 0;
-  }
 }
 </style>

@@ -123,7 +123,7 @@ ol {
 }
 li {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 92px auto;
+  grid-template-columns: minmax(0, 1fr) 118px auto;
   gap: 6px;
 }
 .acts {

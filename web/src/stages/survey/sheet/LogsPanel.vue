@@ -41,8 +41,8 @@ function option(log: Log) {
       { type: 'value', name: '% RH', min: 0, max: 100, splitLine: { show: false } },
     ],
     series: [
-      line(t('survey.logs.air'), (p) => (us ? p.tempF : p.tempC), '#a34a17'),
-      line(t('survey.logs.dew'), (p) => (us ? p.dewF : p.dewC), '#7d1d52', 0, true),
+      line(t('survey.logs.air'), (p) => p.temp[reader.units], '#a34a17'),
+      line(t('survey.logs.dew'), (p) => p.dew[reader.units], '#7d1d52', 0, true),
       line(t('survey.logs.rh'), (p) => p.rhPct, '#0d6b60', 1),
     ],
   }
