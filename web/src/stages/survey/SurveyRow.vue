@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { onBeforeUnmount } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Surface } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
@@ -16,8 +17,9 @@ const props = defineProps<{
   selects: Partial<Record<Field, readonly string[]>>
 }>()
 const emit = defineEmits<{
-  step: [event: KeyboardEvent, field: Field, by: number]
-  paste: [event: ClipboardEvent, field: Field]
+  step: [event: KeyboardEvent, row: number, field: Field, by: number]
+  paste: [event: ClipboardEvent, row: Surface, field: Field]
+  hand: [id: string]
 }>()
 const { t } = useI18n()
 const reader = useReader()
@@ -43,10 +45,15 @@ function choose(event: Event, field: Field) {
   props.grid.type(props.row, field, (event.target as HTMLSelectElement).value)
   void props.grid.commit(props.row, field)
 }
+
+// A line that scrolls out of the window is taken as if it were left.
+onBeforeUnmount(() => {
+  for (const field of props.grid.drafts.fieldsOf(props.row.id) as Field[]) void props.grid.commit(props.row, field)
+})
 </script>
 
 <template>
-  <tr>
+  <tr @focusin="emit('hand', row.id)">
     <th scope="row" class="area">
       <VerdictMark :verdict="row.verdict" />
       <FigureText v-if="row.treatedArea" :figure="row.treatedArea.figure" :working="row.treatedArea.working" />
@@ -76,10 +83,10 @@ function choose(event: Event, field: Field) {
         :aria-describedby="`fault-${row.id}-${field}`"
         @input="grid.type(row, field, ($event.target as HTMLInputElement).value)"
         @blur="grid.commit(row, field)"
-        @paste="emit('paste', $event, field)"
-        @keydown.enter="emit('step', $event, field, 1)"
-        @keydown.down="emit('step', $event, field, 1)"
-        @keydown.up="emit('step', $event, field, -1)"
+        @paste="emit('paste', $event, row, field)"
+        @keydown.enter="emit('step', $event, index, field, 1)"
+        @keydown.down="emit('step', $event, index, field, 1)"
+        @keydown.up="emit('step', $event, index, field, -1)"
         @keydown.esc="leave($event, field)"
       />
       <em :id="`fault-${row.id}-${field}`" class="fault">{{ grid.faultOf(row.id, field) }}</em>

@@ -12,6 +12,7 @@ import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { fields, type Field } from './columns'
 import ConflictNote from './ConflictNote.vue'
 import { useSurveyGrid } from './grid'
+import { useRowWindow } from './rowWindow'
 import SurveyFrame from './SurveyFrame.vue'
 import SurveyRow from './SurveyRow.vue'
 
@@ -37,10 +38,21 @@ const selects = computed<Partial<Record<Field, readonly string[]>>>(() => ({
 
 const cell = (row: number, field: Field) => document.querySelector<HTMLElement>(`[data-cell="${row}.${field}"]`)
 
+const body = ref<HTMLElement>()
+const lines = useRowWindow(() => grid.rows.value.length, body)
+const drawn = computed(() =>
+  grid.rows.value.slice(lines.from.value, lines.to.value).map((row, i) => ({ row, index: lines.from.value + i })),
+)
+
+async function focusOn(row: number, field: Field) {
+  await lines.reveal(row)
+  cell(row, field)?.focus()
+}
+
 function down(event: KeyboardEvent, i: number, field: Field, step: number) {
   event.preventDefault()
-  const target = cell(i + step, field) ?? (step > 0 ? document.querySelector<HTMLElement>('[data-new]') : null)
-  target?.focus()
+  if (i + step < grid.rows.value.length) void focusOn(Math.max(0, i + step), field)
+  else document.querySelector<HTMLElement>('[data-new]')?.focus()
 }
 
 function onPaste(event: ClipboardEvent, row: Surface | null, field: Field) {
@@ -59,7 +71,7 @@ async function add() {
     newName.value = ''
     if (added) reader.inHand[props.job] = added.id
     await nextTick()
-    cell(grid.rows.value.length - 1, 'kind')?.focus()
+    await focusOn(grid.rows.value.length - 1, 'kind')
   } catch (cause) {
     newFault.value = Object.values(grid.byField(cause))[0] ?? ''
   }
@@ -87,10 +99,10 @@ watch(
     if (typeof id !== 'string') return
     takeInHand(id)
     await nextTick()
-    cell(
+    await focusOn(
       grid.rows.value.findIndex((row) => row.id === id),
       'name',
-    )?.focus()
+    )
   },
   { immediate: true },
 )
@@ -146,20 +158,22 @@ watch(
               </th>
             </tr>
           </thead>
-          <tbody>
+          <tbody ref="body">
+            <tr v-if="lines.before.value" aria-hidden="true" :style="{ height: `${lines.before.value}px` }" />
             <SurveyRow
-              v-for="(row, i) in grid.rows.value"
-              :key="row.id"
-              :row="row"
-              :index="i"
+              v-for="line in drawn"
+              :key="line.row.id"
+              :row="line.row"
+              :index="line.index"
               :grid="grid"
               :may-edit="mayEdit"
               :selects="selects"
-              :class="{ hand: row.id === inHand?.id }"
-              @focusin="takeInHand(row.id)"
-              @step="(event, field, by) => down(event, i, field, by)"
-              @paste="(event, field) => onPaste(event, row, field)"
+              :class="{ hand: line.row.id === inHand?.id }"
+              @hand="takeInHand"
+              @step="down"
+              @paste="onPaste"
             />
+            <tr v-if="lines.after.value" aria-hidden="true" :style="{ height: `${lines.after.value}px` }" />
             <tr v-if="mayEdit" class="new">
               <td :colspan="fields.length + 2">
                 <input
@@ -169,7 +183,7 @@ watch(
                   :aria-label="t('survey.addLabel')"
                   :aria-invalid="newFault !== ''"
                   @keydown.enter.prevent="add"
-                  @keydown.up.prevent="cell(grid.rows.value.length - 1, 'name')?.focus()"
+                  @keydown.up.prevent="focusOn(grid.rows.value.length - 1, 'name')"
                   @paste="onPaste($event, null, 'name')"
                 />
                 <em class="fault" role="alert">{{ newFault }}</em>

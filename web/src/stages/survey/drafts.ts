@@ -9,13 +9,12 @@ export function useDrafts(job: string) {
   return {
     count: computed(() => Object.keys(drafts.value).length),
     get: (surface: string, field: string): string | undefined => drafts.value[key(surface, field)],
+    // Changed in place: a cell follows its own draft alone, not every other one.
     set(surface: string, field: string, text: string) {
-      drafts.value = { ...drafts.value, [key(surface, field)]: text }
+      drafts.value[key(surface, field)] = text
     },
     drop(surface: string, field: string) {
-      const rest = { ...drafts.value }
-      delete rest[key(surface, field)]
-      drafts.value = rest
+      delete drafts.value[key(surface, field)]
     },
     fieldsOf: (surface: string) =>
       Object.keys(drafts.value)

@@ -38,9 +38,8 @@ export function useSurveyGrid(job: string) {
   }
 
   function setFault(id: string, field: string, sentence: string | null) {
-    const rest = { ...faults.value }
-    delete rest[at(id, field)]
-    faults.value = sentence ? { ...rest, [at(id, field)]: sentence } : rest
+    if (sentence) faults.value[at(id, field)] = sentence
+    else delete faults.value[at(id, field)]
   }
 
   function forget(id: string, field: Field) {
