@@ -26,12 +26,22 @@ public sealed class TestDatabase : IDisposable
         return As(scope);
     }
 
+    /// <summary>An empty database of its own as its owner sees it, within a firm.</summary>
+    public static async Task<UmbracellDb> EmptyAsync(Guid firm)
+    {
+        var scope = new FirmScope();
+        scope.EnterFirm(firm);
+        var db = Open(Connection("UMBRACELL_TEST_OWNER", "umbracell_migration_tests"), scope);
+        await db.Database.ExecuteSqlRawAsync("drop schema public cascade; create schema public; grant usage on schema public to umbracell_app;");
+        return db;
+    }
+
     public static string OwnerConnection => Connection("UMBRACELL_TEST_OWNER");
 
     public void Dispose() => NpgsqlConnection.ClearAllPools();
 
-    private static string Connection(string variable) =>
-        (Environment.GetEnvironmentVariable(variable) ?? throw new InvalidOperationException($"{variable} is not set: ./test starts a database and sets it.")) + $";Database={Name}";
+    private static string Connection(string variable, string database = Name) =>
+        (Environment.GetEnvironmentVariable(variable) ?? throw new InvalidOperationException($"{variable} is not set: ./test starts a database and sets it.")) + $";Database={database}";
 
     private static UmbracellDb Open(string connection, FirmScope scope) => new(
         new DbContextOptionsBuilder<UmbracellDb>().UseNpgsql(connection).UseSnakeCaseNamingConvention().AddInterceptors(new FirmScopeInterceptor(scope)).Options,

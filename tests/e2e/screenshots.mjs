@@ -35,6 +35,20 @@ const at = (place, stage, name) => `/jobs/${place.job}/${stage}/${place.surface(
 await shoot('jobs', '/', 'Skerrow')
 await shoot('board', `/jobs/${ferry.job}`, 'Slip hall walls')
 await shoot('survey', `/jobs/${ferry.job}/survey`, 'Treated')
+const orchid = await find('orchid')
+await shoot('survey-surface', at(orchid, 'survey/surface', 'Potting house floor'), 'Vapour drive and faces')
+await shoot('survey-joints', `/jobs/${ferry.job}/survey/joints`, 'Seen by crew lead')
+await shoot('survey-complaints', `/jobs/${orchid.job}/survey/complaints`, 'floor sheet sweats')
+await shoot('survey-baseline', `/jobs/${ferry.job}/survey/baseline`, 'Leakage area', async () => {
+  await page.getByRole('heading', { name: 'Thermal picture' }).scrollIntoViewIfNeeded()
+  await page.mouse.wheel(0, 420)
+})
+await shoot('survey-prepare', `/jobs/${ferry.job}/survey/prepare`, 'Once for the job')
+await shoot('survey-exchange', `/jobs/${ferry.job}/survey/exchange`, 'Take surfaces out', async () => {
+  const text = 'Room;Type;Length (ft);Height (ft);Windows\nChart room;wall;24;9;2 x 3 ft x 4 ft\nSail loft;roof deck;;;\nRope walk;castle;60;8;\nSlip office;wall;twelve;8;\n'
+  await page.locator('input[type=file]').setInputFiles({ name: 'walk-round.csv', mimeType: 'text/csv', buffer: Buffer.from(text) })
+  await page.getByText('2 at fault').waitFor()
+})
 await shoot('section', at(ferry, 'section', 'Teaching wing ceiling'), 'foam alone, aged')
 await shoot('sets', at(ferry, 'sets', 'Slip hall roof'), 'sets to load')
 await shoot('window', at(ferry, 'window', 'Slip hall roof'), 'Rules of the gate')

@@ -28,6 +28,7 @@ const kinds: Record<string, Schemas['ReadingKind']> = {
   air: 'airTemperature',
   humidity: 'humidity',
   wood: 'woodMoisture',
+  concrete: 'concreteMoisture',
   drumA: 'drumA',
   drumB: 'drumB',
   foundDry: 'foundDry',
@@ -37,15 +38,25 @@ const fields = computed(() => [
   'air',
   'humidity',
   ...(props.answer.substrateKind === 'wood' ? ['wood'] : []),
+  ...(props.answer.substrateKind === 'mineral' ? ['concrete'] : []),
   'drumA',
   'drumB',
+])
+
+// Said of all readings taken down together.
+const about = computed(() => [
+  'instrument',
+  'statedError',
+  'place',
+  ...(props.answer.substrateKind === 'wood' ? ['species', 'correction'] : []),
 ])
 
 function last(field: string) {
   const reading = props.answer.readings.find((one) => one.kind === kinds[field])
   if (!reading) return t('window.never')
   const value = reading.figure ? reader.print(reading.figure) : t(`window.dry.${reading.value > 0 ? 'yes' : 'no'}`)
-  return t('window.last', { value, age: age(reading.takenAt) })
+  const where = [reading.place, reading.species].filter(Boolean).join(', ')
+  return t('window.last', { value, age: age(reading.takenAt) }) + (where ? ` (${where})` : '')
 }
 
 function age(at: string) {
@@ -119,17 +130,22 @@ async function save() {
         <option value="ice">{{ t('window.over.ice') }}</option>
       </select>
     </label>
-    <label class="field">
-      <span>{{ t('window.field.instrument') }}</span>
-      <input
-        v-model="typed.instrument"
-        class="input"
-        name="instrument"
-        :disabled="!mayEdit"
-        :aria-invalid="!!faults.instrument"
-      />
-      <em class="small fault">{{ faults.instrument }}</em>
-    </label>
+    <details class="about" :open="about.some((field) => typed[field] || faults[field])">
+      <summary>{{ t('window.about') }}</summary>
+      <label v-for="field in about" :key="field" class="field">
+        <span>{{ t(`window.field.${field}`) }}</span>
+        <input
+          v-model="typed[field]"
+          class="input"
+          autocomplete="off"
+          :name="field"
+          :disabled="!mayEdit"
+          :aria-invalid="!!faults[field]"
+        />
+        <em class="small fault">{{ faults[field] }}</em>
+      </label>
+      <p v-if="answer.substrateKind === 'wood'" class="small quiet">{{ t('window.correctionLead') }}</p>
+    </details>
     <div class="go">
       <button type="submit" class="button main" :disabled="busy || !mayEdit">{{ t('window.save') }}</button>
       <span role="status" class="small quiet">{{ saved ? t('window.saved') : '' }}</span>
@@ -139,6 +155,25 @@ async function save() {
 </template>
 
 <style scoped>
+.about {
+  grid-column: 1 / -1;
+}
+.about summary {
+  cursor: pointer;
+  color: var(--copper);
+  font-weight: 650;
+  min-height: 44px;
+  padding-top: 12px;
+}
+.about[open] {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  gap: 10px 14px;
+}
+.about summary,
+.about p {
+  grid-column: 1 / -1;
+}
 .readings {
   background: var(--sheet);
   border: 1px solid var(--line);

@@ -6,6 +6,8 @@ import { useProblems } from '@/shared/figures/problems'
 import { useReader } from '@/shared/state/reader'
 import { useSession } from '@/shared/state/session'
 import { useFanTests, useSurveyEdits, useThermal } from '@/shared/state/survey'
+import { useTakeOff } from '@/shared/state/takeOff'
+import TakenOff from '@/shared/ui/TakenOff.vue'
 import { useTyped } from '@/shared/state/typed'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import TypedField from '@/shared/ui/TypedField.vue'
@@ -31,6 +33,12 @@ const fields = ['volume', 'indoor', 'outdoor', 'zeroBefore', 'zeroAfter'] as con
 const path = () => ({ params: { path: { id: props.job } } })
 const typed = useTyped(`fan.new.${props.job}`, (all) =>
   edits.did('fan', ask(api.POST('/api/jobs/{id}/fan-tests', { ...path(), body: edits.body(all) }))),
+)
+const offTest = useTakeOff((id) =>
+  edits.did('fan', ask(api.DELETE('/api/fan-tests/{id}', { params: { path: { id } } }))),
+)
+const offPicture = useTakeOff((id) =>
+  edits.did('thermal', ask(api.DELETE('/api/thermal/{id}', { params: { path: { id } } }))),
 )
 const add = () => typed.put(Object.fromEntries(Object.entries(typed.drafts.value).filter(([, text]) => text.trim())))
 
@@ -68,7 +76,15 @@ async function addPicture(event: Event) {
             {{ reader.print(fan.data.value.reduction.high) }})</template
           >
         </p>
-        <FanTestCard v-for="test in fan.data.value.tests" :key="test.id" :job="job" :test="test" :locked="locked" />
+        <FanTestCard
+          v-for="test in fan.data.value.tests.filter((one) => !offTest.gone(one.id))"
+          :key="test.id"
+          :job="job"
+          :test="test"
+          :locked="locked"
+          @off="offTest.takeOff(test.id, t('survey.fan.title'))"
+        />
+        <TakenOff :off="offTest" />
         <p v-if="fan.data.value.tests.length === 0" class="quiet">{{ t('survey.fan.none') }}</p>
         <details v-if="!locked" class="no-print">
           <summary>{{ t('survey.fan.new') }}</summary>
@@ -111,13 +127,15 @@ async function addPicture(event: Event) {
       <p class="quiet small">{{ t('survey.thermal.lead') }}</p>
       <div class="pictures">
         <ThermalCard
-          v-for="picture in thermal.data.value"
+          v-for="picture in thermal.data.value?.filter((one) => !offPicture.gone(one.id))"
           :key="picture.id"
           :job="job"
           :picture="picture"
           :locked="locked"
+          @off="offPicture.takeOff(picture.id, picture.name)"
         />
       </div>
+      <TakenOff :off="offPicture" />
       <p v-if="thermal.data.value?.length === 0" class="quiet">{{ t('survey.thermal.none') }}</p>
       <div v-if="!locked" class="send no-print">
         <label class="button">

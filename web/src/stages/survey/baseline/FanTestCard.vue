@@ -30,7 +30,7 @@ const typed = useTyped(`fan.${props.test.id}`, (fields) =>
     () => tests.refetch(),
   ),
 )
-const remove = () => edits.did('fan', ask(api.DELETE('/api/fan-tests/{id}', path())))
+defineEmits<{ off: [] }>()
 const phases = computed(() =>
   (['before', 'after'] as const).map((value) => ({ value, text: t(`survey.fan.${value}`) })),
 )
@@ -87,7 +87,13 @@ const interval = (b: Schemas['BoundedAnswer'] | null | undefined) =>
     <header>
       <h3>{{ t(`survey.fan.${test.phase}`) }}, {{ d(new Date(test.takenAt), { dateStyle: 'medium' }) }}</h3>
       <span class="small quiet">{{ [test.takenBy, test.words].filter(Boolean).join(' · ') }}</span>
-      <button v-if="!locked" type="button" class="act no-print" :aria-label="t('survey.fan.remove')" @click="remove">
+      <button
+        v-if="!locked"
+        type="button"
+        class="act no-print"
+        :aria-label="t('survey.fan.remove')"
+        @click="$emit('off')"
+      >
         ×
       </button>
     </header>

@@ -32,7 +32,7 @@ const typed = useTyped(`thermal.${props.picture.id}`, (fields) =>
     () => pictures.refetch(),
   ),
 )
-const remove = () => edits.did('thermal', ask(api.DELETE('/api/thermal/{id}', path())))
+defineEmits<{ off: [] }>()
 const places = computed(() => [
   { value: '', text: t('survey.thermal.noSurface') },
   ...(surfaces.data.value ?? []).map((s) => ({ value: s.id, text: s.name })),
@@ -85,7 +85,7 @@ const forget = (at: number) => void typed.put({ spots: spotsText(props.picture.s
         type="button"
         class="act no-print"
         :aria-label="t('survey.thermal.remove', { name: picture.name })"
-        @click="remove"
+        @click="$emit('off')"
       >
         ×
       </button>

@@ -26,7 +26,7 @@ const typed = useTyped(`buffer.${props.space.id}`, (fields) =>
     () => building.refetch(),
   ),
 )
-const remove = () => edits.did('building', ask(api.DELETE('/api/buffers/{id}', path())))
+defineEmits<{ off: [] }>()
 const fields = ['volume', 'airChanges', 'airChangesPlanned', 'otherLoss', 'ductLoss'] as const
 const floats = computed(() =>
   (['winterNow', 'winterPlanned', 'summerNow', 'summerPlanned'] as const).map((name) => ({
@@ -47,7 +47,7 @@ const floats = computed(() =>
         type="button"
         class="act"
         :aria-label="t('survey.building.remove', { name: space.name })"
-        @click="remove"
+        @click="$emit('off')"
       >
         ×
       </button>

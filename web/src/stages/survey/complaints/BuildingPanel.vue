@@ -5,6 +5,8 @@ import { api, ask } from '@/shared/api/client'
 import { useProblems } from '@/shared/figures/problems'
 import { useReader } from '@/shared/state/reader'
 import { useBuilding, useSurveyEdits } from '@/shared/state/survey'
+import { useTakeOff } from '@/shared/state/takeOff'
+import TakenOff from '@/shared/ui/TakenOff.vue'
 import FigureText from '@/shared/ui/FigureText.vue'
 import BufferCard from './BufferCard.vue'
 
@@ -18,6 +20,10 @@ const { byField } = useProblems()
 const name = ref('')
 const kind = ref<'attic' | 'crawl' | 'basement'>('attic')
 const fault = ref('')
+
+const off = useTakeOff((id) =>
+  edits.did('building', ask(api.DELETE('/api/buffers/{id}', { params: { path: { id } } }))),
+)
 
 async function add() {
   try {
@@ -50,12 +56,14 @@ async function add() {
     <h2>{{ t('survey.building.buffers') }}</h2>
     <p class="quiet small">{{ t('survey.building.buffersLead') }}</p>
     <BufferCard
-      v-for="space in building.data.value.buffers"
+      v-for="space in building.data.value.buffers.filter((one) => !off.gone(one.id))"
       :key="space.id"
       :job="job"
       :space="space"
       :locked="locked"
+      @off="off.takeOff(space.id, space.name)"
     />
+    <TakenOff :off="off" />
     <form v-if="!locked" novalidate @submit.prevent="add">
       <label class="field">
         <span>{{ t('survey.building.name') }}</span>

@@ -6,6 +6,8 @@ import { useProblems } from '@/shared/figures/problems'
 import { useSurfaces } from '@/shared/state/job'
 import { useSession } from '@/shared/state/session'
 import { useComplaints, useSurveyEdits } from '@/shared/state/survey'
+import { useTakeOff } from '@/shared/state/takeOff'
+import TakenOff from '@/shared/ui/TakenOff.vue'
 import FigureText from '@/shared/ui/FigureText.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import SurveyFrame from '../SurveyFrame.vue'
@@ -67,7 +69,7 @@ function suspect(complaint: Complaint, id: string, on: boolean) {
   return send(ask(api.PATCH('/api/complaints/{id}', { ...path, body: edits.body({ suspects: suspects.join(',') }) })))
 }
 
-const remove = (one: Complaint) => send(ask(api.DELETE('/api/complaints/{id}', { params: { path: { id: one.id } } })))
+const off = useTakeOff((id) => send(ask(api.DELETE('/api/complaints/{id}', { params: { path: { id } } }))))
 const rows = (one: Complaint) => [
   ...one.suspects.flatMap((s) =>
     s.figures.map((f, i) => ({ key: s.surfaceId + f.figure, who: i === 0 ? s.name : '', figure: f })),
@@ -85,7 +87,7 @@ const rows = (one: Complaint) => [
     <ElSkeleton v-else-if="!complaints.data.value" :rows="6" animated />
     <template v-else>
       <p v-if="complaints.data.value.length === 0" class="quiet">{{ t('survey.complaints.none') }}</p>
-      <article v-for="one in complaints.data.value" :key="one.id">
+      <article v-for="one in complaints.data.value.filter((c) => !off.gone(c.id))" :key="one.id">
         <header>
           <h2>
             {{ t(`complaint.${one.kind}`) }}<template v-if="one.place">, {{ one.place }}</template>
@@ -95,7 +97,7 @@ const rows = (one: Complaint) => [
             type="button"
             class="act"
             :aria-label="t('survey.complaints.remove')"
-            @click="remove(one)"
+            @click="off.takeOff(one.id, t(`complaint.${one.kind}`))"
           >
             ×
           </button>
@@ -141,6 +143,7 @@ const rows = (one: Complaint) => [
           {{ t(one.suspectIds.length ? 'survey.complaints.silent' : 'survey.complaints.noSuspect') }}
         </p>
       </article>
+      <TakenOff :off="off" />
       <form v-if="!locked" novalidate @submit.prevent="add">
         <label class="field">
           <span>{{ t('survey.complaints.kind') }}</span>

@@ -32,8 +32,7 @@ const typed = useTyped(`joint.${props.joint.id}`, (fields) =>
     () => joints.refetch(),
   ),
 )
-const remove = () =>
-  edits.did('joints', ask(api.DELETE('/api/joints/{id}', { params: { path: { id: props.joint.id } } })))
+defineEmits<{ off: [] }>()
 </script>
 
 <template>
@@ -53,7 +52,7 @@ const remove = () =>
         type="button"
         class="act"
         :aria-label="t('survey.joints.remove', { first: joint.first, second: joint.second })"
-        @click="remove"
+        @click="$emit('off')"
       >
         ×
       </button>

@@ -6,6 +6,8 @@ import { useProblems } from '@/shared/figures/problems'
 import { useSurfaces } from '@/shared/state/job'
 import { useSession } from '@/shared/state/session'
 import { useJoints, useSurveyEdits } from '@/shared/state/survey'
+import { useTakeOff } from '@/shared/state/takeOff'
+import TakenOff from '@/shared/ui/TakenOff.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import SurveyFrame from '../SurveyFrame.vue'
 import JointCard from './JointCard.vue'
@@ -31,7 +33,10 @@ const showsAll = computed(
   () => all.value || everySuggested.value.length <= FEW || others.value === everySuggested.value.length,
 )
 const suggested = computed(() => everySuggested.value.filter((one) => showsAll.value || one.sameName))
-const open = computed(() => joints.data.value?.joints.filter((one) => one.finding.verdict !== 'clear').length ?? 0)
+const open = computed(() => standing.value.filter((one) => one.finding.verdict !== 'clear').length)
+
+const off = useTakeOff((id) => edits.did('joints', ask(api.DELETE('/api/joints/{id}', { params: { path: { id } } }))))
+const standing = computed(() => joints.data.value?.joints.filter((one) => !off.gone(one.id)) ?? [])
 
 const kinds: Schemas['JointKind'][] = [
   'outsideToInside',
@@ -81,17 +86,19 @@ async function addOwn() {
     <ProblemNote v-if="joints.error.value" :problem="joints.error.value" @retry="joints.refetch()" />
     <ElSkeleton v-else-if="!joints.data.value" :rows="6" animated />
     <template v-else>
-      <h2>{{ t('survey.joints.count', { count: joints.data.value.joints.length, open }) }}</h2>
-      <p v-if="joints.data.value.joints.length === 0" class="quiet empty">{{ t('survey.joints.none') }}</p>
+      <h2>{{ t('survey.joints.count', { count: standing.length, open }) }}</h2>
+      <p v-if="standing.length === 0" class="quiet empty">{{ t('survey.joints.none') }}</p>
       <div class="cards">
         <JointCard
-          v-for="joint in joints.data.value.joints"
+          v-for="joint in standing"
           :key="joint.id"
           :job="job"
           :joint="joint"
           :locked="locked"
+          @off="off.takeOff(joint.id, t(`joint.${joint.kind}`))"
         />
       </div>
+      <TakenOff :off="off" />
       <section v-if="joints.data.value.suggested.length">
         <h2>{{ t('survey.joints.suggested') }}</h2>
         <p class="quiet small">{{ t('survey.joints.suggestedLead') }}</p>

@@ -5,6 +5,8 @@ import { api, ask, upload, type Schemas } from '@/shared/api/client'
 import { useProblems } from '@/shared/figures/problems'
 import { useReader } from '@/shared/state/reader'
 import { useLogs, useSurveyEdits } from '@/shared/state/survey'
+import { useTakeOff } from '@/shared/state/takeOff'
+import TakenOff from '@/shared/ui/TakenOff.vue'
 
 /** Data-logger series of the surface: temperature, dew point and humidity over time. */
 const props = defineProps<{ job: string; surface: string; locked: boolean }>()
@@ -18,7 +20,9 @@ const edits = useSurveyEdits(() => props.job)
 const { general } = useProblems()
 const said = ref('')
 
-const mine = computed(() => logs.data.value?.filter((log) => log.surfaceId === props.surface) ?? [])
+const mine = computed(
+  () => logs.data.value?.filter((log) => log.surfaceId === props.surface && !off.gone(log.id)) ?? [],
+)
 
 function option(log: Log) {
   const us = reader.units === 'us'
@@ -69,7 +73,7 @@ async function add(event: Event) {
   }
 }
 
-const remove = (log: Log) => edits.did('logs', ask(api.DELETE('/api/logs/{id}', { params: { path: { id: log.id } } })))
+const off = useTakeOff((id) => edits.did('logs', ask(api.DELETE('/api/logs/{id}', { params: { path: { id } } }))))
 </script>
 
 <template>
@@ -92,11 +96,12 @@ const remove = (log: Log) => edits.did('logs', ask(api.DELETE('/api/logs/{id}', 
             dew: reader.print(log.highestDew),
           })
         }}
-        <button v-if="!locked" type="button" class="act no-print" @click="remove(log)">
+        <button v-if="!locked" type="button" class="act no-print" @click="off.takeOff(log.id, log.name)">
           {{ t('survey.logs.remove') }}
         </button>
       </p>
     </article>
+    <TakenOff :off="off" />
     <p v-if="mine.length === 0" class="quiet">{{ t('survey.logs.none') }}</p>
     <label v-if="!locked" class="button no-print">
       {{ t('survey.logs.add') }}

@@ -6,7 +6,9 @@ import { api, ask, type Schemas } from '@/shared/api/client'
 import { useProblems } from '@/shared/figures/problems'
 import { useReader } from '@/shared/state/reader'
 import { useNotes, useSurveyEdits } from '@/shared/state/survey'
+import { useTakeOff } from '@/shared/state/takeOff'
 import { useTyped } from '@/shared/state/typed'
+import TakenOff from '@/shared/ui/TakenOff.vue'
 
 /** What was found on the surface: leaks and what was traced, old insulation, pests, flues and lights with clearances, wiring and the like. */
 const props = defineProps<{ job: string; surface: string; locked: boolean }>()
@@ -64,7 +66,7 @@ async function change(note: Note, fields: Record<string, string>) {
   }
 }
 
-const remove = (note: Note) => put(ask(api.DELETE('/api/notes/{id}', { params: { path: { id: note.id } } })))
+const off = useTakeOff((id) => put(ask(api.DELETE('/api/notes/{id}', { params: { path: { id } } }))))
 </script>
 
 <template>
@@ -72,7 +74,11 @@ const remove = (note: Note) => put(ask(api.DELETE('/api/notes/{id}', { params: {
     <h2>{{ t('survey.notes.title') }}</h2>
     <p v-if="notes.data.value?.length === 0" class="quiet">{{ t('survey.notes.none') }}</p>
     <ul>
-      <li v-for="note in notes.data.value" :key="note.id" :class="{ mended: note.mendedAt }">
+      <li
+        v-for="note in notes.data.value?.filter((one) => !off.gone(one.id))"
+        :key="note.id"
+        :class="{ mended: note.mendedAt }"
+      >
         <div>
           <b>{{ t(`note.${note.kind}`) }}</b> {{ note.words }}
           <p v-if="note.traced || note.clearance || note.daysSinceRain != null" class="small quiet">
@@ -101,13 +107,14 @@ const remove = (note: Note) => put(ask(api.DELETE('/api/notes/{id}', { params: {
             type="button"
             class="act"
             :aria-label="t('survey.notes.remove', { words: note.words })"
-            @click="remove(note)"
+            @click="off.takeOff(note.id, note.words)"
           >
             ×
           </button>
         </span>
       </li>
     </ul>
+    <TakenOff :off="off" />
     <form v-if="!locked" class="no-print" novalidate @submit.prevent="add">
       <label class="field">
         <span>{{ t('survey.notes.kind') }}</span>

@@ -4,6 +4,8 @@ import { useI18n } from 'vue-i18n'
 import { api, ask, upload, type Schemas } from '@/shared/api/client'
 import { useProblems } from '@/shared/figures/problems'
 import { usePhotos, useSurveyEdits } from '@/shared/state/survey'
+import { useTakeOff } from '@/shared/state/takeOff'
+import TakenOff from '@/shared/ui/TakenOff.vue'
 
 /** Photos of the surface. Where they were taken is removed before they are kept. */
 const props = defineProps<{ job: string; surface: string; locked: boolean }>()
@@ -16,7 +18,6 @@ const { general } = useProblems()
 
 const faults = ref<string[]>([])
 const sending = ref(0)
-const mine = computed(() => photos.data.value?.filter((photo) => photo.surfaceId === props.surface) ?? [])
 
 async function add(event: Event) {
   const input = event.target as HTMLInputElement
@@ -41,10 +42,13 @@ async function caption(photo: Photo, text: string) {
   await edits.did('photos', ask(api.PATCH('/api/photos/{id}', { ...path, body: edits.body({ caption: text }) })))
 }
 
-async function remove(photo: Photo) {
-  await edits.then(ask(api.DELETE('/api/photos/{id}', { params: { path: { id: photo.id } } })))
+const off = useTakeOff(async (id) => {
+  await edits.then(ask(api.DELETE('/api/photos/{id}', { params: { path: { id } } })))
   await photos.refetch()
-}
+})
+const mine = computed(
+  () => photos.data.value?.filter((photo) => photo.surfaceId === props.surface && !off.gone(photo.id)) ?? [],
+)
 </script>
 
 <template>
@@ -67,12 +71,18 @@ async function remove(photo: Photo) {
           :aria-label="t('survey.photos.caption')"
           @change="caption(photo, ($event.target as HTMLInputElement).value)"
         />
-        <button v-if="!locked" type="button" class="act no-print" @click="remove(photo)">
+        <button
+          v-if="!locked"
+          type="button"
+          class="act no-print"
+          @click="off.takeOff(photo.id, photo.caption || t('survey.photos.unnamed'))"
+        >
           {{ t('survey.photos.remove') }}
         </button>
       </li>
     </ul>
     <p v-else class="quiet">{{ t('survey.photos.none') }}</p>
+    <TakenOff :off="off" />
     <label v-if="!locked" class="button no-print">
       {{ sending ? t('survey.photos.sending', { n: sending }) : t('survey.photos.add') }}
       <input

@@ -1,0 +1,44 @@
+using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Infrastructure;
+using Microsoft.EntityFrameworkCore.Migrations;
+using Shouldly;
+using Umbracell.Core.Assemblies;
+using Umbracell.Core.Conditions;
+using Xunit;
+
+namespace Umbracell.Store.Tests;
+
+/// <summary>A database that was in use keeps what it holds when the product is brought up to date.</summary>
+public sealed class MigrationTests
+{
+    [Fact]
+    public async Task Leaks_and_ticks_of_the_first_version_become_notes_and_marks()
+    {
+        var firm = Guid.NewGuid();
+        await using var db = await TestDatabase.EmptyAsync(firm);
+        var migrator = db.GetService<IMigrator>();
+        await migrator.MigrateAsync("FirstTables", TestContext.Current.CancellationToken);
+        var (job, wall, roof) = (Guid.NewGuid(), Guid.NewGuid(), Guid.NewGuid());
+        await db.Database.ExecuteSqlAsync($"""
+            insert into firms (id, name) values ({firm}, 'old');
+            insert into jobs (id, firm_id, name, crew, climate_zone, target_set_id, indoor_c, indoor_rh_pct, outdoor_c, outdoor_rh_pct, altitude_m, risk_pct, created_at)
+                values ({job}, {firm}, 'old job', '', '6A', 'iecc-2021', 20, 40, -15, 80, 0, 10, now());
+            insert into surfaces (id, firm_id, job_id, position, name, kind, shape, first_m, second_m, third_m, pitch, bay_count, repeats, profile_factor, substrate, member_material, member_depth_m, member_spacing_m, member_share, foam_against, shaved_flush, open_face, assembly, open_leak, prepared, changed_at)
+                select s.id, {firm}, {job}, s.position, s.name, s.kind, 'Rectangle', 5, 3, 0, 0, 1, 1, 1, 'Metal', 'Metal', 0.2, 1.5, 0, 'Outboard', false, false, s.assembly, s.leak, s.prepared, now()
+                from (values ({wall}, 0, 'wall', 'MetalWall', cast(null as text), array['Clean', 'Dry'], cast({Empty} as jsonb)), ({roof}, 1, 'roof', 'MetalRoof', 'at the ridge', cast(array[] as text[]), cast({Empty} as jsonb))) as s (id, position, name, kind, leak, prepared, assembly);
+            """, TestContext.Current.CancellationToken);
+        await migrator.MigrateAsync(cancellationToken: TestContext.Current.CancellationToken);
+
+        var surfaces = await db.Surfaces.Include(s => s.Notes).ToDictionaryAsync(s => s.Id, TestContext.Current.CancellationToken);
+        surfaces[roof].OpenLeak!.Words.ShouldBe("at the ridge");
+        surfaces[wall].OpenLeak.ShouldBeNull();
+        surfaces[wall].MemberMaterial.ShouldBe(MemberMaterial.Girt);
+        surfaces[wall].Details.Covering.ShouldBe(Covering.Unknown);
+        var marks = await db.Preparation.ToListAsync(TestContext.Current.CancellationToken);
+        marks.Select(m => (m.SurfaceId, m.Item)).ShouldBe([(wall, PreparationItem.Clean), (wall, PreparationItem.Dry)], ignoreOrder: true);
+        marks.ShouldAllBe(m => m.DoneAt != null);
+        (await db.Jobs.SingleAsync(TestContext.Current.CancellationToken)).SummerOutdoorC.ShouldBe(31);
+    }
+
+    private const string Empty = """{"SchemaVersion":1,"VentChannelMm":0,"Outboard":[],"Inboard":[],"Baffle":null}""";
+}
