@@ -2,6 +2,7 @@ using System.Globalization;
 using System.Text;
 using CsCheck;
 using Shouldly;
+using SkiaSharp;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Takeoff;
 using Umbracell.Formats.JobFiles;
@@ -9,7 +10,6 @@ using Umbracell.Formats.Models;
 using Umbracell.Formats.Pictures;
 using Umbracell.Formats.Readings;
 using Umbracell.Formats.Tables;
-using SkiaSharp;
 using Xunit;
 
 namespace Umbracell.Formats.Tests;

@@ -42,7 +42,8 @@ public sealed record Shape(ShapeKind Kind, Length First, Length Second, Length T
     /// <summary>An outline by its corners.</summary>
     /// <param name="corners">Three or more, in order round it.</param>
     public static Shape OfOutline(IReadOnlyList<Corner> corners) => new(
-        ShapeKind.Outline, new(corners.Max(c => c.X) - corners.Min(c => c.X)), new(corners.Max(c => c.Y) - corners.Min(c => c.Y)), Length.Zero, 0, 1) { Corners = corners };
+        ShapeKind.Outline, new(corners.Max(c => c.X) - corners.Min(c => c.X)), new(corners.Max(c => c.Y) - corners.Min(c => c.Y)), Length.Zero, 0, 1)
+    { Corners = corners };
 
     /// <summary>What each typed part of a shape's size is, in order.</summary>
     public static IReadOnlyList<SizePart> Sizes(ShapeKind kind) => kind switch

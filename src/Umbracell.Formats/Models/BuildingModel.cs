@@ -18,7 +18,14 @@ public sealed record BuildingModel(IReadOnlyList<ImportedRow> Rows, IReadOnlyLis
 
     private static readonly Dictionary<string, double> LengthUnits = new(StringComparer.OrdinalIgnoreCase)
     {
-        ["Meters"] = 1, ["Centimeters"] = 0.01, ["Millimeters"] = 0.001, ["Kilometers"] = 1000, ["Feet"] = 0.3048, ["Inches"] = 0.0254, ["Yards"] = 0.9144, ["Miles"] = 1609.344,
+        ["Meters"] = 1,
+        ["Centimeters"] = 0.01,
+        ["Millimeters"] = 0.001,
+        ["Kilometers"] = 1000,
+        ["Feet"] = 0.3048,
+        ["Inches"] = 0.0254,
+        ["Yards"] = 0.9144,
+        ["Miles"] = 1609.344,
     };
 
     /// <summary>Reads a model.</summary>

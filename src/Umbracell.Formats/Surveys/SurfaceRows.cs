@@ -21,11 +21,28 @@ public static partial class SurfaceRows
 
     private static readonly Dictionary<string, SurfaceKind> KindWords = new()
     {
-        ["wall"] = SurfaceKind.StudWall, ["framedwall"] = SurfaceKind.StudWall, ["exteriorwall"] = SurfaceKind.StudWall, ["partition"] = SurfaceKind.InteriorPartition,
-        ["masonrywall"] = SurfaceKind.SolidWall, ["stonewall"] = SurfaceKind.SolidWall, ["brickwall"] = SurfaceKind.SolidWall, ["crawlwall"] = SurfaceKind.BasementWall, ["cellarwall"] = SurfaceKind.BasementWall,
-        ["roofdeck"] = SurfaceKind.UnventedDeck, ["roof"] = SurfaceKind.UnventedDeck, ["rafters"] = SurfaceKind.VentedRafters, ["vaultedceiling"] = SurfaceKind.VentedRafters,
-        ["floor"] = SurfaceKind.CrawlFloor, ["attic"] = SurfaceKind.AtticFloor, ["ceiling"] = SurfaceKind.AtticFloor, ["flatroof"] = SurfaceKind.LowSlopeRoof, ["slab"] = SurfaceKind.UnderSlab,
-        ["door"] = SurfaceKind.OverheadDoor, ["container"] = SurfaceKind.SteelBox, ["eaves"] = SurfaceKind.EavesClosure, ["cantilever"] = SurfaceKind.CantileveredFloor,
+        ["wall"] = SurfaceKind.StudWall,
+        ["framedwall"] = SurfaceKind.StudWall,
+        ["exteriorwall"] = SurfaceKind.StudWall,
+        ["partition"] = SurfaceKind.InteriorPartition,
+        ["masonrywall"] = SurfaceKind.SolidWall,
+        ["stonewall"] = SurfaceKind.SolidWall,
+        ["brickwall"] = SurfaceKind.SolidWall,
+        ["crawlwall"] = SurfaceKind.BasementWall,
+        ["cellarwall"] = SurfaceKind.BasementWall,
+        ["roofdeck"] = SurfaceKind.UnventedDeck,
+        ["roof"] = SurfaceKind.UnventedDeck,
+        ["rafters"] = SurfaceKind.VentedRafters,
+        ["vaultedceiling"] = SurfaceKind.VentedRafters,
+        ["floor"] = SurfaceKind.CrawlFloor,
+        ["attic"] = SurfaceKind.AtticFloor,
+        ["ceiling"] = SurfaceKind.AtticFloor,
+        ["flatroof"] = SurfaceKind.LowSlopeRoof,
+        ["slab"] = SurfaceKind.UnderSlab,
+        ["door"] = SurfaceKind.OverheadDoor,
+        ["container"] = SurfaceKind.SteelBox,
+        ["eaves"] = SurfaceKind.EavesClosure,
+        ["cantilever"] = SurfaceKind.CantileveredFloor,
     };
 
     /// <summary>Turns every row of a table into typed fields.</summary>

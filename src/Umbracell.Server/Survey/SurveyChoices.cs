@@ -1,6 +1,6 @@
-using Microsoft.EntityFrameworkCore;
 using System.Security.Claims;
 using System.Text.Json;
+using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Materials;
 using Umbracell.Formats.DataFiles;
 using Umbracell.Server.Access;

@@ -1,6 +1,5 @@
 using CsCheck;
 using Shouldly;
-using Umbracell.Core.Quantities;
 using Umbracell.Core.Takeoff;
 using Xunit;
 

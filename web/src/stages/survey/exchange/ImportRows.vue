@@ -3,6 +3,7 @@ import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
 import { useProblems } from '@/shared/figures/problems'
+import { useChoices } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
 
 /** The rows of a file as they were read, line by line; cells at fault are mended here before anything is taken. */
@@ -11,6 +12,7 @@ const props = defineProps<{ found: Schemas['ImportAnswer']; busy: boolean }>()
 const emit = defineEmits<{ check: [rows: Row[]] }>()
 const { t, te } = useI18n()
 const reader = useReader()
+const offered = useChoices()
 const { sentence } = useProblems()
 
 const PAGE = 100
@@ -38,6 +40,14 @@ const listed = computed(() =>
 const shown = computed(() => listed.value.slice(page.value * PAGE, (page.value + 1) * PAGE))
 const pages = computed(() => Math.max(1, Math.ceil(listed.value.length / PAGE)))
 watch(listed, () => (page.value = Math.min(page.value, pages.value - 1)))
+
+// Files write kinds and shapes in their own case; what is not one of ours stays to be seen and chosen anew.
+const choices = computed<Record<string, readonly string[]>>(() => ({
+  kind: offered.data.value?.kinds.map((one) => one.kind) ?? [],
+  shape: ['rectangle', 'gable', 'roofPlane', 'band', 'bays', 'box', 'outline'],
+}))
+const known = (field: string, text: string) =>
+  choices.value[field]?.find((one) => one.toLowerCase() === text.toLowerCase())
 
 const faultOf = (row: Row, field: string) => row.faults.find((fault) => fault.field === field)
 const label = (field: string) => (te(`survey.import.${field}`) ? t(`survey.import.${field}`) : field)
@@ -73,7 +83,21 @@ const leaveOut = (row: Row) =>
               {{ row.line }} <em v-if="row.note" class="note">{{ t(`survey.exchange.note.${row.note}`) }}</em>
             </th>
             <td v-for="field in fields" :key="field">
+              <select
+                v-if="choices[field]"
+                :value="known(field, row.fields[field] ?? '')"
+                :aria-label="t('survey.exchange.cell', { field: label(field), line: row.line })"
+                :aria-invalid="!!faultOf(row, field)"
+                :disabled="busy"
+                @change="mend(row, field, ($event.target as HTMLSelectElement).value)"
+              >
+                <option v-if="known(field, row.fields[field] ?? '') === undefined" :value="undefined">
+                  {{ row.fields[field] ?? '–' }}
+                </option>
+                <option v-for="one in choices[field]" :key="one" :value="one">{{ t(`${field}.${one}`) }}</option>
+              </select>
               <input
+                v-else
                 :value="row.fields[field] ?? ''"
                 :aria-label="t('survey.exchange.cell', { field: label(field), line: row.line })"
                 :aria-invalid="!!faultOf(row, field)"
@@ -131,21 +155,24 @@ thead th {
   background: var(--paper);
   font-size: var(--text-s);
 }
-tbody th {
+tbody th,
+td:nth-last-child(2) {
   font-weight: 400;
   padding-top: 12px;
 }
 tr.faulty {
   background: var(--in-hand);
 }
-td input {
+td > select,
+td > input {
   border: 0;
   background: transparent;
   min-height: 40px;
   min-width: 120px;
   width: 100%;
 }
-td input[aria-invalid='true'] {
+td > select[aria-invalid='true'],
+td > input[aria-invalid='true'] {
   box-shadow: inset 0 -3px var(--hold);
 }
 .fault {
