@@ -31,7 +31,8 @@ public sealed record SectionProfile(IReadOnlyList<ProfilePoint> Points, Pressure
     /// <summary>Slices the foam is cut into, so that a dew line crossing inside it is seen.</summary>
     private const int FoamSlices = 8;
 
-    private readonly record struct Step(string Key, Length Width, double Resistance, double VapourResistance);
+    /// <summary>One step from outside to the room: its width, thermal and vapour resistance in SI.</summary>
+    internal readonly record struct Step(string Key, Length Width, double Resistance, double VapourResistance);
 
     internal static SectionProfile Of(SectionCase section, SectionHeat heat)
     {
@@ -63,7 +64,7 @@ public sealed record SectionProfile(IReadOnlyList<ProfilePoint> Points, Pressure
         }
     }
 
-    private static IEnumerable<Step> Steps(SectionCase section, SectionHeat heat)
+    internal static IEnumerable<Step> Steps(SectionCase section, SectionHeat heat)
     {
         if (section.VentChannel > Length.Zero)
         {

@@ -109,6 +109,9 @@ public enum Dimension
     /// <summary>Heat flow; W.</summary>
     Power,
 
+    /// <summary>Mass on an area; kg/m². Prints in ounces a square foot, or grams a square metre.</summary>
+    MassPerArea,
+
     /// <summary>Area of leaks taken together; m². Prints in square inches, or square centimetres.</summary>
     LeakageArea,
 }

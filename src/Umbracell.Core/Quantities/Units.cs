@@ -71,6 +71,8 @@ internal static class Units
     public static readonly Unit Watt = new("W", 1, 0, [Dimension.Power], "w");
     public static readonly Unit Kilowatt = new("kW", 1000, 0, [Dimension.Power], "kw");
     public static readonly Unit BtuPerHour = new("Btu/h", 1055.05585262 / 3600, 0, [Dimension.Power], "btu/h", "btuh");
+    public static readonly Unit GramPerSquareMetre = new("g/m²", 1e-3, 0, [Dimension.MassPerArea]);
+    public static readonly Unit OuncePerSquareFoot = new("oz/ft²", Quantities.Mass.KilogramsPerPound / 16 / Quantities.Area.SquareMetresPerSquareFoot, 0, [Dimension.MassPerArea]);
     public static readonly Unit SquareInch = new("in²", Length.MetresPerInch * Length.MetresPerInch, 0, [Dimension.LeakageArea], "in2", "in²");
     public static readonly Unit SquareCentimetre = new("cm²", 1e-4, 0, [Dimension.LeakageArea], "cm2", "cm²");
 
@@ -138,6 +140,8 @@ internal static class Units
         (Dimension.LinearTransmittance, _) => WattPerMetreKelvin,
         (Dimension.Power, UnitSystem.Us) => BtuPerHour,
         (Dimension.Power, _) => Watt,
+        (Dimension.MassPerArea, UnitSystem.Us) => OuncePerSquareFoot,
+        (Dimension.MassPerArea, _) => GramPerSquareMetre,
         (Dimension.LeakageArea, UnitSystem.Us) => SquareInch,
         (Dimension.LeakageArea, _) => SquareCentimetre,
         _ => throw new ArgumentOutOfRangeException(nameof(dimension), dimension, "No unit is known for this dimension."),

@@ -1,0 +1,121 @@
+namespace Umbracell.Core.Moisture;
+
+/// <summary>Vapour through a row of interfaces, month by month, with what condenses kept where it lies (ISO 13788, clause 6).</summary>
+/// <remarks>
+/// Vapour pressure runs as a taut string under the saturation pressures: where the straight line would exceed saturation it bends there, and the difference of flow between the two sides is what condenses.
+/// An interface that holds condensate stays at saturation until it is dry. Plain arrays and spans: this runs for every step of a hand.
+/// </remarks>
+internal static class CondensateYear
+{
+    /// <summary>Years run so that the one told has found its cycle; condensate that never dries grows by the same each year.</summary>
+    private const int Years = 3;
+
+    /// <summary>Growth from year to year that is no rounding, kg/m².</summary>
+    private const double Grows = 1e-4;
+
+    /// <summary>One year in the settled cycle. Where condensate grows from year to year, what lay there when the year began is not counted.</summary>
+    /// <param name="resistance">Vapour resistance from outside up to each interface, Pa·s·m²/kg, rising; the last is the whole.</param>
+    /// <param name="saturation">Saturation pressure at each interface, month after month, Pa.</param>
+    /// <param name="outside">Vapour pressure outdoors by month, Pa.</param>
+    /// <param name="inside">Vapour pressure in the room by month, Pa.</param>
+    /// <param name="stored">Given back: condensate on each interface at the end of each month, kg/m².</param>
+    /// <param name="pressure">Given back: vapour pressure at each interface in each month, Pa.</param>
+    /// <returns>What grows from year to year, kg/m²; nothing where the section dries out.</returns>
+    public static double Run(ReadOnlySpan<double> resistance, ReadOnlySpan<double> saturation, ReadOnlySpan<double> outside, ReadOnlySpan<double> inside, Span<double> stored, Span<double> pressure)
+    {
+        var n = resistance.Length - 1;
+        Span<double> wet = stackalloc double[n];
+        wet.Clear();
+        Span<double> before = stackalloc double[n];
+        for (var year = 0; year < Years; year++)
+        {
+            wet.CopyTo(before);
+            for (var month = 0; month < YearOfAir.Months; month++)
+            {
+                var at = month * n;
+                Month(resistance, saturation.Slice(at, n), outside[month], inside[month], YearOfAir.DaysOf(month) * 86400.0, wet, pressure.Slice(at, n));
+                wet.CopyTo(stored.Slice(at, n));
+            }
+        }
+
+        // A cycle that dries out keeps what winter brought over the turn of the year; one that grows is told from where its last year began.
+        var growth = 0.0;
+        for (var i = 0; i < n; i++)
+        {
+            growth += wet[i] - before[i];
+        }
+
+        if (growth <= Grows)
+        {
+            return 0;
+        }
+
+        for (var at = 0; at < stored.Length; at++)
+        {
+            stored[at] -= before[at % n];
+        }
+
+        return growth;
+    }
+
+    private static void Month(ReadOnlySpan<double> z, ReadOnlySpan<double> saturation, double outside, double inside, double seconds, Span<double> wet, Span<double> pressure)
+    {
+        var n = saturation.Length;
+        var whole = z[n];
+        var (from, fromPressure) = (-1, outside);
+        for (var to = 0; to <= n; to++)
+        {
+            // Between two wet interfaces, or a wet one and an air, the string is pulled tight on its own.
+            if (to == n || wet[to] > 0)
+            {
+                var toPressure = to == n ? inside : saturation[to];
+                Tighten(z, saturation, from, fromPressure, to, toPressure, whole, pressure);
+                (from, fromPressure) = (to, toPressure);
+                if (to < n)
+                {
+                    pressure[to] = toPressure;
+                }
+            }
+        }
+
+        for (var i = 0; i < n; i++)
+        {
+            var inflow = Flow(i + 1 == n ? inside : pressure[i + 1], pressure[i], (i + 1 == n ? whole : z[i + 1]) - z[i]);
+            var outflow = Flow(pressure[i], i == 0 ? outside : pressure[i - 1], z[i] - (i == 0 ? 0 : z[i - 1]));
+            var touches = wet[i] > 0 || pressure[i] >= saturation[i] * (1 - 1e-12);
+            wet[i] = touches ? Math.Max(0, wet[i] + (inflow - outflow) * seconds) : 0;
+        }
+    }
+
+    // The lower hull of the ends and of the saturation pressures between them: the string that stays under all of them.
+    private static void Tighten(ReadOnlySpan<double> z, ReadOnlySpan<double> saturation, int from, double fromPressure, int to, double toPressure, double whole, Span<double> pressure)
+    {
+        var z0 = from < 0 ? 0 : z[from];
+        var z1 = to == saturation.Length ? whole : z[to];
+        var (lowest, slope) = (-1, Slope(z0, fromPressure, z1, toPressure));
+        for (var i = from + 1; i < to; i++)
+        {
+            var toHere = Slope(z0, fromPressure, z[i], saturation[i]);
+            if (toHere < slope - 1e-15)
+            {
+                (lowest, slope) = (i, toHere);
+            }
+        }
+
+        var end = lowest < 0 ? to : lowest;
+        for (var i = from + 1; i < end; i++)
+        {
+            pressure[i] = fromPressure + slope * (z[i] - z0);
+        }
+
+        if (lowest >= 0)
+        {
+            pressure[lowest] = saturation[lowest];
+            Tighten(z, saturation, lowest, saturation[lowest], to, toPressure, whole, pressure);
+        }
+    }
+
+    private static double Slope(double z0, double p0, double z1, double p1) => (p1 - p0) / Math.Max(z1 - z0, 1e-6);
+
+    private static double Flow(double from, double to, double resistance) => (from - to) / Math.Max(resistance, 1e-6);
+}

@@ -1,0 +1,79 @@
+using Umbracell.Core.Air;
+using Umbracell.Core.Quantities;
+
+namespace Umbracell.Core.Moisture;
+
+/// <summary>Mean air of a month.</summary>
+/// <param name="Temperature">Mean temperature, -50 to 50 °C.</param>
+/// <param name="Humidity">Mean relative humidity, 1 to 100 %.</param>
+public readonly record struct MonthAir(Temperature Temperature, RelativeHumidity Humidity);
+
+/// <summary>A year of monthly means on both sides, January first.</summary>
+public sealed record YearOfAir
+{
+    /// <summary>Months of a year.</summary>
+    public const int Months = 12;
+
+    /// <summary>A year.</summary>
+    /// <param name="outdoor">Twelve months outdoors.</param>
+    /// <param name="indoor">Twelve months in the room.</param>
+    /// <exception cref="ArgumentException">Not twelve months on a side.</exception>
+    public YearOfAir(IReadOnlyList<MonthAir> outdoor, IReadOnlyList<MonthAir> indoor)
+    {
+        if (outdoor.Count != Months || indoor.Count != Months)
+        {
+            throw new ArgumentException("A year has twelve months on either side.", nameof(outdoor));
+        }
+
+        (Outdoor, Indoor) = (outdoor, indoor);
+    }
+
+    /// <summary>Outdoors.</summary>
+    public IReadOnlyList<MonthAir> Outdoor { get; }
+
+    /// <summary>In the room.</summary>
+    public IReadOnlyList<MonthAir> Indoor { get; }
+
+    /// <summary>Days of a month, January 0; no leap year.</summary>
+    public static int DaysOf(int month) => DateTime.DaysInMonth(2001, month + 1);
+}
+
+/// <summary>Indoor moisture of heated, uncooled rooms by humidity class (ISO 13788, annex A): an excess of vapour pressure over outdoors.</summary>
+public static class HumidityClasses
+{
+    /// <summary>Lowest class: unoccupied buildings, storage.</summary>
+    public const int Driest = 1;
+
+    /// <summary>Highest class: laundry, brewery, pool.</summary>
+    public const int Dampest = 5;
+
+    // Upper limits of the classes at an outdoor mean of 0 °C and colder.
+    private static readonly double[] ExcessWhenCold = [270, 540, 810, 1080, 1360];
+
+    /// <summary>Outdoor mean at which no excess is left.</summary>
+    private const double NoExcessAt = 20;
+
+    /// <summary>Excess of vapour pressure in the room: the class's upper limit at 0 °C and colder, falling straight to nothing at 20 °C.</summary>
+    /// <param name="humidityClass">1 to 5.</param>
+    /// <param name="outdoor">Mean of the month outdoors.</param>
+    /// <exception cref="QuantityRangeException">No such class.</exception>
+    public static Pressure Excess(int humidityClass, Temperature outdoor)
+    {
+        QuantityRangeException.Within("humidity class", humidityClass, Driest, Dampest, Dimension.Count);
+        return new(ExcessWhenCold[humidityClass - 1] * Math.Clamp((NoExcessAt - outdoor.Celsius) / NoExcessAt, 0, 1));
+    }
+
+    /// <summary>Room air of a month.</summary>
+    /// <param name="humidityClass">1 to 5.</param>
+    /// <param name="outdoor">The month outdoors.</param>
+    /// <param name="heatedTo">Room temperature kept by heating; a warmer month makes the room as warm as itself, since nothing cools it.</param>
+    /// <exception cref="QuantityRangeException">No such class, or air outside the psychrometric formulas.</exception>
+    public static MonthAir Room(int humidityClass, MonthAir outdoor, Temperature heatedTo)
+    {
+        var room = new Temperature(Math.Max(heatedTo.Celsius, outdoor.Temperature.Celsius));
+        var outside = MoistAir.Of(outdoor.Temperature, outdoor.Humidity, StandardAtmosphere.PressureAt(Length.Zero));
+        var vapour = outside.VapourPressure.Pascals + Excess(humidityClass, outdoor.Temperature).Pascals;
+        var saturation = MoistAir.SaturationPressureAt(room, HumidityReference.Water).Pascals;
+        return new(room, new(Math.Clamp(100 * vapour / saturation, 1, 100)));
+    }
+}
