@@ -94,4 +94,15 @@ public sealed class ShippedDataTests
                 e.Faults.ShouldNotBeEmpty();
             }
         }, iter: 400);
+
+    [Fact]
+    public void Places_have_a_summer_warmer_than_their_winter_in_all_twelve_months()
+    {
+        ShippedData.Places.Count.ShouldBe(4);
+        foreach (var place in ShippedData.Places.Values)
+        {
+            (place.MeanC.Count, place.MeanRhPct.Count).ShouldBe((12, 12));
+            (place.MeanC[6] - place.MeanC[0]).ShouldBeGreaterThan(5);
+        }
+    }
 }

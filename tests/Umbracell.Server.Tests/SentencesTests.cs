@@ -75,6 +75,11 @@ public sealed partial class SentencesTests
             var job = new Job { Name = "x", ClimateZone = zone, TargetSetId = targets };
             var study = SectionQuestions.Study(SectionQuestions.Of(surface, job)!, sheet);
             study.Findings.ToList().ForEach(Check);
+            var place = ShippedData.Places.Values.ElementAt((int)(inches * 10) % ShippedData.Places.Count);
+            var rooms = place.MeanC.Select(t => Math.Max(20, t)).ToList();
+            var year = SectionYears.Study(study.Case, new(place.MeanC, place.MeanRhPct, rooms, [.. place.MeanC.Select(_ => 15 + inches * 4)]))!;
+            year.Findings.ToList().ForEach(Check);
+            Words($"material.{year.InterfaceKey}");
             study.Workings.Values.ToList().ForEach(Check);
             study.Profile.Points.ToList().ForEach(p => Words($"material.{p.Key}"));
             study.Notches.ToList().ForEach(n => Words($"section.notch.{n.Key}"));

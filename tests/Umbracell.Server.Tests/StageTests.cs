@@ -137,6 +137,35 @@ public sealed class StageTests(Product product) : IClassFixture<Product>
         ((int)(await client.GetAsync("/api/session", TestContext.Current.CancellationToken)).StatusCode).ShouldBe(401);
     }
 
+    [Fact]
+    public async Task A_section_tells_its_year_once_the_job_names_a_place_and_its_rooms()
+    {
+        var client = await product.SignedInAsync("estimator@ninthacre.example");
+        var (_, job) = await client.SendJsonAsync(HttpMethod.Post, "/api/jobs", Asking.Typed(null, "metric", ("name", "A year"), ("climateZone", "6A")));
+        var (_, wall) = await client.SendJsonAsync(HttpMethod.Post, $"/api/jobs/{job.Text("id")}/surfaces", Asking.Typed(null, "metric", ("name", "Wall"), ("kind", "studWall"), ("size", "7 m x 3 m"), ("sheet", "fleece-oc-5"), ("thickness", "140 mm")));
+        async Task<JsonNode?> YearAsync() => (await client.GetJsonAsync($"/api/surfaces/{wall.Text("id")}/section"))["answer"]!["year"];
+        async Task<(int Status, JsonNode Body)> ChangeAsync(params (string, string)[] fields) => await client.SendJsonAsync(HttpMethod.Patch, $"/api/jobs/{job.Text("id")}", Asking.Typed(null, "metric", fields));
+        (await YearAsync()).ShouldBeNull();
+
+        (await ChangeAsync(("place", "brindle-quay"), ("humidityClass", "3"))).Status.ShouldBe(200);
+        var damp = (await YearAsync())!;
+        damp["months"]!.AsArray().Count.ShouldBe(12);
+        (await ChangeAsync(("humidityClass", "1"))).Status.ShouldBe(200);
+        (await YearAsync())!.Number("greatestStoredKgM2").ShouldBeLessThan(damp.Number("greatestStoredKgM2"));
+
+        // Entered by month: one value stands for all, a wrong number of values is refused, and a dry room wets nothing.
+        var (status, refused) = await ChangeAsync(("roomTemps", "20; 21"));
+        (status, refused["faults"]![0]!.Text("code")).ShouldBe((400, "months"));
+        (await ChangeAsync(("humidityClass", ""), ("roomTemps", "20"), ("roomHumidities", "8"))).Status.ShouldBe(200);
+        (await YearAsync())!.Number("greatestStoredKgM2").ShouldBe(0, 1e-9);
+        (await ChangeAsync(("place", "atlantis"))).Status.ShouldBe(400);
+
+        // The same question put by any other program has the same year.
+        var section = await client.GetJsonAsync($"/api/surfaces/{wall.Text("id")}/section");
+        var (_, computed) = await client.SendJsonAsync(HttpMethod.Post, "/api/compute/section", section["question"]!);
+        computed["year"]!.ToJsonString().ShouldBe(section["answer"]!["year"]!.ToJsonString());
+    }
+
     private static async Task<string> JobAsync(HttpClient client, string name) =>
         (await client.GetJsonAsync("/api/jobs")).AsArray().Single(j => j!["job"]!.Text("name").Contains(name, StringComparison.Ordinal))!["job"]!.Text("id");
 

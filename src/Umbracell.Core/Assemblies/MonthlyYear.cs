@@ -87,7 +87,7 @@ public sealed record MonthlyYear
         for (var month = 0; month < YearOfAir.Months; month++)
         {
             var at = month * path.Count + path.OfInterest;
-            var before = month > 0 ? sums[month - 1] : growth > 0 ? 0 : sums[^1];
+            var before = month > 0 ? sums[month - 1] : sums[^1] - growth;
             months[month] = new(
                 year.Outdoor[month],
                 year.Indoor[month],

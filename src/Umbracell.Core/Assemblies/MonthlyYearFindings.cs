@@ -6,6 +6,7 @@ namespace Umbracell.Core.Assemblies;
 /// <summary>Judges an assembly's year.</summary>
 internal static class MonthlyYearFindings
 {
+    // Means without sun and storage err on the damp side for dark skins and porous walls: this is one opinion of three, and asks for care.
     private const string Source = "ISO 13788, monthly means, diffusion alone";
 
     /// <summary>Condensate over this is reported as much, kg/m² (a film runs off smooth faces at about 0.2).</summary>
@@ -29,7 +30,7 @@ internal static class MonthlyYearFindings
     {
         var worst = year.Months.MaxBy(m => m.Stored);
         var (name, verdict) = year.GreatestStored < 1e-4 ? ("none", Verdict.Clear)
-            : year.NeverDries > 0 ? ("stays", Verdict.Hold)
+            : year.NeverDries > 0 ? ("stays", Verdict.Care)
             : year.GreatestStored > RunsOff ? ("driesMuch", Verdict.Care)
             : ("dries", Verdict.Clear);
         return new("yearCondensate", name, verdict, Basis.Physics, Source)

@@ -13,7 +13,7 @@ internal static class CondensateYear
     /// <summary>Growth from year to year that is no rounding, kg/m².</summary>
     private const double Grows = 1e-4;
 
-    /// <summary>One year in the settled cycle. Where condensate grows from year to year, what lay there when the year began is not counted.</summary>
+    /// <summary>One year in the settled cycle. Where condensate grows from year to year, what earlier years left is not counted.</summary>
     /// <param name="resistance">Vapour resistance from outside up to each interface, Pa·s·m²/kg, rising; the last is the whole.</param>
     /// <param name="saturation">Saturation pressure at each interface, month after month, Pa.</param>
     /// <param name="outside">Vapour pressure outdoors by month, Pa.</param>
@@ -38,7 +38,7 @@ internal static class CondensateYear
             }
         }
 
-        // A cycle that dries out keeps what winter brought over the turn of the year; one that grows is told from where its last year began.
+        // A cycle that dries out keeps what winter brought over the turn of the year; one that grows is told without what earlier years left.
         var growth = 0.0;
         for (var i = 0; i < n; i++)
         {
@@ -50,12 +50,27 @@ internal static class CondensateYear
             return 0;
         }
 
-        for (var at = 0; at < stored.Length; at++)
+        for (var i = 0; i < n; i++)
         {
-            stored[at] -= before[at % n];
+            Lower(stored, i, n);
         }
 
         return growth;
+    }
+
+    // Takes off what lies on an interface even in its driest month.
+    private static void Lower(Span<double> stored, int interfaceAt, int n)
+    {
+        var driest = double.MaxValue;
+        for (var at = interfaceAt; at < stored.Length; at += n)
+        {
+            driest = Math.Min(driest, stored[at]);
+        }
+
+        for (var at = interfaceAt; at < stored.Length; at += n)
+        {
+            stored[at] -= driest;
+        }
     }
 
     private static void Month(ReadOnlySpan<double> z, ReadOnlySpan<double> saturation, double outside, double inside, double seconds, Span<double> wet, Span<double> pressure)

@@ -50,12 +50,24 @@ public sealed record TargetSet(string Id, string Edition, FilmSet Films, IReadOn
     }
 }
 
+/// <summary>A place with its monthly means, January first.</summary>
+/// <param name="Id">Short id.</param>
+/// <param name="Name">Name.</param>
+/// <param name="ClimateZone">Zone of the model energy code.</param>
+/// <param name="AltitudeM">Height above sea level, m.</param>
+/// <param name="MeanC">Mean temperatures, °C.</param>
+/// <param name="MeanRhPct">Mean relative humidities over water, percent.</param>
+/// <param name="Source">Where the means come from.</param>
+public sealed record Place(string Id, string Name, string ClimateZone, double AltitudeM, IReadOnlyList<double> MeanC, IReadOnlyList<double> MeanRhPct, string Source);
+
 /// <summary>The data that ships with the product, read and checked once.</summary>
 public static class ShippedData
 {
     private static readonly Lazy<IReadOnlyDictionary<string, Material>> LazyMaterials = new(ReadMaterials);
     private static readonly Lazy<IReadOnlyDictionary<SurfaceKind, AssemblyTemplate>> LazyTemplates = new(ReadTemplates);
     private static readonly Lazy<IReadOnlyDictionary<string, TargetSet>> LazyTargets = new(ReadTargets);
+
+    private static readonly Lazy<IReadOnlyDictionary<string, Place>> LazyPlaces = new(ReadPlaces);
 
     /// <summary>Materials by id.</summary>
     public static IReadOnlyDictionary<string, Material> Materials => LazyMaterials.Value;
@@ -66,9 +78,15 @@ public static class ShippedData
     /// <summary>Target sets by id, in the order of the file.</summary>
     public static IReadOnlyDictionary<string, TargetSet> TargetSets => LazyTargets.Value;
 
+    /// <summary>Places by id.</summary>
+    public static IReadOnlyDictionary<string, Place> Places => LazyPlaces.Value;
+
     /// <summary>The demo's product sheets: their JSON text, by id.</summary>
     public static IReadOnlyDictionary<string, string> ProductSheets { get; } =
         ShippedFiles.Names("sheets/").ToDictionary(name => Path.GetFileNameWithoutExtension(name), ShippedFiles.Text);
+
+    private static Dictionary<string, Place> ReadPlaces() =>
+        DataFile.Read<PlacesShape>("places.json", ShippedFiles.Text("places.json"), ShippedFiles.Schema("places")).Places.ToDictionary(p => p.Id);
 
     private static Dictionary<string, Material> ReadMaterials() =>
         DataFile.Read<MaterialsShape>("materials.json", ShippedFiles.Text("materials.json"), ShippedFiles.Schema("materials")).Materials
@@ -83,6 +101,8 @@ public static class ShippedData
             set => new TargetSet(set.Id, set.Edition, set.Films, set.Elements.ToDictionary(
                 e => e.Key,
                 e => (IReadOnlyDictionary<string, ThermalTransmittance>)e.Value.ToDictionary(z => z.Key, z => set.Unit == "wM2K" ? new(z.Value) : ThermalTransmittance.FromUsU(z.Value)))));
+
+    private sealed record PlacesShape(Place[] Places);
 
     private sealed record MaterialsShape(MaterialShape[] Materials);
 

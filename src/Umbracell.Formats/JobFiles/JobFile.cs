@@ -43,7 +43,7 @@ public sealed record JobFile(
     // The unit in a name says what can be true of it: no room is hotter, no wall longer.
     private static readonly (string Suffix, decimal Least, decimal Greatest)[] Bounds =
     [
-        ("RhPct", 0, 100), ("riskPct", 0.1m, 50), ("altitudeM", -500, 9000), ("heightM", 0, 300), ("CornersM", -300, 300), ("TempsC", -100, 400), ("C", -60, 100), ("Mm", 0, 3000), ("M3", 0, 5_000_000), ("WK", 0, 1_000_000),
+        ("RhPct", 0, 100), ("riskPct", 0.1m, 50), ("humidityClass", 1, 5), ("altitudeM", -500, 9000), ("heightM", 0, 300), ("CornersM", -300, 300), ("TempsC", -100, 400), ("C", -60, 100), ("Mm", 0, 3000), ("M3", 0, 5_000_000), ("WK", 0, 1_000_000),
         ("lossW", -100_000, 100_000), ("Pa", -400, 400), ("M3S", 0, 500), ("memberShare", 0, 0.9m), ("profileFactor", 1, 3), ("pitch", 0, 5), ("M", 0, 300), ("repeats", 1, 9999), ("bayCount", 1, 999),
         ("count", 1, 999), ("Kg", 0, 500), ("airChanges", 0, 100), ("airChangesPlanned", 0, 100), ("formatVersion", 1, 1000), ("rows", 1, 5000), ("columns", 1, 5000), ("row", 0, 5000), ("column", 0, 5000),
     ];
@@ -111,7 +111,8 @@ public sealed record JobFile(
 /// <summary>The job itself.</summary>
 public sealed record FiledJob(
     string Name, string Crew, string ClimateZone, string TargetSetId, double IndoorC, double IndoorRhPct, double OutdoorC, double OutdoorRhPct, double SummerIndoorC, double SummerIndoorRhPct,
-    double SummerOutdoorC, double SummerOutdoorRhPct, double? HeightM, double AltitudeM, double RiskPct, DateTimeOffset CreatedAt);
+    double SummerOutdoorC, double SummerOutdoorRhPct, double? HeightM, string? PlaceId, int? HumidityClass,
+    IReadOnlyList<double> RoomMonthsC, IReadOnlyList<double> RoomMonthsRhPct, double AltitudeM, double RiskPct, DateTimeOffset CreatedAt);
 
 /// <summary>A layer.</summary>
 public sealed record FiledLayer(string Material, double ThicknessMm);

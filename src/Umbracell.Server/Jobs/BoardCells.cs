@@ -62,7 +62,7 @@ internal static class BoardCells
             return new(Stage.Section, unrated ? Verdict.Hold : null, unrated ? "unrated" : "none", new Dictionary<string, FigureAnswer>());
         }
 
-        return new(Stage.Section, section.Findings.Worst(), "thickness", new Dictionary<string, FigureAnswer>
+        return new(Stage.Section, section.Findings.Concat(row.Year?.Findings ?? []).Worst(), "thickness", new Dictionary<string, FigureAnswer>
         {
             ["thickness"] = FigureAnswer.Of(section.Case.FoamThickness.ToThickness()),
             ["foamR"] = FigureAnswer.Of(section.FoamR.ToFigure()),

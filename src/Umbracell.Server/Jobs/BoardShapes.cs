@@ -37,7 +37,8 @@ public sealed record BoardRow(Guid Id, string Name, SurfaceKind Kind, CellStruct
 public sealed record BoardFeet(int Surfaces, FigureAnswer Area, int ToChoose, int ShortOfTarget, FigureAnswer Sets, int MayBeSprayedNow, int Held);
 
 /// <summary>A job as the screens' heads show it, with its own values in SI and printed.</summary>
-public sealed record JobAnswer(Guid Id, string Name, string Crew, string ClimateZone, string TargetSetId, IReadOnlyDictionary<string, FigureAnswer> Figures, uint Version);
+public sealed record JobAnswer(Guid Id, string Name, string Crew, string ClimateZone, string TargetSetId, IReadOnlyDictionary<string, FigureAnswer> Figures,
+    string? PlaceId, int? HumidityClass, IReadOnlyList<FigureAnswer> RoomTemps, IReadOnlyList<FigureAnswer> RoomHumidities, uint Version);
 
 /// <summary>The board of a job: everything it shows in one answer.</summary>
 public sealed record BoardAnswer(JobAnswer Job, IReadOnlyList<BoardRow> Rows, BoardFeet Feet);

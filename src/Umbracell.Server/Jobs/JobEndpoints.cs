@@ -1,3 +1,4 @@
+using System.Globalization;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Findings;
@@ -15,7 +16,7 @@ namespace Umbracell.Server.Jobs;
 
 internal static class JobEndpoints
 {
-    private static readonly string[] Fields = ["name", "crew", "climateZone", "targetSet", "indoorTemp", "indoorHumidity", "outdoorTemp", "outdoorHumidity", "summerIndoorTemp", "summerIndoorHumidity", "summerOutdoorTemp", "summerOutdoorHumidity", "height", "altitude", "risk"];
+    private static readonly string[] Fields = ["name", "crew", "climateZone", "targetSet", "indoorTemp", "indoorHumidity", "outdoorTemp", "outdoorHumidity", "summerIndoorTemp", "summerIndoorHumidity", "summerOutdoorTemp", "summerOutdoorHumidity", "height", "place", "humidityClass", "roomTemps", "roomHumidities", "altitude", "risk"];
 
     public static void MapJobs(this IEndpointRouteBuilder app)
     {
@@ -84,7 +85,7 @@ internal static class JobEndpoints
     }
 
     private static Verdict WorstOf(SurfaceStudy row) =>
-        row.Survey.Concat(row.Section?.Findings ?? []).Concat(row.Sets?.Findings ?? []).Concat(row.Gate?.Findings ?? []).Worst();
+        row.Survey.Concat(row.Section?.Findings ?? []).Concat(row.Year?.Findings ?? []).Concat(row.Sets?.Findings ?? []).Concat(row.Gate?.Findings ?? []).Worst();
 
     private static Area AreaOf(JobStudy study) => study.Rows.Aggregate(default(Area), (sum, r) => r.Takeoff is { OpeningsExceedSurface: false } t ? sum + t.Treated : sum);
 
@@ -102,6 +103,10 @@ internal static class JobEndpoints
         fields.Quantity("summerIndoorHumidity", FieldRanges.Humidity, si => job.SummerIndoorRhPct = si);
         fields.Quantity("summerOutdoorTemp", FieldRanges.OutdoorTemperature, si => job.SummerOutdoorC = si);
         fields.Quantity("summerOutdoorHumidity", FieldRanges.Humidity, si => job.SummerOutdoorRhPct = si);
+        fields.Known("place", id => id.Length == 0 || ShippedData.Places.ContainsKey(id), id => job.PlaceId = id.Length == 0 ? null : id);
+        fields.Known("humidityClass", typed => typed is "" or "1" or "2" or "3" or "4" or "5", typed => job.HumidityClass = typed.Length == 0 ? null : int.Parse(typed, CultureInfo.InvariantCulture));
+        fields.Months("roomTemps", FieldRanges.IndoorTemperature, months => job.RoomMonthsC = months);
+        fields.Months("roomHumidities", FieldRanges.Humidity, months => job.RoomMonthsRhPct = months);
         fields.QuantityOrBlank("height", FieldRanges.Height, si => job.HeightM = si);
         fields.Quantity("altitude", FieldRanges.Altitude, si => job.AltitudeM = si);
         fields.Quantity("risk", FieldRanges.Risk, si => job.RiskPct = si);
@@ -128,6 +133,8 @@ internal static class JobEndpoints
             figures["height"] = new(height, Dimension.Span);
         }
 
-        return new(job.Id, job.Name, job.Crew, job.ClimateZone, job.TargetSetId, FigureAnswer.All(figures), job.Version);
+        return new(
+            job.Id, job.Name, job.Crew, job.ClimateZone, job.TargetSetId, FigureAnswer.All(figures), job.PlaceId, job.HumidityClass,
+            [.. job.RoomMonthsC.Select(t => FigureAnswer.Of(new(t, Dimension.Temperature)))], [.. job.RoomMonthsRhPct.Select(rh => FigureAnswer.Of(new(rh, Dimension.RelativeHumidity)))], job.Version);
     }
 }

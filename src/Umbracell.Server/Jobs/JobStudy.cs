@@ -16,7 +16,7 @@ namespace Umbracell.Server.Jobs;
 
 /// <summary>A surface with what every stage says of it.</summary>
 internal sealed record SurfaceStudy(
-    Surface Surface, ProductSheet? Sheet, SurfaceTakeoff? Takeoff, IReadOnlyList<Finding> Survey, SectionStudy? Section, SetsQuestion? SetsQuestion, SetsStudy? Sets, SprayGate? Gate);
+    Surface Surface, ProductSheet? Sheet, SurfaceTakeoff? Takeoff, IReadOnlyList<Finding> Survey, SectionStudy? Section, MonthlyYear? Year, SetsQuestion? SetsQuestion, SetsStudy? Sets, SprayGate? Gate);
 
 /// <summary>A job with every surface studied: what the board shows and the feet of its columns add up.</summary>
 internal sealed record JobStudy(Job Job, IReadOnlyList<SurfaceStudy> Rows)
@@ -39,18 +39,20 @@ internal sealed record JobStudy(Job Job, IReadOnlyList<SurfaceStudy> Rows)
         var survey = SurfaceReader.SurveyOf(surface, takeoff, records, nameOf);
         if (sheet is null)
         {
-            return new(surface, null, takeoff, survey, null, null, null, null);
+            return new(surface, null, takeoff, survey, null, null, null, null, null);
         }
 
-        var section = SectionQuestions.Of(surface, job) is { } sectionQuestion ? OrNull(() => SectionQuestions.Study(sectionQuestion, sheet)) : null;
+        var asked = SectionQuestions.Of(surface, job);
+        var section = asked is null ? null : OrNull(() => SectionQuestions.Study(asked, sheet));
+        var year = section is null ? null : OrNull(() => SectionYears.Study(section.Case, asked!.Year));
         var setsQuestion = SetsQuestions.Of(surface, job, takeoff, readings);
         var sets = setsQuestion is null ? null : OrNull(() => SetsQuestions.Study(setsQuestion, sheet, takeoff!.Working));
         var gate = GateQuestions.Of(surface, job, records, now) is { } gateQuestion && readings.HasAny(surface.Id) ? GateQuestions.Check(gateQuestion, sheet, sheets.Values) : null;
-        return new(surface, sheet, takeoff, survey, section, setsQuestion, sets, gate);
+        return new(surface, sheet, takeoff, survey, section, year, setsQuestion, sets, gate);
     }
 
     // One surface that cannot be studied (a thickness its sheet does not rate) must not take the board down; its cell says so.
-    private static T? OrNull<T>(Func<T> study)
+    private static T? OrNull<T>(Func<T?> study)
         where T : class
     {
         try

@@ -5,7 +5,7 @@ namespace Umbracell.Server.Problems;
 
 /// <summary>What is wrong with one field, for a screen to say in its own language.</summary>
 /// <param name="Field">Name of the field.</param>
-/// <param name="Code">What is wrong: empty, notANumber, wrongUnit, outOfRange, unknown, tooLong, parts, openingsExceed, notADate, unsolved, notReady.</param>
+/// <param name="Code">What is wrong: empty, notANumber, wrongUnit, outOfRange, unknown, tooLong, parts, openingsExceed, notADate, months, unsolved, notReady.</param>
 /// <param name="Typed">What was typed or sent.</param>
 /// <param name="Least">Least value allowed, where there is one.</param>
 /// <param name="Greatest">Greatest value allowed, where there is one.</param>
@@ -29,6 +29,7 @@ public sealed record FieldFault(string Field, string Code, string Typed, FigureA
         "unknown" => $"{Field}: '{Clip(Typed)}' is not known.",
         "tooLong" => $"{Field} is too long.",
         "parts" => $"{Field}: '{Clip(Typed)}' wants {string.Join(" x ", Words ?? [])}.",
+        "months" => $"{Field}: twelve values are wanted, January first.",
         "notADate" => $"{Field}: '{Clip(Typed)}' is not a day written as 2026-11-23.",
         "unsolved" => $"{Field}: layers are still open, or how and by whom is not decided.",
         "notReady" => $"{Field}: the joint is not ready.",

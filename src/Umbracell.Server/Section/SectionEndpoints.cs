@@ -25,7 +25,7 @@ internal static class SectionEndpoints
     }
 
     private static async Task<Ok<SectionAnswer>> ComputeAsync(SectionQuestion question, SheetLibrary library) =>
-        TypedResults.Ok(SectionQuestions.Answer(SectionQuestions.Study(question, await library.FindAsync(question.SheetId))));
+        TypedResults.Ok(SectionQuestions.Answer(SectionQuestions.Study(question, await library.FindAsync(question.SheetId)), question.Year));
 
     private static async Task<Ok<SectionOfSurface>> OfSurfaceAsync(Guid id, SurfaceReader reader, SheetLibrary library)
     {
@@ -39,7 +39,7 @@ internal static class SectionEndpoints
 
         try
         {
-            return Ok(SectionQuestions.Answer(SectionQuestions.Study(question, await library.FindAsync(question.SheetId))), null);
+            return Ok(SectionQuestions.Answer(SectionQuestions.Study(question, await library.FindAsync(question.SheetId)), question.Year), null);
         }
         catch (Exception e) when (e is QuantityRangeException or FieldFaultsException)
         {

@@ -43,7 +43,8 @@ internal static class SectionQuestions
             beyond.TempC,
             beyond.RhPct,
             target is null ? null : new(target.GreatestU.WattsPerSquareMetreKelvin, target.Edition),
-            job.ClimateZone);
+            job.ClimateZone,
+            SectionYears.Of(job, template.Exposure));
     }
 
     /// <summary>Air (or soil) on the far side at winter design. Soil is assumed wet and at 10 °C until a ground temperature is entered.</summary>
@@ -78,8 +79,9 @@ internal static class SectionQuestions
     };
 
     /// <summary>Shapes a study.</summary>
-    public static SectionAnswer Answer(SectionStudy study)
+    public static SectionAnswer Answer(SectionStudy study, YearShape? year = null)
     {
+        var told = SectionYears.Study(study.Case, year);
         var free = study.Case.FoamDepth is { } depth ? Math.Max(0, (depth - study.Case.FoamThickness).Millimetres) : 0;
         return new(
             study.FoamR.SquareMetreKelvinsPerWatt,
@@ -106,7 +108,8 @@ internal static class SectionQuestions
             new(study.Profile.NearestDew.Key, FigureAnswer.Of(study.Profile.NearestDew.DewMargin.ToFigure()), study.Profile.NearestDew.DewMargin.Kelvins < -1e-6),
             [.. study.Notches.Select(n => new NotchAnswer(n.Key, n.Thickness.Millimetres, FigureAnswer.Of(n.Thickness.ToThickness())))],
             FindingAnswer.All(study.Findings),
-            study.Findings.Worst());
+            study.Findings.Concat(told?.Findings ?? []).Worst(),
+            told is null ? null : SectionYears.Answer(told));
     }
 
     private static Dictionary<string, WorkedFigure> Figures(SectionStudy study, double freeMm)

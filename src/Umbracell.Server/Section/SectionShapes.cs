@@ -36,7 +36,20 @@ public sealed record SectionQuestion(
     [property: Range(-40, 50)] double OutdoorC,
     [property: Range(1, 100)] double OutdoorRhPct,
     TargetShape? Target,
-    string? ClimateZone);
+    string? ClimateZone,
+    YearShape? Year = null);
+
+/// <summary>Monthly means on both sides, January first.</summary>
+public sealed record YearShape(
+    [property: Required, MinLength(12), MaxLength(12)] IReadOnlyList<double> OutdoorTempC, [property: Required, MinLength(12), MaxLength(12)] IReadOnlyList<double> OutdoorRhPct,
+    [property: Required, MinLength(12), MaxLength(12)] IReadOnlyList<double> IndoorTempC, [property: Required, MinLength(12), MaxLength(12)] IReadOnlyList<double> IndoorRhPct);
+
+/// <summary>A month of the section's year.</summary>
+public sealed record MonthAnswer(
+    FigureAnswer OutdoorTemp, FigureAnswer OutdoorRh, FigureAnswer IndoorTemp, FigureAnswer IndoorRh, FigureAnswer InterfaceTemp, FigureAnswer InterfaceRh, double InterfaceRhPct, FigureAnswer Condensed, FigureAnswer Stored, double StoredKgM2, FigureAnswer SurfaceRh);
+
+/// <summary>A year of monthly means through the section.</summary>
+public sealed record YearAnswer(IReadOnlyList<MonthAnswer> Months, string InterfaceKey, double GreatestStoredKgM2, IReadOnlyList<FindingAnswer> Findings);
 
 /// <summary>A place in the section.</summary>
 public sealed record ProfilePointAnswer(string Key, double DepthMm, double TempC, double DewPointC, double VapourPressurePa, FigureAnswer Temp, FigureAnswer Dew);
@@ -76,4 +89,5 @@ public sealed record SectionAnswer(
     NearestDewAnswer NearestDew,
     IReadOnlyList<NotchAnswer> Notches,
     IReadOnlyList<FindingAnswer> Findings,
-    Verdict Verdict);
+    Verdict Verdict,
+    YearAnswer? Year);

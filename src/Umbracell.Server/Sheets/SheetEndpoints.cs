@@ -18,7 +18,10 @@ public sealed record TargetSetAnswer(string Id, string Edition);
 public sealed record KindAnswer(SurfaceKind Kind, ShapeKind Shape);
 
 /// <summary>Everything a screen offers for choice.</summary>
-public sealed record ChoicesAnswer(IReadOnlyList<SheetAnswer> Sheets, IReadOnlyList<TargetSetAnswer> TargetSets, IReadOnlyList<KindAnswer> Kinds, IReadOnlyList<string> ClimateZones, IReadOnlyList<string> Materials, IReadOnlyList<string> ImportFields, IReadOnlyList<string> ImportUnits);
+public sealed record ChoicesAnswer(IReadOnlyList<SheetAnswer> Sheets, IReadOnlyList<TargetSetAnswer> TargetSets, IReadOnlyList<KindAnswer> Kinds, IReadOnlyList<string> ClimateZones, IReadOnlyList<string> Materials, IReadOnlyList<string> ImportFields, IReadOnlyList<string> ImportUnits, IReadOnlyList<PlaceAnswer> Places);
+
+/// <summary>A place offered for choice.</summary>
+public sealed record PlaceAnswer(string Id, string Name, string ClimateZone, string Source);
 
 internal static class SheetEndpoints
 {
@@ -41,7 +44,8 @@ internal static class SheetEndpoints
             ClimateZones.All,
             [.. ShippedData.Materials.Keys],
             SurfaceColumns.Fields,
-            SurfaceColumns.Units));
+            SurfaceColumns.Units,
+            [.. ShippedData.Places.Values.Select(p => new PlaceAnswer(p.Id, p.Name, p.ClimateZone, p.Source))]));
     }
 }
 

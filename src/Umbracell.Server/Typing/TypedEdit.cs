@@ -132,6 +132,29 @@ internal sealed class TypedFields(TypedEdit edit)
         }
     }
 
+    /// <summary>Takes twelve quantities parted by semicolons, January first; one stands for every month, blank for none.</summary>
+    public void Months(string field, FigureRange range, Action<double[]> take)
+    {
+        if (!Has(field))
+        {
+            return;
+        }
+
+        var typed = Raw(field).Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries).Select(one => QuantityParser.Parse(one, range, Units)).ToList();
+        if (typed.Find(one => one.Fault is not null) is { } bad)
+        {
+            Fault(FieldFault.Of(field, bad));
+        }
+        else if (typed.Count is not (0 or 1 or 12))
+        {
+            Fault(new(field, "months", Raw(field)));
+        }
+        else
+        {
+            take([.. (typed.Count == 1 ? Enumerable.Repeat(typed[0], 12) : typed).Select(one => one.Figure!.Value.Si)]);
+        }
+    }
+
     /// <summary>Takes yes, no, or blank for not known.</summary>
     public void YesNo(string field, Action<bool?> take) =>
         Known(field, typed => typed is "yes" or "no" or "", typed => take(typed switch { "yes" => true, "no" => false, _ => null }));

@@ -370,6 +370,10 @@ namespace Umbracell.Store.Migrations
                         .HasColumnType("double precision")
                         .HasColumnName("height_m");
 
+                    b.Property<int?>("HumidityClass")
+                        .HasColumnType("integer")
+                        .HasColumnName("humidity_class");
+
                     b.Property<double>("IndoorC")
                         .HasColumnType("double precision")
                         .HasColumnName("indoor_c");
@@ -392,9 +396,23 @@ namespace Umbracell.Store.Migrations
                         .HasColumnType("double precision")
                         .HasColumnName("outdoor_rh_pct");
 
+                    b.Property<string>("PlaceId")
+                        .HasColumnType("text")
+                        .HasColumnName("place_id");
+
                     b.Property<double>("RiskPct")
                         .HasColumnType("double precision")
                         .HasColumnName("risk_pct");
+
+                    b.PrimitiveCollection<double[]>("RoomMonthsC")
+                        .IsRequired()
+                        .HasColumnType("double precision[]")
+                        .HasColumnName("room_months_c");
+
+                    b.PrimitiveCollection<double[]>("RoomMonthsRhPct")
+                        .IsRequired()
+                        .HasColumnType("double precision[]")
+                        .HasColumnName("room_months_rh_pct");
 
                     b.Property<double>("SummerIndoorC")
                         .HasColumnType("double precision")

@@ -111,6 +111,18 @@ public sealed class Job : IFirmRow
 
     public double SummerOutdoorRhPct { get; set; } = 50;
 
+    /// <summary>The place whose monthly means are taken; null where none is named.</summary>
+    public string? PlaceId { get; set; }
+
+    /// <summary>Humidity class of heated, uncooled rooms, 1 to 5; null where the room is entered by month.</summary>
+    public int? HumidityClass { get; set; } = 3;
+
+    /// <summary>Room temperature by month, °C, January first; empty where the class rules.</summary>
+    public double[] RoomMonthsC { get; set; } = [];
+
+    /// <summary>Room humidity by month, percent; empty where the class rules.</summary>
+    public double[] RoomMonthsRhPct { get; set; } = [];
+
     /// <summary>Height from the lowest to the highest heated point; null until it is taken.</summary>
     public double? HeightM { get; set; }
 

@@ -24,6 +24,8 @@ internal static class DemoJobs
         SummerOutdoorC = 30,
         SummerOutdoorRhPct = 55,
         HeightM = 9.75,
+        PlaceId = "brindle-quay",
+        HumidityClass = 2,
         AltitudeM = 180,
     };
 
@@ -81,6 +83,8 @@ internal static class DemoJobs
         SummerOutdoorC = 24,
         SummerOutdoorRhPct = 65,
         HeightM = 7.2,
+        PlaceId = "skerrow",
+        HumidityClass = 2,
         AltitudeM = 60,
     };
 
@@ -117,6 +121,10 @@ internal static class DemoJobs
         SummerOutdoorC = 32.8,
         SummerOutdoorRhPct = 68,
         HeightM = 4.6,
+        PlaceId = "pellam",
+        HumidityClass = null,
+        RoomMonthsC = [21, 21, 22, 23, 23, 23, 23, 23, 23, 23, 22, 21],
+        RoomMonthsRhPct = [55, 55, 55, 55, 55, 55, 55, 55, 55, 55, 55, 55],
         AltitudeM = 6,
     };
 
@@ -150,6 +158,10 @@ internal static class DemoJobs
         SummerOutdoorC = 31,
         SummerOutdoorRhPct = 22,
         HeightM = 6.4,
+        PlaceId = "tollgate",
+        HumidityClass = null,
+        RoomMonthsC = [.. Enumerable.Repeat(4.0, 12)],
+        RoomMonthsRhPct = [.. Enumerable.Repeat(35.0, 12)],
         AltitudeM = 1900,
     };
 

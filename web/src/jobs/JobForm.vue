@@ -29,7 +29,18 @@ const typed = [
   'altitude',
   'height',
 ] as const
-type Draft = Record<'name' | 'crew' | 'climateZone' | 'targetSet' | (typeof typed)[number], string>
+type Draft = Record<
+  | 'name'
+  | 'crew'
+  | 'climateZone'
+  | 'targetSet'
+  | 'place'
+  | 'humidityClass'
+  | 'roomTemps'
+  | 'roomHumidities'
+  | (typeof typed)[number],
+  string
+>
 
 function start(): Draft {
   const metric = reader.units === 'metric'
@@ -39,6 +50,10 @@ function start(): Draft {
     name: props.job?.name ?? '',
     crew: props.job?.crew ?? '',
     climateZone: props.job?.climateZone ?? '5A',
+    place: props.job?.placeId ?? '',
+    humidityClass: props.job ? String(props.job.humidityClass ?? '') : '3',
+    roomTemps: props.job?.roomTemps.map(reader.print).join('; ') ?? '',
+    roomHumidities: props.job?.roomHumidities.map(reader.print).join('; ') ?? '',
     targetSet: props.job?.targetSetId ?? (metric ? 'metric-sample' : 'iecc-2021'),
     indoorTemp: shown('indoorTemp', metric ? '20 C' : '70 F'),
     indoorHumidity: shown('indoorHumidity', '40 %'),
@@ -141,6 +156,33 @@ function cancel() {
         <em :id="`job-${field}-fault`" class="fault">{{ faults[field] }}</em>
       </label>
     </fieldset>
+    <fieldset>
+      <legend>{{ t('section.year.title') }}</legend>
+      <label class="field">
+        <span>{{ t('jobs.form.place') }}</span>
+        <select v-model="draft.place" class="input">
+          <option value="">{{ t('jobs.form.noPlace') }}</option>
+          <option v-for="place in choices.data.value?.places" :key="place.id" :value="place.id">
+            {{ place.name }} ({{ place.climateZone }})
+          </option>
+        </select>
+      </label>
+      <label class="field">
+        <span>{{ t('jobs.form.humidityClass') }}</span>
+        <select v-model="draft.humidityClass" class="input">
+          <option v-for="one in ['1', '2', '3', '4', '5', '']" :key="one" :value="one">
+            {{ one ? t(`jobs.form.class.${one}`) : t('jobs.form.byMonth') }}
+          </option>
+        </select>
+      </label>
+      <template v-if="draft.humidityClass === ''">
+        <label v-for="field in ['roomTemps', 'roomHumidities'] as const" :key="field" class="field whole">
+          <span>{{ t(`jobs.form.${field}`) }}</span>
+          <input v-model="draft[field]" class="input" :aria-invalid="!!faults[field]" />
+          <em class="fault">{{ faults[field] }}</em>
+        </label>
+      </template>
+    </fieldset>
     <p v-if="faults['']" class="fault wide" role="alert">{{ faults[''] }}</p>
     <div class="wide buttons">
       <button type="submit" class="button main" :disabled="busy">
@@ -193,5 +235,8 @@ em {
   fieldset {
     grid-template-columns: 1fr 1fr;
   }
+}
+.whole {
+  grid-column: 1 / -1;
 }
 </style>

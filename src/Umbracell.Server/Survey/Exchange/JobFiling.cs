@@ -74,7 +74,7 @@ internal static class JobFiling
 internal static class Filed
 {
     public static FiledJob Of(Job j) => new(
-        j.Name, j.Crew, j.ClimateZone, j.TargetSetId, j.IndoorC, j.IndoorRhPct, j.OutdoorC, j.OutdoorRhPct, j.SummerIndoorC, j.SummerIndoorRhPct, j.SummerOutdoorC, j.SummerOutdoorRhPct, j.HeightM, j.AltitudeM, j.RiskPct, j.CreatedAt);
+        j.Name, j.Crew, j.ClimateZone, j.TargetSetId, j.IndoorC, j.IndoorRhPct, j.OutdoorC, j.OutdoorRhPct, j.SummerIndoorC, j.SummerIndoorRhPct, j.SummerOutdoorC, j.SummerOutdoorRhPct, j.HeightM, j.PlaceId, j.HumidityClass, j.RoomMonthsC, j.RoomMonthsRhPct, j.AltitudeM, j.RiskPct, j.CreatedAt);
 
     public static FiledBuffer Of(BufferSpaceRow b) => new(b.Id, b.Name, b.Kind, b.VolumeM3, b.AirChanges, b.AirChangesPlanned, b.OtherLossWK, b.DuctLossW);
 
@@ -127,6 +127,10 @@ internal static class Unfiled
         SummerOutdoorC = j.SummerOutdoorC,
         SummerOutdoorRhPct = j.SummerOutdoorRhPct,
         HeightM = j.HeightM,
+        PlaceId = j.PlaceId is { } place ? Known(place, Formats.DataFiles.ShippedData.Places.ContainsKey, "job.placeId") : null,
+        HumidityClass = j.HumidityClass,
+        RoomMonthsC = Months(j.RoomMonthsC, "job.roomMonthsC"),
+        RoomMonthsRhPct = Months(j.RoomMonthsRhPct, "job.roomMonthsRhPct"),
         AltitudeM = j.AltitudeM,
         RiskPct = j.RiskPct,
         CreatedAt = now,
@@ -304,6 +308,9 @@ internal static class Unfiled
             AddedBy = p.AddedBy,
         };
     }
+
+    // A room is entered for the whole year or not at all.
+    private static double[] Months(IReadOnlyList<double> months, string field) => months.Count is 0 or 12 ? [.. months] : throw new FieldFaultsException([new(field, "months", $"{months.Count}")]);
 
     private static LayerRow Layer(FiledLayer layer) => new() { Material = Known(layer.Material, Formats.DataFiles.ShippedData.Materials.ContainsKey, "layer.material"), ThicknessMm = layer.ThicknessMm };
 

@@ -37,6 +37,8 @@ export function useFindingText() {
         .map((layer) => t(`layer.${camel(layer)}`))
         .join(', ')
     }
+    if (words.month) words.month = t(`month.${words.month}`)
+    if (finding.rule === 'yearInterface') words.layer = t(`material.${words.layer!}`)
     return {
       measured: reader.print(finding.measured),
       limit: reader.print(finding.limit),

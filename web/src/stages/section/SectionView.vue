@@ -11,6 +11,7 @@ import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import StageFrame from '@/shared/ui/StageFrame.vue'
 import SectionDrawing from './SectionDrawing.vue'
 import SystemPicker from './SystemPicker.vue'
+import YearPanel from './YearPanel.vue'
 import { useSectionDesk } from './useSectionDesk'
 
 /** How thick, and in how many lifts: the live section of a surface. */
@@ -151,6 +152,7 @@ onKeyStroke(['[', ']'], (event) => {
         <p v-if="answer?.nearestDew.crosses" class="small quiet note">
           {{ t('section.nearestDew', { place: t(`material.${answer.nearestDew.key}`) }) }}
         </p>
+        <YearPanel v-if="answer" :year="answer.year ?? null" />
         <details v-if="answer" class="small table">
           <summary>{{ t('section.tableTitle') }}</summary>
           <table>
@@ -173,7 +175,11 @@ onKeyStroke(['[', ']'], (event) => {
       </template>
     </template>
     <template #side>
-      <FindingsList v-if="answer" :findings="answer.findings" @thickness="desk.goTo" />
+      <FindingsList
+        v-if="answer"
+        :findings="[...answer.findings, ...(answer.year?.findings ?? [])]"
+        @thickness="desk.goTo"
+      />
       <section class="safety small">
         <h2>{{ t('section.safetyTitle') }}</h2>
         <p>{{ t('section.safety') }}</p>

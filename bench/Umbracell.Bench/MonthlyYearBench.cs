@@ -1,0 +1,41 @@
+using BenchmarkDotNet.Attributes;
+using Umbracell.Core.Assemblies;
+using Umbracell.Core.Moisture;
+using Umbracell.Core.Quantities;
+using Umbracell.Formats.DataFiles;
+
+namespace Umbracell.Bench;
+
+/// <summary>A year of monthly means through a framed wall with its findings. Aim: under 50 µs.</summary>
+[MemoryDiagnoser]
+[ShortRunJob]
+public class MonthlyYearBench
+{
+    private SectionCase _wall = null!;
+    private YearOfAir _year = null!;
+
+    [GlobalSetup]
+    public void Setup()
+    {
+        var place = ShippedData.Places["brindle-quay"];
+        List<MonthAir> outdoor = [.. place.MeanC.Zip(place.MeanRhPct, (t, rh) => new MonthAir(new(t), new(rh)))];
+        _year = new(outdoor, outdoor.ConvertAll(m => HumidityClasses.Room(3, m, new(20))));
+        Layer Of(string id, double mm) => new(ShippedData.Materials[id], Length.FromMillimetres(mm));
+        _wall = new()
+        {
+            Kind = SurfaceKind.StudWall,
+            Outboard = [Of("wood-siding", 19), Of("osb", 11)],
+            Inboard = [Of("gypsum-board", 12.7)],
+            Members = new(MemberMaterial.Wood, Length.FromInches(7.25), Length.FromInches(24), 0.22, ShippedData.Materials["softwood"].Conductivity),
+            HeatFlow = HeatFlow.Horizontal,
+            Exposure = Exposure.Outdoors,
+            Films = FilmSet.Us,
+            Sheet = ProductSheetFile.Read("fleece-oc-5", ShippedData.ProductSheets["fleece-oc-5"]),
+            FoamThickness = Length.FromInches(7.25),
+            Air = new(new(20), new(40), new(-18), new(80)),
+        };
+    }
+
+    [Benchmark]
+    public double Year() => MonthlyYear.Of(_wall, _year).GreatestStored;
+}
