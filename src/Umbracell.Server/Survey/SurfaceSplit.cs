@@ -44,18 +44,7 @@ internal static class SurfaceSplit
         var rest = SurfaceStart.Of(surface.Kind, name.Length > 0 ? name : surface.Name);
         SurfaceStart.Become(rest, SurfaceStart.ToTemplate(surface));
         (rest.Repeats, rest.SheetSlug, rest.FoamThicknessM, rest.BufferId) = (surface.Repeats, surface.SheetSlug, surface.FoamThicknessM, surface.BufferId);
-        rest.Details = new()
-        {
-            Access = surface.Details.Access,
-            BalloonFramed = surface.Details.BalloonFramed,
-            HeldAtEnds = surface.Details.HeldAtEnds,
-            FlangeMm = surface.Details.FlangeMm,
-            WebMm = surface.Details.WebMm,
-            SkinMm = surface.Details.SkinMm,
-            Covering = surface.Details.Covering,
-            Attachment = surface.Details.Attachment,
-            PenetrationMm = surface.Details.PenetrationMm,
-        };
+        rest.Details = surface.Details.Copy();
         Size(surface, first);
         Size(rest, second);
         return rest;

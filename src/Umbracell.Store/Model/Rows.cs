@@ -268,6 +268,9 @@ public sealed class DetailsDocument
     public double? DoorSpareKg { get; set; }
 
     public double PenetrationMm { get; set; }
+
+    /// <summary>The same details for another surface.</summary>
+    public DetailsDocument Copy() => (DetailsDocument)MemberwiseClone();
 }
 
 /// <summary>An opening of a surface, or several alike.</summary>

@@ -12,6 +12,7 @@ import AppBar from '../shared/ui/AppBar.vue'
 import KeysDialog from '../shared/ui/KeysDialog.vue'
 import ProblemNote from '../shared/ui/ProblemNote.vue'
 import VerdictMark from '../shared/ui/VerdictMark.vue'
+import FileButton from '../shared/ui/FileButton.vue'
 import JobForm from './JobForm.vue'
 
 const { t } = useI18n()
@@ -28,10 +29,7 @@ const queries = useQueryClient()
 const { general } = useProblems()
 const fault = ref('')
 
-async function bringIn(event: Event) {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  input.value = ''
+async function bringIn([file]: File[]) {
   if (!file) return
   try {
     const job = await upload<Schemas['BroughtIn']>('/api/jobs/file', file, MOST_MEGABYTES, 'application/json')
@@ -54,10 +52,7 @@ async function bringIn(event: Event) {
         <p v-if="session.person" class="quiet">{{ session.person.firm }}, {{ session.person.title }}</p>
       </div>
       <div v-if="session.person?.mayEdit && !making" class="acts">
-        <label class="button">
-          {{ t('board.jobFile') }}
-          <input type="file" accept=".json,application/json" class="visually-hidden" @change="bringIn" />
-        </label>
+        <FileButton accept=".json,application/json" @files="bringIn">{{ t('board.jobFile') }}</FileButton>
         <button type="button" class="button main" @click="making = true">{{ t('jobs.new') }}</button>
       </div>
     </div>
@@ -102,10 +97,6 @@ async function bringIn(event: Event) {
 .acts {
   display: flex;
   gap: 12px;
-}
-.acts .button:focus-within {
-  outline: 3px solid var(--copper);
-  outline-offset: 2px;
 }
 .cards {
   list-style: none;

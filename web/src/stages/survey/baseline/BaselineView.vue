@@ -13,6 +13,7 @@ import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import TypedField from '@/shared/ui/TypedField.vue'
 import SurveyFrame from '../SurveyFrame.vue'
 import FanTestCard from './FanTestCard.vue'
+import FileButton from '@/shared/ui/FileButton.vue'
 import ThermalCard from './ThermalCard.vue'
 
 /** How tight and how even the building is before the work: the fan test and the thermal picture. */
@@ -42,10 +43,7 @@ const offPicture = useTakeOff((id) =>
 )
 const add = () => typed.put(Object.fromEntries(Object.entries(typed.drafts.value).filter(([, text]) => text.trim())))
 
-async function addPicture(event: Event) {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  input.value = ''
+async function addPicture([file]: File[]) {
   if (!file) return
   try {
     const query = new URLSearchParams({ name: file.name.replace(/\.\w+$/, ''), fahrenheit: String(fahrenheit.value) })
@@ -138,10 +136,7 @@ async function addPicture(event: Event) {
       <TakenOff :off="offPicture" />
       <p v-if="thermal.data.value?.length === 0" class="quiet">{{ t('survey.thermal.none') }}</p>
       <div v-if="!locked" class="send no-print">
-        <label class="button">
-          {{ t('survey.thermal.add') }}
-          <input type="file" accept=".csv,.txt,text/csv" class="visually-hidden" @change="addPicture" />
-        </label>
+        <FileButton accept=".csv,.txt,text/csv" @files="addPicture">{{ t('survey.thermal.add') }}</FileButton>
         <label class="check"><input v-model="fahrenheit" type="checkbox" /> {{ t('survey.thermal.fahrenheit') }}</label>
       </div>
       <p class="fault" role="alert">{{ fault }}</p>
@@ -189,10 +184,6 @@ form {
   gap: 8px;
   align-items: center;
   min-height: 44px;
-}
-.button:focus-within {
-  outline: 3px solid var(--copper);
-  outline-offset: 2px;
 }
 @media (max-width: 700px) {
   form,

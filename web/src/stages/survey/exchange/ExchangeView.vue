@@ -8,6 +8,7 @@ import { useSession } from '@/shared/state/session'
 import { useSurveyEdits } from '@/shared/state/survey'
 import SurveyFrame from '../SurveyFrame.vue'
 import ColumnMapping from './ColumnMapping.vue'
+import FileButton from '@/shared/ui/FileButton.vue'
 import ImportRows from './ImportRows.vue'
 
 /** Surfaces in from a table or a model, and out again. Nothing is written until it is accepted. */
@@ -50,10 +51,7 @@ async function run(step: () => Promise<Import>) {
   }
 }
 
-async function open(event: Event) {
-  const input = event.target as HTMLInputElement
-  const picked = input.files?.[0]
-  input.value = ''
+async function open([picked]: File[]) {
   if (!picked) return
   found.value = null
   brought.value = []
@@ -121,10 +119,9 @@ async function takeBack() {
     <section v-if="session.person?.mayEdit" class="in">
       <h2>{{ t('survey.exchange.in') }}</h2>
       <p class="quiet">{{ t('survey.exchange.inLead') }}</p>
-      <label class="button main">
-        {{ t('survey.exchange.open') }}
-        <input type="file" accept=".csv,.txt,.tsv,.xlsx,.xml,.gbxml" class="visually-hidden" @change="open" />
-      </label>
+      <FileButton accept=".csv,.txt,.tsv,.xlsx,.xml,.gbxml" main @files="open">{{
+        t('survey.exchange.open')
+      }}</FileButton>
       <span v-if="busy" class="quiet" role="status">{{ t('app.loading') }}</span>
       <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
       <p v-if="brought.length" class="brought" role="status">
@@ -177,10 +174,6 @@ section + section {
 }
 .in > .button {
   margin: 10px 12px 10px 0;
-}
-.button:focus-within {
-  outline: 3px solid var(--copper);
-  outline-offset: 2px;
 }
 h3 {
   margin: 12px 0;

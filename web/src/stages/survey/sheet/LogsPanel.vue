@@ -6,6 +6,7 @@ import { useProblems } from '@/shared/figures/problems'
 import { useReader } from '@/shared/state/reader'
 import { useLogs, useSurveyEdits } from '@/shared/state/survey'
 import { useTakeOff } from '@/shared/state/takeOff'
+import FileButton from '@/shared/ui/FileButton.vue'
 import TakenOff from '@/shared/ui/TakenOff.vue'
 
 /** Data-logger series of the surface: temperature, dew point and humidity over time. */
@@ -52,10 +53,7 @@ function option(log: Log) {
   }
 }
 
-async function add(event: Event) {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  input.value = ''
+async function add([file]: File[]) {
   if (!file) return
   try {
     const query = new URLSearchParams({
@@ -103,10 +101,9 @@ const off = useTakeOff((id) => edits.did('logs', ask(api.DELETE('/api/logs/{id}'
     </article>
     <TakenOff :off="off" />
     <p v-if="mine.length === 0" class="quiet">{{ t('survey.logs.none') }}</p>
-    <label v-if="!locked" class="button no-print">
-      {{ t('survey.logs.add') }}
-      <input type="file" accept=".csv,.txt,text/csv" class="visually-hidden" @change="add" />
-    </label>
+    <FileButton v-if="!locked" class="no-print" accept=".csv,.txt,text/csv" @files="add">{{
+      t('survey.logs.add')
+    }}</FileButton>
     <p class="fault" role="alert">{{ said }}</p>
   </section>
 </template>
@@ -114,9 +111,5 @@ const off = useTakeOff((id) => edits.did('logs', ask(api.DELETE('/api/logs/{id}'
 <style scoped>
 article {
   margin-bottom: 14px;
-}
-.button:focus-within {
-  outline: 3px solid var(--copper);
-  outline-offset: 2px;
 }
 </style>

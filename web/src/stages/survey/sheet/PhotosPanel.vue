@@ -5,6 +5,7 @@ import { api, ask, upload, type Schemas } from '@/shared/api/client'
 import { useProblems } from '@/shared/figures/problems'
 import { usePhotos, useSurveyEdits } from '@/shared/state/survey'
 import { useTakeOff } from '@/shared/state/takeOff'
+import FileButton from '@/shared/ui/FileButton.vue'
 import TakenOff from '@/shared/ui/TakenOff.vue'
 
 /** Photos of the surface. Where they were taken is removed before they are kept. */
@@ -19,10 +20,7 @@ const { general } = useProblems()
 const faults = ref<string[]>([])
 const sending = ref(0)
 
-async function add(event: Event) {
-  const input = event.target as HTMLInputElement
-  const files = [...(input.files ?? [])]
-  input.value = ''
+async function add(files: File[]) {
   faults.value = []
   sending.value = files.length
   for (const file of files) {
@@ -83,17 +81,15 @@ const mine = computed(
     </ul>
     <p v-else class="quiet">{{ t('survey.photos.none') }}</p>
     <TakenOff :off="off" />
-    <label v-if="!locked" class="button no-print">
-      {{ sending ? t('survey.photos.sending', { n: sending }) : t('survey.photos.add') }}
-      <input
-        type="file"
-        accept="image/jpeg,image/png"
-        multiple
-        class="visually-hidden"
-        :disabled="sending > 0"
-        @change="add"
-      />
-    </label>
+    <FileButton
+      v-if="!locked"
+      class="no-print"
+      accept="image/jpeg,image/png"
+      multiple
+      :disabled="sending > 0"
+      @files="add"
+      >{{ sending ? t('survey.photos.sending', { n: sending }) : t('survey.photos.add') }}</FileButton
+    >
     <p v-for="fault in faults" :key="fault" class="fault" role="alert">{{ fault }}</p>
   </section>
 </template>
@@ -121,9 +117,5 @@ img {
 }
 li a {
   width: 100%;
-}
-.button:focus-within {
-  outline: 3px solid var(--copper);
-  outline-offset: 2px;
 }
 </style>

@@ -1,0 +1,33 @@
+<script setup lang="ts">
+/** A button that opens files. What was picked is told once; the same file can be picked again. */
+defineProps<{ accept: string; multiple?: boolean; main?: boolean; disabled?: boolean }>()
+const emit = defineEmits<{ files: [files: File[]] }>()
+
+function pick(event: Event) {
+  const input = event.target as HTMLInputElement
+  const files = [...(input.files ?? [])]
+  input.value = ''
+  if (files.length) emit('files', files)
+}
+</script>
+
+<template>
+  <label class="button" :class="{ main }">
+    <slot />
+    <input
+      type="file"
+      class="visually-hidden"
+      :accept="accept"
+      :multiple="multiple"
+      :disabled="disabled"
+      @change="pick"
+    />
+  </label>
+</template>
+
+<style scoped>
+.button:focus-within {
+  outline: 3px solid var(--copper);
+  outline-offset: 2px;
+}
+</style>
