@@ -105,6 +105,7 @@ internal static class ServerSetup
         app.MapLogs();
         app.MapPreparation();
         app.MapDrive();
+        app.MapBuilding();
         app.MapFanTests();
         app.MapThermal();
         app.MapImports();

@@ -51,7 +51,7 @@ internal sealed class ComplaintFigures(Job job, SurfaceStates states, IReadOnlyL
             ? new(FigureAnswer.Of(new(test.FlowAt50.Value, Dimension.AirFlow)), WorkingAnswer.Of(test.Working))
             : null;
 
-    private SpeakingAnswer? Stack() => DriveEndpoints.StackOf(job, SeasonAir.Winter(job)) is { } stack
+    private SpeakingAnswer? Stack() => BuildingEndpoints.StackOf(job, SeasonAir.Winter(job)) is { } stack
         ? new(SpeakingFigure.StackPressure, new(FigureAnswer.Of(stack.Working.Result), WorkingAnswer.Of(stack.Working)), null)
         : null;
 }
