@@ -44,13 +44,14 @@ useShortcuts(() => props.job, rows, inHand, keys)
 
 <template>
   <AppBar
+    class="no-print"
     :title="board.data.value?.job.name"
     :title-to="{ name: 'board', params: { job } }"
     :aside="aside"
     @keys="keys = true"
   />
   <KeysDialog v-model="keys" />
-  <GateBand v-if="inHand" :surface="inHand" :job="job" />
+  <GateBand v-if="inHand" class="no-print" :surface="inHand" :job="job" />
   <ProblemNote v-if="board.error.value" class="problem" :problem="board.error.value" @retry="board.refetch()" />
   <RouterView v-else v-slot="{ Component }">
     <component :is="Component" />

@@ -156,6 +156,9 @@ li {
     gap: 5px;
     flex: 1 1 auto;
   }
+  .tick .fault {
+    font-size: inherit;
+  }
   .tick input {
     width: 9px;
     height: 9px;
