@@ -70,7 +70,7 @@ internal sealed record SectionHeat
         double? psi = section.Members is { Material: MemberMaterial.Girt, Profile: { } profile } members && foamThickness > Length.Zero
             ? Girts.LinearTransmittance(profile, members.Depth, inside) : null;
         var whole = studs is { } left ? (rest + left.Resistance).ToTransmittance()
-            : psi is { } fin ? new(parallel.WattsPerSquareMetreKelvin + fin / section.Members.Spacing.Metres)
+            : psi is { } fin ? new(parallel.WattsPerSquareMetreKelvin + fin / QuantityRangeException.Within("member spacing", section.Members.Spacing.Metres, 0.05, 10, Dimension.Thickness))
             : section.Films == FilmSet.Iso6946 && combined is { } u ? u : parallel;
         return new()
         {

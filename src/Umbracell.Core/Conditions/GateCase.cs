@@ -27,7 +27,8 @@ public enum SubstrateKind
 /// <summary>Moisture of the substrate as read: a percentage for wood, dry or not for the rest.</summary>
 /// <param name="WoodPercent">Percent of dry mass, where it is wood.</param>
 /// <param name="IsDry">Found dry and frost-free, where it is not.</param>
-public readonly record struct SubstrateMoisture(double? WoodPercent, bool? IsDry);
+/// <param name="ConcretePercent">As a concrete meter showed it, where one was used.</param>
+public readonly record struct SubstrateMoisture(double? WoodPercent, bool? IsDry, double? ConcretePercent = null);
 
 /// <summary>What must be ready before foam is sprayed (gate rule G13).</summary>
 public enum PreparationItem
@@ -120,6 +121,9 @@ public enum PreparationItem
 /// <summary>The firm's own margins; can be tighter than the rules' figures, never looser.</summary>
 public sealed record GatePractice
 {
+    /// <summary>Greatest reading of a concrete meter on its own scale that passes for dry, percent. Practice: no sheet prints a limit for such scales.</summary>
+    public double DryConcretePercent { get; init; } = 4;
+
     /// <summary>Distance from a window's edge that counts as well inside.</summary>
     public TemperatureDifference WellInside { get; init; } = new(3);
 
@@ -171,6 +175,12 @@ public sealed record GateCase
 
     /// <summary>What must be ticked off before foam; the items every surface has where the list is not derived.</summary>
     public IReadOnlyList<PreparationItem> Required { get; init; } = Planning.PreparationList.Always;
+
+    /// <summary>Whether a leak is open: then leaks are not mended, whatever was ticked.</summary>
+    public bool LeakOpen { get; init; }
+
+    /// <summary>Whether a joint is unsolved or not ready: then joints are not ready, whatever was ticked.</summary>
+    public bool JointOpen { get; init; }
 
     /// <summary>What has been ticked off.</summary>
     public IReadOnlySet<PreparationItem> Prepared { get; init; } = new HashSet<PreparationItem>();

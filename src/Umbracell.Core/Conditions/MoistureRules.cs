@@ -102,7 +102,8 @@ internal static class MoistureRules
 
     private static Finding DryOrNot(GateCase gate, Reading<SubstrateMoisture> reading, string source)
     {
-        var (name, verdict) = reading.Value.IsDry switch { true => ("seenDry", Verdict.Clear), false => ("seenWet", Verdict.Hold), _ => ("unread", Verdict.Hold) };
+        var dry = reading.Value.IsDry ?? (reading.Value.ConcretePercent is { } percent ? percent <= gate.Practice.DryConcretePercent : (bool?)null);
+        var (name, verdict) = dry switch { true => ("seenDry", Verdict.Clear), false => ("seenWet", Verdict.Hold), _ => ("unread", Verdict.Hold) };
         return new("G5", name, verdict, Basis.ProductSheet, source)
         {
             Figures = new Dictionary<string, Figure> { ["age"] = Figure.Duration(reading.Age) },

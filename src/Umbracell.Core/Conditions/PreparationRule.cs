@@ -1,4 +1,5 @@
 using Umbracell.Core.Findings;
+using Umbracell.Core.Planning;
 using Umbracell.Core.Quantities;
 
 namespace Umbracell.Core.Conditions;
@@ -9,7 +10,7 @@ internal static class PreparationRule
     public static Finding Judge(GateCase gate)
     {
         var all = gate.Required;
-        var missing = all.Where(item => !gate.Prepared.Contains(item)).ToList();
+        var missing = all.Where(item => !gate.Prepared.Contains(item) || PreparationList.Outweighs(item, gate.LeakOpen, gate.JointOpen)).ToList();
         return new("G13", missing.Count == 0 ? "ready" : "missing", missing.Count == 0 ? Verdict.Clear : Verdict.Hold, Basis.Practice, "Preparation list ticked off")
         {
             Measured = Figure.Count(all.Count - missing.Count),

@@ -29,6 +29,13 @@ public static class PreparationList
     /// <summary>What every job wants once.</summary>
     public static IReadOnlyList<PreparationItem> OncePerJob { get; } = [PreparationItem.OccupantsOut, PreparationItem.RegistersCovered, PreparationItem.Power];
 
+    /// <summary>Whether what the survey knows outweighs a tick: an open leak is not mended, an unready joint is not ready.</summary>
+    /// <param name="item">The item.</param>
+    /// <param name="leakOpen">Whether a leak is open.</param>
+    /// <param name="jointOpen">Whether a joint is unsolved or not ready.</param>
+    public static bool Outweighs(PreparationItem item, bool leakOpen, bool jointOpen) =>
+        (item == PreparationItem.LeaksMended && leakOpen) || (item == PreparationItem.JointsReady && jointOpen);
+
     private static readonly (PreparationItem Item, Func<PreparationCase, bool> Wanted)[] ByKind =
     [
         (PreparationItem.PenetrationsSealed, c => c.Kind is SurfaceKind.WallOutside or SurfaceKind.EavesClosure),

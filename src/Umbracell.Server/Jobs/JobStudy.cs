@@ -47,7 +47,7 @@ internal sealed record JobStudy(Job Job, IReadOnlyList<SurfaceStudy> Rows)
         var year = section is null ? null : OrNull(() => SectionYears.Study(section.Case, asked!.Year));
         var setsQuestion = SetsQuestions.Of(surface, job, takeoff, readings);
         var sets = setsQuestion is null ? null : OrNull(() => SetsQuestions.Study(setsQuestion, sheet, takeoff!.Working));
-        var gate = GateQuestions.Of(surface, job, records, now) is { } gateQuestion && readings.HasAny(surface.Id) ? GateQuestions.Check(gateQuestion, sheet, sheets.Values) : null;
+        var gate = GateQuestions.Of(surface, job, records, now) is { } gateQuestion && readings.HasAny(surface.Id) ? OrNull(() => GateQuestions.Check(gateQuestion, sheet, sheets.Values)) : null;
         return new(surface, sheet, takeoff, survey, section, year, setsQuestion, sets, gate);
     }
 

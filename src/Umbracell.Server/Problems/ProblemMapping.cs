@@ -23,6 +23,7 @@ internal sealed partial class ProblemMapping(IProblemDetailsService problems, IL
         ["dew point"] = "rhPct",
         ["altitude"] = "altitudeM",
         ["foam thickness"] = "thicknessMm",
+        ["member spacing"] = "members.spacingMm",
         ["sprayed area"] = "areaM2",
         ["wind at the open face"] = "windMs",
         ["risk"] = "riskPct",

@@ -47,11 +47,14 @@ internal static class SectionQuestions
             SectionYears.Of(job, template.Exposure));
     }
 
-    /// <summary>Air (or soil) on the far side at winter design. Soil is assumed wet and at 10 °C until a ground temperature is entered.</summary>
+    /// <summary>Soil is assumed wet and at 10 °C until a ground temperature is entered.</summary>
+    public static (double TempC, double RhPct) Soil { get; } = (10, 100);
+
+    /// <summary>Air (or soil) on the far side at winter design.</summary>
     private static (double TempC, double RhPct) Beyond(Exposure exposure, Job job) => exposure switch
     {
         Exposure.Room => (job.IndoorC, job.IndoorRhPct),
-        Exposure.Ground => (10, 100),
+        Exposure.Ground => Soil,
         _ => (job.OutdoorC, job.OutdoorRhPct),
     };
 

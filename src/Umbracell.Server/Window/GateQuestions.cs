@@ -13,9 +13,6 @@ namespace Umbracell.Server.Window;
 /// <summary>Makes the gate question of a surface from its readings, puts it to the core and shapes the answer.</summary>
 internal static class GateQuestions
 {
-    /// <summary>Greatest reading of a concrete meter that passes for dry: practice, percent of mass.</summary>
-    private const double DryConcretePercent = 4;
-
     /// <summary>The question of a surface; null until a sheet is chosen.</summary>
     public static GateQuestion? Of(Surface surface, Job job, SurveyRecords records, DateTimeOffset now)
     {
@@ -28,14 +25,14 @@ internal static class GateQuestions
         var (a, b) = readings.Drums(sheet);
         var wood = readings.Of(surface.Id, ReadingKind.WoodMoisture);
         var dry = readings.Of(surface.Id, ReadingKind.FoundDry);
-        var moisture = surface.Substrate == SubstrateKind.Wood ? wood ?? dry : dry ?? readings.Of(surface.Id, ReadingKind.ConcreteMoisture);
+        var moisture = surface.Substrate == SubstrateKind.Wood ? wood ?? dry : Newest(dry, readings.Of(surface.Id, ReadingKind.ConcreteMoisture));
         return new(
             sheet,
             surface.Substrate,
             Temperature(readings.Of(surface.Id, ReadingKind.SubstrateTemperature)),
             Temperature(readings.Of(surface.Id, ReadingKind.AirTemperature)),
             readings.Of(surface.Id, ReadingKind.Humidity) is { } rh ? new(rh.Value, rh.HumidityOver, Age(rh), rh.Instrument) : null,
-            moisture is null ? null : new(moisture.Kind == ReadingKind.WoodMoisture ? moisture.Value : null, Dry(moisture), Age(moisture), moisture.Instrument),
+            moisture is null ? null : new(moisture.Kind == ReadingKind.WoodMoisture ? moisture.Value : null, moisture.Kind == ReadingKind.FoundDry ? moisture.Value > 0 : null, Age(moisture), moisture.Instrument, moisture.Kind == ReadingKind.ConcreteMoisture ? moisture.Value : null),
             Temperature(a),
             Temperature(b),
             records.Done(surface.Id),
@@ -44,8 +41,6 @@ internal static class GateQuestions
             records.JointsReady(surface.Id),
             surface.OpenLeak is not null);
 
-        // No sheet prints a limit for a concrete meter's own scale: it is read against the practice's.
-        bool? Dry(ReadingRow reading) => reading.Kind switch { ReadingKind.FoundDry => reading.Value > 0, ReadingKind.ConcreteMoisture => reading.Value <= DryConcretePercent, _ => null };
         double Age(ReadingRow reading) => Math.Max(0, (now - reading.TakenAt).TotalMinutes);
         ReadTemperature? Temperature(ReadingRow? reading) => reading is null ? null : new(reading.Value, Age(reading), reading.Instrument);
     }
@@ -57,31 +52,19 @@ internal static class GateQuestions
         Substrate = Reading(question.Substrate),
         Air = Reading(question.Air),
         Humidity = question.Humidity is { } rh ? new(new(rh.RhPct, rh.RhOver), TimeSpan.FromMinutes(rh.AgeMin), rh.Instrument) : null,
-        Moisture = question.Moisture is { } m ? new(new(m.WoodPct, m.FoundDry), TimeSpan.FromMinutes(m.AgeMin), m.Instrument) : null,
+        Moisture = question.Moisture is { } m ? new(new(m.WoodPct, m.FoundDry, m.ConcretePct), TimeSpan.FromMinutes(m.AgeMin), m.Instrument) : null,
         DrumA = Reading(question.DrumA),
         DrumB = Reading(question.DrumB),
         Required = question.Required ?? PreparationList.Always,
-        Prepared = Prepared(question),
+        LeakOpen = question.LeakOpen,
+        JointOpen = !question.JointsReady,
+        Prepared = question.Prepared.ToHashSet(),
         Pressure = StandardAtmosphere.PressureAt(new(question.AltitudeM)),
         OtherSheets = [.. others],
     });
 
-    // A tick cannot outweigh what the survey knows: an open leak is not mended, an unready joint is not ready.
-    private static HashSet<PreparationItem> Prepared(GateQuestion question)
-    {
-        var done = question.Prepared.ToHashSet();
-        if (question.LeakOpen)
-        {
-            done.Remove(PreparationItem.LeaksMended);
-        }
-
-        if (!question.JointsReady)
-        {
-            done.Remove(PreparationItem.JointsReady);
-        }
-
-        return done;
-    }
+    // Yesterday's dry by eye does not stand against today's meter.
+    private static ReadingRow? Newest(ReadingRow? a, ReadingRow? b) => a is null || b?.TakenAt > a.TakenAt ? b : a;
 
     public static GateAnswer Answer(SprayGate gate) => new(
         gate.Verdict, gate.DewPoint?.Celsius, FigureAnswer.Maybe(gate.DewPoint?.ToFigure()), FindingAnswer.All(gate.Findings), [.. gate.Remedies.Select(RemedyAnswer.Of)]);

@@ -15,7 +15,7 @@ public sealed record ReadTemperature([property: Range(-60, 100)] double TempC, [
 public sealed record ReadHumidity([property: Range(0.1, 100)] double RhPct, HumidityReference RhOver = HumidityReference.Water, [property: Range(0, 1e7)] double AgeMin = 0, string Instrument = "");
 
 /// <summary>Moisture of the substrate in a question with its age.</summary>
-public sealed record ReadMoisture([property: Range(0, 100)] double? WoodPct, bool? FoundDry, [property: Range(0, 1e7)] double AgeMin = 0, string Instrument = "");
+public sealed record ReadMoisture([property: Range(0, 100)] double? WoodPct, bool? FoundDry, [property: Range(0, 1e7)] double AgeMin = 0, string Instrument = "", [property: Range(0, 100)] double? ConcretePct = null);
 
 /// <summary>All the gate needs to know, SI, units in the names. What is not read is left out.</summary>
 public sealed record GateQuestion(

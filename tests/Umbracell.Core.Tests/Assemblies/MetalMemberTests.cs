@@ -80,6 +80,10 @@ public sealed class MetalMemberTests
     }
 
     [Fact]
+    public void Girts_without_a_spacing_are_refused_and_not_reckoned_to_infinity() =>
+        Should.Throw<QuantityRangeException>(() => SectionStudy.Of(Wall(MemberMaterial.Girt, Profile) with { Members = new(MemberMaterial.Girt, Length.FromMillimetres(200), Length.Zero, 0, new(50), Profile) })).ParamName.ShouldBe("member spacing");
+
+    [Fact]
     public void Girts_of_unknown_section_are_a_finding_of_their_own()
     {
         var finding = Metal(Wall(MemberMaterial.Girt, null));

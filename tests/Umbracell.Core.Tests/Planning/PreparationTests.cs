@@ -81,6 +81,32 @@ public sealed class PreparationTests
         SprayGate.Check(gate with { Prepared = required.ToHashSet() }).Findings.Single(f => f.Rule == "G13").Verdict.ShouldBe(Verdict.Clear);
     }
 
+    [Theory]
+    [InlineData(true, false, PreparationItem.LeaksMended)]
+    [InlineData(false, true, PreparationItem.JointsReady)]
+    public void What_the_survey_knows_outweighs_a_tick(bool leakOpen, bool jointOpen, PreparationItem item)
+    {
+        var gate = new GateCase { Sheet = Sheets.ClosedCell, SubstrateKind = SubstrateKind.Mineral, Prepared = PreparationList.Always.ToHashSet() };
+        Judge(gate).ShouldBe((Verdict.Clear, ""));
+        Judge(gate with { LeakOpen = leakOpen, JointOpen = jointOpen }).ShouldBe((Verdict.Hold, item.ToString()));
+
+        static (Verdict, string) Judge(GateCase gate)
+        {
+            var finding = SprayGate.Check(gate).Findings.Single(f => f.Rule == "G13");
+            return (finding.Verdict, finding.Words["items"]);
+        }
+    }
+
+    [Theory]
+    [InlineData(4, "seenDry")]
+    [InlineData(4.1, "seenWet")]
+    public void A_concrete_meter_passes_up_to_the_practice_of_four_percent(double percent, string expected)
+    {
+        var gate = new GateCase { Sheet = Sheets.ClosedCell, SubstrateKind = SubstrateKind.Mineral, Moisture = new(new(null, null, percent), TimeSpan.Zero, "concrete meter") };
+        SprayGate.Check(gate).Findings.Single(f => f.Rule == "G5").Case.ShouldBe(expected);
+        SprayGate.Check(gate with { Practice = new() { DryConcretePercent = 3 } }).Findings.Single(f => f.Rule == "G5").Case.ShouldBe("seenWet");
+    }
+
     private static IReadOnlyList<PreparationItem> Items(SurfaceKind kind, SurfaceDetails? details = null, params SiteNoteKind[] notes) =>
         [.. PreparationList.For(new(kind, details ?? new(), notes.ToHashSet(), kind == SurfaceKind.VentedRafters)).Select(t => t.Item)];
 }

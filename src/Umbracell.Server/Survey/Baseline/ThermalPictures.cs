@@ -2,6 +2,7 @@ using System.Security.Claims;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.EntityFrameworkCore;
+using Umbracell.Core.Quality;
 using Umbracell.Core.Quantities;
 using Umbracell.Formats.Readings;
 using Umbracell.Server.Access;
@@ -41,9 +42,6 @@ internal static class ThermalPictures
     private const int MostOfAJob = 60;
     private const int MostSpots = 20;
     private const int WidestSent = 320;
-
-    /// <summary>Under this difference the temperature factor says more about the camera than about the wall, K.</summary>
-    private const double LeastDifference = 5;
 
     private static readonly string[] Fields = ["name", "phase", "surface", "indoor", "outdoor", "conditions", "spots"];
 
@@ -163,8 +161,8 @@ internal static class ThermalPictures
     private static SpotAnswer Spot(ThermalSpot spot, ThermalPictureRow row)
     {
         var t = row.TempsC[spot.Row * row.Columns + spot.Column];
-        var difference = row.IndoorC - row.OutdoorC;
-        return new(spot.Label, spot.Row, spot.Column, Temperature(t), Math.Abs(difference) >= LeastDifference ? FigureAnswer.Of(Figure.Number((t - row.OutdoorC) / difference)) : null);
+        var factor = TemperatureFactor.Of(new(t), new(row.IndoorC), new(row.OutdoorC));
+        return new(spot.Label, spot.Row, spot.Column, Temperature(t), factor is { } f ? FigureAnswer.Of(Figure.Number(f)) : null);
     }
 
     private static FigureAnswer Temperature(double celsius) => FigureAnswer.Of(new(celsius, Dimension.Temperature));

@@ -50,7 +50,7 @@ internal static class DriveEndpoints
         var drive = ShippedData.Templates[surface.Kind].Exposure switch
         {
             Exposure.Room => VapourDrive.Between(air.Indoor, air.IndoorRh, air.Indoor, air.IndoorRh),
-            Exposure.Ground => VapourDrive.Between(air.Indoor, air.IndoorRh, new(10), new(100)),
+            Exposure.Ground => VapourDrive.Between(air.Indoor, air.IndoorRh, new(SectionQuestions.Soil.TempC), new(SectionQuestions.Soil.RhPct)),
             _ => VapourDrive.Between(air.Indoor, air.IndoorRh, air.Outdoor, air.OutdoorRh),
         };
         return new(

@@ -183,9 +183,8 @@ internal static class Unfiled
         return picture;
     }
 
-    public static LoggerSeriesRow Log(FiledLog l, Dictionary<Guid, Guid> ids) => l.TempsC.Count == l.TimesUnixS.Count && l.RhPct.Count == l.TimesUnixS.Count
-        ? new() { Id = Guid.NewGuid(), SurfaceId = Map(l.SurfaceId, ids), Name = l.Name, Times = [.. l.TimesUnixS], TempsC = [.. l.TempsC], RhPct = [.. l.RhPct], AddedAt = l.AddedAt, AddedBy = l.AddedBy }
-        : throw new FieldFaultsException([new("logs.timesUnixS", "unknown", $"{l.TimesUnixS.Count}")]);
+    public static LoggerSeriesRow Log(FiledLog l, Dictionary<Guid, Guid> ids) =>
+        new() { Id = Guid.NewGuid(), SurfaceId = Map(l.SurfaceId, ids), Name = l.Name, Times = [.. l.TimesUnixS], TempsC = [.. l.TempsC], RhPct = [.. l.RhPct], AddedAt = l.AddedAt, AddedBy = l.AddedBy };
 
     // The bytes of a file from elsewhere are drawn anew like any upload; the file's own word for what they are counts for nothing.
     public static PhotoRow Photo(FiledPhoto p, Dictionary<Guid, Guid> ids)

@@ -31,7 +31,7 @@ internal static class PreparationAnswers
     public static IReadOnlyList<PreparationTaskAnswer> Of(Surface surface, SurveyRecords records)
     {
         var marks = records.Of(surface.Id).ToDictionary(m => (m.Item, m.SurfaceId is null));
-        return [.. List(surface).Select(task => Answer(task, marks.GetValueOrDefault((task.Item, task.ForJob)), Contradicts(task.Item, surface, records)))];
+        return [.. List(surface).Select(task => Answer(task, marks.GetValueOrDefault((task.Item, task.ForJob)), PreparationList.Outweighs(task.Item, surface.OpenLeak is not null, !records.JointsReady(surface.Id))))];
     }
 
     private static PreparationTaskAnswer Answer(PreparationTask task, PreparationRow? mark, bool contradicted)
@@ -39,11 +39,4 @@ internal static class PreparationAnswers
         var ticked = mark?.DoneAt is not null;
         return new(task.Item, task.Reason, task.ForJob, ticked && !contradicted, ticked && contradicted, mark?.AssignedTo ?? "", mark?.DueOn, mark?.DoneAt, mark?.DoneBy ?? "");
     }
-
-    private static bool Contradicts(PreparationItem item, Surface surface, SurveyRecords records) => item switch
-    {
-        PreparationItem.LeaksMended => surface.OpenLeak is not null,
-        PreparationItem.JointsReady => !records.JointsReady(surface.Id),
-        _ => false,
-    };
 }
