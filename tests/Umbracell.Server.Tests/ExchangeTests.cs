@@ -87,6 +87,20 @@ public sealed class ExchangeTests(Product product) : IClassFixture<Product>
         (await client.GetJsonAsync("/api/jobs")).AsArray().ShouldNotContain(j => j!["job"]!.Text("name") == "Must not be kept");
     }
 
+    [Theory]
+    [InlineData("readings", "value", -900.0)]
+    [InlineData("surfaces", "memberSpacingM", 0.0)]
+    public async Task A_job_file_with_what_cannot_be_is_refused_and_the_list_of_jobs_still_opens(string list, string field, double value)
+    {
+        var client = await product.SignedInAsync("owner@ninthacre.example");
+        var file = JsonNode.Parse(Renamed(await client.GetStringAsync($"/api/jobs/{await DemoJobAsync(client, "seed store")}/file", TestContext.Current.CancellationToken)))!;
+        file[list]![0]![field] = value;
+        var (status, problem) = await PostTextAsync(client, "/api/jobs/file", file.ToJsonString());
+        status.ShouldBe(400);
+        problem["lines"]![0]!.Text("path").ShouldBe($"{list}[0].{field}");
+        (await client.GetJsonAsync("/api/jobs")).AsArray().Count.ShouldBeGreaterThan(3);
+    }
+
     [Fact]
     public async Task A_building_model_becomes_surfaces_and_says_what_it_left_out()
     {

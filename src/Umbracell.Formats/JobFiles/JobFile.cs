@@ -76,11 +76,48 @@ public sealed record JobFile(
     /// <summary>Writes a job file.</summary>
     public byte[] Write() => JsonSerializer.SerializeToUtf8Bytes(this, Written);
 
+    private static IEnumerable<(string Path, string Sentence)> Impossible(FiledSurface s, int i)
+    {
+        var corners = s.CornersM.Chunk(2).Where(pair => pair.Length == 2).Select(pair => new Corner(pair[0], pair[1])).ToList();
+        if (s.Shape == ShapeKind.Outline && s.FirstM > 0 && (corners.Count < 3 || s.CornersM.Count % 2 == 1 || Outlines.CrossesItself(corners)))
+        {
+            yield return ($"surfaces[{i}].cornersM", "is no outline: three corners or more, x and y in turn, that do not cross.");
+        }
+
+        if (s.MemberMaterial != MemberMaterial.None && s.MemberSpacingM < 0.05)
+        {
+            yield return ($"surfaces[{i}].memberSpacingM", "is closer than any members stand.");
+        }
+    }
+
+    private static IEnumerable<(string Path, string Sentence)> Impossible(FiledReading r, int i)
+    {
+        var temperature = r.Kind.EndsWith("Temperature", StringComparison.OrdinalIgnoreCase) || r.Kind.StartsWith("Drum", StringComparison.OrdinalIgnoreCase);
+        var (least, greatest) = temperature ? (-60.0, 100.0) : r.Kind.Equals("Humidity", StringComparison.OrdinalIgnoreCase) ? (1, 100) : (0, 100);
+        if (!(r.Value >= least && r.Value <= greatest))
+        {
+            yield return ($"readings[{i}].value", $"is {r.Value}; a {r.Kind} lies between {least} and {greatest}.");
+        }
+    }
+
+    private static IEnumerable<(string Path, string Sentence)> Impossible(FiledLog l, int i)
+    {
+        if (l.TimesUnixS.Count < 2 || l.TempsC.Count != l.TimesUnixS.Count || l.RhPct.Count != l.TimesUnixS.Count || l.TimesUnixS.Zip(l.TimesUnixS.Skip(1)).Any(p => p.Second <= p.First))
+        {
+            yield return ($"logs[{i}].timesUnixS", "must rise, and have as many temperatures and humidities beside it.");
+        }
+    }
+
     private IEnumerable<(string Path, string Sentence)> Contradictions()
     {
         if (FormatVersion > CurrentVersion)
         {
             yield return ("formatVersion", $"is {FormatVersion}; this program reads up to {CurrentVersion}.");
+        }
+
+        foreach (var contradiction in Surfaces.SelectMany(Impossible).Concat(Readings.SelectMany(Impossible)).Concat(Logs.SelectMany(Impossible)))
+        {
+            yield return contradiction;
         }
 
         var surfaces = Surfaces.Select(s => s.Id).ToHashSet();
