@@ -29,6 +29,11 @@ install_package() {
   rm -f /tmp/umbracell-apt.$$
 }
 
+# The letters of documents.
+find_fonts() {
+  [ -f /usr/share/fonts/truetype/dejavu/DejaVuSans-Bold.ttf ] || install_package fonts-dejavu-core 'The font DejaVu Sans'
+}
+
 # need_space DIR MEGABYTES
 need_space() {
   local free
@@ -74,6 +79,21 @@ install_web_packages() {
   fi
 }
 
+# The core for the browser: trimmed WebAssembly, laid where the pages' build takes it along.
+build_browser_core() {
+  mkdir -p .run
+  if [ ! -f web/public/core/dotnet.js ] || changed_since .run/core.stamp src/Umbracell.Core src/Umbracell.Questions src/Umbracell.Core.Browser Directory.Build.props; then
+    say 'Building the core for the browser ...'
+    touch .run/core.stamp.new
+    rm -rf .run/core web/public/core
+    step 'The build of the core for the browser' dotnet publish src/Umbracell.Core.Browser -c Release -o .run/core -v quiet --nologo
+    mkdir -p web/public
+    cp -r .run/core/wwwroot/_framework web/public/core
+    rm -f web/public/core/*.gz web/public/core/*.br
+    mv .run/core.stamp.new .run/core.stamp
+  fi
+}
+
 build_product() {
   mkdir -p .run
   if changed_since .run/server.stamp src Directory.Build.props Directory.Packages.props global.json; then
@@ -82,6 +102,7 @@ build_product() {
     step 'The build of the server' dotnet build src/Umbracell.Server -c Release -v quiet --nologo
     mv .run/server.stamp.new .run/server.stamp
   fi
+  build_browser_core
   install_web_packages web
   if [ ! -f web/dist/index.html ] || changed_since .run/web.stamp web src/Umbracell.Server/obj/openapi; then
     say 'Building the pages ...'

@@ -5,7 +5,7 @@ import globals from 'globals'
 import ts from 'typescript-eslint'
 
 export default ts.config(
-  { ignores: ['dist/', 'node_modules/', 'src/shared/api/schema.d.ts', 'src/components.d.ts'] },
+  { ignores: ['dist/', 'public/core/', 'node_modules/', 'src/shared/api/schema.d.ts', 'src/components.d.ts'] },
   js.configs.recommended,
   ...ts.configs.recommended,
   ...vue.configs['flat/recommended'],

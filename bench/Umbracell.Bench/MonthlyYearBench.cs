@@ -30,8 +30,7 @@ public class MonthlyYearBench
             HeatFlow = HeatFlow.Horizontal,
             Exposure = Exposure.Outdoors,
             Films = FilmSet.Us,
-            Sheet = ProductSheetFile.Read("fleece-oc-5", ShippedData.ProductSheets["fleece-oc-5"]),
-            FoamThickness = Length.FromInches(7.25),
+            Fill = [new FoamFill(ProductSheetFile.Read("fleece-oc-5", ShippedData.ProductSheets["fleece-oc-5"]), Length.FromInches(7.25))],
             Air = new(new(20), new(40), new(-18), new(80)),
         };
     }

@@ -45,6 +45,12 @@ public sealed class UmbracellDb(DbContextOptions<UmbracellDb> options, FirmScope
 
     public DbSet<ColumnMappingRow> ColumnMappings => Set<ColumnMappingRow>();
 
+    public DbSet<PlaceRow> Places => Set<PlaceRow>();
+
+    public DbSet<PlaceHoursRow> PlaceHours => Set<PlaceHoursRow>();
+
+    public DbSet<TargetSetRow> TargetSets => Set<TargetSetRow>();
+
     public DbSet<DataProtectionKey> DataProtectionKeys => Set<DataProtectionKey>();
 
     private Guid? CurrentFirm => scope.FirmId;
@@ -67,6 +73,8 @@ public sealed class UmbracellDb(DbContextOptions<UmbracellDb> options, FirmScope
         modelBuilder.Entity<Firm>(firm =>
         {
             firm.Property(f => f.Name).HasMaxLength(200);
+            firm.Property(f => f.Rates).AsJson();
+            firm.Property(f => f.Practice).AsJson();
             firm.HasQueryFilter(f => f.Id == CurrentFirm);
         });
         modelBuilder.Entity<Person>(person =>
@@ -96,6 +104,12 @@ public sealed class UmbracellDb(DbContextOptions<UmbracellDb> options, FirmScope
             job.HasAlternateKey(j => new { j.FirmId, j.Id });
             job.Property(j => j.Name).HasMaxLength(200);
             job.Property(j => j.Version).IsRowVersion();
+            job.Property(j => j.Priorities).AsJson();
+            job.Property(j => j.Exceptions).AsJson();
+            job.HasOne(j => j.OwnPlace).WithMany().HasForeignKey(j => new { j.FirmId, j.OwnPlaceId }).HasPrincipalKey(p => new { p.FirmId, p.Id }).OnDelete(DeleteBehavior.Restrict);
+            job.Navigation(j => j.OwnPlace).AutoInclude();
+            job.HasOne(j => j.OwnTargets).WithMany().HasForeignKey(j => new { j.FirmId, j.OwnTargetsId }).HasPrincipalKey(t => new { t.FirmId, t.Id }).OnDelete(DeleteBehavior.Restrict);
+            job.Navigation(j => j.OwnTargets).AutoInclude();
             job.HasQueryFilter(j => j.FirmId == CurrentFirm);
         });
         modelBuilder.Entity<Surface>(surface =>
@@ -113,6 +127,8 @@ public sealed class UmbracellDb(DbContextOptions<UmbracellDb> options, FirmScope
                 assembly.OwnsOne(a => a.Baffle);
             });
             surface.OwnsOne(s => s.Details, details => details.ToJson());
+            surface.Property(s => s.System).AsJson();
+            surface.Property(s => s.ChoiceFacts).AsJson();
             surface.Ignore(s => s.OpenLeak);
             surface.HasQueryFilter(s => s.FirmId == CurrentFirm && s.RemovedAt == null);
         });
@@ -130,7 +146,35 @@ public sealed class UmbracellDb(DbContextOptions<UmbracellDb> options, FirmScope
             reading.HasIndex(r => new { r.JobId, r.TakenAt });
             reading.HasQueryFilter(r => r.FirmId == CurrentFirm);
         });
+        OfPlacesAndTargets(modelBuilder);
         OfSurvey(modelBuilder);
+    }
+
+    private void OfPlacesAndTargets(ModelBuilder modelBuilder)
+    {
+        modelBuilder.Entity<TargetSetRow>(set =>
+        {
+            set.HasOne<Firm>().WithMany().HasForeignKey(t => t.FirmId);
+            set.Property(t => t.Edition).HasMaxLength(120);
+            set.Property(t => t.BasedOn).HasMaxLength(60);
+            set.Property(t => t.GreatestU).AsJson();
+            set.Property(t => t.Version).IsRowVersion();
+            set.HasQueryFilter(t => t.FirmId == CurrentFirm);
+        });
+        modelBuilder.Entity<PlaceRow>(place =>
+        {
+            place.HasOne<Firm>().WithMany().HasForeignKey(p => p.FirmId);
+            place.Property(p => p.Name).HasMaxLength(120);
+            place.Property(p => p.Source).HasMaxLength(200);
+            place.Property(p => p.Version).IsRowVersion();
+            place.HasQueryFilter(p => p.FirmId == CurrentFirm);
+        });
+        modelBuilder.Entity<PlaceHoursRow>(hours =>
+        {
+            hours.HasKey(h => h.PlaceId);
+            hours.HasOne<PlaceRow>().WithOne().HasForeignKey<PlaceHoursRow>(h => new { h.FirmId, h.PlaceId }).HasPrincipalKey<PlaceRow>(p => new { p.FirmId, p.Id }).OnDelete(DeleteBehavior.Cascade);
+            hours.HasQueryFilter(h => h.FirmId == CurrentFirm);
+        });
     }
 
     private void OfSurvey(ModelBuilder modelBuilder)

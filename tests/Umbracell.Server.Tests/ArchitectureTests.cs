@@ -10,18 +10,23 @@ using static ArchUnitNET.Fluent.ArchRuleDefinition;
 
 namespace Umbracell.Server.Tests;
 
-/// <summary>Dependencies point one way: Server to Store, Formats, Core; Formats and Store to Core; Core to nothing.</summary>
+/// <summary>Dependencies point one way: Server to Store, Formats, Questions, Core; Formats, Store and Questions to Core; Core to nothing.</summary>
 public sealed class ArchitectureTests
 {
     private static readonly System.Reflection.Assembly Core = typeof(Umbracell.Core.Findings.Finding).Assembly;
+    private static readonly System.Reflection.Assembly Questions = typeof(Umbracell.Questions.Section.SectionQuestion).Assembly;
     private static readonly System.Reflection.Assembly Store = typeof(Umbracell.Store.UmbracellDb).Assembly;
     private static readonly System.Reflection.Assembly Formats = typeof(Umbracell.Formats.DataFiles.ShippedData).Assembly;
 
-    private static readonly Architecture Architecture = new ArchLoader().LoadAssemblies(Core, Store, Formats, typeof(Program).Assembly).Build();
+    private static readonly Architecture Architecture = new ArchLoader().LoadAssemblies(Core, Questions, Store, Formats, typeof(Program).Assembly).Build();
 
     [Fact]
     public void The_core_needs_nothing_but_the_language_library() =>
         Core.GetReferencedAssemblies().Select(a => a.Name!).ShouldAllBe(name => name.StartsWith("System", StringComparison.Ordinal));
+
+    [Fact]
+    public void Questions_know_the_core_alone_so_that_the_browser_can_ask_them() =>
+        Questions.GetReferencedAssemblies().Select(a => a.Name!).ShouldAllBe(name => name.StartsWith("System", StringComparison.Ordinal) || name == "Umbracell.Core");
 
     [Fact]
     public void Store_and_formats_know_the_core_and_not_each_other_nor_the_server()

@@ -5,6 +5,7 @@ using Shouldly;
 using Umbracell.Core.Air;
 using Umbracell.Core.Airtightness;
 using Umbracell.Core.Assemblies;
+using Umbracell.Core.Choosing;
 using Umbracell.Core.Conditions;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Materials;
@@ -14,6 +15,8 @@ using Umbracell.Core.Takeoff;
 using Umbracell.Core.Yield;
 using Umbracell.Formats.DataFiles;
 using Umbracell.Formats.Tables;
+using Umbracell.Questions.Section;
+using Umbracell.Server.Choose;
 using Umbracell.Server.Section;
 using Umbracell.Server.Survey;
 using Umbracell.Store.Model;
@@ -26,6 +29,8 @@ public sealed partial class SentencesTests
 {
     private static readonly JsonNode Catalogue = ReadCatalogue();
     private static readonly IReadOnlyList<ProductSheet> Sheets = [.. ShippedData.ProductSheets.Select(s => ProductSheetFile.Read(s.Key, s.Value))];
+
+    private static readonly Shelf Shelf = new(Sheets.ToDictionary(s => s.Id), ShippedData.Materials, ShippedData.Batts);
 
     private static readonly string[] Zones = ["1A", "4C", "6A"];
 
@@ -73,7 +78,7 @@ public sealed partial class SentencesTests
             }
 
             var job = new Job { Name = "x", ClimateZone = zone, TargetSetId = targets };
-            var study = SectionQuestions.Study(SectionQuestions.Of(surface, job)!, sheet);
+            var study = SectionQuestions.Study(SurfaceSections.Of(surface, job)!, Shelf);
             study.Findings.ToList().ForEach(Check);
             var place = ShippedData.Places.Values.ElementAt((int)(inches * 10) % ShippedData.Places.Count);
             var rooms = place.MeanC.Select(t => Math.Max(20, t)).ToList();
@@ -84,8 +89,37 @@ public sealed partial class SentencesTests
             study.Profile.Points.ToList().ForEach(p => Words($"material.{p.Key}"));
             study.Notches.ToList().ForEach(n => Words($"section.notch.{n.Key}"));
             Words($"kind.{Camel(kind.ToString())}");
-            Words($"section.class.{study.FoamClass.ToString().ToLowerInvariant()}");
+            Words($"section.class.{study.FillClass.ToString().ToLowerInvariant()}");
         }, iter: 1500);
+
+    [Fact]
+    public void A_choice_never_lacks_words() =>
+        Gen.Select(Gen.Enum<SurfaceKind>(), Gen.Int[0, 2].Select(i => Zones[i]), Gen.Double[2, 12], Gen.Int[0, 4095], Gen.Int[0, ShippedData.Places.Count]).Sample((kind, zone, inches, bits, at) =>
+        {
+            bool Has(int bit) => (bits & (1 << bit)) != 0;
+            var surface = SurfaceStart.Of(kind, "x");
+            (surface.MemberDepthM, surface.ExpectedSubstrateC) = (surface.MemberDepthM > 0 ? Length.FromInches(inches).Metres : 0, Has(0) ? -4 : 18);
+            (surface.Details.HeldAtEnds, surface.Details.DoorSpareKg, surface.Details.Covering) = (Has(1), Has(2) ? inches * 3 : null, Has(3) ? Covering.WoodShingles : Covering.SinglePly);
+            surface.ChoiceFacts = new() { Unconditioned = Has(4), SoundAsked = Has(5), Workplace = Has(6), LaterAccess = Has(7), RainBeforeCover = Has(8), OldBuilding = Has(9), Termites = Has(10), Radon = Has(11), FloodProne = Has(5) && Has(6), CombustionInside = Has(7), LoadKPa = Has(8) ? inches * 40 : null };
+            (surface.FirstM, surface.SecondM) = (4, 3);
+            var job = new Job { Name = "x", ClimateZone = zone, TargetSetId = Has(9) ? "iecc-2021" : "metric-sample", PlaceId = at < ShippedData.Places.Count ? ShippedData.Places.Keys.ElementAt(at) : null, TargetPath = Has(10) ? TargetPath.Label : TargetPath.U };
+            var firm = new Firm { Name = "x" };
+            var choice = Choice.Of(ChoiceQuestions.Of(surface, job, firm, new([]), Shelf), Has(11) ? FlipSearch.All : FlipSearch.None);
+            choice.OfSurface.ToList().ForEach(Check);
+            foreach (var c in choice.Candidates)
+            {
+                Words($"candidate.{Camel(c.Kind.ToString())}");
+                c.Findings.Concat(c.Opinions).ToList().ForEach(Check);
+                c.Scores.ToList().ForEach(s => (s.Working, 0).Item1.Terms.ToList().ForEach(t => Words($"workings.name.{t.Name.Split(':')[0]}")));
+                c.Section.Fill.ToList().ForEach(f => Words($"material.{(f is FoamFill ? "foam" : f.Key)}"));
+                if (c.Cost.Working is { } cost)
+                {
+                    Check(cost);
+                }
+            }
+
+            choice.Flips.ToList().ForEach(f => Words($"choose.flip.{Camel(f.Input.ToString())}.{(f.Above ? "above" : "below")}"));
+        }, iter: 400);
 
     [Fact]
     public void Sets_and_survey_never_lack_words() =>

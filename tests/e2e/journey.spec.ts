@@ -43,7 +43,7 @@ test('with the keyboard alone: sign in, job, surface, foam, thickness, sets, gat
   await start.focus()
   await keys.press('Enter')
   await expect(page.getByRole('button', { name: 'R-20.4' })).toBeVisible()
-  const face = page.getByRole('slider')
+  const face = page.getByRole('slider', { name: /Foam face/ })
   await face.focus()
   await keys.press('ArrowRight')
   await expect(face).toHaveAttribute('aria-valuetext', '3 1/4 in')
@@ -81,7 +81,7 @@ test('with the keyboard alone: sign in, job, surface, foam, thickness, sets, gat
   await expect(page.getByText('Clear now')).toBeVisible()
   await expect(page.getByText('Substrate 66 °F').first()).toBeVisible()
   await keys.press('3')
-  await expect(page.getByRole('slider')).toHaveAttribute('aria-valuetext', '4 in')
+  await expect(page.getByRole('slider', { name: /Foam face/ })).toHaveAttribute('aria-valuetext', '4 in')
   await keys.press('b')
   await expect(page.getByRole('row', { name: /North wall/ })).toContainText('192 ft²')
 })
@@ -104,25 +104,25 @@ test('the same walk in metric, by hand', async ({ page }) => {
   await page.getByRole('link', { name: '3 Section' }).click()
   await page.getByText('Fleece OC-8').click()
   await page.getByRole('button', { name: 'Start at 140 mm' }).click()
-  await expect(page.getByRole('slider')).toHaveAttribute('aria-valuetext', '140 mm')
+  await expect(page.getByRole('slider', { name: /Foam face/ })).toHaveAttribute('aria-valuetext', '140 mm')
   await page.getByLabel('Thickness').fill('150')
   await page.getByLabel('Thickness').press('Enter')
-  await expect(page.getByRole('slider')).toHaveAttribute('aria-valuetext', '150 mm')
+  await expect(page.getByRole('slider', { name: /Foam face/ })).toHaveAttribute('aria-valuetext', '150 mm')
   await expect(page.getByRole('button', { name: /m²K\/W/ }).first()).toBeVisible()
 
-  const face = (await page.getByRole('slider').boundingBox())!
+  const face = (await page.getByRole('slider', { name: /Foam face/ }).boundingBox())!
   await page.mouse.move(face.x + face.width / 2, face.y + 120)
   await page.mouse.down()
   await page.mouse.move(face.x + face.width / 2 - 60, face.y + 120, { steps: 6 })
   const saved = page.waitForResponse((answer) => answer.request().method() === 'PATCH' && answer.ok())
   await page.mouse.up()
   await saved
-  const dragged = `${await page.getByRole('slider').getAttribute('aria-valuenow')} mm`
+  const dragged = `${await page.getByRole('slider', { name: /Foam face/ }).getAttribute('aria-valuenow')} mm`
   expect(parseInt(dragged)).toBeLessThan(150)
   expect(parseInt(dragged) % 5).toBe(0)
-  await expect(page.getByRole('slider')).toHaveAttribute('aria-valuetext', dragged)
+  await expect(page.getByRole('slider', { name: /Foam face/ })).toHaveAttribute('aria-valuetext', dragged)
   await page.reload()
-  await expect(page.getByRole('slider')).toHaveAttribute('aria-valuetext', dragged)
+  await expect(page.getByRole('slider', { name: /Foam face/ })).toHaveAttribute('aria-valuetext', dragged)
 
   await page.getByRole('link', { name: '4 Sets' }).click()
   await expect(page.getByText(/m³/).first()).toBeVisible()
@@ -144,13 +144,13 @@ test('a step of the keys is kept even when the next surface is taken up at once'
   await page.request.post(`/api/jobs/${job}/surfaces`, { data: { version: null, units: 'us', fields } })
   await page.goto(`/jobs/${job}/section/${surface}`)
   await page.getByRole('link', { name: 'South wall' }).click()
-  await expect(page.getByRole('slider')).toHaveAttribute('aria-valuetext', '3 in')
+  await expect(page.getByRole('slider', { name: /Foam face/ })).toHaveAttribute('aria-valuetext', '3 in')
   const kept = page.waitForResponse((answer) => answer.request().method() === 'PATCH' && answer.ok())
   await page.keyboard.press(']')
   await page.keyboard.press('k')
   await kept
   await page.getByRole('link', { name: 'South wall' }).click()
-  await expect(page.getByRole('slider')).toHaveAttribute('aria-valuetext', '3 1/4 in')
+  await expect(page.getByRole('slider', { name: /Foam face/ })).toHaveAttribute('aria-valuetext', '3 1/4 in')
 })
 
 test('the design air of a job can be changed, and the sections follow', async ({ page }) => {

@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page } from '@playwright/test'
 
 export const password = 'umbra-demo'
@@ -15,12 +16,18 @@ interface Row {
   name: string
 }
 
-/** The demo's ferry house and a way to find its surfaces. */
-export async function ferryHouse(page: Page) {
+/** A job of the demo by a part of its name, and a way to find its surfaces. */
+export async function jobAt(page: Page, name: string) {
   const jobs = (await (await page.request.get('/api/jobs')).json()) as { job: { id: string; name: string } }[]
-  const job = jobs.find((one) => one.job.name.includes('ferry house'))!.job.id
-  const board = (await (await page.request.get(`/api/jobs/${job}/board`)).json()) as { rows: Row[] }
-  return { job, surface: (name: string) => board.rows.find((row) => row.name === name)!.id }
+  const id = jobs.find((one) => one.job.name.includes(name))!.job.id
+  const board = (await (await page.request.get(`/api/jobs/${id}/board`)).json()) as { rows: Row[] }
+  return { id, surface: (surface: string) => board.rows.find((row) => row.name === surface)!.id }
+}
+
+/** The demo's ferry house. */
+export async function ferryHouse(page: Page) {
+  const { id, surface } = await jobAt(page, 'ferry house')
+  return { job: id, surface }
 }
 
 /** A job of one's own with one wall, made through the interface for programs. */
@@ -43,3 +50,11 @@ export async function useUnits(page: Page, units: 'us' | 'metric') {
 }
 
 export const cell = (page: Page, column: string, surface: string) => page.getByLabel(`${column}, ${surface}`, { exact: true })
+
+const tags = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']
+
+/** Access faults of the screen as it stands, each with its place. */
+export async function faults(page: Page, what: string) {
+  const { violations } = await new AxeBuilder({ page }).withTags(tags).analyze()
+  return violations.map((v) => `${what}: ${v.id} ${v.nodes.map((n) => n.target).join(' | ')}`)
+}

@@ -16,7 +16,7 @@ async function shoot(name, path, sign, before) {
   await page.screenshot({ path: `${out}/${name}.png` })
 }
 
-await shoot('sign-in', '/sign-in', 'Sign-in name')
+await page.goto(base + '/sign-in')
 await page.getByLabel('Sign-in name').fill('owner@ninthacre.example')
 await page.getByLabel('Password').fill('umbra-demo')
 await page.getByRole('button', { name: 'Sign in' }).click()
@@ -49,6 +49,11 @@ await shoot('survey-exchange', `/jobs/${ferry.job}/survey/exchange`, 'Take surfa
   await page.locator('input[type=file]').setInputFiles({ name: 'walk-round.csv', mimeType: 'text/csv', buffer: Buffer.from(text) })
   await page.getByText('2 at fault').waitFor()
 })
+await shoot('choose', at(ferry, 'choose', 'Teaching wing walls'), 'What would change it')
+await shoot('choose-compare', at(ferry, 'choose', 'Slip hall walls'), 'What would change it', async () => {
+  for (const lane of [0, 1]) await page.locator('article').nth(lane).getByRole('button', { name: 'Compare' }).click()
+  await page.getByRole('heading', { name: 'Two systems side by side' }).evaluate((heading) => heading.scrollIntoView({ block: 'start' }))
+})
 await shoot('section', at(ferry, 'section', 'Teaching wing ceiling'), 'foam alone, aged')
 await shoot('sets', at(ferry, 'sets', 'Slip hall roof'), 'sets to load')
 await shoot('window', at(ferry, 'window', 'Slip hall roof'), 'Rules of the gate')
@@ -58,7 +63,7 @@ await shoot('workings', at(ferry, 'section', 'Teaching wing walls'), 'foam alone
 })
 const units = (now) => page.request.put(`${base}/api/session/units`, { data: { units: now } })
 await units('metric')
-await shoot('section-metric', at(mill, 'section', 'Rubble walls'), 'foam alone, aged')
+await shoot('places', '/places', 'Brindle Quay')
 await units('us')
 await page.evaluate(() => localStorage.setItem('theme', 'attic'))
 await shoot('section-attic', at(ferry, 'section', 'Slip hall walls'), 'foam alone, aged')

@@ -193,3 +193,25 @@ test('a job goes out as one file and comes in as another job', async ({ page }) 
   await expect(page.getByRole('rowheader', { name: /North wall/ })).toBeVisible()
   expect(page.url()).not.toContain(job)
 })
+
+test('what is typed for one surface never reaches another', async ({ page }) => {
+  await signIn(page, 'estimator@ninthacre.example')
+  const { job, surface } = await ownJob(page, 'Two walls')
+  const south = await (
+    await page.request.post(`/api/jobs/${job}/surfaces`, {
+      data: { version: null, units: 'us', fields: { name: 'South wall', kind: 'studWall', size: "20' x 9'" } },
+    })
+  ).json()
+  const depth = page.getByLabel('Depth', { exact: true })
+  await page.goto(`/jobs/${job}/survey/surface/${south.id}`)
+  await expect(depth).toBeVisible()
+  const kept = await depth.inputValue()
+  await page.getByRole('navigation').getByRole('link', { name: 'North wall' }).first().click()
+  await expect(page.getByRole('heading', { name: 'North wall', level: 1 })).toBeVisible()
+  await depth.fill('seven')
+  await page.getByRole('navigation').getByRole('link', { name: 'South wall' }).first().click()
+  await expect(page.getByRole('heading', { name: 'South wall', level: 1 })).toBeVisible()
+  await expect(depth).toHaveValue(kept)
+  await page.goto(`/jobs/${job}/survey/surface/${surface}`)
+  await expect(depth).toHaveValue('seven')
+})

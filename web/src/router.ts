@@ -6,6 +6,9 @@ export const router = createRouter({
   routes: [
     { path: '/sign-in', name: 'signIn', component: () => import('./signin/SignInView.vue'), meta: { open: true } },
     { path: '/', name: 'jobs', component: () => import('./jobs/JobsView.vue') },
+    { path: '/firm', name: 'firm', component: () => import('./firm/FirmView.vue') },
+    { path: '/places', name: 'places', component: () => import('./places/PlacesView.vue') },
+    { path: '/target-sets', name: 'targets', component: () => import('./targets/TargetSetsView.vue') },
     {
       path: '/jobs/:job',
       component: () => import('./jobs/JobFrame.vue'),
@@ -47,6 +50,13 @@ export const router = createRouter({
           path: 'survey/exchange',
           name: 'exchange',
           component: () => import('./stages/survey/exchange/ExchangeView.vue'),
+          props: true,
+        },
+        { path: 'choose', name: 'choices', component: () => import('./stages/choose/JobChoicesView.vue'), props: true },
+        {
+          path: 'choose/:surface',
+          name: 'choose',
+          component: () => import('./stages/choose/ChooseView.vue'),
           props: true,
         },
         {

@@ -21,8 +21,15 @@ public sealed record AssemblyState(ThermalTransmittance U, Temperature RoomFace,
     /// <exception cref="QuantityRangeException">Air outside the psychrometric formulas, or a thickness past the sheet's table.</exception>
     public static AssemblyState Of(SectionCase section, Length foam)
     {
-        section = section.WithFoam(foam);
-        var heat = foam > Length.Zero ? SectionHeat.Of(section) : SectionHeat.BareOf(section);
+        return OfFilled(foam > Length.Zero ? section.WithFoam(foam) : section.Bare());
+    }
+
+    /// <summary>The assembly as the case fills it.</summary>
+    /// <param name="section">The case.</param>
+    /// <exception cref="QuantityRangeException">Air outside the psychrometric formulas.</exception>
+    public static AssemblyState OfFilled(SectionCase section)
+    {
+        var heat = SectionHeat.Of(section);
         var profile = SectionProfile.Of(section, heat);
         var face = profile.Points[^2];
         var of = InterfaceOf(section, profile);
@@ -49,7 +56,7 @@ public sealed record AssemblyState(ThermalTransmittance U, Temperature RoomFace,
         }
 
         var outer = profile.Points.Take(profile.Points.Count - 1 - section.Inboard.Count).ToList();
-        var index = outer.FindLastIndex(p => p.Key is not ("foam" or "freeSpace" or "insideFilm"));
+        var index = outer.FindLastIndex(p => p.Key is not ("freeSpace" or "insideFilm") && section.Fill.All(layer => layer.Key != p.Key));
         return profile.Points[Math.Max(0, index)];
     }
 }

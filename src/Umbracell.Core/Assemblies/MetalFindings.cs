@@ -7,6 +7,8 @@ namespace Umbracell.Core.Assemblies;
 /// <summary>Judges metal members: what they add to U, and whether they sweat.</summary>
 internal static class MetalFindings
 {
+    private const string CellSource = "Conduction in two dimensions (ISO 10211); coldest spot against the room's dew point (choice rule E4)";
+
     private const string FinSource = "Fin estimate of the member; flange against the room's dew point (choice rule E4)";
 
     public static IEnumerable<Finding> Of(SectionStudy study)
@@ -31,12 +33,13 @@ internal static class MetalFindings
         var air = study.Case.Air;
         var dew = MoistAir.Of(air.Indoor, air.IndoorHumidity, StandardAtmosphere.PressureAt(Length.Zero)).DewPoint;
         var dry = flange > dew;
-        return new("metalMembers", dry ? "flangeDry" : "flangeSweats", dry ? Verdict.Clear : Verdict.Care, Basis.Physics, FinSource)
+        var solved = study.MemberCell is not null;
+        return new("metalMembers", (dry ? "flangeDry" : "flangeSweats") + (solved ? "Solved" : ""), dry ? Verdict.Clear : Verdict.Care, Basis.Physics, solved ? CellSource : FinSource)
         {
             Measured = flange.ToFigure(),
             Limit = dew.ToFigure(),
             Margin = (flange - dew).ToFigure(),
-            Figures = new Dictionary<string, Figure> { ["psi"] = new(study.GirtPsi!.Value, Dimension.LinearTransmittance) },
+            Figures = new Dictionary<string, Figure> { ["psi"] = new(study.GirtPsi!.Value, Dimension.LinearTransmittance), ["estimate"] = new(study.GirtEstimate ?? study.GirtPsi.Value, Dimension.LinearTransmittance) },
             Working = study.Workings["wholeU"],
             Remedies = dry ? [] : [new("coverFlange", new Dictionary<string, Figure>())],
         };

@@ -17,7 +17,7 @@ internal static class MetalWorkings
         var left = new Working(
             "studR",
             "R_c = F · (R_foam + R_air)",
-            [new("F", "studFactor", Figure.Number(studs.Factor)), new("R_foam", "foamR", heat.Foam.ToFigure()), new("R_air", "freeSpace", heat.FreeSpace.ToFigure())],
+            [new("F", "studFactor", Figure.Number(studs.Factor)), new("R_foam", "foamR", heat.Fill.ToFigure()), new("R_air", "freeSpace", heat.FreeSpace.ToFigure())],
             studs.Resistance.ToFigure(),
             "Correction factors for steel studs, ASHRAE 90.1; past the table the last corrected R is kept");
         return new("wholeU", "U = 1 / (R_c + R_rest)", [new("R_c", "studR", studs.Resistance.ToFigure(), left), new("R_rest", "restR", heat.Rest.ToFigure(), rest)], study.WholeU.ToFigure(), "Steel studs through the whole depth");
@@ -28,11 +28,25 @@ internal static class MetalWorkings
         "U = U_clear + ψ / s",
         [
             new("U_clear", "clearU", study.ParallelU.ToFigure(), parallel),
-            new("ψ", "girtPsi", new(psi, Dimension.LinearTransmittance), Psi(study, heat, psi, profile)),
+            new("ψ", "girtPsi", new(psi, Dimension.LinearTransmittance), study.MemberCell is { } cell ? Solved(study, cell) : Psi(study, heat, psi, profile)),
             new("s", "memberSpacing", study.Case.Members.Spacing.ToSpan()),
         ],
         study.WholeU.ToFigure(),
-        "Clear field and fin estimate of the members");
+        study.MemberCell is null ? "Clear field and fin estimate of the members" : "Clear field and the members by conduction in two dimensions");
+
+    private static Working Solved(SectionStudy study, Conduction.MemberCell cell) => new(
+        "girtPsi",
+        "ψ = 2 · (Φ / ΔT − U_clear · s / 2)",
+        [
+            new("Φ", "cellHeat", new(cell.Field.HeatIn, Dimension.Power)),
+            new("ΔT", "temperatureSpan", (study.Case.Air.Indoor - study.Case.Air.Outdoor).ToFigure()),
+            new("U_clear", "clearU", study.ParallelU.ToFigure()),
+            new("s", "memberSpacing", study.Case.Members.Spacing.ToSpan()),
+            new("n", "cellVolumes", Figure.Count(cell.Field.Across * cell.Field.Through)),
+            new("ψ_fin", "girtEstimate", new(study.GirtEstimate ?? 0, Dimension.LinearTransmittance)),
+        ],
+        new(cell.Psi, Dimension.LinearTransmittance),
+        "Finite volumes on a stretched grid, half of the symmetric cell, one metre long; verified on cases 1 and 2 of ISO 10211");
 
     private static Working Psi(SectionStudy study, SectionHeat heat, double psi, GirtProfile profile) => new(
         "girtPsi",

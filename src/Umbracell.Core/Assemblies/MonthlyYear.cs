@@ -50,7 +50,7 @@ public sealed record MonthlyYear
     /// <exception cref="QuantityRangeException">Air outside the psychrometric formulas.</exception>
     public static MonthlyYear Of(SectionCase section, YearOfAir year)
     {
-        var heat = section.FoamThickness > Length.Zero ? SectionHeat.Of(section) : SectionHeat.BareOf(section);
+        var heat = SectionHeat.Of(section);
         var steps = CutUp(SectionProfile.Steps(section, heat));
         var path = new Interfaces(steps, section);
         Span<double> saturation = stackalloc double[YearOfAir.Months * path.Count];
@@ -112,7 +112,7 @@ public sealed record MonthlyYear
 
     private static double VapourPressure(MonthAir air) => MoistAir.Of(air.Temperature, air.Humidity, StandardAtmosphere.PressureAt(Length.Zero)).VapourPressure.Pascals;
 
-    private static double Saturated(Temperature t) => MoistAir.SaturationPressureAt(t, HumidityReference.Water).Pascals;
+    private static double Saturated(Temperature t) => SaturationTable.At(t.Celsius);
 
     private static List<SectionProfile.Step> CutUp(IEnumerable<SectionProfile.Step> steps)
     {
@@ -173,6 +173,17 @@ public sealed record MonthlyYear
             return new(outdoor + _heatShare[i] * (indoor - outdoor));
         }
 
+        private static bool IsOpenBehindTight(SectionCase section) => section.Fill is [FoamFill first, FoamFill or BattFill, ..] && section.Fill[1].Permeance.Perms > 2 * first.Permeance.Perms;
+
+        // Two foams share a key; the first ends where its own share of the slices does.
+        private static int LastOfFirst(List<string> keys, SectionCase section)
+        {
+            var first = keys.IndexOf(section.Fill[0].Key);
+            var depth = section.Fill[0].Resistance.SquareMetreKelvinsPerWatt / section.Fill.Where(f => f.Key == section.Fill[0].Key).Sum(f => f.Resistance.SquareMetreKelvinsPerWatt);
+            var all = keys.FindLastIndex(key => key == section.Fill[0].Key) - first + 1;
+            return first + Math.Clamp((int)Math.Round(all * depth), 1, all) - 1;
+        }
+
         // Under a tight finish the underside of the finish; else the substrate the foam lies on.
         private static int Interest(List<string> keys, SectionCase section)
         {
@@ -181,7 +192,8 @@ public sealed record MonthlyYear
                 return keys.Count - 1;
             }
 
-            var foam = keys.IndexOf("foam");
+            // Before a batt or open cell the face of the closed foam: what reaches it through them is the room's own vapour.
+            var foam = IsOpenBehindTight(section) ? LastOfFirst(keys, section) + 1 : section.Fill.Count > 0 ? keys.IndexOf(section.Fill[0].Key) : -1;
             return section.FoamAgainst == FoamSide.Outboard && foam > 0 ? foam - 1 : section.FoamAgainst == FoamSide.Inboard ? Math.Max(0, keys.LastIndexOf("foam")) : 0;
         }
     }

@@ -92,14 +92,26 @@ public sealed record SectionCase
     /// <summary>What lies beyond the outermost layer.</summary>
     public required Exposure Exposure { get; init; }
 
+    /// <summary>What an overhead door can carry; null for other surfaces.</summary>
+    public DoorFacts? Door { get; init; }
+
     /// <summary>Film set.</summary>
     public required FilmSet Films { get; init; }
 
-    /// <summary>The foam.</summary>
-    public required ProductSheet Sheet { get; init; }
+    /// <summary>What is put between or before the members, first the layer that lies on the substrate; empty for the bare assembly.</summary>
+    public required IReadOnlyList<FillLayer> Fill { get; init; }
 
-    /// <summary>Foam thickness, above 0 to the sheet's last rated thickness.</summary>
-    public required Length FoamThickness { get; init; }
+    /// <summary>The first foam: the one whose face is moved; null where no foam is sprayed.</summary>
+    public FoamFill? Foam => Fill.OfType<FoamFill>().FirstOrDefault();
+
+    /// <summary>Thickness of the layer that is moved: the first foam, or the first layer where there is none.</summary>
+    public Length FoamThickness => Moved?.Thickness ?? Length.Zero;
+
+    /// <summary>The layer that is moved: the first foam, or the first layer where there is none; null for the bare assembly.</summary>
+    public FillLayer? Moved => Foam ?? (Fill.Count > 0 ? Fill[0] : null);
+
+    /// <summary>Thickness of all that is put in.</summary>
+    public Length FillThickness => new(Fill.Sum(layer => layer.Thickness.Metres));
 
     /// <summary>Design air.</summary>
     public required DesignAir Air { get; init; }
@@ -113,6 +125,43 @@ public sealed record SectionCase
     /// <summary>Depth left for foam between substrate (or baffle) and the inner face of the members; null where nothing bounds it.</summary>
     public Length? FoamDepth => Members.Depth.Metres <= 0 ? null : new Length(Math.Max(0, (Members.Depth - VentChannel - (Baffle?.Thickness ?? Length.Zero)).Metres));
 
-    /// <summary>The same case with another foam thickness.</summary>
-    public SectionCase WithFoam(Length thickness) => this with { FoamThickness = thickness };
+    /// <summary>Heat through a metre of girt as the conduction model gave it, W/(m·K), by the share of the depth that is filled; null leaves it to the fin estimate. Thicknesses are sought with it; each study solves anew for its own.</summary>
+    public Curve? SolvedPsi { get; init; }
+
+    /// <summary>ψ of this fill by <see cref="SolvedPsi"/>; null without it.</summary>
+    internal double? PsiHere => SolvedPsi?.At(Math.Clamp(FillThickness / Members.Depth, 0, 1));
+
+    /// <summary>Steps in which thicknesses are sought: a quarter inch with the US films, 5 mm with the ISO films. A property of the job, so that no answer depends on the units a person reads in.</summary>
+    public Length Step => Films == FilmSet.Us ? Length.FromInches(0.25) : Length.FromMillimetres(5);
+
+    /// <summary>The same case without anything put in.</summary>
+    public SectionCase Bare() => this with { Fill = [] };
+
+    /// <summary>The same case with another thickness of the layer that is moved; a layer that takes the rest gives way.</summary>
+    /// <param name="thickness">Zero takes the layer out.</param>
+    public SectionCase WithFoam(Length thickness)
+    {
+        if (Fill.Count == 0)
+        {
+            return this;
+        }
+
+        var moved = Fill.ToList().IndexOf(Moved!);
+        var layers = Fill.ToArray();
+        layers[moved] = Thickened(layers[moved], thickness);
+        var before = new Length(layers.Where(layer => !layer.TakesRest).Sum(layer => layer.Thickness.Metres));
+        for (var i = 0; i < layers.Length; i++)
+        {
+            if (i != moved && layers[i].TakesRest && FoamDepth is { } depth)
+            {
+                layers[i] = Thickened(layers[i], new(Math.Max(0, (depth - before).Metres)));
+            }
+        }
+
+        return this with { Fill = [.. layers.Where(layer => layer.Thickness > Length.Zero)] };
+    }
+
+    private static FillLayer Thickened(FillLayer layer, Length thickness) => layer is SlabFill slab
+        ? slab with { Layer = slab.Layer with { Thickness = thickness }, Thickness = thickness }
+        : layer with { Thickness = thickness };
 }

@@ -17,12 +17,21 @@ internal static class SectionFindings
     {
         yield return Target(study);
         yield return SectionFit.Judge(study.Case);
-        yield return study.Lifts.Finding;
+        foreach (var lifts in study.Lifts)
+        {
+            yield return lifts.Finding;
+        }
+
         yield return AirBarrier(study);
         yield return Class(study);
         if (study.Case.VentChannel > Length.Zero)
         {
             yield return VentChannel(study.Case);
+        }
+
+        if (DoorLoad.Judge(study.Case, study.Case.Door?.Spare, study.Case.Door?.Treated) is { } door)
+        {
+            yield return door;
         }
 
         foreach (var finding in MetalFindings.Of(study))
@@ -55,29 +64,33 @@ internal static class SectionFindings
 
     private static Finding AirBarrier(SectionStudy study)
     {
-        var from = study.Case.Sheet.AirBarrierFrom;
-        var counts = study.Case.FoamThickness >= from;
-        return new("airBarrier", counts ? "counts" : "tooThin", counts ? Verdict.Clear : Verdict.Care, Basis.ProductSheet, $"{study.Case.Sheet.Name}, {study.Case.Sheet.Edition}: air barrier")
+        var counts = study.Case.Fill.Any(layer => layer.StopsAir);
+        if (study.Case.Foam is not { } foam)
         {
-            Measured = study.Case.FoamThickness.ToThickness(),
+            return new("airBarrier", counts ? "board" : "none", counts ? Verdict.Clear : Verdict.Care, Basis.Practice, "Choice rule E11: a board with sealed edges stops air, fibre does not") { Measured = study.Case.FillThickness.ToThickness() };
+        }
+
+        var from = foam.Sheet.AirBarrierFrom;
+        return new("airBarrier", counts ? "counts" : "tooThin", counts ? Verdict.Clear : Verdict.Care, Basis.ProductSheet, $"{foam.Sheet.Name}, {foam.Sheet.Edition}: air barrier")
+        {
+            Measured = foam.Thickness.ToThickness(),
             Limit = from.ToThickness(),
-            Margin = (study.Case.FoamThickness - from).ToThickness(),
+            Margin = (foam.Thickness - from).ToThickness(),
             Remedies = counts ? [] : [Remedy.Of("goToThickness", "thickness", from.ToThickness())],
         };
     }
 
     private static Finding Class(SectionStudy study)
     {
-        var needed = IsColdZone(study.Case.ClimateZone) && FacesOutdoors(study.Case.Kind);
-        var meets = study.FoamClass <= VapourClass.II;
-        var class2 = VapourResistance.ThicknessFor(study.Case.Sheet.Permeability, VapourClass.II);
-        var reachable = class2 <= study.Case.Sheet.ThickestRated;
+        var needed = ColdZones.Holds(study.Case.ClimateZone) && FacesOutdoors(study.Case.Kind);
+        var meets = study.FillClass <= VapourClass.II;
+        var class2 = study.Case.Foam is { } foam && VapourResistance.ThicknessFor(foam.Sheet.Permeability, VapourClass.II) is var t && t <= foam.Sheet.ThickestRated ? t : (Length?)null;
         return new("vapourClass", meets ? "retards" : needed ? "zoneWantsClass2" : "open", needed && !meets ? Verdict.Care : Verdict.Clear, Basis.ModelCode, "IRC R702.7 and R806.5, 2021: Class II or better in zones 4C and 5 to 8")
         {
-            Measured = study.FoamPermeance.ToFigure(),
+            Measured = study.FillPermeance.ToFigure(),
             Limit = VapourResistance.GreatestOf(VapourClass.II).ToFigure(),
-            Words = new Dictionary<string, string> { ["class"] = study.FoamClass.ToString(), ["zone"] = study.Case.ClimateZone ?? "" },
-            Remedies = needed && !meets && reachable ? [Remedy.Of("goToThickness", "thickness", class2.ToThickness())] : [],
+            Words = new Dictionary<string, string> { ["class"] = study.FillClass.ToString(), ["zone"] = study.Case.ClimateZone ?? "" },
+            Remedies = needed && !meets && class2 is { } reachable ? [Remedy.Of("goToThickness", "thickness", reachable.ToThickness())] : [],
             Working = study.Workings["foamPermeance"],
         };
     }
@@ -94,8 +107,6 @@ internal static class SectionFindings
             Figures = new Dictionary<string, Figure> { ["span"] = span.ToThickness() },
         };
     }
-
-    private static bool IsColdZone(string? zone) => zone is not null && (zone == "4C" || zone[0] is >= '5' and <= '8');
 
     private static bool FacesOutdoors(SurfaceKind kind) => kind is
         SurfaceKind.StudWall or SurfaceKind.SolidWall or SurfaceKind.MetalWall or SurfaceKind.MetalRoof or SurfaceKind.SteelBox

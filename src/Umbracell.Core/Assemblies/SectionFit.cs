@@ -13,31 +13,40 @@ internal static class SectionFit
     // Depths typed in one system and foam set in the other must not fail by a rounding.
     private static readonly Length Grace = Length.FromMillimetres(0.25);
 
-    /// <summary>Thickest foam that fits without shaving hard foam; null where nothing bounds it.</summary>
-    public static Length? GreatestFoam(SectionCase section) => section.FoamDepth switch
+    /// <summary>Thickest the moved layer may become without shaving hard foam; null where nothing bounds it.</summary>
+    public static Length? GreatestFoam(SectionCase section)
     {
-        null => null,
-        { } depth when section.Sheet.Cell == CellStructure.Closed => new(Math.Max(0, (depth - ClosedCellGap).Metres)),
-        { } depth => depth,
-    };
+        if (section.FoamDepth is not { } depth)
+        {
+            return null;
+        }
+
+        // A layer that takes the rest gives way; one of fixed thickness keeps its place.
+        var kept = section.Fill.Where(layer => layer != section.Moved && !layer.TakesRest).Sum(layer => layer.Thickness.Metres);
+        var gap = EndsHard(section) ? ClosedCellGap.Metres : 0;
+        return new(Math.Max(0, depth.Metres - kept - gap));
+    }
+
+    private static bool EndsHard(SectionCase section) => section.Fill.LastOrDefault(layer => layer is not SlabFill) is FoamFill { Sheet.Cell: CellStructure.Closed };
 
     public static Finding Judge(SectionCase section)
     {
         if (section.FoamDepth is not { } depth || GreatestFoam(section) is not { } greatest)
         {
-            return new("fit", "unbounded", Verdict.Clear, Basis.Practice, "Nothing bounds the depth") { Measured = section.FoamThickness.ToThickness() };
+            return new("fit", "unbounded", Verdict.Clear, Basis.Practice, "Nothing bounds the depth") { Measured = section.FillThickness.ToThickness() };
         }
 
-        var t = section.FoamThickness;
+        var t = section.FillThickness;
+        var most = EndsHard(section) ? depth - ClosedCellGap : depth;
         var (name, verdict) = t > depth + Grace ? ("tooThick", Verdict.Hold)
-            : t > greatest + Grace ? ("shaveHard", Verdict.Care)
-            : section.Sheet.Cell == CellStructure.Open && t + Grace >= depth ? ("flush", Verdict.Clear)
+            : t > most + Grace ? ("shaveHard", Verdict.Care)
+            : section.Fill.LastOrDefault(layer => layer is not SlabFill) is FoamFill { Sheet.Cell: CellStructure.Open } && t + Grace >= depth ? ("flush", Verdict.Clear)
             : ("fits", Verdict.Clear);
         return new("fit", name, verdict, Basis.Practice, "Choice rule E9: closed cell stops 1/2 in short of the face, open cell is shaved flush")
         {
             Measured = t.ToThickness(),
-            Limit = greatest.ToThickness(),
-            Margin = (greatest - t).ToThickness(),
+            Limit = most.ToThickness(),
+            Margin = (most - t).ToThickness(),
             Figures = new Dictionary<string, Figure> { ["depth"] = depth.ToThickness(), ["free"] = new Length(Math.Max(0, (depth - t).Metres)).ToThickness() },
             Remedies = verdict == Verdict.Clear ? [] : [Remedy.Of("goToThickness", "thickness", greatest.ToThickness())],
         };

@@ -12,13 +12,14 @@ internal sealed record SectionHeat
     /// <summary>Layers outboard of the foam that count: none of those beyond a ventilated channel, and the baffle.</summary>
     public required IReadOnlyList<Layer> Outboard { get; init; }
 
-    public required ThermalResistance Foam { get; init; }
+    /// <summary>All that is put in: foam, batt, board, coat.</summary>
+    public required ThermalResistance Fill { get; init; }
 
     public required ThermalResistance FreeSpace { get; init; }
 
     public required Length FreeWidth { get; init; }
 
-    /// <summary>The member path beside foam and free space, with any foam that covers the member.</summary>
+    /// <summary>The member path beside the fill and the free space, with any fill that covers the member.</summary>
     public required ThermalResistance Member { get; init; }
 
     public required ThermalResistance Rest { get; init; }
@@ -37,38 +38,40 @@ internal sealed record SectionHeat
     /// <summary>Heat through a metre of girt, W/(m·K); null where there are none, their section is not known or there is no foam.</summary>
     public double? GirtPsi { get; init; }
 
-    public ThermalResistance CavityTotal => Rest + Foam + FreeSpace;
+    public ThermalResistance CavityTotal => Rest + Fill + FreeSpace;
 
-    public static SectionHeat Of(SectionCase section) => Of(section, section.FoamThickness);
+    public static SectionHeat BareOf(SectionCase section) => Of(section.Bare());
 
-    public static SectionHeat BareOf(SectionCase section) => Of(section, Length.Zero);
+    /// <summary>The clear field: as if no metal stood in it.</summary>
+    public static SectionHeat ClearOf(SectionCase section) => Of(section with { Members = section.Members with { Profile = null } });
 
-    private static SectionHeat Of(SectionCase section, Length foamThickness)
+    public static SectionHeat Of(SectionCase section)
     {
         var ventilated = section.VentChannel > Length.Zero;
         var inside = Films.Inside(section.Films, section.HeatFlow);
         var outside = Films.Outside(section.Films, section.HeatFlow, ventilated ? Exposure.Ventilated : section.Exposure);
         IReadOnlyList<Layer> outboard = ventilated ? section.Baffle is { } baffle ? [baffle] : [] : section.Outboard;
-        var foam = section.Sheet.ResistanceAt(foamThickness);
+        var thickness = section.FillThickness;
+        var fill = section.Fill.Aggregate(default(ThermalResistance), (sum, layer) => sum + layer.Resistance);
 
         // A space that nothing closes off is the room or the open air itself: its film is already counted.
         var closing = section.FoamAgainst == FoamSide.Outboard ? section.Inboard : outboard;
-        var freeWidth = closing.Count > 0 && section.FoamDepth is { } depth ? new Length(Math.Max(0, (depth - foamThickness).Metres)) : Length.Zero;
-        var free = AirSpace.Of(freeWidth, section.HeatFlow);
+        var freeWidth = closing.Count > 0 && section.FoamDepth is { } depth ? new Length(Math.Max(0, (depth - thickness).Metres)) : Length.Zero;
+        var free = AirSpace.Of(freeWidth, section.HeatFlow, FaceOfFill(section), closing.Count > 0 ? FaceBeside(section, closing) : AirSpace.OrdinaryFace);
         var rest = outboard.Concat(section.Inboard).Aggregate(inside + outside, (sum, layer) => sum + layer.Resistance);
 
         var share = section.Members.Material == MemberMaterial.Wood ? section.Members.Share : 0;
         var memberDepth = share > 0 && section.FoamDepth is { } full ? full : Length.Zero;
-        var slices = Slices(section, outboard, inside, outside, foam, foamThickness, free, memberDepth, share);
+        var slices = Slices(section, outboard, inside, outside, fill, free, memberDepth, share);
         var parallel = WoodFraming.ParallelPath(share, slices);
         var isMetal = section.Members.Material is MemberMaterial.SteelStud or MemberMaterial.Girt;
         var combined = isMetal ? null : WoodFraming.Combined(share, slices);
 
         // Without foam the metal adds little to what the bare skin passes; left out there, the foam's worth is not overstated.
-        var studs = section.Members.Material == MemberMaterial.SteelStud && foamThickness > Length.Zero
-            ? SteelStuds.Of(section.Members.Spacing, section.Members.Depth, foam + free) : (SteelStuds.Corrected?)null;
-        double? psi = section.Members is { Material: MemberMaterial.Girt, Profile: { } profile } members && foamThickness > Length.Zero
-            ? Girts.LinearTransmittance(profile, members.Depth, inside) : null;
+        var studs = section.Members.Material == MemberMaterial.SteelStud && thickness > Length.Zero
+            ? SteelStuds.Of(section.Members.Spacing, section.Members.Depth, fill + free) : (SteelStuds.Corrected?)null;
+        double? psi = section.Members is { Material: MemberMaterial.Girt, Profile: { } profile } members && thickness > Length.Zero
+            ? section.PsiHere ?? Girts.LinearTransmittance(profile, members.Depth, inside) : null;
         var whole = studs is { } left ? (rest + left.Resistance).ToTransmittance()
             : psi is { } fin ? new(parallel.WattsPerSquareMetreKelvin + fin / QuantityRangeException.Within("member spacing", section.Members.Spacing.Metres, 0.05, 10, Dimension.Thickness))
             : section.Films == FilmSet.Iso6946 && combined is { } u ? u : parallel;
@@ -77,7 +80,7 @@ internal sealed record SectionHeat
             InsideFilm = inside,
             OutsideFilm = outside,
             Outboard = outboard,
-            Foam = foam,
+            Fill = fill,
             FreeSpace = free,
             FreeWidth = freeWidth,
             Member = new(slices.Sum(s => s.Member.SquareMetreKelvinsPerWatt) - rest.SquareMetreKelvinsPerWatt),
@@ -91,32 +94,43 @@ internal sealed record SectionHeat
         };
     }
 
+    private static double FaceOfFill(SectionCase section) => section.Fill.Count > 0 && section.Fill[^1] is SlabFill slab ? slab.Layer.Material.Emittance : AirSpace.OrdinaryFace;
+
+    // The layer that closes the space off: the first towards the room, or the last from outside.
+    private static double FaceBeside(SectionCase section, IReadOnlyList<Layer> closing) => (section.FoamAgainst == FoamSide.Outboard ? closing[0] : closing[^1]).Material.Emittance;
+
     private static List<Slice> Slices(
-        SectionCase section, IReadOnlyList<Layer> outboard, ThermalResistance inside, ThermalResistance outside, ThermalResistance foam, Length foamThickness, ThermalResistance free, Length memberDepth, double share)
+        SectionCase section, IReadOnlyList<Layer> outboard, ThermalResistance inside, ThermalResistance outside, ThermalResistance fill, ThermalResistance free, Length memberDepth, double share)
     {
         List<Slice> slices = [Slice.Continuous(outside), .. outboard.Concat(section.Inboard).Select(layer => Slice.Continuous(layer.Resistance)), Slice.Continuous(inside)];
         if (share == 0)
         {
-            slices.Add(Slice.Continuous(foam));
+            slices.Add(Slice.Continuous(fill));
             slices.Add(Slice.Continuous(free));
             return slices;
         }
 
-        // Foam thicker than the member covers it; a member deeper than the foam stands in the free space, or bare in the room.
-        var beside = Length.Zero < foamThickness && foamThickness < memberDepth ? foamThickness : foamThickness >= memberDepth ? memberDepth : Length.Zero;
-        if (foamThickness > Length.Zero)
+        // What is thicker than the member covers it; a member deeper than the fill stands in the free space, or bare in the room.
+        var reached = Length.Zero;
+        foreach (var layer in section.Fill)
         {
-            var besideShare = beside / foamThickness;
-            slices.Add(new(foam * besideShare, section.Members.Conductivity.Over(beside)));
+            var beside = new Length(Math.Clamp((memberDepth - reached).Metres, 0, layer.Thickness.Metres));
+            reached += layer.Thickness;
+            var besideShare = layer.Thickness > Length.Zero ? beside / layer.Thickness : 0;
+            if (besideShare > 0)
+            {
+                slices.Add(new(layer.Resistance * besideShare, section.Members.Conductivity.Over(beside)));
+            }
+
             if (besideShare < 1)
             {
-                slices.Add(Slice.Continuous(foam * (1 - besideShare)));
+                slices.Add(Slice.Continuous(layer.Resistance * (1 - besideShare)));
             }
         }
 
         if (free.SquareMetreKelvinsPerWatt > 0)
         {
-            slices.Add(new(free, section.Members.Conductivity.Over(memberDepth - beside)));
+            slices.Add(new(free, section.Members.Conductivity.Over(memberDepth - reached)));
         }
 
         return slices;

@@ -28,9 +28,6 @@ public sealed record SectionProfile(IReadOnlyList<ProfilePoint> Points, Pressure
     /// <summary>The place nearest its dew point at design. Below zero, vapour by diffusion alone would condense there while such weather lasts; a year's balance decides whether that matters.</summary>
     public ProfilePoint NearestDew => Points.MinBy(p => p.DewMargin.Kelvins);
 
-    /// <summary>Slices the foam is cut into, so that a dew line crossing inside it is seen.</summary>
-    private const int FoamSlices = 8;
-
     /// <summary>One step from outside to the room: its width, thermal and vapour resistance in SI.</summary>
     internal readonly record struct Step(string Key, Length Width, double Resistance, double VapourResistance);
 
@@ -83,8 +80,8 @@ public sealed record SectionProfile(IReadOnlyList<ProfilePoint> Points, Pressure
             yield return Of(layer);
         }
 
-        var foamAndSpace = Foam(section, heat).Concat(FreeSpace(heat));
-        foreach (var step in section.FoamAgainst == FoamSide.Outboard ? foamAndSpace : foamAndSpace.Reverse())
+        var fillAndSpace = section.Fill.SelectMany(Cut).Concat(FreeSpace(heat));
+        foreach (var step in section.FoamAgainst == FoamSide.Outboard ? fillAndSpace : fillAndSpace.Reverse())
         {
             yield return step;
         }
@@ -97,11 +94,11 @@ public sealed record SectionProfile(IReadOnlyList<ProfilePoint> Points, Pressure
         yield return new("insideFilm", Length.Zero, heat.InsideFilm.SquareMetreKelvinsPerWatt, 0);
     }
 
-    private static IEnumerable<Step> Foam(SectionCase section, SectionHeat heat)
+    // Cut into slices, so that a dew line crossing inside a layer is seen.
+    private static IEnumerable<Step> Cut(FillLayer layer)
     {
-        var slice = section.FoamThickness / FoamSlices;
-        var vapour = 1 / section.Sheet.Permeability.Over(slice).KilogramsPerPascalSecondSquareMetre;
-        return Enumerable.Repeat(new Step("foam", slice, heat.Foam.SquareMetreKelvinsPerWatt / FoamSlices, vapour), FoamSlices);
+        var vapour = 1 / layer.Permeance.KilogramsPerPascalSecondSquareMetre / layer.Slices;
+        return Enumerable.Repeat(new Step(layer.Key, layer.Thickness / layer.Slices, layer.Resistance.SquareMetreKelvinsPerWatt / layer.Slices, vapour), layer.Slices);
     }
 
     // Still air resists vapour as its own thickness does (ISO 13788 conventional permeability).

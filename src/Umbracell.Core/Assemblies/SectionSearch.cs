@@ -6,19 +6,16 @@ namespace Umbracell.Core.Assemblies;
 /// <summary>Thicknesses sought by their effect.</summary>
 internal static class SectionSearch
 {
-    private const double StepInches = 0.25;
+    /// <summary>Thinnest foam, on the job's step, that brings U to the target; null without a target or where no rated thickness does.</summary>
+    public static Length? ThicknessForTarget(SectionCase section) =>
+        section.Target is not { } target ? null : Thinnest(section, at => SectionHeat.Of(at).WholeU.WattsPerSquareMetreKelvin <= target.GreatestU.WattsPerSquareMetreKelvin);
 
-    /// <summary>Thinnest foam, on the quarter inch, that brings U to the target; null without a target or where no rated thickness does.</summary>
-    public static Length? ThicknessForTarget(SectionCase section)
+    /// <summary>Thinnest foam on the job's step for which something holds that never stops holding as foam grows; null where no rated thickness does.</summary>
+    public static Length? Thinnest(SectionCase section, Func<SectionCase, bool> holds)
     {
-        if (section.Target is not { } target)
-        {
-            return null;
-        }
-
-        // U never rises with thickness, so the least sufficient quarter is found by halving.
-        var (low, high) = (1, (int)Math.Floor(section.Sheet.ThickestRated.Inches / StepInches + 1e-9));
-        if (!Meets(high))
+        var step = section.Step;
+        var (low, high) = (1, (int)Math.Floor(Thickest(section) / step + 1e-9));
+        if (high < 1 || !holds(section.WithFoam(step * high)))
         {
             return null;
         }
@@ -26,24 +23,27 @@ internal static class SectionSearch
         while (low < high)
         {
             var middle = (low + high) / 2;
-            (low, high) = Meets(middle) ? (low, middle) : (middle + 1, high);
+            (low, high) = holds(section.WithFoam(step * middle)) ? (low, middle) : (middle + 1, high);
         }
 
-        return Length.FromInches(low * StepInches);
-
-        bool Meets(int quarters) =>
-            SectionHeat.Of(section.WithFoam(Length.FromInches(quarters * StepInches))).WholeU.WattsPerSquareMetreKelvin
-                <= target.GreatestU.WattsPerSquareMetreKelvin;
+        return step * low;
     }
+
+    /// <summary>Thickest the moved layer may be: what its sheet rates, or 0.3 m for boards.</summary>
+    public static Length Thickest(SectionCase section) => section.Foam?.Sheet.ThickestRated ?? new(0.3);
 
     public static IReadOnlyList<Notch> Notches(SectionStudy study)
     {
-        var sheet = study.Case.Sheet;
-        List<Notch> notches = [new("airBarrier", sheet.AirBarrierFrom), new("lift", sheet.GreatestLift)];
-        var class2 = VapourResistance.ThicknessFor(sheet.Permeability, VapourClass.II);
-        if (class2 <= sheet.ThickestRated)
+        List<Notch> notches = [];
+        if (study.Case.Foam?.Sheet is { } sheet)
         {
-            notches.Add(new("class2", class2));
+            notches.Add(new("airBarrier", sheet.AirBarrierFrom));
+            notches.Add(new("lift", sheet.GreatestLift));
+            var class2 = VapourResistance.ThicknessFor(sheet.Permeability, VapourClass.II);
+            if (class2 <= sheet.ThickestRated)
+            {
+                notches.Add(new("class2", class2));
+            }
         }
 
         if (study.ThicknessForTarget is { } target)

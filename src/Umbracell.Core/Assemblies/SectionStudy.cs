@@ -1,3 +1,4 @@
+using Umbracell.Core.Assemblies.Conduction;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Lifts;
 using Umbracell.Core.Moisture;
@@ -16,8 +17,8 @@ public sealed record SectionStudy
     /// <summary>The case studied.</summary>
     public required SectionCase Case { get; init; }
 
-    /// <summary>Aged R of the foam alone.</summary>
-    public required ThermalResistance FoamR { get; init; }
+    /// <summary>R of all that is put in: foam by its aged table, batts as they lie.</summary>
+    public required ThermalResistance FillR { get; init; }
 
     /// <summary>R from air to air between the members.</summary>
     public required ThermalResistance CavityR { get; init; }
@@ -28,8 +29,14 @@ public sealed record SectionStudy
     /// <summary>Heat through a metre of girt, W/(m·K); null without girts of known section.</summary>
     public double? GirtPsi { get; init; }
 
-    /// <summary>Temperature of the girts' flange in the room at design; null without girts of known section.</summary>
+    /// <summary>Coldest metal the room's air touches at design: by the cell, or the flange by the fin estimate; null without girts of known section.</summary>
     public Temperature? GirtFlange { get; init; }
+
+    /// <summary>The fin estimate of <see cref="GirtPsi"/>, W/(m·K), for comparison; null without girts of known section.</summary>
+    public double? GirtEstimate { get; init; }
+
+    /// <summary>The members' cell in two dimensions; null where members are not girts of known section.</summary>
+    public MemberCell? MemberCell { get; init; }
 
     /// <summary>U by parallel path; the clear field where members are metal or absent.</summary>
     public required ThermalTransmittance ParallelU { get; init; }
@@ -46,11 +53,11 @@ public sealed record SectionStudy
     /// <summary>Share of the bare assembly's heat flow that the foam cuts, 0 to 1.</summary>
     public double HeatCut => 1 - WholeU.WattsPerSquareMetreKelvin / BareU.WattsPerSquareMetreKelvin;
 
-    /// <summary>Permeance of the foam.</summary>
-    public required Permeance FoamPermeance { get; init; }
+    /// <summary>Permeance of all that is put in, in series; a sheet of air's worth where nothing is.</summary>
+    public required Permeance FillPermeance { get; init; }
 
-    /// <summary>Class of the foam by itself.</summary>
-    public required VapourClass FoamClass { get; init; }
+    /// <summary>Class of what is put in by itself.</summary>
+    public required VapourClass FillClass { get; init; }
 
     /// <summary>Permeance of everything between room and outside air, in series.</summary>
     public required Permeance WholePermeance { get; init; }
@@ -58,8 +65,8 @@ public sealed record SectionStudy
     /// <summary>Temperature and vapour through the section at design.</summary>
     public required SectionProfile Profile { get; init; }
 
-    /// <summary>Lifts.</summary>
-    public required LiftPlan Lifts { get; init; }
+    /// <summary>Lifts of each foam, in the order they are sprayed; empty where none is.</summary>
+    public required IReadOnlyList<LiftPlan> Lifts { get; init; }
 
     /// <summary>Thinnest foam that meets the target; null without a target or where none fits.</summary>
     public required Length? ThicknessForTarget { get; init; }
@@ -81,26 +88,31 @@ public sealed record SectionStudy
     /// <exception cref="QuantityRangeException">A thickness not above zero, or past what the sheet rates; air outside the psychrometric formulas.</exception>
     public static SectionStudy Of(SectionCase section)
     {
-        section = section.WithFoam(section.Sheet.Rated(section.FoamThickness));
-        var heat = SectionHeat.Of(section);
-        var foamPermeance = section.Sheet.Permeability.Over(section.FoamThickness);
+        QuantityRangeException.Within("foam thickness", section.FoamThickness.Metres, 1e-4, 1, Dimension.Thickness);
+        section = section with { Fill = [.. section.Fill.Select(layer => layer is FoamFill foam ? foam with { Thickness = foam.Sheet.Rated(foam.Thickness) } : layer)] };
+        var cell = MemberCell.Of(section);
+        var heat = SectionHeat.Of(cell is null ? section : section with { SolvedPsi = new("ψ", [new(0, cell.Psi), new(1, cell.Psi)], Dimension.Number) });
+        section = section with { SolvedPsi = section.SolvedPsi ?? GirtCurve.For(section) };
+        var permeance = VapourResistance.InSeries(section.Fill.Select(layer => layer.Permeance));
         var profile = SectionProfile.Of(section, heat);
-        var lifts = LiftPlan.For(section.Sheet, section.FoamThickness);
+        var lifts = section.Fill.OfType<FoamFill>().Select(foam => LiftPlan.For(foam.Sheet, foam.Thickness)).ToList();
         var thicknessForTarget = SectionSearch.ThicknessForTarget(section);
         var study = new SectionStudy
         {
             Case = section,
-            FoamR = heat.Foam,
+            FillR = heat.Fill,
             CavityR = heat.CavityTotal,
             Studs = heat.Studs,
             GirtPsi = heat.GirtPsi,
-            GirtFlange = heat.GirtPsi is { } psi && section.Members.Profile is { } girt ? Girts.Flange(girt, psi, heat.InsideFilm, section.Air.Indoor, section.Air.Outdoor) : null,
+            GirtEstimate = heat.GirtPsi is not null && section.Members.Profile is { } known ? Girts.LinearTransmittance(known, section.Members.Depth, heat.InsideFilm) : null,
+            MemberCell = cell,
+            GirtFlange = cell is not null ? cell.Coldest : heat.GirtPsi is { } psi && section.Members.Profile is { } girt ? Girts.Flange(girt, psi, heat.InsideFilm, section.Air.Indoor, section.Air.Outdoor) : null,
             ParallelU = heat.ParallelU,
             CombinedU = heat.CombinedU,
             WholeU = heat.WholeU,
             BareU = SectionHeat.BareOf(section).WholeU,
-            FoamPermeance = foamPermeance,
-            FoamClass = VapourResistance.ClassOf(foamPermeance),
+            FillPermeance = permeance,
+            FillClass = VapourResistance.ClassOf(permeance),
             WholePermeance = profile.WholePermeance,
             Profile = profile,
             Lifts = lifts,

@@ -8,7 +8,7 @@ internal static class SectionWorkings
 {
     public static Dictionary<string, Working> Of(SectionStudy study, SectionHeat heat)
     {
-        var foam = FoamR(study);
+        var foam = Fill(study);
         var rest = Rest(study.Case, heat);
         var cavity = Cavity(heat, foam, rest);
         var parallel = Parallel(study, heat, foam, rest);
@@ -20,12 +20,7 @@ internal static class SectionWorkings
             ["cavityR"] = cavity,
             ["parallelU"] = parallel,
             ["wholeU"] = whole,
-            ["foamPermeance"] = new(
-                "foamPermeance",
-                "M = δ / t",
-                [new("δ", "permeability", study.Case.Sheet.Permeability.ToFigure()), new("t", "foamThickness", study.Case.FoamThickness.ToThickness())],
-                study.FoamPermeance.ToFigure(),
-                $"{study.Case.Sheet.Name}, {study.Case.Sheet.Edition}: permeability of the bulk"),
+            ["foamPermeance"] = Permeance(study),
             ["heatCut"] = new(
                 "heatCut",
                 "cut = 1 − U / U_bare",
@@ -35,16 +30,15 @@ internal static class SectionWorkings
             ["freeSpace"] = new(
                 "freeSpace",
                 "w = d − t",
-                [new("d", "foamDepth", (study.Case.FoamDepth ?? study.Case.FoamThickness).ToThickness()), new("t", "foamThickness", study.Case.FoamThickness.ToThickness())],
+                [new("d", "foamDepth", (study.Case.FoamDepth ?? study.Case.FillThickness).ToThickness()), new("t", "foamThickness", study.Case.FillThickness.ToThickness())],
                 heat.FreeWidth.ToThickness(),
                 "Depth left between foam and the face of the members; 0 where nothing closes it off"),
             ["foamSd"] = new(
                 "foamSd",
                 "sd = δ₀ / M",
-                [new("δ₀", "airPermeability", new(Permeance.StillAirPermeability, Dimension.Permeability)), new("M", "foamPermeance", study.FoamPermeance.ToFigure())],
-                new(study.FoamPermeance.EquivalentAirThickness.Metres, Dimension.Span),
+                [new("δ₀", "airPermeability", new(Quantities.Permeance.StillAirPermeability, Dimension.Permeability)), new("M", "foamPermeance", study.FillPermeance.ToFigure())],
+                new(study.FillPermeance.EquivalentAirThickness.Metres, Dimension.Span),
                 "ISO 13788: conventional permeability of air 2·10⁻¹⁰ kg/(Pa·s·m)"),
-            ["lifts"] = study.Lifts.Working,
             ["drive"] = new(
                 "drive",
                 "Δp = p_in − p_out",
@@ -52,6 +46,12 @@ internal static class SectionWorkings
                 study.Profile.OutwardDrive.ToFigure(),
                 "Saturation pressure times relative humidity on each side (ASHRAE Fundamentals, psychrometrics)"),
         };
+        workings["insideSurface"] = InsideSurface(study, heat);
+        if (study.Lifts.Count > 0)
+        {
+            workings["lifts"] = study.Lifts[0].Working;
+        }
+
         if (combined is not null)
         {
             workings["combinedU"] = combined;
@@ -60,15 +60,36 @@ internal static class SectionWorkings
         return workings;
     }
 
-    private static Working FoamR(SectionStudy study)
+    private static Working Fill(SectionStudy study)
     {
-        var sheet = study.Case.Sheet;
-        var t = study.Case.FoamThickness;
+        var layers = study.Case.Fill.Select(LayerOfFill).ToList();
+        return layers.Count == 1
+            ? layers[0]
+            : new("fillR", "R_fill = " + string.Join(" + ", layers.Select((_, i) => Numbered("R", i + 1))), [.. layers.Select((w, i) => new WorkingTerm(Numbered("R", i + 1), w.Name, w.Result, w))], study.FillR.ToFigure(), "Layers in series");
+    }
+
+    private static Working LayerOfFill(FillLayer layer) => layer switch
+    {
+        FoamFill foam => FoamR(foam),
+        BattFill batt => new(
+            "battR",
+            "R = c · R_rated",
+            [new("R_rated", "battRated", batt.Batt.Rated.ToFigure()), new("c", "battKept", Figure.Number(batt.Resistance.SquareMetreKelvinsPerWatt / batt.Batt.Rated.SquareMetreKelvinsPerWatt)), new("t", "layerThickness", batt.Thickness.ToThickness()), new("t_rated", "battNominal", batt.Batt.Nominal.ToThickness())],
+            batt.Resistance.ToFigure(),
+            "Usual compressed-R tables of fibre batts: c by t / t_rated"),
+        SlabFill slab => LayerR(slab.Layer),
+        _ => throw new ArgumentOutOfRangeException(nameof(layer)),
+    };
+
+    private static Working FoamR(FoamFill foam)
+    {
+        var (sheet, t) = (foam.Sheet, foam.Thickness);
+        var result = foam.Resistance.ToFigure();
         var source = $"{sheet.Name}, {sheet.Edition}: aged R, {sheet.AgeingMethod}";
         var first = sheet.AgedR.Points[0];
         if (t.Metres <= first.X)
         {
-            return new("foamR", "R = R₁ · t / t₁", [new("R₁", "sheetR", R(first.Y)), new("t", "foamThickness", t.ToThickness()), new("t₁", "sheetThickness", T(first.X))], study.FoamR.ToFigure(), source);
+            return new("foamR", "R = R₁ · t / t₁", [new("R₁", "sheetR", R(first.Y)), new("t", "foamThickness", t.ToThickness()), new("t₁", "sheetThickness", T(first.X))], result, source);
         }
 
         var upper = sheet.AgedR.Points.First(p => p.X >= t.Metres - 1e-12);
@@ -77,12 +98,29 @@ internal static class SectionWorkings
             "foamR",
             "R = R₁ + (R₂ − R₁) · (t − t₁) / (t₂ − t₁)",
             [new("R₁", "sheetR", R(lower.Y)), new("R₂", "sheetR", R(upper.Y)), new("t", "foamThickness", t.ToThickness()), new("t₁", "sheetThickness", T(lower.X)), new("t₂", "sheetThickness", T(upper.X))],
-            study.FoamR.ToFigure(),
+            result,
             source);
 
         static Figure R(double si) => new(si, Dimension.Resistance);
         static Figure T(double si) => new(si, Dimension.Thickness);
     }
+
+    private static Working Permeance(SectionStudy study)
+    {
+        var layers = study.Case.Fill.Select(layer => layer switch
+        {
+            FoamFill foam => LayerPermeance("foamPermeance", foam.Sheet.Permeability, foam, $"{foam.Sheet.Name}, {foam.Sheet.Edition}: permeability of the bulk"),
+            BattFill batt => LayerPermeance("layerPermeance", batt.Batt.Material.Permeability, batt, batt.Batt.Material.Source),
+            SlabFill slab => LayerPermeance("layerPermeance", slab.Layer.Material.Permeability, slab, slab.Layer.Material.Source),
+            _ => throw new ArgumentOutOfRangeException(nameof(study)),
+        }).ToList();
+        return layers.Count == 1
+            ? layers[0]
+            : new("foamPermeance", "1 / M = " + string.Join(" + ", layers.Select((_, i) => $"1 / {Numbered("M", i + 1)}")), [.. layers.Select((w, i) => new WorkingTerm(Numbered("M", i + 1), w.Name, w.Result, w))], study.FillPermeance.ToFigure(), "Permeances in series");
+    }
+
+    private static Working LayerPermeance(string name, Permeability permeability, FillLayer layer, string source) =>
+        new(name, "M = δ / t", [new("δ", "permeability", permeability.ToFigure()), new("t", "layerThickness", layer.Thickness.ToThickness())], layer.Permeance.ToFigure(), source);
 
     private static Working Rest(SectionCase section, SectionHeat heat)
     {
@@ -99,16 +137,29 @@ internal static class SectionWorkings
         layer.Resistance.ToFigure(),
         layer.Material.Source);
 
+    // Temperature of the face towards the room between members, by its share of the resistance.
+    private static Working InsideSurface(SectionStudy study, SectionHeat heat)
+    {
+        var (indoor, outdoor) = (study.Case.Air.Indoor, study.Case.Air.Outdoor);
+        var factor = 1 - heat.InsideFilm.SquareMetreKelvinsPerWatt / study.CavityR.SquareMetreKelvinsPerWatt;
+        return new(
+            "insideSurface",
+            "θ_si = θe + f · (θi − θe), f = 1 − R_si / R_T",
+            [new("θi", "indoorTemperature", indoor.ToFigure()), new("θe", "outdoorTemperature", outdoor.ToFigure()), new("R_si", "insideFilm", heat.InsideFilm.ToFigure()), new("R_T", "cavityR", study.CavityR.ToFigure()), new("f", "temperatureFactor", Figure.Number(factor))],
+            new(outdoor.Celsius + factor * (indoor.Celsius - outdoor.Celsius), Dimension.Temperature),
+            "Resistance shares; temperature factor of ISO 13788");
+    }
+
     private static Working Cavity(SectionHeat heat, Working foam, Working rest) => new(
         "cavityR",
         "R = R_foam + R_air + R_rest",
-        [new("R_foam", "foamR", heat.Foam.ToFigure(), foam), new("R_air", "freeSpace", heat.FreeSpace.ToFigure()), new("R_rest", "restR", heat.Rest.ToFigure(), rest)],
+        [new("R_foam", foam.Name, heat.Fill.ToFigure(), foam), new("R_air", "freeSpace", heat.FreeSpace.ToFigure()), new("R_rest", "restR", heat.Rest.ToFigure(), rest)],
         heat.CavityTotal.ToFigure(),
         "Layers in series; air space by ISO 6946 table 8");
 
     private static Working Parallel(SectionStudy study, SectionHeat heat, Working foam, Working rest)
     {
-        List<WorkingTerm> terms = [new("R_foam", "foamR", heat.Foam.ToFigure(), foam), new("R_air", "freeSpace", heat.FreeSpace.ToFigure()), new("R_rest", "restR", heat.Rest.ToFigure(), rest)];
+        List<WorkingTerm> terms = [new("R_foam", foam.Name, heat.Fill.ToFigure(), foam), new("R_air", "freeSpace", heat.FreeSpace.ToFigure()), new("R_rest", "restR", heat.Rest.ToFigure(), rest)];
         if (heat.Share == 0)
         {
             return new("wholeU", "U = 1 / (R_foam + R_air + R_rest)", terms, study.ParallelU.ToFigure(), "Layers in series");

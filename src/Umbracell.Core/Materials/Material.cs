@@ -7,4 +7,13 @@ namespace Umbracell.Core.Materials;
 /// <param name="Conductivity">Thermal conductivity.</param>
 /// <param name="Permeability">Vapour permeability, dry cup.</param>
 /// <param name="Source">Where the values come from.</param>
-public sealed record Material(string Id, ThermalConductivity Conductivity, Permeability Permeability, string Source);
+/// <param name="Density">Density, where it matters; null where it is not known.</param>
+/// <param name="Emittance">Of its face, above 0 to 1; a bright foil counts only where an air space stands before it.</param>
+public sealed record Material(string Id, ThermalConductivity Conductivity, Permeability Permeability, string Source, Density? Density = null, double Emittance = 0.9)
+{
+    /// <summary>Conductivity under which a board counts as insulation, W/(m·K).</summary>
+    private const double Insulates = 0.065;
+
+    /// <summary>Whether it counts as insulation in a label R.</summary>
+    public bool IsInsulation => Conductivity.WattsPerMetreKelvin <= Insulates;
+}

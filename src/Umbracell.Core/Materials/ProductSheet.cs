@@ -134,6 +134,18 @@ public sealed record ProductSheet
     /// <summary>Both sides of a set.</summary>
     public Mass SetMass => SetMassA + SetMassB;
 
+    /// <summary>Compressive strength, kPa; null where the sheet gives none.</summary>
+    public double? CompressiveStrengthKPa { get; init; }
+
+    /// <summary>Flame spread index; null where the sheet gives none.</summary>
+    public double? FlameSpread { get; init; }
+
+    /// <summary>Smoke developed index; null where the sheet gives none.</summary>
+    public double? SmokeDeveloped { get; init; }
+
+    /// <summary>Days it may stand open to rain; null where the sheet gives none.</summary>
+    public double? OpenToRainDays { get; init; }
+
     /// <summary>Re-entry as the sheet words it.</summary>
     public required string ReEntry { get; init; }
 

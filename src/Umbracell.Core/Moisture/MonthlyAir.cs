@@ -34,6 +34,18 @@ public sealed record YearOfAir
     /// <summary>In the room.</summary>
     public IReadOnlyList<MonthAir> Indoor { get; }
 
+    /// <summary>The same year with damper or drier rooms in the months that are heated.</summary>
+    /// <param name="points">Added to the relative humidity, which stays between 1 and 100 %.</param>
+    public YearOfAir WithWinterHumidityShift(double points)
+    {
+        const double Heated = 5;
+        return new(Outdoor, [.. Indoor.Select((room, i) => room.Temperature.Celsius - Outdoor[i].Temperature.Celsius > Heated ? room with { Humidity = new(Math.Clamp(room.Humidity.Percent + points, 1, 100)) } : room)]);
+    }
+
+    /// <summary>The same year with every outdoor mean shifted, at the same relative humidity.</summary>
+    /// <param name="shift">Added to every mean.</param>
+    public YearOfAir WithOutdoorShift(TemperatureDifference shift) => new([.. Outdoor.Select(m => m with { Temperature = m.Temperature + shift })], Indoor);
+
     /// <summary>Days of a month, January 0; no leap year.</summary>
     public static int DaysOf(int month) => DateTime.DaysInMonth(2001, month + 1);
 }

@@ -114,6 +114,15 @@ public enum Dimension
 
     /// <summary>Area of leaks taken together; m². Prints in square inches, or square centimetres.</summary>
     LeakageArea,
+
+    /// <summary>Weight on an area; kg/m². Prints in pounds a square foot, or kilograms a square metre.</summary>
+    AreaWeight,
+
+    /// <summary>Money in the firm's currency.</summary>
+    Money,
+
+    /// <summary>Money on an area; the firm's currency per m². Prints per square foot, or per square metre.</summary>
+    MoneyPerArea,
 }
 
 /// <summary>A value in SI with what it measures: the common coin of findings, workings and screens.</summary>

@@ -8,6 +8,11 @@ public static class QuantityPrinter
     /// <summary>Fractions of an inch that are written; 1/8 by house rule.</summary>
     private const int EighthsPerInch = 8;
 
+    /// <summary>Whole numbers up to here are exact in a double.</summary>
+    private const double LargestExact = 9e15;
+
+    private static readonly double[] Powers = [1, 1e1, 1e2, 1e3, 1e4, 1e5, 1e6, 1e7, 1e8, 1e9, 1e10, 1e11, 1e12];
+
     /// <summary>The figure with its unit, rounded for reading.</summary>
     /// <param name="figure">The figure.</param>
     /// <param name="system">The reader's units.</param>
@@ -61,7 +66,7 @@ public static class QuantityPrinter
         {
             Dimension.Resistance when system == UnitSystem.Us => "R-" + digits,
             Dimension.Transmittance when system == UnitSystem.Us => "U-" + digits,
-            Dimension.Number => digits,
+            Dimension.Number or Dimension.Money => digits,
             _ => digits + " " + unit.Symbol,
         };
     }
@@ -90,6 +95,8 @@ public static class QuantityPrinter
         (Dimension.MassPerArea, UnitSystem.Us) => Fixed(value, 2),
         (Dimension.MassPerArea, _) => Fixed(value, 0),
         (Dimension.AirPressure, _) => Fixed(value, 1),
+        (Dimension.AreaWeight, _) => Fixed(value, 2),
+        (Dimension.Money or Dimension.MoneyPerArea, _) => Fixed(value, 2),
         (Dimension.LinearTransmittance, _) => Fixed(value, 3),
         _ => Trimmed(value, 2),
     };
@@ -127,10 +134,39 @@ public static class QuantityPrinter
             : string.Create(CultureInfo.InvariantCulture, $"{minutes / 60} h {minutes % 60:00}");
     }
 
+    // An answer prints hundreds of figures while a hand moves, so the digits are laid out here rather than by the general formatter.
     private static string Fixed(double value, int decimals)
     {
-        var text = value.ToString("N" + decimals, CultureInfo.InvariantCulture);
-        return IsMinusZero(text) ? text[1..] : text;
+        var scaled = Math.Round(Math.Abs(value) * Powers[decimals], MidpointRounding.AwayFromZero);
+        if (!(scaled < LargestExact))
+        {
+            return value.ToString("N" + decimals, CultureInfo.InvariantCulture);
+        }
+
+        Span<char> digits = stackalloc char[32];
+        var (left, at, written) = ((long)scaled, digits.Length, 0);
+        while (left > 0 || written <= decimals)
+        {
+            if (written == decimals && decimals > 0)
+            {
+                digits[--at] = '.';
+            }
+            else if (written > decimals && (written - decimals) % 3 == 0)
+            {
+                digits[--at] = ',';
+            }
+
+            (left, var digit) = Math.DivRem(left, 10);
+            digits[--at] = (char)('0' + digit);
+            written++;
+        }
+
+        if (value < 0 && scaled > 0)
+        {
+            digits[--at] = '-';
+        }
+
+        return new(digits[at..]);
     }
 
     private static string Trimmed(double value, int decimals)
@@ -149,6 +185,4 @@ public static class QuantityPrinter
         var decimals = Math.Clamp(digits - 1 - (int)Math.Floor(Math.Log10(Math.Abs(value))), 0, 12);
         return Fixed(value, decimals);
     }
-
-    private static bool IsMinusZero(string text) => text.StartsWith('-') && !text.AsSpan(1).ContainsAnyInRange('1', '9');
 }

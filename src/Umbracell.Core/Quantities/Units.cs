@@ -76,6 +76,12 @@ internal static class Units
     public static readonly Unit SquareInch = new("in²", Length.MetresPerInch * Length.MetresPerInch, 0, [Dimension.LeakageArea], "in2", "in²");
     public static readonly Unit SquareCentimetre = new("cm²", 1e-4, 0, [Dimension.LeakageArea], "cm2", "cm²");
 
+    public static readonly Unit PoundPerSquareFoot = new("lb/ft²", Quantities.Mass.KilogramsPerPound / Quantities.Area.SquareMetresPerSquareFoot, 0, [Dimension.AreaWeight]);
+    public static readonly Unit KilogramPerSquareMetre = new("kg/m²", 1, 0, [Dimension.AreaWeight]);
+    public static readonly Unit OfMoney = new("", 1, 0, [Dimension.Money]);
+    public static readonly Unit MoneyPerSquareFoot = new("per ft²", 1 / Quantities.Area.SquareMetresPerSquareFoot, 0, [Dimension.MoneyPerArea]);
+    public static readonly Unit MoneyPerSquareMetre = new("per m²", 1, 0, [Dimension.MoneyPerArea]);
+
     /// <summary>Every unit with a spelling, longest spelling first so that "mm" is not read as "m".</summary>
     public static readonly (string Spelling, Unit Unit)[] BySpelling =
     [
@@ -144,6 +150,11 @@ internal static class Units
         (Dimension.MassPerArea, _) => GramPerSquareMetre,
         (Dimension.LeakageArea, UnitSystem.Us) => SquareInch,
         (Dimension.LeakageArea, _) => SquareCentimetre,
+        (Dimension.AreaWeight, UnitSystem.Us) => PoundPerSquareFoot,
+        (Dimension.AreaWeight, _) => KilogramPerSquareMetre,
+        (Dimension.Money, _) => OfMoney,
+        (Dimension.MoneyPerArea, UnitSystem.Us) => MoneyPerSquareFoot,
+        (Dimension.MoneyPerArea, _) => MoneyPerSquareMetre,
         _ => throw new ArgumentOutOfRangeException(nameof(dimension), dimension, "No unit is known for this dimension."),
     };
 }

@@ -65,12 +65,21 @@ public static class ProductSheetFile
         SetMassA = new(s.SetMassKg.A),
         SetMassB = new(s.SetMassKg.B),
         ReEntry = s.ReEntry,
+        CompressiveStrengthKPa = s.CompressiveStrengthKPa,
+        FlameSpread = s.Fire?.FlameSpread,
+        SmokeDeveloped = s.Fire?.SmokeDeveloped,
+        OpenToRainDays = s.OpenDays?.Rain,
     };
 
     private sealed record SheetShape(
         string Id, string Name, string Maker, string Edition, CellStructure Cell, FoamGrade Grade, DensityShape Density, RPoint[] AgedR, string AgeingMethod,
         double PermeabilityPermIn, double AirBarrierFromIn, LiftShape Lift, double? FlashCoatFromIn, NextLiftShape NextLift, WindowShape SubstrateC, WindowShape AirC, WindowShape DrumsC,
-        double GreatestHumidityPct, double? GreatestWoodMoisturePct, double YieldBoardFeet, FactorPoint[] YieldByDrum, FactorPoint[] YieldBySubstrate, SetMassShape SetMassKg, double WindLimitMs, string ReEntry);
+        double GreatestHumidityPct, double? GreatestWoodMoisturePct, double YieldBoardFeet, FactorPoint[] YieldByDrum, FactorPoint[] YieldBySubstrate, SetMassShape SetMassKg, double WindLimitMs, string ReEntry,
+        double? CompressiveStrengthKPa = null, FireShape? Fire = null, OpenDaysShape? OpenDays = null);
+
+    private sealed record FireShape(double FlameSpread, double SmokeDeveloped);
+
+    private sealed record OpenDaysShape(double Sun, double Rain);
 
     private sealed record DensityShape(double CoreLbFt3, double InPlaceLbFt3);
 

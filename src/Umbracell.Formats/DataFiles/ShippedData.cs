@@ -1,4 +1,6 @@
+using System.Globalization;
 using Umbracell.Core.Assemblies;
+using Umbracell.Core.Choosing;
 using Umbracell.Core.Conditions;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
@@ -35,8 +37,14 @@ public sealed record AssemblyTemplate(
 /// <param name="Edition">Name with edition.</param>
 /// <param name="Films">Film set its figures are meant with.</param>
 /// <param name="GreatestU">By element, then by zone number (4C has a line of its own).</param>
-public sealed record TargetSet(string Id, string Edition, FilmSet Films, IReadOnlyDictionary<EnvelopeElement, IReadOnlyDictionary<string, ThermalTransmittance>> GreatestU)
+/// <param name="Labels">Label path: ways to meet it, by element and zone.</param>
+public sealed record TargetSet(string Id, string Edition, FilmSet Films, IReadOnlyDictionary<EnvelopeElement, IReadOnlyDictionary<string, ThermalTransmittance>> GreatestU,
+    IReadOnlyDictionary<EnvelopeElement, IReadOnlyDictionary<string, IReadOnlyList<LabelRequirement>>> Labels)
 {
+    /// <summary>Ways to meet the label path for an element in a zone; empty where the set has none.</summary>
+    public IReadOnlyList<LabelRequirement> LabelsFor(EnvelopeElement? element, string zone) =>
+        element is { } known && Labels.TryGetValue(known, out var byZone) && byZone.TryGetValue(KeyOf(zone), out var labels) ? labels : [];
+
     /// <summary>The target for an element in a zone such as <c>6A</c>; null where the set has none.</summary>
     public UTarget? For(EnvelopeElement? element, string zone)
     {
@@ -45,25 +53,30 @@ public sealed record TargetSet(string Id, string Edition, FilmSet Films, IReadOn
             return null;
         }
 
-        var key = zone == "4C" ? zone : zone[..1];
-        return byZone.TryGetValue(key, out var u) ? new(u, $"{Edition}, zone {zone}; check your local code") : null;
+        return byZone.TryGetValue(KeyOf(zone), out var u) ? new(u, $"{Edition}, zone {zone}; check your local code") : null;
     }
+
+    private static string KeyOf(string zone) => zone == "4C" ? zone : zone[..1];
 }
 
-/// <summary>A place with its monthly means, January first.</summary>
+/// <summary>A place with its monthly means, January first, and its outdoor design air.</summary>
 /// <param name="Id">Short id.</param>
 /// <param name="Name">Name.</param>
 /// <param name="ClimateZone">Zone of the model energy code.</param>
 /// <param name="AltitudeM">Height above sea level, m.</param>
 /// <param name="MeanC">Mean temperatures, °C.</param>
 /// <param name="MeanRhPct">Mean relative humidities over water, percent.</param>
-/// <param name="Source">Where the means come from.</param>
-public sealed record Place(string Id, string Name, string ClimateZone, double AltitudeM, IReadOnlyList<double> MeanC, IReadOnlyList<double> MeanRhPct, string Source);
+/// <param name="HeatingC">Winter design, °C: what 99 % of the hours exceed.</param>
+/// <param name="CoolingC">Summer design, °C: what 1 % of the hours exceed.</param>
+/// <param name="CoolingRhPct">Humidity that goes with the summer design, percent.</param>
+/// <param name="Source">Where the figures come from.</param>
+public sealed record Place(string Id, string Name, string ClimateZone, double AltitudeM, IReadOnlyList<double> MeanC, IReadOnlyList<double> MeanRhPct, double HeatingC, double CoolingC, double CoolingRhPct, string Source);
 
 /// <summary>The data that ships with the product, read and checked once.</summary>
 public static class ShippedData
 {
     private static readonly Lazy<IReadOnlyDictionary<string, Material>> LazyMaterials = new(ReadMaterials);
+    private static readonly Lazy<IReadOnlyList<Batt>> LazyBatts = new(ReadBatts);
     private static readonly Lazy<IReadOnlyDictionary<SurfaceKind, AssemblyTemplate>> LazyTemplates = new(ReadTemplates);
     private static readonly Lazy<IReadOnlyDictionary<string, TargetSet>> LazyTargets = new(ReadTargets);
 
@@ -71,6 +84,9 @@ public static class ShippedData
 
     /// <summary>Materials by id.</summary>
     public static IReadOnlyDictionary<string, Material> Materials => LazyMaterials.Value;
+
+    /// <summary>Fibrous batts, thinnest first.</summary>
+    public static IReadOnlyList<Batt> Batts => LazyBatts.Value;
 
     /// <summary>Templates by kind.</summary>
     public static IReadOnlyDictionary<SurfaceKind, AssemblyTemplate> Templates => LazyTemplates.Value;
@@ -90,7 +106,12 @@ public static class ShippedData
 
     private static Dictionary<string, Material> ReadMaterials() =>
         DataFile.Read<MaterialsShape>("materials.json", ShippedFiles.Text("materials.json"), ShippedFiles.Schema("materials")).Materials
-            .ToDictionary(m => m.Id, m => new Material(m.Id, new(m.ConductivityWMK), Permeability.FromPermInches(m.PermeabilityPermIn), m.Source));
+            .ToDictionary(m => m.Id, m => new Material(m.Id, new(m.ConductivityWMK), Permeability.FromPermInches(m.PermeabilityPermIn), m.Source, m.DensityKgM3 is { } density ? new(density) : null, m.Emittance ?? AirSpace.OrdinaryFace));
+
+    private static List<Batt> ReadBatts() =>
+        [.. DataFile.Read<MaterialsShape>("materials.json", ShippedFiles.Text("materials.json"), ShippedFiles.Schema("materials")).Batts
+            .Select(b => new Batt(b.Id, Length.FromMillimetres(b.ThicknessMm), ThermalResistance.FromUsR(b.RatedR), Materials["fibre-batt"], new(b.DensityKgM3)))
+            .OrderBy(b => b.Nominal).ThenBy(b => b.Rated.SquareMetreKelvinsPerWatt)];
 
     private static Dictionary<SurfaceKind, AssemblyTemplate> ReadTemplates() =>
         DataFile.Read<TemplatesShape>("templates.json", ShippedFiles.Text("templates.json"), ShippedFiles.Schema("templates")).Templates.ToDictionary(t => t.Kind);
@@ -100,17 +121,29 @@ public static class ShippedData
             set => set.Id,
             set => new TargetSet(set.Id, set.Edition, set.Films, set.Elements.ToDictionary(
                 e => e.Key,
-                e => (IReadOnlyDictionary<string, ThermalTransmittance>)e.Value.ToDictionary(z => z.Key, z => set.Unit == "wM2K" ? new(z.Value) : ThermalTransmittance.FromUsU(z.Value)))));
+                e => (IReadOnlyDictionary<string, ThermalTransmittance>)e.Value.ToDictionary(z => z.Key, z => set.Unit == "wM2K" ? new(z.Value) : ThermalTransmittance.FromUsU(z.Value))),
+                (set.Labels ?? []).ToDictionary(
+                    e => e.Key,
+                    e => (IReadOnlyDictionary<string, IReadOnlyList<LabelRequirement>>)e.Value.ToDictionary(z => z.Key, z => (IReadOnlyList<LabelRequirement>)[.. z.Value.Select(Label)]))));
+
+    // "13+5" is 13 in the cavity and 5 continuous.
+    private static LabelRequirement Label(string text)
+    {
+        var parts = text.Split('+').Select(part => ThermalResistance.FromUsR(double.Parse(part, CultureInfo.InvariantCulture))).ToList();
+        return new(parts[0], parts.Count > 1 ? parts[1] : default);
+    }
 
     private sealed record PlacesShape(Place[] Places);
 
-    private sealed record MaterialsShape(MaterialShape[] Materials);
+    private sealed record MaterialsShape(MaterialShape[] Materials, BattShape[] Batts);
 
-    private sealed record MaterialShape(string Id, double ConductivityWMK, double PermeabilityPermIn, string Source);
+    private sealed record BattShape(string Id, double ThicknessMm, double RatedR, double DensityKgM3, string Source);
+
+    private sealed record MaterialShape(string Id, double ConductivityWMK, double PermeabilityPermIn, string Source, double? DensityKgM3 = null, double? Emittance = null);
 
     private sealed record TemplatesShape(AssemblyTemplate[] Templates);
 
     private sealed record TargetsShape(TargetSetShape[] TargetSets);
 
-    private sealed record TargetSetShape(string Id, string Edition, FilmSet Films, string Unit, Dictionary<EnvelopeElement, Dictionary<string, double>> Elements);
+    private sealed record TargetSetShape(string Id, string Edition, FilmSet Films, string Unit, Dictionary<EnvelopeElement, Dictionary<string, double>> Elements, Dictionary<EnvelopeElement, Dictionary<string, string[]>>? Labels = null);
 }

@@ -3,6 +3,7 @@ using NJsonSchema;
 using NJsonSchema.Generation;
 using Umbracell.Core.Airtightness;
 using Umbracell.Core.Assemblies;
+using Umbracell.Core.Choosing;
 using Umbracell.Core.Conditions;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Takeoff;
@@ -33,18 +34,21 @@ public sealed record JobFile(
         var schema = JsonSchema.FromType<JobFile>(settings);
         foreach (var (name, property) in schema.Definitions.Values.Append(schema).SelectMany(s => s.ActualProperties))
         {
-            property.IsRequired = true;
+            property.IsRequired = !Added.Contains(name);
             Bound(name, property);
         }
 
         return schema.ToJson() + "\n";
     }
 
+    /// <summary>Parts that came after the first files were written: a file without them is whole.</summary>
+    private static readonly string[] Added = ["choosing", "system", "choiceFacts", "ownPlace", "ownTargets"];
+
     // The unit in a name says what can be true of it: no room is hotter, no wall longer.
     private static readonly (string Suffix, decimal Least, decimal Greatest)[] Bounds =
     [
         ("RhPct", 0, 100), ("riskPct", 0.1m, 50), ("humidityClass", 1, 5), ("altitudeM", -500, 9000), ("heightM", 0, 300), ("CornersM", -300, 300), ("TempsC", -100, 400), ("C", -60, 100), ("Mm", 0, 3000), ("M3", 0, 5_000_000), ("WK", 0, 1_000_000),
-        ("lossW", -100_000, 100_000), ("Pa", -400, 400), ("M3S", 0, 500), ("memberShare", 0, 0.9m), ("profileFactor", 1, 3), ("pitch", 0, 5), ("M", 0, 300), ("repeats", 1, 9999), ("bayCount", 1, 999),
+        ("lossW", -100_000, 100_000), ("uwM2K", 0.01m, 10), ("Pa", -400, 400), ("M3S", 0, 500), ("memberShare", 0, 0.9m), ("profileFactor", 1, 3), ("pitch", 0, 5), ("M", 0, 300), ("repeats", 1, 9999), ("bayCount", 1, 999),
         ("count", 1, 999), ("Kg", 0, 500), ("airChanges", 0, 100), ("airChangesPlanned", 0, 100), ("formatVersion", 1, 1000), ("rows", 1, 5000), ("columns", 1, 5000), ("row", 0, 5000), ("column", 0, 5000),
     ];
 
@@ -149,7 +153,36 @@ public sealed record JobFile(
 public sealed record FiledJob(
     string Name, string Crew, string ClimateZone, string TargetSetId, double IndoorC, double IndoorRhPct, double OutdoorC, double OutdoorRhPct, double SummerIndoorC, double SummerIndoorRhPct,
     double SummerOutdoorC, double SummerOutdoorRhPct, double? HeightM, string? PlaceId, int? HumidityClass,
-    IReadOnlyList<double> RoomMonthsC, IReadOnlyList<double> RoomMonthsRhPct, double AltitudeM, double RiskPct, DateTimeOffset CreatedAt);
+    IReadOnlyList<double> RoomMonthsC, IReadOnlyList<double> RoomMonthsRhPct, double AltitudeM, double RiskPct, DateTimeOffset CreatedAt, FiledChoosing? Choosing = null, FiledPlace? OwnPlace = null, FiledTargets? OwnTargets = null);
+
+/// <summary>A target set of the firm's own that the job is held to.</summary>
+public sealed record FiledTargets(string Edition, string BasedOn, IReadOnlyList<FiledTarget> GreatestU);
+
+/// <summary>The greatest U of one part of the envelope in one zone.</summary>
+public sealed record FiledTarget(string Element, string Zone, double UWM2K);
+
+/// <summary>A place of the firm's own that the job names.</summary>
+public sealed record FiledPlace(string Name, string ClimateZone, double AltitudeM, IReadOnlyList<double> MeanC, IReadOnlyList<double> MeanRhPct, double HeatingC, double CoolingC, double CoolingRhPct, string Source);
+
+/// <summary>How the job chooses; lists are empty where it follows the firm and the product.</summary>
+public sealed record FiledChoosing(TargetPath TargetPath, IReadOnlyList<FiledWeight> Weights, IReadOnlyList<FiledSchool> Schools);
+
+/// <summary>What a part of a score weighs.</summary>
+public sealed record FiledWeight(ScorePart Part, double Weight);
+
+/// <summary>A school followed in a question.</summary>
+public sealed record FiledSchool(PracticeQuestion Question, School School);
+
+/// <summary>A layer put in after the first foam, or instead of it.</summary>
+public sealed record FiledFill(string Kind, string Id, double ThicknessMm, bool TakesRest);
+
+/// <summary>The system chosen for a surface.</summary>
+public sealed record FiledSystem(
+    CandidateKind Kind, IReadOnlyList<FiledFill> Then, IReadOnlyList<FiledLayer> AddedOutboard, IReadOnlyList<FiledLayer> AddedInboard, string ChosenBy, DateTimeOffset ChosenAt, IReadOnlyList<string> Overrides, string Reason);
+
+/// <summary>What was said of a surface that bears on the choice.</summary>
+public sealed record FiledChoiceFacts(
+    bool Unconditioned, bool SoundAsked, bool Workplace, bool LaterAccess, bool RainBeforeCover, bool OldBuilding, bool Termites, bool Radon, bool FloodProne, bool CombustionInside, double? LoadKPa);
 
 /// <summary>A layer.</summary>
 public sealed record FiledLayer(string Material, double ThicknessMm);
@@ -170,7 +203,8 @@ public sealed record FiledSurface(
     Guid Id, string Name, SurfaceKind Kind, ShapeKind Shape, double FirstM, double SecondM, double ThirdM, double Pitch, int BayCount, IReadOnlyList<double> CornersM, int Repeats, double ProfileFactor,
     SubstrateKind Substrate, MemberMaterial MemberMaterial, double MemberDepthM, double MemberSpacingM, double MemberShare, FoamSide FoamAgainst, bool ShavedFlush, bool OpenFace,
     IReadOnlyList<FiledLayer> Outboard, IReadOnlyList<FiledLayer> Inboard, double VentChannelMm, FiledLayer? Baffle, FiledDetails Details, Guid? BufferId, string? SheetId, double? FoamThicknessM,
-    double? ExpectedSubstrateC, double? ExpectedDrumC, IReadOnlyList<FiledOpening> Openings, IReadOnlyList<FiledNote> Notes, DateTimeOffset ChangedAt);
+    double? ExpectedSubstrateC, double? ExpectedDrumC, IReadOnlyList<FiledOpening> Openings, IReadOnlyList<FiledNote> Notes, DateTimeOffset ChangedAt,
+    FiledSystem? System = null, FiledChoiceFacts? ChoiceFacts = null);
 
 /// <summary>A reading.</summary>
 public sealed record FiledReading(

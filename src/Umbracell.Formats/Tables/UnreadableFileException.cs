@@ -50,6 +50,15 @@ public enum FileFault
 
     /// <summary>Not a log of time, temperature and humidity.</summary>
     NotALog,
+
+    /// <summary>Not an hourly weather file.</summary>
+    NotAWeatherFile,
+
+    /// <summary>An hourly weather file that ends before the year does.</summary>
+    WeatherFileCutShort,
+
+    /// <summary>An hourly weather file with too little of a month.</summary>
+    WeatherFileGaps,
 }
 
 /// <summary>A file that cannot be read. Nothing of it has been taken.</summary>

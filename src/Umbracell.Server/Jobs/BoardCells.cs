@@ -1,7 +1,8 @@
 using Umbracell.Core.Findings;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
-using Umbracell.Server.Answers;
+using Umbracell.Questions.Answers;
+using Umbracell.Server.Choose;
 
 namespace Umbracell.Server.Jobs;
 
@@ -9,36 +10,6 @@ namespace Umbracell.Server.Jobs;
 internal static class BoardCells
 {
     public static IReadOnlyList<BoardCell> Of(SurfaceStudy row) => [Survey(row), Choose(row), Section(row), Sets(row), Window(row)];
-
-    /// <summary>Layers for the small drawing, outermost first.</summary>
-    public static IReadOnlyList<SketchLayer> Sketch(SurfaceStudy row)
-    {
-        var assembly = row.Surface.Assembly;
-        List<SketchLayer> layers = [.. assembly.Outboard.Select(l => new SketchLayer(l.Material, l.ThicknessMm))];
-        var depth = row.Surface.MemberDepthM * 1000;
-        if (assembly.VentChannelMm > 0)
-        {
-            layers.Add(new("ventChannel", assembly.VentChannelMm));
-            depth -= assembly.VentChannelMm;
-        }
-
-        if (assembly.Baffle is { } baffle)
-        {
-            layers.Add(new(baffle.Material, baffle.ThicknessMm));
-            depth -= baffle.ThicknessMm;
-        }
-
-        var foam = (row.Surface.FoamThicknessM ?? 0) * 1000;
-        List<SketchLayer> middle = [new(row.Sheet?.Cell == CellStructure.Open ? "open" : "closed", foam), new("freeSpace", Math.Max(0, depth - foam))];
-        if (row.Surface.FoamAgainst == Core.Assemblies.FoamSide.Inboard)
-        {
-            middle.Reverse();
-        }
-
-        layers.AddRange(middle.Where(l => l.ThicknessMm > 0));
-        layers.AddRange(assembly.Inboard.Select(l => new SketchLayer(l.Material, l.ThicknessMm)));
-        return layers;
-    }
 
     private static BoardCell Survey(SurfaceStudy row)
     {
@@ -50,7 +21,9 @@ internal static class BoardCells
         return new(Stage.Survey, worst.Verdict, worst.Verdict == Verdict.Hold ? $"{worst.Rule}.{worst.Case}" : "area", figures, Missing: missing);
     }
 
-    private static BoardCell Choose(SurfaceStudy row) => row.Sheet is { } sheet
+    private static BoardCell Choose(SurfaceStudy row) => row.Surface.System is { } system
+        ? new(Stage.Choose, system.Overrides.Count > 0 ? Verdict.Care : null, "candidate." + ChoiceAnswers.Key(system.Kind.ToString()), new Dictionary<string, FigureAnswer>())
+        : row.Sheet is { } sheet
         ? new(Stage.Choose, null, $"{(sheet.Cell == CellStructure.Open ? "open" : "closed")}{sheet.Grade}", new Dictionary<string, FigureAnswer>())
         : new(Stage.Choose, null, "none", new Dictionary<string, FigureAnswer>());
 
@@ -64,13 +37,13 @@ internal static class BoardCells
 
         return new(Stage.Section, section.Findings.Concat(row.Year?.Findings ?? []).Worst(), "thickness", new Dictionary<string, FigureAnswer>
         {
-            ["thickness"] = FigureAnswer.Of(section.Case.FoamThickness.ToThickness()),
-            ["foamR"] = FigureAnswer.Of(section.FoamR.ToFigure()),
+            ["thickness"] = FigureAnswer.Of(section.Case.FillThickness.ToThickness()),
+            ["foamR"] = FigureAnswer.Of(section.FillR.ToFigure()),
         });
     }
 
-    private static BoardCell Sets(SurfaceStudy row) => row.Sets is { } sets
-        ? new(Stage.Sets, sets.Findings.Worst(), "sets", new Dictionary<string, FigureAnswer> { ["sets"] = FigureAnswer.Of(new(sets.Sets.Median, Dimension.Sets)) })
+    private static BoardCell Sets(SurfaceStudy row) => row.Sets is not null
+        ? new(Stage.Sets, row.AllSets.SelectMany(one => one.Sets.Findings).Worst(), "sets", new Dictionary<string, FigureAnswer> { ["sets"] = FigureAnswer.Of(new(row.AllSets.Sum(one => one.Sets.Sets.Median), Dimension.Sets)) })
         : new(Stage.Sets, null, "none", new Dictionary<string, FigureAnswer>());
 
     private static BoardCell Window(SurfaceStudy row)

@@ -1,7 +1,7 @@
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Materials;
-using Umbracell.Server.Answers;
+using Umbracell.Questions.Answers;
 
 namespace Umbracell.Server.Jobs;
 

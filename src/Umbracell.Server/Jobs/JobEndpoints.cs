@@ -4,10 +4,14 @@ using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
 using Umbracell.Formats.DataFiles;
+using Umbracell.Questions.Answers;
 using Umbracell.Server.Access;
-using Umbracell.Server.Answers;
+using Umbracell.Server.Choose;
+using Umbracell.Server.Places;
 using Umbracell.Server.Problems;
+using Umbracell.Server.Section;
 using Umbracell.Server.Sheets;
+using Umbracell.Server.Targets;
 using Umbracell.Server.Typing;
 using Umbracell.Store;
 using Umbracell.Store.Model;
@@ -16,7 +20,7 @@ namespace Umbracell.Server.Jobs;
 
 internal static class JobEndpoints
 {
-    private static readonly string[] Fields = ["name", "crew", "climateZone", "targetSet", "indoorTemp", "indoorHumidity", "outdoorTemp", "outdoorHumidity", "summerIndoorTemp", "summerIndoorHumidity", "summerOutdoorTemp", "summerOutdoorHumidity", "height", "place", "humidityClass", "roomTemps", "roomHumidities", "altitude", "risk"];
+    private static readonly string[] Fields = ["name", "crew", "climateZone", "targetSet", "indoorTemp", "indoorHumidity", "outdoorTemp", "outdoorHumidity", "summerIndoorTemp", "summerIndoorHumidity", "summerOutdoorTemp", "summerOutdoorHumidity", "height", "place", "humidityClass", "roomTemps", "roomHumidities", "altitude", "risk", .. JobChoosing.Fields];
 
     public static void MapJobs(this IEndpointRouteBuilder app)
     {
@@ -49,7 +53,7 @@ internal static class JobEndpoints
         }
 
         var job = new Job { Id = Guid.NewGuid(), Name = "", ClimateZone = "5A", TargetSetId = edit.Units == UnitSystem.Metric ? "metric-sample" : "iecc-2021", CreatedAt = clock.GetUtcNow() };
-        Take(fields, job);
+        Take(fields, job, await OwnPlacesAsync(db), await OwnTargetsAsync(db));
         db.Jobs.Add(job);
         await db.SaveChangesAsync();
         return TypedResults.Created($"/api/jobs/{job.Id}", Answer(job));
@@ -63,7 +67,7 @@ internal static class JobEndpoints
             throw new StaleEditException(Answer(job));
         }
 
-        Take(new(edit), job);
+        Take(new(edit), job, await OwnPlacesAsync(db), await OwnTargetsAsync(db));
         await db.SaveChangesAsync();
         return TypedResults.Ok(Answer(job));
     }
@@ -72,29 +76,33 @@ internal static class JobEndpoints
     {
         var study = await JobStudy.OfAsync(await reader.FindJobAsync(id), reader, library, clock);
         var rows = study.Rows.Select(row => new BoardRow(
-            row.Surface.Id, row.Surface.Name, row.Surface.Kind, row.Sheet?.Cell, row.Sheet?.Name, WorstOf(row), BoardCells.Sketch(row), BoardCells.Of(row))).ToList();
+            row.Surface.Id, row.Surface.Name, row.Surface.Kind, row.Sheet?.Cell, row.Sheet?.Name, WorstOf(row), SectionSketch.Of(row.Section?.Case ?? row.Bare), BoardCells.Of(row))).ToList();
         var feet = new BoardFeet(
             rows.Count,
             FigureAnswer.Of(AreaOf(study).ToFigure()),
-            study.Rows.Count(r => r.Sheet is null),
+            study.Rows.Count(r => r is { Sheet: null, Surface.System: null }),
             study.Rows.Count(r => r.Section?.Findings.Any(f => f is { Rule: "target", Verdict: not Verdict.Clear }) == true),
-            FigureAnswer.Of(new(study.Rows.Sum(r => r.Sets?.Sets.Median ?? 0), Dimension.Sets)),
+            FigureAnswer.Of(new(study.Rows.SelectMany(r => r.AllSets).Sum(one => one.Sets.Sets.Median), Dimension.Sets)),
             study.Rows.Count(r => r.Gate is { Verdict: not Verdict.Hold }),
             rows.Count(r => r.Worst == Verdict.Hold));
         return TypedResults.Ok(new BoardAnswer(Answer(study.Job), rows, feet));
     }
 
     private static Verdict WorstOf(SurfaceStudy row) =>
-        row.Survey.Concat(row.Section?.Findings ?? []).Concat(row.Year?.Findings ?? []).Concat(row.Sets?.Findings ?? []).Concat(row.Gate?.Findings ?? []).Worst();
+        row.Survey.Concat(row.Section?.Findings ?? []).Concat(row.Year?.Findings ?? []).Concat(row.AllSets.SelectMany(one => one.Sets.Findings)).Concat(row.Gate?.Findings ?? []).Worst();
 
     private static Area AreaOf(JobStudy study) => study.Rows.Aggregate(default(Area), (sum, r) => r.Takeoff is { OpeningsExceedSurface: false } t ? sum + t.Treated : sum);
 
-    private static void Take(TypedFields fields, Job job)
+    private static async Task<Dictionary<string, PlaceRow>> OwnPlacesAsync(UmbracellDb db) => await db.Places.ToDictionaryAsync(p => p.Id.ToString());
+
+    private static async Task<Dictionary<string, TargetSetRow>> OwnTargetsAsync(UmbracellDb db) => await db.TargetSets.ToDictionaryAsync(t => t.Id.ToString());
+
+    private static void Take(TypedFields fields, Job job, Dictionary<string, PlaceRow> own, Dictionary<string, TargetSetRow> ownTargets)
     {
         fields.Text("name", 200, required: true, text => job.Name = text);
         fields.Text("crew", 60, required: false, text => job.Crew = text);
         fields.Known("climateZone", ClimateZones.All.Contains, zone => job.ClimateZone = zone);
-        fields.Known("targetSet", ShippedData.TargetSets.ContainsKey, id => job.TargetSetId = id);
+        fields.Known("targetSet", id => ShippedData.TargetSets.ContainsKey(id) || ownTargets.ContainsKey(id), id => JobTargets.Set(job, id, ownTargets));
         fields.Quantity("indoorTemp", FieldRanges.IndoorTemperature, si => job.IndoorC = si);
         fields.Quantity("indoorHumidity", FieldRanges.Humidity, si => job.IndoorRhPct = si);
         fields.Quantity("outdoorTemp", FieldRanges.OutdoorTemperature, si => job.OutdoorC = si);
@@ -103,13 +111,14 @@ internal static class JobEndpoints
         fields.Quantity("summerIndoorHumidity", FieldRanges.Humidity, si => job.SummerIndoorRhPct = si);
         fields.Quantity("summerOutdoorTemp", FieldRanges.OutdoorTemperature, si => job.SummerOutdoorC = si);
         fields.Quantity("summerOutdoorHumidity", FieldRanges.Humidity, si => job.SummerOutdoorRhPct = si);
-        fields.Known("place", id => id.Length == 0 || ShippedData.Places.ContainsKey(id), id => job.PlaceId = id.Length == 0 ? null : id);
+        fields.Known("place", id => id.Length == 0 || ShippedData.Places.ContainsKey(id) || own.ContainsKey(id), id => JobPlaces.Set(job, id, own));
         fields.Known("humidityClass", typed => typed is "" or "1" or "2" or "3" or "4" or "5", typed => job.HumidityClass = typed.Length == 0 ? null : int.Parse(typed, CultureInfo.InvariantCulture));
         fields.Months("roomTemps", FieldRanges.IndoorTemperature, months => job.RoomMonthsC = months);
         fields.Months("roomHumidities", FieldRanges.Humidity, months => job.RoomMonthsRhPct = months);
         fields.QuantityOrBlank("height", FieldRanges.Height, si => job.HeightM = si);
         fields.Quantity("altitude", FieldRanges.Altitude, si => job.AltitudeM = si);
         fields.Quantity("risk", FieldRanges.Risk, si => job.RiskPct = si);
+        JobChoosing.Take(fields, job);
         fields.ThrowIfFaulty(Fields);
     }
 
@@ -134,7 +143,7 @@ internal static class JobEndpoints
         }
 
         return new(
-            job.Id, job.Name, job.Crew, job.ClimateZone, job.TargetSetId, FigureAnswer.All(figures), job.PlaceId, job.HumidityClass,
+            job.Id, job.Name, job.Crew, job.ClimateZone, JobTargets.IdOf(job), FigureAnswer.All(figures), JobPlaces.IdOf(job), job.HumidityClass,
             [.. job.RoomMonthsC.Select(t => FigureAnswer.Of(new(t, Dimension.Temperature)))], [.. job.RoomMonthsRhPct.Select(rh => FigureAnswer.Of(new(rh, Dimension.RelativeHumidity)))], job.Version);
     }
 }

@@ -5,7 +5,8 @@ using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Takeoff;
 using Umbracell.Core.Yield;
-using Umbracell.Server.Problems;
+using Umbracell.Questions.Answers;
+using Umbracell.Questions.Section;
 using Umbracell.Server.Section;
 using Umbracell.Server.Sets;
 using Umbracell.Server.Sheets;
@@ -16,7 +17,14 @@ namespace Umbracell.Server.Jobs;
 
 /// <summary>A surface with what every stage says of it.</summary>
 internal sealed record SurfaceStudy(
-    Surface Surface, ProductSheet? Sheet, SurfaceTakeoff? Takeoff, IReadOnlyList<Finding> Survey, SectionStudy? Section, MonthlyYear? Year, SetsQuestion? SetsQuestion, SetsStudy? Sets, SprayGate? Gate);
+    Surface Surface, SectionCase Bare, ProductSheet? Sheet, SurfaceTakeoff? Takeoff, IReadOnlyList<Finding> Survey, SectionStudy? Section, MonthlyYear? Year, SetsQuestion? SetsQuestion, SetsStudy? Sets, SprayGate? Gate)
+{
+    /// <summary>Foams sprayed after the first, each with its material.</summary>
+    public IReadOnlyList<(ProductSheet Sheet, SetsStudy Sets)> Further { get; init; } = [];
+
+    /// <summary>Every foam with its material.</summary>
+    public IEnumerable<(ProductSheet Sheet, SetsStudy Sets)> AllSets => Sets is null ? [] : [(Sheet!, Sets), .. Further];
+}
 
 /// <summary>A job with every surface studied: what the board shows and the feet of its columns add up.</summary>
 internal sealed record JobStudy(Job Job, IReadOnlyList<SurfaceStudy> Rows)
@@ -26,29 +34,34 @@ internal sealed record JobStudy(Job Job, IReadOnlyList<SurfaceStudy> Rows)
         var surfaces = await reader.SurfacesAsync(job.Id);
         var records = await reader.RecordsAsync(job.Id);
         var names = surfaces.ToDictionary(s => s.Id, s => s.Name);
-        var sheets = await library.AllAsync();
+        var shelf = await library.ShelfAsync();
         var now = (clock ?? TimeProvider.System).GetUtcNow();
-        return new(job, [.. surfaces.Select(surface => Study(surface, job, records, id => names.GetValueOrDefault(id, ""), sheets, now))]);
+        return new(job, [.. surfaces.Select(surface => Study(surface, job, records, id => names.GetValueOrDefault(id, ""), shelf, now))]);
     }
 
-    private static SurfaceStudy Study(Surface surface, Job job, SurveyRecords records, Func<Guid, string> nameOf, IReadOnlyDictionary<string, ProductSheet> sheets, DateTimeOffset now)
+    private static SurfaceStudy Study(Surface surface, Job job, SurveyRecords records, Func<Guid, string> nameOf, Shelf shelf, DateTimeOffset now)
     {
-        var sheet = surface.SheetSlug is { } slug ? sheets.GetValueOrDefault(slug) : null;
+        var sheet = surface.SheetSlug is { } slug ? shelf.Sheets.GetValueOrDefault(slug) : null;
         var takeoff = SurfaceReader.Takeoff(surface);
         var readings = records.Readings;
         var survey = SurfaceReader.SurveyOf(surface, takeoff, records, nameOf);
+        var asked = SurfaceSections.Of(surface, job);
+        var section = asked is null ? null : OrNull(() => SectionQuestions.Study(asked, shelf));
+        var year = section is null ? null : OrNull(() => SectionYears.Study(section.Case, asked!.Year));
+        var bare = SectionQuestions.Case(SurfaceSections.Of(surface, job, null, null), shelf);
         if (sheet is null)
         {
-            return new(surface, null, takeoff, survey, null, null, null, null, null);
+            return new(surface, bare, null, takeoff, survey, section, year, null, null, null);
         }
 
-        var asked = SectionQuestions.Of(surface, job);
-        var section = asked is null ? null : OrNull(() => SectionQuestions.Study(asked, sheet));
-        var year = section is null ? null : OrNull(() => SectionYears.Study(section.Case, asked!.Year));
-        var setsQuestion = SetsQuestions.Of(surface, job, takeoff, readings);
+        var questions = SetsQuestions.AllOf(surface, job, takeoff, readings);
+        var setsQuestion = questions.Count > 0 ? questions[0] : null;
         var sets = setsQuestion is null ? null : OrNull(() => SetsQuestions.Study(setsQuestion, sheet, takeoff!.Working));
-        var gate = GateQuestions.Of(surface, job, records, now) is { } gateQuestion && readings.HasAny(surface.Id) ? OrNull(() => GateQuestions.Check(gateQuestion, sheet, sheets.Values)) : null;
-        return new(surface, sheet, takeoff, survey, section, year, setsQuestion, sets, gate);
+        var further = questions.Skip(1)
+            .Select(q => (Sheet: shelf.Sheets.GetValueOrDefault(q.SheetId), Sets: shelf.Sheets.GetValueOrDefault(q.SheetId) is { } known ? OrNull(() => SetsQuestions.Study(q, known, takeoff!.Working)) : null))
+            .Where(one => one is { Sheet: not null, Sets: not null }).Select(one => (one.Sheet!, one.Sets!)).ToList();
+        var gate = GateQuestions.Of(surface, job, records, now) is { } gateQuestion && readings.HasAny(surface.Id) ? OrNull(() => GateQuestions.Check(gateQuestion, sheet, shelf.Sheets.Values)) : null;
+        return new(surface, bare, sheet, takeoff, survey, section, year, setsQuestion, sets, gate) { Further = further };
     }
 
     // One surface that cannot be studied (a thickness its sheet does not rate) must not take the board down; its cell says so.

@@ -7,8 +7,9 @@ using Microsoft.AspNetCore.Mvc;
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Quantities;
 using Umbracell.Formats.DataFiles;
+using Umbracell.Formats.Documents;
 using Umbracell.Formats.Tables;
-using Umbracell.Server.Answers;
+using Umbracell.Questions.Answers;
 
 namespace Umbracell.Server.Problems;
 
@@ -40,6 +41,7 @@ internal sealed partial class ProblemMapping(IProblemDetailsService problems, IL
             DbUpdateConcurrencyException => new ProblemDetails { Status = 409, Title = "Changed by someone else", Detail = "The record was changed by someone else meanwhile. Nothing of yours was written." },
             UnreadableFileException e => Unreadable(e),
             DataFileException e => new ProblemDetails { Status = 400, Title = "The file cannot be taken", Detail = string.Join(" ", e.Faults.Take(8).Select(f => f.ToString())), Extensions = { ["lines"] = e.Faults.Take(50) } },
+            FontsMissingException e => new ProblemDetails { Status = 503, Title = "The document cannot be made", Detail = e.Message },
             NotFoundException e => new ProblemDetails { Status = 404, Title = "Not found", Detail = e.Message },
             BadHttpRequestException e => Malformed(context, e),
             _ => null,

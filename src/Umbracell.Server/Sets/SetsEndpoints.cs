@@ -1,7 +1,7 @@
 using Microsoft.AspNetCore.Http.HttpResults;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Yield;
-using Umbracell.Server.Answers;
+using Umbracell.Questions.Answers;
 using Umbracell.Server.Jobs;
 using Umbracell.Server.Sheets;
 
@@ -28,22 +28,22 @@ internal static class SetsEndpoints
         var row = board.Rows.Single(r => r.Surface.Id == surface.Id);
         var answer = row.Sets is { } study ? SetsQuestions.Answer(study, row.Sheet!) : null;
         var missing = answer is not null ? null : row.Takeoff is null ? "size" : row.Sheet is null ? "sheet" : surface.FoamThicknessM is null ? "thickness" : "faulty";
-        return TypedResults.Ok(new SetsOfSurface(row.SetsQuestion, answer, missing, Loads(board), surface.Version, job.Version));
+        return TypedResults.Ok(new SetsOfSurface(row.SetsQuestion, answer, missing, Loads(board), [.. row.Further.Select(one => new FurtherFoam(one.Sheet.Name, FigureAnswer.Of(one.Sets.Demand.MeanDepth.ToThickness()), FigureAnswer.Of(one.Sets.Demand.Volume.ToFigure()), FigureAnswer.Of(new(one.Sets.Sets.Median, Dimension.Sets))))], surface.Version, job.Version));
     }
 
     /// <summary>Surfaces of one product are loaded together. Their errors are taken as shared, as one crew sprays them with one product.</summary>
     private static List<ProductLoad> Loads(JobStudy board)
     {
         var loads = new List<ProductLoad>();
-        foreach (var group in board.Rows.Where(r => r.Sets is not null).GroupBy(r => r.Sheet!.Id).OrderBy(g => g.Key, StringComparer.Ordinal))
+        foreach (var group in board.Rows.SelectMany(r => r.AllSets).GroupBy(one => one.Sheet.Id).OrderBy(g => g.Key, StringComparer.Ordinal))
         {
-            var volume = group.Aggregate(default(FoamVolume), (sum, r) => sum + r.Sets!.Demand.Volume);
-            var median = group.Sum(r => r.Sets!.Sets.Median);
-            var spread = group.Max(r => r.Sets!.Sets.Spread);
+            var volume = group.Aggregate(default(FoamVolume), (sum, r) => sum + r.Sets.Demand.Volume);
+            var median = group.Sum(r => r.Sets.Sets.Median);
+            var spread = group.Max(r => r.Sets.Sets.Spread);
             var load = SpraySets.LoadFor(median, spread, board.Job.RiskPct / 100);
             var leftOver = load > median ? volume * ((load - median) / median) : default;
             loads.Add(new(
-                group.Key, group.First().Sheet!.Name, group.Count(), median, load,
+                group.Key, group.First().Sheet.Name, group.Count(), median, load,
                 FigureAnswer.Of(new(median, Dimension.Sets)), FigureAnswer.Of(volume.ToFigure()), FigureAnswer.Of(leftOver.ToFigure()),
                 FigureAnswer.Of(Figure.Percent(100 * SpraySets.ChanceShort(median, spread, load)))));
         }

@@ -3,8 +3,8 @@ using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Takeoff;
 using Umbracell.Core.Yield;
-using Umbracell.Server.Answers;
-using Umbracell.Server.Section;
+using Umbracell.Questions.Answers;
+using Umbracell.Questions.Section;
 using Umbracell.Server.Window;
 using Umbracell.Store.Model;
 
@@ -13,7 +13,23 @@ namespace Umbracell.Server.Sets;
 /// <summary>Makes the sets question of a surface, puts it to the core and shapes the answer.</summary>
 internal static class SetsQuestions
 {
-    /// <summary>The question of a surface; null until it has a size, a sheet and a thickness.</summary>
+    /// <summary>The questions of a surface, one for each foam in the order they are sprayed; empty until it has a size, a sheet and a thickness.</summary>
+    public static IReadOnlyList<SetsQuestion> AllOf(Surface surface, Job job, SurfaceTakeoff? takeoff, LatestReadings readings)
+    {
+        if (Of(surface, job, takeoff, readings) is not { } first)
+        {
+            return [];
+        }
+
+        // Only what lies outermost is shaved; its drums are its own.
+        var further = (surface.System?.Then ?? []).Where(layer => layer.Kind == FillRowKind.Foam).ToList();
+        return [
+            further.Count > 0 ? first with { ShavedFlush = false } : first,
+            .. further.Select(layer => first with { SheetId = layer.Id, ThicknessMm = layer.ThicknessMm, PenetrationMm = 0, DrumTempC = surface.ExpectedDrumC ?? Coldest(readings, layer.Id) }),
+        ];
+    }
+
+    /// <summary>The question of a surface's first foam; null until it has a size, a sheet and a thickness.</summary>
     public static SetsQuestion? Of(Surface surface, Job job, SurfaceTakeoff? takeoff, LatestReadings readings)
     {
         if (surface is not { SheetSlug: { } sheet, FoamThicknessM: { } thickness } || takeoff is null || takeoff.OpeningsExceedSurface)
@@ -21,21 +37,21 @@ internal static class SetsQuestions
             return null;
         }
 
-        var drums = readings.Drums(sheet);
-        var coldest = drums.A is { } a && drums.B is { } b ? Math.Min(a.Value, b.Value) : (double?)null;
         return new(
             sheet,
             takeoff.Developed.SquareMetres,
             thickness * 1000,
             surface.ShavedFlush,
             surface.ExpectedSubstrateC ?? readings.Of(surface.Id, ReadingKind.SubstrateTemperature)?.Value,
-            surface.ExpectedDrumC ?? coldest,
+            surface.ExpectedDrumC ?? Coldest(readings, sheet),
             surface.OpenFace ? 0 : null,
             null,
             null,
             job.RiskPct,
             surface.Details.PenetrationMm);
     }
+
+    private static double? Coldest(LatestReadings readings, string sheet) => readings.Drums(sheet) is { A: { } a, B: { } b } ? Math.Min(a.Value, b.Value) : null;
 
     public static SetsStudy Study(SetsQuestion question, ProductSheet sheet, Working? area = null) => SetsStudy.Of(new()
     {

@@ -1,7 +1,7 @@
 using System.ComponentModel.DataAnnotations;
 using Umbracell.Core.Findings;
-using Umbracell.Server.Answers;
-using Umbracell.Server.Section;
+using Umbracell.Questions.Answers;
+using Umbracell.Questions.Section;
 
 namespace Umbracell.Server.Sets;
 
@@ -47,5 +47,8 @@ public sealed record SetsAnswer(
 /// <summary>All surfaces of a job sprayed with one product, loaded together.</summary>
 public sealed record ProductLoad(string SheetId, string Sheet, int Surfaces, double MedianSets, int LoadSets, FigureAnswer Median, FigureAnswer BoardFeet, FigureAnswer LeftOver, FigureAnswer ChanceShort);
 
+/// <summary>A foam sprayed over the first.</summary>
+public sealed record FurtherFoam(string Sheet, FigureAnswer MeanDepth, FigureAnswer BoardFeet, FigureAnswer Sets);
+
 /// <summary>The material of a surface and of the job with it.</summary>
-public sealed record SetsOfSurface(SetsQuestion? Question, SetsAnswer? Answer, string? Missing, IReadOnlyList<ProductLoad> Job, uint Version, uint JobVersion);
+public sealed record SetsOfSurface(SetsQuestion? Question, SetsAnswer? Answer, string? Missing, IReadOnlyList<ProductLoad> Job, IReadOnlyList<FurtherFoam> Further, uint Version, uint JobVersion);

@@ -10,7 +10,10 @@ using OpenTelemetry.Trace;
 using Scalar.AspNetCore;
 using Umbracell.Server.Access;
 using Umbracell.Server.Air;
+using Umbracell.Server.Choose;
+using Umbracell.Server.Documents;
 using Umbracell.Server.Jobs;
+using Umbracell.Server.Places;
 using Umbracell.Server.Problems;
 using Umbracell.Server.Section;
 using Umbracell.Server.Sets;
@@ -22,6 +25,7 @@ using Umbracell.Server.Survey.Drive;
 using Umbracell.Server.Survey.Exchange;
 using Umbracell.Server.Survey.Joints;
 using Umbracell.Server.Survey.State;
+using Umbracell.Server.Targets;
 using Umbracell.Server.Window;
 using Umbracell.Store;
 
@@ -111,6 +115,11 @@ internal static class ServerSetup
         app.MapImports();
         app.MapExports();
         app.MapSection();
+        app.MapChoose();
+        app.MapFirm();
+        app.MapDocuments();
+        app.MapPlaces();
+        app.MapTargets();
         app.MapSets();
         app.MapWindow();
         app.MapSheets();
@@ -132,7 +141,7 @@ internal static class ServerSetup
     private static StaticFileOptions StaticFiles() => new()
     {
         OnPrepareResponse = context => context.Context.Response.Headers.CacheControl =
-            context.Context.Request.Path.StartsWithSegments("/assets") ? "public, max-age=31536000, immutable" : "no-cache",
+            context.Context.Request.Path is var path && (path.StartsWithSegments("/assets") || (path.StartsWithSegments("/core") && !path.Value!.EndsWith("/dotnet.js", StringComparison.Ordinal))) ? "public, max-age=31536000, immutable" : "no-cache",
     };
 
     // What the server spent on a request, for benchmarks and the browser's own tools.
@@ -155,8 +164,8 @@ internal static class ServerSetup
         headers.XFrameOptions = "DENY";
         headers["Referrer-Policy"] = "same-origin";
 
-        // The API reference brings a script and styles of its own into its page; every other page runs only our files.
-        var script = context.Request.Path == "/api" || context.Request.Path.StartsWithSegments("/api/scalar") ? "'self' 'unsafe-inline'" : "'self'";
+        // The API reference brings a script and styles of its own into its page; every other page runs only our files, the core as WebAssembly among them.
+        var script = context.Request.Path == "/api" || context.Request.Path.StartsWithSegments("/api/scalar") ? "'self' 'unsafe-inline'" : "'self' 'wasm-unsafe-eval'";
         headers.ContentSecurityPolicy = $"default-src 'self'; script-src {script}; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self' data:; frame-ancestors 'none'";
         return next(context);
     }

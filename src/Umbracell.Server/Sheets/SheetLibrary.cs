@@ -2,7 +2,8 @@ using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.Caching.Memory;
 using Umbracell.Core.Materials;
 using Umbracell.Formats.DataFiles;
-using Umbracell.Server.Problems;
+using Umbracell.Questions.Answers;
+using Umbracell.Questions.Section;
 using Umbracell.Store;
 
 namespace Umbracell.Server.Sheets;
@@ -26,6 +27,9 @@ internal sealed class SheetLibrary(UmbracellDb db, IMemoryCache cache)
 
         return _sheets;
     }
+
+    /// <summary>All that a question can name.</summary>
+    public async Task<Shelf> ShelfAsync() => new(await AllAsync(), ShippedData.Materials, ShippedData.Batts);
 
     /// <summary>The sheet named in a question.</summary>
     public async Task<ProductSheet> FindAsync(string id, string field = "sheetId") =>

@@ -1,7 +1,7 @@
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Quantities;
 using Umbracell.Formats.DataFiles;
-using Umbracell.Server.Problems;
+using Umbracell.Questions.Answers;
 using Umbracell.Server.Typing;
 using Umbracell.Store.Model;
 

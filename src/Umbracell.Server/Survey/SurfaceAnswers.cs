@@ -3,7 +3,7 @@ using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Takeoff;
 using Umbracell.Formats.DataFiles;
-using Umbracell.Server.Answers;
+using Umbracell.Questions.Answers;
 using Umbracell.Server.Jobs;
 using Umbracell.Store.Model;
 

@@ -2,8 +2,8 @@ using Umbracell.Core.Assemblies;
 using Umbracell.Core.Conditions;
 using Umbracell.Core.Takeoff;
 using Umbracell.Formats.DataFiles;
+using Umbracell.Questions.Answers;
 using Umbracell.Server.Jobs;
-using Umbracell.Server.Problems;
 using Umbracell.Server.Typing;
 using Umbracell.Store.Model;
 
@@ -37,7 +37,7 @@ internal static class SurfaceEdits
         AssemblyEdits.Take(fields, surface);
         DetailEdits.Take(fields, surface, known);
         fields.Text("openLeak", 500, required: false, text => TakeLeak(surface, text, stamp));
-        fields.Known("sheet", id => id.Length == 0 || known.Sheets.ContainsKey(id), id => surface.SheetSlug = id.Length == 0 ? null : id);
+        fields.Known("sheet", id => id.Length == 0 || known.Sheets.ContainsKey(id), id => (surface.SheetSlug, surface.System) = (id.Length == 0 ? null : id, null));
         fields.QuantityOrBlank("thickness", FieldRanges.FoamThickness, si => surface.FoamThicknessM = si);
         fields.QuantityOrBlank("expectedSubstrate", FieldRanges.ReadTemperature, si => surface.ExpectedSubstrateC = si);
         fields.QuantityOrBlank("expectedDrum", FieldRanges.ReadTemperature, si => surface.ExpectedDrumC = si);

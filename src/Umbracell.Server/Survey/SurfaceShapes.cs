@@ -2,8 +2,8 @@ using Umbracell.Core.Assemblies;
 using Umbracell.Core.Conditions;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Takeoff;
-using Umbracell.Server.Answers;
-using Umbracell.Server.Section;
+using Umbracell.Questions.Answers;
+using Umbracell.Questions.Section;
 
 namespace Umbracell.Server.Survey;
 

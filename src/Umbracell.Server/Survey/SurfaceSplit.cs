@@ -45,6 +45,7 @@ internal static class SurfaceSplit
         SurfaceStart.Become(rest, SurfaceStart.ToTemplate(surface));
         (rest.Repeats, rest.SheetSlug, rest.FoamThicknessM, rest.BufferId) = (surface.Repeats, surface.SheetSlug, surface.FoamThicknessM, surface.BufferId);
         rest.Details = surface.Details.Copy();
+        (rest.System, rest.ChoiceFacts) = (surface.System, surface.ChoiceFacts);
         Size(surface, first);
         Size(rest, second);
         return rest;

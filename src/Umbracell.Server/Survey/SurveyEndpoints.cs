@@ -5,6 +5,7 @@ using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Takeoff;
 using Umbracell.Formats.DataFiles;
+using Umbracell.Questions.Answers;
 using Umbracell.Server.Access;
 using Umbracell.Server.Jobs;
 using Umbracell.Server.Problems;

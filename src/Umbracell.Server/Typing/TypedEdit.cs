@@ -1,7 +1,7 @@
 using System.ComponentModel.DataAnnotations;
 using System.Globalization;
 using Umbracell.Core.Quantities;
-using Umbracell.Server.Problems;
+using Umbracell.Questions.Answers;
 
 namespace Umbracell.Server.Typing;
 

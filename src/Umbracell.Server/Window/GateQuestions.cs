@@ -3,7 +3,7 @@ using Umbracell.Core.Conditions;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Planning;
 using Umbracell.Core.Quantities;
-using Umbracell.Server.Answers;
+using Umbracell.Questions.Answers;
 using Umbracell.Server.Jobs;
 using Umbracell.Server.Survey;
 using Umbracell.Store.Model;

@@ -29,6 +29,13 @@ internal sealed class LatestReadings
 
     public ReadingRow? Of(Guid surface, ReadingKind kind) => _bySurface.GetValueOrDefault((surface, kind));
 
+    /// <summary>The wettest wood of the newest day read, whichever meter and place: one dry spot does not make a wet deck dry.</summary>
+    public double? WettestWood(Guid surface)
+    {
+        var wood = _allOfSurface[surface].Where(r => r.Kind == ReadingKind.WoodMoisture).ToList();
+        return wood.Count == 0 ? null : wood.Where(r => r.TakenAt >= wood.Max(one => one.TakenAt).AddDays(-1)).Max(r => r.Value);
+    }
+
     public (ReadingRow? A, ReadingRow? B) Drums(string sheet) =>
         (_byProduct.GetValueOrDefault((sheet, ReadingKind.DrumA)), _byProduct.GetValueOrDefault((sheet, ReadingKind.DrumB)));
 

@@ -1,8 +1,8 @@
 using System.Security.Claims;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Umbracell.Core.Quantities;
+using Umbracell.Questions.Answers;
 using Umbracell.Server.Access;
-using Umbracell.Server.Answers;
 using Umbracell.Server.Jobs;
 using Umbracell.Server.Sheets;
 using Umbracell.Server.Survey;

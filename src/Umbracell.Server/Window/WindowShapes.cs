@@ -2,7 +2,7 @@ using System.ComponentModel.DataAnnotations;
 using Umbracell.Core.Conditions;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
-using Umbracell.Server.Answers;
+using Umbracell.Questions.Answers;
 using Umbracell.Server.Survey;
 using Umbracell.Store.Model;
 

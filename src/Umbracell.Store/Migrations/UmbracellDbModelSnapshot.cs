@@ -331,6 +331,14 @@ namespace Umbracell.Store.Migrations
                         .HasColumnType("character varying(200)")
                         .HasColumnName("name");
 
+                    b.Property<string>("Practice")
+                        .HasColumnType("jsonb")
+                        .HasColumnName("practice");
+
+                    b.Property<string>("Rates")
+                        .HasColumnType("jsonb")
+                        .HasColumnName("rates");
+
                     b.HasKey("Id")
                         .HasName("pk_firms");
 
@@ -361,6 +369,10 @@ namespace Umbracell.Store.Migrations
                         .IsRequired()
                         .HasColumnType("text")
                         .HasColumnName("crew");
+
+                    b.Property<string>("Exceptions")
+                        .HasColumnType("jsonb")
+                        .HasColumnName("exceptions");
 
                     b.Property<Guid>("FirmId")
                         .HasColumnType("uuid")
@@ -396,9 +408,21 @@ namespace Umbracell.Store.Migrations
                         .HasColumnType("double precision")
                         .HasColumnName("outdoor_rh_pct");
 
+                    b.Property<Guid?>("OwnPlaceId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("own_place_id");
+
+                    b.Property<Guid?>("OwnTargetsId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("own_targets_id");
+
                     b.Property<string>("PlaceId")
                         .HasColumnType("text")
                         .HasColumnName("place_id");
+
+                    b.Property<string>("Priorities")
+                        .HasColumnType("jsonb")
+                        .HasColumnName("priorities");
 
                     b.Property<double>("RiskPct")
                         .HasColumnType("double precision")
@@ -430,6 +454,12 @@ namespace Umbracell.Store.Migrations
                         .HasColumnType("double precision")
                         .HasColumnName("summer_outdoor_rh_pct");
 
+                    b.Property<string>("TargetPath")
+                        .IsRequired()
+                        .HasMaxLength(40)
+                        .HasColumnType("character varying(40)")
+                        .HasColumnName("target_path");
+
                     b.Property<string>("TargetSetId")
                         .IsRequired()
                         .HasColumnType("text")
@@ -446,6 +476,12 @@ namespace Umbracell.Store.Migrations
 
                     b.HasAlternateKey("FirmId", "Id")
                         .HasName("ak_jobs_firm_id_id");
+
+                    b.HasIndex("FirmId", "OwnPlaceId")
+                        .HasDatabaseName("ix_jobs_firm_id_own_place_id");
+
+                    b.HasIndex("FirmId", "OwnTargetsId")
+                        .HasDatabaseName("ix_jobs_firm_id_own_targets_id");
 
                     b.ToTable("jobs", (string)null);
                 });
@@ -792,6 +828,105 @@ namespace Umbracell.Store.Migrations
                     b.ToTable("photos", (string)null);
                 });
 
+            modelBuilder.Entity("Umbracell.Store.Model.PlaceHoursRow", b =>
+                {
+                    b.Property<Guid>("PlaceId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("place_id");
+
+                    b.Property<Guid>("FirmId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("firm_id");
+
+                    b.PrimitiveCollection<float[]>("RhPct")
+                        .IsRequired()
+                        .HasColumnType("real[]")
+                        .HasColumnName("rh_pct");
+
+                    b.PrimitiveCollection<float[]>("TempC")
+                        .IsRequired()
+                        .HasColumnType("real[]")
+                        .HasColumnName("temp_c");
+
+                    b.HasKey("PlaceId")
+                        .HasName("pk_place_hours");
+
+                    b.HasIndex("FirmId", "PlaceId")
+                        .IsUnique()
+                        .HasDatabaseName("ix_place_hours_firm_id_place_id");
+
+                    b.ToTable("place_hours", (string)null);
+                });
+
+            modelBuilder.Entity("Umbracell.Store.Model.PlaceRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<double>("AltitudeM")
+                        .HasColumnType("double precision")
+                        .HasColumnName("altitude_m");
+
+                    b.Property<string>("ClimateZone")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("climate_zone");
+
+                    b.Property<double>("CoolingC")
+                        .HasColumnType("double precision")
+                        .HasColumnName("cooling_c");
+
+                    b.Property<double>("CoolingRhPct")
+                        .HasColumnType("double precision")
+                        .HasColumnName("cooling_rh_pct");
+
+                    b.Property<Guid>("FirmId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("firm_id");
+
+                    b.Property<double>("HeatingC")
+                        .HasColumnType("double precision")
+                        .HasColumnName("heating_c");
+
+                    b.PrimitiveCollection<double[]>("MeanC")
+                        .IsRequired()
+                        .HasColumnType("double precision[]")
+                        .HasColumnName("mean_c");
+
+                    b.PrimitiveCollection<double[]>("MeanRhPct")
+                        .IsRequired()
+                        .HasColumnType("double precision[]")
+                        .HasColumnName("mean_rh_pct");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasMaxLength(120)
+                        .HasColumnType("character varying(120)")
+                        .HasColumnName("name");
+
+                    b.Property<string>("Source")
+                        .IsRequired()
+                        .HasMaxLength(200)
+                        .HasColumnType("character varying(200)")
+                        .HasColumnName("source");
+
+                    b.Property<uint>("Version")
+                        .IsConcurrencyToken()
+                        .ValueGeneratedOnAddOrUpdate()
+                        .HasColumnType("xid")
+                        .HasColumnName("xmin");
+
+                    b.HasKey("Id")
+                        .HasName("pk_places");
+
+                    b.HasAlternateKey("FirmId", "Id")
+                        .HasName("ak_places_firm_id_id");
+
+                    b.ToTable("places", (string)null);
+                });
+
             modelBuilder.Entity("Umbracell.Store.Model.PreparationRow", b =>
                 {
                     b.Property<Guid>("Id")
@@ -1056,6 +1191,10 @@ namespace Umbracell.Store.Migrations
                         .HasColumnType("timestamp with time zone")
                         .HasColumnName("changed_at");
 
+                    b.Property<string>("ChoiceFacts")
+                        .HasColumnType("jsonb")
+                        .HasColumnName("choice_facts");
+
                     b.PrimitiveCollection<double[]>("Corners")
                         .IsRequired()
                         .HasColumnType("double precision[]")
@@ -1169,6 +1308,10 @@ namespace Umbracell.Store.Migrations
                         .HasColumnType("character varying(40)")
                         .HasColumnName("substrate");
 
+                    b.Property<string>("System")
+                        .HasColumnType("jsonb")
+                        .HasColumnName("system");
+
                     b.Property<double>("ThirdM")
                         .HasColumnType("double precision")
                         .HasColumnName("third_m");
@@ -1192,6 +1335,48 @@ namespace Umbracell.Store.Migrations
                         .HasDatabaseName("ix_surfaces_job_id_position");
 
                     b.ToTable("surfaces", (string)null);
+                });
+
+            modelBuilder.Entity("Umbracell.Store.Model.TargetSetRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<string>("BasedOn")
+                        .IsRequired()
+                        .HasMaxLength(60)
+                        .HasColumnType("character varying(60)")
+                        .HasColumnName("based_on");
+
+                    b.Property<string>("Edition")
+                        .IsRequired()
+                        .HasMaxLength(120)
+                        .HasColumnType("character varying(120)")
+                        .HasColumnName("edition");
+
+                    b.Property<Guid>("FirmId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("firm_id");
+
+                    b.Property<string>("GreatestU")
+                        .HasColumnType("jsonb")
+                        .HasColumnName("greatest_u");
+
+                    b.Property<uint>("Version")
+                        .IsConcurrencyToken()
+                        .ValueGeneratedOnAddOrUpdate()
+                        .HasColumnType("xid")
+                        .HasColumnName("xmin");
+
+                    b.HasKey("Id")
+                        .HasName("pk_target_sets");
+
+                    b.HasAlternateKey("FirmId", "Id")
+                        .HasName("ak_target_sets_firm_id_id");
+
+                    b.ToTable("target_sets", (string)null);
                 });
 
             modelBuilder.Entity("Umbracell.Store.Model.TemplateRow", b =>
@@ -1374,6 +1559,24 @@ namespace Umbracell.Store.Migrations
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired()
                         .HasConstraintName("fk_jobs_firms_firm_id");
+
+                    b.HasOne("Umbracell.Store.Model.PlaceRow", "OwnPlace")
+                        .WithMany()
+                        .HasForeignKey("FirmId", "OwnPlaceId")
+                        .HasPrincipalKey("FirmId", "Id")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .HasConstraintName("fk_jobs_places_firm_id_own_place_id");
+
+                    b.HasOne("Umbracell.Store.Model.TargetSetRow", "OwnTargets")
+                        .WithMany()
+                        .HasForeignKey("FirmId", "OwnTargetsId")
+                        .HasPrincipalKey("FirmId", "Id")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .HasConstraintName("fk_jobs_target_sets_firm_id_own_targets_id");
+
+                    b.Navigation("OwnPlace");
+
+                    b.Navigation("OwnTargets");
                 });
 
             modelBuilder.Entity("Umbracell.Store.Model.JointRow", b =>
@@ -1454,6 +1657,27 @@ namespace Umbracell.Store.Migrations
                         .HasForeignKey("FirmId", "SurfaceId")
                         .HasPrincipalKey("FirmId", "Id")
                         .HasConstraintName("fk_photos_surfaces_firm_id_surface_id");
+                });
+
+            modelBuilder.Entity("Umbracell.Store.Model.PlaceHoursRow", b =>
+                {
+                    b.HasOne("Umbracell.Store.Model.PlaceRow", null)
+                        .WithOne()
+                        .HasForeignKey("Umbracell.Store.Model.PlaceHoursRow", "FirmId", "PlaceId")
+                        .HasPrincipalKey("Umbracell.Store.Model.PlaceRow", "FirmId", "Id")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_place_hours_places_firm_id_place_id");
+                });
+
+            modelBuilder.Entity("Umbracell.Store.Model.PlaceRow", b =>
+                {
+                    b.HasOne("Umbracell.Store.Model.Firm", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_places_firms_firm_id");
                 });
 
             modelBuilder.Entity("Umbracell.Store.Model.PreparationRow", b =>
@@ -1661,6 +1885,16 @@ namespace Umbracell.Store.Migrations
 
                     b.Navigation("Details")
                         .IsRequired();
+                });
+
+            modelBuilder.Entity("Umbracell.Store.Model.TargetSetRow", b =>
+                {
+                    b.HasOne("Umbracell.Store.Model.Firm", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_target_sets_firms_firm_id");
                 });
 
             modelBuilder.Entity("Umbracell.Store.Model.TemplateRow", b =>

@@ -1,4 +1,5 @@
 using Umbracell.Core.Assemblies;
+using Umbracell.Core.Choosing;
 using Umbracell.Core.Conditions;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Takeoff;
@@ -17,6 +18,12 @@ public sealed class Firm
     public Guid Id { get; set; }
 
     public required string Name { get; set; }
+
+    /// <summary>What the firm pays and how fast it works; null until entered.</summary>
+    public Rates? Rates { get; set; }
+
+    /// <summary>The school the firm follows; null until one is named.</summary>
+    public Practice? Practice { get; set; }
 }
 
 /// <summary>What a person may do.</summary>
@@ -95,6 +102,12 @@ public sealed class Job : IFirmRow
 
     public required string TargetSetId { get; set; }
 
+    /// <summary>The firm's own target set, where the job is held to one; it goes before <see cref="TargetSetId"/>.</summary>
+    public Guid? OwnTargetsId { get; set; }
+
+    /// <summary>The firm's own target set; always read with the job.</summary>
+    public TargetSetRow? OwnTargets { get; set; }
+
     public double IndoorC { get; set; } = 20;
 
     public double IndoorRhPct { get; set; } = 40;
@@ -114,6 +127,12 @@ public sealed class Job : IFirmRow
     /// <summary>The place whose monthly means are taken; null where none is named.</summary>
     public string? PlaceId { get; set; }
 
+    /// <summary>The firm's own place, where the job names one; it goes before <see cref="PlaceId"/>.</summary>
+    public Guid? OwnPlaceId { get; set; }
+
+    /// <summary>The firm's own place; always read with the job.</summary>
+    public PlaceRow? OwnPlace { get; set; }
+
     /// <summary>Humidity class of heated, uncooled rooms, 1 to 5; null where the room is entered by month.</summary>
     public int? HumidityClass { get; set; } = 3;
 
@@ -127,6 +146,15 @@ public sealed class Job : IFirmRow
     public double? HeightM { get; set; }
 
     public double AltitudeM { get; set; }
+
+    /// <summary>How targets are met.</summary>
+    public TargetPath TargetPath { get; set; }
+
+    /// <summary>What matters how much; null takes what the product starts with.</summary>
+    public Priorities? Priorities { get; set; }
+
+    /// <summary>Where this job departs from the firm's practice; null where nowhere.</summary>
+    public Practice? Exceptions { get; set; }
 
     public double RiskPct { get; set; } = 10;
 
@@ -219,6 +247,12 @@ public sealed class Surface : IFirmRow
     public string? SheetSlug { get; set; }
 
     public double? FoamThicknessM { get; set; }
+
+    /// <summary>What goes with the first foam, or instead of it; null where a foam stands alone.</summary>
+    public SystemDocument? System { get; set; }
+
+    /// <summary>What was said that bears on the choice; null where nothing was.</summary>
+    public ChoiceFactsDocument? ChoiceFacts { get; set; }
 
     /// <summary>Substrate temperature the material is reckoned at; null takes the last reading.</summary>
     public double? ExpectedSubstrateC { get; set; }

@@ -139,4 +139,17 @@ public sealed class MoistAirTests
 
     private static MoistAir At(double celsius, double percent, HumidityReference over = HumidityReference.Water) =>
         MoistAir.Of(new(celsius), new(percent, over), SeaLevel);
+
+    [Fact]
+    public void The_solvers_table_of_saturation_is_the_formula_to_a_millionth() => Gen.Double[-45, 85].Sample(celsius =>
+    {
+        if (celsius < -40)
+        {
+            Should.Throw<QuantityRangeException>(() => SaturationTable.At(celsius));
+            return;
+        }
+
+        var exact = MoistAir.SaturationPressureAt(new(celsius), HumidityReference.Water).Pascals;
+        SaturationTable.At(celsius).ShouldBe(exact, exact * 1e-6);
+    });
 }

@@ -4,6 +4,7 @@ using Umbracell.Core.Assemblies;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
+using Umbracell.Core.Tests.Choosing;
 using Xunit;
 
 namespace Umbracell.Core.Tests.Assemblies;
@@ -21,6 +22,32 @@ public sealed class AssemblyPartsTests
     [InlineData(FilmSet.Us, HeatFlow.Down, 0.92 * 0.1761101838)]
     public void Inner_films_are_those_of_the_edition(FilmSet set, HeatFlow flow, double r) =>
         Films.Inside(set, flow).SquareMetreKelvinsPerWatt.ShouldBe(r, 1e-9);
+
+    // Annex D of ISO 6946 with ordinary faces must give the table of ordinary faces, to its rounding.
+    [Theory]
+    [InlineData(HeatFlow.Horizontal, 25, 0.18)]
+    [InlineData(HeatFlow.Up, 50, 0.16)]
+    [InlineData(HeatFlow.Down, 100, 0.22)]
+    [InlineData(HeatFlow.Down, 25, 0.19)]
+    public void A_bright_face_halves_the_radiation_at_least_and_the_formula_meets_the_table(HeatFlow flow, double mm, double table)
+    {
+        var width = Length.FromMillimetres(mm);
+        AirSpace.Of(width, flow, 0.4999, 1).SquareMetreKelvinsPerWatt.ShouldBeGreaterThan(table);
+        var bright = AirSpace.Of(width, flow, 0.1).SquareMetreKelvinsPerWatt;
+        bright.ShouldBeGreaterThan(1.5 * table);
+        var moved = 1 / bright - 5.1 / (1 / 0.1 + 1 / 0.9 - 1);
+        (1 / (moved + 5.1 / (1 / 0.9 + 1 / 0.9 - 1))).ShouldBe(table, 0.012);
+    }
+
+    [Fact]
+    public void A_foil_counts_only_with_an_air_space_before_it()
+    {
+        var foil = new Layer(new("foil", new(0.024), Permeability.FromPermInches(0.03), "test", Emittance: 0.1), Length.FromMillimetres(25));
+        var dull = foil with { Material = foil.Material with { Emittance = 0.9 } };
+        SectionCase With(Layer board, double inches) => Walls.Section(SurfaceKind.StudWall, depthInches: 5.5) with { Inboard = [board], Fill = [new FoamFill(Sheets.OpenCell, Length.FromInches(inches))] };
+        SectionStudy.Of(With(foil, 3)).WholeU.WattsPerSquareMetreKelvin.ShouldBeLessThan(SectionStudy.Of(With(dull, 3)).WholeU.WattsPerSquareMetreKelvin - 0.005);
+        SectionStudy.Of(With(foil, 5.5)).WholeU.ShouldBe(SectionStudy.Of(With(dull, 5.5)).WholeU);
+    }
 
     [Fact]
     public void The_outer_film_depends_on_what_lies_beyond()
@@ -106,7 +133,7 @@ public sealed class AssemblyPartsTests
     public void A_cold_zone_asks_for_class_II_where_a_surface_faces_outdoors()
     {
         Finding ClassOf(SectionCase section) => SectionStudy.Of(section).Findings.Single(f => f.Rule == "vapourClass");
-        var open = Case(FoamSide.Outboard, Exposure.Outdoors) with { Sheet = Sheets.OpenCell, FoamThickness = Length.FromInches(5.5) };
+        var open = Case(FoamSide.Outboard, Exposure.Outdoors) with { Fill = [new FoamFill(Sheets.OpenCell, Length.FromInches(5.5))] };
         ClassOf(open with { ClimateZone = "6A" }).Verdict.ShouldBe(Verdict.Care);
         ClassOf(open with { ClimateZone = "4C" }).Verdict.ShouldBe(Verdict.Care);
         ClassOf(open with { ClimateZone = "3A" }).Verdict.ShouldBe(Verdict.Clear);
@@ -131,8 +158,7 @@ public sealed class AssemblyPartsTests
         HeatFlow = HeatFlow.Up,
         Exposure = exposure,
         Films = FilmSet.Iso6946,
-        Sheet = Sheets.ClosedCell,
-        FoamThickness = Length.FromInches(4),
+        Fill = [new FoamFill(Sheets.ClosedCell, Length.FromInches(4))],
         Air = new(new(20), new(45), new(-5), new(85)),
     };
 }

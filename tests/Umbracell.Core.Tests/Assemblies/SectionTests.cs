@@ -42,10 +42,10 @@ public sealed class SectionTests
     public void More_foam_never_lowers_R_or_raises_U() => Thickness.Sample(inches =>
     {
         var (thin, thick) = (Study(inches), Study(Math.Min(6, inches + 0.25)));
-        thick.FoamR.UsR.ShouldBeGreaterThanOrEqualTo(thin.FoamR.UsR - 1e-9);
+        thick.FillR.UsR.ShouldBeGreaterThanOrEqualTo(thin.FillR.UsR - 1e-9);
         thick.WholeU.UsU.ShouldBeLessThanOrEqualTo(thin.WholeU.UsU + 1e-9);
         thick.HeatCut.ShouldBeGreaterThanOrEqualTo(thin.HeatCut - 1e-9);
-        thick.FoamPermeance.Perms.ShouldBeLessThanOrEqualTo(thin.FoamPermeance.Perms + 1e-9);
+        thick.FillPermeance.Perms.ShouldBeLessThanOrEqualTo(thin.FillPermeance.Perms + 1e-9);
     });
 
     [Fact]
@@ -65,7 +65,7 @@ public sealed class SectionTests
         var flux = (20 - -15) / study.CavityR.SquareMetreKelvinsPerWatt;
         var points = study.Profile.Points;
         var acrossFoam = points.Last(p => p.Key == "foam").Temperature - points.Last(p => p.Key == "panel").Temperature;
-        (acrossFoam.Kelvins / study.FoamR.SquareMetreKelvinsPerWatt).ShouldBe(flux, flux * 1e-9);
+        (acrossFoam.Kelvins / study.FillR.SquareMetreKelvinsPerWatt).ShouldBe(flux, flux * 1e-9);
     }
 
     [Fact]
@@ -91,9 +91,9 @@ public sealed class SectionTests
     public void Closed_cell_of_135_perm_inches_is_class_II_from_135_inches()
     {
         VapourResistance.ThicknessFor(Sheets.ClosedCell.Permeability, VapourClass.II).Inches.ShouldBe(1.35, 1e-4);
-        Study(1.35).FoamClass.ShouldBe(VapourClass.II);
-        Study(1.34).FoamClass.ShouldBe(VapourClass.III);
-        Study(2).FoamPermeance.Perms.ShouldBe(0.675, 1e-4);
+        Study(1.35).FillClass.ShouldBe(VapourClass.II);
+        Study(1.34).FillClass.ShouldBe(VapourClass.III);
+        Study(2).FillPermeance.Perms.ShouldBe(0.675, 1e-4);
     }
 
     [Theory]
@@ -135,7 +135,7 @@ public sealed class SectionTests
     [Fact]
     public void Open_cell_fills_the_depth_flush()
     {
-        var fit = SectionStudy.Of(Case(5.5) with { Sheet = Sheets.OpenCell }).Findings.Single(f => f.Rule == "fit");
+        var fit = SectionStudy.Of(Case(5.5) with { Fill = [new FoamFill(Sheets.OpenCell, Length.FromInches(5.5))] }).Findings.Single(f => f.Rule == "fit");
         fit.Case.ShouldBe("flush");
         fit.Verdict.ShouldBe(Verdict.Clear);
     }
@@ -186,8 +186,7 @@ public sealed class SectionTests
         HeatFlow = HeatFlow.Horizontal,
         Exposure = Exposure.Outdoors,
         Films = FilmSet.Us,
-        Sheet = Sheets.ClosedCell,
-        FoamThickness = Length.FromInches(inches),
+        Fill = [new FoamFill(Sheets.ClosedCell, Length.FromInches(inches))],
         Air = new(new(20), new(40), new(-15), new(80)),
         ClimateZone = "6A",
     };

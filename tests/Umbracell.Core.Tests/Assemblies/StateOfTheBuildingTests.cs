@@ -78,7 +78,7 @@ public sealed class StateOfTheBuildingTests
 
         // Open air below drives vapour up to the tight sheet, which the cooled room keeps cold.
         bare.InterfaceHumidity.ShouldBeGreaterThan(AssemblyState.GreatestFinishHumidity);
-        AssemblyState.Of(summer with { Sheet = Sheets.OpenCell }, Length.FromInches(3)).InterfaceHumidity.ShouldBeGreaterThan(foamed.InterfaceHumidity);
+        AssemblyState.Of(summer with { Fill = [new FoamFill(Sheets.OpenCell, Length.FromInches(3))] }, Length.FromInches(3)).InterfaceHumidity.ShouldBeGreaterThan(foamed.InterfaceHumidity);
         var winter = Floor() with { Air = new(new(20), new(40), new(-10), new(80)) };
         AssemblyState.Of(winter, Length.FromInches(3)).RoomFace.Celsius.ShouldBeGreaterThan(AssemblyState.Of(winter, Length.Zero).RoomFace.Celsius);
     }
@@ -101,8 +101,7 @@ public sealed class StateOfTheBuildingTests
         HeatFlow = HeatFlow.Down,
         Exposure = Exposure.Ventilated,
         Films = FilmSet.Us,
-        Sheet = Sheets.ClosedCell,
-        FoamThickness = Length.FromInches(3),
+        Fill = [new FoamFill(Sheets.ClosedCell, Length.FromInches(3))],
         Air = new(new(20), new(40), new(-10), new(80)),
     };
 

@@ -1,3 +1,4 @@
+using System.Globalization;
 using CsCheck;
 using Shouldly;
 using Umbracell.Core.Quantities;
@@ -82,6 +83,15 @@ public sealed class QuantityTextTests
     [InlineData("5,5", 5.5)]
     public void A_comma_is_a_thousands_mark_only_before_three_digits(string typed, double value) =>
         Read(typed, new(0, 1e6, Dimension.Mass), UnitSystem.Metric).ShouldBe(value, 1e-9);
+
+    [Fact]
+    public void A_printed_number_is_the_nearest_of_its_decimals_with_its_thousands_marked() => Gen.Double[-5e9, 5e9].Select(Gen.Double[-6, 0], (v, e) => v * Math.Pow(10, e)).Sample(value =>
+    {
+        var text = QuantityPrinter.Print(Figure.Number(value), UnitSystem.Metric);
+        var read = double.Parse(text, NumberStyles.Number, CultureInfo.InvariantCulture);
+        read.ShouldBe(value, 0.0005001 + Math.Abs(value) * 1e-15);
+        (text == read.ToString("N3", CultureInfo.InvariantCulture)).ShouldBeTrue($"{value:R} as {text}");
+    });
 
     [Fact]
     public void What_is_printed_reads_back() =>

@@ -34,7 +34,7 @@ function say(row: Row, stage: StageKey) {
   const cell = cellOf(row, stage)
   if (!cell || cell.word === 'none') return stage === 'choose' ? t('system.none') : t('board.none')
   const figures = Object.fromEntries(Object.entries(cell.figures).map(([k, f]) => [k, reader.print(f)]))
-  if (stage === 'choose') return t(`system.${cell.word}`)
+  if (stage === 'choose') return t(cell.word.includes('.') ? cell.word : `system.${cell.word}`)
   if (cell.word === 'area') return figures.area
   if (cell.word === 'thickness') return `${figures.thickness}, ${figures.foamR}`
   if (cell.word === 'sets') return figures.sets
@@ -56,8 +56,7 @@ const missingText = (row: Row, stage: StageKey) =>
 
 function to(row: Row, stage: StageKey) {
   if (stage === 'survey') return { name: 'survey', params: { job: props.job }, query: { at: row.id } }
-  const route = stage === 'choose' ? 'section' : stage
-  return { name: route, params: { job: props.job, surface: row.id } }
+  return { name: stage, params: { job: props.job, surface: row.id } }
 }
 
 const take = (row: Row) => (reader.inHand[props.job] = row.id)

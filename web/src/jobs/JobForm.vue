@@ -107,6 +107,22 @@ async function save() {
   }
 }
 
+// A place brings its zone and design air along; they stay in the form to be changed.
+const took = ref('')
+function takePlace() {
+  const place = choices.data.value?.places.find((one) => one.id === draft.value.place)
+  took.value = place?.name ?? ''
+  if (!place) return
+  draft.value = {
+    ...draft.value,
+    climateZone: place.climateZone,
+    altitude: reader.print(place.figures.altitude),
+    outdoorTemp: reader.print(place.figures.heating),
+    summerOutdoorTemp: reader.print(place.figures.cooling),
+    summerOutdoorHumidity: reader.print(place.figures.coolingRh),
+  }
+}
+
 function cancel() {
   draft.value = { ...before }
   emit('cancel')
@@ -160,12 +176,15 @@ function cancel() {
       <legend>{{ t('section.year.title') }}</legend>
       <label class="field">
         <span>{{ t('jobs.form.place') }}</span>
-        <select v-model="draft.place" class="input">
+        <select v-model="draft.place" class="input" aria-describedby="job-place-note" @change="takePlace">
           <option value="">{{ t('jobs.form.noPlace') }}</option>
           <option v-for="place in choices.data.value?.places" :key="place.id" :value="place.id">
             {{ place.name }} ({{ place.climateZone }})
           </option>
         </select>
+        <span id="job-place-note" class="small quiet" role="status">{{
+          took ? t('jobs.form.placeTook', { name: took }) : ''
+        }}</span>
       </label>
       <label class="field">
         <span>{{ t('jobs.form.humidityClass') }}</span>

@@ -54,7 +54,8 @@ useShortcuts(() => props.job, rows, inHand, keys)
   <GateBand v-if="inHand" class="no-print" :surface="inHand" :job="job" />
   <ProblemNote v-if="board.error.value" class="problem" :problem="board.error.value" @retry="board.refetch()" />
   <RouterView v-else v-slot="{ Component }">
-    <component :is="Component" />
+    <!-- What is typed on the page of one surface belongs to it: another surface gets a page of its own. -->
+    <component :is="Component" :key="route.name === 'surfaceSheet' ? String(route.params.surface) : undefined" />
   </RouterView>
 </template>
 

@@ -53,6 +53,7 @@ async function bringIn([file]: File[]) {
       </div>
       <div v-if="session.person?.mayEdit && !making" class="acts">
         <FileButton accept=".json,application/json" @files="bringIn">{{ t('board.jobFile') }}</FileButton>
+        <RouterLink class="act" :to="{ name: 'firm' }">{{ t('firm.title') }}</RouterLink>
         <button type="button" class="button main" @click="making = true">{{ t('jobs.new') }}</button>
       </div>
     </div>

@@ -1,10 +1,10 @@
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Assemblies;
+using Umbracell.Questions.Section;
 using Umbracell.Server.Access;
 using Umbracell.Server.Jobs;
 using Umbracell.Server.Problems;
-using Umbracell.Server.Section;
 using Umbracell.Server.Sheets;
 using Umbracell.Server.Survey.Drive;
 using Umbracell.Server.Typing;

@@ -1,7 +1,7 @@
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Quantities;
-using Umbracell.Server.Answers;
-using Umbracell.Server.Section;
+using Umbracell.Questions.Answers;
+using Umbracell.Questions.Section;
 using Umbracell.Server.Survey.Baseline;
 using Umbracell.Server.Survey.Drive;
 using Umbracell.Store.Model;

@@ -5,7 +5,8 @@ using Umbracell.Core.Findings;
 using Umbracell.Core.Moisture;
 using Umbracell.Core.Quantities;
 using Umbracell.Formats.DataFiles;
-using Umbracell.Server.Answers;
+using Umbracell.Questions.Answers;
+using Umbracell.Questions.Section;
 using Umbracell.Server.Jobs;
 using Umbracell.Server.Section;
 using Umbracell.Server.Sheets;
@@ -43,14 +44,14 @@ internal static class DriveEndpoints
 
     /// <summary>Every surface of a job as it stands and as planned.</summary>
     public static async Task<SurfaceStates> StatesAsync(Job job, SurfaceReader reader, SheetLibrary library, UmbracellDb db) =>
-        new(job, await reader.SurfacesAsync(job.Id), await db.BufferSpaces.AsNoTracking().Where(b => b.JobId == job.Id).ToListAsync(), await library.AllAsync());
+        new(job, await reader.SurfacesAsync(job.Id), await db.BufferSpaces.AsNoTracking().Where(b => b.JobId == job.Id).ToListAsync(), await library.ShelfAsync());
 
     private static SeasonAnswer Season(Surface surface, SeasonAir air, SurfaceStates states)
     {
         var drive = ShippedData.Templates[surface.Kind].Exposure switch
         {
             Exposure.Room => VapourDrive.Between(air.Indoor, air.IndoorRh, air.Indoor, air.IndoorRh),
-            Exposure.Ground => VapourDrive.Between(air.Indoor, air.IndoorRh, new(SectionQuestions.Soil.TempC), new(SectionQuestions.Soil.RhPct)),
+            Exposure.Ground => VapourDrive.Between(air.Indoor, air.IndoorRh, new(SurfaceSections.Soil.TempC), new(SurfaceSections.Soil.RhPct)),
             _ => VapourDrive.Between(air.Indoor, air.IndoorRh, air.Outdoor, air.OutdoorRh),
         };
         return new(

@@ -1,8 +1,8 @@
 using Umbracell.Core.Air;
 using Umbracell.Core.Assemblies;
-using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
 using Umbracell.Formats.DataFiles;
+using Umbracell.Questions.Section;
 using Umbracell.Server.Jobs;
 using Umbracell.Server.Section;
 using Umbracell.Store.Model;
@@ -30,7 +30,7 @@ internal sealed record SeasonAir(Temperature Indoor, RelativeHumidity IndoorRh, 
 }
 
 /// <summary>Surfaces of a job as they stand and as they are planned, with the buffer spaces they border on.</summary>
-internal sealed class SurfaceStates(Job job, IReadOnlyList<Surface> surfaces, IReadOnlyList<BufferSpaceRow> buffers, IReadOnlyDictionary<string, ProductSheet> sheets)
+internal sealed class SurfaceStates(Job job, IReadOnlyList<Surface> surfaces, IReadOnlyList<BufferSpaceRow> buffers, Shelf shelf)
 {
     private readonly Pressure _pressure = StandardAtmosphere.PressureAt(new(job.AltitudeM));
 
@@ -70,7 +70,7 @@ internal sealed class SurfaceStates(Job job, IReadOnlyList<Surface> surfaces, IR
     private AssemblyState? StateOf(Surface surface, SeasonAir air, bool planned)
     {
         var thickness = planned ? surface.FoamThicknessM : 0;
-        var sheet = surface.SheetSlug is { } slug ? sheets.GetValueOrDefault(slug) : planned ? null : sheets.Values.FirstOrDefault();
+        var sheet = surface.SheetSlug is { } slug ? shelf.Sheets.GetValueOrDefault(slug) : planned ? null : shelf.Sheets.Values.FirstOrDefault();
         if (thickness is not { } metres || sheet is null)
         {
             return null;
@@ -78,7 +78,7 @@ internal sealed class SurfaceStates(Job job, IReadOnlyList<Surface> surfaces, IR
 
         // Soil and rooms stay what they are; open air and vented spaces take the season's air.
         var template = ShippedData.Templates[surface.Kind];
-        var section = SectionQuestions.Case(SectionQuestions.Of(surface, job, sheet.Id, Math.Max(1, metres * 1000)), sheet);
+        var section = SectionQuestions.Case(SurfaceSections.Of(surface, job, sheet.Id, Math.Max(1, metres * 1000)), shelf);
         var outdoors = template.Exposure is Exposure.Outdoors or Exposure.Ventilated;
         section = section with { Air = outdoors ? new(air.Indoor, air.IndoorRh, air.Outdoor, air.OutdoorRh) : section.Air with { Indoor = air.Indoor, IndoorHumidity = air.IndoorRh } };
         try

@@ -2,8 +2,7 @@ using System.ComponentModel.DataAnnotations;
 using Umbracell.Core.Quantities;
 using Umbracell.Formats.Models;
 using Umbracell.Formats.Surveys;
-using Umbracell.Server.Answers;
-using Umbracell.Server.Problems;
+using Umbracell.Questions.Answers;
 
 namespace Umbracell.Server.Survey.Exchange;
 

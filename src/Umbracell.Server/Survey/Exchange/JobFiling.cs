@@ -38,6 +38,18 @@ internal static class JobFiling
     {
         var ids = file.Surfaces.Select(s => s.Id).Concat(file.BufferSpaces.Select(b => b.Id)).Distinct().ToDictionary(id => id, _ => Guid.NewGuid());
         var job = Unfiled.Job(file.Job, now);
+        if (file.Job.OwnPlace is { } filed)
+        {
+            var place = Unfiled.Place(filed);
+            job.OwnPlace = db.Places.AsEnumerable().FirstOrDefault(own => own.Name == place.Name && own.MeanC.SequenceEqual(place.MeanC) && own.MeanRhPct.SequenceEqual(place.MeanRhPct)) ?? place;
+        }
+
+        if (file.Job.OwnTargets is { } targets)
+        {
+            var set = Unfiled.Targets(targets);
+            job.OwnTargets = db.TargetSets.AsEnumerable().FirstOrDefault(own => own.Edition == set.Edition && SameFigures(own, set)) ?? set;
+        }
+
         db.Jobs.Add(job);
         db.BufferSpaces.AddRange(file.BufferSpaces.Select(b => Unfiled.Buffer(b, ids)));
         db.Surfaces.AddRange(file.Surfaces.Select((s, i) => Unfiled.Surface(s, i, ids)));
@@ -66,4 +78,6 @@ internal static class JobFiling
 
         return job;
     }
+
+    private static bool SameFigures(TargetSetRow a, TargetSetRow b) => Filed.Of(a).GreatestU.ToHashSet().SetEquals(Filed.Of(b).GreatestU);
 }

@@ -1,8 +1,7 @@
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Quantities;
-using Umbracell.Server.Answers;
+using Umbracell.Questions.Answers;
 using Umbracell.Server.Jobs;
-using Umbracell.Server.Problems;
 using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Survey.Exchange;

@@ -1,6 +1,7 @@
+using Umbracell.Core.Choosing;
 using Umbracell.Formats.JobFiles;
 using Umbracell.Formats.Pictures;
-using Umbracell.Server.Problems;
+using Umbracell.Questions.Answers;
 using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Survey.Exchange;
@@ -31,7 +32,43 @@ internal static class Unfiled
         AltitudeM = j.AltitudeM,
         RiskPct = j.RiskPct,
         CreatedAt = now,
+        TargetPath = j.Choosing?.TargetPath ?? TargetPath.U,
+        Priorities = j.Choosing is { Weights: { Count: > 0 } weights } ? new(weights.DistinctBy(w => w.Part).ToDictionary(w => w.Part, w => Math.Clamp(w.Weight, 0, 5))) : null,
+        Exceptions = j.Choosing is { Schools: { Count: > 0 } schools } ? new() { Schools = schools.DistinctBy(s => s.Question).ToDictionary(s => s.Question, s => s.School) } : null,
     };
+
+    /// <summary>The place a filed job brings along.</summary>
+    public static PlaceRow Place(FiledPlace p) => new()
+    {
+        Id = Guid.NewGuid(),
+        Name = Clip(p.Name, 120),
+        ClimateZone = Known(p.ClimateZone, Sheets.ClimateZones.All.Contains, "job.ownPlace.climateZone"),
+        AltitudeM = p.AltitudeM,
+        MeanC = Year(p.MeanC, "job.ownPlace.meanC"),
+        MeanRhPct = Year(p.MeanRhPct, "job.ownPlace.meanRhPct"),
+        HeatingC = p.HeatingC,
+        CoolingC = p.CoolingC,
+        CoolingRhPct = p.CoolingRhPct,
+        Source = Clip(p.Source, 200),
+    };
+
+    /// <summary>The target set a filed job brings along.</summary>
+    public static TargetSetRow Targets(FiledTargets t)
+    {
+        var based = Formats.DataFiles.ShippedData.TargetSets[Known(t.BasedOn, Formats.DataFiles.ShippedData.TargetSets.ContainsKey, "job.ownTargets.basedOn")];
+        foreach (var line in t.GreatestU)
+        {
+            Known(line.Zone, zone => based.GreatestU.GetValueOrDefault(Word<Formats.DataFiles.EnvelopeElement>(line.Element, "job.ownTargets.element"))?.ContainsKey(zone) == true, "job.ownTargets.zone");
+        }
+
+        return new()
+        {
+            Id = Guid.NewGuid(),
+            Edition = Clip(t.Edition, 120),
+            BasedOn = t.BasedOn,
+            GreatestU = t.GreatestU.GroupBy(l => l.Element).ToDictionary(e => e.Key, e => e.DistinctBy(l => l.Zone).ToDictionary(l => l.Zone, l => l.UWM2K)),
+        };
+    }
 
     public static BufferSpaceRow Buffer(FiledBuffer b, Dictionary<Guid, Guid> ids) =>
         new() { Id = ids[b.Id], Name = b.Name, Kind = b.Kind, VolumeM3 = b.VolumeM3, AirChanges = b.AirChanges, AirChangesPlanned = b.AirChangesPlanned, OtherLossWK = b.OtherLossWK, DuctLossW = b.DuctLossW };
@@ -81,6 +118,8 @@ internal static class Unfiled
             ExpectedSubstrateC = s.ExpectedSubstrateC,
             ExpectedDrumC = s.ExpectedDrumC,
             ChangedAt = s.ChangedAt,
+            System = s.System is { } system ? System(system) : null,
+            ChoiceFacts = s.ChoiceFacts is { } f ? Facts(f) : null,
         };
         surface.Openings.AddRange(s.Openings.Select((o, i) => new OpeningRow { Position = i, Count = o.Count, WidthM = o.WidthM, HeightM = o.HeightM }));
         surface.Notes.AddRange(s.Notes.Select(n => new SiteNoteRow
@@ -98,6 +137,32 @@ internal static class Unfiled
         }));
         return surface;
     }
+
+    private static SystemDocument System(FiledSystem s) => new(
+        s.Kind,
+        [.. s.Then.Select(t => new FillRow(Word<FillRowKind>(t.Kind, "surfaces.system.then.kind"), t.Id, t.ThicknessMm, t.TakesRest))],
+        [.. s.AddedOutboard.Select(Layer)],
+        [.. s.AddedInboard.Select(Layer)],
+        s.ChosenBy,
+        s.ChosenAt,
+        s.Overrides,
+        s.Reason,
+        null);
+
+    private static ChoiceFactsDocument Facts(FiledChoiceFacts f) => new()
+    {
+        Unconditioned = f.Unconditioned,
+        SoundAsked = f.SoundAsked,
+        Workplace = f.Workplace,
+        LaterAccess = f.LaterAccess,
+        RainBeforeCover = f.RainBeforeCover,
+        OldBuilding = f.OldBuilding,
+        Termites = f.Termites,
+        Radon = f.Radon,
+        FloodProne = f.FloodProne,
+        CombustionInside = f.CombustionInside,
+        LoadKPa = f.LoadKPa,
+    };
 
     public static ReadingRow Reading(FiledReading r, Dictionary<Guid, Guid> ids) => new()
     {
@@ -207,6 +272,8 @@ internal static class Unfiled
 
     // A room is entered for the whole year or not at all.
     private static double[] Months(IReadOnlyList<double> months, string field) => months.Count is 0 or 12 ? [.. months] : throw new FieldFaultsException([new(field, "months", $"{months.Count}")]);
+
+    private static double[] Year(IReadOnlyList<double> months, string field) => months.Count == 12 ? [.. months] : throw new FieldFaultsException([new(field, "months", $"{months.Count}")]);
 
     private static LayerRow Layer(FiledLayer layer) => new() { Material = Known(layer.Material, Formats.DataFiles.ShippedData.Materials.ContainsKey, "layer.material"), ThicknessMm = layer.ThicknessMm };
 

@@ -4,9 +4,9 @@ using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Conditions;
 using Umbracell.Core.Planning;
+using Umbracell.Questions.Answers;
 using Umbracell.Server.Access;
 using Umbracell.Server.Jobs;
-using Umbracell.Server.Problems;
 using Umbracell.Server.Typing;
 using Umbracell.Store;
 

@@ -3,6 +3,7 @@ using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Formats.Pictures;
+using Umbracell.Questions.Answers;
 using Umbracell.Server.Access;
 using Umbracell.Server.Jobs;
 using Umbracell.Server.Problems;

@@ -68,6 +68,23 @@
           stroke-opacity=".6"
         />
       </pattern>
+      <pattern id="tex-fibre" width="18" height="12" patternUnits="userSpaceOnUse">
+        <rect width="18" height="12" fill="var(--board)" />
+        <path
+          d="M0 3q4.5 4 9 0t9 0M0 9q4.5-4 9 0t9 0M5 0q3 6 0 12M14 0q-3 6 0 12"
+          fill="none"
+          stroke="var(--tex-line)"
+          stroke-opacity=".45"
+          stroke-width="0.8"
+        />
+      </pattern>
+      <pattern id="tex-rigid" width="11" height="11" patternUnits="userSpaceOnUse">
+        <rect width="11" height="11" fill="var(--foam-open)" />
+        <path d="M0 11L11 0M-2 2L2-2M9 13l4-4" stroke="#b08d3e" stroke-width="1" />
+      </pattern>
+      <pattern id="tex-coat" width="6" height="6" patternUnits="userSpaceOnUse">
+        <rect width="6" height="6" fill="var(--copper)" />
+      </pattern>
       <pattern id="tex-air" width="16" height="16" patternUnits="userSpaceOnUse">
         <rect width="16" height="16" fill="var(--sheet)" />
       </pattern>

@@ -24,6 +24,12 @@ const byMaterial: Record<string, string> = {
   'sheet-flooring': 'felt',
   'stone-base': 'soil',
   soil: 'soil',
+  'fibre-batt': 'fibre',
+  'foam-board': 'rigid',
+  'foil-board': 'rigid',
+  'cover-board': 'board',
+  'vapour-coat': 'coat',
+  'weather-coat': 'coat',
 }
 
 export const textureOf = (key: string) => `url(#tex-${byMaterial[key] ?? 'air'})`

@@ -38,7 +38,7 @@ export function useFindingText() {
         .join(', ')
     }
     if (words.month) words.month = t(`month.${words.month}`)
-    if (finding.rule === 'yearInterface') words.layer = t(`material.${words.layer!}`)
+    if (words.layer && finding.rule !== 'joint') words.layer = t(`material.${words.layer!}`)
     return {
       measured: reader.print(finding.measured),
       limit: reader.print(finding.limit),

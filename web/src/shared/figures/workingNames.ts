@@ -10,9 +10,18 @@ export function useWorkingNames() {
     return t(`workings.name.${head}`, { detail: detail ? words(head, detail) : '' })
   }
 
+  const books: Record<string, string> = {
+    layer: 'material',
+    materialCost: 'material',
+    size: 'part',
+    weight: 'choose.part',
+    score: 'choose.part',
+  }
+
   function words(head: string, detail: string) {
-    const book = head === 'layer' ? 'material' : head === 'size' ? 'part' : ''
-    return book && te(`${book}.${detail}`) ? t(`${book}.${detail}`) : detail
+    const book = books[head]
+    const word = book === 'choose.part' ? detail.toLowerCase() : detail
+    return book && te(`${book}.${word}`) ? t(`${book}.${word}`) : detail
   }
 
   return { name }

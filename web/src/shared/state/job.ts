@@ -33,6 +33,15 @@ export const useSection = (id: Id) =>
     ...ofSurface(id),
   })
 
+export const useChoose = (id: Id) =>
+  useQuery({
+    queryKey: ['surface', id, 'choose'],
+    queryFn: () => ask(api.GET('/api/surfaces/{id}/choose', path(id))),
+    ...ofSurface(id),
+  })
+
+export const useFirm = () => useQuery({ queryKey: ['firm'], queryFn: () => ask(api.GET('/api/firm')) })
+
 export const useSets = (id: Id) =>
   useQuery({
     queryKey: ['surface', id, 'sets'],

@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import { api, ApiProblem, ask, onSignInNeeded, type Schemas } from '../api/client'
+import { clearCore } from '../core/browserCore'
 import { useReader } from './reader'
 
 /** Who is signed in, and the waiting room for requests whose sign-in ran out. */
@@ -45,6 +46,7 @@ export const useSession = defineStore('session', () => {
     waiting = []
     expired.value = false
     person.value = null
+    clearCore()
   }
 
   return { person, expired, find, signIn, signOut }

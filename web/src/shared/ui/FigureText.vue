@@ -2,13 +2,13 @@
 import { useI18n } from 'vue-i18n'
 import type { Figure, Working } from '../api/client'
 import { useReader } from '../state/reader'
-import { useWorkings } from '../state/workings'
+import { useOpenWorking } from '../state/workings'
 import { useWorkingNames } from '../figures/workingNames'
 
 /** A figure in the reader's units; underlined where its workings open. */
 defineProps<{ figure: Figure; working?: Working | null }>()
 const reader = useReader()
-const workings = useWorkings()
+const openWorking = useOpenWorking()
 const { name } = useWorkingNames()
 const { t } = useI18n()
 </script>
@@ -19,7 +19,7 @@ const { t } = useI18n()
     type="button"
     class="figure"
     :title="t('workings.open', { name: name(working.name) })"
-    @click="workings.open(working)"
+    @click="openWorking(working)"
   >
     {{ reader.print(figure) }}
   </button>

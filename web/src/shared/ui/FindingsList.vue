@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Finding, Schemas } from '../api/client'
 import { useFindingText } from '../figures/findings'
-import { useWorkings } from '../state/workings'
+import { useOpenWorking } from '../state/workings'
 import VerdictMark from './VerdictMark.vue'
 
 /** Findings with mark, fact, reason and what would clear them. */
@@ -11,7 +11,7 @@ const props = defineProps<{ findings: readonly Finding[] }>()
 const emit = defineEmits<{ thickness: [si: number] }>()
 const { t } = useI18n()
 const text = useFindingText()
-const workings = useWorkings()
+const openWorking = useOpenWorking()
 
 const counts = computed(() =>
   Object.fromEntries(['hold', 'care', 'clear'].map((v) => [v, props.findings.filter((f) => f.verdict === v).length])),
@@ -33,7 +33,7 @@ function act(remedy: Schemas['RemedyAnswer']) {
         <VerdictMark :verdict="finding.verdict" :size="18" />
         <div>
           <h3>
-            <button v-if="finding.working" type="button" class="worked" @click="workings.open(finding.working)">
+            <button v-if="finding.working" type="button" class="worked" @click="openWorking(finding.working)">
               {{ text.title(finding) }}
             </button>
             <template v-else>{{ text.title(finding) }}</template>

@@ -195,4 +195,17 @@ const verdictAt = (row: (typeof rows.value)[number]) =>
     padding-bottom: 90px;
   }
 }
+@media print {
+  .frame {
+    display: block;
+  }
+  .work {
+    padding: 0;
+  }
+  .side {
+    padding: 0;
+    border: 0;
+    background: none;
+  }
+}
 </style>

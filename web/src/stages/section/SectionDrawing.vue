@@ -14,7 +14,7 @@ const props = defineProps<{
   name: string
   question: Schemas['SectionQuestion']
   answer: Schemas['SectionAnswer'] | null
-  cell: 'open' | 'closed'
+  cell: string
   thicknessMm: number
   mostMm: number
   thicknessText: string
@@ -76,6 +76,12 @@ const beyond = computed(
     })[props.question.exposure],
 )
 
+// In summer the outdoor temperature is written at the top, and the name of the side makes room for it.
+const warmOutside = computed(() => {
+  const all = props.answer?.profile.flatMap((p) => [p.tempC, p.dewPointC]) ?? []
+  return (props.answer?.profile[0]?.tempC ?? 0) > (Math.min(...all) + Math.max(...all)) / 2
+})
+
 // The whole drawing can be grabbed beside the handle too: a gloved thumb is wide.
 let grab: { x: number; mm: number } | null = null
 function down(event: PointerEvent) {
@@ -118,7 +124,7 @@ const drive = computed(() => {
       "
     >
       <g aria-hidden="true">
-        <text :x="left - 6" y="52" text-anchor="end" class="side">{{ t(beyond) }}</text>
+        <text :x="left - 6" :y="warmOutside ? BOTTOM - 8 : 52" text-anchor="end" class="side">{{ t(beyond) }}</text>
         <text :x="right + 8" :y="BOTTOM - 8" class="side">{{ t('section.room') }}</text>
         <g v-for="(slab, i) in scale.slabs" :key="i">
           <rect
@@ -152,7 +158,11 @@ const drive = computed(() => {
           {{ i + 1 }}
         </text>
         <text :x="foam.x + foam.width / 2" :y="TOP" text-anchor="middle" class="label">
-          {{ t(`section.foam.${cell}`, { thickness: thicknessText }) }}
+          {{
+            cell === 'open' || cell === 'closed'
+              ? t(`section.foam.${cell}`, { thickness: thicknessText })
+              : t(`material.${cell}`)
+          }}
         </text>
         <text
           v-if="free && free.width > 84 && answer"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { onKeyStroke } from '@vueuse/core'
-import { computed } from 'vue'
+import { computed, provide } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useBoard, useChoices } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
@@ -9,9 +9,12 @@ import FigureText from '@/shared/ui/FigureText.vue'
 import FindingsList from '@/shared/ui/FindingsList.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import StageFrame from '@/shared/ui/StageFrame.vue'
+import MemberField from './MemberField.vue'
 import SectionDrawing from './SectionDrawing.vue'
 import SystemPicker from './SystemPicker.vue'
 import YearPanel from './YearPanel.vue'
+import SeasonSlider from './SeasonSlider.vue'
+import { useSeason } from './useSeason'
 import { useSectionDesk } from './useSectionDesk'
 
 /** How thick, and in how many lifts: the live section of a surface. */
@@ -28,11 +31,29 @@ const desk = useSectionDesk(
 const mayEdit = computed(() => session.person?.mayEdit ?? false)
 const row = computed(() => board.data.value?.rows.find((one) => one.id === props.surface))
 const answer = desk.answer
+provide('answeredBy', desk.answeredBy)
+const { season, drawn, hasMonths, offered } = useSeason(
+  desk.question,
+  desk.thicknessMm,
+  answer,
+  () => desk.section.data.value?.summer,
+  () => props.surface,
+)
+const floor = computed(() => desk.question.value?.heatFlow === 'down')
 const chosen = computed(() => desk.section.data.value?.sheetId ?? null)
 
 // Printed by the core like every figure: while the hand moves it is the thickness of the newest answer.
 const thicknessText = computed(() =>
   reader.print(answer.value?.figures.thickness?.figure ?? desk.section.data.value?.thickness),
+)
+const systemWords = computed(() =>
+  (desk.question.value?.then ?? [])
+    .map((layer) =>
+      layer.kind === 'foam'
+        ? (choices.data.value?.sheets.find((s) => s.id === layer.id)?.name ?? layer.id)
+        : t(`material.${layer.id}`),
+    )
+    .join(', '),
 )
 const starts = computed(() => (reader.units === 'us' ? ['2 in', '3 in', '5 1/2 in'] : ['50 mm', '75 mm', '140 mm']))
 
@@ -56,7 +77,7 @@ onKeyStroke(['[', ']'], (event) => {
           <input
             class="input"
             :value="desk.typed.value ?? (desk.question.value ? thicknessText : '')"
-            :disabled="!mayEdit"
+            :disabled="!mayEdit || (!!desk.question.value && !desk.question.value.sheetId)"
             :aria-invalid="desk.fault.value !== ''"
             aria-describedby="thickness-fault"
             @input="desk.typed.value = ($event.target as HTMLInputElement).value"
@@ -86,20 +107,27 @@ onKeyStroke(['[', ']'], (event) => {
         <SectionDrawing
           :name="row?.name ?? ''"
           :question="desk.question.value"
-          :answer="answer"
-          :cell="desk.sheet.value?.cell ?? 'closed'"
+          :answer="drawn"
+          :cell="desk.cell.value"
           :thickness-mm="desk.thicknessMm.value"
           :most-mm="desk.mostMm.value"
           :thickness-text="thicknessText"
-          :disabled="!mayEdit"
+          :disabled="!mayEdit || !desk.question.value.sheetId"
           @move="desk.move"
           @drop="desk.drop"
           @nudge="desk.nudge"
         />
+        <SeasonSlider v-if="offered && answer" v-model="season" :months="hasMonths" />
+        <p v-if="desk.question.value.then?.length" class="small quiet">
+          {{ t('section.system', { layers: systemWords }) }}
+          <RouterLink class="act" :to="{ name: 'choose', params: { job, surface } }">{{
+            t('stage.choose')
+          }}</RouterLink>
+        </p>
         <dl v-if="answer" class="figures">
           <div>
             <dd><FigureText :figure="answer.figures.foamR!.figure" :working="answer.figures.foamR!.working" /></dd>
-            <dt>{{ t('section.figures.foamR') }}</dt>
+            <dt>{{ t(desk.question.value.then?.length ? 'section.figures.fillR' : 'section.figures.foamR') }}</dt>
           </div>
           <div>
             <dd><FigureText :figure="answer.figures.wholeU!.figure" :working="answer.figures.wholeU!.working" /></dd>
@@ -127,7 +155,7 @@ onKeyStroke(['[', ']'], (event) => {
               }}
             </dt>
           </div>
-          <div>
+          <div v-if="answer.liftsMm.length">
             <dd>
               <FigureText :figure="answer.figures.lifts!.figure" :working="answer.figures.lifts!.working" />
               <span class="unit">{{ t('section.figures.count', answer.liftsMm.length).replace(/^\d+/, '') }}</span>
@@ -149,9 +177,51 @@ onKeyStroke(['[', ']'], (event) => {
             <dt>{{ t('section.figures.heatCut') }}</dt>
           </div>
         </dl>
-        <p v-if="answer?.nearestDew.crosses" class="small quiet note">
-          {{ t('section.nearestDew', { place: t(`material.${answer.nearestDew.key}`) }) }}
+        <p v-if="drawn?.nearestDew.crosses" class="small quiet note">
+          {{ t('section.nearestDew', { place: t(`material.${drawn.nearestDew.key}`) }) }}
         </p>
+        <p v-if="answer" class="small note quiet">
+          <template v-if="answer.figures.framingDepth">{{
+            t('section.framing', { depth: reader.print(answer.figures.framingDepth.figure) })
+          }}</template>
+          {{ t('section.weight', { weight: reader.print(answer.figures.weight!.figure) }) }}
+          {{ t(floor ? 'section.floorSurface' : 'section.surface') }}
+          <FigureText
+            :figure="answer.figures.insideSurface!.figure"
+            :working="answer.figures.insideSurface!.working"
+          />.
+          <template v-if="answer.figures.snowMeltFrom">
+            {{ t('section.snow', { depth: reader.print(answer.figures.snowDepth!.figure) }) }}
+            <FigureText :figure="answer.figures.snowMeltFrom.figure" :working="answer.figures.snowMeltFrom.working" />{{
+              t('section.snowEnd')
+            }}
+          </template>
+        </p>
+        <details v-if="answer?.inches.length" class="small table">
+          <summary>{{ t('section.inches.title') }}</summary>
+          <table>
+            <thead>
+              <tr>
+                <th v-for="col in ['thickness', 'u', 'cut', 'further'] as const" :key="col" scope="col">
+                  {{ t(`section.inches.${col}`) }}
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="line in answer.inches" :key="line.thickness.si">
+                <th scope="row">{{ reader.print(line.thickness) }}</th>
+                <td>{{ reader.print(line.u) }}</td>
+                <td>{{ reader.print(line.cut) }}</td>
+                <td>{{ reader.print(line.further) }}</td>
+              </tr>
+            </tbody>
+          </table>
+        </details>
+        <MemberField
+          v-if="answer?.figures.girtPsi"
+          :question="desk.question.value"
+          :thickness-mm="desk.thicknessMm.value"
+        />
         <YearPanel v-if="answer" :year="answer.year ?? null" />
         <details v-if="answer" class="small table">
           <summary>{{ t('section.tableTitle') }}</summary>
@@ -164,7 +234,7 @@ onKeyStroke(['[', ']'], (event) => {
               </tr>
             </thead>
             <tbody>
-              <tr v-for="(point, i) in answer.profile" :key="i">
+              <tr v-for="(point, i) in drawn?.profile" :key="i">
                 <th scope="row">{{ t(`material.${point.key}`) }}</th>
                 <td>{{ reader.print(point.temp) }}</td>
                 <td>{{ reader.print(point.dew) }}</td>

@@ -4,7 +4,7 @@ import { layOut, type DrawnSlab, type Slab } from '@/shared/drawing/widths'
 type Question = Schemas['SectionQuestion']
 
 /** The slabs of a section, outermost first, with foam of a thickness. */
-export function slabsOf(question: Question, cell: 'open' | 'closed', thicknessMm: number): Slab[] {
+export function slabsOf(question: Question, cell: string, thicknessMm: number): Slab[] {
   const { members, baffle, ventChannelMm } = question
   const outboard: Slab[] = [
     ...question.outboard.map((l) => ({ key: l.material, thicknessMm: l.thicknessMm })),
@@ -12,15 +12,28 @@ export function slabsOf(question: Question, cell: 'open' | 'closed', thicknessMm
     ...(baffle ? [{ key: baffle.material, thicknessMm: baffle.thicknessMm }] : []),
   ]
   const depth = foamDepthOf(question)
-  const free = members.depthMm > 0 ? Math.max(0, depth - thicknessMm) : 0
-  const middle: Slab[] = [
-    { key: cell, thicknessMm },
-    { key: 'freeSpace', thicknessMm: free },
-  ]
+  const then = thenOf(question, thicknessMm)
+  const taken = thicknessMm + then.reduce((sum, layer) => sum + layer.thicknessMm, 0)
+  const free = members.depthMm > 0 ? Math.max(0, depth - taken) : 0
+  const middle: Slab[] = [{ key: cell, thicknessMm }, ...then, { key: 'freeSpace', thicknessMm: free }]
   if (question.foamAgainst === 'inboard') middle.reverse()
   const inboard = question.inboard.map((l) => ({ key: l.material, thicknessMm: l.thicknessMm }))
   return [...outboard, ...middle.filter((s) => s.thicknessMm > 0), ...inboard]
 }
+
+/** Layers put in after the moved one; what takes the rest gives way to it, as in the core. */
+export function thenOf(question: Question, thicknessMm: number): Slab[] {
+  const then = (question.then ?? []).slice(question.sheetId ? 0 : 1)
+  const fixed = then.reduce((sum, layer) => sum + (layer.takesRest ? 0 : layer.thicknessMm), 0)
+  const rest = Math.max(0, foamDepthOf(question) - thicknessMm - fixed)
+  return then
+    .map((layer) => ({ key: keyOfLayer(layer), thicknessMm: layer.takesRest ? rest : layer.thicknessMm }))
+    .filter((layer) => layer.thicknessMm > 0)
+}
+
+/** Key of a layer put in: what texture and name it has. A second foam is open cell over closed. */
+export const keyOfLayer = (layer: Schemas['FillShape']) =>
+  layer.kind === 'foam' ? 'open' : layer.kind === 'batt' ? 'fibre-batt' : layer.id
 
 /** Depth between substrate or baffle and the far face of the members; 0 where nothing bounds the foam. */
 export function foamDepthOf(question: Question): number {
@@ -39,7 +52,7 @@ export interface FoamScale {
 /** Lays the section out with room for the deepest foam, so that the scale does not jump while the face is dragged. */
 export function foamScale(
   question: Question,
-  cell: 'open' | 'closed',
+  cell: string,
   thicknessMm: number,
   mostMm: number,
   from: number,
@@ -52,27 +65,26 @@ export function foamScale(
   const pxPerMm = framed.width / mostMm
   const against = question.foamAgainst === 'inboard' ? -1 : 1
   const origin = against === 1 ? framed.x : framed.x + framed.width
-  const foamWidth = thicknessMm * pxPerMm
+
+  // Foam, what follows it and what stays free, to the scale of the frame, from the substrate on.
   const depth = foamDepthOf(question)
-  const freeWidth = Math.max(0, depth - thicknessMm) * pxPerMm
-  const slabs: DrawnSlab[] = []
-  for (const slab of frame) {
-    if (slab.key === 'freeSpace') continue
-    if (slab.key !== cell) {
-      slabs.push(slab)
-      continue
-    }
-    const foam = { ...slab, thicknessMm, x: against === 1 ? origin : origin - foamWidth, width: foamWidth }
-    const gap = {
-      key: 'freeSpace',
-      thicknessMm: Math.max(0, depth - thicknessMm),
-      broken: false,
-      width: freeWidth,
-      x: 0,
-    }
-    gap.x = against === 1 ? origin + foamWidth : origin - foamWidth - freeWidth
-    slabs.push(...(against === 1 ? [foam, gap] : [gap, foam]).filter((s) => s.width > 0.01))
-  }
+  const then = thenOf(question, thicknessMm)
+  const taken = thicknessMm + then.reduce((sum, layer) => sum + layer.thicknessMm, 0)
+  const free = { key: 'freeSpace', thicknessMm: Math.max(0, depth - taken) }
+  let x = origin
+  const middle: DrawnSlab[] = [{ key: cell, thicknessMm }, ...then, free].map((layer) => {
+    const width =
+      layer.thicknessMm < 2 && layer.key !== cell && layer.key !== 'freeSpace' ? 2.5 : layer.thicknessMm * pxPerMm
+    const slab = { ...layer, broken: false, width, x: against === 1 ? x : x - width }
+    x += against * width
+    return slab
+  })
+  const shown = middle.filter((s) => s.width > 0.01)
+  if (against === -1) shown.reverse()
+  const inFill = new Set(['freeSpace', cell, ...then.map((layer) => layer.key)])
+  const at = frame.findIndex((s) => s.key === cell || inFill.has(s.key))
+  const others = (slabs: DrawnSlab[]) => slabs.filter((s) => !inFill.has(s.key))
+  const slabs = [...others(frame.slice(0, at)), ...shown, ...others(frame.slice(at))]
   return { slabs: closeUp(slabs, question.foamAgainst), origin, direction: against, pxPerMm }
 }
 

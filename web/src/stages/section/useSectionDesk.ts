@@ -1,9 +1,11 @@
 import { computed, ref, watch } from 'vue'
-import { api, ask, type Schemas } from '@/shared/api/client'
+import type { Schemas } from '@/shared/api/client'
+import { coreReady } from '@/shared/core/browserCore'
+import { sectionAsked, sectionAtOnce, useBrowserCore, type AnsweredBy } from '@/shared/core/computeSection'
 import { useProblems } from '@/shared/figures/problems'
 import { onTop, useChoices, useSection, useSurfaceEdits } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
-import { snap, stepMm } from './scale'
+import { keyOfLayer, snap, stepMm } from './scale'
 
 type Answer = Schemas['SectionAnswer']
 
@@ -17,19 +19,40 @@ export function useSectionDesk(job: () => string, surface: () => string) {
   const section = useSection(surface)
   const edits = useSurfaceEdits(job)
   const { byField, general } = useProblems()
+  useBrowserCore()
 
   let settle: ReturnType<typeof setTimeout> | undefined
   const asText = (mm: number) => `${mm} mm`
   const moving = ref<number | null>(null)
   const live = ref<Answer | null>(null)
+  const liveBy = ref<AnsweredBy>('server')
   const fault = ref('')
   const typed = ref<string | null>(null)
 
   const question = computed(() => section.data.value?.question ?? null)
   const sheet = computed(() => choices.data.value?.sheets.find((s) => s.id === question.value?.sheetId) ?? null)
-  const thicknessMm = computed(() => moving.value ?? question.value?.thicknessMm ?? 0)
-  const answer = computed(() => live.value ?? section.data.value?.answer ?? null)
+  // Where no foam is sprayed the first layer put in stands in its place; nothing moves it.
+  const cell = computed(
+    () => sheet.value?.cell ?? (question.value?.then?.[0] ? keyOfLayer(question.value.then[0]) : 'closed'),
+  )
+  const thicknessMm = computed(
+    () => moving.value ?? question.value?.thicknessMm ?? question.value?.then?.[0]?.thicknessMm ?? 0,
+  )
+  // At rest the core in the browser answers too, once it is there: a step then changes nothing but the thickness.
+  const atRest = computed(() =>
+    coreReady() && section.data.value?.answer && question.value ? sectionAtOnce(question.value) : null,
+  )
+  const resting = computed(() => atRest.value?.answer ?? section.data.value?.answer ?? null)
+  const answer = computed(() => (live.value ? withResting(live.value, resting.value) : resting.value))
+  const answeredBy = computed<AnsweredBy>(() => (live.value ? liveBy.value : (atRest.value?.by ?? 'server')))
   const mostMm = computed(() => (sheet.value?.thickest.si ?? 0.15) * 1000)
+
+  // What no thickness changes is not asked for in motion, and stays as it was; beside a layer that gives way the depth to order does change.
+  const withResting = (moving: Answer, rest: Answer | null): Answer => {
+    const framing = question.value?.then?.length ? undefined : rest?.figures.framingDepth
+    const figures = framing ? { ...moving.figures, framingDepth: framing } : moving.figures
+    return { ...moving, inches: rest?.inches ?? [], figures }
+  }
 
   // A step of the keys settles a moment later; going on to another surface must not lose it.
   let settling: { id: string; version: number } | null = null
@@ -55,17 +78,21 @@ export function useSectionDesk(job: () => string, surface: () => string) {
   let asking = false
   let wanted: number | null = null
 
+  // The core in the browser answers within the frame; where it is not there the server is asked.
   async function follow(mm: number) {
     wanted = mm
     if (asking || !question.value) return
+    const here = sectionAtOnce({ ...question.value, thicknessMm: mm, brief: true })
+    if (here) {
+      wanted = null
+      return take(here)
+    }
     asking = true
     try {
       while (wanted !== null) {
         const next: number = wanted
         wanted = null
-        const body = { ...question.value, thicknessMm: next }
-        live.value = await ask(api.POST('/api/compute/section', { body }))
-        fault.value = ''
+        take(await sectionAsked({ ...question.value, thicknessMm: next, brief: true }))
       }
     } catch (cause) {
       fault.value = Object.values(byField(cause))[0] ?? ''
@@ -74,8 +101,17 @@ export function useSectionDesk(job: () => string, surface: () => string) {
     }
   }
 
+  function take(computed: { answer: Answer; by: AnsweredBy }) {
+    live.value = computed.answer
+    liveBy.value = computed.by
+    fault.value = ''
+  }
+
   function move(mm: number) {
-    moving.value = snap(mm, reader.units, mostMm.value)
+    const at = snap(mm, reader.units, mostMm.value)
+    // A hand moves by pixels, the thickness by steps: nothing is asked between them.
+    if (at === moving.value && live.value) return
+    moving.value = at
     typed.value = null
     void follow(moving.value)
   }
@@ -127,7 +163,9 @@ export function useSectionDesk(job: () => string, surface: () => string) {
     section,
     question,
     sheet,
+    cell,
     answer,
+    answeredBy,
     thicknessMm,
     mostMm,
     fault,

@@ -116,6 +116,16 @@ const keepRisk = () =>
       <div class="two">
         <section>
           <h2>{{ t('sets.yieldTitle') }}</h2>
+          <p v-for="one in sets.data.value?.further ?? []" :key="one.sheet" class="further">
+            {{
+              t('sets.further', {
+                sheet: one.sheet,
+                depth: reader.print(one.meanDepth),
+                feet: reader.print(one.boardFeet),
+                sets: reader.print(one.sets),
+              })
+            }}
+          </p>
           <YieldSteps :answer="answer" />
           <i18n-t keypath="sets.massBound" tag="p" class="small quiet" scope="global">
             <template #bound

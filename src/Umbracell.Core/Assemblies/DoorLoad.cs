@@ -1,0 +1,42 @@
+using Umbracell.Core.Findings;
+using Umbracell.Core.Quantities;
+
+namespace Umbracell.Core.Assemblies;
+
+/// <summary>What a door can carry more, and how much of it is covered.</summary>
+/// <param name="Spare">Spare capacity of its springs; null where it is not known.</param>
+/// <param name="Treated">Area that is covered; null where it is not taken off.</param>
+public sealed record DoorFacts(Mass? Spare, Area? Treated);
+
+/// <summary>The weight that what is put in adds to an overhead door, against what its springs can still lift (choice rule E7).</summary>
+public static class DoorLoad
+{
+    private const string Source = "Choice rule E7: added weight against the door's spare capacity";
+
+    /// <summary>Judges a door; null for any other surface.</summary>
+    /// <param name="section">The case.</param>
+    /// <param name="spare">Spare capacity of its springs; null where it is not known.</param>
+    /// <param name="treated">Area that is covered; null where it is not taken off.</param>
+    public static Finding? Judge(SectionCase section, Mass? spare, Area? treated)
+    {
+        if (section.Kind != SurfaceKind.OverheadDoor)
+        {
+            return null;
+        }
+
+        if (spare is not { } capacity || treated is not { } area)
+        {
+            return new("E7", "spareUnknown", Verdict.Care, Basis.Practice, Source);
+        }
+
+        var weight = new Mass(section.Fill.Sum(f => f.KilogramsPerSquareMetre) * area.SquareMetres);
+        var tooHeavy = weight.Kilograms > capacity.Kilograms;
+        return new("E7", tooHeavy ? "tooHeavy" : "carries", tooHeavy ? Verdict.Hold : Verdict.Clear, Basis.Practice, Source)
+        {
+            Measured = weight.ToFigure(),
+            Limit = capacity.ToFigure(),
+            Margin = new(capacity.Kilograms - weight.Kilograms, Dimension.Mass),
+            Working = new("doorWeight", "m = Σ ρ · t · A", [.. section.Fill.Select((f, i) => new WorkingTerm("m" + (i + 1), "layerWeight", new(f.KilogramsPerSquareMetre, Dimension.AreaWeight))), new("A", "treatedArea", area.ToFigure())], weight.ToFigure(), "In-place density of the sheets"),
+        };
+    }
+}

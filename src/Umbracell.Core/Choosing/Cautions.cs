@@ -1,0 +1,67 @@
+using Umbracell.Core.Assemblies;
+using Umbracell.Core.Findings;
+using Umbracell.Core.Materials;
+using Umbracell.Core.Quantities;
+
+namespace Umbracell.Core.Choosing;
+
+/// <summary>Rules C1 to C14: what stays on a candidate as a caution. They follow the surface's kind and what was found there.</summary>
+internal static class Cautions
+{
+    private static readonly Length BandJoistRelief = Length.FromInches(3.25);
+
+    public static IEnumerable<Finding> Of(ChoiceCase choice, Weighed w)
+    {
+        var (facts, kind) = (choice.Facts, w.Section.Kind);
+        var open = w.HasOpenCell;
+        var foam = w.Section.Foam is not null;
+        var roof = kind is SurfaceKind.UnventedDeck or SurfaceKind.VentedRafters or SurfaceKind.MetalRoof or SurfaceKind.LowSlopeRoof;
+        (string Rule, string Case, bool Applies)[] all =
+        [
+            ("C1", "torn", facts.Workplace && open && w.Section.Inboard.Count == 0),
+            ("C2", "soaks", facts.RainBeforeCover && open),
+            ("C3", "access", facts.LaterAccess && foam),
+            ("C4", "hardSounds", facts.SoundAsked && !open && !w.HasBatt),
+            ("C6", "clearances", facts.ClearancesAsked && foam),
+            ("C7", "oldBuilding", facts.OldBuilding),
+            ("C8", "tighter", facts.CombustionInside && foam && kind != SurfaceKind.InteriorPartition),
+            ("C9", "termites", facts.Termites && kind is SurfaceKind.BandJoist or SurfaceKind.BasementWall or SurfaceKind.CrawlFloor),
+            ("C10", "woodAgainstSteel", kind == SurfaceKind.SteelBox && w.Section.Members.Material == MemberMaterial.Wood),
+            ("C11", "brace", facts.HeldAtEnds == true && w.Section.Fill.OfType<FoamFill>().Any(f => f.Sheet.Cell == CellStructure.Closed)),
+            ("C13", "warranty", roof && foam && kind == SurfaceKind.UnventedDeck),
+            ("C14", "radon", facts.Radon && kind is SurfaceKind.UnderSlab or SurfaceKind.BasementWall or SurfaceKind.CrawlFloor),
+        ];
+        foreach (var (rule, name, _) in all.Where(one => one.Applies))
+        {
+            yield return new(rule, name, Verdict.Care, Basis.Practice, $"Choice rule {rule}");
+        }
+
+        if (foam && Barrier(w) is { } barrier)
+        {
+            yield return barrier;
+        }
+    }
+
+    // C5: foam is covered unless every condition of the band-joist relief stands on the sheet.
+    private static Finding? Barrier(Weighed w)
+    {
+        if (w.Section.Kind is SurfaceKind.LowSlopeRoof or SurfaceKind.UnderSlab or SurfaceKind.WallOutside || w.Section.Inboard.Any(l => l.Material.Id is "gypsum-board" or "lime-plaster" or "brick" or "concrete"))
+        {
+            return null;
+        }
+
+        if (w.Section.Kind == SurfaceKind.BandJoist && w.Section.Fill is [FoamFill { Sheet: { FlameSpread: <= 25, SmokeDeveloped: <= 450 } sheet } only]
+            && sheet.CoreDensity.KilogramsPerCubicMetre <= Density.FromPoundsPerCubicFoot(2.0).KilogramsPerCubicMetre + 1e-9
+            && sheet.CoreDensity.KilogramsPerCubicMetre >= Density.FromPoundsPerCubicFoot(0.5).KilogramsPerCubicMetre - 1e-9)
+        {
+            var thin = only.Thickness <= BandJoistRelief;
+            return new("C5", thin ? "bandRelief" : "bandTooThick", thin ? Verdict.Clear : Verdict.Care, Basis.ModelCode, "IRC R316.5.11: band joists to 3 1/4 in, 0.5 to 2.0 lb/ft³, flame spread 25, smoke 450; check your local code")
+            {
+                Measured = only.Thickness.ToThickness(),
+                Limit = BandJoistRelief.ToThickness(),
+            };
+        }
+
+        return new("C5", "barrier", Verdict.Care, Basis.ModelCode, "Choice rule C5: thermal or ignition barrier over foam; check your local code");
+    }
+}

@@ -1,0 +1,172 @@
+using Umbracell.Core.Assemblies;
+using Umbracell.Core.Findings;
+using Umbracell.Core.Moisture;
+using Umbracell.Core.Quantities;
+
+namespace Umbracell.Core.Choosing;
+
+/// <summary>The independent opinions on condensation: the model code's tables for roofs and walls, and the monthly year. The worst rules unless the practice names one.</summary>
+public static class Condensation
+{
+    /// <summary>Monthly means of the deck at or above this, at 20 °C indoors, stand for the table (IRC R806.5).</summary>
+    private const double WarmDeck = 7;
+
+    /// <summary>All opinions that apply; none where neither a table speaks of the surface nor a year is known.</summary>
+    /// <param name="choice">The question.</param>
+    /// <param name="section">The case with its fill.</param>
+    /// <param name="year">Its year; null where none is known.</param>
+    public static IReadOnlyList<Finding> Opinions(ChoiceCase choice, SectionCase section, MonthlyYear? year)
+    {
+        List<Finding> opinions = [];
+        if (section.Kind == SurfaceKind.UnventedDeck && ColdZones.Number(section.ClimateZone) > 0)
+        {
+            opinions.Add(RoofTable.Judge(section, choice.Facts.Covering, year is null ? null : Deck(year)));
+        }
+
+        if (section.Kind is SurfaceKind.StudWall && ColdZones.Number(section.ClimateZone) > 0)
+        {
+            opinions.Add(WallTable.Judge(section));
+        }
+
+        if (year is not null)
+        {
+            var worst = year.Findings.OrderByDescending(f => f.Verdict).First();
+            opinions.Add(worst.Rule == "condensationYear" ? worst : worst with { Rule = "condensationYear", Case = $"{worst.Rule}.{worst.Case}" });
+        }
+
+        return opinions;
+    }
+
+    /// <summary>The verdict that rules: the worst of all, or the one the practice names where it was given.</summary>
+    public static Verdict Ruling(Practice practice, IReadOnlyList<Finding> opinions) => Named(practice, opinions).Worst();
+
+    private static IReadOnlyList<Finding> Named(Practice practice, IReadOnlyList<Finding> opinions)
+    {
+        var named = practice.Of(PracticeQuestion.Condensation) switch
+        {
+            School.A => opinions.Where(o => o.Rule is "condensationRoof" or "condensationWall").ToList(),
+            School.B => opinions.Where(o => o.Rule == "condensationYear").ToList(),
+            _ => [],
+        };
+        return named.Count > 0 ? named : opinions;
+    }
+
+    /// <summary>Whether the assembly fails by the opinion that rules: a table not met, or condensate that is much or stays. Humidity alone asks for care.</summary>
+    public static bool Fails(Practice practice, IReadOnlyList<Finding> opinions) => Named(practice, opinions).Any(o => o is { Verdict: not Verdict.Clear } and
+        ({ Rule: "condensationRoof", Case: not "shinglesNeedSpace" } or { Rule: "condensationWall" } or { Case: "yearCondensate.stays" or "yearCondensate.driesMuch" }));
+
+    /// <summary>Whether the opinions differ on one assembly.</summary>
+    public static bool Differ(IReadOnlyList<Finding> opinions) => opinions.Select(o => o.Verdict).Distinct().Count() > 1;
+
+    // At 20 °C in the room: the deck lies at the same share of the way in every month.
+    private static Temperature Deck(MonthlyYear year) => new(year.Months.Min(m =>
+    {
+        var span = m.Indoor.Temperature.Celsius - m.Outdoor.Temperature.Celsius;
+        var share = Math.Abs(span) < 0.1 ? 0 : (m.Interface.Celsius - m.Outdoor.Temperature.Celsius) / span;
+        return m.Outdoor.Temperature.Celsius + share * (20 - m.Outdoor.Temperature.Celsius);
+    }));
+
+    internal static bool IsWarm(Temperature deck) => deck.Celsius >= WarmDeck;
+}
+
+/// <summary>Unvented roofs by table: least R of air-impermeable insulation in contact with the deck.</summary>
+internal static class RoofTable
+{
+    private const string Source = "IRC R806.5 (R806.4 in 2009), unvented roofs; check your local code";
+
+    public static Finding Judge(SectionCase section, Covering covering, Temperature? coldestDeck)
+    {
+        var zone = section.ClimateZone!;
+        var least = LeastR(zone, covering);
+        var r = Impermeable(section);
+        var ceilingTight = section.Inboard.Any(layer => VapourResistance.ClassOf(layer.Permeance) == VapourClass.I);
+        var needsClass2 = ColdZones.Number(zone) >= 5;
+        var retards = section.Fill.Count > 0 && VapourResistance.ClassOf(VapourResistance.InSeries(section.Fill.Select(f => f.Permeance))) <= VapourClass.II;
+        var warm = coldestDeck is { } deck && Condensation.IsWarm(deck);
+        var name = ceilingTight ? "classOneInside"
+            : r.UsR + 0.05 < least.UsR && !warm ? "tooLittle"
+            : needsClass2 && !retards ? "notClassTwo"
+            : covering == Covering.WoodShingles ? "shinglesNeedSpace"
+            : r.UsR + 0.05 < least.UsR ? "warmDeck"
+            : "holds";
+        return new("condensationRoof", name, name is "holds" or "warmDeck" ? Verdict.Clear : Verdict.Care, Basis.ModelCode, Source)
+        {
+            Measured = r.ToFigure(),
+            Limit = least.ToFigure(),
+            Margin = new((r + least * -1).SquareMetreKelvinsPerWatt, Dimension.Resistance),
+            Words = new Dictionary<string, string> { ["zone"] = zone },
+            Figures = coldestDeck is { } t ? new Dictionary<string, Figure> { ["deck"] = t.ToFigure() } : new(),
+        };
+    }
+
+    /// <summary>Least R by zone.</summary>
+    public static ThermalResistance LeastR(string zone, Covering covering) => ThermalResistance.FromUsR((zone, ColdZones.Number(zone)) switch
+    {
+        ("2B" or "3B", _) when covering == Covering.Tile => 0,
+        ("4C", _) => 10,
+        (_, <= 3) => 5,
+        (_, 4) => 15,
+        (_, 5) => 20,
+        (_, 6) => 25,
+        (_, 7) => 30,
+        _ => 35,
+    });
+
+    // What stops air from the deck inward until something lets it through, and rigid boards above the deck.
+    private static ThermalResistance Impermeable(SectionCase section) => section.Fill.TakeWhile(layer => layer.StopsAir).Select(layer => layer.Resistance)
+        .Concat(section.Outboard.Where(layer => layer.Material.IsInsulation).Select(layer => layer.Resistance))
+        .Aggregate(default(ThermalResistance), (sum, r) => sum + r);
+}
+
+/// <summary>Framed walls by table: which vapour retarder inside, and what foam and exterior board stand for it.</summary>
+internal static class WallTable
+{
+    private const string Source = "IRC R702.7, 2018 and 2021 figures; check your local code";
+    private const double TightEnough = 1.5;
+    private static readonly Length TwoByFour = Length.FromInches(3.5);
+
+    public static Finding Judge(SectionCase section)
+    {
+        var zone = section.ClimateZone!;
+        var number = ColdZones.Number(zone);
+        var inside = section.Inboard.Count > 0 ? section.Inboard.Min(layer => VapourResistance.ClassOf(layer.Permeance)) : VapourClass.Open;
+        var outside = section.Outboard.Count > 0 ? section.Outboard.Min(layer => VapourResistance.ClassOf(layer.Permeance)) : VapourClass.Open;
+        var fill = VapourResistance.ClassOf(VapourResistance.InSeries(section.Fill.Select(f => f.Permeance)));
+        var least = LeastR(zone, section.Members.Depth);
+        var foam = FoamAgainstSheathing(section);
+        var name = inside == VapourClass.I && outside == VapourClass.I ? "classOneBothFaces"
+            : inside == VapourClass.I && number <= 4 && zone != "4C" ? "classOneWarm"
+            : inside == VapourClass.II && number <= 2 ? "classTwoWarm"
+            : !ColdZones.Holds(zone) ? "noneAsked"
+            : inside <= VapourClass.II || fill <= VapourClass.II ? "retards"
+            : least is { } r && foam.UsR + 0.05 >= r.UsR ? "foamStandsFor"
+            : "noRetarder";
+        return new("condensationWall", name, name is "noneAsked" or "retards" or "foamStandsFor" ? Verdict.Clear : Verdict.Care, Basis.ModelCode, Source)
+        {
+            Measured = foam.ToFigure(),
+            Limit = least?.ToFigure(),
+            Words = new Dictionary<string, string> { ["zone"] = zone, ["class"] = fill.ToString() },
+        };
+    }
+
+    /// <summary>Least R of foam against the sheathing with exterior board; deeper studs by the same share of R.</summary>
+    public static ThermalResistance? LeastR(string zone, Length depth)
+    {
+        var (four, six) = (zone, ColdZones.Number(zone)) switch
+        {
+            ("4C", _) => (2.5, 3.75),
+            (_, 5) => (5, 7.5),
+            (_, 6) => (7.5, 11.25),
+            (_, 7) => (10, 15),
+            (_, 8) => (12.5, 20),
+            _ => (0.0, 0.0),
+        };
+        return four == 0 ? null : depth <= TwoByFour + new Length(0.002) ? ThermalResistance.FromUsR(four) : ThermalResistance.FromUsR(six * Math.Max(1, depth.Inches / 5.5));
+    }
+
+    private static ThermalResistance FoamAgainstSheathing(SectionCase section)
+    {
+        var foam = section.Fill is [FoamFill first, ..] && first.Permeance.Perms <= TightEnough ? first.Resistance : default;
+        return section.Outboard.Where(layer => layer.Material.IsInsulation).Aggregate(foam, (sum, layer) => sum + layer.Resistance);
+    }
+}

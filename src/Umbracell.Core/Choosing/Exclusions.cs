@@ -1,0 +1,273 @@
+using Umbracell.Core.Assemblies;
+using Umbracell.Core.Findings;
+using Umbracell.Core.Materials;
+using Umbracell.Core.Moisture;
+using Umbracell.Core.Quantities;
+
+namespace Umbracell.Core.Choosing;
+
+/// <summary>A system weighed: what the rules look at.</summary>
+/// <param name="Kind">Which system.</param>
+/// <param name="Section">The surface with the system in it.</param>
+/// <param name="Year">Its monthly year; null where none is known.</param>
+/// <param name="Opinions">What the three opinions on condensation say.</param>
+/// <param name="Fits">Whether it fits the depth.</param>
+internal sealed record Weighed(CandidateKind Kind, SectionCase Section, MonthlyYear? Year, IReadOnlyList<Finding> Opinions, bool Fits)
+{
+    public bool HasOpenCell => Section.Fill.OfType<FoamFill>().Any(f => f.Sheet.Cell == CellStructure.Open);
+
+    public bool HasBatt => Section.Fill.OfType<BattFill>().Any();
+
+    /// <summary>The layer that lies on the substrate.</summary>
+    public FillLayer Outermost => Section.Fill[0];
+
+    public VapourClass FillClass => VapourResistance.ClassOf(VapourResistance.InSeries(Section.Fill.Select(f => f.Permeance)));
+}
+
+/// <summary>Rules E1 to E12: each looks at one system on one surface and holds it, cautions it or says nothing. Prices never take part.</summary>
+internal static class Exclusions
+{
+    private delegate Finding? Rule(ChoiceCase choice, Weighed weighed);
+
+    private static readonly Rule[] All = [WeatherSide, Ground, BareMetal, TightFinish, TightRoofCovering, DoorWeight, ThinCoat, VentChannel, Depth, HybridDry, Counts, RainPlane];
+
+    private const double GreatestFinishHumidity = AssemblyState.GreatestFinishHumidity;
+
+    private static readonly Permeance Tight = Permeance.FromPerms(1);
+
+    /// <summary>What the rules say of a system.</summary>
+    public static IEnumerable<Finding> Of(ChoiceCase choice, Weighed weighed) => All.Select(rule => rule(choice, weighed)).OfType<Finding>();
+
+    /// <summary>E3 holds the surface whatever is chosen: nothing goes on until it is dry and mended.</summary>
+    public static IEnumerable<Finding> OfSurface(ChoiceCase choice)
+    {
+        var facts = choice.Facts;
+        if (facts.OpenLeak)
+        {
+            yield return new("E3", "leak", Verdict.Hold, Basis.Practice, "Choice rule E3: no foam over an open leak");
+        }
+
+        var limit = choice.Sheets.Select(s => s.GreatestWoodMoisturePercent).OfType<double>().DefaultIfEmpty(double.NaN).Min();
+        if (facts.WoodSubstrate && !double.IsNaN(limit))
+        {
+            yield return facts.WoodMoisturePercent is { } wet
+                ? new("E3", wet > limit ? "wet" : "dry", wet > limit ? Verdict.Hold : Verdict.Clear, Basis.ProductSheet, "Choice rule E3: the tightest wood moisture limit of the sheets on offer")
+                {
+                    Measured = new(wet, Dimension.MoistureContent),
+                    Limit = new(limit, Dimension.MoistureContent),
+                    Margin = new(limit - wet, Dimension.MoistureContent),
+                }
+                : new("E3", "unread", Verdict.Care, Basis.ProductSheet, "Choice rule E3: wood is read before it is sprayed") { Limit = new(limit, Dimension.MoistureContent) };
+        }
+    }
+
+    // E1: rain and feet want roofing density under a coat.
+    private static Finding? WeatherSide(ChoiceCase choice, Weighed w)
+    {
+        if (w.Section.Kind != SurfaceKind.LowSlopeRoof || w.Kind == CandidateKind.NewRoofOnBoard)
+        {
+            return null;
+        }
+
+        var roofing = w.Section.Foam?.Sheet.Grade == FoamGrade.Roofing && w.Section.Fill.OfType<SlabFill>().Any();
+        const string Source = "Choice rule E1: weather side of a low-slope roof";
+        return !roofing ? new("E1", "notRoofing", Verdict.Hold, Basis.Practice, Source)
+            : choice.Facts.WetOldInsulation ? new("E1", "wetOld", Verdict.Care, Basis.Practice, Source)
+            : choice.Facts.Covering == Covering.SinglePly || choice.Facts.Attachment == Attachment.HereAndThere ? new("E1", "coverBoard", Verdict.Care, Basis.Practice, Source)
+            : null;
+    }
+
+    // E2: what stands in water or bears a load must not drink or give.
+    private static Finding? Ground(ChoiceCase choice, Weighed w)
+    {
+        var below = w.Section.Kind is SurfaceKind.UnderSlab or SurfaceKind.BasementWall || choice.Facts.FloodProne;
+        if (!below)
+        {
+            return null;
+        }
+
+        const string Source = "Choice rule E2: ground contact, under slab, below grade, flood";
+        if (w.HasOpenCell || w.HasBatt)
+        {
+            return new("E2", w.HasOpenCell ? "openCell" : "fibre", Verdict.Hold, Basis.Practice, Source);
+        }
+
+        if (w.Section.Kind != SurfaceKind.UnderSlab || w.Section.Foam is not { } foam)
+        {
+            return null;
+        }
+
+        if (choice.Facts.LoadKPa is not { } load)
+        {
+            return new("E2", "loadUnknown", Verdict.Care, Basis.ProductSheet, Source);
+        }
+
+        var strength = foam.Sheet.CompressiveStrengthKPa;
+        return new("E2", strength is null ? "strengthUnknown" : load > strength ? "crushed" : "bears", strength is null ? Verdict.Care : load > strength ? Verdict.Hold : Verdict.Clear, Basis.ProductSheet, Source)
+        {
+            Measured = new(load * 1000, Dimension.VapourPressure),
+            Limit = strength is { } kPa ? new(kPa * 1000, Dimension.VapourPressure) : null,
+        };
+    }
+
+    // E4: room air that reaches bare metal leaves its water there.
+    private static Finding? BareMetal(ChoiceCase choice, Weighed w)
+    {
+        if (w.Section.Kind is not (SurfaceKind.MetalWall or SurfaceKind.MetalRoof or SurfaceKind.SteelBox or SurfaceKind.OverheadDoor))
+        {
+            return null;
+        }
+
+        const string Source = "Choice rule E4: nothing air-open against a bare metal skin";
+        if (!w.Outermost.StopsAir && w.Outermost is not FoamFill)
+        {
+            return new("E4", "airOpen", Verdict.Hold, Basis.Practice, Source);
+        }
+
+        if (w.Outermost is not FoamFill { Sheet.Cell: CellStructure.Open } open)
+        {
+            return null;
+        }
+
+        if (!open.StopsAir)
+        {
+            return new("E4", "airOpen", Verdict.Hold, Basis.Practice, Source);
+        }
+
+        var retards = w.FillClass <= VapourClass.II;
+        if (!retards)
+        {
+            return new("E4", "openNoRetarder", Verdict.Hold, Basis.Practice, Source);
+        }
+
+        return w.Opinions.Count == 0 ? new("E4", "unchecked", Verdict.Care, Basis.Physics, Source)
+            : !Condensation.Fails(choice.Practice, w.Opinions) ? null
+            : new("E4", "openCondenses", Verdict.Hold, Basis.Physics, Source);
+    }
+
+    // E5: under a vapour-tight finish damp from below has nowhere to go.
+    private static Finding? TightFinish(ChoiceCase choice, Weighed w)
+    {
+        if (w.Section.Kind != SurfaceKind.CrawlFloor || w.Section.Inboard.Count == 0 || w.Section.Inboard[^1].Permeance.Perms > Tight.Perms || !w.HasOpenCell || w.FillClass <= VapourClass.II)
+        {
+            return null;
+        }
+
+        const string Source = "Choice rule E5: open cell under a vapour-tight finish";
+        if (w.Year is not { } year)
+        {
+            return new("E5", "noYear", Verdict.Care, Basis.Physics, Source);
+        }
+
+        var worst = year.Months.Max(m => m.InterfaceHumidity);
+        return new("E5", worst > GreatestFinishHumidity ? "damp" : "dry", worst > GreatestFinishHumidity ? Verdict.Hold : Verdict.Clear, Basis.Physics, Source)
+        {
+            Measured = new(worst, Dimension.RelativeHumidity),
+            Limit = new(GreatestFinishHumidity, Dimension.RelativeHumidity),
+        };
+    }
+
+    // E6: a tight covering dries only inward; open cell lets the winter's vapour up to the deck.
+    private static Finding? TightRoofCovering(ChoiceCase choice, Weighed w)
+    {
+        if (w.Section.Kind != SurfaceKind.UnventedDeck || !w.HasOpenCell || w.Outermost is FoamFill { Sheet.Cell: CellStructure.Closed } || w.Section.Outboard.Count == 0)
+        {
+            return null;
+        }
+
+        var over = VapourResistance.InSeries(w.Section.Outboard.Select(l => l.Permeance));
+        if (over.Perms > Tight.Perms)
+        {
+            return null;
+        }
+
+        const string Source = "Choice rule E6: open cell under a vapour-tight roof covering";
+        var cold = ColdZones.Holds(w.Section.ClimateZone);
+        var retards = w.FillClass <= VapourClass.II;
+        var humidity = w.Year is { } year ? new Figure(year.Months.Max(m => m.InterfaceHumidity), Dimension.RelativeHumidity) : (Figure?)null;
+        return new("E6", cold ? retards ? "projectDesign" : "coldZone" : humidity is null ? "noYear" : "mildZone", cold && !retards ? Verdict.Hold : Verdict.Care, Basis.Practice, Source)
+        {
+            Measured = humidity,
+            Limit = humidity is null ? null : new(MonthlyYear.GreatestInterfaceHumidity, Dimension.RelativeHumidity),
+            Words = new Dictionary<string, string> { ["zone"] = w.Section.ClimateZone ?? "" },
+        };
+    }
+
+    // E7: what the springs cannot lift does not go on the door.
+    private static Finding? DoorWeight(ChoiceCase choice, Weighed w) => DoorLoad.Judge(w.Section, choice.Facts.DoorSpare, choice.Facts.Treated);
+
+    // A coat against condensation saves little heat: it is for rooms nobody heats.
+    private static Finding? ThinCoat(ChoiceCase choice, Weighed w) => w.Kind == CandidateKind.ThinCoat && choice.Facts.Conditioned
+        ? new("thinCoat", "conditioned", Verdict.Hold, Basis.Practice, "Practice: a thin coat against condensation is for unheated metal buildings")
+        : null;
+
+    // E8: a channel keeps open only behind a baffle, and fibre beside it is washed by wind.
+    private static Finding? VentChannel(ChoiceCase choice, Weighed w)
+    {
+        if (w.Section.VentChannel <= Length.Zero)
+        {
+            return null;
+        }
+
+        const string Source = "Choice rule E8: vent channel";
+        return w.Section.Baffle is not null ? null : new("E8", w.HasBatt && w.Section.Foam is null ? "windWash" : "noBaffle", Verdict.Hold, Basis.ModelCode, Source);
+    }
+
+    // E9
+    private static Finding? Depth(ChoiceCase choice, Weighed w)
+    {
+        const string Source = "Choice rule E9: thickness against depth";
+        return w.Fits ? null : new("E9", "tooThick", Verdict.Hold, Basis.Practice, Source)
+        {
+            Measured = w.Section.FillThickness.ToThickness(),
+            Limit = w.Section.FoamDepth?.ToThickness(),
+        };
+    }
+
+    // E10: fibre inboard of foam makes the foam's face colder; the foam's share must pass first.
+    private static Finding? HybridDry(ChoiceCase choice, Weighed w)
+    {
+        if (!w.HasBatt || w.Section.Foam is null)
+        {
+            return null;
+        }
+
+        const string Source = "Choice rule E10: fibre inboard of foam";
+        return w.Opinions.Count == 0 ? new("E10", "unchecked", Verdict.Care, Basis.Physics, Source)
+            : !Condensation.Fails(choice.Practice, w.Opinions) && !FaceIsDamp(w) ? null
+            : new("E10", "shareTooSmall", Verdict.Hold, Basis.ModelCode, Source) { Measured = w.Section.Foam.Thickness.ToThickness() };
+    }
+
+    private static bool FaceIsDamp(Weighed w) => w.Year is { } year && year.Months.Max(m => m.InterfaceHumidity) > MonthlyYear.GreatestInterfaceHumidity;
+
+    // E11: nothing is counted as an air barrier below its thickness.
+    private static Finding? Counts(ChoiceCase choice, Weighed w)
+    {
+        if (w.Section.Kind == SurfaceKind.InteriorPartition || w.Section.Fill.Any(f => f.StopsAir))
+        {
+            return null;
+        }
+
+        const string Source = "Choice rule E11: no air barrier among its layers";
+        var from = w.Section.Foam?.Sheet.AirBarrierFrom;
+        return new("E11", w.Section.Foam is null ? "noFoam" : "tooThin", Verdict.Care, Basis.ProductSheet, Source)
+        {
+            Measured = w.Section.Foam?.Thickness.ToThickness(),
+            Limit = from?.ToThickness(),
+        };
+    }
+
+    // E12: no sheet on offer lists its foam as a rain plane; rain days are the sheet's.
+    private static Finding? RainPlane(ChoiceCase choice, Weighed w)
+    {
+        if (w.Section.Kind is not (SurfaceKind.WallOutside or SurfaceKind.EavesClosure) || w.Section.Foam is not { } foam)
+        {
+            return null;
+        }
+
+        const string Source = "Choice rule E12: foam as rain plane only where the sheet lists it";
+        return foam.Sheet.OpenToRainDays is { } days
+            ? new("E12", days > 0 ? "rainDays" : "noRain", Verdict.Care, Basis.ProductSheet, Source) { Limit = Figure.Count((int)days) }
+            : new("E12", "notListed", Verdict.Care, Basis.ProductSheet, Source);
+    }
+}

@@ -1,0 +1,210 @@
+using Umbracell.Core.Assemblies;
+using Umbracell.Core.Findings;
+using Umbracell.Core.Quantities;
+
+namespace Umbracell.Core.Choosing;
+
+/// <summary>Inputs a choice may turn on.</summary>
+public enum FlipInput
+{
+    /// <summary>Depth of the members.</summary>
+    Depth,
+
+    /// <summary>Relative humidity of the room at winter design; the heated months shift with it.</summary>
+    IndoorHumidity,
+
+    /// <summary>Price of open-cell sets against today's, in percent.</summary>
+    OpenCellPrice,
+
+    /// <summary>Greatest U allowed.</summary>
+    Target,
+
+    /// <summary>Outdoor design temperature; the months shift with it.</summary>
+    OutdoorTemperature,
+
+    /// <summary>What a door's springs can still carry.</summary>
+    DoorCapacity,
+}
+
+/// <summary>Why another candidate wins past a flip point.</summary>
+public enum FlipCause
+{
+    /// <summary>A rule removes the one advised now.</summary>
+    Excluded,
+
+    /// <summary>The one advised now no longer reaches the target.</summary>
+    FallsShort,
+
+    /// <summary>A rule or target that kept the other back lets it in, and it scores higher.</summary>
+    OtherAllowed,
+
+    /// <summary>The other scores higher.</summary>
+    Outscored,
+}
+
+/// <summary>A value of an input at which another candidate wins.</summary>
+/// <param name="Input">Which input.</param>
+/// <param name="Now">Its value now.</param>
+/// <param name="At">Where the winner changes; on the far side of the change, within the search's tolerance.</param>
+/// <param name="Winner">Id of the one that wins past it.</param>
+/// <param name="WinnerKind">Its kind.</param>
+/// <param name="Cause">Why.</param>
+/// <param name="Rule">The rule that removes the one advised now, where one does.</param>
+/// <param name="Low">Least value of the range searched, SI.</param>
+/// <param name="High">Greatest value of the range searched, SI.</param>
+public sealed record FlipPoint(FlipInput Input, Figure Now, Figure At, string Winner, CandidateKind WinnerKind, FlipCause Cause, string? Rule, double Low, double High)
+{
+    /// <summary>How far the change lies from today's value, as a share of the range searched.</summary>
+    public double Distance => Math.Abs(At.Si - Now.Si) / Math.Max(1e-9, High - Low);
+
+    /// <summary>Whether the change lies above today's value.</summary>
+    public bool Above => At.Si > Now.Si;
+}
+
+/// <summary>Which flip points are sought: they cost many times the work of the rest.</summary>
+public enum FlipSearch
+{
+    /// <summary>None.</summary>
+    None,
+
+    /// <summary>The one nearest to today's values.</summary>
+    Nearest,
+
+    /// <summary>The nearest below and above today's value of each input.</summary>
+    All,
+}
+
+/// <summary>Seeks flip points: away from today's value in steps until the winner changes, then by bisection.</summary>
+internal static class FlipPoints
+{
+    private const int Steps = 5;
+
+    private sealed record Search(FlipInput Input, Dimension Dimension, double Now, double Low, double High, double Tolerance, Func<double, ChoiceCase> With);
+
+    /// <summary>The nearest change below and above today's value of each input, within a sensible range.</summary>
+    public static IReadOnlyList<FlipPoint> Of(ChoiceCase choice, IReadOnlyList<Candidate> ranked) => Ranking.Winner(ranked) is not { } winner
+        ? []
+        : [.. Ways(choice).Select(way => Enumerable.Range(1, Steps).Select(step => Within(way, step, winner, ranked)).FirstOrDefault(flip => flip is not null)).OfType<FlipPoint>()];
+
+    /// <summary>The change nearest to today's values of all inputs; null where none is within reach.</summary>
+    public static FlipPoint? Nearest(ChoiceCase choice, IReadOnlyList<Candidate> ranked)
+    {
+        if (Ranking.Winner(ranked) is not { } winner)
+        {
+            return null;
+        }
+
+        // All inputs go outward side by side: once a change is found, only what could still lie nearer is looked at.
+        FlipPoint? nearest = null;
+        HashSet<Way> turned = [];
+        foreach (var (way, step) in Ways(choice).SelectMany(way => Enumerable.Range(1, Steps).Select(step => (Way: way, Step: step))).OrderBy(one => one.Way.Reach * one.Step))
+        {
+            if (turned.Contains(way) || (nearest is not null && way.Reach * (step - 1) >= nearest.Distance))
+            {
+                continue;
+            }
+
+            if (Within(way, step, winner, ranked) is { } flip)
+            {
+                turned.Add(way);
+                nearest = nearest is null || flip.Distance < nearest.Distance ? flip : nearest;
+            }
+        }
+
+        return nearest;
+    }
+
+    private static IEnumerable<Way> Ways(ChoiceCase choice) =>
+        Searches(choice).SelectMany(search => new[] { search.High, search.Low }.Where(end => Math.Abs(end - search.Now) >= search.Tolerance).Select(end => new Way(search, end)));
+
+    // From today's value of an input towards one end of its range.
+    private sealed record Way(Search Search, double End)
+    {
+        // What a step covers, as a share of the range.
+        public double Reach => Math.Abs(End - Search.Now) / Steps / Math.Max(1e-9, Search.High - Search.Low);
+
+        public double At(int step) => Search.Now + (End - Search.Now) * step / Steps;
+    }
+
+    private static IEnumerable<Search> Searches(ChoiceCase choice)
+    {
+        var section = choice.Section;
+        if (section.Members.Depth.Metres > 0 && section.Kind != SurfaceKind.OverheadDoor)
+        {
+            var now = section.Members.Depth.Metres;
+            yield return new(FlipInput.Depth, Dimension.Thickness, now, Math.Max(0.05, now - 0.15), now + 0.15, section.Step.Metres / 2, v => choice with { Section = section with { Members = section.Members with { Depth = new(v) } } });
+        }
+
+        if (section.Exposure is Exposure.Outdoors or Exposure.Ventilated)
+        {
+            var rh = section.Air.IndoorHumidity.Percent;
+            yield return new(FlipInput.IndoorHumidity, Dimension.Percent, rh, Math.Min(rh, 15), Math.Max(rh, 75), 0.5, v => choice with
+            {
+                Section = section with { Air = section.Air with { IndoorHumidity = new(v) } },
+                Year = choice.Year?.WithWinterHumidityShift(v - rh),
+            });
+            var out0 = section.Air.Outdoor.Celsius;
+            yield return new(FlipInput.OutdoorTemperature, Dimension.Temperature, out0, Math.Max(-45, out0 - 15), Math.Min(15, out0 + 15), 0.25, v => choice with
+            {
+                Section = section with { Air = section.Air with { Outdoor = new(v) } },
+                Year = choice.Year?.WithOutdoorShift(new(v - out0)),
+            });
+        }
+
+        yield return new(FlipInput.OpenCellPrice, Dimension.Percent, 100, 40, 250, 1, v => choice with { OpenPriceFactor = v / 100 });
+        if (section.Target is { } target && choice is { Path: TargetPath.U, Facts.Conditioned: true })
+        {
+            var u = target.GreatestU.WattsPerSquareMetreKelvin;
+            yield return new(FlipInput.Target, Dimension.Transmittance, u, u * 0.5, u * 2, u * 0.005, v => choice with { Section = section with { Target = target with { GreatestU = new(v) } } });
+        }
+
+        if (section.Kind == SurfaceKind.OverheadDoor && choice.Facts.DoorSpare is { } spare)
+        {
+            yield return new(FlipInput.DoorCapacity, Dimension.Mass, spare.Kilograms, 0, Math.Max(100, spare.Kilograms * 3), 0.5, v => choice with { Facts = choice.Facts with { DoorSpare = new(v) } });
+        }
+    }
+
+    // A change between the step before and this one, closed in upon by halving; null where there is none.
+    private static FlipPoint? Within(Way way, int step, Candidate winner, IReadOnlyList<Candidate> ranked)
+    {
+        var (search, same, at) = (way.Search, way.At(step - 1), way.At(step));
+        if (WinnerAt(search, at) is not { } then)
+        {
+            return null;
+        }
+
+        while (Math.Abs(at - same) > search.Tolerance)
+        {
+            var middle = (at + same) / 2;
+            if (WinnerAt(search, middle) is { } nearer)
+            {
+                (at, then) = (middle, nearer);
+            }
+            else
+            {
+                same = middle;
+            }
+        }
+
+        return Told(search, at, then.Winner, then.Ranked);
+
+        // The candidate that wins there, with all that stood against it; null while the one advised now still wins.
+        (Candidate Winner, IReadOnlyList<Candidate> Ranked)? WinnerAt(Search search, double value)
+        {
+            var there = search.Input == FlipInput.OpenCellPrice ? Ranking.Repriced(search.With(value), ranked) : Ranking.Of(search.With(value));
+            return Ranking.Winner(there) is { } first && first.Id != winner.Id ? (first, there) : null;
+        }
+
+        FlipPoint Told(Search search, double at, Candidate first, IReadOnlyList<Candidate> there)
+        {
+            var old = there.FirstOrDefault(c => c.Id == winner.Id);
+            var rule = old?.Findings.FirstOrDefault(f => f.Verdict == Verdict.Hold)?.Rule;
+            var before = ranked.FirstOrDefault(c => c.Id == first.Id);
+            var cause = old is null || rule is not null ? FlipCause.Excluded
+                : winner.MeetsTarget && !old.MeetsTarget ? FlipCause.FallsShort
+                : before is null || before.Excluded || (!before.MeetsTarget && first.MeetsTarget) ? FlipCause.OtherAllowed
+                : FlipCause.Outscored;
+            return new(search.Input, new(search.Now, search.Dimension), new(at, search.Dimension), first.Id, first.Kind, cause, rule, search.Low, search.High);
+        }
+    }
+}

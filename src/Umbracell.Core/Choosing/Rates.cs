@@ -1,0 +1,52 @@
+using Umbracell.Core.Materials;
+using Umbracell.Core.Quantities;
+
+namespace Umbracell.Core.Choosing;
+
+/// <summary>What a firm pays and how fast it works. Money in the firm's own currency.</summary>
+public sealed record Rates
+{
+    /// <summary>Price of a set by sheet id.</summary>
+    public required IReadOnlyDictionary<string, double> SetPrice { get; init; }
+
+    /// <summary>Price by material or batt id: batts, boards and coats per m² at their thickness for batts and coats, per m² and mm for boards.</summary>
+    public required IReadOnlyDictionary<string, double> MaterialPrice { get; init; }
+
+    /// <summary>Cost of a crew hour.</summary>
+    public double CrewHour { get; init; }
+
+    /// <summary>Hours to set up, mask and clean for a surface.</summary>
+    public double SetUpHours { get; init; }
+
+    /// <summary>Board feet an hour a crew sprays of closed cell.</summary>
+    public double ClosedBoardFeetPerHour { get; init; }
+
+    /// <summary>Board feet an hour a crew sprays of open cell.</summary>
+    public double OpenBoardFeetPerHour { get; init; }
+
+    /// <summary>Square metres an hour of batts laid.</summary>
+    public double BattM2PerHour { get; init; }
+
+    /// <summary>Square metres an hour of board cut, fitted and sealed.</summary>
+    public double BoardM2PerHour { get; init; }
+
+    /// <summary>Square metres an hour of coat.</summary>
+    public double CoatM2PerHour { get; init; }
+
+    /// <summary>Square metres an hour shaved flush.</summary>
+    public double ShaveM2PerHour { get; init; }
+
+    /// <summary>Cost of taking off and carting away an old roof, per m².</summary>
+    public double TearOffPerM2 { get; init; }
+
+    /// <summary>Price of a new roof covering laid on boards, per m².</summary>
+    public double NewCoveringPerM2 { get; init; }
+
+    /// <summary>Price of a set; null where the firm has entered none.</summary>
+    public double? PriceOf(ProductSheet sheet) => SetPrice.TryGetValue(sheet.Id, out var price) ? price : null;
+
+    /// <summary>Price of a square metre of a material at a thickness; null where the firm has entered none.</summary>
+    /// <param name="id">Material or batt.</param>
+    /// <param name="boardThickness">For boards, priced by the millimetre; null elsewhere.</param>
+    public double? PriceOf(string id, Length? boardThickness) => MaterialPrice.TryGetValue(id, out var price) ? price * (boardThickness?.Millimetres ?? 1) : null;
+}

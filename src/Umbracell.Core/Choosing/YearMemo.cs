@@ -1,0 +1,32 @@
+using Umbracell.Core.Assemblies;
+
+namespace Umbracell.Core.Choosing;
+
+/// <summary>Years already reckoned while one choice is weighed. Sizing and flip points ask for the same assembly many times; a year depends on nothing but what is in the key.</summary>
+internal sealed class YearMemo
+{
+    private readonly Dictionary<Key, MonthlyYear> _years = [];
+
+    private readonly record struct Key(string System, double First, double Second, double Depth, double Humidity, double Outdoor);
+
+    /// <summary>The year of a system; null where no monthly means are known.</summary>
+    /// <param name="choice">The question.</param>
+    /// <param name="system">Stable id of the system, which names its layers.</param>
+    /// <param name="section">The surface with the system in it.</param>
+    public MonthlyYear? Of(ChoiceCase choice, string system, SectionCase section)
+    {
+        if (choice.Year is not { } air)
+        {
+            return null;
+        }
+
+        var fill = section.Fill;
+        var key = new Key(system, fill[0].Thickness.Metres, fill.Count > 1 ? fill[1].Thickness.Metres : 0, section.Members.Depth.Metres, section.Air.IndoorHumidity.Percent, section.Air.Outdoor.Celsius);
+        if (!_years.TryGetValue(key, out var year))
+        {
+            _years[key] = year = MonthlyYear.Of(section, air);
+        }
+
+        return year;
+    }
+}

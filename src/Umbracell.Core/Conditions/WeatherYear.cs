@@ -1,0 +1,106 @@
+using Umbracell.Core.Air;
+using Umbracell.Core.Moisture;
+using Umbracell.Core.Quantities;
+
+namespace Umbracell.Core.Conditions;
+
+/// <summary>An hour of a weather record.</summary>
+/// <param name="Month">1 to 12.</param>
+/// <param name="Day">Day of the month, 1 to 31.</param>
+/// <param name="Celsius">Air temperature; not a number where it is missing.</param>
+/// <param name="RhPct">Relative humidity over water, percent; not a number where it is missing.</param>
+public readonly record struct WeatherHour(int Month, int Day, double Celsius, double RhPct)
+{
+    /// <summary>Whether both figures were taken.</summary>
+    public bool IsWhole => !double.IsNaN(Celsius) && !double.IsNaN(RhPct);
+}
+
+/// <summary>Outdoor air a building is designed for.</summary>
+/// <param name="Temperature">Dry-bulb temperature.</param>
+/// <param name="Humidity">Humidity that goes with it.</param>
+public readonly record struct OutdoorDesign(Temperature Temperature, RelativeHumidity Humidity);
+
+/// <summary>A year of hourly weather reduced to what sections and sprays are reckoned with.</summary>
+/// <param name="Months">Monthly means, January first.</param>
+/// <param name="Heating">Winter design.</param>
+/// <param name="Cooling">Summer design.</param>
+/// <param name="HeatingDegreeDays">Kelvin-days under 18 °C, by daily means.</param>
+/// <param name="CoolingDegreeDays">Kelvin-days over 10 °C, by daily means.</param>
+public sealed record WeatherYear(IReadOnlyList<MonthAir> Months, OutdoorDesign Heating, OutdoorDesign Cooling, double HeatingDegreeDays, double CoolingDegreeDays)
+{
+    /// <summary>Share of a month's hours that must be whole for its mean to stand for it.</summary>
+    public const double LeastShare = 0.9;
+
+    private const double ExceededInWinter = 0.99, ExceededInSummer = 0.01;
+
+    /// <summary>Months of which less than <see cref="LeastShare"/> of the hours are whole, 1 to 12; empty where the record serves.</summary>
+    /// <param name="hours">The record, in any order.</param>
+    public static IReadOnlyList<int> ThinMonths(IReadOnlyList<WeatherHour> hours)
+    {
+        var whole = new int[YearOfAir.Months];
+        foreach (var hour in hours.Where(h => h.IsWhole))
+        {
+            whole[hour.Month - 1]++;
+        }
+
+        return [.. Enumerable.Range(0, YearOfAir.Months).Where(m => whole[m] < LeastShare * 24 * YearOfAir.DaysOf(m)).Select(m => m + 1)];
+    }
+
+    /// <summary>Reduces a record.</summary>
+    /// <param name="hours">The record, in any order; hours that are not whole are passed over.</param>
+    /// <remarks>A month's humidity is that of its mean vapour pressure at its mean temperature, so that the monthly year moves as much water as the hours held. Winter design is exceeded in 99 % of the hours, summer design in 1 %; the humidity of either is the mean vapour pressure of the hours within half a kelvin of it.</remarks>
+    /// <exception cref="ArgumentException">A month is too thin; see <see cref="ThinMonths"/>.</exception>
+    public static WeatherYear Of(IReadOnlyList<WeatherHour> hours)
+    {
+        if (ThinMonths(hours) is { Count: > 0 } thin)
+        {
+            throw new ArgumentException($"Month {thin[0]} has too few whole hours.", nameof(hours));
+        }
+
+        var whole = hours.Where(h => h.IsWhole).ToList();
+        var sorted = whole.Select(h => h.Celsius).Order().ToList();
+        var days = whole.GroupBy(h => (h.Month, h.Day)).Select(day => day.Average(h => h.Celsius)).ToList();
+
+        // Days that are missing count like the mean day: the sums stand for a year.
+        var year = 365.0 / days.Count;
+        return new(
+            [.. whole.GroupBy(h => h.Month).OrderBy(m => m.Key).Select(m => MeanOf([.. m]))],
+            At(ExceededInWinter),
+            At(ExceededInSummer),
+            year * days.Sum(t => Math.Max(0, 18 - t)),
+            year * days.Sum(t => Math.Max(0, t - 10)));
+
+        OutdoorDesign At(double exceeded)
+        {
+            var t = sorted[Math.Clamp((int)Math.Round((1 - exceeded) * (sorted.Count - 1)), 0, sorted.Count - 1)];
+            return new(new(t), Humidity(whole.Where(h => Math.Abs(h.Celsius - t) <= 0.5), t));
+        }
+    }
+
+    /// <summary>Number of the model energy code's zone by degree days: its thermal criteria, 1 (hottest) to 8. The letter for moisture does not follow from temperature; check the code's own map.</summary>
+    public int ZoneNumber => (HeatingDegreeDays, CoolingDegreeDays) switch
+    {
+        (_, > 5000) => 1,
+        (_, > 3500) => 2,
+        ( <= 2000, _) => 3,
+        ( <= 3000, _) => 4,
+        ( <= 4000, _) => 5,
+        ( <= 5000, _) => 6,
+        ( <= 7000, _) => 7,
+        _ => 8,
+    };
+
+    private static MonthAir MeanOf(IReadOnlyList<WeatherHour> hours)
+    {
+        var mean = hours.Average(h => h.Celsius);
+        return new(new(mean), Humidity(hours, mean));
+    }
+
+    private static RelativeHumidity Humidity(IEnumerable<WeatherHour> hours, double celsius)
+    {
+        var vapour = hours.Average(h => h.RhPct / 100 * Saturated(h.Celsius));
+        return new(Math.Clamp(100 * vapour / Saturated(celsius), 1, 100));
+    }
+
+    private static double Saturated(double celsius) => MoistAir.SaturationPressureAt(new(celsius), HumidityReference.Water).Pascals;
+}

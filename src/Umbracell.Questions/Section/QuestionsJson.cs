@@ -1,0 +1,124 @@
+using System.Text.Json;
+using System.Text.Json.Serialization;
+using Umbracell.Core.Assemblies;
+using Umbracell.Core.Findings;
+using Umbracell.Core.Materials;
+using Umbracell.Core.Moisture;
+using Umbracell.Core.Quantities;
+
+namespace Umbracell.Questions.Section;
+
+/// <summary>Questions, answers and the shelf as JSON, written without reflection so that it also works where the code is trimmed.</summary>
+[JsonSourceGenerationOptions(JsonSerializerDefaults.Web, NumberHandling = JsonNumberHandling.Strict)]
+[JsonSerializable(typeof(SectionQuestion))]
+[JsonSerializable(typeof(SectionAnswer))]
+[JsonSerializable(typeof(Shelf))]
+public sealed partial class QuestionsJson : JsonSerializerContext
+{
+    /// <summary>The one way of writing: names in camel case, quantities as their SI number.</summary>
+    public static QuestionsJson Wire { get; } = new(new JsonSerializerOptions(JsonSerializerDefaults.Web)
+    {
+        NumberHandling = JsonNumberHandling.Strict,
+        Converters =
+        {
+            Words<SurfaceKind>(),
+            Words<MemberMaterial>(),
+            Words<FoamSide>(),
+            Words<HeatFlow>(),
+            Words<Exposure>(),
+            Words<FilmSet>(),
+            Words<FillKind>(),
+            Words<VapourClass>(),
+            Words<Verdict>(),
+            Words<Basis>(),
+            Words<CellStructure>(),
+            Words<FoamGrade>(),
+            new QuantityConverter<Length>(q => q.Metres, v => new(v)),
+            new QuantityConverter<Temperature>(q => q.Celsius, v => new(v)),
+            new QuantityConverter<Density>(q => q.KilogramsPerCubicMetre, v => new(v)),
+            new QuantityConverter<Mass>(q => q.Kilograms, v => new(v)),
+            new QuantityConverter<Speed>(q => q.MetresPerSecond, v => new(v)),
+            new QuantityConverter<FoamVolume>(q => q.CubicMetres, v => new(v)),
+            new QuantityConverter<ThermalResistance>(q => q.SquareMetreKelvinsPerWatt, v => new(v)),
+            new QuantityConverter<ThermalConductivity>(q => q.WattsPerMetreKelvin, v => new(v)),
+            new QuantityConverter<Permeability>(q => q.KilogramsPerPascalSecondMetre, v => new(v)),
+            new WindowConverter(),
+            new CurveConverter(),
+        },
+    });
+
+    private static JsonStringEnumConverter<T> Words<T>()
+        where T : struct, Enum => new(JsonNamingPolicy.CamelCase, allowIntegerValues: false);
+}
+
+/// <summary>A quantity as its number in SI.</summary>
+internal sealed class QuantityConverter<T>(Func<T, double> number, Func<double, T> quantity) : JsonConverter<T>
+    where T : struct
+{
+    public override T Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options) => quantity(reader.GetDouble());
+
+    public override void Write(Utf8JsonWriter writer, T value, JsonSerializerOptions options) => writer.WriteNumberValue(number(value));
+}
+
+/// <summary>A temperature window as its two ends, °C.</summary>
+internal sealed class WindowConverter : JsonConverter<TemperatureWindow>
+{
+    public override TemperatureWindow Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options)
+    {
+        var ends = Numbers.Read(ref reader);
+        return new(new(ends[0]), new(ends[1]));
+    }
+
+    public override void Write(Utf8JsonWriter writer, TemperatureWindow value, JsonSerializerOptions options) => Numbers.Write(writer, [value.Least.Celsius, value.Greatest.Celsius]);
+}
+
+/// <summary>A curve as its name, the dimension of its x and its points one after the other.</summary>
+internal sealed class CurveConverter : JsonConverter<Curve>
+{
+    public override Curve Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options)
+    {
+        reader.Read();
+        var name = reader.GetString()!;
+        reader.Read();
+        var dimension = Enum.Parse<Dimension>(reader.GetString()!);
+        reader.Read();
+        var numbers = Numbers.Read(ref reader);
+        reader.Read();
+        return new(name, numbers.Chunk(2).Select(pair => new CurvePoint(pair[0], pair[1])), dimension);
+    }
+
+    public override void Write(Utf8JsonWriter writer, Curve value, JsonSerializerOptions options)
+    {
+        writer.WriteStartArray();
+        writer.WriteStringValue(value.Name);
+        writer.WriteStringValue(value.Dimension.ToString());
+        Numbers.Write(writer, value.Points.SelectMany(p => new[] { p.X, p.Y }));
+        writer.WriteEndArray();
+    }
+}
+
+/// <summary>A plain array of numbers.</summary>
+internal static class Numbers
+{
+    public static double[] Read(ref Utf8JsonReader reader)
+    {
+        var numbers = new List<double>();
+        while (reader.Read() && reader.TokenType == JsonTokenType.Number)
+        {
+            numbers.Add(reader.GetDouble());
+        }
+
+        return [.. numbers];
+    }
+
+    public static void Write(Utf8JsonWriter writer, IEnumerable<double> numbers)
+    {
+        writer.WriteStartArray();
+        foreach (var number in numbers)
+        {
+            writer.WriteNumberValue(number);
+        }
+
+        writer.WriteEndArray();
+    }
+}

@@ -1,0 +1,137 @@
+using System.ComponentModel.DataAnnotations;
+using System.Text.Json.Serialization;
+using Umbracell.Core.Assemblies;
+using Umbracell.Core.Findings;
+using Umbracell.Core.Moisture;
+using Umbracell.Questions.Answers;
+
+namespace Umbracell.Questions.Section;
+
+/// <summary>A layer in a question.</summary>
+public sealed record LayerShape([property: Required] string Material, [property: Range(0.01, 3000)] double ThicknessMm);
+
+/// <summary>Members in a question.</summary>
+public sealed record MembersShape(MemberMaterial Material, [property: Range(0, 1000)] double DepthMm, [property: Range(0, 3000)] double SpacingMm, [property: Range(0, 90)] double SharePct,
+    [property: Range(5, 500)] double? FlangeMm = null, [property: Range(0.3, 20)] double? WebMm = null, [property: Range(0.2, 20)] double? SkinMm = null);
+
+/// <summary>A target in a question.</summary>
+public sealed record TargetShape([property: Range(0.01, 10), JsonPropertyName("uWM2K")] double UWM2K, string Edition);
+
+/// <summary>All that decides a section, SI, units in the names. A brief answer, for a hand in motion, leaves out workings, the inch ledger and the depth to order.</summary>
+public sealed record SectionQuestion(
+    SurfaceKind Kind,
+    string? SheetId,
+    [property: Range(0.1, 1000)] double? ThicknessMm,
+    [property: Required, MaxLength(30)] IReadOnlyList<LayerShape> Outboard,
+    [property: Required, MaxLength(30)] IReadOnlyList<LayerShape> Inboard,
+    [property: Required] MembersShape Members,
+    [property: Range(0, 300)] double VentChannelMm,
+    LayerShape? Baffle,
+    FoamSide FoamAgainst,
+    HeatFlow HeatFlow,
+    Exposure Exposure,
+    FilmSet Films,
+    [property: Range(-30, 45)] double IndoorC,
+    [property: Range(1, 100)] double IndoorRhPct,
+    [property: Range(-40, 50)] double OutdoorC,
+    [property: Range(1, 100)] double OutdoorRhPct,
+    TargetShape? Target,
+    string? ClimateZone,
+    YearShape? Year = null,
+    [property: MaxLength(6)] IReadOnlyList<FillShape>? Then = null,
+    bool Brief = false,
+    DoorShape? Door = null);
+
+/// <summary>What an overhead door can carry more, and the area covered.</summary>
+public sealed record DoorShape([property: Range(0, 500)] double? SpareKg, [property: Range(0, 1000)] double? TreatedM2);
+
+/// <summary>Air on both sides.</summary>
+public sealed record AirShape(double IndoorC, double IndoorRhPct, double OutdoorC, double OutdoorRhPct);
+
+/// <summary>What a layer put in is.</summary>
+public enum FillKind
+{
+    /// <summary>Sprayed foam; the id names a sheet.</summary>
+    Foam,
+
+    /// <summary>Fibrous batt; the id names a batt.</summary>
+    Batt,
+
+    /// <summary>Board cut to fit with sealed edges, or a coat; the id names a material.</summary>
+    Slab,
+}
+
+/// <summary>A layer put in after the first foam, or instead of it.</summary>
+/// <param name="Kind">What it is.</param>
+/// <param name="Id">Its sheet, batt or material.</param>
+/// <param name="ThicknessMm">Thickness.</param>
+/// <param name="TakesRest">Whether it takes what depth the others leave.</param>
+public sealed record FillShape(FillKind Kind, [property: Required] string Id, [property: Range(0.01, 1000)] double ThicknessMm, bool TakesRest = false);
+
+/// <summary>Monthly means on both sides, January first.</summary>
+public sealed record YearShape(
+    [property: Required, MinLength(12), MaxLength(12)] IReadOnlyList<double> OutdoorTempC, [property: Required, MinLength(12), MaxLength(12)] IReadOnlyList<double> OutdoorRhPct,
+    [property: Required, MinLength(12), MaxLength(12)] IReadOnlyList<double> IndoorTempC, [property: Required, MinLength(12), MaxLength(12)] IReadOnlyList<double> IndoorRhPct);
+
+/// <summary>A month of the section's year.</summary>
+public sealed record MonthAnswer(
+    FigureAnswer OutdoorTemp, FigureAnswer OutdoorRh, FigureAnswer IndoorTemp, FigureAnswer IndoorRh, FigureAnswer InterfaceTemp, FigureAnswer InterfaceRh, double InterfaceRhPct, FigureAnswer Condensed, FigureAnswer Stored, double StoredKgM2, FigureAnswer SurfaceRh);
+
+/// <summary>A year of monthly means through the section.</summary>
+public sealed record YearAnswer(IReadOnlyList<MonthAnswer> Months, string InterfaceKey, double GreatestStoredKgM2, IReadOnlyList<FindingAnswer> Findings);
+
+/// <summary>The cell of a metal member in two dimensions: half of it, from the member's middle to half-way to the next.</summary>
+/// <param name="AcrossMm">Edges of the volumes across.</param>
+/// <param name="ThroughMm">Edges of the volumes from outside in.</param>
+/// <param name="TempC">Row by row from outside in; null where it is room.</param>
+/// <param name="IndoorC">Room air.</param>
+/// <param name="OutdoorC">Outdoor air.</param>
+/// <param name="DewC">Dew point of the room's air.</param>
+/// <param name="Figures">psi, estimate, coldest, dew, indoor, outdoor, wholeU.</param>
+public sealed record MemberCellAnswer(
+    IReadOnlyList<double> AcrossMm, IReadOnlyList<double> ThroughMm, IReadOnlyList<double?> TempC, double IndoorC, double OutdoorC, double DewC, IReadOnlyDictionary<string, FigureAnswer> Figures);
+
+/// <summary>A place in the section.</summary>
+public sealed record ProfilePointAnswer(string Key, double DepthMm, double TempC, double DewPointC, double VapourPressurePa, FigureAnswer Temp, FigureAnswer Dew);
+
+/// <summary>The place nearest its dew point at design.</summary>
+public sealed record NearestDewAnswer(string Key, FigureAnswer Margin, bool Crosses);
+
+/// <summary>A notch of the tape.</summary>
+public sealed record NotchAnswer(string Key, double ThicknessMm, FigureAnswer Thickness);
+
+/// <summary>One figure of the section with its working.</summary>
+public sealed record WorkedFigure(FigureAnswer Figure, WorkingAnswer? Working);
+
+/// <summary>What a thickness gives.</summary>
+public sealed record SectionAnswer(
+    double FoamRM2KW,
+    double CavityRM2KW,
+    double ParallelUWM2K,
+    double? CombinedUWM2K,
+    [property: JsonPropertyName("uWM2K")] double UWM2K,
+    double BareUWM2K,
+    double HeatCutPct,
+    double FoamPermeanceNg,
+    double FoamSdM,
+    VapourClass FoamClass,
+    double WholePermeanceNg,
+    double OutwardDrivePa,
+    IReadOnlyList<double> LiftsMm,
+    double LeastTimeMin,
+    double? ThicknessForTargetMm,
+    double? GreatestFitMm,
+    double? FoamDepthMm,
+    double ThickestRatedMm,
+    double FreeSpaceMm,
+    IReadOnlyDictionary<string, WorkedFigure> Figures,
+    IReadOnlyList<ProfilePointAnswer> Profile,
+    NearestDewAnswer NearestDew,
+    IReadOnlyList<NotchAnswer> Notches,
+    IReadOnlyList<FindingAnswer> Findings,
+    Verdict Verdict,
+    YearAnswer? Year,
+    IReadOnlyList<InchAnswer> Inches);
+
+/// <summary>A line of the inch ledger.</summary>
+public sealed record InchAnswer(FigureAnswer Thickness, FigureAnswer U, FigureAnswer Cut, FigureAnswer Further, double CutPct);

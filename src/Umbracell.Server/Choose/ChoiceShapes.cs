@@ -1,0 +1,58 @@
+using System.ComponentModel.DataAnnotations;
+using Umbracell.Core.Assemblies;
+using Umbracell.Core.Choosing;
+using Umbracell.Core.Moisture;
+using Umbracell.Questions.Answers;
+using Umbracell.Questions.Section;
+using Umbracell.Server.Jobs;
+
+namespace Umbracell.Server.Choose;
+
+/// <summary>A layer of a candidate.</summary>
+/// <param name="Key">open, closed or a material's id.</param>
+/// <param name="Name">Product name of a foam; id of what else.</param>
+/// <param name="Foam">What kind of foam, such as <c>closedStandard</c>; null for what is no foam.</param>
+/// <param name="Thickness">Thickness.</param>
+public sealed record CandidateLayer(string Key, string Name, string? Foam, FigureAnswer Thickness);
+
+/// <summary>A part of a score.</summary>
+public sealed record ScoreAnswer(ScorePart Part, double Value, double Share, FigureAnswer Measured, WorkingAnswer Working, FigureAnswer Worth, FigureAnswer Weight);
+
+/// <summary>A candidate.</summary>
+public sealed record CandidateAnswer(
+    string Id, CandidateKind Kind, IReadOnlyList<CandidateLayer> Layers, IReadOnlyList<CandidateLayer> Boards, IReadOnlyList<SketchLayer> Sketch, WorkedFigure U, WorkedFigure InstalledCavity, FigureAnswer InstalledContinuous, bool MeetsTarget, FigureAnswer? Shortfall,
+    WorkedFigure Permeance, VapourClass Class, WorkedFigure? Cost, IReadOnlyList<string> PricesMissing, FigureAnswer Hours, int Lifts, FigureAnswer? WorstHumidity, FigureAnswer? FloorFace,
+    IReadOnlyList<FindingAnswer> Findings, IReadOnlyList<FindingAnswer> Opinions, bool OpinionsDiffer, IReadOnlyList<ScoreAnswer> Scores, double TotalScore, WorkedFigure Total, School School, bool InPractice, bool Excluded, bool FailsCondensation, SectionQuestion Question);
+
+/// <summary>A flip point.</summary>
+public sealed record FlipAnswer(FlipInput Input, FigureAnswer Now, FigureAnswer At, FigureAnswer Apart, bool Above, double Low, double High, string Winner, CandidateKind WinnerKind, FlipCause Cause, string? Rule);
+
+/// <summary>What the systems of a surface give.</summary>
+public sealed record ChoiceAnswer(
+    IReadOnlyList<CandidateAnswer> Candidates, string? AdvisedId, string? OtherSchoolId, IReadOnlyList<FlipAnswer> Flips, IReadOnlyList<FindingAnswer> OfSurface, FigureAnswer? Target, TargetPath Path, IReadOnlyList<string> Labels, string? Question, School Followed, bool HasYear);
+
+/// <summary>The choose stage of a surface.</summary>
+public sealed record ChoiceOfSurface(
+    ChoiceAnswer Answer, string? ChosenId, string? ChosenKind, string? ChosenBy, DateTimeOffset? ChosenAt, IReadOnlyList<string> Overrides, string Reason, bool CanTakeBack, IReadOnlyDictionary<string, bool> Facts, FigureAnswer? Load, IReadOnlyDictionary<string, double> Weights, string FirmSchool, string JobSchool, uint Version, uint JobVersion);
+
+/// <summary>One line of a job's choices.</summary>
+public sealed record ChoiceLine(
+    Guid Id, string Name, bool Held, string? Advised, IReadOnlyList<CandidateLayer> Layers, double Score, string? RunnerUp, double RunnerUpScore, int Standing, int Excluded, bool MeetsTarget, FigureAnswer? Cost, bool Chosen, FlipAnswer? Nearest, EnvelopeAnswer? Envelope);
+
+/// <summary>The envelope so far: heat lost through what is chosen against what the targets allow.</summary>
+public sealed record EnvelopeAnswer(FigureAnswer Loss, FigureAnswer Allowed, bool Meets, int Surfaces);
+
+/// <summary>What bears on a choice, in a question.</summary>
+public sealed record FactsShape(
+    bool OpenLeak = false, bool WoodSubstrate = false, [property: Range(0, 100)] double? WoodMoisturePct = null, Covering Covering = Covering.Unknown, Attachment Attachment = Attachment.Unknown, [property: Range(0, 500)] double? DoorSpareKg = null,
+    [property: Range(0.01, 1_000_000)] double? TreatedM2 = null, [property: Range(-40, 60)] double? SubstrateTempC = null, bool Conditioned = true, bool SoundAsked = false, bool Workplace = false, bool LaterAccess = false, bool RainBeforeCover = false,
+    bool OldBuilding = false, bool Termites = false, bool Radon = false, bool FloodProne = false, bool CombustionInside = false, bool HeldAtEnds = false, bool ClearancesAsked = false, bool WetOldInsulation = false, [property: Range(0, 2000)] double? LoadKPa = null);
+
+/// <summary>A choice asked by another program: the bare section (its own foam is not used), what bears on it, and the weights.</summary>
+public sealed record ChoiceQuestion([property: Required] SectionQuestion Section, FactsShape? Facts = null, IReadOnlyDictionary<ScorePart, double>? Weights = null, bool WithFlips = true);
+
+/// <summary>A choice typed by a person.</summary>
+public sealed record Choosing(uint Version, string CandidateId, string? Reason = null);
+
+/// <summary>The version a person saw.</summary>
+public sealed record Seen(uint Version);

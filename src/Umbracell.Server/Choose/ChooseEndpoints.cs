@@ -1,0 +1,216 @@
+using System.Security.Claims;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.EntityFrameworkCore;
+using Umbracell.Core.Choosing;
+using Umbracell.Core.Findings;
+using Umbracell.Core.Quantities;
+using Umbracell.Questions.Answers;
+using Umbracell.Questions.Section;
+using Umbracell.Server.Access;
+using Umbracell.Server.Jobs;
+using Umbracell.Server.Problems;
+using Umbracell.Server.Section;
+using Umbracell.Server.Sheets;
+using Umbracell.Server.Survey;
+using Umbracell.Server.Typing;
+using Umbracell.Store;
+using Umbracell.Store.Model;
+
+namespace Umbracell.Server.Choose;
+
+internal static class ChooseEndpoints
+{
+    private const int LongestReason = 500;
+
+    public static void MapChoose(this IEndpointRouteBuilder app)
+    {
+        var one = app.MapGroup("/api/surfaces/{id:guid}/choose").WithTags("Choose").RequireAuthorization();
+        one.MapGet("", OfSurfaceAsync).WithSummary("The systems of a surface side by side, with reasons and flip points.");
+        one.MapPost("", ChooseAsync).WithSummary("Choose a system; an excluded one only with a written reason.").RequireAuthorization(Claims.MayEdit).ProducesProblem(409);
+        one.MapPost("/back", TakeBackAsync).WithSummary("Take the last choice back.").RequireAuthorization(Claims.MayEdit).ProducesProblem(409);
+        one.MapPatch("/facts", FactsAsync).WithSummary("Change what bears on the choice of a surface.").RequireAuthorization(Claims.MayEdit).ProducesProblem(409);
+        app.MapPost("/api/compute/choice", ComputeAsync).WithTags("Compute").WithSummary("The systems of any surface, with the firm's own sheets, rates and practice.").RequireAuthorization();
+        app.MapGet("/api/jobs/{id:guid}/choose", OfJobAsync).WithTags("Choose").WithSummary("The choice of every surface of a job, one after the other as they are reckoned.").RequireAuthorization();
+    }
+
+    private static async Task<Ok<ChoiceAnswer>> ComputeAsync(ChoiceQuestion question, SheetLibrary library, UmbracellDb db)
+    {
+        var bare = question.Section with { SheetId = null, ThicknessMm = null, Then = null };
+        var asked = ChoiceQuestions.Of(question with { Section = bare }, await db.Firms.AsNoTracking().SingleAsync(), await library.ShelfAsync());
+        return TypedResults.Ok(ChoiceAnswers.Of(Choice.Of(asked, question.WithFlips ? FlipSearch.All : FlipSearch.None), bare));
+    }
+
+    private static async Task<Ok<ChoiceOfSurface>> OfSurfaceAsync(Guid id, SurfaceReader reader, SheetLibrary library, UmbracellDb db)
+    {
+        var (surface, job) = await reader.FindAsync(id);
+        return TypedResults.Ok(await AnswerAsync(surface, job, reader, library, db));
+    }
+
+    private static async Task<ChoiceOfSurface> AnswerAsync(Surface surface, Job job, SurfaceReader reader, SheetLibrary library, UmbracellDb db)
+    {
+        var choice = Choice.Of(await CaseAsync(surface, job, reader, library, db));
+        var said = surface.ChoiceFacts ?? new();
+        var chosen = choice.Candidates.FirstOrDefault(c => IsChosen(c, surface));
+        return new(
+            ChoiceAnswers.Of(choice, SurfaceSections.Of(ChoiceQuestions.Without(surface), job, null, null)),
+            chosen?.Id,
+            (surface.System?.Kind ?? chosen?.Kind) is { } kind ? ChoiceAnswers.Key(kind.ToString()) : null,
+            surface.System?.ChosenBy,
+            surface.System?.ChosenAt,
+            surface.System?.Overrides ?? [],
+            surface.System?.Reason ?? "",
+            surface.System?.Before is not null,
+            ChoiceFacts.Told(said),
+            said.LoadKPa is { } load ? FigureAnswer.Of(new(load * 1000, Dimension.VapourPressure)) : null,
+            Enum.GetValues<ScorePart>().ToDictionary(part => ChoiceAnswers.Key(part.ToString()), part => (job.Priorities ?? Priorities.Even).Weights.GetValueOrDefault(part)),
+            SchoolIn((await db.Firms.AsNoTracking().SingleAsync()).Practice, surface),
+            SchoolIn(job.Exceptions, surface),
+            surface.Version,
+            job.Version);
+    }
+
+    private static string SchoolIn(Practice? practice, Surface surface) =>
+        Practice.QuestionOf(surface.Kind) is { } question && practice?.Schools.TryGetValue(question, out var school) == true ? ChoiceAnswers.Key(school.ToString()) : "";
+
+    private static async Task<ChoiceCase> CaseAsync(Surface surface, Job job, SurfaceReader reader, SheetLibrary library, UmbracellDb db) =>
+        ChoiceQuestions.Of(surface, job, await db.Firms.AsNoTracking().SingleAsync(), await reader.ReadingsAsync(job.Id), await library.ShelfAsync());
+
+    // A foam picked on the section's page is the candidate of that foam alone.
+    private static bool IsChosen(Candidate candidate, Surface surface) => surface.System is { } system
+        ? candidate.Kind == system.Kind && candidate.Section.Foam?.Sheet.Id == surface.SheetSlug
+        : surface.SheetSlug is { } sheet && candidate.Section.Fill is [Core.Assemblies.FoamFill only] && only.Sheet.Id == sheet && candidate.Kind is CandidateKind.OpenCell or CandidateKind.DenseOpenCell or CandidateKind.ClosedCell or CandidateKind.ColdGrade;
+
+    private static async Task<Ok<ChoiceOfSurface>> ChooseAsync(Guid id, Choosing choosing, SurfaceReader reader, SheetLibrary library, UmbracellDb db, ClaimsPrincipal user, TimeProvider clock)
+    {
+        var (surface, job) = await reader.FindAsync(id);
+        if (choosing.Version != surface.Version)
+        {
+            throw new StaleEditException(await AnswerAsync(surface, job, reader, library, db));
+        }
+
+        var asked = await CaseAsync(surface, job, reader, library, db);
+        var candidate = Choice.Of(asked, FlipSearch.None).Candidates.FirstOrDefault(c => c.Id == choosing.CandidateId) ?? throw new FieldFaultsException([new("candidateId", "unknown", choosing.CandidateId)]);
+        var reason = (choosing.Reason ?? "").Trim();
+        CheckOverride(candidate, reason, user);
+        var stamp = Stamp.Of(user, clock);
+        var before = new SystemBefore(surface.SheetSlug, surface.FoamThicknessM, surface.System is { } old ? old with { Before = null } : null);
+        surface.SheetSlug = candidate.Section.Foam?.Sheet.Id;
+        surface.FoamThicknessM = candidate.Section.Foam?.Thickness.Metres;
+        surface.System = ChoiceAnswers.Kept(candidate, asked, stamp.By, stamp.At, reason, before);
+        surface.ChangedAt = stamp.At;
+        await db.SaveChangesAsync();
+        return TypedResults.Ok(await AnswerAsync(surface, job, reader, library, db));
+    }
+
+    // A sheet's limit is nobody's to override; a rule of practice may be, by a named role with a reason that stays in the record.
+    private static void CheckOverride(Candidate candidate, string reason, ClaimsPrincipal user)
+    {
+        var holds = candidate.Findings.Where(f => f.Verdict == Verdict.Hold).ToList();
+        if (holds.Count == 0)
+        {
+            return;
+        }
+
+        if (holds.Find(f => f.Basis == Basis.ProductSheet || f.Rule == "E9") is { } firm)
+        {
+            throw new FieldFaultsException([new("candidateId", "excludedBySheet", firm.Rule)]);
+        }
+
+        if (reason.Length == 0 || reason.Length > LongestReason)
+        {
+            throw new FieldFaultsException([new("reason", reason.Length == 0 ? "empty" : "tooLong", reason.Length == 0 ? "" : reason[..40])]);
+        }
+
+        if (!user.IsInRole(nameof(FirmRole.Owner)) && !user.IsInRole(nameof(FirmRole.Estimator)))
+        {
+            throw new FieldFaultsException([new("reason", "notYours", holds[0].Rule)]);
+        }
+    }
+
+    private static async Task<Ok<ChoiceOfSurface>> TakeBackAsync(Guid id, Seen seen, SurfaceReader reader, SheetLibrary library, UmbracellDb db, TimeProvider clock)
+    {
+        var (surface, job) = await reader.FindAsync(id);
+        if (seen.Version != surface.Version)
+        {
+            throw new StaleEditException(await AnswerAsync(surface, job, reader, library, db));
+        }
+
+        if (surface.System?.Before is { } before)
+        {
+            (surface.SheetSlug, surface.FoamThicknessM, surface.System, surface.ChangedAt) = (before.SheetSlug, before.FoamThicknessM, before.System, clock.GetUtcNow());
+            await db.SaveChangesAsync();
+        }
+
+        return TypedResults.Ok(await AnswerAsync(surface, job, reader, library, db));
+    }
+
+    private static async Task<Ok<ChoiceOfSurface>> FactsAsync(Guid id, TypedEdit edit, SurfaceReader reader, SheetLibrary library, UmbracellDb db)
+    {
+        var (surface, job) = await reader.FindAsync(id);
+        if (edit.Version is { } seen && seen != surface.Version)
+        {
+            throw new StaleEditException(await AnswerAsync(surface, job, reader, library, db));
+        }
+
+        surface.ChoiceFacts = ChoiceFacts.Taken(new(edit), surface.ChoiceFacts ?? new());
+        await db.SaveChangesAsync();
+        return TypedResults.Ok(await AnswerAsync(surface, job, reader, library, db));
+    }
+
+    // Told one by one as they are reckoned, so that a screen shows how far it is.
+    private static async IAsyncEnumerable<ChoiceLine> OfJobAsync(Guid id, SurfaceReader reader, SheetLibrary library, UmbracellDb db)
+    {
+        var job = await reader.FindJobAsync(id);
+        var surfaces = await reader.SurfacesAsync(id);
+        var readings = await reader.ReadingsAsync(id);
+        var firm = await db.Firms.AsNoTracking().SingleAsync();
+        var shelf = await library.ShelfAsync();
+        List<EnvelopePart> parts = [];
+        foreach (var batch in surfaces.Chunk(Math.Max(1, Environment.ProcessorCount)))
+        {
+            foreach (var (line, part) in await Task.WhenAll(batch.Select(surface => Task.Run(() => Line(surface, job, firm, readings, shelf)))))
+            {
+                if (part is { } counted)
+                {
+                    parts.Add(counted);
+                }
+
+                yield return line with { Envelope = Envelope(parts) };
+            }
+        }
+    }
+
+    private static (ChoiceLine Line, EnvelopePart? Part) Line(Surface surface, Job job, Firm firm, Window.LatestReadings readings, Shelf shelf)
+    {
+        var asked = ChoiceQuestions.Of(surface, job, firm, readings, shelf);
+        var choice = Choice.Of(asked, FlipSearch.Nearest);
+        var standing = choice.Candidates.Where(c => !c.Excluded).ToList();
+        var second = standing.Find(c => c.Id != choice.Advised?.Id);
+        return (new(
+            surface.Id,
+            surface.Name,
+            choice.OfSurface.Worst() == Verdict.Hold,
+            choice.Advised is { } first ? ChoiceAnswers.Key(first.Kind.ToString()) : null,
+            choice.Advised is { } advised ? ChoiceAnswers.Layers(advised.Section) : [],
+            choice.Advised?.Total ?? 0,
+            second is null ? null : ChoiceAnswers.Key(second.Kind.ToString()),
+            second?.Total ?? 0,
+            standing.Count,
+            choice.Candidates.Count - standing.Count,
+            choice.Advised?.MeetsTarget ?? false,
+            choice.Advised?.Cost.Working is { } cost ? FigureAnswer.Of(cost.Result) : null,
+            choice.Candidates.Any(c => IsChosen(c, surface)),
+            choice.Flips.Select(ChoiceAnswers.Flip).FirstOrDefault(),
+            null), Part(surface, job, asked, shelf));
+    }
+
+    private static EnvelopeAnswer? Envelope(List<EnvelopePart> parts) => EnvelopeTradeOff.Of(parts) is { } sum
+        ? new(FigureAnswer.Of(new(sum.Loss, Dimension.HeatLoss)), FigureAnswer.Of(new(sum.Allowed, Dimension.HeatLoss)), sum.Meets, parts.Count)
+        : null;
+
+    // The whole envelope is summed over what is chosen; an undecided surface does not count.
+    private static EnvelopePart? Part(Surface surface, Job job, ChoiceCase asked, Shelf shelf) =>
+        asked.Section.Target is { } target && asked.Facts is { Treated: { } area, Conditioned: true } && SurfaceSections.Of(surface, job) is { } question && SectionQuestions.TryU(question, shelf) is { } u
+            ? new(u, target.GreatestU, area)
+            : null;
+}

@@ -1,0 +1,108 @@
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.EntityFrameworkCore;
+using Umbracell.Core.Choosing;
+using Umbracell.Core.Quantities;
+using Umbracell.Formats.DataFiles;
+using Umbracell.Questions.Answers;
+using Umbracell.Server.Access;
+using Umbracell.Server.Sheets;
+using Umbracell.Server.Typing;
+using Umbracell.Store;
+using Umbracell.Store.Model;
+
+namespace Umbracell.Server.Choose;
+
+/// <summary>A rate of the firm.</summary>
+/// <param name="Field">Field to change it by.</param>
+/// <param name="Name">Product or material; empty for what the field's own name says.</param>
+/// <param name="Figure">The rate; null until entered.</param>
+public sealed record RateAnswer(string Field, string Name, FigureAnswer? Figure);
+
+/// <summary>What a firm pays, how fast it works, and which school it follows.</summary>
+public sealed record FirmAnswer(string Name, IReadOnlyList<RateAnswer> Sets, IReadOnlyList<RateAnswer> Materials, IReadOnlyList<RateAnswer> Work, IReadOnlyDictionary<string, string> Practice);
+
+internal static class FirmEndpoints
+{
+    private static readonly FigureRange Price = new(0, 1_000_000, Dimension.Money);
+
+    private static readonly FigureRange Pace = new(0.1, 100_000, Dimension.Number);
+
+    private static readonly FigureRange Hours = new(0, 40, Dimension.Number);
+
+    private static readonly (string Field, FigureRange Range, Func<Rates, double> Read, Func<Rates, double, Rates> With)[] Work =
+    [
+        ("crewHour", Price, r => r.CrewHour, (r, v) => r with { CrewHour = v }),
+        ("setUpHours", Hours, r => r.SetUpHours, (r, v) => r with { SetUpHours = v }),
+        ("closedPace", Pace, r => r.ClosedBoardFeetPerHour, (r, v) => r with { ClosedBoardFeetPerHour = v }),
+        ("openPace", Pace, r => r.OpenBoardFeetPerHour, (r, v) => r with { OpenBoardFeetPerHour = v }),
+        ("battPace", Pace, r => r.BattM2PerHour, (r, v) => r with { BattM2PerHour = v }),
+        ("boardPace", Pace, r => r.BoardM2PerHour, (r, v) => r with { BoardM2PerHour = v }),
+        ("coatPace", Pace, r => r.CoatM2PerHour, (r, v) => r with { CoatM2PerHour = v }),
+        ("shavePace", Pace, r => r.ShaveM2PerHour, (r, v) => r with { ShaveM2PerHour = v }),
+        ("tearOff", Price, r => r.TearOffPerM2, (r, v) => r with { TearOffPerM2 = v }),
+        ("newCovering", Price, r => r.NewCoveringPerM2, (r, v) => r with { NewCoveringPerM2 = v }),
+    ];
+
+    public static void MapFirm(this IEndpointRouteBuilder app)
+    {
+        app.MapGet("/api/firm", AnswerAsync).WithTags("Firm").WithSummary("The firm's rates and practice.").RequireAuthorization();
+        app.MapPatch("/api/firm", ChangeAsync).WithTags("Firm").WithSummary("Change typed rates, or the school followed in a question.").RequireAuthorization(Claims.MayEdit);
+    }
+
+    private static async Task<Ok<FirmAnswer>> AnswerAsync(UmbracellDb db, SheetLibrary library) => TypedResults.Ok(Of(await db.Firms.SingleAsync(), await library.AllAsync()));
+
+    private static async Task<Ok<FirmAnswer>> ChangeAsync(TypedEdit edit, UmbracellDb db, SheetLibrary library)
+    {
+        var (firm, sheets) = (await db.Firms.SingleAsync(), await library.AllAsync());
+        var fields = new TypedFields(edit);
+        var rates = ChoiceQuestions.RatesOf(firm);
+        foreach (var (field, range, _, with) in Work)
+        {
+            fields.Quantity(field, range, value => rates = with(rates, value));
+        }
+
+        foreach (var id in sheets.Keys)
+        {
+            fields.QuantityOrBlank("set:" + id, Price, value => rates = rates with { SetPrice = With(rates.SetPrice, id, value) });
+        }
+
+        foreach (var id in MaterialIds)
+        {
+            fields.QuantityOrBlank("material:" + id, Price, value => rates = rates with { MaterialPrice = With(rates.MaterialPrice, id, value) });
+        }
+
+        JobChoosing.Schools(fields, firm.Practice, practice => firm.Practice = practice);
+        fields.ThrowIfFaulty([.. Work.Select(w => w.Field), .. sheets.Keys.Select(id => "set:" + id), .. MaterialIds.Select(id => "material:" + id), .. Enum.GetNames<PracticeQuestion>().Select(q => "practice" + q)]);
+        firm.Rates = rates;
+        await db.SaveChangesAsync();
+        return TypedResults.Ok(Of(firm, sheets));
+    }
+
+    private static IEnumerable<string> MaterialIds =>
+        [.. ShippedData.Batts.Select(b => b.Id), .. new[] { ChoiceQuestions.Materials.Board, ChoiceQuestions.Materials.FacedBoard, ChoiceQuestions.Materials.VapourCoat, ChoiceQuestions.Materials.WeatherCoat }.Select(m => m.Id)];
+
+    private static Dictionary<string, double> With(IReadOnlyDictionary<string, double> prices, string id, double? price)
+    {
+        var changed = new Dictionary<string, double>(prices);
+        changed.Remove(id);
+        if (price is { } known)
+        {
+            changed[id] = known;
+        }
+
+        return changed;
+    }
+
+    private static FirmAnswer Of(Firm firm, IReadOnlyDictionary<string, Core.Materials.ProductSheet> sheets)
+    {
+        var rates = ChoiceQuestions.RatesOf(firm);
+        return new(
+            firm.Name,
+            [.. sheets.Values.OrderBy(s => s.Cell).ThenBy(s => s.Name, StringComparer.Ordinal).Select(s => new RateAnswer("set:" + s.Id, s.Name, Money(rates.PriceOf(s))))],
+            [.. MaterialIds.Select(id => new RateAnswer("material:" + id, id, Money(rates.PriceOf(id, null))))],
+            [.. Work.Select(w => new RateAnswer(w.Field, "", FigureAnswer.Of(w.Range.Dimension == Dimension.Money ? new(w.Read(rates), Dimension.Money) : Figure.Number(w.Read(rates)))))],
+            Enum.GetValues<PracticeQuestion>().ToDictionary(q => ChoiceAnswers.Key(q.ToString()), q => firm.Practice?.Schools.TryGetValue(q, out var school) == true ? ChoiceAnswers.Key(school.ToString()) : ""));
+    }
+
+    private static FigureAnswer? Money(double? price) => price is { } known ? FigureAnswer.Of(new(known, Dimension.Money)) : null;
+}

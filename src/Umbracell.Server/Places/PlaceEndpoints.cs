@@ -1,0 +1,140 @@
+using System.Globalization;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.EntityFrameworkCore;
+using Umbracell.Core.Conditions;
+using Umbracell.Core.Moisture;
+using Umbracell.Formats.Climate;
+using Umbracell.Formats.DataFiles;
+using Umbracell.Server.Access;
+using Umbracell.Server.Problems;
+using Umbracell.Server.Setup;
+using Umbracell.Server.Sheets;
+using Umbracell.Server.Survey;
+using Umbracell.Server.Typing;
+using Umbracell.Store;
+using Umbracell.Store.Model;
+
+namespace Umbracell.Server.Places;
+
+internal static class PlaceEndpoints
+{
+    private static readonly string[] Fields = ["name", "climateZone", "source", "altitude", "heating", "cooling", "coolingRh", "temps", "humidities"];
+
+    public static void MapPlaces(this IEndpointRouteBuilder app)
+    {
+        var places = app.MapGroup("/api/places").WithTags("Places").RequireAuthorization();
+        places.MapGet("", async (UmbracellDb db) => TypedResults.Ok(await AllAsync(db))).WithSummary("Places that ship and the firm's own, with monthly means and design air.");
+        places.MapPost("", AddAsync).WithSummary("A place of the firm's own from typed fields.").RequireAuthorization(Claims.MayEdit);
+        places.MapPost("/weather-file", ReadAsync).WithSummary("A place of the firm's own from an hourly weather file (EPW): means and design air, the hours kept.").RequireAuthorization(Claims.MayEdit)
+            .Accepts<byte[]>("application/octet-stream").WithMetadata(new RequestSizeLimitAttribute(Limits.GridBytes));
+        places.MapPatch("/{id:guid}", ChangeAsync).WithSummary("Change typed fields of a place of the firm's own.").RequireAuthorization(Claims.MayEdit).ProducesProblem(409);
+        places.MapDelete("/{id:guid}", RemoveAsync).WithSummary("Take a place of the firm's own away; one that a job names stays.").RequireAuthorization(Claims.MayEdit).ProducesProblem(409);
+    }
+
+    /// <summary>Every place, the firm's own first.</summary>
+    public static async Task<List<PlaceAnswer>> AllAsync(UmbracellDb db)
+    {
+        var own = await db.Places.AsNoTracking().OrderBy(p => p.Name).ToListAsync();
+        var withHours = await db.PlaceHours.Select(h => h.PlaceId).ToHashSetAsync();
+        return [.. own.Select(p => Answer(p, withHours.Contains(p.Id))), .. ShippedData.Places.Values.Select(p => PlaceAnswer.Of(p))];
+    }
+
+    private static PlaceAnswer Answer(PlaceRow row, bool hasHours) => PlaceAnswer.Of(JobPlaces.Of(row), own: true, hasHours, row.Version);
+
+    private static async Task<Created<PlaceAnswer>> AddAsync(TypedEdit edit, UmbracellDb db)
+    {
+        var fields = new TypedFields(edit);
+        fields.Require("name", "climateZone", "altitude", "heating", "cooling", "coolingRh", "temps", "humidities");
+        var row = new PlaceRow { Id = Guid.NewGuid(), Name = "", ClimateZone = "", MeanC = [], MeanRhPct = [], Source = "" };
+        Take(fields, row);
+        db.Places.Add(row);
+        await db.SaveChangesAsync();
+        return TypedResults.Created($"/api/places/{row.Id}", Answer(row, hasHours: false));
+    }
+
+    private static async Task<Ok<PlaceAnswer>> ChangeAsync(Guid id, TypedEdit edit, UmbracellDb db)
+    {
+        var row = await FindAsync(id, db);
+        var hasHours = await db.PlaceHours.AnyAsync(h => h.PlaceId == id);
+        if (edit.Version is { } seen && seen != row.Version)
+        {
+            throw new StaleEditException(Answer(row, hasHours));
+        }
+
+        Take(new(edit), row);
+        await db.SaveChangesAsync();
+        return TypedResults.Ok(Answer(row, hasHours));
+    }
+
+    private static async Task<Results<NoContent, ProblemHttpResult>> RemoveAsync(Guid id, UmbracellDb db)
+    {
+        var row = await FindAsync(id, db);
+        if (await db.Jobs.CountAsync(j => j.OwnPlaceId == id) is > 0 and var jobs)
+        {
+            var named = string.Create(CultureInfo.InvariantCulture, $"{jobs} {(jobs == 1 ? "job names" : "jobs name")}");
+            return TypedResults.Problem($"{named} this place; give them another first. Nothing was taken away.", statusCode: 409, title: "The place is in use");
+        }
+
+        db.Places.Remove(row);
+        await db.SaveChangesAsync();
+        return TypedResults.NoContent();
+    }
+
+    private static async Task<Created<ReadPlace>> ReadAsync(HttpRequest request, UmbracellDb db)
+    {
+        var file = WeatherFile.Read(await Uploads.ReadAsync(request));
+        var year = WeatherYear.Of(file.Hours);
+        var row = new PlaceRow
+        {
+            Id = Guid.NewGuid(),
+            Name = file.Name,
+            ClimateZone = ClimateZones.ByNumber(year.ZoneNumber),
+            AltitudeM = file.AltitudeM,
+            MeanC = [.. year.Months.Select(m => m.Temperature.Celsius)],
+            MeanRhPct = [.. year.Months.Select(m => m.Humidity.Percent)],
+            HeatingC = year.Heating.Temperature.Celsius,
+            CoolingC = year.Cooling.Temperature.Celsius,
+            CoolingRhPct = year.Cooling.Humidity.Percent,
+            Source = string.Create(CultureInfo.InvariantCulture, $"hourly weather file, {file.Hours.Count} hours"),
+        };
+        db.Places.Add(row);
+        db.PlaceHours.Add(new() { PlaceId = row.Id, TempC = [.. file.Hours.Select(h => (float)h.Celsius)], RhPct = [.. file.Hours.Select(h => (float)h.RhPct)] });
+        await db.SaveChangesAsync();
+        return TypedResults.Created($"/api/places/{row.Id}", new ReadPlace(Answer(row, hasHours: true), file.Hours.Count, file.Hours.Count(h => !h.IsWhole), file.Filled));
+    }
+
+    private static async Task<PlaceRow> FindAsync(Guid id, UmbracellDb db) => await db.Places.FirstOrDefaultAsync(p => p.Id == id) ?? throw new NotFoundException("place");
+
+    private static void Take(TypedFields fields, PlaceRow row)
+    {
+        fields.Text("name", 120, required: true, text => row.Name = text);
+        fields.Text("source", 200, required: false, text => row.Source = text);
+        fields.Known("climateZone", ClimateZones.All.Contains, zone => row.ClimateZone = zone);
+        fields.Quantity("altitude", FieldRanges.Altitude, si => row.AltitudeM = si);
+        fields.Quantity("heating", FieldRanges.OutdoorTemperature, si => row.HeatingC = si);
+        fields.Quantity("cooling", FieldRanges.OutdoorTemperature, si => row.CoolingC = si);
+        fields.Quantity("coolingRh", FieldRanges.Humidity, si => row.CoolingRhPct = si);
+        Months("temps", FieldRanges.OutdoorTemperature, months => row.MeanC = months);
+        Months("humidities", FieldRanges.Humidity, months => row.MeanRhPct = months);
+        if (fields.Has("heating") && fields.Has("cooling") && row.HeatingC >= row.CoolingC)
+        {
+            fields.Fault(new("cooling", "notWarmer", fields.Raw("cooling")));
+        }
+
+        fields.ThrowIfFaulty(Fields);
+
+        // A place without a year would leave its jobs without one.
+        void Months(string field, Core.Quantities.FigureRange range, Action<double[]> take) => fields.Months(field, range, months =>
+        {
+            if (months.Length == YearOfAir.Months)
+            {
+                take(months);
+            }
+            else
+            {
+                fields.Fault(new(field, "months", fields.Raw(field)));
+            }
+        });
+    }
+}

@@ -1,0 +1,114 @@
+using System.Globalization;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.EntityFrameworkCore;
+using Umbracell.Core.Quantities;
+using Umbracell.Formats.DataFiles;
+using Umbracell.Questions.Answers;
+using Umbracell.Server.Access;
+using Umbracell.Server.Problems;
+using Umbracell.Server.Typing;
+using Umbracell.Store;
+using Umbracell.Store.Model;
+
+namespace Umbracell.Server.Targets;
+
+/// <summary>The greatest U of one part of the envelope in one zone.</summary>
+public sealed record TargetCell(string Field, string Zone, FigureAnswer GreatestU);
+
+/// <summary>Targets of one part of the envelope.</summary>
+public sealed record TargetLine(string Element, IReadOnlyList<TargetCell> Cells);
+
+/// <summary>A target set with every figure.</summary>
+public sealed record TargetSetDetail(string Id, string Edition, string BasedOn, bool Own, IReadOnlyList<TargetLine> Lines, uint Version);
+
+internal static class TargetEndpoints
+{
+    private static readonly FigureRange GreatestU = new(0.02, 8, Dimension.Transmittance);
+
+    public static void MapTargets(this IEndpointRouteBuilder app)
+    {
+        var sets = app.MapGroup("/api/target-sets").WithTags("Targets").RequireAuthorization();
+        sets.MapGet("", async (UmbracellDb db) => TypedResults.Ok(await AllAsync(db))).WithSummary("Target sets that ship and the firm's own, with every figure.");
+        sets.MapPost("", AddAsync).WithSummary("A target set of the firm's own, made from another.").RequireAuthorization(Claims.MayEdit);
+        sets.MapPatch("/{id:guid}", ChangeAsync).WithSummary("Change the name or typed figures of a target set of the firm's own.").RequireAuthorization(Claims.MayEdit).ProducesProblem(409);
+        sets.MapDelete("/{id:guid}", RemoveAsync).WithSummary("Take a target set of the firm's own away; one that a job is held to stays.").RequireAuthorization(Claims.MayEdit).ProducesProblem(409);
+    }
+
+    /// <summary>Every set, the firm's own first.</summary>
+    public static async Task<List<TargetSetDetail>> AllAsync(UmbracellDb db) =>
+        [.. (await db.TargetSets.AsNoTracking().OrderBy(t => t.Edition).ToListAsync()).Select(Answer), .. ShippedData.TargetSets.Values.Select(set => Answer(set, set.Id, own: false, 0))];
+
+    private static TargetSetDetail Answer(TargetSetRow row) => Answer(JobTargets.Of(row), row.BasedOn, own: true, row.Version);
+
+    private static TargetSetDetail Answer(TargetSet set, string basedOn, bool own, uint version) => new(
+        set.Id,
+        set.Edition,
+        basedOn,
+        own,
+        [.. set.GreatestU.OrderBy(e => e.Key).Select(e => new TargetLine(
+            char.ToLowerInvariant(e.Key.ToString()[0]) + e.Key.ToString()[1..],
+            [.. e.Value.OrderBy(z => z.Key, StringComparer.Ordinal).Select(z => new TargetCell(Field(e.Key.ToString(), z.Key), z.Key, FigureAnswer.Of(z.Value.ToFigure())))]))],
+        version);
+
+    private static string Field(string element, string zone) => $"u:{element}:{zone}";
+
+    private static async Task<Created<TargetSetDetail>> AddAsync(TypedEdit edit, UmbracellDb db)
+    {
+        var fields = new TypedFields(edit);
+        fields.Require("name", "basedOn");
+        var known = (await db.TargetSets.ToListAsync()).Select(row => (Id: row.Id.ToString(), row.BasedOn, Set: JobTargets.Of(row))).Concat(ShippedData.TargetSets.Values.Select(set => (set.Id, BasedOn: set.Id, Set: set))).ToDictionary(one => one.Id);
+        var from = ShippedData.TargetSets.Keys.First();
+        var name = "";
+        fields.Text("name", 120, required: true, text => name = text);
+        fields.Known("basedOn", known.ContainsKey, id => from = id);
+        fields.ThrowIfFaulty(["name", "basedOn"]);
+        var row = new TargetSetRow { Id = Guid.NewGuid(), Edition = name, BasedOn = known[from].BasedOn, GreatestU = Figures(known[from].Set) };
+        db.TargetSets.Add(row);
+        await db.SaveChangesAsync();
+        return TypedResults.Created($"/api/target-sets/{row.Id}", Answer(row));
+    }
+
+    private static Dictionary<string, Dictionary<string, double>> Figures(TargetSet set) =>
+        set.GreatestU.ToDictionary(e => e.Key.ToString(), e => e.Value.ToDictionary(z => z.Key, z => z.Value.WattsPerSquareMetreKelvin));
+
+    private static async Task<Ok<TargetSetDetail>> ChangeAsync(Guid id, TypedEdit edit, UmbracellDb db)
+    {
+        var row = await FindAsync(id, db);
+        if (edit.Version is { } seen && seen != row.Version)
+        {
+            throw new StaleEditException(Answer(row));
+        }
+
+        var fields = new TypedFields(edit);
+        fields.Text("name", 120, required: true, text => row.Edition = text);
+        var figures = Figures(JobTargets.Of(row));
+        foreach (var (element, zones) in figures)
+        {
+            foreach (var zone in zones.Keys.ToList())
+            {
+                fields.Quantity(Field(element, zone), GreatestU, si => zones[zone] = si);
+            }
+        }
+
+        fields.ThrowIfFaulty(["name", .. figures.SelectMany(e => e.Value.Keys.Select(zone => Field(e.Key, zone)))]);
+        row.GreatestU = figures;
+        await db.SaveChangesAsync();
+        return TypedResults.Ok(Answer(row));
+    }
+
+    private static async Task<Results<NoContent, ProblemHttpResult>> RemoveAsync(Guid id, UmbracellDb db)
+    {
+        var row = await FindAsync(id, db);
+        if (await db.Jobs.CountAsync(j => j.OwnTargetsId == id) is > 0 and var jobs)
+        {
+            var held = string.Create(CultureInfo.InvariantCulture, $"{jobs} {(jobs == 1 ? "job is" : "jobs are")}");
+            return TypedResults.Problem($"{held} held to this set; give them another first. Nothing was taken away.", statusCode: 409, title: "The set is in use");
+        }
+
+        db.TargetSets.Remove(row);
+        await db.SaveChangesAsync();
+        return TypedResults.NoContent();
+    }
+
+    private static async Task<TargetSetRow> FindAsync(Guid id, UmbracellDb db) => await db.TargetSets.FirstOrDefaultAsync(t => t.Id == id) ?? throw new NotFoundException("target set");
+}

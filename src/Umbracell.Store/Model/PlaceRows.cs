@@ -1,0 +1,49 @@
+namespace Umbracell.Store.Model;
+
+/// <summary>A place of the firm's own.</summary>
+public sealed class PlaceRow : IFirmRow
+{
+    public Guid Id { get; set; }
+
+    public Guid FirmId { get; set; }
+
+    public required string Name { get; set; }
+
+    public required string ClimateZone { get; set; }
+
+    public double AltitudeM { get; set; }
+
+    /// <summary>Mean temperatures, °C, January first.</summary>
+    public required double[] MeanC { get; set; }
+
+    /// <summary>Mean relative humidities over water, percent.</summary>
+    public required double[] MeanRhPct { get; set; }
+
+    /// <summary>Winter design, °C.</summary>
+    public double HeatingC { get; set; }
+
+    /// <summary>Summer design, °C.</summary>
+    public double CoolingC { get; set; }
+
+    /// <summary>Humidity that goes with the summer design, percent.</summary>
+    public double CoolingRhPct { get; set; }
+
+    /// <summary>Where the figures come from.</summary>
+    public required string Source { get; set; }
+
+    public uint Version { get; set; }
+}
+
+/// <summary>The hours a place was reduced from, kept apart so that a place is read without them.</summary>
+public sealed class PlaceHoursRow : IFirmRow
+{
+    public Guid PlaceId { get; set; }
+
+    public Guid FirmId { get; set; }
+
+    /// <summary>°C, from the first hour of January; no number where it is missing.</summary>
+    public required float[] TempC { get; set; }
+
+    /// <summary>Relative humidity, percent; no number where it is missing.</summary>
+    public required float[] RhPct { get; set; }
+}

@@ -1,0 +1,146 @@
+using CsCheck;
+using Shouldly;
+using Umbracell.Core.Assemblies;
+using Umbracell.Core.Assemblies.Conduction;
+using Umbracell.Core.Quantities;
+using Umbracell.Core.Tests.Choosing;
+using Xunit;
+
+namespace Umbracell.Core.Tests.Assemblies;
+
+/// <summary>The two-dimensional model against the validation cases of ISO 10211 and against what must hold of any heat flow.</summary>
+public sealed class ConductionTests
+{
+    [Fact]
+    public void Case_1_of_ISO_10211_half_a_square_column()
+    {
+        // A square bar, one face at 20 °C, three at 0 °C; half of it, a grid of quarters. Published to a tenth.
+        double[][] published =
+        [
+            [9.7, 13.4, 14.7, 15.1], [5.3, 8.6, 10.3, 10.8], [3.2, 5.6, 7.0, 7.5], [2.0, 3.6, 4.7, 5.0],
+            [1.3, 2.3, 3.0, 3.2], [0.7, 1.4, 1.8, 1.9], [0.3, 0.6, 0.8, 0.9],
+        ];
+        var field = ConductionField.Solve(
+            new(0.5, 1, [new(0, 0.5, 0, 1, 1)], new(0, 0), new(20, 0)) { LeftSide = new(0, 0), AcrossAt = [0.125, 0.25, 0.375], ThroughAt = [0.125, 0.25, 0.375, 0.5, 0.625, 0.75, 0.875] }, 20_000);
+        for (var row = 0; row < 7; row++)
+        {
+            for (var column = 0; column < 4; column++)
+            {
+                field.At(0.125 * (column + 1), 1 - 0.125 * (row + 1)).ShouldBe(published[row][column], 0.1);
+            }
+        }
+    }
+
+    [Fact]
+    public void Case_2_of_ISO_10211_a_metal_profile_under_concrete()
+    {
+        // Concrete 6 mm, wood 15 x 5 mm, insulation 40 mm, an aluminium channel of 1.5 mm; 500 mm long.
+        const double Concrete = 1.15, Wood = 0.12, Insulation = 0.029, Aluminium = 230;
+        double Down(double fromTop) => 0.0475 - fromTop;
+        Block[] blocks =
+        [
+            new(0, 0.5, Down(0.006), Down(0), Concrete),
+            new(0, 0.5, 0, Down(0.006), Insulation),
+            new(0, 0.015, Down(0.011), Down(0.006), Wood),
+            new(0, 0.015, Down(0.0125), Down(0.011), Aluminium),
+            new(0, 0.0015, 0, Down(0.011), Aluminium),
+            new(0, 0.5, 0, 0.0015, Aluminium),
+        ];
+        var field = ConductionField.Solve(new(0.5, 0.0475, blocks, new(20, 0.11), new(0, 0.06)), 20_000);
+        field.HeatIn.ShouldBe(9.5, 0.1);
+        field.HeatOut.ShouldBe(field.HeatIn, field.HeatIn * 1e-6);
+        (string Place, double Across, double FromTop, double Published)[] places =
+        [
+            ("A", 0, 0, 7.1), ("B", 0.5, 0, 0.8), ("C", 0, 0.006, 7.9), ("D", 0.015, 0.006, 6.3), ("E", 0.5, 0.006, 0.8),
+            ("F", 0, 0.011, 16.4), ("G", 0.015, 0.011, 16.3), ("H", 0, 0.0475, 16.8), ("I", 0.5, 0.0475, 18.3),
+        ];
+        foreach (var (place, across, fromTop, published) in places)
+        {
+            field.At(across, Down(fromTop)).ShouldBe(published, 0.1, place);
+        }
+    }
+
+    [Fact]
+    public void A_plain_slab_conducts_as_its_layers_in_series() => Gen.Select(Gen.Double[0.02, 2], Gen.Double[0.02, 2], Gen.Double[0.01, 0.3], Gen.Double[0.01, 0.3]).Sample((k1, k2, d1, d2) =>
+    {
+        var field = ConductionField.Solve(new(0.4, d1 + d2, [new(0, 0.4, 0, d1, k1), new(0, 0.4, d1, d1 + d2, k2)], new(-10, 0.04), new(20, 0.13)), 400);
+        var expected = 0.4 * 30 / (0.04 + d1 / k1 + d2 / k2 + 0.13);
+        field.HeatIn.ShouldBe(expected, expected * 1e-8);
+    }, iter: 100);
+
+    [Fact]
+    public void Heat_in_is_heat_out_and_nothing_is_colder_than_the_coldest_air() => Gen.Select(Gen.Double[1, 6], Gen.Double[0.02, 0.1], Gen.Double[0.5, 2.5]).Sample((inches, flange, spacing) =>
+    {
+        var cell = MemberCell.Of(Girt(inches, flange, spacing))!;
+        cell.Imbalance.ShouldBeLessThan(1e-6);
+        var (coldest, warmest) = cell.Field.Range();
+        coldest.ShouldBeGreaterThanOrEqualTo(-15);
+        warmest.ShouldBeLessThanOrEqualTo(20);
+    }, iter: 30);
+
+    [Fact]
+    public void Metal_always_adds_to_the_clear_field_and_more_foam_never_to_the_heat() => Gen.Select(Gen.Double[1, 5.5], Gen.Double[0.03, 0.1]).Sample((inches, flange) =>
+    {
+        var (thin, thick) = (MemberCell.Of(Girt(inches, flange, 1.5))!, MemberCell.Of(Girt(inches + 0.5, flange, 1.5))!);
+        thin.Psi.ShouldBeGreaterThan(0);
+        thick.U.UsU.ShouldBeLessThan(thin.U.UsU);
+    }, iter: 30);
+
+    [Fact]
+    public void Other_air_moves_every_temperature_in_proportion_and_leaves_the_member_as_it_is() => Gen.Select(Gen.Double[1, 6], Gen.Double[-30, 15], Gen.Double[16, 26]).Sample((inches, outdoor, indoor) =>
+    {
+        var winter = MemberCell.Of(Girt(inches, 0.06, 1.5) with { Air = new(new(20), new(40), new(0), new(80)) })!;
+        var other = MemberCell.Of(Girt(inches, 0.06, 1.5) with { Air = new(new(indoor), new(40), new(outdoor), new(80)) })!;
+        other.Psi.ShouldBe(winter.Psi, 1e-9);
+        (other.Field.HeatIn / (indoor - outdoor)).ShouldBe(winter.Field.HeatIn / 20, 1e-9);
+        ((other.Coldest.Celsius - outdoor) / (indoor - outdoor)).ShouldBe(winter.Coldest.Celsius / 20, 1e-9);
+    }, iter: 20);
+
+    [Fact]
+    public void A_finer_grid_does_not_change_the_answer()
+    {
+        var section = Girt(4, 0.06, 1.5);
+        var (coarse, fine) = (MemberCell.Of(section, 2000)!, MemberCell.Of(section, 30_000)!);
+        coarse.U.UsU.ShouldBe(fine.U.UsU, fine.U.UsU * 0.01);
+        coarse.Coldest.Celsius.ShouldBe(fine.Coldest.Celsius, 0.2);
+    }
+
+    [Fact]
+    public void The_curve_of_fills_stands_for_the_cell_itself() => Gen.Select(Gen.Double[1.5, 6], Gen.Double[0.03, 0.1]).Sample((inches, flange) =>
+    {
+        var section = Girt(inches, flange, 1.5);
+        var exact = MemberCell.Of(section, 3000)!.U.UsU;
+        SectionHeat.Of(section with { SolvedPsi = GirtCurve.For(section) }).WholeU.UsU.ShouldBe(exact, exact * 0.05);
+    }, iter: 20);
+
+    [Fact]
+    public void A_bare_web_gathers_more_heat_than_the_fin_knows()
+    {
+        var (shallow, flush) = (MemberCell.Of(Girt(2, 0.06, 1.5))!, MemberCell.Of(Girt(6, 0.06, 1.5))!);
+        shallow.Psi.ShouldBeGreaterThan(flush.Psi);
+    }
+
+    [Fact]
+    public void A_section_with_girts_is_told_by_the_model_and_says_what_the_estimate_was()
+    {
+        var study = SectionStudy.Of(Girt(4, 0.06, 1.5));
+        var cell = MemberCell.Of(Girt(4, 0.06, 1.5))!;
+        study.WholeU.UsU.ShouldBe(cell.U.UsU, cell.U.UsU * 1e-6);
+        study.GirtEstimate.ShouldNotBeNull();
+        study.Findings.ShouldContain(f => f.Rule == "metalMembers" && f.Figures.ContainsKey("estimate"));
+    }
+
+    [Fact]
+    public void Air_at_no_edge_and_places_in_no_block_are_refused()
+    {
+        Should.Throw<ArgumentException>(() => ConductionField.Solve(new(1, 1, [new(0, 1, 0, 1, 1)], null, null)));
+        Should.Throw<ArgumentException>(() => ConductionField.Solve(new(1, 1, [new(0, 0.5, 0, 1, 1)], new(0, 0.1), null)));
+        Should.Throw<QuantityRangeException>(() => ConductionField.Solve(new(1, 1, [new(0, 1, 0, 1, 1)], new(0, 0.1), null), 10));
+    }
+
+    private static SectionCase Girt(double inches, double flange, double spacing) => Walls.Section(SurfaceKind.MetalWall, targetU: null) with
+    {
+        Members = new(MemberMaterial.Girt, Length.FromInches(8), new(spacing), 0, new(50), new(new(flange), new(0.0015), new(0.0006))),
+        Fill = [new FoamFill(Sheets.ClosedCell, Length.FromInches(inches))],
+    };
+}

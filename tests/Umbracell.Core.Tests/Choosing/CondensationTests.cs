@@ -1,0 +1,113 @@
+using CsCheck;
+using Shouldly;
+using Umbracell.Core.Assemblies;
+using Umbracell.Core.Choosing;
+using Umbracell.Core.Findings;
+using Umbracell.Core.Quantities;
+using Xunit;
+
+namespace Umbracell.Core.Tests.Choosing;
+
+public sealed class CondensationTests
+{
+    [Theory]
+    [InlineData("1A", 5)]
+    [InlineData("3C", 5)]
+    [InlineData("4C", 10)]
+    [InlineData("4A", 15)]
+    [InlineData("5B", 20)]
+    [InlineData("6A", 25)]
+    [InlineData("7", 30)]
+    [InlineData("8", 35)]
+    public void The_roof_table_asks_more_where_it_is_colder(string zone, double leastR) =>
+        RoofTable.LeastR(zone, Covering.Shingles).UsR.ShouldBe(leastR, 1e-9);
+
+    [Fact]
+    public void The_roof_table_asks_nothing_under_tile_in_2B_and_3B()
+    {
+        RoofTable.LeastR("2B", Covering.Tile).UsR.ShouldBe(0);
+        RoofTable.LeastR("3B", Covering.Shingles).UsR.ShouldBe(5, 1e-9);
+    }
+
+    [Theory]
+    [InlineData("5A", 3.5, 5)]
+    [InlineData("5A", 5.5, 7.5)]
+    [InlineData("6A", 5.5, 11.25)]
+    [InlineData("6A", 11, 22.5)]
+    [InlineData("8", 3.5, 12.5)]
+    public void The_wall_table_asks_the_same_share_of_deeper_studs(string zone, double depth, double leastR) =>
+        WallTable.LeastR(zone, Length.FromInches(depth))!.Value.UsR.ShouldBe(leastR, 1e-9);
+
+    [Theory]
+    [InlineData(2.0, "tooLittle")]
+    [InlineData(4.0, "holds")]
+    public void Zone_six_asks_R_25_of_closed_cell_on_the_deck(double inches, string expected) =>
+        RoofTable.Judge(Filled(SurfaceKind.UnventedDeck, new FoamFill(Sheets.ClosedCell, Length.FromInches(inches))), Covering.Shingles, null).Case.ShouldBe(expected);
+
+    [Fact]
+    public void Open_cell_thick_enough_is_still_no_class_II_in_zone_six() =>
+        RoofTable.Judge(Filled(SurfaceKind.UnventedDeck, new FoamFill(Sheets.OpenCell, Length.FromInches(7))), Covering.Shingles, null).Case.ShouldBe("notClassTwo");
+
+    [Fact]
+    public void A_deck_that_stays_warm_stands_for_the_table()
+    {
+        var little = Filled(SurfaceKind.UnventedDeck, new FoamFill(Sheets.ClosedCell, Length.FromInches(2)));
+        RoofTable.Judge(little, Covering.Shingles, new(8)).Case.ShouldBe("warmDeck");
+        RoofTable.Judge(little, Covering.Shingles, new(6)).Case.ShouldBe("tooLittle");
+    }
+
+    [Fact]
+    public void A_class_I_layer_on_the_ceiling_side_fails_the_roof_table()
+    {
+        var sealed1 = Filled(SurfaceKind.UnventedDeck, new FoamFill(Sheets.ClosedCell, Length.FromInches(4))) with { Inboard = [new(Walls.Make("film", 0.2, 0.0005), Length.FromMillimetres(0.2))] };
+        RoofTable.Judge(sealed1, Covering.Shingles, null).Case.ShouldBe("classOneInside");
+    }
+
+    [Fact]
+    public void Walls_in_cold_zones_want_a_retarder_inside_or_tight_foam_outside()
+    {
+        string Of(string zone, params FillLayer[] fill) => WallTable.Judge(Filled(SurfaceKind.StudWall, fill) with { ClimateZone = zone }).Case;
+        var open = new FoamFill(Sheets.OpenCell, Length.FromInches(7));
+        Of("6A", open).ShouldBe("noRetarder");
+        Of("3A", open).ShouldBe("noneAsked");
+        Of("6A", new FoamFill(Sheets.ClosedCell, Length.FromInches(2))).ShouldBe("retards");
+
+        // An inch and a quarter is 1.08 perm: no Class II, but tight foam on the sheathing of R-8; zone 4C asks of these studs.
+        Of("4C", new FoamFill(Sheets.ClosedCell, Length.FromInches(1.25)), BattFill.Behind(Walls.Batts[2], Length.FromInches(6), null)).ShouldBe("foamStandsFor");
+    }
+
+    [Theory]
+    [InlineData("3A", "classOneWarm")]
+    [InlineData("5A", "retards")]
+    public void A_class_I_layer_inside_traps_where_vapour_drives_inward(string zone, string expected)
+    {
+        var film = Filled(SurfaceKind.StudWall, new FoamFill(Sheets.OpenCell, Length.FromInches(5))) with { ClimateZone = zone, Inboard = [new(Walls.Make("film", 0.2, 0.0005), Length.FromMillimetres(0.2))] };
+        WallTable.Judge(film).Case.ShouldBe(expected);
+    }
+
+    [Fact]
+    public void A_tighter_inner_layer_never_makes_the_sheathing_damper_in_winter() =>
+        Gen.Select(Gen.Double[0.05, 30], Gen.Double[0.05, 30], Gen.Double[2, 7]).Sample((a, b, inches) =>
+        {
+            double Wettest(double permInches)
+            {
+                var wall = Filled(SurfaceKind.StudWall, new FoamFill(Sheets.OpenCell, Length.FromInches(inches))) with { Inboard = [new(Walls.Make("lining", 0.16, permInches), Length.FromMillimetres(12.7))] };
+                return MonthlyYear.Of(wall, Walls.Year()).Months[0].InterfaceHumidity;
+            }
+
+            Wettest(Math.Min(a, b)).ShouldBeLessThanOrEqualTo(Wettest(Math.Max(a, b)) + 1e-9);
+        }, iter: 100);
+
+    [Fact]
+    public void The_practice_may_name_the_opinion_that_rules()
+    {
+        Finding[] opinions = [new("condensationWall", "noRetarder", Verdict.Care, Basis.ModelCode, "t"), new("condensationYear", "yearCondensate.none", Verdict.Clear, Basis.Physics, "t")];
+        Practice Named(School school) => new() { Schools = new Dictionary<PracticeQuestion, School> { [PracticeQuestion.Condensation] = school } };
+        Condensation.Fails(new(), opinions).ShouldBeTrue();
+        Condensation.Fails(Named(School.A), opinions).ShouldBeTrue();
+        Condensation.Fails(Named(School.B), opinions).ShouldBeFalse();
+        Condensation.Differ(opinions).ShouldBeTrue();
+    }
+
+    private static SectionCase Filled(SurfaceKind kind, params FillLayer[] fill) => Walls.Section(kind) with { Fill = fill };
+}

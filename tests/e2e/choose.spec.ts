@@ -1,0 +1,144 @@
+import { readFileSync } from 'node:fs'
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test, type Page } from '@playwright/test'
+import { jobAt, signIn } from './product'
+
+// A wall of its own for each test, so that none waits on another.
+async function wall(page: Page, name: string) {
+  const job = await (
+    await page.request.post('/api/jobs', {
+      data: { version: null, units: 'us', fields: { name, climateZone: '6A', place: 'brindle-quay', humidityClass: '2' } },
+    })
+  ).json()
+  const surface = await (
+    await page.request.post(`/api/jobs/${job.id}/surfaces`, {
+      data: { version: null, units: 'us', fields: { name: 'Chart room wall', kind: 'studWall', size: "30' x 9'" } },
+    })
+  ).json()
+  return { job: job.id as string, surface: surface.id as string }
+}
+
+test('a wall is carried from its candidates to its section and back', async ({ page }) => {
+  await signIn(page, 'owner@ninthacre.example')
+  const at = await wall(page, 'Chart room')
+  await page.goto(`/jobs/${at.job}/choose/${at.surface}`)
+  await expect(page.getByText('Advised:')).toBeVisible()
+  const hybrid = page.locator('article', { hasText: 'Foam and batt' })
+  await hybrid.getByRole('button', { name: 'Choose this' }).click()
+  await expect(hybrid.getByText('Chosen')).toBeVisible()
+  await hybrid.getByRole('button', { name: 'Why' }).click()
+  await expect(hybrid.getByText('On condensation')).toBeVisible()
+  await hybrid.getByRole('button', { name: /^\d\.\d\d\d$/ }).first().click()
+  await expect(page.getByText('pocket calculator')).toBeVisible()
+  await page.keyboard.press('Escape')
+
+  await page.goto(`/jobs/${at.job}/section/${at.surface}`)
+  await expect(page.getByText('all that is put in')).toBeVisible()
+  const r = page.locator('dl.figures dd').first()
+  const before = await r.textContent()
+  await page.getByRole('slider', { name: /Foam face/ }).focus()
+  await page.keyboard.press('ArrowRight')
+  await expect(r).not.toHaveText(before!)
+
+  await page.goto(`/jobs/${at.job}/choose/${at.surface}`)
+  await page.getByRole('button', { name: 'Take it back' }).click()
+  await expect(page.getByText('Chosen', { exact: true })).toHaveCount(0)
+})
+
+test('depth and indoor humidity turn the choice, and the flip points said so', async ({ page }) => {
+  await signIn(page, 'owner@ninthacre.example')
+  const at = await wall(page, 'Turning')
+  await page.goto(`/jobs/${at.job}/choose/${at.surface}`)
+  const advised = page.locator('article.advised h3')
+  await expect(advised).toBeVisible()
+  const first = await advised.textContent()
+
+  // The sentence names the depth; the survey then gives the wall that depth, and more.
+  const strip = page.getByRole('img', { name: /Framing depth: now/ }).first()
+  const said = (await strip.getAttribute('aria-label'))!
+  const [now, flip] = [/now ([\d /]+) in/.exec(said)![1], /at ([\d /]+) in/.exec(said)![1]]
+  const inches = (text: string) =>
+    text
+      .trim()
+      .split(' ')
+      .reduce((sum, part) => sum + (part.includes('/') ? Number(part.split('/')[0]) / Number(part.split('/')[1]) : Number(part)), 0)
+  const past = inches(flip!) + (inches(flip!) > inches(now!) ? 0.26 : -0.26)
+  const row = (await (await page.request.get(`/api/jobs/${at.job}/surfaces`)).json())[0]
+  const change = await page.request.patch(`/api/surfaces/${at.surface}`, {
+    data: { version: row.version, units: 'us', fields: { memberDepth: `${past} in` } },
+  })
+  expect(change.ok(), await change.text()).toBeTruthy()
+  await page.reload()
+  await expect(advised).toBeVisible()
+  expect(await advised.textContent()).not.toBe(first)
+
+  // Very damp rooms: what stands now fails or another is advised.
+  const turned = await page.locator('article').allTextContents()
+  await page.request.patch(`/api/jobs/${at.job}`, {
+    data: { version: null, units: 'us', fields: { humidityClass: '5', indoorHumidity: '70' } },
+  })
+  await page.reload()
+  await expect(advised).toBeVisible()
+  expect(await page.locator('article').allTextContents()).not.toEqual(turned)
+})
+
+test('an excluded system asks for a reason, and keeps it', async ({ page }) => {
+  await signIn(page, 'owner@ninthacre.example')
+  const job = await jobAt(page, 'ferry house')
+  await page.goto(`/jobs/${job.id}/choose/${job.surface('Bell tower deck')}`)
+  await expect(page.getByText('Nothing goes on before this is mended')).toBeVisible()
+  const open = page.locator('article', { hasText: 'Dense open cell' })
+  await open.getByRole('button', { name: 'Why' }).click()
+  await open.getByRole('button', { name: 'Choose all the same' }).click()
+  await open.getByLabel('Reason, kept on the record and the papers').fill('a design for this roof is under way')
+  await open.getByRole('button', { name: 'Choose all the same' }).click()
+  await expect(page.getByText('Chosen against E6: a design for this roof is under way')).toBeVisible()
+  await page.getByRole('button', { name: 'Take it back' }).click()
+  await expect(page.getByText('Chosen against')).toHaveCount(0)
+})
+
+test('two systems are compared on one page in either unit system', async ({ page }) => {
+  await signIn(page, 'owner@ninthacre.example')
+  const job = await jobAt(page, 'Skerrow')
+  await page.request.put('/api/session/units', { data: { units: 'metric' } })
+  await page.goto(`/jobs/${job.id}/choose/${job.surface('Rubble walls')}`)
+  const lanes = page.locator('article')
+  await lanes.nth(0).getByRole('button', { name: 'Compare' }).click()
+  await lanes.nth(1).getByRole('button', { name: 'Compare' }).click()
+  await expect(page.getByRole('heading', { name: 'Two systems side by side' })).toBeVisible()
+  await expect(page.locator('section.sheet')).toContainText('per m²')
+  await page.emulateMedia({ media: 'print' })
+  await expect(page.getByText('What would change it')).toBeHidden()
+  await expect(page.locator('section.sheet')).toBeVisible()
+  const pdf = (await page.pdf({ format: 'A4' })).toString('latin1')
+  expect(pdf.match(/\/Type \/Page\b/g)?.length).toBe(1)
+  await page.emulateMedia({ media: 'screen' })
+  const kept = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Save as PDF' }).click()
+  const file = await kept
+  expect(file.suggestedFilename()).toBe('Rubble walls.pdf')
+  const bytes = readFileSync(await file.path()).toString('latin1')
+  expect(bytes.startsWith('%PDF')).toBe(true)
+  expect(bytes).toContain('/FontFile2')
+  await page.request.put('/api/session/units', { data: { units: 'us' } })
+})
+
+test('every surface is weighed with progress, and the pages are free of access faults', async ({ page }) => {
+  await signIn(page, 'owner@ninthacre.example')
+  const job = await jobAt(page, 'orchid')
+  await page.goto(`/jobs/${job.id}/choose`)
+  await expect(page.getByText('5 of 5 surfaces weighed')).toBeVisible()
+  await expect(page.getByText('Whole envelope')).toBeVisible()
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([])
+  await page.goto(`/jobs/${job.id}/choose/${job.surface('Seed attic deck')}`)
+  await expect(page.getByText('What would change it')).toBeVisible()
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([])
+  await page.goto('/firm')
+  await page.getByLabel('Cost of a crew hour').fill('twelve')
+  await page.getByLabel('Cost of a crew hour').blur()
+  await expect(page.getByText('“twelve” is not a number')).toBeVisible()
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([])
+  await page.getByLabel('Cost of a crew hour').fill('160')
+  await page.getByLabel('Cost of a crew hour').blur()
+  await expect(page.getByText('“twelve” is not a number')).toHaveCount(0)
+})

@@ -1,0 +1,35 @@
+<script setup lang="ts">
+import { useI18n } from 'vue-i18n'
+
+/** Between the pages of what is the firm's own. */
+const { t } = useI18n()
+</script>
+
+<template>
+  <nav class="nav" :aria-label="t('firm.pages')">
+    <RouterLink v-for="page in ['firm', 'places', 'targets']" :key="page" :to="{ name: page }">
+      {{ t(`firm.page.${page}`) }}
+    </RouterLink>
+  </nav>
+</template>
+
+<style scoped>
+.nav {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 18px;
+  margin-bottom: 14px;
+}
+.nav a {
+  color: var(--ink);
+  min-height: 44px;
+  display: inline-flex;
+  align-items: center;
+  text-decoration: none;
+  border-bottom: 3px solid transparent;
+}
+.nav a.router-link-exact-active {
+  border-bottom-color: var(--copper);
+  font-weight: 700;
+}
+</style>

@@ -1,0 +1,139 @@
+<script setup lang="ts">
+import { useQueryClient } from '@tanstack/vue-query'
+import { computed } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { api, ask, type Schemas } from '@/shared/api/client'
+import { useFirm } from '@/shared/state/job'
+import { useReader } from '@/shared/state/reader'
+import { useSession } from '@/shared/state/session'
+import { useTyped } from '@/shared/state/typed'
+import AppBar from '@/shared/ui/AppBar.vue'
+import ProblemNote from '@/shared/ui/ProblemNote.vue'
+import TypedField from '@/shared/ui/TypedField.vue'
+import FirmNav from './FirmNav.vue'
+
+/** What the firm pays, how fast it works, and the school it follows. */
+const { t, te } = useI18n()
+const reader = useReader()
+const session = useSession()
+const queries = useQueryClient()
+const firm = useFirm()
+const mayEdit = computed(() => session.person?.mayEdit ?? false)
+
+const typed = useTyped('firm', async (fields) => {
+  const answer = await ask(api.PATCH('/api/firm', { body: { version: null, units: reader.units, fields } }))
+  queries.setQueryData(['firm'], answer)
+  void queries.invalidateQueries({
+    predicate: ({ queryKey: [kind, , what] }) => kind === 'surface' && what === 'choose',
+  })
+})
+// A pace of 1,100.000 reads as 1,100.
+const kept = (rate: Schemas['RateAnswer']) =>
+  rate.figure
+    ? reader
+        .print(rate.figure)
+        .replace(/(\.\d*?)0+$/, '$1')
+        .replace(/\.$/, '')
+    : ''
+const material = (id: string) =>
+  `${t(`material.${id}`)}, ${t(id.endsWith('board') ? 'firm.materialUnit.board' : 'firm.materialUnit.other')}`
+const schools = (question: string) => [
+  { value: '', text: t('firm.none') },
+  { value: 'either', text: t('firm.either') },
+  ...['a', 'b', 'c']
+    .filter((school) => te(`choose.question.${question}.${school}`))
+    .map((school) => ({ value: school, text: t(`choose.question.${question}.${school}`) })),
+]
+const pascal = (word: string) => word.charAt(0).toUpperCase() + word.slice(1)
+</script>
+
+<template>
+  <AppBar :title="t('firm.title')" />
+  <main id="work" class="page">
+    <FirmNav />
+    <h1>{{ t('firm.title') }}</h1>
+    <ProblemNote v-if="firm.error.value" :problem="firm.error.value" @retry="firm.refetch()" />
+    <ElSkeleton v-else-if="!firm.data.value" :rows="8" animated />
+    <template v-else>
+      <p class="quiet">{{ t('firm.lead', { firm: firm.data.value.name }) }} {{ t('firm.kept') }}</p>
+      <p class="fault" role="alert">{{ typed.notice.value }}</p>
+      <section>
+        <h2>{{ t('firm.practice') }}</h2>
+        <div class="fields">
+          <TypedField
+            v-for="(school, question) in firm.data.value.practice"
+            :key="question"
+            :typed="typed"
+            :field="`practice${pascal(question)}`"
+            :label="t(`choose.question.${question}.t`)"
+            :kept="school"
+            :options="schools(question)"
+            :disabled="!mayEdit"
+          />
+        </div>
+      </section>
+      <section>
+        <h2>{{ t('firm.sets') }}</h2>
+        <div class="fields">
+          <TypedField
+            v-for="rate in firm.data.value.sets"
+            :key="rate.field"
+            :typed="typed"
+            :field="rate.field"
+            :label="rate.name"
+            :kept="kept(rate)"
+            :disabled="!mayEdit"
+          />
+        </div>
+      </section>
+      <section>
+        <h2>{{ t('firm.work') }}</h2>
+        <div class="fields">
+          <TypedField
+            v-for="rate in firm.data.value.work"
+            :key="rate.field"
+            :typed="typed"
+            :field="rate.field"
+            :label="t(`firm.rate.${rate.field}`)"
+            :kept="kept(rate)"
+            :disabled="!mayEdit"
+          />
+        </div>
+      </section>
+      <section>
+        <h2>{{ t('firm.materials') }}</h2>
+        <div class="fields">
+          <TypedField
+            v-for="rate in firm.data.value.materials"
+            :key="rate.field"
+            :typed="typed"
+            :field="rate.field"
+            :label="material(rate.name)"
+            :kept="kept(rate)"
+            :disabled="!mayEdit"
+          />
+        </div>
+      </section>
+    </template>
+  </main>
+</template>
+
+<style scoped>
+.page {
+  max-width: 1100px;
+  margin: 0 auto;
+  padding: 20px 24px 60px;
+}
+section {
+  margin-top: 22px;
+}
+.fault:empty {
+  display: none;
+}
+.fields {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(210px, 1fr));
+  gap: 10px 18px;
+  align-items: end;
+}
+</style>

@@ -1,0 +1,156 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import FirmNav from '@/firm/FirmNav.vue'
+import { api, ask, upload, type Schemas } from '@/shared/api/client'
+import { useProblems } from '@/shared/figures/problems'
+import { useReader } from '@/shared/state/reader'
+import { useSession } from '@/shared/state/session'
+import { useTakeOff } from '@/shared/state/takeOff'
+import AppBar from '@/shared/ui/AppBar.vue'
+import FileButton from '@/shared/ui/FileButton.vue'
+import ProblemNote from '@/shared/ui/ProblemNote.vue'
+import TakenOff from '@/shared/ui/TakenOff.vue'
+import PlaceForm from './PlaceForm.vue'
+import PlaceMonths from './PlaceMonths.vue'
+
+/** Places with their monthly means and design air: those that ship and the firm's own, typed or read from an hourly weather file. */
+type Place = Schemas['PlaceAnswer']
+const { t } = useI18n()
+const reader = useReader()
+const session = useSession()
+const queries = useQueryClient()
+const { general } = useProblems()
+const places = useQuery({ queryKey: ['places'], queryFn: () => ask(api.GET('/api/places')) })
+const mayEdit = computed(() => session.person?.mayEdit ?? false)
+const open = ref<string | null>(null)
+const read = ref<Schemas['ReadPlace'] | null>(null)
+const reading = ref(false)
+const fault = ref('')
+
+function refresh() {
+  for (const key of ['places', 'choices', 'job', 'surface']) void queries.invalidateQueries({ queryKey: [key] })
+}
+
+const off = useTakeOff(async (id) => {
+  await ask(api.DELETE('/api/places/{id}', { params: { path: { id } } }))
+  refresh()
+})
+
+async function readFile([file]: File[]) {
+  if (!file) return
+  reading.value = true
+  fault.value = ''
+  read.value = null
+  try {
+    read.value = await upload<Schemas['ReadPlace']>('/api/places/weather-file', file, 24)
+    refresh()
+  } catch (cause) {
+    fault.value = general(cause)
+  } finally {
+    reading.value = false
+  }
+}
+
+function done() {
+  open.value = null
+  refresh()
+}
+
+const shown = computed(() => (places.data.value ?? []).filter((place) => !off.gone(place.id)))
+const print = (place: Place, figure: string) => reader.print(place.figures[figure])
+</script>
+
+<template>
+  <AppBar :title="t('places.title')" />
+  <main id="work" class="page">
+    <FirmNav />
+    <h1>{{ t('places.title') }}</h1>
+    <p class="quiet lead">{{ t('places.lead') }}</p>
+    <div v-if="mayEdit" class="acts">
+      <FileButton accept=".epw" main :disabled="reading" @files="readFile">
+        {{ reading ? t('places.reading') : t('places.read') }}
+      </FileButton>
+      <button type="button" class="button" @click="open = open === 'new' ? null : 'new'">{{ t('places.add') }}</button>
+    </div>
+    <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
+    <p v-if="read" role="status" class="told">
+      {{
+        t('places.wasRead', {
+          name: read.place.name,
+          zone: read.place.climateZone,
+          hours: read.hours,
+          missing: read.missing,
+          filled: read.filled,
+        })
+      }}
+    </p>
+    <PlaceForm v-if="open === 'new'" @done="done" @cancel="open = null" />
+    <TakenOff :off="off" />
+    <ProblemNote v-if="places.error.value" :problem="places.error.value" @retry="places.refetch()" />
+    <ElSkeleton v-else-if="!places.data.value" :rows="8" animated />
+    <section v-for="place in shown" :key="place.id" class="place" :aria-label="place.name">
+      <header>
+        <h2>{{ place.name }}</h2>
+        <span class="quiet">{{ t('places.zone', { zone: place.climateZone }) }} · {{ print(place, 'altitude') }}</span>
+        <span class="quiet small source">{{ place.source }}</span>
+        <span v-if="place.hasHours" class="quiet small">{{ t('places.hoursKept') }}</span>
+        <template v-if="place.own && mayEdit">
+          <button type="button" class="act" @click="open = open === place.id ? null : place.id">
+            {{ t('places.change') }}<span class="visually-hidden"> {{ place.name }}</span>
+          </button>
+          <button type="button" class="act" @click="off.takeOff(place.id, place.name)">
+            {{ t('places.remove') }}<span class="visually-hidden"> {{ place.name }}</span>
+          </button>
+        </template>
+      </header>
+      <PlaceForm v-if="open === place.id" :place="place" @done="done" @cancel="open = null" />
+      <template v-else>
+        <p class="design">
+          {{ t('places.winter') }} <b>{{ print(place, 'heating') }}</b> · {{ t('places.summer') }}
+          <b>{{ print(place, 'cooling') }}, {{ print(place, 'coolingRh') }}</b>
+        </p>
+        <PlaceMonths :place="place" />
+      </template>
+    </section>
+  </main>
+</template>
+
+<style scoped>
+.page {
+  max-width: 1100px;
+  margin: 0 auto;
+  padding: 20px 24px 60px;
+}
+.lead {
+  max-width: 75ch;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  margin: 14px 0;
+}
+.told {
+  border-left: 4px solid var(--copper);
+  background: var(--sheet);
+  padding: 10px 14px;
+}
+.place {
+  border-top: 1px solid var(--line);
+  padding: 14px 0;
+}
+.place header {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 4px 16px;
+}
+.place h2 {
+  margin: 0;
+}
+.design {
+  margin: 6px 0 8px;
+}
+</style>

@@ -1,0 +1,143 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useI18n } from 'vue-i18n'
+import type { Schemas } from '@/shared/api/client'
+
+/** What bears on a choice: what was said of the surface, what matters on the job, how the target is met, which school is followed. */
+const props = defineProps<{ choice: Schemas['ChoiceOfSurface']; disabled: boolean }>()
+const emit = defineEmits<{ fact: [fields: Record<string, string>]; job: [fields: Record<string, string>] }>()
+const { t, te } = useI18n()
+
+const parts = ['cost', 'depth', 'moisture', 'toughness', 'quiet', 'repair', 'speed'] as const
+const pascal = (word: string) => word.charAt(0).toUpperCase() + word.slice(1)
+const question = computed(() => props.choice.answer.question)
+const schools = computed(() =>
+  question.value
+    ? (['a', 'b', 'c'] as const).filter((school) => te(`choose.question.${question.value}.${school}`))
+    : [],
+)
+const firmSchool = computed(() =>
+  ['', 'either'].includes(props.choice.firmSchool)
+    ? t('choose.school.either')
+    : t(`choose.question.${question.value}.${props.choice.firmSchool}`),
+)
+const typed = (event: Event) => (event.target as HTMLInputElement).value
+</script>
+
+<template>
+  <section>
+    <h2>{{ t('choose.facts') }}</h2>
+    <label v-for="(on, fact) in choice.facts" :key="fact" class="check">
+      <input
+        type="checkbox"
+        :checked="on"
+        :disabled="disabled"
+        @change="emit('fact', { [fact]: ($event.target as HTMLInputElement).checked ? 'yes' : 'no' })"
+      />
+      {{ t(`choose.fact.${fact}`) }}
+    </label>
+  </section>
+  <section v-if="choice.answer.labels.length">
+    <h2>{{ t('choose.path') }}</h2>
+    <div class="two" role="radiogroup" :aria-label="t('choose.path')">
+      <label v-for="path in ['u', 'label'] as const" :key="path" class="check">
+        <input
+          type="radio"
+          name="path"
+          :checked="choice.answer.path === path"
+          :disabled="disabled"
+          @change="emit('job', { targetPath: path })"
+        />
+        {{ t(`choose.path${pascal(path)}`) }}
+      </label>
+    </div>
+  </section>
+  <section v-if="question">
+    <h2>{{ t('choose.practice') }}</h2>
+    <div class="field">
+      <label for="school">{{ t(`choose.question.${question}.t`) }}</label>
+      <select
+        id="school"
+        class="input"
+        :value="choice.jobSchool"
+        :disabled="disabled"
+        @change="emit('job', { [`practice${pascal(question)}`]: typed($event) })"
+      >
+        <option value="">{{ t('choose.firmSchool', { school: firmSchool }) }}</option>
+        <option value="either">{{ t('choose.school.either') }}</option>
+        <option v-for="school in schools" :key="school" :value="school">
+          {{ t(`choose.question.${question}.${school}`) }}
+        </option>
+      </select>
+    </div>
+  </section>
+  <section>
+    <h2>
+      {{ t('choose.weights') }} <small class="quiet">{{ t('choose.weightHint') }}</small>
+    </h2>
+    <label v-for="part in parts" :key="part" class="weight">
+      <span>{{ t(`choose.part.${part}`) }}</span>
+      <input
+        type="range"
+        min="0"
+        max="5"
+        step="1"
+        :value="choice.weights[part]"
+        :disabled="disabled"
+        @change="emit('job', { [`weight${pascal(part)}`]: typed($event) })"
+      />
+      <b>{{ choice.weights[part] }}</b>
+    </label>
+  </section>
+</template>
+
+<style scoped>
+section {
+  margin-bottom: 18px;
+}
+h2 {
+  font-size: 1rem;
+  margin-bottom: 4px;
+}
+h2 small {
+  font: 400 var(--text-s) var(--body);
+}
+.check {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  min-height: 34px;
+  line-height: 1.25;
+  cursor: pointer;
+}
+.check input {
+  width: 18px;
+  height: 18px;
+  flex: none;
+  accent-color: var(--copper);
+}
+.two {
+  display: flex;
+  gap: 18px;
+}
+.weight {
+  display: grid;
+  grid-template-columns: 84px 1fr 18px;
+  gap: 10px;
+  align-items: center;
+  min-height: 34px;
+}
+.weight input {
+  accent-color: var(--copper);
+  min-width: 0;
+}
+.weight b {
+  text-align: right;
+}
+@media (max-width: 1000px) {
+  .check,
+  .weight {
+    min-height: 44px;
+  }
+}
+</style>

@@ -1,0 +1,207 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { api, ask, type Schemas } from '@/shared/api/client'
+import { saveFile } from '@/shared/api/saveFile'
+import { textureOf } from '@/shared/drawing/textures'
+import { useFindingText } from '@/shared/figures/findings'
+import { useProblems } from '@/shared/figures/problems'
+import { useReader } from '@/shared/state/reader'
+import { useCandidateText } from './useCandidateText'
+import type { Candidate } from './useChooseDesk'
+
+/** Two systems in one drawing, to one scale, with their figures in plain words: one page for whoever pays. */
+const props = defineProps<{ pair: readonly Candidate[]; name: string; job: string }>()
+defineEmits<{ close: [] }>()
+const { t } = useI18n()
+const reader = useReader()
+const words = useCandidateText()
+const text = useFindingText()
+
+const W = 640
+const H = 92
+const deepest = computed(() =>
+  Math.max(...props.pair.map((one) => one.sketch.reduce((sum, l) => sum + l.thicknessMm, 0))),
+)
+// A skin of half a millimetre would vanish at this scale: it is drawn a hair wide.
+const drawn = computed(() =>
+  props.pair.map((one) => {
+    let x = 0
+    return one.sketch.map((layer) => {
+      const width = Math.max(2.5, (layer.thicknessMm / deepest.value) * (W - 20))
+      const slab = { key: layer.key, x, width }
+      x += width
+      return slab
+    })
+  }),
+)
+
+interface Line {
+  key: string
+  cells: string[]
+}
+const lines = computed<Line[]>(() => {
+  const all = (key: string, of: (c: Candidate) => string) => ({ key, cells: props.pair.map(of) })
+  const rank = (c: Candidate, part: string) => {
+    const score = c.scores.find((one) => one.part === part)
+    return score ? reader.print(score.measured) : '–'
+  }
+  return [
+    all('warm', (c) =>
+      t('choose.plainU', {
+        u: reader.print(c.u.figure),
+        meets: c.meetsTarget ? t('choose.meets') : t('choose.fallsShort'),
+      }),
+    ),
+    all('damp', (c) =>
+      c.worstHumidity ? t('choose.plainRh', { rh: reader.print(c.worstHumidity) }) : t('choose.plainNone'),
+    ),
+    all('money', (c) => (c.cost ? reader.print(c.cost.figure) : t('choose.noPrice'))),
+    all('time', (c) => reader.print(c.hours)),
+    all('quiet', (c) => t('choose.plainQuiet', { depth: rank(c, 'quiet') })),
+    all('knocks', (c) => t('choose.plainKnocks', { density: rank(c, 'toughness') })),
+    all('repair', (c) => t('choose.plainRepair', { weight: rank(c, 'repair') })),
+    all(
+      'rules',
+      (c) =>
+        c.findings
+          .filter((f) => f.verdict !== 'clear')
+          .map((f) => text.title(f))
+          .join('; ') || t('choose.noRules'),
+    ),
+  ]
+})
+const print = () => window.print()
+
+const fault = ref('')
+const { general } = useProblems()
+/** The same page as a file, laid out by the server; words and figures are those on the screen. */
+async function savePdf() {
+  fault.value = ''
+  const body: Schemas['ComparisonPage'] = {
+    units: reader.units,
+    title: t('choose.compareTitle'),
+    lead: t('choose.compareLead', { name: props.name, job: props.job }),
+    systems: props.pair.map((c) => ({
+      name: words.kind(c.kind),
+      layers: words.layers(c.layers, c.boards),
+      sketch: c.sketch.map(({ key, thicknessMm }) => ({ key, thicknessMm })),
+    })),
+    lines: lines.value.map(({ key, cells }) => ({ label: t(`choose.plain.${key}`), cells })),
+    tail: t('choose.plainTail'),
+  }
+  try {
+    const file = await ask(api.POST('/api/documents/comparison', { body, parseAs: 'blob' }))
+    saveFile(file as unknown as Blob, `${props.name}.pdf`)
+  } catch (cause) {
+    fault.value = general(cause)
+  }
+}
+</script>
+
+<template>
+  <section class="sheet" aria-labelledby="compare-title">
+    <header>
+      <h2 id="compare-title">{{ t('choose.compareTitle') }}</h2>
+      <span class="no-print acts">
+        <button type="button" class="act" :disabled="pair.length < 2" @click="print">{{ t('choose.print') }}</button>
+        <button type="button" class="act" :disabled="pair.length < 2" @click="savePdf">{{ t('choose.pdf') }}</button>
+        <button type="button" class="act" @click="$emit('close')">{{ t('choose.compareClose') }}</button>
+      </span>
+    </header>
+    <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
+    <p class="small quiet">{{ t('choose.compareLead', { name, job }) }}</p>
+    <svg
+      :viewBox="`0 0 ${W} ${pair.length * (H + 26)}`"
+      role="img"
+      :aria-label="pair.map((c) => words.kind(c.kind)).join(', ')"
+    >
+      <g v-for="(slabs, i) in drawn" :key="i" :transform="`translate(0 ${i * (H + 26)})`">
+        <text x="0" y="14">{{ words.kind(pair[i]!.kind) }}: {{ words.layers(pair[i]!.layers, pair[i]!.boards) }}</text>
+        <g transform="translate(0 20)">
+          <rect
+            v-for="(slab, k) in slabs"
+            :key="k"
+            :x="slab.x"
+            y="0"
+            :width="slab.width"
+            :height="H - 16"
+            :fill="textureOf(slab.key)"
+            stroke="var(--field-line)"
+            stroke-width=".8"
+          />
+        </g>
+      </g>
+    </svg>
+    <p v-if="pair.length < 2" class="quiet">{{ t('choose.compareFirst') }}</p>
+    <table v-else>
+      <thead>
+        <tr>
+          <td />
+          <th v-for="one in pair" :key="one.id" scope="col">{{ words.kind(one.kind) }}</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="line in lines" :key="line.key">
+          <th scope="row">{{ t(`choose.plain.${line.key}`) }}</th>
+          <td v-for="(cell, i) in line.cells" :key="i">{{ cell }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <p class="small quiet">{{ t('choose.plainTail') }}</p>
+  </section>
+</template>
+
+<style scoped>
+.sheet {
+  border: 1px solid var(--line);
+  border-radius: 8px;
+  background: var(--sheet);
+  padding: 12px 16px;
+  margin: 12px 0;
+}
+header {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+}
+.acts {
+  display: flex;
+  gap: 16px;
+}
+svg {
+  display: block;
+  width: 100%;
+  max-width: 760px;
+  margin: 8px 0;
+}
+text {
+  font: 600 13px var(--body);
+  fill: var(--ink);
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+th,
+td {
+  text-align: left;
+  vertical-align: top;
+  padding: 5px 12px 5px 0;
+  border-bottom: 1px solid var(--line);
+}
+thead th {
+  font: 650 var(--text) var(--head);
+}
+tbody th {
+  font-weight: 400;
+  color: var(--ink-2);
+  width: 28%;
+}
+@media print {
+  .sheet {
+    border: 0;
+    padding: 0;
+  }
+}
+</style>

@@ -1,0 +1,24 @@
+import { useI18n } from 'vue-i18n'
+import type { Schemas } from '@/shared/api/client'
+import { useReader } from '@/shared/state/reader'
+
+type Layer = Schemas['CandidateLayer']
+
+/** Names and layers of systems in words. */
+export function useCandidateText() {
+  const { t } = useI18n()
+  const reader = useReader()
+
+  // A coat is a film: its thickness in inches says nothing.
+  const isFilm = (layer: Layer) => layer.thickness.si < 0.002
+  const name = (layer: Layer) => (layer.foam ? layer.name : t(`material.${layer.name}`))
+
+  return {
+    kind: (kind: string) => t(`candidate.${kind}`),
+    layer: (layer: Layer) => (isFilm(layer) ? name(layer) : `${name(layer)} ${reader.print(layer.thickness)}`),
+    layers: (layers: readonly Layer[], boards: readonly Layer[] = []) =>
+      [...layers, ...boards]
+        .map((one) => (isFilm(one) ? name(one) : `${name(one)} ${reader.print(one.thickness)}`))
+        .join(' + '),
+  }
+}

@@ -1,0 +1,136 @@
+<script setup lang="ts">
+import { useI18n } from 'vue-i18n'
+import { api, ask, type Schemas } from '@/shared/api/client'
+import { useReader } from '@/shared/state/reader'
+import { useTyped } from '@/shared/state/typed'
+import TypedField from '@/shared/ui/TypedField.vue'
+
+/** One target set: the greatest U by part of the envelope and zone; typed in place where the set is the firm's own. */
+const props = defineProps<{ set: Schemas['TargetSetDetail']; mayEdit: boolean }>()
+const emit = defineEmits<{ changed: []; remove: [] }>()
+const { t } = useI18n()
+const reader = useReader()
+
+// Each figure kept carries the version the last one made.
+let version = props.set.version
+const typed = useTyped(`targets.${props.set.id}`, async (fields) => {
+  const path = { params: { path: { id: props.set.id } } }
+  const answer = await ask(
+    api.PATCH('/api/target-sets/{id}', {
+      ...path,
+      body: { version: Math.max(version, props.set.version), units: reader.units, fields },
+    }),
+  )
+  version = answer.version
+  emit('changed')
+})
+</script>
+
+<template>
+  <details class="set" :open="mayEdit">
+    <summary>
+      <b>{{ set.edition }}</b>
+      <span class="quiet small">{{ t(set.own ? 'targets.own' : 'targets.ships') }}</span>
+    </summary>
+    <p class="fault" role="alert">{{ typed.notice.value }}</p>
+    <div v-if="mayEdit" class="head">
+      <TypedField :typed="typed" field="name" :label="t('targets.name')" :kept="set.edition" />
+      <button type="button" class="act" @click="emit('remove')">{{ t('targets.remove') }}</button>
+    </div>
+    <div class="scroll" role="region" :aria-label="set.edition" tabindex="0">
+      <table class="small">
+        <thead>
+          <tr>
+            <th scope="col">{{ t('targets.part') }}</th>
+            <th v-for="cell in set.lines[0]?.cells" :key="cell.zone" scope="col">
+              {{ t('targets.zone', { zone: cell.zone }) }}
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="line in set.lines" :key="line.element">
+            <th scope="row">{{ t(`targets.element.${line.element}`) }}</th>
+            <td v-for="cell in line.cells" :key="cell.zone">
+              <TypedField
+                v-if="mayEdit"
+                hide-label
+                :typed="typed"
+                :field="cell.field"
+                :label="`${t(`targets.element.${line.element}`)}, ${t('targets.zone', { zone: cell.zone })}`"
+                :kept="reader.print(cell.greatestU)"
+              />
+              <template v-else>{{ reader.print(cell.greatestU) }}</template>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+  </details>
+</template>
+
+<style scoped>
+.set {
+  border-top: 1px solid var(--line);
+  padding: 10px 0;
+}
+summary::before {
+  content: '▸';
+  color: var(--copper);
+}
+.set[open] > summary::before {
+  content: '▾';
+}
+summary {
+  cursor: pointer;
+  min-height: 44px;
+  display: flex;
+  align-items: center;
+  gap: 14px;
+}
+.head {
+  display: flex;
+  gap: 18px;
+  align-items: end;
+  max-width: 560px;
+  margin-bottom: 10px;
+}
+.head :deep(.field) {
+  flex: 1;
+}
+.scroll {
+  overflow-x: auto;
+}
+table {
+  border-collapse: collapse;
+  table-layout: fixed;
+  min-width: 1040px;
+  width: 100%;
+}
+th,
+td {
+  text-align: right;
+  padding: 4px 6px;
+  font-variant-numeric: tabular-nums;
+  white-space: nowrap;
+}
+th:first-child {
+  text-align: left;
+  width: 170px;
+}
+td :deep(.fault) {
+  white-space: normal;
+  text-align: left;
+}
+td {
+  vertical-align: top;
+}
+td :deep(.input) {
+  text-align: right;
+  min-width: 0;
+  width: 100%;
+  padding-inline: 4px;
+}
+.fault:empty {
+  display: none;
+}
+</style>
