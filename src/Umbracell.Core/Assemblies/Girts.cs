@@ -2,11 +2,11 @@ using Umbracell.Core.Quantities;
 
 namespace Umbracell.Core.Assemblies;
 
-/// <summary>Section of a girt, purlin or box rib with foam on the skin between.</summary>
+/// <summary>Section of a metal member: a girt, purlin or box rib with foam on the skin between, or a steel stud.</summary>
 /// <param name="Flange">Width of the flange in the room, 5 to 500 mm.</param>
 /// <param name="Web">Thickness of the web, 0.3 to 20 mm.</param>
-/// <param name="Skin">Thickness of the skin it stands on, 0.2 to 20 mm.</param>
-public readonly record struct GirtProfile(Length Flange, Length Web, Length Skin);
+/// <param name="Skin">Thickness of the skin it stands on, 0.2 to 20 mm; zero for a stud, which stands on none.</param>
+public readonly record struct MetalProfile(Length Flange, Length Web, Length Skin);
 
 /// <summary>The fin estimate of a metal member: heat from the room's flange through the web into the skin. Marked as an estimate until a conduction model stands.</summary>
 public static class Girts
@@ -23,7 +23,7 @@ public static class Girts
     /// <param name="inside">Inner surface resistance.</param>
     /// <exception cref="QuantityRangeException">A size out of range.</exception>
     /// <returns>W/(m·K).</returns>
-    public static double LinearTransmittance(GirtProfile profile, Length depth, ThermalResistance inside)
+    public static double LinearTransmittance(MetalProfile profile, Length depth, ThermalResistance inside)
     {
         QuantityRangeException.Within("flange", profile.Flange.Metres, 0.005, 0.5, Dimension.Thickness);
         QuantityRangeException.Within("web", profile.Web.Metres, 0.0003, 0.02, Dimension.Thickness);
@@ -38,6 +38,6 @@ public static class Girts
     /// <param name="inside">Inner surface resistance.</param>
     /// <param name="indoor">Room air.</param>
     /// <param name="outdoor">Outdoor air.</param>
-    public static Temperature Flange(GirtProfile profile, double psi, ThermalResistance inside, Temperature indoor, Temperature outdoor) =>
+    public static Temperature Flange(MetalProfile profile, double psi, ThermalResistance inside, Temperature indoor, Temperature outdoor) =>
         new(indoor.Celsius - (indoor - outdoor).Kelvins * psi * inside.SquareMetreKelvinsPerWatt / profile.Flange.Metres);
 }

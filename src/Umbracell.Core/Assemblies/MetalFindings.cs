@@ -22,9 +22,9 @@ internal static class MetalFindings
                 Working = study.Workings["wholeU"],
             };
         }
-        else if (study.Case.Members.Material == MemberMaterial.Girt)
+        else if (study.Case.Members.Material == MemberMaterial.Girt || study.MemberCell is not null)
         {
-            yield return study.GirtFlange is { } flange ? Flange(study, flange) : new("metalMembers", "profileUnknown", Verdict.Care, Basis.Physics, FinSource) { Measured = study.ParallelU.ToFigure() };
+            yield return study.ColdestMetal is { } flange ? Flange(study, flange) : new("metalMembers", "profileUnknown", Verdict.Care, Basis.Physics, FinSource) { Measured = study.ParallelU.ToFigure() };
         }
     }
 
@@ -34,12 +34,12 @@ internal static class MetalFindings
         var dew = MoistAir.Of(air.Indoor, air.IndoorHumidity, StandardAtmosphere.PressureAt(Length.Zero)).DewPoint;
         var dry = flange > dew;
         var solved = study.MemberCell is not null;
-        return new("metalMembers", (dry ? "flangeDry" : "flangeSweats") + (solved ? "Solved" : ""), dry ? Verdict.Clear : Verdict.Care, Basis.Physics, solved ? CellSource : FinSource)
+        return new("metalMembers", (dry ? "flangeDry" : "flangeSweats") + (solved ? study.Case.Members.Material == MemberMaterial.SteelStud ? "Stud" : "Solved" : ""), dry ? Verdict.Clear : Verdict.Care, Basis.Physics, solved ? CellSource : FinSource)
         {
             Measured = flange.ToFigure(),
             Limit = dew.ToFigure(),
             Margin = (flange - dew).ToFigure(),
-            Figures = new Dictionary<string, Figure> { ["psi"] = new(study.GirtPsi!.Value, Dimension.LinearTransmittance), ["estimate"] = new(study.GirtEstimate ?? study.GirtPsi.Value, Dimension.LinearTransmittance) },
+            Figures = new Dictionary<string, Figure> { ["psi"] = new(study.MemberPsi!.Value, Dimension.LinearTransmittance), ["solved"] = study.WholeU.ToFigure(), ["estimate"] = (study.EstimateU ?? study.WholeU).ToFigure() },
             Working = study.Workings["wholeU"],
             Remedies = dry ? [] : [new("coverFlange", new Dictionary<string, Figure>())],
         };

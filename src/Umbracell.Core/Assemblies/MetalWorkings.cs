@@ -9,7 +9,7 @@ internal static class MetalWorkings
     /// <summary>The working of the whole U, or null where no metal takes part.</summary>
     public static Working? Of(SectionStudy study, SectionHeat heat, Working parallel, Working rest) =>
         heat.Studs is { } studs ? Studs(study, heat, studs, rest)
-        : heat.GirtPsi is { } psi && study.Case.Members.Profile is { } profile ? Girt(study, heat, psi, profile, parallel)
+        : heat.MemberPsi is { } psi && study.Case.Members.Profile is { } profile ? Members(study, heat, psi, profile, parallel)
         : null;
 
     private static Working Studs(SectionStudy study, SectionHeat heat, SteelStuds.Corrected studs, Working rest)
@@ -23,19 +23,19 @@ internal static class MetalWorkings
         return new("wholeU", "U = 1 / (R_c + R_rest)", [new("R_c", "studR", studs.Resistance.ToFigure(), left), new("R_rest", "restR", heat.Rest.ToFigure(), rest)], study.WholeU.ToFigure(), "Steel studs through the whole depth");
     }
 
-    private static Working Girt(SectionStudy study, SectionHeat heat, double psi, GirtProfile profile, Working parallel) => new(
+    private static Working Members(SectionStudy study, SectionHeat heat, double psi, MetalProfile profile, Working parallel) => new(
         "wholeU",
         "U = U_clear + ψ / s",
         [
             new("U_clear", "clearU", study.ParallelU.ToFigure(), parallel),
-            new("ψ", "girtPsi", new(psi, Dimension.LinearTransmittance), study.MemberCell is { } cell ? Solved(study, cell) : Psi(study, heat, psi, profile)),
+            new("ψ", "memberPsi", new(psi, Dimension.LinearTransmittance), study.MemberCell is { } cell ? Solved(study, cell) : Psi(study, heat, psi, profile)),
             new("s", "memberSpacing", study.Case.Members.Spacing.ToSpan()),
         ],
         study.WholeU.ToFigure(),
         study.MemberCell is null ? "Clear field and fin estimate of the members" : "Clear field and the members by conduction in two dimensions");
 
     private static Working Solved(SectionStudy study, Conduction.MemberCell cell) => new(
-        "girtPsi",
+        "memberPsi",
         "ψ = 2 · (Φ / ΔT − U_clear · s / 2)",
         [
             new("Φ", "cellHeat", new(cell.Field.HeatIn, Dimension.Power)),
@@ -43,13 +43,13 @@ internal static class MetalWorkings
             new("U_clear", "clearU", study.ParallelU.ToFigure()),
             new("s", "memberSpacing", study.Case.Members.Spacing.ToSpan()),
             new("n", "cellVolumes", Figure.Count(cell.Field.Across * cell.Field.Through)),
-            new("ψ_fin", "girtEstimate", new(study.GirtEstimate ?? 0, Dimension.LinearTransmittance)),
+            new("U_est", "estimateU", (study.EstimateU ?? study.WholeU).ToFigure()),
         ],
         new(cell.Psi, Dimension.LinearTransmittance),
-        "Finite volumes on a stretched grid, half of the symmetric cell, one metre long; verified on cases 1 and 2 of ISO 10211");
+        "Finite volumes on a stretched grid, half of the symmetric cell, one metre long; verified on cases 1 and 2 of ISO 10211. U_est is what the table or the fin gave; it takes no part");
 
-    private static Working Psi(SectionStudy study, SectionHeat heat, double psi, GirtProfile profile) => new(
-        "girtPsi",
+    private static Working Psi(SectionStudy study, SectionHeat heat, double psi, MetalProfile profile) => new(
+        "memberPsi",
         "ψ = 1 / (R_si / b + d / (k · t_w) + 1 / (2 · √(h_e · k · t_skin)))",
         [
             new("R_si", "insideFilm", heat.InsideFilm.ToFigure()),

@@ -47,8 +47,8 @@ public enum FoamSide
 /// <param name="Spacing">Centre to centre; not used where there are no members.</param>
 /// <param name="Share">Area share of the members with plates and headers, 0 to 0.9.</param>
 /// <param name="Conductivity">Of the member's material; not used where it is metal.</param>
-/// <param name="Profile">Section of a girt; null elsewhere, or where it is not known.</param>
-public sealed record Members(MemberMaterial Material, Length Depth, Length Spacing, double Share, ThermalConductivity Conductivity, GirtProfile? Profile = null);
+/// <param name="Profile">Section of a girt or steel stud; null elsewhere, or where it is not known.</param>
+public sealed record Members(MemberMaterial Material, Length Depth, Length Spacing, double Share, ThermalConductivity Conductivity, MetalProfile? Profile = null);
 
 /// <summary>Air on both sides at design.</summary>
 /// <param name="Indoor">Room air temperature.</param>
@@ -116,6 +116,9 @@ public sealed record SectionCase
     /// <summary>Design air.</summary>
     public required DesignAir Air { get; init; }
 
+    /// <summary>Air beyond the edge of a slab on the ground at winter design; null for other surfaces, or where it is not known.</summary>
+    public Temperature? BeyondEdge { get; init; }
+
     /// <summary>Target, where one applies.</summary>
     public UTarget? Target { get; init; }
 
@@ -125,7 +128,7 @@ public sealed record SectionCase
     /// <summary>Depth left for foam between substrate (or baffle) and the inner face of the members; null where nothing bounds it.</summary>
     public Length? FoamDepth => Members.Depth.Metres <= 0 ? null : new Length(Math.Max(0, (Members.Depth - VentChannel - (Baffle?.Thickness ?? Length.Zero)).Metres));
 
-    /// <summary>Heat through a metre of girt as the conduction model gave it, W/(m·K), by the share of the depth that is filled; null leaves it to the fin estimate. Thicknesses are sought with it; each study solves anew for its own.</summary>
+    /// <summary>Heat through a metre of metal member as the conduction model gave it, W/(m·K), by the share of the depth that is filled; null leaves it to the fin estimate or the table. Thicknesses are sought with it; each study solves anew for its own.</summary>
     public Curve? SolvedPsi { get; init; }
 
     /// <summary>ψ of this fill by <see cref="SolvedPsi"/>; null without it.</summary>

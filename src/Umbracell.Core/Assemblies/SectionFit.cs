@@ -1,6 +1,7 @@
 using Umbracell.Core.Findings;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
+using Umbracell.Core.Yield;
 
 namespace Umbracell.Core.Assemblies;
 
@@ -42,12 +43,21 @@ internal static class SectionFit
             : t > most + Grace ? ("shaveHard", Verdict.Care)
             : section.Fill.LastOrDefault(layer => layer is not SlabFill) is FoamFill { Sheet.Cell: CellStructure.Open } && t + Grace >= depth ? ("flush", Verdict.Clear)
             : ("fits", Verdict.Clear);
+        var figures = new Dictionary<string, Figure> { ["depth"] = depth.ToThickness(), ["free"] = new Length(Math.Max(0, (depth - t).Metres)).ToThickness() };
+        if (name == "flush" && section.Foam is { } foam)
+        {
+            // What stands over the face before the saw goes along it, and how much of all that was sprayed it is.
+            var shaved = FoamDemand.For(new(1), foam.Thickness, FoamDemand.DefaultScatter(foam.Sheet.Cell), FoamDemand.DefaultOverfill);
+            figures["shaved"] = shaved.Extra.ToThickness();
+            figures["share"] = Figure.Percent(100 * (shaved.Extra / shaved.MeanDepth));
+        }
+
         return new("fit", name, verdict, Basis.Practice, "Choice rule E9: closed cell stops 1/2 in short of the face, open cell is shaved flush")
         {
             Measured = t.ToThickness(),
             Limit = most.ToThickness(),
             Margin = (most - t).ToThickness(),
-            Figures = new Dictionary<string, Figure> { ["depth"] = depth.ToThickness(), ["free"] = new Length(Math.Max(0, (depth - t).Metres)).ToThickness() },
+            Figures = figures,
             Remedies = verdict == Verdict.Clear ? [] : [Remedy.Of("goToThickness", "thickness", greatest.ToThickness())],
         };
     }

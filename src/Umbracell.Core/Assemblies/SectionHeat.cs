@@ -32,11 +32,14 @@ internal sealed record SectionHeat
 
     public required ThermalTransmittance WholeU { get; init; }
 
-    /// <summary>What steel studs leave of the cavity; null where there are none or there is no foam.</summary>
+    /// <summary>What steel studs leave of the cavity by the code's table; null where there are none, they are solved or there is no foam.</summary>
     public SteelStuds.Corrected? Studs { get; init; }
 
-    /// <summary>Heat through a metre of girt, W/(m·K); null where there are none, their section is not known or there is no foam.</summary>
-    public double? GirtPsi { get; init; }
+    /// <summary>Heat through a metre of metal member, W/(m·K); null where there are none, their section is not known or there is no foam.</summary>
+    public double? MemberPsi { get; init; }
+
+    /// <summary>U by the table or the fin, where the conduction model took its place; null elsewhere.</summary>
+    public ThermalTransmittance? EstimateU { get; init; }
 
     public ThermalResistance CavityTotal => Rest + Fill + FreeSpace;
 
@@ -67,14 +70,8 @@ internal sealed record SectionHeat
         var isMetal = section.Members.Material is MemberMaterial.SteelStud or MemberMaterial.Girt;
         var combined = isMetal ? null : WoodFraming.Combined(share, slices);
 
-        // Without foam the metal adds little to what the bare skin passes; left out there, the foam's worth is not overstated.
-        var studs = section.Members.Material == MemberMaterial.SteelStud && thickness > Length.Zero
-            ? SteelStuds.Of(section.Members.Spacing, section.Members.Depth, fill + free) : (SteelStuds.Corrected?)null;
-        double? psi = section.Members is { Material: MemberMaterial.Girt, Profile: { } profile } members && thickness > Length.Zero
-            ? section.PsiHere ?? Girts.LinearTransmittance(profile, members.Depth, inside) : null;
-        var whole = studs is { } left ? (rest + left.Resistance).ToTransmittance()
-            : psi is { } fin ? new(parallel.WattsPerSquareMetreKelvin + fin / QuantityRangeException.Within("member spacing", section.Members.Spacing.Metres, 0.05, 10, Dimension.Thickness))
-            : section.Films == FilmSet.Iso6946 && combined is { } u ? u : parallel;
+        var metal = Metal(section, parallel, rest, fill + free, inside);
+        var whole = metal?.U ?? (section.Films == FilmSet.Iso6946 && combined is { } u ? u : parallel);
         return new()
         {
             InsideFilm = inside,
@@ -89,9 +86,40 @@ internal sealed record SectionHeat
             ParallelU = parallel,
             CombinedU = combined,
             WholeU = whole,
-            Studs = studs,
-            GirtPsi = psi,
+            Studs = metal?.Studs,
+            MemberPsi = metal?.Psi,
+            EstimateU = metal?.Estimate,
         };
+    }
+
+    private sealed record MetalHeat(ThermalTransmittance U, SteelStuds.Corrected? Studs, double? Psi, ThermalTransmittance? Estimate);
+
+    // Without foam the metal adds little to what the bare skin passes; left out there, the foam's worth is not overstated.
+    private static MetalHeat? Metal(SectionCase section, ThermalTransmittance clear, ThermalResistance rest, ThermalResistance cavity, ThermalResistance inside)
+    {
+        if (section.Members is not { Material: MemberMaterial.SteelStud or MemberMaterial.Girt } members || section.FillThickness <= Length.Zero)
+        {
+            return null;
+        }
+
+        var solved = members.Profile is null ? null : section.PsiHere;
+        if (members.Material == MemberMaterial.SteelStud)
+        {
+            var studs = SteelStuds.Of(members.Spacing, members.Depth, cavity);
+            var byTable = (rest + studs.Resistance).ToTransmittance();
+            return solved is { } psi ? new(WithMembers(psi), null, psi, byTable) : new(byTable, studs, null, null);
+        }
+
+        if (members.Profile is not { } profile)
+        {
+            return null;
+        }
+
+        var fin = Girts.LinearTransmittance(profile, members.Depth, inside);
+        return new(WithMembers(solved ?? fin), null, solved ?? fin, solved is null ? null : WithMembers(fin));
+
+        ThermalTransmittance WithMembers(double psi) =>
+            new(clear.WattsPerSquareMetreKelvin + psi / QuantityRangeException.Within("member spacing", members.Spacing.Metres, 0.05, 10, Dimension.Thickness));
     }
 
     private static double FaceOfFill(SectionCase section) => section.Fill.Count > 0 && section.Fill[^1] is SlabFill slab ? slab.Layer.Material.Emittance : AirSpace.OrdinaryFace;

@@ -23,19 +23,19 @@ public sealed record SectionStudy
     /// <summary>R from air to air between the members.</summary>
     public required ThermalResistance CavityR { get; init; }
 
-    /// <summary>What steel studs leave of the cavity's R; null without steel studs.</summary>
+    /// <summary>What steel studs leave of the cavity's R by the code's table; null without steel studs, or where they are solved.</summary>
     public SteelStuds.Corrected? Studs { get; init; }
 
-    /// <summary>Heat through a metre of girt, W/(m·K); null without girts of known section.</summary>
-    public double? GirtPsi { get; init; }
+    /// <summary>Heat through a metre of metal member, W/(m·K); null without metal of known section.</summary>
+    public double? MemberPsi { get; init; }
 
-    /// <summary>Coldest metal the room's air touches at design: by the cell, or the flange by the fin estimate; null without girts of known section.</summary>
-    public Temperature? GirtFlange { get; init; }
+    /// <summary>Coldest metal the room's air touches at design: by the cell, or the flange by the fin estimate; null without metal of known section.</summary>
+    public Temperature? ColdestMetal { get; init; }
 
-    /// <summary>The fin estimate of <see cref="GirtPsi"/>, W/(m·K), for comparison; null without girts of known section.</summary>
-    public double? GirtEstimate { get; init; }
+    /// <summary>U by the table or the fin estimate, for comparison with what the cell gives; null where no cell is solved.</summary>
+    public ThermalTransmittance? EstimateU { get; init; }
 
-    /// <summary>The members' cell in two dimensions; null where members are not girts of known section.</summary>
+    /// <summary>The members' cell in two dimensions; null where members are not metal of known section.</summary>
     public MemberCell? MemberCell { get; init; }
 
     /// <summary>U by parallel path; the clear field where members are metal or absent.</summary>
@@ -44,7 +44,7 @@ public sealed record SectionStudy
     /// <summary>U by the combined method of ISO 6946; null where it refuses.</summary>
     public required ThermalTransmittance? CombinedU { get; init; }
 
-    /// <summary>The U held against the target: with steel studs by their correction, with girts by the fin estimate, else combined under the ISO films where it is allowed, else parallel path.</summary>
+    /// <summary>The U held against the target: with metal of known section by conduction in two dimensions, with other steel studs by their correction, else combined under the ISO films where it is allowed, else parallel path.</summary>
     public required ThermalTransmittance WholeU { get; init; }
 
     /// <summary>U of the assembly without foam, same films.</summary>
@@ -85,14 +85,15 @@ public sealed record SectionStudy
 
     /// <summary>Studies a section.</summary>
     /// <param name="section">The case.</param>
+    /// <param name="inMotion">Whether a hand is moving the foam: metal members are then solved on a coarser grid, within a hundredth of the usual one.</param>
     /// <exception cref="QuantityRangeException">A thickness not above zero, or past what the sheet rates; air outside the psychrometric formulas.</exception>
-    public static SectionStudy Of(SectionCase section)
+    public static SectionStudy Of(SectionCase section, bool inMotion = false)
     {
         QuantityRangeException.Within("foam thickness", section.FoamThickness.Metres, 1e-4, 1, Dimension.Thickness);
         section = section with { Fill = [.. section.Fill.Select(layer => layer is FoamFill foam ? foam with { Thickness = foam.Sheet.Rated(foam.Thickness) } : layer)] };
-        var cell = MemberCell.Of(section);
+        var cell = MemberCell.Of(section, inMotion ? MemberCell.FewVolumes : MemberCell.UsualVolumes);
         var heat = SectionHeat.Of(cell is null ? section : section with { SolvedPsi = new("ψ", [new(0, cell.Psi), new(1, cell.Psi)], Dimension.Number) });
-        section = section with { SolvedPsi = section.SolvedPsi ?? GirtCurve.For(section) };
+        section = section with { SolvedPsi = section.SolvedPsi ?? MemberCurve.For(section) };
         var permeance = VapourResistance.InSeries(section.Fill.Select(layer => layer.Permeance));
         var profile = SectionProfile.Of(section, heat);
         var lifts = section.Fill.OfType<FoamFill>().Select(foam => LiftPlan.For(foam.Sheet, foam.Thickness)).ToList();
@@ -103,10 +104,10 @@ public sealed record SectionStudy
             FillR = heat.Fill,
             CavityR = heat.CavityTotal,
             Studs = heat.Studs,
-            GirtPsi = heat.GirtPsi,
-            GirtEstimate = heat.GirtPsi is not null && section.Members.Profile is { } known ? Girts.LinearTransmittance(known, section.Members.Depth, heat.InsideFilm) : null,
+            MemberPsi = heat.MemberPsi,
+            EstimateU = heat.EstimateU,
             MemberCell = cell,
-            GirtFlange = cell is not null ? cell.Coldest : heat.GirtPsi is { } psi && section.Members.Profile is { } girt ? Girts.Flange(girt, psi, heat.InsideFilm, section.Air.Indoor, section.Air.Outdoor) : null,
+            ColdestMetal = cell is not null ? cell.Coldest : heat.MemberPsi is { } psi && section.Members is { Material: MemberMaterial.Girt, Profile: { } girt } ? Girts.Flange(girt, psi, heat.InsideFilm, section.Air.Indoor, section.Air.Outdoor) : null,
             ParallelU = heat.ParallelU,
             CombinedU = heat.CombinedU,
             WholeU = heat.WholeU,

@@ -65,6 +65,9 @@ public enum DetailField
     /// <summary>Flange, web and skin of girts.</summary>
     GirtProfile,
 
+    /// <summary>Flange and web of steel studs; without them the code's table stands.</summary>
+    StudProfile,
+
     /// <summary>Roof or wall covering.</summary>
     Covering,
 
@@ -93,8 +96,8 @@ public sealed record SurfaceDetails
     /// <summary>Whether members are held at both ends only, so that foam can push them out of line; null where not looked at.</summary>
     public bool? HeldAtEnds { get; init; }
 
-    /// <summary>Section of the girts.</summary>
-    public GirtProfile? Girt { get; init; }
+    /// <summary>Section of girts.</summary>
+    public MetalProfile? Girt { get; init; }
 
     /// <summary>Covering.</summary>
     public Covering Covering { get; init; }

@@ -28,6 +28,7 @@ internal static class Cautions
             ("C9", "termites", facts.Termites && kind is SurfaceKind.BandJoist or SurfaceKind.BasementWall or SurfaceKind.CrawlFloor),
             ("C10", "woodAgainstSteel", kind == SurfaceKind.SteelBox && w.Section.Members.Material == MemberMaterial.Wood),
             ("C11", "brace", facts.HeldAtEnds == true && w.Section.Fill.OfType<FoamFill>().Any(f => f.Sheet.Cell == CellStructure.Closed)),
+            ("C12", "closeTop", facts.LooseFill && kind is SurfaceKind.StudWall or SurfaceKind.InteriorPartition or SurfaceKind.BandJoist or SurfaceKind.AtticFloor or SurfaceKind.EavesClosure),
             ("C13", "warranty", roof && foam && kind == SurfaceKind.UnventedDeck),
             ("C14", "radon", facts.Radon && kind is SurfaceKind.UnderSlab or SurfaceKind.BasementWall or SurfaceKind.CrawlFloor),
         ];

@@ -80,6 +80,9 @@ public sealed record SurfaceFacts
     /// <summary>Whether a fuel-burning appliance draws its air from the rooms.</summary>
     public bool CombustionInside { get; init; }
 
+    /// <summary>Whether loose fill will be blown in above or beside it later.</summary>
+    public bool LooseFill { get; init; }
+
     /// <summary>Whether members are held at both ends only; null where not looked at.</summary>
     public bool? HeldAtEnds { get; init; }
 

@@ -182,7 +182,7 @@ public sealed record FiledSystem(
 
 /// <summary>What was said of a surface that bears on the choice.</summary>
 public sealed record FiledChoiceFacts(
-    bool Unconditioned, bool SoundAsked, bool Workplace, bool LaterAccess, bool RainBeforeCover, bool OldBuilding, bool Termites, bool Radon, bool FloodProne, bool CombustionInside, double? LoadKPa);
+    bool Unconditioned, bool SoundAsked, bool Workplace, bool LaterAccess, bool RainBeforeCover, bool OldBuilding, bool Termites, bool Radon, bool FloodProne, bool CombustionInside, double? LoadKPa, bool LooseFill = false);
 
 /// <summary>A layer.</summary>
 public sealed record FiledLayer(string Material, double ThicknessMm);

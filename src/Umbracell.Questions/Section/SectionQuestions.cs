@@ -1,4 +1,5 @@
 using Umbracell.Core.Assemblies;
+using Umbracell.Core.Assemblies.Conduction;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
@@ -10,7 +11,7 @@ namespace Umbracell.Questions.Section;
 public static class SectionQuestions
 {
     /// <summary>Studies a question.</summary>
-    public static SectionStudy Study(SectionQuestion question, Shelf shelf) => SectionStudy.Of(Case(question, shelf));
+    public static SectionStudy Study(SectionQuestion question, Shelf shelf) => SectionStudy.Of(Case(question, shelf), question.Brief);
 
     /// <summary>U of a question; null where its thickness cannot be rated.</summary>
     public static ThermalTransmittance? TryU(SectionQuestion question, Shelf shelf)
@@ -39,7 +40,7 @@ public static class SectionQuestions
         Kind = question.Kind,
         Outboard = [.. question.Outboard.Select((layer, i) => Layer(layer, shelf, $"outboard[{i}].material"))],
         Inboard = [.. question.Inboard.Select((layer, i) => Layer(layer, shelf, $"inboard[{i}].material"))],
-        Members = new(question.Members.Material, Length.FromMillimetres(question.Members.DepthMm), Length.FromMillimetres(question.Members.SpacingMm), question.Members.SharePct / 100, shelf.Materials["softwood"].Conductivity, Girt(question.Members)),
+        Members = new(question.Members.Material, Length.FromMillimetres(question.Members.DepthMm), Length.FromMillimetres(question.Members.SpacingMm), question.Members.SharePct / 100, shelf.Materials["softwood"].Conductivity, Profile(question.Members)),
         VentChannel = Length.FromMillimetres(question.VentChannelMm),
         Baffle = question.Baffle is { } baffle ? Layer(baffle, shelf, "baffle.material") : null,
         FoamAgainst = question.FoamAgainst,
@@ -49,6 +50,7 @@ public static class SectionQuestions
         Fill = Fill(question, shelf),
         Door = question.Door is { } door ? new(door.SpareKg is { } kg ? new(kg) : null, door.TreatedM2 is { } area ? new(area) : null) : null,
         Air = new(new(question.IndoorC), new(question.IndoorRhPct), new(question.OutdoorC), new(question.OutdoorRhPct)),
+        BeyondEdge = question.BeyondEdgeC is { } edge ? new(edge) : null,
         Target = question.Target is { } target ? new(new(target.UWM2K), target.Edition) : null,
         ClimateZone = string.IsNullOrWhiteSpace(question.ClimateZone) ? null : question.ClimateZone,
     };
@@ -60,6 +62,7 @@ public static class SectionQuestions
     public static SectionAnswer Answer(SectionStudy study, YearShape? year = null, bool brief = false)
     {
         var told = SectionYears.Study(study.Case, year);
+        var findings = brief || SlabEdge.Of(study.Case) is not { } edge ? study.Findings : [.. study.Findings.Append(edge.Judge()).OrderByDescending(f => f.Verdict)];
         var free = study.Case.FoamDepth is { } depth ? Math.Max(0, (depth - study.Case.FillThickness).Millimetres) : 0;
         return new(
             study.FillR.SquareMetreKelvinsPerWatt,
@@ -85,8 +88,8 @@ public static class SectionQuestions
             [.. study.Profile.Points.Select(p => new ProfilePointAnswer(p.Key, p.Depth.Millimetres, p.Temperature.Celsius, p.DewPoint.Celsius, p.VapourPressure.Pascals, FigureAnswer.Of(p.Temperature.ToFigure()), FigureAnswer.Of(p.DewPoint.ToFigure())))],
             new(study.Profile.NearestDew.Key, FigureAnswer.Of(study.Profile.NearestDew.DewMargin.ToFigure()), study.Profile.NearestDew.DewMargin.Kelvins < -1e-6),
             [.. study.Notches.Select(n => new NotchAnswer(n.Key, n.Thickness.Millimetres, FigureAnswer.Of(n.Thickness.ToThickness())))],
-            FindingAnswer.All(study.Findings, brief),
-            study.Findings.Concat(told?.Findings ?? []).Worst(),
+            FindingAnswer.All(findings, brief),
+            findings.Concat(told?.Findings ?? []).Worst(),
             told is null ? null : SectionYears.Answer(told, brief),
             brief ? [] : [.. InchLedger.Of(study.Case).Select(line => new InchAnswer(FigureAnswer.Of(line.Thickness.ToThickness()), FigureAnswer.Of(line.U.ToFigure()), FigureAnswer.Of(Figure.Percent(100 * line.Cut)), FigureAnswer.Of(Figure.Percent(100 * line.Further)), 100 * line.Cut))]);
     }
@@ -138,14 +141,14 @@ public static class SectionQuestions
             workings = new Dictionary<string, Working>(workings) { ["snowMeltFrom"] = snow.Working };
         }
 
-        if (study.GirtPsi is { } psi)
+        if (study.MemberPsi is { } psi)
         {
-            figures["girtPsi"] = new(psi, Dimension.LinearTransmittance);
+            figures["memberPsi"] = new(psi, Dimension.LinearTransmittance);
         }
 
-        if (study.GirtFlange is { } flange)
+        if (study.ColdestMetal is { } flange)
         {
-            figures["girtFlange"] = flange.ToFigure();
+            figures["coldestMetal"] = flange.ToFigure();
         }
 
         if (study.Case.Target is { } target)
@@ -184,8 +187,9 @@ public static class SectionQuestions
         }
     }
 
-    private static GirtProfile? Girt(MembersShape members) => members is { FlangeMm: { } flange, WebMm: { } web, SkinMm: { } skin }
-        ? new(Length.FromMillimetres(flange), Length.FromMillimetres(web), Length.FromMillimetres(skin))
+    // A stud stands on no skin; a girt without one is not known.
+    private static MetalProfile? Profile(MembersShape members) => members is { FlangeMm: { } flange, WebMm: { } web } && (members.SkinMm is not null || members.Material == MemberMaterial.SteelStud)
+        ? new(Length.FromMillimetres(flange), Length.FromMillimetres(web), Length.FromMillimetres(members.Material == MemberMaterial.SteelStud ? 0 : members.SkinMm ?? 0))
         : null;
 
     private static Layer Layer(LayerShape layer, Shelf shelf, string field) =>

@@ -40,7 +40,8 @@ public sealed record SectionQuestion(
     YearShape? Year = null,
     [property: MaxLength(6)] IReadOnlyList<FillShape>? Then = null,
     bool Brief = false,
-    DoorShape? Door = null);
+    DoorShape? Door = null,
+    [property: Range(-60, 50)] double? BeyondEdgeC = null);
 
 /// <summary>What an overhead door can carry more, and the area covered.</summary>
 public sealed record DoorShape([property: Range(0, 500)] double? SpareKg, [property: Range(0, 1000)] double? TreatedM2);
@@ -80,16 +81,17 @@ public sealed record MonthAnswer(
 /// <summary>A year of monthly means through the section.</summary>
 public sealed record YearAnswer(IReadOnlyList<MonthAnswer> Months, string InterfaceKey, double GreatestStoredKgM2, IReadOnlyList<FindingAnswer> Findings);
 
-/// <summary>The cell of a metal member in two dimensions: half of it, from the member's middle to half-way to the next.</summary>
+/// <summary>A part of the section in two dimensions: a metal member's cell (half of it, from the member's middle to half-way to the next), or the edge of a slab.</summary>
+/// <param name="Kind"><c>member</c> or <c>slabEdge</c>.</param>
 /// <param name="AcrossMm">Edges of the volumes across.</param>
 /// <param name="ThroughMm">Edges of the volumes from outside in.</param>
 /// <param name="TempC">Row by row from outside in; null where it is room.</param>
 /// <param name="IndoorC">Room air.</param>
 /// <param name="OutdoorC">Outdoor air.</param>
 /// <param name="DewC">Dew point of the room's air.</param>
-/// <param name="Figures">psi, estimate, coldest, dew, indoor, outdoor, wholeU.</param>
+/// <param name="Figures">coldest, dew, indoor, outdoor; psi, estimate and wholeU of a member; wrapped and saved of a slab's edge.</param>
 public sealed record MemberCellAnswer(
-    IReadOnlyList<double> AcrossMm, IReadOnlyList<double> ThroughMm, IReadOnlyList<double?> TempC, double IndoorC, double OutdoorC, double DewC, IReadOnlyDictionary<string, FigureAnswer> Figures);
+    string Kind, IReadOnlyList<double> AcrossMm, IReadOnlyList<double> ThroughMm, IReadOnlyList<double?> TempC, double IndoorC, double OutdoorC, double DewC, IReadOnlyDictionary<string, FigureAnswer> Figures);
 
 /// <summary>A place in the section.</summary>
 public sealed record ProfilePointAnswer(string Key, double DepthMm, double TempC, double DewPointC, double VapourPressurePa, FigureAnswer Temp, FigureAnswer Dew);

@@ -19,6 +19,7 @@ internal static class ChoiceFacts
         ("radon", f => f.Radon, (f, on) => f with { Radon = on }),
         ("floodProne", f => f.FloodProne, (f, on) => f with { FloodProne = on }),
         ("combustionInside", f => f.CombustionInside, (f, on) => f with { CombustionInside = on }),
+        ("looseFill", f => f.LooseFill, (f, on) => f with { LooseFill = on }),
     ];
 
     private static readonly FigureRange Load = new(0, 2_000_000, Dimension.VapourPressure);

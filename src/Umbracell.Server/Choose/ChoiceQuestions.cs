@@ -83,6 +83,7 @@ internal static class ChoiceQuestions
                 Radon = f.Radon,
                 FloodProne = f.FloodProne,
                 CombustionInside = f.CombustionInside,
+                LooseFill = f.LooseFill,
                 HeldAtEnds = f.HeldAtEnds,
                 ClearancesAsked = f.ClearancesAsked,
                 WetOldInsulation = f.WetOldInsulation,
@@ -140,6 +141,7 @@ internal static class ChoiceQuestions
             Radon = said.Radon,
             FloodProne = said.FloodProne,
             CombustionInside = said.CombustionInside,
+            LooseFill = said.LooseFill,
             LoadKPa = said.LoadKPa,
         };
     }

@@ -46,7 +46,7 @@ public sealed record EnvelopeAnswer(FigureAnswer Loss, FigureAnswer Allowed, boo
 public sealed record FactsShape(
     bool OpenLeak = false, bool WoodSubstrate = false, [property: Range(0, 100)] double? WoodMoisturePct = null, Covering Covering = Covering.Unknown, Attachment Attachment = Attachment.Unknown, [property: Range(0, 500)] double? DoorSpareKg = null,
     [property: Range(0.01, 1_000_000)] double? TreatedM2 = null, [property: Range(-40, 60)] double? SubstrateTempC = null, bool Conditioned = true, bool SoundAsked = false, bool Workplace = false, bool LaterAccess = false, bool RainBeforeCover = false,
-    bool OldBuilding = false, bool Termites = false, bool Radon = false, bool FloodProne = false, bool CombustionInside = false, bool HeldAtEnds = false, bool ClearancesAsked = false, bool WetOldInsulation = false, [property: Range(0, 2000)] double? LoadKPa = null);
+    bool OldBuilding = false, bool Termites = false, bool Radon = false, bool FloodProne = false, bool CombustionInside = false, bool LooseFill = false, bool HeldAtEnds = false, bool ClearancesAsked = false, bool WetOldInsulation = false, [property: Range(0, 2000)] double? LoadKPa = null);
 
 /// <summary>A choice asked by another program: the bare section (its own foam is not used), what bears on it, and the weights.</summary>
 public sealed record ChoiceQuestion([property: Required] SectionQuestion Section, FactsShape? Facts = null, IReadOnlyDictionary<ScorePart, double>? Weights = null, bool WithFlips = true);

@@ -77,7 +77,7 @@ internal sealed class SurfaceReader(UmbracellDb db)
     }
 
     /// <summary>Section of the girts; null until flange, web and skin are all known.</summary>
-    public static GirtProfile? GirtOf(DetailsDocument d) => d is { FlangeMm: { } flange, WebMm: { } web, SkinMm: { } skin }
+    public static MetalProfile? GirtOf(DetailsDocument d) => d is { FlangeMm: { } flange, WebMm: { } web, SkinMm: { } skin }
         ? new(Length.FromMillimetres(flange), Length.FromMillimetres(web), Length.FromMillimetres(skin))
         : null;
 

@@ -1,9 +1,14 @@
 using Microsoft.AspNetCore.Http.HttpResults;
+using Umbracell.Core.Assemblies;
+using Umbracell.Core.Assemblies.Conduction;
 using Umbracell.Core.Quantities;
 using Umbracell.Questions.Answers;
 using Umbracell.Questions.Section;
 using Umbracell.Server.Jobs;
 using Umbracell.Server.Sheets;
+using Umbracell.Server.Survey.Drive;
+using Umbracell.Store;
+using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Section;
 
@@ -14,15 +19,19 @@ namespace Umbracell.Server.Section;
 /// <param name="SheetId">The sheet chosen, if one is.</param>
 /// <param name="Thickness">The thickness kept, if one is.</param>
 /// <param name="Summer">Air on both sides at summer design.</param>
+/// <param name="Buffer">The unheated space it borders on; null for none.</param>
 /// <param name="Version">Version of the surface.</param>
-public sealed record SectionOfSurface(SectionQuestion? Question, SectionAnswer? Answer, string? Fault, string? SheetId, FigureAnswer? Thickness, AirShape Summer, uint Version);
+public sealed record SectionOfSurface(SectionQuestion? Question, SectionAnswer? Answer, string? Fault, string? SheetId, FigureAnswer? Thickness, AirShape Summer, BufferBeside? Buffer, uint Version);
+
+/// <summary>Where the unheated space beside a surface floats at winter design, as it stands and as planned.</summary>
+public sealed record BufferBeside(string Name, WorkedFigure Now, WorkedFigure Planned);
 
 internal static class SectionEndpoints
 {
     public static void MapSection(this IEndpointRouteBuilder app)
     {
         app.MapPost("/api/compute/section", ComputeAsync).WithTags("Compute").WithSummary("What a foam thickness gives in an assembly.").RequireAuthorization();
-        app.MapPost("/api/compute/member", MemberAsync).WithTags("Compute").WithSummary("Temperatures around a girt of known profile, in two dimensions; nothing for other members.").RequireAuthorization();
+        app.MapPost("/api/compute/member", MemberAsync).WithTags("Compute").WithSummary("Temperatures in two dimensions around a metal member of known section or at the edge of a slab; nothing for other surfaces.").RequireAuthorization();
         app.MapGet("/api/surfaces/{id:guid}/section", OfSurfaceAsync).WithTags("Section").WithSummary("The section of a surface.").RequireAuthorization();
     }
 
@@ -31,36 +40,14 @@ internal static class SectionEndpoints
 
     private static async Task<Results<Ok<MemberCellAnswer>, NoContent>> MemberAsync(SectionQuestion question, SheetLibrary library)
     {
-        var study = SectionQuestions.Study(question, await library.ShelfAsync());
-        if (study.MemberCell is not { } cell)
-        {
-            return TypedResults.NoContent();
-        }
-
-        var dew = study.Profile.Points[^1].DewPoint;
-        var field = cell.Field;
-        return TypedResults.Ok(new MemberCellAnswer(
-            [.. field.EdgesAcross.Select(x => Math.Round(x * 1000, 2))],
-            [.. field.EdgesThrough.Select(y => Math.Round(y * 1000, 2))],
-            [.. Enumerable.Range(0, field.Across * field.Through).Select(i => field.At(i % field.Across, i / field.Across)).Select(t => double.IsNaN(t) ? (double?)null : Math.Round(t, 2))],
-            question.IndoorC,
-            question.OutdoorC,
-            dew.Celsius,
-            FigureAnswer.All(new Dictionary<string, Figure>
-            {
-                ["psi"] = new(cell.Psi, Dimension.LinearTransmittance),
-                ["estimate"] = new(study.GirtEstimate ?? 0, Dimension.LinearTransmittance),
-                ["coldest"] = cell.Coldest.ToFigure(),
-                ["dew"] = dew.ToFigure(),
-                ["indoor"] = study.Case.Air.Indoor.ToFigure(),
-                ["outdoor"] = study.Case.Air.Outdoor.ToFigure(),
-                ["wholeU"] = cell.U.ToFigure(),
-            })));
+        var section = SectionQuestions.Case(question, await library.ShelfAsync());
+        return (SlabEdge.Of(section) is { } edge ? SectionFields.Of(edge, section) : SectionFields.Of(SectionStudy.Of(section))) is { } field ? TypedResults.Ok(field) : TypedResults.NoContent();
     }
 
-    private static async Task<Ok<SectionOfSurface>> OfSurfaceAsync(Guid id, SurfaceReader reader, SheetLibrary library)
+    private static async Task<Ok<SectionOfSurface>> OfSurfaceAsync(Guid id, SurfaceReader reader, SheetLibrary library, UmbracellDb db)
     {
         var (surface, job) = await reader.FindAsync(id);
+        var buffer = surface.BufferId is null ? null : Beside(surface, job, await DriveEndpoints.StatesAsync(job, reader, library, db));
         var question = SurfaceSections.Of(surface, job);
         var thickness = surface.FoamThicknessM is { } metres ? FigureAnswer.Of(new Length(metres).ToThickness()) : null;
         if (question is null)
@@ -79,6 +66,13 @@ internal static class SectionEndpoints
         }
 
         Ok<SectionOfSurface> Ok(SectionAnswer? answer, string? fault) =>
-            TypedResults.Ok(new SectionOfSurface(question, answer, fault, surface.SheetSlug, thickness, new(job.SummerIndoorC, job.SummerIndoorRhPct, job.SummerOutdoorC, job.SummerOutdoorRhPct), surface.Version));
+            TypedResults.Ok(new SectionOfSurface(question, answer, fault, surface.SheetSlug, thickness, new(job.SummerIndoorC, job.SummerIndoorRhPct, job.SummerOutdoorC, job.SummerOutdoorRhPct), buffer, surface.Version));
     }
+
+    private static BufferBeside? Beside(Surface surface, Job job, SurfaceStates states) =>
+        states.BufferOf(surface) is { } space && states.Float(space, SeasonAir.Winter(job), planned: false) is { } now && states.Float(space, SeasonAir.Winter(job), planned: true) is { } planned
+            ? new(space.Name, Worked(now), Worked(planned))
+            : null;
+
+    private static WorkedFigure Worked(BufferSpace space) => new(FigureAnswer.Of(space.Temperature.ToFigure()), WorkingAnswer.Of(space.Working));
 }

@@ -46,6 +46,7 @@ internal static class SurfaceSections
             target is null ? null : new(target.GreatestU.WattsPerSquareMetreKelvin, target.Edition),
             job.ClimateZone,
             SurfaceYears.Of(job, template.Exposure),
+            BeyondEdgeC: surface.Kind == SurfaceKind.UnderSlab ? job.OutdoorC : null,
             Door: surface.Kind == SurfaceKind.OverheadDoor ? new(surface.Details.DoorSpareKg, SurfaceReader.Takeoff(surface) is { OpeningsExceedSurface: false } takeoff ? takeoff.Treated.SquareMetres : null) : null);
     }
 

@@ -2,7 +2,6 @@ using System.Diagnostics;
 using System.Globalization;
 using System.Text.Json;
 using System.Text.Json.Serialization;
-using Microsoft.AspNetCore.Http.Metadata;
 using Microsoft.AspNetCore.Routing.Patterns;
 using Microsoft.EntityFrameworkCore;
 using OpenTelemetry.Metrics;
@@ -68,8 +67,7 @@ internal static class ServerSetup
             // The framework answers a body over the limit by its status alone.
             if (context.ProblemDetails.Status == StatusCodes.Status413PayloadTooLarge)
             {
-                var most = context.HttpContext.GetEndpoint()?.Metadata.GetMetadata<IRequestSizeLimitMetadata>()?.MaxRequestBodySize ?? Limits.RequestBytes;
-                context.ProblemDetails.Detail = $"The request is larger than {most / 1024} kB. Nothing was written.";
+                context.ProblemDetails.Detail = $"The request is larger than {LargeBodies.MostOf(context.HttpContext) / 1024} kB. Nothing was written.";
             }
         });
         services.AddExceptionHandler<ProblemMapping>();
@@ -93,6 +91,7 @@ internal static class ServerSetup
         app.UseAuthentication();
         app.UseFirmScope();
         app.UseAuthorization();
+        app.Use(LargeBodies.Refuse);
 
         app.MapHealthChecks("/healthz", new() { Predicate = _ => false });
         app.MapHealthChecks("/readyz", new() { Predicate = check => check.Tags.Contains("ready") });

@@ -63,7 +63,7 @@ internal static class SurfaceAnswers
     {
         var d = surface.Details;
         return new(
-            ShippedData.Templates[surface.Kind].Details,
+            surface.MemberMaterial == MemberMaterial.SteelStud ? [.. ShippedData.Templates[surface.Kind].Details, DetailField.StudProfile] : ShippedData.Templates[surface.Kind].Details,
             d.Access,
             FigureAnswer.Of(Figure.Number(Core.Takeoff.Access.LabourFactor(d.Access))),
             d.BalloonFramed,

@@ -53,5 +53,8 @@ public sealed record ChoiceFactsDocument
 
     public bool CombustionInside { get; init; }
 
+    /// <summary>Loose fill will be blown in later.</summary>
+    public bool LooseFill { get; init; }
+
     public double? LoadKPa { get; init; }
 }

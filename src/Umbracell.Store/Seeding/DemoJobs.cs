@@ -178,7 +178,7 @@ internal static class DemoJobs
             .Details(d => (d.FlangeMm, d.WebMm, d.SkinMm) = (40, 2, 1.6)).Foam("marl-cc-20f", "60 mm").Read("6 C", "8 C", 36).FoundDry().Ready(PreparationItem.Clean);
         yield return Start(SurfaceKind.UnderSlab, "Ground of the annexe").Size(ShapeKind.Outline, "0 x 0; 8.4 m x 0; 8.4 m x 3.1 m; 5.2 m x 5.9 m; 0 x 5.9 m").Foam("marl-cc-20", "110 mm").Read("12 C", "14 C", 28).FoundDry().Ready(PreparationItem.BaseLevel);
         yield return Start(SurfaceKind.InteriorPartition, "Grader room partition").Size(ShapeKind.Rectangle, "9 m x 3.2 m", "1 m x 2.1 m").SteelStuds("92 mm", "406 mm")
-            .Foam("fleece-oc-5", "92 mm").Read("14 C", "16 C", 27).FoundDry().Ready();
+            .Details(d => (d.FlangeMm, d.WebMm) = (41, 0.85)).Foam("fleece-oc-5", "92 mm").Read("14 C", "16 C", 27).FoundDry().Ready();
     }
 
     /// <summary>Drums as read for a job: A and B in °C by product.</summary>

@@ -10,7 +10,7 @@ namespace Umbracell.Core.Tests.Assemblies;
 
 public sealed class MetalMemberTests
 {
-    private static readonly GirtProfile Profile = new(Length.FromMillimetres(60), Length.FromMillimetres(1.5), Length.FromMillimetres(0.6));
+    private static readonly MetalProfile Profile = new(Length.FromMillimetres(60), Length.FromMillimetres(1.5), Length.FromMillimetres(0.6));
 
     [Fact]
     public void The_published_girt_loses_0_185_and_its_flange_stands_at_8_degrees()
@@ -67,7 +67,7 @@ public sealed class MetalMemberTests
     public void Girts_add_their_fin_to_the_clear_field()
     {
         var study = SectionStudy.Of(Wall(MemberMaterial.Girt, Profile));
-        var psi = study.GirtPsi!.Value;
+        var psi = study.MemberPsi!.Value;
         (study.WholeU.WattsPerSquareMetreKelvin - study.ParallelU.WattsPerSquareMetreKelvin).ShouldBe(psi / 1.5, 1e-12);
         study.Findings.Single(f => f.Rule == "metalMembers").Working!.Result.Si.ShouldBe(study.WholeU.WattsPerSquareMetreKelvin, 1e-12);
     }
@@ -100,7 +100,7 @@ public sealed class MetalMemberTests
 
     private static Finding Metal(SectionCase section) => SectionStudy.Of(section).Findings.Single(f => f.Rule == "metalMembers");
 
-    private static SectionCase Wall(MemberMaterial members, GirtProfile? profile) => new()
+    private static SectionCase Wall(MemberMaterial members, MetalProfile? profile) => new()
     {
         Kind = SurfaceKind.MetalWall,
         Outboard = [new(new Material("steel-skin", new(50), Permeability.FromPermInches(0.0005), "made up"), Length.FromMillimetres(0.6))],

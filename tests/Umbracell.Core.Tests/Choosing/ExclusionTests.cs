@@ -157,10 +157,11 @@ public sealed class ExclusionTests
     [InlineData("C7")]
     [InlineData("C8")]
     [InlineData("C11")]
+    [InlineData("C12")]
     public void Cautions_follow_what_was_found_and_stay_away_otherwise(string rule)
     {
         var section = Walls.Section(SurfaceKind.StudWall) with { Inboard = [] };
-        var found = new SurfaceFacts { Workplace = true, LaterAccess = true, ClearancesAsked = true, OldBuilding = true, CombustionInside = true, HeldAtEnds = true };
+        var found = new SurfaceFacts { Workplace = true, LaterAccess = true, ClearancesAsked = true, OldBuilding = true, CombustionInside = true, HeldAtEnds = true, LooseFill = true };
         var (loud, quiet) = (Choice.Of(Walls.Case(SurfaceKind.StudWall, facts: found, section: section), FlipSearch.None), Choice.Of(Walls.Case(SurfaceKind.StudWall, section: section), FlipSearch.None));
         loud.Candidates.SelectMany(c => c.Findings).ShouldContain(f => f.Rule == rule && f.Verdict == Verdict.Care);
         quiet.Candidates.SelectMany(c => c.Findings).ShouldNotContain(f => f.Rule == rule);

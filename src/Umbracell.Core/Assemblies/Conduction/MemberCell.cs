@@ -11,14 +11,20 @@ namespace Umbracell.Core.Assemblies.Conduction;
 /// <param name="Imbalance">Share by which heat in and heat out differ; a measure of the solution.</param>
 public sealed record MemberCell(ConductionField Field, ConductionCell Cell, ThermalTransmittance U, double Psi, Temperature Coldest, double Imbalance)
 {
+    /// <summary>Volumes of a cell at rest.</summary>
+    public const int UsualVolumes = 3000;
+
+    /// <summary>Volumes of a cell while a hand moves the foam.</summary>
+    public const int FewVolumes = 800;
+
     private const double Hair = 1e-4;
 
-    /// <summary>Solves a section whose members are girts, purlins or ribs of known profile; null for any other, and for one with nothing put in.</summary>
+    /// <summary>Solves a section whose members are girts, purlins, ribs or steel studs of known profile; null for any other, and for one with nothing put in.</summary>
     /// <param name="section">The case.</param>
     /// <param name="volumes">About how many volumes.</param>
-    public static MemberCell? Of(SectionCase section, int volumes = 3000)
+    public static MemberCell? Of(SectionCase section, int volumes = UsualVolumes)
     {
-        if (section.Members is not { Material: MemberMaterial.Girt, Profile: { } profile } members || section.Fill.Count == 0 || !Applies(section))
+        if (section.Members is not { Profile: { } profile } members || section.Fill.Count == 0 || !Applies(section))
         {
             return null;
         }
@@ -39,13 +45,13 @@ public sealed record MemberCell(ConductionField Field, ConductionCell Cell, Ther
             Math.Abs(field.HeatIn - field.HeatOut) / Math.Max(field.HeatIn, 1e-12));
     }
 
-    /// <summary>Whether the model speaks of the members of a case: girts of known profile, foam from the room, no channel.</summary>
-    internal static bool Applies(SectionCase section) => section.Members is { Material: MemberMaterial.Girt, Profile: { } profile } members
+    /// <summary>Whether the model speaks of the members of a case: metal of known profile, foam from the room, no channel.</summary>
+    internal static bool Applies(SectionCase section) => section.Members is { Material: MemberMaterial.Girt or MemberMaterial.SteelStud, Profile: { } profile } members
         && members.Spacing.Metres > profile.Flange.Metres && members.Depth.Metres > 3 * profile.Web.Metres && section is { VentChannel.Metres: <= 0, FoamAgainst: FoamSide.Outboard }
         && Math.Abs((section.Air.Indoor - section.Air.Outdoor).Kelvins) >= 0.01;
 
     // From outside in: layers, then the member's depth with what is put in, its flanges on both faces, then the room or a lining.
-    private static ConductionCell Made(SectionCase section, SectionHeat heat, GirtProfile profile)
+    private static ConductionCell Made(SectionCase section, SectionHeat heat, MetalProfile profile)
     {
         var half = section.Members.Spacing.Metres / 2;
         List<Block> blocks = [];

@@ -161,6 +161,7 @@ internal static class Unfiled
         Radon = f.Radon,
         FloodProne = f.FloodProne,
         CombustionInside = f.CombustionInside,
+        LooseFill = f.LooseFill,
         LoadKPa = f.LoadKPa,
     };
 

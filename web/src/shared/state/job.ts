@@ -33,11 +33,12 @@ export const useSection = (id: Id) =>
     ...ofSurface(id),
   })
 
-export const useChoose = (id: Id) =>
+export const useChoose = (id: Id, wanted: MaybeRefOrGetter<boolean> = true) =>
   useQuery({
     queryKey: ['surface', id, 'choose'],
     queryFn: () => ask(api.GET('/api/surfaces/{id}/choose', path(id))),
     ...ofSurface(id),
+    enabled: () => toValue(wanted),
   })
 
 export const useFirm = () => useQuery({ queryKey: ['firm'], queryFn: () => ask(api.GET('/api/firm')) })

@@ -8,7 +8,7 @@ import { useWorkings } from '@/shared/state/workings'
 import FigureText from '@/shared/ui/FigureText.vue'
 import VerdictMark from '@/shared/ui/VerdictMark.vue'
 import ScoreBar from './ScoreBar.vue'
-import { useCandidateText } from './useCandidateText'
+import { useCandidateText } from '@/shared/figures/candidateText'
 import type { Candidate } from './useChooseDesk'
 
 /** One system on the surface: drawn, with its figures, its score, and why. */

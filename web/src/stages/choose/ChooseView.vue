@@ -12,7 +12,7 @@ import CandidateLane from './CandidateLane.vue'
 import ChoiceSide from './ChoiceSide.vue'
 import CompareSheet from './CompareSheet.vue'
 import FlipStrip from './FlipStrip.vue'
-import { useCandidateText } from './useCandidateText'
+import { useCandidateText } from '@/shared/figures/candidateText'
 import { useChooseDesk, type Candidate } from './useChooseDesk'
 
 /** Open or closed cell, or both, or neither: the systems of a surface side by side, with reasons and what would turn the choice. */

@@ -7,7 +7,7 @@ import { textureOf } from '@/shared/drawing/textures'
 import { useFindingText } from '@/shared/figures/findings'
 import { useProblems } from '@/shared/figures/problems'
 import { useReader } from '@/shared/state/reader'
-import { useCandidateText } from './useCandidateText'
+import { useCandidateText } from '@/shared/figures/candidateText'
 import type { Candidate } from './useChooseDesk'
 
 /** Two systems in one drawing, to one scale, with their figures in plain words: one page for whoever pays. */

@@ -8,7 +8,7 @@ import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import StageFrame from '@/shared/ui/StageFrame.vue'
 import VerdictMark from '@/shared/ui/VerdictMark.vue'
 import { linesOf } from './lines'
-import { useCandidateText } from './useCandidateText'
+import { useCandidateText } from '@/shared/figures/candidateText'
 
 /** Every surface of a job weighed: what is advised, the next best, what would turn it, and the envelope as a whole. */
 const props = defineProps<{ job: string }>()

@@ -4,7 +4,7 @@ import { useI18n } from 'vue-i18n'
 import { api, ask, type Schemas } from '@/shared/api/client'
 import { useReader } from '@/shared/state/reader'
 
-/** Temperatures around a metal member: the cell in two dimensions, in the product's own tones; what lies under the room's dew point is hatched. */
+/** Temperatures in two dimensions around a metal member or at the edge of a slab, in the product's own tones; what lies under the room's dew point is hatched. */
 const props = defineProps<{ question: Schemas['SectionQuestion']; thicknessMm: number }>()
 const { t } = useI18n()
 const reader = useReader()
@@ -24,6 +24,10 @@ watch(
       cell.value = (await ask(api.POST('/api/compute/member', { body })).catch(() => null)) ?? null
     }, 250)
   },
+)
+
+const printed = computed(() =>
+  Object.fromEntries(Object.entries(cell.value?.figures ?? {}).map(([name, figure]) => [name, reader.print(figure)])),
 )
 
 const W = 640
@@ -46,7 +50,7 @@ const drawn = computed(() => {
         w: (Math.min(x[i + 1]!, width) - x[i]!) * scale + 0.4,
         h: (y[j + 1]! - y[j]!) * scale + 0.4,
         tone: `color-mix(in oklab, var(--copper) ${Math.round(Math.min(1, Math.max(0, share)) * 100)}%, var(--ink))`,
-        damp: temp < one.dewC,
+        damp: one.kind === 'member' && temp < one.dewC,
       })
     }
   return { height, rects }
@@ -55,9 +59,9 @@ const drawn = computed(() => {
 
 <template>
   <details class="small" @toggle="open = ($event.target as HTMLDetailsElement).open">
-    <summary>{{ t('section.cell.open') }}</summary>
+    <summary>{{ t(`section.cell.open.${question.kind === 'underSlab' ? 'slabEdge' : 'member'}`) }}</summary>
     <template v-if="cell && drawn">
-      <p class="quiet">{{ t('section.cell.lead') }}</p>
+      <p class="quiet">{{ t(`section.cell.lead.${cell.kind}`) }}</p>
       <svg
         :viewBox="`0 0 ${W} ${drawn.height}`"
         role="img"
@@ -78,17 +82,7 @@ const drawn = computed(() => {
           <rect v-if="one.damp" :x="one.x" :y="one.y" :width="one.w" :height="one.h" :fill="`url(#${hatch})`" />
         </g>
       </svg>
-      <p>
-        {{
-          t('section.cell.psi', { psi: reader.print(cell.figures.psi), estimate: reader.print(cell.figures.estimate) })
-        }}.
-        {{
-          t('section.cell.coldest', {
-            coldest: reader.print(cell.figures.coldest),
-            dew: reader.print(cell.figures.dew),
-          })
-        }}.
-      </p>
+      <p>{{ t(`section.cell.told.${cell.kind}`, printed) }}</p>
     </template>
   </details>
 </template>

@@ -5,9 +5,10 @@ import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
 import { textureOf } from '@/shared/drawing/textures'
 import { useReader } from '@/shared/state/reader'
-import { foamDepthOf, foamScale } from './scale'
+import { alongside, foamDepthOf, foamScale } from './scale'
 import SectionLines from './SectionLines.vue'
 import SectionTape from './SectionTape.vue'
+import type { Beside } from './useBeside'
 
 /** The section, drawn to scale: outside left, room right. The copper face of the foam is dragged or moved with the keys. */
 const props = defineProps<{
@@ -19,6 +20,8 @@ const props = defineProps<{
   mostMm: number
   thicknessText: string
   disabled: boolean
+  /** Another system on the same substrate, drawn below to the same scale. */
+  beside?: Beside | null
 }>()
 const emit = defineEmits<{ move: [mm: number]; drop: []; nudge: [direction: 1 | -1, large: boolean] }>()
 const { t } = useI18n()
@@ -29,12 +32,21 @@ const { width } = useElementSize(box)
 const W = computed(() => Math.max(300, width.value || 720))
 const [TOP, BOTTOM] = [34, 282]
 const rows = ref(1)
-const height = computed(() => BOTTOM + 52 + rows.value * 15)
+// The other system stands under the first, so that the two share the tape's scale and the eye runs straight down.
+const OTHER = 196
+const below = computed(() => (props.beside ? OTHER : 0))
+const height = computed(() => BOTTOM + 52 + rows.value * 15 + below.value)
 const from = 62
 const to = computed(() => W.value - 76)
 
 const depth = computed(() => foamDepthOf(props.question))
-const room = computed(() => Math.max(depth.value, Math.min(props.mostMm, Math.max(props.thicknessMm * 1.35, 130))))
+const room = computed(() =>
+  Math.max(
+    depth.value,
+    props.beside?.thicknessMm ?? 0,
+    Math.min(props.mostMm, Math.max(props.thicknessMm * 1.35, 130)),
+  ),
+)
 const scale = computed(() =>
   foamScale(props.question, props.cell, props.thicknessMm, Math.max(room.value, props.thicknessMm), from, to.value),
 )
@@ -64,6 +76,20 @@ const member = computed(() => {
   const start =
     scale.value.direction === 1 ? scale.value.origin : scale.value.origin - depth.value * scale.value.pxPerMm
   return { x: start, width: depth.value * scale.value.pxPerMm }
+})
+
+const other = computed(() => {
+  const one = props.beside
+  if (!one) return null
+  const slabs = alongside(scale.value, one.question, one.cell, one.thicknessMm)
+  const last = slabs.at(-1)!
+  return {
+    slabs,
+    left: slabs[0]!.x,
+    right: last.x + last.width,
+    top: height.value - OTHER + 20,
+    bottom: height.value - 14,
+  }
 })
 
 const beyond = computed(
@@ -203,6 +229,28 @@ const drive = computed(() => {
         :max-x="W - 4"
         @rows="rows = $event"
       />
+      <g v-if="other && beside" aria-hidden="true">
+        <text :x="other.left" :y="other.top - 8" class="label">{{ beside.name }}</text>
+        <rect
+          v-for="(slab, i) in other.slabs"
+          :key="i"
+          :x="slab.x"
+          :y="other.top"
+          :width="slab.width"
+          :height="other.bottom - other.top"
+          :fill="textureOf(slab.key)"
+          stroke="var(--field-line)"
+          stroke-width="0.8"
+        />
+        <SectionLines
+          :answer="beside.answer"
+          :slabs="other.slabs"
+          :left="other.left"
+          :right="other.right"
+          :top="other.top + 16"
+          :bottom="other.bottom - 16"
+        />
+      </g>
       <g
         class="face"
         :class="{ disabled }"

@@ -9,11 +9,15 @@ import FigureText from '@/shared/ui/FigureText.vue'
 import FindingsList from '@/shared/ui/FindingsList.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import StageFrame from '@/shared/ui/StageFrame.vue'
+import { useProblems } from '@/shared/figures/problems'
+import { useCandidateText } from '@/shared/figures/candidateText'
+import BesidePanel from './BesidePanel.vue'
 import MemberField from './MemberField.vue'
 import SectionDrawing from './SectionDrawing.vue'
 import SystemPicker from './SystemPicker.vue'
 import YearPanel from './YearPanel.vue'
 import SeasonSlider from './SeasonSlider.vue'
+import { useBeside } from './useBeside'
 import { useSeason } from './useSeason'
 import { useSectionDesk } from './useSectionDesk'
 
@@ -32,12 +36,26 @@ const mayEdit = computed(() => session.person?.mayEdit ?? false)
 const row = computed(() => board.data.value?.rows.find((one) => one.id === props.surface))
 const answer = desk.answer
 provide('answeredBy', desk.answeredBy)
-const { season, drawn, hasMonths, offered } = useSeason(
+const { season, air, drawn, hasMonths, offered } = useSeason(
   desk.question,
   desk.thicknessMm,
   answer,
   () => desk.section.data.value?.summer,
   () => props.surface,
+)
+const buffer = computed(() => desk.section.data.value?.buffer ?? null)
+const { general } = useProblems()
+const candidateText = useCandidateText()
+const other = useBeside(
+  () => props.surface,
+  (candidate) => candidateText.layers(candidate.layers, candidate.boards),
+  air,
+)
+const others = computed(() =>
+  other.candidates.value.map((one) => ({
+    id: one.id,
+    text: `${candidateText.kind(one.kind)}: ${candidateText.layers(one.layers, one.boards)}`,
+  })),
 )
 const floor = computed(() => desk.question.value?.heatFlow === 'down')
 const chosen = computed(() => desk.section.data.value?.sheetId ?? null)
@@ -113,11 +131,24 @@ onKeyStroke(['[', ']'], (event) => {
           :most-mm="desk.mostMm.value"
           :thickness-text="thicknessText"
           :disabled="!mayEdit || !desk.question.value.sheetId"
+          :beside="other.beside.value"
           @move="desk.move"
           @drop="desk.drop"
           @nudge="desk.nudge"
         />
         <SeasonSlider v-if="offered && answer" v-model="season" :months="hasMonths" />
+        <BesidePanel
+          v-if="answer"
+          :wanted="other.wanted.value"
+          :picked="other.pickedId.value"
+          :options="others"
+          :loading="other.loading.value"
+          :fault="other.fault.value || (other.problem.value ? general(other.problem.value) : '')"
+          :own="answer"
+          :beside="other.beside.value"
+          @want="other.wanted.value = true"
+          @pick="other.pickedId.value = $event"
+        />
         <p v-if="desk.question.value.then?.length" class="small quiet">
           {{ t('section.system', { layers: systemWords }) }}
           <RouterLink class="act" :to="{ name: 'choose', params: { job, surface } }">{{
@@ -197,6 +228,12 @@ onKeyStroke(['[', ']'], (event) => {
             }}
           </template>
         </p>
+        <p v-if="buffer" class="small note quiet">
+          {{ t('section.bufferLead', { name: buffer.name }) }}
+          <FigureText :figure="buffer.now.figure" :working="buffer.now.working" /> {{ t('section.bufferNow') }}
+          <FigureText :figure="buffer.planned.figure" :working="buffer.planned.working" />
+          {{ t('section.bufferPlanned') }}
+        </p>
         <details v-if="answer?.inches.length" class="small table">
           <summary>{{ t('section.inches.title') }}</summary>
           <table>
@@ -218,7 +255,7 @@ onKeyStroke(['[', ']'], (event) => {
           </table>
         </details>
         <MemberField
-          v-if="answer?.figures.girtPsi"
+          v-if="answer?.figures.memberPsi || desk.question.value.kind === 'underSlab'"
           :question="desk.question.value"
           :thickness-mm="desk.thicknessMm.value"
         />

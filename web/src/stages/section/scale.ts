@@ -88,6 +88,32 @@ export function foamScale(
   return { slabs: closeUp(slabs, question.foamAgainst), origin, direction: against, pxPerMm }
 }
 
+/**
+ * Another system on the same substrate, to the scale of the first, so that the two can be held against each other:
+ * layers both have are drawn alike.
+ */
+export function alongside(first: FoamScale, question: Question, cell: string, thicknessMm: number): DrawnSlab[] {
+  const slabs = slabsOf(question, cell, thicknessMm)
+  const filled = slabs.findIndex((s) => s.key === cell)
+  const split = first.direction === 1 ? filled : filled + 1
+  const widthOf = (slab: Slab) => {
+    const same = first.slabs.find((s) => s.key === slab.key && s.thicknessMm === slab.thicknessMm)
+    return same ?? { width: Math.max(2.5, slab.thicknessMm * first.pxPerMm), broken: false }
+  }
+  const drawn = slabs.map((slab) => ({ ...slab, x: 0, width: widthOf(slab).width, broken: widthOf(slab).broken }))
+  let x = first.origin
+  for (const slab of drawn.slice(split)) {
+    slab.x = x
+    x += slab.width
+  }
+  x = first.origin
+  for (const slab of drawn.slice(0, split).reverse()) {
+    x -= slab.width
+    slab.x = x
+  }
+  return drawn
+}
+
 // Where nothing bounds the foam, the layers beyond its face follow the face.
 function closeUp(slabs: DrawnSlab[], against: Question['foamAgainst']): DrawnSlab[] {
   const placed = slabs.map((s) => ({ ...s }))

@@ -10,6 +10,13 @@ type Question = Schemas['SectionQuestion']
 export const WINTER = 0
 export const SUMMER = 13
 
+/** What was judged at winter design, drawn between other air. */
+export function between(judged: Answer, now: Answer): Answer {
+  const { indoorC, outdoorC, indoorDew, drive } = now.figures
+  const figures = { ...judged.figures, indoorC: indoorC!, outdoorC: outdoorC!, indoorDew: indoorDew!, drive: drive! }
+  return { ...judged, figures, profile: now.profile, nearestDew: now.nearestDew, outwardDrivePa: now.outwardDrivePa }
+}
+
 /**
  * The section in another season: the same layers between other air. Temperatures, dew points and the drive of vapour follow;
  * all that is judged stays with winter design and the year.
@@ -58,13 +65,14 @@ export function useSeason(
 
   const drawn = computed<Answer | null>(() => {
     const [year, now] = [answer.value, season.value === WINTER ? null : other.value]
-    if (!year || !now) return year
-    const { indoorC, outdoorC, indoorDew, drive } = now.figures
-    const figures = { ...year.figures, indoorC: indoorC!, outdoorC: outdoorC!, indoorDew: indoorDew!, drive: drive! }
-    return { ...year, figures, profile: now.profile, nearestDew: now.nearestDew, outwardDrivePa: now.outwardDrivePa }
+    return year && now ? between(year, now) : year
   })
+  /** Air of the season on both sides; nothing in winter, which is the question's own. */
+  const air = computed(() =>
+    question.value && season.value !== WINTER ? (airOf(season.value, question.value) ?? null) : null,
+  )
 
   const hasMonths = computed(() => !!question.value?.year)
   const offered = computed(() => question.value?.exposure === 'outdoors' || question.value?.exposure === 'ventilated')
-  return { season, drawn, hasMonths, offered }
+  return { season, air, drawn, hasMonths, offered }
 }

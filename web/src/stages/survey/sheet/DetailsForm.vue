@@ -15,6 +15,9 @@ const building = useBuilding(() => props.job)
 
 const d = computed(() => props.surface.details)
 const asks = (field: string) => d.value.asked.some((one) => one === field)
+const profileParts = computed(() =>
+  asks('girtProfile') ? (['flange', 'web', 'skin'] as const) : (['flange', 'web'] as const),
+)
 const words = (book: string, keys: readonly string[]) => keys.map((value) => ({ value, text: t(`${book}.${value}`) }))
 const yesNo = computed(() => [
   { value: '', text: t('survey.sheet.unknown') },
@@ -81,9 +84,9 @@ const substrates = computed(() =>
         :options="yesNo"
         :disabled="locked"
       />
-      <template v-if="asks('girtProfile')">
+      <template v-if="asks('girtProfile') || asks('studProfile')">
         <TypedField
-          v-for="part in ['flange', 'web', 'skin'] as const"
+          v-for="part in profileParts"
           :key="part"
           :typed="typed"
           :field="part"

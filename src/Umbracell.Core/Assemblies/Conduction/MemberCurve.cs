@@ -4,9 +4,9 @@ using Umbracell.Core.Quantities;
 
 namespace Umbracell.Core.Assemblies.Conduction;
 
-/// <summary>Heat through a metre of girt by how much of its depth is filled: the more of the web stands bare in the room, the more heat it gathers.</summary>
+/// <summary>Heat through a metre of metal member by how much of its depth is filled: the more of the web stands bare in the room, the more heat it gathers.</summary>
 /// <remarks>Solved at a few fills and straight between them, so that thicknesses can be sought without solving each. Kept by what it depends on, as the same wall is asked for at every step of a hand.</remarks>
-public static class GirtCurve
+public static class MemberCurve
 {
     private const int Volumes = 1500, MostKept = 500;
 
@@ -14,13 +14,13 @@ public static class GirtCurve
 
     private static readonly ConcurrentDictionary<Key, Curve> Kept = new();
 
-    private readonly record struct Key(GirtProfile Profile, double Depth, double Spacing, double Inside, double Outside, double Outboard, double Inboard, double Conductivity);
+    private readonly record struct Key(MetalProfile Profile, double Depth, double Spacing, double Inside, double Outside, string Layers, double Conductivity);
 
     /// <summary>ψ (W/(m·K)) by the share of the depth that is filled, 0 to 1; null where the model does not apply.</summary>
     /// <param name="section">The case; with nothing put in, hard foam stands for what will be.</param>
     public static Curve? For(SectionCase section)
     {
-        if (section.Members is not { Material: MemberMaterial.Girt, Profile: { } profile } members || !MemberCell.Applies(section))
+        if (section.Members is not { Profile: { } profile } members || !MemberCell.Applies(section))
         {
             return null;
         }
@@ -32,7 +32,7 @@ public static class GirtCurve
 
         // Rounded to a part in fifty: ψ hardly follows the conductivity of what is put in.
         k = Math.Exp(Math.Round(Math.Log(k) * 50) / 50);
-        var key = new Key(profile, members.Depth.Metres, members.Spacing.Metres, heat.InsideFilm.SquareMetreKelvinsPerWatt, heat.OutsideFilm.SquareMetreKelvinsPerWatt, Sum(section.Outboard), Sum(section.Inboard), k);
+        var key = new Key(profile, members.Depth.Metres, members.Spacing.Metres, heat.InsideFilm.SquareMetreKelvinsPerWatt, heat.OutsideFilm.SquareMetreKelvinsPerWatt, LayersOf(section), k);
         if (Kept.Count > MostKept)
         {
             Kept.Clear();
@@ -41,7 +41,9 @@ public static class GirtCurve
         return Kept.GetOrAdd(key, _ => Solved(section, k));
     }
 
-    private static double Sum(IReadOnlyList<Layer> layers) => layers.Sum(l => l.Resistance.SquareMetreKelvinsPerWatt);
+    // A flange against board spreads its heat otherwise than one against stone: every layer counts, in its order.
+    private static string LayersOf(SectionCase section) =>
+        string.Join('|', section.Outboard.Append(null).Concat(section.Inboard).Select(l => l is null ? "" : FormattableString.Invariant($"{l.Thickness.Metres:R}/{l.Material.Conductivity.WattsPerMetreKelvin:R}")));
 
     private static Curve Solved(SectionCase section, double conductivity)
     {

@@ -1,0 +1,111 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useI18n } from 'vue-i18n'
+import type { Schemas } from '@/shared/api/client'
+import { useReader } from '@/shared/state/reader'
+import VerdictMark from '@/shared/ui/VerdictMark.vue'
+import type { Beside } from './useBeside'
+
+/** Picks a system to draw beside the one at hand, and sets the figures of both side by side. */
+const props = defineProps<{
+  wanted: boolean
+  picked: string
+  options: { id: string; text: string }[]
+  loading: boolean
+  fault: string
+  own: Schemas['SectionAnswer']
+  beside: Beside | null
+}>()
+defineEmits<{ want: []; pick: [id: string] }>()
+const { t } = useI18n()
+const reader = useReader()
+
+const FIGURES = [
+  'thickness',
+  'foamR',
+  'wholeU',
+  'foamPermeance',
+  'heatCut',
+  'lifts',
+  'weight',
+  'insideSurface',
+] as const
+const pair = computed(() => (props.beside ? [props.own, props.beside.answer] : []))
+const dewOf = (answer: Schemas['SectionAnswer']) =>
+  answer.nearestDew.crosses
+    ? t('section.beside.crosses', { place: t(`material.${answer.nearestDew.key}`) })
+    : t('section.beside.clear', { margin: reader.print(answer.nearestDew.margin) })
+const classOf = (answer: Schemas['SectionAnswer']) => t(`section.class.${answer.foamClass}`)
+</script>
+
+<template>
+  <div class="beside small">
+    <button v-if="!wanted" type="button" class="act" @click="$emit('want')">{{ t('section.beside.open') }}</button>
+    <template v-else>
+      <p v-if="loading && !options.length" role="status">{{ t('section.beside.loading') }}</p>
+      <label v-else class="field pick">
+        <span>{{ t('section.beside.pick') }}</span>
+        <select class="input" :value="picked" @change="$emit('pick', ($event.target as HTMLSelectElement).value)">
+          <option value="">{{ t('section.beside.none') }}</option>
+          <option v-for="one in options" :key="one.id" :value="one.id">{{ one.text }}</option>
+        </select>
+      </label>
+      <p v-if="fault" class="fault" role="alert">{{ t('section.beside.failed', { reason: fault }) }}</p>
+      <table v-if="beside">
+        <thead>
+          <tr>
+            <td></td>
+            <th scope="col">{{ t('section.beside.here') }}</th>
+            <th scope="col">{{ beside.name }}</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="key in FIGURES" :key="key">
+            <th scope="row">{{ t(`section.beside.rows.${key}`) }}</th>
+            <td v-for="(answer, i) in pair" :key="i">
+              {{ reader.print(answer.figures[key]?.figure) }}
+              <template v-if="key === 'foamPermeance'">· {{ classOf(answer) }}</template>
+            </td>
+          </tr>
+          <tr>
+            <th scope="row">{{ t('section.beside.rows.dew') }}</th>
+            <td v-for="(answer, i) in pair" :key="i">{{ dewOf(answer) }}</td>
+          </tr>
+          <tr>
+            <th scope="row">{{ t('section.beside.rows.verdict') }}</th>
+            <td v-for="(answer, i) in pair" :key="i"><VerdictMark :verdict="answer.verdict" /></td>
+          </tr>
+        </tbody>
+      </table>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.beside {
+  margin: 6px 0 12px;
+}
+.pick {
+  max-width: 420px;
+}
+table {
+  border-collapse: collapse;
+  margin-top: 10px;
+  width: 100%;
+}
+th,
+td {
+  text-align: left;
+  font-weight: 400;
+  padding: 5px 14px 5px 0;
+  border-top: 1px solid var(--line);
+  vertical-align: top;
+}
+thead th {
+  font-weight: 650;
+  border-top: 0;
+}
+tbody th {
+  color: var(--ink-2);
+}
+</style>
