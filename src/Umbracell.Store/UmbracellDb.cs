@@ -1,6 +1,7 @@
 using Microsoft.AspNetCore.DataProtection.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Metadata.Builders;
+using Umbracell.Core.Yield.Price;
 using Umbracell.Store.Model;
 using Umbracell.Store.Tenancy;
 

@@ -2,6 +2,7 @@ using Umbracell.Core.Assemblies;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Moisture;
 using Umbracell.Core.Quantities;
+using Umbracell.Core.Yield.Price;
 
 namespace Umbracell.Core.Choosing;
 

@@ -118,6 +118,9 @@ public enum Dimension
     /// <summary>Weight on an area; kg/m². Prints in pounds a square foot, or kilograms a square metre.</summary>
     AreaWeight,
 
+    /// <summary>Heat; J. Prints in kilowatt-hours.</summary>
+    Heat,
+
     /// <summary>Money in the firm's currency.</summary>
     Money,
 

@@ -91,7 +91,7 @@ public static class QuantityPrinter
         (Dimension.VapourPressure, _) => Fixed(value, 0),
         (Dimension.Permeance, UnitSystem.Us) => Significant(value, value < 0.1 ? 2 : 3),
         (Dimension.Permeance, _) => Significant(value, 3),
-        (Dimension.Mass or Dimension.AirFlow or Dimension.RoomVolume or Dimension.HeatLoss or Dimension.Power or Dimension.LeakageArea, _) => Fixed(value, 0),
+        (Dimension.Mass or Dimension.AirFlow or Dimension.RoomVolume or Dimension.HeatLoss or Dimension.Power or Dimension.LeakageArea or Dimension.Heat, _) => Fixed(value, 0),
         (Dimension.MassPerArea, UnitSystem.Us) => Fixed(value, 2),
         (Dimension.MassPerArea, _) => Fixed(value, 0),
         (Dimension.AirPressure, _) => Fixed(value, 1),

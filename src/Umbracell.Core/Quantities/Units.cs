@@ -78,6 +78,7 @@ internal static class Units
 
     public static readonly Unit PoundPerSquareFoot = new("lb/ft²", Quantities.Mass.KilogramsPerPound / Quantities.Area.SquareMetresPerSquareFoot, 0, [Dimension.AreaWeight]);
     public static readonly Unit KilogramPerSquareMetre = new("kg/m²", 1, 0, [Dimension.AreaWeight]);
+    public static readonly Unit KilowattHour = new("kWh", 3.6e6, 0, [Dimension.Heat], "kwh");
     public static readonly Unit OfMoney = new("", 1, 0, [Dimension.Money]);
     public static readonly Unit MoneyPerSquareFoot = new("per ft²", 1 / Quantities.Area.SquareMetresPerSquareFoot, 0, [Dimension.MoneyPerArea]);
     public static readonly Unit MoneyPerSquareMetre = new("per m²", 1, 0, [Dimension.MoneyPerArea]);
@@ -152,6 +153,7 @@ internal static class Units
         (Dimension.LeakageArea, _) => SquareCentimetre,
         (Dimension.AreaWeight, UnitSystem.Us) => PoundPerSquareFoot,
         (Dimension.AreaWeight, _) => KilogramPerSquareMetre,
+        (Dimension.Heat, _) => KilowattHour,
         (Dimension.Money, _) => OfMoney,
         (Dimension.MoneyPerArea, UnitSystem.Us) => MoneyPerSquareFoot,
         (Dimension.MoneyPerArea, _) => MoneyPerSquareMetre,

@@ -2,6 +2,7 @@ using Umbracell.Core.Assemblies;
 using Umbracell.Core.Choosing;
 using Umbracell.Core.Conditions;
 using Umbracell.Core.Takeoff;
+using Umbracell.Core.Yield.Price;
 using Umbracell.Formats.DataFiles;
 using Umbracell.Questions.Section;
 using Umbracell.Server.Jobs;

@@ -2,6 +2,7 @@ using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Choosing;
 using Umbracell.Core.Quantities;
+using Umbracell.Core.Yield.Price;
 using Umbracell.Formats.DataFiles;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Access;

@@ -3,6 +3,7 @@ using Umbracell.Core.Choosing;
 using Umbracell.Core.Conditions;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Takeoff;
+using Umbracell.Core.Yield.Price;
 
 namespace Umbracell.Store.Model;
 

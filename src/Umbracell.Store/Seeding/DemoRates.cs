@@ -1,4 +1,5 @@
 using Umbracell.Core.Choosing;
+using Umbracell.Core.Yield.Price;
 
 namespace Umbracell.Store.Seeding;
 

@@ -1,5 +1,6 @@
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Planning;
+using Umbracell.Core.Yield.Price;
 using Umbracell.Store.Model;
 using Umbracell.Store.Tenancy;
 

@@ -25,9 +25,7 @@ public static class MemberCurve
             return null;
         }
 
-        const double HardFoam = 0.022;
-        var filled = section.FillThickness.Metres;
-        var k = filled > 0 ? filled / section.Fill.Sum(f => f.Resistance.SquareMetreKelvinsPerWatt) : HardFoam;
+        var k = ConductivityOf(section);
         var heat = SectionHeat.ClearOf(section);
 
         // Rounded to a part in fifty: ψ hardly follows the conductivity of what is put in.
@@ -39,6 +37,19 @@ public static class MemberCurve
         }
 
         return Kept.GetOrAdd(key, _ => Solved(section, k));
+    }
+
+    // A foam stands by its thickest rating, so that the curve stays the same while its face is moved; several layers by what they are together.
+    private static double ConductivityOf(SectionCase section)
+    {
+        const double HardFoam = 0.022;
+        if (section.Fill is [FoamFill { Sheet: var sheet }])
+        {
+            return sheet.ThickestRated.Metres / sheet.ResistanceAt(sheet.ThickestRated).SquareMetreKelvinsPerWatt;
+        }
+
+        var filled = section.FillThickness.Metres;
+        return filled > 0 ? filled / section.Fill.Sum(f => f.Resistance.SquareMetreKelvinsPerWatt) : HardFoam;
     }
 
     // A flange against board spreads its heat otherwise than one against stone: every layer counts, in its order.

@@ -1,7 +1,7 @@
 using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
 
-namespace Umbracell.Core.Choosing;
+namespace Umbracell.Core.Yield.Price;
 
 /// <summary>What a firm pays and how fast it works. Money in the firm's own currency.</summary>
 public sealed record Rates
@@ -41,6 +41,54 @@ public sealed record Rates
 
     /// <summary>Price of a new roof covering laid on boards, per m².</summary>
     public double NewCoveringPerM2 { get; init; }
+
+    /// <summary>Square metres an hour masked and covered.</summary>
+    public double MaskM2PerHour { get; init; }
+
+    /// <summary>Hours a crew works in a day.</summary>
+    public double CrewDayHours { get; init; } = 8;
+
+    /// <summary>Cost of the rig for a day.</summary>
+    public double RigDay { get; init; }
+
+    /// <summary>Cost of travel for a day.</summary>
+    public double TravelDay { get; init; }
+
+    /// <summary>Consumables for a set sprayed: suits, filters, tips, film.</summary>
+    public double ConsumablesPerSet { get; init; }
+
+    /// <summary>Drums and waste carted away, for a set sprayed.</summary>
+    public double DisposalPerSet { get; init; }
+
+    /// <summary>Scaffold for a square metre of surface reached from one.</summary>
+    public double ScaffoldPerM2 { get; init; }
+
+    /// <summary>Overhead on the cost, percent.</summary>
+    public double OverheadPercent { get; init; }
+
+    /// <summary>Profit, percent: of the price before tax, or on the cost where <see cref="ProfitIsMarkup"/>.</summary>
+    public double ProfitPercent { get; init; }
+
+    /// <summary>Whether the profit is a markup on the cost and not a margin of the price.</summary>
+    public bool ProfitIsMarkup { get; init; }
+
+    /// <summary>Tax on the price, percent.</summary>
+    public double TaxPercent { get; init; }
+
+    /// <summary>What a kilowatt-hour of heat in the building costs.</summary>
+    public double HeatKilowattHour { get; init; }
+
+    /// <summary>Power of the firm's space heaters together, kW.</summary>
+    public double HeaterKilowatts { get; init; }
+
+    /// <summary>Days from order to delivery.</summary>
+    public double LeadDays { get; init; }
+
+    /// <summary>Load the trailer may carry, kg; zero where it is not entered.</summary>
+    public double TrailerKilograms { get; init; }
+
+    /// <summary>Board feet an hour a crew sprays of a foam.</summary>
+    public double BoardFeetPerHour(CellStructure cell) => cell == CellStructure.Closed ? ClosedBoardFeetPerHour : OpenBoardFeetPerHour;
 
     /// <summary>Price of a set; null where the firm has entered none.</summary>
     public double? PriceOf(ProductSheet sheet) => SetPrice.TryGetValue(sheet.Id, out var price) ? price : null;

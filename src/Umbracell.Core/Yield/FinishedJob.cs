@@ -1,0 +1,35 @@
+using Umbracell.Core.Quantities;
+
+namespace Umbracell.Core.Yield;
+
+/// <summary>What a finished job teaches: how far its yield lay from what was predicted without the crew's own factor.</summary>
+/// <param name="Id">The job's key.</param>
+/// <param name="Crew">Who sprayed it.</param>
+/// <param name="Family">Product family, such as <c>closedStandard</c>.</param>
+/// <param name="Actual">Board feet per set by drums used and <b>measured</b> mean depth; above zero.</param>
+/// <param name="Predicted">Board feet per set predicted for its conditions, the crew's factor left out; above zero.</param>
+/// <param name="Foam">Foam in place, above zero: the more, the surer.</param>
+public sealed record FinishedJob(string Id, string Crew, string Family, FoamVolume Actual, FoamVolume Predicted, FoamVolume Foam)
+{
+    /// <summary>Standard deviation of ln(actual/predicted) of a job of <see cref="ReferenceBoardFeet"/> (material method, learning).</summary>
+    public const double ReferenceSd = 0.08;
+
+    /// <summary>About one set of closed cell.</summary>
+    public const double ReferenceBoardFeet = 4000;
+
+    // A tiny job says little and a great one is still one crew in one month.
+    private const double LeastSd = 0.03, GreatestSd = 0.25;
+
+    /// <summary>ln(actual/predicted).</summary>
+    /// <exception cref="QuantityRangeException">A yield not above zero.</exception>
+    public double LogRatio => Math.Log(Positive("actual yield", Actual) / Positive("predicted yield", Predicted));
+
+    /// <summary>Standard deviation of <see cref="LogRatio"/>: it shrinks with the root of the board feet behind it.</summary>
+    public double Sd => SdOf(Foam);
+
+    /// <summary>Standard deviation of ln(actual/predicted) of a job of a size.</summary>
+    /// <param name="foam">Foam in place, above zero.</param>
+    public static double SdOf(FoamVolume foam) => Math.Clamp(ReferenceSd * Math.Sqrt(ReferenceBoardFeet / Math.Max(foam.BoardFeet, 1e-9)), LeastSd, GreatestSd);
+
+    private static double Positive(string name, FoamVolume volume) => QuantityRangeException.Within(name, volume.CubicMetres, 1e-9, 1e6, Dimension.FoamVolume);
+}

@@ -1,0 +1,89 @@
+using Umbracell.Core.Findings;
+using Umbracell.Core.Materials;
+using Umbracell.Core.Quantities;
+using Umbracell.Core.Takeoff;
+
+namespace Umbracell.Core.Yield.Price;
+
+/// <summary>Foam of a surface as it is priced.</summary>
+/// <param name="Sheet">The product.</param>
+/// <param name="Volume">Foam in place before shaving.</param>
+/// <param name="Sets">Sets that suffice as often as not.</param>
+/// <param name="SetsWorking">How the sets came about.</param>
+public sealed record BidFoam(ProductSheet Sheet, FoamVolume Volume, double Sets, Working? SetsWorking = null);
+
+/// <summary>Batts, boards and coats of a surface.</summary>
+/// <param name="Id">Batt or material.</param>
+/// <param name="Covered">Area covered.</param>
+/// <param name="BoardThickness">For boards, priced by the millimetre; null elsewhere.</param>
+/// <param name="Pace">Which pace of the firm it is laid at.</param>
+public sealed record BidBought(string Id, Area Covered, Length? BoardThickness, BidPace Pace);
+
+/// <summary>The pace at which something is laid.</summary>
+public enum BidPace
+{
+    /// <summary>Batts.</summary>
+    Batt,
+
+    /// <summary>Boards cut, fitted and sealed.</summary>
+    Board,
+
+    /// <summary>Coats.</summary>
+    Coat,
+}
+
+/// <summary>Heat put into the building so that a surface can be sprayed.</summary>
+/// <param name="KilowattHours">Heat.</param>
+/// <param name="Working">How it came about.</param>
+public sealed record BidHeat(double KilowattHours, Working Working);
+
+/// <summary>A surface as it is priced.</summary>
+/// <param name="Name">Its name.</param>
+/// <param name="Treated">Treated area, above zero.</param>
+/// <param name="Access">How it is reached; acts on the hours alone.</param>
+/// <param name="Foams">Foams in the order they are sprayed.</param>
+/// <param name="Bought">What else is put in.</param>
+/// <param name="Shaved">Whether it is shaved flush.</param>
+/// <param name="Waits">Least waits between its lifts.</param>
+/// <param name="Heat">Heat it needs; null where none.</param>
+public sealed record BidSurface(string Name, Area Treated, AccessKind Access, IReadOnlyList<BidFoam> Foams, IReadOnlyList<BidBought> Bought, bool Shaved, TimeSpan Waits, BidHeat? Heat = null);
+
+/// <summary>A line of a bid.</summary>
+/// <param name="Key">What it is: <c>foam:</c> or <c>bought:</c> with an id, <c>crew</c>, <c>rig</c>, <c>travel</c>, <c>consumables</c>, <c>disposal</c>, <c>scaffold</c>, <c>heat</c>, <c>overhead</c>, <c>profit</c>, <c>tax</c>.</param>
+/// <param name="Quantity">How much of it.</param>
+/// <param name="Amount">Money.</param>
+/// <param name="Working">How it came about.</param>
+public sealed record BidLine(string Key, Figure Quantity, double Amount, Working Working);
+
+/// <summary>What a job costs and what is asked for it.</summary>
+/// <param name="Lines">Costs, then overhead, profit and tax, in the order they add up.</param>
+/// <param name="Cost">Direct cost.</param>
+/// <param name="Net">Price before tax.</param>
+/// <param name="Price">Price with tax.</param>
+/// <param name="CrewHours">Paid crew hours.</param>
+/// <param name="Days">Days on site, whole.</param>
+/// <param name="Treated">Treated area.</param>
+/// <param name="Foam">Foam in place.</param>
+/// <param name="Missing">Sheets and materials the firm has no price for; their lines are left out, so the price is short by them.</param>
+/// <param name="Unentered">Rates that stand at nothing.</param>
+public sealed record Bid(IReadOnlyList<BidLine> Lines, double Cost, double Net, double Price, double CrewHours, int Days, Area Treated, FoamVolume Foam, IReadOnlyList<string> Missing, IReadOnlyList<string> Unentered)
+{
+    /// <summary>Price before tax for a square metre treated; nothing without area.</summary>
+    public double PerSquareMetre => Treated.SquareMetres > 0 ? Net / Treated.SquareMetres : 0;
+
+    /// <summary>Price before tax for a board foot; nothing without foam.</summary>
+    public double PerBoardFoot => Foam.BoardFeet > 0 ? Net / Foam.BoardFeet : 0;
+
+    /// <summary>Prices surfaces together.</summary>
+    /// <param name="surfaces">The surfaces; none gives a bid of nothing.</param>
+    /// <param name="rates">What the firm pays and how fast it works. A margin is under 95 %.</param>
+    /// <exception cref="QuantityRangeException">A percentage or the hours of a day out of range.</exception>
+    public static Bid Of(IReadOnlyList<BidSurface> surfaces, Rates rates)
+    {
+        QuantityRangeException.Within("hours of a day", rates.CrewDayHours, 1, 24, Dimension.Number);
+        QuantityRangeException.Within("overhead", rates.OverheadPercent, 0, 500, Dimension.Percent);
+        QuantityRangeException.Within("profit", rates.ProfitPercent, 0, rates.ProfitIsMarkup ? 500 : 95, Dimension.Percent);
+        QuantityRangeException.Within("tax", rates.TaxPercent, 0, 100, Dimension.Percent);
+        return new BidSums(surfaces, rates).Told();
+    }
+}

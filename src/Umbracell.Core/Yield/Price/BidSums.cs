@@ -1,0 +1,118 @@
+using Umbracell.Core.Findings;
+using Umbracell.Core.Quantities;
+using Umbracell.Core.Takeoff;
+
+namespace Umbracell.Core.Yield.Price;
+
+/// <summary>Adds a bid up, line by line.</summary>
+internal sealed class BidSums(IReadOnlyList<BidSurface> surfaces, Rates rates)
+{
+    private readonly List<BidLine> _lines = [];
+    private readonly List<string> _missing = [];
+
+    public Bid Told()
+    {
+        var sets = surfaces.Sum(s => s.Foams.Sum(f => f.Sets));
+        Foams();
+        Bought();
+        var hours = BidHours.Of(surfaces, rates);
+        var days = surfaces.Count == 0 ? 0 : (int)Math.Ceiling(hours.Result.Si / 3600 / rates.CrewDayHours - 1e-9);
+        var paid = hours.Result.Si / 3600;
+        Line("crew", hours.Result, paid * rates.CrewHour, "c = h · p", [new("h", "crewHours", hours.Result, hours), Money("p", "crewHour", rates.CrewHour)], "The firm's paces and rate");
+        var dayWorking = new Working("bidDays", "d = h / h_day, rounded up", [new("h", "crewHours", hours.Result, hours), new("h_day", "crewDayHours", Figure.Number(rates.CrewDayHours))], Figure.Count(days), "Whole days on site");
+        Each("rig", Figure.Count(days), days, rates.RigDay, dayWorking);
+        Each("travel", Figure.Count(days), days, rates.TravelDay, dayWorking);
+        var all = new Figure(sets, Dimension.Sets);
+        Each("consumables", all, sets, rates.ConsumablesPerSet, null);
+        Each("disposal", all, sets, rates.DisposalPerSet, null);
+        var scaffolded = surfaces.Where(s => s.Access == AccessKind.Scaffold).Aggregate(new Area(0), (sum, s) => sum + s.Treated);
+        Each("scaffold", scaffolded.ToFigure(), scaffolded.SquareMetres, rates.ScaffoldPerM2, null);
+        Heat();
+        return Above(paid, days);
+    }
+
+    private void Foams()
+    {
+        foreach (var group in surfaces.SelectMany(s => s.Foams).GroupBy(f => f.Sheet.Id).OrderBy(g => g.Key, StringComparer.Ordinal))
+        {
+            var sets = group.Sum(f => f.Sets);
+            if (rates.PriceOf(group.First().Sheet) is not { } price)
+            {
+                _missing.Add(group.Key);
+                continue;
+            }
+
+            var summed = new Working("bidSets", "n = " + string.Join(" + ", group.Select((_, i) => "n" + (i + 1))), [.. group.Select((f, i) => new WorkingTerm("n" + (i + 1), "medianSets", new(f.Sets, Dimension.Sets), f.SetsWorking))], new(sets, Dimension.Sets), "Sets that suffice as often as not; what is loaded above them comes back");
+            Line("foam:" + group.Key, new(sets, Dimension.Sets), sets * price, "c = n · p", [new("n", "medianSets", new(sets, Dimension.Sets), summed), Money("p", "setPrice", price)], group.First().Sheet.Name);
+        }
+    }
+
+    private void Bought()
+    {
+        foreach (var group in surfaces.SelectMany(s => s.Bought).GroupBy(b => (b.Id, Thickness: b.BoardThickness?.Metres)).OrderBy(g => g.Key.Id, StringComparer.Ordinal))
+        {
+            var area = group.Aggregate(new Area(0), (sum, b) => sum + b.Covered);
+            if (rates.PriceOf(group.Key.Id, group.First().BoardThickness) is not { } price)
+            {
+                _missing.Add(group.Key.Id);
+                continue;
+            }
+
+            Line("bought:" + group.Key.Id, area.ToFigure(), area.SquareMetres * price, "c = A · p", [new("A", "coveredArea", area.ToFigure()), new("p", "materialPrice", new(price, Dimension.MoneyPerArea))], "The firm's prices");
+        }
+    }
+
+    private void Heat()
+    {
+        var heated = surfaces.Select(s => s.Heat).OfType<BidHeat>().ToList();
+        if (heated.Count == 0)
+        {
+            return;
+        }
+
+        var heat = heated.Sum(h => h.KilowattHours);
+        Line("heat", new(heat * 3.6e6, Dimension.Heat), heat * rates.HeatKilowattHour, "c = Q · p", [new("Q", "heat", new(heat * 3.6e6, Dimension.Heat), heated[0].Working), Money("p", "heatKilowattHour", rates.HeatKilowattHour)], "Heat for surfaces colder than the sheet allows");
+    }
+
+    // Overhead on the cost, profit as margin or markup, tax on the price.
+    private Bid Above(double hours, int days)
+    {
+        var cost = _lines.Sum(l => l.Amount);
+        var overhead = cost * rates.OverheadPercent / 100;
+        Share("overhead", rates.OverheadPercent, overhead, "o = c · q", ("c", "bidCost", cost));
+        var own = cost + overhead;
+        var profit = rates.ProfitIsMarkup ? own * rates.ProfitPercent / 100 : own * rates.ProfitPercent / (100 - rates.ProfitPercent);
+        Share("profit", rates.ProfitPercent, profit, rates.ProfitIsMarkup ? "w = c · q" : "w = c · q / (1 − q)", ("c", "ownCost", own));
+        var net = own + profit;
+        var tax = net * rates.TaxPercent / 100;
+        Share("tax", rates.TaxPercent, tax, "x = P · q", ("P", "netPrice", net));
+        return new(_lines, cost, net, net + tax, hours, days, surfaces.Aggregate(new Area(0), (sum, s) => sum + s.Treated), surfaces.SelectMany(s => s.Foams).Aggregate(default(FoamVolume), (sum, f) => sum + f.Volume), _missing, [.. Unentered()]);
+    }
+
+    private IEnumerable<string> Unentered()
+    {
+        (string Name, double Value)[] all = [("crewHour", rates.CrewHour), ("rigDay", rates.RigDay), ("overhead", rates.OverheadPercent), ("profit", rates.ProfitPercent)];
+        return all.Where(one => one.Value <= 0).Select(one => one.Name);
+    }
+
+    private void Each(string key, Figure quantity, double count, double price, Working? from)
+    {
+        if (price > 0 && count > 0)
+        {
+            Line(key, quantity, count * price, "c = n · p", [new("n", key + "Count", quantity, from), Money("p", key + "Price", price)], "The firm's rates");
+        }
+    }
+
+    private void Share(string key, double percent, double amount, string formula, (string Symbol, string Name, double Value) of)
+    {
+        if (amount > 0)
+        {
+            Line(key, Figure.Percent(percent), amount, formula, [Money(of.Symbol, of.Name, of.Value), new("q", key + "Share", Figure.Percent(percent))], "The firm's rates");
+        }
+    }
+
+    private void Line(string key, Figure quantity, double amount, string formula, IReadOnlyList<WorkingTerm> terms, string source) =>
+        _lines.Add(new(key, quantity, amount, new("bidLine:" + key.Split(':')[0], formula, terms, new(amount, Dimension.Money), source)));
+
+    private static WorkingTerm Money(string symbol, string name, double value) => new(symbol, name, new(value, Dimension.Money));
+}

@@ -1,0 +1,122 @@
+using Umbracell.Core.Conditions;
+using Umbracell.Core.Findings;
+using Umbracell.Core.Materials;
+using Umbracell.Core.Quantities;
+using Umbracell.Core.Takeoff;
+
+namespace Umbracell.Core.Yield.Price;
+
+/// <summary>Ways to spray a surface on a cold day.</summary>
+public enum ColdRouteKind
+{
+    /// <summary>The standard grade on the surface as it is.</summary>
+    Straight,
+
+    /// <summary>The space is heated until the surface is warm enough for the standard grade.</summary>
+    Heat,
+
+    /// <summary>The cold grade throughout.</summary>
+    ColdGrade,
+
+    /// <summary>A first lift of cold grade, then the standard grade on its warm face.</summary>
+    ColdThenStandard,
+
+    /// <summary>A flash coat of the standard grade, then built up.</summary>
+    FlashCoat,
+}
+
+/// <summary>A surface on a cold day, and what there is to warm it with.</summary>
+public sealed record ColdRouteCase
+{
+    /// <summary>The grade wanted.</summary>
+    public required ProductSheet Standard { get; init; }
+
+    /// <summary>Its cold grade; null where none is on offer.</summary>
+    public ProductSheet? ColdGrade { get; init; }
+
+    /// <summary>The surface's name.</summary>
+    public required string Name { get; init; }
+
+    /// <summary>Treated area.</summary>
+    public required Area Treated { get; init; }
+
+    /// <summary>Net area with ribs developed, above zero.</summary>
+    public required Area Sprayed { get; init; }
+
+    /// <summary>Specified thickness.</summary>
+    public required Length Thickness { get; init; }
+
+    /// <summary>Depth that sinks into a stone base.</summary>
+    public Length Penetration { get; init; }
+
+    /// <summary>Temperature of what is sprayed on.</summary>
+    public required Temperature Substrate { get; init; }
+
+    /// <summary>Air beside it.</summary>
+    public required Temperature Air { get; init; }
+
+    /// <summary>Humidity of that air.</summary>
+    public required RelativeHumidity AirHumidity { get; init; }
+
+    /// <summary>How far the bare face follows the room, 0 to 1: the temperature factor of the assembly without foam.</summary>
+    public required double FaceShare { get; init; }
+
+    /// <summary>Heat the face takes up, J/(m²·K).</summary>
+    public required double FaceCapacity { get; init; }
+
+    /// <summary>The space that would be heated; null outdoors, where nothing can be.</summary>
+    public HeatedSpace? Space { get; init; }
+
+    /// <summary>Whether the space's size was assumed.</summary>
+    public bool SpaceAssumed { get; init; }
+
+    /// <summary>The firm's heater.</summary>
+    public HeaterKind Heater { get; init; } = HeaterKind.Indirect;
+
+    /// <summary>How the surface is reached.</summary>
+    public AccessKind Access { get; init; }
+
+    /// <summary>What the crew yields against the sheet.</summary>
+    public double CrewFactor { get; init; } = 1;
+
+    /// <summary>Drum temperature the work will be done with; null for the middle of the sheet's window.</summary>
+    public Temperature? Drums { get; init; }
+
+    /// <summary>Whether the practice never flashes.</summary>
+    public bool NeverFlash { get; init; }
+
+    /// <summary>What the firm pays and how fast it works.</summary>
+    public required Rates Rates { get; init; }
+}
+
+/// <summary>A way to spray the surface, with what it takes.</summary>
+/// <param name="Kind">Which way.</param>
+/// <param name="Foams">Foams with their sets, first sprayed first.</param>
+/// <param name="Bid">Its direct cost and hours by the firm's rates.</param>
+/// <param name="Preheat">Time to warm the surface before work.</param>
+/// <param name="Heating">The air the heater makes; null where nothing is heated.</param>
+/// <param name="KilowattHours">Heat.</param>
+/// <param name="Finish">From the first heat to the end of the last lift.</param>
+/// <param name="Findings">Adhesion, moisture and limits, worst first.</param>
+public sealed record ColdRoute(ColdRouteKind Kind, IReadOnlyList<BidFoam> Foams, Bid Bid, TimeSpan Preheat, SpaceHeating? Heating, double KilowattHours, TimeSpan Finish, IReadOnlyList<Finding> Findings)
+{
+    /// <summary>Whether the sheet or the air holds it.</summary>
+    public bool Held => Findings.Worst() == Verdict.Hold;
+
+    /// <summary>Sets of all products.</summary>
+    public double Sets => Foams.Sum(f => f.Sets);
+}
+
+/// <summary>The cold-weather routes of a surface side by side (material method, cold routes).</summary>
+/// <param name="Case">The question.</param>
+/// <param name="Routes">Every route, in the order of <see cref="ColdRouteKind"/>.</param>
+public sealed record ColdRoutes(ColdRouteCase Case, IReadOnlyList<ColdRoute> Routes)
+{
+    /// <summary>The route to price: as it is where the sheet allows, else the cheapest that nothing holds; null where all are held.</summary>
+    public ColdRoute? Chosen => Routes[0].Held ? Routes.Where(r => !r.Held && r.Bid.Missing.Count == 0).MinBy(r => r.Bid.Cost) ?? Routes.FirstOrDefault(r => !r.Held) : Routes[0];
+
+    /// <summary>Compares the routes.</summary>
+    /// <param name="question">The case.</param>
+    /// <exception cref="QuantityRangeException">An area or thickness out of range, or air outside the psychrometric formulas.</exception>
+    public static ColdRoutes Of(ColdRouteCase question) => new(question, [.. Enum.GetValues<ColdRouteKind>().Select(kind => new ColdRouteStudy(question).Of(kind)).OfType<ColdRoute>()]);
+}
