@@ -1,7 +1,6 @@
 using Microsoft.AspNetCore.DataProtection.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Metadata.Builders;
-using Umbracell.Core.Yield.Price;
 using Umbracell.Store.Model;
 using Umbracell.Store.Tenancy;
 
@@ -51,6 +50,12 @@ public sealed class UmbracellDb(DbContextOptions<UmbracellDb> options, FirmScope
     public DbSet<PlaceHoursRow> PlaceHours => Set<PlaceHoursRow>();
 
     public DbSet<TargetSetRow> TargetSets => Set<TargetSetRow>();
+
+    public DbSet<StockLotRow> StockLots => Set<StockLotRow>();
+
+    public DbSet<PastJobRow> PastJobs => Set<PastJobRow>();
+
+    public DbSet<BidRow> Bids => Set<BidRow>();
 
     public DbSet<DataProtectionKey> DataProtectionKeys => Set<DataProtectionKey>();
 
@@ -107,6 +112,7 @@ public sealed class UmbracellDb(DbContextOptions<UmbracellDb> options, FirmScope
             job.Property(j => j.Version).IsRowVersion();
             job.Property(j => j.Priorities).AsJson();
             job.Property(j => j.Exceptions).AsJson();
+            job.Property(j => j.Pricing).AsJson();
             job.HasOne(j => j.OwnPlace).WithMany().HasForeignKey(j => new { j.FirmId, j.OwnPlaceId }).HasPrincipalKey(p => new { p.FirmId, p.Id }).OnDelete(DeleteBehavior.Restrict);
             job.Navigation(j => j.OwnPlace).AutoInclude();
             job.HasOne(j => j.OwnTargets).WithMany().HasForeignKey(j => new { j.FirmId, j.OwnTargetsId }).HasPrincipalKey(t => new { t.FirmId, t.Id }).OnDelete(DeleteBehavior.Restrict);
@@ -148,7 +154,38 @@ public sealed class UmbracellDb(DbContextOptions<UmbracellDb> options, FirmScope
             reading.HasQueryFilter(r => r.FirmId == CurrentFirm);
         });
         OfPlacesAndTargets(modelBuilder);
+        OfMaterial(modelBuilder);
         OfSurvey(modelBuilder);
+    }
+
+    private void OfMaterial(ModelBuilder modelBuilder)
+    {
+        modelBuilder.Entity<StockLotRow>(lot =>
+        {
+            lot.HasOne<Firm>().WithMany().HasForeignKey(l => l.FirmId);
+            lot.Property(l => l.Lot).HasMaxLength(60);
+            lot.Property(l => l.SheetSlug).HasMaxLength(60);
+            lot.Property(l => l.Version).IsRowVersion();
+            lot.HasQueryFilter(l => l.FirmId == CurrentFirm);
+        });
+        modelBuilder.Entity<PastJobRow>(job =>
+        {
+            job.HasOne<Firm>().WithMany().HasForeignKey(j => j.FirmId);
+            job.Property(j => j.Name).HasMaxLength(200);
+            job.Property(j => j.Crew).HasMaxLength(60);
+            job.Property(j => j.SheetSlug).HasMaxLength(60);
+            job.Property(j => j.LeftOutBecause).HasMaxLength(300);
+            job.Property(j => j.Version).IsRowVersion();
+            job.HasIndex(j => new { j.FirmId, j.FinishedOn });
+            job.HasQueryFilter(j => j.FirmId == CurrentFirm);
+        });
+        modelBuilder.Entity<BidRow>(bid =>
+        {
+            OfJob(bid);
+            bid.Property(b => b.MadeBy).HasMaxLength(120);
+            bid.Property(b => b.Document).AsJson();
+            bid.HasIndex(b => new { b.JobId, b.MadeAt });
+        });
     }
 
     private void OfPlacesAndTargets(ModelBuilder modelBuilder)

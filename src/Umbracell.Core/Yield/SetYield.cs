@@ -32,8 +32,9 @@ public sealed record SetYield(FoamVolume Expected, IReadOnlyList<YieldFactor> Fa
     /// <param name="sheet">The sheet.</param>
     /// <param name="conditions">The conditions.</param>
     /// <param name="crewFactor">The crew's own factor, 0.2 to 2; 1 until it is learned.</param>
+    /// <param name="crewWorking">How that factor came about.</param>
     /// <exception cref="QuantityRangeException">A temperature outside the sheet's curves, wind over the sheet's limit, or a yield above what the mass of a set can fill.</exception>
-    public static SetYield For(ProductSheet sheet, YieldConditions conditions, double crewFactor = 1)
+    public static SetYield For(ProductSheet sheet, YieldConditions conditions, double crewFactor = 1, Working? crewWorking = null)
     {
         QuantityRangeException.Within("crew factor", crewFactor, 0.2, 2, Dimension.Number);
         var source = $"{sheet.Name}, {sheet.Edition}: yield";
@@ -44,7 +45,7 @@ public sealed record SetYield(FoamVolume Expected, IReadOnlyList<YieldFactor> Fa
             ForLift(sheet, conditions.Lift),
             ForOpenFace(sheet, conditions.WindAtOpenFace),
             new("altitude", 1, new("factor:altitude", "f_alt = 1", [], Figure.Number(1), "The sheet has no altitude curve")),
-            new("crew", crewFactor, new("factor:crew", "f_crew", [], Figure.Number(crewFactor), "No finished jobs learned from yet: 1")),
+            new("crew", crewFactor, crewWorking ?? new("factor:crew", "f_crew", [], Figure.Number(crewFactor), "No finished jobs learned from yet: 1")),
         ];
         var expected = sheet.SheetYield * factors.Aggregate(1.0, (product, f) => product * f.Value);
         var bound = sheet.SetMass / sheet.InPlaceDensity;

@@ -43,6 +43,19 @@ public sealed record SetsCase
 
     /// <summary>How the area came about.</summary>
     public Working? AreaWorking { get; init; }
+
+    /// <summary>What the crew yields against the sheet; 1 until finished jobs are learned from.</summary>
+    public double CrewFactor { get; init; } = 1;
+
+    /// <summary>Standard deviation of ln(yield) of a job like this one; null for the spread between crews nothing is known of.</summary>
+    public double? YieldSd { get; init; }
+
+    /// <summary>How the crew's factor came about.</summary>
+    public Working? CrewWorking { get; init; }
+
+    /// <summary>The case with what was learned of a crew.</summary>
+    /// <param name="crew">What was learned.</param>
+    public SetsCase By(CrewYield crew) => this with { CrewFactor = crew.Factor, YieldSd = crew.NextJobSd(Sprayed * Thickness), CrewWorking = crew.Working };
 }
 
 /// <summary>Material for a surface: the answer of the sets stage.</summary>
@@ -73,8 +86,8 @@ public sealed record SetsStudy(FoamDemand Demand, SetYield Yield, SpraySets Sets
         var overfill = sets.ShavedFlush && sets.Sheet.Cell == CellStructure.Open ? sets.Overfill ?? FoamDemand.DefaultOverfill : (Length?)null;
         var demand = FoamDemand.For(sets.Sprayed, sets.Thickness, sets.Scatter ?? FoamDemand.DefaultScatter(sets.Sheet.Cell), overfill, sets.Penetration);
         demand = sets.AreaWorking is { } area ? demand with { Working = WithArea(demand.Working, area) } : demand;
-        var yield = SetYield.For(sets.Sheet, conditions);
-        var spread = SetsSpread.DefaultFor(demand);
+        var yield = SetYield.For(sets.Sheet, conditions, sets.CrewFactor, sets.CrewWorking);
+        var spread = SetsSpread.DefaultFor(demand) with { Yield = sets.YieldSd ?? SetsSpread.DefaultYield };
         var result = SpraySets.For(demand.Volume, yield, spread, sets.Risk, demand.Working);
         findings.Add(BelowSheetYield(sets.Sheet, yield));
         return new(demand, yield, result, spread, conditions, [.. findings.OrderByDescending(f => f.Verdict)]);

@@ -10,6 +10,7 @@ using Umbracell.Server.Choose;
 using Umbracell.Server.Places;
 using Umbracell.Server.Problems;
 using Umbracell.Server.Section;
+using Umbracell.Server.Sets.PastJobs;
 using Umbracell.Server.Sheets;
 using Umbracell.Server.Targets;
 using Umbracell.Server.Typing;
@@ -31,12 +32,12 @@ internal static class JobEndpoints
         jobs.MapGet("/{id:guid}/board", BoardAsync).WithSummary("The board: every surface at every stage.");
     }
 
-    private static async Task<Ok<List<JobCard>>> ListAsync(UmbracellDb db, SurfaceReader reader, SheetLibrary library, TimeProvider clock)
+    private static async Task<Ok<List<JobCard>>> ListAsync(UmbracellDb db, SurfaceReader reader, SheetLibrary library, CrewYields crews, TimeProvider clock)
     {
         var cards = new List<JobCard>();
         foreach (var job in await db.Jobs.AsNoTracking().OrderByDescending(j => j.CreatedAt).Take(200).ToListAsync())
         {
-            var study = await JobStudy.OfAsync(job, reader, library, clock);
+            var study = await JobStudy.OfAsync(job, reader, library, crews, clock);
             var worst = study.Rows.Select(WorstOf).ToList();
             cards.Add(new(Answer(job), study.Rows.Count, FigureAnswer.Of(AreaOf(study).ToFigure()), worst.Count(v => v == Verdict.Hold), worst.Count(v => v == Verdict.Care), worst.Count(v => v == Verdict.Clear)));
         }
@@ -72,9 +73,9 @@ internal static class JobEndpoints
         return TypedResults.Ok(Answer(job));
     }
 
-    private static async Task<Ok<BoardAnswer>> BoardAsync(Guid id, SurfaceReader reader, SheetLibrary library, TimeProvider clock)
+    private static async Task<Ok<BoardAnswer>> BoardAsync(Guid id, SurfaceReader reader, SheetLibrary library, CrewYields crews, TimeProvider clock)
     {
-        var study = await JobStudy.OfAsync(await reader.FindJobAsync(id), reader, library, clock);
+        var study = await JobStudy.OfAsync(await reader.FindJobAsync(id), reader, library, crews, clock);
         var rows = study.Rows.Select(row => new BoardRow(
             row.Surface.Id, row.Surface.Name, row.Surface.Kind, row.Sheet?.Cell, row.Sheet?.Name, WorstOf(row), SectionSketch.Of(row.Section?.Case ?? row.Bare), BoardCells.Of(row))).ToList();
         var feet = new BoardFeet(

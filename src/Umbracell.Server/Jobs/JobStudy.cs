@@ -9,6 +9,7 @@ using Umbracell.Questions.Answers;
 using Umbracell.Questions.Section;
 using Umbracell.Server.Section;
 using Umbracell.Server.Sets;
+using Umbracell.Server.Sets.PastJobs;
 using Umbracell.Server.Sheets;
 using Umbracell.Server.Window;
 using Umbracell.Store.Model;
@@ -29,17 +30,18 @@ internal sealed record SurfaceStudy(
 /// <summary>A job with every surface studied: what the board shows and the feet of its columns add up.</summary>
 internal sealed record JobStudy(Job Job, IReadOnlyList<SurfaceStudy> Rows)
 {
-    public static async Task<JobStudy> OfAsync(Job job, SurfaceReader reader, SheetLibrary library, TimeProvider? clock = null)
+    public static async Task<JobStudy> OfAsync(Job job, SurfaceReader reader, SheetLibrary library, CrewYields crews, TimeProvider? clock = null)
     {
         var surfaces = await reader.SurfacesAsync(job.Id);
         var records = await reader.RecordsAsync(job.Id);
         var names = surfaces.ToDictionary(s => s.Id, s => s.Name);
         var shelf = await library.ShelfAsync();
+        var learning = await crews.LearnAsync();
         var now = (clock ?? TimeProvider.System).GetUtcNow();
-        return new(job, [.. surfaces.Select(surface => Study(surface, job, records, id => names.GetValueOrDefault(id, ""), shelf, now))]);
+        return new(job, [.. surfaces.Select(surface => Study(surface, job, records, id => names.GetValueOrDefault(id, ""), shelf, learning, now))]);
     }
 
-    private static SurfaceStudy Study(Surface surface, Job job, SurveyRecords records, Func<Guid, string> nameOf, Shelf shelf, DateTimeOffset now)
+    private static SurfaceStudy Study(Surface surface, Job job, SurveyRecords records, Func<Guid, string> nameOf, Shelf shelf, CrewLearning learning, DateTimeOffset now)
     {
         var sheet = surface.SheetSlug is { } slug ? shelf.Sheets.GetValueOrDefault(slug) : null;
         var takeoff = SurfaceReader.Takeoff(surface);
@@ -56,12 +58,14 @@ internal sealed record JobStudy(Job Job, IReadOnlyList<SurfaceStudy> Rows)
 
         var questions = SetsQuestions.AllOf(surface, job, takeoff, readings);
         var setsQuestion = questions.Count > 0 ? questions[0] : null;
-        var sets = setsQuestion is null ? null : OrNull(() => SetsQuestions.Study(setsQuestion, sheet, takeoff!.Working));
+        var sets = setsQuestion is null ? null : OrNull(() => SetsQuestions.Study(setsQuestion, sheet, takeoff!.Working, CrewOf(sheet)));
         var further = questions.Skip(1)
-            .Select(q => (Sheet: shelf.Sheets.GetValueOrDefault(q.SheetId), Sets: shelf.Sheets.GetValueOrDefault(q.SheetId) is { } known ? OrNull(() => SetsQuestions.Study(q, known, takeoff!.Working)) : null))
+            .Select(q => (Sheet: shelf.Sheets.GetValueOrDefault(q.SheetId), Sets: shelf.Sheets.GetValueOrDefault(q.SheetId) is { } known ? OrNull(() => SetsQuestions.Study(q, known, takeoff!.Working, CrewOf(known))) : null))
             .Where(one => one is { Sheet: not null, Sets: not null }).Select(one => (one.Sheet!, one.Sets!)).ToList();
         var gate = GateQuestions.Of(surface, job, records, now) is { } gateQuestion && readings.HasAny(surface.Id) ? OrNull(() => GateQuestions.Check(gateQuestion, sheet, shelf.Sheets.Values)) : null;
         return new(surface, bare, sheet, takeoff, survey, section, year, setsQuestion, sets, gate) { Further = further };
+
+        CrewYield CrewOf(ProductSheet of) => learning.For(job.Crew, CrewYields.FamilyOf(of));
     }
 
     // One surface that cannot be studied (a thickness its sheet does not rate) must not take the board down; its cell says so.

@@ -3,6 +3,7 @@ using Umbracell.Core.Quantities;
 using Umbracell.Core.Yield;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Jobs;
+using Umbracell.Server.Sets.PastJobs;
 using Umbracell.Server.Sheets;
 
 namespace Umbracell.Server.Sets;
@@ -21,10 +22,10 @@ internal static class SetsEndpoints
         return TypedResults.Ok(SetsQuestions.Answer(SetsQuestions.Study(question, sheet), sheet));
     }
 
-    private static async Task<Ok<SetsOfSurface>> OfSurfaceAsync(Guid id, SurfaceReader reader, SheetLibrary library)
+    private static async Task<Ok<SetsOfSurface>> OfSurfaceAsync(Guid id, SurfaceReader reader, SheetLibrary library, CrewYields crews)
     {
         var (surface, job) = await reader.FindAsync(id);
-        var board = await JobStudy.OfAsync(job, reader, library);
+        var board = await JobStudy.OfAsync(job, reader, library, crews);
         var row = board.Rows.Single(r => r.Surface.Id == surface.Id);
         var answer = row.Sets is { } study ? SetsQuestions.Answer(study, row.Sheet!) : null;
         var missing = answer is not null ? null : row.Takeoff is null ? "size" : row.Sheet is null ? "sheet" : surface.FoamThicknessM is null ? "thickness" : "faulty";

@@ -53,7 +53,14 @@ internal static class SetsQuestions
 
     private static double? Coldest(LatestReadings readings, string sheet) => readings.Drums(sheet) is { A: { } a, B: { } b } ? Math.Min(a.Value, b.Value) : null;
 
-    public static SetsStudy Study(SetsQuestion question, ProductSheet sheet, Working? area = null) => SetsStudy.Of(new()
+    /// <summary>Studies a question; with what was learned of a crew, or with the factor and spread the question names itself.</summary>
+    public static SetsStudy Study(SetsQuestion question, ProductSheet sheet, Working? area = null, CrewYield? crew = null)
+    {
+        var sets = Case(question, sheet, area);
+        return SetsStudy.Of(crew is null ? sets : sets.By(crew));
+    }
+
+    private static SetsCase Case(SetsQuestion question, ProductSheet sheet, Working? area) => new()
     {
         Sheet = sheet,
         Sprayed = new(question.AreaM2),
@@ -67,7 +74,9 @@ internal static class SetsQuestions
         Overfill = question.OverfillMm is { } overfill ? Length.FromMillimetres(overfill) : null,
         Risk = question.RiskPct / 100,
         AreaWorking = area,
-    });
+        CrewFactor = question.CrewFactor,
+        YieldSd = question.YieldSdLn,
+    };
 
     public static SetsAnswer Answer(SetsStudy study, ProductSheet sheet) => new(
         study.Demand.Volume.BoardFeet,

@@ -17,7 +17,9 @@ public sealed record SetsQuestion(
     [property: Range(0, 100)] double? DepthScatterMm,
     [property: Range(0, 200)] double? OverfillMm,
     [property: Range(0.1, 50)] double RiskPct = 10,
-    [property: Range(0, 150)] double PenetrationMm = 0);
+    [property: Range(0, 150)] double PenetrationMm = 0,
+    [property: Range(0.2, 2)] double CrewFactor = 1,
+    [property: Range(0.01, 1)] double? YieldSdLn = null);
 
 /// <summary>One factor from sheet yield to expected yield.</summary>
 public sealed record YieldFactorAnswer(string Key, double Value, FigureAnswer Figure, WorkingAnswer Working);

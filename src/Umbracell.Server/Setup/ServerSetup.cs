@@ -16,6 +16,7 @@ using Umbracell.Server.Places;
 using Umbracell.Server.Problems;
 using Umbracell.Server.Section;
 using Umbracell.Server.Sets;
+using Umbracell.Server.Sets.PastJobs;
 using Umbracell.Server.Sheets;
 using Umbracell.Server.Survey;
 using Umbracell.Server.Survey.Baseline;
@@ -46,6 +47,7 @@ internal static class ServerSetup
         services.AddMemoryCache();
         services.AddScoped<SurfaceReader>();
         services.AddScoped<SheetLibrary>();
+        services.AddScoped<CrewYields>();
         services.AddSingleton(TimeProvider.System);
         services.ConfigureHttpJsonOptions(json =>
         {
@@ -120,6 +122,7 @@ internal static class ServerSetup
         app.MapPlaces();
         app.MapTargets();
         app.MapSets();
+        app.MapPastJobs();
         app.MapWindow();
         app.MapSheets();
         app.MapAir();

@@ -85,6 +85,51 @@ namespace Umbracell.Store.Migrations
                     b.ToTable("api_tokens", (string)null);
                 });
 
+            modelBuilder.Entity("Umbracell.Store.Model.BidRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<string>("Document")
+                        .HasColumnType("jsonb")
+                        .HasColumnName("document");
+
+                    b.Property<Guid>("FirmId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("firm_id");
+
+                    b.Property<Guid>("JobId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("job_id");
+
+                    b.Property<DateTimeOffset>("MadeAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("made_at");
+
+                    b.Property<string>("MadeBy")
+                        .IsRequired()
+                        .HasMaxLength(120)
+                        .HasColumnType("character varying(120)")
+                        .HasColumnName("made_by");
+
+                    b.Property<DateOnly?>("WorkDate")
+                        .HasColumnType("date")
+                        .HasColumnName("work_date");
+
+                    b.HasKey("Id")
+                        .HasName("pk_bids");
+
+                    b.HasIndex("FirmId", "JobId")
+                        .HasDatabaseName("ix_bids_firm_id_job_id");
+
+                    b.HasIndex("JobId", "MadeAt")
+                        .HasDatabaseName("ix_bids_job_id_made_at");
+
+                    b.ToTable("bids", (string)null);
+                });
+
             modelBuilder.Entity("Umbracell.Store.Model.BufferSpaceRow", b =>
                 {
                     b.Property<Guid>("Id")
@@ -420,6 +465,10 @@ namespace Umbracell.Store.Migrations
                         .HasColumnType("text")
                         .HasColumnName("place_id");
 
+                    b.Property<string>("Pricing")
+                        .HasColumnType("jsonb")
+                        .HasColumnName("pricing");
+
                     b.Property<string>("Priorities")
                         .HasColumnType("jsonb")
                         .HasColumnName("priorities");
@@ -690,6 +739,84 @@ namespace Umbracell.Store.Migrations
                         .HasDatabaseName("ix_surface_openings_firm_id_surface_id");
 
                     b.ToTable("surface_openings", (string)null);
+                });
+
+            modelBuilder.Entity("Umbracell.Store.Model.PastJobRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<double>("AreaM2")
+                        .HasColumnType("double precision")
+                        .HasColumnName("area_m2");
+
+                    b.Property<string>("Crew")
+                        .IsRequired()
+                        .HasMaxLength(60)
+                        .HasColumnType("character varying(60)")
+                        .HasColumnName("crew");
+
+                    b.Property<double>("DrumC")
+                        .HasColumnType("double precision")
+                        .HasColumnName("drum_c");
+
+                    b.Property<DateOnly>("FinishedOn")
+                        .HasColumnType("date")
+                        .HasColumnName("finished_on");
+
+                    b.Property<Guid>("FirmId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("firm_id");
+
+                    b.Property<string>("LeftOutBecause")
+                        .IsRequired()
+                        .HasMaxLength(300)
+                        .HasColumnType("character varying(300)")
+                        .HasColumnName("left_out_because");
+
+                    b.Property<double>("LiftM")
+                        .HasColumnType("double precision")
+                        .HasColumnName("lift_m");
+
+                    b.Property<double>("MeanDepthM")
+                        .HasColumnType("double precision")
+                        .HasColumnName("mean_depth_m");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasMaxLength(200)
+                        .HasColumnType("character varying(200)")
+                        .HasColumnName("name");
+
+                    b.Property<double>("SetsUsed")
+                        .HasColumnType("double precision")
+                        .HasColumnName("sets_used");
+
+                    b.Property<string>("SheetSlug")
+                        .IsRequired()
+                        .HasMaxLength(60)
+                        .HasColumnType("character varying(60)")
+                        .HasColumnName("sheet_slug");
+
+                    b.Property<double>("SubstrateC")
+                        .HasColumnType("double precision")
+                        .HasColumnName("substrate_c");
+
+                    b.Property<uint>("Version")
+                        .IsConcurrencyToken()
+                        .ValueGeneratedOnAddOrUpdate()
+                        .HasColumnType("xid")
+                        .HasColumnName("xmin");
+
+                    b.HasKey("Id")
+                        .HasName("pk_past_jobs");
+
+                    b.HasIndex("FirmId", "FinishedOn")
+                        .HasDatabaseName("ix_past_jobs_firm_id_finished_on");
+
+                    b.ToTable("past_jobs", (string)null);
                 });
 
             modelBuilder.Entity("Umbracell.Store.Model.Person", b =>
@@ -1172,6 +1299,62 @@ namespace Umbracell.Store.Migrations
                     b.ToTable("site_notes", (string)null);
                 });
 
+            modelBuilder.Entity("Umbracell.Store.Model.StockLotRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<DateOnly?>("Expires")
+                        .HasColumnType("date")
+                        .HasColumnName("expires");
+
+                    b.Property<Guid>("FirmId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("firm_id");
+
+                    b.Property<int>("Full")
+                        .HasColumnType("integer")
+                        .HasColumnName("full");
+
+                    b.Property<string>("Lot")
+                        .IsRequired()
+                        .HasMaxLength(60)
+                        .HasColumnType("character varying(60)")
+                        .HasColumnName("lot");
+
+                    b.Property<double>("PartKg")
+                        .HasColumnType("double precision")
+                        .HasColumnName("part_kg");
+
+                    b.Property<string>("SheetSlug")
+                        .IsRequired()
+                        .HasMaxLength(60)
+                        .HasColumnType("character varying(60)")
+                        .HasColumnName("sheet_slug");
+
+                    b.Property<string>("Side")
+                        .IsRequired()
+                        .HasMaxLength(40)
+                        .HasColumnType("character varying(40)")
+                        .HasColumnName("side");
+
+                    b.Property<uint>("Version")
+                        .IsConcurrencyToken()
+                        .ValueGeneratedOnAddOrUpdate()
+                        .HasColumnType("xid")
+                        .HasColumnName("xmin");
+
+                    b.HasKey("Id")
+                        .HasName("pk_stock_lots");
+
+                    b.HasIndex("FirmId")
+                        .HasDatabaseName("ix_stock_lots_firm_id");
+
+                    b.ToTable("stock_lots", (string)null);
+                });
+
             modelBuilder.Entity("Umbracell.Store.Model.Surface", b =>
                 {
                     b.Property<Guid>("Id")
@@ -1508,6 +1691,17 @@ namespace Umbracell.Store.Migrations
                         .HasConstraintName("fk_api_tokens_firms_firm_id");
                 });
 
+            modelBuilder.Entity("Umbracell.Store.Model.BidRow", b =>
+                {
+                    b.HasOne("Umbracell.Store.Model.Job", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId", "JobId")
+                        .HasPrincipalKey("FirmId", "Id")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_bids_jobs_firm_id_job_id");
+                });
+
             modelBuilder.Entity("Umbracell.Store.Model.BufferSpaceRow", b =>
                 {
                     b.HasOne("Umbracell.Store.Model.Job", null)
@@ -1632,6 +1826,16 @@ namespace Umbracell.Store.Migrations
                         .HasConstraintName("fk_surface_openings_surfaces_firm_id_surface_id");
                 });
 
+            modelBuilder.Entity("Umbracell.Store.Model.PastJobRow", b =>
+                {
+                    b.HasOne("Umbracell.Store.Model.Firm", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_past_jobs_firms_firm_id");
+                });
+
             modelBuilder.Entity("Umbracell.Store.Model.Person", b =>
                 {
                     b.HasOne("Umbracell.Store.Model.Firm", null)
@@ -1734,6 +1938,16 @@ namespace Umbracell.Store.Migrations
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired()
                         .HasConstraintName("fk_site_notes_surfaces_firm_id_surface_id");
+                });
+
+            modelBuilder.Entity("Umbracell.Store.Model.StockLotRow", b =>
+                {
+                    b.HasOne("Umbracell.Store.Model.Firm", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_stock_lots_firms_firm_id");
                 });
 
             modelBuilder.Entity("Umbracell.Store.Model.Surface", b =>

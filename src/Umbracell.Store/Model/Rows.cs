@@ -159,6 +159,9 @@ public sealed class Job : IFirmRow
 
     public double RiskPct { get; set; } = 10;
 
+    /// <summary>What the price hangs on beside the surfaces; null until something of it is set.</summary>
+    public PricingDocument? Pricing { get; set; }
+
     public DateTimeOffset CreatedAt { get; set; }
 
     public uint Version { get; set; }

@@ -1,4 +1,3 @@
-using Umbracell.Core.Choosing;
 using Umbracell.Core.Yield.Price;
 
 namespace Umbracell.Store.Seeding;
@@ -41,5 +40,19 @@ internal static class DemoRates
         ShaveM2PerHour = 38,
         TearOffPerM2 = 34,
         NewCoveringPerM2 = 76,
+        MaskM2PerHour = 55,
+        CrewDayHours = 8,
+        RigDay = 240,
+        TravelDay = 130,
+        ConsumablesPerSet = 62,
+        DisposalPerSet = 28,
+        ScaffoldPerM2 = 9.5,
+        OverheadPercent = 14,
+        ProfitPercent = 22,
+        TaxPercent = 0,
+        HeatKilowattHour = 0.16,
+        HeaterKilowatts = 60,
+        LeadDays = 6,
+        TrailerKilograms = 2900,
     };
 }

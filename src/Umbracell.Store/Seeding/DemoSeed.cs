@@ -1,6 +1,5 @@
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Planning;
-using Umbracell.Core.Yield.Price;
 using Umbracell.Store.Model;
 using Umbracell.Store.Tenancy;
 
@@ -49,6 +48,8 @@ public static class DemoSeed
             plot.Plant(db, inputs.List, now.AddMinutes(-i), now.AddMinutes(-35));
         }
 
+        db.PastJobs.AddRange(DemoMaterial.PastJobs());
+        db.StockLots.AddRange(DemoMaterial.Stock(DateOnly.FromDateTime(now.UtcDateTime)));
         await db.SaveChangesAsync(cancellation);
 
         scope.EnterFirm(ColdwaterLane);

@@ -1,0 +1,115 @@
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.EntityFrameworkCore;
+using Umbracell.Core.Materials;
+using Umbracell.Core.Quantities;
+using Umbracell.Core.Yield;
+using Umbracell.Questions.Answers;
+using Umbracell.Server.Access;
+using Umbracell.Server.Problems;
+using Umbracell.Server.Setup;
+using Umbracell.Server.Sheets;
+using Umbracell.Server.Survey;
+using Umbracell.Server.Typing;
+using Umbracell.Store;
+using Umbracell.Store.Model;
+
+namespace Umbracell.Server.Sets.PastJobs;
+
+internal static class PastJobEndpoints
+{
+    public static void MapPastJobs(this IEndpointRouteBuilder app)
+    {
+        var jobs = app.MapGroup("/api/past-jobs").WithTags("Past jobs").RequireAuthorization();
+        jobs.MapGet("", AllAsync).WithSummary("Finished jobs, and what each crew yields of each product family.");
+        jobs.MapPost("", AddAsync).WithSummary("A finished job from typed fields.").RequireAuthorization(Claims.MayEdit);
+        jobs.MapPatch("/{id:guid}", ChangeAsync).WithSummary("Change typed fields of a finished job, or leave it out with a reason.").RequireAuthorization(Claims.MayEdit).ProducesProblem(409);
+        jobs.MapDelete("/{id:guid}", RemoveAsync).WithSummary("Take a finished job away.").RequireAuthorization(Claims.MayEdit);
+        jobs.MapPost("/import", ImportAsync).WithSummary("Read finished jobs from a table; they are taken only when asked, and only when every line reads.").RequireAuthorization(Claims.MayEdit)
+            .Accepts<byte[]>("application/octet-stream").WithMetadata(new RequestSizeLimitAttribute(Limits.ImportBytes));
+    }
+
+    private static async Task<Ok<PastJobsAnswer>> AllAsync(UmbracellDb db, SheetLibrary library) => TypedResults.Ok(await AnswerAsync(db, library));
+
+    private static async Task<PastJobsAnswer> AnswerAsync(UmbracellDb db, SheetLibrary library)
+    {
+        var sheets = await library.AllAsync();
+        var rows = await db.PastJobs.AsNoTracking().OrderByDescending(j => j.FinishedOn).ThenBy(j => j.Name).ToListAsync();
+        var learning = CrewYields.Learned(rows, sheets);
+        var drawnIn = learning.Counted.Where(c => c.Winsorised).Select(c => c.Job.Id).ToHashSet(StringComparer.Ordinal);
+        return new(
+            [.. rows.Select(row => Answer(row, sheets, drawnIn.Contains(row.Id.ToString())))],
+            [.. learning.Crews.Order(StringComparer.Ordinal).SelectMany(crew => learning.Families.Order(StringComparer.Ordinal).Select(family => Answer(learning.For(crew, family))))]);
+    }
+
+    private static PastJobAnswer Answer(PastJobRow row, IReadOnlyDictionary<string, ProductSheet> sheets, bool winsorised)
+    {
+        var sheet = sheets.GetValueOrDefault(row.SheetSlug);
+        var figures = new Dictionary<string, Figure>
+        {
+            ["area"] = new(row.AreaM2, Dimension.Area),
+            ["meanDepth"] = new(row.MeanDepthM, Dimension.Thickness),
+            ["sets"] = new(row.SetsUsed, Dimension.Sets),
+            ["substrate"] = new(row.SubstrateC, Dimension.Temperature),
+            ["drum"] = new(row.DrumC, Dimension.Temperature),
+            ["lift"] = new(row.LiftM, Dimension.Thickness),
+        };
+        double? ratio = null;
+        if (CrewYields.Finished(row, sheets) is { } job)
+        {
+            ratio = 100 * Math.Exp(job.LogRatio);
+            figures["actual"] = job.Actual.ToFigure();
+            figures["predicted"] = job.Predicted.ToFigure();
+            figures["ratio"] = Figure.Percent(ratio.Value);
+        }
+
+        return new(row.Id, row.Name, row.Crew, row.SheetSlug, sheet?.Name ?? "", sheet is null ? "" : CrewYields.FamilyOf(sheet), row.FinishedOn, FigureAnswer.All(figures), ratio, row.SubstrateC, winsorised, row.LeftOutBecause, row.Version);
+    }
+
+    private static CrewYieldAnswer Answer(CrewYield y) => new(
+        y.Crew, y.Family, y.Jobs, new(FigureAnswer.Of(Figure.Number(y.Factor)), WorkingAnswer.Of(y.Working)), FigureAnswer.Of(Figure.Number(y.Low)), FigureAnswer.Of(Figure.Number(y.High)), y.LogMean, y.LogSd, y.DataMean, y.DataSd, CrewLearning.PriorSd);
+
+    private static async Task<Ok<PastJobsAnswer>> AddAsync(TypedEdit edit, UmbracellDb db, SheetLibrary library)
+    {
+        var row = PastJobFields.New();
+        PastJobFields.Take(new(edit), row, await library.AllAsync(), isNew: true);
+        db.PastJobs.Add(row);
+        await db.SaveChangesAsync();
+        return TypedResults.Ok(await AnswerAsync(db, library));
+    }
+
+    private static async Task<Ok<PastJobsAnswer>> ChangeAsync(Guid id, TypedEdit edit, UmbracellDb db, SheetLibrary library)
+    {
+        var row = await FindAsync(id, db);
+        if (edit.Version is { } seen && seen != row.Version)
+        {
+            throw new StaleEditException(Answer(row, await library.AllAsync(), winsorised: false));
+        }
+
+        PastJobFields.Take(new(edit), row, await library.AllAsync(), isNew: false);
+        await db.SaveChangesAsync();
+        return TypedResults.Ok(await AnswerAsync(db, library));
+    }
+
+    private static async Task<Ok<PastJobsAnswer>> RemoveAsync(Guid id, UmbracellDb db, SheetLibrary library)
+    {
+        db.PastJobs.Remove(await FindAsync(id, db));
+        await db.SaveChangesAsync();
+        return TypedResults.Ok(await AnswerAsync(db, library));
+    }
+
+    private static async Task<Ok<PastJobsImport>> ImportAsync(HttpRequest request, UmbracellDb db, SheetLibrary library, UnitSystem units = UnitSystem.Us, bool take = false)
+    {
+        var (rows, faults) = PastJobTable.Read(await Uploads.ReadAsync(request), units, await library.AllAsync());
+        var taken = take && faults.Count == 0;
+        if (taken)
+        {
+            db.PastJobs.AddRange(rows);
+            await db.SaveChangesAsync();
+        }
+
+        return TypedResults.Ok(new PastJobsImport(rows.Count, faults, taken));
+    }
+
+    private static async Task<PastJobRow> FindAsync(Guid id, UmbracellDb db) => await db.PastJobs.SingleOrDefaultAsync(j => j.Id == id) ?? throw new NotFoundException("finished job");
+}

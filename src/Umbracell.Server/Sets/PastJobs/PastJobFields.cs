@@ -1,0 +1,42 @@
+using Umbracell.Core.Materials;
+using Umbracell.Core.Quantities;
+using Umbracell.Server.Typing;
+using Umbracell.Store.Model;
+
+namespace Umbracell.Server.Sets.PastJobs;
+
+/// <summary>Takes what was typed of a finished job, on the screen or in a table.</summary>
+internal static class PastJobFields
+{
+    public static readonly string[] All = ["name", "crew", "product", "finished", "area", "meanDepth", "sets", "substrate", "drum", "lift", "leftOut"];
+
+    private static readonly FigureRange Area = new(0.1, 1e6, Dimension.Area), Depth = new(0.002, 1, Dimension.Thickness), Lift = new(0.002, 0.5, Dimension.Thickness), Sets = new(0.01, 1000, Dimension.Sets);
+
+    public static PastJobRow New() => new() { Id = Guid.NewGuid(), Name = "", Crew = "", SheetSlug = "" };
+
+    /// <summary>Takes the fields; throws with every fault.</summary>
+    public static void Take(TypedFields fields, PastJobRow row, IReadOnlyDictionary<string, ProductSheet> sheets, bool isNew)
+    {
+        if (isNew)
+        {
+            fields.Require([.. All.Except(["leftOut"])]);
+        }
+
+        fields.Text("name", 200, required: true, text => row.Name = text);
+        fields.Text("crew", 60, required: true, text => row.Crew = text);
+        fields.Known("product", typed => Product(typed, sheets) is not null, typed => row.SheetSlug = Product(typed, sheets)!);
+        fields.Date("finished", day => row.FinishedOn = day ?? row.FinishedOn);
+        fields.Quantity("area", Area, si => row.AreaM2 = si);
+        fields.Quantity("meanDepth", Depth, si => row.MeanDepthM = si);
+        fields.Quantity("sets", Sets, si => row.SetsUsed = si);
+        fields.Quantity("substrate", FieldRanges.ReadTemperature, si => row.SubstrateC = si);
+        fields.Quantity("drum", FieldRanges.ReadTemperature, si => row.DrumC = si);
+        fields.Quantity("lift", Lift, si => row.LiftM = si);
+        fields.Text("leftOut", 300, required: false, text => row.LeftOutBecause = text);
+        fields.ThrowIfFaulty(All);
+    }
+
+    // A product by its id or by its name as people write it.
+    private static string? Product(string typed, IReadOnlyDictionary<string, ProductSheet> sheets) =>
+        sheets.Values.FirstOrDefault(s => string.Equals(s.Id, typed.Trim(), StringComparison.OrdinalIgnoreCase) || string.Equals(s.Name, typed.Trim(), StringComparison.OrdinalIgnoreCase))?.Id;
+}

@@ -1,0 +1,103 @@
+using Umbracell.Core.Conditions;
+using Umbracell.Core.Yield;
+
+namespace Umbracell.Store.Model;
+
+/// <summary>Drums of one side of one lot in the firm's store.</summary>
+public sealed class StockLotRow : IFirmRow
+{
+    public Guid Id { get; set; }
+
+    public Guid FirmId { get; set; }
+
+    public required string SheetSlug { get; set; }
+
+    public SetSide Side { get; set; }
+
+    public required string Lot { get; set; }
+
+    /// <summary>Last day it may be used; null where it is not known.</summary>
+    public DateOnly? Expires { get; set; }
+
+    public int Full { get; set; }
+
+    /// <summary>What is left in opened drums, kg.</summary>
+    public double PartKg { get; set; }
+
+    public uint Version { get; set; }
+}
+
+/// <summary>A finished job the crews' yields are learned from.</summary>
+public sealed class PastJobRow : IFirmRow
+{
+    public Guid Id { get; set; }
+
+    public Guid FirmId { get; set; }
+
+    public required string Name { get; set; }
+
+    public required string Crew { get; set; }
+
+    public required string SheetSlug { get; set; }
+
+    public DateOnly FinishedOn { get; set; }
+
+    /// <summary>Net area sprayed, m².</summary>
+    public double AreaM2 { get; set; }
+
+    /// <summary>Mean of the depths measured.</summary>
+    public double MeanDepthM { get; set; }
+
+    /// <summary>Sets used, by drums weighed.</summary>
+    public double SetsUsed { get; set; }
+
+    public double SubstrateC { get; set; }
+
+    public double DrumC { get; set; }
+
+    public double LiftM { get; set; }
+
+    /// <summary>Why it is left out of the learning; empty where it counts.</summary>
+    public string LeftOutBecause { get; set; } = "";
+
+    public uint Version { get; set; }
+}
+
+/// <summary>What a job's price hangs on beside its surfaces.</summary>
+/// <param name="WorkDate">The day it is to be sprayed; null until it is set.</param>
+/// <param name="SpaceM3">Volume that would be heated; null leaves it to a guess from the area.</param>
+/// <param name="AirChanges">Air changes of that space with outdoors, an hour.</param>
+/// <param name="Heater">What the firm would heat with.</param>
+public sealed record PricingDocument(DateOnly? WorkDate = null, double? SpaceM3 = null, double AirChanges = 1, HeaterKind Heater = HeaterKind.Indirect);
+
+/// <summary>A bid as it was made: it keeps the season it was made for.</summary>
+public sealed class BidRow : IJobRow
+{
+    public Guid Id { get; set; }
+
+    public Guid FirmId { get; set; }
+
+    public Guid JobId { get; set; }
+
+    public DateTimeOffset MadeAt { get; set; }
+
+    /// <summary>Role of the person who made it.</summary>
+    public required string MadeBy { get; set; }
+
+    public DateOnly? WorkDate { get; set; }
+
+    public BidDocument? Document { get; set; }
+}
+
+/// <summary>The figures of a bid.</summary>
+/// <param name="Lines">Lines in the order they add up.</param>
+/// <param name="Net">Price before tax.</param>
+/// <param name="Price">Price with tax.</param>
+/// <param name="Surfaces">Surfaces with the substrate temperature and the route they were priced for.</param>
+public sealed record BidDocument(IReadOnlyList<KeptLine> Lines, double Net, double Price, IReadOnlyList<KeptSurface> Surfaces);
+
+/// <summary>A line of a bid: its key, quantity in SI with its dimension's name, and money.</summary>
+public sealed record KeptLine(string Key, double Quantity, string Dimension, double Amount);
+
+/// <summary>A surface of a bid.</summary>
+public sealed record KeptSurface(string Name, double? SubstrateC, string Route, double Sets);
