@@ -7,6 +7,8 @@ export const router = createRouter({
     { path: '/sign-in', name: 'signIn', component: () => import('./signin/SignInView.vue'), meta: { open: true } },
     { path: '/', name: 'jobs', component: () => import('./jobs/JobsView.vue') },
     { path: '/firm', name: 'firm', component: () => import('./firm/FirmView.vue') },
+    { path: '/past-jobs', name: 'pastJobs', component: () => import('./pastjobs/PastJobsView.vue') },
+    { path: '/stock', name: 'stock', component: () => import('./stock/StockView.vue') },
     { path: '/places', name: 'places', component: () => import('./places/PlacesView.vue') },
     { path: '/target-sets', name: 'targets', component: () => import('./targets/TargetSetsView.vue') },
     {
@@ -65,6 +67,8 @@ export const router = createRouter({
           component: () => import('./stages/section/SectionView.vue'),
           props: true,
         },
+        { path: 'price', name: 'price', component: () => import('./stages/sets/PriceView.vue'), props: true },
+        { path: 'order', name: 'order', component: () => import('./stages/sets/OrderView.vue'), props: true },
         { path: 'sets/:surface', name: 'sets', component: () => import('./stages/sets/SetsView.vue'), props: true },
         {
           path: 'window/:surface',

@@ -116,7 +116,7 @@ public sealed class CrewLearning
         List<WorkingTerm> terms = [.. shown.SelectMany((w, i) => new WorkingTerm[]
         {
             new($"w{i + 1}", "learnWeight", Figure.Number(w.Weight)),
-            new($"y{i + 1}", $"learnMean:{w.Cell.Crew}:{w.Cell.Family}:{w.Cell.Jobs}", Figure.Number(w.Cell.Mean)),
+            new($"y{i + 1}", $"learnMean:{w.Cell.Crew}, {w.Cell.Family}, {w.Cell.Jobs}", Figure.Number(w.Cell.Mean)),
         })];
         terms.Add(new("rest", "learnRest", Figure.Number(mean - shown.Sum(w => w.Weight * w.Cell.Mean))));
         terms.Add(new("σ", "learnSd", Figure.Number(sd)));

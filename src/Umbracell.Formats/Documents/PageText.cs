@@ -72,6 +72,21 @@ internal sealed class PageText(SKCanvas canvas, PageFonts fonts, float left, flo
         return top;
     }
 
+    /// <summary>Sets text that ends at a column's right edge.</summary>
+    /// <returns>Where it ends.</returns>
+    public float RightColumn(string text, float size, bool bold, SKColor color, float end, float width, float top)
+    {
+        using var font = new SKFont(bold ? fonts.Bold : fonts.Regular, size);
+        using var paint = new SKPaint { Color = color, IsAntialias = true };
+        foreach (var line in Broken(text, font, width))
+        {
+            top += size * LineHeight;
+            canvas.DrawText(line, end - font.MeasureText(line), top - size * 0.3f, font, paint);
+        }
+
+        return top;
+    }
+
     public void Foot(float y, string text, float size, SKColor color)
     {
         using var font = new SKFont(fonts.Regular, size);

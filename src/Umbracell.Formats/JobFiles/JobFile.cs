@@ -153,7 +153,10 @@ public sealed record JobFile(
 public sealed record FiledJob(
     string Name, string Crew, string ClimateZone, string TargetSetId, double IndoorC, double IndoorRhPct, double OutdoorC, double OutdoorRhPct, double SummerIndoorC, double SummerIndoorRhPct,
     double SummerOutdoorC, double SummerOutdoorRhPct, double? HeightM, string? PlaceId, int? HumidityClass,
-    IReadOnlyList<double> RoomMonthsC, IReadOnlyList<double> RoomMonthsRhPct, double AltitudeM, double RiskPct, DateTimeOffset CreatedAt, FiledChoosing? Choosing = null, FiledPlace? OwnPlace = null, FiledTargets? OwnTargets = null);
+    IReadOnlyList<double> RoomMonthsC, IReadOnlyList<double> RoomMonthsRhPct, double AltitudeM, double RiskPct, DateTimeOffset CreatedAt, FiledChoosing? Choosing = null, FiledPlace? OwnPlace = null, FiledTargets? OwnTargets = null, FiledPricing? Pricing = null);
+
+/// <summary>What the price hangs on beside the surfaces.</summary>
+public sealed record FiledPricing(DateOnly? WorkDate, double? SpaceM3, double AirChanges, HeaterKind Heater);
 
 /// <summary>A target set of the firm's own that the job is held to.</summary>
 public sealed record FiledTargets(string Edition, string BasedOn, IReadOnlyList<FiledTarget> GreatestU);

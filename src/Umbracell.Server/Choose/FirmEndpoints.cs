@@ -20,13 +20,15 @@ namespace Umbracell.Server.Choose;
 public sealed record RateAnswer(string Field, string Name, FigureAnswer? Figure);
 
 /// <summary>What a firm pays, how fast it works, and which school it follows.</summary>
-public sealed record FirmAnswer(string Name, IReadOnlyList<RateAnswer> Sets, IReadOnlyList<RateAnswer> Materials, IReadOnlyList<RateAnswer> Work, IReadOnlyDictionary<string, string> Practice);
+public sealed record FirmAnswer(string Name, IReadOnlyList<RateAnswer> Sets, IReadOnlyList<RateAnswer> Materials, IReadOnlyList<RateAnswer> Work, IReadOnlyDictionary<string, string> Practice, bool ProfitIsMarkup);
 
 internal static class FirmEndpoints
 {
     private static readonly FigureRange Price = new(0, 1_000_000, Dimension.Money);
 
     private static readonly FigureRange Pace = new(0.1, 100_000, Dimension.Number);
+
+    private static readonly FigureRange Day = new(1, 24, Dimension.Number), Share = new(0, 95, Dimension.Percent), Kilowatts = new(0, 1e6, Dimension.Power), Trailer = new(0, 40_000, Dimension.Mass);
 
     private static readonly FigureRange Hours = new(0, 40, Dimension.Number);
 
@@ -41,6 +43,21 @@ internal static class FirmEndpoints
         ("coatPace", Pace, r => r.CoatM2PerHour, (r, v) => r with { CoatM2PerHour = v }),
         ("shavePace", Pace, r => r.ShaveM2PerHour, (r, v) => r with { ShaveM2PerHour = v }),
         ("tearOff", Price, r => r.TearOffPerM2, (r, v) => r with { TearOffPerM2 = v }),
+        ("maskPace", Pace, r => r.MaskM2PerHour, (r, v) => r with { MaskM2PerHour = v }),
+        ("crewDay", Day, r => r.CrewDayHours, (r, v) => r with { CrewDayHours = v }),
+        ("rigDay", Price, r => r.RigDay, (r, v) => r with { RigDay = v }),
+        ("travelDay", Price, r => r.TravelDay, (r, v) => r with { TravelDay = v }),
+        ("consumables", Price, r => r.ConsumablesPerSet, (r, v) => r with { ConsumablesPerSet = v }),
+        ("disposal", Price, r => r.DisposalPerSet, (r, v) => r with { DisposalPerSet = v }),
+        ("scaffold", Price, r => r.ScaffoldPerM2, (r, v) => r with { ScaffoldPerM2 = v }),
+        ("overhead", Share, r => r.OverheadPercent, (r, v) => r with { OverheadPercent = v }),
+        ("profit", Share, r => r.ProfitPercent, (r, v) => r with { ProfitPercent = v }),
+        ("tax", Share, r => r.TaxPercent, (r, v) => r with { TaxPercent = v }),
+        ("heatKwh", Price, r => r.HeatKilowattHour, (r, v) => r with { HeatKilowattHour = v }),
+        ("heaterKw", Kilowatts, r => r.HeaterKilowatts * 1000, (r, v) => r with { HeaterKilowatts = v / 1000 }),
+        ("leadDays", FieldRanges.Days, r => r.LeadDays, (r, v) => r with { LeadDays = v }),
+        ("trailer", Trailer, r => r.TrailerKilograms, (r, v) => r with { TrailerKilograms = v }),
+        ("blanket", Kilowatts, r => r.BlanketWatts, (r, v) => r with { BlanketWatts = v }),
         ("newCovering", Price, r => r.NewCoveringPerM2, (r, v) => r with { NewCoveringPerM2 = v }),
     ];
 
@@ -72,8 +89,9 @@ internal static class FirmEndpoints
             fields.QuantityOrBlank("material:" + id, Price, value => rates = rates with { MaterialPrice = With(rates.MaterialPrice, id, value) });
         }
 
+        fields.YesNo("profitIsMarkup", yes => rates = rates with { ProfitIsMarkup = yes == true });
         JobChoosing.Schools(fields, firm.Practice, practice => firm.Practice = practice);
-        fields.ThrowIfFaulty([.. Work.Select(w => w.Field), .. sheets.Keys.Select(id => "set:" + id), .. MaterialIds.Select(id => "material:" + id), .. Enum.GetNames<PracticeQuestion>().Select(q => "practice" + q)]);
+        fields.ThrowIfFaulty(["profitIsMarkup", .. Work.Select(w => w.Field), .. sheets.Keys.Select(id => "set:" + id), .. MaterialIds.Select(id => "material:" + id), .. Enum.GetNames<PracticeQuestion>().Select(q => "practice" + q)]);
         firm.Rates = rates;
         await db.SaveChangesAsync();
         return TypedResults.Ok(Of(firm, sheets));
@@ -101,8 +119,9 @@ internal static class FirmEndpoints
             firm.Name,
             [.. sheets.Values.OrderBy(s => s.Cell).ThenBy(s => s.Name, StringComparer.Ordinal).Select(s => new RateAnswer("set:" + s.Id, s.Name, Money(rates.PriceOf(s))))],
             [.. MaterialIds.Select(id => new RateAnswer("material:" + id, id, Money(rates.PriceOf(id, null))))],
-            [.. Work.Select(w => new RateAnswer(w.Field, "", FigureAnswer.Of(w.Range.Dimension == Dimension.Money ? new(w.Read(rates), Dimension.Money) : Figure.Number(w.Read(rates)))))],
-            Enum.GetValues<PracticeQuestion>().ToDictionary(q => ChoiceAnswers.Key(q.ToString()), q => firm.Practice?.Schools.TryGetValue(q, out var school) == true ? ChoiceAnswers.Key(school.ToString()) : ""));
+            [.. Work.Select(w => new RateAnswer(w.Field, "", FigureAnswer.Of(new(w.Read(rates), w.Range.Dimension))))],
+            Enum.GetValues<PracticeQuestion>().ToDictionary(q => ChoiceAnswers.Key(q.ToString()), q => firm.Practice?.Schools.TryGetValue(q, out var school) == true ? ChoiceAnswers.Key(school.ToString()) : ""),
+            rates.ProfitIsMarkup);
     }
 
     private static FigureAnswer? Money(double? price) => price is { } known ? FigureAnswer.Of(new(known, Dimension.Money)) : null;

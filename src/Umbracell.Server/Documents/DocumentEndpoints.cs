@@ -3,6 +3,7 @@ using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Quantities;
 using Umbracell.Formats.Documents;
+using Umbracell.Formats.Tables;
 using Umbracell.Store;
 
 namespace Umbracell.Server.Documents;
@@ -21,10 +22,50 @@ public sealed record ComparisonPage(
     UnitSystem Units, [property: Required, MaxLength(200)] string Title, [property: Required, MaxLength(400)] string Lead, [property: Required, MinLength(2), MaxLength(4)] IReadOnlyList<PaperSystem> Systems,
     [property: Required, MaxLength(20)] IReadOnlyList<PaperLine> Lines, [property: Required, MaxLength(1200)] string Tail);
 
+/// <summary>A column of a table on paper.</summary>
+public sealed record PaperColumn([property: Required, MaxLength(80)] string Heading, bool Right, [property: Range(0.1, 20)] double Share = 1);
+
+/// <summary>A line of a table on paper.</summary>
+public sealed record PaperRow([property: Required, MaxLength(12)] IReadOnlyList<string> Cells, bool Strong = false);
+
+/// <summary>A table to be put on paper or into a file: a bid, an order, a load list, in the words of the screen.</summary>
+public sealed record TablePage(
+    UnitSystem Units, [property: Required, MaxLength(200)] string Title, [property: Required, MaxLength(12)] IReadOnlyList<string> Lead, [property: Required, MinLength(1), MaxLength(12)] IReadOnlyList<PaperColumn> Columns,
+    [property: Required, MaxLength(1000)] IReadOnlyList<PaperRow> Lines, [property: Required, MaxLength(20)] IReadOnlyList<string> Notes);
+
 internal static class DocumentEndpoints
 {
-    public static void MapDocuments(this IEndpointRouteBuilder app) =>
+    private const string WorkbookType = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet";
+
+    public static void MapDocuments(this IEndpointRouteBuilder app)
+    {
+        var tables = app.MapGroup("/api/documents/table").WithTags("Documents").RequireAuthorization();
+        tables.MapPost("/pdf", PdfAsync).WithSummary("A table on paper as PDF with the firm's heading; Letter for US units, A4 for metric.").Produces<byte[]>(200, "application/pdf");
+        tables.MapPost("/xlsx", (TablePage page) => TypedResults.File(Workbook.Write(SheetName(page.Title), Headings(page), Rows(page)), WorkbookType, "table.xlsx")).WithSummary("A table as a workbook.").Produces<byte[]>(200, WorkbookType);
+        tables.MapPost("/csv", (TablePage page) => TypedResults.File(DelimitedWriter.Write(Headings(page), Rows(page)), "text/csv; charset=utf-8", "table.csv")).WithSummary("A table as CSV.").Produces<byte[]>(200, "text/csv");
         app.MapPost("/api/documents/comparison", ComparisonAsync).WithTags("Documents").WithSummary("Systems compared on one page, as PDF with the firm's heading; Letter for US units, A4 for metric.").RequireAuthorization().Produces<byte[]>(200, "application/pdf");
+    }
+
+    private static async Task<FileContentHttpResult> PdfAsync(TablePage page, UmbracellDb db)
+    {
+        var document = new TableDocument(
+            (await db.Firms.AsNoTracking().SingleAsync()).Name,
+            page.Title,
+            page.Lead,
+            [.. page.Columns.Select(c => new TableColumn(c.Heading, c.Right, (float)c.Share))],
+            [.. page.Lines.Select(l => new TableLine(l.Cells, l.Strong))],
+            page.Notes,
+            page.Units == UnitSystem.Us ? PaperSize.Letter : PaperSize.A4);
+        return TypedResults.File(document.Write(), "application/pdf", "table.pdf");
+    }
+
+    // Two columns of one name would fall together in a workbook.
+    private static List<string> Headings(TablePage page) => [.. page.Columns.Select((c, i) => page.Columns.Take(i).Any(before => before.Heading == c.Heading) ? $"{c.Heading} {i + 1}" : c.Heading)];
+
+    private static IEnumerable<IReadOnlyList<string>> Rows(TablePage page) => page.Lines.Select(l => (IReadOnlyList<string>)[.. page.Columns.Select((_, i) => i < l.Cells.Count ? l.Cells[i] : "")]);
+
+    // A workbook's sheets bear 31 letters at most and none of these signs.
+    private static string SheetName(string title) => string.Concat(title.Where(c => !"[]:*?/\\".Contains(c, StringComparison.Ordinal)).Take(31)) is { Length: > 0 } name ? name : "Table";
 
     private static async Task<FileContentHttpResult> ComparisonAsync(ComparisonPage page, UmbracellDb db)
     {

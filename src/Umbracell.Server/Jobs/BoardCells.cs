@@ -9,7 +9,9 @@ namespace Umbracell.Server.Jobs;
 /// <summary>The one mark and the one figure of each stage of a surface.</summary>
 internal static class BoardCells
 {
-    public static IReadOnlyList<BoardCell> Of(SurfaceStudy row) => [Survey(row), Choose(row), Section(row), Sets(row), Window(row)];
+    /// <param name="row">The surface.</param>
+    /// <param name="priceChanged">Whether the newest bid was made with other figures for it.</param>
+    public static IReadOnlyList<BoardCell> Of(SurfaceStudy row, bool priceChanged) => [Survey(row), Choose(row), Section(row), Sets(row, priceChanged), Window(row)];
 
     private static BoardCell Survey(SurfaceStudy row)
     {
@@ -42,8 +44,8 @@ internal static class BoardCells
         });
     }
 
-    private static BoardCell Sets(SurfaceStudy row) => row.Sets is not null
-        ? new(Stage.Sets, row.AllSets.SelectMany(one => one.Sets.Findings).Worst(), "sets", new Dictionary<string, FigureAnswer> { ["sets"] = FigureAnswer.Of(new(row.AllSets.Sum(one => one.Sets.Sets.Median), Dimension.Sets)) })
+    private static BoardCell Sets(SurfaceStudy row, bool priceChanged) => row.Sets is not null
+        ? new(Stage.Sets, row.AllSets.SelectMany(one => one.Sets.Findings).Worst(), "sets", new Dictionary<string, FigureAnswer> { ["sets"] = FigureAnswer.Of(new(row.AllSets.Sum(one => one.Sets.Sets.Median), Dimension.Sets)) }, priceChanged)
         : new(Stage.Sets, null, "none", new Dictionary<string, FigureAnswer>());
 
     private static BoardCell Window(SurfaceStudy row)

@@ -34,7 +34,7 @@ public sealed record SketchLayer(string Key, double ThicknessMm);
 public sealed record BoardRow(Guid Id, string Name, SurfaceKind Kind, CellStructure? Cell, string? Sheet, Verdict Worst, IReadOnlyList<SketchLayer> Sketch, IReadOnlyList<BoardCell> Cells);
 
 /// <summary>What the columns add up to.</summary>
-public sealed record BoardFeet(int Surfaces, FigureAnswer Area, int ToChoose, int ShortOfTarget, FigureAnswer Sets, int MayBeSprayedNow, int Held);
+public sealed record BoardFeet(int Surfaces, FigureAnswer Area, int ToChoose, int ShortOfTarget, FigureAnswer Sets, int MayBeSprayedNow, int Held, FigureAnswer? Cost, FigureAnswer? Price);
 
 /// <summary>A job as the screens' heads show it, with its own values in SI and printed.</summary>
 public sealed record JobAnswer(Guid Id, string Name, string Crew, string ClimateZone, string TargetSetId, IReadOnlyDictionary<string, FigureAnswer> Figures,

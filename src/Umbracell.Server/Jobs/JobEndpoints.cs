@@ -11,6 +11,7 @@ using Umbracell.Server.Places;
 using Umbracell.Server.Problems;
 using Umbracell.Server.Section;
 using Umbracell.Server.Sets.PastJobs;
+using Umbracell.Server.Sets.Price;
 using Umbracell.Server.Sheets;
 using Umbracell.Server.Targets;
 using Umbracell.Server.Typing;
@@ -21,7 +22,7 @@ namespace Umbracell.Server.Jobs;
 
 internal static class JobEndpoints
 {
-    private static readonly string[] Fields = ["name", "crew", "climateZone", "targetSet", "indoorTemp", "indoorHumidity", "outdoorTemp", "outdoorHumidity", "summerIndoorTemp", "summerIndoorHumidity", "summerOutdoorTemp", "summerOutdoorHumidity", "height", "place", "humidityClass", "roomTemps", "roomHumidities", "altitude", "risk", .. JobChoosing.Fields];
+    private static readonly string[] Fields = ["name", "crew", "climateZone", "targetSet", "indoorTemp", "indoorHumidity", "outdoorTemp", "outdoorHumidity", "summerIndoorTemp", "summerIndoorHumidity", "summerOutdoorTemp", "summerOutdoorHumidity", "height", "place", "humidityClass", "roomTemps", "roomHumidities", "altitude", "risk", .. JobChoosing.Fields, .. JobPricing.Fields];
 
     public static void MapJobs(this IEndpointRouteBuilder app)
     {
@@ -73,11 +74,13 @@ internal static class JobEndpoints
         return TypedResults.Ok(Answer(job));
     }
 
-    private static async Task<Ok<BoardAnswer>> BoardAsync(Guid id, SurfaceReader reader, SheetLibrary library, CrewYields crews, TimeProvider clock)
+    private static async Task<Ok<BoardAnswer>> BoardAsync(Guid id, PriceReader prices)
     {
-        var study = await JobStudy.OfAsync(await reader.FindJobAsync(id), reader, library, crews, clock);
+        var (study, bid) = await prices.BidAsync(id);
+        var kept = await prices.Db.Bids.AsNoTracking().Where(b => b.JobId == id).OrderByDescending(b => b.MadeAt).Select(b => b.Document).FirstOrDefaultAsync();
+        var changed = kept is null ? [] : PriceAnswers.ChangedSince(kept, bid);
         var rows = study.Rows.Select(row => new BoardRow(
-            row.Surface.Id, row.Surface.Name, row.Surface.Kind, row.Sheet?.Cell, row.Sheet?.Name, WorstOf(row), SectionSketch.Of(row.Section?.Case ?? row.Bare), BoardCells.Of(row))).ToList();
+            row.Surface.Id, row.Surface.Name, row.Surface.Kind, row.Sheet?.Cell, row.Sheet?.Name, WorstOf(row), SectionSketch.Of(row.Section?.Case ?? row.Bare), BoardCells.Of(row, changed.Contains(row.Surface.Name)))).ToList();
         var feet = new BoardFeet(
             rows.Count,
             FigureAnswer.Of(AreaOf(study).ToFigure()),
@@ -85,7 +88,9 @@ internal static class JobEndpoints
             study.Rows.Count(r => r.Section?.Findings.Any(f => f is { Rule: "target", Verdict: not Verdict.Clear }) == true),
             FigureAnswer.Of(new(study.Rows.SelectMany(r => r.AllSets).Sum(one => one.Sets.Sets.Median), Dimension.Sets)),
             study.Rows.Count(r => r.Gate is { Verdict: not Verdict.Hold }),
-            rows.Count(r => r.Worst == Verdict.Hold));
+            rows.Count(r => r.Worst == Verdict.Hold),
+            bid.Bid.Missing.Count > 0 || bid.Surfaces.Count == 0 ? null : FigureAnswer.Of(new(bid.Bid.Cost, Dimension.Money)),
+            bid.Bid.Missing.Count > 0 || bid.Surfaces.Count == 0 ? null : FigureAnswer.Of(new(bid.Bid.Price, Dimension.Money)));
         return TypedResults.Ok(new BoardAnswer(Answer(study.Job), rows, feet));
     }
 
@@ -120,6 +125,7 @@ internal static class JobEndpoints
         fields.Quantity("altitude", FieldRanges.Altitude, si => job.AltitudeM = si);
         fields.Quantity("risk", FieldRanges.Risk, si => job.RiskPct = si);
         JobChoosing.Take(fields, job);
+        JobPricing.Take(fields, job);
         fields.ThrowIfFaulty(Fields);
     }
 

@@ -10,6 +10,7 @@ using Umbracell.Questions.Section;
 using Umbracell.Server.Section;
 using Umbracell.Server.Sets;
 using Umbracell.Server.Sets.PastJobs;
+using Umbracell.Server.Sets.Price;
 using Umbracell.Server.Sheets;
 using Umbracell.Server.Window;
 using Umbracell.Store.Model;
@@ -22,6 +23,9 @@ internal sealed record SurfaceStudy(
 {
     /// <summary>Foams sprayed after the first, each with its material.</summary>
     public IReadOnlyList<(ProductSheet Sheet, SetsStudy Sets)> Further { get; init; } = [];
+
+    /// <summary>Where the substrate temperature the yield is reckoned at comes from.</summary>
+    public SubstrateFrom SubstrateFrom { get; init; } = SubstrateFrom.Assumed;
 
     /// <summary>Every foam with its material.</summary>
     public IEnumerable<(ProductSheet Sheet, SetsStudy Sets)> AllSets => Sets is null ? [] : [(Sheet!, Sets), .. Further];
@@ -63,7 +67,7 @@ internal sealed record JobStudy(Job Job, IReadOnlyList<SurfaceStudy> Rows)
             .Select(q => (Sheet: shelf.Sheets.GetValueOrDefault(q.SheetId), Sets: shelf.Sheets.GetValueOrDefault(q.SheetId) is { } known ? OrNull(() => SetsQuestions.Study(q, known, takeoff!.Working, CrewOf(known))) : null))
             .Where(one => one is { Sheet: not null, Sets: not null }).Select(one => (one.Sheet!, one.Sets!)).ToList();
         var gate = GateQuestions.Of(surface, job, records, now) is { } gateQuestion && readings.HasAny(surface.Id) ? OrNull(() => GateQuestions.Check(gateQuestion, sheet, shelf.Sheets.Values)) : null;
-        return new(surface, bare, sheet, takeoff, survey, section, year, setsQuestion, sets, gate) { Further = further };
+        return new(surface, bare, sheet, takeoff, survey, section, year, setsQuestion, sets, gate) { Further = further, SubstrateFrom = SetsQuestions.SubstrateOf(surface, job, readings).From };
 
         CrewYield CrewOf(ProductSheet of) => learning.For(job.Crew, CrewYields.FamilyOf(of));
     }

@@ -3,8 +3,10 @@ using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Takeoff;
 using Umbracell.Core.Yield;
+using Umbracell.Formats.DataFiles;
 using Umbracell.Questions.Answers;
 using Umbracell.Questions.Section;
+using Umbracell.Server.Sets.Price;
 using Umbracell.Server.Window;
 using Umbracell.Store.Model;
 
@@ -42,7 +44,7 @@ internal static class SetsQuestions
             takeoff.Developed.SquareMetres,
             thickness * 1000,
             surface.ShavedFlush,
-            surface.ExpectedSubstrateC ?? readings.Of(surface.Id, ReadingKind.SubstrateTemperature)?.Value,
+            SubstrateOf(surface, job, readings).Celsius,
             surface.ExpectedDrumC ?? Coldest(readings, sheet),
             surface.OpenFace ? 0 : null,
             null,
@@ -50,6 +52,10 @@ internal static class SetsQuestions
             job.RiskPct,
             surface.Details.PenetrationMm);
     }
+
+    /// <summary>The substrate temperature a surface's yield is reckoned at, and where it comes from.</summary>
+    public static (double? Celsius, SubstrateFrom From) SubstrateOf(Surface surface, Job job, LatestReadings readings) =>
+        JobPricing.SubstrateOf(surface, job, ShippedData.Templates[surface.Kind].Exposure, readings.Of(surface.Id, ReadingKind.SubstrateTemperature)?.Value);
 
     private static double? Coldest(LatestReadings readings, string sheet) => readings.Drums(sheet) is { A: { } a, B: { } b } ? Math.Min(a.Value, b.Value) : null;
 

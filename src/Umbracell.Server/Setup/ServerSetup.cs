@@ -17,6 +17,8 @@ using Umbracell.Server.Problems;
 using Umbracell.Server.Section;
 using Umbracell.Server.Sets;
 using Umbracell.Server.Sets.PastJobs;
+using Umbracell.Server.Sets.Price;
+using Umbracell.Server.Sets.Stock;
 using Umbracell.Server.Sheets;
 using Umbracell.Server.Survey;
 using Umbracell.Server.Survey.Baseline;
@@ -48,6 +50,7 @@ internal static class ServerSetup
         services.AddScoped<SurfaceReader>();
         services.AddScoped<SheetLibrary>();
         services.AddScoped<CrewYields>();
+        services.AddScoped<PriceReader>();
         services.AddSingleton(TimeProvider.System);
         services.ConfigureHttpJsonOptions(json =>
         {
@@ -123,6 +126,8 @@ internal static class ServerSetup
         app.MapTargets();
         app.MapSets();
         app.MapPastJobs();
+        app.MapPrice();
+        app.MapStock();
         app.MapWindow();
         app.MapSheets();
         app.MapAir();

@@ -52,6 +52,7 @@ internal static class DemoRates
         TaxPercent = 0,
         HeatKilowattHour = 0.16,
         HeaterKilowatts = 60,
+        BlanketWatts = 420,
         LeadDays = 6,
         TrailerKilograms = 2900,
     };

@@ -3,6 +3,7 @@ using Umbracell.Core.Choosing;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Moisture;
 using Umbracell.Core.Quantities;
+using Umbracell.Core.Yield.Price;
 
 namespace Umbracell.Core.Tests.Choosing;
 

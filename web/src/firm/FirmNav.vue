@@ -7,7 +7,7 @@ const { t } = useI18n()
 
 <template>
   <nav class="nav" :aria-label="t('firm.pages')">
-    <RouterLink v-for="page in ['firm', 'places', 'targets']" :key="page" :to="{ name: page }">
+    <RouterLink v-for="page in ['firm', 'pastJobs', 'stock', 'places', 'targets']" :key="page" :to="{ name: page }">
       {{ t(`firm.page.${page}`) }}
     </RouterLink>
   </nav>

@@ -101,6 +101,19 @@ const pascal = (word: string) => word.charAt(0).toUpperCase() + word.slice(1)
         </div>
       </section>
       <section>
+        <TypedField
+          :typed="typed"
+          field="profitIsMarkup"
+          :label="t('firm.profitIs')"
+          :kept="firm.data.value.profitIsMarkup ? 'yes' : 'no'"
+          :options="[
+            { value: 'no', text: t('firm.profitMargin') },
+            { value: 'yes', text: t('firm.profitMarkup') },
+          ]"
+          :disabled="!mayEdit"
+        />
+      </section>
+      <section>
         <h2>{{ t('firm.materials') }}</h2>
         <div class="fields">
           <TypedField

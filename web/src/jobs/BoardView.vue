@@ -135,7 +135,12 @@ const take = (row: Row) => (reader.inHand[props.job] = row.id)
             <td>{{ reader.print(feet.area) }}</td>
             <td>{{ t('board.feet.toChoose', { count: feet.toChoose }) }}</td>
             <td>{{ t('board.feet.short', { count: feet.shortOfTarget }) }}</td>
-            <td>{{ reader.print(feet.sets) }}</td>
+            <td>
+              {{ reader.print(feet.sets) }}
+              <RouterLink class="act" :to="{ name: 'price', params: { job } }">{{
+                feet.price ? t('board.feet.price', { price: reader.print(feet.price) }) : t('board.feet.noPrice')
+              }}</RouterLink>
+            </td>
             <td>{{ t('board.feet.may', { count: feet.mayBeSprayedNow }) }}</td>
             <td colspan="4" class="quiet">{{ t('board.laterStages') }}</td>
           </tr>

@@ -58,7 +58,7 @@ internal sealed class BidSums(IReadOnlyList<BidSurface> surfaces, Rates rates)
                 continue;
             }
 
-            Line("bought:" + group.Key.Id, area.ToFigure(), area.SquareMetres * price, "c = A · p", [new("A", "coveredArea", area.ToFigure()), new("p", "materialPrice", new(price, Dimension.MoneyPerArea))], "The firm's prices");
+            Line("bought:" + group.Key.Id + (group.Key.Thickness is { } metres ? FormattableString.Invariant($":{metres * 1000:0.#}") : ""), area.ToFigure(), area.SquareMetres * price, "c = A · p", [new("A", "coveredArea", area.ToFigure()), new("p", "materialPrice", new(price, Dimension.MoneyPerArea))], "The firm's prices");
         }
     }
 

@@ -81,6 +81,9 @@ public sealed record Rates
     /// <summary>Power of the firm's space heaters together, kW.</summary>
     public double HeaterKilowatts { get; init; }
 
+    /// <summary>Heat of a drum blanket, W.</summary>
+    public double BlanketWatts { get; init; }
+
     /// <summary>Days from order to delivery.</summary>
     public double LeadDays { get; init; }
 

@@ -8,7 +8,7 @@ namespace Umbracell.Server.Survey.Exchange;
 internal static class Filed
 {
     public static FiledJob Of(Job j) => new(
-        j.Name, j.Crew, j.ClimateZone, j.TargetSetId, j.IndoorC, j.IndoorRhPct, j.OutdoorC, j.OutdoorRhPct, j.SummerIndoorC, j.SummerIndoorRhPct, j.SummerOutdoorC, j.SummerOutdoorRhPct, j.HeightM, j.PlaceId, j.HumidityClass, j.RoomMonthsC, j.RoomMonthsRhPct, j.AltitudeM, j.RiskPct, j.CreatedAt, ChoosingOf(j), j.OwnPlace is { } own ? Of(own) : null, j.OwnTargets is { } targets ? Of(targets) : null);
+        j.Name, j.Crew, j.ClimateZone, j.TargetSetId, j.IndoorC, j.IndoorRhPct, j.OutdoorC, j.OutdoorRhPct, j.SummerIndoorC, j.SummerIndoorRhPct, j.SummerOutdoorC, j.SummerOutdoorRhPct, j.HeightM, j.PlaceId, j.HumidityClass, j.RoomMonthsC, j.RoomMonthsRhPct, j.AltitudeM, j.RiskPct, j.CreatedAt, ChoosingOf(j), j.OwnPlace is { } own ? Of(own) : null, j.OwnTargets is { } targets ? Of(targets) : null, j.Pricing is { } p ? new(p.WorkDate, p.SpaceM3, p.AirChanges, p.Heater) : null);
 
     public static FiledTargets Of(TargetSetRow t) => new(t.Edition, t.BasedOn, [.. (t.GreatestU ?? []).SelectMany(e => e.Value.Select(z => new FiledTarget(e.Key, z.Key, z.Value)))]);
 

@@ -31,6 +31,7 @@ internal static class Unfiled
         RoomMonthsRhPct = Months(j.RoomMonthsRhPct, "job.roomMonthsRhPct"),
         AltitudeM = j.AltitudeM,
         RiskPct = j.RiskPct,
+        Pricing = j.Pricing is { } p ? new(p.WorkDate, p.SpaceM3 is > 0 and < 5e6 ? p.SpaceM3 : null, Math.Clamp(p.AirChanges, 0.05, 100), p.Heater) : null,
         CreatedAt = now,
         TargetPath = j.Choosing?.TargetPath ?? TargetPath.U,
         Priorities = j.Choosing is { Weights: { Count: > 0 } weights } ? new(weights.DistinctBy(w => w.Part).ToDictionary(w => w.Part, w => Math.Clamp(w.Weight, 0, 5))) : null,

@@ -10,7 +10,9 @@ import { useSession } from '@/shared/state/session'
 import FigureText from '@/shared/ui/FigureText.vue'
 import FindingsList from '@/shared/ui/FindingsList.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
-import StageFrame from '@/shared/ui/StageFrame.vue'
+import ColdRoutes from './ColdRoutes.vue'
+import InchMoney from './InchMoney.vue'
+import SetsFrame from './SetsFrame.vue'
 import YieldSteps from './YieldSteps.vue'
 
 /** How much material: sets as often as not, sets to load for the risk taken, and where the yield goes. */
@@ -74,7 +76,7 @@ const keepRisk = () =>
 </script>
 
 <template>
-  <StageFrame :job="job" :surface="surface" stage="sets">
+  <SetsFrame :job="job" :surface="surface">
     <h1 class="visually-hidden">{{ t('sets.title') }}: {{ row?.name }}</h1>
     <ProblemNote v-if="sets.error.value" :problem="sets.error.value" @retry="sets.refetch()" />
     <ElSkeleton v-else-if="sets.isPending.value" :rows="7" animated />
@@ -189,6 +191,8 @@ const keepRisk = () =>
         </section>
       </div>
     </template>
+    <ColdRoutes v-if="answer" :surface="surface" />
+    <InchMoney v-if="answer" :surface="surface" />
     <section v-if="sets.data.value?.job.length" class="job">
       <h2>{{ t('sets.job') }}</h2>
       <div class="scroll" tabindex="0" role="region" :aria-label="t('sets.job')">
@@ -220,7 +224,7 @@ const keepRisk = () =>
     <template #side>
       <FindingsList v-if="answer" :findings="answer.findings" />
     </template>
-  </StageFrame>
+  </SetsFrame>
 </template>
 
 <style scoped>

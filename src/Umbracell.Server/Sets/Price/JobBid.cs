@@ -1,0 +1,149 @@
+using Umbracell.Core.Air;
+using Umbracell.Core.Assemblies;
+using Umbracell.Core.Choosing;
+using Umbracell.Core.Conditions;
+using Umbracell.Core.Materials;
+using Umbracell.Core.Quantities;
+using Umbracell.Core.Yield;
+using Umbracell.Core.Yield.Price;
+using Umbracell.Server.Jobs;
+using Umbracell.Server.Sets.PastJobs;
+using Umbracell.Store.Model;
+
+namespace Umbracell.Server.Sets.Price;
+
+/// <summary>A surface in the bid, with the way it is sprayed.</summary>
+/// <param name="Row">The surface as studied.</param>
+/// <param name="Routes">The cold-weather routes; null where it is warm enough or nothing is known.</param>
+/// <param name="Route">The route priced; null where it is sprayed as it is.</param>
+/// <param name="Priced">What goes into the bid.</param>
+internal sealed record PricedSurface(SurfaceStudy Row, ColdRoutes? Routes, ColdRoute? Route, BidSurface Priced);
+
+/// <summary>The bid of a job by the firm's rates, for the day of the work.</summary>
+/// <param name="Bid">The bid.</param>
+/// <param name="Surfaces">Its surfaces.</param>
+internal sealed record JobBid(Bid Bid, IReadOnlyList<PricedSurface> Surfaces)
+{
+    // A space of unknown size is taken as high as a storey for every square metre treated.
+    private const double StoreyHeight = 3;
+
+    // Nearer to the edge of its window than this a surface has its routes compared.
+    private static readonly TemperatureDifference NearEdge = new(3);
+
+    public static JobBid Of(JobStudy study, Rates rates, IReadOnlyDictionary<string, ProductSheet> sheets, CrewLearning learning, Practice practice)
+    {
+        var rows = study.Rows.Where(r => r.Takeoff is { OpeningsExceedSurface: false, Treated.SquareMetres: > 0 } && (r.Sets is not null || r.Section is not null)).ToList();
+        var space = SpaceOf(study, rows);
+        var surfaces = rows.ConvertAll(row => Priced(row, study.Job, rates, sheets, learning, practice, space));
+        return new(Bid.Of([.. surfaces.Select(s => s.Priced)], rates), surfaces);
+    }
+
+    private sealed record JobSpace(double VolumePerM2, double LossPerM2, bool Assumed);
+
+    // Each surface answers for its share of the space, by area: heated together they add up to the whole.
+    private static JobSpace SpaceOf(JobStudy study, List<SurfaceStudy> rows)
+    {
+        var area = rows.Sum(r => r.Takeoff!.Treated.SquareMetres);
+        var pricing = JobPricing.Of(study.Job);
+        var loss = rows.Where(r => r.Bare.Exposure is Exposure.Outdoors or Exposure.Ventilated).Sum(r => r.Takeoff!.Treated.SquareMetres * AssemblyState.OfFilled(r.Bare).U.WattsPerSquareMetreKelvin);
+        return area <= 0 ? new(StoreyHeight, 0, true) : new(pricing.SpaceM3 is { } m3 ? m3 / area : StoreyHeight, loss / area, pricing.SpaceM3 is null);
+    }
+
+    private static PricedSurface Priced(SurfaceStudy row, Job job, Rates rates, IReadOnlyDictionary<string, ProductSheet> sheets, CrewLearning learning, Practice practice, JobSpace space)
+    {
+        var asItIs = new BidSurface(
+            row.Surface.Name,
+            row.Takeoff!.Treated,
+            row.Surface.Details.Access,
+            [.. row.AllSets.Select(one => new BidFoam(one.Sheet, one.Sets.Demand.Volume, one.Sets.Sets.Median, one.Sets.Sets.Working))],
+            [.. Bought(row)],
+            row.Surface.ShavedFlush,
+            row.Section?.Lifts.Aggregate(TimeSpan.Zero, (sum, plan) => sum + plan.LeastTime) ?? TimeSpan.Zero);
+        if (CaseOf(row, job, rates, sheets, learning, practice, space) is not { } question || question.Substrate >= question.Standard.Substrate.Least + NearEdge)
+        {
+            return new(row, null, null, asItIs);
+        }
+
+        var routes = ColdRoutes.Of(question);
+        var route = routes.Chosen is { Kind: not ColdRouteKind.Straight } other ? other : null;
+        var heat = route is { KilowattHours: > 0, Heating: { } air } ? new BidHeat(route.KilowattHours, air.Working) : null;
+        return new(row, routes, route, route is null ? asItIs : asItIs with { Foams = [.. route.Foams, .. asItIs.Foams.Skip(1)], Heat = heat });
+    }
+
+    /// <summary>The cold-weather question of a surface; null without foam, size, or a substrate temperature.</summary>
+    public static ColdRouteCase? QuestionOf(JobStudy study, SurfaceStudy row, Rates rates, IReadOnlyDictionary<string, ProductSheet> sheets, CrewLearning learning, Practice practice) =>
+        row.Takeoff is { OpeningsExceedSurface: false, Treated.SquareMetres: > 0 }
+            ? CaseOf(row, study.Job, rates, sheets, learning, practice, SpaceOf(study, [.. study.Rows.Where(r => r.Takeoff is { OpeningsExceedSurface: false, Treated.SquareMetres: > 0 })]))
+            : null;
+
+    private static ColdRouteCase? CaseOf(SurfaceStudy row, Job job, Rates rates, IReadOnlyDictionary<string, ProductSheet> sheets, CrewLearning learning, Practice practice, JobSpace space)
+    {
+        if (row is not { Sheet: { } sheet, SetsQuestion: { SubstrateTempC: { } substrate } asked, Takeoff: { } takeoff })
+        {
+            return null;
+        }
+
+        var area = takeoff.Treated.SquareMetres;
+        var season = JobPricing.SeasonOf(job);
+        var (air, humidity) = season ?? (new Temperature(substrate), new RelativeHumidity(job.OutdoorRhPct));
+        var outdoors = row.Surface.OpenFace;
+        var pressure = StandardAtmosphere.PressureAt(new(job.AltitudeM));
+        return new()
+        {
+            Standard = sheet,
+            ColdGrade = sheets.Values.Where(s => s.Cell == sheet.Cell && s.Grade == FoamGrade.Cold && s.Id != sheet.Id).OrderBy(s => s.Id, StringComparer.Ordinal).FirstOrDefault(),
+            Name = row.Surface.Name,
+            Treated = takeoff.Treated,
+            Sprayed = takeoff.Developed,
+            Thickness = Length.FromMillimetres(asked.ThicknessMm),
+            Penetration = Length.FromMillimetres(asked.PenetrationMm),
+            Substrate = new(substrate),
+            Air = air,
+            AirHumidity = humidity,
+            FaceShare = FaceShare(row.Bare),
+            FaceCapacity = FaceHeat.CapacityOf(row.Surface.Substrate),
+            Space = outdoors ? null : new(Math.Max(1, space.VolumePerM2 * area), space.LossPerM2 * area, JobPricing.Of(job).AirChanges, air, humidity, pressure),
+            SpaceAssumed = space.Assumed,
+            Heater = JobPricing.Of(job).Heater,
+            Access = row.Surface.Details.Access,
+            CrewFactor = learning.For(job.Crew, CrewYields.FamilyOf(sheet)).Factor,
+            Drums = asked.DrumTempC is { } drums ? new(drums) : null,
+            NeverFlash = practice.Of(PracticeQuestion.ColdSubstrate) == School.A,
+            Rates = rates,
+        };
+    }
+
+    // How far the bare face follows the room: its temperature factor between unlike airs.
+    private static double FaceShare(SectionCase bare)
+    {
+        var between = bare with { Air = new(new(20), new(40), new(0), new(80)) };
+        return AssemblyState.OfFilled(between).RoomFace.Celsius / 20;
+    }
+
+    private static IEnumerable<BidBought> Bought(SurfaceStudy row)
+    {
+        if (row.Section is not { Case: var section } || row.Takeoff is not { } takeoff)
+        {
+            yield break;
+        }
+
+        foreach (var layer in section.Fill)
+        {
+            if (layer is BattFill batt)
+            {
+                yield return new(batt.Batt.Id, takeoff.Treated, null, BidPace.Batt);
+            }
+            else if (layer is SlabFill { Layer: var slab })
+            {
+                yield return Slab(slab, takeoff.Treated);
+            }
+        }
+
+        foreach (var board in (row.Surface.System?.AddedOutboard ?? []).Concat(row.Surface.System?.AddedInboard ?? []))
+        {
+            yield return new(board.Material, takeoff.Treated, Length.FromMillimetres(board.ThicknessMm), BidPace.Board);
+        }
+    }
+
+    private static BidBought Slab(Layer layer, Area area) => layer.Material.IsInsulation ? new(layer.Material.Id, area, layer.Thickness, BidPace.Board) : new(layer.Material.Id, area, null, BidPace.Coat);
+}

@@ -1,0 +1,144 @@
+using Umbracell.Core.Quantities;
+using Umbracell.Core.Yield;
+using Umbracell.Core.Yield.Price;
+using Umbracell.Questions.Answers;
+using Umbracell.Questions.Section;
+using Umbracell.Server.Choose;
+using Umbracell.Server.Jobs;
+using Umbracell.Server.Places;
+using Umbracell.Store.Model;
+
+namespace Umbracell.Server.Sets.Price;
+
+/// <summary>Shapes bids and routes for the screens and for keeping.</summary>
+internal static class PriceAnswers
+{
+    public static BidAnswer Of(Bid bid, Func<string, string> nameOf) => new(
+        [.. bid.Lines.Select(l => new BidLineAnswer(l.Key, nameOf(l.Key), FigureAnswer.Of(l.Quantity), Worked(new(l.Amount, Dimension.Money), l.Working)))],
+        FigureAnswer.All(new Dictionary<string, Figure>
+        {
+            ["cost"] = Money(bid.Cost),
+            ["net"] = Money(bid.Net),
+            ["price"] = Money(bid.Price),
+            ["crewHours"] = Figure.Duration(TimeSpan.FromHours(bid.CrewHours)),
+            ["days"] = Figure.Count(bid.Days),
+            ["treated"] = bid.Treated.ToFigure(),
+            ["foam"] = bid.Foam.ToFigure(),
+            ["perArea"] = new(bid.PerSquareMetre, Dimension.MoneyPerArea),
+            ["perBoardFoot"] = Money(bid.PerBoardFoot),
+        }),
+        [.. bid.Missing.Select(id => nameOf("bought:" + id))],
+        bid.Unentered);
+
+    public static BidSurfaceAnswer Of(PricedSurface s) => new(
+        s.Row.Surface.Id,
+        s.Row.Surface.Name,
+        Temperature(s.Row.SetsQuestion?.SubstrateTempC),
+        s.Row.SubstrateFrom,
+        RouteOf(s),
+        s.Routes is { Chosen: null },
+        FigureAnswer.Of(new(s.Priced.Foams.Sum(f => f.Sets), Dimension.Sets)));
+
+    public static BidDocument Kept(JobBid bid) => new(
+        [.. bid.Bid.Lines.Select(l => new KeptLine(l.Key, l.Quantity.Si, l.Quantity.Dimension.ToString(), l.Amount))],
+        bid.Bid.Net,
+        bid.Bid.Price,
+        [.. bid.Surfaces.Select(s => new KeptSurface(s.Row.Surface.Name, s.Row.SetsQuestion?.SubstrateTempC, RouteOf(s), s.Priced.Foams.Sum(f => f.Sets)))]);
+
+    /// <summary>A kept bid beside today's: which lines differ, and which surfaces are why.</summary>
+    public static KeptBidAnswer Of(BidRow row, BidDocument today, Func<string, string> nameOf)
+    {
+        var kept = row.Document!;
+        var dimensions = kept.Lines.Concat(today.Lines).GroupBy(l => l.Key).ToDictionary(g => g.Key, g => Enum.Parse<Dimension>(g.First().Dimension));
+        FigureAnswer? Quantity(string key, double? si) => si is { } value ? FigureAnswer.Of(new(value, dimensions[key])) : null;
+        var changes = BidChange.Between([.. kept.Lines.Select(Plain)], [.. today.Lines.Select(Plain)]);
+        var now = today.Surfaces.GroupBy(s => s.Name).ToDictionary(g => g.Key, g => g.First());
+        return new(
+            row.Id,
+            row.MadeAt,
+            row.MadeBy,
+            row.WorkDate,
+            FigureAnswer.Of(Money(kept.Price)),
+            FigureAnswer.Of(Money(Math.Abs(today.Price - kept.Price))),
+            today.Price > kept.Price,
+            [.. changes.Select(c => new BidChangeAnswer(c.Key, nameOf(c.Key), Quantity(c.Key, c.QuantityBefore), Quantity(c.Key, c.QuantityAfter), FigureAnswer.Of(Money(c.Before)), FigureAnswer.Of(Money(c.After)), FigureAnswer.Of(Money(Math.Abs(c.Difference))), c.Difference > 0))],
+            [.. kept.Surfaces.Where(s => Differs(s, now.GetValueOrDefault(s.Name))).Select(s => Change(s, now.GetValueOrDefault(s.Name))),
+                .. today.Surfaces.Where(s => kept.Surfaces.All(k => k.Name != s.Name)).Select(s => new SurfaceChangeAnswer(s.Name, null, Temperature(s.SubstrateC), "", s.Route, null, Sets(s.Sets)))]);
+
+        static (string Key, double Quantity, double Amount) Plain(KeptLine line) => (line.Key, line.Quantity, line.Amount);
+    }
+
+    /// <summary>Names of the surfaces a kept bid no longer stands for.</summary>
+    public static HashSet<string> ChangedSince(BidDocument kept, JobBid bid)
+    {
+        var before = kept.Surfaces.GroupBy(s => s.Name).ToDictionary(g => g.Key, g => g.First());
+        return [.. Kept(bid).Surfaces.Where(s => !before.TryGetValue(s.Name, out var old) || Differs(old, s)).Select(s => s.Name)];
+    }
+
+    public static ColdRouteAnswer Of(ColdRoute route, bool chosen)
+    {
+        var figures = new Dictionary<string, Figure>
+        {
+            ["sets"] = new(route.Sets, Dimension.Sets),
+            ["cost"] = Money(route.Bid.Cost),
+            ["hours"] = Figure.Duration(TimeSpan.FromHours(route.Bid.CrewHours)),
+            ["finish"] = Figure.Duration(route.Finish),
+        };
+        if (route.Heating is { } air)
+        {
+            figures["heat"] = new(route.KilowattHours * 3.6e6, Dimension.Heat);
+            figures["preheat"] = Figure.Duration(route.Preheat);
+            figures["room"] = air.Indoor.ToFigure();
+            figures["roomRh"] = new(air.Humidity, Dimension.RelativeHumidity);
+            figures["power"] = new(air.Power, Dimension.Power);
+        }
+
+        return new(
+            Key(route.Kind), route.Held, chosen, [.. route.Foams.Select(f => new RouteFoam(f.Sheet.Name, Sets(f.Sets)))], FigureAnswer.All(figures), WorkingAnswer.Maybe(route.Heating?.Working), FindingAnswer.All(route.Findings));
+    }
+
+    /// <summary>When a place's mean air leaves the window of the products a job is sprayed with.</summary>
+    public static IEnumerable<ColdSeasonAnswer> Seasons(JobStudy study, int year)
+    {
+        if (JobPlaces.Of(study.Job) is not { } place)
+        {
+            yield break;
+        }
+
+        foreach (var sheet in study.Rows.SelectMany(r => r.AllSets).Select(one => one.Sheet).DistinctBy(s => s.Id).OrderBy(s => s.Name, StringComparer.Ordinal))
+        {
+            if (SeasonChange.Of(place.MeanC, sheet.Substrate.Least) is { } season)
+            {
+                yield return new(sheet.Name, FigureAnswer.Of(sheet.Substrate.Least.ToFigure()), Day(season.From, year), Day(season.Until, season.Until < season.From ? year + 1 : year));
+            }
+        }
+    }
+
+    /// <summary>Names of a bid's lines: products by their sheet, materials by their id.</summary>
+    public static Func<string, string> Names(IReadOnlyDictionary<string, Core.Materials.ProductSheet> sheets) => key =>
+    {
+        var parts = key.Split(':');
+        return parts.Length < 2 ? "" : sheets.TryGetValue(parts[1], out var sheet) ? sheet.Name : parts[1];
+    };
+
+    public static string Key<T>(T word)
+        where T : struct, Enum => ChoiceAnswers.Key(word.ToString());
+
+    private static DateOnly Day(int dayOfYear, int year) => new DateOnly(year, 1, 1).AddDays(dayOfYear - 1);
+
+    private static string RouteOf(PricedSurface s) => Key(s.Route?.Kind ?? ColdRouteKind.Straight);
+
+    private static bool Differs(KeptSurface before, KeptSurface? after) =>
+        after is null || before.Route != after.Route || Math.Abs((before.SubstrateC ?? 0) - (after.SubstrateC ?? 0)) > 0.05 || Math.Abs(before.Sets - after.Sets) > 1e-6;
+
+    private static SurfaceChangeAnswer Change(KeptSurface before, KeptSurface? after) =>
+        new(before.Name, Temperature(before.SubstrateC), Temperature(after?.SubstrateC), before.Route, after?.Route ?? "", Sets(before.Sets), after is null ? null : Sets(after.Sets));
+
+    private static FigureAnswer Sets(double sets) => FigureAnswer.Of(new(sets, Dimension.Sets));
+
+    private static FigureAnswer? Temperature(double? celsius) => celsius is { } c ? FigureAnswer.Of(new(c, Dimension.Temperature)) : null;
+
+    private static Figure Money(double amount) => new(amount, Dimension.Money);
+
+    private static WorkedFigure Worked(Figure figure, Core.Findings.Working working) => new(FigureAnswer.Of(figure), WorkingAnswer.Of(working));
+}

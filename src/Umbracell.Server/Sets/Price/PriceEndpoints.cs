@@ -1,0 +1,128 @@
+using System.Security.Claims;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.EntityFrameworkCore;
+using Umbracell.Core.Quantities;
+using Umbracell.Core.Yield.Price;
+using Umbracell.Questions.Answers;
+using Umbracell.Server.Access;
+using Umbracell.Server.Choose;
+using Umbracell.Server.Jobs;
+using Umbracell.Server.Places;
+using Umbracell.Server.Problems;
+using Umbracell.Server.Sets.PastJobs;
+using Umbracell.Server.Sheets;
+using Umbracell.Store;
+
+namespace Umbracell.Server.Sets.Price;
+
+/// <summary>What a price is made from, fetched together.</summary>
+internal sealed class PriceReader(SurfaceReader reader, SheetLibrary library, CrewYields crews, UmbracellDb db, TimeProvider clock)
+{
+    public SheetLibrary Library => library;
+
+    public UmbracellDb Db => db;
+
+    public TimeProvider Clock => clock;
+
+    public async Task<(JobStudy Study, JobBid Bid)> BidAsync(Guid job)
+    {
+        var study = await JobStudy.OfAsync(await reader.FindJobAsync(job), reader, library, crews, clock);
+        var firm = await db.Firms.SingleAsync();
+        return (study, JobBid.Of(study, ChoiceQuestions.RatesOf(firm), await library.AllAsync(), await crews.LearnAsync(), ChoiceQuestions.PracticeOf(firm, study.Job)));
+    }
+
+    public async Task<(JobStudy Study, SurfaceStudy Row, ColdRouteCase? Question)> QuestionAsync(Guid surface)
+    {
+        var (found, job) = await reader.FindAsync(surface);
+        var study = await JobStudy.OfAsync(job, reader, library, crews, clock);
+        var row = study.Rows.Single(r => r.Surface.Id == found.Id);
+        var firm = await db.Firms.SingleAsync();
+        return (study, row, JobBid.QuestionOf(study, row, ChoiceQuestions.RatesOf(firm), await library.AllAsync(), await crews.LearnAsync(), ChoiceQuestions.PracticeOf(firm, job)));
+    }
+}
+
+internal static class PriceEndpoints
+{
+    private const int MostKept = 50;
+
+    public static void MapPrice(this IEndpointRouteBuilder app)
+    {
+        app.MapGet("/api/jobs/{id:guid}/price", OfJobAsync).WithTags("Price").WithSummary("The bid of a job for the day of the work, and bids as they were made.").RequireAuthorization();
+        app.MapPost("/api/jobs/{id:guid}/bids", KeepAsync).WithTags("Price").WithSummary("Keep today's figures as a bid.").RequireAuthorization(Claims.MayEdit);
+        app.MapDelete("/api/bids/{id:guid}", RemoveAsync).WithTags("Price").WithSummary("Take a kept bid away.").RequireAuthorization(Claims.MayEdit);
+        app.MapGet("/api/surfaces/{id:guid}/cold-routes", RoutesAsync).WithTags("Price").WithSummary("The cold-weather routes of a surface side by side.").RequireAuthorization();
+        app.MapGet("/api/surfaces/{id:guid}/inch-ledger", InchesAsync).WithTags("Price").WithSummary("What each further step of foam costs and cuts.").RequireAuthorization();
+    }
+
+    private static async Task<Ok<JobPriceAnswer>> OfJobAsync(Guid id, PriceReader prices) => TypedResults.Ok(await AnswerAsync(id, prices));
+
+    private static async Task<JobPriceAnswer> AnswerAsync(Guid id, PriceReader prices)
+    {
+        var (study, bid) = await prices.BidAsync(id);
+        var names = PriceAnswers.Names(await prices.Library.AllAsync());
+        var kept = await prices.Db.Bids.AsNoTracking().Where(b => b.JobId == id).OrderByDescending(b => b.MadeAt).Take(MostKept).ToListAsync();
+        var today = PriceAnswers.Kept(bid);
+        var pricing = JobPricing.Of(study.Job);
+        return new(
+            pricing.WorkDate,
+            JobPricing.SeasonOf(study.Job) is { } season ? FigureAnswer.Of(season.Air.ToFigure()) : null,
+            JobPlaces.Of(study.Job) is not null,
+            pricing.SpaceM3 is { } m3 ? FigureAnswer.Of(new(m3, Dimension.RoomVolume)) : null,
+            FigureAnswer.Of(new(pricing.AirChanges, Dimension.AirChanges)),
+            PriceAnswers.Key(pricing.Heater),
+            PriceAnswers.Of(bid.Bid, names),
+            [.. bid.Surfaces.Select(PriceAnswers.Of)],
+            [.. kept.Where(b => b.Document is not null).Select(b => PriceAnswers.Of(b, today, names))],
+            [.. PriceAnswers.Seasons(study, (pricing.WorkDate ?? DateOnly.FromDateTime(prices.Clock.GetUtcNow().UtcDateTime)).Year)],
+            study.Job.Version);
+    }
+
+    private static async Task<Ok<JobPriceAnswer>> KeepAsync(Guid id, PriceReader prices, ClaimsPrincipal person)
+    {
+        var (study, bid) = await prices.BidAsync(id);
+        prices.Db.Bids.Add(new()
+        {
+            Id = Guid.NewGuid(),
+            JobId = id,
+            MadeAt = prices.Clock.GetUtcNow(),
+            MadeBy = Claims.TitleOf(person),
+            WorkDate = JobPricing.Of(study.Job).WorkDate,
+            Document = PriceAnswers.Kept(bid),
+        });
+        await prices.Db.SaveChangesAsync();
+        return TypedResults.Ok(await AnswerAsync(id, prices));
+    }
+
+    private static async Task<Ok<JobPriceAnswer>> RemoveAsync(Guid id, PriceReader prices)
+    {
+        var row = await prices.Db.Bids.SingleOrDefaultAsync(b => b.Id == id) ?? throw new NotFoundException("bid");
+        prices.Db.Bids.Remove(row);
+        await prices.Db.SaveChangesAsync();
+        return TypedResults.Ok(await AnswerAsync(row.JobId, prices));
+    }
+
+    private static async Task<Ok<ColdRoutesAnswer>> RoutesAsync(Guid id, PriceReader prices)
+    {
+        var (_, row, question) = await prices.QuestionAsync(id);
+        if (question is null)
+        {
+            return TypedResults.Ok(new ColdRoutesAnswer(null, row.SubstrateFrom, false, false, []));
+        }
+
+        var routes = ColdRoutes.Of(question);
+        var chosen = routes.Chosen;
+        return TypedResults.Ok(new ColdRoutesAnswer(
+            FigureAnswer.Of(question.Substrate.ToFigure()),
+            row.SubstrateFrom,
+            question.Standard.Substrate.Margin(question.Substrate).Kelvins < 3,
+            routes.Routes.All(r => r.Bid.Missing.Count == 0),
+            [.. routes.Routes.Select(r => PriceAnswers.Of(r, r == chosen))]));
+    }
+
+    private static async Task<Ok<IReadOnlyList<InchMoneyAnswer>>> InchesAsync(Guid id, PriceReader prices)
+    {
+        var (_, row, _) = await prices.QuestionAsync(id);
+        var firm = await prices.Db.Firms.SingleAsync();
+        return TypedResults.Ok(InchMoney.Of(row, ChoiceQuestions.RatesOf(firm)));
+    }
+}

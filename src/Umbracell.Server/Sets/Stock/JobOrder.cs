@@ -1,0 +1,71 @@
+using Umbracell.Core.Materials;
+using Umbracell.Core.Quantities;
+using Umbracell.Core.Yield;
+using Umbracell.Core.Yield.Price;
+using Umbracell.Questions.Answers;
+using Umbracell.Server.Jobs;
+using Umbracell.Server.Sets.Price;
+using Umbracell.Store.Model;
+
+namespace Umbracell.Server.Sets.Stock;
+
+/// <summary>What a job loads, what of it is in the store, and what is ordered.</summary>
+internal static class JobOrder
+{
+    // A drum within a degree of the window's edge is on the edge by the time it is opened.
+    private static readonly TemperatureDifference InsideWindow = new(1);
+
+    public static JobOrderAnswer Of(JobStudy study, JobBid bid, IReadOnlyList<StockLotRow> lots, Rates rates, DateOnly today)
+    {
+        var pricing = JobPricing.Of(study.Job);
+        var day = pricing.WorkDate ?? today;
+        var air = JobPricing.SeasonOf(study.Job)?.Air;
+        var lines = bid.Surfaces.SelectMany(s => s.Priced.Foams).GroupBy(f => f.Sheet.Id).OrderBy(g => g.Key, StringComparer.Ordinal)
+            .Select(g => Line(g.First().Sheet, g.Sum(f => f.Sets), SpreadOf(study, g.Key), study.Job, lots, rates, day, air)).ToList();
+        var weight = lines.Sum(l => l.Weight.Si);
+        return new(
+            pricing.WorkDate,
+            pricing.WorkDate is { } work && rates.LeadDays > 0 ? work.AddDays(-(int)Math.Ceiling(rates.LeadDays)) : null,
+            lines,
+            FigureAnswer.Of(new(weight, Dimension.Mass)),
+            rates.TrailerKilograms > 0 ? FigureAnswer.Of(new(rates.TrailerKilograms, Dimension.Mass)) : null,
+            rates.TrailerKilograms > 0 && weight > rates.TrailerKilograms,
+            air is { } known ? FigureAnswer.Of(known.ToFigure()) : null);
+    }
+
+    public static IReadOnlyList<DrumLot> Lots(IEnumerable<StockLotRow> rows, string sheet) => [.. rows.Where(r => r.SheetSlug == sheet).Select(r => new DrumLot(r.Side, r.Lot, r.Expires, r.Full, new(r.PartKg)))];
+
+    // A route may change the product: then the spread of the product it stands for is taken.
+    private static double SpreadOf(JobStudy study, string sheet)
+    {
+        var all = study.Rows.SelectMany(r => r.AllSets).ToList();
+        var own = all.Where(one => one.Sheet.Id == sheet).ToList();
+        return (own.Count > 0 ? own : all).Max(one => one.Sets.Sets.Spread);
+    }
+
+    private static OrderLine Line(ProductSheet sheet, double median, double spread, Job job, IReadOnlyList<StockLotRow> lots, Rates rates, DateOnly day, Temperature? air)
+    {
+        var load = SpraySets.LoadFor(median, spread, job.RiskPct / 100);
+        var stock = DrumStock.Of(sheet, Lots(lots, sheet.Id), load, day);
+        return new(
+            sheet.Id,
+            sheet.Name,
+            load,
+            FigureAnswer.Of(new(stock.SetsA, Dimension.Sets)),
+            FigureAnswer.Of(new(stock.SetsB, Dimension.Sets)),
+            new(FigureAnswer.Of(stock.Working.Result), WorkingAnswer.Of(stock.Working)),
+            stock.Order,
+            rates.PriceOf(sheet) is { } price ? FigureAnswer.Of(new(stock.Order * price, Dimension.Money)) : null,
+            FigureAnswer.Of(new(load * sheet.SetMass.Kilograms, Dimension.Mass)),
+            air is { } night ? [Drum(sheet, SetSide.A, night, rates), Drum(sheet, SetSide.B, night, rates)] : [],
+            FindingAnswer.All(stock.Findings));
+    }
+
+    private static DrumAnswer Drum(ProductSheet sheet, SetSide side, Temperature night, Rates rates)
+    {
+        var wanted = sheet.Drums.Least + InsideWindow;
+        var drum = new DrumWarmth(side, DrumStock.MassOf(sheet, side), night, night, rates.BlanketWatts);
+        var lead = drum.TimeTo(wanted);
+        return new(side, FigureAnswer.Of(night.ToFigure()), FigureAnswer.Of(wanted.ToFigure()), lead is null ? null : new(FigureAnswer.Of(Figure.Duration(lead.Value)), WorkingAnswer.Of(drum.Working(wanted))));
+    }
+}

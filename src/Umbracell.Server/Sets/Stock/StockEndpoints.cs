@@ -1,0 +1,104 @@
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.EntityFrameworkCore;
+using Umbracell.Core.Quantities;
+using Umbracell.Core.Yield;
+using Umbracell.Questions.Answers;
+using Umbracell.Server.Access;
+using Umbracell.Server.Choose;
+using Umbracell.Server.Problems;
+using Umbracell.Server.Sets.Price;
+using Umbracell.Server.Sheets;
+using Umbracell.Server.Typing;
+using Umbracell.Store;
+using Umbracell.Store.Model;
+
+namespace Umbracell.Server.Sets.Stock;
+
+internal static class StockEndpoints
+{
+    private static readonly string[] Fields = ["product", "side", "lot", "expires", "full", "part"];
+
+    private static readonly FigureRange Full = new(0, 1000, Dimension.Count), Part = new(0, 1000, Dimension.Mass);
+
+    public static void MapStock(this IEndpointRouteBuilder app)
+    {
+        var stock = app.MapGroup("/api/stock").WithTags("Stock").RequireAuthorization();
+        stock.MapGet("", async (UmbracellDb db, SheetLibrary library, TimeProvider clock) => TypedResults.Ok(await AnswerAsync(db, library, clock))).WithSummary("Drums in the store by product, side and lot.");
+        stock.MapPost("", AddAsync).WithSummary("Drums of a lot from typed fields.").RequireAuthorization(Claims.MayEdit);
+        stock.MapPatch("/{id:guid}", ChangeAsync).WithSummary("Change typed fields of a lot.").RequireAuthorization(Claims.MayEdit).ProducesProblem(409);
+        stock.MapDelete("/{id:guid}", RemoveAsync).WithSummary("Take a lot off.").RequireAuthorization(Claims.MayEdit);
+        app.MapGet("/api/jobs/{id:guid}/order", OfJobAsync).WithTags("Stock").WithSummary("What a job loads, what is in the store, what is ordered, and when drums go into blankets.").RequireAuthorization();
+    }
+
+    private static async Task<StockAnswer> AnswerAsync(UmbracellDb db, SheetLibrary library, TimeProvider clock)
+    {
+        var sheets = await library.AllAsync();
+        var rows = await db.StockLots.AsNoTracking().OrderBy(l => l.SheetSlug).ThenBy(l => l.Side).ThenBy(l => l.Expires).ToListAsync();
+        var today = DateOnly.FromDateTime(clock.GetUtcNow().UtcDateTime);
+        return new(
+            [.. rows.Select(r => new StockLotAnswer(r.Id, r.SheetSlug, sheets.GetValueOrDefault(r.SheetSlug)?.Name ?? r.SheetSlug, r.Side, r.Lot, r.Expires, r.Full, FigureAnswer.Of(new(r.PartKg, Dimension.Mass)), r.Version))],
+            [.. rows.Select(r => r.SheetSlug).Distinct().Where(sheets.ContainsKey).Select(slug => Product(sheets[slug], rows, today))]);
+    }
+
+    private static StockProductAnswer Product(Core.Materials.ProductSheet sheet, List<StockLotRow> rows, DateOnly today)
+    {
+        var stock = DrumStock.Of(sheet, JobOrder.Lots(rows, sheet.Id), 0, today);
+        return new(
+            sheet.Id, sheet.Name, FigureAnswer.Of(new(stock.SetsA, Dimension.Sets)), FigureAnswer.Of(new(stock.SetsB, Dimension.Sets)), FigureAnswer.Of(new(stock.Sets, Dimension.Sets)), FindingAnswer.All(stock.Findings.Where(f => f.Case != "suffices")));
+    }
+
+    private static async Task<Ok<StockAnswer>> AddAsync(TypedEdit edit, UmbracellDb db, SheetLibrary library, TimeProvider clock)
+    {
+        var fields = new TypedFields(edit);
+        fields.Require("product", "side", "lot");
+        var row = new StockLotRow { Id = Guid.NewGuid(), SheetSlug = "", Lot = "" };
+        Take(fields, row, (await library.AllAsync()).ContainsKey);
+        db.StockLots.Add(row);
+        await db.SaveChangesAsync();
+        return TypedResults.Ok(await AnswerAsync(db, library, clock));
+    }
+
+    private static async Task<Ok<StockAnswer>> ChangeAsync(Guid id, TypedEdit edit, UmbracellDb db, SheetLibrary library, TimeProvider clock)
+    {
+        var row = await FindAsync(id, db);
+        if (edit.Version is { } seen && seen != row.Version)
+        {
+            throw new StaleEditException(await AnswerAsync(db, library, clock));
+        }
+
+        Take(new(edit), row, (await library.AllAsync()).ContainsKey);
+        await db.SaveChangesAsync();
+        return TypedResults.Ok(await AnswerAsync(db, library, clock));
+    }
+
+    private static async Task<Ok<StockAnswer>> RemoveAsync(Guid id, UmbracellDb db, SheetLibrary library, TimeProvider clock)
+    {
+        db.StockLots.Remove(await FindAsync(id, db));
+        await db.SaveChangesAsync();
+        return TypedResults.Ok(await AnswerAsync(db, library, clock));
+    }
+
+    private static async Task<Ok<JobOrderAnswer>> OfJobAsync(Guid id, PriceReader prices) => TypedResults.Ok(await OrderAsync(id, prices));
+
+    /// <summary>The order of a job, for the screen and for paper.</summary>
+    public static async Task<JobOrderAnswer> OrderAsync(Guid id, PriceReader prices)
+    {
+        var (study, bid) = await prices.BidAsync(id);
+        var lots = await prices.Db.StockLots.AsNoTracking().ToListAsync();
+        var firm = await prices.Db.Firms.SingleAsync();
+        return JobOrder.Of(study, bid, lots, ChoiceQuestions.RatesOf(firm), DateOnly.FromDateTime(prices.Clock.GetUtcNow().UtcDateTime));
+    }
+
+    private static async Task<StockLotRow> FindAsync(Guid id, UmbracellDb db) => await db.StockLots.SingleOrDefaultAsync(l => l.Id == id) ?? throw new NotFoundException("lot");
+
+    private static void Take(TypedFields fields, StockLotRow row, Func<string, bool> isSheet)
+    {
+        fields.Known("product", isSheet, id => row.SheetSlug = id);
+        fields.Choice<SetSide>("side", side => row.Side = side);
+        fields.Text("lot", 60, required: true, text => row.Lot = text);
+        fields.Date("expires", day => row.Expires = day);
+        fields.Quantity("full", Full, n => row.Full = (int)Math.Round(n));
+        fields.Quantity("part", Part, kg => row.PartKg = kg);
+        fields.ThrowIfFaulty(Fields);
+    }
+}

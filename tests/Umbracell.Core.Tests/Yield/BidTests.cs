@@ -1,0 +1,172 @@
+using CsCheck;
+using Shouldly;
+using Umbracell.Core.Air;
+using Umbracell.Core.Conditions;
+using Umbracell.Core.Findings;
+using Umbracell.Core.Quantities;
+using Umbracell.Core.Takeoff;
+using Umbracell.Core.Tests.Choosing;
+using Umbracell.Core.Yield.Price;
+using Xunit;
+
+namespace Umbracell.Core.Tests.Yield;
+
+/// <summary>Bids add up, and cold routes never loosen a sheet.</summary>
+public sealed class BidTests
+{
+    private static readonly Rates Rates = Walls.Rates with
+    {
+        MaskM2PerHour = 50,
+        CrewDayHours = 8,
+        RigDay = 200,
+        TravelDay = 100,
+        ConsumablesPerSet = 60,
+        DisposalPerSet = 30,
+        ScaffoldPerM2 = 10,
+        OverheadPercent = 10,
+        ProfitPercent = 20,
+        TaxPercent = 8,
+        HeatKilowattHour = 0.2,
+        HeaterKilowatts = 80,
+    };
+
+    [Fact]
+    public void Lines_add_up_to_the_price_and_their_shares_are_what_they_say() => Gen.Select(Gen.Double[5, 500], Gen.Double[0.2, 8], Gen.Double[0, 60], Gen.Double[0, 30], Gen.Bool).Sample((area, sets, overhead, profit, markup) =>
+    {
+        var rates = Rates with { OverheadPercent = overhead, ProfitPercent = profit, ProfitIsMarkup = markup };
+        var bid = Bid.Of([Wall(area, sets)], rates);
+        bid.Lines.Sum(l => l.Amount).ShouldBe(bid.Price, 1e-6 * bid.Price);
+        var own = bid.Cost * (1 + overhead / 100);
+        (markup ? bid.Net / own - 1 : 1 - own / bid.Net).ShouldBe(profit / 100, 1e-9);
+        (bid.Price / bid.Net).ShouldBe(1.08, 1e-9);
+        (bid.PerSquareMetre * bid.Treated.SquareMetres).ShouldBe(bid.Net, 1e-6 * bid.Net);
+    });
+
+    [Fact]
+    public void Each_amount_follows_from_the_terms_of_its_working()
+    {
+        var line = Bid.Of([Wall(100, 2)], Rates).Lines.First(l => l.Key == "foam:closed");
+        line.Amount.ShouldBe(2 * 2700, 1e-9);
+        line.Working.Terms.Aggregate(1.0, (product, term) => product * term.Value.Si).ShouldBe(line.Amount, 1e-9);
+    }
+
+    [Fact]
+    public void Access_costs_hours_and_never_material()
+    {
+        var (open, crawling) = (Bid.Of([Wall(100, 2)], Rates), Bid.Of([Wall(100, 2) with { Access = AccessKind.Crawling }], Rates));
+        crawling.CrewHours.ShouldBeGreaterThan(open.CrewHours);
+        crawling.Lines.Single(l => l.Key == "foam:closed").Amount.ShouldBe(open.Lines.Single(l => l.Key == "foam:closed").Amount);
+        Bid.Of([Wall(100, 2) with { Access = AccessKind.Scaffold }], Rates).Lines.Single(l => l.Key == "scaffold").Amount.ShouldBe(1000, 1e-9);
+    }
+
+    [Fact]
+    public void A_wait_is_paid_only_where_no_other_surface_fills_it()
+    {
+        var waiting = Wall(20, 0.2) with { Waits = TimeSpan.FromHours(2) };
+        var alone = Bid.Of([waiting], Rates).CrewHours - Bid.Of([waiting with { Waits = TimeSpan.Zero }], Rates).CrewHours;
+        var among = Bid.Of([waiting, Wall(500, 6)], Rates).CrewHours - Bid.Of([waiting with { Waits = TimeSpan.Zero }, Wall(500, 6)], Rates).CrewHours;
+        alone.ShouldBe(2, 1e-9);
+        among.ShouldBe(0, 1e-9);
+    }
+
+    [Fact]
+    public void What_has_no_price_is_named_and_left_out_and_not_taken_for_nothing()
+    {
+        var bid = Bid.Of([Wall(100, 2) with { Foams = [new(Sheets.ClosedCell with { Id = "unheard-of" }, FoamVolume.FromBoardFeet(8000), 2)] }], Rates);
+        bid.Missing.ShouldBe(["unheard-of"]);
+        bid.Lines.ShouldNotContain(l => l.Key.StartsWith("foam", StringComparison.Ordinal));
+        Bid.Of([Wall(100, 2)], Rates with { CrewHour = 0 }).Unentered.ShouldBe(["crewHour"]);
+    }
+
+    [Fact]
+    public void Differences_between_two_bids_explain_the_whole_of_it() => Gen.Select(Gen.Double[1, 8], Gen.Double[1, 8], Gen.Double[50, 300]).Sample((before, after, area) =>
+    {
+        var (old, now) = (Bid.Of([Wall(area, before)], Rates), Bid.Of([Wall(area * 1.1, after), Wall(30, 1) with { Heat = new(200, Wall(1, 1).Foams[0].SetsWorking!) }], Rates));
+        var changes = BidChange.Between(Plain(old), Plain(now));
+        changes.Sum(c => c.Difference).ShouldBe(now.Price - old.Price, 0.1);
+        changes.Single(c => c.Key == "heat").QuantityBefore.ShouldBeNull();
+        BidChange.Between(Plain(old), Plain(old)).ShouldBeEmpty();
+    });
+
+    [Fact]
+    public void A_margin_of_the_whole_price_is_refused() => Should.Throw<QuantityRangeException>(() => Bid.Of([Wall(10, 1)], Rates with { ProfitPercent = 100 }));
+
+    [Theory]
+    [InlineData(21, false)]
+    [InlineData(6, false)]
+    [InlineData(3, true)]
+    [InlineData(-12, true)]
+    public void Under_the_sheets_window_the_standard_grade_is_held_as_it_is_and_as_a_flash_coat(double substrate, bool held)
+    {
+        var routes = ColdRoutes.Of(Cold(substrate)).Routes.ToDictionary(r => r.Kind);
+        routes[ColdRouteKind.Straight].Held.ShouldBe(held);
+        if (held)
+        {
+            routes[ColdRouteKind.FlashCoat].Held.ShouldBeTrue();
+        }
+    }
+
+    [Fact]
+    public void The_cold_grade_and_the_heated_room_carry_a_frosty_day_and_the_cheapest_free_one_is_priced()
+    {
+        var study = ColdRoutes.Of(Cold(-6));
+        var routes = study.Routes.ToDictionary(r => r.Kind);
+        (routes[ColdRouteKind.ColdGrade].Held, routes[ColdRouteKind.Heat].Held).ShouldBe((false, false));
+        study.Chosen.ShouldNotBeNull().Held.ShouldBeFalse();
+        study.Chosen.Bid.Cost.ShouldBe(study.Routes.Where(r => !r.Held).Min(r => r.Bid.Cost));
+        routes[ColdRouteKind.Heat].KilowattHours.ShouldBeGreaterThan(0);
+        routes[ColdRouteKind.Heat].Bid.Lines.ShouldContain(l => l.Key == "heat");
+        routes[ColdRouteKind.Heat].Finish.ShouldBeGreaterThan(routes[ColdRouteKind.ColdGrade].Finish);
+    }
+
+    [Fact]
+    public void Colder_days_cost_more_heat_and_never_fewer_sets_of_the_cold_grade() => Gen.Select(Gen.Double[-16, 0], Gen.Double[0.5, 5]).Sample((mild, colder) =>
+    {
+        var (warm, cold) = (ColdRoutes.Of(Cold(mild)).Routes.ToDictionary(r => r.Kind), ColdRoutes.Of(Cold(mild - colder)).Routes.ToDictionary(r => r.Kind));
+        cold[ColdRouteKind.Heat].KilowattHours.ShouldBeGreaterThan(warm[ColdRouteKind.Heat].KilowattHours);
+        cold[ColdRouteKind.ColdGrade].Sets.ShouldBeGreaterThanOrEqualTo(warm[ColdRouteKind.ColdGrade].Sets - 1e-9);
+    }, iter: 60);
+
+    [Fact]
+    public void Every_gallon_of_foam_is_in_every_route() => Gen.Double[-15, 20].Sample(substrate =>
+    {
+        var volumes = ColdRoutes.Of(Cold(substrate)).Routes.Select(r => r.Foams.Sum(f => f.Volume.BoardFeet)).ToList();
+        volumes.ShouldAllBe(v => Math.Abs(v - volumes[0]) < 1e-6 * volumes[0]);
+    }, iter: 60);
+
+    [Fact]
+    public void A_flame_a_weak_heater_open_air_and_a_practice_that_never_flashes_are_said()
+    {
+        Case(Cold(-6) with { Heater = HeaterKind.Propane }, ColdRouteKind.Heat, "flame").ShouldBe(Verdict.Hold);
+        Case(Cold(-6) with { Rates = Rates with { HeaterKilowatts = 1 } }, ColdRouteKind.Heat, "heaterTooSmall").ShouldBe(Verdict.Hold);
+        Case(Cold(-6) with { Space = null }, ColdRouteKind.Heat, "openAir").ShouldBe(Verdict.Hold);
+        Case(Cold(6) with { NeverFlash = true }, ColdRouteKind.FlashCoat, "notPractice").ShouldBe(Verdict.Care);
+        ColdRoutes.Of(Cold(-6) with { ColdGrade = null }).Routes.Select(r => r.Kind).ShouldBe([ColdRouteKind.Straight, ColdRouteKind.Heat, ColdRouteKind.FlashCoat]);
+    }
+
+    private static Verdict? Case(ColdRouteCase question, ColdRouteKind kind, string name) => ColdRoutes.Of(question).Routes.Single(r => r.Kind == kind).Findings.FirstOrDefault(f => f.Case == name)?.Verdict;
+
+    private static IReadOnlyList<(string Key, double Quantity, double Amount)> Plain(Bid bid) => [.. bid.Lines.Select(l => (l.Key, l.Quantity.Si, l.Amount))];
+
+    private static BidSurface Wall(double area, double sets) => new(
+        "Wall", new(area), AccessKind.Open,
+        [new(Sheets.ClosedCell, FoamVolume.FromBoardFeet(sets * 4000), sets, new("medianSets", "n", [], new(sets, Dimension.Sets), "test"))],
+        [], false, TimeSpan.Zero);
+
+    private static ColdRouteCase Cold(double substrate) => new()
+    {
+        Standard = Sheets.ClosedCell,
+        ColdGrade = Sheets.ColdGrade,
+        Name = "Wall",
+        Treated = new(120),
+        Sprayed = new(110),
+        Thickness = Length.FromInches(3),
+        Substrate = new(substrate),
+        Air = new(substrate),
+        AirHumidity = new(50),
+        FaceShare = 0.75,
+        FaceCapacity = 12_000,
+        Space = new(400, 300, 1, new(substrate), new(50), StandardAtmosphere.PressureAt(Length.Zero)),
+        Rates = Rates,
+    };
+}

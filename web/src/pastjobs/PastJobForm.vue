@@ -1,0 +1,81 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { api, ask, type Schemas } from '@/shared/api/client'
+import { useProblems } from '@/shared/figures/problems'
+import { useChoices } from '@/shared/state/job'
+import { useReader } from '@/shared/state/reader'
+
+/** A finished job typed in: what was sprayed, how deep it was measured, and how many sets it took. */
+const emit = defineEmits<{ done: [answer: Schemas['PastJobsAnswer']]; cancel: [] }>()
+const { t } = useI18n()
+const reader = useReader()
+const choices = useChoices()
+const { byField, general } = useProblems()
+const FIELDS = ['name', 'crew', 'finished', 'area', 'meanDepth', 'sets', 'substrate', 'drum', 'lift'] as const
+const values = ref<Record<string, string>>({})
+const faults = ref<Record<string, string>>({})
+const notice = ref('')
+const busy = ref(false)
+
+async function keep() {
+  busy.value = true
+  try {
+    const fields = Object.fromEntries(['product', ...FIELDS].map((field) => [field, values.value[field] ?? '']))
+    emit('done', await ask(api.POST('/api/past-jobs', { body: { version: null, units: reader.units, fields } })))
+  } catch (cause) {
+    faults.value = byField(cause)
+    notice.value = Object.keys(faults.value).length ? '' : general(cause)
+  } finally {
+    busy.value = false
+  }
+}
+</script>
+
+<template>
+  <form @submit.prevent="keep" @keydown.esc="$emit('cancel')">
+    <label class="field">
+      <span>{{ t('past.col.product') }}</span>
+      <select v-model="values.product" class="input" :aria-invalid="!!faults.product">
+        <option v-for="sheet in choices.data.value?.sheets ?? []" :key="sheet.id" :value="sheet.id">
+          {{ sheet.name }}
+        </option>
+      </select>
+      <em class="fault">{{ faults.product }}</em>
+    </label>
+    <label v-for="field in FIELDS" :key="field" class="field">
+      <span>{{ t(`past.field.${field}`) }}</span>
+      <input
+        v-model="values[field]"
+        class="input"
+        :aria-invalid="!!faults[field]"
+        :placeholder="field === 'finished' ? '2026-11-23' : ''"
+      />
+      <em class="fault">{{ faults[field] }}</em>
+    </label>
+    <div class="acts">
+      <button class="button main" :disabled="busy">{{ t('past.keep') }}</button>
+      <button type="button" class="button" @click="$emit('cancel')">{{ t('past.close') }}</button>
+      <span class="fault" role="alert">{{ notice }}</span>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+form {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(170px, 1fr));
+  gap: 10px 16px;
+  align-items: start;
+  margin: 10px 0 20px;
+}
+.acts {
+  grid-column: 1 / -1;
+  display: flex;
+  gap: 10px;
+  align-items: center;
+}
+em {
+  font-style: normal;
+}
+</style>

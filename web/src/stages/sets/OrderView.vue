@@ -1,0 +1,239 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import type { Schemas } from '@/shared/api/client'
+import { saveTable } from '@/shared/api/tableFile'
+import { useProblems } from '@/shared/figures/problems'
+import { useBoard } from '@/shared/state/job'
+import { useOrder } from '@/shared/state/price'
+import { useReader } from '@/shared/state/reader'
+import FigureText from '@/shared/ui/FigureText.vue'
+import FindingsList from '@/shared/ui/FindingsList.vue'
+import ProblemNote from '@/shared/ui/ProblemNote.vue'
+import VerdictMark from '@/shared/ui/VerdictMark.vue'
+import SetsFrame from './SetsFrame.vue'
+
+/** What the job loads, what of it stands in the store, what is ordered and by when, and when drums go into their blankets. */
+const props = defineProps<{ job: string }>()
+const { t, d } = useI18n()
+const reader = useReader()
+const order = useOrder(() => props.job)
+const board = useBoard(() => props.job)
+const { general } = useProblems()
+const fault = ref('')
+const answer = computed(() => order.data.value ?? null)
+const toOrder = computed(() => (answer.value?.lines ?? []).filter((line) => line.orderCount > 0))
+const day = (iso: string | null | undefined) => (iso ? d(new Date(`${iso}T12:00:00`), { dateStyle: 'medium' }) : '')
+const findings = computed(() =>
+  (answer.value?.lines ?? []).flatMap((line) =>
+    line.findings.map((one) => ({ ...one, words: { ...one.words, sheet: line.sheet } })),
+  ),
+)
+const lead = computed(() => [
+  board.data.value?.job.name ?? '',
+  answer.value?.workDate ? t('order.for', { day: day(answer.value.workDate) }) : t('order.noDay'),
+])
+
+const orderPage = computed<Schemas['TablePage']>(() => ({
+  units: reader.units,
+  title: t('order.orderTitle'),
+  lead: [...lead.value, ...(answer.value?.orderBy ? [t('order.by', { day: day(answer.value.orderBy) })] : [])],
+  columns: [
+    { heading: t('order.col.product'), right: false, share: 3 },
+    { heading: t('order.col.order'), right: true, share: 1 },
+    { heading: t('order.col.drums'), right: false, share: 2 },
+  ],
+  lines: toOrder.value.map((line) => ({
+    cells: [line.sheet, reader.print(line.order.figure), t('order.drumsOf', { count: line.orderCount })],
+    strong: false,
+  })),
+  notes: [t('order.warm')],
+}))
+const loadPage = computed<Schemas['TablePage']>(() => ({
+  units: reader.units,
+  title: t('order.loadTitle'),
+  lead: lead.value,
+  columns: [
+    { heading: t('order.col.product'), right: false, share: 3 },
+    { heading: t('order.col.load'), right: true, share: 1 },
+    { heading: t('order.col.weight'), right: true, share: 1.4 },
+    { heading: t('order.col.blanket'), right: false, share: 4 },
+  ],
+  lines: [
+    ...(answer.value?.lines ?? []).map((line) => ({
+      cells: [line.sheet, String(line.load), reader.print(line.weight), line.drums.map(blanket).join('; ')],
+      strong: false,
+    })),
+    { cells: [t('order.all'), '', reader.print(answer.value?.weight), ''], strong: true },
+  ],
+  notes: [
+    ...(answer.value?.tooHeavy ? [t('order.tooHeavy', { trailer: reader.print(answer.value.trailer) })] : []),
+    t('order.lots'),
+    t('order.core'),
+    t('order.safety'),
+  ],
+}))
+
+function blanket(drum: Schemas['DrumAnswer']) {
+  const words = { side: drum.side.toUpperCase(), start: reader.print(drum.start), wanted: reader.print(drum.wanted) }
+  if (!drum.lead) return t('order.never', words)
+  return drum.lead.figure.si <= 0
+    ? t('order.warmEnough', words)
+    : t('order.blanketOn', { ...words, lead: reader.print(drum.lead.figure) })
+}
+
+async function save(kind: 'pdf' | 'xlsx' | 'csv', page: Schemas['TablePage']) {
+  try {
+    await saveTable(kind, page, page.title)
+    fault.value = ''
+  } catch (cause) {
+    fault.value = general(cause)
+  }
+}
+</script>
+
+<template>
+  <SetsFrame :job="job" wide>
+    <h1>{{ t('order.title') }}</h1>
+    <ProblemNote v-if="order.error.value" :problem="order.error.value" @retry="order.refetch()" />
+    <ElSkeleton v-else-if="!answer" :rows="6" animated />
+    <template v-else>
+      <p class="fault" role="alert">{{ fault }}</p>
+      <p class="quiet">
+        {{ answer.workDate ? t('order.for', { day: day(answer.workDate) }) : t('order.noDay') }}
+        <b v-if="answer.orderBy">{{ t('order.by', { day: day(answer.orderBy) }) }}</b>
+        <RouterLink v-if="!answer.workDate" class="act" :to="{ name: 'price', params: { job } }">{{
+          t('price.workDate')
+        }}</RouterLink>
+      </p>
+      <p v-if="!answer.lines.length" class="empty">{{ t('price.empty') }}</p>
+      <template v-else>
+        <div class="scroll" tabindex="0" role="region" :aria-label="t('order.title')">
+          <table>
+            <thead>
+              <tr>
+                <th scope="col">{{ t('order.col.product') }}</th>
+                <th
+                  v-for="col in ['load', 'a', 'b', 'order', 'price', 'weight'] as const"
+                  :key="col"
+                  scope="col"
+                  class="right"
+                >
+                  {{ t(`order.col.${col}`) }}
+                </th>
+                <th scope="col">{{ t('order.col.blanket') }}</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="line in answer.lines" :key="line.sheetId">
+                <th scope="row">{{ line.sheet }}</th>
+                <td class="right">
+                  <b>{{ line.load }}</b>
+                </td>
+                <td class="right side-a">{{ reader.print(line.setsA) }}</td>
+                <td class="right side-b">{{ reader.print(line.setsB) }}</td>
+                <td class="right"><FigureText :figure="line.order.figure" :working="line.order.working" /></td>
+                <td class="right">{{ line.price ? reader.print(line.price) : '–' }}</td>
+                <td class="right">{{ reader.print(line.weight) }}</td>
+                <td class="blankets">
+                  <template v-if="line.drums.length">
+                    <p v-for="drum in line.drums" :key="drum.side">{{ blanket(drum) }}</p>
+                  </template>
+                  <span v-else class="quiet">{{ t('order.noAir') }}</span>
+                </td>
+              </tr>
+            </tbody>
+            <tfoot>
+              <tr>
+                <th scope="row">{{ t('order.all') }}</th>
+                <td colspan="5"></td>
+                <td class="right">{{ reader.print(answer.weight) }}</td>
+                <td>
+                  <template v-if="answer.trailer">
+                    <VerdictMark :verdict="answer.tooHeavy ? 'hold' : 'clear'" :size="16" />
+                    {{
+                      t(answer.tooHeavy ? 'order.tooHeavy' : 'order.carries', { trailer: reader.print(answer.trailer) })
+                    }}
+                  </template>
+                </td>
+              </tr>
+            </tfoot>
+          </table>
+        </div>
+        <div class="acts no-print">
+          <button type="button" class="button main" @click="save('pdf', loadPage)">{{ t('order.loadPdf') }}</button>
+          <button type="button" class="button" :disabled="!toOrder.length" @click="save('csv', orderPage)">
+            {{ t('order.orderCsv') }}
+          </button>
+          <button type="button" class="button" :disabled="!toOrder.length" @click="save('xlsx', orderPage)">
+            {{ t('order.orderXlsx') }}
+          </button>
+          <RouterLink class="act" :to="{ name: 'stock' }">{{ t('stock.title') }}</RouterLink>
+        </div>
+        <p class="small quiet">{{ t('order.warm') }} {{ t('order.core') }}</p>
+      </template>
+    </template>
+    <template #side><FindingsList v-if="findings.length" :findings="findings" /></template>
+  </SetsFrame>
+</template>
+
+<style scoped>
+.fault:empty {
+  display: none;
+}
+.scroll {
+  overflow-x: auto;
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+}
+th,
+td {
+  text-align: left;
+  padding: 8px 12px 8px 0;
+  border-bottom: 1px solid var(--line);
+  font-weight: 400;
+  vertical-align: top;
+}
+thead th {
+  font: 600 var(--text-s) var(--body);
+  color: var(--ink-2);
+}
+tbody th {
+  font-weight: 650;
+}
+.right {
+  text-align: right;
+  white-space: nowrap;
+}
+/* The two sides are told by hatch and dots, never by colour. */
+.side-a {
+  background: repeating-linear-gradient(45deg, transparent 0 6px, var(--line) 6px 7px);
+}
+.side-b {
+  background: radial-gradient(var(--line) 1.2px, transparent 1.6px) 0 0 / 8px 8px;
+}
+.blankets {
+  min-width: 240px;
+}
+.blankets p {
+  margin: 0 0 4px;
+}
+tfoot th,
+tfoot td {
+  border-top: 2px solid var(--ink);
+  border-bottom: 0;
+  font-weight: 650;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: center;
+  margin: 16px 0 10px;
+}
+.empty {
+  padding: 24px 0;
+}
+</style>

@@ -1,0 +1,15 @@
+import { useI18n } from 'vue-i18n'
+import type { Schemas } from '@/shared/api/client'
+import { lineKey } from '@/shared/state/price'
+
+type Line = Pick<Schemas['BidLineAnswer'], 'key' | 'name'>
+
+/** Lines of a bid in words. */
+export function useLineNames() {
+  const { t, te } = useI18n()
+  const named = (name: string) => (te(`material.${name}`) ? t(`material.${name}`) : name)
+  return {
+    named,
+    line: (line: Line) => (line.name ? named(line.name) : t(`price.line.${lineKey(line)}`)),
+  }
+}

@@ -1,0 +1,241 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import FirmNav from '@/firm/FirmNav.vue'
+import { api, ask, type Schemas } from '@/shared/api/client'
+import { useProblems } from '@/shared/figures/problems'
+import { useFindingText } from '@/shared/figures/findings'
+import { useChoices } from '@/shared/state/job'
+import { useMaterialRefresh, useStock } from '@/shared/state/price'
+import { useReader } from '@/shared/state/reader'
+import { useSession } from '@/shared/state/session'
+import { useTakeOff } from '@/shared/state/takeOff'
+import AppBar from '@/shared/ui/AppBar.vue'
+import ProblemNote from '@/shared/ui/ProblemNote.vue'
+import TakenOff from '@/shared/ui/TakenOff.vue'
+import VerdictMark from '@/shared/ui/VerdictMark.vue'
+
+/** Drums in the store: A and B counted apart, by lot, with their last day. */
+type Lot = Schemas['StockLotAnswer']
+const { t, d } = useI18n()
+const reader = useReader()
+const session = useSession()
+const stock = useStock()
+const choices = useChoices()
+const refresh = useMaterialRefresh()
+const text = useFindingText()
+const { byField, general } = useProblems()
+const mayEdit = computed(() => session.person?.mayEdit ?? false)
+const fault = ref('')
+const faults = ref<Record<string, string>>({})
+const added = ref<Record<string, string>>({ side: 'a' })
+const FIELDS = ['lot', 'expires', 'full', 'part'] as const
+
+const off = useTakeOff(async (id) => take(await ask(api.DELETE('/api/stock/{id}', { params: { path: { id } } }))))
+const lots = computed(() => (stock.data.value?.lots ?? []).filter((lot) => !off.gone(lot.id)))
+const take = (answer: unknown) => refresh(['stock'], answer)
+const day = (iso: string | null | undefined) => (iso ? d(new Date(`${iso}T12:00:00`), { dateStyle: 'medium' }) : '–')
+
+async function add() {
+  try {
+    const fields = Object.fromEntries(Object.entries(added.value).filter(([, typed]) => typed.trim() !== ''))
+    take(await ask(api.POST('/api/stock', { body: { version: null, units: reader.units, fields } })))
+    added.value = { side: added.value.side ?? 'a', product: added.value.product ?? '' }
+    faults.value = {}
+    fault.value = ''
+  } catch (cause) {
+    faults.value = byField(cause)
+    fault.value = Object.keys(faults.value).length ? '' : general(cause)
+  }
+}
+
+async function change(lot: Lot, field: 'full' | 'part', event: Event) {
+  const input = event.target as HTMLInputElement
+  try {
+    const body = { version: lot.version, units: reader.units, fields: { [field]: input.value } }
+    take(await ask(api.PATCH('/api/stock/{id}', { params: { path: { id: lot.id } }, body })))
+    fault.value = ''
+  } catch (cause) {
+    fault.value = Object.values(byField(cause))[0] ?? general(cause)
+    void stock.refetch()
+  }
+}
+</script>
+
+<template>
+  <AppBar :title="t('stock.title')" />
+  <main id="work" class="page">
+    <FirmNav />
+    <h1>{{ t('stock.title') }}</h1>
+    <p class="quiet">{{ t('stock.lead') }}</p>
+    <ProblemNote v-if="stock.error.value" :problem="stock.error.value" @retry="stock.refetch()" />
+    <ElSkeleton v-else-if="!stock.data.value" :rows="6" animated />
+    <template v-else>
+      <p class="fault" role="alert">{{ fault }}</p>
+      <TakenOff :off="off" />
+      <div v-if="stock.data.value.products.length" class="products">
+        <section v-for="product in stock.data.value.products" :key="product.sheetId">
+          <h2>{{ product.sheet }}</h2>
+          <p class="sets">
+            {{ reader.print(product.sets) }}
+            <span class="small quiet">{{
+              t('stock.sides', { a: reader.print(product.setsA), b: reader.print(product.setsB) })
+            }}</span>
+          </p>
+          <p v-for="(one, i) in product.findings" :key="i" class="small">
+            <VerdictMark :verdict="one.verdict" :size="13" /> {{ text.title(one) }}
+          </p>
+        </section>
+      </div>
+      <p v-if="!lots.length" class="empty">{{ t('stock.empty') }}</p>
+      <div v-else class="scroll" tabindex="0" role="region" :aria-label="t('stock.title')">
+        <table>
+          <thead>
+            <tr>
+              <th v-for="col in ['product', 'side', 'lot', 'expires', 'full', 'part'] as const" :key="col" scope="col">
+                {{ t(`stock.col.${col}`) }}
+              </th>
+              <td></td>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="lot in lots" :key="lot.id">
+              <th scope="row">{{ lot.sheet }}</th>
+              <td :class="`side-${lot.side}`">{{ lot.side.toUpperCase() }}</td>
+              <td>{{ lot.lot }}</td>
+              <td>{{ day(lot.expires) }}</td>
+              <td>
+                <input
+                  class="input short"
+                  :value="lot.full"
+                  :disabled="!mayEdit"
+                  inputmode="numeric"
+                  :aria-label="`${t('stock.col.full')}, ${lot.lot}`"
+                  @change="change(lot, 'full', $event)"
+                />
+              </td>
+              <td>
+                <input
+                  class="input short"
+                  :value="reader.print(lot.part)"
+                  :disabled="!mayEdit"
+                  :aria-label="`${t('stock.col.part')}, ${lot.lot}`"
+                  @change="change(lot, 'part', $event)"
+                />
+              </td>
+              <td>
+                <button v-if="mayEdit" type="button" class="act" @click="off.takeOff(lot.id, lot.lot)">
+                  {{ t('stock.remove') }}<span class="visually-hidden"> {{ lot.lot }}</span>
+                </button>
+              </td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+      <form v-if="mayEdit" class="add no-print" @submit.prevent="add">
+        <h2>{{ t('stock.add') }}</h2>
+        <label class="field">
+          <span>{{ t('stock.col.product') }}</span>
+          <select v-model="added.product" class="input" :aria-invalid="!!faults.product">
+            <option v-for="sheet in choices.data.value?.sheets ?? []" :key="sheet.id" :value="sheet.id">
+              {{ sheet.name }}
+            </option>
+          </select>
+          <em class="fault">{{ faults.product }}</em>
+        </label>
+        <label class="field">
+          <span>{{ t('stock.col.side') }}</span>
+          <select v-model="added.side" class="input">
+            <option value="a">A</option>
+            <option value="b">B</option>
+          </select>
+        </label>
+        <label v-for="field in FIELDS" :key="field" class="field">
+          <span>{{ t(`stock.col.${field}`) }}</span>
+          <input
+            v-model="added[field]"
+            class="input"
+            :aria-invalid="!!faults[field]"
+            :placeholder="field === 'expires' ? '2027-03-31' : ''"
+          />
+          <em class="fault">{{ faults[field] }}</em>
+        </label>
+        <button class="button main">{{ t('stock.keep') }}</button>
+      </form>
+    </template>
+  </main>
+</template>
+
+<style scoped>
+.page {
+  max-width: 1100px;
+  margin: 0 auto;
+  padding: 20px 24px 60px;
+}
+.fault:empty {
+  display: none;
+}
+.products {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(250px, 1fr));
+  gap: 14px 26px;
+  margin-bottom: 18px;
+}
+.products h2,
+.products p {
+  margin: 0 0 2px;
+}
+.sets {
+  font: 650 1.2rem var(--head);
+}
+.sets .small {
+  font: 400 var(--text-s) var(--body);
+}
+.scroll {
+  overflow-x: auto;
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+}
+th,
+td {
+  text-align: left;
+  padding: 6px 12px 6px 0;
+  border-bottom: 1px solid var(--line);
+  font-weight: 400;
+}
+thead th {
+  font: 600 var(--text-s) var(--body);
+  color: var(--ink-2);
+}
+.short {
+  width: 100px;
+}
+/* The two sides are told by letter, hatch and dots, never by colour. */
+.side-a {
+  background: repeating-linear-gradient(45deg, transparent 0 6px, var(--line) 6px 7px);
+  padding-left: 12px;
+}
+.side-b {
+  background: radial-gradient(var(--line) 1.2px, transparent 1.6px) 0 0 / 8px 8px;
+  padding-left: 12px;
+}
+.add {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  gap: 10px 16px;
+  align-items: end;
+  margin-top: 22px;
+}
+.add h2 {
+  grid-column: 1 / -1;
+  margin: 0;
+}
+em {
+  font-style: normal;
+}
+.empty {
+  padding: 20px 0;
+}
+</style>
