@@ -3,7 +3,6 @@ using Umbracell.Core.Assemblies;
 using Umbracell.Core.Choosing;
 using Umbracell.Core.Moisture;
 using Umbracell.Core.Quantities;
-using Umbracell.Core.Yield.Price;
 using Umbracell.Formats.DataFiles;
 
 namespace Umbracell.Bench;

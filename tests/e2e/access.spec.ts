@@ -19,6 +19,8 @@ const screens = (roof: string) => ({
     [`/choose/${roof}`, 'What would change it'],
     [`/section/${roof}`, 'foam alone, aged'],
     [`/sets/${roof}`, 'sets to load'],
+    ['/price', 'Keep as a bid'],
+    ['/order', 'Load list as PDF'],
     [`/window/${roof}`, 'Rules of the gate'],
   ],
 })

@@ -43,12 +43,6 @@ await shoot('survey-baseline', `/jobs/${ferry.job}/survey/baseline`, 'Leakage ar
   await page.getByRole('heading', { name: 'Thermal picture' }).scrollIntoViewIfNeeded()
   await page.mouse.wheel(0, 420)
 })
-await shoot('survey-prepare', `/jobs/${ferry.job}/survey/prepare`, 'Once for the job')
-await shoot('survey-exchange', `/jobs/${ferry.job}/survey/exchange`, 'Take surfaces out', async () => {
-  const text = 'Room;Type;Length (ft);Height (ft);Windows\nChart room;wall;24;9;2 x 3 ft x 4 ft\nSail loft;roof deck;;;\nRope walk;castle;60;8;\nSlip office;wall;twelve;8;\n'
-  await page.locator('input[type=file]').setInputFiles({ name: 'walk-round.csv', mimeType: 'text/csv', buffer: Buffer.from(text) })
-  await page.getByText('2 at fault').waitFor()
-})
 await shoot('choose', at(ferry, 'choose', 'Teaching wing walls'), 'What would change it')
 await shoot('choose-compare', at(ferry, 'choose', 'Slip hall walls'), 'What would change it', async () => {
   for (const lane of [0, 1]) await page.locator('article').nth(lane).getByRole('button', { name: 'Compare' }).click()
@@ -56,6 +50,12 @@ await shoot('choose-compare', at(ferry, 'choose', 'Slip hall walls'), 'What woul
 })
 await shoot('section', at(ferry, 'section', 'Teaching wing ceiling'), 'foam alone, aged')
 await shoot('sets', at(ferry, 'sets', 'Slip hall roof'), 'sets to load')
+await page.request.patch(`${base}/api/jobs/${ferry.job}`, { data: { version: null, units: 'us', fields: { workDate: '2026-10-20' } } })
+await page.request.post(`${base}/api/jobs/${ferry.job}/bids`)
+await page.request.patch(`${base}/api/jobs/${ferry.job}`, { data: { version: null, units: 'us', fields: { workDate: '2027-01-18' } } })
+await shoot('price', `/jobs/${ferry.job}/price`, 'Keep as a bid', async () => page.mouse.wheel(0, 120))
+await shoot('past-jobs', '/past-jobs', 'Plover')
+await page.request.patch(`${base}/api/jobs/${ferry.job}`, { data: { version: null, units: 'us', fields: { workDate: '' } } })
 await shoot('window', at(ferry, 'window', 'Slip hall roof'), 'Rules of the gate')
 await shoot('workings', at(ferry, 'section', 'Teaching wing walls'), 'foam alone, aged', async () => {
   await page.getByRole('button', { name: /^U-/ }).first().click()

@@ -43,7 +43,7 @@ public sealed record DrumStock(double SetsA, double SetsB, int Order, IReadOnlyL
         double Sets(SetSide side) => lots.Where(l => l.Side == side && !IsExpired(l, day)).Sum(l => l.Full + l.Part.Kilograms / MassOf(sheet, side).Kilograms);
         var (a, b) = (Sets(SetSide.A), Sets(SetSide.B));
         var order = (int)Math.Max(0, Math.Ceiling(load - Math.Min(a, b) - 1e-9));
-        return new(a, b, order, [.. Judged(lots, a, b, load, day).OrderByDescending(f => f.Verdict)], new(
+        return new(a, b, order, [.. Judged(lots, a, b, load, day).Select(f => f with { Words = new Dictionary<string, string>(f.Words) { ["sheet"] = sheet.Name } }).OrderByDescending(f => f.Verdict)], new(
             "orderSets",
             "n_order = n_load − min(A, B), rounded up, not under 0",
             [new("n_load", "setsOnRig", Figure.Count(load)), new("A", "setsA", new(a, Dimension.Sets)), new("B", "setsB", new(b, Dimension.Sets))],

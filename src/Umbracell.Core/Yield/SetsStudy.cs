@@ -52,10 +52,6 @@ public sealed record SetsCase
 
     /// <summary>How the crew's factor came about.</summary>
     public Working? CrewWorking { get; init; }
-
-    /// <summary>The case with what was learned of a crew.</summary>
-    /// <param name="crew">What was learned.</param>
-    public SetsCase By(CrewYield crew) => this with { CrewFactor = crew.Factor, YieldSd = crew.NextJobSd(Sprayed * Thickness), CrewWorking = crew.Working };
 }
 
 /// <summary>Material for a surface: the answer of the sets stage.</summary>

@@ -42,7 +42,7 @@ public sealed record JobFile(
     }
 
     /// <summary>Parts that came after the first files were written: a file without them is whole.</summary>
-    private static readonly string[] Added = ["choosing", "system", "choiceFacts", "ownPlace", "ownTargets"];
+    private static readonly string[] Added = ["choosing", "system", "choiceFacts", "ownPlace", "ownTargets", "pricing", "looseFill"];
 
     // The unit in a name says what can be true of it: no room is hotter, no wall longer.
     private static readonly (string Suffix, decimal Least, decimal Greatest)[] Bounds =

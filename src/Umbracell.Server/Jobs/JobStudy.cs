@@ -60,16 +60,15 @@ internal sealed record JobStudy(Job Job, IReadOnlyList<SurfaceStudy> Rows)
             return new(surface, bare, null, takeoff, survey, section, year, null, null, null);
         }
 
-        var questions = SetsQuestions.AllOf(surface, job, takeoff, readings);
+        CrewYield CrewOf(string slug) => learning.For(job.Crew, shelf.Sheets.GetValueOrDefault(slug) is { } known ? CrewYields.FamilyOf(known) : "");
+        List<SetsQuestion> questions = [.. SetsQuestions.AllOf(surface, job, takeoff, readings).Select(q => SetsQuestions.By(CrewOf(q.SheetId), q))];
         var setsQuestion = questions.Count > 0 ? questions[0] : null;
-        var sets = setsQuestion is null ? null : OrNull(() => SetsQuestions.Study(setsQuestion, sheet, takeoff!.Working, CrewOf(sheet)));
+        var sets = setsQuestion is null ? null : OrNull(() => SetsQuestions.Study(setsQuestion, sheet, takeoff!.Working, CrewOf(sheet.Id).Working));
         var further = questions.Skip(1)
-            .Select(q => (Sheet: shelf.Sheets.GetValueOrDefault(q.SheetId), Sets: shelf.Sheets.GetValueOrDefault(q.SheetId) is { } known ? OrNull(() => SetsQuestions.Study(q, known, takeoff!.Working, CrewOf(known))) : null))
+            .Select(q => (Sheet: shelf.Sheets.GetValueOrDefault(q.SheetId), Sets: shelf.Sheets.GetValueOrDefault(q.SheetId) is { } known ? OrNull(() => SetsQuestions.Study(q, known, takeoff!.Working, CrewOf(q.SheetId).Working)) : null))
             .Where(one => one is { Sheet: not null, Sets: not null }).Select(one => (one.Sheet!, one.Sets!)).ToList();
         var gate = GateQuestions.Of(surface, job, records, now) is { } gateQuestion && readings.HasAny(surface.Id) ? OrNull(() => GateQuestions.Check(gateQuestion, sheet, shelf.Sheets.Values)) : null;
         return new(surface, bare, sheet, takeoff, survey, section, year, setsQuestion, sets, gate) { Further = further, SubstrateFrom = SetsQuestions.SubstrateOf(surface, job, readings).From };
-
-        CrewYield CrewOf(ProductSheet of) => learning.For(job.Crew, CrewYields.FamilyOf(of));
     }
 
     // One surface that cannot be studied (a thickness its sheet does not rate) must not take the board down; its cell says so.

@@ -59,14 +59,11 @@ internal static class SetsQuestions
 
     private static double? Coldest(LatestReadings readings, string sheet) => readings.Drums(sheet) is { A: { } a, B: { } b } ? Math.Min(a.Value, b.Value) : null;
 
-    /// <summary>Studies a question; with what was learned of a crew, or with the factor and spread the question names itself.</summary>
-    public static SetsStudy Study(SetsQuestion question, ProductSheet sheet, Working? area = null, CrewYield? crew = null)
-    {
-        var sets = Case(question, sheet, area);
-        return SetsStudy.Of(crew is null ? sets : sets.By(crew));
-    }
+    /// <summary>A question with what was learned of the crew that will spray it.</summary>
+    public static SetsQuestion By(CrewYield crew, SetsQuestion question) =>
+        question with { CrewFactor = crew.Factor, YieldSdLn = crew.NextJobSd(new Area(question.AreaM2) * Length.FromMillimetres(question.ThicknessMm)) };
 
-    private static SetsCase Case(SetsQuestion question, ProductSheet sheet, Working? area) => new()
+    public static SetsStudy Study(SetsQuestion question, ProductSheet sheet, Working? area = null, Working? crew = null) => SetsStudy.Of(new()
     {
         Sheet = sheet,
         Sprayed = new(question.AreaM2),
@@ -82,7 +79,8 @@ internal static class SetsQuestions
         AreaWorking = area,
         CrewFactor = question.CrewFactor,
         YieldSd = question.YieldSdLn,
-    };
+        CrewWorking = crew,
+    });
 
     public static SetsAnswer Answer(SetsStudy study, ProductSheet sheet) => new(
         study.Demand.Volume.BoardFeet,

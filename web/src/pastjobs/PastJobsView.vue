@@ -182,27 +182,32 @@ const charts = computed(() => ({
               <td class="right">
                 <b>{{ reader.print(job.figures.ratio) }}</b>
               </td>
-              <td v-if="mayEdit" class="row-acts no-print">
-                <button v-if="job.leftOutBecause" type="button" class="act" @click="leaveOut(job, '')">
-                  {{ t('past.countAgain') }}<span class="visually-hidden"> {{ job.name }}</span>
-                </button>
-                <form v-else-if="reasons[job.id] !== undefined" @submit.prevent="leaveOut(job, reasons[job.id] ?? '')">
-                  <input
-                    v-model="reasons[job.id]"
-                    class="input"
-                    :aria-label="t('past.reason')"
-                    :placeholder="t('past.reason')"
-                    maxlength="300"
-                    required
-                    @keydown.esc="delete reasons[job.id]"
-                  />
-                </form>
-                <button v-else type="button" class="act" @click="reasons[job.id] = ''">
-                  {{ t('past.leave') }}<span class="visually-hidden"> {{ job.name }}</span>
-                </button>
-                <button type="button" class="act" @click="off.takeOff(job.id, job.name)">
-                  {{ t('past.remove') }}<span class="visually-hidden"> {{ job.name }}</span>
-                </button>
+              <td v-if="mayEdit" class="no-print">
+                <div class="row-acts">
+                  <button v-if="job.leftOutBecause" type="button" class="act" @click="leaveOut(job, '')">
+                    {{ t('past.countAgain') }}<span class="visually-hidden"> {{ job.name }}</span>
+                  </button>
+                  <form
+                    v-else-if="reasons[job.id] !== undefined"
+                    @submit.prevent="leaveOut(job, reasons[job.id] ?? '')"
+                  >
+                    <input
+                      v-model="reasons[job.id]"
+                      class="input"
+                      :aria-label="t('past.reason')"
+                      :placeholder="t('past.reason')"
+                      maxlength="300"
+                      required
+                      @keydown.esc="delete reasons[job.id]"
+                    />
+                  </form>
+                  <button v-else type="button" class="act" @click="reasons[job.id] = ''">
+                    {{ t('past.leave') }}<span class="visually-hidden"> {{ job.name }}</span>
+                  </button>
+                  <button type="button" class="act" @click="off.takeOff(job.id, job.name)">
+                    {{ t('past.remove') }}<span class="visually-hidden"> {{ job.name }}</span>
+                  </button>
+                </div>
               </td>
             </tr>
           </tbody>
@@ -217,6 +222,12 @@ const charts = computed(() => ({
   max-width: 1240px;
   margin: 0 auto;
   padding: 20px 24px 60px;
+}
+.lead {
+  margin: 4px 0 18px;
+}
+.row-acts .act {
+  min-height: 0;
 }
 .crews {
   display: grid;
@@ -233,6 +244,7 @@ article p {
   font: 650 1.3rem var(--head);
 }
 .factor .small {
+  margin-left: 8px;
   font: 400 var(--text-s) var(--body);
 }
 .legend {

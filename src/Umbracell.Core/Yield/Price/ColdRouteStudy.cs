@@ -15,7 +15,7 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
     // A surface is warmed past the edge of the window, so that the gate reads Clear.
     private static readonly TemperatureDifference Comfort = new(3);
 
-    private static readonly TemperatureDifference DewDistance = new(3);
+    private static readonly TemperatureDifference DewDistance = new(3), ClearOfDew = new(5);
 
     // Later lifts lie on foam that is still warm from its own reaction.
     private static readonly Temperature WarmFoam = new(21);
@@ -37,7 +37,8 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
 
     private ColdRoute Heated()
     {
-        var target = c.Standard.Substrate.Least + Comfort;
+        // Warm enough for the sheet, and far enough from the dew point that the gate reads Clear.
+        var target = new Temperature(Math.Max((c.Standard.Substrate.Least + Comfort).Celsius, (AirAsItIs().Dew + ClearOfDew).Celsius));
         if (c.Space is not { } space)
         {
             return Sprayed(ColdRouteKind.Heat, [(c.Standard, c.Thickness, target)], [Held("openAir")]);
@@ -57,7 +58,7 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
 
         var air = SpaceHeating.To(space, wanted, c.Heater);
         var has = c.Rates.HeaterKilowatts * 1000;
-        List<Finding> findings = [Say("heated", Verdict.Clear, wanted.ToFigure(), target.ToFigure()), .. Damp(c.Standard, target, (air.DewPoint, air.Humidity)), .. HeaterKindFinding(), .. SizeFindings(air, has)];
+        List<Finding> findings = [Say("heated", Verdict.Clear, wanted.ToFigure(), target.ToFigure()), .. Damp(c.Standard, target, (air.DewPoint, air.Humidity), Verdict.Hold), .. HeaterKindFinding(), .. SizeFindings(air, has)];
         var power = has > air.Power ? has : 1.5 * air.Power;
         var preheat = Preheat(space, wanted, power);
         var route = Sprayed(ColdRouteKind.Heat, [(c.Standard, c.Thickness, target)], findings);
@@ -194,17 +195,18 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
         }
     }
 
-    private static IEnumerable<Finding> Damp(ProductSheet sheet, Temperature substrate, (Temperature Dew, double Humidity) air)
+    // Mean air of a day to come is no reading: the gate judges the hour. What a heater itself puts into the air holds.
+    private static IEnumerable<Finding> Damp(ProductSheet sheet, Temperature substrate, (Temperature Dew, double Humidity) air, Verdict verdict = Verdict.Care)
     {
         var apart = substrate - air.Dew;
         if (apart.Kelvins < DewDistance.Kelvins)
         {
-            yield return new("coldRoute", "dewClose", Verdict.Hold, Basis.Physics, "Gate rule G3: substrate at least 3 K above the dew or frost point") { Measured = apart.ToFigure(), Limit = DewDistance.ToFigure() };
+            yield return new("coldRoute", "dewClose", verdict, Basis.Physics, "Gate rule G3: substrate at least 3 K above the dew or frost point") { Measured = apart.ToFigure(), Limit = DewDistance.ToFigure() };
         }
 
         if (air.Humidity > sheet.GreatestHumidityPercent)
         {
-            yield return new("coldRoute", "tooDamp", Verdict.Hold, Basis.ProductSheet, $"{sheet.Name}, {sheet.Edition}: humidity") { Measured = new(air.Humidity, Dimension.RelativeHumidity), Limit = new(sheet.GreatestHumidityPercent, Dimension.RelativeHumidity) };
+            yield return new("coldRoute", "tooDamp", verdict, Basis.ProductSheet, $"{sheet.Name}, {sheet.Edition}: humidity") { Measured = new(air.Humidity, Dimension.RelativeHumidity), Limit = new(sheet.GreatestHumidityPercent, Dimension.RelativeHumidity) };
         }
     }
 

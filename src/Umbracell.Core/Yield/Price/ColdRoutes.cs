@@ -34,6 +34,12 @@ public sealed record ColdRouteCase
     /// <summary>Its cold grade; null where none is on offer.</summary>
     public ProductSheet? ColdGrade { get; init; }
 
+    /// <summary>The cold grade that may stand in for a sheet: of the same cell, and only for the usual grade; roofing foam stays roofing foam.</summary>
+    /// <param name="standard">The grade wanted.</param>
+    /// <param name="offered">Sheets on offer.</param>
+    public static ProductSheet? ColdGradeFor(ProductSheet standard, IEnumerable<ProductSheet> offered) => standard.Grade != FoamGrade.Standard ? null
+        : offered.Where(s => s.Cell == standard.Cell && s.Grade == FoamGrade.Cold).OrderBy(s => s.Id, StringComparer.Ordinal).FirstOrDefault();
+
     /// <summary>The surface's name.</summary>
     public required string Name { get; init; }
 

@@ -98,9 +98,9 @@ internal static class PastJobEndpoints
         return TypedResults.Ok(await AnswerAsync(db, library));
     }
 
-    private static async Task<Ok<PastJobsImport>> ImportAsync(HttpRequest request, UmbracellDb db, SheetLibrary library, UnitSystem units = UnitSystem.Us, bool take = false)
+    private static async Task<Ok<PastJobsImport>> ImportAsync(HttpRequest request, UmbracellDb db, SheetLibrary library, string units = "us", bool take = false)
     {
-        var (rows, faults) = PastJobTable.Read(await Uploads.ReadAsync(request), units, await library.AllAsync());
+        var (rows, faults) = PastJobTable.Read(await Uploads.ReadAsync(request), UnitsWord.Read(units), await library.AllAsync());
         var taken = take && faults.Count == 0;
         if (taken)
         {

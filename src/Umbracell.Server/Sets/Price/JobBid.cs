@@ -91,7 +91,7 @@ internal sealed record JobBid(Bid Bid, IReadOnlyList<PricedSurface> Surfaces)
         return new()
         {
             Standard = sheet,
-            ColdGrade = sheets.Values.Where(s => s.Cell == sheet.Cell && s.Grade == FoamGrade.Cold && s.Id != sheet.Id).OrderBy(s => s.Id, StringComparer.Ordinal).FirstOrDefault(),
+            ColdGrade = ColdRouteCase.ColdGradeFor(sheet, sheets.Values),
             Name = row.Surface.Name,
             Treated = takeoff.Treated,
             Sprayed = takeoff.Developed,

@@ -98,7 +98,10 @@ internal static class PriceAnswers
     }
 
     /// <summary>When a place's mean air leaves the window of the products a job is sprayed with.</summary>
-    public static IEnumerable<ColdSeasonAnswer> Seasons(JobStudy study, int year)
+    /// <param name="study">The job.</param>
+    /// <param name="day">The season told is the one this day lies in, or the next.</param>
+    /// <param name="offered">Sheets on offer.</param>
+    public static IEnumerable<ColdSeasonAnswer> Seasons(JobStudy study, DateOnly day, IEnumerable<Core.Materials.ProductSheet> offered)
     {
         if (JobPlaces.Of(study.Job) is not { } place)
         {
@@ -109,7 +112,9 @@ internal static class PriceAnswers
         {
             if (SeasonChange.Of(place.MeanC, sheet.Substrate.Least) is { } season)
             {
-                yield return new(sheet.Name, FigureAnswer.Of(sheet.Substrate.Least.ToFigure()), Day(season.From, year), Day(season.Until, season.Until < season.From ? year + 1 : year));
+                var until = Day(season.Until, day.Year) is var thisYear && thisYear >= day ? thisYear : Day(season.Until, day.Year + 1);
+                var from = Day(season.From, season.From < season.Until ? until.Year : until.Year - 1);
+                yield return new(sheet.Name, FigureAnswer.Of(sheet.Substrate.Least.ToFigure()), from, until, ColdRouteCase.ColdGradeFor(sheet, offered) is not null);
             }
         }
     }

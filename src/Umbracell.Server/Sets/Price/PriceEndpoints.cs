@@ -73,7 +73,7 @@ internal static class PriceEndpoints
             PriceAnswers.Of(bid.Bid, names),
             [.. bid.Surfaces.Select(PriceAnswers.Of)],
             [.. kept.Where(b => b.Document is not null).Select(b => PriceAnswers.Of(b, today, names))],
-            [.. PriceAnswers.Seasons(study, (pricing.WorkDate ?? DateOnly.FromDateTime(prices.Clock.GetUtcNow().UtcDateTime)).Year)],
+            [.. PriceAnswers.Seasons(study, pricing.WorkDate ?? DateOnly.FromDateTime(prices.Clock.GetUtcNow().UtcDateTime), (await prices.Library.AllAsync()).Values)],
             study.Job.Version);
     }
 
@@ -106,7 +106,7 @@ internal static class PriceEndpoints
         var (_, row, question) = await prices.QuestionAsync(id);
         if (question is null)
         {
-            return TypedResults.Ok(new ColdRoutesAnswer(null, row.SubstrateFrom, false, false, []));
+            return TypedResults.Ok(new ColdRoutesAnswer(null, row.SubstrateFrom, false, false, "", []));
         }
 
         var routes = ColdRoutes.Of(question);
@@ -116,6 +116,7 @@ internal static class PriceEndpoints
             row.SubstrateFrom,
             question.Standard.Substrate.Margin(question.Substrate).Kelvins < 3,
             routes.Routes.All(r => r.Bid.Missing.Count == 0),
+            question.Standard.Name,
             [.. routes.Routes.Select(r => PriceAnswers.Of(r, r == chosen))]));
     }
 

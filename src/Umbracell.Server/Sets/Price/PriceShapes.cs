@@ -37,7 +37,7 @@ public sealed record SurfaceChangeAnswer(string Name, FigureAnswer? SubstrateBef
 public sealed record KeptBidAnswer(Guid Id, DateTimeOffset MadeAt, string MadeBy, DateOnly? WorkDate, FigureAnswer Price, FigureAnswer Difference, bool Dearer, IReadOnlyList<BidChangeAnswer> Changes, IReadOnlyList<SurfaceChangeAnswer> Surfaces);
 
 /// <summary>The cold season of a product at the job's place.</summary>
-public sealed record ColdSeasonAnswer(string Sheet, FigureAnswer Limit, DateOnly From, DateOnly Until);
+public sealed record ColdSeasonAnswer(string Sheet, FigureAnswer Limit, DateOnly From, DateOnly Until, bool HasColdGrade);
 
 /// <summary>The price of a job.</summary>
 /// <param name="WorkDate">Day of the work; null until it is set.</param>
@@ -68,7 +68,7 @@ public sealed record ColdRouteAnswer(string Kind, bool Held, bool Chosen, IReadO
 public sealed record RouteFoam(string Sheet, FigureAnswer Sets);
 
 /// <summary>The cold-weather routes of a surface; empty where no temperature is known.</summary>
-public sealed record ColdRoutesAnswer(FigureAnswer? Substrate, SubstrateFrom From, bool Needed, bool Priced, IReadOnlyList<ColdRouteAnswer> Routes);
+public sealed record ColdRoutesAnswer(FigureAnswer? Substrate, SubstrateFrom From, bool Needed, bool Priced, string Sheet, IReadOnlyList<ColdRouteAnswer> Routes);
 
 /// <summary>A step of the inch ledger with money: heat cut and cost of each further step.</summary>
 public sealed record InchMoneyAnswer(FigureAnswer Thickness, FigureAnswer Cut, FigureAnswer Cost, FigureAnswer Further, FigureAnswer? PerCut);

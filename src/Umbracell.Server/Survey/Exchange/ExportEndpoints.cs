@@ -1,12 +1,11 @@
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
-using Umbracell.Core.Quantities;
 using Umbracell.Formats.JobFiles;
 using Umbracell.Formats.Surveys;
-using Umbracell.Questions.Answers;
 using Umbracell.Server.Access;
 using Umbracell.Server.Jobs;
 using Umbracell.Server.Setup;
+using Umbracell.Server.Typing;
 using Umbracell.Store;
 using Umbracell.Store.Model;
 
@@ -42,11 +41,7 @@ internal static class ExportEndpoints
 
     private static async Task<(Job Job, IEnumerable<Dictionary<string, string>> Surfaces)> SurfacesAsync(Guid id, SurfaceReader reader, string units)
     {
-        if (!Enum.TryParse<UnitSystem>(units, ignoreCase: true, out var system))
-        {
-            throw new FieldFaultsException([new("units", "unknown", units)]);
-        }
-
+        var system = UnitsWord.Read(units);
         var job = await reader.FindJobAsync(id);
         return (job, (await reader.SurfacesAsync(job.Id)).Select(s => SurfaceTexts.Of(s, system)));
     }

@@ -34,6 +34,7 @@ const ROWS = ['sets', 'hours', 'heat', 'finish', 'cost'] as const
         {{
           t(answer.needed ? 'routes.needed' : 'routes.warm', {
             substrate: reader.print(answer.substrate),
+            sheet: answer.sheet,
             from: t(`price.from.${answer.from}`),
           })
         }}

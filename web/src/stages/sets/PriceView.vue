@@ -150,7 +150,9 @@ async function save(kind: 'pdf' | 'xlsx') {
             ? t('price.season', { air: reader.print(answer.seasonAir), day: day(answer.workDate) })
             : t(answer.hasPlace ? 'price.noDay' : 'price.noPlace')
         }}
-        <template v-for="season in answer.seasons" :key="season.sheet">
+      </p>
+      <ul v-if="answer.seasons.length" class="quiet seasons">
+        <li v-for="season in answer.seasons" :key="season.sheet">
           {{
             t('price.coldSeason', {
               sheet: season.sheet,
@@ -159,8 +161,9 @@ async function save(kind: 'pdf' | 'xlsx') {
               until: day(season.until),
             })
           }}
-        </template>
-      </p>
+          {{ season.hasColdGrade ? t('price.stockCold') : '' }}
+        </li>
+      </ul>
       <p v-if="!answer.surfaces.length" class="empty">{{ t('price.empty') }}</p>
       <div v-else class="two">
         <section>
@@ -270,6 +273,13 @@ async function save(kind: 'pdf' | 'xlsx') {
 </template>
 
 <style scoped>
+h1 {
+  margin-bottom: 10px;
+}
+.seasons {
+  margin: 6px 0 0;
+  padding-left: 18px;
+}
 .setting {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(180px, 1fr));
@@ -319,6 +329,7 @@ tfoot td {
   display: flex;
   flex-wrap: wrap;
   gap: 10px;
+  margin-top: 12px;
 }
 .scroll {
   overflow-x: auto;

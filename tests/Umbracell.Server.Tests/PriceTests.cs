@@ -1,0 +1,208 @@
+using System.Text;
+using System.Text.Json.Nodes;
+using Shouldly;
+using UglyToad.PdfPig;
+using Xunit;
+
+namespace Umbracell.Server.Tests;
+
+/// <summary>Price, order, stock and past jobs through the interface.</summary>
+public sealed class PriceTests(Product product) : IClassFixture<Product>
+{
+    [Fact]
+    public async Task A_bid_keeps_its_season_and_moving_the_day_to_January_tells_why_it_costs_more()
+    {
+        var client = product.WithToken();
+        var job = await WallsAsync(client, "Season job", "2026-07-15");
+        var july = await client.GetJsonAsync($"/api/jobs/{job}/price");
+        july["surfaces"]![0]!.Text("from").ShouldBe("season");
+        july["surfaces"]![0]!.Text("route").ShouldBe("straight");
+        Sum(july).ShouldBe(Money(july, "price"), 0.02);
+        var (kept, _) = await client.SendJsonAsync(HttpMethod.Post, $"/api/jobs/{job}/bids", new { });
+        kept.ShouldBe(200);
+
+        await MoveAsync(client, job, "2027-01-15");
+        var january = await client.GetJsonAsync($"/api/jobs/{job}/price");
+        var bid = january["kept"]![0]!;
+        bid["dearer"]!.GetValue<bool>().ShouldBeTrue();
+        bid.Text("workDate").ShouldBe("2026-07-15");
+        bid["surfaces"]![0]!.Text("routeAfter").ShouldNotBe("straight");
+        var signed = bid["changes"]!.AsArray().Sum(c => c!["difference"]!.Number("si") * (c["dearer"]!.GetValue<bool>() ? 1 : -1));
+        signed.ShouldBe(Money(january, "price") - Money(july, "price"), 0.05);
+
+        // The board's foot says the same price, and the cell is stale.
+        var board = await client.GetJsonAsync($"/api/jobs/{job}/board");
+        board["feet"]!["price"]!.Number("si").ShouldBe(Money(january, "price"), 0.01);
+        board["rows"]![0]!["cells"]!.AsArray().Single(c => c!.Text("stage") == "sets")!["stale"]!.GetValue<bool>().ShouldBeTrue();
+
+        var routes = await client.GetJsonAsync($"/api/surfaces/{board["rows"]![0]!.Text("id")}/cold-routes");
+        routes["routes"]!.AsArray().Single(r => r!.Text("kind") == "straight")!["held"]!.GetValue<bool>().ShouldBeTrue();
+        var priced = routes["routes"]!.AsArray().Single(r => r!["chosen"]!.GetValue<bool>())!;
+        priced["held"]!.GetValue<bool>().ShouldBeFalse();
+        (await client.SendJsonAsync(HttpMethod.Delete, $"/api/bids/{bid.Text("id")}", new { })).Status.ShouldBe(200);
+    }
+
+    [Fact]
+    public async Task What_the_firm_has_no_price_for_is_named()
+    {
+        var client = product.WithToken();
+        var job = await WallsAsync(client, "Priceless", "2026-07-15");
+        var price = await Price(client);
+        await client.SendJsonAsync(HttpMethod.Patch, "/api/firm", Asking.Typed(null, "us", ("set:marl-cc-20", "")));
+        try
+        {
+            var answer = await client.GetJsonAsync($"/api/jobs/{job}/price");
+            answer["bid"]!["missing"]!.AsArray().Select(m => m!.GetValue<string>()).ShouldBe(["Marl CC-20"]);
+            (await client.GetJsonAsync($"/api/jobs/{job}/board"))["feet"]!["price"].ShouldBeNull();
+        }
+        finally
+        {
+            await client.SendJsonAsync(HttpMethod.Patch, "/api/firm", Asking.Typed(null, "us", ("set:marl-cc-20", price)));
+        }
+
+        static async Task<string> Price(HttpClient client) => (await client.GetJsonAsync("/api/firm"))["sets"]!.AsArray().Single(s => s!.Text("field") == "set:marl-cc-20")!["figure"]!.Text("us");
+    }
+
+    [Fact]
+    public async Task Drums_are_counted_by_side_and_what_cannot_be_is_named()
+    {
+        var client = product.WithToken();
+        var before = await SetsOf(client, "slate-rf-30");
+        before.ShouldBe((0, 0));
+        foreach (var (side, full, part) in new[] { ("a", "2", "0"), ("b", "1", "109 kg") })
+        {
+            var (status, body) = await client.SendJsonAsync(HttpMethod.Post, "/api/stock", Asking.Typed(null, "metric", ("product", "slate-rf-30"), ("side", side), ("lot", "T-" + side), ("expires", "2031-05-01"), ("full", full), ("part", part)));
+            status.ShouldBe(200, body.ToJsonString());
+        }
+
+        var (a, b) = await SetsOf(client, "slate-rf-30");
+        (a, b).ShouldBe((2, 1 + 109 / 218.0));
+        foreach (var (field, text, code) in new[] { ("product", "unheard-of", "unknown"), ("side", "c", "unknown"), ("expires", "soon", "notADate"), ("full", "-1", "outOfRange"), ("lot", "", "empty") })
+        {
+            var fields = new Dictionary<string, string> { ["product"] = "slate-rf-30", ["side"] = "a", ["lot"] = "X", [field] = text };
+            var (status, body) = await client.SendJsonAsync(HttpMethod.Post, "/api/stock", Asking.Typed(null, "us", [.. fields.Select(f => (f.Key, f.Value))]));
+            status.ShouldBe(400);
+            body["faults"]!.AsArray().Select(f => f!.Text("code")).ShouldContain(code, field);
+        }
+
+        async Task<(double A, double B)> SetsOf(HttpClient of, string sheet)
+        {
+            var one = (await of.GetJsonAsync("/api/stock"))["products"]!.AsArray().FirstOrDefault(p => p!.Text("sheetId") == sheet);
+            return one is null ? (0, 0) : (one["setsA"]!.Number("si"), one["setsB"]!.Number("si"));
+        }
+    }
+
+    [Fact]
+    public async Task A_table_of_past_jobs_is_taken_whole_or_not_at_all()
+    {
+        var client = product.WithToken();
+        const string Header = "Job;Crew;Product;Finished on;Area;Depth;Sets used;Substrate;Drums;Lift";
+        const string Good = "Barn A;Wren;Marl CC-20;2026-05-04;1200;3 1/2;0,95;61 F;70 F;1 3/4";
+        var bad = await ImportAsync(client, $"{Header}\n{Good}\nBarn B;Wren;No Such Foam;2026-13-04;-5;3;1;61;70;2\n", take: true);
+        bad["taken"]!.GetValue<bool>().ShouldBeFalse();
+        bad["faults"]!.AsArray().Select(f => f!["line"]!.GetValue<int>()).Distinct().ShouldBe([3]);
+        bad["faults"]!.AsArray().Count.ShouldBe(3);
+        (await JobsOf(client, "Wren")).ShouldBe(0);
+
+        var seen = await ImportAsync(client, $"{Header}\n{Good}\n", take: false);
+        (seen["jobs"]!.GetValue<int>(), seen["taken"]!.GetValue<bool>()).ShouldBe((1, false));
+        (await JobsOf(client, "Wren")).ShouldBe(0);
+        (await ImportAsync(client, $"{Header}\n{Good}\n", take: true))["taken"]!.GetValue<bool>().ShouldBeTrue();
+        (await JobsOf(client, "Wren")).ShouldBe(1);
+
+        (await ImportAsync(client, "Job;Crew\nBarn;Wren\n", take: true))["faults"]!.AsArray().Select(f => f!.Text("sentence")).ShouldContain("The column 'sets' is missing.");
+    }
+
+    [Fact]
+    public async Task A_job_left_out_with_a_reason_no_longer_moves_its_crew()
+    {
+        var client = product.WithToken();
+        var (_, added) = await client.SendJsonAsync(HttpMethod.Post, "/api/past-jobs", Asking.Typed(
+            null, "us", ("name", "Odd one"), ("crew", "Dipper"), ("product", "marl-cc-20"), ("finished", "2026-06-01"), ("area", "1500"), ("meanDepth", "3"), ("sets", "1.4"), ("substrate", "70"), ("drum", "72"), ("lift", "1 1/2")));
+        var job = added["jobs"]!.AsArray().Single(j => j!.Text("name") == "Odd one")!;
+        Factor(added).ShouldBeLessThan(0.99);
+        var (status, left) = await client.SendJsonAsync(HttpMethod.Patch, $"/api/past-jobs/{job.Text("id")}", Asking.Typed(job["version"]!.GetValue<uint>(), "us", ("leftOut", "Off-ratio for a day")));
+        status.ShouldBe(200);
+        left["crews"]!.AsArray().ShouldNotContain(c => c!.Text("crew") == "Dipper");
+        left["jobs"]!.AsArray().Single(j => j!.Text("name") == "Odd one")!.Text("leftOutBecause").ShouldBe("Off-ratio for a day");
+        (await client.SendJsonAsync(HttpMethod.Patch, $"/api/past-jobs/{job.Text("id")}", Asking.Typed(job["version"]!.GetValue<uint>(), "us", ("sets", "2")))).Status.ShouldBe(409);
+
+        static double Factor(JsonNode answer) => answer["crews"]!.AsArray().Single(c => c!.Text("crew") == "Dipper" && c!.Text("family") == "closedStandard")!["factor"]!["figure"]!.Number("si");
+    }
+
+    [Fact]
+    public async Task A_table_on_paper_reads_back_with_its_figures_at_the_right_edge()
+    {
+        var client = product.WithToken();
+        var page = new
+        {
+            units = "us",
+            title = "Bid: made-up job",
+            lead = new[] { "For work on Jan 15, 2027." },
+            columns = new object[] { new { heading = "What", right = false, share = 3 }, new { heading = "Amount", right = true, share = 1 } },
+            lines = Enumerable.Range(1, 80).Select(i => new { cells = new[] { $"Line {i}", $"{i * 1234.5:0.00}" }, strong = false }).ToArray(),
+            notes = new[] { "The sheet decides." },
+        };
+        using var pdf = PdfDocument.Open(await PostAsync(client, "/api/documents/table/pdf", page));
+        pdf.NumberOfPages.ShouldBeGreaterThan(1);
+        var figures = pdf.GetPages().SelectMany(p => p.GetWords()).Where(w => w.Text.EndsWith(".50", StringComparison.Ordinal) || w.Text.EndsWith(".00", StringComparison.Ordinal)).ToList();
+        figures.Count.ShouldBe(80);
+        figures.ShouldAllBe(w => Math.Abs(w.BoundingBox.Right - figures[0].BoundingBox.Right) < 1.5);
+        pdf.GetPages().SelectMany(p => p.Letters).ShouldAllBe(l => l.FontName!.Contains("DejaVu", StringComparison.Ordinal));
+
+        var csv = Encoding.UTF8.GetString(await PostAsync(client, "/api/documents/table/csv", page));
+        csv.ShouldContain("Line 80,98760.00");
+        (await PostAsync(client, "/api/documents/table/xlsx", page))[..2].ShouldBe("PK"u8.ToArray());
+    }
+
+    [Fact]
+    public async Task The_order_counts_stock_against_the_load_and_says_when_the_blankets_go_on()
+    {
+        var client = product.WithToken();
+        var job = await WallsAsync(client, "Order job", "2027-01-15");
+        var order = await client.GetJsonAsync($"/api/jobs/{job}/order");
+        order.Text("orderBy").ShouldBe("2027-01-09");
+        var line = order["lines"]![0]!;
+        var onHand = Math.Min(line["setsA"]!.Number("si"), line["setsB"]!.Number("si"));
+        (line["orderCount"]!.GetValue<int>() + onHand).ShouldBeGreaterThanOrEqualTo(line["load"]!.GetValue<int>() - 1e-6);
+        line["drums"]!.AsArray().ShouldAllBe(d => d!["lead"]!["figure"]!.Number("si") > 3600);
+    }
+
+    // A stud wall of 1,200 square feet at the lake, its temperature left to the season.
+    private static async Task<string> WallsAsync(HttpClient client, string name, string day)
+    {
+        var (_, job) = await client.SendJsonAsync(HttpMethod.Post, "/api/jobs", Asking.Typed(null, "us", ("name", name), ("climateZone", "6A"), ("place", "brindle-quay"), ("crew", "Heron"), ("workDate", day)));
+        var (_, surface) = await client.SendJsonAsync(HttpMethod.Post, $"/api/jobs/{job.Text("id")}/surfaces", Asking.Typed(null, "us", ("name", "Walls"), ("kind", "studWall"), ("size", "120' x 10'"), ("sheet", "marl-cc-20"), ("thickness", "3 in")));
+        surface.Text("name").ShouldBe("Walls");
+        return job.Text("id");
+    }
+
+    private static async Task MoveAsync(HttpClient client, string job, string day)
+    {
+        var version = (await client.GetJsonAsync($"/api/jobs/{job}/price"))["jobVersion"]!.GetValue<uint>();
+        (await client.SendJsonAsync(HttpMethod.Patch, $"/api/jobs/{job}", Asking.Typed(version, "us", ("workDate", day)))).Status.ShouldBe(200);
+    }
+
+    private static double Sum(JsonNode price) => price["bid"]!["lines"]!.AsArray().Sum(l => l!["amount"]!["figure"]!.Number("si"));
+
+    private static double Money(JsonNode price, string figure) => price["bid"]!["figures"]![figure]!.Number("si");
+
+    private static async Task<int> JobsOf(HttpClient client, string crew) => (await client.GetJsonAsync("/api/past-jobs"))["jobs"]!.AsArray().Count(j => j!.Text("crew") == crew);
+
+    private static async Task<JsonNode> ImportAsync(HttpClient client, string table, bool take)
+    {
+        using var content = new ByteArrayContent(Encoding.UTF8.GetBytes(table));
+        content.Headers.ContentType = new("application/octet-stream");
+        var answer = await client.PostAsync($"/api/past-jobs/import?units=us&take={take}", content, TestContext.Current.CancellationToken);
+        answer.StatusCode.ShouldBe(System.Net.HttpStatusCode.OK, await answer.Content.ReadAsStringAsync(TestContext.Current.CancellationToken));
+        return JsonNode.Parse(await answer.Content.ReadAsStringAsync(TestContext.Current.CancellationToken))!;
+    }
+
+    private static async Task<byte[]> PostAsync(HttpClient client, string path, object body)
+    {
+        using var content = System.Net.Http.Json.JsonContent.Create(body);
+        var answer = await client.PostAsync(path, content, TestContext.Current.CancellationToken);
+        answer.EnsureSuccessStatusCode();
+        return await answer.Content.ReadAsByteArrayAsync(TestContext.Current.CancellationToken);
+    }
+}

@@ -1,0 +1,103 @@
+import { expect, test, type Download } from '@playwright/test'
+import { readFile } from 'node:fs/promises'
+import { faults, ownJob, signIn, useUnits } from './product'
+
+const bytes = async (download: Download) => readFile(await download.path())
+
+test('a job is priced, moved to January, and says why it costs more; then the rig is loaded', async ({ page }) => {
+  await signIn(page)
+  await useUnits(page, 'us')
+  const { job } = await ownJob(page, 'Winter work')
+  const wall = { name: 'South wall', kind: 'studWall', size: "120' x 10'", sheet: 'marl-cc-20', thickness: '3 in' }
+  const made = await page.request.post(`/api/jobs/${job}/surfaces`, { data: { version: null, units: 'us', fields: wall } })
+  const surface = (await made.json()) as { id: string }
+  const place = { place: 'brindle-quay', crew: 'Plover' }
+  await page.request.patch(`/api/jobs/${job}`, { data: { version: null, units: 'us', fields: place } })
+
+  await page.goto(`/jobs/${job}/price`)
+  await expect(page.getByText('Set the day of the work')).toBeVisible()
+  const day = page.getByLabel('Day of the work')
+  await day.fill('soon')
+  await day.press('Enter')
+  await expect(page.getByText('“soon” is not a day')).toBeVisible()
+  await expect(day).toHaveValue('soon')
+  await day.fill('2026-07-15')
+  await day.press('Enter')
+  await expect(page.getByText('Mean air of the place around Jul 15, 2026')).toBeVisible()
+  await expect(page.getByRole('row', { name: /South wall.*season as it is/ })).toBeVisible()
+  await page.getByRole('button', { name: 'Keep as a bid' }).click()
+  await expect(page.getByText("Today's figures are the same.")).toBeVisible()
+
+  await day.fill('2027-01-15')
+  await day.press('Enter')
+  await expect(page.getByText(/Today it comes to .* more/)).toBeVisible()
+  await expect(page.getByText(/South wall: substrate .* then, .* now/)).toBeVisible()
+  expect(await faults(page, 'price')).toEqual([])
+
+  // The amount leads down to sets, yield and what the crew's own jobs say.
+  await page.getByRole('row', { name: /^Crew/ }).first().getByRole('button').click()
+  await expect(page.getByRole('dialog').getByText('c = h · p')).toBeVisible()
+  await page.keyboard.press('Escape')
+
+  const [bid] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Bid as PDF' }).click()])
+  expect((await bytes(bid)).subarray(0, 5).toString()).toBe('%PDF-')
+
+  await page.getByRole('link', { name: 'Order and load' }).click()
+  await expect(page.getByText('Order by Jan 9, 2027.')).toBeVisible()
+  await expect(page.getByText(/A: blanket on .* before/).first()).toBeVisible()
+  expect(await faults(page, 'order')).toEqual([])
+  const [load] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Load list as PDF' }).click()])
+  expect((await bytes(load)).subarray(0, 5).toString()).toBe('%PDF-')
+
+  await page.goto(`/jobs/${job}/sets/${surface.id}`)
+  await expect(page.getByRole('heading', { name: 'Cold-weather routes' })).toBeVisible()
+  await expect(page.getByRole('columnheader', { name: /Cold grade, then|Heat the space|Cold grade/ }).first()).toBeVisible()
+  await expect(page.getByText('priced', { exact: true })).toBeVisible()
+})
+
+test('past jobs come in from a table, one is left out with a reason, and the crew moves', async ({ page }) => {
+  await signIn(page)
+  await useUnits(page, 'us')
+  await page.goto('/past-jobs')
+  await expect(page.getByRole('heading', { name: 'Plover' }).first()).toBeVisible()
+  expect(await faults(page, 'past jobs')).toEqual([])
+  const crew = `Wren ${Date.now()}`
+  const head = 'name,crew,product,finished,area,meanDepth,sets,substrate,drum,lift'
+  const line = `Barn,${crew},Marl CC-20,2026-05-04,1200,3 1/2,1.2,61,70,1 3/4`
+  const picker = page.locator('input[type=file]')
+  const table = (text: string) => ({ name: 'jobs.csv', mimeType: 'text/csv', buffer: Buffer.from(text) })
+  await picker.setInputFiles(table(`${head}\n${line.replace('1200', 'wide')}\n`))
+  await expect(page.getByText(/Line 2:.*wide/)).toBeVisible()
+  await picker.setInputFiles(table(`${head}\n${line}\n`))
+  await page.getByRole('button', { name: 'Take 1 job' }).click()
+  await expect(page.getByText('1 job was taken.')).toBeVisible()
+  await expect(page.getByRole('heading', { name: crew }).first()).toBeVisible()
+  await page.getByRole('row', { name: new RegExp(crew) }).getByRole('button', { name: 'Leave out' }).click()
+  await page.getByLabel('Why?').fill('A drum leaked')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('left out: A drum leaked')).toBeVisible()
+  await expect(page.getByRole('heading', { name: crew })).toHaveCount(0)
+})
+
+test('drums are added by lot, and a bad day is answered with nothing lost', async ({ page }) => {
+  await signIn(page)
+  await page.goto('/stock')
+  await expect(page.getByText('B-7588').first()).toBeVisible()
+  expect(await faults(page, 'stock')).toEqual([])
+  const lot = `T-${Date.now()}`
+  const form = page.locator('form.add')
+  await form.getByLabel('Product').selectOption({ label: 'Fleece OC-8' })
+  await form.getByLabel('Lot').fill(lot)
+  await form.getByLabel('Last day').fill('next year')
+  await form.getByLabel('Full drums').fill('2')
+  await page.getByRole('button', { name: 'Add', exact: true }).click()
+  await expect(page.getByText('“next year” is not a day')).toBeVisible()
+  await expect(form.getByLabel('Lot')).toHaveValue(lot)
+  await form.getByLabel('Last day').fill('2031-04-01')
+  await page.getByRole('button', { name: 'Add', exact: true }).click()
+  await expect(page.getByRole('row', { name: new RegExp(lot) })).toBeVisible()
+  await page.getByRole('button', { name: `Take off ${lot}` }).click()
+  await expect(page.getByRole('row', { name: new RegExp(lot) })).toHaveCount(0)
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByRole('row', { name: new RegExp(lot) })).toBeVisible()
+})
