@@ -52,7 +52,8 @@ public enum FlipCause
 /// <param name="Rule">The rule that removes the one advised now, where one does.</param>
 /// <param name="Low">Least value of the range searched, SI.</param>
 /// <param name="High">Greatest value of the range searched, SI.</param>
-public sealed record FlipPoint(FlipInput Input, Figure Now, Figure At, string Winner, CandidateKind WinnerKind, FlipCause Cause, string? Rule, double Low, double High)
+/// <param name="Working">What stands against what there.</param>
+public sealed record FlipPoint(FlipInput Input, Figure Now, Figure At, string Winner, CandidateKind WinnerKind, FlipCause Cause, string? Rule, double Low, double High, Working Working)
 {
     /// <summary>How far the change lies from today's value, as a share of the range searched.</summary>
     public double Distance => Math.Abs(At.Si - Now.Si) / Math.Max(1e-9, High - Low);
@@ -204,7 +205,33 @@ internal static class FlipPoints
                 : winner.MeetsTarget && !old.MeetsTarget ? FlipCause.FallsShort
                 : before is null || before.Excluded || (!before.MeetsTarget && first.MeetsTarget) ? FlipCause.OtherAllowed
                 : FlipCause.Outscored;
-            return new(search.Input, new(search.Now, search.Dimension), new(at, search.Dimension), first.Id, first.Kind, cause, rule, search.Low, search.High);
+            var (now, turned) = (new Figure(search.Now, search.Dimension), new Figure(at, search.Dimension));
+            return new(search.Input, now, turned, first.Id, first.Kind, cause, rule, search.Low, search.High, How(search, now, turned, cause, first, old));
         }
+    }
+
+    // At the far side of the change: the scores of both, or the rule or target that removes the one advised now.
+    private static Working How(Search search, Figure now, Figure at, FlipCause cause, Candidate first, Candidate? old)
+    {
+        var priorities = search.With(at.Si).Priorities;
+        List<WorkingTerm> terms = [new("x_0", "flipNow", now), new("Δx", "flipTolerance", new(search.Tolerance, search.Dimension == Dimension.Temperature ? Dimension.TemperatureDifference : search.Dimension))];
+        terms.Add(new("S_new", "flipNewScore", Figure.Number(first.Total), first.Scores.Count > 0 ? first.TotalWorking(priorities) : null));
+        var hold = old?.Findings.FirstOrDefault(f => f.Verdict == Verdict.Hold);
+        if (cause == FlipCause.Excluded && hold?.How is { } rule)
+        {
+            terms.Add(new("r", "flipRule", rule.Result, rule));
+        }
+        else if (old is { Excluded: false, Scores.Count: > 0 })
+        {
+            terms.Add(new("S_now", "flipOldScore", Figure.Number(old.Total), old.TotalWorking(priorities)));
+        }
+
+        var formula = cause switch
+        {
+            FlipCause.Excluded => "x: a rule holds the one advised now",
+            FlipCause.FallsShort => "x: the one advised now no longer meets the target",
+            _ => "x: S_new > S_now",
+        };
+        return new("flipPoint", formula, terms, at, "Steps away from today's value until another wins, then halved to the tolerance; everything else as it stands");
     }
 }

@@ -47,6 +47,11 @@ public sealed record Finding(string Rule, string Case, Verdict Verdict, Basis Ba
 
     /// <summary>How the judged figure was computed, if it was.</summary>
     public Working? Working { get; init; }
+
+    /// <summary>How the judgement can be followed: its own working, or what was measured held against the limit; null where neither is a figure.</summary>
+    public Working? How => Working ?? (Measured is { } measured && Limit is { } limit
+        ? new("judged", "x : L", [new("x", "judgedFigure", measured), new("L", "judgedLimit", limit)], measured, Source)
+        : null);
 }
 
 /// <summary>One thing that would clear a finding, computed.</summary>

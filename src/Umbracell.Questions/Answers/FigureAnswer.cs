@@ -48,7 +48,7 @@ public sealed record FindingAnswer(
 {
     public static FindingAnswer Of(Finding f, bool brief = false) => new(
         f.Rule, f.Case, f.Verdict, f.Basis, f.Source, FigureAnswer.Maybe(f.Measured), FigureAnswer.Maybe(f.Limit), FigureAnswer.Maybe(f.Margin),
-        FigureAnswer.All(f.Figures), f.Words, [.. f.Remedies.Select(RemedyAnswer.Of)], brief ? null : WorkingAnswer.Maybe(f.Working));
+        FigureAnswer.All(f.Figures), f.Words, [.. f.Remedies.Select(RemedyAnswer.Of)], brief ? null : WorkingAnswer.Maybe(f.How));
 
     public static IReadOnlyList<FindingAnswer> All(IEnumerable<Finding> findings, bool brief = false) => [.. findings.Select(f => Of(f, brief))];
 }

@@ -39,7 +39,8 @@ internal static class ChoiceAnswers
         flip.Winner,
         flip.WinnerKind,
         flip.Cause,
-        flip.Rule);
+        flip.Rule,
+        WorkingAnswer.Of(flip.Working));
 
     public static IReadOnlyList<CandidateLayer> Layers(SectionCase section) => [.. section.Fill.Select(layer => layer is FoamFill foam
         ? new CandidateLayer(SectionSketch.KeyOf(layer), foam.Sheet.Name, Key(foam.Sheet.Cell.ToString() + foam.Sheet.Grade), FigureAnswer.Of(layer.Thickness.ToThickness()))

@@ -25,7 +25,7 @@ public sealed record CandidateAnswer(
     IReadOnlyList<FindingAnswer> Findings, IReadOnlyList<FindingAnswer> Opinions, bool OpinionsDiffer, IReadOnlyList<ScoreAnswer> Scores, double TotalScore, WorkedFigure Total, School School, bool InPractice, bool Excluded, bool FailsCondensation, SectionQuestion Question);
 
 /// <summary>A flip point.</summary>
-public sealed record FlipAnswer(FlipInput Input, FigureAnswer Now, FigureAnswer At, FigureAnswer Apart, bool Above, double Low, double High, string Winner, CandidateKind WinnerKind, FlipCause Cause, string? Rule);
+public sealed record FlipAnswer(FlipInput Input, FigureAnswer Now, FigureAnswer At, FigureAnswer Apart, bool Above, double Low, double High, string Winner, CandidateKind WinnerKind, FlipCause Cause, string? Rule, WorkingAnswer Working);
 
 /// <summary>What the systems of a surface give.</summary>
 public sealed record ChoiceAnswer(

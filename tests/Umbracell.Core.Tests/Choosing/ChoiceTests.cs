@@ -110,6 +110,23 @@ public sealed class ChoiceTests
     }
 
     [Fact]
+    public void Every_flip_point_and_every_figure_a_rule_judges_can_be_followed()
+    {
+        foreach (var choice in new[] { Choice.Of(Walls.Case(SurfaceKind.StudWall)), Choice.Of(Walls.Case(SurfaceKind.OverheadDoor, facts: new() { DoorSpare = new(60), Treated = new(12) })) })
+        {
+            choice.Flips.ShouldNotBeEmpty();
+            choice.Flips.ShouldAllBe(f => f.Working.Result == f.At && f.Working.Terms.Any(t => t.Name == "flipNewScore"));
+            foreach (var outscored in choice.Flips.Where(f => f.Cause == FlipCause.Outscored))
+            {
+                var terms = outscored.Working.Terms.ToDictionary(t => t.Name, t => t.Value.Si);
+                terms["flipNewScore"].ShouldBeGreaterThan(terms["flipOldScore"]);
+            }
+
+            choice.Candidates.SelectMany(c => c.Findings).Where(f => f is { Measured: not null, Limit: not null }).ShouldAllBe(f => f.How != null);
+        }
+    }
+
+    [Fact]
     public void A_missing_price_leaves_cost_out_for_all_and_is_named()
     {
         var asked = Walls.Case(SurfaceKind.BandJoist) with { Rates = Walls.Rates with { SetPrice = new Dictionary<string, double> { ["closed"] = 2700 } } };

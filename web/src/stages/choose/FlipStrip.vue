@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
 import { useReader } from '@/shared/state/reader'
+import FigureText from '@/shared/ui/FigureText.vue'
 
 /** A flip point: the sentence, and where on its range today stands and the change lies. */
 const props = defineProps<{ flip: Schemas['FlipAnswer']; advised: string }>()
@@ -48,7 +49,7 @@ const words = computed(() => {
     </span>
     <span class="small quiet ends">
       <span>{{ t(`choose.input.${flip.input}`) }}</span>
-      <span>{{ reader.print(flip.now) }} → {{ reader.print(flip.at) }}</span>
+      <span>{{ reader.print(flip.now) }} → <FigureText :figure="flip.at" :working="flip.working" /></span>
     </span>
   </li>
 </template>
