@@ -137,6 +137,9 @@ const take = (row: Row) => (reader.inHand[props.job] = row.id)
             <td>{{ t('board.feet.short', { count: feet.shortOfTarget }) }}</td>
             <td>
               {{ reader.print(feet.sets) }}
+              <span v-if="feet.cost" class="small quiet">{{
+                t('board.feet.cost', { cost: reader.print(feet.cost) })
+              }}</span>
               <RouterLink class="act" :to="{ name: 'price', params: { job } }">{{
                 feet.price ? t('board.feet.price', { price: reader.print(feet.price) }) : t('board.feet.noPrice')
               }}</RouterLink>

@@ -12,16 +12,18 @@ namespace Umbracell.Server.Sets.Stock;
 /// <summary>What a job loads, what of it is in the store, and what is ordered.</summary>
 internal static class JobOrder
 {
+    private const int MostNextJobs = 5;
+
     // A drum within a degree of the window's edge is on the edge by the time it is opened.
     private static readonly TemperatureDifference InsideWindow = new(1);
 
-    public static JobOrderAnswer Of(JobStudy study, JobBid bid, IReadOnlyList<StockLotRow> lots, Rates rates, DateOnly today)
+    public static JobOrderAnswer Of(JobStudy study, JobBid bid, IReadOnlyList<StockLotRow> lots, ILookup<string, string> elsewhere, Rates rates, DateOnly today)
     {
         var pricing = JobPricing.Of(study.Job);
         var day = pricing.WorkDate ?? today;
         var air = JobPricing.SeasonOf(study.Job)?.Air;
         var lines = bid.Surfaces.SelectMany(s => s.Priced.Foams).GroupBy(f => f.Sheet.Id).OrderBy(g => g.Key, StringComparer.Ordinal)
-            .Select(g => Line(g.First().Sheet, g.Sum(f => f.Sets), SpreadOf(study, g.Key), study.Job, lots, rates, day, air)).ToList();
+            .Select(g => Line(g.First().Sheet, g.Sum(f => f.Sets), SpreadOf(study, g.Key), study.Job, lots, rates, day, air) with { NextJobs = [.. elsewhere[g.Key].Order(StringComparer.Ordinal).Take(MostNextJobs)] }).ToList();
         var weight = lines.Sum(l => l.Weight.Si);
         return new(
             pricing.WorkDate,
@@ -58,6 +60,8 @@ internal static class JobOrder
             rates.PriceOf(sheet) is { } price ? FigureAnswer.Of(new(stock.Order * price, Dimension.Money)) : null,
             FigureAnswer.Of(new(load * sheet.SetMass.Kilograms, Dimension.Mass)),
             air is { } night ? [Drum(sheet, SetSide.A, night, rates), Drum(sheet, SetSide.B, night, rates)] : [],
+            FigureAnswer.Of(new(Math.Max(0, load - median), Dimension.Sets)),
+            [],
             FindingAnswer.All(stock.Findings));
     }
 

@@ -86,7 +86,8 @@ internal static class StockEndpoints
         var (study, bid) = await prices.BidAsync(id);
         var lots = await prices.Db.StockLots.AsNoTracking().ToListAsync();
         var firm = await prices.Db.Firms.SingleAsync();
-        return JobOrder.Of(study, bid, lots, ChoiceQuestions.RatesOf(firm), DateOnly.FromDateTime(prices.Clock.GetUtcNow().UtcDateTime));
+        var elsewhere = await prices.Db.Surfaces.Where(s => s.JobId != id && s.SheetSlug != null).Join(prices.Db.Jobs, s => s.JobId, j => j.Id, (s, j) => new { Sheet = s.SheetSlug!, j.Name }).Distinct().ToListAsync();
+        return JobOrder.Of(study, bid, lots, elsewhere.ToLookup(e => e.Sheet, e => e.Name), ChoiceQuestions.RatesOf(firm), DateOnly.FromDateTime(prices.Clock.GetUtcNow().UtcDateTime));
     }
 
     private static async Task<StockLotRow> FindAsync(Guid id, UmbracellDb db) => await db.StockLots.SingleOrDefaultAsync(l => l.Id == id) ?? throw new NotFoundException("lot");

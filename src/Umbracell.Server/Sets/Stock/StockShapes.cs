@@ -24,9 +24,12 @@ public sealed record StockProductAnswer(string SheetId, string Sheet, FigureAnsw
 /// <param name="Price">What the order costs; null without a price.</param>
 /// <param name="Weight">Weight of the load.</param>
 /// <param name="Drums">When the blankets go on.</param>
+/// <param name="LeftOver">Sets that come back as often as not.</param>
+/// <param name="NextJobs">Other jobs of the firm with surfaces of this product, where the rest could go.</param>
 /// <param name="Findings">Findings.</param>
 public sealed record OrderLine(
-    string SheetId, string Sheet, int Load, FigureAnswer SetsA, FigureAnswer SetsB, WorkedFigure Order, int OrderCount, FigureAnswer? Price, FigureAnswer Weight, IReadOnlyList<DrumAnswer> Drums, IReadOnlyList<FindingAnswer> Findings);
+    string SheetId, string Sheet, int Load, FigureAnswer SetsA, FigureAnswer SetsB, WorkedFigure Order, int OrderCount, FigureAnswer? Price, FigureAnswer Weight, IReadOnlyList<DrumAnswer> Drums, FigureAnswer LeftOver, IReadOnlyList<string> NextJobs,
+    IReadOnlyList<FindingAnswer> Findings);
 
 /// <summary>A drum before the work.</summary>
 /// <param name="Side">A or B.</param>

@@ -23,6 +23,7 @@ const { general } = useProblems()
 const fault = ref('')
 const answer = computed(() => order.data.value ?? null)
 const toOrder = computed(() => (answer.value?.lines ?? []).filter((line) => line.orderCount > 0))
+const leftOvers = computed(() => (answer.value?.lines ?? []).filter((line) => line.leftOver.si >= 0.05))
 const day = (iso: string | null | undefined) => (iso ? d(new Date(`${iso}T12:00:00`), { dateStyle: 'medium' }) : '')
 const findings = computed(() =>
   (answer.value?.lines ?? []).flatMap((line) =>
@@ -170,6 +171,15 @@ async function save(kind: 'pdf' | 'xlsx' | 'csv', page: Schemas['TablePage']) {
           </button>
           <RouterLink class="act" :to="{ name: 'stock' }">{{ t('stock.title') }}</RouterLink>
         </div>
+        <section v-if="leftOvers.length">
+          <h2>{{ t('order.leftTitle') }}</h2>
+          <ul>
+            <li v-for="line in leftOvers" :key="line.sheetId">
+              {{ t('order.left', { sheet: line.sheet, sets: reader.print(line.leftOver) }) }}
+              {{ line.nextJobs.length ? t('order.next', { jobs: line.nextJobs.join(', ') }) : t('order.nowhere') }}
+            </li>
+          </ul>
+        </section>
         <p class="small quiet">{{ t('order.warm') }} {{ t('order.core') }}</p>
       </template>
     </template>
