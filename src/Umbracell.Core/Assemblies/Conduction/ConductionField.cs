@@ -117,9 +117,10 @@ public sealed class ConductionField
     /// <summary>Solves a section.</summary>
     /// <param name="cell">The section.</param>
     /// <param name="volumes">About how many volumes, 200 to 100,000.</param>
+    /// <param name="residual">Where the solver stops, against the heat put in; looser is quicker.</param>
     /// <exception cref="QuantityRangeException">A count out of range.</exception>
     /// <exception cref="ArgumentException">A place that no block covers, a conductivity not above zero, or no air at any edge.</exception>
-    public static ConductionField Solve(ConductionCell cell, int volumes = 6000)
+    public static ConductionField Solve(ConductionCell cell, int volumes = 6000, double residual = ConductionSystem.UsualResidual)
     {
         QuantityRangeException.Within("volumes", volumes, 200, 100_000, Dimension.Count);
         if (cell is { Outside: null, Inside: null, LeftSide: null, RightSide: null, Rooms.Count: 0 })
@@ -128,7 +129,7 @@ public sealed class ConductionField
         }
 
         var (x, y) = StretchedGrid.Of(cell, volumes);
-        return new ConductionSystem(cell, x, y).Solve((k, t, warm, cold, steps) => new ConductionField(x, y, k, t, cold, warm, steps));
+        return new ConductionSystem(cell, x, y, residual).Solve((k, t, warm, cold, steps) => new ConductionField(x, y, k, t, cold, warm, steps));
     }
 
     // The last volume whose centre lies at or before the place, or the first.

@@ -3,8 +3,10 @@ namespace Umbracell.Core.Assemblies.Conduction;
 /// <summary>The equations of a section on its grid. Plain arrays: thousands of unknowns are solved many times over.</summary>
 internal sealed class ConductionSystem
 {
-    private const double Residual = 1e-9;
+    /// <summary>Residual at which the usual solution stands, against the heat put in.</summary>
+    public const double UsualResidual = 1e-9;
 
+    private readonly double _residual;
     private readonly int _nx;
     private readonly int _ny;
     private readonly double[] _k;
@@ -15,8 +17,9 @@ internal sealed class ConductionSystem
     private readonly double[] _source;
     private readonly List<(int Volume, double Conductance, double Air)> _airs = [];
 
-    public ConductionSystem(ConductionCell cell, double[] x, double[] y)
+    public ConductionSystem(ConductionCell cell, double[] x, double[] y, double residual)
     {
+        _residual = residual;
         (_nx, _ny) = (x.Length - 1, y.Length - 1);
         var n = _nx * _ny;
         (_k, _solid, _toRight, _up, _diagonal, _source) = (new double[n], new bool[n], new double[n], new double[n], new double[n], new double[n]);
@@ -188,7 +191,7 @@ internal sealed class ConductionSystem
         var (right, up, diagonal, factor) = (Shifted(_toRight), Shifted(_up), Shifted(_diagonal), Shifted(Factor()));
         var (t, r, z, p, q) = (Padded(), Shifted(_source), Padded(), Padded(), Padded());
         var rr = _source.Sum(s => s * s);
-        var enough = Residual * Residual * Math.Max(rr, 1e-60);
+        var enough = _residual * _residual * Math.Max(rr, 1e-60);
         var rz = Precondition(right, up, factor, r, z);
         z.CopyTo(p, 0);
         var step = 0;

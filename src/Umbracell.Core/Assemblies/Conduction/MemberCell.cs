@@ -15,7 +15,7 @@ public sealed record MemberCell(ConductionField Field, ConductionCell Cell, Ther
     public const int UsualVolumes = 3000;
 
     /// <summary>Volumes of a cell while a hand moves the foam.</summary>
-    public const int FewVolumes = 600;
+    public const int FewVolumes = 500;
 
     private const double Hair = 1e-4;
 

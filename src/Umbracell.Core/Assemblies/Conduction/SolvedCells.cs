@@ -7,6 +7,9 @@ internal static class SolvedCells
 {
     private const int MostKept = 200;
 
+    // A hand in motion sees three digits.
+    private const double MovingResidual = 1e-5;
+
     private static readonly ConcurrentDictionary<Numbers, ConductionField> Kept = new();
 
     /// <summary>The field of a cell between airs of 0 and 1 °C.</summary>
@@ -17,7 +20,7 @@ internal static class SolvedCells
             Kept.Clear();
         }
 
-        return Kept.GetOrAdd(new(NumbersOf(cell, volumes)), _ => ConductionField.Solve(cell, volumes));
+        return Kept.GetOrAdd(new(NumbersOf(cell, volumes)), _ => ConductionField.Solve(cell, volumes, volumes <= MemberCell.FewVolumes ? MovingResidual : ConductionSystem.UsualResidual));
     }
 
     private static double[] NumbersOf(ConductionCell cell, int volumes)

@@ -122,7 +122,6 @@ async function save(kind: 'pdf' | 'xlsx' | 'csv', page: Schemas['TablePage']) {
                 >
                   {{ t(`order.col.${col}`) }}
                 </th>
-                <th scope="col">{{ t('order.col.blanket') }}</th>
               </tr>
             </thead>
             <tbody>
@@ -136,12 +135,6 @@ async function save(kind: 'pdf' | 'xlsx' | 'csv', page: Schemas['TablePage']) {
                 <td class="right"><FigureText :figure="line.order.figure" :working="line.order.working" /></td>
                 <td class="right">{{ line.price ? reader.print(line.price) : '–' }}</td>
                 <td class="right">{{ reader.print(line.weight) }}</td>
-                <td class="blankets">
-                  <template v-if="line.drums.length">
-                    <p v-for="drum in line.drums" :key="drum.side">{{ blanket(drum) }}</p>
-                  </template>
-                  <span v-else class="quiet">{{ t('order.noAir') }}</span>
-                </td>
               </tr>
             </tbody>
             <tfoot>
@@ -149,18 +142,24 @@ async function save(kind: 'pdf' | 'xlsx' | 'csv', page: Schemas['TablePage']) {
                 <th scope="row">{{ t('order.all') }}</th>
                 <td colspan="5"></td>
                 <td class="right">{{ reader.print(answer.weight) }}</td>
-                <td>
-                  <template v-if="answer.trailer">
-                    <VerdictMark :verdict="answer.tooHeavy ? 'hold' : 'clear'" :size="16" />
-                    {{
-                      t(answer.tooHeavy ? 'order.tooHeavy' : 'order.carries', { trailer: reader.print(answer.trailer) })
-                    }}
-                  </template>
-                </td>
               </tr>
             </tfoot>
           </table>
         </div>
+        <p v-if="answer.trailer" class="trailer">
+          <VerdictMark :verdict="answer.tooHeavy ? 'hold' : 'clear'" :size="16" />
+          {{ t(answer.tooHeavy ? 'order.tooHeavy' : 'order.carries', { trailer: reader.print(answer.trailer) }) }}
+        </p>
+        <section class="drums">
+          <h2>{{ t('order.col.blanket') }}</h2>
+          <p v-if="!answer.nightAir" class="quiet">{{ t('order.noAir') }}</p>
+          <dl v-else>
+            <div v-for="line in answer.lines" :key="line.sheetId">
+              <dt>{{ line.sheet }}</dt>
+              <dd v-for="drum in line.drums" :key="drum.side">{{ blanket(drum) }}</dd>
+            </div>
+          </dl>
+        </section>
         <div class="acts no-print">
           <button type="button" class="button main" @click="save('pdf', loadPage)">{{ t('order.loadPdf') }}</button>
           <button type="button" class="button" :disabled="!toOrder.length" @click="save('csv', orderPage)">
@@ -224,11 +223,29 @@ tbody th {
 .side-b {
   background: radial-gradient(var(--line) 1.2px, transparent 1.6px) 0 0 / 8px 8px;
 }
-.blankets {
-  min-width: 240px;
+.trailer {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  margin: 10px 0;
 }
-.blankets p {
-  margin: 0 0 4px;
+.drums {
+  margin: 18px 0;
+}
+.drums dl {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(290px, 1fr));
+  gap: 10px 24px;
+  margin: 0;
+}
+.drums dt {
+  font-weight: 650;
+}
+.drums dd {
+  margin: 0;
+}
+tbody th {
+  white-space: nowrap;
 }
 tfoot th,
 tfoot td {

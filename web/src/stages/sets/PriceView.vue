@@ -62,6 +62,11 @@ const fig = (name: string) => reader.print(answer.value?.bid.figures[name])
 const day = (iso: string | null | undefined) => (iso ? d(new Date(`${iso}T12:00:00`), { dateStyle: 'medium' }) : '')
 const isSum = (line: Schemas['BidLineAnswer']) => ['overhead', 'profit', 'tax'].includes(line.key)
 
+// What no way allows on that day is priced as if it were warm enough, and says so, on paper too.
+const held = computed(() => {
+  const all = (answer.value?.surfaces ?? []).filter((one) => one.allHeld).map((one) => one.name)
+  return all.length ? t('price.heldSurfaces', { names: all.join(', ') }) : ''
+})
 const title = computed(() => t('price.paperTitle', { job: board.data.value?.job.name ?? '' }))
 const paper = computed<Schemas['TablePage']>(() => ({
   units: reader.units,
@@ -89,6 +94,7 @@ const paper = computed<Schemas['TablePage']>(() => ({
     ...(answer.value?.bid.missing.length
       ? [t('price.missing', { names: answer.value.bid.missing.map(names.named).join(', ') })]
       : []),
+    ...(held.value ? [held.value] : []),
     t('price.paperSeason'),
     t('price.paperSafety'),
   ],
@@ -204,6 +210,7 @@ async function save(kind: 'pdf' | 'xlsx') {
             {{ t('price.missing', { names: answer.bid.missing.map(names.named).join(', ') }) }}
             <RouterLink class="act" :to="{ name: 'firm' }">{{ t('firm.title') }}</RouterLink>
           </p>
+          <p v-if="held" class="fault">{{ held }}</p>
           <p v-if="answer.bid.unentered.length" class="quiet">
             {{
               t('price.unentered', {
