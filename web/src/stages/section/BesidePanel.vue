@@ -11,7 +11,6 @@ const props = defineProps<{
   wanted: boolean
   picked: string
   options: { id: string; text: string }[]
-  loading: boolean
   fault: string
   own: Schemas['SectionAnswer']
   beside: Beside | null
@@ -42,8 +41,8 @@ const classOf = (answer: Schemas['SectionAnswer']) => t(`section.class.${answer.
   <div class="beside small">
     <button v-if="!wanted" type="button" class="act" @click="$emit('want')">{{ t('section.beside.open') }}</button>
     <template v-else>
-      <p v-if="loading && !options.length" role="status">{{ t('section.beside.loading') }}</p>
-      <label v-else class="field pick">
+      <p v-if="!options.length && !fault" role="status">{{ t('section.beside.loading') }}</p>
+      <label v-if="options.length" class="field pick">
         <span>{{ t('section.beside.pick') }}</span>
         <select class="input" :value="picked" @change="$emit('pick', ($event.target as HTMLSelectElement).value)">
           <option value="">{{ t('section.beside.none') }}</option>

@@ -142,7 +142,6 @@ onKeyStroke(['[', ']'], (event) => {
           :wanted="other.wanted.value"
           :picked="other.pickedId.value"
           :options="others"
-          :loading="other.loading.value"
           :fault="other.fault.value || (other.problem.value ? general(other.problem.value) : '')"
           :own="answer"
           :beside="other.beside.value"

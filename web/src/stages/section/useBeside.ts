@@ -57,5 +57,5 @@ export function useBeside(
     }
   })
 
-  return { wanted, pickedId, beside, fault, candidates, loading: choice.isFetching, problem: choice.error }
+  return { wanted, pickedId, beside, fault, candidates, problem: choice.error }
 }
