@@ -35,7 +35,7 @@ public class MaterialBench
             ColdGrade = _cold,
             Name = "surface",
             Treated = new(40 + i),
-            Sprayed = new(38 + i),
+            Demand = FoamDemand.For(new(38 + i), Length.FromInches(2 + i % 4), FoamDemand.DefaultScatter(CellStructure.Closed), null),
             Thickness = Length.FromInches(2 + i % 4),
             Substrate = new(-8 + i % 10),
             Air = new(-8 + i % 10),

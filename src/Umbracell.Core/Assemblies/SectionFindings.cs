@@ -1,3 +1,4 @@
+using Umbracell.Core.Assemblies.Conduction;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Moisture;
 using Umbracell.Core.Quantities;
@@ -32,6 +33,11 @@ internal static class SectionFindings
         if (DoorLoad.Judge(study.Case, study.Case.Door?.Spare, study.Case.Door?.Treated) is { } door)
         {
             yield return door;
+        }
+
+        if (SlabEdge.Of(study.Case) is { } edge)
+        {
+            yield return edge.Judge();
         }
 
         foreach (var finding in MetalFindings.Of(study))

@@ -85,12 +85,13 @@ public sealed record SectionStudy
 
     /// <summary>Studies a section.</summary>
     /// <param name="section">The case.</param>
-    /// <param name="inMotion">Whether a hand is moving the foam: metal members are then solved on a coarser grid, within a hundredth of the usual one.</param>
+    /// <param name="inMotion">Whether a hand is moving the foam: metal members are then solved on a coarser grid, within a hundredth of the usual one, and the edge of a slab not at all.</param>
     /// <exception cref="QuantityRangeException">A thickness not above zero, or past what the sheet rates; air outside the psychrometric formulas.</exception>
     public static SectionStudy Of(SectionCase section, bool inMotion = false)
     {
         QuantityRangeException.Within("foam thickness", section.FoamThickness.Metres, 1e-4, 1, Dimension.Thickness);
-        section = section with { Fill = [.. section.Fill.Select(layer => layer is FoamFill foam ? foam with { Thickness = foam.Sheet.Rated(foam.Thickness) } : layer)] };
+        // The edge of a slab is solved when the hand has come to rest.
+        section = section with { BeyondEdge = inMotion ? null : section.BeyondEdge, Fill = [.. section.Fill.Select(layer => layer is FoamFill foam ? foam with { Thickness = foam.Sheet.Rated(foam.Thickness) } : layer)] };
         var cell = MemberCell.Of(section, inMotion ? MemberCell.FewVolumes : MemberCell.UsualVolumes);
         var heat = SectionHeat.Of(cell is null ? section : section with { SolvedPsi = new("ψ", [new(0, cell.Psi), new(1, cell.Psi)], Dimension.Number) });
         section = section with { SolvedPsi = section.SolvedPsi ?? MemberCurve.For(section) };

@@ -1,5 +1,4 @@
 using Umbracell.Core.Assemblies;
-using Umbracell.Core.Assemblies.Conduction;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
@@ -62,7 +61,6 @@ public static class SectionQuestions
     public static SectionAnswer Answer(SectionStudy study, YearShape? year = null, bool brief = false)
     {
         var told = SectionYears.Study(study.Case, year);
-        var findings = brief || SlabEdge.Of(study.Case) is not { } edge ? study.Findings : [.. study.Findings.Append(edge.Judge()).OrderByDescending(f => f.Verdict)];
         var free = study.Case.FoamDepth is { } depth ? Math.Max(0, (depth - study.Case.FillThickness).Millimetres) : 0;
         return new(
             study.FillR.SquareMetreKelvinsPerWatt,
@@ -88,8 +86,8 @@ public static class SectionQuestions
             [.. study.Profile.Points.Select(p => new ProfilePointAnswer(p.Key, p.Depth.Millimetres, p.Temperature.Celsius, p.DewPoint.Celsius, p.VapourPressure.Pascals, FigureAnswer.Of(p.Temperature.ToFigure()), FigureAnswer.Of(p.DewPoint.ToFigure())))],
             new(study.Profile.NearestDew.Key, FigureAnswer.Of(study.Profile.NearestDew.DewMargin.ToFigure()), study.Profile.NearestDew.DewMargin.Kelvins < -1e-6),
             [.. study.Notches.Select(n => new NotchAnswer(n.Key, n.Thickness.Millimetres, FigureAnswer.Of(n.Thickness.ToThickness())))],
-            FindingAnswer.All(findings, brief),
-            findings.Concat(told?.Findings ?? []).Worst(),
+            FindingAnswer.All(study.Findings, brief),
+            study.Findings.Concat(told?.Findings ?? []).Worst(),
             told is null ? null : SectionYears.Answer(told, brief),
             brief ? [] : [.. InchLedger.Of(study.Case).Select(line => new InchAnswer(FigureAnswer.Of(line.Thickness.ToThickness()), FigureAnswer.Of(line.U.ToFigure()), FigureAnswer.Of(Figure.Percent(100 * line.Cut)), FigureAnswer.Of(Figure.Percent(100 * line.Further)), 100 * line.Cut))]);
     }

@@ -73,7 +73,8 @@ internal static class ChoiceAnswers
 
     private static CandidateAnswer Candidate(Candidate c, Choice choice, SectionQuestion bare)
     {
-        var study = SectionStudy.Of(c.Section);
+        // The edge of a slab is the section's to tell; no candidate is weighed by it.
+        var study = SectionStudy.Of(c.Section with { BeyondEdge = null });
         var worst = c.Year?.Months.Max(m => m.InterfaceHumidity);
         var isFloor = c.Section.HeatFlow == HeatFlow.Down;
         var system = Kept(c, choice.Case, "", default, "", new(null, null, null))!;

@@ -3,9 +3,11 @@ using Shouldly;
 using Umbracell.Core.Air;
 using Umbracell.Core.Conditions;
 using Umbracell.Core.Findings;
+using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Takeoff;
 using Umbracell.Core.Tests.Choosing;
+using Umbracell.Core.Yield;
 using Umbracell.Core.Yield.Price;
 using Xunit;
 
@@ -135,6 +137,18 @@ public sealed class BidTests
     }, iter: 60);
 
     [Fact]
+    public void What_is_shaved_off_and_blown_away_is_in_every_route()
+    {
+        var flush = Cold(-6) with { Demand = FoamDemand.For(new(110), Length.FromInches(3), Length.FromInches(0.125), Length.FromInches(0.75)) };
+        var windy = Cold(-6) with { WindAtOpenFace = new(5) };
+        foreach (var (plain, more, less) in ColdRoutes.Of(Cold(-6)).Routes.Zip(ColdRoutes.Of(flush).Routes, ColdRoutes.Of(windy).Routes))
+        {
+            (more.Sets / plain.Sets).ShouldBe(flush.Demand.Volume / Cold(-6).Demand.Volume, 1e-9);
+            (less.Sets / plain.Sets).ShouldBe(1 / 0.9, 1e-9);
+        }
+    }
+
+    [Fact]
     public void A_flame_a_weak_heater_open_air_and_a_practice_that_never_flashes_are_said()
     {
         Case(Cold(-6) with { Heater = HeaterKind.Propane }, ColdRouteKind.Heat, "flame").ShouldBe(Verdict.Hold);
@@ -159,7 +173,7 @@ public sealed class BidTests
         ColdGrade = Sheets.ColdGrade,
         Name = "Wall",
         Treated = new(120),
-        Sprayed = new(110),
+        Demand = FoamDemand.For(new(110), Length.FromInches(3), FoamDemand.DefaultScatter(CellStructure.Closed), null),
         Thickness = Length.FromInches(3),
         Substrate = new(substrate),
         Air = new(substrate),

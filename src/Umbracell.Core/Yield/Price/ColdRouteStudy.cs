@@ -110,11 +110,11 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
     private ColdRoute Sprayed(ColdRouteKind kind, IReadOnlyList<(ProductSheet Sheet, Length Thickness, Temperature Substrate)> parts, IReadOnlyList<Finding> findings)
     {
         // What a crew puts on above the specification goes with the whole, shared by depth.
-        var demand = FoamDemand.For(c.Sprayed, c.Thickness, FoamDemand.DefaultScatter(c.Standard.Cell), null, c.Penetration);
+        var demand = c.Demand;
         var foams = parts.Select(part =>
         {
             var lift = part.Thickness > part.Sheet.GreatestLift ? LiftPlan.For(part.Sheet, part.Thickness).Lifts[0] : part.Thickness;
-            var conditions = new YieldConditions(Within(part.Sheet, part.Substrate), Drums(part.Sheet), lift, null);
+            var conditions = new YieldConditions(Within(part.Sheet, part.Substrate), Drums(part.Sheet), lift, c.WindAtOpenFace);
             var yield = SetYield.For(part.Sheet, conditions, c.CrewFactor);
             var volume = demand.Volume * (part.Thickness / c.Thickness);
             var sets = volume / yield.Expected;

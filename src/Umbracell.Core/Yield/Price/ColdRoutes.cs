@@ -46,14 +46,14 @@ public sealed record ColdRouteCase
     /// <summary>Treated area.</summary>
     public required Area Treated { get; init; }
 
-    /// <summary>Net area with ribs developed, above zero.</summary>
-    public required Area Sprayed { get; init; }
+    /// <summary>Foam wanted, with overfill or scatter and what sinks in: the same whatever the route.</summary>
+    public required FoamDemand Demand { get; init; }
+
+    /// <summary>Wind at an open face; null inside.</summary>
+    public Speed? WindAtOpenFace { get; init; }
 
     /// <summary>Specified thickness.</summary>
     public required Length Thickness { get; init; }
-
-    /// <summary>Depth that sinks into a stone base.</summary>
-    public Length Penetration { get; init; }
 
     /// <summary>Temperature of what is sprayed on.</summary>
     public required Temperature Substrate { get; init; }

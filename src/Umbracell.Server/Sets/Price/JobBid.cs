@@ -32,11 +32,14 @@ internal sealed record JobBid(Bid Bid, IReadOnlyList<PricedSurface> Surfaces)
 
     public static JobBid Of(JobStudy study, Rates rates, IReadOnlyDictionary<string, ProductSheet> sheets, CrewLearning learning, Practice practice)
     {
-        var rows = study.Rows.Where(r => r.Takeoff is { OpeningsExceedSurface: false, Treated.SquareMetres: > 0 } && (r.Sets is not null || r.Section is not null)).ToList();
+        var rows = RowsOf(study);
         var space = SpaceOf(study, rows);
         var surfaces = rows.ConvertAll(row => Priced(row, study.Job, rates, sheets, learning, practice, space));
         return new(Bid.Of([.. surfaces.Select(s => s.Priced)], rates), surfaces);
     }
+
+    // What is measured and has something put in; the space that is heated is theirs together.
+    private static List<SurfaceStudy> RowsOf(JobStudy study) => [.. study.Rows.Where(r => r.Takeoff is { OpeningsExceedSurface: false, Treated.SquareMetres: > 0 } && (r.Sets is not null || r.Section is not null))];
 
     private sealed record JobSpace(double VolumePerM2, double LossPerM2, bool Assumed);
 
@@ -72,13 +75,11 @@ internal sealed record JobBid(Bid Bid, IReadOnlyList<PricedSurface> Surfaces)
 
     /// <summary>The cold-weather question of a surface; null without foam, size, or a substrate temperature.</summary>
     public static ColdRouteCase? QuestionOf(JobStudy study, SurfaceStudy row, Rates rates, IReadOnlyDictionary<string, ProductSheet> sheets, CrewLearning learning, Practice practice) =>
-        row.Takeoff is { OpeningsExceedSurface: false, Treated.SquareMetres: > 0 }
-            ? CaseOf(row, study.Job, rates, sheets, learning, practice, SpaceOf(study, [.. study.Rows.Where(r => r.Takeoff is { OpeningsExceedSurface: false, Treated.SquareMetres: > 0 })]))
-            : null;
+        RowsOf(study) is var rows && rows.Contains(row) ? CaseOf(row, study.Job, rates, sheets, learning, practice, SpaceOf(study, rows)) : null;
 
     private static ColdRouteCase? CaseOf(SurfaceStudy row, Job job, Rates rates, IReadOnlyDictionary<string, ProductSheet> sheets, CrewLearning learning, Practice practice, JobSpace space)
     {
-        if (row is not { Sheet: { } sheet, SetsQuestion: { SubstrateTempC: { } substrate } asked, Takeoff: { } takeoff })
+        if (row is not { Sheet: { } sheet, Sets: { } sets, SetsQuestion: { SubstrateTempC: { } substrate } asked, Takeoff: { } takeoff })
         {
             return null;
         }
@@ -94,9 +95,9 @@ internal sealed record JobBid(Bid Bid, IReadOnlyList<PricedSurface> Surfaces)
             ColdGrade = ColdRouteCase.ColdGradeFor(sheet, sheets.Values),
             Name = row.Surface.Name,
             Treated = takeoff.Treated,
-            Sprayed = takeoff.Developed,
+            Demand = sets.Demand,
+            WindAtOpenFace = sets.Conditions.WindAtOpenFace,
             Thickness = Length.FromMillimetres(asked.ThicknessMm),
-            Penetration = Length.FromMillimetres(asked.PenetrationMm),
             Substrate = new(substrate),
             Air = air,
             AirHumidity = humidity,
