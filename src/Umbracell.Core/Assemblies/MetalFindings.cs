@@ -22,7 +22,7 @@ internal static class MetalFindings
                 Working = study.Workings["wholeU"],
             };
         }
-        else if (study.Case.Members.Material == MemberMaterial.Girt || study.MemberCell is not null)
+        else if (study.Case.Members.Material == MemberMaterial.Girt || study.MembersSolved)
         {
             yield return study.ColdestMetal is { } flange ? Flange(study, flange) : new("metalMembers", "profileUnknown", Verdict.Care, Basis.Physics, FinSource) { Measured = study.ParallelU.ToFigure() };
         }
@@ -33,7 +33,7 @@ internal static class MetalFindings
         var air = study.Case.Air;
         var dew = MoistAir.Of(air.Indoor, air.IndoorHumidity, StandardAtmosphere.PressureAt(Length.Zero)).DewPoint;
         var dry = flange > dew;
-        var solved = study.MemberCell is not null;
+        var solved = study.MembersSolved;
         return new("metalMembers", (dry ? "flangeDry" : "flangeSweats") + (solved ? study.Case.Members.Material == MemberMaterial.SteelStud ? "Stud" : "Solved" : ""), dry ? Verdict.Clear : Verdict.Care, Basis.Physics, solved ? CellSource : FinSource)
         {
             Measured = flange.ToFigure(),

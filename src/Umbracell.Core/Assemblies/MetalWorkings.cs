@@ -32,7 +32,7 @@ internal static class MetalWorkings
             new("s", "memberSpacing", study.Case.Members.Spacing.ToSpan()),
         ],
         study.WholeU.ToFigure(),
-        study.MemberCell is null ? "Clear field and fin estimate of the members" : "Clear field and the members by conduction in two dimensions");
+        !study.MembersSolved ? "Clear field and fin estimate of the members" : "Clear field and the members by conduction in two dimensions");
 
     private static Working Solved(SectionStudy study, Conduction.MemberCell cell) => new(
         "memberPsi",

@@ -132,7 +132,7 @@ public sealed record SectionCase
     public Curve? SolvedPsi { get; init; }
 
     /// <summary>ψ of this fill by <see cref="SolvedPsi"/>; null without it.</summary>
-    internal double? PsiHere => SolvedPsi?.At(Math.Clamp(FillThickness / Members.Depth, 0, 1));
+    internal double? PsiHere => SolvedPsi?.At(Conduction.MemberCurve.ShareOf(this));
 
     /// <summary>Steps in which thicknesses are sought: a quarter inch with the US films, 5 mm with the ISO films. A property of the job, so that no answer depends on the units a person reads in.</summary>
     public Length Step => Films == FilmSet.Us ? Length.FromInches(0.25) : Length.FromMillimetres(5);

@@ -35,8 +35,11 @@ public sealed record SectionStudy
     /// <summary>U by the table or the fin estimate, for comparison with what the cell gives; null where no cell is solved.</summary>
     public ThermalTransmittance? EstimateU { get; init; }
 
-    /// <summary>The members' cell in two dimensions; null where members are not metal of known section.</summary>
+    /// <summary>The members' cell in two dimensions; null where members are not metal of known section, and while a hand moves where the curve of their fills stands for it.</summary>
     public MemberCell? MemberCell { get; init; }
+
+    /// <summary>Whether members were reckoned in two dimensions: by the cell itself, or between cells of other fills.</summary>
+    public bool MembersSolved { get; init; }
 
     /// <summary>U by parallel path; the clear field where members are metal or absent.</summary>
     public required ThermalTransmittance ParallelU { get; init; }
@@ -85,16 +88,18 @@ public sealed record SectionStudy
 
     /// <summary>Studies a section.</summary>
     /// <param name="section">The case.</param>
-    /// <param name="inMotion">Whether a hand is moving the foam: metal members are then solved on a coarser grid, within a hundredth of the usual one, and the edge of a slab not at all.</param>
+    /// <param name="inMotion">Whether a hand is moving the foam: metal members then stand between cells solved for other fills, or on a coarser grid, within a hundredth of their own U, and the edge of a slab is not solved at all.</param>
     /// <exception cref="QuantityRangeException">A thickness not above zero, or past what the sheet rates; air outside the psychrometric formulas.</exception>
     public static SectionStudy Of(SectionCase section, bool inMotion = false)
     {
         QuantityRangeException.Within("foam thickness", section.FoamThickness.Metres, 1e-4, 1, Dimension.Thickness);
         // The edge of a slab is solved when the hand has come to rest.
         section = section with { BeyondEdge = inMotion ? null : section.BeyondEdge, Fill = [.. section.Fill.Select(layer => layer is FoamFill foam ? foam with { Thickness = foam.Sheet.Rated(foam.Thickness) } : layer)] };
-        var cell = MemberCell.Of(section, inMotion ? MemberCell.FewVolumes : MemberCell.UsualVolumes);
+        var curve = MemberCurve.For(section);
+        var between = inMotion && curve is not null && MemberCurve.StandsFor(section);
+        var cell = between ? null : MemberCell.Of(section, inMotion ? MemberCell.FewVolumes : MemberCell.UsualVolumes);
+        section = section with { SolvedPsi = section.SolvedPsi ?? curve?.Psi };
         var heat = SectionHeat.Of(cell is null ? section : section with { SolvedPsi = new("ψ", [new(0, cell.Psi), new(1, cell.Psi)], Dimension.Number) });
-        section = section with { SolvedPsi = section.SolvedPsi ?? MemberCurve.For(section) };
         var permeance = VapourResistance.InSeries(section.Fill.Select(layer => layer.Permeance));
         var profile = SectionProfile.Of(section, heat);
         var lifts = section.Fill.OfType<FoamFill>().Select(foam => LiftPlan.For(foam.Sheet, foam.Thickness)).ToList();
@@ -108,7 +113,8 @@ public sealed record SectionStudy
             MemberPsi = heat.MemberPsi,
             EstimateU = heat.EstimateU,
             MemberCell = cell,
-            ColdestMetal = cell is not null ? cell.Coldest : heat.MemberPsi is { } psi && section.Members is { Material: MemberMaterial.Girt, Profile: { } girt } ? Girts.Flange(girt, psi, heat.InsideFilm, section.Air.Indoor, section.Air.Outdoor) : null,
+            MembersSolved = cell is not null || between,
+            ColdestMetal = cell is not null ? cell.Coldest : between ? curve!.ColdestOf(section) : heat.MemberPsi is { } psi && section.Members is { Material: MemberMaterial.Girt, Profile: { } girt } ? Girts.Flange(girt, psi, heat.InsideFilm, section.Air.Indoor, section.Air.Outdoor) : null,
             ParallelU = heat.ParallelU,
             CombinedU = heat.CombinedU,
             WholeU = heat.WholeU,

@@ -52,5 +52,5 @@ public sealed record Choice
     }
 
     // The members' heat is solved at a few fills once, for every system and flip point.
-    private static SectionCase WithSolvedMembers(ChoiceCase choice) => choice.Section with { SolvedPsi = choice.Section.SolvedPsi ?? MemberCurve.For(choice.Section) };
+    private static SectionCase WithSolvedMembers(ChoiceCase choice) => choice.Section with { SolvedPsi = choice.Section.SolvedPsi ?? MemberCurve.For(choice.Section)?.Psi };
 }

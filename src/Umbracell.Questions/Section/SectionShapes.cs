@@ -74,12 +74,15 @@ public sealed record YearShape(
     [property: Required, MinLength(12), MaxLength(12)] IReadOnlyList<double> OutdoorTempC, [property: Required, MinLength(12), MaxLength(12)] IReadOnlyList<double> OutdoorRhPct,
     [property: Required, MinLength(12), MaxLength(12)] IReadOnlyList<double> IndoorTempC, [property: Required, MinLength(12), MaxLength(12)] IReadOnlyList<double> IndoorRhPct);
 
+/// <summary>Mean air of a month on both sides, as it was asked.</summary>
+public sealed record MonthAirAnswer(FigureAnswer OutdoorTemp, FigureAnswer OutdoorRh, FigureAnswer IndoorTemp, FigureAnswer IndoorRh);
+
 /// <summary>A month of the section's year.</summary>
 public sealed record MonthAnswer(
-    FigureAnswer OutdoorTemp, FigureAnswer OutdoorRh, FigureAnswer IndoorTemp, FigureAnswer IndoorRh, FigureAnswer InterfaceTemp, FigureAnswer InterfaceRh, double InterfaceRhPct, FigureAnswer Condensed, FigureAnswer Stored, double StoredKgM2, FigureAnswer SurfaceRh);
+    FigureAnswer InterfaceTemp, FigureAnswer InterfaceRh, double InterfaceRhPct, FigureAnswer Condensed, FigureAnswer Stored, double StoredKgM2, FigureAnswer SurfaceRh);
 
-/// <summary>A year of monthly means through the section.</summary>
-public sealed record YearAnswer(IReadOnlyList<MonthAnswer> Months, string InterfaceKey, double GreatestStoredKgM2, IReadOnlyList<FindingAnswer> Findings);
+/// <summary>A year of monthly means through the section. A brief answer leaves out the air, which no thickness changes.</summary>
+public sealed record YearAnswer(IReadOnlyList<MonthAnswer> Months, IReadOnlyList<MonthAirAnswer> Air, string InterfaceKey, double GreatestStoredKgM2, IReadOnlyList<FindingAnswer> Findings);
 
 /// <summary>A part of the section in two dimensions: a metal member's cell (half of it, from the member's middle to half-way to the next), or the edge of a slab.</summary>
 /// <param name="Kind"><c>member</c> or <c>slabEdge</c>.</param>

@@ -13,15 +13,18 @@ public static class SectionYears
     /// <summary>The core's year of a shape.</summary>
     public static YearOfAir? Air(YearShape? year) => year is null ? null : new(Months(year.OutdoorTempC, year.OutdoorRhPct), Months(year.IndoorTempC, year.IndoorRhPct));
 
-    public static YearAnswer Answer(MonthlyYear year, bool brief = false) => new([.. year.Months.Select(Month)], year.InterfaceKey, year.GreatestStored, FindingAnswer.All(year.Findings, brief));
+    public static YearAnswer Answer(MonthlyYear year, bool brief = false) =>
+        new([.. year.Months.Select(Month)], brief ? [] : [.. year.Months.Select(Air)], year.InterfaceKey, year.GreatestStored, FindingAnswer.All(year.Findings, brief));
 
     private static List<MonthAir> Months(IReadOnlyList<double> celsius, IReadOnlyList<double> percent) => [.. celsius.Zip(percent, (t, rh) => new MonthAir(new(t), new(rh)))];
 
-    private static MonthAnswer Month(MonthOfSection m) => new(
+    private static MonthAirAnswer Air(MonthOfSection m) => new(
         FigureAnswer.Of(m.Outdoor.Temperature.ToFigure()),
         FigureAnswer.Of(m.Outdoor.Humidity.ToFigure()),
         FigureAnswer.Of(m.Indoor.Temperature.ToFigure()),
-        FigureAnswer.Of(m.Indoor.Humidity.ToFigure()),
+        FigureAnswer.Of(m.Indoor.Humidity.ToFigure()));
+
+    private static MonthAnswer Month(MonthOfSection m) => new(
         FigureAnswer.Of(m.Interface.ToFigure()),
         FigureAnswer.Of(new(m.InterfaceHumidity, Dimension.RelativeHumidity)),
         m.InterfaceHumidity,

@@ -107,12 +107,32 @@ public sealed class ConductionTests
     }
 
     [Fact]
-    public void The_curve_of_fills_stands_for_the_cell_itself() => Gen.Select(Gen.Double[1.5, 6], Gen.Double[0.03, 0.1]).Sample((inches, flange) =>
+    public void The_curve_of_fills_stands_for_the_cell_itself() => Gen.Select(Gen.Double[1, 6], Gen.Double[0.03, 0.1], Gen.Double[0.8, 2]).Sample((inches, flange, spacing) =>
     {
-        var section = Girt(inches, flange, 1.5);
-        var exact = MemberCell.Of(section, 3000)!.U.UsU;
-        SectionHeat.Of(section with { SolvedPsi = MemberCurve.For(section) }).WholeU.UsU.ShouldBe(exact, exact * 0.05);
+        var section = Girt(inches, flange, spacing);
+        var (moving, resting) = (SectionStudy.Of(section, inMotion: true), SectionStudy.Of(section));
+        moving.MemberCell.ShouldBeNull();
+        moving.WholeU.UsU.ShouldBe(resting.WholeU.UsU, resting.WholeU.UsU * 0.01);
+        moving.ColdestMetal!.Value.Celsius.ShouldBe(resting.ColdestMetal!.Value.Celsius, 0.5);
+        moving.Findings.Single(f => f.Rule == "metalMembers").Case.ShouldBe(resting.Findings.Single(f => f.Rule == "metalMembers").Case);
     }, iter: 20);
+
+    [Fact]
+    public void A_curve_made_ready_in_pieces_is_the_curve()
+    {
+        var section = Girt(3, 0.0613, 1.37);
+        Enumerable.Range(0, MemberCurve.Fills).ShouldAllBe(i => MemberCurve.Prepare(section, i));
+        MemberCurve.Prepare(section, MemberCurve.Fills).ShouldBeFalse();
+        MemberCurve.Prepare(Walls.Section(SurfaceKind.StudWall), 0).ShouldBeFalse();
+        MemberCurve.For(section)!.Psi.Points.Count.ShouldBe(MemberCurve.Fills + 1);
+    }
+
+    [Fact]
+    public void Two_layers_beside_a_moving_hand_keep_a_cell_of_their_own()
+    {
+        var section = Girt(3, 0.06, 1.5) with { Fill = [new FoamFill(Sheets.ClosedCell, Length.FromInches(2)), new FoamFill(Sheets.OpenCell, Length.FromInches(3))] };
+        SectionStudy.Of(section, inMotion: true).MemberCell.ShouldNotBeNull();
+    }
 
     [Fact]
     public void A_bare_web_gathers_more_heat_than_the_fin_knows()

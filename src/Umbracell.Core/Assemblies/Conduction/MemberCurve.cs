@@ -4,21 +4,28 @@ using Umbracell.Core.Quantities;
 
 namespace Umbracell.Core.Assemblies.Conduction;
 
-/// <summary>Heat through a metre of metal member by how much of its depth is filled: the more of the web stands bare in the room, the more heat it gathers.</summary>
-/// <remarks>Solved at a few fills and straight between them, so that thicknesses can be sought without solving each. Kept by what it depends on, as the same wall is asked for at every step of a hand.</remarks>
-public static class MemberCurve
+/// <summary>What a metal member does by how much of its depth is filled: the more of the web stands bare in the room, the more heat it gathers.</summary>
+/// <param name="Psi">Heat through a metre of member, W/(m·K), by the share of the depth that is filled, 0 to 1.</param>
+/// <param name="Coldest">Coldest spot that room air touches, between 0 (outdoor air) and 1 (indoor air), by the same share.</param>
+/// <remarks>Solved at a few fills and straight between them, so that thicknesses can be sought, and a hand can move, without solving each. Between the fills U keeps within a hundredth of the cell's own and the
+/// coldest spot within half a kelvin at 40 K between the airs. Kept by what it depends on, as the same wall is asked for at every step of a hand.</remarks>
+public sealed record MemberCurve(Curve Psi, Curve Coldest)
 {
     private const int Volumes = 1500, MostKept = 500;
 
-    private static readonly double[] Shares = [0.1, 0.25, 0.45, 0.7, 0.9, 1];
+    // Closest where the foam meets the flanges: there the metal's heat bends.
+    private static readonly double[] Shares = [0.02, 0.06, 0.12, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.88, 0.94, 0.98, 1];
 
-    private static readonly ConcurrentDictionary<Key, Curve> Kept = new();
+    private static readonly ConcurrentDictionary<Key, MemberCurve> Kept = new();
+
+    /// <summary>How many fills a curve is solved at.</summary>
+    public static int Fills => Shares.Length;
 
     private readonly record struct Key(MetalProfile Profile, double Depth, double Spacing, double Inside, double Outside, string Layers, double Conductivity);
 
-    /// <summary>ψ (W/(m·K)) by the share of the depth that is filled, 0 to 1; null where the model does not apply.</summary>
+    /// <summary>The curve of a section's members; null where the model does not apply.</summary>
     /// <param name="section">The case; with nothing put in, hard foam stands for what will be.</param>
-    public static Curve? For(SectionCase section)
+    public static MemberCurve? For(SectionCase section)
     {
         if (section.Members is not { Profile: { } profile } members || !MemberCell.Applies(section))
         {
@@ -27,9 +34,6 @@ public static class MemberCurve
 
         var k = ConductivityOf(section);
         var heat = SectionHeat.ClearOf(section);
-
-        // Rounded to a part in fifty: ψ hardly follows the conductivity of what is put in.
-        k = Math.Exp(Math.Round(Math.Log(k) * 50) / 50);
         var key = new Key(profile, members.Depth.Metres, members.Spacing.Metres, heat.InsideFilm.SquareMetreKelvinsPerWatt, heat.OutsideFilm.SquareMetreKelvinsPerWatt, LayersOf(section), k);
         if (Kept.Count > MostKept)
         {
@@ -39,29 +43,59 @@ public static class MemberCurve
         return Kept.GetOrAdd(key, _ => Solved(section, k));
     }
 
+    /// <summary>Solves one of the fills of a section's curve beforehand, so that whoever has no second thread can do it in small pieces while nobody asks.</summary>
+    /// <param name="section">The case.</param>
+    /// <param name="fill">Which, from 0 to <see cref="Fills"/> - 1.</param>
+    /// <returns>False where there is no such fill, or the model does not apply.</returns>
+    public static bool Prepare(SectionCase section, int fill)
+    {
+        if (fill < 0 || fill >= Shares.Length || !MemberCell.Applies(section))
+        {
+            return false;
+        }
+
+        FilledTo(section, Shares[fill], ConductivityOf(section));
+        return true;
+    }
+
+    /// <summary>Whether the curve stands for a case as it is: one layer, no deeper than its members.</summary>
+    internal static bool StandsFor(SectionCase section) => section.Fill.Count == 1 && section.FillThickness <= section.Members.Depth;
+
+    /// <summary>The coldest spot of a case.</summary>
+    internal Temperature ColdestOf(SectionCase section) => section.Air.Outdoor + new TemperatureDifference((section.Air.Indoor - section.Air.Outdoor).Kelvins * Coldest.At(ShareOf(section)));
+
+    /// <summary>Share of the members' depth that is filled, 0 to 1.</summary>
+    internal static double ShareOf(SectionCase section) => Math.Clamp(section.FillThickness / section.Members.Depth, 0, 1);
+
     // A foam stands by its thickest rating, so that the curve stays the same while its face is moved; several layers by what they are together.
+    // Rounded to a part in fifty: ψ hardly follows the conductivity of what is put in.
     private static double ConductivityOf(SectionCase section)
     {
         const double HardFoam = 0.022;
-        if (section.Fill is [FoamFill { Sheet: var sheet }])
-        {
-            return sheet.ThickestRated.Metres / sheet.ResistanceAt(sheet.ThickestRated).SquareMetreKelvinsPerWatt;
-        }
-
         var filled = section.FillThickness.Metres;
-        return filled > 0 ? filled / section.Fill.Sum(f => f.Resistance.SquareMetreKelvinsPerWatt) : HardFoam;
+        var k = section.Fill is [FoamFill { Sheet: var sheet }] ? sheet.ThickestRated.Metres / sheet.ResistanceAt(sheet.ThickestRated).SquareMetreKelvinsPerWatt
+            : filled > 0 ? filled / section.Fill.Sum(f => f.Resistance.SquareMetreKelvinsPerWatt)
+            : HardFoam;
+        return Math.Exp(Math.Round(Math.Log(k) * 50) / 50);
     }
 
     // A flange against board spreads its heat otherwise than one against stone: every layer counts, in its order.
     private static string LayersOf(SectionCase section) =>
         string.Join('|', section.Outboard.Append(null).Concat(section.Inboard).Select(l => l is null ? "" : FormattableString.Invariant($"{l.Thickness.Metres:R}/{l.Material.Conductivity.WattsPerMetreKelvin:R}")));
 
-    private static Curve Solved(SectionCase section, double conductivity)
+    private static MemberCurve Solved(SectionCase section, double conductivity)
     {
-        // A stand-in of the same conductivity at every thickness: a sheet's own table need not reach the depth.
+        var cells = Shares.Select(share => FilledTo(section, share, conductivity)).ToList();
+        var span = (section.Air.Indoor - section.Air.Outdoor).Kelvins;
+        return new(Through("ψ", cell => cell.Psi), Through("coldest", cell => (cell.Coldest - section.Air.Outdoor).Kelvins / span));
+
+        Curve Through(string name, Func<MemberCell, double> of) => new(name, [new(0, of(cells[0])), .. cells.Zip(Shares, (cell, share) => new CurvePoint(share, of(cell)))], Dimension.Number);
+    }
+
+    // A stand-in of the same conductivity at every thickness: a sheet's own table need not reach the depth.
+    private static MemberCell FilledTo(SectionCase section, double share, double conductivity)
+    {
         var stand = new Material("fill", new(conductivity), Permeability.FromPermInches(1), "stand-in");
-        var depth = section.Members.Depth;
-        var points = Shares.Select(share => new CurvePoint(share, MemberCell.Of(section with { Fill = [new SlabFill(new(stand, depth * share))], SolvedPsi = null }, Volumes)!.Psi)).ToList();
-        return new("ψ", [new(0, points[0].Y), .. points], Dimension.Number);
+        return MemberCell.Of(section with { Fill = [new SlabFill(new(stand, section.Members.Depth * share))], SolvedPsi = null }, Volumes)!;
     }
 }

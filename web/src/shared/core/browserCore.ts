@@ -1,9 +1,13 @@
 import { shallowRef } from 'vue'
+import type { Schemas } from '../api/client'
+
+type SectionQuestion = Schemas['SectionQuestion']
 
 /** The core as it runs beside the page. */
 interface Door {
   Stock(shelf: string): void
   Section(question: string): string | null
+  Prepare(question: string, piece: number): boolean
 }
 
 interface Runtime {
@@ -13,6 +17,10 @@ interface Runtime {
 
 let starting: Promise<Door | null> | undefined
 const stocked = shallowRef<{ door: Door; shelf: string } | null>(null)
+
+// Questions whose metal members have been solved beforehand, and those of which that is being done.
+const ready = shallowRef(new Set<string>())
+const underWay = new Set<string>()
 
 async function boot(): Promise<Door> {
   const address = '/core/dotnet.js'
@@ -30,7 +38,7 @@ const whenIdle = () =>
 /** Starts the core, once, and lays out what questions can name. Where it cannot run nothing happens: the server answers. */
 export async function stockCore(shelf: string) {
   if (stocked.value?.shelf === shelf) return
-  stocked.value = null
+  clearCore()
   starting ??= whenIdle()
     .then(boot)
     .catch(() => null)
@@ -40,24 +48,54 @@ export async function stockCore(shelf: string) {
     door.Stock(shelf)
     stocked.value = { door, shelf }
   } catch {
-    stocked.value = null
+    clearCore()
   }
 }
 
 /** Takes the sheets of a firm off the shelf, at signing out. */
-export const clearCore = () => (stocked.value = null)
+export function clearCore() {
+  stocked.value = null
+  ready.value = new Set()
+  underWay.clear()
+}
 
 /** Whether questions are answered here. */
 export const coreReady = () => stocked.value !== null
 
-/** The answer to a section question as JSON; null where it cannot be had here. */
-export function sectionHere(question: string): string | null {
+/** The answer to a section question as JSON; null where it cannot be had here, or not yet. */
+export function sectionHere(question: SectionQuestion): string | null {
+  const door = stocked.value?.door
+  if (!door) return null
   try {
-    return stocked.value?.door.Section(question) ?? null
+    const asked = JSON.stringify(question)
+    return isReady(door, question, asked) ? door.Section(asked) : null
   } catch {
     // A core that failed once is not asked again.
-    stocked.value = null
+    clearCore()
     starting = Promise.resolve(null)
     return null
+  }
+}
+
+/** Metal members take half a second to solve here: in small pieces, while nobody asks. Until then the server answers. */
+function isReady(door: Door, question: SectionQuestion, asked: string): boolean {
+  if (!question.members.flangeMm) return true
+  const key = JSON.stringify({ ...question, thicknessMm: 0, brief: false, year: null })
+  if (ready.value.has(key)) return true
+  if (!underWay.has(key)) {
+    underWay.add(key)
+    void prepare(door, key, asked)
+  }
+  return false
+}
+
+async function prepare(door: Door, key: string, asked: string) {
+  try {
+    let piece = 0
+    do await whenIdle()
+    while (stocked.value?.door === door && door.Prepare(asked, piece++))
+    if (underWay.delete(key)) ready.value = new Set(ready.value).add(key)
+  } catch {
+    clearCore()
   }
 }

@@ -30,7 +30,7 @@ async function readable(response: Response) {
 
 /** What a section question gives, from the core in the browser; null where only the server can say. */
 export function sectionAtOnce(question: Schemas['SectionQuestion']): Computed<Schemas['SectionAnswer']> | null {
-  const answer = sectionHere(JSON.stringify(question))
+  const answer = sectionHere(question)
   return answer === null ? null : { answer: JSON.parse(answer) as Schemas['SectionAnswer'], by: 'browser' }
 }
 

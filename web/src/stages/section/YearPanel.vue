@@ -23,6 +23,7 @@ const months = computed(() =>
     return {
       key: i + 1,
       month,
+      air: props.year!.air[i],
       x: i * MONTH,
       y: yOf(month.interfaceRhPct),
       over: month.interfaceRhPct > LIMIT,
@@ -95,8 +96,8 @@ const dampest = computed(() => months.value.reduce((a, b) => (b.month.interfaceR
             <tbody>
               <tr v-for="m in months" :key="m.key">
                 <th scope="row">{{ t(`month.${m.key}`) }}</th>
-                <td>{{ reader.print(m.month.outdoorTemp) }}, {{ reader.print(m.month.outdoorRh) }}</td>
-                <td>{{ reader.print(m.month.indoorTemp) }}, {{ reader.print(m.month.indoorRh) }}</td>
+                <td>{{ reader.print(m.air?.outdoorTemp) }}, {{ reader.print(m.air?.outdoorRh) }}</td>
+                <td>{{ reader.print(m.air?.indoorTemp) }}, {{ reader.print(m.air?.indoorRh) }}</td>
                 <td>{{ reader.print(m.month.interfaceTemp) }}, {{ reader.print(m.month.interfaceRh) }}</td>
                 <td>{{ reader.print(m.month.condensed) }}</td>
                 <td>{{ reader.print(m.month.stored) }}</td>

@@ -51,7 +51,8 @@ export function useSectionDesk(job: () => string, surface: () => string) {
   const withResting = (moving: Answer, rest: Answer | null): Answer => {
     const framing = question.value?.then?.length ? undefined : rest?.figures.framingDepth
     const figures = framing ? { ...moving.figures, framingDepth: framing } : moving.figures
-    return { ...moving, inches: rest?.inches ?? [], figures }
+    const year = moving.year && { ...moving.year, air: rest?.year?.air ?? [] }
+    return { ...moving, inches: rest?.inches ?? [], figures, year }
   }
 
   // A step of the keys settles a moment later; going on to another surface must not lose it.
