@@ -1,4 +1,4 @@
-// Times the board of a job with 200 surfaces and a section step through the server.
+// Times the board of a job with 200 surfaces, the weighing of all of them, its price and a section step through the server.
 // Usage: node bench/board.mjs http://127.0.0.1:5210 [sign-in name] [password]
 import { performance } from 'node:perf_hooks'
 
@@ -50,3 +50,18 @@ const question = (await ask('GET', `/api/surfaces/${last.id}/section`)).json.que
 const steps = []
 for (let i = 0; i < CALLS; i++) steps.push(await timed(() => ask('POST', '/api/compute/section', { ...question, thicknessMm: 50 + i })))
 show('section after a thickness step, round trip', steps.map((s) => s.whole))
+
+// All systems of every surface with their flip points, line by line as the page gets them.
+const weighing = []
+for (let i = 0; i < 3; i++) {
+  const start = performance.now()
+  const answer = await fetch(`${base}/api/jobs/${job}/choose`, { headers: { cookie } })
+  const lines = (await answer.text()).trim()
+  if (!answer.ok || !lines.includes('envelope')) throw new Error(lines.slice(0, 200))
+  weighing.push(performance.now() - start)
+}
+show(`systems of ${SURFACES} surfaces weighed`, weighing)
+
+const prices = []
+for (let i = 0; i < 5; i++) prices.push(await timed(() => ask('GET', `/api/jobs/${job}/price`)))
+show(`price of ${SURFACES} surfaces with all cold routes, round trip`, prices.map((p) => p.whole))
