@@ -23,6 +23,9 @@ public enum PracticeQuestion
 
     /// <summary>Which opinion on condensation rules.</summary>
     Condensation,
+
+    /// <summary>Equipment: the rig always, or hand kits for small work.</summary>
+    Equipment,
 }
 
 /// <summary>A school of practice.</summary>

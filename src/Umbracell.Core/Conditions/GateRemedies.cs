@@ -24,7 +24,7 @@ internal static class GateRemedies
         }
 
         remedies.AddRange(gate.OtherSheets
-            .Where(sheet => sheet.Id != gate.Sheet.Id && sheet.Cell == gate.Sheet.Cell && IsRoofing(sheet) == IsRoofing(gate.Sheet) && IsClearOfHold(gate, sheet))
+            .Where(sheet => sheet.Id != gate.Sheet.Id && sheet.Cell == gate.Sheet.Cell && IsForTheSame(sheet, gate.Sheet) && IsClearOfHold(gate, sheet))
             .Select(sheet => new Remedy("otherSheet", new Dictionary<string, Figure>(), new Dictionary<string, string> { ["sheet"] = sheet.Name })));
         return remedies;
     }
@@ -54,5 +54,6 @@ internal static class GateRemedies
         return new[] { TemperatureRules.Substrate(tried), TemperatureRules.Air(tried), MoistureRules.DewDistance(tried, air), MoistureRules.Humidity(tried, air) }.Worst() != Verdict.Hold;
     }
 
-    private static bool IsRoofing(ProductSheet sheet) => sheet.Grade == FoamGrade.Roofing;
+    // Roofing foam stands for nothing else, and a kit does not stand for a rig's drums.
+    private static bool IsForTheSame(ProductSheet a, ProductSheet b) => (a.Grade == FoamGrade.Roofing) == (b.Grade == FoamGrade.Roofing) && a.IsKit == b.IsKit;
 }

@@ -26,6 +26,9 @@ public enum FoamGrade
 
     /// <summary>Roofing density, for the weather side.</summary>
     Roofing,
+
+    /// <summary>Froth from a hand kit, for small work without a rig.</summary>
+    Kit,
 }
 
 /// <summary>The window a sheet allows for a temperature, bounds included.</summary>
@@ -61,6 +64,9 @@ public sealed record ProductSheet
 
     /// <summary>What it is made for.</summary>
     public required FoamGrade Grade { get; init; }
+
+    /// <summary>Whether it comes as a hand kit and not in drums for a rig. A set is then a kit.</summary>
+    public bool IsKit => Grade == FoamGrade.Kit;
 
     /// <summary>Density of a cut sample without skins.</summary>
     public required Density CoreDensity { get; init; }

@@ -128,6 +128,11 @@ public sealed class CrewLearning
             "y: mean of ln(actual / predicted) of a crew with a product. Weights by the normal-normal model, prior mean 0 and sd 0.12, a job's sd 0.08 at 4,000 board feet; σ is what is still unsure of ln f");
     }
 
+    /// <summary>How far a crew's depths scatter with a family; null until it has readings enough.</summary>
+    /// <param name="crew">The crew.</param>
+    /// <param name="family">Product family.</param>
+    public CrewScatter? ScatterOf(string crew, string family) => CrewScatter.Of(Counted.Select(c => c.Job).Where(j => j.Crew == crew && j.Family == family));
+
     private int[] Effects(int crew, int family) => [.. new[] { crew, family < 0 ? -1 : _crews.Count + family }.Where(i => i >= 0)];
 
     // The posterior mean is a sum over groups of jobs: each group's mean by a weight.

@@ -38,6 +38,10 @@ public sealed record DrumWarmth(SetSide Side, Mass Liquid, Temperature Start, Te
     /// <param name="time">0 or more.</param>
     public Temperature After(TimeSpan time) => new(Settles + (Start.Celsius - Settles) * Math.Exp(-time.TotalSeconds * Loss / Capacity));
 
+    /// <summary>Heat its liquid takes up on the way to a temperature, J; nothing where it is warmer.</summary>
+    /// <param name="to">The temperature.</param>
+    public double HeatTo(Temperature to) => Math.Max(0, Capacity * (to - Start).Kelvins);
+
     /// <summary>How long before the start the blanket must go on; nothing where the drum is warm enough, null where it never gets there.</summary>
     /// <param name="wanted">Temperature wanted.</param>
     public TimeSpan? TimeTo(Temperature wanted) => Start >= wanted ? TimeSpan.Zero

@@ -11,6 +11,12 @@ namespace Umbracell.Core.Yield;
 /// <param name="Foam">Foam in place, above zero: the more, the surer.</param>
 public sealed record FinishedJob(string Id, string Crew, string Family, FoamVolume Actual, FoamVolume Predicted, FoamVolume Foam)
 {
+    /// <summary>Depth readings taken on the job, 0 or more.</summary>
+    public int DepthReadings { get; init; }
+
+    /// <summary>Standard deviation of those readings about their own mean; counts from two readings on.</summary>
+    public Length DepthScatter { get; init; }
+
     /// <summary>Standard deviation of ln(actual/predicted) of a job of <see cref="ReferenceBoardFeet"/> (material method, learning).</summary>
     public const double ReferenceSd = 0.08;
 

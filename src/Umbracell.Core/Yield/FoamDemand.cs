@@ -27,8 +27,9 @@ public sealed record FoamDemand(FoamVolume Volume, Length MeanDepth, Length Extr
     /// <param name="scatter">Standard deviation of depth readings, 0 or more.</param>
     /// <param name="overfill">Mean overfill where the foam is shaved flush; null where it is not shaved.</param>
     /// <param name="penetration">Depth that sinks into a stone base below the specified thickness, 0 to 150 mm.</param>
+    /// <param name="scatterWorking">How the scatter came about; null for a default or an entered one.</param>
     /// <exception cref="QuantityRangeException">An input out of its range.</exception>
-    public static FoamDemand For(Area sprayed, Length specified, Length scatter, Length? overfill, Length penetration = default)
+    public static FoamDemand For(Area sprayed, Length specified, Length scatter, Length? overfill, Length penetration = default, Working? scatterWorking = null)
     {
         QuantityRangeException.Within("penetration", penetration.Metres, 0, 0.15, Dimension.Thickness);
         QuantityRangeException.Within("foam thickness", specified.Metres, 1e-4, 1, Dimension.Thickness);
@@ -40,7 +41,7 @@ public sealed record FoamDemand(FoamVolume Volume, Length MeanDepth, Length Extr
         var depth = specified + extra + penetration;
         var extraWorking = overfill is { } mean && mean > byScatter
             ? new Working("extraDepth", "t_extra = overfill", [new("overfill", "overfill", mean.ToThickness())], extra.ToThickness(), "Shaved flush: mean overfill")
-            : new Working("extraDepth", "t_extra = z · σ", [new("z", "z90", Figure.Number(z)), new("σ", "depthScatter", scatter.ToThickness())], extra.ToThickness(), "90 % of depth readings at or above specification");
+            : new Working("extraDepth", "t_extra = z · σ", [new("z", "z90", Figure.Number(z)), new("σ", "depthScatter", scatter.ToThickness(), scatterWorking)], extra.ToThickness(), "90 % of depth readings at or above specification");
         return new(
             sprayed * depth,
             depth,

@@ -35,6 +35,9 @@ public sealed record SetsCase
     /// <summary>Scatter of depth readings; null for the default of the foam.</summary>
     public Length? Scatter { get; init; }
 
+    /// <summary>How the scatter came about; null for a default or an entered one.</summary>
+    public Working? ScatterWorking { get; init; }
+
     /// <summary>Mean overfill where shaved flush; null for the default.</summary>
     public Length? Overfill { get; init; }
 
@@ -80,7 +83,7 @@ public sealed record SetsStudy(FoamDemand Demand, SetYield Yield, SpraySets Sets
         var conditions = new YieldConditions(substrate, drums, lifts.Lifts[0], sets.WindAtOpenFace);
 
         var overfill = sets.ShavedFlush && sets.Sheet.Cell == CellStructure.Open ? sets.Overfill ?? FoamDemand.DefaultOverfill : (Length?)null;
-        var demand = FoamDemand.For(sets.Sprayed, sets.Thickness, sets.Scatter ?? FoamDemand.DefaultScatter(sets.Sheet.Cell), overfill, sets.Penetration);
+        var demand = FoamDemand.For(sets.Sprayed, sets.Thickness, sets.Scatter ?? FoamDemand.DefaultScatter(sets.Sheet.Cell), overfill, sets.Penetration, sets.ScatterWorking);
         demand = sets.AreaWorking is { } area ? demand with { Working = WithArea(demand.Working, area) } : demand;
         var yield = SetYield.For(sets.Sheet, conditions, sets.CrewFactor, sets.CrewWorking);
         var spread = SetsSpread.DefaultFor(demand) with { Yield = sets.YieldSd ?? SetsSpread.DefaultYield };

@@ -30,6 +30,8 @@ internal static class FirmEndpoints
 
     private static readonly FigureRange Day = new(1, 24, Dimension.Number), Share = new(0, 95, Dimension.Percent), Kilowatts = new(0, 1e6, Dimension.Power), Trailer = new(0, 40_000, Dimension.Mass);
 
+    private static readonly FigureRange HotRoom = new(15, 60, Dimension.Temperature), HotRoomLoss = new(0, 1000, Dimension.HeatLoss);
+
     private static readonly FigureRange Hours = new(0, 40, Dimension.Number);
 
     private static readonly (string Field, FigureRange Range, Func<Rates, double> Read, Func<Rates, double, Rates> With)[] Work =
@@ -55,6 +57,11 @@ internal static class FirmEndpoints
         ("tax", Share, r => r.TaxPercent, (r, v) => r with { TaxPercent = v }),
         ("heatKwh", Price, r => r.HeatKilowattHour, (r, v) => r with { HeatKilowattHour = v }),
         ("heaterKw", Kilowatts, r => r.HeaterKilowatts * 1000, (r, v) => r with { HeaterKilowatts = v / 1000 }),
+        ("kitHour", Price, r => r.KitHour, (r, v) => r with { KitHour = v }),
+        ("kitSetUpHours", Hours, r => r.KitSetUpHours, (r, v) => r with { KitSetUpHours = v }),
+        ("kitPace", Pace, r => r.KitBoardFeetPerHour, (r, v) => r with { KitBoardFeetPerHour = v }),
+        ("hotRoom", HotRoom, r => r.HotRoomCelsius, (r, v) => r with { HotRoomCelsius = v }),
+        ("hotRoomLoss", HotRoomLoss, r => r.HotRoomLoss, (r, v) => r with { HotRoomLoss = v }),
         ("leadDays", FieldRanges.Days, r => r.LeadDays, (r, v) => r with { LeadDays = v }),
         ("trailer", Trailer, r => r.TrailerKilograms, (r, v) => r with { TrailerKilograms = v }),
         ("blanket", Kilowatts, r => r.BlanketWatts, (r, v) => r with { BlanketWatts = v }),

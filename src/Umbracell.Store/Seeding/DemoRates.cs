@@ -14,6 +14,7 @@ internal static class DemoRates
             ["fleece-oc-5"] = 2210,
             ["fleece-oc-8"] = 2360,
             ["slate-rf-30"] = 2950,
+            ["marl-hk-2"] = 268,
         },
         MaterialPrice = new Dictionary<string, double>
         {
@@ -53,6 +54,11 @@ internal static class DemoRates
         HeatKilowattHour = 0.16,
         HeaterKilowatts = 60,
         BlanketWatts = 420,
+        KitHour = 74,
+        KitSetUpHours = 0.75,
+        KitBoardFeetPerHour = 250,
+        HotRoomCelsius = 35,
+        HotRoomLoss = 45,
         LeadDays = 6,
         TrailerKilograms = 2900,
     };

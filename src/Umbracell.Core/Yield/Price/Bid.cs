@@ -46,10 +46,22 @@ public sealed record BidHeat(double KilowattHours, Working Working);
 /// <param name="Shaved">Whether it is shaved flush.</param>
 /// <param name="Waits">Least waits between its lifts.</param>
 /// <param name="Heat">Heat it needs; null where none.</param>
-public sealed record BidSurface(string Name, Area Treated, AccessKind Access, IReadOnlyList<BidFoam> Foams, IReadOnlyList<BidBought> Bought, bool Shaved, TimeSpan Waits, BidHeat? Heat = null);
+public sealed record BidSurface(string Name, Area Treated, AccessKind Access, IReadOnlyList<BidFoam> Foams, IReadOnlyList<BidBought> Bought, bool Shaved, TimeSpan Waits, BidHeat? Heat = null)
+{
+    /// <summary>Whether it is sprayed from hand kits alone, and needs no rig.</summary>
+    public bool ByKit => Foams.Count > 0 && Foams.All(f => f.Sheet.IsKit);
+
+    /// <summary>Work of others that comes with the system, by the square metre: taking off an old roof, laying a new covering.</summary>
+    public IReadOnlyList<BidTrade> Trades { get; init; } = [];
+}
+
+/// <summary>Work of others on a surface.</summary>
+/// <param name="Key">What: <c>tearOff</c> or <c>newCovering</c>.</param>
+/// <param name="PerSquareMetre">Its price for a square metre.</param>
+public sealed record BidTrade(string Key, double PerSquareMetre);
 
 /// <summary>A line of a bid.</summary>
-/// <param name="Key">What it is: <c>foam:</c> or <c>bought:</c> with an id, <c>crew</c>, <c>rig</c>, <c>travel</c>, <c>consumables</c>, <c>disposal</c>, <c>scaffold</c>, <c>heat</c>, <c>overhead</c>, <c>profit</c>, <c>tax</c>.</param>
+/// <param name="Key">What it is: <c>foam:</c> or <c>bought:</c> with an id, <c>tearOff</c>, <c>newCovering</c>, <c>crew</c>, <c>kitWork</c>, <c>rig</c>, <c>travel</c>, <c>consumables</c>, <c>disposal</c>, <c>scaffold</c>, <c>heat</c>, <c>overhead</c>, <c>profit</c>, <c>tax</c>.</param>
 /// <param name="Quantity">How much of it.</param>
 /// <param name="Amount">Money.</param>
 /// <param name="Working">How it came about.</param>

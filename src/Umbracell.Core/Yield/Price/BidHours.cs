@@ -28,8 +28,15 @@ internal static class BidHours
             "The firm's paces; hours of spraying by access; waits between lifts are paid only where no other surface fills them");
     }
 
+    /// <summary>Hours of one with hand kits: spraying by access, and set-up. Others' waits are not stood through.</summary>
+    public static Working OfKits(IReadOnlyList<BidSurface> surfaces, Rates rates)
+    {
+        (double spray, double setUp) = (surfaces.Sum(s => Spraying(s, rates)), surfaces.Count * rates.KitSetUpHours);
+        return new("kitHours", "h = h1 + h2", [new("h1", "sprayHours", Hours(spray)), new("h2", "setUpHours", Hours(setUp))], Hours(spray + setUp), "The firm's pace and set-up with kits; hours of spraying by access");
+    }
+
     /// <summary>Hours of spraying of a surface.</summary>
-    public static double Spraying(BidSurface surface, Rates rates) => surface.Foams.Sum(f => Paced(f.Volume.BoardFeet, rates.BoardFeetPerHour(f.Sheet.Cell))) * Access.LabourFactor(surface.Access);
+    public static double Spraying(BidSurface surface, Rates rates) => surface.Foams.Sum(f => Paced(f.Volume.BoardFeet, rates.BoardFeetPerHour(f.Sheet))) * Access.LabourFactor(surface.Access);
 
     // While one surface cools another is sprayed; only the longest wait that the other surfaces' hours do not cover is stood through.
     private static double Waiting(IReadOnlyList<BidSurface> surfaces, List<double> spray)

@@ -12,37 +12,70 @@ internal sealed class BidSums(IReadOnlyList<BidSurface> surfaces, Rates rates)
 
     public Bid Told()
     {
-        var sets = surfaces.Sum(s => s.Foams.Sum(f => f.Sets));
+        var sets = surfaces.Where(s => !s.ByKit).Sum(s => s.Foams.Sum(f => f.Sets));
         Foams();
         Bought();
-        var hours = BidHours.Of(surfaces, rates);
-        var days = surfaces.Count == 0 ? 0 : (int)Math.Ceiling(hours.Result.Si / 3600 / rates.CrewDayHours - 1e-9);
-        var paid = hours.Result.Si / 3600;
-        Line("crew", hours.Result, paid * rates.CrewHour, "c = h · p", [new("h", "crewHours", hours.Result, hours), Money("p", "crewHour", rates.CrewHour)], "The firm's paces and rate");
-        var dayWorking = new Working("bidDays", "d = h / h_day, rounded up", [new("h", "crewHours", hours.Result, hours), new("h_day", "crewDayHours", Figure.Number(rates.CrewDayHours))], Figure.Count(days), "Whole days on site");
-        Each("rig", Figure.Count(days), days, rates.RigDay, dayWorking);
-        Each("travel", Figure.Count(days), days, rates.TravelDay, dayWorking);
+        Trades();
+        var rigged = BidHours.Of([.. surfaces.Where(s => !s.ByKit)], rates);
+        var byKit = BidHours.OfKits([.. surfaces.Where(s => s.ByKit)], rates);
+        var days = WholeDays(rigged, byKit);
+        var (rigHours, kitHours) = (rigged.Result.Si / 3600, byKit.Result.Si / 3600);
+        Line("crew", rigged.Result, rigHours * rates.CrewHour, "c = h · p", [new("h", "crewHours", rigged.Result, rigged), Money("p", "crewHour", rates.CrewHour)], "The firm's paces and rate");
+        if (kitHours > 0)
+        {
+            Line("kitWork", byKit.Result, kitHours * rates.KitHour, "c = h · p", [new("h", "kitHours", byKit.Result, byKit), Money("p", "kitHour", rates.KitHour)], "The firm's paces and rate");
+        }
+
+        var rigDays = WholeDays(rigged);
+        Each("rig", rigDays.Result, rigDays.Result.Si, rates.RigDay, rigDays);
+        Each("travel", days.Result, days.Result.Si, rates.TravelDay, days);
         var all = new Figure(sets, Dimension.Sets);
         Each("consumables", all, sets, rates.ConsumablesPerSet, null);
         Each("disposal", all, sets, rates.DisposalPerSet, null);
         var scaffolded = surfaces.Where(s => s.Access == AccessKind.Scaffold).Aggregate(new Area(0), (sum, s) => sum + s.Treated);
         Each("scaffold", scaffolded.ToFigure(), scaffolded.SquareMetres, rates.ScaffoldPerM2, null);
         Heat();
-        return Above(paid, days);
+        return Above(rigHours + kitHours, (int)days.Result.Si);
+    }
+
+    // Rig and kits work on the same days; the rig comes only for what it sprays.
+    private Working WholeDays(params Working[] hours)
+    {
+        var all = hours.Sum(h => h.Result.Si / 3600);
+        var days = all > 0 ? (int)Math.Ceiling(all / rates.CrewDayHours - 1e-9) : 0;
+        return new(
+            "bidDays",
+            "d = (" + string.Join(" + ", hours.Select((_, i) => "h" + (i + 1))) + ") / h_day, rounded up",
+            [.. hours.Select((h, i) => new WorkingTerm("h" + (i + 1), h.Name, h.Result, h)), new("h_day", "crewDayHours", Figure.Number(rates.CrewDayHours))],
+            Figure.Count(days),
+            "Whole days on site");
+    }
+
+    private void Trades()
+    {
+        foreach (var group in surfaces.SelectMany(s => s.Trades.Select(t => (t.Key, t.PerSquareMetre, s.Treated))).GroupBy(t => t.Key))
+        {
+            var area = group.Aggregate(new Area(0), (sum, t) => sum + t.Treated);
+            var price = group.First().PerSquareMetre;
+            Line(group.Key, area.ToFigure(), area.SquareMetres * price, "c = A · p", [new("A", "coveredArea", area.ToFigure()), new("p", group.Key, new(price, Dimension.MoneyPerArea))], "The firm's rates");
+        }
     }
 
     private void Foams()
     {
         foreach (var group in surfaces.SelectMany(s => s.Foams).GroupBy(f => f.Sheet.Id).OrderBy(g => g.Key, StringComparer.Ordinal))
         {
-            var sets = group.Sum(f => f.Sets);
+            // A kit once opened is used up or thrown away.
+            var kit = group.First().Sheet.IsKit;
+            var median = group.Sum(f => f.Sets);
+            var sets = kit ? Math.Ceiling(median - 1e-9) : median;
             if (rates.PriceOf(group.First().Sheet) is not { } price)
             {
                 _missing.Add(group.Key);
                 continue;
             }
 
-            var summed = new Working("bidSets", "n = " + string.Join(" + ", group.Select((_, i) => "n" + (i + 1))), [.. group.Select((f, i) => new WorkingTerm("n" + (i + 1), "medianSets", new(f.Sets, Dimension.Sets), f.SetsWorking))], new(sets, Dimension.Sets), "Sets that suffice as often as not; what is loaded above them comes back");
+            var summed = new Working("bidSets", "n = " + string.Join(" + ", group.Select((_, i) => "n" + (i + 1))) + (kit ? ", rounded up" : ""), [.. group.Select((f, i) => new WorkingTerm("n" + (i + 1), "medianSets", new(f.Sets, Dimension.Sets), f.SetsWorking))], new(sets, Dimension.Sets), kit ? "Whole kits: an opened one is used up or thrown away" : "Sets that suffice as often as not; what is loaded above them comes back");
             Line("foam:" + group.Key, new(sets, Dimension.Sets), sets * price, "c = n · p", [new("n", "medianSets", new(sets, Dimension.Sets), summed), Money("p", "setPrice", price)], group.First().Sheet.Name);
         }
     }

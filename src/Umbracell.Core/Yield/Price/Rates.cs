@@ -87,11 +87,29 @@ public sealed record Rates
     /// <summary>Days from order to delivery.</summary>
     public double LeadDays { get; init; }
 
+    /// <summary>Cost of an hour of the one who works with a hand kit.</summary>
+    public double KitHour { get; init; }
+
+    /// <summary>Hours to set up, mask and clean for a surface sprayed with a hand kit.</summary>
+    public double KitSetUpHours { get; init; }
+
+    /// <summary>Board feet an hour sprayed from a hand kit.</summary>
+    public double KitBoardFeetPerHour { get; init; }
+
+    /// <summary>Air of the room in which drums can be warmed, °C.</summary>
+    public double HotRoomCelsius { get; init; } = 35;
+
+    /// <summary>Heat that room loses for a kelvin over its surroundings, W/K; zero where the firm has none.</summary>
+    public double HotRoomLoss { get; init; }
+
     /// <summary>Load the trailer may carry, kg; zero where it is not entered.</summary>
     public double TrailerKilograms { get; init; }
 
-    /// <summary>Board feet an hour a crew sprays of a foam.</summary>
+    /// <summary>Board feet an hour a crew sprays of a foam from the rig.</summary>
     public double BoardFeetPerHour(CellStructure cell) => cell == CellStructure.Closed ? ClosedBoardFeetPerHour : OpenBoardFeetPerHour;
+
+    /// <summary>Board feet an hour sprayed of a product, from the rig or from a kit.</summary>
+    public double BoardFeetPerHour(ProductSheet sheet) => sheet.IsKit ? KitBoardFeetPerHour : BoardFeetPerHour(sheet.Cell);
 
     /// <summary>Price of a set; null where the firm has entered none.</summary>
     public double? PriceOf(ProductSheet sheet) => SetPrice.TryGetValue(sheet.Id, out var price) ? price : null;

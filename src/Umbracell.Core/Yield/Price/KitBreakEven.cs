@@ -1,0 +1,124 @@
+using Umbracell.Core.Findings;
+using Umbracell.Core.Materials;
+using Umbracell.Core.Quantities;
+
+namespace Umbracell.Core.Yield.Price;
+
+/// <summary>A surface sprayed from the rig against the same sprayed from hand kits.</summary>
+public sealed record KitCase
+{
+    /// <summary>The surface as it is priced from the rig; its first foam is what a kit would replace.</summary>
+    public required BidSurface Surface { get; init; }
+
+    /// <summary>The kit.</summary>
+    public required ProductSheet Kit { get; init; }
+
+    /// <summary>Specified thickness.</summary>
+    public required Length Thickness { get; init; }
+
+    /// <summary>Conditions expected.</summary>
+    public required YieldConditions Conditions { get; init; }
+
+    /// <summary>What the firm pays and how fast it works.</summary>
+    public required Rates Rates { get; init; }
+
+    /// <summary>Whether the firm's practice takes kits for small work at all.</summary>
+    public bool RigAlways { get; init; }
+}
+
+/// <summary>Whether kits or the rig are cheaper for a surface, and up to which size kits would be.</summary>
+/// <param name="Kits">Whole kits for the surface.</param>
+/// <param name="KitBid">Cost from kits; overhead, profit and tax fall alike on both.</param>
+/// <param name="RigBid">Cost from the rig.</param>
+/// <param name="Yield">Yield of a kit under these conditions.</param>
+/// <param name="UpTo">Most foam that kits spray for no more than the rig; null where they never do.</param>
+/// <param name="UpToArea">The same as area at this depth.</param>
+/// <param name="UpToKits">The same in whole kits.</param>
+/// <param name="Working">How it came about; null where there is no such size.</param>
+/// <param name="Findings">Judgements, worst first.</param>
+public sealed record KitBreakEven(int Kits, Bid KitBid, Bid RigBid, SetYield Yield, FoamVolume? UpTo, Area? UpToArea, int UpToKits, Working? Working, IReadOnlyList<Finding> Findings)
+{
+    // Past this many nobody carries kits.
+    private const int MostKits = 100;
+
+    /// <summary>Compares; null where the surface has no foam of the kit's cell structure, no area, or more foam than the kit's sheet rates.</summary>
+    /// <param name="kits">The case.</param>
+    public static KitBreakEven? Of(KitCase kits)
+    {
+        if (kits.Surface is not { Foams: [var foam, ..], Treated.SquareMetres: > 0 } surface || foam.Sheet.IsKit || foam.Sheet.Cell != kits.Kit.Cell || foam.Volume.CubicMetres <= 0 || foam.Sets <= 0
+            || kits.Thickness > kits.Kit.ThickestRated)
+        {
+            return null;
+        }
+
+        var lift = Lifts.LiftPlan.For(kits.Kit, kits.Thickness).Lifts[0];
+        var inWindow = Clamped(kits.Kit, kits.Conditions) with { Lift = lift };
+        var yield = SetYield.For(kits.Kit, inWindow);
+        Bid Rig(FoamVolume volume) => Bid.Of([Sized(surface, foam, volume) with { Foams = [foam with { Volume = volume, Sets = foam.Sets * (volume / foam.Volume) }] }], kits.Rates);
+        Bid Kit(FoamVolume volume) => Bid.Of([Sized(surface, foam, volume) with { Foams = [new(kits.Kit, volume, volume / yield.Expected)] }], kits.Rates);
+
+        var upTo = 0;
+        for (var n = 1; n <= MostKits; n++)
+        {
+            upTo = Kit(yield.Expected * n).Cost <= Rig(yield.Expected * n).Cost ? n : upTo;
+        }
+
+        var (kitBid, rigBid) = (Kit(foam.Volume), Rig(foam.Volume));
+        var most = upTo > 0 ? yield.Expected * upTo : (FoamVolume?)null;
+        var area = most is { } volume ? new Area(surface.Treated.SquareMetres * (volume / foam.Volume)) : (Area?)null;
+        var working = most is { } at ? Told(upTo, at, yield, Kit(at), Rig(at)) : null;
+        return new((int)Math.Ceiling(foam.Volume / yield.Expected - 1e-9), kitBid, rigBid, yield, most, area, upTo, working, [.. Judged(kits, kitBid, rigBid, most, working).OrderByDescending(f => f.Verdict)]);
+    }
+
+    private static BidSurface Sized(BidSurface surface, BidFoam foam, FoamVolume volume) => surface with { Treated = new(surface.Treated.SquareMetres * (volume / foam.Volume)), Bought = [], Heat = null };
+
+    // Outside the kit's curves nothing may be sprayed; it is told at the end and held by a finding.
+    private static YieldConditions Clamped(ProductSheet kit, YieldConditions at) => at with
+    {
+        Substrate = new(Math.Clamp(at.Substrate.Celsius, kit.YieldBySubstrate.First, kit.YieldBySubstrate.Last)),
+        Drums = new(Math.Clamp(at.Drums.Celsius, kit.YieldByDrum.First, kit.YieldByDrum.Last)),
+        WindAtOpenFace = at.WindAtOpenFace is { } wind ? new(Math.Min(wind.MetresPerSecond, kit.WindLimit.MetresPerSecond)) : null,
+    };
+
+    private static Working Told(int kits, FoamVolume at, SetYield yield, Bid kitBid, Bid rigBid) => new(
+        "kitBreakEven",
+        "V* = n · Y_kit, n the most whole kits with c_kit ≤ c_rig",
+        [
+            new("n", "kits", Figure.Count(kits)),
+            new("Y_kit", "setYield", yield.Expected.ToFigure(), yield.Working),
+            new("c_kit", "kitCost", new(kitBid.Cost, Dimension.Money)),
+            new("c_rig", "rigCost", new(rigBid.Cost, Dimension.Money)),
+        ],
+        at.ToFigure(),
+        "Direct cost of the same foam either way: material, hours, set-up, rig and travel by the firm's rates. An opened kit is used up");
+
+    private static IEnumerable<Finding> Judged(KitCase kits, Bid kit, Bid rig, FoamVolume? most, Working? working)
+    {
+        if (!kits.Kit.Substrate.Holds(kits.Conditions.Substrate))
+        {
+            yield return new("kit", "substrateOutside", Verdict.Hold, Basis.ProductSheet, $"{kits.Kit.Name}, {kits.Kit.Edition}: substrate")
+            {
+                Measured = kits.Conditions.Substrate.ToFigure(),
+                Limit = kits.Kit.Substrate.Least.ToFigure(),
+                Margin = kits.Kit.Substrate.Margin(kits.Conditions.Substrate).ToFigure(),
+            };
+        }
+
+        const string Source = "The firm's rates for kits and for the rig";
+        if (kit.Missing.Count > 0 || rig.Missing.Count > 0 || kits.Rates is { KitBoardFeetPerHour: <= 0 } or { KitHour: <= 0 })
+        {
+            yield return new("kit", "noRates", Verdict.Care, Basis.Practice, Source);
+            yield break;
+        }
+
+        var cheaper = kit.Cost <= rig.Cost;
+        yield return new("kit", cheaper ? kits.RigAlways ? "cheaperYetRig" : "cheaper" : "rigCheaper", Verdict.Clear, Basis.Practice, Source)
+        {
+            Measured = new(kit.Cost, Dimension.Money),
+            Limit = new(rig.Cost, Dimension.Money),
+            Margin = new(Math.Abs(rig.Cost - kit.Cost), Dimension.Money),
+            Figures = most is { } volume ? new Dictionary<string, Figure> { ["upTo"] = volume.ToFigure() } : new Dictionary<string, Figure>(),
+            Working = working,
+        };
+    }
+}

@@ -1,0 +1,67 @@
+using CsCheck;
+using Shouldly;
+using Umbracell.Core.Yield;
+using Xunit;
+
+namespace Umbracell.Core.Tests.Yield;
+
+/// <summary>Drums in blankets and in a hot room: no heat comes from nowhere.</summary>
+public sealed class DrumWarmingTests
+{
+    private static readonly DrumGroup[] Drums = [new(SetSide.A, new(227), 3), new(SetSide.B, new(215), 3)];
+
+    private static readonly WarmingMeans Means = new(new(2), new(19), 420, new(35), 45, 0.16);
+
+    [Fact]
+    public void Either_way_takes_at_least_the_heat_the_liquid_takes_up() => Gen.Select(Gen.Double[-15, 15], Gen.Double[17, 22], Gen.Double[30, 45]).Sample((night, wanted, room) =>
+    {
+        var means = Means with { Night = new(night), Wanted = new(wanted), Room = new(room) };
+        var stored = Drums.Sum(d => d.Count * new DrumWarmth(d.Side, d.Liquid, new(night), new(night), 0).HeatTo(new(wanted))) / 3.6e6;
+        var both = DrumWarming.Of(Drums, means);
+        if (both.Blankets!.Lead is not null)
+        {
+            both.Blankets.KilowattHours.ShouldBeGreaterThan(stored);
+        }
+
+        both.HotRoom!.Lead.ShouldNotBeNull();
+        both.HotRoom.KilowattHours.ShouldBeGreaterThan(stored);
+        both.HotRoom.Cost.ShouldBe(both.HotRoom.KilowattHours * 0.16, 1e-9);
+    });
+
+    [Fact]
+    public void The_last_drum_is_warm_at_the_start()
+    {
+        var both = DrumWarming.Of(Drums, Means);
+        foreach (var (way, around, blanket) in new[] { (both.Blankets!, Means.Night, 420.0), (both.HotRoom!, Means.Room, 0.0) })
+        {
+            var coldest = Drums.Min(d => new DrumWarmth(d.Side, d.Liquid, Means.Night, around, blanket).After(way.Lead!.Value).Celsius);
+            coldest.ShouldBe(Means.Wanted.Celsius, 1e-6);
+        }
+    }
+
+    [Fact]
+    public void A_hotter_room_is_sooner_and_a_leakier_one_dearer()
+    {
+        var usual = DrumWarming.Of(Drums, Means).HotRoom!;
+        DrumWarming.Of(Drums, Means with { Room = new(45) }).HotRoom!.Lead!.Value.ShouldBeLessThan(usual.Lead!.Value);
+        DrumWarming.Of(Drums, Means with { RoomLoss = 90 }).HotRoom!.Cost.ShouldBeGreaterThan(usual.Cost);
+    }
+
+    [Fact]
+    public void What_the_firm_has_not_is_not_told_and_what_never_gets_there_says_so()
+    {
+        var none = DrumWarming.Of(Drums, Means with { BlanketWatts = 0, RoomLoss = 0 });
+        none.Blankets.ShouldBeNull();
+        none.HotRoom.ShouldBeNull();
+        var weak = DrumWarming.Of(Drums, Means with { BlanketWatts = 40, Room = new(18) });
+        (weak.Blankets!.Lead, weak.HotRoom!.Lead, weak.HotRoom.KilowattHours).ShouldBe((null, null, 0));
+    }
+
+    [Fact]
+    public void Drums_that_are_warm_enough_take_no_time()
+    {
+        var warm = DrumWarming.Of(Drums, Means with { Night = new(20) });
+        (warm.Blankets!.Lead, warm.HotRoom!.Lead).ShouldBe((TimeSpan.Zero, TimeSpan.Zero));
+        warm.HotRoom.KilowattHours.ShouldBe(0, 1e-9);
+    }
+}

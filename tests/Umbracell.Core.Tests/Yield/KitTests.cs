@@ -1,0 +1,126 @@
+using CsCheck;
+using Shouldly;
+using Umbracell.Core.Findings;
+using Umbracell.Core.Materials;
+using Umbracell.Core.Quantities;
+using Umbracell.Core.Takeoff;
+using Umbracell.Core.Tests.Choosing;
+using Umbracell.Core.Yield.Price;
+using Xunit;
+
+namespace Umbracell.Core.Tests.Yield;
+
+/// <summary>Hand kits against the rig: small work goes to kits, great work to the rig, and the size between is where they cost alike.</summary>
+public sealed class KitTests
+{
+    private static readonly Rates Rates = Walls.Rates with
+    {
+        SetPrice = new Dictionary<string, double>(Walls.Rates.SetPrice) { ["kit"] = 268 },
+        RigDay = 240,
+        TravelDay = 130,
+        ConsumablesPerSet = 62,
+        DisposalPerSet = 28,
+        KitHour = 74,
+        KitSetUpHours = 0.75,
+        KitBoardFeetPerHour = 250,
+    };
+
+    private static readonly ProductSheet Kit = Sheets.ClosedCell with
+    {
+        Id = "kit", Name = "Kit", Grade = FoamGrade.Kit, SheetYield = FoamVolume.FromBoardFeet(195), SetMassA = new(8.6), SetMassB = new(8.1), InPlaceDensity = Density.FromPoundsPerCubicFoot(2.05),
+    };
+
+    [Fact]
+    public void Up_to_the_break_even_kits_cost_no_more_and_with_one_kit_more_they_do()
+    {
+        var kits = KitBreakEven.Of(Case(100))!;
+        kits.UpToKits.ShouldBeInRange(1, 10);
+        kits.UpTo!.Value.BoardFeet.ShouldBe(kits.UpToKits * kits.Yield.Expected.BoardFeet, 1e-6);
+        At(kits.UpTo.Value.BoardFeet).ShouldBeLessThanOrEqualTo(1);
+        At(kits.UpTo.Value.BoardFeet + kits.Yield.Expected.BoardFeet).ShouldBeGreaterThan(1);
+        kits.Working!.Result.Si.ShouldBe(kits.UpTo.Value.CubicMetres, 1e-9);
+
+        static double At(double boardFeet) => KitBreakEven.Of(Case(boardFeet)) is { } one ? one.KitBid.Cost / one.RigBid.Cost : throw new InvalidOperationException();
+    }
+
+    [Fact]
+    public void Kits_are_bought_whole_and_need_no_rig()
+    {
+        var kits = KitBreakEven.Of(Case(250))!;
+        kits.Kits.ShouldBe(2);
+        kits.KitBid.Lines.Single(l => l.Key == "foam:kit").Amount.ShouldBe(2 * 268, 1e-9);
+        kits.KitBid.Lines.ShouldNotContain(l => l.Key == "rig");
+        kits.KitBid.Lines.ShouldContain(l => l.Key == "travel");
+        kits.RigBid.Lines.ShouldContain(l => l.Key == "rig");
+        kits.RigBid.Lines.ShouldNotContain(l => l.Key == "kitWork");
+    }
+
+    [Fact]
+    public void A_dearer_rig_day_never_lowers_the_break_even() => Gen.Select(Gen.Double[0, 600], Gen.Double[0, 600]).Sample((one, two) =>
+    {
+        var (low, high) = (Math.Min(one, two), Math.Max(one, two));
+        UpTo(high).ShouldBeGreaterThanOrEqualTo(UpTo(low));
+
+        static int UpTo(double rigDay) => KitBreakEven.Of(Case(100) with { Rates = Rates with { RigDay = rigDay } })!.UpToKits;
+    }, iter: 30);
+
+    [Fact]
+    public void The_break_even_does_not_depend_on_the_surface_in_hand_but_by_its_thickness() =>
+        KitBreakEven.Of(Case(100))!.UpToKits.ShouldBe(KitBreakEven.Of(Case(5000))!.UpToKits);
+
+    [Theory]
+    [InlineData(100, false, "cheaper")]
+    [InlineData(100, true, "cheaperYetRig")]
+    [InlineData(5000, false, "rigCheaper")]
+    public void What_is_cheaper_is_said(double boardFeet, bool rigAlways, string expected) =>
+        KitBreakEven.Of(Case(boardFeet) with { RigAlways = rigAlways })!.Findings.Single(f => f.Rule == "kit").Case.ShouldBe(expected);
+
+    [Fact]
+    public void A_kit_outside_its_sheets_window_is_held_however_cheap_it_is()
+    {
+        var cold = Case(100);
+        cold = cold with { Conditions = cold.Conditions with { Substrate = new(Kit.Substrate.Least.Celsius - 1) } };
+        var held = KitBreakEven.Of(cold)!.Findings[0];
+        (held.Case, held.Verdict).ShouldBe(("substrateOutside", Verdict.Hold));
+    }
+
+    [Fact]
+    public void Without_rates_nothing_is_called_cheap()
+    {
+        KitBreakEven.Of(Case(100) with { Rates = Rates with { KitBoardFeetPerHour = 0 } })!.Findings.ShouldContain(f => f.Case == "noRates");
+        KitBreakEven.Of(Case(100) with { Rates = Rates with { SetPrice = Walls.Rates.SetPrice } })!.Findings.ShouldContain(f => f.Case == "noRates");
+    }
+
+    [Fact]
+    public void Open_cell_a_kit_itself_and_foam_past_the_kits_rating_are_not_compared()
+    {
+        KitBreakEven.Of(Case(100) with { Kit = Kit with { Cell = CellStructure.Open } }).ShouldBeNull();
+        KitBreakEven.Of(Case(100) with { Thickness = Kit.ThickestRated + Length.FromInches(1) }).ShouldBeNull();
+        var byKit = Case(100);
+        KitBreakEven.Of(byKit with { Surface = byKit.Surface with { Foams = [new(Kit, FoamVolume.FromBoardFeet(100), 1)] } }).ShouldBeNull();
+    }
+
+    [Fact]
+    public void Rig_and_kits_on_one_job_travel_on_the_same_days()
+    {
+        var rig = Case(2000).Surface;
+        var both = Bid.Of([rig, rig with { Name = "small", Foams = [new(Kit, FoamVolume.FromBoardFeet(150), 0.8)] }], Rates);
+        both.Lines.Single(l => l.Key == "travel").Amount.ShouldBe(130 * both.Days, 1e-9);
+        both.Lines.Single(l => l.Key == "foam:kit").Quantity.Si.ShouldBe(1);
+        both.Lines.Sum(l => l.Amount).ShouldBe(both.Price, 1e-6 * both.Price);
+    }
+
+    private static KitCase Case(double boardFeet)
+    {
+        var volume = FoamVolume.FromBoardFeet(boardFeet);
+        var thickness = Length.FromInches(2);
+        return new()
+        {
+            Surface = new("Band joists", new(volume.CubicMetres / thickness.Metres), AccessKind.Open, [new(Sheets.ClosedCell, volume, volume / Sheets.ClosedCell.SheetYield)], [], false, TimeSpan.Zero),
+            Kit = Kit,
+            Thickness = thickness,
+            Conditions = new(new(21), new(24), thickness, null),
+            Rates = Rates,
+        };
+    }
+}
