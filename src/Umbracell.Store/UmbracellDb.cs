@@ -79,6 +79,7 @@ public sealed class UmbracellDb(DbContextOptions<UmbracellDb> options, FirmScope
         modelBuilder.Entity<Firm>(firm =>
         {
             firm.Property(f => f.Name).HasMaxLength(200);
+            firm.Property(f => f.Currency).HasMaxLength(12);
             firm.Property(f => f.Rates).AsJson();
             firm.Property(f => f.Practice).AsJson();
             firm.HasQueryFilter(f => f.Id == CurrentFirm);

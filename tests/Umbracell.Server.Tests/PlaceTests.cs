@@ -22,7 +22,7 @@ public sealed class PlaceTests(Product product) : IClassFixture<Product>
         var (_, job) = await client.SendJsonAsync(HttpMethod.Post, "/api/jobs", Asking.Typed(null, "us", ("name", "Sedge job"), ("place", place.Text("id"))));
         job.Text("placeId").ShouldBe(place.Text("id"));
         var year = await YearAsync(client, job.Text("id"));
-        year["months"]![0]!["outdoorTemp"]!.Number("si").ShouldBe(-10, 1e-9);
+        year["air"]![0]!["outdoorTemp"]!.Number("si").ShouldBe(-10, 1e-9);
         var (refused, why) = await client.SendJsonAsync(HttpMethod.Delete, $"/api/places/{place.Text("id")}", new { });
         refused.ShouldBe(409);
         why.Text("detail").ShouldContain("1 job names this place");

@@ -13,7 +13,7 @@ public sealed class PriceTests(Product product) : IClassFixture<Product>
     public async Task A_bid_keeps_its_season_and_moving_the_day_to_January_tells_why_it_costs_more()
     {
         var client = product.WithToken();
-        var job = await WallsAsync(client, "Season job", "2026-07-15");
+        var job = await PricedJobs.WallsAsync(client, "Season job", "2026-07-15");
         var july = await client.GetJsonAsync($"/api/jobs/{job}/price");
         july["surfaces"]![0]!.Text("from").ShouldBe("season");
         july["surfaces"]![0]!.Text("route").ShouldBe("straight");
@@ -46,7 +46,7 @@ public sealed class PriceTests(Product product) : IClassFixture<Product>
     public async Task What_the_firm_has_no_price_for_is_named()
     {
         var client = product.WithToken();
-        var job = await WallsAsync(client, "Priceless", "2026-07-15");
+        var job = await PricedJobs.WallsAsync(client, "Priceless", "2026-07-15");
         var price = await Price(client);
         await client.SendJsonAsync(HttpMethod.Patch, "/api/firm", Asking.Typed(null, "us", ("set:marl-cc-20", "")));
         try
@@ -110,6 +110,10 @@ public sealed class PriceTests(Product product) : IClassFixture<Product>
         (await ImportAsync(client, $"{Header}\n{Good}\n", take: true))["taken"]!.GetValue<bool>().ShouldBeTrue();
         (await JobsOf(client, "Wren")).ShouldBe(1);
 
+        // A crew's own scatter speaks from thirty depth readings on.
+        await ImportAsync(client, $"{Header};Readings;Depth scatter\n{Good};31;4 mm\n", take: true);
+        (await client.GetJsonAsync("/api/past-jobs"))["crews"]!.AsArray().Single(c => c!.Text("crew") == "Wren" && c!.Text("family") == "closedStandard")!["scatter"]!["figure"]!.Number("si").ShouldBe(0.004, 1e-9);
+
         (await ImportAsync(client, "Job;Crew\nBarn;Wren\n", take: true))["faults"]!.AsArray().Select(f => f!.Text("sentence")).ShouldContain("The column 'sets' is missing.");
     }
 
@@ -159,22 +163,13 @@ public sealed class PriceTests(Product product) : IClassFixture<Product>
     public async Task The_order_counts_stock_against_the_load_and_says_when_the_blankets_go_on()
     {
         var client = product.WithToken();
-        var job = await WallsAsync(client, "Order job", "2027-01-15");
+        var job = await PricedJobs.WallsAsync(client, "Order job", "2027-01-15");
         var order = await client.GetJsonAsync($"/api/jobs/{job}/order");
         order.Text("orderBy").ShouldBe("2027-01-09");
         var line = order["lines"]![0]!;
         var onHand = Math.Min(line["setsA"]!.Number("si"), line["setsB"]!.Number("si"));
         (line["orderCount"]!.GetValue<int>() + onHand).ShouldBeGreaterThanOrEqualTo(line["load"]!.GetValue<int>() - 1e-6);
         line["drums"]!.AsArray().ShouldAllBe(d => d!["lead"]!["figure"]!.Number("si") > 3600);
-    }
-
-    // A stud wall of 1,200 square feet at the lake, its temperature left to the season.
-    private static async Task<string> WallsAsync(HttpClient client, string name, string day)
-    {
-        var (_, job) = await client.SendJsonAsync(HttpMethod.Post, "/api/jobs", Asking.Typed(null, "us", ("name", name), ("climateZone", "6A"), ("place", "brindle-quay"), ("crew", "Heron"), ("workDate", day)));
-        var (_, surface) = await client.SendJsonAsync(HttpMethod.Post, $"/api/jobs/{job.Text("id")}/surfaces", Asking.Typed(null, "us", ("name", "Walls"), ("kind", "studWall"), ("size", "120' x 10'"), ("sheet", "marl-cc-20"), ("thickness", "3 in")));
-        surface.Text("name").ShouldBe("Walls");
-        return job.Text("id");
     }
 
     private static async Task MoveAsync(HttpClient client, string job, string day)

@@ -130,7 +130,7 @@ public sealed partial class SentencesTests
             {
                 Sheet = sheet,
                 Sprayed = takeoff.Developed,
-                Thickness = Length.FromInches(inches),
+                Thickness = Length.FromInches(Math.Min(inches, sheet.ThickestRated.Inches)),
                 ShavedFlush = shaved,
                 Substrate = wind > 1 ? new(substrate) : null,
                 Drums = wind < 2 ? new(drum) : null,

@@ -47,6 +47,10 @@ public sealed record AssemblyState(ThermalTransmittance U, Temperature RoomFace,
             "Temperatures by resistance shares, between the members"));
     }
 
+    /// <summary>How far the face towards the room follows the room's air, 0 (outdoors) to 1 (room): the temperature factor of the assembly as it is.</summary>
+    /// <param name="section">The case; its own air is not used.</param>
+    public static double FaceShareOf(SectionCase section) => OfFilled(section with { Air = new(new(1), new(40), new(0), new(80)) }).RoomFace.Celsius;
+
     // Under a tight finish damp gathers below it; elsewhere at the substrate the foam lies on, or the innermost outboard layer before it is sprayed.
     private static ProfilePoint InterfaceOf(SectionCase section, SectionProfile profile)
     {

@@ -35,6 +35,7 @@ public static class QuantityPrinter
             (Dimension.Percent, _) when value is > 0 and < 0.05 => "under 0.1 %",
             (Dimension.Percent, _) when value is > 99.95 and < 100 => "over 99.9 %",
             (Dimension.HumidityPoints, _) => Trimmed(value, 1) + " points",
+            (Dimension.Money, _) => Rounded(figure.Dimension, system, value),
             _ => Rounded(figure.Dimension, system, value) + " " + Units.Of(figure.Dimension, system).Symbol,
         };
     }

@@ -25,6 +25,12 @@ public sealed record TableDocument(string Firm, string Title, IReadOnlyList<stri
 {
     private const float Margin = 48, Size = 10, Bottom = 70;
 
+    // Smaller than six tenths nobody reads on a rig.
+    private static readonly float[] Smaller = [0.9f, 0.8f, 0.7f, 0.6f];
+
+    /// <summary>Whether it is to stand on a single page, its letters made smaller as far as they can still be read.</summary>
+    public bool OnePage { get; init; }
+
     private static readonly SKColor Ink = new(0x2a, 0x21, 0x40), Quiet = new(0x5b, 0x53, 0x70), Rule = new(0xd8, 0xcf, 0xb8), Copper = new(0xa3, 0x4a, 0x14);
 
     /// <summary>Writes the document as PDF with its letters embedded.</summary>
@@ -32,35 +38,44 @@ public sealed record TableDocument(string Firm, string Title, IReadOnlyList<stri
     public byte[] Write()
     {
         using var fonts = PageFonts.Open();
-        using var stream = new MemoryStream();
-        using (var document = SKDocument.CreatePdf(stream, new SKDocumentPdfMetadata { Title = Title, Producer = "Umbracell", Creator = "Umbracell" }))
+        var (bytes, pages) = Written(fonts, 1);
+        foreach (var smaller in OnePage ? Smaller : [])
         {
-            new Pages(this, document, fonts).Write();
-            document.Close();
+            (bytes, pages) = pages > 1 ? Written(fonts, smaller) : (bytes, pages);
         }
 
-        return stream.ToArray();
+        return bytes;
     }
 
-    private sealed class Pages(TableDocument table, SKDocument document, PageFonts fonts)
+    private (byte[] Bytes, int Pages) Written(PageFonts fonts, float scale)
+    {
+        using var stream = new MemoryStream();
+        using var document = SKDocument.CreatePdf(stream, new SKDocumentPdfMetadata { Title = Title, Producer = "Umbracell", Creator = "Umbracell" });
+        var pages = new Pages(this, document, fonts, scale).Write();
+        document.Close();
+        return (stream.ToArray(), pages);
+    }
+
+    private sealed class Pages(TableDocument table, SKDocument document, PageFonts fonts, float scale)
     {
         private readonly (float Width, float Height) _size = table.Paper == PaperSize.Letter ? (612f, 792f) : (595f, 842f);
         private SKCanvas _canvas = null!;
         private PageText _page = null!;
         private int _number;
 
-        public void Write()
+        /// <summary>Writes all; gives the number of pages.</summary>
+        public int Write()
         {
             Begin();
-            _page.Paragraph(table.Firm, 10, bold: true, Copper);
-            _page.Down(6);
-            _page.Paragraph(table.Title, 20, bold: true, Ink);
+            _page.Paragraph(table.Firm, 10 * scale, bold: true, Copper);
+            _page.Down(6 * scale);
+            _page.Paragraph(table.Title, 20 * scale, bold: true, Ink);
             foreach (var line in table.Lead)
             {
-                _page.Paragraph(line, 11, bold: false, Quiet);
+                _page.Paragraph(line, 11 * scale, bold: false, Quiet);
             }
 
-            _page.Down(14);
+            _page.Down(14 * scale);
             Row([.. table.Columns.Select(c => c.Heading)], bold: true, Quiet);
             foreach (var line in table.Lines)
             {
@@ -73,7 +88,7 @@ public sealed record TableDocument(string Firm, string Title, IReadOnlyList<stri
                 Row(line.Cells, line.Strong, Ink);
             }
 
-            _page.Down(10);
+            _page.Down(10 * scale);
             foreach (var note in table.Notes)
             {
                 if (_page.At > _size.Height - Bottom)
@@ -81,11 +96,12 @@ public sealed record TableDocument(string Firm, string Title, IReadOnlyList<stri
                     Next();
                 }
 
-                _page.Paragraph(note, 9, bold: false, Quiet);
-                _page.Down(4);
+                _page.Paragraph(note, 9 * scale, bold: false, Quiet);
+                _page.Down(4 * scale);
             }
 
             End();
+            return _number;
         }
 
         private void Begin()
@@ -117,15 +133,15 @@ public sealed record TableDocument(string Firm, string Title, IReadOnlyList<stri
                 var width = unit * table.Columns[i].Share;
                 var text = i < cells.Count ? cells[i] : "";
                 lowest = Math.Max(lowest, table.Columns[i].Right
-                    ? _page.RightColumn(text, Size, bold, color, left + width - 4, width - 8, top)
-                    : _page.Column(text, Size, bold, color, left, width - 8, top));
+                    ? _page.RightColumn(text, Size * scale, bold, color, left + width - 4, width - 8, top)
+                    : _page.Column(text, Size * scale, bold, color, left, width - 8, top));
                 left += width;
             }
 
-            _page.MoveTo(lowest + 4);
+            _page.MoveTo(lowest + 4 * scale);
             using var rule = new SKPaint { Color = Rule, StrokeWidth = 0.8f };
             _canvas.DrawLine(_page.Left, _page.At, _page.Right, _page.At, rule);
-            _page.Down(4);
+            _page.Down(4 * scale);
         }
     }
 }

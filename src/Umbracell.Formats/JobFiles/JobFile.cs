@@ -15,7 +15,7 @@ namespace Umbracell.Formats.JobFiles;
 public sealed record JobFile(
     int FormatVersion, FiledJob Job, IReadOnlyList<FiledBuffer> BufferSpaces, IReadOnlyList<FiledSurface> Surfaces, IReadOnlyList<FiledReading> Readings, IReadOnlyList<FiledJoint> Joints,
     IReadOnlyList<FiledComplaint> Complaints, IReadOnlyList<FiledPreparation> Preparation, IReadOnlyList<FiledFanTest> FanTests, IReadOnlyList<FiledThermalPicture> ThermalPictures,
-    IReadOnlyList<FiledLog> Logs, IReadOnlyList<FiledPhoto> Photos)
+    IReadOnlyList<FiledLog> Logs, IReadOnlyList<FiledPhoto> Photos, IReadOnlyList<FiledBid>? Bids = null)
 {
     /// <summary>Version written; a file of a later version is refused.</summary>
     public const int CurrentVersion = 1;
@@ -42,7 +42,7 @@ public sealed record JobFile(
     }
 
     /// <summary>Parts that came after the first files were written: a file without them is whole.</summary>
-    private static readonly string[] Added = ["choosing", "system", "choiceFacts", "ownPlace", "ownTargets", "pricing", "looseFill"];
+    private static readonly string[] Added = ["choosing", "system", "choiceFacts", "ownPlace", "ownTargets", "pricing", "looseFill", "bids"];
 
     // The unit in a name says what can be true of it: no room is hotter, no wall longer.
     private static readonly (string Suffix, decimal Least, decimal Greatest)[] Bounds =
@@ -157,6 +157,15 @@ public sealed record FiledJob(
 
 /// <summary>What the price hangs on beside the surfaces.</summary>
 public sealed record FiledPricing(DateOnly? WorkDate, double? SpaceM3, double AirChanges, HeaterKind Heater);
+
+/// <summary>A bid as it was made: its lines in the order they add up, and what each surface was priced for.</summary>
+public sealed record FiledBid(DateTimeOffset MadeAt, string MadeBy, DateOnly? WorkDate, double Net, double Price, IReadOnlyList<FiledBidLine> Lines, IReadOnlyList<FiledBidSurface> Surfaces);
+
+/// <summary>A line of a bid: its key, quantity in SI with its dimension's name, and money.</summary>
+public sealed record FiledBidLine(string Key, double Quantity, Dimension Dimension, double Amount);
+
+/// <summary>A surface of a bid.</summary>
+public sealed record FiledBidSurface(string Name, double? SubstrateC, string Route, double Sets);
 
 /// <summary>A target set of the firm's own that the job is held to.</summary>
 public sealed record FiledTargets(string Edition, string BasedOn, IReadOnlyList<FiledTarget> GreatestU);

@@ -15,7 +15,7 @@ namespace Umbracell.Server.Access;
 public sealed record SignIn([property: Required, MaxLength(200)] string SignInName, [property: Required, MaxLength(200)] string Password);
 
 /// <summary>Who is signed in.</summary>
-public sealed record SessionAnswer(string SignInName, string Title, FirmRole Role, string Firm, UnitSystem Units, bool MayEdit);
+public sealed record SessionAnswer(string SignInName, string Title, FirmRole Role, string Firm, string Currency, UnitSystem Units, bool MayEdit);
 
 /// <summary>The units a person reads in.</summary>
 public sealed record UnitsChoice(UnitSystem Units);
@@ -81,6 +81,9 @@ internal static class SessionEndpoints
     private static async Task<Person?> FindAsync(UmbracellDb db, ClaimsPrincipal user) =>
         Guid.TryParse(user.FindFirstValue(ClaimTypes.NameIdentifier), out var id) ? await db.People.SingleOrDefaultAsync(p => p.Id == id) : null;
 
-    private static async Task<SessionAnswer> AnswerAsync(Person person, UmbracellDb db) =>
-        new(person.SignInName, person.Title, person.Role, (await db.Firms.SingleAsync()).Name, person.Units, person.Role != FirmRole.Viewer);
+    private static async Task<SessionAnswer> AnswerAsync(Person person, UmbracellDb db)
+    {
+        var firm = await db.Firms.SingleAsync();
+        return new(person.SignInName, person.Title, person.Role, firm.Name, firm.Currency, person.Units, person.Role != FirmRole.Viewer);
+    }
 }

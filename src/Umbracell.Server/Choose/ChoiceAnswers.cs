@@ -25,6 +25,11 @@ internal static class ChoiceAnswers
         Practice.QuestionOf(choice.Case.Section.Kind) is { } question ? choice.Case.Practice.Of(question) : School.Either,
         choice.Case.Year is not null);
 
+    /// <summary>Whether a candidate is what a surface has. A foam picked on the section's page is the candidate of that foam alone.</summary>
+    public static bool IsChosen(Candidate candidate, Surface surface) => surface.System is { } system
+        ? candidate.Kind == system.Kind && candidate.Section.Foam?.Sheet.Id == surface.SheetSlug
+        : surface.SheetSlug is { } sheet && candidate.Section.Fill is [FoamFill only] && only.Sheet.Id == sheet && candidate.Kind is CandidateKind.OpenCell or CandidateKind.DenseOpenCell or CandidateKind.ClosedCell or CandidateKind.ColdGrade;
+
     /// <summary>A word as the API spells it.</summary>
     public static string Key(string word) => JsonNamingPolicy.CamelCase.ConvertName(word);
 
@@ -110,7 +115,8 @@ internal static class ChoiceAnswers
             SurfaceSections.With(bare, c.Section.Foam, system));
     }
 
-    private static IEnumerable<CandidateLayer> Boards(SectionCase with, SectionCase without) => with.Outboard.Except(without.Outboard).Concat(with.Inboard.Except(without.Inboard))
+    /// <summary>Boards laid with a system outside of what is put in.</summary>
+    public static IEnumerable<CandidateLayer> Boards(SectionCase with, SectionCase without) => with.Outboard.Except(without.Outboard).Concat(with.Inboard.Except(without.Inboard))
         .Select(l => new CandidateLayer(l.Material.Id, l.Material.Id, null, FigureAnswer.Of(l.Thickness.ToThickness())));
 
     private static WorkedFigure Worked(Figure figure, Core.Findings.Working? working) => new(FigureAnswer.Of(figure), WorkingAnswer.Maybe(working));

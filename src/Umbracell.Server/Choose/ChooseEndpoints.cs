@@ -50,7 +50,7 @@ internal static class ChooseEndpoints
     {
         var choice = Choice.Of(await CaseAsync(surface, job, reader, library, db));
         var said = surface.ChoiceFacts ?? new();
-        var chosen = choice.Candidates.FirstOrDefault(c => IsChosen(c, surface));
+        var chosen = choice.Candidates.FirstOrDefault(c => ChoiceAnswers.IsChosen(c, surface));
         return new(
             ChoiceAnswers.Of(choice, SurfaceSections.Of(ChoiceQuestions.Without(surface), job, null, null)),
             chosen?.Id,
@@ -74,11 +74,6 @@ internal static class ChooseEndpoints
 
     private static async Task<ChoiceCase> CaseAsync(Surface surface, Job job, SurfaceReader reader, SheetLibrary library, UmbracellDb db) =>
         ChoiceQuestions.Of(surface, job, await db.Firms.AsNoTracking().SingleAsync(), await reader.ReadingsAsync(job.Id), await library.ShelfAsync());
-
-    // A foam picked on the section's page is the candidate of that foam alone.
-    private static bool IsChosen(Candidate candidate, Surface surface) => surface.System is { } system
-        ? candidate.Kind == system.Kind && candidate.Section.Foam?.Sheet.Id == surface.SheetSlug
-        : surface.SheetSlug is { } sheet && candidate.Section.Fill is [Core.Assemblies.FoamFill only] && only.Sheet.Id == sheet && candidate.Kind is CandidateKind.OpenCell or CandidateKind.DenseOpenCell or CandidateKind.ClosedCell or CandidateKind.ColdGrade;
 
     private static async Task<Ok<ChoiceOfSurface>> ChooseAsync(Guid id, Choosing choosing, SurfaceReader reader, SheetLibrary library, UmbracellDb db, ClaimsPrincipal user, TimeProvider clock)
     {
@@ -199,7 +194,7 @@ internal static class ChooseEndpoints
             choice.Candidates.Count - standing.Count,
             choice.Advised?.MeetsTarget ?? false,
             choice.Advised?.Cost.Working is { } cost ? FigureAnswer.Of(cost.Result) : null,
-            choice.Candidates.Any(c => IsChosen(c, surface)),
+            choice.Candidates.Any(c => ChoiceAnswers.IsChosen(c, surface)),
             choice.Flips.Select(ChoiceAnswers.Flip).FirstOrDefault(),
             null), Part(surface, job, asked, shelf));
     }

@@ -20,7 +20,7 @@ namespace Umbracell.Server.Choose;
 public sealed record RateAnswer(string Field, string Name, FigureAnswer? Figure);
 
 /// <summary>What a firm pays, how fast it works, and which school it follows.</summary>
-public sealed record FirmAnswer(string Name, IReadOnlyList<RateAnswer> Sets, IReadOnlyList<RateAnswer> Materials, IReadOnlyList<RateAnswer> Work, IReadOnlyDictionary<string, string> Practice, bool ProfitIsMarkup);
+public sealed record FirmAnswer(string Name, string Currency, IReadOnlyList<RateAnswer> Sets, IReadOnlyList<RateAnswer> Materials, IReadOnlyList<RateAnswer> Work, IReadOnlyDictionary<string, string> Practice, bool ProfitIsMarkup);
 
 internal static class FirmEndpoints
 {
@@ -96,9 +96,10 @@ internal static class FirmEndpoints
             fields.QuantityOrBlank("material:" + id, Price, value => rates = rates with { MaterialPrice = With(rates.MaterialPrice, id, value) });
         }
 
+        fields.Text("currency", 12, required: false, text => firm.Currency = text);
         fields.YesNo("profitIsMarkup", yes => rates = rates with { ProfitIsMarkup = yes == true });
         JobChoosing.Schools(fields, firm.Practice, practice => firm.Practice = practice);
-        fields.ThrowIfFaulty(["profitIsMarkup", .. Work.Select(w => w.Field), .. sheets.Keys.Select(id => "set:" + id), .. MaterialIds.Select(id => "material:" + id), .. Enum.GetNames<PracticeQuestion>().Select(q => "practice" + q)]);
+        fields.ThrowIfFaulty(["currency", "profitIsMarkup", .. Work.Select(w => w.Field), .. sheets.Keys.Select(id => "set:" + id), .. MaterialIds.Select(id => "material:" + id), .. Enum.GetNames<PracticeQuestion>().Select(q => "practice" + q)]);
         firm.Rates = rates;
         await db.SaveChangesAsync();
         return TypedResults.Ok(Of(firm, sheets));
@@ -124,6 +125,7 @@ internal static class FirmEndpoints
         var rates = ChoiceQuestions.RatesOf(firm);
         return new(
             firm.Name,
+            firm.Currency,
             [.. sheets.Values.OrderBy(s => s.Cell).ThenBy(s => s.Name, StringComparer.Ordinal).Select(s => new RateAnswer("set:" + s.Id, s.Name, Money(rates.PriceOf(s))))],
             [.. MaterialIds.Select(id => new RateAnswer("material:" + id, id, Money(rates.PriceOf(id, null))))],
             [.. Work.Select(w => new RateAnswer(w.Field, "", FigureAnswer.Of(new(w.Read(rates), w.Range.Dimension))))],

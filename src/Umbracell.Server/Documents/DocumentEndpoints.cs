@@ -31,7 +31,7 @@ public sealed record PaperRow([property: Required, MaxLength(12)] IReadOnlyList<
 /// <summary>A table to be put on paper or into a file: a bid, an order, a load list, in the words of the screen.</summary>
 public sealed record TablePage(
     UnitSystem Units, [property: Required, MaxLength(200)] string Title, [property: Required, MaxLength(12)] IReadOnlyList<string> Lead, [property: Required, MinLength(1), MaxLength(12)] IReadOnlyList<PaperColumn> Columns,
-    [property: Required, MaxLength(1000)] IReadOnlyList<PaperRow> Lines, [property: Required, MaxLength(20)] IReadOnlyList<string> Notes);
+    [property: Required, MaxLength(1000)] IReadOnlyList<PaperRow> Lines, [property: Required, MaxLength(20)] IReadOnlyList<string> Notes, bool OnePage = false);
 
 internal static class DocumentEndpoints
 {
@@ -55,7 +55,7 @@ internal static class DocumentEndpoints
             [.. page.Columns.Select(c => new TableColumn(c.Heading, c.Right, (float)c.Share))],
             [.. page.Lines.Select(l => new TableLine(l.Cells, l.Strong))],
             page.Notes,
-            page.Units == UnitSystem.Us ? PaperSize.Letter : PaperSize.A4);
+            page.Units == UnitSystem.Us ? PaperSize.Letter : PaperSize.A4) { OnePage = page.OnePage };
         return TypedResults.File(document.Write(), "application/pdf", "table.pdf");
     }
 

@@ -1,4 +1,5 @@
 using Umbracell.Core.Assemblies;
+using Umbracell.Core.Choosing;
 using Umbracell.Core.Conditions;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Materials;
@@ -27,6 +28,15 @@ internal sealed record SurfaceStudy(
     /// <summary>Where the substrate temperature the yield is reckoned at comes from.</summary>
     public SubstrateFrom SubstrateFrom { get; init; } = SubstrateFrom.Assumed;
 
+    /// <summary>Boards laid with the system beside what is put in, outboard and inboard.</summary>
+    public IReadOnlyList<LayerShape> AddedBoards { get; init; } = [];
+
+    /// <summary>Whether it is shaved flush: only open cell is, and only what lies outermost.</summary>
+    public bool Shaved => Surface.ShavedFlush && AllSets.Select(one => one.Sheet.Cell).LastOrDefault(CellStructure.Closed) == CellStructure.Open;
+
+    /// <summary>The system; null where none was chosen.</summary>
+    public CandidateKind? System { get; init; }
+
     /// <summary>Every foam with its material.</summary>
     public IEnumerable<(ProductSheet Sheet, SetsStudy Sets)> AllSets => Sets is null ? [] : [(Sheet!, Sets), .. Further];
 }
@@ -40,12 +50,12 @@ internal sealed record JobStudy(Job Job, IReadOnlyList<SurfaceStudy> Rows)
         var records = await reader.RecordsAsync(job.Id);
         var names = surfaces.ToDictionary(s => s.Id, s => s.Name);
         var shelf = await library.ShelfAsync();
-        var learning = await crews.LearnAsync();
+        var crew = await crews.AtWorkAsync(job);
         var now = (clock ?? TimeProvider.System).GetUtcNow();
-        return new(job, [.. surfaces.Select(surface => Study(surface, job, records, id => names.GetValueOrDefault(id, ""), shelf, learning, now))]);
+        return new(job, [.. surfaces.Select(surface => Study(surface, job, records, id => names.GetValueOrDefault(id, ""), shelf, crew, now))]);
     }
 
-    private static SurfaceStudy Study(Surface surface, Job job, SurveyRecords records, Func<Guid, string> nameOf, Shelf shelf, CrewLearning learning, DateTimeOffset now)
+    private static SurfaceStudy Study(Surface surface, Job job, SurveyRecords records, Func<Guid, string> nameOf, Shelf shelf, CrewAtWork crew, DateTimeOffset now)
     {
         var sheet = surface.SheetSlug is { } slug ? shelf.Sheets.GetValueOrDefault(slug) : null;
         var takeoff = SurfaceReader.Takeoff(surface);
@@ -57,19 +67,19 @@ internal sealed record JobStudy(Job Job, IReadOnlyList<SurfaceStudy> Rows)
         var bare = SectionQuestions.Case(SurfaceSections.Of(surface, job, null, null), shelf);
         if (sheet is null)
         {
-            return new(surface, bare, null, takeoff, survey, section, year, null, null, null);
+            return new(surface, bare, null, takeoff, survey, section, year, null, null, null) { AddedBoards = BoardsOf(surface), System = surface.System?.Kind };
         }
 
-        CrewYield CrewOf(string slug) => learning.For(job.Crew, shelf.Sheets.GetValueOrDefault(slug) is { } known ? CrewYields.FamilyOf(known) : "");
-        List<SetsQuestion> questions = [.. SetsQuestions.AllOf(surface, job, takeoff, readings).Select(q => SetsQuestions.By(CrewOf(q.SheetId), q))];
+        List<SetsQuestion> questions = [.. SetsQuestions.AllOf(surface, job, takeoff, readings).Select(crew.Asked)];
         var setsQuestion = questions.Count > 0 ? questions[0] : null;
-        var sets = setsQuestion is null ? null : OrNull(() => SetsQuestions.Study(setsQuestion, sheet, takeoff!.Working, CrewOf(sheet.Id).Working));
-        var further = questions.Skip(1)
-            .Select(q => (Sheet: shelf.Sheets.GetValueOrDefault(q.SheetId), Sets: shelf.Sheets.GetValueOrDefault(q.SheetId) is { } known ? OrNull(() => SetsQuestions.Study(q, known, takeoff!.Working, CrewOf(q.SheetId).Working)) : null))
+        var sets = setsQuestion is null ? null : OrNull(() => crew.Study(setsQuestion, takeoff!.Working));
+        var further = questions.Skip(1).Select(q => (Sheet: shelf.Sheets.GetValueOrDefault(q.SheetId), Sets: OrNull(() => crew.Study(q, takeoff!.Working))))
             .Where(one => one is { Sheet: not null, Sets: not null }).Select(one => (one.Sheet!, one.Sets!)).ToList();
         var gate = GateQuestions.Of(surface, job, records, now) is { } gateQuestion && readings.HasAny(surface.Id) ? OrNull(() => GateQuestions.Check(gateQuestion, sheet, shelf.Sheets.Values)) : null;
-        return new(surface, bare, sheet, takeoff, survey, section, year, setsQuestion, sets, gate) { Further = further, SubstrateFrom = SetsQuestions.SubstrateOf(surface, job, readings).From };
+        return new(surface, bare, sheet, takeoff, survey, section, year, setsQuestion, sets, gate) { Further = further, AddedBoards = BoardsOf(surface), System = surface.System?.Kind, SubstrateFrom = SetsQuestions.SubstrateOf(surface, job, readings).From };
     }
+
+    private static List<LayerShape> BoardsOf(Surface surface) => [.. (surface.System?.AddedOutboard ?? []).Concat(surface.System?.AddedInboard ?? []).Select(l => new LayerShape(l.Material, l.ThicknessMm))];
 
     // One surface that cannot be studied (a thickness its sheet does not rate) must not take the board down; its cell says so.
     private static T? OrNull<T>(Func<T?> study)

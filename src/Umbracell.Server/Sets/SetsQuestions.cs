@@ -34,24 +34,24 @@ internal static class SetsQuestions
     /// <summary>The question of a surface's first foam; null until it has a size, a sheet and a thickness.</summary>
     public static SetsQuestion? Of(Surface surface, Job job, SurfaceTakeoff? takeoff, LatestReadings readings)
     {
-        if (surface is not { SheetSlug: { } sheet, FoamThicknessM: { } thickness } || takeoff is null || takeoff.OpeningsExceedSurface)
-        {
-            return null;
-        }
-
-        return new(
-            sheet,
-            takeoff.Developed.SquareMetres,
-            thickness * 1000,
-            surface.ShavedFlush,
-            SubstrateOf(surface, job, readings).Celsius,
-            surface.ExpectedDrumC ?? Coldest(readings, sheet),
-            surface.OpenFace ? 0 : null,
-            null,
-            null,
-            job.RiskPct,
-            surface.Details.PenetrationMm);
+        return surface is { SheetSlug: { } sheet, FoamThicknessM: { } thickness } && takeoff is { OpeningsExceedSurface: false }
+            ? For(surface, job, takeoff, readings, sheet, thickness * 1000)
+            : null;
     }
+
+    /// <summary>The question of any foam on a surface of known size.</summary>
+    public static SetsQuestion For(Surface surface, Job job, SurfaceTakeoff takeoff, LatestReadings readings, string sheet, double thicknessMm) => new(
+        sheet,
+        takeoff.Developed.SquareMetres,
+        thicknessMm,
+        surface.ShavedFlush,
+        SubstrateOf(surface, job, readings).Celsius,
+        surface.ExpectedDrumC ?? Coldest(readings, sheet),
+        surface.OpenFace ? 0 : null,
+        null,
+        null,
+        job.RiskPct,
+        surface.Details.PenetrationMm);
 
     /// <summary>The substrate temperature a surface's yield is reckoned at, and where it comes from.</summary>
     public static (double? Celsius, SubstrateFrom From) SubstrateOf(Surface surface, Job job, LatestReadings readings) =>
@@ -59,11 +59,7 @@ internal static class SetsQuestions
 
     private static double? Coldest(LatestReadings readings, string sheet) => readings.Drums(sheet) is { A: { } a, B: { } b } ? Math.Min(a.Value, b.Value) : null;
 
-    /// <summary>A question with what was learned of the crew that will spray it.</summary>
-    public static SetsQuestion By(CrewYield crew, SetsQuestion question) =>
-        question with { CrewFactor = crew.Factor, YieldSdLn = crew.NextJobSd(new Area(question.AreaM2) * Length.FromMillimetres(question.ThicknessMm)) };
-
-    public static SetsStudy Study(SetsQuestion question, ProductSheet sheet, Working? area = null, Working? crew = null) => SetsStudy.Of(new()
+    public static SetsStudy Study(SetsQuestion question, ProductSheet sheet, Working? area = null, Working? crew = null, Working? scatterFrom = null) => SetsStudy.Of(new()
     {
         Sheet = sheet,
         Sprayed = new(question.AreaM2),
@@ -80,6 +76,7 @@ internal static class SetsQuestions
         CrewFactor = question.CrewFactor,
         YieldSd = question.YieldSdLn,
         CrewWorking = crew,
+        ScatterWorking = scatterFrom,
     });
 
     public static SetsAnswer Answer(SetsStudy study, ProductSheet sheet) => new(

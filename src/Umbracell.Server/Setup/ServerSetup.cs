@@ -127,6 +127,7 @@ internal static class ServerSetup
         app.MapSets();
         app.MapPastJobs();
         app.MapPrice();
+        app.MapPriceCompute();
         app.MapStock();
         app.MapWindow();
         app.MapSheets();

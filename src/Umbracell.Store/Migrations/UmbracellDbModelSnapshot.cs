@@ -370,6 +370,12 @@ namespace Umbracell.Store.Migrations
                         .HasColumnType("uuid")
                         .HasColumnName("id");
 
+                    b.Property<string>("Currency")
+                        .IsRequired()
+                        .HasMaxLength(12)
+                        .HasColumnType("character varying(12)")
+                        .HasColumnName("currency");
+
                     b.Property<string>("Name")
                         .IsRequired()
                         .HasMaxLength(200)
@@ -757,6 +763,14 @@ namespace Umbracell.Store.Migrations
                         .HasMaxLength(60)
                         .HasColumnType("character varying(60)")
                         .HasColumnName("crew");
+
+                    b.Property<int>("DepthReadings")
+                        .HasColumnType("integer")
+                        .HasColumnName("depth_readings");
+
+                    b.Property<double>("DepthScatterM")
+                        .HasColumnType("double precision")
+                        .HasColumnName("depth_scatter_m");
 
                     b.Property<double>("DrumC")
                         .HasColumnType("double precision")

@@ -57,6 +57,12 @@ public sealed class PastJobRow : IFirmRow
 
     public double LiftM { get; set; }
 
+    /// <summary>Depth readings taken; none where they were not kept.</summary>
+    public int DepthReadings { get; set; }
+
+    /// <summary>Standard deviation of those readings.</summary>
+    public double DepthScatterM { get; set; }
+
     /// <summary>Why it is left out of the learning; empty where it counts.</summary>
     public string LeftOutBecause { get; set; } = "";
 

@@ -20,6 +20,9 @@ public sealed class Firm
 
     public required string Name { get; set; }
 
+    /// <summary>Sign or word of the firm's money, as it stands on its papers; empty where none is shown.</summary>
+    public string Currency { get; set; } = "";
+
     /// <summary>What the firm pays and how fast it works; null until entered.</summary>
     public Rates? Rates { get; set; }
 

@@ -55,6 +55,10 @@ public static class DemoMaterial
         yield return Lot("fleece-oc-5", SetSide.B, "B-7699", today.AddDays(80), 1, 180);
     }
 
+    // Heron sprays a little more evenly; open cell scatters more; no two jobs alike.
+    private static double DepthScatterMm(string crew, string sheet, double depthMm) =>
+        Math.Round((sheet.StartsWith("fleece", StringComparison.Ordinal) ? 8.4 : 2.7) * (crew == "Heron" ? 1 : 1.3) * (0.9 + depthMm % 7 / 30), 1);
+
     private static PastJobRow Job(string name, string crew, string sheet, string finished, double area, double depthMm, double sets, double substrate, double drum, double liftMm) => new()
     {
         Id = Guid.NewGuid(),
@@ -68,6 +72,8 @@ public static class DemoMaterial
         SubstrateC = substrate,
         DrumC = drum,
         LiftM = liftMm / 1000,
+        DepthReadings = (int)Math.Clamp(Math.Round(area / 40), 6, 24),
+        DepthScatterM = DepthScatterMm(crew, sheet, depthMm) / 1000,
     };
 
     private static StockLotRow Lot(string sheet, SetSide side, string lot, DateOnly expires, int full, double partKg) =>

@@ -59,7 +59,7 @@ public static class DemoSeed
 
     private static void AddFirm(UmbracellDb db, Guid id, string name, IReadOnlyDictionary<string, string> sheets, string domain, FirmRole[] roles)
     {
-        db.Firms.Add(new() { Id = id, Name = name, Rates = DemoRates.Of() });
+        db.Firms.Add(new() { Id = id, Name = name, Currency = "$", Rates = DemoRates.Of() });
         db.Sheets.AddRange(sheets.Select(sheet => new SheetRow { Slug = sheet.Key, Document = sheet.Value }));
         foreach (var role in roles)
         {

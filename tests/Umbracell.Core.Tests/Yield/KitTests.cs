@@ -92,8 +92,10 @@ public sealed class KitTests
     }
 
     [Fact]
-    public void Open_cell_a_kit_itself_and_foam_past_the_kits_rating_are_not_compared()
+    public void Open_cell_roofing_foam_a_kit_itself_and_foam_past_the_kits_rating_are_not_compared()
     {
+        var roof = Case(100);
+        KitBreakEven.Of(roof with { Surface = roof.Surface with { Foams = [roof.Surface.Foams[0] with { Sheet = Sheets.ClosedCell with { Grade = FoamGrade.Roofing } }] } }).ShouldBeNull();
         KitBreakEven.Of(Case(100) with { Kit = Kit with { Cell = CellStructure.Open } }).ShouldBeNull();
         KitBreakEven.Of(Case(100) with { Thickness = Kit.ThickestRated + Length.FromInches(1) }).ShouldBeNull();
         var byKit = Case(100);

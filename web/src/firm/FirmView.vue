@@ -23,6 +23,7 @@ const mayEdit = computed(() => session.person?.mayEdit ?? false)
 const typed = useTyped('firm', async (fields) => {
   const answer = await ask(api.PATCH('/api/firm', { body: { version: null, units: reader.units, fields } }))
   queries.setQueryData(['firm'], answer)
+  if (session.person) session.person.currency = answer.currency
   void queries.invalidateQueries({
     predicate: ({ queryKey: [kind, , what] }) => kind === 'surface' && what === 'choose',
   })
@@ -68,6 +69,19 @@ const pascal = (word: string) => word.charAt(0).toUpperCase() + word.slice(1)
             :label="t(`choose.question.${question}.t`)"
             :kept="school"
             :options="schools(question)"
+            :disabled="!mayEdit"
+          />
+        </div>
+      </section>
+      <section>
+        <h2>{{ t('firm.papers') }}</h2>
+        <div class="fields">
+          <TypedField
+            :typed="typed"
+            field="currency"
+            :label="t('firm.currency')"
+            :kept="firm.data.value.currency"
+            :hint="t('firm.currencyHint')"
             :disabled="!mayEdit"
           />
         </div>

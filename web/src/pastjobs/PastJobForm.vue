@@ -1,34 +1,26 @@
 <script setup lang="ts">
-import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, ask, type Schemas } from '@/shared/api/client'
-import { useProblems } from '@/shared/figures/problems'
 import { useChoices } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
+import { useTypedForm } from '@/shared/state/typedForm'
 
 /** A finished job typed in: what was sprayed, how deep it was measured, and how many sets it took. */
 const emit = defineEmits<{ done: [answer: Schemas['PastJobsAnswer']]; cancel: [] }>()
 const { t } = useI18n()
 const reader = useReader()
 const choices = useChoices()
-const { byField, general } = useProblems()
-const FIELDS = ['name', 'crew', 'finished', 'area', 'meanDepth', 'sets', 'substrate', 'drum', 'lift'] as const
-const values = ref<Record<string, string>>({})
-const faults = ref<Record<string, string>>({})
-const notice = ref('')
-const busy = ref(false)
+const NEEDED = ['name', 'crew', 'finished', 'area', 'meanDepth', 'sets', 'substrate', 'drum', 'lift'] as const
+const FIELDS = [...NEEDED, 'depthReadings', 'depthScatter'] as const
+
+const form = useTypedForm('pastJob', {}, async (fields) => {
+  const body = { version: null, units: reader.units, fields }
+  emit('done', await ask(api.POST('/api/past-jobs', { body })))
+})
+const { values, faults, notice, busy } = form
 
 async function keep() {
-  busy.value = true
-  try {
-    const fields = Object.fromEntries(['product', ...FIELDS].map((field) => [field, values.value[field] ?? '']))
-    emit('done', await ask(api.POST('/api/past-jobs', { body: { version: null, units: reader.units, fields } })))
-  } catch (cause) {
-    faults.value = byField(cause)
-    notice.value = Object.keys(faults.value).length ? '' : general(cause)
-  } finally {
-    busy.value = false
-  }
+  if (await form.submit(['product', ...NEEDED])) form.clear()
 }
 </script>
 

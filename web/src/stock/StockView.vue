@@ -4,16 +4,15 @@ import { useI18n } from 'vue-i18n'
 import FirmNav from '@/firm/FirmNav.vue'
 import { api, ask, type Schemas } from '@/shared/api/client'
 import { useProblems } from '@/shared/figures/problems'
-import { useFindingText } from '@/shared/figures/findings'
-import { useChoices } from '@/shared/state/job'
 import { useMaterialRefresh, useStock } from '@/shared/state/price'
 import { useReader } from '@/shared/state/reader'
 import { useSession } from '@/shared/state/session'
 import { useTakeOff } from '@/shared/state/takeOff'
 import AppBar from '@/shared/ui/AppBar.vue'
+import FindingLine from '@/shared/ui/FindingLine.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import TakenOff from '@/shared/ui/TakenOff.vue'
-import VerdictMark from '@/shared/ui/VerdictMark.vue'
+import StockForm from './StockForm.vue'
 
 /** Drums in the store: A and B counted apart, by lot, with their last day. */
 type Lot = Schemas['StockLotAnswer']
@@ -21,33 +20,15 @@ const { t, d } = useI18n()
 const reader = useReader()
 const session = useSession()
 const stock = useStock()
-const choices = useChoices()
 const refresh = useMaterialRefresh()
-const text = useFindingText()
 const { byField, general } = useProblems()
 const mayEdit = computed(() => session.person?.mayEdit ?? false)
 const fault = ref('')
-const faults = ref<Record<string, string>>({})
-const added = ref<Record<string, string>>({ side: 'a' })
-const FIELDS = ['lot', 'expires', 'full', 'part'] as const
 
 const off = useTakeOff(async (id) => take(await ask(api.DELETE('/api/stock/{id}', { params: { path: { id } } }))))
 const lots = computed(() => (stock.data.value?.lots ?? []).filter((lot) => !off.gone(lot.id)))
 const take = (answer: unknown) => refresh(['stock'], answer)
 const day = (iso: string | null | undefined) => (iso ? d(new Date(`${iso}T12:00:00`), { dateStyle: 'medium' }) : '–')
-
-async function add() {
-  try {
-    const fields = Object.fromEntries(Object.entries(added.value).filter(([, typed]) => typed.trim() !== ''))
-    take(await ask(api.POST('/api/stock', { body: { version: null, units: reader.units, fields } })))
-    added.value = { side: added.value.side ?? 'a', product: added.value.product ?? '' }
-    faults.value = {}
-    fault.value = ''
-  } catch (cause) {
-    faults.value = byField(cause)
-    fault.value = Object.keys(faults.value).length ? '' : general(cause)
-  }
-}
 
 async function change(lot: Lot, field: 'full' | 'part', event: Event) {
   const input = event.target as HTMLInputElement
@@ -82,9 +63,7 @@ async function change(lot: Lot, field: 'full' | 'part', event: Event) {
               t('stock.sides', { a: reader.print(product.setsA), b: reader.print(product.setsB) })
             }}</span>
           </p>
-          <p v-for="(one, i) in product.findings" :key="i" class="small">
-            <VerdictMark :verdict="one.verdict" :size="13" /> {{ text.title(one) }}
-          </p>
+          <FindingLine v-for="(one, i) in product.findings" :key="i" class="small" :finding="one" :size="13" />
         </section>
       </div>
       <p v-if="!lots.length" class="empty">{{ t('stock.empty') }}</p>
@@ -132,36 +111,7 @@ async function change(lot: Lot, field: 'full' | 'part', event: Event) {
           </tbody>
         </table>
       </div>
-      <form v-if="mayEdit" class="add no-print" @submit.prevent="add">
-        <h2>{{ t('stock.add') }}</h2>
-        <label class="field">
-          <span>{{ t('stock.col.product') }}</span>
-          <select v-model="added.product" class="input" :aria-invalid="!!faults.product">
-            <option v-for="sheet in choices.data.value?.sheets ?? []" :key="sheet.id" :value="sheet.id">
-              {{ sheet.name }}
-            </option>
-          </select>
-          <em class="fault">{{ faults.product }}</em>
-        </label>
-        <label class="field">
-          <span>{{ t('stock.col.side') }}</span>
-          <select v-model="added.side" class="input">
-            <option value="a">A</option>
-            <option value="b">B</option>
-          </select>
-        </label>
-        <label v-for="field in FIELDS" :key="field" class="field">
-          <span>{{ t(`stock.col.${field}`) }}</span>
-          <input
-            v-model="added[field]"
-            class="input"
-            :aria-invalid="!!faults[field]"
-            :placeholder="field === 'expires' ? '2027-03-31' : ''"
-          />
-          <em class="fault">{{ faults[field] }}</em>
-        </label>
-        <button class="button main">{{ t('stock.keep') }}</button>
-      </form>
+      <StockForm v-if="mayEdit" @done="take" />
     </template>
   </main>
 </template>
@@ -220,20 +170,6 @@ thead th {
 .side-b {
   background: radial-gradient(var(--line) 1.2px, transparent 1.6px) 0 0 / 8px 8px;
   padding-left: 12px;
-}
-.add {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
-  gap: 10px 16px;
-  align-items: end;
-  margin-top: 22px;
-}
-.add h2 {
-  grid-column: 1 / -1;
-  margin: 0;
-}
-em {
-  font-style: normal;
 }
 .empty {
   padding: 20px 0;

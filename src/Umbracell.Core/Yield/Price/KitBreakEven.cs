@@ -30,22 +30,23 @@ public sealed record KitCase
 /// <param name="Kits">Whole kits for the surface.</param>
 /// <param name="KitBid">Cost from kits; overhead, profit and tax fall alike on both.</param>
 /// <param name="RigBid">Cost from the rig.</param>
+/// <param name="RigSets">Sets from the rig.</param>
 /// <param name="Yield">Yield of a kit under these conditions.</param>
 /// <param name="UpTo">Most foam that kits spray for no more than the rig; null where they never do.</param>
 /// <param name="UpToArea">The same as area at this depth.</param>
 /// <param name="UpToKits">The same in whole kits.</param>
 /// <param name="Working">How it came about; null where there is no such size.</param>
 /// <param name="Findings">Judgements, worst first.</param>
-public sealed record KitBreakEven(int Kits, Bid KitBid, Bid RigBid, SetYield Yield, FoamVolume? UpTo, Area? UpToArea, int UpToKits, Working? Working, IReadOnlyList<Finding> Findings)
+public sealed record KitBreakEven(int Kits, Bid KitBid, Bid RigBid, double RigSets, SetYield Yield, FoamVolume? UpTo, Area? UpToArea, int UpToKits, Working? Working, IReadOnlyList<Finding> Findings)
 {
     // Past this many nobody carries kits.
     private const int MostKits = 100;
 
-    /// <summary>Compares; null where the surface has no foam of the kit's cell structure, no area, or more foam than the kit's sheet rates.</summary>
+    /// <summary>Compares; null where the surface has no foam a kit may stand for (the usual or the cold grade of its cell structure; never roofing foam), no area, or more foam than the kit's sheet rates.</summary>
     /// <param name="kits">The case.</param>
     public static KitBreakEven? Of(KitCase kits)
     {
-        if (kits.Surface is not { Foams: [var foam, ..], Treated.SquareMetres: > 0 } surface || foam.Sheet.IsKit || foam.Sheet.Cell != kits.Kit.Cell || foam.Volume.CubicMetres <= 0 || foam.Sets <= 0
+        if (kits.Surface is not { Foams: [var foam, ..], Treated.SquareMetres: > 0 } surface || foam.Sheet.Grade is not (FoamGrade.Standard or FoamGrade.Cold) || foam.Sheet.Cell != kits.Kit.Cell || foam.Volume.CubicMetres <= 0 || foam.Sets <= 0
             || kits.Thickness > kits.Kit.ThickestRated)
         {
             return null;
@@ -67,7 +68,7 @@ public sealed record KitBreakEven(int Kits, Bid KitBid, Bid RigBid, SetYield Yie
         var most = upTo > 0 ? yield.Expected * upTo : (FoamVolume?)null;
         var area = most is { } volume ? new Area(surface.Treated.SquareMetres * (volume / foam.Volume)) : (Area?)null;
         var working = most is { } at ? Told(upTo, at, yield, Kit(at), Rig(at)) : null;
-        return new((int)Math.Ceiling(foam.Volume / yield.Expected - 1e-9), kitBid, rigBid, yield, most, area, upTo, working, [.. Judged(kits, kitBid, rigBid, most, working).OrderByDescending(f => f.Verdict)]);
+        return new((int)Math.Ceiling(foam.Volume / yield.Expected - 1e-9), kitBid, rigBid, foam.Sets, yield, most, area, upTo, working, [.. Judged(kits, kitBid, rigBid, most, working).OrderByDescending(f => f.Verdict)]);
     }
 
     private static BidSurface Sized(BidSurface surface, BidFoam foam, FoamVolume volume) => surface with { Treated = new(surface.Treated.SquareMetres * (volume / foam.Volume)), Bought = [], Heat = null };

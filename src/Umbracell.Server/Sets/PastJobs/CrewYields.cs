@@ -16,6 +16,9 @@ internal sealed class CrewYields(UmbracellDb db, SheetLibrary library)
 
     public async Task<CrewLearning> LearnAsync() => _learning ??= Learned(await db.PastJobs.AsNoTracking().ToListAsync(), await library.AllAsync());
 
+    /// <summary>The crew of a job with what it is known by.</summary>
+    public async Task<CrewAtWork> AtWorkAsync(Job job) => new(await LearnAsync(), job.Crew, await library.AllAsync());
+
     public static CrewLearning Learned(IEnumerable<PastJobRow> rows, IReadOnlyDictionary<string, ProductSheet> sheets) =>
         CrewLearning.From([.. rows.Where(r => r.LeftOutBecause.Length == 0).OrderBy(r => r.FinishedOn).ThenBy(r => r.Id).Select(r => Finished(r, sheets)).OfType<FinishedJob>()]);
 
@@ -32,7 +35,7 @@ internal sealed class CrewYields(UmbracellDb db, SheetLibrary library)
         var drums = Math.Clamp(row.DrumC, sheet.YieldByDrum.First, sheet.YieldByDrum.Last);
         var predicted = SetYield.For(sheet, new(new(substrate), new(drums), new(row.LiftM), null)).Expected;
         var foam = new Area(row.AreaM2) * new Length(row.MeanDepthM);
-        return new(row.Id.ToString(), row.Crew, FamilyOf(sheet), foam * (1 / row.SetsUsed), predicted, foam);
+        return new(row.Id.ToString(), row.Crew, FamilyOf(sheet), foam * (1 / row.SetsUsed), predicted, foam) { DepthReadings = row.DepthReadings, DepthScatter = new(row.DepthScatterM) };
     }
 
     /// <summary>The family a product is learned with.</summary>

@@ -39,7 +39,7 @@ internal static class PastJobEndpoints
         var drawnIn = learning.Counted.Where(c => c.Winsorised).Select(c => c.Job.Id).ToHashSet(StringComparer.Ordinal);
         return new(
             [.. rows.Select(row => Answer(row, sheets, drawnIn.Contains(row.Id.ToString())))],
-            [.. learning.Crews.Order(StringComparer.Ordinal).SelectMany(crew => learning.Families.Order(StringComparer.Ordinal).Select(family => Answer(learning.For(crew, family))))]);
+            [.. learning.Crews.Order(StringComparer.Ordinal).SelectMany(crew => learning.Families.Order(StringComparer.Ordinal).Select(family => Answer(learning.For(crew, family), learning.ScatterOf(crew, family))))]);
     }
 
     private static PastJobAnswer Answer(PastJobRow row, IReadOnlyDictionary<string, ProductSheet> sheets, bool winsorised)
@@ -54,6 +54,12 @@ internal static class PastJobEndpoints
             ["drum"] = new(row.DrumC, Dimension.Temperature),
             ["lift"] = new(row.LiftM, Dimension.Thickness),
         };
+        if (row.DepthReadings > 0)
+        {
+            figures["depthReadings"] = Figure.Count(row.DepthReadings);
+            figures["depthScatter"] = new(row.DepthScatterM, Dimension.Thickness);
+        }
+
         double? ratio = null;
         if (CrewYields.Finished(row, sheets) is { } job)
         {
@@ -66,8 +72,8 @@ internal static class PastJobEndpoints
         return new(row.Id, row.Name, row.Crew, row.SheetSlug, sheet?.Name ?? "", sheet is null ? "" : CrewYields.FamilyOf(sheet), row.FinishedOn, FigureAnswer.All(figures), ratio, row.SubstrateC, winsorised, row.LeftOutBecause, row.Version);
     }
 
-    private static CrewYieldAnswer Answer(CrewYield y) => new(
-        y.Crew, y.Family, y.Jobs, new(FigureAnswer.Of(Figure.Number(y.Factor)), WorkingAnswer.Of(y.Working)), FigureAnswer.Of(Figure.Number(y.Low)), FigureAnswer.Of(Figure.Number(y.High)), y.LogMean, y.LogSd, y.DataMean, y.DataSd, CrewLearning.PriorSd);
+    private static CrewYieldAnswer Answer(CrewYield y, CrewScatter? scatter) => new(
+        y.Crew, y.Family, y.Jobs, new(FigureAnswer.Of(Figure.Number(y.Factor)), WorkingAnswer.Of(y.Working)), FigureAnswer.Of(Figure.Number(y.Low)), FigureAnswer.Of(Figure.Number(y.High)), y.LogMean, y.LogSd, y.DataMean, y.DataSd, CrewLearning.PriorSd, scatter is null ? null : new(FigureAnswer.Of(scatter.Scatter.ToThickness()), WorkingAnswer.Of(scatter.Working)));
 
     private static async Task<Ok<PastJobsAnswer>> AddAsync(TypedEdit edit, UmbracellDb db, SheetLibrary library)
     {

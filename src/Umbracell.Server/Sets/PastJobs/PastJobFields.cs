@@ -8,9 +8,13 @@ namespace Umbracell.Server.Sets.PastJobs;
 /// <summary>Takes what was typed of a finished job, on the screen or in a table.</summary>
 internal static class PastJobFields
 {
-    public static readonly string[] All = ["name", "crew", "product", "finished", "area", "meanDepth", "sets", "substrate", "drum", "lift", "leftOut"];
+    public static readonly string[] All = ["name", "crew", "product", "finished", "area", "meanDepth", "sets", "substrate", "drum", "lift", "depthReadings", "depthScatter", "leftOut"];
 
-    private static readonly FigureRange Area = new(0.1, 1e6, Dimension.Area), Depth = new(0.002, 1, Dimension.Thickness), Lift = new(0.002, 0.5, Dimension.Thickness), Sets = new(0.01, 1000, Dimension.Sets);
+    /// <summary>What a finished job cannot teach without.</summary>
+    public static readonly string[] Needed = [.. All.Except(["depthReadings", "depthScatter", "leftOut"])];
+
+    private static readonly FigureRange Area = new(0.1, 1e6, Dimension.Area), Depth = new(0.002, 1, Dimension.Thickness), Lift = new(0.002, 0.5, Dimension.Thickness), Sets = new(0.01, 1000, Dimension.Sets),
+        Readings = new(0, 10_000, Dimension.Count), Scatter = new(0, 0.1, Dimension.Thickness);
 
     public static PastJobRow New() => new() { Id = Guid.NewGuid(), Name = "", Crew = "", SheetSlug = "" };
 
@@ -19,7 +23,7 @@ internal static class PastJobFields
     {
         if (isNew)
         {
-            fields.Require([.. All.Except(["leftOut"])]);
+            fields.Require(Needed);
         }
 
         fields.Text("name", 200, required: true, text => row.Name = text);
@@ -32,6 +36,8 @@ internal static class PastJobFields
         fields.Quantity("substrate", FieldRanges.ReadTemperature, si => row.SubstrateC = si);
         fields.Quantity("drum", FieldRanges.ReadTemperature, si => row.DrumC = si);
         fields.Quantity("lift", Lift, si => row.LiftM = si);
+        fields.QuantityOrBlank("depthReadings", Readings, n => row.DepthReadings = (int)Math.Round(n ?? 0));
+        fields.QuantityOrBlank("depthScatter", Scatter, si => row.DepthScatterM = si ?? 0);
         fields.Text("leftOut", 300, required: false, text => row.LeftOutBecause = text);
         fields.ThrowIfFaulty(All);
     }

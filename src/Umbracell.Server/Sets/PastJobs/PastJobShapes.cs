@@ -11,7 +11,7 @@ namespace Umbracell.Server.Sets.PastJobs;
 /// <param name="Sheet">Product's name; empty where the firm has no such sheet any more.</param>
 /// <param name="Family">Product family; empty without a sheet.</param>
 /// <param name="FinishedOn">Day.</param>
-/// <param name="Figures">area, meanDepth, sets, substrate, drum, lift; actual, predicted and ratio with a sheet.</param>
+/// <param name="Figures">area, meanDepth, sets, substrate, drum, lift; depthReadings and depthScatter where they were kept; actual, predicted and ratio with a sheet.</param>
 /// <param name="RatioPct">Actual yield against predicted, percent; null without a sheet.</param>
 /// <param name="SubstrateC">For the chart.</param>
 /// <param name="Winsorised">Whether it was drawn in to three standard deviations.</param>
@@ -32,7 +32,8 @@ public sealed record PastJobAnswer(
 /// <param name="DataMean">Mean of these jobs alone; null without any.</param>
 /// <param name="DataSd">Its standard deviation.</param>
 /// <param name="PriorSd">Standard deviation before any job.</param>
-public sealed record CrewYieldAnswer(string Crew, string Family, int Jobs, WorkedFigure Factor, FigureAnswer Low, FigureAnswer High, double LogMean, double LogSd, double? DataMean, double? DataSd, double PriorSd);
+/// <param name="Scatter">Scatter of the crew's own depth readings; null until there are thirty.</param>
+public sealed record CrewYieldAnswer(string Crew, string Family, int Jobs, WorkedFigure Factor, FigureAnswer Low, FigureAnswer High, double LogMean, double LogSd, double? DataMean, double? DataSd, double PriorSd, WorkedFigure? Scatter);
 
 /// <summary>Finished jobs, and what they teach.</summary>
 public sealed record PastJobsAnswer(IReadOnlyList<PastJobAnswer> Jobs, IReadOnlyList<CrewYieldAnswer> Crews);

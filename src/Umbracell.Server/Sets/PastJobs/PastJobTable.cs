@@ -25,6 +25,9 @@ internal static class PastJobTable
         ["substrate temperature"] = "substrate",
         ["drums"] = "drum",
         ["drum temperature"] = "drum",
+        ["depth readings"] = "depthReadings",
+        ["readings"] = "depthReadings",
+        ["depth scatter"] = "depthScatter",
         ["left out because"] = "leftOut",
     };
 
@@ -32,7 +35,7 @@ internal static class PastJobTable
     {
         var table = Workbook.IsOne(bytes) ? Workbook.Read(bytes) : DelimitedText.Read(bytes);
         var columns = table.Header.Select(FieldOf).ToList();
-        List<LineFault> faults = [.. PastJobFields.All.Except(["leftOut"]).Except(columns).Select(field => new LineFault(1, $"The column '{field}' is missing."))];
+        List<LineFault> faults = [.. PastJobFields.Needed.Except(columns).Select(field => new LineFault(1, $"The column '{field}' is missing."))];
         List<PastJobRow> rows = [];
         if (faults.Count > 0)
         {

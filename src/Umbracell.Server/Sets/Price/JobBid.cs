@@ -2,9 +2,7 @@ using Umbracell.Core.Air;
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Choosing;
 using Umbracell.Core.Conditions;
-using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
-using Umbracell.Core.Yield;
 using Umbracell.Core.Yield.Price;
 using Umbracell.Server.Jobs;
 using Umbracell.Server.Sets.PastJobs;
@@ -24,35 +22,27 @@ internal sealed record PricedSurface(SurfaceStudy Row, ColdRoutes? Routes, ColdR
 /// <param name="Surfaces">Its surfaces.</param>
 internal sealed record JobBid(Bid Bid, IReadOnlyList<PricedSurface> Surfaces)
 {
-    // A space of unknown size is taken as high as a storey for every square metre treated.
-    private const double StoreyHeight = 3;
-
     // Nearer to the edge of its window than this a surface has its routes compared.
     private static readonly TemperatureDifference NearEdge = new(3);
 
-    public static JobBid Of(JobStudy study, Rates rates, IReadOnlyDictionary<string, ProductSheet> sheets, CrewLearning learning, Practice practice)
+    public static JobBid Of(JobStudy study, PriceMeans means)
     {
         var rows = RowsOf(study);
         var space = SpaceOf(study, rows);
-        var surfaces = rows.ConvertAll(row => Priced(row, study.Job, rates, sheets, learning, practice, space));
-        return new(Bid.Of([.. surfaces.Select(s => s.Priced)], rates), surfaces);
+        var surfaces = rows.ConvertAll(row => Priced(row, study.Job, means, space));
+        return new(Bid.Of([.. surfaces.Select(s => s.Priced)], means.Rates), surfaces);
     }
 
     // What is measured and has something put in; the space that is heated is theirs together.
     private static List<SurfaceStudy> RowsOf(JobStudy study) => [.. study.Rows.Where(r => r.Takeoff is { OpeningsExceedSurface: false, Treated.SquareMetres: > 0 } && (r.Sets is not null || r.Section is not null))];
 
-    private sealed record JobSpace(double VolumePerM2, double LossPerM2, bool Assumed);
+    private static SharedSpace SpaceOf(JobStudy study, List<SurfaceStudy> rows) => SharedSpace.Of([.. rows.Select(r => (r.Bare, r.Takeoff!.Treated))], JobPricing.Of(study.Job).SpaceM3);
 
-    // Each surface answers for its share of the space, by area: heated together they add up to the whole.
-    private static JobSpace SpaceOf(JobStudy study, List<SurfaceStudy> rows)
-    {
-        var area = rows.Sum(r => r.Takeoff!.Treated.SquareMetres);
-        var pricing = JobPricing.Of(study.Job);
-        var loss = rows.Where(r => r.Bare.Exposure is Exposure.Outdoors or Exposure.Ventilated).Sum(r => r.Takeoff!.Treated.SquareMetres * AssemblyState.OfFilled(r.Bare).U.WattsPerSquareMetreKelvin);
-        return area <= 0 ? new(StoreyHeight, 0, true) : new(pricing.SpaceM3 is { } m3 ? m3 / area : StoreyHeight, loss / area, pricing.SpaceM3 is null);
-    }
+    /// <summary>A surface priced with another system in it, in the same season and space.</summary>
+    public static PricedSurface With(SurfaceStudy other, JobStudy study, PriceMeans means) =>
+        Priced(other, study.Job, means, SpaceOf(study, RowsOf(study)));
 
-    private static PricedSurface Priced(SurfaceStudy row, Job job, Rates rates, IReadOnlyDictionary<string, ProductSheet> sheets, CrewLearning learning, Practice practice, JobSpace space)
+    private static PricedSurface Priced(SurfaceStudy row, Job job, PriceMeans means, SharedSpace space)
     {
         var asItIs = new BidSurface(
             row.Surface.Name,
@@ -60,9 +50,12 @@ internal sealed record JobBid(Bid Bid, IReadOnlyList<PricedSurface> Surfaces)
             row.Surface.Details.Access,
             [.. row.AllSets.Select(one => new BidFoam(one.Sheet, one.Sets.Demand.Volume, one.Sets.Sets.Median, one.Sets.Sets.Working))],
             [.. Bought(row)],
-            row.Surface.ShavedFlush,
-            row.Section?.Lifts.Aggregate(TimeSpan.Zero, (sum, plan) => sum + plan.LeastTime) ?? TimeSpan.Zero);
-        if (CaseOf(row, job, rates, sheets, learning, practice, space) is not { } question || question.Substrate >= question.Standard.Substrate.Least + NearEdge)
+            row.Shaved,
+            row.Section?.Lifts.Aggregate(TimeSpan.Zero, (sum, plan) => sum + plan.LeastTime) ?? TimeSpan.Zero)
+        {
+            Trades = row.System == CandidateKind.NewRoofOnBoard ? [new("tearOff", means.Rates.TearOffPerM2), new("newCovering", means.Rates.NewCoveringPerM2)] : [],
+        };
+        if (CaseOf(row, job, means, space) is not { } question || question.Substrate >= question.Standard.Substrate.Least + NearEdge)
         {
             return new(row, null, null, asItIs);
         }
@@ -74,17 +67,16 @@ internal sealed record JobBid(Bid Bid, IReadOnlyList<PricedSurface> Surfaces)
     }
 
     /// <summary>The cold-weather question of a surface; null without foam, size, or a substrate temperature.</summary>
-    public static ColdRouteCase? QuestionOf(JobStudy study, SurfaceStudy row, Rates rates, IReadOnlyDictionary<string, ProductSheet> sheets, CrewLearning learning, Practice practice) =>
-        RowsOf(study) is var rows && rows.Contains(row) ? CaseOf(row, study.Job, rates, sheets, learning, practice, SpaceOf(study, rows)) : null;
+    public static ColdRouteCase? QuestionOf(JobStudy study, SurfaceStudy row, PriceMeans means) =>
+        RowsOf(study) is var rows && rows.Contains(row) ? CaseOf(row, study.Job, means, SpaceOf(study, rows)) : null;
 
-    private static ColdRouteCase? CaseOf(SurfaceStudy row, Job job, Rates rates, IReadOnlyDictionary<string, ProductSheet> sheets, CrewLearning learning, Practice practice, JobSpace space)
+    private static ColdRouteCase? CaseOf(SurfaceStudy row, Job job, PriceMeans means, SharedSpace space)
     {
         if (row is not { Sheet: { } sheet, Sets: { } sets, SetsQuestion: { SubstrateTempC: { } substrate } asked, Takeoff: { } takeoff })
         {
             return null;
         }
 
-        var area = takeoff.Treated.SquareMetres;
         var season = JobPricing.SeasonOf(job);
         var (air, humidity) = season ?? (new Temperature(substrate), new RelativeHumidity(job.OutdoorRhPct));
         var outdoors = row.Surface.OpenFace;
@@ -92,7 +84,7 @@ internal sealed record JobBid(Bid Bid, IReadOnlyList<PricedSurface> Surfaces)
         return new()
         {
             Standard = sheet,
-            ColdGrade = ColdRouteCase.ColdGradeFor(sheet, sheets.Values),
+            ColdGrade = ColdRouteCase.ColdGradeFor(sheet, means.Sheets.Values),
             Name = row.Surface.Name,
             Treated = takeoff.Treated,
             Demand = sets.Demand,
@@ -101,24 +93,17 @@ internal sealed record JobBid(Bid Bid, IReadOnlyList<PricedSurface> Surfaces)
             Substrate = new(substrate),
             Air = air,
             AirHumidity = humidity,
-            FaceShare = FaceShare(row.Bare),
+            FaceShare = AssemblyState.FaceShareOf(row.Bare),
             FaceCapacity = FaceHeat.CapacityOf(row.Surface.Substrate),
-            Space = outdoors ? null : new(Math.Max(1, space.VolumePerM2 * area), space.LossPerM2 * area, JobPricing.Of(job).AirChanges, air, humidity, pressure),
+            Space = outdoors ? null : space.ShareOf(takeoff.Treated, JobPricing.Of(job).AirChanges, air, humidity, pressure),
             SpaceAssumed = space.Assumed,
             Heater = JobPricing.Of(job).Heater,
             Access = row.Surface.Details.Access,
-            CrewFactor = learning.For(job.Crew, CrewYields.FamilyOf(sheet)).Factor,
+            CrewFactor = means.Learning.For(job.Crew, CrewYields.FamilyOf(sheet)).Factor,
             Drums = asked.DrumTempC is { } drums ? new(drums) : null,
-            NeverFlash = practice.Of(PracticeQuestion.ColdSubstrate) == School.A,
-            Rates = rates,
+            NeverFlash = means.Practice.Of(PracticeQuestion.ColdSubstrate) == School.A,
+            Rates = means.Rates,
         };
-    }
-
-    // How far the bare face follows the room: its temperature factor between unlike airs.
-    private static double FaceShare(SectionCase bare)
-    {
-        var between = bare with { Air = new(new(20), new(40), new(0), new(80)) };
-        return AssemblyState.OfFilled(between).RoomFace.Celsius / 20;
     }
 
     private static IEnumerable<BidBought> Bought(SurfaceStudy row)
@@ -140,7 +125,7 @@ internal sealed record JobBid(Bid Bid, IReadOnlyList<PricedSurface> Surfaces)
             }
         }
 
-        foreach (var board in (row.Surface.System?.AddedOutboard ?? []).Concat(row.Surface.System?.AddedInboard ?? []))
+        foreach (var board in row.AddedBoards)
         {
             yield return new(board.Material, takeoff.Treated, Length.FromMillimetres(board.ThicknessMm), BidPace.Board);
         }

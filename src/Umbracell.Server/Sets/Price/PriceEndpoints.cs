@@ -5,41 +5,10 @@ using Umbracell.Core.Quantities;
 using Umbracell.Core.Yield.Price;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Access;
-using Umbracell.Server.Choose;
-using Umbracell.Server.Jobs;
 using Umbracell.Server.Places;
 using Umbracell.Server.Problems;
-using Umbracell.Server.Sets.PastJobs;
-using Umbracell.Server.Sheets;
-using Umbracell.Store;
 
 namespace Umbracell.Server.Sets.Price;
-
-/// <summary>What a price is made from, fetched together.</summary>
-internal sealed class PriceReader(SurfaceReader reader, SheetLibrary library, CrewYields crews, UmbracellDb db, TimeProvider clock)
-{
-    public SheetLibrary Library => library;
-
-    public UmbracellDb Db => db;
-
-    public TimeProvider Clock => clock;
-
-    public async Task<(JobStudy Study, JobBid Bid)> BidAsync(Guid job)
-    {
-        var study = await JobStudy.OfAsync(await reader.FindJobAsync(job), reader, library, crews, clock);
-        var firm = await db.Firms.SingleAsync();
-        return (study, JobBid.Of(study, ChoiceQuestions.RatesOf(firm), await library.AllAsync(), await crews.LearnAsync(), ChoiceQuestions.PracticeOf(firm, study.Job)));
-    }
-
-    public async Task<(JobStudy Study, SurfaceStudy Row, ColdRouteCase? Question)> QuestionAsync(Guid surface)
-    {
-        var (found, job) = await reader.FindAsync(surface);
-        var study = await JobStudy.OfAsync(job, reader, library, crews, clock);
-        var row = study.Rows.Single(r => r.Surface.Id == found.Id);
-        var firm = await db.Firms.SingleAsync();
-        return (study, row, JobBid.QuestionOf(study, row, ChoiceQuestions.RatesOf(firm), await library.AllAsync(), await crews.LearnAsync(), ChoiceQuestions.PracticeOf(firm, job)));
-    }
-}
 
 internal static class PriceEndpoints
 {
@@ -51,6 +20,8 @@ internal static class PriceEndpoints
         app.MapPost("/api/jobs/{id:guid}/bids", KeepAsync).WithTags("Price").WithSummary("Keep today's figures as a bid.").RequireAuthorization(Claims.MayEdit);
         app.MapDelete("/api/bids/{id:guid}", RemoveAsync).WithTags("Price").WithSummary("Take a kept bid away.").RequireAuthorization(Claims.MayEdit);
         app.MapGet("/api/surfaces/{id:guid}/cold-routes", RoutesAsync).WithTags("Price").WithSummary("The cold-weather routes of a surface side by side.").RequireAuthorization();
+        app.MapGet("/api/surfaces/{id:guid}/kits", KitsAsync).WithTags("Price").WithSummary("A surface sprayed from hand kits against the rig, and the size up to which kits are cheaper.").RequireAuthorization();
+        app.MapGet("/api/surfaces/{id:guid}/alternatives", AlternativesAsync).WithTags("Price").WithSummary("What the job would cost with every other system on this surface.").RequireAuthorization();
         app.MapGet("/api/surfaces/{id:guid}/inch-ledger", InchesAsync).WithTags("Price").WithSummary("What each further step of foam costs and cuts.").RequireAuthorization();
     }
 
@@ -103,8 +74,8 @@ internal static class PriceEndpoints
 
     private static async Task<Ok<ColdRoutesAnswer>> RoutesAsync(Guid id, PriceReader prices)
     {
-        var (_, row, question) = await prices.QuestionAsync(id);
-        if (question is null)
+        var (study, row, means) = await prices.RowAsync(id);
+        if (JobBid.QuestionOf(study, row, means) is not { } question)
         {
             return TypedResults.Ok(new ColdRoutesAnswer(null, row.SubstrateFrom, false, false, "", []));
         }
@@ -122,8 +93,15 @@ internal static class PriceEndpoints
 
     private static async Task<Ok<IReadOnlyList<InchMoneyAnswer>>> InchesAsync(Guid id, PriceReader prices)
     {
-        var (_, row, _) = await prices.QuestionAsync(id);
-        var firm = await prices.Db.Firms.SingleAsync();
-        return TypedResults.Ok(InchMoney.Of(row, ChoiceQuestions.RatesOf(firm)));
+        var (_, row, means) = await prices.RowAsync(id);
+        return TypedResults.Ok(InchMoney.Of(row, means.Rates));
     }
+
+    private static async Task<Ok<IReadOnlyList<KitAnswer>>> KitsAsync(Guid id, PriceReader prices)
+    {
+        var (study, row, means) = await prices.RowAsync(id);
+        return TypedResults.Ok(Kits.Of(study, row, means));
+    }
+
+    private static async Task<Ok<AlternativesAnswer>> AlternativesAsync(Guid id, PriceReader prices) => TypedResults.Ok(await Alternatives.OfAsync(id, prices));
 }

@@ -24,14 +24,15 @@ internal static class JobOrder
         var air = JobPricing.SeasonOf(study.Job)?.Air;
         var lines = bid.Surfaces.SelectMany(s => s.Priced.Foams).GroupBy(f => f.Sheet.Id).OrderBy(g => g.Key, StringComparer.Ordinal)
             .Select(g => Line(g.First().Sheet, g.Sum(f => f.Sets), SpreadOf(study, g.Key), study.Job, lots, rates, day, air) with { NextJobs = [.. elsewhere[g.Key].Order(StringComparer.Ordinal).Take(MostNextJobs)] }).ToList();
-        var weight = lines.Sum(l => l.Weight.Si);
+        var products = bid.Surfaces.SelectMany(s => s.Priced.Foams).Select(f => f.Sheet).DistinctBy(s => s.Id).ToDictionary(s => s.Id);
+        var weighed = RigLoad.Of([.. lines.Select(l => (products[l.SheetId], l.Load))], new(rates.TrailerKilograms));
         return new(
             pricing.WorkDate,
             pricing.WorkDate is { } work && rates.LeadDays > 0 ? work.AddDays(-(int)Math.Ceiling(rates.LeadDays)) : null,
             lines,
-            FigureAnswer.Of(new(weight, Dimension.Mass)),
+            FigureAnswer.Of(weighed.Weight.ToFigure()),
             rates.TrailerKilograms > 0 ? FigureAnswer.Of(new(rates.TrailerKilograms, Dimension.Mass)) : null,
-            rates.TrailerKilograms > 0 && weight > rates.TrailerKilograms,
+            FindingAnswer.All(weighed.Findings),
             air is { } known ? FigureAnswer.Of(known.ToFigure()) : null);
     }
 
@@ -59,10 +60,24 @@ internal static class JobOrder
             stock.Order,
             rates.PriceOf(sheet) is { } price ? FigureAnswer.Of(new(stock.Order * price, Dimension.Money)) : null,
             FigureAnswer.Of(new(load * sheet.SetMass.Kilograms, Dimension.Mass)),
-            air is { } night ? [Drum(sheet, SetSide.A, night, rates), Drum(sheet, SetSide.B, night, rates)] : [],
+            air is { } night && !sheet.IsKit ? [Drum(sheet, SetSide.A, night, rates), Drum(sheet, SetSide.B, night, rates)] : [],
+            air is { } cold && !sheet.IsKit ? Warming(sheet, load, cold, rates) : null,
             FigureAnswer.Of(new(Math.Max(0, load - median), Dimension.Sets)),
             [],
             FindingAnswer.All(stock.Findings));
+    }
+
+    private static WarmingAnswer Warming(ProductSheet sheet, int load, Temperature night, Rates rates)
+    {
+        var warming = DrumWarming.Of(
+            [new(SetSide.A, sheet.SetMassA, load), new(SetSide.B, sheet.SetMassB, load)],
+            new(night, sheet.Drums.Least + InsideWindow, rates.BlanketWatts, new(rates.HotRoomCelsius), rates.HotRoomLoss, rates.HeatKilowattHour));
+        return new(Way(warming.Blankets), Way(warming.HotRoom));
+
+        static WarmingWayAnswer? Way(WarmingWay? way) => way is null ? null : new(
+            way.Lead is { } lead ? FigureAnswer.Of(Figure.Duration(lead)) : null,
+            new(FigureAnswer.Of(way.Working.Result), WorkingAnswer.Of(way.Working)),
+            FigureAnswer.Of(new(way.Cost, Dimension.Money)));
     }
 
     private static DrumAnswer Drum(ProductSheet sheet, SetSide side, Temperature night, Rates rates)

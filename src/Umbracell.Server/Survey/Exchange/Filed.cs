@@ -10,6 +10,10 @@ internal static class Filed
     public static FiledJob Of(Job j) => new(
         j.Name, j.Crew, j.ClimateZone, j.TargetSetId, j.IndoorC, j.IndoorRhPct, j.OutdoorC, j.OutdoorRhPct, j.SummerIndoorC, j.SummerIndoorRhPct, j.SummerOutdoorC, j.SummerOutdoorRhPct, j.HeightM, j.PlaceId, j.HumidityClass, j.RoomMonthsC, j.RoomMonthsRhPct, j.AltitudeM, j.RiskPct, j.CreatedAt, ChoosingOf(j), j.OwnPlace is { } own ? Of(own) : null, j.OwnTargets is { } targets ? Of(targets) : null, j.Pricing is { } p ? new(p.WorkDate, p.SpaceM3, p.AirChanges, p.Heater) : null);
 
+    public static FiledBid? Of(BidRow b) => b.Document is { } made
+        ? new(b.MadeAt, b.MadeBy, b.WorkDate, made.Net, made.Price, [.. made.Lines.Select(l => new FiledBidLine(l.Key, l.Quantity, Enum.Parse<Core.Quantities.Dimension>(l.Dimension), l.Amount))], [.. made.Surfaces.Select(s => new FiledBidSurface(s.Name, s.SubstrateC, s.Route, s.Sets))])
+        : null;
+
     public static FiledTargets Of(TargetSetRow t) => new(t.Edition, t.BasedOn, [.. (t.GreatestU ?? []).SelectMany(e => e.Value.Select(z => new FiledTarget(e.Key, z.Key, z.Value)))]);
 
     private static FiledPlace Of(PlaceRow p) => new(p.Name, p.ClimateZone, p.AltitudeM, p.MeanC, p.MeanRhPct, p.HeatingC, p.CoolingC, p.CoolingRhPct, p.Source);

@@ -27,7 +27,8 @@ internal static class JobFiling
             [.. (await Rows(db.FanTests).OrderBy(t => t.TakenAt).ToListAsync()).Select(Filed.Of)],
             [.. (await Rows(db.ThermalPictures).OrderBy(t => t.TakenAt).ToListAsync()).Where(t => Stands(t.SurfaceId)).Select(Filed.Of)],
             [.. (await Rows(db.LoggerSeries).OrderBy(l => l.AddedAt).ToListAsync()).Where(l => Stands(l.SurfaceId)).Select(Filed.Of)],
-            [.. (await Rows(db.Photos).OrderBy(p => p.AddedAt).ToListAsync()).Where(p => Stands(p.SurfaceId)).Select(Filed.Of)]);
+            [.. (await Rows(db.Photos).OrderBy(p => p.AddedAt).ToListAsync()).Where(p => Stands(p.SurfaceId)).Select(Filed.Of)],
+            [.. (await Rows(db.Bids).OrderBy(b => b.MadeAt).ToListAsync()).Select(Filed.Of).OfType<FiledBid>()]);
 
         IQueryable<T> Rows<T>(IQueryable<T> rows)
             where T : class, IJobRow => rows.AsNoTracking().Where(r => r.JobId == job.Id);
@@ -61,6 +62,7 @@ internal static class JobFiling
         db.ThermalPictures.AddRange(file.ThermalPictures.Select(t => Unfiled.Thermal(t, ids)));
         db.LoggerSeries.AddRange(file.Logs.Select(l => Unfiled.Log(l, ids)));
         db.Photos.AddRange(file.Photos.Select(p => Unfiled.Photo(p, ids)));
+        db.Bids.AddRange((file.Bids ?? []).Select(Unfiled.Bid));
         foreach (var row in db.ChangeTracker.Entries<IJobRow>())
         {
             row.Entity.JobId = job.Id;

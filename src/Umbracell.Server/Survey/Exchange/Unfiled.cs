@@ -71,6 +71,15 @@ internal static class Unfiled
         };
     }
 
+    public static BidRow Bid(FiledBid b) => new()
+    {
+        Id = Guid.NewGuid(),
+        MadeAt = b.MadeAt,
+        MadeBy = Clip(b.MadeBy, 120),
+        WorkDate = b.WorkDate,
+        Document = new([.. b.Lines.Select(l => new KeptLine(l.Key, l.Quantity, l.Dimension.ToString(), l.Amount))], b.Net, b.Price, [.. b.Surfaces.Select(s => new KeptSurface(s.Name, s.SubstrateC, s.Route, s.Sets))]),
+    };
+
     public static BufferSpaceRow Buffer(FiledBuffer b, Dictionary<Guid, Guid> ids) =>
         new() { Id = ids[b.Id], Name = b.Name, Kind = b.Kind, VolumeM3 = b.VolumeM3, AirChanges = b.AirChanges, AirChangesPlanned = b.AirChangesPlanned, OtherLossWK = b.OtherLossWK, DuctLossW = b.DuctLossW };
 

@@ -28,6 +28,20 @@ export const useInchLedger = (surface: Id) =>
     ...ofSurface(surface),
   })
 
+export const useKits = (surface: Id) =>
+  useQuery({
+    queryKey: ['surface', surface, 'kits'],
+    queryFn: () => ask(api.GET('/api/surfaces/{id}/kits', path(surface))),
+    ...ofSurface(surface),
+  })
+
+export const useAlternatives = (surface: Id) =>
+  useQuery({
+    queryKey: ['surface', surface, 'alternatives'],
+    queryFn: () => ask(api.GET('/api/surfaces/{id}/alternatives', path(surface))),
+    ...ofSurface(surface),
+  })
+
 export const useStock = () => useQuery({ queryKey: ['stock'], queryFn: () => ask(api.GET('/api/stock')) })
 
 export const usePastJobs = () => useQuery({ queryKey: ['pastJobs'], queryFn: () => ask(api.GET('/api/past-jobs')) })

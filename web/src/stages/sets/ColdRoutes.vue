@@ -1,16 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { useFindingText } from '@/shared/figures/findings'
 import { useColdRoutes } from '@/shared/state/price'
 import { useReader } from '@/shared/state/reader'
+import FindingLine from '@/shared/ui/FindingLine.vue'
 import VerdictMark from '@/shared/ui/VerdictMark.vue'
 
 /** Ways to spray this surface on a cold day, side by side: sets, hours, heat, money, when it is done, and what speaks against each. */
 const props = defineProps<{ surface: string }>()
 const { t } = useI18n()
 const reader = useReader()
-const text = useFindingText()
 const routes = useColdRoutes(() => props.surface)
 const answer = computed(() => routes.data.value ?? null)
 const worst = (verdicts: readonly string[]) =>
@@ -74,9 +73,7 @@ const ROWS = ['sets', 'hours', 'heat', 'finish', 'cost'] as const
             <tr>
               <th scope="row">{{ t('routes.row.against') }}</th>
               <td v-for="route in columns" :key="route.kind" class="small" :class="{ chosen: route.chosen }">
-                <p v-for="(one, i) in route.said" :key="i">
-                  <VerdictMark :verdict="one.verdict" :size="12" /> {{ text.title(one) }}
-                </p>
+                <FindingLine v-for="(one, i) in route.said" :key="i" :finding="one" :size="12" />
                 <template v-if="!route.said.length">{{ t('routes.nothing') }}</template>
               </td>
             </tr>
@@ -128,8 +125,5 @@ tbody th {
 }
 thead .chosen {
   box-shadow: inset 0 4px var(--copper);
-}
-td p {
-  margin: 0 0 4px;
 }
 </style>

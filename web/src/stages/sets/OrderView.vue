@@ -3,14 +3,16 @@ import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
 import { saveTable } from '@/shared/api/tableFile'
+import { useFindingText } from '@/shared/figures/findings'
 import { useProblems } from '@/shared/figures/problems'
 import { useBoard } from '@/shared/state/job'
 import { useOrder } from '@/shared/state/price'
 import { useReader } from '@/shared/state/reader'
 import FigureText from '@/shared/ui/FigureText.vue'
+import FindingLine from '@/shared/ui/FindingLine.vue'
 import FindingsList from '@/shared/ui/FindingsList.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
-import VerdictMark from '@/shared/ui/VerdictMark.vue'
+import DrumsWarming from './DrumsWarming.vue'
 import SetsFrame from './SetsFrame.vue'
 
 /** What the job loads, what of it stands in the store, what is ordered and by when, and when drums go into their blankets. */
@@ -19,6 +21,7 @@ const { t, d } = useI18n()
 const reader = useReader()
 const order = useOrder(() => props.job)
 const board = useBoard(() => props.job)
+const text = useFindingText()
 const { general } = useProblems()
 const fault = ref('')
 const answer = computed(() => order.data.value ?? null)
@@ -49,6 +52,7 @@ const orderPage = computed<Schemas['TablePage']>(() => ({
     strong: false,
   })),
   notes: [t('order.warm')],
+  onePage: false,
 }))
 const loadPage = computed<Schemas['TablePage']>(() => ({
   units: reader.units,
@@ -68,11 +72,12 @@ const loadPage = computed<Schemas['TablePage']>(() => ({
     { cells: [t('order.all'), '', reader.print(answer.value?.weight), ''], strong: true },
   ],
   notes: [
-    ...(answer.value?.tooHeavy ? [t('order.tooHeavy', { trailer: reader.print(answer.value.trailer) })] : []),
+    ...(answer.value?.findings ?? []).map((one) => `${text.title(one)}. ${text.detail(one)}`),
     t('order.lots'),
     t('order.core'),
     t('order.safety'),
   ],
+  onePage: true,
 }))
 
 function blanket(drum: Schemas['DrumAnswer']) {
@@ -146,10 +151,7 @@ async function save(kind: 'pdf' | 'xlsx' | 'csv', page: Schemas['TablePage']) {
             </tfoot>
           </table>
         </div>
-        <p v-if="answer.trailer" class="trailer">
-          <VerdictMark :verdict="answer.tooHeavy ? 'hold' : 'clear'" :size="16" />
-          {{ t(answer.tooHeavy ? 'order.tooHeavy' : 'order.carries', { trailer: reader.print(answer.trailer) }) }}
-        </p>
+        <FindingLine v-for="one in answer.findings" :key="one.case" class="trailer" :finding="one" detail />
         <section class="drums">
           <h2>{{ t('order.col.blanket') }}</h2>
           <p v-if="!answer.nightAir" class="quiet">{{ t('order.noAir') }}</p>
@@ -159,6 +161,7 @@ async function save(kind: 'pdf' | 'xlsx' | 'csv', page: Schemas['TablePage']) {
               <dd v-for="drum in line.drums" :key="drum.side">{{ blanket(drum) }}</dd>
             </div>
           </dl>
+          <DrumsWarming v-if="answer.nightAir" :lines="answer.lines" :night="answer.nightAir" />
         </section>
         <div class="acts no-print">
           <button type="button" class="button main" @click="save('pdf', loadPage)">{{ t('order.loadPdf') }}</button>
@@ -224,9 +227,6 @@ tbody th {
   background: radial-gradient(var(--line) 1.2px, transparent 1.6px) 0 0 / 8px 8px;
 }
 .trailer {
-  display: flex;
-  gap: 8px;
-  align-items: center;
   margin: 10px 0;
 }
 .drums {

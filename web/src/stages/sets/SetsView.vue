@@ -12,6 +12,7 @@ import FindingsList from '@/shared/ui/FindingsList.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import ColdRoutes from './ColdRoutes.vue'
 import InchMoney from './InchMoney.vue'
+import RigOrKit from './RigOrKit.vue'
 import SetsFrame from './SetsFrame.vue'
 import YieldSteps from './YieldSteps.vue'
 
@@ -192,6 +193,7 @@ const keepRisk = () =>
       </div>
     </template>
     <ColdRoutes v-if="answer" :surface="surface" />
+    <RigOrKit v-if="answer" :surface="surface" />
     <InchMoney v-if="answer" :surface="surface" />
     <section v-if="sets.data.value?.job.length" class="job">
       <h2>{{ t('sets.job') }}</h2>

@@ -1,0 +1,113 @@
+using Microsoft.EntityFrameworkCore;
+using Umbracell.Core.Assemblies;
+using Umbracell.Core.Choosing;
+using Umbracell.Core.Findings;
+using Umbracell.Core.Quantities;
+using Umbracell.Core.Yield.Price;
+using Umbracell.Questions.Answers;
+using Umbracell.Questions.Section;
+using Umbracell.Server.Choose;
+using Umbracell.Server.Jobs;
+using Umbracell.Server.Sets.PastJobs;
+
+namespace Umbracell.Server.Sets.Price;
+
+/// <summary>Another system on a surface, with what it does to the price of the job.</summary>
+/// <param name="Id">Candidate.</param>
+/// <param name="Kind">Its kind.</param>
+/// <param name="Layers">What is put in.</param>
+/// <param name="Boards">Boards laid outside of it.</param>
+/// <param name="Now">Whether it is what the surface has.</param>
+/// <param name="MeetsTarget">Whether it meets the target.</param>
+/// <param name="Verdict">Worst of what is said of it; a Hold keeps it out of the comparison of prices.</param>
+/// <param name="Reason">The finding behind a Hold; null elsewhere.</param>
+/// <param name="Difference">Against the job as it is, before tax; null where it is held, cannot be sprayed, or a price is missing.</param>
+/// <param name="Dearer">Whether the job gets dearer.</param>
+/// <param name="Alike">Whether both cost alike, within what the yield may bring.</param>
+/// <param name="Hours">Crew hours of the job with it; null likewise.</param>
+/// <param name="Missing">Products and materials without a price.</param>
+public sealed record AlternativeAnswer(
+    string Id, CandidateKind Kind, IReadOnlyList<CandidateLayer> Layers, IReadOnlyList<CandidateLayer> Boards, bool Now, bool MeetsTarget, Verdict Verdict, FindingAnswer? Reason, WorkedFigure? Difference, bool Dearer, bool Alike, FigureAnswer? Hours, IReadOnlyList<string> Missing);
+
+/// <summary>Other systems on a surface by what the job would cost, cheapest first; held ones last.</summary>
+/// <param name="Surface">Name of the surface.</param>
+/// <param name="Alternatives">The systems.</param>
+public sealed record AlternativesAnswer(string Surface, IReadOnlyList<AlternativeAnswer> Alternatives);
+
+/// <summary>Prices every other system on a surface within its job, in the season of the work.</summary>
+internal static class Alternatives
+{
+    public static async Task<AlternativesAnswer> OfAsync(Guid surface, PriceReader prices)
+    {
+        var (study, row, means) = await prices.RowAsync(surface);
+        var now = JobBid.Of(study, means);
+        var at = now.Surfaces.ToList().FindIndex(s => s.Row.Surface.Id == surface);
+        if (at < 0)
+        {
+            return new(row.Surface.Name, []);
+        }
+
+        var readings = await prices.Surfaces.ReadingsAsync(study.Job.Id);
+        var firm = await prices.Db.Firms.SingleAsync();
+        var choice = Choice.Of(ChoiceQuestions.Of(row.Surface, study.Job, firm, readings, await prices.Library.ShelfAsync()), FlipSearch.None);
+        var crew = await prices.Crews.AtWorkAsync(study.Job);
+        var answers = choice.Candidates.Select(candidate =>
+        {
+            var other = candidate.Excluded ? null : OtherRow(row, candidate, choice, study, crew, readings);
+            var priced = other is null ? null : JobBid.With(other, study, means);
+            return (Candidate: candidate, Priced: priced is null ? null : PriceAlternative.Of([.. now.Surfaces.Select(s => s.Priced)], at, priced.Priced, SpreadOf(row, other!), means.Rates));
+        });
+        return new(row.Surface.Name, [.. answers.OrderBy(a => a.Candidate.Excluded).ThenBy(a => a.Priced?.Difference ?? double.MaxValue).Select(a => Answer(a.Candidate, choice.Case.Section, row, a.Priced))]);
+    }
+
+    // The row as it would be studied with the candidate chosen; null where one of its foams cannot be sprayed here.
+    private static SurfaceStudy? OtherRow(SurfaceStudy row, Candidate candidate, Choice choice, JobStudy study, CrewAtWork crew, Window.LatestReadings readings)
+    {
+        try
+        {
+            var foams = candidate.Section.Fill.OfType<FoamFill>().ToList();
+            var asked = foams.Select((foam, i) => crew.Asked(SetsQuestions.For(row.Surface, study.Job, row.Takeoff!, readings, foam.Sheet.Id, foam.Thickness.Millimetres) with
+            {
+                ShavedFlush = i == foams.Count - 1 && row.Surface.ShavedFlush,
+                PenetrationMm = i == 0 ? row.Surface.Details.PenetrationMm : 0,
+            })).ToList();
+            var sets = asked.ConvertAll(question => crew.Study(question, row.Takeoff!.Working)!);
+            return row with
+            {
+                Sheet = foams.FirstOrDefault()?.Sheet,
+                SetsQuestion = asked.FirstOrDefault(),
+                Sets = sets.FirstOrDefault(),
+                Further = [.. foams.Zip(sets, (foam, one) => (foam.Sheet, one)).Skip(1)],
+                Section = SectionStudy.Of(candidate.Section with { BeyondEdge = null }, inMotion: true),
+                AddedBoards = [.. candidate.Section.Outboard.Except(choice.Case.Section.Outboard).Concat(candidate.Section.Inboard.Except(choice.Case.Section.Inboard)).Select(l => new LayerShape(l.Material.Id, l.Thickness.Millimetres))],
+                System = candidate.Kind,
+            };
+        }
+        catch (QuantityRangeException)
+        {
+            return null;
+        }
+    }
+
+    private static double SpreadOf(SurfaceStudy now, SurfaceStudy other) => now.AllSets.Concat(other.AllSets).Select(one => one.Sets.Sets.Spread).DefaultIfEmpty(0).Max();
+
+    private static AlternativeAnswer Answer(Candidate candidate, SectionCase bare, SurfaceStudy row, PriceAlternative? priced)
+    {
+        var shown = priced is { Whole.Missing.Count: 0 } known ? known : null;
+        var held = candidate.Findings.FirstOrDefault(f => f.Verdict == Verdict.Hold);
+        return new(
+            candidate.Id,
+            candidate.Kind,
+            ChoiceAnswers.Layers(candidate.Section),
+            [.. ChoiceAnswers.Boards(candidate.Section, bare)],
+            ChoiceAnswers.IsChosen(candidate, row.Surface),
+            candidate.MeetsTarget,
+            candidate.Findings.Worst(),
+            held is null ? null : FindingAnswer.Of(held),
+            shown is null ? null : new(FigureAnswer.Of(new(Math.Abs(shown.Difference), Dimension.Money)), WorkingAnswer.Of(shown.Working)),
+            shown?.Difference > 0,
+            shown?.IsAlike == true,
+            shown is null ? null : FigureAnswer.Of(Figure.Duration(TimeSpan.FromHours(shown.Whole.CrewHours))),
+            priced?.Whole.Missing ?? []);
+    }
+}

@@ -1,0 +1,133 @@
+<script setup lang="ts">
+import { computed, onMounted, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import type { Schemas } from '@/shared/api/client'
+import { useCandidateText } from '@/shared/figures/candidateText'
+import { useFindingText } from '@/shared/figures/findings'
+import { useAlternatives } from '@/shared/state/price'
+import { useReader } from '@/shared/state/reader'
+import FigureText from '@/shared/ui/FigureText.vue'
+import ProblemNote from '@/shared/ui/ProblemNote.vue'
+import VerdictMark from '@/shared/ui/VerdictMark.vue'
+
+/** What the whole job would cost with every other system on one of its surfaces; equal ones are called alike. */
+const props = defineProps<{ job: string; surface: string }>()
+defineEmits<{ close: [] }>()
+type One = Schemas['AlternativeAnswer']
+const { t } = useI18n()
+const reader = useReader()
+const words = useCandidateText()
+const findings = useFindingText()
+const query = useAlternatives(() => props.surface)
+const answer = computed(() => query.data.value ?? null)
+const heading = ref<HTMLElement | null>(null)
+onMounted(() => heading.value?.focus())
+
+// Where a rule holds a system its reason stands in place of a price.
+const reasonOf = (one: One) => {
+  if (one.reason) return t('alternatives.held', { why: findings.title(one.reason) })
+  const names = one.missing.map((id) => t(`material.${id}`, id)).join(', ')
+  return one.missing.length ? t('alternatives.missing', { names }) : t('alternatives.cannot')
+}
+</script>
+
+<template>
+  <section class="alternatives">
+    <div class="head">
+      <h2 ref="heading" tabindex="-1">{{ t('alternatives.title', { name: answer?.surface ?? '' }) }}</h2>
+      <button type="button" class="act no-print" @click="$emit('close')">{{ t('alternatives.close') }}</button>
+    </div>
+    <ProblemNote v-if="query.error.value" :problem="query.error.value" @retry="query.refetch()" />
+    <ElSkeleton v-else-if="!answer" :rows="4" animated />
+    <p v-else-if="!answer.alternatives.length" class="quiet">{{ t('alternatives.empty') }}</p>
+    <template v-else>
+      <p class="quiet">{{ t('alternatives.lead') }}</p>
+      <div class="scroll" tabindex="0" role="region" :aria-label="t('alternatives.title', { name: answer.surface })">
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">{{ t('alternatives.col.system') }}</th>
+              <th scope="col">{{ t('alternatives.col.price') }}</th>
+              <th scope="col" class="right">{{ t('alternatives.col.hours') }}</th>
+              <th scope="col">{{ t('alternatives.col.target') }}</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="one in answer.alternatives" :key="one.id" :class="{ now: one.now }">
+              <th scope="row">
+                <VerdictMark :verdict="one.verdict" :size="14" /> <b>{{ words.kind(one.kind) }}</b>
+                <span v-if="one.now" class="small tag">{{ t('alternatives.now') }}</span>
+                <span class="small quiet layers">{{ words.layers(one.layers, one.boards) }}</span>
+              </th>
+              <td v-if="one.difference">
+                <i18n-t
+                  :keypath="`alternatives.${one.alike ? 'alike' : one.dearer ? 'dearer' : 'cheaper'}`"
+                  tag="span"
+                  scope="global"
+                  ><template #money
+                    ><FigureText :figure="one.difference.figure" :working="one.difference.working" /></template
+                  ><template #way>{{ t(`alternatives.${one.dearer ? 'more' : 'less'}`) }}</template></i18n-t
+                >
+              </td>
+              <td v-else class="quiet">{{ reasonOf(one) }}</td>
+              <td class="right">{{ one.hours ? reader.print(one.hours) : '–' }}</td>
+              <td>{{ t(`alternatives.${one.meetsTarget ? 'meets' : 'short'}`) }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+      <RouterLink class="act no-print" :to="{ name: 'choose', params: { job, surface } }">{{
+        t('alternatives.choose')
+      }}</RouterLink>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.alternatives {
+  margin: 24px 0;
+}
+.head {
+  display: flex;
+  gap: 18px;
+  align-items: baseline;
+}
+h2:focus {
+  outline: none;
+}
+.scroll {
+  overflow-x: auto;
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+}
+th,
+td {
+  text-align: left;
+  padding: 7px 14px 7px 0;
+  border-bottom: 1px solid var(--line);
+  font-weight: 400;
+  vertical-align: top;
+}
+thead th {
+  font: 600 var(--text-s) var(--body);
+  color: var(--ink-2);
+}
+.right {
+  text-align: right;
+  white-space: nowrap;
+}
+.layers {
+  display: block;
+  padding-left: 20px;
+}
+.tag {
+  margin-left: 8px;
+  padding: 0 6px;
+  border: 1px solid var(--line);
+}
+.now {
+  background: var(--in-hand);
+}
+</style>

@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { useI18n } from 'vue-i18n'
+import { api, ask, type Schemas } from '@/shared/api/client'
+import { useChoices } from '@/shared/state/job'
+import { useReader } from '@/shared/state/reader'
+import { useTypedForm } from '@/shared/state/typedForm'
+
+/** Drums of a lot put into the store. */
+const emit = defineEmits<{ done: [answer: Schemas['StockAnswer']] }>()
+const { t } = useI18n()
+const reader = useReader()
+const choices = useChoices()
+const FIELDS = ['lot', 'expires', 'full', 'part'] as const
+
+const form = useTypedForm('stock', { side: 'a' }, async (fields) => {
+  const body = { version: null, units: reader.units, fields }
+  emit('done', await ask(api.POST('/api/stock', { body })))
+})
+const { values, faults, notice, busy } = form
+
+// The next lot is most often of the same product.
+async function add() {
+  const { product = '', side = 'a' } = values.value
+  if (await form.submit(['product', 'lot'])) form.clear({ product, side })
+}
+</script>
+
+<template>
+  <form class="add no-print" @submit.prevent="add">
+    <h2>{{ t('stock.add') }}</h2>
+    <p class="fault" role="alert">{{ notice }}</p>
+    <label class="field">
+      <span>{{ t('stock.col.product') }}</span>
+      <select v-model="values.product" class="input" :aria-invalid="!!faults.product">
+        <option v-for="sheet in choices.data.value?.sheets ?? []" :key="sheet.id" :value="sheet.id">
+          {{ sheet.name }}
+        </option>
+      </select>
+      <em class="fault">{{ faults.product }}</em>
+    </label>
+    <label class="field">
+      <span>{{ t('stock.col.side') }}</span>
+      <select v-model="values.side" class="input">
+        <option value="a">A</option>
+        <option value="b">B</option>
+      </select>
+    </label>
+    <label v-for="field in FIELDS" :key="field" class="field">
+      <span>{{ t(`stock.col.${field}`) }}</span>
+      <input
+        v-model="values[field]"
+        class="input"
+        :aria-invalid="!!faults[field]"
+        :placeholder="field === 'expires' ? '2027-03-31' : ''"
+      />
+      <em class="fault">{{ faults[field] }}</em>
+    </label>
+    <button class="button main" :disabled="busy">{{ t('stock.keep') }}</button>
+  </form>
+</template>
+
+<style scoped>
+.fault:empty {
+  display: none;
+}
+.add {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  gap: 10px 16px;
+  align-items: end;
+  margin-top: 22px;
+}
+.add h2 {
+  grid-column: 1 / -1;
+  margin: 0;
+}
+em {
+  font-style: normal;
+}
+</style>
