@@ -1,13 +1,9 @@
-using System.Text.Json.Nodes;
-using System.Text.RegularExpressions;
 using CsCheck;
-using Shouldly;
 using Umbracell.Core.Air;
 using Umbracell.Core.Airtightness;
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Choosing;
 using Umbracell.Core.Conditions;
-using Umbracell.Core.Findings;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Moisture;
 using Umbracell.Core.Quantities;
@@ -21,13 +17,13 @@ using Umbracell.Server.Section;
 using Umbracell.Server.Survey;
 using Umbracell.Store.Model;
 using Xunit;
+using static Umbracell.Server.Tests.Sentences;
 
 namespace Umbracell.Server.Tests;
 
 /// <summary>Every finding, remedy and working the core can bring forth has its words in the catalogue, and every figure those words name is there.</summary>
-public sealed partial class SentencesTests
+public sealed class SentencesTests
 {
-    private static readonly JsonNode Catalogue = ReadCatalogue();
     private static readonly IReadOnlyList<ProductSheet> Sheets = [.. ShippedData.ProductSheets.Select(s => ProductSheetFile.Read(s.Key, s.Value))];
 
     private static readonly Shelf Shelf = new(Sheets.ToDictionary(s => s.Id), ShippedData.Materials, ShippedData.Batts);
@@ -204,68 +200,4 @@ public sealed partial class SentencesTests
         Enum.GetValues<TypingFault>().ToList().ForEach(fault => Words($"problem.field.{Camel(fault.ToString())}"));
         Sheets.ToList().ForEach(sheet => Words($"system.{Camel(sheet.Cell.ToString())}{sheet.Grade}"));
     }
-
-    private static void Check(Finding finding)
-    {
-        HashSet<string> given = [.. finding.Figures.Keys, .. finding.Words.Keys];
-        given.UnionWith(new[] { ("measured", finding.Measured), ("limit", finding.Limit), ("margin", finding.Margin) }.Where(p => p.Item2 is not null).Select(p => p.Item1));
-        foreach (var part in new[] { "t", "d" })
-        {
-            Given(Words($"finding.{finding.Rule}.{finding.Case}.{part}"), given, $"{finding.Rule}.{finding.Case}");
-        }
-
-        finding.Remedies.ToList().ForEach(Check);
-        if (finding.Working is { } working)
-        {
-            Check(working);
-        }
-    }
-
-    private static void Check(Remedy remedy) =>
-        Given(Words($"remedy.{remedy.Kind}"), [.. remedy.Figures.Keys, .. remedy.Words?.Keys ?? []], remedy.Kind);
-
-    private static void Check(Working working)
-    {
-        Words($"workings.name.{working.Name.Split(':')[0]}");
-        working.Source.ShouldNotBeNullOrWhiteSpace();
-        foreach (var term in working.Terms)
-        {
-            Words($"workings.name.{term.Name.Split(':')[0]}");
-            double.IsFinite(term.Value.Si).ShouldBeTrue($"{working.Name}: {term.Symbol}");
-            if (term.From is { } from)
-            {
-                Check(from);
-            }
-        }
-    }
-
-    private static void Given(string sentence, HashSet<string> given, string where)
-    {
-        foreach (Match hole in Hole().Matches(sentence))
-        {
-            given.ShouldContain(hole.Groups[1].Value, $"{where} says “{sentence}”");
-        }
-    }
-
-    private static string Words(string path)
-    {
-        var node = path.Split('.').Aggregate<string, JsonNode?>(Catalogue, (at, key) => at?[key]);
-        return node.ShouldNotBeNull($"The catalogue has no words for {path}.").GetValue<string>();
-    }
-
-    private static string Camel(string name) => char.ToLowerInvariant(name[0]) + name[1..];
-
-    private static JsonNode ReadCatalogue()
-    {
-        var folder = new DirectoryInfo(AppContext.BaseDirectory);
-        while (!File.Exists(Path.Combine(folder!.FullName, "Umbracell.slnx")))
-        {
-            folder = folder.Parent;
-        }
-
-        return JsonNode.Parse(File.ReadAllText(Path.Combine(folder.FullName, "web/src/i18n/en.json")))!;
-    }
-
-    [GeneratedRegex(@"\{(\w+)\}")]
-    private static partial Regex Hole();
 }
