@@ -74,6 +74,11 @@ public static partial class QuantityParser
             return ReadPitch(text);
         }
 
+        if (dimension == Dimension.Money)
+        {
+            text = PlainMoney(text);
+        }
+
         if (!TryTakeTerm(text, dimension, out var first, out var rest))
         {
             return (0, TypingFault.NotANumber);
@@ -86,6 +91,19 @@ public static partial class QuantityParser
 
         var si = (first.Unit ?? Units.Of(dimension, system)).ToSi(first.Value);
         return rest.Length == 0 ? (si, null) : ReadInchesAfterFeet(first, rest, si, dimension);
+    }
+
+    // Money comes with its sign and in the habit of the country: $2,680.50 or 2.680,50 €. Of two kinds of mark the last one parts the cents.
+    private static string PlainMoney(string text)
+    {
+        var bare = MoneySign().Replace(text, "");
+        var (comma, dot) = (bare.LastIndexOf(','), bare.LastIndexOf('.'));
+        if (comma >= 0 && dot >= 0)
+        {
+            return comma > dot ? bare.Replace(".", "", StringComparison.Ordinal).Replace(',', '.') : bare.Replace(",", "", StringComparison.Ordinal);
+        }
+
+        return dot != bare.IndexOf('.') ? bare.Replace(".", "", StringComparison.Ordinal) : bare;
     }
 
     private static (double Value, TypingFault? Fault) ReadInchesAfterFeet((double Value, Unit? Unit) feet, string rest, double si, Dimension dimension)
@@ -193,6 +211,9 @@ public static partial class QuantityParser
 
     [GeneratedRegex(@"^[a-z°²³%/·]+\d?$")]
     private static partial Regex LooksLikeUnit();
+
+    [GeneratedRegex(@"^\p{Sc}\s*|\s*\p{Sc}$")]
+    private static partial Regex MoneySign();
 
     [GeneratedRegex(@"^(?<rise>\d+(?:[.,]\d+)?)\s*(?:(?<deg>°|deg|degrees)|(?:[:/]|in)\s*(?<run>\d+(?:\.\d+)?))?$")]
     private static partial Regex PitchText();

@@ -47,6 +47,21 @@ public sealed class QuantityTextTests
         Read(typed, AnyTemperature, system).ShouldBe(celsius, 1e-3);
 
     [Theory]
+    [InlineData("2680", 2680)]
+    [InlineData("$2,680", 2680)]
+    [InlineData("$ 2,680.50", 2680.5)]
+    [InlineData("2.680,50 €", 2680.5)]
+    [InlineData("2680,50", 2680.5)]
+    [InlineData("1.250.000", 1_250_000)]
+    [InlineData("12,50 £", 12.5)]
+    public void Money_reads_with_its_sign_and_in_the_habit_of_the_country(string typed, double amount) =>
+        Read(typed, new(0, 1e7, Dimension.Money), UnitSystem.Us).ShouldBe(amount, 1e-9);
+
+    [Fact]
+    public void Money_prints_and_reads_back() => Gen.Double[0, 9e6].Sample(amount =>
+        Read(QuantityPrinter.Print(new(amount, Dimension.Money), UnitSystem.Us), new(0, 1e7, Dimension.Money), UnitSystem.Metric).ShouldBe(Math.Round(amount, 2), 0.006));
+
+    [Theory]
     [InlineData("9:12", 0.75)]
     [InlineData("9/12", 0.75)]
     [InlineData("9", 0.75)]

@@ -53,6 +53,15 @@ public sealed class BidTests
     }
 
     [Fact]
+    public void A_price_of_zero_is_taken_and_said()
+    {
+        var bid = Bid.Of([Wall(100, 2)], Rates with { SetPrice = new Dictionary<string, double> { ["closed"] = 0 } });
+        bid.Free.ShouldBe(["closed"]);
+        bid.Missing.ShouldBeEmpty();
+        bid.Lines.Single(l => l.Key == "foam:closed").Amount.ShouldBe(0);
+    }
+
+    [Fact]
     public void Access_costs_hours_and_never_material()
     {
         var (open, crawling) = (Bid.Of([Wall(100, 2)], Rates), Bid.Of([Wall(100, 2) with { Access = AccessKind.Crawling }], Rates));

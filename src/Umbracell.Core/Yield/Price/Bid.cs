@@ -78,7 +78,8 @@ public sealed record BidLine(string Key, Figure Quantity, double Amount, Working
 /// <param name="Foam">Foam in place.</param>
 /// <param name="Missing">Sheets and materials the firm has no price for; their lines are left out, so the price is short by them.</param>
 /// <param name="Unentered">Rates that stand at nothing.</param>
-public sealed record Bid(IReadOnlyList<BidLine> Lines, double Cost, double Net, double Price, double CrewHours, int Days, Area Treated, FoamVolume Foam, IReadOnlyList<string> Missing, IReadOnlyList<string> Unentered)
+/// <param name="Free">Sheets and materials whose price is zero: taken as given, and said.</param>
+public sealed record Bid(IReadOnlyList<BidLine> Lines, double Cost, double Net, double Price, double CrewHours, int Days, Area Treated, FoamVolume Foam, IReadOnlyList<string> Missing, IReadOnlyList<string> Unentered, IReadOnlyList<string> Free)
 {
     /// <summary>Price before tax for a square metre treated; nothing without area.</summary>
     public double PerSquareMetre => Treated.SquareMetres > 0 ? Net / Treated.SquareMetres : 0;

@@ -9,6 +9,7 @@ internal sealed class BidSums(IReadOnlyList<BidSurface> surfaces, Rates rates)
 {
     private readonly List<BidLine> _lines = [];
     private readonly List<string> _missing = [];
+    private readonly List<string> _free = [];
 
     public Bid Told()
     {
@@ -75,6 +76,8 @@ internal sealed class BidSums(IReadOnlyList<BidSurface> surfaces, Rates rates)
                 continue;
             }
 
+            NoteFree(group.Key, price);
+
             var summed = new Working("bidSets", "n = " + string.Join(" + ", group.Select((_, i) => "n" + (i + 1))) + (kit ? ", rounded up" : ""), [.. group.Select((f, i) => new WorkingTerm("n" + (i + 1), "medianSets", new(f.Sets, Dimension.Sets), f.SetsWorking))], new(sets, Dimension.Sets), kit ? "Whole kits: an opened one is used up or thrown away" : "Sets that suffice as often as not; what is loaded above them comes back");
             Line("foam:" + group.Key, new(sets, Dimension.Sets), sets * price, "c = n · p", [new("n", "medianSets", new(sets, Dimension.Sets), summed), Money("p", "setPrice", price)], group.First().Sheet.Name);
         }
@@ -91,7 +94,17 @@ internal sealed class BidSums(IReadOnlyList<BidSurface> surfaces, Rates rates)
                 continue;
             }
 
+            NoteFree(group.Key.Id, price);
+
             Line("bought:" + group.Key.Id + (group.Key.Thickness is { } metres ? FormattableString.Invariant($":{metres * 1000:0.#}") : ""), area.ToFigure(), area.SquareMetres * price, "c = A · p", [new("A", "coveredArea", area.ToFigure()), new("p", "materialPrice", new(price, Dimension.MoneyPerArea))], "The firm's prices");
+        }
+    }
+
+    private void NoteFree(string id, double price)
+    {
+        if (price == 0)
+        {
+            _free.Add(id);
         }
     }
 
@@ -119,7 +132,7 @@ internal sealed class BidSums(IReadOnlyList<BidSurface> surfaces, Rates rates)
         var net = own + profit;
         var tax = net * rates.TaxPercent / 100;
         Share("tax", rates.TaxPercent, tax, "x = P · q", ("P", "netPrice", net));
-        return new(_lines, cost, net, net + tax, hours, days, surfaces.Aggregate(new Area(0), (sum, s) => sum + s.Treated), surfaces.SelectMany(s => s.Foams).Aggregate(default(FoamVolume), (sum, f) => sum + f.Volume), _missing, [.. Unentered()]);
+        return new(_lines, cost, net, net + tax, hours, days, surfaces.Aggregate(new Area(0), (sum, s) => sum + s.Treated), surfaces.SelectMany(s => s.Foams).Aggregate(default(FoamVolume), (sum, f) => sum + f.Volume), _missing, [.. Unentered()], _free);
     }
 
     private IEnumerable<string> Unentered()

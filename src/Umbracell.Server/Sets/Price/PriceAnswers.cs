@@ -28,7 +28,8 @@ internal static class PriceAnswers
             ["perBoardFoot"] = Money(bid.PerBoardFoot),
         }),
         [.. bid.Missing.Select(id => nameOf("bought:" + id))],
-        bid.Unentered);
+        bid.Unentered,
+        [.. bid.Free.Select(id => nameOf("bought:" + id))]);
 
     public static BidSurfaceAnswer Of(PricedSurface s) => new(
         s.Row.Surface.Id,

@@ -15,7 +15,8 @@ public sealed record BidLineAnswer(string Key, string Name, FigureAnswer Quantit
 /// <param name="Figures">cost, net, price, crewHours, days, treated, foam, perArea, perBoardFoot.</param>
 /// <param name="Missing">Sheets and materials without a price, by name.</param>
 /// <param name="Unentered">Rates that stand at nothing.</param>
-public sealed record BidAnswer(IReadOnlyList<BidLineAnswer> Lines, IReadOnlyDictionary<string, FigureAnswer> Figures, IReadOnlyList<string> Missing, IReadOnlyList<string> Unentered);
+/// <param name="Free">Products and materials whose price is zero, by name.</param>
+public sealed record BidAnswer(IReadOnlyList<BidLineAnswer> Lines, IReadOnlyDictionary<string, FigureAnswer> Figures, IReadOnlyList<string> Missing, IReadOnlyList<string> Unentered, IReadOnlyList<string> Free);
 
 /// <summary>A surface of a bid.</summary>
 /// <param name="Id">Surface.</param>

@@ -32,7 +32,7 @@ describe('a form sent as a whole', () => {
   })
 
   it('keeps all that was typed when it is refused, with the sentence at its field', async () => {
-    const refused = new ApiProblem(400, 'Not read', [{ field: 'lot', code: 'missing', typed: '' }], null)
+    const refused = new ApiProblem(400, 'Not read', [{ field: 'lot', code: 'empty', typed: '' }], null)
     const form = formOf('two', {}, () => Promise.reject(refused))
     form.values.value = { full: '3' }
     expect(await form.submit(['lot'])).toBe(false)
@@ -46,7 +46,7 @@ describe('a form sent as a whole', () => {
     const form = formOf('three', {}, () => Promise.reject(new ApiProblem(0, '', [], null)))
     await form.submit()
     expect(form.faults.value).toEqual({})
-    expect(form.notice.value).toContain('connection')
+    expect(form.notice.value).toContain('does not answer')
   })
 
   it('outlives the page it was typed on', async () => {

@@ -11,7 +11,9 @@ const text = useFindingText()
 <template>
   <p class="line">
     <VerdictMark :verdict="finding.verdict" :size="size" />
-    <span>{{ text.title(finding) }}<template v-if="detail">. {{ text.detail(finding) }}</template></span>
+    <span
+      >{{ text.title(finding) }}<template v-if="detail">. {{ text.detail(finding) }}</template></span
+    >
   </p>
 </template>
 

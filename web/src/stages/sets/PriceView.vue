@@ -61,8 +61,9 @@ const off = useTakeOff(async (id) =>
 const keptBids = computed(() => (answer.value?.kept ?? []).filter((one) => !off.gone(one.id)))
 const day = (iso: string | null | undefined) => (iso ? d(new Date(`${iso}T12:00:00`), { dateStyle: 'medium' }) : '')
 
-const { title, page, held, missing } = useBidPaper(answer, () => board.data.value?.job.name ?? '')
+const { title, page, held, missing, free } = useBidPaper(answer, () => board.data.value?.job.name ?? '')
 const open = ref<string | null>(null)
+const isPast = computed(() => !!answer.value?.workDate && answer.value.workDate < new Date().toISOString().slice(0, 10))
 async function save(kind: 'pdf' | 'xlsx') {
   try {
     await saveTable(kind, page.value, title.value)
@@ -120,6 +121,7 @@ async function save(kind: 'pdf' | 'xlsx') {
             : t(answer.hasPlace ? 'price.noDay' : 'price.noPlace')
         }}
       </p>
+      <p v-if="isPast" class="fault">{{ t('price.pastDay') }}</p>
       <ul v-if="answer.seasons.length" class="quiet seasons">
         <li v-for="season in answer.seasons" :key="season.sheet">
           {{
@@ -141,6 +143,7 @@ async function save(kind: 'pdf' | 'xlsx') {
             {{ missing }}
             <RouterLink class="act" :to="{ name: 'firm' }">{{ t('firm.title') }}</RouterLink>
           </p>
+          <p v-if="free" class="quiet">{{ free }}</p>
           <p v-if="held" class="fault">{{ held }}</p>
           <p v-if="answer.bid.unentered.length" class="quiet">
             {{

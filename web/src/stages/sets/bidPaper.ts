@@ -26,6 +26,9 @@ export function useBidPaper(answer: Ref<Answer | null>, job: () => string) {
       ? t('price.missing', { names: answer.value.bid.missing.map(names.named).join(', ') })
       : '',
   )
+  const free = computed(() =>
+    answer.value?.bid.free.length ? t('price.free', { names: answer.value.bid.free.map(names.named).join(', ') }) : '',
+  )
   const title = computed(() => t('price.paperTitle', { job: job() }))
   const money = computed(() =>
     session.person?.currency ? t('price.currency', { currency: session.person.currency }) : '',
@@ -63,5 +66,5 @@ export function useBidPaper(answer: Ref<Answer | null>, job: () => string) {
     onePage: false,
   }))
 
-  return { title, page, held, missing }
+  return { title, page, held, missing, free }
 }
