@@ -55,6 +55,55 @@ test('a job is priced, moved to January, and says why it costs more; then the ri
   await expect(page.getByText('priced', { exact: true })).toBeVisible()
 })
 
+test('other systems are priced on the same page, and a small surface is cheaper from kits', async ({ page }) => {
+  await signIn(page)
+  await useUnits(page, 'metric')
+  const { job } = await ownJob(page, 'Kits and others', 'metric')
+  const porch = { name: 'Porch wall', kind: 'studWall', size: '1.2 m x 2.4 m', sheet: 'marl-cc-20', thickness: '50 mm' }
+  const made = await page.request.post(`/api/jobs/${job}/surfaces`, { data: { version: null, units: 'metric', fields: porch } })
+  const surface = (await made.json()) as { id: string }
+  await page.goto(`/jobs/${job}/price`)
+
+  // By the keyboard alone: open the other systems, follow a difference to its working, close.
+  const opener = page.getByRole('button', { name: /Other systems\s+Porch wall/ })
+  await opener.focus()
+  await page.keyboard.press('Enter')
+  const others = page.getByRole('region', { name: 'Other systems on Porch wall' })
+  await expect(others.getByRole('row', { name: /Closed cell/ }).first()).toBeVisible()
+  await expect(others.getByText(/more|less/).first()).toBeVisible()
+  expect(await faults(page, 'other systems')).toEqual([])
+  await others.locator('button.figure').first().focus()
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('dialog').getByText('Against the job as it is').first()).toBeVisible()
+  await page.keyboard.press('Escape')
+  await page.getByRole('button', { name: 'Close', exact: true }).click()
+  await expect(others).toHaveCount(0)
+
+  await page.goto(`/jobs/${job}/sets/${surface.id}`)
+  const kits = page.locator('section.kits')
+  await expect(kits.getByText(/Kits cost no more up to/)).toBeVisible()
+  await expect(kits.getByText(/Hand kits cost .* the rig/)).toBeVisible()
+  expect(await faults(page, 'sets with kits')).toEqual([])
+})
+
+test('a price reads with its sign, and a bad one stays where it was typed', async ({ page }) => {
+  await signIn(page)
+  await page.goto('/firm')
+  const price = page.getByLabel('Marl HK-2', { exact: true })
+  await expect(price).toHaveValue(/^26\d/)
+  const before = await price.inputValue()
+  await price.fill('cheap')
+  await price.press('Enter')
+  await expect(page.getByText('“cheap” is not a number')).toBeVisible()
+  await expect(price).toHaveValue('cheap')
+  await price.fill('$ 269,50')
+  await price.press('Enter')
+  await expect(price).toHaveValue('269.5')
+  await price.fill(before)
+  await price.press('Enter')
+  await expect(price).toHaveValue(before)
+})
+
 test('past jobs come in from a table, one is left out with a reason, and the crew moves', async ({ page }) => {
   await signIn(page)
   await useUnits(page, 'us')
