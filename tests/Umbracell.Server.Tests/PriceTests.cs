@@ -33,7 +33,10 @@ public sealed class PriceTests(Product product) : IClassFixture<Product>
         // The board's foot says the same price, and the cell is stale.
         var board = await client.GetJsonAsync($"/api/jobs/{job}/board");
         board["feet"]!["price"]!.Number("si").ShouldBe(Money(january, "price"), 0.01);
-        board["rows"]![0]!["cells"]!.AsArray().Single(c => c!.Text("stage") == "sets")!["stale"]!.GetValue<bool>().ShouldBeTrue();
+        var cell = board["rows"]![0]!["cells"]!.AsArray().Single(c => c!.Text("stage") == "sets")!;
+        cell["stale"]!.GetValue<bool>().ShouldBeTrue();
+        cell["figures"]!["sets"]!.Number("si").ShouldBe(january["surfaces"]![0]!["sets"]!.Number("si"), 1e-9);
+        board["feet"]!["sets"]!.Number("si").ShouldBe(january["surfaces"]!.AsArray().Sum(s => s!["sets"]!.Number("si")), 1e-9);
 
         var routes = await client.GetJsonAsync($"/api/surfaces/{board["rows"]![0]!.Text("id")}/cold-routes");
         routes["routes"]!.AsArray().Single(r => r!.Text("kind") == "straight")!["held"]!.GetValue<bool>().ShouldBeTrue();

@@ -55,7 +55,8 @@ internal static class DocumentEndpoints
             [.. page.Columns.Select(c => new TableColumn(c.Heading, c.Right, (float)c.Share))],
             [.. page.Lines.Select(l => new TableLine(l.Cells, l.Strong))],
             page.Notes,
-            page.Units == UnitSystem.Us ? PaperSize.Letter : PaperSize.A4) { OnePage = page.OnePage };
+            page.Units == UnitSystem.Us ? PaperSize.Letter : PaperSize.A4)
+        { OnePage = page.OnePage };
         return TypedResults.File(document.Write(), "application/pdf", "table.pdf");
     }
 

@@ -10,8 +10,9 @@ namespace Umbracell.Server.Jobs;
 internal static class BoardCells
 {
     /// <param name="row">The surface.</param>
+    /// <param name="pricedSets">Sets of the way it will be sprayed.</param>
     /// <param name="priceChanged">Whether the newest bid was made with other figures for it.</param>
-    public static IReadOnlyList<BoardCell> Of(SurfaceStudy row, bool priceChanged) => [Survey(row), Choose(row), Section(row), Sets(row, priceChanged), Window(row)];
+    public static IReadOnlyList<BoardCell> Of(SurfaceStudy row, double pricedSets, bool priceChanged) => [Survey(row), Choose(row), Section(row), Sets(row, pricedSets, priceChanged), Window(row)];
 
     private static BoardCell Survey(SurfaceStudy row)
     {
@@ -44,8 +45,9 @@ internal static class BoardCells
         });
     }
 
-    private static BoardCell Sets(SurfaceStudy row, bool priceChanged) => row.Sets is not null
-        ? new(Stage.Sets, row.AllSets.SelectMany(one => one.Sets.Findings).Worst(), "sets", new Dictionary<string, FigureAnswer> { ["sets"] = FigureAnswer.Of(new(row.AllSets.Sum(one => one.Sets.Sets.Median), Dimension.Sets)) }, priceChanged)
+    // In the cold the sets are those of the way it will be sprayed, as in the bid.
+    private static BoardCell Sets(SurfaceStudy row, double pricedSets, bool priceChanged) => row.Sets is not null
+        ? new(Stage.Sets, row.AllSets.SelectMany(one => one.Sets.Findings).Worst(), "sets", new Dictionary<string, FigureAnswer> { ["sets"] = FigureAnswer.Of(new(pricedSets, Dimension.Sets)) }, priceChanged)
         : new(Stage.Sets, null, "none", new Dictionary<string, FigureAnswer>());
 
     private static BoardCell Window(SurfaceStudy row)

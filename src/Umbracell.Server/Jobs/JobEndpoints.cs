@@ -79,14 +79,15 @@ internal static class JobEndpoints
         var (study, bid) = await prices.BidAsync(id);
         var kept = await prices.Db.Bids.AsNoTracking().Where(b => b.JobId == id).OrderByDescending(b => b.MadeAt).Select(b => b.Document).FirstOrDefaultAsync();
         var changed = kept is null ? [] : PriceAnswers.ChangedSince(kept, bid);
+        var sets = bid.Surfaces.ToDictionary(s => s.Row.Surface.Id, s => s.Priced.Foams.Sum(f => f.Sets));
         var rows = study.Rows.Select(row => new BoardRow(
-            row.Surface.Id, row.Surface.Name, row.Surface.Kind, row.Sheet?.Cell, row.Sheet?.Name, WorstOf(row), SectionSketch.Of(row.Section?.Case ?? row.Bare), BoardCells.Of(row, changed.Contains(row.Surface.Name)))).ToList();
+            row.Surface.Id, row.Surface.Name, row.Surface.Kind, row.Sheet?.Cell, row.Sheet?.Name, WorstOf(row), SectionSketch.Of(row.Section?.Case ?? row.Bare), BoardCells.Of(row, sets.GetValueOrDefault(row.Surface.Id), changed.Contains(row.Surface.Name)))).ToList();
         var feet = new BoardFeet(
             rows.Count,
             FigureAnswer.Of(AreaOf(study).ToFigure()),
             study.Rows.Count(r => r is { Sheet: null, Surface.System: null }),
             study.Rows.Count(r => r.Section?.Findings.Any(f => f is { Rule: "target", Verdict: not Verdict.Clear }) == true),
-            FigureAnswer.Of(new(study.Rows.SelectMany(r => r.AllSets).Sum(one => one.Sets.Sets.Median), Dimension.Sets)),
+            FigureAnswer.Of(new(sets.Values.Sum(), Dimension.Sets)),
             study.Rows.Count(r => r.Gate is { Verdict: not Verdict.Hold }),
             rows.Count(r => r.Worst == Verdict.Hold),
             bid.Bid.Missing.Count > 0 || bid.Surfaces.Count == 0 ? null : FigureAnswer.Of(new(bid.Bid.Cost, Dimension.Money)),

@@ -3,7 +3,7 @@ using Umbracell.Core.Quantities;
 using Umbracell.Core.Yield;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Jobs;
-using Umbracell.Server.Sets.PastJobs;
+using Umbracell.Server.Sets.Price;
 using Umbracell.Server.Sheets;
 
 namespace Umbracell.Server.Sets;
@@ -22,26 +22,25 @@ internal static class SetsEndpoints
         return TypedResults.Ok(SetsQuestions.Answer(SetsQuestions.Study(question, sheet), sheet));
     }
 
-    private static async Task<Ok<SetsOfSurface>> OfSurfaceAsync(Guid id, SurfaceReader reader, SheetLibrary library, CrewYields crews)
+    private static async Task<Ok<SetsOfSurface>> OfSurfaceAsync(Guid id, PriceReader prices)
     {
-        var (surface, job) = await reader.FindAsync(id);
-        var board = await JobStudy.OfAsync(job, reader, library, crews);
-        var row = board.Rows.Single(r => r.Surface.Id == surface.Id);
-        var answer = row.Sets is { } study ? SetsQuestions.Answer(study, row.Sheet!) : null;
+        var (study, row, means) = await prices.RowAsync(id);
+        var surface = row.Surface;
+        var answer = row.Sets is { } sets ? SetsQuestions.Answer(sets, row.Sheet!) : null;
         var missing = answer is not null ? null : row.Takeoff is null ? "size" : row.Sheet is null ? "sheet" : surface.FoamThicknessM is null ? "thickness" : "faulty";
-        return TypedResults.Ok(new SetsOfSurface(row.SetsQuestion, answer, missing, Loads(board), [.. row.Further.Select(one => new FurtherFoam(one.Sheet.Name, FigureAnswer.Of(one.Sets.Demand.MeanDepth.ToThickness()), FigureAnswer.Of(one.Sets.Demand.Volume.ToFigure()), FigureAnswer.Of(new(one.Sets.Sets.Median, Dimension.Sets))))], surface.Version, job.Version));
+        return TypedResults.Ok(new SetsOfSurface(row.SetsQuestion, answer, missing, Loads(study, JobBid.Of(study, means)), [.. row.Further.Select(one => new FurtherFoam(one.Sheet.Name, FigureAnswer.Of(one.Sets.Demand.MeanDepth.ToThickness()), FigureAnswer.Of(one.Sets.Demand.Volume.ToFigure()), FigureAnswer.Of(new(one.Sets.Sets.Median, Dimension.Sets))))], surface.Version, study.Job.Version));
     }
 
-    /// <summary>Surfaces of one product are loaded together. Their errors are taken as shared, as one crew sprays them with one product.</summary>
-    private static List<ProductLoad> Loads(JobStudy board)
+    /// <summary>Surfaces of one product are loaded together, by the way each will be sprayed. Their errors are taken as shared, as one crew sprays them with one product.</summary>
+    private static List<ProductLoad> Loads(JobStudy study, JobBid bid)
     {
         var loads = new List<ProductLoad>();
-        foreach (var group in board.Rows.SelectMany(r => r.AllSets).GroupBy(one => one.Sheet.Id).OrderBy(g => g.Key, StringComparer.Ordinal))
+        foreach (var group in bid.Surfaces.SelectMany(s => s.Priced.Foams).GroupBy(foam => foam.Sheet.Id).OrderBy(g => g.Key, StringComparer.Ordinal))
         {
-            var volume = group.Aggregate(default(FoamVolume), (sum, r) => sum + r.Sets.Demand.Volume);
-            var median = group.Sum(r => r.Sets.Sets.Median);
-            var spread = group.Max(r => r.Sets.Sets.Spread);
-            var load = SpraySets.LoadFor(median, spread, board.Job.RiskPct / 100);
+            var volume = group.Aggregate(default(FoamVolume), (sum, foam) => sum + foam.Volume);
+            var median = group.Sum(foam => foam.Sets);
+            var spread = JobBid.SpreadOf(study, group.Key);
+            var load = SpraySets.LoadFor(median, spread, study.Job.RiskPct / 100);
             var leftOver = load > median ? volume * ((load - median) / median) : default;
             loads.Add(new(
                 group.Key, group.First().Sheet.Name, group.Count(), median, load,

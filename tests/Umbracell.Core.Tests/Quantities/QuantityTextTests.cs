@@ -59,7 +59,7 @@ public sealed class QuantityTextTests
 
     [Fact]
     public void Money_prints_and_reads_back() => Gen.Double[0, 9e6].Sample(amount =>
-        Read(QuantityPrinter.Print(new(amount, Dimension.Money), UnitSystem.Us), new(0, 1e7, Dimension.Money), UnitSystem.Metric).ShouldBe(Math.Round(amount, 2), 0.006));
+        Read(QuantityPrinter.Print(new(amount, Dimension.Money), UnitSystem.Us), new(0, 1e7, Dimension.Money), UnitSystem.Metric).ShouldBe(amount, 0.005001));
 
     [Theory]
     [InlineData("9:12", 0.75)]

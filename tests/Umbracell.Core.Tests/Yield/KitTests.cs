@@ -27,7 +27,13 @@ public sealed class KitTests
 
     private static readonly ProductSheet Kit = Sheets.ClosedCell with
     {
-        Id = "kit", Name = "Kit", Grade = FoamGrade.Kit, SheetYield = FoamVolume.FromBoardFeet(195), SetMassA = new(8.6), SetMassB = new(8.1), InPlaceDensity = Density.FromPoundsPerCubicFoot(2.05),
+        Id = "kit",
+        Name = "Kit",
+        Grade = FoamGrade.Kit,
+        SheetYield = FoamVolume.FromBoardFeet(195),
+        SetMassA = new(8.6),
+        SetMassB = new(8.1),
+        InPlaceDensity = Density.FromPoundsPerCubicFoot(2.05),
     };
 
     [Fact]

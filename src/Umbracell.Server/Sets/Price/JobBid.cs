@@ -66,6 +66,14 @@ internal sealed record JobBid(Bid Bid, IReadOnlyList<PricedSurface> Surfaces)
         return new(row, routes, route, route is null ? asItIs : asItIs with { Foams = [.. route.Foams, .. asItIs.Foams.Skip(1)], Heat = heat });
     }
 
+    /// <summary>Standard deviation of ln(sets) of a product of the job. A route may change the product: then that of the products it stands for is taken.</summary>
+    public static double SpreadOf(JobStudy study, string sheet)
+    {
+        var all = study.Rows.SelectMany(r => r.AllSets).ToList();
+        var own = all.Where(one => one.Sheet.Id == sheet).ToList();
+        return (own.Count > 0 ? own : all).Max(one => one.Sets.Sets.Spread);
+    }
+
     /// <summary>The cold-weather question of a surface; null without foam, size, or a substrate temperature.</summary>
     public static ColdRouteCase? QuestionOf(JobStudy study, SurfaceStudy row, PriceMeans means) =>
         RowsOf(study) is var rows && rows.Contains(row) ? CaseOf(row, study.Job, means, SpaceOf(study, rows)) : null;

@@ -23,7 +23,7 @@ internal static class JobOrder
         var day = pricing.WorkDate ?? today;
         var air = JobPricing.SeasonOf(study.Job)?.Air;
         var lines = bid.Surfaces.SelectMany(s => s.Priced.Foams).GroupBy(f => f.Sheet.Id).OrderBy(g => g.Key, StringComparer.Ordinal)
-            .Select(g => Line(g.First().Sheet, g.Sum(f => f.Sets), SpreadOf(study, g.Key), study.Job, lots, rates, day, air) with { NextJobs = [.. elsewhere[g.Key].Order(StringComparer.Ordinal).Take(MostNextJobs)] }).ToList();
+            .Select(g => Line(g.First().Sheet, g.Sum(f => f.Sets), JobBid.SpreadOf(study, g.Key), study.Job, lots, rates, day, air) with { NextJobs = [.. elsewhere[g.Key].Order(StringComparer.Ordinal).Take(MostNextJobs)] }).ToList();
         var products = bid.Surfaces.SelectMany(s => s.Priced.Foams).Select(f => f.Sheet).DistinctBy(s => s.Id).ToDictionary(s => s.Id);
         var weighed = RigLoad.Of([.. lines.Select(l => (products[l.SheetId], l.Load))], new(rates.TrailerKilograms));
         return new(
@@ -37,14 +37,6 @@ internal static class JobOrder
     }
 
     public static IReadOnlyList<DrumLot> Lots(IEnumerable<StockLotRow> rows, string sheet) => [.. rows.Where(r => r.SheetSlug == sheet).Select(r => new DrumLot(r.Side, r.Lot, r.Expires, r.Full, new(r.PartKg)))];
-
-    // A route may change the product: then the spread of the product it stands for is taken.
-    private static double SpreadOf(JobStudy study, string sheet)
-    {
-        var all = study.Rows.SelectMany(r => r.AllSets).ToList();
-        var own = all.Where(one => one.Sheet.Id == sheet).ToList();
-        return (own.Count > 0 ? own : all).Max(one => one.Sets.Sets.Spread);
-    }
 
     private static OrderLine Line(ProductSheet sheet, double median, double spread, Job job, IReadOnlyList<StockLotRow> lots, Rates rates, DateOnly day, Temperature? air)
     {
