@@ -4,9 +4,9 @@ import { useI18n } from 'vue-i18n'
 import SectionSketch from '@/shared/drawing/SectionSketch.vue'
 import { useFindingText } from '@/shared/figures/findings'
 import { useReader } from '@/shared/state/reader'
-import { useWorkings } from '@/shared/state/workings'
 import FigureText from '@/shared/ui/FigureText.vue'
 import VerdictMark from '@/shared/ui/VerdictMark.vue'
+import CandidateWhy from './CandidateWhy.vue'
 import ScoreBar from './ScoreBar.vue'
 import { useCandidateText } from '@/shared/figures/candidateText'
 import type { Candidate } from './useChooseDesk'
@@ -27,10 +27,7 @@ const { t } = useI18n()
 const reader = useReader()
 const words = useCandidateText()
 const text = useFindingText()
-const workings = useWorkings()
 const open = ref(false)
-const overriding = ref(false)
-const reason = ref('')
 const id = useId()
 
 const name = computed(() => words.kind(props.candidate.kind))
@@ -42,8 +39,6 @@ const marks = computed(() =>
   ].filter(Boolean),
 )
 const holds = computed(() => props.candidate.findings.filter((finding) => finding.verdict === 'hold'))
-// A sheet's limit and the depth are nobody's to override.
-const mayYield = computed(() => holds.value.every((f) => f.basis !== 'productSheet' && f.rule !== 'E9'))
 </script>
 
 <template>
@@ -111,62 +106,13 @@ const mayYield = computed(() => holds.value.every((f) => f.basis !== 'productShe
         {{ compared ? t('choose.comparing') : t('choose.compare') }}
       </button>
     </div>
-    <div v-if="open" :id="`${id}-why`" class="why">
-      <section v-if="candidate.scores.length">
-        <h4>{{ t('choose.scores') }}</h4>
-        <table>
-          <tbody>
-            <tr v-for="score in candidate.scores" :key="score.part">
-              <th scope="row">{{ t(`choose.part.${score.part}`) }}</th>
-              <td class="num">
-                <button type="button" class="worked" @click="workings.open(score.working)">
-                  {{ reader.print(score.worth) }}
-                </button>
-              </td>
-              <td class="num">{{ reader.print(score.measured) }}</td>
-              <td class="num quiet">{{ t('choose.scorePart', { share: reader.print(score.weight) }) }}</td>
-            </tr>
-          </tbody>
-        </table>
-      </section>
-      <section>
-        <h4>{{ t('choose.opinions') }}</h4>
-        <ul>
-          <li v-for="opinion in candidate.opinions" :key="opinion.rule">
-            <VerdictMark :verdict="opinion.verdict" :size="15" />
-            <div>
-              <b>{{ text.title(opinion) }}</b>
-              <p class="small">{{ text.detail(opinion) }}</p>
-              <p class="small quiet">{{ opinion.source }}</p>
-            </div>
-          </li>
-        </ul>
-        <p v-if="candidate.opinionsDiffer" class="small quiet">{{ t('choose.differ') }}</p>
-      </section>
-      <section>
-        <h4>{{ t('choose.rules') }}</h4>
-        <p v-if="candidate.findings.length === 0" class="small">{{ t('choose.noRules') }}</p>
-        <ul>
-          <li v-for="finding in candidate.findings" :key="finding.rule">
-            <VerdictMark :verdict="finding.verdict" :size="15" />
-            <div>
-              <b>{{ finding.rule }}: {{ text.title(finding) }}</b>
-              <p class="small">{{ text.detail(finding) }}</p>
-            </div>
-          </li>
-        </ul>
-        <template v-if="candidate.excluded && mayOverride && mayYield">
-          <button v-if="!overriding" type="button" class="act" @click="overriding = true">
-            {{ t('choose.override') }}
-          </button>
-          <form v-else @submit.prevent="emit('pick', reason)">
-            <label :for="`${id}-reason`">{{ t('choose.overrideReason') }}</label>
-            <textarea :id="`${id}-reason`" v-model="reason" class="input" rows="2" maxlength="500" required />
-            <button type="submit" class="button">{{ t('choose.override') }}</button>
-          </form>
-        </template>
-      </section>
-    </div>
+    <CandidateWhy
+      v-if="open"
+      :id="`${id}-why`"
+      :candidate="candidate"
+      :may-override="mayOverride"
+      @pick="emit('pick', $event)"
+    />
   </article>
 </template>
 
@@ -236,58 +182,6 @@ dd {
   gap: 14px;
   align-items: center;
   justify-content: flex-end;
-}
-.why {
-  grid-column: 1 / -1;
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(230px, 1fr));
-  gap: 10px 22px;
-  padding: 8px 0 4px;
-}
-h4 {
-  font: 650 var(--text) var(--head);
-}
-ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
-.why li {
-  display: grid;
-  grid-template-columns: 20px 1fr;
-  gap: 6px;
-  padding: 5px 0;
-}
-.why table {
-  width: 100%;
-  border-collapse: collapse;
-  font-size: var(--text-s);
-}
-.why th {
-  text-align: left;
-  font-weight: 400;
-}
-.why td,
-.why th {
-  padding: 3px 6px 3px 0;
-}
-.num {
-  text-align: right;
-  font-variant-numeric: tabular-nums;
-}
-.worked {
-  border: 0;
-  background: none;
-  padding: 0;
-  font: inherit;
-  cursor: pointer;
-  text-decoration: underline dotted var(--field-line) 2px;
-  text-underline-offset: 4px;
-}
-form {
-  display: grid;
-  gap: 6px;
-  margin-top: 6px;
 }
 @media (max-width: 620px) {
   .lane {

@@ -59,6 +59,10 @@ const others = computed(() =>
 )
 const floor = computed(() => desk.question.value?.heatFlow === 'down')
 const chosen = computed(() => desk.section.data.value?.sheetId ?? null)
+// Hand kits are held against the rig with the sets; here one is shown only where it is what the surface has.
+const pickable = computed(() =>
+  (choices.data.value?.sheets ?? []).filter((sheet) => sheet.grade !== 'kit' || sheet.id === chosen.value),
+)
 
 // Printed by the core like every figure: while the hand moves it is the thickness of the newest answer.
 const thicknessText = computed(() =>
@@ -89,7 +93,7 @@ onKeyStroke(['[', ']'], (event) => {
     <ElSkeleton v-else-if="desk.section.isPending.value || !choices.data.value" :rows="7" animated />
     <template v-else>
       <div class="top">
-        <SystemPicker :sheets="choices.data.value.sheets" :chosen="chosen" :disabled="!mayEdit" @pick="desk.pick" />
+        <SystemPicker :sheets="pickable" :chosen="chosen" :disabled="!mayEdit" @pick="desk.pick" />
         <label class="field thick">
           <span>{{ t('section.thickness') }}</span>
           <input

@@ -8,9 +8,13 @@ import { useReader } from '@/shared/state/reader'
 import { useSession } from '@/shared/state/session'
 import AlternativePrices from './AlternativePrices.vue'
 import BidLines from './BidLines.vue'
+import ColdRoutes from './ColdRoutes.vue'
 import DrumsWarming from './DrumsWarming.vue'
+import InchMoney from './InchMoney.vue'
+import KeptBid from './KeptBid.vue'
 import PricedSurfaces from './PricedSurfaces.vue'
 import RigOrKit from './RigOrKit.vue'
+import YieldSteps from './YieldSteps.vue'
 
 const answers = vi.hoisted(() => ({ next: undefined as unknown }))
 vi.mock('@/shared/api/client', async (original) => ({
@@ -259,5 +263,162 @@ describe('warming drums', () => {
       ['never warm enough', 'from 7 h 00 before, 1 kWh, 0.20'],
     ])
     expect(screen.text()).toContain('From 19 °F')
+  })
+})
+
+describe('a bid as it was made', () => {
+  const kept = (rest: object) => ({
+    id: 'k',
+    madeAt: '2026-07-01T10:00:00Z',
+    madeBy: 'estimator',
+    workDate: '2026-07-15',
+    price: figure(9000, '9,000.00'),
+    difference: figure(750, '750.00'),
+    dearer: true,
+    changes: [],
+    surfaces: [],
+    ...rest,
+  })
+  const line = (rest: object) => ({
+    key: 'crew',
+    name: '',
+    quantityBefore: figure(1, '20 h 00'),
+    quantityAfter: figure(1, '24 h 00'),
+    before: figure(1, '3,160.00'),
+    after: figure(1, '3,792.00'),
+    difference: figure(1, '632.00'),
+    dearer: true,
+    ...rest,
+  })
+  const surface = (rest: object) => ({
+    name: 'Walls',
+    substrateBefore: figure(20, '68 °F'),
+    substrateAfter: figure(-7, '19 °F'),
+    routeBefore: 'straight',
+    routeAfter: 'heat',
+    setsBefore: figure(1, '1.0 set'),
+    setsAfter: figure(1, '1.1 sets'),
+    ...rest,
+  })
+
+  it('says so where nothing has changed since', async () => {
+    expect((await shown(KeptBid, { bid: kept({}), locked: false })).text()).toContain("Today's figures are the same.")
+  })
+
+  it('tells line by line what another day changes, with the sign of each', async () => {
+    const bid = kept({ changes: [line({}), line({ key: 'travel', dearer: false, difference: figure(1, '130.00') })] })
+    const rows = (await shown(KeptBid, { bid, locked: false })).findAll('tbody tr').map((row) => row.text())
+    expect(rows[0]).toContain('20 h 00 → 24 h 00')
+    expect(rows[0]).toContain('+632.00')
+    expect(rows[1]).toContain('−130.00')
+  })
+
+  it('names the surfaces that are why: another way, another temperature, other sets, come or gone', async () => {
+    const same = { substrateAfter: figure(20, '68 °F'), routeAfter: 'straight' }
+    const surfaces = [
+      surface({}),
+      surface({ name: 'Roof', routeAfter: 'straight' }),
+      surface({ name: 'Gable', ...same }),
+      surface({ name: 'New', routeBefore: '' }),
+      surface({ name: 'Old', routeAfter: '' }),
+    ]
+    const screen = await shown(KeptBid, { bid: kept({ changes: [line({})], surfaces }), locked: false })
+    const said = screen.findAll('.why li').map((one) => one.text())
+    expect(new Set(said).size).toBe(5)
+    expect(said[0]).toContain('heated')
+    expect(said[1]).toContain('19 °F')
+    expect(said[2]).toContain('1.1 sets')
+  })
+
+  it('is not taken away by one who may only read', async () => {
+    expect((await shown(KeptBid, { bid: kept({}), locked: true })).find('button').exists()).toBe(false)
+    const screen = await shown(KeptBid, { bid: kept({}), locked: false })
+    await screen.get('button').trigger('click')
+    expect(screen.emitted('off')).toHaveLength(1)
+  })
+})
+
+describe('cold-weather routes', () => {
+  const route = (kind: string, rest: object) => ({
+    kind,
+    held: false,
+    chosen: false,
+    foams: [{ sheet: 'Marl CC-20', sets: figure(1, '1.2 sets') }],
+    figures: {
+      sets: figure(1, '1.2 sets'),
+      cost: figure(1, '4,000.00'),
+      hours: figure(1, '6 h 00'),
+      finish: figure(1, '9 h 00'),
+    },
+    costWorking: null,
+    findings: [],
+    ...rest,
+  })
+
+  it('stand side by side, the priced one marked, what speaks against each said', async () => {
+    const held = {
+      rule: 'coldRoute',
+      case: 'airOutside',
+      verdict: 'hold',
+      basis: 'productSheet',
+      source: '',
+      measured: figure(-6, '21 °F'),
+      limit: figure(2, '36 °F'),
+      figures: {},
+      words: {},
+      remedies: [],
+    }
+    answers.next = {
+      substrate: figure(-6, '21 °F'),
+      from: 'season',
+      needed: true,
+      priced: true,
+      sheet: 'Marl CC-20',
+      routes: [route('straight', { held: true, findings: [held] }), route('coldGrade', { chosen: true })],
+    }
+    const screen = await shown(ColdRoutes, { surface: 'cold-1' })
+    const heads = screen.findAll('thead th')
+    expect(heads[1]!.text()).toContain('priced')
+    expect(heads[0]!.find('svg').attributes('aria-label')).toBe('Hold')
+    expect(screen.findAll('tbody tr').at(-1)!.findAll('td')[1]!.text()).toBe('nothing')
+    expect(screen.findAll('tbody tr')[2]!.text()).toContain('–')
+  })
+
+  it('say what is missing where no temperature is known', async () => {
+    answers.next = { substrate: null, from: 'assumed', needed: false, priced: false, sheet: '', routes: [] }
+    expect((await shown(ColdRoutes, { surface: 'cold-2' })).find('table').exists()).toBe(false)
+  })
+})
+
+describe('what an inch costs', () => {
+  it('is drawn against the dearest step, and has no worth where nothing is cut', async () => {
+    const step = (inches: string, further: number, perCut: object | null) => ({
+      thickness: figure(further, inches),
+      cut: figure(1, '50 %'),
+      cost: figure(1, '3.00'),
+      further: figure(further, further.toFixed(2)),
+      perCut,
+    })
+    answers.next = [step('1 in', 3, figure(1, '0.06')), step('2 in', 1.5, null)]
+    const screen = await shown(InchMoney, { surface: 'inch' })
+    const rows = screen.findAll('tbody tr')
+    expect(rows[0]!.get('.bar').attributes('style')).toContain('100%')
+    expect(rows[1]!.get('.bar').attributes('style')).toContain('50%')
+    expect(rows[1]!.text()).toContain('–')
+  })
+})
+
+describe('from sheet yield to expected yield', () => {
+  it('each bar is what all factors before it leave', async () => {
+    const factor = (key: string, value: number) => ({ key, value, figure: figure(value, value.toFixed(3)), working })
+    const answer = {
+      factors: [factor('substrate', 0.9), factor('lift', 0.5)],
+      figures: { sheetYield: worked(1, '4,350 bd ft'), yield: worked(1, '1,958 bd ft') },
+    }
+    const bars = (await shown(YieldSteps, { answer })).findAll('.bar').map((bar) => bar.attributes('style'))
+    expect(bars[0]).toContain('100%')
+    expect(bars[1]).toContain('90%')
+    expect(bars[2]).toContain('45%')
+    expect(bars[3]).toContain('45%')
   })
 })

@@ -1,0 +1,141 @@
+<script setup lang="ts">
+import { computed, ref, useId } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { useFindingText } from '@/shared/figures/findings'
+import { useReader } from '@/shared/state/reader'
+import { useWorkings } from '@/shared/state/workings'
+import VerdictMark from '@/shared/ui/VerdictMark.vue'
+import type { Candidate } from './useChooseDesk'
+
+/** Why a system stands where it does: parts of its score, opinions on condensation, rules; and a held one overridden with a reason. */
+const props = defineProps<{ candidate: Candidate; mayOverride: boolean }>()
+const emit = defineEmits<{ pick: [reason: string] }>()
+const { t } = useI18n()
+const reader = useReader()
+const text = useFindingText()
+const workings = useWorkings()
+const overriding = ref(false)
+const reason = ref('')
+const id = useId()
+
+// A sheet's limit and the depth are nobody's to override.
+const mayYield = computed(() =>
+  props.candidate.findings
+    .filter((finding) => finding.verdict === 'hold')
+    .every((f) => f.basis !== 'productSheet' && f.rule !== 'E9'),
+)
+</script>
+
+<template>
+  <div class="why">
+    <section v-if="candidate.scores.length">
+      <h4>{{ t('choose.scores') }}</h4>
+      <table>
+        <tbody>
+          <tr v-for="score in candidate.scores" :key="score.part">
+            <th scope="row">{{ t(`choose.part.${score.part}`) }}</th>
+            <td class="num">
+              <button type="button" class="worked" @click="workings.open(score.working)">
+                {{ reader.print(score.worth) }}
+              </button>
+            </td>
+            <td class="num">{{ reader.print(score.measured) }}</td>
+            <td class="num quiet">{{ t('choose.scorePart', { share: reader.print(score.weight) }) }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </section>
+    <section>
+      <h4>{{ t('choose.opinions') }}</h4>
+      <ul>
+        <li v-for="opinion in candidate.opinions" :key="opinion.rule">
+          <VerdictMark :verdict="opinion.verdict" :size="15" />
+          <div>
+            <b>{{ text.title(opinion) }}</b>
+            <p class="small">{{ text.detail(opinion) }}</p>
+            <p class="small quiet">{{ opinion.source }}</p>
+          </div>
+        </li>
+      </ul>
+      <p v-if="candidate.opinionsDiffer" class="small quiet">{{ t('choose.differ') }}</p>
+    </section>
+    <section>
+      <h4>{{ t('choose.rules') }}</h4>
+      <p v-if="candidate.findings.length === 0" class="small">{{ t('choose.noRules') }}</p>
+      <ul>
+        <li v-for="finding in candidate.findings" :key="finding.rule">
+          <VerdictMark :verdict="finding.verdict" :size="15" />
+          <div>
+            <b>{{ finding.rule }}: {{ text.title(finding) }}</b>
+            <p class="small">{{ text.detail(finding) }}</p>
+          </div>
+        </li>
+      </ul>
+      <template v-if="candidate.excluded && mayOverride && mayYield">
+        <button v-if="!overriding" type="button" class="act" @click="overriding = true">
+          {{ t('choose.override') }}
+        </button>
+        <form v-else @submit.prevent="emit('pick', reason)">
+          <label :for="`${id}-reason`">{{ t('choose.overrideReason') }}</label>
+          <textarea :id="`${id}-reason`" v-model="reason" class="input" rows="2" maxlength="500" required />
+          <button type="submit" class="button">{{ t('choose.override') }}</button>
+        </form>
+      </template>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.why {
+  grid-column: 1 / -1;
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(230px, 1fr));
+  gap: 10px 22px;
+  padding: 8px 0 4px;
+}
+h4 {
+  font: 650 var(--text) var(--head);
+}
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+.why li {
+  display: grid;
+  grid-template-columns: 20px 1fr;
+  gap: 6px;
+  padding: 5px 0;
+}
+.why table {
+  width: 100%;
+  border-collapse: collapse;
+  font-size: var(--text-s);
+}
+.why th {
+  text-align: left;
+  font-weight: 400;
+}
+.why td,
+.why th {
+  padding: 3px 6px 3px 0;
+}
+.num {
+  text-align: right;
+  font-variant-numeric: tabular-nums;
+}
+.worked {
+  border: 0;
+  background: none;
+  padding: 0;
+  font: inherit;
+  cursor: pointer;
+  text-decoration: underline dotted var(--field-line) 2px;
+  text-underline-offset: 4px;
+}
+form {
+  display: grid;
+  gap: 6px;
+  margin-top: 6px;
+}
+</style>

@@ -1,0 +1,230 @@
+import { createPinia, setActivePinia } from 'pinia'
+import { mount } from '@vue/test-utils'
+import { beforeEach, describe, expect, it } from 'vitest'
+import { i18n } from '@/i18n'
+import { useReader } from '@/shared/state/reader'
+import { useWorkings } from '@/shared/state/workings'
+import CandidateLane from './CandidateLane.vue'
+import CandidateWhy from './CandidateWhy.vue'
+import FlipStrip from './FlipStrip.vue'
+import ScoreBar from './ScoreBar.vue'
+import type { Candidate } from './useChooseDesk'
+
+const figure = (si: number, us = String(si), metric = us) => ({ si, us, metric })
+const working = { name: 'wholeU', formula: 'U', terms: [], result: figure(1), source: 'test' }
+const worked = (us: string, metric = us) => ({ figure: figure(1, us, metric), working })
+const finding = (rule: string, at: string, verdict: string, basis = 'practice') => ({
+  rule,
+  case: at,
+  verdict,
+  basis,
+  source: 'a source',
+  measured: figure(1, '31 °F'),
+  limit: figure(2, '39 °F'),
+  margin: figure(1, '8 °F'),
+  figures: {},
+  words: {},
+  remedies: [],
+  working: null,
+})
+
+const candidate = (rest: Record<string, unknown> = {}) =>
+  ({
+    id: 'openCell:a',
+    kind: 'openCell',
+    sketch: [],
+    layers: [{ key: 'open', name: 'Fleece OC-5', foam: 'openStandard', thickness: figure(0.14, '5 1/2 in', '140 mm') }],
+    boards: [],
+    findings: [],
+    opinions: [finding('yearInterface', 'dry', 'clear')],
+    opinionsDiffer: false,
+    scores: [
+      {
+        part: 'cost',
+        value: 0.5,
+        share: 0.4,
+        measured: figure(1, '4.10'),
+        worth: figure(0.5, '0.500'),
+        weight: figure(40, '40 %'),
+        working,
+      },
+      {
+        part: 'quiet',
+        value: 1,
+        share: 0.1,
+        measured: figure(1, '0.9'),
+        worth: figure(1, '1.000'),
+        weight: figure(10, '10 %'),
+        working,
+      },
+    ],
+    total: worked('0.300'),
+    u: worked('U-0.0450', '0.256 W/m²K'),
+    meetsTarget: true,
+    shortfall: null,
+    failsCondensation: false,
+    inPractice: true,
+    excluded: false,
+    worstHumidity: figure(84, '84 %'),
+    cost: worked('4.10'),
+    hours: figure(1, '3 h 00'),
+    ...rest,
+  }) as unknown as Candidate
+
+const lane = (one: Candidate, rest: Record<string, boolean> = {}) =>
+  mount(CandidateLane, {
+    props: {
+      candidate: one,
+      advised: false,
+      chosen: false,
+      compared: false,
+      followed: true,
+      mayEdit: true,
+      mayOverride: false,
+      hasTarget: true,
+      ...rest,
+    },
+    global: { plugins: [i18n] },
+  })
+
+beforeEach(() => setActivePinia(createPinia()))
+
+describe('a system among its rivals', () => {
+  it('is picked with one press, and not by one who may only read', async () => {
+    const screen = lane(candidate())
+    await screen.get('.acts .button').trigger('click')
+    expect(screen.emitted('pick')).toEqual([['']])
+    expect(lane(candidate(), { mayEdit: false }).find('.acts .button').exists()).toBe(false)
+    expect(lane(candidate(), { chosen: true }).find('.acts .button').exists()).toBe(false)
+  })
+
+  it('reads in the units of its reader', async () => {
+    const screen = lane(candidate())
+    expect(screen.text()).toContain('Fleece OC-5 5 1/2 in')
+    useReader().units = 'metric'
+    await screen.vm.$nextTick()
+    expect(screen.text()).toContain('Fleece OC-5 140 mm')
+    expect(screen.text()).toContain('0.256 W/m²K')
+  })
+
+  it('says what is wrong with it where it stands', () => {
+    const screen = lane(
+      candidate({ failsCondensation: true, meetsTarget: false, inPractice: false, shortfall: figure(1, 'U-0.0020') }),
+    )
+    expect(screen.get('.marks').text().split(' · ')).toHaveLength(3)
+    expect(screen.text()).toContain('U-0.0020')
+    expect(
+      lane(candidate({ inPractice: false }), { followed: false })
+        .find('.marks')
+        .exists(),
+    ).toBe(false)
+  })
+
+  it('cannot be picked while a rule holds it, and says which', () => {
+    const screen = lane(candidate({ excluded: true, scores: [], findings: [finding('E3', 'leak', 'hold')] }))
+    expect(screen.find('.acts .button').exists()).toBe(false)
+    expect(screen.get('.hold').text()).toContain('E3: ')
+    expect(screen.find('.score p').exists()).toBe(false)
+  })
+
+  it('goes without a price where one is missing', () => {
+    expect(
+      lane(candidate({ cost: null }))
+        .findAll('dd')[2]!
+        .classes(),
+    ).toContain('small')
+  })
+
+  it('opens its reasons under the button that says so', async () => {
+    const screen = lane(candidate())
+    const opener = screen.findAll('.acts .act')[0]!
+    expect(opener.attributes('aria-expanded')).toBe('false')
+    await opener.trigger('click')
+    expect(screen.find(`#${CSS.escape(opener.attributes('aria-controls')!)}`).exists()).toBe(true)
+  })
+})
+
+describe('the reasons of a system', () => {
+  const why = (one: Candidate, mayOverride = true) =>
+    mount(CandidateWhy, { props: { candidate: one, mayOverride }, global: { plugins: [i18n] } })
+
+  it('lead from a part of the score to its working', async () => {
+    const screen = why(candidate())
+    await screen.findAll('.worked')[1]!.trigger('click')
+    expect(useWorkings().trail.map((one) => one.name)).toEqual(['wholeU'])
+  })
+
+  it('let a rule of practice be overridden, with a reason and not without', async () => {
+    const screen = why(candidate({ excluded: true, findings: [finding('E3', 'leak', 'hold')] }))
+    await screen.get('button.act').trigger('click')
+    expect(screen.get('textarea').attributes('required')).toBeDefined()
+    await screen.get('textarea').setValue('Dried and read again')
+    await screen.get('form').trigger('submit')
+    expect(screen.emitted('pick')).toEqual([['Dried and read again']])
+  })
+
+  it.each([
+    ['a limit of the sheet', finding('G1', 'outside', 'hold', 'productSheet')],
+    ['the depth', finding('E9', 'tooThick', 'hold')],
+  ])('never let %s be overridden', (_, hold) => {
+    expect(
+      why(candidate({ excluded: true, findings: [hold] }))
+        .find('button.act')
+        .exists(),
+    ).toBe(false)
+  })
+
+  it('keep the override from those who may not', () => {
+    expect(
+      why(candidate({ excluded: true, findings: [finding('E3', 'leak', 'hold')] }), false)
+        .find('button.act')
+        .exists(),
+    ).toBe(false)
+  })
+})
+
+describe('a flip point', () => {
+  const flip = (rest: object) => ({
+    input: 'depth',
+    now: figure(0.1, '4 in'),
+    at: figure(0.15, '6 in'),
+    apart: figure(0.05, '2 in'),
+    above: true,
+    low: 0.05,
+    high: 0.25,
+    winner: 'closedCell:b',
+    winnerKind: 'closedCell',
+    cause: 'fallsShort',
+    rule: null,
+    working,
+    ...rest,
+  })
+  const strip = (one: object) =>
+    mount(FlipStrip, { props: { flip: one as never, advised: 'Open cell' }, global: { plugins: [i18n] } })
+
+  it('stands on its range where it lies', () => {
+    const screen = strip(flip({}))
+    expect(screen.get('.now').attributes('style')).toContain('left: 25%')
+    expect(screen.get('.at').attributes('style')).toContain('left: 50%')
+    expect(screen.get('.far').attributes('style')).toContain('right: 0')
+    expect(screen.get('[role=img]').attributes('aria-label')).toContain('6 in')
+  })
+
+  it('shades the other end where the change lies below', () => {
+    expect(
+      strip(flip({ above: false }))
+        .get('.far')
+        .attributes('style'),
+    ).toContain('width: 50%')
+  })
+})
+
+describe('a score', () => {
+  it('is as wide as its parts count, one beside the other', () => {
+    const screen = mount(ScoreBar, { props: { scores: candidate().scores }, global: { plugins: [i18n] } })
+    const widths = screen.findAll('i').map((one) => one.attributes('style'))
+    expect(widths[0]).toContain('width: 20%')
+    expect(widths[1]).toContain('left: 20%')
+    expect(widths[1]).toContain('width: 10%')
+  })
+})
