@@ -97,6 +97,7 @@ async function leave(job: Job, reason: string) {
   min-height: 0;
 }
 .scroll {
+  position: relative;
   overflow-x: auto;
 }
 table {

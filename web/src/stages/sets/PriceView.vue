@@ -222,7 +222,7 @@ h1 {
 }
 @media (max-width: 900px) {
   .two {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

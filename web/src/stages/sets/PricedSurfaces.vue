@@ -58,6 +58,7 @@ table {
   width: 100%;
 }
 .scroll {
+  position: relative;
   overflow-x: auto;
 }
 th,
