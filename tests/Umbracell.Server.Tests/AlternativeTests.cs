@@ -40,6 +40,7 @@ public sealed class AlternativeTests(Product product) : IClassFixture<Product>
         var surface = await PricedJobs.SurfaceAsync(client, await PricedJobs.WallsAsync(client, "Cold kit", "2027-01-15", "8' x 2'"));
         var first = (await client.GetJsonAsync($"/api/surfaces/{surface}/kits"))[0]!["findings"]![0]!;
         (first.Text("case"), first.Text("verdict"), first.Text("basis")).ShouldBe(("substrateOutside", "hold", "productSheet"));
+        first["measured"]!.Number("si").ShouldBeLessThan(0, "the season's own temperature, not the end of the standard grade's curve");
     }
 
     [Fact]

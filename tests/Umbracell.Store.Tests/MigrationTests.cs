@@ -4,6 +4,8 @@ using Microsoft.EntityFrameworkCore.Migrations;
 using Shouldly;
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Conditions;
+using Umbracell.Store.Seeding;
+using Umbracell.Store.Tenancy;
 using Xunit;
 
 namespace Umbracell.Store.Tests;
@@ -38,6 +40,20 @@ public sealed class MigrationTests
         marks.Select(m => (m.SurfaceId, m.Item)).ShouldBe([(wall, PreparationItem.Clean), (wall, PreparationItem.Dry)], ignoreOrder: true);
         marks.ShouldAllBe(m => m.DoneAt != null);
         (await db.Jobs.SingleAsync(TestContext.Current.CancellationToken)).SummerOutdoorC.ShouldBe(31);
+    }
+
+    [Fact]
+    public async Task A_firm_that_stands_gets_product_sheets_that_have_come_since_and_keeps_its_own()
+    {
+        var scope = new FirmScope();
+        await using var db = await TestDatabase.EmptyAsync(scope);
+        await db.Database.MigrateAsync(TestContext.Current.CancellationToken);
+        await FirstFirmSeed.PlantAsync(db, scope, new Dictionary<string, string> { ["one"] = """{"edition": "old"}""" }, "a password of its own 1");
+        await FirstFirmSeed.PlantAsync(db, scope, new Dictionary<string, string> { ["one"] = """{"edition": "new"}""", ["two"] = "{}" }, "another password 2");
+        var sheets = await db.Sheets.AsNoTracking().ToDictionaryAsync(s => s.Slug, s => s.Document, TestContext.Current.CancellationToken);
+        sheets.Keys.ShouldBe(["one", "two"], ignoreOrder: true);
+        sheets["one"].ShouldContain("old");
+        (await db.People.CountAsync(TestContext.Current.CancellationToken)).ShouldBe(1);
     }
 
     private const string Empty = """{"SchemaVersion":1,"VentChannelMm":0,"Outboard":[],"Inboard":[],"Baffle":null}""";

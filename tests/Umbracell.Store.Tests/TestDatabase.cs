@@ -27,10 +27,16 @@ public sealed class TestDatabase : IDisposable
     }
 
     /// <summary>An empty database of its own as its owner sees it, within a firm.</summary>
-    public static async Task<UmbracellDb> EmptyAsync(Guid firm)
+    public static Task<UmbracellDb> EmptyAsync(Guid firm)
     {
         var scope = new FirmScope();
         scope.EnterFirm(firm);
+        return EmptyAsync(scope);
+    }
+
+    /// <summary>An empty database of its own as its owner sees it, within whatever firm the scope enters.</summary>
+    public static async Task<UmbracellDb> EmptyAsync(FirmScope scope)
+    {
         var db = Open(Connection("UMBRACELL_TEST_OWNER", "umbracell_migration_tests"), scope);
         await db.Database.ExecuteSqlRawAsync("drop schema public cascade; create schema public; grant usage on schema public to umbracell_app;");
         return db;

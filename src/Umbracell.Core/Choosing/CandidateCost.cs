@@ -79,7 +79,7 @@ public sealed record CandidateCost(double? PerSquareMetre, double HoursPerSquare
             var flush = sheet.Cell == CellStructure.Open && section.FoamDepth is { } depth && section.FillThickness.Metres >= depth.Metres - 1e-3;
             var demand = FoamDemand.For(new(share), foam.Thickness, FoamDemand.DefaultScatter(sheet.Cell), flush ? FoamDemand.DefaultOverfill : null);
             var yield = Yield(sheet, lifts.Lifts[0]);
-            _hours += demand.Volume.BoardFeet / choice.Rates.BoardFeetPerHour(sheet.Cell);
+            _hours += demand.Volume.BoardFeet / choice.Rates.BoardFeetPerHour(sheet);
             if (flush && choice.Rates.ShaveM2PerHour > 0)
             {
                 _hours += share / choice.Rates.ShaveM2PerHour;

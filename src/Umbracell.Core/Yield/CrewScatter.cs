@@ -17,7 +17,7 @@ public sealed record CrewScatter(int Readings, Length Scatter, Working Working)
     /// <exception cref="QuantityRangeException">A scatter under 0 or over 100 mm.</exception>
     public static CrewScatter? Of(IEnumerable<FinishedJob> jobs)
     {
-        var read = jobs.Where(j => j.DepthReadings >= 2).ToList();
+        var read = jobs.Where(j => j.DepthReadings >= 2 && j.DepthScatter > Length.Zero).ToList();
         var count = read.Sum(j => j.DepthReadings);
         if (count < Enough)
         {

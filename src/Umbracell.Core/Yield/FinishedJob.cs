@@ -14,7 +14,7 @@ public sealed record FinishedJob(string Id, string Crew, string Family, FoamVolu
     /// <summary>Depth readings taken on the job, 0 or more.</summary>
     public int DepthReadings { get; init; }
 
-    /// <summary>Standard deviation of those readings about their own mean; counts from two readings on.</summary>
+    /// <summary>Standard deviation of those readings about their own mean; counts from two readings on. Zero where it was not kept: no foam is that even.</summary>
     public Length DepthScatter { get; init; }
 
     /// <summary>Standard deviation of ln(actual/predicted) of a job of <see cref="ReferenceBoardFeet"/> (material method, learning).</summary>

@@ -22,12 +22,13 @@ public static class DemoSeed
     private static readonly Guid NinthAcre = new("6f1c0f5e-9a4e-4c7e-8a57-0d3e5c1b9a01");
     private static readonly Guid ColdwaterLane = new("6f1c0f5e-9a4e-4c7e-8a57-0d3e5c1b9a02");
 
-    /// <summary>Plants the demo once; does nothing where it stands already.</summary>
+    /// <summary>Plants the demo once; where it stands already, only adds product sheets that have come since.</summary>
     public static async Task PlantAsync(UmbracellDb db, FirmScope scope, DemoInputs inputs, CancellationToken cancellation = default)
     {
         scope.EnterFirm(NinthAcre);
         if (await db.Firms.AnyAsync(cancellation))
         {
+            await RefreshAsync(db, scope, inputs.Sheets, cancellation);
             return;
         }
 
@@ -55,6 +56,16 @@ public static class DemoSeed
         scope.EnterFirm(ColdwaterLane);
         AddFirm(db, ColdwaterLane, "Coldwater Lane Foam", inputs.Sheets, "coldwaterlane.example", [FirmRole.Owner]);
         await db.SaveChangesAsync(cancellation);
+    }
+
+    private static async Task RefreshAsync(UmbracellDb db, FirmScope scope, IReadOnlyDictionary<string, string> sheets, CancellationToken cancellation)
+    {
+        foreach (var firm in new[] { NinthAcre, ColdwaterLane })
+        {
+            scope.EnterFirm(firm);
+            await ShippedSheets.AddMissingAsync(db, sheets, cancellation);
+            await db.SaveChangesAsync(cancellation);
+        }
     }
 
     private static void AddFirm(UmbracellDb db, Guid id, string name, IReadOnlyDictionary<string, string> sheets, string domain, FirmRole[] roles)

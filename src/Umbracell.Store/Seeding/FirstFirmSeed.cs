@@ -12,14 +12,13 @@ public static class FirstFirmSeed
     public static async Task PlantAsync(UmbracellDb db, FirmScope scope, IReadOnlyDictionary<string, string> sheets, string ownerPassword)
     {
         scope.EnterFirm(FirmId);
-        if (await db.Firms.AnyAsync())
+        await ShippedSheets.AddMissingAsync(db, sheets);
+        if (!await db.Firms.AnyAsync())
         {
-            return;
+            db.Firms.Add(new() { Id = FirmId, Name = "New firm" });
+            db.People.Add(NewPerson.Of("owner@firm.local", "owner", FirmRole.Owner, ownerPassword));
         }
 
-        db.Firms.Add(new() { Id = FirmId, Name = "New firm" });
-        db.Sheets.AddRange(sheets.Select(sheet => new SheetRow { Slug = sheet.Key, Document = sheet.Value }));
-        db.People.Add(NewPerson.Of("owner@firm.local", "owner", FirmRole.Owner, ownerPassword));
         await db.SaveChangesAsync();
     }
 }

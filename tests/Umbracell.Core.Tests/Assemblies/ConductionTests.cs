@@ -128,6 +128,17 @@ public sealed class ConductionTests
     }
 
     [Fact]
+    public void One_curve_serves_every_step_of_the_hand_in_any_air()
+    {
+        FoamFill Closed(double inches) => new(Sheets.ClosedCell, Length.FromInches(inches));
+        var one = Girt(3, 0.06, 1.5);
+        var two = one with { Fill = [Closed(2), new FoamFill(Sheets.OpenCell, Length.FromInches(3))] };
+        MemberCurve.For(one with { Fill = [Closed(4.25)], Air = new(new(24), new(50), new(31), new(60)) }).ShouldBeSameAs(MemberCurve.For(one));
+        MemberCurve.For(two with { Fill = [Closed(2.25), new FoamFill(Sheets.OpenCell, Length.FromInches(2.75))] }).ShouldBeSameAs(MemberCurve.For(two));
+        MemberCurve.For(one with { Members = one.Members with { Depth = Length.FromInches(9) } }).ShouldNotBeSameAs(MemberCurve.For(one));
+    }
+
+    [Fact]
     public void Two_layers_beside_a_moving_hand_keep_a_cell_of_their_own()
     {
         var section = Girt(3, 0.06, 1.5) with { Fill = [new FoamFill(Sheets.ClosedCell, Length.FromInches(2)), new FoamFill(Sheets.OpenCell, Length.FromInches(3))] };

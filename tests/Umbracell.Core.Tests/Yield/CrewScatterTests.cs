@@ -35,6 +35,7 @@ public sealed class CrewScatterTests
     public void A_single_reading_of_a_job_tells_nothing_of_scatter()
     {
         CrewScatter.Of([.. Enumerable.Range(0, 40).Select(_ => Job(1, 0))]).ShouldBeNull();
+        CrewScatter.Of([Job(40, 0)]).ShouldBeNull("a deviation that was not kept is no even crew");
         CrewScatter.Of([Job(30, 5), Job(1, 0)])!.Scatter.Millimetres.ShouldBe(5, 1e-9);
     }
 

@@ -109,6 +109,22 @@ public sealed class KitTests
     }
 
     [Fact]
+    public void Batts_beside_a_kits_foam_are_still_laid_and_its_lifts_still_waited_for()
+    {
+        BidSurface ByKit(double m2, TimeSpan waits) => Case(100).Surface with { Foams = [new(Kit, FoamVolume.FromBoardFeet(100), 0.5)], Bought = [new("batt-19", new(m2), null, BidPace.Batt)], Waits = waits };
+        var laid = Bid.Of([ByKit(16, TimeSpan.Zero)], Rates).CrewHours - Bid.Of([ByKit(0, TimeSpan.Zero)], Rates).CrewHours;
+        laid.ShouldBe(16 / Rates.BattM2PerHour, 1e-9);
+        (Bid.Of([ByKit(0, TimeSpan.FromHours(2))], Rates).CrewHours - Bid.Of([ByKit(0, TimeSpan.Zero)], Rates).CrewHours).ShouldBe(2, 1e-9);
+    }
+
+    [Fact]
+    public void A_surface_of_two_foams_is_not_held_against_one_kit()
+    {
+        var two = Case(100);
+        KitBreakEven.Of(two with { Surface = two.Surface with { Foams = [two.Surface.Foams[0], two.Surface.Foams[0]] } }).ShouldBeNull();
+    }
+
+    [Fact]
     public void Rig_and_kits_on_one_job_travel_on_the_same_days()
     {
         var rig = Case(2000).Surface;

@@ -55,6 +55,11 @@ public sealed record MemberCurve(Curve Psi, Curve Coldest)
         }
 
         FilledTo(section, Shares[fill], ConductivityOf(section));
+        if (fill == Shares.Length - 1)
+        {
+            For(section);
+        }
+
         return true;
     }
 
@@ -67,13 +72,13 @@ public sealed record MemberCurve(Curve Psi, Curve Coldest)
     /// <summary>Share of the members' depth that is filled, 0 to 1.</summary>
     internal static double ShareOf(SectionCase section) => Math.Clamp(section.FillThickness / section.Members.Depth, 0, 1);
 
-    // A foam stands by its thickest rating, so that the curve stays the same while its face is moved; several layers by what they are together.
+    // A foam stands by its thickest rating, for the layers beside it too, so that the curve stays the same while its face is moved; what holds no foam, by what it is together.
     // Rounded to a part in fifty: ψ hardly follows the conductivity of what is put in.
     private static double ConductivityOf(SectionCase section)
     {
         const double HardFoam = 0.022;
         var filled = section.FillThickness.Metres;
-        var k = section.Fill is [FoamFill { Sheet: var sheet }] ? sheet.ThickestRated.Metres / sheet.ResistanceAt(sheet.ThickestRated).SquareMetreKelvinsPerWatt
+        var k = section.Foam is { Sheet: var sheet } ? sheet.ThickestRated.Metres / sheet.ResistanceAt(sheet.ThickestRated).SquareMetreKelvinsPerWatt
             : filled > 0 ? filled / section.Fill.Sum(f => f.Resistance.SquareMetreKelvinsPerWatt)
             : HardFoam;
         return Math.Exp(Math.Round(Math.Log(k) * 50) / 50);

@@ -7,32 +7,31 @@ namespace Umbracell.Core.Yield.Price;
 /// <summary>Paid crew hours: spraying by product and access, set-up, masking, shaving, what else is laid, and waits that no other surface fills.</summary>
 internal static class BidHours
 {
-    public static Working Of(IReadOnlyList<BidSurface> surfaces, Rates rates)
+    /// <summary>Hours of the crew with the rig.</summary>
+    public static Working Of(IReadOnlyList<BidSurface> surfaces, Rates rates) => Told("crewHours", surfaces, rates, rates.SetUpHours, Paced(surfaces.Sum(s => s.Treated.SquareMetres), rates.MaskM2PerHour));
+
+    /// <summary>Hours of one with hand kits; masking is in the set-up.</summary>
+    public static Working OfKits(IReadOnlyList<BidSurface> surfaces, Rates rates) => Told("kitHours", surfaces, rates, rates.KitSetUpHours, 0);
+
+    private static Working Told(string name, IReadOnlyList<BidSurface> surfaces, Rates rates, double setUp, double masking)
     {
         var spray = surfaces.Select(s => Spraying(s, rates)).ToList();
         (string Name, double Hours)[] parts =
         [
             ("sprayHours", spray.Sum()),
-            ("setUpHours", surfaces.Count * rates.SetUpHours),
-            ("maskHours", Paced(surfaces.Sum(s => s.Treated.SquareMetres), rates.MaskM2PerHour)),
+            ("setUpHours", surfaces.Count * setUp),
+            ("maskHours", masking),
             ("shaveHours", Paced(surfaces.Where(s => s.Shaved).Sum(s => s.Treated.SquareMetres), rates.ShaveM2PerHour)),
             ("layHours", surfaces.Sum(s => s.Bought.Sum(b => Paced(b.Covered.SquareMetres, PaceOf(b.Pace, rates)) * Access.LabourFactor(s.Access)))),
             ("waitHours", Waiting(surfaces, spray)),
         ];
         var shown = parts.Where(p => p.Hours > 0).ToList();
         return new(
-            "crewHours",
+            name,
             "h = " + string.Join(" + ", shown.Select((_, i) => "h" + (i + 1))),
             [.. shown.Select((p, i) => new WorkingTerm("h" + (i + 1), p.Name, Hours(p.Hours)))],
             Hours(parts.Sum(p => p.Hours)),
             "The firm's paces; hours of spraying by access; waits between lifts are paid only where no other surface fills them");
-    }
-
-    /// <summary>Hours of one with hand kits: spraying by access, and set-up. Others' waits are not stood through.</summary>
-    public static Working OfKits(IReadOnlyList<BidSurface> surfaces, Rates rates)
-    {
-        (double spray, double setUp) = (surfaces.Sum(s => Spraying(s, rates)), surfaces.Count * rates.KitSetUpHours);
-        return new("kitHours", "h = h1 + h2", [new("h1", "sprayHours", Hours(spray)), new("h2", "setUpHours", Hours(setUp))], Hours(spray + setUp), "The firm's pace and set-up with kits; hours of spraying by access");
     }
 
     /// <summary>Hours of spraying of a surface.</summary>

@@ -42,12 +42,13 @@ internal sealed class BidSums(IReadOnlyList<BidSurface> surfaces, Rates rates)
     // Rig and kits work on the same days; the rig comes only for what it sprays.
     private Working WholeDays(params Working[] hours)
     {
-        var all = hours.Sum(h => h.Result.Si / 3600);
+        var worked = hours.Where(h => h.Result.Si > 0).ToList();
+        var all = worked.Sum(h => h.Result.Si / 3600);
         var days = all > 0 ? (int)Math.Ceiling(all / rates.CrewDayHours - 1e-9) : 0;
         return new(
             "bidDays",
-            "d = (" + string.Join(" + ", hours.Select((_, i) => "h" + (i + 1))) + ") / h_day, rounded up",
-            [.. hours.Select((h, i) => new WorkingTerm("h" + (i + 1), h.Name, h.Result, h)), new("h_day", "crewDayHours", Figure.Number(rates.CrewDayHours))],
+            "d = (" + string.Join(" + ", worked.Select((_, i) => "h" + (i + 1))) + ") / h_day, rounded up",
+            [.. worked.Select((h, i) => new WorkingTerm("h" + (i + 1), h.Name, h.Result, h)), new("h_day", "crewDayHours", Figure.Number(rates.CrewDayHours))],
             Figure.Count(days),
             "Whole days on site");
     }

@@ -29,8 +29,8 @@ public sealed record InchCost(InchLine Line, double Cost, double Further, double
         {
             var demand = FoamDemand.For(new(1), line.Thickness, FoamDemand.DefaultScatter(foam.Sheet.Cell), null);
             var yield = SetYield.For(foam.Sheet, conditions with { Lift = LiftPlan.For(foam.Sheet, line.Thickness).Lifts[0] }, crewFactor);
-            var hours = (rates.BoardFeetPerHour(foam.Sheet.Cell) is > 0 and var pace ? demand.Volume.BoardFeet / pace : 0) + rates.SetUpHours / treated.SquareMetres;
-            var cost = demand.Volume / yield.Expected * (price + rates.ConsumablesPerSet + rates.DisposalPerSet) + hours * rates.CrewHour;
+            var hours = (rates.BoardFeetPerHour(foam.Sheet) is > 0 and var pace ? demand.Volume.BoardFeet / pace : 0) + rates.SetUpWith(foam.Sheet) / treated.SquareMetres;
+            var cost = demand.Volume / yield.Expected * (price + rates.WornWith(foam.Sheet)) + hours * rates.HourWith(foam.Sheet);
             var further = cost - (ledger.Count > 0 ? ledger[^1].Cost : 0);
             ledger.Add(new(line, cost, further, line.Further > 1e-4 ? further / (100 * line.Further) : null));
         }

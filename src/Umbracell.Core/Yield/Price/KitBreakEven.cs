@@ -1,4 +1,5 @@
 using Umbracell.Core.Findings;
+using Umbracell.Core.Lifts;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
 
@@ -7,7 +8,7 @@ namespace Umbracell.Core.Yield.Price;
 /// <summary>A surface sprayed from the rig against the same sprayed from hand kits.</summary>
 public sealed record KitCase
 {
-    /// <summary>The surface as it is priced from the rig; its first foam is what a kit would replace.</summary>
+    /// <summary>The surface as it is priced from the rig, with one foam, which a kit would replace.</summary>
     public required BidSurface Surface { get; init; }
 
     /// <summary>The kit.</summary>
@@ -42,21 +43,21 @@ public sealed record KitBreakEven(int Kits, Bid KitBid, Bid RigBid, double RigSe
     // Past this many nobody carries kits.
     private const int MostKits = 100;
 
-    /// <summary>Compares; null where the surface has no foam a kit may stand for (the usual or the cold grade of its cell structure; never roofing foam), no area, or more foam than the kit's sheet rates.</summary>
+    /// <summary>Compares; null where the surface has not one foam alone that a kit may stand for (the usual or the cold grade of its cell structure; never roofing foam), no area, or more foam than the kit's sheet rates.</summary>
     /// <param name="kits">The case.</param>
     public static KitBreakEven? Of(KitCase kits)
     {
-        if (kits.Surface is not { Foams: [var foam, ..], Treated.SquareMetres: > 0 } surface || foam.Sheet.Grade is not (FoamGrade.Standard or FoamGrade.Cold) || foam.Sheet.Cell != kits.Kit.Cell || foam.Volume.CubicMetres <= 0 || foam.Sets <= 0
+        if (kits.Surface is not { Foams: [var foam], Treated.SquareMetres: > 0 } surface || foam.Sheet.Grade is not (FoamGrade.Standard or FoamGrade.Cold) || foam.Sheet.Cell != kits.Kit.Cell || foam.Volume.CubicMetres <= 0 || foam.Sets <= 0
             || kits.Thickness > kits.Kit.ThickestRated)
         {
             return null;
         }
 
-        var lift = Lifts.LiftPlan.For(kits.Kit, kits.Thickness).Lifts[0];
-        var inWindow = Clamped(kits.Kit, kits.Conditions) with { Lift = lift };
+        var lifts = LiftPlan.For(kits.Kit, kits.Thickness);
+        var inWindow = Clamped(kits.Kit, kits.Conditions) with { Lift = lifts.Lifts[0] };
         var yield = SetYield.For(kits.Kit, inWindow);
         Bid Rig(FoamVolume volume) => Bid.Of([Sized(surface, foam, volume) with { Foams = [foam with { Volume = volume, Sets = foam.Sets * (volume / foam.Volume) }] }], kits.Rates);
-        Bid Kit(FoamVolume volume) => Bid.Of([Sized(surface, foam, volume) with { Foams = [new(kits.Kit, volume, volume / yield.Expected)] }], kits.Rates);
+        Bid Kit(FoamVolume volume) => Bid.Of([Sized(surface, foam, volume) with { Foams = [new(kits.Kit, volume, volume / yield.Expected)], Waits = lifts.LeastTime }], kits.Rates);
 
         var upTo = 0;
         for (var n = 1; n <= MostKits; n++)

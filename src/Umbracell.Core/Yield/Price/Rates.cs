@@ -105,11 +105,17 @@ public sealed record Rates
     /// <summary>Load the trailer may carry, kg; zero where it is not entered.</summary>
     public double TrailerKilograms { get; init; }
 
-    /// <summary>Board feet an hour a crew sprays of a foam from the rig.</summary>
-    public double BoardFeetPerHour(CellStructure cell) => cell == CellStructure.Closed ? ClosedBoardFeetPerHour : OpenBoardFeetPerHour;
-
     /// <summary>Board feet an hour sprayed of a product, from the rig or from a kit.</summary>
-    public double BoardFeetPerHour(ProductSheet sheet) => sheet.IsKit ? KitBoardFeetPerHour : BoardFeetPerHour(sheet.Cell);
+    public double BoardFeetPerHour(ProductSheet sheet) => sheet.IsKit ? KitBoardFeetPerHour : sheet.Cell == CellStructure.Closed ? ClosedBoardFeetPerHour : OpenBoardFeetPerHour;
+
+    /// <summary>Cost of an hour with a product: of the crew with the rig, or of one with kits.</summary>
+    public double HourWith(ProductSheet sheet) => sheet.IsKit ? KitHour : CrewHour;
+
+    /// <summary>Hours to set up, mask and clean for a surface sprayed with a product.</summary>
+    public double SetUpWith(ProductSheet sheet) => sheet.IsKit ? KitSetUpHours : SetUpHours;
+
+    /// <summary>Consumables and disposal for a set sprayed; a kit brings its own hoses and nozzles, and its empties go with the site's waste.</summary>
+    public double WornWith(ProductSheet sheet) => sheet.IsKit ? 0 : ConsumablesPerSet + DisposalPerSet;
 
     /// <summary>Price of a set; null where the firm has entered none.</summary>
     public double? PriceOf(ProductSheet sheet) => SetPrice.TryGetValue(sheet.Id, out var price) ? price : null;

@@ -47,6 +47,7 @@ internal static class Alternatives
             return new(row.Surface.Name, []);
         }
 
+        var job = now.Surfaces.Select(s => s.Priced).ToList();
         var readings = await prices.Surfaces.ReadingsAsync(study.Job.Id);
         var firm = await prices.Db.Firms.SingleAsync();
         var choice = Choice.Of(ChoiceQuestions.Of(row.Surface, study.Job, firm, readings, await prices.Library.ShelfAsync()), FlipSearch.None);
@@ -55,7 +56,7 @@ internal static class Alternatives
         {
             var other = candidate.Excluded ? null : OtherRow(row, candidate, choice, study, crew, readings);
             var priced = other is null ? null : JobBid.With(other, study, means);
-            return (Candidate: candidate, Priced: priced is null ? null : PriceAlternative.Of([.. now.Surfaces.Select(s => s.Priced)], at, priced.Priced, SpreadOf(row, other!), means.Rates));
+            return (Candidate: candidate, Priced: priced is null ? null : PriceAlternative.Of(job, at, priced.Priced, SpreadOf(row, other!), means.Rates));
         });
         return new(row.Surface.Name, [.. answers.OrderBy(a => a.Candidate.Excluded).ThenBy(a => a.Priced?.Difference ?? double.MaxValue).Select(a => Answer(a.Candidate, choice.Case.Section, row, a.Priced))]);
     }

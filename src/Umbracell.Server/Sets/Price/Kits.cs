@@ -19,7 +19,7 @@ internal static class Kits
 {
     public static IReadOnlyList<KitAnswer> Of(JobStudy study, SurfaceStudy row, PriceMeans means)
     {
-        if (row is not { Sets: { } sets, SetsQuestion: { } asked } || JobBid.Of(study with { Rows = [row] }, means).Surfaces is not [var priced])
+        if (row is not { Sets: { } sets, SetsQuestion: { } asked } || JobBid.Of(study, means).Surfaces.FirstOrDefault(s => s.Row == row) is not { } priced)
         {
             return [];
         }
@@ -30,7 +30,7 @@ internal static class Kits
             Surface = priced.Priced,
             Kit = kit,
             Thickness = Length.FromMillimetres(asked.ThicknessMm),
-            Conditions = sets.Conditions,
+            Conditions = sets.Conditions with { Substrate = new(asked.SubstrateTempC ?? sets.Conditions.Substrate.Celsius) },
             Rates = means.Rates,
             RigAlways = always,
         }))).Where(one => one.Compared is not null).Select(one => Answer(one.kit.Name, one.Compared!))];

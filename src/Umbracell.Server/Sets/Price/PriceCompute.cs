@@ -2,6 +2,7 @@ using System.ComponentModel.DataAnnotations;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Air;
+using Umbracell.Core.Choosing;
 using Umbracell.Core.Conditions;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
@@ -67,6 +68,7 @@ internal static class PriceCompute
         var sheets = await library.AllAsync();
         var sheet = Known(sheets, question.Sets.SheetId, "sets.sheetId");
         var sets = SetsQuestions.Study(question.Sets, sheet);
+        var firm = await db.Firms.SingleAsync();
         var (air, humidity) = (new Temperature(question.AirTempC), new RelativeHumidity(question.AirRhPct));
         var routes = ColdRoutes.Of(new()
         {
@@ -87,7 +89,8 @@ internal static class PriceCompute
             Access = question.Access,
             CrewFactor = question.Sets.CrewFactor,
             Drums = question.Sets.DrumTempC is { } drums ? new(drums) : null,
-            Rates = ChoiceQuestions.RatesOf(await db.Firms.SingleAsync()),
+            NeverFlash = (firm.Practice ?? new()).Of(PracticeQuestion.ColdSubstrate) == School.A,
+            Rates = ChoiceQuestions.RatesOf(firm),
         });
         return TypedResults.Ok<IReadOnlyList<ColdRouteAnswer>>([.. routes.Routes.Select(r => PriceAnswers.Of(r, r == routes.Chosen))]);
     }

@@ -80,7 +80,7 @@ export function sectionHere(question: SectionQuestion): string | null {
 /** Metal members take half a second to solve here: in small pieces, while nobody asks. Until then the server answers. */
 function isReady(door: Door, question: SectionQuestion, asked: string): boolean {
   if (!question.members.flangeMm) return true
-  const key = JSON.stringify({ ...question, thicknessMm: 0, brief: false, year: null })
+  const key = membersOf(question)
   if (ready.value.has(key)) return true
   if (!underWay.has(key)) {
     underWay.add(key)
@@ -88,6 +88,10 @@ function isReady(door: Door, question: SectionQuestion, asked: string): boolean 
   }
   return false
 }
+
+/** What decides how members conduct: neither how thick the foam is now nor the air of the hour. */
+const membersOf = ({ kind, sheetId, outboard, inboard, members, films, heatFlow, exposure, then }: SectionQuestion) =>
+  JSON.stringify([kind, sheetId, outboard, inboard, members, films, heatFlow, exposure, then])
 
 async function prepare(door: Door, key: string, asked: string) {
   try {

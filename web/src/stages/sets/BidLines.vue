@@ -2,15 +2,14 @@
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
 import { useReader } from '@/shared/state/reader'
-import { useSession } from '@/shared/state/session'
 import FigureText from '@/shared/ui/FigureText.vue'
+import MoneyNote from './MoneyNote.vue'
 import { useLineNames } from './lineNames'
 
 /** The lines of a bid in the order they add up, each with its working. */
 const props = defineProps<{ bid: Schemas['BidAnswer'] }>()
 const { t } = useI18n()
 const reader = useReader()
-const session = useSession()
 const names = useLineNames()
 const fig = (name: string) => reader.print(props.bid.figures[name])
 const isSum = (line: Schemas['BidLineAnswer']) => ['overhead', 'profit', 'tax'].includes(line.key)
@@ -50,9 +49,7 @@ const isSum = (line: Schemas['BidLineAnswer']) => ['overhead', 'profit', 'tax'].
       })
     }}
   </p>
-  <p v-if="session.person?.currency" class="small quiet">
-    {{ t('price.currency', { currency: session.person.currency }) }}
-  </p>
+  <MoneyNote />
 </template>
 
 <style scoped>

@@ -13,6 +13,7 @@ import FindingLine from '@/shared/ui/FindingLine.vue'
 import FindingsList from '@/shared/ui/FindingsList.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import DrumsWarming from './DrumsWarming.vue'
+import MoneyNote from './MoneyNote.vue'
 import SetsFrame from './SetsFrame.vue'
 
 /** What the job loads, what of it stands in the store, what is ordered and by when, and when drums go into their blankets. */
@@ -151,6 +152,7 @@ async function save(kind: 'pdf' | 'xlsx' | 'csv', page: Schemas['TablePage']) {
             </tfoot>
           </table>
         </div>
+        <MoneyNote />
         <FindingLine v-for="one in answer.findings" :key="one.case" class="trailer" :finding="one" detail />
         <section class="drums">
           <h2>{{ t('order.col.blanket') }}</h2>
