@@ -4,6 +4,7 @@ import { flushPromises, mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { i18n } from '@/i18n'
 import { ApiProblem, type Schemas } from '@/shared/api/client'
+import { figure, working } from '@/shared/testing/shown'
 import FileButton from '@/shared/ui/FileButton.vue'
 import CrewCards from './CrewCards.vue'
 import PastJobForm from './PastJobForm.vue'
@@ -18,8 +19,6 @@ vi.mock('@/shared/api/client', async (original) => ({
   upload: server.upload,
 }))
 
-const figure = (si: number, us = String(si)) => ({ si, us, metric: us })
-const working = { name: 'crewFactor', formula: 'f', terms: [], result: figure(1), source: 'test' }
 const plugins = () => [i18n, [VueQueryPlugin, { queryClient: new QueryClient() }]] as never[]
 
 const job = (rest: Partial<Schemas['PastJobAnswer']> = {}): Schemas['PastJobAnswer'] => ({

@@ -1,10 +1,9 @@
 import { createPinia, setActivePinia } from 'pinia'
-import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
-import { flushPromises, mount } from '@vue/test-utils'
+import { flushPromises } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { i18n } from '@/i18n'
 import { ApiProblem } from '@/shared/api/client'
 import { useSession } from '@/shared/state/session'
+import { figure, finding, shown } from '@/shared/testing/shown'
 import StockForm from './StockForm.vue'
 import StockView from './StockView.vue'
 
@@ -20,7 +19,6 @@ vi.mock('@/shared/api/client', async (original) => ({
     asked.body ? server.send(asked) : Promise.resolve(asked.path === '/api/stock' ? server.stock : { sheets: [] }),
 }))
 
-const figure = (si: number, us = String(si)) => ({ si, us, metric: us })
 const lot = (rest: object) => ({
   id: 'l1',
   sheetId: 'marl',
@@ -42,33 +40,10 @@ const stock = (lots: object[]) => ({
       setsA: figure(3, '3.0 sets'),
       setsB: figure(2, '2.0 sets'),
       sets: figure(2, '2.0 sets'),
-      findings: [
-        {
-          rule: 'stock',
-          case: 'moreA',
-          verdict: 'care',
-          basis: 'practice',
-          source: '',
-          measured: figure(3, '3.0 sets'),
-          limit: figure(2, '2.0 sets'),
-          figures: {},
-          words: { sheet: 'Marl CC-20' },
-          remedies: [],
-        },
-      ],
+      findings: [finding('stock', 'moreA', 'care', { words: { sheet: 'Marl CC-20' } })],
     },
   ],
 })
-
-async function shown(component: typeof StockView | typeof StockForm) {
-  const queryClient = new QueryClient({ defaultOptions: { queries: { retry: false } } })
-  const stubs = { AppBar: true, FirmNav: true }
-  const screen = mount(component as typeof StockView, {
-    global: { plugins: [i18n, [VueQueryPlugin, { queryClient }]], stubs },
-  })
-  await flushPromises()
-  return screen
-}
 
 beforeEach(() => {
   setActivePinia(createPinia())

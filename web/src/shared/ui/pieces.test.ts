@@ -2,7 +2,8 @@ import { createPinia, setActivePinia } from 'pinia'
 import { mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { i18n } from '@/i18n'
-import type { Finding, Working } from '../api/client'
+import type { Finding } from '../api/client'
+import { figure, working } from '../testing/shown'
 import { useReader } from '../state/reader'
 import { useWorkings } from '../state/workings'
 import FigureText from './FigureText.vue'
@@ -11,14 +12,6 @@ import FormulaText from './FormulaText.vue'
 import VerdictMark from './VerdictMark.vue'
 
 const global = { plugins: [i18n] }
-const figure = (si: number, us: string, metric: string) => ({ si, us, metric })
-const working: Working = {
-  name: 'wholeU',
-  formula: 'U = 1 / R',
-  terms: [],
-  result: figure(1, 'U-1', '1 W/m²K'),
-  source: 'test',
-}
 
 beforeEach(() => setActivePinia(createPinia()))
 

@@ -2,6 +2,7 @@ import { createPinia, setActivePinia } from 'pinia'
 import { mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { i18n } from '@/i18n'
+import { figure, finding, worked, working } from '@/shared/testing/shown'
 import { useReader } from '@/shared/state/reader'
 import { useWorkings } from '@/shared/state/workings'
 import CandidateLane from './CandidateLane.vue'
@@ -9,24 +10,6 @@ import CandidateWhy from './CandidateWhy.vue'
 import FlipStrip from './FlipStrip.vue'
 import ScoreBar from './ScoreBar.vue'
 import type { Candidate } from './useChooseDesk'
-
-const figure = (si: number, us = String(si), metric = us) => ({ si, us, metric })
-const working = { name: 'wholeU', formula: 'U', terms: [], result: figure(1), source: 'test' }
-const worked = (us: string, metric = us) => ({ figure: figure(1, us, metric), working })
-const finding = (rule: string, at: string, verdict: string, basis = 'practice') => ({
-  rule,
-  case: at,
-  verdict,
-  basis,
-  source: 'a source',
-  measured: figure(1, '31 °F'),
-  limit: figure(2, '39 °F'),
-  margin: figure(1, '8 °F'),
-  figures: {},
-  words: {},
-  remedies: [],
-  working: null,
-})
 
 const candidate = (rest: Record<string, unknown> = {}) =>
   ({
@@ -164,7 +147,7 @@ describe('the reasons of a system', () => {
   })
 
   it.each([
-    ['a limit of the sheet', finding('G1', 'outside', 'hold', 'productSheet')],
+    ['a limit of the sheet', finding('G1', 'outside', 'hold', { basis: 'productSheet' })],
     ['the depth', finding('E9', 'tooThick', 'hold')],
   ])('never let %s be overridden', (_, hold) => {
     expect(

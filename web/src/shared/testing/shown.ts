@@ -1,0 +1,43 @@
+import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
+import { flushPromises, mount } from '@vue/test-utils'
+import type { Component } from 'vue'
+import { i18n } from '@/i18n'
+
+/** A figure as the core prints it. */
+export const figure = (si: number, us = String(si), metric = us) => ({ si, us, metric })
+
+/** A working without terms. */
+export const working = { name: 'wholeU', formula: 'U = 1 / R', terms: [], result: figure(1), source: 'test' }
+
+/** A figure that leads to a working. */
+export const worked = (us: string, metric = us) => ({ figure: figure(1, us, metric), working })
+
+/** A finding with the parts every finding has. */
+export const finding = (rule: string, at: string, verdict: string, rest: object = {}) => ({
+  rule,
+  case: at,
+  verdict,
+  basis: 'practice',
+  source: 'a source',
+  measured: figure(1, '31 °F'),
+  limit: figure(2, '39 °F'),
+  margin: figure(1, '8 °F'),
+  figures: {},
+  words: {},
+  remedies: [],
+  working: null,
+  ...rest,
+})
+
+/** A component on the page with words and server state, once its first questions are answered. */
+export async function shown(component: Component, props: Record<string, unknown> = {}) {
+  const queryClient = new QueryClient({ defaultOptions: { queries: { retry: false } } })
+  const stubs = { RouterLink: { template: '<a><slot /></a>' }, AppBar: true, FirmNav: true }
+  const screen = mount(component, {
+    props,
+    attachTo: document.body,
+    global: { plugins: [i18n, [VueQueryPlugin, { queryClient }]], stubs },
+  })
+  await flushPromises()
+  return screen
+}
