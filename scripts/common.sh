@@ -96,7 +96,8 @@ build_browser_core() {
 
 build_product() {
   mkdir -p .run
-  if changed_since .run/server.stamp src Directory.Build.props Directory.Packages.props global.json; then
+  # The catalogue of words is built into the server too.
+  if changed_since .run/server.stamp src web/src/i18n Directory.Build.props Directory.Packages.props global.json; then
     say 'Building the server ...'
     touch .run/server.stamp.new
     step 'The build of the server' dotnet build src/Umbracell.Server -c Release -v quiet --nologo

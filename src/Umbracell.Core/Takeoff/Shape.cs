@@ -45,6 +45,21 @@ public sealed record Shape(ShapeKind Kind, Length First, Length Second, Length T
         ShapeKind.Outline, new(corners.Max(c => c.X) - corners.Min(c => c.X)), new(corners.Max(c => c.Y) - corners.Min(c => c.Y)), Length.Zero, 0, 1)
     { Corners = corners };
 
+    /// <summary>The same surface taken as another shape, where its sizes say all that the other shape asks for; null where one would have to be made up.</summary>
+    /// <param name="kind">The other shape.</param>
+    /// <returns>A shape of the same area.</returns>
+    public Shape? As(ShapeKind kind) => (Kind, kind) switch
+    {
+        _ when Kind == kind => this,
+        (ShapeKind.Rectangle, ShapeKind.Band) or (ShapeKind.Band, ShapeKind.Rectangle) => this with { Kind = kind },
+        (ShapeKind.Rectangle or ShapeKind.Band, ShapeKind.Bays) => this with { Kind = kind, Count = 1 },
+        (ShapeKind.Bays, ShapeKind.Rectangle or ShapeKind.Band) when Count == 1 => this with { Kind = kind },
+        (ShapeKind.Rectangle or ShapeKind.Band, ShapeKind.Outline) => OfOutline([new(0, 0), new(First.Metres, 0), new(First.Metres, Second.Metres), new(0, Second.Metres)]),
+        (ShapeKind.Gable, ShapeKind.Outline) => OfOutline([new(0, 0), new(First.Metres, 0), new(First.Metres / 2, First.Metres / 2 * Pitch)]),
+        (ShapeKind.RoofPlane, ShapeKind.Outline) => OfOutline([new(0, 0), new(Second.Metres, 0), new(Second.Metres, First.Metres * PitchFactor(Pitch)), new(0, First.Metres * PitchFactor(Pitch))]),
+        _ => null,
+    };
+
     /// <summary>What each typed part of a shape's size is, in order.</summary>
     public static IReadOnlyList<SizePart> Sizes(ShapeKind kind) => kind switch
     {

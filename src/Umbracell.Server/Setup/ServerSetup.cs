@@ -49,6 +49,7 @@ internal static class ServerSetup
         services.AddMemoryCache();
         services.AddScoped<SurfaceReader>();
         services.AddScoped<SheetLibrary>();
+        services.AddSingleton<SurfaceUndo>();
         services.AddScoped<CrewYields>();
         services.AddScoped<PriceReader>();
         services.AddSingleton(TimeProvider.System);

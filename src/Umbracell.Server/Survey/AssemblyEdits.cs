@@ -1,6 +1,7 @@
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Quantities;
 using Umbracell.Formats.DataFiles;
+using Umbracell.Formats.Words;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Typing;
 using Umbracell.Store.Model;
@@ -58,6 +59,9 @@ internal static class AssemblyEdits
         surface.MemberSpacingM = spacing;
     }
 
+    private static string? MaterialOf(string written) =>
+        ShippedData.Materials.ContainsKey(written) ? written : WordCatalog.CodeOf("material", written) is { } code && ShippedData.Materials.ContainsKey(code) ? code : null;
+
     // "osb|7/16; wood-siding|5/8": material and thickness, outermost first.
     private static void TakeLayers(TypedFields fields, string field, Action<List<LayerRow>> take, int most = MostLayers)
     {
@@ -70,7 +74,8 @@ internal static class AssemblyEdits
         foreach (var one in fields.Raw(field).Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries))
         {
             var parts = one.Split('|', StringSplitOptions.TrimEntries);
-            if (parts.Length != 2 || !ShippedData.Materials.ContainsKey(parts[0]) || layers.Count == most)
+            var material = MaterialOf(parts[0]);
+            if (parts.Length != 2 || material is null || layers.Count == most)
             {
                 fields.Fault(new(field, "unknown", one));
                 return;
@@ -83,7 +88,7 @@ internal static class AssemblyEdits
                 return;
             }
 
-            layers.Add(new() { Material = parts[0], ThicknessMm = thickness.Figure!.Value.Si * 1000 });
+            layers.Add(new() { Material = material, ThicknessMm = thickness.Figure!.Value.Si * 1000 });
         }
 
         take(layers);

@@ -27,6 +27,12 @@ internal static class SurfaceEdits
     public static void Take(TypedEdit edit, Surface surface, SurveyChoices known, Stamp stamp)
     {
         var fields = new TypedFields(edit);
+        if (fields.Has("kind") && fields.Has("size"))
+        {
+            // The size that comes with a new kind is meant in the new kind's shape.
+            SurfaceStart.ForgetSize(surface);
+        }
+
         fields.Text("name", 200, required: true, text => surface.Name = text);
         fields.Choice<SurfaceKind>("kind", kind => SurfaceStart.Become(surface, ShippedData.Templates[kind]));
         fields.Known("template", id => known.Templates.ContainsKey(id), id => SurfaceStart.Become(surface, known.Templates[id]));
@@ -37,7 +43,7 @@ internal static class SurfaceEdits
         AssemblyEdits.Take(fields, surface);
         DetailEdits.Take(fields, surface, known);
         fields.Text("openLeak", 500, required: false, text => TakeLeak(surface, text, stamp));
-        fields.Known("sheet", id => id.Length == 0 || known.Sheets.ContainsKey(id), id => (surface.SheetSlug, surface.System) = (id.Length == 0 ? null : id, null));
+        fields.Known("sheet", text => text.Length == 0 || known.SheetOf(text) is not null, text => (surface.SheetSlug, surface.System) = (known.SheetOf(text), null));
         fields.QuantityOrBlank("thickness", FieldRanges.FoamThickness, si => surface.FoamThicknessM = si);
         fields.QuantityOrBlank("expectedSubstrate", FieldRanges.ReadTemperature, si => surface.ExpectedSubstrateC = si);
         fields.QuantityOrBlank("expectedDrum", FieldRanges.ReadTemperature, si => surface.ExpectedDrumC = si);
@@ -53,11 +59,14 @@ internal static class SurfaceEdits
         }
 
         var typed = SizeText.ParseShape(fields.Raw("size"), surface.Shape, fields.Units);
+        if (typed is { Shape: null, Part: null } && SizeText.ParseShape(fields.Raw("size"), ShippedData.Templates[surface.Kind].Shape, fields.Units) is { Shape: not null } ofKind)
+        {
+            typed = ofKind;
+        }
+
         if (typed.Shape is { } shape)
         {
-            (surface.FirstM, surface.SecondM, surface.ThirdM) = (shape.First.Metres, shape.Second.Metres, shape.Third.Metres);
-            (surface.Pitch, surface.BayCount) = (shape.Pitch, shape.Count);
-            surface.Corners = [.. shape.Corners.SelectMany(c => new[] { c.X, c.Y })];
+            SurfaceStart.Size(surface, shape);
         }
         else if (typed.Part is { } part)
         {

@@ -24,7 +24,7 @@ public sealed record SketchPath(IReadOnlyList<double> Xy);
 /// <summary>A surface drawn from its numbers, in metres, x across and y up.</summary>
 public sealed record SketchAnswer(double WidthM, double HeightM, IReadOnlyList<SketchPath> Faces, IReadOnlyList<SketchPath> Openings, IReadOnlyList<SketchPath> Members);
 
-/// <summary>A surface as the survey shows it: every cell as it would be typed, and what follows from it.</summary>
+/// <summary>A surface as the survey shows it: every cell as it would be typed, and what follows from it; after an edit also what takes the edit back.</summary>
 public sealed record SurfaceAnswer(
     Guid Id,
     string Name,
@@ -57,4 +57,5 @@ public sealed record SurfaceAnswer(
     WorkedFigure? SprayedArea,
     IReadOnlyList<FindingAnswer> Findings,
     Verdict Verdict,
-    uint Version);
+    uint Version,
+    string? Undo = null);

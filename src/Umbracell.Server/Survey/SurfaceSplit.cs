@@ -46,11 +46,8 @@ internal static class SurfaceSplit
         (rest.Repeats, rest.SheetSlug, rest.FoamThicknessM, rest.BufferId) = (surface.Repeats, surface.SheetSlug, surface.FoamThicknessM, surface.BufferId);
         rest.Details = surface.Details.Copy();
         (rest.System, rest.ChoiceFacts) = (surface.System, surface.ChoiceFacts);
-        Size(surface, first);
-        Size(rest, second);
+        SurfaceStart.Size(surface, first);
+        SurfaceStart.Size(rest, second);
         return rest;
     }
-
-    private static void Size(Surface surface, Shape shape) =>
-        (surface.FirstM, surface.SecondM, surface.ThirdM, surface.Pitch, surface.BayCount) = (shape.First.Metres, shape.Second.Metres, shape.Third.Metres, shape.Pitch, shape.Count);
 }

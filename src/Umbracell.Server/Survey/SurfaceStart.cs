@@ -1,6 +1,7 @@
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Takeoff;
 using Umbracell.Formats.DataFiles;
+using Umbracell.Server.Jobs;
 using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Survey;
@@ -16,11 +17,19 @@ internal static class SurfaceStart
         return surface;
     }
 
-    /// <summary>Makes a surface what a template says. Its size stays where the shape does.</summary>
+    /// <summary>Makes a surface what a template says. A size that was taken stays: in the template's shape where it fits that, else in the shape it was taken in.</summary>
     public static void Become(Surface surface, AssemblyTemplate template)
     {
         surface.Kind = template.Kind;
-        BecomeShape(surface, template.Shape);
+        if (!surface.HasSize)
+        {
+            surface.Shape = template.Shape;
+        }
+        else if (SurfaceReader.ShapeOf(surface).As(template.Shape) is { } fitting)
+        {
+            Size(surface, fitting);
+        }
+
         surface.Substrate = template.Substrate;
         surface.MemberMaterial = template.Members.Material;
         surface.MemberDepthM = template.Members.DepthMm / 1000;
@@ -59,14 +68,26 @@ internal static class SurfaceStart
         };
     }
 
-    /// <summary>A size belongs to its shape: another shape asks for it anew.</summary>
+    /// <summary>Another shape keeps a size that fits it, and asks for any other anew.</summary>
     public static void BecomeShape(Surface surface, ShapeKind shape)
     {
-        if (surface.Shape != shape)
+        if (surface.HasSize && SurfaceReader.ShapeOf(surface).As(shape) is { } fitting)
+        {
+            Size(surface, fitting);
+        }
+        else
         {
             surface.Shape = shape;
             ForgetSize(surface);
         }
+    }
+
+    /// <summary>Gives a surface a shape with its size.</summary>
+    public static void Size(Surface surface, Shape shape)
+    {
+        surface.Shape = shape.Kind;
+        (surface.FirstM, surface.SecondM, surface.ThirdM, surface.Pitch, surface.BayCount) = (shape.First.Metres, shape.Second.Metres, shape.Third.Metres, shape.Pitch, shape.Count);
+        surface.Corners = [.. shape.Corners.SelectMany(c => new[] { c.X, c.Y })];
     }
 
     public static void ForgetSize(Surface surface)

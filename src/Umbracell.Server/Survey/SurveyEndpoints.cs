@@ -33,6 +33,7 @@ internal static class SurveyEndpoints
         app.MapPost("/api/jobs/{id:guid}/surfaces", AddAsync).WithTags("Survey").WithSummary("A new surface from typed fields.").RequireAuthorization(Claims.MayEdit);
         var one = app.MapGroup("/api/surfaces/{id:guid}").WithTags("Survey").RequireAuthorization(Claims.MayEdit);
         one.MapPatch("", ChangeAsync).WithSummary("Change typed fields of a surface.").ProducesProblem(409);
+        one.MapPost("/undo", TakeBackAsync).WithSummary("Take an edit of a surface back.").ProducesProblem(409);
         one.MapDelete("", RemoveAsync).WithSummary("Take a surface off the job; it can be brought back.");
         one.MapPost("/restore", RestoreAsync).WithSummary("Bring back a surface that was taken off.");
         one.MapPost("/split", SplitAsync).WithSummary("Cut a surface in two where depth or system changes.").ProducesProblem(409);
@@ -83,16 +84,32 @@ internal static class SurveyEndpoints
         db.Surfaces.AddRange(surfaces);
     }
 
-    private static async Task<Ok<SurfaceAnswer>> ChangeAsync(Guid id, TypedEdit edit, SurfaceReader reader, SheetLibrary library, UmbracellDb db, ClaimsPrincipal user, TimeProvider clock)
+    private static async Task<Ok<SurfaceAnswer>> ChangeAsync(Guid id, TypedEdit edit, SurfaceReader reader, SheetLibrary library, SurfaceUndo undo, UmbracellDb db, ClaimsPrincipal user, TimeProvider clock)
     {
         var (surface, job) = await reader.FindAsync(id);
-        await CheckVersionAsync(edit, surface, reader);
+        await CheckVersionAsync(edit.Version, surface, reader);
+        var before = undo.Seal(surface);
         SurfaceEdits.Take(edit, surface, await SurveyChoices.OfAsync(job.Id, library, db), Stamp.Of(user, clock));
 
         // Openings and notes are rows of their own: the surface's row must change with them for its version to move on.
         surface.ChangedAt = clock.GetUtcNow();
         await db.SaveChangesAsync();
-        return TypedResults.Ok(await AnswerAsync(surface, reader));
+        return TypedResults.Ok(await AnswerAsync(surface, reader) with { Undo = before });
+    }
+
+    private static async Task<Ok<SurfaceAnswer>> TakeBackAsync(Guid id, TakenBack edit, SurfaceReader reader, SurfaceUndo undo, UmbracellDb db, TimeProvider clock)
+    {
+        var (surface, _) = await reader.FindAsync(id);
+        await CheckVersionAsync(edit.Version, surface, reader);
+        var before = undo.Seal(surface);
+        if (!undo.TryPutBack(surface, edit.Undo))
+        {
+            throw new FieldFaultsException([new("undo", "unknown", "")]);
+        }
+
+        surface.ChangedAt = clock.GetUtcNow();
+        await db.SaveChangesAsync();
+        return TypedResults.Ok(await AnswerAsync(surface, reader) with { Undo = before });
     }
 
     private static async Task<NoContent> RemoveAsync(Guid id, SurfaceReader reader, UmbracellDb db, TimeProvider clock)
@@ -115,7 +132,7 @@ internal static class SurveyEndpoints
     private static async Task<Ok<SurfaceAnswer>> SplitAsync(Guid id, TypedEdit edit, SurfaceReader reader, UmbracellDb db, TimeProvider clock)
     {
         var (surface, job) = await reader.FindAsync(id);
-        await CheckVersionAsync(edit, surface, reader);
+        await CheckVersionAsync(edit.Version, surface, reader);
         var second = SurfaceSplit.Take(edit, surface);
         await AppendAsync([second], job, db, clock);
         surface.ChangedAt = clock.GetUtcNow();
@@ -173,9 +190,9 @@ internal static class SurveyEndpoints
         return TypedResults.NoContent();
     }
 
-    private static async Task CheckVersionAsync(TypedEdit edit, Surface surface, SurfaceReader reader)
+    private static async Task CheckVersionAsync(uint? seen, Surface surface, SurfaceReader reader)
     {
-        if (edit.Version != surface.Version)
+        if (seen != surface.Version)
         {
             throw new StaleEditException(await AnswerAsync(surface, reader));
         }

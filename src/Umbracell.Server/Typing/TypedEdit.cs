@@ -1,6 +1,7 @@
 using System.ComponentModel.DataAnnotations;
 using System.Globalization;
 using Umbracell.Core.Quantities;
+using Umbracell.Formats.Words;
 using Umbracell.Questions.Answers;
 
 namespace Umbracell.Server.Typing;
@@ -91,7 +92,7 @@ internal sealed class TypedFields(TypedEdit edit)
         }
     }
 
-    /// <summary>Takes one of a list of words.</summary>
+    /// <summary>Takes one of a list of words: by its code, or by what the screen calls it.</summary>
     public void Choice<T>(string field, Action<T> take)
         where T : struct, Enum
     {
@@ -100,7 +101,8 @@ internal sealed class TypedFields(TypedEdit edit)
             return;
         }
 
-        if (Enum.TryParse<T>(Raw(field), ignoreCase: true, out var value) && Enum.IsDefined(value) && !char.IsDigit(Raw(field)[0]))
+        var typed = FieldWords.ListOf(typeof(T)) is { } list ? WordCatalog.CodeOf(list, Raw(field)) ?? Raw(field) : Raw(field);
+        if (Enum.TryParse<T>(typed, ignoreCase: true, out var value) && Enum.IsDefined(value) && !char.IsDigit(typed[0]))
         {
             take(value);
         }

@@ -21,6 +21,22 @@ public sealed class TakeoffTests
         Shape(size, kind).Area.SquareFeet.ShouldBe(squareFeet, 1e-6);
 
     [Fact]
+    public void A_shape_taken_as_another_keeps_its_area() =>
+        Gen.Select(Gen.Enum<ShapeKind>(), Gen.Enum<ShapeKind>(), Gen.Double[0.5, 50], Gen.Double[0.5, 50], Gen.Double[0.05, 2], Gen.Int[1, 3]).Sample((from, to, a, b, pitch, count) =>
+        {
+            var shape = from == ShapeKind.Outline
+                ? Core.Takeoff.Shape.OfOutline([new(0, 0), new(a, 0), new(0, b)])
+                : new Shape(from, new(a), new(b), new(2), pitch, from == ShapeKind.Bays ? count : 1);
+            if (shape.As(to) is { } taken)
+            {
+                taken.Kind.ShouldBe(to);
+                taken.Area.SquareMetres.ShouldBe(shape.Area.SquareMetres, shape.Area.SquareMetres * 1e-12);
+            }
+
+            shape.As(from).ShouldBe(shape);
+        });
+
+    [Fact]
     public void A_nine_in_twelve_plane_has_pitch_factor_a_quarter_over() =>
         Core.Takeoff.Shape.PitchFactor(9 / 12.0).ShouldBe(1.25, 1e-12);
 

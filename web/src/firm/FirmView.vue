@@ -3,6 +3,7 @@ import { useQueryClient } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, ask, type Schemas } from '@/shared/api/client'
+import { keepEdit } from '@/shared/keeping/records'
 import { useFirm } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
 import { useSession } from '@/shared/state/session'
@@ -20,8 +21,10 @@ const queries = useQueryClient()
 const firm = useFirm()
 const mayEdit = computed(() => session.person?.mayEdit ?? false)
 
-const typed = useTyped('firm', async (fields) => {
-  const answer = await ask(api.PATCH('/api/firm', { body: { version: null, units: reader.units, fields } }))
+const typed = useTyped('firm', () => async (fields) => {
+  const body = { version: null, units: reader.units, fields }
+  const send = () => ask(api.PATCH('/api/firm', { body }))
+  const answer = await keepEdit({ kind: 'firm', id: '', version: null }, { send, versionIn: () => undefined })
   queries.setQueryData(['firm'], answer)
   if (session.person) session.person.currency = answer.currency
   void queries.invalidateQueries({

@@ -151,13 +151,7 @@ const take = (row: Row) => (reader.inHand[props.job] = row.id)
       </table>
     </div>
     <section v-if="board.data.value" class="design no-print">
-      <JobForm
-        v-if="changing"
-        :key="board.data.value.job.version"
-        :job="board.data.value.job"
-        @cancel="changing = false"
-        @done="changing = false"
-      />
+      <JobForm v-if="changing" :job="board.data.value.job" @cancel="changing = false" @done="changing = false" />
       <template v-else>
         <p class="quiet">{{ t('board.design', { ...design, targets }) }} {{ t('board.summer', design) }}</p>
         <button v-if="session.person?.mayEdit" type="button" class="button" @click="changing = true">

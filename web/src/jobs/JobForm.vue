@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
-import { useSessionStorage } from '@vueuse/core'
-import { nextTick, ref } from 'vue'
+import { computed, nextTick, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, ApiProblem, ask, type Schemas } from '../shared/api/client'
-import { useProblems } from '../shared/figures/problems'
-import { useChoices } from '../shared/state/job'
+import { useChoices, useJobEdits } from '../shared/state/job'
 import { useReader } from '../shared/state/reader'
+import { useTypedForm } from '../shared/state/typedForm'
 
 /** A job's name, zone, targets and design air, typed in either unit system: a new one, or one that stands. The draft outlives a refresh. */
 const props = defineProps<{ job?: Schemas['JobAnswer'] }>()
@@ -14,8 +13,8 @@ const emit = defineEmits<{ cancel: []; done: [id: string] }>()
 const { t } = useI18n()
 const reader = useReader()
 const choices = useChoices()
+const edits = useJobEdits()
 const queries = useQueryClient()
-const { byField, general } = useProblems()
 
 const typed = [
   'indoorTemp',
@@ -29,20 +28,8 @@ const typed = [
   'altitude',
   'height',
 ] as const
-type Draft = Record<
-  | 'name'
-  | 'crew'
-  | 'climateZone'
-  | 'targetSet'
-  | 'place'
-  | 'humidityClass'
-  | 'roomTemps'
-  | 'roomHumidities'
-  | (typeof typed)[number],
-  string
->
 
-function start(): Draft {
+function start(): Record<string, string> {
   const metric = reader.units === 'metric'
   const shown = (field: (typeof typed)[number], usual: string) =>
     props.job ? reader.print(props.job.figures[field]) : usual
@@ -68,63 +55,52 @@ function start(): Draft {
   }
 }
 
-const before = start()
-const draft = useSessionStorage<Draft>(`draft.job.${props.job?.id ?? 'new'}`, { ...before }, { mergeDefaults: true })
-const faults = ref<Record<string, string>>({})
-const busy = ref(false)
+const before = computed(start)
+const stale = ref(false)
+const form = useTypedForm(`job.form.${props.job?.id ?? 'new'}`, before, async (fields) => {
+  const saved = await kept(fields)
+  // Told first: the fresh version replaces this form, and a form that is gone tells no one anything.
+  emit('done', saved.id)
+  for (const key of ['jobs', 'job', 'surface']) void queries.invalidateQueries({ queryKey: [key] })
+})
+const { values, faults, notice, busy } = form
 
-// Only what was changed travels: a rounded print of an untouched figure must not overwrite the figure.
-const changed = () =>
-  Object.fromEntries(
-    Object.entries(draft.value).filter(([field, text]) => !props.job || text !== before[field as keyof Draft]),
-  )
+// Two people at one form: what the other kept is shown behind what was typed here, which is sent only when asked again.
+async function kept(fields: Record<string, string>) {
+  stale.value = false
+  if (!props.job) return ask(api.POST('/api/jobs', { body: { version: null, units: reader.units, fields } }))
+  try {
+    return await edits.change(props.job, fields, false)
+  } catch (cause) {
+    stale.value = cause instanceof ApiProblem && cause.status === 409
+    if (stale.value) await queries.invalidateQueries({ queryKey: ['job'] })
+    throw cause
+  }
+}
 
 async function save() {
-  busy.value = true
-  faults.value = {}
-  try {
-    const body = { version: props.job?.version ?? null, units: reader.units, fields: changed() }
-    const path = { params: { path: { id: props.job?.id ?? '' } } }
-    const saved = await ask(
-      props.job ? api.PATCH('/api/jobs/{id}', { ...path, body }) : api.POST('/api/jobs', { body }),
-    )
-    draft.value = start()
-    // Told first: the fresh version replaces this form, and a form that is gone tells no one anything.
-    emit('done', saved.id)
-    for (const key of ['jobs', 'job', 'surface']) void queries.invalidateQueries({ queryKey: [key] })
-  } catch (cause) {
-    const stale = cause instanceof ApiProblem && cause.status === 409
-    faults.value = stale
-      ? { '': t('jobs.form.conflict') }
-      : cause instanceof ApiProblem
-        ? byField(cause)
-        : { '': general(cause) }
-    if (stale) await queries.invalidateQueries({ queryKey: ['job'] })
-    await nextTick()
-    document.querySelector<HTMLElement>('.job-form [aria-invalid="true"]')?.focus()
-  } finally {
-    busy.value = false
-  }
+  if (await (props.job ? form.submitChanged() : form.submit())) return
+  await nextTick()
+  document.querySelector<HTMLElement>('.job-form [aria-invalid="true"]')?.focus()
 }
 
 // A place brings its zone and design air along; they stay in the form to be changed.
 const took = ref('')
 function takePlace() {
-  const place = choices.data.value?.places.find((one) => one.id === draft.value.place)
+  const place = choices.data.value?.places.find((one) => one.id === values.place)
   took.value = place?.name ?? ''
   if (!place) return
-  draft.value = {
-    ...draft.value,
+  Object.assign(values, {
     climateZone: place.climateZone,
     altitude: reader.print(place.figures.altitude),
     outdoorTemp: reader.print(place.figures.heating),
     summerOutdoorTemp: reader.print(place.figures.cooling),
     summerOutdoorHumidity: reader.print(place.figures.coolingRh),
-  }
+  })
 }
 
 function cancel() {
-  draft.value = { ...before }
+  form.clear()
   emit('cancel')
 }
 </script>
@@ -134,7 +110,7 @@ function cancel() {
     <label class="field wide">
       <span>{{ t('jobs.form.name') }}</span>
       <input
-        v-model="draft.name"
+        v-model="values.name"
         class="input"
         autofocus
         :aria-invalid="!!faults.name"
@@ -144,18 +120,18 @@ function cancel() {
     </label>
     <label class="field">
       <span>{{ t('jobs.form.crew') }}</span>
-      <input v-model="draft.crew" class="input" :aria-invalid="!!faults.crew" />
+      <input v-model="values.crew" class="input" :aria-invalid="!!faults.crew" />
       <em class="fault">{{ faults.crew }}</em>
     </label>
     <label class="field">
       <span>{{ t('jobs.form.climateZone') }}</span>
-      <select v-model="draft.climateZone" class="input">
+      <select v-model="values.climateZone" class="input">
         <option v-for="zone in choices.data.value?.climateZones" :key="zone">{{ zone }}</option>
       </select>
     </label>
     <label class="field wide">
       <span>{{ t('jobs.form.targetSet') }}</span>
-      <select v-model="draft.targetSet" class="input">
+      <select v-model="values.targetSet" class="input">
         <option v-for="set in choices.data.value?.targetSets" :key="set.id" :value="set.id">{{ set.edition }}</option>
       </select>
     </label>
@@ -164,7 +140,7 @@ function cancel() {
       <label v-for="field in typed" :key="field" class="field">
         <span>{{ t(`jobs.form.${field}`) }}</span>
         <input
-          v-model="draft[field]"
+          v-model="values[field]"
           class="input"
           :aria-invalid="!!faults[field]"
           :aria-describedby="`job-${field}-fault`"
@@ -176,7 +152,7 @@ function cancel() {
       <legend>{{ t('section.year.title') }}</legend>
       <label class="field">
         <span>{{ t('jobs.form.place') }}</span>
-        <select v-model="draft.place" class="input" aria-describedby="job-place-note" @change="takePlace">
+        <select v-model="values.place" class="input" aria-describedby="job-place-note" @change="takePlace">
           <option value="">{{ t('jobs.form.noPlace') }}</option>
           <option v-for="place in choices.data.value?.places" :key="place.id" :value="place.id">
             {{ place.name }} ({{ place.climateZone }})
@@ -188,21 +164,21 @@ function cancel() {
       </label>
       <label class="field">
         <span>{{ t('jobs.form.humidityClass') }}</span>
-        <select v-model="draft.humidityClass" class="input">
+        <select v-model="values.humidityClass" class="input">
           <option v-for="one in ['1', '2', '3', '4', '5', '']" :key="one" :value="one">
             {{ one ? t(`jobs.form.class.${one}`) : t('jobs.form.byMonth') }}
           </option>
         </select>
       </label>
-      <template v-if="draft.humidityClass === ''">
+      <template v-if="values.humidityClass === ''">
         <label v-for="field in ['roomTemps', 'roomHumidities'] as const" :key="field" class="field whole">
           <span>{{ t(`jobs.form.${field}`) }}</span>
-          <input v-model="draft[field]" class="input" :aria-invalid="!!faults[field]" />
+          <input v-model="values[field]" class="input" :aria-invalid="!!faults[field]" />
           <em class="fault">{{ faults[field] }}</em>
         </label>
       </template>
     </fieldset>
-    <p v-if="faults['']" class="fault wide" role="alert">{{ faults[''] }}</p>
+    <p v-if="notice" class="fault wide" role="alert">{{ stale ? t('jobs.form.conflict') : notice }}</p>
     <div class="wide buttons">
       <button type="submit" class="button main" :disabled="busy">
         {{ t(job ? 'jobs.form.save' : 'jobs.form.create') }}

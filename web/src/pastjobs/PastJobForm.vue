@@ -19,13 +19,14 @@ const form = useTypedForm('pastJob', {}, async (fields) => {
 })
 const { values, faults, notice, busy } = form
 
-async function keep() {
-  if (await form.submit(['product', ...NEEDED])) form.clear()
+function cancel() {
+  form.clear()
+  emit('cancel')
 }
 </script>
 
 <template>
-  <form @submit.prevent="keep" @keydown.esc="$emit('cancel')">
+  <form @submit.prevent="form.submit(['product', ...NEEDED])" @keydown.esc="cancel">
     <label class="field">
       <span>{{ t('past.col.product') }}</span>
       <select v-model="values.product" class="input" :aria-invalid="!!faults.product">
@@ -47,7 +48,7 @@ async function keep() {
     </label>
     <div class="acts">
       <button class="button main" :disabled="busy">{{ t('past.keep') }}</button>
-      <button type="button" class="button" @click="$emit('cancel')">{{ t('past.close') }}</button>
+      <button type="button" class="button" @click="cancel">{{ t('past.close') }}</button>
       <span class="fault" role="alert">{{ notice }}</span>
     </div>
   </form>

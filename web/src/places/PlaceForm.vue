@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { nextTick, ref } from 'vue'
+import { computed, nextTick } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { api, ApiProblem, ask, type Schemas } from '@/shared/api/client'
-import { useProblems } from '@/shared/figures/problems'
+import { api, ask, type Schemas } from '@/shared/api/client'
 import { useChoices } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
+import { useTypedForm } from '@/shared/state/typedForm'
 
 /** A place of the firm's own, typed in either unit system. */
 const props = defineProps<{ place?: Schemas['PlaceAnswer'] }>()
@@ -12,12 +12,10 @@ const emit = defineEmits<{ done: []; cancel: [] }>()
 const { t } = useI18n()
 const reader = useReader()
 const choices = useChoices()
-const { byField, general } = useProblems()
 
 const lines = ['name', 'altitude', 'heating', 'cooling', 'coolingRh', 'temps', 'humidities', 'source'] as const
-type Draft = Record<(typeof lines)[number] | 'climateZone', string>
 
-const start = (): Draft => ({
+const before = computed(() => ({
   name: props.place?.name ?? '',
   climateZone: props.place?.climateZone ?? '5A',
   altitude: reader.print(props.place?.figures.altitude),
@@ -27,45 +25,35 @@ const start = (): Draft => ({
   temps: props.place?.temps.map(reader.print).join('; ') ?? '',
   humidities: props.place?.humidities.map(reader.print).join('; ') ?? '',
   source: props.place?.source ?? '',
-})
-const before = start()
-const draft = ref<Draft>({ ...before })
-const faults = ref<Record<string, string>>({})
-const busy = ref(false)
-
-// Only what was changed travels: a rounded print of an untouched figure must not overwrite the figure.
-const changed = () =>
-  Object.fromEntries(
-    Object.entries(draft.value).filter(([field, text]) => !props.place || text !== before[field as keyof Draft]),
+}))
+const form = useTypedForm(`place.${props.place?.id ?? 'new'}`, before, async (fields) => {
+  const body = { version: props.place?.version ?? null, units: reader.units, fields }
+  await ask(
+    props.place
+      ? api.PATCH('/api/places/{id}', { params: { path: { id: props.place.id } }, body })
+      : api.POST('/api/places', { body }),
   )
+})
+const { values, faults, notice, busy } = form
 
 async function save() {
-  busy.value = true
-  faults.value = {}
-  const body = { version: props.place?.version ?? null, units: reader.units, fields: changed() }
-  try {
-    await ask(
-      props.place
-        ? api.PATCH('/api/places/{id}', { params: { path: { id: props.place.id } }, body })
-        : api.POST('/api/places', { body }),
-    )
-    emit('done')
-  } catch (cause) {
-    faults.value = cause instanceof ApiProblem && cause.faults.length ? byField(cause) : { '': general(cause) }
-    await nextTick()
-    document.querySelector<HTMLElement>('.place-form [aria-invalid="true"]')?.focus()
-  } finally {
-    busy.value = false
-  }
+  if (await (props.place ? form.submitChanged() : form.submit(lines))) return emit('done')
+  await nextTick()
+  document.querySelector<HTMLElement>('.place-form [aria-invalid="true"]')?.focus()
+}
+
+function cancel() {
+  form.clear()
+  emit('cancel')
 }
 </script>
 
 <template>
-  <form class="place-form" novalidate @submit.prevent="save" @keydown.esc="emit('cancel')">
+  <form class="place-form" novalidate @submit.prevent="save" @keydown.esc="cancel">
     <label v-for="field in lines" :key="field" class="field" :class="{ wide: ['temps', 'humidities'].includes(field) }">
       <span>{{ t(`places.form.${field}`) }}</span>
       <input
-        v-model="draft[field]"
+        v-model="values[field]"
         class="input"
         :autofocus="field === 'name'"
         :aria-invalid="!!faults[field]"
@@ -75,15 +63,15 @@ async function save() {
     </label>
     <label class="field">
       <span>{{ t('places.form.climateZone') }}</span>
-      <select v-model="draft.climateZone" class="input">
+      <select v-model="values.climateZone" class="input">
         <option v-for="zone in choices.data.value?.climateZones" :key="zone">{{ zone }}</option>
       </select>
       <em class="fault">{{ faults.climateZone }}</em>
     </label>
-    <p class="fault wide" role="alert">{{ faults[''] }}</p>
+    <p class="fault wide" role="alert">{{ notice }}</p>
     <div class="wide acts">
       <button class="button main" :disabled="busy">{{ t('places.keep') }}</button>
-      <button type="button" class="button" @click="emit('cancel')">{{ t('places.cancel') }}</button>
+      <button type="button" class="button" @click="cancel">{{ t('places.cancel') }}</button>
     </div>
   </form>
 </template>

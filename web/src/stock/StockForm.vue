@@ -20,8 +20,8 @@ const { values, faults, notice, busy } = form
 
 // The next lot is most often of the same product.
 async function add() {
-  const { product = '', side = 'a' } = values.value
-  if (await form.submit(['product', 'lot'])) form.clear({ product, side })
+  const { product = '', side = 'a' } = values
+  if (await form.submit(['product', 'lot'])) Object.assign(values, { product, side })
 }
 </script>
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
 import { api, ask, type Schemas } from '@/shared/api/client'
+import { keepEdit, versionOf } from '@/shared/keeping/records'
 import { useReader } from '@/shared/state/reader'
 import { useTyped } from '@/shared/state/typed'
 import TypedField from '@/shared/ui/TypedField.vue'
@@ -11,19 +12,19 @@ const emit = defineEmits<{ changed: []; remove: [] }>()
 const { t } = useI18n()
 const reader = useReader()
 
-// Each figure kept carries the version the last one made.
-let version = props.set.version
-const typed = useTyped(`targets.${props.set.id}`, async (fields) => {
-  const path = { params: { path: { id: props.set.id } } }
-  const answer = await ask(
-    api.PATCH('/api/target-sets/{id}', {
-      ...path,
-      body: { version: Math.max(version, props.set.version), units: reader.units, fields },
-    }),
-  )
-  version = answer.version
-  emit('changed')
-})
+const typed = useTyped(
+  () => `targets.${props.set.id}`,
+  () => {
+    const { id, version } = props.set
+    return async (fields) => {
+      const units = reader.units
+      const send = (version: number | null) =>
+        ask(api.PATCH('/api/target-sets/{id}', { params: { path: { id } }, body: { version, units, fields } }))
+      await keepEdit({ kind: 'targets', id, version }, { send, versionIn: versionOf })
+      emit('changed')
+    }
+  },
+)
 </script>
 
 <template>

@@ -1,11 +1,13 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
-import { api, ApiProblem, ask, type Schemas } from '../api/client'
+import { api, ask, type Schemas } from '../api/client'
+import { keepEdit, versionOf } from '../keeping/records'
 import { useReader } from './reader'
 
 export type Surface = Schemas['SurfaceAnswer']
 
 type Id = MaybeRefOrGetter<string>
+type SeenSurface = { id: string; version: number }
 
 const path = (id: Id) => ({ params: { path: { id: toValue(id) } } })
 
@@ -58,47 +60,48 @@ export const useWindow = (id: Id) =>
     ...ofSurface(id),
   })
 
-/**
- * Saves a field that does not collide with what others change on the same record: where the version moved on meanwhile,
- * the record is fetched anew and the field put on top, once.
- */
-export async function onTop<T>(save: () => Promise<T>, refresh: () => Promise<unknown>): Promise<T> {
-  try {
-    return await save()
-  } catch (cause) {
-    if (!(cause instanceof ApiProblem) || cause.status !== 409) throw cause
-    await refresh()
-    return save()
-  }
-}
-
 /** Changes surfaces of a job, and tells every screen that shows them. */
 export function useSurfaceEdits(jobId: Id) {
   const queries = useQueryClient()
   const reader = useReader()
 
-  function put(surface: Surface) {
-    queries.setQueryData<Surface[]>(['job', toValue(jobId), 'surfaces'], (rows) =>
+  function put(surface: Surface, job = toValue(jobId)) {
+    queries.setQueryData<Surface[]>(['job', job, 'surfaces'], (rows) =>
       rows?.some((row) => row.id === surface.id)
         ? rows.map((row) => (row.id === surface.id ? surface : row))
         : [...(rows ?? []), surface],
     )
-    void queries.invalidateQueries({ queryKey: ['job', toValue(jobId), 'board'] })
+    void queries.invalidateQueries({ queryKey: ['job', job, 'board'] })
     void queries.invalidateQueries({ queryKey: ['surface', surface.id] })
     void queries.invalidateQueries({ queryKey: ['jobs'], refetchType: 'none' })
     return surface
   }
 
-  const edit = (fields: Record<string, string>, version: number | null) => ({ version, units: reader.units, fields })
+  function kept(surface: SeenSurface, onTop: boolean, ask: (version: number | null) => Promise<Surface>) {
+    const job = toValue(jobId)
+    const seen = { kind: 'surface', id: surface.id, version: surface.version }
+    // Shown before the next edit of the surface goes out.
+    const send = async (version: number | null) => put(await ask(version), job)
+    return keepEdit(seen, { send, versionIn: versionOf, onTop })
+  }
 
   return {
     put,
-    async change(surface: { id: string; version: number }, fields: Record<string, string>) {
-      const body = edit(fields, surface.version)
-      return put(await ask(api.PATCH('/api/surfaces/{id}', { ...path(surface.id), body })))
+    /** Changes a surface as it was seen; on top of what others changed on it meanwhile, or not at all. */
+    change(surface: SeenSurface, fields: Record<string, string>, onTop = true) {
+      const units = reader.units
+      return kept(surface, onTop, (version) =>
+        ask(api.PATCH('/api/surfaces/{id}', { ...path(surface.id), body: { version, units, fields } })),
+      )
     },
+    /** Takes an edit of a surface back, by what its answer gave for that. */
+    takeBack: (surface: SeenSurface, undo: string) =>
+      kept(surface, false, (version) =>
+        ask(api.POST('/api/surfaces/{id}/undo', { ...path(surface.id), body: { version: version ?? 0, undo } })),
+      ),
     async add(fields: Record<string, string>) {
-      return put(await ask(api.POST('/api/jobs/{id}/surfaces', { ...path(jobId), body: edit(fields, null) })))
+      const [job, body] = [toValue(jobId), { version: null, units: reader.units, fields }]
+      return put(await ask(api.POST('/api/jobs/{id}/surfaces', { ...path(job), body })), job)
     },
     async remove(surface: { id: string }) {
       await ask(api.DELETE('/api/surfaces/{id}', path(surface.id)))
@@ -107,6 +110,19 @@ export function useSurfaceEdits(jobId: Id) {
     async restore(surface: { id: string }) {
       await ask(api.POST('/api/surfaces/{id}/restore', path(surface.id)))
       await queries.invalidateQueries({ queryKey: ['job', toValue(jobId)] })
+    },
+  }
+}
+
+/** Changes a job as it was seen. */
+export function useJobEdits() {
+  const reader = useReader()
+  return {
+    change(job: { id: string; version: number | null }, fields: Record<string, string>, onTop = true) {
+      const units = reader.units
+      const send = (version: number | null) =>
+        ask(api.PATCH('/api/jobs/{id}', { ...path(job.id), body: { version, units, fields } }))
+      return keepEdit({ kind: 'job', ...job }, { send, versionIn: versionOf, onTop })
     },
   }
 }

@@ -2,6 +2,7 @@ import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import { api, ApiProblem, ask, onSignInNeeded, type Schemas } from '../api/client'
 import { clearCore } from '../core/browserCore'
+import { adoptOldDrafts, draftsBelongTo } from '../keeping/drafts'
 import { useReader } from './reader'
 
 /** Who is signed in, and the waiting room for requests whose sign-in ran out. */
@@ -20,12 +21,15 @@ export const useSession = defineStore('session', () => {
 
   function welcome(answer: Schemas['SessionAnswer']) {
     person.value = answer
+    draftsBelongTo(answer.id)
     useReader().units = answer.units
   }
 
   async function find() {
     try {
-      welcome(await ask(api.GET('/api/session')))
+      const answer = await ask(api.GET('/api/session'))
+      adoptOldDrafts(answer.id)
+      welcome(answer)
     } catch (cause) {
       if (!(cause instanceof ApiProblem) || cause.status !== 401) throw cause
       person.value = null
@@ -34,18 +38,34 @@ export const useSession = defineStore('session', () => {
   }
 
   async function signIn(signInName: string, password: string) {
-    welcome(await ask(api.POST('/api/session', { body: { signInName, password } })))
+    const answer = await ask(api.POST('/api/session', { body: { signInName, password } }))
+    const before = person.value
+    if (!before) adoptOldDrafts(null)
+    if (before && before.id !== answer.id) return someoneElse()
+    welcome(answer)
     expired.value = false
     waiting.forEach((request) => request.go())
     waiting = []
   }
 
-  async function signOut() {
-    await ask(api.DELETE('/api/session'))
+  // The screen behind the question is another person's: it goes, with the requests that waited for that person.
+  // What was typed there waits among that person's drafts.
+  function someoneElse() {
+    giveUp()
+    location.assign('/')
+  }
+
+  function giveUp() {
     waiting.forEach((request) => request.giveUp(new ApiProblem(401, '', [], null)))
     waiting = []
+  }
+
+  async function signOut() {
+    await ask(api.DELETE('/api/session'))
+    giveUp()
     expired.value = false
     person.value = null
+    draftsBelongTo('')
     clearCore()
   }
 

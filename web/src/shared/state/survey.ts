@@ -1,9 +1,11 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
 import { api, ask } from '../api/client'
+import { keepEdit, type Seen } from '../keeping/records'
 import { useReader } from './reader'
 
 type Id = MaybeRefOrGetter<string>
+type Fields = Record<string, string>
 const path = (id: Id) => ({ params: { path: { id: toValue(id) } } })
 const given = (id: Id) => computed(() => toValue(id) !== '')
 
@@ -65,24 +67,53 @@ export function useSurveyEdits(job: Id) {
   const queries = useQueryClient()
   const reader = useReader()
 
+  async function did<T>(key: string, answer: Promise<T>): Promise<T> {
+    const mine = toValue(job)
+    const value = await answer
+    queries.setQueryData(['job', mine, key], value)
+    stale(mine, key)
+    return value
+  }
+
   return {
     body: (fields: Record<string, string>, version: number | null = null) => ({ version, units: reader.units, fields }),
-    async did<T>(key: string, answer: Promise<T>): Promise<T> {
-      const value = await answer
-      queries.setQueryData(['job', toValue(job), key], value)
-      stale(key)
-      return value
+    did,
+    /**
+     * How fields of one record of a list are kept, as it is seen now: on top of what others changed on it meanwhile.
+     * @param key The list, which the answer holds whole.
+     * @param listIn The records in such an answer; a refusal holds the one record alone.
+     */
+    record<T>(
+      key: string,
+      seen: { id: string; version: number },
+      send: (id: string, body: { version: number | null; units: typeof reader.units; fields: Fields }) => Promise<T>,
+      listIn: (answer: T) => readonly { id: string; version: number }[],
+    ) {
+      const of: Seen = { kind: key, ...seen }
+      const versionIn = (answer: unknown) =>
+        (answer as { id?: string }).id === seen.id
+          ? (answer as { version: number }).version
+          : listIn(answer as T).find((one) => one.id === seen.id)?.version
+      return (fields: Fields) => {
+        const units = reader.units
+        const sending = {
+          send: (version: number | null) => send(seen.id, { version, units, fields }),
+          versionIn,
+          onTop: true,
+        }
+        return did(key, keepEdit(of, sending))
+      }
     },
     /** For answers that are not what a list shows. */
     async then<T>(answer: Promise<T>): Promise<T> {
+      const mine = toValue(job)
       const value = await answer
-      stale('')
+      stale(mine, '')
       return value
     },
   }
 
-  function stale(but: string) {
-    const mine = toValue(job)
+  function stale(mine: string, but: string) {
     void queries.invalidateQueries({
       predicate: ({ queryKey: [kind, id, what] }) =>
         kind === 'surface' || kind === 'jobs' || (kind === 'job' && id === mine && what !== but),

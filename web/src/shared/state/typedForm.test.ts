@@ -3,6 +3,7 @@ import { mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { i18n } from '@/i18n'
 import { ApiProblem } from '../api/client'
+import { draftsBelongTo } from '../keeping/drafts'
 import { useTypedForm } from './typedForm'
 
 type Form = ReturnType<typeof useTypedForm>
@@ -19,14 +20,14 @@ function formOf(
 
 beforeEach(() => {
   setActivePinia(createPinia())
-  sessionStorage.clear()
+  draftsBelongTo(`person ${Math.random()}`)
 })
 
 describe('a form sent as a whole', () => {
   it('sends what was typed, and blanks only where they are asked for', async () => {
     const send = vi.fn().mockResolvedValue(undefined)
     const form = formOf('one', { side: 'a' }, send)
-    form.values.value = { side: 'a', lot: 'L-1', full: ' ', expires: '' }
+    Object.assign(form.values, { side: 'a', lot: 'L-1', full: ' ', expires: '' })
     expect(await form.submit(['expires', 'product'])).toBe(true)
     expect(send).toHaveBeenCalledWith({ side: 'a', lot: 'L-1', expires: '', product: '' })
   })
@@ -34,9 +35,9 @@ describe('a form sent as a whole', () => {
   it('keeps all that was typed when it is refused, with the sentence at its field', async () => {
     const refused = new ApiProblem(400, 'Not read', [{ field: 'lot', code: 'empty', typed: '' }], null)
     const form = formOf('two', {}, () => Promise.reject(refused))
-    form.values.value = { full: '3' }
+    form.values.full = '3'
     expect(await form.submit(['lot'])).toBe(false)
-    expect(form.values.value).toEqual({ full: '3' })
+    expect(form.typed.value).toEqual({ full: '3' })
     expect(form.faults.value.lot).toBeTruthy()
     expect(form.notice.value).toBe('')
     expect(form.busy.value).toBe(false)
@@ -49,16 +50,38 @@ describe('a form sent as a whole', () => {
     expect(form.notice.value).toContain('does not answer')
   })
 
-  it('outlives the page it was typed on', async () => {
-    formOf('four', {}, () => Promise.resolve()).values.value = { lot: 'L-9' }
-    await Promise.resolve()
-    expect(formOf('four', {}, () => Promise.resolve()).values.value.lot).toBe('L-9')
+  it('outlives the page it was typed on, and what was sent is gone from it', async () => {
+    formOf('four', {}, () => Promise.resolve()).values.lot = 'L-9'
+    const again = formOf('four', {}, () => Promise.resolve())
+    expect(again.values.lot).toBe('L-9')
+    await again.submit()
+    expect(formOf('four', {}, () => Promise.resolve()).values.lot).toBeUndefined()
   })
 
-  it('is empty again once it is cleared, but for what is kept on purpose', () => {
-    const form = formOf('five', { side: 'a' }, () => Promise.resolve())
-    form.values.value = { side: 'b', lot: 'L-2' }
-    form.clear({ side: 'b' })
-    expect(form.values.value).toEqual({ side: 'b' })
+  it('keeps what is typed on while it is sent', async () => {
+    let go!: () => void
+    const form = formOf('five', {}, () => new Promise<void>((done) => (go = done)))
+    form.values.lot = 'L-2'
+    const sent = form.submit()
+    form.values.lot = 'L-23'
+    go()
+    await sent
+    expect(form.values.lot).toBe('L-23')
+  })
+
+  it('is as it was before anything was typed once it is cancelled', () => {
+    const form = formOf('six', { side: 'a' }, () => Promise.resolve())
+    Object.assign(form.values, { side: 'b', lot: 'L-2' })
+    form.clear()
+    expect(form.values.side).toBe('a')
+    expect(form.values.lot).toBeUndefined()
+  })
+
+  it('of a record that exists sends what differs from it alone, blanks too', async () => {
+    const send = vi.fn().mockResolvedValue(undefined)
+    const form = formOf('seven', { height: '24\'0"', name: 'Quay', altitude: '580 ft' }, send)
+    Object.assign(form.values, { height: '', name: 'Quay', altitude: '600 ft' })
+    await form.submitChanged()
+    expect(send).toHaveBeenCalledWith({ height: '', altitude: '600 ft' })
   })
 })

@@ -3,6 +3,7 @@ import { ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, ask, type Schemas } from '../api/client'
 import { useProblems } from '../figures/problems'
+import { keepEdit } from '../keeping/records'
 import { useSurveyEdits } from '../state/survey'
 
 /** Items of a preparation list: ticked, given to someone, dated. Ticks feed gate rule G13. */
@@ -31,31 +32,32 @@ watch(
   { immediate: true },
 )
 
-let queue: Promise<unknown> = Promise.resolve()
-
-function change(task: Task, fields: Record<string, string>) {
+async function change(task: Task, fields: Record<string, string>) {
+  const { item, forJob } = task
+  const [body, id] = [edits.body(fields), forJob ? props.job : props.surface!]
+  const path = { params: { path: { id, item } } }
+  const send = () =>
+    ask(
+      forJob
+        ? api.PATCH('/api/jobs/{id}/preparation/{item}', { ...path, body })
+        : api.PATCH('/api/surfaces/{id}/preparation/{item}', { ...path, body }),
+    )
   underWay++
-  queue = queue.then(() => keep(task, fields)).finally(() => underWay--)
-}
-
-async function keep(task: Task, fields: Record<string, string>) {
-  const body = edits.body(fields)
-  const item = task.item
   try {
-    const answer = task.forJob
-      ? api.PATCH('/api/jobs/{id}/preparation/{item}', { params: { path: { id: props.job, item } }, body })
-      : api.PATCH('/api/surfaces/{id}/preparation/{item}', { params: { path: { id: props.surface!, item } }, body })
-    await edits.did('preparation', ask(answer))
+    const seen = { kind: 'preparation', id: props.job, version: null }
+    await edits.did('preparation', keepEdit(seen, { send, versionIn: () => undefined }))
     fault.value = ''
   } catch (cause) {
     ticked.value[item] = task.done || task.contradicted
     fault.value = Object.values(byField(cause))[0] ?? general(cause)
+  } finally {
+    underWay--
   }
 }
 
 function tick(task: Task, on: boolean) {
   ticked.value[task.item] = on
-  change(task, { done: on ? 'yes' : 'no' })
+  void change(task, { done: on ? 'yes' : 'no' })
 }
 </script>
 

@@ -4,7 +4,12 @@ import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
 
 /** What bears on a choice: what was said of the surface, what matters on the job, how the target is met, which school is followed. */
-const props = defineProps<{ choice: Schemas['ChoiceOfSurface']; disabled: boolean }>()
+const props = defineProps<{
+  choice: Schemas['ChoiceOfSurface']
+  disabled: boolean
+  /** What a control was set to while the server has not answered yet. */
+  asked: (of: 'job' | 'surface', field: string) => string | undefined
+}>()
 const emit = defineEmits<{ fact: [fields: Record<string, string>]; job: [fields: Record<string, string>] }>()
 const { t, te } = useI18n()
 
@@ -21,6 +26,13 @@ const firmSchool = computed(() =>
     ? t('choose.school.either')
     : t(`choose.question.${question.value}.${props.choice.firmSchool}`),
 )
+const schoolField = computed(() => `practice${pascal(question.value ?? '')}`)
+const ticked = (fact: string, on: boolean) => {
+  const asked = props.asked('surface', fact)
+  return asked === undefined ? on : asked === 'yes'
+}
+const weight = (part: string) => props.asked('job', `weight${pascal(part)}`) ?? String(props.choice.weights[part])
+const path = computed(() => props.asked('job', 'targetPath') ?? props.choice.answer.path)
 const typed = (event: Event) => (event.target as HTMLInputElement).value
 </script>
 
@@ -30,7 +42,7 @@ const typed = (event: Event) => (event.target as HTMLInputElement).value
     <label v-for="(on, fact) in choice.facts" :key="fact" class="check">
       <input
         type="checkbox"
-        :checked="on"
+        :checked="ticked(String(fact), on)"
         :disabled="disabled"
         @change="emit('fact', { [fact]: ($event.target as HTMLInputElement).checked ? 'yes' : 'no' })"
       />
@@ -40,15 +52,15 @@ const typed = (event: Event) => (event.target as HTMLInputElement).value
   <section v-if="choice.answer.labels.length">
     <h2>{{ t('choose.path') }}</h2>
     <div class="two" role="radiogroup" :aria-label="t('choose.path')">
-      <label v-for="path in ['u', 'label'] as const" :key="path" class="check">
+      <label v-for="one in ['u', 'label'] as const" :key="one" class="check">
         <input
           type="radio"
           name="path"
-          :checked="choice.answer.path === path"
+          :checked="path === one"
           :disabled="disabled"
-          @change="emit('job', { targetPath: path })"
+          @change="emit('job', { targetPath: one })"
         />
-        {{ t(`choose.path${pascal(path)}`) }}
+        {{ t(`choose.path${pascal(one)}`) }}
       </label>
     </div>
   </section>
@@ -59,9 +71,9 @@ const typed = (event: Event) => (event.target as HTMLInputElement).value
       <select
         id="school"
         class="input"
-        :value="choice.jobSchool"
+        :value="asked('job', schoolField) ?? choice.jobSchool"
         :disabled="disabled"
-        @change="emit('job', { [`practice${pascal(question)}`]: typed($event) })"
+        @change="emit('job', { [schoolField]: typed($event) })"
       >
         <option value="">{{ t('choose.firmSchool', { school: firmSchool }) }}</option>
         <option value="either">{{ t('choose.school.either') }}</option>
@@ -82,11 +94,11 @@ const typed = (event: Event) => (event.target as HTMLInputElement).value
         min="0"
         max="5"
         step="1"
-        :value="choice.weights[part]"
+        :value="weight(part)"
         :disabled="disabled"
         @change="emit('job', { [`weight${pascal(part)}`]: typed($event) })"
       />
-      <b>{{ choice.weights[part] }}</b>
+      <b>{{ weight(part) }}</b>
     </label>
   </section>
 </template>

@@ -182,7 +182,13 @@ const costOf = (candidate: Candidate) => (candidate.cost ? reader.print(candidat
     </template>
     <template #side>
       <div v-if="choice.data.value" class="no-print">
-        <ChoiceSide :choice="choice.data.value" :disabled="!mayEdit" @fact="desk.sayFact" @job="desk.sayOfJob" />
+        <ChoiceSide
+          :choice="choice.data.value"
+          :disabled="!mayEdit"
+          :asked="desk.asked"
+          @fact="desk.sayFact"
+          @job="desk.sayOfJob"
+        />
       </div>
       <section class="small safety no-print">
         <h2>{{ t('section.safetyTitle') }}</h2>

@@ -102,9 +102,9 @@ onKeyStroke(['[', ']'], (event) => {
             :disabled="!mayEdit || (!!desk.question.value && !desk.question.value.sheetId)"
             :aria-invalid="desk.fault.value !== ''"
             aria-describedby="thickness-fault"
-            @input="desk.typed.value = ($event.target as HTMLInputElement).value"
+            @input="desk.write(($event.target as HTMLInputElement).value)"
             @change="desk.type(($event.target as HTMLInputElement).value)"
-            @keydown.esc="((desk.typed.value = null), ($event.target as HTMLElement).blur())"
+            @keydown.esc="(desk.unwrite(), ($event.target as HTMLElement).blur())"
           />
         </label>
       </div>

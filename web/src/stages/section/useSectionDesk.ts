@@ -1,9 +1,10 @@
-import { computed, ref, watch } from 'vue'
+import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import type { Schemas } from '@/shared/api/client'
 import { coreReady } from '@/shared/core/browserCore'
 import { sectionAsked, sectionAtOnce, useBrowserCore, type AnsweredBy } from '@/shared/core/computeSection'
 import { useProblems } from '@/shared/figures/problems'
-import { onTop, useChoices, useSection, useSurfaceEdits } from '@/shared/state/job'
+import { useSurfaceFields } from '@/shared/state/fields'
+import { useChoices, useSection } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
 import { keyOfLayer, snap, stepMm } from './scale'
 
@@ -17,8 +18,8 @@ export function useSectionDesk(job: () => string, surface: () => string) {
   const reader = useReader()
   const choices = useChoices()
   const section = useSection(surface)
-  const edits = useSurfaceEdits(job)
-  const { byField, general } = useProblems()
+  const fields = useSurfaceFields(job, surface, () => section.data.value?.version)
+  const { byField } = useProblems()
   useBrowserCore()
 
   let settle: ReturnType<typeof setTimeout> | undefined
@@ -26,8 +27,7 @@ export function useSectionDesk(job: () => string, surface: () => string) {
   const moving = ref<number | null>(null)
   const live = ref<Answer | null>(null)
   const liveBy = ref<AnsweredBy>('server')
-  const fault = ref('')
-  const typed = ref<string | null>(null)
+  const liveFault = ref('')
 
   const question = computed(() => section.data.value?.question ?? null)
   const sheet = computed(() => choices.data.value?.sheets.find((s) => s.id === question.value?.sheetId) ?? null)
@@ -46,6 +46,14 @@ export function useSectionDesk(job: () => string, surface: () => string) {
   const answer = computed(() => (live.value ? withResting(live.value, resting.value) : resting.value))
   const answeredBy = computed<AnsweredBy>(() => (live.value ? liveBy.value : (atRest.value?.by ?? 'server')))
   const mostMm = computed(() => (sheet.value?.thickest.si ?? 0.15) * 1000)
+  const fault = computed(
+    () => liveFault.value || fields.faults.value.thickness || fields.faults.value.sheet || fields.notice.value,
+  )
+  // What the hand moved is on its way as a draft too; the field shows what was typed, not that.
+  const typed = computed(() => {
+    const draft = fields.drafts.value.thickness
+    return draft === undefined || (moving.value !== null && draft === asText(moving.value)) ? null : draft
+  })
 
   // What no thickness changes is not asked for in motion, and stays as it was; beside a layer that gives way the depth to order does change.
   const withResting = (moving: Answer, rest: Answer | null): Answer => {
@@ -55,19 +63,33 @@ export function useSectionDesk(job: () => string, surface: () => string) {
     return { ...moving, inches: rest?.inches ?? [], figures, year }
   }
 
-  // A step of the keys settles a moment later; going on to another surface must not lose it.
-  let settling: { id: string; version: number } | null = null
-  watch(surface, () => {
+  // The surface the hand took hold of; it keeps what the hand moved even if the page goes on to another meanwhile.
+  let hand: ReturnType<typeof fields.here> | null = null
+
+  /** The hand lets go: the surface it held keeps the thickness. */
+  async function drop() {
     clearTimeout(settle)
-    if (settling && moving.value !== null) {
-      edits.change(settling, { thickness: asText(moving.value) }).catch((cause) => (fault.value = general(cause)))
+    const [held, mm] = [hand, moving.value]
+    hand = null
+    if (!held || mm === null) return
+    const id = surface()
+    const kept = await held.put({ thickness: asText(mm) })
+    if (!kept || surface() !== id) return
+    await section.refetch()
+    // The hand may have moved on while this was being kept; then the newer thickness stands and is kept next.
+    if (moving.value === mm && surface() === id) {
+      moving.value = null
+      live.value = null
     }
-    settling = null
+  }
+
+  watch(surface, () => {
+    void drop()
     moving.value = null
     live.value = null
-    fault.value = ''
-    typed.value = null
+    liveFault.value = ''
   })
+  onBeforeUnmount(() => void drop())
   watch(
     () => section.data.value,
     () => {
@@ -89,14 +111,16 @@ export function useSectionDesk(job: () => string, surface: () => string) {
       return take(here)
     }
     asking = true
+    const id = surface()
     try {
-      while (wanted !== null) {
+      while (wanted !== null && surface() === id) {
         const next: number = wanted
         wanted = null
-        take(await sectionAsked({ ...question.value, thicknessMm: next, brief: true }))
+        const computed = await sectionAsked({ ...question.value, thicknessMm: next, brief: true })
+        if (surface() === id) take(computed)
       }
     } catch (cause) {
-      fault.value = Object.values(byField(cause))[0] ?? ''
+      if (surface() === id) liveFault.value = Object.values(byField(cause))[0] ?? ''
     } finally {
       asking = false
     }
@@ -105,58 +129,31 @@ export function useSectionDesk(job: () => string, surface: () => string) {
   function take(computed: { answer: Answer; by: AnsweredBy }) {
     live.value = computed.answer
     liveBy.value = computed.by
-    fault.value = ''
+    liveFault.value = ''
+  }
+
+  function moveTo(mm: number) {
+    hand ??= fields.here()
+    moving.value = mm
+    fields.forget('thickness')
+    void follow(mm)
   }
 
   function move(mm: number) {
     const at = snap(mm, reader.units, mostMm.value)
     // A hand moves by pixels, the thickness by steps: nothing is asked between them.
-    if (at === moving.value && live.value) return
-    moving.value = at
-    typed.value = null
-    void follow(moving.value)
+    if (at !== moving.value || !live.value) moveTo(at)
   }
 
-  // One keeper at a time, so that each save carries the version the last one made.
-  let queue: Promise<unknown> = Promise.resolve()
-  function keep(fields: Record<string, string>) {
-    queue = queue.then(() => keepNow(fields))
-    return queue
-  }
-
-  async function keepNow(fields: Record<string, string>) {
-    try {
-      const save = () => edits.change({ id: surface(), version: section.data.value?.version ?? 0 }, fields)
-      await onTop(save, () => section.refetch())
-      fault.value = ''
-      // A thickness being typed while the foam is kept is not this edit's to clear.
-      if (typed.value === fields.thickness) typed.value = null
-      await section.refetch()
-      // The hand may have moved on while this was being kept; then the newer thickness stands and is kept next.
-      if (moving.value === null || fields.thickness === asText(moving.value)) {
-        moving.value = null
-        live.value = null
-      }
-    } catch (cause) {
-      fault.value = Object.values(byField(cause))[0] ?? ''
-    }
-  }
-
-  const drop = () => (moving.value === null ? undefined : keep({ thickness: asText(moving.value) }))
-
+  // A step of the keys settles a moment later.
   function nudge(direction: 1 | -1, large: boolean) {
     move(thicknessMm.value + direction * stepMm(reader.units, large))
     clearTimeout(settle)
-    settling = { id: surface(), version: section.data.value?.version ?? 0 }
-    settle = setTimeout(() => {
-      settling = null
-      void drop()
-    }, 450)
+    settle = setTimeout(() => void drop(), 450)
   }
 
   function goTo(metres: number) {
-    moving.value = metres * 1000
-    void follow(moving.value)
+    moveTo(metres * 1000)
     void drop()
   }
 
@@ -175,7 +172,9 @@ export function useSectionDesk(job: () => string, surface: () => string) {
     drop,
     nudge,
     goTo,
-    pick: (id: string) => keep({ sheet: id }),
-    type: (text: string) => keep({ thickness: text }),
+    pick: (id: string) => fields.put({ sheet: id }),
+    write: (text: string) => fields.type('thickness', text),
+    unwrite: () => fields.forget('thickness'),
+    type: (text: string) => fields.put({ thickness: text }),
   }
 }

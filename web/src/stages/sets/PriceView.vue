@@ -4,12 +4,12 @@ import { useI18n } from 'vue-i18n'
 import { api, ask } from '@/shared/api/client'
 import { saveTable } from '@/shared/api/tableFile'
 import { useProblems } from '@/shared/figures/problems'
+import { useJobFields } from '@/shared/state/fields'
 import { useBoard } from '@/shared/state/job'
 import { useMaterialRefresh, usePrice } from '@/shared/state/price'
 import { useReader } from '@/shared/state/reader'
 import { useSession } from '@/shared/state/session'
 import { useTakeOff } from '@/shared/state/takeOff'
-import { useTyped } from '@/shared/state/typed'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import TakenOff from '@/shared/ui/TakenOff.vue'
 import TypedField from '@/shared/ui/TypedField.vue'
@@ -34,12 +34,14 @@ const mayEdit = computed(() => session.person?.mayEdit ?? false)
 const answer = computed(() => price.data.value ?? null)
 const key = () => ['job', props.job, 'price']
 
-const typed = useTyped(`price.${props.job}`, async (fields) => {
-  const body = { version: answer.value?.jobVersion ?? null, units: reader.units, fields }
-  await ask(api.PATCH('/api/jobs/{id}', { params: { path: { id: props.job } }, body }))
-  await price.refetch()
-  refresh(key())
-})
+const typed = useJobFields(
+  () => props.job,
+  () => answer.value?.jobVersion,
+  async () => {
+    await price.refetch()
+    refresh(key())
+  },
+)
 const heaters = computed(() =>
   ['electric', 'indirect', 'propane', 'naturalGas', 'kerosene'].map((value) => ({
     value,

@@ -1,22 +1,23 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
-import { computed, ref, watch } from 'vue'
+import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { api, ask, type Schemas } from '@/shared/api/client'
-import { useProblems } from '@/shared/figures/problems'
-import { onTop, useBoard, useSets, useSurfaceEdits, useSurfaces } from '@/shared/state/job'
+import type { Schemas } from '@/shared/api/client'
+import { useJobFields, useSurfaceFields } from '@/shared/state/fields'
+import { useBoard, useSets, useSurfaces } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
 import { useSession } from '@/shared/state/session'
 import FigureText from '@/shared/ui/FigureText.vue'
 import FindingsList from '@/shared/ui/FindingsList.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
+import TypedField from '@/shared/ui/TypedField.vue'
 import ColdRoutes from './ColdRoutes.vue'
 import InchMoney from './InchMoney.vue'
 import RigOrKit from './RigOrKit.vue'
 import SetsFrame from './SetsFrame.vue'
 import YieldSteps from './YieldSteps.vue'
 
-/** How much material: sets as often as not, sets to load for the risk taken, and where the yield goes. */
+/** How much material: the median, sets to load for the risk taken, and where the yield goes. */
 const props = defineProps<{ job: string; surface: string }>()
 const { t } = useI18n()
 const reader = useReader()
@@ -25,55 +26,30 @@ const queries = useQueryClient()
 const sets = useSets(() => props.surface)
 const surfaces = useSurfaces(() => props.job)
 const board = useBoard(() => props.job)
-const edits = useSurfaceEdits(() => props.job)
-const { byField } = useProblems()
 
-const mayEdit = computed(() => session.person?.mayEdit ?? false)
+const locked = computed(() => !session.person?.mayEdit)
 const answer = computed(() => sets.data.value?.answer ?? null)
 const row = computed(() => surfaces.data.value?.find((one) => one.id === props.surface))
 const head = computed(() => board.data.value?.job)
-const typed = ref<Record<string, string>>({})
-const faults = ref<Record<string, string>>({})
 const fig = (name: string): Schemas['WorkedFigure'] => answer.value!.figures[name]!
 
-watch(
+const ofSurface = useSurfaceFields(
+  () => props.job,
   () => props.surface,
-  () => {
-    typed.value = {}
-    faults.value = {}
+  () => sets.data.value?.version,
+)
+const ofJob = useJobFields(
+  () => props.job,
+  () => sets.data.value?.jobVersion,
+  async () => {
+    await queries.invalidateQueries({ queryKey: ['job', props.job, 'board'] })
+    await queries.invalidateQueries({ queryKey: ['surface'] })
   },
 )
-
 const expected = computed(() => [
-  { field: 'expectedSubstrate', label: t('sets.expectSubstrate'), kept: row.value?.expectedSubstrate },
-  { field: 'expectedDrum', label: t('sets.expectDrum'), kept: row.value?.expectedDrum },
+  { field: 'expectedSubstrate', label: t('sets.expectSubstrate'), kept: reader.print(row.value?.expectedSubstrate) },
+  { field: 'expectedDrum', label: t('sets.expectDrum'), kept: reader.print(row.value?.expectedDrum) },
 ])
-
-async function keep(field: string, save: () => Promise<unknown>) {
-  try {
-    await onTop(save, () => Promise.all([surfaces.refetch(), board.refetch()]))
-    delete typed.value[field]
-    faults.value = { ...faults.value, [field]: '' }
-    await sets.refetch()
-  } catch (cause) {
-    const sentences = byField(cause)
-    faults.value = { ...faults.value, [field]: sentences[field] ?? Object.values(sentences)[0] ?? '' }
-  }
-}
-
-const keepExpected = (field: string) =>
-  typed.value[field] !== undefined && row.value
-    ? keep(field, () => edits.change(row.value!, { [field]: typed.value[field]! }))
-    : undefined
-
-const keepRisk = () =>
-  typed.value.risk !== undefined && head.value
-    ? keep('risk', async () => {
-        const body = { version: head.value!.version, units: reader.units, fields: { risk: typed.value.risk! } }
-        await ask(api.PATCH('/api/jobs/{id}', { params: { path: { id: props.job } }, body }))
-        await queries.invalidateQueries({ queryKey: ['job', props.job, 'board'] })
-      })
-    : undefined
 </script>
 
 <template>
@@ -142,33 +118,24 @@ const keepRisk = () =>
         <section>
           <h2>{{ t('sets.expect') }}</h2>
           <div class="inputs">
-            <label v-for="one in expected" :key="one.field" class="field">
-              <span>{{ one.label }}</span>
-              <input
-                class="input"
-                :value="typed[one.field] ?? reader.print(one.kept)"
-                :placeholder="t('sets.expectBlank')"
-                :disabled="!mayEdit"
-                :aria-invalid="!!faults[one.field]"
-                :aria-describedby="`fault-${one.field}`"
-                @input="typed[one.field] = ($event.target as HTMLInputElement).value"
-                @change="keepExpected(one.field)"
-              />
-              <em :id="`fault-${one.field}`" class="fault">{{ faults[one.field] }}</em>
-            </label>
-            <label class="field">
-              <span>{{ t('sets.risk') }}, {{ t('sets.riskJob') }}</span>
-              <input
-                class="input"
-                :value="typed.risk ?? reader.print(head?.figures.risk)"
-                :disabled="!mayEdit"
-                :aria-invalid="!!faults.risk"
-                aria-describedby="fault-risk"
-                @input="typed.risk = ($event.target as HTMLInputElement).value"
-                @change="keepRisk"
-              />
-              <em id="fault-risk" class="fault">{{ faults.risk }}</em>
-            </label>
+            <TypedField
+              v-for="one in expected"
+              :key="one.field"
+              :typed="ofSurface"
+              :field="one.field"
+              :label="one.label"
+              :kept="one.kept"
+              :hint="t('sets.expectBlank')"
+              :disabled="locked"
+            />
+            <TypedField
+              :typed="ofJob"
+              field="risk"
+              :label="`${t('sets.risk')}, ${t('sets.riskJob')}`"
+              :kept="reader.print(head?.figures.risk)"
+              :disabled="locked"
+            />
+            <p class="fault" role="alert">{{ ofSurface.notice.value || ofJob.notice.value }}</p>
           </div>
           <h2>{{ t('sets.loads') }}</h2>
           <table>
@@ -280,8 +247,11 @@ h2 {
   gap: 10px;
   margin-bottom: 18px;
 }
-.inputs .field:last-child {
+.inputs :last-child {
   grid-column: 1 / -1;
+}
+.fault:empty {
+  display: none;
 }
 em {
   font-style: normal;

@@ -46,9 +46,11 @@ function choose(event: Event, field: Field) {
   void props.grid.commit(props.row, field)
 }
 
-// A line that scrolls out of the window is taken as if it were left.
+// A line that scrolls out of the window is taken as if it were left; what was refused waits for the person.
 onBeforeUnmount(() => {
-  for (const field of props.grid.drafts.fieldsOf(props.row.id) as Field[]) void props.grid.commit(props.row, field)
+  for (const field of props.grid.drafts.fieldsOf(props.row.id) as Field[]) {
+    if (!props.grid.waits(props.row.id, field)) void props.grid.commit(props.row, field)
+  }
 })
 </script>
 

@@ -12,6 +12,7 @@ import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { fields, type Field } from './columns'
 import ConflictNote from './ConflictNote.vue'
 import { useSurveyGrid } from './grid'
+import { pastedRows } from './paste'
 import { useRowWindow } from './rowWindow'
 import SurveyFrame from './SurveyFrame.vue'
 import SurveyRow from './SurveyRow.vue'
@@ -59,7 +60,11 @@ function onPaste(event: ClipboardEvent, row: Surface | null, field: Field) {
   const text = event.clipboardData?.getData('text/plain') ?? ''
   if (!/[\t\n]/.test(text.trim())) return
   event.preventDefault()
-  void grid.paste(row, field, text)
+  const start = row ? grid.rows.value.findIndex((one) => one.id === row.id) : grid.rows.value.length
+  void grid.take(
+    start,
+    pastedRows(text, field, (column) => t(`survey.col.${column}`)),
+  )
 }
 
 async function add() {
@@ -79,7 +84,7 @@ async function add() {
 
 function putMine(conflict: { surface: string; field: Field }) {
   const row = grid.rows.value.find((one) => one.id === conflict.surface)
-  if (row) void grid.commit(row, conflict.field)
+  if (row) void grid.commit(row, conflict.field, true)
 }
 
 const takeInHand = (id: string) => (reader.inHand[props.job] = id)
@@ -90,7 +95,7 @@ onKeyStroke(['z', 'Z', 'y'], (event) => {
   const typing = event.target instanceof HTMLInputElement && event.target.dataset.draft === 'yes'
   if (typing) return
   event.preventDefault()
-  void (event.key === 'z' ? grid.undo.undo() : grid.undo.redo())
+  void (event.key === 'z' ? grid.undo.undo() : grid.undo.redo()).catch(() => undefined)
 })
 
 watch(
@@ -117,12 +122,26 @@ watch(
         {{
           grid.saving.value
             ? t('survey.saving')
-            : grid.drafts.count.value
-              ? t('survey.unsaved', { count: grid.drafts.count.value })
+            : grid.unsaved.value
+              ? t('survey.unsaved', { count: grid.unsaved.value })
               : t('survey.saved')
         }}
       </span>
-      <button type="button" class="button" :disabled="!grid.undo.canUndo.value" @click="grid.undo.undo()">
+      <button
+        v-if="grid.unsaved.value && !grid.saving.value"
+        type="button"
+        class="button"
+        :title="t('survey.discardLead')"
+        @click="grid.discard()"
+      >
+        {{ t('survey.discard') }}
+      </button>
+      <button
+        type="button"
+        class="button"
+        :disabled="!grid.undo.canUndo.value"
+        @click="grid.undo.undo().catch(() => undefined)"
+      >
         {{ t('app.undo') }}
       </button>
     </div>

@@ -1,24 +1,24 @@
-import { useLocalStorage } from '@vueuse/core'
 import { computed } from 'vue'
+import { useDrafts } from '@/shared/keeping/drafts'
 
-/** What was typed and not yet taken by the server, by surface and field. Outlives a refresh and a sign-out. */
-export function useDrafts(job: string) {
-  const drafts = useLocalStorage<Record<string, string>>(`drafts.${job}`, {})
+/** What was typed in the grid and not yet taken by the server, by surface and field. */
+export function useGridDrafts(job: string) {
+  const drafts = useDrafts(`grid.${job}`)
   const key = (surface: string, field: string) => `${surface}.${field}`
+  const surfaceIn = (name: string) => name.slice(0, name.lastIndexOf('.'))
 
   return {
-    count: computed(() => Object.keys(drafts.value).length),
-    get: (surface: string, field: string): string | undefined => drafts.value[key(surface, field)],
-    // Changed in place: a cell follows its own draft alone, not every other one.
-    set(surface: string, field: string, text: string) {
-      drafts.value[key(surface, field)] = text
-    },
-    drop(surface: string, field: string) {
-      delete drafts.value[key(surface, field)]
-    },
+    count: computed(() => Object.keys(drafts.all.value).length),
+    get: (surface: string, field: string) => drafts.get(key(surface, field)),
+    set: (surface: string, field: string, text: string) => drafts.set(key(surface, field), text),
+    drop: (surface: string, field: string) => drafts.drop(key(surface, field)),
     fieldsOf: (surface: string) =>
-      Object.keys(drafts.value)
-        .filter((name) => name.startsWith(`${surface}.`))
+      Object.keys(drafts.all.value)
+        .filter((name) => surfaceIn(name) === surface)
         .map((name) => name.slice(surface.length + 1)),
+    /** The surfaces that have something typed. */
+    surfaces: computed(() => [...new Set(Object.keys(drafts.all.value).map(surfaceIn))]),
   }
 }
+
+export type GridDrafts = ReturnType<typeof useGridDrafts>

@@ -21,6 +21,7 @@ export function useUndo() {
       const step = done.value.at(-1)
       if (!step) return
       done.value = done.value.slice(0, -1)
+      // A step that cannot be taken back is not offered again; why is told where it is tried.
       await step.undo()
       undone.value = [...undone.value, step]
     },

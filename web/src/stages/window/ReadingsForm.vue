@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
-import { useNow, useSessionStorage } from '@vueuse/core'
+import { useNow } from '@vueuse/core'
 import { computed, nextTick, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, ask, type Schemas } from '@/shared/api/client'
-import { useProblems } from '@/shared/figures/problems'
 import { useReader } from '@/shared/state/reader'
 import { useSession } from '@/shared/state/session'
+import { useTypedForm } from '@/shared/state/typedForm'
 
 /** Today's readings, typed from the instruments. What is typed outlives a refresh until it is taken down. */
 const props = defineProps<{ job: string; surface: string; answer: Schemas['WindowOfSurface'] }>()
@@ -15,11 +15,16 @@ const reader = useReader()
 const session = useSession()
 const queries = useQueryClient()
 const now = useNow({ interval: 30_000 })
-const { byField } = useProblems()
 
-const typed = useSessionStorage<Record<string, string>>(`draft.readings.${props.surface}`, {})
-const faults = ref<Record<string, string>>({})
-const busy = ref(false)
+const form = useTypedForm(`readings.${props.surface}`, { foundDry: '', humidityOver: '' }, async (fields) => {
+  const id = props.surface
+  const body = { version: null, units: reader.units, fields }
+  const answer = await ask(api.POST('/api/surfaces/{id}/readings', { params: { path: { id } }, body }))
+  queries.setQueryData(['surface', id, 'window'], answer)
+  void queries.invalidateQueries({ queryKey: ['surface'] })
+  void queries.invalidateQueries({ queryKey: ['job', props.job] })
+})
+const { values: typed, typed: inForm, faults, notice, busy } = form
 const saved = ref(false)
 const mayEdit = computed(() => session.person?.mayEdit ?? false)
 
@@ -69,26 +74,12 @@ function age(at: string) {
 }
 
 async function save() {
-  const entries = Object.entries(typed.value).filter(([, text]) => text.trim() !== '')
-  if (entries.length === 0) return
-  busy.value = true
   saved.value = false
-  try {
-    const body = { version: null, units: reader.units, fields: Object.fromEntries(entries) }
-    const answer = await ask(api.POST('/api/surfaces/{id}/readings', { params: { path: { id: props.surface } }, body }))
-    typed.value = {}
-    faults.value = {}
-    saved.value = true
-    queries.setQueryData(['surface', props.surface, 'window'], answer)
-    void queries.invalidateQueries({ queryKey: ['surface'] })
-    void queries.invalidateQueries({ queryKey: ['job', props.job] })
-  } catch (cause) {
-    faults.value = byField(cause)
-    await nextTick()
-    document.querySelector<HTMLElement>('.readings [aria-invalid="true"]')?.focus()
-  } finally {
-    busy.value = false
-  }
+  if (!Object.values(inForm.value).some((text) => text.trim())) return
+  saved.value = await form.submit()
+  if (saved.value) return
+  await nextTick()
+  document.querySelector<HTMLElement>('.readings [aria-invalid="true"]')?.focus()
 }
 </script>
 
@@ -117,7 +108,7 @@ async function save() {
     <label v-if="answer.substrateKind !== 'wood'" class="field">
       <span>{{ t('window.field.foundDry') }}</span>
       <select v-model="typed.foundDry" class="input" name="foundDry" :disabled="!mayEdit">
-        <option :value="undefined">{{ t('window.dry.keep') }}</option>
+        <option value="">{{ t('window.dry.keep') }}</option>
         <option value="yes">{{ t('window.dry.yes') }}</option>
         <option value="no">{{ t('window.dry.no') }}</option>
       </select>
@@ -126,7 +117,7 @@ async function save() {
     <label class="field">
       <span>{{ t('window.field.humidityOver') }}</span>
       <select v-model="typed.humidityOver" class="input" name="humidityOver" :disabled="!mayEdit">
-        <option :value="undefined">{{ t('window.over.water') }}</option>
+        <option value="">{{ t('window.over.water') }}</option>
         <option value="ice">{{ t('window.over.ice') }}</option>
       </select>
     </label>
@@ -149,7 +140,7 @@ async function save() {
     <div class="go">
       <button type="submit" class="button main" :disabled="busy || !mayEdit">{{ t('window.save') }}</button>
       <span role="status" class="small quiet">{{ saved ? t('window.saved') : '' }}</span>
-      <span v-if="faults['']" class="fault" role="alert">{{ faults[''] }}</span>
+      <span v-if="notice" class="fault" role="alert">{{ notice }}</span>
     </div>
   </form>
 </template>

@@ -32,8 +32,12 @@ const fahrenheit = ref(reader.units === 'us')
 const fault = ref('')
 const fields = ['volume', 'indoor', 'outdoor', 'zeroBefore', 'zeroAfter'] as const
 const path = () => ({ params: { path: { id: props.job } } })
-const typed = useTyped(`fan.new.${props.job}`, (all) =>
-  edits.did('fan', ask(api.POST('/api/jobs/{id}/fan-tests', { ...path(), body: edits.body(all) }))),
+const typed = useTyped(
+  () => `fan.new.${props.job}`,
+  () => {
+    const to = path()
+    return (all) => edits.did('fan', ask(api.POST('/api/jobs/{id}/fan-tests', { ...to, body: edits.body(all) })))
+  },
 )
 const offTest = useTakeOff((id) =>
   edits.did('fan', ask(api.DELETE('/api/fan-tests/{id}', { params: { path: { id } } }))),

@@ -4,9 +4,8 @@ import { useI18n } from 'vue-i18n'
 import { api, ask, type Schemas } from '@/shared/api/client'
 import { useFindingText } from '@/shared/figures/findings'
 import { useProblems } from '@/shared/figures/problems'
-import { onTop } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
-import { useFanTests, useSurveyEdits } from '@/shared/state/survey'
+import { useSurveyEdits } from '@/shared/state/survey'
 import { useTyped } from '@/shared/state/typed'
 import FigureText from '@/shared/ui/FigureText.vue'
 import TypedField from '@/shared/ui/TypedField.vue'
@@ -18,17 +17,18 @@ const ChartBox = defineAsyncComponent(() => import('@/shared/ui/ChartBox.vue'))
 const { t, d } = useI18n()
 const reader = useReader()
 const text = useFindingText()
-const tests = useFanTests(() => props.job)
 const edits = useSurveyEdits(() => props.job)
 const { sentence } = useProblems()
 
-const path = () => ({ params: { path: { id: props.test.id } } })
-const version = () => tests.data.value?.tests.find((one) => one.id === props.test.id)?.version ?? props.test.version
-const typed = useTyped(`fan.${props.test.id}`, (fields) =>
-  onTop(
-    () => edits.did('fan', ask(api.PATCH('/api/fan-tests/{id}', { ...path(), body: edits.body(fields, version()) }))),
-    () => tests.refetch(),
-  ),
+const typed = useTyped(
+  () => `fan.${props.test.id}`,
+  () =>
+    edits.record(
+      'fan',
+      props.test,
+      (id, body) => ask(api.PATCH('/api/fan-tests/{id}', { params: { path: { id } }, body })),
+      (answer) => answer.tests,
+    ),
 )
 defineEmits<{ off: [] }>()
 const phases = computed(() =>

@@ -3,9 +3,9 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, nextTick, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, ask, type Schemas } from '@/shared/api/client'
-import { onTop, useSurfaces } from '@/shared/state/job'
+import { useSurfaces } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
-import { useSurveyEdits, useThermal } from '@/shared/state/survey'
+import { useSurveyEdits } from '@/shared/state/survey'
 import { useTyped } from '@/shared/state/typed'
 import TypedField from '@/shared/ui/TypedField.vue'
 import { gradient, paint } from './thermal'
@@ -15,7 +15,6 @@ const props = defineProps<{ job: string; picture: Schemas['ThermalAnswer']; lock
 const { t } = useI18n()
 const reader = useReader()
 const surfaces = useSurfaces(() => props.job)
-const pictures = useThermal(() => props.job)
 const edits = useSurveyEdits(() => props.job)
 const canvas = ref<HTMLCanvasElement>()
 
@@ -25,12 +24,15 @@ const dots = useQuery({
   queryFn: () => ask(api.GET('/api/thermal/{id}/dots', path())),
   staleTime: Infinity,
 })
-const version = () => pictures.data.value?.find((one) => one.id === props.picture.id)?.version ?? props.picture.version
-const typed = useTyped(`thermal.${props.picture.id}`, (fields) =>
-  onTop(
-    () => edits.did('thermal', ask(api.PATCH('/api/thermal/{id}', { ...path(), body: edits.body(fields, version()) }))),
-    () => pictures.refetch(),
-  ),
+const typed = useTyped(
+  () => `thermal.${props.picture.id}`,
+  () =>
+    edits.record(
+      'thermal',
+      props.picture,
+      (id, body) => ask(api.PATCH('/api/thermal/{id}', { params: { path: { id } }, body })),
+      (answer) => answer,
+    ),
 )
 defineEmits<{ off: [] }>()
 const places = computed(() => [

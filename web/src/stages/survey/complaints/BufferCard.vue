@@ -2,9 +2,8 @@
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, ask, type Schemas } from '@/shared/api/client'
-import { onTop } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
-import { useBuilding, useSurveyEdits } from '@/shared/state/survey'
+import { useSurveyEdits } from '@/shared/state/survey'
 import { useTyped } from '@/shared/state/typed'
 import FigureText from '@/shared/ui/FigureText.vue'
 import TypedField from '@/shared/ui/TypedField.vue'
@@ -13,18 +12,17 @@ import TypedField from '@/shared/ui/TypedField.vue'
 const props = defineProps<{ job: string; space: Schemas['BufferAnswer']; locked: boolean }>()
 const { t } = useI18n()
 const reader = useReader()
-const building = useBuilding(() => props.job)
 const edits = useSurveyEdits(() => props.job)
 
-const path = () => ({ params: { path: { id: props.space.id } } })
-const version = () =>
-  building.data.value?.buffers.find((one) => one.id === props.space.id)?.version ?? props.space.version
-const typed = useTyped(`buffer.${props.space.id}`, (fields) =>
-  onTop(
-    () =>
-      edits.did('building', ask(api.PATCH('/api/buffers/{id}', { ...path(), body: edits.body(fields, version()) }))),
-    () => building.refetch(),
-  ),
+const typed = useTyped(
+  () => `buffer.${props.space.id}`,
+  () =>
+    edits.record(
+      'building',
+      props.space,
+      (id, body) => ask(api.PATCH('/api/buffers/{id}', { params: { path: { id } }, body })),
+      (answer) => answer.buffers,
+    ),
 )
 defineEmits<{ off: [] }>()
 const fields = ['volume', 'airChanges', 'airChangesPlanned', 'otherLoss', 'ductLoss'] as const

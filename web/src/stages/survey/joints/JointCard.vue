@@ -3,8 +3,7 @@ import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, ask, type Schemas } from '@/shared/api/client'
 import { useFindingText } from '@/shared/figures/findings'
-import { onTop } from '@/shared/state/job'
-import { useJoints, useSurveyEdits } from '@/shared/state/survey'
+import { useSurveyEdits } from '@/shared/state/survey'
 import { useTyped } from '@/shared/state/typed'
 import TypedField from '@/shared/ui/TypedField.vue'
 import VerdictMark from '@/shared/ui/VerdictMark.vue'
@@ -15,22 +14,21 @@ const props = defineProps<{ job: string; joint: Schemas['JointAnswer']; locked: 
 const { t } = useI18n()
 const text = useFindingText()
 const edits = useSurveyEdits(() => props.job)
-const joints = useJoints(() => props.job)
 
 const layers = ['water', 'air', 'vapour', 'heat'] as const
 const choices = computed(() =>
   (['open', 'carried', 'notNeeded'] as const).map((value) => ({ value, text: t(`handover.${value}`) })),
 )
 
-const version = () => joints.data.value?.joints.find((one) => one.id === props.joint.id)?.version ?? props.joint.version
-const typed = useTyped(`joint.${props.joint.id}`, (fields) =>
-  onTop(
-    () => {
-      const path = { params: { path: { id: props.joint.id } } }
-      return edits.did('joints', ask(api.PATCH('/api/joints/{id}', { ...path, body: edits.body(fields, version()) })))
-    },
-    () => joints.refetch(),
-  ),
+const typed = useTyped(
+  () => `joint.${props.joint.id}`,
+  () =>
+    edits.record(
+      'joints',
+      props.joint,
+      (id, body) => ask(api.PATCH('/api/joints/{id}', { params: { path: { id } }, body })),
+      (answer) => answer.joints,
+    ),
 )
 defineEmits<{ off: [] }>()
 </script>

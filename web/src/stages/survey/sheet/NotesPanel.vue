@@ -39,10 +39,16 @@ const clear: readonly Kind[] = ['flue', 'light', 'wiring']
 const kind = ref<Kind>('leak')
 const fault = ref('')
 
-const typed = useTyped(`notes.${props.surface}`, (fields) => {
-  const body = edits.body({ kind: kind.value, ...fields })
-  return put(ask(api.POST('/api/surfaces/{id}/notes', { params: { path: { id: props.surface } }, body })))
-})
+const typed = useTyped(
+  () => `notes.${props.surface}`,
+  () => {
+    const [id, of] = [props.surface, kind.value]
+    return (fields) => {
+      const body = edits.body({ kind: of, ...fields })
+      return put(ask(api.POST('/api/surfaces/{id}/notes', { params: { path: { id } }, body })), id)
+    }
+  },
+)
 const ready = computed(() => (typed.drafts.value.words ?? '').trim() !== '')
 const asked = computed(() => [
   'words',
@@ -50,9 +56,9 @@ const asked = computed(() => [
   ...(clear.includes(kind.value) ? ['clearance'] : []),
 ])
 
-async function put(answer: Promise<Note[]>) {
+async function put(answer: Promise<Note[]>, surface = props.surface) {
   const list = await edits.then(answer)
-  queries.setQueryData(['surface', props.surface, 'notes'], list)
+  queries.setQueryData(['surface', surface, 'notes'], list)
 }
 
 const add = () => typed.put(Object.fromEntries(asked.value.map((field) => [field, typed.drafts.value[field] ?? ''])))

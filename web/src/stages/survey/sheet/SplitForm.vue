@@ -4,6 +4,7 @@ import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
 import { api, ask } from '@/shared/api/client'
 import { useProblems } from '@/shared/figures/problems'
+import { keepEdit } from '@/shared/keeping/records'
 import { useSurfaceEdits, type Surface } from '@/shared/state/job'
 import { useSurveyEdits } from '@/shared/state/survey'
 
@@ -22,16 +23,18 @@ const name = ref('')
 const fault = ref('')
 
 async function cut() {
+  const { id, version } = props.surface
   try {
     const fields = {
       along: along.value,
       at: at.value,
       name: name.value || t('survey.sheet.rest', { name: props.surface.name }),
     }
-    const path = { params: { path: { id: props.surface.id } } }
-    const second = await ask(
-      api.POST('/api/surfaces/{id}/split', { ...path, body: survey.body(fields, props.surface.version) }),
-    )
+    const send = (version: number | null) =>
+      ask(api.POST('/api/surfaces/{id}/split', { params: { path: { id } }, body: survey.body(fields, version) }))
+    // The answer is the new part; only a refusal holds the surface that is cut.
+    const versionIn = (answer: unknown) => ((answer as Surface).id === id ? (answer as Surface).version : undefined)
+    const second = await keepEdit({ kind: 'surface', id, version }, { send, versionIn, onTop: true })
     edits.put(second)
     await survey.then(Promise.resolve(second))
     open.value = false

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import SectionSketch from '@/shared/drawing/SectionSketch.vue'
+import { useSurfaceFields } from '@/shared/state/fields'
 import { useBoard, useSurfaces } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
 import { useSession } from '@/shared/state/session'
@@ -16,7 +17,6 @@ import NotesPanel from './NotesPanel.vue'
 import PhotosPanel from './PhotosPanel.vue'
 import SplitForm from './SplitForm.vue'
 import TakeoffDrawing from './TakeoffDrawing.vue'
-import { useSurfaceFields } from './fields'
 
 /** Everything the walk-through finds out about one surface. */
 const props = defineProps<{ job: string; surface: string }>()
@@ -32,6 +32,7 @@ const locked = computed(() => !session.person?.mayEdit)
 const typed = useSurfaceFields(
   () => props.job,
   () => props.surface,
+  () => row.value?.version,
 )
 </script>
 
