@@ -23,6 +23,35 @@ public sealed class AlternativeTests(Product product) : IClassFixture<Product>
         kit["upTo"]!["result"]!.Number("si").ShouldBe(figures["upTo"]!.Number("si"), 1e-9);
     }
 
+    [Theory]
+    [InlineData("metalWall", "girt", "285.8 mm")]
+    [InlineData("metalRoof", "girt", "190.6 mm")]
+    [InlineData("steelBox", "girt", "152.45 mm")]
+    [InlineData("studWall", "steelStud", "222.8 mm")]
+    public async Task Metal_members_of_any_typed_depth_are_weighed_and_priced(string kind, string member, string depth)
+    {
+        var client = product.WithToken();
+        var (_, job) = await client.SendJsonAsync(HttpMethod.Post, "/api/jobs", Asking.Typed(null, "metric", ("name", "Slivers"), ("climateZone", "6A")));
+        var (made, surface) = await client.SendJsonAsync(HttpMethod.Post, $"/api/jobs/{job.Text("id")}/surfaces", Asking.Typed(
+            null, "metric", ("name", kind), ("kind", kind), ("size", kind == "steelBox" ? "6 x 2.4 x 2.6" : kind == "metalRoof" ? "6 m x 12 m at 15°" : "10 x 3"),
+            ("memberMaterial", member), ("memberDepth", depth), ("flange", "60 mm"), ("web", "1.5 mm"), ("skin", "0.6 mm"), ("inboard", ""), ("sheet", "marl-cc-20"), ("thickness", "150 mm")));
+        made.ShouldBe(201, surface.ToJsonString());
+        var id = surface.Text("id");
+        var candidates = (await client.GetJsonAsync($"/api/surfaces/{id}/choose"))["answer"]!["candidates"]!.AsArray();
+        candidates.Count.ShouldBeGreaterThan(0);
+        await client.GetJsonAsync($"/api/surfaces/{id}/alternatives");
+
+        // Foam that ends a hair short of the member, as a slider leaves it.
+        var mm = double.Parse(depth.Split(' ')[0], System.Globalization.CultureInfo.InvariantCulture);
+        foreach (var shy in new[] { 0.0, 0.01, 0.05, 0.1 })
+        {
+            var now = (await client.GetJsonAsync($"/api/jobs/{job.Text("id")}/surfaces"))[0]!;
+            var (status, _) = await client.SendJsonAsync(HttpMethod.Patch, $"/api/surfaces/{id}", Asking.Typed(now["version"]!.GetValue<uint>(), "metric", ("thickness", $"{Math.Min(mm, 152.4) - shy} mm"), ("memberDepth", $"{Math.Min(mm, 152.4)} mm")));
+            status.ShouldBe(200);
+            (await client.GetJsonAsync($"/api/surfaces/{id}/section"))["answer"].ShouldNotBeNull();
+        }
+    }
+
     [Fact]
     public async Task A_firm_that_always_takes_the_rig_still_sees_what_kits_would_save()
     {

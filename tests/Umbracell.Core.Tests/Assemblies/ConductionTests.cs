@@ -200,6 +200,48 @@ public sealed class ConductionTests
     }, iter: 30);
 
     [Fact]
+    public void No_sliver_of_a_member_throws_and_none_changes_the_heat_flow_by_more_than_a_hair_would()
+    {
+        var sliver = Gen.Select(Gen.Double[-9, -2.7], Gen.Bool).Select((power, over) => Math.Pow(10, power) * (over ? 1 : -1));
+        Gen.Select(sliver, Gen.Double[0.03, 0.1], Gen.Double[0.0005, 0.004], Gen.Bool, Gen.Bool).Sample((gap, flange, web, lined, stud) =>
+        {
+            var flush = Filled(0);
+            var near = MemberCell.Of(Filled(gap), MemberCell.FewVolumes)!;
+            near.U.UsU.ShouldBeInRange(0.01, 3);
+            near.Coldest.Celsius.ShouldBeInRange(flush.Air.Outdoor.Celsius, flush.Air.Indoor.Celsius);
+
+            // A gap that no knife enters is no gap; a wider one is a step of the model where the flange comes free.
+            if (Math.Abs(gap) < 1e-4)
+            {
+                near.U.UsU.ShouldBe(MemberCell.Of(flush, MemberCell.FewVolumes)!.U.UsU, near.U.UsU * 0.02);
+            }
+
+            SectionCase Filled(double beyond)
+            {
+                var section = stud ? Studs(16, 6) : Girt(8, flange, 1.5);
+                return section with
+                {
+                    Members = section.Members with { Profile = section.Members.Profile!.Value with { Web = new(web) } },
+                    Fill = [new SlabFill(new(new("fill", new(0.025), Permeability.FromPermInches(1), "made up"), new(section.Members.Depth.Metres + beyond)))],
+                    Inboard = lined ? section.Outboard : [],
+                };
+            }
+        }, iter: 150);
+    }
+
+    [Theory]
+    [InlineData(152.45, 152.4)]
+    [InlineData(285.8, 285.75)]
+    [InlineData(190.6, 190.5)]
+    [InlineData(222.8, 222.75)]
+    public void A_member_typed_in_millimetres_beside_foam_sought_in_inches_is_studied(double depthMm, double foamMm)
+    {
+        var girt = Girt(4, 0.06, 1.5);
+        var study = SectionStudy.Of(girt with { Members = girt.Members with { Depth = Length.FromMillimetres(depthMm) }, Fill = [new FoamFill(Sheets.ClosedCell, Length.FromMillimetres(Math.Min(foamMm, Sheets.ClosedCell.ThickestRated.Millimetres)))] });
+        study.WholeU.UsU.ShouldBeGreaterThan(0);
+    }
+
+    [Fact]
     public void Air_at_no_edge_and_places_in_no_block_are_refused()
     {
         Should.Throw<ArgumentException>(() => ConductionField.Solve(new(1, 1, [new(0, 1, 0, 1, 1)], null, null)));

@@ -17,6 +17,7 @@ public sealed record MemberCell(ConductionField Field, ConductionCell Cell, Ther
     /// <summary>Volumes of a cell while a hand moves the foam.</summary>
     public const int FewVolumes = 500;
 
+    // A gap that no knife enters: printed figures are rounded further than that, so what is put in counts as reaching the face.
     private const double Hair = 1e-4;
 
     /// <summary>Solves a section whose members are girts, purlins, ribs or steel studs of known profile; null for any other, and for one with nothing put in.</summary>
@@ -74,18 +75,20 @@ public sealed record MemberCell(ConductionField Field, ConductionCell Cell, Ther
         var inside = new EdgeAir(1, heat.InsideFilm.SquareMetreKelvinsPerWatt);
         List<RoomBlock> rooms = [];
         var lined = section.Inboard.Count > 0;
-        if (y < face - Hair)
+        if (y >= face - Hair)
         {
-            if (lined)
-            {
-                blocks.Add(new(0, half, y, face, (face - y) / Math.Max(heat.FreeSpace.SquareMetreKelvinsPerWatt, 1e-3)));
-            }
-            else
-            {
-                // Under the flange the room is a pocket: its air stands at the same film.
-                blocks.Add(new(0, half, y, face, 1));
-                rooms.AddRange([new(web / 2, profile.Flange.Metres / 2, y, face - web, inside), new(profile.Flange.Metres / 2, half, y, face, inside)]);
-            }
+            blocks[^1] = blocks[^1] with { Top = face };
+        }
+        else if (lined)
+        {
+            blocks.Add(new(0, half, y, face, (face - y) / Math.Max(heat.FreeSpace.SquareMetreKelvinsPerWatt, 1e-3)));
+        }
+        else
+        {
+            // Under the flange the room is a pocket: its air stands at the same film. Foam that ends within the flange leaves none.
+            blocks.Add(new(0, half, y, face, 1));
+            rooms.AddRange([new(web / 2, profile.Flange.Metres / 2, y, face - web, inside), new(profile.Flange.Metres / 2, half, y, face, inside)]);
+            rooms.RemoveAll(room => room.Top - room.Bottom < Hair || room.Right - room.Left < Hair);
         }
 
         foreach (var layer in section.Inboard)
