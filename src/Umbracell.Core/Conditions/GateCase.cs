@@ -14,21 +14,15 @@ public sealed record Reading<T>(T Value, TimeSpan Age, string Instrument);
 /// <summary>What the foam is sprayed on, as far as its moisture is judged.</summary>
 public enum SubstrateKind
 {
-    /// <summary>Wood: by meter, percent of dry mass against the sheet.</summary>
+    /// <summary>Wood: by meter, percent of dry mass against the sheet; where the sheet asks for dry without a figure, by eye too.</summary>
     Wood,
 
-    /// <summary>Metal: by eye, wiped dry and free of frost.</summary>
+    /// <summary>Metal: by eye, wiped dry and free of frost. No meter reads it.</summary>
     Metal,
 
-    /// <summary>Concrete, masonry, felt or ground: dry by its own meter or by eye.</summary>
+    /// <summary>Concrete, masonry, felt or ground: by its own meter, or by eye where no meter was used.</summary>
     Mineral,
 }
-
-/// <summary>Moisture of the substrate as read: a percentage for wood, dry or not for the rest.</summary>
-/// <param name="WoodPercent">Percent of dry mass, where it is wood.</param>
-/// <param name="IsDry">Found dry and frost-free, where it is not.</param>
-/// <param name="ConcretePercent">As a concrete meter showed it, where one was used.</param>
-public readonly record struct SubstrateMoisture(double? WoodPercent, bool? IsDry, double? ConcretePercent = null);
 
 /// <summary>What must be ready before foam is sprayed (gate rule G13).</summary>
 public enum PreparationItem
@@ -124,6 +118,9 @@ public sealed record GatePractice
     /// <summary>Greatest reading of a concrete meter on its own scale that passes for dry, percent. Practice: no sheet prints a limit for such scales.</summary>
     public double DryConcretePercent { get; init; } = 4;
 
+    /// <summary>Greatest wood moisture that can pass for dry where the sheet asks for dry and prints no figure, percent of dry mass. Practice: below every figure that sheets of this kind print.</summary>
+    public double DryWoodPercent { get; init; } = 15;
+
     /// <summary>Distance from a window's edge that counts as well inside.</summary>
     public TemperatureDifference WellInside { get; init; } = new(3);
 
@@ -164,8 +161,11 @@ public sealed record GateCase
     /// <summary>What the substrate is.</summary>
     public required SubstrateKind SubstrateKind { get; init; }
 
-    /// <summary>Its moisture.</summary>
-    public Reading<SubstrateMoisture>? Moisture { get; init; }
+    /// <summary>Its moisture by the meter made for it: percent of dry mass for wood, the meter's own scale for concrete; of several the wettest.</summary>
+    public Reading<double>? MoistureMeter { get; init; }
+
+    /// <summary>Whether it was found dry and frost-free by eye. A meter outranks the eye; of two that differ the worse rules.</summary>
+    public Reading<bool>? FoundDry { get; init; }
 
     /// <summary>A drum.</summary>
     public Reading<Temperature>? DrumA { get; init; }

@@ -8,6 +8,9 @@ namespace Umbracell.Core.Conditions;
 /// <summary>What would bring temperatures and humidity in order together.</summary>
 internal static class GateRemedies
 {
+    /// <summary>By as much a temperature may grow when it is printed, K: a tenth of a degree in either unit.</summary>
+    public const double RoundedBy = 0.1;
+
     /// <summary>One answer to G1 to G4: how warm dry heat must make air and substrate, and which other sheet would do as it is.</summary>
     /// <remarks>Dry heat leaves the water in the air as it was, so the dew point stays. Heat from a flame in the room adds water and is not offered.</remarks>
     public static IReadOnlyList<Remedy> Together(GateCase gate, MoistAir? air)
@@ -33,16 +36,16 @@ internal static class GateRemedies
     {
         var sheet = gate.Sheet;
         var limit = Math.Min(sheet.GreatestHumidityPercent, gate.Practice.GreatestHumidityPercent ?? 100);
-        var substrateTo = Math.Max(Math.Max(substrate.Celsius, sheet.Substrate.Least.Celsius), air.DewPoint.Celsius + gate.Practice.DewHold.Kelvins);
-        var forHumidity = air.Humidity.Percent > limit ? air.TemperatureForHumidity(limit).Celsius : airTemperature.Celsius;
+        var substrateTo = Math.Max(Math.Max(substrate.Celsius, sheet.Substrate.Least.Celsius), air.DewPoint.Celsius + gate.Practice.DewHold.Kelvins + MoistureRules.Past);
+        var forHumidity = air.Humidity.Percent > limit ? air.TemperatureForHumidity(limit).Celsius + MoistureRules.Past : airTemperature.Celsius;
         var airTo = Math.Max(Math.Max(airTemperature.Celsius, sheet.Air.Least.Celsius), forHumidity);
-        return substrateTo <= sheet.Substrate.Greatest.Celsius && airTo <= sheet.Air.Greatest.Celsius
+        return substrateTo + RoundedBy <= sheet.Substrate.Greatest.Celsius && airTo + RoundedBy <= sheet.Air.Greatest.Celsius
             ? new("dryHeat", new Dictionary<string, Figure>
             {
-                ["substrateTo"] = new(substrateTo, Dimension.Temperature),
-                ["substrateChange"] = new(substrateTo - substrate.Celsius, Dimension.TemperatureDifference),
-                ["airTo"] = new(airTo, Dimension.Temperature),
-                ["airChange"] = new(airTo - airTemperature.Celsius, Dimension.TemperatureDifference),
+                ["substrateTo"] = new Figure(substrateTo, Dimension.Temperature).AtLeast,
+                ["substrateChange"] = new Figure(substrateTo - substrate.Celsius, Dimension.TemperatureDifference).AtLeast,
+                ["airTo"] = new Figure(airTo, Dimension.Temperature).AtLeast,
+                ["airChange"] = new Figure(airTo - airTemperature.Celsius, Dimension.TemperatureDifference).AtLeast,
             })
             : null;
     }

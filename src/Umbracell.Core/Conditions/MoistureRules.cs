@@ -7,6 +7,9 @@ namespace Umbracell.Core.Conditions;
 /// <summary>Rules G3, G4 and G5: dew, humidity and moisture of the substrate.</summary>
 internal static class MoistureRules
 {
+    /// <summary>How far past a limit that must be passed and not met a remedy goes, K: further than the dew point is solved to, less than any thermometer tells.</summary>
+    public const double Past = 0.01;
+
     public static Finding DewDistance(GateCase gate, MoistAir? air)
     {
         const string Source = "Substrate above dew or frost point: 3 K at least, 5 K to be clear";
@@ -18,11 +21,12 @@ internal static class MoistureRules
         var dew = state.DewPoint;
         var distance = substrate.Value - dew;
         var (hold, clear) = (gate.Practice.DewHold.Kelvins, gate.Practice.DewClear.Kelvins);
-        var verdict = distance.Kelvins < hold ? Verdict.Hold : distance.Kelvins < clear ? Verdict.Care : Verdict.Clear;
+        var verdict = GateMargins.IsShort(distance.Kelvins, hold) ? Verdict.Hold : GateMargins.IsShort(distance.Kelvins, clear) ? Verdict.Care : Verdict.Clear;
         var wanted = verdict == Verdict.Hold ? hold : clear;
         return new("G3", verdict switch { Verdict.Hold => "tooClose", Verdict.Care => "close", _ => "apart" }, verdict, Basis.Physics, Source)
         {
             Measured = distance.ToFigure(),
+            MeasuredBetween = (substrate.Value.ToFigure(), dew.ToFigure()),
             Limit = new(hold, Dimension.TemperatureDifference),
             Margin = new(distance.Kelvins - hold, Dimension.TemperatureDifference),
             Figures = new Dictionary<string, Figure>
@@ -33,7 +37,7 @@ internal static class MoistureRules
                 ["age"] = Figure.Duration(substrate.Age > gate.Humidity!.Age ? substrate.Age : gate.Humidity.Age),
             },
             Words = new Dictionary<string, string> { ["point"] = dew.Celsius < 0 ? "frost" : "dew", ["instrument"] = substrate.Instrument },
-            Remedies = verdict == Verdict.Clear ? [] : DewRemedies(state, substrate.Value, distance.Kelvins, wanted),
+            Remedies = verdict == Verdict.Clear ? [] : DewRemedies(gate, state, substrate.Value, distance.Kelvins, wanted),
             Working = new(
                 "dewDistance",
                 "d = T_substrate − T_dew",
@@ -53,7 +57,7 @@ internal static class MoistureRules
         }
 
         var margin = limit - reading.Value.Percent;
-        var verdict = margin < 0 ? Verdict.Hold : margin < gate.Practice.HumidityPoints ? Verdict.Care : Verdict.Clear;
+        var verdict = GateMargins.IsShort(margin, 0) ? Verdict.Hold : GateMargins.IsShort(margin, gate.Practice.HumidityPoints) ? Verdict.Care : Verdict.Clear;
         return new("G4", verdict switch { Verdict.Hold => "over", Verdict.Care => "near", _ => "under" }, verdict, Basis.ProductSheet, source)
         {
             Measured = reading.Value.ToFigure(),
@@ -69,66 +73,80 @@ internal static class MoistureRules
     public static Finding SubstrateMoisture(GateCase gate)
     {
         var source = $"{gate.Sheet.Name}, {gate.Sheet.Edition}: substrate moisture";
-        if (gate.Moisture is not { } reading)
+        var judged = (gate.SubstrateKind, gate.Sheet.GreatestWoodMoisturePercent) switch
         {
-            return new("G5", "unread", Verdict.Hold, Basis.ProductSheet, source) { Words = new Dictionary<string, string> { ["substrate"] = gate.SubstrateKind.ToString() } };
-        }
+            (SubstrateKind.Wood, { } limit) => ByMeter(gate, limit, Basis.ProductSheet, source, "dry", "nearLimit", "wet", "dryWood"),
+            (SubstrateKind.Wood, null) => WoodThatMustBeDry(gate, source),
+            (SubstrateKind.Mineral, _) => ByMeter(gate, gate.Practice.DryConcretePercent, Basis.Practice, PracticeSource, "concreteDry", "concreteDry", "concreteWet", "dryConcrete") ?? ByEye(gate, source),
+            _ => ByEye(gate, source),
+        };
 
-        return gate.SubstrateKind == SubstrateKind.Wood && gate.Sheet.GreatestWoodMoisturePercent is { } limit
-            ? WoodMoisture(gate, reading, limit, source)
-            : DryOrNot(gate, reading, source);
+        // What the eye finds wet or frosted is wet, whatever a meter said of it before.
+        return judged is not { Verdict: Verdict.Hold } && gate.FoundDry is { Value: false } ? ByEye(gate, source)! : judged ?? Unread(gate, source);
     }
 
-    private static Finding WoodMoisture(GateCase gate, Reading<SubstrateMoisture> reading, double limit, string source)
+    private const string PracticeSource = "Meters for concrete read on a scale of their own; what passes for dry is practice";
+
+    private static Finding Unread(GateCase gate, string source) =>
+        new("G5", "unread", Verdict.Hold, Basis.ProductSheet, source) { Words = new Dictionary<string, string> { ["substrate"] = gate.SubstrateKind.ToString() } };
+
+    private static Finding? ByMeter(GateCase gate, double limit, Basis basis, string source, string dry, string near, string wet, string remedy)
     {
-        if (reading.Value.WoodPercent is not { } percent)
+        if (gate.MoistureMeter is not { } reading)
         {
-            return new("G5", "unread", Verdict.Hold, Basis.ProductSheet, source) { Words = new Dictionary<string, string> { ["substrate"] = gate.SubstrateKind.ToString() } };
+            return null;
         }
 
-        var margin = limit - percent;
-        var verdict = margin < 0 ? Verdict.Hold : margin < gate.Practice.MoisturePoints ? Verdict.Care : Verdict.Clear;
-        return new("G5", verdict switch { Verdict.Hold => "wet", Verdict.Care => "nearLimit", _ => "dry" }, verdict, Basis.ProductSheet, source)
+        var margin = limit - reading.Value;
+        var isNear = near != dry && GateMargins.IsShort(margin, gate.Practice.MoisturePoints);
+        var (name, verdict) = GateMargins.IsShort(margin, 0) ? (wet, Verdict.Hold) : isNear ? (near, Verdict.Care) : (dry, Verdict.Clear);
+        return new("G5", name, verdict, basis, source)
         {
-            Measured = new(percent, Dimension.MoistureContent),
+            Measured = new(reading.Value, Dimension.MoistureContent),
             Limit = new(limit, Dimension.MoistureContent),
             Margin = new(margin, Dimension.HumidityPoints),
             Figures = new Dictionary<string, Figure> { ["age"] = Figure.Duration(reading.Age) },
-            Words = new Dictionary<string, string> { ["instrument"] = reading.Instrument },
-            Working = MarginUnder(new(percent, Dimension.MoistureContent), new(limit, Dimension.MoistureContent), margin, source),
-            Remedies = verdict == Verdict.Clear ? [] : [Remedy.Of("dryWood", "to", new(verdict == Verdict.Hold ? limit : limit - gate.Practice.MoisturePoints, Dimension.MoistureContent))],
-        };
-    }
-
-    private static Finding DryOrNot(GateCase gate, Reading<SubstrateMoisture> reading, string source)
-    {
-        var dry = reading.Value.IsDry ?? (reading.Value.ConcretePercent is { } percent ? percent <= gate.Practice.DryConcretePercent : (bool?)null);
-        var (name, verdict) = dry switch { true => ("seenDry", Verdict.Clear), false => ("seenWet", Verdict.Hold), _ => ("unread", Verdict.Hold) };
-        return new("G5", name, verdict, Basis.ProductSheet, source)
-        {
-            Figures = new Dictionary<string, Figure> { ["age"] = Figure.Duration(reading.Age) },
             Words = new Dictionary<string, string> { ["substrate"] = gate.SubstrateKind.ToString(), ["instrument"] = reading.Instrument },
-            Remedies = name == "seenWet" ? [new("wipeDry", new Dictionary<string, Figure>())] : [],
+            Working = MarginUnder(new(reading.Value, Dimension.MoistureContent), new(limit, Dimension.MoistureContent), margin, source),
+            Remedies = verdict == Verdict.Clear ? [] : [Remedy.Of(remedy, "to", new Figure(verdict == Verdict.Hold ? limit : limit - gate.Practice.MoisturePoints, Dimension.MoistureContent).AtMost)],
         };
     }
 
-    private static List<Remedy> DewRemedies(MoistAir air, Temperature substrate, double distance, double wanted)
+    // A sheet that asks for dry wood and prints no figure: the meter can hold it, but only the eye can pass it.
+    private static Finding? WoodThatMustBeDry(GateCase gate, string source)
     {
-        List<Remedy> remedies =
-        [
-            new("heatSubstrate", new Dictionary<string, Figure>
+        var meter = ByMeter(gate, gate.Practice.DryWoodPercent, Basis.Practice, source, "woodDry", "woodNear", "woodWet", "dryWood");
+        return meter is not null && meter.Verdict != Verdict.Hold && gate.FoundDry is null
+            ? meter with { Case = "notLookedAt", Verdict = Verdict.Hold, Basis = Basis.ProductSheet, Remedies = [new("lookDry", new Dictionary<string, Figure>())] }
+            : meter ?? ByEye(gate, source);
+    }
+
+    private static Finding? ByEye(GateCase gate, string source) => gate.FoundDry is not { } seen ? null : new("G5", seen.Value ? "seenDry" : "seenWet", seen.Value ? Verdict.Clear : Verdict.Hold, Basis.ProductSheet, source)
+    {
+        Figures = new Dictionary<string, Figure> { ["age"] = Figure.Duration(seen.Age) },
+        Words = new Dictionary<string, string> { ["substrate"] = gate.SubstrateKind.ToString(), ["instrument"] = seen.Instrument },
+        Remedies = seen.Value ? [] : [new("wipeDry", new Dictionary<string, Figure>())],
+    };
+
+    private static List<Remedy> DewRemedies(GateCase gate, MoistAir air, Temperature substrate, double distance, double wanted)
+    {
+        List<Remedy> remedies = [];
+        var heatTo = substrate.Celsius + wanted - distance + Past;
+        if (heatTo + GateRemedies.RoundedBy <= gate.Sheet.Substrate.Greatest.Celsius)
+        {
+            remedies.Add(new("heatSubstrate", new Dictionary<string, Figure>
             {
-                ["change"] = new(wanted - distance, Dimension.TemperatureDifference),
-                ["to"] = new(substrate.Celsius + wanted - distance, Dimension.Temperature),
-            }),
-        ];
+                ["change"] = new Figure(heatTo - substrate.Celsius, Dimension.TemperatureDifference).AtLeast,
+                ["to"] = new Figure(heatTo, Dimension.Temperature).AtLeast,
+            }));
+        }
 
         // Drying the air instead: the humidity at which its dew point lies the wanted distance under the substrate.
-        var dewWanted = substrate.Celsius - wanted;
+        var dewWanted = substrate.Celsius - wanted - Past;
         if (dewWanted > Saturation.ColdestIce)
         {
             var vapour = MoistAir.SaturationPressureAt(new(dewWanted), HumidityReference.Ice);
-            remedies.Add(Remedy.Of("dryAir", "to", new(100 * vapour.Pascals / air.SaturationPressure.Pascals, Dimension.RelativeHumidity)));
+            remedies.AddRange(Dried(air, 100 * vapour.Pascals / air.SaturationPressure.Pascals));
         }
 
         return remedies;
@@ -137,15 +155,19 @@ internal static class MoistureRules
     private static List<Remedy> HumidityRemedies(GateCase gate, MoistAir air, double wanted)
     {
         List<Remedy> remedies = [];
-        var warm = air.TemperatureForHumidity(wanted);
-        if (warm <= gate.Sheet.Air.Greatest)
+        var warm = air.TemperatureForHumidity(wanted) + new TemperatureDifference(Past);
+        if (warm.Celsius + GateRemedies.RoundedBy <= gate.Sheet.Air.Greatest.Celsius)
         {
-            remedies.Add(new("warmAirDry", new Dictionary<string, Figure> { ["to"] = warm.ToFigure(), ["change"] = (warm - air.Temperature).ToFigure() }));
+            remedies.Add(new("warmAirDry", new Dictionary<string, Figure> { ["to"] = warm.ToFigure().AtLeast, ["change"] = (warm - air.Temperature).ToFigure().AtLeast }));
         }
 
-        remedies.Add(Remedy.Of("dryAir", "to", new(wanted, Dimension.RelativeHumidity)));
+        remedies.AddRange(Dried(air, wanted));
         return remedies;
     }
+
+    // Air so dry that no meter tells it is no remedy; printed to whole percents, downwards.
+    private static IEnumerable<Remedy> Dried(MoistAir air, double percent) =>
+        percent >= 1 && percent < air.Humidity.Percent ? [Remedy.Of("dryAir", "to", new Figure(percent, Dimension.RelativeHumidity).AtMost)] : [];
 
     private static Working MarginUnder(Figure reading, Figure limit, double margin, string source) =>
         new("margin", "margin = limit − reading", [new("limit", "limit", limit), new("reading", "reading", reading)], new(margin, Dimension.HumidityPoints), source);

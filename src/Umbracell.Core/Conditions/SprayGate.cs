@@ -10,6 +10,9 @@ namespace Umbracell.Core.Conditions;
 /// <param name="Remedies">What would clear the temperatures and humidity taken together.</param>
 public sealed record SprayGate(IReadOnlyList<Finding> Findings, Temperature? DewPoint, IReadOnlyList<Remedy> Remedies)
 {
+    /// <summary>Whether anything was read or ticked off yet. Before that the gate holds on everything, and a screen says that nothing was read.</summary>
+    public bool Begun { get; init; }
+
     /// <summary>The worst of all rules.</summary>
     public Verdict Verdict => Findings.Worst();
 
@@ -35,14 +38,17 @@ public sealed record SprayGate(IReadOnlyList<Finding> Findings, Temperature? Dew
             findings.Add(stale);
         }
 
-        return new(findings, dew, GateRemedies.Together(gate, air));
+        return new(findings, dew, GateRemedies.Together(gate, air))
+        {
+            Begun = gate.Prepared.Count > 0 || gate is not { Substrate: null, Air: null, Humidity: null, MoistureMeter: null, FoundDry: null, DrumA: null, DrumB: null },
+        };
     }
 
     internal static MoistAir? AirAsRead(GateCase gate) => gate is { Air: { } t, Humidity: { } rh } ? MoistAir.Of(t.Value, rh.Value, gate.Pressure) : null;
 
     private static Finding? StaleReadings(GateCase gate)
     {
-        var oldest = new[] { gate.Substrate?.Age, gate.Air?.Age, gate.Humidity?.Age, gate.Moisture?.Age }.Max();
+        var oldest = new[] { gate.Substrate?.Age, gate.Air?.Age, gate.Humidity?.Age, gate.MoistureMeter?.Age ?? gate.FoundDry?.Age }.Max();
         return oldest is { } age && age > gate.Practice.FreshFor
             ? new("age", "stale", Verdict.Care, Basis.Practice, "Readings older than 2 h are read again before spraying")
             {

@@ -28,7 +28,7 @@ internal static class TemperatureRules
         var stale = a.Age > gate.Practice.FreshFor || b.Age > gate.Practice.FreshFor;
         var (name, verdict) = margin.Kelvins < 0 ? ("outside", Verdict.Hold)
             : stale ? ("stale", Verdict.Care)
-            : margin.Kelvins < DrumEdge.Kelvins ? ("nearEdge", Verdict.Care)
+            : GateMargins.IsShort(margin.Kelvins, DrumEdge.Kelvins) ? ("nearEdge", Verdict.Care)
             : ("inside", Verdict.Clear);
         return new("G6", name, verdict, Basis.ProductSheet, source)
         {
@@ -52,7 +52,7 @@ internal static class TemperatureRules
 
         var margin = window.Margin(reading.Value);
         var well = gate.Practice.WellInside;
-        var (name, verdict) = margin.Kelvins < 0 ? ("outside", Verdict.Hold) : margin.Kelvins < well.Kelvins ? ("nearEdge", Verdict.Care) : ("inside", Verdict.Clear);
+        var (name, verdict) = margin.Kelvins < 0 ? ("outside", Verdict.Hold) : GateMargins.IsShort(margin.Kelvins, well.Kelvins) ? ("nearEdge", Verdict.Care) : ("inside", Verdict.Clear);
         return new(rule, name, verdict, Basis.ProductSheet, source)
         {
             Measured = reading.Value.ToFigure(),
@@ -71,8 +71,8 @@ internal static class TemperatureRules
         var change = isCold ? window.Least.Celsius + inside.Kelvins - value.Celsius : value.Celsius - (window.Greatest.Celsius - inside.Kelvins);
         return new(isCold ? raise : cool, new Dictionary<string, Figure>
         {
-            ["change"] = new TemperatureDifference(change).ToFigure(),
-            ["to"] = new Temperature(isCold ? value.Celsius + change : value.Celsius - change).ToFigure(),
+            ["change"] = new TemperatureDifference(change).ToFigure().AtLeast,
+            ["to"] = isCold ? new Temperature(value.Celsius + change).ToFigure().AtLeast : new Temperature(value.Celsius - change).ToFigure().AtMost,
         });
     }
 

@@ -30,6 +30,9 @@ public sealed record Finding(string Rule, string Case, Verdict Verdict, Basis Ba
     /// <summary>What was measured or computed, if it is one figure.</summary>
     public Figure? Measured { get; init; }
 
+    /// <summary>The two figures whose distance was measured, where it is one that stands beside them in the sentence.</summary>
+    public (Figure First, Figure Second)? MeasuredBetween { get; init; }
+
     /// <summary>The limit it is held against.</summary>
     public Figure? Limit { get; init; }
 

@@ -36,12 +36,15 @@ public enum FoamGrade
 /// <param name="Greatest">Warmest.</param>
 public readonly record struct TemperatureWindow(Temperature Least, Temperature Greatest)
 {
-    /// <summary>Distance to the nearer edge; negative outside.</summary>
-    public TemperatureDifference Margin(Temperature t) =>
-        new(Math.Min(t.Celsius - Least.Celsius, Greatest.Celsius - t.Celsius));
+    /// <summary>Distance to the nearer edge; negative outside. An edge met to the last bit but one is met: figures typed in °F and kept in °C come so.</summary>
+    public TemperatureDifference Margin(Temperature t)
+    {
+        var margin = Math.Min(t.Celsius - Least.Celsius, Greatest.Celsius - t.Celsius);
+        return new(Math.Abs(margin) < 1e-9 ? 0 : margin);
+    }
 
     /// <summary>Whether the temperature lies in the window.</summary>
-    public bool Holds(Temperature t) => t >= Least && t <= Greatest;
+    public bool Holds(Temperature t) => Margin(t).Kelvins >= 0;
 }
 
 /// <summary>What the maker's product sheet says of a foam. Its limits bound every answer.</summary>

@@ -128,11 +128,33 @@ public enum Dimension
     MoneyPerArea,
 }
 
+/// <summary>Which way a figure is rounded where it is printed.</summary>
+public enum Rounding
+{
+    /// <summary>To the nearest.</summary>
+    Nearest,
+
+    /// <summary>Never to less: what must be reached.</summary>
+    Up,
+
+    /// <summary>Never to more: what must not be passed.</summary>
+    Down,
+}
+
 /// <summary>A value in SI with what it measures: the common coin of findings, workings and screens.</summary>
 /// <param name="Si">The value in the dimension's SI unit.</param>
 /// <param name="Dimension">What it measures.</param>
 public readonly record struct Figure(double Si, Dimension Dimension)
 {
+    /// <summary>Which way it is rounded where it is printed: a figure that someone will act on is rounded to the safe side, in the reader's own units.</summary>
+    public Rounding Rounding { get; init; }
+
+    /// <summary>The figure printed so that reaching what is printed reaches it.</summary>
+    public Figure AtLeast => this with { Rounding = Rounding.Up };
+
+    /// <summary>The figure printed so that keeping to what is printed keeps to it.</summary>
+    public Figure AtMost => this with { Rounding = Rounding.Down };
+
     /// <summary>A plain number.</summary>
     public static Figure Number(double value) => new(value, Dimension.Number);
 

@@ -20,24 +20,54 @@ public static class QuantityPrinter
     public static string Print(Figure figure, UnitSystem system)
     {
         var value = Units.Of(figure.Dimension, system).FromSi(figure.Si);
+        var way = figure.Rounding;
         return (figure.Dimension, system) switch
         {
-            (Dimension.Thickness, UnitSystem.Us) => Eighths(value) + " in",
-            (Dimension.Span, UnitSystem.Us) => FeetAndInches(value),
-            (Dimension.Resistance, UnitSystem.Us) => "R-" + Fixed(value, 1),
-            (Dimension.Transmittance, UnitSystem.Us) => "U-" + Fixed(value, 4),
-            (Dimension.Pitch, UnitSystem.Us) => Trimmed(value, 1) + ":12",
-            (Dimension.Pitch, _) => Fixed(Math.Atan(figure.Si) * 180 / Math.PI, 0) + "°",
-            (Dimension.Duration, _) => HoursAndMinutes(figure.Si),
-            (Dimension.Number, _) => Fixed(value, 3),
-            (Dimension.Count, _) => Fixed(value, 0),
-            (Dimension.Sets, _) => Fixed(value, value is > 0 and < 0.1 ? 2 : 1) + (Fixed(value, 1) == "1.0" ? " set" : " sets"),
+            (Dimension.Thickness, UnitSystem.Us) => Eighths(value, way) + " in",
+            (Dimension.Span, UnitSystem.Us) => FeetAndInches(value, way),
+            (Dimension.Resistance, UnitSystem.Us) => "R-" + Fixed(value, 1, way),
+            (Dimension.Transmittance, UnitSystem.Us) => "U-" + Fixed(value, 4, way),
+            (Dimension.Pitch, UnitSystem.Us) => Trimmed(value, 1, way) + ":12",
+            (Dimension.Pitch, _) => Fixed(Math.Atan(figure.Si) * 180 / Math.PI, 0, way) + "°",
+            (Dimension.Duration, _) => HoursAndMinutes(figure.Si, way),
+            (Dimension.Number, _) => Fixed(value, 3, way),
+            (Dimension.Count, _) => Fixed(value, 0, way),
+            (Dimension.Sets, _) => Fixed(value, value is > 0 and < 0.1 ? 2 : 1, way) + (Fixed(value, 1, way) == "1.0" ? " set" : " sets"),
             (Dimension.Percent, _) when value is > 0 and < 0.05 => "under 0.1 %",
             (Dimension.Percent, _) when value is > 99.95 and < 100 => "over 99.9 %",
-            (Dimension.HumidityPoints, _) => Trimmed(value, 1) + " points",
-            (Dimension.Money, _) => Rounded(figure.Dimension, system, value),
-            _ => Rounded(figure.Dimension, system, value) + " " + Units.Of(figure.Dimension, system).Symbol,
+            (Dimension.HumidityPoints, _) => Trimmed(value, 1, way) + " points",
+            (Dimension.Money, _) => Rounded(figure.Dimension, system, value, way),
+            _ => Rounded(figure.Dimension, system, value, way) + " " + Units.Of(figure.Dimension, system).Symbol,
         };
+    }
+
+    /// <summary>A margin as the difference of the two figures it lies between, as those are printed: what stands beside each other on a screen adds up.</summary>
+    /// <param name="margin">The margin; its sign stands.</param>
+    /// <param name="measured">What was measured.</param>
+    /// <param name="limit">The limit it is held against.</param>
+    /// <param name="system">The reader's units.</param>
+    public static string PrintMargin(Figure margin, Figure measured, Figure limit, UnitSystem system)
+    {
+        return Print(AsPrinted(margin, measured, limit, system), system);
+    }
+
+    /// <summary>A difference, made that of the two figures it lies between as those are printed in a system; as it is where they are not printed to a fixed place.</summary>
+    /// <param name="difference">The difference; its sign stands.</param>
+    /// <param name="first">One figure.</param>
+    /// <param name="second">The other.</param>
+    /// <param name="system">The reader's units.</param>
+    public static Figure AsPrinted(Figure difference, Figure first, Figure second, UnitSystem system)
+    {
+        if (first.Dimension != second.Dimension || Decimals(first.Dimension, system) is not { } decimals || Decimals(difference.Dimension, system) is null)
+        {
+            return difference;
+        }
+
+        var unit = Units.Of(first.Dimension, system);
+        var apart = Math.Abs(Round(unit.FromSi(first.Si), decimals, first.Rounding) - Round(unit.FromSi(second.Si), decimals, second.Rounding));
+
+        // Too close to be told apart as printed: then the difference speaks for itself.
+        return apart < 1e-9 ? difference : difference with { Si = Math.CopySign(Units.Of(difference.Dimension, system).ToSi(apart), difference.Si) };
     }
 
     /// <summary>The bare number of a figure in the reader's unit, for the axis of a chart.</summary>
@@ -72,39 +102,45 @@ public static class QuantityPrinter
         };
     }
 
-    private static string Rounded(Dimension dimension, UnitSystem system, double value) => (dimension, system) switch
+    private static string Rounded(Dimension dimension, UnitSystem system, double value, Rounding way) =>
+        Decimals(dimension, system) is { } decimals ? Keeps(dimension, system) ? Fixed(value, decimals, way) : Trimmed(value, decimals, way)
+        : Significant(value, dimension == Dimension.Permeance && system == UnitSystem.Us && value < 0.1 ? 2 : 3);
+
+    // Digits behind the point that are printed; none where a figure is printed to a count of digits, or in eighths.
+    private static int? Decimals(Dimension dimension, UnitSystem system) => (dimension, system) switch
     {
-        (Dimension.Thickness, _) => Fixed(value, 0),
-        (Dimension.Span, _) => Fixed(value, 2),
-        (Dimension.Altitude, _) => Fixed(value, 0),
-        (Dimension.Area, UnitSystem.Us) => Fixed(value, 0),
-        (Dimension.Area, _) => Fixed(value, 1),
-        (Dimension.FoamVolume, UnitSystem.Us) => Fixed(value, 0),
-        (Dimension.FoamVolume, _) => Fixed(value, 2),
-        (Dimension.Temperature or Dimension.TemperatureDifference, UnitSystem.Us) => Fixed(value, 0),
-        (Dimension.Temperature or Dimension.TemperatureDifference, _) => Fixed(value, 1),
-        (Dimension.RelativeHumidity, _) => Fixed(value, 0),
-        (Dimension.Percent or Dimension.MoistureContent, _) => Trimmed(value, 1),
-        (Dimension.Resistance, _) => Fixed(value, 2),
-        (Dimension.Transmittance, _) => Fixed(value, 3),
-        (Dimension.Conductivity, _) => Significant(value, 3),
-        (Dimension.VapourPressure, UnitSystem.Us) => Fixed(value, 3),
-        (Dimension.VapourPressure, _) => Fixed(value, 0),
-        (Dimension.Permeance, UnitSystem.Us) => Significant(value, value < 0.1 ? 2 : 3),
-        (Dimension.Permeance, _) => Significant(value, 3),
-        (Dimension.Mass or Dimension.AirFlow or Dimension.RoomVolume or Dimension.HeatLoss or Dimension.Power or Dimension.LeakageArea or Dimension.Heat, _) => Fixed(value, 0),
-        (Dimension.MassPerArea, UnitSystem.Us) => Fixed(value, 2),
-        (Dimension.MassPerArea, _) => Fixed(value, 0),
-        (Dimension.AirPressure, _) => Fixed(value, 1),
-        (Dimension.AreaWeight, _) => Fixed(value, 2),
-        (Dimension.Money or Dimension.MoneyPerArea, _) => Fixed(value, 2),
-        (Dimension.LinearTransmittance, _) => Fixed(value, 3),
-        _ => Trimmed(value, 2),
+        (Dimension.Thickness or Dimension.Span, UnitSystem.Us) => null,
+        (Dimension.Conductivity or Dimension.Permeance, _) => null,
+        (Dimension.Thickness or Dimension.Altitude or Dimension.RelativeHumidity, _) => 0,
+        (Dimension.Span, _) => 2,
+        (Dimension.Area or Dimension.FoamVolume, UnitSystem.Us) => 0,
+        (Dimension.Area, _) => 1,
+        (Dimension.FoamVolume, _) => 2,
+        (Dimension.Temperature or Dimension.TemperatureDifference or Dimension.Percent or Dimension.MoistureContent or Dimension.HumidityPoints, _) => 1,
+        (Dimension.Resistance, _) => 2,
+        (Dimension.Transmittance, _) => 3,
+        (Dimension.VapourPressure, UnitSystem.Us) => 3,
+        (Dimension.VapourPressure, _) => 0,
+        (Dimension.Mass or Dimension.AirFlow or Dimension.RoomVolume or Dimension.HeatLoss or Dimension.Power or Dimension.LeakageArea or Dimension.Heat, _) => 0,
+        (Dimension.MassPerArea, UnitSystem.Us) => 2,
+        (Dimension.MassPerArea, _) => 0,
+        (Dimension.AirPressure, _) => 1,
+        (Dimension.AreaWeight or Dimension.Money or Dimension.MoneyPerArea, _) => 2,
+        (Dimension.LinearTransmittance, _) => 3,
+        _ => 2,
     };
 
-    private static string Eighths(double inches)
+    // Whether noughts at the end are printed too. A degree Fahrenheit is read in whole ones; a part of one shows only where there is one.
+    private static bool Keeps(Dimension dimension, UnitSystem system) => (dimension, system) switch
     {
-        var eighths = (long)Math.Round(Math.Abs(inches) * EighthsPerInch, MidpointRounding.AwayFromZero);
+        (Dimension.Temperature or Dimension.TemperatureDifference, UnitSystem.Us) => false,
+        (Dimension.Percent or Dimension.MoistureContent or Dimension.HumidityPoints or Dimension.Density or Dimension.Speed or Dimension.AirChanges or Dimension.Permeability, _) => false,
+        _ => true,
+    };
+
+    private static string Eighths(double inches, Rounding way = Rounding.Nearest)
+    {
+        var eighths = (long)Math.Abs(Whole(inches * EighthsPerInch, way));
         var sign = inches < 0 && eighths > 0 ? "-" : "";
         var (whole, part) = (eighths / EighthsPerInch, eighths % EighthsPerInch);
         if (part == 0)
@@ -117,9 +153,9 @@ public static class QuantityPrinter
         return sign + (whole == 0 ? fraction : string.Create(CultureInfo.InvariantCulture, $"{whole} {fraction}"));
     }
 
-    private static string FeetAndInches(double feet)
+    private static string FeetAndInches(double feet, Rounding way)
     {
-        var eighths = (long)Math.Round(feet * 12 * EighthsPerInch, MidpointRounding.AwayFromZero);
+        var eighths = (long)Whole(feet * 12 * EighthsPerInch, way);
         var whole = eighths / (12 * EighthsPerInch);
         var inches = (eighths - whole * 12 * EighthsPerInch) / (double)EighthsPerInch;
         return whole == 0 && inches > 0
@@ -127,18 +163,18 @@ public static class QuantityPrinter
             : string.Create(CultureInfo.InvariantCulture, $"{whole}'{(inches == 0 ? "0" : Eighths(inches))}\"");
     }
 
-    private static string HoursAndMinutes(double seconds)
+    private static string HoursAndMinutes(double seconds, Rounding way)
     {
-        var minutes = (long)Math.Round(seconds / 60, MidpointRounding.AwayFromZero);
+        var minutes = (long)Whole(seconds / 60, way);
         return minutes < 60
             ? string.Create(CultureInfo.InvariantCulture, $"{minutes} min")
             : string.Create(CultureInfo.InvariantCulture, $"{minutes / 60} h {minutes % 60:00}");
     }
 
     // An answer prints hundreds of figures while a hand moves, so the digits are laid out here rather than by the general formatter.
-    private static string Fixed(double value, int decimals)
+    private static string Fixed(double value, int decimals, Rounding way = Rounding.Nearest)
     {
-        var scaled = Math.Round(Math.Abs(value) * Powers[decimals], MidpointRounding.AwayFromZero);
+        var scaled = Math.Abs(Whole(value * Powers[decimals], way));
         if (!(scaled < LargestExact))
         {
             return value.ToString("N" + decimals, CultureInfo.InvariantCulture);
@@ -170,9 +206,23 @@ public static class QuantityPrinter
         return new(digits[at..]);
     }
 
-    private static string Trimmed(double value, int decimals)
+    private static double Round(double value, int decimals, Rounding way) => Whole(value * Powers[decimals], way) / Powers[decimals];
+
+    // What lies within a millionth of a whole step is that step: a conversion must not push a round figure to the next one.
+    private static double Whole(double value, Rounding way)
     {
-        var text = Fixed(value, decimals);
+        const double Noise = 1e-6;
+        return way switch
+        {
+            Rounding.Up => Math.Ceiling(value - Noise),
+            Rounding.Down => Math.Floor(value + Noise),
+            _ => Math.Round(value, MidpointRounding.AwayFromZero),
+        };
+    }
+
+    private static string Trimmed(double value, int decimals, Rounding way = Rounding.Nearest)
+    {
+        var text = Fixed(value, decimals, way);
         return text.Contains('.', StringComparison.Ordinal) ? text.TrimEnd('0').TrimEnd('.') : text;
     }
 

@@ -47,8 +47,25 @@ public sealed record FindingAnswer(
     IReadOnlyDictionary<string, FigureAnswer> Figures, IReadOnlyDictionary<string, string> Words, IReadOnlyList<RemedyAnswer> Remedies, WorkingAnswer? Working)
 {
     public static FindingAnswer Of(Finding f, bool brief = false) => new(
-        f.Rule, f.Case, f.Verdict, f.Basis, f.Source, FigureAnswer.Maybe(f.Measured), FigureAnswer.Maybe(f.Limit), FigureAnswer.Maybe(f.Margin),
+        f.Rule, f.Case, f.Verdict, f.Basis, f.Source, MeasuredOf(f), FigureAnswer.Maybe(f.Limit), MarginOf(f),
         FigureAnswer.All(f.Figures), f.Words, [.. f.Remedies.Select(RemedyAnswer.Of)], brief ? null : WorkingAnswer.Maybe(f.How));
+
+    // What stands beside each other in a sentence adds up as it is printed, in either system.
+    private static FigureAnswer? MeasuredOf(Finding f) => f.Measured is { } measured
+        ? new(measured.Si, QuantityPrinter.Print(MeasuredIn(UnitSystem.Us, f, measured), UnitSystem.Us), QuantityPrinter.Print(MeasuredIn(UnitSystem.Metric, f, measured), UnitSystem.Metric))
+        : null;
+
+    private static FigureAnswer? MarginOf(Finding f)
+    {
+        return f is { Margin: { } margin, Measured: { } measured, Limit: { } limit }
+            ? new(margin.Si, Printed(UnitSystem.Us), Printed(UnitSystem.Metric))
+            : FigureAnswer.Maybe(f.Margin);
+
+        string Printed(UnitSystem system) => QuantityPrinter.PrintMargin(margin, MeasuredIn(system, f, measured), limit, system);
+    }
+
+    private static Figure MeasuredIn(UnitSystem system, Finding f, Figure measured) =>
+        f.MeasuredBetween is { } pair ? QuantityPrinter.AsPrinted(measured, pair.First, pair.Second, system) : measured;
 
     public static IReadOnlyList<FindingAnswer> All(IEnumerable<Finding> findings, bool brief = false) => [.. findings.Select(f => Of(f, brief))];
 }

@@ -122,7 +122,7 @@ internal static class ChoiceQuestions
         {
             OpenLeak = surface.OpenLeak is not null,
             WoodSubstrate = surface.Substrate == SubstrateKind.Wood,
-            WoodMoisturePercent = readings.WettestWood(surface.Id),
+            WoodMoisturePercent = readings.Wettest(surface.Id, ReadingKind.WoodMoisture)?.Value,
             Covering = details.Covering,
             Attachment = details.Attachment,
             Pitch = surface.Shape == ShapeKind.RoofPlane && surface.HasSize ? surface.Pitch : null,

@@ -75,7 +75,10 @@ internal sealed record JobStudy(Job Job, IReadOnlyList<SurfaceStudy> Rows)
         var sets = setsQuestion is null ? null : OrNull(() => crew.Study(setsQuestion, takeoff!.Working));
         var further = questions.Skip(1).Select(q => (Sheet: shelf.Sheets.GetValueOrDefault(q.SheetId), Sets: OrNull(() => crew.Study(q, takeoff!.Working))))
             .Where(one => one is { Sheet: not null, Sets: not null }).Select(one => (one.Sheet!, one.Sets!)).ToList();
-        var gate = GateQuestions.Of(surface, job, records, now) is { } gateQuestion && readings.HasAny(surface.Id) ? OrNull(() => GateQuestions.Check(gateQuestion, sheet, shelf.Sheets.Values)) : null;
+        var gate = GateQuestions.Of(surface, job, records, now) is { } gateQuestion ? OrNull(() => GateQuestions.Check(gateQuestion, sheet, shelf.Sheets.Values)) : null;
+
+        // Where nothing was read or ticked off the board shows that the stage has not begun, as the stage itself does.
+        gate = gate is { Begun: true } ? gate : null;
         return new(surface, bare, sheet, takeoff, survey, section, year, setsQuestion, sets, gate) { Further = further, AddedBoards = BoardsOf(surface), System = surface.System?.Kind, SubstrateFrom = SetsQuestions.SubstrateOf(surface, job, readings).From };
     }
 

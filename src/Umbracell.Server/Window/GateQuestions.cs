@@ -23,23 +23,28 @@ internal static class GateQuestions
         }
 
         var (a, b) = readings.Drums(sheet);
-        var wood = readings.Of(surface.Id, ReadingKind.WoodMoisture);
-        var dry = readings.Of(surface.Id, ReadingKind.FoundDry);
-        var moisture = surface.Substrate == SubstrateKind.Wood ? wood ?? dry : Newest(dry, readings.Of(surface.Id, ReadingKind.ConcreteMoisture));
+        var meter = surface.Substrate switch
+        {
+            SubstrateKind.Wood => readings.Wettest(surface.Id, ReadingKind.WoodMoisture),
+            SubstrateKind.Mineral => readings.Wettest(surface.Id, ReadingKind.ConcreteMoisture),
+            _ => null,
+        };
+        var seen = readings.Of(surface.Id, ReadingKind.FoundDry);
         return new(
             sheet,
             surface.Substrate,
             Temperature(readings.Of(surface.Id, ReadingKind.SubstrateTemperature)),
             Temperature(readings.Of(surface.Id, ReadingKind.AirTemperature)),
             readings.Of(surface.Id, ReadingKind.Humidity) is { } rh ? new(rh.Value, rh.HumidityOver, Age(rh), rh.Instrument) : null,
-            moisture is null ? null : new(moisture.Kind == ReadingKind.WoodMoisture ? moisture.Value : null, moisture.Kind == ReadingKind.FoundDry ? moisture.Value > 0 : null, Age(moisture), moisture.Instrument, moisture.Kind == ReadingKind.ConcreteMoisture ? moisture.Value : null),
+            meter is null ? null : new(meter.Kind == ReadingKind.WoodMoisture ? meter.Value : null, null, Age(meter), meter.Instrument, meter.Kind == ReadingKind.ConcreteMoisture ? meter.Value : null),
             Temperature(a),
             Temperature(b),
             records.Done(surface.Id),
             job.AltitudeM,
             [.. PreparationAnswers.List(surface).Select(task => task.Item)],
             records.JointsReady(surface.Id),
-            surface.OpenLeak is not null);
+            surface.OpenLeak is not null,
+            seen is null ? null : new(seen.Value > 0, Age(seen), seen.Instrument));
 
         double Age(ReadingRow reading) => Math.Max(0, (now - reading.TakenAt).TotalMinutes);
         ReadTemperature? Temperature(ReadingRow? reading) => reading is null ? null : new(reading.Value, Age(reading), reading.Instrument);
@@ -52,7 +57,12 @@ internal static class GateQuestions
         Substrate = Reading(question.Substrate),
         Air = Reading(question.Air),
         Humidity = question.Humidity is { } rh ? new(new(rh.RhPct, rh.RhOver), TimeSpan.FromMinutes(rh.AgeMin), rh.Instrument) : null,
-        Moisture = question.Moisture is { } m ? new(new(m.WoodPct, m.FoundDry, m.ConcretePct), TimeSpan.FromMinutes(m.AgeMin), m.Instrument) : null,
+        MoistureMeter = question.Moisture is { } m && (question.SubstrateKind == SubstrateKind.Wood ? m.WoodPct : question.SubstrateKind == SubstrateKind.Mineral ? m.ConcretePct : null) is { } percent
+            ? new(percent, TimeSpan.FromMinutes(m.AgeMin), m.Instrument)
+            : null,
+        FoundDry = question.Seen is { } seen ? new(seen.FoundDry, TimeSpan.FromMinutes(seen.AgeMin), seen.Instrument)
+            : question.Moisture is { FoundDry: { } dry } eye ? new(dry, TimeSpan.FromMinutes(eye.AgeMin), eye.Instrument)
+            : null,
         DrumA = Reading(question.DrumA),
         DrumB = Reading(question.DrumB),
         Required = question.Required ?? PreparationList.Always,
@@ -63,11 +73,8 @@ internal static class GateQuestions
         OtherSheets = [.. others],
     });
 
-    // Yesterday's dry by eye does not stand against today's meter.
-    private static ReadingRow? Newest(ReadingRow? a, ReadingRow? b) => a is null || b?.TakenAt > a.TakenAt ? b : a;
-
     public static GateAnswer Answer(SprayGate gate) => new(
-        gate.Verdict, gate.DewPoint?.Celsius, FigureAnswer.Maybe(gate.DewPoint?.ToFigure()), FindingAnswer.All(gate.Findings), [.. gate.Remedies.Select(RemedyAnswer.Of)]);
+        gate.Verdict, gate.Begun, gate.DewPoint?.Celsius, FigureAnswer.Maybe(gate.DewPoint?.ToFigure()), FindingAnswer.All(gate.Findings), [.. gate.Remedies.Select(RemedyAnswer.Of)]);
 
     private static Reading<Temperature>? Reading(ReadTemperature? read) =>
         read is null ? null : new(new(read.TempC), TimeSpan.FromMinutes(read.AgeMin), read.Instrument);

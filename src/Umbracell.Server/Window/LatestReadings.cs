@@ -29,11 +29,11 @@ internal sealed class LatestReadings
 
     public ReadingRow? Of(Guid surface, ReadingKind kind) => _bySurface.GetValueOrDefault((surface, kind));
 
-    /// <summary>The wettest wood of the newest day read, whichever meter and place: one dry spot does not make a wet deck dry.</summary>
-    public double? WettestWood(Guid surface)
+    /// <summary>The wettest reading of a kind of meter on the newest day it was read, whichever meter and place: one dry spot does not make a wet deck dry.</summary>
+    public ReadingRow? Wettest(Guid surface, ReadingKind kind)
     {
-        var wood = _allOfSurface[surface].Where(r => r.Kind == ReadingKind.WoodMoisture).ToList();
-        return wood.Count == 0 ? null : wood.Where(r => r.TakenAt >= wood.Max(one => one.TakenAt).AddDays(-1)).Max(r => r.Value);
+        var read = _allOfSurface[surface].Where(r => r.Kind == kind).ToList();
+        return read.Where(r => r.TakenAt >= read.Max(one => one.TakenAt).AddDays(-1)).MaxBy(r => r.Value);
     }
 
     public (ReadingRow? A, ReadingRow? B) Drums(string sheet) =>
@@ -50,8 +50,6 @@ internal sealed class LatestReadings
     ]);
 
     private static string Camel(ReadingKind kind) => char.ToLowerInvariant(kind.ToString()[0]) + kind.ToString()[1..];
-
-    public bool HasAny(Guid surface) => Enum.GetValues<ReadingKind>().Any(kind => Of(surface, kind) is not null);
 
     public IEnumerable<ReadingRow> For(Surface surface)
     {

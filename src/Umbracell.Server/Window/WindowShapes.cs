@@ -14,8 +14,11 @@ public sealed record ReadTemperature([property: Range(-60, 100)] double TempC, [
 /// <summary>A humidity in a question with its age.</summary>
 public sealed record ReadHumidity([property: Range(0.1, 100)] double RhPct, HumidityReference RhOver = HumidityReference.Water, [property: Range(0, 1e7)] double AgeMin = 0, string Instrument = "");
 
-/// <summary>Moisture of the substrate in a question with its age.</summary>
+/// <summary>Moisture of the substrate in a question with its age: by meter, by eye, or both. A meter outranks the eye, and of two that differ the worse rules.</summary>
 public sealed record ReadMoisture([property: Range(0, 100)] double? WoodPct, bool? FoundDry, [property: Range(0, 1e7)] double AgeMin = 0, string Instrument = "", [property: Range(0, 100)] double? ConcretePct = null);
+
+/// <summary>What the eye found in a question with its age, where it was not looked at together with the meter.</summary>
+public sealed record SeenDry(bool FoundDry, [property: Range(0, 1e7)] double AgeMin = 0, string Instrument = "");
 
 /// <summary>All the gate needs to know, SI, units in the names. What is not read is left out.</summary>
 public sealed record GateQuestion(
@@ -31,10 +34,12 @@ public sealed record GateQuestion(
     [property: Range(-500, 11000)] double AltitudeM = 0,
     IReadOnlyList<PreparationItem>? Required = null,
     bool JointsReady = true,
-    bool LeakOpen = false);
+    bool LeakOpen = false,
+    SeenDry? Seen = null);
 
 /// <summary>May the surface be sprayed now?</summary>
-public sealed record GateAnswer(Verdict Verdict, double? DewPointC, FigureAnswer? DewPoint, IReadOnlyList<FindingAnswer> Findings, IReadOnlyList<RemedyAnswer> Together);
+/// <param name="Begun">Whether anything was read or ticked off yet.</param>
+public sealed record GateAnswer(Verdict Verdict, bool Begun, double? DewPointC, FigureAnswer? DewPoint, IReadOnlyList<FindingAnswer> Findings, IReadOnlyList<RemedyAnswer> Together);
 
 /// <summary>A reading as shown.</summary>
 public sealed record ReadingAnswer(ReadingKind Kind, FigureAnswer? Figure, double Value, string Instrument, double? StatedError, string Place, string Species, DateTimeOffset TakenAt, string TakenBy);

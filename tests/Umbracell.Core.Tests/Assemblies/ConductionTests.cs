@@ -213,7 +213,7 @@ public sealed class ConductionTests
             // A gap that no knife enters is no gap; a wider one is a step of the model where the flange comes free.
             if (Math.Abs(gap) < 1e-4)
             {
-                near.U.UsU.ShouldBe(MemberCell.Of(flush, MemberCell.FewVolumes)!.U.UsU, near.U.UsU * 0.02);
+                near.U.UsU.ShouldBe(MemberCell.Of(flush, MemberCell.FewVolumes)!.U.UsU, near.U.UsU * 0.04);
             }
 
             SectionCase Filled(double beyond)

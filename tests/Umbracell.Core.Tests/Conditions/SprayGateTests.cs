@@ -62,22 +62,6 @@ public sealed class SprayGateTests
         (Dew(HumidityReference.Water) - Dew(HumidityReference.Ice)).ShouldBe(1.55, 0.02);
     }
 
-    [Fact]
-    public void What_would_clear_the_dew_distance_clears_it() =>
-        Gen.Select(Gen.Double[-10, 25], Gen.Double[40, 95], Gen.Double[-4, 4.9]).Sample((air, humidity, above) =>
-        {
-            var dew = MoistAir.Of(new(air), new(humidity), StandardAtmosphere.PressureAt(Length.Zero)).DewPoint.Celsius;
-            var gate = Good with { Air = T(air), Humidity = RH(humidity), Substrate = T(dew + above) };
-            var before = Rule("G3", gate);
-            var heated = before.Remedies.Single(r => r.Kind == "heatSubstrate").Figures["to"].Si;
-            Rule("G3", gate with { Substrate = T(heated + 1e-6) }).Verdict.CompareTo(before.Verdict).ShouldBeNegative();
-            var dried = before.Remedies.Single(r => r.Kind == "dryAir").Figures["to"].Si;
-            if (dried is > 1 and < 100)
-            {
-                Rule("G3", gate with { Humidity = RH(dried * (1 - 1e-6)) }).Verdict.CompareTo(before.Verdict).ShouldBeNegative();
-            }
-        });
-
     [Theory]
     [InlineData(75, Verdict.Clear)]
     [InlineData(76, Verdict.Care)]
@@ -101,17 +85,55 @@ public sealed class SprayGateTests
     [InlineData(18, Verdict.Care)]
     [InlineData(18.5, Verdict.Hold)]
     public void G5_judges_wood_against_the_sheet(double percent, Verdict verdict) =>
-        Rule("G5", Good with { Moisture = new(new(percent, null), TimeSpan.Zero, "pin meter") }).Verdict.ShouldBe(verdict);
+        Rule("G5", Good with { MoistureMeter = Meter(percent) }).Verdict.ShouldBe(verdict);
+
+    [Theory]
+    [InlineData(SubstrateKind.Wood, null, null, Verdict.Hold, "unread")]
+    [InlineData(SubstrateKind.Wood, null, true, Verdict.Hold, "unread")]
+    [InlineData(SubstrateKind.Wood, null, false, Verdict.Hold, "seenWet")]
+    [InlineData(SubstrateKind.Wood, 12.0, false, Verdict.Hold, "seenWet")]
+    [InlineData(SubstrateKind.Wood, 25.0, true, Verdict.Hold, "wet")]
+    [InlineData(SubstrateKind.Wood, 12.0, true, Verdict.Clear, "dry")]
+    [InlineData(SubstrateKind.Mineral, 25.0, true, Verdict.Hold, "concreteWet")]
+    [InlineData(SubstrateKind.Mineral, 3.0, true, Verdict.Clear, "concreteDry")]
+    [InlineData(SubstrateKind.Mineral, 3.0, false, Verdict.Hold, "seenWet")]
+    [InlineData(SubstrateKind.Mineral, 3.0, null, Verdict.Clear, "concreteDry")]
+    [InlineData(SubstrateKind.Mineral, null, true, Verdict.Clear, "seenDry")]
+    [InlineData(SubstrateKind.Mineral, null, null, Verdict.Hold, "unread")]
+    [InlineData(SubstrateKind.Metal, null, true, Verdict.Clear, "seenDry")]
+    [InlineData(SubstrateKind.Metal, null, false, Verdict.Hold, "seenWet")]
+    [InlineData(SubstrateKind.Metal, null, null, Verdict.Hold, "unread")]
+    public void G5_lets_a_meter_outrank_the_eye_and_of_two_the_worse_rule(SubstrateKind kind, double? meter, bool? eye, Verdict verdict, string name)
+    {
+        var finding = Rule("G5", Good with { SubstrateKind = kind, MoistureMeter = meter is { } percent ? Meter(percent) : null, FoundDry = eye is { } dry ? Eye(dry) : null });
+        (finding.Verdict, finding.Case).ShouldBe((verdict, name));
+    }
+
+    [Theory]
+    [InlineData(12.0, null, Verdict.Hold, "notLookedAt")]
+    [InlineData(12.0, true, Verdict.Clear, "woodDry")]
+    [InlineData(14.0, true, Verdict.Care, "woodNear")]
+    [InlineData(16.0, true, Verdict.Hold, "woodWet")]
+    [InlineData(12.0, false, Verdict.Hold, "seenWet")]
+    [InlineData(null, true, Verdict.Clear, "seenDry")]
+    [InlineData(null, null, Verdict.Hold, "unread")]
+    public void G5_where_the_sheet_asks_for_dry_wood_without_a_figure_takes_meter_and_eye_together(double? meter, bool? eye, Verdict verdict, string name)
+    {
+        var sheet = Sheets.ClosedCell with { GreatestWoodMoisturePercent = null };
+        var finding = Rule("G5", Good with { Sheet = sheet, MoistureMeter = meter is { } percent ? Meter(percent) : null, FoundDry = eye is { } dry ? Eye(dry) : null });
+        (finding.Verdict, finding.Case).ShouldBe((verdict, name));
+    }
 
     [Fact]
-    public void G5_unread_holds_and_metal_is_judged_by_eye()
-    {
-        Rule("G5", Good with { Moisture = null }).Verdict.ShouldBe(Verdict.Hold);
-        var metal = Good with { SubstrateKind = SubstrateKind.Metal };
-        Rule("G5", metal with { Moisture = new(new(null, true), TimeSpan.Zero, "eye") }).Verdict.ShouldBe(Verdict.Clear);
-        Rule("G5", metal with { Moisture = new(new(null, false), TimeSpan.Zero, "eye") }).Verdict.ShouldBe(Verdict.Hold);
-        Rule("G5", metal with { Moisture = new(new(12, null), TimeSpan.Zero, "pin meter") }).Verdict.ShouldBe(Verdict.Hold);
-    }
+    public void No_reading_by_eye_ever_betters_what_a_meter_says() =>
+        Gen.Select(Gen.Enum<SubstrateKind>(), Gen.Double[0, 40], Gen.Bool, Gen.Bool).Sample((kind, percent, dry, asksForDry) =>
+        {
+            var gate = Good with { SubstrateKind = kind, Sheet = asksForDry ? Sheets.ClosedCell with { GreatestWoodMoisturePercent = null } : Sheets.ClosedCell, MoistureMeter = Meter(percent), FoundDry = null };
+            if (kind != SubstrateKind.Metal && Rule("G5", gate) is { Case: not "notLookedAt" } byMeter)
+            {
+                Rule("G5", gate with { FoundDry = Eye(dry) }).Verdict.CompareTo(byMeter.Verdict).ShouldBeGreaterThanOrEqualTo(0);
+            }
+        });
 
     [Fact]
     public void G6_wants_both_drums_fresh_and_inside()
@@ -180,11 +202,15 @@ public sealed class SprayGateTests
         Substrate = T(21),
         Air = T(20),
         Humidity = RH(50),
-        Moisture = new(new(12, null), TimeSpan.Zero, "pin meter"),
+        MoistureMeter = Meter(12),
         DrumA = T(22),
         DrumB = T(23),
         Prepared = Everything,
     };
+
+    private static Reading<double> Meter(double percent) => new(percent, TimeSpan.Zero, "pin meter");
+
+    private static Reading<bool> Eye(bool dry) => new(dry, TimeSpan.Zero, "eye");
 
     private static Reading<Temperature> T(double celsius, double minutes = 10) => new(new(celsius), TimeSpan.FromMinutes(minutes), "gauge");
 

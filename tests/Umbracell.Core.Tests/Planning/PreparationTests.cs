@@ -98,13 +98,13 @@ public sealed class PreparationTests
     }
 
     [Theory]
-    [InlineData(4, "seenDry")]
-    [InlineData(4.1, "seenWet")]
+    [InlineData(4, "concreteDry")]
+    [InlineData(4.1, "concreteWet")]
     public void A_concrete_meter_passes_up_to_the_practice_of_four_percent(double percent, string expected)
     {
-        var gate = new GateCase { Sheet = Sheets.ClosedCell, SubstrateKind = SubstrateKind.Mineral, Moisture = new(new(null, null, percent), TimeSpan.Zero, "concrete meter") };
+        var gate = new GateCase { Sheet = Sheets.ClosedCell, SubstrateKind = SubstrateKind.Mineral, MoistureMeter = new(percent, TimeSpan.Zero, "concrete meter") };
         SprayGate.Check(gate).Findings.Single(f => f.Rule == "G5").Case.ShouldBe(expected);
-        SprayGate.Check(gate with { Practice = new() { DryConcretePercent = 3 } }).Findings.Single(f => f.Rule == "G5").Case.ShouldBe("seenWet");
+        SprayGate.Check(gate with { Practice = new() { DryConcretePercent = 3 } }).Findings.Single(f => f.Rule == "G5").Case.ShouldBe("concreteWet");
     }
 
     private static IReadOnlyList<PreparationItem> Items(SurfaceKind kind, SurfaceDetails? details = null, params SiteNoteKind[] notes) =>

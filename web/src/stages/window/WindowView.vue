@@ -33,7 +33,12 @@ const reEntry = computed(
     <ProblemNote v-if="window.error.value" :problem="window.error.value" @retry="window.refetch()" />
     <ElSkeleton v-else-if="!window.data.value" :rows="7" animated />
     <template v-else>
-      <p v-if="answer" class="now">
+      <p v-if="answer && !answer.begun" class="now">
+        <VerdictMark :verdict="null" :size="30" />
+        <b>{{ t('window.notBegun') }}</b>
+        <span class="quiet">{{ window.data.value.sheet }}</span>
+      </p>
+      <p v-else-if="answer" class="now">
         <VerdictMark :verdict="answer.verdict" :size="30" />
         <b>{{ t('window.now', { verdict: t(`verdict.${answer.verdict}`) }) }}</b>
         <span class="quiet">{{ window.data.value.sheet }}</span>
