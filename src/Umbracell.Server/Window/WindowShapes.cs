@@ -38,7 +38,12 @@ public sealed record GateQuestion(
     SeenDry? Seen = null);
 
 /// <summary>May the surface be sprayed now?</summary>
+/// <param name="Verdict">The worst of all rules.</param>
 /// <param name="Begun">Whether anything was read or ticked off yet.</param>
+/// <param name="DewPointC">Dew or frost point of the air read.</param>
+/// <param name="DewPoint">The same as it is read.</param>
+/// <param name="Findings">One for each rule.</param>
+/// <param name="Together">What would clear temperatures and humidity together.</param>
 public sealed record GateAnswer(Verdict Verdict, bool Begun, double? DewPointC, FigureAnswer? DewPoint, IReadOnlyList<FindingAnswer> Findings, IReadOnlyList<RemedyAnswer> Together);
 
 /// <summary>A reading as shown.</summary>
