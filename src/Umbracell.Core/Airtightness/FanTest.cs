@@ -25,10 +25,10 @@ public sealed record FanTestCase
     /// <summary>One point, or five and more.</summary>
     public required IReadOnlyList<FanPoint> Points { get; init; }
 
-    /// <summary>Mean zero-flow pressure before, in the sense of the induced pressure.</summary>
+    /// <summary>Mean zero-flow pressure before, Pa; above zero where it adds to the pressure the fan makes, below where it works against it.</summary>
     public double ZeroBefore { get; init; }
 
-    /// <summary>Mean zero-flow pressure after.</summary>
+    /// <summary>Mean zero-flow pressure after, Pa, with the same sign.</summary>
     public double ZeroAfter { get; init; }
 
     /// <summary>Which way the fan blew.</summary>
@@ -46,10 +46,10 @@ public sealed record FanTestCase
     /// <summary>Enclosed volume, m³, above zero; null leaves the air changes out.</summary>
     public double? Volume { get; init; }
 
-    /// <summary>Standard uncertainty of the gauge, Pa, above zero.</summary>
+    /// <summary>Standard uncertainty of the gauge, Pa, above zero: what it may be off by at every point alike.</summary>
     public double GaugeError { get; init; } = 0.5;
 
-    /// <summary>Standard uncertainty of the flow as a share of it, above zero.</summary>
+    /// <summary>Standard uncertainty of the flow as a share of it, above zero: what the fan's calibration may be off by at every point alike.</summary>
     public double FlowError { get; init; } = 0.02;
 }
 
@@ -87,6 +87,18 @@ public sealed record FanTest
     /// <summary>Fewest points of a valid test (ISO 9972).</summary>
     public const int FewestPoints = 5;
 
+    /// <summary>Least induced pressure the lowest point of a valid test must have (ISO 9972), Pa; five times the zero-flow pressure where that is more.</summary>
+    public const double LowestPoint = 10;
+
+    /// <summary>How many times the zero-flow pressure the lowest point of a valid test must be (ISO 9972).</summary>
+    public const double LowestOverZero = 5;
+
+    /// <summary>Least induced pressure the highest point of a valid test must have (ISO 9972), Pa.</summary>
+    public const double HighestPoint = 50;
+
+    /// <summary>Greatest step between neighbouring points of a valid test (ISO 9972), Pa.</summary>
+    public const double GreatestStep = 10;
+
     /// <summary>Greatest mean zero-flow pressure of a valid test (ISO 9972), Pa.</summary>
     public const double GreatestZero = 5;
 
@@ -123,14 +135,17 @@ public sealed record FanTest
     /// <summary>The points as fitted.</summary>
     public required IReadOnlyList<FittedPoint> Points { get; init; }
 
-    /// <summary>Judgements: number of points, zero-flow pressure, exponent, fit.</summary>
+    /// <summary>Judgements: number of points, their range and steps, zero-flow pressure, exponent, fit.</summary>
     public required IReadOnlyList<Finding> Findings { get; init; }
+
+    /// <summary>Whether the test is valid by the standard; a single point never is, and is told as such.</summary>
+    public bool IsValid => Findings.All(f => f.Verdict == Verdict.Clear);
 
     /// <summary>How the flow at 50 Pa came about.</summary>
     public required Working Working { get; init; }
 
-    /// <summary>Relative standard uncertainty of the flow at 50 Pa, with the degrees of freedom behind it.</summary>
-    internal (double Relative, int Freedom) Uncertainty { get; private init; }
+    /// <summary>Relative standard uncertainty of the flow at 50 Pa: by scatter, with the degrees of freedom behind it, and by the instruments.</summary>
+    internal (double ByScatter, int Freedom, double ByInstruments) Uncertainty { get; private init; }
 
     /// <summary>Evaluates a test.</summary>
     /// <exception cref="QuantityRangeException">No points, a pressure that its zero-flow pressure uses up, a flow not above zero, air outside -40 to 60 °C, volume not above zero.</exception>
@@ -152,7 +167,7 @@ public sealed record FanTest
     /// <summary>How much tighter a building became, as a share of the flow before.</summary>
     /// <param name="before">Test before.</param>
     /// <param name="after">Test after.</param>
-    /// <returns>Share cut, 0 to 1 (below 0 where it leaks more), with its 95 % interval where both tests have one.</returns>
+    /// <returns>Share cut, 0 to 1 (below 0 where it leaks more), with its 95 % interval where both tests have one. The two may have been made with different instruments: nothing of their errors is taken to cancel.</returns>
     public static Bounded Reduction(FanTest before, FanTest after)
     {
         var ratio = after.FlowAt50.Value / before.FlowAt50.Value;
@@ -162,7 +177,7 @@ public sealed record FanTest
         }
 
         var (b, a) = (before.Uncertainty, after.Uncertainty);
-        var half = StudentT.Quantile(0.975, Math.Min(b.Freedom, a.Freedom)) * Math.Sqrt(b.Relative * b.Relative + a.Relative * a.Relative);
+        var half = LeakageLine.HalfWidth(Math.Min(b.Freedom, a.Freedom), double.Hypot(b.ByScatter, a.ByScatter), double.Hypot(b.ByInstruments, a.ByInstruments));
         return new(1 - ratio, 1 - ratio * Math.Exp(half), 1 - ratio * Math.Exp(-half));
     }
 
@@ -172,7 +187,7 @@ public sealed record FanTest
         var single = points.Count == 1;
         var at50 = line.At(Reference);
         var flow = new Bounded(at50.Value * toReference, at50.Low * toReference, at50.High * toReference);
-        var findings = FanTestFindings.Of(test, line, single, zero).OrderByDescending(f => f.Verdict).ToList();
+        var findings = FanTestFindings.Of(test, [.. points.Select(p => p.Pressure)], line, zero).OrderByDescending(f => f.Verdict).ToList();
         return new()
         {
             IsSinglePoint = single,
@@ -184,7 +199,7 @@ public sealed record FanTest
             LeakageArea = c * Math.Pow(LeakageAreaPressure, line.Slope) * Math.Sqrt(ReferenceDensity / (2 * LeakageAreaPressure)) / DischargeCoefficient,
             Points = [.. points.Select(p => new FittedPoint(p.Pressure, p.Flow, line.Coefficient * Math.Pow(p.Pressure, line.Slope)))],
             Findings = findings,
-            Uncertainty = (line.RelativeAt50, Math.Max(1, points.Count - 2)),
+            Uncertainty = (line.ScatterAt(Reference), Math.Max(1, points.Count - 2), line.InstrumentsAt(Reference)),
             Working = new(
                 "flowAt50",
                 single ? "Q₅₀ = Q · (50 Pa / ΔP)^n" : "Q₅₀ = C · (50 Pa)^n",

@@ -3,28 +3,29 @@ using Umbracell.Core.Quantities;
 
 namespace Umbracell.Core.Airtightness;
 
-/// <summary>Whether a fan test may be relied on (ISO 9972).</summary>
+/// <summary>Whether a fan test may be relied on (ISO 9972). What the standard asks of a valid test holds where it is not met; a single point is taken, and marked.</summary>
 internal static class FanTestFindings
 {
-    private const string Source = "ISO 9972: five points or more, zero-flow pressure under 5 Pa, n from 0.5 to 1, r² of 0.98 or better";
+    private const string Source = "ISO 9972: five points or more from 10 Pa (five times the zero-flow pressure) to 50 Pa or more, at most 10 Pa apart; zero-flow pressure to 5 Pa; n from 0.5 to 1; r² of 0.98 or better";
 
-    public static IEnumerable<Finding> Of(FanTestCase test, LeakageLine line, bool single, double zero)
+    // Gauges are read to a tenth of a pascal.
+    private const double Tenth = 0.05;
+
+    public static IEnumerable<Finding> Of(FanTestCase test, IReadOnlyList<double> induced, LeakageLine line, double zero)
     {
+        var single = induced.Count == 1;
         yield return Points(test, single);
         var greatestZero = Math.Max(Math.Abs(test.ZeroBefore), Math.Abs(test.ZeroAfter));
-        var calm = greatestZero <= FanTest.GreatestZero;
-        yield return Make("fanZero", calm ? "calm" : "windy", calm) with
-        {
-            Measured = new(greatestZero, Dimension.AirPressure),
-            Limit = new(FanTest.GreatestZero, Dimension.AirPressure),
-            Margin = new(FanTest.GreatestZero - greatestZero, Dimension.AirPressure),
-            Figures = new Dictionary<string, Figure> { ["taken"] = new(zero, Dimension.AirPressure) },
-        };
+        yield return Under("fanZero", "calm", "windy", greatestZero, FanTest.GreatestZero) with { Figures = new Dictionary<string, Figure> { ["taken"] = Pressure(zero) } };
         if (single)
         {
             yield break;
         }
 
+        var steps = induced.Order().Zip(induced.Order().Skip(1), (a, b) => b - a).Max();
+        yield return Over("fanLowest", "highEnough", "tooLow", induced.Min(), Math.Max(FanTest.LowestPoint, FanTest.LowestOverZero * greatestZero)) with { Figures = new Dictionary<string, Figure> { ["zero"] = Pressure(greatestZero) } };
+        yield return Over("fanHighest", "reaches", "tooLow", induced.Max(), FanTest.HighestPoint);
+        yield return Under("fanSteps", "close", "gaps", steps, FanTest.GreatestStep);
         var plausible = line.Slope is >= FanTest.LeastExponent and <= FanTest.GreatestExponent;
         yield return Make("fanExponent", plausible ? "plausible" : "implausible", plausible) with
         {
@@ -40,11 +41,27 @@ internal static class FanTestFindings
         var enough = test.Points.Count >= FanTest.FewestPoints;
         return Make("fanPoints", single ? "single" : enough ? "enough" : "few", enough) with
         {
+            Verdict = enough ? Verdict.Clear : single ? Verdict.Care : Verdict.Hold,
             Measured = Figure.Count(test.Points.Count),
             Limit = Figure.Count(FanTest.FewestPoints),
             Figures = new Dictionary<string, Figure> { ["exponent"] = Figure.Number(FanTest.UsualExponent) },
         };
     }
 
-    private static Finding Make(string rule, string name, bool good) => new(rule, name, good ? Verdict.Clear : Verdict.Care, Basis.ModelCode, Source);
+    private static Finding Under(string rule, string good, string bad, double measured, double limit) =>
+        Judged(rule, measured <= limit + Tenth ? good : bad, measured, limit, limit - measured);
+
+    private static Finding Over(string rule, string good, string bad, double measured, double limit) =>
+        Judged(rule, measured >= limit - Tenth ? good : bad, measured, limit, measured - limit);
+
+    private static Finding Judged(string rule, string name, double measured, double limit, double margin) => Make(rule, name, margin >= -Tenth) with
+    {
+        Measured = Pressure(measured),
+        Limit = Pressure(limit),
+        Margin = Pressure(margin),
+    };
+
+    private static Figure Pressure(double pascals) => new(pascals, Dimension.AirPressure);
+
+    private static Finding Make(string rule, string name, bool good) => new(rule, name, good ? Verdict.Clear : Verdict.Hold, Basis.ModelCode, Source);
 }

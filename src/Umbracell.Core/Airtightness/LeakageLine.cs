@@ -14,8 +14,6 @@ internal sealed record LeakageLine
 
     public double? Fit2 { get; init; }
 
-    public double RelativeAt50 => RelativeAt(FanTest.Reference);
-
     private int Freedom { get; init; }
 
     private double ResidualVariance { get; init; }
@@ -25,6 +23,12 @@ internal sealed record LeakageLine
     private double MeanX { get; init; }
 
     private double SpreadX { get; init; }
+
+    private double GaugeError { get; init; }
+
+    private double FlowError { get; init; }
+
+    private IReadOnlyList<(double X, double Weight)> Rows { get; init; } = [];
 
     public static LeakageLine Through((double Pressure, double Flow) point) => new()
     {
@@ -60,8 +64,14 @@ internal sealed record LeakageLine
             SumOfWeights = w,
             MeanX = mx,
             SpreadX = sxx,
+            GaugeError = gaugeError,
+            FlowError = flowError,
+            Rows = [.. rows.Select(r => (r.X, r.W))],
         };
-        var half = freedom > 0 ? StudentT.Quantile(0.975, freedom) * Math.Sqrt(variance / sxx) : (double?)null;
+
+        // A flow that is off by the same share at every point does not turn the line; a gauge that is off by the same pressure does.
+        var turned = gaugeError * slope * Math.Abs(rows.Sum(r => r.W * (r.X - mx) / sxx / Math.Exp(r.X)));
+        var half = freedom > 0 ? HalfWidth(freedom, Math.Sqrt(variance / sxx), turned) : (double?)null;
         return line with { Exponent = new(slope, slope - half, slope + half) };
     }
 
@@ -73,14 +83,30 @@ internal sealed record LeakageLine
             return new(flow, null, null);
         }
 
-        var half = StudentT.Quantile(0.975, Freedom) * RelativeAt(pressure);
+        var half = HalfWidth(Freedom, ScatterAt(pressure), InstrumentsAt(pressure));
         return new(flow, flow * Math.Exp(-half), flow * Math.Exp(half));
     }
 
-    private double RelativeAt(double pressure)
+    /// <summary>Half of a 95 % interval: what the scatter of few points leaves open by Student's t, what the instruments leave open by the normal distribution.</summary>
+    public static double HalfWidth(int freedom, double scatter, double instruments)
+    {
+        const double Normal95 = 1.959964;
+        return double.Hypot(StudentT.Quantile(0.975, freedom) * scatter, Normal95 * instruments);
+    }
+
+    /// <summary>Relative standard uncertainty of the line at a pressure by the scatter of the points.</summary>
+    public double ScatterAt(double pressure)
     {
         var x = Math.Log(pressure) - MeanX;
         return Freedom <= 0 ? 0 : Math.Sqrt(ResidualVariance * (1 / SumOfWeights + x * x / SpreadX));
+    }
+
+    /// <summary>The same by what gauge and fan may be off by at every point alike. A gauge that reads δ too little moves every ln Q by n δ/ΔP against its ln ΔP, and the line with them.</summary>
+    public double InstrumentsAt(double pressure)
+    {
+        var x = Math.Log(pressure) - MeanX;
+        var moved = Rows.Sum(r => r.Weight * (1 / SumOfWeights + x * (r.X - MeanX) / SpreadX) * Slope / Math.Exp(r.X));
+        return double.Hypot(FlowError, GaugeError * moved);
     }
 
     private static double Weight(double pressure, double gaugeError, double flowError)

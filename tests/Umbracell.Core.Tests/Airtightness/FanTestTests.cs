@@ -38,12 +38,51 @@ public sealed class FanTestTests
         var held = 0;
         for (var run = 0; run < Runs; run++)
         {
-            var result = FanTest.Of(Test(0.08, 0.62, noise: i => Noise(random, Pressures[i])));
+            // A gauge and a fan that are off by the same at every point, and a little wind beside.
+            var (gauge, flow) = (0.5 * Normal(random), 0.02 * Normal(random));
+            var points = Pressures.Select(p => new FanPoint(new(p), 0.08 * Math.Pow(p + gauge, 0.62) * Math.Exp(flow + 0.01 * Normal(random))));
+            var result = FanTest.Of(Test(0.08, 0.62) with { Points = [.. points] });
             var truth = 0.08 * Math.Pow(50, 0.62);
             held += result.FlowAt50.Low <= truth && truth <= result.FlowAt50.High ? 1 : 0;
         }
 
         ((double)held / Runs).ShouldBe(0.95, 0.025);
+    }
+
+    [Fact]
+    public void Points_that_lie_on_a_line_are_no_better_than_their_instruments()
+    {
+        var exact = FanTest.Of(Test(0.08, 0.62));
+        (exact.FlowAt50.High!.Value / exact.FlowAt50.Value).ShouldBeGreaterThan(Math.Exp(1.95 * 0.02));
+        var better = FanTest.Of(Test(0.08, 0.62) with { GaugeError = 0.1, FlowError = 0.005 });
+        (better.FlowAt50.High!.Value / better.FlowAt50.Value).ShouldBeLessThan(exact.FlowAt50.High!.Value / exact.FlowAt50.Value);
+    }
+
+    [Theory]
+    [InlineData(new double[] { 4, 6, 8, 10, 12 }, 0, "fanLowest", "tooLow")]
+    [InlineData(new double[] { 4, 6, 8, 10, 12 }, 0, "fanHighest", "tooLow")]
+    [InlineData(new double[] { 12, 20, 28, 36, 44, 52 }, 0, "fanLowest", "highEnough")]
+    [InlineData(new double[] { 12, 20, 28, 36, 44, 52 }, 3, "fanLowest", "tooLow")]
+    [InlineData(new double[] { 16, 24, 32, 40, 48, 56 }, 3, "fanLowest", "highEnough")]
+    [InlineData(new double[] { 12, 20, 28, 36, 44 }, 0, "fanHighest", "tooLow")]
+    [InlineData(new double[] { 12, 22, 32, 42, 52 }, 0, "fanSteps", "close")]
+    [InlineData(new double[] { 12, 20, 28, 40, 52 }, 0, "fanSteps", "gaps")]
+    public void The_range_and_the_steps_of_the_standard_are_asked_for(double[] induced, double zero, string rule, string wanted)
+    {
+        var result = FanTest.Of(Test(0.05, 0.65) with { Points = [.. induced.Select(p => new FanPoint(new(p + zero), 0.05 * Math.Pow(p, 0.65)))], ZeroBefore = zero, ZeroAfter = zero });
+        var finding = result.Findings.Single(f => f.Rule == rule);
+        finding.Case.ShouldBe(wanted);
+        (finding.Verdict == Verdict.Clear).ShouldBe(wanted is "highEnough" or "close");
+        (result.IsValid || finding.Verdict == Verdict.Hold || result.Findings.Any(f => f.Verdict == Verdict.Hold)).ShouldBeTrue();
+    }
+
+    [Fact]
+    public void A_test_is_valid_only_where_every_rule_of_the_standard_is_met()
+    {
+        FanTest.Of(Test(0.05, 0.65)).IsValid.ShouldBeTrue();
+        FanTest.Of(Test(0.05, 0.45)).IsValid.ShouldBeFalse();
+        FanTest.Of(Test(0.05, 0.65, zero: 6)).IsValid.ShouldBeFalse();
+        FanTest.Of(Test(0.05, 0.65) with { Points = [new(new(50), 0.6)] }).IsValid.ShouldBeFalse();
     }
 
     [Fact]
@@ -127,14 +166,14 @@ public sealed class FanTestTests
     {
         var random = new Random(freedom);
         var points = Enumerable.Range(0, freedom + 2).Select(i => new FanPoint(new(10 + 50.0 * i / (freedom + 1)), 0.05 * Math.Pow(10 + 50.0 * i / (freedom + 1), 0.65) * Math.Exp(random.NextDouble() / 10))).ToList();
-        var result = FanTest.Of(Test(0.05, 0.65) with { Points = points });
+        var result = FanTest.Of(Test(0.05, 0.65) with { Points = points, GaugeError = 1e-3, FlowError = 1e-4 });
         var half = Math.Log(result.FlowAt50.High!.Value / result.FlowAt50.Value);
         return half / RelativeAt50(result);
     }
 
     private static double RelativeAt50(FanTest result)
     {
-        var rows = result.Points.Select(p => (X: Math.Log(p.Pressure), Y: Math.Log(p.Flow), W: 1 / (Math.Pow(0.65 * 0.5 / p.Pressure, 2) + 0.0004))).ToList();
+        var rows = result.Points.Select(p => (X: Math.Log(p.Pressure), Y: Math.Log(p.Flow), W: 1 / (Math.Pow(0.65 * 1e-3 / p.Pressure, 2) + 1e-8))).ToList();
         var w = rows.Sum(r => r.W);
         var mean = rows.Sum(r => r.W * r.X) / w;
         var spread = rows.Sum(r => r.W * Math.Pow(r.X - mean, 2));
@@ -142,11 +181,9 @@ public sealed class FanTestTests
         return Math.Sqrt(residual * (1 / w + Math.Pow(Math.Log(50) - mean, 2) / spread));
     }
 
-    private static double Noise(Random random, double pressure)
-    {
-        var normal = Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
-        return normal * Math.Sqrt(Math.Pow(0.65 * 0.5 / pressure, 2) + 0.02 * 0.02);
-    }
+    private static double Normal(Random random) => Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
+
+    private static double Noise(Random random, double pressure) => Normal(random) * Math.Sqrt(Math.Pow(0.65 * 0.5 / pressure, 2) + 0.02 * 0.02);
 
     private static bool Close(double a, double b, double relative) => Math.Abs(a - b) <= relative * Math.Abs(b);
 }

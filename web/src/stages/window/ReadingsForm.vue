@@ -105,7 +105,7 @@ async function save() {
         faults[field] || last(field)
       }}</em>
     </label>
-    <label v-if="answer.substrateKind !== 'wood'" class="field">
+    <label class="field">
       <span>{{ t('window.field.foundDry') }}</span>
       <select v-model="typed.foundDry" class="input" name="foundDry" :disabled="!mayEdit">
         <option value="">{{ t('window.dry.keep') }}</option>

@@ -117,6 +117,7 @@ async function addPicture([file]: File[]) {
               />
               <em class="fault">{{ typed.faults.value[field] }}</em>
             </label>
+            <p class="small quiet">{{ t('survey.fan.zeroSign') }}</p>
             <TypedField :typed="typed" field="words" :label="t('survey.fan.field.words')" kept="" />
             <button type="submit" class="button main">{{ t('survey.fan.add') }}</button>
             <p class="fault" role="alert">{{ typed.notice.value }}</p>

@@ -139,6 +139,7 @@ const interval = (b: Schemas['BoundedAnswer'] | null | undefined) =>
             <dd class="small quiet">{{ t('survey.fan.areaAt') }}</dd>
           </div>
         </dl>
+        <p v-if="test.result && !test.result.isSinglePoint" class="small quiet">{{ t('survey.fan.errors') }}</p>
         <ul v-if="test.result">
           <li v-for="finding in test.result.findings" :key="finding.rule">
             <VerdictMark :verdict="finding.verdict" :size="18" />
@@ -147,6 +148,7 @@ const interval = (b: Schemas['BoundedAnswer'] | null | undefined) =>
             >
           </li>
         </ul>
+        <p class="small quiet no-print">{{ t('survey.fan.zeroSign') }}</p>
         <div class="fields no-print">
           <TypedField
             :typed="typed"
