@@ -4,6 +4,7 @@ using Umbracell.Core.Airtightness;
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Choosing;
 using Umbracell.Core.Conditions;
+using Umbracell.Core.Findings;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Moisture;
 using Umbracell.Core.Quantities;
@@ -55,6 +56,7 @@ public sealed class SentencesTests
             });
             gate.Findings.ToList().ForEach(Check);
             gate.Remedies.ToList().ForEach(Check);
+            gate.Findings.Where(f => f is { Verdict: not Verdict.Clear, Rule: not "age" }).ToList().ForEach(f => Words($"cell.{f.Rule}.{f.Case}"));
         }, iter: 2000);
 
     [Fact]

@@ -105,8 +105,8 @@ internal static class Exclusions
         var strength = foam.Sheet.CompressiveStrengthKPa;
         return new("E2", strength is null ? "strengthUnknown" : load > strength ? "crushed" : "bears", strength is null ? Verdict.Care : load > strength ? Verdict.Hold : Verdict.Clear, Basis.ProductSheet, Source)
         {
-            Measured = new(load * 1000, Dimension.VapourPressure),
-            Limit = strength is { } kPa ? new(kPa * 1000, Dimension.VapourPressure) : null,
+            Measured = new(load * 1000, Dimension.BearingPressure),
+            Limit = strength is { } kPa ? new(kPa * 1000, Dimension.BearingPressure) : null,
         };
     }
 

@@ -64,6 +64,9 @@ public enum Dimension
     /// <summary>Vapour pressure; Pa.</summary>
     VapourPressure,
 
+    /// <summary>Pressure of a load on what bears it; Pa. Prints in pounds a square inch, or kilopascals.</summary>
+    BearingPressure,
+
     /// <summary>Vapour permeance; kg/(Pa·s·m²).</summary>
     Permeance,
 

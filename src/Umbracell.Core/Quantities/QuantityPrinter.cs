@@ -119,6 +119,7 @@ public static class QuantityPrinter
         (Dimension.Temperature or Dimension.TemperatureDifference or Dimension.Percent or Dimension.MoistureContent or Dimension.HumidityPoints, _) => 1,
         (Dimension.Resistance, _) => 2,
         (Dimension.Transmittance, _) => 3,
+        (Dimension.BearingPressure, _) => 1,
         (Dimension.VapourPressure, UnitSystem.Us) => 3,
         (Dimension.VapourPressure, _) => 0,
         (Dimension.Mass or Dimension.AirFlow or Dimension.RoomVolume or Dimension.HeatLoss or Dimension.Power or Dimension.LeakageArea or Dimension.Heat, _) => 0,

@@ -17,18 +17,18 @@ internal static class Units
     public static readonly Unit None = new("", 1, 0, [Dimension.Number, Dimension.Count]);
     public static readonly Unit Inch = new("in", Length.MetresPerInch, 0, Lengths, "in", "inch", "inches", "\"", "''", "”", "″");
     public static readonly Unit Foot = new("ft", 12 * Length.MetresPerInch, 0, Lengths, "ft", "foot", "feet", "'", "’", "′");
-    public static readonly Unit Millimetre = new("mm", 1e-3, 0, Lengths, "mm");
-    public static readonly Unit Centimetre = new("cm", 1e-2, 0, Lengths, "cm");
+    public static readonly Unit Millimetre = new("mm", 1e-3, 0, Lengths, "mm", "millimetre", "millimetres", "millimeter", "millimeters");
+    public static readonly Unit Centimetre = new("cm", 1e-2, 0, Lengths, "cm", "centimetre", "centimetres", "centimeter", "centimeters");
     public static readonly Unit Metre = new("m", 1, 0, Lengths, "m", "metre", "meter", "metres", "meters");
     public static readonly Unit SquareFoot = new("ft²", Quantities.Area.SquareMetresPerSquareFoot, 0, [Dimension.Area], "ft2", "ft²", "sqft", "sq ft", "sf");
     public static readonly Unit SquareMetre = new("m²", 1, 0, [Dimension.Area], "m2", "m²", "sqm");
     public static readonly Unit BoardFoot = new("bd ft", Quantities.FoamVolume.CubicMetresPerBoardFoot, 0, [Dimension.FoamVolume], "bdft", "bd ft", "bf", "board feet");
     public static readonly Unit CubicMetre = new("m³", 1, 0, [Dimension.FoamVolume], "m3", "m³");
-    public static readonly Unit Celsius = new("°C", 1, 0, [Dimension.Temperature], "c", "°c", "degc");
-    public static readonly Unit Fahrenheit = new("°F", 1 / 1.8, -32 / 1.8, [Dimension.Temperature], "f", "°f", "degf");
+    public static readonly Unit Celsius = new("°C", 1, 0, [Dimension.Temperature], "c", "°c", "degc", "deg c", "º c", "ºc", "° c", "℃", "celsius", "° celsius", "degrees celsius", "degrees c", "centigrade");
+    public static readonly Unit Fahrenheit = new("°F", 1 / 1.8, -32 / 1.8, [Dimension.Temperature], "f", "°f", "degf", "deg f", "º f", "ºf", "° f", "℉", "fahrenheit", "° fahrenheit", "degrees fahrenheit", "degrees f");
     public static readonly Unit Kelvin = new("K", 1, 0, [Dimension.TemperatureDifference], "k");
     public static readonly Unit FahrenheitDegree = new("°F", 1 / 1.8, 0, [Dimension.TemperatureDifference], "f", "°f");
-    public static readonly Unit Percent = new("%", 1, 0, Shares, "%", "pct", "percent");
+    public static readonly Unit Percent = new("%", 1, 0, Shares, "%", "pct", "percent", "per cent");
     public static readonly Unit UsR = new("R", ThermalResistance.SiPerUsR, 0, [Dimension.Resistance], "r");
     public static readonly Unit SiR = new("m²K/W", 1, 0, [Dimension.Resistance], "m2k/w", "m²k/w");
     public static readonly Unit UsU = new("U", 1 / ThermalResistance.SiPerUsR, 0, [Dimension.Transmittance]);
@@ -41,6 +41,10 @@ internal static class Units
 
     // Inch of mercury at 0 °C (NIST SP 811): 3386.389 Pa.
     public static readonly Unit InchOfMercury = new("inHg", 3386.389, 0, [Dimension.VapourPressure], "inhg");
+    // One pound-force on a square inch: 0.45359237 kg · 9.80665 m/s² / (0.0254 m)².
+    public static readonly Unit PoundPerSquareInch = new("psi", Quantities.Mass.KilogramsPerPound * 9.80665 / (Length.MetresPerInch * Length.MetresPerInch), 0, [Dimension.BearingPressure], "psi", "lb/in2", "lb/in²");
+    public static readonly Unit PoundForcePerSquareFoot = new("psf", Quantities.Mass.KilogramsPerPound * 9.80665 / Quantities.Area.SquareMetresPerSquareFoot, 0, [Dimension.BearingPressure], "psf", "lb/ft2", "lb/ft²");
+    public static readonly Unit Kilopascal = new("kPa", 1000, 0, [Dimension.BearingPressure], "kpa", "kn/m2", "kn/m²");
     public static readonly Unit Perm = new("perm", Quantities.Permeance.SiPerPerm, 0, [Dimension.Permeance], "perm", "perms");
     public static readonly Unit Nanogram = new("ng/Pa·s·m²", 1e-12, 0, [Dimension.Permeance], "ng");
     public static readonly Unit PermInch = new("perm·in", Quantities.Permeability.SiPerPermInch, 0, [Dimension.Permeability]);
@@ -91,11 +95,21 @@ internal static class Units
             Inch, Foot, Millimetre, Centimetre, Metre, SquareFoot, SquareMetre, BoardFoot, CubicMetre, Celsius, Fahrenheit, Kelvin,
             FahrenheitDegree, Percent, UsR, SiR, Pascal, InchOfMercury, Perm, Nanogram, Kilogram, Pound, MetrePerSecond, MilePerHour,
             Minute, Set, CubicFootPerMinute, CubicMetrePerHour, LitrePerSecond, GaugePascal, CubicFoot, RoomCubicMetre, PerHour, WattPerKelvin, Watt, Kilowatt, BtuPerHour,
-            SquareInch, SquareCentimetre,
+            SquareInch, SquareCentimetre, PoundPerSquareInch, PoundForcePerSquareFoot, Kilopascal,
         }
         .SelectMany(unit => unit.Spellings.Select(spelling => (spelling, unit)))
         .OrderByDescending(pair => pair.spelling.Length),
     ];
+
+    /// <summary>Units a bare number may have been meant in instead, likeliest first.</summary>
+    public static IReadOnlyList<Unit> Others(Dimension dimension, UnitSystem system) => (dimension, system) switch
+    {
+        (Dimension.Thickness, UnitSystem.Us) => [Millimetre, Foot],
+        (Dimension.Thickness, _) => [Inch, Metre, Centimetre],
+        (Dimension.Span, UnitSystem.Us) => [Metre, Inch],
+        (Dimension.Span, _) => [Foot, Millimetre],
+        _ => Of(dimension, system == UnitSystem.Us ? UnitSystem.Metric : UnitSystem.Us) is var other && other != Of(dimension, system) && other.Spellings.Length > 0 ? [other] : [],
+    };
 
     /// <summary>The unit a bare number is read in, and the unit figures print in.</summary>
     public static Unit Of(Dimension dimension, UnitSystem system) => (dimension, system) switch
@@ -122,6 +136,8 @@ internal static class Units
         (Dimension.Conductivity, _) => SiK,
         (Dimension.VapourPressure, UnitSystem.Us) => InchOfMercury,
         (Dimension.VapourPressure, _) => Pascal,
+        (Dimension.BearingPressure, UnitSystem.Us) => PoundPerSquareInch,
+        (Dimension.BearingPressure, _) => Kilopascal,
         (Dimension.Permeance, UnitSystem.Us) => Perm,
         (Dimension.Permeance, _) => Nanogram,
         (Dimension.Permeability, UnitSystem.Us) => PermInch,

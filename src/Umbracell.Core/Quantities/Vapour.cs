@@ -75,6 +75,12 @@ public readonly record struct RelativeHumidity(double Percent, HumidityReference
     /// <summary>As a fraction of one.</summary>
     public double Fraction => Percent / 100;
 
+    /// <summary>Humidity of outdoor air as weather tables and services give it: over water, and over ice below -40 °C, where no water stays liquid and the formulas for it end.</summary>
+    /// <param name="percent">Above 0 to 100 %.</param>
+    /// <param name="air">Temperature of that air.</param>
+    public static RelativeHumidity OfWeather(double percent, Temperature air) =>
+        new(percent, air.Celsius < Air.Saturation.ColdestWater ? HumidityReference.Ice : HumidityReference.Water);
+
     /// <summary>For display and workings.</summary>
     public Figure ToFigure() => new(Percent, Dimension.RelativeHumidity);
 }

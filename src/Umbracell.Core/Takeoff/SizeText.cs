@@ -7,7 +7,7 @@ namespace Umbracell.Core.Takeoff;
 public static partial class SizeText
 {
     /// <summary>Sides of a surface a person may type; longer than any building a crew sprays in one surface is a slip.</summary>
-    public static FigureRange SideRange { get; } = new(0.02, 300, Dimension.Span);
+    public static FigureRange SideRange { get; } = new FigureRange(0.02, 300, Dimension.Span).Usually(0.1, 100);
 
     /// <summary>Pitches from nearly flat to 60:12.</summary>
     public static FigureRange PitchRange { get; } = new(0.0, 5, Dimension.Pitch);
@@ -19,18 +19,26 @@ public static partial class SizeText
     public static FigureRange CornerRange { get; } = new(-300, 300, Dimension.Span);
 
     /// <summary>Sides of an opening.</summary>
-    public static FigureRange OpeningRange { get; } = new(0.02, 60, Dimension.Span);
+    public static FigureRange OpeningRange { get; } = new FigureRange(0.02, 60, Dimension.Span).Usually(0.1, 12);
 
     /// <summary>What became of a typed size.</summary>
     /// <param name="Shape">The shape, or null.</param>
     /// <param name="Part">The first part that could not be taken, or null.</param>
     /// <param name="Missing">Parts the shape wants that were not typed; empty where all are there.</param>
-    public sealed record TypedShape(Shape? Shape, TypedQuantity? Part, IReadOnlyList<SizePart> Missing);
+    public sealed record TypedShape(Shape? Shape, TypedQuantity? Part, IReadOnlyList<SizePart> Missing)
+    {
+        /// <summary>The first part that was read and may have been meant otherwise, with the whole text for the other meaning; null where there is none.</summary>
+        public TypedQuantity? Doubtful { get; init; }
+    }
 
     /// <summary>What became of typed openings.</summary>
     /// <param name="Openings">The openings, or null.</param>
     /// <param name="Part">The first part that could not be taken, or null where the count of parts was wrong.</param>
-    public sealed record TypedOpenings(IReadOnlyList<Opening>? Openings, TypedQuantity? Part);
+    public sealed record TypedOpenings(IReadOnlyList<Opening>? Openings, TypedQuantity? Part)
+    {
+        /// <summary>The first part that was read and is not what is usually found; null where there is none.</summary>
+        public TypedQuantity? Doubtful { get; init; }
+    }
 
     /// <summary>Reads the size of a shape.</summary>
     /// <param name="text">Parts set apart by x, × , * , comma, "at" or @.</param>
@@ -59,7 +67,19 @@ public static partial class SizeText
         var lengths = parts.Where(p => p.Figure!.Value.Dimension == Dimension.Span).Select(p => new Length(p.Figure!.Value.Si)).ToList();
         var pitch = parts.Find(p => p.Figure!.Value.Dimension == Dimension.Pitch)?.Figure!.Value.Si ?? 0;
         var count = (int)Math.Round(parts.Find(p => p.Figure!.Value.Dimension == Dimension.Count)?.Figure!.Value.Si ?? 1);
-        return new(new(kind, lengths[0], lengths.ElementAtOrDefault(1), lengths.ElementAtOrDefault(2), pitch, count), null, []);
+        return new(new(kind, lengths[0], lengths.ElementAtOrDefault(1), lengths.ElementAtOrDefault(2), pitch, count), null, []) { Doubtful = Doubtful(wanted, parts) };
+    }
+
+    // Parts without a unit are all meant in the same one.
+    private static TypedQuantity? Doubtful(IReadOnlyList<SizePart> wanted, List<TypedQuantity> parts)
+    {
+        if (parts.Find(p => p.Doubt is not null) is not { } first)
+        {
+            return null;
+        }
+
+        var other = first.Doubt!.Other is null ? null : string.Concat(parts.Select((p, i) => (i == 0 ? "" : wanted[i] == SizePart.Pitch ? " at " : " x ") + (p.Doubt?.Other ?? p.Typed)));
+        return first with { Doubt = first.Doubt with { Other = other } };
     }
 
     // "0 x 0; 24' x 0; 24' x 9'; 0 x 14'": across and up from any point.
@@ -92,6 +112,7 @@ public static partial class SizeText
     public static TypedOpenings ParseOpenings(string text, UnitSystem system)
     {
         var openings = new List<Opening>();
+        TypedQuantity? doubtful = null;
         foreach (var one in text.Split([';', '+'], StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries))
         {
             var typed = Split(one);
@@ -107,10 +128,11 @@ public static partial class SizeText
                 return new(null, bad);
             }
 
+            doubtful ??= sides.FirstOrDefault(side => side.Doubt is not null) is { } side ? side with { Doubt = side.Doubt! with { Other = null } } : null;
             openings.Add(new((int)Math.Round(count.Figure!.Value.Si), new(sides[0].Figure!.Value.Si), new(sides[1].Figure!.Value.Si)));
         }
 
-        return new(openings, null);
+        return new(openings, null) { Doubtful = doubtful };
     }
 
     /// <summary>Writes a shape's size.</summary>

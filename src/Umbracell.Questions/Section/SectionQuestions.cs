@@ -48,7 +48,7 @@ public static class SectionQuestions
         Films = question.Films,
         Fill = Fill(question, shelf),
         Door = question.Door is { } door ? new(door.SpareKg is { } kg ? new(kg) : null, door.TreatedM2 is { } area ? new(area) : null) : null,
-        Air = new(new(question.IndoorC), new(question.IndoorRhPct), new(question.OutdoorC), new(question.OutdoorRhPct)),
+        Air = new(new(question.IndoorC), new(question.IndoorRhPct), new(question.OutdoorC), RelativeHumidity.OfWeather(question.OutdoorRhPct, new(question.OutdoorC))),
         BeyondEdge = question.BeyondEdgeC is { } edge ? new(edge) : null,
         Target = question.Target is { } target ? new(new(target.UWM2K), target.Edition) : null,
         ClimateZone = string.IsNullOrWhiteSpace(question.ClimateZone) ? null : question.ClimateZone,

@@ -33,7 +33,7 @@ public sealed record SectionQuestion(
     FilmSet Films,
     [property: Range(-30, 45)] double IndoorC,
     [property: Range(1, 100)] double IndoorRhPct,
-    [property: Range(-40, 50)] double OutdoorC,
+    [property: Range(-60, 50)] double OutdoorC,
     [property: Range(1, 100)] double OutdoorRhPct,
     TargetShape? Target,
     string? ClimateZone,

@@ -16,7 +16,7 @@ public static class SectionYears
     public static YearAnswer Answer(MonthlyYear year, bool brief = false) =>
         new([.. year.Months.Select(Month)], brief ? [] : [.. year.Months.Select(Air)], year.InterfaceKey, year.GreatestStored, FindingAnswer.All(year.Findings, brief));
 
-    private static List<MonthAir> Months(IReadOnlyList<double> celsius, IReadOnlyList<double> percent) => [.. celsius.Zip(percent, (t, rh) => new MonthAir(new(t), new(rh)))];
+    private static List<MonthAir> Months(IReadOnlyList<double> celsius, IReadOnlyList<double> percent) => [.. celsius.Zip(percent, (t, rh) => new MonthAir(new(t), RelativeHumidity.OfWeather(rh, new(t))))];
 
     private static MonthAirAnswer Air(MonthOfSection m) => new(
         FigureAnswer.Of(m.Outdoor.Temperature.ToFigure()),

@@ -22,7 +22,7 @@ internal static class ChoiceFacts
         ("looseFill", f => f.LooseFill, (f, on) => f with { LooseFill = on }),
     ];
 
-    private static readonly FigureRange Load = new(0, 2_000_000, Dimension.VapourPressure);
+    private static readonly FigureRange Load = new(0, 2_000_000, Dimension.BearingPressure);
 
     public static IReadOnlyDictionary<string, bool> Told(ChoiceFactsDocument facts) => All.ToDictionary(f => f.Field, f => f.Read(facts));
 

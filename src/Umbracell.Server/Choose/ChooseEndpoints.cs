@@ -61,7 +61,7 @@ internal static class ChooseEndpoints
             surface.System?.Reason ?? "",
             surface.System?.Before is not null,
             ChoiceFacts.Told(said),
-            said.LoadKPa is { } load ? FigureAnswer.Of(new(load * 1000, Dimension.VapourPressure)) : null,
+            said.LoadKPa is { } load ? FigureAnswer.Of(new(load * 1000, Dimension.BearingPressure)) : null,
             Enum.GetValues<ScorePart>().ToDictionary(part => ChoiceAnswers.Key(part.ToString()), part => (job.Priorities ?? Priorities.Even).Weights.GetValueOrDefault(part)),
             SchoolIn((await db.Firms.AsNoTracking().SingleAsync()).Practice, surface),
             SchoolIn(job.Exceptions, surface),

@@ -17,18 +17,24 @@ namespace Umbracell.Server.Problems;
 internal sealed partial class ProblemMapping(IProblemDetailsService problems, ILogger<ProblemMapping> logger) : IExceptionHandler
 {
     /// <summary>Inputs of the core by the field of a question they come from.</summary>
-    private static readonly Dictionary<string, string> QuestionFields = new()
+    private static readonly Dictionary<string, string[]> QuestionFields = new()
     {
-        ["temperature"] = "tempC",
-        ["humidity"] = "rhPct",
-        ["dew point"] = "rhPct",
-        ["altitude"] = "altitudeM",
-        ["foam thickness"] = "thicknessMm",
-        ["member spacing"] = "members.spacingMm",
-        ["sprayed area"] = "areaM2",
-        ["wind at the open face"] = "windMs",
-        ["risk"] = "riskPct",
-        ["yield of a set"] = "sheetId",
+        ["temperature"] = ["tempC", "airTempC"],
+        ["humidity"] = ["rhPct", "airRhPct"],
+        ["dew point"] = ["rhPct", "airRhPct"],
+        ["altitude"] = ["altitudeM"],
+        ["foam thickness"] = ["thicknessMm"],
+        ["lift"] = ["thicknessMm"],
+        ["member spacing"] = ["members"],
+        ["sprayed area"] = ["areaM2"],
+        ["wind at the open face"] = ["windMs"],
+        ["risk"] = ["riskPct"],
+        ["substrate temperature"] = ["substrateTempC"],
+        ["drum temperature"] = ["drumTempC"],
+
+        // A sheet's own yield fits its own set: only what a crew makes of it can go past.
+        ["yield of a set"] = ["crewFactor"],
+        ["crew factor"] = ["crewFactor"],
     };
 
     public async ValueTask<bool> TryHandleAsync(HttpContext context, Exception exception, CancellationToken cancellationToken)
@@ -36,7 +42,7 @@ internal sealed partial class ProblemMapping(IProblemDetailsService problems, IL
         var problem = exception switch
         {
             FieldFaultsException e => Fields(e.Faults),
-            QuantityRangeException e => Fields([new(QuestionFields.GetValueOrDefault(e.ParamName!, e.ParamName!), "outOfRange", QuantityPrinter.Print(e.Value, UnitSystem.Metric), FigureAnswer.Of(e.Least), FigureAnswer.Of(e.Greatest))]),
+            QuantityRangeException e => Fields([FieldFault.Of(FieldOf(context, e.ParamName!), e)]),
             StaleEditException e => new ProblemDetails { Status = 409, Title = "Changed by someone else", Detail = e.Message + " Nothing of yours was written.", Extensions = { ["theirs"] = e.Theirs } },
             DbUpdateConcurrencyException => new ProblemDetails { Status = 409, Title = "Changed by someone else", Detail = "The record was changed by someone else meanwhile. Nothing of yours was written." },
             UnreadableFileException e => Unreadable(e),
@@ -54,6 +60,18 @@ internal sealed partial class ProblemMapping(IProblemDetailsService problems, IL
 
         context.Response.StatusCode = problem.Status ?? 500;
         return await problems.TryWriteAsync(new() { HttpContext = context, ProblemDetails = problem, Exception = exception });
+    }
+
+    // The field of the question that was asked, or of a part of it; where none of that name was, the input is told by the core's own name.
+    private static string FieldOf(HttpContext context, string input)
+    {
+        var asked = context.Features.Get<IExceptionHandlerFeature>()?.Endpoint?.Metadata.GetMetadata<MethodInfo>()?.GetParameters() ?? [];
+        var fields = asked.Select(p => (p.Name!, p.ParameterType)).Concat(asked.SelectMany(p => Parts(p.ParameterType, "")).SelectMany(one => Parts(one.Item2, one.Item1 + ".").Prepend(one))).Select(one => one.Item1).ToHashSet();
+        return QuestionFields.GetValueOrDefault(input)?.SelectMany(name => fields.Where(f => f == name || f.EndsWith("." + name, StringComparison.Ordinal))).FirstOrDefault() ?? input;
+
+        static IEnumerable<(string, Type)> Parts(Type type, string before) => type.Namespace?.StartsWith("Umbracell", StringComparison.Ordinal) == true && !type.IsEnum
+            ? type.GetProperties().Select(p => (before + JsonNamingPolicy.CamelCase.ConvertName(p.Name), p.PropertyType))
+            : [];
     }
 
     public static ProblemDetails Fields(IReadOnlyList<FieldFault> faults) => new()

@@ -22,7 +22,7 @@ internal static class SurfaceYears
             return job.RoomMonthsC.Length == YearOfAir.Months && job.RoomMonthsRhPct.Length == YearOfAir.Months ? new(place.MeanC, place.MeanRhPct, job.RoomMonthsC, job.RoomMonthsRhPct) : null;
         }
 
-        var rooms = place.MeanC.Zip(place.MeanRhPct, (t, rh) => HumidityClasses.Room(humidityClass, new(new(t), new(rh)), new(job.IndoorC))).ToList();
+        var rooms = place.MeanC.Zip(place.MeanRhPct, (t, rh) => HumidityClasses.Room(humidityClass, new(new(t), Core.Quantities.RelativeHumidity.OfWeather(rh, new(t))), new(job.IndoorC))).ToList();
         return new(place.MeanC, place.MeanRhPct, rooms.ConvertAll(r => r.Temperature.Celsius), rooms.ConvertAll(r => r.Humidity.Percent));
     }
 }

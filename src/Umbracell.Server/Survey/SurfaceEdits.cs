@@ -46,7 +46,7 @@ internal static class SurfaceEdits
         fields.Known("sheet", text => text.Length == 0 || known.SheetOf(text) is not null, text => (surface.SheetSlug, surface.System) = (known.SheetOf(text), null));
         fields.QuantityOrBlank("thickness", FieldRanges.FoamThickness, si => surface.FoamThicknessM = si);
         fields.QuantityOrBlank("expectedSubstrate", FieldRanges.ReadTemperature, si => surface.ExpectedSubstrateC = si);
-        fields.QuantityOrBlank("expectedDrum", FieldRanges.ReadTemperature, si => surface.ExpectedDrumC = si);
+        fields.QuantityOrBlank("expectedDrum", FieldRanges.DrumTemperature, si => surface.ExpectedDrumC = si);
         CheckOpenings(fields, surface);
         fields.ThrowIfFaulty(Fields);
     }
@@ -66,6 +66,7 @@ internal static class SurfaceEdits
 
         if (typed.Shape is { } shape)
         {
+            fields.Mark(typed.Doubtful is { } doubtful ? FieldDoubt.Of("size", doubtful) : null);
             SurfaceStart.Size(surface, shape);
         }
         else if (typed.Part is { } part)
@@ -96,6 +97,7 @@ internal static class SurfaceEdits
             return;
         }
 
+        fields.Mark(typed.Doubtful is { } doubtful ? FieldDoubt.Of("openings", doubtful) : null);
         surface.Openings.Clear();
         surface.Openings.AddRange(typed.Openings.Select((o, i) => new OpeningRow { Position = i, Count = o.Count, WidthM = o.Width.Metres, HeightM = o.Height.Metres }));
     }

@@ -62,6 +62,7 @@ internal static class SurveyEndpoints
         }
 
         SurfaceEdits.Take(edit, surface, await SurveyChoices.OfAsync(job.Id, library, db), Stamp.Of(user, clock));
+        await MarkSameNameAsync(edit, surface, job.Id, reader);
         await AppendAsync([surface], job, db, clock);
         await db.SaveChangesAsync();
         return TypedResults.Created($"/api/surfaces/{surface.Id}", await AnswerAsync(surface, reader));
@@ -90,6 +91,8 @@ internal static class SurveyEndpoints
         await CheckVersionAsync(edit.Version, surface, reader);
         var before = undo.Seal(surface);
         SurfaceEdits.Take(edit, surface, await SurveyChoices.OfAsync(job.Id, library, db), Stamp.Of(user, clock));
+
+        await MarkSameNameAsync(edit, surface, job.Id, reader);
 
         // Openings and notes are rows of their own: the surface's row must change with them for its version to move on.
         surface.ChangedAt = clock.GetUtcNow();
@@ -188,6 +191,15 @@ internal static class SurveyEndpoints
         db.Templates.Remove(await db.Templates.SingleOrDefaultAsync(t => t.Id == id) ?? throw new NotFoundException("template"));
         await db.SaveChangesAsync();
         return TypedResults.NoContent();
+    }
+
+    // Two surfaces may share a name; lists, joints and papers then cannot tell them apart.
+    private static async Task MarkSameNameAsync(TypedEdit edit, Surface surface, Guid job, SurfaceReader reader)
+    {
+        if (edit.Fields.ContainsKey("name") && (await reader.NamesAsync(job)).Any(other => other.Key != surface.Id && other.Value.Equals(surface.Name, StringComparison.OrdinalIgnoreCase)))
+        {
+            edit.Doubts.Add(new("name", "sameName", null, null));
+        }
     }
 
     private static async Task CheckVersionAsync(uint? seen, Surface surface, SurfaceReader reader)

@@ -10,7 +10,11 @@ namespace Umbracell.Server.Typing;
 /// <param name="Version">The version that was on the screen; null where the record is new.</param>
 /// <param name="Units">The system bare numbers are read in.</param>
 /// <param name="Fields">Typed text by field.</param>
-public sealed record TypedEdit(uint? Version, UnitSystem Units, [property: Required, MaxLength(60)] IReadOnlyDictionary<string, string> Fields);
+public sealed record TypedEdit(uint? Version, UnitSystem Units, [property: Required, MaxLength(60)] IReadOnlyDictionary<string, string> Fields)
+{
+    /// <summary>What was taken and may have been meant otherwise; travels in a header of the answer, whatever the answer is.</summary>
+    internal List<FieldDoubt> Doubts { get; } = [];
+}
 
 /// <summary>Reads the typed fields of an edit, gathering every fault before anything is written.</summary>
 internal sealed class TypedFields(TypedEdit edit)
@@ -24,6 +28,15 @@ internal sealed class TypedFields(TypedEdit edit)
     public string Raw(string field) => edit.Fields[field];
 
     public void Fault(FieldFault fault) => _faults.Add(fault);
+
+    /// <summary>Marks a field that was taken and may have been meant otherwise.</summary>
+    public void Mark(FieldDoubt? doubt)
+    {
+        if (doubt is not null)
+        {
+            edit.Doubts.Add(doubt);
+        }
+    }
 
     /// <summary>Faults every one of these fields that was not sent.</summary>
     public void Require(params ReadOnlySpan<string> wanted)
@@ -71,6 +84,7 @@ internal sealed class TypedFields(TypedEdit edit)
         var typed = QuantityParser.Parse(Raw(field), range, Units);
         if (typed.Fault is null)
         {
+            Mark(FieldDoubt.Of(field, typed));
             take(typed.Figure!.Value.Si);
         }
         else
@@ -112,7 +126,12 @@ internal sealed class TypedFields(TypedEdit edit)
         }
     }
 
-    /// <summary>Takes a day as <c>2026-11-23</c>, or blank for none.</summary>
+    private static readonly string[] Days = ["yyyy-M-d", "yyyy/M/d", "d MMM yyyy", "d MMMM yyyy", "MMM d yyyy", "MMMM d yyyy"];
+
+    // Which number comes first in 3/4/2027 is a habit of the country, as its units are.
+    private static readonly string[] UsDays = ["M/d/yyyy", "M-d-yyyy", "M.d.yyyy"], MetricDays = ["d/M/yyyy", "d-M-yyyy", "d.M.yyyy", "d. M. yyyy"];
+
+    /// <summary>Takes a day as people write it, <c>2026-11-23</c>, <c>11/23/2026</c> or <c>23.11.2026</c> by their units, <c>Nov 23, 2026</c>, or blank for none.</summary>
     public void Date(string field, Action<DateOnly?> take)
     {
         if (!Has(field))
@@ -124,7 +143,7 @@ internal sealed class TypedFields(TypedEdit edit)
         {
             take(null);
         }
-        else if (DateOnly.TryParseExact(Raw(field).Trim(), "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var day) && day.Year is >= 2000 and < 2200)
+        else if (DateOnly.TryParseExact(Raw(field).Replace(',', ' '), [.. Days, .. Units == UnitSystem.Us ? UsDays : MetricDays], CultureInfo.InvariantCulture, DateTimeStyles.AllowWhiteSpaces, out var day) && day.Year is >= 2000 and < 2200)
         {
             take(day);
         }
@@ -201,16 +220,17 @@ internal sealed class TypedFields(TypedEdit edit)
 /// <summary>Ranges of typed fields: wide enough for any building, narrow enough to catch a slip.</summary>
 internal static class FieldRanges
 {
-    public static readonly FigureRange IndoorTemperature = new(-30, 45, Dimension.Temperature);
-    public static readonly FigureRange OutdoorTemperature = new(-40, 50, Dimension.Temperature);
-    public static readonly FigureRange ReadTemperature = new(-40, 90, Dimension.Temperature);
+    public static readonly FigureRange IndoorTemperature = new FigureRange(-30, 45, Dimension.Temperature).Usually(5, 35);
+    public static readonly FigureRange OutdoorTemperature = new FigureRange(-60, 50, Dimension.Temperature).Usually(-50, 48);
+    public static readonly FigureRange ReadTemperature = new FigureRange(-40, 90, Dimension.Temperature).Usually(-30, 65);
+    public static readonly FigureRange DrumTemperature = new FigureRange(-40, 90, Dimension.Temperature).Usually(0, 45);
     public static readonly FigureRange Humidity = new(1, 100, Dimension.RelativeHumidity);
     public static readonly FigureRange WoodMoisture = new(0, 100, Dimension.MoistureContent);
     public static readonly FigureRange StatedError = new(0, 20, Dimension.Number);
     public static readonly FigureRange MoistureCorrection = new(-15, 15, Dimension.Number);
     public static readonly FigureRange MemberShare = new(0, 60, Dimension.Percent);
-    public static readonly FigureRange Layer = new(0.0001, 3, Dimension.Thickness);
-    public static readonly FigureRange VentChannel = new(0, 0.2, Dimension.Thickness);
+    public static readonly FigureRange Layer = new FigureRange(0.0001, 3, Dimension.Thickness).Usually(0.0002, 1);
+    public static readonly FigureRange VentChannel = new FigureRange(0, 0.2, Dimension.Thickness);
     public static readonly FigureRange ProfileFactor = new(1, 3, Dimension.Number);
     public static readonly FigureRange Flange = new(0.005, 0.5, Dimension.Thickness);
     public static readonly FigureRange Web = new(0.0003, 0.02, Dimension.Thickness);
@@ -231,7 +251,7 @@ internal static class FieldRanges
     public static readonly FigureRange Altitude = new(-400, 6000, Dimension.Altitude);
     public static readonly FigureRange Risk = new(0.1, 50, Dimension.Percent);
     public static readonly FigureRange Repeats = new(1, 999, Dimension.Count);
-    public static readonly FigureRange MemberDepth = new(0, 0.9, Dimension.Thickness);
-    public static readonly FigureRange MemberSpacing = new(0.1, 3, Dimension.Thickness);
-    public static readonly FigureRange FoamThickness = new(0.001, 0.61, Dimension.Thickness);
+    public static readonly FigureRange MemberDepth = new FigureRange(0, 0.9, Dimension.Thickness).Usually(0.03, 0.6);
+    public static readonly FigureRange MemberSpacing = new FigureRange(0.1, 3, Dimension.Thickness).Usually(0.2, 2.5);
+    public static readonly FigureRange FoamThickness = new FigureRange(0.001, 0.61, Dimension.Thickness).Usually(0.01, 0.45);
 }

@@ -67,8 +67,8 @@ internal static class WindowEndpoints
         Take("humidity", FieldRanges.Humidity, ReadingKind.Humidity, "thermo-hygrometer");
         Take("wood", FieldRanges.WoodMoisture, ReadingKind.WoodMoisture, "pin meter");
         Take("concrete", FieldRanges.WoodMoisture, ReadingKind.ConcreteMoisture, "concrete meter");
-        Take("drumA", FieldRanges.ReadTemperature, ReadingKind.DrumA, "drum thermometer", ofDrum: true);
-        Take("drumB", FieldRanges.ReadTemperature, ReadingKind.DrumB, "drum thermometer", ofDrum: true);
+        Take("drumA", FieldRanges.DrumTemperature, ReadingKind.DrumA, "drum thermometer", ofDrum: true);
+        Take("drumB", FieldRanges.DrumTemperature, ReadingKind.DrumB, "drum thermometer", ofDrum: true);
         fields.Known("foundDry", typed => typed is "yes" or "no", typed => readings.Add(new() { SurfaceId = surface.Id, Kind = ReadingKind.FoundDry, Value = typed == "yes" ? 1 : 0, Instrument = instrument.Length > 0 ? instrument : "by eye", Place = place, TakenBy = "" }));
         fields.ThrowIfFaulty(Fields);
         return readings;

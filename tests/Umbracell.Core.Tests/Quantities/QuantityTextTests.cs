@@ -22,6 +22,18 @@ public sealed class QuantityTextTests
     [InlineData("14 cm", 140)]
     [InlineData("0,14 m", 140)]
     [InlineData("1'6", 457.2)]
+    [InlineData("5½", 139.7)]
+    [InlineData("5 ½ in", 139.7)]
+    [InlineData("5⅜\"", 136.525)]
+    [InlineData("¾", 19.05)]
+    [InlineData("5 1⁄2", 139.7)]
+    [InlineData("5–1/2", 139.7)]
+    [InlineData("5.5 in.", 139.7)]
+    [InlineData("1 ft. 6 in.", 457.2)]
+    [InlineData("1 250 mm", 1250)]
+    [InlineData("1\u00a0250 mm", 1250)]
+    [InlineData("1\u202f250,5 mm", 1250.5)]
+    [InlineData("140 millimetres", 140)]
     public void Thickness_reads_as_people_type_it(string typed, double millimetres) =>
         Read(typed, AnyThickness, UnitSystem.Us).ShouldBe(millimetres / 1000, 1e-9);
 
@@ -43,6 +55,13 @@ public sealed class QuantityTextTests
     [InlineData("70", UnitSystem.Us, 21.1111)]
     [InlineData("-5", UnitSystem.Metric, -5)]
     [InlineData("−5 °C", UnitSystem.Us, -5)]
+    [InlineData("–5", UnitSystem.Metric, -5)]
+    [InlineData("— 5 C", UnitSystem.Us, -5)]
+    [InlineData("21 Celsius", UnitSystem.Us, 21)]
+    [InlineData("21 degrees Celsius", UnitSystem.Us, 21)]
+    [InlineData("21 º C", UnitSystem.Us, 21)]
+    [InlineData("70 Fahrenheit", UnitSystem.Metric, 21.1111)]
+    [InlineData("70℉", UnitSystem.Metric, 21.1111)]
     public void A_temperature_without_a_unit_is_read_in_the_persons_system(string typed, UnitSystem system, double celsius) =>
         Read(typed, AnyTemperature, system).ShouldBe(celsius, 1e-3);
 
@@ -79,6 +98,8 @@ public sealed class QuantityTextTests
     [InlineData("1e5", TypingFault.WrongUnit)]
     [InlineData("NaN", TypingFault.NotANumber)]
     [InlineData("5'6'7", TypingFault.NotANumber)]
+    [InlineData("7'13\"", TypingFault.InchesOverAFoot)]
+    [InlineData("7'12", TypingFault.InchesOverAFoot)]
     [InlineData("<script>", TypingFault.NotANumber)]
     [InlineData("20 C", TypingFault.WrongUnit)]
     [InlineData("20 kg", TypingFault.WrongUnit)]
@@ -98,6 +119,108 @@ public sealed class QuantityTextTests
     [InlineData("5,5", 5.5)]
     public void A_comma_is_a_thousands_mark_only_before_three_digits(string typed, double value) =>
         Read(typed, new(0, 1e6, Dimension.Mass), UnitSystem.Metric).ShouldBe(value, 1e-9);
+
+    private static readonly FigureRange Room = new FigureRange(-30, 45, Dimension.Temperature).Usually(5, 35);
+    private static readonly FigureRange Foam = new FigureRange(0.001, 0.61, Dimension.Thickness).Usually(0.01, 0.45);
+    private static readonly FigureRange Wall = new FigureRange(0.02, 300, Dimension.Span).Usually(0.1, 100);
+
+    private static FigureRange RangeOf(string field) => field switch
+    {
+        "room" => Room,
+        "foam" => Foam,
+        "wall" => Wall,
+        _ => new(0, 10, Dimension.Thickness),
+    };
+
+    [Theory]
+    [InlineData("21", "room", UnitSystem.Us, -6.1111, DoubtKind.Units, "21 °C")]
+    [InlineData("5 1/2", "foam", UnitSystem.Metric, 0.0055, DoubtKind.Units, "5 1/2 in")]
+    [InlineData("5½", "foam", UnitSystem.Metric, 0.0055, DoubtKind.Units, "5 1/2 in")]
+    [InlineData("5.5", "foam", UnitSystem.Metric, 0.0055, DoubtKind.Units, "5.5 in")]
+    [InlineData("24 1/2", "wall", UnitSystem.Metric, 24.5, DoubtKind.Units, "24 1/2 ft")]
+    [InlineData("1,250", "layer", UnitSystem.Metric, 1.25, DoubtKind.Comma, "1.250")]
+    [InlineData("1,250 mm", "layer", UnitSystem.Metric, 1.25, DoubtKind.Comma, "1.250 mm")]
+    [InlineData("1,250", "wall", UnitSystem.Metric, 1.25, DoubtKind.Comma, null)]
+    [InlineData("900 ft", "wall", UnitSystem.Us, 274.32, DoubtKind.Unusual, null)]
+    [InlineData("900", "wall", UnitSystem.Us, 274.32, DoubtKind.Units, "900 in")]
+    public void What_may_have_been_meant_otherwise_is_read_and_marked(string typed, string field, UnitSystem system, double si, DoubtKind kind, string? other)
+    {
+        var read = QuantityParser.Parse(typed, RangeOf(field), system);
+        read.Figure!.Value.Si.ShouldBe(si, 1e-3);
+        read.Doubt.ShouldBe(new Doubt(kind, other));
+    }
+
+    [Theory]
+    [InlineData("70", UnitSystem.Us)]
+    [InlineData("21", UnitSystem.Metric)]
+    [InlineData("21 C", UnitSystem.Us)]
+    [InlineData("20 F", UnitSystem.Metric)]
+    public void What_is_plain_or_says_its_unit_is_not_doubted_for_its_unit(string typed, UnitSystem system) =>
+        (QuantityParser.Parse(typed, Room, system).Doubt?.Kind == DoubtKind.Units).ShouldBeFalse(typed);
+
+    [Theory]
+    [InlineData("140", UnitSystem.Us, "140 mm")]
+    [InlineData("600", UnitSystem.Us, null)]
+    public void What_is_refused_says_what_would_fit(string typed, UnitSystem system, string? other)
+    {
+        var read = QuantityParser.Parse(typed, Foam, system);
+        read.Fault.ShouldBe(TypingFault.OutOfRange);
+        read.Doubt?.Other.ShouldBe(other);
+    }
+
+    [Fact]
+    public void The_other_meaning_is_read_without_doubt_about_its_unit() =>
+        Gen.Select(Gen.Int[1, 9999], Gen.Enum<UnitSystem>(), Gen.Int[0, 2]).Sample((number, system, which) =>
+        {
+            var range = which switch { 0 => Room, 1 => Foam, _ => Wall };
+            if (QuantityParser.Parse($"{number}", range, system).Doubt?.Other is { } other)
+            {
+                var read = QuantityParser.Parse(other, range, system);
+                read.Fault.ShouldBeNull(other);
+                (read.Doubt?.Kind == DoubtKind.Units).ShouldBeFalse(other);
+            }
+        });
+
+    [Theory]
+    [InlineData("2.5", TypingFault.NotWhole)]
+    [InlineData("1/2", TypingFault.NotWhole)]
+    [InlineData("3", null)]
+    public void Half_a_repeat_is_refused(string typed, TypingFault? fault) =>
+        QuantityParser.Parse(typed, new(1, 999, Dimension.Count), UnitSystem.Us).Fault.ShouldBe(fault);
+
+    [Fact]
+    public void A_bound_as_it_is_printed_lies_within() =>
+        Gen.Select(Gen.Double[0.0005, 0.5], Gen.Double[0.6, 3], Gen.Enum<UnitSystem>()).Sample((least, greatest, system) =>
+        {
+            foreach (var dimension in new[] { Dimension.Thickness, Dimension.Span })
+            {
+                var range = new FigureRange(least, greatest, dimension);
+                QuantityParser.Parse(QuantityPrinter.Print(range.LeastFigure, system), range, system).Fault.ShouldBeNull();
+                QuantityParser.Parse(QuantityPrinter.Print(range.GreatestFigure, system), range, system).Fault.ShouldBeNull();
+            }
+        });
+
+    [Fact]
+    public void A_figure_rounded_to_the_safe_side_keeps_its_promise() =>
+        Gen.Select(Gen.Double[-40, 120], Gen.Enum<UnitSystem>()).Sample((celsius, system) =>
+        {
+            Read(QuantityPrinter.Print(new Figure(celsius, Dimension.Temperature).AtLeast, system), new(-60, 140, Dimension.Temperature), system).ShouldBeGreaterThanOrEqualTo(celsius - 1e-6);
+            Read(QuantityPrinter.Print(new Figure(celsius, Dimension.Temperature).AtMost, system), new(-60, 140, Dimension.Temperature), system).ShouldBeLessThanOrEqualTo(celsius + 1e-6);
+        });
+
+    [Fact]
+    public void A_margin_prints_as_the_difference_of_what_stands_beside_it() =>
+        Gen.Select(Gen.Double[-30, 60], Gen.Double[-30, 60], Gen.Enum<UnitSystem>()).Sample((measured, limit, system) =>
+        {
+            var margin = QuantityPrinter.PrintMargin(new(measured - limit, Dimension.TemperatureDifference), new(measured, Dimension.Temperature), new(limit, Dimension.Temperature), system);
+            var (m, l, d) = (Number(QuantityPrinter.Print(new(measured, Dimension.Temperature), system)), Number(QuantityPrinter.Print(new(limit, Dimension.Temperature), system)), Number(margin));
+            if (Math.Abs(m - l) > 0.05)
+            {
+                d.ShouldBe(m - l, 1e-9, $"{m} {l} {margin}");
+            }
+
+            static double Number(string text) => double.Parse(text.Split(' ')[0], CultureInfo.InvariantCulture);
+        });
 
     [Fact]
     public void A_printed_number_is_the_nearest_of_its_decimals_with_its_thousands_marked() => Gen.Double[-5e9, 5e9].Select(Gen.Double[-6, 0], (v, e) => v * Math.Pow(10, e)).Sample(value =>
@@ -142,6 +265,7 @@ public sealed class QuantityTextTests
     [InlineData(Dimension.Sets, 0.04, "0.04 sets", "0.04 sets")]
     [InlineData(Dimension.Transmittance, 0.2555, "U-0.0450", "0.256 W/m²K")]
     [InlineData(Dimension.Altitude, 180, "591 ft", "180 m")]
+    [InlineData(Dimension.BearingPressure, 12_000, "1.7 psi", "12.0 kPa")]
     [InlineData(Dimension.Pitch, 0.75, "9:12", "37°")]
     public void Figures_print_as_the_trade_reads_them(Dimension dimension, double si, string us, string metric)
     {

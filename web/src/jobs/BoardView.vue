@@ -8,6 +8,7 @@ import { useReader } from '../shared/state/reader'
 import { useSession } from '../shared/state/session'
 import { stages, type StageKey } from '../shared/ui/stages'
 import VerdictMark from '../shared/ui/VerdictMark.vue'
+import JobDoubts from './JobDoubts.vue'
 import JobForm from './JobForm.vue'
 
 /** Every surface at every stage: one mark and the one figure that matters there. */
@@ -151,6 +152,7 @@ const take = (row: Row) => (reader.inHand[props.job] = row.id)
       </table>
     </div>
     <section v-if="board.data.value" class="design no-print">
+      <JobDoubts :job="job" :version="board.data.value.job.version" />
       <JobForm v-if="changing" :job="board.data.value.job" @cancel="changing = false" @done="changing = false" />
       <template v-else>
         <p class="quiet">{{ t('board.design', { ...design, targets }) }} {{ t('board.summer', design) }}</p>

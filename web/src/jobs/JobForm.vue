@@ -3,9 +3,12 @@ import { useQueryClient } from '@tanstack/vue-query'
 import { computed, nextTick, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, ApiProblem, ask, type Schemas } from '../shared/api/client'
+import { doubts } from '../shared/state/doubts'
 import { useChoices, useJobEdits } from '../shared/state/job'
 import { useReader } from '../shared/state/reader'
 import { useTypedForm } from '../shared/state/typedForm'
+import { usePlaceTaking } from './placeTaking'
+import DoubtNote from '../shared/ui/DoubtNote.vue'
 
 /** A job's name, zone, targets and design air, typed in either unit system: a new one, or one that stands. The draft outlives a refresh. */
 const props = defineProps<{ job?: Schemas['JobAnswer'] }>()
@@ -59,6 +62,8 @@ const before = computed(start)
 const stale = ref(false)
 const form = useTypedForm(`job.form.${props.job?.id ?? 'new'}`, before, async (fields) => {
   const saved = await kept(fields)
+  // The form closes; what it was in doubt about is marked on the board.
+  doubts.answered(`job.${saved.id}`, Object.keys(fields), saved)
   // Told first: the fresh version replaces this form, and a form that is gone tells no one anything.
   emit('done', saved.id)
   for (const key of ['jobs', 'job', 'surface']) void queries.invalidateQueries({ queryKey: [key] })
@@ -84,20 +89,10 @@ async function save() {
   document.querySelector<HTMLElement>('.job-form [aria-invalid="true"]')?.focus()
 }
 
-// A place brings its zone and design air along; they stay in the form to be changed.
-const took = ref('')
-function takePlace() {
-  const place = choices.data.value?.places.find((one) => one.id === values.place)
-  took.value = place?.name ?? ''
-  if (!place) return
-  Object.assign(values, {
-    climateZone: place.climateZone,
-    altitude: reader.print(place.figures.altitude),
-    outdoorTemp: reader.print(place.figures.heating),
-    summerOutdoorTemp: reader.print(place.figures.cooling),
-    summerOutdoorHumidity: reader.print(place.figures.coolingRh),
-  })
-}
+// A place brings its zone and design air along; what the person typed stays, and all of it can be taken back.
+const took = usePlaceTaking(form, (id) => choices.data.value?.places.find((one) => one.id === id))
+
+const names = (fields: readonly string[]) => fields.map((field) => t(`jobs.form.${field}`)).join(', ')
 
 function cancel() {
   form.clear()
@@ -146,21 +141,42 @@ function cancel() {
           :aria-describedby="`job-${field}-fault`"
         />
         <em :id="`job-${field}-fault`" class="fault">{{ faults[field] }}</em>
+        <DoubtNote :doubt="form.doubtOf(field)" @other="values[field] = $event" @right="form.right(field)" />
       </label>
     </fieldset>
     <fieldset>
       <legend>{{ t('section.year.title') }}</legend>
       <label class="field">
         <span>{{ t('jobs.form.place') }}</span>
-        <select v-model="values.place" class="input" aria-describedby="job-place-note" @change="takePlace">
+        <select
+          v-model="values.place"
+          class="input"
+          aria-describedby="job-place-note"
+          @change="took.take(values.place)"
+        >
           <option value="">{{ t('jobs.form.noPlace') }}</option>
           <option v-for="place in choices.data.value?.places" :key="place.id" :value="place.id">
             {{ place.name }} ({{ place.climateZone }})
           </option>
         </select>
-        <span id="job-place-note" class="small quiet" role="status">{{
-          took ? t('jobs.form.placeTook', { name: took }) : ''
-        }}</span>
+        <span id="job-place-note" class="small quiet" role="status">
+          <template v-if="took.taken.value">
+            {{
+              took.taken.value.fields.length
+                ? t('jobs.form.placeTook', { name: took.taken.value.name, fields: names(took.taken.value.fields) })
+                : ''
+            }}
+            <button v-if="took.taken.value.fields.length" type="button" class="act" @click="took.undo()">
+              {{ t('app.undo') }}
+            </button>
+            <span v-for="one in took.taken.value.kept" :key="one.field" class="kept">
+              {{ t('jobs.form.placeKept', { field: t(`jobs.form.${one.field}`), typed: values[one.field] }) }}
+              <button type="button" class="act" @click="took.takeOne(one.field)">
+                {{ t('jobs.form.placeTake', { value: one.value }) }}
+              </button>
+            </span>
+          </template>
+        </span>
       </label>
       <label class="field">
         <span>{{ t('jobs.form.humidityClass') }}</span>

@@ -4,6 +4,7 @@ import { api, ask, type Schemas } from '@/shared/api/client'
 import { useChoices } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
 import { useTypedForm } from '@/shared/state/typedForm'
+import DayPick from '@/shared/ui/DayPick.vue'
 
 /** A finished job typed in: what was sprayed, how deep it was measured, and how many sets it took. */
 const emit = defineEmits<{ done: [answer: Schemas['PastJobsAnswer']]; cancel: [] }>()
@@ -38,12 +39,20 @@ function cancel() {
     </label>
     <label v-for="field in FIELDS" :key="field" class="field">
       <span>{{ t(`past.field.${field}`) }}</span>
-      <input
-        v-model="values[field]"
-        class="input"
-        :aria-invalid="!!faults[field]"
-        :placeholder="field === 'finished' ? '2026-11-23' : ''"
-      />
+      <span class="line">
+        <input
+          v-model="values[field]"
+          class="input"
+          :aria-invalid="!!faults[field]"
+          :placeholder="field === 'finished' ? '2026-11-23' : ''"
+        />
+        <DayPick
+          v-if="field === 'finished'"
+          :day="values[field] ?? ''"
+          :label="t(`past.field.${field}`)"
+          @pick="values[field] = $event"
+        />
+      </span>
       <em class="fault">{{ faults[field] }}</em>
     </label>
     <div class="acts">
@@ -55,6 +64,14 @@ function cancel() {
 </template>
 
 <style scoped>
+.line {
+  display: flex;
+  align-items: center;
+}
+.line .input {
+  flex: 1;
+  min-width: 0;
+}
 form {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(170px, 1fr));

@@ -4,6 +4,7 @@ import { api, ask, type Schemas } from '@/shared/api/client'
 import { useChoices } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
 import { useTypedForm } from '@/shared/state/typedForm'
+import DayPick from '@/shared/ui/DayPick.vue'
 
 /** Drums of a lot put into the store. */
 const emit = defineEmits<{ done: [answer: Schemas['StockAnswer']] }>()
@@ -47,12 +48,20 @@ async function add() {
     </label>
     <label v-for="field in FIELDS" :key="field" class="field">
       <span>{{ t(`stock.col.${field}`) }}</span>
-      <input
-        v-model="values[field]"
-        class="input"
-        :aria-invalid="!!faults[field]"
-        :placeholder="field === 'expires' ? '2027-03-31' : ''"
-      />
+      <span class="line">
+        <input
+          v-model="values[field]"
+          class="input"
+          :aria-invalid="!!faults[field]"
+          :placeholder="field === 'expires' ? '2027-03-31' : ''"
+        />
+        <DayPick
+          v-if="field === 'expires'"
+          :day="values[field] ?? ''"
+          :label="t(`stock.col.${field}`)"
+          @pick="values[field] = $event"
+        />
+      </span>
       <em class="fault">{{ faults[field] }}</em>
     </label>
     <button class="button main" :disabled="busy">{{ t('stock.keep') }}</button>
@@ -60,6 +69,14 @@ async function add() {
 </template>
 
 <style scoped>
+.line {
+  display: flex;
+  align-items: center;
+}
+.line .input {
+  flex: 1;
+  min-width: 0;
+}
 .fault:empty {
   display: none;
 }

@@ -48,7 +48,7 @@ internal static class JobPricing
 
     /// <summary>Mean air of the job's place at the day of the work; null until both are known.</summary>
     public static (Temperature Air, RelativeHumidity Humidity)? SeasonOf(Job job) => Of(job).WorkDate is { } day && JobPlaces.Of(job) is { } place
-        ? (SeasonChange.MeanOf(place.MeanC, day.DayOfYear), new(place.MeanRhPct[day.Month - 1]))
+        ? (SeasonChange.MeanOf(place.MeanC, day.DayOfYear), RelativeHumidity.OfWeather(place.MeanRhPct[day.Month - 1], SeasonChange.MeanOf(place.MeanC, day.DayOfYear)))
         : null;
 
     /// <summary>The substrate temperature to expect: what was typed, else the season's on surfaces that outdoor air reaches, else the newest reading.</summary>

@@ -128,7 +128,7 @@ internal static class FanTests
         }
         catch (QuantityRangeException e)
         {
-            return (null, new("points", "outOfRange", QuantityPrinter.Print(e.Value, UnitSystem.Metric), FigureAnswer.Of(e.Least), FigureAnswer.Of(e.Greatest)));
+            return (null, FieldFault.Of("points", e));
         }
     }
 

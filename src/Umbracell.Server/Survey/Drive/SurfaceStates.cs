@@ -16,7 +16,7 @@ namespace Umbracell.Server.Survey.Drive;
 /// <param name="OutdoorRh">Its humidity.</param>
 internal sealed record SeasonAir(Temperature Indoor, RelativeHumidity IndoorRh, Temperature Outdoor, RelativeHumidity OutdoorRh)
 {
-    public static SeasonAir Winter(Job job) => new(new(job.IndoorC), new(job.IndoorRhPct), new(job.OutdoorC), new(job.OutdoorRhPct));
+    public static SeasonAir Winter(Job job) => new(new(job.IndoorC), new(job.IndoorRhPct), new(job.OutdoorC), RelativeHumidity.OfWeather(job.OutdoorRhPct, new(job.OutdoorC)));
 
     public static SeasonAir Summer(Job job) => new(new(job.SummerIndoorC), new(job.SummerIndoorRhPct), new(job.SummerOutdoorC), new(job.SummerOutdoorRhPct));
 

@@ -16,6 +16,16 @@ export interface FieldFault {
   least?: Figure | null
   greatest?: Figure | null
   words?: string[] | null
+  /** What could be typed instead. */
+  other?: string | null
+}
+
+/** A field that was taken and may have been meant otherwise; or one that was refused and would fit with another unit. */
+export interface FieldDoubt {
+  field: string
+  code: string
+  readAs?: Figure | null
+  other?: string | null
 }
 
 /** Why a file cannot be read; the screen words it. */
@@ -88,9 +98,25 @@ export async function ask<T>(request: Promise<Outcome<T>>): Promise<T> {
     if (cause instanceof ApiProblem) throw cause
     throw new ApiProblem(0, '', [], null)
   }
-  if (outcome.response.ok) return outcome.data as T
+  if (outcome.response.ok) return withDoubts(outcome.data as T, outcome.response)
   throw problemOf(outcome.response.status, outcome.error)
 }
+
+// Doubts come in a header of whatever is answered; they are kept beside the answer.
+const doubts = new WeakMap<object, FieldDoubt[]>()
+
+function withDoubts<T>(data: T, response: Response): T {
+  const sent = response.headers?.get('Umbracell-Doubts')
+  if (sent && typeof data === 'object' && data !== null) {
+    const text = new TextDecoder().decode(Uint8Array.from(atob(sent), (letter) => letter.charCodeAt(0)))
+    doubts.set(data, JSON.parse(text) as FieldDoubt[])
+  }
+  return data
+}
+
+/** What the server was in doubt about when it gave an answer. */
+export const doubtsOf = (answer: unknown): readonly FieldDoubt[] =>
+  (typeof answer === 'object' && answer !== null && doubts.get(answer)) || []
 
 function problemOf(status: number, error: unknown) {
   const body = (error ?? {}) as Partial<ApiProblem>

@@ -43,6 +43,7 @@ export function useDrafts(name: MaybeRefOrGetter<string>) {
 export function draftsOf(name: string) {
   const texts = shelf(name)
   return {
+    name,
     all: (): Readonly<Texts> => texts.value,
     get: (field: string): string | undefined => texts.value[field],
     // Changed in place: a cell follows its own draft alone, not every other one.

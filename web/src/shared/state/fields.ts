@@ -31,8 +31,9 @@ export function useJobFields(job: Id, version: () => number | undefined, told: (
     () => {
       const seen = { id: toValue(job), version: version() ?? null }
       return async (fields) => {
-        await edits.change(seen, fields)
+        const answer = await edits.change(seen, fields)
         await told()
+        return answer
       }
     },
   )

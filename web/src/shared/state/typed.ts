@@ -2,6 +2,7 @@ import { computed, reactive, ref, toValue, type MaybeRefOrGetter } from 'vue'
 import { ApiProblem } from '../api/client'
 import { useProblems } from '../figures/problems'
 import { draftsOf, useDrafts, type Drafts } from '../keeping/drafts'
+import { doubts } from './doubts'
 
 type Fields = Record<string, string>
 export type Send = (fields: Fields) => Promise<unknown>
@@ -23,7 +24,13 @@ export function useTyped(name: MaybeRefOrGetter<string>, caught: () => Send) {
   const notice = computed(() => noticeByName[toValue(name)] ?? '')
   const text = (field: string, kept: string) => drafts.get(field) ?? kept
   const type = (field: string, typed: string) => drafts.set(field, typed)
-  const forget = (field: string) => forgetAt(toValue(name), drafts.now(), field)
+  const forget = (field: string) => {
+    forgetAt(toValue(name), drafts.now(), field)
+    // Of a refusal nothing is left to put right; a doubt about what was taken stays.
+    if (doubtOf(field)?.code === 'instead') right(field)
+  }
+  const doubtOf = (field: string) => doubts.of(toValue(name))[field]
+  const right = (field: string) => doubts.drop(toValue(name), field)
 
   function forgetAt(at: string, record: Drafts, field: string) {
     record.drop(field)
@@ -52,7 +59,7 @@ export function useTyped(name: MaybeRefOrGetter<string>, caught: () => Send) {
     Object.entries(fields).forEach(([field, typed]) => record.set(field, typed))
     busy.value++
     try {
-      await send(fields)
+      doubts.answered(at, Object.keys(fields), await send(fields))
       for (const [field, sent] of Object.entries(fields)) {
         // Typed on while this was sent: the newer text is still to be kept.
         if (record.get(field) === sent) forgetAt(at, record, field)
@@ -68,6 +75,7 @@ export function useTyped(name: MaybeRefOrGetter<string>, caught: () => Send) {
   }
 
   function refuse(at: string, fields: Fields, cause: unknown) {
+    doubts.refused(at, Object.keys(fields), cause)
     if (!(cause instanceof ApiProblem && cause.faults.length)) {
       noticeByName[at] = general(cause)
       return
@@ -78,7 +86,7 @@ export function useTyped(name: MaybeRefOrGetter<string>, caught: () => Send) {
     } else noticeByName[at] = Object.values(sentences)[0] ?? ''
   }
 
-  return { drafts: drafts.all, faults, notice, busy, text, type, forget, commit, put, here }
+  return { drafts: drafts.all, faults, notice, busy, text, type, forget, commit, put, here, doubtOf, right }
 }
 
 export type Typed = ReturnType<typeof useTyped>

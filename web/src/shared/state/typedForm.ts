@@ -2,6 +2,7 @@ import { reactive, ref, toValue, type MaybeRefOrGetter } from 'vue'
 import { ApiProblem } from '../api/client'
 import { useProblems } from '../figures/problems'
 import { useDrafts } from '../keeping/drafts'
+import { doubts } from './doubts'
 
 type Texts = Record<string, string>
 
@@ -50,13 +51,14 @@ export function useTypedForm(
     const typed = { ...record.all() }
     busy.value = true
     try {
-      await send(fields)
+      doubts.answered(record.name, Object.keys(fields), await send(fields))
       // Typed on while this was sent: the newer text stays.
       record.drop(...Object.keys(typed).filter((field) => record.get(field) === typed[field]))
       faults.value = {}
       notice.value = ''
       return true
     } catch (cause) {
+      doubts.refused(record.name, Object.keys(fields), cause)
       faults.value = cause instanceof ApiProblem && cause.faults.length ? byField(cause) : {}
       notice.value = Object.keys(faults.value).length ? '' : general(cause)
       return false
@@ -75,6 +77,10 @@ export function useTypedForm(
     clear,
     /** Sends what is filled in; blank fields go along too where they are asked for by name. */
     submit: (always: readonly string[] = []) => sent(filled(always)),
+    doubtOf: (field: string) => doubts.of(toValue(name))[field],
+    right: (field: string) => doubts.drop(toValue(name), field),
+    /** Sends one field as it may have been meant. */
+    submitOther: (field: string, text: string) => sent({ [field]: text }),
     /** Sends what differs from what stood there, blanks too. */
     submitChanged: () => sent(changed()),
   }

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { useId } from 'vue'
 import type { Typed } from '../state/typed'
+import DayPick from './DayPick.vue'
+import DoubtNote from './DoubtNote.vue'
 
 /** A field that is typed, kept on leaving it or on Enter, and taken back with Escape. */
 const props = defineProps<{
@@ -13,6 +15,8 @@ const props = defineProps<{
   lines?: number
   disabled?: boolean
   hideLabel?: boolean
+  /** Whether it is a day, which can be picked from a calendar too. */
+  day?: boolean
 }>()
 const id = useId()
 
@@ -57,23 +61,32 @@ function back(event: KeyboardEvent) {
       @blur="keep"
       @keydown.esc="back"
     />
-    <input
-      v-else
-      :id="id"
-      class="input"
-      autocomplete="off"
-      :name="field"
-      :value="typed.text(field, kept)"
-      :disabled="disabled"
-      :placeholder="hint"
-      :aria-invalid="!!typed.faults.value[field]"
-      :aria-describedby="`${id}-note`"
-      @input="set"
-      @blur="keep"
-      @keydown.enter.prevent="keep"
-      @keydown.esc="back"
-    />
+    <div v-else class="line">
+      <input
+        :id="id"
+        class="input"
+        autocomplete="off"
+        :name="field"
+        :value="typed.text(field, kept)"
+        :disabled="disabled"
+        :placeholder="hint"
+        :aria-invalid="!!typed.faults.value[field]"
+        :aria-describedby="`${id}-note`"
+        @input="set"
+        @blur="keep"
+        @keydown.enter.prevent="keep"
+        @keydown.esc="back"
+      />
+      <DayPick
+        v-if="day"
+        :day="typed.text(field, kept)"
+        :label="label"
+        :disabled="disabled"
+        @pick="typed.put({ [field]: $event })"
+      />
+    </div>
     <em :id="`${id}-note`" class="fault">{{ typed.faults.value[field] }}</em>
+    <DoubtNote :doubt="typed.doubtOf(field)" @other="typed.put({ [field]: $event })" @right="typed.right(field)" />
   </div>
 </template>
 
@@ -81,6 +94,14 @@ function back(event: KeyboardEvent) {
 label {
   font-size: var(--text-s);
   color: var(--ink-2);
+}
+.line {
+  display: flex;
+  align-items: center;
+}
+.line .input {
+  flex: 1;
+  min-width: 0;
 }
 .fault {
   font-style: normal;

@@ -2,16 +2,23 @@
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
+import { useReader } from '@/shared/state/reader'
+import type { Typed } from '@/shared/state/typed'
+import TypedField from '@/shared/ui/TypedField.vue'
 
 /** What bears on a choice: what was said of the surface, what matters on the job, how the target is met, which school is followed. */
 const props = defineProps<{
   choice: Schemas['ChoiceOfSurface']
   disabled: boolean
+  typed: Typed
+  /** Whether something stands on the foam. */
+  bears: boolean
   /** What a control was set to while the server has not answered yet. */
   asked: (of: 'job' | 'surface', field: string) => string | undefined
 }>()
 const emit = defineEmits<{ fact: [fields: Record<string, string>]; job: [fields: Record<string, string>] }>()
 const { t, te } = useI18n()
+const reader = useReader()
 
 const parts = ['cost', 'depth', 'moisture', 'toughness', 'quiet', 'repair', 'speed'] as const
 const pascal = (word: string) => word.charAt(0).toUpperCase() + word.slice(1)
@@ -33,7 +40,7 @@ const ticked = (fact: string, on: boolean) => {
 }
 const weight = (part: string) => props.asked('job', `weight${pascal(part)}`) ?? String(props.choice.weights[part])
 const path = computed(() => props.asked('job', 'targetPath') ?? props.choice.answer.path)
-const typed = (event: Event) => (event.target as HTMLInputElement).value
+const valueOf = (event: Event) => (event.target as HTMLInputElement).value
 </script>
 
 <template>
@@ -48,6 +55,15 @@ const typed = (event: Event) => (event.target as HTMLInputElement).value
       />
       {{ t(`choose.fact.${fact}`) }}
     </label>
+    <TypedField
+      v-if="bears"
+      :typed="typed"
+      field="load"
+      :label="t('choose.bearing')"
+      :hint="t(reader.units === 'us' ? 'choose.bearingHint' : 'choose.bearingHintMetric')"
+      :kept="reader.print(choice.load)"
+      :disabled="disabled"
+    />
   </section>
   <section v-if="choice.answer.labels.length">
     <h2>{{ t('choose.path') }}</h2>
@@ -73,7 +89,7 @@ const typed = (event: Event) => (event.target as HTMLInputElement).value
         class="input"
         :value="asked('job', schoolField) ?? choice.jobSchool"
         :disabled="disabled"
-        @change="emit('job', { [schoolField]: typed($event) })"
+        @change="emit('job', { [schoolField]: valueOf($event) })"
       >
         <option value="">{{ t('choose.firmSchool', { school: firmSchool }) }}</option>
         <option value="either">{{ t('choose.school.either') }}</option>
@@ -96,7 +112,7 @@ const typed = (event: Event) => (event.target as HTMLInputElement).value
         step="1"
         :value="weight(part)"
         :disabled="disabled"
-        @change="emit('job', { [`weight${pascal(part)}`]: typed($event) })"
+        @change="emit('job', { [`weight${pascal(part)}`]: valueOf($event) })"
       />
       <b>{{ weight(part) }}</b>
     </label>

@@ -186,6 +186,8 @@ const costOf = (candidate: Candidate) => (candidate.cost ? reader.print(candidat
           :choice="choice.data.value"
           :disabled="!mayEdit"
           :asked="desk.asked"
+          :typed="desk.typed"
+          :bears="row?.kind === 'underSlab'"
           @fact="desk.sayFact"
           @job="desk.sayOfJob"
         />

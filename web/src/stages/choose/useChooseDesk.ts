@@ -5,6 +5,7 @@ import { useProblems } from '@/shared/figures/problems'
 import { keepEdit, versionOf, type Seen } from '@/shared/keeping/records'
 import { useChoose, useJobEdits } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
+import { useTyped } from '@/shared/state/typed'
 
 export type Candidate = Schemas['CandidateAnswer']
 type Answered = Schemas['ChoiceOfSurface']
@@ -21,6 +22,8 @@ export function useChooseDesk(job: () => string, surface: () => string) {
   const underWay = reactive<Record<string, number>>({})
   // What a control was set to and the server has not answered yet: an answer to an earlier setting must not undo it.
   const asked = shallowReactive<Record<string, { text: string }>>({})
+
+  const path = (id: string) => ({ params: { path: { id } } })
 
   // The answer stands at once; everything else that shows the surface asks anew.
   function shown(of: { job: string; surface: string }, answer: Answered) {
@@ -44,15 +47,27 @@ export function useChooseDesk(job: () => string, surface: () => string) {
   }
 
   // The surface and what was seen of it are caught when the edit is made, not when it is sent.
-  function keep(send: (id: string, version: number) => Promise<Answered>) {
+  function caught() {
     const of = { job: job(), surface: surface() }
     const seen: Seen = { kind: 'surface', id: of.surface, version: choice.data.value?.version ?? 0 }
-    const sending = {
-      send: (version: number | null) => send(of.surface, version ?? 0),
-      versionIn: versionOf,
-      onTop: true,
+    return {
+      id: of.surface,
+      async keep(send: (id: string, version: number) => Promise<Answered>) {
+        const sent = (version: number | null) => send(of.surface, version ?? 0)
+        shown(of, await keepEdit(seen, { send: sent, versionIn: versionOf, onTop: true }))
+      },
     }
-    return tried(of.surface, async () => shown(of, await keepEdit(seen, sending)))
+  }
+
+  function keep(send: (id: string, version: number) => Promise<Answered>) {
+    const edit = caught()
+    return tried(edit.id, () => edit.keep(send))
+  }
+
+  const factsOf = (fields: Fields) => {
+    const units = reader.units
+    return (id: string, version: number) =>
+      ask(api.PATCH('/api/surfaces/{id}/choose/facts', { ...path(id), body: { version, units, fields } }))
   }
 
   /** Sets controls, which stand as they were set until the last setting is answered. */
@@ -76,8 +91,6 @@ export function useChooseDesk(job: () => string, surface: () => string) {
     })
   }
 
-  const path = (id: string) => ({ params: { path: { id } } })
-
   return {
     choice,
     fault: computed(() => faults[surface()] ?? ''),
@@ -93,14 +106,15 @@ export function useChooseDesk(job: () => string, surface: () => string) {
     },
     takeBack: () =>
       keep((id, version) => ask(api.POST('/api/surfaces/{id}/choose/back', { ...path(id), body: { version } }))),
-    sayFact(fields: Fields) {
-      const units = reader.units
-      return set(surface(), fields, () =>
-        keep((id, version) =>
-          ask(api.PATCH('/api/surfaces/{id}/choose/facts', { ...path(id), body: { version, units, fields } })),
-        ),
-      )
-    },
+    sayFact: (fields: Fields) => set(surface(), fields, () => keep(factsOf(fields))),
+    /** What is typed of the surface, where it is more than a tick. */
+    typed: useTyped(
+      () => `facts.${surface()}`,
+      () => {
+        const edit = caught()
+        return (fields) => edit.keep(factsOf(fields))
+      },
+    ),
     sayOfJob: (fields: Fields) => set(job(), fields, () => keepOfJob(fields)),
   }
 }

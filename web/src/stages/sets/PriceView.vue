@@ -90,6 +90,7 @@ async function save(kind: 'pdf' | 'xlsx') {
           :label="t('price.workDate')"
           :kept="answer.workDate ?? ''"
           :hint="t('price.dateHint')"
+          day
           :disabled="!mayEdit"
         />
         <TypedField

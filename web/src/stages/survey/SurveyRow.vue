@@ -3,6 +3,7 @@ import { onBeforeUnmount } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Surface } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
+import DoubtNote from '@/shared/ui/DoubtNote.vue'
 import FigureText from '@/shared/ui/FigureText.vue'
 import VerdictMark from '@/shared/ui/VerdictMark.vue'
 import { fields, type Field } from './columns'
@@ -92,6 +93,11 @@ onBeforeUnmount(() => {
         @keydown.esc="leave($event, field)"
       />
       <em :id="`fault-${row.id}-${field}`" class="fault">{{ grid.faultOf(row.id, field) }}</em>
+      <DoubtNote
+        :doubt="grid.doubtOf(row.id, field)"
+        @other="(grid.type(row, field, $event), grid.commit(row, field))"
+        @right="grid.right(row.id, field)"
+      />
     </td>
     <td>
       <button

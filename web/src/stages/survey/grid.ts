@@ -1,6 +1,7 @@
 import { useQueryClient } from '@tanstack/vue-query'
 import { computed, nextTick, ref } from 'vue'
 import { ApiProblem } from '@/shared/api/client'
+import { doubts } from '@/shared/state/doubts'
 import { useProblems } from '@/shared/figures/problems'
 import { useSurfaceEdits, useSurfaces, type Surface } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
@@ -53,6 +54,7 @@ export function useSurveyGrid(job: string) {
 
   function forget(id: string, field: Field) {
     drafts.drop(id, field)
+    if (doubts.of(`surface.${id}`)[field]?.code === 'instead') doubts.drop(`surface.${id}`, field)
     setFault(id, field, null)
     conflicts.value = conflicts.value.filter((c) => c.surface !== id || c.field !== field)
   }
@@ -114,6 +116,7 @@ export function useSurveyGrid(job: string) {
 
   async function send(seen: Surface, texts: Texts): Promise<Step> {
     const answer = await edits.change(seen, texts, false)
+    doubts.answered(`surface.${seen.id}`, Object.keys(texts), answer)
     for (const field of Object.keys(texts) as Field[]) {
       // Typed on while this was sent: the newer text waits for its own turn.
       if (drafts.get(seen.id, field) === texts[field]) forget(seen.id, field)
@@ -154,6 +157,7 @@ export function useSurveyGrid(job: string) {
       conflicts.value = [...conflicts.value.filter((c) => c.surface !== id || !fields.includes(c.field)), ...met]
       return new Set()
     }
+    doubts.refused(`surface.${id}`, fields, cause)
     const sentences = byField(cause)
     if (!(cause instanceof ApiProblem && cause.faults.length)) {
       notice.value = general(cause)
@@ -174,6 +178,7 @@ export function useSurveyGrid(job: string) {
 
   async function addRow(fieldsTyped: Texts & { name: string }) {
     const added = await counted(() => edits.add(fieldsTyped))
+    doubts.answered(`surface.${added.id}`, Object.keys(fieldsTyped), added)
     notice.value = ''
     return added
   }
@@ -239,6 +244,8 @@ export function useSurveyGrid(job: string) {
     notice,
     saving,
     faultOf,
+    doubtOf: (id: string, field: Field) => doubts.of(`surface.${id}`)[field],
+    right: (id: string, field: Field) => doubts.drop(`surface.${id}`, field),
     valueOf,
     type,
     commit,

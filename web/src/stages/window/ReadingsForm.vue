@@ -7,6 +7,7 @@ import { api, ask, type Schemas } from '@/shared/api/client'
 import { useReader } from '@/shared/state/reader'
 import { useSession } from '@/shared/state/session'
 import { useTypedForm } from '@/shared/state/typedForm'
+import DoubtNote from '@/shared/ui/DoubtNote.vue'
 
 /** Today's readings, typed from the instruments. What is typed outlives a refresh until it is taken down. */
 const props = defineProps<{ job: string; surface: string; answer: Schemas['WindowOfSurface'] }>()
@@ -23,6 +24,7 @@ const form = useTypedForm(`readings.${props.surface}`, { foundDry: '', humidityO
   queries.setQueryData(['surface', id, 'window'], answer)
   void queries.invalidateQueries({ queryKey: ['surface'] })
   void queries.invalidateQueries({ queryKey: ['job', props.job] })
+  return answer
 })
 const { values: typed, typed: inForm, faults, notice, busy } = form
 const saved = ref(false)
@@ -104,6 +106,7 @@ async function save() {
       <em :id="`reading-${field}`" class="small" :class="faults[field] ? 'fault' : 'quiet'">{{
         faults[field] || last(field)
       }}</em>
+      <DoubtNote :doubt="form.doubtOf(field)" @other="form.submitOther(field, $event)" @right="form.right(field)" />
     </label>
     <label class="field">
       <span>{{ t('window.field.foundDry') }}</span>

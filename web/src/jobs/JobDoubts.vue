@@ -1,0 +1,47 @@
+<script setup lang="ts">
+import { useQueryClient } from '@tanstack/vue-query'
+import { computed } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { doubts } from '../shared/state/doubts'
+import { useJobFields } from '../shared/state/fields'
+import DoubtNote from '../shared/ui/DoubtNote.vue'
+
+/** Fields of the job that were read and may have been meant otherwise, marked where the job is at home. */
+const props = defineProps<{ job: string; version: number }>()
+const { t } = useI18n()
+const queries = useQueryClient()
+const typed = useJobFields(
+  () => props.job,
+  () => props.version,
+  async () => {
+    for (const key of ['jobs', 'job', 'surface']) await queries.invalidateQueries({ queryKey: [key] })
+  },
+)
+const marked = computed(() => Object.values(doubts.of(`job.${props.job}`)))
+</script>
+
+<template>
+  <ul v-if="marked.length" class="marked">
+    <li v-for="doubt in marked" :key="doubt.field">
+      {{ t(`jobs.form.${doubt.field}`) }}:
+      <DoubtNote :doubt="doubt" @other="typed.put({ [doubt.field]: $event })" @right="typed.right(doubt.field)" />
+      <em class="fault">{{ typed.faults.value[doubt.field] || typed.notice.value }}</em>
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+.marked {
+  list-style: none;
+  margin: 0 0 10px;
+  padding: 0;
+}
+li {
+  display: flex;
+  gap: 8px;
+  align-items: baseline;
+}
+em {
+  font-style: normal;
+}
+</style>

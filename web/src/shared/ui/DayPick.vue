@@ -1,0 +1,64 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+
+/** A calendar beside a field that a day can be typed into. Gives the day as 2026-11-23. */
+const props = defineProps<{ day: string; label: string; disabled?: boolean }>()
+const emit = defineEmits<{ pick: [day: string] }>()
+const { t } = useI18n()
+const open = ref(false)
+const isDay = (text: string) => /^\d{4}-\d{2}-\d{2}$/.test(text)
+
+function picked(day: unknown) {
+  open.value = false
+  if (typeof day === 'string') emit('pick', day)
+}
+</script>
+
+<template>
+  <ElPopover v-model:visible="open" trigger="click" width="auto" placement="bottom-end" :disabled="disabled">
+    <template #reference>
+      <button
+        type="button"
+        class="pick"
+        :disabled="disabled"
+        :aria-label="t('app.pickDay', { field: label })"
+        :aria-expanded="open"
+      >
+        <svg width="18" height="18" viewBox="0 0 18 18" aria-hidden="true">
+          <rect x="2" y="3.5" width="14" height="12.5" rx="1.5" fill="none" stroke="currentColor" stroke-width="1.4" />
+          <path d="M2 7.5h14M6 1.5v4M12 1.5v4" fill="none" stroke="currentColor" stroke-width="1.4" />
+        </svg>
+      </button>
+    </template>
+    <ElDatePickerPanel
+      v-if="open"
+      :model-value="isDay(props.day) ? props.day : undefined"
+      value-format="YYYY-MM-DD"
+      :border="false"
+      @update:model-value="picked"
+    />
+  </ElPopover>
+</template>
+
+<style scoped>
+.pick {
+  border: 0;
+  background: none;
+  color: var(--copper);
+  min-width: 40px;
+  min-height: 40px;
+  cursor: pointer;
+  flex: none;
+}
+.pick:disabled {
+  color: var(--ink-2);
+  cursor: default;
+}
+@media (max-width: 1000px) {
+  .pick {
+    min-width: 44px;
+    min-height: 44px;
+  }
+}
+</style>
