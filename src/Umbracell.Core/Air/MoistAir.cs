@@ -124,6 +124,11 @@ public readonly record struct MoistAir
         return new(Math.Exp(overIce ? Saturation.LnOverIce(temperature.Kelvin) : Saturation.LnOverWater(temperature.Kelvin)));
     }
 
+    /// <summary>Saturation pressure over what outdoor humidity is counted over at a temperature: water, and ice below -40 °C (see <see cref="RelativeHumidity.OfWeather"/>).</summary>
+    /// <param name="temperature">-100 to 200 °C.</param>
+    /// <exception cref="QuantityRangeException">Outside the formulas.</exception>
+    public static Pressure SaturationPressureOfWeather(Temperature temperature) => SaturationPressureAt(temperature, RelativeHumidity.OfWeather(100, temperature).Over);
+
     /// <summary>Dew or frost point of a vapour pressure.</summary>
     /// <param name="vapourPressure">Above zero.</param>
     /// <exception cref="QuantityRangeException">Not above zero, or the dew point lies outside -100 to 200 °C.</exception>

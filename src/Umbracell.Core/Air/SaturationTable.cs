@@ -2,7 +2,7 @@ using Umbracell.Core.Quantities;
 
 namespace Umbracell.Core.Air;
 
-/// <summary>Saturation pressure over water read from a table, for solvers that ask for it hundreds of times a step. Within a millionth of the formulas.</summary>
+/// <summary>Saturation pressure over water (ice below -40 °C) read from a table, for solvers that ask for it hundreds of times a step. Within a millionth of the formulas.</summary>
 internal static class SaturationTable
 {
     // The formula over supercooled water is valid down to -40 °C; a fortieth of a kelvin keeps the error of a straight line between logarithms below 1e-7.
@@ -19,7 +19,7 @@ internal static class SaturationTable
         var at = (celsius - Coldest) * StepsPerKelvin;
         if (!(at >= 0 && at < Logarithms.Length - 1))
         {
-            return MoistAir.SaturationPressureAt(new(celsius), HumidityReference.Water).Pascals;
+            return MoistAir.SaturationPressureOfWeather(new(celsius)).Pascals;
         }
 
         var below = (int)at;

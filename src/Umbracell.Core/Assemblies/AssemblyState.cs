@@ -33,7 +33,7 @@ public sealed record AssemblyState(ThermalTransmittance U, Temperature RoomFace,
         var profile = SectionProfile.Of(section, heat);
         var face = profile.Points[^2];
         var of = InterfaceOf(section, profile);
-        var saturation = MoistAir.SaturationPressureAt(of.Temperature, HumidityReference.Water);
+        var saturation = MoistAir.SaturationPressureOfWeather(of.Temperature);
         return new(heat.WholeU, face.Temperature, of, 100 * of.VapourPressure.Pascals / saturation.Pascals, new(
             "roomFace",
             "T_face = T_in − (T_in − T_out) · R_si / R",

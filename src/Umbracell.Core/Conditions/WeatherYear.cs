@@ -102,5 +102,5 @@ public sealed record WeatherYear(IReadOnlyList<MonthAir> Months, OutdoorDesign H
         return new(Math.Clamp(100 * vapour / Saturated(celsius), 1, 100));
     }
 
-    private static double Saturated(double celsius) => MoistAir.SaturationPressureAt(new(celsius), HumidityReference.Water).Pascals;
+    private static double Saturated(double celsius) => MoistAir.SaturationPressureOfWeather(new(celsius)).Pascals;
 }

@@ -102,6 +102,15 @@ public static class QuantityPrinter
         };
     }
 
+    /// <summary>The figure with its unit to five significant digits without noughts at its end, as a person would type it.</summary>
+    public static string PrintAsTyped(Figure figure, UnitSystem system)
+    {
+        var exact = PrintExact(figure, system);
+        var end = exact.IndexOf(' ', StringComparison.Ordinal);
+        var (digits, unit) = end < 0 ? (exact, "") : (exact[..end], exact[end..]);
+        return (digits.Contains('.', StringComparison.Ordinal) ? digits.TrimEnd('0').TrimEnd('.') : digits) + unit;
+    }
+
     private static string Rounded(Dimension dimension, UnitSystem system, double value, Rounding way) =>
         Decimals(dimension, system) is { } decimals ? Keeps(dimension, system) ? Fixed(value, decimals, way) : Trimmed(value, decimals, way)
         : Significant(value, dimension == Dimension.Permeance && system == UnitSystem.Us && value < 0.1 ? 2 : 3);

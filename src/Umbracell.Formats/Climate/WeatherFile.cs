@@ -2,7 +2,6 @@ using System.Globalization;
 using System.Text;
 using Umbracell.Core.Air;
 using Umbracell.Core.Conditions;
-using Umbracell.Core.Quantities;
 using Umbracell.Formats.Tables;
 
 namespace Umbracell.Formats.Climate;
@@ -81,7 +80,7 @@ public sealed record WeatherFile(string Name, double AltitudeM, IReadOnlyList<We
 
     private static double? Number(string cell) => double.TryParse(cell, NumberStyles.Float, CultureInfo.InvariantCulture, out var value) && double.IsFinite(value) ? value : null;
 
-    private static double Saturated(double celsius) => MoistAir.SaturationPressureAt(new(celsius), HumidityReference.Water).Pascals;
+    private static double Saturated(double celsius) => MoistAir.SaturationPressureOfWeather(new(celsius)).Pascals;
 
     private static string Clip(string name) => name.Length is > 0 and <= 120 ? name : name.Length == 0 ? "-" : name[..120];
 }

@@ -26,7 +26,7 @@ public sealed record FieldFault(string Field, string Code, string Typed, FigureA
     public static FieldFault Of(string field, QuantityRangeException e) => new(
         field,
         "outOfRange",
-        QuantityPrinter.PrintExact(e.Value, UnitSystem.Metric),
+        QuantityPrinter.PrintAsTyped(e.Value, UnitSystem.Metric),
         FigureAnswer.Of(e.Least.AtLeast),
         FigureAnswer.Of(e.Greatest.AtMost));
 
@@ -65,7 +65,7 @@ public sealed record FieldDoubt(string Field, string Code, FigureAnswer? ReadAs,
 {
     /// <summary>The doubt about a typed quantity; null where there is none.</summary>
     public static FieldDoubt? Of(string field, TypedQuantity typed) => typed is { Doubt: { } doubt, Figure: { } figure }
-        ? new(field, char.ToLowerInvariant(doubt.Kind.ToString()[0]) + doubt.Kind.ToString()[1..], FigureAnswer.Exact(figure), doubt.Other)
+        ? new(field, char.ToLowerInvariant(doubt.Kind.ToString()[0]) + doubt.Kind.ToString()[1..], new FigureAnswer(figure.Si, QuantityPrinter.PrintAsTyped(figure, UnitSystem.Us), QuantityPrinter.PrintAsTyped(figure, UnitSystem.Metric)), doubt.Other)
         : null;
 }
 

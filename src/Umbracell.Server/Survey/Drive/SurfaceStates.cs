@@ -24,7 +24,7 @@ internal sealed record SeasonAir(Temperature Indoor, RelativeHumidity IndoorRh, 
     public SeasonAir Beyond(Temperature buffer, Pressure pressure)
     {
         var outdoor = MoistAir.Of(Outdoor, OutdoorRh, pressure);
-        var percent = 100 * outdoor.VapourPressure.Pascals / MoistAir.SaturationPressureAt(buffer, HumidityReference.Water).Pascals;
+        var percent = 100 * outdoor.VapourPressure.Pascals / MoistAir.SaturationPressureOfWeather(buffer).Pascals;
         return this with { Outdoor = buffer, OutdoorRh = new(Math.Clamp(percent, 1, 100)) };
     }
 }
