@@ -1,6 +1,8 @@
 using System.Text;
 using CsCheck;
+using MiniExcelLibs;
 using Shouldly;
+using Umbracell.Core.Quantities;
 using Umbracell.Formats.Surveys;
 using Umbracell.Formats.Tables;
 using Xunit;
@@ -10,6 +12,8 @@ namespace Umbracell.Formats.Tests;
 public sealed class TableTests
 {
     private static readonly Gen<string> AnyCell = Gen.String[Gen.Char["abc =+-@'\",;|\téß漢0123456789.\n"], 0, 14].Select(s => s.Trim());
+
+    private static readonly Dimension[] Digits = [Dimension.Money, Dimension.Area, Dimension.Mass, Dimension.Sets, Dimension.Temperature, Dimension.FoamVolume, Dimension.AreaWeight];
 
     [Fact]
     public void Whatever_is_written_reads_back() =>
@@ -98,6 +102,35 @@ public sealed class TableTests
         rows[0].Fields.ShouldBe(new Dictionary<string, string> { ["name"] = "Hall", ["kind"] = "studwall", ["size"] = "7.5 m x 2.4 m", ["shape"] = "Rectangle", ["openings"] = "2 x 0.9 m x 1.2 m", ["memberDepth"] = "140 mm" }, ignoreOrder: true);
         rows[1].Fields["kind"].ShouldBe("UnventedDeck");
         rows[1].Fields.Keys.ShouldNotContain("size");
+    }
+
+    [Fact]
+    public void Printed_figures_become_numbers_and_their_unit_a_heading()
+    {
+        var (header, rows) = NumberColumns.Of(
+            [("What", false), ("Amount", true), ("Depth", true), ("How much", true), ("Time", true)],
+            [["Foam", "2,680.50", "5 1/2 in", "1,250 board feet", "2 h 05"], ["Heat", "-12.00", "3/4 in", "12.3 sets", ""], ["12", "", "0 in"]]);
+        header.ShouldBe(["What", "Amount", "Depth (in)", "How much", "How much, unit", "Time"]);
+        rows[0].ShouldBe(["Foam", 2680.5, 5.5, 1250.0, "board feet", "2 h 05"]);
+        rows[1].ShouldBe(["Heat", -12.0, 0.75, 12.3, "sets", ""]);
+        rows[2].ShouldBe(["12", "", 0.0, "", "", ""]);
+    }
+
+    [Fact]
+    public void Whatever_is_printed_in_digits_keeps_its_value_as_a_number() =>
+        Gen.Select(Gen.Int[0, Digits.Length - 1].Select(i => Digits[i]), Gen.Double[-50, 90_000], Gen.Enum<UnitSystem>()).Sample((dimension, si, system) =>
+        {
+            var figure = new Figure(dimension == Dimension.Temperature ? si : Math.Abs(si), dimension);
+            var (cell, _) = NumberColumns.Read(QuantityPrinter.Print(figure, system));
+            return cell is double number && Math.Abs(number - QuantityPrinter.Value(figure, system)) <= 0.51;
+        });
+
+    [Fact]
+    public void Numbers_stand_in_a_workbook_as_numbers_and_what_looks_like_one_as_text()
+    {
+        using var stream = new MemoryStream(Workbook.Write("S", ["a", "b"], [[12.5, "12.5"], [3, "=1+1"]]));
+        var cells = stream.Query(useHeaderRow: true).Cast<IDictionary<string, object?>>().ToList();
+        cells.Select(c => (c["a"], c["b"])).ShouldBe([(12.5, "12.5"), (3.0, "=1+1")]);
     }
 
     private static bool Same(TableFile table, string[] header, string[][] rows) =>

@@ -1,5 +1,5 @@
-using System.Text;
 using System.Text.RegularExpressions;
+using Umbracell.Formats.Words;
 
 namespace Umbracell.Formats.Surveys;
 
@@ -17,11 +17,11 @@ public static partial class SurfaceColumns
     [
         "name", "kind", "shape", "size", "length", "width", "height", "run", "perimeter", "depth", "pitch", "count", "openings", "repeats",
         "memberMaterial", "memberDepth", "memberSpacing", "memberShare", "outboard", "inboard", "ventChannel", "baffle", "substrate", "profileFactor", "shavedFlush",
-        "openLeak", "sheet", "thickness", "access", "balloonFramed", "heldAtEnds", "flange", "web", "skin", "covering", "attachment", "doorSpare", "penetration",
+        "openLeak", "sheet", "thickness", "system", "expectedSubstrate", "expectedDrum", "access", "balloonFramed", "heldAtEnds", "flange", "web", "skin", "covering", "attachment", "doorSpare", "penetration", "facts", "load",
     ];
 
     /// <summary>Units a column can be in.</summary>
-    public static IReadOnlyList<string> Units { get; } = ["m", "cm", "mm", "ft", "in"];
+    public static IReadOnlyList<string> Units { get; } = ["m", "cm", "mm", "ft", "in", "°C", "°F", "kg", "lb", "kPa", "psi", "%"];
 
     private static readonly Dictionary<string, string> Synonyms = new()
     {
@@ -86,7 +86,7 @@ public static partial class SurfaceColumns
         {
             var unit = UnitIn().Match(one) is { Success: true } match ? UnitOf(match.Groups["unit"].Value) : "";
             var bare = Bare(UnitIn().Replace(one, ""));
-            var field = Fields.FirstOrDefault(f => f.Equals(bare, StringComparison.OrdinalIgnoreCase)) ?? Synonyms.GetValueOrDefault(bare, "");
+            var field = Fields.FirstOrDefault(f => f.Equals(bare, StringComparison.OrdinalIgnoreCase)) ?? WordCatalog.CodeOf("survey.import", bare) ?? Synonyms.GetValueOrDefault(bare, "");
             return new ColumnMap(one, field.Length > 0 && taken.Add(field) ? field : "", unit);
         })];
     }
@@ -96,23 +96,17 @@ public static partial class SurfaceColumns
 
     private static string UnitOf(string written) => written.ToLowerInvariant() switch
     {
+        "°c" or "c" => "°C",
+        "°f" or "f" => "°F",
+        "kpa" => "kPa",
         "feet" or "foot" or "'" => "ft",
         "inch" or "inches" or "\"" => "in",
         "metre" or "metres" or "meter" or "meters" => "m",
         var plain => plain,
     };
 
-    private static string Bare(string header)
-    {
-        var letters = new StringBuilder();
-        foreach (var c in header.ToLowerInvariant().Where(char.IsLetterOrDigit))
-        {
-            letters.Append(c);
-        }
+    private static string Bare(string header) => WordCatalog.Bare(header);
 
-        return letters.ToString();
-    }
-
-    [GeneratedRegex(@"[\(\[]\s*(?<unit>mm|cm|m|ft|in|feet|foot|inch|inches|metres?|meters?|'|"")\s*[\)\]]|[_,]\s*(?<unit>mm|cm|m|ft|in)$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"[\(\[]\s*(?<unit>mm|cm|m|ft|in|feet|foot|inch|inches|metres?|meters?|'|""|°?c|°?f|kg|lb|kpa|psi|%)\s*[\)\]]|[_,]\s*(?<unit>mm|cm|m|ft|in)$", RegexOptions.IgnoreCase)]
     private static partial Regex UnitIn();
 }

@@ -16,8 +16,7 @@ public sealed record ImportedRow(int Line, IReadOnlyDictionary<string, string> F
 public static partial class SurfaceRows
 {
     private static readonly string[] Lengths = ["length", "width", "height", "run", "perimeter", "depth"];
-    private static readonly string[] Choices = ["shape", "memberMaterial", "substrate", "access", "covering", "attachment"];
-    private static readonly HashSet<string> WithUnits = [.. Lengths, "memberDepth", "memberSpacing", "thickness", "ventChannel", "flange", "web", "skin", "penetration", "size", "openings"];
+    private static readonly HashSet<string> WithUnits = [.. Lengths, "memberDepth", "memberSpacing", "thickness", "ventChannel", "flange", "web", "skin", "penetration", "size", "openings", "memberShare", "expectedSubstrate", "expectedDrum", "doorSpare", "load"];
 
     private static readonly Dictionary<string, SurfaceKind> KindWords = new()
     {
@@ -63,11 +62,6 @@ public static partial class SurfaceRows
         if (cells.TryGetValue("kind", out var kind))
         {
             cells["kind"] = Word(kind, KindWords);
-        }
-
-        foreach (var field in Choices.Where(cells.ContainsKey))
-        {
-            cells[field] = Squeezed(cells[field]);
         }
 
         Compose(cells);

@@ -32,11 +32,14 @@ public static class Workbook
         }
     }
 
-    /// <summary>Writes one sheet; every cell is text, so that nothing is taken for a formula or a date.</summary>
-    public static byte[] Write(string sheet, IReadOnlyList<string> header, IEnumerable<IReadOnlyList<string>> rows)
+    /// <summary>Writes one sheet. Numbers are numbers; every other cell is text, so that nothing is taken for a formula or a date.</summary>
+    /// <param name="sheet">Name of the sheet.</param>
+    /// <param name="header">Headings, all different.</param>
+    /// <param name="rows">Cells: a text, a number, or nothing.</param>
+    public static byte[] Write(string sheet, IReadOnlyList<string> header, IEnumerable<IReadOnlyList<object?>> rows)
     {
         using var stream = new MemoryStream();
-        stream.SaveAs(rows.Select(row => header.Zip(row).ToDictionary(p => p.First, p => (object)p.Second)), sheetName: sheet, configuration: new OpenXmlConfiguration { TableStyles = TableStyles.None, AutoFilter = false });
+        stream.SaveAs(rows.Select(row => header.Zip(row).ToDictionary(p => p.First, p => p.Second is double or int ? p.Second : p.Second?.ToString() ?? "")), sheetName: sheet, configuration: new OpenXmlConfiguration { TableStyles = TableStyles.None, AutoFilter = false });
         return stream.ToArray();
     }
 

@@ -48,7 +48,8 @@ internal static class AccessSetup
             })
             .AddScheme<AuthenticationSchemeOptions, TokenSignIn>(TokenSignIn.SchemeName, null);
         services.AddAuthorizationBuilder()
-            .AddPolicy(Claims.MayEdit, policy => policy.RequireRole(nameof(FirmRole.Owner), nameof(FirmRole.Estimator), nameof(FirmRole.CrewLead)));
+            .AddPolicy(Claims.MayEdit, policy => policy.RequireRole(nameof(FirmRole.Owner), nameof(FirmRole.Estimator), nameof(FirmRole.CrewLead)))
+            .AddPolicy(Claims.MayPrice, policy => policy.RequireRole(Claims.Pricing));
         return services;
     }
 

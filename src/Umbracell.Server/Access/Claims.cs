@@ -14,6 +14,17 @@ internal static class Claims
 
     public const string MayEdit = "may-edit";
 
+    /// <summary>Who may see and change what the firm pays and earns: rates, overhead, profit and the bids made with them.</summary>
+    public const string MayPrice = "may-price";
+
+    /// <summary>Whether a person may see and change what the firm pays and earns.</summary>
+    public static bool Prices(ClaimsPrincipal person) => Pricing.Any(role => person.IsInRole(role));
+
+    /// <summary>Whether a person may set a rule of practice aside, with a written reason.</summary>
+    public static bool Overrides(ClaimsPrincipal person) => Pricing.Any(role => person.IsInRole(role));
+
+    public static string[] Pricing { get; } = [nameof(FirmRole.Owner), nameof(FirmRole.Estimator)];
+
     public static ClaimsPrincipal Of(Person person, string scheme) => new(new ClaimsIdentity(
         [
             new(ClaimTypes.NameIdentifier, person.Id.ToString()),

@@ -15,7 +15,7 @@ namespace Umbracell.Server.Access;
 public sealed record SignIn([property: Required, MaxLength(200)] string SignInName, [property: Required, MaxLength(200)] string Password);
 
 /// <summary>Who is signed in.</summary>
-public sealed record SessionAnswer(Guid Id, string SignInName, string Title, FirmRole Role, string Firm, string Currency, UnitSystem Units, bool MayEdit);
+public sealed record SessionAnswer(Guid Id, string SignInName, string Title, FirmRole Role, string Firm, string Currency, UnitSystem Units, bool MayEdit, bool MayPrice);
 
 /// <summary>The units a person reads in.</summary>
 public sealed record UnitsChoice(UnitSystem Units);
@@ -84,6 +84,6 @@ internal static class SessionEndpoints
     private static async Task<SessionAnswer> AnswerAsync(Person person, UmbracellDb db)
     {
         var firm = await db.Firms.SingleAsync();
-        return new(person.Id, person.SignInName, person.Title, person.Role, firm.Name, firm.Currency, person.Units, person.Role != FirmRole.Viewer);
+        return new(person.Id, person.SignInName, person.Title, person.Role, firm.Name, firm.Currency, person.Units, person.Role != FirmRole.Viewer, Claims.Pricing.Contains(person.Role.ToString()));
     }
 }

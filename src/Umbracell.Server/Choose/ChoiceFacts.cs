@@ -1,4 +1,5 @@
 using Umbracell.Core.Quantities;
+using Umbracell.Formats.Words;
 using Umbracell.Server.Typing;
 using Umbracell.Store.Model;
 
@@ -33,8 +34,27 @@ internal static class ChoiceFacts
             fields.YesNo(field, on => facts = with(facts, on == true));
         }
 
-        fields.QuantityOrBlank("load", Load, pascals => facts = facts with { LoadKPa = pascals / 1000 });
+        facts = WithLoad(fields, facts);
         fields.ThrowIfFaulty([.. All.Select(f => f.Field), "load"]);
+        return facts;
+    }
+
+    /// <summary>Takes the facts of a table's cell: those that are named are true, the others are not.</summary>
+    public static ChoiceFactsDocument Listed(TypedFields fields, ChoiceFactsDocument facts)
+    {
+        if (fields.Has("facts"))
+        {
+            var named = fields.Raw("facts").Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries).Select(word => (Word: word, Code: WordCatalog.CodeOf("choose.fact", word))).ToList();
+            named.Where(n => n.Code is null).ToList().ForEach(n => fields.Fault(new("facts", "unknown", n.Word)));
+            facts = All.Aggregate(facts, (said, fact) => fact.With(said, named.Exists(n => n.Code == fact.Field)));
+        }
+
+        return WithLoad(fields, facts);
+    }
+
+    private static ChoiceFactsDocument WithLoad(TypedFields fields, ChoiceFactsDocument facts)
+    {
+        fields.QuantityOrBlank("load", Load, pascals => facts = facts with { LoadKPa = pascals / 1000 });
         return facts;
     }
 }

@@ -116,7 +116,7 @@ internal static class ChooseEndpoints
             throw new FieldFaultsException([new("reason", reason.Length == 0 ? "empty" : "tooLong", reason.Length == 0 ? "" : reason[..40])]);
         }
 
-        if (!user.IsInRole(nameof(FirmRole.Owner)) && !user.IsInRole(nameof(FirmRole.Estimator)))
+        if (!Claims.Overrides(user))
         {
             throw new FieldFaultsException([new("reason", "notYours", holds[0].Rule)]);
         }

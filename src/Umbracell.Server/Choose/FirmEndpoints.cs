@@ -1,3 +1,4 @@
+using System.Security.Claims;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Choosing;
@@ -20,7 +21,18 @@ namespace Umbracell.Server.Choose;
 public sealed record RateAnswer(string Field, string Name, FigureAnswer? Figure);
 
 /// <summary>What a firm pays, how fast it works, and which school it follows.</summary>
-public sealed record FirmAnswer(string Name, string Currency, IReadOnlyList<RateAnswer> Sets, IReadOnlyList<RateAnswer> Materials, IReadOnlyList<RateAnswer> Work, IReadOnlyDictionary<string, string> Practice, bool ProfitIsMarkup);
+/// <param name="Name">Its name.</param>
+/// <param name="Currency">Sign of its money.</param>
+/// <param name="Rates">Its rates; null for whom they are none of.</param>
+/// <param name="Practice">School by question.</param>
+public sealed record FirmAnswer(string Name, string Currency, RatesAnswer? Rates, IReadOnlyDictionary<string, string> Practice);
+
+/// <summary>Rates of a firm.</summary>
+/// <param name="Sets">A set of each product.</param>
+/// <param name="Materials">Boards, batts and coats.</param>
+/// <param name="Work">Hours, days, shares and paces.</param>
+/// <param name="ProfitIsMarkup">Whether profit is a share of the cost, not of the price.</param>
+public sealed record RatesAnswer(IReadOnlyList<RateAnswer> Sets, IReadOnlyList<RateAnswer> Materials, IReadOnlyList<RateAnswer> Work, bool ProfitIsMarkup);
 
 internal static class FirmEndpoints
 {
@@ -70,11 +82,15 @@ internal static class FirmEndpoints
 
     public static void MapFirm(this IEndpointRouteBuilder app)
     {
-        app.MapGet("/api/firm", AnswerAsync).WithTags("Firm").WithSummary("The firm's rates and practice.").RequireAuthorization();
-        app.MapPatch("/api/firm", ChangeAsync).WithTags("Firm").WithSummary("Change typed rates, or the school followed in a question.").RequireAuthorization(Claims.MayEdit);
+        app.MapGet("/api/firm", AnswerAsync).WithTags("Firm").WithSummary("The firm's practice, and its rates for those who price.").RequireAuthorization();
+        app.MapPatch("/api/firm", ChangeAsync).WithTags("Firm").WithSummary("Change typed rates, or the school followed in a question.").RequireAuthorization(Claims.MayPrice);
     }
 
-    private static async Task<Ok<FirmAnswer>> AnswerAsync(UmbracellDb db, SheetLibrary library) => TypedResults.Ok(Of(await db.Firms.SingleAsync(), await library.AllAsync()));
+    private static async Task<Ok<FirmAnswer>> AnswerAsync(UmbracellDb db, SheetLibrary library, ClaimsPrincipal person)
+    {
+        var answer = Of(await db.Firms.SingleAsync(), await library.AllAsync());
+        return TypedResults.Ok(Claims.Prices(person) ? answer : answer with { Rates = null });
+    }
 
     private static async Task<Ok<FirmAnswer>> ChangeAsync(TypedEdit edit, UmbracellDb db, SheetLibrary library)
     {
@@ -126,11 +142,12 @@ internal static class FirmEndpoints
         return new(
             firm.Name,
             firm.Currency,
-            [.. sheets.Values.OrderBy(s => s.Cell).ThenBy(s => s.Name, StringComparer.Ordinal).Select(s => new RateAnswer("set:" + s.Id, s.Name, Money(rates.PriceOf(s))))],
-            [.. MaterialIds.Select(id => new RateAnswer("material:" + id, id, Money(rates.PriceOf(id, null))))],
-            [.. Work.Select(w => new RateAnswer(w.Field, "", FigureAnswer.Of(new(w.Read(rates), w.Range.Dimension))))],
-            Enum.GetValues<PracticeQuestion>().ToDictionary(q => ChoiceAnswers.Key(q.ToString()), q => firm.Practice?.Schools.TryGetValue(q, out var school) == true ? ChoiceAnswers.Key(school.ToString()) : ""),
-            rates.ProfitIsMarkup);
+            new(
+                [.. sheets.Values.OrderBy(s => s.Cell).ThenBy(s => s.Name, StringComparer.Ordinal).Select(s => new RateAnswer("set:" + s.Id, s.Name, Money(rates.PriceOf(s))))],
+                [.. MaterialIds.Select(id => new RateAnswer("material:" + id, id, Money(rates.PriceOf(id, null))))],
+                [.. Work.Select(w => new RateAnswer(w.Field, "", FigureAnswer.Of(new(w.Read(rates), w.Range.Dimension))))],
+                rates.ProfitIsMarkup),
+            Enum.GetValues<PracticeQuestion>().ToDictionary(q => ChoiceAnswers.Key(q.ToString()), q => firm.Practice?.Schools.TryGetValue(q, out var school) == true ? ChoiceAnswers.Key(school.ToString()) : ""));
     }
 
     private static FigureAnswer? Money(double? price) => price is { } known ? FigureAnswer.Of(new(known, Dimension.Money)) : null;

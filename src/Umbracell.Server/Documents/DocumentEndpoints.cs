@@ -1,4 +1,5 @@
 using System.ComponentModel.DataAnnotations;
+using System.Globalization;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Quantities;
@@ -41,8 +42,8 @@ internal static class DocumentEndpoints
     {
         var tables = app.MapGroup("/api/documents/table").WithTags("Documents").RequireAuthorization();
         tables.MapPost("/pdf", PdfAsync).WithSummary("A table on paper as PDF with the firm's heading; Letter for US units, A4 for metric.").Produces<byte[]>(200, "application/pdf");
-        tables.MapPost("/xlsx", (TablePage page) => TypedResults.File(Workbook.Write(SheetName(page.Title), Headings(page), Rows(page)), WorkbookType, "table.xlsx")).WithSummary("A table as a workbook.").Produces<byte[]>(200, WorkbookType);
-        tables.MapPost("/csv", (TablePage page) => TypedResults.File(DelimitedWriter.Write(Headings(page), Rows(page)), "text/csv; charset=utf-8", "table.csv")).WithSummary("A table as CSV.").Produces<byte[]>(200, "text/csv");
+        tables.MapPost("/xlsx", (TablePage page) => WorkbookOf(page)).WithSummary("A table as a workbook, its figures as numbers.").Produces<byte[]>(200, WorkbookType);
+        tables.MapPost("/csv", (TablePage page) => CsvOf(page)).WithSummary("A table as CSV, its figures as numbers.").Produces<byte[]>(200, "text/csv");
         app.MapPost("/api/documents/comparison", ComparisonAsync).WithTags("Documents").WithSummary("Systems compared on one page, as PDF with the firm's heading; Letter for US units, A4 for metric.").RequireAuthorization().Produces<byte[]>(200, "application/pdf");
     }
 
@@ -60,10 +61,20 @@ internal static class DocumentEndpoints
         return TypedResults.File(document.Write(), "application/pdf", "table.pdf");
     }
 
-    // Two columns of one name would fall together in a workbook.
-    private static List<string> Headings(TablePage page) => [.. page.Columns.Select((c, i) => page.Columns.Take(i).Any(before => before.Heading == c.Heading) ? $"{c.Heading} {i + 1}" : c.Heading)];
+    private static FileContentHttpResult WorkbookOf(TablePage page)
+    {
+        var (header, rows) = Numbers(page);
+        return TypedResults.File(Workbook.Write(SheetName(page.Title), header, rows), WorkbookType, "table.xlsx");
+    }
 
-    private static IEnumerable<IReadOnlyList<string>> Rows(TablePage page) => page.Lines.Select(l => (IReadOnlyList<string>)[.. page.Columns.Select((_, i) => i < l.Cells.Count ? l.Cells[i] : "")]);
+    private static FileContentHttpResult CsvOf(TablePage page)
+    {
+        var (header, rows) = Numbers(page);
+        return TypedResults.File(DelimitedWriter.Write(header, rows.Select(row => (IReadOnlyList<string>)[.. row.Select(cell => Convert.ToString(cell, CultureInfo.InvariantCulture) ?? "")])), "text/csv; charset=utf-8", "table.csv");
+    }
+
+    private static (IReadOnlyList<string> Header, IReadOnlyList<IReadOnlyList<object?>> Rows) Numbers(TablePage page) =>
+        NumberColumns.Of([.. page.Columns.Select(c => (c.Heading, c.Right))], [.. page.Lines.Select(l => l.Cells)]);
 
     // A workbook's sheets bear 31 letters at most and none of these signs.
     private static string SheetName(string title) => string.Concat(title.Where(c => !"[]:*?/\\".Contains(c, StringComparison.Ordinal)).Take(31)) is { Length: > 0 } name ? name : "Table";

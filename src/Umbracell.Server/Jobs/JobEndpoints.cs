@@ -1,4 +1,5 @@
 using System.Globalization;
+using System.Security.Claims;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Findings;
@@ -74,7 +75,7 @@ internal static class JobEndpoints
         return TypedResults.Ok(Answer(job));
     }
 
-    private static async Task<Ok<BoardAnswer>> BoardAsync(Guid id, PriceReader prices)
+    private static async Task<Ok<BoardAnswer>> BoardAsync(Guid id, PriceReader prices, ClaimsPrincipal person)
     {
         var (study, bid) = await prices.BidAsync(id);
         var kept = await prices.Db.Bids.AsNoTracking().Where(b => b.JobId == id).OrderByDescending(b => b.MadeAt).Select(b => b.Document).FirstOrDefaultAsync();
@@ -90,9 +91,11 @@ internal static class JobEndpoints
             FigureAnswer.Of(new(sets.Values.Sum(), Dimension.Sets)),
             study.Rows.Count(r => r.Gate is { Verdict: not Verdict.Hold }),
             rows.Count(r => r.Worst == Verdict.Hold),
-            bid.Bid.Missing.Count > 0 || bid.Surfaces.Count == 0 ? null : FigureAnswer.Of(new(bid.Bid.Cost, Dimension.Money)),
-            bid.Bid.Missing.Count > 0 || bid.Surfaces.Count == 0 ? null : FigureAnswer.Of(new(bid.Bid.Price, Dimension.Money)));
+            Money(bid.Bid.Cost),
+            Money(bid.Bid.Price));
         return TypedResults.Ok(new BoardAnswer(Answer(study.Job), rows, feet));
+
+        FigureAnswer? Money(double amount) => bid.Bid.Missing.Count > 0 || bid.Surfaces.Count == 0 || !Claims.Prices(person) ? null : FigureAnswer.Of(new(amount, Dimension.Money));
     }
 
     private static Verdict WorstOf(SurfaceStudy row) =>

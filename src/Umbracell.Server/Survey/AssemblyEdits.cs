@@ -13,6 +13,9 @@ internal static class AssemblyEdits
 {
     private const int MostLayers = 12;
 
+    /// <summary>Says that there are no layers, where a blank cell would say nothing.</summary>
+    public const string NoLayers = "none";
+
     public static readonly string[] Fields = ["memberMaterial", "memberDepth", "memberSpacing", "memberShare", "outboard", "inboard", "ventChannel", "baffle", "shavedFlush", "profileFactor", "substrate"];
 
     public static void Take(TypedFields fields, Surface surface)
@@ -59,7 +62,8 @@ internal static class AssemblyEdits
         surface.MemberSpacingM = spacing;
     }
 
-    private static string? MaterialOf(string written) =>
+    /// <summary>A material by its id or by what the screen calls it; null where it is neither.</summary>
+    public static string? MaterialOf(string written) =>
         ShippedData.Materials.ContainsKey(written) ? written : WordCatalog.CodeOf("material", written) is { } code && ShippedData.Materials.ContainsKey(code) ? code : null;
 
     // "osb|7/16; wood-siding|5/8": material and thickness, outermost first.
@@ -71,7 +75,8 @@ internal static class AssemblyEdits
         }
 
         var layers = new List<LayerRow>();
-        foreach (var one in fields.Raw(field).Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries))
+        var raw = fields.Raw(field).Trim();
+        foreach (var one in raw.Equals(NoLayers, StringComparison.OrdinalIgnoreCase) ? [] : raw.Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries))
         {
             var parts = one.Split('|', StringSplitOptions.TrimEntries);
             var material = MaterialOf(parts[0]);

@@ -14,7 +14,7 @@ internal static class SurfaceEdits
 {
     private static readonly string[] Fields =
     [
-        "name", "kind", "template", "shape", "size", "openings", "repeats", "openLeak", "sheet", "thickness", "expectedSubstrate", "expectedDrum", .. AssemblyEdits.Fields, .. DetailEdits.Fields,
+        "name", "kind", "template", "shape", "size", "openings", "repeats", "openLeak", "sheet", "thickness", "system", "expectedSubstrate", "expectedDrum", "facts", "load", .. AssemblyEdits.Fields, .. DetailEdits.Fields,
     ];
 
     private static readonly string[] AreaFields = ["size", "openings", "repeats"];
@@ -45,6 +45,12 @@ internal static class SurfaceEdits
         fields.Text("openLeak", 500, required: false, text => TakeLeak(surface, text, stamp));
         fields.Known("sheet", text => text.Length == 0 || known.SheetOf(text) is not null, text => (surface.SheetSlug, surface.System) = (known.SheetOf(text), null));
         fields.QuantityOrBlank("thickness", FieldRanges.FoamThickness, si => surface.FoamThicknessM = si);
+        Exchange.SystemText.Take(fields, known, stamp, system => surface.System = system);
+        if (fields.Has("facts") || fields.Has("load"))
+        {
+            surface.ChoiceFacts = Choose.ChoiceFacts.Listed(fields, surface.ChoiceFacts ?? new());
+        }
+
         fields.QuantityOrBlank("expectedSubstrate", FieldRanges.ReadTemperature, si => surface.ExpectedSubstrateC = si);
         fields.QuantityOrBlank("expectedDrum", FieldRanges.DrumTemperature, si => surface.ExpectedDrumC = si);
         CheckOpenings(fields, surface);

@@ -12,10 +12,13 @@ namespace Umbracell.Server.Survey;
 /// <summary>Who does something, and when.</summary>
 public sealed record Stamp(DateTimeOffset At, string By)
 {
+    /// <summary>Whether who stamps may set a rule of practice aside.</summary>
+    internal bool MayOverride { get; init; }
+
     /// <summary>The stamp where something is said to be done, and none where it is not.</summary>
     internal (DateTimeOffset? At, string By) Where(bool? done) => done == true ? (At, By) : (null, "");
 
-    internal static Stamp Of(ClaimsPrincipal user, TimeProvider clock) => new(clock.GetUtcNow(), Claims.TitleOf(user));
+    internal static Stamp Of(ClaimsPrincipal user, TimeProvider clock) => new(clock.GetUtcNow(), Claims.TitleOf(user)) { MayOverride = Claims.Overrides(user) };
 }
 
 /// <summary>What the fields of a surface may name: sheets and templates of the firm, buffer spaces of the job.</summary>

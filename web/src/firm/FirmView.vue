@@ -19,7 +19,8 @@ const reader = useReader()
 const session = useSession()
 const queries = useQueryClient()
 const firm = useFirm()
-const mayEdit = computed(() => session.person?.mayEdit ?? false)
+const mayEdit = computed(() => session.person?.mayPrice ?? false)
+const rates = computed(() => firm.data.value?.rates ?? null)
 
 const typed = useTyped('firm', () => async (fields) => {
   const body = { version: null, units: reader.units, fields }
@@ -89,61 +90,64 @@ const pascal = (word: string) => word.charAt(0).toUpperCase() + word.slice(1)
           />
         </div>
       </section>
-      <section>
-        <h2>{{ t('firm.sets') }}</h2>
-        <div class="fields">
+      <template v-if="rates">
+        <section>
+          <h2>{{ t('firm.sets') }}</h2>
+          <div class="fields">
+            <TypedField
+              v-for="rate in rates.sets"
+              :key="rate.field"
+              :typed="typed"
+              :field="rate.field"
+              :label="rate.name"
+              :kept="kept(rate)"
+              :disabled="!mayEdit"
+            />
+          </div>
+        </section>
+        <section>
+          <h2>{{ t('firm.work') }}</h2>
+          <div class="fields">
+            <TypedField
+              v-for="rate in rates.work"
+              :key="rate.field"
+              :typed="typed"
+              :field="rate.field"
+              :label="t(`firm.rate.${rate.field}`)"
+              :kept="kept(rate)"
+              :disabled="!mayEdit"
+            />
+          </div>
+        </section>
+        <section>
           <TypedField
-            v-for="rate in firm.data.value.sets"
-            :key="rate.field"
             :typed="typed"
-            :field="rate.field"
-            :label="rate.name"
-            :kept="kept(rate)"
+            field="profitIsMarkup"
+            :label="t('firm.profitIs')"
+            :kept="rates.profitIsMarkup ? 'yes' : 'no'"
+            :options="[
+              { value: 'no', text: t('firm.profitMargin') },
+              { value: 'yes', text: t('firm.profitMarkup') },
+            ]"
             :disabled="!mayEdit"
           />
-        </div>
-      </section>
-      <section>
-        <h2>{{ t('firm.work') }}</h2>
-        <div class="fields">
-          <TypedField
-            v-for="rate in firm.data.value.work"
-            :key="rate.field"
-            :typed="typed"
-            :field="rate.field"
-            :label="t(`firm.rate.${rate.field}`)"
-            :kept="kept(rate)"
-            :disabled="!mayEdit"
-          />
-        </div>
-      </section>
-      <section>
-        <TypedField
-          :typed="typed"
-          field="profitIsMarkup"
-          :label="t('firm.profitIs')"
-          :kept="firm.data.value.profitIsMarkup ? 'yes' : 'no'"
-          :options="[
-            { value: 'no', text: t('firm.profitMargin') },
-            { value: 'yes', text: t('firm.profitMarkup') },
-          ]"
-          :disabled="!mayEdit"
-        />
-      </section>
-      <section>
-        <h2>{{ t('firm.materials') }}</h2>
-        <div class="fields">
-          <TypedField
-            v-for="rate in firm.data.value.materials"
-            :key="rate.field"
-            :typed="typed"
-            :field="rate.field"
-            :label="material(rate.name)"
-            :kept="kept(rate)"
-            :disabled="!mayEdit"
-          />
-        </div>
-      </section>
+        </section>
+        <section>
+          <h2>{{ t('firm.materials') }}</h2>
+          <div class="fields">
+            <TypedField
+              v-for="rate in rates.materials"
+              :key="rate.field"
+              :typed="typed"
+              :field="rate.field"
+              :label="material(rate.name)"
+              :kept="kept(rate)"
+              :disabled="!mayEdit"
+            />
+          </div>
+        </section>
+      </template>
+      <p v-else class="quiet">{{ t('firm.ratesNotYours') }}</p>
     </template>
   </main>
 </template>

@@ -141,7 +141,7 @@ const take = (row: Row) => (reader.inHand[props.job] = row.id)
               <span v-if="feet.cost" class="small quiet">{{
                 t('board.feet.cost', { cost: reader.print(feet.cost) })
               }}</span>
-              <RouterLink class="act" :to="{ name: 'price', params: { job } }">{{
+              <RouterLink v-if="session.person?.mayPrice" class="act" :to="{ name: 'price', params: { job } }">{{
                 feet.price ? t('board.feet.price', { price: reader.print(feet.price) }) : t('board.feet.noPrice')
               }}</RouterLink>
             </td>

@@ -10,6 +10,7 @@ using Umbracell.Core.Takeoff;
 using Umbracell.Core.Yield;
 using Umbracell.Core.Yield.Price;
 using Umbracell.Questions.Answers;
+using Umbracell.Server.Access;
 using Umbracell.Server.Choose;
 using Umbracell.Server.Sheets;
 using Umbracell.Store;
@@ -50,7 +51,7 @@ internal static class PriceCompute
     public static void MapPriceCompute(this IEndpointRouteBuilder app)
     {
         var compute = app.MapGroup("/api/compute").WithTags("Compute").RequireAuthorization();
-        compute.MapPost("/bid", BidAsync).WithSummary("What surfaces cost by the firm's rates.");
+        compute.MapPost("/bid", BidAsync).WithSummary("What surfaces cost by the firm's rates; for those who price.").RequireAuthorization(Claims.MayPrice);
         compute.MapPost("/cold-routes", RoutesAsync).WithSummary("The ways to spray a surface on a cold day side by side.");
         compute.MapPost("/drum", Drum).WithSummary("A drum after a time in a blanket or bare, and when the blanket must go on.");
     }

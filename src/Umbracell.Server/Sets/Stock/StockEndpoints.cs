@@ -1,3 +1,4 @@
+using System.Security.Claims;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Quantities;
@@ -78,10 +79,13 @@ internal static class StockEndpoints
         return TypedResults.Ok(await AnswerAsync(db, library, clock));
     }
 
-    private static async Task<Ok<JobOrderAnswer>> OfJobAsync(Guid id, PriceReader prices) => TypedResults.Ok(await OrderAsync(id, prices));
+    private static async Task<Ok<JobOrderAnswer>> OfJobAsync(Guid id, PriceReader prices, ClaimsPrincipal person)
+    {
+        var order = await OrderAsync(id, prices);
+        return TypedResults.Ok(Claims.Prices(person) ? order : order with { Lines = [.. order.Lines.Select(line => line with { Price = null })] });
+    }
 
-    /// <summary>The order of a job, for the screen and for paper.</summary>
-    public static async Task<JobOrderAnswer> OrderAsync(Guid id, PriceReader prices)
+    private static async Task<JobOrderAnswer> OrderAsync(Guid id, PriceReader prices)
     {
         var (study, bid) = await prices.BidAsync(id);
         var lots = await prices.Db.StockLots.AsNoTracking().ToListAsync();

@@ -21,7 +21,7 @@ public sealed record StockProductAnswer(string SheetId, string Sheet, FigureAnsw
 /// <param name="SetsB">Sets of B on hand.</param>
 /// <param name="Order">Sets to order, with its working.</param>
 /// <param name="OrderCount">The same as a number.</param>
-/// <param name="Price">What the order costs; null without a price.</param>
+/// <param name="Price">What the order costs; null without a price, and for whoever may not see prices.</param>
 /// <param name="Weight">Weight of the load.</param>
 /// <param name="Drums">When the blankets go on.</param>
 /// <param name="Warming">All drums of the load warmed with blankets or in the hot room; null where the season is not known, and for kits.</param>

@@ -1,10 +1,13 @@
+using System.Security.Claims;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
+using Umbracell.Core.Quantities;
 using Umbracell.Formats.JobFiles;
 using Umbracell.Formats.Surveys;
 using Umbracell.Server.Access;
 using Umbracell.Server.Jobs;
 using Umbracell.Server.Setup;
+using Umbracell.Server.Sheets;
 using Umbracell.Server.Typing;
 using Umbracell.Store;
 using Umbracell.Store.Model;
@@ -27,36 +30,39 @@ internal static class ExportEndpoints
         app.MapGet("/api/schemas/job", () => TypedResults.Text(JobFile.SchemaText, "application/schema+json")).WithTags("Schemas").WithSummary("JSON Schema of job files.");
     }
 
-    private static async Task<FileContentHttpResult> CsvAsync(Guid id, SurfaceReader reader, string units = "metric")
+    private static async Task<FileContentHttpResult> CsvAsync(Guid id, SurfaceReader reader, SheetLibrary library, string units = "metric")
     {
-        var (job, surfaces) = await SurfacesAsync(id, reader, units);
+        var (job, surfaces) = await SurfacesAsync(id, reader, library, UnitsWord.Read(units));
         return TypedResults.File(SurfaceExport.ToCsv(surfaces), "text/csv; charset=utf-8", FileName(job, "csv"));
     }
 
-    private static async Task<FileContentHttpResult> WorkbookAsync(Guid id, SurfaceReader reader, string units = "metric")
-    {
-        var (job, surfaces) = await SurfacesAsync(id, reader, units);
-        return TypedResults.File(SurfaceExport.ToWorkbook(surfaces), WorkbookType, FileName(job, "xlsx"));
-    }
-
-    private static async Task<(Job Job, IEnumerable<Dictionary<string, string>> Surfaces)> SurfacesAsync(Guid id, SurfaceReader reader, string units)
+    private static async Task<FileContentHttpResult> WorkbookAsync(Guid id, SurfaceReader reader, SheetLibrary library, string units = "metric")
     {
         var system = UnitsWord.Read(units);
-        var job = await reader.FindJobAsync(id);
-        return (job, (await reader.SurfacesAsync(job.Id)).Select(s => SurfaceTexts.Of(s, system)));
+        var (job, surfaces) = await SurfacesAsync(id, reader, library, system);
+        return TypedResults.File(SurfaceExport.ToWorkbook(surfaces, system), WorkbookType, FileName(job, "xlsx"));
     }
 
-    private static async Task<FileContentHttpResult> FileAsync(Guid id, SurfaceReader reader, UmbracellDb db)
+    private static async Task<(Job Job, IEnumerable<Dictionary<string, ExportCell>> Surfaces)> SurfacesAsync(Guid id, SurfaceReader reader, SheetLibrary library, UnitSystem system)
+    {
+        var job = await reader.FindJobAsync(id);
+        var sheets = await library.AllAsync();
+        return (job, (await reader.SurfacesAsync(job.Id)).Select(s => SurfaceTexts.Of(s, system, sheet => sheets.GetValueOrDefault(sheet)?.Name ?? sheet)));
+    }
+
+    private static async Task<FileContentHttpResult> FileAsync(Guid id, SurfaceReader reader, UmbracellDb db, ClaimsPrincipal person)
     {
         var job = await reader.FindJobAsync(id);
         var file = await JobFiling.OutAsync(job, reader, db);
+        file = Claims.Prices(person) ? file : file with { Bids = null };
         return TypedResults.File(file.Write(), "application/json", FileName(job, "umbracell.json"));
     }
 
-    private static async Task<Created<BroughtIn>> BringInAsync(HttpRequest request, UmbracellDb db, TimeProvider clock)
+    private static async Task<Created<BroughtIn>> BringInAsync(HttpRequest request, UmbracellDb db, ClaimsPrincipal person, TimeProvider clock)
     {
         using var text = new StreamReader(request.Body);
         var file = JobFile.Read("job file", await text.ReadToEndAsync());
+        file = Claims.Prices(person) ? file : file with { Bids = null };
         var job = JobFiling.In(file, db, clock.GetUtcNow());
         await db.SaveChangesAsync();
         return TypedResults.Created($"/api/jobs/{job.Id}", new BroughtIn(job.Id, job.Name, file.Surfaces.Count));

@@ -1,81 +1,108 @@
 using System.Globalization;
-using Umbracell.Core.Assemblies;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Takeoff;
+using Umbracell.Formats.Surveys;
+using Umbracell.Formats.Words;
+using Umbracell.Server.Choose;
+using Umbracell.Server.Jobs;
+using Umbracell.Server.Typing;
 using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Survey.Exchange;
 
-/// <summary>A surface as the texts a person would type to the last digit: reading them back gives the same surface.</summary>
+/// <summary>A surface as a row of a table that people read and that reads back as the same surface: words of the screen, lengths in whichever unit writes them shortest without loss.</summary>
 internal static class SurfaceTexts
 {
-    public static Dictionary<string, string> Of(Surface s, UnitSystem system)
+    /// <summary>Cells of a surface by field.</summary>
+    /// <param name="s">The surface.</param>
+    /// <param name="system">Units to write in.</param>
+    /// <param name="nameOf">Name of a product by its id.</param>
+    public static Dictionary<string, ExportCell> Of(Surface s, UnitSystem system, Func<string, string> nameOf)
     {
         var d = s.Details;
         return new()
         {
-            ["name"] = s.Name,
-            ["kind"] = Camel(s.Kind),
-            ["shape"] = Camel(s.Shape),
-            ["size"] = s.HasSize ? Size(s, system) : "",
-            ["openings"] = string.Join("; ", s.Openings.OrderBy(o => o.Position).Select(o => $"{o.Count} x {Span(o.WidthM, system)} x {Span(o.HeightM, system)}")),
-            ["repeats"] = s.Repeats.ToString(CultureInfo.InvariantCulture),
-            ["memberMaterial"] = Camel(s.MemberMaterial),
-            ["memberDepth"] = s.MemberMaterial == MemberMaterial.None ? "" : Thickness(s.MemberDepthM, system),
-            ["memberSpacing"] = s.MemberMaterial == MemberMaterial.None ? "" : Thickness(s.MemberSpacingM, system),
-            ["memberShare"] = s.MemberMaterial == MemberMaterial.Wood ? Number(s.MemberShare * 100) + " %" : "",
-            ["outboard"] = Layers(s.Assembly.Outboard, system),
-            ["inboard"] = Layers(s.Assembly.Inboard, system),
+            ["name"] = new(s.Name),
+            ["kind"] = Word(s.Kind),
+            ["shape"] = Word(s.Shape),
+            ["size"] = new(s.HasSize ? Size(s, system) : ""),
+            ["openings"] = new(string.Join("; ", s.Openings.OrderBy(o => o.Position).Select(o => $"{(o.Count == 1 ? "" : $"{o.Count} x ")}{ExactText.Span(o.WidthM, system)} x {ExactText.Span(o.HeightM, system)}"))),
+            ["repeats"] = ExportCell.Of(s.Repeats),
+            ["memberMaterial"] = Word(s.MemberMaterial),
+            ["memberDepth"] = Thickness(s.MemberDepthM > 0 ? s.MemberDepthM : null, system),
+            ["memberSpacing"] = Thickness(s.MemberSpacingM > 0 ? s.MemberSpacingM : null, system),
+            ["memberShare"] = s.MemberShare > 0 && !ShareFollows(s) ? new(ExactText.Number(Math.Round(s.MemberShare * 100, 6)) + " %", s.MemberShare * 100) : default,
+            ["outboard"] = new(LayersOrNone(s.Assembly.Outboard, system)),
+            ["inboard"] = new(LayersOrNone(s.Assembly.Inboard, system)),
             ["ventChannel"] = Thickness(s.Assembly.VentChannelMm / 1000, system),
-            ["baffle"] = s.Assembly.Baffle is { } baffle ? Layers([baffle], system) : "",
-            ["substrate"] = Camel(s.Substrate),
-            ["profileFactor"] = Number(s.ProfileFactor),
-            ["shavedFlush"] = YesNo(s.ShavedFlush),
-            ["openLeak"] = s.OpenLeak?.Words ?? "",
-            ["sheet"] = s.SheetSlug ?? "",
-            ["thickness"] = s.FoamThicknessM is { } t ? Thickness(t, system) : "",
-            ["access"] = Camel(d.Access),
-            ["balloonFramed"] = YesNo(d.BalloonFramed),
-            ["heldAtEnds"] = YesNo(d.HeldAtEnds),
-            ["flange"] = Millimetres(d.FlangeMm, system),
-            ["web"] = Millimetres(d.WebMm, system),
-            ["skin"] = Millimetres(d.SkinMm, system),
-            ["covering"] = Camel(d.Covering),
-            ["attachment"] = Camel(d.Attachment),
-            ["doorSpare"] = d.DoorSpareKg is { } kg ? Number(kg) + " kg" : "",
-            ["penetration"] = d.PenetrationMm > 0 ? Millimetres(d.PenetrationMm, system) : "",
+            ["baffle"] = new(LayersOrNone(s.Assembly.Baffle is { } baffle ? [baffle] : [], system)),
+            ["substrate"] = Word(s.Substrate),
+            ["profileFactor"] = ExportCell.Of(s.ProfileFactor),
+            ["shavedFlush"] = new(YesNo(s.ShavedFlush)),
+            ["openLeak"] = new(s.OpenLeak?.Words ?? ""),
+            ["sheet"] = new(s.SheetSlug is { } sheet ? nameOf(sheet) : ""),
+            ["thickness"] = Thickness(s.FoamThicknessM, system),
+            ["system"] = new(s.System is { } chosen ? SystemText.Of(chosen, system, nameOf) : ""),
+            ["expectedSubstrate"] = Temperature(s.ExpectedSubstrateC, system),
+            ["expectedDrum"] = Temperature(s.ExpectedDrumC, system),
+            ["access"] = Word(d.Access),
+            ["balloonFramed"] = new(YesNo(d.BalloonFramed)),
+            ["heldAtEnds"] = new(YesNo(d.HeldAtEnds)),
+            ["flange"] = Thickness(d.FlangeMm / 1000, system),
+            ["web"] = Thickness(d.WebMm / 1000, system),
+            ["skin"] = Thickness(d.SkinMm / 1000, system),
+            ["covering"] = Word(d.Covering),
+            ["attachment"] = Word(d.Attachment),
+            ["doorSpare"] = d.DoorSpareKg is { } kg ? Quantity(kg, Dimension.Mass, system) : default,
+            ["penetration"] = Thickness(d.PenetrationMm > 0 ? d.PenetrationMm / 1000 : null, system),
+            ["facts"] = new(string.Join("; ", ChoiceFacts.Told(s.ChoiceFacts ?? new()).Where(f => f.Value).Select(f => WordCatalog.Of("choose.fact." + f.Key) ?? f.Key))),
+            ["load"] = s.ChoiceFacts?.LoadKPa is { } load ? Quantity(load * 1000, Dimension.BearingPressure, system) : default,
         };
     }
+
+    /// <summary>Layers as they are typed, with the materials' own words.</summary>
+    public static string Layers(IEnumerable<LayerRow> layers, UnitSystem system) =>
+        string.Join("; ", layers.Select(l => $"{WordCatalog.Of("material." + l.Material) ?? l.Material} | {ExactText.Thickness(l.ThicknessMm / 1000, system)}"));
+
+    // Whether members and spacing alone bring the share back: then it is not written out to its last digit.
+    private static bool ShareFollows(Surface s)
+    {
+        var fresh = SurfaceStart.Of(s.Kind, "");
+        AssemblyEdits.Take(new(new(null, UnitSystem.Metric, new Dictionary<string, string> { ["memberMaterial"] = s.MemberMaterial.ToString(), ["memberSpacing"] = ExactText.Thickness(s.MemberSpacingM, UnitSystem.Metric) })), fresh);
+        return Math.Abs(fresh.MemberShare - s.MemberShare) < 1e-9;
+    }
+
+    // A blank cell says nothing and would leave the layers of the kind.
+    private static string LayersOrNone(List<LayerRow> layers, UnitSystem system) => layers.Count == 0 ? AssemblyEdits.NoLayers : Layers(layers, system);
 
     private static string Size(Surface s, UnitSystem system)
     {
         if (s.Shape == ShapeKind.Outline)
         {
-            return string.Join("; ", s.Corners.Chunk(2).Select(c => $"{Span(c[0], system)} x {Span(c[1], system)}"));
+            return string.Join("; ", s.Corners.Chunk(2).Select(c => $"{ExactText.Span(c[0], system)} x {ExactText.Span(c[1], system)}"));
         }
 
-        var shape = Jobs.SurfaceReader.ShapeOf(s);
+        var shape = SurfaceReader.ShapeOf(s);
         return string.Concat(Shape.Sizes(s.Shape).Select((part, i) => (i == 0 ? "" : part == SizePart.Pitch ? " at " : " x ") + part switch
         {
-            SizePart.Pitch => Number(s.Pitch) + ":1",
+            SizePart.Pitch => ExactText.Pitch(s.Pitch),
             SizePart.Count => s.BayCount.ToString(CultureInfo.InvariantCulture),
-            _ => Span(shape[part].Si, system),
+            _ => ExactText.Span(shape[part].Si, system),
         }));
     }
 
-    private static string Layers(IEnumerable<LayerRow> layers, UnitSystem system) => string.Join("; ", layers.Select(l => $"{l.Material} | {Thickness(l.ThicknessMm / 1000, system)}"));
+    private static ExportCell Thickness(double? metres, UnitSystem system) => metres is { } m ? new(ExactText.Thickness(m, system), QuantityPrinter.Value(new(m, Dimension.Thickness), system)) : default;
 
-    private static string Span(double metres, UnitSystem system) => system == UnitSystem.Us ? Number(metres / 0.3048) + " ft" : Number(metres) + " m";
+    private static ExportCell Temperature(double? celsius, UnitSystem system) => celsius is { } c ? Quantity(c, Dimension.Temperature, system) : default;
 
-    private static string Thickness(double metres, UnitSystem system) => system == UnitSystem.Us ? Number(metres / Length.MetresPerInch) + " in" : Number(metres * 1000) + " mm";
-
-    private static string Millimetres(double? millimetres, UnitSystem system) => millimetres is { } mm ? Thickness(mm / 1000, system) : "";
+    private static ExportCell Quantity(double si, Dimension dimension, UnitSystem system) => new(ExactText.Quantity(new(si, dimension), system), QuantityPrinter.Value(new(si, dimension), system));
 
     private static string YesNo(bool? yes) => yes switch { true => "yes", false => "no", _ => "" };
 
-    // Never an exponent: what is written must read as typed text does.
-    private static string Number(double value) => value.ToString("0.###################", CultureInfo.InvariantCulture);
-
-    private static string Camel<T>(T value)
-        where T : struct, Enum => char.ToLowerInvariant(value.ToString()[0]) + value.ToString()[1..];
+    private static ExportCell Word<T>(T value)
+        where T : struct, Enum
+    {
+        var code = char.ToLowerInvariant(value.ToString()[0]) + value.ToString()[1..];
+        return new(WordCatalog.Of($"{FieldWords.ListOf(typeof(T))}.{code}") ?? code);
+    }
 }

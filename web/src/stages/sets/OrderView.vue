@@ -3,91 +3,50 @@ import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
 import { saveTable } from '@/shared/api/tableFile'
-import { useFindingText } from '@/shared/figures/findings'
 import { useProblems } from '@/shared/figures/problems'
 import { useBoard } from '@/shared/state/job'
-import { useOrder } from '@/shared/state/price'
+import { useJobFields } from '@/shared/state/fields'
+import { useMaterialRefresh, useOrder } from '@/shared/state/price'
 import { useReader } from '@/shared/state/reader'
+import { useSession } from '@/shared/state/session'
 import FigureText from '@/shared/ui/FigureText.vue'
 import FindingLine from '@/shared/ui/FindingLine.vue'
 import FindingsList from '@/shared/ui/FindingsList.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
+import TypedField from '@/shared/ui/TypedField.vue'
 import DrumsWarming from './DrumsWarming.vue'
 import MoneyNote from './MoneyNote.vue'
 import SetsFrame from './SetsFrame.vue'
+import { useOrderPaper } from './orderPaper'
 
 /** What the job loads, what of it stands in the store, what is ordered and by when, and when drums go into their blankets. */
 const props = defineProps<{ job: string }>()
-const { t, d } = useI18n()
+const { t } = useI18n()
 const reader = useReader()
 const order = useOrder(() => props.job)
 const board = useBoard(() => props.job)
-const text = useFindingText()
 const { general } = useProblems()
+const session = useSession()
+const refresh = useMaterialRefresh()
+const typed = useJobFields(
+  () => props.job,
+  () => board.data.value?.job.version,
+  async () => refresh(['job', props.job, 'order'], (await order.refetch()).data),
+)
 const fault = ref('')
 const answer = computed(() => order.data.value ?? null)
+const priced = computed(() => session.person?.mayPrice ?? false)
+const columns = computed(() =>
+  (['load', 'a', 'b', 'order', 'price', 'weight'] as const).filter((col) => priced.value || col !== 'price'),
+)
 const toOrder = computed(() => (answer.value?.lines ?? []).filter((line) => line.orderCount > 0))
 const leftOvers = computed(() => (answer.value?.lines ?? []).filter((line) => line.leftOver.si >= 0.05))
-const day = (iso: string | null | undefined) => (iso ? d(new Date(`${iso}T12:00:00`), { dateStyle: 'medium' }) : '')
 const findings = computed(() =>
   (answer.value?.lines ?? []).flatMap((line) =>
     line.findings.map((one) => ({ ...one, words: { ...one.words, sheet: line.sheet } })),
   ),
 )
-const lead = computed(() => [
-  board.data.value?.job.name ?? '',
-  answer.value?.workDate ? t('order.for', { day: day(answer.value.workDate) }) : t('order.noDay'),
-])
-
-const orderPage = computed<Schemas['TablePage']>(() => ({
-  units: reader.units,
-  title: t('order.orderTitle'),
-  lead: [...lead.value, ...(answer.value?.orderBy ? [t('order.by', { day: day(answer.value.orderBy) })] : [])],
-  columns: [
-    { heading: t('order.col.product'), right: false, share: 3 },
-    { heading: t('order.col.order'), right: true, share: 1 },
-    { heading: t('order.col.drums'), right: false, share: 2 },
-  ],
-  lines: toOrder.value.map((line) => ({
-    cells: [line.sheet, reader.print(line.order.figure), t('order.drumsOf', { count: line.orderCount })],
-    strong: false,
-  })),
-  notes: [t('order.warm')],
-  onePage: false,
-}))
-const loadPage = computed<Schemas['TablePage']>(() => ({
-  units: reader.units,
-  title: t('order.loadTitle'),
-  lead: lead.value,
-  columns: [
-    { heading: t('order.col.product'), right: false, share: 3 },
-    { heading: t('order.col.load'), right: true, share: 1 },
-    { heading: t('order.col.weight'), right: true, share: 1.4 },
-    { heading: t('order.col.blanket'), right: false, share: 4 },
-  ],
-  lines: [
-    ...(answer.value?.lines ?? []).map((line) => ({
-      cells: [line.sheet, String(line.load), reader.print(line.weight), line.drums.map(blanket).join('; ')],
-      strong: false,
-    })),
-    { cells: [t('order.all'), '', reader.print(answer.value?.weight), ''], strong: true },
-  ],
-  notes: [
-    ...(answer.value?.findings ?? []).map((one) => `${text.title(one)}. ${text.detail(one)}`),
-    t('order.lots'),
-    t('order.core'),
-    t('order.safety'),
-  ],
-  onePage: true,
-}))
-
-function blanket(drum: Schemas['DrumAnswer']) {
-  const words = { side: drum.side.toUpperCase(), start: reader.print(drum.start), wanted: reader.print(drum.wanted) }
-  if (!drum.lead) return t('order.never', words)
-  return drum.lead.figure.si <= 0
-    ? t('order.warmEnough', words)
-    : t('order.blanketOn', { ...words, lead: reader.print(drum.lead.figure) })
-}
+const { orderPage, loadPage, blanket, day } = useOrderPaper(answer, () => board.data.value?.job.name ?? '')
 
 async function save(kind: 'pdf' | 'xlsx' | 'csv', page: Schemas['TablePage']) {
   try {
@@ -109,10 +68,17 @@ async function save(kind: 'pdf' | 'xlsx' | 'csv', page: Schemas['TablePage']) {
       <p class="quiet">
         {{ answer.workDate ? t('order.for', { day: day(answer.workDate) }) : t('order.noDay') }}
         <b v-if="answer.orderBy">{{ t('order.by', { day: day(answer.orderBy) }) }}</b>
-        <RouterLink v-if="!answer.workDate" class="act" :to="{ name: 'price', params: { job } }">{{
-          t('price.workDate')
-        }}</RouterLink>
       </p>
+      <TypedField
+        class="day no-print"
+        :typed="typed"
+        field="workDate"
+        :label="t('price.workDate')"
+        :kept="answer.workDate ?? ''"
+        :hint="t('price.dateHint')"
+        :disabled="!session.person?.mayEdit"
+        day
+      />
       <p v-if="!answer.lines.length" class="empty">{{ t('price.empty') }}</p>
       <template v-else>
         <div class="scroll" tabindex="0" role="region" :aria-label="t('order.title')">
@@ -120,12 +86,7 @@ async function save(kind: 'pdf' | 'xlsx' | 'csv', page: Schemas['TablePage']) {
             <thead>
               <tr>
                 <th scope="col">{{ t('order.col.product') }}</th>
-                <th
-                  v-for="col in ['load', 'a', 'b', 'order', 'price', 'weight'] as const"
-                  :key="col"
-                  scope="col"
-                  class="right"
-                >
+                <th v-for="col in columns" :key="col" scope="col" class="right">
                   {{ t(`order.col.${col}`) }}
                 </th>
               </tr>
@@ -139,14 +100,14 @@ async function save(kind: 'pdf' | 'xlsx' | 'csv', page: Schemas['TablePage']) {
                 <td class="right side-a">{{ reader.print(line.setsA) }}</td>
                 <td class="right side-b">{{ reader.print(line.setsB) }}</td>
                 <td class="right"><FigureText :figure="line.order.figure" :working="line.order.working" /></td>
-                <td class="right">{{ line.price ? reader.print(line.price) : '–' }}</td>
+                <td v-if="priced" class="right">{{ line.price ? reader.print(line.price) : '–' }}</td>
                 <td class="right">{{ reader.print(line.weight) }}</td>
               </tr>
             </tbody>
             <tfoot>
               <tr>
                 <th scope="row">{{ t('order.all') }}</th>
-                <td colspan="5"></td>
+                <td :colspan="columns.length - 1"></td>
                 <td class="right">{{ reader.print(answer.weight) }}</td>
               </tr>
             </tfoot>
@@ -192,6 +153,10 @@ async function save(kind: 'pdf' | 'xlsx' | 'csv', page: Schemas['TablePage']) {
 </template>
 
 <style scoped>
+.day {
+  max-width: 220px;
+  margin: 8px 0 14px;
+}
 .fault:empty {
   display: none;
 }

@@ -30,7 +30,7 @@ const board = useBoard(() => props.job)
 const refresh = useMaterialRefresh()
 const { general } = useProblems()
 const fault = ref('')
-const mayEdit = computed(() => session.person?.mayEdit ?? false)
+const mayEdit = computed(() => session.person?.mayPrice ?? false)
 const answer = computed(() => price.data.value ?? null)
 const key = () => ['job', props.job, 'price']
 

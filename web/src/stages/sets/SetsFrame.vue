@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useReader } from '@/shared/state/reader'
+import { useSession } from '@/shared/state/session'
 import StageFrame from '@/shared/ui/StageFrame.vue'
 import StagePages from '@/shared/ui/StagePages.vue'
 
@@ -9,12 +10,13 @@ import StagePages from '@/shared/ui/StagePages.vue'
 const props = defineProps<{ job: string; surface?: string; wide?: boolean }>()
 const { t } = useI18n()
 const reader = useReader()
+const session = useSession()
 
 const surface = computed(() => props.surface ?? reader.inHand[props.job] ?? '')
 const pages = computed(() =>
   [
     ...(surface.value ? [{ name: 'sets', params: { job: props.job, surface: surface.value } }] : []),
-    { name: 'price', params: { job: props.job } },
+    ...(session.person?.mayPrice ? [{ name: 'price', params: { job: props.job } }] : []),
     { name: 'order', params: { job: props.job } },
   ].map((to) => ({ name: to.name, to, text: t(`sets.page.${to.name}`) })),
 )

@@ -1,0 +1,134 @@
+using Umbracell.Core.Choosing;
+using Umbracell.Core.Quantities;
+using Umbracell.Formats.DataFiles;
+using Umbracell.Formats.Surveys;
+using Umbracell.Formats.Words;
+using Umbracell.Questions.Answers;
+using Umbracell.Server.Typing;
+using Umbracell.Store.Model;
+
+namespace Umbracell.Server.Survey.Exchange;
+
+/// <summary>A chosen system in one cell: <c>Closed, then open cell: Fleece OC-5 | 90 mm</c>, then boards added and rules overridden, each after a stroke.</summary>
+internal static class SystemText
+{
+    private const string Stroke = " / ", Outboard = "outboard: ", Inboard = "inboard: ", Overridden = "overrides ", Rest = "rest ";
+
+    private static readonly FigureRange Thickness = new(0.00001, 1, Dimension.Thickness);
+
+    public static string Of(SystemDocument system, UnitSystem units, Func<string, string> nameOf)
+    {
+        var kind = Camel(system.Kind.ToString());
+        List<string> parts = [$"{WordCatalog.Of("candidate." + kind) ?? kind}: {string.Join("; ", system.Then.Select(layer => $"{NameOf(layer, nameOf)} | {(layer.TakesRest ? Rest : "")}{ExactText.Thickness(layer.ThicknessMm / 1000, units)}"))}".TrimEnd()];
+        if (system.AddedOutboard.Count > 0)
+        {
+            parts.Add(Outboard + SurfaceTexts.Layers(system.AddedOutboard, units));
+        }
+
+        if (system.AddedInboard.Count > 0)
+        {
+            parts.Add(Inboard + SurfaceTexts.Layers(system.AddedInboard, units));
+        }
+
+        if (system.Overrides.Count > 0)
+        {
+            parts.Add($"{Overridden}{string.Join(", ", system.Overrides)}: {system.Reason}");
+        }
+
+        return string.Join(Stroke, parts);
+    }
+
+    /// <summary>Takes a system as it was written; a fault names the part that is not known.</summary>
+    /// <param name="fields">The edit.</param>
+    /// <param name="known">Sheets of the firm.</param>
+    /// <param name="stamp">Who brings it in, and when.</param>
+    /// <param name="take">Takes the system; null where the cell is blank.</param>
+    public static void Take(TypedFields fields, SurveyChoices known, Stamp stamp, Action<SystemDocument?> take)
+    {
+        if (!fields.Has("system"))
+        {
+            return;
+        }
+
+        var text = fields.Raw("system").Trim();
+        if (text.Length == 0)
+        {
+            take(null);
+            return;
+        }
+
+        try
+        {
+            take(Read(text, known, stamp, fields.Units));
+        }
+        catch (FieldFaultsException e)
+        {
+            e.Faults.ToList().ForEach(fields.Fault);
+        }
+    }
+
+    private static SystemDocument Read(string text, SurveyChoices known, Stamp stamp, UnitSystem units)
+    {
+        // A reason may hold a stroke of its own: overrides come last and take what is left.
+        var (body, overridden) = Parted(text, Stroke + Overridden);
+        var parts = body.Split(Stroke);
+        var (kind, layers) = Parted(parts[0], ":");
+        var (rules, reason) = Parted(overridden, ":");
+        if (overridden.Length > 0 && (!stamp.MayOverride || reason.Trim().Length == 0))
+        {
+            throw new FieldFaultsException([stamp.MayOverride ? new("system", "empty", "") : new("system", "notYours", rules.Trim())]);
+        }
+
+        return new(
+            Enum.TryParse<CandidateKind>(WordCatalog.CodeOf("candidate", kind) ?? kind, ignoreCase: true, out var named) ? named : throw Unknown(kind),
+            [.. Split(layers).Select(one => Fill(one, known, units))],
+            [.. Added(parts, Outboard, units)],
+            [.. Added(parts, Inboard, units)],
+            stamp.By,
+            stamp.At,
+            [.. rules.Split(',', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries)],
+            reason.Trim(),
+            null);
+    }
+
+    private static IEnumerable<LayerRow> Added(string[] parts, string side, UnitSystem units) => parts.Skip(1).Where(p => p.StartsWith(side, StringComparison.Ordinal)).SelectMany(p => Split(p[side.Length..])).Select(one =>
+    {
+        var (name, thickness) = Parted(one, "|");
+        return new LayerRow { Material = AssemblyEdits.MaterialOf(name.Trim()) ?? throw Unknown(one), ThicknessMm = Millimetres(thickness, units) };
+    });
+
+    private static FillRow Fill(string one, SurveyChoices known, UnitSystem units)
+    {
+        var (name, thickness) = Parted(one, "|");
+        name = name.Trim();
+        thickness = thickness.Trim();
+        var rest = thickness.StartsWith(Rest, StringComparison.Ordinal);
+        var mm = Millimetres(rest ? thickness[Rest.Length..] : thickness, units);
+        if (known.SheetOf(name) is { } sheet)
+        {
+            return new(FillRowKind.Foam, sheet, mm, rest);
+        }
+
+        var code = WordCatalog.CodeOf("material", name) ?? name;
+        return ShippedData.Batts.Any(b => b.Id == code) ? new(FillRowKind.Batt, code, mm, rest)
+            : ShippedData.Materials.ContainsKey(code) ? new(FillRowKind.Slab, code, mm, rest)
+            : throw Unknown(one);
+    }
+
+    private static double Millimetres(string text, UnitSystem units)
+    {
+        var typed = QuantityParser.Parse(text, Thickness, units);
+        return typed.Fault is null ? typed.Figure!.Value.Si * 1000 : throw new FieldFaultsException([FieldFault.Of("system", typed)]);
+    }
+
+    private static string NameOf(FillRow layer, Func<string, string> nameOf) => layer.Kind == FillRowKind.Foam ? nameOf(layer.Id) : WordCatalog.Of("material." + layer.Id) ?? layer.Id;
+
+    private static string[] Split(string layers) => layers.Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries);
+
+    private static (string Before, string After) Parted(string text, string by) =>
+        text.IndexOf(by, StringComparison.Ordinal) is var at and >= 0 ? (text[..at], text[(at + by.Length)..]) : (text, "");
+
+    private static FieldFaultsException Unknown(string part) => new([new("system", "unknown", part)]);
+
+    private static string Camel(string word) => char.ToLowerInvariant(word[0]) + word[1..];
+}
