@@ -38,6 +38,20 @@ public sealed class ExchangeTests(Product product) : IClassFixture<Product>
     }
 
     [Fact]
+    public async Task A_row_of_a_name_the_job_has_or_of_an_unusual_size_is_marked_and_still_taken()
+    {
+        const string Rows = "name,kind,size\nHall,stud wall,24' x 9'\nhall,stud wall,900' x 9'\n";
+        var (client, job) = await Exchanging.JobAsync(product);
+        var dry = await Exchanging.ImportAsync(client, job, "table", new { content = Bytes(Rows), units = "us" });
+        Doubts(dry).ShouldBe(["", "unusual sameName"]);
+        var taken = await Exchanging.ImportAsync(client, job, "accept", new { units = "us", rows = dry["rows"] });
+        taken["added"]!.AsArray().Count.ShouldBe(2);
+        Doubts(await Exchanging.ImportAsync(client, job, "table", new { content = Bytes(Rows), units = "us" })).ShouldBe(["sameName", "unusual sameName"]);
+
+        static IEnumerable<string> Doubts(JsonNode answer) => answer["rows"]!.AsArray().Select(r => string.Join(' ', r!["doubts"]!.AsArray().Select(d => d!.Text("code"))));
+    }
+
+    [Fact]
     public async Task A_job_file_comes_back_as_the_same_job()
     {
         var client = await product.SignedInAsync("owner@ninthacre.example");

@@ -46,6 +46,27 @@ public sealed class PriceTests(Product product) : IClassFixture<Product>
     }
 
     [Fact]
+    public async Task What_a_paper_says_of_a_surface_is_what_its_own_screens_say()
+    {
+        var client = await product.SignedInAsync("estimator@ninthacre.example");
+        var seen = 0;
+        foreach (var job in (await client.GetJsonAsync("/api/jobs")).AsArray().Select(j => j!["job"]!.Text("id")))
+        {
+            var cells = (await client.GetJsonAsync($"/api/jobs/{job}/board"))["rows"]!.AsArray().ToDictionary(r => r!.Text("id"), r => r!["cells"]!.AsArray().Single(c => c!.Text("stage") == "section")!["figures"]!);
+            var surfaces = (await client.GetJsonAsync($"/api/jobs/{job}/surfaces")).AsArray().ToDictionary(s => s!.Text("id"), s => s!);
+            foreach (var priced in (await client.GetJsonAsync($"/api/jobs/{job}/price"))["surfaces"]!.AsArray())
+            {
+                priced!["treated"]!.Text("us").ShouldBe(surfaces[priced.Text("id")]["treatedArea"]!["figure"]!.Text("us"), priced.Text("name"));
+                (priced["r"]?.Text("us")).ShouldBe(cells[priced.Text("id")]["foamR"]?.Text("us"), priced.Text("name"));
+                priced["layers"]!.AsArray().Sum(l => l!["thickness"]!.Number("si")).ShouldBe(cells[priced.Text("id")]["thickness"]?.Number("si") ?? 0, 1e-9);
+                seen++;
+            }
+        }
+
+        seen.ShouldBeGreaterThan(8);
+    }
+
+    [Fact]
     public async Task What_the_firm_has_no_price_for_is_named()
     {
         var client = product.WithToken();
@@ -63,7 +84,7 @@ public sealed class PriceTests(Product product) : IClassFixture<Product>
             await client.SendJsonAsync(HttpMethod.Patch, "/api/firm", Asking.Typed(null, "us", ("set:marl-cc-20", price)));
         }
 
-        static async Task<string> Price(HttpClient client) => (await client.GetJsonAsync("/api/firm"))["sets"]!.AsArray().Single(s => s!.Text("field") == "set:marl-cc-20")!["figure"]!.Text("us");
+        static async Task<string> Price(HttpClient client) => (await client.GetJsonAsync("/api/firm"))["rates"]!["sets"]!.AsArray().Single(s => s!.Text("field") == "set:marl-cc-20")!["figure"]!.Text("us");
     }
 
     [Fact]
@@ -158,7 +179,7 @@ public sealed class PriceTests(Product product) : IClassFixture<Product>
         pdf.GetPages().SelectMany(p => p.Letters).ShouldAllBe(l => l.FontName!.Contains("DejaVu", StringComparison.Ordinal));
 
         var csv = Encoding.UTF8.GetString(await PostAsync(client, "/api/documents/table/csv", page));
-        csv.ShouldContain("Line 80,98760.00");
+        csv.ShouldContain("Line 80,98760");
         (await PostAsync(client, "/api/documents/table/xlsx", page))[..2].ShouldBe("PK"u8.ToArray());
     }
 

@@ -16,7 +16,7 @@ test('a job is priced, moved to January, and says why it costs more; then the ri
 
   await page.goto(`/jobs/${job}/price`)
   await expect(page.getByText('Set the day of the work')).toBeVisible()
-  const day = page.getByLabel('Day of the work')
+  const day = page.getByRole('textbox', { name: 'Day of the work' })
   await day.fill('soon')
   await day.press('Enter')
   await expect(page.getByText('“soon” is not a day')).toBeVisible()
@@ -39,7 +39,7 @@ test('a job is priced, moved to January, and says why it costs more; then the ri
   await expect(page.getByRole('dialog').getByText('c = h · p')).toBeVisible()
   await page.keyboard.press('Escape')
 
-  const [bid] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Bid as PDF' }).click()])
+  const [bid] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'For the customer, PDF' }).click()])
   expect((await bytes(bid)).subarray(0, 5).toString()).toBe('%PDF-')
 
   await page.getByRole('link', { name: 'Order and load' }).click()
@@ -137,12 +137,12 @@ test('drums are added by lot, and a bad day is answered with nothing lost', asyn
   const form = page.locator('form.add')
   await form.getByLabel('Product').selectOption({ label: 'Fleece OC-8' })
   await form.getByLabel('Lot').fill(lot)
-  await form.getByLabel('Last day').fill('next year')
+  await form.getByRole('textbox', { name: 'Last day' }).fill('next year')
   await form.getByLabel('Full drums').fill('2')
   await page.getByRole('button', { name: 'Add', exact: true }).click()
   await expect(page.getByText('“next year” is not a day')).toBeVisible()
   await expect(form.getByLabel('Lot')).toHaveValue(lot)
-  await form.getByLabel('Last day').fill('2031-04-01')
+  await form.getByRole('textbox', { name: 'Last day' }).fill('2031-04-01')
   await page.getByRole('button', { name: 'Add', exact: true }).click()
   await expect(page.getByRole('row', { name: new RegExp(lot) })).toBeVisible()
   await page.getByRole('button', { name: `Take off ${lot}` }).click()

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { cell, ownJob, password, signIn, useUnits } from './product'
+import { cell, jobAt, ownJob, password, signIn, useUnits } from './product'
 
 test.beforeEach(async ({ page }) => {
   await signIn(page)
@@ -161,4 +161,46 @@ test('the second firm sees nothing of the first', async ({ page }) => {
   await expect(page.getByText('No job yet')).toBeVisible()
   await page.goto(`/jobs/${job}`)
   await expect(page.getByText('belongs to another firm')).toBeVisible()
+})
+
+test('a file that cannot be made is told in a sentence, and the page stays', async ({ page }) => {
+  await signIn(page, 'owner@ninthacre.example')
+  const job = await jobAt(page, 'Skerrow')
+  const places: [string, RegExp[], string][] = [
+    [`/jobs/${job.id}/price`, [/For the customer, PDF/, /Internal, PDF/, /Internal, workbook/], 'Price of the job'],
+    [`/jobs/${job.id}/order`, [/Load list as PDF/], 'Order and load'],
+    [`/jobs/${job.id}/survey/exchange`, [/^CSV$/, /^XLSX$/, /Job file/], 'Take surfaces out'],
+  ]
+  await page.route(/\/api\/(documents|jobs\/[^/]+\/(surfaces\.|file))/, (route) =>
+    broken === 'gone' ? route.abort() : route.fulfill({ status: 500, contentType: 'application/problem+json', body: '{"status":500}' }),
+  )
+  let broken: 'gone' | 'failed'
+  for (const [path, buttons, heading] of places) {
+    await page.goto(path)
+    for (const name of buttons) {
+      for (broken of ['failed', 'gone'] as const) {
+        await page.getByRole('button', { name }).click()
+        await expect(page.getByRole('alert').filter({ hasText: broken === 'gone' ? 'does not answer' : 'The server failed' })).toBeVisible()
+        expect(new URL(page.url()).pathname).toBe(path)
+        await expect(page.getByRole('heading', { name: heading }).first()).toBeVisible()
+      }
+    }
+  }
+
+  await page.goto(`/jobs/${job.id}/choose/${job.surface('Rubble walls')}`)
+  for (const i of [0, 1]) await page.locator('article').nth(i).getByRole('button', { name: 'Compare' }).click()
+  broken = 'failed'
+  await page.getByRole('button', { name: 'Save as PDF' }).click()
+  await expect(page.getByRole('alert').filter({ hasText: 'The server failed' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Two systems side by side' })).toBeVisible()
+})
+
+test('surfaces and the whole job are saved as files named after the job', async ({ page }) => {
+  const { job } = await ownJob(page, 'Taken out')
+  await page.goto(`/jobs/${job}/survey/exchange`)
+  for (const [button, ending] of [['CSV', '.csv'], ['XLSX', '.xlsx'], ['Job file (JSON)', '.umbracell.json']] as const) {
+    const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: button, exact: true }).click()])
+    expect(file.suggestedFilename()).toMatch(/^Taken-out/)
+    expect(file.suggestedFilename().endsWith(ending)).toBe(true)
+  }
 })

@@ -63,6 +63,9 @@ public sealed record FieldFault(string Field, string Code, string Typed, FigureA
 /// <param name="Other">What to type for the other meaning; null where there is none.</param>
 public sealed record FieldDoubt(string Field, string Code, FigureAnswer? ReadAs, string? Other)
 {
+    /// <summary>Another surface of the job has the name that was given.</summary>
+    public static FieldDoubt SameName { get; } = new("name", "sameName", null, null);
+
     /// <summary>The doubt about a typed quantity; null where there is none.</summary>
     public static FieldDoubt? Of(string field, TypedQuantity typed) => typed is { Doubt: { } doubt, Figure: { } figure }
         ? new(field, char.ToLowerInvariant(doubt.Kind.ToString()[0]) + doubt.Kind.ToString()[1..], new FigureAnswer(figure.Si, QuantityPrinter.PrintAsTyped(figure, UnitSystem.Us), QuantityPrinter.PrintAsTyped(figure, UnitSystem.Metric)), doubt.Other)

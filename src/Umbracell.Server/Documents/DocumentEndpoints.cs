@@ -20,7 +20,7 @@ public sealed record PaperLine([property: Required, MaxLength(120)] string Label
 
 /// <summary>A comparison to be put on paper: the words of the screen, the figures as the core printed them.</summary>
 public sealed record ComparisonPage(
-    UnitSystem Units, [property: Required, MaxLength(200)] string Title, [property: Required, MaxLength(400)] string Lead, [property: Required, MinLength(2), MaxLength(4)] IReadOnlyList<PaperSystem> Systems,
+    UnitSystem Units, [property: Required, MaxLength(500)] string Title, [property: Required, MaxLength(800)] string Lead, [property: Required, MinLength(2), MaxLength(4)] IReadOnlyList<PaperSystem> Systems,
     [property: Required, MaxLength(20)] IReadOnlyList<PaperLine> Lines, [property: Required, MaxLength(1200)] string Tail);
 
 /// <summary>A column of a table on paper.</summary>
@@ -31,8 +31,8 @@ public sealed record PaperRow([property: Required, MaxLength(12)] IReadOnlyList<
 
 /// <summary>A table to be put on paper or into a file: a bid, an order, a load list, in the words of the screen.</summary>
 public sealed record TablePage(
-    UnitSystem Units, [property: Required, MaxLength(200)] string Title, [property: Required, MaxLength(12)] IReadOnlyList<string> Lead, [property: Required, MinLength(1), MaxLength(12)] IReadOnlyList<PaperColumn> Columns,
-    [property: Required, MaxLength(1000)] IReadOnlyList<PaperRow> Lines, [property: Required, MaxLength(20)] IReadOnlyList<string> Notes, bool OnePage = false);
+    UnitSystem Units, [property: Required, MaxLength(500)] string Title, [property: Required, MaxLength(12)] IReadOnlyList<string> Lead, [property: Required, MinLength(1), MaxLength(12)] IReadOnlyList<PaperColumn> Columns,
+    [property: Required, MaxLength(1000)] IReadOnlyList<PaperRow> Lines, [property: Required, MaxLength(300)] IReadOnlyList<string> Notes, bool OnePage = false);
 
 internal static class DocumentEndpoints
 {

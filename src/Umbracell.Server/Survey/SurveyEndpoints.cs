@@ -198,7 +198,7 @@ internal static class SurveyEndpoints
     {
         if (edit.Fields.ContainsKey("name") && (await reader.NamesAsync(job)).Any(other => other.Key != surface.Id && other.Value.Equals(surface.Name, StringComparison.OrdinalIgnoreCase)))
         {
-            edit.Doubts.Add(new("name", "sameName", null, null));
+            edit.Doubts.Add(FieldDoubt.SameName);
         }
     }
 

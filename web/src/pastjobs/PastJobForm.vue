@@ -4,7 +4,7 @@ import { api, ask, type Schemas } from '@/shared/api/client'
 import { useChoices } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
 import { useTypedForm } from '@/shared/state/typedForm'
-import DayPick from '@/shared/ui/DayPick.vue'
+import FormField from '@/shared/ui/FormField.vue'
 
 /** A finished job typed in: what was sprayed, how deep it was measured, and how many sets it took. */
 const emit = defineEmits<{ done: [answer: Schemas['PastJobsAnswer']]; cancel: [] }>()
@@ -37,24 +37,15 @@ function cancel() {
       </select>
       <em class="fault">{{ faults.product }}</em>
     </label>
-    <label v-for="field in FIELDS" :key="field" class="field">
-      <span>{{ t(`past.field.${field}`) }}</span>
-      <span class="line">
-        <input
-          v-model="values[field]"
-          class="input"
-          :aria-invalid="!!faults[field]"
-          :placeholder="field === 'finished' ? '2026-11-23' : ''"
-        />
-        <DayPick
-          v-if="field === 'finished'"
-          :day="values[field] ?? ''"
-          :label="t(`past.field.${field}`)"
-          @pick="values[field] = $event"
-        />
-      </span>
-      <em class="fault">{{ faults[field] }}</em>
-    </label>
+    <FormField
+      v-for="field in FIELDS"
+      :key="field"
+      v-model="values[field]"
+      :label="t(`past.field.${field}`)"
+      :fault="faults[field]"
+      :day="field === 'finished'"
+      :hint="field === 'finished' ? '2026-11-23' : ''"
+    />
     <div class="acts">
       <button class="button main" :disabled="busy">{{ t('past.keep') }}</button>
       <button type="button" class="button" @click="cancel">{{ t('past.close') }}</button>
@@ -64,14 +55,6 @@ function cancel() {
 </template>
 
 <style scoped>
-.line {
-  display: flex;
-  align-items: center;
-}
-.line .input {
-  flex: 1;
-  min-width: 0;
-}
 form {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(170px, 1fr));

@@ -4,7 +4,7 @@ import { api, ask, type Schemas } from '@/shared/api/client'
 import { useChoices } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
 import { useTypedForm } from '@/shared/state/typedForm'
-import DayPick from '@/shared/ui/DayPick.vue'
+import FormField from '@/shared/ui/FormField.vue'
 
 /** Drums of a lot put into the store. */
 const emit = defineEmits<{ done: [answer: Schemas['StockAnswer']] }>()
@@ -46,37 +46,20 @@ async function add() {
         <option value="b">B</option>
       </select>
     </label>
-    <label v-for="field in FIELDS" :key="field" class="field">
-      <span>{{ t(`stock.col.${field}`) }}</span>
-      <span class="line">
-        <input
-          v-model="values[field]"
-          class="input"
-          :aria-invalid="!!faults[field]"
-          :placeholder="field === 'expires' ? '2027-03-31' : ''"
-        />
-        <DayPick
-          v-if="field === 'expires'"
-          :day="values[field] ?? ''"
-          :label="t(`stock.col.${field}`)"
-          @pick="values[field] = $event"
-        />
-      </span>
-      <em class="fault">{{ faults[field] }}</em>
-    </label>
+    <FormField
+      v-for="field in FIELDS"
+      :key="field"
+      v-model="values[field]"
+      :label="t(`stock.col.${field}`)"
+      :fault="faults[field]"
+      :day="field === 'expires'"
+      :hint="field === 'expires' ? '2027-03-31' : ''"
+    />
     <button class="button main" :disabled="busy">{{ t('stock.keep') }}</button>
   </form>
 </template>
 
 <style scoped>
-.line {
-  display: flex;
-  align-items: center;
-}
-.line .input {
-  flex: 1;
-  min-width: 0;
-}
 .fault:empty {
   display: none;
 }

@@ -38,7 +38,10 @@ internal static class PriceAnswers
         s.Row.SubstrateFrom,
         RouteOf(s),
         s.Routes is { Chosen: null },
-        FigureAnswer.Of(new(s.Priced.Foams.Sum(f => f.Sets), Dimension.Sets)));
+        FigureAnswer.Of(new(s.Priced.Foams.Sum(f => f.Sets), Dimension.Sets)),
+        FigureAnswer.Of(s.Priced.Treated.ToFigure()),
+        s.Row.Section is { } section ? ChoiceAnswers.Layers(section.Case) : [],
+        FigureAnswer.Maybe(s.Row.Section?.FillR.ToFigure()));
 
     public static BidDocument Kept(JobBid bid) => new(
         [.. bid.Bid.Lines.Select(l => new KeptLine(l.Key, l.Quantity.Si, l.Quantity.Dimension.ToString(), l.Amount))],

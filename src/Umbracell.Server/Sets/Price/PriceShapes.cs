@@ -1,5 +1,6 @@
 using Umbracell.Questions.Answers;
 using Umbracell.Questions.Section;
+using Umbracell.Server.Choose;
 
 namespace Umbracell.Server.Sets.Price;
 
@@ -26,7 +27,11 @@ public sealed record BidAnswer(IReadOnlyList<BidLineAnswer> Lines, IReadOnlyDict
 /// <param name="Route">The way it is sprayed.</param>
 /// <param name="AllHeld">Whether every way is held on that day.</param>
 /// <param name="Sets">Sets.</param>
-public sealed record BidSurfaceAnswer(Guid Id, string Name, FigureAnswer? Substrate, SubstrateFrom From, string Route, bool AllHeld, FigureAnswer Sets);
+/// <param name="Treated">Area treated.</param>
+/// <param name="Layers">What is put in, outermost first.</param>
+/// <param name="R">Thermal resistance of what is put in; null without a section.</param>
+public sealed record BidSurfaceAnswer(
+    Guid Id, string Name, FigureAnswer? Substrate, SubstrateFrom From, string Route, bool AllHeld, FigureAnswer Sets, FigureAnswer Treated, IReadOnlyList<CandidateLayer> Layers, FigureAnswer? R);
 
 /// <summary>A line that differs between a kept bid and today's figures.</summary>
 public sealed record BidChangeAnswer(string Key, string Name, FigureAnswer? QuantityBefore, FigureAnswer? QuantityAfter, FigureAnswer Before, FigureAnswer After, FigureAnswer Difference, bool Dearer);

@@ -56,7 +56,7 @@ internal static class ImportEndpoints
     private static async Task<Ok<ImportAnswer>> AcceptAsync(Guid id, RowsToImport rows, SurfaceReader reader, SheetLibrary library, UmbracellDb db, ClaimsPrincipal user, TimeProvider clock)
     {
         var job = await reader.FindJobAsync(id);
-        var import = new SurfaceImport(await SurveyChoices.OfAsync(job.Id, library, db), Stamp.Of(user, clock));
+        var import = await ImportAsync(job, library, db, Stamp.Of(user, clock));
         var answer = Answer(import, rows.Rows, rows.Units);
         if (answer.Faulty > 0 || import.Surfaces.Count == 0)
         {
@@ -78,7 +78,10 @@ internal static class ImportEndpoints
     }
 
     private static async Task<ImportAnswer> CheckedAsync(Job job, IReadOnlyList<RowToImport> rows, UnitSystem units, SheetLibrary library, UmbracellDb db, Stamp stamp) =>
-        Answer(new(await SurveyChoices.OfAsync(job.Id, library, db), stamp), rows, units);
+        Answer(await ImportAsync(job, library, db, stamp), rows, units);
+
+    private static async Task<SurfaceImport> ImportAsync(Job job, SheetLibrary library, UmbracellDb db, Stamp stamp) =>
+        new(await SurveyChoices.OfAsync(job.Id, library, db), stamp, await db.Surfaces.AsNoTracking().Where(s => s.JobId == job.Id).Select(s => s.Name).ToListAsync());
 
     private static ImportAnswer Answer(SurfaceImport import, IReadOnlyList<RowToImport> rows, UnitSystem units)
     {

@@ -18,8 +18,8 @@ public sealed record RowToImport(int Line, [property: Required, MaxLength(60)] I
 /// <summary>Rows to be checked or taken. Columns are remembered where they are sent with an acceptance.</summary>
 public sealed record RowsToImport(UnitSystem Units, [property: Required, MaxLength(5000)] IReadOnlyList<RowToImport> Rows, IReadOnlyList<ColumnMap>? Columns = null);
 
-/// <summary>A row as checked: what it would become, or what is wrong with it.</summary>
-public sealed record CheckedRow(int Line, IReadOnlyDictionary<string, string> Fields, string Note, IReadOnlyList<FieldFault> Faults, FigureAnswer? Area);
+/// <summary>A row as checked: what it would become, or what is wrong with it, and what may have been meant otherwise.</summary>
+public sealed record CheckedRow(int Line, IReadOnlyDictionary<string, string> Fields, string Note, IReadOnlyList<FieldFault> Faults, FigureAnswer? Area, IReadOnlyList<FieldDoubt> Doubts);
 
 /// <summary>What a file would bring. Nothing is written until it is accepted.</summary>
 public sealed record ImportAnswer(

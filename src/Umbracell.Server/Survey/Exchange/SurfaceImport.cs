@@ -2,13 +2,18 @@ using Umbracell.Core.Assemblies;
 using Umbracell.Core.Quantities;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Jobs;
+using Umbracell.Server.Typing;
 using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Survey.Exchange;
 
 /// <summary>Checks imported rows the way typing is checked: one set of rules for both.</summary>
-internal sealed class SurfaceImport(SurveyChoices choices, Stamp stamp)
+/// <param name="choices">What a field may name.</param>
+/// <param name="stamp">Who brings them in, and when.</param>
+/// <param name="names">Names of the surfaces the job has.</param>
+internal sealed class SurfaceImport(SurveyChoices choices, Stamp stamp, IEnumerable<string> names)
 {
+    private readonly HashSet<string> _names = new(names, StringComparer.OrdinalIgnoreCase);
     private Area _area;
 
     /// <summary>Surfaces of the rows that read.</summary>
@@ -20,30 +25,35 @@ internal sealed class SurfaceImport(SurveyChoices choices, Stamp stamp)
     public CheckedRow Check(RowToImport row, UnitSystem units)
     {
         var surface = SurfaceStart.Of(SurfaceKind.StudWall, "");
-        var faults = Faults(row, units, surface);
+        // A cell left blank in a table says nothing: the kind's own value stays.
+        var edit = new TypedEdit(null, units, row.Fields.Where(f => f.Value.Trim().Length > 0).ToDictionary(f => f.Key, f => f.Value));
+        var faults = Faults(edit, surface);
         if (faults.Count > 0)
         {
-            return new(row.Line, row.Fields, row.Note, faults, null);
+            return new(row.Line, row.Fields, row.Note, faults, null, []);
+        }
+
+        if (!_names.Add(surface.Name))
+        {
+            edit.Doubts.Add(FieldDoubt.SameName);
         }
 
         Surfaces.Add(surface);
         var takeoff = SurfaceReader.Takeoff(surface);
         _area += takeoff?.Treated ?? default;
-        return new(row.Line, row.Fields, row.Note, [], FigureAnswer.Maybe(takeoff?.Treated.ToFigure()));
+        return new(row.Line, row.Fields, row.Note, [], FigureAnswer.Maybe(takeoff?.Treated.ToFigure()), edit.Doubts);
     }
 
-    private IReadOnlyList<FieldFault> Faults(RowToImport row, UnitSystem units, Surface surface)
+    private IReadOnlyList<FieldFault> Faults(TypedEdit edit, Surface surface)
     {
-        if (string.IsNullOrWhiteSpace(row.Fields.GetValueOrDefault("name")))
+        if (!edit.Fields.ContainsKey("name"))
         {
             return [new("name", "empty", "")];
         }
 
-        // A cell left blank in a table says nothing: the kind's own value stays.
-        var typed = row.Fields.Where(f => f.Value.Trim().Length > 0).ToDictionary(f => f.Key, f => f.Value);
         try
         {
-            SurfaceEdits.Take(new(null, units, typed), surface, choices, stamp);
+            SurfaceEdits.Take(edit, surface, choices, stamp);
             return [];
         }
         catch (FieldFaultsException e)

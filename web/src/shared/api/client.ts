@@ -142,7 +142,24 @@ export async function upload<T>(
     const detail = `${(file as File).name ?? ''}|${size}|${mostMegabytes}`
     throw new ApiProblem(413, '', [], null, { fault: 'tooLarge', line: 0, detail })
   }
-  const send = () => fetch(path, { method: 'POST', body: file, headers: { 'Content-Type': type } })
+  const response = await answered(() => fetch(path, { method: 'POST', body: file, headers: { 'Content-Type': type } }))
+  return (await response.json().catch(() => ({}))) as T
+}
+
+/** A file of the server with the name it gives it. */
+export async function download(path: string): Promise<{ file: Blob; name: string }> {
+  const response = await answered(() => fetch(path))
+  return { file: await response.blob(), name: nameIn(response.headers.get('Content-Disposition') ?? '') }
+}
+
+// The name in a header: the one in any alphabet before the plain one.
+function nameIn(header: string) {
+  const wide = /filename\*=UTF-8''([^;]+)/i.exec(header)?.[1]
+  return wide ? decodeURIComponent(wide) : (/filename="?([^";]+)"?/i.exec(header)?.[1] ?? 'file')
+}
+
+// What is sent by hand: a sign-in that ran out is renewed once, and a refusal is an ApiProblem.
+async function answered(send: () => Promise<Response>): Promise<Response> {
   let response: Response
   try {
     response = await send()
@@ -153,7 +170,6 @@ export async function upload<T>(
   } catch (cause) {
     throw cause instanceof ApiProblem ? cause : new ApiProblem(0, '', [], null)
   }
-  const body: unknown = await response.json().catch(() => ({}))
-  if (!response.ok) throw problemOf(response.status, body)
-  return body as T
+  if (!response.ok) throw problemOf(response.status, await response.json().catch(() => ({})))
+  return response
 }

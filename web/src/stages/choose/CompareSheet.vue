@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, ask, type Schemas } from '@/shared/api/client'
 import { saveFile } from '@/shared/api/saveFile'
 import { textureOf } from '@/shared/drawing/textures'
 import { useFindingText } from '@/shared/figures/findings'
-import { useProblems } from '@/shared/figures/problems'
+import { useSaving } from '@/shared/state/saving'
 import { useReader } from '@/shared/state/reader'
 import { useCandidateText } from '@/shared/figures/candidateText'
 import type { Candidate } from './useChooseDesk'
@@ -73,30 +73,25 @@ const lines = computed<Line[]>(() => {
 })
 const print = () => window.print()
 
-const fault = ref('')
-const { general } = useProblems()
+const { fault, busy, save } = useSaving()
 /** The same page as a file, laid out by the server; words and figures are those on the screen. */
-async function savePdf() {
-  fault.value = ''
-  const body: Schemas['ComparisonPage'] = {
-    units: reader.units,
-    title: t('choose.compareTitle'),
-    lead: t('choose.compareLead', { name: props.name, job: props.job }),
-    systems: props.pair.map((c) => ({
-      name: words.kind(c.kind),
-      layers: words.layers(c.layers, c.boards),
-      sketch: c.sketch.map(({ key, thicknessMm }) => ({ key, thicknessMm })),
-    })),
-    lines: lines.value.map(({ key, cells }) => ({ label: t(`choose.plain.${key}`), cells })),
-    tail: t('choose.plainTail'),
-  }
-  try {
+const savePdf = () =>
+  save(async () => {
+    const body: Schemas['ComparisonPage'] = {
+      units: reader.units,
+      title: t('choose.compareTitle'),
+      lead: t('choose.compareLead', { name: props.name, job: props.job }),
+      systems: props.pair.map((c) => ({
+        name: words.kind(c.kind),
+        layers: words.layers(c.layers, c.boards),
+        sketch: c.sketch.map(({ key, thicknessMm }) => ({ key, thicknessMm })),
+      })),
+      lines: lines.value.map(({ key, cells }) => ({ label: t(`choose.plain.${key}`), cells })),
+      tail: t('choose.plainTail'),
+    }
     const file = await ask(api.POST('/api/documents/comparison', { body, parseAs: 'blob' }))
     saveFile(file as unknown as Blob, `${props.name}.pdf`)
-  } catch (cause) {
-    fault.value = general(cause)
-  }
-}
+  })
 </script>
 
 <template>
@@ -105,7 +100,9 @@ async function savePdf() {
       <h2 id="compare-title">{{ t('choose.compareTitle') }}</h2>
       <span class="no-print acts">
         <button type="button" class="act" :disabled="pair.length < 2" @click="print">{{ t('choose.print') }}</button>
-        <button type="button" class="act" :disabled="pair.length < 2" @click="savePdf">{{ t('choose.pdf') }}</button>
+        <button type="button" class="act" :disabled="pair.length < 2 || busy" @click="savePdf">
+          {{ t('choose.pdf') }}
+        </button>
         <button type="button" class="act" @click="$emit('close')">{{ t('choose.compareClose') }}</button>
       </span>
     </header>

@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
 import { saveTable } from '@/shared/api/tableFile'
-import { useProblems } from '@/shared/figures/problems'
 import { useBoard } from '@/shared/state/job'
 import { useJobFields } from '@/shared/state/fields'
 import { useMaterialRefresh, useOrder } from '@/shared/state/price'
 import { useReader } from '@/shared/state/reader'
+import { useSaving } from '@/shared/state/saving'
 import { useSession } from '@/shared/state/session'
 import FigureText from '@/shared/ui/FigureText.vue'
 import FindingLine from '@/shared/ui/FindingLine.vue'
@@ -25,7 +25,6 @@ const { t } = useI18n()
 const reader = useReader()
 const order = useOrder(() => props.job)
 const board = useBoard(() => props.job)
-const { general } = useProblems()
 const session = useSession()
 const refresh = useMaterialRefresh()
 const typed = useJobFields(
@@ -33,7 +32,7 @@ const typed = useJobFields(
   () => board.data.value?.job.version,
   async () => refresh(['job', props.job, 'order'], (await order.refetch()).data),
 )
-const fault = ref('')
+const saving = useSaving()
 const answer = computed(() => order.data.value ?? null)
 const priced = computed(() => session.person?.mayPrice ?? false)
 const columns = computed(() =>
@@ -48,14 +47,8 @@ const findings = computed(() =>
 )
 const { orderPage, loadPage, blanket, day } = useOrderPaper(answer, () => board.data.value?.job.name ?? '')
 
-async function save(kind: 'pdf' | 'xlsx' | 'csv', page: Schemas['TablePage']) {
-  try {
-    await saveTable(kind, page, page.title)
-    fault.value = ''
-  } catch (cause) {
-    fault.value = general(cause)
-  }
-}
+const save = (kind: 'pdf' | 'xlsx' | 'csv', page: Schemas['TablePage']) =>
+  saving.save(() => saveTable(kind, page, page.title))
 </script>
 
 <template>
@@ -64,7 +57,7 @@ async function save(kind: 'pdf' | 'xlsx' | 'csv', page: Schemas['TablePage']) {
     <ProblemNote v-if="order.error.value" :problem="order.error.value" @retry="order.refetch()" />
     <ElSkeleton v-else-if="!answer" :rows="6" animated />
     <template v-else>
-      <p class="fault" role="alert">{{ fault }}</p>
+      <p class="fault" role="alert">{{ saving.fault.value }}</p>
       <p class="quiet">
         {{ answer.workDate ? t('order.for', { day: day(answer.workDate) }) : t('order.noDay') }}
         <b v-if="answer.orderBy">{{ t('order.by', { day: day(answer.orderBy) }) }}</b>

@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { api, ask } from '@/shared/api/client'
+import { api, ask, type Schemas } from '@/shared/api/client'
 import { saveTable } from '@/shared/api/tableFile'
 import { useProblems } from '@/shared/figures/problems'
 import { useJobFields } from '@/shared/state/fields'
 import { useBoard } from '@/shared/state/job'
 import { useMaterialRefresh, usePrice } from '@/shared/state/price'
 import { useReader } from '@/shared/state/reader'
+import { useSaving } from '@/shared/state/saving'
 import { useSession } from '@/shared/state/session'
 import { useTakeOff } from '@/shared/state/takeOff'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
@@ -63,17 +64,11 @@ const off = useTakeOff(async (id) =>
 const keptBids = computed(() => (answer.value?.kept ?? []).filter((one) => !off.gone(one.id)))
 const day = (iso: string | null | undefined) => (iso ? d(new Date(`${iso}T12:00:00`), { dateStyle: 'medium' }) : '')
 
-const { title, page, held, missing, free } = useBidPaper(answer, () => board.data.value?.job.name ?? '')
+const { outer, inner, held, missing, free } = useBidPaper(answer, () => board.data.value?.job.name ?? '')
 const open = ref<string | null>(null)
 const isPast = computed(() => !!answer.value?.workDate && answer.value.workDate < new Date().toISOString().slice(0, 10))
-async function save(kind: 'pdf' | 'xlsx') {
-  try {
-    await saveTable(kind, page.value, title.value)
-    fault.value = ''
-  } catch (cause) {
-    fault.value = general(cause)
-  }
-}
+const saving = useSaving()
+const save = (kind: 'pdf' | 'xlsx', page: Schemas['TablePage']) => saving.save(() => saveTable(kind, page, page.title))
 </script>
 
 <template>
@@ -82,7 +77,7 @@ async function save(kind: 'pdf' | 'xlsx') {
     <ProblemNote v-if="price.error.value" :problem="price.error.value" @retry="price.refetch()" />
     <ElSkeleton v-else-if="!answer" :rows="8" animated />
     <template v-else>
-      <p class="fault" role="alert">{{ fault || typed.notice.value }}</p>
+      <p class="fault" role="alert">{{ fault || saving.fault.value || typed.notice.value }}</p>
       <div class="setting no-print">
         <TypedField
           :typed="typed"
@@ -157,9 +152,19 @@ async function save(kind: 'pdf' | 'xlsx') {
           </p>
           <div class="acts no-print">
             <button v-if="mayEdit" type="button" class="button main" @click="keep">{{ t('price.keep') }}</button>
-            <button type="button" class="button" @click="save('pdf')">{{ t('price.pdf') }}</button>
-            <button type="button" class="button" @click="save('xlsx')">{{ t('price.xlsx') }}</button>
+            <button
+              type="button"
+              class="button"
+              :disabled="!!missing"
+              :aria-describedby="missing ? 'no-outer' : undefined"
+              @click="save('pdf', outer)"
+            >
+              {{ t('price.outer.pdf') }}
+            </button>
+            <button type="button" class="button" @click="save('pdf', inner)">{{ t('price.inner.pdf') }}</button>
+            <button type="button" class="button" @click="save('xlsx', inner)">{{ t('price.inner.xlsx') }}</button>
           </div>
+          <p v-if="missing" id="no-outer" class="small quiet no-print">{{ t('price.outer.incomplete') }}</p>
         </section>
         <section>
           <PricedSurfaces :job="job" :surfaces="answer.surfaces" :open="open" @open="open = $event" />

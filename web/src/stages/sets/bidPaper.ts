@@ -1,70 +1,113 @@
 import { computed, type Ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
+import { useCandidateText } from '@/shared/figures/candidateText'
 import { useReader } from '@/shared/state/reader'
 import { useSession } from '@/shared/state/session'
 import { useLineNames } from './lineNames'
 
 type Answer = Schemas['JobPriceAnswer']
+type Page = Schemas['TablePage']
 
-/** The bid as a paper for the customer, in the words and units of the screen. */
+/**
+ * The bid on two papers, in the words and units of the screen: the outer one for the customer tells what is done and
+ * what it costs; the inner one shows how the price comes about and stays in the firm.
+ */
 export function useBidPaper(answer: Ref<Answer | null>, job: () => string) {
   const { t, d } = useI18n()
   const reader = useReader()
   const session = useSession()
   const names = useLineNames()
-  const fig = (name: string) => reader.print(answer.value?.bid.figures[name])
+  const systems = useCandidateText()
+  const bid = computed(() => answer.value?.bid)
+  const surfaces = computed(() => answer.value?.surfaces ?? [])
+  const fig = (name: string) => reader.print(bid.value?.figures[name])
   const day = (iso: string) => d(new Date(`${iso}T12:00:00`), { dateStyle: 'medium' })
+  const named = (key: string, list: readonly string[] | undefined) =>
+    list?.length ? t(key, { names: list.map(names.named).join(', ') }) : ''
 
   // What no way allows on that day is priced as if it were warm enough, and says so.
-  const held = computed(() => {
-    const all = (answer.value?.surfaces ?? []).filter((one) => one.allHeld).map((one) => one.name)
-    return all.length ? t('price.heldSurfaces', { names: all.join(', ') }) : ''
-  })
-  const missing = computed(() =>
-    answer.value?.bid.missing.length
-      ? t('price.missing', { names: answer.value.bid.missing.map(names.named).join(', ') })
-      : '',
+  const held = computed(() =>
+    named(
+      'price.heldSurfaces',
+      surfaces.value.filter((one) => one.allHeld).map((one) => one.name),
+    ),
   )
-  const free = computed(() =>
-    answer.value?.bid.free.length ? t('price.free', { names: answer.value.bid.free.map(names.named).join(', ') }) : '',
+  const missing = computed(() => named('price.missing', bid.value?.missing))
+  const free = computed(() => named('price.free', bid.value?.free))
+  const when = computed(() =>
+    answer.value?.workDate
+      ? t('price.paperDay', { day: day(answer.value.workDate) })
+      : t('price.paperNoDay', { day: d(new Date(), { dateStyle: 'medium' }) }),
   )
-  const title = computed(() => t('price.paperTitle', { job: job() }))
   const money = computed(() =>
     session.person?.currency ? t('price.currency', { currency: session.person.currency }) : '',
   )
 
-  const page = computed<Schemas['TablePage']>(() => ({
+  const what = (one: Schemas['BidSurfaceAnswer']) => (one.layers.length ? systems.layers(one.layers) : '–')
+  const sum = (label: string, amount: string, blanks: number) => ({
+    cells: [label, ...Array<string>(blanks).fill(''), amount],
+    strong: true,
+  })
+
+  const outer = computed<Page>(() => {
+    const tax = bid.value?.lines.find((line) => line.key === 'tax')
+    return {
+      units: reader.units,
+      title: t('price.outer.title', { job: job() }),
+      lead: [when.value, t('price.outer.area', { area: fig('treated') })],
+      columns: [
+        { heading: t('price.surfaceCol.name'), right: false, share: 3 },
+        { heading: t('price.outer.areaCol'), right: true, share: 1.5 },
+        { heading: t('price.outer.what'), right: false, share: 4 },
+        { heading: t('price.outer.r'), right: true, share: 1.6 },
+        { heading: t('price.col.amount'), right: true, share: 1.8 },
+      ],
+      lines: [
+        ...surfaces.value.map((one) => ({
+          cells: [one.name, reader.print(one.treated), what(one), one.r ? reader.print(one.r) : '–', ''],
+          strong: false,
+        })),
+        ...(tax
+          ? [sum(t('price.outer.net'), fig('net'), 3), sum(t('price.line.tax'), reader.print(tax.amount.figure), 3)]
+          : []),
+        sum(t('price.total'), fig('price'), 3),
+      ],
+      notes: [money.value, held.value, t('price.outer.rNote'), t('price.paperSeason'), t('price.paperSafety')].filter(
+        Boolean,
+      ),
+      onePage: false,
+    }
+  })
+
+  const inner = computed<Page>(() => ({
     units: reader.units,
-    title: title.value,
-    lead: [
-      answer.value?.workDate
-        ? t('price.paperDay', { day: day(answer.value.workDate) })
-        : t('price.paperNoDay', { day: d(new Date(), { dateStyle: 'medium' }) }),
-      t('price.paperArea', { area: fig('treated'), foam: fig('foam') }),
-    ],
+    title: t('price.inner.title', { job: job() }),
+    lead: [t('price.inner.mark'), when.value, t('price.paperArea', { area: fig('treated'), foam: fig('foam') })],
     columns: [
       { heading: t('price.col.what'), right: false, share: 4 },
       { heading: t('price.col.quantity'), right: true, share: 2 },
       { heading: t('price.col.amount'), right: true, share: 2 },
     ],
     lines: [
-      ...(answer.value?.bid.lines ?? []).map((line) => ({
+      ...(bid.value?.lines ?? []).map((line) => ({
         cells: [names.line(line), reader.print(line.quantity), reader.print(line.amount.figure)],
         strong: false,
       })),
-      { cells: [t('price.total'), '', fig('price')], strong: true },
+      sum(t('price.total'), fig('price'), 1),
     ],
     notes: [
       money.value,
       t('price.paperRate', { perArea: fig('perArea'), perBoardFoot: fig('perBoardFoot') }),
+      ...surfaces.value.map(
+        (one) => `${one.name}: ${reader.print(one.treated)}, ${what(one)}, ${reader.print(one.sets)}`,
+      ),
       missing.value,
+      free.value,
       held.value,
-      t('price.paperSeason'),
-      t('price.paperSafety'),
     ].filter(Boolean),
     onePage: false,
   }))
 
-  return { title, page, held, missing, free }
+  return { outer, inner, held, missing, free }
 }

@@ -4,6 +4,7 @@ import { useI18n } from 'vue-i18n'
 import { api, ask, type Schemas } from '@/shared/api/client'
 import { useProblems } from '@/shared/figures/problems'
 import { useReader } from '@/shared/state/reader'
+import { useSaving } from '@/shared/state/saving'
 import { useSession } from '@/shared/state/session'
 import { useSurveyEdits } from '@/shared/state/survey'
 import SurveyFrame from '../SurveyFrame.vue'
@@ -26,6 +27,12 @@ const file = ref<{ name: string; content: string; model: boolean } | null>(null)
 const brought = ref<string[]>([])
 const fault = ref('')
 const busy = ref(false)
+const saving = useSaving()
+const outs = computed(() => [
+  { word: 'CSV', path: `/api/jobs/${props.job}/surfaces.csv?units=${reader.units}` },
+  { word: 'XLSX', path: `/api/jobs/${props.job}/surfaces.xlsx?units=${reader.units}` },
+  { word: t('survey.exchange.jobFile'), path: `/api/jobs/${props.job}/file` },
+])
 const path = computed(() => ({ params: { path: { id: props.job } } }))
 const ready = computed(() => found.value !== null && found.value.faulty === 0 && found.value.rows.length > 0)
 
@@ -158,10 +165,18 @@ async function takeBack() {
     <section>
       <h2>{{ t('survey.exchange.out') }}</h2>
       <p class="quiet">{{ t('survey.exchange.outLead') }}</p>
+      <p v-if="saving.fault.value" class="fault" role="alert">{{ saving.fault.value }}</p>
       <p class="outs">
-        <a class="button" :href="`/api/jobs/${job}/surfaces.csv?units=${reader.units}`" download>CSV</a>
-        <a class="button" :href="`/api/jobs/${job}/surfaces.xlsx?units=${reader.units}`" download>XLSX</a>
-        <a class="button" :href="`/api/jobs/${job}/file`" download>{{ t('survey.exchange.jobFile') }}</a>
+        <button
+          v-for="out in outs"
+          :key="out.path"
+          type="button"
+          class="button"
+          :disabled="saving.busy.value"
+          @click="saving.saveFrom(out.path)"
+        >
+          {{ out.word }}
+        </button>
         <a class="act" href="/api/schemas/job" target="_blank" rel="noopener">{{ t('survey.exchange.schema') }}</a>
       </p>
     </section>

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, reactive, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { Schemas } from '@/shared/api/client'
+import type { FieldDoubt, Schemas } from '@/shared/api/client'
 import { useProblems } from '@/shared/figures/problems'
 import { useChoices } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
+import DoubtNote from '@/shared/ui/DoubtNote.vue'
 
 /** The rows of a file as they were read, line by line; cells at fault are mended here before anything is taken. */
 type Row = Schemas['CheckedRow']
@@ -34,9 +35,7 @@ const fields = computed(() => {
   }
   return [...seen]
 })
-const listed = computed(() =>
-  onlyFaults.value ? rows.value.filter((row) => row.faults.length || row.note) : rows.value,
-)
+const listed = computed(() => (onlyFaults.value ? rows.value.filter(isMarked) : rows.value))
 const shown = computed(() => listed.value.slice(page.value * PAGE, (page.value + 1) * PAGE))
 const pages = computed(() => Math.max(1, Math.ceil(listed.value.length / PAGE)))
 watch(listed, () => (page.value = Math.min(page.value, pages.value - 1)))
@@ -47,9 +46,19 @@ const choices = computed<Record<string, readonly string[]>>(() => ({
   shape: ['rectangle', 'gable', 'roofPlane', 'band', 'bays', 'box', 'outline'],
 }))
 const known = (field: string, text: string) =>
-  choices.value[field]?.find((one) => one.toLowerCase() === text.toLowerCase())
+  choices.value[field]?.find((one) =>
+    [one, t(`${field}.${one}`)].some((name) => name.toLowerCase() === text.toLowerCase()),
+  )
 
 const faultOf = (row: Row, field: string) => row.faults.find((fault) => fault.field === field)
+// What a person has looked at and found right is not marked again, however often the rows are checked.
+const right = reactive(new Set<string>())
+const keyOf = (row: Row, field: string) => `${row.line} ${field} ${row.fields[field]}`
+const doubtOf = (row: Row, field: string) =>
+  right.has(keyOf(row, field))
+    ? undefined
+    : (row.doubts.find((doubt) => doubt.field === field) as FieldDoubt | undefined)
+const isMarked = (row: Row) => row.faults.length > 0 || !!row.note || row.doubts.some((one) => doubtOf(row, one.field))
 const label = (field: string) => (te(`survey.import.${field}`) ? t(`survey.import.${field}`) : field)
 
 function mend(row: Row, field: string, text: string) {
@@ -105,6 +114,11 @@ const leaveOut = (row: Row) =>
                 @change="mend(row, field, ($event.target as HTMLInputElement).value)"
               />
               <em v-if="faultOf(row, field)" class="fault">{{ sentence(faultOf(row, field)!) }}</em>
+              <DoubtNote
+                :doubt="doubtOf(row, field)"
+                @other="mend(row, field, $event)"
+                @right="right.add(keyOf(row, field))"
+              />
             </td>
             <td>{{ reader.print(row.area) || '–' }}</td>
             <td>

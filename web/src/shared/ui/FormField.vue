@@ -1,0 +1,44 @@
+<script setup lang="ts">
+import { useId } from 'vue'
+import DayPick from './DayPick.vue'
+
+/** A field of a form that is sent as a whole: its label, what is typed, a calendar where it is a day, and its fault. */
+defineProps<{ label: string; fault?: string; hint?: string; day?: boolean }>()
+const text = defineModel<string>({ default: '' })
+const id = useId()
+</script>
+
+<template>
+  <div class="field">
+    <label :for="id">{{ label }}</label>
+    <span class="line">
+      <input
+        :id="id"
+        v-model="text"
+        class="input"
+        :placeholder="hint"
+        :aria-invalid="!!fault"
+        :aria-describedby="`${id}-fault`"
+      />
+      <DayPick v-if="day" :day="text" :label="label" @pick="text = $event" />
+    </span>
+    <em :id="`${id}-fault`" class="fault">{{ fault }}</em>
+  </div>
+</template>
+
+<style scoped>
+.line {
+  display: flex;
+  align-items: center;
+}
+.input {
+  flex: 1;
+  min-width: 0;
+}
+.fault:empty {
+  display: none;
+}
+em {
+  font-style: normal;
+}
+</style>
