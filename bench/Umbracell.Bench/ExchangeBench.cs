@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Text;
 using BenchmarkDotNet.Attributes;
+using Umbracell.Core.Quantities;
 using Umbracell.Formats.Models;
 using Umbracell.Formats.Surveys;
 using Umbracell.Formats.Tables;
@@ -14,7 +15,7 @@ public class ExchangeBench
 {
     private byte[] _csv = [];
     private byte[] _model = [];
-    private List<Dictionary<string, string>> _surfaces = [];
+    private List<Dictionary<string, ExportCell>> _surfaces = [];
 
     [GlobalSetup]
     public void Setup()
@@ -27,7 +28,7 @@ public class ExchangeBench
 
         _csv = Encoding.UTF8.GetBytes(csv.ToString());
         _model = Encoding.UTF8.GetBytes($"<gbXML lengthUnit=\"Meters\"><Campus>{string.Concat(Enumerable.Range(0, 2000).Select(Surface))}</Campus></gbXML>");
-        _surfaces = [.. Enumerable.Range(0, 2000).Select(i => SurfaceExport.Columns.ToDictionary(c => c, c => $"{c} {i}"))];
+        _surfaces = [.. Enumerable.Range(0, 2000).Select(i => SurfaceExport.Columns.ToDictionary(c => c, c => Measured(c) ? ExportCell.Of(i) : new ExportCell($"{c} {i}")))];
     }
 
     [Benchmark]
@@ -41,7 +42,9 @@ public class ExchangeBench
     public int ModelOf2000Surfaces() => BuildingModel.Read(_model).Rows.Count;
 
     [Benchmark]
-    public int WorkbookOf2000Surfaces() => SurfaceExport.ToWorkbook(_surfaces).Length;
+    public int WorkbookOf2000Surfaces() => SurfaceExport.ToWorkbook(_surfaces, UnitSystem.Metric).Length;
+
+    private static bool Measured(string column) => column is "memberDepth" or "memberSpacing";
 
     private static string Surface(int i)
     {

@@ -49,7 +49,7 @@ internal static class SectionWorkings
         workings["insideSurface"] = InsideSurface(study, heat);
         if (study.Lifts.Count > 0)
         {
-            workings["lifts"] = study.Lifts[0].Working;
+            workings["lifts"] = Lifts(study);
         }
 
         if (combined is not null)
@@ -59,6 +59,15 @@ internal static class SectionWorkings
 
         return workings;
     }
+
+    private static Working Lifts(SectionStudy study) => study.Lifts is [var only]
+        ? only.Working
+        : new(
+            "lifts",
+            "n = " + string.Join(" + ", study.Lifts.Select((_, i) => Numbered("n", i + 1))),
+            [.. study.Lifts.Select((plan, i) => new WorkingTerm(Numbered("n", i + 1), "lifts", plan.Working.Result, plan.Working))],
+            Figure.Count(study.Lifts.Sum(plan => plan.Lifts.Count)),
+            "Lifts of each foam, one foam after the other");
 
     private static Working Fill(SectionStudy study)
     {

@@ -1,5 +1,6 @@
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Findings;
+using Umbracell.Core.Lifts;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
 using Umbracell.Questions.Answers;
@@ -76,6 +77,7 @@ public static class SectionQuestions
             study.WholePermeance.Nanograms,
             study.Profile.OutwardDrive.Pascals,
             [.. study.Lifts.SelectMany(plan => plan.Lifts).Select(l => l.Millimetres)],
+            [.. study.Case.Fill.OfType<FoamFill>().Zip(study.Lifts, Lifts)],
             study.Lifts.Sum(plan => plan.LeastTime.TotalMinutes),
             study.ThicknessForTarget?.Millimetres,
             study.GreatestFit?.Millimetres,
@@ -91,6 +93,9 @@ public static class SectionQuestions
             told is null ? null : SectionYears.Answer(told, brief),
             brief ? [] : [.. InchLedger.Of(study.Case).Select(line => new InchAnswer(FigureAnswer.Of(line.Thickness.ToThickness()), FigureAnswer.Of(line.U.ToFigure()), FigureAnswer.Of(Figure.Percent(100 * line.Cut)), FigureAnswer.Of(Figure.Percent(100 * line.Further)), 100 * line.Cut))]);
     }
+
+    private static LiftsAnswer Lifts(FoamFill foam, LiftPlan plan) =>
+        new(foam.Sheet.Name, plan.Lifts.Count, FigureAnswer.Of(plan.Lifts[0].ToThickness()), FigureAnswer.Of(Figure.Duration(plan.Wait)), FigureAnswer.Of(plan.CoolBelow.ToFigure()));
 
     private static Dictionary<string, WorkedFigure> Figures(SectionStudy study, double freeMm, bool brief)
     {
@@ -113,13 +118,6 @@ public static class SectionQuestions
             ["outdoorC"] = study.Case.Air.Outdoor.ToFigure(),
             ["indoorDew"] = study.Profile.Points[^1].DewPoint.ToFigure(),
         };
-        if (study.Lifts.Count > 0)
-        {
-            figures["lift"] = study.Lifts[0].Lifts[0].ToThickness();
-            figures["wait"] = Figure.Duration(study.Lifts[0].Wait);
-            figures["coolBelow"] = study.Lifts[0].CoolBelow.ToFigure();
-        }
-
         if (study.CombinedU is { } combined)
         {
             figures["combinedU"] = combined.ToFigure();

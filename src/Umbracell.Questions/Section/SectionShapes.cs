@@ -108,6 +108,14 @@ public sealed record NotchAnswer(string Key, double ThicknessMm, FigureAnswer Th
 /// <summary>One figure of the section with its working.</summary>
 public sealed record WorkedFigure(FigureAnswer Figure, WorkingAnswer? Working);
 
+/// <summary>The lifts of one foam.</summary>
+/// <param name="Foam">Product.</param>
+/// <param name="Count">How many.</param>
+/// <param name="Each">Thickness of each.</param>
+/// <param name="Wait">Least time from one to the next.</param>
+/// <param name="CoolBelow">Foam temperature below which the next may go on.</param>
+public sealed record LiftsAnswer(string Foam, int Count, FigureAnswer Each, FigureAnswer Wait, FigureAnswer CoolBelow);
+
 /// <summary>What a thickness gives.</summary>
 public sealed record SectionAnswer(
     double FoamRM2KW,
@@ -123,6 +131,7 @@ public sealed record SectionAnswer(
     double WholePermeanceNg,
     double OutwardDrivePa,
     IReadOnlyList<double> LiftsMm,
+    IReadOnlyList<LiftsAnswer> Lifts,
     double LeastTimeMin,
     double? ThicknessForTargetMm,
     double? GreatestFitMm,

@@ -5,6 +5,7 @@ using Umbracell.Core.Findings;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Moisture;
 using Umbracell.Core.Quantities;
+using Umbracell.Core.Tests.Choosing;
 using Xunit;
 
 namespace Umbracell.Core.Tests.Assemblies;
@@ -24,6 +25,26 @@ public sealed class SectionTests
         u.UsU.ShouldBe(0.0613, 0.0001);
         u.ToResistance().UsR.ShouldBe(16.30, 0.01);
     }
+
+    [Fact]
+    public void Lifts_told_of_a_section_are_those_of_its_working_and_make_up_each_foam() =>
+        Gen.Select(Gen.Double[0.6, 5], Gen.Double[2, 9], Gen.Bool).Sample((closed, open, both) =>
+        {
+            FoamFill under = new(Sheets.ClosedCell, Length.FromInches(closed)), over = new(Sheets.OpenCell, Length.FromInches(open));
+            FoamFill[] foams = both ? [under, over] : [under];
+            var study = SectionStudy.Of(Walls.Section(SurfaceKind.UnventedDeck) with { Fill = [.. foams] }, inMotion: true);
+            var working = study.Workings["lifts"];
+            working.Result.Si.ShouldBe(study.Lifts.Sum(plan => plan.Lifts.Count));
+            foreach (var (foam, plan) in foams.Zip(study.Lifts))
+            {
+                plan.Lifts.Sum(l => l.Metres).ShouldBe(foam.Thickness.Metres, 1e-9);
+            }
+
+            if (both)
+            {
+                working.Terms.Select(t => t.From!.Result.Si).Sum().ShouldBe(working.Result.Si);
+            }
+        }, iter: 40);
 
     [Fact]
     public void The_lower_limit_never_exceeds_the_upper_and_the_combined_value_lies_between() =>

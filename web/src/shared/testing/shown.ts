@@ -1,6 +1,6 @@
 import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
 import { flushPromises, mount } from '@vue/test-utils'
-import type { Component } from 'vue'
+import { defineComponent, h, type Component } from 'vue'
 import { i18n } from '@/i18n'
 
 /** A figure as the core prints it. */
@@ -40,4 +40,17 @@ export async function shown(component: Component, props: Record<string, unknown>
   })
   await flushPromises()
   return screen
+}
+
+/** What a composable gives inside a component. */
+export async function within<T>(use: () => T): Promise<T> {
+  let given: T | undefined
+  const Host = defineComponent({
+    setup() {
+      given = use()
+      return () => h('i')
+    },
+  })
+  await shown(Host)
+  return given!
 }

@@ -11,7 +11,7 @@ const id = useId()
 <template>
   <div class="field">
     <label :for="id">{{ label }}</label>
-    <span class="line">
+    <div class="line">
       <input
         :id="id"
         v-model="text"
@@ -21,7 +21,7 @@ const id = useId()
         :aria-describedby="`${id}-fault`"
       />
       <DayPick v-if="day" :day="text" :label="label" @pick="text = $event" />
-    </span>
+    </div>
     <em :id="`${id}-fault`" class="fault">{{ fault }}</em>
   </div>
 </template>

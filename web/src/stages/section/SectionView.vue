@@ -17,6 +17,7 @@ import SectionDrawing from './SectionDrawing.vue'
 import SystemPicker from './SystemPicker.vue'
 import YearPanel from './YearPanel.vue'
 import SeasonSlider from './SeasonSlider.vue'
+import { useLiftsText } from './liftsText'
 import { useBeside } from './useBeside'
 import { useSeason } from './useSeason'
 import { useSectionDesk } from './useSectionDesk'
@@ -28,6 +29,7 @@ const reader = useReader()
 const session = useSession()
 const choices = useChoices()
 const board = useBoard(() => props.job)
+const liftsText = useLiftsText()
 const desk = useSectionDesk(
   () => props.job,
   () => props.surface,
@@ -189,22 +191,12 @@ onKeyStroke(['[', ']'], (event) => {
               }}
             </dt>
           </div>
-          <div v-if="answer.liftsMm.length">
+          <div v-if="answer.lifts.length">
             <dd>
               <FigureText :figure="answer.figures.lifts!.figure" :working="answer.figures.lifts!.working" />
               <span class="unit">{{ t('section.figures.count', answer.liftsMm.length).replace(/^\d+/, '') }}</span>
             </dd>
-            <dt>
-              {{
-                answer.liftsMm.length === 1
-                  ? t('section.figures.liftsOne', { lift: reader.print(answer.figures.lift!.figure) })
-                  : t('section.figures.lifts', {
-                      lift: reader.print(answer.figures.lift!.figure),
-                      wait: reader.print(answer.figures.wait!.figure),
-                      cool: reader.print(answer.figures.coolBelow!.figure),
-                    })
-              }}
-            </dt>
+            <dt>{{ liftsText(answer.lifts) }}</dt>
           </div>
           <div>
             <dd><FigureText :figure="answer.figures.heatCut!.figure" :working="answer.figures.heatCut!.working" /></dd>

@@ -1,7 +1,7 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it } from 'vitest'
-import { defineComponent, h, ref } from 'vue'
-import { figure, shown, worked } from '@/shared/testing/shown'
+import { ref } from 'vue'
+import { figure, within, worked } from '@/shared/testing/shown'
 import type { Schemas } from '@/shared/api/client'
 import { useReader } from '@/shared/state/reader'
 import { useSession } from '@/shared/state/session'
@@ -10,18 +10,6 @@ import { useOrderPaper } from './orderPaper'
 
 beforeEach(() => setActivePinia(createPinia()))
 
-/** What a composable gives inside a component. */
-async function within<T>(use: () => T): Promise<T> {
-  let given: T | undefined
-  const Host = defineComponent({
-    setup() {
-      given = use()
-      return () => h('i')
-    },
-  })
-  await shown(Host)
-  return given!
-}
 const words = (page: Schemas['TablePage']) =>
   [
     page.title,
