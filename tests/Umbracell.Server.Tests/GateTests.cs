@@ -82,7 +82,7 @@ public sealed class GateTests(Product product) : IClassFixture<Product>
 
     [Theory]
     [InlineData("{\"woodPct\":null,\"foundDry\":true,\"concretePct\":25}", "concreteWet")]
-    [InlineData("{\"woodPct\":null,\"foundDry\":true}", "seenDry")]
+    [InlineData("{\"woodPct\":null,\"foundDry\":true}", "seenOnly")]
     [InlineData("{\"woodPct\":null,\"foundDry\":null,\"concretePct\":2}", "concreteDry")]
     public async Task Another_program_may_give_meter_and_eye_in_one(string moisture, string name)
     {

@@ -145,10 +145,10 @@ public sealed class JobTests(Product product) : IClassFixture<Product>
         var client = product.CreateClient();
         for (var attempt = 0; attempt < 10; attempt++)
         {
-            (await client.SendJsonAsync(HttpMethod.Post, "/api/session", new { signInName = "lead@ninthacre.example", password = "wrong" })).Status.ShouldBe(401);
+            (await client.SendJsonAsync(HttpMethod.Post, "/api/session", new { signInName = Product.Forgetful, password = "wrong" })).Status.ShouldBe(401);
         }
 
-        (await client.SendJsonAsync(HttpMethod.Post, "/api/session", new { signInName = "lead@ninthacre.example", password = "umbra-demo" })).Status.ShouldBe(429);
+        (await client.SendJsonAsync(HttpMethod.Post, "/api/session", new { signInName = Product.Forgetful, password = "umbra-demo" })).Status.ShouldBe(429);
         (await client.SendJsonAsync(HttpMethod.Post, "/api/session", new { signInName = "nobody@nowhere.example", password = "x" })).Status.ShouldBe(401);
     }
 

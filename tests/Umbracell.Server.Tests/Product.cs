@@ -9,6 +9,7 @@ using Shouldly;
 using Umbracell.Formats.DataFiles;
 using Umbracell.Server.Survey;
 using Umbracell.Store;
+using Umbracell.Store.Model;
 using Umbracell.Store.Seeding;
 using Umbracell.Store.Tenancy;
 
@@ -18,6 +19,9 @@ namespace Umbracell.Server.Tests;
 public sealed class Product : WebApplicationFactory<Program>
 {
     public const string Token = "a-token-for-tests";
+
+    /// <summary>Somebody who may be locked out without anyone else missing them.</summary>
+    public const string Forgetful = "forgetful@coldwaterlane.example";
 
     private static readonly Lazy<Task> Planted = new(PlantAsync);
 
@@ -49,6 +53,12 @@ public sealed class Product : WebApplicationFactory<Program>
         await using var db = new UmbracellDb(new DbContextOptionsBuilder<UmbracellDb>().UseNpgsql(Connection("UMBRACELL_TEST_OWNER")).UseSnakeCaseNamingConvention().AddInterceptors(new FirmScopeInterceptor(scope)).Options, scope);
         await db.Database.MigrateAsync();
         await DemoSeed.PlantAsync(db, scope, new(ShippedData.ProductSheets, SurfaceStart.Of, PreparationAnswers.List, Token, DateTimeOffset.UtcNow));
+        var known = await db.People.ToListAsync();
+        if (!known.Exists(p => p.SignInName == Forgetful))
+        {
+            db.Add(new Person { SignInName = Forgetful, NormalizedSignInName = Forgetful.ToUpperInvariant(), Title = "viewer", Role = FirmRole.Viewer, SecurityStamp = "new", PasswordHash = known[0].PasswordHash });
+            await db.SaveChangesAsync();
+        }
     }
 }
 

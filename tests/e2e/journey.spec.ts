@@ -52,7 +52,7 @@ test('with the keyboard alone: sign in, job, surface, foam, thickness, sets, gat
   await keys.press('[')
   await expect(face).toHaveAttribute('aria-valuetext', '4 in')
   await expect(page.getByRole('button', { name: 'R-27.6' })).toBeVisible()
-  await expect(page.getByText('2 in each, 15 min apart')).toBeVisible()
+  await expect(page.getByText('2 × 2 in, 15 min apart')).toBeVisible()
 
   await keys.press('w')
   await expect(page.getByText('Follow it with a pocket calculator.')).toBeVisible()

@@ -43,7 +43,7 @@ test('a weather file becomes a place, and a job takes its year and design air fr
   await page.getByRole('button', { name: 'New job' }).click()
   await page.getByLabel('Name', { exact: true }).fill('Fen job')
   await page.locator('.job-form select').filter({ hasText: name }).selectOption({ label: `${name} (6A)` })
-  await expect(page.getByText(`were taken from ${name}`)).toBeVisible()
+  await expect(page.getByText(`Taken from ${name}`)).toBeVisible()
   await expect(page.getByLabel('Outdoor design', { exact: true }).first()).toHaveValue('-20.0 °C')
 })
 

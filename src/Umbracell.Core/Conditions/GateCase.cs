@@ -20,7 +20,7 @@ public enum SubstrateKind
     /// <summary>Metal: by eye, wiped dry and free of frost. No meter reads it.</summary>
     Metal,
 
-    /// <summary>Concrete, masonry, felt or ground: by its own meter, or by eye where no meter was used.</summary>
+    /// <summary>Concrete, masonry, felt or ground: by its own meter; seen dry with no meter read is a Care.</summary>
     Mineral,
 }
 

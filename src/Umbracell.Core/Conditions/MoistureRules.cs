@@ -77,7 +77,7 @@ internal static class MoistureRules
         {
             (SubstrateKind.Wood, { } limit) => ByMeter(gate, limit, Basis.ProductSheet, source, "dry", "nearLimit", "wet", "dryWood"),
             (SubstrateKind.Wood, null) => WoodThatMustBeDry(gate, source),
-            (SubstrateKind.Mineral, _) => ByMeter(gate, gate.Practice.DryConcretePercent, Basis.Practice, PracticeSource, "concreteDry", "concreteDry", "concreteWet", "dryConcrete") ?? ByEye(gate, source),
+            (SubstrateKind.Mineral, _) => ByMeter(gate, gate.Practice.DryConcretePercent, Basis.Practice, PracticeSource, "concreteDry", "concreteDry", "concreteWet", "dryConcrete") ?? SeenOnly(gate, source),
             _ => ByEye(gate, source),
         };
 
@@ -120,6 +120,16 @@ internal static class MoistureRules
             ? meter with { Case = "notLookedAt", Verdict = Verdict.Hold, Basis = Basis.ProductSheet, Remedies = [new("lookDry", new Dictionary<string, Figure>())] }
             : meter ?? ByEye(gate, source);
     }
+
+    // No eye sees the water within concrete or brick: what looks dry is not held, and not clear before its meter is read.
+    private static Finding? SeenOnly(GateCase gate, string source) => ByEye(gate, source) is not { Verdict: Verdict.Clear } seen ? ByEye(gate, source) : seen with
+    {
+        Case = "seenOnly",
+        Verdict = Verdict.Care,
+        Basis = Basis.Practice,
+        Source = PracticeSource,
+        Remedies = [Remedy.Of("readConcrete", "to", new Figure(gate.Practice.DryConcretePercent, Dimension.MoistureContent).AtMost)],
+    };
 
     private static Finding? ByEye(GateCase gate, string source) => gate.FoundDry is not { } seen ? null : new("G5", seen.Value ? "seenDry" : "seenWet", seen.Value ? Verdict.Clear : Verdict.Hold, Basis.ProductSheet, source)
     {

@@ -98,7 +98,7 @@ public sealed class SprayGateTests
     [InlineData(SubstrateKind.Mineral, 3.0, true, Verdict.Clear, "concreteDry")]
     [InlineData(SubstrateKind.Mineral, 3.0, false, Verdict.Hold, "seenWet")]
     [InlineData(SubstrateKind.Mineral, 3.0, null, Verdict.Clear, "concreteDry")]
-    [InlineData(SubstrateKind.Mineral, null, true, Verdict.Clear, "seenDry")]
+    [InlineData(SubstrateKind.Mineral, null, true, Verdict.Care, "seenOnly")]
     [InlineData(SubstrateKind.Mineral, null, null, Verdict.Hold, "unread")]
     [InlineData(SubstrateKind.Metal, null, true, Verdict.Clear, "seenDry")]
     [InlineData(SubstrateKind.Metal, null, false, Verdict.Hold, "seenWet")]

@@ -146,7 +146,7 @@ function cancel() {
     </fieldset>
     <fieldset>
       <legend>{{ t('section.year.title') }}</legend>
-      <label class="field">
+      <label class="field wide">
         <span>{{ t('jobs.form.place') }}</span>
         <select
           v-model="values.place"
@@ -178,7 +178,7 @@ function cancel() {
           </template>
         </span>
       </label>
-      <label class="field">
+      <label class="field wide">
         <span>{{ t('jobs.form.humidityClass') }}</span>
         <select v-model="values.humidityClass" class="input">
           <option v-for="one in ['1', '2', '3', '4', '5', '']" :key="one" :value="one">
@@ -249,5 +249,8 @@ em {
 }
 .whole {
   grid-column: 1 / -1;
+}
+.kept {
+  display: block;
 }
 </style>
