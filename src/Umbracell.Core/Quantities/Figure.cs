@@ -49,6 +49,9 @@ public enum Dimension
     /// <summary>Share of a whole; percent.</summary>
     Percent,
 
+    /// <summary>Chance that something happens; percent. Told in whole percents, and never as none or all.</summary>
+    Chance,
+
     /// <summary>Moisture content of the substrate; percent of dry mass.</summary>
     MoistureContent,
 
@@ -166,6 +169,10 @@ public readonly record struct Figure(double Si, Dimension Dimension)
 
     /// <summary>A share of a whole in percent.</summary>
     public static Figure Percent(double percent) => new(percent, Dimension.Percent);
+
+    /// <summary>A chance.</summary>
+    /// <param name="share">0 to 1.</param>
+    public static Figure Chance(double share) => new(share * 100, Dimension.Chance);
 
     /// <summary>A duration.</summary>
     public static Figure Duration(TimeSpan duration) => new(duration.TotalSeconds, Dimension.Duration);

@@ -35,6 +35,8 @@ public static class QuantityPrinter
             (Dimension.Sets, _) => Fixed(value, value is > 0 and < 0.1 ? 2 : 1, way) + (Fixed(value, 1, way) == "1.0" ? " set" : " sets"),
             (Dimension.Percent, _) when value is > 0 and < 0.05 => "under 0.1 %",
             (Dimension.Percent, _) when value is > 99.95 and < 100 => "over 99.9 %",
+            (Dimension.Chance, _) when value < 0.5 => "< 1 %",
+            (Dimension.Chance, _) when value >= 99.5 => "> 99 %",
             (Dimension.HumidityPoints, _) => Trimmed(value, 1, way) + " points",
             (Dimension.Money, _) => Rounded(figure.Dimension, system, value, way),
             _ => Rounded(figure.Dimension, system, value, way) + " " + Units.Of(figure.Dimension, system).Symbol,
@@ -120,7 +122,7 @@ public static class QuantityPrinter
     {
         (Dimension.Thickness or Dimension.Span, UnitSystem.Us) => null,
         (Dimension.Conductivity or Dimension.Permeance, _) => null,
-        (Dimension.Thickness or Dimension.Altitude or Dimension.RelativeHumidity, _) => 0,
+        (Dimension.Thickness or Dimension.Altitude or Dimension.RelativeHumidity or Dimension.Chance, _) => 0,
         (Dimension.Span, _) => 2,
         (Dimension.Area or Dimension.FoamVolume, UnitSystem.Us) => 0,
         (Dimension.Area, _) => 1,

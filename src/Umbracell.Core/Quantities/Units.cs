@@ -12,7 +12,7 @@ internal sealed record Unit(string Symbol, double Scale, double Offset, Dimensio
 internal static class Units
 {
     private static readonly Dimension[] Lengths = [Dimension.Thickness, Dimension.Span, Dimension.Altitude];
-    private static readonly Dimension[] Shares = [Dimension.RelativeHumidity, Dimension.HumidityPoints, Dimension.Percent, Dimension.MoistureContent];
+    private static readonly Dimension[] Shares = [Dimension.RelativeHumidity, Dimension.HumidityPoints, Dimension.Percent, Dimension.Chance, Dimension.MoistureContent];
 
     public static readonly Unit None = new("", 1, 0, [Dimension.Number, Dimension.Count]);
     public static readonly Unit Inch = new("in", Length.MetresPerInch, 0, Lengths, "in", "inch", "inches", "\"", "''", "”", "″");
@@ -127,7 +127,7 @@ internal static class Units
         (Dimension.Temperature, _) => Celsius,
         (Dimension.TemperatureDifference, UnitSystem.Us) => FahrenheitDegree,
         (Dimension.TemperatureDifference, _) => Kelvin,
-        (Dimension.RelativeHumidity or Dimension.HumidityPoints or Dimension.Percent or Dimension.MoistureContent, _) => Percent,
+        (Dimension.RelativeHumidity or Dimension.HumidityPoints or Dimension.Percent or Dimension.Chance or Dimension.MoistureContent, _) => Percent,
         (Dimension.Resistance, UnitSystem.Us) => UsR,
         (Dimension.Resistance, _) => SiR,
         (Dimension.Transmittance, UnitSystem.Us) => UsU,

@@ -29,10 +29,17 @@ public readonly record struct SetsSpread(double Area, double Yield, double MeanD
 /// <summary>What loading a whole number of sets means.</summary>
 /// <param name="Sets">Whole sets on the truck.</param>
 /// <param name="ChanceShort">Chance that they do not suffice, 0 to 1.</param>
-/// <param name="LeftOver">Foam left over at the median demand; zero where the load is under the median.</param>
+/// <param name="LeftOver">Foam left over at the median demand; below zero what is missing then.</param>
 /// <param name="ChanceWorking">How the chance came about.</param>
 /// <param name="LeftOverWorking">How the left-over came about.</param>
 public sealed record SetsLoad(int Sets, double ChanceShort, FoamVolume LeftOver, Working ChanceWorking, Working LeftOverWorking);
+
+/// <summary>What a surface adds to a load.</summary>
+/// <param name="Volume">Foam in place, above zero.</param>
+/// <param name="Sets">Sets that suffice as often as not, above zero.</param>
+/// <param name="MeanDepth">Relative standard deviation of its mean depth.</param>
+/// <param name="SetsWorking">How the sets came about.</param>
+public sealed record LoadPart(FoamVolume Volume, double Sets, double MeanDepth, Working? SetsWorking = null);
 
 /// <summary>Sets of material for an amount of foam, as a distribution and as a load for a chosen risk.</summary>
 /// <param name="Median">Sets that suffice as often as not.</param>
@@ -56,12 +63,52 @@ public sealed record SpraySets(double Median, double Spread, SetsLoad Load, IRea
     public static SpraySets For(FoamVolume volume, SetYield yield, SetsSpread spread, double risk, Working? volumeWorking = null)
     {
         QuantityRangeException.Within("foam volume", volume.CubicMetres, double.Epsilon, 1e6, Dimension.FoamVolume);
+        return Of(MedianWorking(volume, yield, volumeWorking), new("Y", "setYield", yield.Expected.ToFigure(), yield.Working), spread, risk);
+    }
+
+    /// <summary>Sets of one product for all surfaces of a job that take it: they are loaded together.</summary>
+    /// <remarks>
+    /// Area, crew and product err the same way on every surface. What a job scatters shrinks with the foam of the whole load, not with that of its smallest surface. Depth is the crew's habit and shared too: its
+    /// deviations add by the sets they stand for.
+    /// </remarks>
+    /// <param name="parts">What each surface takes; one or more.</param>
+    /// <param name="yieldSd">Standard deviation of ln(yield) of a job of some foam.</param>
+    /// <param name="risk">Chance of running short that is taken, 0.001 to 0.5.</param>
+    /// <exception cref="QuantityRangeException">No foam, or risk out of range.</exception>
+    public static SpraySets OfJob(IReadOnlyList<LoadPart> parts, Func<FoamVolume, double> yieldSd, double risk)
+    {
+        var volume = parts.Aggregate(default(FoamVolume), (sum, part) => sum + part.Volume);
+        var sets = parts.Sum(part => part.Sets);
+        QuantityRangeException.Within("foam volume", volume.CubicMetres, double.Epsilon, 1e6, Dimension.FoamVolume);
+        SetsSpread spread = new(SetsSpread.DefaultArea, yieldSd(volume), parts.Sum(part => part.Sets / sets * part.MeanDepth));
+        var median = parts is [{ SetsWorking: { } only }] ? only : new Working(
+            "medianSets",
+            "n = " + string.Join(" + ", parts.Select((_, i) => $"n{i + 1}")),
+            [.. parts.Select((part, i) => new WorkingTerm($"n{i + 1}", "medianSets", new(part.Sets, Dimension.Sets), part.SetsWorking))],
+            new(sets, Dimension.Sets),
+            "Sets of each surface, added");
+        var mean = volume * (1 / sets);
+        return Of(median, new("Y", "setYield", mean.ToFigure(), parts.Count == 1 ? null : new("setYield", "Y = V / n", [new("V", "foamVolume", volume.ToFigure()), new("n", "medianSets", median.Result)], mean.ToFigure(), "Foam of all surfaces over their sets")), spread, risk);
+    }
+
+    /// <summary>How the sets of some foam come about.</summary>
+    /// <param name="volume">Foam in place.</param>
+    /// <param name="yield">Yield of a set.</param>
+    /// <param name="volumeWorking">How the volume came about.</param>
+    internal static Working MedianWorking(FoamVolume volume, SetYield yield, Working? volumeWorking) => new(
+        "medianSets",
+        "n = V / Y",
+        [new("V", "foamVolume", volume.ToFigure(), volumeWorking), new("Y", "setYield", yield.Expected.ToFigure(), yield.Working)],
+        new(volume / yield.Expected, Dimension.Sets),
+        "Volume over yield");
+
+    private static SpraySets Of(Working medianWorking, WorkingTerm perSet, SetsSpread spread, double risk)
+    {
         QuantityRangeException.Within("risk", risk * 100, 0.1, 50, Dimension.Percent);
-        var median = volume / yield.Expected;
+        var median = medianWorking.Result.Si;
         var sd = spread.OfSets;
         var z = NormalDistribution.Quantile(1 - risk);
         var whole = LoadFor(median, sd, risk);
-        var medianWorking = new Working("medianSets", "n = V / Y", [new("V", "foamVolume", volume.ToFigure(), volumeWorking), new("Y", "setYield", yield.Expected.ToFigure(), yield.Working)], new(median, Dimension.Sets), "Volume over yield");
         var loadWorking = new Working(
             "loadSets",
             "n_load = n · exp(z · σ), rounded up",
@@ -72,7 +119,7 @@ public sealed record SpraySets(double Median, double Spread, SetsLoad Load, IRea
             ],
             new(whole, Dimension.Sets),
             "Sets are log-normal; the load leaves the chosen risk of running short");
-        SetsLoad Loaded(int sets) => LoadOf(sets, medianWorking, sd, yield);
+        SetsLoad Loaded(int sets) => LoadOf(sets, medianWorking, sd, perSet);
         return new(median, sd, Loaded(whole), [.. new[] { whole - 1, whole, whole + 1 }.Where(n => n >= 0).Select(Loaded)], medianWorking, loadWorking);
     }
 
@@ -85,19 +132,19 @@ public sealed record SpraySets(double Median, double Spread, SetsLoad Load, IRea
 
     /// <summary>Chance that a whole number of sets does not suffice.</summary>
     public static double ChanceShort(double median, double spread, int sets) =>
-        sets <= 0 ? 1 : spread <= 0 ? (sets < median ? 1 : 0) : 1 - NormalDistribution.Below(Math.Log(sets / median) / spread);
+        sets <= 0 ? 1 : spread <= 0 ? (sets < median ? 1 : 0) : NormalDistribution.Below(-Math.Log(sets / median) / spread);
 
-    private static SetsLoad LoadOf(int sets, Working median, double spread, SetYield yield)
+    private static SetsLoad LoadOf(int sets, Working median, double spread, WorkingTerm perSet)
     {
         var chance = ChanceShort(median.Result.Si, spread, sets);
-        var left = sets > median.Result.Si ? yield.Expected * (sets - median.Result.Si) : default;
+        var left = new FoamVolume(perSet.Value.Si * (sets - median.Result.Si));
         WorkingTerm[] load = [new("n_load", "setsOnRig", Figure.Count(sets)), new("n", "medianSets", median.Result, median)];
         return new(
             sets,
             chance,
             left,
-            new("chanceShort", "P = 1 − Φ(ln(n_load / n) / σ)", [.. load, new("σ", "setsSpread", Figure.Number(spread))], Figure.Percent(chance * 100), "Sets are log-normal; Φ is the standard normal distribution"),
-            new("leftOver", "V = (n_load − n) · Y, not under 0", [.. load, new("Y", "setYield", yield.Expected.ToFigure(), yield.Working)], left.ToFigure(), "What the median demand leaves of the load"));
+            new("chanceShort", "P = 1 − Φ(ln(n_load / n) / σ)", [.. load, new("σ", "setsSpread", Figure.Number(spread))], Figure.Chance(chance), "Sets are log-normal; Φ is the standard normal distribution"),
+            new("leftOver", "V = (n_load − n) · Y", [.. load, perSet], left.ToFigure(), "What the median demand leaves of the load; below zero what is missing then"));
     }
 
     private static Working SpreadWorking(SetsSpread spread) => new(

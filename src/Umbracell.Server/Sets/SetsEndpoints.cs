@@ -1,6 +1,5 @@
 using Microsoft.AspNetCore.Http.HttpResults;
 using Umbracell.Core.Quantities;
-using Umbracell.Core.Yield;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Jobs;
 using Umbracell.Server.Sets.Price;
@@ -28,26 +27,19 @@ internal static class SetsEndpoints
         var surface = row.Surface;
         var answer = row.Sets is { } sets ? SetsQuestions.Answer(sets, row.Sheet!) : null;
         var missing = answer is not null ? null : row.Takeoff is null ? "size" : row.Sheet is null ? "sheet" : surface.FoamThicknessM is null ? "thickness" : "faulty";
-        return TypedResults.Ok(new SetsOfSurface(row.SetsQuestion, answer, missing, Loads(study, JobBid.Of(study, means)), [.. row.Further.Select(one => new FurtherFoam(one.Sheet.Name, FigureAnswer.Of(one.Sets.Demand.MeanDepth.ToThickness()), FigureAnswer.Of(one.Sets.Demand.Volume.ToFigure()), FigureAnswer.Of(new(one.Sets.Sets.Median, Dimension.Sets))))], surface.Version, study.Job.Version));
+        return TypedResults.Ok(new SetsOfSurface(row.SetsQuestion, answer, missing, Loads(JobBid.Of(study, means), row), [.. row.Further.Select(one => new FurtherFoam(one.Sheet.Name, FigureAnswer.Of(one.Sets.Demand.MeanDepth.ToThickness()), FigureAnswer.Of(one.Sets.Demand.Volume.ToFigure()), FigureAnswer.Of(new(one.Sets.Sets.Median, Dimension.Sets))))], surface.Version, study.Job.Version));
     }
 
-    /// <summary>Surfaces of one product are loaded together, by the way each will be sprayed. Their errors are taken as shared, as one crew sprays them with one product.</summary>
-    private static List<ProductLoad> Loads(JobStudy study, JobBid bid)
-    {
-        var loads = new List<ProductLoad>();
-        foreach (var group in bid.Surfaces.SelectMany(s => s.Priced.Foams).GroupBy(foam => foam.Sheet.Id).OrderBy(g => g.Key, StringComparer.Ordinal))
-        {
-            var volume = group.Aggregate(default(FoamVolume), (sum, foam) => sum + foam.Volume);
-            var median = group.Sum(foam => foam.Sets);
-            var spread = JobBid.SpreadOf(study, group.Key);
-            var load = SpraySets.LoadFor(median, spread, study.Job.RiskPct / 100);
-            var leftOver = load > median ? volume * ((load - median) / median) : default;
-            loads.Add(new(
-                group.Key, group.First().Sheet.Name, group.Count(), median, load,
-                FigureAnswer.Of(new(median, Dimension.Sets)), FigureAnswer.Of(volume.ToFigure()), FigureAnswer.Of(leftOver.ToFigure()),
-                FigureAnswer.Of(Figure.Percent(100 * SpraySets.ChanceShort(median, spread, load)))));
-        }
-
-        return loads;
-    }
+    private static List<ProductLoad> Loads(JobBid bid, SurfaceStudy row) => [.. bid.Loads.Select(load => new ProductLoad(
+        load.Sheet.Id,
+        load.Sheet.Name,
+        load.Surfaces.Count,
+        load.Surfaces.Any(surface => surface.Row == row),
+        load.Sets.Median,
+        load.Sets.Load.Sets,
+        SetsQuestions.Worked(new(load.Sets.Median, Dimension.Sets), load.Sets.Working),
+        FigureAnswer.Of(load.Volume.ToFigure()),
+        SetsQuestions.Worked(Figure.Count(load.Sets.Load.Sets), load.Sets.LoadWorking),
+        SetsQuestions.Load(load.Sets.Load),
+        [.. load.Sets.Around.Select(SetsQuestions.Load)]))];
 }

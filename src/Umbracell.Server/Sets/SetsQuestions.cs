@@ -97,8 +97,8 @@ internal static class SetsQuestions
         FindingAnswer.All(study.Findings),
         study.Findings.Worst());
 
-    private static SetsLoadAnswer Load(SetsLoad load) => new(
-        load.Sets, load.ChanceShort * 100, load.LeftOver.BoardFeet, Worked(Figure.Percent(load.ChanceShort * 100), load.ChanceWorking), Worked(load.LeftOver.ToFigure(), load.LeftOverWorking));
+    public static SetsLoadAnswer Load(SetsLoad load) => new(
+        load.Sets, load.ChanceShort * 100, load.LeftOver.BoardFeet, Worked(Figure.Chance(load.ChanceShort), load.ChanceWorking), Worked(load.LeftOver.ToFigure(), load.LeftOverWorking));
 
     private static Dictionary<string, WorkedFigure> Figures(SetsStudy study, ProductSheet sheet) => new()
     {
@@ -130,8 +130,8 @@ internal static class SetsQuestions
         ["drums"] = Worked(study.Conditions.Drums.ToFigure(), null),
         ["lift"] = Worked(study.Conditions.Lift.ToThickness(), null),
         ["leftOver"] = Worked(study.Sets.Load.LeftOver.ToFigure(), study.Sets.Load.LeftOverWorking),
-        ["chanceShort"] = Worked(Figure.Percent(study.Sets.Load.ChanceShort * 100), study.Sets.Load.ChanceWorking),
+        ["chanceShort"] = Worked(Figure.Chance(study.Sets.Load.ChanceShort), study.Sets.Load.ChanceWorking),
     };
 
-    private static WorkedFigure Worked(Figure figure, Working? working) => new(FigureAnswer.Of(figure), WorkingAnswer.Maybe(working));
+    public static WorkedFigure Worked(Figure figure, Working? working) => new(FigureAnswer.Of(figure), WorkingAnswer.Maybe(working));
 }

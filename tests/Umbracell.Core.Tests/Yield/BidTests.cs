@@ -1,3 +1,4 @@
+using System.Globalization;
 using CsCheck;
 using Shouldly;
 using Umbracell.Core.Air;
@@ -37,12 +38,28 @@ public sealed class BidTests
     {
         var rates = Rates with { OverheadPercent = overhead, ProfitPercent = profit, ProfitIsMarkup = markup };
         var bid = Bid.Of([Wall(area, sets)], rates);
-        bid.Lines.Sum(l => l.Amount).ShouldBe(bid.Price, 1e-6 * bid.Price);
-        var own = bid.Cost * (1 + overhead / 100);
-        (markup ? bid.Net / own - 1 : 1 - own / bid.Net).ShouldBe(profit / 100, 1e-9);
-        (bid.Price / bid.Net).ShouldBe(1.08, 1e-9);
+        // Each share is rounded to the cent, and may be off by half of one.
+        const double Half = 0.005 + 1e-9;
+        var own = bid.Cost + Amount(bid, "overhead");
+        own.ShouldBe(bid.Cost * (1 + overhead / 100), Half);
+        (bid.Net - own).ShouldBe(markup ? own * profit / 100 : own * profit / (100 - profit), Half);
+        (bid.Price - bid.Net).ShouldBe(0.08 * bid.Net, Half);
         (bid.PerSquareMetre * bid.Treated.SquareMetres).ShouldBe(bid.Net, 1e-6 * bid.Net);
     });
+
+    [Fact]
+    public void Whoever_adds_up_the_printed_lines_comes_to_the_printed_price() =>
+        Gen.Select(Gen.Double[5, 500], Gen.Double[0.2, 8], Gen.Double[0, 60], Gen.Double[0, 30], Gen.Double[0, 21], Gen.Double[1, 3000], Gen.Enum<UnitSystem>()).Sample((area, sets, overhead, profit, tax, price, units) =>
+        {
+            var rates = Rates with { OverheadPercent = overhead, ProfitPercent = profit, TaxPercent = tax, SetPrice = new Dictionary<string, double> { ["closed"] = price }, CrewHour = price / 17, ScaffoldPerM2 = price / 301 };
+            var bid = Bid.Of([Wall(area, sets) with { Access = AccessKind.Scaffold }, Wall(area / 7, sets / 11)], rates);
+            decimal Printed(double amount) => decimal.Parse(QuantityPrinter.Print(new(amount, Dimension.Money), units), NumberStyles.Number, CultureInfo.InvariantCulture);
+            bid.Lines.Sum(l => Printed(l.Amount)).ShouldBe(Printed(bid.Price));
+            bid.Lines.Where(l => l.Key != "tax").Sum(l => Printed(l.Amount)).ShouldBe(Printed(bid.Net));
+            bid.Lines.Where(l => l.Key is not ("tax" or "profit" or "overhead")).Sum(l => Printed(l.Amount)).ShouldBe(Printed(bid.Cost));
+        });
+
+    private static double Amount(Bid bid, string key) => bid.Lines.FirstOrDefault(l => l.Key == key)?.Amount ?? 0;
 
     [Fact]
     public void Each_amount_follows_from_the_terms_of_its_working()

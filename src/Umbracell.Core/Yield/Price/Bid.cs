@@ -10,7 +10,11 @@ namespace Umbracell.Core.Yield.Price;
 /// <param name="Volume">Foam in place before shaving.</param>
 /// <param name="Sets">Sets that suffice as often as not.</param>
 /// <param name="SetsWorking">How the sets came about.</param>
-public sealed record BidFoam(ProductSheet Sheet, FoamVolume Volume, double Sets, Working? SetsWorking = null);
+public sealed record BidFoam(ProductSheet Sheet, FoamVolume Volume, double Sets, Working? SetsWorking = null)
+{
+    /// <summary>Relative standard deviation of its mean depth, 0 where it is not known.</summary>
+    public double MeanDepthSd { get; init; }
+}
 
 /// <summary>Batts, boards and coats of a surface.</summary>
 /// <param name="Id">Batt or material.</param>

@@ -124,16 +124,16 @@ internal sealed class BidSums(IReadOnlyList<BidSurface> surfaces, Rates rates)
     // Overhead on the cost, profit as margin or markup, tax on the price.
     private Bid Above(double hours, int days)
     {
-        var cost = _lines.Sum(l => l.Amount);
-        var overhead = cost * rates.OverheadPercent / 100;
+        var cost = Cents.Sum(_lines.Select(l => l.Amount));
+        var overhead = Cents.Of(cost * rates.OverheadPercent / 100);
         Share("overhead", rates.OverheadPercent, overhead, "o = c · q", ("c", "bidCost", cost));
-        var own = cost + overhead;
-        var profit = rates.ProfitIsMarkup ? own * rates.ProfitPercent / 100 : own * rates.ProfitPercent / (100 - rates.ProfitPercent);
+        var own = Cents.Of(cost + overhead);
+        var profit = Cents.Of(rates.ProfitIsMarkup ? own * rates.ProfitPercent / 100 : own * rates.ProfitPercent / (100 - rates.ProfitPercent));
         Share("profit", rates.ProfitPercent, profit, rates.ProfitIsMarkup ? "w = c · q" : "w = c · q / (1 − q)", ("c", "ownCost", own));
-        var net = own + profit;
-        var tax = net * rates.TaxPercent / 100;
+        var net = Cents.Of(own + profit);
+        var tax = Cents.Of(net * rates.TaxPercent / 100);
         Share("tax", rates.TaxPercent, tax, "x = P · q", ("P", "netPrice", net));
-        return new(_lines, cost, net, net + tax, hours, days, surfaces.Aggregate(new Area(0), (sum, s) => sum + s.Treated), surfaces.SelectMany(s => s.Foams).Aggregate(default(FoamVolume), (sum, f) => sum + f.Volume), _missing, [.. Unentered()], _free);
+        return new(_lines, cost, net, Cents.Of(net + tax), hours, days, surfaces.Aggregate(new Area(0), (sum, s) => sum + s.Treated), surfaces.SelectMany(s => s.Foams).Aggregate(default(FoamVolume), (sum, f) => sum + f.Volume), _missing, [.. Unentered()], _free);
     }
 
     private IEnumerable<string> Unentered()
@@ -158,8 +158,12 @@ internal sealed class BidSums(IReadOnlyList<BidSurface> surfaces, Rates rates)
         }
     }
 
-    private void Line(string key, Figure quantity, double amount, string formula, IReadOnlyList<WorkingTerm> terms, string source) =>
-        _lines.Add(new(key, quantity, amount, new("bidLine:" + key.Split(':')[0], formula, terms, new(amount, Dimension.Money), source)));
+    // A line is what is printed of it: whoever adds the lines up comes to the price.
+    private void Line(string key, Figure quantity, double amount, string formula, IReadOnlyList<WorkingTerm> terms, string source)
+    {
+        var cents = Cents.Of(amount);
+        _lines.Add(new(key, quantity, cents, new("bidLine:" + key.Split(':')[0], formula, terms, new(cents, Dimension.Money), source)));
+    }
 
     private static WorkingTerm Money(string symbol, string name, double value) => new(symbol, name, new(value, Dimension.Money));
 }

@@ -118,7 +118,7 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
             var yield = SetYield.For(part.Sheet, conditions, c.CrewFactor);
             var volume = demand.Volume * (part.Thickness / c.Thickness);
             var sets = volume / yield.Expected;
-            return new BidFoam(part.Sheet, volume, sets, new("medianSets", "n = V / Y", [new("V", "foamVolume", volume.ToFigure(), demand.Working), new("Y", "setYield", yield.Expected.ToFigure(), yield.Working)], new(sets, Dimension.Sets), "Volume over yield"));
+            return new BidFoam(part.Sheet, volume, sets, SpraySets.MedianWorking(volume, yield, demand.Working)) { MeanDepthSd = SetsSpread.DefaultFor(demand).MeanDepth };
         }).ToList();
         var bid = Priced(foams, null);
         return new(kind, foams, bid, TimeSpan.Zero, null, 0, TimeSpan.FromHours(bid.CrewHours), [.. findings.OrderByDescending(f => f.Verdict)]);

@@ -2,7 +2,9 @@ using Umbracell.Core.Air;
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Choosing;
 using Umbracell.Core.Conditions;
+using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
+using Umbracell.Core.Yield;
 using Umbracell.Core.Yield.Price;
 using Umbracell.Server.Jobs;
 using Umbracell.Server.Sets.PastJobs;
@@ -17,10 +19,18 @@ namespace Umbracell.Server.Sets.Price;
 /// <param name="Priced">What goes into the bid.</param>
 internal sealed record PricedSurface(SurfaceStudy Row, ColdRoutes? Routes, ColdRoute? Route, BidSurface Priced);
 
+/// <summary>What a job loads of a product, for all surfaces together by the way each will be sprayed.</summary>
+/// <param name="Sheet">The product.</param>
+/// <param name="Surfaces">The surfaces that take it.</param>
+/// <param name="Volume">Foam of all of them.</param>
+/// <param name="Sets">Its sets.</param>
+internal sealed record JobLoad(ProductSheet Sheet, IReadOnlyList<PricedSurface> Surfaces, FoamVolume Volume, SpraySets Sets);
+
 /// <summary>The bid of a job by the firm's rates, for the day of the work.</summary>
 /// <param name="Bid">The bid.</param>
 /// <param name="Surfaces">Its surfaces.</param>
-internal sealed record JobBid(Bid Bid, IReadOnlyList<PricedSurface> Surfaces)
+/// <param name="Loads">What it loads, by product.</param>
+internal sealed record JobBid(Bid Bid, IReadOnlyList<PricedSurface> Surfaces, IReadOnlyList<JobLoad> Loads)
 {
     // Nearer to the edge of its window than this a surface has its routes compared.
     private static readonly TemperatureDifference NearEdge = new(3);
@@ -30,7 +40,19 @@ internal sealed record JobBid(Bid Bid, IReadOnlyList<PricedSurface> Surfaces)
         var rows = RowsOf(study);
         var space = SpaceOf(study, rows);
         var surfaces = rows.ConvertAll(row => Priced(row, study.Job, means, space));
-        return new(Bid.Of([.. surfaces.Select(s => s.Priced)], means.Rates), surfaces);
+        return new(Bid.Of([.. surfaces.Select(s => s.Priced)], means.Rates), surfaces, LoadsOf(surfaces, study.Job, means.Learning));
+    }
+
+    private static List<JobLoad> LoadsOf(List<PricedSurface> surfaces, Job job, CrewLearning learning)
+    {
+        var byProduct = surfaces.SelectMany(s => s.Priced.Foams, (surface, foam) => (Surface: surface, Foam: foam)).GroupBy(one => one.Foam.Sheet.Id);
+        return [.. byProduct.OrderBy(group => group.Key, StringComparer.Ordinal).Select(group =>
+        {
+            var sheet = group.First().Foam.Sheet;
+            var crew = learning.For(job.Crew, CrewYields.FamilyOf(sheet));
+            var sets = SpraySets.OfJob([.. group.Select(one => new LoadPart(one.Foam.Volume, one.Foam.Sets, one.Foam.MeanDepthSd, one.Foam.SetsWorking))], crew.NextJobSd, job.RiskPct / 100);
+            return new JobLoad(sheet, [.. group.Select(one => one.Surface).Distinct()], group.Aggregate(default(FoamVolume), (sum, one) => sum + one.Foam.Volume), sets);
+        })];
     }
 
     // What is measured and has something put in; the space that is heated is theirs together.
@@ -48,7 +70,7 @@ internal sealed record JobBid(Bid Bid, IReadOnlyList<PricedSurface> Surfaces)
             row.Surface.Name,
             row.Takeoff!.Treated,
             row.Surface.Details.Access,
-            [.. row.AllSets.Select(one => new BidFoam(one.Sheet, one.Sets.Demand.Volume, one.Sets.Sets.Median, one.Sets.Sets.Working))],
+            [.. row.AllSets.Select(one => new BidFoam(one.Sheet, one.Sets.Demand.Volume, one.Sets.Sets.Median, one.Sets.Sets.Working) { MeanDepthSd = one.Sets.Spread.MeanDepth })],
             [.. Bought(row)],
             row.Shaved,
             row.Section?.Lifts.Aggregate(TimeSpan.Zero, (sum, plan) => sum + plan.LeastTime) ?? TimeSpan.Zero)
@@ -64,14 +86,6 @@ internal sealed record JobBid(Bid Bid, IReadOnlyList<PricedSurface> Surfaces)
         var route = routes.Chosen is { Kind: not ColdRouteKind.Straight } other ? other : null;
         var heat = route is { KilowattHours: > 0, Heating: { } air } ? new BidHeat(route.KilowattHours, air.Working) : null;
         return new(row, routes, route, route is null ? asItIs : asItIs with { Foams = [.. route.Foams, .. asItIs.Foams.Skip(1)], Heat = heat });
-    }
-
-    /// <summary>Standard deviation of ln(sets) of a product of the job. A route may change the product: then that of the products it stands for is taken.</summary>
-    public static double SpreadOf(JobStudy study, string sheet)
-    {
-        var all = study.Rows.SelectMany(r => r.AllSets).ToList();
-        var own = all.Where(one => one.Sheet.Id == sheet).ToList();
-        return (own.Count > 0 ? own : all).Max(one => one.Sets.Sets.Spread);
     }
 
     /// <summary>The cold-weather question of a surface; null without foam, size, or a substrate temperature.</summary>

@@ -22,10 +22,8 @@ internal static class JobOrder
         var pricing = JobPricing.Of(study.Job);
         var day = pricing.WorkDate ?? today;
         var air = JobPricing.SeasonOf(study.Job)?.Air;
-        var lines = bid.Surfaces.SelectMany(s => s.Priced.Foams).GroupBy(f => f.Sheet.Id).OrderBy(g => g.Key, StringComparer.Ordinal)
-            .Select(g => Line(g.First().Sheet, g.Sum(f => f.Sets), JobBid.SpreadOf(study, g.Key), study.Job, lots, rates, day, air) with { NextJobs = [.. elsewhere[g.Key].Order(StringComparer.Ordinal).Take(MostNextJobs)] }).ToList();
-        var products = bid.Surfaces.SelectMany(s => s.Priced.Foams).Select(f => f.Sheet).DistinctBy(s => s.Id).ToDictionary(s => s.Id);
-        var weighed = RigLoad.Of([.. lines.Select(l => (products[l.SheetId], l.Load))], new(rates.TrailerKilograms));
+        var lines = bid.Loads.Select(load => Line(load, lots, rates, day, air) with { NextJobs = [.. elsewhere[load.Sheet.Id].Order(StringComparer.Ordinal).Take(MostNextJobs)] }).ToList();
+        var weighed = RigLoad.Of([.. bid.Loads.Select(load => (load.Sheet, load.Sets.Load.Sets))], new(rates.TrailerKilograms));
         return new(
             pricing.WorkDate,
             pricing.WorkDate is { } work && rates.LeadDays > 0 ? work.AddDays(-(int)Math.Ceiling(rates.LeadDays)) : null,
@@ -38,9 +36,9 @@ internal static class JobOrder
 
     public static IReadOnlyList<DrumLot> Lots(IEnumerable<StockLotRow> rows, string sheet) => [.. rows.Where(r => r.SheetSlug == sheet).Select(r => new DrumLot(r.Side, r.Lot, r.Expires, r.Full, new(r.PartKg)))];
 
-    private static OrderLine Line(ProductSheet sheet, double median, double spread, Job job, IReadOnlyList<StockLotRow> lots, Rates rates, DateOnly day, Temperature? air)
+    private static OrderLine Line(JobLoad of, IReadOnlyList<StockLotRow> lots, Rates rates, DateOnly day, Temperature? air)
     {
-        var load = SpraySets.LoadFor(median, spread, job.RiskPct / 100);
+        var (sheet, load) = (of.Sheet, of.Sets.Load.Sets);
         var stock = DrumStock.Of(sheet, Lots(lots, sheet.Id), load, day);
         return new(
             sheet.Id,
@@ -54,7 +52,7 @@ internal static class JobOrder
             FigureAnswer.Of(new(load * sheet.SetMass.Kilograms, Dimension.Mass)),
             air is { } night && !sheet.IsKit ? [Drum(sheet, SetSide.A, night, rates), Drum(sheet, SetSide.B, night, rates)] : [],
             air is { } cold && !sheet.IsKit ? Warming(sheet, load, cold, rates) : null,
-            FigureAnswer.Of(new(Math.Max(0, load - median), Dimension.Sets)),
+            FigureAnswer.Of(new(load - of.Sets.Median, Dimension.Sets)),
             [],
             FindingAnswer.All(stock.Findings));
     }

@@ -13,6 +13,7 @@ import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import TypedField from '@/shared/ui/TypedField.vue'
 import ColdRoutes from './ColdRoutes.vue'
 import InchMoney from './InchMoney.vue'
+import LoadMeaning from './LoadMeaning.vue'
 import RigOrKit from './RigOrKit.vue'
 import SetsFrame from './SetsFrame.vue'
 import YieldSteps from './YieldSteps.vue'
@@ -31,6 +32,8 @@ const locked = computed(() => !session.person?.mayEdit)
 const answer = computed(() => sets.data.value?.answer ?? null)
 const row = computed(() => surfaces.data.value?.find((one) => one.id === props.surface))
 const head = computed(() => board.data.value?.job)
+// What this surface takes is loaded with the rest of the job: load, chance and left-over are those of all of it.
+const own = computed(() => (sets.data.value?.job ?? []).filter((load) => load.ofThis))
 const fig = (name: string): Schemas['WorkedFigure'] => answer.value!.figures[name]!
 
 const ofSurface = useSurfaceFields(
@@ -60,18 +63,12 @@ const expected = computed(() => [
     <p v-else-if="!answer" class="start">{{ t(`sets.missing.${sets.data.value?.missing ?? 'sheet'}`) }}</p>
     <template v-else>
       <dl class="figures">
-        <div class="load">
-          <dd><FigureText :figure="fig('load').figure" :working="fig('load').working" /></dd>
+        <div v-for="load in own" :key="load.sheetId" class="load">
+          <dd><FigureText :figure="load.load.figure" :working="load.load.working" /></dd>
           <dt>
-            <b>{{ t('sets.load') }}</b><br />
-            <i18n-t keypath="sets.loadLead" scope="global">
-              <template #chance
-                ><FigureText :figure="fig('chanceShort').figure" :working="fig('chanceShort').working"
-              /></template>
-              <template #left
-                ><FigureText :figure="fig('leftOver').figure" :working="fig('leftOver').working"
-              /></template>
-            </i18n-t>
+            <b>{{ t('sets.load', { sheet: load.sheet }) }}</b><br />
+            {{ t('sets.loadOf', load.surfaces) }}
+            <LoadMeaning :load="load.loaded" />
           </dt>
         </div>
         <div>
@@ -138,16 +135,16 @@ const expected = computed(() => [
             <p class="fault" role="alert">{{ ofSurface.notice.value || ofJob.notice.value }}</p>
           </div>
           <h2>{{ t('sets.loads') }}</h2>
-          <table>
+          <table v-for="product in own" :key="product.sheetId">
             <thead>
               <tr>
-                <th scope="col">{{ t('sets.loadsCol.sets') }}</th>
+                <th scope="col">{{ t('sets.loadsCol.sets', { sheet: product.sheet }) }}</th>
                 <th scope="col" class="right">{{ t('sets.loadsCol.short') }}</th>
                 <th scope="col" class="right">{{ t('sets.loadsCol.left') }}</th>
               </tr>
             </thead>
             <tbody>
-              <tr v-for="load in answer.loads" :key="load.sets" :class="{ chosen: load.sets === answer.loadSets }">
+              <tr v-for="load in product.around" :key="load.sets" :class="{ chosen: load.sets === product.loadSets }">
                 <th scope="row">{{ load.sets }}</th>
                 <td class="right">
                   <FigureText :figure="load.chanceShort.figure" :working="load.chanceShort.working" />
@@ -169,7 +166,12 @@ const expected = computed(() => [
           <thead>
             <tr>
               <th scope="col">{{ t('sets.jobCol.product') }}</th>
-              <th v-for="col in ['surfaces', 'foam', 'median', 'load', 'left']" :key="col" scope="col" class="right">
+              <th
+                v-for="col in ['surfaces', 'foam', 'median', 'load', 'short', 'left']"
+                :key="col"
+                scope="col"
+                class="right"
+              >
                 {{ t(`sets.jobCol.${col}`) }}
               </th>
             </tr>
@@ -179,11 +181,16 @@ const expected = computed(() => [
               <th scope="row">{{ load.sheet }}</th>
               <td class="right">{{ load.surfaces }}</td>
               <td class="right">{{ reader.print(load.boardFeet) }}</td>
-              <td class="right">{{ reader.print(load.median) }}</td>
+              <td class="right"><FigureText :figure="load.median.figure" :working="load.median.working" /></td>
               <td class="right">
-                <b>{{ load.loadSets }}</b>
+                <b><FigureText :figure="load.load.figure" :working="load.load.working" /></b>
               </td>
-              <td class="right">{{ reader.print(load.leftOver) }}</td>
+              <td class="right">
+                <FigureText :figure="load.loaded.chanceShort.figure" :working="load.loaded.chanceShort.working" />
+              </td>
+              <td class="right">
+                <FigureText :figure="load.loaded.leftOver.figure" :working="load.loaded.leftOver.working" />
+              </td>
             </tr>
           </tbody>
         </table>
