@@ -21,6 +21,7 @@ public static class SteelStuds
     // Nominal depths: a 3 5/8 in stud is read from the 3 1/2 in line.
     private const double DepthGraceInches = 0.3;
     private const double SpacingGraceInches = 1;
+    private const double ClosestListed = 16;
 
     /// <summary>R that is left of a cavity between steel studs.</summary>
     /// <param name="Resistance">Corrected R.</param>
@@ -34,15 +35,20 @@ public static class SteelStuds
     /// <param name="cavity">R of the cavity without studs, 0 or more.</param>
     public static Corrected Of(Length spacing, Length depth, ThermalResistance cavity)
     {
-        // Closer studs and the next listed depth: never the better line where neither fits.
-        var spacingLine = spacing.Inches >= 24 - SpacingGraceInches ? 24 : 16;
+        // Closer studs and the next listed depth: never the better line where neither fits. Past the deepest line its corrected R is kept: a longer web leads no more heat, as the cell in two dimensions shows.
+        var spacingLine = spacing.Inches >= 24 - SpacingGraceInches ? 24 : ClosestListed;
         var lines = Table.Where(l => l.SpacingInches == spacingLine).ToList();
         var line = lines.Find(l => l.DepthInches >= depth.Inches - DepthGraceInches) ?? lines[^1];
         var fits = Math.Abs(line.DepthInches - depth.Inches) <= DepthGraceInches && Math.Abs(spacing.Inches - spacingLine) <= SpacingGraceInches;
         var r = cavity.UsR;
         var (effective, listed) = Effective(line, r);
+        effective = spacing.Inches < ClosestListed - SpacingGraceInches ? Closer(effective, Math.Min(r, line.Entries[^1].R), spacing.Inches) : effective;
         return new(ThermalResistance.FromUsR(effective), r > 0 ? effective / r : 1, !fits || !listed);
     }
+
+    // Closer than the closest line each stud leads what it leads there: U = 1/R + ψ/s, ψ from the line.
+    private static double Closer(double effective, double r, double spacing) =>
+        effective > 0 ? 1 / (1 / r + (1 / effective - 1 / r) * ClosestListed / spacing) : 0;
 
     // Past the last entry the last effective R is kept: more foam between the studs is not credited.
     private static (double R, bool Listed) Effective(Line line, double r)

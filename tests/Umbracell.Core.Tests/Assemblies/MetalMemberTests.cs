@@ -55,10 +55,31 @@ public sealed class MetalMemberTests
     }
 
     [Fact]
-    public void What_steel_leaves_never_falls_as_the_cavity_rises() =>
-        Gen.Select(Gen.Double[1, 60], Gen.Double[0, 10], Gen.Int[0, 1], Gen.Double[2, 12]).Sample((r, more, wide, depth) =>
+    public void What_steel_leaves_never_rises_as_the_studs_come_closer_or_go_deeper() =>
+        Gen.Select(Gen.Double[1, 60], Gen.Double[6, 30], Gen.Double[0, 12], Gen.Double[2, 14], Gen.Double[0, 4]).Sample((r, spacing, wider, depth, deeper) =>
         {
-            var spacing = Length.FromInches(wide == 0 ? 16 : 24);
+            double Left(double s, double d) => SteelStuds.Of(Length.FromInches(s), Length.FromInches(d), ThermalResistance.FromUsR(r)).Resistance.UsR;
+            Left(spacing, depth).ShouldBeLessThanOrEqualTo(Left(spacing + wider, depth) + 1e-9);
+            if (r < 13)
+            {
+                Left(spacing, depth + deeper).ShouldBeLessThanOrEqualTo(Left(spacing, depth) + 1e-9);
+            }
+        });
+
+    [Fact]
+    public void Studs_closer_than_the_table_lists_are_read_worse_than_its_closest_line() =>
+        Gen.Select(Gen.Double[6, 14.9], Gen.Double[2, 12], Gen.Double[2, 40]).Sample((spacing, depth, r) =>
+        {
+            var (closer, listed) = (SteelStuds.Of(Length.FromInches(spacing), Length.FromInches(depth), ThermalResistance.FromUsR(r)), SteelStuds.Of(Length.FromInches(16), Length.FromInches(depth), ThermalResistance.FromUsR(r)));
+            closer.Resistance.UsR.ShouldBeLessThan(listed.Resistance.UsR);
+            closer.IsEstimate.ShouldBeTrue();
+        });
+
+    [Fact]
+    public void What_steel_leaves_never_falls_as_the_cavity_rises() =>
+        Gen.Select(Gen.Double[1, 60], Gen.Double[0, 10], Gen.Int[0, 2], Gen.Double[2, 12]).Sample((r, more, wide, depth) =>
+        {
+            var spacing = Length.FromInches(wide switch { 0 => 12, 1 => 16, _ => 24 });
             return SteelStuds.Of(spacing, Length.FromInches(depth), ThermalResistance.FromUsR(r + more)).Resistance.UsR
                 >= SteelStuds.Of(spacing, Length.FromInches(depth), ThermalResistance.FromUsR(r)).Resistance.UsR - 1e-9;
         });
