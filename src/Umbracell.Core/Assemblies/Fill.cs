@@ -60,9 +60,16 @@ public sealed record FoamFill(ProductSheet Sheet, Length Thickness) : FillLayer(
 
 /// <summary>A fibrous batt in the space left for it.</summary>
 /// <param name="Batt">The batt.</param>
-/// <param name="Thickness">The space it lies in; a smaller one presses it, a larger one leaves a gap.</param>
+/// <param name="Thickness">What it takes up: the space, but no more than it is thick. A smaller space presses it; what a larger one leaves is air.</param>
 public sealed record BattFill(Batt Batt, Length Thickness) : FillLayer(Thickness)
 {
+    /// <summary>The space it lies in.</summary>
+    public Length Space { get; init; } = Thickness;
+
+    /// <summary>The same batt in another space.</summary>
+    /// <param name="space">0 or more.</param>
+    public BattFill In(Length space) => this with { Thickness = new(Math.Min(space.Metres, Batt.Nominal.Metres)), Space = space };
+
     /// <inheritdoc/>
     public override string Key => Batt.Material.Id;
 
@@ -74,10 +81,10 @@ public sealed record BattFill(Batt Batt, Length Thickness) : FillLayer(Thickness
     /// <param name="space">Space left for it.</param>
     /// <param name="before">The layer it lies on; null for the substrate.</param>
     public static BattFill Behind(Batt batt, Length space, FillLayer? before) =>
-        new(batt, space) { TakesRest = true, Unevenness = before is FoamFill foam ? FoamDemand.DefaultScatter(foam.Sheet.Cell) : Length.Zero };
+        new BattFill(batt, space) { TakesRest = true, Unevenness = before is FoamFill foam ? FoamDemand.DefaultScatter(foam.Sheet.Cell) : Length.Zero }.In(space);
 
     /// <inheritdoc/>
-    public override ThermalResistance Resistance => Batt.Over(Thickness, Unevenness).Mean;
+    public override ThermalResistance Resistance => Batt.Over(Space, Unevenness).Mean;
 
     /// <inheritdoc/>
     public override Permeance Permeance => Batt.Material.Permeability.Over(Thickness);

@@ -164,7 +164,10 @@ public sealed record SectionCase
         return this with { Fill = [.. layers.Where(layer => layer.Thickness > Length.Zero)] };
     }
 
-    private static FillLayer Thickened(FillLayer layer, Length thickness) => layer is SlabFill slab
-        ? slab with { Layer = slab.Layer with { Thickness = thickness }, Thickness = thickness }
-        : layer with { Thickness = thickness };
+    private static FillLayer Thickened(FillLayer layer, Length thickness) => layer switch
+    {
+        SlabFill slab => slab with { Layer = slab.Layer with { Thickness = thickness }, Thickness = thickness },
+        BattFill batt => batt.In(thickness),
+        _ => layer with { Thickness = thickness },
+    };
 }

@@ -14,6 +14,8 @@ internal static class SectionFindings
     /// <summary>A baffle that foam presses on must be rigid or backed where it spans more (choice rule E8).</summary>
     private static readonly Length WidestUnbackedBaffle = Length.FromInches(16);
 
+    private static readonly Length TightFit = Length.FromInches(0.25);
+
     public static IEnumerable<Finding> Of(SectionStudy study)
     {
         yield return Target(study);
@@ -25,6 +27,11 @@ internal static class SectionFindings
 
         yield return AirBarrier(study);
         yield return Class(study);
+        if (BattGap(study.Case) is { } gap)
+        {
+            yield return gap;
+        }
+
         if (study.Case.VentChannel > Length.Zero)
         {
             yield return VentChannel(study.Case);
@@ -98,6 +105,23 @@ internal static class SectionFindings
             Words = new Dictionary<string, string> { ["class"] = study.FillClass.ToString(), ["zone"] = study.Case.ClimateZone ?? "" },
             Remedies = needed && !meets && class2 is { } reachable ? [Remedy.Of("goToThickness", "thickness", reachable.ToThickness())] : [],
             Working = study.Workings["foamPermeance"],
+        };
+    }
+
+    // Air that can turn behind a batt takes its worth; a space a finger does not enter is a tight fit.
+    private static Finding? BattGap(SectionCase section)
+    {
+        if (section.Fill.OfType<BattFill>().LastOrDefault() is not { } batt || SectionHeat.Of(section).FreeWidth is var gap && gap < TightFit)
+        {
+            return null;
+        }
+
+        return new("battFit", "gap", Verdict.Care, Basis.Practice, "Batts are counted where they fill their space; the air beside them by ISO 6946 as a still space")
+        {
+            Measured = batt.Batt.Nominal.ToThickness(),
+            Limit = batt.Space.ToThickness(),
+            Margin = (batt.Batt.Nominal - batt.Space).ToThickness(),
+            Figures = new Dictionary<string, Figure> { ["gap"] = gap.ToThickness() },
         };
     }
 

@@ -83,9 +83,9 @@ internal static class SectionWorkings
         BattFill batt => new(
             "battR",
             "R = c · R_rated",
-            [new("R_rated", "battRated", batt.Batt.Rated.ToFigure()), new("c", "battKept", Figure.Number(batt.Resistance.SquareMetreKelvinsPerWatt / batt.Batt.Rated.SquareMetreKelvinsPerWatt)), new("t", "layerThickness", batt.Thickness.ToThickness()), new("t_rated", "battNominal", batt.Batt.Nominal.ToThickness())],
+            [new("R_rated", "battRated", batt.Batt.Rated.ToFigure()), new("c", "battKept", Figure.Number(batt.Resistance.SquareMetreKelvinsPerWatt / batt.Batt.Rated.SquareMetreKelvinsPerWatt)), new("t", "layerThickness", batt.Space.ToThickness()), new("t_rated", "battNominal", batt.Batt.Nominal.ToThickness())],
             batt.Resistance.ToFigure(),
-            "Usual compressed-R tables of fibre batts: c by t / t_rated"),
+            "Pressed to x = t / t_rated (1 at most) fibre keeps c = x (1 + s) / (1 + s x^1.5) of its R, s = 0.42 (10 kg/m³ / ρ)^1.5: the usual compressed-R tables within R-0.7. Over uneven foam the mean"),
         SlabFill slab => LayerR(slab.Layer),
         _ => throw new ArgumentOutOfRangeException(nameof(layer)),
     };

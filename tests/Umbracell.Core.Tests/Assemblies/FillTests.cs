@@ -2,6 +2,8 @@ using CsCheck;
 using Shouldly;
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Choosing;
+using Umbracell.Core.Findings;
+using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Tests.Choosing;
 using Xunit;
@@ -10,13 +12,44 @@ namespace Umbracell.Core.Tests.Assemblies;
 
 public sealed class FillTests
 {
+    // The compressed-R tables that makers of fibre print alike: rated R, its thickness and density, the space, R in it.
     [Theory]
-    [InlineData(6.25, 19)]
-    [InlineData(5.5, 18)]
-    [InlineData(3.5, 13)]
-    [InlineData(2.5, 10)]
-    public void A_pressed_batt_keeps_what_the_compressed_tables_give_it(double inches, double r) =>
-        Walls.Batts[1].ResistanceIn(Length.FromInches(inches)).UsR.ShouldBe(r, 0.3);
+    [InlineData(19, 6.25, 8, 6.25, 19)]
+    [InlineData(19, 6.25, 8, 5.5, 18)]
+    [InlineData(19, 6.25, 8, 3.5, 13)]
+    [InlineData(19, 6.25, 8, 2.5, 10)]
+    [InlineData(11, 3.5, 10, 2.5, 8.9)]
+    [InlineData(13, 3.5, 14, 2.5, 10)]
+    [InlineData(15, 3.5, 23, 2.5, 11)]
+    [InlineData(21, 5.5, 16, 3.5, 15)]
+    [InlineData(25, 8, 10, 7.25, 24)]
+    [InlineData(30, 9.5, 10, 7.25, 26)]
+    [InlineData(30, 9.5, 10, 5.5, 21)]
+    [InlineData(38, 12, 10, 11.25, 37)]
+    [InlineData(38, 12, 10, 9.25, 32)]
+    public void A_pressed_batt_keeps_what_the_compressed_tables_give_it(double rated, double thickness, double density, double space, double r) =>
+        new Batt("batt", Length.FromInches(thickness), ThermalResistance.FromUsR(rated), Walls.Batts[0].Material, new(density)).ResistanceIn(Length.FromInches(space)).UsR.ShouldBe(r, 0.7);
+
+    [Fact]
+    public void A_batt_in_a_wider_space_leaves_air_that_counts_and_is_said() => Gen.Double[0.3, 5].Sample(wider =>
+    {
+        var batt = Walls.Batts[0];
+        SectionStudy In(double depth)
+        {
+            var wall = Walls.Section(SurfaceKind.StudWall);
+            return SectionStudy.Of(wall with { Members = wall.Members with { Depth = Length.FromInches(depth) }, Fill = [BattFill.Behind(batt, Length.FromInches(depth), null)] });
+        }
+
+        var (tight, loose) = (In(batt.Nominal.Inches), In(batt.Nominal.Inches + wider));
+        loose.Case.FillThickness.ShouldBe(batt.Nominal);
+        loose.FillR.UsR.ShouldBe(13, 1e-9);
+        SectionHeat.Of(loose.Case).FreeSpace.UsR.ShouldBe(AirSpace.Of(Length.FromInches(wider), loose.Case.HeatFlow).UsR, 1e-9);
+        loose.WholeU.UsU.ShouldBeLessThan(tight.WholeU.UsU);
+        tight.Findings.ShouldNotContain(f => f.Rule == "battFit");
+        var told = loose.Findings.Single(f => f.Rule == "battFit");
+        told.Verdict.ShouldBe(Verdict.Care);
+        told.Figures["gap"].Si.ShouldBe(Length.FromInches(wider).Metres, 1e-9);
+    });
 
     [Fact]
     public void A_batt_is_never_worth_more_than_its_label_nor_more_pressed_than_loose() =>
