@@ -42,6 +42,7 @@ public class MaterialBench
             AirHumidity = new(60),
             FaceShare = 0.7,
             FaceCapacity = 12_000,
+            BuildingCapacity = 110_000,
             Space = new(300, 250, 1, new(-8 + i % 10), new(60), StandardAtmosphere.PressureAt(Length.Zero)),
             Access = AccessKind.Open,
             Heater = HeaterKind.Indirect,

@@ -68,6 +68,21 @@ public sealed class ExchangeTests(Product product) : IClassFixture<Product>
     }
 
     [Fact]
+    public async Task A_job_file_of_the_version_before_comes_in_whole()
+    {
+        var client = await product.SignedInAsync("owner@ninthacre.example");
+        var file = JsonNode.Parse(Renamed(await client.GetStringAsync($"/api/jobs/{await Exchanging.DemoJobAsync(client, "ferry house")}/file", TestContext.Current.CancellationToken)))!.AsObject();
+        foreach (var surface in file["surfaces"]!.AsArray())
+        {
+            surface!["details"]!.AsObject().Remove("crawlSpace").ShouldBeTrue();
+        }
+
+        var (status, brought) = await PostTextAsync(client, "/api/jobs/file", file.ToJsonString());
+        status.ShouldBe(201, brought.ToJsonString());
+        (await client.GetJsonAsync($"/api/jobs/{brought.Text("id")}/board"))["rows"]!.AsArray().Count.ShouldBe(file["surfaces"]!.AsArray().Count);
+    }
+
+    [Fact]
     public async Task A_job_file_that_is_broken_is_refused_by_line_and_leaves_no_job_behind()
     {
         var client = await product.SignedInAsync("owner@ninthacre.example");

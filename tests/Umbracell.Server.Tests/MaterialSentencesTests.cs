@@ -101,6 +101,7 @@ public sealed class MaterialSentencesTests
             AirHumidity = new(rh),
             FaceShare = 0.5,
             FaceCapacity = FaceHeat.CapacityOf(SubstrateKind.Wood),
+            BuildingCapacity = FaceHeat.BuildingCapacityOf(SubstrateKind.Wood),
             Space = outdoors ? null : new(400, 200, 1, air, new(rh), StandardAtmosphere.PressureAt(new(0))),
             SpaceAssumed = never,
             Heater = (HeaterKind)heater,
@@ -115,6 +116,9 @@ public sealed class MaterialSentencesTests
             if (route.Heating is { } heating)
             {
                 Check(heating.Working);
+                Check(route.PreheatWorking!);
+                Check(route.Bid.Lines.First(l => l.Key == "crew").Working);
+                route.Bid.Lines.Where(l => l.Key == "heat").ToList().ForEach(l => Check(l.Working));
             }
         }
     }, iter: 300);

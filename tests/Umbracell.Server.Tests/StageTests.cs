@@ -58,10 +58,21 @@ public sealed class StageTests(Product product) : IClassFixture<Product>
     public async Task Surfaces_of_one_product_are_loaded_together()
     {
         var client = product.WithToken();
-        var board = await client.GetJsonAsync($"/api/jobs/{await JobAsync(client, "ferry house")}/board");
+        var job = await JobAsync(client, "ferry house");
+        var board = await client.GetJsonAsync($"/api/jobs/{job}/board");
         var loads = (await client.GetJsonAsync($"/api/surfaces/{Row(board, "Band joists").Text("id")}/sets"))["job"]!.AsArray();
         loads.Sum(l => l!.Number("medianSets")).ShouldBe(board["feet"]!["sets"]!.Number("si"), 1e-9);
-        loads.ShouldAllBe(l => l!["loadSets"]!.GetValue<int>() >= l.Number("medianSets"));
+        var order = (await client.GetJsonAsync($"/api/jobs/{job}/order"))["lines"]!.AsArray().ToDictionary(l => l!.Text("sheetId"), l => l!);
+        order.Keys.ShouldBe(loads.Select(l => l!.Text("sheetId")), ignoreOrder: true);
+        foreach (var load in loads.Select(l => l!))
+        {
+            var (sets, loaded) = (load["loadSets"]!.GetValue<int>(), load["loaded"]!);
+            order[load.Text("sheetId")]["load"]!.GetValue<int>().ShouldBe(sets);
+            order[load.Text("sheetId")]["leftOver"]!.Number("si").ShouldBe(sets - load.Number("medianSets"), 1e-9);
+            loaded.Number("chanceShortPct").ShouldBeLessThanOrEqualTo(10);
+            var fewer = load["around"]!.AsArray().Single(a => a!["sets"]!.GetValue<int>() == sets - 1)!;
+            fewer.Number("chanceShortPct").ShouldBeGreaterThan(10);
+        }
     }
 
     [Fact]

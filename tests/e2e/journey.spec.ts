@@ -62,7 +62,7 @@ test('with the keyboard alone: sign in, job, surface, foam, thickness, sets, gat
   await keys.press('4')
   await expect(page.getByText('sets to load')).toBeVisible()
   await keys.press('5')
-  await expect(page.getByText('Hold now')).toBeVisible()
+  await expect(page.locator('.now').getByText('Nothing read yet')).toBeVisible()
   await page.locator('input[name=substrate]').focus()
   for (const typed of ['66', '68', '45 %', '12', '72 F']) {
     await keys.type(typed)

@@ -122,6 +122,13 @@ public sealed record SectionCase
     /// <summary>Target, where one applies.</summary>
     public UTarget? Target { get; init; }
 
+    /// <summary>What the insulation of a slab on ground must have; a slab has no <see cref="Target"/>.</summary>
+    public SlabTarget? SlabTarget { get; init; }
+
+    /// <summary>R of all insulation as printed on it: what is put in, and boards that stand.</summary>
+    public ThermalResistance InsulationR => Fill.Aggregate(default(ThermalResistance), (sum, layer) => sum + layer.LabelR)
+        + Outboard.Concat(Inboard).Where(layer => layer.Material.IsInsulation).Aggregate(default(ThermalResistance), (sum, layer) => sum + layer.Resistance);
+
     /// <summary>Model-code climate zone such as <c>6A</c>, where known.</summary>
     public string? ClimateZone { get; init; }
 

@@ -53,8 +53,29 @@ internal static class SectionFindings
         }
     }
 
+    // What lies under the slab is judged here; its edge, where the code counts along it, by a finding of its own.
+    private static Finding Slab(SectionStudy study, SlabTarget target)
+    {
+        var (installed, met, thickness) = (study.Case.InsulationR, target.IsMetBy(study.Case), study.ThicknessForTarget);
+        return new("target", met ? "slabMet" : thickness is null ? "slabOutOfReach" : "slabShort", met ? Verdict.Clear : Verdict.Care, Basis.ModelCode, target.Edition)
+        {
+            Measured = installed.ToFigure(),
+            Limit = target.LeastR.ToFigure(),
+            Margin = new(installed.SquareMetreKelvinsPerWatt - target.LeastR.SquareMetreKelvinsPerWatt, Dimension.Resistance),
+            Figures = thickness is { } needed
+                ? new Dictionary<string, Figure> { ["along"] = target.Along.ToThickness(), ["thickness"] = needed.ToThickness() }
+                : new() { ["along"] = target.Along.ToThickness() },
+            Remedies = met || thickness is null ? [] : [Remedy.Of("goToThickness", "thickness", thickness.Value.ToThickness())],
+        };
+    }
+
     private static Finding Target(SectionStudy study)
     {
+        if (study.Case.SlabTarget is { } slab)
+        {
+            return Slab(study, slab);
+        }
+
         if (study.Case.Target is not { } target)
         {
             return new("target", "none", Verdict.Clear, Basis.ModelCode, "No target applies to this surface") { Measured = study.WholeU.ToFigure() };

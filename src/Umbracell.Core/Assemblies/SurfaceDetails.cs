@@ -59,6 +59,9 @@ public enum DetailField
     /// <summary>Band joist of balloon framing: open to the attic.</summary>
     BalloonFramed,
 
+    /// <summary>Basement wall: of a crawl space.</summary>
+    CrawlSpace,
+
     /// <summary>Members held at both ends only.</summary>
     HeldAtEnds,
 

@@ -36,7 +36,10 @@ internal static class Ranking
         ?? ranked.FirstOrDefault(c => !c.Excluded);
 
     // What misses its target by half is no match for what misses it by a hair.
-    private static double Nearness(ChoiceCase choice, Candidate c) => c.MeetsTarget || choice.Section.Target is not { } target ? 1 : Math.Min(1, target.GreatestU.WattsPerSquareMetreKelvin / c.U.WattsPerSquareMetreKelvin);
+    private static double Nearness(ChoiceCase choice, Candidate c) => c.MeetsTarget ? 1
+        : choice.Section.SlabTarget is { } slab ? c.Section.InsulationR.SquareMetreKelvinsPerWatt / slab.LeastR.SquareMetreKelvinsPerWatt
+        : choice.Section.Target is not { } target ? 1
+        : Math.Min(1, target.GreatestU.WattsPerSquareMetreKelvin / c.U.WattsPerSquareMetreKelvin);
 
     private static Candidate Judge(ChoiceCase choice, SizedCandidate sized)
     {

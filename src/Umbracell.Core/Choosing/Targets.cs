@@ -41,6 +41,11 @@ public static class Targets
     /// <param name="section">The case with its fill.</param>
     public static bool Meets(ChoiceCase choice, SectionCase section)
     {
+        if (section.SlabTarget is { } slab)
+        {
+            return slab.IsMetBy(section);
+        }
+
         if (choice.Path == TargetPath.Label && choice.Labels.Count > 0)
         {
             var installed = Installed(section);
@@ -51,7 +56,7 @@ public static class Targets
     }
 
     /// <summary>Whether there is a target to size to.</summary>
-    public static bool Exist(ChoiceCase choice) => choice.Section.Target is not null || (choice.Path == TargetPath.Label && choice.Labels.Count > 0);
+    public static bool Exist(ChoiceCase choice) => choice.Section.Target is not null || choice.Section.SlabTarget is not null || (choice.Path == TargetPath.Label && choice.Labels.Count > 0);
 }
 
 /// <summary>A surface in the sum of a whole envelope.</summary>

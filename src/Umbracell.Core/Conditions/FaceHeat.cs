@@ -11,4 +11,13 @@ public static class FaceHeat
         SubstrateKind.Wood => 12_000,
         _ => 180_000,
     };
+
+    /// <summary>Heat a building takes up for each square metre of its floor, J/(m²·K): very light, light and heavy of ISO 52016-1, table B.14.</summary>
+    /// <param name="substrate">What its faces are of.</param>
+    public static double BuildingCapacityOf(SubstrateKind substrate) => substrate switch
+    {
+        SubstrateKind.Metal => 80_000,
+        SubstrateKind.Wood => 110_000,
+        _ => 260_000,
+    };
 }

@@ -12,12 +12,22 @@ namespace Umbracell.Formats.DataFiles;
 public enum EnvelopeElement
 {
     FramedWall,
+
+    /// <summary>Masonry with over half of its insulation on the room's side.</summary>
     MassWall,
+
+    /// <summary>Masonry insulated otherwise.</summary>
+    MassWallOutside,
     Roof,
     Floor,
+    BasementWall,
     CrawlWall,
+
+    /// <summary>Slab on ground: by the R of its insulation, never by a U.</summary>
+    Slab,
     MetalWall,
     MetalRoof,
+    Door,
 }
 
 /// <summary>A layer of a template.</summary>
@@ -38,8 +48,10 @@ public sealed record AssemblyTemplate(
 /// <param name="Films">Film set its figures are meant with.</param>
 /// <param name="GreatestU">By element, then by zone number (4C has a line of its own).</param>
 /// <param name="Labels">Label path: ways to meet it, by element and zone.</param>
+/// <param name="Slabs">Slabs on ground: least R of their insulation and how far along the edge, by zone.</param>
 public sealed record TargetSet(string Id, string Edition, FilmSet Films, IReadOnlyDictionary<EnvelopeElement, IReadOnlyDictionary<string, ThermalTransmittance>> GreatestU,
-    IReadOnlyDictionary<EnvelopeElement, IReadOnlyDictionary<string, IReadOnlyList<LabelRequirement>>> Labels)
+    IReadOnlyDictionary<EnvelopeElement, IReadOnlyDictionary<string, IReadOnlyList<LabelRequirement>>> Labels,
+    IReadOnlyDictionary<string, (ThermalResistance LeastR, Length Along)> Slabs)
 {
     /// <summary>Ways to meet the label path for an element in a zone; empty where the set has none.</summary>
     public IReadOnlyList<LabelRequirement> LabelsFor(EnvelopeElement? element, string zone) =>
@@ -55,6 +67,10 @@ public sealed record TargetSet(string Id, string Edition, FilmSet Films, IReadOn
 
         return byZone.TryGetValue(KeyOf(zone), out var u) ? new(u, $"{Edition}, zone {zone}; check your local code") : null;
     }
+
+    /// <summary>What a slab on ground must have in a zone; null for other elements and where the set asks nothing.</summary>
+    public SlabTarget? SlabFor(EnvelopeElement? element, string zone) =>
+        element == EnvelopeElement.Slab && Slabs.TryGetValue(KeyOf(zone), out var slab) ? new(slab.LeastR, slab.Along, $"{Edition}, zone {zone}; check your local code") : null;
 
     private static string KeyOf(string zone) => zone == "4C" ? zone : zone[..1];
 }
@@ -124,7 +140,8 @@ public static class ShippedData
                 e => (IReadOnlyDictionary<string, ThermalTransmittance>)e.Value.ToDictionary(z => z.Key, z => set.Unit == "wM2K" ? new(z.Value) : ThermalTransmittance.FromUsU(z.Value))),
                 (set.Labels ?? []).ToDictionary(
                     e => e.Key,
-                    e => (IReadOnlyDictionary<string, IReadOnlyList<LabelRequirement>>)e.Value.ToDictionary(z => z.Key, z => (IReadOnlyList<LabelRequirement>)[.. z.Value.Select(Label)]))));
+                    e => (IReadOnlyDictionary<string, IReadOnlyList<LabelRequirement>>)e.Value.ToDictionary(z => z.Key, z => (IReadOnlyList<LabelRequirement>)[.. z.Value.Select(Label)])),
+                (set.Slabs ?? []).ToDictionary(z => z.Key, z => (set.Unit == "wM2K" ? new ThermalResistance(z.Value.R) : ThermalResistance.FromUsR(z.Value.R), Length.FromMillimetres(z.Value.AlongMm)))));
 
     // "13+5" is 13 in the cavity and 5 continuous.
     private static LabelRequirement Label(string text)
@@ -145,5 +162,7 @@ public static class ShippedData
 
     private sealed record TargetsShape(TargetSetShape[] TargetSets);
 
-    private sealed record TargetSetShape(string Id, string Edition, FilmSet Films, string Unit, Dictionary<EnvelopeElement, Dictionary<string, double>> Elements, Dictionary<EnvelopeElement, Dictionary<string, string[]>>? Labels = null);
+    private sealed record TargetSetShape(string Id, string Edition, FilmSet Films, string Unit, Dictionary<EnvelopeElement, Dictionary<string, double>> Elements, Dictionary<EnvelopeElement, Dictionary<string, string[]>>? Labels = null, Dictionary<string, SlabShape>? Slabs = null);
+
+    private sealed record SlabShape(double R, double AlongMm);
 }

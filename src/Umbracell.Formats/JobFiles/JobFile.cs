@@ -42,7 +42,7 @@ public sealed record JobFile(
     }
 
     /// <summary>Parts that came after the first files were written: a file without them is whole.</summary>
-    private static readonly string[] Added = ["choosing", "system", "choiceFacts", "ownPlace", "ownTargets", "pricing", "looseFill", "bids"];
+    private static readonly string[] Added = ["choosing", "system", "choiceFacts", "ownPlace", "ownTargets", "pricing", "looseFill", "bids", "crawlSpace"];
 
     // The unit in a name says what can be true of it: no room is hotter, no wall longer.
     private static readonly (string Suffix, decimal Least, decimal Greatest)[] Bounds =
@@ -208,7 +208,7 @@ public sealed record FiledNote(
 
 /// <summary>What else is known of a surface.</summary>
 public sealed record FiledDetails(
-    AccessKind Access, bool? BalloonFramed, bool? HeldAtEnds, double? FlangeMm, double? WebMm, double? SkinMm, Covering Covering, Attachment Attachment, double? DoorSpareKg, double PenetrationMm);
+    AccessKind Access, bool? BalloonFramed, bool? HeldAtEnds, double? FlangeMm, double? WebMm, double? SkinMm, Covering Covering, Attachment Attachment, double? DoorSpareKg, double PenetrationMm, bool? CrawlSpace = null);
 
 /// <summary>A surface.</summary>
 public sealed record FiledSurface(

@@ -17,7 +17,7 @@ public static partial class SurfaceColumns
     [
         "name", "kind", "shape", "size", "length", "width", "height", "run", "perimeter", "depth", "pitch", "count", "openings", "repeats",
         "memberMaterial", "memberDepth", "memberSpacing", "memberShare", "outboard", "inboard", "ventChannel", "baffle", "substrate", "profileFactor", "shavedFlush",
-        "openLeak", "sheet", "thickness", "system", "expectedSubstrate", "expectedDrum", "access", "balloonFramed", "heldAtEnds", "flange", "web", "skin", "covering", "attachment", "doorSpare", "penetration", "facts", "load",
+        "openLeak", "sheet", "thickness", "system", "expectedSubstrate", "expectedDrum", "access", "balloonFramed", "crawlSpace", "heldAtEnds", "flange", "web", "skin", "covering", "attachment", "doorSpare", "penetration", "facts", "load",
     ];
 
     /// <summary>Units a column can be in.</summary>

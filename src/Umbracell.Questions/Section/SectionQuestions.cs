@@ -51,6 +51,7 @@ public static class SectionQuestions
         Door = question.Door is { } door ? new(door.SpareKg is { } kg ? new(kg) : null, door.TreatedM2 is { } area ? new(area) : null) : null,
         Air = new(new(question.IndoorC), new(question.IndoorRhPct), new(question.OutdoorC), RelativeHumidity.OfWeather(question.OutdoorRhPct, new(question.OutdoorC))),
         BeyondEdge = question.BeyondEdgeC is { } edge ? new(edge) : null,
+        SlabTarget = question.SlabTarget is { } slab ? new(new(slab.LeastRM2KW), Length.FromMillimetres(slab.AlongMm), slab.Edition) : null,
         Target = question.Target is { } target ? new(new(target.UWM2K), target.Edition) : null,
         ClimateZone = string.IsNullOrWhiteSpace(question.ClimateZone) ? null : question.ClimateZone,
     };

@@ -41,7 +41,11 @@ public sealed record SectionQuestion(
     [property: MaxLength(6)] IReadOnlyList<FillShape>? Then = null,
     bool Brief = false,
     DoorShape? Door = null,
-    [property: Range(-60, 50)] double? BeyondEdgeC = null);
+    [property: Range(-60, 50)] double? BeyondEdgeC = null,
+    SlabTargetShape? SlabTarget = null);
+
+/// <summary>What the insulation of a slab on ground must have.</summary>
+public sealed record SlabTargetShape([property: Range(0.01, 50)] double LeastRM2KW, [property: Range(1, 20_000)] double AlongMm, [property: Required] string Edition);
 
 /// <summary>What an overhead door can carry more, and the area covered.</summary>
 public sealed record DoorShape([property: Range(0, 500)] double? SpareKg, [property: Range(0, 1000)] double? TreatedM2);

@@ -18,7 +18,7 @@ internal static class ChoiceAnswers
         choice.OtherSchool?.Id,
         [.. choice.Flips.Select(Flip)],
         FindingAnswer.All(choice.OfSurface),
-        FigureAnswer.Maybe(choice.Case.Section.Target?.GreatestU.ToFigure()),
+        FigureAnswer.Maybe(choice.Case.Section.SlabTarget?.LeastR.ToFigure() ?? choice.Case.Section.Target?.GreatestU.ToFigure()),
         choice.Case.Path,
         [.. choice.Case.Labels.Select(Label)],
         Practice.QuestionOf(choice.Case.Section.Kind) is { } asked ? Key(asked.ToString()) : null,

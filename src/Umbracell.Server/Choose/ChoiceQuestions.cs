@@ -41,7 +41,6 @@ internal static class ChoiceQuestions
     {
         // The boards of the system chosen now are not part of the surface that is asked about.
         var bare = SurfaceSections.Of(Without(surface), job, null, null);
-        var template = ShippedData.Templates[surface.Kind];
         return new()
         {
             Section = SectionQuestions.Case(bare, shelf),
@@ -50,7 +49,7 @@ internal static class ChoiceQuestions
             Materials = Materials,
             Year = SectionYears.Air(bare.Year),
             Path = job.TargetPath,
-            Labels = JobTargets.Of(job)?.LabelsFor(template.Element, job.ClimateZone) ?? [],
+            Labels = JobTargets.Of(job)?.LabelsFor(JobTargets.ElementOf(surface), job.ClimateZone) ?? [],
             Rates = RatesOf(firm),
             Priorities = job.Priorities ?? Priorities.Even,
             Practice = PracticeOf(firm, job),

@@ -24,7 +24,9 @@ internal static class SurfaceSections
     {
         var template = ShippedData.Templates[surface.Kind];
         var targets = JobTargets.Of(job);
-        var target = targets?.For(template.Element, job.ClimateZone);
+        var element = JobTargets.ElementOf(surface);
+        var target = targets?.For(element, job.ClimateZone);
+        var slab = targets?.SlabFor(element, job.ClimateZone);
         var beyond = Beyond(template.Exposure, job);
         return new(
             surface.Kind,
@@ -47,7 +49,8 @@ internal static class SurfaceSections
             job.ClimateZone,
             SurfaceYears.Of(job, template.Exposure),
             BeyondEdgeC: surface.Kind == SurfaceKind.UnderSlab ? job.OutdoorC : null,
-            Door: surface.Kind == SurfaceKind.OverheadDoor ? new(surface.Details.DoorSpareKg, SurfaceReader.Takeoff(surface) is { OpeningsExceedSurface: false } takeoff ? takeoff.Treated.SquareMetres : null) : null);
+            Door: surface.Kind == SurfaceKind.OverheadDoor ? new(surface.Details.DoorSpareKg, SurfaceReader.Takeoff(surface) is { OpeningsExceedSurface: false } takeoff ? takeoff.Treated.SquareMetres : null) : null,
+            SlabTarget: slab is null ? null : new(slab.LeastR.SquareMetreKelvinsPerWatt, slab.Along.Millimetres, slab.Edition));
     }
 
     // A board added outside the members lies against what is outermost of the wall; one added inside, on the members.

@@ -8,13 +8,14 @@ namespace Umbracell.Server.Survey;
 /// <summary>Takes what else is asked of a kind of surface.</summary>
 internal static class DetailEdits
 {
-    public static readonly string[] Fields = ["access", "balloonFramed", "heldAtEnds", "flange", "web", "skin", "covering", "attachment", "doorSpare", "penetration", "buffer"];
+    public static readonly string[] Fields = ["access", "balloonFramed", "crawlSpace", "heldAtEnds", "flange", "web", "skin", "covering", "attachment", "doorSpare", "penetration", "buffer"];
 
     public static void Take(TypedFields fields, Surface surface, SurveyChoices known)
     {
         var details = surface.Details;
         fields.Choice<AccessKind>("access", access => details.Access = access);
         fields.YesNo("balloonFramed", yes => details.BalloonFramed = yes);
+        fields.YesNo("crawlSpace", yes => details.CrawlSpace = yes);
         fields.YesNo("heldAtEnds", yes => details.HeldAtEnds = yes);
         fields.QuantityOrBlank("flange", FieldRanges.Flange, si => details.FlangeMm = si * 1000);
         fields.QuantityOrBlank("web", FieldRanges.Web, si => details.WebMm = si * 1000);

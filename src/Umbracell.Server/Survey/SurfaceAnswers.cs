@@ -67,6 +67,7 @@ internal static class SurfaceAnswers
             d.Access,
             FigureAnswer.Of(Figure.Number(Core.Takeoff.Access.LabourFactor(d.Access))),
             d.BalloonFramed,
+            d.CrawlSpace,
             d.HeldAtEnds,
             Fine(d.FlangeMm),
             Fine(d.WebMm),

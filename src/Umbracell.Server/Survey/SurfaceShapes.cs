@@ -15,7 +15,7 @@ public sealed record LayerAnswer(string Material, FigureAnswer Thickness);
 
 /// <summary>What else is known of a surface, as it would be typed.</summary>
 public sealed record DetailsAnswer(
-    IReadOnlyList<DetailField> Asked, AccessKind Access, FigureAnswer AccessFactor, bool? BalloonFramed, bool? HeldAtEnds, FigureAnswer? Flange, FigureAnswer? Web, FigureAnswer? Skin,
+    IReadOnlyList<DetailField> Asked, AccessKind Access, FigureAnswer AccessFactor, bool? BalloonFramed, bool? CrawlSpace, bool? HeldAtEnds, FigureAnswer? Flange, FigureAnswer? Web, FigureAnswer? Skin,
     Covering Covering, Attachment Attachment, FigureAnswer? DoorSpare, FigureAnswer? Penetration, Guid? BufferId);
 
 /// <summary>A line or outline in metres: x and y in turn.</summary>

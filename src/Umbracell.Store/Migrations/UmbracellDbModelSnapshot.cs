@@ -2081,6 +2081,8 @@ namespace Umbracell.Store.Migrations
                                 .IsRequired()
                                 .HasMaxLength(40);
 
+                            b1.Property<bool?>("CrawlSpace");
+
                             b1.Property<double?>("DoorSpareKg");
 
                             b1.Property<double?>("FlangeMm");

@@ -294,6 +294,9 @@ public sealed class DetailsDocument
 
     public bool? BalloonFramed { get; set; }
 
+    /// <summary>Whether a basement wall is that of a crawl space; unknown counts as a basement, whose targets are tighter.</summary>
+    public bool? CrawlSpace { get; set; }
+
     public bool? HeldAtEnds { get; set; }
 
     public double? FlangeMm { get; set; }

@@ -2,6 +2,7 @@ using CsCheck;
 using Shouldly;
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Choosing;
+using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
 using Xunit;
 
@@ -44,6 +45,28 @@ public sealed class ChoiceTests
                 }
             }
         }, iter: 60);
+
+    [Fact]
+    public void A_slab_is_sized_to_the_R_asked_of_its_insulation_and_the_section_says_the_same() =>
+        Gen.Select(Gen.Double[5, 30], Gen.Bool).Sample((r, iso) =>
+        {
+            var target = new SlabTarget(ThermalResistance.FromUsR(r), Length.FromInches(24), "made up");
+            var section = Walls.Section(SurfaceKind.UnderSlab, films: iso ? FilmSet.Iso6946 : FilmSet.Us, targetU: null) with { SlabTarget = target };
+            var closed = Choice.Of(Walls.Case(SurfaceKind.UnderSlab, section: section), FlipSearch.None).Candidates.Single(c => c.Kind == CandidateKind.ClosedCell);
+            closed.MeetsTarget.ShouldBeTrue();
+            closed.Section.InsulationR.UsR.ShouldBeGreaterThanOrEqualTo(r - 0.05);
+            var floor = Length.FromInches(Math.Max(closed.Section.Foam!.Sheet.LeastLift.Inches, closed.Section.Foam.Sheet.AirBarrierFrom.Inches)) + section.Step;
+            var told = SectionStudy.Of(closed.Section).Findings.Single(f => f.Rule == "target");
+            (told.Case, told.Verdict).ShouldBe(("slabMet", Verdict.Clear));
+            if (closed.Section.Foam.Thickness > floor)
+            {
+                var thinner = SectionStudy.Of(closed.Section.WithFoam(closed.Section.Foam.Thickness - section.Step));
+                var finding = thinner.Findings.Single(f => f.Rule == "target");
+                (finding.Case, finding.Verdict).ShouldBe(("slabShort", Verdict.Care));
+                thinner.ThicknessForTarget.ShouldNotBeNull();
+                SectionStudy.Of(closed.Section.WithFoam(thinner.ThicknessForTarget.Value)).Findings.Single(f => f.Rule == "target").Case.ShouldBe("slabMet");
+            }
+        }, iter: 20);
 
     [Fact]
     public void Exclusions_never_depend_on_prices() => Gen.Select(AnyKind, Gen.Double[0.1, 10]).Sample((kind, factor) =>

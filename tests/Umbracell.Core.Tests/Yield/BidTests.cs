@@ -148,6 +148,68 @@ public sealed class BidTests
     }
 
     [Fact]
+    public void The_cheapest_route_that_nothing_holds_is_priced_whatever_the_air() =>
+        Gen.Select(Gen.Double[-15, 20], Gen.Double[20, 100], Gen.Enum<HeaterKind>(), Gen.Bool).Sample((substrate, humidity, heater, never) =>
+        {
+            var question = Cold(substrate) with { AirHumidity = new(humidity), Heater = heater, NeverFlash = never, Space = Space(substrate, humidity) };
+            var study = ColdRoutes.Of(question);
+            var dew = MoistAir.Of(new(substrate), new(humidity), StandardAtmosphere.PressureAt(Length.Zero)).DewPoint;
+            var straight = study.Routes[0];
+            straight.Held.ShouldBe(substrate < Sheets.ClosedCell.Substrate.Least.Celsius || humidity > Sheets.ClosedCell.GreatestHumidityPercent || substrate - dew.Celsius < 3 || !Sheets.ClosedCell.Air.Holds(new(substrate)));
+            var open = study.Routes.Where(r => !r.Held && !(never && r.Kind == ColdRouteKind.FlashCoat)).ToList();
+            study.Chosen?.Bid.Cost.ShouldBe(open.Min(r => r.Bid.Cost));
+            (study.Chosen is null).ShouldBe(open.Count == 0);
+            ColdRoutes.AreAsked(question).ShouldBe(straight.Held || substrate < Sheets.ClosedCell.Substrate.Least.Celsius + 3);
+        });
+
+    [Fact]
+    public void Damp_air_at_5_degrees_is_heated_though_the_window_allows_the_substrate()
+    {
+        var study = ColdRoutes.Of(Cold(5) with { AirHumidity = new(98), Space = Space(5, 98) });
+        study.Routes[0].Held.ShouldBeTrue();
+        study.Chosen.ShouldNotBeNull().Kind.ShouldBe(ColdRouteKind.Heat);
+        ColdRoutes.Of(Cold(5) with { AirHumidity = new(98), AirAssumed = true }).Routes[0].Held.ShouldBeFalse();
+        ColdRoutes.Of(Cold(5) with { AirHumidity = new(98), Space = null }).Routes[0].Held.ShouldBeFalse();
+    }
+
+    [Fact]
+    public void What_is_heated_is_as_dry_as_it_says_with_the_water_of_the_flame_in_it() =>
+        Gen.Select(Gen.Double[-15, 15], Gen.Double[30, 99], Gen.Enum<HeaterKind>(), Gen.Double[0.3, 0.95], Gen.Double[0.3, 4]).Sample((outdoor, humidity, heater, share, changes) =>
+        {
+            var space = Space(outdoor, humidity) with { AirChanges = changes };
+            var route = ColdRoutes.Of(Cold(outdoor) with { AirHumidity = new(humidity), Heater = heater, FaceShare = share, Space = space }).Routes.Single(r => r.Kind == ColdRouteKind.Heat);
+            if (route.Heating is not { } air)
+            {
+                return;
+            }
+
+            var face = outdoor + share * (air.Indoor.Celsius - outdoor);
+            face.ShouldBeGreaterThanOrEqualTo(Sheets.ClosedCell.Substrate.Least.Celsius + 3 - 1e-6);
+            (face - air.DewPoint.Celsius).ShouldBeGreaterThanOrEqualTo(5 - 1e-6);
+            air.Humidity.ShouldBeLessThanOrEqualTo(Sheets.ClosedCell.GreatestHumidityPercent + 1e-6);
+            route.Findings.ShouldNotContain(f => f.Case == "dewClose" || f.Case == "tooDamp");
+
+            // No cooler room would have done.
+            var cooler = SpaceHeating.To(space, new(Math.Max(outdoor, air.Indoor.Celsius - 0.3)), heater);
+            var coolerFace = outdoor + share * (cooler.Indoor.Celsius - outdoor);
+            (coolerFace < Sheets.ClosedCell.Substrate.Least.Celsius + 3 || coolerFace - cooler.DewPoint.Celsius < 5 || cooler.Humidity > Sheets.ClosedCell.GreatestHumidityPercent).ShouldBeTrue();
+        });
+
+    [Fact]
+    public void A_room_takes_up_the_heat_of_its_building_before_it_is_warm()
+    {
+        var space = Space(-6, 50) with { Volume = 301 };
+        var route = ColdRoutes.Of(Cold(-6) with { Space = space }).Routes.Single(r => r.Kind == ColdRouteKind.Heat);
+        route.Preheat.TotalMinutes.ShouldBeInRange(30, 300);
+        route.PreheatWorking!.Result.Si.ShouldBe(route.Preheat.TotalSeconds, 1e-6);
+        route.PreheatWorking.Terms[0].Value.Si.ShouldBe(120 * 12 + 301 / 3.0 * 110 + MoistAir.DryDensity(new(-6), space.Pressure) * 1.006 * 301, 0.01);
+
+        // Energy: what the heaters gave is in the building or went outdoors; the loss lies between those of its two ends.
+        var (given, taken) = (80.0 * route.Preheat.TotalHours, route.PreheatWorking.Terms[0].Value.Si * (route.Heating!.Indoor.Celsius + 6) / 3600);
+        (given - taken).ShouldBeInRange(0, route.Heating.Power / 1000 * route.Preheat.TotalHours);
+    }
+
+    [Fact]
     public void Colder_days_cost_more_heat_and_never_fewer_sets_of_the_cold_grade() => Gen.Select(Gen.Double[-16, 0], Gen.Double[0.5, 5]).Sample((mild, colder) =>
     {
         var (warm, cold) = (ColdRoutes.Of(Cold(mild)).Routes.ToDictionary(r => r.Kind), ColdRoutes.Of(Cold(mild - colder)).Routes.ToDictionary(r => r.Kind));
@@ -193,6 +255,8 @@ public sealed class BidTests
         [new(Sheets.ClosedCell, FoamVolume.FromBoardFeet(sets * 4000), sets, new("medianSets", "n", [], new(sets, Dimension.Sets), "test"))],
         [], false, TimeSpan.Zero);
 
+    private static HeatedSpace Space(double outdoor, double humidity) => new(400, 300, 1, new(outdoor), new(humidity), StandardAtmosphere.PressureAt(Length.Zero));
+
     private static ColdRouteCase Cold(double substrate) => new()
     {
         Standard = Sheets.ClosedCell,
@@ -206,7 +270,8 @@ public sealed class BidTests
         AirHumidity = new(50),
         FaceShare = 0.75,
         FaceCapacity = 12_000,
-        Space = new(400, 300, 1, new(substrate), new(50), StandardAtmosphere.PressureAt(Length.Zero)),
+        BuildingCapacity = 110_000,
+        Space = Space(substrate, 50),
         Rates = Rates,
     };
 }

@@ -22,7 +22,7 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
 
     private static readonly TimeSpan Changeover = TimeSpan.FromMinutes(45), Cure = TimeSpan.FromHours(1);
 
-    private const double AirHeatCapacity = 1006, ContentsAgainstAir = 3;
+    private const double AirHeatCapacity = 1006, FloorHeight = 3, LeastShare = 0.05;
 
     public ColdRoute? Of(ColdRouteKind kind) => kind switch
     {
@@ -37,36 +37,94 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
 
     private ColdRoute Heated()
     {
-        // Warm enough for the sheet, and far enough from the dew point that the gate reads Clear.
-        var target = new Temperature(Math.Max((c.Standard.Substrate.Least + Comfort).Celsius, (AirAsItIs().Dew + ClearOfDew).Celsius));
+        var warm = c.Standard.Substrate.Least + Comfort;
         if (c.Space is not { } space)
         {
-            return Sprayed(ColdRouteKind.Heat, [(c.Standard, c.Thickness, target)], [Held("openAir")]);
+            return Sprayed(ColdRouteKind.Heat, [(c.Standard, c.Thickness, warm)], [Held("openAir")]);
         }
 
-        if (c.Substrate >= target)
+        if (c.Substrate >= warm && IsDry(c.Substrate, AirAsItIs()))
         {
-            return Sprayed(ColdRouteKind.Heat, [(c.Standard, c.Thickness, c.Substrate)], [Say("warmEnough", Verdict.Clear, c.Substrate.ToFigure(), target.ToFigure())]);
+            return Sprayed(ColdRouteKind.Heat, [(c.Standard, c.Thickness, c.Substrate)], [Say("warmEnough", Verdict.Clear, c.Substrate.ToFigure(), warm.ToFigure())]);
         }
 
-        // The bare face lies between outdoor and room air; the room must be warmer than the face by what the assembly lets through.
-        var wanted = new Temperature(space.Outdoor.Celsius + (target.Celsius - space.Outdoor.Celsius) / Math.Max(c.FaceShare, 0.05));
-        if (wanted.Celsius > Math.Min(60, c.Standard.Air.Greatest.Celsius))
+        var hottest = Math.Min(60, c.Standard.Air.Greatest.Celsius);
+        var least = Math.Max(RoomFor(space, warm), space.Outdoor.Celsius);
+        if (least > hottest)
         {
-            return Sprayed(ColdRouteKind.Heat, [(c.Standard, c.Thickness, target)], [Say("tooHot", Verdict.Hold, wanted.ToFigure(), c.Standard.Air.Greatest.ToFigure())]);
+            return Sprayed(ColdRouteKind.Heat, [(c.Standard, c.Thickness, warm)], [Say("tooHot", Verdict.Hold, new Temperature(least).ToFigure(), c.Standard.Air.Greatest.ToFigure())]);
         }
 
-        var air = SpaceHeating.To(space, wanted, c.Heater);
-        var has = c.Rates.HeaterKilowatts * 1000;
-        List<Finding> findings = [Say("heated", Verdict.Clear, wanted.ToFigure(), target.ToFigure()), .. Damp(c.Standard, target, (air.DewPoint, air.Humidity), Verdict.Hold), .. HeaterKindFinding(), .. SizeFindings(air, has)];
+        return Coolest(space, least, hottest) is { } room ? Warmed(space, room) : NeverDry(space, new(hottest));
+    }
+
+    // The face between outdoor and room air, by what the assembly lets through; and the room that gives a face.
+    private Temperature FaceIn(HeatedSpace space, Temperature room) => new(space.Outdoor.Celsius + Math.Max(c.FaceShare, LeastShare) * (room.Celsius - space.Outdoor.Celsius));
+
+    private double RoomFor(HeatedSpace space, Temperature face) => space.Outdoor.Celsius + (face.Celsius - space.Outdoor.Celsius) / Math.Max(c.FaceShare, LeastShare);
+
+    // Far enough from the dew point that the gate reads Clear, in air the sheet allows.
+    private bool IsDry(Temperature face, (Temperature Dew, double Humidity) air) => (face - air.Dew).Kelvins >= ClearOfDew.Kelvins && air.Humidity <= c.Standard.GreatestHumidityPercent;
+
+    private bool IsDryIn(HeatedSpace space, double room) =>
+        SpaceHeating.To(space, new(room), c.Heater) is var air && IsDry(FaceIn(space, new(room)), (air.DewPoint, air.Humidity));
+
+    // Heat and moisture together: a flame's own water raises the dew point with every kelvin, so the coolest room that is dry is looked for step by step, then halved down to.
+    private Temperature? Coolest(HeatedSpace space, double least, double hottest)
+    {
+        const double Step = 0.25;
+        for (var room = least; room <= hottest; room += Step)
+        {
+            if (!IsDryIn(space, room))
+            {
+                continue;
+            }
+
+            var (damp, dry) = (Math.Max(least, room - Step), room);
+            for (var halving = 0; halving < 20 && !IsDryIn(space, damp); halving++)
+            {
+                var middle = (damp + dry) / 2;
+                (damp, dry) = IsDryIn(space, middle) ? (damp, middle) : (middle, dry);
+            }
+
+            return new(IsDryIn(space, damp) ? damp : dry);
+        }
+
+        return null;
+    }
+
+    private ColdRoute NeverDry(HeatedSpace space, Temperature room)
+    {
+        var air = SpaceHeating.To(space, room, c.Heater);
+        var face = FaceIn(space, room);
+        return Sprayed(ColdRouteKind.Heat, [(c.Standard, c.Thickness, face)], [Say("neverDry", Verdict.Hold, (face - air.DewPoint).ToFigure(), ClearOfDew.ToFigure()), .. HeaterKindFinding()]);
+    }
+
+    private ColdRoute Warmed(HeatedSpace space, Temperature room)
+    {
+        var (air, face, has) = (SpaceHeating.To(space, room, c.Heater), FaceIn(space, room), c.Rates.HeaterKilowatts * 1000);
+        List<Finding> findings = [Say("heated", Verdict.Clear, room.ToFigure(), face.ToFigure()), .. Damp(c.Standard, face, (air.DewPoint, air.Humidity), Verdict.Hold), .. HeaterKindFinding(), .. SizeFindings(air, has)];
         var power = has > air.Power ? has : 1.5 * air.Power;
-        var preheat = Preheat(space, wanted, power);
-        var route = Sprayed(ColdRouteKind.Heat, [(c.Standard, c.Thickness, target)], findings);
+        var warming = Preheat(space, room, power);
+        var preheat = TimeSpan.FromSeconds(warming.Result.Si);
+        var route = Sprayed(ColdRouteKind.Heat, [(c.Standard, c.Thickness, face)], findings);
         var working = TimeSpan.FromHours(route.Bid.CrewHours) + Cure;
         var heat = (power * preheat.TotalHours + air.Power * working.TotalHours) / 1000;
-        var bid = Priced(route.Foams, new(heat, air.Working));
-        return route with { Bid = bid, Preheat = preheat, Heating = air, KilowattHours = heat, Finish = route.Finish + preheat };
+        var bid = Priced(route.Foams, new(heat, Heat(power, warming, air, working, heat)));
+        return route with { Bid = bid, Preheat = preheat, PreheatWorking = warming, Heating = air, KilowattHours = heat, Finish = route.Finish + preheat };
     }
+
+    private static Working Heat(double power, Working preheat, SpaceHeating air, TimeSpan working, double kilowattHours) => new(
+        "routeHeat",
+        "Q = P_heater · t_preheat + P · t_work",
+        [
+            new("P_heater", "heaterHas", new(power, Dimension.Power)),
+            new("t_preheat", "preheat", preheat.Result, preheat),
+            new("P", "heaterPower", new(air.Power, Dimension.Power), air.Working),
+            new("t_work", "heatedHours", Figure.Duration(working)),
+        ],
+        new(kilowattHours * 3.6e6, Dimension.Heat),
+        "Full power until building and surface are warm, then what holds the room while it is sprayed and for an hour of cure");
 
     private ColdRoute Changed(ProductSheet first)
     {
@@ -137,14 +195,42 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
 
     private (Temperature Dew, double Humidity) AirAsItIs() => (MoistAir.Of(c.Air, c.AirHumidity, StandardAtmosphere.PressureAt(Length.Zero)).DewPoint, c.AirHumidity.Percent);
 
-    private TimeSpan Preheat(HeatedSpace space, Temperature wanted, double power)
+    private Working Preheat(HeatedSpace space, Temperature wanted, double power)
     {
-        var capacity = c.Treated.SquareMetres * c.FaceCapacity + MoistAir.DryDensity(space.Outdoor, space.Pressure) * AirHeatCapacity * space.Volume * ContentsAgainstAir;
+        var floor = space.Volume / FloorHeight;
+        var air = MoistAir.DryDensity(space.Outdoor, space.Pressure) * AirHeatCapacity * space.Volume;
+        var capacity = c.Treated.SquareMetres * c.FaceCapacity + floor * c.BuildingCapacity + air;
         var loss = space.Loss + space.ByAir;
         var settles = space.Outdoor.Celsius + power / loss;
         var from = Math.Max(c.Air.Celsius, space.Outdoor.Celsius);
-        return from >= wanted.Celsius ? TimeSpan.Zero : TimeSpan.FromSeconds(capacity / loss * Math.Log((settles - from) / (settles - wanted.Celsius)));
+        var seconds = from >= wanted.Celsius ? 0 : capacity / loss * Math.Log((settles - from) / (settles - wanted.Celsius));
+        return new(
+            "preheat",
+            "t = C / H · ln((T_∞ − T_0) / (T_∞ − T)), T_∞ = T_out + P / H",
+            [
+                new("C", "roomCapacity", Figure.Number(capacity / 1000), Capacity(floor, air, capacity)),
+                new("H", "heatToOutsideAll", new(loss, Dimension.HeatLoss)),
+                new("P", "heaterHas", new(power, Dimension.Power)),
+                new("T_out", "outdoorTemperature", space.Outdoor.ToFigure()),
+                new("T_0", "roomNow", new Temperature(from).ToFigure()),
+                new("T", "indoorTemperature", wanted.ToFigure()),
+            ],
+            Figure.Duration(TimeSpan.FromSeconds(seconds)),
+            "Building, surface and air warmed as one");
     }
+
+    private Working Capacity(double floor, double air, double all) => new(
+        "roomCapacity",
+        "C = A · c_face + A_floor · c_building + C_air",
+        [
+            new("A", "treatedArea", c.Treated.ToFigure()),
+            new("c_face", "faceCapacity", Figure.Number(c.FaceCapacity / 1000)),
+            new("A_floor", "heatedFloor", new Area(floor).ToFigure()),
+            new("c_building", "buildingCapacity", Figure.Number(c.BuildingCapacity / 1000)),
+            new("C_air", "airCapacity", Figure.Number(air / 1000)),
+        ],
+        Figure.Number(all / 1000),
+        "kJ/K, by the square metre kJ/(m²·K); building by its floor, volume over 3 m (ISO 52016-1 table B.14)");
 
     private IEnumerable<Finding> SizeFindings(SpaceHeating air, double has)
     {
@@ -195,9 +281,10 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
         }
     }
 
-    // Mean air of a day to come is no reading: the gate judges the hour. What a heater itself puts into the air holds.
-    private static IEnumerable<Finding> Damp(ProductSheet sheet, Temperature substrate, (Temperature Dew, double Humidity) air, Verdict verdict = Verdict.Care)
+    // What would hold at the gate holds a route too. In the open, where nothing can be heated, a mean day is no reading: the hour is waited for, and so it is where nothing is known of the air.
+    private IEnumerable<Finding> Damp(ProductSheet sheet, Temperature substrate, (Temperature Dew, double Humidity) air, Verdict? told = null)
     {
+        var verdict = told ?? (c.Space is null || c.AirAssumed ? Verdict.Care : Verdict.Hold);
         var apart = substrate - air.Dew;
         if (apart.Kelvins < DewDistance.Kelvins)
         {

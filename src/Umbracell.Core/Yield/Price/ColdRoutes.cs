@@ -70,6 +70,12 @@ public sealed record ColdRouteCase
     /// <summary>Heat the face takes up, J/(m²·K).</summary>
     public required double FaceCapacity { get; init; }
 
+    /// <summary>Heat the building takes up for each square metre of its floor, J/(m²·K).</summary>
+    public required double BuildingCapacity { get; init; }
+
+    /// <summary>Whether the air beside it was neither read nor taken from a season, so that nothing is held by it.</summary>
+    public bool AirAssumed { get; init; }
+
     /// <summary>The space that would be heated; null outdoors, where nothing can be.</summary>
     public HeatedSpace? Space { get; init; }
 
@@ -99,7 +105,7 @@ public sealed record ColdRouteCase
 /// <param name="Kind">Which way.</param>
 /// <param name="Foams">Foams with their sets, first sprayed first.</param>
 /// <param name="Bid">Its direct cost and hours by the firm's rates.</param>
-/// <param name="Preheat">Time to warm the surface before work.</param>
+/// <param name="Preheat">Time to warm building and surface before work.</param>
 /// <param name="Heating">The air the heater makes; null where nothing is heated.</param>
 /// <param name="KilowattHours">Heat.</param>
 /// <param name="Finish">From the first heat to the end of the last lift.</param>
@@ -108,6 +114,9 @@ public sealed record ColdRoute(ColdRouteKind Kind, IReadOnlyList<BidFoam> Foams,
 {
     /// <summary>Whether the sheet or the air holds it.</summary>
     public bool Held => Findings.Worst() == Verdict.Hold;
+
+    /// <summary>How the time to warm up came about; null where nothing is heated.</summary>
+    public Working? PreheatWorking { get; init; }
 
     /// <summary>Sets of all products.</summary>
     public double Sets => Foams.Sum(f => f.Sets);
@@ -118,8 +127,23 @@ public sealed record ColdRoute(ColdRouteKind Kind, IReadOnlyList<BidFoam> Foams,
 /// <param name="Routes">Every route, in the order of <see cref="ColdRouteKind"/>.</param>
 public sealed record ColdRoutes(ColdRouteCase Case, IReadOnlyList<ColdRoute> Routes)
 {
-    /// <summary>The route to price: as it is where the sheet allows, else the cheapest that nothing holds; null where all are held.</summary>
-    public ColdRoute? Chosen => Routes[0].Held ? Routes.Where(r => !r.Held && r.Bid.Missing.Count == 0).MinBy(r => r.Bid.Cost) ?? Routes.FirstOrDefault(r => !r.Held) : Routes[0];
+    // Nearer to the edge of its window than this a surface has its routes compared.
+    private static readonly TemperatureDifference NearEdge = new(3);
+
+    /// <summary>The route to price: the cheapest that nothing holds and the practice does not speak against; null where all are held.</summary>
+    public ColdRoute? Chosen
+    {
+        get
+        {
+            var open = Routes.Where(r => !r.Held && r.Findings.All(f => f.Case != "notPractice")).ToList();
+            return open.Where(r => r.Bid.Missing.Count == 0).MinBy(r => r.Bid.Cost) ?? open.FirstOrDefault();
+        }
+    }
+
+    /// <summary>Whether a surface asks for routes: near the edge of its window, or held as it is by window, air or dew.</summary>
+    /// <param name="question">The case.</param>
+    public static bool AreAsked(ColdRouteCase question) =>
+        question.Substrate < question.Standard.Substrate.Least + NearEdge || new ColdRouteStudy(question).Of(ColdRouteKind.Straight)!.Held;
 
     /// <summary>Compares the routes.</summary>
     /// <param name="question">The case.</param>

@@ -32,9 +32,6 @@ internal sealed record JobLoad(ProductSheet Sheet, IReadOnlyList<PricedSurface> 
 /// <param name="Loads">What it loads, by product.</param>
 internal sealed record JobBid(Bid Bid, IReadOnlyList<PricedSurface> Surfaces, IReadOnlyList<JobLoad> Loads)
 {
-    // Nearer to the edge of its window than this a surface has its routes compared.
-    private static readonly TemperatureDifference NearEdge = new(3);
-
     public static JobBid Of(JobStudy study, PriceMeans means)
     {
         var rows = RowsOf(study);
@@ -77,7 +74,7 @@ internal sealed record JobBid(Bid Bid, IReadOnlyList<PricedSurface> Surfaces, IR
         {
             Trades = row.System == CandidateKind.NewRoofOnBoard ? [new("tearOff", means.Rates.TearOffPerM2), new("newCovering", means.Rates.NewCoveringPerM2)] : [],
         };
-        if (CaseOf(row, job, means, space) is not { } question || question.Substrate >= question.Standard.Substrate.Least + NearEdge)
+        if (CaseOf(row, job, means, space) is not { } question || !ColdRoutes.AreAsked(question))
         {
             return new(row, null, null, asItIs);
         }
@@ -117,6 +114,8 @@ internal sealed record JobBid(Bid Bid, IReadOnlyList<PricedSurface> Surfaces, IR
             AirHumidity = humidity,
             FaceShare = AssemblyState.FaceShareOf(row.Bare),
             FaceCapacity = FaceHeat.CapacityOf(row.Surface.Substrate),
+            BuildingCapacity = FaceHeat.BuildingCapacityOf(row.Surface.Substrate),
+            AirAssumed = season is null,
             Space = outdoors ? null : space.ShareOf(takeoff.Treated, JobPricing.Of(job).AirChanges, air, humidity, pressure),
             SpaceAssumed = space.Assumed,
             Heater = JobPricing.Of(job).Heater,

@@ -88,6 +88,7 @@ internal static class PriceAnswers
             ["hours"] = Figure.Duration(TimeSpan.FromHours(route.Bid.CrewHours)),
             ["finish"] = Figure.Duration(route.Finish),
         };
+        Dictionary<string, WorkingAnswer> workings = [];
         if (route.Heating is { } air)
         {
             figures["heat"] = new(route.KilowattHours * 3.6e6, Dimension.Heat);
@@ -95,10 +96,11 @@ internal static class PriceAnswers
             figures["room"] = air.Indoor.ToFigure();
             figures["roomRh"] = new(air.Humidity, Dimension.RelativeHumidity);
             figures["power"] = new(air.Power, Dimension.Power);
+            workings = new() { ["heat"] = WorkingAnswer.Of(route.Bid.Lines.FirstOrDefault(l => l.Key == "heat")?.Working.Terms[0].From ?? air.Working), ["preheat"] = WorkingAnswer.Of(route.PreheatWorking!), ["power"] = WorkingAnswer.Of(air.Working) };
         }
 
         return new(
-            Key(route.Kind), route.Held, chosen, [.. route.Foams.Select(f => new RouteFoam(f.Sheet.Name, Sets(f.Sets)))], FigureAnswer.All(figures), WorkingAnswer.Maybe(route.Heating?.Working), FindingAnswer.All(route.Findings));
+            Key(route.Kind), route.Held, chosen, [.. route.Foams.Select(f => new RouteFoam(f.Sheet.Name, Sets(f.Sets)))], FigureAnswer.All(figures), workings, FindingAnswer.All(route.Findings));
     }
 
     /// <summary>When a place's mean air leaves the window of the products a job is sprayed with.</summary>

@@ -85,6 +85,7 @@ internal static class PriceCompute
             AirHumidity = humidity,
             FaceShare = question.FaceShare,
             FaceCapacity = FaceHeat.CapacityOf(question.Substrate),
+            BuildingCapacity = FaceHeat.BuildingCapacityOf(question.Substrate),
             Space = question.SpaceM3 is { } m3 ? new(m3, question.SpaceLossWK, question.AirChanges, air, humidity, StandardAtmosphere.PressureAt(new(question.AltitudeM))) : null,
             Heater = question.Heater,
             Access = question.Access,

@@ -66,9 +66,9 @@ public sealed record JobPriceAnswer(
 /// <param name="Chosen">Whether it is the one priced.</param>
 /// <param name="Foams">Product and sets, first sprayed first.</param>
 /// <param name="Figures">sets, cost, hours, finish; heat, preheat, room, roomRh, power where it is heated.</param>
-/// <param name="CostWorking">How the power came about, where it is heated.</param>
+/// <param name="Workings">How heat, preheat and power came about, where it is heated.</param>
 /// <param name="Findings">Findings.</param>
-public sealed record ColdRouteAnswer(string Kind, bool Held, bool Chosen, IReadOnlyList<RouteFoam> Foams, IReadOnlyDictionary<string, FigureAnswer> Figures, WorkingAnswer? CostWorking, IReadOnlyList<FindingAnswer> Findings);
+public sealed record ColdRouteAnswer(string Kind, bool Held, bool Chosen, IReadOnlyList<RouteFoam> Foams, IReadOnlyDictionary<string, FigureAnswer> Figures, IReadOnlyDictionary<string, WorkingAnswer> Workings, IReadOnlyList<FindingAnswer> Findings);
 
 /// <summary>A foam of a route.</summary>
 public sealed record RouteFoam(string Sheet, FigureAnswer Sets);

@@ -58,5 +58,5 @@ internal static class Filed
 
     private static FiledLayer Of(LayerRow layer) => new(layer.Material, layer.ThicknessMm);
 
-    private static FiledDetails Of(DetailsDocument d) => new(d.Access, d.BalloonFramed, d.HeldAtEnds, d.FlangeMm, d.WebMm, d.SkinMm, d.Covering, d.Attachment, d.DoorSpareKg, d.PenetrationMm);
+    private static FiledDetails Of(DetailsDocument d) => new(d.Access, d.BalloonFramed, d.HeldAtEnds, d.FlangeMm, d.WebMm, d.SkinMm, d.Covering, d.Attachment, d.DoorSpareKg, d.PenetrationMm, d.CrawlSpace);
 }

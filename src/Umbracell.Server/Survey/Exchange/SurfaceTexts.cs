@@ -47,6 +47,7 @@ internal static class SurfaceTexts
             ["expectedDrum"] = Temperature(s.ExpectedDrumC, system),
             ["access"] = Word(d.Access),
             ["balloonFramed"] = new(YesNo(d.BalloonFramed)),
+            ["crawlSpace"] = new(YesNo(d.CrawlSpace)),
             ["heldAtEnds"] = new(YesNo(d.HeldAtEnds)),
             ["flange"] = Thickness(d.FlangeMm / 1000, system),
             ["web"] = Thickness(d.WebMm / 1000, system),

@@ -121,6 +121,7 @@ internal static class Unfiled
                 Attachment = s.Details.Attachment,
                 DoorSpareKg = s.Details.DoorSpareKg,
                 PenetrationMm = s.Details.PenetrationMm,
+                CrawlSpace = s.Details.CrawlSpace,
             },
             BufferId = s.BufferId is { } buffer ? ids[buffer] : null,
             SheetSlug = s.SheetId,

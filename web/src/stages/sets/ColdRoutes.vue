@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useColdRoutes } from '@/shared/state/price'
 import { useReader } from '@/shared/state/reader'
+import FigureText from '@/shared/ui/FigureText.vue'
 import FindingLine from '@/shared/ui/FindingLine.vue'
 import VerdictMark from '@/shared/ui/VerdictMark.vue'
 
@@ -53,20 +54,21 @@ const ROWS = ['sets', 'hours', 'heat', 'finish', 'cost'] as const
             <tr v-for="row in ROWS" :key="row">
               <th scope="row">{{ t(`routes.row.${row}`) }}</th>
               <td v-for="route in columns" :key="route.kind" class="figure-cell" :class="{ chosen: route.chosen }">
-                {{ route.figures[row] ? reader.print(route.figures[row]) : '–' }}
+                <FigureText v-if="route.figures[row]" :figure="route.figures[row]!" :working="route.workings[row]" />
+                <template v-else>–</template>
                 <template v-if="row === 'sets'">
                   <span v-for="foam in route.foams" :key="foam.sheet" class="small quiet foam">
                     {{ foam.sheet }} {{ reader.print(foam.sets) }}
                   </span>
                 </template>
                 <span v-if="row === 'heat' && route.figures.room" class="small quiet foam">
-                  {{
-                    t('routes.room', {
-                      room: reader.print(route.figures.room),
-                      rh: reader.print(route.figures.roomRh),
-                      preheat: reader.print(route.figures.preheat),
-                    })
-                  }}
+                  <i18n-t keypath="routes.room" scope="global">
+                    <template #room>{{ reader.print(route.figures.room) }}</template>
+                    <template #rh>{{ reader.print(route.figures.roomRh) }}</template>
+                    <template #preheat>
+                      <FigureText :figure="route.figures.preheat!" :working="route.workings.preheat" />
+                    </template>
+                  </i18n-t>
                 </span>
               </td>
             </tr>

@@ -76,6 +76,15 @@ const substrates = computed(() =>
         :disabled="locked"
       />
       <TypedField
+        v-if="asks('crawlSpace')"
+        :typed="typed"
+        field="crawlSpace"
+        :label="t('survey.field.crawlSpace')"
+        :kept="said(d.crawlSpace)"
+        :options="yesNo"
+        :disabled="locked"
+      />
+      <TypedField
         v-if="asks('heldAtEnds')"
         :typed="typed"
         field="heldAtEnds"
