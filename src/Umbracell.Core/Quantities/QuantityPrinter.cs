@@ -60,7 +60,7 @@ public static class QuantityPrinter
     /// <param name="system">The reader's units.</param>
     public static Figure AsPrinted(Figure difference, Figure first, Figure second, UnitSystem system)
     {
-        if (first.Dimension != second.Dimension || Decimals(first.Dimension, system) is not { } decimals || Decimals(difference.Dimension, system) is null)
+        if (first.Dimension != second.Dimension || !IsDifferenceOf(difference.Dimension, first.Dimension) || Decimals(first.Dimension, system) is not { } decimals || Decimals(difference.Dimension, system) is null)
         {
             return difference;
         }
@@ -71,6 +71,10 @@ public static class QuantityPrinter
         // Too close to be told apart as printed: then the difference speaks for itself.
         return apart < 1e-9 ? difference : difference with { Si = Math.CopySign(Units.Of(difference.Dimension, system).ToSi(apart), difference.Si) };
     }
+
+    // A share of the sheet's yield is no difference of two yields.
+    private static bool IsDifferenceOf(Dimension difference, Dimension of) => difference == of || (of, difference) is
+        (Dimension.Temperature, Dimension.TemperatureDifference) or (Dimension.RelativeHumidity or Dimension.MoistureContent or Dimension.Percent, Dimension.HumidityPoints);
 
     /// <summary>The bare number of a figure in the reader's unit, for the axis of a chart.</summary>
     public static double Value(Figure figure, UnitSystem system) => Units.Of(figure.Dimension, system).FromSi(figure.Si);

@@ -209,6 +209,18 @@ public sealed class QuantityTextTests
         });
 
     [Fact]
+    public void A_margin_that_is_no_difference_of_what_stands_beside_it_speaks_for_itself() =>
+        Gen.Select(Gen.Enum<Dimension>(), Gen.Enum<Dimension>(), Gen.Double[1, 90], Gen.Double[1, 90], Gen.Double[-20, 20], Gen.Enum<UnitSystem>()).Sample((of, dimension, measured, limit, margin, system) =>
+        {
+            var differs = dimension == of || (of, dimension) is (Dimension.Temperature, Dimension.TemperatureDifference) or (Dimension.RelativeHumidity or Dimension.MoistureContent or Dimension.Percent, Dimension.HumidityPoints);
+            var told = QuantityPrinter.PrintMargin(new(margin, dimension), new(measured, of), new(limit, of), system);
+            if (!differs)
+            {
+                told.ShouldBe(QuantityPrinter.Print(new(margin, dimension), system), $"{dimension} of {of}");
+            }
+        });
+
+    [Fact]
     public void A_margin_prints_as_the_difference_of_what_stands_beside_it() =>
         Gen.Select(Gen.Double[-30, 60], Gen.Double[-30, 60], Gen.Enum<UnitSystem>()).Sample((measured, limit, system) =>
         {

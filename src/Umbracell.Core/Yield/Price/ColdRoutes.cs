@@ -130,11 +130,16 @@ public sealed record ColdRoutes(ColdRouteCase Case, IReadOnlyList<ColdRoute> Rou
     // Nearer to the edge of its window than this a surface has its routes compared.
     private static readonly TemperatureDifference NearEdge = new(3);
 
-    /// <summary>The route to price: the cheapest that nothing holds and the practice does not speak against; null where all are held.</summary>
+    /// <summary>The route to price: as it is where no other is asked for, else the cheapest that nothing holds and the practice does not speak against; null where all are held.</summary>
     public ColdRoute? Chosen
     {
         get
         {
+            if (!AreAsked(Case))
+            {
+                return Routes[0];
+            }
+
             var open = Routes.Where(r => !r.Held && r.Findings.All(f => f.Case != "notPractice")).ToList();
             return open.Where(r => r.Bid.Missing.Count == 0).MinBy(r => r.Bid.Cost) ?? open.FirstOrDefault();
         }

@@ -96,7 +96,8 @@ internal sealed record JobBid(Bid Bid, IReadOnlyList<PricedSurface> Surfaces, IR
             return null;
         }
 
-        var season = JobPricing.SeasonOf(job);
+        // Air of the season stands beside what follows the season; beside a face that was read or typed nothing is known of it.
+        var season = row.SubstrateFrom == SubstrateFrom.Season ? JobPricing.SeasonOf(job) : null;
         var (air, humidity) = season ?? (new Temperature(substrate), new RelativeHumidity(job.OutdoorRhPct));
         var outdoors = row.Surface.OpenFace;
         var pressure = StandardAtmosphere.PressureAt(new(job.AltitudeM));

@@ -67,7 +67,7 @@ const expected = computed(() => [
           <dd><FigureText :figure="load.load.figure" :working="load.load.working" /></dd>
           <dt>
             <b>{{ t('sets.load', { sheet: load.sheet }) }}</b><br />
-            {{ t('sets.loadOf', load.surfaces) }}
+            {{ t('sets.loadOf', load.surfaces) }}<br />
             <LoadMeaning :load="load.loaded" />
           </dt>
         </div>
