@@ -12,6 +12,30 @@ namespace Umbracell.Server.Tests;
 public sealed class SurveyTests(Product product) : IClassFixture<Product>
 {
     [Fact]
+    public async Task A_floor_that_the_plan_leaves_wetter_in_summer_says_so()
+    {
+        var client = await product.SignedInAsync("estimator@ninthacre.example");
+        var job = await Exchanging.DemoJobAsync(client, "orchid house");
+        var told = 0;
+        foreach (var surface in (await client.GetJsonAsync($"/api/jobs/{job}/surfaces")).AsArray().Select(s => s!))
+        {
+            var drive = await client.GetJsonAsync($"/api/surfaces/{surface.Text("id")}/drive");
+            foreach (var season in new[] { "winter", "summer" })
+            {
+                var (now, planned) = (drive[season]!["now"]?["interfaceHumidity"]!.Number("si"), drive[season]!["planned"]?["interfaceHumidity"]!.Number("si"));
+                var said = drive["findings"]!.AsArray().Any(f => f!.Text("rule") == "wetter" && f!.Text("case") == season);
+                told += said ? 1 : 0;
+                if (planned < 100)
+                {
+                    said.ShouldBe(planned > 80 && planned > now + 1, $"{surface.Text("name")} in {season}: {now} now, {planned} planned");
+                }
+            }
+        }
+
+        told.ShouldBeGreaterThan(0);
+    }
+
+    [Fact]
     public async Task An_open_leak_and_an_unready_joint_outweigh_their_ticks()
     {
         var (client, job, wall) = await StartAsync("studWall");

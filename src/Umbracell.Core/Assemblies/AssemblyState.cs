@@ -47,6 +47,26 @@ public sealed record AssemblyState(ThermalTransmittance U, Temperature RoomFace,
             "Temperatures by resistance shares, between the members"));
     }
 
+    // Steady figures of one degree more or less are alike.
+    private const double Alike = 1;
+
+    /// <summary>Says where a plan leaves the interface wetter than it is; null where it does not, or where it stays dry all the same.</summary>
+    /// <param name="planned">The assembly as planned, under the same air.</param>
+    /// <param name="season">Key of the season: <c>winter</c> or <c>summer</c>.</param>
+    public Finding? WetterWith(AssemblyState planned, string season)
+    {
+        if (planned.InterfaceHumidity <= GreatestFinishHumidity || planned.InterfaceHumidity <= InterfaceHumidity + Alike)
+        {
+            return null;
+        }
+
+        return new("wetter", season, Verdict.Care, Basis.Physics, "Steady diffusion at design air, as it stands and as planned")
+        {
+            Measured = new(Math.Min(100, planned.InterfaceHumidity), Dimension.RelativeHumidity),
+            Limit = new(Math.Min(100, InterfaceHumidity), Dimension.RelativeHumidity),
+        };
+    }
+
     /// <summary>How far the face towards the room follows the room's air, 0 (outdoors) to 1 (room): the temperature factor of the assembly as it is.</summary>
     /// <param name="section">The case; its own air is not used.</param>
     public static double FaceShareOf(SectionCase section) => OfFilled(section with { Air = new(new(1), new(40), new(0), new(80)) }).RoomFace.Celsius;

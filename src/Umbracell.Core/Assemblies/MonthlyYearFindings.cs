@@ -1,4 +1,5 @@
 using Umbracell.Core.Findings;
+using Umbracell.Core.Moisture;
 using Umbracell.Core.Quantities;
 
 namespace Umbracell.Core.Assemblies;
@@ -47,7 +48,10 @@ internal static class MonthlyYearFindings
         var dry = worst.InterfaceHumidity <= MonthlyYear.GreatestInterfaceHumidity;
         var words = Month(year, worst);
         words["layer"] = year.InterfaceKey;
-        return new("yearInterface", dry ? "dry" : "damp", dry ? Verdict.Clear : Verdict.Care, Basis.Physics, Source)
+
+        // What keeps vapour away belongs on the side it comes from; on the other it traps.
+        var inward = VapourDrive.Between(worst.Indoor.Temperature, worst.Indoor.Humidity, worst.Outdoor.Temperature, worst.Outdoor.Humidity).Outward.Pascals < 0;
+        return new("yearInterface", dry ? "dry" : inward ? "dampInward" : "damp", dry ? Verdict.Clear : Verdict.Care, Basis.Physics, Source)
         {
             Measured = Humidity(worst.InterfaceHumidity),
             Limit = Humidity(MonthlyYear.GreatestInterfaceHumidity),

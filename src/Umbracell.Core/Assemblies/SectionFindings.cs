@@ -14,11 +14,19 @@ internal static class SectionFindings
     /// <summary>A baffle that foam presses on must be rigid or backed where it spans more (choice rule E8).</summary>
     private static readonly Length WidestUnbackedBaffle = Length.FromInches(16);
 
+    // The two methods lie up to about this share apart.
+    private const double NearTarget = 0.1;
+
     private static readonly Length TightFit = Length.FromInches(0.25);
 
     public static IEnumerable<Finding> Of(SectionStudy study)
     {
         yield return Target(study);
+        if (Framing(study) is { } framing)
+        {
+            yield return framing;
+        }
+
         yield return SectionFit.Judge(study.Case);
         foreach (var lifts in study.Lifts)
         {
@@ -126,6 +134,29 @@ internal static class SectionFindings
             Words = new Dictionary<string, string> { ["class"] = study.FillClass.ToString(), ["zone"] = study.Case.ClimateZone ?? "" },
             Remedies = needed && !meets && class2 is { } reachable ? [Remedy.Of("goToThickness", "thickness", reachable.ToThickness())] : [],
             Working = study.Workings["foamPermeance"],
+        };
+    }
+
+    // Heat that spreads sideways into a deep member is left out by the parallel path: near a target the two methods may part.
+    private static Finding? Framing(SectionStudy study)
+    {
+        if (study.Case.Target?.GreatestU.WattsPerSquareMetreKelvin is not { } target || study.CombinedU?.WattsPerSquareMetreKelvin is not { } combined)
+        {
+            return null;
+        }
+
+        var parallel = study.ParallelU.WattsPerSquareMetreKelvin;
+        var (meets, combinedMeets) = (parallel <= target, combined <= target);
+        if (combined <= parallel || (meets == combinedMeets && Math.Min(Math.Abs(parallel - target), Math.Abs(combined - target)) > NearTarget * target))
+        {
+            return null;
+        }
+
+        return new("framing", meets != combinedMeets ? "part" : meets ? "bothMeet" : "neitherMeets", meets && combinedMeets ? Verdict.Clear : Verdict.Care, Basis.Physics, "ISO 6946: parallel path and the mean of its two limits")
+        {
+            Measured = study.ParallelU.ToFigure(),
+            Limit = study.Case.Target.GreatestU.ToFigure(),
+            Figures = new Dictionary<string, Figure> { ["combined"] = study.CombinedU.Value.ToFigure() },
         };
     }
 

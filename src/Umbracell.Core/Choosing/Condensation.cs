@@ -81,7 +81,7 @@ internal static class RoofTable
         var r = Impermeable(section);
         var ceilingTight = section.Inboard.Any(layer => VapourResistance.ClassOf(layer.Permeance) == VapourClass.I);
         var needsClass2 = ColdZones.Number(zone) >= 5;
-        var retards = section.Fill.Count > 0 && VapourResistance.ClassOf(VapourResistance.InSeries(section.Fill.Select(f => f.Permeance))) <= VapourClass.II;
+        var retards = Retards(section);
         var warm = coldestDeck is { } deck && Condensation.IsWarm(deck);
         var name = ceilingTight ? "classOneInside"
             : r.UsR + 0.05 < least.UsR && !warm ? "tooLittle"
@@ -111,6 +111,14 @@ internal static class RoofTable
         (_, 7) => 30,
         _ => 35,
     });
+
+    // The foam that stops air is the retarder, or a coat on it; what lies loose below it does not count.
+    private static bool Retards(SectionCase section)
+    {
+        var tight = section.Fill.TakeWhile(layer => layer.StopsAir).ToList();
+        var coat = section.Fill.Skip(tight.Count).Take(1).Where(layer => layer is SlabFill { Layer.Material.IsInsulation: false });
+        return tight.Count > 0 && VapourResistance.ClassOf(VapourResistance.InSeries(tight.Concat(coat).Select(layer => layer.Permeance))) <= VapourClass.II;
+    }
 
     // What stops air from the deck inward until something lets it through, and rigid boards above the deck.
     private static ThermalResistance Impermeable(SectionCase section) => section.Fill.TakeWhile(layer => layer.StopsAir).Select(layer => layer.Resistance)
@@ -145,7 +153,7 @@ internal static class WallTable
         {
             Measured = foam.ToFigure(),
             Limit = least?.ToFigure(),
-            Words = new Dictionary<string, string> { ["zone"] = zone, ["class"] = fill.ToString() },
+            Words = new Dictionary<string, string> { ["zone"] = zone, ["class"] = (inside < fill ? inside : fill).ToString() },
         };
     }
 

@@ -47,6 +47,24 @@ public sealed class SectionTests
         }, iter: 40);
 
     [Fact]
+    public void Near_the_target_both_ways_to_count_members_are_told() =>
+        Gen.Select(Gen.Double[3, 11], Gen.Double[0.7, 1.3], Gen.Bool).Sample((inches, share, iso) =>
+        {
+            var wall = Walls.Section(SurfaceKind.StudWall, depthInches: 11.25, films: iso ? FilmSet.Iso6946 : FilmSet.Us, targetU: null) with { Fill = [new FoamFill(Sheets.OpenCell, Length.FromInches(inches))] };
+            var untold = SectionStudy.Of(wall);
+            untold.Findings.ShouldNotContain(f => f.Rule == "framing");
+            var (parallel, combined) = (untold.ParallelU.UsU, untold.CombinedU!.Value.UsU);
+            combined.ShouldBeGreaterThan(parallel);
+            // Not on the very edge, where the last bit decides.
+            var target = parallel * (Math.Abs(share - 1) < 1e-6 ? 1.01 : share);
+            var told = SectionStudy.Of(wall with { Target = new(ThermalTransmittance.FromUsU(target), "made up") }).Findings.SingleOrDefault(f => f.Rule == "framing");
+            var near = Math.Min(Math.Abs(parallel - target), Math.Abs(combined - target)) <= 0.1 * target;
+            (told is not null).ShouldBe(near || (parallel <= target) != (combined <= target));
+            told?.Case.ShouldBe((parallel <= target, combined <= target) switch { (true, true) => "bothMeet", (false, false) => "neitherMeets", _ => "part" });
+            told?.Figures["combined"].Si.ShouldBe(untold.CombinedU.Value.WattsPerSquareMetreKelvin, 1e-12);
+        }, iter: 60);
+
+    [Fact]
     public void The_lower_limit_never_exceeds_the_upper_and_the_combined_value_lies_between() =>
         Gen.Select(Gen.Double[0.02, 0.4], Gen.Double[5, 30], Gen.Double[2, 12], Gen.Double[1, 6]).Sample((share, cavity, member, rest) =>
         {

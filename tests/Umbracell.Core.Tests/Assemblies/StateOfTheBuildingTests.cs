@@ -17,6 +17,17 @@ public sealed class StateOfTheBuildingTests
         .Select((rooms, outside, volume, changes, ducts) => new BufferCase(rooms, outside, volume, changes, ducts));
 
     [Fact]
+    public void A_plan_that_leaves_its_interface_wetter_says_so_and_no_other_does() =>
+        Gen.Select(Gen.Double[0, 6], Gen.Bool, Gen.Double[10, 30], Gen.Double[40, 95], Gen.Double[-15, 32], Gen.Double[40, 95]).Sample((inches, open, room, roomHumidity, outdoor, outdoorHumidity) =>
+        {
+            var section = Floor() with { Fill = [new FoamFill(open ? Sheets.OpenCell : Sheets.ClosedCell, Length.FromInches(3))], Air = new(new(room), new(roomHumidity), new(outdoor), new(outdoorHumidity)) };
+            var (now, planned) = (AssemblyState.Of(section, Length.Zero), AssemblyState.Of(section, Length.FromInches(Math.Max(0.5, inches))));
+            var told = now.WetterWith(planned, "summer");
+            (told is not null).ShouldBe(planned.InterfaceHumidity > 80 && planned.InterfaceHumidity > now.InterfaceHumidity + 1);
+            told?.Measured!.Value.Si.ShouldBe(Math.Min(100, planned.InterfaceHumidity));
+        });
+
+    [Fact]
     public void What_flows_into_a_buffer_space_flows_out_of_it() =>
         Gen.Select(AnyBuffer, Gen.Double[-30, 40]).Sample((space, outdoor) =>
         {

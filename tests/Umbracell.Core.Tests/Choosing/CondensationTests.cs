@@ -49,6 +49,18 @@ public sealed class CondensationTests
         RoofTable.Judge(Filled(SurfaceKind.UnventedDeck, new FoamFill(Sheets.OpenCell, Length.FromInches(7))), Covering.Shingles, null).Case.ShouldBe("notClassTwo");
 
     [Fact]
+    public void The_foam_that_stops_air_is_the_retarder_or_a_coat_on_it_and_nothing_further_in()
+    {
+        var open = new FoamFill(Sheets.OpenCell, Length.FromInches(7));
+        var coat = new SlabFill(new(Walls.Materials.VapourCoat, Length.FromMillimetres(0.5)));
+        var batt = BattFill.Behind(Walls.Batts[0], Length.FromInches(3.5), open);
+        string Judged(params FillLayer[] fill) => RoofTable.Judge(Walls.Section(SurfaceKind.UnventedDeck) with { Fill = [.. fill] }, Covering.Shingles, null).Case;
+        Judged(open, coat).ShouldBe("holds");
+        Judged(open, batt, coat).ShouldBe("notClassTwo");
+        Judged(open, batt).ShouldBe("notClassTwo");
+    }
+
+    [Fact]
     public void A_deck_that_stays_warm_stands_for_the_table()
     {
         var little = Filled(SurfaceKind.UnventedDeck, new FoamFill(Sheets.ClosedCell, Length.FromInches(2)));
@@ -62,6 +74,18 @@ public sealed class CondensationTests
         var sealed1 = Filled(SurfaceKind.UnventedDeck, new FoamFill(Sheets.ClosedCell, Length.FromInches(4))) with { Inboard = [new(Walls.Make("film", 0.2, 0.0005), Length.FromMillimetres(0.2))] };
         RoofTable.Judge(sealed1, Covering.Shingles, null).Case.ShouldBe("classOneInside");
     }
+
+    [Fact]
+    public void A_wall_that_is_told_to_be_served_is_told_the_class_that_serves_it() =>
+        Gen.Select(Gen.Double[0.02, 60], Gen.Bool, Gen.Double[1, 5]).Sample((liningPerm, open, inches) =>
+        {
+            var lining = new Layer(Walls.Make("lining", 0.16, liningPerm), Length.FromMillimetres(12.7));
+            var judged = WallTable.Judge(Walls.Section(SurfaceKind.StudWall, "5A") with { Inboard = [lining], Fill = [new FoamFill(open ? Sheets.OpenCell : Sheets.ClosedCell, Length.FromInches(inches))] });
+            if (judged.Case == "retards")
+            {
+                judged.Words["class"].ShouldBeOneOf("I", "II");
+            }
+        });
 
     [Fact]
     public void Walls_in_cold_zones_want_a_retarder_inside_or_tight_foam_outside()

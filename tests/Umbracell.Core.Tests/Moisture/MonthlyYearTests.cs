@@ -6,6 +6,7 @@ using Umbracell.Core.Findings;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Moisture;
 using Umbracell.Core.Quantities;
+using Umbracell.Core.Tests.Choosing;
 using Xunit;
 
 namespace Umbracell.Core.Tests.Moisture;
@@ -99,6 +100,29 @@ public sealed class MonthlyYearTests
             double January(double perm) => MonthlyYear.Of(Wall(Sheets.OpenCell, inches, perm), Year).Months[0].InterfaceHumidity;
             return January(permInch / tighter) <= January(permInch) + 1e-9;
         }, iter: 60);
+
+    [Fact]
+    public void What_is_told_against_a_damp_interface_helps_when_it_is_done_and_the_other_side_does_not() =>
+        Gen.Select(Gen.Double[1, 4], Gen.Bool, Gen.Double[60, 95], Gen.Double[16, 24]).Sample((inches, open, outdoorHumidity, room) =>
+        {
+            var year = new YearOfAir([.. Cold.Select(t => new MonthAir(new(t + 12), new(outdoorHumidity)))], [.. Cold.Select(_ => new MonthAir(new(room), new(45)))]);
+            var floor = Walls.Section(SurfaceKind.CrawlFloor) with { Fill = [new FoamFill(open ? Sheets.OpenCell : Sheets.ClosedCell, Length.FromInches(inches))] };
+            var now = MonthlyYear.Of(floor, year);
+            var told = now.Findings.Single(f => f.Rule == "yearInterface");
+            var worst = now.Months.MaxBy(m => m.InterfaceHumidity);
+            if (told.Case == "dry" || worst.InterfaceHumidity > 99.9)
+            {
+                return;
+            }
+
+            double Humidity(SectionCase section) => MonthlyYear.Of(section, year).Months[now.Months.ToList().IndexOf(worst)].InterfaceHumidity;
+            var foil = Layer("foil", 0.2, 0.001, 0.2);
+            var finish = floor.Inboard[^1];
+            var tighter = finish with { Material = finish.Material with { Permeability = new(finish.Material.Permeability.KilogramsPerPascalSecondMetre / 20) } };
+            var (outside, inside) = (Humidity(floor with { Outboard = [foil, .. floor.Outboard] }), Humidity(floor with { Inboard = [.. floor.Inboard.SkipLast(1), tighter] }));
+            (told.Case == "dampInward" ? outside : inside).ShouldBeLessThan(worst.InterfaceHumidity + 1e-9);
+            (told.Case == "dampInward" ? inside : outside).ShouldBeGreaterThan(worst.InterfaceHumidity - 1e-9);
+        });
 
     [Fact]
     public void In_a_dry_room_nothing_condenses()

@@ -39,7 +39,7 @@ internal static class DriveEndpoints
         var winter = Season(surface, SeasonAir.Winter(job), states);
         var summer = Season(surface, SeasonAir.Summer(job), states);
         var key = states.Of(surface, SeasonAir.Winter(job), planned: false)?.Interface.Key ?? "";
-        return TypedResults.Ok(new DriveAnswer(key, winter, summer, FindingAnswer.All(FinishFindings(surface, job, states))));
+        return TypedResults.Ok(new DriveAnswer(key, winter, summer, FindingAnswer.All([.. FinishFindings(surface, job, states), .. WetterFindings(surface, job, states)])));
     }
 
     /// <summary>Every surface of a job as it stands and as planned.</summary>
@@ -71,6 +71,12 @@ internal static class DriveEndpoints
         FigureAnswer.Of(state.Interface.Temperature.ToFigure()),
         FigureAnswer.Of(new(Math.Min(100, state.InterfaceHumidity), Dimension.RelativeHumidity)),
         state.InterfaceHumidity > 100);
+
+    // A plan must not leave a place wetter than it found it without a word.
+    private static IEnumerable<Finding> WetterFindings(Surface surface, Job job, SurfaceStates states) =>
+        new[] { ("winter", SeasonAir.Winter(job)), ("summer", SeasonAir.Summer(job)) }
+            .Select(season => states.Of(surface, season.Item2, planned: false) is { } now && states.Of(surface, season.Item2, planned: true) is { } planned ? now.WetterWith(planned, season.Item1) : null)
+            .OfType<Finding>();
 
     // Rule E5 speaks of the worst season, now and with the foam chosen.
     private static IEnumerable<Finding> FinishFindings(Surface surface, Job job, SurfaceStates states)

@@ -20,6 +20,7 @@ describe('cold-weather routes', () => {
     kind,
     held: false,
     chosen: false,
+    workings: {},
     foams: [{ sheet: 'Marl CC-20', sets: figure(1, '1.2 sets') }],
     figures: {
       sets: figure(1, '1.2 sets'),
@@ -27,7 +28,6 @@ describe('cold-weather routes', () => {
       hours: figure(1, '6 h 00'),
       finish: figure(1, '9 h 00'),
     },
-    costWorking: null,
     findings: [],
     ...rest,
   })
