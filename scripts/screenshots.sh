@@ -11,7 +11,7 @@ chmod 755 "$data"
 ./run --data "$data" --port "$port" >"$data/run.log" 2>&1 &
 product=$!
 trap 'kill $product 2>/dev/null; wait $product 2>/dev/null; rm -rf "$data"' EXIT
-for _ in $(seq 1 240); do
+for _ in $(seq 1 1200); do
   grep -q 'Ctrl-C stops it' "$data/run.log" && break
   kill -0 $product 2>/dev/null || { cat "$data/run.log"; exit 1; }
   sleep 0.5
