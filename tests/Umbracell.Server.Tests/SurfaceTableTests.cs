@@ -9,7 +9,7 @@ namespace Umbracell.Server.Tests;
 /// <summary>Surfaces as a table that people read and that comes back in as the same surfaces.</summary>
 public sealed partial class SurfaceTableTests(Product product) : IClassFixture<Product>
 {
-    private static readonly (string Kind, string Size)[] Treated = [("studWall", "30' x 9'"), ("unventedDeck", "24' x 18' at 6:12"), ("metalRoof", "30' x 20' at 3:12"), ("solidWall", "20' x 9'"), ("underSlab", "20' x 12'"), ("ventedRafters", "20' x 16' at 8:12")];
+    private static readonly (string Kind, string Size)[] Treated = [("studWall", "30' x 9'"), ("unventedDeck", "24' x 18' at 6:12"), ("metalRoof", "30' x 20' at 3:12"), ("underSlab", "20' x 12'")];
 
     [Theory]
     [InlineData("csv", "metric")]

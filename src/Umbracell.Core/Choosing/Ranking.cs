@@ -28,10 +28,12 @@ internal static class Ranking
             .ThenBy(c => c.Id, StringComparer.Ordinal)];
     }
 
-    /// <summary>The one advised: the best of the school followed, or the best of all where none of it stands; null where all are excluded.</summary>
+    /// <summary>The one advised: the best of the school followed, or the best of all where none of it stays dry; one that fails on condensation only where all that stand do; null where all are excluded.</summary>
     public static Candidate? Winner(IReadOnlyList<Candidate> ranked) =>
         ranked.FirstOrDefault(c => !c.Excluded && !c.FailsCondensation && c.MeetsTarget && c.InPractice)
         ?? ranked.FirstOrDefault(c => !c.Excluded && !c.FailsCondensation && c.InPractice)
+        ?? ranked.FirstOrDefault(c => !c.Excluded && !c.FailsCondensation && c.MeetsTarget)
+        ?? ranked.FirstOrDefault(c => !c.Excluded && !c.FailsCondensation)
         ?? ranked.FirstOrDefault(c => !c.Excluded && c.InPractice)
         ?? ranked.FirstOrDefault(c => !c.Excluded);
 

@@ -37,7 +37,7 @@ public sealed record ChoiceOfSurface(
 
 /// <summary>One line of a job's choices.</summary>
 public sealed record ChoiceLine(
-    Guid Id, string Name, bool Held, string? Advised, IReadOnlyList<CandidateLayer> Layers, double Score, string? RunnerUp, double RunnerUpScore, int Standing, int Excluded, bool MeetsTarget, FigureAnswer? Cost, bool Chosen, FlipAnswer? Nearest, EnvelopeAnswer? Envelope);
+    Guid Id, string Name, bool Held, string? Advised, bool AdvisedFails, IReadOnlyList<CandidateLayer> Layers, double Score, string? RunnerUp, double RunnerUpScore, int Standing, int Excluded, bool MeetsTarget, FigureAnswer? Cost, bool Chosen, FlipAnswer? Nearest, EnvelopeAnswer? Envelope);
 
 /// <summary>The envelope so far: heat lost through what is chosen against what the targets allow.</summary>
 public sealed record EnvelopeAnswer(FigureAnswer Loss, FigureAnswer Allowed, bool Meets, int Surfaces);

@@ -69,6 +69,19 @@ public sealed class ChoiceTests
         }, iter: 20);
 
     [Fact]
+    public void What_fails_on_condensation_is_advised_only_where_all_that_stand_fail() =>
+        Gen.Select(AnyKind, Gen.Bool, Gen.Int[1, 5], Gen.Double[0.03, 0.3], Gen.Enum<School>()).Sample((kind, hot, humidityClass, u, school) =>
+        {
+            var asked = Walls.Case(kind, hot ? "2A" : "6A", Walls.Year(hot, humidityClass), section: Walls.Section(kind, hot ? "2A" : "6A", targetU: u));
+            var question = Practice.QuestionOf(kind);
+            var choice = Choice.Of(question is { } known ? asked with { Practice = asked.Practice.With(new Dictionary<PracticeQuestion, School> { [known] = school }) } : asked, FlipSearch.None);
+            if (choice.Advised is { FailsCondensation: true })
+            {
+                choice.Candidates.Where(c => !c.Excluded).ShouldAllBe(c => c.FailsCondensation);
+            }
+        }, iter: 60);
+
+    [Fact]
     public void Exclusions_never_depend_on_prices() => Gen.Select(AnyKind, Gen.Double[0.1, 10]).Sample((kind, factor) =>
     {
         var asked = Walls.Case(kind);

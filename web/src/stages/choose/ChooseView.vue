@@ -87,10 +87,11 @@ const costOf = (candidate: Candidate) => (candidate.cost ? reader.print(candidat
       <section class="lead no-print" aria-live="polite">
         <template v-if="advised">
           <p class="big">
-            <b>{{ t('choose.advised') }}:</b>
+            <b>{{ t(advised.failsCondensation ? 'choose.leastBad' : 'choose.advised') }}:</b>
             {{ words.kind(advised.kind) }}, {{ words.layers(advised.layers, advised.boards) }}
           </p>
           <p class="small quiet">
+            <template v-if="advised.failsCondensation">{{ t('choose.allFail') }}</template>
             {{ t('choose.advisedWhy', { standing: standing.length }) }},
             {{ t('choose.excludedCount', { count: excluded.length }) }}.
             {{ answer.target ? t('choose.target', { target: reader.print(answer.target) }) : t('choose.noTarget') }}.
@@ -138,7 +139,7 @@ const costOf = (candidate: Candidate) => (candidate.cost ? reader.print(candidat
           v-for="one in standing"
           :key="one.id"
           :candidate="one"
-          :advised="one.id === answer.advisedId"
+          :advised="one.id === answer.advisedId && !one.failsCondensation"
           :chosen="one.id === choice.data.value.chosenId"
           :compared="compared.includes(one.id)"
           :followed="followed"

@@ -88,6 +88,7 @@ const turn = (line: Schemas['ChoiceLine']) =>
             </th>
             <td class="advised">
               <template v-if="line.advised">
+                <span v-if="line.advisedFails" class="small fails">{{ t('choose.failsDamp') }}: </span>
                 <b>{{ words.kind(line.advised) }}</b> <span class="small quiet">{{ words.layers(line.layers) }}</span>
               </template>
               <template v-else>–</template>

@@ -34,6 +34,10 @@ const row = computed(() => surfaces.data.value?.find((one) => one.id === props.s
 const head = computed(() => board.data.value?.job)
 // What this surface takes is loaded with the rest of the job: load, chance and left-over are those of all of it.
 const own = computed(() => (sets.data.value?.job ?? []).filter((load) => load.ofThis))
+// A product that is neither the surface's own nor sprayed over it comes by the way it will be sprayed in the cold.
+const isByRoute = (load: Schemas['ProductLoad']) =>
+  load.sheetId !== sets.data.value?.question?.sheetId &&
+  !sets.data.value?.further.some((one) => one.sheet === load.sheet)
 const fig = (name: string): Schemas['WorkedFigure'] => answer.value!.figures[name]!
 
 const ofSurface = useSurfaceFields(
@@ -67,7 +71,9 @@ const expected = computed(() => [
           <dd><FigureText :figure="load.load.figure" :working="load.load.working" /></dd>
           <dt>
             <b>{{ t('sets.load', { sheet: load.sheet }) }}</b><br />
-            {{ t('sets.loadOf', load.surfaces) }}<br />
+            {{ t('sets.loadOf', load.surfaces) }}
+            {{ isByRoute(load) ? t('sets.loadByRoute') : '' }}
+            <br />
             <LoadMeaning :load="load.loaded" />
           </dt>
         </div>
