@@ -65,6 +65,8 @@ public sealed partial class SurfaceTableTests(Product product) : IClassFixture<P
         status.ShouldBe(200, refused.ToJsonString());
         await PatchAsync(client, deck, "choose/facts", ("oldBuilding", "yes"), ("termites", "yes"), ("load", "12 psi"));
         await PatchAsync(client, deck, "", ("expectedSubstrate", "41 °F"), ("expectedDrum", "18.3 °C"), ("inboard", ""), ("memberDepth", "19 mm"), ("memberSpacing", "407 mm"), ("memberShare", "11.7 %"));
+        var wall = await AddAsync(client, job, "basementWall", "20' x 8'", "Crawl wall");
+        await PatchAsync(client, wall, "", ("crawlSpace", "yes"));
         await ShouldComeBackAsync(client, job, kind, units);
     }
 

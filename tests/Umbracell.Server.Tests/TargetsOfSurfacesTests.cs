@@ -1,5 +1,8 @@
 using System.Text.Json.Nodes;
 using Shouldly;
+using Umbracell.Formats.DataFiles;
+using Umbracell.Server.Targets;
+using Umbracell.Store.Model;
 using Xunit;
 
 namespace Umbracell.Server.Tests;
@@ -38,6 +41,16 @@ public sealed class TargetsOfSurfacesTests(Product product) : IClassFixture<Prod
         var told = Target(await client.GetJsonAsync($"/api/surfaces/{surface.Text("id")}/section"));
         told["limit"]!.Text("us").ShouldBe(target);
         told.Text("verdict").ShouldBe("clear");
+    }
+
+    [Fact]
+    public void A_set_of_ones_own_made_before_a_row_came_takes_that_row_from_the_set_it_was_made_from()
+    {
+        var own = new TargetSetRow { Edition = "County", BasedOn = "iecc-2021", GreatestU = new() { ["CrawlWall"] = new() { ["6"] = 0.2 } } };
+        var set = JobTargets.Of(own);
+        set.For(EnvelopeElement.CrawlWall, "6A")!.GreatestU.WattsPerSquareMetreKelvin.ShouldBe(0.2);
+        set.For(EnvelopeElement.BasementWall, "6A")!.GreatestU.UsU.ShouldBe(0.05, 1e-9);
+        set.SlabFor(EnvelopeElement.Slab, "6A").ShouldNotBeNull();
     }
 
     private static JsonNode Target(JsonNode section) => section["answer"]!["findings"]!.AsArray().Single(f => f!.Text("rule") == "target")!;

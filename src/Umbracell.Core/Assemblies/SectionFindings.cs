@@ -35,7 +35,7 @@ internal static class SectionFindings
 
         yield return AirBarrier(study);
         yield return Class(study);
-        if (BattGap(study.Case) is { } gap)
+        if (BattGap(study) is { } gap)
         {
             yield return gap;
         }
@@ -161,9 +161,9 @@ internal static class SectionFindings
     }
 
     // Air that can turn behind a batt takes its worth; a space a finger does not enter is a tight fit.
-    private static Finding? BattGap(SectionCase section)
+    private static Finding? BattGap(SectionStudy study)
     {
-        if (section.Fill.OfType<BattFill>().LastOrDefault() is not { } batt || SectionHeat.Of(section).FreeWidth is var gap && gap < TightFit)
+        if (study.Case.Fill.OfType<BattFill>().LastOrDefault() is not { } batt || study.FreeWidth < TightFit)
         {
             return null;
         }
@@ -173,7 +173,7 @@ internal static class SectionFindings
             Measured = batt.Batt.Nominal.ToThickness(),
             Limit = batt.Space.ToThickness(),
             Margin = (batt.Batt.Nominal - batt.Space).ToThickness(),
-            Figures = new Dictionary<string, Figure> { ["gap"] = gap.ToThickness() },
+            Figures = new Dictionary<string, Figure> { ["gap"] = study.FreeWidth.ToThickness() },
         };
     }
 

@@ -26,6 +26,9 @@ public sealed record SectionStudy
     /// <summary>What steel studs leave of the cavity's R by the code's table; null without steel studs, or where they are solved.</summary>
     public SteelStuds.Corrected? Studs { get; init; }
 
+    /// <summary>Air that stays between what is put in and what closes it off; zero where nothing does.</summary>
+    public required Length FreeWidth { get; init; }
+
     /// <summary>Heat through a metre of metal member, W/(m·K); null without metal of known section.</summary>
     public double? MemberPsi { get; init; }
 
@@ -109,6 +112,7 @@ public sealed record SectionStudy
             Case = section,
             FillR = heat.Fill,
             CavityR = heat.CavityTotal,
+            FreeWidth = heat.FreeWidth,
             Studs = heat.Studs,
             MemberPsi = heat.MemberPsi,
             EstimateU = heat.EstimateU,

@@ -8,8 +8,8 @@ namespace Umbracell.Core.Assemblies;
 /// <param name="Edition">The set it comes from, with zone and advice.</param>
 public sealed record SlabTarget(ThermalResistance LeastR, Length Along, string Edition)
 {
-    // A label printed R-10 is met by 9.96 worked out from an interpolated table.
-    private const double LabelRounding = 0.05;
+    /// <summary>R, in US units, by which a label may be missed: R-10 is met by 9.96 worked out from an interpolated table.</summary>
+    internal const double LabelRounding = 0.05;
 
     /// <summary>Whether the insulation of a section suffices.</summary>
     /// <param name="section">The section with its fill.</param>

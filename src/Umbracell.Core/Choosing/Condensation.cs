@@ -84,10 +84,10 @@ internal static class RoofTable
         var retards = Retards(section);
         var warm = coldestDeck is { } deck && Condensation.IsWarm(deck);
         var name = ceilingTight ? "classOneInside"
-            : r.UsR + 0.05 < least.UsR && !warm ? "tooLittle"
+            : r.UsR + SlabTarget.LabelRounding < least.UsR && !warm ? "tooLittle"
             : needsClass2 && !retards ? "notClassTwo"
             : covering == Covering.WoodShingles ? "shinglesNeedSpace"
-            : r.UsR + 0.05 < least.UsR ? "warmDeck"
+            : r.UsR + SlabTarget.LabelRounding < least.UsR ? "warmDeck"
             : "holds";
         return new("condensationRoof", name, name is "holds" or "warmDeck" ? Verdict.Clear : Verdict.Care, Basis.ModelCode, Source)
         {
@@ -147,7 +147,7 @@ internal static class WallTable
             : inside == VapourClass.II && number <= 2 ? "classTwoWarm"
             : !ColdZones.Holds(zone) ? "noneAsked"
             : inside <= VapourClass.II || fill <= VapourClass.II ? "retards"
-            : least is { } r && foam.UsR + 0.05 >= r.UsR ? "foamStandsFor"
+            : least is { } r && foam.UsR + SlabTarget.LabelRounding >= r.UsR ? "foamStandsFor"
             : "noRetarder";
         return new("condensationWall", name, name is "noneAsked" or "retards" or "foamStandsFor" ? Verdict.Clear : Verdict.Care, Basis.ModelCode, Source)
         {

@@ -6,9 +6,6 @@ namespace Umbracell.Core.Choosing;
 /// <summary>Whether an assembly meets its target by the path chosen.</summary>
 public static class Targets
 {
-    // A label printed R-20 is met by 19.96 worked out from an interpolated table.
-    private const double LabelRounding = 0.05;
-
     /// <summary>Installed R as printed: in the cavity and continuous.</summary>
     /// <param name="section">The case with its fill.</param>
     public static LabelRequirement Installed(SectionCase section)
@@ -33,7 +30,7 @@ public static class Targets
     public static bool Meets(LabelRequirement installed, LabelRequirement asked)
     {
         var counted = asked.Continuous.SquareMetreKelvinsPerWatt > 0 ? installed.Cavity : installed.Cavity + installed.Continuous;
-        return counted.UsR + LabelRounding >= asked.Cavity.UsR && installed.Continuous.UsR + LabelRounding >= asked.Continuous.UsR;
+        return counted.UsR + SlabTarget.LabelRounding >= asked.Cavity.UsR && installed.Continuous.UsR + SlabTarget.LabelRounding >= asked.Continuous.UsR;
     }
 
     /// <summary>Whether the case meets its target; true where it has none.</summary>

@@ -103,7 +103,7 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
     private ColdRoute Warmed(HeatedSpace space, Temperature room)
     {
         var (air, face, has) = (SpaceHeating.To(space, room, c.Heater), FaceIn(space, room), c.Rates.HeaterKilowatts * 1000);
-        List<Finding> findings = [Say("heated", Verdict.Clear, room.ToFigure(), face.ToFigure()), .. Damp(c.Standard, face, (air.DewPoint, air.Humidity), Verdict.Hold), .. HeaterKindFinding(), .. SizeFindings(air, has)];
+        List<Finding> findings = [Say("heated", Verdict.Clear, room.ToFigure(), face.ToFigure()), .. HeaterKindFinding(), .. SizeFindings(air, has)];
         var power = has > air.Power ? has : 1.5 * air.Power;
         var warming = Preheat(space, room, power);
         var preheat = TimeSpan.FromSeconds(warming.Result.Si);
@@ -282,9 +282,9 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
     }
 
     // What would hold at the gate holds a route too. In the open, where nothing can be heated, a mean day is no reading: the hour is waited for, and so it is where nothing is known of the air.
-    private IEnumerable<Finding> Damp(ProductSheet sheet, Temperature substrate, (Temperature Dew, double Humidity) air, Verdict? told = null)
+    private IEnumerable<Finding> Damp(ProductSheet sheet, Temperature substrate, (Temperature Dew, double Humidity) air)
     {
-        var verdict = told ?? (c.Space is null || c.AirAssumed ? Verdict.Care : Verdict.Hold);
+        var verdict = c.Space is null || c.AirAssumed ? Verdict.Care : Verdict.Hold;
         var apart = substrate - air.Dew;
         if (apart.Kelvins < DewDistance.Kelvins)
         {

@@ -135,7 +135,7 @@ public sealed record ColdRoutes(ColdRouteCase Case, IReadOnlyList<ColdRoute> Rou
     {
         get
         {
-            if (!AreAsked(Case))
+            if (!IsNearEdge(Case) && !Routes[0].Held)
             {
                 return Routes[0];
             }
@@ -148,7 +148,9 @@ public sealed record ColdRoutes(ColdRouteCase Case, IReadOnlyList<ColdRoute> Rou
     /// <summary>Whether a surface asks for routes: near the edge of its window, or held as it is by window, air or dew.</summary>
     /// <param name="question">The case.</param>
     public static bool AreAsked(ColdRouteCase question) =>
-        question.Substrate < question.Standard.Substrate.Least + NearEdge || new ColdRouteStudy(question).Of(ColdRouteKind.Straight)!.Held;
+        IsNearEdge(question) || new ColdRouteStudy(question).Of(ColdRouteKind.Straight)!.Held;
+
+    private static bool IsNearEdge(ColdRouteCase question) => question.Substrate < question.Standard.Substrate.Least + NearEdge;
 
     /// <summary>Compares the routes.</summary>
     /// <param name="question">The case.</param>
