@@ -124,7 +124,7 @@ internal sealed class BidSums(IReadOnlyList<BidSurface> surfaces, Rates rates)
     // Overhead on the cost, profit as margin or markup, tax on the price.
     private Bid Above(double hours, int days)
     {
-        var cost = Cents.Sum(_lines.Select(l => l.Amount));
+        var cost = Cents.Of(_lines.Sum(l => l.Amount));
         var overhead = Cents.Of(cost * rates.OverheadPercent / 100);
         Share("overhead", rates.OverheadPercent, overhead, "o = c · q", ("c", "bidCost", cost));
         var own = Cents.Of(cost + overhead);

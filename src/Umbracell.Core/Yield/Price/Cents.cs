@@ -6,8 +6,4 @@ public static class Cents
     /// <summary>The nearest hundredth; halves away from nothing.</summary>
     /// <param name="amount">Money; finite.</param>
     public static double Of(double amount) => Math.Abs(amount) < (double)(decimal.MaxValue / 1000) ? (double)Math.Round((decimal)amount, 2, MidpointRounding.AwayFromZero) : amount;
-
-    /// <summary>The sum of amounts, each to the hundredth first.</summary>
-    /// <param name="amounts">Money.</param>
-    public static double Sum(IEnumerable<double> amounts) => Of(amounts.Sum(Of));
 }
