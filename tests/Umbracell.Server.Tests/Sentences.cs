@@ -1,6 +1,7 @@
 using System.Text.Json.Nodes;
 using System.Text.RegularExpressions;
 using Shouldly;
+using Umbracell.Core.Assemblies;
 using Umbracell.Core.Findings;
 
 namespace Umbracell.Server.Tests;
@@ -19,11 +20,23 @@ internal static partial class Sentences
             Given(Words($"finding.{finding.Rule}.{finding.Case}.{part}"), given, $"{finding.Rule}.{finding.Case}");
         }
 
+        if (finding.Words.TryGetValue("place", out var place))
+        {
+            place.Split('|').Length.ShouldBe(2, place);
+            place.Split('|').ToList().ForEach(layer => Words($"material.{layer}"));
+        }
+
         finding.Remedies.ToList().ForEach(Check);
         if (finding.Working is { } working)
         {
             Check(working);
         }
+    }
+
+    public static void Check(HarmedPlace place)
+    {
+        Words($"material.{place.Outer}");
+        Words($"material.{place.Inner}");
     }
 
     public static void Check(Remedy remedy) =>

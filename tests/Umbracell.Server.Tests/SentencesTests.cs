@@ -83,7 +83,7 @@ public sealed class SentencesTests
             var rooms = place.MeanC.Select(t => Math.Max(20, t)).ToList();
             var year = SectionYears.Study(study.Case, new(place.MeanC, place.MeanRhPct, rooms, [.. place.MeanC.Select(_ => 15 + inches * 4)]))!;
             year.Findings.ToList().ForEach(Check);
-            Words($"material.{year.InterfaceKey}");
+            year.Places.Select(p => p.Place).Concat(year.Months.Select(m => m.At)).ToList().ForEach(Check);
             study.Workings.Values.ToList().ForEach(Check);
             study.Profile.Points.ToList().ForEach(p => Words($"material.{p.Key}"));
             study.Notches.ToList().ForEach(n => Words($"section.notch.{n.Key}"));
@@ -109,7 +109,8 @@ public sealed class SentencesTests
             {
                 Words($"candidate.{Camel(c.Kind.ToString())}");
                 c.Findings.Concat(c.Opinions).ToList().ForEach(Check);
-                c.Scores.ToList().ForEach(s => (s.Working, 0).Item1.Terms.ToList().ForEach(t => Words($"workings.name.{t.Name.Split(':')[0]}")));
+                c.Scores.ToList().ForEach(s => Check(s.Working));
+                (c.Year?.Places ?? []).ToList().ForEach(p => Check(p.Place));
                 c.Section.Fill.ToList().ForEach(f => Words($"material.{(f is FoamFill ? "foam" : f.Key)}"));
                 if (c.Cost.Working is { } cost)
                 {

@@ -1,5 +1,4 @@
 using Umbracell.Core.Findings;
-using Umbracell.Core.Moisture;
 using Umbracell.Core.Quantities;
 
 namespace Umbracell.Core.Assemblies;
@@ -7,61 +6,99 @@ namespace Umbracell.Core.Assemblies;
 /// <summary>Judges an assembly's year.</summary>
 internal static class MonthlyYearFindings
 {
-    // Means without sun and storage err on the damp side for dark skins and porous walls: this is one opinion of three, and asks for care.
     private const string Source = "ISO 13788, monthly means, diffusion alone";
 
     /// <summary>Condensate over this is reported as much, kg/m² (a film runs off smooth faces at about 0.2).</summary>
     private const double RunsOff = 0.2;
 
+    // What stands on either side of a place in any plan.
+    private static readonly string[] Moving = ["foam", "freeSpace"];
+
     public static IEnumerable<Finding> Of(MonthlyYear year, SectionCase section)
     {
-        yield return Condensate(year);
-        yield return Interface(year, section);
+        yield return Condensate(year, section);
+        yield return Place(year.Dampest);
         var surface = year.Months.MaxBy(m => m.SurfaceHumidity);
         var dry = surface.SurfaceHumidity <= MonthlyYear.GreatestInterfaceHumidity;
         yield return new("yearSurface", dry ? "dry" : "damp", dry ? Verdict.Clear : Verdict.Care, Basis.Physics, "ISO 13788: inner surface under 80 % with a surface resistance of 0.25 m²K/W")
         {
             Measured = Humidity(surface.SurfaceHumidity),
             Limit = Humidity(MonthlyYear.GreatestInterfaceHumidity),
-            Words = Month(year, surface),
+            Words = Words(IndexOf(year, surface)),
         };
     }
 
-    private static Finding Condensate(MonthlyYear year)
+    /// <summary>The place a plan leaves damper than it is, and over the limit; null where there is none. Where the means cannot tell they cannot compare either.</summary>
+    public static Finding? Wetter(MonthlyYear planned, MonthlyYear before)
+    {
+        const double Limit = MonthlyYear.GreatestInterfaceHumidity;
+        var worst = planned.Places
+            .Where(p => p is { Counts: true, Untold: false } && p.Greatest > Limit)
+            .Select(p => (After: p, Before: Same(p, before)))
+            .Where(pair => pair.Before is { } was && pair.After.Greatest > was.Greatest + MonthlyYear.Alike)
+            .OrderByDescending(pair => pair.After.Greatest - pair.Before!.Greatest)
+            .FirstOrDefault();
+        return worst.After is not { } place ? null : new("wetter", "year", Verdict.Care, Basis.Physics, Source)
+        {
+            Measured = Humidity(place.Greatest),
+            Limit = Humidity(worst.Before!.Greatest),
+            Words = Words(place.Worst, place.Place),
+            Working = place.Working,
+        };
+    }
+
+    // The same face before: what is put in has taken the place of the air that stood there.
+    private static PlaceYear? Same(PlaceYear place, MonthlyYear before) =>
+        before.Places.FirstOrDefault(p => p.Place == place.Place)
+        ?? before.Places.FirstOrDefault(p => p.Place.Outer == place.Place.Outer && !Moving.Contains(p.Place.Outer))
+        ?? before.Places.FirstOrDefault(p => p.Place.Inner == place.Place.Inner && !Moving.Contains(p.Place.Inner));
+
+    // What stays is a stop; but where means read wet under any system, and the code's table passes, they are no ground for one.
+    private static Finding Condensate(MonthlyYear year, SectionCase section)
     {
         var worst = year.Months.MaxBy(m => m.Stored);
-        var (name, verdict) = year.GreatestStored < 1e-4 ? ("none", Verdict.Clear)
-            : year.NeverDries > 0 ? ("stays", Verdict.Care)
-            : year.GreatestStored > RunsOff ? ("driesMuch", Verdict.Care)
+        var much = year.NeverDries > 0 || year.GreatestStored > RunsOff;
+        var (name, verdict) = year.GreatestStored < MonthlyYear.Lies ? ("none", Verdict.Clear)
+            : much && year.LiesUntold && CondensationTables.Of(section, Covering.Unknown, year) is { Verdict: Verdict.Clear } ? ("untold", Verdict.Care)
+            : year.NeverDries > 0 ? ("stays", Verdict.Hold)
+            : much ? ("driesMuch", Verdict.Care)
             : ("dries", Verdict.Clear);
         return new("yearCondensate", name, verdict, Basis.Physics, Source)
         {
             Measured = new(year.GreatestStored, Dimension.MassPerArea),
             Figures = new Dictionary<string, Figure> { ["left"] = new(year.NeverDries, Dimension.MassPerArea) },
-            Words = Month(year, worst),
+            Words = Words(IndexOf(year, worst), worst.At),
+            Working = year.Condensate,
         };
     }
 
-    private static Finding Interface(MonthlyYear year, SectionCase section)
+    private static Finding Place(PlaceYear place)
     {
-        var worst = year.Months.MaxBy(m => m.InterfaceHumidity);
-        var dry = worst.InterfaceHumidity <= MonthlyYear.GreatestInterfaceHumidity;
-        var words = Month(year, worst);
-        words["layer"] = year.InterfaceKey;
+        var dry = place.Greatest <= MonthlyYear.GreatestInterfaceHumidity;
 
         // What keeps vapour away belongs on the side it comes from; on the other it traps.
-        var inward = VapourDrive.Between(worst.Indoor.Temperature, worst.Indoor.Humidity, worst.Outdoor.Temperature, worst.Outdoor.Humidity).Outward.Pascals < 0;
-        return new("yearInterface", dry ? "dry" : inward ? "dampInward" : "damp", dry ? Verdict.Clear : Verdict.Care, Basis.Physics, Source)
+        return new("yearInterface", dry ? "dry" : place.Untold ? "untold" : place.Inward ? "dampInward" : "damp", dry ? Verdict.Clear : Verdict.Care, Basis.Physics, Source)
         {
-            Measured = Humidity(worst.InterfaceHumidity),
+            Measured = Humidity(place.Greatest),
             Limit = Humidity(MonthlyYear.GreatestInterfaceHumidity),
-            Figures = new Dictionary<string, Figure> { ["months"] = Figure.Count(year.Months.Count(m => m.InterfaceHumidity > MonthlyYear.GreatestInterfaceHumidity)) },
-            Words = words,
+            Figures = new Dictionary<string, Figure> { ["months"] = Figure.Count(place.Humidities.Count(h => h > MonthlyYear.GreatestInterfaceHumidity)) },
+            Words = Words(place.Worst, place.Place),
+            Working = place.Working,
         };
     }
 
-    private static Dictionary<string, string> Month(MonthlyYear year, MonthOfSection month) =>
-        new() { ["month"] = (1 + year.Months.ToList().IndexOf(month)).ToString(System.Globalization.CultureInfo.InvariantCulture) };
+    private static int IndexOf(MonthlyYear year, MonthOfSection month) => year.Months.ToList().IndexOf(month);
+
+    private static Dictionary<string, string> Words(int month, HarmedPlace? place = null)
+    {
+        var words = new Dictionary<string, string> { ["month"] = (1 + month).ToString(System.Globalization.CultureInfo.InvariantCulture) };
+        if (place is { } known)
+        {
+            words["place"] = known.Key;
+        }
+
+        return words;
+    }
 
     private static Figure Humidity(double percent) => new(percent, Dimension.RelativeHumidity);
 }

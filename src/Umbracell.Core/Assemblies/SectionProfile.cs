@@ -1,4 +1,5 @@
 using Umbracell.Core.Air;
+using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
 
 namespace Umbracell.Core.Assemblies;
@@ -28,27 +29,58 @@ public sealed record SectionProfile(IReadOnlyList<ProfilePoint> Points, Pressure
     /// <summary>The place nearest its dew point at design. Below zero, vapour by diffusion alone would condense there while such weather lasts; a year's balance decides whether that matters.</summary>
     public ProfilePoint NearestDew => Points.MinBy(p => p.DewMargin.Kelvins);
 
-    /// <summary>One step from outside to the room: its width, thermal and vapour resistance in SI.</summary>
-    internal readonly record struct Step(string Key, Length Width, double Resistance, double VapourResistance);
+    /// <summary>Where a part lies.</summary>
+    internal enum Side
+    {
+        /// <summary>Outside of what is put in.</summary>
+        Outboard,
+
+        /// <summary>What is put in, and the free space beside it.</summary>
+        Between,
+
+        /// <summary>On the room's side of the members.</summary>
+        Inboard,
+    }
+
+    /// <summary>One part from outside to the room, uncut: its width, thermal and vapour resistance in SI.</summary>
+    /// <param name="Key">A material id, <c>foam</c>, <c>freeSpace</c>, <c>ventChannel</c>, <c>outsideFilm</c>, <c>insideFilm</c>.</param>
+    /// <param name="Width">Width.</param>
+    /// <param name="Resistance">m²K/W.</param>
+    /// <param name="VapourResistance">Pa·s·m²/kg.</param>
+    /// <param name="Side">Where it lies.</param>
+    internal readonly record struct Part(string Key, Length Width, double Resistance, double VapourResistance, Side Side)
+    {
+        /// <summary>Slices it is cut into where a dew line crossing it must be seen.</summary>
+        public int Slices { get; init; } = 1;
+
+        /// <summary>What water does to its faces.</summary>
+        public WaterHarm Harm { get; init; }
+
+        /// <summary>What is put in, if it is that.</summary>
+        public FillLayer? Fill { get; init; }
+    }
 
     internal static SectionProfile Of(SectionCase section, SectionHeat heat)
     {
         var pressure = StandardAtmosphere.PressureAt(Length.Zero);
         var outside = MoistAir.Of(section.Air.Outdoor, section.Air.OutdoorHumidity, pressure).VapourPressure;
         var inside = MoistAir.Of(section.Air.Indoor, section.Air.IndoorHumidity, pressure).VapourPressure;
-        var steps = Steps(section, heat).ToList();
-        var resistance = steps.Sum(s => s.Resistance);
-        var vapourResistance = steps.Sum(s => s.VapourResistance);
+        var parts = Parts(section, heat).ToList();
+        var resistance = parts.Sum(p => p.Resistance);
+        var vapourResistance = parts.Sum(p => p.VapourResistance);
 
-        var points = new List<ProfilePoint>(steps.Count + 1);
+        var points = new List<ProfilePoint>(parts.Sum(p => p.Slices) + 1);
         var (depth, r, z) = (0.0, 0.0, 0.0);
         points.Add(Point("outside", depth, 0, 0));
-        foreach (var step in steps)
+        foreach (var part in parts)
         {
-            depth += step.Width.Metres;
-            r += step.Resistance;
-            z += step.VapourResistance;
-            points.Add(Point(step.Key, depth, r / resistance, z / vapourResistance));
+            for (var slice = 0; slice < part.Slices; slice++)
+            {
+                depth += part.Width.Metres / part.Slices;
+                r += part.Resistance / part.Slices;
+                z += part.VapourResistance / part.Slices;
+                points.Add(Point(part.Key, depth, r / resistance, z / vapourResistance));
+            }
         }
 
         return new(points, outside, inside, new(1 / vapourResistance));
@@ -61,51 +93,48 @@ public sealed record SectionProfile(IReadOnlyList<ProfilePoint> Points, Pressure
         }
     }
 
-    internal static IEnumerable<Step> Steps(SectionCase section, SectionHeat heat)
+    /// <summary>What lies between outdoor and room air, outermost first.</summary>
+    internal static IEnumerable<Part> Parts(SectionCase section, SectionHeat heat)
     {
         if (section.VentChannel > Length.Zero)
         {
             // Beyond a ventilated channel all is at outdoor air: these layers carry neither heat nor vapour here.
             foreach (var layer in section.Outboard)
             {
-                yield return new(layer.Material.Id, layer.Thickness, 0, 0);
+                yield return new(layer.Material.Id, layer.Thickness, 0, 0, Side.Outboard);
             }
 
-            yield return new("ventChannel", section.VentChannel, 0, 0);
+            yield return new("ventChannel", section.VentChannel, 0, 0, Side.Outboard);
         }
 
-        yield return new("outsideFilm", Length.Zero, heat.OutsideFilm.SquareMetreKelvinsPerWatt, 0);
+        yield return new("outsideFilm", Length.Zero, heat.OutsideFilm.SquareMetreKelvinsPerWatt, 0, Side.Outboard);
         foreach (var layer in heat.Outboard)
         {
-            yield return Of(layer);
+            yield return Of(layer, Side.Outboard);
         }
 
-        var fillAndSpace = section.Fill.SelectMany(Cut).Concat(FreeSpace(heat));
-        foreach (var step in section.FoamAgainst == FoamSide.Outboard ? fillAndSpace : fillAndSpace.Reverse())
+        var fillAndSpace = section.Fill.Select(Of).Concat(FreeSpace(heat));
+        foreach (var part in section.FoamAgainst == FoamSide.Outboard ? fillAndSpace : fillAndSpace.Reverse())
         {
-            yield return step;
+            yield return part;
         }
 
         foreach (var layer in section.Inboard)
         {
-            yield return Of(layer);
+            yield return Of(layer, Side.Inboard);
         }
 
-        yield return new("insideFilm", Length.Zero, heat.InsideFilm.SquareMetreKelvinsPerWatt, 0);
+        yield return new("insideFilm", Length.Zero, heat.InsideFilm.SquareMetreKelvinsPerWatt, 0, Side.Inboard);
     }
 
-    // Cut into slices, so that a dew line crossing inside a layer is seen.
-    private static IEnumerable<Step> Cut(FillLayer layer)
-    {
-        var vapour = 1 / layer.Permeance.KilogramsPerPascalSecondSquareMetre / layer.Slices;
-        return Enumerable.Repeat(new Step(layer.Key, layer.Thickness / layer.Slices, layer.Resistance.SquareMetreKelvinsPerWatt / layer.Slices, vapour), layer.Slices);
-    }
+    private static Part Of(FillLayer layer) =>
+        new(layer.Key, layer.Thickness, layer.Resistance.SquareMetreKelvinsPerWatt, 1 / layer.Permeance.KilogramsPerPascalSecondSquareMetre, Side.Between) { Slices = layer.Slices, Fill = layer };
 
     // Still air resists vapour as its own thickness does (ISO 13788 conventional permeability).
-    private static IEnumerable<Step> FreeSpace(SectionHeat heat) => heat.FreeWidth > Length.Zero
-        ? [new("freeSpace", heat.FreeWidth, heat.FreeSpace.SquareMetreKelvinsPerWatt, heat.FreeWidth.Metres / Permeance.StillAirPermeability)]
+    private static IEnumerable<Part> FreeSpace(SectionHeat heat) => heat.FreeWidth > Length.Zero
+        ? [new("freeSpace", heat.FreeWidth, heat.FreeSpace.SquareMetreKelvinsPerWatt, heat.FreeWidth.Metres / Permeance.StillAirPermeability, Side.Between)]
         : [];
 
-    private static Step Of(Layer layer) =>
-        new(layer.Material.Id, layer.Thickness, layer.Resistance.SquareMetreKelvinsPerWatt, 1 / layer.Permeance.KilogramsPerPascalSecondSquareMetre);
+    private static Part Of(Layer layer, Side side) =>
+        new(layer.Material.Id, layer.Thickness, layer.Resistance.SquareMetreKelvinsPerWatt, 1 / layer.Permeance.KilogramsPerPascalSecondSquareMetre, side) { Harm = layer.Material.Harm };
 }

@@ -162,7 +162,7 @@ internal static class CandidateSizing
     {
         var year = choice.Years.Of(choice, system, section);
         var opinions = Condensation.Opinions(choice, section, year);
-        return strict ? Condensation.Ruling(choice.Practice, opinions) == Findings.Verdict.Clear : !Condensation.Fails(choice.Practice, opinions);
+        return !Condensation.Fails(choice.Practice, opinions) && (!strict || year?.DampestOwn is not { Greatest: > MonthlyYear.GreatestInterfaceHumidity });
     }
 
     private static SizedCandidate Sized(ChoiceCase choice, CandidateKind kind, string id, SectionCase section, Length least)
@@ -191,7 +191,8 @@ internal static class CandidateSizing
     private static Length UpTo(SectionCase section, ProductSheet sheet, Length least) =>
         section.FoamDepth is { } depth ? Max(section.Step, Min(sheet.ThickestRated, depth - HardFaceGap - section.Step)) : least;
 
-    private static IReadOnlyList<Layer> Inserted(IReadOnlyList<Layer> outboard, Layer board) => outboard.Count == 0 ? [board] : [.. outboard.SkipLast(1), board, outboard[^1]];
+    /// <summary>A board laid outside, against what is outermost of the wall.</summary>
+    public static IReadOnlyList<Layer> Inserted(IReadOnlyList<Layer> outboard, Layer board) => outboard.Count == 0 ? [board] : [.. outboard.SkipLast(1), board, outboard[^1]];
 
     private static Length RoundDown(Length length, Length step) => step * Math.Max(1, Math.Floor(length / step + 1e-9));
 

@@ -5,6 +5,22 @@ using Umbracell.Core.Quantities;
 
 namespace Umbracell.Core.Choosing;
 
+/// <summary>How far a choice may be advised.</summary>
+public enum Advice
+{
+    /// <summary>The best stands and is dry by what rules.</summary>
+    Advised,
+
+    /// <summary>Dryness is not known: without monthly air nothing is advised that a place may then fail.</summary>
+    DrynessUnknown,
+
+    /// <summary>All that stand fail on condensation: the best of them is shown, not advised.</summary>
+    AllFail,
+
+    /// <summary>Every system is excluded.</summary>
+    NoneStands,
+}
+
 /// <summary>Which system for a surface: the answer of the choose stage.</summary>
 public sealed record Choice
 {
@@ -14,8 +30,14 @@ public sealed record Choice
     /// <summary>Candidates, best first; what falls short after what meets the target, what is excluded last.</summary>
     public required IReadOnlyList<Candidate> Candidates { get; init; }
 
-    /// <summary>The one advised; null where every system is excluded.</summary>
+    /// <summary>The best that stands by what is known; null where every system is excluded. Whether it may be advised is told by <see cref="Advice"/>.</summary>
     public required Candidate? Advised { get; init; }
+
+    /// <summary>How far it may be advised.</summary>
+    public Advice Advice => Advised is null ? Advice.NoneStands : Advised.FailsCondensation ? Advice.AllFail : Case.DrynessUnknown ? Advice.DrynessUnknown : Advice.Advised;
+
+    /// <summary>What would have to change where all fail on condensation; empty elsewhere.</summary>
+    public required IReadOnlyList<DryingMeasure> Measures { get; init; }
 
     /// <summary>The best of the other school, where the practice follows one.</summary>
     public required Candidate? OtherSchool { get; init; }
@@ -47,6 +69,7 @@ public sealed record Choice
                 FlipSearch.Nearest => FlipPoints.Nearest(choice, ranked) is { } nearest ? [nearest] : [],
                 _ => [],
             },
+            Measures = advised is { FailsCondensation: true } && flips == FlipSearch.All ? DryingMeasures.Of(choice) : [],
             OfSurface = [.. Exclusions.OfSurface(choice)],
         };
     }

@@ -138,8 +138,14 @@ public sealed record ChoiceCase
     /// <summary>The school the firm or the job follows.</summary>
     public Practice Practice { get; init; } = new();
 
+    /// <summary>Whether the dryness of its systems cannot be told: air is on its far side, and no months of it are known.</summary>
+    public bool DrynessUnknown => Year is null && Section.Exposure is (Exposure.Outdoors or Exposure.Ventilated);
+
     /// <summary>Multiplies the price of open-cell sets: for asking where the price turns the choice.</summary>
     internal double OpenPriceFactor { get; init; } = 1;
+
+    /// <summary>Years of the systems of closed cell alone: what others are held against where a limit is passed by all.</summary>
+    internal IReadOnlyList<MonthlyYear> ClosedYears { get; init; } = [];
 
     /// <summary>Years reckoned so far for this question and its variations.</summary>
     internal YearMemo Years { get; init; } = new();

@@ -159,13 +159,22 @@ internal static class Exclusions
             return new("E5", "noYear", Verdict.Care, Basis.Physics, Source);
         }
 
-        var worst = year.Months.Max(m => m.InterfaceHumidity);
-        return new("E5", worst > GreatestFinishHumidity ? "damp" : "dry", worst > GreatestFinishHumidity ? Verdict.Hold : Verdict.Clear, Basis.Physics, Source)
+        // What a point of humidity decides is no ground for a stop: both figures are told.
+        var worst = UnderFinish(year, w.Section);
+        var tightest = choice.ClosedYears.Select(closed => UnderFinish(closed, w.Section)).DefaultIfEmpty(double.NegativeInfinity).Min();
+        var (name, verdict) = worst <= GreatestFinishHumidity ? ("dry", Verdict.Clear)
+            : worst <= GreatestFinishHumidity + MonthlyYear.Alike ? ("near", Verdict.Care)
+            : worst <= tightest + MonthlyYear.Alike ? ("alike", Verdict.Care)
+            : ("damp", Verdict.Hold);
+        return new("E5", name, verdict, Basis.Physics, Source)
         {
             Measured = new(worst, Dimension.RelativeHumidity),
             Limit = new(GreatestFinishHumidity, Dimension.RelativeHumidity),
+            Figures = name == "alike" ? new Dictionary<string, Figure> { ["closed"] = new(tightest, Dimension.RelativeHumidity) } : new(),
         };
     }
+
+    private static double UnderFinish(MonthlyYear year, SectionCase section) => year.Places.Where(p => p.Place.Inner == section.Inboard[^1].Material.Id).Select(p => p.Greatest).DefaultIfEmpty(year.Dampest.Greatest).Max();
 
     // E6: a tight covering dries only inward; open cell lets the winter's vapour up to the deck.
     private static Finding? TightRoofCovering(ChoiceCase choice, Weighed w)
@@ -184,7 +193,7 @@ internal static class Exclusions
         const string Source = "Choice rule E6: open cell under a vapour-tight roof covering";
         var cold = ColdZones.Holds(w.Section.ClimateZone);
         var retards = w.FillClass <= VapourClass.II;
-        var humidity = w.Year is { } year ? new Figure(year.Months.Max(m => m.InterfaceHumidity), Dimension.RelativeHumidity) : (Figure?)null;
+        var humidity = w.Year is { } year ? new Figure(OnDeck(year, w.Section), Dimension.RelativeHumidity) : (Figure?)null;
         return new("E6", cold ? retards ? "projectDesign" : "coldZone" : humidity is null ? "noYear" : "mildZone", cold && !retards ? Verdict.Hold : Verdict.Care, Basis.Practice, Source)
         {
             Measured = humidity,
@@ -192,6 +201,8 @@ internal static class Exclusions
             Words = new Dictionary<string, string> { ["zone"] = w.Section.ClimateZone ?? "" },
         };
     }
+
+    private static double OnDeck(MonthlyYear year, SectionCase section) => year.Places.Where(p => p.Place.Outer == section.Outboard[^1].Material.Id).Select(p => p.Greatest).DefaultIfEmpty(year.Dampest.Greatest).Max();
 
     // E7: what the springs cannot lift does not go on the door.
     private static Finding? DoorWeight(ChoiceCase choice, Weighed w) => DoorLoad.Judge(w.Section, choice.Facts.DoorSpare, choice.Facts.Treated);
@@ -233,12 +244,12 @@ internal static class Exclusions
         }
 
         const string Source = "Choice rule E10: fibre inboard of foam";
+        var face = w.Year?.DampestOwn?.Greatest ?? 0;
         return w.Opinions.Count == 0 ? new("E10", "unchecked", Verdict.Care, Basis.Physics, Source)
-            : !Condensation.Fails(choice.Practice, w.Opinions) && !FaceIsDamp(w) ? null
-            : new("E10", "shareTooSmall", Verdict.Hold, Basis.ModelCode, Source) { Measured = w.Section.Foam.Thickness.ToThickness() };
+            : Condensation.Fails(choice.Practice, w.Opinions) || face > MonthlyYear.GreatestInterfaceHumidity + MonthlyYear.Alike ? new("E10", "shareTooSmall", Verdict.Hold, Basis.ModelCode, Source) { Measured = w.Section.Foam.Thickness.ToThickness() }
+            : face <= MonthlyYear.GreatestInterfaceHumidity ? null
+            : new("E10", "near", Verdict.Care, Basis.Physics, Source) { Measured = new(face, Dimension.RelativeHumidity), Limit = new(MonthlyYear.GreatestInterfaceHumidity, Dimension.RelativeHumidity) };
     }
-
-    private static bool FaceIsDamp(Weighed w) => w.Year is { } year && year.Months.Max(m => m.InterfaceHumidity) > MonthlyYear.GreatestInterfaceHumidity;
 
     // E11: nothing is counted as an air barrier below its thickness.
     private static Finding? Counts(ChoiceCase choice, Weighed w)

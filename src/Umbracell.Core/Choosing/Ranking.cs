@@ -1,4 +1,5 @@
 using Umbracell.Core.Assemblies;
+using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
 
 namespace Umbracell.Core.Choosing;
@@ -11,7 +12,9 @@ internal static class Ranking
     {
         // An unheated room has no target to meet.
         choice = choice.Facts.Conditioned ? choice : choice with { Section = choice.Section with { Target = null }, Labels = [] };
-        return Ordered(choice, [.. CandidateSizing.Of(choice).Select(sized => Judge(choice, sized))]);
+        var sized = CandidateSizing.Of(choice).ToList();
+        var closed = sized.Where(s => s.Kind is CandidateKind.ClosedCell or CandidateKind.ColdGrade).Select(s => choice.Years.Of(choice, s.Id, s.Section)).OfType<MonthlyYear>().ToList();
+        return Ordered(choice, sized.ConvertAll(s => Judge(choice with { ClosedYears = closed }, s)));
     }
 
     /// <summary>The same candidates at another price: nothing but the cost is reckoned anew.</summary>
@@ -61,7 +64,7 @@ internal static class Ranking
             Year = year,
             Opinions = opinions,
             FailsCondensation = Condensation.Fails(choice.Practice, opinions),
-            Findings = [.. Exclusions.Of(choice, weighed).Concat(Cautions.Of(choice, weighed)).OrderByDescending(f => f.Verdict)],
+            Findings = [.. Exclusions.Of(choice, weighed).Concat(Cautions.Of(choice, weighed)).Concat(Wetter(choice, year)).OrderByDescending(f => f.Verdict)],
             Cost = CandidateCost.Of(choice, sized.Kind, section),
             Scores = [],
             Total = 0,
@@ -69,6 +72,10 @@ internal static class Ranking
             InPractice = choice.Practice.Holds(section.Kind, sized.Kind),
         };
     }
+
+    // A plan may dry one place and dampen another.
+    private static IEnumerable<Finding> Wetter(ChoiceCase choice, MonthlyYear? year) =>
+        year is not null && choice.Years.Of(choice, "bare", choice.Section.Bare()) is { } bare && year.WetterThan(bare) is { } wetter ? [wetter] : [];
 
     // Scores compare what stands: an excluded system must not make another look dear or slow.
     private static IEnumerable<Candidate> Scored(ChoiceCase choice, List<Candidate> judged)
@@ -92,7 +99,7 @@ internal static class Ranking
         {
             var weighed = new Weighed(c.Kind, c.Section, c.Year, c.Opinions, true);
             List<Score> scores = priced ? [Choosing.Scores.Cost(c.Cost.PerSquareMetre!.Value, cheapest)] : [];
-            scores.AddRange([Choosing.Scores.Depth(c.Section, shallowest), Choosing.Scores.Moisture(weighed), Choosing.Scores.Toughness(c.Section), Choosing.Scores.Quiet(c.Section), Choosing.Scores.Repair(c.Section), Choosing.Scores.Speed(Hours(c), quickest)]);
+            scores.AddRange([Choosing.Scores.Depth(c.Section, shallowest), .. choice.DrynessUnknown ? (Score[])[] : [Choosing.Scores.Moisture(weighed)], Choosing.Scores.Toughness(c.Section), Choosing.Scores.Quiet(c.Section), Choosing.Scores.Repair(c.Section), Choosing.Scores.Speed(Hours(c), quickest)]);
             return c with { Scores = scores, Total = scores.Sum(s => s.Value * choice.Priorities.ShareOf(s.Part)) };
         }
     }

@@ -1,5 +1,6 @@
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Findings;
+using Umbracell.Core.Moisture;
 using Umbracell.Core.Quantities;
 
 namespace Umbracell.Core.Choosing;
@@ -34,10 +35,38 @@ internal static class Scores
         return Ratio(ScorePart.Depth, shallowest / t, t.ToThickness(), "s = t_least / t", [new("t_least", "shallowest", shallowest.ToThickness()), new("t", "fillThickness", t.ToThickness())]);
     }
 
+    /// <summary>Distance from damp at the worst place that water can harm; where steady means read it wet under any system, by the code's table and the class instead, if that is less.</summary>
     public static Score Moisture(Weighed w)
     {
-        var humidity = w.Year is { } year ? year.NeverDries > 0 ? DampestHumidity : year.Months.Max(m => m.InterfaceHumidity) : AtDesign(w.Section);
-        return Ratio(ScorePart.Moisture, (DampestHumidity - humidity) / (DampestHumidity - DriestHumidity), new(humidity, Dimension.RelativeHumidity), "s = (100 − RH) / 40", [new("RH", w.Year is null ? "designHumidity" : "worstMonth", new(humidity, Dimension.RelativeHumidity))]);
+        if (w.Year is not { } year)
+        {
+            return ByHumidity("designHumidity", AtDesign(w.Section));
+        }
+
+        var told = year.NeverDries > 0 && !year.LiesUntold ? ByHumidity("worstMonth", DampestHumidity)
+            : year.DampestTold is { } place ? ByHumidity("worstMonth", place.Greatest, place.Working)
+            : null;
+        var byTable = year.Places.FirstOrDefault(p => p.Counts && p.Untold) is { } untold ? ByTable(w, untold) : null;
+        return told is null ? byTable ?? ByHumidity("worstMonth", year.Dampest.Greatest, year.Dampest.Working) : byTable is { } other && other.Value < told.Value ? other : told;
+    }
+
+    private static Score ByHumidity(string name, double humidity, Working? from = null) => Ratio(
+        ScorePart.Moisture, (DampestHumidity - humidity) / (DampestHumidity - DriestHumidity), new(humidity, Dimension.RelativeHumidity), "s = (100 − RH) / 40", [new("RH", name, new(humidity, Dimension.RelativeHumidity), from)]);
+
+    // R twice what the table asks is all that can be had of its margin; where no table speaks, the class alone.
+    private static Score ByTable(Weighed w, PlaceYear untold)
+    {
+        var permeance = VapourResistance.InSeries(w.Section.Fill.Select(f => f.Permeance).Concat((untold.Inward ? w.Section.Outboard : w.Section.Inboard).Select(l => l.Permeance)));
+        var byClass = VapourResistance.ClassOf(permeance) switch { VapourClass.I => 1, VapourClass.II => 0.8, VapourClass.III => 0.3, _ => 0 };
+        List<WorkingTerm> terms = [new("W", "wetterSidePermeance", permeance.ToFigure()), new("s_class", "classWorth", Figure.Number(byClass))];
+        var table = w.Opinions.FirstOrDefault(o => o.Rule is "condensationRoof" or "condensationWall");
+        if (table is not { Measured: { } has, Limit: { Si: > 0 } asks })
+        {
+            return Ratio(ScorePart.Moisture, byClass, permeance.ToFigure(), "s = s_class", terms);
+        }
+
+        terms.InsertRange(0, [new("R", "tableHas", has), new("R_table", "tableAsks", asks)]);
+        return Ratio(ScorePart.Moisture, (Math.Clamp(has.Si / asks.Si / 2, 0, 1) + byClass) / 2, has, "s = (min(1, R / 2 R_table) + s_class) / 2", terms);
     }
 
     public static Score Toughness(SectionCase section)

@@ -21,7 +21,7 @@ internal sealed class YearMemo
         }
 
         var fill = section.Fill;
-        var key = new Key(system, fill[0].Thickness.Metres, fill.Count > 1 ? fill[1].Thickness.Metres : 0, section.Members.Depth.Metres, section.Air.IndoorHumidity.Percent, section.Air.Outdoor.Celsius);
+        var key = new Key(system, fill.Count > 0 ? fill[0].Thickness.Metres : 0, fill.Count > 1 ? fill[1].Thickness.Metres : 0, section.Members.Depth.Metres, section.Air.IndoorHumidity.Percent, section.Air.Outdoor.Celsius);
         if (!_years.TryGetValue(key, out var year))
         {
             _years[key] = year = MonthlyYear.Of(section, air);

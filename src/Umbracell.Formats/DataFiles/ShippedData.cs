@@ -122,7 +122,7 @@ public static class ShippedData
 
     private static Dictionary<string, Material> ReadMaterials() =>
         DataFile.Read<MaterialsShape>("materials.json", ShippedFiles.Text("materials.json"), ShippedFiles.Schema("materials")).Materials
-            .ToDictionary(m => m.Id, m => new Material(m.Id, new(m.ConductivityWMK), Permeability.FromPermInches(m.PermeabilityPermIn), m.Source, m.DensityKgM3 is { } density ? new(density) : null, m.Emittance ?? AirSpace.OrdinaryFace));
+            .ToDictionary(m => m.Id, m => new Material(m.Id, new(m.ConductivityWMK), Permeability.FromPermInches(m.PermeabilityPermIn), m.Source, m.DensityKgM3 is { } density ? new(density) : null, m.Emittance ?? AirSpace.OrdinaryFace, m.Harm ?? WaterHarm.None));
 
     private static List<Batt> ReadBatts() =>
         [.. DataFile.Read<MaterialsShape>("materials.json", ShippedFiles.Text("materials.json"), ShippedFiles.Schema("materials")).Batts
@@ -156,7 +156,7 @@ public static class ShippedData
 
     private sealed record BattShape(string Id, double ThicknessMm, double RatedR, double DensityKgM3, string Source);
 
-    private sealed record MaterialShape(string Id, double ConductivityWMK, double PermeabilityPermIn, string Source, double? DensityKgM3 = null, double? Emittance = null);
+    private sealed record MaterialShape(string Id, double ConductivityWMK, double PermeabilityPermIn, string Source, double? DensityKgM3 = null, double? Emittance = null, WaterHarm? Harm = null);
 
     private sealed record TemplatesShape(AssemblyTemplate[] Templates);
 

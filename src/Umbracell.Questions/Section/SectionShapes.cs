@@ -82,11 +82,19 @@ public sealed record YearShape(
 public sealed record MonthAirAnswer(FigureAnswer OutdoorTemp, FigureAnswer OutdoorRh, FigureAnswer IndoorTemp, FigureAnswer IndoorRh);
 
 /// <summary>A month of the section's year.</summary>
+/// <param name="At">Where most water lies, or the dampest place that water can harm: what lies on either side, as <c>osb|foam</c>.</param>
+/// <param name="AtTemp">Temperature there.</param>
+/// <param name="AtRh">Humidity there.</param>
+/// <param name="DampestRhPct">Humidity of the year's dampest place, for the chart.</param>
+/// <param name="Condensed">Condensed in the month in the whole section.</param>
+/// <param name="Stored">Lying in the section at its end.</param>
+/// <param name="StoredKgM2">The same, for the chart.</param>
+/// <param name="SurfaceRh">At the inner surface.</param>
 public sealed record MonthAnswer(
-    FigureAnswer InterfaceTemp, FigureAnswer InterfaceRh, double InterfaceRhPct, FigureAnswer Condensed, FigureAnswer Stored, double StoredKgM2, FigureAnswer SurfaceRh);
+    string At, FigureAnswer AtTemp, FigureAnswer AtRh, double DampestRhPct, FigureAnswer Condensed, FigureAnswer Stored, double StoredKgM2, FigureAnswer SurfaceRh);
 
 /// <summary>A year of monthly means through the section. A brief answer leaves out the air, which no thickness changes.</summary>
-public sealed record YearAnswer(IReadOnlyList<MonthAnswer> Months, IReadOnlyList<MonthAirAnswer> Air, string InterfaceKey, double GreatestStoredKgM2, IReadOnlyList<FindingAnswer> Findings);
+public sealed record YearAnswer(IReadOnlyList<MonthAnswer> Months, IReadOnlyList<MonthAirAnswer> Air, string Dampest, FigureAnswer DampestRh, double GreatestStoredKgM2, IReadOnlyList<FindingAnswer> Findings);
 
 /// <summary>A part of the section in two dimensions: a metal member's cell (half of it, from the member's middle to half-way to the next), or the edge of a slab.</summary>
 /// <param name="Kind"><c>member</c> or <c>slabEdge</c>.</param>

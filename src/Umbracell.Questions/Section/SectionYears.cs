@@ -8,13 +8,23 @@ namespace Umbracell.Questions.Section;
 /// <summary>The year of a section: monthly means on both sides, put to the core.</summary>
 public static class SectionYears
 {
-    public static MonthlyYear? Study(SectionCase section, YearShape? year) => Air(year) is { } air ? MonthlyYear.Of(section, air) : null;
+    /// <summary>The year of a section, with what it leaves damper than it was; null where no air is known.</summary>
+    public static MonthlyYear? Study(SectionCase section, YearShape? year)
+    {
+        if (Air(year) is not { } air)
+        {
+            return null;
+        }
+
+        var told = MonthlyYear.Of(section, air);
+        return told.WetterThan(MonthlyYear.Of(section.Bare(), air)) is { } wetter ? told with { Findings = [.. told.Findings, wetter] } : told;
+    }
 
     /// <summary>The core's year of a shape.</summary>
     public static YearOfAir? Air(YearShape? year) => year is null ? null : new(Months(year.OutdoorTempC, year.OutdoorRhPct), Months(year.IndoorTempC, year.IndoorRhPct));
 
     public static YearAnswer Answer(MonthlyYear year, bool brief = false) =>
-        new([.. year.Months.Select(Month)], brief ? [] : [.. year.Months.Select(Air)], year.InterfaceKey, year.GreatestStored, FindingAnswer.All(year.Findings, brief));
+        new([.. year.Months.Zip(year.Dampest.Humidities, Month)], brief ? [] : [.. year.Months.Select(Air)], year.Dampest.Place.Key, FigureAnswer.Of(new(year.Dampest.Greatest, Dimension.RelativeHumidity)), year.GreatestStored, FindingAnswer.All(year.Findings, brief));
 
     private static List<MonthAir> Months(IReadOnlyList<double> celsius, IReadOnlyList<double> percent) => [.. celsius.Zip(percent, (t, rh) => new MonthAir(new(t), RelativeHumidity.OfWeather(rh, new(t))))];
 
@@ -24,10 +34,11 @@ public static class SectionYears
         FigureAnswer.Of(m.Indoor.Temperature.ToFigure()),
         FigureAnswer.Of(m.Indoor.Humidity.ToFigure()));
 
-    private static MonthAnswer Month(MonthOfSection m) => new(
-        FigureAnswer.Of(m.Interface.ToFigure()),
-        FigureAnswer.Of(new(m.InterfaceHumidity, Dimension.RelativeHumidity)),
-        m.InterfaceHumidity,
+    private static MonthAnswer Month(MonthOfSection m, double dampest) => new(
+        m.At.Key,
+        FigureAnswer.Of(m.AtTemperature.ToFigure()),
+        FigureAnswer.Of(new(m.AtHumidity, Dimension.RelativeHumidity)),
+        dampest,
         FigureAnswer.Of(new(m.Condensed, Dimension.MassPerArea)),
         FigureAnswer.Of(new(m.Stored, Dimension.MassPerArea)),
         m.Stored,

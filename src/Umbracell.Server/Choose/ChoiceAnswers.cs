@@ -23,7 +23,8 @@ internal static class ChoiceAnswers
         [.. choice.Case.Labels.Select(Label)],
         Practice.QuestionOf(choice.Case.Section.Kind) is { } asked ? Key(asked.ToString()) : null,
         Practice.QuestionOf(choice.Case.Section.Kind) is { } question ? choice.Case.Practice.Of(question) : School.Either,
-        choice.Case.Year is not null);
+        choice.Advice,
+        [.. choice.Measures.Select(m => new MeasureAnswer(m.Change, FigureAnswer.Of(m.To), m.System))]);
 
     /// <summary>Whether a candidate is what a surface has. A foam picked on the section's page is the candidate of that foam alone.</summary>
     public static bool IsChosen(Candidate candidate, Surface surface) => surface.System is { } system
@@ -80,7 +81,6 @@ internal static class ChoiceAnswers
     {
         // The edge of a slab is the section's to tell; no candidate is weighed by it.
         var study = SectionStudy.Of(c.Section with { BeyondEdge = null });
-        var worst = c.Year?.Months.Max(m => m.InterfaceHumidity);
         var isFloor = c.Section.HeatFlow == HeatFlow.Down;
         var system = Kept(c, choice.Case, "", default, "", new(null, null, null))!;
         return new(
@@ -100,7 +100,7 @@ internal static class ChoiceAnswers
             c.Cost.Missing,
             FigureAnswer.Of(Figure.Duration(TimeSpan.FromHours(c.Cost.HoursPerSquareMetre * (choice.Case.Facts.Treated?.SquareMetres ?? 1)) + c.Cost.Waits)),
             study.Lifts.Sum(plan => plan.Lifts.Count),
-            worst is { } rh ? FigureAnswer.Of(new(rh, Dimension.RelativeHumidity)) : null,
+            c.Year is { } year ? Dampest(year) : null,
             isFloor ? FigureAnswer.Of(AssemblyState.OfFilled(c.Section).RoomFace.ToFigure()) : null,
             FindingAnswer.All(c.Findings),
             FindingAnswer.All(c.Opinions),
@@ -113,6 +113,13 @@ internal static class ChoiceAnswers
             c.Excluded,
             c.FailsCondensation,
             SurfaceSections.With(bare, c.Section.Foam, system));
+    }
+
+    // The figure is of the place about which the means can tell; where there is none, of the dampest.
+    private static DampestAnswer Dampest(MonthlyYear year)
+    {
+        var place = year.DampestTold ?? year.Dampest;
+        return new(place.Place.Key, Worked(new(place.Greatest, Dimension.RelativeHumidity), place.Working), year.Places.FirstOrDefault(p => p is { Counts: true, Untold: true })?.Place.Key);
     }
 
     /// <summary>Boards laid with a system outside of what is put in.</summary>

@@ -186,7 +186,7 @@ internal static class ChooseEndpoints
             surface.Name,
             choice.OfSurface.Worst() == Verdict.Hold,
             choice.Advised is { } first ? ChoiceAnswers.Key(first.Kind.ToString()) : null,
-            choice.Advised?.FailsCondensation ?? false,
+            choice.Advice,
             choice.Advised is { } advised ? ChoiceAnswers.Layers(advised.Section) : [],
             choice.Advised?.Total ?? 0,
             second is null ? null : ChoiceAnswers.Key(second.Kind.ToString()),

@@ -116,7 +116,7 @@ public sealed class CondensationTests
             double Wettest(double permInches)
             {
                 var wall = Filled(SurfaceKind.StudWall, new FoamFill(Sheets.OpenCell, Length.FromInches(inches))) with { Inboard = [new(Walls.Make("lining", 0.16, permInches), Length.FromMillimetres(12.7))] };
-                return MonthlyYear.Of(wall, Walls.Year()).Months[0].InterfaceHumidity;
+                return MonthlyYear.Of(wall, Walls.Year()).Places.Single(p => p.Place.Outer == "osb").Humidities[0];
             }
 
             Wettest(Math.Min(a, b)).ShouldBeLessThanOrEqualTo(Wettest(Math.Max(a, b)) + 1e-9);

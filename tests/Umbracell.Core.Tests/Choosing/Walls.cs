@@ -13,7 +13,18 @@ internal static class Walls
     private static readonly double[] Cold = [-8, -6, -1, 6, 13, 18, 21, 20, 16, 9, 3, -4];
     private static readonly double[] Hot = [20, 20, 22, 24, 26, 28, 29, 29, 28, 26, 23, 21];
 
-    public static Material Make(string id, double conductivity, double permInches, double density = 500) => new(id, new(conductivity), Permeability.FromPermInches(permInches), "test", new(density));
+    public static Material Make(string id, double conductivity, double permInches, double density = 500) =>
+        new(id, new(conductivity), Permeability.FromPermInches(permInches), "test", new(density), Harm: HarmOf(id));
+
+    /// <summary>What water does to a material of the tests, as the shipped materials say of their like.</summary>
+    public static WaterHarm HarmOf(string id) => id switch
+    {
+        "gypsum-board" => WaterHarm.Paper,
+        "osb" or "plywood" or "board-sheathing" or "wood-siding" or "softwood" => WaterHarm.Wood,
+        "steel-skin" => WaterHarm.Steel,
+        "brick" => WaterHarm.Masonry,
+        _ => WaterHarm.None,
+    };
 
     public static Material Fibre { get; } = Make("fibre-batt", 0.039, 116, 14);
 

@@ -9,6 +9,7 @@ import { useSession } from '../shared/state/session'
 import { stages, type StageKey } from '../shared/ui/stages'
 import VerdictMark from '../shared/ui/VerdictMark.vue'
 import JobDoubts from './JobDoubts.vue'
+import { useRoute } from 'vue-router'
 import JobForm from './JobForm.vue'
 
 /** Every surface at every stage: one mark and the one figure that matters there. */
@@ -21,7 +22,8 @@ const choices = useChoices()
 const board = useBoard(() => props.job)
 const feet = computed(() => board.data.value?.feet)
 
-const changing = ref(false)
+// A page that lacks something of the job leads here with its form open.
+const changing = ref(useRoute().query.change !== undefined)
 const design = computed(() =>
   Object.fromEntries(Object.entries(board.data.value?.job.figures ?? {}).map(([name, f]) => [name, reader.print(f)])),
 )

@@ -13,6 +13,12 @@ export function useFindingText() {
   const { t, te } = useI18n()
   const reader = useReader()
 
+  /** What meets at a place in a section: the two layers on either side of it. */
+  function place(key: string) {
+    const [outer, inner] = key.split('|').map((one) => t(`material.${one}`))
+    return outer === inner ? outer! : t('material.against', { outer, inner })
+  }
+
   const figures = (all: Record<string, Schemas['FigureAnswer']>) =>
     Object.fromEntries(Object.entries(all).map(([name, figure]) => [name, reader.print(figure)]))
 
@@ -38,6 +44,7 @@ export function useFindingText() {
         .join(', ')
     }
     if (words.month) words.month = t(`month.${words.month}`)
+    if (words.place) words.place = place(words.place)
     if (words.layer && finding.rule !== 'joint') words.layer = t(`material.${words.layer!}`)
     return {
       measured: reader.print(finding.measured),
@@ -51,6 +58,7 @@ export function useFindingText() {
   const key = (finding: Finding) => `finding.${finding.rule}.${finding.case}`
 
   return {
+    place,
     title: (finding: Finding) => t(`${key(finding)}.t`, values(finding)),
     detail: (finding: Finding) => (te(`${key(finding)}.d`) ? t(`${key(finding)}.d`, values(finding)) : ''),
     remedy: (remedy: Remedy) => t(`remedy.${remedy.kind}`, { ...figures(remedy.figures), ...remedy.words }),

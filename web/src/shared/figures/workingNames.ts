@@ -13,6 +13,7 @@ export function useWorkingNames() {
   const books: Record<string, string> = {
     layer: 'material',
     materialCost: 'material',
+    monthCondensed: 'month',
     size: 'part',
     weight: 'choose.part',
     score: 'choose.part',

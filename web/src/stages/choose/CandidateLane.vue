@@ -51,6 +51,9 @@ const holds = computed(() => props.candidate.findings.filter((finding) => findin
         <small v-if="chosen" class="tag solid">{{ t('choose.chosen') }}</small>
       </h3>
       <p class="small">{{ words.layers(candidate.layers, candidate.boards) }}</p>
+      <p v-if="candidate.dampest?.untold" class="small">
+        {{ t('choose.untold', { place: text.place(candidate.dampest.untold) }) }}
+      </p>
       <p v-if="marks.length" class="small marks"><VerdictMark verdict="care" :size="13" /> {{ marks.join(' · ') }}</p>
       <p v-for="hold in holds" :key="hold.rule" class="small marks hold">
         <VerdictMark verdict="hold" :size="13" /> {{ hold.rule.startsWith('E') ? `${hold.rule}: ` : ''
@@ -73,8 +76,16 @@ const holds = computed(() => props.candidate.findings.filter((finding) => findin
         <dd><FigureText :figure="candidate.u.figure" :working="candidate.u.working" /></dd>
       </div>
       <div>
-        <dt>{{ t('choose.humidity') }}</dt>
-        <dd>{{ candidate.worstHumidity ? reader.print(candidate.worstHumidity) : '–' }}</dd>
+        <template v-if="candidate.dampest">
+          <dt>{{ t('choose.dampest', { place: text.place(candidate.dampest.place) }) }}</dt>
+          <dd>
+            <FigureText :figure="candidate.dampest.humidity.figure" :working="candidate.dampest.humidity.working" />
+          </dd>
+        </template>
+        <template v-else>
+          <dt>{{ t('choose.humidity') }}</dt>
+          <dd>{{ t('choose.unknown') }}</dd>
+        </template>
       </div>
       <div>
         <dt>{{ t('choose.cost') }}</dt>

@@ -84,18 +84,33 @@ const costOf = (candidate: Candidate) => (candidate.cost ? reader.print(candidat
           {{ holds.map((f) => `${text.title(f)}. ${text.detail(f)}`).join(' ') }}
         </p>
       </section>
+      <section v-if="answer.advice === 'drynessUnknown'" class="held unknown no-print">
+        <VerdictMark verdict="care" :size="20" />
+        <p>
+          <b>{{ t('choose.unknownTitle') }}</b> {{ t('choose.noYear') }}
+          <RouterLink v-if="mayEdit" class="act" :to="{ name: 'board', params: { job }, query: { change: '' } }">{{
+            t('choose.namePlace')
+          }}</RouterLink>
+        </p>
+      </section>
       <section class="lead no-print" aria-live="polite">
         <template v-if="advised">
           <p class="big">
-            <b>{{ t(advised.failsCondensation ? 'choose.leastBad' : 'choose.advised') }}:</b>
+            <b>{{ t(`choose.head.${answer.advice}`) }}:</b>
             {{ words.kind(advised.kind) }}, {{ words.layers(advised.layers, advised.boards) }}
           </p>
+          <div v-if="answer.advice === 'allFail'">
+            <p>{{ t('choose.allFail') }} {{ t(answer.measures.length ? 'choose.wouldDry' : 'choose.nothingDries') }}</p>
+            <ul v-if="answer.measures.length" class="measures">
+              <li v-for="one in answer.measures" :key="one.change">
+                {{ t(`choose.measure.${one.change}`, { to: reader.print(one.to), system: words.kind(one.system) }) }}
+              </li>
+            </ul>
+          </div>
           <p class="small quiet">
-            <template v-if="advised.failsCondensation">{{ t('choose.allFail') }}</template>
             {{ t('choose.advisedWhy', { standing: standing.length }) }},
             {{ t('choose.excludedCount', { count: excluded.length }) }}.
             {{ answer.target ? t('choose.target', { target: reader.print(answer.target) }) : t('choose.noTarget') }}.
-            <template v-if="!answer.hasYear">{{ t('choose.noYear') }}</template>
           </p>
         </template>
         <p v-else class="big">{{ t('choose.none') }}</p>
@@ -139,7 +154,7 @@ const costOf = (candidate: Candidate) => (candidate.cost ? reader.print(candidat
           v-for="one in standing"
           :key="one.id"
           :candidate="one"
-          :advised="one.id === answer.advisedId && !one.failsCondensation"
+          :advised="one.id === answer.advisedId && answer.advice === 'advised'"
           :chosen="one.id === choice.data.value.chosenId"
           :compared="compared.includes(one.id)"
           :followed="followed"
@@ -220,6 +235,13 @@ h1 {
   border-radius: 8px;
   padding: 8px 12px;
   margin: 8px 0;
+}
+.unknown {
+  border-color: var(--care);
+}
+.measures {
+  margin: 2px 0 6px;
+  padding-left: 1.2em;
 }
 .big {
   font: 400 1.1rem / 1.4 var(--body);

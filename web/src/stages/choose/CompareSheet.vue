@@ -54,7 +54,9 @@ const lines = computed<Line[]>(() => {
       }),
     ),
     all('damp', (c) =>
-      c.worstHumidity ? t('choose.plainRh', { rh: reader.print(c.worstHumidity) }) : t('choose.plainNone'),
+      c.dampest
+        ? t('choose.plainRh', { rh: reader.print(c.dampest.humidity.figure), place: text.place(c.dampest.place) })
+        : t('choose.plainNone'),
     ),
     all('money', (c) => (c.cost ? reader.print(c.cost.figure) : t('choose.noPrice'))),
     all('time', (c) => reader.print(c.hours)),

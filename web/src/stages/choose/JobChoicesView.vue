@@ -88,7 +88,10 @@ const turn = (line: Schemas['ChoiceLine']) =>
             </th>
             <td class="advised">
               <template v-if="line.advised">
-                <span v-if="line.advisedFails" class="small fails">{{ t('choose.failsDamp') }}: </span>
+                <span v-if="line.advice === 'allFail'" class="small fails">{{ t('choose.failsDamp') }}: </span>
+                <span v-else-if="line.advice === 'drynessUnknown'" class="small fails"
+                  >{{ t('choose.drynessUnknown') }}:
+                </span>
                 <b>{{ words.kind(line.advised) }}</b> <span class="small quiet">{{ words.layers(line.layers) }}</span>
               </template>
               <template v-else>–</template>

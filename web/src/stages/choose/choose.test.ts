@@ -48,7 +48,7 @@ const candidate = (rest: Record<string, unknown> = {}) =>
     failsCondensation: false,
     inPractice: true,
     excluded: false,
-    worstHumidity: figure(84, '84 %'),
+    dampest: { place: 'osb|foam', humidity: { figure: figure(84, '84 %'), working: null }, untold: null },
     cost: worked('4.10'),
     hours: figure(1, '3 h 00'),
     ...rest,

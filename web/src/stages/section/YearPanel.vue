@@ -2,12 +2,14 @@
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
+import { useFindingText } from '@/shared/figures/findings'
 import { useReader } from '@/shared/state/reader'
 
 /** The year of the section: humidity at the interface of interest, and what condenses and dries, month by month. */
 const props = defineProps<{ year: Schemas['YearAnswer'] | null }>()
 const { t } = useI18n()
 const reader = useReader()
+const text = useFindingText()
 
 const MONTH = 52
 const HIGH = 150
@@ -15,7 +17,7 @@ const FOOT = 126
 const TOP = 12
 const LIMIT = 80
 
-const layer = computed(() => (props.year ? t(`material.${props.year.interfaceKey}`) : ''))
+const place = computed(() => (props.year ? text.place(props.year.dampest) : ''))
 const yOf = (percent: number) => FOOT - (percent / 100) * (FOOT - TOP)
 const months = computed(() =>
   (props.year?.months ?? []).map((month, i) => {
@@ -25,14 +27,13 @@ const months = computed(() =>
       month,
       air: props.year!.air[i],
       x: i * MONTH,
-      y: yOf(month.interfaceRhPct),
-      over: month.interfaceRhPct > LIMIT,
+      y: yOf(month.dampestRhPct),
+      over: month.dampestRhPct > LIMIT,
       lies: Math.max(0, share) * (FOOT - TOP) * 0.42,
     }
   }),
 )
 const line = computed(() => months.value.map((m) => `${m.x + MONTH / 2},${m.y}`).join(' '))
-const dampest = computed(() => months.value.reduce((a, b) => (b.month.interfaceRhPct > a.month.interfaceRhPct ? b : a)))
 </script>
 
 <template>
@@ -44,7 +45,7 @@ const dampest = computed(() => months.value.reduce((a, b) => (b.month.interfaceR
       <svg
         :viewBox="`0 0 ${MONTH * 12} ${HIGH}`"
         role="img"
-        :aria-label="t('section.year.chart', { layer, greatest: reader.print(dampest.month.interfaceRh) })"
+        :aria-label="t('section.year.chart', { place, greatest: reader.print(year.dampestRh) })"
       >
         <rect :width="MONTH * 12" :y="TOP" :height="FOOT - TOP" fill="var(--sheet)" />
         <rect
@@ -76,7 +77,7 @@ const dampest = computed(() => months.value.reduce((a, b) => (b.month.interfaceR
         </text>
       </svg>
       <p class="key small">
-        <i class="rh" /> {{ t('section.year.humidity', { layer }) }} <i class="lies" /> {{ t('section.year.stored') }}
+        <i class="rh" /> {{ t('section.year.humidity', { place }) }} <i class="lies" /> {{ t('section.year.stored') }}
       </p>
       <details class="small">
         <summary>{{ t('section.year.table') }}</summary>
@@ -87,7 +88,7 @@ const dampest = computed(() => months.value.reduce((a, b) => (b.month.interfaceR
                 <th scope="col">{{ t('section.year.month') }}</th>
                 <th scope="col">{{ t('section.year.outdoor') }}</th>
                 <th scope="col">{{ t('section.year.room') }}</th>
-                <th scope="col">{{ t('section.year.interface', { layer }) }}</th>
+                <th scope="col">{{ t('section.year.at') }}</th>
                 <th scope="col">{{ t('section.year.condensed') }}</th>
                 <th scope="col">{{ t('section.year.lies') }}</th>
                 <th scope="col">{{ t('section.year.surface') }}</th>
@@ -98,7 +99,9 @@ const dampest = computed(() => months.value.reduce((a, b) => (b.month.interfaceR
                 <th scope="row">{{ t(`month.${m.key}`) }}</th>
                 <td>{{ reader.print(m.air?.outdoorTemp) }}, {{ reader.print(m.air?.outdoorRh) }}</td>
                 <td>{{ reader.print(m.air?.indoorTemp) }}, {{ reader.print(m.air?.indoorRh) }}</td>
-                <td>{{ reader.print(m.month.interfaceTemp) }}, {{ reader.print(m.month.interfaceRh) }}</td>
+                <td>
+                  {{ text.place(m.month.at) }}: {{ reader.print(m.month.atTemp) }}, {{ reader.print(m.month.atRh) }}
+                </td>
                 <td>{{ reader.print(m.month.condensed) }}</td>
                 <td>{{ reader.print(m.month.stored) }}</td>
                 <td>{{ reader.print(m.month.surfaceRh) }}</td>

@@ -1,0 +1,143 @@
+using Umbracell.Core.Findings;
+using Umbracell.Core.Moisture;
+using Umbracell.Core.Quantities;
+
+namespace Umbracell.Core.Assemblies;
+
+/// <summary>The model code's tables on condensation: what they say of an assembly, where one of them speaks of it.</summary>
+public static class CondensationTables
+{
+    /// <summary>The finding of the table for a kind of surface; null where no table speaks of it, or its zone is not known.</summary>
+    /// <param name="section">The case with its fill.</param>
+    /// <param name="covering">Roof covering, where it is known.</param>
+    /// <param name="year">Its monthly year, for a deck that stays warm; null where none is known.</param>
+    public static Finding? Of(SectionCase section, Covering covering, MonthlyYear? year) => section.Kind switch
+    {
+        _ when ColdZones.Number(section.ClimateZone) == 0 => null,
+        SurfaceKind.UnventedDeck => RoofTable.Judge(section, covering, year is null ? null : RoofTable.ColdestDeck(section, year)),
+        SurfaceKind.StudWall => WallTable.Judge(section),
+        _ => null,
+    };
+}
+
+/// <summary>Unvented roofs by table: least R of air-impermeable insulation in contact with the deck.</summary>
+internal static class RoofTable
+{
+    private const string Source = "IRC R806.5 (R806.4 in 2009), unvented roofs; check your local code";
+
+    /// <summary>Monthly means of the deck at or above this, at 20 °C indoors, stand for the table (IRC R806.5).</summary>
+    private const double WarmDeck = 7;
+
+    private const double RoomOfTheTable = 20;
+
+    /// <summary>The deck's coldest monthly mean with 20 °C in the room: it lies at the same share of the way in every month.</summary>
+    public static Temperature ColdestDeck(SectionCase section, MonthlyYear year)
+    {
+        var share = AssemblyState.SubstrateShareOf(section);
+        return new(year.Months.Min(m => m.Outdoor.Temperature.Celsius + share * (RoomOfTheTable - m.Outdoor.Temperature.Celsius)));
+    }
+
+    public static Finding Judge(SectionCase section, Covering covering, Temperature? coldestDeck)
+    {
+        var zone = section.ClimateZone!;
+        var least = LeastR(zone, covering);
+        var r = Impermeable(section);
+        var ceilingTight = section.Inboard.Any(layer => VapourResistance.ClassOf(layer.Permeance) == VapourClass.I);
+        var needsClass2 = ColdZones.Number(zone) >= 5;
+        var retards = Retards(section);
+        var warm = coldestDeck is { Celsius: >= WarmDeck };
+        var name = ceilingTight ? "classOneInside"
+            : r.UsR + SlabTarget.LabelRounding < least.UsR && !warm ? "tooLittle"
+            : needsClass2 && !retards ? "notClassTwo"
+            : covering == Covering.WoodShingles ? "shinglesNeedSpace"
+            : r.UsR + SlabTarget.LabelRounding < least.UsR ? "warmDeck"
+            : "holds";
+        return new("condensationRoof", name, name is "holds" or "warmDeck" ? Verdict.Clear : Verdict.Care, Basis.ModelCode, Source)
+        {
+            Measured = r.ToFigure(),
+            Limit = least.ToFigure(),
+            Margin = new((r + least * -1).SquareMetreKelvinsPerWatt, Dimension.Resistance),
+            Words = new Dictionary<string, string> { ["zone"] = zone },
+            Figures = coldestDeck is { } t ? new Dictionary<string, Figure> { ["deck"] = t.ToFigure() } : new(),
+        };
+    }
+
+    /// <summary>Least R by zone.</summary>
+    public static ThermalResistance LeastR(string zone, Covering covering) => ThermalResistance.FromUsR((zone, ColdZones.Number(zone)) switch
+    {
+        ("2B" or "3B", _) when covering == Covering.Tile => 0,
+        ("4C", _) => 10,
+        (_, <= 3) => 5,
+        (_, 4) => 15,
+        (_, 5) => 20,
+        (_, 6) => 25,
+        (_, 7) => 30,
+        _ => 35,
+    });
+
+    // The foam that stops air is the retarder, or a coat on it; what lies loose below it does not count.
+    private static bool Retards(SectionCase section)
+    {
+        var tight = section.Fill.TakeWhile(layer => layer.StopsAir).ToList();
+        var coat = section.Fill.Skip(tight.Count).Take(1).Where(layer => layer is SlabFill { Layer.Material.IsInsulation: false });
+        return tight.Count > 0 && VapourResistance.ClassOf(VapourResistance.InSeries(tight.Concat(coat).Select(layer => layer.Permeance))) <= VapourClass.II;
+    }
+
+    // What stops air from the deck inward until something lets it through, and rigid boards above the deck.
+    private static ThermalResistance Impermeable(SectionCase section) => section.Fill.TakeWhile(layer => layer.StopsAir).Select(layer => layer.Resistance)
+        .Concat(section.Outboard.Where(layer => layer.Material.IsInsulation).Select(layer => layer.Resistance))
+        .Aggregate(default(ThermalResistance), (sum, r) => sum + r);
+}
+
+/// <summary>Framed walls by table: which vapour retarder inside, and what foam and exterior board stand for it.</summary>
+internal static class WallTable
+{
+    private const string Source = "IRC R702.7, 2018 and 2021 figures; check your local code";
+    private const double TightEnough = 1.5;
+    private static readonly Length TwoByFour = Length.FromInches(3.5);
+
+    public static Finding Judge(SectionCase section)
+    {
+        var zone = section.ClimateZone!;
+        var number = ColdZones.Number(zone);
+        var inside = section.Inboard.Count > 0 ? section.Inboard.Min(layer => VapourResistance.ClassOf(layer.Permeance)) : VapourClass.Open;
+        var outside = section.Outboard.Count > 0 ? section.Outboard.Min(layer => VapourResistance.ClassOf(layer.Permeance)) : VapourClass.Open;
+        var fill = VapourResistance.ClassOf(VapourResistance.InSeries(section.Fill.Select(f => f.Permeance)));
+        var least = LeastR(zone, section.Members.Depth);
+        var foam = FoamAgainstSheathing(section);
+        var name = inside == VapourClass.I && outside == VapourClass.I ? "classOneBothFaces"
+            : inside == VapourClass.I && number <= 4 && zone != "4C" ? "classOneWarm"
+            : inside == VapourClass.II && number <= 2 ? "classTwoWarm"
+            : !ColdZones.Holds(zone) ? "noneAsked"
+            : inside <= VapourClass.II || fill <= VapourClass.II ? "retards"
+            : least is { } r && foam.UsR + SlabTarget.LabelRounding >= r.UsR ? "foamStandsFor"
+            : "noRetarder";
+        return new("condensationWall", name, name is "noneAsked" or "retards" or "foamStandsFor" ? Verdict.Clear : Verdict.Care, Basis.ModelCode, Source)
+        {
+            Measured = foam.ToFigure(),
+            Limit = least?.ToFigure(),
+            Words = new Dictionary<string, string> { ["zone"] = zone, ["class"] = (inside < fill ? inside : fill).ToString() },
+        };
+    }
+
+    /// <summary>Least R of foam against the sheathing with exterior board; deeper studs by the same share of R.</summary>
+    public static ThermalResistance? LeastR(string zone, Length depth)
+    {
+        var (four, six) = (zone, ColdZones.Number(zone)) switch
+        {
+            ("4C", _) => (2.5, 3.75),
+            (_, 5) => (5, 7.5),
+            (_, 6) => (7.5, 11.25),
+            (_, 7) => (10, 15),
+            (_, 8) => (12.5, 20),
+            _ => (0.0, 0.0),
+        };
+        return four == 0 ? null : depth <= TwoByFour + new Length(0.002) ? ThermalResistance.FromUsR(four) : ThermalResistance.FromUsR(six * Math.Max(1, depth.Inches / 5.5));
+    }
+
+    private static ThermalResistance FoamAgainstSheathing(SectionCase section)
+    {
+        var foam = section.Fill is [FoamFill first, ..] && first.Permeance.Perms <= TightEnough ? first.Resistance : default;
+        return section.Outboard.Where(layer => layer.Material.IsInsulation).Aggregate(foam, (sum, layer) => sum + layer.Resistance);
+    }
+}

@@ -1,0 +1,200 @@
+using Umbracell.Core.Air;
+using Umbracell.Core.Findings;
+using Umbracell.Core.Moisture;
+using Umbracell.Core.Quantities;
+
+namespace Umbracell.Core.Assemblies;
+
+/// <summary>The settled year of a path: pressures and water at every interface by month, and what is told of them.</summary>
+internal sealed class MonthlyRun
+{
+    private const string Source = "ISO 13788, clause 6: monthly means, diffusion alone";
+
+    private readonly MoisturePath _path;
+    private readonly YearOfAir _year;
+    private readonly double[] _saturation, _stored, _pressure, _outside, _sums;
+
+    public MonthlyRun(MoisturePath path, YearOfAir year)
+    {
+        (_path, _year) = (path, year);
+        var n = path.Count;
+        (_saturation, _stored, _pressure) = (new double[YearOfAir.Months * n], new double[YearOfAir.Months * n], new double[YearOfAir.Months * n]);
+        (_outside, Inside, _sums) = (new double[YearOfAir.Months], new double[YearOfAir.Months], new double[YearOfAir.Months]);
+        for (var month = 0; month < YearOfAir.Months; month++)
+        {
+            (_outside[month], Inside[month]) = (VapourPressure(year.Outdoor[month]), VapourPressure(year.Indoor[month]));
+            for (var node = 0; node < n; node++)
+            {
+                _saturation[month * n + node] = AnnexE.Saturation(TemperatureAt(node, month).Celsius);
+            }
+        }
+
+        NeverDries = CondensateYear.Run(path.Resistance, _saturation, _outside, Inside, _stored, _pressure);
+        for (var month = 0; month < YearOfAir.Months; month++)
+        {
+            foreach (var one in _stored.AsSpan(month * n, n))
+            {
+                _sums[month] += one;
+            }
+        }
+    }
+
+    /// <summary>What a year leaves that the next does not dry, kg/m².</summary>
+    public double NeverDries { get; }
+
+    /// <summary>Vapour pressure in the room by month, Pa.</summary>
+    public double[] Inside { get; }
+
+    /// <summary>What is told of a month.</summary>
+    public MonthOfSection Month(int month, double surfaceHumidity)
+    {
+        var node = _sums[month] > MonthlyYear.Lies ? WettestNode(month) : _path.Places.MaxBy(p => Humidity(p.Node, month)).Node;
+        return new(
+            _year.Outdoor[month], _year.Indoor[month], _path.PlaceOf(node), TemperatureAt(node, month), Humidity(node, month), _sums[month] - Before(month), _sums[month], surfaceHumidity);
+    }
+
+    /// <summary>The years of the places that water can harm.</summary>
+    public IEnumerable<PlaceYear> Places()
+    {
+        foreach (var (node, place, weathered, own) in _path.Places)
+        {
+            var humidities = Enumerable.Range(0, YearOfAir.Months).Select(month => Humidity(node, month)).ToArray();
+
+            // The covering's back is as damp as the weather makes it: it counts where it is damper than the air outdoors.
+            var counted = Enumerable.Range(0, YearOfAir.Months).Where(month => !weathered || humidities[month] > OutdoorHumidity(month) + MonthlyYear.Alike).ToList();
+            var worst = (counted.Count > 0 ? counted : [.. Enumerable.Range(0, YearOfAir.Months)]).MaxBy(month => humidities[month]);
+            yield return new(
+                place,
+                [.. Enumerable.Range(0, YearOfAir.Months).Select(month => TemperatureAt(node, month))],
+                humidities,
+                worst,
+                counted.Count > 0,
+                own,
+                IsUntold(node, worst, (100 - MonthlyYear.Alike) / 100),
+                Inside[worst] < _outside[worst],
+                HumidityWorking(node, worst));
+        }
+    }
+
+    /// <summary>Whether most of the water of the wettest month lies where the means cannot tell.</summary>
+    public bool LiesUntold(IReadOnlyList<MonthOfSection> months, double wetPercent)
+    {
+        var month = Wettest(months);
+        return months[month].Stored > MonthlyYear.Lies && IsUntold(WettestNode(month), month, wetPercent / 100);
+    }
+
+    /// <summary>How the greatest store came about: month by month from the driest, with pressures and flows of the month that brought most.</summary>
+    public Working? Condensate(IReadOnlyList<MonthOfSection> months)
+    {
+        var wettest = Wettest(months);
+        if (months[wettest].Stored <= MonthlyYear.Lies)
+        {
+            return null;
+        }
+
+        // Back from the wettest month to the one before which nothing lay; where the water grows from year to year, to January.
+        List<int> span = [wettest];
+        while (span.Count < YearOfAir.Months && (NeverDries == 0 || span[^1] > 0) && months[(span[^1] + 11) % 12].Stored > MonthlyYear.Lies)
+        {
+            span.Add((span[^1] + 11) % 12);
+        }
+
+        span.Reverse();
+        var brought = span.MaxBy(month => months[month].Condensed);
+        List<WorkingTerm> terms = [];
+        var left = months[wettest].Stored - span.Sum(month => months[month].Condensed);
+        if (left > MonthlyYear.Lies)
+        {
+            terms.Add(new("m_0", "condensateBefore", new(left, Dimension.MassPerArea)));
+        }
+
+        terms.AddRange(span.Select(month => new WorkingTerm($"Δm_{month + 1}", $"monthCondensed:{month + 1}", new(months[month].Condensed, Dimension.MassPerArea), month == brought ? Flows(month) : null)));
+        return new("condensate", left > MonthlyYear.Lies ? "m = m_0 + Σ Δm" : "m = Σ Δm", terms, new(months[wettest].Stored, Dimension.MassPerArea), Source);
+    }
+
+    // Pressures and flows of a month at the interface on which most of it condenses.
+    private Working Flows(int month)
+    {
+        var n = _path.Count;
+        var (p, z) = (_pressure[(month * n)..((month + 1) * n)], _path.Resistance);
+        var before = (month + 11) % 12;
+        var node = Enumerable.Range(0, n).MaxBy(i => _stored[month * n + i] - (month == 0 && NeverDries > 0 ? 0 : _stored[before * n + i]));
+        var (outer, inner) = (node, node);
+        do
+        {
+            inner++;
+        }
+        while (inner < n && !Holds(inner));
+        do
+        {
+            outer--;
+        }
+        while (outer >= 0 && !Holds(outer));
+        var (here, room, outdoors) = (p[node], inner == n ? Inside[month] : p[inner], outer < 0 ? _outside[month] : p[outer]);
+        var (toRoom, toOutside) = (1 / (z[inner] - z[node]), 1 / (z[node] - (outer < 0 ? 0 : z[outer])));
+        var seconds = YearOfAir.DaysOf(month) * 86400.0;
+        var (arrives, leaves) = (toRoom * (room - here) * seconds, toOutside * (here - outdoors) * seconds);
+        var fromRoom = Flow("vapourArrives", toRoom, room, "pressureRoomSide", here, "pressureAtPlace", seconds);
+        var toWeather = Flow("vapourLeaves", toOutside, here, "pressureAtPlace", outdoors, "pressureOutside", seconds);
+        return new(
+            "monthCondensed",
+            "Δm = m_in − m_out",
+            [new("m_in", "vapourArrives", fromRoom.Result, fromRoom), new("m_out", "vapourLeaves", toWeather.Result, toWeather)],
+            new(arrives - leaves, Dimension.MassPerArea),
+            Source);
+
+        bool Holds(int i) => _stored[month * n + i] > 0 || _stored[before * n + i] > 0;
+    }
+
+    private static Working Flow(string name, double permeance, double from, string fromName, double to, string toName, double seconds) => new(
+        name,
+        "m = W (p_from − p_to) t",
+        [
+            new("W", "permeanceBetween", new Permeance(permeance).ToFigure()),
+            new("p_from", fromName, new Pressure(from).ToFigure()),
+            new("p_to", toName, new Pressure(to).ToFigure()),
+            new("t", "monthLong", Figure.Duration(TimeSpan.FromSeconds(seconds))),
+        ],
+        new(permeance * (from - to) * seconds, Dimension.MassPerArea),
+        Source);
+
+    private Working HumidityWorking(int node, int month) => new(
+        "placeHumidity",
+        "φ = p / p_sat",
+        [
+            new("p", "pressureAtPlace", new Pressure(_pressure[month * _path.Count + node]).ToFigure()),
+            new("p_sat", "saturationAtPlace", new Pressure(_saturation[month * _path.Count + node]).ToFigure()),
+            new("T", "temperatureAtPlace", TemperatureAt(node, month).ToFigure()),
+            new("p_out", "pressureOutside", new Pressure(_outside[month]).ToFigure()),
+            new("p_in", "pressureRoomSide", new Pressure(Inside[month]).ToFigure()),
+        ],
+        new(Humidity(node, month), Dimension.RelativeHumidity),
+        "ISO 13788: vapour pressure by shares of vapour resistance, never over saturation (annex E)");
+
+    private static int Wettest(IReadOnlyList<MonthOfSection> months) => Enumerable.Range(0, months.Count).MaxBy(month => months[month].Stored);
+
+    private int WettestNode(int month)
+    {
+        var row = _stored.AsSpan(month * _path.Count, _path.Count);
+        var most = 0;
+        for (var node = 1; node < row.Length; node++)
+        {
+            most = row[node] > row[most] ? node : most;
+        }
+
+        return most;
+    }
+
+    private bool IsUntold(int node, int month, double wet) =>
+        Humidity(node, month) >= 100 * wet && _path.IsUntold(node, _outside[month], Inside[month], _saturation[month * _path.Count + node], wet);
+
+    private double Before(int month) => month > 0 ? _sums[month - 1] : _sums[^1] - NeverDries;
+
+    private double Humidity(int node, int month) => Math.Min(100, 100 * _pressure[month * _path.Count + node] / _saturation[month * _path.Count + node]);
+
+    private double OutdoorHumidity(int month) => 100 * _outside[month] / AnnexE.Saturation(_year.Outdoor[month].Temperature.Celsius);
+
+    private Temperature TemperatureAt(int node, int month) => _path.TemperatureAt(node, _year.Outdoor[month], _year.Indoor[month]);
+
+    private static double VapourPressure(MonthAir air) => MoistAir.Of(air.Temperature, air.Humidity, StandardAtmosphere.PressureAt(Length.Zero)).VapourPressure.Pascals;
+}
