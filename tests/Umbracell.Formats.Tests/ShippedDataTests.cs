@@ -2,6 +2,9 @@ using System.Text.Json.Nodes;
 using CsCheck;
 using Shouldly;
 using Umbracell.Core.Assemblies;
+using Umbracell.Core.Materials;
+using Umbracell.Core.Moisture;
+using Umbracell.Core.Quantities;
 using Umbracell.Formats.DataFiles;
 using Xunit;
 
@@ -28,6 +31,25 @@ public sealed class ShippedDataTests
     {
         ShippedData.Templates.Keys.ShouldBe(Enum.GetValues<SurfaceKind>(), ignoreOrder: true);
         ShippedData.Templates.Values.SelectMany(t => t.Outboard.Concat(t.Inboard)).ShouldAllBe(l => ShippedData.Materials.ContainsKey(l.Material));
+    }
+
+    [Theory]
+    [InlineData("interior-paint", 0.1, VapourClass.III)]
+    [InlineData("retarder-paint", 0.1, VapourClass.II)]
+    [InlineData("vapour-coat", 0.5, VapourClass.II)]
+    [InlineData("retarder-film", 0.15, VapourClass.I)]
+    public void Paints_and_films_ship_by_the_class_they_give(string id, double millimetres, VapourClass expected)
+    {
+        var material = ShippedData.Materials[id];
+        VapourResistance.ClassOf(material.Permeability.Over(Length.FromMillimetres(millimetres))).ShouldBe(expected);
+        material.Source.ShouldNotBeEmpty();
+    }
+
+    [Fact]
+    public void Each_wood_paper_steel_and_masonry_that_ships_is_known_to_suffer_from_damp()
+    {
+        string[] indifferent = ["asphalt-shingle", "clay-tile", "slate", "underlay", "built-up-felt", "stone-base", "soil", "sheet-flooring", "fibre-batt", "foam-board", "foil-board", "interior-paint", "retarder-paint", "retarder-film", "vapour-coat", "weather-coat"];
+        ShippedData.Materials.Values.Where(m => m.Harm == WaterHarm.None).Select(m => m.Id).ShouldBe(indifferent, ignoreOrder: true);
     }
 
     [Fact]

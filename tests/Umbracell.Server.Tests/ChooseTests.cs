@@ -127,7 +127,7 @@ public sealed class ChooseTests(Product product) : IClassFixture<Product>
         var (job, wall) = await WallAsync(client);
         var seen = await client.GetJsonAsync($"/api/surfaces/{wall}/choose");
         var (_, chosen) = await PickAsync(client, wall, seen, Candidate(seen, "boardInboard").Text("id"));
-        await client.SendJsonAsync(HttpMethod.Patch, $"/api/surfaces/{wall}/choose/facts", Asking.Typed(chosen["version"]!.GetValue<uint>(), "us", ("oldBuilding", "yes")));
+        await client.SendJsonAsync(HttpMethod.Patch, $"/api/surfaces/{wall}/choose/facts", Asking.Typed(chosen["version"]!.GetValue<uint>(), "us", ("oldBuilding", "yes"), ("ventedCladding", "yes")));
         await client.SendJsonAsync(HttpMethod.Patch, $"/api/jobs/{job}", Asking.Typed(null, "us", ("weightRepair", "4"), ("practiceBandJoist", "b")));
         var file = await client.GetJsonAsync($"/api/jobs/{job}/file");
         var (filed, brought) = await client.SendJsonAsync(HttpMethod.Post, "/api/jobs/file", file);
@@ -137,8 +137,63 @@ public sealed class ChooseTests(Product product) : IClassFixture<Product>
         var copied = await client.GetJsonAsync($"/api/surfaces/{row.Text("id")}/choose");
         copied.Text("chosenKind").ShouldBe("boardInboard");
         copied["facts"]!["oldBuilding"]!.GetValue<bool>().ShouldBeTrue();
+        copied["facts"]!["ventedCladding"]!.GetValue<bool>().ShouldBeTrue();
         copied["weights"]!.Number("repair").ShouldBe(4);
         (await client.GetJsonAsync($"/api/surfaces/{row.Text("id")}/section"))["answer"]!.Number("uWM2K").ShouldBe((await client.GetJsonAsync($"/api/surfaces/{wall}/section"))["answer"]!.Number("uWM2K"), 1e-12);
+    }
+
+    [Fact]
+    public async Task The_section_tells_the_same_year_as_the_system_it_was_chosen_as()
+    {
+        var client = product.WithToken();
+        var jobs = (await client.GetJsonAsync("/api/jobs")).AsArray();
+        var compared = 0;
+        foreach (var job in jobs.Select(j => j!["job"]!.Text("id")))
+        {
+            foreach (var surface in (await client.GetJsonAsync($"/api/jobs/{job}/board"))["rows"]!.AsArray().Select(r => r!.Text("id")))
+            {
+                var seen = await client.GetJsonAsync($"/api/surfaces/{surface}/choose");
+                if (seen["chosenId"] is null || Candidates(seen).SingleOrDefault(c => c.Text("id") == seen.Text("chosenId"))?["dampest"] is null)
+                {
+                    continue;
+                }
+
+                var candidate = Candidates(seen).Single(c => c.Text("id") == seen.Text("chosenId"));
+                var (asked, section) = await client.SendJsonAsync(HttpMethod.Post, "/api/compute/section", candidate["question"]!.DeepClone());
+                asked.ShouldBe(200, section.ToJsonString());
+                var told = section["year"]!["findings"]!.AsArray();
+                var dampest = candidate["dampest"]!;
+                if (dampest["untold"] is null)
+                {
+                    section["year"]!.Text("dampest").ShouldBe(dampest.Text("place"));
+                    section["year"]!["dampestRh"]!.Number("si").ShouldBe(dampest["humidity"]!["figure"]!.Number("si"), 1e-9);
+                }
+
+                JsonNode? Wetter(JsonArray findings) => findings.SingleOrDefault(f => f!.Text("rule") == "wetter");
+                var (here, there) = (Wetter(told), Wetter(candidate["findings"]!.AsArray()));
+                here?["measured"]!.Number("si").ShouldBe(there!["measured"]!.Number("si"), 1e-9);
+                (here is null).ShouldBe(there is null);
+                var year = candidate["opinions"]!.AsArray().Single(o => o!.Text("rule") == "condensationYear")!;
+                told.Select(f => f!).ShouldContain(f => $"{f.Text("rule")}.{f.Text("case")}" == year.Text("case") && f.Text("verdict") == year.Text("verdict"));
+                compared++;
+            }
+        }
+
+        compared.ShouldBeGreaterThan(5);
+
+        static IEnumerable<JsonNode> Candidates(JsonNode choice) => choice["answer"]!["candidates"]!.AsArray().Select(c => c!);
+    }
+
+    [Fact]
+    public async Task A_job_that_names_no_place_is_advised_nothing_and_asked_for_it()
+    {
+        var client = product.WithToken();
+        var (job, wall) = await WallAsync(client);
+        (await client.GetJsonAsync($"/api/surfaces/{wall}/choose"))["answer"]!.Text("advice").ShouldNotBe("drynessUnknown");
+        await client.SendJsonAsync(HttpMethod.Patch, $"/api/jobs/{job}", Asking.Typed(null, "us", ("place", "")));
+        var unknown = (await client.GetJsonAsync($"/api/surfaces/{wall}/choose"))["answer"]!;
+        unknown.Text("advice").ShouldBe("drynessUnknown");
+        unknown["candidates"]!.AsArray().ShouldAllBe(c => c!["dampest"] == null);
     }
 
     [Fact]

@@ -1,4 +1,5 @@
 using Umbracell.Core.Findings;
+using Umbracell.Core.Materials;
 using Umbracell.Core.Moisture;
 using Umbracell.Core.Quantities;
 
@@ -110,9 +111,11 @@ internal static class WallTable
             : inside == VapourClass.II && number <= 2 ? "classTwoWarm"
             : !ColdZones.Holds(zone) ? "noneAsked"
             : inside <= VapourClass.II || fill <= VapourClass.II ? "retards"
+            : section.VentedCladding && IsServedByVenting(section, zone) && (inside <= VapourClass.III || fill <= VapourClass.III) ? "ventedCladding"
             : least is { } r && foam.UsR + SlabTarget.LabelRounding >= r.UsR ? "foamStandsFor"
+            : IsServedByVenting(section, zone) && !section.VentedCladding ? "noRetarderUnvented"
             : "noRetarder";
-        return new("condensationWall", name, name is "noneAsked" or "retards" or "foamStandsFor" ? Verdict.Clear : Verdict.Care, Basis.ModelCode, Source)
+        return new("condensationWall", name, name is "noneAsked" or "retards" or "ventedCladding" or "foamStandsFor" ? Verdict.Clear : Verdict.Care, Basis.ModelCode, Source)
         {
             Measured = foam.ToFigure(),
             Limit = least?.ToFigure(),
@@ -134,6 +137,10 @@ internal static class WallTable
         };
         return four == 0 ? null : depth <= TwoByFour + new Length(0.002) ? ThermalResistance.FromUsR(four) : ThermalResistance.FromUsR(six * Math.Max(1, depth.Inches / 5.5));
     }
+
+    // Over vented cladding Class III will do: in 4C and 5 whatever the sheathing, in 6 not over wood panels or boards, colder nowhere.
+    private static bool IsServedByVenting(SectionCase section, string zone) =>
+        zone == "4C" || ColdZones.Number(zone) == 5 || (ColdZones.Number(zone) == 6 && section.Outboard.Count > 0 && section.Outboard[^1].Material.Harm != WaterHarm.Wood);
 
     private static ThermalResistance FoamAgainstSheathing(SectionCase section)
     {

@@ -83,6 +83,9 @@ public sealed record SectionCase
     /// <summary>The baffle that keeps the channel open, where there is a channel.</summary>
     public Layer? Baffle { get; init; }
 
+    /// <summary>Whether a wall's cladding stands off it, open to the air below and above.</summary>
+    public bool VentedCladding { get; init; }
+
     /// <summary>Which layers the foam is sprayed on.</summary>
     public FoamSide FoamAgainst { get; init; }
 

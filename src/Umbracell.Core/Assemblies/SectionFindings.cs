@@ -124,7 +124,9 @@ internal static class SectionFindings
 
     private static Finding Class(SectionStudy study)
     {
-        var needed = ColdZones.Holds(study.Case.ClimateZone) && FacesOutdoors(study.Case.Kind);
+        // Where the code's own table passes the assembly, the class by itself asks for nothing more.
+        var passes = CondensationTables.Of(study.Case, Covering.Unknown, null) is { Verdict: Verdict.Clear };
+        var needed = ColdZones.Holds(study.Case.ClimateZone) && FacesOutdoors(study.Case.Kind) && !passes;
         var meets = study.FillClass <= VapourClass.II;
         var class2 = study.Case.Foam is { } foam && VapourResistance.ThicknessFor(foam.Sheet.Permeability, VapourClass.II) is var t && t <= foam.Sheet.ThickestRated ? t : (Length?)null;
         return new("vapourClass", meets ? "retards" : needed ? "zoneWantsClass2" : "open", needed && !meets ? Verdict.Care : Verdict.Clear, Basis.ModelCode, "IRC R702.7 and R806.5, 2021: Class II or better in zones 4C and 5 to 8")

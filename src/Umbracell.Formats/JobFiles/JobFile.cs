@@ -42,7 +42,7 @@ public sealed record JobFile(
     }
 
     /// <summary>Parts that came after the first files were written: a file without them is whole.</summary>
-    private static readonly string[] Added = ["choosing", "system", "choiceFacts", "ownPlace", "ownTargets", "pricing", "looseFill", "bids", "crawlSpace"];
+    private static readonly string[] Added = ["choosing", "system", "choiceFacts", "ownPlace", "ownTargets", "pricing", "looseFill", "bids", "crawlSpace", "ventedCladding"];
 
     // The unit in a name says what can be true of it: no room is hotter, no wall longer.
     private static readonly (string Suffix, decimal Least, decimal Greatest)[] Bounds =
@@ -194,7 +194,8 @@ public sealed record FiledSystem(
 
 /// <summary>What was said of a surface that bears on the choice.</summary>
 public sealed record FiledChoiceFacts(
-    bool Unconditioned, bool SoundAsked, bool Workplace, bool LaterAccess, bool RainBeforeCover, bool OldBuilding, bool Termites, bool Radon, bool FloodProne, bool CombustionInside, double? LoadKPa, bool LooseFill = false);
+    bool Unconditioned, bool SoundAsked, bool Workplace, bool LaterAccess, bool RainBeforeCover, bool OldBuilding, bool Termites, bool Radon, bool FloodProne, bool CombustionInside, double? LoadKPa, bool LooseFill = false,
+    bool VentedCladding = false);
 
 /// <summary>A layer.</summary>
 public sealed record FiledLayer(string Material, double ThicknessMm);

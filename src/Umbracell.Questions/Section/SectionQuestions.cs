@@ -44,6 +44,7 @@ public static class SectionQuestions
         VentChannel = Length.FromMillimetres(question.VentChannelMm),
         Baffle = question.Baffle is { } baffle ? Layer(baffle, shelf, "baffle.material") : null,
         FoamAgainst = question.FoamAgainst,
+        VentedCladding = question.VentedCladding,
         HeatFlow = question.HeatFlow,
         Exposure = question.Exposure,
         Films = question.Films,

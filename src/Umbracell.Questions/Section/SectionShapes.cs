@@ -42,7 +42,8 @@ public sealed record SectionQuestion(
     bool Brief = false,
     DoorShape? Door = null,
     [property: Range(-60, 50)] double? BeyondEdgeC = null,
-    SlabTargetShape? SlabTarget = null);
+    SlabTargetShape? SlabTarget = null,
+    bool VentedCladding = false);
 
 /// <summary>What the insulation of a slab on ground must have.</summary>
 public sealed record SlabTargetShape([property: Range(0.01, 50)] double LeastRM2KW, [property: Range(1, 20_000)] double AlongMm, [property: Required] string Edition);

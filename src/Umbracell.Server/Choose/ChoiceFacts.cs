@@ -1,3 +1,4 @@
+using Umbracell.Core.Assemblies;
 using Umbracell.Core.Quantities;
 using Umbracell.Formats.Words;
 using Umbracell.Server.Typing;
@@ -21,11 +22,16 @@ internal static class ChoiceFacts
         ("floodProne", f => f.FloodProne, (f, on) => f with { FloodProne = on }),
         ("combustionInside", f => f.CombustionInside, (f, on) => f with { CombustionInside = on }),
         ("looseFill", f => f.LooseFill, (f, on) => f with { LooseFill = on }),
+        ("ventedCladding", f => f.VentedCladding, (f, on) => f with { VentedCladding = on }),
     ];
 
     private static readonly FigureRange Load = new(0, 2_000_000, Dimension.BearingPressure);
 
     public static IReadOnlyDictionary<string, bool> Told(ChoiceFactsDocument facts) => All.ToDictionary(f => f.Field, f => f.Read(facts));
+
+    /// <summary>What is asked of a kind of surface: only framed walls are asked about their cladding.</summary>
+    public static IReadOnlyDictionary<string, bool> Asked(ChoiceFactsDocument facts, SurfaceKind kind) =>
+        Told(facts).Where(f => f.Key != "ventedCladding" || kind == SurfaceKind.StudWall).ToDictionary();
 
     public static ChoiceFactsDocument Taken(TypedFields fields, ChoiceFactsDocument facts)
     {

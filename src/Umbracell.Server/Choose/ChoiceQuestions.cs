@@ -110,6 +110,7 @@ internal static class ChoiceQuestions
         MemberSpacingM = surface.MemberSpacingM,
         MemberShare = surface.MemberShare,
         FoamAgainst = surface.FoamAgainst,
+        ChoiceFacts = surface.ChoiceFacts,
     };
 
     private static SurfaceFacts Facts(Surface surface, LatestReadings readings)

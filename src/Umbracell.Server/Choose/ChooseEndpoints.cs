@@ -60,7 +60,7 @@ internal static class ChooseEndpoints
             surface.System?.Overrides ?? [],
             surface.System?.Reason ?? "",
             surface.System?.Before is not null,
-            ChoiceFacts.Told(said),
+            ChoiceFacts.Asked(said, surface.Kind),
             said.LoadKPa is { } load ? FigureAnswer.Of(new(load * 1000, Dimension.BearingPressure)) : null,
             Enum.GetValues<ScorePart>().ToDictionary(part => ChoiceAnswers.Key(part.ToString()), part => (job.Priorities ?? Priorities.Even).Weights.GetValueOrDefault(part)),
             SchoolIn((await db.Firms.AsNoTracking().SingleAsync()).Practice, surface),

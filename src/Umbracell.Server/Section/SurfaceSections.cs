@@ -50,7 +50,8 @@ internal static class SurfaceSections
             SurfaceYears.Of(job, template.Exposure),
             BeyondEdgeC: surface.Kind == SurfaceKind.UnderSlab ? job.OutdoorC : null,
             Door: surface.Kind == SurfaceKind.OverheadDoor ? new(surface.Details.DoorSpareKg, SurfaceReader.Takeoff(surface) is { OpeningsExceedSurface: false } takeoff ? takeoff.Treated.SquareMetres : null) : null,
-            SlabTarget: slab is null ? null : new(slab.LeastR.SquareMetreKelvinsPerWatt, slab.Along.Millimetres, slab.Edition));
+            SlabTarget: slab is null ? null : new(slab.LeastR.SquareMetreKelvinsPerWatt, slab.Along.Millimetres, slab.Edition),
+            VentedCladding: surface.Kind == SurfaceKind.StudWall && surface.ChoiceFacts is { VentedCladding: true });
     }
 
     // A board added outside the members lies against what is outermost of the wall; one added inside, on the members.

@@ -56,5 +56,8 @@ public sealed record ChoiceFactsDocument
     /// <summary>Loose fill will be blown in later.</summary>
     public bool LooseFill { get; init; }
 
+    /// <summary>A wall's cladding stands off it, open to the air below and above.</summary>
+    public bool VentedCladding { get; init; }
+
     public double? LoadKPa { get; init; }
 }

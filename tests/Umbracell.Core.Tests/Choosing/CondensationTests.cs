@@ -3,6 +3,7 @@ using Shouldly;
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Choosing;
 using Umbracell.Core.Findings;
+using Umbracell.Core.Moisture;
 using Umbracell.Core.Quantities;
 using Xunit;
 
@@ -86,6 +87,41 @@ public sealed class CondensationTests
                 judged.Words["class"].ShouldBeOneOf("I", "II");
             }
         });
+
+    [Theory]
+    [InlineData("4C", "osb", true, true)]
+    [InlineData("5A", "osb", true, true)]
+    [InlineData("5A", "osb", false, false)]
+    [InlineData("6A", "osb", true, false)]
+    [InlineData("6A", "gypsum-board", true, true)]
+    [InlineData("7", "gypsum-board", true, false)]
+    [InlineData("8", "gypsum-board", true, false)]
+    public void Class_III_will_do_over_vented_cladding_by_zone_and_sheathing(string zone, string sheathing, bool vented, bool serves)
+    {
+        // A batt behind gypsum with two coats of paint: Class III, and nothing else that retards.
+        var batt = BattFill.Behind(Walls.Batts[2], Length.FromInches(5.5), null);
+        Layer[] lining = [new(Walls.Make("gypsum-board", 0.16, 22), Length.FromMillimetres(12.7)), new(Walls.Make("interior-paint", 0.2, 0.0197), Length.FromMillimetres(0.1))];
+        var wall = Walls.Section(SurfaceKind.StudWall, zone) with
+        {
+            Outboard = [new(Walls.Make("wood-siding", 0.115, 4), Length.FromMillimetres(19)), new(Walls.Make(sheathing, 0.1, 0.45), Length.FromMillimetres(11))],
+            Inboard = lining,
+            Fill = [batt],
+            VentedCladding = vented,
+        };
+        WallTable.Judge(wall).Case.ShouldBe(serves ? "ventedCladding" : zone is "4C" or "5A" || (zone == "6A" && sheathing != "osb") ? "noRetarderUnvented" : "noRetarder");
+
+        // Bare gypsum is open: venting alone serves nobody.
+        WallTable.Judge(wall with { Inboard = lining[..1] }).Verdict.ShouldBe(Verdict.Care);
+    }
+
+    [Fact]
+    public void The_class_asks_for_nothing_where_the_table_of_the_code_passes() =>
+        Gen.Select(Gen.Int[0, 3].Select(i => new[] { "4C", "5A", "6A", "7" }[i]), Gen.Bool, Gen.Bool, Gen.Double[1, 5.5]).Sample((zone, vented, open, inches) =>
+        {
+            var wall = Filled(SurfaceKind.StudWall, new FoamFill(open ? Sheets.OpenCell : Sheets.ClosedCell, Length.FromInches(inches))) with { ClimateZone = zone, VentedCladding = vented };
+            var asks = SectionStudy.Of(wall).Findings.Single(f => f.Rule == "vapourClass").Verdict != Verdict.Clear;
+            asks.ShouldBe(WallTable.Judge(wall).Verdict != Verdict.Clear && SectionStudy.Of(wall).FillClass > VapourClass.II);
+        }, iter: 200);
 
     [Fact]
     public void Walls_in_cold_zones_want_a_retarder_inside_or_tight_foam_outside()

@@ -54,7 +54,8 @@ internal static class Filed
         s.Kind, [.. s.Then.Select(t => new FiledFill(t.Kind.ToString(), t.Id, t.ThicknessMm, t.TakesRest))], [.. s.AddedOutboard.Select(Of)], [.. s.AddedInboard.Select(Of)], s.ChosenBy, s.ChosenAt, s.Overrides, s.Reason);
 
     private static FiledChoiceFacts Of(ChoiceFactsDocument f) => new(
-        f.Unconditioned, f.SoundAsked, f.Workplace, f.LaterAccess, f.RainBeforeCover, f.OldBuilding, f.Termites, f.Radon, f.FloodProne, f.CombustionInside, f.LoadKPa, f.LooseFill);
+        f.Unconditioned, f.SoundAsked, f.Workplace, f.LaterAccess, f.RainBeforeCover, f.OldBuilding, f.Termites, f.Radon, f.FloodProne, f.CombustionInside, f.LoadKPa, f.LooseFill,
+        f.VentedCladding);
 
     private static FiledLayer Of(LayerRow layer) => new(layer.Material, layer.ThicknessMm);
 

@@ -173,6 +173,7 @@ internal static class Unfiled
         FloodProne = f.FloodProne,
         CombustionInside = f.CombustionInside,
         LooseFill = f.LooseFill,
+        VentedCladding = f.VentedCladding,
         LoadKPa = f.LoadKPa,
     };
 
