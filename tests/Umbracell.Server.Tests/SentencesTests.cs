@@ -118,6 +118,13 @@ public sealed class SentencesTests
                 }
             }
 
+            if (choice.Advice != Advice.NoneStands)
+            {
+                Words($"choose.head.{Camel(choice.Advice.ToString())}");
+            }
+
+            choice.Measures.ToList().ForEach(m => Words($"choose.measure.{Camel(m.Change.ToString())}"));
+            choice.Alike.ToList().ForEach(a => Words($"choose.input.{Camel(a.Input.ToString())}"));
             choice.Flips.ToList().ForEach(f => Words($"choose.flip.{Camel(f.Input.ToString())}.{(f.Above ? "above" : "below")}"));
         }, iter: 400);
 

@@ -21,12 +21,6 @@ internal sealed class MoisturePath
 
     private const int MostCuts = 20, MostInterfaces = 160;
 
-    /// <summary>As tight as any foam is: the bound of Class I.</summary>
-    private static readonly double TightestFill = 1 / VapourResistance.GreatestOf(VapourClass.I).KilogramsPerPascalSecondSquareMetre;
-
-    /// <summary>Class II and tighter lets nothing out that matters.</summary>
-    private static readonly double Tight = 1 / VapourResistance.GreatestOf(VapourClass.II).KilogramsPerPascalSecondSquareMetre;
-
     private readonly record struct Node(double Z, double Share, string Outer, string Inner);
 
     /// <summary>A harmed place and the interface it is.</summary>
@@ -56,6 +50,9 @@ internal sealed class MoisturePath
 
     /// <summary>What meets at an interface.</summary>
     public HarmedPlace PlaceOf(int node) => new(_nodes[node].Outer, _nodes[node].Inner);
+
+    /// <summary>Share of the heat's resistance that lies outside of an interface, 0 to 1.</summary>
+    public double ShareOf(int node) => _nodes[node].Share;
 
     /// <summary>Temperature at an interface, by its share of the resistance.</summary>
     public Temperature TemperatureAt(int node, MonthAir outdoor, MonthAir indoor) => new(outdoor.Temperature.Celsius + _nodes[node].Share * (indoor.Temperature.Celsius - outdoor.Temperature.Celsius));
@@ -117,27 +114,9 @@ internal sealed class MoisturePath
         return new([.. nodes], z, (fillFrom, fillTo), places);
     }
 
-    /// <summary>Whether steady means read wet at a place however tight the fill is: what lies beyond it towards the drier air lets nothing out, so they cannot tell one fill from another.</summary>
-    /// <param name="node">The interface.</param>
-    /// <param name="outside">Vapour pressure outdoors, Pa.</param>
-    /// <param name="inside">Vapour pressure in the room, Pa.</param>
-    /// <param name="saturation">Saturation pressure at the interface, Pa.</param>
-    /// <param name="wet">Share of saturation that counts as wet, 0 to 1.</param>
-    public bool IsUntold(int node, double outside, double inside, double saturation, double wet)
-    {
-        var at = _nodes[node].Z;
-        var (fill, whole) = (_fill.To - _fill.From, Resistance[^1]);
-        if (fill <= 0 || (at > _fill.From * (1 + 1e-9) && at < _fill.To * (1 - 1e-9)))
-        {
-            return false;
-        }
-
-        var more = Math.Max(0, TightestFill - fill);
-        var fillIsInside = at <= _fill.From * (1 + 1e-9);
-        var (outer, inner) = fillIsInside ? (at, whole - at + more) : (at + more, whole - at);
-        var beyond = inside > outside ? outer : inner;
-        return fillIsInside == inside > outside && beyond >= Tight && (outside * inner + inside * outer) / (inner + outer) >= wet * saturation;
-    }
+    /// <summary>Whether an interface lies outside of what is put in; null within it, or where nothing is.</summary>
+    public bool? IsOutsideFill(int node) =>
+        _fill.To <= _fill.From ? null : Resistance[node] <= _fill.From * (1 + 1e-9) ? true : Resistance[node] >= _fill.To * (1 - 1e-9) ? false : null;
 
     // The substrate whatever it is made of; each face of wood, paper, steel or masonry; fibre and open foam against tighter foam.
     private static bool IsHarmed(SectionProfile.Part outer, SectionProfile.Part inner) =>

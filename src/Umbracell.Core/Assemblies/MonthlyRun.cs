@@ -1,4 +1,3 @@
-using Umbracell.Core.Air;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Moisture;
 using Umbracell.Core.Quantities;
@@ -10,26 +9,31 @@ internal sealed class MonthlyRun
 {
     private const string Source = "ISO 13788, clause 6: monthly means, diffusion alone";
 
+    /// <summary>Humidity that reads as wet, percent.</summary>
+    private const double ReadsWet = 100 - MonthlyYear.Alike;
+
     private readonly MoisturePath _path;
     private readonly YearOfAir _year;
-    private readonly double[] _saturation, _stored, _pressure, _outside, _sums;
+    private readonly Lazy<TightestFill> _tightest;
+    private readonly double[] _saturation, _stored, _pressure, _sums;
 
-    public MonthlyRun(MoisturePath path, YearOfAir year)
+    public MonthlyRun(SectionCase section, SectionHeat heat, YearOfAir year)
     {
-        (_path, _year) = (path, year);
+        (_path, _year, _tightest) = (MoisturePath.Of(section, heat), year, new(() => new(section, year)));
+        var path = _path;
         var n = path.Count;
         (_saturation, _stored, _pressure) = (new double[YearOfAir.Months * n], new double[YearOfAir.Months * n], new double[YearOfAir.Months * n]);
-        (_outside, Inside, _sums) = (new double[YearOfAir.Months], new double[YearOfAir.Months], new double[YearOfAir.Months]);
+        _sums = new double[YearOfAir.Months];
         for (var month = 0; month < YearOfAir.Months; month++)
         {
-            (_outside[month], Inside[month]) = (VapourPressure(year.Outdoor[month]), VapourPressure(year.Indoor[month]));
+            var (outdoor, indoor) = (year.Outdoor[month].Temperature.Celsius, year.Indoor[month].Temperature.Celsius);
             for (var node = 0; node < n; node++)
             {
-                _saturation[month * n + node] = AnnexE.Saturation(TemperatureAt(node, month).Celsius);
+                _saturation[month * n + node] = AnnexE.Saturation(outdoor + path.ShareOf(node) * (indoor - outdoor));
             }
         }
 
-        NeverDries = CondensateYear.Run(path.Resistance, _saturation, _outside, Inside, _stored, _pressure);
+        NeverDries = CondensateYear.Run(path.Resistance, _saturation, [.. year.OutdoorVapour], [.. year.IndoorVapour], _stored, _pressure);
         for (var month = 0; month < YearOfAir.Months; month++)
         {
             foreach (var one in _stored.AsSpan(month * n, n))
@@ -42,45 +46,52 @@ internal sealed class MonthlyRun
     /// <summary>What a year leaves that the next does not dry, kg/m².</summary>
     public double NeverDries { get; }
 
-    /// <summary>Vapour pressure in the room by month, Pa.</summary>
-    public double[] Inside { get; }
-
     /// <summary>What is told of a month.</summary>
     public MonthOfSection Month(int month, double surfaceHumidity)
     {
-        var node = _sums[month] > MonthlyYear.Lies ? WettestNode(month) : _path.Places.MaxBy(p => Humidity(p.Node, month)).Node;
+        var node = _sums[month] > MonthlyYear.Lies ? WettestNode(month) : DampestNode(month);
         return new(
             _year.Outdoor[month], _year.Indoor[month], _path.PlaceOf(node), TemperatureAt(node, month), Humidity(node, month), _sums[month] - Before(month), _sums[month], surfaceHumidity);
     }
 
     /// <summary>The years of the places that water can harm.</summary>
-    public IEnumerable<PlaceYear> Places()
+    public IReadOnlyList<PlaceYear> Places()
     {
-        foreach (var (node, place, weathered, own) in _path.Places)
+        var years = new PlaceYear[_path.Places.Count];
+        for (var i = 0; i < years.Length; i++)
         {
-            var humidities = Enumerable.Range(0, YearOfAir.Months).Select(month => Humidity(node, month)).ToArray();
+            years[i] = Place(_path.Places[i]);
+        }
+
+        return years;
+    }
+
+    private PlaceYear Place(MoisturePath.PlaceAt at)
+    {
+        var (humidities, temperatures) = (new double[YearOfAir.Months], new Temperature[YearOfAir.Months]);
+        var (dampest, worst) = (0, -1);
+        for (var month = 0; month < YearOfAir.Months; month++)
+        {
+            (humidities[month], temperatures[month]) = (Humidity(at.Node, month), TemperatureAt(at.Node, month));
+            dampest = humidities[month] > humidities[dampest] ? month : dampest;
 
             // The covering's back is as damp as the weather makes it: it counts where it is damper than the air outdoors.
-            var counted = Enumerable.Range(0, YearOfAir.Months).Where(month => !weathered || humidities[month] > OutdoorHumidity(month) + MonthlyYear.Alike).ToList();
-            var worst = (counted.Count > 0 ? counted : [.. Enumerable.Range(0, YearOfAir.Months)]).MaxBy(month => humidities[month]);
-            yield return new(
-                place,
-                [.. Enumerable.Range(0, YearOfAir.Months).Select(month => TemperatureAt(node, month))],
-                humidities,
-                worst,
-                counted.Count > 0,
-                own,
-                IsUntold(node, worst, (100 - MonthlyYear.Alike) / 100),
-                Inside[worst] < _outside[worst],
-                HumidityWorking(node, worst));
+            var counts = !at.Weathered || humidities[month] > OutdoorHumidity(month) + MonthlyYear.Alike;
+            worst = counts && (worst < 0 || humidities[month] > humidities[worst]) ? month : worst;
         }
+
+        var told = worst < 0 ? dampest : worst;
+        return new(at.Place, temperatures, humidities, told, worst >= 0, at.Own, IsUntold(at.Node, told), _year.IndoorVapour[told] < _year.OutdoorVapour[told])
+        {
+            How = () => HumidityWorking(at.Node, told),
+        };
     }
 
     /// <summary>Whether most of the water of the wettest month lies where the means cannot tell.</summary>
-    public bool LiesUntold(IReadOnlyList<MonthOfSection> months, double wetPercent)
+    public bool LiesUntold(IReadOnlyList<MonthOfSection> months)
     {
         var month = Wettest(months);
-        return months[month].Stored > MonthlyYear.Lies && IsUntold(WettestNode(month), month, wetPercent / 100);
+        return months[month].Stored > MonthlyYear.Lies && IsUntold(WettestNode(month), month);
     }
 
     /// <summary>How the greatest store came about: month by month from the driest, with pressures and flows of the month that brought most.</summary>
@@ -130,7 +141,7 @@ internal sealed class MonthlyRun
             outer--;
         }
         while (outer >= 0 && !Holds(outer));
-        var (here, room, outdoors) = (p[node], inner == n ? Inside[month] : p[inner], outer < 0 ? _outside[month] : p[outer]);
+        var (here, room, outdoors) = (p[node], inner == n ? _year.IndoorVapour[month] : p[inner], outer < 0 ? _year.OutdoorVapour[month] : p[outer]);
         var (toRoom, toOutside) = (1 / (z[inner] - z[node]), 1 / (z[node] - (outer < 0 ? 0 : z[outer])));
         var seconds = YearOfAir.DaysOf(month) * 86400.0;
         var (arrives, leaves) = (toRoom * (room - here) * seconds, toOutside * (here - outdoors) * seconds);
@@ -165,13 +176,24 @@ internal sealed class MonthlyRun
             new("p", "pressureAtPlace", new Pressure(_pressure[month * _path.Count + node]).ToFigure()),
             new("p_sat", "saturationAtPlace", new Pressure(_saturation[month * _path.Count + node]).ToFigure()),
             new("T", "temperatureAtPlace", TemperatureAt(node, month).ToFigure()),
-            new("p_out", "pressureOutside", new Pressure(_outside[month]).ToFigure()),
-            new("p_in", "pressureRoomSide", new Pressure(Inside[month]).ToFigure()),
+            new("p_out", "pressureOutside", new Pressure(_year.OutdoorVapour[month]).ToFigure()),
+            new("p_in", "pressureRoomSide", new Pressure(_year.IndoorVapour[month]).ToFigure()),
         ],
         new(Humidity(node, month), Dimension.RelativeHumidity),
         "ISO 13788: vapour pressure by shares of vapour resistance, never over saturation (annex E)");
 
     private static int Wettest(IReadOnlyList<MonthOfSection> months) => Enumerable.Range(0, months.Count).MaxBy(month => months[month].Stored);
+
+    private int DampestNode(int month)
+    {
+        var dampest = _path.Places[0].Node;
+        foreach (var place in _path.Places)
+        {
+            dampest = Humidity(place.Node, month) > Humidity(dampest, month) ? place.Node : dampest;
+        }
+
+        return dampest;
+    }
 
     private int WettestNode(int month)
     {
@@ -185,16 +207,28 @@ internal sealed class MonthlyRun
         return most;
     }
 
-    private bool IsUntold(int node, int month, double wet) =>
-        Humidity(node, month) >= 100 * wet && _path.IsUntold(node, _outside[month], Inside[month], _saturation[month * _path.Count + node], wet);
+    private bool IsUntold(int node, int month)
+    {
+        if (Humidity(node, month) < ReadsWet || _path.IsOutsideFill(node) is not { } outside)
+        {
+            return false;
+        }
+
+        // What lies at no place of its own lies where the nearest place does.
+        var (outer, inner) = (0, 0);
+        foreach (var place in _path.Places)
+        {
+            (outer, inner) = (outer + (place.Node < node ? 1 : 0), inner + (place.Node > node ? 1 : 0));
+        }
+
+        return _tightest.Value.IsWet(outer, inner, outside, month);
+    }
 
     private double Before(int month) => month > 0 ? _sums[month - 1] : _sums[^1] - NeverDries;
 
     private double Humidity(int node, int month) => Math.Min(100, 100 * _pressure[month * _path.Count + node] / _saturation[month * _path.Count + node]);
 
-    private double OutdoorHumidity(int month) => 100 * _outside[month] / AnnexE.Saturation(_year.Outdoor[month].Temperature.Celsius);
+    private double OutdoorHumidity(int month) => 100 * _year.OutdoorVapour[month] / AnnexE.Saturation(_year.Outdoor[month].Temperature.Celsius);
 
     private Temperature TemperatureAt(int node, int month) => _path.TemperatureAt(node, _year.Outdoor[month], _year.Indoor[month]);
-
-    private static double VapourPressure(MonthAir air) => MoistAir.Of(air.Temperature, air.Humidity, StandardAtmosphere.PressureAt(Length.Zero)).VapourPressure.Pascals;
 }

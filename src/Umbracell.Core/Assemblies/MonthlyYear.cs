@@ -25,10 +25,15 @@ public readonly record struct MonthOfSection(
 /// <param name="Own">Whether it lies within what is put in: fibre or open foam against other foam.</param>
 /// <param name="Untold">Whether it reads wet however tight the fill is, since what lies beyond it lets nothing out: steady means cannot tell one fill from another there.</param>
 /// <param name="Inward">Whether vapour drives from outside to the room in its dampest month.</param>
-/// <param name="Working">How its greatest humidity came about.</param>
 public sealed record PlaceYear(
-    HarmedPlace Place, IReadOnlyList<Temperature> Temperatures, IReadOnlyList<double> Humidities, int Worst, bool Counts, bool Own, bool Untold, bool Inward, Working Working)
+    HarmedPlace Place, IReadOnlyList<Temperature> Temperatures, IReadOnlyList<double> Humidities, int Worst, bool Counts, bool Own, bool Untold, bool Inward)
 {
+    /// <summary>How its greatest humidity came about.</summary>
+    public Working Working => How();
+
+    /// <summary>Made when it is asked for: a choice weighs hundreds of years and shows a few.</summary>
+    internal Func<Working> How { get; init; } = () => throw new InvalidOperationException("A place knows how it came about.");
+
     /// <summary>Humidity of the dampest month, percent.</summary>
     public double Greatest => Humidities[Worst];
 }
@@ -41,9 +46,6 @@ public sealed record MonthlyYear
 
     /// <summary>Humidities this near to each other are one: means are no better, percent.</summary>
     public const double Alike = 1;
-
-    /// <summary>Humidity that reads as wet, percent.</summary>
-    private const double Wet = 100 - Alike;
 
     /// <summary>Inner surface resistance for mould, m²K/W (ISO 13788).</summary>
     public const double MouldResistance = 0.25;
@@ -64,7 +66,10 @@ public sealed record MonthlyYear
     public required IReadOnlyList<PlaceYear> Places { get; init; }
 
     /// <summary>How what lies in the section came about; null where nothing does.</summary>
-    public required Working? Condensate { get; init; }
+    public Working? Condensate => CondensateHow();
+
+    /// <summary>Made when it is asked for, as <see cref="PlaceYear.How"/> is.</summary>
+    internal Func<Working?> CondensateHow { get; init; } = () => null;
 
     /// <summary>Whether most of the water lies at a place where steady means cannot tell one fill from another.</summary>
     public required bool LiesUntold { get; init; }
@@ -88,16 +93,23 @@ public sealed record MonthlyYear
     public static MonthlyYear Of(SectionCase section, YearOfAir year)
     {
         var heat = SectionHeat.Of(section);
-        var run = new MonthlyRun(MoisturePath.Of(section, heat), year);
-        var months = Enumerable.Range(0, YearOfAir.Months).Select(month => run.Month(month, SurfaceHumidity(heat, year, month, run.Inside[month]))).ToList();
+        var run = new MonthlyRun(section, heat, year);
+        var months = new MonthOfSection[YearOfAir.Months];
+        var stored = 0.0;
+        for (var month = 0; month < months.Length; month++)
+        {
+            months[month] = run.Month(month, SurfaceHumidity(heat, year, month, year.IndoorVapour[month]));
+            stored = Math.Max(stored, months[month].Stored);
+        }
+
         var told = new MonthlyYear
         {
             Months = months,
-            GreatestStored = months.Max(m => m.Stored),
+            GreatestStored = stored,
             NeverDries = run.NeverDries,
-            Places = [.. run.Places()],
-            Condensate = run.Condensate(months),
-            LiesUntold = run.LiesUntold(months, Wet),
+            Places = run.Places(),
+            CondensateHow = () => run.Condensate(months),
+            LiesUntold = run.LiesUntold(months),
             Findings = [],
         };
         return told with { Findings = [.. MonthlyYearFindings.Of(told, section)] };

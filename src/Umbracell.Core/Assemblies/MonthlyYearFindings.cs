@@ -43,7 +43,7 @@ internal static class MonthlyYearFindings
             Measured = Humidity(place.Greatest),
             Limit = Humidity(worst.Before!.Greatest),
             Words = Words(place.Worst, place.Place),
-            Working = place.Working,
+            Worked = place.How,
         };
     }
 
@@ -68,7 +68,7 @@ internal static class MonthlyYearFindings
             Measured = new(year.GreatestStored, Dimension.MassPerArea),
             Figures = new Dictionary<string, Figure> { ["left"] = new(year.NeverDries, Dimension.MassPerArea) },
             Words = Words(IndexOf(year, worst), worst.At),
-            Working = year.Condensate,
+            Worked = year.CondensateHow,
         };
     }
 
@@ -83,7 +83,7 @@ internal static class MonthlyYearFindings
             Limit = Humidity(MonthlyYear.GreatestInterfaceHumidity),
             Figures = new Dictionary<string, Figure> { ["months"] = Figure.Count(place.Humidities.Count(h => h > MonthlyYear.GreatestInterfaceHumidity)) },
             Words = Words(place.Worst, place.Place),
-            Working = place.Working,
+            Worked = place.How,
         };
     }
 

@@ -45,6 +45,9 @@ public sealed record Choice
     /// <summary>What would make another win, nearest first for each input.</summary>
     public required IReadOnlyList<FlipPoint> Flips { get; init; }
 
+    /// <summary>Systems that trade places with the one advised within the rounding of the thickness; empty where flip points were not all sought.</summary>
+    public required IReadOnlyList<AlikeSystem> Alike { get; init; }
+
     /// <summary>What holds the surface whatever is chosen.</summary>
     public required IReadOnlyList<Finding> OfSurface { get; init; }
 
@@ -57,18 +60,20 @@ public sealed record Choice
         choice = choice with { Years = new(), Section = WithSolvedMembers(choice) };
         var ranked = Ranking.Of(choice);
         var advised = Ranking.Winner(ranked);
+        var found = flips switch
+        {
+            FlipSearch.All => FlipPoints.Of(choice, ranked),
+            FlipSearch.Nearest => new(FlipPoints.Nearest(choice, ranked) is { } nearest ? [nearest] : [], []),
+            _ => new FlipsFound([], []),
+        };
         return new()
         {
             Case = choice,
             Candidates = ranked,
             Advised = advised,
             OtherSchool = ranked.FirstOrDefault(c => !c.Excluded && !c.InPractice && c.Id != advised?.Id),
-            Flips = flips switch
-            {
-                FlipSearch.All => FlipPoints.Of(choice, ranked),
-                FlipSearch.Nearest => FlipPoints.Nearest(choice, ranked) is { } nearest ? [nearest] : [],
-                _ => [],
-            },
+            Flips = found.Flips,
+            Alike = found.Alike,
             Measures = advised is { FailsCondensation: true } && flips == FlipSearch.All ? DryingMeasures.Of(choice) : [],
             OfSurface = [.. Exclusions.OfSurface(choice)],
         };

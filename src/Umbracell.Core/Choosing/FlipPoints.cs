@@ -45,7 +45,7 @@ public enum FlipCause
 /// <summary>A value of an input at which another candidate wins.</summary>
 /// <param name="Input">Which input.</param>
 /// <param name="Now">Its value now.</param>
-/// <param name="At">Where the winner changes; on the far side of the change, within the search's tolerance.</param>
+/// <param name="At">A value just past the change, on the input's own scale: typed as printed, in either unit system, the other wins.</param>
 /// <param name="Winner">Id of the one that wins past it.</param>
 /// <param name="WinnerKind">Its kind.</param>
 /// <param name="Cause">Why.</param>
@@ -62,6 +62,18 @@ public sealed record FlipPoint(FlipInput Input, Figure Now, Figure At, string Wi
     public bool Above => At.Si > Now.Si;
 }
 
+/// <summary>A system that trades places with the one advised where an input moves by less than the thickness is rounded by: to be taken as alike.</summary>
+/// <param name="Input">Which input.</param>
+/// <param name="At">Where they trade places.</param>
+/// <param name="Winner">Id of the other.</param>
+/// <param name="WinnerKind">Its kind.</param>
+public sealed record AlikeSystem(FlipInput Input, Figure At, string Winner, CandidateKind WinnerKind);
+
+/// <summary>Flip points with what is alike.</summary>
+/// <param name="Flips">The nearest below and above today's value of each input.</param>
+/// <param name="Alike">Systems that trade places with the one advised on the way there, each once.</param>
+public sealed record FlipsFound(IReadOnlyList<FlipPoint> Flips, IReadOnlyList<AlikeSystem> Alike);
+
 /// <summary>Which flip points are sought: they cost many times the work of the rest.</summary>
 public enum FlipSearch
 {
@@ -75,17 +87,81 @@ public enum FlipSearch
     All,
 }
 
-/// <summary>Seeks flip points: away from today's value in steps until the winner changes, then by bisection.</summary>
+/// <summary>Seeks flip points: away from today's value in steps no wider than what thicknesses are rounded by, until the winner changes and stays changed; then by halving.</summary>
 internal static class FlipPoints
 {
-    private const int Steps = 5;
+    // Looks past a change, in shares of the grain: the one advised must not come back on the way.
+    private static readonly double[] Past = [0.25, 0.5, 0.75, 1];
 
-    private sealed record Search(FlipInput Input, Dimension Dimension, double Now, double Low, double High, double Tolerance, Func<double, ChoiceCase> With);
+    /// <summary>One input and its range.</summary>
+    /// <param name="Input">Which.</param>
+    /// <param name="Dimension">Its dimension.</param>
+    /// <param name="Now">Today's value, SI.</param>
+    /// <param name="Low">Least value looked at.</param>
+    /// <param name="High">Greatest value looked at.</param>
+    /// <param name="Scale">How the input moves, and how it is told.</param>
+    /// <param name="With">The question with another value.</param>
+    private sealed record Search(FlipInput Input, Dimension Dimension, double Now, double Low, double High, Scale Scale, Func<double, ChoiceCase> With);
+
+    /// <summary>How an input moves, and how it is told.</summary>
+    /// <param name="Grain">Changes that last less are the rounding of thicknesses, or less than the input is known to.</param>
+    /// <param name="Told">Changes are told in multiples of this.</param>
+    /// <param name="Printed">What printing in either unit system may round away.</param>
+    private readonly record struct Scale(double Grain, double Told, double Printed);
+
+    // From today's value of an input towards one end of its range.
+    private sealed record Way(Search Search, double End)
+    {
+        public int Steps => Math.Max(1, (int)Math.Ceiling(Math.Abs(End - Search.Now) / Search.Scale.Grain - 1e-9));
+
+        // What a step covers, as a share of the range.
+        public double Reach => Search.Scale.Grain / Math.Max(1e-9, Search.High - Search.Low);
+
+        public double Sign => Math.Sign(End - Search.Now);
+
+        public double At(int step) => Bounded(Search.Now + Sign * Search.Scale.Grain * step);
+
+        public double Bounded(double value) => Sign > 0 ? Math.Min(value, End) : Math.Max(value, End);
+
+        // The first value told that lies past a change by more than printing rounds away.
+        public double ToldPast(double change)
+        {
+            var (told, printed) = (Search.Scale.Told, Search.Scale.Printed);
+            var past = change + Sign * printed;
+            return Bounded((Sign > 0 ? Math.Ceiling(past / told - 1e-9) : Math.Floor(past / told + 1e-9)) * told);
+        }
+    }
 
     /// <summary>The nearest change below and above today's value of each input, within a sensible range.</summary>
-    public static IReadOnlyList<FlipPoint> Of(ChoiceCase choice, IReadOnlyList<Candidate> ranked) => Ranking.Winner(ranked) is not { } winner
-        ? []
-        : [.. Ways(choice).Select(way => Enumerable.Range(1, Steps).Select(step => Within(way, step, winner, ranked)).FirstOrDefault(flip => flip is not null)).OfType<FlipPoint>()];
+    public static FlipsFound Of(ChoiceCase choice, IReadOnlyList<Candidate> ranked)
+    {
+        if (Ranking.Winner(ranked) is not { } winner)
+        {
+            return new([], []);
+        }
+
+        List<FlipPoint> flips = [];
+        List<AlikeSystem> alike = [];
+        foreach (var way in Ways(choice, winner))
+        {
+            for (var step = 1; step <= way.Steps; step++)
+            {
+                var found = Within(way, step, winner, ranked);
+                if (found.Alike is { } same)
+                {
+                    alike.Add(same);
+                }
+
+                if (found.Flip is { } flip)
+                {
+                    flips.Add(flip);
+                    break;
+                }
+            }
+        }
+
+        return new(flips, [.. alike.DistinctBy(a => a.Winner)]);
+    }
 
     /// <summary>The change nearest to today's values of all inputs; null where none is within reach.</summary>
     public static FlipPoint? Nearest(ChoiceCase choice, IReadOnlyList<Candidate> ranked)
@@ -98,14 +174,14 @@ internal static class FlipPoints
         // All inputs go outward side by side: once a change is found, only what could still lie nearer is looked at.
         FlipPoint? nearest = null;
         HashSet<Way> turned = [];
-        foreach (var (way, step) in Ways(choice).SelectMany(way => Enumerable.Range(1, Steps).Select(step => (Way: way, Step: step))).OrderBy(one => one.Way.Reach * one.Step))
+        foreach (var (way, step) in Ways(choice, winner).SelectMany(way => Enumerable.Range(1, way.Steps).Select(step => (Way: way, Step: step))).OrderBy(one => one.Way.Reach * one.Step))
         {
             if (turned.Contains(way) || (nearest is not null && way.Reach * (step - 1) >= nearest.Distance))
             {
                 continue;
             }
 
-            if (Within(way, step, winner, ranked) is { } flip)
+            if (Within(way, step, winner, ranked).Flip is { } flip)
             {
                 turned.Add(way);
                 nearest = nearest is null || flip.Distance < nearest.Distance ? flip : nearest;
@@ -115,85 +191,88 @@ internal static class FlipPoints
         return nearest;
     }
 
-    private static IEnumerable<Way> Ways(ChoiceCase choice) =>
-        Searches(choice).SelectMany(search => new[] { search.High, search.Low }.Where(end => Math.Abs(end - search.Now) >= search.Tolerance).Select(end => new Way(search, end)));
+    private static IEnumerable<Way> Ways(ChoiceCase choice, Candidate winner) =>
+        Searches(choice, winner).SelectMany(search => new[] { search.High, search.Low }.Where(end => Math.Abs(end - search.Now) >= search.Scale.Told).Select(end => new Way(search, end)));
 
-    // From today's value of an input towards one end of its range.
-    private sealed record Way(Search Search, double End)
-    {
-        // What a step covers, as a share of the range.
-        public double Reach => Math.Abs(End - Search.Now) / Steps / Math.Max(1e-9, Search.High - Search.Low);
-
-        public double At(int step) => Search.Now + (End - Search.Now) * step / Steps;
-    }
-
-    private static IEnumerable<Search> Searches(ChoiceCase choice)
+    private static IEnumerable<Search> Searches(ChoiceCase choice, Candidate winner)
     {
         var section = choice.Section;
         if (section.Members.Depth.Metres > 0 && section.Kind != SurfaceKind.OverheadDoor)
         {
             var now = section.Members.Depth.Metres;
-            yield return new(FlipInput.Depth, Dimension.Thickness, now, Math.Max(0.05, now - 0.15), now + 0.15, section.Step.Metres / 2, v => choice with { Section = section with { Members = section.Members with { Depth = new(v) } } });
+            var step = section.Step.Metres;
+            yield return new(FlipInput.Depth, Dimension.Thickness, now, Math.Max(0.05, now - 0.15), now + 0.15, new(step, step / 2, 0.0016), v => choice with { Section = section with { Members = section.Members with { Depth = new(v) } } });
         }
 
         if (section.Exposure is Exposure.Outdoors or Exposure.Ventilated)
         {
             var rh = section.Air.IndoorHumidity.Percent;
-            yield return new(FlipInput.IndoorHumidity, Dimension.Percent, rh, Math.Min(rh, 15), Math.Max(rh, 75), 0.5, v => choice with
+            yield return new(FlipInput.IndoorHumidity, Dimension.Percent, rh, Math.Min(rh, 15), Math.Max(rh, 75), new(1, 1, 0.05), v => choice with
             {
                 Section = section with { Air = section.Air with { IndoorHumidity = new(v) } },
                 Year = choice.Year?.WithWinterHumidityShift(v - rh),
             });
             var out0 = section.Air.Outdoor.Celsius;
-            yield return new(FlipInput.OutdoorTemperature, Dimension.Temperature, out0, Math.Max(-45, out0 - 15), Math.Min(15, out0 + 15), 0.25, v => choice with
+            yield return new(FlipInput.OutdoorTemperature, Dimension.Temperature, out0, Math.Max(-45, out0 - 15), Math.Min(15, out0 + 15), new(1, 0.5, 0.05), v => choice with
             {
                 Section = section with { Air = section.Air with { Outdoor = new(v) } },
                 Year = choice.Year?.WithOutdoorShift(new(v - out0)),
             });
         }
 
-        yield return new(FlipInput.OpenCellPrice, Dimension.Percent, 100, 40, 250, 1, v => choice with { OpenPriceFactor = v / 100 });
+        yield return new(FlipInput.OpenCellPrice, Dimension.Percent, 100, 40, 250, new(1, 1, 0.05), v => choice with { OpenPriceFactor = v / 100 });
         if (section.Target is { } target && choice is { Path: TargetPath.U, Facts.Conditioned: true })
         {
             var u = target.GreatestU.WattsPerSquareMetreKelvin;
-            yield return new(FlipInput.Target, Dimension.Transmittance, u, u * 0.5, u * 2, u * 0.005, v => choice with { Section = section with { Target = target with { GreatestU = new(v) } } });
+            yield return new(FlipInput.Target, Dimension.Transmittance, u, u * 0.5, u * 2, new(StepOfU(winner, u), 0.001, 0.0005), v => choice with { Section = section with { Target = target with { GreatestU = new(v) } } });
         }
 
         if (section.Kind == SurfaceKind.OverheadDoor && choice.Facts.DoorSpare is { } spare)
         {
-            yield return new(FlipInput.DoorCapacity, Dimension.Mass, spare.Kilograms, 0, Math.Max(100, spare.Kilograms * 3), 0.5, v => choice with { Facts = choice.Facts with { DoorSpare = new(v) } });
+            yield return new(FlipInput.DoorCapacity, Dimension.Mass, spare.Kilograms, 0, Math.Max(100, spare.Kilograms * 3), new(1, 0.5, 0.25), v => choice with { Facts = choice.Facts with { DoorSpare = new(v) } });
         }
     }
 
-    // A change between the step before and this one, closed in upon by halving; null where there is none.
-    private static FlipPoint? Within(Way way, int step, Candidate winner, IReadOnlyList<Candidate> ranked)
+    // What a step of the thickness advised makes of U: a target between two steps is rounded to the same thickness.
+    private static double StepOfU(Candidate winner, double target)
+    {
+        const double Least = 0.01;
+        var section = winner.Section;
+        if (section.Foam is not { } foam || foam.Thickness <= section.Step)
+        {
+            return 3 * Least * target;
+        }
+
+        var thinner = SectionHeat.Of(section.WithFoam(foam.Thickness - section.Step)).WholeU;
+        return Math.Max(Least * target, thinner.WattsPerSquareMetreKelvin - winner.U.WattsPerSquareMetreKelvin);
+    }
+
+    // A change between the step before and this one that lasts: closed in upon by halving; what does not last is alike.
+    private static (FlipPoint? Flip, AlikeSystem? Alike) Within(Way way, int step, Candidate winner, IReadOnlyList<Candidate> ranked)
     {
         var (search, same, at) = (way.Search, way.At(step - 1), way.At(step));
-        if (WinnerAt(search, at) is not { } then)
+        if (WinnerAt(at) is not { } first)
         {
-            return null;
+            return default;
         }
 
-        while (Math.Abs(at - same) > search.Tolerance)
+        while (Math.Abs(at - same) > search.Scale.Grain / 16)
         {
             var middle = (at + same) / 2;
-            if (WinnerAt(search, middle) is { } nearer)
-            {
-                (at, then) = (middle, nearer);
-            }
-            else
-            {
-                same = middle;
-            }
+            (at, same) = WinnerAt(middle) is not null ? (middle, same) : (at, middle);
         }
 
-        return Told(search, at, then.Winner, then.Ranked);
+        var told = way.ToldPast(at);
+        var lasts = Array.TrueForAll(Past, share => WinnerAt(way.Bounded(at + way.Sign * share * search.Scale.Grain)) is not null);
+        return lasts && WinnerAt(told) is { } then
+            ? (Told(search, told, then.Winner, then.Ranked), null)
+            : (null, new(search.Input, new(at, search.Dimension), first.Winner.Id, first.Winner.Kind));
 
         // The candidate that wins there, with all that stood against it; null while the one advised now still wins.
-        (Candidate Winner, IReadOnlyList<Candidate> Ranked)? WinnerAt(Search search, double value)
+        (Candidate Winner, IReadOnlyList<Candidate> Ranked)? WinnerAt(double value)
         {
             var there = search.Input == FlipInput.OpenCellPrice ? Ranking.Repriced(search.With(value), ranked) : Ranking.Of(search.With(value));
-            return Ranking.Winner(there) is { } first && first.Id != winner.Id ? (first, there) : null;
+            return Ranking.Winner(there) is { } one && one.Id != winner.Id ? (one, there) : null;
         }
 
         FlipPoint Told(Search search, double at, Candidate first, IReadOnlyList<Candidate> there)
@@ -214,7 +293,7 @@ internal static class FlipPoints
     private static Working How(Search search, Figure now, Figure at, FlipCause cause, Candidate first, Candidate? old)
     {
         var priorities = search.With(at.Si).Priorities;
-        List<WorkingTerm> terms = [new("x_0", "flipNow", now), new("Δx", "flipTolerance", new(search.Tolerance, search.Dimension == Dimension.Temperature ? Dimension.TemperatureDifference : search.Dimension))];
+        List<WorkingTerm> terms = [new("x_0", "flipNow", now), new("Δx", "flipTolerance", new(search.Scale.Grain, search.Dimension == Dimension.Temperature ? Dimension.TemperatureDifference : search.Dimension))];
         terms.Add(new("S_new", "flipNewScore", Figure.Number(first.Total), first.Scores.Count > 0 ? first.TotalWorking(priorities) : null));
         var hold = old?.Findings.FirstOrDefault(f => f.Verdict == Verdict.Hold);
         if (cause == FlipCause.Excluded && hold?.How is { } rule)
@@ -232,6 +311,6 @@ internal static class FlipPoints
             FlipCause.FallsShort => "x: the one advised now no longer meets the target",
             _ => "x: S_new > S_now",
         };
-        return new("flipPoint", formula, terms, at, "Steps away from today's value until another wins, then halved to the tolerance; everything else as it stands");
+        return new("flipPoint", formula, terms, at, "Walked away from today's value by Δx until another wins and goes on winning, then halved; everything else as it stands");
     }
 }

@@ -48,8 +48,20 @@ public sealed record Finding(string Rule, string Case, Verdict Verdict, Basis Ba
     /// <summary>What would clear it, best first; each a key of the vocabulary with its figures.</summary>
     public IReadOnlyList<Remedy> Remedies { get; init; } = [];
 
+    private readonly Func<Working?>? _worked;
+
     /// <summary>How the judged figure was computed, if it was.</summary>
-    public Working? Working { get; init; }
+    public Working? Working
+    {
+        get => _worked?.Invoke();
+        init => _worked = () => value;
+    }
+
+    /// <summary>The same, made when it is asked for: of the findings of a search few are ever read.</summary>
+    internal Func<Working?> Worked
+    {
+        init => _worked = value;
+    }
 
     /// <summary>How the judgement can be followed: its own working, or what was measured held against the limit; null where neither is a figure.</summary>
     public Working? How => Working ?? (Measured is { } measured && Limit is { } limit

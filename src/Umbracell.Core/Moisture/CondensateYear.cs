@@ -59,6 +59,15 @@ internal static class CondensateYear
         return growth;
     }
 
+    /// <summary>Vapour pressures where nothing lies yet: the string under the saturation pressures.</summary>
+    /// <param name="resistance">Vapour resistance from outside up to each interface, Pa·s·m²/kg, rising; the last is the whole.</param>
+    /// <param name="saturation">Saturation pressure at each interface, Pa.</param>
+    /// <param name="outside">Vapour pressure outdoors, Pa.</param>
+    /// <param name="inside">Vapour pressure in the room, Pa.</param>
+    /// <param name="pressure">Given back: vapour pressure at each interface, Pa.</param>
+    public static void Pressures(ReadOnlySpan<double> resistance, ReadOnlySpan<double> saturation, double outside, double inside, Span<double> pressure) =>
+        Tighten(resistance, saturation, -1, outside, saturation.Length, inside, pressure);
+
     private static double Sum(ReadOnlySpan<double> all)
     {
         var sum = 0.0;

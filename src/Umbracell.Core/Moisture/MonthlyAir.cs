@@ -18,6 +18,7 @@ public sealed record YearOfAir
     /// <param name="outdoor">Twelve months outdoors.</param>
     /// <param name="indoor">Twelve months in the room.</param>
     /// <exception cref="ArgumentException">Not twelve months on a side.</exception>
+    /// <exception cref="QuantityRangeException">Air outside the psychrometric formulas.</exception>
     public YearOfAir(IReadOnlyList<MonthAir> outdoor, IReadOnlyList<MonthAir> indoor)
     {
         if (outdoor.Count != Months || indoor.Count != Months)
@@ -26,7 +27,14 @@ public sealed record YearOfAir
         }
 
         (Outdoor, Indoor) = (outdoor, indoor);
+        (OutdoorVapour, IndoorVapour) = ([.. outdoor.Select(Vapour)], [.. indoor.Select(Vapour)]);
     }
+
+    /// <summary>Vapour pressure outdoors by month, Pa.</summary>
+    internal IReadOnlyList<double> OutdoorVapour { get; }
+
+    /// <summary>Vapour pressure in the room by month, Pa.</summary>
+    internal IReadOnlyList<double> IndoorVapour { get; }
 
     /// <summary>Outdoors.</summary>
     public IReadOnlyList<MonthAir> Outdoor { get; }
@@ -45,6 +53,8 @@ public sealed record YearOfAir
     /// <summary>The same year with every outdoor mean shifted, at the same relative humidity.</summary>
     /// <param name="shift">Added to every mean.</param>
     public YearOfAir WithOutdoorShift(TemperatureDifference shift) => new([.. Outdoor.Select(m => m with { Temperature = m.Temperature + shift })], Indoor);
+
+    private static double Vapour(MonthAir air) => MoistAir.Of(air.Temperature, air.Humidity, StandardAtmosphere.PressureAt(Length.Zero)).VapourPressure.Pascals;
 
     /// <summary>Days of a month, January 0; no leap year.</summary>
     public static int DaysOf(int month) => DateTime.DaysInMonth(2001, month + 1);

@@ -24,7 +24,8 @@ internal static class ChoiceAnswers
         Practice.QuestionOf(choice.Case.Section.Kind) is { } asked ? Key(asked.ToString()) : null,
         Practice.QuestionOf(choice.Case.Section.Kind) is { } question ? choice.Case.Practice.Of(question) : School.Either,
         choice.Advice,
-        [.. choice.Measures.Select(m => new MeasureAnswer(m.Change, FigureAnswer.Of(m.To), m.System))]);
+        [.. choice.Measures.Select(m => new MeasureAnswer(m.Change, FigureAnswer.Of(m.To), m.System))],
+        [.. choice.Alike.Select(a => new AlikeAnswer(a.Input, FigureAnswer.Of(a.At), a.WinnerKind))]);
 
     /// <summary>Whether a candidate is what a surface has. A foam picked on the section's page is the candidate of that foam alone.</summary>
     public static bool IsChosen(Candidate candidate, Surface surface) => surface.System is { } system

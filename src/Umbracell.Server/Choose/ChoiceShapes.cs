@@ -39,9 +39,16 @@ public sealed record FlipAnswer(FlipInput Input, FigureAnswer Now, FigureAnswer 
 /// <param name="System">The system that then is advised.</param>
 public sealed record MeasureAnswer(DryingChange Change, FigureAnswer To, CandidateKind System);
 
+/// <summary>A system that trades places with the one advised within the rounding of the thickness.</summary>
+/// <param name="Input">What moves.</param>
+/// <param name="At">Where they trade places.</param>
+/// <param name="System">The other system.</param>
+public sealed record AlikeAnswer(FlipInput Input, FigureAnswer At, CandidateKind System);
+
 /// <summary>What the systems of a surface give.</summary>
 public sealed record ChoiceAnswer(
-    IReadOnlyList<CandidateAnswer> Candidates, string? AdvisedId, string? OtherSchoolId, IReadOnlyList<FlipAnswer> Flips, IReadOnlyList<FindingAnswer> OfSurface, FigureAnswer? Target, TargetPath Path, IReadOnlyList<string> Labels, string? Question, School Followed, Advice Advice, IReadOnlyList<MeasureAnswer> Measures);
+    IReadOnlyList<CandidateAnswer> Candidates, string? AdvisedId, string? OtherSchoolId, IReadOnlyList<FlipAnswer> Flips, IReadOnlyList<FindingAnswer> OfSurface, FigureAnswer? Target, TargetPath Path, IReadOnlyList<string> Labels, string? Question, School Followed, Advice Advice, IReadOnlyList<MeasureAnswer> Measures,
+    IReadOnlyList<AlikeAnswer> Alike);
 
 /// <summary>The choose stage of a surface.</summary>
 public sealed record ChoiceOfSurface(

@@ -177,6 +177,15 @@ const costOf = (candidate: Candidate) => (candidate.cost ? reader.print(candidat
           />
         </ul>
       </section>
+      <p v-for="one in answer.alike" :key="one.system" class="small no-print">
+        {{
+          t('choose.alike', {
+            system: words.kind(one.system),
+            input: t(`choose.input.${one.input}`),
+            at: reader.print(one.at),
+          })
+        }}
+      </p>
       <section v-if="excluded.length" class="no-print">
         <h2>{{ t('choose.excluded') }}</h2>
         <p class="small quiet">{{ t('choose.excludedLead') }}</p>

@@ -1,0 +1,115 @@
+using Shouldly;
+using Umbracell.Core.Assemblies;
+using Umbracell.Core.Choosing;
+using Umbracell.Core.Quantities;
+using Xunit;
+
+namespace Umbracell.Core.Tests.Choosing;
+
+/// <summary>Flip points, done as they are told: the value printed makes the other win, and no nearer one does that lasts.</summary>
+public sealed class FlipTests
+{
+    public static TheoryData<SurfaceKind, string> Surfaces => new()
+    {
+        { SurfaceKind.StudWall, "6A" },
+        { SurfaceKind.StudWall, "4C" },
+        { SurfaceKind.MetalWall, "5A" },
+        { SurfaceKind.UnventedDeck, "6A" },
+        { SurfaceKind.UnventedDeck, "3A" },
+        { SurfaceKind.VentedRafters, "5A" },
+        { SurfaceKind.CrawlFloor, "4A" },
+        { SurfaceKind.BandJoist, "7" },
+        { SurfaceKind.OverheadDoor, "5A" },
+        { SurfaceKind.LowSlopeRoof, "6A" },
+    };
+
+    [Theory]
+    [MemberData(nameof(Surfaces))]
+    public void The_value_printed_makes_the_other_win_in_either_unit_system(SurfaceKind kind, string zone)
+    {
+        var asked = Asked(kind, zone);
+        var choice = Choice.Of(asked);
+        foreach (var flip in choice.Flips)
+        {
+            flip.Winner.ShouldNotBe(choice.Advised!.Id);
+            foreach (var system in new[] { UnitSystem.Us, UnitSystem.Metric })
+            {
+                var (now, told) = (QuantityPrinter.Print(flip.Now, system), QuantityPrinter.Print(flip.At, system));
+                told.ShouldNotBe(now, $"{flip.Input}");
+                var read = QuantityParser.Parse(told.Replace("U-", "", StringComparison.Ordinal).Replace(" W/m²K", "", StringComparison.Ordinal), new(double.MinValue, double.MaxValue, flip.At.Dimension), system);
+                var typed = read.Figure.ShouldNotBeNull($"{told} {flip.At.Dimension} {read.Fault}").Si;
+                Won(With(choice.Case, flip.Input, typed)).ShouldNotBe(choice.Advised.Id, $"{flip.Input} {now} → {told}");
+            }
+
+            Won(With(choice.Case, flip.Input, flip.At.Si)).ShouldBe(flip.Winner);
+        }
+    }
+
+    [Theory]
+    [MemberData(nameof(Surfaces))]
+    public void No_nearer_change_that_lasts_is_passed_over(SurfaceKind kind, string zone)
+    {
+        var choice = Choice.Of(Asked(kind, zone));
+        foreach (var flip in choice.Flips.Where(f => f.Input != FlipInput.OpenCellPrice))
+        {
+            // Walked three times as finely as the search walks: whoever else wins on the way is gone again within the grain.
+            var grain = flip.Working.Terms.Single(t => t.Name == "flipTolerance").Value.Si;
+            var (fine, since) = (grain / 3, (double?)null);
+            var way = Math.Sign(flip.At.Si - flip.Now.Si);
+            for (var x = flip.Now.Si + way * fine; way * (flip.At.Si - x) > 1.1 * grain; x += way * fine)
+            {
+                since = Won(With(choice.Case, flip.Input, x)) == choice.Advised!.Id ? null : since ?? x;
+                (since is { } from ? Math.Abs(x - from) : 0).ShouldBeLessThan(grain * 1.01, $"{flip.Input}: {QuantityPrinter.Print(flip.Now, UnitSystem.Metric)} → {x}, told {flip.At.Si}");
+            }
+        }
+    }
+
+    [Fact]
+    public void What_trades_places_within_the_rounding_is_told_as_alike_and_is_no_flip()
+    {
+        var seen = 0;
+        foreach (var (kind, zone) in Surfaces.Select(row => ((SurfaceKind, string))(row.Data.Item1, row.Data.Item2)))
+        {
+            var choice = Choice.Of(Asked(kind, zone));
+            foreach (var alike in choice.Alike)
+            {
+                seen++;
+                alike.Winner.ShouldNotBe(choice.Advised!.Id);
+                Won(With(choice.Case, alike.Input, alike.At.Si)).ShouldBe(alike.Winner);
+                choice.Flips.ShouldNotContain(f => f.Input == alike.Input && Math.Abs(f.At.Si - alike.At.Si) < 1e-9);
+            }
+        }
+
+        seen.ShouldBeGreaterThan(0);
+    }
+
+    private static ChoiceCase Asked(SurfaceKind kind, string zone) =>
+        Walls.Case(kind, zone, facts: new() { Treated = new(100), DoorSpare = kind == SurfaceKind.OverheadDoor ? new(60) : null });
+
+    private static string? Won(ChoiceCase asked) => Ranking.Winner(Ranking.Of(asked))?.Id;
+
+    // Another value of one input, as a person would set it.
+    private static ChoiceCase With(ChoiceCase asked, FlipInput input, double to)
+    {
+        var section = asked.Section;
+        return input switch
+        {
+            FlipInput.Depth => asked with { Section = section with { Members = section.Members with { Depth = new(to) } }, Years = new() },
+            FlipInput.IndoorHumidity => asked with
+            {
+                Section = section with { Air = section.Air with { IndoorHumidity = new(to) } },
+                Year = asked.Year!.WithWinterHumidityShift(to - section.Air.IndoorHumidity.Percent),
+                Years = new(),
+            },
+            FlipInput.OutdoorTemperature => asked with
+            {
+                Section = section with { Air = section.Air with { Outdoor = new(to) } },
+                Year = asked.Year!.WithOutdoorShift(new(to - section.Air.Outdoor.Celsius)),
+                Years = new(),
+            },
+            FlipInput.OpenCellPrice => asked with { OpenPriceFactor = to / 100 },
+            FlipInput.Target => asked with { Section = section with { Target = section.Target! with { GreatestU = new(to) } }, Years = new() },
+            _ => asked with { Facts = asked.Facts with { DoorSpare = new(to) } },
+        };
+    }
+}
