@@ -126,7 +126,7 @@ public sealed class SentencesTests
             choice.Measures.ToList().ForEach(m => Words($"choose.measure.{Camel(m.Change.ToString())}"));
             choice.Alike.ToList().ForEach(a => Words($"choose.input.{Camel(a.Input.ToString())}"));
             choice.Flips.ToList().ForEach(f => Words($"choose.flip.{Camel(f.Input.ToString())}.{(f.Above ? "above" : "below")}"));
-        }, iter: 400);
+        }, iter: 160);
 
     [Fact]
     public void Sets_and_survey_never_lack_words() =>

@@ -282,7 +282,7 @@ internal static class FlipPoints
             var before = ranked.FirstOrDefault(c => c.Id == first.Id);
             var cause = old is null || rule is not null ? FlipCause.Excluded
                 : winner.MeetsTarget && !old.MeetsTarget ? FlipCause.FallsShort
-                : before is null || before.Excluded || (!before.MeetsTarget && first.MeetsTarget) ? FlipCause.OtherAllowed
+                : before is null || before.Excluded || (before.FailsCondensation && !first.FailsCondensation) || (!before.MeetsTarget && first.MeetsTarget) ? FlipCause.OtherAllowed
                 : FlipCause.Outscored;
             var (now, turned) = (new Figure(search.Now, search.Dimension), new Figure(at, search.Dimension));
             return new(search.Input, now, turned, first.Id, first.Kind, cause, rule, search.Low, search.High, How(search, now, turned, cause, first, old));

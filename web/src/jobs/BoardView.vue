@@ -23,7 +23,8 @@ const board = useBoard(() => props.job)
 const feet = computed(() => board.data.value?.feet)
 
 // A page that lacks something of the job leads here with its form open.
-const changing = ref(useRoute().query.change !== undefined)
+const wanted = useRoute().query.change
+const changing = ref(wanted !== undefined)
 const design = computed(() =>
   Object.fromEntries(Object.entries(board.data.value?.job.figures ?? {}).map(([name, f]) => [name, reader.print(f)])),
 )
@@ -155,7 +156,13 @@ const take = (row: Row) => (reader.inHand[props.job] = row.id)
     </div>
     <section v-if="board.data.value" class="design no-print">
       <JobDoubts :job="job" :version="board.data.value.job.version" />
-      <JobForm v-if="changing" :job="board.data.value.job" @cancel="changing = false" @done="changing = false" />
+      <JobForm
+        v-if="changing"
+        :job="board.data.value.job"
+        :first="String(wanted ?? '')"
+        @cancel="changing = false"
+        @done="changing = false"
+      />
       <template v-else>
         <p class="quiet">{{ t('board.design', { ...design, targets }) }} {{ t('board.summer', design) }}</p>
         <button v-if="session.person?.mayEdit" type="button" class="button" @click="changing = true">

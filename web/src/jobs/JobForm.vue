@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
-import { computed, nextTick, ref } from 'vue'
+import { computed, nextTick, onMounted, ref, useTemplateRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, ApiProblem, ask, type Schemas } from '../shared/api/client'
 import { doubts } from '../shared/state/doubts'
@@ -11,7 +11,11 @@ import { usePlaceTaking } from './placeTaking'
 import DoubtNote from '../shared/ui/DoubtNote.vue'
 
 /** A job's name, zone, targets and design air, typed in either unit system: a new one, or one that stands. The draft outlives a refresh. */
-const props = defineProps<{ job?: Schemas['JobAnswer'] }>()
+const props = defineProps<{
+  job?: Schemas['JobAnswer']
+  /** The field the person came for. */
+  first?: string
+}>()
 const emit = defineEmits<{ cancel: []; done: [id: string] }>()
 const { t } = useI18n()
 const reader = useReader()
@@ -94,6 +98,9 @@ const took = usePlaceTaking(form, (id) => choices.data.value?.places.find((one) 
 
 const names = (fields: readonly string[]) => fields.map((field) => t(`jobs.form.${field}`)).join(', ')
 
+const placeField = useTemplateRef('placeField')
+onMounted(() => props.first === 'place' && placeField.value?.focus())
+
 function cancel() {
   form.clear()
   emit('cancel')
@@ -149,6 +156,7 @@ function cancel() {
       <label class="field wide">
         <span>{{ t('jobs.form.place') }}</span>
         <select
+          ref="placeField"
           v-model="values.place"
           class="input"
           aria-describedby="job-place-note"

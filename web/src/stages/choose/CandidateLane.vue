@@ -38,6 +38,10 @@ const marks = computed(() =>
     props.followed && !props.candidate.inPractice && t('choose.ofSchool'),
   ].filter(Boolean),
 )
+// What a plan does to the building's own damp stands on the card, not behind a click.
+const damper = computed(() =>
+  props.candidate.findings.filter((finding) => finding.verdict === 'care' && ['wetter', 'E5'].includes(finding.rule)),
+)
 const holds = computed(() => props.candidate.findings.filter((finding) => finding.verdict === 'hold'))
 </script>
 
@@ -51,10 +55,10 @@ const holds = computed(() => props.candidate.findings.filter((finding) => findin
         <small v-if="chosen" class="tag solid">{{ t('choose.chosen') }}</small>
       </h3>
       <p class="small">{{ words.layers(candidate.layers, candidate.boards) }}</p>
-      <p v-if="candidate.dampest?.untold" class="small">
-        {{ t('choose.untold', { place: text.place(candidate.dampest.untold) }) }}
-      </p>
       <p v-if="marks.length" class="small marks"><VerdictMark verdict="care" :size="13" /> {{ marks.join(' · ') }}</p>
+      <p v-for="one in damper" :key="one.rule" class="small marks">
+        <VerdictMark verdict="care" :size="13" /> {{ text.title(one) }}
+      </p>
       <p v-for="hold in holds" :key="hold.rule" class="small marks hold">
         <VerdictMark verdict="hold" :size="13" /> {{ hold.rule.startsWith('E') ? `${hold.rule}: ` : ''
         }}{{ text.title(hold) }}
@@ -80,6 +84,9 @@ const holds = computed(() => props.candidate.findings.filter((finding) => findin
           <dt>{{ t('choose.dampest', { place: text.place(candidate.dampest.place) }) }}</dt>
           <dd>
             <FigureText :figure="candidate.dampest.humidity.figure" :working="candidate.dampest.humidity.working" />
+            <small v-if="candidate.dampest.place === candidate.dampest.untold" class="quiet">
+              {{ t('choose.notTold') }}</small
+            >
           </dd>
         </template>
         <template v-else>
@@ -135,6 +142,10 @@ const holds = computed(() => props.candidate.findings.filter((finding) => findin
   padding: 12px 0;
   border-bottom: 1px solid var(--line);
   align-items: start;
+}
+.lane > :deep(svg) {
+  max-width: 100%;
+  height: auto;
 }
 .advised {
   box-shadow: inset 5px 0 var(--copper);

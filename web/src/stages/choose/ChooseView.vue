@@ -54,6 +54,11 @@ function compare(candidate: Candidate) {
 }
 const pair = computed(() => compared.value.map(byId).filter((one): one is Candidate => one !== null))
 
+// Said once for all that read so: the places about which monthly means cannot tell.
+const untold = computed(() => [
+  ...new Set(standing.value.map((one) => one.dampest?.untold).filter((one): one is string => !!one)),
+])
+
 const scoreParts = computed(() =>
   (advised.value ?? standing.value[0])?.scores.map((one) => t(`choose.part.${one.part}`)).join(', '),
 )
@@ -88,7 +93,7 @@ const costOf = (candidate: Candidate) => (candidate.cost ? reader.print(candidat
         <VerdictMark verdict="care" :size="20" />
         <p>
           <b>{{ t('choose.unknownTitle') }}</b> {{ t('choose.noYear') }}
-          <RouterLink v-if="mayEdit" class="act" :to="{ name: 'board', params: { job }, query: { change: '' } }">{{
+          <RouterLink v-if="mayEdit" class="act" :to="{ name: 'board', params: { job }, query: { change: 'place' } }">{{
             t('choose.namePlace')
           }}</RouterLink>
         </p>
@@ -149,6 +154,9 @@ const costOf = (candidate: Candidate) => (candidate.cost ? reader.print(candidat
       />
       <section class="lanes no-print" :aria-busy="desk.busy.value">
         <h2 class="visually-hidden">{{ t('choose.candidates') }}</h2>
+        <p v-for="place in untold" :key="place" class="small">
+          {{ t('choose.untold', { place: text.place(place) }) }}
+        </p>
         <p v-if="scoreParts" class="small quiet">{{ t('choose.legend', { parts: scoreParts }) }}</p>
         <CandidateLane
           v-for="one in standing"

@@ -99,8 +99,9 @@ const line = computed(() => months.value.map((m) => `${m.x + MONTH / 2},${m.y}`)
                 <th scope="row">{{ t(`month.${m.key}`) }}</th>
                 <td>{{ reader.print(m.air?.outdoorTemp) }}, {{ reader.print(m.air?.outdoorRh) }}</td>
                 <td>{{ reader.print(m.air?.indoorTemp) }}, {{ reader.print(m.air?.indoorRh) }}</td>
-                <td>
-                  {{ text.place(m.month.at) }}: {{ reader.print(m.month.atTemp) }}, {{ reader.print(m.month.atRh) }}
+                <td class="at">
+                  {{ text.place(m.month.at) }}:
+                  <span>{{ reader.print(m.month.atTemp) }}, {{ reader.print(m.month.atRh) }}</span>
                 </td>
                 <td>{{ reader.print(m.month.condensed) }}</td>
                 <td>{{ reader.print(m.month.stored) }}</td>
@@ -162,6 +163,13 @@ td {
   border-bottom: 1px solid var(--line);
   white-space: nowrap;
   font-weight: 400;
+}
+.at span {
+  white-space: nowrap;
+}
+.at {
+  white-space: normal;
+  min-width: 150px;
 }
 th:first-child {
   text-align: left;
