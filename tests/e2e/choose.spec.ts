@@ -4,7 +4,7 @@ import { expect, test, type Page } from '@playwright/test'
 import { jobAt, signIn } from './product'
 
 // A wall of its own for each test, so that none waits on another.
-async function wall(page: Page, name: string) {
+async function wall(page: Page, name: string, kind = 'studWall') {
   const job = await (
     await page.request.post('/api/jobs', {
       data: { version: null, units: 'us', fields: { name, climateZone: '6A', place: 'brindle-quay', humidityClass: '2' } },
@@ -12,7 +12,7 @@ async function wall(page: Page, name: string) {
   ).json()
   const surface = await (
     await page.request.post(`/api/jobs/${job.id}/surfaces`, {
-      data: { version: null, units: 'us', fields: { name: 'Chart room wall', kind: 'studWall', size: "30' x 9'" } },
+      data: { version: null, units: 'us', fields: { name: 'Chart room wall', kind, size: "30' x 9'" } },
     })
   ).json()
   return { job: job.id as string, surface: surface.id as string }
@@ -47,39 +47,68 @@ test('a wall is carried from its candidates to its section and back', async ({ p
 
 test('depth and indoor humidity turn the choice, and the flip points said so', async ({ page }) => {
   await signIn(page, 'owner@ninthacre.example')
-  const at = await wall(page, 'Turning')
+  const at = await wall(page, 'Turning', 'metalWall')
   await page.goto(`/jobs/${at.job}/choose/${at.surface}`)
   const advised = page.locator('article.advised h3')
   await expect(advised).toBeVisible()
   const first = await advised.textContent()
 
-  // The sentence names the depth; the survey then gives the wall that depth, and more.
+  // The sentence names the depth; the survey then gives the wall just that depth, as it is printed.
   const strip = page.getByRole('img', { name: /Framing depth: now/ }).first()
-  const said = (await strip.getAttribute('aria-label'))!
-  const [now, flip] = [/now ([\d /]+) in/.exec(said)![1], /at ([\d /]+) in/.exec(said)![1]]
-  const inches = (text: string) =>
-    text
-      .trim()
-      .split(' ')
-      .reduce((sum, part) => sum + (part.includes('/') ? Number(part.split('/')[0]) / Number(part.split('/')[1]) : Number(part)), 0)
-  const past = inches(flip!) + (inches(flip!) > inches(now!) ? 0.26 : -0.26)
+  const flip = /at ([\d /]+ in)/.exec((await strip.getAttribute('aria-label'))!)![1]
   const row = (await (await page.request.get(`/api/jobs/${at.job}/surfaces`)).json())[0]
   const change = await page.request.patch(`/api/surfaces/${at.surface}`, {
-    data: { version: row.version, units: 'us', fields: { memberDepth: `${past} in` } },
+    data: { version: row.version, units: 'us', fields: { memberDepth: flip } },
   })
   expect(change.ok(), await change.text()).toBeTruthy()
   await page.reload()
   await expect(advised).toBeVisible()
   expect(await advised.textContent()).not.toBe(first)
 
-  // Very damp rooms: what stands now fails or another is advised.
+  // A room as damp as a pool's: no system on bare metal stays dry there.
   const turned = await page.locator('article').allTextContents()
   await page.request.patch(`/api/jobs/${at.job}`, {
     data: { version: null, units: 'us', fields: { humidityClass: '5', indoorHumidity: '70' } },
   })
   await page.reload()
-  await expect(advised).toBeVisible()
+  await expect(page.getByText('None stays dry; the best of them:')).toBeVisible()
   expect(await page.locator('article').allTextContents()).not.toEqual(turned)
+})
+
+test('nothing is advised before a place is named, and the place is one step away', async ({ page }) => {
+  await signIn(page, 'owner@ninthacre.example')
+  const at = await wall(page, 'Placeless')
+  await page.request.patch(`/api/jobs/${at.job}`, { data: { version: null, units: 'us', fields: { place: '' } } })
+  await page.goto(`/jobs/${at.job}/choose/${at.surface}`)
+  await expect(page.getByText('Not advised yet: whether it stays dry is unknown.')).toBeVisible()
+  await expect(page.locator('article.advised')).toHaveCount(0)
+  await page.getByRole('link', { name: 'Name the place' }).focus()
+  await page.keyboard.press('Enter')
+  const place = page.getByLabel('Place for monthly means')
+  await expect(place).toBeFocused()
+  await page.keyboard.type('Brindle')
+  await page.keyboard.press('Enter')
+  await page.getByRole('button', { name: 'Keep' }).click()
+  await expect(place).toHaveCount(0)
+  await page.goto(`/jobs/${at.job}/choose/${at.surface}`)
+  await expect(page.getByText('Advised:')).toBeVisible()
+  await expect(page.locator('article.advised dt', { hasText: /^dampest: .* against / })).toBeVisible()
+})
+
+test('where none stays dry none is advised, and what would dry it is told', async ({ page }) => {
+  await signIn(page, 'owner@ninthacre.example')
+  const at = await wall(page, 'Wet hall')
+  const door = await (
+    await page.request.post(`/api/jobs/${at.job}/surfaces`, {
+      data: { version: null, units: 'us', fields: { name: 'Hall door', kind: 'overheadDoor', size: "10' x 10'" } },
+    })
+  ).json()
+  await page.request.patch(`/api/jobs/${at.job}`, { data: { version: null, units: 'us', fields: { humidityClass: '3' } } })
+  await page.goto(`/jobs/${at.job}/choose/${door.id}`)
+  await expect(page.getByText('None stays dry; the best of them:')).toBeVisible()
+  await expect(page.locator('article.advised')).toHaveCount(0)
+  await expect(page.getByText('With one of these changes one stays dry:')).toBeVisible()
+  await expect(page.locator('.measures li').first()).toHaveText(/then \S+/)
 })
 
 test('an excluded system asks for a reason, and keeps it', async ({ page }) => {

@@ -73,11 +73,11 @@ internal sealed class MonthlyRun
         for (var month = 0; month < YearOfAir.Months; month++)
         {
             (humidities[month], temperatures[month]) = (Humidity(at.Node, month), TemperatureAt(at.Node, month));
-            dampest = humidities[month] > humidities[dampest] ? month : dampest;
+            dampest = IsOver(humidities[month], humidities[dampest]) ? month : dampest;
 
             // The covering's back is as damp as the weather makes it: it counts where it is damper than the air outdoors.
             var counts = !at.Weathered || humidities[month] > OutdoorHumidity(month) + MonthlyYear.Alike;
-            worst = counts && (worst < 0 || humidities[month] > humidities[worst]) ? month : worst;
+            worst = counts && (worst < 0 || IsOver(humidities[month], humidities[worst])) ? month : worst;
         }
 
         var told = worst < 0 ? dampest : worst;
@@ -184,12 +184,15 @@ internal sealed class MonthlyRun
 
     private static int Wettest(IReadOnlyList<MonthOfSection> months) => Enumerable.Range(0, months.Count).MaxBy(month => months[month].Stored);
 
+    // The last bit decides nothing: of equals the first is told, on every machine the same.
+    private static bool IsOver(double one, double other) => one > other + 1e-7;
+
     private int DampestNode(int month)
     {
         var dampest = _path.Places[0].Node;
         foreach (var place in _path.Places)
         {
-            dampest = Humidity(place.Node, month) > Humidity(dampest, month) ? place.Node : dampest;
+            dampest = IsOver(Humidity(place.Node, month), Humidity(dampest, month)) ? place.Node : dampest;
         }
 
         return dampest;
@@ -201,7 +204,7 @@ internal sealed class MonthlyRun
         var most = 0;
         for (var node = 1; node < row.Length; node++)
         {
-            most = row[node] > row[most] ? node : most;
+            most = IsOver(row[node], row[most]) ? node : most;
         }
 
         return most;

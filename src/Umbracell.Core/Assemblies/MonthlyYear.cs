@@ -75,13 +75,16 @@ public sealed record MonthlyYear
     public required bool LiesUntold { get; init; }
 
     /// <summary>The dampest place of all; of equals the one about which the means can tell.</summary>
-    public PlaceYear Dampest => Places.Where(p => p.Counts).OrderByDescending(p => Math.Round(p.Greatest, 6)).ThenBy(p => p.Untold).First();
+    public PlaceYear Dampest => Places.Where(p => p.Counts).OrderByDescending(Rounded).ThenBy(p => p.Untold).First();
 
     /// <summary>The dampest place about which steady means can tell; null where there is none.</summary>
-    public PlaceYear? DampestTold => Places.Where(p => p.Counts && !p.Untold).MaxBy(p => p.Greatest);
+    public PlaceYear? DampestTold => Places.Where(p => p.Counts && !p.Untold).MaxBy(Rounded);
 
     /// <summary>The dampest place within what is put in; null where that is of one piece.</summary>
-    public PlaceYear? DampestOwn => Places.Where(p => p.Own).MaxBy(p => p.Greatest);
+    public PlaceYear? DampestOwn => Places.Where(p => p.Own).MaxBy(Rounded);
+
+    // The last bit decides nothing.
+    private static double Rounded(PlaceYear place) => Math.Round(place.Greatest, 6);
 
     /// <summary>Judgements: condensate, dampest place, inner surface.</summary>
     public required IReadOnlyList<Finding> Findings { get; init; }

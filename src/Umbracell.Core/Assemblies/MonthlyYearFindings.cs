@@ -36,7 +36,7 @@ internal static class MonthlyYearFindings
             .Where(p => p is { Counts: true, Untold: false } && p.Greatest > Limit)
             .Select(p => (After: p, Before: Same(p, before)))
             .Where(pair => pair.Before is { } was && pair.After.Greatest > was.Greatest + MonthlyYear.Alike)
-            .OrderByDescending(pair => pair.After.Greatest - pair.Before!.Greatest)
+            .OrderByDescending(pair => Math.Round(pair.After.Greatest - pair.Before!.Greatest, 6))
             .FirstOrDefault();
         return worst.After is not { } place ? null : new("wetter", "year", Verdict.Care, Basis.Physics, Source)
         {
