@@ -111,6 +111,24 @@ test('where none stays dry none is advised, and what would dry it is told', asyn
   await expect(page.locator('.measures li').first()).toHaveText(/then \S+/)
 })
 
+test('paint comes in its own thickness, and over vented cladding it is retarder enough', async ({ page }) => {
+  await signIn(page, 'owner@ninthacre.example')
+  const at = await wall(page, 'Painted')
+  await page.request.patch(`/api/jobs/${at.job}`, { data: { version: null, units: 'us', fields: { climateZone: '5A' } } })
+  await page.goto(`/jobs/${at.job}/survey/surface/${at.surface}`)
+  const lining = page.getByRole('group', { name: 'Towards the room' })
+  await lining.getByRole('button', { name: 'Add a layer' }).click()
+  await lining.getByLabel('Material of layer 2').selectOption('interior-paint')
+  await expect(lining.getByLabel('Thickness of layer 2')).toHaveValue(/^0\.1 mm|^0\.004/)
+
+  await page.goto(`/jobs/${at.job}/choose/${at.surface}`)
+  const batt = page.locator('article', { hasText: 'Batt alone' })
+  await batt.getByRole('button', { name: 'Why' }).click()
+  await expect(batt.getByText('If the cladding is vented, say so')).toBeVisible()
+  await page.getByLabel('Cladding stands off the wall, vented').check()
+  await expect(batt.getByText('Wall table: Class III over vented cladding')).toBeVisible()
+})
+
 test('an excluded system asks for a reason, and keeps it', async ({ page }) => {
   await signIn(page, 'owner@ninthacre.example')
   const job = await jobAt(page, 'ferry house')

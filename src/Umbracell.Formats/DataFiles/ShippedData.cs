@@ -92,6 +92,7 @@ public sealed record Place(string Id, string Name, string ClimateZone, double Al
 public static class ShippedData
 {
     private static readonly Lazy<IReadOnlyDictionary<string, Material>> LazyMaterials = new(ReadMaterials);
+    private static readonly Lazy<IReadOnlyDictionary<string, double>> LazyUsual = new(ReadUsual);
     private static readonly Lazy<IReadOnlyList<Batt>> LazyBatts = new(ReadBatts);
     private static readonly Lazy<IReadOnlyDictionary<SurfaceKind, AssemblyTemplate>> LazyTemplates = new(ReadTemplates);
     private static readonly Lazy<IReadOnlyDictionary<string, TargetSet>> LazyTargets = new(ReadTargets);
@@ -100,6 +101,9 @@ public static class ShippedData
 
     /// <summary>Materials by id.</summary>
     public static IReadOnlyDictionary<string, Material> Materials => LazyMaterials.Value;
+
+    /// <summary>Thickness a material is usually laid in, mm, by its id; none for what fills a space.</summary>
+    public static IReadOnlyDictionary<string, double> UsualMm => LazyUsual.Value;
 
     /// <summary>Fibrous batts, thinnest first.</summary>
     public static IReadOnlyList<Batt> Batts => LazyBatts.Value;
@@ -123,6 +127,10 @@ public static class ShippedData
     private static Dictionary<string, Material> ReadMaterials() =>
         DataFile.Read<MaterialsShape>("materials.json", ShippedFiles.Text("materials.json"), ShippedFiles.Schema("materials")).Materials
             .ToDictionary(m => m.Id, m => new Material(m.Id, new(m.ConductivityWMK), Permeability.FromPermInches(m.PermeabilityPermIn), m.Source, m.DensityKgM3 is { } density ? new(density) : null, m.Emittance ?? AirSpace.OrdinaryFace, m.Harm ?? WaterHarm.None));
+
+    private static Dictionary<string, double> ReadUsual() =>
+        DataFile.Read<MaterialsShape>("materials.json", ShippedFiles.Text("materials.json"), ShippedFiles.Schema("materials")).Materials
+            .Where(m => m.UsualMm is not null).ToDictionary(m => m.Id, m => m.UsualMm!.Value);
 
     private static List<Batt> ReadBatts() =>
         [.. DataFile.Read<MaterialsShape>("materials.json", ShippedFiles.Text("materials.json"), ShippedFiles.Schema("materials")).Batts
@@ -156,7 +164,7 @@ public static class ShippedData
 
     private sealed record BattShape(string Id, double ThicknessMm, double RatedR, double DensityKgM3, string Source);
 
-    private sealed record MaterialShape(string Id, double ConductivityWMK, double PermeabilityPermIn, string Source, double? DensityKgM3 = null, double? Emittance = null, WaterHarm? Harm = null);
+    private sealed record MaterialShape(string Id, double ConductivityWMK, double PermeabilityPermIn, string Source, double? DensityKgM3 = null, double? Emittance = null, WaterHarm? Harm = null, double? UsualMm = null);
 
     private sealed record TemplatesShape(AssemblyTemplate[] Templates);
 

@@ -23,7 +23,7 @@ public sealed record TargetSetAnswer(string Id, string Edition);
 public sealed record KindAnswer(SurfaceKind Kind, ShapeKind Shape);
 
 /// <summary>Everything a screen offers for choice.</summary>
-public sealed record ChoicesAnswer(IReadOnlyList<SheetAnswer> Sheets, IReadOnlyList<TargetSetAnswer> TargetSets, IReadOnlyList<KindAnswer> Kinds, IReadOnlyList<string> ClimateZones, IReadOnlyList<string> Materials, IReadOnlyList<string> ImportFields, IReadOnlyList<string> ImportUnits, IReadOnlyList<PlaceAnswer> Places);
+public sealed record ChoicesAnswer(IReadOnlyList<SheetAnswer> Sheets, IReadOnlyList<TargetSetAnswer> TargetSets, IReadOnlyList<KindAnswer> Kinds, IReadOnlyList<string> ClimateZones, IReadOnlyList<string> Materials, IReadOnlyDictionary<string, double> UsualMm, IReadOnlyList<string> ImportFields, IReadOnlyList<string> ImportUnits, IReadOnlyList<PlaceAnswer> Places);
 
 internal static class SheetEndpoints
 {
@@ -47,6 +47,7 @@ internal static class SheetEndpoints
             [.. ShippedData.Templates.Values.Select(t => new KindAnswer(t.Kind, t.Shape))],
             ClimateZones.All,
             [.. ShippedData.Materials.Keys],
+            ShippedData.UsualMm,
             SurfaceColumns.Fields,
             SurfaceColumns.Units,
             await PlaceEndpoints.AllAsync(db)));

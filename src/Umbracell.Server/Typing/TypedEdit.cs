@@ -229,7 +229,7 @@ internal static class FieldRanges
     public static readonly FigureRange StatedError = new(0, 20, Dimension.Number);
     public static readonly FigureRange MoistureCorrection = new(-15, 15, Dimension.Number);
     public static readonly FigureRange MemberShare = new(0, 60, Dimension.Percent);
-    public static readonly FigureRange Layer = new FigureRange(0.0001, 3, Dimension.Thickness).Usually(0.0002, 1);
+    public static readonly FigureRange Layer = new FigureRange(0.0001, 3, Dimension.Thickness).Usually(0.0001, 1);
     public static readonly FigureRange VentChannel = new FigureRange(0, 0.2, Dimension.Thickness);
     public static readonly FigureRange ProfileFactor = new(1, 3, Dimension.Number);
     public static readonly FigureRange Flange = new(0.005, 0.5, Dimension.Thickness);

@@ -28,6 +28,9 @@ const byMaterial: Record<string, string> = {
   'foam-board': 'rigid',
   'foil-board': 'rigid',
   'cover-board': 'board',
+  'interior-paint': 'coat',
+  'retarder-paint': 'coat',
+  'retarder-film': 'coat',
   'vapour-coat': 'coat',
   'weather-coat': 'coat',
 }

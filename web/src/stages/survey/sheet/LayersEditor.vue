@@ -41,6 +41,15 @@ const materials = computed(() =>
 function change(at: number, part: keyof Line, text: string) {
   props.typed.type(props.field, write(lines.value.map((line, i) => (i === at ? { ...line, [part]: text } : line))))
 }
+const usual = (material: string) => choices.data.value?.usualMm[material]
+/** Another material comes in the thickness it is laid in: paint is no half inch of paint. One that was typed for what stood here stays where it could be meant for both. */
+function pick(at: number, material: string) {
+  const [was, now] = [usual(lines.value[at]!.material), usual(material)]
+  const apart = was && now ? Math.max(was, now) / Math.min(was, now) : 1
+  put(
+    lines.value.map((line, i) => (i === at ? { material, thickness: apart > 3 ? `${now} mm` : line.thickness } : line)),
+  )
+}
 const keep = () => void props.typed.commit(props.field, write(kept.value))
 const put = (next: Line[]) => void props.typed.put({ [props.field]: write(next) })
 
@@ -61,7 +70,7 @@ function move(at: number, by: number) {
           class="input"
           :value="line.material"
           :aria-label="t('survey.sheet.layerMaterial', { n: i + 1 })"
-          @change="(change(i, 'material', ($event.target as HTMLSelectElement).value), keep())"
+          @change="pick(i, ($event.target as HTMLSelectElement).value)"
         >
           <option v-for="id in materials" :key="id" :value="id">{{ t(`material.${id}`) }}</option>
         </select>
@@ -94,7 +103,7 @@ function move(at: number, by: number) {
       v-if="!locked"
       type="button"
       class="act no-print"
-      @click="put([...lines, { material: 'gypsum-board', thickness: '12.5 mm' }])"
+      @click="put([...lines, { material: 'gypsum-board', thickness: `${usual('gypsum-board') ?? 12.7} mm` }])"
     >
       {{ t('survey.sheet.addLayer') }}
     </button>
