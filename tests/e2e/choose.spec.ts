@@ -118,7 +118,9 @@ test('paint comes in its own thickness, and over vented cladding it is retarder 
   await page.goto(`/jobs/${at.job}/survey/surface/${at.surface}`)
   const lining = page.getByRole('group', { name: 'Towards the room' })
   await lining.getByRole('button', { name: 'Add a layer' }).click()
+  const kept = page.waitForResponse((answer) => answer.request().method() === 'PATCH' && answer.ok())
   await lining.getByLabel('Material of layer 2').selectOption('interior-paint')
+  await kept
   await expect(lining.getByLabel('Thickness of layer 2')).toHaveValue(/^0\.1 mm|^0\.004/)
 
   await page.goto(`/jobs/${at.job}/choose/${at.surface}`)

@@ -111,7 +111,7 @@ public sealed record MonthlyYear
             GreatestStored = stored,
             NeverDries = run.NeverDries,
             Places = run.Places(),
-            CondensateHow = () => run.Condensate(months),
+            CondensateHow = () => new MonthlyWorkings(run).Condensate(months),
             LiesUntold = run.LiesUntold(months),
             Findings = [],
         };

@@ -10,7 +10,7 @@ namespace Umbracell.Core.Choosing;
 /// <summary>What a system costs on a surface and how long it takes: material and crew hours by the firm's rates, simple until the bid.</summary>
 /// <param name="PerSquareMetre">Cost per m² of treated area; null where a price is missing.</param>
 /// <param name="HoursPerSquareMetre">Crew hours per m², set-up with it where the area is known.</param>
-/// <param name="Waits">Least waits between lifts.</param>
+/// <param name="Waits">Least waits between lifts, and between one foam and the next.</param>
 /// <param name="Missing">Sheets and materials without a price.</param>
 /// <param name="Lines">Lines the cost adds up from.</param>
 public sealed record CandidateCost(double? PerSquareMetre, double HoursPerSquareMetre, TimeSpan Waits, IReadOnlyList<string> Missing, IReadOnlyList<WorkingTerm> Lines)
@@ -46,8 +46,8 @@ public sealed record CandidateCost(double? PerSquareMetre, double HoursPerSquare
     {
         private readonly List<WorkingTerm> _lines = [];
         private readonly List<string> _missing = [];
+        private readonly List<LiftPlan> _lifts = [];
         private double _hours;
-        private TimeSpan _waits;
 
         public void Money(string symbol, string name, double perM2, Working? from = null) => _lines.Add(new(symbol, name, new(perM2, Dimension.MoneyPerArea), from));
 
@@ -75,7 +75,7 @@ public sealed record CandidateCost(double? PerSquareMetre, double HoursPerSquare
         {
             var sheet = foam.Sheet;
             var lifts = LiftPlan.For(sheet, foam.Thickness);
-            _waits += lifts.LeastTime;
+            _lifts.Add(lifts);
             var flush = sheet.Cell == CellStructure.Open && section.FoamDepth is { } depth && section.FillThickness.Metres >= depth.Metres - 1e-3;
             var demand = FoamDemand.For(new(share), foam.Thickness, FoamDemand.DefaultScatter(sheet.Cell), flush ? FoamDemand.DefaultOverfill : null);
             var yield = Yield(sheet, lifts.Lifts[0]);
@@ -132,7 +132,7 @@ public sealed record CandidateCost(double? PerSquareMetre, double HoursPerSquare
                 [new("h", "crewHours", Figure.Duration(TimeSpan.FromHours(hours))), new("p_h", "crewHour", new(choice.Rates.CrewHour, Dimension.Money))],
                 new(hours * choice.Rates.CrewHour, Dimension.MoneyPerArea),
                 "Crew hours for one square metre, set-up spread over the treated area"));
-            return new(_missing.Count > 0 ? null : _lines.Sum(l => l.Value.Si), hours, _waits, _missing, _lines);
+            return new(_missing.Count > 0 ? null : _lines.Sum(l => l.Value.Si), hours, LiftPlan.LeastTimeOf(_lifts), _missing, _lines);
         }
     }
 }

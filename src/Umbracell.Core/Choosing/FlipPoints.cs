@@ -1,5 +1,7 @@
 using Umbracell.Core.Assemblies;
+using Umbracell.Core.Assemblies.Conduction;
 using Umbracell.Core.Findings;
+using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
 
 namespace Umbracell.Core.Choosing;
@@ -101,7 +103,11 @@ internal static class FlipPoints
     /// <param name="High">Greatest value looked at.</param>
     /// <param name="Scale">How the input moves, and how it is told.</param>
     /// <param name="With">The question with another value.</param>
-    private sealed record Search(FlipInput Input, Dimension Dimension, double Now, double Low, double High, Scale Scale, Func<double, ChoiceCase> With);
+    private sealed record Search(FlipInput Input, Dimension Dimension, double Now, double Low, double High, Scale Scale, Func<double, ChoiceCase> With)
+    {
+        /// <summary>The same without what the walk leaves between: what is told is checked by it.</summary>
+        public Func<double, ChoiceCase> Exactly { get; init; } = With;
+    }
 
     /// <summary>How an input moves, and how it is told.</summary>
     /// <param name="Grain">Changes that last less are the rounding of thicknesses, or less than the input is known to.</param>
@@ -201,7 +207,12 @@ internal static class FlipPoints
         {
             var now = section.Members.Depth.Metres;
             var step = section.Step.Metres;
-            yield return new(FlipInput.Depth, Dimension.Thickness, now, Math.Max(0.05, now - 0.15), now + 0.15, new(step, step / 2, 0.0016), v => choice with { Section = section with { Members = section.Members with { Depth = new(v) } } });
+            yield return new(FlipInput.Depth, Dimension.Thickness, now, Math.Max(0.05, now - 0.15), now + 0.15, new(step, step / 2, 0.0016), v => At(v, MemberCurve.PsiAt(section, new(v))))
+            {
+                Exactly = v => At(v, null) is var there ? there with { Section = there.Section with { SolvedPsi = MemberCurve.For(there.Section)?.Psi } } : there,
+            };
+
+            ChoiceCase At(double depth, Curve? psi) => choice with { Section = section with { Members = section.Members with { Depth = new(depth) }, SolvedPsi = psi } };
         }
 
         if (section.Exposure is Exposure.Outdoors or Exposure.Ventilated)
@@ -264,14 +275,15 @@ internal static class FlipPoints
 
         var told = way.ToldPast(at);
         var lasts = Array.TrueForAll(Past, share => WinnerAt(way.Bounded(at + way.Sign * share * search.Scale.Grain)) is not null);
-        return lasts && WinnerAt(told) is { } then
+        return lasts && WinnerAt(told, exactly: true) is { } then
             ? (Told(search, told, then.Winner, then.Ranked), null)
             : (null, new(search.Input, new(at, search.Dimension), first.Winner.Id, first.Winner.Kind));
 
         // The candidate that wins there, with all that stood against it; null while the one advised now still wins.
-        (Candidate Winner, IReadOnlyList<Candidate> Ranked)? WinnerAt(double value)
+        (Candidate Winner, IReadOnlyList<Candidate> Ranked)? WinnerAt(double value, bool exactly = false)
         {
-            var there = search.Input == FlipInput.OpenCellPrice ? Ranking.Repriced(search.With(value), ranked) : Ranking.Of(search.With(value));
+            var asked = exactly ? search.Exactly(value) : search.With(value);
+            var there = search.Input == FlipInput.OpenCellPrice ? Ranking.Repriced(asked, ranked) : Ranking.Of(asked);
             return Ranking.Winner(there) is { } one && one.Id != winner.Id ? (one, there) : null;
         }
 

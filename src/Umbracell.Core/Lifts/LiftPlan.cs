@@ -15,6 +15,19 @@ public sealed record LiftPlan(IReadOnlyList<Length> Lifts, TimeSpan Wait, Temper
     /// <summary>Waits alone, from the start of the first lift to the earliest start of the last.</summary>
     public TimeSpan LeastTime => Wait * Math.Max(0, Lifts.Count - 1);
 
+    /// <summary>Waits alone of foams sprayed one on the other: those within each, and each foam's own before the next goes on it.</summary>
+    /// <param name="plans">Lifts of each foam, in the order they are sprayed.</param>
+    public static TimeSpan LeastTimeOf(IReadOnlyList<LiftPlan> plans)
+    {
+        var sum = TimeSpan.Zero;
+        for (var i = 0; i < plans.Count; i++)
+        {
+            sum += plans[i].LeastTime + (i + 1 < plans.Count ? plans[i].Wait : TimeSpan.Zero);
+        }
+
+        return sum;
+    }
+
     /// <summary>Equal lifts, as few as the sheet allows.</summary>
     /// <param name="sheet">The sheet.</param>
     /// <param name="thickness">Nominal thickness before shaving; above zero.</param>

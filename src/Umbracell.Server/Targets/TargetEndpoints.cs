@@ -18,8 +18,14 @@ public sealed record TargetCell(string Field, string Zone, FigureAnswer Greatest
 /// <summary>Targets of one part of the envelope.</summary>
 public sealed record TargetLine(string Element, IReadOnlyList<TargetCell> Cells);
 
+/// <summary>What the insulation of a slab on ground must have in one zone.</summary>
+/// <param name="Zone">Zone.</param>
+/// <param name="LeastR">Least R.</param>
+/// <param name="Along">How far along its edge.</param>
+public sealed record SlabCell(string Zone, FigureAnswer LeastR, FigureAnswer Along);
+
 /// <summary>A target set with every figure.</summary>
-public sealed record TargetSetDetail(string Id, string Edition, string BasedOn, bool Own, IReadOnlyList<TargetLine> Lines, uint Version);
+public sealed record TargetSetDetail(string Id, string Edition, string BasedOn, bool Own, IReadOnlyList<TargetLine> Lines, IReadOnlyList<SlabCell> Slabs, uint Version);
 
 internal static class TargetEndpoints
 {
@@ -48,6 +54,7 @@ internal static class TargetEndpoints
         [.. set.GreatestU.OrderBy(e => e.Key).Select(e => new TargetLine(
             char.ToLowerInvariant(e.Key.ToString()[0]) + e.Key.ToString()[1..],
             [.. e.Value.OrderBy(z => z.Key, StringComparer.Ordinal).Select(z => new TargetCell(Field(e.Key.ToString(), z.Key), z.Key, FigureAnswer.Of(z.Value.ToFigure())))]))],
+        [.. set.Slabs.OrderBy(z => z.Key, StringComparer.Ordinal).Select(z => new SlabCell(z.Key, FigureAnswer.Of(z.Value.LeastR.ToFigure()), FigureAnswer.Of(z.Value.Along.ToThickness())))],
         version);
 
     private static string Field(string element, string zone) => $"u:{element}:{zone}";

@@ -30,6 +30,17 @@ public sealed class LiftPlanTests
         });
 
     [Fact]
+    public void A_foam_on_another_waits_for_the_one_below_it()
+    {
+        var closed = LiftPlan.For(Sheets.ClosedCell, Length.FromInches(2.25));
+        var open = LiftPlan.For(Sheets.OpenCell, Length.FromInches(3));
+        LiftPlan.LeastTimeOf([]).ShouldBe(TimeSpan.Zero);
+        LiftPlan.LeastTimeOf([closed]).TotalMinutes.ShouldBe(15);
+        LiftPlan.LeastTimeOf([closed, open]).ShouldBe(closed.LeastTime + Sheets.ClosedCell.LeastWait + open.LeastTime);
+        LiftPlan.LeastTimeOf([open, closed]).ShouldBe(closed.LeastTime + Sheets.OpenCell.LeastWait + open.LeastTime);
+    }
+
+    [Fact]
     public void Six_inches_typed_as_152_mm_are_still_three_lifts() =>
         LiftPlan.For(Sheets.ClosedCell, Length.FromMillimetres(152.4)).Lifts.Count.ShouldBe(3);
 

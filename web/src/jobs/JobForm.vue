@@ -125,34 +125,8 @@ function cancel() {
       <input v-model="values.crew" class="input" :aria-invalid="!!faults.crew" />
       <em class="fault">{{ faults.crew }}</em>
     </label>
-    <label class="field">
-      <span>{{ t('jobs.form.climateZone') }}</span>
-      <select v-model="values.climateZone" class="input">
-        <option v-for="zone in choices.data.value?.climateZones" :key="zone">{{ zone }}</option>
-      </select>
-    </label>
-    <label class="field wide">
-      <span>{{ t('jobs.form.targetSet') }}</span>
-      <select v-model="values.targetSet" class="input">
-        <option v-for="set in choices.data.value?.targetSets" :key="set.id" :value="set.id">{{ set.edition }}</option>
-      </select>
-    </label>
     <fieldset>
-      <legend>{{ t('jobs.form.design') }}</legend>
-      <label v-for="field in typed" :key="field" class="field">
-        <span>{{ t(`jobs.form.${field}`) }}</span>
-        <input
-          v-model="values[field]"
-          class="input"
-          :aria-invalid="!!faults[field]"
-          :aria-describedby="`job-${field}-fault`"
-        />
-        <em :id="`job-${field}-fault`" class="fault">{{ faults[field] }}</em>
-        <DoubtNote :doubt="form.doubtOf(field)" @other="values[field] = $event" @right="form.right(field)" />
-      </label>
-    </fieldset>
-    <fieldset>
-      <legend>{{ t('section.year.title') }}</legend>
+      <legend>{{ t('jobs.form.placeTitle') }}</legend>
       <label class="field wide">
         <span>{{ t('jobs.form.place') }}</span>
         <select
@@ -201,6 +175,32 @@ function cancel() {
           <em class="fault">{{ faults[field] }}</em>
         </label>
       </template>
+    </fieldset>
+    <label class="field">
+      <span>{{ t('jobs.form.climateZone') }}</span>
+      <select v-model="values.climateZone" class="input">
+        <option v-for="zone in choices.data.value?.climateZones" :key="zone">{{ zone }}</option>
+      </select>
+    </label>
+    <label class="field wide">
+      <span>{{ t('jobs.form.targetSet') }}</span>
+      <select v-model="values.targetSet" class="input">
+        <option v-for="set in choices.data.value?.targetSets" :key="set.id" :value="set.id">{{ set.edition }}</option>
+      </select>
+    </label>
+    <fieldset>
+      <legend>{{ t('jobs.form.design') }}</legend>
+      <label v-for="field in typed" :key="field" class="field">
+        <span>{{ t(`jobs.form.${field}`) }}</span>
+        <input
+          v-model="values[field]"
+          class="input"
+          :aria-invalid="!!faults[field]"
+          :aria-describedby="`job-${field}-fault`"
+        />
+        <em :id="`job-${field}-fault`" class="fault">{{ faults[field] }}</em>
+        <DoubtNote :doubt="form.doubtOf(field)" @other="values[field] = $event" @right="form.right(field)" />
+      </label>
     </fieldset>
     <p v-if="notice" class="fault wide" role="alert">{{ stale ? t('jobs.form.conflict') : notice }}</p>
     <div class="wide buttons">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, ask, type Schemas } from '@/shared/api/client'
 import { keepEdit, versionOf } from '@/shared/keeping/records'
@@ -11,6 +12,13 @@ const props = defineProps<{ set: Schemas['TargetSetDetail']; mayEdit: boolean }>
 const emit = defineEmits<{ changed: []; remove: [] }>()
 const { t } = useI18n()
 const reader = useReader()
+
+// An edition may say nothing of an element in a zone: its place stays empty, so that no figure stands under another zone.
+const zones = computed(() =>
+  [...new Set(props.set.lines.flatMap((line) => line.cells.map((cell) => cell.zone)))].sort(),
+)
+const inZones = <T extends { zone: string }>(cells: readonly T[]): (T | { zone: string })[] =>
+  zones.value.map((zone) => cells.find((cell) => cell.zone === zone) ?? { zone })
 
 const typed = useTyped(
   () => `targets.${props.set.id}`,
@@ -43,17 +51,18 @@ const typed = useTyped(
         <thead>
           <tr>
             <th scope="col">{{ t('targets.part') }}</th>
-            <th v-for="cell in set.lines[0]?.cells" :key="cell.zone" scope="col">
-              {{ t('targets.zone', { zone: cell.zone }) }}
+            <th v-for="zone in zones" :key="zone" scope="col">
+              {{ t('targets.zone', { zone }) }}
             </th>
           </tr>
         </thead>
         <tbody>
           <tr v-for="line in set.lines" :key="line.element">
             <th scope="row">{{ t(`targets.element.${line.element}`) }}</th>
-            <td v-for="cell in line.cells" :key="cell.zone">
+            <td v-for="cell in inZones(line.cells)" :key="cell.zone">
+              <template v-if="!('greatestU' in cell)">–</template>
               <TypedField
-                v-if="mayEdit"
+                v-else-if="mayEdit"
                 hide-label
                 :typed="typed"
                 :field="cell.field"
@@ -61,6 +70,17 @@ const typed = useTyped(
                 :kept="reader.print(cell.greatestU)"
               />
               <template v-else>{{ reader.print(cell.greatestU) }}</template>
+            </td>
+          </tr>
+          <tr v-if="set.slabs.length">
+            <th scope="row">{{ t('targets.element.slab') }}</th>
+            <td v-for="cell in inZones(set.slabs)" :key="cell.zone">
+              <template v-if="'leastR' in cell"
+                >{{ reader.print(cell.leastR) }}<br />{{
+                  t('targets.along', { along: reader.print(cell.along) })
+                }}</template
+              >
+              <template v-else>–</template>
             </td>
           </tr>
         </tbody>

@@ -43,6 +43,24 @@ public sealed record MemberCurve(Curve Psi, Curve Coldest)
         return Kept.GetOrAdd(key, _ => Solved(section, k));
     }
 
+    /// <summary>ψ of the same members at another depth, between curves solved at depths an inch apart: a depth is sought in steps too many to solve each.</summary>
+    /// <param name="section">The case at its own depth.</param>
+    /// <param name="depth">The other depth.</param>
+    internal static Curve? PsiAt(SectionCase section, Length depth)
+    {
+        var knot = Length.FromInches(1).Metres;
+        var from = section.Members.Depth.Metres;
+        var below = Math.Floor((depth.Metres - from) / knot + 1e-9);
+        var share = Math.Clamp((depth.Metres - from) / knot - below, 0, 1);
+        var least = below * knot + from > knot / 2 ? below : below + 1;
+        return share < 1e-6 || least > below ? Solved(least) : Solved(below) is { } low && Solved(below + 1) is { } high ? Mixed(low, high, share) : null;
+
+        Curve? Solved(double knots) => For(section with { Members = section.Members with { Depth = new(from + knots * knot) } })?.Psi;
+
+        static Curve Mixed(Curve low, Curve high, double share) =>
+            new(low.Name, [.. low.Points.Zip(high.Points, (a, b) => new CurvePoint(a.X, a.Y + (b.Y - a.Y) * share))], Dimension.Number);
+    }
+
     /// <summary>Solves one of the fills of a section's curve beforehand, so that whoever has no second thread can do it in small pieces while nobody asks.</summary>
     /// <param name="section">The case.</param>
     /// <param name="fill">Which, from 0 to <see cref="Fills"/> - 1.</param>

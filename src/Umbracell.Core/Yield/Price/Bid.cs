@@ -48,7 +48,7 @@ public sealed record BidHeat(double KilowattHours, Working Working);
 /// <param name="Foams">Foams in the order they are sprayed.</param>
 /// <param name="Bought">What else is put in.</param>
 /// <param name="Shaved">Whether it is shaved flush.</param>
-/// <param name="Waits">Least waits between its lifts.</param>
+/// <param name="Waits">Least waits between its lifts, and between one foam and the next.</param>
 /// <param name="Heat">Heat it needs; null where none.</param>
 public sealed record BidSurface(string Name, Area Treated, AccessKind Access, IReadOnlyList<BidFoam> Foams, IReadOnlyList<BidBought> Bought, bool Shaved, TimeSpan Waits, BidHeat? Heat = null)
 {

@@ -184,7 +184,8 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
 
     private Bid Priced(IReadOnlyList<BidFoam> foams, BidHeat? heat)
     {
-        var waits = foams.Aggregate(TimeSpan.Zero, (sum, f) => sum + LiftPlan.For(f.Sheet, c.Thickness * (f.Volume / foams.Aggregate(default(FoamVolume), (s, one) => s + one.Volume))).LeastTime + (foams.Count > 1 && f != foams[^1] ? f.Sheet.LeastWait : TimeSpan.Zero));
+        var whole = foams.Aggregate(default(FoamVolume), (sum, f) => sum + f.Volume);
+        var waits = LiftPlan.LeastTimeOf([.. foams.Select(f => LiftPlan.For(f.Sheet, c.Thickness * (f.Volume / whole)))]);
         return Bid.Of([new(c.Name, c.Treated, c.Access, foams, [], false, waits, heat)], c.Rates);
     }
 

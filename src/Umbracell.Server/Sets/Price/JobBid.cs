@@ -2,6 +2,7 @@ using Umbracell.Core.Air;
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Choosing;
 using Umbracell.Core.Conditions;
+using Umbracell.Core.Lifts;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Yield;
@@ -70,7 +71,7 @@ internal sealed record JobBid(Bid Bid, IReadOnlyList<PricedSurface> Surfaces, IR
             [.. row.AllSets.Select(one => new BidFoam(one.Sheet, one.Sets.Demand.Volume, one.Sets.Sets.Median, one.Sets.Sets.Working) { MeanDepthSd = one.Sets.Spread.MeanDepth })],
             [.. Bought(row)],
             row.Shaved,
-            row.Section?.Lifts.Aggregate(TimeSpan.Zero, (sum, plan) => sum + plan.LeastTime) ?? TimeSpan.Zero)
+            LiftPlan.LeastTimeOf(row.Section?.Lifts ?? []))
         {
             Trades = row.System == CandidateKind.NewRoofOnBoard ? [new("tearOff", means.Rates.TearOffPerM2), new("newCovering", means.Rates.NewCoveringPerM2)] : [],
         };

@@ -16,8 +16,8 @@ export function useFindingText() {
   /** What meets at a place in a section: the two layers on either side of it. */
   function place(key: string) {
     const [outer, inner] = key.split('|').map((one) => t(`material.${one}`))
-    if (key === 'foam|foam') return t('material.betweenFoams')
-    return outer === inner ? outer! : t('material.against', { outer, inner })
+    if (key === 'foam|foam') return t('harmedPlace.betweenFoams')
+    return outer === inner ? outer! : t('harmedPlace.against', { outer, inner })
   }
 
   const figures = (all: Record<string, Schemas['FigureAnswer']>) =>
