@@ -55,9 +55,10 @@ function compare(candidate: Candidate) {
 const pair = computed(() => compared.value.map(byId).filter((one): one is Candidate => one !== null))
 
 // Said once for all that read so: the places about which monthly means cannot tell.
-const untold = computed(() => [
-  ...new Set(standing.value.map((one) => one.dampest?.untold).filter((one): one is string => !!one)),
-])
+const untold = computed(() => {
+  const places = standing.value.map((one) => one.dampest?.untold).filter((one): one is string => !!one)
+  return [...new Set(places)].map((one) => text.place(one)).join(', ')
+})
 
 const scoreParts = computed(() =>
   (advised.value ?? standing.value[0])?.scores.map((one) => t(`choose.part.${one.part}`)).join(', '),
@@ -154,9 +155,7 @@ const costOf = (candidate: Candidate) => (candidate.cost ? reader.print(candidat
       />
       <section class="lanes no-print" :aria-busy="desk.busy.value">
         <h2 class="visually-hidden">{{ t('choose.candidates') }}</h2>
-        <p v-for="place in untold" :key="place" class="small">
-          {{ t('choose.untold', { place: text.place(place) }) }}
-        </p>
+        <p v-if="untold" class="small">{{ t('choose.untold', { place: untold }) }}</p>
         <p v-if="scoreParts" class="small quiet">{{ t('choose.legend', { parts: scoreParts }) }}</p>
         <CandidateLane
           v-for="one in standing"
