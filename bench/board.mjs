@@ -2,7 +2,8 @@
 // Usage: node bench/board.mjs http://127.0.0.1:5210 [sign-in name] [password]
 import { performance } from 'node:perf_hooks'
 
-const [base = 'http://127.0.0.1:5210', name = 'owner@ninthacre.example', password = 'umbra-demo'] = process.argv.slice(2)
+const [base = 'http://127.0.0.1:5210', name = 'owner@ninthacre.example', password = 'umbra-demo'] =
+  process.argv.slice(2)
 const SURFACES = 200
 const CALLS = 50
 
@@ -20,18 +21,47 @@ async function ask(method, path, body) {
 
 const median = (values) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]
 const show = (what, values) =>
-  console.log(`${what}: median ${median(values).toFixed(1)} ms, least ${Math.min(...values).toFixed(1)}, greatest ${Math.max(...values).toFixed(1)} (${values.length} calls)`)
+  console.log(
+    `${what}: median ${median(values).toFixed(1)} ms, least ${Math.min(...values).toFixed(1)}, ` +
+      `greatest ${Math.max(...values).toFixed(1)} (${values.length} calls)`,
+  )
 
 await ask('POST', '/api/session', { signInName: name, password })
-const job = (await ask('POST', '/api/jobs', { version: null, units: 'us', fields: { name: 'Bench: 200 surfaces', climateZone: '6A' } })).json.id
+const job = (
+  await ask('POST', '/api/jobs', {
+    version: null,
+    units: 'us',
+    fields: { name: 'Bench: 200 surfaces', climateZone: '6A' },
+  })
+).json.id
 const kinds = ['studWall', 'unventedDeck', 'bandJoist', 'basementWall', 'ventedRafters', 'metalWall']
-const sizes = { studWall: "24' x 9'", unventedDeck: "12' x 40' at 9:12", bandJoist: "90' x 11'", basementWall: "90' x 7'", ventedRafters: "12' x 40' at 9:12", metalWall: "60' x 14'" }
+const sizes = {
+  studWall: "24' x 9'",
+  unventedDeck: "12' x 40' at 9:12",
+  bandJoist: "90' x 11'",
+  basementWall: "90' x 7'",
+  ventedRafters: "12' x 40' at 9:12",
+  metalWall: "60' x 14'",
+}
 let last
 for (let i = 0; i < SURFACES; i++) {
   const kind = kinds[i % kinds.length]
-  const fields = { name: `Surface ${i + 1}`, kind, size: sizes[kind], sheet: i % 3 ? 'marl-cc-20' : 'fleece-oc-5', thickness: '3 1/2' }
+  const fields = {
+    name: `Surface ${i + 1}`,
+    kind,
+    size: sizes[kind],
+    sheet: i % 3 ? 'marl-cc-20' : 'fleece-oc-5',
+    thickness: '3 1/2',
+  }
   last = (await ask('POST', `/api/jobs/${job}/surfaces`, { version: null, units: 'us', fields })).json
-  const readings = { substrate: '55', air: '58', humidity: '60', drumA: '71', drumB: '72', ...(last.substrate === 'wood' ? { wood: '14' } : { foundDry: 'yes' }) }
+  const readings = {
+    substrate: '55',
+    air: '58',
+    humidity: '60',
+    drumA: '71',
+    drumB: '72',
+    ...(last.substrate === 'wood' ? { wood: '14' } : { foundDry: 'yes' }),
+  }
   await ask('POST', `/api/surfaces/${last.id}/readings`, { version: null, units: 'us', fields: readings })
 }
 
@@ -43,13 +73,23 @@ const timed = async (what) => {
 await timed(() => ask('GET', `/api/jobs/${job}/board`))
 const boards = []
 for (let i = 0; i < CALLS; i++) boards.push(await timed(() => ask('GET', `/api/jobs/${job}/board`)))
-show(`board of ${SURFACES} surfaces, on the server`, boards.map((b) => b.server))
-show(`board of ${SURFACES} surfaces, round trip`, boards.map((b) => b.whole))
+show(
+  `board of ${SURFACES} surfaces, on the server`,
+  boards.map((b) => b.server),
+)
+show(
+  `board of ${SURFACES} surfaces, round trip`,
+  boards.map((b) => b.whole),
+)
 
 const question = (await ask('GET', `/api/surfaces/${last.id}/section`)).json.question
 const steps = []
-for (let i = 0; i < CALLS; i++) steps.push(await timed(() => ask('POST', '/api/compute/section', { ...question, thicknessMm: 50 + i })))
-show('section after a thickness step, round trip', steps.map((s) => s.whole))
+for (let i = 0; i < CALLS; i++)
+  steps.push(await timed(() => ask('POST', '/api/compute/section', { ...question, thicknessMm: 50 + i })))
+show(
+  'section after a thickness step, round trip',
+  steps.map((s) => s.whole),
+)
 
 // All systems of every surface with their flip points, line by line as the page gets them.
 const weighing = []
@@ -64,4 +104,7 @@ show(`systems of ${SURFACES} surfaces weighed`, weighing)
 
 const prices = []
 for (let i = 0; i < 5; i++) prices.push(await timed(() => ask('GET', `/api/jobs/${job}/price`)))
-show(`price of ${SURFACES} surfaces with all cold routes, round trip`, prices.map((p) => p.whole))
+show(
+  `price of ${SURFACES} surfaces with all cold routes, round trip`,
+  prices.map((p) => p.whole),
+)

@@ -54,7 +54,8 @@ first_free_port() {
 changed_since() {
   local stamp=$1
   shift
-  [ ! -f "$stamp" ] || [ -n "$(find "$@" \( -name node_modules -o -name bin -o -name obj -o -name dist -o -name schema.d.ts -o -name components.d.ts \) -prune -o -newer "$stamp" -type f -print -quit)" ]
+  local made=(-name node_modules -o -name bin -o -name obj -o -name dist -o -name schema.d.ts -o -name components.d.ts)
+  [ ! -f "$stamp" ] || [ -n "$(find "$@" \( "${made[@]}" \) -prune -o -newer "$stamp" -type f -print -quit)" ]
 }
 
 # step NAME COMMAND...: runs quietly; on failure shows the end of what it printed and stops.
@@ -82,7 +83,8 @@ install_web_packages() {
 # The core for the browser: trimmed WebAssembly, laid where the pages' build takes it along.
 build_browser_core() {
   mkdir -p .run
-  if [ ! -f web/public/core/dotnet.js ] || changed_since .run/core.stamp src/Umbracell.Core src/Umbracell.Questions src/Umbracell.Core.Browser Directory.Build.props; then
+  local from=(src/Umbracell.Core src/Umbracell.Questions src/Umbracell.Core.Browser Directory.Build.props)
+  if [ ! -f web/public/core/dotnet.js ] || changed_since .run/core.stamp "${from[@]}"; then
     say 'Building the core for the browser ...'
     touch .run/core.stamp.new
     rm -rf .run/core web/public/core

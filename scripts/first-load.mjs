@@ -22,7 +22,8 @@ for (const view of ['JobFrame', 'BoardView']) {
   for (const name of assets.filter((one) => one.startsWith(`${view}-`))) take(name)
 }
 // Western pages fetch the latin cut of each variable font.
-for (const name of assets.filter((one) => /latin-wght-normal.*\.woff2$/.test(one) && !one.includes('latin-ext'))) seen.add(name)
+for (const name of assets.filter((one) => /latin-wght-normal.*\.woff2$/.test(one) && !one.includes('latin-ext')))
+  seen.add(name)
 
 const size = (name) => {
   const bytes = readFileSync(join(dist, 'assets', name))

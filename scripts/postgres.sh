@@ -51,7 +51,8 @@ make_cluster() {
   # initdb reads the first password from a file; that one is its account's alone and gone a moment later.
   password_file=$(mktemp) && secret admin >"$password_file"
   [ "$(id -u)" -ne 0 ] || chown postgres "$PG_DATA" "$password_file"
-  if ! as_database_account "$PG_BIN/initdb" -D "$PG_DATA" -U umbracell_admin --pwfile="$password_file" --auth=scram-sha-256 --encoding=UTF8 --locale=C.UTF-8 >"$PG_LOG" 2>&1; then
+  if ! as_database_account "$PG_BIN/initdb" -D "$PG_DATA" -U umbracell_admin --pwfile="$password_file" \
+    --auth=scram-sha-256 --encoding=UTF8 --locale=C.UTF-8 >"$PG_LOG" 2>&1; then
     rm -rf "$PG_DATA" "$password_file"
     fail "the database could not be made in $PG_DATA: $(tail -n 1 "$PG_LOG")"
   fi
@@ -66,7 +67,8 @@ admin_psql() {
 make_roles() {
   admin_psql -d postgres -v owner="$(secret owner)" -v app="$(secret app)" >/dev/null <<'SQL' || fail 'the database roles could not be made.'
 select 'create role umbracell_owner login' where not exists (select from pg_roles where rolname = 'umbracell_owner') \gexec
-select 'create role umbracell_app login nosuperuser nobypassrls nocreatedb nocreaterole' where not exists (select from pg_roles where rolname = 'umbracell_app') \gexec
+select 'create role umbracell_app login nosuperuser nobypassrls nocreatedb nocreaterole'
+  where not exists (select from pg_roles where rolname = 'umbracell_app') \gexec
 alter role umbracell_owner password :'owner';
 alter role umbracell_app password :'app';
 SQL

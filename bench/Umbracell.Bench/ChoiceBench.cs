@@ -28,7 +28,13 @@ public class ChoiceBench
                 Kind = SurfaceKind.StudWall,
                 Outboard = [Of("wood-siding", 19), Of("osb", 11)],
                 Inboard = [Of("gypsum-board", 12.7)],
-                Members = new(MemberMaterial.Wood, Length.FromInches(7.25), Length.FromInches(24), 0.22, ShippedData.Materials["softwood"].Conductivity),
+                Members = new(
+                    MemberMaterial.Wood,
+                    Length.FromInches(7.25),
+                    Length.FromInches(24),
+                    0.22,
+                    ShippedData.Materials["softwood"].Conductivity
+                ),
                 HeatFlow = HeatFlow.Horizontal,
                 Exposure = Exposure.Outdoors,
                 Films = FilmSet.Us,
@@ -37,14 +43,28 @@ public class ChoiceBench
                 Target = new(ThermalTransmittance.FromUsU(0.045), "bench"),
                 ClimateZone = "6A",
             },
-            Facts = new() { WoodSubstrate = true, WoodMoisturePercent = 14, Treated = new(120) },
+            Facts = new()
+            {
+                WoodSubstrate = true,
+                WoodMoisturePercent = 14,
+                Treated = new(120),
+            },
             Sheets = sheets,
-            Materials = new(ShippedData.Batts, ShippedData.Materials["foam-board"], ShippedData.Materials["foil-board"], ShippedData.Materials["vapour-coat"], ShippedData.Materials["weather-coat"]),
+            Materials = new(
+                ShippedData.Batts,
+                ShippedData.Materials["foam-board"],
+                ShippedData.Materials["foil-board"],
+                ShippedData.Materials["vapour-coat"],
+                ShippedData.Materials["weather-coat"]
+            ),
             Year = new(outdoor, outdoor.ConvertAll(m => HumidityClasses.Room(2, m, new(21)))),
             Rates = new()
             {
                 SetPrice = sheets.ToDictionary(s => s.Id, s => s.Cell == Core.Materials.CellStructure.Open ? 2200.0 : 2700),
-                MaterialPrice = ShippedData.Batts.Select(b => b.Id).Concat(["foam-board", "foil-board", "vapour-coat", "weather-coat"]).ToDictionary(id => id, _ => 0.5),
+                MaterialPrice = ShippedData
+                    .Batts.Select(b => b.Id)
+                    .Concat(["foam-board", "foil-board", "vapour-coat", "weather-coat"])
+                    .ToDictionary(id => id, _ => 0.5),
                 CrewHour = 150,
                 ClosedBoardFeetPerHour = 1100,
                 OpenBoardFeetPerHour = 3400,

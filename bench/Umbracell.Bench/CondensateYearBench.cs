@@ -3,7 +3,8 @@ using Umbracell.Core.Moisture;
 
 namespace Umbracell.Bench;
 
-/// <summary>The balance of a year by itself, on an assembly cut into thirty slices: what every month condenses and dries. It allocates nothing; the months and findings told of it are the caller's.</summary>
+/// <summary>The balance of a year by itself, on an assembly cut into thirty slices: what every month condenses and dries. It allocates
+/// nothing; the months and findings told of it are the caller's.</summary>
 [MemoryDiagnoser]
 [ShortRunJob]
 public class CondensateYearBench

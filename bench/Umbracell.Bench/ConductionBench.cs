@@ -20,18 +20,19 @@ public class ConductionBench
     public int Volumes { get; set; }
 
     [GlobalSetup]
-    public void Setup() => _wall = new()
-    {
-        Kind = SurfaceKind.MetalWall,
-        Outboard = [new(ShippedData.Materials["steel-skin"], Length.FromMillimetres(0.6))],
-        Inboard = [],
-        Members = new(MemberMaterial.Girt, Length.FromInches(8), new(1.5), 0, new(50), new(new(0.0635), new(0.0019), new(0.0006))),
-        HeatFlow = HeatFlow.Horizontal,
-        Exposure = Exposure.Outdoors,
-        Films = FilmSet.Us,
-        Fill = [new FoamFill(Sheet, Length.FromInches(3))],
-        Air = new(new(20), new(40), new(-18), new(80)),
-    };
+    public void Setup() =>
+        _wall = new()
+        {
+            Kind = SurfaceKind.MetalWall,
+            Outboard = [new(ShippedData.Materials["steel-skin"], Length.FromMillimetres(0.6))],
+            Inboard = [],
+            Members = new(MemberMaterial.Girt, Length.FromInches(8), new(1.5), 0, new(50), new(new(0.0635), new(0.0019), new(0.0006))),
+            HeatFlow = HeatFlow.Horizontal,
+            Exposure = Exposure.Outdoors,
+            Films = FilmSet.Us,
+            Fill = [new FoamFill(Sheet, Length.FromInches(3))],
+            Air = new(new(20), new(40), new(-18), new(80)),
+        };
 
     // Another thickness each time: a field that was solved before is kept.
     private static FoamFill Foam(int step) => new(Sheet, new(0.05 + step % 5000 * 1e-5));

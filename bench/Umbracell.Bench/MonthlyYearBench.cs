@@ -26,7 +26,13 @@ public class MonthlyYearBench
             Kind = SurfaceKind.StudWall,
             Outboard = [Of("wood-siding", 19), Of("osb", 11)],
             Inboard = [Of("gypsum-board", 12.7)],
-            Members = new(MemberMaterial.Wood, Length.FromInches(7.25), Length.FromInches(24), 0.22, ShippedData.Materials["softwood"].Conductivity),
+            Members = new(
+                MemberMaterial.Wood,
+                Length.FromInches(7.25),
+                Length.FromInches(24),
+                0.22,
+                ShippedData.Materials["softwood"].Conductivity
+            ),
             HeatFlow = HeatFlow.Horizontal,
             Exposure = Exposure.Outdoors,
             Films = FilmSet.Us,

@@ -4,15 +4,14 @@ using System.Text.Json;
 using Umbracell.Core.Assemblies.Conduction;
 using Umbracell.Questions.Section;
 
-/// <summary>The door through which a page asks the core that runs beside it: JSON in and out, the same as the server's compute endpoints.</summary>
+/// <summary>The door through which a page asks the core that runs beside it: JSON in and out, the same as the server's compute
+/// endpoints.</summary>
 [SupportedOSPlatform("browser")]
 internal static partial class Door
 {
     private static Shelf? _shelf;
 
-    private static void Main()
-    {
-    }
+    private static void Main() { }
 
     /// <summary>Lays out what questions can name; asked for once from the server.</summary>
     [JSExport]
@@ -37,7 +36,8 @@ internal static partial class Door
         }
     }
 
-    /// <summary>Solves one piece of what a question's metal members need before a hand may move them; a page calls it while nothing else is asked.</summary>
+    /// <summary>Solves one piece of what a question's metal members need before a hand may move them; a page calls it while nothing else
+    /// is asked.</summary>
     /// <param name="question">The question.</param>
     /// <param name="piece">Which piece, from 0.</param>
     /// <returns>False where there is no such piece: all is ready.</returns>

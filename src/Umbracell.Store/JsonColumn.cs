@@ -11,14 +11,24 @@ internal static class JsonColumn
 {
     private const int SchemaVersion = 1;
 
-    private static readonly JsonSerializerOptions Options = new(JsonSerializerDefaults.Web) { Converters = { new JsonStringEnumConverter() } };
+    private static readonly JsonSerializerOptions Options = new(JsonSerializerDefaults.Web)
+    {
+        Converters = { new JsonStringEnumConverter() },
+    };
 
     public static PropertyBuilder<T?> AsJson<T>(this PropertyBuilder<T?> property)
         where T : class =>
-        property.HasColumnType("jsonb").HasConversion(
-            value => Write(value),
-            text => Read<T>(text),
-            new ValueComparer<T?>((a, b) => Write(a) == Write(b), value => Write(value).GetHashCode(StringComparison.Ordinal), value => value));
+        property
+            .HasColumnType("jsonb")
+            .HasConversion(
+                value => Write(value),
+                text => Read<T>(text),
+                new ValueComparer<T?>(
+                    (a, b) => Write(a) == Write(b),
+                    value => Write(value).GetHashCode(StringComparison.Ordinal),
+                    value => value
+                )
+            );
 
     private static string Write<T>(T? value)
         where T : class => JsonSerializer.Serialize(new Versioned<T>(SchemaVersion, value), Options);

@@ -12,10 +12,13 @@ public static class StoreSetup
     {
         services.AddScoped<FirmScope>();
         services.AddScoped<FirmScopeInterceptor>();
-        services.AddDbContext<UmbracellDb>((provider, options) => options
-            .UseNpgsql(connectionString)
-            .UseSnakeCaseNamingConvention()
-            .AddInterceptors(provider.GetRequiredService<FirmScopeInterceptor>()));
+        services.AddDbContext<UmbracellDb>(
+            (provider, options) =>
+                options
+                    .UseNpgsql(connectionString)
+                    .UseSnakeCaseNamingConvention()
+                    .AddInterceptors(provider.GetRequiredService<FirmScopeInterceptor>())
+        );
         return services;
     }
 }
@@ -24,5 +27,11 @@ public static class StoreSetup
 internal sealed class DesignTimeDb : IDesignTimeDbContextFactory<UmbracellDb>
 {
     public UmbracellDb CreateDbContext(string[] args) =>
-        new(new DbContextOptionsBuilder<UmbracellDb>().UseNpgsql("Host=127.0.0.1;Database=umbracell").UseSnakeCaseNamingConvention().Options, new FirmScope());
+        new(
+            new DbContextOptionsBuilder<UmbracellDb>()
+                .UseNpgsql("Host=127.0.0.1;Database=umbracell")
+                .UseSnakeCaseNamingConvention()
+                .Options,
+            new FirmScope()
+        );
 }

@@ -114,26 +114,41 @@ public sealed class UmbracellDb(DbContextOptions<UmbracellDb> options, FirmScope
             job.Property(j => j.Priorities).AsJson();
             job.Property(j => j.Exceptions).AsJson();
             job.Property(j => j.Pricing).AsJson();
-            job.HasOne(j => j.OwnPlace).WithMany().HasForeignKey(j => new { j.FirmId, j.OwnPlaceId }).HasPrincipalKey(p => new { p.FirmId, p.Id }).OnDelete(DeleteBehavior.Restrict);
+            job.HasOne(j => j.OwnPlace)
+                .WithMany()
+                .HasForeignKey(j => new { j.FirmId, j.OwnPlaceId })
+                .HasPrincipalKey(p => new { p.FirmId, p.Id })
+                .OnDelete(DeleteBehavior.Restrict);
             job.Navigation(j => j.OwnPlace).AutoInclude();
-            job.HasOne(j => j.OwnTargets).WithMany().HasForeignKey(j => new { j.FirmId, j.OwnTargetsId }).HasPrincipalKey(t => new { t.FirmId, t.Id }).OnDelete(DeleteBehavior.Restrict);
+            job.HasOne(j => j.OwnTargets)
+                .WithMany()
+                .HasForeignKey(j => new { j.FirmId, j.OwnTargetsId })
+                .HasPrincipalKey(t => new { t.FirmId, t.Id })
+                .OnDelete(DeleteBehavior.Restrict);
             job.Navigation(j => j.OwnTargets).AutoInclude();
             job.HasQueryFilter(j => j.FirmId == CurrentFirm);
         });
         modelBuilder.Entity<Surface>(surface =>
         {
             surface.HasAlternateKey(s => new { s.FirmId, s.Id });
-            surface.HasOne<Job>().WithMany(j => j.Surfaces).HasForeignKey(s => new { s.FirmId, s.JobId }).HasPrincipalKey(j => new { j.FirmId, j.Id });
+            surface
+                .HasOne<Job>()
+                .WithMany(j => j.Surfaces)
+                .HasForeignKey(s => new { s.FirmId, s.JobId })
+                .HasPrincipalKey(j => new { j.FirmId, j.Id });
             surface.HasIndex(s => new { s.JobId, s.Position });
             surface.Property(s => s.Name).HasMaxLength(200);
             surface.Property(s => s.Version).IsRowVersion();
-            surface.OwnsOne(s => s.Assembly, assembly =>
-            {
-                assembly.ToJson();
-                assembly.OwnsMany(a => a.Outboard);
-                assembly.OwnsMany(a => a.Inboard);
-                assembly.OwnsOne(a => a.Baffle);
-            });
+            surface.OwnsOne(
+                s => s.Assembly,
+                assembly =>
+                {
+                    assembly.ToJson();
+                    assembly.OwnsMany(a => a.Outboard);
+                    assembly.OwnsMany(a => a.Inboard);
+                    assembly.OwnsOne(a => a.Baffle);
+                }
+            );
             surface.OwnsOne(s => s.Details, details => details.ToJson());
             surface.Property(s => s.System).AsJson();
             surface.Property(s => s.ChoiceFacts).AsJson();
@@ -143,13 +158,22 @@ public sealed class UmbracellDb(DbContextOptions<UmbracellDb> options, FirmScope
         modelBuilder.Entity<OpeningRow>(opening =>
         {
             opening.ToTable("surface_openings");
-            opening.HasOne<Surface>().WithMany(s => s.Openings).HasForeignKey(o => new { o.FirmId, o.SurfaceId }).HasPrincipalKey(s => new { s.FirmId, s.Id });
+            opening
+                .HasOne<Surface>()
+                .WithMany(s => s.Openings)
+                .HasForeignKey(o => new { o.FirmId, o.SurfaceId })
+                .HasPrincipalKey(s => new { s.FirmId, s.Id });
             opening.HasQueryFilter(o => o.FirmId == CurrentFirm);
         });
         modelBuilder.Entity<ReadingRow>(reading =>
         {
             reading.HasOne<Job>().WithMany().HasForeignKey(r => new { r.FirmId, r.JobId }).HasPrincipalKey(j => new { j.FirmId, j.Id });
-            reading.HasOne<Surface>().WithMany().HasForeignKey(r => new { r.FirmId, r.SurfaceId }).HasPrincipalKey(s => new { s.FirmId, s.Id }).OnDelete(DeleteBehavior.Cascade);
+            reading
+                .HasOne<Surface>()
+                .WithMany()
+                .HasForeignKey(r => new { r.FirmId, r.SurfaceId })
+                .HasPrincipalKey(s => new { s.FirmId, s.Id })
+                .OnDelete(DeleteBehavior.Cascade);
             reading.Ignore(r => r.Dimension);
             reading.HasIndex(r => new { r.JobId, r.TakenAt });
             reading.HasQueryFilter(r => r.FirmId == CurrentFirm);
@@ -211,7 +235,12 @@ public sealed class UmbracellDb(DbContextOptions<UmbracellDb> options, FirmScope
         modelBuilder.Entity<PlaceHoursRow>(hours =>
         {
             hours.HasKey(h => h.PlaceId);
-            hours.HasOne<PlaceRow>().WithOne().HasForeignKey<PlaceHoursRow>(h => new { h.FirmId, h.PlaceId }).HasPrincipalKey<PlaceRow>(p => new { p.FirmId, p.Id }).OnDelete(DeleteBehavior.Cascade);
+            hours
+                .HasOne<PlaceRow>()
+                .WithOne()
+                .HasForeignKey<PlaceHoursRow>(h => new { h.FirmId, h.PlaceId })
+                .HasPrincipalKey<PlaceRow>(p => new { p.FirmId, p.Id })
+                .OnDelete(DeleteBehavior.Cascade);
             hours.HasQueryFilter(h => h.FirmId == CurrentFirm);
         });
     }
@@ -220,7 +249,10 @@ public sealed class UmbracellDb(DbContextOptions<UmbracellDb> options, FirmScope
     {
         modelBuilder.Entity<SiteNoteRow>(note =>
         {
-            note.HasOne<Surface>().WithMany(s => s.Notes).HasForeignKey(n => new { n.FirmId, n.SurfaceId }).HasPrincipalKey(s => new { s.FirmId, s.Id });
+            note.HasOne<Surface>()
+                .WithMany(s => s.Notes)
+                .HasForeignKey(n => new { n.FirmId, n.SurfaceId })
+                .HasPrincipalKey(s => new { s.FirmId, s.Id });
             note.Property(n => n.Words).HasMaxLength(500);
             note.HasQueryFilter(n => n.FirmId == CurrentFirm);
         });
@@ -228,7 +260,11 @@ public sealed class UmbracellDb(DbContextOptions<UmbracellDb> options, FirmScope
         {
             OfJob(joint);
             joint.HasOne<Surface>().WithMany().HasForeignKey(j => new { j.FirmId, j.FirstId }).HasPrincipalKey(s => new { s.FirmId, s.Id });
-            joint.HasOne<Surface>().WithMany().HasForeignKey(j => new { j.FirmId, j.SecondId }).HasPrincipalKey(s => new { s.FirmId, s.Id });
+            joint
+                .HasOne<Surface>()
+                .WithMany()
+                .HasForeignKey(j => new { j.FirmId, j.SecondId })
+                .HasPrincipalKey(s => new { s.FirmId, s.Id });
             joint.Property(j => j.Version).IsRowVersion();
         });
         modelBuilder.Entity<ComplaintRow>(complaint =>
@@ -240,13 +276,27 @@ public sealed class UmbracellDb(DbContextOptions<UmbracellDb> options, FirmScope
         {
             OfJob(mark);
             mark.ToTable("preparation_marks");
-            mark.HasOne<Surface>().WithMany().HasForeignKey(m => new { m.FirmId, m.SurfaceId }).HasPrincipalKey(s => new { s.FirmId, s.Id });
-            mark.HasIndex(m => new { m.JobId, m.SurfaceId, m.Item }).IsUnique().AreNullsDistinct(false);
+            mark.HasOne<Surface>()
+                .WithMany()
+                .HasForeignKey(m => new { m.FirmId, m.SurfaceId })
+                .HasPrincipalKey(s => new { s.FirmId, s.Id });
+            mark.HasIndex(m => new
+                {
+                    m.JobId,
+                    m.SurfaceId,
+                    m.Item,
+                })
+                .IsUnique()
+                .AreNullsDistinct(false);
         });
         modelBuilder.Entity<PhotoRow>(photo =>
         {
             OfJob(photo);
-            photo.HasOne<Surface>().WithMany().HasForeignKey(p => new { p.FirmId, p.SurfaceId }).HasPrincipalKey(s => new { s.FirmId, s.Id });
+            photo
+                .HasOne<Surface>()
+                .WithMany()
+                .HasForeignKey(p => new { p.FirmId, p.SurfaceId })
+                .HasPrincipalKey(s => new { s.FirmId, s.Id });
         });
         modelBuilder.Entity<FanTestRow>(test =>
         {
@@ -256,14 +306,22 @@ public sealed class UmbracellDb(DbContextOptions<UmbracellDb> options, FirmScope
         modelBuilder.Entity<ThermalPictureRow>(picture =>
         {
             OfJob(picture);
-            picture.HasOne<Surface>().WithMany().HasForeignKey(p => new { p.FirmId, p.SurfaceId }).HasPrincipalKey(s => new { s.FirmId, s.Id });
+            picture
+                .HasOne<Surface>()
+                .WithMany()
+                .HasForeignKey(p => new { p.FirmId, p.SurfaceId })
+                .HasPrincipalKey(s => new { s.FirmId, s.Id });
             picture.OwnsMany(p => p.Spots, spots => spots.ToJson());
             picture.Property(p => p.Version).IsRowVersion();
         });
         modelBuilder.Entity<LoggerSeriesRow>(series =>
         {
             OfJob(series);
-            series.HasOne<Surface>().WithMany().HasForeignKey(s => new { s.FirmId, s.SurfaceId }).HasPrincipalKey(s => new { s.FirmId, s.Id });
+            series
+                .HasOne<Surface>()
+                .WithMany()
+                .HasForeignKey(s => new { s.FirmId, s.SurfaceId })
+                .HasPrincipalKey(s => new { s.FirmId, s.Id });
         });
         modelBuilder.Entity<BufferSpaceRow>(space =>
         {
@@ -290,7 +348,11 @@ public sealed class UmbracellDb(DbContextOptions<UmbracellDb> options, FirmScope
     private void OfJob<T>(EntityTypeBuilder<T> row)
         where T : class, IJobRow
     {
-        row.HasOne<Job>().WithMany().HasForeignKey(nameof(IJobRow.FirmId), nameof(IJobRow.JobId)).HasPrincipalKey(nameof(IJobRow.FirmId), nameof(Job.Id)).OnDelete(DeleteBehavior.Cascade);
+        row.HasOne<Job>()
+            .WithMany()
+            .HasForeignKey(nameof(IJobRow.FirmId), nameof(IJobRow.JobId))
+            .HasPrincipalKey(nameof(IJobRow.FirmId), nameof(Job.Id))
+            .OnDelete(DeleteBehavior.Cascade);
         row.HasQueryFilter(r => r.FirmId == CurrentFirm);
     }
 }

@@ -34,12 +34,17 @@ public sealed class DocumentTests
         page.GetWords().ShouldAllBe(w => w.BoundingBox.Right <= page.Width - 40 && w.BoundingBox.Left >= 40);
     }
 
-    private static ComparisonDocument Page(PaperSize paper, string cell) => new(
-        "Ninth Acre",
-        "Two ways to insulate",
-        "Hall, made-up job: −15 °C to 2 ½ in",
-        [new("Closed cell", "3 in of foam", [new("osb", 11), new("closed", 76), new("unheard-of", 0.5)]), new("Open cell", "7 in of foam", [new("osb", 11), new("open", 178)])],
-        [new("Warmth", [cell, "U-0.0300, falls short"]), new("Price", ["$ 4,100.00", "$ 3,000.00"])],
-        "Follow the sheet.",
-        paper);
+    private static ComparisonDocument Page(PaperSize paper, string cell) =>
+        new(
+            "Ninth Acre",
+            "Two ways to insulate",
+            "Hall, made-up job: −15 °C to 2 ½ in",
+            [
+                new("Closed cell", "3 in of foam", [new("osb", 11), new("closed", 76), new("unheard-of", 0.5)]),
+                new("Open cell", "7 in of foam", [new("osb", 11), new("open", 178)]),
+            ],
+            [new("Warmth", [cell, "U-0.0300, falls short"]), new("Price", ["$ 4,100.00", "$ 3,000.00"])],
+            "Follow the sheet.",
+            paper
+        );
 }

@@ -18,13 +18,22 @@ public sealed class ModelTests
 {
     [Fact]
     public void A_polygon_keeps_its_area_however_it_lies_in_space() =>
-        Gen.Select(Gen.Double[1, 30], Gen.Double[1, 30], Gen.Double[0, 360], Gen.Double[0, 180], Gen.Double[-200, 200], Gen.Bool).Sample((w, h, azimuth, tilt, shift, gable) =>
-        {
-            var flat = gable ? new[] { (0.0, 0.0), (w, 0), (w / 2, h) } : [(0, 0), (w, 0), (w, h), (0, h)];
-            var row = BuildingModel.Read(Bytes(Surface("ExteriorWall", flat.Select(p => Turn(p, azimuth, tilt, shift))))).Rows.Single();
-            var shape = SizeText.ParseShape(row.Fields["size"], Enum.Parse<ShapeKind>(row.Fields["shape"]), UnitSystem.Metric).Shape.ShouldNotBeNull();
-            return Math.Abs(shape.Area.SquareMetres - w * h / (gable ? 2 : 1)) < 0.01 * Math.Max(1, w * h / 100) && (gable || row.Fields["shape"] == "Rectangle" || tilt is < 3 or > 177);
-        }, iter: 300);
+        Gen.Select(Gen.Double[1, 30], Gen.Double[1, 30], Gen.Double[0, 360], Gen.Double[0, 180], Gen.Double[-200, 200], Gen.Bool)
+            .Sample(
+                (w, h, azimuth, tilt, shift, gable) =>
+                {
+                    var flat = gable ? new[] { (0.0, 0.0), (w, 0), (w / 2, h) } : [(0, 0), (w, 0), (w, h), (0, h)];
+                    var row = BuildingModel
+                        .Read(Bytes(Surface("ExteriorWall", flat.Select(p => Turn(p, azimuth, tilt, shift)))))
+                        .Rows.Single();
+                    var shape = SizeText
+                        .ParseShape(row.Fields["size"], Enum.Parse<ShapeKind>(row.Fields["shape"]), UnitSystem.Metric)
+                        .Shape.ShouldNotBeNull();
+                    return Math.Abs(shape.Area.SquareMetres - w * h / (gable ? 2 : 1)) < 0.01 * Math.Max(1, w * h / 100)
+                        && (gable || row.Fields["shape"] == "Rectangle" || tilt is < 3 or > 177);
+                },
+                iter: 300
+            );
 
     [Theory]
     [InlineData("Roof", 5, "LowSlopeRoof")]
@@ -33,7 +42,11 @@ public sealed class ModelTests
     [InlineData("RaisedFloor", 180, "CrawlFloor")]
     [InlineData("Ceiling", 0, "AtticFloor")]
     public void Type_and_tilt_make_the_kind(string type, double tilt, string kind) =>
-        BuildingModel.Read(Bytes(Surface(type, new[] { (0.0, 0.0), (6, 0), (6, 4), (0, 4) }.Select(p => Turn(p, 0, tilt, 0))))).Rows.Single().Fields["kind"].ShouldBe(kind);
+        BuildingModel
+            .Read(Bytes(Surface(type, new[] { (0.0, 0.0), (6, 0), (6, 4), (0, 4) }.Select(p => Turn(p, 0, tilt, 0)))))
+            .Rows.Single()
+            .Fields["kind"]
+            .ShouldBe(kind);
 
     [Fact]
     public void A_surface_that_crosses_itself_is_left_out_with_its_reason()
@@ -100,7 +113,9 @@ public sealed class ModelTests
     [InlineData("a,b\nc,d\n")]
     [InlineData("1,2\n3,x\n5,6\n")]
     public void What_is_no_grid_is_refused(string text) =>
-        Should.Throw<UnreadableFileException>(() => ThermalGrid.Read(Encoding.UTF8.GetBytes(text), false)).Fault.ShouldBe(FileFault.NotAGrid);
+        Should
+            .Throw<UnreadableFileException>(() => ThermalGrid.Read(Encoding.UTF8.GetBytes(text), false))
+            .Fault.ShouldBe(FileFault.NotAGrid);
 
     [Theory]
     [InlineData("Date/Time,Temp (°C),RH (%)\n2026-11-20 08:00,10.5,80\n2026-11-20 08:30,11.0,78\n", 10.5)]
@@ -117,7 +132,9 @@ public sealed class ModelTests
     [InlineData("a,b\n1,2\n")]
     [InlineData("time,temp,rh\nx,1,2\ny,2,3\nz,3,4\n")]
     public void What_is_no_log_is_refused(string text) =>
-        Should.Throw<UnreadableFileException>(() => LoggerFile.Read(Encoding.UTF8.GetBytes(text), TimeSpan.Zero)).Fault.ShouldBe(FileFault.NotALog);
+        Should
+            .Throw<UnreadableFileException>(() => LoggerFile.Read(Encoding.UTF8.GetBytes(text), TimeSpan.Zero))
+            .Fault.ShouldBe(FileFault.NotALog);
 
     private static (double X, double Y, double Z) Turn((double X, double Y) p, double azimuth, double tilt, double shift)
     {
@@ -131,7 +148,8 @@ public sealed class ModelTests
     {
         static string C(double v) => $"<Coordinate>{v.ToString("R", CultureInfo.InvariantCulture)}</Coordinate>";
         var loop = string.Concat(corners.Select(c => $"<CartesianPoint>{C(c.X)}{C(c.Y)}{C(c.Z)}</CartesianPoint>"));
-        return $"<gbXML lengthUnit=\"Meters\"><Campus><Surface id=\"s\" surfaceType=\"{type}\"><PlanarGeometry><PolyLoop>{loop}</PolyLoop></PlanarGeometry></Surface></Campus></gbXML>";
+        return $"<gbXML lengthUnit=\"Meters\"><Campus><Surface id=\"s\" surfaceType=\"{type}\">"
+            + $"<PlanarGeometry><PolyLoop>{loop}</PolyLoop></PlanarGeometry></Surface></Campus></gbXML>";
     }
 
     private static byte[] Bytes(string text) => Encoding.UTF8.GetBytes(text);

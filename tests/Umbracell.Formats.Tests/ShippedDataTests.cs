@@ -30,7 +30,9 @@ public sealed class ShippedDataTests
     public void Every_kind_of_surface_has_a_template_whose_materials_are_known()
     {
         ShippedData.Templates.Keys.ShouldBe(Enum.GetValues<SurfaceKind>(), ignoreOrder: true);
-        ShippedData.Templates.Values.SelectMany(t => t.Outboard.Concat(t.Inboard)).ShouldAllBe(l => ShippedData.Materials.ContainsKey(l.Material));
+        ShippedData
+            .Templates.Values.SelectMany(t => t.Outboard.Concat(t.Inboard))
+            .ShouldAllBe(l => ShippedData.Materials.ContainsKey(l.Material));
     }
 
     [Theory]
@@ -48,7 +50,25 @@ public sealed class ShippedDataTests
     [Fact]
     public void Each_wood_paper_steel_and_masonry_that_ships_is_known_to_suffer_from_damp()
     {
-        string[] indifferent = ["asphalt-shingle", "clay-tile", "slate", "underlay", "built-up-felt", "stone-base", "soil", "sheet-flooring", "fibre-batt", "foam-board", "foil-board", "interior-paint", "retarder-paint", "retarder-film", "vapour-coat", "weather-coat"];
+        string[] indifferent =
+        [
+            "asphalt-shingle",
+            "clay-tile",
+            "slate",
+            "underlay",
+            "built-up-felt",
+            "stone-base",
+            "soil",
+            "sheet-flooring",
+            "fibre-batt",
+            "foam-board",
+            "foil-board",
+            "interior-paint",
+            "retarder-paint",
+            "retarder-film",
+            "vapour-coat",
+            "weather-coat",
+        ];
         ShippedData.Materials.Values.Where(m => m.Harm == WaterHarm.None).Select(m => m.Id).ShouldBe(indifferent, ignoreOrder: true);
     }
 
@@ -84,13 +104,17 @@ public sealed class ShippedDataTests
     {
         var sheet = JsonNode.Parse(Sheet)!.AsObject();
         sheet.Remove("airC");
-        Should.Throw<DataFileException>(() => ProductSheetFile.Read("sheet.json", sheet.ToJsonString())).Faults.ShouldContain(f => f.Path.Contains("airC") && f.Sentence == "is missing.");
+        Should
+            .Throw<DataFileException>(() => ProductSheetFile.Read("sheet.json", sheet.ToJsonString()))
+            .Faults.ShouldContain(f => f.Path.Contains("airC") && f.Sentence == "is missing.");
     }
 
     [Fact]
     public void Text_that_is_no_JSON_is_named_by_its_line()
     {
-        var fault = Should.Throw<DataFileException>(() => ProductSheetFile.Read("sheet.json", "{\n  \"id\": \n}")).Faults.ShouldHaveSingleItem();
+        var fault = Should
+            .Throw<DataFileException>(() => ProductSheetFile.Read("sheet.json", "{\n  \"id\": \n}"))
+            .Faults.ShouldHaveSingleItem();
         fault.Line.ShouldBeGreaterThanOrEqualTo(2);
     }
 
@@ -99,23 +123,29 @@ public sealed class ShippedDataTests
     {
         var sheet = JsonNode.Parse(Sheet)!.AsObject();
         sheet["agedR"]![2]!["r"] = 10;
-        Should.Throw<DataFileException>(() => ProductSheetFile.Read("sheet.json", sheet.ToJsonString())).Faults.ShouldContain(f => f.Path == "agedR");
+        Should
+            .Throw<DataFileException>(() => ProductSheetFile.Read("sheet.json", sheet.ToJsonString()))
+            .Faults.ShouldContain(f => f.Path == "agedR");
     }
 
     [Fact]
     public void No_mangled_file_gets_past_as_anything_but_a_sheet_or_a_named_fault() =>
-        Gen.Select(Gen.Int[0, Sheet.Length - 1], Gen.Char[' ', '~']).Sample((at, letter) =>
-        {
-            var mangled = Sheet[..at] + letter + Sheet[(at + 1)..];
-            try
-            {
-                ProductSheetFile.Read("sheet.json", mangled).Contradictions().ShouldBeEmpty();
-            }
-            catch (DataFileException e)
-            {
-                e.Faults.ShouldNotBeEmpty();
-            }
-        }, iter: 400);
+        Gen.Select(Gen.Int[0, Sheet.Length - 1], Gen.Char[' ', '~'])
+            .Sample(
+                (at, letter) =>
+                {
+                    var mangled = Sheet[..at] + letter + Sheet[(at + 1)..];
+                    try
+                    {
+                        ProductSheetFile.Read("sheet.json", mangled).Contradictions().ShouldBeEmpty();
+                    }
+                    catch (DataFileException e)
+                    {
+                        e.Faults.ShouldNotBeEmpty();
+                    }
+                },
+                iter: 400
+            );
 
     [Fact]
     public void Places_have_a_summer_warmer_than_their_winter_in_all_twelve_months()

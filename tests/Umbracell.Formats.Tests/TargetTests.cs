@@ -9,7 +9,8 @@ namespace Umbracell.Formats.Tests;
 /// <summary>The targets that ship are those of the editions, figure by figure.</summary>
 public sealed class TargetTests
 {
-    private const string All = "iecc-2009 iecc-2012 iecc-2015-2018 iecc-2021", Later = "iecc-2012 iecc-2015-2018 iecc-2021";
+    private const string All = "iecc-2009 iecc-2012 iecc-2015-2018 iecc-2021",
+        Later = "iecc-2012 iecc-2015-2018 iecc-2021";
 
     private static readonly string[] Zones = ["1A", "2B", "3C", "4A", "5B", "6A", "7"];
 
@@ -39,7 +40,8 @@ public sealed class TargetTests
         foreach (var set in editions.Split(' ').Select(id => ShippedData.TargetSets[id]))
         {
             Zones.Select(zone => set.For(element, zone)!.GreatestU.UsU).ShouldBe(figures, 1e-9, set.Id);
-            set.For(element, "4C")!.GreatestU.UsU.ShouldBe(figures[element is EnvelopeElement.MetalRoof or EnvelopeElement.MetalWall ? 3 : 4], 1e-9);
+            set.For(element, "4C")!
+                .GreatestU.UsU.ShouldBe(figures[element is EnvelopeElement.MetalRoof or EnvelopeElement.MetalWall ? 3 : 4], 1e-9);
             set.For(element, "8")!.GreatestU.UsU.ShouldBe(figures[6], 1e-9);
         }
     }
@@ -68,7 +70,8 @@ public sealed class TargetTests
         {
             foreach (var zone in Zones.Where(zone => set.For(EnvelopeElement.Door, zone) is not null))
             {
-                set.For(EnvelopeElement.Door, zone)!.GreatestU.UsU.ShouldBeGreaterThan(set.For(EnvelopeElement.MetalWall, zone)!.GreatestU.UsU);
+                set.For(EnvelopeElement.Door, zone)!
+                    .GreatestU.UsU.ShouldBeGreaterThan(set.For(EnvelopeElement.MetalWall, zone)!.GreatestU.UsU);
             }
         }
 

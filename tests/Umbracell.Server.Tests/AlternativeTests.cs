@@ -31,10 +31,35 @@ public sealed class AlternativeTests(Product product) : IClassFixture<Product>
     public async Task Metal_members_of_any_typed_depth_are_weighed_and_priced(string kind, string member, string depth)
     {
         var client = product.WithToken();
-        var (_, job) = await client.SendJsonAsync(HttpMethod.Post, "/api/jobs", Asking.Typed(null, "metric", ("name", "Slivers"), ("climateZone", "6A")));
-        var (made, surface) = await client.SendJsonAsync(HttpMethod.Post, $"/api/jobs/{job.Text("id")}/surfaces", Asking.Typed(
-            null, "metric", ("name", kind), ("kind", kind), ("size", kind == "steelBox" ? "6 x 2.4 x 2.6" : kind == "metalRoof" ? "6 m x 12 m at 15°" : "10 x 3"),
-            ("memberMaterial", member), ("memberDepth", depth), ("flange", "60 mm"), ("web", "1.5 mm"), ("skin", "0.6 mm"), ("inboard", ""), ("sheet", "marl-cc-20"), ("thickness", "150 mm")));
+        var (_, job) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            "/api/jobs",
+            Asking.Typed(null, "metric", ("name", "Slivers"), ("climateZone", "6A"))
+        );
+        var (made, surface) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            $"/api/jobs/{job.Text("id")}/surfaces",
+            Asking.Typed(
+                null,
+                "metric",
+                ("name", kind),
+                ("kind", kind),
+                (
+                    "size",
+                    kind == "steelBox" ? "6 x 2.4 x 2.6"
+                    : kind == "metalRoof" ? "6 m x 12 m at 15°"
+                    : "10 x 3"
+                ),
+                ("memberMaterial", member),
+                ("memberDepth", depth),
+                ("flange", "60 mm"),
+                ("web", "1.5 mm"),
+                ("skin", "0.6 mm"),
+                ("inboard", ""),
+                ("sheet", "marl-cc-20"),
+                ("thickness", "150 mm")
+            )
+        );
         made.ShouldBe(201, surface.ToJsonString());
         var id = surface.Text("id");
         var candidates = (await client.GetJsonAsync($"/api/surfaces/{id}/choose"))["answer"]!["candidates"]!.AsArray();
@@ -46,7 +71,16 @@ public sealed class AlternativeTests(Product product) : IClassFixture<Product>
         foreach (var shy in new[] { 0.0, 0.01, 0.05, 0.1 })
         {
             var now = (await client.GetJsonAsync($"/api/jobs/{job.Text("id")}/surfaces"))[0]!;
-            var (status, _) = await client.SendJsonAsync(HttpMethod.Patch, $"/api/surfaces/{id}", Asking.Typed(now["version"]!.GetValue<uint>(), "metric", ("thickness", $"{Math.Min(mm, 152.4) - shy} mm"), ("memberDepth", $"{Math.Min(mm, 152.4)} mm")));
+            var (status, _) = await client.SendJsonAsync(
+                HttpMethod.Patch,
+                $"/api/surfaces/{id}",
+                Asking.Typed(
+                    now["version"]!.GetValue<uint>(),
+                    "metric",
+                    ("thickness", $"{Math.Min(mm, 152.4) - shy} mm"),
+                    ("memberDepth", $"{Math.Min(mm, 152.4)} mm")
+                )
+            );
             status.ShouldBe(200);
             (await client.GetJsonAsync($"/api/surfaces/{id}/section"))["answer"].ShouldNotBeNull();
         }
@@ -58,7 +92,15 @@ public sealed class AlternativeTests(Product product) : IClassFixture<Product>
         var client = product.WithToken();
         var job = await PricedJobs.WallsAsync(client, "Rig always", "2026-07-15", "8' x 2'");
         var surface = await PricedJobs.SurfaceAsync(client, job);
-        await client.SendJsonAsync(HttpMethod.Patch, $"/api/jobs/{job}", Asking.Typed((await client.GetJsonAsync($"/api/jobs/{job}/price"))["jobVersion"]!.GetValue<uint>(), "us", ("practiceEquipment", "a")));
+        await client.SendJsonAsync(
+            HttpMethod.Patch,
+            $"/api/jobs/{job}",
+            Asking.Typed(
+                (await client.GetJsonAsync($"/api/jobs/{job}/price"))["jobVersion"]!.GetValue<uint>(),
+                "us",
+                ("practiceEquipment", "a")
+            )
+        );
         (await client.GetJsonAsync($"/api/surfaces/{surface}/kits"))[0]!["findings"]![0]!.Text("case").ShouldBe("cheaperYetRig");
     }
 
@@ -92,7 +134,16 @@ public sealed class AlternativeTests(Product product) : IClassFixture<Product>
         var batts = all.Single(one => one!.Text("kind") == "battAlone")!;
         var told = batts["difference"]!["figure"]!.Number("si") * (batts["dearer"]!.GetValue<bool>() ? 1 : -1);
         var version = (await client.GetJsonAsync($"/api/surfaces/{surface}/choose"))["version"]!.GetValue<uint>();
-        var (status, body) = await client.SendJsonAsync(HttpMethod.Post, $"/api/surfaces/{surface}/choose", new { version, candidateId = batts.Text("id"), reason = "" });
+        var (status, body) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            $"/api/surfaces/{surface}/choose",
+            new
+            {
+                version,
+                candidateId = batts.Text("id"),
+                reason = "",
+            }
+        );
         status.ShouldBe(200, body.ToJsonString());
         (await NetAsync(client, job) - before).ShouldBe(told, 0.02);
     }
@@ -101,10 +152,35 @@ public sealed class AlternativeTests(Product product) : IClassFixture<Product>
     public async Task A_new_roof_on_boards_carries_the_old_one_off_in_the_bid()
     {
         var client = product.WithToken();
-        var (_, job) = await client.SendJsonAsync(HttpMethod.Post, "/api/jobs", Asking.Typed(null, "us", ("name", "Flat roof"), ("climateZone", "4A"), ("place", "brindle-quay"), ("workDate", "2026-07-15")));
-        await client.SendJsonAsync(HttpMethod.Post, $"/api/jobs/{job.Text("id")}/surfaces", Asking.Typed(null, "us", ("name", "Roof"), ("kind", "lowSlopeRoof"), ("size", "40' x 30'"), ("sheet", "slate-rf-30"), ("thickness", "4 in")));
+        var (_, job) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            "/api/jobs",
+            Asking.Typed(null, "us", ("name", "Flat roof"), ("climateZone", "4A"), ("place", "brindle-quay"), ("workDate", "2026-07-15"))
+        );
+        await client.SendJsonAsync(
+            HttpMethod.Post,
+            $"/api/jobs/{job.Text("id")}/surfaces",
+            Asking.Typed(
+                null,
+                "us",
+                ("name", "Roof"),
+                ("kind", "lowSlopeRoof"),
+                ("size", "40' x 30'"),
+                ("sheet", "slate-rf-30"),
+                ("thickness", "4 in")
+            )
+        );
         var surface = await PricedJobs.SurfaceAsync(client, job.Text("id"));
-        var (status, body) = await client.SendJsonAsync(HttpMethod.Post, $"/api/surfaces/{surface}/choose", new { version = (await client.GetJsonAsync($"/api/surfaces/{surface}/choose"))["version"]!.GetValue<uint>(), candidateId = await NewRoofAsync(), reason = "" });
+        var (status, body) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            $"/api/surfaces/{surface}/choose",
+            new
+            {
+                version = (await client.GetJsonAsync($"/api/surfaces/{surface}/choose"))["version"]!.GetValue<uint>(),
+                candidateId = await NewRoofAsync(),
+                reason = "",
+            }
+        );
         status.ShouldBe(200, body.ToJsonString());
         var lines = (await client.GetJsonAsync($"/api/jobs/{job.Text("id")}/price"))["bid"]!["lines"]!.AsArray();
         foreach (var key in new[] { "tearOff", "newCovering" })
@@ -112,7 +188,11 @@ public sealed class AlternativeTests(Product product) : IClassFixture<Product>
             lines.Single(l => l!.Text("key") == key)!["quantity"]!.Text("us").ShouldBe("1,200 ft²");
         }
 
-        async Task<string> NewRoofAsync() => (await client.GetJsonAsync($"/api/surfaces/{surface}/alternatives"))["alternatives"]!.AsArray().Single(one => one!.Text("kind") == "newRoofOnBoard")!.Text("id");
+        async Task<string> NewRoofAsync() =>
+            (await client.GetJsonAsync($"/api/surfaces/{surface}/alternatives"))["alternatives"]!
+                .AsArray()
+                .Single(one => one!.Text("kind") == "newRoofOnBoard")!
+                .Text("id");
     }
 
     [Fact]
@@ -137,11 +217,19 @@ public sealed class AlternativeTests(Product product) : IClassFixture<Product>
         var job = await PricedJobs.WallsAsync(client, "Travelling bid", "2026-07-15");
         await client.SendJsonAsync(HttpMethod.Post, $"/api/jobs/{job}/bids", new { });
         var kept = (await client.GetJsonAsync($"/api/jobs/{job}/price"))["kept"]![0]!;
-        using var content = new ByteArrayContent(await client.GetByteArrayAsync($"/api/jobs/{job}/file", TestContext.Current.CancellationToken));
+        using var content = new ByteArrayContent(
+            await client.GetByteArrayAsync($"/api/jobs/{job}/file", TestContext.Current.CancellationToken)
+        );
         content.Headers.ContentType = new("application/json");
-        var came = JsonNode.Parse(await (await client.PostAsync("/api/jobs/file", content, TestContext.Current.CancellationToken)).Content.ReadAsStringAsync(TestContext.Current.CancellationToken))!;
+        var came = JsonNode.Parse(
+            await (await client.PostAsync("/api/jobs/file", content, TestContext.Current.CancellationToken)).Content.ReadAsStringAsync(
+                TestContext.Current.CancellationToken
+            )
+        )!;
         var there = (await client.GetJsonAsync($"/api/jobs/{came.Text("id")}/price"))["kept"]![0]!;
-        (there.Text("madeBy"), there.Text("workDate"), there["price"]!.Number("si")).ShouldBe((kept.Text("madeBy"), kept.Text("workDate"), kept["price"]!.Number("si")));
+        (there.Text("madeBy"), there.Text("workDate"), there["price"]!.Number("si")).ShouldBe(
+            (kept.Text("madeBy"), kept.Text("workDate"), kept["price"]!.Number("si"))
+        );
         there["changes"]!.AsArray().ShouldBeEmpty();
     }
 
@@ -149,24 +237,82 @@ public sealed class AlternativeTests(Product product) : IClassFixture<Product>
     public async Task Another_program_asks_for_bids_cold_routes_and_drums()
     {
         var client = product.WithToken();
-        var (status, bid) = await client.SendJsonAsync(HttpMethod.Post, "/api/compute/bid", new { surfaces = new[] { new { name = "Wall", treatedM2 = 100, foams = new[] { new { sheetId = "marl-cc-20", boardFeet = 4000, sets = 1 } } } } });
+        var (status, bid) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            "/api/compute/bid",
+            new
+            {
+                surfaces = new[]
+                {
+                    new
+                    {
+                        name = "Wall",
+                        treatedM2 = 100,
+                        foams = new[]
+                        {
+                            new
+                            {
+                                sheetId = "marl-cc-20",
+                                boardFeet = 4000,
+                                sets = 1,
+                            },
+                        },
+                    },
+                },
+            }
+        );
         status.ShouldBe(200, bid.ToJsonString());
         bid["lines"]!.AsArray().Single(l => l!.Text("key") == "foam:marl-cc-20")!["amount"]!["figure"]!.Number("si").ShouldBe(2680, 1e-6);
 
-        var sets = new { sheetId = "marl-cc-20", areaM2 = 100, thicknessMm = 76, shavedFlush = false, substrateTempC = -6 };
-        var (routed, routes) = await client.SendJsonAsync(HttpMethod.Post, "/api/compute/cold-routes", new { sets, airTempC = -6, airRhPct = 80, faceShare = 0.6, substrate = "wood", spaceM3 = 300, spaceLossWK = 150 });
+        var sets = new
+        {
+            sheetId = "marl-cc-20",
+            areaM2 = 100,
+            thicknessMm = 76,
+            shavedFlush = false,
+            substrateTempC = -6,
+        };
+        var (routed, routes) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            "/api/compute/cold-routes",
+            new
+            {
+                sets,
+                airTempC = -6,
+                airRhPct = 80,
+                faceShare = 0.6,
+                substrate = "wood",
+                spaceM3 = 300,
+                spaceLossWK = 150,
+            }
+        );
         routed.ShouldBe(200, routes.ToJsonString());
         routes.AsArray().Single(r => r!.Text("kind") == "straight")!["held"]!.GetValue<bool>().ShouldBeTrue();
         routes.AsArray().Count(r => r!["chosen"]!.GetValue<bool>()).ShouldBe(1);
 
         // The bare drum of the worked figures: 227 kg of A at 22 °C, 14 hours at -10 °C.
-        var (warmed, drum) = await client.SendJsonAsync(HttpMethod.Post, "/api/compute/drum", new { side = "a", massKg = 227, startTempC = 22, aroundTempC = -10, wantedTempC = 19, afterH = 14 });
+        var (warmed, drum) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            "/api/compute/drum",
+            new
+            {
+                side = "a",
+                massKg = 227,
+                startTempC = 22,
+                aroundTempC = -10,
+                wantedTempC = 19,
+                afterH = 14,
+            }
+        );
         warmed.ShouldBe(200, drum.ToJsonString());
         drum.Number("afterTempC").ShouldBe(-4.9, 0.1);
     }
 
     [Theory]
-    [InlineData("/api/compute/bid", """{"surfaces":[{"name":"Wall","treatedM2":100,"foams":[{"sheetId":"unheard-of","boardFeet":10,"sets":1}]}]}""")]
+    [InlineData(
+        "/api/compute/bid",
+        """{"surfaces":[{"name":"Wall","treatedM2":100,"foams":[{"sheetId":"unheard-of","boardFeet":10,"sets":1}]}]}"""
+    )]
     [InlineData("/api/compute/bid", """{"surfaces":[{"name":"Wall","treatedM2":-1,"foams":[]}]}""")]
     [InlineData("/api/compute/drum", """{"side":"a","massKg":0,"startTempC":0,"aroundTempC":0,"wantedTempC":20}""")]
     public async Task What_cannot_be_asked_is_refused_with_the_field(string path, string body)
@@ -175,7 +321,10 @@ public sealed class AlternativeTests(Product product) : IClassFixture<Product>
         using var content = new StringContent(body, Encoding.UTF8, "application/json");
         var answer = await client.PostAsync(path, content, TestContext.Current.CancellationToken);
         answer.StatusCode.ShouldBe(System.Net.HttpStatusCode.BadRequest);
-        (await answer.Content.ReadAsStringAsync(TestContext.Current.CancellationToken)).ShouldContain(path.EndsWith("drum", StringComparison.Ordinal) ? "massKg" : "surfaces[0]", Case.Insensitive);
+        (await answer.Content.ReadAsStringAsync(TestContext.Current.CancellationToken)).ShouldContain(
+            path.EndsWith("drum", StringComparison.Ordinal) ? "massKg" : "surfaces[0]",
+            Case.Insensitive
+        );
     }
 
     [Fact]
@@ -187,8 +336,40 @@ public sealed class AlternativeTests(Product product) : IClassFixture<Product>
             units = "metric",
             title = "Load list",
             lead = Array.Empty<string>(),
-            columns = new object[] { new { heading = "Product", right = false, share = 2 }, new { heading = "Sets", right = true, share = 1 }, new { heading = "Blankets", right = false, share = 4 } },
-            lines = Enumerable.Range(1, 24).Select(i => new { cells = new[] { $"Foam {i}", $"{i}", "A: blanket on 8 h 34 before, from -7 °C to 19 °C; B: blanket on 8 h 56 before, from -7 °C to 19 °C" }, strong = false }).ToArray(),
+            columns = new object[]
+            {
+                new
+                {
+                    heading = "Product",
+                    right = false,
+                    share = 2,
+                },
+                new
+                {
+                    heading = "Sets",
+                    right = true,
+                    share = 1,
+                },
+                new
+                {
+                    heading = "Blankets",
+                    right = false,
+                    share = 4,
+                },
+            },
+            lines = Enumerable
+                .Range(1, 24)
+                .Select(i => new
+                {
+                    cells = new[]
+                    {
+                        $"Foam {i}",
+                        $"{i}",
+                        "A: blanket on 8 h 34 before, from -7 °C to 19 °C; B: blanket on 8 h 56 before, from -7 °C to 19 °C",
+                    },
+                    strong = false,
+                })
+                .ToArray(),
             notes = new[] { "Strap them down." },
             onePage = true,
         };
@@ -199,5 +380,6 @@ public sealed class AlternativeTests(Product product) : IClassFixture<Product>
         pdf.GetPage(1).GetWords().Count(w => w.Text == "Foam").ShouldBe(24);
     }
 
-    private static async Task<double> NetAsync(HttpClient client, string job) => (await client.GetJsonAsync($"/api/jobs/{job}/price"))["bid"]!["figures"]!["net"]!.Number("si");
+    private static async Task<double> NetAsync(HttpClient client, string job) =>
+        (await client.GetJsonAsync($"/api/jobs/{job}/price"))["bid"]!["figures"]!["net"]!.Number("si");
 }

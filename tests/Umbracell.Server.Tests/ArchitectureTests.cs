@@ -10,7 +10,8 @@ using static ArchUnitNET.Fluent.ArchRuleDefinition;
 
 namespace Umbracell.Server.Tests;
 
-/// <summary>Dependencies point one way: Server to Store, Formats, Questions, Core; Formats, Store and Questions to Core; Core to nothing.</summary>
+/// <summary>Dependencies point one way: Server to Store, Formats, Questions, Core; Formats, Store and Questions to Core; Core to
+/// nothing.</summary>
 public sealed class ArchitectureTests
 {
     private static readonly System.Reflection.Assembly Core = typeof(Umbracell.Core.Findings.Finding).Assembly;
@@ -18,7 +19,9 @@ public sealed class ArchitectureTests
     private static readonly System.Reflection.Assembly Store = typeof(Umbracell.Store.UmbracellDb).Assembly;
     private static readonly System.Reflection.Assembly Formats = typeof(Umbracell.Formats.DataFiles.ShippedData).Assembly;
 
-    private static readonly Architecture Architecture = new ArchLoader().LoadAssemblies(Core, Questions, Store, Formats, typeof(Program).Assembly).Build();
+    private static readonly Architecture Architecture = new ArchLoader()
+        .LoadAssemblies(Core, Questions, Store, Formats, typeof(Program).Assembly)
+        .Build();
 
     [Fact]
     public void The_core_needs_nothing_but_the_language_library() =>
@@ -26,13 +29,26 @@ public sealed class ArchitectureTests
 
     [Fact]
     public void Questions_know_the_core_alone_so_that_the_browser_can_ask_them() =>
-        Questions.GetReferencedAssemblies().Select(a => a.Name!).ShouldAllBe(name => name.StartsWith("System", StringComparison.Ordinal) || name == "Umbracell.Core");
+        Questions
+            .GetReferencedAssemblies()
+            .Select(a => a.Name!)
+            .ShouldAllBe(name => name.StartsWith("System", StringComparison.Ordinal) || name == "Umbracell.Core");
 
     [Fact]
     public void Store_and_formats_know_the_core_and_not_each_other_nor_the_server()
     {
-        Types().That().ResideInAssembly(Store).Should().NotDependOnAny(Types().That().ResideInAssembly(Formats, typeof(Program).Assembly)).Check(Architecture);
-        Types().That().ResideInAssembly(Formats).Should().NotDependOnAny(Types().That().ResideInAssembly(Store, typeof(Program).Assembly)).Check(Architecture);
+        Types()
+            .That()
+            .ResideInAssembly(Store)
+            .Should()
+            .NotDependOnAny(Types().That().ResideInAssembly(Formats, typeof(Program).Assembly))
+            .Check(Architecture);
+        Types()
+            .That()
+            .ResideInAssembly(Formats)
+            .Should()
+            .NotDependOnAny(Types().That().ResideInAssembly(Store, typeof(Program).Assembly))
+            .Check(Architecture);
     }
 
     [Fact]
@@ -43,17 +59,29 @@ public sealed class ArchitectureTests
 
         // Iterators the compiler writes ask for the thread's number; nothing else of the surroundings is asked for.
         used.Remove("System.Environment.get_CurrentManagedThreadId");
-        used.Where(member => Regex.IsMatch(member, @"^System\.(IO\.|Net\.|Random|TimeProvider|Environment\.|Console|Diagnostics\.Stopwatch|DateTime(Offset)?\.get_(Utc)?Now|Guid\.NewGuid)")).ShouldBeEmpty();
+        used.Where(member =>
+                Regex.IsMatch(
+                    member,
+                    @"^System\.(IO\.|Net\.|Random|TimeProvider|Environment\.|Console|Diagnostics\.Stopwatch|DateTime(Offset)?\.get_(Utc)?Now|Guid\.NewGuid)"
+                )
+            )
+            .ShouldBeEmpty();
     }
 
     private static HashSet<string> MembersUsedBy(System.Reflection.Assembly assembly)
     {
         using var file = new PEReader(File.OpenRead(assembly.Location));
         var metadata = file.GetMetadataReader();
-        return [.. metadata.MemberReferences.Select(metadata.GetMemberReference).Where(m => m.Parent.Kind == HandleKind.TypeReference).Select(m =>
-        {
-            var type = metadata.GetTypeReference((TypeReferenceHandle)m.Parent);
-            return $"{metadata.GetString(type.Namespace)}.{metadata.GetString(type.Name)}.{metadata.GetString(m.Name)}";
-        })];
+        return
+        [
+            .. metadata
+                .MemberReferences.Select(metadata.GetMemberReference)
+                .Where(m => m.Parent.Kind == HandleKind.TypeReference)
+                .Select(m =>
+                {
+                    var type = metadata.GetTypeReference((TypeReferenceHandle)m.Parent);
+                    return $"{metadata.GetString(type.Namespace)}.{metadata.GetString(type.Name)}.{metadata.GetString(m.Name)}";
+                }),
+        ];
     }
 }

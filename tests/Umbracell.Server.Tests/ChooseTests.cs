@@ -26,7 +26,11 @@ public sealed class ChooseTests(Product product) : IClassFixture<Product>
         var board = await client.GetJsonAsync($"/api/jobs/{job}/board");
         board["rows"]![0]!["sketch"]!.AsArray().Select(l => l!.Text("key")).ShouldContain("open");
 
-        var (backStatus, back) = await client.SendJsonAsync(HttpMethod.Post, $"/api/surfaces/{wall}/choose/back", new { version = chosen["version"]!.GetValue<uint>() });
+        var (backStatus, back) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            $"/api/surfaces/{wall}/choose/back",
+            new { version = chosen["version"]!.GetValue<uint>() }
+        );
         backStatus.ShouldBe(200);
         back["chosenId"].ShouldBeNull();
     }
@@ -48,7 +52,11 @@ public sealed class ChooseTests(Product product) : IClassFixture<Product>
     {
         var owner = product.WithToken();
         var (job, _) = await WallAsync(owner);
-        var (_, deck) = await owner.SendJsonAsync(HttpMethod.Post, $"/api/jobs/{job}/surfaces", Asking.Typed(null, "us", ("name", "deck"), ("kind", "unventedDeck"), ("size", "10' x 10' at 6:12")));
+        var (_, deck) = await owner.SendJsonAsync(
+            HttpMethod.Post,
+            $"/api/jobs/{job}/surfaces",
+            Asking.Typed(null, "us", ("name", "deck"), ("kind", "unventedDeck"), ("size", "10' x 10' at 6:12"))
+        );
         var id = deck.Text("id");
         var seen = await owner.GetJsonAsync($"/api/surfaces/{id}/choose");
         var open = Candidate(seen, "openCell");
@@ -74,9 +82,17 @@ public sealed class ChooseTests(Product product) : IClassFixture<Product>
         var client = product.WithToken();
         var (job, wall) = await WallAsync(client);
         var seen = await client.GetJsonAsync($"/api/surfaces/{wall}/choose");
-        var (_, said) = await client.SendJsonAsync(HttpMethod.Patch, $"/api/surfaces/{wall}/choose/facts", Asking.Typed(seen["version"]!.GetValue<uint>(), "us", ("unconditioned", "yes")));
+        var (_, said) = await client.SendJsonAsync(
+            HttpMethod.Patch,
+            $"/api/surfaces/{wall}/choose/facts",
+            Asking.Typed(seen["version"]!.GetValue<uint>(), "us", ("unconditioned", "yes"))
+        );
         said["answer"]!["candidates"]!.AsArray().ShouldAllBe(c => c!["meetsTarget"]!.GetValue<bool>());
-        var (status, _) = await client.SendJsonAsync(HttpMethod.Patch, $"/api/jobs/{job}", Asking.Typed(null, "us", ("weightQuiet", "5"), ("weightCost", "0"), ("targetPath", "label")));
+        var (status, _) = await client.SendJsonAsync(
+            HttpMethod.Patch,
+            $"/api/jobs/{job}",
+            Asking.Typed(null, "us", ("weightQuiet", "5"), ("weightCost", "0"), ("targetPath", "label"))
+        );
         status.ShouldBe(200);
         var again = await client.GetJsonAsync($"/api/surfaces/{wall}/choose");
         again["weights"]!.Number("quiet").ShouldBe(5);
@@ -92,7 +108,11 @@ public sealed class ChooseTests(Product product) : IClassFixture<Product>
         var (_, wall) = await WallAsync(client);
         double Cost(JsonNode choice) => Candidate(choice, "openCell")["cost"]!["figure"]!.Number("si");
         var before = Cost(await client.GetJsonAsync($"/api/surfaces/{wall}/choose"));
-        var (status, firm) = await client.SendJsonAsync(HttpMethod.Patch, "/api/firm", Asking.Typed(null, "us", ("set:fleece-oc-5", "4420")));
+        var (status, firm) = await client.SendJsonAsync(
+            HttpMethod.Patch,
+            "/api/firm",
+            Asking.Typed(null, "us", ("set:fleece-oc-5", "4420"))
+        );
         status.ShouldBe(200, firm.ToJsonString());
         Cost(await client.GetJsonAsync($"/api/surfaces/{wall}/choose")).ShouldBeGreaterThan(before);
         await client.SendJsonAsync(HttpMethod.Patch, "/api/firm", Asking.Typed(null, "us", ("set:fleece-oc-5", "")));
@@ -127,8 +147,16 @@ public sealed class ChooseTests(Product product) : IClassFixture<Product>
         var (job, wall) = await WallAsync(client);
         var seen = await client.GetJsonAsync($"/api/surfaces/{wall}/choose");
         var (_, chosen) = await PickAsync(client, wall, seen, Candidate(seen, "boardInboard").Text("id"));
-        await client.SendJsonAsync(HttpMethod.Patch, $"/api/surfaces/{wall}/choose/facts", Asking.Typed(chosen["version"]!.GetValue<uint>(), "us", ("oldBuilding", "yes"), ("ventedCladding", "yes")));
-        await client.SendJsonAsync(HttpMethod.Patch, $"/api/jobs/{job}", Asking.Typed(null, "us", ("weightRepair", "4"), ("practiceBandJoist", "b")));
+        await client.SendJsonAsync(
+            HttpMethod.Patch,
+            $"/api/surfaces/{wall}/choose/facts",
+            Asking.Typed(chosen["version"]!.GetValue<uint>(), "us", ("oldBuilding", "yes"), ("ventedCladding", "yes"))
+        );
+        await client.SendJsonAsync(
+            HttpMethod.Patch,
+            $"/api/jobs/{job}",
+            Asking.Typed(null, "us", ("weightRepair", "4"), ("practiceBandJoist", "b"))
+        );
         var file = await client.GetJsonAsync($"/api/jobs/{job}/file");
         var (filed, brought) = await client.SendJsonAsync(HttpMethod.Post, "/api/jobs/file", file);
         filed.ShouldBeInRange(200, 201, brought.ToJsonString());
@@ -139,7 +167,9 @@ public sealed class ChooseTests(Product product) : IClassFixture<Product>
         copied["facts"]!["oldBuilding"]!.GetValue<bool>().ShouldBeTrue();
         copied["facts"]!["ventedCladding"]!.GetValue<bool>().ShouldBeTrue();
         copied["weights"]!.Number("repair").ShouldBe(4);
-        (await client.GetJsonAsync($"/api/surfaces/{row.Text("id")}/section"))["answer"]!.Number("uWM2K").ShouldBe((await client.GetJsonAsync($"/api/surfaces/{wall}/section"))["answer"]!.Number("uWM2K"), 1e-12);
+        (await client.GetJsonAsync($"/api/surfaces/{row.Text("id")}/section"))["answer"]!
+            .Number("uWM2K")
+            .ShouldBe((await client.GetJsonAsync($"/api/surfaces/{wall}/section"))["answer"]!.Number("uWM2K"), 1e-12);
     }
 
     [Fact]
@@ -153,13 +183,20 @@ public sealed class ChooseTests(Product product) : IClassFixture<Product>
             foreach (var surface in (await client.GetJsonAsync($"/api/jobs/{job}/board"))["rows"]!.AsArray().Select(r => r!.Text("id")))
             {
                 var seen = await client.GetJsonAsync($"/api/surfaces/{surface}/choose");
-                if (seen["chosenId"] is null || Candidates(seen).SingleOrDefault(c => c.Text("id") == seen.Text("chosenId"))?["dampest"] is null)
+                if (
+                    seen["chosenId"] is null
+                    || Candidates(seen).SingleOrDefault(c => c.Text("id") == seen.Text("chosenId"))?["dampest"] is null
+                )
                 {
                     continue;
                 }
 
                 var candidate = Candidates(seen).Single(c => c.Text("id") == seen.Text("chosenId"));
-                var (asked, section) = await client.SendJsonAsync(HttpMethod.Post, "/api/compute/section", candidate["question"]!.DeepClone());
+                var (asked, section) = await client.SendJsonAsync(
+                    HttpMethod.Post,
+                    "/api/compute/section",
+                    candidate["question"]!.DeepClone()
+                );
                 asked.ShouldBe(200, section.ToJsonString());
                 var told = section["year"]!["findings"]!.AsArray();
                 var dampest = candidate["dampest"]!;
@@ -174,7 +211,10 @@ public sealed class ChooseTests(Product product) : IClassFixture<Product>
                 here?["measured"]!.Number("si").ShouldBe(there!["measured"]!.Number("si"), 1e-9);
                 (here is null).ShouldBe(there is null);
                 var year = candidate["opinions"]!.AsArray().Single(o => o!.Text("rule") == "condensationYear")!;
-                told.Select(f => f!).ShouldContain(f => $"{f.Text("rule")}.{f.Text("case")}" == year.Text("case") && f.Text("verdict") == year.Text("verdict"));
+                told.Select(f => f!)
+                    .ShouldContain(f =>
+                        $"{f.Text("rule")}.{f.Text("case")}" == year.Text("case") && f.Text("verdict") == year.Text("verdict")
+                    );
                 compared++;
             }
         }
@@ -203,10 +243,17 @@ public sealed class ChooseTests(Product product) : IClassFixture<Product>
         var (_, wall) = await WallAsync(client);
         var own = await client.GetJsonAsync($"/api/surfaces/{wall}/choose");
         var bare = Candidate(own, "openCell")["question"]!.DeepClone();
-        var (status, asked) = await client.SendJsonAsync(HttpMethod.Post, "/api/compute/choice", new { section = bare, facts = new { woodSubstrate = true, treatedM2 = 25.0838208 } });
+        var (status, asked) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            "/api/compute/choice",
+            new { section = bare, facts = new { woodSubstrate = true, treatedM2 = 25.0838208 } }
+        );
         status.ShouldBe(200, asked.ToJsonString());
         asked.Text("advisedId").ShouldBe(own["answer"]!.Text("advisedId"));
-        asked["candidates"]!.AsArray().Select(c => c!.Text("id")).ShouldBe(own["answer"]!["candidates"]!.AsArray().Select(c => c!.Text("id")));
+        asked["candidates"]!
+            .AsArray()
+            .Select(c => c!.Text("id"))
+            .ShouldBe(own["answer"]!["candidates"]!.AsArray().Select(c => c!.Text("id")));
     }
 
     [Fact]
@@ -249,14 +296,38 @@ public sealed class ChooseTests(Product product) : IClassFixture<Product>
 
     private static async Task<(string Job, string Wall)> WallAsync(HttpClient client)
     {
-        var (_, job) = await client.SendJsonAsync(HttpMethod.Post, "/api/jobs", Asking.Typed(null, "us", ("name", "Choosing"), ("climateZone", "6A"), ("place", "brindle-quay"), ("humidityClass", "2")));
-        var (status, wall) = await client.SendJsonAsync(HttpMethod.Post, $"/api/jobs/{job.Text("id")}/surfaces", Asking.Typed(null, "us", ("name", "wall"), ("kind", "studWall"), ("size", "30' x 9'")));
+        var (_, job) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            "/api/jobs",
+            Asking.Typed(null, "us", ("name", "Choosing"), ("climateZone", "6A"), ("place", "brindle-quay"), ("humidityClass", "2"))
+        );
+        var (status, wall) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            $"/api/jobs/{job.Text("id")}/surfaces",
+            Asking.Typed(null, "us", ("name", "wall"), ("kind", "studWall"), ("size", "30' x 9'"))
+        );
         status.ShouldBe(201, wall.ToJsonString());
         return (job.Text("id"), wall.Text("id"));
     }
 
-    private static JsonNode Candidate(JsonNode choice, string kind) => choice["answer"]!["candidates"]!.AsArray().First(c => c!.Text("kind") == kind)!;
+    private static JsonNode Candidate(JsonNode choice, string kind) =>
+        choice["answer"]!["candidates"]!.AsArray().First(c => c!.Text("kind") == kind)!;
 
-    private static Task<(int Status, JsonNode Body)> PickAsync(HttpClient client, string surface, JsonNode seen, string candidate, string? reason = null) =>
-        client.SendJsonAsync(HttpMethod.Post, $"/api/surfaces/{surface}/choose", new { version = seen["version"]!.GetValue<uint>(), candidateId = candidate, reason });
+    private static Task<(int Status, JsonNode Body)> PickAsync(
+        HttpClient client,
+        string surface,
+        JsonNode seen,
+        string candidate,
+        string? reason = null
+    ) =>
+        client.SendJsonAsync(
+            HttpMethod.Post,
+            $"/api/surfaces/{surface}/choose",
+            new
+            {
+                version = seen["version"]!.GetValue<uint>(),
+                candidateId = candidate,
+                reason,
+            }
+        );
 }

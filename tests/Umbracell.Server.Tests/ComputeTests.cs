@@ -55,13 +55,38 @@ public sealed class ComputeTests(Product product) : IClassFixture<Product>
         (section.Number("foamRM2KW") / 0.1761101838).ShouldBe(20.4, 1e-6);
         section["findings"]!.AsArray().Count.ShouldBeGreaterThan(3);
 
-        var (setsStatus, sets) = await client.SendJsonAsync(HttpMethod.Post, "/api/compute/sets", new { sheetId = "marl-cc-20", areaM2 = 92.90304, thicknessMm = 50.8, shavedFlush = false, substrateTempC = 21, drumTempC = 21, depthScatterMm = 0 });
+        var (setsStatus, sets) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            "/api/compute/sets",
+            new
+            {
+                sheetId = "marl-cc-20",
+                areaM2 = 92.90304,
+                thicknessMm = 50.8,
+                shavedFlush = false,
+                substrateTempC = 21,
+                drumTempC = 21,
+                depthScatterMm = 0,
+            }
+        );
         setsStatus.ShouldBe(200, sets.ToJsonString());
         sets.Number("boardFeet").ShouldBe(2000, 1e-6);
         sets.Number("yieldBoardFeet").ShouldBe(4350, 1e-6);
         sets.Number("medianSets").ShouldBe(2000.0 / 4350, 1e-9);
 
-        var (gateStatus, gate) = await client.SendJsonAsync(HttpMethod.Post, "/api/compute/gate", new { sheetId = "marl-cc-20", substrateKind = "wood", substrate = new { tempC = 4.1 }, air = new { tempC = 5 }, humidity = new { rhPct = 84.5 }, prepared = Array.Empty<string>() });
+        var (gateStatus, gate) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            "/api/compute/gate",
+            new
+            {
+                sheetId = "marl-cc-20",
+                substrateKind = "wood",
+                substrate = new { tempC = 4.1 },
+                air = new { tempC = 5 },
+                humidity = new { rhPct = 84.5 },
+                prepared = Array.Empty<string>(),
+            }
+        );
         gateStatus.ShouldBe(200, gate.ToJsonString());
         gate.Text("verdict").ShouldBe("hold");
         gate["findings"]!.AsArray().Single(f => f!.Text("rule") == "G3")!.Text("verdict").ShouldBe("hold");
@@ -71,7 +96,17 @@ public sealed class ComputeTests(Product product) : IClassFixture<Product>
     public async Task An_unknown_sheet_and_an_absurd_thickness_are_named()
     {
         var client = product.WithToken();
-        var (unknown, body) = await client.SendJsonAsync(HttpMethod.Post, "/api/compute/sets", new { sheetId = "no-such", areaM2 = 10, thicknessMm = 50, shavedFlush = false });
+        var (unknown, body) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            "/api/compute/sets",
+            new
+            {
+                sheetId = "no-such",
+                areaM2 = 10,
+                thicknessMm = 50,
+                shavedFlush = false,
+            }
+        );
         unknown.ShouldBe(400);
         body["errors"]!.AsObject().ContainsKey("sheetId").ShouldBeTrue();
         var (absurd, problem) = await client.SendJsonAsync(HttpMethod.Post, "/api/compute/section", SectionQuestion(900));
@@ -83,7 +118,19 @@ public sealed class ComputeTests(Product product) : IClassFixture<Product>
     [Fact]
     public async Task A_body_with_letters_in_a_number_is_named()
     {
-        var (status, problem) = await product.WithToken().SendJsonAsync(HttpMethod.Post, "/api/compute/sets", new { sheetId = "marl-cc-20", areaM2 = "ten", thicknessMm = 50, shavedFlush = false });
+        var (status, problem) = await product
+            .WithToken()
+            .SendJsonAsync(
+                HttpMethod.Post,
+                "/api/compute/sets",
+                new
+                {
+                    sheetId = "marl-cc-20",
+                    areaM2 = "ten",
+                    thicknessMm = 50,
+                    shavedFlush = false,
+                }
+            );
         status.ShouldBe(400);
         problem["errors"]!.AsObject().ContainsKey("areaM2").ShouldBeTrue(problem.ToJsonString());
     }
@@ -113,25 +160,32 @@ public sealed class ComputeTests(Product product) : IClassFixture<Product>
         ((int)(await client.GetAsync("/api/nowhere", TestContext.Current.CancellationToken)).StatusCode).ShouldBe(404);
     }
 
-    private static object SectionQuestion(double thicknessMm) => new
-    {
-        kind = "studWall",
-        sheetId = "marl-cc-20",
-        thicknessMm,
-        outboard = new[] { new { material = "osb", thicknessMm = 11 } },
-        inboard = new[] { new { material = "gypsum-board", thicknessMm = 12.7 } },
-        members = new { material = "wood", depthMm = 139.7, spacingMm = 406.4, sharePct = 25 },
-        ventChannelMm = 0,
-        baffle = (object?)null,
-        foamAgainst = "outboard",
-        heatFlow = "horizontal",
-        exposure = "outdoors",
-        films = "us",
-        indoorC = 20,
-        indoorRhPct = 40,
-        outdoorC = -15,
-        outdoorRhPct = 80,
-        target = new { uWM2K = 0.3, edition = "test" },
-        climateZone = "6A",
-    };
+    private static object SectionQuestion(double thicknessMm) =>
+        new
+        {
+            kind = "studWall",
+            sheetId = "marl-cc-20",
+            thicknessMm,
+            outboard = new[] { new { material = "osb", thicknessMm = 11 } },
+            inboard = new[] { new { material = "gypsum-board", thicknessMm = 12.7 } },
+            members = new
+            {
+                material = "wood",
+                depthMm = 139.7,
+                spacingMm = 406.4,
+                sharePct = 25,
+            },
+            ventChannelMm = 0,
+            baffle = (object?)null,
+            foamAgainst = "outboard",
+            heatFlow = "horizontal",
+            exposure = "outdoors",
+            films = "us",
+            indoorC = 20,
+            indoorRhPct = 40,
+            outdoorC = -15,
+            outdoorRhPct = 80,
+            target = new { uWM2K = 0.3, edition = "test" },
+            climateZone = "6A",
+        };
 }

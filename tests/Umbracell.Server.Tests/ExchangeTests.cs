@@ -9,7 +9,8 @@ namespace Umbracell.Server.Tests;
 /// <summary>Surfaces and jobs in and out of files.</summary>
 public sealed class ExchangeTests(Product product) : IClassFixture<Product>
 {
-    private const string Table = "Room;Type;Length (ft);Height (ft);Windows\nHall;wall;24;9;2 x 3' x 4'\nTower;roof deck;12;;\nStair;castle;10;8;\n";
+    private const string Table =
+        "Room;Type;Length (ft);Height (ft);Windows\nHall;wall;24;9;2 x 3' x 4'\nTower;roof deck;12;;\nStair;castle;10;8;\n";
 
     [Fact]
     public async Task A_table_is_read_mended_and_taken_whole_and_its_columns_are_remembered()
@@ -29,11 +30,25 @@ public sealed class ExchangeTests(Product product) : IClassFixture<Product>
 
         rows[1]!["fields"]!["size"] = "13' x 12' at 9:12";
         rows[2]!["fields"]!["kind"] = "solidWall";
-        var taken = await Exchanging.ImportAsync(client, job, "accept", new { units = "us", rows, columns = dry["columns"] });
+        var taken = await Exchanging.ImportAsync(
+            client,
+            job,
+            "accept",
+            new
+            {
+                units = "us",
+                rows,
+                columns = dry["columns"],
+            }
+        );
         taken["added"]!.AsArray().Count.ShouldBe(3, taken.ToJsonString());
-        (await Exchanging.ImportAsync(client, job, "table", new { content = Bytes(Table), units = "us" }))["remembered"]!.GetValue<bool>().ShouldBeTrue();
+        (await Exchanging.ImportAsync(client, job, "table", new { content = Bytes(Table), units = "us" }))["remembered"]!
+            .GetValue<bool>()
+            .ShouldBeTrue();
 
-        (await client.SendJsonAsync(HttpMethod.Post, $"/api/jobs/{job}/surfaces/remove", new { ids = taken["added"] })).Status.ShouldBe(204);
+        (await client.SendJsonAsync(HttpMethod.Post, $"/api/jobs/{job}/surfaces/remove", new { ids = taken["added"] })).Status.ShouldBe(
+            204
+        );
         (await client.GetJsonAsync($"/api/jobs/{job}/surfaces")).AsArray().ShouldBeEmpty();
     }
 
@@ -46,9 +61,11 @@ public sealed class ExchangeTests(Product product) : IClassFixture<Product>
         Doubts(dry).ShouldBe(["", "unusual sameName"]);
         var taken = await Exchanging.ImportAsync(client, job, "accept", new { units = "us", rows = dry["rows"] });
         taken["added"]!.AsArray().Count.ShouldBe(2);
-        Doubts(await Exchanging.ImportAsync(client, job, "table", new { content = Bytes(Rows), units = "us" })).ShouldBe(["sameName", "unusual sameName"]);
+        Doubts(await Exchanging.ImportAsync(client, job, "table", new { content = Bytes(Rows), units = "us" }))
+            .ShouldBe(["sameName", "unusual sameName"]);
 
-        static IEnumerable<string> Doubts(JsonNode answer) => answer["rows"]!.AsArray().Select(r => string.Join(' ', r!["doubts"]!.AsArray().Select(d => d!.Text("code"))));
+        static IEnumerable<string> Doubts(JsonNode answer) =>
+            answer["rows"]!.AsArray().Select(r => string.Join(' ', r!["doubts"]!.AsArray().Select(d => d!.Text("code"))));
     }
 
     [Fact]
@@ -57,7 +74,12 @@ public sealed class ExchangeTests(Product product) : IClassFixture<Product>
         var client = await product.SignedInAsync("owner@ninthacre.example");
         foreach (var name in new[] { "ferry house", "orchid house", "seed store" })
         {
-            var first = Renamed(await client.GetStringAsync($"/api/jobs/{await Exchanging.DemoJobAsync(client, name)}/file", TestContext.Current.CancellationToken));
+            var first = Renamed(
+                await client.GetStringAsync(
+                    $"/api/jobs/{await Exchanging.DemoJobAsync(client, name)}/file",
+                    TestContext.Current.CancellationToken
+                )
+            );
             var (status, brought) = await PostTextAsync(client, "/api/jobs/file", first);
             status.ShouldBe(201, brought.ToJsonString());
             var second = await client.GetStringAsync($"/api/jobs/{brought.Text("id")}/file", TestContext.Current.CancellationToken);
@@ -71,7 +93,16 @@ public sealed class ExchangeTests(Product product) : IClassFixture<Product>
     public async Task A_job_file_of_the_version_before_comes_in_whole()
     {
         var client = await product.SignedInAsync("owner@ninthacre.example");
-        var file = JsonNode.Parse(Renamed(await client.GetStringAsync($"/api/jobs/{await Exchanging.DemoJobAsync(client, "ferry house")}/file", TestContext.Current.CancellationToken)))!.AsObject();
+        var file = JsonNode
+            .Parse(
+                Renamed(
+                    await client.GetStringAsync(
+                        $"/api/jobs/{await Exchanging.DemoJobAsync(client, "ferry house")}/file",
+                        TestContext.Current.CancellationToken
+                    )
+                )
+            )!
+            .AsObject();
         foreach (var surface in file["surfaces"]!.AsArray())
         {
             (surface!["choiceFacts"] as JsonObject)?.Remove("ventedCladding").ShouldBeTrue();
@@ -79,19 +110,34 @@ public sealed class ExchangeTests(Product product) : IClassFixture<Product>
 
         var (status, brought) = await PostTextAsync(client, "/api/jobs/file", file.ToJsonString());
         status.ShouldBe(201, brought.ToJsonString());
-        (await client.GetJsonAsync($"/api/jobs/{brought.Text("id")}/board"))["rows"]!.AsArray().Count.ShouldBe(file["surfaces"]!.AsArray().Count);
+        (await client.GetJsonAsync($"/api/jobs/{brought.Text("id")}/board"))["rows"]!
+            .AsArray()
+            .Count.ShouldBe(file["surfaces"]!.AsArray().Count);
     }
 
     [Fact]
     public async Task A_job_file_that_is_broken_is_refused_by_line_and_leaves_no_job_behind()
     {
         var client = await product.SignedInAsync("owner@ninthacre.example");
-        var file = await client.GetStringAsync($"/api/jobs/{await Exchanging.DemoJobAsync(client, "mill cottages")}/file", TestContext.Current.CancellationToken);
+        var file = await client.GetStringAsync(
+            $"/api/jobs/{await Exchanging.DemoJobAsync(client, "mill cottages")}/file",
+            TestContext.Current.CancellationToken
+        );
         file = file.Replace("Skerrow mill cottages", "Must not be kept", StringComparison.Ordinal);
-        var (status, problem) = await PostTextAsync(client, "/api/jobs/file", file.Replace("\"memberShare\": 0.1", "\"memberShare\": -4", StringComparison.Ordinal));
+        var (status, problem) = await PostTextAsync(
+            client,
+            "/api/jobs/file",
+            file.Replace("\"memberShare\": 0.1", "\"memberShare\": -4", StringComparison.Ordinal)
+        );
         status.ShouldBe(400);
         problem["lines"]![0]!["line"]!.GetValue<int>().ShouldBeGreaterThan(10);
-        (await PostTextAsync(client, "/api/jobs/file", file.Replace("\"formatVersion\": 1", "\"formatVersion\": 2", StringComparison.Ordinal))).Status.ShouldBe(400);
+        (
+            await PostTextAsync(
+                client,
+                "/api/jobs/file",
+                file.Replace("\"formatVersion\": 1", "\"formatVersion\": 2", StringComparison.Ordinal)
+            )
+        ).Status.ShouldBe(400);
         (await PostTextAsync(client, "/api/jobs/file", "{")).Status.ShouldBe(400);
         (await client.GetJsonAsync("/api/jobs")).AsArray().ShouldNotContain(j => j!["job"]!.Text("name") == "Must not be kept");
     }
@@ -102,7 +148,14 @@ public sealed class ExchangeTests(Product product) : IClassFixture<Product>
     public async Task A_job_file_with_what_cannot_be_is_refused_and_the_list_of_jobs_still_opens(string list, string field, double value)
     {
         var client = await product.SignedInAsync("owner@ninthacre.example");
-        var file = JsonNode.Parse(Renamed(await client.GetStringAsync($"/api/jobs/{await Exchanging.DemoJobAsync(client, "seed store")}/file", TestContext.Current.CancellationToken)))!;
+        var file = JsonNode.Parse(
+            Renamed(
+                await client.GetStringAsync(
+                    $"/api/jobs/{await Exchanging.DemoJobAsync(client, "seed store")}/file",
+                    TestContext.Current.CancellationToken
+                )
+            )
+        )!;
         file[list]![0]![field] = value;
         var (status, problem) = await PostTextAsync(client, "/api/jobs/file", file.ToJsonString());
         status.ShouldBe(400);
@@ -117,7 +170,10 @@ public sealed class ExchangeTests(Product product) : IClassFixture<Product>
         const string Model = """
             <gbXML xmlns="http://www.gbxml.org/schema" lengthUnit="Feet"><Campus id="c">
               <Surface id="w1" surfaceType="ExteriorWall"><Name>North wall</Name><AdjacentSpaceId spaceIdRef="s1"/>
-                <PlanarGeometry><PolyLoop><CartesianPoint><Coordinate>0</Coordinate><Coordinate>0</Coordinate><Coordinate>0</Coordinate></CartesianPoint><CartesianPoint><Coordinate>24</Coordinate><Coordinate>0</Coordinate><Coordinate>0</Coordinate></CartesianPoint><CartesianPoint><Coordinate>24</Coordinate><Coordinate>0</Coordinate><Coordinate>9</Coordinate></CartesianPoint><CartesianPoint><Coordinate>0</Coordinate><Coordinate>0</Coordinate><Coordinate>9</Coordinate></CartesianPoint></PolyLoop></PlanarGeometry>
+                <PlanarGeometry><PolyLoop><CartesianPoint><Coordinate>0</Coordinate><Coordinate>0</Coordinate><Coordinate>0</Coordinate></CartesianPoint>
+                <CartesianPoint><Coordinate>24</Coordinate><Coordinate>0</Coordinate><Coordinate>0</Coordinate></CartesianPoint>
+                <CartesianPoint><Coordinate>24</Coordinate><Coordinate>0</Coordinate><Coordinate>9</Coordinate></CartesianPoint>
+                <CartesianPoint><Coordinate>0</Coordinate><Coordinate>0</Coordinate><Coordinate>9</Coordinate></CartesianPoint></PolyLoop></PlanarGeometry>
                 <Opening id="o1"><RectangularGeometry><Width>3</Width><Height>4</Height></RectangularGeometry></Opening></Surface>
               <Surface id="s1" surfaceType="Shade"><RectangularGeometry><Width>3</Width><Height>4</Height></RectangularGeometry></Surface>
               <Surface id="r1" surfaceType="Roof"/></Campus></gbXML>
@@ -152,7 +208,11 @@ public sealed class ExchangeTests(Product product) : IClassFixture<Product>
             text.Append("wall,12,9\n");
         }
 
-        var (status, problem) = await client.SendJsonAsync(HttpMethod.Post, $"/api/jobs/{job}/imports/table", new { content = Bytes(text.ToString()), units = "us" });
+        var (status, problem) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            $"/api/jobs/{job}/imports/table",
+            new { content = Bytes(text.ToString()), units = "us" }
+        );
         status.ShouldBe(400);
         (problem["file"]!.Text("fault"), problem["file"]!.Text("detail")).ShouldBe(("tooManyLines", "200001"));
     }
@@ -168,14 +228,20 @@ public sealed class ExchangeTests(Product product) : IClassFixture<Product>
     private static string WithoutIds(string file)
     {
         var ids = new Dictionary<string, int>();
-        var plain = System.Text.RegularExpressions.Regex.Replace(file, "[0-9a-f]{8}-[0-9a-f-]{27}", m => "id" + (ids.TryGetValue(m.Value, out var n) ? n : ids[m.Value] = ids.Count));
+        var plain = System.Text.RegularExpressions.Regex.Replace(
+            file,
+            "[0-9a-f]{8}-[0-9a-f-]{27}",
+            m => "id" + (ids.TryGetValue(m.Value, out var n) ? n : ids[m.Value] = ids.Count)
+        );
         var node = JsonNode.Parse(plain)!;
         node["job"]!["createdAt"] = null;
 
         // Marks and joints have no order of their own.
         foreach (var list in new[] { "preparation", "joints", "readings" })
         {
-            node[list] = new JsonArray([.. node[list]!.AsArray().Select(x => x!.DeepClone()).OrderBy(x => x.ToJsonString(), StringComparer.Ordinal)]);
+            node[list] = new JsonArray([
+                .. node[list]!.AsArray().Select(x => x!.DeepClone()).OrderBy(x => x.ToJsonString(), StringComparer.Ordinal),
+            ]);
         }
 
         return node.ToJsonString();

@@ -9,13 +9,19 @@ internal static class Exchanging
     public static async Task<(HttpClient Client, string Job)> JobAsync(Product product, string who = "estimator@ninthacre.example")
     {
         var client = await product.SignedInAsync(who);
-        var (status, job) = await client.SendJsonAsync(HttpMethod.Post, "/api/jobs", Asking.Typed(null, "us", ("name", "Exchange test"), ("climateZone", "6A"), ("place", "brindle-quay"), ("humidityClass", "2")));
+        var (status, job) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            "/api/jobs",
+            Asking.Typed(null, "us", ("name", "Exchange test"), ("climateZone", "6A"), ("place", "brindle-quay"), ("humidityClass", "2"))
+        );
         status.ShouldBe(201, job.ToJsonString());
         return (client, job.Text("id"));
     }
 
     public static async Task<string> DemoJobAsync(HttpClient client, string name) =>
-        (await client.GetJsonAsync("/api/jobs")).AsArray().Last(j => j!["job"]!.Text("name").Contains(name, StringComparison.Ordinal))!["job"]!.Text("id");
+        (await client.GetJsonAsync("/api/jobs")).AsArray().Last(j => j!["job"]!.Text("name").Contains(name, StringComparison.Ordinal))![
+            "job"
+        ]!.Text("id");
 
     public static async Task<JsonNode> ImportAsync(HttpClient client, string job, string step, object body)
     {
@@ -24,7 +30,8 @@ internal static class Exchanging
         return answer;
     }
 
-    public static async Task<JsonArray> SurfacesOfFileAsync(HttpClient client, string job) => (await client.GetJsonAsync($"/api/jobs/{job}/file"))["surfaces"]!.AsArray();
+    public static async Task<JsonArray> SurfacesOfFileAsync(HttpClient client, string job) =>
+        (await client.GetJsonAsync($"/api/jobs/{job}/file"))["surfaces"]!.AsArray();
 
     public static void ShouldBeTheSame(JsonNode? second, JsonNode? first, string path)
     {

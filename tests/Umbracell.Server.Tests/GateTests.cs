@@ -31,7 +31,13 @@ public sealed class GateTests(Product product) : IClassFixture<Product>
         var (client, job, wall) = await WallAsync("studWall", "marl-cc-20");
         if (first == "tick")
         {
-            (await client.SendJsonAsync(HttpMethod.Patch, $"/api/surfaces/{wall}/preparation/masked", Asking.Typed(null, "us", ("done", "yes")))).Status.ShouldBe(200);
+            (
+                await client.SendJsonAsync(
+                    HttpMethod.Patch,
+                    $"/api/surfaces/{wall}/preparation/masked",
+                    Asking.Typed(null, "us", ("done", "yes"))
+                )
+            ).Status.ShouldBe(200);
         }
         else if (first.Length > 0)
         {
@@ -86,7 +92,9 @@ public sealed class GateTests(Product product) : IClassFixture<Product>
     [InlineData("{\"woodPct\":null,\"foundDry\":null,\"concretePct\":2}", "concreteDry")]
     public async Task Another_program_may_give_meter_and_eye_in_one(string moisture, string name)
     {
-        var question = JsonNode.Parse($"{{\"sheetId\":\"marl-cc-20\",\"substrateKind\":\"mineral\",\"prepared\":[],\"moisture\":{moisture}}}")!;
+        var question = JsonNode.Parse(
+            $"{{\"sheetId\":\"marl-cc-20\",\"substrateKind\":\"mineral\",\"prepared\":[],\"moisture\":{moisture}}}"
+        )!;
         var (status, answer) = await product.WithToken().SendJsonAsync(HttpMethod.Post, "/api/compute/gate", question);
         status.ShouldBe(200, answer.ToJsonString());
         answer["findings"]!.AsArray().Single(f => f!.Text("rule") == "G5")!.Text("case").ShouldBe(name);
@@ -106,18 +114,33 @@ public sealed class GateTests(Product product) : IClassFixture<Product>
     private async Task<(HttpClient Client, string Job, string Surface)> WallAsync(string kind, string sheet)
     {
         var client = await product.SignedInAsync("estimator@ninthacre.example");
-        var (_, job) = await client.SendJsonAsync(HttpMethod.Post, "/api/jobs", Asking.Typed(null, "us", ("name", "Gate"), ("climateZone", "6A")));
-        var (status, surface) = await client.SendJsonAsync(HttpMethod.Post, $"/api/jobs/{job.Text("id")}/surfaces", Asking.Typed(null, "us", ("name", "One"), ("kind", kind), ("sheet", sheet), ("thickness", "2")));
+        var (_, job) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            "/api/jobs",
+            Asking.Typed(null, "us", ("name", "Gate"), ("climateZone", "6A"))
+        );
+        var (status, surface) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            $"/api/jobs/{job.Text("id")}/surfaces",
+            Asking.Typed(null, "us", ("name", "One"), ("kind", kind), ("sheet", sheet), ("thickness", "2"))
+        );
         status.ShouldBe(201, surface.ToJsonString());
         return (client, job.Text("id"), surface.Text("id"));
     }
 
     private static async Task ReadAsync(HttpClient client, string surface, params (string Field, string Text)[] fields)
     {
-        var (status, body) = await client.SendJsonAsync(HttpMethod.Post, $"/api/surfaces/{surface}/readings", Asking.Typed(null, "us", fields));
+        var (status, body) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            $"/api/surfaces/{surface}/readings",
+            Asking.Typed(null, "us", fields)
+        );
         status.ShouldBe(200, body.ToJsonString());
     }
 
     private static async Task<string> G5Async(HttpClient client, string surface) =>
-        (await client.GetJsonAsync($"/api/surfaces/{surface}/window"))["answer"]!["findings"]!.AsArray().Single(f => f!.Text("rule") == "G5")!.Text("case");
+        (await client.GetJsonAsync($"/api/surfaces/{surface}/window"))["answer"]!["findings"]!
+            .AsArray()
+            .Single(f => f!.Text("rule") == "G5")!
+            .Text("case");
 }

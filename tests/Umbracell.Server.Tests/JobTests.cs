@@ -14,7 +14,11 @@ public sealed class JobTests(Product product) : IClassFixture<Product>
         var ferry = jobs.Single(j => j!["job"]!.Text("name").Contains("ferry house"))!;
         var board = await client.GetJsonAsync($"/api/jobs/{ferry["job"]!.Text("id")}/board");
         board["rows"]!.AsArray().Count.ShouldBeGreaterThanOrEqualTo(12);
-        var verdicts = board["rows"]!.AsArray().SelectMany(r => r!["cells"]!.AsArray()).Select(c => c!["verdict"]?.GetValue<string>()).ToHashSet();
+        var verdicts = board["rows"]!
+            .AsArray()
+            .SelectMany(r => r!["cells"]!.AsArray())
+            .Select(c => c!["verdict"]?.GetValue<string>())
+            .ToHashSet();
         verdicts.IsSupersetOf(["clear", "care", "hold"]).ShouldBeTrue();
         var cottages = jobs.Single(j => j!["job"]!.Text("name").Contains("Skerrow"))!;
         (await client.GetJsonAsync($"/api/jobs/{cottages["job"]!.Text("id")}/surfaces")).AsArray().Count.ShouldBe(3);
@@ -26,7 +30,15 @@ public sealed class JobTests(Product product) : IClassFixture<Product>
         var client = await product.SignedInAsync("estimator@ninthacre.example");
         var surface = await NewSurfaceAsync(client);
         var job = surface.Text("jobId");
-        surface = await ChangeAsync(client, surface, "us", ("size", "24' x 9'"), ("openings", "2 x 3' x 4'"), ("sheet", "marl-cc-20"), ("thickness", "3"));
+        surface = await ChangeAsync(
+            client,
+            surface,
+            "us",
+            ("size", "24' x 9'"),
+            ("openings", "2 x 3' x 4'"),
+            ("sheet", "marl-cc-20"),
+            ("thickness", "3")
+        );
         surface["treatedArea"]!["figure"]!.Text("us").ShouldBe("192 ft²");
         surface["thickness"]!.Text("metric").ShouldBe("76 mm");
 
@@ -34,7 +46,20 @@ public sealed class JobTests(Product product) : IClassFixture<Product>
         var section = await client.GetJsonAsync($"/api/surfaces/{id}/section");
         section["answer"]!["figures"]!["foamR"]!["figure"]!.Text("us").ShouldBe("R-20.4");
 
-        var (_, window) = await client.SendJsonAsync(HttpMethod.Post, $"/api/surfaces/{id}/readings", Asking.Typed(null, "us", ("substrate", "66"), ("air", "20 C"), ("humidity", "45"), ("wood", "12"), ("drumA", "72 F"), ("drumB", "72")));
+        var (_, window) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            $"/api/surfaces/{id}/readings",
+            Asking.Typed(
+                null,
+                "us",
+                ("substrate", "66"),
+                ("air", "20 C"),
+                ("humidity", "45"),
+                ("wood", "12"),
+                ("drumA", "72 F"),
+                ("drumB", "72")
+            )
+        );
         window["answer"]!.Text("verdict").ShouldBe("hold");
         await TickAllAsync(client, window["preparation"]!.AsArray(), surface.Text("id"), job);
         (await client.GetJsonAsync($"/api/surfaces/{id}/window"))["answer"]!.Text("verdict").ShouldBe("clear");
@@ -49,7 +74,9 @@ public sealed class JobTests(Product product) : IClassFixture<Product>
         foreach (var task in tasks)
         {
             var path = task!["forJob"]!.GetValue<bool>() ? $"/api/jobs/{job}/preparation" : $"/api/surfaces/{surface}/preparation";
-            (await client.SendJsonAsync(HttpMethod.Patch, $"{path}/{task.Text("item")}", Asking.Typed(null, "us", ("done", "yes")))).Status.ShouldBe(200);
+            (
+                await client.SendJsonAsync(HttpMethod.Patch, $"{path}/{task.Text("item")}", Asking.Typed(null, "us", ("done", "yes")))
+            ).Status.ShouldBe(200);
         }
     }
 
@@ -58,7 +85,20 @@ public sealed class JobTests(Product product) : IClassFixture<Product>
     {
         var client = await product.SignedInAsync("owner@ninthacre.example");
         var surface = await NewSurfaceAsync(client);
-        var (status, problem) = await client.SendJsonAsync(HttpMethod.Patch, $"/api/surfaces/{surface.Text("id")}", Asking.Typed(surface["version"]!.GetValue<uint>(), "us", ("name", "renamed"), ("size", "24' x nine"), ("thickness", "900 in"), ("repeats", "-2"), ("kind", "castle"), ("sheet", "no-such")));
+        var (status, problem) = await client.SendJsonAsync(
+            HttpMethod.Patch,
+            $"/api/surfaces/{surface.Text("id")}",
+            Asking.Typed(
+                surface["version"]!.GetValue<uint>(),
+                "us",
+                ("name", "renamed"),
+                ("size", "24' x nine"),
+                ("thickness", "900 in"),
+                ("repeats", "-2"),
+                ("kind", "castle"),
+                ("sheet", "no-such")
+            )
+        );
         status.ShouldBe(400);
         problem["errors"]!.AsObject().Select(e => e.Key).ShouldBe(["size", "thickness", "repeats", "kind", "sheet"], ignoreOrder: true);
         var after = (await client.GetJsonAsync($"/api/surfaces/{surface.Text("id")}/section"))["version"]!.GetValue<uint>();
@@ -76,7 +116,11 @@ public sealed class JobTests(Product product) : IClassFixture<Product>
     {
         var client = await product.SignedInAsync("owner@ninthacre.example");
         var surface = await ChangeAsync(client, await NewSurfaceAsync(client), "us", ("size", "24' x 9'"));
-        var (status, problem) = await client.SendJsonAsync(HttpMethod.Patch, $"/api/surfaces/{surface.Text("id")}", Asking.Typed(surface["version"]!.GetValue<uint>(), "us", (field, typed)));
+        var (status, problem) = await client.SendJsonAsync(
+            HttpMethod.Patch,
+            $"/api/surfaces/{surface.Text("id")}",
+            Asking.Typed(surface["version"]!.GetValue<uint>(), "us", (field, typed))
+        );
         status.ShouldBe(400);
         problem["faults"]!.AsArray().ShouldHaveSingleItem()!.Text("code").ShouldBe(code);
     }
@@ -87,7 +131,11 @@ public sealed class JobTests(Product product) : IClassFixture<Product>
         var client = await product.SignedInAsync("owner@ninthacre.example");
         var surface = await NewSurfaceAsync(client);
         await ChangeAsync(client, surface, "us", ("name", "theirs"));
-        var (status, problem) = await client.SendJsonAsync(HttpMethod.Patch, $"/api/surfaces/{surface.Text("id")}", Asking.Typed(surface["version"]!.GetValue<uint>(), "us", ("name", "mine")));
+        var (status, problem) = await client.SendJsonAsync(
+            HttpMethod.Patch,
+            $"/api/surfaces/{surface.Text("id")}",
+            Asking.Typed(surface["version"]!.GetValue<uint>(), "us", ("name", "mine"))
+        );
         status.ShouldBe(409);
         problem["theirs"]!.Text("name").ShouldBe("theirs");
     }
@@ -119,14 +167,29 @@ public sealed class JobTests(Product product) : IClassFixture<Product>
         var first = await product.SignedInAsync("owner@ninthacre.example");
         var second = await product.SignedInAsync("owner@coldwaterlane.example");
         (await second.GetJsonAsync("/api/jobs")).AsArray().ShouldBeEmpty();
-        var job = (await first.GetJsonAsync("/api/jobs")).AsArray().Single(j => j!["job"]!.Text("name").Contains("ferry house"))!["job"]!.Text("id");
+        var job = (await first.GetJsonAsync("/api/jobs")).AsArray().Single(j => j!["job"]!.Text("name").Contains("ferry house"))![
+            "job"
+        ]!.Text("id");
         var surface = (await first.GetJsonAsync($"/api/jobs/{job}/surfaces"))[0]!;
-        foreach (var path in new[] { $"/api/jobs/{job}/board", $"/api/jobs/{job}/surfaces", $"/api/surfaces/{surface.Text("id")}/section", $"/api/surfaces/{surface.Text("id")}/window", $"/api/surfaces/{surface.Text("id")}/sets" })
+        foreach (
+            var path in new[]
+            {
+                $"/api/jobs/{job}/board",
+                $"/api/jobs/{job}/surfaces",
+                $"/api/surfaces/{surface.Text("id")}/section",
+                $"/api/surfaces/{surface.Text("id")}/window",
+                $"/api/surfaces/{surface.Text("id")}/sets",
+            }
+        )
         {
             ((int)(await second.GetAsync(path, TestContext.Current.CancellationToken)).StatusCode).ShouldBe(404, path);
         }
 
-        var (status, _) = await second.SendJsonAsync(HttpMethod.Patch, $"/api/surfaces/{surface.Text("id")}", Asking.Typed(surface["version"]!.GetValue<uint>(), "us", ("name", "stolen")));
+        var (status, _) = await second.SendJsonAsync(
+            HttpMethod.Patch,
+            $"/api/surfaces/{surface.Text("id")}",
+            Asking.Typed(surface["version"]!.GetValue<uint>(), "us", ("name", "stolen"))
+        );
         status.ShouldBe(404);
     }
 
@@ -136,7 +199,9 @@ public sealed class JobTests(Product product) : IClassFixture<Product>
         var viewer = await product.SignedInAsync("viewer@ninthacre.example");
         var job = (await viewer.GetJsonAsync("/api/jobs"))[0]!["job"]!.Text("id");
         (await viewer.SendJsonAsync(HttpMethod.Post, "/api/jobs", Asking.Typed(null, "us", ("name", "x")))).Status.ShouldBe(403);
-        (await viewer.SendJsonAsync(HttpMethod.Post, $"/api/jobs/{job}/surfaces", Asking.Typed(null, "us", ("name", "x")))).Status.ShouldBe(403);
+        (await viewer.SendJsonAsync(HttpMethod.Post, $"/api/jobs/{job}/surfaces", Asking.Typed(null, "us", ("name", "x")))).Status.ShouldBe(
+            403
+        );
     }
 
     [Fact]
@@ -145,27 +210,50 @@ public sealed class JobTests(Product product) : IClassFixture<Product>
         var client = product.CreateClient();
         for (var attempt = 0; attempt < 10; attempt++)
         {
-            (await client.SendJsonAsync(HttpMethod.Post, "/api/session", new { signInName = Product.Forgetful, password = "wrong" })).Status.ShouldBe(401);
+            (
+                await client.SendJsonAsync(HttpMethod.Post, "/api/session", new { signInName = Product.Forgetful, password = "wrong" })
+            ).Status.ShouldBe(401);
         }
 
-        (await client.SendJsonAsync(HttpMethod.Post, "/api/session", new { signInName = Product.Forgetful, password = "umbra-demo" })).Status.ShouldBe(429);
-        (await client.SendJsonAsync(HttpMethod.Post, "/api/session", new { signInName = "nobody@nowhere.example", password = "x" })).Status.ShouldBe(401);
+        (
+            await client.SendJsonAsync(HttpMethod.Post, "/api/session", new { signInName = Product.Forgetful, password = "umbra-demo" })
+        ).Status.ShouldBe(429);
+        (
+            await client.SendJsonAsync(HttpMethod.Post, "/api/session", new { signInName = "nobody@nowhere.example", password = "x" })
+        ).Status.ShouldBe(401);
     }
 
     private static async Task<JsonNode> NewSurfaceAsync(HttpClient client)
     {
-        var (created, job) = await client.SendJsonAsync(HttpMethod.Post, "/api/jobs", Asking.Typed(null, "us", ("name", "Test job"), ("climateZone", "6A"), ("outdoorTemp", "0 F"), ("indoorTemp", "70")));
+        var (created, job) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            "/api/jobs",
+            Asking.Typed(null, "us", ("name", "Test job"), ("climateZone", "6A"), ("outdoorTemp", "0 F"), ("indoorTemp", "70"))
+        );
         created.ShouldBe(201, job.ToJsonString());
-        var (status, surface) = await client.SendJsonAsync(HttpMethod.Post, $"/api/jobs/{job.Text("id")}/surfaces", Asking.Typed(null, "us", ("name", "North wall <script>alert(1)</script>"), ("kind", "studWall")));
+        var (status, surface) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            $"/api/jobs/{job.Text("id")}/surfaces",
+            Asking.Typed(null, "us", ("name", "North wall <script>alert(1)</script>"), ("kind", "studWall"))
+        );
         status.ShouldBe(201, surface.ToJsonString());
         surface.Text("name").ShouldBe("North wall <script>alert(1)</script>");
         surface["jobId"] = job.Text("id");
         return surface;
     }
 
-    private static async Task<JsonNode> ChangeAsync(HttpClient client, JsonNode surface, string units, params (string Field, string Text)[] fields)
+    private static async Task<JsonNode> ChangeAsync(
+        HttpClient client,
+        JsonNode surface,
+        string units,
+        params (string Field, string Text)[] fields
+    )
     {
-        var (status, after) = await client.SendJsonAsync(HttpMethod.Patch, $"/api/surfaces/{surface.Text("id")}", Asking.Typed(surface["version"]!.GetValue<uint>(), units, fields));
+        var (status, after) = await client.SendJsonAsync(
+            HttpMethod.Patch,
+            $"/api/surfaces/{surface.Text("id")}",
+            Asking.Typed(surface["version"]!.GetValue<uint>(), units, fields)
+        );
         status.ShouldBe(200, after.ToJsonString());
         return after;
     }

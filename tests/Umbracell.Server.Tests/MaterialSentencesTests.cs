@@ -16,149 +16,244 @@ namespace Umbracell.Server.Tests;
 /// <summary>Whatever the core says of material and money, the screens have words for it.</summary>
 public sealed class MaterialSentencesTests
 {
-    private static readonly IReadOnlyList<ProductSheet> Sheets = [.. ShippedData.ProductSheets.Select(s => ProductSheetFile.Read(s.Key, s.Value))];
+    private static readonly IReadOnlyList<ProductSheet> Sheets =
+    [
+        .. ShippedData.ProductSheets.Select(s => ProductSheetFile.Read(s.Key, s.Value)),
+    ];
 
     private static readonly Gen<ProductSheet> AnySheet = Gen.Int[0, Sheets.Count - 1].Select(i => Sheets[i]);
 
-    private static readonly Gen<Rates> AnyRates = Gen.Select(Gen.Int[0, 2047], Gen.Double[0.1, 60], Gen.Bool).Select((has, value, markup) =>
-    {
-        double Has(int bit) => (has & (1 << bit)) == 0 ? 0 : value;
-        return new Rates
-        {
-            SetPrice = Sheets.Where((_, i) => (has & (1 << i)) != 0).ToDictionary(s => s.Id, _ => 2500.0),
-            MaterialPrice = new Dictionary<string, double> { ["batt-19"] = 9 },
-            CrewHour = Has(0),
-            SetUpHours = 1,
-            ClosedBoardFeetPerHour = 1000,
-            OpenBoardFeetPerHour = 3000,
-            BattM2PerHour = 15,
-            BoardM2PerHour = 5,
-            CoatM2PerHour = 40,
-            ShaveM2PerHour = 30,
-            MaskM2PerHour = 50,
-            RigDay = Has(1),
-            TravelDay = Has(2),
-            ConsumablesPerSet = Has(3),
-            DisposalPerSet = Has(4),
-            ScaffoldPerM2 = Has(5),
-            OverheadPercent = Has(6),
-            ProfitPercent = Has(7),
-            ProfitIsMarkup = markup,
-            TaxPercent = Has(8),
-            HeatKilowattHour = 0.2,
-            HeaterKilowatts = Has(9),
-            KitHour = Has(10),
-            KitBoardFeetPerHour = 250,
-            KitSetUpHours = 0.5,
-            TearOffPerM2 = 30,
-            NewCoveringPerM2 = 70,
-        };
-    });
-
-    [Fact]
-    public void Bids_kits_and_other_systems_never_lack_words() => Gen.Select(AnySheet, AnyRates, Gen.Double[1, 3000], Gen.Double[-15, 40], Gen.Bool, Gen.Double[0, 3]).Sample((sheet, rates, area, substrate, shaved, waits) =>
-    {
-        var thickness = Length.FromInches(2);
-        var foam = new Area(area) * thickness;
-        var surface = new BidSurface("Wall", new(area), shaved ? AccessKind.Scaffold : AccessKind.Crawling, [new(sheet, foam, foam / sheet.SheetYield)], [new("batt-19", new(area), null, BidPace.Batt)], shaved, TimeSpan.FromHours(waits))
-        {
-            Trades = shaved ? [new("tearOff", 30), new("newCovering", 70)] : [],
-        };
-        var bid = Bid.Of([surface], rates);
-        foreach (var line in bid.Lines)
-        {
-            Check(line.Working);
-            if (!line.Key.Contains(':', StringComparison.Ordinal))
+    private static readonly Gen<Rates> AnyRates = Gen.Select(Gen.Int[0, 2047], Gen.Double[0.1, 60], Gen.Bool)
+        .Select(
+            (has, value, markup) =>
             {
-                Words($"price.line.{line.Key}");
+                double Has(int bit) => (has & (1 << bit)) == 0 ? 0 : value;
+                return new Rates
+                {
+                    SetPrice = Sheets.Where((_, i) => (has & (1 << i)) != 0).ToDictionary(s => s.Id, _ => 2500.0),
+                    MaterialPrice = new Dictionary<string, double> { ["batt-19"] = 9 },
+                    CrewHour = Has(0),
+                    SetUpHours = 1,
+                    ClosedBoardFeetPerHour = 1000,
+                    OpenBoardFeetPerHour = 3000,
+                    BattM2PerHour = 15,
+                    BoardM2PerHour = 5,
+                    CoatM2PerHour = 40,
+                    ShaveM2PerHour = 30,
+                    MaskM2PerHour = 50,
+                    RigDay = Has(1),
+                    TravelDay = Has(2),
+                    ConsumablesPerSet = Has(3),
+                    DisposalPerSet = Has(4),
+                    ScaffoldPerM2 = Has(5),
+                    OverheadPercent = Has(6),
+                    ProfitPercent = Has(7),
+                    ProfitIsMarkup = markup,
+                    TaxPercent = Has(8),
+                    HeatKilowattHour = 0.2,
+                    HeaterKilowatts = Has(9),
+                    KitHour = Has(10),
+                    KitBoardFeetPerHour = 250,
+                    KitSetUpHours = 0.5,
+                    TearOffPerM2 = 30,
+                    NewCoveringPerM2 = 70,
+                };
             }
-        }
-
-        bid.Unentered.ToList().ForEach(rate => Words($"price.rate.{rate}"));
-        Check(PriceAlternative.Of([surface], 0, surface with { Foams = [] }, 0.1, rates).Working);
-        var kit = KitBreakEven.Of(new() { Surface = surface, Kit = Sheets.Single(s => s.IsKit), Thickness = thickness, Conditions = new(new(substrate), new(24), thickness, null), Rates = rates, RigAlways = shaved });
-        kit?.Findings.ToList().ForEach(Check);
-        if (kit?.Working is { } working)
-        {
-            Check(working);
-        }
-    }, iter: 500);
+        );
 
     [Fact]
-    public void Cold_routes_never_lack_words() => Gen.Select(AnySheet, AnyRates, Gen.Double[-25, 15], Gen.Double[30, 99], Gen.Int[0, 4], Gen.Bool, Gen.Bool).Sample((sheet, rates, cold, rh, heater, outdoors, never) =>
-    {
-        var (air, thickness) = (new Temperature(cold), Length.FromInches(3));
-        var routes = ColdRoutes.Of(new()
-        {
-            Standard = sheet,
-            ColdGrade = ColdRouteCase.ColdGradeFor(sheet, Sheets),
-            Name = "Wall",
-            Treated = new(120),
-            Demand = FoamDemand.For(new(120), thickness, FoamDemand.DefaultScatter(sheet.Cell), null),
-            Thickness = thickness,
-            Substrate = air,
-            Air = air,
-            AirHumidity = new(rh),
-            FaceShare = 0.5,
-            FaceCapacity = FaceHeat.CapacityOf(SubstrateKind.Wood),
-            BuildingCapacity = FaceHeat.BuildingCapacityOf(SubstrateKind.Wood),
-            Space = outdoors ? null : new(400, 200, 1, air, new(rh), StandardAtmosphere.PressureAt(new(0))),
-            SpaceAssumed = never,
-            Heater = (HeaterKind)heater,
-            NeverFlash = never,
-            Rates = rates,
-        });
-        foreach (var route in routes.Routes)
-        {
-            Words($"price.route.{Camel(route.Kind.ToString())}.t");
-            Words($"price.route.{Camel(route.Kind.ToString())}.short");
-            route.Findings.ToList().ForEach(Check);
-            if (route.Heating is { } heating)
-            {
-                Check(heating.Working);
-                Check(route.PreheatWorking!);
-                Check(route.Bid.Lines.First(l => l.Key == "crew").Working);
-                route.Bid.Lines.Where(l => l.Key == "heat").ToList().ForEach(l => Check(l.Working));
-            }
-        }
-    }, iter: 300);
+    public void Bids_kits_and_other_systems_never_lack_words() =>
+        Gen.Select(AnySheet, AnyRates, Gen.Double[1, 3000], Gen.Double[-15, 40], Gen.Bool, Gen.Double[0, 3])
+            .Sample(
+                (sheet, rates, area, substrate, shaved, waits) =>
+                {
+                    var thickness = Length.FromInches(2);
+                    var foam = new Area(area) * thickness;
+                    var surface = new BidSurface(
+                        "Wall",
+                        new(area),
+                        shaved ? AccessKind.Scaffold : AccessKind.Crawling,
+                        [new(sheet, foam, foam / sheet.SheetYield)],
+                        [new("batt-19", new(area), null, BidPace.Batt)],
+                        shaved,
+                        TimeSpan.FromHours(waits)
+                    )
+                    {
+                        Trades = shaved ? [new("tearOff", 30), new("newCovering", 70)] : [],
+                    };
+                    var bid = Bid.Of([surface], rates);
+                    foreach (var line in bid.Lines)
+                    {
+                        Check(line.Working);
+                        if (!line.Key.Contains(':', StringComparison.Ordinal))
+                        {
+                            Words($"price.line.{line.Key}");
+                        }
+                    }
+
+                    bid.Unentered.ToList().ForEach(rate => Words($"price.rate.{rate}"));
+                    Check(PriceAlternative.Of([surface], 0, surface with { Foams = [] }, 0.1, rates).Working);
+                    var kit = KitBreakEven.Of(
+                        new()
+                        {
+                            Surface = surface,
+                            Kit = Sheets.Single(s => s.IsKit),
+                            Thickness = thickness,
+                            Conditions = new(new(substrate), new(24), thickness, null),
+                            Rates = rates,
+                            RigAlways = shaved,
+                        }
+                    );
+                    kit?.Findings.ToList().ForEach(Check);
+                    if (kit?.Working is { } working)
+                    {
+                        Check(working);
+                    }
+                },
+                iter: 500
+            );
 
     [Fact]
-    public void Stock_drums_and_the_load_never_lack_words() => Gen.Select(AnySheet, Gen.Int[0, 6], Gen.Int[-40, 60], Gen.Int[0, 8], Gen.Double[-20, 25], Gen.Double[0, 4000]).Sample((sheet, full, days, load, night, trailer) =>
-    {
-        var today = new DateOnly(2026, 11, 23);
-        DrumLot[] lots = [new(SetSide.A, "A-1", days % 7 == 0 ? null : today.AddDays(days), full, new(days > 0 ? 40 : 0)), new(SetSide.B, "B-1", today.AddDays(90), load, default), new(SetSide.B, "B-2", today.AddDays(10), full, default)];
-        var stock = DrumStock.Of(sheet, lots, load, today);
-        stock.Findings.ToList().ForEach(Check);
-        Check(stock.Working);
-        RigLoad.Of([(sheet, load)], new(trailer < 1000 ? 0 : trailer)).Findings.ToList().ForEach(Check);
-        var wanted = sheet.Drums.Least;
-        Check(new DrumWarmth(SetSide.A, sheet.SetMassA, new(night), new(night), 420).Working(wanted));
-        var warming = DrumWarming.Of([new(SetSide.A, sheet.SetMassA, 2)], new(new(night), wanted, 420, new(35), 45, 0.2));
-        Check(warming.Blankets!.Working);
-        Check(warming.HotRoom!.Working);
-    }, iter: 300);
+    public void Cold_routes_never_lack_words() =>
+        Gen.Select(AnySheet, AnyRates, Gen.Double[-25, 15], Gen.Double[30, 99], Gen.Int[0, 4], Gen.Bool, Gen.Bool)
+            .Sample(
+                (sheet, rates, cold, rh, heater, outdoors, never) =>
+                {
+                    var (air, thickness) = (new Temperature(cold), Length.FromInches(3));
+                    var routes = ColdRoutes.Of(
+                        new()
+                        {
+                            Standard = sheet,
+                            ColdGrade = ColdRouteCase.ColdGradeFor(sheet, Sheets),
+                            Name = "Wall",
+                            Treated = new(120),
+                            Demand = FoamDemand.For(new(120), thickness, FoamDemand.DefaultScatter(sheet.Cell), null),
+                            Thickness = thickness,
+                            Substrate = air,
+                            Air = air,
+                            AirHumidity = new(rh),
+                            FaceShare = 0.5,
+                            FaceCapacity = FaceHeat.CapacityOf(SubstrateKind.Wood),
+                            BuildingCapacity = FaceHeat.BuildingCapacityOf(SubstrateKind.Wood),
+                            Space = outdoors ? null : new(400, 200, 1, air, new(rh), StandardAtmosphere.PressureAt(new(0))),
+                            SpaceAssumed = never,
+                            Heater = (HeaterKind)heater,
+                            NeverFlash = never,
+                            Rates = rates,
+                        }
+                    );
+                    foreach (var route in routes.Routes)
+                    {
+                        Words($"price.route.{Camel(route.Kind.ToString())}.t");
+                        Words($"price.route.{Camel(route.Kind.ToString())}.short");
+                        route.Findings.ToList().ForEach(Check);
+                        if (route.Heating is { } heating)
+                        {
+                            Check(heating.Working);
+                            Check(route.PreheatWorking!);
+                            Check(route.Bid.Lines.First(l => l.Key == "crew").Working);
+                            route.Bid.Lines.Where(l => l.Key == "heat").ToList().ForEach(l => Check(l.Working));
+                        }
+                    }
+                },
+                iter: 300
+            );
 
     [Fact]
-    public void What_is_learned_of_crews_never_lacks_words() => Gen.Int[0, 12].Sample(count =>
-    {
-        var jobs = Enumerable.Range(0, count).Select(i => new FinishedJob($"{i}", i % 3 == 0 ? "Heron" : "Plover", i % 2 == 0 ? "closedStandard" : "openStandard", FoamVolume.FromBoardFeet(4000 - 60 * i), FoamVolume.FromBoardFeet(4000), FoamVolume.FromBoardFeet(9000))
-        {
-            DepthReadings = 12,
-            DepthScatter = Length.FromMillimetres(3),
-        }).ToList();
-        var learning = CrewLearning.From(jobs);
-        Check(learning.For("Heron", "closedStandard").Working);
-        if (learning.ScatterOf("Plover", "openStandard") is { } scatter)
-        {
-            Check(scatter.Working);
-        }
-    }, iter: 50);
+    public void Stock_drums_and_the_load_never_lack_words() =>
+        Gen.Select(AnySheet, Gen.Int[0, 6], Gen.Int[-40, 60], Gen.Int[0, 8], Gen.Double[-20, 25], Gen.Double[0, 4000])
+            .Sample(
+                (sheet, full, days, load, night, trailer) =>
+                {
+                    var today = new DateOnly(2026, 11, 23);
+                    DrumLot[] lots =
+                    [
+                        new(SetSide.A, "A-1", days % 7 == 0 ? null : today.AddDays(days), full, new(days > 0 ? 40 : 0)),
+                        new(SetSide.B, "B-1", today.AddDays(90), load, default),
+                        new(SetSide.B, "B-2", today.AddDays(10), full, default),
+                    ];
+                    var stock = DrumStock.Of(sheet, lots, load, today);
+                    stock.Findings.ToList().ForEach(Check);
+                    Check(stock.Working);
+                    RigLoad.Of([(sheet, load)], new(trailer < 1000 ? 0 : trailer)).Findings.ToList().ForEach(Check);
+                    var wanted = sheet.Drums.Least;
+                    Check(new DrumWarmth(SetSide.A, sheet.SetMassA, new(night), new(night), 420).Working(wanted));
+                    var warming = DrumWarming.Of([new(SetSide.A, sheet.SetMassA, 2)], new(new(night), wanted, 420, new(35), 45, 0.2));
+                    Check(warming.Blankets!.Working);
+                    Check(warming.HotRoom!.Working);
+                },
+                iter: 300
+            );
+
+    [Fact]
+    public void What_is_learned_of_crews_never_lacks_words() =>
+        Gen.Int[0, 12]
+            .Sample(
+                count =>
+                {
+                    var jobs = Enumerable
+                        .Range(0, count)
+                        .Select(i => new FinishedJob(
+                            $"{i}",
+                            i % 3 == 0 ? "Heron" : "Plover",
+                            i % 2 == 0 ? "closedStandard" : "openStandard",
+                            FoamVolume.FromBoardFeet(4000 - 60 * i),
+                            FoamVolume.FromBoardFeet(4000),
+                            FoamVolume.FromBoardFeet(9000)
+                        )
+                        {
+                            DepthReadings = 12,
+                            DepthScatter = Length.FromMillimetres(3),
+                        })
+                        .ToList();
+                    var learning = CrewLearning.From(jobs);
+                    Check(learning.For("Heron", "closedStandard").Working);
+                    if (learning.ScatterOf("Plover", "openStandard") is { } scatter)
+                    {
+                        Check(scatter.Working);
+                    }
+                },
+                iter: 50
+            );
 
     [Fact]
     public void Every_rate_and_school_has_its_words()
     {
-        foreach (var rate in new[] { "crewHour", "setUpHours", "closedPace", "openPace", "battPace", "boardPace", "coatPace", "shavePace", "tearOff", "maskPace", "crewDay", "rigDay", "travelDay", "consumables", "disposal", "scaffold", "overhead", "profit", "tax", "heatKwh", "heaterKw", "kitHour", "kitSetUpHours", "kitPace", "hotRoom", "hotRoomLoss", "leadDays", "trailer", "blanket", "newCovering" })
+        foreach (
+            var rate in new[]
+            {
+                "crewHour",
+                "setUpHours",
+                "closedPace",
+                "openPace",
+                "battPace",
+                "boardPace",
+                "coatPace",
+                "shavePace",
+                "tearOff",
+                "maskPace",
+                "crewDay",
+                "rigDay",
+                "travelDay",
+                "consumables",
+                "disposal",
+                "scaffold",
+                "overhead",
+                "profit",
+                "tax",
+                "heatKwh",
+                "heaterKw",
+                "kitHour",
+                "kitSetUpHours",
+                "kitPace",
+                "hotRoom",
+                "hotRoomLoss",
+                "leadDays",
+                "trailer",
+                "blanket",
+                "newCovering",
+            }
+        )
         {
             Words($"firm.rate.{rate}").ShouldNotBeNullOrWhiteSpace();
         }

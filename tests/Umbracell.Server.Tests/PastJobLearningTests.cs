@@ -11,7 +11,10 @@ namespace Umbracell.Server.Tests;
 /// <summary>The demo's finished jobs: each predicted from the others alone.</summary>
 public sealed class PastJobLearningTests
 {
-    private static readonly Dictionary<string, ProductSheet> Sheets = ShippedData.ProductSheets.ToDictionary(s => s.Key, s => ProductSheetFile.Read(s.Key, s.Value));
+    private static readonly Dictionary<string, ProductSheet> Sheets = ShippedData.ProductSheets.ToDictionary(
+        s => s.Key,
+        s => ProductSheetFile.Read(s.Key, s.Value)
+    );
 
     [Fact]
     public void Held_back_jobs_are_predicted_without_bias_and_the_ninety_percent_load_covers_nine_in_ten()

@@ -10,7 +10,8 @@ namespace Umbracell.Server.Tests;
 /// <summary>Places and target sets of the firm's own, typed and read from files.</summary>
 public sealed class PlaceTests(Product product) : IClassFixture<Product>
 {
-    private const string Means = "14; 18; 27; 41; 54; 64; 69; 67; 59; 47; 36; 22", Humidities = "75";
+    private const string Means = "14; 18; 27; 41; 54; 64; 69; 67; 59; 47; 36; 22",
+        Humidities = "75";
 
     [Fact]
     public async Task A_typed_place_gives_a_job_its_year_and_cannot_be_taken_away_under_it()
@@ -19,7 +20,11 @@ public sealed class PlaceTests(Product product) : IClassFixture<Product>
         var (status, place) = await client.SendJsonAsync(HttpMethod.Post, "/api/places", Asking.Typed(null, "us", Fields("Sedge Lock")));
         status.ShouldBe(201, place.ToJsonString());
         place["temps"]![0]!.Text("us").ShouldBe("14 °F");
-        var (_, job) = await client.SendJsonAsync(HttpMethod.Post, "/api/jobs", Asking.Typed(null, "us", ("name", "Sedge job"), ("place", place.Text("id"))));
+        var (_, job) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            "/api/jobs",
+            Asking.Typed(null, "us", ("name", "Sedge job"), ("place", place.Text("id")))
+        );
         job.Text("placeId").ShouldBe(place.Text("id"));
         var year = await YearAsync(client, job.Text("id"));
         year["air"]![0]!["outdoorTemp"]!.Number("si").ShouldBe(-10, 1e-9);
@@ -31,7 +36,11 @@ public sealed class PlaceTests(Product product) : IClassFixture<Product>
         var file = await client.GetByteArrayAsync($"/api/jobs/{job.Text("id")}/file", TestContext.Current.CancellationToken);
         using var content = new ByteArrayContent(file);
         content.Headers.ContentType = new MediaTypeHeaderValue("application/json");
-        var came = JsonNode.Parse(await (await client.PostAsync("/api/jobs/file", content, TestContext.Current.CancellationToken)).Content.ReadAsStringAsync(TestContext.Current.CancellationToken))!;
+        var came = JsonNode.Parse(
+            await (await client.PostAsync("/api/jobs/file", content, TestContext.Current.CancellationToken)).Content.ReadAsStringAsync(
+                TestContext.Current.CancellationToken
+            )
+        )!;
         var jobs = (await client.GetJsonAsync("/api/jobs")).AsArray();
         jobs.Single(j => j!["job"]!.Text("id") == came.Text("id"))!["job"]!.Text("placeId").ShouldBe(place.Text("id"));
     }
@@ -40,7 +49,17 @@ public sealed class PlaceTests(Product product) : IClassFixture<Product>
     public async Task Bad_figures_of_a_place_are_named_and_nothing_is_kept()
     {
         var client = product.WithToken();
-        foreach (var (field, text, code) in new[] { ("temps", "1; 2; 3", "months"), ("humidities", "75; 80", "months"), ("heating", "95 F", "notWarmer"), ("cooling", "warm", "notANumber"), ("climateZone", "9Z", "unknown"), ("coolingRh", "140 %", "outOfRange") })
+        foreach (
+            var (field, text, code) in new[]
+            {
+                ("temps", "1; 2; 3", "months"),
+                ("humidities", "75; 80", "months"),
+                ("heating", "95 F", "notWarmer"),
+                ("cooling", "warm", "notANumber"),
+                ("climateZone", "9Z", "unknown"),
+                ("coolingRh", "140 %", "outOfRange"),
+            }
+        )
         {
             var fields = Fields("Nowhere").Select(f => f.Item1 == field ? (field, text) : f).ToArray();
             var (status, body) = await client.SendJsonAsync(HttpMethod.Post, "/api/places", Asking.Typed(null, "us", fields));
@@ -71,25 +90,70 @@ public sealed class PlaceTests(Product product) : IClassFixture<Product>
     public async Task A_target_set_of_ones_own_holds_its_jobs_to_its_figures()
     {
         var client = product.WithToken();
-        var (status, set) = await client.SendJsonAsync(HttpMethod.Post, "/api/target-sets", Asking.Typed(null, "us", ("name", "County amendment"), ("basedOn", "iecc-2021")));
+        var (status, set) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            "/api/target-sets",
+            Asking.Typed(null, "us", ("name", "County amendment"), ("basedOn", "iecc-2021"))
+        );
         status.ShouldBe(201, set.ToJsonString());
-        var (changed, after) = await client.SendJsonAsync(HttpMethod.Patch, $"/api/target-sets/{set.Text("id")}", Asking.Typed(set["version"]!.GetValue<uint>(), "us", ("u:FramedWall:5", "0.030")));
+        var (changed, after) = await client.SendJsonAsync(
+            HttpMethod.Patch,
+            $"/api/target-sets/{set.Text("id")}",
+            Asking.Typed(set["version"]!.GetValue<uint>(), "us", ("u:FramedWall:5", "0.030"))
+        );
         changed.ShouldBe(200, after.ToJsonString());
-        var (_, job) = await client.SendJsonAsync(HttpMethod.Post, "/api/jobs", Asking.Typed(null, "us", ("name", "County job"), ("climateZone", "5A"), ("targetSet", set.Text("id"))));
+        var (_, job) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            "/api/jobs",
+            Asking.Typed(null, "us", ("name", "County job"), ("climateZone", "5A"), ("targetSet", set.Text("id")))
+        );
         job.Text("targetSetId").ShouldBe(set.Text("id"));
         var section = await SectionAsync(client, job.Text("id"));
         section["answer"]!["figures"]!["targetU"]!["figure"]!.Text("us").ShouldBe("U-0.0300");
         (await client.SendJsonAsync(HttpMethod.Delete, $"/api/target-sets/{set.Text("id")}", new { })).Status.ShouldBe(409);
-        (await client.SendJsonAsync(HttpMethod.Patch, $"/api/target-sets/{set.Text("id")}", Asking.Typed(set["version"]!.GetValue<uint>(), "us", ("u:FramedWall:5", "0.050")))).Status.ShouldBe(409);
-        (await client.SendJsonAsync(HttpMethod.Patch, $"/api/target-sets/{set.Text("id")}", Asking.Typed(null, "us", ("u:FramedWall:5", "zero")))).Status.ShouldBe(400);
+        (
+            await client.SendJsonAsync(
+                HttpMethod.Patch,
+                $"/api/target-sets/{set.Text("id")}",
+                Asking.Typed(set["version"]!.GetValue<uint>(), "us", ("u:FramedWall:5", "0.050"))
+            )
+        ).Status.ShouldBe(409);
+        (
+            await client.SendJsonAsync(
+                HttpMethod.Patch,
+                $"/api/target-sets/{set.Text("id")}",
+                Asking.Typed(null, "us", ("u:FramedWall:5", "zero"))
+            )
+        ).Status.ShouldBe(400);
     }
 
     private static (string, string)[] Fields(string name) =>
-        [("name", name), ("climateZone", "6A"), ("altitude", "400 ft"), ("heating", "-5 F"), ("cooling", "87 F"), ("coolingRh", "50 %"), ("temps", Means), ("humidities", Humidities)];
+        [
+            ("name", name),
+            ("climateZone", "6A"),
+            ("altitude", "400 ft"),
+            ("heating", "-5 F"),
+            ("cooling", "87 F"),
+            ("coolingRh", "50 %"),
+            ("temps", Means),
+            ("humidities", Humidities),
+        ];
 
     private static async Task<JsonNode> SectionAsync(HttpClient client, string job)
     {
-        var (_, surface) = await client.SendJsonAsync(HttpMethod.Post, $"/api/jobs/{job}/surfaces", Asking.Typed(null, "us", ("name", "Wall"), ("kind", "studWall"), ("size", "24' x 9'"), ("sheet", "marl-cc-20"), ("thickness", "3 in")));
+        var (_, surface) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            $"/api/jobs/{job}/surfaces",
+            Asking.Typed(
+                null,
+                "us",
+                ("name", "Wall"),
+                ("kind", "studWall"),
+                ("size", "24' x 9'"),
+                ("sheet", "marl-cc-20"),
+                ("thickness", "3 in")
+            )
+        );
         return await client.GetJsonAsync($"/api/surfaces/{surface.Text("id")}/section");
     }
 

@@ -52,13 +52,20 @@ public sealed class PriceTests(Product product) : IClassFixture<Product>
         var seen = 0;
         foreach (var job in (await client.GetJsonAsync("/api/jobs")).AsArray().Select(j => j!["job"]!.Text("id")))
         {
-            var cells = (await client.GetJsonAsync($"/api/jobs/{job}/board"))["rows"]!.AsArray().ToDictionary(r => r!.Text("id"), r => r!["cells"]!.AsArray().Single(c => c!.Text("stage") == "section")!["figures"]!);
+            var cells = (await client.GetJsonAsync($"/api/jobs/{job}/board"))["rows"]!
+                .AsArray()
+                .ToDictionary(r => r!.Text("id"), r => r!["cells"]!.AsArray().Single(c => c!.Text("stage") == "section")!["figures"]!);
             var surfaces = (await client.GetJsonAsync($"/api/jobs/{job}/surfaces")).AsArray().ToDictionary(s => s!.Text("id"), s => s!);
             foreach (var priced in (await client.GetJsonAsync($"/api/jobs/{job}/price"))["surfaces"]!.AsArray())
             {
-                priced!["treated"]!.Text("us").ShouldBe(surfaces[priced.Text("id")]["treatedArea"]!["figure"]!.Text("us"), priced.Text("name"));
+                priced!["treated"]!
+                    .Text("us")
+                    .ShouldBe(surfaces[priced.Text("id")]["treatedArea"]!["figure"]!.Text("us"), priced.Text("name"));
                 (priced["r"]?.Text("us")).ShouldBe(cells[priced.Text("id")]["foamR"]?.Text("us"), priced.Text("name"));
-                priced["layers"]!.AsArray().Sum(l => l!["thickness"]!.Number("si")).ShouldBe(cells[priced.Text("id")]["thickness"]?.Number("si") ?? 0, 1e-9);
+                priced["layers"]!
+                    .AsArray()
+                    .Sum(l => l!["thickness"]!.Number("si"))
+                    .ShouldBe(cells[priced.Text("id")]["thickness"]?.Number("si") ?? 0, 1e-9);
                 seen++;
             }
         }
@@ -84,7 +91,10 @@ public sealed class PriceTests(Product product) : IClassFixture<Product>
             await client.SendJsonAsync(HttpMethod.Patch, "/api/firm", Asking.Typed(null, "us", ("set:marl-cc-20", price)));
         }
 
-        static async Task<string> Price(HttpClient client) => (await client.GetJsonAsync("/api/firm"))["rates"]!["sets"]!.AsArray().Single(s => s!.Text("field") == "set:marl-cc-20")!["figure"]!.Text("us");
+        static async Task<string> Price(HttpClient client) =>
+            (await client.GetJsonAsync("/api/firm"))["rates"]!["sets"]!.AsArray().Single(s => s!.Text("field") == "set:marl-cc-20")![
+                "figure"
+            ]!.Text("us");
     }
 
     [Fact]
@@ -95,16 +105,48 @@ public sealed class PriceTests(Product product) : IClassFixture<Product>
         before.ShouldBe((0, 0));
         foreach (var (side, full, part) in new[] { ("a", "2", "0"), ("b", "1", "109 kg") })
         {
-            var (status, body) = await client.SendJsonAsync(HttpMethod.Post, "/api/stock", Asking.Typed(null, "metric", ("product", "slate-rf-30"), ("side", side), ("lot", "T-" + side), ("expires", "2031-05-01"), ("full", full), ("part", part)));
+            var (status, body) = await client.SendJsonAsync(
+                HttpMethod.Post,
+                "/api/stock",
+                Asking.Typed(
+                    null,
+                    "metric",
+                    ("product", "slate-rf-30"),
+                    ("side", side),
+                    ("lot", "T-" + side),
+                    ("expires", "2031-05-01"),
+                    ("full", full),
+                    ("part", part)
+                )
+            );
             status.ShouldBe(200, body.ToJsonString());
         }
 
         var (a, b) = await SetsOf(client, "slate-rf-30");
         (a, b).ShouldBe((2, 1 + 109 / 218.0));
-        foreach (var (field, text, code) in new[] { ("product", "unheard-of", "unknown"), ("side", "c", "unknown"), ("expires", "soon", "notADate"), ("full", "-1", "outOfRange"), ("lot", "", "empty") })
+        foreach (
+            var (field, text, code) in new[]
+            {
+                ("product", "unheard-of", "unknown"),
+                ("side", "c", "unknown"),
+                ("expires", "soon", "notADate"),
+                ("full", "-1", "outOfRange"),
+                ("lot", "", "empty"),
+            }
+        )
         {
-            var fields = new Dictionary<string, string> { ["product"] = "slate-rf-30", ["side"] = "a", ["lot"] = "X", [field] = text };
-            var (status, body) = await client.SendJsonAsync(HttpMethod.Post, "/api/stock", Asking.Typed(null, "us", [.. fields.Select(f => (f.Key, f.Value))]));
+            var fields = new Dictionary<string, string>
+            {
+                ["product"] = "slate-rf-30",
+                ["side"] = "a",
+                ["lot"] = "X",
+                [field] = text,
+            };
+            var (status, body) = await client.SendJsonAsync(
+                HttpMethod.Post,
+                "/api/stock",
+                Asking.Typed(null, "us", [.. fields.Select(f => (f.Key, f.Value))])
+            );
             status.ShouldBe(400);
             body["faults"]!.AsArray().Select(f => f!.Text("code")).ShouldContain(code, field);
         }
@@ -136,26 +178,62 @@ public sealed class PriceTests(Product product) : IClassFixture<Product>
 
         // A crew's own scatter speaks from thirty depth readings on.
         await ImportAsync(client, $"{Header};Readings;Depth scatter\n{Good};31;4 mm\n", take: true);
-        (await client.GetJsonAsync("/api/past-jobs"))["crews"]!.AsArray().Single(c => c!.Text("crew") == "Wren" && c!.Text("family") == "closedStandard")!["scatter"]!["figure"]!.Number("si").ShouldBe(0.004, 1e-9);
+        (await client.GetJsonAsync("/api/past-jobs"))["crews"]!
+            .AsArray()
+            .Single(c => c!.Text("crew") == "Wren" && c!.Text("family") == "closedStandard")!["scatter"]!["figure"]!
+            .Number("si")
+            .ShouldBe(0.004, 1e-9);
 
-        (await ImportAsync(client, "Job;Crew\nBarn;Wren\n", take: true))["faults"]!.AsArray().Select(f => f!.Text("sentence")).ShouldContain("The column 'sets' is missing.");
+        (await ImportAsync(client, "Job;Crew\nBarn;Wren\n", take: true))["faults"]!
+            .AsArray()
+            .Select(f => f!.Text("sentence"))
+            .ShouldContain("The column 'sets' is missing.");
     }
 
     [Fact]
     public async Task A_job_left_out_with_a_reason_no_longer_moves_its_crew()
     {
         var client = product.WithToken();
-        var (_, added) = await client.SendJsonAsync(HttpMethod.Post, "/api/past-jobs", Asking.Typed(
-            null, "us", ("name", "Odd one"), ("crew", "Dipper"), ("product", "marl-cc-20"), ("finished", "2026-06-01"), ("area", "1500"), ("meanDepth", "3"), ("sets", "1.4"), ("substrate", "70"), ("drum", "72"), ("lift", "1 1/2")));
+        var (_, added) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            "/api/past-jobs",
+            Asking.Typed(
+                null,
+                "us",
+                ("name", "Odd one"),
+                ("crew", "Dipper"),
+                ("product", "marl-cc-20"),
+                ("finished", "2026-06-01"),
+                ("area", "1500"),
+                ("meanDepth", "3"),
+                ("sets", "1.4"),
+                ("substrate", "70"),
+                ("drum", "72"),
+                ("lift", "1 1/2")
+            )
+        );
         var job = added["jobs"]!.AsArray().Single(j => j!.Text("name") == "Odd one")!;
         Factor(added).ShouldBeLessThan(0.99);
-        var (status, left) = await client.SendJsonAsync(HttpMethod.Patch, $"/api/past-jobs/{job.Text("id")}", Asking.Typed(job["version"]!.GetValue<uint>(), "us", ("leftOut", "Off-ratio for a day")));
+        var (status, left) = await client.SendJsonAsync(
+            HttpMethod.Patch,
+            $"/api/past-jobs/{job.Text("id")}",
+            Asking.Typed(job["version"]!.GetValue<uint>(), "us", ("leftOut", "Off-ratio for a day"))
+        );
         status.ShouldBe(200);
         left["crews"]!.AsArray().ShouldNotContain(c => c!.Text("crew") == "Dipper");
         left["jobs"]!.AsArray().Single(j => j!.Text("name") == "Odd one")!.Text("leftOutBecause").ShouldBe("Off-ratio for a day");
-        (await client.SendJsonAsync(HttpMethod.Patch, $"/api/past-jobs/{job.Text("id")}", Asking.Typed(job["version"]!.GetValue<uint>(), "us", ("sets", "2")))).Status.ShouldBe(409);
+        (
+            await client.SendJsonAsync(
+                HttpMethod.Patch,
+                $"/api/past-jobs/{job.Text("id")}",
+                Asking.Typed(job["version"]!.GetValue<uint>(), "us", ("sets", "2"))
+            )
+        ).Status.ShouldBe(409);
 
-        static double Factor(JsonNode answer) => answer["crews"]!.AsArray().Single(c => c!.Text("crew") == "Dipper" && c!.Text("family") == "closedStandard")!["factor"]!["figure"]!.Number("si");
+        static double Factor(JsonNode answer) =>
+            answer["crews"]!.AsArray().Single(c => c!.Text("crew") == "Dipper" && c!.Text("family") == "closedStandard")!["factor"]![
+                "figure"
+            ]!.Number("si");
     }
 
     [Fact]
@@ -167,13 +245,33 @@ public sealed class PriceTests(Product product) : IClassFixture<Product>
             units = "us",
             title = "Bid: made-up job",
             lead = new[] { "For work on Jan 15, 2027." },
-            columns = new object[] { new { heading = "What", right = false, share = 3 }, new { heading = "Amount", right = true, share = 1 } },
-            lines = Enumerable.Range(1, 80).Select(i => new { cells = new[] { $"Line {i}", $"{i * 1234.5:0.00}" }, strong = false }).ToArray(),
+            columns = new object[]
+            {
+                new
+                {
+                    heading = "What",
+                    right = false,
+                    share = 3,
+                },
+                new
+                {
+                    heading = "Amount",
+                    right = true,
+                    share = 1,
+                },
+            },
+            lines = Enumerable
+                .Range(1, 80)
+                .Select(i => new { cells = new[] { $"Line {i}", $"{i * 1234.5:0.00}" }, strong = false })
+                .ToArray(),
             notes = new[] { "The sheet decides." },
         };
         using var pdf = PdfDocument.Open(await PostAsync(client, "/api/documents/table/pdf", page));
         pdf.NumberOfPages.ShouldBeGreaterThan(1);
-        var figures = pdf.GetPages().SelectMany(p => p.GetWords()).Where(w => w.Text.EndsWith(".50", StringComparison.Ordinal) || w.Text.EndsWith(".00", StringComparison.Ordinal)).ToList();
+        var figures = pdf.GetPages()
+            .SelectMany(p => p.GetWords())
+            .Where(w => w.Text.EndsWith(".50", StringComparison.Ordinal) || w.Text.EndsWith(".00", StringComparison.Ordinal))
+            .ToList();
         figures.Count.ShouldBe(80);
         figures.ShouldAllBe(w => Math.Abs(w.BoundingBox.Right - figures[0].BoundingBox.Right) < 1.5);
         pdf.GetPages().SelectMany(p => p.Letters).ShouldAllBe(l => l.FontName!.Contains("DejaVu", StringComparison.Ordinal));
@@ -199,21 +297,27 @@ public sealed class PriceTests(Product product) : IClassFixture<Product>
     private static async Task MoveAsync(HttpClient client, string job, string day)
     {
         var version = (await client.GetJsonAsync($"/api/jobs/{job}/price"))["jobVersion"]!.GetValue<uint>();
-        (await client.SendJsonAsync(HttpMethod.Patch, $"/api/jobs/{job}", Asking.Typed(version, "us", ("workDate", day)))).Status.ShouldBe(200);
+        (await client.SendJsonAsync(HttpMethod.Patch, $"/api/jobs/{job}", Asking.Typed(version, "us", ("workDate", day)))).Status.ShouldBe(
+            200
+        );
     }
 
     private static double Sum(JsonNode price) => price["bid"]!["lines"]!.AsArray().Sum(l => l!["amount"]!["figure"]!.Number("si"));
 
     private static double Money(JsonNode price, string figure) => price["bid"]!["figures"]![figure]!.Number("si");
 
-    private static async Task<int> JobsOf(HttpClient client, string crew) => (await client.GetJsonAsync("/api/past-jobs"))["jobs"]!.AsArray().Count(j => j!.Text("crew") == crew);
+    private static async Task<int> JobsOf(HttpClient client, string crew) =>
+        (await client.GetJsonAsync("/api/past-jobs"))["jobs"]!.AsArray().Count(j => j!.Text("crew") == crew);
 
     private static async Task<JsonNode> ImportAsync(HttpClient client, string table, bool take)
     {
         using var content = new ByteArrayContent(Encoding.UTF8.GetBytes(table));
         content.Headers.ContentType = new("application/octet-stream");
         var answer = await client.PostAsync($"/api/past-jobs/import?units=us&take={take}", content, TestContext.Current.CancellationToken);
-        answer.StatusCode.ShouldBe(System.Net.HttpStatusCode.OK, await answer.Content.ReadAsStringAsync(TestContext.Current.CancellationToken));
+        answer.StatusCode.ShouldBe(
+            System.Net.HttpStatusCode.OK,
+            await answer.Content.ReadAsStringAsync(TestContext.Current.CancellationToken)
+        );
         return JsonNode.Parse(await answer.Content.ReadAsStringAsync(TestContext.Current.CancellationToken))!;
     }
 

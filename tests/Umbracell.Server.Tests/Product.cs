@@ -42,21 +42,46 @@ public sealed class Product : WebApplicationFactory<Program>
         return client;
     }
 
-    protected override void ConfigureWebHost(IWebHostBuilder builder) => builder.UseSetting("ConnectionStrings:Umbracell", Connection("UMBRACELL_TEST_APP"));
+    protected override void ConfigureWebHost(IWebHostBuilder builder) =>
+        builder.UseSetting("ConnectionStrings:Umbracell", Connection("UMBRACELL_TEST_APP"));
 
     private static string Connection(string variable) =>
-        (Environment.GetEnvironmentVariable(variable) ?? throw new InvalidOperationException($"{variable} is not set: ./test starts a database and sets it.")) + ";Database=umbracell_server_tests";
+        (
+            Environment.GetEnvironmentVariable(variable)
+            ?? throw new InvalidOperationException($"{variable} is not set: ./test starts a database and sets it.")
+        ) + ";Database=umbracell_server_tests";
 
     private static async Task PlantAsync()
     {
         var scope = new FirmScope();
-        await using var db = new UmbracellDb(new DbContextOptionsBuilder<UmbracellDb>().UseNpgsql(Connection("UMBRACELL_TEST_OWNER")).UseSnakeCaseNamingConvention().AddInterceptors(new FirmScopeInterceptor(scope)).Options, scope);
+        await using var db = new UmbracellDb(
+            new DbContextOptionsBuilder<UmbracellDb>()
+                .UseNpgsql(Connection("UMBRACELL_TEST_OWNER"))
+                .UseSnakeCaseNamingConvention()
+                .AddInterceptors(new FirmScopeInterceptor(scope))
+                .Options,
+            scope
+        );
         await db.Database.MigrateAsync();
-        await DemoSeed.PlantAsync(db, scope, new(ShippedData.ProductSheets, SurfaceStart.Of, PreparationAnswers.List, Token, DateTimeOffset.UtcNow));
+        await DemoSeed.PlantAsync(
+            db,
+            scope,
+            new(ShippedData.ProductSheets, SurfaceStart.Of, PreparationAnswers.List, Token, DateTimeOffset.UtcNow)
+        );
         var known = await db.People.ToListAsync();
         if (!known.Exists(p => p.SignInName == Forgetful))
         {
-            db.Add(new Person { SignInName = Forgetful, NormalizedSignInName = Forgetful.ToUpperInvariant(), Title = "viewer", Role = FirmRole.Viewer, SecurityStamp = "new", PasswordHash = known[0].PasswordHash });
+            db.Add(
+                new Person
+                {
+                    SignInName = Forgetful,
+                    NormalizedSignInName = Forgetful.ToUpperInvariant(),
+                    Title = "viewer",
+                    Role = FirmRole.Viewer,
+                    SecurityStamp = "new",
+                    PasswordHash = known[0].PasswordHash,
+                }
+            );
             await db.SaveChangesAsync();
         }
     }
@@ -75,14 +100,22 @@ internal static class Asking
 
     public static async Task<(int Status, JsonNode Body)> SendJsonAsync(this HttpClient client, HttpMethod method, string path, object body)
     {
-        using var request = new HttpRequestMessage(method, path) { Content = JsonContent.Create(body, options: new JsonSerializerOptions(JsonSerializerDefaults.Web)) };
+        using var request = new HttpRequestMessage(method, path)
+        {
+            Content = JsonContent.Create(body, options: new JsonSerializerOptions(JsonSerializerDefaults.Web)),
+        };
         var answer = await client.SendAsync(request);
         var text = await answer.Content.ReadAsStringAsync();
         return ((int)answer.StatusCode, text.Length == 0 ? new JsonObject() : JsonNode.Parse(text)!);
     }
 
     public static object Typed(uint? version, string units, params (string Field, string Text)[] fields) =>
-        new { version, units, fields = fields.ToDictionary(f => f.Field, f => f.Text) };
+        new
+        {
+            version,
+            units,
+            fields = fields.ToDictionary(f => f.Field, f => f.Text),
+        };
 
     public static double Number(this JsonNode node, string name) => node[name]!.GetValue<double>();
 

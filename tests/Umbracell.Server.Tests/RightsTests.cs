@@ -7,7 +7,10 @@ namespace Umbracell.Server.Tests;
 /// <summary>What the firm pays and earns is for the owner and the estimators alone.</summary>
 public sealed class RightsTests(Product product) : IClassFixture<Product>
 {
-    private const string Owner = "owner@ninthacre.example", Estimator = "estimator@ninthacre.example", Lead = "lead@ninthacre.example", Viewer = "viewer@ninthacre.example";
+    private const string Owner = "owner@ninthacre.example",
+        Estimator = "estimator@ninthacre.example",
+        Lead = "lead@ninthacre.example",
+        Viewer = "viewer@ninthacre.example";
 
     [Theory]
     [InlineData(Owner, true)]
@@ -26,7 +29,14 @@ public sealed class RightsTests(Product product) : IClassFixture<Product>
         var kept = await (await product.SignedInAsync(Owner)).GetJsonAsync("/api/firm");
         var rates = kept["rates"]!["work"]!.AsArray().Concat(kept["rates"]!["sets"]!.AsArray()).ToList();
         string Rate(string field) => rates.Find(r => r!.Text("field") == field)!["figure"]?.Text("us") ?? "";
-        foreach (var (field, text) in new[] { ("overhead", Rate("overhead")), ("set:marl-cc-20", Rate("set:marl-cc-20")), ("currency", kept.Text("currency")) })
+        foreach (
+            var (field, text) in new[]
+            {
+                ("overhead", Rate("overhead")),
+                ("set:marl-cc-20", Rate("set:marl-cc-20")),
+                ("currency", kept.Text("currency")),
+            }
+        )
         {
             var (status, _) = await client.SendJsonAsync(HttpMethod.Patch, "/api/firm", Asking.Typed(null, "us", (field, text)));
             status.ShouldBe(mayPrice ? 200 : 403, field);
@@ -46,7 +56,26 @@ public sealed class RightsTests(Product product) : IClassFixture<Product>
             ((int)(await client.GetAsync(path, TestContext.Current.CancellationToken)).StatusCode).ShouldBe(expected, path);
         }
 
-        var bid = new { surfaces = new[] { new { name = "One", treatedM2 = 20, foams = new[] { new { sheetId = "marl-cc-20", boardFeet = 500, sets = 0.2 } } } } };
+        var bid = new
+        {
+            surfaces = new[]
+            {
+                new
+                {
+                    name = "One",
+                    treatedM2 = 20,
+                    foams = new[]
+                    {
+                        new
+                        {
+                            sheetId = "marl-cc-20",
+                            boardFeet = 500,
+                            sets = 0.2,
+                        },
+                    },
+                },
+            },
+        };
         (await client.SendJsonAsync(HttpMethod.Post, "/api/compute/bid", bid)).Status.ShouldBe(expected);
     }
 
@@ -83,6 +112,11 @@ public sealed class RightsTests(Product product) : IClassFixture<Product>
     private async Task<(HttpClient Client, string Job)> FerryHouseAsync(string who)
     {
         var client = await product.SignedInAsync(who);
-        return (client, (await client.GetJsonAsync("/api/jobs")).AsArray().Last(j => j!["job"]!.Text("name").Contains("ferry house", StringComparison.Ordinal))!["job"]!.Text("id"));
+        return (
+            client,
+            (await client.GetJsonAsync("/api/jobs"))
+                .AsArray()
+                .Last(j => j!["job"]!.Text("name").Contains("ferry house", StringComparison.Ordinal))!["job"]!.Text("id")
+        );
     }
 }

@@ -14,7 +14,11 @@ internal static partial class Sentences
     public static void Check(Finding finding)
     {
         HashSet<string> given = [.. finding.Figures.Keys, .. finding.Words.Keys];
-        given.UnionWith(new[] { ("measured", finding.Measured), ("limit", finding.Limit), ("margin", finding.Margin) }.Where(p => p.Item2 is not null).Select(p => p.Item1));
+        given.UnionWith(
+            new[] { ("measured", finding.Measured), ("limit", finding.Limit), ("margin", finding.Margin) }
+                .Where(p => p.Item2 is not null)
+                .Select(p => p.Item1)
+        );
         foreach (var part in new[] { "t", "d" })
         {
             Given(Words($"finding.{finding.Rule}.{finding.Case}.{part}"), given, $"{finding.Rule}.{finding.Case}");

@@ -22,10 +22,14 @@ using static Umbracell.Server.Tests.Sentences;
 
 namespace Umbracell.Server.Tests;
 
-/// <summary>Every finding, remedy and working the core can bring forth has its words in the catalogue, and every figure those words name is there.</summary>
+/// <summary>Every finding, remedy and working the core can bring forth has its words in the catalogue, and every figure those words name
+/// is there.</summary>
 public sealed class SentencesTests
 {
-    private static readonly IReadOnlyList<ProductSheet> Sheets = [.. ShippedData.ProductSheets.Select(s => ProductSheetFile.Read(s.Key, s.Value))];
+    private static readonly IReadOnlyList<ProductSheet> Sheets =
+    [
+        .. ShippedData.ProductSheets.Select(s => ProductSheetFile.Read(s.Key, s.Value)),
+    ];
 
     private static readonly Shelf Shelf = new(Sheets.ToDictionary(s => s.Id), ShippedData.Materials, ShippedData.Batts);
 
@@ -36,150 +40,271 @@ public sealed class SentencesTests
 
     [Fact]
     public void The_gate_never_lacks_words() =>
-        Gen.Select(AnySheet, Gen.Enum<SubstrateKind>(), Gen.Double[-25, 60], Gen.Double[-25, 50], Gen.Double[10, 100], Gen.Double[10, 35], AnyMinutes, Gen.Int[0, 31]).Sample((sheet, kind, substrate, air, humidity, drum, minutes, read) =>
-        {
-            var age = TimeSpan.FromMinutes(minutes);
-            bool Has(int bit) => (read & (1 << bit)) != 0;
-            var gate = SprayGate.Check(new()
-            {
-                Sheet = sheet,
-                SubstrateKind = kind,
-                Substrate = Has(0) ? new(new(substrate), age, "gauge") : null,
-                Air = Has(1) ? new(new(air), age, "gauge") : null,
-                Humidity = Has(2) ? new(new(humidity), age, "meter") : null,
-                MoistureMeter = Has(3) ? new(humidity / 3, age, "meter") : null,
-                FoundDry = Has(1) ? new(drum > 20, age, "eye") : null,
-                DrumA = Has(4) ? new(new(drum), age, "bung") : null,
-                DrumB = Has(3) ? new(new(drum + 1), age, "bung") : null,
-                Prepared = Has(2) ? [.. Enum.GetValues<PreparationItem>()] : new HashSet<PreparationItem>(),
-                OtherSheets = Sheets,
-            });
-            gate.Findings.ToList().ForEach(Check);
-            gate.Remedies.ToList().ForEach(Check);
-            gate.Findings.Where(f => f is { Verdict: not Verdict.Clear, Rule: not "age" }).ToList().ForEach(f => Words($"cell.{f.Rule}.{f.Case}"));
-        }, iter: 2000);
+        Gen.Select(
+                AnySheet,
+                Gen.Enum<SubstrateKind>(),
+                Gen.Double[-25, 60],
+                Gen.Double[-25, 50],
+                Gen.Double[10, 100],
+                Gen.Double[10, 35],
+                AnyMinutes,
+                Gen.Int[0, 31]
+            )
+            .Sample(
+                (sheet, kind, substrate, air, humidity, drum, minutes, read) =>
+                {
+                    var age = TimeSpan.FromMinutes(minutes);
+                    bool Has(int bit) => (read & (1 << bit)) != 0;
+                    var gate = SprayGate.Check(
+                        new()
+                        {
+                            Sheet = sheet,
+                            SubstrateKind = kind,
+                            Substrate = Has(0) ? new(new(substrate), age, "gauge") : null,
+                            Air = Has(1) ? new(new(air), age, "gauge") : null,
+                            Humidity = Has(2) ? new(new(humidity), age, "meter") : null,
+                            MoistureMeter = Has(3) ? new(humidity / 3, age, "meter") : null,
+                            FoundDry = Has(1) ? new(drum > 20, age, "eye") : null,
+                            DrumA = Has(4) ? new(new(drum), age, "bung") : null,
+                            DrumB = Has(3) ? new(new(drum + 1), age, "bung") : null,
+                            Prepared = Has(2) ? [.. Enum.GetValues<PreparationItem>()] : new HashSet<PreparationItem>(),
+                            OtherSheets = Sheets,
+                        }
+                    );
+                    gate.Findings.ToList().ForEach(Check);
+                    gate.Remedies.ToList().ForEach(Check);
+                    gate.Findings.Where(f => f is { Verdict: not Verdict.Clear, Rule: not "age" })
+                        .ToList()
+                        .ForEach(f => Words($"cell.{f.Rule}.{f.Case}"));
+                },
+                iter: 2000
+            );
 
     [Fact]
     public void A_section_never_lacks_words() =>
-        Gen.Select(Gen.Enum<SurfaceKind>(), AnySheet, Gen.Double[0.3, 16], Gen.Int[0, 2].Select(i => Zones[i]), Gen.Int[0, ShippedData.TargetSets.Count - 1].Select(i => ShippedData.TargetSets.Keys.ElementAt(i))).Sample((kind, sheet, inches, zone, targets) =>
-        {
-            var surface = SurfaceStart.Of(kind, "x");
-            surface.SheetSlug = sheet.Id;
-            surface.FoamThicknessM = Math.Min(sheet.ThickestRated.Metres, Length.FromInches(inches).Metres);
-            if (inches > 8)
-            {
-                (surface.Details.FlangeMm, surface.Details.WebMm, surface.Details.SkinMm) = (60, 1.5, 0.6);
-            }
+        Gen.Select(
+                Gen.Enum<SurfaceKind>(),
+                AnySheet,
+                Gen.Double[0.3, 16],
+                Gen.Int[0, 2].Select(i => Zones[i]),
+                Gen.Int[0, ShippedData.TargetSets.Count - 1].Select(i => ShippedData.TargetSets.Keys.ElementAt(i))
+            )
+            .Sample(
+                (kind, sheet, inches, zone, targets) =>
+                {
+                    var surface = SurfaceStart.Of(kind, "x");
+                    surface.SheetSlug = sheet.Id;
+                    surface.FoamThicknessM = Math.Min(sheet.ThickestRated.Metres, Length.FromInches(inches).Metres);
+                    if (inches > 8)
+                    {
+                        (surface.Details.FlangeMm, surface.Details.WebMm, surface.Details.SkinMm) = (60, 1.5, 0.6);
+                    }
 
-            if (surface.MemberMaterial == MemberMaterial.Wood && inches < 4)
-            {
-                surface.MemberMaterial = MemberMaterial.SteelStud;
-            }
+                    if (surface.MemberMaterial == MemberMaterial.Wood && inches < 4)
+                    {
+                        surface.MemberMaterial = MemberMaterial.SteelStud;
+                    }
 
-            var job = new Job { Name = "x", ClimateZone = zone, TargetSetId = targets };
-            var study = SectionQuestions.Study(SurfaceSections.Of(surface, job)!, Shelf);
-            study.Findings.ToList().ForEach(Check);
-            var place = ShippedData.Places.Values.ElementAt((int)(inches * 10) % ShippedData.Places.Count);
-            var rooms = place.MeanC.Select(t => Math.Max(20, t)).ToList();
-            var year = SectionYears.Study(study.Case, new(place.MeanC, place.MeanRhPct, rooms, [.. place.MeanC.Select(_ => 15 + inches * 4)]))!;
-            year.Findings.ToList().ForEach(Check);
-            year.Places.Select(p => p.Place).Concat(year.Months.Select(m => m.At)).ToList().ForEach(Check);
-            study.Workings.Values.ToList().ForEach(Check);
-            study.Profile.Points.ToList().ForEach(p => Words($"material.{p.Key}"));
-            study.Notches.ToList().ForEach(n => Words($"section.notch.{n.Key}"));
-            Words($"kind.{Camel(kind.ToString())}");
-            Words($"section.class.{study.FillClass.ToString().ToLowerInvariant()}");
-        }, iter: 1500);
+                    var job = new Job
+                    {
+                        Name = "x",
+                        ClimateZone = zone,
+                        TargetSetId = targets,
+                    };
+                    var study = SectionQuestions.Study(SurfaceSections.Of(surface, job)!, Shelf);
+                    study.Findings.ToList().ForEach(Check);
+                    var place = ShippedData.Places.Values.ElementAt((int)(inches * 10) % ShippedData.Places.Count);
+                    var rooms = place.MeanC.Select(t => Math.Max(20, t)).ToList();
+                    var year = SectionYears.Study(
+                        study.Case,
+                        new(place.MeanC, place.MeanRhPct, rooms, [.. place.MeanC.Select(_ => 15 + inches * 4)])
+                    )!;
+                    year.Findings.ToList().ForEach(Check);
+                    year.Places.Select(p => p.Place).Concat(year.Months.Select(m => m.At)).ToList().ForEach(Check);
+                    study.Workings.Values.ToList().ForEach(Check);
+                    study.Profile.Points.ToList().ForEach(p => Words($"material.{p.Key}"));
+                    study.Notches.ToList().ForEach(n => Words($"section.notch.{n.Key}"));
+                    Words($"kind.{Camel(kind.ToString())}");
+                    Words($"section.class.{study.FillClass.ToString().ToLowerInvariant()}");
+                },
+                iter: 1500
+            );
 
     [Fact]
     public void A_choice_never_lacks_words() =>
-        Gen.Select(Gen.Enum<SurfaceKind>(), Gen.Int[0, 2].Select(i => Zones[i]), Gen.Double[2, 12], Gen.Int[0, 4095], Gen.Int[0, ShippedData.Places.Count]).Sample((kind, zone, inches, bits, at) =>
-        {
-            bool Has(int bit) => (bits & (1 << bit)) != 0;
-            var surface = SurfaceStart.Of(kind, "x");
-            (surface.MemberDepthM, surface.ExpectedSubstrateC) = (surface.MemberDepthM > 0 ? Length.FromInches(inches).Metres : 0, Has(0) ? -4 : 18);
-            (surface.Details.HeldAtEnds, surface.Details.DoorSpareKg, surface.Details.Covering) = (Has(1), Has(2) ? inches * 3 : null, Has(3) ? Covering.WoodShingles : Covering.SinglePly);
-            surface.ChoiceFacts = new() { Unconditioned = Has(4), SoundAsked = Has(5), Workplace = Has(6), LaterAccess = Has(7), RainBeforeCover = Has(8), OldBuilding = Has(9), Termites = Has(10), Radon = Has(11), FloodProne = Has(5) && Has(6), CombustionInside = Has(7), LoadKPa = Has(8) ? inches * 40 : null };
-            (surface.FirstM, surface.SecondM) = (4, 3);
-            var job = new Job { Name = "x", ClimateZone = zone, TargetSetId = Has(9) ? "iecc-2021" : "metric-sample", PlaceId = at < ShippedData.Places.Count ? ShippedData.Places.Keys.ElementAt(at) : null, TargetPath = Has(10) ? TargetPath.Label : TargetPath.U };
-            var firm = new Firm { Name = "x" };
-            var choice = Choice.Of(ChoiceQuestions.Of(surface, job, firm, new([]), Shelf), Has(11) ? FlipSearch.All : FlipSearch.None);
-            choice.OfSurface.ToList().ForEach(Check);
-            foreach (var c in choice.Candidates)
-            {
-                Words($"candidate.{Camel(c.Kind.ToString())}");
-                c.Findings.Concat(c.Opinions).ToList().ForEach(Check);
-                c.Scores.ToList().ForEach(s => Check(s.Working));
-                (c.Year?.Places ?? []).ToList().ForEach(p => Check(p.Place));
-                c.Section.Fill.ToList().ForEach(f => Words($"material.{(f is FoamFill ? "foam" : f.Key)}"));
-                if (c.Cost.Working is { } cost)
+        Gen.Select(
+                Gen.Enum<SurfaceKind>(),
+                Gen.Int[0, 2].Select(i => Zones[i]),
+                Gen.Double[2, 12],
+                Gen.Int[0, 4095],
+                Gen.Int[0, ShippedData.Places.Count]
+            )
+            .Sample(
+                (kind, zone, inches, bits, at) =>
                 {
-                    Check(cost);
-                }
-            }
+                    bool Has(int bit) => (bits & (1 << bit)) != 0;
+                    var surface = SurfaceStart.Of(kind, "x");
+                    (surface.MemberDepthM, surface.ExpectedSubstrateC) = (
+                        surface.MemberDepthM > 0 ? Length.FromInches(inches).Metres : 0,
+                        Has(0) ? -4 : 18
+                    );
+                    (surface.Details.HeldAtEnds, surface.Details.DoorSpareKg, surface.Details.Covering) = (
+                        Has(1),
+                        Has(2) ? inches * 3 : null,
+                        Has(3) ? Covering.WoodShingles : Covering.SinglePly
+                    );
+                    surface.ChoiceFacts = new()
+                    {
+                        Unconditioned = Has(4),
+                        SoundAsked = Has(5),
+                        Workplace = Has(6),
+                        LaterAccess = Has(7),
+                        RainBeforeCover = Has(8),
+                        OldBuilding = Has(9),
+                        Termites = Has(10),
+                        Radon = Has(11),
+                        FloodProne = Has(5) && Has(6),
+                        CombustionInside = Has(7),
+                        LoadKPa = Has(8) ? inches * 40 : null,
+                    };
+                    (surface.FirstM, surface.SecondM) = (4, 3);
+                    var job = new Job
+                    {
+                        Name = "x",
+                        ClimateZone = zone,
+                        TargetSetId = Has(9) ? "iecc-2021" : "metric-sample",
+                        PlaceId = at < ShippedData.Places.Count ? ShippedData.Places.Keys.ElementAt(at) : null,
+                        TargetPath = Has(10) ? TargetPath.Label : TargetPath.U,
+                    };
+                    var firm = new Firm { Name = "x" };
+                    var choice = Choice.Of(
+                        ChoiceQuestions.Of(surface, job, firm, new([]), Shelf),
+                        Has(11) ? FlipSearch.All : FlipSearch.None
+                    );
+                    choice.OfSurface.ToList().ForEach(Check);
+                    foreach (var c in choice.Candidates)
+                    {
+                        Words($"candidate.{Camel(c.Kind.ToString())}");
+                        c.Findings.Concat(c.Opinions).ToList().ForEach(Check);
+                        c.Scores.ToList().ForEach(s => Check(s.Working));
+                        (c.Year?.Places ?? []).ToList().ForEach(p => Check(p.Place));
+                        c.Section.Fill.ToList().ForEach(f => Words($"material.{(f is FoamFill ? "foam" : f.Key)}"));
+                        if (c.Cost.Working is { } cost)
+                        {
+                            Check(cost);
+                        }
+                    }
 
-            if (choice.Advice != Advice.NoneStands)
-            {
-                Words($"choose.head.{Camel(choice.Advice.ToString())}");
-            }
+                    if (choice.Advice != Advice.NoneStands)
+                    {
+                        Words($"choose.head.{Camel(choice.Advice.ToString())}");
+                    }
 
-            choice.Measures.ToList().ForEach(m => Words($"choose.measure.{Camel(m.Change.ToString())}"));
-            choice.Alike.ToList().ForEach(a => Words($"choose.input.{Camel(a.Input.ToString())}"));
-            choice.Flips.ToList().ForEach(f => Words($"choose.flip.{Camel(f.Input.ToString())}.{(f.Above ? "above" : "below")}"));
-        }, iter: 160);
+                    choice.Measures.ToList().ForEach(m => Words($"choose.measure.{Camel(m.Change.ToString())}"));
+                    choice.Alike.ToList().ForEach(a => Words($"choose.input.{Camel(a.Input.ToString())}"));
+                    choice.Flips.ToList().ForEach(f => Words($"choose.flip.{Camel(f.Input.ToString())}.{(f.Above ? "above" : "below")}"));
+                },
+                iter: 160
+            );
 
     [Fact]
     public void Sets_and_survey_never_lack_words() =>
-        Gen.Select(AnySheet, Gen.Double[0.5, 6], Gen.Double[-30, 60], Gen.Double[5, 40], Gen.Bool, Gen.Double[0, 3]).Sample((sheet, inches, substrate, drum, shaved, wind) =>
-        {
-            var takeoff = SurfaceTakeoff.Of(new(ShapeKind.RoofPlane, new(5), new(8), default, 0.75, 1), [new(1, new(1), new(1))], 2, 0.1, 1);
-            var study = SetsStudy.Of(new()
-            {
-                Sheet = sheet,
-                Sprayed = takeoff.Developed,
-                Thickness = Length.FromInches(Math.Min(inches, sheet.ThickestRated.Inches)),
-                ShavedFlush = shaved,
-                Substrate = wind > 1 ? new(substrate) : null,
-                Drums = wind < 2 ? new(drum) : null,
-                WindAtOpenFace = shaved ? null : new Speed(wind),
-                AreaWorking = takeoff.Working,
-            });
-            study.Findings.ToList().ForEach(Check);
-            Check(study.Sets.LoadWorking);
-            Check(study.Sets.Load.ChanceWorking);
-            Check(study.Sets.Load.LeftOverWorking);
-            study.Yield.Factors.ToList().ForEach(f => Words($"sets.factor.{f.Key}"));
-            SurveyCheck.Of(new(SurfaceKind.BandJoist, wind < 2 ? takeoff : null, shaved ? "roof" : null, wind > 1)
-            {
-                Asked = Enum.GetValues<DetailField>(),
-                Details = new() { BalloonFramed = shaved ? true : null, HeldAtEnds = wind > 1 },
-                ClearancesUnknown = ["flue"],
-                Joints = [(Joints.Start(JointKind.PlateToSlab), "slab"), (Solved(shaved, wind > 1), "slab"), (Solved(true, false) with { How = "" }, "slab")],
-                Meters = MeterAgreement.Check([new("woodMoisture", new(12, Dimension.MoistureContent), 1, "a", default), new("woodMoisture", new(22, Dimension.MoistureContent), 1, "b", default)]),
-            }).ToList().ForEach(Check);
-        }, iter: 500);
+        Gen.Select(AnySheet, Gen.Double[0.5, 6], Gen.Double[-30, 60], Gen.Double[5, 40], Gen.Bool, Gen.Double[0, 3])
+            .Sample(
+                (sheet, inches, substrate, drum, shaved, wind) =>
+                {
+                    var takeoff = SurfaceTakeoff.Of(
+                        new(ShapeKind.RoofPlane, new(5), new(8), default, 0.75, 1),
+                        [new(1, new(1), new(1))],
+                        2,
+                        0.1,
+                        1
+                    );
+                    var study = SetsStudy.Of(
+                        new()
+                        {
+                            Sheet = sheet,
+                            Sprayed = takeoff.Developed,
+                            Thickness = Length.FromInches(Math.Min(inches, sheet.ThickestRated.Inches)),
+                            ShavedFlush = shaved,
+                            Substrate = wind > 1 ? new(substrate) : null,
+                            Drums = wind < 2 ? new(drum) : null,
+                            WindAtOpenFace = shaved ? null : new Speed(wind),
+                            AreaWorking = takeoff.Working,
+                        }
+                    );
+                    study.Findings.ToList().ForEach(Check);
+                    Check(study.Sets.LoadWorking);
+                    Check(study.Sets.Load.ChanceWorking);
+                    Check(study.Sets.Load.LeftOverWorking);
+                    study.Yield.Factors.ToList().ForEach(f => Words($"sets.factor.{f.Key}"));
+                    SurveyCheck
+                        .Of(
+                            new(SurfaceKind.BandJoist, wind < 2 ? takeoff : null, shaved ? "roof" : null, wind > 1)
+                            {
+                                Asked = Enum.GetValues<DetailField>(),
+                                Details = new() { BalloonFramed = shaved ? true : null, HeldAtEnds = wind > 1 },
+                                ClearancesUnknown = ["flue"],
+                                Joints =
+                                [
+                                    (Joints.Start(JointKind.PlateToSlab), "slab"),
+                                    (Solved(shaved, wind > 1), "slab"),
+                                    (Solved(true, false) with { How = "" }, "slab"),
+                                ],
+                                Meters = MeterAgreement.Check([
+                                    new("woodMoisture", new(12, Dimension.MoistureContent), 1, "a", default),
+                                    new("woodMoisture", new(22, Dimension.MoistureContent), 1, "b", default),
+                                ]),
+                            }
+                        )
+                        .ToList()
+                        .ForEach(Check);
+                },
+                iter: 500
+            );
 
     private static Joint Solved(bool ready, bool seen) =>
-        new(JointKind.PlateToSlab, Enum.GetValues<ControlLayer>().ToDictionary(l => l, _ => Handover.Carried), "bead", "carpenter", ready, ready && seen ? "lead" : "");
+        new(
+            JointKind.PlateToSlab,
+            Enum.GetValues<ControlLayer>().ToDictionary(l => l, _ => Handover.Carried),
+            "bead",
+            "carpenter",
+            ready,
+            ready && seen ? "lead" : ""
+        );
 
     [Fact]
     public void Fan_tests_and_the_building_never_lack_words() =>
-        Gen.Select(Gen.Int[1, 8], Gen.Double[0.3, 1.1], Gen.Double[0, 8], Gen.Double[0, 0.3]).Sample((count, n, zero, noise) =>
-        {
-            var test = FanTest.Of(new()
-            {
-                Points = [.. Enumerable.Range(0, count).Select(i => new FanPoint(new(15 + 6 * i + zero), 0.05 * Math.Pow(15 + 6 * i, n) * (1 + noise * (i % 2))))],
-                Indoor = new(20),
-                Outdoor = new(0),
-                ZeroBefore = zero,
-                ZeroAfter = zero,
-            });
-            test.Findings.ToList().ForEach(Check);
-            Check(test.Working);
-            Check(StackPressure.Of(new(8), new(20), new(0), new(101325)).Working);
-            Check(BufferSpace.Of(new(50, 60, 100, 2, 300), new(20), new(0), new(101325)).Working);
-            Check(VapourDrive.Between(new(20), new(50), new(0), new(80)).Working);
-        }, iter: 300);
+        Gen.Select(Gen.Int[1, 8], Gen.Double[0.3, 1.1], Gen.Double[0, 8], Gen.Double[0, 0.3])
+            .Sample(
+                (count, n, zero, noise) =>
+                {
+                    var test = FanTest.Of(
+                        new()
+                        {
+                            Points =
+                            [
+                                .. Enumerable
+                                    .Range(0, count)
+                                    .Select(i => new FanPoint(
+                                        new(15 + 6 * i + zero),
+                                        0.05 * Math.Pow(15 + 6 * i, n) * (1 + noise * (i % 2))
+                                    )),
+                            ],
+                            Indoor = new(20),
+                            Outdoor = new(0),
+                            ZeroBefore = zero,
+                            ZeroAfter = zero,
+                        }
+                    );
+                    test.Findings.ToList().ForEach(Check);
+                    Check(test.Working);
+                    Check(StackPressure.Of(new(8), new(20), new(0), new(101325)).Working);
+                    Check(BufferSpace.Of(new(50, 60, 100, 2, 300), new(20), new(0), new(101325)).Working);
+                    Check(VapourDrive.Between(new(20), new(50), new(0), new(80)).Working);
+                },
+                iter: 300
+            );
 
     [Fact]
     public void Every_choice_of_the_survey_has_its_words()

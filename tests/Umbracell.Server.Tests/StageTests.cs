@@ -62,7 +62,9 @@ public sealed class StageTests(Product product) : IClassFixture<Product>
         var board = await client.GetJsonAsync($"/api/jobs/{job}/board");
         var loads = (await client.GetJsonAsync($"/api/surfaces/{Row(board, "Band joists").Text("id")}/sets"))["job"]!.AsArray();
         loads.Sum(l => l!.Number("medianSets")).ShouldBe(board["feet"]!["sets"]!.Number("si"), 1e-9);
-        var order = (await client.GetJsonAsync($"/api/jobs/{job}/order"))["lines"]!.AsArray().ToDictionary(l => l!.Text("sheetId"), l => l!);
+        var order = (await client.GetJsonAsync($"/api/jobs/{job}/order"))["lines"]!
+            .AsArray()
+            .ToDictionary(l => l!.Text("sheetId"), l => l!);
         order.Keys.ShouldBe(loads.Select(l => l!.Text("sheetId")), ignoreOrder: true);
         foreach (var load in loads.Select(l => l!))
         {
@@ -92,7 +94,11 @@ public sealed class StageTests(Product product) : IClassFixture<Product>
     {
         var client = await product.SignedInAsync("owner@ninthacre.example");
         var (_, job) = await client.SendJsonAsync(HttpMethod.Post, "/api/jobs", Asking.Typed(null, "us", ("name", "Too thick")));
-        var (_, surface) = await client.SendJsonAsync(HttpMethod.Post, $"/api/jobs/{job.Text("id")}/surfaces", Asking.Typed(null, "us", ("name", "wall"), ("size", "10' x 10'"), ("sheet", "marl-cc-20"), ("thickness", "10")));
+        var (_, surface) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            $"/api/jobs/{job.Text("id")}/surfaces",
+            Asking.Typed(null, "us", ("name", "wall"), ("size", "10' x 10'"), ("sheet", "marl-cc-20"), ("thickness", "10"))
+        );
         var section = await client.GetJsonAsync($"/api/surfaces/{surface.Text("id")}/section");
         section["answer"].ShouldBeNull();
         section.Text("fault").ShouldContain("152 mm");
@@ -107,13 +113,25 @@ public sealed class StageTests(Product product) : IClassFixture<Product>
         var client = await product.SignedInAsync("estimator@ninthacre.example");
         var (_, job) = await client.SendJsonAsync(HttpMethod.Post, "/api/jobs", Asking.Typed(null, "metric", ("name", "Design air")));
         var version = job["version"]!.GetValue<uint>();
-        var (status, changed) = await client.SendJsonAsync(HttpMethod.Patch, $"/api/jobs/{job.Text("id")}", Asking.Typed(version, "metric", ("outdoorTemp", "-8"), ("risk", "5")));
+        var (status, changed) = await client.SendJsonAsync(
+            HttpMethod.Patch,
+            $"/api/jobs/{job.Text("id")}",
+            Asking.Typed(version, "metric", ("outdoorTemp", "-8"), ("risk", "5"))
+        );
         status.ShouldBe(200, changed.ToJsonString());
         changed["figures"]!["outdoorTemp"]!.Text("metric").ShouldBe("-8.0 °C");
-        var (stale, problem) = await client.SendJsonAsync(HttpMethod.Patch, $"/api/jobs/{job.Text("id")}", Asking.Typed(version, "metric", ("outdoorTemp", "-9")));
+        var (stale, problem) = await client.SendJsonAsync(
+            HttpMethod.Patch,
+            $"/api/jobs/{job.Text("id")}",
+            Asking.Typed(version, "metric", ("outdoorTemp", "-9"))
+        );
         stale.ShouldBe(409);
         problem["theirs"]!["figures"]!["outdoorTemp"]!.Text("metric").ShouldBe("-8.0 °C");
-        var (absurd, faults) = await client.SendJsonAsync(HttpMethod.Patch, $"/api/jobs/{job.Text("id")}", Asking.Typed(null, "metric", ("indoorHumidity", "140 %"), ("outdoorTemp", "400 C"), ("climateZone", "9Z")));
+        var (absurd, faults) = await client.SendJsonAsync(
+            HttpMethod.Patch,
+            $"/api/jobs/{job.Text("id")}",
+            Asking.Typed(null, "metric", ("indoorHumidity", "140 %"), ("outdoorTemp", "400 C"), ("climateZone", "9Z"))
+        );
         absurd.ShouldBe(400);
         faults["errors"]!.AsObject().Select(e => e.Key).ShouldBe(["climateZone", "indoorHumidity", "outdoorTemp"], ignoreOrder: true);
     }
@@ -124,14 +142,30 @@ public sealed class StageTests(Product product) : IClassFixture<Product>
         var client = await product.SignedInAsync("owner@ninthacre.example");
         var (_, job) = await client.SendJsonAsync(HttpMethod.Post, "/api/jobs", Asking.Typed(null, "us", ("name", "Drums")));
         async Task<JsonNode> AddAsync(string name, params (string, string)[] more) =>
-            (await client.SendJsonAsync(HttpMethod.Post, $"/api/jobs/{job.Text("id")}/surfaces", Asking.Typed(null, "us", [("name", name), .. more]))).Body;
+            (
+                await client.SendJsonAsync(
+                    HttpMethod.Post,
+                    $"/api/jobs/{job.Text("id")}/surfaces",
+                    Asking.Typed(null, "us", [("name", name), .. more])
+                )
+            ).Body;
         var first = await AddAsync("first", ("sheet", "marl-cc-20"));
         var second = await AddAsync("second", ("sheet", "marl-cc-20"));
         var bare = await AddAsync("no foam chosen");
-        (await client.SendJsonAsync(HttpMethod.Post, $"/api/surfaces/{first.Text("id")}/readings", Asking.Typed(null, "us", ("drumA", "70"), ("drumB", "71")))).Status.ShouldBe(200);
+        (
+            await client.SendJsonAsync(
+                HttpMethod.Post,
+                $"/api/surfaces/{first.Text("id")}/readings",
+                Asking.Typed(null, "us", ("drumA", "70"), ("drumB", "71"))
+            )
+        ).Status.ShouldBe(200);
         var window = await client.GetJsonAsync($"/api/surfaces/{second.Text("id")}/window");
         window["readings"]!.AsArray().Select(r => r!.Text("kind")).ShouldBe(["drumA", "drumB"], ignoreOrder: true);
-        var (status, problem) = await client.SendJsonAsync(HttpMethod.Post, $"/api/surfaces/{bare.Text("id")}/readings", Asking.Typed(null, "us", ("drumA", "70")));
+        var (status, problem) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            $"/api/surfaces/{bare.Text("id")}/readings",
+            Asking.Typed(null, "us", ("drumA", "70"))
+        );
         status.ShouldBe(400);
         problem["faults"]![0]!.Text("code").ShouldBe("noSheet");
     }
@@ -152,10 +186,27 @@ public sealed class StageTests(Product product) : IClassFixture<Product>
     public async Task A_section_tells_its_year_once_the_job_names_a_place_and_its_rooms()
     {
         var client = await product.SignedInAsync("estimator@ninthacre.example");
-        var (_, job) = await client.SendJsonAsync(HttpMethod.Post, "/api/jobs", Asking.Typed(null, "metric", ("name", "A year"), ("climateZone", "6A")));
-        var (_, wall) = await client.SendJsonAsync(HttpMethod.Post, $"/api/jobs/{job.Text("id")}/surfaces", Asking.Typed(null, "metric", ("name", "Wall"), ("kind", "studWall"), ("size", "7 m x 3 m"), ("sheet", "fleece-oc-5"), ("thickness", "140 mm")));
+        var (_, job) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            "/api/jobs",
+            Asking.Typed(null, "metric", ("name", "A year"), ("climateZone", "6A"))
+        );
+        var (_, wall) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            $"/api/jobs/{job.Text("id")}/surfaces",
+            Asking.Typed(
+                null,
+                "metric",
+                ("name", "Wall"),
+                ("kind", "studWall"),
+                ("size", "7 m x 3 m"),
+                ("sheet", "fleece-oc-5"),
+                ("thickness", "140 mm")
+            )
+        );
         async Task<JsonNode?> YearAsync() => (await client.GetJsonAsync($"/api/surfaces/{wall.Text("id")}/section"))["answer"]!["year"];
-        async Task<(int Status, JsonNode Body)> ChangeAsync(params (string, string)[] fields) => await client.SendJsonAsync(HttpMethod.Patch, $"/api/jobs/{job.Text("id")}", Asking.Typed(null, "metric", fields));
+        async Task<(int Status, JsonNode Body)> ChangeAsync(params (string, string)[] fields) =>
+            await client.SendJsonAsync(HttpMethod.Patch, $"/api/jobs/{job.Text("id")}", Asking.Typed(null, "metric", fields));
         (await YearAsync()).ShouldBeNull();
 
         (await ChangeAsync(("place", "brindle-quay"), ("humidityClass", "3"))).Status.ShouldBe(200);
@@ -178,9 +229,12 @@ public sealed class StageTests(Product product) : IClassFixture<Product>
     }
 
     private static async Task<string> JobAsync(HttpClient client, string name) =>
-        (await client.GetJsonAsync("/api/jobs")).AsArray().Single(j => j!["job"]!.Text("name").Contains(name, StringComparison.Ordinal))!["job"]!.Text("id");
+        (await client.GetJsonAsync("/api/jobs")).AsArray().Single(j => j!["job"]!.Text("name").Contains(name, StringComparison.Ordinal))![
+            "job"
+        ]!.Text("id");
 
-    private static JsonNode Row(JsonNode board, string name) => board["rows"]!.AsArray().Single(r => r!.Text("name").StartsWith(name, StringComparison.Ordinal))!;
+    private static JsonNode Row(JsonNode board, string name) =>
+        board["rows"]!.AsArray().Single(r => r!.Text("name").StartsWith(name, StringComparison.Ordinal))!;
 
     private static JsonNode Cell(JsonNode row, string stage) => row["cells"]!.AsArray().Single(c => c!.Text("stage") == stage)!;
 }

@@ -9,7 +9,13 @@ namespace Umbracell.Server.Tests;
 /// <summary>Surfaces as a table that people read and that comes back in as the same surfaces.</summary>
 public sealed partial class SurfaceTableTests(Product product) : IClassFixture<Product>
 {
-    private static readonly (string Kind, string Size)[] Treated = [("studWall", "30' x 9'"), ("unventedDeck", "24' x 18' at 6:12"), ("metalRoof", "30' x 20' at 3:12"), ("underSlab", "20' x 12'")];
+    private static readonly (string Kind, string Size)[] Treated =
+    [
+        ("studWall", "30' x 9'"),
+        ("unventedDeck", "24' x 18' at 6:12"),
+        ("metalRoof", "30' x 20' at 3:12"),
+        ("underSlab", "20' x 12'"),
+    ];
 
     [Theory]
     [InlineData("csv", "metric")]
@@ -35,11 +41,23 @@ public sealed partial class SurfaceTableTests(Product product) : IClassFixture<P
         foreach (var (surface, size) in Treated)
         {
             var first = await AddAsync(client, job, surface, size, $"{surface} 0");
-            var offered = (await client.GetJsonAsync($"/api/surfaces/{first}/choose"))["answer"]!["candidates"]!.AsArray().Where(c => !c!["excluded"]!.GetValue<bool>()).Select(c => c!.Text("id")).ToList();
+            var offered = (await client.GetJsonAsync($"/api/surfaces/{first}/choose"))["answer"]!["candidates"]!
+                .AsArray()
+                .Where(c => !c!["excluded"]!.GetValue<bool>())
+                .Select(c => c!.Text("id"))
+                .ToList();
             for (var i = 0; i < offered.Count; i++)
             {
                 var id = i == 0 ? first : await AddAsync(client, job, surface, size, $"{surface} {i}");
-                var (status, answer) = await client.SendJsonAsync(HttpMethod.Post, $"/api/surfaces/{id}/choose", new { version = (await client.GetJsonAsync($"/api/surfaces/{id}/choose"))["version"]!.GetValue<uint>(), candidateId = offered[i] });
+                var (status, answer) = await client.SendJsonAsync(
+                    HttpMethod.Post,
+                    $"/api/surfaces/{id}/choose",
+                    new
+                    {
+                        version = (await client.GetJsonAsync($"/api/surfaces/{id}/choose"))["version"]!.GetValue<uint>(),
+                        candidateId = offered[i],
+                    }
+                );
                 status.ShouldBe(200, answer.ToJsonString());
                 chosen++;
             }
@@ -61,10 +79,29 @@ public sealed partial class SurfaceTableTests(Product product) : IClassFixture<P
         var seen = await client.GetJsonAsync($"/api/surfaces/{deck}/choose");
         var open = seen["answer"]!["candidates"]!.AsArray().First(c => c!.Text("kind") == "openCell")!.Text("id");
         const string Reason = "old deck / owner's wish: \"dry; sound\" | see letter";
-        var (status, refused) = await client.SendJsonAsync(HttpMethod.Post, $"/api/surfaces/{deck}/choose", new { version = seen["version"]!.GetValue<uint>(), candidateId = open, reason = Reason });
+        var (status, refused) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            $"/api/surfaces/{deck}/choose",
+            new
+            {
+                version = seen["version"]!.GetValue<uint>(),
+                candidateId = open,
+                reason = Reason,
+            }
+        );
         status.ShouldBe(200, refused.ToJsonString());
         await PatchAsync(client, deck, "choose/facts", ("oldBuilding", "yes"), ("termites", "yes"), ("load", "12 psi"));
-        await PatchAsync(client, deck, "", ("expectedSubstrate", "41 °F"), ("expectedDrum", "18.3 °C"), ("inboard", ""), ("memberDepth", "19 mm"), ("memberSpacing", "407 mm"), ("memberShare", "11.7 %"));
+        await PatchAsync(
+            client,
+            deck,
+            "",
+            ("expectedSubstrate", "41 °F"),
+            ("expectedDrum", "18.3 °C"),
+            ("inboard", ""),
+            ("memberDepth", "19 mm"),
+            ("memberSpacing", "407 mm"),
+            ("memberShare", "11.7 %")
+        );
         var wall = await AddAsync(client, job, "basementWall", "20' x 8'", "Crawl wall");
         await PatchAsync(client, wall, "", ("crawlSpace", "yes"));
         await ShouldComeBackAsync(client, job, kind, units);
@@ -73,12 +110,18 @@ public sealed partial class SurfaceTableTests(Product product) : IClassFixture<P
     [Fact]
     public async Task Only_those_who_may_set_a_rule_aside_bring_in_a_rule_set_aside()
     {
-        const string Table = "Surface,Kind,Size,System\nDeck,\"roof deck, unvented\",10' x 10' at 6:12,Open cell: / overrides E1: asked for\n";
+        const string Table =
+            "Surface,Kind,Size,System\nDeck,\"roof deck, unvented\",10' x 10' at 6:12,Open cell: / overrides E1: asked for\n";
         foreach (var (who, faults) in new[] { ("estimator@ninthacre.example", 0), ("lead@ninthacre.example", 1) })
         {
             var (_, job) = await Exchanging.JobAsync(product);
             var client = await product.SignedInAsync(who);
-            var dry = await Exchanging.ImportAsync(client, job, "table", new { content = Convert.ToBase64String(Encoding.UTF8.GetBytes(Table)), units = "us" });
+            var dry = await Exchanging.ImportAsync(
+                client,
+                job,
+                "table",
+                new { content = Convert.ToBase64String(Encoding.UTF8.GetBytes(Table)), units = "us" }
+            );
             dry["faulty"]!.GetValue<int>().ShouldBe(faults, dry.ToJsonString());
         }
     }
@@ -100,10 +143,16 @@ public sealed partial class SurfaceTableTests(Product product) : IClassFixture<P
     private static async Task ShouldComeBackAsync(HttpClient client, string from, string kind, string units)
     {
         var bytes = await FileAsync(client, from, kind, units);
-        var (_, job) = await client.SendJsonAsync(HttpMethod.Post, "/api/jobs", Asking.Typed(null, "us", ("name", "Exchange test"), ("climateZone", "5A")));
+        var (_, job) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            "/api/jobs",
+            Asking.Typed(null, "us", ("name", "Exchange test"), ("climateZone", "5A"))
+        );
         var to = job.Text("id");
         var dry = await Exchanging.ImportAsync(client, to, "table", new { content = Convert.ToBase64String(bytes), units });
-        dry["faulty"]!.GetValue<int>().ShouldBe(0, dry["rows"]!.AsArray().FirstOrDefault(r => r!["faults"]!.AsArray().Count > 0)?.ToJsonString() ?? "");
+        dry["faulty"]!
+            .GetValue<int>()
+            .ShouldBe(0, dry["rows"]!.AsArray().FirstOrDefault(r => r!["faults"]!.AsArray().Count > 0)?.ToJsonString() ?? "");
         await Exchanging.ImportAsync(client, to, "accept", new { units, rows = dry["rows"] });
 
         var (first, second) = (await Exchanging.SurfacesOfFileAsync(client, from), await Exchanging.SurfacesOfFileAsync(client, to));
@@ -114,24 +163,39 @@ public sealed partial class SurfaceTableTests(Product product) : IClassFixture<P
         }
     }
 
-    private static async Task<byte[]> FileAsync(HttpClient client, string job, string kind, string units) => await client.GetByteArrayAsync($"/api/jobs/{job}/surfaces.{kind}?units={units}");
+    private static async Task<byte[]> FileAsync(HttpClient client, string job, string kind, string units) =>
+        await client.GetByteArrayAsync($"/api/jobs/{job}/surfaces.{kind}?units={units}");
 
     // All that a surface is; not its id, who entered it and when, nor what only a job file carries. Lengths agree to a nanometre.
-    private static JsonNode? Kept(JsonNode? node) => node switch
-    {
-        JsonObject o => new JsonObject(o.Where(p => !OfTheJobAlone.Contains(p.Key)).Select(p => KeyValuePair.Create(p.Key, p.Key == "notes" ? OpenLeaks(p.Value!) : Kept(p.Value)))),
-        JsonArray a => new JsonArray([.. a.Select(Kept)]),
-        JsonValue v when v.TryGetValue<double>(out var number) => JsonValue.Create(Math.Round(number, 9)),
-        _ => node?.DeepClone(),
-    };
+    private static JsonNode? Kept(JsonNode? node) =>
+        node switch
+        {
+            JsonObject o => new JsonObject(
+                o.Where(p => !OfTheJobAlone.Contains(p.Key))
+                    .Select(p => KeyValuePair.Create(p.Key, p.Key == "notes" ? OpenLeaks(p.Value!) : Kept(p.Value)))
+            ),
+            JsonArray a => new JsonArray([.. a.Select(Kept)]),
+            JsonValue v when v.TryGetValue<double>(out var number) => JsonValue.Create(Math.Round(number, 9)),
+            _ => node?.DeepClone(),
+        };
 
     private static readonly HashSet<string> OfTheJobAlone = ["id", "changedAt", "bufferId", "chosenAt", "chosenBy"];
 
-    private static JsonArray OpenLeaks(JsonNode notes) => [.. notes.AsArray().Where(n => n!.Text("kind") == "leak" && n!["mendedAt"] is null).Select(n => JsonValue.Create(n!.Text("words")))];
+    private static JsonArray OpenLeaks(JsonNode notes) =>
+        [
+            .. notes
+                .AsArray()
+                .Where(n => n!.Text("kind") == "leak" && n!["mendedAt"] is null)
+                .Select(n => JsonValue.Create(n!.Text("words"))),
+        ];
 
     private static async Task<string> AddAsync(HttpClient client, string job, string kind, string size, string name)
     {
-        var (status, surface) = await client.SendJsonAsync(HttpMethod.Post, $"/api/jobs/{job}/surfaces", Asking.Typed(null, "us", ("name", name), ("kind", kind), ("size", size)));
+        var (status, surface) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            $"/api/jobs/{job}/surfaces",
+            Asking.Typed(null, "us", ("name", name), ("kind", kind), ("size", size))
+        );
         status.ShouldBe(201, surface.ToJsonString());
         return surface.Text("id");
     }
@@ -139,7 +203,11 @@ public sealed partial class SurfaceTableTests(Product product) : IClassFixture<P
     private static async Task PatchAsync(HttpClient client, string surface, string what, params (string Field, string Text)[] fields)
     {
         var seen = await client.GetJsonAsync($"/api/surfaces/{surface}/choose");
-        var (status, answer) = await client.SendJsonAsync(HttpMethod.Patch, $"/api/surfaces/{surface}{(what.Length == 0 ? "" : "/" + what)}", Asking.Typed(seen["version"]!.GetValue<uint>(), "us", fields));
+        var (status, answer) = await client.SendJsonAsync(
+            HttpMethod.Patch,
+            $"/api/surfaces/{surface}{(what.Length == 0 ? "" : "/" + what)}",
+            Asking.Typed(seen["version"]!.GetValue<uint>(), "us", fields)
+        );
         status.ShouldBe(200, answer.ToJsonString());
     }
 

@@ -15,7 +15,14 @@ public sealed class SurfaceUndoTests(Product product) : IClassFixture<Product>
 {
     private static readonly (string Field, string Text)[] Edits =
     [
-        ("shape", "box"), ("size", ""), ("openings", ""), ("memberMaterial", "none"), ("outboard", ""), ("sheet", "marl-cc-20f"), ("thickness", "2"), ("openLeak", "at the ridge"),
+        ("shape", "box"),
+        ("size", ""),
+        ("openings", ""),
+        ("memberMaterial", "none"),
+        ("outboard", ""),
+        ("sheet", "marl-cc-20f"),
+        ("thickness", "2"),
+        ("openLeak", "at the ridge"),
     ];
 
     [Fact]
@@ -29,7 +36,15 @@ public sealed class SurfaceUndoTests(Product product) : IClassFixture<Product>
         {
             // A few edits for each surface; all of them, and all kinds, among the surfaces.
             var back = surface;
-            foreach (var edit in new[] { Edits[i % Edits.Length], Edits[(i + 3) % Edits.Length], ("kind", kinds[i % kinds.Length].ToString()), ("kind", kinds[(i + surfaces.Count) % kinds.Length].ToString()) })
+            foreach (
+                var edit in new[]
+                {
+                    Edits[i % Edits.Length],
+                    Edits[(i + 3) % Edits.Length],
+                    ("kind", kinds[i % kinds.Length].ToString()),
+                    ("kind", kinds[(i + surfaces.Count) % kinds.Length].ToString()),
+                }
+            )
             {
                 back = await TakeBackAsync(client, await ChangeAsync(client, back, edit));
             }
@@ -56,7 +71,11 @@ public sealed class SurfaceUndoTests(Product product) : IClassFixture<Product>
         var surface = (await client.GetJsonAsync($"/api/jobs/{job}/surfaces"))[0]!;
         var mine = await ChangeAsync(client, surface, ("repeats", "3"));
         await ChangeAsync(client, mine, ("name", "Changed by another"));
-        var (status, body) = await client.SendJsonAsync(HttpMethod.Post, $"/api/surfaces/{mine.Text("id")}/undo", new { version = mine["version"]!.GetValue<uint>(), undo = mine.Text("undo") });
+        var (status, body) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            $"/api/surfaces/{mine.Text("id")}/undo",
+            new { version = mine["version"]!.GetValue<uint>(), undo = mine.Text("undo") }
+        );
         status.ShouldBe(409);
         body["theirs"]!.Text("name").ShouldBe("Changed by another");
     }
@@ -69,7 +88,11 @@ public sealed class SurfaceUndoTests(Product product) : IClassFixture<Product>
         var seal = (await ChangeAsync(client, surfaces[0]!, ("repeats", "3"))).Text("undo");
         foreach (var undo in new[] { seal, "{}", "", seal[..^4] + "AAAA" })
         {
-            var (status, _) = await client.SendJsonAsync(HttpMethod.Post, $"/api/surfaces/{surfaces[1]!.Text("id")}/undo", new { version = surfaces[1]!["version"]!.GetValue<uint>(), undo });
+            var (status, _) = await client.SendJsonAsync(
+                HttpMethod.Post,
+                $"/api/surfaces/{surfaces[1]!.Text("id")}/undo",
+                new { version = surfaces[1]!["version"]!.GetValue<uint>(), undo }
+            );
             status.ShouldBe(400, undo);
         }
     }
@@ -102,7 +125,11 @@ public sealed class SurfaceUndoTests(Product product) : IClassFixture<Product>
     {
         var client = await product.SignedInAsync("estimator@ninthacre.example");
         var (_, job) = await client.SendJsonAsync(HttpMethod.Post, "/api/jobs", Asking.Typed(null, "us", ("name", "Sizes")));
-        var (_, surface) = await client.SendJsonAsync(HttpMethod.Post, $"/api/jobs/{job.Text("id")}/surfaces", Asking.Typed(null, "us", ("name", "One"), ("size", "24' x 9'")));
+        var (_, surface) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            $"/api/jobs/{job.Text("id")}/surfaces",
+            Asking.Typed(null, "us", ("name", "One"), ("size", "24' x 9'"))
+        );
         var changed = await ChangeAsync(client, await ChangeAsync(client, surface, ("kind", kind.ToString())), ("size", size));
         Enum.Parse<ShapeKind>(changed.Text("shape"), ignoreCase: true).ShouldBe(shape);
     }
@@ -110,7 +137,9 @@ public sealed class SurfaceUndoTests(Product product) : IClassFixture<Product>
     private async Task<(HttpClient Client, string Job)> CopyOfTheFerryHouseAsync()
     {
         var client = await product.SignedInAsync("estimator@ninthacre.example");
-        var demo = (await client.GetJsonAsync("/api/jobs")).AsArray().Last(j => j!["job"]!.Text("name").Contains("ferry house", StringComparison.Ordinal))!["job"]!.Text("id");
+        var demo = (await client.GetJsonAsync("/api/jobs"))
+            .AsArray()
+            .Last(j => j!["job"]!.Text("name").Contains("ferry house", StringComparison.Ordinal))!["job"]!.Text("id");
         var file = await client.GetJsonAsync($"/api/jobs/{demo}/file");
         file["job"]!["name"] = "Undone";
         var (status, copy) = await client.SendJsonAsync(HttpMethod.Post, "/api/jobs/file", file);
@@ -129,14 +158,22 @@ public sealed class SurfaceUndoTests(Product product) : IClassFixture<Product>
 
     private static async Task<JsonNode> ChangeAsync(HttpClient client, JsonNode surface, params (string Field, string Text)[] fields)
     {
-        var (status, body) = await client.SendJsonAsync(HttpMethod.Patch, $"/api/surfaces/{surface.Text("id")}", Asking.Typed(surface["version"]!.GetValue<uint>(), "us", fields));
+        var (status, body) = await client.SendJsonAsync(
+            HttpMethod.Patch,
+            $"/api/surfaces/{surface.Text("id")}",
+            Asking.Typed(surface["version"]!.GetValue<uint>(), "us", fields)
+        );
         status.ShouldBe(200, $"{surface.Text("name")}: {body.ToJsonString()}");
         return body;
     }
 
     private static async Task<JsonNode> TakeBackAsync(HttpClient client, JsonNode changed)
     {
-        var (status, body) = await client.SendJsonAsync(HttpMethod.Post, $"/api/surfaces/{changed.Text("id")}/undo", new { version = changed["version"]!.GetValue<uint>(), undo = changed.Text("undo") });
+        var (status, body) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            $"/api/surfaces/{changed.Text("id")}/undo",
+            new { version = changed["version"]!.GetValue<uint>(), undo = changed.Text("undo") }
+        );
         status.ShouldBe(200, body.ToJsonString());
         return body;
     }

@@ -22,7 +22,10 @@ public sealed class SurveyTests(Product product) : IClassFixture<Product>
             var drive = await client.GetJsonAsync($"/api/surfaces/{surface.Text("id")}/drive");
             foreach (var season in new[] { "winter", "summer" })
             {
-                var (now, planned) = (drive[season]!["now"]?["interfaceHumidity"]!.Number("si"), drive[season]!["planned"]?["interfaceHumidity"]!.Number("si"));
+                var (now, planned) = (
+                    drive[season]!["now"]?["interfaceHumidity"]!.Number("si"),
+                    drive[season]!["planned"]?["interfaceHumidity"]!.Number("si")
+                );
                 var said = drive["findings"]!.AsArray().Any(f => f!.Text("rule") == "wetter" && f!.Text("case") == season);
                 told += said ? 1 : 0;
                 if (planned < 100)
@@ -43,19 +46,47 @@ public sealed class SurveyTests(Product product) : IClassFixture<Product>
         await TickAsync(client, wall, "jointsReady");
         (await TaskAsync(client, wall, "leaksMended"))["done"]!.GetValue<bool>().ShouldBeTrue();
 
-        await SendAsync(client, HttpMethod.Post, $"/api/surfaces/{wall}/notes", ("kind", "leak"), ("words", "at the sill"), ("daysSinceRain", "2"));
+        await SendAsync(
+            client,
+            HttpMethod.Post,
+            $"/api/surfaces/{wall}/notes",
+            ("kind", "leak"),
+            ("words", "at the sill"),
+            ("daysSinceRain", "2")
+        );
         (await TaskAsync(client, wall, "leaksMended"))["contradicted"]!.GetValue<bool>().ShouldBeTrue();
 
-        var joints = await SendAsync(client, HttpMethod.Post, $"/api/jobs/{job}/joints", ("kind", "plateToSlab"), ("first", wall), ("beyond", "slab"));
+        var joints = await SendAsync(
+            client,
+            HttpMethod.Post,
+            $"/api/jobs/{job}/joints",
+            ("kind", "plateToSlab"),
+            ("first", wall),
+            ("beyond", "slab")
+        );
         (await TaskAsync(client, wall, "jointsReady"))["contradicted"]!.GetValue<bool>().ShouldBeTrue();
         var joint = joints["joints"]![0]!;
         joint.Text("heat").ShouldBe("open");
         joint.Text("water").ShouldBe("notNeeded");
 
-        var (early, refused) = await client.SendJsonAsync(HttpMethod.Patch, $"/api/joints/{joint.Text("id")}", Asking.Typed(null, "us", ("ready", "yes")));
+        var (early, refused) = await client.SendJsonAsync(
+            HttpMethod.Patch,
+            $"/api/joints/{joint.Text("id")}",
+            Asking.Typed(null, "us", ("ready", "yes"))
+        );
         early.ShouldBe(400);
         refused["faults"]![0]!.Text("code").ShouldBe("unsolved");
-        joints = await SendAsync(client, HttpMethod.Patch, $"/api/joints/{joint.Text("id")}", ("air", "carried"), ("heat", "carried"), ("how", "gasket"), ("doneBy", "carpenter"), ("ready", "yes"), ("seen", "yes"));
+        joints = await SendAsync(
+            client,
+            HttpMethod.Patch,
+            $"/api/joints/{joint.Text("id")}",
+            ("air", "carried"),
+            ("heat", "carried"),
+            ("how", "gasket"),
+            ("doneBy", "carpenter"),
+            ("ready", "yes"),
+            ("seen", "yes")
+        );
         joints["joints"]![0]!.Text("seenBy").ShouldBe("estimator");
         (await TaskAsync(client, wall, "jointsReady"))["done"]!.GetValue<bool>().ShouldBeTrue();
     }
@@ -76,10 +107,20 @@ public sealed class SurveyTests(Product product) : IClassFixture<Product>
     public async Task Kinds_that_meet_are_suggested_until_taken_or_dismissed()
     {
         var (client, job, wall) = await StartAsync("basementWall");
-        var slab = (await SendAsync(client, HttpMethod.Post, $"/api/jobs/{job}/surfaces", ("name", "Test ground"), ("kind", "underSlab"))).Text("id");
+        var slab = (
+            await SendAsync(client, HttpMethod.Post, $"/api/jobs/{job}/surfaces", ("name", "Test ground"), ("kind", "underSlab"))
+        ).Text("id");
         var joints = await client.GetJsonAsync($"/api/jobs/{job}/joints");
         joints["suggested"]!.AsArray().ShouldContain(s => s!.Text("kind") == "wallToGroundSheet" && s!["secondId"] != null);
-        joints = await SendAsync(client, HttpMethod.Post, $"/api/jobs/{job}/joints", ("kind", "wallToGroundSheet"), ("first", slab), ("second", wall), ("doNotMeet", "yes"));
+        joints = await SendAsync(
+            client,
+            HttpMethod.Post,
+            $"/api/jobs/{job}/joints",
+            ("kind", "wallToGroundSheet"),
+            ("first", slab),
+            ("second", wall),
+            ("doNotMeet", "yes")
+        );
         joints["suggested"]!.AsArray().ShouldNotContain(s => s!.Text("kind") == "wallToGroundSheet" && s!["secondId"] != null);
         joints["doNotMeet"]!.GetValue<int>().ShouldBe(1);
     }
@@ -89,13 +130,21 @@ public sealed class SurveyTests(Product product) : IClassFixture<Product>
     {
         var (client, job, deck) = await StartAsync("unventedDeck");
         var before = await ChangeAsync(client, job, deck, ("size", "13' x 40' at 9:12"), ("memberDepth", "11 1/4"));
-        var (status, second) = await client.SendJsonAsync(HttpMethod.Post, $"/api/surfaces/{deck}/split", Asking.Typed(before["version"]!.GetValue<uint>(), "us", ("along", "run"), ("at", "3'"), ("name", "Eaves part")));
+        var (status, second) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            $"/api/surfaces/{deck}/split",
+            Asking.Typed(before["version"]!.GetValue<uint>(), "us", ("along", "run"), ("at", "3'"), ("name", "Eaves part"))
+        );
         status.ShouldBe(200, second.ToJsonString());
         second["memberDepth"]!.Text("us").ShouldBe("11 1/4 in");
         var first = (await client.GetJsonAsync($"/api/jobs/{job}/surfaces")).AsArray().Single(s => s!.Text("id") == deck)!;
         (Area(first) + Area(second)).ShouldBe(Area(before), 1e-9);
         Area(first).ShouldBe(3 * 40 * 1.25 * 0.09290304, 1e-9);
-        var (bad, _) = await client.SendJsonAsync(HttpMethod.Post, $"/api/surfaces/{deck}/split", Asking.Typed(first["version"]!.GetValue<uint>(), "us", ("along", "run"), ("at", "4'"), ("name", "x")));
+        var (bad, _) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            $"/api/surfaces/{deck}/split",
+            Asking.Typed(first["version"]!.GetValue<uint>(), "us", ("along", "run"), ("at", "4'"), ("name", "x"))
+        );
         bad.ShouldBe(400);
 
         static double Area(JsonNode surface) => surface["treatedArea"]!["figure"]!.Number("si");
@@ -106,12 +155,24 @@ public sealed class SurveyTests(Product product) : IClassFixture<Product>
     {
         var (client, job, wall) = await StartAsync("studWall");
         await ChangeAsync(client, job, wall, ("memberMaterial", "steelStud"), ("memberDepth", "6"), ("outboard", "brick|4; plywood|1/2"));
-        var (status, template) = await client.SendJsonAsync(HttpMethod.Post, $"/api/surfaces/{wall}/template", new { name = "Brick on steel studs" });
+        var (status, template) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            $"/api/surfaces/{wall}/template",
+            new { name = "Brick on steel studs" }
+        );
         status.ShouldBe(201);
-        var other = await SendAsync(client, HttpMethod.Post, $"/api/jobs/{job}/surfaces", ("name", "Second"), ("template", template.Text("id")));
+        var other = await SendAsync(
+            client,
+            HttpMethod.Post,
+            $"/api/jobs/{job}/surfaces",
+            ("name", "Second"),
+            ("template", template.Text("id"))
+        );
         other.Text("memberMaterial").ShouldBe("steelStud");
         other["outboard"]!.AsArray().Select(l => l!.Text("material")).ShouldBe(["brick", "plywood"]);
-        (await (await product.SignedInAsync("owner@coldwaterlane.example")).GetJsonAsync("/api/templates")).AsArray().ShouldNotContain(t => t!.Text("id") == template.Text("id"));
+        (await (await product.SignedInAsync("owner@coldwaterlane.example")).GetJsonAsync("/api/templates"))
+            .AsArray()
+            .ShouldNotContain(t => t!.Text("id") == template.Text("id"));
     }
 
     [Fact]
@@ -124,11 +185,25 @@ public sealed class SurveyTests(Product product) : IClassFixture<Product>
         var kept = await client.GetByteArrayAsync($"/api/photos/{id}/picture", TestContext.Current.CancellationToken);
         Encoding.Latin1.GetString(kept).ShouldNotContain("GPS-PLACE");
         PictureFile.Read(kept).Width.ShouldBe(64);
-        (await client.GetByteArrayAsync($"/api/photos/{id}/thumbnail", TestContext.Current.CancellationToken)).Length.ShouldBeGreaterThan(100);
-        ((int)(await (await product.SignedInAsync("owner@coldwaterlane.example")).GetAsync($"/api/photos/{id}/picture", TestContext.Current.CancellationToken)).StatusCode).ShouldBe(404);
+        (await client.GetByteArrayAsync($"/api/photos/{id}/thumbnail", TestContext.Current.CancellationToken)).Length.ShouldBeGreaterThan(
+            100
+        );
+        (
+            (int)
+                (
+                    await (await product.SignedInAsync("owner@coldwaterlane.example")).GetAsync(
+                        $"/api/photos/{id}/picture",
+                        TestContext.Current.CancellationToken
+                    )
+                ).StatusCode
+        ).ShouldBe(404);
 
-        (await UploadAsync(client, $"/api/jobs/{job}/photos", "no picture at all"u8.ToArray())).Body["file"]!.Text("fault").ShouldBe("notAPicture");
-        (await UploadAsync(client, $"/api/jobs/{job}/photos", [0, 0, 0, 24, .. "ftypheic"u8, .. new byte[40]])).Body["file"]!.Text("fault").ShouldBe("heicPicture");
+        (await UploadAsync(client, $"/api/jobs/{job}/photos", "no picture at all"u8.ToArray())).Body["file"]!
+            .Text("fault")
+            .ShouldBe("notAPicture");
+        (await UploadAsync(client, $"/api/jobs/{job}/photos", [0, 0, 0, 24, .. "ftypheic"u8, .. new byte[40]])).Body["file"]!
+            .Text("fault")
+            .ShouldBe("heicPicture");
         (await client.GetJsonAsync($"/api/jobs/{job}/photos")).AsArray().Count.ShouldBe(1);
     }
 
@@ -152,35 +227,66 @@ public sealed class SurveyTests(Product product) : IClassFixture<Product>
     public async Task A_fan_test_is_evaluated_and_its_points_read_back_as_typed()
     {
         var (client, job, _) = await StartAsync("studWall");
-        var tests = await SendAsync(client, HttpMethod.Post, $"/api/jobs/{job}/fan-tests", ("points", "15 980\n25 1366\n35 1700\n45 2001\n55 2280"), ("volume", "24000"), ("indoor", "70"), ("outdoor", "70"));
+        var tests = await SendAsync(
+            client,
+            HttpMethod.Post,
+            $"/api/jobs/{job}/fan-tests",
+            ("points", "15 980\n25 1366\n35 1700\n45 2001\n55 2280"),
+            ("volume", "24000"),
+            ("indoor", "70"),
+            ("outdoor", "70")
+        );
         var test = tests["tests"]![0]!;
         test["result"]!.Number("exponent").ShouldBe(0.65, 0.005);
         test["pointsText"]!.Text("us").Split('\n').Length.ShouldBe(5);
         test["result"]!["flowAt50"]!["low"].ShouldNotBeNull();
-        (await client.SendJsonAsync(HttpMethod.Post, $"/api/jobs/{job}/fan-tests", Asking.Typed(null, "us", ("points", "15 kg 980")))).Status.ShouldBe(400);
+        (
+            await client.SendJsonAsync(HttpMethod.Post, $"/api/jobs/{job}/fan-tests", Asking.Typed(null, "us", ("points", "15 kg 980")))
+        ).Status.ShouldBe(400);
     }
 
     [Fact]
     public async Task A_thermal_grid_is_read_and_spots_give_temperature_and_factor()
     {
         var (client, job, wall) = await StartAsync("studWall");
-        var grid = string.Join('\n', Enumerable.Range(0, 10).Select(r => string.Join(';', Enumerable.Range(0, 12).Select(c => (10 + r + c * 0.5).ToString("0.0", System.Globalization.CultureInfo.InvariantCulture).Replace('.', ',')))));
+        var grid = string.Join(
+            '\n',
+            Enumerable
+                .Range(0, 10)
+                .Select(r =>
+                    string.Join(
+                        ';',
+                        Enumerable
+                            .Range(0, 12)
+                            .Select(c =>
+                                (10 + r + c * 0.5).ToString("0.0", System.Globalization.CultureInfo.InvariantCulture).Replace('.', ',')
+                            )
+                    )
+                )
+        );
         var (status, pictures) = await UploadAsync(client, $"/api/jobs/{job}/thermal?name=Corner", Encoding.UTF8.GetBytes(grid));
         status.ShouldBe(200, pictures.ToJsonString());
         var picture = pictures[0]!;
         (picture["rows"]!.GetValue<int>(), picture["columns"]!.GetValue<int>()).ShouldBe((10, 12));
-        var (_, changed) = await client.SendJsonAsync(HttpMethod.Patch, $"/api/thermal/{picture.Text("id")}", Asking.Typed(null, "metric", ("surface", wall), ("indoor", "20"), ("outdoor", "0"), ("spots", "4,2,sill")));
+        var (_, changed) = await client.SendJsonAsync(
+            HttpMethod.Patch,
+            $"/api/thermal/{picture.Text("id")}",
+            Asking.Typed(null, "metric", ("surface", wall), ("indoor", "20"), ("outdoor", "0"), ("spots", "4,2,sill"))
+        );
         var spot = changed[0]!["spots"]![0]!;
         spot["temp"]!.Text("metric").ShouldBe("15.0 °C");
         spot["factor"]!.Number("si").ShouldBe(0.75, 1e-6);
-        (await UploadAsync(client, $"/api/jobs/{job}/thermal", "1,2,3\n4,5\n"u8.ToArray())).Body["file"]!.Text("fault").ShouldBe("notAGrid");
+        (await UploadAsync(client, $"/api/jobs/{job}/thermal", "1,2,3\n4,5\n"u8.ToArray())).Body["file"]!
+            .Text("fault")
+            .ShouldBe("notAGrid");
     }
 
     [Fact]
     public async Task A_log_gives_its_dew_points()
     {
         var (client, job, _) = await StartAsync("studWall");
-        var log = "time,temp (°F),RH %\n" + string.Concat(Enumerable.Range(0, 30).Select(i => $"2026-11-20 {i / 2:00}:{i % 2 * 30:00},68,50\n"));
+        var log =
+            "time,temp (°F),RH %\n" + string.Concat(Enumerable.Range(0, 30).Select(i => $"2026-11-20 {i / 2:00}:{i % 2 * 30:00},68,50\n"));
         var (status, added) = await UploadAsync(client, $"/api/jobs/{job}/logs?name=Attic", Encoding.UTF8.GetBytes(log));
         status.ShouldBe(200, added.ToJsonString());
         added["logs"]![0]!["highestDew"]!.Number("si").ShouldBe(9.272, 0.005);
@@ -191,18 +297,41 @@ public sealed class SurveyTests(Product product) : IClassFixture<Product>
     {
         var (client, job, wall) = await StartAsync("studWall");
         await ChangeAsync(client, job, wall, ("size", "24' x 9'"), ("sheet", "marl-cc-20"), ("thickness", "3"));
-        var complaints = await SendAsync(client, HttpMethod.Post, $"/api/jobs/{job}/complaints", ("kind", "neverWarms"), ("place", "reading room"), ("suspects", wall));
+        var complaints = await SendAsync(
+            client,
+            HttpMethod.Post,
+            $"/api/jobs/{job}/complaints",
+            ("kind", "neverWarms"),
+            ("place", "reading room"),
+            ("suspects", wall)
+        );
         var figures = complaints[0]!["suspects"]![0]!["figures"]!.AsArray();
         var face = figures.Single(f => f!.Text("figure") == "roomFace")!;
         face["planned"]!["figure"]!.Number("si").ShouldBeGreaterThan(face["now"]!["figure"]!.Number("si"));
-        (await client.SendJsonAsync(HttpMethod.Post, $"/api/jobs/{job}/complaints", Asking.Typed(null, "us", ("kind", "damp"), ("suspects", Guid.NewGuid().ToString())))).Status.ShouldBe(400);
+        (
+            await client.SendJsonAsync(
+                HttpMethod.Post,
+                $"/api/jobs/{job}/complaints",
+                Asking.Typed(null, "us", ("kind", "damp"), ("suspects", Guid.NewGuid().ToString()))
+            )
+        ).Status.ShouldBe(400);
     }
 
     [Fact]
     public async Task A_buffer_space_floats_and_moves_when_the_line_moves()
     {
         var (client, job, floor) = await StartAsync("atticFloor");
-        var building = await SendAsync(client, HttpMethod.Post, $"/api/jobs/{job}/buffers", ("name", "Attic"), ("kind", "attic"), ("volume", "3000"), ("airChanges", "4"), ("airChangesPlanned", "4"), ("otherLoss", "80 W/K"));
+        var building = await SendAsync(
+            client,
+            HttpMethod.Post,
+            $"/api/jobs/{job}/buffers",
+            ("name", "Attic"),
+            ("kind", "attic"),
+            ("volume", "3000"),
+            ("airChanges", "4"),
+            ("airChangesPlanned", "4"),
+            ("otherLoss", "80 W/K")
+        );
         var attic = building["buffers"]![0]!.Text("id");
         await ChangeAsync(client, job, floor, ("size", "40' x 24'"), ("sheet", "fleece-oc-5"), ("thickness", "9"), ("buffer", attic));
         building = await client.GetJsonAsync($"/api/jobs/{job}/building");
@@ -214,8 +343,24 @@ public sealed class SurveyTests(Product product) : IClassFixture<Product>
     public async Task Two_meters_that_disagree_are_a_finding_of_the_surface()
     {
         var (client, job, wall) = await StartAsync("studWall");
-        await SendAsync(client, HttpMethod.Post, $"/api/surfaces/{wall}/readings", ("wood", "14"), ("instrument", "pin meter"), ("statedError", "1"), ("species", "larch"), ("correction", "-1.5"));
-        await SendAsync(client, HttpMethod.Post, $"/api/surfaces/{wall}/readings", ("wood", "17"), ("instrument", "plate meter"), ("statedError", "2"));
+        await SendAsync(
+            client,
+            HttpMethod.Post,
+            $"/api/surfaces/{wall}/readings",
+            ("wood", "14"),
+            ("instrument", "pin meter"),
+            ("statedError", "1"),
+            ("species", "larch"),
+            ("correction", "-1.5")
+        );
+        await SendAsync(
+            client,
+            HttpMethod.Post,
+            $"/api/surfaces/{wall}/readings",
+            ("wood", "17"),
+            ("instrument", "plate meter"),
+            ("statedError", "2")
+        );
         var surface = (await client.GetJsonAsync($"/api/jobs/{job}/surfaces"))[0]!;
         var finding = surface["findings"]!.AsArray().Single(f => f!.Text("rule") == "meters")!;
         finding["measured"]!.Number("si").ShouldBe(17 - (14 - 1.5), 1e-9);
@@ -225,33 +370,57 @@ public sealed class SurveyTests(Product product) : IClassFixture<Product>
     {
         var client = await product.SignedInAsync("estimator@ninthacre.example");
         var job = await SendAsync(client, HttpMethod.Post, "/api/jobs", ("name", "Survey test"), ("climateZone", "6A"));
-        var surface = await SendAsync(client, HttpMethod.Post, $"/api/jobs/{job.Text("id")}/surfaces", ("name", "Test surface"), ("kind", kind));
+        var surface = await SendAsync(
+            client,
+            HttpMethod.Post,
+            $"/api/jobs/{job.Text("id")}/surfaces",
+            ("name", "Test surface"),
+            ("kind", kind)
+        );
         return (client, job.Text("id"), surface.Text("id"));
     }
 
-    private static async Task<JsonNode> SendAsync(HttpClient client, HttpMethod method, string path, params (string Field, string Text)[] fields)
+    private static async Task<JsonNode> SendAsync(
+        HttpClient client,
+        HttpMethod method,
+        string path,
+        params (string Field, string Text)[] fields
+    )
     {
         var (status, body) = await client.SendJsonAsync(method, path, Asking.Typed(null, "us", fields));
         status.ShouldBeInRange(200, 201, body.ToJsonString());
         return body;
     }
 
-    private static async Task<JsonNode> ChangeAsync(HttpClient client, string job, string surface, params (string Field, string Text)[] fields)
+    private static async Task<JsonNode> ChangeAsync(
+        HttpClient client,
+        string job,
+        string surface,
+        params (string Field, string Text)[] fields
+    )
     {
         var now = (await client.GetJsonAsync($"/api/jobs/{job}/surfaces")).AsArray().Single(s => s!.Text("id") == surface)!;
-        var (status, body) = await client.SendJsonAsync(HttpMethod.Patch, $"/api/surfaces/{surface}", Asking.Typed(now["version"]!.GetValue<uint>(), "us", fields));
+        var (status, body) = await client.SendJsonAsync(
+            HttpMethod.Patch,
+            $"/api/surfaces/{surface}",
+            Asking.Typed(now["version"]!.GetValue<uint>(), "us", fields)
+        );
         status.ShouldBe(200, body.ToJsonString());
         return body;
     }
 
-    private static Task<JsonNode> TickAsync(HttpClient client, string surface, string item) => SendAsync(client, HttpMethod.Patch, $"/api/surfaces/{surface}/preparation/{item}", ("done", "yes"));
+    private static Task<JsonNode> TickAsync(HttpClient client, string surface, string item) =>
+        SendAsync(client, HttpMethod.Patch, $"/api/surfaces/{surface}/preparation/{item}", ("done", "yes"));
 
     private static async Task<JsonNode> TaskAsync(HttpClient client, string surface, string item) =>
         (await client.GetJsonAsync($"/api/surfaces/{surface}/window"))["preparation"]!.AsArray().Single(t => t!.Text("item") == item)!;
 
     private static async Task<(int Status, JsonNode Body)> UploadAsync(HttpClient client, string path, byte[] bytes)
     {
-        using var content = new ByteArrayContent(bytes) { Headers = { ContentType = new MediaTypeHeaderValue("application/octet-stream") } };
+        using var content = new ByteArrayContent(bytes)
+        {
+            Headers = { ContentType = new MediaTypeHeaderValue("application/octet-stream") },
+        };
         var answer = await client.PostAsync(path, content, TestContext.Current.CancellationToken);
         var text = await answer.Content.ReadAsStringAsync(TestContext.Current.CancellationToken);
         return ((int)answer.StatusCode, text.Length == 0 ? new JsonObject() : JsonNode.Parse(text)!);

@@ -23,9 +23,23 @@ public sealed class TargetsOfSurfacesTests(Product product) : IClassFixture<Prod
     public async Task A_surface_is_held_to_its_own_row(string zone, string kind, string size, string? crawlSpace, string? target)
     {
         var client = await product.SignedInAsync("estimator@ninthacre.example");
-        var (_, job) = await client.SendJsonAsync(HttpMethod.Post, "/api/jobs", Asking.Typed(null, "us", ("name", "Rows"), ("climateZone", zone), ("targetSet", "iecc-2021")));
-        (string, string)[] fields = [("name", "One"), ("kind", kind), ("size", size), .. crawlSpace is null ? [] : new[] { ("crawlSpace", crawlSpace) }];
-        var (status, surface) = await client.SendJsonAsync(HttpMethod.Post, $"/api/jobs/{job.Text("id")}/surfaces", Asking.Typed(null, "us", fields));
+        var (_, job) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            "/api/jobs",
+            Asking.Typed(null, "us", ("name", "Rows"), ("climateZone", zone), ("targetSet", "iecc-2021"))
+        );
+        (string, string)[] fields =
+        [
+            ("name", "One"),
+            ("kind", kind),
+            ("size", size),
+            .. crawlSpace is null ? [] : new[] { ("crawlSpace", crawlSpace) },
+        ];
+        var (status, surface) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            $"/api/jobs/{job.Text("id")}/surfaces",
+            Asking.Typed(null, "us", fields)
+        );
         status.ShouldBe(201, surface.ToJsonString());
         var choice = await client.GetJsonAsync($"/api/surfaces/{surface.Text("id")}/choose");
         choice["answer"]!["target"]?.Text("us").ShouldBe(target);
@@ -35,8 +49,14 @@ public sealed class TargetsOfSurfacesTests(Product product) : IClassFixture<Prod
             return;
         }
 
-        var best = choice["answer"]!["candidates"]!.AsArray().First(c => c!["meetsTarget"]!.GetValue<bool>() && !c["excluded"]!.GetValue<bool>())!;
-        var (chosen, answer) = await client.SendJsonAsync(HttpMethod.Post, $"/api/surfaces/{surface.Text("id")}/choose", new { version = choice["version"]!.GetValue<uint>(), candidateId = best.Text("id") });
+        var best = choice["answer"]!["candidates"]!
+            .AsArray()
+            .First(c => c!["meetsTarget"]!.GetValue<bool>() && !c["excluded"]!.GetValue<bool>())!;
+        var (chosen, answer) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            $"/api/surfaces/{surface.Text("id")}/choose",
+            new { version = choice["version"]!.GetValue<uint>(), candidateId = best.Text("id") }
+        );
         chosen.ShouldBe(200, answer.ToJsonString());
         var told = Target(await client.GetJsonAsync($"/api/surfaces/{surface.Text("id")}/section"));
         told["limit"]!.Text("us").ShouldBe(target);
@@ -46,7 +66,12 @@ public sealed class TargetsOfSurfacesTests(Product product) : IClassFixture<Prod
     [Fact]
     public void A_set_of_ones_own_made_before_a_row_came_takes_that_row_from_the_set_it_was_made_from()
     {
-        var own = new TargetSetRow { Edition = "County", BasedOn = "iecc-2021", GreatestU = new() { ["CrawlWall"] = new() { ["6"] = 0.2 } } };
+        var own = new TargetSetRow
+        {
+            Edition = "County",
+            BasedOn = "iecc-2021",
+            GreatestU = new() { ["CrawlWall"] = new() { ["6"] = 0.2 } },
+        };
         var set = JobTargets.Of(own);
         set.For(EnvelopeElement.CrawlWall, "6A")!.GreatestU.WattsPerSquareMetreKelvin.ShouldBe(0.2);
         set.For(EnvelopeElement.BasementWall, "6A")!.GreatestU.UsU.ShouldBe(0.05, 1e-9);

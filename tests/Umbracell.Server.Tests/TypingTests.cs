@@ -14,7 +14,14 @@ public sealed class TypingTests(Product product) : IClassFixture<Product>
     [InlineData("metric", "indoorTemp", "21", null, null, null)]
     [InlineData("us", "indoorTemp", "21 C", null, null, null)]
     [InlineData("us", "outdoorTemp", "10", null, null, null)]
-    public async Task A_doubtful_field_of_a_job_is_taken_and_marked(string units, string field, string typed, string? code, string? readAs, string? other)
+    public async Task A_doubtful_field_of_a_job_is_taken_and_marked(
+        string units,
+        string field,
+        string typed,
+        string? code,
+        string? readAs,
+        string? other
+    )
     {
         var (answer, doubts) = await SendAsync(HttpMethod.Post, "/api/jobs", null, units, ("name", "Doubts"), (field, typed));
         answer["id"].ShouldNotBeNull();
@@ -35,9 +42,19 @@ public sealed class TypingTests(Product product) : IClassFixture<Product>
     {
         var job = (await SendAsync(HttpMethod.Post, "/api/jobs", null, units, ("name", "Doubts"))).Answer.Text("id");
         var surface = (await SendAsync(HttpMethod.Post, $"/api/jobs/{job}/surfaces", null, units, ("name", "One"))).Answer;
-        var (answer, doubts) = await SendAsync(HttpMethod.Patch, $"/api/surfaces/{surface.Text("id")}", surface["version"]!.GetValue<uint>(), units, (field, typed));
+        var (answer, doubts) = await SendAsync(
+            HttpMethod.Patch,
+            $"/api/surfaces/{surface.Text("id")}",
+            surface["version"]!.GetValue<uint>(),
+            units,
+            (field, typed)
+        );
         (answer["faults"] is null ? 200 : 400).ShouldBe(status, answer.ToJsonString());
-        (status == 400 ? answer["faults"]![0]!["other"]?.GetValue<string>() : doubts.Single(d => d!.Text("field") == field)!["other"]?.GetValue<string>()).ShouldBe(other);
+        (
+            status == 400
+                ? answer["faults"]![0]!["other"]?.GetValue<string>()
+                : doubts.Single(d => d!.Text("field") == field)!["other"]?.GetValue<string>()
+        ).ShouldBe(other);
     }
 
     [Fact]
@@ -45,10 +62,32 @@ public sealed class TypingTests(Product product) : IClassFixture<Product>
     {
         var job = (await SendAsync(HttpMethod.Post, "/api/jobs", null, "us", ("name", "Names"))).Answer.Text("id");
         (await SendAsync(HttpMethod.Post, $"/api/jobs/{job}/surfaces", null, "us", ("name", "North wall"))).Doubts.ShouldBeEmpty();
-        (await SendAsync(HttpMethod.Post, $"/api/jobs/{job}/surfaces", null, "us", ("name", "north wall"))).Doubts.Single()!.Text("code").ShouldBe("sameName");
+        (await SendAsync(HttpMethod.Post, $"/api/jobs/{job}/surfaces", null, "us", ("name", "north wall")))
+            .Doubts.Single()!
+            .Text("code")
+            .ShouldBe("sameName");
         var other = (await SendAsync(HttpMethod.Post, $"/api/jobs/{job}/surfaces", null, "us", ("name", "South wall"))).Answer;
-        (await SendAsync(HttpMethod.Patch, $"/api/surfaces/{other.Text("id")}", other["version"]!.GetValue<uint>(), "us", ("name", "North wall"))).Doubts.Single()!.Text("code").ShouldBe("sameName");
-        (await SendAsync(HttpMethod.Patch, $"/api/surfaces/{other.Text("id")}", other["version"]!.GetValue<uint>() + 1, "us", ("repeats", "2"))).Doubts.ShouldBeEmpty();
+        (
+            await SendAsync(
+                HttpMethod.Patch,
+                $"/api/surfaces/{other.Text("id")}",
+                other["version"]!.GetValue<uint>(),
+                "us",
+                ("name", "North wall")
+            )
+        )
+            .Doubts.Single()!
+            .Text("code")
+            .ShouldBe("sameName");
+        (
+            await SendAsync(
+                HttpMethod.Patch,
+                $"/api/surfaces/{other.Text("id")}",
+                other["version"]!.GetValue<uint>() + 1,
+                "us",
+                ("repeats", "2")
+            )
+        ).Doubts.ShouldBeEmpty();
     }
 
     [Fact]
@@ -65,8 +104,21 @@ public sealed class TypingTests(Product product) : IClassFixture<Product>
     {
         var job = (await SendAsync(HttpMethod.Post, "/api/jobs", null, "us", ("name", "Words"))).Answer.Text("id");
         var (surface, _) = await SendAsync(
-            HttpMethod.Post, $"/api/jobs/{job}/surfaces", null, "us", ("name", "One"), ("kind", "roof deck, unvented"), ("shape", "roof plane"), ("memberMaterial", "steel studs"), ("outboard", "wood panel | 1/2; shingle | 1/4"), ("access", "Scaffold or lift"), ("sheet", "Marl CC-20"));
-        (surface.Text("kind"), surface.Text("shape"), surface.Text("memberMaterial"), surface.Text("sheetId")).ShouldBe(("unventedDeck", "roofPlane", "steelStud", "marl-cc-20"));
+            HttpMethod.Post,
+            $"/api/jobs/{job}/surfaces",
+            null,
+            "us",
+            ("name", "One"),
+            ("kind", "roof deck, unvented"),
+            ("shape", "roof plane"),
+            ("memberMaterial", "steel studs"),
+            ("outboard", "wood panel | 1/2; shingle | 1/4"),
+            ("access", "Scaffold or lift"),
+            ("sheet", "Marl CC-20")
+        );
+        (surface.Text("kind"), surface.Text("shape"), surface.Text("memberMaterial"), surface.Text("sheetId")).ShouldBe(
+            ("unventedDeck", "roofPlane", "steelStud", "marl-cc-20")
+        );
         surface["outboard"]!.AsArray().Select(l => l!.Text("material")).ShouldBe(["osb", "asphalt-shingle"]);
     }
 
@@ -82,22 +134,41 @@ public sealed class TypingTests(Product product) : IClassFixture<Product>
     public async Task A_day_is_read_as_people_write_it(string units, string typed, string? day)
     {
         var job = (await SendAsync(HttpMethod.Post, "/api/jobs", null, units, ("name", "Days"))).Answer;
-        var (answer, _) = await SendAsync(HttpMethod.Patch, $"/api/jobs/{job.Text("id")}", job["version"]!.GetValue<uint>(), units, ("workDate", typed));
+        var (answer, _) = await SendAsync(
+            HttpMethod.Patch,
+            $"/api/jobs/{job.Text("id")}",
+            job["version"]!.GetValue<uint>(),
+            units,
+            ("workDate", typed)
+        );
         if (day is null)
         {
             answer["faults"]![0]!.Text("code").ShouldBe("notADate");
         }
         else
         {
-            (await (await product.SignedInAsync("estimator@ninthacre.example")).GetJsonAsync($"/api/jobs/{job.Text("id")}/price")).Text("workDate").ShouldBe(day);
+            (await (await product.SignedInAsync("estimator@ninthacre.example")).GetJsonAsync($"/api/jobs/{job.Text("id")}/price"))
+                .Text("workDate")
+                .ShouldBe(day);
         }
     }
 
     [Fact]
     public async Task Design_air_of_the_coldest_places_carries_a_section_and_a_drive()
     {
-        var job = (await SendAsync(HttpMethod.Post, "/api/jobs", null, "metric", ("name", "Cold"), ("outdoorTemp", "-47 C"), ("climateZone", "8"))).Answer.Text("id");
-        var (surface, _) = await SendAsync(HttpMethod.Post, $"/api/jobs/{job}/surfaces", null, "metric", ("name", "One"), ("size", "8 x 3"), ("sheet", "marl-cc-20"), ("thickness", "120 mm"));
+        var job = (
+            await SendAsync(HttpMethod.Post, "/api/jobs", null, "metric", ("name", "Cold"), ("outdoorTemp", "-47 C"), ("climateZone", "8"))
+        ).Answer.Text("id");
+        var (surface, _) = await SendAsync(
+            HttpMethod.Post,
+            $"/api/jobs/{job}/surfaces",
+            null,
+            "metric",
+            ("name", "One"),
+            ("size", "8 x 3"),
+            ("sheet", "marl-cc-20"),
+            ("thickness", "120 mm")
+        );
         var client = await product.SignedInAsync("estimator@ninthacre.example");
         (await client.GetJsonAsync($"/api/surfaces/{surface.Text("id")}/section"))["answer"].ShouldNotBeNull();
         await client.GetJsonAsync($"/api/surfaces/{surface.Text("id")}/drive");
@@ -120,7 +191,17 @@ public sealed class TypingTests(Product product) : IClassFixture<Product>
     public async Task Faults_of_a_question_name_a_field_of_that_question()
     {
         var client = product.WithToken();
-        var (status, hot) = await Asked(client, "/api/compute/sets", new { sheetId = "marl-cc-20", areaM2 = 10, thicknessMm = 50, crewFactor = 1.9 });
+        var (status, hot) = await Asked(
+            client,
+            "/api/compute/sets",
+            new
+            {
+                sheetId = "marl-cc-20",
+                areaM2 = 10,
+                thicknessMm = 50,
+                crewFactor = 1.9,
+            }
+        );
         status.ShouldBe(400);
         hot["faults"]![0]!.Text("field").ShouldBe("crewFactor");
         var answer = await client.GetAsync("/api/compute/air?tempC=100&rhPct=100", TestContext.Current.CancellationToken);
@@ -128,15 +209,24 @@ public sealed class TypingTests(Product product) : IClassFixture<Product>
         air.Text("detail").ShouldBe("rhPct: 100 % is out of range. It must be from 0 % to 99 % (0 % to 99 %).");
     }
 
-    private static async Task<(int Status, JsonNode Body)> Asked(HttpClient client, string path, object body) => await client.SendJsonAsync(HttpMethod.Post, path, body);
+    private static async Task<(int Status, JsonNode Body)> Asked(HttpClient client, string path, object body) =>
+        await client.SendJsonAsync(HttpMethod.Post, path, body);
 
-    private async Task<(JsonNode Answer, JsonArray Doubts)> SendAsync(HttpMethod method, string path, uint? version, string units, params (string Field, string Text)[] fields)
+    private async Task<(JsonNode Answer, JsonArray Doubts)> SendAsync(
+        HttpMethod method,
+        string path,
+        uint? version,
+        string units,
+        params (string Field, string Text)[] fields
+    )
     {
         var client = await product.SignedInAsync("estimator@ninthacre.example");
         using var request = new HttpRequestMessage(method, path) { Content = JsonContent.Create(Asking.Typed(version, units, fields)) };
         var answer = await client.SendAsync(request, TestContext.Current.CancellationToken);
         var body = JsonNode.Parse(await answer.Content.ReadAsStringAsync(TestContext.Current.CancellationToken))!;
-        var doubts = answer.Headers.TryGetValues("Umbracell-Doubts", out var sent) ? JsonNode.Parse(Encoding.UTF8.GetString(Convert.FromBase64String(sent.Single())))!.AsArray() : [];
+        var doubts = answer.Headers.TryGetValues("Umbracell-Doubts", out var sent)
+            ? JsonNode.Parse(Encoding.UTF8.GetString(Convert.FromBase64String(sent.Single())))!.AsArray()
+            : [];
         return (body, doubts);
     }
 }

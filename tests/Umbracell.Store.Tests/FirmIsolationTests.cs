@@ -57,7 +57,11 @@ public sealed class FirmIsolationTests : IClassFixture<TestDatabase>
         await using var connection = new NpgsqlConnection(TestDatabase.ApplicationConnection);
         await connection.OpenAsync(TestContext.Current.CancellationToken);
         await ExecuteAsync(connection, $"select set_config('umbracell.firm', '{mine}', false)");
-        var insert = () => ExecuteAsync(connection, $"insert into sheets (id, firm_id, slug, document) values (gen_random_uuid(), '{theirs}', 'x', '{{}}')");
+        var insert = () =>
+            ExecuteAsync(
+                connection,
+                $"insert into sheets (id, firm_id, slug, document) values (gen_random_uuid(), '{theirs}', 'x', '{{}}')"
+            );
         (await insert.ShouldThrowAsync<PostgresException>()).SqlState.ShouldBe(PostgresErrorCodes.InsufficientPrivilege);
         (await ExecuteAsync(connection, $"update jobs set name = 'taken' where firm_id = '{theirs}'")).ShouldBe(0);
         (await ExecuteAsync(connection, $"delete from jobs where firm_id = '{theirs}'")).ShouldBe(0);
@@ -69,9 +73,22 @@ public sealed class FirmIsolationTests : IClassFixture<TestDatabase>
         await using var connection = new NpgsqlConnection(TestDatabase.ApplicationConnection);
         await connection.OpenAsync(TestContext.Current.CancellationToken);
         (await ScalarAsync(connection, "select count(*) from pg_tables where tableowner = current_user")).ShouldBe(0L);
-        (await ScalarAsync(connection, "select rolsuper or rolbypassrls or rolcreaterole or rolcreatedb from pg_roles where rolname = current_user")).ShouldBe(false);
-        (await ScalarAsync(connection, "select count(*) from pg_class where relkind = 'r' and relnamespace = 'public'::regnamespace and relname not in ('data_protection_keys', '__EFMigrationsHistory') and not (relrowsecurity and relforcerowsecurity)")).ShouldBe(0L);
-        await new Func<Task>(() => ExecuteAsync(connection, "alter table jobs disable row level security")).ShouldThrowAsync<PostgresException>();
+        (
+            await ScalarAsync(
+                connection,
+                "select rolsuper or rolbypassrls or rolcreaterole or rolcreatedb from pg_roles where rolname = current_user"
+            )
+        ).ShouldBe(false);
+        (
+            await ScalarAsync(
+                connection,
+                "select count(*) from pg_class where relkind = 'r' and relnamespace = 'public'::regnamespace "
+                    + "and relname not in ('data_protection_keys', '__EFMigrationsHistory') and not (relrowsecurity and relforcerowsecurity)"
+            )
+        ).ShouldBe(0L);
+        await new Func<Task>(() =>
+            ExecuteAsync(connection, "alter table jobs disable row level security")
+        ).ShouldThrowAsync<PostgresException>();
         await new Func<Task>(() => ExecuteAsync(connection, "set role umbracell_owner")).ShouldThrowAsync<PostgresException>();
     }
 
@@ -82,7 +99,9 @@ public sealed class FirmIsolationTests : IClassFixture<TestDatabase>
         var scope = new FirmScope();
         scope.CheckSignIn($"{firm}-OWNER");
         await using var db = TestDatabase.As(scope);
-        (await db.People.IgnoreQueryFilters().ToListAsync(TestContext.Current.CancellationToken)).ShouldHaveSingleItem().FirmId.ShouldBe(firm);
+        (await db.People.IgnoreQueryFilters().ToListAsync(TestContext.Current.CancellationToken))
+            .ShouldHaveSingleItem()
+            .FirmId.ShouldBe(firm);
         (await db.Jobs.IgnoreQueryFilters().CountAsync(TestContext.Current.CancellationToken)).ShouldBe(0);
     }
 
@@ -97,7 +116,14 @@ public sealed class FirmIsolationTests : IClassFixture<TestDatabase>
         }
 
         await using var db = TestDatabase.AsFirm(mine);
-        db.Surfaces.Add(new() { Name = "stray", JobId = job, Kind = SurfaceKind.StudWall });
+        db.Surfaces.Add(
+            new()
+            {
+                Name = "stray",
+                JobId = job,
+                Kind = SurfaceKind.StudWall,
+            }
+        );
         await new Func<Task>(() => db.SaveChangesAsync()).ShouldThrowAsync<DbUpdateException>();
     }
 
@@ -107,7 +133,10 @@ public sealed class FirmIsolationTests : IClassFixture<TestDatabase>
         var firm = await FirmWithJobAsync("two tabs");
         await using var first = TestDatabase.AsFirm(firm);
         await using var second = TestDatabase.AsFirm(firm);
-        var (a, b) = (await first.Surfaces.SingleAsync(TestContext.Current.CancellationToken), await second.Surfaces.SingleAsync(TestContext.Current.CancellationToken));
+        var (a, b) = (
+            await first.Surfaces.SingleAsync(TestContext.Current.CancellationToken),
+            await second.Surfaces.SingleAsync(TestContext.Current.CancellationToken)
+        );
         a.Name = "first";
         await first.SaveChangesAsync(TestContext.Current.CancellationToken);
         b.Name = "second";
@@ -118,24 +147,88 @@ public sealed class FirmIsolationTests : IClassFixture<TestDatabase>
     {
         var firm = Guid.NewGuid();
         await using var db = TestDatabase.AsFirm(firm);
-        var job = new Job { Id = Guid.NewGuid(), Name = name, ClimateZone = "6A", TargetSetId = "iecc-2021" };
-        var surface = new Surface { Id = Guid.NewGuid(), JobId = job.Id, Name = "wall", Kind = SurfaceKind.StudWall, Shape = ShapeKind.Rectangle };
+        var job = new Job
+        {
+            Id = Guid.NewGuid(),
+            Name = name,
+            ClimateZone = "6A",
+            TargetSetId = "iecc-2021",
+        };
+        var surface = new Surface
+        {
+            Id = Guid.NewGuid(),
+            JobId = job.Id,
+            Name = "wall",
+            Kind = SurfaceKind.StudWall,
+            Shape = ShapeKind.Rectangle,
+        };
         surface.Openings.Add(new() { WidthM = 1, HeightM = 1 });
         db.Firms.Add(new() { Id = firm, Name = name });
-        db.People.Add(new() { SignInName = $"{firm}-owner", NormalizedSignInName = $"{firm}-OWNER", Title = "owner", SecurityStamp = "s" });
+        db.People.Add(
+            new()
+            {
+                SignInName = $"{firm}-owner",
+                NormalizedSignInName = $"{firm}-OWNER",
+                Title = "owner",
+                SecurityStamp = "s",
+            }
+        );
         db.ApiTokens.Add(new() { Name = "t", Hash = firm.ToString() });
         db.Sheets.Add(new() { Slug = "s", Document = "{}" });
         db.Jobs.Add(job);
         db.Surfaces.Add(surface);
-        db.Readings.Add(new() { JobId = job.Id, SurfaceId = surface.Id, Kind = ReadingKind.AirTemperature, Value = 5, Instrument = "x", TakenBy = "y" });
+        db.Readings.Add(
+            new()
+            {
+                JobId = job.Id,
+                SurfaceId = surface.Id,
+                Kind = ReadingKind.AirTemperature,
+                Value = 5,
+                Instrument = "x",
+                TakenBy = "y",
+            }
+        );
         surface.Notes.Add(new() { Words = "leak" });
         db.Joints.Add(new() { JobId = job.Id, FirstId = surface.Id });
         db.Complaints.Add(new() { JobId = job.Id, Suspects = [surface.Id] });
         db.Preparation.Add(new() { JobId = job.Id, SurfaceId = surface.Id });
-        db.Photos.Add(new() { JobId = job.Id, ContentType = "image/png", Bytes = [1], Thumbnail = [1] });
-        db.FanTests.Add(new() { JobId = job.Id, PressuresPa = [50], FlowsM3S = [0.5] });
-        db.ThermalPictures.Add(new() { JobId = job.Id, Name = "corner", Rows = 1, Columns = 1, TempsC = [5] });
-        db.LoggerSeries.Add(new() { JobId = job.Id, Name = "attic", Times = [1], TempsC = [5], RhPct = [50] });
+        db.Photos.Add(
+            new()
+            {
+                JobId = job.Id,
+                ContentType = "image/png",
+                Bytes = [1],
+                Thumbnail = [1],
+            }
+        );
+        db.FanTests.Add(
+            new()
+            {
+                JobId = job.Id,
+                PressuresPa = [50],
+                FlowsM3S = [0.5],
+            }
+        );
+        db.ThermalPictures.Add(
+            new()
+            {
+                JobId = job.Id,
+                Name = "corner",
+                Rows = 1,
+                Columns = 1,
+                TempsC = [5],
+            }
+        );
+        db.LoggerSeries.Add(
+            new()
+            {
+                JobId = job.Id,
+                Name = "attic",
+                Times = [1],
+                TempsC = [5],
+                RhPct = [50],
+            }
+        );
         db.BufferSpaces.Add(new() { JobId = job.Id, Name = "attic" });
         db.Templates.Add(new() { Name = "own", Document = "{}" });
         db.ColumnMappings.Add(new() { Signature = "name", Document = "[]" });

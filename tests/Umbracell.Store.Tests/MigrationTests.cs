@@ -21,14 +21,23 @@ public sealed class MigrationTests
         var migrator = db.GetService<IMigrator>();
         await migrator.MigrateAsync("FirstTables", TestContext.Current.CancellationToken);
         var (job, wall, roof) = (Guid.NewGuid(), Guid.NewGuid(), Guid.NewGuid());
-        await db.Database.ExecuteSqlAsync($"""
+        await db.Database.ExecuteSqlAsync(
+            $"""
             insert into firms (id, name) values ({firm}, 'old');
-            insert into jobs (id, firm_id, name, crew, climate_zone, target_set_id, indoor_c, indoor_rh_pct, outdoor_c, outdoor_rh_pct, altitude_m, risk_pct, created_at)
+            insert into jobs (id, firm_id, name, crew, climate_zone, target_set_id, indoor_c, indoor_rh_pct, outdoor_c,
+                    outdoor_rh_pct, altitude_m, risk_pct, created_at)
                 values ({job}, {firm}, 'old job', '', '6A', 'iecc-2021', 20, 40, -15, 80, 0, 10, now());
-            insert into surfaces (id, firm_id, job_id, position, name, kind, shape, first_m, second_m, third_m, pitch, bay_count, repeats, profile_factor, substrate, member_material, member_depth_m, member_spacing_m, member_share, foam_against, shaved_flush, open_face, assembly, open_leak, prepared, changed_at)
-                select s.id, {firm}, {job}, s.position, s.name, s.kind, 'Rectangle', 5, 3, 0, 0, 1, 1, 1, 'Metal', 'Metal', 0.2, 1.5, 0, 'Outboard', false, false, s.assembly, s.leak, s.prepared, now()
-                from (values ({wall}, 0, 'wall', 'MetalWall', cast(null as text), array['Clean', 'Dry'], cast({Empty} as jsonb)), ({roof}, 1, 'roof', 'MetalRoof', 'at the ridge', cast(array[] as text[]), cast({Empty} as jsonb))) as s (id, position, name, kind, leak, prepared, assembly);
-            """, TestContext.Current.CancellationToken);
+            insert into surfaces (id, firm_id, job_id, position, name, kind, shape, first_m, second_m, third_m, pitch, bay_count, repeats,
+                    profile_factor, substrate, member_material, member_depth_m, member_spacing_m, member_share,
+                    foam_against, shaved_flush, open_face, assembly, open_leak, prepared, changed_at)
+                select s.id, {firm}, {job}, s.position, s.name, s.kind, 'Rectangle', 5, 3, 0, 0, 1, 1, 1,
+                    'Metal', 'Metal', 0.2, 1.5, 0, 'Outboard', false, false, s.assembly, s.leak, s.prepared, now()
+                from (values ({wall}, 0, 'wall', 'MetalWall', cast(null as text), array['Clean', 'Dry'], cast({Empty} as jsonb)),
+                    ({roof}, 1, 'roof', 'MetalRoof', 'at the ridge', cast(array[] as text[]), cast({Empty} as jsonb)))
+                    as s (id, position, name, kind, leak, prepared, assembly);
+            """,
+            TestContext.Current.CancellationToken
+        );
         await migrator.MigrateAsync(cancellationToken: TestContext.Current.CancellationToken);
 
         var surfaces = await db.Surfaces.Include(s => s.Notes).ToDictionaryAsync(s => s.Id, TestContext.Current.CancellationToken);
@@ -48,8 +57,18 @@ public sealed class MigrationTests
         var scope = new FirmScope();
         await using var db = await TestDatabase.EmptyAsync(scope);
         await db.Database.MigrateAsync(TestContext.Current.CancellationToken);
-        await FirstFirmSeed.PlantAsync(db, scope, new Dictionary<string, string> { ["one"] = """{"edition": "old"}""" }, "a password of its own 1");
-        await FirstFirmSeed.PlantAsync(db, scope, new Dictionary<string, string> { ["one"] = """{"edition": "new"}""", ["two"] = "{}" }, "another password 2");
+        await FirstFirmSeed.PlantAsync(
+            db,
+            scope,
+            new Dictionary<string, string> { ["one"] = """{"edition": "old"}""" },
+            "a password of its own 1"
+        );
+        await FirstFirmSeed.PlantAsync(
+            db,
+            scope,
+            new Dictionary<string, string> { ["one"] = """{"edition": "new"}""", ["two"] = "{}" },
+            "another password 2"
+        );
         var sheets = await db.Sheets.AsNoTracking().ToDictionaryAsync(s => s.Slug, s => s.Document, TestContext.Current.CancellationToken);
         sheets.Keys.ShouldBe(["one", "two"], ignoreOrder: true);
         sheets["one"].ShouldContain("old");

@@ -38,7 +38,9 @@ public sealed class TestDatabase : IDisposable
     public static async Task<UmbracellDb> EmptyAsync(FirmScope scope)
     {
         var db = Open(Connection("UMBRACELL_TEST_OWNER", "umbracell_migration_tests"), scope);
-        await db.Database.ExecuteSqlRawAsync("drop schema public cascade; create schema public; grant usage on schema public to umbracell_app;");
+        await db.Database.ExecuteSqlRawAsync(
+            "drop schema public cascade; create schema public; grant usage on schema public to umbracell_app;"
+        );
         return db;
     }
 
@@ -47,9 +49,18 @@ public sealed class TestDatabase : IDisposable
     public void Dispose() => NpgsqlConnection.ClearAllPools();
 
     private static string Connection(string variable, string database = Name) =>
-        (Environment.GetEnvironmentVariable(variable) ?? throw new InvalidOperationException($"{variable} is not set: ./test starts a database and sets it.")) + $";Database={database}";
+        (
+            Environment.GetEnvironmentVariable(variable)
+            ?? throw new InvalidOperationException($"{variable} is not set: ./test starts a database and sets it.")
+        ) + $";Database={database}";
 
-    private static UmbracellDb Open(string connection, FirmScope scope) => new(
-        new DbContextOptionsBuilder<UmbracellDb>().UseNpgsql(connection).UseSnakeCaseNamingConvention().AddInterceptors(new FirmScopeInterceptor(scope)).Options,
-        scope);
+    private static UmbracellDb Open(string connection, FirmScope scope) =>
+        new(
+            new DbContextOptionsBuilder<UmbracellDb>()
+                .UseNpgsql(connection)
+                .UseSnakeCaseNamingConvention()
+                .AddInterceptors(new FirmScopeInterceptor(scope))
+                .Options,
+            scope
+        );
 }

@@ -7,7 +7,11 @@ import { jobAt, signIn } from './product'
 async function wall(page: Page, name: string, kind = 'studWall') {
   const job = await (
     await page.request.post('/api/jobs', {
-      data: { version: null, units: 'us', fields: { name, climateZone: '6A', place: 'brindle-quay', humidityClass: '2' } },
+      data: {
+        version: null,
+        units: 'us',
+        fields: { name, climateZone: '6A', place: 'brindle-quay', humidityClass: '2' },
+      },
     })
   ).json()
   const surface = await (
@@ -28,7 +32,10 @@ test('a wall is carried from its candidates to its section and back', async ({ p
   await expect(hybrid.getByText('Chosen')).toBeVisible()
   await hybrid.getByRole('button', { name: 'Why' }).click()
   await expect(hybrid.getByText('On condensation')).toBeVisible()
-  await hybrid.getByRole('button', { name: /^\d\.\d\d\d$/ }).first().click()
+  await hybrid
+    .getByRole('button', { name: /^\d\.\d\d\d$/ })
+    .first()
+    .click()
   await expect(page.getByText('pocket calculator')).toBeVisible()
   await page.keyboard.press('Escape')
 
@@ -103,7 +110,9 @@ test('where none stays dry none is advised, and what would dry it is told', asyn
       data: { version: null, units: 'us', fields: { name: 'Hall door', kind: 'overheadDoor', size: "10' x 10'" } },
     })
   ).json()
-  await page.request.patch(`/api/jobs/${at.job}`, { data: { version: null, units: 'us', fields: { humidityClass: '3' } } })
+  await page.request.patch(`/api/jobs/${at.job}`, {
+    data: { version: null, units: 'us', fields: { humidityClass: '3' } },
+  })
   await page.goto(`/jobs/${at.job}/choose/${door.id}`)
   await expect(page.getByText('None stays dry; the best of them:')).toBeVisible()
   await expect(page.locator('article.advised')).toHaveCount(0)
@@ -114,7 +123,9 @@ test('where none stays dry none is advised, and what would dry it is told', asyn
 test('paint comes in its own thickness, and over vented cladding it is retarder enough', async ({ page }) => {
   await signIn(page, 'owner@ninthacre.example')
   const at = await wall(page, 'Painted')
-  await page.request.patch(`/api/jobs/${at.job}`, { data: { version: null, units: 'us', fields: { climateZone: '5A' } } })
+  await page.request.patch(`/api/jobs/${at.job}`, {
+    data: { version: null, units: 'us', fields: { climateZone: '5A' } },
+  })
   await page.goto(`/jobs/${at.job}/survey/surface/${at.surface}`)
   const lining = page.getByRole('group', { name: 'Towards the room' })
   await lining.getByRole('button', { name: 'Add a layer' }).click()

@@ -34,7 +34,10 @@ function varied(base: Question, next: () => number): Question {
   const pick = <T>(list: readonly T[]) => list[Math.floor(next() * list.length)]!
   const between = (low: number, high: number) => Math.round((low + next() * (high - low)) * 1000) / 1000
   const layers = (list: unknown) =>
-    (list as { material: string; thicknessMm: number }[]).map((l) => ({ ...l, thicknessMm: l.thicknessMm * between(0.5, 2) }))
+    (list as { material: string; thicknessMm: number }[]).map((l) => ({
+      ...l,
+      thicknessMm: l.thicknessMm * between(0.5, 2),
+    }))
   const months = (low: number, high: number) => Array.from({ length: 12 }, () => between(low, high))
   const members = base.members as Record<string, unknown>
   return {
@@ -49,10 +52,18 @@ function varied(base: Question, next: () => number): Question {
     outdoorC: between(-30, 40),
     outdoorRhPct: between(20, 100),
     climateZone: pick(['1A', '3C', '4A', '4C', '5A', '6A', '7', '8']),
-    then: next() < 0.3 ? [{ kind: 'batt', id: 'batt-13', thicknessMm: between(20, 90), takesRest: next() < 0.5 }] : base.then,
+    then:
+      next() < 0.3
+        ? [{ kind: 'batt', id: 'batt-13', thicknessMm: between(20, 90), takesRest: next() < 0.5 }]
+        : base.then,
     year:
       next() < 0.7
-        ? { outdoorTempC: months(-25, 30), outdoorRhPct: months(40, 95), indoorTempC: months(18, 26), indoorRhPct: months(20, 70) }
+        ? {
+            outdoorTempC: months(-25, 30),
+            outdoorRhPct: months(40, 95),
+            indoorTempC: months(18, 26),
+            indoorRhPct: months(20, 70),
+          }
         : null,
   }
 }

@@ -1,7 +1,9 @@
 import { expect, test } from '@playwright/test'
 import { cell, ownJob, password, signIn, useUnits } from './product'
 
-test('with the keyboard alone: sign in, job, surface, foam, thickness, sets, gate; all kept after a reload', async ({ page }) => {
+test('with the keyboard alone: sign in, job, surface, foam, thickness, sets, gate; all kept after a reload', async ({
+  page,
+}) => {
   const keys = page.keyboard
   await page.goto('/sign-in')
   await expect(page.getByLabel('Sign-in name')).toBeFocused()

@@ -11,7 +11,13 @@ test.beforeEach(async ({ page }) => {
 })
 
 async function surfaceAt(page: Page, job: string, id: string) {
-  const all = (await (await page.request.get(`/api/jobs/${job}/surfaces`)).json()) as { id: string; version: number; thickness: { si: number } | null; sheetId: string | null; expectedSubstrate: { si: number } | null }[]
+  const all = (await (await page.request.get(`/api/jobs/${job}/surfaces`)).json()) as {
+    id: string
+    version: number
+    thickness: { si: number } | null
+    sheetId: string | null
+    expectedSubstrate: { si: number } | null
+  }[]
   return all.find((one) => one.id === id)!
 }
 
@@ -29,7 +35,11 @@ async function twoWalls(page: Page, name: string) {
     data: { version: null, units: 'metric', fields: { name: 'South wall', kind: 'studWall', size: '7.2 m x 2.7 m' } },
   })
   const b = ((await made.json()) as { id: string }).id
-  for (const [id, thickness] of [[a, '50 mm'], [b, '70 mm']] as const) await change(page, job, id, { sheet: 'marl-cc-20', thickness })
+  for (const [id, thickness] of [
+    [a, '50 mm'],
+    [b, '70 mm'],
+  ] as const)
+    await change(page, job, id, { sheet: 'marl-cc-20', thickness })
   return { job, a, b }
 }
 
@@ -47,7 +57,8 @@ async function next(page: Page) {
   await page.keyboard.press('j')
 }
 
-const mm = async (page: Page, job: string, id: string) => Math.round(((await surfaceAt(page, job, id)).thickness?.si ?? 0) * 1000)
+const mm = async (page: Page, job: string, id: string) =>
+  Math.round(((await surfaceAt(page, job, id)).thickness?.si ?? 0) * 1000)
 
 /** Waits until nothing more is on its way. */
 async function settled(page: Page) {
@@ -115,7 +126,10 @@ test('a product picked on one surface is not picked on the next', async ({ page 
 test('a system chosen on one surface is neither chosen nor shown on the next', async ({ page }) => {
   const { job, a, b } = await twoWalls(page, 'Choosing')
   await page.goto(`/jobs/${job}/choose/${a}`)
-  const open = page.locator('article').filter({ hasText: /^\s*Open cell/ }).first()
+  const open = page
+    .locator('article')
+    .filter({ hasText: /^\s*Open cell/ })
+    .first()
   await expect(open).toBeVisible()
   await change(page, job, a, { name: 'Renamed meanwhile' })
   await slowServer(page)
@@ -190,14 +204,19 @@ async function paste(page: Page, text: string) {
   await page.evaluate((content) => {
     const data = new DataTransfer()
     data.setData('text/plain', content)
-    document.activeElement!.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }))
+    document.activeElement!.dispatchEvent(
+      new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }),
+    )
   }, text)
 }
 
 test('a paste speaks the words of the grid, knows its header, and is one step of undo', async ({ page }) => {
   const { job } = await ownJob(page, 'Paste', 'metric')
   await page.goto(`/jobs/${job}/survey`)
-  await paste(page, "Kind\tSurface\tSize\nroof deck, unvented\tDeck\t18' x 40' at 9:12\nfloor over vented crawl space\tPorch\tten x 8'\n")
+  await paste(
+    page,
+    "Kind\tSurface\tSize\nroof deck, unvented\tDeck\t18' x 40' at 9:12\nfloor over vented crawl space\tPorch\tten x 8'\n",
+  )
   await expect(page.getByText('1 not saved yet')).toBeVisible()
   await expect(cell(page, 'Kind', 'Deck')).toHaveValue('unventedDeck')
   await expect(cell(page, 'Kind', 'Porch')).toHaveValue('crawlFloor')
@@ -228,7 +247,12 @@ test('a page left in mid-queue saves all of it', async ({ page }) => {
   await page.goto(`/jobs/${job}/survey`)
   await expect(cell(page, 'Surface', 'North wall')).toBeVisible()
   await slowServer(page, 400)
-  for (const [column, text] of [['Size', '8 m x 3 m'], ['Alike', '2'], ['Depth', '140 mm'], ['Spacing', '600 mm']] as const) {
+  for (const [column, text] of [
+    ['Size', '8 m x 3 m'],
+    ['Alike', '2'],
+    ['Depth', '140 mm'],
+    ['Spacing', '600 mm'],
+  ] as const) {
     await cell(page, column, 'North wall').fill(text)
     await cell(page, column, 'North wall').press('Tab')
   }
@@ -236,7 +260,10 @@ test('a page left in mid-queue saves all of it', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Jobs' })).toBeVisible()
   await expect
     .poll(async () => {
-      const { size, repeats, memberDepth, memberSpacing } = (await surfaceAt(page, job, surface)) as never as Record<string, { metric: string }> & { repeats: number }
+      const { size, repeats, memberDepth, memberSpacing } = (await surfaceAt(page, job, surface)) as never as Record<
+        string,
+        { metric: string }
+      > & { repeats: number }
       return [size!.metric, repeats, memberDepth!.metric, memberSpacing!.metric]
     })
     .toEqual(['8.00 m x 3.00 m', 2, '140 mm', '600 mm'])
@@ -245,7 +272,11 @@ test('a page left in mid-queue saves all of it', async ({ page }) => {
 test('a change of kind keeps the size, and undo brings back what it reset', async ({ page }) => {
   const { job, surface } = await ownJob(page, 'Kinds', 'metric')
   await page.request.patch(`/api/surfaces/${surface}`, {
-    data: { version: (await surfaceAt(page, job, surface)).version, units: 'metric', fields: { outboard: 'brick | 110 mm' } },
+    data: {
+      version: (await surfaceAt(page, job, surface)).version,
+      units: 'metric',
+      fields: { outboard: 'brick | 110 mm' },
+    },
   })
   await page.goto(`/jobs/${job}/survey`)
   await cell(page, 'Kind', 'North wall').selectOption('unventedDeck')
@@ -288,7 +319,9 @@ test('somebody else who signs in again over a screen gets a screen of their own'
   await dialog.getByRole('button', { name: 'Sign in' }).click()
   await expect(page.getByRole('heading', { name: 'Jobs' })).toBeVisible()
   await settled(page)
-  expect(((await surfaceAt(page, job, surface)) as never as { size: { metric: string } }).size.metric).toBe('7.20 m x 2.70 m')
+  expect(((await surfaceAt(page, job, surface)) as never as { size: { metric: string } }).size.metric).toBe(
+    '7.20 m x 2.70 m',
+  )
 })
 
 test('cancelling a form forgets what was typed in it; a refresh does not', async ({ page }) => {

@@ -4,13 +4,18 @@ import { faults, ownJob, signIn, useUnits } from './product'
 /** A made-up year of hours, as a weather file. */
 function weatherFile(name: string, hours: number) {
   const days = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31]
-  const lines = [`LOCATION,${name},-,-,made up,000000,45.0,-75.0,-5.0,180.0`, ...Array<string>(7).fill('COMMENTS,made up')]
+  const lines = [
+    `LOCATION,${name},-,-,made up,000000,45.0,-75.0,-5.0,180.0`,
+    ...Array<string>(7).fill('COMMENTS,made up'),
+  ]
   let n = 0
   days.forEach((count, month) => {
     for (let day = 1; day <= count; day++)
       for (let hour = 1; hour <= 24; hour++, n++) {
         const celsius = 6.5 - 13.5 * Math.cos(((n / 24 - 20) / 365) * 2 * Math.PI)
-        lines.push(`1995,${month + 1},${day},${hour},60,A7,${n % 97 ? celsius.toFixed(1) : '99.9'},0.0,${n % 53 ? 70 : 999},99000`)
+        lines.push(
+          `1995,${month + 1},${day},${hour},60,A7,${n % 97 ? celsius.toFixed(1) : '99.9'},0.0,${n % 53 ? 70 : 999},99000`,
+        )
       }
   })
   return Buffer.from(lines.slice(0, 8 + hours).join('\n') + '\n')
@@ -42,7 +47,10 @@ test('a weather file becomes a place, and a job takes its year and design air fr
   await page.goto('/')
   await page.getByRole('button', { name: 'New job' }).click()
   await page.getByLabel('Name', { exact: true }).fill('Fen job')
-  await page.locator('.job-form select').filter({ hasText: name }).selectOption({ label: `${name} (6A)` })
+  await page
+    .locator('.job-form select')
+    .filter({ hasText: name })
+    .selectOption({ label: `${name} (6A)` })
   await expect(page.getByText(`Taken from ${name}`)).toBeVisible()
   await expect(page.getByLabel('Outdoor design', { exact: true }).first()).toHaveValue('-20.0 °C')
 })
@@ -66,7 +74,9 @@ test('a target set of ones own is made, changed and kept from being taken away u
   const { job } = await ownJob(page, 'Held to county')
   const sets = (await (await page.request.get('/api/target-sets')).json()) as { id: string; edition: string }[]
   const own = sets.find((one) => one.edition === name)!
-  const changed = await page.request.patch(`/api/jobs/${job}`, { data: { version: null, units: 'us', fields: { targetSet: own.id } } })
+  const changed = await page.request.patch(`/api/jobs/${job}`, {
+    data: { version: null, units: 'us', fields: { targetSet: own.id } },
+  })
   expect(changed.ok()).toBe(true)
   expect((await page.request.delete(`/api/target-sets/${own.id}`)).status()).toBe(409)
 })

@@ -9,7 +9,9 @@ test('a job is priced, moved to January, and says why it costs more; then the ri
   await useUnits(page, 'us')
   const { job } = await ownJob(page, 'Winter work')
   const wall = { name: 'South wall', kind: 'studWall', size: "120' x 10'", sheet: 'marl-cc-20', thickness: '3 in' }
-  const made = await page.request.post(`/api/jobs/${job}/surfaces`, { data: { version: null, units: 'us', fields: wall } })
+  const made = await page.request.post(`/api/jobs/${job}/surfaces`, {
+    data: { version: null, units: 'us', fields: wall },
+  })
   const surface = (await made.json()) as { id: string }
   const place = { place: 'brindle-quay', crew: 'Plover' }
   await page.request.patch(`/api/jobs/${job}`, { data: { version: null, units: 'us', fields: place } })
@@ -39,19 +41,27 @@ test('a job is priced, moved to January, and says why it costs more; then the ri
   await expect(page.getByRole('dialog').getByText('c = h · p')).toBeVisible()
   await page.keyboard.press('Escape')
 
-  const [bid] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'For the customer, PDF' }).click()])
+  const [bid] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'For the customer, PDF' }).click(),
+  ])
   expect((await bytes(bid)).subarray(0, 5).toString()).toBe('%PDF-')
 
   await page.getByRole('link', { name: 'Order and load' }).click()
   await expect(page.getByText('Order by Jan 9, 2027.')).toBeVisible()
   await expect(page.getByText(/A: blanket on .* before/).first()).toBeVisible()
   expect(await faults(page, 'order')).toEqual([])
-  const [load] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Load list as PDF' }).click()])
+  const [load] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Load list as PDF' }).click(),
+  ])
   expect((await bytes(load)).subarray(0, 5).toString()).toBe('%PDF-')
 
   await page.goto(`/jobs/${job}/sets/${surface.id}`)
   await expect(page.getByRole('heading', { name: 'Cold-weather routes' })).toBeVisible()
-  await expect(page.getByRole('columnheader', { name: /Cold grade, then|Heat the space|Cold grade/ }).first()).toBeVisible()
+  await expect(
+    page.getByRole('columnheader', { name: /Cold grade, then|Heat the space|Cold grade/ }).first(),
+  ).toBeVisible()
   await expect(page.getByText('priced', { exact: true })).toBeVisible()
 })
 
@@ -60,7 +70,9 @@ test('other systems are priced on the same page, and a small surface is cheaper 
   await useUnits(page, 'metric')
   const { job } = await ownJob(page, 'Kits and others', 'metric')
   const porch = { name: 'Porch wall', kind: 'studWall', size: '1.2 m x 2.4 m', sheet: 'marl-cc-20', thickness: '50 mm' }
-  const made = await page.request.post(`/api/jobs/${job}/surfaces`, { data: { version: null, units: 'metric', fields: porch } })
+  const made = await page.request.post(`/api/jobs/${job}/surfaces`, {
+    data: { version: null, units: 'metric', fields: porch },
+  })
   const surface = (await made.json()) as { id: string }
   await page.goto(`/jobs/${job}/price`)
 
@@ -121,7 +133,10 @@ test('past jobs come in from a table, one is left out with a reason, and the cre
   await page.getByRole('button', { name: 'Take 1 job' }).click()
   await expect(page.getByText('1 job was taken.')).toBeVisible()
   await expect(page.getByRole('heading', { name: crew }).first()).toBeVisible()
-  await page.getByRole('row', { name: new RegExp(crew) }).getByRole('button', { name: 'Leave out' }).click()
+  await page
+    .getByRole('row', { name: new RegExp(crew) })
+    .getByRole('button', { name: 'Leave out' })
+    .click()
   await page.getByLabel('Why?').fill('A drum leaked')
   await page.keyboard.press('Enter')
   await expect(page.getByText('left out: A drum leaked')).toBeVisible()

@@ -49,7 +49,8 @@ export async function useUnits(page: Page, units: 'us' | 'metric') {
   await page.reload()
 }
 
-export const cell = (page: Page, column: string, surface: string) => page.getByLabel(`${column}, ${surface}`, { exact: true })
+export const cell = (page: Page, column: string, surface: string) =>
+  page.getByLabel(`${column}, ${surface}`, { exact: true })
 
 const tags = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']
 

@@ -46,16 +46,24 @@ await shoot('survey-baseline', `/jobs/${ferry.job}/survey/baseline`, 'Leakage ar
 await shoot('choose', at(ferry, 'choose', 'Teaching wing walls'), 'What would change it')
 await shoot('choose-compare', at(ferry, 'choose', 'Slip hall walls'), 'What would change it', async () => {
   for (const lane of [0, 1]) await page.locator('article').nth(lane).getByRole('button', { name: 'Compare' }).click()
-  await page.getByRole('heading', { name: 'Two systems side by side' }).evaluate((heading) => heading.scrollIntoView({ block: 'start' }))
+  await page
+    .getByRole('heading', { name: 'Two systems side by side' })
+    .evaluate((heading) => heading.scrollIntoView({ block: 'start' }))
 })
 await shoot('section', at(ferry, 'section', 'Teaching wing ceiling'), 'foam alone, aged')
 await shoot('sets', at(ferry, 'sets', 'Slip hall roof'), 'sets to load')
-await page.request.patch(`${base}/api/jobs/${ferry.job}`, { data: { version: null, units: 'us', fields: { workDate: '2026-10-20' } } })
+await page.request.patch(`${base}/api/jobs/${ferry.job}`, {
+  data: { version: null, units: 'us', fields: { workDate: '2026-10-20' } },
+})
 await page.request.post(`${base}/api/jobs/${ferry.job}/bids`)
-await page.request.patch(`${base}/api/jobs/${ferry.job}`, { data: { version: null, units: 'us', fields: { workDate: '2027-01-18' } } })
+await page.request.patch(`${base}/api/jobs/${ferry.job}`, {
+  data: { version: null, units: 'us', fields: { workDate: '2027-01-18' } },
+})
 await shoot('price', `/jobs/${ferry.job}/price`, 'Keep as a bid', async () => page.mouse.wheel(0, 120))
 await shoot('past-jobs', '/past-jobs', 'Plover')
-await page.request.patch(`${base}/api/jobs/${ferry.job}`, { data: { version: null, units: 'us', fields: { workDate: '' } } })
+await page.request.patch(`${base}/api/jobs/${ferry.job}`, {
+  data: { version: null, units: 'us', fields: { workDate: '' } },
+})
 await shoot('window', at(ferry, 'window', 'Slip hall roof'), 'Rules of the gate')
 await shoot('workings', at(ferry, 'section', 'Teaching wing walls'), 'foam alone, aged', async () => {
   await page.getByRole('button', { name: /^U-/ }).first().click()

@@ -13,7 +13,11 @@ async function photo(page: Page, type: 'image/jpeg' | 'image/png') {
     paint.fillRect(40, 40, 200, 120)
     return canvas.toDataURL(kind).split(',')[1]!
   }, type)
-  return { name: type === 'image/png' ? 'sill.png' : 'louvre.jpg', mimeType: type, buffer: Buffer.from(base64, 'base64') }
+  return {
+    name: type === 'image/png' ? 'sill.png' : 'louvre.jpg',
+    mimeType: type,
+    buffer: Buffer.from(base64, 'base64'),
+  }
 }
 
 test('a table with errors is mended on the screen and taken whole, and can be taken back', async ({ page }) => {
@@ -22,7 +26,9 @@ test('a table with errors is mended on the screen and taken whole, and can be ta
   await useUnits(page, 'us')
   await page.goto(`/jobs/${job}/survey/exchange`)
   const open = page.locator('input[type=file]')
-  await open.setInputFiles(csv('Room;Type;Length (ft);Height (ft)\nHall;wall;24;9\nLoft;castle;10;8\nShed;wall;twelve;8;9\n'))
+  await open.setInputFiles(
+    csv('Room;Type;Length (ft);Height (ft)\nHall;wall;24;9\nLoft;castle;10;8\nShed;wall;twelve;8;9\n'),
+  )
   await expect(page.getByText('3 surfaces, 216 ft² treated; 2 at fault.')).toBeVisible()
   await expect(page.getByText('“castle” is not known here.')).toBeVisible()
   await expect(page.getByText('more cells than the header')).toBeVisible()
@@ -58,12 +64,20 @@ test('files that cannot be read are answered by a sentence, and nothing is taken
   const open = page.locator('input[type=file]')
   await open.setInputFiles(csv('a,b\n"open,2\n3,4\n'))
   await expect(page.getByText('A quotation on line')).toBeVisible()
-  await open.setInputFiles({ name: 'model.xml', mimeType: 'text/xml', buffer: Buffer.from('<!DOCTYPE a [<!ENTITY x SYSTEM "file:///etc/passwd">]><gbXML>&x;</gbXML>') })
+  await open.setInputFiles({
+    name: 'model.xml',
+    mimeType: 'text/xml',
+    buffer: Buffer.from('<!DOCTYPE a [<!ENTITY x SYSTEM "file:///etc/passwd">]><gbXML>&x;</gbXML>'),
+  })
   await expect(page.getByText('Such files are not read.')).toBeVisible()
 
   await page.goto(`/jobs/${job}/survey/surface/${surface}`)
   const photos = page.locator('input[accept="image/jpeg,image/png"]')
-  await photos.setInputFiles({ name: 'phone.heic', mimeType: 'image/heic', buffer: Buffer.concat([Buffer.from([0, 0, 0, 24]), Buffer.from('ftypheic'), Buffer.alloc(60)]) })
+  await photos.setInputFiles({
+    name: 'phone.heic',
+    mimeType: 'image/heic',
+    buffer: Buffer.concat([Buffer.from([0, 0, 0, 24]), Buffer.from('ftypheic'), Buffer.alloc(60)]),
+  })
   await expect(page.getByText('HEIC pictures are not taken.')).toBeVisible()
   await photos.setInputFiles({ name: 'huge.jpg', mimeType: 'image/jpeg', buffer: Buffer.alloc(49 * 1024 * 1024) })
   await expect(page.getByText('huge.jpg is 49 MB; at most 20 MB are taken.')).toBeVisible()
@@ -113,9 +127,15 @@ test('one surface: layers, details, a leak, photos, and a cut', async ({ page })
 test('a joint is solved and the list ticked off until nothing of it holds the gate', async ({ page }) => {
   await signIn(page, 'estimator@ninthacre.example')
   const { job, surface } = await ownJob(page, 'Joined')
-  await page.request.post(`/api/jobs/${job}/surfaces`, { data: { version: null, units: 'us', fields: { name: 'North ground', kind: 'underSlab' } } })
+  await page.request.post(`/api/jobs/${job}/surfaces`, {
+    data: { version: null, units: 'us', fields: { name: 'North ground', kind: 'underSlab' } },
+  })
   await page.goto(`/jobs/${job}/survey/joints`)
-  await page.getByRole('listitem').filter({ hasText: 'Plate to slab' }).getByRole('button', { name: 'It is there' }).click()
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: 'Plate to slab' })
+    .getByRole('button', { name: 'It is there' })
+    .click()
   const joint = page.locator('article').filter({ hasText: 'Plate to slab' })
   await expect(joint.getByText('air, heat not taken on')).toBeVisible()
   await expect(joint.getByLabel('Ready')).toBeDisabled()
@@ -151,7 +171,9 @@ test('a joint is solved and the list ticked off until nothing of it holds the ga
   expect(tasks.every((task) => task.done)).toBe(true)
 })
 
-test('a fan test, a thermal picture and a logger file are taken down and read in either unit system', async ({ page }) => {
+test('a fan test, a thermal picture and a logger file are taken down and read in either unit system', async ({
+  page,
+}) => {
   await signIn(page, 'estimator@ninthacre.example')
   const { job, surface } = await ownJob(page, 'Measured')
   await useUnits(page, 'us')
@@ -160,12 +182,17 @@ test('a fan test, a thermal picture and a logger file are taken down and read in
   await page.getByLabel('Points: pressure and flow, one a line').first().fill('15 980\n25 1366\n35 seventeen')
   await page.getByRole('button', { name: 'Take down', exact: true }).click()
   await expect(page.getByText(/seventeen.*is not a number/)).toBeVisible()
-  await page.getByLabel('Points: pressure and flow, one a line').first().fill('15 980\n25 1366\n35 1700\n45 2001\n55 2280')
+  await page
+    .getByLabel('Points: pressure and flow, one a line')
+    .first()
+    .fill('15 980\n25 1366\n35 1700\n45 2001\n55 2280')
   await page.getByRole('button', { name: 'Take down', exact: true }).click()
   await expect(page.getByText('n = 0.650')).toBeVisible()
   await expect(page.getByRole('img', { name: /5 points and the line through them/ })).toBeVisible()
 
-  const grid = Array.from({ length: 20 }, (_, r) => Array.from({ length: 30 }, (_, c) => (50 + r + c / 10).toFixed(1)).join(',')).join('\n')
+  const grid = Array.from({ length: 20 }, (_, r) =>
+    Array.from({ length: 30 }, (_, c) => (50 + r + c / 10).toFixed(1)).join(','),
+  ).join('\n')
   await page.locator('input[accept^=".csv"]').setInputFiles(csv(grid, 'corner.csv'))
   await expect(page.getByRole('heading', { name: 'corner' })).toBeVisible()
   await page.locator('.dots').click({ position: { x: 20, y: 20 } })
@@ -175,7 +202,13 @@ test('a fan test, a thermal picture and a logger file are taken down and read in
   await expect(page.getByRole('cell', { name: /^1\d\.\d °C$/ }).first()).toBeVisible()
 
   await page.goto(`/jobs/${job}/survey/surface/${surface}`)
-  const log = 'time,temp °C,RH %\n' + Array.from({ length: 40 }, (_, i) => `2026-11-20 ${String(Math.floor(i / 2)).padStart(2, '0')}:${i % 2 ? '30' : '00'},${(8 + i / 10).toFixed(1)},${70 - i / 4}`).join('\n')
+  const log =
+    'time,temp °C,RH %\n' +
+    Array.from(
+      { length: 40 },
+      (_, i) =>
+        `2026-11-20 ${String(Math.floor(i / 2)).padStart(2, '0')}:${i % 2 ? '30' : '00'},${(8 + i / 10).toFixed(1)},${70 - i / 4}`,
+    ).join('\n')
   await page.locator('input[accept=".csv,.txt,text/csv"]').setInputFiles(csv(log, 'attic.csv'))
   await expect(page.getByRole('img', { name: /attic: temperature, dew point and humidity, 40 readings/ })).toBeVisible()
   await page.locator('input[accept=".csv,.txt,text/csv"]').setInputFiles(csv('a,b\n1,2\n', 'no.csv'))
@@ -187,7 +220,9 @@ test('a job goes out as one file and comes in as another job', async ({ page }) 
   const { job } = await ownJob(page, 'Filed away')
   const file = await (await page.request.get(`/api/jobs/${job}/file`)).body()
   await page.goto('/')
-  await page.locator('input[type=file]').setInputFiles({ name: 'job.json', mimeType: 'application/json', buffer: Buffer.from('{"formatVersion":1}') })
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'job.json', mimeType: 'application/json', buffer: Buffer.from('{"formatVersion":1}') })
   await expect(page.getByText(/The file cannot be taken.*is missing/)).toBeVisible()
   await page.locator('input[type=file]').setInputFiles({ name: 'job.json', mimeType: 'application/json', buffer: file })
   await expect(page.getByRole('rowheader', { name: /North wall/ })).toBeVisible()

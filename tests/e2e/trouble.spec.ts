@@ -69,7 +69,9 @@ test('rows pasted from a spreadsheet are added, slips wait at their cell', async
   await page.evaluate(() => {
     const data = new DataTransfer()
     data.setData('text/plain', "Gable\tstudWall\tgable\t24' at 9:12\nPorch\tstudWall\trectangle\tten x 8'\n")
-    document.activeElement!.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }))
+    document.activeElement!.dispatchEvent(
+      new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }),
+    )
   })
   await expect(page.getByRole('rowheader', { name: /108 ft²/ })).toBeVisible()
   await expect(cell(page, 'Size', 'Porch')).toHaveValue("ten x 8'")
@@ -172,7 +174,9 @@ test('a file that cannot be made is told in a sentence, and the page stays', asy
     [`/jobs/${job.id}/survey/exchange`, [/^CSV$/, /^XLSX$/, /Job file/], 'Take surfaces out'],
   ]
   await page.route(/\/api\/(documents|jobs\/[^/]+\/(surfaces\.|file))/, (route) =>
-    broken === 'gone' ? route.abort() : route.fulfill({ status: 500, contentType: 'application/problem+json', body: '{"status":500}' }),
+    broken === 'gone'
+      ? route.abort()
+      : route.fulfill({ status: 500, contentType: 'application/problem+json', body: '{"status":500}' }),
   )
   let broken: 'gone' | 'failed'
   for (const [path, buttons, heading] of places) {
@@ -180,7 +184,9 @@ test('a file that cannot be made is told in a sentence, and the page stays', asy
     for (const name of buttons) {
       for (broken of ['failed', 'gone'] as const) {
         await page.getByRole('button', { name }).click()
-        await expect(page.getByRole('alert').filter({ hasText: broken === 'gone' ? 'does not answer' : 'The server failed' })).toBeVisible()
+        await expect(
+          page.getByRole('alert').filter({ hasText: broken === 'gone' ? 'does not answer' : 'The server failed' }),
+        ).toBeVisible()
         expect(new URL(page.url()).pathname).toBe(path)
         await expect(page.getByRole('heading', { name: heading }).first()).toBeVisible()
       }
@@ -198,8 +204,15 @@ test('a file that cannot be made is told in a sentence, and the page stays', asy
 test('surfaces and the whole job are saved as files named after the job', async ({ page }) => {
   const { job } = await ownJob(page, 'Taken out')
   await page.goto(`/jobs/${job}/survey/exchange`)
-  for (const [button, ending] of [['CSV', '.csv'], ['XLSX', '.xlsx'], ['Job file (JSON)', '.umbracell.json']] as const) {
-    const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: button, exact: true }).click()])
+  for (const [button, ending] of [
+    ['CSV', '.csv'],
+    ['XLSX', '.xlsx'],
+    ['Job file (JSON)', '.umbracell.json'],
+  ] as const) {
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: button, exact: true }).click(),
+    ])
     expect(file.suggestedFilename()).toMatch(/^Taken-out/)
     expect(file.suggestedFilename().endsWith(ending)).toBe(true)
   }

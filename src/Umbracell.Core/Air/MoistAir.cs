@@ -56,7 +56,12 @@ public readonly record struct MoistAir
         if (vapour >= pressure.Pascals)
         {
             var greatest = 100 * pressure.Pascals / saturation;
-            throw new QuantityRangeException(nameof(humidity), humidity.ToFigure(), new(0, Dimension.RelativeHumidity), new(greatest, Dimension.RelativeHumidity));
+            throw new QuantityRangeException(
+                nameof(humidity),
+                humidity.ToFigure(),
+                new(0, Dimension.RelativeHumidity),
+                new(greatest, Dimension.RelativeHumidity)
+            );
         }
 
         return new(temperature, humidity, pressure, new(saturation), new(vapour));
@@ -65,7 +70,8 @@ public readonly record struct MoistAir
     /// <summary>Humidity ratio, kg of water per kg of dry air.</summary>
     public double HumidityRatio => MolarMassRatio * VapourPressure.Pascals / (Pressure.Pascals - VapourPressure.Pascals);
 
-    /// <summary>Dew point, or frost point below 0 °C: where water or ice would first form on a surface. May lie above the air temperature where the air is supersaturated over ice.</summary>
+    /// <summary>Dew point, or frost point below 0 °C: where water or ice would first form on a surface. May lie above the air temperature
+    /// where the air is supersaturated over ice.</summary>
     /// <exception cref="QuantityRangeException">It lies below -100 °C, outside the formulas.</exception>
     public Temperature DewPoint
     {
@@ -82,7 +88,8 @@ public readonly record struct MoistAir
     /// <summary>Density of dry air, kg/m³ (ideal gas).</summary>
     /// <param name="temperature">Above absolute zero.</param>
     /// <param name="pressure">Above zero.</param>
-    public static double DryDensity(Temperature temperature, Pressure pressure) => pressure.Pascals / (DryAirGasConstant * temperature.Kelvin);
+    public static double DryDensity(Temperature temperature, Pressure pressure) =>
+        pressure.Pascals / (DryAirGasConstant * temperature.Kelvin);
 
     /// <summary>Thermodynamic wet-bulb temperature by the adiabatic saturation balance, ice branch below 0 °C.</summary>
     public Temperature WetBulb => new(Air.WetBulb.Of(Temperature.Celsius, HumidityRatio, Pressure.Pascals, DewPoint.Celsius));
@@ -124,10 +131,12 @@ public readonly record struct MoistAir
         return new(Math.Exp(overIce ? Saturation.LnOverIce(temperature.Kelvin) : Saturation.LnOverWater(temperature.Kelvin)));
     }
 
-    /// <summary>Saturation pressure over what outdoor humidity is counted over at a temperature: water, and ice below -40 °C (see <see cref="RelativeHumidity.OfWeather"/>).</summary>
+    /// <summary>Saturation pressure over what outdoor humidity is counted over at a temperature: water, and ice below -40 °C (see
+    /// <see cref="RelativeHumidity.OfWeather"/>).</summary>
     /// <param name="temperature">-100 to 200 °C.</param>
     /// <exception cref="QuantityRangeException">Outside the formulas.</exception>
-    public static Pressure SaturationPressureOfWeather(Temperature temperature) => SaturationPressureAt(temperature, RelativeHumidity.OfWeather(100, temperature).Over);
+    public static Pressure SaturationPressureOfWeather(Temperature temperature) =>
+        SaturationPressureAt(temperature, RelativeHumidity.OfWeather(100, temperature).Over);
 
     /// <summary>Dew or frost point of a vapour pressure.</summary>
     /// <param name="vapourPressure">Above zero.</param>

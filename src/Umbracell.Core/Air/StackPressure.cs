@@ -29,16 +29,22 @@ public sealed record StackPressure(double AtTop, double AtFoot, Length NeutralPl
         var perMetre = KelvinsPerMetre * pressure.Pascals * (1 / outdoor.Kelvin - 1 / indoor.Kelvin);
         var neutral = height * neutralShare;
         var top = perMetre * (height - neutral).Metres;
-        return new(top, -perMetre * neutral.Metres, neutral, new(
-            "stackPressure",
-            "Δp = 0.03416 · p · (1/T_out − 1/T_in) · (h − h_n)",
-            [
-                new("p", "airPressure", new(pressure.Pascals, Dimension.AirPressure)),
-                new("T_out", "outdoorKelvin", Figure.Number(outdoor.Kelvin)),
-                new("T_in", "indoorKelvin", Figure.Number(indoor.Kelvin)),
-                new("h − h_n", "heightAboveNeutral", Figure.Number((height - neutral).Metres)),
-            ],
-            new(top, Dimension.AirPressure),
-            "ASHRAE Fundamentals, infiltration: weight of two air columns; temperatures in kelvin, heights in metres"));
+        return new(
+            top,
+            -perMetre * neutral.Metres,
+            neutral,
+            new(
+                "stackPressure",
+                "Δp = 0.03416 · p · (1/T_out − 1/T_in) · (h − h_n)",
+                [
+                    new("p", "airPressure", new(pressure.Pascals, Dimension.AirPressure)),
+                    new("T_out", "outdoorKelvin", Figure.Number(outdoor.Kelvin)),
+                    new("T_in", "indoorKelvin", Figure.Number(indoor.Kelvin)),
+                    new("h − h_n", "heightAboveNeutral", Figure.Number((height - neutral).Metres)),
+                ],
+                new(top, Dimension.AirPressure),
+                "ASHRAE Fundamentals, infiltration: weight of two air columns; temperatures in kelvin, heights in metres"
+            )
+        );
     }
 }

@@ -15,7 +15,8 @@ public enum FanDirection
 }
 
 /// <summary>One point of a fan test.</summary>
-/// <param name="Pressure">Gauge pressure across the envelope with the fan on, without sign, zero-flow pressure still in it; above zero.</param>
+/// <param name="Pressure">Gauge pressure across the envelope with the fan on, without sign, zero-flow pressure still in it; above
+/// zero.</param>
 /// <param name="Flow">Flow through the fan, m³/s at the air that passes it; above zero.</param>
 public readonly record struct FanPoint(Pressure Pressure, double Flow);
 
@@ -25,7 +26,8 @@ public sealed record FanTestCase
     /// <summary>One point, or five and more.</summary>
     public required IReadOnlyList<FanPoint> Points { get; init; }
 
-    /// <summary>Mean zero-flow pressure before, Pa; above zero where it adds to the pressure the fan makes, below where it works against it.</summary>
+    /// <summary>Mean zero-flow pressure before, Pa; above zero where it adds to the pressure the fan makes, below where it works against
+    /// it.</summary>
     public double ZeroBefore { get; init; }
 
     /// <summary>Mean zero-flow pressure after, Pa, with the same sign.</summary>
@@ -49,7 +51,8 @@ public sealed record FanTestCase
     /// <summary>Standard uncertainty of the gauge, Pa, above zero: what it may be off by at every point alike.</summary>
     public double GaugeError { get; init; } = 0.5;
 
-    /// <summary>Standard uncertainty of the flow as a share of it, above zero: what the fan's calibration may be off by at every point alike.</summary>
+    /// <summary>Standard uncertainty of the flow as a share of it, above zero: what the fan's calibration may be off by at every point
+    /// alike.</summary>
     public double FlowError { get; init; } = 0.02;
 }
 
@@ -66,7 +69,8 @@ public readonly record struct Bounded(double Value, double? Low, double? High);
 public readonly record struct FittedPoint(double Pressure, double Flow, double Fitted);
 
 /// <summary>What a fan test says of an envelope: <c>Q = C ΔP^n</c>.</summary>
-/// <remarks>ISO 9972 and ASTM E779: zero-flow pressure subtracted, flow brought to the air that leaks, coefficient brought to 20 °C and 101,325 Pa. Weighted by the stated errors of gauge and flow.</remarks>
+/// <remarks>ISO 9972 and ASTM E779: zero-flow pressure subtracted, flow brought to the air that leaks, coefficient brought to 20 °C and
+/// 101,325 Pa. Weighted by the stated errors of gauge and flow.</remarks>
 public sealed record FanTest
 {
     /// <summary>Reference pressure of the results.</summary>
@@ -87,7 +91,8 @@ public sealed record FanTest
     /// <summary>Fewest points of a valid test (ISO 9972).</summary>
     public const int FewestPoints = 5;
 
-    /// <summary>Least induced pressure the lowest point of a valid test must have (ISO 9972), Pa; five times the zero-flow pressure where that is more.</summary>
+    /// <summary>Least induced pressure the lowest point of a valid test must have (ISO 9972), Pa; five times the zero-flow pressure where
+    /// that is more.</summary>
     public const double LowestPoint = 10;
 
     /// <summary>How many times the zero-flow pressure the lowest point of a valid test must be (ISO 9972).</summary>
@@ -144,11 +149,13 @@ public sealed record FanTest
     /// <summary>How the flow at 50 Pa came about.</summary>
     public required Working Working { get; init; }
 
-    /// <summary>Relative standard uncertainty of the flow at 50 Pa: by scatter, with the degrees of freedom behind it, and by the instruments.</summary>
+    /// <summary>Relative standard uncertainty of the flow at 50 Pa: by scatter, with the degrees of freedom behind it, and by the
+    /// instruments.</summary>
     internal (double ByScatter, int Freedom, double ByInstruments) Uncertainty { get; private init; }
 
     /// <summary>Evaluates a test.</summary>
-    /// <exception cref="QuantityRangeException">No points, a pressure that its zero-flow pressure uses up, a flow not above zero, air outside -40 to 60 °C, volume not above zero.</exception>
+    /// <exception cref="QuantityRangeException">No points, a pressure that its zero-flow pressure uses up, a flow not above zero, air
+    /// outside -40 to 60 °C, volume not above zero.</exception>
     public static FanTest Of(FanTestCase test)
     {
         Check(test);
@@ -167,7 +174,8 @@ public sealed record FanTest
     /// <summary>How much tighter a building became, as a share of the flow before.</summary>
     /// <param name="before">Test before.</param>
     /// <param name="after">Test after.</param>
-    /// <returns>Share cut, 0 to 1 (below 0 where it leaks more), with its 95 % interval where both tests have one. The two may have been made with different instruments: nothing of their errors is taken to cancel.</returns>
+    /// <returns>Share cut, 0 to 1 (below 0 where it leaks more), with its 95 % interval where both tests have one. The two may have been
+    /// made with different instruments: nothing of their errors is taken to cancel.</returns>
     public static Bounded Reduction(FanTest before, FanTest after)
     {
         var ratio = after.FlowAt50.Value / before.FlowAt50.Value;
@@ -177,11 +185,21 @@ public sealed record FanTest
         }
 
         var (b, a) = (before.Uncertainty, after.Uncertainty);
-        var half = LeakageLine.HalfWidth(Math.Min(b.Freedom, a.Freedom), double.Hypot(b.ByScatter, a.ByScatter), double.Hypot(b.ByInstruments, a.ByInstruments));
+        var half = LeakageLine.HalfWidth(
+            Math.Min(b.Freedom, a.Freedom),
+            double.Hypot(b.ByScatter, a.ByScatter),
+            double.Hypot(b.ByInstruments, a.ByInstruments)
+        );
         return new(1 - ratio, 1 - ratio * Math.Exp(half), 1 - ratio * Math.Exp(-half));
     }
 
-    private static FanTest Result(FanTestCase test, List<(double Pressure, double Flow)> points, LeakageLine line, double toReference, double zero)
+    private static FanTest Result(
+        FanTestCase test,
+        List<(double Pressure, double Flow)> points,
+        LeakageLine line,
+        double toReference,
+        double zero
+    )
     {
         var c = line.Coefficient * toReference;
         var single = points.Count == 1;
@@ -196,7 +214,11 @@ public sealed record FanTest
             Fit = line.Fit2,
             FlowAt50 = flow,
             AirChangesAt50 = test.Volume is { } v ? new(flow.Value * 3600 / v, flow.Low * 3600 / v, flow.High * 3600 / v) : null,
-            LeakageArea = c * Math.Pow(LeakageAreaPressure, line.Slope) * Math.Sqrt(ReferenceDensity / (2 * LeakageAreaPressure)) / DischargeCoefficient,
+            LeakageArea =
+                c
+                * Math.Pow(LeakageAreaPressure, line.Slope)
+                * Math.Sqrt(ReferenceDensity / (2 * LeakageAreaPressure))
+                / DischargeCoefficient,
             Points = [.. points.Select(p => new FittedPoint(p.Pressure, p.Flow, line.Coefficient * Math.Pow(p.Pressure, line.Slope)))],
             Findings = findings,
             Uncertainty = (line.ScatterAt(Reference), Math.Max(1, points.Count - 2), line.InstrumentsAt(Reference)),
@@ -204,10 +226,18 @@ public sealed record FanTest
                 "flowAt50",
                 single ? "Q₅₀ = Q · (50 Pa / ΔP)^n" : "Q₅₀ = C · (50 Pa)^n",
                 single
-                    ? [new("Q", "fanFlow", new(points[0].Flow * toReference, Dimension.AirFlow)), new("ΔP", "inducedPressure", new(points[0].Pressure, Dimension.AirPressure)), new("n", "flowExponent", Figure.Number(line.Slope))]
+                    ?
+                    [
+                        new("Q", "fanFlow", new(points[0].Flow * toReference, Dimension.AirFlow)),
+                        new("ΔP", "inducedPressure", new(points[0].Pressure, Dimension.AirPressure)),
+                        new("n", "flowExponent", Figure.Number(line.Slope)),
+                    ]
                     : [new("C", "flowCoefficient", new(c, Dimension.AirFlow)), new("n", "flowExponent", Figure.Number(line.Slope))],
                 new(flow.Value, Dimension.AirFlow),
-                single ? "ISO 9972, single point; n assumed" : "ISO 9972 / ASTM E779: weighted regression of ln Q on ln ΔP, at 20 °C and 101,325 Pa"),
+                single
+                    ? "ISO 9972, single point; n assumed"
+                    : "ISO 9972 / ASTM E779: weighted regression of ln Q on ln ΔP, at 20 °C and 101,325 Pa"
+            ),
         };
     }
 

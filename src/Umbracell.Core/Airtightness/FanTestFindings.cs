@@ -3,10 +3,13 @@ using Umbracell.Core.Quantities;
 
 namespace Umbracell.Core.Airtightness;
 
-/// <summary>Whether a fan test may be relied on (ISO 9972). What the standard asks of a valid test holds where it is not met; a single point is taken, and marked.</summary>
+/// <summary>Whether a fan test may be relied on (ISO 9972). What the standard asks of a valid test holds where it is not met; a single
+/// point is taken, and marked.</summary>
 internal static class FanTestFindings
 {
-    private const string Source = "ISO 9972: five points or more from 10 Pa (five times the zero-flow pressure) to 50 Pa or more, at most 10 Pa apart; zero-flow pressure to 5 Pa; n from 0.5 to 1; r² of 0.98 or better";
+    private const string Source =
+        "ISO 9972: five points or more from 10 Pa (five times the zero-flow pressure) to 50 Pa or more, at most 10 Pa apart; "
+        + "zero-flow pressure to 5 Pa; n from 0.5 to 1; r² of 0.98 or better";
 
     // Gauges are read to a tenth of a pascal.
     private const double Tenth = 0.05;
@@ -16,32 +19,61 @@ internal static class FanTestFindings
         var single = induced.Count == 1;
         yield return Points(test, single);
         var greatestZero = Math.Max(Math.Abs(test.ZeroBefore), Math.Abs(test.ZeroAfter));
-        yield return Under("fanZero", "calm", "windy", greatestZero, FanTest.GreatestZero) with { Figures = new Dictionary<string, Figure> { ["taken"] = Pressure(zero) } };
+        yield return Under("fanZero", "calm", "windy", greatestZero, FanTest.GreatestZero) with
+        {
+            Figures = new Dictionary<string, Figure> { ["taken"] = Pressure(zero) },
+        };
         if (single)
         {
             yield break;
         }
 
         var steps = induced.Order().Zip(induced.Order().Skip(1), (a, b) => b - a).Max();
-        yield return Over("fanLowest", "highEnough", "tooLow", induced.Min(), Math.Max(FanTest.LowestPoint, FanTest.LowestOverZero * greatestZero)) with { Figures = new Dictionary<string, Figure> { ["zero"] = Pressure(greatestZero) } };
+        yield return Over(
+            "fanLowest",
+            "highEnough",
+            "tooLow",
+            induced.Min(),
+            Math.Max(FanTest.LowestPoint, FanTest.LowestOverZero * greatestZero)
+        ) with
+        {
+            Figures = new Dictionary<string, Figure> { ["zero"] = Pressure(greatestZero) },
+        };
         yield return Over("fanHighest", "reaches", "tooLow", induced.Max(), FanTest.HighestPoint);
         yield return Under("fanSteps", "close", "gaps", steps, FanTest.GreatestStep);
         var plausible = line.Slope is >= FanTest.LeastExponent and <= FanTest.GreatestExponent;
         yield return Make("fanExponent", plausible ? "plausible" : "implausible", plausible) with
         {
             Measured = Figure.Number(line.Slope),
-            Figures = new Dictionary<string, Figure> { ["least"] = Figure.Number(FanTest.LeastExponent), ["greatest"] = Figure.Number(FanTest.GreatestExponent) },
+            Figures = new Dictionary<string, Figure>
+            {
+                ["least"] = Figure.Number(FanTest.LeastExponent),
+                ["greatest"] = Figure.Number(FanTest.GreatestExponent),
+            },
         };
         var close = line.Fit2 >= FanTest.LeastFit;
-        yield return Make("fanFit", close ? "close" : "scattered", close) with { Measured = Figure.Number(line.Fit2 ?? 0), Limit = Figure.Number(FanTest.LeastFit) };
+        yield return Make("fanFit", close ? "close" : "scattered", close) with
+        {
+            Measured = Figure.Number(line.Fit2 ?? 0),
+            Limit = Figure.Number(FanTest.LeastFit),
+        };
     }
 
     private static Finding Points(FanTestCase test, bool single)
     {
         var enough = test.Points.Count >= FanTest.FewestPoints;
-        return Make("fanPoints", single ? "single" : enough ? "enough" : "few", enough) with
+        return Make(
+            "fanPoints",
+            single ? "single"
+                : enough ? "enough"
+                : "few",
+            enough
+        ) with
         {
-            Verdict = enough ? Verdict.Clear : single ? Verdict.Care : Verdict.Hold,
+            Verdict =
+                enough ? Verdict.Clear
+                : single ? Verdict.Care
+                : Verdict.Hold,
             Measured = Figure.Count(test.Points.Count),
             Limit = Figure.Count(FanTest.FewestPoints),
             Figures = new Dictionary<string, Figure> { ["exponent"] = Figure.Number(FanTest.UsualExponent) },
@@ -54,14 +86,16 @@ internal static class FanTestFindings
     private static Finding Over(string rule, string good, string bad, double measured, double limit) =>
         Judged(rule, measured >= limit - Tenth ? good : bad, measured, limit, measured - limit);
 
-    private static Finding Judged(string rule, string name, double measured, double limit, double margin) => Make(rule, name, margin >= -Tenth) with
-    {
-        Measured = Pressure(measured),
-        Limit = Pressure(limit),
-        Margin = Pressure(margin),
-    };
+    private static Finding Judged(string rule, string name, double measured, double limit, double margin) =>
+        Make(rule, name, margin >= -Tenth) with
+        {
+            Measured = Pressure(measured),
+            Limit = Pressure(limit),
+            Margin = Pressure(margin),
+        };
 
     private static Figure Pressure(double pascals) => new(pascals, Dimension.AirPressure);
 
-    private static Finding Make(string rule, string name, bool good) => new(rule, name, good ? Verdict.Clear : Verdict.Hold, Basis.ModelCode, Source);
+    private static Finding Make(string rule, string name, bool good) =>
+        new(rule, name, good ? Verdict.Clear : Verdict.Hold, Basis.ModelCode, Source);
 }

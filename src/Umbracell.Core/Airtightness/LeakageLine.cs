@@ -30,16 +30,19 @@ internal sealed record LeakageLine
 
     private IReadOnlyList<(double X, double Weight)> Rows { get; init; } = [];
 
-    public static LeakageLine Through((double Pressure, double Flow) point) => new()
-    {
-        Slope = FanTest.UsualExponent,
-        Coefficient = point.Flow / Math.Pow(point.Pressure, FanTest.UsualExponent),
-        Exponent = new(FanTest.UsualExponent, null, null),
-    };
+    public static LeakageLine Through((double Pressure, double Flow) point) =>
+        new()
+        {
+            Slope = FanTest.UsualExponent,
+            Coefficient = point.Flow / Math.Pow(point.Pressure, FanTest.UsualExponent),
+            Exponent = new(FanTest.UsualExponent, null, null),
+        };
 
     public static LeakageLine Fit(IReadOnlyList<(double Pressure, double Flow)> points, double gaugeError, double flowError)
     {
-        var rows = points.Select(p => (X: Math.Log(p.Pressure), Y: Math.Log(p.Flow), W: Weight(p.Pressure, gaugeError, flowError))).ToList();
+        var rows = points
+            .Select(p => (X: Math.Log(p.Pressure), Y: Math.Log(p.Flow), W: Weight(p.Pressure, gaugeError, flowError)))
+            .ToList();
         var w = rows.Sum(r => r.W);
         var (mx, my) = (rows.Sum(r => r.W * r.X) / w, rows.Sum(r => r.W * r.Y) / w);
         var sxx = rows.Sum(r => r.W * (r.X - mx) * (r.X - mx));
@@ -47,7 +50,12 @@ internal sealed record LeakageLine
         var syy = rows.Sum(r => r.W * (r.Y - my) * (r.Y - my));
         if (sxx < 1e-9)
         {
-            throw new Quantities.QuantityRangeException("spread of pressures", new(Math.Exp(rows.Max(r => r.X)) - Math.Exp(rows.Min(r => r.X)), Quantities.Dimension.AirPressure), new(1, Quantities.Dimension.AirPressure), new(400, Quantities.Dimension.AirPressure));
+            throw new Quantities.QuantityRangeException(
+                "spread of pressures",
+                new(Math.Exp(rows.Max(r => r.X)) - Math.Exp(rows.Min(r => r.X)), Quantities.Dimension.AirPressure),
+                new(1, Quantities.Dimension.AirPressure),
+                new(400, Quantities.Dimension.AirPressure)
+            );
         }
 
         var slope = sxy / sxx;
@@ -87,7 +95,8 @@ internal sealed record LeakageLine
         return new(flow, flow * Math.Exp(-half), flow * Math.Exp(half));
     }
 
-    /// <summary>Half of a 95 % interval: what the scatter of few points leaves open by Student's t, what the instruments leave open by the normal distribution.</summary>
+    /// <summary>Half of a 95 % interval: what the scatter of few points leaves open by Student's t, what the instruments leave open by
+    /// the normal distribution.</summary>
     public static double HalfWidth(int freedom, double scatter, double instruments)
     {
         const double Normal95 = 1.959964;
@@ -101,7 +110,8 @@ internal sealed record LeakageLine
         return Freedom <= 0 ? 0 : Math.Sqrt(ResidualVariance * (1 / SumOfWeights + x * x / SpreadX));
     }
 
-    /// <summary>The same by what gauge and fan may be off by at every point alike. A gauge that reads δ too little moves every ln Q by n δ/ΔP against its ln ΔP, and the line with them.</summary>
+    /// <summary>The same by what gauge and fan may be off by at every point alike. A gauge that reads δ too little moves every ln Q by n
+    /// δ/ΔP against its ln ΔP, and the line with them.</summary>
     public double InstrumentsAt(double pressure)
     {
         var x = Math.Log(pressure) - MeanX;

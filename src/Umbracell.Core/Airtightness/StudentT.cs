@@ -33,7 +33,10 @@ internal static class StudentT
         var sum = 0.0;
         for (var i = 0; i <= Panels; i++)
         {
-            var weight = i is 0 or Panels ? 1 : i % 2 == 1 ? 4 : 2;
+            var weight =
+                i is 0 or Panels ? 1
+                : i % 2 == 1 ? 4
+                : 2;
             sum += weight * Math.Pow(Math.Max(0, Math.Cos(i * step)), freedom - 1);
         }
 

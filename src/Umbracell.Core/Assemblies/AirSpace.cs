@@ -4,7 +4,8 @@ using Umbracell.Core.Quantities;
 namespace Umbracell.Core.Assemblies;
 
 /// <summary>An unventilated air space.</summary>
-/// <remarks>Between ordinary faces ISO 6946 table 8, straight between its widths, constant past 300 mm. With a bright face ISO 6946 annex D: convection or conduction, whichever carries more, beside radiation by the emittance of both faces.</remarks>
+/// <remarks>Between ordinary faces ISO 6946 table 8, straight between its widths, constant past 300 mm. With a bright face ISO 6946 annex
+/// D: convection or conduction, whichever carries more, beside radiation by the emittance of both faces.</remarks>
 public static class AirSpace
 {
     private static readonly Curve UpCurve = Table(0.11, 0.13, 0.15, 0.16, 0.16, 0.16, 0.16, 0.16);
@@ -39,17 +40,41 @@ public static class AirSpace
             return Reflective(Math.Min(width.Metres, 0.3), flow, 1 / (1 / oneFace + 1 / otherFace - 1));
         }
 
-        var curve = flow switch { HeatFlow.Up => UpCurve, HeatFlow.Horizontal => HorizontalCurve, _ => DownCurve };
+        var curve = flow switch
+        {
+            HeatFlow.Up => UpCurve,
+            HeatFlow.Horizontal => HorizontalCurve,
+            _ => DownCurve,
+        };
         return new(curve.At(Math.Min(width.Metres, 0.3)));
     }
 
     private static ThermalResistance Reflective(double width, HeatFlow flow, double emittance)
     {
         var still = StillAir / width;
-        var moving = flow switch { HeatFlow.Up => 1.95, HeatFlow.Horizontal => 1.25, _ => 0.12 * Math.Pow(width, -0.44) };
+        var moving = flow switch
+        {
+            HeatFlow.Up => 1.95,
+            HeatFlow.Horizontal => 1.25,
+            _ => 0.12 * Math.Pow(width, -0.44),
+        };
         return new(1 / (Math.Max(still, moving) + emittance * BlackRadiation));
     }
 
     private static Curve Table(double at5, double at7, double at10, double at15, double at25, double at50, double at100, double at300) =>
-        new("air space", [new(0, 0), new(0.005, at5), new(0.007, at7), new(0.010, at10), new(0.015, at15), new(0.025, at25), new(0.050, at50), new(0.100, at100), new(0.300, at300)], Dimension.Thickness);
+        new(
+            "air space",
+            [
+                new(0, 0),
+                new(0.005, at5),
+                new(0.007, at7),
+                new(0.010, at10),
+                new(0.015, at15),
+                new(0.025, at25),
+                new(0.050, at50),
+                new(0.100, at100),
+                new(0.300, at300),
+            ],
+            Dimension.Thickness
+        );
 }

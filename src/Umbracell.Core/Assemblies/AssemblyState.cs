@@ -7,10 +7,17 @@ namespace Umbracell.Core.Assemblies;
 /// <summary>An assembly as it stands or as it is planned, under one pair of airs: what a surveyor can feel and measure.</summary>
 /// <param name="U">Heat transmittance.</param>
 /// <param name="RoomFace">Temperature of the face towards the room.</param>
-/// <param name="Interface">The interface of interest: the substrate the foam is sprayed on, or the underside of a tight floor finish.</param>
+/// <param name="Interface">The interface of interest: the substrate the foam is sprayed on, or the underside of a tight floor
+/// finish.</param>
 /// <param name="InterfaceHumidity">Relative humidity there by diffusion alone, percent; 100 and above where vapour would condense.</param>
 /// <param name="FaceWorking">How the face's temperature came about.</param>
-public sealed record AssemblyState(ThermalTransmittance U, Temperature RoomFace, ProfilePoint Interface, double InterfaceHumidity, Working FaceWorking)
+public sealed record AssemblyState(
+    ThermalTransmittance U,
+    Temperature RoomFace,
+    ProfilePoint Interface,
+    double InterfaceHumidity,
+    Working FaceWorking
+)
 {
     /// <summary>A finish's underside must stay under this humidity (choice rule E5), percent.</summary>
     public const double GreatestFinishHumidity = 80;
@@ -34,23 +41,31 @@ public sealed record AssemblyState(ThermalTransmittance U, Temperature RoomFace,
         var face = profile.Points[^2];
         var of = InterfaceOf(section, profile);
         var saturation = MoistAir.SaturationPressureOfWeather(of.Temperature);
-        return new(heat.WholeU, face.Temperature, of, 100 * of.VapourPressure.Pascals / saturation.Pascals, new(
-            "roomFace",
-            "T_face = T_in − (T_in − T_out) · R_si / R",
-            [
-                new("T_in", "indoorTemperature", section.Air.Indoor.ToFigure()),
-                new("T_out", "outdoorTemperature", section.Air.Outdoor.ToFigure()),
-                new("R_si", "insideFilm", heat.InsideFilm.ToFigure()),
-                new("R", "cavityR", heat.CavityTotal.ToFigure()),
-            ],
-            face.Temperature.ToFigure(),
-            "Temperatures by resistance shares, between the members"));
+        return new(
+            heat.WholeU,
+            face.Temperature,
+            of,
+            100 * of.VapourPressure.Pascals / saturation.Pascals,
+            new(
+                "roomFace",
+                "T_face = T_in − (T_in − T_out) · R_si / R",
+                [
+                    new("T_in", "indoorTemperature", section.Air.Indoor.ToFigure()),
+                    new("T_out", "outdoorTemperature", section.Air.Outdoor.ToFigure()),
+                    new("R_si", "insideFilm", heat.InsideFilm.ToFigure()),
+                    new("R", "cavityR", heat.CavityTotal.ToFigure()),
+                ],
+                face.Temperature.ToFigure(),
+                "Temperatures by resistance shares, between the members"
+            )
+        );
     }
 
     // Steady figures of one degree more or less are alike.
     private const double Alike = 1;
 
-    /// <summary>Says where a plan leaves the interface wetter than it is; null where it does not, or where it stays dry all the same.</summary>
+    /// <summary>Says where a plan leaves the interface wetter than it is; null where it does not, or where it stays dry all the
+    /// same.</summary>
     /// <param name="planned">The assembly as planned, under the same air.</param>
     /// <param name="season">Key of the season: <c>winter</c> or <c>summer</c>.</param>
     public Finding? WetterWith(AssemblyState planned, string season)
@@ -67,15 +82,19 @@ public sealed record AssemblyState(ThermalTransmittance U, Temperature RoomFace,
         };
     }
 
-    /// <summary>How far the face towards the room follows the room's air, 0 (outdoors) to 1 (room): the temperature factor of the assembly as it is.</summary>
+    /// <summary>How far the face towards the room follows the room's air, 0 (outdoors) to 1 (room): the temperature factor of the
+    /// assembly as it is.</summary>
     /// <param name="section">The case; its own air is not used.</param>
-    public static double FaceShareOf(SectionCase section) => OfFilled(section with { Air = new(new(1), new(40), new(0), new(80)) }).RoomFace.Celsius;
+    public static double FaceShareOf(SectionCase section) =>
+        OfFilled(section with { Air = new(new(1), new(40), new(0), new(80)) }).RoomFace.Celsius;
 
     /// <summary>How far the substrate the foam lies on follows the room's air, 0 (outdoors) to 1 (room).</summary>
     /// <param name="section">The case; its own air is not used.</param>
-    public static double SubstrateShareOf(SectionCase section) => OfFilled(section with { Air = new(new(1), new(40), new(0), new(80)) }).Interface.Temperature.Celsius;
+    public static double SubstrateShareOf(SectionCase section) =>
+        OfFilled(section with { Air = new(new(1), new(40), new(0), new(80)) }).Interface.Temperature.Celsius;
 
-    // Under a tight finish damp gathers below it; elsewhere at the substrate the foam lies on, or the innermost outboard layer before it is sprayed.
+    // Under a tight finish damp gathers below it; elsewhere at the substrate the foam lies on, or the innermost outboard layer before it
+    // is sprayed.
     private static ProfilePoint InterfaceOf(SectionCase section, SectionProfile profile)
     {
         if (section.FoamAgainst == FoamSide.Inboard && section.Inboard.Count > 1)

@@ -53,19 +53,25 @@ public sealed record BufferSpace(Temperature Temperature, double FromRooms, doub
         var air = MoistAir.DryDensity(outdoor, pressure) * AirHeatCapacity * space.AirChanges * space.Volume / 3600;
         var sum = QuantityRangeException.Within("conductance in all", space.ToRooms + space.ToOutside + air, 1e-6, 4e6, Dimension.HeatLoss);
         var celsius = (space.ToRooms * indoor.Celsius + (space.ToOutside + air) * outdoor.Celsius + space.DuctLoss) / sum;
-        return new(new(celsius), space.ToRooms * (indoor.Celsius - celsius), (space.ToOutside + air) * (celsius - outdoor.Celsius), new(
-            "bufferTemperature",
-            "T = (H_rooms · T_in + (H_out + H_air) · T_out + Q_ducts) / (H_rooms + H_out + H_air)",
-            [
-                new("H_rooms", "heatToRooms", Loss(space.ToRooms)),
-                new("H_out", "heatToOutside", Loss(space.ToOutside)),
-                new("H_air", "heatByAir", Loss(air)),
-                new("T_in", "indoorTemperature", indoor.ToFigure()),
-                new("T_out", "outdoorTemperature", outdoor.ToFigure()),
-                new("Q_ducts", "ductLoss", new(space.DuctLoss, Dimension.Power)),
-            ],
-            new(celsius, Dimension.Temperature),
-            "Heat balance of the space: H_air = ρ c n V; steady, no sun"));
+        return new(
+            new(celsius),
+            space.ToRooms * (indoor.Celsius - celsius),
+            (space.ToOutside + air) * (celsius - outdoor.Celsius),
+            new(
+                "bufferTemperature",
+                "T = (H_rooms · T_in + (H_out + H_air) · T_out + Q_ducts) / (H_rooms + H_out + H_air)",
+                [
+                    new("H_rooms", "heatToRooms", Loss(space.ToRooms)),
+                    new("H_out", "heatToOutside", Loss(space.ToOutside)),
+                    new("H_air", "heatByAir", Loss(air)),
+                    new("T_in", "indoorTemperature", indoor.ToFigure()),
+                    new("T_out", "outdoorTemperature", outdoor.ToFigure()),
+                    new("Q_ducts", "ductLoss", new(space.DuctLoss, Dimension.Power)),
+                ],
+                new(celsius, Dimension.Temperature),
+                "Heat balance of the space: H_air = ρ c n V; steady, no sun"
+            )
+        );
     }
 
     private static Figure Loss(double wattsPerKelvin) => new(wattsPerKelvin, Dimension.HeatLoss);

@@ -63,16 +63,17 @@ public enum SpeakingFigure
 public static class Complaints
 {
     /// <summary>The figures to be shown now and as planned, the telling one first. None where nothing computed speaks to it.</summary>
-    public static IReadOnlyList<SpeakingFigure> Figures(ComplaintKind kind) => kind switch
-    {
-        ComplaintKind.ColdFloor => [SpeakingFigure.RoomFace, SpeakingFigure.BufferWinter, SpeakingFigure.StackPressure],
-        ComplaintKind.Draught => [SpeakingFigure.Leakage, SpeakingFigure.StackPressure, SpeakingFigure.RoomFace],
-        ComplaintKind.NeverWarms => [SpeakingFigure.HeatFlow, SpeakingFigure.RoomFace, SpeakingFigure.Leakage],
-        ComplaintKind.NeverCools => [SpeakingFigure.HeatFlow, SpeakingFigure.BufferSummer, SpeakingFigure.Leakage],
-        ComplaintKind.CoolingNeverRests => [SpeakingFigure.InterfaceSummer, SpeakingFigure.HeatFlow, SpeakingFigure.BufferSummer],
-        ComplaintKind.Bills => [SpeakingFigure.HeatFlow, SpeakingFigure.Leakage],
-        ComplaintKind.Damp => [SpeakingFigure.InterfaceWinter, SpeakingFigure.RoomFace, SpeakingFigure.InterfaceSummer],
-        ComplaintKind.IceAtEaves => [SpeakingFigure.BufferWinter, SpeakingFigure.HeatFlow, SpeakingFigure.Leakage],
-        _ => [],
-    };
+    public static IReadOnlyList<SpeakingFigure> Figures(ComplaintKind kind) =>
+        kind switch
+        {
+            ComplaintKind.ColdFloor => [SpeakingFigure.RoomFace, SpeakingFigure.BufferWinter, SpeakingFigure.StackPressure],
+            ComplaintKind.Draught => [SpeakingFigure.Leakage, SpeakingFigure.StackPressure, SpeakingFigure.RoomFace],
+            ComplaintKind.NeverWarms => [SpeakingFigure.HeatFlow, SpeakingFigure.RoomFace, SpeakingFigure.Leakage],
+            ComplaintKind.NeverCools => [SpeakingFigure.HeatFlow, SpeakingFigure.BufferSummer, SpeakingFigure.Leakage],
+            ComplaintKind.CoolingNeverRests => [SpeakingFigure.InterfaceSummer, SpeakingFigure.HeatFlow, SpeakingFigure.BufferSummer],
+            ComplaintKind.Bills => [SpeakingFigure.HeatFlow, SpeakingFigure.Leakage],
+            ComplaintKind.Damp => [SpeakingFigure.InterfaceWinter, SpeakingFigure.RoomFace, SpeakingFigure.InterfaceSummer],
+            ComplaintKind.IceAtEaves => [SpeakingFigure.BufferWinter, SpeakingFigure.HeatFlow, SpeakingFigure.Leakage],
+            _ => [],
+        };
 }

@@ -12,13 +12,14 @@ public static class CondensationTables
     /// <param name="section">The case with its fill.</param>
     /// <param name="covering">Roof covering, where it is known.</param>
     /// <param name="year">Its monthly year, for a deck that stays warm; null where none is known.</param>
-    public static Finding? Of(SectionCase section, Covering covering, MonthlyYear? year) => section.Kind switch
-    {
-        _ when ColdZones.Number(section.ClimateZone) == 0 => null,
-        SurfaceKind.UnventedDeck => RoofTable.Judge(section, covering, year is null ? null : RoofTable.ColdestDeck(section, year)),
-        SurfaceKind.StudWall => WallTable.Judge(section),
-        _ => null,
-    };
+    public static Finding? Of(SectionCase section, Covering covering, MonthlyYear? year) =>
+        section.Kind switch
+        {
+            _ when ColdZones.Number(section.ClimateZone) == 0 => null,
+            SurfaceKind.UnventedDeck => RoofTable.Judge(section, covering, year is null ? null : RoofTable.ColdestDeck(section, year)),
+            SurfaceKind.StudWall => WallTable.Judge(section),
+            _ => null,
+        };
 }
 
 /// <summary>Unvented roofs by table: least R of air-impermeable insulation in contact with the deck.</summary>
@@ -47,7 +48,8 @@ internal static class RoofTable
         var needsClass2 = ColdZones.Number(zone) >= 5;
         var retards = Retards(section);
         var warm = coldestDeck is { Celsius: >= WarmDeck };
-        var name = ceilingTight ? "classOneInside"
+        var name =
+            ceilingTight ? "classOneInside"
             : r.UsR + SlabTarget.LabelRounding < least.UsR && !warm ? "tooLittle"
             : needsClass2 && !retards ? "notClassTwo"
             : covering == Covering.WoodShingles ? "shinglesNeedSpace"
@@ -64,30 +66,37 @@ internal static class RoofTable
     }
 
     /// <summary>Least R by zone.</summary>
-    public static ThermalResistance LeastR(string zone, Covering covering) => ThermalResistance.FromUsR((zone, ColdZones.Number(zone)) switch
-    {
-        ("2B" or "3B", _) when covering == Covering.Tile => 0,
-        ("4C", _) => 10,
-        (_, <= 3) => 5,
-        (_, 4) => 15,
-        (_, 5) => 20,
-        (_, 6) => 25,
-        (_, 7) => 30,
-        _ => 35,
-    });
+    public static ThermalResistance LeastR(string zone, Covering covering) =>
+        ThermalResistance.FromUsR(
+            (zone, ColdZones.Number(zone)) switch
+            {
+                ("2B" or "3B", _) when covering == Covering.Tile => 0,
+                ("4C", _) => 10,
+                (_, <= 3) => 5,
+                (_, 4) => 15,
+                (_, 5) => 20,
+                (_, 6) => 25,
+                (_, 7) => 30,
+                _ => 35,
+            }
+        );
 
     // The foam that stops air is the retarder, or a coat on it; what lies loose below it does not count.
     private static bool Retards(SectionCase section)
     {
         var tight = section.Fill.TakeWhile(layer => layer.StopsAir).ToList();
         var coat = section.Fill.Skip(tight.Count).Take(1).Where(layer => layer is SlabFill { Layer.Material.IsInsulation: false });
-        return tight.Count > 0 && VapourResistance.ClassOf(VapourResistance.InSeries(tight.Concat(coat).Select(layer => layer.Permeance))) <= VapourClass.II;
+        return tight.Count > 0
+            && VapourResistance.ClassOf(VapourResistance.InSeries(tight.Concat(coat).Select(layer => layer.Permeance))) <= VapourClass.II;
     }
 
     // What stops air from the deck inward until something lets it through, and rigid boards above the deck.
-    private static ThermalResistance Impermeable(SectionCase section) => section.Fill.TakeWhile(layer => layer.StopsAir).Select(layer => layer.Resistance)
-        .Concat(section.Outboard.Where(layer => layer.Material.IsInsulation).Select(layer => layer.Resistance))
-        .Aggregate(default(ThermalResistance), (sum, r) => sum + r);
+    private static ThermalResistance Impermeable(SectionCase section) =>
+        section
+            .Fill.TakeWhile(layer => layer.StopsAir)
+            .Select(layer => layer.Resistance)
+            .Concat(section.Outboard.Where(layer => layer.Material.IsInsulation).Select(layer => layer.Resistance))
+            .Aggregate(default(ThermalResistance), (sum, r) => sum + r);
 }
 
 /// <summary>Framed walls by table: which vapour retarder inside, and what foam and exterior board stand for it.</summary>
@@ -102,20 +111,29 @@ internal static class WallTable
         var zone = section.ClimateZone!;
         var number = ColdZones.Number(zone);
         var inside = section.Inboard.Count > 0 ? section.Inboard.Min(layer => VapourResistance.ClassOf(layer.Permeance)) : VapourClass.Open;
-        var outside = section.Outboard.Count > 0 ? section.Outboard.Min(layer => VapourResistance.ClassOf(layer.Permeance)) : VapourClass.Open;
+        var outside =
+            section.Outboard.Count > 0 ? section.Outboard.Min(layer => VapourResistance.ClassOf(layer.Permeance)) : VapourClass.Open;
         var fill = VapourResistance.ClassOf(VapourResistance.InSeries(section.Fill.Select(f => f.Permeance)));
         var least = LeastR(zone, section.Members.Depth);
         var foam = FoamAgainstSheathing(section);
-        var name = inside == VapourClass.I && outside == VapourClass.I ? "classOneBothFaces"
+        var name =
+            inside == VapourClass.I && outside == VapourClass.I ? "classOneBothFaces"
             : inside == VapourClass.I && number <= 4 && zone != "4C" ? "classOneWarm"
             : inside == VapourClass.II && number <= 2 ? "classTwoWarm"
             : !ColdZones.Holds(zone) ? "noneAsked"
             : inside <= VapourClass.II || fill <= VapourClass.II ? "retards"
-            : section.VentedCladding && IsServedByVenting(section, zone) && (inside <= VapourClass.III || fill <= VapourClass.III) ? "ventedCladding"
+            : section.VentedCladding && IsServedByVenting(section, zone) && (inside <= VapourClass.III || fill <= VapourClass.III)
+                ? "ventedCladding"
             : least is { } r && foam.UsR + SlabTarget.LabelRounding >= r.UsR ? "foamStandsFor"
             : IsServedByVenting(section, zone) && !section.VentedCladding ? "noRetarderUnvented"
             : "noRetarder";
-        return new("condensationWall", name, name is "noneAsked" or "retards" or "ventedCladding" or "foamStandsFor" ? Verdict.Clear : Verdict.Care, Basis.ModelCode, Source)
+        return new(
+            "condensationWall",
+            name,
+            name is "noneAsked" or "retards" or "ventedCladding" or "foamStandsFor" ? Verdict.Clear : Verdict.Care,
+            Basis.ModelCode,
+            Source
+        )
         {
             Measured = foam.ToFigure(),
             Limit = least?.ToFigure(),
@@ -135,12 +153,16 @@ internal static class WallTable
             (_, 8) => (12.5, 20),
             _ => (0.0, 0.0),
         };
-        return four == 0 ? null : depth <= TwoByFour + new Length(0.002) ? ThermalResistance.FromUsR(four) : ThermalResistance.FromUsR(six * Math.Max(1, depth.Inches / 5.5));
+        return four == 0 ? null
+            : depth <= TwoByFour + new Length(0.002) ? ThermalResistance.FromUsR(four)
+            : ThermalResistance.FromUsR(six * Math.Max(1, depth.Inches / 5.5));
     }
 
     // Over vented cladding Class III will do: in 4C and 5 whatever the sheathing, in 6 not over wood panels or boards, colder nowhere.
     private static bool IsServedByVenting(SectionCase section, string zone) =>
-        zone == "4C" || ColdZones.Number(zone) == 5 || (ColdZones.Number(zone) == 6 && section.Outboard.Count > 0 && section.Outboard[^1].Material.Harm != WaterHarm.Wood);
+        zone == "4C"
+        || ColdZones.Number(zone) == 5
+        || (ColdZones.Number(zone) == 6 && section.Outboard.Count > 0 && section.Outboard[^1].Material.Harm != WaterHarm.Wood);
 
     private static ThermalResistance FoamAgainstSheathing(SectionCase section)
     {

@@ -36,7 +36,18 @@ public static class DoorLoad
             Measured = weight.ToFigure(),
             Limit = capacity.ToFigure(),
             Margin = new(capacity.Kilograms - weight.Kilograms, Dimension.Mass),
-            Working = new("doorWeight", "m = Σ ρ · t · A", [.. section.Fill.Select((f, i) => new WorkingTerm("m" + (i + 1), "layerWeight", new(f.KilogramsPerSquareMetre, Dimension.AreaWeight))), new("A", "treatedArea", area.ToFigure())], weight.ToFigure(), "In-place density of the sheets"),
+            Working = new(
+                "doorWeight",
+                "m = Σ ρ · t · A",
+                [
+                    .. section.Fill.Select(
+                        (f, i) => new WorkingTerm("m" + (i + 1), "layerWeight", new(f.KilogramsPerSquareMetre, Dimension.AreaWeight))
+                    ),
+                    new("A", "treatedArea", area.ToFigure()),
+                ],
+                weight.ToFigure(),
+                "In-place density of the sheets"
+            ),
         };
     }
 }

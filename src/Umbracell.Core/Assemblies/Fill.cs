@@ -60,7 +60,8 @@ public sealed record FoamFill(ProductSheet Sheet, Length Thickness) : FillLayer(
 
 /// <summary>A fibrous batt in the space left for it.</summary>
 /// <param name="Batt">The batt.</param>
-/// <param name="Thickness">What it takes up: the space, but no more than it is thick. A smaller space presses it; what a larger one leaves is air.</param>
+/// <param name="Thickness">What it takes up: the space, but no more than it is thick. A smaller space presses it; what a larger one
+/// leaves is air.</param>
 public sealed record BattFill(Batt Batt, Length Thickness) : FillLayer(Thickness)
 {
     /// <summary>The space it lies in.</summary>
@@ -81,7 +82,11 @@ public sealed record BattFill(Batt Batt, Length Thickness) : FillLayer(Thickness
     /// <param name="space">Space left for it.</param>
     /// <param name="before">The layer it lies on; null for the substrate.</param>
     public static BattFill Behind(Batt batt, Length space, FillLayer? before) =>
-        new BattFill(batt, space) { TakesRest = true, Unevenness = before is FoamFill foam ? FoamDemand.DefaultScatter(foam.Sheet.Cell) : Length.Zero }.In(space);
+        new BattFill(batt, space)
+        {
+            TakesRest = true,
+            Unevenness = before is FoamFill foam ? FoamDemand.DefaultScatter(foam.Sheet.Cell) : Length.Zero,
+        }.In(space);
 
     /// <inheritdoc/>
     public override ThermalResistance Resistance => Batt.Over(Space, Unevenness).Mean;

@@ -45,24 +45,26 @@ public enum FilmSet
 public static class Films
 {
     /// <summary>Resistance of the inner surface by heat-flow direction.</summary>
-    public static ThermalResistance Inside(FilmSet set, HeatFlow flow) => (set, flow) switch
-    {
-        (FilmSet.Iso6946, HeatFlow.Up) => new(0.10),
-        (FilmSet.Iso6946, HeatFlow.Horizontal) => new(0.13),
-        (FilmSet.Iso6946, _) => new(0.17),
-        (_, HeatFlow.Up) => ThermalResistance.FromUsR(0.61),
-        (_, HeatFlow.Horizontal) => ThermalResistance.FromUsR(0.68),
-        _ => ThermalResistance.FromUsR(0.92),
-    };
+    public static ThermalResistance Inside(FilmSet set, HeatFlow flow) =>
+        (set, flow) switch
+        {
+            (FilmSet.Iso6946, HeatFlow.Up) => new(0.10),
+            (FilmSet.Iso6946, HeatFlow.Horizontal) => new(0.13),
+            (FilmSet.Iso6946, _) => new(0.17),
+            (_, HeatFlow.Up) => ThermalResistance.FromUsR(0.61),
+            (_, HeatFlow.Horizontal) => ThermalResistance.FromUsR(0.68),
+            _ => ThermalResistance.FromUsR(0.92),
+        };
 
     /// <summary>Resistance of the outer surface by what lies beyond it.</summary>
-    public static ThermalResistance Outside(FilmSet set, HeatFlow flow, Exposure exposure) => exposure switch
-    {
-        Exposure.Ground => default,
-        Exposure.Outdoors when set == FilmSet.Iso6946 => new(0.04),
-        Exposure.Outdoors => ThermalResistance.FromUsR(0.17),
-        _ => Inside(set, flow),
-    };
+    public static ThermalResistance Outside(FilmSet set, HeatFlow flow, Exposure exposure) =>
+        exposure switch
+        {
+            Exposure.Ground => default,
+            Exposure.Outdoors when set == FilmSet.Iso6946 => new(0.04),
+            Exposure.Outdoors => ThermalResistance.FromUsR(0.17),
+            _ => Inside(set, flow),
+        };
 
     /// <summary>Words for the source of a film set.</summary>
     public static string Source(FilmSet set) => set == FilmSet.Iso6946 ? "ISO 6946 table 7" : "US model energy code film set";

@@ -6,9 +6,11 @@ namespace Umbracell.Core.Assemblies;
 /// <summary>The other way round: which framing depth to order for the target wanted, with what is put in filling it.</summary>
 public static class FramingDepth
 {
-    private static readonly Length HardFaceGap = Length.FromInches(0.5), Deepest = new(0.6);
+    private static readonly Length HardFaceGap = Length.FromInches(0.5),
+        Deepest = new(0.6);
 
-    /// <summary>Least depth of members, on the job's step, in which the foam meets the target; null without a target or members, or where no depth does.</summary>
+    /// <summary>Least depth of members, on the job's step, in which the foam meets the target; null without a target or members, or where
+    /// no depth does.</summary>
     /// <param name="section">The case; closed cell stops half an inch short of the face, open cell fills it.</param>
     public static Length? ForTarget(SectionCase section)
     {
@@ -19,7 +21,10 @@ public static class FramingDepth
 
         var taken = section.VentChannel + (section.Baffle?.Thickness ?? Length.Zero);
         var gap = foam.Sheet.Cell == CellStructure.Closed && section.Fill.Count == 1 ? HardFaceGap : Length.Zero;
-        var further = section.Fill.Count == 1 ? 0 : section.Fill.Where(layer => layer != foam && !layer.TakesRest).Sum(layer => layer.Thickness.Metres);
+        var further =
+            section.Fill.Count == 1
+                ? 0
+                : section.Fill.Where(layer => layer != foam && !layer.TakesRest).Sum(layer => layer.Thickness.Metres);
         // Deeper members hold more foam and never pass more heat, so the least depth is found by halving.
         var (low, high) = (1, (int)Math.Floor(Deepest / section.Step));
         while (low <= high && RoomAt(low).Metres < section.Step.Metres / 2)
@@ -50,7 +55,9 @@ public static class FramingDepth
 
         bool Meets(int steps)
         {
-            var at = (section with { Members = section.Members with { Depth = section.Step * steps } }).WithFoam(section.Fill.Any(f => f.TakesRest) ? foam.Thickness : RoomAt(steps));
+            var at = (section with { Members = section.Members with { Depth = section.Step * steps } }).WithFoam(
+                section.Fill.Any(f => f.TakesRest) ? foam.Thickness : RoomAt(steps)
+            );
             return SectionHeat.Of(at).WholeU.WattsPerSquareMetreKelvin <= target.GreatestU.WattsPerSquareMetreKelvin;
         }
     }

@@ -8,7 +8,8 @@ namespace Umbracell.Core.Assemblies;
 /// <param name="Skin">Thickness of the skin it stands on, 0.2 to 20 mm; zero for a stud, which stands on none.</param>
 public readonly record struct MetalProfile(Length Flange, Length Web, Length Skin);
 
-/// <summary>The fin estimate of a metal member: heat from the room's flange through the web into the skin. Marked as an estimate until a conduction model stands.</summary>
+/// <summary>The fin estimate of a metal member: heat from the room's flange through the web into the skin. Marked as an estimate until a
+/// conduction model stands.</summary>
 public static class Girts
 {
     /// <summary>Conductivity of steel, W/(m·K).</summary>
@@ -29,7 +30,12 @@ public static class Girts
         QuantityRangeException.Within("web", profile.Web.Metres, 0.0003, 0.02, Dimension.Thickness);
         QuantityRangeException.Within("skin", profile.Skin.Metres, 0.0002, 0.02, Dimension.Thickness);
         QuantityRangeException.Within("member depth", depth.Metres, 0.01, 0.9, Dimension.Thickness);
-        return 1 / (inside.SquareMetreKelvinsPerWatt / profile.Flange.Metres + depth.Metres / (Steel * profile.Web.Metres) + 1 / (2 * Math.Sqrt(OuterTransfer * Steel * profile.Skin.Metres)));
+        return 1
+            / (
+                inside.SquareMetreKelvinsPerWatt / profile.Flange.Metres
+                + depth.Metres / (Steel * profile.Web.Metres)
+                + 1 / (2 * Math.Sqrt(OuterTransfer * Steel * profile.Skin.Metres))
+            );
     }
 
     /// <summary>Temperature of the flange in the room: <c>T_in − (T_in − T_out) ψ R_si / b</c>.</summary>

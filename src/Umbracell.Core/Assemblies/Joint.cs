@@ -70,7 +70,14 @@ public enum Handover
 /// <param name="By">Who does it; empty where not decided.</param>
 /// <param name="Ready">Whether it is done.</param>
 /// <param name="SeenBy">Who has seen it; empty where nobody has.</param>
-public sealed record Joint(JointKind Kind, IReadOnlyDictionary<ControlLayer, Handover> Layers, string How, string By, bool Ready, string SeenBy)
+public sealed record Joint(
+    JointKind Kind,
+    IReadOnlyDictionary<ControlLayer, Handover> Layers,
+    string How,
+    string By,
+    bool Ready,
+    string SeenBy
+)
 {
     /// <summary>Layers that nobody takes on.</summary>
     public IEnumerable<ControlLayer> OpenLayers => Layers.Where(l => l.Value == Handover.Open).Select(l => l.Key).Order();
@@ -85,14 +92,30 @@ public static class Joints
     /// <summary>Pairs of surface kinds that meet, and the joint they make. Symmetric.</summary>
     private static readonly (SurfaceKind[] One, SurfaceKind[] Other, JointKind Joint)[] Meetings =
     [
-        ([SurfaceKind.WallOutside, SurfaceKind.EavesClosure], [SurfaceKind.StudWall, SurfaceKind.SolidWall, SurfaceKind.UnventedDeck], JointKind.OutsideToInside),
+        (
+            [SurfaceKind.WallOutside, SurfaceKind.EavesClosure],
+            [SurfaceKind.StudWall, SurfaceKind.SolidWall, SurfaceKind.UnventedDeck],
+            JointKind.OutsideToInside
+        ),
         ([SurfaceKind.BasementWall], [SurfaceKind.UnderSlab], JointKind.WallToGroundSheet),
         ([SurfaceKind.StudWall, SurfaceKind.MetalWall], [SurfaceKind.UnderSlab], JointKind.PlateToSlab),
-        ([SurfaceKind.LowSlopeRoof], [SurfaceKind.StudWall, SurfaceKind.SolidWall, SurfaceKind.MetalWall, SurfaceKind.BasementWall], JointKind.MembraneToBlocking),
+        (
+            [SurfaceKind.LowSlopeRoof],
+            [SurfaceKind.StudWall, SurfaceKind.SolidWall, SurfaceKind.MetalWall, SurfaceKind.BasementWall],
+            JointKind.MembraneToBlocking
+        ),
         ([SurfaceKind.VentedRafters], [SurfaceKind.EavesClosure], JointKind.StopAtSoffit),
-        ([SurfaceKind.UnventedDeck, SurfaceKind.VentedRafters, SurfaceKind.MetalRoof, SurfaceKind.AtticFloor], [SurfaceKind.StudWall, SurfaceKind.SolidWall, SurfaceKind.MetalWall], JointKind.DeckToWall),
+        (
+            [SurfaceKind.UnventedDeck, SurfaceKind.VentedRafters, SurfaceKind.MetalRoof, SurfaceKind.AtticFloor],
+            [SurfaceKind.StudWall, SurfaceKind.SolidWall, SurfaceKind.MetalWall],
+            JointKind.DeckToWall
+        ),
         ([SurfaceKind.BandJoist], [SurfaceKind.StudWall, SurfaceKind.BasementWall, SurfaceKind.SolidWall], JointKind.BandToWall),
-        ([SurfaceKind.CrawlFloor, SurfaceKind.CantileveredFloor], [SurfaceKind.StudWall, SurfaceKind.SolidWall, SurfaceKind.BandJoist], JointKind.FloorToWall),
+        (
+            [SurfaceKind.CrawlFloor, SurfaceKind.CantileveredFloor],
+            [SurfaceKind.StudWall, SurfaceKind.SolidWall, SurfaceKind.BandJoist],
+            JointKind.FloorToWall
+        ),
         ([SurfaceKind.OverheadDoor], [SurfaceKind.MetalWall, SurfaceKind.StudWall, SurfaceKind.SolidWall], JointKind.DoorToWall),
     ];
 
@@ -114,26 +137,41 @@ public static class Joints
     }
 
     /// <summary>Joints a surface makes with a layer that is no surface of the job: a soffit, a ground sheet, a slab.</summary>
-    public static IReadOnlyList<JointKind> Alone(SurfaceKind kind) => kind switch
-    {
-        SurfaceKind.UnventedDeck or SurfaceKind.VentedRafters => [JointKind.StopAtSoffit],
-        SurfaceKind.BasementWall => [JointKind.WallToGroundSheet],
-        SurfaceKind.LowSlopeRoof => [JointKind.MembraneToBlocking],
-        _ => [],
-    };
+    public static IReadOnlyList<JointKind> Alone(SurfaceKind kind) =>
+        kind switch
+        {
+            SurfaceKind.UnventedDeck or SurfaceKind.VentedRafters => [JointKind.StopAtSoffit],
+            SurfaceKind.BasementWall => [JointKind.WallToGroundSheet],
+            SurfaceKind.LowSlopeRoof => [JointKind.MembraneToBlocking],
+            _ => [],
+        };
 
     /// <summary>Control layers that usually must carry on across a joint.</summary>
-    public static IReadOnlySet<ControlLayer> Usual(JointKind kind) => kind switch
-    {
-        JointKind.OutsideToInside => new HashSet<ControlLayer> { ControlLayer.Water, ControlLayer.Air, ControlLayer.Vapour, ControlLayer.Heat },
-        JointKind.WallToGroundSheet => new HashSet<ControlLayer> { ControlLayer.Water, ControlLayer.Air, ControlLayer.Vapour },
-        JointKind.PlateToSlab or JointKind.StopAtSoffit => new HashSet<ControlLayer> { ControlLayer.Air, ControlLayer.Heat },
-        JointKind.MembraneToBlocking => new HashSet<ControlLayer> { ControlLayer.Water, ControlLayer.Air, ControlLayer.Vapour },
-        JointKind.DoorToWall => new HashSet<ControlLayer> { ControlLayer.Water, ControlLayer.Air, ControlLayer.Heat },
-        _ => new HashSet<ControlLayer> { ControlLayer.Air, ControlLayer.Vapour, ControlLayer.Heat },
-    };
+    public static IReadOnlySet<ControlLayer> Usual(JointKind kind) =>
+        kind switch
+        {
+            JointKind.OutsideToInside => new HashSet<ControlLayer>
+            {
+                ControlLayer.Water,
+                ControlLayer.Air,
+                ControlLayer.Vapour,
+                ControlLayer.Heat,
+            },
+            JointKind.WallToGroundSheet => new HashSet<ControlLayer> { ControlLayer.Water, ControlLayer.Air, ControlLayer.Vapour },
+            JointKind.PlateToSlab or JointKind.StopAtSoffit => new HashSet<ControlLayer> { ControlLayer.Air, ControlLayer.Heat },
+            JointKind.MembraneToBlocking => new HashSet<ControlLayer> { ControlLayer.Water, ControlLayer.Air, ControlLayer.Vapour },
+            JointKind.DoorToWall => new HashSet<ControlLayer> { ControlLayer.Water, ControlLayer.Air, ControlLayer.Heat },
+            _ => new HashSet<ControlLayer> { ControlLayer.Air, ControlLayer.Vapour, ControlLayer.Heat },
+        };
 
     /// <summary>How a joint of a kind starts: what must carry on is open, the rest is not needed.</summary>
     public static Joint Start(JointKind kind) =>
-        new(kind, Enum.GetValues<ControlLayer>().ToDictionary(l => l, l => Usual(kind).Contains(l) ? Handover.Open : Handover.NotNeeded), "", "", false, "");
+        new(
+            kind,
+            Enum.GetValues<ControlLayer>().ToDictionary(l => l, l => Usual(kind).Contains(l) ? Handover.Open : Handover.NotNeeded),
+            "",
+            "",
+            false,
+            ""
+        );
 }

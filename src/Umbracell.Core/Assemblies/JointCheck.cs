@@ -11,12 +11,19 @@ public static class JointCheck
     public static Finding Of(Joint joint, string beyond)
     {
         var open = joint.OpenLayers.ToList();
-        var (name, verdict) = open.Count > 0 ? ("open", Verdict.Care)
+        var (name, verdict) =
+            open.Count > 0 ? ("open", Verdict.Care)
             : !joint.IsSolved ? ("unassigned", Verdict.Care)
             : !joint.Ready ? ("notReady", Verdict.Care)
             : joint.SeenBy.Length == 0 ? ("unseen", Verdict.Clear)
             : ("seen", Verdict.Clear);
-        return new("joint", name, verdict, Basis.Practice, "Each control layer carries on across a joint, sealed with what, by whom, seen by whom")
+        return new(
+            "joint",
+            name,
+            verdict,
+            Basis.Practice,
+            "Each control layer carries on across a joint, sealed with what, by whom, seen by whom"
+        )
         {
             Words = new Dictionary<string, string>
             {

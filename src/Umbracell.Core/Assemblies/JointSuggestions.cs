@@ -19,7 +19,25 @@ public sealed record SuggestedJoint(JointKind Kind, Guid First, Guid? Second, bo
 /// <summary>Suggests joints from the kinds that meet.</summary>
 public static class JointSuggestions
 {
-    private static readonly HashSet<string> Common = new(StringComparer.OrdinalIgnoreCase) { "wall", "walls", "roof", "deck", "floor", "ceiling", "door", "the", "of", "and", "north", "south", "east", "west", "ground", "over" };
+    private static readonly HashSet<string> Common = new(StringComparer.OrdinalIgnoreCase)
+    {
+        "wall",
+        "walls",
+        "roof",
+        "deck",
+        "floor",
+        "ceiling",
+        "door",
+        "the",
+        "of",
+        "and",
+        "north",
+        "south",
+        "east",
+        "west",
+        "ground",
+        "over",
+    };
 
     /// <summary>Every joint the kinds suggest, those between surfaces of one name first.</summary>
     public static IReadOnlyList<SuggestedJoint> For(IReadOnlyList<MeetingSurface> surfaces)
@@ -39,10 +57,13 @@ public static class JointSuggestions
     private static bool Met(SuggestedJoint alone, IReadOnlyList<MeetingSurface> surfaces)
     {
         var mine = surfaces.First(s => s.Id == alone.First);
-        return surfaces.Any(other => other.Id != mine.Id && Joints.Between(mine.Kind, other.Kind) == alone.Kind && ShareAWord(mine.Name, other.Name));
+        return surfaces.Any(other =>
+            other.Id != mine.Id && Joints.Between(mine.Kind, other.Kind) == alone.Kind && ShareAWord(mine.Name, other.Name)
+        );
     }
 
     private static bool ShareAWord(string a, string b) => Words(a).Intersect(Words(b), StringComparer.OrdinalIgnoreCase).Any();
 
-    private static IEnumerable<string> Words(string name) => name.Split([' ', ',', '-', '.'], StringSplitOptions.RemoveEmptyEntries).Where(w => w.Length > 2 && !Common.Contains(w));
+    private static IEnumerable<string> Words(string name) =>
+        name.Split([' ', ',', '-', '.'], StringSplitOptions.RemoveEmptyEntries).Where(w => w.Length > 2 && !Common.Contains(w));
 }

@@ -7,7 +7,8 @@ namespace Umbracell.Core.Assemblies;
 /// <summary>Judges metal members: what they add to U, and whether they sweat.</summary>
 internal static class MetalFindings
 {
-    private const string CellSource = "Conduction in two dimensions (ISO 10211); coldest spot against the room's dew point (choice rule E4)";
+    private const string CellSource =
+        "Conduction in two dimensions (ISO 10211); coldest spot against the room's dew point (choice rule E4)";
 
     private const string FinSource = "Fin estimate of the member; flange against the room's dew point (choice rule E4)";
 
@@ -15,7 +16,13 @@ internal static class MetalFindings
     {
         if (study.Studs is { } studs)
         {
-            yield return new("metalMembers", studs.IsEstimate ? "studsEstimate" : "studs", studs.IsEstimate ? Verdict.Care : Verdict.Clear, Basis.ModelCode, "Correction factors for steel studs, ASHRAE 90.1 and IECC")
+            yield return new(
+                "metalMembers",
+                studs.IsEstimate ? "studsEstimate" : "studs",
+                studs.IsEstimate ? Verdict.Care : Verdict.Clear,
+                Basis.ModelCode,
+                "Correction factors for steel studs, ASHRAE 90.1 and IECC"
+            )
             {
                 Measured = Figure.Percent(studs.Factor * 100),
                 Figures = new Dictionary<string, Figure> { ["left"] = studs.Resistance.ToFigure() },
@@ -24,7 +31,9 @@ internal static class MetalFindings
         }
         else if (study.Case.Members.Material == MemberMaterial.Girt || study.MembersSolved)
         {
-            yield return study.ColdestMetal is { } flange ? Flange(study, flange) : new("metalMembers", "profileUnknown", Verdict.Care, Basis.Physics, FinSource) { Measured = study.ParallelU.ToFigure() };
+            yield return study.ColdestMetal is { } flange
+                ? Flange(study, flange)
+                : new("metalMembers", "profileUnknown", Verdict.Care, Basis.Physics, FinSource) { Measured = study.ParallelU.ToFigure() };
         }
     }
 
@@ -34,12 +43,30 @@ internal static class MetalFindings
         var dew = MoistAir.Of(air.Indoor, air.IndoorHumidity, StandardAtmosphere.PressureAt(Length.Zero)).DewPoint;
         var dry = flange > dew;
         var solved = study.MembersSolved;
-        return new("metalMembers", (dry ? "flangeDry" : "flangeSweats") + (solved ? study.Case.Members.Material == MemberMaterial.SteelStud ? "Stud" : "Solved" : ""), dry ? Verdict.Clear : Verdict.Care, Basis.Physics, solved ? CellSource : FinSource)
+        return new(
+            "metalMembers",
+            (dry ? "flangeDry" : "flangeSweats")
+                + (
+                    solved
+                        ? study.Case.Members.Material == MemberMaterial.SteelStud
+                            ? "Stud"
+                            : "Solved"
+                        : ""
+                ),
+            dry ? Verdict.Clear : Verdict.Care,
+            Basis.Physics,
+            solved ? CellSource : FinSource
+        )
         {
             Measured = flange.ToFigure(),
             Limit = dew.ToFigure(),
             Margin = (flange - dew).ToFigure(),
-            Figures = new Dictionary<string, Figure> { ["psi"] = new(study.MemberPsi!.Value, Dimension.LinearTransmittance), ["solved"] = study.WholeU.ToFigure(), ["estimate"] = (study.EstimateU ?? study.WholeU).ToFigure() },
+            Figures = new Dictionary<string, Figure>
+            {
+                ["psi"] = new(study.MemberPsi!.Value, Dimension.LinearTransmittance),
+                ["solved"] = study.WholeU.ToFigure(),
+                ["estimate"] = (study.EstimateU ?? study.WholeU).ToFigure(),
+            },
             Working = study.Workings["wholeU"],
             Remedies = dry ? [] : [new("coverFlange", new Dictionary<string, Figure>())],
         };

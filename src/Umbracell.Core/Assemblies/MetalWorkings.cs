@@ -17,49 +17,74 @@ internal static class MetalWorkings
         var left = new Working(
             "studR",
             "R_c = F · (R_foam + R_air)",
-            [new("F", "studFactor", Figure.Number(studs.Factor)), new("R_foam", "foamR", heat.Fill.ToFigure()), new("R_air", "freeSpace", heat.FreeSpace.ToFigure())],
+            [
+                new("F", "studFactor", Figure.Number(studs.Factor)),
+                new("R_foam", "foamR", heat.Fill.ToFigure()),
+                new("R_air", "freeSpace", heat.FreeSpace.ToFigure()),
+            ],
             studs.Resistance.ToFigure(),
-            "Correction factors for steel studs, ASHRAE 90.1; past the table the last corrected R is kept");
-        return new("wholeU", "U = 1 / (R_c + R_rest)", [new("R_c", "studR", studs.Resistance.ToFigure(), left), new("R_rest", "restR", heat.Rest.ToFigure(), rest)], study.WholeU.ToFigure(), "Steel studs through the whole depth");
+            "Correction factors for steel studs, ASHRAE 90.1; past the table the last corrected R is kept"
+        );
+        return new(
+            "wholeU",
+            "U = 1 / (R_c + R_rest)",
+            [new("R_c", "studR", studs.Resistance.ToFigure(), left), new("R_rest", "restR", heat.Rest.ToFigure(), rest)],
+            study.WholeU.ToFigure(),
+            "Steel studs through the whole depth"
+        );
     }
 
-    private static Working Members(SectionStudy study, SectionHeat heat, double psi, MetalProfile profile, Working parallel) => new(
-        "wholeU",
-        "U = U_clear + ψ / s",
-        [
-            new("U_clear", "clearU", study.ParallelU.ToFigure(), parallel),
-            new("ψ", "memberPsi", new(psi, Dimension.LinearTransmittance), study.MemberCell is { } cell ? Solved(study, cell) : Psi(study, heat, psi, profile)),
-            new("s", "memberSpacing", study.Case.Members.Spacing.ToSpan()),
-        ],
-        study.WholeU.ToFigure(),
-        !study.MembersSolved ? "Clear field and fin estimate of the members" : "Clear field and the members by conduction in two dimensions");
+    private static Working Members(SectionStudy study, SectionHeat heat, double psi, MetalProfile profile, Working parallel) =>
+        new(
+            "wholeU",
+            "U = U_clear + ψ / s",
+            [
+                new("U_clear", "clearU", study.ParallelU.ToFigure(), parallel),
+                new(
+                    "ψ",
+                    "memberPsi",
+                    new(psi, Dimension.LinearTransmittance),
+                    study.MemberCell is { } cell ? Solved(study, cell) : Psi(study, heat, psi, profile)
+                ),
+                new("s", "memberSpacing", study.Case.Members.Spacing.ToSpan()),
+            ],
+            study.WholeU.ToFigure(),
+            !study.MembersSolved
+                ? "Clear field and fin estimate of the members"
+                : "Clear field and the members by conduction in two dimensions"
+        );
 
-    private static Working Solved(SectionStudy study, Conduction.MemberCell cell) => new(
-        "memberPsi",
-        "ψ = 2 · (Φ / ΔT − U_clear · s / 2)",
-        [
-            new("Φ", "cellHeat", new(cell.Field.HeatIn, Dimension.Power)),
-            new("ΔT", "temperatureSpan", (study.Case.Air.Indoor - study.Case.Air.Outdoor).ToFigure()),
-            new("U_clear", "clearU", study.ParallelU.ToFigure()),
-            new("s", "memberSpacing", study.Case.Members.Spacing.ToSpan()),
-            new("n", "cellVolumes", Figure.Count(cell.Field.Across * cell.Field.Through)),
-            new("U_est", "estimateU", (study.EstimateU ?? study.WholeU).ToFigure()),
-        ],
-        new(cell.Psi, Dimension.LinearTransmittance),
-        "Finite volumes on a stretched grid, half of the symmetric cell, one metre long; verified on cases 1 and 2 of ISO 10211. U_est is what the table or the fin gave; it takes no part");
+    private static Working Solved(SectionStudy study, Conduction.MemberCell cell) =>
+        new(
+            "memberPsi",
+            "ψ = 2 · (Φ / ΔT − U_clear · s / 2)",
+            [
+                new("Φ", "cellHeat", new(cell.Field.HeatIn, Dimension.Power)),
+                new("ΔT", "temperatureSpan", (study.Case.Air.Indoor - study.Case.Air.Outdoor).ToFigure()),
+                new("U_clear", "clearU", study.ParallelU.ToFigure()),
+                new("s", "memberSpacing", study.Case.Members.Spacing.ToSpan()),
+                new("n", "cellVolumes", Figure.Count(cell.Field.Across * cell.Field.Through)),
+                new("U_est", "estimateU", (study.EstimateU ?? study.WholeU).ToFigure()),
+            ],
+            new(cell.Psi, Dimension.LinearTransmittance),
+            "Finite volumes on a stretched grid, half of the symmetric cell, one metre long; verified on cases 1 and 2 of ISO 10211. "
+                + "U_est is what the table or the fin gave; it takes no part"
+        );
 
-    private static Working Psi(SectionStudy study, SectionHeat heat, double psi, MetalProfile profile) => new(
-        "memberPsi",
-        "ψ = 1 / (R_si / b + d / (k · t_w) + 1 / (2 · √(h_e · k · t_skin)))",
-        [
-            new("R_si", "insideFilm", heat.InsideFilm.ToFigure()),
-            new("b", "flange", profile.Flange.ToThickness()),
-            new("d", "memberDepth", study.Case.Members.Depth.ToThickness()),
-            new("t_w", "web", profile.Web.ToThickness()),
-            new("t_skin", "skin", profile.Skin.ToThickness()),
-            new("k", "conductivity", new(Girts.Steel, Dimension.Conductivity)),
-            new("h_e", "outerTransfer", new(Girts.OuterTransfer, Dimension.Transmittance)),
-        ],
-        new(psi, Dimension.LinearTransmittance),
-        "Fin from the room's flange through the web into the skin; an estimate, lengths in metres");
+    private static Working Psi(SectionStudy study, SectionHeat heat, double psi, MetalProfile profile) =>
+        new(
+            "memberPsi",
+            "ψ = 1 / (R_si / b + d / (k · t_w) + 1 / (2 · √(h_e · k · t_skin)))",
+            [
+                new("R_si", "insideFilm", heat.InsideFilm.ToFigure()),
+                new("b", "flange", profile.Flange.ToThickness()),
+                new("d", "memberDepth", study.Case.Members.Depth.ToThickness()),
+                new("t_w", "web", profile.Web.ToThickness()),
+                new("t_skin", "skin", profile.Skin.ToThickness()),
+                new("k", "conductivity", new(Girts.Steel, Dimension.Conductivity)),
+                new("h_e", "outerTransfer", new(Girts.OuterTransfer, Dimension.Transmittance)),
+            ],
+            new(psi, Dimension.LinearTransmittance),
+            "Fin from the room's flange through the web into the skin; an estimate, lengths in metres"
+        );
 }

@@ -13,13 +13,15 @@ public readonly record struct HarmedPlace(string Outer, string Inner)
     public string Key => $"{Outer}|{Inner}";
 }
 
-/// <summary>The way of vapour through a section, from outside to the room: interfaces where water may lie, and which of them it can harm.</summary>
+/// <summary>The way of vapour through a section, from outside to the room: interfaces where water may lie, and which of them it can
+/// harm.</summary>
 internal sealed class MoisturePath
 {
     /// <summary>Layers above this are cut up, m²K/W (ISO 13788, 6.3).</summary>
     private const double CutAbove = 0.25;
 
-    private const int MostCuts = 20, MostInterfaces = 160;
+    private const int MostCuts = 20,
+        MostInterfaces = 160;
 
     private readonly record struct Node(double Z, double Share, string Outer, string Inner);
 
@@ -55,7 +57,8 @@ internal sealed class MoisturePath
     public double ShareOf(int node) => _nodes[node].Share;
 
     /// <summary>Temperature at an interface, by its share of the resistance.</summary>
-    public Temperature TemperatureAt(int node, MonthAir outdoor, MonthAir indoor) => new(outdoor.Temperature.Celsius + _nodes[node].Share * (indoor.Temperature.Celsius - outdoor.Temperature.Celsius));
+    public Temperature TemperatureAt(int node, MonthAir outdoor, MonthAir indoor) =>
+        new(outdoor.Temperature.Celsius + _nodes[node].Share * (indoor.Temperature.Celsius - outdoor.Temperature.Celsius));
 
     /// <summary>The path through a section.</summary>
     public static MoisturePath Of(SectionCase section, SectionHeat heat)
@@ -93,7 +96,14 @@ internal sealed class MoisturePath
                     nodes.Add(new(zTo, rTo / r, part.Key, inner.Key));
                     if (cut == cuts && IsHarmed(part, inner))
                     {
-                        places.Add(new(nodes.Count - 1, new(part.Key, inner.Key), section.Exposure == Exposure.Outdoors && inner.Side == SectionProfile.Side.Outboard, IsOwn(part.Fill, inner.Fill)));
+                        places.Add(
+                            new(
+                                nodes.Count - 1,
+                                new(part.Key, inner.Key),
+                                section.Exposure == Exposure.Outdoors && inner.Side == SectionProfile.Side.Outboard,
+                                IsOwn(part.Fill, inner.Fill)
+                            )
+                        );
                     }
                 }
             }
@@ -116,11 +126,15 @@ internal sealed class MoisturePath
 
     /// <summary>Whether an interface lies outside of what is put in; null within it, or where nothing is.</summary>
     public bool? IsOutsideFill(int node) =>
-        _fill.To <= _fill.From ? null : Resistance[node] <= _fill.From * (1 + 1e-9) ? true : Resistance[node] >= _fill.To * (1 - 1e-9) ? false : null;
+        _fill.To <= _fill.From ? null
+        : Resistance[node] <= _fill.From * (1 + 1e-9) ? true
+        : Resistance[node] >= _fill.To * (1 - 1e-9) ? false
+        : null;
 
     // The substrate whatever it is made of; each face of wood, paper, steel or masonry; fibre and open foam against tighter foam.
     private static bool IsHarmed(SectionProfile.Part outer, SectionProfile.Part inner) =>
-        outer.Harm != WaterHarm.None || inner.Harm != WaterHarm.None
+        outer.Harm != WaterHarm.None
+        || inner.Harm != WaterHarm.None
         || IsOwn(outer.Fill, inner.Fill)
         || (outer.Fill is null != inner.Fill is null && outer.Side != inner.Side);
 

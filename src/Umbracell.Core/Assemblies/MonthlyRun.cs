@@ -10,13 +10,20 @@ internal sealed class MonthlyRun
     private const double ReadsWet = 100 - MonthlyYear.Alike;
 
     private readonly Lazy<TightestFill> _tightest;
-    private readonly double[] _saturation, _stored, _pressure, _sums;
+    private readonly double[] _saturation,
+        _stored,
+        _pressure,
+        _sums;
 
     public MonthlyRun(SectionCase section, SectionHeat heat, YearOfAir year)
     {
         (Path, Year, _tightest) = (MoisturePath.Of(section, heat), year, new(() => new(section, year)));
         var n = Path.Count;
-        (_saturation, _stored, _pressure) = (new double[YearOfAir.Months * n], new double[YearOfAir.Months * n], new double[YearOfAir.Months * n]);
+        (_saturation, _stored, _pressure) = (
+            new double[YearOfAir.Months * n],
+            new double[YearOfAir.Months * n],
+            new double[YearOfAir.Months * n]
+        );
         _sums = new double[YearOfAir.Months];
         for (var month = 0; month < YearOfAir.Months; month++)
         {
@@ -51,7 +58,15 @@ internal sealed class MonthlyRun
     {
         var node = _sums[month] > MonthlyYear.Lies ? WettestNode(month) : DampestNode(month);
         return new(
-            Year.Outdoor[month], Year.Indoor[month], Path.PlaceOf(node), TemperatureAt(node, month), Humidity(node, month), _sums[month] - Before(month), _sums[month], surfaceHumidity);
+            Year.Outdoor[month],
+            Year.Indoor[month],
+            Path.PlaceOf(node),
+            TemperatureAt(node, month),
+            Humidity(node, month),
+            _sums[month] - Before(month),
+            _sums[month],
+            surfaceHumidity
+        );
     }
 
     /// <summary>The years of the places that water can harm.</summary>
@@ -81,7 +96,16 @@ internal sealed class MonthlyRun
         }
 
         var told = worst < 0 ? dampest : worst;
-        return new(at.Place, temperatures, humidities, told, worst >= 0, at.Own, IsUntold(at.Node, told), Year.IndoorVapour[told] < Year.OutdoorVapour[told])
+        return new(
+            at.Place,
+            temperatures,
+            humidities,
+            told,
+            worst >= 0,
+            at.Own,
+            IsUntold(at.Node, told),
+            Year.IndoorVapour[told] < Year.OutdoorVapour[told]
+        )
         {
             How = () => new MonthlyWorkings(this).Humidity(at.Node, told),
         };
@@ -95,7 +119,8 @@ internal sealed class MonthlyRun
     }
 
     /// <summary>The month at whose end most lies in the section.</summary>
-    public static int Wettest(IReadOnlyList<MonthOfSection> months) => Enumerable.Range(0, months.Count).MaxBy(month => months[month].Stored);
+    public static int Wettest(IReadOnlyList<MonthOfSection> months) =>
+        Enumerable.Range(0, months.Count).MaxBy(month => months[month].Stored);
 
     // The last bit decides nothing: of equals the first is told, on every machine the same.
     private static bool IsOver(double one, double other) => one > other + 1e-7;
@@ -154,7 +179,8 @@ internal sealed class MonthlyRun
     /// <summary>What lies on an interface at the end of a month, kg/m².</summary>
     public double Stored(int node, int month) => _stored[month * Path.Count + node];
 
-    private double OutdoorHumidity(int month) => 100 * Year.OutdoorVapour[month] / AnnexE.Saturation(Year.Outdoor[month].Temperature.Celsius);
+    private double OutdoorHumidity(int month) =>
+        100 * Year.OutdoorVapour[month] / AnnexE.Saturation(Year.Outdoor[month].Temperature.Celsius);
 
     /// <summary>Temperature at an interface.</summary>
     public Temperature TemperatureAt(int node, int month) => Path.TemperatureAt(node, Year.Outdoor[month], Year.Indoor[month]);

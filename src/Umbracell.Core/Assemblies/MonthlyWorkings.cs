@@ -9,7 +9,8 @@ internal sealed class MonthlyWorkings(MonthlyRun run)
 {
     private const string Source = "ISO 13788, clause 6: monthly means, diffusion alone";
 
-    /// <summary>How the greatest store came about: month by month from the driest, with pressures and flows of the month that brought most.</summary>
+    /// <summary>How the greatest store came about: month by month from the driest, with pressures and flows of the month that brought
+    /// most.</summary>
     public Working? Condensate(IReadOnlyList<MonthOfSection> months)
     {
         var wettest = MonthlyRun.Wettest(months);
@@ -34,8 +35,21 @@ internal sealed class MonthlyWorkings(MonthlyRun run)
             terms.Add(new("m_0", "condensateBefore", new(left, Dimension.MassPerArea)));
         }
 
-        terms.AddRange(span.Select(month => new WorkingTerm($"Δm_{month + 1}", $"monthCondensed:{month + 1}", new(months[month].Condensed, Dimension.MassPerArea), month == brought ? Flows(month) : null)));
-        return new("condensate", left > MonthlyYear.Lies ? "m = m_0 + Σ Δm" : "m = Σ Δm", terms, new(months[wettest].Stored, Dimension.MassPerArea), Source);
+        terms.AddRange(
+            span.Select(month => new WorkingTerm(
+                $"Δm_{month + 1}",
+                $"monthCondensed:{month + 1}",
+                new(months[month].Condensed, Dimension.MassPerArea),
+                month == brought ? Flows(month) : null
+            ))
+        );
+        return new(
+            "condensate",
+            left > MonthlyYear.Lies ? "m = m_0 + Σ Δm" : "m = Σ Δm",
+            terms,
+            new(months[wettest].Stored, Dimension.MassPerArea),
+            Source
+        );
     }
 
     // Pressures and flows of a month at the interface on which most of it condenses.
@@ -48,13 +62,11 @@ internal sealed class MonthlyWorkings(MonthlyRun run)
         do
         {
             inner++;
-        }
-        while (inner < n && !Holds(inner));
+        } while (inner < n && !Holds(inner));
         do
         {
             outer--;
-        }
-        while (outer >= 0 && !Holds(outer));
+        } while (outer >= 0 && !Holds(outer));
         var here = run.Pressure(node, month);
         var room = inner == n ? run.Year.IndoorVapour[month] : run.Pressure(inner, month);
         var outdoors = outer < 0 ? run.Year.OutdoorVapour[month] : run.Pressure(outer, month);
@@ -68,36 +80,41 @@ internal sealed class MonthlyWorkings(MonthlyRun run)
             "Δm = m_in − m_out",
             [new("m_in", "vapourArrives", fromRoom.Result, fromRoom), new("m_out", "vapourLeaves", toWeather.Result, toWeather)],
             new(arrives - leaves, Dimension.MassPerArea),
-            Source);
+            Source
+        );
 
         bool Holds(int i) => run.Stored(i, month) > 0 || run.Stored(i, before) > 0;
     }
 
-    private static Working Flow(string name, double permeance, double from, string fromName, double to, string toName, double seconds) => new(
-        name,
-        "m = W (p_from − p_to) t",
-        [
-            new("W", "permeanceBetween", new Permeance(permeance).ToFigure()),
-            new("p_from", fromName, new Pressure(from).ToFigure()),
-            new("p_to", toName, new Pressure(to).ToFigure()),
-            new("t", "monthLong", Figure.Duration(TimeSpan.FromSeconds(seconds))),
-        ],
-        new(permeance * (from - to) * seconds, Dimension.MassPerArea),
-        Source);
+    private static Working Flow(string name, double permeance, double from, string fromName, double to, string toName, double seconds) =>
+        new(
+            name,
+            "m = W (p_from − p_to) t",
+            [
+                new("W", "permeanceBetween", new Permeance(permeance).ToFigure()),
+                new("p_from", fromName, new Pressure(from).ToFigure()),
+                new("p_to", toName, new Pressure(to).ToFigure()),
+                new("t", "monthLong", Figure.Duration(TimeSpan.FromSeconds(seconds))),
+            ],
+            new(permeance * (from - to) * seconds, Dimension.MassPerArea),
+            Source
+        );
 
     /// <summary>How the humidity at an interface came about.</summary>
-    public Working Humidity(int node, int month) => new(
-        "placeHumidity",
-        "φ = p / p_sat",
-        [
-            new("p", "pressureAtPlace", new Pressure(run.Pressure(node, month)).ToFigure()),
-            new("p_sat", "saturationAtPlace", new Pressure(run.Saturation(node, month)).ToFigure()),
-            new("T", "temperatureAtPlace", run.TemperatureAt(node, month).ToFigure()),
-            new("p_out", "pressureOutside", new Pressure(run.Year.OutdoorVapour[month]).ToFigure()),
-            new("p_in", "pressureRoomSide", new Pressure(run.Year.IndoorVapour[month]).ToFigure()),
-        ],
-        new(run.Humidity(node, month), Dimension.RelativeHumidity),
-        "ISO 13788: vapour pressure by shares of vapour resistance, never over saturation (annex E)");
+    public Working Humidity(int node, int month) =>
+        new(
+            "placeHumidity",
+            "φ = p / p_sat",
+            [
+                new("p", "pressureAtPlace", new Pressure(run.Pressure(node, month)).ToFigure()),
+                new("p_sat", "saturationAtPlace", new Pressure(run.Saturation(node, month)).ToFigure()),
+                new("T", "temperatureAtPlace", run.TemperatureAt(node, month).ToFigure()),
+                new("p_out", "pressureOutside", new Pressure(run.Year.OutdoorVapour[month]).ToFigure()),
+                new("p_in", "pressureRoomSide", new Pressure(run.Year.IndoorVapour[month]).ToFigure()),
+            ],
+            new(run.Humidity(node, month), Dimension.RelativeHumidity),
+            "ISO 13788: vapour pressure by shares of vapour resistance, never over saturation (annex E)"
+        );
 
     private static int Before(int month) => (month + YearOfAir.Months - 1) % YearOfAir.Months;
 }

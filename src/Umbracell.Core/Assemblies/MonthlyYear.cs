@@ -14,19 +14,37 @@ namespace Umbracell.Core.Assemblies;
 /// <param name="Stored">Lying in the section at the end of the month, kg/m².</param>
 /// <param name="SurfaceHumidity">Relative humidity at the inner surface with a resistance of 0.25 m²K/W, percent.</param>
 public readonly record struct MonthOfSection(
-    MonthAir Outdoor, MonthAir Indoor, HarmedPlace At, Temperature AtTemperature, double AtHumidity, double Condensed, double Stored, double SurfaceHumidity);
+    MonthAir Outdoor,
+    MonthAir Indoor,
+    HarmedPlace At,
+    Temperature AtTemperature,
+    double AtHumidity,
+    double Condensed,
+    double Stored,
+    double SurfaceHumidity
+);
 
 /// <summary>The year of a place that water can harm.</summary>
 /// <param name="Place">Which.</param>
 /// <param name="Temperatures">Mean temperature by month, January first.</param>
 /// <param name="Humidities">Relative humidity by month, percent, at most 100; over ice below 0 °C.</param>
-/// <param name="Worst">Its dampest month, 0 for January. At the covering's back only months damper than the air outdoors count, as long as there are any.</param>
+/// <param name="Worst">Its dampest month, 0 for January. At the covering's back only months damper than the air outdoors count, as long
+/// as there are any.</param>
 /// <param name="Counts">Whether it is damper than the weather alone makes it; always, but at the covering's back.</param>
 /// <param name="Own">Whether it lies within what is put in: fibre or open foam against other foam.</param>
-/// <param name="Untold">Whether it reads wet however tight the fill is, since what lies beyond it lets nothing out: steady means cannot tell one fill from another there.</param>
+/// <param name="Untold">Whether it reads wet however tight the fill is, since what lies beyond it lets nothing out: steady means cannot
+/// tell one fill from another there.</param>
 /// <param name="Inward">Whether vapour drives from outside to the room in its dampest month.</param>
 public sealed record PlaceYear(
-    HarmedPlace Place, IReadOnlyList<Temperature> Temperatures, IReadOnlyList<double> Humidities, int Worst, bool Counts, bool Own, bool Untold, bool Inward)
+    HarmedPlace Place,
+    IReadOnlyList<Temperature> Temperatures,
+    IReadOnlyList<double> Humidities,
+    int Worst,
+    bool Counts,
+    bool Own,
+    bool Untold,
+    bool Inward
+)
 {
     /// <summary>How its greatest humidity came about.</summary>
     public Working Working => How();
@@ -38,7 +56,8 @@ public sealed record PlaceYear(
     public double Greatest => Humidities[Worst];
 }
 
-/// <summary>A year of monthly means through an assembly: condensate built up and dried, humidity at every place that water can harm, mould at the inner surface (ISO 13788).</summary>
+/// <summary>A year of monthly means through an assembly: condensate built up and dried, humidity at every place that water can harm,
+/// mould at the inner surface (ISO 13788).</summary>
 public sealed record MonthlyYear
 {
     /// <summary>Humidity at an interface over which wood grows mould when it lasts, percent.</summary>
@@ -59,7 +78,8 @@ public sealed record MonthlyYear
     /// <summary>Most that lies in the section at the end of a month, kg/m².</summary>
     public required double GreatestStored { get; init; }
 
-    /// <summary>What a year leaves behind that the next one does not dry either, kg/m²; nothing where the section dries out within the year.</summary>
+    /// <summary>What a year leaves behind that the next one does not dry either, kg/m²; nothing where the section dries out within the
+    /// year.</summary>
     public required double NeverDries { get; init; }
 
     /// <summary>Every place that water can harm, outermost first; at least one.</summary>

@@ -20,7 +20,13 @@ internal static class MonthlyYearFindings
         yield return Place(year.Dampest);
         var surface = year.Months.MaxBy(m => m.SurfaceHumidity);
         var dry = surface.SurfaceHumidity <= MonthlyYear.GreatestInterfaceHumidity;
-        yield return new("yearSurface", dry ? "dry" : "damp", dry ? Verdict.Clear : Verdict.Care, Basis.Physics, "ISO 13788: inner surface under 80 % with a surface resistance of 0.25 m²K/W")
+        yield return new(
+            "yearSurface",
+            dry ? "dry" : "damp",
+            dry ? Verdict.Clear : Verdict.Care,
+            Basis.Physics,
+            "ISO 13788: inner surface under 80 % with a surface resistance of 0.25 m²K/W"
+        )
         {
             Measured = Humidity(surface.SurfaceHumidity),
             Limit = Humidity(MonthlyYear.GreatestInterfaceHumidity),
@@ -28,23 +34,26 @@ internal static class MonthlyYearFindings
         };
     }
 
-    /// <summary>The place a plan leaves damper than it is, and over the limit; null where there is none. Where the means cannot tell they cannot compare either.</summary>
+    /// <summary>The place a plan leaves damper than it is, and over the limit; null where there is none. Where the means cannot tell they
+    /// cannot compare either.</summary>
     public static Finding? Wetter(MonthlyYear planned, MonthlyYear before)
     {
         const double Limit = MonthlyYear.GreatestInterfaceHumidity;
-        var worst = planned.Places
-            .Where(p => p is { Counts: true, Untold: false } && p.Greatest > Limit)
+        var worst = planned
+            .Places.Where(p => p is { Counts: true, Untold: false } && p.Greatest > Limit)
             .Select(p => (After: p, Before: Same(p, before)))
             .Where(pair => pair.Before is { } was && pair.After.Greatest > was.Greatest + MonthlyYear.Alike)
             .OrderByDescending(pair => Math.Round(pair.After.Greatest - pair.Before!.Greatest, 6))
             .FirstOrDefault();
-        return worst.After is not { } place ? null : new("wetter", "year", Verdict.Care, Basis.Physics, Source)
-        {
-            Measured = Humidity(place.Greatest),
-            Limit = Humidity(worst.Before!.Greatest),
-            Words = Words(place.Worst, place.Place),
-            Worked = place.How,
-        };
+        return worst.After is not { } place
+            ? null
+            : new("wetter", "year", Verdict.Care, Basis.Physics, Source)
+            {
+                Measured = Humidity(place.Greatest),
+                Limit = Humidity(worst.Before!.Greatest),
+                Words = Words(place.Worst, place.Place),
+                Worked = place.How,
+            };
     }
 
     // The same face before: what is put in has taken the place of the air that stood there.
@@ -58,8 +67,10 @@ internal static class MonthlyYearFindings
     {
         var worst = year.Months.MaxBy(m => m.Stored);
         var much = year.NeverDries > 0 || year.GreatestStored > RunsOff;
-        var (name, verdict) = year.GreatestStored < MonthlyYear.Lies ? ("none", Verdict.Clear)
-            : much && year.LiesUntold && CondensationTables.Of(section, Covering.Unknown, year) is { Verdict: Verdict.Clear } ? ("untold", Verdict.Care)
+        var (name, verdict) =
+            year.GreatestStored < MonthlyYear.Lies ? ("none", Verdict.Clear)
+            : much && year.LiesUntold && CondensationTables.Of(section, Covering.Unknown, year) is { Verdict: Verdict.Clear }
+                ? ("untold", Verdict.Care)
             : year.NeverDries > 0 ? ("stays", Verdict.Hold)
             : much ? ("driesMuch", Verdict.Care)
             : ("dries", Verdict.Clear);
@@ -77,11 +88,23 @@ internal static class MonthlyYearFindings
         var dry = place.Greatest <= MonthlyYear.GreatestInterfaceHumidity;
 
         // What keeps vapour away belongs on the side it comes from; on the other it traps.
-        return new("yearInterface", dry ? "dry" : place.Untold ? "untold" : place.Inward ? "dampInward" : "damp", dry ? Verdict.Clear : Verdict.Care, Basis.Physics, Source)
+        return new(
+            "yearInterface",
+            dry ? "dry"
+                : place.Untold ? "untold"
+                : place.Inward ? "dampInward"
+                : "damp",
+            dry ? Verdict.Clear : Verdict.Care,
+            Basis.Physics,
+            Source
+        )
         {
             Measured = Humidity(place.Greatest),
             Limit = Humidity(MonthlyYear.GreatestInterfaceHumidity),
-            Figures = new Dictionary<string, Figure> { ["months"] = Figure.Count(place.Humidities.Count(h => h > MonthlyYear.GreatestInterfaceHumidity)) },
+            Figures = new Dictionary<string, Figure>
+            {
+                ["months"] = Figure.Count(place.Humidities.Count(h => h > MonthlyYear.GreatestInterfaceHumidity)),
+            },
             Words = Words(place.Worst, place.Place),
             Worked = place.How,
         };

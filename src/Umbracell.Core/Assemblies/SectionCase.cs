@@ -48,7 +48,14 @@ public enum FoamSide
 /// <param name="Share">Area share of the members with plates and headers, 0 to 0.9.</param>
 /// <param name="Conductivity">Of the member's material; not used where it is metal.</param>
 /// <param name="Profile">Section of a girt or steel stud; null elsewhere, or where it is not known.</param>
-public sealed record Members(MemberMaterial Material, Length Depth, Length Spacing, double Share, ThermalConductivity Conductivity, MetalProfile? Profile = null);
+public sealed record Members(
+    MemberMaterial Material,
+    Length Depth,
+    Length Spacing,
+    double Share,
+    ThermalConductivity Conductivity,
+    MetalProfile? Profile = null
+);
 
 /// <summary>Air on both sides at design.</summary>
 /// <param name="Indoor">Room air temperature.</param>
@@ -101,7 +108,8 @@ public sealed record SectionCase
     /// <summary>Film set.</summary>
     public required FilmSet Films { get; init; }
 
-    /// <summary>What is put between or before the members, first the layer that lies on the substrate; empty for the bare assembly.</summary>
+    /// <summary>What is put between or before the members, first the layer that lies on the substrate; empty for the bare
+    /// assembly.</summary>
     public required IReadOnlyList<FillLayer> Fill { get; init; }
 
     /// <summary>The first foam: the one whose face is moved; null where no foam is sprayed.</summary>
@@ -129,22 +137,32 @@ public sealed record SectionCase
     public SlabTarget? SlabTarget { get; init; }
 
     /// <summary>R of all insulation as printed on it: what is put in, and boards that stand.</summary>
-    public ThermalResistance InsulationR => Fill.Aggregate(default(ThermalResistance), (sum, layer) => sum + layer.LabelR)
-        + Outboard.Concat(Inboard).Where(layer => layer.Material.IsInsulation).Aggregate(default(ThermalResistance), (sum, layer) => sum + layer.Resistance);
+    public ThermalResistance InsulationR =>
+        Fill.Aggregate(default(ThermalResistance), (sum, layer) => sum + layer.LabelR)
+        + Outboard
+            .Concat(Inboard)
+            .Where(layer => layer.Material.IsInsulation)
+            .Aggregate(default(ThermalResistance), (sum, layer) => sum + layer.Resistance);
 
     /// <summary>Model-code climate zone such as <c>6A</c>, where known.</summary>
     public string? ClimateZone { get; init; }
 
-    /// <summary>Depth left for foam between substrate (or baffle) and the inner face of the members; null where nothing bounds it.</summary>
-    public Length? FoamDepth => Members.Depth.Metres <= 0 ? null : new Length(Math.Max(0, (Members.Depth - VentChannel - (Baffle?.Thickness ?? Length.Zero)).Metres));
+    /// <summary>Depth left for foam between substrate (or baffle) and the inner face of the members; null where nothing bounds
+    /// it.</summary>
+    public Length? FoamDepth =>
+        Members.Depth.Metres <= 0
+            ? null
+            : new Length(Math.Max(0, (Members.Depth - VentChannel - (Baffle?.Thickness ?? Length.Zero)).Metres));
 
-    /// <summary>Heat through a metre of metal member as the conduction model gave it, W/(m·K), by the share of the depth that is filled; null leaves it to the fin estimate or the table. Thicknesses are sought with it; each study solves anew for its own.</summary>
+    /// <summary>Heat through a metre of metal member as the conduction model gave it, W/(m·K), by the share of the depth that is filled;
+    /// null leaves it to the fin estimate or the table. Thicknesses are sought with it; each study solves anew for its own.</summary>
     public Curve? SolvedPsi { get; init; }
 
     /// <summary>ψ of this fill by <see cref="SolvedPsi"/>; null without it.</summary>
     internal double? PsiHere => SolvedPsi?.At(Conduction.MemberCurve.ShareOf(this));
 
-    /// <summary>Steps in which thicknesses are sought: a quarter inch with the US films, 5 mm with the ISO films. A property of the job, so that no answer depends on the units a person reads in.</summary>
+    /// <summary>Steps in which thicknesses are sought: a quarter inch with the US films, 5 mm with the ISO films. A property of the job,
+    /// so that no answer depends on the units a person reads in.</summary>
     public Length Step => Films == FilmSet.Us ? Length.FromInches(0.25) : Length.FromMillimetres(5);
 
     /// <summary>The same case without anything put in.</summary>
@@ -171,13 +189,17 @@ public sealed record SectionCase
             }
         }
 
-        return this with { Fill = [.. layers.Where(layer => layer.Thickness > Length.Zero)] };
+        return this with
+        {
+            Fill = [.. layers.Where(layer => layer.Thickness > Length.Zero)],
+        };
     }
 
-    private static FillLayer Thickened(FillLayer layer, Length thickness) => layer switch
-    {
-        SlabFill slab => slab with { Layer = slab.Layer with { Thickness = thickness }, Thickness = thickness },
-        BattFill batt => batt.In(thickness),
-        _ => layer with { Thickness = thickness },
-    };
+    private static FillLayer Thickened(FillLayer layer, Length thickness) =>
+        layer switch
+        {
+            SlabFill slab => slab with { Layer = slab.Layer with { Thickness = thickness }, Thickness = thickness },
+            BattFill batt => batt.In(thickness),
+            _ => layer with { Thickness = thickness },
+        };
 }

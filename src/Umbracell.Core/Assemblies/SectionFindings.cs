@@ -65,7 +65,15 @@ internal static class SectionFindings
     private static Finding Slab(SectionStudy study, SlabTarget target)
     {
         var (installed, met, thickness) = (study.Case.InsulationR, target.IsMetBy(study.Case), study.ThicknessForTarget);
-        return new("target", met ? "slabMet" : thickness is null ? "slabOutOfReach" : "slabShort", met ? Verdict.Clear : Verdict.Care, Basis.ModelCode, target.Edition)
+        return new(
+            "target",
+            met ? "slabMet"
+                : thickness is null ? "slabOutOfReach"
+                : "slabShort",
+            met ? Verdict.Clear : Verdict.Care,
+            Basis.ModelCode,
+            target.Edition
+        )
         {
             Measured = installed.ToFigure(),
             Limit = target.LeastR.ToFigure(),
@@ -86,13 +94,19 @@ internal static class SectionFindings
 
         if (study.Case.Target is not { } target)
         {
-            return new("target", "none", Verdict.Clear, Basis.ModelCode, "No target applies to this surface") { Measured = study.WholeU.ToFigure() };
+            return new("target", "none", Verdict.Clear, Basis.ModelCode, "No target applies to this surface")
+            {
+                Measured = study.WholeU.ToFigure(),
+            };
         }
 
         var margin = target.GreatestU.WattsPerSquareMetreKelvin - study.WholeU.WattsPerSquareMetreKelvin;
         var thickness = study.ThicknessForTarget;
         var reachable = thickness is { } t && (study.GreatestFit is not { } fit || t <= fit);
-        var shortCase = thickness is null ? "outOfReach" : reachable ? "short" : "deeperThanFits";
+        var shortCase =
+            thickness is null ? "outOfReach"
+            : reachable ? "short"
+            : "deeperThanFits";
         return new("target", margin >= 0 ? "met" : shortCase, margin >= 0 ? Verdict.Clear : Verdict.Care, Basis.ModelCode, target.Edition)
         {
             Measured = study.WholeU.ToFigure(),
@@ -109,11 +123,26 @@ internal static class SectionFindings
         var counts = study.Case.Fill.Any(layer => layer.StopsAir);
         if (study.Case.Foam is not { } foam)
         {
-            return new("airBarrier", counts ? "board" : "none", counts ? Verdict.Clear : Verdict.Care, Basis.Practice, "Choice rule E11: a board with sealed edges stops air, fibre does not") { Measured = study.Case.FillThickness.ToThickness() };
+            return new(
+                "airBarrier",
+                counts ? "board" : "none",
+                counts ? Verdict.Clear : Verdict.Care,
+                Basis.Practice,
+                "Choice rule E11: a board with sealed edges stops air, fibre does not"
+            )
+            {
+                Measured = study.Case.FillThickness.ToThickness(),
+            };
         }
 
         var from = foam.Sheet.AirBarrierFrom;
-        return new("airBarrier", counts ? "counts" : "tooThin", counts ? Verdict.Clear : Verdict.Care, Basis.ProductSheet, $"{foam.Sheet.Name}, {foam.Sheet.Edition}: air barrier")
+        return new(
+            "airBarrier",
+            counts ? "counts" : "tooThin",
+            counts ? Verdict.Clear : Verdict.Care,
+            Basis.ProductSheet,
+            $"{foam.Sheet.Name}, {foam.Sheet.Edition}: air barrier"
+        )
         {
             Measured = foam.Thickness.ToThickness(),
             Limit = from.ToThickness(),
@@ -128,13 +157,27 @@ internal static class SectionFindings
         var passes = CondensationTables.Of(study.Case, Covering.Unknown, null) is { Verdict: Verdict.Clear };
         var needed = ColdZones.Holds(study.Case.ClimateZone) && FacesOutdoors(study.Case.Kind) && !passes;
         var meets = study.FillClass <= VapourClass.II;
-        var class2 = study.Case.Foam is { } foam && VapourResistance.ThicknessFor(foam.Sheet.Permeability, VapourClass.II) is var t && t <= foam.Sheet.ThickestRated ? t : (Length?)null;
-        return new("vapourClass", meets ? "retards" : needed ? "zoneWantsClass2" : "open", needed && !meets ? Verdict.Care : Verdict.Clear, Basis.ModelCode, "IRC R702.7 and R806.5, 2021: Class II or better in zones 4C and 5 to 8")
+        var class2 =
+            study.Case.Foam is { } foam
+            && VapourResistance.ThicknessFor(foam.Sheet.Permeability, VapourClass.II) is var t
+            && t <= foam.Sheet.ThickestRated
+                ? t
+                : (Length?)null;
+        return new(
+            "vapourClass",
+            meets ? "retards"
+                : needed ? "zoneWantsClass2"
+                : "open",
+            needed && !meets ? Verdict.Care : Verdict.Clear,
+            Basis.ModelCode,
+            "IRC R702.7 and R806.5, 2021: Class II or better in zones 4C and 5 to 8"
+        )
         {
             Measured = study.FillPermeance.ToFigure(),
             Limit = VapourResistance.GreatestOf(VapourClass.II).ToFigure(),
             Words = new Dictionary<string, string> { ["class"] = study.FillClass.ToString(), ["zone"] = study.Case.ClimateZone ?? "" },
-            Remedies = needed && !meets && class2 is { } reachable ? [Remedy.Of("goToThickness", "thickness", reachable.ToThickness())] : [],
+            Remedies =
+                needed && !meets && class2 is { } reachable ? [Remedy.Of("goToThickness", "thickness", reachable.ToThickness())] : [],
             Working = study.Workings["foamPermeance"],
         };
     }
@@ -142,19 +185,33 @@ internal static class SectionFindings
     // Heat that spreads sideways into a deep member is left out by the parallel path: near a target the two methods may part.
     private static Finding? Framing(SectionStudy study)
     {
-        if (study.Case.Target?.GreatestU.WattsPerSquareMetreKelvin is not { } target || study.CombinedU?.WattsPerSquareMetreKelvin is not { } combined)
+        if (
+            study.Case.Target?.GreatestU.WattsPerSquareMetreKelvin is not { } target
+            || study.CombinedU?.WattsPerSquareMetreKelvin is not { } combined
+        )
         {
             return null;
         }
 
         var parallel = study.ParallelU.WattsPerSquareMetreKelvin;
         var (meets, combinedMeets) = (parallel <= target, combined <= target);
-        if (combined <= parallel || (meets == combinedMeets && Math.Min(Math.Abs(parallel - target), Math.Abs(combined - target)) > NearTarget * target))
+        if (
+            combined <= parallel
+            || (meets == combinedMeets && Math.Min(Math.Abs(parallel - target), Math.Abs(combined - target)) > NearTarget * target)
+        )
         {
             return null;
         }
 
-        return new("framing", meets != combinedMeets ? "part" : meets ? "bothMeet" : "neitherMeets", meets && combinedMeets ? Verdict.Clear : Verdict.Care, Basis.Physics, "ISO 6946: parallel path and the mean of its two limits")
+        return new(
+            "framing",
+            meets != combinedMeets ? "part"
+                : meets ? "bothMeet"
+                : "neitherMeets",
+            meets && combinedMeets ? Verdict.Clear : Verdict.Care,
+            Basis.Physics,
+            "ISO 6946: parallel path and the mean of its two limits"
+        )
         {
             Measured = study.ParallelU.ToFigure(),
             Limit = study.Case.Target.GreatestU.ToFigure(),
@@ -170,7 +227,13 @@ internal static class SectionFindings
             return null;
         }
 
-        return new("battFit", "gap", Verdict.Care, Basis.Practice, "Batts are counted where they fill their space; the air beside them by ISO 6946 as a still space")
+        return new(
+            "battFit",
+            "gap",
+            Verdict.Care,
+            Basis.Practice,
+            "Batts are counted where they fill their space; the air beside them by ISO 6946 as a still space"
+        )
         {
             Measured = batt.Batt.Nominal.ToThickness(),
             Limit = batt.Space.ToThickness(),
@@ -184,7 +247,17 @@ internal static class SectionFindings
         var tooLow = section.VentChannel.Metres < LeastChannel.Metres - 1e-6;
         var span = new Length(section.Members.Spacing.Metres * (1 - section.Members.Share));
         var wide = span > WidestUnbackedBaffle;
-        return new("ventChannel", tooLow ? "tooLow" : wide ? "backBaffle" : "keeps", tooLow ? Verdict.Hold : wide ? Verdict.Care : Verdict.Clear, Basis.ModelCode, "IRC R806.3; choice rule E8")
+        return new(
+            "ventChannel",
+            tooLow ? "tooLow"
+                : wide ? "backBaffle"
+                : "keeps",
+            tooLow ? Verdict.Hold
+                : wide ? Verdict.Care
+                : Verdict.Clear,
+            Basis.ModelCode,
+            "IRC R806.3; choice rule E8"
+        )
         {
             Measured = section.VentChannel.ToThickness(),
             Limit = LeastChannel.ToThickness(),
@@ -192,7 +265,13 @@ internal static class SectionFindings
         };
     }
 
-    private static bool FacesOutdoors(SurfaceKind kind) => kind is
-        SurfaceKind.StudWall or SurfaceKind.SolidWall or SurfaceKind.MetalWall or SurfaceKind.MetalRoof or SurfaceKind.SteelBox
-        or SurfaceKind.BandJoist or SurfaceKind.UnventedDeck;
+    private static bool FacesOutdoors(SurfaceKind kind) =>
+        kind
+            is SurfaceKind.StudWall
+                or SurfaceKind.SolidWall
+                or SurfaceKind.MetalWall
+                or SurfaceKind.MetalRoof
+                or SurfaceKind.SteelBox
+                or SurfaceKind.BandJoist
+                or SurfaceKind.UnventedDeck;
 }

@@ -28,22 +28,33 @@ internal static class SectionFit
         return new(Math.Max(0, depth.Metres - kept - gap));
     }
 
-    private static bool EndsHard(SectionCase section) => section.Fill.LastOrDefault(layer => layer is not SlabFill) is FoamFill { Sheet.Cell: CellStructure.Closed };
+    private static bool EndsHard(SectionCase section) =>
+        section.Fill.LastOrDefault(layer => layer is not SlabFill) is FoamFill { Sheet.Cell: CellStructure.Closed };
 
     public static Finding Judge(SectionCase section)
     {
         if (section.FoamDepth is not { } depth || GreatestFoam(section) is not { } greatest)
         {
-            return new("fit", "unbounded", Verdict.Clear, Basis.Practice, "Nothing bounds the depth") { Measured = section.FillThickness.ToThickness() };
+            return new("fit", "unbounded", Verdict.Clear, Basis.Practice, "Nothing bounds the depth")
+            {
+                Measured = section.FillThickness.ToThickness(),
+            };
         }
 
         var t = section.FillThickness;
         var most = EndsHard(section) ? depth - ClosedCellGap : depth;
-        var (name, verdict) = t > depth + Grace ? ("tooThick", Verdict.Hold)
+        var (name, verdict) =
+            t > depth + Grace ? ("tooThick", Verdict.Hold)
             : t > most + Grace ? ("shaveHard", Verdict.Care)
-            : section.Fill.LastOrDefault(layer => layer is not SlabFill) is FoamFill { Sheet.Cell: CellStructure.Open } && t + Grace >= depth ? ("flush", Verdict.Clear)
+            : section.Fill.LastOrDefault(layer => layer is not SlabFill) is FoamFill { Sheet.Cell: CellStructure.Open }
+            && t + Grace >= depth
+                ? ("flush", Verdict.Clear)
             : ("fits", Verdict.Clear);
-        var figures = new Dictionary<string, Figure> { ["depth"] = depth.ToThickness(), ["free"] = new Length(Math.Max(0, (depth - t).Metres)).ToThickness() };
+        var figures = new Dictionary<string, Figure>
+        {
+            ["depth"] = depth.ToThickness(),
+            ["free"] = new Length(Math.Max(0, (depth - t).Metres)).ToThickness(),
+        };
         if (name == "flush" && section.Foam is { } foam)
         {
             // What stands over the face before the saw goes along it, and how much of all that was sprayed it is.
@@ -52,7 +63,13 @@ internal static class SectionFit
             figures["share"] = Figure.Percent(100 * (shaved.Extra / shaved.MeanDepth));
         }
 
-        return new("fit", name, verdict, Basis.Practice, "Choice rule E9: closed cell stops 1/2 in short of the face, open cell is shaved flush")
+        return new(
+            "fit",
+            name,
+            verdict,
+            Basis.Practice,
+            "Choice rule E9: closed cell stops 1/2 in short of the face, open cell is shaved flush"
+        )
         {
             Measured = t.ToThickness(),
             Limit = most.ToThickness(),

@@ -32,10 +32,12 @@ internal sealed record SectionHeat
 
     public required ThermalTransmittance WholeU { get; init; }
 
-    /// <summary>What steel studs leave of the cavity by the code's table; null where there are none, they are solved or there is no foam.</summary>
+    /// <summary>What steel studs leave of the cavity by the code's table; null where there are none, they are solved or there is no
+    /// foam.</summary>
     public SteelStuds.Corrected? Studs { get; init; }
 
-    /// <summary>Heat through a metre of metal member, W/(m·K); null where there are none, their section is not known or there is no foam.</summary>
+    /// <summary>Heat through a metre of metal member, W/(m·K); null where there are none, their section is not known or there is no
+    /// foam.</summary>
     public double? MemberPsi { get; init; }
 
     /// <summary>U by the table or the fin, where the conduction model took its place; null elsewhere.</summary>
@@ -53,14 +55,24 @@ internal sealed record SectionHeat
         var ventilated = section.VentChannel > Length.Zero;
         var inside = Films.Inside(section.Films, section.HeatFlow);
         var outside = Films.Outside(section.Films, section.HeatFlow, ventilated ? Exposure.Ventilated : section.Exposure);
-        IReadOnlyList<Layer> outboard = ventilated ? section.Baffle is { } baffle ? [baffle] : [] : section.Outboard;
+        IReadOnlyList<Layer> outboard = ventilated
+            ? section.Baffle is { } baffle
+                ? [baffle]
+                : []
+            : section.Outboard;
         var thickness = section.FillThickness;
         var fill = section.Fill.Aggregate(default(ThermalResistance), (sum, layer) => sum + layer.Resistance);
 
         // A space that nothing closes off is the room or the open air itself: its film is already counted.
         var closing = section.FoamAgainst == FoamSide.Outboard ? section.Inboard : outboard;
-        var freeWidth = closing.Count > 0 && section.FoamDepth is { } depth ? new Length(Math.Max(0, (depth - thickness).Metres)) : Length.Zero;
-        var free = AirSpace.Of(freeWidth, section.HeatFlow, FaceOfFill(section), closing.Count > 0 ? FaceBeside(section, closing) : AirSpace.OrdinaryFace);
+        var freeWidth =
+            closing.Count > 0 && section.FoamDepth is { } depth ? new Length(Math.Max(0, (depth - thickness).Metres)) : Length.Zero;
+        var free = AirSpace.Of(
+            freeWidth,
+            section.HeatFlow,
+            FaceOfFill(section),
+            closing.Count > 0 ? FaceBeside(section, closing) : AirSpace.OrdinaryFace
+        );
         var rest = outboard.Concat(section.Inboard).Aggregate(inside + outside, (sum, layer) => sum + layer.Resistance);
 
         var share = section.Members.Material == MemberMaterial.Wood ? section.Members.Share : 0;
@@ -95,9 +107,18 @@ internal sealed record SectionHeat
     private sealed record MetalHeat(ThermalTransmittance U, SteelStuds.Corrected? Studs, double? Psi, ThermalTransmittance? Estimate);
 
     // Without foam the metal adds little to what the bare skin passes; left out there, the foam's worth is not overstated.
-    private static MetalHeat? Metal(SectionCase section, ThermalTransmittance clear, ThermalResistance rest, ThermalResistance cavity, ThermalResistance inside)
+    private static MetalHeat? Metal(
+        SectionCase section,
+        ThermalTransmittance clear,
+        ThermalResistance rest,
+        ThermalResistance cavity,
+        ThermalResistance inside
+    )
     {
-        if (section.Members is not { Material: MemberMaterial.SteelStud or MemberMaterial.Girt } members || section.FillThickness <= Length.Zero)
+        if (
+            section.Members is not { Material: MemberMaterial.SteelStud or MemberMaterial.Girt } members
+            || section.FillThickness <= Length.Zero
+        )
         {
             return null;
         }
@@ -119,18 +140,36 @@ internal sealed record SectionHeat
         return new(WithMembers(solved ?? fin), null, solved ?? fin, solved is null ? null : WithMembers(fin));
 
         ThermalTransmittance WithMembers(double psi) =>
-            new(clear.WattsPerSquareMetreKelvin + psi / QuantityRangeException.Within("member spacing", members.Spacing.Metres, 0.05, 10, Dimension.Thickness));
+            new(
+                clear.WattsPerSquareMetreKelvin
+                    + psi / QuantityRangeException.Within("member spacing", members.Spacing.Metres, 0.05, 10, Dimension.Thickness)
+            );
     }
 
-    private static double FaceOfFill(SectionCase section) => section.Fill.Count > 0 && section.Fill[^1] is SlabFill slab ? slab.Layer.Material.Emittance : AirSpace.OrdinaryFace;
+    private static double FaceOfFill(SectionCase section) =>
+        section.Fill.Count > 0 && section.Fill[^1] is SlabFill slab ? slab.Layer.Material.Emittance : AirSpace.OrdinaryFace;
 
     // The layer that closes the space off: the first towards the room, or the last from outside.
-    private static double FaceBeside(SectionCase section, IReadOnlyList<Layer> closing) => (section.FoamAgainst == FoamSide.Outboard ? closing[0] : closing[^1]).Material.Emittance;
+    private static double FaceBeside(SectionCase section, IReadOnlyList<Layer> closing) =>
+        (section.FoamAgainst == FoamSide.Outboard ? closing[0] : closing[^1]).Material.Emittance;
 
     private static List<Slice> Slices(
-        SectionCase section, IReadOnlyList<Layer> outboard, ThermalResistance inside, ThermalResistance outside, ThermalResistance fill, ThermalResistance free, Length memberDepth, double share)
+        SectionCase section,
+        IReadOnlyList<Layer> outboard,
+        ThermalResistance inside,
+        ThermalResistance outside,
+        ThermalResistance fill,
+        ThermalResistance free,
+        Length memberDepth,
+        double share
+    )
     {
-        List<Slice> slices = [Slice.Continuous(outside), .. outboard.Concat(section.Inboard).Select(layer => Slice.Continuous(layer.Resistance)), Slice.Continuous(inside)];
+        List<Slice> slices =
+        [
+            Slice.Continuous(outside),
+            .. outboard.Concat(section.Inboard).Select(layer => Slice.Continuous(layer.Resistance)),
+            Slice.Continuous(inside),
+        ];
         if (share == 0)
         {
             slices.Add(Slice.Continuous(fill));

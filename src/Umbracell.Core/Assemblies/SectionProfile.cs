@@ -5,7 +5,8 @@ using Umbracell.Core.Quantities;
 namespace Umbracell.Core.Assemblies;
 
 /// <summary>One place in the section with its temperature and vapour at design.</summary>
-/// <param name="Key">What lies outboard of this place: a material id, <c>foam</c>, <c>freeSpace</c>, <c>ventChannel</c>, <c>outside</c>, <c>insideFilm</c>.</param>
+/// <param name="Key">What lies outboard of this place: a material id, <c>foam</c>, <c>freeSpace</c>, <c>ventChannel</c>, <c>outside</c>,
+/// <c>insideFilm</c>.</param>
 /// <param name="Depth">Distance from the outermost face.</param>
 /// <param name="Temperature">Temperature here.</param>
 /// <param name="VapourPressure">Vapour pressure here by diffusion alone, as if nothing condensed.</param>
@@ -26,7 +27,8 @@ public sealed record SectionProfile(IReadOnlyList<ProfilePoint> Points, Pressure
     /// <summary>Vapour pressure difference that drives vapour, positive outward. The direction of heat decides nothing.</summary>
     public Pressure OutwardDrive => Inside - Outside;
 
-    /// <summary>The place nearest its dew point at design. Below zero, vapour by diffusion alone would condense there while such weather lasts; a year's balance decides whether that matters.</summary>
+    /// <summary>The place nearest its dew point at design. Below zero, vapour by diffusion alone would condense there while such weather
+    /// lasts; a year's balance decides whether that matters.</summary>
     public ProfilePoint NearestDew => Points.MinBy(p => p.DewMargin.Kelvins);
 
     /// <summary>Where a part lies.</summary>
@@ -128,13 +130,42 @@ public sealed record SectionProfile(IReadOnlyList<ProfilePoint> Points, Pressure
     }
 
     private static Part Of(FillLayer layer) =>
-        new(layer.Key, layer.Thickness, layer.Resistance.SquareMetreKelvinsPerWatt, 1 / layer.Permeance.KilogramsPerPascalSecondSquareMetre, Side.Between) { Slices = layer.Slices, Fill = layer };
+        new(
+            layer.Key,
+            layer.Thickness,
+            layer.Resistance.SquareMetreKelvinsPerWatt,
+            1 / layer.Permeance.KilogramsPerPascalSecondSquareMetre,
+            Side.Between
+        )
+        {
+            Slices = layer.Slices,
+            Fill = layer,
+        };
 
     // Still air resists vapour as its own thickness does (ISO 13788 conventional permeability).
-    private static IEnumerable<Part> FreeSpace(SectionHeat heat) => heat.FreeWidth > Length.Zero
-        ? [new("freeSpace", heat.FreeWidth, heat.FreeSpace.SquareMetreKelvinsPerWatt, heat.FreeWidth.Metres / Permeance.StillAirPermeability, Side.Between)]
-        : [];
+    private static IEnumerable<Part> FreeSpace(SectionHeat heat) =>
+        heat.FreeWidth > Length.Zero
+            ?
+            [
+                new(
+                    "freeSpace",
+                    heat.FreeWidth,
+                    heat.FreeSpace.SquareMetreKelvinsPerWatt,
+                    heat.FreeWidth.Metres / Permeance.StillAirPermeability,
+                    Side.Between
+                ),
+            ]
+            : [];
 
     private static Part Of(Layer layer, Side side) =>
-        new(layer.Material.Id, layer.Thickness, layer.Resistance.SquareMetreKelvinsPerWatt, 1 / layer.Permeance.KilogramsPerPascalSecondSquareMetre, side) { Harm = layer.Material.Harm };
+        new(
+            layer.Material.Id,
+            layer.Thickness,
+            layer.Resistance.SquareMetreKelvinsPerWatt,
+            1 / layer.Permeance.KilogramsPerPascalSecondSquareMetre,
+            side
+        )
+        {
+            Harm = layer.Material.Harm,
+        };
 }

@@ -6,12 +6,15 @@ namespace Umbracell.Core.Assemblies;
 /// <summary>Thicknesses sought by their effect.</summary>
 internal static class SectionSearch
 {
-    /// <summary>Thinnest foam, on the job's step, that brings U to the target, or a slab's insulation to the R asked of it; null without a target or where no rated thickness does.</summary>
+    /// <summary>Thinnest foam, on the job's step, that brings U to the target, or a slab's insulation to the R asked of it; null without
+    /// a target or where no rated thickness does.</summary>
     public static Length? ThicknessForTarget(SectionCase section) =>
         section.SlabTarget is { } slab ? Thinnest(section, slab.IsMetBy)
-        : section.Target is not { } target ? null : Thinnest(section, at => SectionHeat.Of(at).WholeU.WattsPerSquareMetreKelvin <= target.GreatestU.WattsPerSquareMetreKelvin);
+        : section.Target is not { } target ? null
+        : Thinnest(section, at => SectionHeat.Of(at).WholeU.WattsPerSquareMetreKelvin <= target.GreatestU.WattsPerSquareMetreKelvin);
 
-    /// <summary>Thinnest foam on the job's step for which something holds that never stops holding as foam grows; null where no rated thickness does.</summary>
+    /// <summary>Thinnest foam on the job's step for which something holds that never stops holding as foam grows; null where no rated
+    /// thickness does.</summary>
     public static Length? Thinnest(SectionCase section, Func<SectionCase, bool> holds)
     {
         var step = section.Step;

@@ -32,13 +32,15 @@ public sealed record SectionStudy
     /// <summary>Heat through a metre of metal member, W/(m·K); null without metal of known section.</summary>
     public double? MemberPsi { get; init; }
 
-    /// <summary>Coldest metal the room's air touches at design: by the cell, or the flange by the fin estimate; null without metal of known section.</summary>
+    /// <summary>Coldest metal the room's air touches at design: by the cell, or the flange by the fin estimate; null without metal of
+    /// known section.</summary>
     public Temperature? ColdestMetal { get; init; }
 
     /// <summary>U by the table or the fin estimate, for comparison with what the cell gives; null where no cell is solved.</summary>
     public ThermalTransmittance? EstimateU { get; init; }
 
-    /// <summary>The members' cell in two dimensions; null where members are not metal of known section, and while a hand moves where the curve of their fills stands for it.</summary>
+    /// <summary>The members' cell in two dimensions; null where members are not metal of known section, and while a hand moves where the
+    /// curve of their fills stands for it.</summary>
     public MemberCell? MemberCell { get; init; }
 
     /// <summary>Whether members were reckoned in two dimensions: by the cell itself, or between cells of other fills.</summary>
@@ -50,7 +52,8 @@ public sealed record SectionStudy
     /// <summary>U by the combined method of ISO 6946; null where it refuses.</summary>
     public required ThermalTransmittance? CombinedU { get; init; }
 
-    /// <summary>The U held against the target: with metal of known section by conduction in two dimensions, with other steel studs by their correction, else combined under the ISO films where it is allowed, else parallel path.</summary>
+    /// <summary>The U held against the target: with metal of known section by conduction in two dimensions, with other steel studs by
+    /// their correction, else combined under the ISO films where it is allowed, else parallel path.</summary>
     public required ThermalTransmittance WholeU { get; init; }
 
     /// <summary>U of the assembly without foam, same films.</summary>
@@ -91,18 +94,31 @@ public sealed record SectionStudy
 
     /// <summary>Studies a section.</summary>
     /// <param name="section">The case.</param>
-    /// <param name="inMotion">Whether a hand is moving the foam: metal members then stand between cells solved for other fills, or on a coarser grid, within a hundredth of their own U, and the edge of a slab is not solved at all.</param>
-    /// <exception cref="QuantityRangeException">A thickness not above zero, or past what the sheet rates; air outside the psychrometric formulas.</exception>
+    /// <param name="inMotion">Whether a hand is moving the foam: metal members then stand between cells solved for other fills, or on a
+    /// coarser grid, within a hundredth of their own U, and the edge of a slab is not solved at all.</param>
+    /// <exception cref="QuantityRangeException">A thickness not above zero, or past what the sheet rates; air outside the psychrometric
+    /// formulas.</exception>
     public static SectionStudy Of(SectionCase section, bool inMotion = false)
     {
         QuantityRangeException.Within("foam thickness", section.FoamThickness.Metres, 1e-4, 1, Dimension.Thickness);
         // The edge of a slab is solved when the hand has come to rest.
-        section = section with { BeyondEdge = inMotion ? null : section.BeyondEdge, Fill = [.. section.Fill.Select(layer => layer is FoamFill foam ? foam with { Thickness = foam.Sheet.Rated(foam.Thickness) } : layer)] };
+        section = section with
+        {
+            BeyondEdge = inMotion ? null : section.BeyondEdge,
+            Fill =
+            [
+                .. section.Fill.Select(layer =>
+                    layer is FoamFill foam ? foam with { Thickness = foam.Sheet.Rated(foam.Thickness) } : layer
+                ),
+            ],
+        };
         var curve = MemberCurve.For(section);
         var between = inMotion && curve is not null && MemberCurve.StandsFor(section);
         var cell = between ? null : MemberCell.Of(section, inMotion ? MemberCell.FewVolumes : MemberCell.UsualVolumes);
         section = section with { SolvedPsi = section.SolvedPsi ?? curve?.Psi };
-        var heat = SectionHeat.Of(cell is null ? section : section with { SolvedPsi = new("ψ", [new(0, cell.Psi), new(1, cell.Psi)], Dimension.Number) });
+        var heat = SectionHeat.Of(
+            cell is null ? section : section with { SolvedPsi = new("ψ", [new(0, cell.Psi), new(1, cell.Psi)], Dimension.Number) }
+        );
         var permeance = VapourResistance.InSeries(section.Fill.Select(layer => layer.Permeance));
         var profile = SectionProfile.Of(section, heat);
         var lifts = section.Fill.OfType<FoamFill>().Select(foam => LiftPlan.For(foam.Sheet, foam.Thickness)).ToList();
@@ -118,7 +134,12 @@ public sealed record SectionStudy
             EstimateU = heat.EstimateU,
             MemberCell = cell,
             MembersSolved = cell is not null || between,
-            ColdestMetal = cell is not null ? cell.Coldest : between ? curve!.ColdestOf(section) : heat.MemberPsi is { } psi && section.Members is { Material: MemberMaterial.Girt, Profile: { } girt } ? Girts.Flange(girt, psi, heat.InsideFilm, section.Air.Indoor, section.Air.Outdoor) : null,
+            ColdestMetal =
+                cell is not null ? cell.Coldest
+                : between ? curve!.ColdestOf(section)
+                : heat.MemberPsi is { } psi && section.Members is { Material: MemberMaterial.Girt, Profile: { } girt }
+                    ? Girts.Flange(girt, psi, heat.InsideFilm, section.Air.Indoor, section.Air.Outdoor)
+                : null,
             ParallelU = heat.ParallelU,
             CombinedU = heat.CombinedU,
             WholeU = heat.WholeU,

@@ -13,7 +13,9 @@ internal static class SectionWorkings
         var cavity = Cavity(heat, foam, rest);
         var parallel = Parallel(study, heat, foam, rest);
         var combined = study.CombinedU is { } u ? Combined(study, parallel, u, heat) : null;
-        var whole = MetalWorkings.Of(study, heat, parallel, rest) ?? (study.Case.Films == FilmSet.Iso6946 && combined is not null ? combined : parallel);
+        var whole =
+            MetalWorkings.Of(study, heat, parallel, rest)
+            ?? (study.Case.Films == FilmSet.Iso6946 && combined is not null ? combined : parallel);
         var workings = new Dictionary<string, Working>
         {
             ["foamR"] = foam,
@@ -26,25 +28,38 @@ internal static class SectionWorkings
                 "cut = 1 − U / U_bare",
                 [new("U", "wholeU", study.WholeU.ToFigure(), whole), new("U_bare", "bareU", study.BareU.ToFigure())],
                 Figure.Percent(study.HeatCut * 100),
-                "Same assembly and films without foam"),
+                "Same assembly and films without foam"
+            ),
             ["freeSpace"] = new(
                 "freeSpace",
                 "w = d − t",
-                [new("d", "foamDepth", (study.Case.FoamDepth ?? study.Case.FillThickness).ToThickness()), new("t", "foamThickness", study.Case.FillThickness.ToThickness())],
+                [
+                    new("d", "foamDepth", (study.Case.FoamDepth ?? study.Case.FillThickness).ToThickness()),
+                    new("t", "foamThickness", study.Case.FillThickness.ToThickness()),
+                ],
                 heat.FreeWidth.ToThickness(),
-                "Depth left between foam and the face of the members; 0 where nothing closes it off"),
+                "Depth left between foam and the face of the members; 0 where nothing closes it off"
+            ),
             ["foamSd"] = new(
                 "foamSd",
                 "sd = δ₀ / M",
-                [new("δ₀", "airPermeability", new(Quantities.Permeance.StillAirPermeability, Dimension.Permeability)), new("M", "foamPermeance", study.FillPermeance.ToFigure())],
+                [
+                    new("δ₀", "airPermeability", new(Quantities.Permeance.StillAirPermeability, Dimension.Permeability)),
+                    new("M", "foamPermeance", study.FillPermeance.ToFigure()),
+                ],
                 new(study.FillPermeance.EquivalentAirThickness.Metres, Dimension.Span),
-                "ISO 13788: conventional permeability of air 2·10⁻¹⁰ kg/(Pa·s·m)"),
+                "ISO 13788: conventional permeability of air 2·10⁻¹⁰ kg/(Pa·s·m)"
+            ),
             ["drive"] = new(
                 "drive",
                 "Δp = p_in − p_out",
-                [new("p_in", "indoorVapour", study.Profile.Inside.ToFigure()), new("p_out", "outdoorVapour", study.Profile.Outside.ToFigure())],
+                [
+                    new("p_in", "indoorVapour", study.Profile.Inside.ToFigure()),
+                    new("p_out", "outdoorVapour", study.Profile.Outside.ToFigure()),
+                ],
                 study.Profile.OutwardDrive.ToFigure(),
-                "Saturation pressure times relative humidity on each side (ASHRAE Fundamentals, psychrometrics)"),
+                "Saturation pressure times relative humidity on each side (ASHRAE Fundamentals, psychrometrics)"
+            ),
         };
         workings["insideSurface"] = InsideSurface(study, heat);
         if (study.Lifts.Count > 0)
@@ -60,35 +75,55 @@ internal static class SectionWorkings
         return workings;
     }
 
-    private static Working Lifts(SectionStudy study) => study.Lifts is [var only]
-        ? only.Working
-        : new(
-            "lifts",
-            "n = " + string.Join(" + ", study.Lifts.Select((_, i) => Numbered("n", i + 1))),
-            [.. study.Lifts.Select((plan, i) => new WorkingTerm(Numbered("n", i + 1), "lifts", plan.Working.Result, plan.Working))],
-            Figure.Count(study.Lifts.Sum(plan => plan.Lifts.Count)),
-            "Lifts of each foam, one foam after the other");
+    private static Working Lifts(SectionStudy study) =>
+        study.Lifts is [var only]
+            ? only.Working
+            : new(
+                "lifts",
+                "n = " + string.Join(" + ", study.Lifts.Select((_, i) => Numbered("n", i + 1))),
+                [.. study.Lifts.Select((plan, i) => new WorkingTerm(Numbered("n", i + 1), "lifts", plan.Working.Result, plan.Working))],
+                Figure.Count(study.Lifts.Sum(plan => plan.Lifts.Count)),
+                "Lifts of each foam, one foam after the other"
+            );
 
     private static Working Fill(SectionStudy study)
     {
         var layers = study.Case.Fill.Select(LayerOfFill).ToList();
         return layers.Count == 1
             ? layers[0]
-            : new("fillR", "R_fill = " + string.Join(" + ", layers.Select((_, i) => Numbered("R", i + 1))), [.. layers.Select((w, i) => new WorkingTerm(Numbered("R", i + 1), w.Name, w.Result, w))], study.FillR.ToFigure(), "Layers in series");
+            : new(
+                "fillR",
+                "R_fill = " + string.Join(" + ", layers.Select((_, i) => Numbered("R", i + 1))),
+                [.. layers.Select((w, i) => new WorkingTerm(Numbered("R", i + 1), w.Name, w.Result, w))],
+                study.FillR.ToFigure(),
+                "Layers in series"
+            );
     }
 
-    private static Working LayerOfFill(FillLayer layer) => layer switch
-    {
-        FoamFill foam => FoamR(foam),
-        BattFill batt => new(
-            "battR",
-            "R = c · R_rated",
-            [new("R_rated", "battRated", batt.Batt.Rated.ToFigure()), new("c", "battKept", Figure.Number(batt.Resistance.SquareMetreKelvinsPerWatt / batt.Batt.Rated.SquareMetreKelvinsPerWatt)), new("t", "layerThickness", batt.Space.ToThickness()), new("t_rated", "battNominal", batt.Batt.Nominal.ToThickness())],
-            batt.Resistance.ToFigure(),
-            "Pressed to x = t / t_rated (1 at most) fibre keeps c = x (1 + s) / (1 + s x^1.5) of its R, s = 0.42 (10 kg/m³ / ρ)^1.5: the usual compressed-R tables within R-0.7. Over uneven foam the mean"),
-        SlabFill slab => LayerR(slab.Layer),
-        _ => throw new ArgumentOutOfRangeException(nameof(layer)),
-    };
+    private static Working LayerOfFill(FillLayer layer) =>
+        layer switch
+        {
+            FoamFill foam => FoamR(foam),
+            BattFill batt => new(
+                "battR",
+                "R = c · R_rated",
+                [
+                    new("R_rated", "battRated", batt.Batt.Rated.ToFigure()),
+                    new(
+                        "c",
+                        "battKept",
+                        Figure.Number(batt.Resistance.SquareMetreKelvinsPerWatt / batt.Batt.Rated.SquareMetreKelvinsPerWatt)
+                    ),
+                    new("t", "layerThickness", batt.Space.ToThickness()),
+                    new("t_rated", "battNominal", batt.Batt.Nominal.ToThickness()),
+                ],
+                batt.Resistance.ToFigure(),
+                "Pressed to x = t / t_rated (1 at most) fibre keeps c = x (1 + s) / (1 + s x^1.5) of its R, "
+                    + "s = 0.42 (10 kg/m³ / ρ)^1.5: the usual compressed-R tables within R-0.7. Over uneven foam the mean"
+            ),
+            SlabFill slab => LayerR(slab.Layer),
+            _ => throw new ArgumentOutOfRangeException(nameof(layer)),
+        };
 
     private static Working FoamR(FoamFill foam)
     {
@@ -98,7 +133,13 @@ internal static class SectionWorkings
         var first = sheet.AgedR.Points[0];
         if (t.Metres <= first.X)
         {
-            return new("foamR", "R = R₁ · t / t₁", [new("R₁", "sheetR", R(first.Y)), new("t", "foamThickness", t.ToThickness()), new("t₁", "sheetThickness", T(first.X))], result, source);
+            return new(
+                "foamR",
+                "R = R₁ · t / t₁",
+                [new("R₁", "sheetR", R(first.Y)), new("t", "foamThickness", t.ToThickness()), new("t₁", "sheetThickness", T(first.X))],
+                result,
+                source
+            );
         }
 
         var upper = sheet.AgedR.Points.First(p => p.X >= t.Metres - 1e-12);
@@ -106,9 +147,16 @@ internal static class SectionWorkings
         return new(
             "foamR",
             "R = R₁ + (R₂ − R₁) · (t − t₁) / (t₂ − t₁)",
-            [new("R₁", "sheetR", R(lower.Y)), new("R₂", "sheetR", R(upper.Y)), new("t", "foamThickness", t.ToThickness()), new("t₁", "sheetThickness", T(lower.X)), new("t₂", "sheetThickness", T(upper.X))],
+            [
+                new("R₁", "sheetR", R(lower.Y)),
+                new("R₂", "sheetR", R(upper.Y)),
+                new("t", "foamThickness", t.ToThickness()),
+                new("t₁", "sheetThickness", T(lower.X)),
+                new("t₂", "sheetThickness", T(upper.X)),
+            ],
             result,
-            source);
+            source
+        );
 
         static Figure R(double si) => new(si, Dimension.Resistance);
         static Figure T(double si) => new(si, Dimension.Thickness);
@@ -116,35 +164,70 @@ internal static class SectionWorkings
 
     private static Working Permeance(SectionStudy study)
     {
-        var layers = study.Case.Fill.Select(layer => layer switch
-        {
-            FoamFill foam => LayerPermeance("foamPermeance", foam.Sheet.Permeability, foam, $"{foam.Sheet.Name}, {foam.Sheet.Edition}: permeability of the bulk"),
-            BattFill batt => LayerPermeance("layerPermeance", batt.Batt.Material.Permeability, batt, batt.Batt.Material.Source),
-            SlabFill slab => LayerPermeance("layerPermeance", slab.Layer.Material.Permeability, slab, slab.Layer.Material.Source),
-            _ => throw new ArgumentOutOfRangeException(nameof(study)),
-        }).ToList();
+        var layers = study
+            .Case.Fill.Select(layer =>
+                layer switch
+                {
+                    FoamFill foam => LayerPermeance(
+                        "foamPermeance",
+                        foam.Sheet.Permeability,
+                        foam,
+                        $"{foam.Sheet.Name}, {foam.Sheet.Edition}: permeability of the bulk"
+                    ),
+                    BattFill batt => LayerPermeance("layerPermeance", batt.Batt.Material.Permeability, batt, batt.Batt.Material.Source),
+                    SlabFill slab => LayerPermeance("layerPermeance", slab.Layer.Material.Permeability, slab, slab.Layer.Material.Source),
+                    _ => throw new ArgumentOutOfRangeException(nameof(study)),
+                }
+            )
+            .ToList();
         return layers.Count == 1
             ? layers[0]
-            : new("foamPermeance", "1 / M = " + string.Join(" + ", layers.Select((_, i) => $"1 / {Numbered("M", i + 1)}")), [.. layers.Select((w, i) => new WorkingTerm(Numbered("M", i + 1), w.Name, w.Result, w))], study.FillPermeance.ToFigure(), "Permeances in series");
+            : new(
+                "foamPermeance",
+                "1 / M = " + string.Join(" + ", layers.Select((_, i) => $"1 / {Numbered("M", i + 1)}")),
+                [.. layers.Select((w, i) => new WorkingTerm(Numbered("M", i + 1), w.Name, w.Result, w))],
+                study.FillPermeance.ToFigure(),
+                "Permeances in series"
+            );
     }
 
     private static Working LayerPermeance(string name, Permeability permeability, FillLayer layer, string source) =>
-        new(name, "M = δ / t", [new("δ", "permeability", permeability.ToFigure()), new("t", "layerThickness", layer.Thickness.ToThickness())], layer.Permeance.ToFigure(), source);
+        new(
+            name,
+            "M = δ / t",
+            [new("δ", "permeability", permeability.ToFigure()), new("t", "layerThickness", layer.Thickness.ToThickness())],
+            layer.Permeance.ToFigure(),
+            source
+        );
 
     private static Working Rest(SectionCase section, SectionHeat heat)
     {
         List<WorkingTerm> terms = [new("R_se", "outsideFilm", heat.OutsideFilm.ToFigure())];
-        terms.AddRange(heat.Outboard.Concat(section.Inboard).Select((layer, i) => new WorkingTerm(Numbered("R", i + 1), "layer:" + layer.Material.Id, layer.Resistance.ToFigure(), LayerR(layer))));
+        terms.AddRange(
+            heat.Outboard.Concat(section.Inboard)
+                .Select(
+                    (layer, i) =>
+                        new WorkingTerm(Numbered("R", i + 1), "layer:" + layer.Material.Id, layer.Resistance.ToFigure(), LayerR(layer))
+                )
+        );
         terms.Add(new("R_si", "insideFilm", heat.InsideFilm.ToFigure()));
-        return new("restR", "R_rest = " + string.Join(" + ", terms.Select(t => t.Symbol)), terms, heat.Rest.ToFigure(), Films.Source(section.Films));
+        return new(
+            "restR",
+            "R_rest = " + string.Join(" + ", terms.Select(t => t.Symbol)),
+            terms,
+            heat.Rest.ToFigure(),
+            Films.Source(section.Films)
+        );
     }
 
-    private static Working LayerR(Layer layer) => new(
-        "layer:" + layer.Material.Id,
-        "R = t / k",
-        [new("t", "layerThickness", layer.Thickness.ToThickness()), new("k", "conductivity", layer.Material.Conductivity.ToFigure())],
-        layer.Resistance.ToFigure(),
-        layer.Material.Source);
+    private static Working LayerR(Layer layer) =>
+        new(
+            "layer:" + layer.Material.Id,
+            "R = t / k",
+            [new("t", "layerThickness", layer.Thickness.ToThickness()), new("k", "conductivity", layer.Material.Conductivity.ToFigure())],
+            layer.Resistance.ToFigure(),
+            layer.Material.Source
+        );
 
     // Temperature of the face towards the room between members, by its share of the resistance.
     private static Working InsideSurface(SectionStudy study, SectionHeat heat)
@@ -154,28 +237,52 @@ internal static class SectionWorkings
         return new(
             "insideSurface",
             "θ_si = θe + f · (θi − θe), f = 1 − R_si / R_T",
-            [new("θi", "indoorTemperature", indoor.ToFigure()), new("θe", "outdoorTemperature", outdoor.ToFigure()), new("R_si", "insideFilm", heat.InsideFilm.ToFigure()), new("R_T", "cavityR", study.CavityR.ToFigure()), new("f", "temperatureFactor", Figure.Number(factor))],
+            [
+                new("θi", "indoorTemperature", indoor.ToFigure()),
+                new("θe", "outdoorTemperature", outdoor.ToFigure()),
+                new("R_si", "insideFilm", heat.InsideFilm.ToFigure()),
+                new("R_T", "cavityR", study.CavityR.ToFigure()),
+                new("f", "temperatureFactor", Figure.Number(factor)),
+            ],
             new(outdoor.Celsius + factor * (indoor.Celsius - outdoor.Celsius), Dimension.Temperature),
-            "Resistance shares; temperature factor of ISO 13788");
+            "Resistance shares; temperature factor of ISO 13788"
+        );
     }
 
-    private static Working Cavity(SectionHeat heat, Working foam, Working rest) => new(
-        "cavityR",
-        "R = R_foam + R_air + R_rest",
-        [new("R_foam", foam.Name, heat.Fill.ToFigure(), foam), new("R_air", "freeSpace", heat.FreeSpace.ToFigure()), new("R_rest", "restR", heat.Rest.ToFigure(), rest)],
-        heat.CavityTotal.ToFigure(),
-        "Layers in series; air space by ISO 6946 table 8");
+    private static Working Cavity(SectionHeat heat, Working foam, Working rest) =>
+        new(
+            "cavityR",
+            "R = R_foam + R_air + R_rest",
+            [
+                new("R_foam", foam.Name, heat.Fill.ToFigure(), foam),
+                new("R_air", "freeSpace", heat.FreeSpace.ToFigure()),
+                new("R_rest", "restR", heat.Rest.ToFigure(), rest),
+            ],
+            heat.CavityTotal.ToFigure(),
+            "Layers in series; air space by ISO 6946 table 8"
+        );
 
     private static Working Parallel(SectionStudy study, SectionHeat heat, Working foam, Working rest)
     {
-        List<WorkingTerm> terms = [new("R_foam", foam.Name, heat.Fill.ToFigure(), foam), new("R_air", "freeSpace", heat.FreeSpace.ToFigure()), new("R_rest", "restR", heat.Rest.ToFigure(), rest)];
+        List<WorkingTerm> terms =
+        [
+            new("R_foam", foam.Name, heat.Fill.ToFigure(), foam),
+            new("R_air", "freeSpace", heat.FreeSpace.ToFigure()),
+            new("R_rest", "restR", heat.Rest.ToFigure(), rest),
+        ];
         if (heat.Share == 0)
         {
             return new("wholeU", "U = 1 / (R_foam + R_air + R_rest)", terms, study.ParallelU.ToFigure(), "Layers in series");
         }
 
         terms.InsertRange(0, [new("f", "memberShare", Figure.Number(heat.Share)), new("R_member", "member", heat.Member.ToFigure())]);
-        return new("wholeU", "U = f / (R_member + R_rest) + (1 − f) / (R_foam + R_air + R_rest)", terms, study.ParallelU.ToFigure(), "Parallel path (ASHRAE Fundamentals); upper limit of ISO 6946");
+        return new(
+            "wholeU",
+            "U = f / (R_member + R_rest) + (1 − f) / (R_foam + R_air + R_rest)",
+            terms,
+            study.ParallelU.ToFigure(),
+            "Parallel path (ASHRAE Fundamentals); upper limit of ISO 6946"
+        );
     }
 
     private static Working Combined(SectionStudy study, Working parallel, ThermalTransmittance combined, SectionHeat heat)
@@ -184,8 +291,15 @@ internal static class SectionWorkings
         var lower = new ThermalResistance(2 * combined.ToResistance().SquareMetreKelvinsPerWatt - upper.SquareMetreKelvinsPerWatt);
         return heat.Share == 0
             ? parallel
-            : new("combinedU", "U = 2 / (R_upper + R_lower)", [new("R_upper", "upperLimit", upper.ToFigure(), parallel), new("R_lower", "lowerLimit", lower.ToFigure())], combined.ToFigure(), "ISO 6946 combined method");
+            : new(
+                "combinedU",
+                "U = 2 / (R_upper + R_lower)",
+                [new("R_upper", "upperLimit", upper.ToFigure(), parallel), new("R_lower", "lowerLimit", lower.ToFigure())],
+                combined.ToFigure(),
+                "ISO 6946 combined method"
+            );
     }
 
-    private static string Numbered(string symbol, int n) => symbol + string.Concat(n.ToString(System.Globalization.CultureInfo.InvariantCulture).Select(c => (char)('₀' + (c - '0'))));
+    private static string Numbered(string symbol, int n) =>
+        symbol + string.Concat(n.ToString(System.Globalization.CultureInfo.InvariantCulture).Select(c => (char)('₀' + (c - '0'))));
 }

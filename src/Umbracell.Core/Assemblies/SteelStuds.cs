@@ -3,7 +3,8 @@ using Umbracell.Core.Quantities;
 namespace Umbracell.Core.Assemblies;
 
 /// <summary>Steel studs through the whole depth of a cavity: what is left of the cavity's R.</summary>
-/// <remarks>Framing and cavity correction factors of ASHRAE 90.1, taken over by the model codes. Between two entries the corrected R runs straight; outside them it is an estimate.</remarks>
+/// <remarks>Framing and cavity correction factors of ASHRAE 90.1, taken over by the model codes. Between two entries the corrected R runs
+/// straight; outside them it is an estimate.</remarks>
 public static class SteelStuds
 {
     private sealed record Line(double SpacingInches, double DepthInches, (double R, double Factor)[] Entries);
@@ -35,14 +36,19 @@ public static class SteelStuds
     /// <param name="cavity">R of the cavity without studs, 0 or more.</param>
     public static Corrected Of(Length spacing, Length depth, ThermalResistance cavity)
     {
-        // Closer studs and the next listed depth: never the better line where neither fits. Past the deepest line its corrected R is kept: a longer web leads no more heat, as the cell in two dimensions shows.
+        // Closer studs and the next listed depth: never the better line where neither fits. Past the deepest line its corrected R is
+        // kept: a longer web leads no more heat, as the cell in two dimensions shows.
         var spacingLine = spacing.Inches >= 24 - SpacingGraceInches ? 24 : ClosestListed;
         var lines = Table.Where(l => l.SpacingInches == spacingLine).ToList();
         var line = lines.Find(l => l.DepthInches >= depth.Inches - DepthGraceInches) ?? lines[^1];
-        var fits = Math.Abs(line.DepthInches - depth.Inches) <= DepthGraceInches && Math.Abs(spacing.Inches - spacingLine) <= SpacingGraceInches;
+        var fits =
+            Math.Abs(line.DepthInches - depth.Inches) <= DepthGraceInches && Math.Abs(spacing.Inches - spacingLine) <= SpacingGraceInches;
         var r = cavity.UsR;
         var (effective, listed) = Effective(line, r);
-        effective = spacing.Inches < ClosestListed - SpacingGraceInches ? Closer(effective, Math.Min(r, line.Entries[^1].R), spacing.Inches) : effective;
+        effective =
+            spacing.Inches < ClosestListed - SpacingGraceInches
+                ? Closer(effective, Math.Min(r, line.Entries[^1].R), spacing.Inches)
+                : effective;
         return new(ThermalResistance.FromUsR(effective), r > 0 ? effective / r : 1, !fits || !listed);
     }
 

@@ -4,11 +4,14 @@ using Umbracell.Core.Quantities;
 
 namespace Umbracell.Core.Assemblies;
 
-/// <summary>The same surface with the tightest fill there is: what reads wet even then reads wet under any system, and steady means cannot tell one from another.</summary>
-/// <remarks>The fill is the same for every system of a surface, so that all are held against one yardstick: the whole depth, and a permeance at the bound of Class I, which no foam is tighter than.</remarks>
+/// <summary>The same surface with the tightest fill there is: what reads wet even then reads wet under any system, and steady means
+/// cannot tell one from another.</summary>
+/// <remarks>The fill is the same for every system of a surface, so that all are held against one yardstick: the whole depth, and a
+/// permeance at the bound of Class I, which no foam is tighter than.</remarks>
 internal sealed class TightestFill
 {
-    /// <summary>A place that reads nearly wet under the tightest fill: between this and saturation lies nothing that steady means could tell, percent.</summary>
+    /// <summary>A place that reads nearly wet under the tightest fill: between this and saturation lies nothing that steady means could
+    /// tell, percent.</summary>
     private const double ReadsWet = 95;
 
     /// <summary>Depth where nothing bounds it.</summary>
@@ -44,7 +47,9 @@ internal sealed class TightestFill
             return false;
         }
 
-        var node = _path.Places[isOutside ? Math.Min(fromOutside, _path.Places.Count - 1) : Math.Max(0, _path.Places.Count - 1 - fromInside)].Node;
+        var node = _path
+            .Places[isOutside ? Math.Min(fromOutside, _path.Places.Count - 1) : Math.Max(0, _path.Places.Count - 1 - fromInside)]
+            .Node;
         var z = _path.Resistance;
         if ((isOutside ? z[node] : z[^1] - z[node]) < LetsNothingOut)
         {

@@ -36,8 +36,11 @@ public static class WoodFraming
     public static ThermalResistance LowerLimit(double share, IReadOnlyList<Slice> slices)
     {
         Check(share);
-        return new(slices.Where(s => s.Cavity.SquareMetreKelvinsPerWatt > 0)
-            .Sum(s => 1 / (share / s.Member.SquareMetreKelvinsPerWatt + (1 - share) / s.Cavity.SquareMetreKelvinsPerWatt)));
+        return new(
+            slices
+                .Where(s => s.Cavity.SquareMetreKelvinsPerWatt > 0)
+                .Sum(s => 1 / (share / s.Member.SquareMetreKelvinsPerWatt + (1 - share) / s.Cavity.SquareMetreKelvinsPerWatt))
+        );
     }
 
     /// <summary>ISO 6946 combined method: mean of the upper and the lower limit.</summary>

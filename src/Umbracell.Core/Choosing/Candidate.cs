@@ -57,10 +57,20 @@ public sealed record Candidate
 
     /// <summary>How the total came about.</summary>
     /// <param name="priorities">The weights.</param>
-    public Working TotalWorking(Priorities priorities) => new(
-        "totalScore",
-        "S = Σ w · s",
-        [.. Scores.SelectMany(s => new WorkingTerm[] { new("w", "weight:" + s.Part, Figure.Number(priorities.ShareOf(s.Part))), new("s", "score:" + s.Part, Figure.Number(s.Value), s.Working) })],
-        Figure.Number(Total),
-        "Weights of the job's priorities, made to add to one");
+    public Working TotalWorking(Priorities priorities) =>
+        new(
+            "totalScore",
+            "S = Σ w · s",
+            [
+                .. Scores.SelectMany(s =>
+                    new WorkingTerm[]
+                    {
+                        new("w", "weight:" + s.Part, Figure.Number(priorities.ShareOf(s.Part))),
+                        new("s", "score:" + s.Part, Figure.Number(s.Value), s.Working),
+                    }
+                ),
+            ],
+            Figure.Number(Total),
+            "Weights of the job's priorities, made to add to one"
+        );
 }

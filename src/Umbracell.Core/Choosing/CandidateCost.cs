@@ -7,18 +7,32 @@ using Umbracell.Core.Yield;
 
 namespace Umbracell.Core.Choosing;
 
-/// <summary>What a system costs on a surface and how long it takes: material and crew hours by the firm's rates, simple until the bid.</summary>
+/// <summary>What a system costs on a surface and how long it takes: material and crew hours by the firm's rates, simple until the
+/// bid.</summary>
 /// <param name="PerSquareMetre">Cost per m² of treated area; null where a price is missing.</param>
 /// <param name="HoursPerSquareMetre">Crew hours per m², set-up with it where the area is known.</param>
 /// <param name="Waits">Least waits between lifts, and between one foam and the next.</param>
 /// <param name="Missing">Sheets and materials without a price.</param>
 /// <param name="Lines">Lines the cost adds up from.</param>
-public sealed record CandidateCost(double? PerSquareMetre, double HoursPerSquareMetre, TimeSpan Waits, IReadOnlyList<string> Missing, IReadOnlyList<WorkingTerm> Lines)
+public sealed record CandidateCost(
+    double? PerSquareMetre,
+    double HoursPerSquareMetre,
+    TimeSpan Waits,
+    IReadOnlyList<string> Missing,
+    IReadOnlyList<WorkingTerm> Lines
+)
 {
     /// <summary>How the cost came about; null where a price is missing.</summary>
-    public Working? Working => PerSquareMetre is { } cost
-        ? new("candidateCost", "c = " + string.Join(" + ", Lines.Select(l => l.Symbol)), Lines, new(cost, Dimension.MoneyPerArea), "The firm's rates; yield by the sheet at the expected substrate")
-        : null;
+    public Working? Working =>
+        PerSquareMetre is { } cost
+            ? new(
+                "candidateCost",
+                "c = " + string.Join(" + ", Lines.Select(l => l.Symbol)),
+                Lines,
+                new(cost, Dimension.MoneyPerArea),
+                "The firm's rates; yield by the sheet at the expected substrate"
+            )
+            : null;
 
     internal static CandidateCost Of(ChoiceCase choice, CandidateKind kind, SectionCase section)
     {
@@ -28,7 +42,13 @@ public sealed record CandidateCost(double? PerSquareMetre, double HoursPerSquare
             sums.Add(section, layer);
         }
 
-        foreach (var board in section.Outboard.Concat(section.Inboard).Where(l => l.Material.IsInsulation).Except(choice.Section.Outboard).Except(choice.Section.Inboard))
+        foreach (
+            var board in section
+                .Outboard.Concat(section.Inboard)
+                .Where(l => l.Material.IsInsulation)
+                .Except(choice.Section.Outboard)
+                .Except(choice.Section.Inboard)
+        )
         {
             sums.Add(section, new SlabFill(board));
         }
@@ -49,7 +69,8 @@ public sealed record CandidateCost(double? PerSquareMetre, double HoursPerSquare
         private readonly List<LiftPlan> _lifts = [];
         private double _hours;
 
-        public void Money(string symbol, string name, double perM2, Working? from = null) => _lines.Add(new(symbol, name, new(perM2, Dimension.MoneyPerArea), from));
+        public void Money(string symbol, string name, double perM2, Working? from = null) =>
+            _lines.Add(new(symbol, name, new(perM2, Dimension.MoneyPerArea), from));
 
         public void Add(SectionCase section, FillLayer layer)
         {
@@ -76,8 +97,14 @@ public sealed record CandidateCost(double? PerSquareMetre, double HoursPerSquare
             var sheet = foam.Sheet;
             var lifts = LiftPlan.For(sheet, foam.Thickness);
             _lifts.Add(lifts);
-            var flush = sheet.Cell == CellStructure.Open && section.FoamDepth is { } depth && section.FillThickness.Metres >= depth.Metres - 1e-3;
-            var demand = FoamDemand.For(new(share), foam.Thickness, FoamDemand.DefaultScatter(sheet.Cell), flush ? FoamDemand.DefaultOverfill : null);
+            var flush =
+                sheet.Cell == CellStructure.Open && section.FoamDepth is { } depth && section.FillThickness.Metres >= depth.Metres - 1e-3;
+            var demand = FoamDemand.For(
+                new(share),
+                foam.Thickness,
+                FoamDemand.DefaultScatter(sheet.Cell),
+                flush ? FoamDemand.DefaultOverfill : null
+            );
             var yield = Yield(sheet, lifts.Lifts[0]);
             _hours += demand.Volume.BoardFeet / choice.Rates.BoardFeetPerHour(sheet);
             if (flush && choice.Rates.ShaveM2PerHour > 0)
@@ -93,18 +120,32 @@ public sealed record CandidateCost(double? PerSquareMetre, double HoursPerSquare
 
             price *= sheet.Cell == CellStructure.Open ? choice.OpenPriceFactor : 1;
             var cost = demand.Volume / yield.Expected * price;
-            Money("c_" + sheet.Cell.ToString().ToLowerInvariant(), "foamCost", cost, new(
+            Money(
+                "c_" + sheet.Cell.ToString().ToLowerInvariant(),
                 "foamCost",
-                "c = V / Y · p",
-                [new("V", "foamVolume", demand.Volume.ToFigure(), demand.Working), new("Y", "setYield", yield.Expected.ToFigure(), yield.Working), new("p", "setPrice", new(price, Dimension.Money))],
-                new(cost, Dimension.MoneyPerArea),
-                $"{sheet.Name}; one square metre"));
+                cost,
+                new(
+                    "foamCost",
+                    "c = V / Y · p",
+                    [
+                        new("V", "foamVolume", demand.Volume.ToFigure(), demand.Working),
+                        new("Y", "setYield", yield.Expected.ToFigure(), yield.Working),
+                        new("p", "setPrice", new(price, Dimension.Money)),
+                    ],
+                    new(cost, Dimension.MoneyPerArea),
+                    $"{sheet.Name}; one square metre"
+                )
+            );
         }
 
         // Out of the sheet's window nothing can be sprayed: the yield is then told for a substrate warmed to the window's nearer edge.
         private SetYield Yield(ProductSheet sheet, Length lift)
         {
-            var substrate = Math.Clamp(choice.Facts.ExpectedSubstrate?.Celsius ?? 21, sheet.YieldBySubstrate.First, sheet.YieldBySubstrate.Last);
+            var substrate = Math.Clamp(
+                choice.Facts.ExpectedSubstrate?.Celsius ?? 21,
+                sheet.YieldBySubstrate.First,
+                sheet.YieldBySubstrate.Last
+            );
             var drums = (sheet.Drums.Least.Celsius + sheet.Drums.Greatest.Celsius) / 2;
             return SetYield.For(sheet, new(new(substrate), new(drums), lift, null));
         }
@@ -126,12 +167,21 @@ public sealed record CandidateCost(double? PerSquareMetre, double HoursPerSquare
         public CandidateCost Told()
         {
             var hours = _hours + (choice.Facts.Treated is { SquareMetres: > 0 } area ? choice.Rates.SetUpHours / area.SquareMetres : 0);
-            Money("c_crew", "crewCost", hours * choice.Rates.CrewHour, new(
+            Money(
+                "c_crew",
                 "crewCost",
-                "c = h · p_h",
-                [new("h", "crewHours", Figure.Duration(TimeSpan.FromHours(hours))), new("p_h", "crewHour", new(choice.Rates.CrewHour, Dimension.Money))],
-                new(hours * choice.Rates.CrewHour, Dimension.MoneyPerArea),
-                "Crew hours for one square metre, set-up spread over the treated area"));
+                hours * choice.Rates.CrewHour,
+                new(
+                    "crewCost",
+                    "c = h · p_h",
+                    [
+                        new("h", "crewHours", Figure.Duration(TimeSpan.FromHours(hours))),
+                        new("p_h", "crewHour", new(choice.Rates.CrewHour, Dimension.Money)),
+                    ],
+                    new(hours * choice.Rates.CrewHour, Dimension.MoneyPerArea),
+                    "Crew hours for one square metre, set-up spread over the treated area"
+                )
+            );
             return new(_missing.Count > 0 ? null : _lines.Sum(l => l.Value.Si), hours, LiftPlan.LeastTimeOf(_lifts), _missing, _lines);
         }
     }

@@ -57,28 +57,133 @@ public enum CandidateKind
 /// <summary>Which systems are weighed on which kind of surface.</summary>
 public static class CandidateKinds
 {
-    private static readonly CandidateKind[] Walls = [CandidateKind.OpenCell, CandidateKind.DenseOpenCell, CandidateKind.ClosedCell, CandidateKind.ColdGrade, CandidateKind.ClosedThenOpen, CandidateKind.Hybrid, CandidateKind.BoardInboard, CandidateKind.BoardOutboard, CandidateKind.OpenCellCoated, CandidateKind.BattAlone];
-    private static readonly CandidateKind[] Metal = [CandidateKind.OpenCell, CandidateKind.OpenCellCoated, CandidateKind.ClosedCell, CandidateKind.ColdGrade, CandidateKind.ClosedThenOpen, CandidateKind.Hybrid, CandidateKind.ThinCoat];
-    private static readonly CandidateKind[] Floors = [CandidateKind.OpenCell, CandidateKind.DenseOpenCell, CandidateKind.ClosedCell, CandidateKind.ColdGrade, CandidateKind.ClosedThenOpen, CandidateKind.CutBoard, CandidateKind.BattAlone];
+    private static readonly CandidateKind[] Walls =
+    [
+        CandidateKind.OpenCell,
+        CandidateKind.DenseOpenCell,
+        CandidateKind.ClosedCell,
+        CandidateKind.ColdGrade,
+        CandidateKind.ClosedThenOpen,
+        CandidateKind.Hybrid,
+        CandidateKind.BoardInboard,
+        CandidateKind.BoardOutboard,
+        CandidateKind.OpenCellCoated,
+        CandidateKind.BattAlone,
+    ];
+    private static readonly CandidateKind[] Metal =
+    [
+        CandidateKind.OpenCell,
+        CandidateKind.OpenCellCoated,
+        CandidateKind.ClosedCell,
+        CandidateKind.ColdGrade,
+        CandidateKind.ClosedThenOpen,
+        CandidateKind.Hybrid,
+        CandidateKind.ThinCoat,
+    ];
+    private static readonly CandidateKind[] Floors =
+    [
+        CandidateKind.OpenCell,
+        CandidateKind.DenseOpenCell,
+        CandidateKind.ClosedCell,
+        CandidateKind.ColdGrade,
+        CandidateKind.ClosedThenOpen,
+        CandidateKind.CutBoard,
+        CandidateKind.BattAlone,
+    ];
 
     /// <summary>Systems weighed on a kind of surface, in the order they are shown before any figure is known.</summary>
-    public static IReadOnlyList<CandidateKind> For(SurfaceKind kind) => kind switch
-    {
-        SurfaceKind.StudWall => Walls,
-        SurfaceKind.InteriorPartition => [CandidateKind.OpenCell, CandidateKind.DenseOpenCell, CandidateKind.ClosedCell, CandidateKind.BattAlone],
-        SurfaceKind.SolidWall => [CandidateKind.OpenCell, CandidateKind.DenseOpenCell, CandidateKind.ClosedCell, CandidateKind.ColdGrade, CandidateKind.OpenCellCoated, CandidateKind.CutBoard],
-        SurfaceKind.MetalWall or SurfaceKind.MetalRoof or SurfaceKind.SteelBox => Metal,
-        SurfaceKind.BandJoist => [CandidateKind.OpenCell, CandidateKind.DenseOpenCell, CandidateKind.ClosedCell, CandidateKind.ColdGrade, CandidateKind.CutBoard, CandidateKind.BattAlone],
-        SurfaceKind.BasementWall => [CandidateKind.OpenCell, CandidateKind.ClosedCell, CandidateKind.ColdGrade, CandidateKind.CutBoard, CandidateKind.BattAlone],
-        SurfaceKind.CrawlFloor or SurfaceKind.CantileveredFloor => Floors,
-        SurfaceKind.AtticFloor => [CandidateKind.OpenCell, CandidateKind.DenseOpenCell, CandidateKind.ClosedCell, CandidateKind.Hybrid, CandidateKind.BattAlone],
-        SurfaceKind.UnventedDeck => [CandidateKind.OpenCell, CandidateKind.DenseOpenCell, CandidateKind.ClosedCell, CandidateKind.ColdGrade, CandidateKind.ClosedThenOpen, CandidateKind.Hybrid, CandidateKind.BoardInboard, CandidateKind.OpenCellCoated],
-        SurfaceKind.VentedRafters => [CandidateKind.OpenCell, CandidateKind.DenseOpenCell, CandidateKind.ClosedCell, CandidateKind.ColdGrade, CandidateKind.ClosedThenOpen, CandidateKind.Hybrid, CandidateKind.BoardInboard, CandidateKind.BattAlone],
-        SurfaceKind.EavesClosure => [CandidateKind.OpenCell, CandidateKind.ClosedCell, CandidateKind.ColdGrade, CandidateKind.EavesAndBatts],
-        SurfaceKind.WallOutside => [CandidateKind.ClosedCell, CandidateKind.ColdGrade, CandidateKind.OpenCell, CandidateKind.CutBoard],
-        SurfaceKind.LowSlopeRoof => [CandidateKind.RoofingFoam, CandidateKind.ClosedCell, CandidateKind.OpenCell, CandidateKind.NewRoofOnBoard],
-        SurfaceKind.UnderSlab => [CandidateKind.ClosedCell, CandidateKind.ColdGrade, CandidateKind.OpenCell, CandidateKind.BoardUnderSlab],
-        SurfaceKind.OverheadDoor => [CandidateKind.ClosedCell, CandidateKind.ColdGrade, CandidateKind.OpenCell, CandidateKind.CutBoard],
-        _ => throw new ArgumentOutOfRangeException(nameof(kind), kind, "No systems are known for this kind."),
-    };
+    public static IReadOnlyList<CandidateKind> For(SurfaceKind kind) =>
+        kind switch
+        {
+            SurfaceKind.StudWall => Walls,
+            SurfaceKind.InteriorPartition =>
+            [
+                CandidateKind.OpenCell,
+                CandidateKind.DenseOpenCell,
+                CandidateKind.ClosedCell,
+                CandidateKind.BattAlone,
+            ],
+            SurfaceKind.SolidWall =>
+            [
+                CandidateKind.OpenCell,
+                CandidateKind.DenseOpenCell,
+                CandidateKind.ClosedCell,
+                CandidateKind.ColdGrade,
+                CandidateKind.OpenCellCoated,
+                CandidateKind.CutBoard,
+            ],
+            SurfaceKind.MetalWall or SurfaceKind.MetalRoof or SurfaceKind.SteelBox => Metal,
+            SurfaceKind.BandJoist =>
+            [
+                CandidateKind.OpenCell,
+                CandidateKind.DenseOpenCell,
+                CandidateKind.ClosedCell,
+                CandidateKind.ColdGrade,
+                CandidateKind.CutBoard,
+                CandidateKind.BattAlone,
+            ],
+            SurfaceKind.BasementWall =>
+            [
+                CandidateKind.OpenCell,
+                CandidateKind.ClosedCell,
+                CandidateKind.ColdGrade,
+                CandidateKind.CutBoard,
+                CandidateKind.BattAlone,
+            ],
+            SurfaceKind.CrawlFloor or SurfaceKind.CantileveredFloor => Floors,
+            SurfaceKind.AtticFloor =>
+            [
+                CandidateKind.OpenCell,
+                CandidateKind.DenseOpenCell,
+                CandidateKind.ClosedCell,
+                CandidateKind.Hybrid,
+                CandidateKind.BattAlone,
+            ],
+            SurfaceKind.UnventedDeck =>
+            [
+                CandidateKind.OpenCell,
+                CandidateKind.DenseOpenCell,
+                CandidateKind.ClosedCell,
+                CandidateKind.ColdGrade,
+                CandidateKind.ClosedThenOpen,
+                CandidateKind.Hybrid,
+                CandidateKind.BoardInboard,
+                CandidateKind.OpenCellCoated,
+            ],
+            SurfaceKind.VentedRafters =>
+            [
+                CandidateKind.OpenCell,
+                CandidateKind.DenseOpenCell,
+                CandidateKind.ClosedCell,
+                CandidateKind.ColdGrade,
+                CandidateKind.ClosedThenOpen,
+                CandidateKind.Hybrid,
+                CandidateKind.BoardInboard,
+                CandidateKind.BattAlone,
+            ],
+            SurfaceKind.EavesClosure =>
+            [
+                CandidateKind.OpenCell,
+                CandidateKind.ClosedCell,
+                CandidateKind.ColdGrade,
+                CandidateKind.EavesAndBatts,
+            ],
+            SurfaceKind.WallOutside => [CandidateKind.ClosedCell, CandidateKind.ColdGrade, CandidateKind.OpenCell, CandidateKind.CutBoard],
+            SurfaceKind.LowSlopeRoof =>
+            [
+                CandidateKind.RoofingFoam,
+                CandidateKind.ClosedCell,
+                CandidateKind.OpenCell,
+                CandidateKind.NewRoofOnBoard,
+            ],
+            SurfaceKind.UnderSlab =>
+            [
+                CandidateKind.ClosedCell,
+                CandidateKind.ColdGrade,
+                CandidateKind.OpenCell,
+                CandidateKind.BoardUnderSlab,
+            ],
+            SurfaceKind.OverheadDoor => [CandidateKind.ClosedCell, CandidateKind.ColdGrade, CandidateKind.OpenCell, CandidateKind.CutBoard],
+            _ => throw new ArgumentOutOfRangeException(nameof(kind), kind, "No systems are known for this kind."),
+        };
 }

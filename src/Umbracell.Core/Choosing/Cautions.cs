@@ -28,7 +28,17 @@ internal static class Cautions
             ("C9", "termites", facts.Termites && kind is SurfaceKind.BandJoist or SurfaceKind.BasementWall or SurfaceKind.CrawlFloor),
             ("C10", "woodAgainstSteel", kind == SurfaceKind.SteelBox && w.Section.Members.Material == MemberMaterial.Wood),
             ("C11", "brace", facts.HeldAtEnds == true && w.Section.Fill.OfType<FoamFill>().Any(f => f.Sheet.Cell == CellStructure.Closed)),
-            ("C12", "closeTop", facts.LooseFill && kind is SurfaceKind.StudWall or SurfaceKind.InteriorPartition or SurfaceKind.BandJoist or SurfaceKind.AtticFloor or SurfaceKind.EavesClosure),
+            (
+                "C12",
+                "closeTop",
+                facts.LooseFill
+                    && kind
+                        is SurfaceKind.StudWall
+                            or SurfaceKind.InteriorPartition
+                            or SurfaceKind.BandJoist
+                            or SurfaceKind.AtticFloor
+                            or SurfaceKind.EavesClosure
+            ),
             ("C13", "warranty", roof && foam && kind == SurfaceKind.UnventedDeck),
             ("C14", "radon", facts.Radon && kind is SurfaceKind.UnderSlab or SurfaceKind.BasementWall or SurfaceKind.CrawlFloor),
         ];
@@ -46,23 +56,41 @@ internal static class Cautions
     // C5: foam is covered unless every condition of the band-joist relief stands on the sheet.
     private static Finding? Barrier(Weighed w)
     {
-        if (w.Section.Kind is SurfaceKind.LowSlopeRoof or SurfaceKind.UnderSlab or SurfaceKind.WallOutside || w.Section.Inboard.Any(l => l.Material.Id is "gypsum-board" or "lime-plaster" or "brick" or "concrete"))
+        if (
+            w.Section.Kind is SurfaceKind.LowSlopeRoof or SurfaceKind.UnderSlab or SurfaceKind.WallOutside
+            || w.Section.Inboard.Any(l => l.Material.Id is "gypsum-board" or "lime-plaster" or "brick" or "concrete")
+        )
         {
             return null;
         }
 
-        if (w.Section.Kind == SurfaceKind.BandJoist && w.Section.Fill is [FoamFill { Sheet: { FlameSpread: <= 25, SmokeDeveloped: <= 450 } sheet } only]
+        if (
+            w.Section.Kind == SurfaceKind.BandJoist
+            && w.Section.Fill is [FoamFill { Sheet: { FlameSpread: <= 25, SmokeDeveloped: <= 450 } sheet } only]
             && sheet.CoreDensity.KilogramsPerCubicMetre <= Density.FromPoundsPerCubicFoot(2.0).KilogramsPerCubicMetre + 1e-9
-            && sheet.CoreDensity.KilogramsPerCubicMetre >= Density.FromPoundsPerCubicFoot(0.5).KilogramsPerCubicMetre - 1e-9)
+            && sheet.CoreDensity.KilogramsPerCubicMetre >= Density.FromPoundsPerCubicFoot(0.5).KilogramsPerCubicMetre - 1e-9
+        )
         {
             var thin = only.Thickness <= BandJoistRelief;
-            return new("C5", thin ? "bandRelief" : "bandTooThick", thin ? Verdict.Clear : Verdict.Care, Basis.ModelCode, "IRC R316.5.11: band joists to 3 1/4 in, 0.5 to 2.0 lb/ft³, flame spread 25, smoke 450; check your local code")
+            return new(
+                "C5",
+                thin ? "bandRelief" : "bandTooThick",
+                thin ? Verdict.Clear : Verdict.Care,
+                Basis.ModelCode,
+                "IRC R316.5.11: band joists to 3 1/4 in, 0.5 to 2.0 lb/ft³, flame spread 25, smoke 450; check your local code"
+            )
             {
                 Measured = only.Thickness.ToThickness(),
                 Limit = BandJoistRelief.ToThickness(),
             };
         }
 
-        return new("C5", "barrier", Verdict.Care, Basis.ModelCode, "Choice rule C5: thermal or ignition barrier over foam; check your local code");
+        return new(
+            "C5",
+            "barrier",
+            Verdict.Care,
+            Basis.ModelCode,
+            "Choice rule C5: thermal or ignition barrier over foam; check your local code"
+        );
     }
 }

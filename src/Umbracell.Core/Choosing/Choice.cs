@@ -30,11 +30,16 @@ public sealed record Choice
     /// <summary>Candidates, best first; what falls short after what meets the target, what is excluded last.</summary>
     public required IReadOnlyList<Candidate> Candidates { get; init; }
 
-    /// <summary>The best that stands by what is known; null where every system is excluded. Whether it may be advised is told by <see cref="Advice"/>.</summary>
+    /// <summary>The best that stands by what is known; null where every system is excluded. Whether it may be advised is told by
+    /// <see cref="Advice"/>.</summary>
     public required Candidate? Advised { get; init; }
 
     /// <summary>How far it may be advised.</summary>
-    public Advice Advice => Advised is null ? Advice.NoneStands : Advised.FailsCondensation ? Advice.AllFail : Case.DrynessUnknown ? Advice.DrynessUnknown : Advice.Advised;
+    public Advice Advice =>
+        Advised is null ? Advice.NoneStands
+        : Advised.FailsCondensation ? Advice.AllFail
+        : Case.DrynessUnknown ? Advice.DrynessUnknown
+        : Advice.Advised;
 
     /// <summary>What would have to change where all fail on condensation; empty elsewhere.</summary>
     public required IReadOnlyList<DryingMeasure> Measures { get; init; }
@@ -45,7 +50,8 @@ public sealed record Choice
     /// <summary>What would make another win, nearest first for each input.</summary>
     public required IReadOnlyList<FlipPoint> Flips { get; init; }
 
-    /// <summary>Systems that trade places with the one advised within the rounding of the thickness; empty where flip points were not all sought.</summary>
+    /// <summary>Systems that trade places with the one advised within the rounding of the thickness; empty where flip points were not all
+    /// sought.</summary>
     public required IReadOnlyList<AlikeSystem> Alike { get; init; }
 
     /// <summary>What holds the surface whatever is chosen.</summary>
@@ -80,5 +86,9 @@ public sealed record Choice
     }
 
     // The members' heat is solved at a few fills once, for every system and flip point.
-    private static SectionCase WithSolvedMembers(ChoiceCase choice) => choice.Section with { SolvedPsi = choice.Section.SolvedPsi ?? MemberCurve.For(choice.Section)?.Psi };
+    private static SectionCase WithSolvedMembers(ChoiceCase choice) =>
+        choice.Section with
+        {
+            SolvedPsi = choice.Section.SolvedPsi ?? MemberCurve.For(choice.Section)?.Psi,
+        };
 }

@@ -103,7 +103,13 @@ public sealed record SurfaceFacts
 /// <param name="FacedBoard">Insulating board with a tight facing.</param>
 /// <param name="VapourCoat">Coat that makes the face of open cell Class II.</param>
 /// <param name="WeatherCoat">Coat of roofing foam.</param>
-public sealed record SystemMaterials(IReadOnlyList<Batt> Batts, Material Board, Material FacedBoard, Material VapourCoat, Material WeatherCoat);
+public sealed record SystemMaterials(
+    IReadOnlyList<Batt> Batts,
+    Material Board,
+    Material FacedBoard,
+    Material VapourCoat,
+    Material WeatherCoat
+);
 
 /// <summary>All that decides a choice: the question the choose stage asks.</summary>
 public sealed record ChoiceCase

@@ -3,7 +3,8 @@ using Umbracell.Core.Findings;
 
 namespace Umbracell.Core.Choosing;
 
-/// <summary>The independent opinions on condensation: the model code's tables for roofs and walls, and the monthly year. The worst rules unless the practice names one.</summary>
+/// <summary>The independent opinions on condensation: the model code's tables for roofs and walls, and the monthly year. The worst rules
+/// unless the practice names one.</summary>
 public static class Condensation
 {
     /// <summary>All opinions that apply; none where neither a table speaks of the surface nor a year is known.</summary>
@@ -21,7 +22,9 @@ public static class Condensation
         if (year is not null)
         {
             var worst = year.Findings.OrderByDescending(f => f.Verdict).First();
-            opinions.Add(worst.Rule == "condensationYear" ? worst : worst with { Rule = "condensationYear", Case = $"{worst.Rule}.{worst.Case}" });
+            opinions.Add(
+                worst.Rule == "condensationYear" ? worst : worst with { Rule = "condensationYear", Case = $"{worst.Rule}.{worst.Case}" }
+            );
         }
 
         return opinions;
@@ -41,9 +44,19 @@ public static class Condensation
         return named.Count > 0 ? named : opinions;
     }
 
-    /// <summary>Whether the assembly fails by the opinion that rules: a table not met, or condensate that is much or stays. Humidity alone asks for care.</summary>
-    public static bool Fails(Practice practice, IReadOnlyList<Finding> opinions) => Named(practice, opinions).Any(o => o is { Verdict: not Verdict.Clear } and
-        ({ Rule: "condensationRoof", Case: not "shinglesNeedSpace" } or { Rule: "condensationWall" } or { Case: "yearCondensate.stays" or "yearCondensate.driesMuch" }));
+    /// <summary>Whether the assembly fails by the opinion that rules: a table not met, or condensate that is much or stays. Humidity
+    /// alone asks for care.</summary>
+    public static bool Fails(Practice practice, IReadOnlyList<Finding> opinions) =>
+        Named(practice, opinions)
+            .Any(o =>
+                o
+                    is { Verdict: not Verdict.Clear }
+                        and (
+                            { Rule: "condensationRoof", Case: not "shinglesNeedSpace" }
+                            or { Rule: "condensationWall" }
+                            or { Case: "yearCondensate.stays" or "yearCondensate.driesMuch" }
+                        )
+            );
 
     /// <summary>Whether the opinions differ on one assembly.</summary>
     public static bool Differ(IReadOnlyList<Finding> opinions) => opinions.Select(o => o.Verdict).Distinct().Count() > 1;

@@ -28,9 +28,12 @@ public sealed record DryingMeasure(DryingChange Change, Figure To, CandidateKind
 /// <summary>Seeks what would have to change where every system of a surface fails on condensation.</summary>
 internal static class DryingMeasures
 {
-    private const double DriestRoom = 20, ThickestBoardInches = 6;
+    private const double DriestRoom = 20,
+        ThickestBoardInches = 6;
 
-    private static readonly Length CoatThickness = Length.FromMillimetres(0.5), Channel = Length.FromInches(1), Baffle = Length.FromInches(0.5);
+    private static readonly Length CoatThickness = Length.FromMillimetres(0.5),
+        Channel = Length.FromInches(1),
+        Baffle = Length.FromInches(0.5);
 
     /// <summary>Changes that help, each by itself, the least of each kind.</summary>
     public static IReadOnlyList<DryingMeasure> Of(ChoiceCase choice) =>
@@ -48,8 +51,16 @@ internal static class DryingMeasures
                 Year = choice.Year?.WithWinterHumidityShift(to - section.Air.IndoorHumidity.Percent),
                 Years = new(),
             },
-            DryingChange.RoomSideCoat => choice with { Section = section with { Inboard = [new Layer(m.VapourCoat, new(to)), .. section.Inboard] }, Years = new() },
-            DryingChange.BoardOutside => choice with { Section = section with { Outboard = CandidateSizing.Inserted(section.Outboard, new(m.Board, new(to))) }, Years = new() },
+            DryingChange.RoomSideCoat => choice with
+            {
+                Section = section with { Inboard = [new Layer(m.VapourCoat, new(to)), .. section.Inboard] },
+                Years = new(),
+            },
+            DryingChange.BoardOutside => choice with
+            {
+                Section = section with { Outboard = CandidateSizing.Inserted(section.Outboard, new(m.Board, new(to))) },
+                Years = new(),
+            },
             _ => choice with
             {
                 Section = section with { Kind = SurfaceKind.VentedRafters, VentChannel = new(to), Baffle = new Layer(m.Board, Baffle) },
@@ -62,13 +73,17 @@ internal static class DryingMeasures
     private static DryingMeasure? DrierRoom(ChoiceCase choice)
     {
         var start = Math.Ceiling(choice.Section.Air.IndoorHumidity.Percent) - 1;
-        return LiesOutward(choice) && First(choice, DryingChange.DrierRoom, Enumerable.Range(0, (int)Math.Max(0, start - DriestRoom) + 1).Select(i => start - i)) is var (to, system)
+        return
+            LiesOutward(choice)
+            && First(choice, DryingChange.DrierRoom, Enumerable.Range(0, (int)Math.Max(0, start - DriestRoom) + 1).Select(i => start - i))
+                is var (to, system)
             ? new(DryingChange.DrierRoom, new(to, Dimension.Percent), system)
             : null;
     }
 
     private static DryingMeasure? RoomSideCoat(ChoiceCase choice) =>
-        choice.Section.FoamAgainst == FoamSide.Outboard && First(choice, DryingChange.RoomSideCoat, [CoatThickness.Metres]) is var (to, system)
+        choice.Section.FoamAgainst == FoamSide.Outboard
+        && First(choice, DryingChange.RoomSideCoat, [CoatThickness.Metres]) is var (to, system)
             ? new(DryingChange.RoomSideCoat, new Length(to).ToThickness(), system)
             : null;
 
@@ -80,7 +95,9 @@ internal static class DryingMeasures
         }
 
         var half = Length.FromInches(0.5).Metres;
-        return First(choice, DryingChange.BoardOutside, Enumerable.Range(1, (int)(ThickestBoardInches * 2)).Select(i => i * half)) is var (to, system)
+        return
+            First(choice, DryingChange.BoardOutside, Enumerable.Range(1, (int)(ThickestBoardInches * 2)).Select(i => i * half))
+                is var (to, system)
             ? new(DryingChange.BoardOutside, new Length(to).ToThickness(), system)
             : null;
     }
@@ -91,7 +108,8 @@ internal static class DryingMeasures
             : null;
 
     // Drier rooms help where the room is what wets.
-    private static bool LiesOutward(ChoiceCase choice) => choice.Section.Exposure is (Exposure.Outdoors or Exposure.Ventilated) && choice.Year is not null;
+    private static bool LiesOutward(ChoiceCase choice) =>
+        choice.Section.Exposure is (Exposure.Outdoors or Exposure.Ventilated) && choice.Year is not null;
 
     private static (double To, CandidateKind System)? First(ChoiceCase choice, DryingChange change, IEnumerable<double> values)
     {

@@ -24,19 +24,35 @@ internal sealed record Weighed(CandidateKind Kind, SectionCase Section, MonthlyY
     public VapourClass FillClass => VapourResistance.ClassOf(VapourResistance.InSeries(Section.Fill.Select(f => f.Permeance)));
 }
 
-/// <summary>Rules E1 to E12: each looks at one system on one surface and holds it, cautions it or says nothing. Prices never take part.</summary>
+/// <summary>Rules E1 to E12: each looks at one system on one surface and holds it, cautions it or says nothing. Prices never take
+/// part.</summary>
 internal static class Exclusions
 {
     private delegate Finding? Rule(ChoiceCase choice, Weighed weighed);
 
-    private static readonly Rule[] All = [WeatherSide, Ground, BareMetal, TightFinish, TightRoofCovering, DoorWeight, ThinCoat, VentChannel, Depth, HybridDry, Counts, RainPlane];
+    private static readonly Rule[] All =
+    [
+        WeatherSide,
+        Ground,
+        BareMetal,
+        TightFinish,
+        TightRoofCovering,
+        DoorWeight,
+        ThinCoat,
+        VentChannel,
+        Depth,
+        HybridDry,
+        Counts,
+        RainPlane,
+    ];
 
     private const double GreatestFinishHumidity = AssemblyState.GreatestFinishHumidity;
 
     private static readonly Permeance Tight = Permeance.FromPerms(1);
 
     /// <summary>What the rules say of a system.</summary>
-    public static IEnumerable<Finding> Of(ChoiceCase choice, Weighed weighed) => All.Select(rule => rule(choice, weighed)).OfType<Finding>();
+    public static IEnumerable<Finding> Of(ChoiceCase choice, Weighed weighed) =>
+        All.Select(rule => rule(choice, weighed)).OfType<Finding>();
 
     /// <summary>E3 holds the surface whatever is chosen: nothing goes on until it is dry and mended.</summary>
     public static IEnumerable<Finding> OfSurface(ChoiceCase choice)
@@ -51,13 +67,22 @@ internal static class Exclusions
         if (facts.WoodSubstrate && !double.IsNaN(limit))
         {
             yield return facts.WoodMoisturePercent is { } wet
-                ? new("E3", wet > limit ? "wet" : "dry", wet > limit ? Verdict.Hold : Verdict.Clear, Basis.ProductSheet, "Choice rule E3: the tightest wood moisture limit of the sheets on offer")
+                ? new(
+                    "E3",
+                    wet > limit ? "wet" : "dry",
+                    wet > limit ? Verdict.Hold : Verdict.Clear,
+                    Basis.ProductSheet,
+                    "Choice rule E3: the tightest wood moisture limit of the sheets on offer"
+                )
                 {
                     Measured = new(wet, Dimension.MoistureContent),
                     Limit = new(limit, Dimension.MoistureContent),
                     Margin = new(limit - wet, Dimension.MoistureContent),
                 }
-                : new("E3", "unread", Verdict.Care, Basis.ProductSheet, "Choice rule E3: wood is read before it is sprayed") { Limit = new(limit, Dimension.MoistureContent) };
+                : new("E3", "unread", Verdict.Care, Basis.ProductSheet, "Choice rule E3: wood is read before it is sprayed")
+                {
+                    Limit = new(limit, Dimension.MoistureContent),
+                };
         }
     }
 
@@ -73,7 +98,8 @@ internal static class Exclusions
         const string Source = "Choice rule E1: weather side of a low-slope roof";
         return !roofing ? new("E1", "notRoofing", Verdict.Hold, Basis.Practice, Source)
             : choice.Facts.WetOldInsulation ? new("E1", "wetOld", Verdict.Care, Basis.Practice, Source)
-            : choice.Facts.Covering == Covering.SinglePly || choice.Facts.Attachment == Attachment.HereAndThere ? new("E1", "coverBoard", Verdict.Care, Basis.Practice, Source)
+            : choice.Facts.Covering == Covering.SinglePly || choice.Facts.Attachment == Attachment.HereAndThere
+                ? new("E1", "coverBoard", Verdict.Care, Basis.Practice, Source)
             : null;
     }
 
@@ -103,7 +129,17 @@ internal static class Exclusions
         }
 
         var strength = foam.Sheet.CompressiveStrengthKPa;
-        return new("E2", strength is null ? "strengthUnknown" : load > strength ? "crushed" : "bears", strength is null ? Verdict.Care : load > strength ? Verdict.Hold : Verdict.Clear, Basis.ProductSheet, Source)
+        return new(
+            "E2",
+            strength is null ? "strengthUnknown"
+                : load > strength ? "crushed"
+                : "bears",
+            strength is null ? Verdict.Care
+                : load > strength ? Verdict.Hold
+                : Verdict.Clear,
+            Basis.ProductSheet,
+            Source
+        )
         {
             Measured = new(load * 1000, Dimension.BearingPressure),
             Limit = strength is { } kPa ? new(kPa * 1000, Dimension.BearingPressure) : null,
@@ -148,7 +184,13 @@ internal static class Exclusions
     // E5: under a vapour-tight finish damp from below has nowhere to go.
     private static Finding? TightFinish(ChoiceCase choice, Weighed w)
     {
-        if (w.Section.Kind != SurfaceKind.CrawlFloor || w.Section.Inboard.Count == 0 || w.Section.Inboard[^1].Permeance.Perms > Tight.Perms || !w.HasOpenCell || w.FillClass <= VapourClass.II)
+        if (
+            w.Section.Kind != SurfaceKind.CrawlFloor
+            || w.Section.Inboard.Count == 0
+            || w.Section.Inboard[^1].Permeance.Perms > Tight.Perms
+            || !w.HasOpenCell
+            || w.FillClass <= VapourClass.II
+        )
         {
             return null;
         }
@@ -162,7 +204,8 @@ internal static class Exclusions
         // What a point of humidity decides is no ground for a stop: both figures are told.
         var worst = UnderFinish(year, w.Section);
         var tightest = choice.ClosedYears.Select(closed => UnderFinish(closed, w.Section)).DefaultIfEmpty(double.NegativeInfinity).Min();
-        var (name, verdict) = worst <= GreatestFinishHumidity ? ("dry", Verdict.Clear)
+        var (name, verdict) =
+            worst <= GreatestFinishHumidity ? ("dry", Verdict.Clear)
             : worst <= GreatestFinishHumidity + MonthlyYear.Alike ? ("near", Verdict.Care)
             : worst <= tightest + MonthlyYear.Alike ? ("alike", Verdict.Care)
             : ("damp", Verdict.Hold);
@@ -174,12 +217,22 @@ internal static class Exclusions
         };
     }
 
-    private static double UnderFinish(MonthlyYear year, SectionCase section) => year.Places.Where(p => p.Place.Inner == section.Inboard[^1].Material.Id).Select(p => p.Greatest).DefaultIfEmpty(year.Dampest.Greatest).Max();
+    private static double UnderFinish(MonthlyYear year, SectionCase section) =>
+        year
+            .Places.Where(p => p.Place.Inner == section.Inboard[^1].Material.Id)
+            .Select(p => p.Greatest)
+            .DefaultIfEmpty(year.Dampest.Greatest)
+            .Max();
 
     // E6: a tight covering dries only inward; open cell lets the winter's vapour up to the deck.
     private static Finding? TightRoofCovering(ChoiceCase choice, Weighed w)
     {
-        if (w.Section.Kind != SurfaceKind.UnventedDeck || !w.HasOpenCell || w.Outermost is FoamFill { Sheet.Cell: CellStructure.Closed } || w.Section.Outboard.Count == 0)
+        if (
+            w.Section.Kind != SurfaceKind.UnventedDeck
+            || !w.HasOpenCell
+            || w.Outermost is FoamFill { Sheet.Cell: CellStructure.Closed }
+            || w.Section.Outboard.Count == 0
+        )
         {
             return null;
         }
@@ -194,7 +247,19 @@ internal static class Exclusions
         var cold = ColdZones.Holds(w.Section.ClimateZone);
         var retards = w.FillClass <= VapourClass.II;
         var humidity = w.Year is { } year ? new Figure(OnDeck(year, w.Section), Dimension.RelativeHumidity) : (Figure?)null;
-        return new("E6", cold ? retards ? "projectDesign" : "coldZone" : humidity is null ? "noYear" : "mildZone", cold && !retards ? Verdict.Hold : Verdict.Care, Basis.Practice, Source)
+        return new(
+            "E6",
+            cold
+                ? retards
+                    ? "projectDesign"
+                    : "coldZone"
+                : humidity is null
+                    ? "noYear"
+                    : "mildZone",
+            cold && !retards ? Verdict.Hold : Verdict.Care,
+            Basis.Practice,
+            Source
+        )
         {
             Measured = humidity,
             Limit = humidity is null ? null : new(MonthlyYear.GreatestInterfaceHumidity, Dimension.RelativeHumidity),
@@ -202,15 +267,28 @@ internal static class Exclusions
         };
     }
 
-    private static double OnDeck(MonthlyYear year, SectionCase section) => year.Places.Where(p => p.Place.Outer == section.Outboard[^1].Material.Id).Select(p => p.Greatest).DefaultIfEmpty(year.Dampest.Greatest).Max();
+    private static double OnDeck(MonthlyYear year, SectionCase section) =>
+        year
+            .Places.Where(p => p.Place.Outer == section.Outboard[^1].Material.Id)
+            .Select(p => p.Greatest)
+            .DefaultIfEmpty(year.Dampest.Greatest)
+            .Max();
 
     // E7: what the springs cannot lift does not go on the door.
-    private static Finding? DoorWeight(ChoiceCase choice, Weighed w) => DoorLoad.Judge(w.Section, choice.Facts.DoorSpare, choice.Facts.Treated);
+    private static Finding? DoorWeight(ChoiceCase choice, Weighed w) =>
+        DoorLoad.Judge(w.Section, choice.Facts.DoorSpare, choice.Facts.Treated);
 
     // A coat against condensation saves little heat: it is for rooms nobody heats.
-    private static Finding? ThinCoat(ChoiceCase choice, Weighed w) => w.Kind == CandidateKind.ThinCoat && choice.Facts.Conditioned
-        ? new("thinCoat", "conditioned", Verdict.Hold, Basis.Practice, "Practice: a thin coat against condensation is for unheated metal buildings")
-        : null;
+    private static Finding? ThinCoat(ChoiceCase choice, Weighed w) =>
+        w.Kind == CandidateKind.ThinCoat && choice.Facts.Conditioned
+            ? new(
+                "thinCoat",
+                "conditioned",
+                Verdict.Hold,
+                Basis.Practice,
+                "Practice: a thin coat against condensation is for unheated metal buildings"
+            )
+            : null;
 
     // E8: a channel keeps open only behind a baffle, and fibre beside it is washed by wind.
     private static Finding? VentChannel(ChoiceCase choice, Weighed w)
@@ -221,18 +299,22 @@ internal static class Exclusions
         }
 
         const string Source = "Choice rule E8: vent channel";
-        return w.Section.Baffle is not null ? null : new("E8", w.HasBatt && w.Section.Foam is null ? "windWash" : "noBaffle", Verdict.Hold, Basis.ModelCode, Source);
+        return w.Section.Baffle is not null
+            ? null
+            : new("E8", w.HasBatt && w.Section.Foam is null ? "windWash" : "noBaffle", Verdict.Hold, Basis.ModelCode, Source);
     }
 
     // E9
     private static Finding? Depth(ChoiceCase choice, Weighed w)
     {
         const string Source = "Choice rule E9: thickness against depth";
-        return w.Fits ? null : new("E9", "tooThick", Verdict.Hold, Basis.Practice, Source)
-        {
-            Measured = w.Section.FillThickness.ToThickness(),
-            Limit = w.Section.FoamDepth?.ToThickness(),
-        };
+        return w.Fits
+            ? null
+            : new("E9", "tooThick", Verdict.Hold, Basis.Practice, Source)
+            {
+                Measured = w.Section.FillThickness.ToThickness(),
+                Limit = w.Section.FoamDepth?.ToThickness(),
+            };
     }
 
     // E10: fibre inboard of foam makes the foam's face colder; the foam's share must pass first.
@@ -246,9 +328,14 @@ internal static class Exclusions
         const string Source = "Choice rule E10: fibre inboard of foam";
         var face = w.Year?.DampestOwn?.Greatest ?? 0;
         return w.Opinions.Count == 0 ? new("E10", "unchecked", Verdict.Care, Basis.Physics, Source)
-            : Condensation.Fails(choice.Practice, w.Opinions) || face > MonthlyYear.GreatestInterfaceHumidity + MonthlyYear.Alike ? new("E10", "shareTooSmall", Verdict.Hold, Basis.ModelCode, Source) { Measured = w.Section.Foam.Thickness.ToThickness() }
+            : Condensation.Fails(choice.Practice, w.Opinions) || face > MonthlyYear.GreatestInterfaceHumidity + MonthlyYear.Alike
+                ? new("E10", "shareTooSmall", Verdict.Hold, Basis.ModelCode, Source) { Measured = w.Section.Foam.Thickness.ToThickness() }
             : face <= MonthlyYear.GreatestInterfaceHumidity ? null
-            : new("E10", "near", Verdict.Care, Basis.Physics, Source) { Measured = new(face, Dimension.RelativeHumidity), Limit = new(MonthlyYear.GreatestInterfaceHumidity, Dimension.RelativeHumidity) };
+            : new("E10", "near", Verdict.Care, Basis.Physics, Source)
+            {
+                Measured = new(face, Dimension.RelativeHumidity),
+                Limit = new(MonthlyYear.GreatestInterfaceHumidity, Dimension.RelativeHumidity),
+            };
     }
 
     // E11: nothing is counted as an air barrier below its thickness.

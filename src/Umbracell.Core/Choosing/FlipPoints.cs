@@ -47,7 +47,8 @@ public enum FlipCause
 /// <summary>A value of an input at which another candidate wins.</summary>
 /// <param name="Input">Which input.</param>
 /// <param name="Now">Its value now.</param>
-/// <param name="At">A value just past the change, on the input's own scale: typed as printed, in either unit system, the other wins.</param>
+/// <param name="At">A value just past the change, on the input's own scale: typed as printed, in either unit system, the other
+/// wins.</param>
 /// <param name="Winner">Id of the one that wins past it.</param>
 /// <param name="WinnerKind">Its kind.</param>
 /// <param name="Cause">Why.</param>
@@ -55,7 +56,18 @@ public enum FlipCause
 /// <param name="Low">Least value of the range searched, SI.</param>
 /// <param name="High">Greatest value of the range searched, SI.</param>
 /// <param name="Working">What stands against what there.</param>
-public sealed record FlipPoint(FlipInput Input, Figure Now, Figure At, string Winner, CandidateKind WinnerKind, FlipCause Cause, string? Rule, double Low, double High, Working Working)
+public sealed record FlipPoint(
+    FlipInput Input,
+    Figure Now,
+    Figure At,
+    string Winner,
+    CandidateKind WinnerKind,
+    FlipCause Cause,
+    string? Rule,
+    double Low,
+    double High,
+    Working Working
+)
 {
     /// <summary>How far the change lies from today's value, as a share of the range searched.</summary>
     public double Distance => Math.Abs(At.Si - Now.Si) / Math.Max(1e-9, High - Low);
@@ -64,7 +76,8 @@ public sealed record FlipPoint(FlipInput Input, Figure Now, Figure At, string Wi
     public bool Above => At.Si > Now.Si;
 }
 
-/// <summary>A system that trades places with the one advised where an input moves by less than the thickness is rounded by: to be taken as alike.</summary>
+/// <summary>A system that trades places with the one advised where an input moves by less than the thickness is rounded by: to be taken
+/// as alike.</summary>
 /// <param name="Input">Which input.</param>
 /// <param name="At">Where they trade places.</param>
 /// <param name="Winner">Id of the other.</param>
@@ -89,7 +102,8 @@ public enum FlipSearch
     All,
 }
 
-/// <summary>Seeks flip points: away from today's value in steps no wider than what thicknesses are rounded by, until the winner changes and stays changed; then by halving.</summary>
+/// <summary>Seeks flip points: away from today's value in steps no wider than what thicknesses are rounded by, until the winner changes
+/// and stays changed; then by halving.</summary>
 internal static class FlipPoints
 {
     // Looks past a change, in shares of the grain: the one advised must not come back on the way.
@@ -103,7 +117,15 @@ internal static class FlipPoints
     /// <param name="High">Greatest value looked at.</param>
     /// <param name="Scale">How the input moves, and how it is told.</param>
     /// <param name="With">The question with another value.</param>
-    private sealed record Search(FlipInput Input, Dimension Dimension, double Now, double Low, double High, Scale Scale, Func<double, ChoiceCase> With)
+    private sealed record Search(
+        FlipInput Input,
+        Dimension Dimension,
+        double Now,
+        double Low,
+        double High,
+        Scale Scale,
+        Func<double, ChoiceCase> With
+    )
     {
         /// <summary>The same without what the walk leaves between: what is told is checked by it.</summary>
         public Func<double, ChoiceCase> Exactly { get; init; } = With;
@@ -180,7 +202,11 @@ internal static class FlipPoints
         // All inputs go outward side by side: once a change is found, only what could still lie nearer is looked at.
         FlipPoint? nearest = null;
         HashSet<Way> turned = [];
-        foreach (var (way, step) in Ways(choice, winner).SelectMany(way => Enumerable.Range(1, way.Steps).Select(step => (Way: way, Step: step))).OrderBy(one => one.Way.Reach * one.Step))
+        foreach (
+            var (way, step) in Ways(choice, winner)
+                .SelectMany(way => Enumerable.Range(1, way.Steps).Select(step => (Way: way, Step: step)))
+                .OrderBy(one => one.Way.Reach * one.Step)
+        )
         {
             if (turned.Contains(way) || (nearest is not null && way.Reach * (step - 1) >= nearest.Distance))
             {
@@ -198,7 +224,12 @@ internal static class FlipPoints
     }
 
     private static IEnumerable<Way> Ways(ChoiceCase choice, Candidate winner) =>
-        Searches(choice, winner).SelectMany(search => new[] { search.High, search.Low }.Where(end => Math.Abs(end - search.Now) >= search.Scale.Told).Select(end => new Way(search, end)));
+        Searches(choice, winner)
+            .SelectMany(search =>
+                new[] { search.High, search.Low }
+                    .Where(end => Math.Abs(end - search.Now) >= search.Scale.Told)
+                    .Select(end => new Way(search, end))
+            );
 
     private static IEnumerable<Search> Searches(ChoiceCase choice, Candidate winner)
     {
@@ -207,40 +238,100 @@ internal static class FlipPoints
         {
             var now = section.Members.Depth.Metres;
             var step = section.Step.Metres;
-            yield return new(FlipInput.Depth, Dimension.Thickness, now, Math.Max(0.05, now - 0.15), now + 0.15, new(step, step / 2, 0.0016), v => At(v, MemberCurve.PsiAt(section, new(v))))
+            yield return new(
+                FlipInput.Depth,
+                Dimension.Thickness,
+                now,
+                Math.Max(0.05, now - 0.15),
+                now + 0.15,
+                new(step, step / 2, 0.0016),
+                v => At(v, MemberCurve.PsiAt(section, new(v)))
+            )
             {
-                Exactly = v => At(v, null) is var there ? there with { Section = there.Section with { SolvedPsi = MemberCurve.For(there.Section)?.Psi } } : there,
+                Exactly = v =>
+                    At(v, null) is var there
+                        ? there with
+                        {
+                            Section = there.Section with { SolvedPsi = MemberCurve.For(there.Section)?.Psi },
+                        }
+                        : there,
             };
 
-            ChoiceCase At(double depth, Curve? psi) => choice with { Section = section with { Members = section.Members with { Depth = new(depth) }, SolvedPsi = psi } };
+            ChoiceCase At(double depth, Curve? psi) =>
+                choice with
+                {
+                    Section = section with { Members = section.Members with { Depth = new(depth) }, SolvedPsi = psi },
+                };
         }
 
         if (section.Exposure is Exposure.Outdoors or Exposure.Ventilated)
         {
             var rh = section.Air.IndoorHumidity.Percent;
-            yield return new(FlipInput.IndoorHumidity, Dimension.Percent, rh, Math.Min(rh, 15), Math.Max(rh, 75), new(1, 1, 0.05), v => choice with
-            {
-                Section = section with { Air = section.Air with { IndoorHumidity = new(v) } },
-                Year = choice.Year?.WithWinterHumidityShift(v - rh),
-            });
+            yield return new(
+                FlipInput.IndoorHumidity,
+                Dimension.Percent,
+                rh,
+                Math.Min(rh, 15),
+                Math.Max(rh, 75),
+                new(1, 1, 0.05),
+                v =>
+                    choice with
+                    {
+                        Section = section with { Air = section.Air with { IndoorHumidity = new(v) } },
+                        Year = choice.Year?.WithWinterHumidityShift(v - rh),
+                    }
+            );
             var out0 = section.Air.Outdoor.Celsius;
-            yield return new(FlipInput.OutdoorTemperature, Dimension.Temperature, out0, Math.Max(-45, out0 - 15), Math.Min(15, out0 + 15), new(1, 0.5, 0.05), v => choice with
-            {
-                Section = section with { Air = section.Air with { Outdoor = new(v) } },
-                Year = choice.Year?.WithOutdoorShift(new(v - out0)),
-            });
+            yield return new(
+                FlipInput.OutdoorTemperature,
+                Dimension.Temperature,
+                out0,
+                Math.Max(-45, out0 - 15),
+                Math.Min(15, out0 + 15),
+                new(1, 0.5, 0.05),
+                v =>
+                    choice with
+                    {
+                        Section = section with { Air = section.Air with { Outdoor = new(v) } },
+                        Year = choice.Year?.WithOutdoorShift(new(v - out0)),
+                    }
+            );
         }
 
-        yield return new(FlipInput.OpenCellPrice, Dimension.Percent, 100, 40, 250, new(1, 1, 0.05), v => choice with { OpenPriceFactor = v / 100 });
+        yield return new(
+            FlipInput.OpenCellPrice,
+            Dimension.Percent,
+            100,
+            40,
+            250,
+            new(1, 1, 0.05),
+            v => choice with { OpenPriceFactor = v / 100 }
+        );
         if (section.Target is { } target && choice is { Path: TargetPath.U, Facts.Conditioned: true })
         {
             var u = target.GreatestU.WattsPerSquareMetreKelvin;
-            yield return new(FlipInput.Target, Dimension.Transmittance, u, u * 0.5, u * 2, new(StepOfU(winner, u), 0.001, 0.0005), v => choice with { Section = section with { Target = target with { GreatestU = new(v) } } });
+            yield return new(
+                FlipInput.Target,
+                Dimension.Transmittance,
+                u,
+                u * 0.5,
+                u * 2,
+                new(StepOfU(winner, u), 0.001, 0.0005),
+                v => choice with { Section = section with { Target = target with { GreatestU = new(v) } } }
+            );
         }
 
         if (section.Kind == SurfaceKind.OverheadDoor && choice.Facts.DoorSpare is { } spare)
         {
-            yield return new(FlipInput.DoorCapacity, Dimension.Mass, spare.Kilograms, 0, Math.Max(100, spare.Kilograms * 3), new(1, 0.5, 0.25), v => choice with { Facts = choice.Facts with { DoorSpare = new(v) } });
+            yield return new(
+                FlipInput.DoorCapacity,
+                Dimension.Mass,
+                spare.Kilograms,
+                0,
+                Math.Max(100, spare.Kilograms * 3),
+                new(1, 0.5, 0.25),
+                v => choice with { Facts = choice.Facts with { DoorSpare = new(v) } }
+            );
         }
     }
 
@@ -292,12 +383,28 @@ internal static class FlipPoints
             var old = there.FirstOrDefault(c => c.Id == winner.Id);
             var rule = old?.Findings.FirstOrDefault(f => f.Verdict == Verdict.Hold)?.Rule;
             var before = ranked.FirstOrDefault(c => c.Id == first.Id);
-            var cause = old is null || rule is not null ? FlipCause.Excluded
+            var cause =
+                old is null || rule is not null ? FlipCause.Excluded
                 : winner.MeetsTarget && !old.MeetsTarget ? FlipCause.FallsShort
-                : before is null || before.Excluded || (before.FailsCondensation && !first.FailsCondensation) || (!before.MeetsTarget && first.MeetsTarget) ? FlipCause.OtherAllowed
+                : before is null
+                || before.Excluded
+                || (before.FailsCondensation && !first.FailsCondensation)
+                || (!before.MeetsTarget && first.MeetsTarget)
+                    ? FlipCause.OtherAllowed
                 : FlipCause.Outscored;
             var (now, turned) = (new Figure(search.Now, search.Dimension), new Figure(at, search.Dimension));
-            return new(search.Input, now, turned, first.Id, first.Kind, cause, rule, search.Low, search.High, How(search, now, turned, cause, first, old));
+            return new(
+                search.Input,
+                now,
+                turned,
+                first.Id,
+                first.Kind,
+                cause,
+                rule,
+                search.Low,
+                search.High,
+                How(search, now, turned, cause, first, old)
+            );
         }
     }
 
@@ -305,7 +412,15 @@ internal static class FlipPoints
     private static Working How(Search search, Figure now, Figure at, FlipCause cause, Candidate first, Candidate? old)
     {
         var priorities = search.With(at.Si).Priorities;
-        List<WorkingTerm> terms = [new("x_0", "flipNow", now), new("Δx", "flipTolerance", new(search.Scale.Grain, search.Dimension == Dimension.Temperature ? Dimension.TemperatureDifference : search.Dimension))];
+        List<WorkingTerm> terms =
+        [
+            new("x_0", "flipNow", now),
+            new(
+                "Δx",
+                "flipTolerance",
+                new(search.Scale.Grain, search.Dimension == Dimension.Temperature ? Dimension.TemperatureDifference : search.Dimension)
+            ),
+        ];
         terms.Add(new("S_new", "flipNewScore", Figure.Number(first.Total), first.Scores.Count > 0 ? first.TotalWorking(priorities) : null));
         var hold = old?.Findings.FirstOrDefault(f => f.Verdict == Verdict.Hold);
         if (cause == FlipCause.Excluded && hold?.How is { } rule)
@@ -323,6 +438,12 @@ internal static class FlipPoints
             FlipCause.FallsShort => "x: the one advised now no longer meets the target",
             _ => "x: S_new > S_now",
         };
-        return new("flipPoint", formula, terms, at, "Walked away from today's value by Δx until another wins and goes on winning, then halved; everything else as it stands");
+        return new(
+            "flipPoint",
+            formula,
+            terms,
+            at,
+            "Walked away from today's value by Δx until another wins and goes on winning, then halved; everything else as it stands"
+        );
     }
 }

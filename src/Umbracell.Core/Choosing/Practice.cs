@@ -64,34 +64,48 @@ public sealed record Practice
             schools[question] = school;
         }
 
-        return this with { Schools = schools };
+        return this with
+        {
+            Schools = schools,
+        };
     }
 
     /// <summary>The question a kind of surface raises, if it raises one.</summary>
-    public static PracticeQuestion? QuestionOf(SurfaceKind kind) => kind switch
-    {
-        SurfaceKind.UnventedDeck => PracticeQuestion.UnventedDeck,
-        SurfaceKind.BandJoist => PracticeQuestion.BandJoist,
-        SurfaceKind.MetalWall or SurfaceKind.MetalRoof or SurfaceKind.SteelBox => PracticeQuestion.MetalBuilding,
-        _ => null,
-    };
+    public static PracticeQuestion? QuestionOf(SurfaceKind kind) =>
+        kind switch
+        {
+            SurfaceKind.UnventedDeck => PracticeQuestion.UnventedDeck,
+            SurfaceKind.BandJoist => PracticeQuestion.BandJoist,
+            SurfaceKind.MetalWall or SurfaceKind.MetalRoof or SurfaceKind.SteelBox => PracticeQuestion.MetalBuilding,
+            _ => null,
+        };
 
     /// <summary>The school a system belongs to on a kind of surface.</summary>
-    public static School SchoolOf(SurfaceKind surface, CandidateKind system) => (QuestionOf(surface), system) switch
-    {
-        (PracticeQuestion.UnventedDeck, CandidateKind.ClosedCell or CandidateKind.ColdGrade or CandidateKind.ClosedThenOpen or CandidateKind.Hybrid) => School.A,
-        (PracticeQuestion.UnventedDeck, CandidateKind.OpenCell or CandidateKind.DenseOpenCell or CandidateKind.OpenCellCoated) => School.B,
-        (PracticeQuestion.BandJoist, CandidateKind.CutBoard) => School.B,
-        (PracticeQuestion.BandJoist, CandidateKind.BattAlone) => School.C,
-        (PracticeQuestion.BandJoist, _) => School.A,
-        (PracticeQuestion.MetalBuilding, CandidateKind.ThinCoat) => School.A,
-        (PracticeQuestion.MetalBuilding, _) => School.B,
-        _ => School.Either,
-    };
+    public static School SchoolOf(SurfaceKind surface, CandidateKind system) =>
+        (QuestionOf(surface), system) switch
+        {
+            (
+                PracticeQuestion.UnventedDeck,
+                CandidateKind.ClosedCell
+                    or CandidateKind.ColdGrade
+                    or CandidateKind.ClosedThenOpen
+                    or CandidateKind.Hybrid
+            ) => School.A,
+            (PracticeQuestion.UnventedDeck, CandidateKind.OpenCell or CandidateKind.DenseOpenCell or CandidateKind.OpenCellCoated) =>
+                School.B,
+            (PracticeQuestion.BandJoist, CandidateKind.CutBoard) => School.B,
+            (PracticeQuestion.BandJoist, CandidateKind.BattAlone) => School.C,
+            (PracticeQuestion.BandJoist, _) => School.A,
+            (PracticeQuestion.MetalBuilding, CandidateKind.ThinCoat) => School.A,
+            (PracticeQuestion.MetalBuilding, _) => School.B,
+            _ => School.Either,
+        };
 
     /// <summary>Whether a system is of the school followed; true where none is.</summary>
     public bool Holds(SurfaceKind surface, CandidateKind system) =>
-        QuestionOf(surface) is not { } question || Of(question) is School.Either || SchoolOf(surface, system) is var school && (school == School.Either || school == Of(question));
+        QuestionOf(surface) is not { } question
+        || Of(question) is School.Either
+        || SchoolOf(surface, system) is var school && (school == School.Either || school == Of(question));
 
     /// <summary>Least foam the practice sprays: two inches in the second school of its question.</summary>
     public Length LeastFoam => Of(PracticeQuestion.LeastThickness) == School.B ? TwoInches : Length.Zero;

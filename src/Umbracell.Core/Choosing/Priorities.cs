@@ -30,16 +30,19 @@ public enum ScorePart
 public sealed record Priorities(IReadOnlyDictionary<ScorePart, double> Weights)
 {
     /// <summary>Cost and damp first, the rest alike: what the product starts with.</summary>
-    public static Priorities Even { get; } = new(new Dictionary<ScorePart, double>
-    {
-        [ScorePart.Cost] = 3,
-        [ScorePart.Depth] = 1,
-        [ScorePart.Moisture] = 3,
-        [ScorePart.Toughness] = 1,
-        [ScorePart.Quiet] = 1,
-        [ScorePart.Repair] = 1,
-        [ScorePart.Speed] = 1,
-    });
+    public static Priorities Even { get; } =
+        new(
+            new Dictionary<ScorePart, double>
+            {
+                [ScorePart.Cost] = 3,
+                [ScorePart.Depth] = 1,
+                [ScorePart.Moisture] = 3,
+                [ScorePart.Toughness] = 1,
+                [ScorePart.Quiet] = 1,
+                [ScorePart.Repair] = 1,
+                [ScorePart.Speed] = 1,
+            }
+        );
 
     /// <summary>Share of a part, the shares adding to one.</summary>
     public double ShareOf(ScorePart part)

@@ -7,13 +7,18 @@ namespace Umbracell.Core.Choosing;
 /// <summary>Sizes, judges, scores and orders the candidates of a surface.</summary>
 internal static class Ranking
 {
-    /// <summary>Candidates, best first; then what falls short of the target, by how near it comes; then what fails on condensation; what is excluded last.</summary>
+    /// <summary>Candidates, best first; then what falls short of the target, by how near it comes; then what fails on condensation; what
+    /// is excluded last.</summary>
     public static IReadOnlyList<Candidate> Of(ChoiceCase choice)
     {
         // An unheated room has no target to meet.
         choice = choice.Facts.Conditioned ? choice : choice with { Section = choice.Section with { Target = null }, Labels = [] };
         var sized = CandidateSizing.Of(choice).ToList();
-        var closed = sized.Where(s => s.Kind is CandidateKind.ClosedCell or CandidateKind.ColdGrade).Select(s => choice.Years.Of(choice, s.Id, s.Section)).OfType<MonthlyYear>().ToList();
+        var closed = sized
+            .Where(s => s.Kind is CandidateKind.ClosedCell or CandidateKind.ColdGrade)
+            .Select(s => choice.Years.Of(choice, s.Id, s.Section))
+            .OfType<MonthlyYear>()
+            .ToList();
         return Ordered(choice, sized.ConvertAll(s => Judge(choice with { ClosedYears = closed }, s)));
     }
 
@@ -23,15 +28,19 @@ internal static class Ranking
 
     private static IReadOnlyList<Candidate> Ordered(ChoiceCase choice, List<Candidate> judged)
     {
-        return [.. Scored(choice, judged)
-            .OrderBy(c => c.Excluded)
-            .ThenBy(c => c.FailsCondensation)
-            .ThenByDescending(c => c.MeetsTarget)
-            .ThenByDescending(c => c.Total * Nearness(choice, c))
-            .ThenBy(c => c.Id, StringComparer.Ordinal)];
+        return
+        [
+            .. Scored(choice, judged)
+                .OrderBy(c => c.Excluded)
+                .ThenBy(c => c.FailsCondensation)
+                .ThenByDescending(c => c.MeetsTarget)
+                .ThenByDescending(c => c.Total * Nearness(choice, c))
+                .ThenBy(c => c.Id, StringComparer.Ordinal),
+        ];
     }
 
-    /// <summary>The one advised: the best of the school followed, or the best of all where none of it stays dry; one that fails on condensation only where all that stand do; null where all are excluded.</summary>
+    /// <summary>The one advised: the best of the school followed, or the best of all where none of it stays dry; one that fails on
+    /// condensation only where all that stand do; null where all are excluded.</summary>
     public static Candidate? Winner(IReadOnlyList<Candidate> ranked) =>
         ranked.FirstOrDefault(c => !c.Excluded && !c.FailsCondensation && c.MeetsTarget && c.InPractice)
         ?? ranked.FirstOrDefault(c => !c.Excluded && !c.FailsCondensation && c.InPractice)
@@ -41,7 +50,8 @@ internal static class Ranking
         ?? ranked.FirstOrDefault(c => !c.Excluded);
 
     // What misses its target by half is no match for what misses it by a hair.
-    private static double Nearness(ChoiceCase choice, Candidate c) => c.MeetsTarget ? 1
+    private static double Nearness(ChoiceCase choice, Candidate c) =>
+        c.MeetsTarget ? 1
         : choice.Section.SlabTarget is { } slab ? c.Section.InsulationR.SquareMetreKelvinsPerWatt / slab.LeastR.SquareMetreKelvinsPerWatt
         : choice.Section.Target is not { } target ? 1
         : Math.Min(1, target.GreatestU.WattsPerSquareMetreKelvin / c.U.WattsPerSquareMetreKelvin);
@@ -64,7 +74,14 @@ internal static class Ranking
             Year = year,
             Opinions = opinions,
             FailsCondensation = Condensation.Fails(choice.Practice, opinions),
-            Findings = [.. Exclusions.Of(choice, weighed).Concat(Cautions.Of(choice, weighed)).Concat(Wetter(choice, year)).OrderByDescending(f => f.Verdict)],
+            Findings =
+            [
+                .. Exclusions
+                    .Of(choice, weighed)
+                    .Concat(Cautions.Of(choice, weighed))
+                    .Concat(Wetter(choice, year))
+                    .OrderByDescending(f => f.Verdict),
+            ],
             Cost = CandidateCost.Of(choice, sized.Kind, section),
             Scores = [],
             Total = 0,
@@ -75,7 +92,9 @@ internal static class Ranking
 
     // A plan may dry one place and dampen another.
     private static IEnumerable<Finding> Wetter(ChoiceCase choice, MonthlyYear? year) =>
-        year is not null && choice.Years.Of(choice, "bare", choice.Section.Bare()) is { } bare && year.WetterThan(bare) is { } wetter ? [wetter] : [];
+        year is not null && choice.Years.Of(choice, "bare", choice.Section.Bare()) is { } bare && year.WetterThan(bare) is { } wetter
+            ? [wetter]
+            : [];
 
     // Scores compare what stands: an excluded system must not make another look dear or slow.
     private static IEnumerable<Candidate> Scored(ChoiceCase choice, List<Candidate> judged)
@@ -99,7 +118,14 @@ internal static class Ranking
         {
             var weighed = new Weighed(c.Kind, c.Section, c.Year, c.Opinions, true);
             List<Score> scores = priced ? [Choosing.Scores.Cost(c.Cost.PerSquareMetre!.Value, cheapest)] : [];
-            scores.AddRange([Choosing.Scores.Depth(c.Section, shallowest), .. choice.DrynessUnknown ? (Score[])[] : [Choosing.Scores.Moisture(weighed)], Choosing.Scores.Toughness(c.Section), Choosing.Scores.Quiet(c.Section), Choosing.Scores.Repair(c.Section), Choosing.Scores.Speed(Hours(c), quickest)]);
+            scores.AddRange([
+                Choosing.Scores.Depth(c.Section, shallowest),
+                .. choice.DrynessUnknown ? (Score[])[] : [Choosing.Scores.Moisture(weighed)],
+                Choosing.Scores.Toughness(c.Section),
+                Choosing.Scores.Quiet(c.Section),
+                Choosing.Scores.Repair(c.Section),
+                Choosing.Scores.Speed(Hours(c), quickest),
+            ]);
             return c with { Scores = scores, Total = scores.Sum(s => s.Value * choice.Priorities.ShareOf(s.Part)) };
         }
     }

@@ -20,7 +20,10 @@ public static class Targets
             continuous += (1 - inside) * layer.LabelR.SquareMetreKelvinsPerWatt;
         }
 
-        continuous += section.Outboard.Concat(section.Inboard).Where(layer => layer.Material.IsInsulation).Sum(layer => layer.Resistance.SquareMetreKelvinsPerWatt);
+        continuous += section
+            .Outboard.Concat(section.Inboard)
+            .Where(layer => layer.Material.IsInsulation)
+            .Sum(layer => layer.Resistance.SquareMetreKelvinsPerWatt);
         return new(new(cavity), new(continuous));
     }
 
@@ -30,7 +33,8 @@ public static class Targets
     public static bool Meets(LabelRequirement installed, LabelRequirement asked)
     {
         var counted = asked.Continuous.SquareMetreKelvinsPerWatt > 0 ? installed.Cavity : installed.Cavity + installed.Continuous;
-        return counted.UsR + SlabTarget.LabelRounding >= asked.Cavity.UsR && installed.Continuous.UsR + SlabTarget.LabelRounding >= asked.Continuous.UsR;
+        return counted.UsR + SlabTarget.LabelRounding >= asked.Cavity.UsR
+            && installed.Continuous.UsR + SlabTarget.LabelRounding >= asked.Continuous.UsR;
     }
 
     /// <summary>Whether the case meets its target; true where it has none.</summary>
@@ -49,11 +53,15 @@ public static class Targets
             return choice.Labels.Any(asked => Meets(installed, asked));
         }
 
-        return section.Target is not { } target || SectionHeat.Of(section).WholeU.WattsPerSquareMetreKelvin <= target.GreatestU.WattsPerSquareMetreKelvin;
+        return section.Target is not { } target
+            || SectionHeat.Of(section).WholeU.WattsPerSquareMetreKelvin <= target.GreatestU.WattsPerSquareMetreKelvin;
     }
 
     /// <summary>Whether there is a target to size to.</summary>
-    public static bool Exist(ChoiceCase choice) => choice.Section.Target is not null || choice.Section.SlabTarget is not null || (choice.Path == TargetPath.Label && choice.Labels.Count > 0);
+    public static bool Exist(ChoiceCase choice) =>
+        choice.Section.Target is not null
+        || choice.Section.SlabTarget is not null
+        || (choice.Path == TargetPath.Label && choice.Labels.Count > 0);
 }
 
 /// <summary>A surface in the sum of a whole envelope.</summary>
@@ -62,7 +70,8 @@ public static class Targets
 /// <param name="Area">Its treated area.</param>
 public readonly record struct EnvelopePart(ThermalTransmittance U, ThermalTransmittance Target, Area Area);
 
-/// <summary>The whole-envelope trade-off: one surface may fall short where another makes up for it (total UA alternative of the model energy codes).</summary>
+/// <summary>The whole-envelope trade-off: one surface may fall short where another makes up for it (total UA alternative of the model
+/// energy codes).</summary>
 /// <param name="Loss">Sum of U·A, W/K.</param>
 /// <param name="Allowed">The targets' sum, W/K.</param>
 public sealed record EnvelopeTradeOff(double Loss, double Allowed)
@@ -72,7 +81,11 @@ public sealed record EnvelopeTradeOff(double Loss, double Allowed)
 
     /// <summary>The sums; null where no part has a target.</summary>
     /// <param name="parts">Surfaces with target and area.</param>
-    public static EnvelopeTradeOff? Of(IReadOnlyList<EnvelopePart> parts) => parts.Count == 0
-        ? null
-        : new(parts.Sum(p => p.U.WattsPerSquareMetreKelvin * p.Area.SquareMetres), parts.Sum(p => p.Target.WattsPerSquareMetreKelvin * p.Area.SquareMetres));
+    public static EnvelopeTradeOff? Of(IReadOnlyList<EnvelopePart> parts) =>
+        parts.Count == 0
+            ? null
+            : new(
+                parts.Sum(p => p.U.WattsPerSquareMetreKelvin * p.Area.SquareMetres),
+                parts.Sum(p => p.Target.WattsPerSquareMetreKelvin * p.Area.SquareMetres)
+            );
 }

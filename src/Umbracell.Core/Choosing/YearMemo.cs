@@ -2,7 +2,8 @@ using Umbracell.Core.Assemblies;
 
 namespace Umbracell.Core.Choosing;
 
-/// <summary>Years already reckoned while one choice is weighed. Sizing and flip points ask for the same assembly many times; a year depends on nothing but what is in the key.</summary>
+/// <summary>Years already reckoned while one choice is weighed. Sizing and flip points ask for the same assembly many times; a year
+/// depends on nothing but what is in the key.</summary>
 internal sealed class YearMemo
 {
     private readonly Dictionary<Key, MonthlyYear> _years = [];
@@ -21,7 +22,14 @@ internal sealed class YearMemo
         }
 
         var fill = section.Fill;
-        var key = new Key(system, fill.Count > 0 ? fill[0].Thickness.Metres : 0, fill.Count > 1 ? fill[1].Thickness.Metres : 0, section.Members.Depth.Metres, section.Air.IndoorHumidity.Percent, section.Air.Outdoor.Celsius);
+        var key = new Key(
+            system,
+            fill.Count > 0 ? fill[0].Thickness.Metres : 0,
+            fill.Count > 1 ? fill[1].Thickness.Metres : 0,
+            section.Members.Depth.Metres,
+            section.Air.IndoorHumidity.Percent,
+            section.Air.Outdoor.Celsius
+        );
         if (!_years.TryGetValue(key, out var year))
         {
             _years[key] = year = MonthlyYear.Of(section, air);

@@ -115,10 +115,12 @@ public enum PreparationItem
 /// <summary>The firm's own margins; can be tighter than the rules' figures, never looser.</summary>
 public sealed record GatePractice
 {
-    /// <summary>Greatest reading of a concrete meter on its own scale that passes for dry, percent. Practice: no sheet prints a limit for such scales.</summary>
+    /// <summary>Greatest reading of a concrete meter on its own scale that passes for dry, percent. Practice: no sheet prints a limit for
+    /// such scales.</summary>
     public double DryConcretePercent { get; init; } = 4;
 
-    /// <summary>Greatest wood moisture that can pass for dry where the sheet asks for dry and prints no figure, percent of dry mass. Practice: below every figure that sheets of this kind print.</summary>
+    /// <summary>Greatest wood moisture that can pass for dry where the sheet asks for dry and prints no figure, percent of dry mass.
+    /// Practice: below every figure that sheets of this kind print.</summary>
     public double DryWoodPercent { get; init; } = 15;
 
     /// <summary>Distance from a window's edge that counts as well inside.</summary>
@@ -161,7 +163,8 @@ public sealed record GateCase
     /// <summary>What the substrate is.</summary>
     public required SubstrateKind SubstrateKind { get; init; }
 
-    /// <summary>Its moisture by the meter made for it: percent of dry mass for wood, the meter's own scale for concrete; of several the wettest.</summary>
+    /// <summary>Its moisture by the meter made for it: percent of dry mass for wood, the meter's own scale for concrete; of several the
+    /// wettest.</summary>
     public Reading<double>? MoistureMeter { get; init; }
 
     /// <summary>Whether it was found dry and frost-free by eye. A meter outranks the eye; of two that differ the worse rules.</summary>

@@ -12,10 +12,16 @@ internal static class GateRemedies
     public const double RoundedBy = 0.1;
 
     /// <summary>One answer to G1 to G4: how warm dry heat must make air and substrate, and which other sheet would do as it is.</summary>
-    /// <remarks>Dry heat leaves the water in the air as it was, so the dew point stays. Heat from a flame in the room adds water and is not offered.</remarks>
+    /// <remarks>Dry heat leaves the water in the air as it was, so the dew point stays. Heat from a flame in the room adds water and is
+    /// not offered.</remarks>
     public static IReadOnlyList<Remedy> Together(GateCase gate, MoistAir? air)
     {
-        if (gate.Substrate is not { } substrate || gate.Air is not { } airReading || air is not { } state || IsClearOfHold(gate, gate.Sheet))
+        if (
+            gate.Substrate is not { } substrate
+            || gate.Air is not { } airReading
+            || air is not { } state
+            || IsClearOfHold(gate, gate.Sheet)
+        )
         {
             return [];
         }
@@ -26,9 +32,19 @@ internal static class GateRemedies
             remedies.Add(heat);
         }
 
-        remedies.AddRange(gate.OtherSheets
-            .Where(sheet => sheet.Id != gate.Sheet.Id && sheet.Cell == gate.Sheet.Cell && IsForTheSame(sheet, gate.Sheet) && IsClearOfHold(gate, sheet))
-            .Select(sheet => new Remedy("otherSheet", new Dictionary<string, Figure>(), new Dictionary<string, string> { ["sheet"] = sheet.Name })));
+        remedies.AddRange(
+            gate.OtherSheets.Where(sheet =>
+                    sheet.Id != gate.Sheet.Id
+                    && sheet.Cell == gate.Sheet.Cell
+                    && IsForTheSame(sheet, gate.Sheet)
+                    && IsClearOfHold(gate, sheet)
+                )
+                .Select(sheet => new Remedy(
+                    "otherSheet",
+                    new Dictionary<string, Figure>(),
+                    new Dictionary<string, string> { ["sheet"] = sheet.Name }
+                ))
+        );
         return remedies;
     }
 
@@ -36,17 +52,24 @@ internal static class GateRemedies
     {
         var sheet = gate.Sheet;
         var limit = Math.Min(sheet.GreatestHumidityPercent, gate.Practice.GreatestHumidityPercent ?? 100);
-        var substrateTo = Math.Max(Math.Max(substrate.Celsius, sheet.Substrate.Least.Celsius), air.DewPoint.Celsius + gate.Practice.DewHold.Kelvins + MoistureRules.Past);
-        var forHumidity = air.Humidity.Percent > limit ? air.TemperatureForHumidity(limit).Celsius + MoistureRules.Past : airTemperature.Celsius;
+        var substrateTo = Math.Max(
+            Math.Max(substrate.Celsius, sheet.Substrate.Least.Celsius),
+            air.DewPoint.Celsius + gate.Practice.DewHold.Kelvins + MoistureRules.Past
+        );
+        var forHumidity =
+            air.Humidity.Percent > limit ? air.TemperatureForHumidity(limit).Celsius + MoistureRules.Past : airTemperature.Celsius;
         var airTo = Math.Max(Math.Max(airTemperature.Celsius, sheet.Air.Least.Celsius), forHumidity);
         return substrateTo + RoundedBy <= sheet.Substrate.Greatest.Celsius && airTo + RoundedBy <= sheet.Air.Greatest.Celsius
-            ? new("dryHeat", new Dictionary<string, Figure>
-            {
-                ["substrateTo"] = new Figure(substrateTo, Dimension.Temperature).AtLeast,
-                ["substrateChange"] = new Figure(substrateTo - substrate.Celsius, Dimension.TemperatureDifference).AtLeast,
-                ["airTo"] = new Figure(airTo, Dimension.Temperature).AtLeast,
-                ["airChange"] = new Figure(airTo - airTemperature.Celsius, Dimension.TemperatureDifference).AtLeast,
-            })
+            ? new(
+                "dryHeat",
+                new Dictionary<string, Figure>
+                {
+                    ["substrateTo"] = new Figure(substrateTo, Dimension.Temperature).AtLeast,
+                    ["substrateChange"] = new Figure(substrateTo - substrate.Celsius, Dimension.TemperatureDifference).AtLeast,
+                    ["airTo"] = new Figure(airTo, Dimension.Temperature).AtLeast,
+                    ["airChange"] = new Figure(airTo - airTemperature.Celsius, Dimension.TemperatureDifference).AtLeast,
+                }
+            )
             : null;
     }
 
@@ -54,9 +77,16 @@ internal static class GateRemedies
     {
         var tried = gate with { Sheet = sheet };
         var air = SprayGate.AirAsRead(tried);
-        return new[] { TemperatureRules.Substrate(tried), TemperatureRules.Air(tried), MoistureRules.DewDistance(tried, air), MoistureRules.Humidity(tried, air) }.Worst() != Verdict.Hold;
+        return new[]
+            {
+                TemperatureRules.Substrate(tried),
+                TemperatureRules.Air(tried),
+                MoistureRules.DewDistance(tried, air),
+                MoistureRules.Humidity(tried, air),
+            }.Worst() != Verdict.Hold;
     }
 
     // Roofing foam stands for nothing else, and a kit does not stand for a rig's drums.
-    private static bool IsForTheSame(ProductSheet a, ProductSheet b) => (a.Grade == FoamGrade.Roofing) == (b.Grade == FoamGrade.Roofing) && a.IsKit == b.IsKit;
+    private static bool IsForTheSame(ProductSheet a, ProductSheet b) =>
+        (a.Grade == FoamGrade.Roofing) == (b.Grade == FoamGrade.Roofing) && a.IsKit == b.IsKit;
 }

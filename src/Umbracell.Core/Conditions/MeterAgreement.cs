@@ -20,13 +20,13 @@ public static class MeterAgreement
 
     /// <summary>Pairs of readings of one thing at one place and time by different instruments that disagree, widest first.</summary>
     public static IReadOnlyList<Finding> Check(IReadOnlyList<MeterReading> readings) =>
-    [
-        .. readings
-            .SelectMany((a, i) => readings.Skip(i + 1).Select(b => (a, b)))
-            .Where(pair => Comparable(pair.a, pair.b) && Apart(pair.a, pair.b) > pair.a.StatedError + pair.b.StatedError + 1e-9)
-            .OrderByDescending(pair => Apart(pair.a, pair.b))
-            .Select(pair => Disagree(pair.a, pair.b)),
-    ];
+        [
+            .. readings
+                .SelectMany((a, i) => readings.Skip(i + 1).Select(b => (a, b)))
+                .Where(pair => Comparable(pair.a, pair.b) && Apart(pair.a, pair.b) > pair.a.StatedError + pair.b.StatedError + 1e-9)
+                .OrderByDescending(pair => Apart(pair.a, pair.b))
+                .Select(pair => Disagree(pair.a, pair.b)),
+        ];
 
     private static bool Comparable(MeterReading a, MeterReading b) =>
         a.What == b.What && a.Instrument != b.Instrument && a.Place == b.Place && (a.At - b.At).Duration() <= Together;
@@ -41,13 +41,24 @@ public static class MeterAgreement
             Dimension.RelativeHumidity or Dimension.MoistureContent => Dimension.HumidityPoints,
             var other => other,
         };
-        return new("meters", "disagree", Verdict.Care, Basis.Practice, "Two meters that disagree by more than their stated error: check both before either is believed")
+        return new(
+            "meters",
+            "disagree",
+            Verdict.Care,
+            Basis.Practice,
+            "Two meters that disagree by more than their stated error: check both before either is believed"
+        )
         {
             Measured = new(Apart(a, b), difference),
             Limit = new(a.StatedError + b.StatedError, difference),
             Margin = new(a.StatedError + b.StatedError - Apart(a, b), difference),
             Figures = new Dictionary<string, Figure> { ["first"] = a.Value, ["second"] = b.Value },
-            Words = new Dictionary<string, string> { ["what"] = a.What, ["firstInstrument"] = a.Instrument, ["secondInstrument"] = b.Instrument },
+            Words = new Dictionary<string, string>
+            {
+                ["what"] = a.What,
+                ["firstInstrument"] = a.Instrument,
+                ["secondInstrument"] = b.Instrument,
+            },
         };
     }
 }

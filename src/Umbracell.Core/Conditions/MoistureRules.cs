@@ -7,7 +7,8 @@ namespace Umbracell.Core.Conditions;
 /// <summary>Rules G3, G4 and G5: dew, humidity and moisture of the substrate.</summary>
 internal static class MoistureRules
 {
-    /// <summary>How far past a limit that must be passed and not met a remedy goes, K: further than the dew point is solved to, less than any thermometer tells.</summary>
+    /// <summary>How far past a limit that must be passed and not met a remedy goes, K: further than the dew point is solved to, less than
+    /// any thermometer tells.</summary>
     public const double Past = 0.01;
 
     public static Finding DewDistance(GateCase gate, MoistAir? air)
@@ -21,9 +22,23 @@ internal static class MoistureRules
         var dew = state.DewPoint;
         var distance = substrate.Value - dew;
         var (hold, clear) = (gate.Practice.DewHold.Kelvins, gate.Practice.DewClear.Kelvins);
-        var verdict = GateMargins.IsShort(distance.Kelvins, hold) ? Verdict.Hold : GateMargins.IsShort(distance.Kelvins, clear) ? Verdict.Care : Verdict.Clear;
+        var verdict =
+            GateMargins.IsShort(distance.Kelvins, hold) ? Verdict.Hold
+            : GateMargins.IsShort(distance.Kelvins, clear) ? Verdict.Care
+            : Verdict.Clear;
         var wanted = verdict == Verdict.Hold ? hold : clear;
-        return new("G3", verdict switch { Verdict.Hold => "tooClose", Verdict.Care => "close", _ => "apart" }, verdict, Basis.Physics, Source)
+        return new(
+            "G3",
+            verdict switch
+            {
+                Verdict.Hold => "tooClose",
+                Verdict.Care => "close",
+                _ => "apart",
+            },
+            verdict,
+            Basis.Physics,
+            Source
+        )
         {
             Measured = distance.ToFigure(),
             MeasuredBetween = (substrate.Value.ToFigure(), dew.ToFigure()),
@@ -41,9 +56,13 @@ internal static class MoistureRules
             Working = new(
                 "dewDistance",
                 "d = T_substrate − T_dew",
-                [new("T_substrate", "substrateTemperature", substrate.Value.ToFigure()), new("T_dew", "dewPoint", dew.ToFigure(), DewWorking(state))],
+                [
+                    new("T_substrate", "substrateTemperature", substrate.Value.ToFigure()),
+                    new("T_dew", "dewPoint", dew.ToFigure(), DewWorking(state)),
+                ],
                 distance.ToFigure(),
-                "Dew or frost point of the air read"),
+                "Dew or frost point of the air read"
+            ),
         };
     }
 
@@ -57,15 +76,32 @@ internal static class MoistureRules
         }
 
         var margin = limit - reading.Value.Percent;
-        var verdict = GateMargins.IsShort(margin, 0) ? Verdict.Hold : GateMargins.IsShort(margin, gate.Practice.HumidityPoints) ? Verdict.Care : Verdict.Clear;
-        return new("G4", verdict switch { Verdict.Hold => "over", Verdict.Care => "near", _ => "under" }, verdict, Basis.ProductSheet, source)
+        var verdict =
+            GateMargins.IsShort(margin, 0) ? Verdict.Hold
+            : GateMargins.IsShort(margin, gate.Practice.HumidityPoints) ? Verdict.Care
+            : Verdict.Clear;
+        return new(
+            "G4",
+            verdict switch
+            {
+                Verdict.Hold => "over",
+                Verdict.Care => "near",
+                _ => "under",
+            },
+            verdict,
+            Basis.ProductSheet,
+            source
+        )
         {
             Measured = reading.Value.ToFigure(),
             Limit = new(limit, Dimension.RelativeHumidity),
             Margin = new(margin, Dimension.HumidityPoints),
             Figures = new Dictionary<string, Figure> { ["age"] = Figure.Duration(reading.Age) },
             Words = new Dictionary<string, string> { ["instrument"] = reading.Instrument },
-            Remedies = verdict == Verdict.Clear || air is not { } state ? [] : HumidityRemedies(gate, state, verdict == Verdict.Hold ? limit : limit - gate.Practice.HumidityPoints),
+            Remedies =
+                verdict == Verdict.Clear || air is not { } state
+                    ? []
+                    : HumidityRemedies(gate, state, verdict == Verdict.Hold ? limit : limit - gate.Practice.HumidityPoints),
             Working = MarginUnder(reading.Value.ToFigure(), new(limit, Dimension.RelativeHumidity), margin, source),
         };
     }
@@ -77,20 +113,43 @@ internal static class MoistureRules
         {
             (SubstrateKind.Wood, { } limit) => ByMeter(gate, limit, Basis.ProductSheet, source, "dry", "nearLimit", "wet", "dryWood"),
             (SubstrateKind.Wood, null) => WoodThatMustBeDry(gate, source),
-            (SubstrateKind.Mineral, _) => ByMeter(gate, gate.Practice.DryConcretePercent, Basis.Practice, PracticeSource, "concreteDry", "concreteDry", "concreteWet", "dryConcrete") ?? SeenOnly(gate, source),
+            (SubstrateKind.Mineral, _) => ByMeter(
+                gate,
+                gate.Practice.DryConcretePercent,
+                Basis.Practice,
+                PracticeSource,
+                "concreteDry",
+                "concreteDry",
+                "concreteWet",
+                "dryConcrete"
+            ) ?? SeenOnly(gate, source),
             _ => ByEye(gate, source),
         };
 
         // What the eye finds wet or frosted is wet, whatever a meter said of it before.
-        return judged is not { Verdict: Verdict.Hold } && gate.FoundDry is { Value: false } ? ByEye(gate, source)! : judged ?? Unread(gate, source);
+        return judged is not { Verdict: Verdict.Hold } && gate.FoundDry is { Value: false }
+            ? ByEye(gate, source)!
+            : judged ?? Unread(gate, source);
     }
 
     private const string PracticeSource = "Meters for concrete read on a scale of their own; what passes for dry is practice";
 
     private static Finding Unread(GateCase gate, string source) =>
-        new("G5", "unread", Verdict.Hold, Basis.ProductSheet, source) { Words = new Dictionary<string, string> { ["substrate"] = gate.SubstrateKind.ToString() } };
+        new("G5", "unread", Verdict.Hold, Basis.ProductSheet, source)
+        {
+            Words = new Dictionary<string, string> { ["substrate"] = gate.SubstrateKind.ToString() },
+        };
 
-    private static Finding? ByMeter(GateCase gate, double limit, Basis basis, string source, string dry, string near, string wet, string remedy)
+    private static Finding? ByMeter(
+        GateCase gate,
+        double limit,
+        Basis basis,
+        string source,
+        string dry,
+        string near,
+        string wet,
+        string remedy
+    )
     {
         if (gate.MoistureMeter is not { } reading)
         {
@@ -99,7 +158,10 @@ internal static class MoistureRules
 
         var margin = limit - reading.Value;
         var isNear = near != dry && GateMargins.IsShort(margin, gate.Practice.MoisturePoints);
-        var (name, verdict) = GateMargins.IsShort(margin, 0) ? (wet, Verdict.Hold) : isNear ? (near, Verdict.Care) : (dry, Verdict.Clear);
+        var (name, verdict) =
+            GateMargins.IsShort(margin, 0) ? (wet, Verdict.Hold)
+            : isNear ? (near, Verdict.Care)
+            : (dry, Verdict.Clear);
         return new("G5", name, verdict, basis, source)
         {
             Measured = new(reading.Value, Dimension.MoistureContent),
@@ -108,7 +170,20 @@ internal static class MoistureRules
             Figures = new Dictionary<string, Figure> { ["age"] = Figure.Duration(reading.Age) },
             Words = new Dictionary<string, string> { ["substrate"] = gate.SubstrateKind.ToString(), ["instrument"] = reading.Instrument },
             Working = MarginUnder(new(reading.Value, Dimension.MoistureContent), new(limit, Dimension.MoistureContent), margin, source),
-            Remedies = verdict == Verdict.Clear ? [] : [Remedy.Of(remedy, "to", new Figure(verdict == Verdict.Hold ? limit : limit - gate.Practice.MoisturePoints, Dimension.MoistureContent).AtMost)],
+            Remedies =
+                verdict == Verdict.Clear
+                    ? []
+                    :
+                    [
+                        Remedy.Of(
+                            remedy,
+                            "to",
+                            new Figure(
+                                verdict == Verdict.Hold ? limit : limit - gate.Practice.MoisturePoints,
+                                Dimension.MoistureContent
+                            ).AtMost
+                        ),
+                    ],
         };
     }
 
@@ -117,26 +192,41 @@ internal static class MoistureRules
     {
         var meter = ByMeter(gate, gate.Practice.DryWoodPercent, Basis.Practice, source, "woodDry", "woodNear", "woodWet", "dryWood");
         return meter is not null && meter.Verdict != Verdict.Hold && gate.FoundDry is null
-            ? meter with { Case = "notLookedAt", Verdict = Verdict.Hold, Basis = Basis.ProductSheet, Remedies = [new("lookDry", new Dictionary<string, Figure>())] }
+            ? meter with
+            {
+                Case = "notLookedAt",
+                Verdict = Verdict.Hold,
+                Basis = Basis.ProductSheet,
+                Remedies = [new("lookDry", new Dictionary<string, Figure>())],
+            }
             : meter ?? ByEye(gate, source);
     }
 
     // No eye sees the water within concrete or brick: what looks dry is not held, and not clear before its meter is read.
-    private static Finding? SeenOnly(GateCase gate, string source) => ByEye(gate, source) is not { Verdict: Verdict.Clear } seen ? ByEye(gate, source) : seen with
-    {
-        Case = "seenOnly",
-        Verdict = Verdict.Care,
-        Basis = Basis.Practice,
-        Source = PracticeSource,
-        Remedies = [Remedy.Of("readConcrete", "to", new Figure(gate.Practice.DryConcretePercent, Dimension.MoistureContent).AtMost)],
-    };
+    private static Finding? SeenOnly(GateCase gate, string source) =>
+        ByEye(gate, source) is not { Verdict: Verdict.Clear } seen
+            ? ByEye(gate, source)
+            : seen with
+            {
+                Case = "seenOnly",
+                Verdict = Verdict.Care,
+                Basis = Basis.Practice,
+                Source = PracticeSource,
+                Remedies =
+                [
+                    Remedy.Of("readConcrete", "to", new Figure(gate.Practice.DryConcretePercent, Dimension.MoistureContent).AtMost),
+                ],
+            };
 
-    private static Finding? ByEye(GateCase gate, string source) => gate.FoundDry is not { } seen ? null : new("G5", seen.Value ? "seenDry" : "seenWet", seen.Value ? Verdict.Clear : Verdict.Hold, Basis.ProductSheet, source)
-    {
-        Figures = new Dictionary<string, Figure> { ["age"] = Figure.Duration(seen.Age) },
-        Words = new Dictionary<string, string> { ["substrate"] = gate.SubstrateKind.ToString(), ["instrument"] = seen.Instrument },
-        Remedies = seen.Value ? [] : [new("wipeDry", new Dictionary<string, Figure>())],
-    };
+    private static Finding? ByEye(GateCase gate, string source) =>
+        gate.FoundDry is not { } seen
+            ? null
+            : new("G5", seen.Value ? "seenDry" : "seenWet", seen.Value ? Verdict.Clear : Verdict.Hold, Basis.ProductSheet, source)
+            {
+                Figures = new Dictionary<string, Figure> { ["age"] = Figure.Duration(seen.Age) },
+                Words = new Dictionary<string, string> { ["substrate"] = gate.SubstrateKind.ToString(), ["instrument"] = seen.Instrument },
+                Remedies = seen.Value ? [] : [new("wipeDry", new Dictionary<string, Figure>())],
+            };
 
     private static List<Remedy> DewRemedies(GateCase gate, MoistAir air, Temperature substrate, double distance, double wanted)
     {
@@ -144,11 +234,16 @@ internal static class MoistureRules
         var heatTo = substrate.Celsius + wanted - distance + Past;
         if (heatTo + GateRemedies.RoundedBy <= gate.Sheet.Substrate.Greatest.Celsius)
         {
-            remedies.Add(new("heatSubstrate", new Dictionary<string, Figure>
-            {
-                ["change"] = new Figure(heatTo - substrate.Celsius, Dimension.TemperatureDifference).AtLeast,
-                ["to"] = new Figure(heatTo, Dimension.Temperature).AtLeast,
-            }));
+            remedies.Add(
+                new(
+                    "heatSubstrate",
+                    new Dictionary<string, Figure>
+                    {
+                        ["change"] = new Figure(heatTo - substrate.Celsius, Dimension.TemperatureDifference).AtLeast,
+                        ["to"] = new Figure(heatTo, Dimension.Temperature).AtLeast,
+                    }
+                )
+            );
         }
 
         // Drying the air instead: the humidity at which its dew point lies the wanted distance under the substrate.
@@ -168,7 +263,16 @@ internal static class MoistureRules
         var warm = air.TemperatureForHumidity(wanted) + new TemperatureDifference(Past);
         if (warm.Celsius + GateRemedies.RoundedBy <= gate.Sheet.Air.Greatest.Celsius)
         {
-            remedies.Add(new("warmAirDry", new Dictionary<string, Figure> { ["to"] = warm.ToFigure().AtLeast, ["change"] = (warm - air.Temperature).ToFigure().AtLeast }));
+            remedies.Add(
+                new(
+                    "warmAirDry",
+                    new Dictionary<string, Figure>
+                    {
+                        ["to"] = warm.ToFigure().AtLeast,
+                        ["change"] = (warm - air.Temperature).ToFigure().AtLeast,
+                    }
+                )
+            );
         }
 
         remedies.AddRange(Dried(air, wanted));
@@ -177,19 +281,29 @@ internal static class MoistureRules
 
     // Air so dry that no meter tells it is no remedy; printed to whole percents, downwards.
     private static IEnumerable<Remedy> Dried(MoistAir air, double percent) =>
-        percent >= 1 && percent < air.Humidity.Percent ? [Remedy.Of("dryAir", "to", new Figure(percent, Dimension.RelativeHumidity).AtMost)] : [];
+        percent >= 1 && percent < air.Humidity.Percent
+            ? [Remedy.Of("dryAir", "to", new Figure(percent, Dimension.RelativeHumidity).AtMost)]
+            : [];
 
     private static Working MarginUnder(Figure reading, Figure limit, double margin, string source) =>
-        new("margin", "margin = limit − reading", [new("limit", "limit", limit), new("reading", "reading", reading)], new(margin, Dimension.HumidityPoints), source);
+        new(
+            "margin",
+            "margin = limit − reading",
+            [new("limit", "limit", limit), new("reading", "reading", reading)],
+            new(margin, Dimension.HumidityPoints),
+            source
+        );
 
-    private static Working DewWorking(MoistAir air) => new(
-        "dewPoint",
-        "p_ws(T_dew) = RH / 100 · p_ws(T_air)",
-        [
-            new("RH", "humidity", air.Humidity.ToFigure()),
-            new("p_ws(T_air)", "saturationPressure", air.SaturationPressure.ToFigure()),
-            new("p_w", "vapourPressure", air.VapourPressure.ToFigure()),
-        ],
-        air.DewPoint.ToFigure(),
-        "ASHRAE Fundamentals, psychrometrics, formulas (5) and (6); over ice below 0 °C");
+    private static Working DewWorking(MoistAir air) =>
+        new(
+            "dewPoint",
+            "p_ws(T_dew) = RH / 100 · p_ws(T_air)",
+            [
+                new("RH", "humidity", air.Humidity.ToFigure()),
+                new("p_ws(T_air)", "saturationPressure", air.SaturationPressure.ToFigure()),
+                new("p_w", "vapourPressure", air.VapourPressure.ToFigure()),
+            ],
+            air.DewPoint.ToFigure(),
+            "ASHRAE Fundamentals, psychrometrics, formulas (5) and (6); over ice below 0 °C"
+        );
 }

@@ -10,8 +10,15 @@ internal static class PreparationRule
     public static Finding Judge(GateCase gate)
     {
         var all = gate.Required;
-        var missing = all.Where(item => !gate.Prepared.Contains(item) || PreparationList.Outweighs(item, gate.LeakOpen, gate.JointOpen)).ToList();
-        return new("G13", missing.Count == 0 ? "ready" : "missing", missing.Count == 0 ? Verdict.Clear : Verdict.Hold, Basis.Practice, "Preparation list ticked off")
+        var missing = all.Where(item => !gate.Prepared.Contains(item) || PreparationList.Outweighs(item, gate.LeakOpen, gate.JointOpen))
+            .ToList();
+        return new(
+            "G13",
+            missing.Count == 0 ? "ready" : "missing",
+            missing.Count == 0 ? Verdict.Clear : Verdict.Hold,
+            Basis.Practice,
+            "Preparation list ticked off"
+        )
         {
             Measured = Figure.Count(all.Count - missing.Count),
             Limit = Figure.Count(all.Count),

@@ -3,7 +3,8 @@ using Umbracell.Core.Quantities;
 
 namespace Umbracell.Core.Conditions;
 
-/// <summary>A space heated for several surfaces at once: each answers for its share by area, so that together they add up to the whole.</summary>
+/// <summary>A space heated for several surfaces at once: each answers for its share by area, so that together they add up to the
+/// whole.</summary>
 /// <param name="VolumePerSquareMetre">Volume for a square metre treated, m.</param>
 /// <param name="LossPerSquareMetre">Conductance of the bare envelope for a square metre treated, W/(m²·K).</param>
 /// <param name="Assumed">Whether the size of the space was assumed.</param>
@@ -18,7 +19,9 @@ public sealed record SharedSpace(double VolumePerSquareMetre, double LossPerSqua
     public static SharedSpace Of(IReadOnlyList<(SectionCase Bare, Area Treated)> surfaces, double? volume)
     {
         var area = surfaces.Sum(s => s.Treated.SquareMetres);
-        var loss = surfaces.Where(s => s.Bare.Exposure is Exposure.Outdoors or Exposure.Ventilated).Sum(s => s.Treated.SquareMetres * AssemblyState.OfFilled(s.Bare).U.WattsPerSquareMetreKelvin);
+        var loss = surfaces
+            .Where(s => s.Bare.Exposure is Exposure.Outdoors or Exposure.Ventilated)
+            .Sum(s => s.Treated.SquareMetres * AssemblyState.OfFilled(s.Bare).U.WattsPerSquareMetreKelvin);
         return area <= 0 ? new(StoreyHeight, 0, true) : new(volume is { } known ? known / area : StoreyHeight, loss / area, volume is null);
     }
 
@@ -29,5 +32,12 @@ public sealed record SharedSpace(double VolumePerSquareMetre, double LossPerSqua
     /// <param name="humidity">Its humidity.</param>
     /// <param name="pressure">Air pressure.</param>
     public HeatedSpace ShareOf(Area treated, double airChanges, Temperature outdoor, RelativeHumidity humidity, Pressure pressure) =>
-        new(Math.Max(1, VolumePerSquareMetre * treated.SquareMetres), LossPerSquareMetre * treated.SquareMetres, airChanges, outdoor, humidity, pressure);
+        new(
+            Math.Max(1, VolumePerSquareMetre * treated.SquareMetres),
+            LossPerSquareMetre * treated.SquareMetres,
+            airChanges,
+            outdoor,
+            humidity,
+            pressure
+        );
 }

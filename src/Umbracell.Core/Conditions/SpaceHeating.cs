@@ -30,7 +30,14 @@ public enum HeaterKind
 /// <param name="Outdoor">Outdoor air.</param>
 /// <param name="OutdoorHumidity">Its humidity.</param>
 /// <param name="Pressure">Air pressure.</param>
-public sealed record HeatedSpace(double Volume, double Loss, double AirChanges, Temperature Outdoor, RelativeHumidity OutdoorHumidity, Pressure Pressure)
+public sealed record HeatedSpace(
+    double Volume,
+    double Loss,
+    double AirChanges,
+    Temperature Outdoor,
+    RelativeHumidity OutdoorHumidity,
+    Pressure Pressure
+)
 {
     private const double AirHeatCapacity = 1006;
 
@@ -48,20 +55,29 @@ public sealed record HeatedSpace(double Volume, double Loss, double AirChanges, 
 /// <param name="DewPoint">Its dew point.</param>
 /// <param name="WaterPerHour">Water the flame puts into the room, kg/h.</param>
 /// <param name="Working">How the power or the temperature came about.</param>
-public sealed record SpaceHeating(double Power, Temperature Indoor, double Humidity, Temperature DewPoint, double WaterPerHour, Working Working)
+public sealed record SpaceHeating(
+    double Power,
+    Temperature Indoor,
+    double Humidity,
+    Temperature DewPoint,
+    double WaterPerHour,
+    Working Working
+)
 {
     private const double JoulesPerKilowattHour = 3.6e6;
 
     /// <summary>Water that a flame puts into the room for each kilowatt-hour of heat (lower heating value), kg.</summary>
-    public static double WaterPerKilowattHour(HeaterKind kind) => kind switch
-    {
-        HeaterKind.Propane => 0.127,
-        HeaterKind.NaturalGas => 0.16,
-        HeaterKind.Kerosene => 0.105,
-        _ => 0,
-    };
+    public static double WaterPerKilowattHour(HeaterKind kind) =>
+        kind switch
+        {
+            HeaterKind.Propane => 0.127,
+            HeaterKind.NaturalGas => 0.16,
+            HeaterKind.Kerosene => 0.105,
+            _ => 0,
+        };
 
-    /// <summary>The air that a power makes: <c>T_in = T_out + Q / (UA + ρ c n V / 3600)</c>, <c>W_in = W_out + m_w / (ρ n V / 3600)</c>.</summary>
+    /// <summary>The air that a power makes: <c>T_in = T_out + Q / (UA + ρ c n V / 3600)</c>, <c>W_in = W_out + m_w / (ρ n V /
+    /// 3600)</c>.</summary>
     /// <param name="space">The space.</param>
     /// <param name="watts">Heat, 0 to 10 MW.</param>
     /// <param name="kind">What is burnt.</param>
@@ -102,18 +118,26 @@ public sealed record SpaceHeating(double Power, Temperature Indoor, double Humid
         var vapour = new Pressure(space.Pressure.Pascals * ratio / (MolarRatio + ratio));
         var indoor = new Temperature(celsius);
         var saturated = MoistAir.SaturationPressureAt(indoor, HumidityReference.Water);
-        return new(watts, indoor, Math.Min(100, 100 * vapour.Pascals / saturated.Pascals), MoistAir.DewPointOf(vapour), water, new(
-            "heaterPower",
-            "Q = (T_in − T_out) · (UA + H_air), H_air = ρ c n V / 3600",
-            [
-                new("T_in", "indoorTemperature", indoor.ToFigure()),
-                new("T_out", "outdoorTemperature", space.Outdoor.ToFigure()),
-                new("UA", "heatToOutside", new(space.Loss, Dimension.HeatLoss)),
-                new("H_air", "heatByAir", new(space.ByAir, Dimension.HeatLoss)),
-                new("V", "heatedVolume", new(space.Volume, Dimension.RoomVolume)),
-                new("n", "airChanges", new(space.AirChanges, Dimension.AirChanges)),
-            ],
-            new(watts, Dimension.Power),
-            "Steady heat balance of the space"));
+        return new(
+            watts,
+            indoor,
+            Math.Min(100, 100 * vapour.Pascals / saturated.Pascals),
+            MoistAir.DewPointOf(vapour),
+            water,
+            new(
+                "heaterPower",
+                "Q = (T_in − T_out) · (UA + H_air), H_air = ρ c n V / 3600",
+                [
+                    new("T_in", "indoorTemperature", indoor.ToFigure()),
+                    new("T_out", "outdoorTemperature", space.Outdoor.ToFigure()),
+                    new("UA", "heatToOutside", new(space.Loss, Dimension.HeatLoss)),
+                    new("H_air", "heatByAir", new(space.ByAir, Dimension.HeatLoss)),
+                    new("V", "heatedVolume", new(space.Volume, Dimension.RoomVolume)),
+                    new("n", "airChanges", new(space.AirChanges, Dimension.AirChanges)),
+                ],
+                new(watts, Dimension.Power),
+                "Steady heat balance of the space"
+            )
+        );
     }
 }

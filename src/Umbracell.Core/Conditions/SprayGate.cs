@@ -10,7 +10,8 @@ namespace Umbracell.Core.Conditions;
 /// <param name="Remedies">What would clear the temperatures and humidity taken together.</param>
 public sealed record SprayGate(IReadOnlyList<Finding> Findings, Temperature? DewPoint, IReadOnlyList<Remedy> Remedies)
 {
-    /// <summary>Whether anything was read or ticked off yet. Before that the gate holds on everything, and a screen says that nothing was read.</summary>
+    /// <summary>Whether anything was read or ticked off yet. Before that the gate holds on everything, and a screen says that nothing was
+    /// read.</summary>
     public bool Begun { get; init; }
 
     /// <summary>The worst of all rules.</summary>
@@ -40,11 +41,15 @@ public sealed record SprayGate(IReadOnlyList<Finding> Findings, Temperature? Dew
 
         return new(findings, dew, GateRemedies.Together(gate, air))
         {
-            Begun = gate.Prepared.Count > 0 || gate is not { Substrate: null, Air: null, Humidity: null, MoistureMeter: null, FoundDry: null, DrumA: null, DrumB: null },
+            Begun =
+                gate.Prepared.Count > 0
+                || gate
+                    is not { Substrate: null, Air: null, Humidity: null, MoistureMeter: null, FoundDry: null, DrumA: null, DrumB: null },
         };
     }
 
-    internal static MoistAir? AirAsRead(GateCase gate) => gate is { Air: { } t, Humidity: { } rh } ? MoistAir.Of(t.Value, rh.Value, gate.Pressure) : null;
+    internal static MoistAir? AirAsRead(GateCase gate) =>
+        gate is { Air: { } t, Humidity: { } rh } ? MoistAir.Of(t.Value, rh.Value, gate.Pressure) : null;
 
     private static Finding? StaleReadings(GateCase gate)
     {

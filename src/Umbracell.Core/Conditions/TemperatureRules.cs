@@ -10,7 +10,8 @@ internal static class TemperatureRules
     /// <summary>Within this of the edge a drum is judged with care (rule G6).</summary>
     private static readonly TemperatureDifference DrumEdge = new(1);
 
-    public static Finding Substrate(GateCase gate) => InWindow("G1", gate.Substrate, gate.Sheet.Substrate, gate, "substrate", "raiseSubstrate", "coolSubstrate");
+    public static Finding Substrate(GateCase gate) =>
+        InWindow("G1", gate.Substrate, gate.Sheet.Substrate, gate, "substrate", "raiseSubstrate", "coolSubstrate");
 
     public static Finding Air(GateCase gate) => InWindow("G2", gate.Air, gate.Sheet.Air, gate, "air", "raiseAir", "coolAir");
 
@@ -19,14 +20,26 @@ internal static class TemperatureRules
         var source = SheetSource(gate, "drums");
         if (gate is not { DrumA: { } a, DrumB: { } b })
         {
-            return new("G6", "unread", Verdict.Hold, Basis.ProductSheet, source) { Words = new Dictionary<string, string> { ["side"] = (gate.DrumA, gate.DrumB) switch { (null, null) => "A, B", (null, _) => "A", _ => "B" } } };
+            return new("G6", "unread", Verdict.Hold, Basis.ProductSheet, source)
+            {
+                Words = new Dictionary<string, string>
+                {
+                    ["side"] = (gate.DrumA, gate.DrumB) switch
+                    {
+                        (null, null) => "A, B",
+                        (null, _) => "A",
+                        _ => "B",
+                    },
+                },
+            };
         }
 
         var window = gate.Sheet.Drums;
         var (worse, side) = window.Margin(a.Value).Kelvins <= window.Margin(b.Value).Kelvins ? (a, "A") : (b, "B");
         var margin = window.Margin(worse.Value);
         var stale = a.Age > gate.Practice.FreshFor || b.Age > gate.Practice.FreshFor;
-        var (name, verdict) = margin.Kelvins < 0 ? ("outside", Verdict.Hold)
+        var (name, verdict) =
+            margin.Kelvins < 0 ? ("outside", Verdict.Hold)
             : stale ? ("stale", Verdict.Care)
             : GateMargins.IsShort(margin.Kelvins, DrumEdge.Kelvins) ? ("nearEdge", Verdict.Care)
             : ("inside", Verdict.Clear);
@@ -35,14 +48,29 @@ internal static class TemperatureRules
             Measured = worse.Value.ToFigure(),
             Limit = NearerEdge(window, worse.Value).ToFigure(),
             Margin = margin.ToFigure(),
-            Figures = new Dictionary<string, Figure> { ["drumA"] = a.Value.ToFigure(), ["drumB"] = b.Value.ToFigure(), ["least"] = window.Least.ToFigure(), ["greatest"] = window.Greatest.ToFigure(), ["age"] = Figure.Duration(a.Age > b.Age ? a.Age : b.Age) },
+            Figures = new Dictionary<string, Figure>
+            {
+                ["drumA"] = a.Value.ToFigure(),
+                ["drumB"] = b.Value.ToFigure(),
+                ["least"] = window.Least.ToFigure(),
+                ["greatest"] = window.Greatest.ToFigure(),
+                ["age"] = Figure.Duration(a.Age > b.Age ? a.Age : b.Age),
+            },
             Words = new Dictionary<string, string> { ["side"] = side, ["instrument"] = worse.Instrument },
             Remedies = margin.Kelvins >= 0 ? [] : [Change(worse.Value, window, new(0), "warmDrum", "coolDrum")],
             Working = MarginWorking(worse.Value, window, source),
         };
     }
 
-    private static Finding InWindow(string rule, Reading<Temperature>? reading, TemperatureWindow window, GateCase gate, string line, string raise, string cool)
+    private static Finding InWindow(
+        string rule,
+        Reading<Temperature>? reading,
+        TemperatureWindow window,
+        GateCase gate,
+        string line,
+        string raise,
+        string cool
+    )
     {
         var source = SheetSource(gate, line);
         if (reading is null)
@@ -52,15 +80,24 @@ internal static class TemperatureRules
 
         var margin = window.Margin(reading.Value);
         var well = gate.Practice.WellInside;
-        var (name, verdict) = margin.Kelvins < 0 ? ("outside", Verdict.Hold) : GateMargins.IsShort(margin.Kelvins, well.Kelvins) ? ("nearEdge", Verdict.Care) : ("inside", Verdict.Clear);
+        var (name, verdict) =
+            margin.Kelvins < 0 ? ("outside", Verdict.Hold)
+            : GateMargins.IsShort(margin.Kelvins, well.Kelvins) ? ("nearEdge", Verdict.Care)
+            : ("inside", Verdict.Clear);
         return new(rule, name, verdict, Basis.ProductSheet, source)
         {
             Measured = reading.Value.ToFigure(),
             Limit = NearerEdge(window, reading.Value).ToFigure(),
             Margin = margin.ToFigure(),
-            Figures = new Dictionary<string, Figure> { ["least"] = window.Least.ToFigure(), ["greatest"] = window.Greatest.ToFigure(), ["age"] = Figure.Duration(reading.Age) },
+            Figures = new Dictionary<string, Figure>
+            {
+                ["least"] = window.Least.ToFigure(),
+                ["greatest"] = window.Greatest.ToFigure(),
+                ["age"] = Figure.Duration(reading.Age),
+            },
             Words = new Dictionary<string, string> { ["instrument"] = reading.Instrument },
-            Remedies = verdict == Verdict.Clear ? [] : [Change(reading.Value, window, verdict == Verdict.Hold ? new(0) : well, raise, cool)],
+            Remedies =
+                verdict == Verdict.Clear ? [] : [Change(reading.Value, window, verdict == Verdict.Hold ? new(0) : well, raise, cool)],
             Working = MarginWorking(reading.Value, window, source),
         };
     }
@@ -68,20 +105,33 @@ internal static class TemperatureRules
     private static Remedy Change(Temperature value, TemperatureWindow window, TemperatureDifference inside, string raise, string cool)
     {
         var isCold = value.Celsius - window.Least.Celsius <= window.Greatest.Celsius - value.Celsius;
-        var change = isCold ? window.Least.Celsius + inside.Kelvins - value.Celsius : value.Celsius - (window.Greatest.Celsius - inside.Kelvins);
-        return new(isCold ? raise : cool, new Dictionary<string, Figure>
-        {
-            ["change"] = new TemperatureDifference(change).ToFigure().AtLeast,
-            ["to"] = isCold ? new Temperature(value.Celsius + change).ToFigure().AtLeast : new Temperature(value.Celsius - change).ToFigure().AtMost,
-        });
+        var change = isCold
+            ? window.Least.Celsius + inside.Kelvins - value.Celsius
+            : value.Celsius - (window.Greatest.Celsius - inside.Kelvins);
+        return new(
+            isCold ? raise : cool,
+            new Dictionary<string, Figure>
+            {
+                ["change"] = new TemperatureDifference(change).ToFigure().AtLeast,
+                ["to"] = isCold
+                    ? new Temperature(value.Celsius + change).ToFigure().AtLeast
+                    : new Temperature(value.Celsius - change).ToFigure().AtMost,
+            }
+        );
     }
 
-    private static Working MarginWorking(Temperature value, TemperatureWindow window, string source) => new(
-        "margin",
-        "margin = the lesser of T − T_least and T_greatest − T",
-        [new("T", "reading", value.ToFigure()), new("T_least", "windowLeast", window.Least.ToFigure()), new("T_greatest", "windowGreatest", window.Greatest.ToFigure())],
-        window.Margin(value).ToFigure(),
-        source);
+    private static Working MarginWorking(Temperature value, TemperatureWindow window, string source) =>
+        new(
+            "margin",
+            "margin = the lesser of T − T_least and T_greatest − T",
+            [
+                new("T", "reading", value.ToFigure()),
+                new("T_least", "windowLeast", window.Least.ToFigure()),
+                new("T_greatest", "windowGreatest", window.Greatest.ToFigure()),
+            ],
+            window.Margin(value).ToFigure(),
+            source
+        );
 
     private static Temperature NearerEdge(TemperatureWindow window, Temperature value) =>
         value.Celsius - window.Least.Celsius <= window.Greatest.Celsius - value.Celsius ? window.Least : window.Greatest;

@@ -26,14 +26,22 @@ public readonly record struct OutdoorDesign(Temperature Temperature, RelativeHum
 /// <param name="Cooling">Summer design.</param>
 /// <param name="HeatingDegreeDays">Kelvin-days under 18 °C, by daily means.</param>
 /// <param name="CoolingDegreeDays">Kelvin-days over 10 °C, by daily means.</param>
-public sealed record WeatherYear(IReadOnlyList<MonthAir> Months, OutdoorDesign Heating, OutdoorDesign Cooling, double HeatingDegreeDays, double CoolingDegreeDays)
+public sealed record WeatherYear(
+    IReadOnlyList<MonthAir> Months,
+    OutdoorDesign Heating,
+    OutdoorDesign Cooling,
+    double HeatingDegreeDays,
+    double CoolingDegreeDays
+)
 {
     /// <summary>Share of a month's hours that must be whole for its mean to stand for it.</summary>
     public const double LeastShare = 0.9;
 
-    private const double ExceededInWinter = 0.99, ExceededInSummer = 0.01;
+    private const double ExceededInWinter = 0.99,
+        ExceededInSummer = 0.01;
 
-    /// <summary>Months of which less than <see cref="LeastShare"/> of the hours are whole, 1 to 12; empty where the record serves.</summary>
+    /// <summary>Months of which less than <see cref="LeastShare"/> of the hours are whole, 1 to 12; empty where the record
+    /// serves.</summary>
     /// <param name="hours">The record, in any order.</param>
     public static IReadOnlyList<int> ThinMonths(IReadOnlyList<WeatherHour> hours)
     {
@@ -48,7 +56,9 @@ public sealed record WeatherYear(IReadOnlyList<MonthAir> Months, OutdoorDesign H
 
     /// <summary>Reduces a record.</summary>
     /// <param name="hours">The record, in any order; hours that are not whole are passed over.</param>
-    /// <remarks>A month's humidity is that of its mean vapour pressure at its mean temperature, so that the monthly year moves as much water as the hours held. Winter design is exceeded in 99 % of the hours, summer design in 1 %; the humidity of either is the mean vapour pressure of the hours within half a kelvin of it.</remarks>
+    /// <remarks>A month's humidity is that of its mean vapour pressure at its mean temperature, so that the monthly year moves as much
+    /// water as the hours held. Winter design is exceeded in 99 % of the hours, summer design in 1 %; the humidity of either is the mean
+    /// vapour pressure of the hours within half a kelvin of it.</remarks>
     /// <exception cref="ArgumentException">A month is too thin; see <see cref="ThinMonths"/>.</exception>
     public static WeatherYear Of(IReadOnlyList<WeatherHour> hours)
     {
@@ -68,7 +78,8 @@ public sealed record WeatherYear(IReadOnlyList<MonthAir> Months, OutdoorDesign H
             At(ExceededInWinter),
             At(ExceededInSummer),
             year * days.Sum(t => Math.Max(0, 18 - t)),
-            year * days.Sum(t => Math.Max(0, t - 10)));
+            year * days.Sum(t => Math.Max(0, t - 10))
+        );
 
         OutdoorDesign At(double exceeded)
         {
@@ -77,18 +88,20 @@ public sealed record WeatherYear(IReadOnlyList<MonthAir> Months, OutdoorDesign H
         }
     }
 
-    /// <summary>Number of the model energy code's zone by degree days: its thermal criteria, 1 (hottest) to 8. The letter for moisture does not follow from temperature; check the code's own map.</summary>
-    public int ZoneNumber => (HeatingDegreeDays, CoolingDegreeDays) switch
-    {
-        (_, > 5000) => 1,
-        (_, > 3500) => 2,
-        ( <= 2000, _) => 3,
-        ( <= 3000, _) => 4,
-        ( <= 4000, _) => 5,
-        ( <= 5000, _) => 6,
-        ( <= 7000, _) => 7,
-        _ => 8,
-    };
+    /// <summary>Number of the model energy code's zone by degree days: its thermal criteria, 1 (hottest) to 8. The letter for moisture
+    /// does not follow from temperature; check the code's own map.</summary>
+    public int ZoneNumber =>
+        (HeatingDegreeDays, CoolingDegreeDays) switch
+        {
+            (_, > 5000) => 1,
+            (_, > 3500) => 2,
+            (<= 2000, _) => 3,
+            (<= 3000, _) => 4,
+            (<= 4000, _) => 5,
+            (<= 5000, _) => 6,
+            (<= 7000, _) => 7,
+            _ => 8,
+        };
 
     private static MonthAir MeanOf(IReadOnlyList<WeatherHour> hours)
     {

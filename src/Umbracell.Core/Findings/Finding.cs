@@ -19,7 +19,8 @@ public enum Basis
 }
 
 /// <summary>One judgement: what was measured, the limit, the margin, why, what to do, and on what it rests.</summary>
-/// <remarks>The sentence is the interface's: it is chosen by <see cref="Rule"/> and <see cref="Case"/> and filled with the figures.</remarks>
+/// <remarks>The sentence is the interface's: it is chosen by <see cref="Rule"/> and <see cref="Case"/> and filled with the
+/// figures.</remarks>
 /// <param name="Rule">Rule id, such as <c>G3</c> or <c>fit</c>.</param>
 /// <param name="Case">Which sentence of the rule applies, such as <c>tooClose</c>.</param>
 /// <param name="Verdict">Clear, Care or Hold.</param>
@@ -63,10 +64,15 @@ public sealed record Finding(string Rule, string Case, Verdict Verdict, Basis Ba
         init => _worked = value;
     }
 
-    /// <summary>How the judgement can be followed: its own working, or what was measured held against the limit; null where neither is a figure.</summary>
-    public Working? How => Working ?? (Measured is { } measured && Limit is { } limit
-        ? new("judged", "x : L", [new("x", "judgedFigure", measured), new("L", "judgedLimit", limit)], measured, Source)
-        : null);
+    /// <summary>How the judgement can be followed: its own working, or what was measured held against the limit; null where neither is a
+    /// figure.</summary>
+    public Working? How =>
+        Working
+        ?? (
+            Measured is { } measured && Limit is { } limit
+                ? new("judged", "x : L", [new("x", "judgedFigure", measured), new("L", "judgedLimit", limit)], measured, Source)
+                : null
+        );
 }
 
 /// <summary>One thing that would clear a finding, computed.</summary>

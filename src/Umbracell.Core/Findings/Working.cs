@@ -12,7 +12,8 @@ public sealed record Working(string Name, string Formula, IReadOnlyList<WorkingT
 
 /// <summary>One value in a working.</summary>
 /// <param name="Symbol">Its symbol in the formula.</param>
-/// <param name="Name">Key of what it is; the interface has the words. May carry a detail after a colon, such as <c>layer:plywood</c>.</param>
+/// <param name="Name">Key of what it is; the interface has the words. May carry a detail after a colon, such as
+/// <c>layer:plywood</c>.</param>
 /// <param name="Value">The value.</param>
 /// <param name="From">Where it came from, if it was computed itself.</param>
 public sealed record WorkingTerm(string Symbol, string Name, Figure Value, Working? From = null);

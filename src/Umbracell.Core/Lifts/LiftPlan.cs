@@ -44,7 +44,8 @@ public sealed record LiftPlan(IReadOnlyList<Length> Lifts, TimeSpan Wait, Temper
             "n = t / t_max, rounded up",
             [new("t", "foamThickness", thickness.ToThickness()), new("t_max", "greatestLift", sheet.GreatestLift.ToThickness())],
             Figure.Count(count),
-            SheetSource(sheet));
+            SheetSource(sheet)
+        );
         return new([.. Enumerable.Repeat(each, count)], sheet.LeastWait, sheet.NextLiftBelow, Judge(sheet, each, count, working), working);
     }
 
@@ -52,7 +53,17 @@ public sealed record LiftPlan(IReadOnlyList<Length> Lifts, TimeSpan Wait, Temper
     {
         var tooThin = each < sheet.LeastLift;
         var isFlash = tooThin && sheet.FlashCoatFrom is { } flash && each >= flash;
-        return new("lifts", !tooThin ? "within" : isFlash ? "flash" : "tooThin", !tooThin ? Verdict.Clear : isFlash ? Verdict.Care : Verdict.Hold, Basis.ProductSheet, SheetSource(sheet))
+        return new(
+            "lifts",
+            !tooThin ? "within"
+                : isFlash ? "flash"
+                : "tooThin",
+            !tooThin ? Verdict.Clear
+                : isFlash ? Verdict.Care
+                : Verdict.Hold,
+            Basis.ProductSheet,
+            SheetSource(sheet)
+        )
         {
             Measured = each.ToThickness(),
             Limit = (tooThin ? sheet.LeastLift : sheet.GreatestLift).ToThickness(),

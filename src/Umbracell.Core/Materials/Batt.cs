@@ -10,8 +10,11 @@ namespace Umbracell.Core.Materials;
 /// <param name="Density">Density at the nominal thickness.</param>
 public sealed record Batt(string Id, Length Nominal, ThermalResistance Rated, Material Material, Density Density)
 {
-    // Heat that shines through fibre, beside what its still air leads, at 10 kg/m³, and how it falls with density. Fitted to the usual compressed-R tables of batts, which it meets within.
-    private const double ShinesThrough = 0.42, AtDensity = 10, Fall = 1.5;
+    // Heat that shines through fibre, beside what its still air leads, at 10 kg/m³, and how it falls with density. Fitted to the usual
+    // compressed-R tables of batts, which it meets within.
+    private const double ShinesThrough = 0.42,
+        AtDensity = 10,
+        Fall = 1.5;
 
     /// <summary>R in a space: pressed together it keeps a share of its R, the more the lighter it is; loose it keeps all of it.</summary>
     /// <param name="space">0 or more.</param>
@@ -29,7 +32,14 @@ public sealed record Batt(string Id, Length Nominal, ThermalResistance Rated, Ma
     public (ThermalResistance Mean, Length Gap) Over(Length meanSpace, Length scatter)
     {
         // Five points of the normal distribution (Gauss-Hermite): exact for any curve up to the ninth power.
-        ReadOnlySpan<(double Z, double W)> points = [(-2.85697001387281, 0.01125741132772), (-1.35562617997427, 0.22207592200561), (0, 0.53333333333334), (1.35562617997427, 0.22207592200561), (2.85697001387281, 0.01125741132772)];
+        ReadOnlySpan<(double Z, double W)> points =
+        [
+            (-2.85697001387281, 0.01125741132772),
+            (-1.35562617997427, 0.22207592200561),
+            (0, 0.53333333333334),
+            (1.35562617997427, 0.22207592200561),
+            (2.85697001387281, 0.01125741132772),
+        ];
         var (r, gap) = (0.0, 0.0);
         foreach (var (z, w) in points)
         {

@@ -30,7 +30,14 @@ public enum WaterHarm
 /// <param name="Emittance">Of its face, above 0 to 1; a bright foil counts only where an air space stands before it.</param>
 /// <param name="Harm">What water does to its face.</param>
 public sealed record Material(
-    string Id, ThermalConductivity Conductivity, Permeability Permeability, string Source, Density? Density = null, double Emittance = 0.9, WaterHarm Harm = WaterHarm.None)
+    string Id,
+    ThermalConductivity Conductivity,
+    Permeability Permeability,
+    string Source,
+    Density? Density = null,
+    double Emittance = 0.9,
+    WaterHarm Harm = WaterHarm.None
+)
 {
     /// <summary>Conductivity under which a board counts as insulation, W/(m·K).</summary>
     private const double Insulates = 0.065;

@@ -36,7 +36,8 @@ public enum FoamGrade
 /// <param name="Greatest">Warmest.</param>
 public readonly record struct TemperatureWindow(Temperature Least, Temperature Greatest)
 {
-    /// <summary>Distance to the nearer edge; negative outside. An edge met to the last bit but one is met: figures typed in °F and kept in °C come so.</summary>
+    /// <summary>Distance to the nearer edge; negative outside. An edge met to the last bit but one is met: figures typed in °F and kept
+    /// in °C come so.</summary>
     public TemperatureDifference Margin(Temperature t)
     {
         var margin = Math.Min(t.Celsius - Least.Celsius, Greatest.Celsius - t.Celsius);
@@ -158,7 +159,8 @@ public sealed record ProductSheet
     /// <summary>Re-entry as the sheet words it.</summary>
     public required string ReEntry { get; init; }
 
-    /// <summary>The dense skin of each lift as an equivalent lost thickness: 0.05 in for closed cell, 0.10 in for open cell (trade practice).</summary>
+    /// <summary>The dense skin of each lift as an equivalent lost thickness: 0.05 in for closed cell, 0.10 in for open cell (trade
+    /// practice).</summary>
     public Length SkinEquivalent => Length.FromInches(Cell == CellStructure.Closed ? 0.05 : 0.10);
 
     /// <summary>Thickest foam for which the sheet states an R.</summary>
@@ -174,12 +176,14 @@ public sealed record ProductSheet
         return new(metres < first.X ? first.Y * metres / first.X : AgedR.At(metres));
     }
 
-    /// <summary>The thickness, if the sheet rates it. A thickness past the last point by a rounding (152.4 mm for 6 in) is that point.</summary>
+    /// <summary>The thickness, if the sheet rates it. A thickness past the last point by a rounding (152.4 mm for 6 in) is that
+    /// point.</summary>
     /// <param name="thickness">Above zero.</param>
     /// <exception cref="QuantityRangeException">Not above zero, or past the sheet's last point.</exception>
     public Length Rated(Length thickness)
     {
-        const double Least = 1e-4, Rounding = 1e-6;
+        const double Least = 1e-4,
+            Rounding = 1e-6;
         var last = AgedR.Last;
         return thickness.Metres > last && thickness.Metres <= last + Rounding
             ? new(last)
@@ -220,7 +224,10 @@ public sealed record ProductSheet
         var bound = SetMass / InPlaceDensity;
         if (SheetYield.CubicMetres > bound.CubicMetres)
         {
-            yield return ("yieldBoardFeet", $"{SheetYield.BoardFeet:N0} board feet is more than a set of {SetMass.Kilograms:N0} kg can fill at the in-place density: {bound.BoardFeet:N0}.");
+            yield return (
+                "yieldBoardFeet",
+                $"{SheetYield.BoardFeet:N0} board feet is more than a set of {SetMass.Kilograms:N0} kg can fill at the in-place density: {bound.BoardFeet:N0}."
+            );
         }
     }
 }

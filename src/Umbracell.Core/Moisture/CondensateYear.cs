@@ -2,8 +2,10 @@ namespace Umbracell.Core.Moisture;
 
 /// <summary>Vapour through a row of interfaces, month by month, with what condenses kept where it lies (ISO 13788, clause 6).</summary>
 /// <remarks>
-/// Vapour pressure runs as a taut string under the saturation pressures: where the straight line would exceed saturation it bends there, and the difference of flow between the two sides is what condenses.
-/// An interface that holds condensate stays at saturation until it is dry; the month is cut at that moment, so that nothing gives more than it had and water is neither made nor lost.
+/// Vapour pressure runs as a taut string under the saturation pressures: where the straight line would exceed saturation it bends there,
+/// and the difference of flow between the two sides is what condenses.
+/// An interface that holds condensate stays at saturation until it is dry; the month is cut at that moment, so that nothing gives more
+/// than it had and water is neither made nor lost.
 /// Plain arrays and spans: this runs for every step of a hand.
 /// </remarks>
 internal static class CondensateYear
@@ -25,7 +27,14 @@ internal static class CondensateYear
     /// <param name="stored">Given back: condensate on each interface at the end of each month, kg/m².</param>
     /// <param name="pressure">Given back: mean vapour pressure at each interface over each month, Pa.</param>
     /// <returns>What grows from year to year, kg/m²; nothing where the section dries out.</returns>
-    public static double Run(ReadOnlySpan<double> resistance, ReadOnlySpan<double> saturation, ReadOnlySpan<double> outside, ReadOnlySpan<double> inside, Span<double> stored, Span<double> pressure)
+    public static double Run(
+        ReadOnlySpan<double> resistance,
+        ReadOnlySpan<double> saturation,
+        ReadOnlySpan<double> outside,
+        ReadOnlySpan<double> inside,
+        Span<double> stored,
+        Span<double> pressure
+    )
     {
         var n = resistance.Length - 1;
         Span<double> wet = stackalloc double[n];
@@ -38,14 +47,23 @@ internal static class CondensateYear
             for (var month = 0; month < YearOfAir.Months; month++)
             {
                 var at = month * n;
-                Month(resistance, saturation.Slice(at, n), outside[month], inside[month], YearOfAir.DaysOf(month) * 86400.0, wet, pressure.Slice(at, n));
+                Month(
+                    resistance,
+                    saturation.Slice(at, n),
+                    outside[month],
+                    inside[month],
+                    YearOfAir.DaysOf(month) * 86400.0,
+                    wet,
+                    pressure.Slice(at, n)
+                );
                 wet.CopyTo(stored.Slice(at, n));
             }
 
             (lastGrowth, growth) = (growth, Sum(wet) - Sum(before));
         }
 
-        // A cycle that dries out keeps what winter brought over the turn of the year; one that grows is told without what earlier years left.
+        // A cycle that dries out keeps what winter brought over the turn of the year; one that grows is told without what earlier years
+        // left.
         if (growth <= Grows)
         {
             return 0;
@@ -65,8 +83,13 @@ internal static class CondensateYear
     /// <param name="outside">Vapour pressure outdoors, Pa.</param>
     /// <param name="inside">Vapour pressure in the room, Pa.</param>
     /// <param name="pressure">Given back: vapour pressure at each interface, Pa.</param>
-    public static void Pressures(ReadOnlySpan<double> resistance, ReadOnlySpan<double> saturation, double outside, double inside, Span<double> pressure) =>
-        Tighten(resistance, saturation, -1, outside, saturation.Length, inside, pressure);
+    public static void Pressures(
+        ReadOnlySpan<double> resistance,
+        ReadOnlySpan<double> saturation,
+        double outside,
+        double inside,
+        Span<double> pressure
+    ) => Tighten(resistance, saturation, -1, outside, saturation.Length, inside, pressure);
 
     private static double Sum(ReadOnlySpan<double> all)
     {
@@ -95,7 +118,15 @@ internal static class CondensateYear
     }
 
     // From one event to the next: an interface that runs dry lets the pressures fall, and the rest of the month goes on with them.
-    private static void Month(ReadOnlySpan<double> z, ReadOnlySpan<double> saturation, double outside, double inside, double seconds, Span<double> wet, Span<double> mean)
+    private static void Month(
+        ReadOnlySpan<double> z,
+        ReadOnlySpan<double> saturation,
+        double outside,
+        double inside,
+        double seconds,
+        Span<double> wet,
+        Span<double> mean
+    )
     {
         var n = saturation.Length;
         Span<double> pressure = stackalloc double[n];
@@ -130,7 +161,14 @@ internal static class CondensateYear
     }
 
     // Between two wet interfaces, or a wet one and an air, the string is pulled tight on its own.
-    private static void Steady(ReadOnlySpan<double> z, ReadOnlySpan<double> saturation, double outside, double inside, ReadOnlySpan<double> wet, Span<double> pressure)
+    private static void Steady(
+        ReadOnlySpan<double> z,
+        ReadOnlySpan<double> saturation,
+        double outside,
+        double inside,
+        ReadOnlySpan<double> wet,
+        Span<double> pressure
+    )
     {
         var n = saturation.Length;
         var (from, fromPressure) = (-1, outside);
@@ -162,7 +200,15 @@ internal static class CondensateYear
     }
 
     // The lower hull of the ends and of the saturation pressures between them: the string that stays under all of them.
-    private static void Tighten(ReadOnlySpan<double> z, ReadOnlySpan<double> saturation, int from, double fromPressure, int to, double toPressure, Span<double> pressure)
+    private static void Tighten(
+        ReadOnlySpan<double> z,
+        ReadOnlySpan<double> saturation,
+        int from,
+        double fromPressure,
+        int to,
+        double toPressure,
+        Span<double> pressure
+    )
     {
         var z0 = from < 0 ? 0 : z[from];
         var (lowest, slope) = (-1, Slope(z0, fromPressure, z[to], toPressure));

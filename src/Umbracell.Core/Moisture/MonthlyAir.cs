@@ -47,20 +47,36 @@ public sealed record YearOfAir
     public YearOfAir WithWinterHumidityShift(double points)
     {
         const double Heated = 5;
-        return new(Outdoor, [.. Indoor.Select((room, i) => room.Temperature.Celsius - Outdoor[i].Temperature.Celsius > Heated ? room with { Humidity = new(Math.Clamp(room.Humidity.Percent + points, 1, 100)) } : room)]);
+        return new(
+            Outdoor,
+            [
+                .. Indoor.Select(
+                    (room, i) =>
+                        room.Temperature.Celsius - Outdoor[i].Temperature.Celsius > Heated
+                            ? room with
+                            {
+                                Humidity = new(Math.Clamp(room.Humidity.Percent + points, 1, 100)),
+                            }
+                            : room
+                ),
+            ]
+        );
     }
 
     /// <summary>The same year with every outdoor mean shifted, at the same relative humidity.</summary>
     /// <param name="shift">Added to every mean.</param>
-    public YearOfAir WithOutdoorShift(TemperatureDifference shift) => new([.. Outdoor.Select(m => m with { Temperature = m.Temperature + shift })], Indoor);
+    public YearOfAir WithOutdoorShift(TemperatureDifference shift) =>
+        new([.. Outdoor.Select(m => m with { Temperature = m.Temperature + shift })], Indoor);
 
-    private static double Vapour(MonthAir air) => MoistAir.Of(air.Temperature, air.Humidity, StandardAtmosphere.PressureAt(Length.Zero)).VapourPressure.Pascals;
+    private static double Vapour(MonthAir air) =>
+        MoistAir.Of(air.Temperature, air.Humidity, StandardAtmosphere.PressureAt(Length.Zero)).VapourPressure.Pascals;
 
     /// <summary>Days of a month, January 0; no leap year.</summary>
     public static int DaysOf(int month) => DateTime.DaysInMonth(2001, month + 1);
 }
 
-/// <summary>Indoor moisture of heated, uncooled rooms by humidity class (ISO 13788, annex A): an excess of vapour pressure over outdoors.</summary>
+/// <summary>Indoor moisture of heated, uncooled rooms by humidity class (ISO 13788, annex A): an excess of vapour pressure over
+/// outdoors.</summary>
 public static class HumidityClasses
 {
     /// <summary>Lowest class: unoccupied buildings, storage.</summary>
@@ -75,7 +91,8 @@ public static class HumidityClasses
     /// <summary>Outdoor mean at which no excess is left.</summary>
     private const double NoExcessAt = 20;
 
-    /// <summary>Excess of vapour pressure in the room: the class's upper limit at 0 °C and colder, falling straight to nothing at 20 °C.</summary>
+    /// <summary>Excess of vapour pressure in the room: the class's upper limit at 0 °C and colder, falling straight to nothing at 20
+    /// °C.</summary>
     /// <param name="humidityClass">1 to 5.</param>
     /// <param name="outdoor">Mean of the month outdoors.</param>
     /// <exception cref="QuantityRangeException">No such class.</exception>
@@ -88,7 +105,8 @@ public static class HumidityClasses
     /// <summary>Room air of a month.</summary>
     /// <param name="humidityClass">1 to 5.</param>
     /// <param name="outdoor">The month outdoors.</param>
-    /// <param name="heatedTo">Room temperature kept by heating; a warmer month makes the room as warm as itself, since nothing cools it.</param>
+    /// <param name="heatedTo">Room temperature kept by heating; a warmer month makes the room as warm as itself, since nothing cools
+    /// it.</param>
     /// <exception cref="QuantityRangeException">No such class, or air outside the psychrometric formulas.</exception>
     public static MonthAir Room(int humidityClass, MonthAir outdoor, Temperature heatedTo)
     {

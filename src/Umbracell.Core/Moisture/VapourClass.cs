@@ -23,22 +23,24 @@ public static class VapourResistance
 {
     /// <summary>The class of a layer (IRC definitions: I 0.1 perm or less, II to 1.0, III to 10).</summary>
     /// <remarks>A bound is met within 1e-9 of its value: thickness arithmetic must not cost a class.</remarks>
-    public static VapourClass ClassOf(Permeance permeance) => permeance.Perms switch
-    {
-        <= 0.1 * (1 + 1e-9) => VapourClass.I,
-        <= 1.0 * (1 + 1e-9) => VapourClass.II,
-        <= 10 * (1 + 1e-9) => VapourClass.III,
-        _ => VapourClass.Open,
-    };
+    public static VapourClass ClassOf(Permeance permeance) =>
+        permeance.Perms switch
+        {
+            <= 0.1 * (1 + 1e-9) => VapourClass.I,
+            <= 1.0 * (1 + 1e-9) => VapourClass.II,
+            <= 10 * (1 + 1e-9) => VapourClass.III,
+            _ => VapourClass.Open,
+        };
 
     /// <summary>Greatest permeance of a class.</summary>
-    public static Permeance GreatestOf(VapourClass vapourClass) => vapourClass switch
-    {
-        VapourClass.I => Permeance.FromPerms(0.1),
-        VapourClass.II => Permeance.FromPerms(1.0),
-        VapourClass.III => Permeance.FromPerms(10),
-        _ => throw new ArgumentOutOfRangeException(nameof(vapourClass), vapourClass, "Open has no greatest permeance."),
-    };
+    public static Permeance GreatestOf(VapourClass vapourClass) =>
+        vapourClass switch
+        {
+            VapourClass.I => Permeance.FromPerms(0.1),
+            VapourClass.II => Permeance.FromPerms(1.0),
+            VapourClass.III => Permeance.FromPerms(10),
+            _ => throw new ArgumentOutOfRangeException(nameof(vapourClass), vapourClass, "Open has no greatest permeance."),
+        };
 
     /// <summary>Least thickness at which a material reaches a class.</summary>
     public static Length ThicknessFor(Permeability permeability, VapourClass vapourClass) =>

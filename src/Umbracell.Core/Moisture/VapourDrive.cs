@@ -30,26 +30,48 @@ public sealed record VapourDrive(Pressure Inside, Pressure Outside, Working Work
     public Pressure Outward => Inside - Outside;
 
     /// <summary>Direction.</summary>
-    public DriveDirection Direction => Math.Abs(Outward.Pascals) < WorthNaming ? DriveDirection.None : Outward.Pascals > 0 ? DriveDirection.Outward : DriveDirection.Inward;
+    public DriveDirection Direction =>
+        Math.Abs(Outward.Pascals) < WorthNaming ? DriveDirection.None
+        : Outward.Pascals > 0 ? DriveDirection.Outward
+        : DriveDirection.Inward;
 
     /// <summary>The drive between two airs.</summary>
     /// <exception cref="QuantityRangeException">Air outside the psychrometric formulas.</exception>
-    public static VapourDrive Between(Temperature indoor, RelativeHumidity indoorHumidity, Temperature outdoor, RelativeHumidity outdoorHumidity)
+    public static VapourDrive Between(
+        Temperature indoor,
+        RelativeHumidity indoorHumidity,
+        Temperature outdoor,
+        RelativeHumidity outdoorHumidity
+    )
     {
         var pressure = StandardAtmosphere.PressureAt(Length.Zero);
         var (inside, outside) = (MoistAir.Of(indoor, indoorHumidity, pressure), MoistAir.Of(outdoor, outdoorHumidity, pressure));
-        return new(inside.VapourPressure, outside.VapourPressure, new(
-            "drive",
-            "Δp = p_in − p_out",
-            [new("p_in", "indoorVapour", inside.VapourPressure.ToFigure(), Of(inside)), new("p_out", "outdoorVapour", outside.VapourPressure.ToFigure(), Of(outside))],
-            (inside.VapourPressure - outside.VapourPressure).ToFigure(),
-            "Saturation pressure times relative humidity on each side (ASHRAE Fundamentals, psychrometrics)"));
+        return new(
+            inside.VapourPressure,
+            outside.VapourPressure,
+            new(
+                "drive",
+                "Δp = p_in − p_out",
+                [
+                    new("p_in", "indoorVapour", inside.VapourPressure.ToFigure(), Of(inside)),
+                    new("p_out", "outdoorVapour", outside.VapourPressure.ToFigure(), Of(outside)),
+                ],
+                (inside.VapourPressure - outside.VapourPressure).ToFigure(),
+                "Saturation pressure times relative humidity on each side (ASHRAE Fundamentals, psychrometrics)"
+            )
+        );
     }
 
-    private static Working Of(MoistAir air) => new(
-        "vapourPressure",
-        "p = RH / 100 · p_ws(T)",
-        [new("RH", "humidity", air.Humidity.ToFigure()), new("T", "airTemperature", air.Temperature.ToFigure()), new("p_ws(T)", "saturationPressure", air.SaturationPressure.ToFigure())],
-        air.VapourPressure.ToFigure(),
-        "ASHRAE Fundamentals, psychrometrics, formulas (5) and (6)");
+    private static Working Of(MoistAir air) =>
+        new(
+            "vapourPressure",
+            "p = RH / 100 · p_ws(T)",
+            [
+                new("RH", "humidity", air.Humidity.ToFigure()),
+                new("T", "airTemperature", air.Temperature.ToFigure()),
+                new("p_ws(T)", "saturationPressure", air.SaturationPressure.ToFigure()),
+            ],
+            air.VapourPressure.ToFigure(),
+            "ASHRAE Fundamentals, psychrometrics, formulas (5) and (6)"
+        );
 }

@@ -23,11 +23,18 @@ public static class PreparationList
     /// <summary>What every surface wants.</summary>
     public static IReadOnlyList<PreparationItem> Always { get; } =
     [
-        PreparationItem.Clean, PreparationItem.Dry, PreparationItem.Firm, PreparationItem.Sealed, PreparationItem.Masked, PreparationItem.LeaksMended, PreparationItem.JointsReady,
+        PreparationItem.Clean,
+        PreparationItem.Dry,
+        PreparationItem.Firm,
+        PreparationItem.Sealed,
+        PreparationItem.Masked,
+        PreparationItem.LeaksMended,
+        PreparationItem.JointsReady,
     ];
 
     /// <summary>What every job wants once.</summary>
-    public static IReadOnlyList<PreparationItem> OncePerJob { get; } = [PreparationItem.OccupantsOut, PreparationItem.RegistersCovered, PreparationItem.Power];
+    public static IReadOnlyList<PreparationItem> OncePerJob { get; } =
+    [PreparationItem.OccupantsOut, PreparationItem.RegistersCovered, PreparationItem.Power];
 
     /// <summary>Whether what the survey knows outweighs a tick: an open leak is not mended, an unready joint is not ready.</summary>
     /// <param name="item">The item.</param>
@@ -53,7 +60,10 @@ public static class PreparationList
     [
         (PreparationItem.MembersBraced, d => d.HeldAtEnds == true),
         (PreparationItem.CavityTopsClosed, d => d.BalloonFramed == true),
-        (PreparationItem.CoverBoard, d => d.Covering == Covering.SinglePly || d.Attachment is Attachment.HereAndThere or Attachment.Ballasted),
+        (
+            PreparationItem.CoverBoard,
+            d => d.Covering == Covering.SinglePly || d.Attachment is Attachment.HereAndThere or Attachment.Ballasted
+        ),
         (PreparationItem.ReachSet, d => d.Access is AccessKind.Ladder or AccessKind.Scaffold),
         (PreparationItem.ServicesMoved, d => d.Access == AccessKind.ServicesInTheWay),
     ];
@@ -78,7 +88,11 @@ public static class PreparationList
         Add(ByDetail.Where(rule => rule.Wanted(surface.Details)).Select(rule => rule.Item), "detail");
         Add(ByKind.Where(rule => rule.Wanted(surface)).Select(rule => rule.Item), "kind");
         Add(Always, "always");
-        return [.. wanted.OrderBy(w => Order(w.Key)).Select(w => new PreparationTask(w.Key, w.Value, false)), .. OncePerJob.Select(item => new PreparationTask(item, "job", true))];
+        return
+        [
+            .. wanted.OrderBy(w => Order(w.Key)).Select(w => new PreparationTask(w.Key, w.Value, false)),
+            .. OncePerJob.Select(item => new PreparationTask(item, "job", true)),
+        ];
 
         void Add(IEnumerable<PreparationItem> items, string reason)
         {
@@ -90,21 +104,29 @@ public static class PreparationList
     }
 
     // What opens or wets the surface comes before it is cleaned, sealed and masked.
-    private static int Order(PreparationItem item) => item switch
-    {
-        PreparationItem.LeaksMended => 0,
-        PreparationItem.SuspectCleared => 1,
-        PreparationItem.PestsGone => 2,
-        PreparationItem.OldInsulationOut => 3,
-        PreparationItem.WetPartsOut => 4,
-        PreparationItem.Washed => 5,
-        PreparationItem.Clean => 6,
-        PreparationItem.Dry => 7,
-        PreparationItem.Firm => 8,
-        PreparationItem.StudsTrued or PreparationItem.MembersBraced or PreparationItem.BaseLevel or PreparationItem.CoverBoard or PreparationItem.DoorFreed => 9,
-        PreparationItem.BafflesRigid or PreparationItem.VentsClosed or PreparationItem.CavityTopsClosed or PreparationItem.FixingsBlocked => 10,
-        PreparationItem.Sealed or PreparationItem.PenetrationsSealed or PreparationItem.JointsReady => 11,
-        PreparationItem.ClearancesKept or PreparationItem.ServicesMoved or PreparationItem.ReachSet => 12,
-        _ => 13,
-    };
+    private static int Order(PreparationItem item) =>
+        item switch
+        {
+            PreparationItem.LeaksMended => 0,
+            PreparationItem.SuspectCleared => 1,
+            PreparationItem.PestsGone => 2,
+            PreparationItem.OldInsulationOut => 3,
+            PreparationItem.WetPartsOut => 4,
+            PreparationItem.Washed => 5,
+            PreparationItem.Clean => 6,
+            PreparationItem.Dry => 7,
+            PreparationItem.Firm => 8,
+            PreparationItem.StudsTrued
+            or PreparationItem.MembersBraced
+            or PreparationItem.BaseLevel
+            or PreparationItem.CoverBoard
+            or PreparationItem.DoorFreed => 9,
+            PreparationItem.BafflesRigid
+            or PreparationItem.VentsClosed
+            or PreparationItem.CavityTopsClosed
+            or PreparationItem.FixingsBlocked => 10,
+            PreparationItem.Sealed or PreparationItem.PenetrationsSealed or PreparationItem.JointsReady => 11,
+            PreparationItem.ClearancesKept or PreparationItem.ServicesMoved or PreparationItem.ReachSet => 12,
+            _ => 13,
+        };
 }

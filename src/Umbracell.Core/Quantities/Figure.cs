@@ -152,7 +152,8 @@ public enum Rounding
 /// <param name="Dimension">What it measures.</param>
 public readonly record struct Figure(double Si, Dimension Dimension)
 {
-    /// <summary>Which way it is rounded where it is printed: a figure that someone will act on is rounded to the safe side, in the reader's own units.</summary>
+    /// <summary>Which way it is rounded where it is printed: a figure that someone will act on is rounded to the safe side, in the
+    /// reader's own units.</summary>
     public Rounding Rounding { get; init; }
 
     /// <summary>The figure printed so that reaching what is printed reaches it.</summary>

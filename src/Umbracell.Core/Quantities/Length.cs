@@ -1,6 +1,7 @@
 namespace Umbracell.Core.Quantities;
 
-/// <summary>A length. Foam depths, member depths and the spans of surfaces are all lengths; how one is printed is the figure's dimension's affair.</summary>
+/// <summary>A length. Foam depths, member depths and the spans of surfaces are all lengths; how one is printed is the figure's
+/// dimension's affair.</summary>
 /// <param name="Metres">Metres.</param>
 public readonly record struct Length(double Metres) : IComparable<Length>
 {

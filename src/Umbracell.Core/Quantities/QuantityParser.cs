@@ -66,7 +66,8 @@ public readonly record struct FigureRange(double Least, double Greatest, Dimensi
     /// <summary>Greatest value as it is told.</summary>
     public Figure GreatestFigure => new Figure(Greatest, Dimension).AtMost;
 
-    /// <summary>Whether a value lies in the range; false for NaN. A bound written in one unit system and typed in the other must not fail by the last bit.</summary>
+    /// <summary>Whether a value lies in the range; false for NaN. A bound written in one unit system and typed in the other must not fail
+    /// by the last bit.</summary>
     public bool Holds(double si) => si >= Least - 1e-9 && si <= Greatest + 1e-9;
 
     /// <summary>Whether a value is what is usually found.</summary>
@@ -76,7 +77,8 @@ public readonly record struct FigureRange(double Least, double Greatest, Dimensi
     public FigureRange Usually(double least, double greatest) => this with { Usual = (least, greatest) };
 }
 
-/// <summary>Reads what people type: <c>5 1/2</c>, <c>5½</c>, <c>5.5"</c>, <c>5.5 in.</c>, <c>140 mm</c>, <c>1 250 mm</c>, <c>7'6</c>, <c>21C</c>, <c>70 F</c>, <c>–5</c>, <c>1,250</c>, <c>5,5 m</c>.</summary>
+/// <summary>Reads what people type: <c>5 1/2</c>, <c>5½</c>, <c>5.5"</c>, <c>5.5 in.</c>, <c>140 mm</c>, <c>1 250 mm</c>, <c>7'6</c>,
+/// <c>21C</c>, <c>70 F</c>, <c>–5</c>, <c>1,250</c>, <c>5,5 m</c>.</summary>
 public static partial class QuantityParser
 {
     // Inches after feet run to the next foot.
@@ -110,7 +112,18 @@ public static partial class QuantityParser
         return OtherSpaces().Replace(text, " ").Trim();
     }
 
-    private static readonly (string Sign, string Text)[] Fractions = [("½", "1/2"), ("¼", "1/4"), ("¾", "3/4"), ("⅛", "1/8"), ("⅜", "3/8"), ("⅝", "5/8"), ("⅞", "7/8"), ("⅓", "1/3"), ("⅔", "2/3")];
+    private static readonly (string Sign, string Text)[] Fractions =
+    [
+        ("½", "1/2"),
+        ("¼", "1/4"),
+        ("¾", "3/4"),
+        ("⅛", "1/8"),
+        ("⅜", "3/8"),
+        ("⅝", "5/8"),
+        ("⅞", "7/8"),
+        ("⅓", "1/3"),
+        ("⅔", "2/3"),
+    ];
 
     // Which of the ways it can be meant is taken, and whether another is worth a question.
     private static TypedQuantity Weighed(string typed, double value, TypedTerm? term, FigureRange allowed, UnitSystem system)
@@ -120,12 +133,18 @@ public static partial class QuantityParser
             return new(typed, null, TypingFault.NotWhole, allowed);
         }
 
-        var comma = system == UnitSystem.Metric && term is { } written && Thousands().IsMatch(written.Digits) ? Decimal(written, allowed.Dimension, system) : null;
+        var comma =
+            system == UnitSystem.Metric && term is { } written && Thousands().IsMatch(written.Digits)
+                ? Decimal(written, allowed.Dimension, system)
+                : null;
         if (comma is { } asDecimal && allowed.Holds(asDecimal.Value))
         {
             var decimalRules = !allowed.Holds(value) || (!allowed.IsUsual(value) && allowed.IsUsual(asDecimal.Value));
             return decimalRules
-                ? Taken(asDecimal.Value, new(DoubtKind.Comma, allowed.Holds(value) ? typed.Replace(",", "", StringComparison.Ordinal) : null))
+                ? Taken(
+                    asDecimal.Value,
+                    new(DoubtKind.Comma, allowed.Holds(value) ? typed.Replace(",", "", StringComparison.Ordinal) : null)
+                )
                 : Taken(value, new(DoubtKind.Comma, asDecimal.Text));
         }
 
@@ -141,16 +160,24 @@ public static partial class QuantityParser
     private static (double Value, string Text)? Decimal(TypedTerm term, Dimension dimension, UnitSystem system)
     {
         var digits = term.Digits.Replace(',', '.');
-        return digits.Count(c => c == '.') == 1 && double.TryParse(digits, NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var value)
-            ? ((term.Unit ?? Units.Of(dimension, system)).ToSi(value), term.Written.Replace(term.Digits, digits, StringComparison.Ordinal) + (term.Unit is { } unit ? " " + unit.Symbol : ""))
+        return
+            digits.Count(c => c == '.') == 1
+            && double.TryParse(digits, NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var value)
+            ? (
+                (term.Unit ?? Units.Of(dimension, system)).ToSi(value),
+                term.Written.Replace(term.Digits, digits, StringComparison.Ordinal) + (term.Unit is { } unit ? " " + unit.Symbol : "")
+            )
             : null;
     }
 
-    // A bare number that is unusual here and usual in another unit; a fraction from a metric reader is in inches or feet whatever it comes to.
+    // A bare number that is unusual here and usual in another unit; a fraction from a metric reader is in inches or feet whatever it
+    // comes to.
     private static string? OtherUnit(TypedTerm term, double value, FigureRange allowed, UnitSystem system)
     {
         var fraction = system == UnitSystem.Metric && term.Written.Contains('/', StringComparison.Ordinal);
-        var unit = Units.Others(allowed.Dimension, system).FirstOrDefault(one => fraction ? allowed.Holds(one.ToSi(term.Value)) : allowed.IsUsual(one.ToSi(term.Value)));
+        var unit = Units
+            .Others(allowed.Dimension, system)
+            .FirstOrDefault(one => fraction ? allowed.Holds(one.ToSi(term.Value)) : allowed.IsUsual(one.ToSi(term.Value)));
         return unit is not null && (fraction || !allowed.IsUsual(value)) ? $"{term.Written} {unit.Symbol}" : null;
     }
 
@@ -187,14 +214,17 @@ public static partial class QuantityParser
         return (length, fault, null);
     }
 
-    // Money comes with its sign and in the habit of the country: $2,680.50 or 2.680,50 €. Of two kinds of mark the last one parts the cents.
+    // Money comes with its sign and in the habit of the country: $2,680.50 or 2.680,50 €. Of two kinds of mark the last one parts the
+    // cents.
     private static string PlainMoney(string text)
     {
         var bare = MoneySign().Replace(text, "");
         var (comma, dot) = (bare.LastIndexOf(','), bare.LastIndexOf('.'));
         if (comma >= 0 && dot >= 0)
         {
-            return comma > dot ? bare.Replace(".", "", StringComparison.Ordinal).Replace(',', '.') : bare.Replace(",", "", StringComparison.Ordinal);
+            return comma > dot
+                ? bare.Replace(".", "", StringComparison.Ordinal).Replace(',', '.')
+                : bare.Replace(",", "", StringComparison.Ordinal);
         }
 
         return dot != bare.IndexOf('.') ? bare.Replace(".", "", StringComparison.Ordinal) : bare;
@@ -202,7 +232,11 @@ public static partial class QuantityParser
 
     private static (double Value, TypingFault? Fault) ReadInchesAfterFeet(TypedTerm feet, string rest, double si, Dimension dimension)
     {
-        if (feet.Unit != Units.Foot || !TryTakeTerm(rest.TrimStart('-', '–', ' '), dimension, out var inches, out var left) || left.Length > 0)
+        if (
+            feet.Unit != Units.Foot
+            || !TryTakeTerm(rest.TrimStart('-', '–', ' '), dimension, out var inches, out var left)
+            || left.Length > 0
+        )
         {
             return (0, feet.Unit is null && LooksLikeUnit().IsMatch(rest) ? TypingFault.WrongUnit : TypingFault.NotANumber);
         }
@@ -241,7 +275,10 @@ public static partial class QuantityParser
         }
 
         // "in." and "ft." are cut short with a point.
-        rest = length > 0 && char.IsLetter(rest[length - 1]) && rest.Length > length && rest[length] == '.' ? rest[(length + 1)..] : rest[length..];
+        rest =
+            length > 0 && char.IsLetter(rest[length - 1]) && rest.Length > length && rest[length] == '.'
+                ? rest[(length + 1)..]
+                : rest[length..];
         rest = rest.TrimStart();
         return found;
     }
@@ -299,7 +336,10 @@ public static partial class QuantityParser
         return run > 0 ? (rise / run, null) : (0, TypingFault.NotANumber);
     }
 
-    [GeneratedRegex(@"^(?<sign>[-−–—‐‑+])?\s*(?:(?<whole>\d{1,3}(?: \d{3})+(?![\d/])(?:[.,]\d+)?|\d[\d,]*(?:\.\d+)?|\.\d+)(?:[\s\-–]+(?<over>\d+)\s*/\s*(?<under>\d+))?(?!\s*/\s*\d)|(?<over>\d+)\s*/\s*(?<under>\d+))")]
+    [GeneratedRegex(
+        @"^(?<sign>[-−–—‐‑+])?\s*(?:(?<whole>\d{1,3}(?: \d{3})+(?![\d/])(?:[.,]\d+)?|\d[\d,]*(?:\.\d+)?|\.\d+)"
+            + @"(?:[\s\-–]+(?<over>\d+)\s*/\s*(?<under>\d+))?(?!\s*/\s*\d)|(?<over>\d+)\s*/\s*(?<under>\d+))"
+    )]
     private static partial Regex Term();
 
     [GeneratedRegex(@"^\d{1,3}(,\d{3})+(\.\d+)?$")]

@@ -2,7 +2,8 @@ using System.Globalization;
 
 namespace Umbracell.Core.Quantities;
 
-/// <summary>Writes figures as people of the trade read them: inches in eighths, R without a unit, board feet with a thousands mark.</summary>
+/// <summary>Writes figures as people of the trade read them: inches in eighths, R without a unit, board feet with a thousands
+/// mark.</summary>
 public static class QuantityPrinter
 {
     /// <summary>Fractions of an inch that are written; 1/8 by house rule.</summary>
@@ -43,7 +44,8 @@ public static class QuantityPrinter
         };
     }
 
-    /// <summary>A margin as the difference of the two figures it lies between, as those are printed: what stands beside each other on a screen adds up.</summary>
+    /// <summary>A margin as the difference of the two figures it lies between, as those are printed: what stands beside each other on a
+    /// screen adds up.</summary>
     /// <param name="margin">The margin; its sign stands.</param>
     /// <param name="measured">What was measured.</param>
     /// <param name="limit">The limit it is held against.</param>
@@ -53,28 +55,46 @@ public static class QuantityPrinter
         return Print(AsPrinted(margin, measured, limit, system), system);
     }
 
-    /// <summary>A difference, made that of the two figures it lies between as those are printed in a system; as it is where they are not printed to a fixed place.</summary>
+    /// <summary>A difference, made that of the two figures it lies between as those are printed in a system; as it is where they are not
+    /// printed to a fixed place.</summary>
     /// <param name="difference">The difference; its sign stands.</param>
     /// <param name="first">One figure.</param>
     /// <param name="second">The other.</param>
     /// <param name="system">The reader's units.</param>
     public static Figure AsPrinted(Figure difference, Figure first, Figure second, UnitSystem system)
     {
-        if (first.Dimension != second.Dimension || !IsDifferenceOf(difference.Dimension, first.Dimension) || Decimals(first.Dimension, system) is not { } decimals || Decimals(difference.Dimension, system) is null)
+        if (
+            first.Dimension != second.Dimension
+            || !IsDifferenceOf(difference.Dimension, first.Dimension)
+            || Decimals(first.Dimension, system) is not { } decimals
+            || Decimals(difference.Dimension, system) is null
+        )
         {
             return difference;
         }
 
         var unit = Units.Of(first.Dimension, system);
-        var apart = Math.Abs(Round(unit.FromSi(first.Si), decimals, first.Rounding) - Round(unit.FromSi(second.Si), decimals, second.Rounding));
+        var apart = Math.Abs(
+            Round(unit.FromSi(first.Si), decimals, first.Rounding) - Round(unit.FromSi(second.Si), decimals, second.Rounding)
+        );
 
         // Too close to be told apart as printed: then the difference speaks for itself.
-        return apart < 1e-9 ? difference : difference with { Si = Math.CopySign(Units.Of(difference.Dimension, system).ToSi(apart), difference.Si) };
+        return apart < 1e-9
+            ? difference
+            : difference with
+            {
+                Si = Math.CopySign(Units.Of(difference.Dimension, system).ToSi(apart), difference.Si),
+            };
     }
 
     // A share of the sheet's yield is no difference of two yields.
-    private static bool IsDifferenceOf(Dimension difference, Dimension of) => difference == of || (of, difference) is
-        (Dimension.Temperature, Dimension.TemperatureDifference) or (Dimension.RelativeHumidity or Dimension.MoistureContent or Dimension.Percent, Dimension.HumidityPoints);
+    private static bool IsDifferenceOf(Dimension difference, Dimension of) =>
+        difference == of
+        || (of, difference)
+            is
+                (Dimension.Temperature, Dimension.TemperatureDifference)
+                or
+                (Dimension.RelativeHumidity or Dimension.MoistureContent or Dimension.Percent, Dimension.HumidityPoints);
 
     /// <summary>The bare number of a figure in the reader's unit, for the axis of a chart.</summary>
     public static double Value(Figure figure, UnitSystem system) => Units.Of(figure.Dimension, system).FromSi(figure.Si);
@@ -118,41 +138,71 @@ public static class QuantityPrinter
     }
 
     private static string Rounded(Dimension dimension, UnitSystem system, double value, Rounding way) =>
-        Decimals(dimension, system) is { } decimals ? Keeps(dimension, system) ? Fixed(value, decimals, way) : Trimmed(value, decimals, way)
-        : Significant(value, dimension == Dimension.Permeance && system == UnitSystem.Us && value < 0.1 ? 2 : 3);
+        Decimals(dimension, system) is { } decimals
+            ? Keeps(dimension, system)
+                ? Fixed(value, decimals, way)
+                : Trimmed(value, decimals, way)
+            : Significant(value, dimension == Dimension.Permeance && system == UnitSystem.Us && value < 0.1 ? 2 : 3);
 
     // Digits behind the point that are printed; none where a figure is printed to a count of digits, or in eighths.
-    private static int? Decimals(Dimension dimension, UnitSystem system) => (dimension, system) switch
-    {
-        (Dimension.Thickness or Dimension.Span, UnitSystem.Us) => null,
-        (Dimension.Conductivity or Dimension.Permeance, _) => null,
-        (Dimension.Thickness or Dimension.Altitude or Dimension.RelativeHumidity or Dimension.Chance, _) => 0,
-        (Dimension.Span, _) => 2,
-        (Dimension.Area or Dimension.FoamVolume, UnitSystem.Us) => 0,
-        (Dimension.Area, _) => 1,
-        (Dimension.FoamVolume, _) => 2,
-        (Dimension.Temperature or Dimension.TemperatureDifference or Dimension.Percent or Dimension.MoistureContent or Dimension.HumidityPoints, _) => 1,
-        (Dimension.Resistance, _) => 2,
-        (Dimension.Transmittance, _) => 3,
-        (Dimension.BearingPressure, _) => 1,
-        (Dimension.VapourPressure, UnitSystem.Us) => 3,
-        (Dimension.VapourPressure, _) => 0,
-        (Dimension.Mass or Dimension.AirFlow or Dimension.RoomVolume or Dimension.HeatLoss or Dimension.Power or Dimension.LeakageArea or Dimension.Heat, _) => 0,
-        (Dimension.MassPerArea, UnitSystem.Us) => 2,
-        (Dimension.MassPerArea, _) => 0,
-        (Dimension.AirPressure, _) => 1,
-        (Dimension.AreaWeight or Dimension.Money or Dimension.MoneyPerArea, _) => 2,
-        (Dimension.LinearTransmittance, _) => 3,
-        _ => 2,
-    };
+    private static int? Decimals(Dimension dimension, UnitSystem system) =>
+        (dimension, system) switch
+        {
+            (Dimension.Thickness or Dimension.Span, UnitSystem.Us) => null,
+            (Dimension.Conductivity or Dimension.Permeance, _) => null,
+            (Dimension.Thickness or Dimension.Altitude or Dimension.RelativeHumidity or Dimension.Chance, _) => 0,
+            (Dimension.Span, _) => 2,
+            (Dimension.Area or Dimension.FoamVolume, UnitSystem.Us) => 0,
+            (Dimension.Area, _) => 1,
+            (Dimension.FoamVolume, _) => 2,
+            (
+                Dimension.Temperature
+                    or Dimension.TemperatureDifference
+                    or Dimension.Percent
+                    or Dimension.MoistureContent
+                    or Dimension.HumidityPoints,
+                _
+            ) => 1,
+            (Dimension.Resistance, _) => 2,
+            (Dimension.Transmittance, _) => 3,
+            (Dimension.BearingPressure, _) => 1,
+            (Dimension.VapourPressure, UnitSystem.Us) => 3,
+            (Dimension.VapourPressure, _) => 0,
+            (
+                Dimension.Mass
+                    or Dimension.AirFlow
+                    or Dimension.RoomVolume
+                    or Dimension.HeatLoss
+                    or Dimension.Power
+                    or Dimension.LeakageArea
+                    or Dimension.Heat,
+                _
+            ) => 0,
+            (Dimension.MassPerArea, UnitSystem.Us) => 2,
+            (Dimension.MassPerArea, _) => 0,
+            (Dimension.AirPressure, _) => 1,
+            (Dimension.AreaWeight or Dimension.Money or Dimension.MoneyPerArea, _) => 2,
+            (Dimension.LinearTransmittance, _) => 3,
+            _ => 2,
+        };
 
     // Whether noughts at the end are printed too. A degree Fahrenheit is read in whole ones; a part of one shows only where there is one.
-    private static bool Keeps(Dimension dimension, UnitSystem system) => (dimension, system) switch
-    {
-        (Dimension.Temperature or Dimension.TemperatureDifference, UnitSystem.Us) => false,
-        (Dimension.Percent or Dimension.MoistureContent or Dimension.HumidityPoints or Dimension.Density or Dimension.Speed or Dimension.AirChanges or Dimension.Permeability, _) => false,
-        _ => true,
-    };
+    private static bool Keeps(Dimension dimension, UnitSystem system) =>
+        (dimension, system) switch
+        {
+            (Dimension.Temperature or Dimension.TemperatureDifference, UnitSystem.Us) => false,
+            (
+                Dimension.Percent
+                    or Dimension.MoistureContent
+                    or Dimension.HumidityPoints
+                    or Dimension.Density
+                    or Dimension.Speed
+                    or Dimension.AirChanges
+                    or Dimension.Permeability,
+                _
+            ) => false,
+            _ => true,
+        };
 
     private static string Eighths(double inches, Rounding way = Rounding.Nearest)
     {
@@ -164,7 +214,10 @@ public static class QuantityPrinter
             return sign + whole.ToString(CultureInfo.InvariantCulture);
         }
 
-        var divisor = part % 4 == 0 ? 4 : part % 2 == 0 ? 2 : 1;
+        var divisor =
+            part % 4 == 0 ? 4
+            : part % 2 == 0 ? 2
+            : 1;
         var fraction = string.Create(CultureInfo.InvariantCulture, $"{part / divisor}/{EighthsPerInch / divisor}");
         return sign + (whole == 0 ? fraction : string.Create(CultureInfo.InvariantCulture, $"{whole} {fraction}"));
     }

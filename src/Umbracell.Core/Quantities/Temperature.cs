@@ -1,6 +1,7 @@
 namespace Umbracell.Core.Quantities;
 
-/// <summary>A temperature on the Celsius scale; absolute, not a difference. Finite, at or above absolute zero where a model uses it.</summary>
+/// <summary>A temperature on the Celsius scale; absolute, not a difference. Finite, at or above absolute zero where a model uses
+/// it.</summary>
 /// <param name="Celsius">Degrees Celsius.</param>
 public readonly record struct Temperature(double Celsius) : IComparable<Temperature>
 {

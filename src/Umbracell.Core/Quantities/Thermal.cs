@@ -14,7 +14,8 @@ public readonly record struct ThermalResistance(double SquareMetreKelvinsPerWatt
     public static ThermalResistance FromUsR(double r) => new(r * SiPerUsR);
 
     /// <summary>Resistances in series add.</summary>
-    public static ThermalResistance operator +(ThermalResistance a, ThermalResistance b) => new(a.SquareMetreKelvinsPerWatt + b.SquareMetreKelvinsPerWatt);
+    public static ThermalResistance operator +(ThermalResistance a, ThermalResistance b) =>
+        new(a.SquareMetreKelvinsPerWatt + b.SquareMetreKelvinsPerWatt);
 
     /// <summary>Share or multiple.</summary>
     public static ThermalResistance operator *(ThermalResistance a, double factor) => new(a.SquareMetreKelvinsPerWatt * factor);

@@ -1,6 +1,7 @@
 namespace Umbracell.Core.Quantities;
 
-/// <summary>A unit people write: its spellings, what it measures, and how a value in it becomes SI (<c>si = value * scale + offset</c>).</summary>
+/// <summary>A unit people write: its spellings, what it measures, and how a value in it becomes SI (<c>si = value * scale +
+/// offset</c>).</summary>
 internal sealed record Unit(string Symbol, double Scale, double Offset, Dimension[] Fits, params string[] Spellings)
 {
     public double ToSi(double value) => value * Scale + Offset;
@@ -12,7 +13,14 @@ internal sealed record Unit(string Symbol, double Scale, double Offset, Dimensio
 internal static class Units
 {
     private static readonly Dimension[] Lengths = [Dimension.Thickness, Dimension.Span, Dimension.Altitude];
-    private static readonly Dimension[] Shares = [Dimension.RelativeHumidity, Dimension.HumidityPoints, Dimension.Percent, Dimension.Chance, Dimension.MoistureContent];
+    private static readonly Dimension[] Shares =
+    [
+        Dimension.RelativeHumidity,
+        Dimension.HumidityPoints,
+        Dimension.Percent,
+        Dimension.Chance,
+        Dimension.MoistureContent,
+    ];
 
     public static readonly Unit None = new("", 1, 0, [Dimension.Number, Dimension.Count]);
     public static readonly Unit Inch = new("in", Length.MetresPerInch, 0, Lengths, "in", "inch", "inches", "\"", "''", "”", "″");
@@ -20,12 +28,66 @@ internal static class Units
     public static readonly Unit Millimetre = new("mm", 1e-3, 0, Lengths, "mm", "millimetre", "millimetres", "millimeter", "millimeters");
     public static readonly Unit Centimetre = new("cm", 1e-2, 0, Lengths, "cm", "centimetre", "centimetres", "centimeter", "centimeters");
     public static readonly Unit Metre = new("m", 1, 0, Lengths, "m", "metre", "meter", "metres", "meters");
-    public static readonly Unit SquareFoot = new("ft²", Quantities.Area.SquareMetresPerSquareFoot, 0, [Dimension.Area], "ft2", "ft²", "sqft", "sq ft", "sf");
+    public static readonly Unit SquareFoot = new(
+        "ft²",
+        Quantities.Area.SquareMetresPerSquareFoot,
+        0,
+        [Dimension.Area],
+        "ft2",
+        "ft²",
+        "sqft",
+        "sq ft",
+        "sf"
+    );
     public static readonly Unit SquareMetre = new("m²", 1, 0, [Dimension.Area], "m2", "m²", "sqm");
-    public static readonly Unit BoardFoot = new("bd ft", Quantities.FoamVolume.CubicMetresPerBoardFoot, 0, [Dimension.FoamVolume], "bdft", "bd ft", "bf", "board feet");
+    public static readonly Unit BoardFoot = new(
+        "bd ft",
+        Quantities.FoamVolume.CubicMetresPerBoardFoot,
+        0,
+        [Dimension.FoamVolume],
+        "bdft",
+        "bd ft",
+        "bf",
+        "board feet"
+    );
     public static readonly Unit CubicMetre = new("m³", 1, 0, [Dimension.FoamVolume], "m3", "m³");
-    public static readonly Unit Celsius = new("°C", 1, 0, [Dimension.Temperature], "c", "°c", "degc", "deg c", "º c", "ºc", "° c", "℃", "celsius", "° celsius", "degrees celsius", "degrees c", "centigrade");
-    public static readonly Unit Fahrenheit = new("°F", 1 / 1.8, -32 / 1.8, [Dimension.Temperature], "f", "°f", "degf", "deg f", "º f", "ºf", "° f", "℉", "fahrenheit", "° fahrenheit", "degrees fahrenheit", "degrees f");
+    public static readonly Unit Celsius = new(
+        "°C",
+        1,
+        0,
+        [Dimension.Temperature],
+        "c",
+        "°c",
+        "degc",
+        "deg c",
+        "º c",
+        "ºc",
+        "° c",
+        "℃",
+        "celsius",
+        "° celsius",
+        "degrees celsius",
+        "degrees c",
+        "centigrade"
+    );
+    public static readonly Unit Fahrenheit = new(
+        "°F",
+        1 / 1.8,
+        -32 / 1.8,
+        [Dimension.Temperature],
+        "f",
+        "°f",
+        "degf",
+        "deg f",
+        "º f",
+        "ºf",
+        "° f",
+        "℉",
+        "fahrenheit",
+        "° fahrenheit",
+        "degrees fahrenheit",
+        "degrees f"
+    );
     public static readonly Unit Kelvin = new("K", 1, 0, [Dimension.TemperatureDifference], "k");
     public static readonly Unit FahrenheitDegree = new("°F", 1 / 1.8, 0, [Dimension.TemperatureDifference], "f", "°f");
     public static readonly Unit Percent = new("%", 1, 0, Shares, "%", "pct", "percent", "per cent");
@@ -36,14 +98,36 @@ internal static class Units
     public static readonly Unit SiK = new("W/mK", 1, 0, [Dimension.Conductivity]);
 
     // One Btu·in/(h·ft²·°F): an inch of it has R 1/k, so the factor is the inch over the R unit.
-    public static readonly Unit UsK = new("Btu·in/h·ft²·°F", Length.MetresPerInch / ThermalResistance.SiPerUsR, 0, [Dimension.Conductivity]);
+    public static readonly Unit UsK = new(
+        "Btu·in/h·ft²·°F",
+        Length.MetresPerInch / ThermalResistance.SiPerUsR,
+        0,
+        [Dimension.Conductivity]
+    );
     public static readonly Unit Pascal = new("Pa", 1, 0, [Dimension.VapourPressure], "pa");
 
     // Inch of mercury at 0 °C (NIST SP 811): 3386.389 Pa.
     public static readonly Unit InchOfMercury = new("inHg", 3386.389, 0, [Dimension.VapourPressure], "inhg");
+
     // One pound-force on a square inch: 0.45359237 kg · 9.80665 m/s² / (0.0254 m)².
-    public static readonly Unit PoundPerSquareInch = new("psi", Quantities.Mass.KilogramsPerPound * 9.80665 / (Length.MetresPerInch * Length.MetresPerInch), 0, [Dimension.BearingPressure], "psi", "lb/in2", "lb/in²");
-    public static readonly Unit PoundForcePerSquareFoot = new("psf", Quantities.Mass.KilogramsPerPound * 9.80665 / Quantities.Area.SquareMetresPerSquareFoot, 0, [Dimension.BearingPressure], "psf", "lb/ft2", "lb/ft²");
+    public static readonly Unit PoundPerSquareInch = new(
+        "psi",
+        Quantities.Mass.KilogramsPerPound * 9.80665 / (Length.MetresPerInch * Length.MetresPerInch),
+        0,
+        [Dimension.BearingPressure],
+        "psi",
+        "lb/in2",
+        "lb/in²"
+    );
+    public static readonly Unit PoundForcePerSquareFoot = new(
+        "psf",
+        Quantities.Mass.KilogramsPerPound * 9.80665 / Quantities.Area.SquareMetresPerSquareFoot,
+        0,
+        [Dimension.BearingPressure],
+        "psf",
+        "lb/ft2",
+        "lb/ft²"
+    );
     public static readonly Unit Kilopascal = new("kPa", 1000, 0, [Dimension.BearingPressure], "kpa", "kn/m2", "kn/m²");
     public static readonly Unit Perm = new("perm", Quantities.Permeance.SiPerPerm, 0, [Dimension.Permeance], "perm", "perms");
     public static readonly Unit Nanogram = new("ng/Pa·s·m²", 1e-12, 0, [Dimension.Permeance], "ng");
@@ -71,20 +155,47 @@ internal static class Units
     // The international-table Btu: 1055.05585262 J (exact); a °F is 5/9 K.
     public static readonly Unit BtuPerHourFahrenheit = new("Btu/h·°F", 1055.05585262 / 3600 * 1.8, 0, [Dimension.HeatLoss]);
     public static readonly Unit WattPerMetreKelvin = new("W/m·K", 1, 0, [Dimension.LinearTransmittance]);
-    public static readonly Unit BtuPerHourFootFahrenheit = new("Btu/h·ft·°F", 1055.05585262 / 3600 * 1.8 / 0.3048, 0, [Dimension.LinearTransmittance]);
+    public static readonly Unit BtuPerHourFootFahrenheit = new(
+        "Btu/h·ft·°F",
+        1055.05585262 / 3600 * 1.8 / 0.3048,
+        0,
+        [Dimension.LinearTransmittance]
+    );
     public static readonly Unit Watt = new("W", 1, 0, [Dimension.Power], "w");
     public static readonly Unit Kilowatt = new("kW", 1000, 0, [Dimension.Power], "kw");
     public static readonly Unit BtuPerHour = new("Btu/h", 1055.05585262 / 3600, 0, [Dimension.Power], "btu/h", "btuh");
     public static readonly Unit GramPerSquareMetre = new("g/m²", 1e-3, 0, [Dimension.MassPerArea]);
-    public static readonly Unit OuncePerSquareFoot = new("oz/ft²", Quantities.Mass.KilogramsPerPound / 16 / Quantities.Area.SquareMetresPerSquareFoot, 0, [Dimension.MassPerArea]);
-    public static readonly Unit SquareInch = new("in²", Length.MetresPerInch * Length.MetresPerInch, 0, [Dimension.LeakageArea], "in2", "in²");
+    public static readonly Unit OuncePerSquareFoot = new(
+        "oz/ft²",
+        Quantities.Mass.KilogramsPerPound / 16 / Quantities.Area.SquareMetresPerSquareFoot,
+        0,
+        [Dimension.MassPerArea]
+    );
+    public static readonly Unit SquareInch = new(
+        "in²",
+        Length.MetresPerInch * Length.MetresPerInch,
+        0,
+        [Dimension.LeakageArea],
+        "in2",
+        "in²"
+    );
     public static readonly Unit SquareCentimetre = new("cm²", 1e-4, 0, [Dimension.LeakageArea], "cm2", "cm²");
 
-    public static readonly Unit PoundPerSquareFoot = new("lb/ft²", Quantities.Mass.KilogramsPerPound / Quantities.Area.SquareMetresPerSquareFoot, 0, [Dimension.AreaWeight]);
+    public static readonly Unit PoundPerSquareFoot = new(
+        "lb/ft²",
+        Quantities.Mass.KilogramsPerPound / Quantities.Area.SquareMetresPerSquareFoot,
+        0,
+        [Dimension.AreaWeight]
+    );
     public static readonly Unit KilogramPerSquareMetre = new("kg/m²", 1, 0, [Dimension.AreaWeight]);
     public static readonly Unit KilowattHour = new("kWh", 3.6e6, 0, [Dimension.Heat], "kwh");
     public static readonly Unit OfMoney = new("", 1, 0, [Dimension.Money]);
-    public static readonly Unit MoneyPerSquareFoot = new("per ft²", 1 / Quantities.Area.SquareMetresPerSquareFoot, 0, [Dimension.MoneyPerArea]);
+    public static readonly Unit MoneyPerSquareFoot = new(
+        "per ft²",
+        1 / Quantities.Area.SquareMetresPerSquareFoot,
+        0,
+        [Dimension.MoneyPerArea]
+    );
     public static readonly Unit MoneyPerSquareMetre = new("per m²", 1, 0, [Dimension.MoneyPerArea]);
 
     /// <summary>Every unit with a spelling, longest spelling first so that "mm" is not read as "m".</summary>
@@ -92,87 +203,138 @@ internal static class Units
     [
         .. new[]
         {
-            Inch, Foot, Millimetre, Centimetre, Metre, SquareFoot, SquareMetre, BoardFoot, CubicMetre, Celsius, Fahrenheit, Kelvin,
-            FahrenheitDegree, Percent, UsR, SiR, Pascal, InchOfMercury, Perm, Nanogram, Kilogram, Pound, MetrePerSecond, MilePerHour,
-            Minute, Set, CubicFootPerMinute, CubicMetrePerHour, LitrePerSecond, GaugePascal, CubicFoot, RoomCubicMetre, PerHour, WattPerKelvin, Watt, Kilowatt, BtuPerHour,
-            SquareInch, SquareCentimetre, PoundPerSquareInch, PoundForcePerSquareFoot, Kilopascal,
+            Inch,
+            Foot,
+            Millimetre,
+            Centimetre,
+            Metre,
+            SquareFoot,
+            SquareMetre,
+            BoardFoot,
+            CubicMetre,
+            Celsius,
+            Fahrenheit,
+            Kelvin,
+            FahrenheitDegree,
+            Percent,
+            UsR,
+            SiR,
+            Pascal,
+            InchOfMercury,
+            Perm,
+            Nanogram,
+            Kilogram,
+            Pound,
+            MetrePerSecond,
+            MilePerHour,
+            Minute,
+            Set,
+            CubicFootPerMinute,
+            CubicMetrePerHour,
+            LitrePerSecond,
+            GaugePascal,
+            CubicFoot,
+            RoomCubicMetre,
+            PerHour,
+            WattPerKelvin,
+            Watt,
+            Kilowatt,
+            BtuPerHour,
+            SquareInch,
+            SquareCentimetre,
+            PoundPerSquareInch,
+            PoundForcePerSquareFoot,
+            Kilopascal,
         }
-        .SelectMany(unit => unit.Spellings.Select(spelling => (spelling, unit)))
-        .OrderByDescending(pair => pair.spelling.Length),
+            .SelectMany(unit => unit.Spellings.Select(spelling => (spelling, unit)))
+            .OrderByDescending(pair => pair.spelling.Length),
     ];
 
     /// <summary>Units a bare number may have been meant in instead, likeliest first.</summary>
-    public static IReadOnlyList<Unit> Others(Dimension dimension, UnitSystem system) => (dimension, system) switch
-    {
-        (Dimension.Thickness, UnitSystem.Us) => [Millimetre, Foot],
-        (Dimension.Thickness, _) => [Inch, Metre, Centimetre],
-        (Dimension.Span, UnitSystem.Us) => [Metre, Inch],
-        (Dimension.Span, _) => [Foot, Millimetre],
-        _ => Of(dimension, system == UnitSystem.Us ? UnitSystem.Metric : UnitSystem.Us) is var other && other != Of(dimension, system) && other.Spellings.Length > 0 ? [other] : [],
-    };
+    public static IReadOnlyList<Unit> Others(Dimension dimension, UnitSystem system) =>
+        (dimension, system) switch
+        {
+            (Dimension.Thickness, UnitSystem.Us) => [Millimetre, Foot],
+            (Dimension.Thickness, _) => [Inch, Metre, Centimetre],
+            (Dimension.Span, UnitSystem.Us) => [Metre, Inch],
+            (Dimension.Span, _) => [Foot, Millimetre],
+            _ => Of(dimension, system == UnitSystem.Us ? UnitSystem.Metric : UnitSystem.Us) is var other
+            && other != Of(dimension, system)
+            && other.Spellings.Length > 0
+                ? [other]
+                : [],
+        };
 
     /// <summary>The unit a bare number is read in, and the unit figures print in.</summary>
-    public static Unit Of(Dimension dimension, UnitSystem system) => (dimension, system) switch
-    {
-        (Dimension.Number or Dimension.Count, _) => None,
-        (Dimension.Thickness, UnitSystem.Us) => Inch,
-        (Dimension.Thickness, _) => Millimetre,
-        (Dimension.Span or Dimension.Altitude, UnitSystem.Us) => Foot,
-        (Dimension.Span or Dimension.Altitude, _) => Metre,
-        (Dimension.Area, UnitSystem.Us) => SquareFoot,
-        (Dimension.Area, _) => SquareMetre,
-        (Dimension.FoamVolume, UnitSystem.Us) => BoardFoot,
-        (Dimension.FoamVolume, _) => CubicMetre,
-        (Dimension.Temperature, UnitSystem.Us) => Fahrenheit,
-        (Dimension.Temperature, _) => Celsius,
-        (Dimension.TemperatureDifference, UnitSystem.Us) => FahrenheitDegree,
-        (Dimension.TemperatureDifference, _) => Kelvin,
-        (Dimension.RelativeHumidity or Dimension.HumidityPoints or Dimension.Percent or Dimension.Chance or Dimension.MoistureContent, _) => Percent,
-        (Dimension.Resistance, UnitSystem.Us) => UsR,
-        (Dimension.Resistance, _) => SiR,
-        (Dimension.Transmittance, UnitSystem.Us) => UsU,
-        (Dimension.Transmittance, _) => SiU,
-        (Dimension.Conductivity, UnitSystem.Us) => UsK,
-        (Dimension.Conductivity, _) => SiK,
-        (Dimension.VapourPressure, UnitSystem.Us) => InchOfMercury,
-        (Dimension.VapourPressure, _) => Pascal,
-        (Dimension.BearingPressure, UnitSystem.Us) => PoundPerSquareInch,
-        (Dimension.BearingPressure, _) => Kilopascal,
-        (Dimension.Permeance, UnitSystem.Us) => Perm,
-        (Dimension.Permeance, _) => Nanogram,
-        (Dimension.Permeability, UnitSystem.Us) => PermInch,
-        (Dimension.Permeability, _) => NanogramMetre,
-        (Dimension.Mass, UnitSystem.Us) => Pound,
-        (Dimension.Mass, _) => Kilogram,
-        (Dimension.Density, UnitSystem.Us) => PoundPerCubicFoot,
-        (Dimension.Density, _) => KilogramPerCubicMetre,
-        (Dimension.Speed, UnitSystem.Us) => MilePerHour,
-        (Dimension.Speed, _) => MetrePerSecond,
-        (Dimension.Duration, _) => Minute,
-        (Dimension.Sets, _) => Set,
-        (Dimension.Pitch, _) => RisePerTwelve,
-        (Dimension.AirFlow, UnitSystem.Us) => CubicFootPerMinute,
-        (Dimension.AirFlow, _) => CubicMetrePerHour,
-        (Dimension.AirPressure, _) => GaugePascal,
-        (Dimension.RoomVolume, UnitSystem.Us) => CubicFoot,
-        (Dimension.RoomVolume, _) => RoomCubicMetre,
-        (Dimension.AirChanges, _) => PerHour,
-        (Dimension.HeatLoss, UnitSystem.Us) => BtuPerHourFahrenheit,
-        (Dimension.HeatLoss, _) => WattPerKelvin,
-        (Dimension.LinearTransmittance, UnitSystem.Us) => BtuPerHourFootFahrenheit,
-        (Dimension.LinearTransmittance, _) => WattPerMetreKelvin,
-        (Dimension.Power, UnitSystem.Us) => BtuPerHour,
-        (Dimension.Power, _) => Watt,
-        (Dimension.MassPerArea, UnitSystem.Us) => OuncePerSquareFoot,
-        (Dimension.MassPerArea, _) => GramPerSquareMetre,
-        (Dimension.LeakageArea, UnitSystem.Us) => SquareInch,
-        (Dimension.LeakageArea, _) => SquareCentimetre,
-        (Dimension.AreaWeight, UnitSystem.Us) => PoundPerSquareFoot,
-        (Dimension.AreaWeight, _) => KilogramPerSquareMetre,
-        (Dimension.Heat, _) => KilowattHour,
-        (Dimension.Money, _) => OfMoney,
-        (Dimension.MoneyPerArea, UnitSystem.Us) => MoneyPerSquareFoot,
-        (Dimension.MoneyPerArea, _) => MoneyPerSquareMetre,
-        _ => throw new ArgumentOutOfRangeException(nameof(dimension), dimension, "No unit is known for this dimension."),
-    };
+    public static Unit Of(Dimension dimension, UnitSystem system) =>
+        (dimension, system) switch
+        {
+            (Dimension.Number or Dimension.Count, _) => None,
+            (Dimension.Thickness, UnitSystem.Us) => Inch,
+            (Dimension.Thickness, _) => Millimetre,
+            (Dimension.Span or Dimension.Altitude, UnitSystem.Us) => Foot,
+            (Dimension.Span or Dimension.Altitude, _) => Metre,
+            (Dimension.Area, UnitSystem.Us) => SquareFoot,
+            (Dimension.Area, _) => SquareMetre,
+            (Dimension.FoamVolume, UnitSystem.Us) => BoardFoot,
+            (Dimension.FoamVolume, _) => CubicMetre,
+            (Dimension.Temperature, UnitSystem.Us) => Fahrenheit,
+            (Dimension.Temperature, _) => Celsius,
+            (Dimension.TemperatureDifference, UnitSystem.Us) => FahrenheitDegree,
+            (Dimension.TemperatureDifference, _) => Kelvin,
+            (
+                Dimension.RelativeHumidity
+                    or Dimension.HumidityPoints
+                    or Dimension.Percent
+                    or Dimension.Chance
+                    or Dimension.MoistureContent,
+                _
+            ) => Percent,
+            (Dimension.Resistance, UnitSystem.Us) => UsR,
+            (Dimension.Resistance, _) => SiR,
+            (Dimension.Transmittance, UnitSystem.Us) => UsU,
+            (Dimension.Transmittance, _) => SiU,
+            (Dimension.Conductivity, UnitSystem.Us) => UsK,
+            (Dimension.Conductivity, _) => SiK,
+            (Dimension.VapourPressure, UnitSystem.Us) => InchOfMercury,
+            (Dimension.VapourPressure, _) => Pascal,
+            (Dimension.BearingPressure, UnitSystem.Us) => PoundPerSquareInch,
+            (Dimension.BearingPressure, _) => Kilopascal,
+            (Dimension.Permeance, UnitSystem.Us) => Perm,
+            (Dimension.Permeance, _) => Nanogram,
+            (Dimension.Permeability, UnitSystem.Us) => PermInch,
+            (Dimension.Permeability, _) => NanogramMetre,
+            (Dimension.Mass, UnitSystem.Us) => Pound,
+            (Dimension.Mass, _) => Kilogram,
+            (Dimension.Density, UnitSystem.Us) => PoundPerCubicFoot,
+            (Dimension.Density, _) => KilogramPerCubicMetre,
+            (Dimension.Speed, UnitSystem.Us) => MilePerHour,
+            (Dimension.Speed, _) => MetrePerSecond,
+            (Dimension.Duration, _) => Minute,
+            (Dimension.Sets, _) => Set,
+            (Dimension.Pitch, _) => RisePerTwelve,
+            (Dimension.AirFlow, UnitSystem.Us) => CubicFootPerMinute,
+            (Dimension.AirFlow, _) => CubicMetrePerHour,
+            (Dimension.AirPressure, _) => GaugePascal,
+            (Dimension.RoomVolume, UnitSystem.Us) => CubicFoot,
+            (Dimension.RoomVolume, _) => RoomCubicMetre,
+            (Dimension.AirChanges, _) => PerHour,
+            (Dimension.HeatLoss, UnitSystem.Us) => BtuPerHourFahrenheit,
+            (Dimension.HeatLoss, _) => WattPerKelvin,
+            (Dimension.LinearTransmittance, UnitSystem.Us) => BtuPerHourFootFahrenheit,
+            (Dimension.LinearTransmittance, _) => WattPerMetreKelvin,
+            (Dimension.Power, UnitSystem.Us) => BtuPerHour,
+            (Dimension.Power, _) => Watt,
+            (Dimension.MassPerArea, UnitSystem.Us) => OuncePerSquareFoot,
+            (Dimension.MassPerArea, _) => GramPerSquareMetre,
+            (Dimension.LeakageArea, UnitSystem.Us) => SquareInch,
+            (Dimension.LeakageArea, _) => SquareCentimetre,
+            (Dimension.AreaWeight, UnitSystem.Us) => PoundPerSquareFoot,
+            (Dimension.AreaWeight, _) => KilogramPerSquareMetre,
+            (Dimension.Heat, _) => KilowattHour,
+            (Dimension.Money, _) => OfMoney,
+            (Dimension.MoneyPerArea, UnitSystem.Us) => MoneyPerSquareFoot,
+            (Dimension.MoneyPerArea, _) => MoneyPerSquareMetre,
+            _ => throw new ArgumentOutOfRangeException(nameof(dimension), dimension, "No unit is known for this dimension."),
+        };
 }

@@ -18,7 +18,8 @@ public readonly record struct Permeance(double KilogramsPerPascalSecondSquareMet
     /// <summary>kg/(Pa·s·m²) in one US perm (57.2135 ng).</summary>
     public const double SiPerPerm = 57.2135e-12;
 
-    /// <summary>Permeability of still air by which an equivalent air thickness is stated, kg/(Pa·s·m) (conventional value of ISO 13788).</summary>
+    /// <summary>Permeability of still air by which an equivalent air thickness is stated, kg/(Pa·s·m) (conventional value of ISO
+    /// 13788).</summary>
     public const double StillAirPermeability = 2.0e-10;
 
     /// <summary>US perms.</summary>
@@ -57,7 +58,8 @@ public readonly record struct Permeability(double KilogramsPerPascalSecondMetre)
     public Figure ToFigure() => new(KilogramsPerPascalSecondMetre, Dimension.Permeability);
 }
 
-/// <summary>What a relative humidity below freezing refers to: weather services and nearly all instruments state it over water, psychrometric tables over ice.</summary>
+/// <summary>What a relative humidity below freezing refers to: weather services and nearly all instruments state it over water,
+/// psychrometric tables over ice.</summary>
 public enum HumidityReference
 {
     /// <summary>Over (supercooled) water; what readings and weather default to.</summary>
@@ -75,7 +77,8 @@ public readonly record struct RelativeHumidity(double Percent, HumidityReference
     /// <summary>As a fraction of one.</summary>
     public double Fraction => Percent / 100;
 
-    /// <summary>Humidity of outdoor air as weather tables and services give it: over water, and over ice below -40 °C, where no water stays liquid and the formulas for it end.</summary>
+    /// <summary>Humidity of outdoor air as weather tables and services give it: over water, and over ice below -40 °C, where no water
+    /// stays liquid and the formulas for it end.</summary>
     /// <param name="percent">Above 0 to 100 %.</param>
     /// <param name="air">Temperature of that air.</param>
     public static RelativeHumidity OfWeather(double percent, Temperature air) =>

@@ -23,13 +23,14 @@ public enum AccessKind
 public static class Access
 {
     /// <summary>Hours against open access. Practice, to be replaced by the crew's own.</summary>
-    public static double LabourFactor(AccessKind access) => access switch
-    {
-        AccessKind.Open => 1.0,
-        AccessKind.Ladder => 1.15,
-        AccessKind.Scaffold => 1.25,
-        AccessKind.Crawling => 1.6,
-        AccessKind.ServicesInTheWay => 1.35,
-        _ => throw new ArgumentOutOfRangeException(nameof(access), access, "Unknown access."),
-    };
+    public static double LabourFactor(AccessKind access) =>
+        access switch
+        {
+            AccessKind.Open => 1.0,
+            AccessKind.Ladder => 1.15,
+            AccessKind.Scaffold => 1.25,
+            AccessKind.Crawling => 1.6,
+            AccessKind.ServicesInTheWay => 1.35,
+            _ => throw new ArgumentOutOfRangeException(nameof(access), access, "Unknown access."),
+        };
 }

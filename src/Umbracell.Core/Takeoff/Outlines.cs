@@ -45,7 +45,11 @@ public static class Outlines
     private static bool Cross(Corner a, Corner b, Corner c, Corner d)
     {
         var (d1, d2, d3, d4) = (Side(c, d, a), Side(c, d, b), Side(a, b, c), Side(a, b, d));
-        return (d1 > 0 != d2 > 0 && d3 > 0 != d4 > 0 && d1 * d2 <= 0 && d3 * d4 <= 0) || (d1 == 0 && On(c, d, a)) || (d2 == 0 && On(c, d, b)) || (d3 == 0 && On(a, b, c)) || (d4 == 0 && On(a, b, d));
+        return (d1 > 0 != d2 > 0 && d3 > 0 != d4 > 0 && d1 * d2 <= 0 && d3 * d4 <= 0)
+            || (d1 == 0 && On(c, d, a))
+            || (d2 == 0 && On(c, d, b))
+            || (d3 == 0 && On(a, b, c))
+            || (d4 == 0 && On(a, b, d));
     }
 
     private static double Side(Corner a, Corner b, Corner p) => (b.X - a.X) * (p.Y - a.Y) - (b.Y - a.Y) * (p.X - a.X);

@@ -6,14 +6,15 @@ namespace Umbracell.Core.Takeoff;
 public static class ShapeSplit
 {
     /// <summary>The sizes a shape can be cut along; empty where it cannot be.</summary>
-    public static IReadOnlyList<SizePart> Along(ShapeKind kind) => kind switch
-    {
-        ShapeKind.Rectangle => [SizePart.Height, SizePart.Length],
-        ShapeKind.RoofPlane => [SizePart.Run, SizePart.Length],
-        ShapeKind.Band => [SizePart.Perimeter, SizePart.Depth],
-        ShapeKind.Bays => [SizePart.Length],
-        _ => [],
-    };
+    public static IReadOnlyList<SizePart> Along(ShapeKind kind) =>
+        kind switch
+        {
+            ShapeKind.Rectangle => [SizePart.Height, SizePart.Length],
+            ShapeKind.RoofPlane => [SizePart.Run, SizePart.Length],
+            ShapeKind.Band => [SizePart.Perimeter, SizePart.Depth],
+            ShapeKind.Bays => [SizePart.Length],
+            _ => [],
+        };
 
     /// <summary>Cuts a shape.</summary>
     /// <param name="shape">The shape.</param>
@@ -29,13 +30,20 @@ public static class ShapeSplit
         }
 
         var whole = shape[along].Si;
-        QuantityRangeException.Within("cut", at.Metres, SizeText.SideRange.Least, Math.Max(SizeText.SideRange.Least, whole - SizeText.SideRange.Least), Dimension.Span);
+        QuantityRangeException.Within(
+            "cut",
+            at.Metres,
+            SizeText.SideRange.Least,
+            Math.Max(SizeText.SideRange.Least, whole - SizeText.SideRange.Least),
+            Dimension.Span
+        );
         return (With(shape, along, at), With(shape, along, new(whole - at.Metres)));
     }
 
-    private static Shape With(Shape shape, SizePart part, Length size) => (shape.Kind, part) switch
-    {
-        (ShapeKind.Rectangle, SizePart.Length) or (_, SizePart.Run or SizePart.Perimeter) => shape with { First = size },
-        _ => shape with { Second = size },
-    };
+    private static Shape With(Shape shape, SizePart part, Length size) =>
+        (shape.Kind, part) switch
+        {
+            (ShapeKind.Rectangle, SizePart.Length) or (_, SizePart.Run or SizePart.Perimeter) => shape with { First = size },
+            _ => shape with { Second = size },
+        };
 }

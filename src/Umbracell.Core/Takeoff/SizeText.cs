@@ -3,7 +3,8 @@ using Umbracell.Core.Quantities;
 
 namespace Umbracell.Core.Takeoff;
 
-/// <summary>Reads and writes sizes the way they are called out: <c>24' x 9'</c>, <c>18' x 40' at 9:12</c>, <c>2 x 3' x 4'; 36" x 80"</c>.</summary>
+/// <summary>Reads and writes sizes the way they are called out: <c>24' x 9'</c>, <c>18' x 40' at 9:12</c>, <c>2 x 3' x 4'; 36" x
+/// 80"</c>.</summary>
 public static partial class SizeText
 {
     /// <summary>Sides of a surface a person may type; longer than any building a crew sprays in one surface is a slip.</summary>
@@ -27,7 +28,8 @@ public static partial class SizeText
     /// <param name="Missing">Parts the shape wants that were not typed; empty where all are there.</param>
     public sealed record TypedShape(Shape? Shape, TypedQuantity? Part, IReadOnlyList<SizePart> Missing)
     {
-        /// <summary>The first part that was read and may have been meant otherwise, with the whole text for the other meaning; null where there is none.</summary>
+        /// <summary>The first part that was read and may have been meant otherwise, with the whole text for the other meaning; null where
+        /// there is none.</summary>
         public TypedQuantity? Doubtful { get; init; }
     }
 
@@ -67,7 +69,10 @@ public static partial class SizeText
         var lengths = parts.Where(p => p.Figure!.Value.Dimension == Dimension.Span).Select(p => new Length(p.Figure!.Value.Si)).ToList();
         var pitch = parts.Find(p => p.Figure!.Value.Dimension == Dimension.Pitch)?.Figure!.Value.Si ?? 0;
         var count = (int)Math.Round(parts.Find(p => p.Figure!.Value.Dimension == Dimension.Count)?.Figure!.Value.Si ?? 1);
-        return new(new(kind, lengths[0], lengths.ElementAtOrDefault(1), lengths.ElementAtOrDefault(2), pitch, count), null, []) { Doubtful = Doubtful(wanted, parts) };
+        return new(new(kind, lengths[0], lengths.ElementAtOrDefault(1), lengths.ElementAtOrDefault(2), pitch, count), null, [])
+        {
+            Doubtful = Doubtful(wanted, parts),
+        };
     }
 
     // Parts without a unit are all meant in the same one.
@@ -78,7 +83,18 @@ public static partial class SizeText
             return null;
         }
 
-        var other = first.Doubt!.Other is null ? null : string.Concat(parts.Select((p, i) => (i == 0 ? "" : wanted[i] == SizePart.Pitch ? " at " : " x ") + (p.Doubt?.Other ?? p.Typed)));
+        var other = first.Doubt!.Other is null
+            ? null
+            : string.Concat(
+                parts.Select(
+                    (p, i) =>
+                        (
+                            i == 0 ? ""
+                            : wanted[i] == SizePart.Pitch ? " at "
+                            : " x "
+                        ) + (p.Doubt?.Other ?? p.Typed)
+                )
+            );
         return first with { Doubt = first.Doubt with { Other = other } };
     }
 
@@ -121,14 +137,20 @@ public static partial class SizeText
                 return new(null, null);
             }
 
-            var count = typed.Length == 3 ? QuantityParser.Parse(typed[0], CountRange, system) : QuantityParser.Parse("1", CountRange, system);
+            var count =
+                typed.Length == 3 ? QuantityParser.Parse(typed[0], CountRange, system) : QuantityParser.Parse("1", CountRange, system);
             var sides = typed[^2..].Select(side => QuantityParser.Parse(side, OpeningRange, system)).ToList();
             if (sides.Prepend(count).FirstOrDefault(p => p.Fault is not null) is { } bad)
             {
                 return new(null, bad);
             }
 
-            doubtful ??= sides.FirstOrDefault(side => side.Doubt is not null) is { } side ? side with { Doubt = side.Doubt! with { Other = null } } : null;
+            doubtful ??= sides.FirstOrDefault(side => side.Doubt is not null) is { } side
+                ? side with
+                {
+                    Doubt = side.Doubt! with { Other = null },
+                }
+                : null;
             openings.Add(new((int)Math.Round(count.Figure!.Value.Si), new(sides[0].Figure!.Value.Si), new(sides[1].Figure!.Value.Si)));
         }
 
@@ -140,23 +162,43 @@ public static partial class SizeText
     {
         if (shape.Kind == ShapeKind.Outline)
         {
-            return string.Join("; ", shape.Corners.Select(c => $"{QuantityPrinter.Print(new(c.X, Dimension.Span), system)} x {QuantityPrinter.Print(new(c.Y, Dimension.Span), system)}"));
+            return string.Join(
+                "; ",
+                shape.Corners.Select(c =>
+                    $"{QuantityPrinter.Print(new(c.X, Dimension.Span), system)} x {QuantityPrinter.Print(new(c.Y, Dimension.Span), system)}"
+                )
+            );
         }
 
         var parts = Shape.Sizes(shape.Kind).Select(part => (part, Text: QuantityPrinter.Print(shape[part], system))).ToList();
-        return string.Concat(parts.Select((p, i) => (i == 0 ? "" : p.part == SizePart.Pitch ? " at " : " x ") + p.Text));
+        return string.Concat(
+            parts.Select(
+                (p, i) =>
+                    (
+                        i == 0 ? ""
+                        : p.part == SizePart.Pitch ? " at "
+                        : " x "
+                    ) + p.Text
+            )
+        );
     }
 
     /// <summary>Writes openings.</summary>
     public static string Print(IEnumerable<Opening> openings, UnitSystem system) =>
-        string.Join("; ", openings.Select(o => $"{(o.Count == 1 ? "" : $"{o.Count} x ")}{QuantityPrinter.Print(o.Width.ToSpan(), system)} x {QuantityPrinter.Print(o.Height.ToSpan(), system)}"));
+        string.Join(
+            "; ",
+            openings.Select(o =>
+                $"{(o.Count == 1 ? "" : $"{o.Count} x ")}{QuantityPrinter.Print(o.Width.ToSpan(), system)} x {QuantityPrinter.Print(o.Height.ToSpan(), system)}"
+            )
+        );
 
-    private static FigureRange RangeOf(SizePart part) => part switch
-    {
-        SizePart.Pitch => PitchRange,
-        SizePart.Count => CountRange,
-        _ => SideRange,
-    };
+    private static FigureRange RangeOf(SizePart part) =>
+        part switch
+        {
+            SizePart.Pitch => PitchRange,
+            SizePart.Count => CountRange,
+            _ => SideRange,
+        };
 
     private static string[] Split(string text) =>
         [.. Separator().Split(text.Trim()).Select(part => part.Trim()).Where(part => part.Length > 0)];

@@ -2,11 +2,16 @@ using Umbracell.Core.Quantities;
 
 namespace Umbracell.Core.Takeoff;
 
-/// <summary>A surface drawn from its numbers, laid flat in metres, x across and y up: faces, openings and members. Where an opening sits was not measured: openings are spread evenly.</summary>
+/// <summary>A surface drawn from its numbers, laid flat in metres, x across and y up: faces, openings and members. Where an opening sits
+/// was not measured: openings are spread evenly.</summary>
 /// <param name="Faces">Outlines of the faces.</param>
 /// <param name="Openings">Openings, each inside a face.</param>
 /// <param name="Members">Members as lines on a face.</param>
-public sealed record SurfaceSketch(IReadOnlyList<IReadOnlyList<Corner>> Faces, IReadOnlyList<IReadOnlyList<Corner>> Openings, IReadOnlyList<(Corner From, Corner To)> Members)
+public sealed record SurfaceSketch(
+    IReadOnlyList<IReadOnlyList<Corner>> Faces,
+    IReadOnlyList<IReadOnlyList<Corner>> Openings,
+    IReadOnlyList<(Corner From, Corner To)> Members
+)
 {
     /// <summary>More members than this are a grey field, not a drawing.</summary>
     private const int MostMembers = 150;
@@ -21,7 +26,11 @@ public sealed record SurfaceSketch(IReadOnlyList<IReadOnlyList<Corner>> Faces, I
     {
         var faces = FacesOf(shape);
         var main = faces[0];
-        return new(faces, [.. Spread(openings, main)], memberSpacing.Metres > 0 && shape.Kind != ShapeKind.Bays ? MembersOf(main, memberSpacing.Metres) : []);
+        return new(
+            faces,
+            [.. Spread(openings, main)],
+            memberSpacing.Metres > 0 && shape.Kind != ShapeKind.Bays ? MembersOf(main, memberSpacing.Metres) : []
+        );
     }
 
     private static List<IReadOnlyList<Corner>> FacesOf(Shape shape)
@@ -29,16 +38,27 @@ public sealed record SurfaceSketch(IReadOnlyList<IReadOnlyList<Corner>> Faces, I
         var (a, b, c) = (shape.First.Metres, shape.Second.Metres, shape.Third.Metres);
         return shape.Kind switch
         {
-            ShapeKind.Gable => [[new(0, 0), new(a, 0), new(a / 2, a / 2 * shape.Pitch)]],
+            ShapeKind.Gable =>
+            [
+                [new(0, 0), new(a, 0), new(a / 2, a / 2 * shape.Pitch)],
+            ],
             ShapeKind.RoofPlane => [Box(0, 0, b, a * Shape.PitchFactor(shape.Pitch))],
             ShapeKind.Bays => [.. Enumerable.Range(0, shape.Count).Select(i => Box(i * (a + Math.Min(Gap, a / 3)), 0, a, b))],
-            ShapeKind.Box => [Box(0, 0, a, c), Box(a + Gap, 0, b, c), Box(a + b + 2 * Gap, 0, a, c), Box(2 * a + b + 3 * Gap, 0, b, c), Box(0, c + Gap, a, b)],
+            ShapeKind.Box =>
+            [
+                Box(0, 0, a, c),
+                Box(a + Gap, 0, b, c),
+                Box(a + b + 2 * Gap, 0, a, c),
+                Box(2 * a + b + 3 * Gap, 0, b, c),
+                Box(0, c + Gap, a, b),
+            ],
             ShapeKind.Outline => [shape.Corners],
             _ => [Box(0, 0, a, b)],
         };
     }
 
-    private static IReadOnlyList<Corner> Box(double x, double y, double w, double h) => [new(x, y), new(x + w, y), new(x + w, y + h), new(x, y + h)];
+    private static IReadOnlyList<Corner> Box(double x, double y, double w, double h) =>
+        [new(x, y), new(x + w, y), new(x + w, y + h), new(x, y + h)];
 
     private static IEnumerable<IReadOnlyList<Corner>> Spread(IReadOnlyList<Opening> openings, IReadOnlyList<Corner> face)
     {

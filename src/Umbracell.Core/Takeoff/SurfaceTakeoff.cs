@@ -47,8 +47,20 @@ public sealed record SurfaceTakeoff(Area Gross, Area Openings, Area Treated, Are
 
     private static Working Sum(Shape shape, int repeats, Area gross, Area open, double memberShare, double profileFactor, Area developed)
     {
-        var one = new Working("shapeArea", shape.Formula, [.. Shape.Sizes(shape.Kind).Select(part => new WorkingTerm(Symbol(part), "size:" + part, shape[part]))], shape.Area.ToFigure(), "Geometry");
-        var all = new Working("grossArea", "A_gross = n · A", [new("n", "repeats", Figure.Count(repeats)), new("A", "shapeArea", shape.Area.ToFigure(), one)], gross.ToFigure(), "Geometry");
+        var one = new Working(
+            "shapeArea",
+            shape.Formula,
+            [.. Shape.Sizes(shape.Kind).Select(part => new WorkingTerm(Symbol(part), "size:" + part, shape[part]))],
+            shape.Area.ToFigure(),
+            "Geometry"
+        );
+        var all = new Working(
+            "grossArea",
+            "A_gross = n · A",
+            [new("n", "repeats", Figure.Count(repeats)), new("A", "shapeArea", shape.Area.ToFigure(), one)],
+            gross.ToFigure(),
+            "Geometry"
+        );
         return new(
             "sprayedArea",
             "A_net = (A_gross − A_openings) · (1 − f) · k",
@@ -59,19 +71,21 @@ public sealed record SurfaceTakeoff(Area Gross, Area Openings, Area Treated, Are
                 new("k", "profileFactor", Figure.Number(profileFactor)),
             ],
             developed.ToFigure(),
-            "Treated area less openings and the faces of members");
+            "Treated area less openings and the faces of members"
+        );
     }
 
-    private static string Symbol(SizePart part) => part switch
-    {
-        SizePart.Length => "l",
-        SizePart.Height => "h",
-        SizePart.Width => "w",
-        SizePart.Depth => "d",
-        SizePart.Count => "n",
-        SizePart.Corners => "i",
-        SizePart.Run => "run",
-        SizePart.Perimeter => "perimeter",
-        _ => "pitch",
-    };
+    private static string Symbol(SizePart part) =>
+        part switch
+        {
+            SizePart.Length => "l",
+            SizePart.Height => "h",
+            SizePart.Width => "w",
+            SizePart.Depth => "d",
+            SizePart.Count => "n",
+            SizePart.Corners => "i",
+            SizePart.Run => "run",
+            SizePart.Perimeter => "perimeter",
+            _ => "pitch",
+        };
 }

@@ -22,7 +22,8 @@ public sealed record SurveyCase(SurfaceKind Kind, SurfaceTakeoff? Takeoff, strin
     /// <summary>Readings that disagree.</summary>
     public IReadOnlyList<Finding> Meters { get; init; } = [];
 
-    /// <summary>Whether it is on the plan of a person to seal a clearance: flues, lights or old wiring whose clearance was not taken down.</summary>
+    /// <summary>Whether it is on the plan of a person to seal a clearance: flues, lights or old wiring whose clearance was not taken
+    /// down.</summary>
     public IReadOnlyList<string> ClearancesUnknown { get; init; } = [];
 }
 
@@ -36,12 +37,39 @@ public static class SurveyCheck
         List<Finding> findings = [Size(survey.Takeoff)];
         if (!string.IsNullOrWhiteSpace(survey.OpenLeak))
         {
-            findings.Add(new("leak", "open", Verdict.Hold, Basis.Practice, "Choice rule E3: nothing until dry and mended") { Words = Words("where", survey.OpenLeak, "window") });
+            findings.Add(
+                new("leak", "open", Verdict.Hold, Basis.Practice, "Choice rule E3: nothing until dry and mended")
+                {
+                    Words = Words("where", survey.OpenLeak, "window"),
+                }
+            );
         }
 
-        findings.Add(new("moisture", survey.MoistureRead ? "read" : "unread", survey.MoistureRead ? Verdict.Clear : Verdict.Care, Basis.Practice, "Gate rule G5 holds spraying until moisture is read") { Words = survey.MoistureRead ? None : Blocks("window") });
+        findings.Add(
+            new(
+                "moisture",
+                survey.MoistureRead ? "read" : "unread",
+                survey.MoistureRead ? Verdict.Clear : Verdict.Care,
+                Basis.Practice,
+                "Gate rule G5 holds spraying until moisture is read"
+            )
+            {
+                Words = survey.MoistureRead ? None : Blocks("window"),
+            }
+        );
         findings.AddRange(Details(survey));
-        findings.AddRange(survey.ClearancesUnknown.Select(what => new Finding("clearance", "unknown", Verdict.Care, Basis.Practice, "Choice rule C6: clearances to flues, lights and old wiring; the local code and the appliance's own papers rule") { Words = Words("what", what, "window") }));
+        findings.AddRange(
+            survey.ClearancesUnknown.Select(what => new Finding(
+                "clearance",
+                "unknown",
+                Verdict.Care,
+                Basis.Practice,
+                "Choice rule C6: clearances to flues, lights and old wiring; the local code and the appliance's own papers rule"
+            )
+            {
+                Words = Words("what", what, "window"),
+            })
+        );
         findings.AddRange(survey.Joints.Select(j => Blocking(JointCheck.Of(j.Joint, j.Beyond))));
         findings.AddRange(survey.Meters);
         return [.. findings.OrderByDescending(f => f.Verdict)];
@@ -49,17 +77,31 @@ public static class SurveyCheck
 
     private static IReadOnlyDictionary<string, string> None { get; } = new Dictionary<string, string>();
 
-    private static Finding Size(SurfaceTakeoff? takeoff) => takeoff switch
-    {
-        null => new("size", "missing", Verdict.Hold, Basis.Practice, "Material and cost follow the treated area") { Words = Blocks("sets") },
-        { OpeningsExceedSurface: true } => new("size", "openingsExceed", Verdict.Hold, Basis.Practice, "Openings cannot be larger than the surface")
+    private static Finding Size(SurfaceTakeoff? takeoff) =>
+        takeoff switch
         {
-            Measured = takeoff.Openings.ToFigure(),
-            Limit = takeoff.Gross.ToFigure(),
-            Words = Blocks("sets"),
-        },
-        _ => new("size", "taken", Verdict.Clear, Basis.Practice, "Treated area from geometry") { Measured = takeoff.Treated.ToFigure(), Working = takeoff.Working },
-    };
+            null => new("size", "missing", Verdict.Hold, Basis.Practice, "Material and cost follow the treated area")
+            {
+                Words = Blocks("sets"),
+            },
+            { OpeningsExceedSurface: true } => new(
+                "size",
+                "openingsExceed",
+                Verdict.Hold,
+                Basis.Practice,
+                "Openings cannot be larger than the surface"
+            )
+            {
+                Measured = takeoff.Openings.ToFigure(),
+                Limit = takeoff.Gross.ToFigure(),
+                Words = Blocks("sets"),
+            },
+            _ => new("size", "taken", Verdict.Clear, Basis.Practice, "Treated area from geometry")
+            {
+                Measured = takeoff.Treated.ToFigure(),
+                Working = takeoff.Working,
+            },
+        };
 
     private static IEnumerable<Finding> Details(SurveyCase survey)
     {
@@ -75,7 +117,13 @@ public static class SurveyCheck
 
         if (Asks(DetailField.HeldAtEnds) && d.HeldAtEnds == true)
         {
-            yield return new("braces", "wanted", Verdict.Care, Basis.Practice, "Choice rule C11: members held at both ends only are braced before foam pushes them out of line");
+            yield return new(
+                "braces",
+                "wanted",
+                Verdict.Care,
+                Basis.Practice,
+                "Choice rule C11: members held at both ends only are braced before foam pushes them out of line"
+            );
         }
 
         if (Asks(DetailField.GirtProfile) && d.Girt is null)
@@ -104,9 +152,16 @@ public static class SurveyCheck
     private static Finding Missing(string what, string blocks, Verdict verdict) =>
         new("missing", what, verdict, Basis.Practice, "Asked of this kind of surface") { Words = Blocks(blocks) };
 
-    private static Finding Blocking(Finding joint) => joint.Verdict == Verdict.Clear ? joint : joint with { Words = new Dictionary<string, string>(joint.Words) { ["blocks"] = "window" } };
+    private static Finding Blocking(Finding joint) =>
+        joint.Verdict == Verdict.Clear
+            ? joint
+            : joint with
+            {
+                Words = new Dictionary<string, string>(joint.Words) { ["blocks"] = "window" },
+            };
 
     private static Dictionary<string, string> Blocks(string stages) => new() { ["blocks"] = stages };
 
-    private static Dictionary<string, string> Words(string key, string value, string blocks) => new() { [key] = value, ["blocks"] = blocks };
+    private static Dictionary<string, string> Words(string key, string value, string blocks) =>
+        new() { [key] = value, ["blocks"] = blocks };
 }

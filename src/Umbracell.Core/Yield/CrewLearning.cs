@@ -8,11 +8,21 @@ namespace Umbracell.Core.Yield;
 /// <param name="Family">Product family.</param>
 /// <param name="Jobs">Finished jobs of this crew with this family behind it.</param>
 /// <param name="LogMean">Mean of ln f after all jobs.</param>
-/// <param name="LogSd">Standard deviation of ln f after all jobs; what is not known yet of the crew, not the spread of a single job.</param>
+/// <param name="LogSd">Standard deviation of ln f after all jobs; what is not known yet of the crew, not the spread of a single
+/// job.</param>
 /// <param name="DataMean">Mean of ln(actual/predicted) of these jobs alone; null without any.</param>
 /// <param name="DataSd">Its standard deviation; null without any.</param>
 /// <param name="Working">How the factor came about.</param>
-public sealed record CrewYield(string Crew, string Family, int Jobs, double LogMean, double LogSd, double? DataMean, double? DataSd, Working Working)
+public sealed record CrewYield(
+    string Crew,
+    string Family,
+    int Jobs,
+    double LogMean,
+    double LogSd,
+    double? DataMean,
+    double? DataSd,
+    Working Working
+)
 {
     private const double Z90 = 1.6448536269514722;
 
@@ -25,7 +35,8 @@ public sealed record CrewYield(string Crew, string Family, int Jobs, double LogM
     /// <summary>Upper end of the interval that holds the true factor nine times in ten.</summary>
     public double High => Math.Exp(LogMean + Z90 * LogSd);
 
-    /// <summary>Standard deviation of ln(yield) to expect of the next job of a size: what is not known of the crew and what one job scatters.</summary>
+    /// <summary>Standard deviation of ln(yield) to expect of the next job of a size: what is not known of the crew and what one job
+    /// scatters.</summary>
     /// <param name="foam">Foam of the job.</param>
     public double NextJobSd(FoamVolume foam) => Math.Sqrt(LogSd * LogSd + Math.Pow(FinishedJob.SdOf(foam), 2));
 }
@@ -37,7 +48,8 @@ public sealed record CrewYield(string Crew, string Family, int Jobs, double LogM
 public sealed record CountedJob(FinishedJob Job, double Counted, bool Winsorised);
 
 /// <summary>
-/// Crews and products learned from finished jobs: <c>ln(actual/predicted) = crew + product + scatter</c>, both effects normal about zero, pooled in part (normal-normal, closed form),
+/// Crews and products learned from finished jobs: <c>ln(actual/predicted) = crew + product + scatter</c>, both effects normal about zero,
+/// pooled in part (normal-normal, closed form),
 /// their spread re-estimated once from the jobs (empirical Bayes) and held near the prior until many crews speak.
 /// </summary>
 public sealed class CrewLearning
@@ -67,7 +79,10 @@ public sealed class CrewLearning
         _cells = [.. jobs.GroupBy(j => (j.Job.Crew, j.Job.Family)).Select(g => Cell.Of(g.Key.Crew, g.Key.Family, [.. g]))];
         (_crewVariance, _familyVariance) = (PriorSd * PriorSd / 2, PriorSd * PriorSd / 2);
         _covariance = Posterior(_crewVariance, _familyVariance);
-        (_crewVariance, _familyVariance) = (Respread(0, _crews.Count, _crewVariance), Respread(_crews.Count, _families.Count, _familyVariance));
+        (_crewVariance, _familyVariance) = (
+            Respread(0, _crews.Count, _crewVariance),
+            Respread(_crews.Count, _families.Count, _familyVariance)
+        );
         _covariance = Posterior(_crewVariance, _familyVariance);
     }
 
@@ -95,7 +110,8 @@ public sealed class CrewLearning
     public static CrewLearning From(IReadOnlyList<FinishedJob> jobs) =>
         new([.. jobs.GroupBy(j => (j.Crew, j.Family)).SelectMany(g => Winsorised([.. g]))]);
 
-    /// <summary>What to expect of a crew with a product family; of an unknown crew the product's own, of an unknown family the crew's own.</summary>
+    /// <summary>What to expect of a crew with a product family; of an unknown crew the product's own, of an unknown family the crew's
+    /// own.</summary>
     /// <param name="crew">The crew; may be empty.</param>
     /// <param name="family">Product family.</param>
     public CrewYield For(string crew, string family)
@@ -106,18 +122,33 @@ public sealed class CrewLearning
         var weights = _cells.Select(cell => (Cell: cell, Weight: WeightOf(target, cell))).ToList();
         var mean = weights.Sum(w => w.Weight * w.Cell.Mean);
         var own = _cells.FirstOrDefault(cell => cell.Crew == crew && cell.Family == family);
-        return new(crew, family, own.Jobs, mean, Math.Sqrt(spread), own.Jobs > 0 ? own.Mean : null, own.Jobs > 0 ? Math.Sqrt(own.Variance) : null, Told(mean, Math.Sqrt(spread), weights));
+        return new(
+            crew,
+            family,
+            own.Jobs,
+            mean,
+            Math.Sqrt(spread),
+            own.Jobs > 0 ? own.Mean : null,
+            own.Jobs > 0 ? Math.Sqrt(own.Variance) : null,
+            Told(mean, Math.Sqrt(spread), weights)
+        );
     }
 
     private static Working Told(double mean, double sd, List<(Cell Cell, double Weight)> weights)
     {
         // Weights that move the factor by less than a part in ten thousand are summed up in the rest.
         var shown = weights.Where(w => Math.Abs(w.Weight * w.Cell.Mean) > 1e-4).OrderByDescending(w => Math.Abs(w.Weight)).Take(6).ToList();
-        List<WorkingTerm> terms = [.. shown.SelectMany((w, i) => new WorkingTerm[]
-        {
-            new($"w{i + 1}", "learnWeight", Figure.Number(w.Weight)),
-            new($"y{i + 1}", $"learnMean:{w.Cell.Crew}, {w.Cell.Family}, {w.Cell.Jobs}", Figure.Number(w.Cell.Mean)),
-        })];
+        List<WorkingTerm> terms =
+        [
+            .. shown.SelectMany(
+                (w, i) =>
+                    new WorkingTerm[]
+                    {
+                        new($"w{i + 1}", "learnWeight", Figure.Number(w.Weight)),
+                        new($"y{i + 1}", $"learnMean:{w.Cell.Crew}, {w.Cell.Family}, {w.Cell.Jobs}", Figure.Number(w.Cell.Mean)),
+                    }
+            ),
+        ];
         terms.Add(new("rest", "learnRest", Figure.Number(mean - shown.Sum(w => w.Weight * w.Cell.Mean))));
         terms.Add(new("σ", "learnSd", Figure.Number(sd)));
         return new(
@@ -125,13 +156,16 @@ public sealed class CrewLearning
             "f = exp(" + string.Concat(shown.Select((_, i) => $"w{i + 1} · y{i + 1} + ")) + "rest)",
             terms,
             Figure.Number(Math.Exp(mean)),
-            "y: mean of ln(actual / predicted) of a crew with a product. Weights by the normal-normal model, prior mean 0 and sd 0.12, a job's sd 0.08 at 4,000 board feet; σ is what is still unsure of ln f");
+            "y: mean of ln(actual / predicted) of a crew with a product. Weights by the normal-normal model, "
+                + "prior mean 0 and sd 0.12, a job's sd 0.08 at 4,000 board feet; σ is what is still unsure of ln f"
+        );
     }
 
     /// <summary>How far a crew's depths scatter with a family; null until it has readings enough.</summary>
     /// <param name="crew">The crew.</param>
     /// <param name="family">Product family.</param>
-    public CrewScatter? ScatterOf(string crew, string family) => CrewScatter.Of(Counted.Select(c => c.Job).Where(j => j.Crew == crew && j.Family == family));
+    public CrewScatter? ScatterOf(string crew, string family) =>
+        CrewScatter.Of(Counted.Select(c => c.Job).Where(j => j.Crew == crew && j.Family == family));
 
     private int[] Effects(int crew, int family) => [.. new[] { crew, family < 0 ? -1 : _crews.Count + family }.Where(i => i >= 0)];
 
@@ -169,7 +203,9 @@ public sealed class CrewLearning
     // The expected square of each effect after the jobs, averaged with the prior's own: one step of empirical Bayes.
     private double Respread(int first, int count, double variance)
     {
-        var squares = Enumerable.Range(first, count).Sum(i => Math.Pow(_cells.Sum(cell => WeightOf([i], cell) * cell.Mean), 2) + _covariance[i, i]);
+        var squares = Enumerable
+            .Range(first, count)
+            .Sum(i => Math.Pow(_cells.Sum(cell => WeightOf([i], cell) * cell.Mean), 2) + _covariance[i, i]);
         return (PriorVoices * variance + squares) / (PriorVoices + count);
     }
 

@@ -25,13 +25,25 @@ public sealed record CrewScatter(int Readings, Length Scatter, Working Working)
         }
 
         // Jobs of other depths each about their own mean: variances pooled by their degrees of freedom.
-        var squares = read.Sum(j => (j.DepthReadings - 1) * Math.Pow(QuantityRangeException.Within("depth scatter", j.DepthScatter.Metres, 0, 0.1, Dimension.Thickness), 2));
+        var squares = read.Sum(j =>
+            (j.DepthReadings - 1)
+            * Math.Pow(QuantityRangeException.Within("depth scatter", j.DepthScatter.Metres, 0, 0.1, Dimension.Thickness), 2)
+        );
         var scatter = new Length(Math.Sqrt(squares / (count - read.Count)));
-        return new(count, scatter, new(
-            "depthScatter",
-            "σ = √(Σ (n_i − 1) · s_i² / Σ (n_i − 1))",
-            [new("Σ n_i", "depthReadings", Figure.Count(count)), new("jobs", "depthJobs", Figure.Count(read.Count)), new("Σ (n_i − 1) · s_i²", "depthSquares", Figure.Number(squares * 1e6))],
-            scatter.ToThickness(),
-            "The crew's own depth readings, each job about its own mean, pooled; squares in mm²"));
+        return new(
+            count,
+            scatter,
+            new(
+                "depthScatter",
+                "σ = √(Σ (n_i − 1) · s_i² / Σ (n_i − 1))",
+                [
+                    new("Σ n_i", "depthReadings", Figure.Count(count)),
+                    new("jobs", "depthJobs", Figure.Count(read.Count)),
+                    new("Σ (n_i − 1) · s_i²", "depthSquares", Figure.Number(squares * 1e6)),
+                ],
+                scatter.ToThickness(),
+                "The crew's own depth readings, each job about its own mean, pooled; squares in mm²"
+            )
+        );
     }
 }

@@ -40,15 +40,31 @@ public sealed record DrumStock(double SetsA, double SetsB, int Order, IReadOnlyL
             QuantityRangeException.Within("part drum", lot.Part.Kilograms, 0, 10_000, Dimension.Mass);
         }
 
-        double Sets(SetSide side) => lots.Where(l => l.Side == side && !IsExpired(l, day)).Sum(l => l.Full + l.Part.Kilograms / MassOf(sheet, side).Kilograms);
+        double Sets(SetSide side) =>
+            lots.Where(l => l.Side == side && !IsExpired(l, day)).Sum(l => l.Full + l.Part.Kilograms / MassOf(sheet, side).Kilograms);
         var (a, b) = (Sets(SetSide.A), Sets(SetSide.B));
         var order = (int)Math.Max(0, Math.Ceiling(load - Math.Min(a, b) - 1e-9));
-        return new(a, b, order, [.. Judged(lots, a, b, load, day).Select(f => f with { Words = new Dictionary<string, string>(f.Words) { ["sheet"] = sheet.Name } }).OrderByDescending(f => f.Verdict)], new(
-            "orderSets",
-            "n_order = n_load − min(A, B), rounded up, not under 0",
-            [new("n_load", "setsOnRig", Figure.Count(load)), new("A", "setsA", new(a, Dimension.Sets)), new("B", "setsB", new(b, Dimension.Sets))],
-            Figure.Count(order),
-            "Full and part drums that have not expired; the scarcer side rules"));
+        return new(
+            a,
+            b,
+            order,
+            [
+                .. Judged(lots, a, b, load, day)
+                    .Select(f => f with { Words = new Dictionary<string, string>(f.Words) { ["sheet"] = sheet.Name } })
+                    .OrderByDescending(f => f.Verdict),
+            ],
+            new(
+                "orderSets",
+                "n_order = n_load − min(A, B), rounded up, not under 0",
+                [
+                    new("n_load", "setsOnRig", Figure.Count(load)),
+                    new("A", "setsA", new(a, Dimension.Sets)),
+                    new("B", "setsB", new(b, Dimension.Sets)),
+                ],
+                Figure.Count(order),
+                "Full and part drums that have not expired; the scarcer side rules"
+            )
+        );
     }
 
     /// <summary>A side of a set.</summary>
@@ -64,7 +80,15 @@ public sealed record DrumStock(double SetsA, double SetsB, int Order, IReadOnlyL
             var left = lot.Expires is { } last ? last.DayNumber - day.DayNumber : (int?)null;
             if (left is null or < 0 || left <= NearExpiry.TotalDays)
             {
-                yield return new("stock", left is null ? "noExpiry" : left < 0 ? "expired" : "expiresSoon", Verdict.Care, Basis.ProductSheet, Source)
+                yield return new(
+                    "stock",
+                    left is null ? "noExpiry"
+                        : left < 0 ? "expired"
+                        : "expiresSoon",
+                    Verdict.Care,
+                    Basis.ProductSheet,
+                    Source
+                )
                 {
                     Measured = left is { } days ? Figure.Count(Math.Abs(days)) : null,
                     Words = new Dictionary<string, string> { ["lot"] = lot.Lot, ["side"] = lot.Side.ToString() },
@@ -74,17 +98,37 @@ public sealed record DrumStock(double SetsA, double SetsB, int Order, IReadOnlyL
 
         if (Math.Abs(a - b) >= 0.05)
         {
-            yield return new("stock", a > b ? "moreA" : "moreB", Verdict.Care, Basis.Practice, Source) { Measured = new(Math.Max(a, b), Dimension.Sets), Limit = new(Math.Min(a, b), Dimension.Sets) };
+            yield return new("stock", a > b ? "moreA" : "moreB", Verdict.Care, Basis.Practice, Source)
+            {
+                Measured = new(Math.Max(a, b), Dimension.Sets),
+                Limit = new(Math.Min(a, b), Dimension.Sets),
+            };
         }
 
-        var mixed = lots.Where(l => !IsExpired(l, day) && (l.Full > 0 || l.Part.Kilograms > 0)).GroupBy(l => l.Side).Any(g => g.Select(l => l.Lot).Distinct(StringComparer.Ordinal).Count() > 1);
+        var mixed = lots.Where(l => !IsExpired(l, day) && (l.Full > 0 || l.Part.Kilograms > 0))
+            .GroupBy(l => l.Side)
+            .Any(g => g.Select(l => l.Lot).Distinct(StringComparer.Ordinal).Count() > 1);
         if (mixed)
         {
-            yield return new("stock", "lots", Verdict.Care, Basis.Practice, "Never mix grades or lots silently: finish one lot, purge, write the change in the log");
+            yield return new(
+                "stock",
+                "lots",
+                Verdict.Care,
+                Basis.Practice,
+                "Never mix grades or lots silently: finish one lot, purge, write the change in the log"
+            );
         }
 
         yield return Math.Min(a, b) >= load - 1e-9
-            ? new("stock", "suffices", Verdict.Clear, Basis.Practice, Source) { Measured = new(Math.Min(a, b), Dimension.Sets), Limit = Figure.Count(load) }
-            : new("stock", "short", Verdict.Care, Basis.Practice, Source) { Measured = new(Math.Min(a, b), Dimension.Sets), Limit = Figure.Count(load) };
+            ? new("stock", "suffices", Verdict.Clear, Basis.Practice, Source)
+            {
+                Measured = new(Math.Min(a, b), Dimension.Sets),
+                Limit = Figure.Count(load),
+            }
+            : new("stock", "short", Verdict.Care, Basis.Practice, Source)
+            {
+                Measured = new(Math.Min(a, b), Dimension.Sets),
+                Limit = Figure.Count(load),
+            };
     }
 }

@@ -16,7 +16,14 @@ public sealed record DrumGroup(SetSide Side, Mass Liquid, int Count);
 /// <param name="Room">Air of the hot room.</param>
 /// <param name="RoomLoss">Heat the hot room loses for a kelvin over the night, W/K; zero where the firm has none.</param>
 /// <param name="KilowattHourPrice">Price of a kilowatt-hour.</param>
-public sealed record WarmingMeans(Temperature Night, Temperature Wanted, double BlanketWatts, Temperature Room, double RoomLoss, double KilowattHourPrice);
+public sealed record WarmingMeans(
+    Temperature Night,
+    Temperature Wanted,
+    double BlanketWatts,
+    Temperature Room,
+    double RoomLoss,
+    double KilowattHourPrice
+);
 
 /// <summary>One way to warm drums.</summary>
 /// <param name="Lead">How long before the start it begins; null where it never gets there.</param>
@@ -34,23 +41,35 @@ public sealed record DrumWarming(WarmingWay? Blankets, WarmingWay? HotRoom)
     /// <param name="drums">The drums; none needs nothing.</param>
     /// <param name="means">What they are warmed with.</param>
     /// <exception cref="QuantityRangeException">A drum or a blanket out of range.</exception>
-    public static DrumWarming Of(IReadOnlyList<DrumGroup> drums, WarmingMeans means) => new(
-        means.BlanketWatts > 0 ? InBlankets(drums, means) : null,
-        means.RoomLoss > 0 ? InRoom(drums, means) : null);
+    public static DrumWarming Of(IReadOnlyList<DrumGroup> drums, WarmingMeans means) =>
+        new(means.BlanketWatts > 0 ? InBlankets(drums, means) : null, means.RoomLoss > 0 ? InRoom(drums, means) : null);
 
     // A blanket heats until the start, each drum for as long as it needs.
     private static WarmingWay InBlankets(IReadOnlyList<DrumGroup> drums, WarmingMeans means)
     {
-        var times = drums.Select(d => (Drums: d, Time: new DrumWarmth(d.Side, d.Liquid, means.Night, means.Night, means.BlanketWatts).TimeTo(means.Wanted))).ToList();
+        var times = drums
+            .Select(d =>
+                (Drums: d, Time: new DrumWarmth(d.Side, d.Liquid, means.Night, means.Night, means.BlanketWatts).TimeTo(means.Wanted))
+            )
+            .ToList();
         var reached = times.TrueForAll(t => t.Time is not null);
         var heat = reached ? times.Sum(t => t.Drums.Count * t.Time!.Value.TotalHours * means.BlanketWatts / 1000) : 0;
         var hours = reached ? times.Sum(t => t.Drums.Count * t.Time!.Value.TotalHours) : 0;
-        return Way(reached ? Longest(times.Select(t => t.Time!.Value)) : null, heat, means, new(
-            "warmingHeat",
-            "Q = P · h",
-            [new("P", "blanket", new(means.BlanketWatts, Dimension.Power)), new("h", "blanketHours", Figure.Duration(TimeSpan.FromHours(hours)))],
-            Joules(heat),
-            "Hours of all blankets together; each drum by its own heat balance"));
+        return Way(
+            reached ? Longest(times.Select(t => t.Time!.Value)) : null,
+            heat,
+            means,
+            new(
+                "warmingHeat",
+                "Q = P · h",
+                [
+                    new("P", "blanket", new(means.BlanketWatts, Dimension.Power)),
+                    new("h", "blanketHours", Figure.Duration(TimeSpan.FromHours(hours))),
+                ],
+                Joules(heat),
+                "Hours of all blankets together; each drum by its own heat balance"
+            )
+        );
     }
 
     // The room is hot from the start of the warming: it gives the drums what they take and loses through its walls all the while.
@@ -62,21 +81,28 @@ public sealed record DrumWarming(WarmingWay? Blankets, WarmingWay? HotRoom)
         var lead = reached ? Longest(times.Select(t => t!.Value)) : (TimeSpan?)null;
         var taken = lead is { } time ? bare.Sum(d => d.Drums.Count * d.Warmth.HeatTo(d.Warmth.After(time))) / 3.6e6 : 0;
         var lost = lead is { } hours ? means.RoomLoss * (means.Room - means.Night).Kelvins * hours.TotalHours / 1000 : 0;
-        return Way(lead, taken + lost, means, new(
-            "warmingHeat",
-            "Q = Σ C · ΔT + UA · (T_room − T_night) · t",
-            [
-                new("Σ C · ΔT", "drumHeat", Joules(taken)),
-                new("UA", "roomLoss", new(means.RoomLoss, Dimension.HeatLoss)),
-                new("T_room", "hotRoom", means.Room.ToFigure()),
-                new("T_night", "drumAround", means.Night.ToFigure()),
-                new("t", "warmingTime", Figure.Duration(lead ?? TimeSpan.Zero)),
-            ],
-            Joules(taken + lost),
-            "Bare drums in the air of the room, UA 14 W/K each; steady loss of the room"));
+        return Way(
+            lead,
+            taken + lost,
+            means,
+            new(
+                "warmingHeat",
+                "Q = Σ C · ΔT + UA · (T_room − T_night) · t",
+                [
+                    new("Σ C · ΔT", "drumHeat", Joules(taken)),
+                    new("UA", "roomLoss", new(means.RoomLoss, Dimension.HeatLoss)),
+                    new("T_room", "hotRoom", means.Room.ToFigure()),
+                    new("T_night", "drumAround", means.Night.ToFigure()),
+                    new("t", "warmingTime", Figure.Duration(lead ?? TimeSpan.Zero)),
+                ],
+                Joules(taken + lost),
+                "Bare drums in the air of the room, UA 14 W/K each; steady loss of the room"
+            )
+        );
     }
 
-    private static WarmingWay Way(TimeSpan? lead, double heat, WarmingMeans means, Working working) => new(lead, heat, heat * means.KilowattHourPrice, working);
+    private static WarmingWay Way(TimeSpan? lead, double heat, WarmingMeans means, Working working) =>
+        new(lead, heat, heat * means.KilowattHourPrice, working);
 
     private static TimeSpan Longest(IEnumerable<TimeSpan> times) => times.DefaultIfEmpty(TimeSpan.Zero).Max();
 

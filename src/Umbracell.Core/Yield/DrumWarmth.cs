@@ -30,7 +30,8 @@ public sealed record DrumWarmth(SetSide Side, Mass Liquid, Temperature Start, Te
     private double Loss => Blanket > 0 ? WrappedLoss : BareLoss;
 
     // 1.7 kJ/(kg K) for A, 1.9 for B.
-    private double Capacity => QuantityRangeException.Within("drum", Liquid.Kilograms, 1, 1000, Dimension.Mass) * (Side == SetSide.A ? 1700 : 1900);
+    private double Capacity =>
+        QuantityRangeException.Within("drum", Liquid.Kilograms, 1, 1000, Dimension.Mass) * (Side == SetSide.A ? 1700 : 1900);
 
     private double Settles => Around.Celsius + QuantityRangeException.Within("blanket", Blanket, 0, 5000, Dimension.Power) / Loss;
 
@@ -42,25 +43,29 @@ public sealed record DrumWarmth(SetSide Side, Mass Liquid, Temperature Start, Te
     /// <param name="to">The temperature.</param>
     public double HeatTo(Temperature to) => Math.Max(0, Capacity * (to - Start).Kelvins);
 
-    /// <summary>How long before the start the blanket must go on; nothing where the drum is warm enough, null where it never gets there.</summary>
+    /// <summary>How long before the start the blanket must go on; nothing where the drum is warm enough, null where it never gets
+    /// there.</summary>
     /// <param name="wanted">Temperature wanted.</param>
-    public TimeSpan? TimeTo(Temperature wanted) => Start >= wanted ? TimeSpan.Zero
+    public TimeSpan? TimeTo(Temperature wanted) =>
+        Start >= wanted ? TimeSpan.Zero
         : Settles <= wanted.Celsius ? null
         : TimeSpan.FromSeconds(Capacity / Loss * Math.Log((Settles - Start.Celsius) / (Settles - wanted.Celsius)));
 
     /// <summary>How <see cref="TimeTo"/> follows.</summary>
     /// <param name="wanted">Temperature wanted.</param>
-    public Working Working(Temperature wanted) => new(
-        "drumTime",
-        "t = C / UA · ln((T_∞ − T_0) / (T_∞ − T)), T_∞ = T_amb + P / UA",
-        [
-            new("C", "drumCapacity", Figure.Number(Capacity / 1000)),
-            new("UA", "drumLoss", new(Loss, Dimension.HeatLoss)),
-            new("P", "blanket", new(Blanket, Dimension.Power)),
-            new("T_amb", "drumAround", Around.ToFigure()),
-            new("T_0", "drumStart", Start.ToFigure()),
-            new("T", "drumWanted", wanted.ToFigure()),
-        ],
-        Figure.Duration(TimeTo(wanted) ?? TimeSpan.Zero),
-        "Lumped drum, C in kJ/K (1.7 kJ/(kg·K) A, 1.9 B); UA 14 W/K bare, 5 W/K wrapped. The core lags the skin: recirculate or roll before reading");
+    public Working Working(Temperature wanted) =>
+        new(
+            "drumTime",
+            "t = C / UA · ln((T_∞ − T_0) / (T_∞ − T)), T_∞ = T_amb + P / UA",
+            [
+                new("C", "drumCapacity", Figure.Number(Capacity / 1000)),
+                new("UA", "drumLoss", new(Loss, Dimension.HeatLoss)),
+                new("P", "blanket", new(Blanket, Dimension.Power)),
+                new("T_amb", "drumAround", Around.ToFigure()),
+                new("T_0", "drumStart", Start.ToFigure()),
+                new("T", "drumWanted", wanted.ToFigure()),
+            ],
+            Figure.Duration(TimeTo(wanted) ?? TimeSpan.Zero),
+            "Lumped drum, C in kJ/K (1.7 kJ/(kg·K) A, 1.9 B); UA 14 W/K bare, 5 W/K wrapped. The core lags the skin: recirculate or roll before reading"
+        );
 }

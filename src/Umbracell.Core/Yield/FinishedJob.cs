@@ -14,17 +14,20 @@ public sealed record FinishedJob(string Id, string Crew, string Family, FoamVolu
     /// <summary>Depth readings taken on the job, 0 or more.</summary>
     public int DepthReadings { get; init; }
 
-    /// <summary>Standard deviation of those readings about their own mean; counts from two readings on. Zero where it was not kept: no foam is that even.</summary>
+    /// <summary>Standard deviation of those readings about their own mean; counts from two readings on. Zero where it was not kept: no
+    /// foam is that even.</summary>
     public Length DepthScatter { get; init; }
 
-    /// <summary>Standard deviation of ln(actual/predicted) of a job of <see cref="ReferenceBoardFeet"/> (material method, learning).</summary>
+    /// <summary>Standard deviation of ln(actual/predicted) of a job of <see cref="ReferenceBoardFeet"/> (material method,
+    /// learning).</summary>
     public const double ReferenceSd = 0.08;
 
     /// <summary>About one set of closed cell.</summary>
     public const double ReferenceBoardFeet = 4000;
 
     // A tiny job says little and a great one is still one crew in one month.
-    private const double LeastSd = 0.03, GreatestSd = 0.25;
+    private const double LeastSd = 0.03,
+        GreatestSd = 0.25;
 
     /// <summary>ln(actual/predicted).</summary>
     /// <exception cref="QuantityRangeException">A yield not above zero.</exception>
@@ -35,7 +38,9 @@ public sealed record FinishedJob(string Id, string Crew, string Family, FoamVolu
 
     /// <summary>Standard deviation of ln(actual/predicted) of a job of a size.</summary>
     /// <param name="foam">Foam in place, above zero.</param>
-    public static double SdOf(FoamVolume foam) => Math.Clamp(ReferenceSd * Math.Sqrt(ReferenceBoardFeet / Math.Max(foam.BoardFeet, 1e-9)), LeastSd, GreatestSd);
+    public static double SdOf(FoamVolume foam) =>
+        Math.Clamp(ReferenceSd * Math.Sqrt(ReferenceBoardFeet / Math.Max(foam.BoardFeet, 1e-9)), LeastSd, GreatestSd);
 
-    private static double Positive(string name, FoamVolume volume) => QuantityRangeException.Within(name, volume.CubicMetres, 1e-9, 1e6, Dimension.FoamVolume);
+    private static double Positive(string name, FoamVolume volume) =>
+        QuantityRangeException.Within(name, volume.CubicMetres, 1e-9, 1e6, Dimension.FoamVolume);
 }

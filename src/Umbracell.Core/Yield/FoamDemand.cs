@@ -29,7 +29,14 @@ public sealed record FoamDemand(FoamVolume Volume, Length MeanDepth, Length Extr
     /// <param name="penetration">Depth that sinks into a stone base below the specified thickness, 0 to 150 mm.</param>
     /// <param name="scatterWorking">How the scatter came about; null for a default or an entered one.</param>
     /// <exception cref="QuantityRangeException">An input out of its range.</exception>
-    public static FoamDemand For(Area sprayed, Length specified, Length scatter, Length? overfill, Length penetration = default, Working? scatterWorking = null)
+    public static FoamDemand For(
+        Area sprayed,
+        Length specified,
+        Length scatter,
+        Length? overfill,
+        Length penetration = default,
+        Working? scatterWorking = null
+    )
     {
         QuantityRangeException.Within("penetration", penetration.Metres, 0, 0.15, Dimension.Thickness);
         QuantityRangeException.Within("foam thickness", specified.Metres, 1e-4, 1, Dimension.Thickness);
@@ -39,21 +46,34 @@ public sealed record FoamDemand(FoamVolume Volume, Length MeanDepth, Length Extr
         var byScatter = scatter * z;
         var extra = overfill is { } over && over > byScatter ? over : byScatter;
         var depth = specified + extra + penetration;
-        var extraWorking = overfill is { } mean && mean > byScatter
-            ? new Working("extraDepth", "t_extra = overfill", [new("overfill", "overfill", mean.ToThickness())], extra.ToThickness(), "Shaved flush: mean overfill")
-            : new Working("extraDepth", "t_extra = z · σ", [new("z", "z90", Figure.Number(z)), new("σ", "depthScatter", scatter.ToThickness(), scatterWorking)], extra.ToThickness(), "90 % of depth readings at or above specification");
-        return new(
-            sprayed * depth,
-            depth,
-            extra,
-            scatter,
-            Sum(sprayed, specified, extra, extraWorking, penetration));
+        var extraWorking =
+            overfill is { } mean && mean > byScatter
+                ? new Working(
+                    "extraDepth",
+                    "t_extra = overfill",
+                    [new("overfill", "overfill", mean.ToThickness())],
+                    extra.ToThickness(),
+                    "Shaved flush: mean overfill"
+                )
+                : new Working(
+                    "extraDepth",
+                    "t_extra = z · σ",
+                    [new("z", "z90", Figure.Number(z)), new("σ", "depthScatter", scatter.ToThickness(), scatterWorking)],
+                    extra.ToThickness(),
+                    "90 % of depth readings at or above specification"
+                );
+        return new(sprayed * depth, depth, extra, scatter, Sum(sprayed, specified, extra, extraWorking, penetration));
     }
 
     private static Working Sum(Area sprayed, Length specified, Length extra, Working extraWorking, Length penetration)
     {
         var sinks = penetration > Length.Zero;
-        List<WorkingTerm> terms = [new("A_net", "sprayedArea", sprayed.ToFigure()), new("t", "foamThickness", specified.ToThickness()), new("t_extra", "extraDepth", extra.ToThickness(), extraWorking)];
+        List<WorkingTerm> terms =
+        [
+            new("A_net", "sprayedArea", sprayed.ToFigure()),
+            new("t", "foamThickness", specified.ToThickness()),
+            new("t_extra", "extraDepth", extra.ToThickness(), extraWorking),
+        ];
         if (sinks)
         {
             terms.Add(new("t_sink", "penetration", penetration.ToThickness()));
@@ -64,6 +84,7 @@ public sealed record FoamDemand(FoamVolume Volume, Length MeanDepth, Length Extr
             sinks ? "V = A_net · (t + t_extra + t_sink)" : "V = A_net · (t + t_extra)",
             terms,
             (sprayed * (specified + extra + penetration)).ToFigure(),
-            "Net area times mean depth (a board foot is a square foot an inch deep)");
+            "Net area times mean depth (a board foot is a square foot an inch deep)"
+        );
     }
 }

@@ -9,7 +9,8 @@ public static class NormalDistribution
 
     /// <summary>The z below which a share of the distribution lies.</summary>
     /// <param name="share">Above 0 and below 1.</param>
-    /// <remarks>First guess by Abramowitz and Stegun 26.2.23 (within 4.5e-4), then Halley steps on <see cref="Below"/>, each of which cubes the error.</remarks>
+    /// <remarks>First guess by Abramowitz and Stegun 26.2.23 (within 4.5e-4), then Halley steps on <see cref="Below"/>, each of which
+    /// cubes the error.</remarks>
     /// <exception cref="ArgumentOutOfRangeException">Share not between 0 and 1.</exception>
     public static double Quantile(double share)
     {

@@ -20,10 +20,17 @@ public sealed record RigLoad(Mass Weight, IReadOnlyList<Finding> Findings)
 
     private static Finding Judged(Mass weight, Mass trailer)
     {
-        const string Source = "Set masses of the product sheets against the load the firm entered for its trailer; machine, hose and compressor are not in it";
+        const string Source =
+            "Set masses of the product sheets against the load the firm entered for its trailer; machine, hose and compressor are not in it";
         return trailer.Kilograms <= 0
             ? new("trailer", "unknown", Verdict.Care, Basis.Practice, Source) { Measured = weight.ToFigure() }
-            : new("trailer", weight.Kilograms > trailer.Kilograms ? "tooHeavy" : "carried", weight.Kilograms > trailer.Kilograms ? Verdict.Hold : Verdict.Clear, Basis.Practice, Source)
+            : new(
+                "trailer",
+                weight.Kilograms > trailer.Kilograms ? "tooHeavy" : "carried",
+                weight.Kilograms > trailer.Kilograms ? Verdict.Hold : Verdict.Clear,
+                Basis.Practice,
+                Source
+            )
             {
                 Measured = weight.ToFigure(),
                 Limit = trailer.ToFigure(),

@@ -2,7 +2,8 @@ using Umbracell.Core.Quantities;
 
 namespace Umbracell.Core.Yield;
 
-/// <summary>The days of a year between which a place's mean air lies under a temperature: when stock is changed to the cold grade and back.</summary>
+/// <summary>The days of a year between which a place's mean air lies under a temperature: when stock is changed to the cold grade and
+/// back.</summary>
 /// <param name="From">Day of the year it falls below, 1 to 365.</param>
 /// <param name="Until">Day of the year it rises above again, 1 to 365.</param>
 public sealed record SeasonChange(int From, int Until)

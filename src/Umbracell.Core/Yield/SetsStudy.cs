@@ -64,14 +64,22 @@ public sealed record SetsCase
 /// <param name="Spread">Uncertainty taken.</param>
 /// <param name="Conditions">Conditions the yield is reckoned at.</param>
 /// <param name="Findings">Judgements, worst first.</param>
-public sealed record SetsStudy(FoamDemand Demand, SetYield Yield, SpraySets Sets, SetsSpread Spread, YieldConditions Conditions, IReadOnlyList<Finding> Findings)
+public sealed record SetsStudy(
+    FoamDemand Demand,
+    SetYield Yield,
+    SpraySets Sets,
+    SetsSpread Spread,
+    YieldConditions Conditions,
+    IReadOnlyList<Finding> Findings
+)
 {
     /// <summary>Substrate temperature sheet yields are stated at.</summary>
     private static readonly Temperature ReferenceSubstrate = new(21);
 
     /// <summary>Studies the material for a surface.</summary>
     /// <param name="sets">The case.</param>
-    /// <exception cref="QuantityRangeException">Area not above zero, thickness or risk out of range, wind over the sheet's limit.</exception>
+    /// <exception cref="QuantityRangeException">Area not above zero, thickness or risk out of range, wind over the sheet's
+    /// limit.</exception>
     public static SetsStudy Of(SetsCase sets)
     {
         QuantityRangeException.Within("sprayed area", sets.Sprayed.SquareMetres, 1e-4, 1e6, Dimension.Area);
@@ -82,8 +90,16 @@ public sealed record SetsStudy(FoamDemand Demand, SetYield Yield, SpraySets Sets
         var lifts = LiftPlan.For(sets.Sheet, sets.Thickness);
         var conditions = new YieldConditions(substrate, drums, lifts.Lifts[0], sets.WindAtOpenFace);
 
-        var overfill = sets.ShavedFlush && sets.Sheet.Cell == CellStructure.Open ? sets.Overfill ?? FoamDemand.DefaultOverfill : (Length?)null;
-        var demand = FoamDemand.For(sets.Sprayed, sets.Thickness, sets.Scatter ?? FoamDemand.DefaultScatter(sets.Sheet.Cell), overfill, sets.Penetration, sets.ScatterWorking);
+        var overfill =
+            sets.ShavedFlush && sets.Sheet.Cell == CellStructure.Open ? sets.Overfill ?? FoamDemand.DefaultOverfill : (Length?)null;
+        var demand = FoamDemand.For(
+            sets.Sprayed,
+            sets.Thickness,
+            sets.Scatter ?? FoamDemand.DefaultScatter(sets.Sheet.Cell),
+            overfill,
+            sets.Penetration,
+            sets.ScatterWorking
+        );
         demand = sets.AreaWorking is { } area ? demand with { Working = WithArea(demand.Working, area) } : demand;
         var yield = SetYield.For(sets.Sheet, conditions, sets.CrewFactor, sets.CrewWorking);
         var spread = SetsSpread.DefaultFor(demand) with { Yield = sets.YieldSd ?? SetsSpread.DefaultYield };
@@ -92,8 +108,16 @@ public sealed record SetsStudy(FoamDemand Demand, SetYield Yield, SpraySets Sets
         return new(demand, yield, result, spread, conditions, [.. findings.OrderByDescending(f => f.Verdict)]);
     }
 
-    /// <summary>The temperature the yield is reckoned at. Past the ends of the sheet's curve nothing may be sprayed, so the work will be done at the end; that is said, not silently done.</summary>
-    private static Temperature Expect(string key, Temperature? known, Temperature assumed, Curve curve, ProductSheet sheet, List<Finding> findings)
+    /// <summary>The temperature the yield is reckoned at. Past the ends of the sheet's curve nothing may be sprayed, so the work will be
+    /// done at the end; that is said, not silently done.</summary>
+    private static Temperature Expect(
+        string key,
+        Temperature? known,
+        Temperature assumed,
+        Curve curve,
+        ProductSheet sheet,
+        List<Finding> findings
+    )
     {
         var source = $"{sheet.Name}, {sheet.Edition}: yield by {key} temperature";
         if (known is not { } expected)
@@ -109,19 +133,27 @@ public sealed record SetsStudy(FoamDemand Demand, SetYield Yield, SpraySets Sets
         }
 
         var end = new Temperature(Math.Clamp(expected.Celsius, curve.First, curve.Last));
-        findings.Add(new("yieldConditions", key + "OffCurve", Verdict.Care, Basis.ProductSheet, source)
-        {
-            Measured = expected.ToFigure(),
-            Limit = end.ToFigure(),
-            Margin = new(-Math.Abs(expected.Celsius - end.Celsius), Dimension.TemperatureDifference),
-        });
+        findings.Add(
+            new("yieldConditions", key + "OffCurve", Verdict.Care, Basis.ProductSheet, source)
+            {
+                Measured = expected.ToFigure(),
+                Limit = end.ToFigure(),
+                Margin = new(-Math.Abs(expected.Celsius - end.Celsius), Dimension.TemperatureDifference),
+            }
+        );
         return end;
     }
 
     private static Finding BelowSheetYield(ProductSheet sheet, SetYield yield)
     {
         var share = yield.Expected / sheet.SheetYield;
-        return new("yield", share < 0.95 ? "wellUnder" : "near", share < 0.95 ? Verdict.Care : Verdict.Clear, Basis.ProductSheet, $"{sheet.Name}, {sheet.Edition}: yield")
+        return new(
+            "yield",
+            share < 0.95 ? "wellUnder" : "near",
+            share < 0.95 ? Verdict.Care : Verdict.Clear,
+            Basis.ProductSheet,
+            $"{sheet.Name}, {sheet.Edition}: yield"
+        )
         {
             Measured = yield.Expected.ToFigure(),
             Limit = sheet.SheetYield.ToFigure(),
@@ -131,5 +163,8 @@ public sealed record SetsStudy(FoamDemand Demand, SetYield Yield, SpraySets Sets
     }
 
     private static Working WithArea(Working working, Working area) =>
-        working with { Terms = [.. working.Terms.Select(t => t.Name == "sprayedArea" ? t with { From = area } : t)] };
+        working with
+        {
+            Terms = [.. working.Terms.Select(t => t.Name == "sprayedArea" ? t with { From = area } : t)],
+        };
 }

@@ -48,7 +48,14 @@ public sealed record LoadPart(FoamVolume Volume, double Sets, double MeanDepth, 
 /// <param name="Around">The load and its neighbours: one set fewer and one more.</param>
 /// <param name="Working">How the median came about.</param>
 /// <param name="LoadWorking">How the load came about.</param>
-public sealed record SpraySets(double Median, double Spread, SetsLoad Load, IReadOnlyList<SetsLoad> Around, Working Working, Working LoadWorking)
+public sealed record SpraySets(
+    double Median,
+    double Spread,
+    SetsLoad Load,
+    IReadOnlyList<SetsLoad> Around,
+    Working Working,
+    Working LoadWorking
+)
 {
     /// <summary>Default risk of running short.</summary>
     public const double DefaultRisk = 0.10;
@@ -63,12 +70,18 @@ public sealed record SpraySets(double Median, double Spread, SetsLoad Load, IRea
     public static SpraySets For(FoamVolume volume, SetYield yield, SetsSpread spread, double risk, Working? volumeWorking = null)
     {
         QuantityRangeException.Within("foam volume", volume.CubicMetres, double.Epsilon, 1e6, Dimension.FoamVolume);
-        return Of(MedianWorking(volume, yield, volumeWorking), new("Y", "setYield", yield.Expected.ToFigure(), yield.Working), spread, risk);
+        return Of(
+            MedianWorking(volume, yield, volumeWorking),
+            new("Y", "setYield", yield.Expected.ToFigure(), yield.Working),
+            spread,
+            risk
+        );
     }
 
     /// <summary>Sets of one product for all surfaces of a job that take it: they are loaded together.</summary>
     /// <remarks>
-    /// Area, crew and product err the same way on every surface. What a job scatters shrinks with the foam of the whole load, not with that of its smallest surface. Depth is the crew's habit and shared too: its
+    /// Area, crew and product err the same way on every surface. What a job scatters shrinks with the foam of the whole load, not with
+    /// that of its smallest surface. Depth is the crew's habit and shared too: its
     /// deviations add by the sets they stand for.
     /// </remarks>
     /// <param name="parts">What each surface takes; one or more.</param>
@@ -81,26 +94,53 @@ public sealed record SpraySets(double Median, double Spread, SetsLoad Load, IRea
         var sets = parts.Sum(part => part.Sets);
         QuantityRangeException.Within("foam volume", volume.CubicMetres, double.Epsilon, 1e6, Dimension.FoamVolume);
         SetsSpread spread = new(SetsSpread.DefaultArea, yieldSd(volume), parts.Sum(part => part.Sets / sets * part.MeanDepth));
-        var median = parts is [{ SetsWorking: { } only }] ? only : new Working(
-            "medianSets",
-            "n = " + string.Join(" + ", parts.Select((_, i) => $"n{i + 1}")),
-            [.. parts.Select((part, i) => new WorkingTerm($"n{i + 1}", "medianSets", new(part.Sets, Dimension.Sets), part.SetsWorking))],
-            new(sets, Dimension.Sets),
-            "Sets of each surface, added");
+        var median = parts is [{ SetsWorking: { } only }]
+            ? only
+            : new Working(
+                "medianSets",
+                "n = " + string.Join(" + ", parts.Select((_, i) => $"n{i + 1}")),
+                [
+                    .. parts.Select(
+                        (part, i) => new WorkingTerm($"n{i + 1}", "medianSets", new(part.Sets, Dimension.Sets), part.SetsWorking)
+                    ),
+                ],
+                new(sets, Dimension.Sets),
+                "Sets of each surface, added"
+            );
         var mean = volume * (1 / sets);
-        return Of(median, new("Y", "setYield", mean.ToFigure(), parts.Count == 1 ? null : new("setYield", "Y = V / n", [new("V", "foamVolume", volume.ToFigure()), new("n", "medianSets", median.Result)], mean.ToFigure(), "Foam of all surfaces over their sets")), spread, risk);
+        return Of(
+            median,
+            new(
+                "Y",
+                "setYield",
+                mean.ToFigure(),
+                parts.Count == 1
+                    ? null
+                    : new(
+                        "setYield",
+                        "Y = V / n",
+                        [new("V", "foamVolume", volume.ToFigure()), new("n", "medianSets", median.Result)],
+                        mean.ToFigure(),
+                        "Foam of all surfaces over their sets"
+                    )
+            ),
+            spread,
+            risk
+        );
     }
 
     /// <summary>How the sets of some foam come about.</summary>
     /// <param name="volume">Foam in place.</param>
     /// <param name="yield">Yield of a set.</param>
     /// <param name="volumeWorking">How the volume came about.</param>
-    internal static Working MedianWorking(FoamVolume volume, SetYield yield, Working? volumeWorking) => new(
-        "medianSets",
-        "n = V / Y",
-        [new("V", "foamVolume", volume.ToFigure(), volumeWorking), new("Y", "setYield", yield.Expected.ToFigure(), yield.Working)],
-        new(volume / yield.Expected, Dimension.Sets),
-        "Volume over yield");
+    internal static Working MedianWorking(FoamVolume volume, SetYield yield, Working? volumeWorking) =>
+        new(
+            "medianSets",
+            "n = V / Y",
+            [new("V", "foamVolume", volume.ToFigure(), volumeWorking), new("Y", "setYield", yield.Expected.ToFigure(), yield.Working)],
+            new(volume / yield.Expected, Dimension.Sets),
+            "Volume over yield"
+        );
 
     private static SpraySets Of(Working medianWorking, WorkingTerm perSet, SetsSpread spread, double risk)
     {
@@ -118,9 +158,17 @@ public sealed record SpraySets(double Median, double Spread, SetsLoad Load, IRea
                 new("σ", "setsSpread", Figure.Number(sd), SpreadWorking(spread)),
             ],
             new(whole, Dimension.Sets),
-            "Sets are log-normal; the load leaves the chosen risk of running short");
+            "Sets are log-normal; the load leaves the chosen risk of running short"
+        );
         SetsLoad Loaded(int sets) => LoadOf(sets, medianWorking, sd, perSet);
-        return new(median, sd, Loaded(whole), [.. new[] { whole - 1, whole, whole + 1 }.Where(n => n >= 0).Select(Loaded)], medianWorking, loadWorking);
+        return new(
+            median,
+            sd,
+            Loaded(whole),
+            [.. new[] { whole - 1, whole, whole + 1 }.Where(n => n >= 0).Select(Loaded)],
+            medianWorking,
+            loadWorking
+        );
     }
 
     /// <summary>Whole sets that leave at most the risk of running short.</summary>
@@ -132,7 +180,9 @@ public sealed record SpraySets(double Median, double Spread, SetsLoad Load, IRea
 
     /// <summary>Chance that a whole number of sets does not suffice.</summary>
     public static double ChanceShort(double median, double spread, int sets) =>
-        sets <= 0 ? 1 : spread <= 0 ? (sets < median ? 1 : 0) : NormalDistribution.Below(-Math.Log(sets / median) / spread);
+        sets <= 0 ? 1
+        : spread <= 0 ? (sets < median ? 1 : 0)
+        : NormalDistribution.Below(-Math.Log(sets / median) / spread);
 
     private static SetsLoad LoadOf(int sets, Working median, double spread, WorkingTerm perSet)
     {
@@ -143,14 +193,33 @@ public sealed record SpraySets(double Median, double Spread, SetsLoad Load, IRea
             sets,
             chance,
             left,
-            new("chanceShort", "P = 1 − Φ(ln(n_load / n) / σ)", [.. load, new("σ", "setsSpread", Figure.Number(spread))], Figure.Chance(chance), "Sets are log-normal; Φ is the standard normal distribution"),
-            new("leftOver", "V = (n_load − n) · Y", [.. load, perSet], left.ToFigure(), "What the median demand leaves of the load; below zero what is missing then"));
+            new(
+                "chanceShort",
+                "P = 1 − Φ(ln(n_load / n) / σ)",
+                [.. load, new("σ", "setsSpread", Figure.Number(spread))],
+                Figure.Chance(chance),
+                "Sets are log-normal; Φ is the standard normal distribution"
+            ),
+            new(
+                "leftOver",
+                "V = (n_load − n) · Y",
+                [.. load, perSet],
+                left.ToFigure(),
+                "What the median demand leaves of the load; below zero what is missing then"
+            )
+        );
     }
 
-    private static Working SpreadWorking(SetsSpread spread) => new(
-        "setsSpread",
-        "σ = √(σ_A² + σ_Y² + σ_t²)",
-        [new("σ_A", "areaSpread", Figure.Number(spread.Area)), new("σ_Y", "yieldSpread", Figure.Number(spread.Yield)), new("σ_t", "depthSpread", Figure.Number(spread.MeanDepth))],
-        Figure.Number(spread.OfSets),
-        "Variances of area, yield and mean depth added");
+    private static Working SpreadWorking(SetsSpread spread) =>
+        new(
+            "setsSpread",
+            "σ = √(σ_A² + σ_Y² + σ_t²)",
+            [
+                new("σ_A", "areaSpread", Figure.Number(spread.Area)),
+                new("σ_Y", "yieldSpread", Figure.Number(spread.Yield)),
+                new("σ_t", "depthSpread", Figure.Number(spread.MeanDepth)),
+            ],
+            Figure.Number(spread.OfSets),
+            "Variances of area, yield and mean depth added"
+        );
 }

@@ -13,13 +13,17 @@ namespace Umbracell.Formats.Climate;
 /// <param name="Filled">Hours whose humidity was reckoned from the dew point because the file lacks it.</param>
 public sealed record WeatherFile(string Name, double AltitudeM, IReadOnlyList<WeatherHour> Hours, int Filled)
 {
-    private const int HeaderLines = 8, HoursOfYear = 8760, LeastColumns = 9;
+    private const int HeaderLines = 8,
+        HoursOfYear = 8760,
+        LeastColumns = 9;
 
     // The format's own marks for a figure that was not taken.
-    private const double NoTemperature = 99.9, NoHumidity = 999;
+    private const double NoTemperature = 99.9,
+        NoHumidity = 999;
 
     /// <summary>Reads a file.</summary>
-    /// <exception cref="UnreadableFileException">Not a weather file, cut short, a line that does not read, or a month with too many hours missing.</exception>
+    /// <exception cref="UnreadableFileException">Not a weather file, cut short, a line that does not read, or a month with too many hours
+    /// missing.</exception>
     public static WeatherFile Read(ReadOnlySpan<byte> bytes)
     {
         var lines = Encoding.Latin1.GetString(bytes).Split('\n', StringSplitOptions.TrimEntries);
@@ -43,11 +47,19 @@ public sealed record WeatherFile(string Name, double AltitudeM, IReadOnlyList<We
         var last = Array.FindLast(lines, line => line.Length > 0)!;
         if (hours.Count < HoursOfYear || last.Count(c => c == ',') < lines[HeaderLines].Count(c => c == ','))
         {
-            throw new UnreadableFileException(FileFault.WeatherFileCutShort, lines.Length, hours.Count.ToString(CultureInfo.InvariantCulture));
+            throw new UnreadableFileException(
+                FileFault.WeatherFileCutShort,
+                lines.Length,
+                hours.Count.ToString(CultureInfo.InvariantCulture)
+            );
         }
 
         return WeatherYear.ThinMonths(hours) is { Count: > 0 } thin
-            ? throw new UnreadableFileException(FileFault.WeatherFileGaps, 0, CultureInfo.InvariantCulture.DateTimeFormat.GetMonthName(thin[0]))
+            ? throw new UnreadableFileException(
+                FileFault.WeatherFileGaps,
+                0,
+                CultureInfo.InvariantCulture.DateTimeFormat.GetMonthName(thin[0])
+            )
             : new(Clip(place[1]), Number(place[9]) is { } height and > -500 and < 9000 ? height : 0, hours, filled);
     }
 
@@ -78,9 +90,13 @@ public sealed record WeatherFile(string Name, double AltitudeM, IReadOnlyList<We
     private static double Taken(string cell, double mark, double least, double greatest) =>
         Number(cell) is { } value && Math.Abs(value - mark) > 1e-6 && value >= least && value <= greatest ? value : double.NaN;
 
-    private static double? Number(string cell) => double.TryParse(cell, NumberStyles.Float, CultureInfo.InvariantCulture, out var value) && double.IsFinite(value) ? value : null;
+    private static double? Number(string cell) =>
+        double.TryParse(cell, NumberStyles.Float, CultureInfo.InvariantCulture, out var value) && double.IsFinite(value) ? value : null;
 
     private static double Saturated(double celsius) => MoistAir.SaturationPressureOfWeather(new(celsius)).Pascals;
 
-    private static string Clip(string name) => name.Length is > 0 and <= 120 ? name : name.Length == 0 ? "-" : name[..120];
+    private static string Clip(string name) =>
+        name.Length is > 0 and <= 120 ? name
+        : name.Length == 0 ? "-"
+        : name[..120];
 }

@@ -27,7 +27,8 @@ public sealed class DataFileException(string file, IReadOnlyList<DataFault> faul
 public static class DataFile
 {
     /// <summary>Camel case names and enums, as in the files.</summary>
-    public static JsonSerializerOptions Json { get; } = new(JsonSerializerDefaults.Web) { Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase) } };
+    public static JsonSerializerOptions Json { get; } =
+        new(JsonSerializerDefaults.Web) { Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase) } };
 
     /// <summary>Reads a file.</summary>
     /// <param name="name">Its name, for errors.</param>
@@ -62,8 +63,18 @@ public static class DataFile
         try
         {
             using var reader = new JsonTextReader(new StringReader(text)) { MaxDepth = 32, DateParseHandling = DateParseHandling.None };
-            var root = JToken.Load(reader, new JsonLoadSettings { LineInfoHandling = LineInfoHandling.Load, DuplicatePropertyNameHandling = DuplicatePropertyNameHandling.Error, CommentHandling = CommentHandling.Load });
-            return reader.Read() ? throw new DataFileException(name, [new(reader.LineNumber, "", "Something follows after the end of the JSON.")]) : root;
+            var root = JToken.Load(
+                reader,
+                new JsonLoadSettings
+                {
+                    LineInfoHandling = LineInfoHandling.Load,
+                    DuplicatePropertyNameHandling = DuplicatePropertyNameHandling.Error,
+                    CommentHandling = CommentHandling.Load,
+                }
+            );
+            return reader.Read()
+                ? throw new DataFileException(name, [new(reader.LineNumber, "", "Something follows after the end of the JSON.")])
+                : root;
         }
         catch (JsonReaderException e)
         {
@@ -78,19 +89,21 @@ public static class DataFile
         return new(line, path, Sentence(error));
     }
 
-    private static string Sentence(ValidationError error) => error.Kind switch
-    {
-        ValidationErrorKind.PropertyRequired => "is missing.",
-        ValidationErrorKind.NoAdditionalPropertiesAllowed => "is not known here.",
-        ValidationErrorKind.NumberExpected or ValidationErrorKind.IntegerExpected => "must be a number.",
-        ValidationErrorKind.StringExpected => "must be text.",
-        ValidationErrorKind.NumberTooSmall => $"is under the least allowed, {error.Schema.Minimum}.",
-        ValidationErrorKind.NumberTooBig => $"is over the greatest allowed, {error.Schema.Maximum}.",
-        ValidationErrorKind.NotInEnumeration => $"must be one of {string.Join(", ", error.Schema.Enumeration.Select(v => v ?? "null"))}.",
-        ValidationErrorKind.TooFewItems => "needs at least one entry.",
-        ValidationErrorKind.PatternMismatch => "may hold only lower-case letters, digits and single hyphens.",
-        _ => $"does not fit the schema ({error.Kind}).",
-    };
+    private static string Sentence(ValidationError error) =>
+        error.Kind switch
+        {
+            ValidationErrorKind.PropertyRequired => "is missing.",
+            ValidationErrorKind.NoAdditionalPropertiesAllowed => "is not known here.",
+            ValidationErrorKind.NumberExpected or ValidationErrorKind.IntegerExpected => "must be a number.",
+            ValidationErrorKind.StringExpected => "must be text.",
+            ValidationErrorKind.NumberTooSmall => $"is under the least allowed, {error.Schema.Minimum}.",
+            ValidationErrorKind.NumberTooBig => $"is over the greatest allowed, {error.Schema.Maximum}.",
+            ValidationErrorKind.NotInEnumeration =>
+                $"must be one of {string.Join(", ", error.Schema.Enumeration.Select(v => v ?? "null"))}.",
+            ValidationErrorKind.TooFewItems => "needs at least one entry.",
+            ValidationErrorKind.PatternMismatch => "may hold only lower-case letters, digits and single hyphens.",
+            _ => $"does not fit the schema ({error.Kind}).",
+        };
 
     private static int LineOf(JToken root, string path)
     {

@@ -33,49 +33,86 @@ public static class ProductSheetFile
         return faults.Count > 0 ? throw new DataFileException(name, faults) : sheet;
     }
 
-    private static ProductSheet ToSheet(SheetShape s) => new()
-    {
-        Id = s.Id,
-        Name = s.Name,
-        Maker = s.Maker,
-        Edition = s.Edition,
-        Cell = s.Cell,
-        Grade = s.Grade,
-        CoreDensity = Density.FromPoundsPerCubicFoot(s.Density.CoreLbFt3),
-        InPlaceDensity = Density.FromPoundsPerCubicFoot(s.Density.InPlaceLbFt3),
-        AgedR = new("aged R", s.AgedR.Select(p => new CurvePoint(Length.FromInches(p.ThicknessIn).Metres, ThermalResistance.FromUsR(p.R).SquareMetreKelvinsPerWatt)), Dimension.Thickness),
-        AgeingMethod = s.AgeingMethod,
-        Permeability = Permeability.FromPermInches(s.PermeabilityPermIn),
-        AirBarrierFrom = Length.FromInches(s.AirBarrierFromIn),
-        LeastLift = Length.FromInches(s.Lift.LeastIn),
-        GreatestLift = Length.FromInches(s.Lift.GreatestIn),
-        ReferenceLift = Length.FromInches(s.Lift.ReferenceIn),
-        FlashCoatFrom = s.FlashCoatFromIn is { } flash ? Length.FromInches(flash) : null,
-        NextLiftBelow = new(s.NextLift.BelowC),
-        LeastWait = TimeSpan.FromMinutes(s.NextLift.LeastWaitMin),
-        Substrate = s.SubstrateC.ToWindow(),
-        Air = s.AirC.ToWindow(),
-        Drums = s.DrumsC.ToWindow(),
-        GreatestHumidityPercent = s.GreatestHumidityPct,
-        GreatestWoodMoisturePercent = s.GreatestWoodMoisturePct,
-        WindLimit = new(s.WindLimitMs),
-        YieldByDrum = new("drum temperature", s.YieldByDrum.Select(p => new CurvePoint(p.TempC, p.Factor)), Dimension.Temperature),
-        YieldBySubstrate = new("substrate temperature", s.YieldBySubstrate.Select(p => new CurvePoint(p.TempC, p.Factor)), Dimension.Temperature),
-        SheetYield = FoamVolume.FromBoardFeet(s.YieldBoardFeet),
-        SetMassA = new(s.SetMassKg.A),
-        SetMassB = new(s.SetMassKg.B),
-        ReEntry = s.ReEntry,
-        CompressiveStrengthKPa = s.CompressiveStrengthKPa,
-        FlameSpread = s.Fire?.FlameSpread,
-        SmokeDeveloped = s.Fire?.SmokeDeveloped,
-        OpenToRainDays = s.OpenDays?.Rain,
-    };
+    private static ProductSheet ToSheet(SheetShape s) =>
+        new()
+        {
+            Id = s.Id,
+            Name = s.Name,
+            Maker = s.Maker,
+            Edition = s.Edition,
+            Cell = s.Cell,
+            Grade = s.Grade,
+            CoreDensity = Density.FromPoundsPerCubicFoot(s.Density.CoreLbFt3),
+            InPlaceDensity = Density.FromPoundsPerCubicFoot(s.Density.InPlaceLbFt3),
+            AgedR = new(
+                "aged R",
+                s.AgedR.Select(p => new CurvePoint(
+                    Length.FromInches(p.ThicknessIn).Metres,
+                    ThermalResistance.FromUsR(p.R).SquareMetreKelvinsPerWatt
+                )),
+                Dimension.Thickness
+            ),
+            AgeingMethod = s.AgeingMethod,
+            Permeability = Permeability.FromPermInches(s.PermeabilityPermIn),
+            AirBarrierFrom = Length.FromInches(s.AirBarrierFromIn),
+            LeastLift = Length.FromInches(s.Lift.LeastIn),
+            GreatestLift = Length.FromInches(s.Lift.GreatestIn),
+            ReferenceLift = Length.FromInches(s.Lift.ReferenceIn),
+            FlashCoatFrom = s.FlashCoatFromIn is { } flash ? Length.FromInches(flash) : null,
+            NextLiftBelow = new(s.NextLift.BelowC),
+            LeastWait = TimeSpan.FromMinutes(s.NextLift.LeastWaitMin),
+            Substrate = s.SubstrateC.ToWindow(),
+            Air = s.AirC.ToWindow(),
+            Drums = s.DrumsC.ToWindow(),
+            GreatestHumidityPercent = s.GreatestHumidityPct,
+            GreatestWoodMoisturePercent = s.GreatestWoodMoisturePct,
+            WindLimit = new(s.WindLimitMs),
+            YieldByDrum = new("drum temperature", s.YieldByDrum.Select(p => new CurvePoint(p.TempC, p.Factor)), Dimension.Temperature),
+            YieldBySubstrate = new(
+                "substrate temperature",
+                s.YieldBySubstrate.Select(p => new CurvePoint(p.TempC, p.Factor)),
+                Dimension.Temperature
+            ),
+            SheetYield = FoamVolume.FromBoardFeet(s.YieldBoardFeet),
+            SetMassA = new(s.SetMassKg.A),
+            SetMassB = new(s.SetMassKg.B),
+            ReEntry = s.ReEntry,
+            CompressiveStrengthKPa = s.CompressiveStrengthKPa,
+            FlameSpread = s.Fire?.FlameSpread,
+            SmokeDeveloped = s.Fire?.SmokeDeveloped,
+            OpenToRainDays = s.OpenDays?.Rain,
+        };
 
     private sealed record SheetShape(
-        string Id, string Name, string Maker, string Edition, CellStructure Cell, FoamGrade Grade, DensityShape Density, RPoint[] AgedR, string AgeingMethod,
-        double PermeabilityPermIn, double AirBarrierFromIn, LiftShape Lift, double? FlashCoatFromIn, NextLiftShape NextLift, WindowShape SubstrateC, WindowShape AirC, WindowShape DrumsC,
-        double GreatestHumidityPct, double? GreatestWoodMoisturePct, double YieldBoardFeet, FactorPoint[] YieldByDrum, FactorPoint[] YieldBySubstrate, SetMassShape SetMassKg, double WindLimitMs, string ReEntry,
-        double? CompressiveStrengthKPa = null, FireShape? Fire = null, OpenDaysShape? OpenDays = null);
+        string Id,
+        string Name,
+        string Maker,
+        string Edition,
+        CellStructure Cell,
+        FoamGrade Grade,
+        DensityShape Density,
+        RPoint[] AgedR,
+        string AgeingMethod,
+        double PermeabilityPermIn,
+        double AirBarrierFromIn,
+        LiftShape Lift,
+        double? FlashCoatFromIn,
+        NextLiftShape NextLift,
+        WindowShape SubstrateC,
+        WindowShape AirC,
+        WindowShape DrumsC,
+        double GreatestHumidityPct,
+        double? GreatestWoodMoisturePct,
+        double YieldBoardFeet,
+        FactorPoint[] YieldByDrum,
+        FactorPoint[] YieldBySubstrate,
+        SetMassShape SetMassKg,
+        double WindLimitMs,
+        string ReEntry,
+        double? CompressiveStrengthKPa = null,
+        FireShape? Fire = null,
+        OpenDaysShape? OpenDays = null
+    );
 
     private sealed record FireShape(double FlameSpread, double SmokeDeveloped);
 

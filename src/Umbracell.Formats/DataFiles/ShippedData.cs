@@ -38,9 +38,23 @@ public sealed record TemplateMembers(MemberMaterial Material, double DepthMm, do
 
 /// <summary>What a new surface of a kind starts with.</summary>
 public sealed record AssemblyTemplate(
-    SurfaceKind Kind, ShapeKind Shape, HeatFlow HeatFlow, Exposure Exposure, EnvelopeElement? Element, SubstrateKind Substrate, TemplateMembers Members,
-    IReadOnlyList<TemplateLayer> Outboard, IReadOnlyList<TemplateLayer> Inboard, double VentChannelMm, TemplateLayer? Baffle, bool ShavedFlush, bool OpenFace, double ProfileFactor, FoamSide FoamAgainst,
-    IReadOnlyList<DetailField> Details);
+    SurfaceKind Kind,
+    ShapeKind Shape,
+    HeatFlow HeatFlow,
+    Exposure Exposure,
+    EnvelopeElement? Element,
+    SubstrateKind Substrate,
+    TemplateMembers Members,
+    IReadOnlyList<TemplateLayer> Outboard,
+    IReadOnlyList<TemplateLayer> Inboard,
+    double VentChannelMm,
+    TemplateLayer? Baffle,
+    bool ShavedFlush,
+    bool OpenFace,
+    double ProfileFactor,
+    FoamSide FoamAgainst,
+    IReadOnlyList<DetailField> Details
+);
 
 /// <summary>A target set: greatest U by element and climate zone.</summary>
 /// <param name="Id">Short id.</param>
@@ -49,9 +63,14 @@ public sealed record AssemblyTemplate(
 /// <param name="GreatestU">By element, then by zone number (4C has a line of its own).</param>
 /// <param name="Labels">Label path: ways to meet it, by element and zone.</param>
 /// <param name="Slabs">Slabs on ground: least R of their insulation and how far along the edge, by zone.</param>
-public sealed record TargetSet(string Id, string Edition, FilmSet Films, IReadOnlyDictionary<EnvelopeElement, IReadOnlyDictionary<string, ThermalTransmittance>> GreatestU,
+public sealed record TargetSet(
+    string Id,
+    string Edition,
+    FilmSet Films,
+    IReadOnlyDictionary<EnvelopeElement, IReadOnlyDictionary<string, ThermalTransmittance>> GreatestU,
     IReadOnlyDictionary<EnvelopeElement, IReadOnlyDictionary<string, IReadOnlyList<LabelRequirement>>> Labels,
-    IReadOnlyDictionary<string, (ThermalResistance LeastR, Length Along)> Slabs)
+    IReadOnlyDictionary<string, (ThermalResistance LeastR, Length Along)> Slabs
+)
 {
     /// <summary>Ways to meet the label path for an element in a zone; empty where the set has none.</summary>
     public IReadOnlyList<LabelRequirement> LabelsFor(EnvelopeElement? element, string zone) =>
@@ -70,7 +89,9 @@ public sealed record TargetSet(string Id, string Edition, FilmSet Films, IReadOn
 
     /// <summary>What a slab on ground must have in a zone; null for other elements and where the set asks nothing.</summary>
     public SlabTarget? SlabFor(EnvelopeElement? element, string zone) =>
-        element == EnvelopeElement.Slab && Slabs.TryGetValue(KeyOf(zone), out var slab) ? new(slab.LeastR, slab.Along, $"{Edition}, zone {zone}; check your local code") : null;
+        element == EnvelopeElement.Slab && Slabs.TryGetValue(KeyOf(zone), out var slab)
+            ? new(slab.LeastR, slab.Along, $"{Edition}, zone {zone}; check your local code")
+            : null;
 
     private static string KeyOf(string zone) => zone == "4C" ? zone : zone[..1];
 }
@@ -86,7 +107,18 @@ public sealed record TargetSet(string Id, string Edition, FilmSet Films, IReadOn
 /// <param name="CoolingC">Summer design, °C: what 1 % of the hours exceed.</param>
 /// <param name="CoolingRhPct">Humidity that goes with the summer design, percent.</param>
 /// <param name="Source">Where the figures come from.</param>
-public sealed record Place(string Id, string Name, string ClimateZone, double AltitudeM, IReadOnlyList<double> MeanC, IReadOnlyList<double> MeanRhPct, double HeatingC, double CoolingC, double CoolingRhPct, string Source);
+public sealed record Place(
+    string Id,
+    string Name,
+    string ClimateZone,
+    double AltitudeM,
+    IReadOnlyList<double> MeanC,
+    IReadOnlyList<double> MeanRhPct,
+    double HeatingC,
+    double CoolingC,
+    double CoolingRhPct,
+    string Source
+);
 
 /// <summary>The data that ships with the product, read and checked once.</summary>
 public static class ShippedData
@@ -122,34 +154,86 @@ public static class ShippedData
         ShippedFiles.Names("sheets/").ToDictionary(name => Path.GetFileNameWithoutExtension(name), ShippedFiles.Text);
 
     private static Dictionary<string, Place> ReadPlaces() =>
-        DataFile.Read<PlacesShape>("places.json", ShippedFiles.Text("places.json"), ShippedFiles.Schema("places")).Places.ToDictionary(p => p.Id);
+        DataFile
+            .Read<PlacesShape>("places.json", ShippedFiles.Text("places.json"), ShippedFiles.Schema("places"))
+            .Places.ToDictionary(p => p.Id);
 
     private static Dictionary<string, Material> ReadMaterials() =>
-        DataFile.Read<MaterialsShape>("materials.json", ShippedFiles.Text("materials.json"), ShippedFiles.Schema("materials")).Materials
-            .ToDictionary(m => m.Id, m => new Material(m.Id, new(m.ConductivityWMK), Permeability.FromPermInches(m.PermeabilityPermIn), m.Source, m.DensityKgM3 is { } density ? new(density) : null, m.Emittance ?? AirSpace.OrdinaryFace, m.Harm ?? WaterHarm.None));
+        DataFile
+            .Read<MaterialsShape>("materials.json", ShippedFiles.Text("materials.json"), ShippedFiles.Schema("materials"))
+            .Materials.ToDictionary(
+                m => m.Id,
+                m => new Material(
+                    m.Id,
+                    new(m.ConductivityWMK),
+                    Permeability.FromPermInches(m.PermeabilityPermIn),
+                    m.Source,
+                    m.DensityKgM3 is { } density ? new(density) : null,
+                    m.Emittance ?? AirSpace.OrdinaryFace,
+                    m.Harm ?? WaterHarm.None
+                )
+            );
 
     private static Dictionary<string, double> ReadUsual() =>
-        DataFile.Read<MaterialsShape>("materials.json", ShippedFiles.Text("materials.json"), ShippedFiles.Schema("materials")).Materials
-            .Where(m => m.UsualMm is not null).ToDictionary(m => m.Id, m => m.UsualMm!.Value);
+        DataFile
+            .Read<MaterialsShape>("materials.json", ShippedFiles.Text("materials.json"), ShippedFiles.Schema("materials"))
+            .Materials.Where(m => m.UsualMm is not null)
+            .ToDictionary(m => m.Id, m => m.UsualMm!.Value);
 
     private static List<Batt> ReadBatts() =>
-        [.. DataFile.Read<MaterialsShape>("materials.json", ShippedFiles.Text("materials.json"), ShippedFiles.Schema("materials")).Batts
-            .Select(b => new Batt(b.Id, Length.FromMillimetres(b.ThicknessMm), ThermalResistance.FromUsR(b.RatedR), Materials["fibre-batt"], new(b.DensityKgM3)))
-            .OrderBy(b => b.Nominal).ThenBy(b => b.Rated.SquareMetreKelvinsPerWatt)];
+        [
+            .. DataFile
+                .Read<MaterialsShape>("materials.json", ShippedFiles.Text("materials.json"), ShippedFiles.Schema("materials"))
+                .Batts.Select(b => new Batt(
+                    b.Id,
+                    Length.FromMillimetres(b.ThicknessMm),
+                    ThermalResistance.FromUsR(b.RatedR),
+                    Materials["fibre-batt"],
+                    new(b.DensityKgM3)
+                ))
+                .OrderBy(b => b.Nominal)
+                .ThenBy(b => b.Rated.SquareMetreKelvinsPerWatt),
+        ];
 
     private static Dictionary<SurfaceKind, AssemblyTemplate> ReadTemplates() =>
-        DataFile.Read<TemplatesShape>("templates.json", ShippedFiles.Text("templates.json"), ShippedFiles.Schema("templates")).Templates.ToDictionary(t => t.Kind);
+        DataFile
+            .Read<TemplatesShape>("templates.json", ShippedFiles.Text("templates.json"), ShippedFiles.Schema("templates"))
+            .Templates.ToDictionary(t => t.Kind);
 
     private static Dictionary<string, TargetSet> ReadTargets() =>
-        DataFile.Read<TargetsShape>("targets.json", ShippedFiles.Text("targets.json"), ShippedFiles.Schema("targets")).TargetSets.ToDictionary(
-            set => set.Id,
-            set => new TargetSet(set.Id, set.Edition, set.Films, set.Elements.ToDictionary(
-                e => e.Key,
-                e => (IReadOnlyDictionary<string, ThermalTransmittance>)e.Value.ToDictionary(z => z.Key, z => set.Unit == "wM2K" ? new(z.Value) : ThermalTransmittance.FromUsU(z.Value))),
-                (set.Labels ?? []).ToDictionary(
-                    e => e.Key,
-                    e => (IReadOnlyDictionary<string, IReadOnlyList<LabelRequirement>>)e.Value.ToDictionary(z => z.Key, z => (IReadOnlyList<LabelRequirement>)[.. z.Value.Select(Label)])),
-                (set.Slabs ?? []).ToDictionary(z => z.Key, z => (set.Unit == "wM2K" ? new ThermalResistance(z.Value.R) : ThermalResistance.FromUsR(z.Value.R), Length.FromMillimetres(z.Value.AlongMm)))));
+        DataFile
+            .Read<TargetsShape>("targets.json", ShippedFiles.Text("targets.json"), ShippedFiles.Schema("targets"))
+            .TargetSets.ToDictionary(
+                set => set.Id,
+                set => new TargetSet(
+                    set.Id,
+                    set.Edition,
+                    set.Films,
+                    set.Elements.ToDictionary(
+                        e => e.Key,
+                        e =>
+                            (IReadOnlyDictionary<string, ThermalTransmittance>)
+                                e.Value.ToDictionary(
+                                    z => z.Key,
+                                    z => set.Unit == "wM2K" ? new(z.Value) : ThermalTransmittance.FromUsU(z.Value)
+                                )
+                    ),
+                    (set.Labels ?? []).ToDictionary(
+                        e => e.Key,
+                        e =>
+                            (IReadOnlyDictionary<string, IReadOnlyList<LabelRequirement>>)
+                                e.Value.ToDictionary(z => z.Key, z => (IReadOnlyList<LabelRequirement>)[.. z.Value.Select(Label)])
+                    ),
+                    (set.Slabs ?? []).ToDictionary(
+                        z => z.Key,
+                        z =>
+                            (
+                                set.Unit == "wM2K" ? new ThermalResistance(z.Value.R) : ThermalResistance.FromUsR(z.Value.R),
+                                Length.FromMillimetres(z.Value.AlongMm)
+                            )
+                    )
+                )
+            );
 
     // "13+5" is 13 in the cavity and 5 continuous.
     private static LabelRequirement Label(string text)
@@ -164,13 +248,30 @@ public static class ShippedData
 
     private sealed record BattShape(string Id, double ThicknessMm, double RatedR, double DensityKgM3, string Source);
 
-    private sealed record MaterialShape(string Id, double ConductivityWMK, double PermeabilityPermIn, string Source, double? DensityKgM3 = null, double? Emittance = null, WaterHarm? Harm = null, double? UsualMm = null);
+    private sealed record MaterialShape(
+        string Id,
+        double ConductivityWMK,
+        double PermeabilityPermIn,
+        string Source,
+        double? DensityKgM3 = null,
+        double? Emittance = null,
+        WaterHarm? Harm = null,
+        double? UsualMm = null
+    );
 
     private sealed record TemplatesShape(AssemblyTemplate[] Templates);
 
     private sealed record TargetsShape(TargetSetShape[] TargetSets);
 
-    private sealed record TargetSetShape(string Id, string Edition, FilmSet Films, string Unit, Dictionary<EnvelopeElement, Dictionary<string, double>> Elements, Dictionary<EnvelopeElement, Dictionary<string, string[]>>? Labels = null, Dictionary<string, SlabShape>? Slabs = null);
+    private sealed record TargetSetShape(
+        string Id,
+        string Edition,
+        FilmSet Films,
+        string Unit,
+        Dictionary<EnvelopeElement, Dictionary<string, double>> Elements,
+        Dictionary<EnvelopeElement, Dictionary<string, string[]>>? Labels = null,
+        Dictionary<string, SlabShape>? Slabs = null
+    );
 
     private sealed record SlabShape(double R, double AlongMm);
 }

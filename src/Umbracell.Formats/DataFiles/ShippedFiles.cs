@@ -7,13 +7,18 @@ internal static class ShippedFiles
 {
     public static string Text(string name)
     {
-        using var stream = typeof(ShippedFiles).Assembly.GetManifestResourceStream(name) ?? throw new InvalidOperationException($"The file {name} does not ship with the product.");
+        using var stream =
+            typeof(ShippedFiles).Assembly.GetManifestResourceStream(name)
+            ?? throw new InvalidOperationException($"The file {name} does not ship with the product.");
         using var reader = new StreamReader(stream);
         return reader.ReadToEnd();
     }
 
     public static IEnumerable<string> Names(string folder) =>
-        typeof(ShippedFiles).Assembly.GetManifestResourceNames().Where(name => name.StartsWith(folder, StringComparison.Ordinal)).Order(StringComparer.Ordinal);
+        typeof(ShippedFiles)
+            .Assembly.GetManifestResourceNames()
+            .Where(name => name.StartsWith(folder, StringComparison.Ordinal))
+            .Order(StringComparer.Ordinal);
 
     // FromJsonAsync only turns asynchronous where a schema refers to another document; ours do not.
     public static JsonSchema Schema(string name) => JsonSchema.FromJsonAsync(Text($"schemas/{name}.schema.json")).GetAwaiter().GetResult();

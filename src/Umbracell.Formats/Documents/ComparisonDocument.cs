@@ -19,11 +19,24 @@ public sealed record ComparedLine(string Label, IReadOnlyList<string> Cells);
 /// <param name="Lines">What is compared.</param>
 /// <param name="Tail">Cautions.</param>
 /// <param name="Paper">Size of the page.</param>
-public sealed record ComparisonDocument(string Firm, string Title, string Lead, IReadOnlyList<ComparedSystem> Systems, IReadOnlyList<ComparedLine> Lines, string Tail, PaperSize Paper)
+public sealed record ComparisonDocument(
+    string Firm,
+    string Title,
+    string Lead,
+    IReadOnlyList<ComparedSystem> Systems,
+    IReadOnlyList<ComparedLine> Lines,
+    string Tail,
+    PaperSize Paper
+)
 {
-    private const float Margin = 48, Gap = 14, DrawingHigh = 62;
+    private const float Margin = 48,
+        Gap = 14,
+        DrawingHigh = 62;
 
-    private static readonly SKColor Ink = new(0x2a, 0x21, 0x40), Quiet = new(0x5b, 0x53, 0x70), Rule = new(0xd8, 0xcf, 0xb8), Copper = new(0xa3, 0x4a, 0x14);
+    private static readonly SKColor Ink = new(0x2a, 0x21, 0x40),
+        Quiet = new(0x5b, 0x53, 0x70),
+        Rule = new(0xd8, 0xcf, 0xb8),
+        Copper = new(0xa3, 0x4a, 0x14);
 
     // Tones of what is drawn; the layer's own words stand beside it, so that no tone must be known.
     private static readonly Dictionary<string, SKColor> Tones = new()
@@ -48,7 +61,17 @@ public sealed record ComparisonDocument(string Firm, string Title, string Lead, 
     {
         using var fonts = PageFonts.Open();
         using var stream = new MemoryStream();
-        using (var document = SKDocument.CreatePdf(stream, new SKDocumentPdfMetadata { Title = $"{Title}: {Lead}", Producer = "Umbracell", Creator = "Umbracell" }))
+        using (
+            var document = SKDocument.CreatePdf(
+                stream,
+                new SKDocumentPdfMetadata
+                {
+                    Title = $"{Title}: {Lead}",
+                    Producer = "Umbracell",
+                    Creator = "Umbracell",
+                }
+            )
+        )
         {
             var (width, height) = Paper == PaperSize.Letter ? (612f, 792f) : (595f, 842f);
             using var canvas = document.BeginPage(width, height);
@@ -89,7 +112,13 @@ public sealed record ComparisonDocument(string Firm, string Title, string Lead, 
     private static void Layers(SKCanvas canvas, ComparedSystem system, float left, float top, float pointsPerMm)
     {
         using var fill = new SKPaint { IsAntialias = true };
-        using var edge = new SKPaint { IsAntialias = true, IsStroke = true, StrokeWidth = 0.6f, Color = Quiet };
+        using var edge = new SKPaint
+        {
+            IsAntialias = true,
+            IsStroke = true,
+            StrokeWidth = 0.6f,
+            Color = Quiet,
+        };
         foreach (var layer in system.Sketch)
         {
             var width = Math.Max(1.5f, (float)layer.ThicknessMm * pointsPerMm * 0.96f);

@@ -13,7 +13,8 @@ public enum PaperSize
 }
 
 /// <summary>The letters for documents are not on this machine.</summary>
-public sealed class FontsMissingException() : Exception("The letters for documents are missing: install Debian's package fonts-dejavu-core.");
+public sealed class FontsMissingException()
+    : Exception("The letters for documents are missing: install Debian's package fonts-dejavu-core.");
 
 /// <summary>The letters of documents: Debian's DejaVu Sans, which knows every sign a figure is printed with.</summary>
 internal sealed class PageFonts : IDisposable
@@ -55,7 +56,8 @@ internal sealed class PageText(SKCanvas canvas, PageFonts fonts, float left, flo
 
     public void MoveTo(float at) => At = at;
 
-    public void Paragraph(string text, float size, bool bold, SKColor color) => At = Column(text, size, bold, color, left, right - left, At);
+    public void Paragraph(string text, float size, bool bold, SKColor color) =>
+        At = Column(text, size, bold, color, left, right - left, At);
 
     /// <summary>Sets text into a column.</summary>
     /// <returns>Where it ends.</returns>

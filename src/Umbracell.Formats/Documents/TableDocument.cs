@@ -21,9 +21,19 @@ public sealed record TableLine(IReadOnlyList<string> Cells, bool Strong = false)
 /// <param name="Lines">Lines.</param>
 /// <param name="Notes">What must be read with it, a paragraph each.</param>
 /// <param name="Paper">Size of the page.</param>
-public sealed record TableDocument(string Firm, string Title, IReadOnlyList<string> Lead, IReadOnlyList<TableColumn> Columns, IReadOnlyList<TableLine> Lines, IReadOnlyList<string> Notes, PaperSize Paper)
+public sealed record TableDocument(
+    string Firm,
+    string Title,
+    IReadOnlyList<string> Lead,
+    IReadOnlyList<TableColumn> Columns,
+    IReadOnlyList<TableLine> Lines,
+    IReadOnlyList<string> Notes,
+    PaperSize Paper
+)
 {
-    private const float Margin = 48, Size = 10, Bottom = 70;
+    private const float Margin = 48,
+        Size = 10,
+        Bottom = 70;
 
     // Smaller than six tenths nobody reads on a rig.
     private static readonly float[] Smaller = [0.9f, 0.8f, 0.7f, 0.6f];
@@ -31,7 +41,10 @@ public sealed record TableDocument(string Firm, string Title, IReadOnlyList<stri
     /// <summary>Whether it is to stand on a single page, its letters made smaller as far as they can still be read.</summary>
     public bool OnePage { get; init; }
 
-    private static readonly SKColor Ink = new(0x2a, 0x21, 0x40), Quiet = new(0x5b, 0x53, 0x70), Rule = new(0xd8, 0xcf, 0xb8), Copper = new(0xa3, 0x4a, 0x14);
+    private static readonly SKColor Ink = new(0x2a, 0x21, 0x40),
+        Quiet = new(0x5b, 0x53, 0x70),
+        Rule = new(0xd8, 0xcf, 0xb8),
+        Copper = new(0xa3, 0x4a, 0x14);
 
     /// <summary>Writes the document as PDF with its letters embedded.</summary>
     /// <exception cref="FontsMissingException">The letters are not on this machine.</exception>
@@ -50,7 +63,15 @@ public sealed record TableDocument(string Firm, string Title, IReadOnlyList<stri
     private (byte[] Bytes, int Pages) Written(PageFonts fonts, float scale)
     {
         using var stream = new MemoryStream();
-        using var document = SKDocument.CreatePdf(stream, new SKDocumentPdfMetadata { Title = Title, Producer = "Umbracell", Creator = "Umbracell" });
+        using var document = SKDocument.CreatePdf(
+            stream,
+            new SKDocumentPdfMetadata
+            {
+                Title = Title,
+                Producer = "Umbracell",
+                Creator = "Umbracell",
+            }
+        );
         var pages = new Pages(this, document, fonts, scale).Write();
         document.Close();
         return (stream.ToArray(), pages);
@@ -119,7 +140,12 @@ public sealed record TableDocument(string Firm, string Title, IReadOnlyList<stri
 
         private void End()
         {
-            _page.Foot(_size.Height - 30, string.Create(System.Globalization.CultureInfo.InvariantCulture, $"{table.Firm}  ·  {table.Title}  ·  {_number}"), 8, Quiet);
+            _page.Foot(
+                _size.Height - 30,
+                string.Create(System.Globalization.CultureInfo.InvariantCulture, $"{table.Firm}  ·  {table.Title}  ·  {_number}"),
+                8,
+                Quiet
+            );
             document.EndPage();
             _canvas.Dispose();
         }
@@ -132,9 +158,12 @@ public sealed record TableDocument(string Firm, string Title, IReadOnlyList<stri
             {
                 var width = unit * table.Columns[i].Share;
                 var text = i < cells.Count ? cells[i] : "";
-                lowest = Math.Max(lowest, table.Columns[i].Right
-                    ? _page.RightColumn(text, Size * scale, bold, color, left + width - 4, width - 8, top)
-                    : _page.Column(text, Size * scale, bold, color, left, width - 8, top));
+                lowest = Math.Max(
+                    lowest,
+                    table.Columns[i].Right
+                        ? _page.RightColumn(text, Size * scale, bold, color, left + width - 4, width - 8, top)
+                        : _page.Column(text, Size * scale, bold, color, left, width - 8, top)
+                );
                 left += width;
             }
 

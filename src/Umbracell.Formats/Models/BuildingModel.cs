@@ -29,7 +29,8 @@ public sealed record BuildingModel(IReadOnlyList<ImportedRow> Rows, IReadOnlyLis
     };
 
     /// <summary>Reads a model.</summary>
-    /// <exception cref="UnreadableFileException">Not XML, XML with outside entities, another schema, a unit that is not known, too many surfaces.</exception>
+    /// <exception cref="UnreadableFileException">Not XML, XML with outside entities, another schema, a unit that is not known, too many
+    /// surfaces.</exception>
     public static BuildingModel Read(byte[] bytes)
     {
         var root = Load(bytes);
@@ -71,7 +72,12 @@ public sealed record BuildingModel(IReadOnlyList<ImportedRow> Rows, IReadOnlyLis
     private static XElement Load(byte[] bytes)
     {
         // Nothing outside the file is ever fetched, and no document type is read: entities could swell or reach out.
-        var settings = new XmlReaderSettings { DtdProcessing = DtdProcessing.Prohibit, XmlResolver = null, MaxCharactersInDocument = MostCharacters };
+        var settings = new XmlReaderSettings
+        {
+            DtdProcessing = DtdProcessing.Prohibit,
+            XmlResolver = null,
+            MaxCharactersInDocument = MostCharacters,
+        };
         try
         {
             using var reader = XmlReader.Create(new MemoryStream(bytes), settings);
@@ -79,7 +85,10 @@ public sealed record BuildingModel(IReadOnlyList<ImportedRow> Rows, IReadOnlyLis
         }
         catch (XmlException e)
         {
-            throw new UnreadableFileException(e.Message.Contains("DTD", StringComparison.Ordinal) ? FileFault.ForbiddenXml : FileFault.NotXml, e.LineNumber);
+            throw new UnreadableFileException(
+                e.Message.Contains("DTD", StringComparison.Ordinal) ? FileFault.ForbiddenXml : FileFault.NotXml,
+                e.LineNumber
+            );
         }
     }
 }

@@ -37,11 +37,13 @@ internal sealed record FlatOutline(IReadOnlyList<Corner> Corners, double TiltDeg
     }
 
     /// <summary>Width and height with the same area; an outline that is no rectangle keeps its width.</summary>
-    public (double Width, double Height) AsOpening() => IsRectangle ? (Round(Extent.X), Round(Extent.Y)) : (Round(Extent.X), Round(Area / Extent.X));
+    public (double Width, double Height) AsOpening() =>
+        IsRectangle ? (Round(Extent.X), Round(Extent.Y)) : (Round(Extent.X), Round(Area / Extent.X));
 
-    public string SizeText() => IsRectangle
-        ? string.Create(CultureInfo.InvariantCulture, $"{Round(Extent.X)} m x {Round(Extent.Y)} m")
-        : string.Join("; ", Corners.Select(c => string.Create(CultureInfo.InvariantCulture, $"{Round(c.X)} m x {Round(c.Y)} m")));
+    public string SizeText() =>
+        IsRectangle
+            ? string.Create(CultureInfo.InvariantCulture, $"{Round(Extent.X)} m x {Round(Extent.Y)} m")
+            : string.Join("; ", Corners.Select(c => string.Create(CultureInfo.InvariantCulture, $"{Round(c.X)} m x {Round(c.Y)} m")));
 
     // Models carry the noise of their own conversions: a tenth of a millimetre is kept.
     private static double Round(double metres) => Math.Round(metres, 4) + 0.0;
@@ -102,11 +104,18 @@ internal sealed record FlatOutline(IReadOnlyList<Corner> Corners, double TiltDeg
     private static Vector3D? Point(XElement point, double metres)
     {
         var xyz = point.Elements().Where(e => e.Name.LocalName == "Coordinate").Select(Number).ToList();
-        return xyz.Count == 3 && xyz.TrueForAll(c => c is not null) ? new Vector3D(xyz[0]!.Value * metres, xyz[1]!.Value * metres, xyz[2]!.Value * metres) : null;
+        return xyz.Count == 3 && xyz.TrueForAll(c => c is not null)
+            ? new Vector3D(xyz[0]!.Value * metres, xyz[1]!.Value * metres, xyz[2]!.Value * metres)
+            : null;
     }
 
     private static double? Number(XElement? element) =>
-        element is not null && double.TryParse(element.Value, NumberStyles.Float, CultureInfo.InvariantCulture, out var value) && double.IsFinite(value) && Math.Abs(value) < 1e7 ? value : null;
+        element is not null
+        && double.TryParse(element.Value, NumberStyles.Float, CultureInfo.InvariantCulture, out var value)
+        && double.IsFinite(value)
+        && Math.Abs(value) < 1e7
+            ? value
+            : null;
 
     private static XElement? Child(XElement? parent, string name) => parent?.Elements().FirstOrDefault(e => e.Name.LocalName == name);
 

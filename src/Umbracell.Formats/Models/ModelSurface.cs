@@ -72,7 +72,12 @@ internal sealed record ModelSurface
         };
         if (Openings.Count > 0)
         {
-            fields["openings"] = string.Join("; ", Openings.GroupBy(o => o).Select(g => string.Create(CultureInfo.InvariantCulture, $"{g.Count()} x {g.Key.Width} m x {g.Key.Height} m")));
+            fields["openings"] = string.Join(
+                "; ",
+                Openings
+                    .GroupBy(o => o)
+                    .Select(g => string.Create(CultureInfo.InvariantCulture, $"{g.Count()} x {g.Key.Width} m x {g.Key.Height} m"))
+            );
         }
 
         return fields;

@@ -38,16 +38,24 @@ public sealed record PictureFile(string ContentType, byte[] Bytes, byte[] Thumbn
         using var upright = Upright(drawn, codec.EncodedOrigin);
         using var fitted = Fit(upright, LongestSide);
         using var small = Fit(upright, ThumbnailSide);
-        return new("image/" + (kind == SKEncodedImageFormat.Png ? "png" : "jpeg"), Encode(fitted, kind), Encode(small, SKEncodedImageFormat.Jpeg), fitted.Width, fitted.Height);
+        return new(
+            "image/" + (kind == SKEncodedImageFormat.Png ? "png" : "jpeg"),
+            Encode(fitted, kind),
+            Encode(small, SKEncodedImageFormat.Jpeg),
+            fitted.Width,
+            fitted.Height
+        );
     }
 
-    /// <summary>Whether bytes are a picture that carries nothing but dots: what this program wrote itself, which need not be drawn again.</summary>
-    public static bool IsAsKept(byte[] bytes, byte[] thumbnail, string contentType) => contentType switch
-    {
-        "image/jpeg" => IsBareJpeg(bytes) && IsBareJpeg(thumbnail),
-        "image/png" => IsBarePng(bytes) && IsBareJpeg(thumbnail),
-        _ => false,
-    };
+    /// <summary>Whether bytes are a picture that carries nothing but dots: what this program wrote itself, which need not be drawn
+    /// again.</summary>
+    public static bool IsAsKept(byte[] bytes, byte[] thumbnail, string contentType) =>
+        contentType switch
+        {
+            "image/jpeg" => IsBareJpeg(bytes) && IsBareJpeg(thumbnail),
+            "image/png" => IsBarePng(bytes) && IsBareJpeg(thumbnail),
+            _ => false,
+        };
 
     // A JPEG's notes stand in application segments 1 to 15 and in comments; the picture itself needs segment 0 at most.
     private static bool IsBareJpeg(ReadOnlySpan<byte> bytes)
@@ -80,7 +88,7 @@ public sealed record PictureFile(string ContentType, byte[] Bytes, byte[] Thumbn
             return false;
         }
 
-        for (var at = 8; at + 8 <= bytes.Length;)
+        for (var at = 8; at + 8 <= bytes.Length; )
         {
             var type = bytes[(at + 4)..(at + 8)];
             if (type.SequenceEqual("IEND"u8))
@@ -88,7 +96,12 @@ public sealed record PictureFile(string ContentType, byte[] Bytes, byte[] Thumbn
                 return true;
             }
 
-            if (type.SequenceEqual("eXIf"u8) || type.SequenceEqual("tEXt"u8) || type.SequenceEqual("iTXt"u8) || type.SequenceEqual("zTXt"u8))
+            if (
+                type.SequenceEqual("eXIf"u8)
+                || type.SequenceEqual("tEXt"u8)
+                || type.SequenceEqual("iTXt"u8)
+                || type.SequenceEqual("zTXt"u8)
+            )
             {
                 return false;
             }
@@ -126,7 +139,8 @@ public sealed record PictureFile(string ContentType, byte[] Bytes, byte[] Thumbn
     // Cameras write which way they were held beside the dots; that note goes with the rest, so the dots are turned.
     private static SKBitmap Upright(SKBitmap drawn, SKEncodedOrigin origin)
     {
-        var turned = origin is SKEncodedOrigin.RightTop or SKEncodedOrigin.LeftBottom or SKEncodedOrigin.LeftTop or SKEncodedOrigin.RightBottom;
+        var turned =
+            origin is SKEncodedOrigin.RightTop or SKEncodedOrigin.LeftBottom or SKEncodedOrigin.LeftTop or SKEncodedOrigin.RightBottom;
         var upright = new SKBitmap(turned ? drawn.Height : drawn.Width, turned ? drawn.Width : drawn.Height);
         using var canvas = new SKCanvas(upright);
         switch (origin)

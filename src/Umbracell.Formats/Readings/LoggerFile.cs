@@ -16,14 +16,26 @@ public sealed partial record LoggerFile(long[] Times, double[] Celsius, double[]
 
     private static readonly string[] Formats =
     [
-        "yyyy-MM-dd HH:mm:ss", "yyyy-MM-dd HH:mm", "yyyy-MM-ddTHH:mm:ss", "yyyy-MM-ddTHH:mm:ssK", "yyyy-MM-ddTHH:mmK", "yyyy/MM/dd HH:mm:ss", "yyyy/MM/dd HH:mm",
-        "dd.MM.yyyy HH:mm:ss", "dd.MM.yyyy HH:mm", "M/d/yyyy H:mm:ss", "M/d/yyyy H:mm", "M/d/yyyy h:mm:ss tt", "M/d/yyyy h:mm tt",
+        "yyyy-MM-dd HH:mm:ss",
+        "yyyy-MM-dd HH:mm",
+        "yyyy-MM-ddTHH:mm:ss",
+        "yyyy-MM-ddTHH:mm:ssK",
+        "yyyy-MM-ddTHH:mmK",
+        "yyyy/MM/dd HH:mm:ss",
+        "yyyy/MM/dd HH:mm",
+        "dd.MM.yyyy HH:mm:ss",
+        "dd.MM.yyyy HH:mm",
+        "M/d/yyyy H:mm:ss",
+        "M/d/yyyy H:mm",
+        "M/d/yyyy h:mm:ss tt",
+        "M/d/yyyy h:mm tt",
     ];
 
     /// <summary>Reads a log.</summary>
     /// <param name="bytes">The file.</param>
     /// <param name="offset">Zone of clock times that name none.</param>
-    /// <exception cref="UnreadableFileException">No column of time, temperature or humidity; or too many lines that do not read.</exception>
+    /// <exception cref="UnreadableFileException">No column of time, temperature or humidity; or too many lines that do not
+    /// read.</exception>
     public static LoggerFile Read(ReadOnlySpan<byte> bytes, TimeSpan offset)
     {
         var table = DelimitedText.Read(bytes);
@@ -38,7 +50,13 @@ public sealed partial record LoggerFile(long[] Times, double[] Celsius, double[]
         var skipped = new List<int>();
         foreach (var row in table.Rows)
         {
-            if (row.Ragged == 0 && Time(row.Cells[time], offset) is { } at && Number(row.Cells[temp], table) is { } t && Number(row.Cells[rh], table) is { } humidity && humidity is >= 0 and <= 100.5)
+            if (
+                row.Ragged == 0
+                && Time(row.Cells[time], offset) is { } at
+                && Number(row.Cells[temp], table) is { } t
+                && Number(row.Cells[rh], table) is { } humidity
+                && humidity is >= 0 and <= 100.5
+            )
             {
                 points[at] = (fahrenheit ? (t - 32) / 1.8 : t, Math.Min(100, humidity));
             }
@@ -56,12 +74,21 @@ public sealed partial record LoggerFile(long[] Times, double[] Celsius, double[]
     private static int Column(TableFile table, Regex name) => table.Header.ToList().FindIndex(h => name.IsMatch(h));
 
     private static long? Time(string text, TimeSpan offset) =>
-        DateTimeOffset.TryParseExact(text, Formats, CultureInfo.InvariantCulture, DateTimeStyles.AllowWhiteSpaces | DateTimeStyles.AssumeUniversal, out var at)
+        DateTimeOffset.TryParseExact(
+            text,
+            Formats,
+            CultureInfo.InvariantCulture,
+            DateTimeStyles.AllowWhiteSpaces | DateTimeStyles.AssumeUniversal,
+            out var at
+        )
             ? (HasZone().IsMatch(text) ? at : new DateTimeOffset(at.DateTime, offset)).ToUnixTimeSeconds()
             : null;
 
     private static double? Number(string text, TableFile table) =>
-        double.TryParse(table.DecimalComma ? text.Replace(',', '.') : text, NumberStyles.Float, CultureInfo.InvariantCulture, out var value) && double.IsFinite(value) ? value : null;
+        double.TryParse(table.DecimalComma ? text.Replace(',', '.') : text, NumberStyles.Float, CultureInfo.InvariantCulture, out var value)
+        && double.IsFinite(value)
+            ? value
+            : null;
 
     [GeneratedRegex("time|date|stamp|zeit", RegexOptions.IgnoreCase)]
     private static partial Regex TimeName();

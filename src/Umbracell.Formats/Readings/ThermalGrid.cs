@@ -18,7 +18,8 @@ public sealed record ThermalGrid(int Rows, int Columns, float[] Celsius)
     /// <summary>Reads a grid.</summary>
     /// <param name="bytes">The file.</param>
     /// <param name="fahrenheit">Whether its figures are °F.</param>
-    /// <exception cref="UnreadableFileException">Not a grid: rows of different length, a word inside, temperatures no camera reads.</exception>
+    /// <exception cref="UnreadableFileException">Not a grid: rows of different length, a word inside, temperatures no camera
+    /// reads.</exception>
     public static ThermalGrid Read(ReadOnlySpan<byte> bytes, bool fahrenheit)
     {
         var (rows, comma) = DelimitedText.ReadBare(bytes);
@@ -43,7 +44,9 @@ public sealed record ThermalGrid(int Rows, int Columns, float[] Celsius)
 
         var celsius = values.SelectMany(r => r.Numbers!).Select(v => fahrenheit ? (v - 32) / 1.8f : v).ToArray();
         var wrong = Array.FindIndex(celsius, c => c is not (>= Coldest and <= Hottest));
-        return wrong >= 0 ? throw new UnreadableFileException(FileFault.NotAGrid, values[wrong / columns].Line) : new(values.Count, columns, celsius);
+        return wrong >= 0
+            ? throw new UnreadableFileException(FileFault.NotAGrid, values[wrong / columns].Line)
+            : new(values.Count, columns, celsius);
     }
 
     private static float[]? Numbers(TableRow row, bool comma)

@@ -12,12 +12,54 @@ public sealed record ColumnMap(string Header, string Field, string Unit);
 /// <summary>Maps columns of a table to the fields of a surface.</summary>
 public static partial class SurfaceColumns
 {
-    /// <summary>Fields a column can be taken as, in the order they are offered. The lengths of a size may also come in columns of their own.</summary>
+    /// <summary>Fields a column can be taken as, in the order they are offered. The lengths of a size may also come in columns of their
+    /// own.</summary>
     public static IReadOnlyList<string> Fields { get; } =
     [
-        "name", "kind", "shape", "size", "length", "width", "height", "run", "perimeter", "depth", "pitch", "count", "openings", "repeats",
-        "memberMaterial", "memberDepth", "memberSpacing", "memberShare", "outboard", "inboard", "ventChannel", "baffle", "substrate", "profileFactor", "shavedFlush",
-        "openLeak", "sheet", "thickness", "system", "expectedSubstrate", "expectedDrum", "access", "balloonFramed", "crawlSpace", "heldAtEnds", "flange", "web", "skin", "covering", "attachment", "doorSpare", "penetration", "facts", "load",
+        "name",
+        "kind",
+        "shape",
+        "size",
+        "length",
+        "width",
+        "height",
+        "run",
+        "perimeter",
+        "depth",
+        "pitch",
+        "count",
+        "openings",
+        "repeats",
+        "memberMaterial",
+        "memberDepth",
+        "memberSpacing",
+        "memberShare",
+        "outboard",
+        "inboard",
+        "ventChannel",
+        "baffle",
+        "substrate",
+        "profileFactor",
+        "shavedFlush",
+        "openLeak",
+        "sheet",
+        "thickness",
+        "system",
+        "expectedSubstrate",
+        "expectedDrum",
+        "access",
+        "balloonFramed",
+        "crawlSpace",
+        "heldAtEnds",
+        "flange",
+        "web",
+        "skin",
+        "covering",
+        "attachment",
+        "doorSpare",
+        "penetration",
+        "facts",
+        "load",
     ];
 
     /// <summary>Units a column can be in.</summary>
@@ -82,31 +124,41 @@ public static partial class SurfaceColumns
     public static IReadOnlyList<ColumnMap> Guess(IReadOnlyList<string> header)
     {
         var taken = new HashSet<string>();
-        return [.. header.Select(one =>
-        {
-            var unit = UnitIn().Match(one) is { Success: true } match ? UnitOf(match.Groups["unit"].Value) : "";
-            var bare = Bare(UnitIn().Replace(one, ""));
-            var field = Fields.FirstOrDefault(f => f.Equals(bare, StringComparison.OrdinalIgnoreCase)) ?? WordCatalog.CodeOf("survey.import", bare) ?? Synonyms.GetValueOrDefault(bare, "");
-            return new ColumnMap(one, field.Length > 0 && taken.Add(field) ? field : "", unit);
-        })];
+        return
+        [
+            .. header.Select(one =>
+            {
+                var unit = UnitIn().Match(one) is { Success: true } match ? UnitOf(match.Groups["unit"].Value) : "";
+                var bare = Bare(UnitIn().Replace(one, ""));
+                var field =
+                    Fields.FirstOrDefault(f => f.Equals(bare, StringComparison.OrdinalIgnoreCase))
+                    ?? WordCatalog.CodeOf("survey.import", bare)
+                    ?? Synonyms.GetValueOrDefault(bare, "");
+                return new ColumnMap(one, field.Length > 0 && taken.Add(field) ? field : "", unit);
+            }),
+        ];
     }
 
     /// <summary>What a kind of table is known again by: its header, whatever the case and spaces.</summary>
     public static string Signature(IReadOnlyList<string> header) => string.Join('|', header.Select(Bare));
 
-    private static string UnitOf(string written) => written.ToLowerInvariant() switch
-    {
-        "°c" or "c" => "°C",
-        "°f" or "f" => "°F",
-        "kpa" => "kPa",
-        "feet" or "foot" or "'" => "ft",
-        "inch" or "inches" or "\"" => "in",
-        "metre" or "metres" or "meter" or "meters" => "m",
-        var plain => plain,
-    };
+    private static string UnitOf(string written) =>
+        written.ToLowerInvariant() switch
+        {
+            "°c" or "c" => "°C",
+            "°f" or "f" => "°F",
+            "kpa" => "kPa",
+            "feet" or "foot" or "'" => "ft",
+            "inch" or "inches" or "\"" => "in",
+            "metre" or "metres" or "meter" or "meters" => "m",
+            var plain => plain,
+        };
 
     private static string Bare(string header) => WordCatalog.Bare(header);
 
-    [GeneratedRegex(@"[\(\[]\s*(?<unit>mm|cm|m|ft|in|feet|foot|inch|inches|metres?|meters?|'|""|°?c|°?f|kg|lb|kpa|psi|%)\s*[\)\]]|[_,]\s*(?<unit>mm|cm|m|ft|in)$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(
+        @"[\(\[]\s*(?<unit>mm|cm|m|ft|in|feet|foot|inch|inches|metres?|meters?|'|""|°?c|°?f|kg|lb|kpa|psi|%)\s*[\)\]]|[_,]\s*(?<unit>mm|cm|m|ft|in)$",
+        RegexOptions.IgnoreCase
+    )]
     private static partial Regex UnitIn();
 }

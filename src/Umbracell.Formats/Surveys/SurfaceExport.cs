@@ -34,19 +34,36 @@ public static class SurfaceExport
     };
 
     /// <summary>Fields written, in order.</summary>
-    public static IReadOnlyList<string> Columns { get; } = [.. SurfaceColumns.Fields.Except(["length", "width", "height", "run", "perimeter", "depth", "pitch", "count"])];
+    public static IReadOnlyList<string> Columns { get; } =
+    [.. SurfaceColumns.Fields.Except(["length", "width", "height", "run", "perimeter", "depth", "pitch", "count"])];
 
     /// <summary>A text table: every cell as it would be typed, with its unit.</summary>
     public static byte[] ToCsv(IEnumerable<IReadOnlyDictionary<string, ExportCell>> surfaces) =>
-        DelimitedWriter.Write([.. Columns.Select(Heading)], surfaces.Select(cells => (IReadOnlyList<string>)[.. Columns.Select(c => cells.GetValueOrDefault(c).Text ?? "")]));
+        DelimitedWriter.Write(
+            [.. Columns.Select(Heading)],
+            surfaces.Select(cells => (IReadOnlyList<string>)[.. Columns.Select(c => cells.GetValueOrDefault(c).Text ?? "")])
+        );
 
     /// <summary>A workbook: figures are numbers, their unit stands in the heading.</summary>
     /// <param name="surfaces">Cells by field.</param>
     /// <param name="system">The unit system their numbers are in.</param>
-    public static byte[] ToWorkbook(IEnumerable<IReadOnlyDictionary<string, ExportCell>> surfaces, UnitSystem system) => Workbook.Write(
-        "Surfaces",
-        [.. Columns.Select(c => Measured.TryGetValue(c, out var dimension) ? $"{Heading(c)} ({QuantityPrinter.UnitOf(dimension, system)})" : Heading(c))],
-        surfaces.Select(cells => (IReadOnlyList<object?>)[.. Columns.Select(c => cells.GetValueOrDefault(c) is { Number: { } number } ? (object?)number : cells.GetValueOrDefault(c).Text ?? "")]));
+    public static byte[] ToWorkbook(IEnumerable<IReadOnlyDictionary<string, ExportCell>> surfaces, UnitSystem system) =>
+        Workbook.Write(
+            "Surfaces",
+            [
+                .. Columns.Select(c =>
+                    Measured.TryGetValue(c, out var dimension) ? $"{Heading(c)} ({QuantityPrinter.UnitOf(dimension, system)})" : Heading(c)
+                ),
+            ],
+            surfaces.Select(cells =>
+                (IReadOnlyList<object?>)
+                    [
+                        .. Columns.Select(c =>
+                            cells.GetValueOrDefault(c) is { Number: { } number } ? (object?)number : cells.GetValueOrDefault(c).Text ?? ""
+                        ),
+                    ]
+            )
+        );
 
     private static string Heading(string field) => WordCatalog.Of("survey.import." + field) ?? field;
 }

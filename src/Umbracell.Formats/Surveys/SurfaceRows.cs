@@ -16,7 +16,25 @@ public sealed record ImportedRow(int Line, IReadOnlyDictionary<string, string> F
 public static partial class SurfaceRows
 {
     private static readonly string[] Lengths = ["length", "width", "height", "run", "perimeter", "depth"];
-    private static readonly HashSet<string> WithUnits = [.. Lengths, "memberDepth", "memberSpacing", "thickness", "ventChannel", "flange", "web", "skin", "penetration", "size", "openings", "memberShare", "expectedSubstrate", "expectedDrum", "doorSpare", "load"];
+    private static readonly HashSet<string> WithUnits =
+    [
+        .. Lengths,
+        "memberDepth",
+        "memberSpacing",
+        "thickness",
+        "ventChannel",
+        "flange",
+        "web",
+        "skin",
+        "penetration",
+        "size",
+        "openings",
+        "memberShare",
+        "expectedSubstrate",
+        "expectedDrum",
+        "doorSpare",
+        "load",
+    ];
 
     private static readonly Dictionary<string, SurfaceKind> KindWords = new()
     {
@@ -65,7 +83,16 @@ public static partial class SurfaceRows
         }
 
         Compose(cells);
-        return new(row.Line, cells, row.Ragged switch { 0 => "", < 0 => "short", _ => "long" });
+        return new(
+            row.Line,
+            cells,
+            row.Ragged switch
+            {
+                0 => "",
+                < 0 => "short",
+                _ => "long",
+            }
+        );
     }
 
     // Lengths in columns of their own make up the size their shape wants; a pitch speaks for a roof plane.
@@ -74,10 +101,24 @@ public static partial class SurfaceRows
         if (!cells.ContainsKey("size"))
         {
             var shape = ShapeOf(cells);
-            var parts = Shape.Sizes(shape).Select(part => (Part: part, Text: cells.GetValueOrDefault(part.ToString().ToLowerInvariant(), ""))).ToList();
+            var parts = Shape
+                .Sizes(shape)
+                .Select(part => (Part: part, Text: cells.GetValueOrDefault(part.ToString().ToLowerInvariant(), "")))
+                .ToList();
             if (parts.Any(p => p.Text.Length > 0))
             {
-                cells["size"] = string.Concat(parts.Where(p => p.Text.Length > 0).Select((p, i) => (i == 0 ? "" : p.Part == SizePart.Pitch ? " at " : " x ") + p.Text));
+                cells["size"] = string.Concat(
+                    parts
+                        .Where(p => p.Text.Length > 0)
+                        .Select(
+                            (p, i) =>
+                                (
+                                    i == 0 ? ""
+                                    : p.Part == SizePart.Pitch ? " at "
+                                    : " x "
+                                ) + p.Text
+                        )
+                );
                 cells["shape"] = shape.ToString();
             }
         }
@@ -95,29 +136,41 @@ public static partial class SurfaceRows
             return shape;
         }
 
-        var ofKind = cells.TryGetValue("kind", out var kind) && Enum.TryParse<SurfaceKind>(kind, ignoreCase: true, out var known) ? ShippedData.Templates[known].Shape : ShapeKind.Rectangle;
-        return Enum.GetValues<ShapeKind>().Where(s => s != ShapeKind.Outline).Prepend(ofKind)
+        var ofKind =
+            cells.TryGetValue("kind", out var kind) && Enum.TryParse<SurfaceKind>(kind, ignoreCase: true, out var known)
+                ? ShippedData.Templates[known].Shape
+                : ShapeKind.Rectangle;
+        return Enum.GetValues<ShapeKind>()
+            .Where(s => s != ShapeKind.Outline)
+            .Prepend(ofKind)
             .FirstOrDefault(s => Shape.Sizes(s).All(part => cells.ContainsKey(part.ToString().ToLowerInvariant())), ofKind);
     }
 
     private static string Cell(ColumnMap map, string text, bool decimalComma)
     {
         var read = decimalComma ? DecimalComma().Replace(text, "$1.$2") : text;
-        return map.Unit.Length > 0 && WithUnits.Contains(map.Field) ? string.Join("; ", read.Split(';', StringSplitOptions.TrimEntries).Select(one => WithUnit(one, map.Unit))) : read;
+        return map.Unit.Length > 0 && WithUnits.Contains(map.Field)
+            ? string.Join("; ", read.Split(';', StringSplitOptions.TrimEntries).Select(one => WithUnit(one, map.Unit)))
+            : read;
     }
 
     // "3 x 4" in a column of feet is "3 ft x 4 ft"; of three parts the first is a count. A part with a unit of its own keeps it.
     private static string WithUnit(string text, string unit)
     {
         var parts = Times().Split(text);
-        return string.Join(" x ", parts.Select((part, i) => (parts.Length == 3 && i == 0) || !BareNumber().IsMatch(part) ? part : $"{part} {unit}"));
+        return string.Join(
+            " x ",
+            parts.Select((part, i) => (parts.Length == 3 && i == 0) || !BareNumber().IsMatch(part) ? part : $"{part} {unit}")
+        );
     }
 
     private static string Word<T>(string text, Dictionary<string, T> words)
         where T : struct, Enum
     {
         var squeezed = Squeezed(text);
-        return Enum.TryParse<T>(squeezed, ignoreCase: true, out _) ? squeezed : words.TryGetValue(squeezed.ToLowerInvariant(), out var known) ? known.ToString() : text;
+        return Enum.TryParse<T>(squeezed, ignoreCase: true, out _) ? squeezed
+            : words.TryGetValue(squeezed.ToLowerInvariant(), out var known) ? known.ToString()
+            : text;
     }
 
     private static string Squeezed(string text) => string.Concat(text.Where(char.IsLetterOrDigit));

@@ -92,7 +92,9 @@ public static partial class DelimitedText
     }
 
     private static string[] Header(string[] cells) =>
-        cells.Length > TableFile.MostColumns ? throw new UnreadableFileException(FileFault.TooManyColumns, 1, cells.Length.ToString(CultureInfo.InvariantCulture)) : cells;
+        cells.Length > TableFile.MostColumns
+            ? throw new UnreadableFileException(FileFault.TooManyColumns, 1, cells.Length.ToString(CultureInfo.InvariantCulture))
+            : cells;
 
     internal static TableRow Row(int line, IReadOnlyList<string> cells, int columns)
     {
@@ -101,7 +103,8 @@ public static partial class DelimitedText
     }
 
     /// <summary>Takes away the mark that keeps a cell from being taken for a formula; see <see cref="DelimitedWriter"/>.</summary>
-    private static string Unguarded(string cell) => cell.Length > 1 && cell[0] == '\'' && DelimitedWriter.LooksLikeFormula(cell[1..]) ? cell[1..] : cell;
+    private static string Unguarded(string cell) =>
+        cell.Length > 1 && cell[0] == '\'' && DelimitedWriter.LooksLikeFormula(cell[1..]) ? cell[1..] : cell;
 
     private static (string Text, string Encoding) Decode(ReadOnlySpan<byte> bytes)
     {
@@ -170,7 +173,11 @@ public static partial class DelimitedText
     // The delimiter cuts nearly every line into as many cells as the first. Where several do, a comma is a decimal comma.
     private static char DelimiterOf(string text)
     {
-        var lines = text.Split('\n', LinesForDetection + 1).Take(LinesForDetection).Where(l => l.Trim().Length > 0).Select(WithoutQuotes).ToList();
+        var lines = text.Split('\n', LinesForDetection + 1)
+            .Take(LinesForDetection)
+            .Where(l => l.Trim().Length > 0)
+            .Select(WithoutQuotes)
+            .ToList();
         return Delimiters.MaxBy(d =>
         {
             var first = lines[0].Count(c => c == d);

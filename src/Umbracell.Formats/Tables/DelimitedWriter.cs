@@ -31,7 +31,9 @@ public static class DelimitedWriter
 
     /// <summary>Whether a spreadsheet would take a cell for a formula.</summary>
     public static bool LooksLikeFormula(string cell) =>
-        cell.Length > 0 && cell[0] is '=' or '+' or '-' or '@' or '\t' or '\r' or '\'' && !double.TryParse(cell, NumberStyles.Float, CultureInfo.InvariantCulture, out _);
+        cell.Length > 0
+        && cell[0] is '=' or '+' or '-' or '@' or '\t' or '\r' or '\''
+        && !double.TryParse(cell, NumberStyles.Float, CultureInfo.InvariantCulture, out _);
 
     // The usual guard: a spreadsheet shows the cell without the mark, and reading takes it away again.
     private static string Guarded(string cell) => LooksLikeFormula(cell) ? "'" + cell : cell;

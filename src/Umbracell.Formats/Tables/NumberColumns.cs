@@ -3,13 +3,17 @@ using System.Text.RegularExpressions;
 
 namespace Umbracell.Formats.Tables;
 
-/// <summary>Turns columns of printed figures into columns of numbers that a spreadsheet can add up: the unit goes into the heading, or into a column of its own where the lines differ.</summary>
+/// <summary>Turns columns of printed figures into columns of numbers that a spreadsheet can add up: the unit goes into the heading, or
+/// into a column of its own where the lines differ.</summary>
 public static partial class NumberColumns
 {
     /// <summary>Columns and lines with their figures as numbers; texts that are no figure stay as they are.</summary>
     /// <param name="columns">Heading of each column, and whether it holds figures.</param>
     /// <param name="rows">Printed cells, one for each column.</param>
-    public static (IReadOnlyList<string> Header, IReadOnlyList<IReadOnlyList<object?>> Rows) Of(IReadOnlyList<(string Heading, bool Figures)> columns, IReadOnlyList<IReadOnlyList<string>> rows)
+    public static (IReadOnlyList<string> Header, IReadOnlyList<IReadOnlyList<object?>> Rows) Of(
+        IReadOnlyList<(string Heading, bool Figures)> columns,
+        IReadOnlyList<IReadOnlyList<string>> rows
+    )
     {
         List<string> header = [];
         var lines = rows.Select(_ => new List<object?>()).ToList();
@@ -59,19 +63,27 @@ public static partial class NumberColumns
             return (printed, "");
         }
 
-        var number = match.Groups["digits"].Success ? double.Parse(match.Groups["digits"].Value.Replace(",", "", StringComparison.Ordinal), CultureInfo.InvariantCulture) : 0;
+        var number = match.Groups["digits"].Success
+            ? double.Parse(match.Groups["digits"].Value.Replace(",", "", StringComparison.Ordinal), CultureInfo.InvariantCulture)
+            : 0;
         if (match.Groups["over"].Success)
         {
-            number += double.Parse(match.Groups["over"].Value, CultureInfo.InvariantCulture) / double.Parse(match.Groups["under"].Value, CultureInfo.InvariantCulture);
+            number +=
+                double.Parse(match.Groups["over"].Value, CultureInfo.InvariantCulture)
+                / double.Parse(match.Groups["under"].Value, CultureInfo.InvariantCulture);
         }
 
         return (match.Groups["sign"].Success ? -number : number, match.Groups["unit"].Value);
     }
 
     // Two columns of one name would fall together in a workbook.
-    private static List<string> Different(List<string> header) => [.. header.Select((heading, i) => header.Take(i).Contains(heading) ? $"{heading} {i + 1}" : heading)];
+    private static List<string> Different(List<string> header) =>
+        [.. header.Select((heading, i) => header.Take(i).Contains(heading) ? $"{heading} {i + 1}" : heading)];
 
     // "2,680.50", "-3.1 °F", "5 1/2 in", "3/4 in"; not "12'6"", "2 h 05" or "R-20".
-    [GeneratedRegex(@"^(?<sign>-)?(?:(?<digits>\d{1,3}(?:,\d{3})+(?:\.\d+)?|\d+(?:\.\d+)?)(?: (?<over>\d+)/(?<under>\d+))?|(?<over>\d+)/(?<under>\d+))(?: (?<unit>[^\d]+[²³]?))?$")]
+    [GeneratedRegex(
+        @"^(?<sign>-)?(?:(?<digits>\d{1,3}(?:,\d{3})+(?:\.\d+)?|\d+(?:\.\d+)?)(?: (?<over>\d+)/(?<under>\d+))?"
+            + @"|(?<over>\d+)/(?<under>\d+))(?: (?<unit>[^\d]+[²³]?))?$"
+    )]
     private static partial Regex Printed();
 }

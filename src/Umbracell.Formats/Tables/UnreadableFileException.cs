@@ -65,7 +65,8 @@ public enum FileFault
 /// <param name="fault">Why.</param>
 /// <param name="line">On which line, from 1; 0 where the file as a whole is meant.</param>
 /// <param name="detail">A word of the file the sentence needs; short.</param>
-public sealed class UnreadableFileException(FileFault fault, int line = 0, string detail = "") : Exception($"{fault}{(line > 0 ? $", line {line}" : "")}{(detail.Length > 0 ? $": {detail}" : "")}")
+public sealed class UnreadableFileException(FileFault fault, int line = 0, string detail = "")
+    : Exception($"{fault}{(line > 0 ? $", line {line}" : "")}{(detail.Length > 0 ? $": {detail}" : "")}")
 {
     public FileFault Fault { get; } = fault;
 

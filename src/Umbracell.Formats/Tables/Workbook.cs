@@ -22,24 +22,46 @@ public static class Workbook
         {
             CheckSize(bytes);
             using var stream = new MemoryStream(bytes);
-            var rows = stream.Query(useHeaderRow: false).Cast<IDictionary<string, object?>>().Take(TableFile.MostRows + 2).Select(r => r.Values.Select(Text).ToList()).ToList();
+            var rows = stream
+                .Query(useHeaderRow: false)
+                .Cast<IDictionary<string, object?>>()
+                .Take(TableFile.MostRows + 2)
+                .Select(r => r.Values.Select(Text).ToList())
+                .ToList();
             return Table(rows);
         }
-        catch (Exception e) when (e is InvalidDataException or System.Xml.XmlException or InvalidOperationException or FormatException or KeyNotFoundException or NullReferenceException or ArgumentException or NotSupportedException)
+        catch (Exception e)
+            when (e
+                    is InvalidDataException
+                        or System.Xml.XmlException
+                        or InvalidOperationException
+                        or FormatException
+                        or KeyNotFoundException
+                        or NullReferenceException
+                        or ArgumentException
+                        or NotSupportedException
+            )
         {
             // The library meets broken workbooks with whatever failed first inside it.
             throw new UnreadableFileException(FileFault.NotAWorkbook);
         }
     }
 
-    /// <summary>Writes one sheet. Numbers are numbers; every other cell is text, so that nothing is taken for a formula or a date.</summary>
+    /// <summary>Writes one sheet. Numbers are numbers; every other cell is text, so that nothing is taken for a formula or a
+    /// date.</summary>
     /// <param name="sheet">Name of the sheet.</param>
     /// <param name="header">Headings, all different.</param>
     /// <param name="rows">Cells: a text, a number, or nothing.</param>
     public static byte[] Write(string sheet, IReadOnlyList<string> header, IEnumerable<IReadOnlyList<object?>> rows)
     {
         using var stream = new MemoryStream();
-        stream.SaveAs(rows.Select(row => header.Zip(row).ToDictionary(p => p.First, p => p.Second is double or int ? p.Second : p.Second?.ToString() ?? "")), sheetName: sheet, configuration: new OpenXmlConfiguration { TableStyles = TableStyles.None, AutoFilter = false });
+        stream.SaveAs(
+            rows.Select(row =>
+                header.Zip(row).ToDictionary(p => p.First, p => p.Second is double or int ? p.Second : p.Second?.ToString() ?? "")
+            ),
+            sheetName: sheet,
+            configuration: new OpenXmlConfiguration { TableStyles = TableStyles.None, AutoFilter = false }
+        );
         return stream.ToArray();
     }
 
@@ -52,11 +74,25 @@ public static class Workbook
 
         if (rows.Count > TableFile.MostRows + 1)
         {
-            throw new UnreadableFileException(FileFault.TooManyLines, 0, "over " + TableFile.MostRows.ToString(CultureInfo.InvariantCulture));
+            throw new UnreadableFileException(
+                FileFault.TooManyLines,
+                0,
+                "over " + TableFile.MostRows.ToString(CultureInfo.InvariantCulture)
+            );
         }
 
         var header = rows[0].Take(TableFile.MostColumns).ToList();
-        return new(header, [.. rows.Skip(1).Select((cells, i) => DelimitedText.Row(i + 2, cells, header.Count)).Where(r => r.Cells.Any(c => c.Length > 0))], "", "", false);
+        return new(
+            header,
+            [
+                .. rows.Skip(1)
+                    .Select((cells, i) => DelimitedText.Row(i + 2, cells, header.Count))
+                    .Where(r => r.Cells.Any(c => c.Length > 0)),
+            ],
+            "",
+            "",
+            false
+        );
     }
 
     private static void CheckSize(byte[] bytes)
@@ -68,11 +104,14 @@ public static class Workbook
         }
     }
 
-    private static string Text(object? cell) => (cell switch
-    {
-        null => "",
-        double d => d.ToString("R", CultureInfo.InvariantCulture),
-        IFormattable f => f.ToString(null, CultureInfo.InvariantCulture),
-        _ => cell.ToString() ?? "",
-    }).Trim();
+    private static string Text(object? cell) =>
+        (
+            cell switch
+            {
+                null => "",
+                double d => d.ToString("R", CultureInfo.InvariantCulture),
+                IFormattable f => f.ToString(null, CultureInfo.InvariantCulture),
+                _ => cell.ToString() ?? "",
+            }
+        ).Trim();
 }

@@ -19,8 +19,7 @@ public static class WordCatalog
     /// <summary>The code that a word of a list stands for, whatever its case, spaces and signs; null where it stands for none.</summary>
     /// <param name="list">The list, such as <c>kind</c>.</param>
     /// <param name="word">What a person wrote or pasted: one of the list's own words, or a code.</param>
-    public static string? CodeOf(string list, string word) =>
-        Codes.GetOrAdd(list, Bared).GetValueOrDefault(Bare(word));
+    public static string? CodeOf(string list, string word) => Codes.GetOrAdd(list, Bared).GetValueOrDefault(Bare(word));
 
     /// <summary>Letters and digits alone, in lower case.</summary>
     public static string Bare(string text)
@@ -34,11 +33,14 @@ public static class WordCatalog
         return letters.ToString();
     }
 
-    private static JsonNode? At(string path) => path.Split('.').Aggregate<string, JsonNode?>(English, (node, part) => node is JsonObject o ? o[part] : null);
+    private static JsonNode? At(string path) =>
+        path.Split('.').Aggregate<string, JsonNode?>(English, (node, part) => node is JsonObject o ? o[part] : null);
 
     private static Dictionary<string, string> Bared(string list)
     {
-        var entries = (At(list) as JsonObject ?? throw new InvalidOperationException($"The catalogue has no list {list}.")).Where(e => e.Value is JsonValue).ToList();
+        var entries = (At(list) as JsonObject ?? throw new InvalidOperationException($"The catalogue has no list {list}."))
+            .Where(e => e.Value is JsonValue)
+            .ToList();
         var codes = new Dictionary<string, string>();
         foreach (var (code, word) in entries.Select(e => (e.Key, e.Value!.GetValue<string>())).Concat(entries.Select(e => (e.Key, e.Key))))
         {

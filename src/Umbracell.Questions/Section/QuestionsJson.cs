@@ -17,39 +17,42 @@ namespace Umbracell.Questions.Section;
 public sealed partial class QuestionsJson : JsonSerializerContext
 {
     /// <summary>The one way of writing: names in camel case, quantities as their SI number.</summary>
-    public static QuestionsJson Wire { get; } = new(new JsonSerializerOptions(JsonSerializerDefaults.Web)
-    {
-        NumberHandling = JsonNumberHandling.Strict,
+    public static QuestionsJson Wire { get; } =
+        new(
+            new JsonSerializerOptions(JsonSerializerDefaults.Web)
+            {
+                NumberHandling = JsonNumberHandling.Strict,
 
-        // Read by a program beside it, never put into a page: degrees and squares go as they are, a third shorter and quicker.
-        Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping,
-        Converters =
-        {
-            Words<SurfaceKind>(),
-            Words<MemberMaterial>(),
-            Words<FoamSide>(),
-            Words<HeatFlow>(),
-            Words<Exposure>(),
-            Words<FilmSet>(),
-            Words<FillKind>(),
-            Words<VapourClass>(),
-            Words<Verdict>(),
-            Words<Basis>(),
-            Words<CellStructure>(),
-            Words<FoamGrade>(),
-            new QuantityConverter<Length>(q => q.Metres, v => new(v)),
-            new QuantityConverter<Temperature>(q => q.Celsius, v => new(v)),
-            new QuantityConverter<Density>(q => q.KilogramsPerCubicMetre, v => new(v)),
-            new QuantityConverter<Mass>(q => q.Kilograms, v => new(v)),
-            new QuantityConverter<Speed>(q => q.MetresPerSecond, v => new(v)),
-            new QuantityConverter<FoamVolume>(q => q.CubicMetres, v => new(v)),
-            new QuantityConverter<ThermalResistance>(q => q.SquareMetreKelvinsPerWatt, v => new(v)),
-            new QuantityConverter<ThermalConductivity>(q => q.WattsPerMetreKelvin, v => new(v)),
-            new QuantityConverter<Permeability>(q => q.KilogramsPerPascalSecondMetre, v => new(v)),
-            new WindowConverter(),
-            new CurveConverter(),
-        },
-    });
+                // Read by a program beside it, never put into a page: degrees and squares go as they are, a third shorter and quicker.
+                Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping,
+                Converters =
+                {
+                    Words<SurfaceKind>(),
+                    Words<MemberMaterial>(),
+                    Words<FoamSide>(),
+                    Words<HeatFlow>(),
+                    Words<Exposure>(),
+                    Words<FilmSet>(),
+                    Words<FillKind>(),
+                    Words<VapourClass>(),
+                    Words<Verdict>(),
+                    Words<Basis>(),
+                    Words<CellStructure>(),
+                    Words<FoamGrade>(),
+                    new QuantityConverter<Length>(q => q.Metres, v => new(v)),
+                    new QuantityConverter<Temperature>(q => q.Celsius, v => new(v)),
+                    new QuantityConverter<Density>(q => q.KilogramsPerCubicMetre, v => new(v)),
+                    new QuantityConverter<Mass>(q => q.Kilograms, v => new(v)),
+                    new QuantityConverter<Speed>(q => q.MetresPerSecond, v => new(v)),
+                    new QuantityConverter<FoamVolume>(q => q.CubicMetres, v => new(v)),
+                    new QuantityConverter<ThermalResistance>(q => q.SquareMetreKelvinsPerWatt, v => new(v)),
+                    new QuantityConverter<ThermalConductivity>(q => q.WattsPerMetreKelvin, v => new(v)),
+                    new QuantityConverter<Permeability>(q => q.KilogramsPerPascalSecondMetre, v => new(v)),
+                    new WindowConverter(),
+                    new CurveConverter(),
+                },
+            }
+        );
 
     private static JsonStringEnumConverter<T> Words<T>()
         where T : struct, Enum => new(JsonNamingPolicy.CamelCase, allowIntegerValues: false);
@@ -73,7 +76,8 @@ internal sealed class WindowConverter : JsonConverter<TemperatureWindow>
         return new(new(ends[0]), new(ends[1]));
     }
 
-    public override void Write(Utf8JsonWriter writer, TemperatureWindow value, JsonSerializerOptions options) => Numbers.Write(writer, [value.Least.Celsius, value.Greatest.Celsius]);
+    public override void Write(Utf8JsonWriter writer, TemperatureWindow value, JsonSerializerOptions options) =>
+        Numbers.Write(writer, [value.Least.Celsius, value.Greatest.Celsius]);
 }
 
 /// <summary>A curve as its name, the dimension of its x and its points one after the other.</summary>

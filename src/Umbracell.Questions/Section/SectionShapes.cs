@@ -11,13 +11,21 @@ namespace Umbracell.Questions.Section;
 public sealed record LayerShape([property: Required] string Material, [property: Range(0.01, 3000)] double ThicknessMm);
 
 /// <summary>Members in a question.</summary>
-public sealed record MembersShape(MemberMaterial Material, [property: Range(0, 1000)] double DepthMm, [property: Range(0, 3000)] double SpacingMm, [property: Range(0, 90)] double SharePct,
-    [property: Range(5, 500)] double? FlangeMm = null, [property: Range(0.3, 20)] double? WebMm = null, [property: Range(0.2, 20)] double? SkinMm = null);
+public sealed record MembersShape(
+    MemberMaterial Material,
+    [property: Range(0, 1000)] double DepthMm,
+    [property: Range(0, 3000)] double SpacingMm,
+    [property: Range(0, 90)] double SharePct,
+    [property: Range(5, 500)] double? FlangeMm = null,
+    [property: Range(0.3, 20)] double? WebMm = null,
+    [property: Range(0.2, 20)] double? SkinMm = null
+);
 
 /// <summary>A target in a question.</summary>
 public sealed record TargetShape([property: Range(0.01, 10), JsonPropertyName("uWM2K")] double UWM2K, string Edition);
 
-/// <summary>All that decides a section, SI, units in the names. A brief answer, for a hand in motion, leaves out workings, the inch ledger and the depth to order.</summary>
+/// <summary>All that decides a section, SI, units in the names. A brief answer, for a hand in motion, leaves out workings, the inch
+/// ledger and the depth to order.</summary>
 public sealed record SectionQuestion(
     SurfaceKind Kind,
     string? SheetId,
@@ -43,10 +51,15 @@ public sealed record SectionQuestion(
     DoorShape? Door = null,
     [property: Range(-60, 50)] double? BeyondEdgeC = null,
     SlabTargetShape? SlabTarget = null,
-    bool VentedCladding = false);
+    bool VentedCladding = false
+);
 
 /// <summary>What the insulation of a slab on ground must have.</summary>
-public sealed record SlabTargetShape([property: Range(0.01, 50)] double LeastRM2KW, [property: Range(1, 20_000)] double AlongMm, [property: Required] string Edition);
+public sealed record SlabTargetShape(
+    [property: Range(0.01, 50)] double LeastRM2KW,
+    [property: Range(1, 20_000)] double AlongMm,
+    [property: Required] string Edition
+);
 
 /// <summary>What an overhead door can carry more, and the area covered.</summary>
 public sealed record DoorShape([property: Range(0, 500)] double? SpareKg, [property: Range(0, 1000)] double? TreatedM2);
@@ -72,12 +85,20 @@ public enum FillKind
 /// <param name="Id">Its sheet, batt or material.</param>
 /// <param name="ThicknessMm">Thickness.</param>
 /// <param name="TakesRest">Whether it takes what depth the others leave.</param>
-public sealed record FillShape(FillKind Kind, [property: Required] string Id, [property: Range(0.01, 1000)] double ThicknessMm, bool TakesRest = false);
+public sealed record FillShape(
+    FillKind Kind,
+    [property: Required] string Id,
+    [property: Range(0.01, 1000)] double ThicknessMm,
+    bool TakesRest = false
+);
 
 /// <summary>Monthly means on both sides, January first.</summary>
 public sealed record YearShape(
-    [property: Required, MinLength(12), MaxLength(12)] IReadOnlyList<double> OutdoorTempC, [property: Required, MinLength(12), MaxLength(12)] IReadOnlyList<double> OutdoorRhPct,
-    [property: Required, MinLength(12), MaxLength(12)] IReadOnlyList<double> IndoorTempC, [property: Required, MinLength(12), MaxLength(12)] IReadOnlyList<double> IndoorRhPct);
+    [property: Required, MinLength(12), MaxLength(12)] IReadOnlyList<double> OutdoorTempC,
+    [property: Required, MinLength(12), MaxLength(12)] IReadOnlyList<double> OutdoorRhPct,
+    [property: Required, MinLength(12), MaxLength(12)] IReadOnlyList<double> IndoorTempC,
+    [property: Required, MinLength(12), MaxLength(12)] IReadOnlyList<double> IndoorRhPct
+);
 
 /// <summary>Mean air of a month on both sides, as it was asked.</summary>
 public sealed record MonthAirAnswer(FigureAnswer OutdoorTemp, FigureAnswer OutdoorRh, FigureAnswer IndoorTemp, FigureAnswer IndoorRh);
@@ -92,12 +113,28 @@ public sealed record MonthAirAnswer(FigureAnswer OutdoorTemp, FigureAnswer Outdo
 /// <param name="StoredKgM2">The same, for the chart.</param>
 /// <param name="SurfaceRh">At the inner surface.</param>
 public sealed record MonthAnswer(
-    string At, FigureAnswer AtTemp, FigureAnswer AtRh, double DampestRhPct, FigureAnswer Condensed, FigureAnswer Stored, double StoredKgM2, FigureAnswer SurfaceRh);
+    string At,
+    FigureAnswer AtTemp,
+    FigureAnswer AtRh,
+    double DampestRhPct,
+    FigureAnswer Condensed,
+    FigureAnswer Stored,
+    double StoredKgM2,
+    FigureAnswer SurfaceRh
+);
 
 /// <summary>A year of monthly means through the section. A brief answer leaves out the air, which no thickness changes.</summary>
-public sealed record YearAnswer(IReadOnlyList<MonthAnswer> Months, IReadOnlyList<MonthAirAnswer> Air, string Dampest, FigureAnswer DampestRh, double GreatestStoredKgM2, IReadOnlyList<FindingAnswer> Findings);
+public sealed record YearAnswer(
+    IReadOnlyList<MonthAnswer> Months,
+    IReadOnlyList<MonthAirAnswer> Air,
+    string Dampest,
+    FigureAnswer DampestRh,
+    double GreatestStoredKgM2,
+    IReadOnlyList<FindingAnswer> Findings
+);
 
-/// <summary>A part of the section in two dimensions: a metal member's cell (half of it, from the member's middle to half-way to the next), or the edge of a slab.</summary>
+/// <summary>A part of the section in two dimensions: a metal member's cell (half of it, from the member's middle to half-way to the
+/// next), or the edge of a slab.</summary>
 /// <param name="Kind"><c>member</c> or <c>slabEdge</c>.</param>
 /// <param name="AcrossMm">Edges of the volumes across.</param>
 /// <param name="ThroughMm">Edges of the volumes from outside in.</param>
@@ -107,10 +144,26 @@ public sealed record YearAnswer(IReadOnlyList<MonthAnswer> Months, IReadOnlyList
 /// <param name="DewC">Dew point of the room's air.</param>
 /// <param name="Figures">coldest, dew, indoor, outdoor; psi, estimate and wholeU of a member; wrapped and saved of a slab's edge.</param>
 public sealed record MemberCellAnswer(
-    string Kind, IReadOnlyList<double> AcrossMm, IReadOnlyList<double> ThroughMm, IReadOnlyList<double?> TempC, double IndoorC, double OutdoorC, double DewC, IReadOnlyDictionary<string, FigureAnswer> Figures);
+    string Kind,
+    IReadOnlyList<double> AcrossMm,
+    IReadOnlyList<double> ThroughMm,
+    IReadOnlyList<double?> TempC,
+    double IndoorC,
+    double OutdoorC,
+    double DewC,
+    IReadOnlyDictionary<string, FigureAnswer> Figures
+);
 
 /// <summary>A place in the section.</summary>
-public sealed record ProfilePointAnswer(string Key, double DepthMm, double TempC, double DewPointC, double VapourPressurePa, FigureAnswer Temp, FigureAnswer Dew);
+public sealed record ProfilePointAnswer(
+    string Key,
+    double DepthMm,
+    double TempC,
+    double DewPointC,
+    double VapourPressurePa,
+    FigureAnswer Temp,
+    FigureAnswer Dew
+);
 
 /// <summary>The place nearest its dew point at design.</summary>
 public sealed record NearestDewAnswer(string Key, FigureAnswer Margin, bool Crosses);
@@ -158,7 +211,8 @@ public sealed record SectionAnswer(
     IReadOnlyList<FindingAnswer> Findings,
     Verdict Verdict,
     YearAnswer? Year,
-    IReadOnlyList<InchAnswer> Inches);
+    IReadOnlyList<InchAnswer> Inches
+);
 
 /// <summary>A line of the inch ledger.</summary>
 public sealed record InchAnswer(FigureAnswer Thickness, FigureAnswer U, FigureAnswer Cut, FigureAnswer Further, double CutPct);

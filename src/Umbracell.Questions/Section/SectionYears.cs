@@ -17,30 +17,48 @@ public static class SectionYears
         }
 
         var told = MonthlyYear.Of(section, air);
-        return told.WetterThan(MonthlyYear.Of(section.Bare(), air)) is { } wetter ? told with { Findings = [.. told.Findings, wetter] } : told;
+        return told.WetterThan(MonthlyYear.Of(section.Bare(), air)) is { } wetter
+            ? told with
+            {
+                Findings = [.. told.Findings, wetter],
+            }
+            : told;
     }
 
     /// <summary>The core's year of a shape.</summary>
-    public static YearOfAir? Air(YearShape? year) => year is null ? null : new(Months(year.OutdoorTempC, year.OutdoorRhPct), Months(year.IndoorTempC, year.IndoorRhPct));
+    public static YearOfAir? Air(YearShape? year) =>
+        year is null ? null : new(Months(year.OutdoorTempC, year.OutdoorRhPct), Months(year.IndoorTempC, year.IndoorRhPct));
 
     public static YearAnswer Answer(MonthlyYear year, bool brief = false) =>
-        new([.. year.Months.Zip(year.Dampest.Humidities, Month)], brief ? [] : [.. year.Months.Select(Air)], year.Dampest.Place.Key, FigureAnswer.Of(new(year.Dampest.Greatest, Dimension.RelativeHumidity)), year.GreatestStored, FindingAnswer.All(year.Findings, brief));
+        new(
+            [.. year.Months.Zip(year.Dampest.Humidities, Month)],
+            brief ? [] : [.. year.Months.Select(Air)],
+            year.Dampest.Place.Key,
+            FigureAnswer.Of(new(year.Dampest.Greatest, Dimension.RelativeHumidity)),
+            year.GreatestStored,
+            FindingAnswer.All(year.Findings, brief)
+        );
 
-    private static List<MonthAir> Months(IReadOnlyList<double> celsius, IReadOnlyList<double> percent) => [.. celsius.Zip(percent, (t, rh) => new MonthAir(new(t), RelativeHumidity.OfWeather(rh, new(t))))];
+    private static List<MonthAir> Months(IReadOnlyList<double> celsius, IReadOnlyList<double> percent) =>
+        [.. celsius.Zip(percent, (t, rh) => new MonthAir(new(t), RelativeHumidity.OfWeather(rh, new(t))))];
 
-    private static MonthAirAnswer Air(MonthOfSection m) => new(
-        FigureAnswer.Of(m.Outdoor.Temperature.ToFigure()),
-        FigureAnswer.Of(m.Outdoor.Humidity.ToFigure()),
-        FigureAnswer.Of(m.Indoor.Temperature.ToFigure()),
-        FigureAnswer.Of(m.Indoor.Humidity.ToFigure()));
+    private static MonthAirAnswer Air(MonthOfSection m) =>
+        new(
+            FigureAnswer.Of(m.Outdoor.Temperature.ToFigure()),
+            FigureAnswer.Of(m.Outdoor.Humidity.ToFigure()),
+            FigureAnswer.Of(m.Indoor.Temperature.ToFigure()),
+            FigureAnswer.Of(m.Indoor.Humidity.ToFigure())
+        );
 
-    private static MonthAnswer Month(MonthOfSection m, double dampest) => new(
-        m.At.Key,
-        FigureAnswer.Of(m.AtTemperature.ToFigure()),
-        FigureAnswer.Of(new(m.AtHumidity, Dimension.RelativeHumidity)),
-        dampest,
-        FigureAnswer.Of(new(m.Condensed, Dimension.MassPerArea)),
-        FigureAnswer.Of(new(m.Stored, Dimension.MassPerArea)),
-        m.Stored,
-        FigureAnswer.Of(new(m.SurfaceHumidity, Dimension.RelativeHumidity)));
+    private static MonthAnswer Month(MonthOfSection m, double dampest) =>
+        new(
+            m.At.Key,
+            FigureAnswer.Of(m.AtTemperature.ToFigure()),
+            FigureAnswer.Of(new(m.AtHumidity, Dimension.RelativeHumidity)),
+            dampest,
+            FigureAnswer.Of(new(m.Condensed, Dimension.MassPerArea)),
+            FigureAnswer.Of(new(m.Stored, Dimension.MassPerArea)),
+            m.Stored,
+            FigureAnswer.Of(new(m.SurfaceHumidity, Dimension.RelativeHumidity))
+        );
 }

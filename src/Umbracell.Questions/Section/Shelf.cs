@@ -6,4 +6,8 @@ namespace Umbracell.Questions.Section;
 /// <param name="Sheets">The firm's product sheets by id.</param>
 /// <param name="Materials">Materials by id.</param>
 /// <param name="Batts">Fibrous batts.</param>
-public sealed record Shelf(IReadOnlyDictionary<string, ProductSheet> Sheets, IReadOnlyDictionary<string, Material> Materials, IReadOnlyList<Batt> Batts);
+public sealed record Shelf(
+    IReadOnlyDictionary<string, ProductSheet> Sheets,
+    IReadOnlyDictionary<string, Material> Materials,
+    IReadOnlyList<Batt> Batts
+);

@@ -29,9 +29,17 @@ internal static class AccessSetup
         }
 
         services.AddIdentityCore<Person>(options => options.Lockout.MaxFailedAccessAttempts = 10).AddUserStore<PersonStore>();
-        services.AddAuthentication(CookieOrToken)
-            .AddPolicyScheme(CookieOrToken, null, options => options.ForwardDefaultSelector = context =>
-                context.Request.Headers.Authorization.Count > 0 ? TokenSignIn.SchemeName : CookieAuthenticationDefaults.AuthenticationScheme)
+        services
+            .AddAuthentication(CookieOrToken)
+            .AddPolicyScheme(
+                CookieOrToken,
+                null,
+                options =>
+                    options.ForwardDefaultSelector = context =>
+                        context.Request.Headers.Authorization.Count > 0
+                            ? TokenSignIn.SchemeName
+                            : CookieAuthenticationDefaults.AuthenticationScheme
+            )
             .AddCookie(options =>
             {
                 options.Cookie.Name = "umbracell";
@@ -47,22 +55,29 @@ internal static class AccessSetup
                 options.Events.OnValidatePrincipal = StillValidAsync;
             })
             .AddScheme<AuthenticationSchemeOptions, TokenSignIn>(TokenSignIn.SchemeName, null);
-        services.AddAuthorizationBuilder()
-            .AddPolicy(Claims.MayEdit, policy => policy.RequireRole(nameof(FirmRole.Owner), nameof(FirmRole.Estimator), nameof(FirmRole.CrewLead)))
+        services
+            .AddAuthorizationBuilder()
+            .AddPolicy(
+                Claims.MayEdit,
+                policy => policy.RequireRole(nameof(FirmRole.Owner), nameof(FirmRole.Estimator), nameof(FirmRole.CrewLead))
+            )
             .AddPolicy(Claims.MayPrice, policy => policy.RequireRole(Claims.Pricing));
         return services;
     }
 
     /// <summary>Enters the signed-in person's firm before anything touches the database.</summary>
-    public static IApplicationBuilder UseFirmScope(this IApplicationBuilder app) => app.Use(async (context, next) =>
-    {
-        if (Claims.FirmOf(context.User) is { } firm)
-        {
-            context.RequestServices.GetRequiredService<FirmScope>().EnterFirm(firm);
-        }
+    public static IApplicationBuilder UseFirmScope(this IApplicationBuilder app) =>
+        app.Use(
+            async (context, next) =>
+            {
+                if (Claims.FirmOf(context.User) is { } firm)
+                {
+                    context.RequestServices.GetRequiredService<FirmScope>().EnterFirm(firm);
+                }
 
-        await next(context);
-    });
+                await next(context);
+            }
+        );
 
     private static Task Answer(HttpContext context, int status)
     {

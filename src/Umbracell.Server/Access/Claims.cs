@@ -25,15 +25,19 @@ internal static class Claims
 
     public static string[] Pricing { get; } = [nameof(FirmRole.Owner), nameof(FirmRole.Estimator)];
 
-    public static ClaimsPrincipal Of(Person person, string scheme) => new(new ClaimsIdentity(
-        [
-            new(ClaimTypes.NameIdentifier, person.Id.ToString()),
-            new(ClaimTypes.Role, person.Role.ToString()),
-            new(Firm, person.FirmId.ToString()),
-            new(Title, person.Title),
-            new(Stamp, person.SecurityStamp),
-        ],
-        scheme));
+    public static ClaimsPrincipal Of(Person person, string scheme) =>
+        new(
+            new ClaimsIdentity(
+                [
+                    new(ClaimTypes.NameIdentifier, person.Id.ToString()),
+                    new(ClaimTypes.Role, person.Role.ToString()),
+                    new(Firm, person.FirmId.ToString()),
+                    new(Title, person.Title),
+                    new(Stamp, person.SecurityStamp),
+                ],
+                scheme
+            )
+        );
 
     public static Guid? FirmOf(ClaimsPrincipal principal) => Guid.TryParse(principal.FindFirstValue(Firm), out var firm) ? firm : null;
 

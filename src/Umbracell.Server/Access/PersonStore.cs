@@ -8,7 +8,10 @@ namespace Umbracell.Server.Access;
 
 /// <summary>Lets Identity keep people in our own table: password, lock-out after wrong passwords, security stamp.</summary>
 /// <remarks>Finding a person by sign-in name opens that one row alone; the firm is entered once the person is known.</remarks>
-internal sealed class PersonStore(UmbracellDb db, FirmScope scope) : IUserPasswordStore<Person>, IUserSecurityStampStore<Person>, IUserLockoutStore<Person>
+internal sealed class PersonStore(UmbracellDb db, FirmScope scope)
+    : IUserPasswordStore<Person>,
+        IUserSecurityStampStore<Person>,
+        IUserLockoutStore<Person>
 {
     public async Task<Person?> FindByNameAsync(string normalizedUserName, CancellationToken cancellationToken)
     {
@@ -23,7 +26,9 @@ internal sealed class PersonStore(UmbracellDb db, FirmScope scope) : IUserPasswo
     }
 
     public Task<Person?> FindByIdAsync(string userId, CancellationToken cancellationToken) =>
-        Guid.TryParse(userId, out var id) ? db.People.SingleOrDefaultAsync(p => p.Id == id, cancellationToken) : Task.FromResult<Person?>(null);
+        Guid.TryParse(userId, out var id)
+            ? db.People.SingleOrDefaultAsync(p => p.Id == id, cancellationToken)
+            : Task.FromResult<Person?>(null);
 
     public async Task<IdentityResult> CreateAsync(Person user, CancellationToken cancellationToken)
     {
@@ -55,7 +60,8 @@ internal sealed class PersonStore(UmbracellDb db, FirmScope scope) : IUserPasswo
         return Task.CompletedTask;
     }
 
-    public Task<string?> GetNormalizedUserNameAsync(Person user, CancellationToken cancellationToken) => Task.FromResult<string?>(user.NormalizedSignInName);
+    public Task<string?> GetNormalizedUserNameAsync(Person user, CancellationToken cancellationToken) =>
+        Task.FromResult<string?>(user.NormalizedSignInName);
 
     public Task SetNormalizedUserNameAsync(Person user, string? normalizedName, CancellationToken cancellationToken)
     {
@@ -79,9 +85,11 @@ internal sealed class PersonStore(UmbracellDb db, FirmScope scope) : IUserPasswo
         return Task.CompletedTask;
     }
 
-    public Task<string?> GetSecurityStampAsync(Person user, CancellationToken cancellationToken) => Task.FromResult<string?>(user.SecurityStamp);
+    public Task<string?> GetSecurityStampAsync(Person user, CancellationToken cancellationToken) =>
+        Task.FromResult<string?>(user.SecurityStamp);
 
-    public Task<DateTimeOffset?> GetLockoutEndDateAsync(Person user, CancellationToken cancellationToken) => Task.FromResult(user.LockoutEnd);
+    public Task<DateTimeOffset?> GetLockoutEndDateAsync(Person user, CancellationToken cancellationToken) =>
+        Task.FromResult(user.LockoutEnd);
 
     public Task SetLockoutEndDateAsync(Person user, DateTimeOffset? lockoutEnd, CancellationToken cancellationToken)
     {
@@ -89,7 +97,8 @@ internal sealed class PersonStore(UmbracellDb db, FirmScope scope) : IUserPasswo
         return Task.CompletedTask;
     }
 
-    public Task<int> IncrementAccessFailedCountAsync(Person user, CancellationToken cancellationToken) => Task.FromResult(++user.AccessFailedCount);
+    public Task<int> IncrementAccessFailedCountAsync(Person user, CancellationToken cancellationToken) =>
+        Task.FromResult(++user.AccessFailedCount);
 
     public Task ResetAccessFailedCountAsync(Person user, CancellationToken cancellationToken)
     {

@@ -15,7 +15,17 @@ namespace Umbracell.Server.Access;
 public sealed record SignIn([property: Required, MaxLength(200)] string SignInName, [property: Required, MaxLength(200)] string Password);
 
 /// <summary>Who is signed in.</summary>
-public sealed record SessionAnswer(Guid Id, string SignInName, string Title, FirmRole Role, string Firm, string Currency, UnitSystem Units, bool MayEdit, bool MayPrice);
+public sealed record SessionAnswer(
+    Guid Id,
+    string SignInName,
+    string Title,
+    FirmRole Role,
+    string Firm,
+    string Currency,
+    UnitSystem Units,
+    bool MayEdit,
+    bool MayPrice
+);
 
 /// <summary>The units a person reads in.</summary>
 public sealed record UnitsChoice(UnitSystem Units);
@@ -31,12 +41,21 @@ internal static class SessionEndpoints
         session.MapPut("/units", SetUnitsAsync).WithSummary("Choose the units to read in.").RequireAuthorization();
     }
 
-    private static async Task<Results<Ok<SessionAnswer>, ProblemHttpResult>> SignInAsync(SignIn typed, UserManager<Person> people, UmbracellDb db, HttpContext context)
+    private static async Task<Results<Ok<SessionAnswer>, ProblemHttpResult>> SignInAsync(
+        SignIn typed,
+        UserManager<Person> people,
+        UmbracellDb db,
+        HttpContext context
+    )
     {
         var person = await people.FindByNameAsync(typed.SignInName.Trim());
         if (person is not null && await people.IsLockedOutAsync(person))
         {
-            return TypedResults.Problem("Too many wrong passwords. Wait five minutes and try again.", statusCode: 429, title: "Locked for a while");
+            return TypedResults.Problem(
+                "Too many wrong passwords. Wait five minutes and try again.",
+                statusCode: 429,
+                title: "Locked for a while"
+            );
         }
 
         if (person is null || !await people.CheckPasswordAsync(person, typed.Password))
@@ -53,7 +72,8 @@ internal static class SessionEndpoints
         await context.SignInAsync(
             CookieAuthenticationDefaults.AuthenticationScheme,
             Claims.Of(person, CookieAuthenticationDefaults.AuthenticationScheme),
-            new AuthenticationProperties { IsPersistent = true });
+            new AuthenticationProperties { IsPersistent = true }
+        );
         return TypedResults.Ok(await AnswerAsync(person, db));
     }
 
@@ -66,7 +86,11 @@ internal static class SessionEndpoints
         return TypedResults.NoContent();
     }
 
-    private static async Task<Results<NoContent, UnauthorizedHttpResult>> SetUnitsAsync(UnitsChoice choice, UmbracellDb db, ClaimsPrincipal user)
+    private static async Task<Results<NoContent, UnauthorizedHttpResult>> SetUnitsAsync(
+        UnitsChoice choice,
+        UmbracellDb db,
+        ClaimsPrincipal user
+    )
     {
         if (await FindAsync(db, user) is not { } person)
         {
@@ -79,11 +103,23 @@ internal static class SessionEndpoints
     }
 
     private static async Task<Person?> FindAsync(UmbracellDb db, ClaimsPrincipal user) =>
-        Guid.TryParse(user.FindFirstValue(ClaimTypes.NameIdentifier), out var id) ? await db.People.SingleOrDefaultAsync(p => p.Id == id) : null;
+        Guid.TryParse(user.FindFirstValue(ClaimTypes.NameIdentifier), out var id)
+            ? await db.People.SingleOrDefaultAsync(p => p.Id == id)
+            : null;
 
     private static async Task<SessionAnswer> AnswerAsync(Person person, UmbracellDb db)
     {
         var firm = await db.Firms.SingleAsync();
-        return new(person.Id, person.SignInName, person.Title, person.Role, firm.Name, firm.Currency, person.Units, person.Role != FirmRole.Viewer, Claims.Pricing.Contains(person.Role.ToString()));
+        return new(
+            person.Id,
+            person.SignInName,
+            person.Title,
+            person.Role,
+            firm.Name,
+            firm.Currency,
+            person.Units,
+            person.Role != FirmRole.Viewer,
+            Claims.Pricing.Contains(person.Role.ToString())
+        );
     }
 }

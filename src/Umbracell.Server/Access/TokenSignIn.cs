@@ -9,8 +9,13 @@ using Umbracell.Store.Tenancy;
 namespace Umbracell.Server.Access;
 
 /// <summary>Lets a spreadsheet or another program ask with <c>Authorization: Bearer</c> and a firm's token.</summary>
-internal sealed class TokenSignIn(IOptionsMonitor<AuthenticationSchemeOptions> options, ILoggerFactory logger, UrlEncoder encoder, UmbracellDb db, FirmScope scope)
-    : AuthenticationHandler<AuthenticationSchemeOptions>(options, logger, encoder)
+internal sealed class TokenSignIn(
+    IOptionsMonitor<AuthenticationSchemeOptions> options,
+    ILoggerFactory logger,
+    UrlEncoder encoder,
+    UmbracellDb db,
+    FirmScope scope
+) : AuthenticationHandler<AuthenticationSchemeOptions>(options, logger, encoder)
 {
     public const string SchemeName = "Bearer";
 
@@ -31,7 +36,14 @@ internal sealed class TokenSignIn(IOptionsMonitor<AuthenticationSchemeOptions> o
             return AuthenticateResult.Fail("This token is not known.");
         }
 
-        var identity = new ClaimsIdentity([new(ClaimTypes.Role, token.Role.ToString()), new(Claims.Firm, token.FirmId.ToString()), new(Claims.Title, $"API token {token.Name}")], Scheme.Name);
+        var identity = new ClaimsIdentity(
+            [
+                new(ClaimTypes.Role, token.Role.ToString()),
+                new(Claims.Firm, token.FirmId.ToString()),
+                new(Claims.Title, $"API token {token.Name}"),
+            ],
+            Scheme.Name
+        );
         return AuthenticateResult.Success(new(new ClaimsPrincipal(identity), Scheme.Name));
     }
 }

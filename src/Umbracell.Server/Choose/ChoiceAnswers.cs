@@ -12,49 +12,89 @@ namespace Umbracell.Server.Choose;
 /// <summary>Shapes the core's choice for the screens.</summary>
 internal static class ChoiceAnswers
 {
-    public static ChoiceAnswer Of(Choice choice, SectionQuestion bare) => new(
-        [.. choice.Candidates.Select(c => Candidate(c, choice, bare))],
-        choice.Advised?.Id,
-        choice.OtherSchool?.Id,
-        [.. choice.Flips.Select(Flip)],
-        FindingAnswer.All(choice.OfSurface),
-        FigureAnswer.Maybe(choice.Case.Section.SlabTarget?.LeastR.ToFigure() ?? choice.Case.Section.Target?.GreatestU.ToFigure()),
-        choice.Case.Path,
-        [.. choice.Case.Labels.Select(Label)],
-        Practice.QuestionOf(choice.Case.Section.Kind) is { } asked ? Key(asked.ToString()) : null,
-        Practice.QuestionOf(choice.Case.Section.Kind) is { } question ? choice.Case.Practice.Of(question) : School.Either,
-        choice.Advice,
-        [.. choice.Measures.Select(m => new MeasureAnswer(m.Change, FigureAnswer.Of(m.To), m.System))],
-        [.. choice.Alike.Select(a => new AlikeAnswer(a.Input, FigureAnswer.Of(a.At), a.WinnerKind))]);
+    public static ChoiceAnswer Of(Choice choice, SectionQuestion bare) =>
+        new(
+            [.. choice.Candidates.Select(c => Candidate(c, choice, bare))],
+            choice.Advised?.Id,
+            choice.OtherSchool?.Id,
+            [.. choice.Flips.Select(Flip)],
+            FindingAnswer.All(choice.OfSurface),
+            FigureAnswer.Maybe(choice.Case.Section.SlabTarget?.LeastR.ToFigure() ?? choice.Case.Section.Target?.GreatestU.ToFigure()),
+            choice.Case.Path,
+            [.. choice.Case.Labels.Select(Label)],
+            Practice.QuestionOf(choice.Case.Section.Kind) is { } asked ? Key(asked.ToString()) : null,
+            Practice.QuestionOf(choice.Case.Section.Kind) is { } question ? choice.Case.Practice.Of(question) : School.Either,
+            choice.Advice,
+            [.. choice.Measures.Select(m => new MeasureAnswer(m.Change, FigureAnswer.Of(m.To), m.System))],
+            [.. choice.Alike.Select(a => new AlikeAnswer(a.Input, FigureAnswer.Of(a.At), a.WinnerKind))]
+        );
 
-    /// <summary>Whether a candidate is what a surface has. A foam picked on the section's page is the candidate of that foam alone.</summary>
-    public static bool IsChosen(Candidate candidate, Surface surface) => surface.System is { } system
-        ? candidate.Kind == system.Kind && candidate.Section.Foam?.Sheet.Id == surface.SheetSlug
-        : surface.SheetSlug is { } sheet && candidate.Section.Fill is [FoamFill only] && only.Sheet.Id == sheet && candidate.Kind is CandidateKind.OpenCell or CandidateKind.DenseOpenCell or CandidateKind.ClosedCell or CandidateKind.ColdGrade;
+    /// <summary>Whether a candidate is what a surface has. A foam picked on the section's page is the candidate of that foam
+    /// alone.</summary>
+    public static bool IsChosen(Candidate candidate, Surface surface) =>
+        surface.System is { } system
+            ? candidate.Kind == system.Kind && candidate.Section.Foam?.Sheet.Id == surface.SheetSlug
+            : surface.SheetSlug is { } sheet
+                && candidate.Section.Fill is [FoamFill only]
+                && only.Sheet.Id == sheet
+                && candidate.Kind
+                    is CandidateKind.OpenCell
+                        or CandidateKind.DenseOpenCell
+                        or CandidateKind.ClosedCell
+                        or CandidateKind.ColdGrade;
 
     /// <summary>A word as the API spells it.</summary>
     public static string Key(string word) => JsonNamingPolicy.CamelCase.ConvertName(word);
 
-    public static FlipAnswer Flip(FlipPoint flip) => new(
-        flip.Input,
-        FigureAnswer.Of(flip.Now),
-        FigureAnswer.Of(flip.At),
-        FigureAnswer.Of(new(Math.Abs(flip.At.Si - flip.Now.Si), flip.Now.Dimension == Dimension.Temperature ? Dimension.TemperatureDifference : flip.Now.Dimension)),
-        flip.Above,
-        flip.Low,
-        flip.High,
-        flip.Winner,
-        flip.WinnerKind,
-        flip.Cause,
-        flip.Rule,
-        WorkingAnswer.Of(flip.Working));
+    public static FlipAnswer Flip(FlipPoint flip) =>
+        new(
+            flip.Input,
+            FigureAnswer.Of(flip.Now),
+            FigureAnswer.Of(flip.At),
+            FigureAnswer.Of(
+                new(
+                    Math.Abs(flip.At.Si - flip.Now.Si),
+                    flip.Now.Dimension == Dimension.Temperature ? Dimension.TemperatureDifference : flip.Now.Dimension
+                )
+            ),
+            flip.Above,
+            flip.Low,
+            flip.High,
+            flip.Winner,
+            flip.WinnerKind,
+            flip.Cause,
+            flip.Rule,
+            WorkingAnswer.Of(flip.Working)
+        );
 
-    public static IReadOnlyList<CandidateLayer> Layers(SectionCase section) => [.. section.Fill.Select(layer => layer is FoamFill foam
-        ? new CandidateLayer(SectionSketch.KeyOf(layer), foam.Sheet.Name, Key(foam.Sheet.Cell.ToString() + foam.Sheet.Grade), FigureAnswer.Of(layer.Thickness.ToThickness()))
-        : new CandidateLayer(layer.Key, layer is BattFill batt ? batt.Batt.Id : layer.Key, null, FigureAnswer.Of(layer.Thickness.ToThickness())))];
+    public static IReadOnlyList<CandidateLayer> Layers(SectionCase section) =>
+        [
+            .. section.Fill.Select(layer =>
+                layer is FoamFill foam
+                    ? new CandidateLayer(
+                        SectionSketch.KeyOf(layer),
+                        foam.Sheet.Name,
+                        Key(foam.Sheet.Cell.ToString() + foam.Sheet.Grade),
+                        FigureAnswer.Of(layer.Thickness.ToThickness())
+                    )
+                    : new CandidateLayer(
+                        layer.Key,
+                        layer is BattFill batt ? batt.Batt.Id : layer.Key,
+                        null,
+                        FigureAnswer.Of(layer.Thickness.ToThickness())
+                    )
+            ),
+        ];
 
     /// <summary>The system of a candidate as it is kept with a surface.</summary>
-    public static SystemDocument? Kept(Candidate candidate, ChoiceCase choice, string by, DateTimeOffset at, string reason, SystemBefore before)
+    public static SystemDocument? Kept(
+        Candidate candidate,
+        ChoiceCase choice,
+        string by,
+        DateTimeOffset at,
+        string reason,
+        SystemBefore before
+    )
     {
         var overrides = candidate.Findings.Where(f => f.Verdict == Core.Findings.Verdict.Hold).Select(f => f.Rule).ToList();
         return new(
@@ -66,17 +106,20 @@ internal static class ChoiceAnswers
             at,
             overrides,
             reason,
-            before);
+            before
+        );
     }
 
-    private static List<LayerRow> Added(IReadOnlyList<Layer> with, IReadOnlyList<Layer> without) => [.. with.Except(without).Select(l => new LayerRow { Material = l.Material.Id, ThicknessMm = l.Thickness.Millimetres })];
+    private static List<LayerRow> Added(IReadOnlyList<Layer> with, IReadOnlyList<Layer> without) =>
+        [.. with.Except(without).Select(l => new LayerRow { Material = l.Material.Id, ThicknessMm = l.Thickness.Millimetres })];
 
-    private static FillRow Row(FillLayer layer) => layer switch
-    {
-        FoamFill foam => new(FillRowKind.Foam, foam.Sheet.Id, foam.Thickness.Millimetres, foam.TakesRest),
-        BattFill batt => new(FillRowKind.Batt, batt.Batt.Id, batt.Thickness.Millimetres, batt.TakesRest),
-        _ => new(FillRowKind.Slab, layer.Key, layer.Thickness.Millimetres, layer.TakesRest),
-    };
+    private static FillRow Row(FillLayer layer) =>
+        layer switch
+        {
+            FoamFill foam => new(FillRowKind.Foam, foam.Sheet.Id, foam.Thickness.Millimetres, foam.TakesRest),
+            BattFill batt => new(FillRowKind.Batt, batt.Batt.Id, batt.Thickness.Millimetres, batt.TakesRest),
+            _ => new(FillRowKind.Slab, layer.Key, layer.Thickness.Millimetres, layer.TakesRest),
+        };
 
     private static CandidateAnswer Candidate(Candidate c, Choice choice, SectionQuestion bare)
     {
@@ -94,42 +137,70 @@ internal static class ChoiceAnswers
             Worked(c.Installed.Cavity.ToFigure(), null),
             FigureAnswer.Of(c.Installed.Continuous.ToFigure()),
             c.MeetsTarget,
-            c.MeetsTarget || choice.Case.Section.Target is not { } target ? null : FigureAnswer.Of(new(study.WholeU.WattsPerSquareMetreKelvin - target.GreatestU.WattsPerSquareMetreKelvin, Dimension.Transmittance)),
+            c.MeetsTarget || choice.Case.Section.Target is not { } target
+                ? null
+                : FigureAnswer.Of(
+                    new(study.WholeU.WattsPerSquareMetreKelvin - target.GreatestU.WattsPerSquareMetreKelvin, Dimension.Transmittance)
+                ),
             Worked(study.FillPermeance.ToFigure(), study.Workings["foamPermeance"]),
             study.FillClass,
             c.Cost.Working is { } cost ? Worked(cost.Result, cost) : null,
             c.Cost.Missing,
-            FigureAnswer.Of(Figure.Duration(TimeSpan.FromHours(c.Cost.HoursPerSquareMetre * (choice.Case.Facts.Treated?.SquareMetres ?? 1)) + c.Cost.Waits)),
+            FigureAnswer.Of(
+                Figure.Duration(
+                    TimeSpan.FromHours(c.Cost.HoursPerSquareMetre * (choice.Case.Facts.Treated?.SquareMetres ?? 1)) + c.Cost.Waits
+                )
+            ),
             study.Lifts.Sum(plan => plan.Lifts.Count),
             c.Year is { } year ? Dampest(year) : null,
             isFloor ? FigureAnswer.Of(AssemblyState.OfFilled(c.Section).RoomFace.ToFigure()) : null,
             FindingAnswer.All(c.Findings),
             FindingAnswer.All(c.Opinions),
             Condensation.Differ(c.Opinions),
-            [.. c.Scores.Select(s => new ScoreAnswer(s.Part, s.Value, choice.Case.Priorities.ShareOf(s.Part), FigureAnswer.Of(s.Measured), WorkingAnswer.Of(s.Working), FigureAnswer.Of(Figure.Number(s.Value)), FigureAnswer.Of(Figure.Percent(100 * choice.Case.Priorities.ShareOf(s.Part)))))],
+            [
+                .. c.Scores.Select(s => new ScoreAnswer(
+                    s.Part,
+                    s.Value,
+                    choice.Case.Priorities.ShareOf(s.Part),
+                    FigureAnswer.Of(s.Measured),
+                    WorkingAnswer.Of(s.Working),
+                    FigureAnswer.Of(Figure.Number(s.Value)),
+                    FigureAnswer.Of(Figure.Percent(100 * choice.Case.Priorities.ShareOf(s.Part)))
+                )),
+            ],
             c.Total,
             Worked(Figure.Number(c.Total), c.Scores.Count > 0 ? c.TotalWorking(choice.Case.Priorities) : null),
             c.School,
             c.InPractice,
             c.Excluded,
             c.FailsCondensation,
-            SurfaceSections.With(bare, c.Section.Foam, system));
+            SurfaceSections.With(bare, c.Section.Foam, system)
+        );
     }
 
     // The figure is of the place about which the means can tell; where there is none, of the dampest.
     private static DampestAnswer Dampest(MonthlyYear year)
     {
         var place = year.DampestTold ?? year.Dampest;
-        return new(place.Place.Key, Worked(new(place.Greatest, Dimension.RelativeHumidity), place.Working), year.Places.FirstOrDefault(p => p is { Counts: true, Untold: true })?.Place.Key);
+        return new(
+            place.Place.Key,
+            Worked(new(place.Greatest, Dimension.RelativeHumidity), place.Working),
+            year.Places.FirstOrDefault(p => p is { Counts: true, Untold: true })?.Place.Key
+        );
     }
 
     /// <summary>Boards laid with a system outside of what is put in.</summary>
-    public static IEnumerable<CandidateLayer> Boards(SectionCase with, SectionCase without) => with.Outboard.Except(without.Outboard).Concat(with.Inboard.Except(without.Inboard))
-        .Select(l => new CandidateLayer(l.Material.Id, l.Material.Id, null, FigureAnswer.Of(l.Thickness.ToThickness())));
+    public static IEnumerable<CandidateLayer> Boards(SectionCase with, SectionCase without) =>
+        with
+            .Outboard.Except(without.Outboard)
+            .Concat(with.Inboard.Except(without.Inboard))
+            .Select(l => new CandidateLayer(l.Material.Id, l.Material.Id, null, FigureAnswer.Of(l.Thickness.ToThickness())));
 
-    private static WorkedFigure Worked(Figure figure, Core.Findings.Working? working) => new(FigureAnswer.Of(figure), WorkingAnswer.Maybe(working));
+    private static WorkedFigure Worked(Figure figure, Core.Findings.Working? working) =>
+        new(FigureAnswer.Of(figure), WorkingAnswer.Maybe(working));
 
-    private static string Label(LabelRequirement label) => label.Continuous.SquareMetreKelvinsPerWatt > 0
-        ? string.Create(System.Globalization.CultureInfo.InvariantCulture, $"{label.Cavity.UsR:0}+{label.Continuous.UsR:0}")
-        : string.Create(System.Globalization.CultureInfo.InvariantCulture, $"{label.Cavity.UsR:0}");
+    private static string Label(LabelRequirement label) =>
+        label.Continuous.SquareMetreKelvinsPerWatt > 0
+            ? string.Create(System.Globalization.CultureInfo.InvariantCulture, $"{label.Cavity.UsR:0}+{label.Continuous.UsR:0}")
+            : string.Create(System.Globalization.CultureInfo.InvariantCulture, $"{label.Cavity.UsR:0}");
 }

@@ -9,7 +9,11 @@ namespace Umbracell.Server.Choose;
 /// <summary>What a person says of a surface that bears on the choice.</summary>
 internal static class ChoiceFacts
 {
-    private static readonly (string Field, Func<ChoiceFactsDocument, bool> Read, Func<ChoiceFactsDocument, bool, ChoiceFactsDocument> With)[] All =
+    private static readonly (
+        string Field,
+        Func<ChoiceFactsDocument, bool> Read,
+        Func<ChoiceFactsDocument, bool, ChoiceFactsDocument> With
+    )[] All =
     [
         ("unconditioned", f => f.Unconditioned, (f, on) => f with { Unconditioned = on }),
         ("soundAsked", f => f.SoundAsked, (f, on) => f with { SoundAsked = on }),
@@ -50,7 +54,11 @@ internal static class ChoiceFacts
     {
         if (fields.Has("facts"))
         {
-            var named = fields.Raw("facts").Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries).Select(word => (Word: word, Code: WordCatalog.CodeOf("choose.fact", word))).ToList();
+            var named = fields
+                .Raw("facts")
+                .Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries)
+                .Select(word => (Word: word, Code: WordCatalog.CodeOf("choose.fact", word)))
+                .ToList();
             named.Where(n => n.Code is null).ToList().ForEach(n => fields.Fault(new("facts", "unknown", n.Word)));
             facts = All.Aggregate(facts, (said, fact) => fact.With(said, named.Exists(n => n.Code == fact.Field)));
         }

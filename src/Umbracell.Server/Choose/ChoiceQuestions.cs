@@ -17,7 +17,14 @@ namespace Umbracell.Server.Choose;
 internal static class ChoiceQuestions
 {
     /// <summary>What systems are made with beside foam, from the shipped materials.</summary>
-    public static SystemMaterials Materials { get; } = new(ShippedData.Batts, ShippedData.Materials["foam-board"], ShippedData.Materials["foil-board"], ShippedData.Materials["vapour-coat"], ShippedData.Materials["weather-coat"]);
+    public static SystemMaterials Materials { get; } =
+        new(
+            ShippedData.Batts,
+            ShippedData.Materials["foam-board"],
+            ShippedData.Materials["foil-board"],
+            ShippedData.Materials["vapour-coat"],
+            ShippedData.Materials["weather-coat"]
+        );
 
     /// <summary>Prices and speeds of a firm that has entered none: nothing is guessed, the choice then goes without cost.</summary>
     private static readonly Rates NoRates = new()
@@ -35,7 +42,8 @@ internal static class ChoiceQuestions
 
     public static Rates RatesOf(Firm firm) => firm.Rates ?? NoRates;
 
-    public static Practice PracticeOf(Firm firm, Job job) => (firm.Practice ?? new()).With(job.Exceptions?.Schools ?? new Dictionary<PracticeQuestion, School>());
+    public static Practice PracticeOf(Firm firm, Job job) =>
+        (firm.Practice ?? new()).With(job.Exceptions?.Schools ?? new Dictionary<PracticeQuestion, School>());
 
     public static ChoiceCase Of(Surface surface, Job job, Firm firm, LatestReadings readings, Shelf shelf)
     {
@@ -99,19 +107,20 @@ internal static class ChoiceQuestions
     }
 
     /// <summary>The surface without the system chosen for it.</summary>
-    public static Surface Without(Surface surface) => new()
-    {
-        Name = surface.Name,
-        Kind = surface.Kind,
-        Assembly = surface.Assembly,
-        Details = surface.Details,
-        MemberMaterial = surface.MemberMaterial,
-        MemberDepthM = surface.MemberDepthM,
-        MemberSpacingM = surface.MemberSpacingM,
-        MemberShare = surface.MemberShare,
-        FoamAgainst = surface.FoamAgainst,
-        ChoiceFacts = surface.ChoiceFacts,
-    };
+    public static Surface Without(Surface surface) =>
+        new()
+        {
+            Name = surface.Name,
+            Kind = surface.Kind,
+            Assembly = surface.Assembly,
+            Details = surface.Details,
+            MemberMaterial = surface.MemberMaterial,
+            MemberDepthM = surface.MemberDepthM,
+            MemberSpacingM = surface.MemberSpacingM,
+            MemberShare = surface.MemberShare,
+            FoamAgainst = surface.FoamAgainst,
+            ChoiceFacts = surface.ChoiceFacts,
+        };
 
     private static SurfaceFacts Facts(Surface surface, LatestReadings readings)
     {
@@ -128,7 +137,10 @@ internal static class ChoiceQuestions
             Pitch = surface.Shape == ShapeKind.RoofPlane && surface.HasSize ? surface.Pitch : null,
             DoorSpare = details.DoorSpare,
             Treated = takeoff is { OpeningsExceedSurface: false } ? takeoff.Treated : null,
-            ExpectedSubstrate = surface.ExpectedSubstrateC is { } expected ? new(expected) : readings.Of(surface.Id, ReadingKind.SubstrateTemperature) is { } read ? new(read.Value) : null,
+            ExpectedSubstrate =
+                surface.ExpectedSubstrateC is { } expected ? new(expected)
+                : readings.Of(surface.Id, ReadingKind.SubstrateTemperature) is { } read ? new(read.Value)
+                : null,
             HeldAtEnds = details.HeldAtEnds,
             ClearancesAsked = notes.Overlaps([SiteNoteKind.Flue, SiteNoteKind.Light, SiteNoteKind.Wiring]),
             WetOldInsulation = notes.Overlaps([SiteNoteKind.OldInsulation, SiteNoteKind.WetPart]),

@@ -26,17 +26,39 @@ internal static class ChooseEndpoints
     {
         var one = app.MapGroup("/api/surfaces/{id:guid}/choose").WithTags("Choose").RequireAuthorization();
         one.MapGet("", OfSurfaceAsync).WithSummary("The systems of a surface side by side, with reasons and flip points.");
-        one.MapPost("", ChooseAsync).WithSummary("Choose a system; an excluded one only with a written reason.").RequireAuthorization(Claims.MayEdit).ProducesProblem(409);
-        one.MapPost("/back", TakeBackAsync).WithSummary("Take the last choice back.").RequireAuthorization(Claims.MayEdit).ProducesProblem(409);
-        one.MapPatch("/facts", FactsAsync).WithSummary("Change what bears on the choice of a surface.").RequireAuthorization(Claims.MayEdit).ProducesProblem(409);
-        app.MapPost("/api/compute/choice", ComputeAsync).WithTags("Compute").WithSummary("The systems of any surface, with the firm's own sheets, rates and practice.").RequireAuthorization();
-        app.MapGet("/api/jobs/{id:guid}/choose", OfJobAsync).WithTags("Choose").WithSummary("The choice of every surface of a job, one after the other as they are reckoned.").RequireAuthorization();
+        one.MapPost("", ChooseAsync)
+            .WithSummary("Choose a system; an excluded one only with a written reason.")
+            .RequireAuthorization(Claims.MayEdit)
+            .ProducesProblem(409);
+        one.MapPost("/back", TakeBackAsync)
+            .WithSummary("Take the last choice back.")
+            .RequireAuthorization(Claims.MayEdit)
+            .ProducesProblem(409);
+        one.MapPatch("/facts", FactsAsync)
+            .WithSummary("Change what bears on the choice of a surface.")
+            .RequireAuthorization(Claims.MayEdit)
+            .ProducesProblem(409);
+        app.MapPost("/api/compute/choice", ComputeAsync)
+            .WithTags("Compute")
+            .WithSummary("The systems of any surface, with the firm's own sheets, rates and practice.")
+            .RequireAuthorization();
+        app.MapGet("/api/jobs/{id:guid}/choose", OfJobAsync)
+            .WithTags("Choose")
+            .WithSummary("The choice of every surface of a job, one after the other as they are reckoned.")
+            .RequireAuthorization();
     }
 
     private static async Task<Ok<ChoiceAnswer>> ComputeAsync(ChoiceQuestion question, SheetLibrary library, UmbracellDb db)
     {
         var bare = question.Section with { SheetId = null, ThicknessMm = null, Then = null };
-        var asked = ChoiceQuestions.Of(question with { Section = bare }, await db.Firms.AsNoTracking().SingleAsync(), await library.ShelfAsync());
+        var asked = ChoiceQuestions.Of(
+            question with
+            {
+                Section = bare,
+            },
+            await db.Firms.AsNoTracking().SingleAsync(),
+            await library.ShelfAsync()
+        );
         return TypedResults.Ok(ChoiceAnswers.Of(Choice.Of(asked, question.WithFlips ? FlipSearch.All : FlipSearch.None), bare));
     }
 
@@ -46,7 +68,13 @@ internal static class ChooseEndpoints
         return TypedResults.Ok(await AnswerAsync(surface, job, reader, library, db));
     }
 
-    private static async Task<ChoiceOfSurface> AnswerAsync(Surface surface, Job job, SurfaceReader reader, SheetLibrary library, UmbracellDb db)
+    private static async Task<ChoiceOfSurface> AnswerAsync(
+        Surface surface,
+        Job job,
+        SurfaceReader reader,
+        SheetLibrary library,
+        UmbracellDb db
+    )
     {
         var choice = Choice.Of(await CaseAsync(surface, job, reader, library, db));
         var said = surface.ChoiceFacts ?? new();
@@ -62,20 +90,41 @@ internal static class ChooseEndpoints
             surface.System?.Before is not null,
             ChoiceFacts.Asked(said, surface.Kind),
             said.LoadKPa is { } load ? FigureAnswer.Of(new(load * 1000, Dimension.BearingPressure)) : null,
-            Enum.GetValues<ScorePart>().ToDictionary(part => ChoiceAnswers.Key(part.ToString()), part => (job.Priorities ?? Priorities.Even).Weights.GetValueOrDefault(part)),
+            Enum.GetValues<ScorePart>()
+                .ToDictionary(
+                    part => ChoiceAnswers.Key(part.ToString()),
+                    part => (job.Priorities ?? Priorities.Even).Weights.GetValueOrDefault(part)
+                ),
             SchoolIn((await db.Firms.AsNoTracking().SingleAsync()).Practice, surface),
             SchoolIn(job.Exceptions, surface),
             surface.Version,
-            job.Version);
+            job.Version
+        );
     }
 
     private static string SchoolIn(Practice? practice, Surface surface) =>
-        Practice.QuestionOf(surface.Kind) is { } question && practice?.Schools.TryGetValue(question, out var school) == true ? ChoiceAnswers.Key(school.ToString()) : "";
+        Practice.QuestionOf(surface.Kind) is { } question && practice?.Schools.TryGetValue(question, out var school) == true
+            ? ChoiceAnswers.Key(school.ToString())
+            : "";
 
     private static async Task<ChoiceCase> CaseAsync(Surface surface, Job job, SurfaceReader reader, SheetLibrary library, UmbracellDb db) =>
-        ChoiceQuestions.Of(surface, job, await db.Firms.AsNoTracking().SingleAsync(), await reader.ReadingsAsync(job.Id), await library.ShelfAsync());
+        ChoiceQuestions.Of(
+            surface,
+            job,
+            await db.Firms.AsNoTracking().SingleAsync(),
+            await reader.ReadingsAsync(job.Id),
+            await library.ShelfAsync()
+        );
 
-    private static async Task<Ok<ChoiceOfSurface>> ChooseAsync(Guid id, Choosing choosing, SurfaceReader reader, SheetLibrary library, UmbracellDb db, ClaimsPrincipal user, TimeProvider clock)
+    private static async Task<Ok<ChoiceOfSurface>> ChooseAsync(
+        Guid id,
+        Choosing choosing,
+        SurfaceReader reader,
+        SheetLibrary library,
+        UmbracellDb db,
+        ClaimsPrincipal user,
+        TimeProvider clock
+    )
     {
         var (surface, job) = await reader.FindAsync(id);
         if (choosing.Version != surface.Version)
@@ -84,11 +133,17 @@ internal static class ChooseEndpoints
         }
 
         var asked = await CaseAsync(surface, job, reader, library, db);
-        var candidate = Choice.Of(asked, FlipSearch.None).Candidates.FirstOrDefault(c => c.Id == choosing.CandidateId) ?? throw new FieldFaultsException([new("candidateId", "unknown", choosing.CandidateId)]);
+        var candidate =
+            Choice.Of(asked, FlipSearch.None).Candidates.FirstOrDefault(c => c.Id == choosing.CandidateId)
+            ?? throw new FieldFaultsException([new("candidateId", "unknown", choosing.CandidateId)]);
         var reason = (choosing.Reason ?? "").Trim();
         CheckOverride(candidate, reason, user);
         var stamp = Stamp.Of(user, clock);
-        var before = new SystemBefore(surface.SheetSlug, surface.FoamThicknessM, surface.System is { } old ? old with { Before = null } : null);
+        var before = new SystemBefore(
+            surface.SheetSlug,
+            surface.FoamThicknessM,
+            surface.System is { } old ? old with { Before = null } : null
+        );
         surface.SheetSlug = candidate.Section.Foam?.Sheet.Id;
         surface.FoamThicknessM = candidate.Section.Foam?.Thickness.Metres;
         surface.System = ChoiceAnswers.Kept(candidate, asked, stamp.By, stamp.At, reason, before);
@@ -113,7 +168,9 @@ internal static class ChooseEndpoints
 
         if (reason.Length == 0 || reason.Length > LongestReason)
         {
-            throw new FieldFaultsException([new("reason", reason.Length == 0 ? "empty" : "tooLong", reason.Length == 0 ? "" : reason[..40])]);
+            throw new FieldFaultsException([
+                new("reason", reason.Length == 0 ? "empty" : "tooLong", reason.Length == 0 ? "" : reason[..40]),
+            ]);
         }
 
         if (!Claims.Overrides(user))
@@ -122,7 +179,14 @@ internal static class ChooseEndpoints
         }
     }
 
-    private static async Task<Ok<ChoiceOfSurface>> TakeBackAsync(Guid id, Seen seen, SurfaceReader reader, SheetLibrary library, UmbracellDb db, TimeProvider clock)
+    private static async Task<Ok<ChoiceOfSurface>> TakeBackAsync(
+        Guid id,
+        Seen seen,
+        SurfaceReader reader,
+        SheetLibrary library,
+        UmbracellDb db,
+        TimeProvider clock
+    )
     {
         var (surface, job) = await reader.FindAsync(id);
         if (seen.Version != surface.Version)
@@ -132,14 +196,25 @@ internal static class ChooseEndpoints
 
         if (surface.System?.Before is { } before)
         {
-            (surface.SheetSlug, surface.FoamThicknessM, surface.System, surface.ChangedAt) = (before.SheetSlug, before.FoamThicknessM, before.System, clock.GetUtcNow());
+            (surface.SheetSlug, surface.FoamThicknessM, surface.System, surface.ChangedAt) = (
+                before.SheetSlug,
+                before.FoamThicknessM,
+                before.System,
+                clock.GetUtcNow()
+            );
             await db.SaveChangesAsync();
         }
 
         return TypedResults.Ok(await AnswerAsync(surface, job, reader, library, db));
     }
 
-    private static async Task<Ok<ChoiceOfSurface>> FactsAsync(Guid id, TypedEdit edit, SurfaceReader reader, SheetLibrary library, UmbracellDb db)
+    private static async Task<Ok<ChoiceOfSurface>> FactsAsync(
+        Guid id,
+        TypedEdit edit,
+        SurfaceReader reader,
+        SheetLibrary library,
+        UmbracellDb db
+    )
     {
         var (surface, job) = await reader.FindAsync(id);
         if (edit.Version is { } seen && seen != surface.Version)
@@ -163,50 +238,74 @@ internal static class ChooseEndpoints
         List<EnvelopePart> parts = [];
         foreach (var batch in surfaces.Chunk(Math.Max(1, Environment.ProcessorCount)))
         {
-            foreach (var (line, part) in await Task.WhenAll(batch.Select(surface => Task.Run(() => Line(surface, job, firm, readings, shelf)))))
+            foreach (
+                var (line, part) in await Task.WhenAll(batch.Select(surface => Task.Run(() => Line(surface, job, firm, readings, shelf))))
+            )
             {
                 if (part is { } counted)
                 {
                     parts.Add(counted);
                 }
 
-                yield return line with { Envelope = Envelope(parts) };
+                yield return line with
+                {
+                    Envelope = Envelope(parts),
+                };
             }
         }
     }
 
-    private static (ChoiceLine Line, EnvelopePart? Part) Line(Surface surface, Job job, Firm firm, Window.LatestReadings readings, Shelf shelf)
+    private static (ChoiceLine Line, EnvelopePart? Part) Line(
+        Surface surface,
+        Job job,
+        Firm firm,
+        Window.LatestReadings readings,
+        Shelf shelf
+    )
     {
         var asked = ChoiceQuestions.Of(surface, job, firm, readings, shelf);
         var choice = Choice.Of(asked, FlipSearch.Nearest);
         var standing = choice.Candidates.Where(c => !c.Excluded).ToList();
         var second = standing.Find(c => c.Id != choice.Advised?.Id);
-        return (new(
-            surface.Id,
-            surface.Name,
-            choice.OfSurface.Worst() == Verdict.Hold,
-            choice.Advised is { } first ? ChoiceAnswers.Key(first.Kind.ToString()) : null,
-            choice.Advice,
-            choice.Advised is { } advised ? ChoiceAnswers.Layers(advised.Section) : [],
-            choice.Advised?.Total ?? 0,
-            second is null ? null : ChoiceAnswers.Key(second.Kind.ToString()),
-            second?.Total ?? 0,
-            standing.Count,
-            choice.Candidates.Count - standing.Count,
-            choice.Advised?.MeetsTarget ?? false,
-            choice.Advised?.Cost.Working is { } cost ? FigureAnswer.Of(cost.Result) : null,
-            choice.Candidates.Any(c => ChoiceAnswers.IsChosen(c, surface)),
-            choice.Flips.Select(ChoiceAnswers.Flip).FirstOrDefault(),
-            null), Part(surface, job, asked, shelf));
+        return (
+            new(
+                surface.Id,
+                surface.Name,
+                choice.OfSurface.Worst() == Verdict.Hold,
+                choice.Advised is { } first ? ChoiceAnswers.Key(first.Kind.ToString()) : null,
+                choice.Advice,
+                choice.Advised is { } advised ? ChoiceAnswers.Layers(advised.Section) : [],
+                choice.Advised?.Total ?? 0,
+                second is null ? null : ChoiceAnswers.Key(second.Kind.ToString()),
+                second?.Total ?? 0,
+                standing.Count,
+                choice.Candidates.Count - standing.Count,
+                choice.Advised?.MeetsTarget ?? false,
+                choice.Advised?.Cost.Working is { } cost ? FigureAnswer.Of(cost.Result) : null,
+                choice.Candidates.Any(c => ChoiceAnswers.IsChosen(c, surface)),
+                choice.Flips.Select(ChoiceAnswers.Flip).FirstOrDefault(),
+                null
+            ),
+            Part(surface, job, asked, shelf)
+        );
     }
 
-    private static EnvelopeAnswer? Envelope(List<EnvelopePart> parts) => EnvelopeTradeOff.Of(parts) is { } sum
-        ? new(FigureAnswer.Of(new(sum.Loss, Dimension.HeatLoss)), FigureAnswer.Of(new(sum.Allowed, Dimension.HeatLoss)), sum.Meets, parts.Count)
-        : null;
+    private static EnvelopeAnswer? Envelope(List<EnvelopePart> parts) =>
+        EnvelopeTradeOff.Of(parts) is { } sum
+            ? new(
+                FigureAnswer.Of(new(sum.Loss, Dimension.HeatLoss)),
+                FigureAnswer.Of(new(sum.Allowed, Dimension.HeatLoss)),
+                sum.Meets,
+                parts.Count
+            )
+            : null;
 
     // The whole envelope is summed over what is chosen; an undecided surface does not count.
     private static EnvelopePart? Part(Surface surface, Job job, ChoiceCase asked, Shelf shelf) =>
-        asked.Section.Target is { } target && asked.Facts is { Treated: { } area, Conditioned: true } && SurfaceSections.Of(surface, job) is { } question && SectionQuestions.TryU(question, shelf) is { } u
+        asked.Section.Target is { } target
+        && asked.Facts is { Treated: { } area, Conditioned: true }
+        && SurfaceSections.Of(surface, job) is { } question
+        && SectionQuestions.TryU(question, shelf) is { } u
             ? new(u, target.GreatestU, area)
             : null;
 }

@@ -32,7 +32,12 @@ public sealed record FirmAnswer(string Name, string Currency, RatesAnswer? Rates
 /// <param name="Materials">Boards, batts and coats.</param>
 /// <param name="Work">Hours, days, shares and paces.</param>
 /// <param name="ProfitIsMarkup">Whether profit is a share of the cost, not of the price.</param>
-public sealed record RatesAnswer(IReadOnlyList<RateAnswer> Sets, IReadOnlyList<RateAnswer> Materials, IReadOnlyList<RateAnswer> Work, bool ProfitIsMarkup);
+public sealed record RatesAnswer(
+    IReadOnlyList<RateAnswer> Sets,
+    IReadOnlyList<RateAnswer> Materials,
+    IReadOnlyList<RateAnswer> Work,
+    bool ProfitIsMarkup
+);
 
 internal static class FirmEndpoints
 {
@@ -40,9 +45,13 @@ internal static class FirmEndpoints
 
     private static readonly FigureRange Pace = new(0.1, 100_000, Dimension.Number);
 
-    private static readonly FigureRange Day = new(1, 24, Dimension.Number), Share = new(0, 95, Dimension.Percent), Kilowatts = new(0, 1e6, Dimension.Power), Trailer = new(0, 40_000, Dimension.Mass);
+    private static readonly FigureRange Day = new(1, 24, Dimension.Number),
+        Share = new(0, 95, Dimension.Percent),
+        Kilowatts = new(0, 1e6, Dimension.Power),
+        Trailer = new(0, 40_000, Dimension.Mass);
 
-    private static readonly FigureRange HotRoom = new(15, 60, Dimension.Temperature), HotRoomLoss = new(0, 1000, Dimension.HeatLoss);
+    private static readonly FigureRange HotRoom = new(15, 60, Dimension.Temperature),
+        HotRoomLoss = new(0, 1000, Dimension.HeatLoss);
 
     private static readonly FigureRange Hours = new(0, 40, Dimension.Number);
 
@@ -82,8 +91,14 @@ internal static class FirmEndpoints
 
     public static void MapFirm(this IEndpointRouteBuilder app)
     {
-        app.MapGet("/api/firm", AnswerAsync).WithTags("Firm").WithSummary("The firm's practice, and its rates for those who price.").RequireAuthorization();
-        app.MapPatch("/api/firm", ChangeAsync).WithTags("Firm").WithSummary("Change typed rates, or the school followed in a question.").RequireAuthorization(Claims.MayPrice);
+        app.MapGet("/api/firm", AnswerAsync)
+            .WithTags("Firm")
+            .WithSummary("The firm's practice, and its rates for those who price.")
+            .RequireAuthorization();
+        app.MapPatch("/api/firm", ChangeAsync)
+            .WithTags("Firm")
+            .WithSummary("Change typed rates, or the school followed in a question.")
+            .RequireAuthorization(Claims.MayPrice);
     }
 
     private static async Task<Ok<FirmAnswer>> AnswerAsync(UmbracellDb db, SheetLibrary library, ClaimsPrincipal person)
@@ -109,20 +124,40 @@ internal static class FirmEndpoints
 
         foreach (var id in MaterialIds)
         {
-            fields.QuantityOrBlank("material:" + id, Price, value => rates = rates with { MaterialPrice = With(rates.MaterialPrice, id, value) });
+            fields.QuantityOrBlank(
+                "material:" + id,
+                Price,
+                value => rates = rates with { MaterialPrice = With(rates.MaterialPrice, id, value) }
+            );
         }
 
         fields.Text("currency", 12, required: false, text => firm.Currency = text);
         fields.YesNo("profitIsMarkup", yes => rates = rates with { ProfitIsMarkup = yes == true });
         JobChoosing.Schools(fields, firm.Practice, practice => firm.Practice = practice);
-        fields.ThrowIfFaulty(["currency", "profitIsMarkup", .. Work.Select(w => w.Field), .. sheets.Keys.Select(id => "set:" + id), .. MaterialIds.Select(id => "material:" + id), .. Enum.GetNames<PracticeQuestion>().Select(q => "practice" + q)]);
+        fields.ThrowIfFaulty([
+            "currency",
+            "profitIsMarkup",
+            .. Work.Select(w => w.Field),
+            .. sheets.Keys.Select(id => "set:" + id),
+            .. MaterialIds.Select(id => "material:" + id),
+            .. Enum.GetNames<PracticeQuestion>().Select(q => "practice" + q),
+        ]);
         firm.Rates = rates;
         await db.SaveChangesAsync();
         return TypedResults.Ok(Of(firm, sheets));
     }
 
     private static IEnumerable<string> MaterialIds =>
-        [.. ShippedData.Batts.Select(b => b.Id), .. new[] { ChoiceQuestions.Materials.Board, ChoiceQuestions.Materials.FacedBoard, ChoiceQuestions.Materials.VapourCoat, ChoiceQuestions.Materials.WeatherCoat }.Select(m => m.Id)];
+        [
+            .. ShippedData.Batts.Select(b => b.Id),
+            .. new[]
+            {
+                ChoiceQuestions.Materials.Board,
+                ChoiceQuestions.Materials.FacedBoard,
+                ChoiceQuestions.Materials.VapourCoat,
+                ChoiceQuestions.Materials.WeatherCoat,
+            }.Select(m => m.Id),
+        ];
 
     private static Dictionary<string, double> With(IReadOnlyDictionary<string, double> prices, string id, double? price)
     {
@@ -143,11 +178,22 @@ internal static class FirmEndpoints
             firm.Name,
             firm.Currency,
             new(
-                [.. sheets.Values.OrderBy(s => s.Cell).ThenBy(s => s.Name, StringComparer.Ordinal).Select(s => new RateAnswer("set:" + s.Id, s.Name, Money(rates.PriceOf(s))))],
+                [
+                    .. sheets
+                        .Values.OrderBy(s => s.Cell)
+                        .ThenBy(s => s.Name, StringComparer.Ordinal)
+                        .Select(s => new RateAnswer("set:" + s.Id, s.Name, Money(rates.PriceOf(s)))),
+                ],
                 [.. MaterialIds.Select(id => new RateAnswer("material:" + id, id, Money(rates.PriceOf(id, null))))],
                 [.. Work.Select(w => new RateAnswer(w.Field, "", FigureAnswer.Of(new(w.Read(rates), w.Range.Dimension))))],
-                rates.ProfitIsMarkup),
-            Enum.GetValues<PracticeQuestion>().ToDictionary(q => ChoiceAnswers.Key(q.ToString()), q => firm.Practice?.Schools.TryGetValue(q, out var school) == true ? ChoiceAnswers.Key(school.ToString()) : ""));
+                rates.ProfitIsMarkup
+            ),
+            Enum.GetValues<PracticeQuestion>()
+                .ToDictionary(
+                    q => ChoiceAnswers.Key(q.ToString()),
+                    q => firm.Practice?.Schools.TryGetValue(q, out var school) == true ? ChoiceAnswers.Key(school.ToString()) : ""
+                )
+        );
     }
 
     private static FigureAnswer? Money(double? price) => price is { } known ? FigureAnswer.Of(new(known, Dimension.Money)) : null;

@@ -11,14 +11,23 @@ internal static class JobChoosing
     private static readonly FigureRange Weight = new(0, 5, Dimension.Number);
 
     public static IReadOnlyList<string> Fields { get; } =
-        ["targetPath", .. Enum.GetNames<ScorePart>().Select(part => "weight" + part), .. Enum.GetNames<PracticeQuestion>().Select(question => "practice" + question)];
+    [
+        "targetPath",
+        .. Enum.GetNames<ScorePart>().Select(part => "weight" + part),
+        .. Enum.GetNames<PracticeQuestion>().Select(question => "practice" + question),
+    ];
 
     public static void Take(TypedFields fields, Job job)
     {
         fields.Choice<TargetPath>("targetPath", path => job.TargetPath = path);
         foreach (var part in Enum.GetValues<ScorePart>())
         {
-            fields.Quantity("weight" + part, Weight, value => job.Priorities = new(new Dictionary<ScorePart, double>((job.Priorities ?? Priorities.Even).Weights) { [part] = value }));
+            fields.Quantity(
+                "weight" + part,
+                Weight,
+                value =>
+                    job.Priorities = new(new Dictionary<ScorePart, double>((job.Priorities ?? Priorities.Even).Weights) { [part] = value })
+            );
         }
 
         Schools(fields, job.Exceptions, practice => job.Exceptions = practice);
@@ -30,16 +39,24 @@ internal static class JobChoosing
         var schools = new Dictionary<PracticeQuestion, School>(kept?.Schools ?? new Dictionary<PracticeQuestion, School>());
         foreach (var question in Enum.GetValues<PracticeQuestion>())
         {
-            fields.Known("practice" + question, typed => typed.Length == 0 || (Enum.TryParse<School>(typed, ignoreCase: true, out var school) && Enum.IsDefined(school) && !char.IsDigit(typed[0])), typed =>
-            {
-                schools.Remove(question);
-                if (typed.Length > 0)
+            fields.Known(
+                "practice" + question,
+                typed =>
+                    typed.Length == 0
+                    || (
+                        Enum.TryParse<School>(typed, ignoreCase: true, out var school) && Enum.IsDefined(school) && !char.IsDigit(typed[0])
+                    ),
+                typed =>
                 {
-                    schools[question] = Enum.Parse<School>(typed, ignoreCase: true);
-                }
+                    schools.Remove(question);
+                    if (typed.Length > 0)
+                    {
+                        schools[question] = Enum.Parse<School>(typed, ignoreCase: true);
+                    }
 
-                keep(new() { Schools = schools });
-            });
+                    keep(new() { Schools = schools });
+                }
+            );
         }
     }
 }

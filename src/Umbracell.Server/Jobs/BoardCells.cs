@@ -12,22 +12,45 @@ internal static class BoardCells
     /// <param name="row">The surface.</param>
     /// <param name="pricedSets">Sets of the way it will be sprayed.</param>
     /// <param name="priceChanged">Whether the newest bid was made with other figures for it.</param>
-    public static IReadOnlyList<BoardCell> Of(SurfaceStudy row, double pricedSets, bool priceChanged) => [Survey(row), Choose(row), Section(row), Sets(row, pricedSets, priceChanged), Window(row)];
+    public static IReadOnlyList<BoardCell> Of(SurfaceStudy row, double pricedSets, bool priceChanged) =>
+        [Survey(row), Choose(row), Section(row), Sets(row, pricedSets, priceChanged), Window(row)];
 
     private static BoardCell Survey(SurfaceStudy row)
     {
         var worst = row.Survey[0];
-        var figures = row.Takeoff is { } takeoff ? new Dictionary<string, FigureAnswer> { ["area"] = FigureAnswer.Of(takeoff.Treated.ToFigure()) } : [];
-        var missing = row.Survey.Where(f => f.Words.ContainsKey("blocks")).Select(f => new MissingAnswer(f.Rule, f.Case, f.Words["blocks"])).ToList();
+        var figures = row.Takeoff is { } takeoff
+            ? new Dictionary<string, FigureAnswer> { ["area"] = FigureAnswer.Of(takeoff.Treated.ToFigure()) }
+            : [];
+        var missing = row
+            .Survey.Where(f => f.Words.ContainsKey("blocks"))
+            .Select(f => new MissingAnswer(f.Rule, f.Case, f.Words["blocks"]))
+            .ToList();
 
         // A hold says its word; what is merely wanted stands beside the area.
-        return new(Stage.Survey, worst.Verdict, worst.Verdict == Verdict.Hold ? $"{worst.Rule}.{worst.Case}" : "area", figures, Missing: missing);
+        return new(
+            Stage.Survey,
+            worst.Verdict,
+            worst.Verdict == Verdict.Hold ? $"{worst.Rule}.{worst.Case}" : "area",
+            figures,
+            Missing: missing
+        );
     }
 
-    private static BoardCell Choose(SurfaceStudy row) => row.Surface.System is { } system
-        ? new(Stage.Choose, system.Overrides.Count > 0 ? Verdict.Care : null, "candidate." + ChoiceAnswers.Key(system.Kind.ToString()), new Dictionary<string, FigureAnswer>())
+    private static BoardCell Choose(SurfaceStudy row) =>
+        row.Surface.System is { } system
+            ? new(
+                Stage.Choose,
+                system.Overrides.Count > 0 ? Verdict.Care : null,
+                "candidate." + ChoiceAnswers.Key(system.Kind.ToString()),
+                new Dictionary<string, FigureAnswer>()
+            )
         : row.Sheet is { } sheet
-        ? new(Stage.Choose, null, $"{(sheet.Cell == CellStructure.Open ? "open" : "closed")}{sheet.Grade}", new Dictionary<string, FigureAnswer>())
+            ? new(
+                Stage.Choose,
+                null,
+                $"{(sheet.Cell == CellStructure.Open ? "open" : "closed")}{sheet.Grade}",
+                new Dictionary<string, FigureAnswer>()
+            )
         : new(Stage.Choose, null, "none", new Dictionary<string, FigureAnswer>());
 
     private static BoardCell Section(SurfaceStudy row)
@@ -38,17 +61,29 @@ internal static class BoardCells
             return new(Stage.Section, unrated ? Verdict.Hold : null, unrated ? "unrated" : "none", new Dictionary<string, FigureAnswer>());
         }
 
-        return new(Stage.Section, section.Findings.Concat(row.Year?.Findings ?? []).Worst(), "thickness", new Dictionary<string, FigureAnswer>
-        {
-            ["thickness"] = FigureAnswer.Of(section.Case.FillThickness.ToThickness()),
-            ["foamR"] = FigureAnswer.Of(section.FillR.ToFigure()),
-        });
+        return new(
+            Stage.Section,
+            section.Findings.Concat(row.Year?.Findings ?? []).Worst(),
+            "thickness",
+            new Dictionary<string, FigureAnswer>
+            {
+                ["thickness"] = FigureAnswer.Of(section.Case.FillThickness.ToThickness()),
+                ["foamR"] = FigureAnswer.Of(section.FillR.ToFigure()),
+            }
+        );
     }
 
     // In the cold the sets are those of the way it will be sprayed, as in the bid.
-    private static BoardCell Sets(SurfaceStudy row, double pricedSets, bool priceChanged) => row.Sets is not null
-        ? new(Stage.Sets, row.AllSets.SelectMany(one => one.Sets.Findings).Worst(), "sets", new Dictionary<string, FigureAnswer> { ["sets"] = FigureAnswer.Of(new(pricedSets, Dimension.Sets)) }, priceChanged)
-        : new(Stage.Sets, null, "none", new Dictionary<string, FigureAnswer>());
+    private static BoardCell Sets(SurfaceStudy row, double pricedSets, bool priceChanged) =>
+        row.Sets is not null
+            ? new(
+                Stage.Sets,
+                row.AllSets.SelectMany(one => one.Sets.Findings).Worst(),
+                "sets",
+                new Dictionary<string, FigureAnswer> { ["sets"] = FigureAnswer.Of(new(pricedSets, Dimension.Sets)) },
+                priceChanged
+            )
+            : new(Stage.Sets, null, "none", new Dictionary<string, FigureAnswer>());
 
     private static BoardCell Window(SurfaceStudy row)
     {
@@ -64,6 +99,12 @@ internal static class BoardCells
             figures["measured"] = FigureAnswer.Of(measured);
         }
 
-        return new(Stage.Window, gate.Verdict, worst.Verdict == Verdict.Clear ? "now" : $"{worst.Rule}.{worst.Case}", figures, gate.Findings.Any(f => f.Rule == "age"));
+        return new(
+            Stage.Window,
+            gate.Verdict,
+            worst.Verdict == Verdict.Clear ? "now" : $"{worst.Rule}.{worst.Case}",
+            figures,
+            gate.Findings.Any(f => f.Rule == "age")
+        );
     }
 }

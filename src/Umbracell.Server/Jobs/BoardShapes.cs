@@ -22,7 +22,14 @@ public enum Stage
 /// <param name="Figures">Figures of the cell by name.</param>
 /// <param name="Stale">What it stands on has aged or changed.</param>
 /// <param name="Missing">Survey: what is still wanted, each with the stages it blocks.</param>
-public sealed record BoardCell(Stage Stage, Verdict? Verdict, string Word, IReadOnlyDictionary<string, FigureAnswer> Figures, bool Stale = false, IReadOnlyList<MissingAnswer>? Missing = null);
+public sealed record BoardCell(
+    Stage Stage,
+    Verdict? Verdict,
+    string Word,
+    IReadOnlyDictionary<string, FigureAnswer> Figures,
+    bool Stale = false,
+    IReadOnlyList<MissingAnswer>? Missing = null
+);
 
 /// <summary>Something a survey still wants.</summary>
 public sealed record MissingAnswer(string Rule, string Case, string Blocks);
@@ -31,14 +38,44 @@ public sealed record MissingAnswer(string Rule, string Case, string Blocks);
 public sealed record SketchLayer(string Key, double ThicknessMm);
 
 /// <summary>A row of the board.</summary>
-public sealed record BoardRow(Guid Id, string Name, SurfaceKind Kind, CellStructure? Cell, string? Sheet, Verdict Worst, IReadOnlyList<SketchLayer> Sketch, IReadOnlyList<BoardCell> Cells);
+public sealed record BoardRow(
+    Guid Id,
+    string Name,
+    SurfaceKind Kind,
+    CellStructure? Cell,
+    string? Sheet,
+    Verdict Worst,
+    IReadOnlyList<SketchLayer> Sketch,
+    IReadOnlyList<BoardCell> Cells
+);
 
 /// <summary>What the columns add up to.</summary>
-public sealed record BoardFeet(int Surfaces, FigureAnswer Area, int ToChoose, int ShortOfTarget, FigureAnswer Sets, int MayBeSprayedNow, int Held, FigureAnswer? Cost, FigureAnswer? Price);
+public sealed record BoardFeet(
+    int Surfaces,
+    FigureAnswer Area,
+    int ToChoose,
+    int ShortOfTarget,
+    FigureAnswer Sets,
+    int MayBeSprayedNow,
+    int Held,
+    FigureAnswer? Cost,
+    FigureAnswer? Price
+);
 
 /// <summary>A job as the screens' heads show it, with its own values in SI and printed.</summary>
-public sealed record JobAnswer(Guid Id, string Name, string Crew, string ClimateZone, string TargetSetId, IReadOnlyDictionary<string, FigureAnswer> Figures,
-    string? PlaceId, int? HumidityClass, IReadOnlyList<FigureAnswer> RoomTemps, IReadOnlyList<FigureAnswer> RoomHumidities, uint Version);
+public sealed record JobAnswer(
+    Guid Id,
+    string Name,
+    string Crew,
+    string ClimateZone,
+    string TargetSetId,
+    IReadOnlyDictionary<string, FigureAnswer> Figures,
+    string? PlaceId,
+    int? HumidityClass,
+    IReadOnlyList<FigureAnswer> RoomTemps,
+    IReadOnlyList<FigureAnswer> RoomHumidities,
+    uint Version
+);
 
 /// <summary>The board of a job: everything it shows in one answer.</summary>
 public sealed record BoardAnswer(JobAnswer Job, IReadOnlyList<BoardRow> Rows, BoardFeet Feet);

@@ -23,25 +23,66 @@ namespace Umbracell.Server.Jobs;
 
 internal static class JobEndpoints
 {
-    private static readonly string[] Fields = ["name", "crew", "climateZone", "targetSet", "indoorTemp", "indoorHumidity", "outdoorTemp", "outdoorHumidity", "summerIndoorTemp", "summerIndoorHumidity", "summerOutdoorTemp", "summerOutdoorHumidity", "height", "place", "humidityClass", "roomTemps", "roomHumidities", "altitude", "risk", .. JobChoosing.Fields, .. JobPricing.Fields];
+    private static readonly string[] Fields =
+    [
+        "name",
+        "crew",
+        "climateZone",
+        "targetSet",
+        "indoorTemp",
+        "indoorHumidity",
+        "outdoorTemp",
+        "outdoorHumidity",
+        "summerIndoorTemp",
+        "summerIndoorHumidity",
+        "summerOutdoorTemp",
+        "summerOutdoorHumidity",
+        "height",
+        "place",
+        "humidityClass",
+        "roomTemps",
+        "roomHumidities",
+        "altitude",
+        "risk",
+        .. JobChoosing.Fields,
+        .. JobPricing.Fields,
+    ];
 
     public static void MapJobs(this IEndpointRouteBuilder app)
     {
         var jobs = app.MapGroup("/api/jobs").WithTags("Jobs").RequireAuthorization();
         jobs.MapGet("", ListAsync).WithSummary("The firm's jobs, newest first.");
         jobs.MapPost("", CreateAsync).WithSummary("A new job from typed fields.").RequireAuthorization(Claims.MayEdit);
-        jobs.MapPatch("/{id:guid}", ChangeAsync).WithSummary("Change typed fields of a job.").RequireAuthorization(Claims.MayEdit).ProducesProblem(409);
+        jobs.MapPatch("/{id:guid}", ChangeAsync)
+            .WithSummary("Change typed fields of a job.")
+            .RequireAuthorization(Claims.MayEdit)
+            .ProducesProblem(409);
         jobs.MapGet("/{id:guid}/board", BoardAsync).WithSummary("The board: every surface at every stage.");
     }
 
-    private static async Task<Ok<List<JobCard>>> ListAsync(UmbracellDb db, SurfaceReader reader, SheetLibrary library, CrewYields crews, TimeProvider clock)
+    private static async Task<Ok<List<JobCard>>> ListAsync(
+        UmbracellDb db,
+        SurfaceReader reader,
+        SheetLibrary library,
+        CrewYields crews,
+        TimeProvider clock
+    )
     {
         var cards = new List<JobCard>();
         foreach (var job in await db.Jobs.AsNoTracking().OrderByDescending(j => j.CreatedAt).Take(200).ToListAsync())
         {
             var study = await JobStudy.OfAsync(job, reader, library, crews, clock);
             var worst = study.Rows.Select(WorstOf).ToList();
-            cards.Add(new(Answer(job), study.Rows.Count, FigureAnswer.Of(AreaOf(study).ToFigure()), worst.Count(v => v == Verdict.Hold), worst.Count(v => v == Verdict.Care), worst.Count(v => v == Verdict.Clear)));
+            cards.Add(
+                new(
+                    Answer(job),
+                    study.Rows.Count,
+                    FigureAnswer.Of(AreaOf(study).ToFigure()),
+                    worst.Count(v => v == Verdict.Hold),
+                    worst.Count(v => v == Verdict.Care),
+                    worst.Count(v => v == Verdict.Clear)
+                )
+            );
         }
 
         return TypedResults.Ok(cards);
@@ -55,7 +96,14 @@ internal static class JobEndpoints
             fields.Fault(new("name", "empty", ""));
         }
 
-        var job = new Job { Id = Guid.NewGuid(), Name = "", ClimateZone = "5A", TargetSetId = edit.Units == UnitSystem.Metric ? "metric-sample" : "iecc-2021", CreatedAt = clock.GetUtcNow() };
+        var job = new Job
+        {
+            Id = Guid.NewGuid(),
+            Name = "",
+            ClimateZone = "5A",
+            TargetSetId = edit.Units == UnitSystem.Metric ? "metric-sample" : "iecc-2021",
+            CreatedAt = clock.GetUtcNow(),
+        };
         Take(fields, job, await OwnPlacesAsync(db), await OwnTargetsAsync(db));
         db.Jobs.Add(job);
         await db.SaveChangesAsync();
@@ -78,11 +126,26 @@ internal static class JobEndpoints
     private static async Task<Ok<BoardAnswer>> BoardAsync(Guid id, PriceReader prices, ClaimsPrincipal person)
     {
         var (study, bid) = await prices.BidAsync(id);
-        var kept = await prices.Db.Bids.AsNoTracking().Where(b => b.JobId == id).OrderByDescending(b => b.MadeAt).Select(b => b.Document).FirstOrDefaultAsync();
+        var kept = await prices
+            .Db.Bids.AsNoTracking()
+            .Where(b => b.JobId == id)
+            .OrderByDescending(b => b.MadeAt)
+            .Select(b => b.Document)
+            .FirstOrDefaultAsync();
         var changed = kept is null ? [] : PriceAnswers.ChangedSince(kept, bid);
         var sets = bid.Surfaces.ToDictionary(s => s.Row.Surface.Id, s => s.Priced.Foams.Sum(f => f.Sets));
-        var rows = study.Rows.Select(row => new BoardRow(
-            row.Surface.Id, row.Surface.Name, row.Surface.Kind, row.Sheet?.Cell, row.Sheet?.Name, WorstOf(row), SectionSketch.Of(row.Section?.Case ?? row.Bare), BoardCells.Of(row, sets.GetValueOrDefault(row.Surface.Id), changed.Contains(row.Surface.Name)))).ToList();
+        var rows = study
+            .Rows.Select(row => new BoardRow(
+                row.Surface.Id,
+                row.Surface.Name,
+                row.Surface.Kind,
+                row.Sheet?.Cell,
+                row.Sheet?.Name,
+                WorstOf(row),
+                SectionSketch.Of(row.Section?.Case ?? row.Bare),
+                BoardCells.Of(row, sets.GetValueOrDefault(row.Surface.Id), changed.Contains(row.Surface.Name))
+            ))
+            .ToList();
         var feet = new BoardFeet(
             rows.Count,
             FigureAnswer.Of(AreaOf(study).ToFigure()),
@@ -92,27 +155,43 @@ internal static class JobEndpoints
             study.Rows.Count(r => r.Gate is { Verdict: not Verdict.Hold }),
             rows.Count(r => r.Worst == Verdict.Hold),
             Money(bid.Bid.Cost),
-            Money(bid.Bid.Price));
+            Money(bid.Bid.Price)
+        );
         return TypedResults.Ok(new BoardAnswer(Answer(study.Job), rows, feet));
 
-        FigureAnswer? Money(double amount) => bid.Bid.Missing.Count > 0 || bid.Surfaces.Count == 0 || !Claims.Prices(person) ? null : FigureAnswer.Of(new(amount, Dimension.Money));
+        FigureAnswer? Money(double amount) =>
+            bid.Bid.Missing.Count > 0 || bid.Surfaces.Count == 0 || !Claims.Prices(person)
+                ? null
+                : FigureAnswer.Of(new(amount, Dimension.Money));
     }
 
     private static Verdict WorstOf(SurfaceStudy row) =>
-        row.Survey.Concat(row.Section?.Findings ?? []).Concat(row.Year?.Findings ?? []).Concat(row.AllSets.SelectMany(one => one.Sets.Findings)).Concat(row.Gate?.Findings ?? []).Worst();
+        row
+            .Survey.Concat(row.Section?.Findings ?? [])
+            .Concat(row.Year?.Findings ?? [])
+            .Concat(row.AllSets.SelectMany(one => one.Sets.Findings))
+            .Concat(row.Gate?.Findings ?? [])
+            .Worst();
 
-    private static Area AreaOf(JobStudy study) => study.Rows.Aggregate(default(Area), (sum, r) => r.Takeoff is { OpeningsExceedSurface: false } t ? sum + t.Treated : sum);
+    private static Area AreaOf(JobStudy study) =>
+        study.Rows.Aggregate(default(Area), (sum, r) => r.Takeoff is { OpeningsExceedSurface: false } t ? sum + t.Treated : sum);
 
-    private static async Task<Dictionary<string, PlaceRow>> OwnPlacesAsync(UmbracellDb db) => await db.Places.ToDictionaryAsync(p => p.Id.ToString());
+    private static async Task<Dictionary<string, PlaceRow>> OwnPlacesAsync(UmbracellDb db) =>
+        await db.Places.ToDictionaryAsync(p => p.Id.ToString());
 
-    private static async Task<Dictionary<string, TargetSetRow>> OwnTargetsAsync(UmbracellDb db) => await db.TargetSets.ToDictionaryAsync(t => t.Id.ToString());
+    private static async Task<Dictionary<string, TargetSetRow>> OwnTargetsAsync(UmbracellDb db) =>
+        await db.TargetSets.ToDictionaryAsync(t => t.Id.ToString());
 
     private static void Take(TypedFields fields, Job job, Dictionary<string, PlaceRow> own, Dictionary<string, TargetSetRow> ownTargets)
     {
         fields.Text("name", 200, required: true, text => job.Name = text);
         fields.Text("crew", 60, required: false, text => job.Crew = text);
         fields.Known("climateZone", ClimateZones.All.Contains, zone => job.ClimateZone = zone);
-        fields.Known("targetSet", id => ShippedData.TargetSets.ContainsKey(id) || ownTargets.ContainsKey(id), id => JobTargets.Set(job, id, ownTargets));
+        fields.Known(
+            "targetSet",
+            id => ShippedData.TargetSets.ContainsKey(id) || ownTargets.ContainsKey(id),
+            id => JobTargets.Set(job, id, ownTargets)
+        );
         fields.Quantity("indoorTemp", FieldRanges.IndoorTemperature, si => job.IndoorC = si);
         fields.Quantity("indoorHumidity", FieldRanges.Humidity, si => job.IndoorRhPct = si);
         fields.Quantity("outdoorTemp", FieldRanges.OutdoorTemperature, si => job.OutdoorC = si);
@@ -121,8 +200,16 @@ internal static class JobEndpoints
         fields.Quantity("summerIndoorHumidity", FieldRanges.Humidity, si => job.SummerIndoorRhPct = si);
         fields.Quantity("summerOutdoorTemp", FieldRanges.OutdoorTemperature, si => job.SummerOutdoorC = si);
         fields.Quantity("summerOutdoorHumidity", FieldRanges.Humidity, si => job.SummerOutdoorRhPct = si);
-        fields.Known("place", id => id.Length == 0 || ShippedData.Places.ContainsKey(id) || own.ContainsKey(id), id => JobPlaces.Set(job, id, own));
-        fields.Known("humidityClass", typed => typed is "" or "1" or "2" or "3" or "4" or "5", typed => job.HumidityClass = typed.Length == 0 ? null : int.Parse(typed, CultureInfo.InvariantCulture));
+        fields.Known(
+            "place",
+            id => id.Length == 0 || ShippedData.Places.ContainsKey(id) || own.ContainsKey(id),
+            id => JobPlaces.Set(job, id, own)
+        );
+        fields.Known(
+            "humidityClass",
+            typed => typed is "" or "1" or "2" or "3" or "4" or "5",
+            typed => job.HumidityClass = typed.Length == 0 ? null : int.Parse(typed, CultureInfo.InvariantCulture)
+        );
         fields.Months("roomTemps", FieldRanges.IndoorTemperature, months => job.RoomMonthsC = months);
         fields.Months("roomHumidities", FieldRanges.Humidity, months => job.RoomMonthsRhPct = months);
         fields.QuantityOrBlank("height", FieldRanges.Height, si => job.HeightM = si);
@@ -154,7 +241,17 @@ internal static class JobEndpoints
         }
 
         return new(
-            job.Id, job.Name, job.Crew, job.ClimateZone, JobTargets.IdOf(job), FigureAnswer.All(figures), JobPlaces.IdOf(job), job.HumidityClass,
-            [.. job.RoomMonthsC.Select(t => FigureAnswer.Of(new(t, Dimension.Temperature)))], [.. job.RoomMonthsRhPct.Select(rh => FigureAnswer.Of(new(rh, Dimension.RelativeHumidity)))], job.Version);
+            job.Id,
+            job.Name,
+            job.Crew,
+            job.ClimateZone,
+            JobTargets.IdOf(job),
+            FigureAnswer.All(figures),
+            JobPlaces.IdOf(job),
+            job.HumidityClass,
+            [.. job.RoomMonthsC.Select(t => FigureAnswer.Of(new(t, Dimension.Temperature)))],
+            [.. job.RoomMonthsRhPct.Select(rh => FigureAnswer.Of(new(rh, Dimension.RelativeHumidity)))],
+            job.Version
+        );
     }
 }

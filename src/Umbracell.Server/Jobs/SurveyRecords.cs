@@ -11,7 +11,8 @@ internal sealed record SurveyRecords(LatestReadings Readings, IReadOnlyList<Join
     private readonly ILookup<Guid?, PreparationRow> _marks = Marks.ToLookup(m => m.SurfaceId);
 
     /// <summary>Joints of a surface that do meet.</summary>
-    public IEnumerable<JointRow> JointsOf(Guid surface) => Joints.Where(j => !j.DoNotMeet && (j.FirstId == surface || j.SecondId == surface));
+    public IEnumerable<JointRow> JointsOf(Guid surface) =>
+        Joints.Where(j => !j.DoNotMeet && (j.FirstId == surface || j.SecondId == surface));
 
     /// <summary>Whether every joint of a surface is solved and ready.</summary>
     public bool JointsReady(Guid surface) => JointsOf(surface).All(row => Shape(row) is { IsSolved: true, Ready: true });
@@ -22,11 +23,19 @@ internal sealed record SurveyRecords(LatestReadings Readings, IReadOnlyList<Join
     /// <summary>Marks of a surface and of the whole job.</summary>
     public IEnumerable<PreparationRow> Of(Guid surface) => _marks[surface].Concat(_marks[null]);
 
-    public static Joint Shape(JointRow row) => new(
-        row.Kind,
-        new Dictionary<ControlLayer, Handover> { [ControlLayer.Water] = row.Water, [ControlLayer.Air] = row.Air, [ControlLayer.Vapour] = row.Vapour, [ControlLayer.Heat] = row.Heat },
-        row.How,
-        row.DoneBy,
-        row.Ready,
-        row.SeenBy);
+    public static Joint Shape(JointRow row) =>
+        new(
+            row.Kind,
+            new Dictionary<ControlLayer, Handover>
+            {
+                [ControlLayer.Water] = row.Water,
+                [ControlLayer.Air] = row.Air,
+                [ControlLayer.Vapour] = row.Vapour,
+                [ControlLayer.Heat] = row.Heat,
+            },
+            row.How,
+            row.DoneBy,
+            row.Ready,
+            row.SeenBy
+        );
 }

@@ -6,11 +6,26 @@ namespace Umbracell.Server.Places;
 /// <summary>The place of a job: one that ships, or one of the firm's own.</summary>
 internal static class JobPlaces
 {
-    public static Place? Of(Job job) => job.OwnPlace is { } own ? Of(own) : job.PlaceId is { } id ? ShippedData.Places.GetValueOrDefault(id) : null;
+    public static Place? Of(Job job) =>
+        job.OwnPlace is { } own ? Of(own)
+        : job.PlaceId is { } id ? ShippedData.Places.GetValueOrDefault(id)
+        : null;
 
     public static string? IdOf(Job job) => job.OwnPlaceId?.ToString() ?? job.PlaceId;
 
-    public static Place Of(PlaceRow own) => new(own.Id.ToString(), own.Name, own.ClimateZone, own.AltitudeM, own.MeanC, own.MeanRhPct, own.HeatingC, own.CoolingC, own.CoolingRhPct, own.Source);
+    public static Place Of(PlaceRow own) =>
+        new(
+            own.Id.ToString(),
+            own.Name,
+            own.ClimateZone,
+            own.AltitudeM,
+            own.MeanC,
+            own.MeanRhPct,
+            own.HeatingC,
+            own.CoolingC,
+            own.CoolingRhPct,
+            own.Source
+        );
 
     /// <summary>Sets a job's place by its id, or none.</summary>
     public static void Set(Job job, string id, IReadOnlyDictionary<string, PlaceRow> own)

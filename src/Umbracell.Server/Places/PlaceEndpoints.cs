@@ -19,17 +19,42 @@ namespace Umbracell.Server.Places;
 
 internal static class PlaceEndpoints
 {
-    private static readonly string[] Fields = ["name", "climateZone", "source", "altitude", "heating", "cooling", "coolingRh", "temps", "humidities"];
+    private static readonly string[] Fields =
+    [
+        "name",
+        "climateZone",
+        "source",
+        "altitude",
+        "heating",
+        "cooling",
+        "coolingRh",
+        "temps",
+        "humidities",
+    ];
 
     public static void MapPlaces(this IEndpointRouteBuilder app)
     {
         var places = app.MapGroup("/api/places").WithTags("Places").RequireAuthorization();
-        places.MapGet("", async (UmbracellDb db) => TypedResults.Ok(await AllAsync(db))).WithSummary("Places that ship and the firm's own, with monthly means and design air.");
+        places
+            .MapGet("", async (UmbracellDb db) => TypedResults.Ok(await AllAsync(db)))
+            .WithSummary("Places that ship and the firm's own, with monthly means and design air.");
         places.MapPost("", AddAsync).WithSummary("A place of the firm's own from typed fields.").RequireAuthorization(Claims.MayEdit);
-        places.MapPost("/weather-file", ReadAsync).WithSummary("A place of the firm's own from an hourly weather file (EPW): means and design air, the hours kept.").RequireAuthorization(Claims.MayEdit)
-            .Accepts<byte[]>("application/octet-stream").WithMetadata(new RequestSizeLimitAttribute(Limits.GridBytes));
-        places.MapPatch("/{id:guid}", ChangeAsync).WithSummary("Change typed fields of a place of the firm's own.").RequireAuthorization(Claims.MayEdit).ProducesProblem(409);
-        places.MapDelete("/{id:guid}", RemoveAsync).WithSummary("Take a place of the firm's own away; one that a job names stays.").RequireAuthorization(Claims.MayEdit).ProducesProblem(409);
+        places
+            .MapPost("/weather-file", ReadAsync)
+            .WithSummary("A place of the firm's own from an hourly weather file (EPW): means and design air, the hours kept.")
+            .RequireAuthorization(Claims.MayEdit)
+            .Accepts<byte[]>("application/octet-stream")
+            .WithMetadata(new RequestSizeLimitAttribute(Limits.GridBytes));
+        places
+            .MapPatch("/{id:guid}", ChangeAsync)
+            .WithSummary("Change typed fields of a place of the firm's own.")
+            .RequireAuthorization(Claims.MayEdit)
+            .ProducesProblem(409);
+        places
+            .MapDelete("/{id:guid}", RemoveAsync)
+            .WithSummary("Take a place of the firm's own away; one that a job names stays.")
+            .RequireAuthorization(Claims.MayEdit)
+            .ProducesProblem(409);
     }
 
     /// <summary>Every place, the firm's own first.</summary>
@@ -46,7 +71,15 @@ internal static class PlaceEndpoints
     {
         var fields = new TypedFields(edit);
         fields.Require("name", "climateZone", "altitude", "heating", "cooling", "coolingRh", "temps", "humidities");
-        var row = new PlaceRow { Id = Guid.NewGuid(), Name = "", ClimateZone = "", MeanC = [], MeanRhPct = [], Source = "" };
+        var row = new PlaceRow
+        {
+            Id = Guid.NewGuid(),
+            Name = "",
+            ClimateZone = "",
+            MeanC = [],
+            MeanRhPct = [],
+            Source = "",
+        };
         Take(fields, row);
         db.Places.Add(row);
         await db.SaveChangesAsync();
@@ -73,7 +106,11 @@ internal static class PlaceEndpoints
         if (await db.Jobs.CountAsync(j => j.OwnPlaceId == id) is > 0 and var jobs)
         {
             var named = string.Create(CultureInfo.InvariantCulture, $"{jobs} {(jobs == 1 ? "job names" : "jobs name")}");
-            return TypedResults.Problem($"{named} this place; give them another first. Nothing was taken away.", statusCode: 409, title: "The place is in use");
+            return TypedResults.Problem(
+                $"{named} this place; give them another first. Nothing was taken away.",
+                statusCode: 409,
+                title: "The place is in use"
+            );
         }
 
         db.Places.Remove(row);
@@ -99,12 +136,23 @@ internal static class PlaceEndpoints
             Source = string.Create(CultureInfo.InvariantCulture, $"hourly weather file, {file.Hours.Count} hours"),
         };
         db.Places.Add(row);
-        db.PlaceHours.Add(new() { PlaceId = row.Id, TempC = [.. file.Hours.Select(h => (float)h.Celsius)], RhPct = [.. file.Hours.Select(h => (float)h.RhPct)] });
+        db.PlaceHours.Add(
+            new()
+            {
+                PlaceId = row.Id,
+                TempC = [.. file.Hours.Select(h => (float)h.Celsius)],
+                RhPct = [.. file.Hours.Select(h => (float)h.RhPct)],
+            }
+        );
         await db.SaveChangesAsync();
-        return TypedResults.Created($"/api/places/{row.Id}", new ReadPlace(Answer(row, hasHours: true), file.Hours.Count, file.Hours.Count(h => !h.IsWhole), file.Filled));
+        return TypedResults.Created(
+            $"/api/places/{row.Id}",
+            new ReadPlace(Answer(row, hasHours: true), file.Hours.Count, file.Hours.Count(h => !h.IsWhole), file.Filled)
+        );
     }
 
-    private static async Task<PlaceRow> FindAsync(Guid id, UmbracellDb db) => await db.Places.FirstOrDefaultAsync(p => p.Id == id) ?? throw new NotFoundException("place");
+    private static async Task<PlaceRow> FindAsync(Guid id, UmbracellDb db) =>
+        await db.Places.FirstOrDefaultAsync(p => p.Id == id) ?? throw new NotFoundException("place");
 
     private static void Take(TypedFields fields, PlaceRow row)
     {
@@ -125,16 +173,21 @@ internal static class PlaceEndpoints
         fields.ThrowIfFaulty(Fields);
 
         // A place without a year would leave its jobs without one.
-        void Months(string field, Core.Quantities.FigureRange range, Action<double[]> take) => fields.Months(field, range, months =>
-        {
-            if (months.Length == YearOfAir.Months)
-            {
-                take(months);
-            }
-            else
-            {
-                fields.Fault(new(field, "months", fields.Raw(field)));
-            }
-        });
+        void Months(string field, Core.Quantities.FigureRange range, Action<double[]> take) =>
+            fields.Months(
+                field,
+                range,
+                months =>
+                {
+                    if (months.Length == YearOfAir.Months)
+                    {
+                        take(months);
+                    }
+                    else
+                    {
+                        fields.Fault(new(field, "months", fields.Raw(field)));
+                    }
+                }
+            );
     }
 }

@@ -16,25 +16,39 @@ namespace Umbracell.Server.Places;
 /// <param name="HasHours">Whether the hours it was reduced from are kept.</param>
 /// <param name="Version">Version; 0 for places that ship.</param>
 public sealed record PlaceAnswer(
-    string Id, string Name, string ClimateZone, string Source, IReadOnlyDictionary<string, FigureAnswer> Figures, IReadOnlyList<FigureAnswer> Temps, IReadOnlyList<FigureAnswer> Humidities, bool Own, bool HasHours, uint Version)
+    string Id,
+    string Name,
+    string ClimateZone,
+    string Source,
+    IReadOnlyDictionary<string, FigureAnswer> Figures,
+    IReadOnlyList<FigureAnswer> Temps,
+    IReadOnlyList<FigureAnswer> Humidities,
+    bool Own,
+    bool HasHours,
+    uint Version
+)
 {
-    internal static PlaceAnswer Of(Place p, bool own = false, bool hasHours = false, uint version = 0) => new(
-        p.Id,
-        p.Name,
-        p.ClimateZone,
-        p.Source,
-        FigureAnswer.All(new Dictionary<string, Figure>
-        {
-            ["altitude"] = new(p.AltitudeM, Dimension.Altitude),
-            ["heating"] = new(p.HeatingC, Dimension.Temperature),
-            ["cooling"] = new(p.CoolingC, Dimension.Temperature),
-            ["coolingRh"] = new(p.CoolingRhPct, Dimension.RelativeHumidity),
-        }),
-        [.. p.MeanC.Select(t => FigureAnswer.Of(new(t, Dimension.Temperature)))],
-        [.. p.MeanRhPct.Select(rh => FigureAnswer.Of(new(rh, Dimension.RelativeHumidity)))],
-        own,
-        hasHours,
-        version);
+    internal static PlaceAnswer Of(Place p, bool own = false, bool hasHours = false, uint version = 0) =>
+        new(
+            p.Id,
+            p.Name,
+            p.ClimateZone,
+            p.Source,
+            FigureAnswer.All(
+                new Dictionary<string, Figure>
+                {
+                    ["altitude"] = new(p.AltitudeM, Dimension.Altitude),
+                    ["heating"] = new(p.HeatingC, Dimension.Temperature),
+                    ["cooling"] = new(p.CoolingC, Dimension.Temperature),
+                    ["coolingRh"] = new(p.CoolingRhPct, Dimension.RelativeHumidity),
+                }
+            ),
+            [.. p.MeanC.Select(t => FigureAnswer.Of(new(t, Dimension.Temperature)))],
+            [.. p.MeanRhPct.Select(rh => FigureAnswer.Of(new(rh, Dimension.RelativeHumidity)))],
+            own,
+            hasHours,
+            version
+        );
 }
 
 /// <summary>A place read from a weather file.</summary>

@@ -43,56 +43,114 @@ internal sealed partial class ProblemMapping(IProblemDetailsService problems, IL
         {
             FieldFaultsException e => Fields(e.Faults),
             QuantityRangeException e => Fields([FieldFault.Of(FieldOf(context, e.ParamName!), e)]),
-            StaleEditException e => new ProblemDetails { Status = 409, Title = "Changed by someone else", Detail = e.Message + " Nothing of yours was written.", Extensions = { ["theirs"] = e.Theirs } },
-            DbUpdateConcurrencyException => new ProblemDetails { Status = 409, Title = "Changed by someone else", Detail = "The record was changed by someone else meanwhile. Nothing of yours was written." },
+            StaleEditException e => new ProblemDetails
+            {
+                Status = 409,
+                Title = "Changed by someone else",
+                Detail = e.Message + " Nothing of yours was written.",
+                Extensions = { ["theirs"] = e.Theirs },
+            },
+            DbUpdateConcurrencyException => new ProblemDetails
+            {
+                Status = 409,
+                Title = "Changed by someone else",
+                Detail = "The record was changed by someone else meanwhile. Nothing of yours was written.",
+            },
             UnreadableFileException e => Unreadable(e),
-            DataFileException e => new ProblemDetails { Status = 400, Title = "The file cannot be taken", Detail = string.Join(" ", e.Faults.Take(8).Select(f => f.ToString())), Extensions = { ["lines"] = e.Faults.Take(50) } },
-            FontsMissingException e => new ProblemDetails { Status = 503, Title = "The document cannot be made", Detail = e.Message },
-            NotFoundException e => new ProblemDetails { Status = 404, Title = "Not found", Detail = e.Message },
+            DataFileException e => new ProblemDetails
+            {
+                Status = 400,
+                Title = "The file cannot be taken",
+                Detail = string.Join(" ", e.Faults.Take(8).Select(f => f.ToString())),
+                Extensions = { ["lines"] = e.Faults.Take(50) },
+            },
+            FontsMissingException e => new ProblemDetails
+            {
+                Status = 503,
+                Title = "The document cannot be made",
+                Detail = e.Message,
+            },
+            NotFoundException e => new ProblemDetails
+            {
+                Status = 404,
+                Title = "Not found",
+                Detail = e.Message,
+            },
             BadHttpRequestException e => Malformed(context, e),
             _ => null,
         };
         if (problem is null)
         {
             logger.LogError(exception, "Unhandled failure on {Path}", context.Request.Path);
-            problem = new() { Status = 500, Title = "Something failed here", Detail = "The server failed on this request. Nothing was written; what you typed is still on your screen." };
+            problem = new()
+            {
+                Status = 500,
+                Title = "Something failed here",
+                Detail = "The server failed on this request. Nothing was written; what you typed is still on your screen.",
+            };
         }
 
         context.Response.StatusCode = problem.Status ?? 500;
-        return await problems.TryWriteAsync(new() { HttpContext = context, ProblemDetails = problem, Exception = exception });
+        return await problems.TryWriteAsync(
+            new()
+            {
+                HttpContext = context,
+                ProblemDetails = problem,
+                Exception = exception,
+            }
+        );
     }
 
     // The field of the question that was asked, or of a part of it; where none of that name was, the input is told by the core's own name.
     private static string FieldOf(HttpContext context, string input)
     {
         var asked = context.Features.Get<IExceptionHandlerFeature>()?.Endpoint?.Metadata.GetMetadata<MethodInfo>()?.GetParameters() ?? [];
-        var fields = asked.Select(p => (p.Name!, p.ParameterType)).Concat(asked.SelectMany(p => Parts(p.ParameterType, "")).SelectMany(one => Parts(one.Item2, one.Item1 + ".").Prepend(one))).Select(one => one.Item1).ToHashSet();
-        return QuestionFields.GetValueOrDefault(input)?.SelectMany(name => fields.Where(f => f == name || f.EndsWith("." + name, StringComparison.Ordinal))).FirstOrDefault() ?? input;
+        var fields = asked
+            .Select(p => (p.Name!, p.ParameterType))
+            .Concat(asked.SelectMany(p => Parts(p.ParameterType, "")).SelectMany(one => Parts(one.Item2, one.Item1 + ".").Prepend(one)))
+            .Select(one => one.Item1)
+            .ToHashSet();
+        return QuestionFields
+                .GetValueOrDefault(input)
+                ?.SelectMany(name => fields.Where(f => f == name || f.EndsWith("." + name, StringComparison.Ordinal)))
+                .FirstOrDefault()
+            ?? input;
 
-        static IEnumerable<(string, Type)> Parts(Type type, string before) => type.Namespace?.StartsWith("Umbracell", StringComparison.Ordinal) == true && !type.IsEnum
-            ? type.GetProperties().Select(p => (before + JsonNamingPolicy.CamelCase.ConvertName(p.Name), p.PropertyType))
-            : [];
+        static IEnumerable<(string, Type)> Parts(Type type, string before) =>
+            type.Namespace?.StartsWith("Umbracell", StringComparison.Ordinal) == true && !type.IsEnum
+                ? type.GetProperties().Select(p => (before + JsonNamingPolicy.CamelCase.ConvertName(p.Name), p.PropertyType))
+                : [];
     }
 
-    public static ProblemDetails Fields(IReadOnlyList<FieldFault> faults) => new()
-    {
-        Status = 400,
-        Title = "Some values cannot be taken",
-        Detail = string.Join(" ", faults.Select(f => f.Sentence)),
-        Extensions =
+    public static ProblemDetails Fields(IReadOnlyList<FieldFault> faults) =>
+        new()
         {
-            ["errors"] = faults.GroupBy(f => f.Field).ToDictionary(g => g.Key, g => g.Select(f => f.Sentence).ToArray()),
-            ["faults"] = faults,
-        },
-    };
+            Status = 400,
+            Title = "Some values cannot be taken",
+            Detail = string.Join(" ", faults.Select(f => f.Sentence)),
+            Extensions =
+            {
+                ["errors"] = faults.GroupBy(f => f.Field).ToDictionary(g => g.Key, g => g.Select(f => f.Sentence).ToArray()),
+                ["faults"] = faults,
+            },
+        };
 
-    private static ProblemDetails Unreadable(UnreadableFileException e) => new()
-    {
-        Status = 400,
-        Title = "The file cannot be read",
-        Detail = $"The file cannot be read: {e.Message}. Nothing of it was taken.",
-        Extensions = { ["file"] = new { fault = char.ToLowerInvariant(e.Fault.ToString()[0]) + e.Fault.ToString()[1..], line = e.Line, detail = e.Detail } },
-    };
+    private static ProblemDetails Unreadable(UnreadableFileException e) =>
+        new()
+        {
+            Status = 400,
+            Title = "The file cannot be read",
+            Detail = $"The file cannot be read: {e.Message}. Nothing of it was taken.",
+            Extensions =
+            {
+                ["file"] = new
+                {
+                    fault = char.ToLowerInvariant(e.Fault.ToString()[0]) + e.Fault.ToString()[1..],
+                    line = e.Line,
+                    detail = e.Detail,
+                },
+            },
+        };
 
     private static ProblemDetails Malformed(HttpContext context, BadHttpRequestException e)
     {
@@ -110,12 +168,23 @@ internal sealed partial class ProblemMapping(IProblemDetailsService problems, IL
 
         var path = (e.InnerException as JsonException)?.Path?.TrimStart('$', '.');
         return string.IsNullOrEmpty(path)
-            ? new() { Status = e.StatusCode, Title = "The request cannot be read", Detail = "The body is missing or is not the JSON that is wanted here." }
+            ? new()
+            {
+                Status = e.StatusCode,
+                Title = "The request cannot be read",
+                Detail = "The body is missing or is not the JSON that is wanted here.",
+            }
             : Plain(path, $"{path}: the value does not fit: a number, a word of the list or an object is wanted.");
     }
 
     private static ProblemDetails Plain(string field, string sentence) =>
-        new() { Status = 400, Title = "Some values cannot be taken", Detail = sentence, Extensions = { ["errors"] = new Dictionary<string, string[]> { [field] = [sentence] } } };
+        new()
+        {
+            Status = 400,
+            Title = "Some values cannot be taken",
+            Detail = sentence,
+            Extensions = { ["errors"] = new Dictionary<string, string[]> { [field] = [sentence] } },
+        };
 
     // The range stands on the endpoint's own parameter; a value that is no number gets it told all the same.
     private static string RangeOf(HttpContext context, string field)

@@ -21,7 +21,16 @@ namespace Umbracell.Server.Section;
 /// <param name="Summer">Air on both sides at summer design.</param>
 /// <param name="Buffer">The unheated space it borders on; null for none.</param>
 /// <param name="Version">Version of the surface.</param>
-public sealed record SectionOfSurface(SectionQuestion? Question, SectionAnswer? Answer, string? Fault, string? SheetId, FigureAnswer? Thickness, AirShape Summer, BufferBeside? Buffer, uint Version);
+public sealed record SectionOfSurface(
+    SectionQuestion? Question,
+    SectionAnswer? Answer,
+    string? Fault,
+    string? SheetId,
+    FigureAnswer? Thickness,
+    AirShape Summer,
+    BufferBeside? Buffer,
+    uint Version
+);
 
 /// <summary>Where the unheated space beside a surface floats at winter design, as it stands and as planned.</summary>
 public sealed record BufferBeside(string Name, WorkedFigure Now, WorkedFigure Planned);
@@ -30,9 +39,20 @@ internal static class SectionEndpoints
 {
     public static void MapSection(this IEndpointRouteBuilder app)
     {
-        app.MapPost("/api/compute/section", ComputeAsync).WithTags("Compute").WithSummary("What a foam thickness gives in an assembly.").RequireAuthorization();
-        app.MapPost("/api/compute/member", MemberAsync).WithTags("Compute").WithSummary("Temperatures in two dimensions around a metal member of known section or at the edge of a slab; nothing for other surfaces.").RequireAuthorization();
-        app.MapGet("/api/surfaces/{id:guid}/section", OfSurfaceAsync).WithTags("Section").WithSummary("The section of a surface.").RequireAuthorization();
+        app.MapPost("/api/compute/section", ComputeAsync)
+            .WithTags("Compute")
+            .WithSummary("What a foam thickness gives in an assembly.")
+            .RequireAuthorization();
+        app.MapPost("/api/compute/member", MemberAsync)
+            .WithTags("Compute")
+            .WithSummary(
+                "Temperatures in two dimensions around a metal member of known section or at the edge of a slab; nothing for other surfaces."
+            )
+            .RequireAuthorization();
+        app.MapGet("/api/surfaces/{id:guid}/section", OfSurfaceAsync)
+            .WithTags("Section")
+            .WithSummary("The section of a surface.")
+            .RequireAuthorization();
     }
 
     private static async Task<Ok<SectionAnswer>> ComputeAsync(SectionQuestion question, SheetLibrary library) =>
@@ -41,7 +61,10 @@ internal static class SectionEndpoints
     private static async Task<Results<Ok<MemberCellAnswer>, NoContent>> MemberAsync(SectionQuestion question, SheetLibrary library)
     {
         var section = SectionQuestions.Case(question, await library.ShelfAsync());
-        return (SlabEdge.Of(section) is { } edge ? SectionFields.Of(edge, section) : SectionFields.Of(SectionStudy.Of(section))) is { } field ? TypedResults.Ok(field) : TypedResults.NoContent();
+        return
+            (SlabEdge.Of(section) is { } edge ? SectionFields.Of(edge, section) : SectionFields.Of(SectionStudy.Of(section))) is { } field
+            ? TypedResults.Ok(field)
+            : TypedResults.NoContent();
     }
 
     private static async Task<Ok<SectionOfSurface>> OfSurfaceAsync(Guid id, SurfaceReader reader, SheetLibrary library, UmbracellDb db)
@@ -66,13 +89,27 @@ internal static class SectionEndpoints
         }
 
         Ok<SectionOfSurface> Ok(SectionAnswer? answer, string? fault) =>
-            TypedResults.Ok(new SectionOfSurface(question, answer, fault, surface.SheetSlug, thickness, new(job.SummerIndoorC, job.SummerIndoorRhPct, job.SummerOutdoorC, job.SummerOutdoorRhPct), buffer, surface.Version));
+            TypedResults.Ok(
+                new SectionOfSurface(
+                    question,
+                    answer,
+                    fault,
+                    surface.SheetSlug,
+                    thickness,
+                    new(job.SummerIndoorC, job.SummerIndoorRhPct, job.SummerOutdoorC, job.SummerOutdoorRhPct),
+                    buffer,
+                    surface.Version
+                )
+            );
     }
 
     private static BufferBeside? Beside(Surface surface, Job job, SurfaceStates states) =>
-        states.BufferOf(surface) is { } space && states.Float(space, SeasonAir.Winter(job), planned: false) is { } now && states.Float(space, SeasonAir.Winter(job), planned: true) is { } planned
+        states.BufferOf(surface) is { } space
+        && states.Float(space, SeasonAir.Winter(job), planned: false) is { } now
+        && states.Float(space, SeasonAir.Winter(job), planned: true) is { } planned
             ? new(space.Name, Worked(now), Worked(planned))
             : null;
 
-    private static WorkedFigure Worked(BufferSpace space) => new(FigureAnswer.Of(space.Temperature.ToFigure()), WorkingAnswer.Of(space.Working));
+    private static WorkedFigure Worked(BufferSpace space) =>
+        new(FigureAnswer.Of(space.Temperature.ToFigure()), WorkingAnswer.Of(space.Working));
 }

@@ -18,24 +18,46 @@ internal static class SectionFields
         }
 
         var all = (0.0, double.MaxValue, 0.0, double.MaxValue);
-        return Drawn("member", cell.Field, all, study.Case.Air.Outdoor, study.Case.Air.Indoor, study.Profile.Points[^1].DewPoint, cell.Coldest, new()
-        {
-            ["psi"] = new(cell.Psi, Dimension.LinearTransmittance),
-            ["estimate"] = (study.EstimateU ?? cell.U).ToFigure(),
-            ["wholeU"] = cell.U.ToFigure(),
-        });
+        return Drawn(
+            "member",
+            cell.Field,
+            all,
+            study.Case.Air.Outdoor,
+            study.Case.Air.Indoor,
+            study.Profile.Points[^1].DewPoint,
+            cell.Coldest,
+            new()
+            {
+                ["psi"] = new(cell.Psi, Dimension.LinearTransmittance),
+                ["estimate"] = (study.EstimateU ?? cell.U).ToFigure(),
+                ["wholeU"] = cell.U.ToFigure(),
+            }
+        );
     }
 
     /// <summary>The edge of a slab.</summary>
     public static MemberCellAnswer Of(SlabEdge edge, SectionCase section) =>
-        Drawn("slabEdge", edge.Bare, edge.Window, section.BeyondEdge!.Value, section.Air.Indoor, edge.Dew, edge.Coldest, new()
-        {
-            ["wrapped"] = edge.ColdestWrapped.ToFigure(),
-            ["saved"] = new(edge.Saved, Dimension.LinearTransmittance),
-        });
+        Drawn(
+            "slabEdge",
+            edge.Bare,
+            edge.Window,
+            section.BeyondEdge!.Value,
+            section.Air.Indoor,
+            edge.Dew,
+            edge.Coldest,
+            new() { ["wrapped"] = edge.ColdestWrapped.ToFigure(), ["saved"] = new(edge.Saved, Dimension.LinearTransmittance) }
+        );
 
     private static MemberCellAnswer Drawn(
-        string kind, ConductionField field, (double Left, double Right, double Bottom, double Top) window, Temperature outdoor, Temperature indoor, Temperature dew, Temperature coldest, Dictionary<string, Figure> figures)
+        string kind,
+        ConductionField field,
+        (double Left, double Right, double Bottom, double Top) window,
+        Temperature outdoor,
+        Temperature indoor,
+        Temperature dew,
+        Temperature coldest,
+        Dictionary<string, Figure> figures
+    )
     {
         var across = Within(field.EdgesAcross, window.Left, window.Right);
         var through = Within(field.EdgesThrough, window.Bottom, window.Top);
@@ -47,15 +69,21 @@ internal static class SectionFields
             kind,
             Edges(field.EdgesAcross, across),
             Edges(field.EdgesThrough, through),
-            [.. through.SelectMany(j => across.Select(i => field.At(i, j))).Select(t => double.IsNaN(t) ? (double?)null : Math.Round(t, 2))],
+            [
+                .. through
+                    .SelectMany(j => across.Select(i => field.At(i, j)))
+                    .Select(t => double.IsNaN(t) ? (double?)null : Math.Round(t, 2)),
+            ],
             indoor.Celsius,
             outdoor.Celsius,
             dew.Celsius,
-            FigureAnswer.All(figures));
+            FigureAnswer.All(figures)
+        );
     }
 
     // Volumes that lie in the window, if only partly.
-    private static List<int> Within(IReadOnlyList<double> edges, double from, double to) => [.. Enumerable.Range(0, edges.Count - 1).Where(i => edges[i + 1] > from && edges[i] < to)];
+    private static List<int> Within(IReadOnlyList<double> edges, double from, double to) =>
+        [.. Enumerable.Range(0, edges.Count - 1).Where(i => edges[i + 1] > from && edges[i] < to)];
 
     // In millimetres from the first edge shown.
     private static IReadOnlyList<double> Edges(IReadOnlyList<double> edges, List<int> volumes) =>

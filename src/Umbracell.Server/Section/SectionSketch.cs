@@ -22,7 +22,11 @@ internal static class SectionSketch
         }
 
         var free = section.FoamDepth is { } depth ? Math.Max(0, (depth - section.FillThickness).Millimetres) : 0;
-        List<SketchLayer> middle = [.. section.Fill.Select(f => new SketchLayer(KeyOf(f), f.Thickness.Millimetres)), new("freeSpace", free)];
+        List<SketchLayer> middle =
+        [
+            .. section.Fill.Select(f => new SketchLayer(KeyOf(f), f.Thickness.Millimetres)),
+            new("freeSpace", free),
+        ];
         if (section.FoamAgainst == FoamSide.Inboard)
         {
             middle.Reverse();
@@ -34,7 +38,12 @@ internal static class SectionSketch
     }
 
     /// <summary>Key of a layer put in: open or closed for foam, else its material.</summary>
-    public static string KeyOf(FillLayer layer) => layer is FoamFill foam ? foam.Sheet.Cell == CellStructure.Open ? "open" : "closed" : layer.Key;
+    public static string KeyOf(FillLayer layer) =>
+        layer is FoamFill foam
+            ? foam.Sheet.Cell == CellStructure.Open
+                ? "open"
+                : "closed"
+            : layer.Key;
 
     private static SketchLayer Layer(Layer layer) => new(layer.Material.Id, layer.Thickness.Millimetres);
 }

@@ -14,7 +14,11 @@ internal static class SurfaceSections
     public static SectionQuestion? Of(Surface surface, Job job)
     {
         var then = surface.System?.Then;
-        return surface is { SheetSlug: { } sheet, FoamThicknessM: { } thickness } ? Of(surface, job, sheet, thickness * 1000) with { Then = Then(then) }
+        return surface is { SheetSlug: { } sheet, FoamThicknessM: { } thickness }
+                ? Of(surface, job, sheet, thickness * 1000) with
+                {
+                    Then = Then(then),
+                }
             : surface.SheetSlug is null && then is { Count: > 0 } ? Of(surface, job, null, null) with { Then = Then(then) }
             : null;
     }
@@ -34,7 +38,15 @@ internal static class SurfaceSections
             thicknessMm,
             Outboard(surface),
             Inboard(surface),
-            new(surface.MemberMaterial, surface.MemberDepthM * 1000, surface.MemberSpacingM * 1000, surface.MemberShare * 100, surface.Details.FlangeMm, surface.Details.WebMm, surface.Details.SkinMm),
+            new(
+                surface.MemberMaterial,
+                surface.MemberDepthM * 1000,
+                surface.MemberSpacingM * 1000,
+                surface.MemberShare * 100,
+                surface.Details.FlangeMm,
+                surface.Details.WebMm,
+                surface.Details.SkinMm
+            ),
             surface.Assembly.VentChannelMm,
             surface.Assembly.Baffle is { } baffle ? new(baffle.Material, baffle.ThicknessMm) : null,
             surface.FoamAgainst,
@@ -49,9 +61,15 @@ internal static class SurfaceSections
             job.ClimateZone,
             SurfaceYears.Of(job, template.Exposure),
             BeyondEdgeC: surface.Kind == SurfaceKind.UnderSlab ? job.OutdoorC : null,
-            Door: surface.Kind == SurfaceKind.OverheadDoor ? new(surface.Details.DoorSpareKg, SurfaceReader.Takeoff(surface) is { OpeningsExceedSurface: false } takeoff ? takeoff.Treated.SquareMetres : null) : null,
+            Door: surface.Kind == SurfaceKind.OverheadDoor
+                ? new(
+                    surface.Details.DoorSpareKg,
+                    SurfaceReader.Takeoff(surface) is { OpeningsExceedSurface: false } takeoff ? takeoff.Treated.SquareMetres : null
+                )
+                : null,
             SlabTarget: slab is null ? null : new(slab.LeastR.SquareMetreKelvinsPerWatt, slab.Along.Millimetres, slab.Edition),
-            VentedCladding: surface.Kind == SurfaceKind.StudWall && surface.ChoiceFacts is { VentedCladding: true });
+            VentedCladding: surface.Kind == SurfaceKind.StudWall && surface.ChoiceFacts is { VentedCladding: true }
+        );
     }
 
     // A board added outside the members lies against what is outermost of the wall; one added inside, on the members.
@@ -62,30 +80,40 @@ internal static class SurfaceSections
         return own;
     }
 
-    private static List<LayerShape> Inboard(Surface surface) => [.. Layers(surface.System?.AddedInboard ?? []), .. Layers(surface.Assembly.Inboard)];
+    private static List<LayerShape> Inboard(Surface surface) =>
+        [.. Layers(surface.System?.AddedInboard ?? []), .. Layers(surface.Assembly.Inboard)];
 
-    private static List<FillShape>? Then(IReadOnlyList<FillRow>? rows) => rows is { Count: > 0 } ? [.. rows.Select(row => new FillShape((FillKind)row.Kind, row.Id, row.ThicknessMm, row.TakesRest))] : null;
+    private static List<FillShape>? Then(IReadOnlyList<FillRow>? rows) =>
+        rows is { Count: > 0 } ? [.. rows.Select(row => new FillShape((FillKind)row.Kind, row.Id, row.ThicknessMm, row.TakesRest))] : null;
 
     /// <summary>A bare question with a system in it.</summary>
-    public static SectionQuestion With(SectionQuestion bare, FoamFill? foam, SystemDocument system) => bare with
-    {
-        SheetId = foam?.Sheet.Id,
-        ThicknessMm = foam?.Thickness.Millimetres,
-        Outboard = [.. bare.Outboard.Take(Math.Max(0, bare.Outboard.Count - 1)), .. Layers(system.AddedOutboard), .. bare.Outboard.Skip(Math.Max(0, bare.Outboard.Count - 1))],
-        Inboard = [.. Layers(system.AddedInboard), .. bare.Inboard],
-        Then = Then(system.Then),
-    };
+    public static SectionQuestion With(SectionQuestion bare, FoamFill? foam, SystemDocument system) =>
+        bare with
+        {
+            SheetId = foam?.Sheet.Id,
+            ThicknessMm = foam?.Thickness.Millimetres,
+            Outboard =
+            [
+                .. bare.Outboard.Take(Math.Max(0, bare.Outboard.Count - 1)),
+                .. Layers(system.AddedOutboard),
+                .. bare.Outboard.Skip(Math.Max(0, bare.Outboard.Count - 1)),
+            ],
+            Inboard = [.. Layers(system.AddedInboard), .. bare.Inboard],
+            Then = Then(system.Then),
+        };
 
     /// <summary>Soil is assumed wet and at 10 °C until a ground temperature is entered.</summary>
     public static (double TempC, double RhPct) Soil { get; } = (10, 100);
 
     /// <summary>Air (or soil) on the far side at winter design.</summary>
-    private static (double TempC, double RhPct) Beyond(Exposure exposure, Job job) => exposure switch
-    {
-        Exposure.Room => (job.IndoorC, job.IndoorRhPct),
-        Exposure.Ground => Soil,
-        _ => (job.OutdoorC, job.OutdoorRhPct),
-    };
+    private static (double TempC, double RhPct) Beyond(Exposure exposure, Job job) =>
+        exposure switch
+        {
+            Exposure.Room => (job.IndoorC, job.IndoorRhPct),
+            Exposure.Ground => Soil,
+            _ => (job.OutdoorC, job.OutdoorRhPct),
+        };
 
-    private static List<LayerShape> Layers(IEnumerable<LayerRow> rows) => [.. rows.Select(row => new LayerShape(row.Material, row.ThicknessMm))];
+    private static List<LayerShape> Layers(IEnumerable<LayerRow> rows) =>
+        [.. rows.Select(row => new LayerShape(row.Material, row.ThicknessMm))];
 }

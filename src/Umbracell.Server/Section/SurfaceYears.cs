@@ -9,7 +9,8 @@ namespace Umbracell.Server.Section;
 /// <summary>The year a surface of a job sees: monthly means of the job's place and room.</summary>
 internal static class SurfaceYears
 {
-    /// <summary>Monthly means on both sides; null until the job names a place and says how damp its rooms are, and for surfaces between rooms or on soil.</summary>
+    /// <summary>Monthly means on both sides; null until the job names a place and says how damp its rooms are, and for surfaces between
+    /// rooms or on soil.</summary>
     public static YearShape? Of(Job job, Exposure exposure)
     {
         if (JobPlaces.Of(job) is not { } place || exposure is not (Exposure.Outdoors or Exposure.Ventilated))
@@ -19,10 +20,22 @@ internal static class SurfaceYears
 
         if (job.HumidityClass is not { } humidityClass)
         {
-            return job.RoomMonthsC.Length == YearOfAir.Months && job.RoomMonthsRhPct.Length == YearOfAir.Months ? new(place.MeanC, place.MeanRhPct, job.RoomMonthsC, job.RoomMonthsRhPct) : null;
+            return job.RoomMonthsC.Length == YearOfAir.Months && job.RoomMonthsRhPct.Length == YearOfAir.Months
+                ? new(place.MeanC, place.MeanRhPct, job.RoomMonthsC, job.RoomMonthsRhPct)
+                : null;
         }
 
-        var rooms = place.MeanC.Zip(place.MeanRhPct, (t, rh) => HumidityClasses.Room(humidityClass, new(new(t), Core.Quantities.RelativeHumidity.OfWeather(rh, new(t))), new(job.IndoorC))).ToList();
+        var rooms = place
+            .MeanC.Zip(
+                place.MeanRhPct,
+                (t, rh) =>
+                    HumidityClasses.Room(
+                        humidityClass,
+                        new(new(t), Core.Quantities.RelativeHumidity.OfWeather(rh, new(t))),
+                        new(job.IndoorC)
+                    )
+            )
+            .ToList();
         return new(place.MeanC, place.MeanRhPct, rooms.ConvertAll(r => r.Temperature.Celsius), rooms.ConvertAll(r => r.Humidity.Percent));
     }
 }

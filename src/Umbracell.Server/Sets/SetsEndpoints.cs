@@ -11,8 +11,14 @@ internal static class SetsEndpoints
 {
     public static void MapSets(this IEndpointRouteBuilder app)
     {
-        app.MapPost("/api/compute/sets", ComputeAsync).WithTags("Compute").WithSummary("How many sets an area takes.").RequireAuthorization();
-        app.MapGet("/api/surfaces/{id:guid}/sets", OfSurfaceAsync).WithTags("Sets").WithSummary("The material of a surface, and of its job by product.").RequireAuthorization();
+        app.MapPost("/api/compute/sets", ComputeAsync)
+            .WithTags("Compute")
+            .WithSummary("How many sets an area takes.")
+            .RequireAuthorization();
+        app.MapGet("/api/surfaces/{id:guid}/sets", OfSurfaceAsync)
+            .WithTags("Sets")
+            .WithSummary("The material of a surface, and of its job by product.")
+            .RequireAuthorization();
     }
 
     private static async Task<Ok<SetsAnswer>> ComputeAsync(SetsQuestion question, SheetLibrary library)
@@ -26,20 +32,46 @@ internal static class SetsEndpoints
         var (study, row, means) = await prices.RowAsync(id);
         var surface = row.Surface;
         var answer = row.Sets is { } sets ? SetsQuestions.Answer(sets, row.Sheet!) : null;
-        var missing = answer is not null ? null : row.Takeoff is null ? "size" : row.Sheet is null ? "sheet" : surface.FoamThicknessM is null ? "thickness" : "faulty";
-        return TypedResults.Ok(new SetsOfSurface(row.SetsQuestion, answer, missing, Loads(JobBid.Of(study, means), row), [.. row.Further.Select(one => new FurtherFoam(one.Sheet.Name, FigureAnswer.Of(one.Sets.Demand.MeanDepth.ToThickness()), FigureAnswer.Of(one.Sets.Demand.Volume.ToFigure()), FigureAnswer.Of(new(one.Sets.Sets.Median, Dimension.Sets))))], surface.Version, study.Job.Version));
+        var missing =
+            answer is not null ? null
+            : row.Takeoff is null ? "size"
+            : row.Sheet is null ? "sheet"
+            : surface.FoamThicknessM is null ? "thickness"
+            : "faulty";
+        return TypedResults.Ok(
+            new SetsOfSurface(
+                row.SetsQuestion,
+                answer,
+                missing,
+                Loads(JobBid.Of(study, means), row),
+                [
+                    .. row.Further.Select(one => new FurtherFoam(
+                        one.Sheet.Name,
+                        FigureAnswer.Of(one.Sets.Demand.MeanDepth.ToThickness()),
+                        FigureAnswer.Of(one.Sets.Demand.Volume.ToFigure()),
+                        FigureAnswer.Of(new(one.Sets.Sets.Median, Dimension.Sets))
+                    )),
+                ],
+                surface.Version,
+                study.Job.Version
+            )
+        );
     }
 
-    private static List<ProductLoad> Loads(JobBid bid, SurfaceStudy row) => [.. bid.Loads.Select(load => new ProductLoad(
-        load.Sheet.Id,
-        load.Sheet.Name,
-        load.Surfaces.Count,
-        load.Surfaces.Any(surface => surface.Row == row),
-        load.Sets.Median,
-        load.Sets.Load.Sets,
-        SetsQuestions.Worked(new(load.Sets.Median, Dimension.Sets), load.Sets.Working),
-        FigureAnswer.Of(load.Volume.ToFigure()),
-        SetsQuestions.Worked(Figure.Count(load.Sets.Load.Sets), load.Sets.LoadWorking),
-        SetsQuestions.Load(load.Sets.Load),
-        [.. load.Sets.Around.Select(SetsQuestions.Load)]))];
+    private static List<ProductLoad> Loads(JobBid bid, SurfaceStudy row) =>
+        [
+            .. bid.Loads.Select(load => new ProductLoad(
+                load.Sheet.Id,
+                load.Sheet.Name,
+                load.Surfaces.Count,
+                load.Surfaces.Any(surface => surface.Row == row),
+                load.Sets.Median,
+                load.Sets.Load.Sets,
+                SetsQuestions.Worked(new(load.Sets.Median, Dimension.Sets), load.Sets.Working),
+                FigureAnswer.Of(load.Volume.ToFigure()),
+                SetsQuestions.Worked(Figure.Count(load.Sets.Load.Sets), load.Sets.LoadWorking),
+                SetsQuestions.Load(load.Sets.Load),
+                [.. load.Sets.Around.Select(SetsQuestions.Load)]
+            )),
+        ];
 }

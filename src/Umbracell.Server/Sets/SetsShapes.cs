@@ -19,13 +19,20 @@ public sealed record SetsQuestion(
     [property: Range(0.1, 50)] double RiskPct = 10,
     [property: Range(0, 150)] double PenetrationMm = 0,
     [property: Range(0.2, 2)] double CrewFactor = 1,
-    [property: Range(0.01, 1)] double? YieldSdLn = null);
+    [property: Range(0.01, 1)] double? YieldSdLn = null
+);
 
 /// <summary>One factor from sheet yield to expected yield.</summary>
 public sealed record YieldFactorAnswer(string Key, double Value, FigureAnswer Figure, WorkingAnswer Working);
 
 /// <summary>What loading a whole number of sets means.</summary>
-public sealed record SetsLoadAnswer(int Sets, double ChanceShortPct, double LeftOverBoardFeet, WorkedFigure ChanceShort, WorkedFigure LeftOver);
+public sealed record SetsLoadAnswer(
+    int Sets,
+    double ChanceShortPct,
+    double LeftOverBoardFeet,
+    WorkedFigure ChanceShort,
+    WorkedFigure LeftOver
+);
 
 /// <summary>Material for a surface.</summary>
 public sealed record SetsAnswer(
@@ -44,7 +51,8 @@ public sealed record SetsAnswer(
     IReadOnlyList<SetsLoadAnswer> Loads,
     IReadOnlyDictionary<string, WorkedFigure> Figures,
     IReadOnlyList<FindingAnswer> Findings,
-    Verdict Verdict);
+    Verdict Verdict
+);
 
 /// <summary>All surfaces of a job sprayed with one product, loaded together.</summary>
 /// <param name="SheetId">Product.</param>
@@ -58,10 +66,30 @@ public sealed record SetsAnswer(
 /// <param name="Load">The load with its working.</param>
 /// <param name="Loaded">What that load means.</param>
 /// <param name="Around">The same for one set fewer and one more.</param>
-public sealed record ProductLoad(string SheetId, string Sheet, int Surfaces, bool OfThis, double MedianSets, int LoadSets, WorkedFigure Median, FigureAnswer BoardFeet, WorkedFigure Load, SetsLoadAnswer Loaded, IReadOnlyList<SetsLoadAnswer> Around);
+public sealed record ProductLoad(
+    string SheetId,
+    string Sheet,
+    int Surfaces,
+    bool OfThis,
+    double MedianSets,
+    int LoadSets,
+    WorkedFigure Median,
+    FigureAnswer BoardFeet,
+    WorkedFigure Load,
+    SetsLoadAnswer Loaded,
+    IReadOnlyList<SetsLoadAnswer> Around
+);
 
 /// <summary>A foam sprayed over the first.</summary>
 public sealed record FurtherFoam(string Sheet, FigureAnswer MeanDepth, FigureAnswer BoardFeet, FigureAnswer Sets);
 
 /// <summary>The material of a surface and of the job with it.</summary>
-public sealed record SetsOfSurface(SetsQuestion? Question, SetsAnswer? Answer, string? Missing, IReadOnlyList<ProductLoad> Job, IReadOnlyList<FurtherFoam> Further, uint Version, uint JobVersion);
+public sealed record SetsOfSurface(
+    SetsQuestion? Question,
+    SetsAnswer? Answer,
+    string? Missing,
+    IReadOnlyList<ProductLoad> Job,
+    IReadOnlyList<FurtherFoam> Further,
+    uint Version,
+    uint JobVersion
+);

@@ -7,7 +7,8 @@ using Umbracell.Store.Tenancy;
 
 namespace Umbracell.Server.Setup;
 
-/// <summary>Prepares the database under the owner's role: <c>Umbracell.Server provision [--demo | --first-firm]</c>. The server itself never holds that role.</summary>
+/// <summary>Prepares the database under the owner's role: <c>Umbracell.Server provision [--demo | --first-firm]</c>. The server itself
+/// never holds that role.</summary>
 internal static class Provision
 {
     public static async Task<int> RunAsync(WebApplication app, string[] args)
@@ -19,7 +20,13 @@ internal static class Provision
         if (args.Contains("--demo"))
         {
             var token = app.Configuration["Demo:ApiToken"] ?? throw new InvalidOperationException("Demo:ApiToken is not set.");
-            var inputs = new DemoInputs(ShippedData.ProductSheets, SurfaceStart.Of, PreparationAnswers.List, token, TimeProvider.System.GetUtcNow());
+            var inputs = new DemoInputs(
+                ShippedData.ProductSheets,
+                SurfaceStart.Of,
+                PreparationAnswers.List,
+                token,
+                TimeProvider.System.GetUtcNow()
+            );
             await DemoSeed.PlantAsync(db, scope, inputs);
         }
         else if (args.Contains("--first-firm"))

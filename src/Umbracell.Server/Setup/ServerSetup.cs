@@ -63,25 +63,29 @@ internal static class ServerSetup
         // Throwing is the one way for unreadable input, so that one place words it.
         services.Configure<RouteHandlerOptions>(options => options.ThrowOnBadRequest = true);
         services.AddValidation();
-        services.AddProblemDetails(options => options.CustomizeProblemDetails = context =>
-        {
-            if (context.ProblemDetails is HttpValidationProblemDetails { Errors.Count: > 0 } invalid)
+        services.AddProblemDetails(options =>
+            options.CustomizeProblemDetails = context =>
             {
-                invalid.Title = "Some values cannot be taken";
-                invalid.Detail = string.Join(" ", invalid.Errors.SelectMany(error => error.Value));
-            }
+                if (context.ProblemDetails is HttpValidationProblemDetails { Errors.Count: > 0 } invalid)
+                {
+                    invalid.Title = "Some values cannot be taken";
+                    invalid.Detail = string.Join(" ", invalid.Errors.SelectMany(error => error.Value));
+                }
 
-            // The framework answers a body over the limit by its status alone.
-            if (context.ProblemDetails.Status == StatusCodes.Status413PayloadTooLarge)
-            {
-                context.ProblemDetails.Detail = $"The request is larger than {LargeBodies.MostOf(context.HttpContext) / 1024} kB. Nothing was written.";
+                // The framework answers a body over the limit by its status alone.
+                if (context.ProblemDetails.Status == StatusCodes.Status413PayloadTooLarge)
+                {
+                    context.ProblemDetails.Detail =
+                        $"The request is larger than {LargeBodies.MostOf(context.HttpContext) / 1024} kB. Nothing was written.";
+                }
             }
-        });
+        );
         services.AddExceptionHandler<ProblemMapping>();
         services.AddResponseCompression(options => options.EnableForHttps = true);
         services.AddHealthChecks().AddCheck<DatabaseReady>("database", tags: ["ready"]);
         services.AddOpenApi();
-        services.AddOpenTelemetry()
+        services
+            .AddOpenTelemetry()
             .WithMetrics(metrics => metrics.AddAspNetCoreInstrumentation())
             .WithTracing(tracing => tracing.AddAspNetCoreInstrumentation());
     }
@@ -135,25 +139,37 @@ internal static class ServerSetup
         api.MapWindow();
         api.MapSheets();
         api.MapAir();
-        app.Map("/api/{**rest}", () => TypedResults.Problem("There is nothing at this address.", statusCode: 404, title: "Not found")).ExcludeFromDescription();
+        app.Map("/api/{**rest}", () => TypedResults.Problem("There is nothing at this address.", statusCode: 404, title: "Not found"))
+            .ExcludeFromDescription();
         app.MapFallbackToFile("index.html");
     }
 
     // The reference would otherwise answer for every single name under /api.
     private static void OnlyAtItsOwnAddress(EndpointBuilder endpoint)
     {
-        if (endpoint is RouteEndpointBuilder { RoutePattern.Parameters.Count: > 0 } page && page.RoutePattern.GetParameter("documentName") is not null)
+        if (
+            endpoint is RouteEndpointBuilder { RoutePattern.Parameters.Count: > 0 } page
+            && page.RoutePattern.GetParameter("documentName") is not null
+        )
         {
             page.RoutePattern = RoutePatternFactory.Parse("/api");
         }
     }
 
     // Hashed assets never change; the page that names them is asked for anew each time.
-    private static StaticFileOptions StaticFiles() => new()
-    {
-        OnPrepareResponse = context => context.Context.Response.Headers.CacheControl =
-            context.Context.Request.Path is var path && (path.StartsWithSegments("/assets") || (path.StartsWithSegments("/core") && !path.Value!.EndsWith("/dotnet.js", StringComparison.Ordinal))) ? "public, max-age=31536000, immutable" : "no-cache",
-    };
+    private static StaticFileOptions StaticFiles() =>
+        new()
+        {
+            OnPrepareResponse = context =>
+                context.Context.Response.Headers.CacheControl =
+                    context.Context.Request.Path is var path
+                    && (
+                        path.StartsWithSegments("/assets")
+                        || (path.StartsWithSegments("/core") && !path.Value!.EndsWith("/dotnet.js", StringComparison.Ordinal))
+                    )
+                        ? "public, max-age=31536000, immutable"
+                        : "no-cache",
+        };
 
     // What the server spent on a request, for benchmarks and the browser's own tools.
     private static Task ServerTiming(HttpContext context, RequestDelegate next)
@@ -175,9 +191,14 @@ internal static class ServerSetup
         headers.XFrameOptions = "DENY";
         headers["Referrer-Policy"] = "same-origin";
 
-        // The API reference brings a script and styles of its own into its page; every other page runs only our files, the core as WebAssembly among them.
-        var script = context.Request.Path == "/api" || context.Request.Path.StartsWithSegments("/api/scalar") ? "'self' 'unsafe-inline'" : "'self' 'wasm-unsafe-eval'";
-        headers.ContentSecurityPolicy = $"default-src 'self'; script-src {script}; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self' data:; frame-ancestors 'none'";
+        // The API reference brings a script and styles of its own into its page; every other page runs only our files, the core as
+        // WebAssembly among them.
+        var script =
+            context.Request.Path == "/api" || context.Request.Path.StartsWithSegments("/api/scalar")
+                ? "'self' 'unsafe-inline'"
+                : "'self' 'wasm-unsafe-eval'";
+        headers.ContentSecurityPolicy =
+            $"default-src 'self'; script-src {script}; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self' data:; frame-ancestors 'none'";
         return next(context);
     }
 }

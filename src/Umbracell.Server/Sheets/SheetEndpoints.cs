@@ -14,7 +14,17 @@ using Umbracell.Store;
 namespace Umbracell.Server.Sheets;
 
 /// <summary>A product sheet as offered for choice.</summary>
-public sealed record SheetAnswer(string Id, string Name, string Maker, string Edition, CellStructure Cell, FoamGrade Grade, FigureAnswer GreatestLift, FigureAnswer Thickest, string ReEntry);
+public sealed record SheetAnswer(
+    string Id,
+    string Name,
+    string Maker,
+    string Edition,
+    CellStructure Cell,
+    FoamGrade Grade,
+    FigureAnswer GreatestLift,
+    FigureAnswer Thickest,
+    string ReEntry
+);
 
 /// <summary>A target set as offered for choice.</summary>
 public sealed record TargetSetAnswer(string Id, string Edition);
@@ -23,41 +33,77 @@ public sealed record TargetSetAnswer(string Id, string Edition);
 public sealed record KindAnswer(SurfaceKind Kind, ShapeKind Shape);
 
 /// <summary>Everything a screen offers for choice.</summary>
-public sealed record ChoicesAnswer(IReadOnlyList<SheetAnswer> Sheets, IReadOnlyList<TargetSetAnswer> TargetSets, IReadOnlyList<KindAnswer> Kinds, IReadOnlyList<string> ClimateZones, IReadOnlyList<string> Materials, IReadOnlyDictionary<string, double> UsualMm, IReadOnlyList<string> ImportFields, IReadOnlyList<string> ImportUnits, IReadOnlyList<PlaceAnswer> Places);
+public sealed record ChoicesAnswer(
+    IReadOnlyList<SheetAnswer> Sheets,
+    IReadOnlyList<TargetSetAnswer> TargetSets,
+    IReadOnlyList<KindAnswer> Kinds,
+    IReadOnlyList<string> ClimateZones,
+    IReadOnlyList<string> Materials,
+    IReadOnlyDictionary<string, double> UsualMm,
+    IReadOnlyList<string> ImportFields,
+    IReadOnlyList<string> ImportUnits,
+    IReadOnlyList<PlaceAnswer> Places
+);
 
 internal static class SheetEndpoints
 {
     public static void MapSheets(this IEndpointRouteBuilder app)
     {
-        app.MapGet("/api/choices", ChoicesAsync).WithTags("Jobs").WithSummary("Product sheets, targets, kinds and zones offered for choice.").RequireAuthorization();
-        app.MapGet("/api/shelf", async (SheetLibrary library) => TypedResults.Text(JsonSerializer.Serialize(await library.ShelfAsync(), QuestionsJson.Wire.Shelf), "application/json"))
-            .WithTags("Compute").WithSummary("All that a question can name, for the core that runs in the browser.").RequireAuthorization();
+        app.MapGet("/api/choices", ChoicesAsync)
+            .WithTags("Jobs")
+            .WithSummary("Product sheets, targets, kinds and zones offered for choice.")
+            .RequireAuthorization();
+        app.MapGet(
+                "/api/shelf",
+                async (SheetLibrary library) =>
+                    TypedResults.Text(JsonSerializer.Serialize(await library.ShelfAsync(), QuestionsJson.Wire.Shelf), "application/json")
+            )
+            .WithTags("Compute")
+            .WithSummary("All that a question can name, for the core that runs in the browser.")
+            .RequireAuthorization();
         app.MapGet("/api/schemas/product-sheet", () => TypedResults.Text(ProductSheetFile.SchemaText, "application/schema+json"))
-            .WithTags("Schemas").WithSummary("JSON Schema of product sheets.");
+            .WithTags("Schemas")
+            .WithSummary("JSON Schema of product sheets.");
     }
 
     private static async Task<Ok<ChoicesAnswer>> ChoicesAsync(SheetLibrary library, UmbracellDb db)
     {
-        var sheets = (await library.AllAsync()).Values
-            .OrderBy(s => s.Cell).ThenBy(s => s.Grade).ThenBy(s => s.Name, StringComparer.Ordinal)
-            .Select(s => new SheetAnswer(s.Id, s.Name, s.Maker, s.Edition, s.Cell, s.Grade, FigureAnswer.Of(s.GreatestLift.ToThickness()), FigureAnswer.Of(s.ThickestRated.ToThickness()), s.ReEntry));
-        return TypedResults.Ok(new ChoicesAnswer(
-            [.. sheets],
-            [.. (await TargetEndpoints.AllAsync(db)).Select(t => new TargetSetAnswer(t.Id, t.Edition))],
-            [.. ShippedData.Templates.Values.Select(t => new KindAnswer(t.Kind, t.Shape))],
-            ClimateZones.All,
-            [.. ShippedData.Materials.Keys],
-            ShippedData.UsualMm,
-            SurfaceColumns.Fields,
-            SurfaceColumns.Units,
-            await PlaceEndpoints.AllAsync(db)));
+        var sheets = (await library.AllAsync())
+            .Values.OrderBy(s => s.Cell)
+            .ThenBy(s => s.Grade)
+            .ThenBy(s => s.Name, StringComparer.Ordinal)
+            .Select(s => new SheetAnswer(
+                s.Id,
+                s.Name,
+                s.Maker,
+                s.Edition,
+                s.Cell,
+                s.Grade,
+                FigureAnswer.Of(s.GreatestLift.ToThickness()),
+                FigureAnswer.Of(s.ThickestRated.ToThickness()),
+                s.ReEntry
+            ));
+        return TypedResults.Ok(
+            new ChoicesAnswer(
+                [.. sheets],
+                [.. (await TargetEndpoints.AllAsync(db)).Select(t => new TargetSetAnswer(t.Id, t.Edition))],
+                [.. ShippedData.Templates.Values.Select(t => new KindAnswer(t.Kind, t.Shape))],
+                ClimateZones.All,
+                [.. ShippedData.Materials.Keys],
+                ShippedData.UsualMm,
+                SurfaceColumns.Fields,
+                SurfaceColumns.Units,
+                await PlaceEndpoints.AllAsync(db)
+            )
+        );
     }
 }
 
 /// <summary>Climate zones of the model energy code.</summary>
 internal static class ClimateZones
 {
-    public static IReadOnlyList<string> All { get; } = ["1A", "1B", "2A", "2B", "3A", "3B", "3C", "4A", "4B", "4C", "5A", "5B", "5C", "6A", "6B", "7", "8"];
+    public static IReadOnlyList<string> All { get; } =
+    ["1A", "1B", "2A", "2B", "3A", "3B", "3C", "4A", "4B", "4C", "5A", "5B", "5C", "6A", "6B", "7", "8"];
 
     /// <summary>The zone of a number, as if it were moist: the letter is for the reader to check.</summary>
     public static string ByNumber(int number) => number >= 7 ? $"{number}" : $"{number}A";

@@ -18,11 +18,18 @@ internal sealed class SheetLibrary(UmbracellDb db, IMemoryCache cache)
         if (_sheets is null)
         {
             var rows = await db.Sheets.AsNoTracking().ToListAsync();
-            _sheets = rows.ToDictionary(row => row.Slug, row => cache.GetOrCreate(row.Document, entry =>
-            {
-                entry.SlidingExpiration = TimeSpan.FromHours(1);
-                return ProductSheetFile.Read(row.Slug, row.Document);
-            })!);
+            _sheets = rows.ToDictionary(
+                row => row.Slug,
+                row =>
+                    cache.GetOrCreate(
+                        row.Document,
+                        entry =>
+                        {
+                            entry.SlidingExpiration = TimeSpan.FromHours(1);
+                            return ProductSheetFile.Read(row.Slug, row.Document);
+                        }
+                    )!
+            );
         }
 
         return _sheets;

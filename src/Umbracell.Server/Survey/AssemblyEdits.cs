@@ -16,7 +16,20 @@ internal static class AssemblyEdits
     /// <summary>Says that there are no layers, where a blank cell would say nothing.</summary>
     public const string NoLayers = "none";
 
-    public static readonly string[] Fields = ["memberMaterial", "memberDepth", "memberSpacing", "memberShare", "outboard", "inboard", "ventChannel", "baffle", "shavedFlush", "profileFactor", "substrate"];
+    public static readonly string[] Fields =
+    [
+        "memberMaterial",
+        "memberDepth",
+        "memberSpacing",
+        "memberShare",
+        "outboard",
+        "inboard",
+        "ventChannel",
+        "baffle",
+        "shavedFlush",
+        "profileFactor",
+        "substrate",
+    ];
 
     public static void Take(TypedFields fields, Surface surface)
     {
@@ -64,7 +77,9 @@ internal static class AssemblyEdits
 
     /// <summary>A material by its id or by what the screen calls it; null where it is neither.</summary>
     public static string? MaterialOf(string written) =>
-        ShippedData.Materials.ContainsKey(written) ? written : WordCatalog.CodeOf("material", written) is { } code && ShippedData.Materials.ContainsKey(code) ? code : null;
+        ShippedData.Materials.ContainsKey(written) ? written
+        : WordCatalog.CodeOf("material", written) is { } code && ShippedData.Materials.ContainsKey(code) ? code
+        : null;
 
     // "osb|7/16; wood-siding|5/8": material and thickness, outermost first.
     private static void TakeLayers(TypedFields fields, string field, Action<List<LayerRow>> take, int most = MostLayers)
@@ -76,7 +91,11 @@ internal static class AssemblyEdits
 
         var layers = new List<LayerRow>();
         var raw = fields.Raw(field).Trim();
-        foreach (var one in raw.Equals(NoLayers, StringComparison.OrdinalIgnoreCase) ? [] : raw.Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries))
+        foreach (
+            var one in raw.Equals(NoLayers, StringComparison.OrdinalIgnoreCase)
+                ? []
+                : raw.Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries)
+        )
         {
             var parts = one.Split('|', StringSplitOptions.TrimEntries);
             var material = MaterialOf(parts[0]);

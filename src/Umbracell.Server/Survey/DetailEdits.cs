@@ -8,7 +8,21 @@ namespace Umbracell.Server.Survey;
 /// <summary>Takes what else is asked of a kind of surface.</summary>
 internal static class DetailEdits
 {
-    public static readonly string[] Fields = ["access", "balloonFramed", "crawlSpace", "heldAtEnds", "flange", "web", "skin", "covering", "attachment", "doorSpare", "penetration", "buffer"];
+    public static readonly string[] Fields =
+    [
+        "access",
+        "balloonFramed",
+        "crawlSpace",
+        "heldAtEnds",
+        "flange",
+        "web",
+        "skin",
+        "covering",
+        "attachment",
+        "doorSpare",
+        "penetration",
+        "buffer",
+    ];
 
     public static void Take(TypedFields fields, Surface surface, SurveyChoices known)
     {

@@ -56,14 +56,17 @@ internal static class SurfaceAnswers
             takeoff is null ? null : new(FigureAnswer.Of(takeoff.Developed.ToFigure()), WorkingAnswer.Of(takeoff.Working)),
             FindingAnswer.All(findings),
             findings.Worst(),
-            surface.Version);
+            surface.Version
+        );
     }
 
     private static DetailsAnswer Details(Surface surface)
     {
         var d = surface.Details;
         return new(
-            surface.MemberMaterial == MemberMaterial.SteelStud ? [.. ShippedData.Templates[surface.Kind].Details, DetailField.StudProfile] : ShippedData.Templates[surface.Kind].Details,
+            surface.MemberMaterial == MemberMaterial.SteelStud
+                ? [.. ShippedData.Templates[surface.Kind].Details, DetailField.StudProfile]
+                : ShippedData.Templates[surface.Kind].Details,
             d.Access,
             FigureAnswer.Of(Figure.Number(Core.Takeoff.Access.LabourFactor(d.Access))),
             d.BalloonFramed,
@@ -76,13 +79,15 @@ internal static class SurfaceAnswers
             d.Attachment,
             d.DoorSpareKg is { } kg ? FigureAnswer.Of(new(kg, Dimension.Mass)) : null,
             d.PenetrationMm > 0 ? Thickness(d.PenetrationMm / 1000) : null,
-            surface.BufferId);
+            surface.BufferId
+        );
     }
 
     private static LayerAnswer Layer(LayerRow row) => new(row.Material, Fine(row.ThicknessMm)!);
 
     // Skins and webs are thinner than an eighth of an inch: printed to five digits, as they would be typed.
-    private static FigureAnswer? Fine(double? millimetres) => millimetres is { } mm ? FigureAnswer.Exact(new(mm / 1000, Dimension.Thickness)) : null;
+    private static FigureAnswer? Fine(double? millimetres) =>
+        millimetres is { } mm ? FigureAnswer.Exact(new(mm / 1000, Dimension.Thickness)) : null;
 
     private static FigureAnswer? Thickness(double? metres) => metres is { } m ? FigureAnswer.Of(new(m, Dimension.Thickness)) : null;
 

@@ -14,7 +14,23 @@ internal static class SurfaceEdits
 {
     private static readonly string[] Fields =
     [
-        "name", "kind", "template", "shape", "size", "openings", "repeats", "openLeak", "sheet", "thickness", "system", "expectedSubstrate", "expectedDrum", "facts", "load", .. AssemblyEdits.Fields, .. DetailEdits.Fields,
+        "name",
+        "kind",
+        "template",
+        "shape",
+        "size",
+        "openings",
+        "repeats",
+        "openLeak",
+        "sheet",
+        "thickness",
+        "system",
+        "expectedSubstrate",
+        "expectedDrum",
+        "facts",
+        "load",
+        .. AssemblyEdits.Fields,
+        .. DetailEdits.Fields,
     ];
 
     private static readonly string[] AreaFields = ["size", "openings", "repeats"];
@@ -43,7 +59,11 @@ internal static class SurfaceEdits
         AssemblyEdits.Take(fields, surface);
         DetailEdits.Take(fields, surface, known);
         fields.Text("openLeak", 500, required: false, text => TakeLeak(surface, text, stamp));
-        fields.Known("sheet", text => text.Length == 0 || known.SheetOf(text) is not null, text => (surface.SheetSlug, surface.System) = (known.SheetOf(text), null));
+        fields.Known(
+            "sheet",
+            text => text.Length == 0 || known.SheetOf(text) is not null,
+            text => (surface.SheetSlug, surface.System) = (known.SheetOf(text), null)
+        );
         fields.QuantityOrBlank("thickness", FieldRanges.FoamThickness, si => surface.FoamThicknessM = si);
         Exchange.SystemText.Take(fields, known, stamp, system => surface.System = system);
         if (fields.Has("facts") || fields.Has("load"))
@@ -65,7 +85,11 @@ internal static class SurfaceEdits
         }
 
         var typed = SizeText.ParseShape(fields.Raw("size"), surface.Shape, fields.Units);
-        if (typed is { Shape: null, Part: null } && SizeText.ParseShape(fields.Raw("size"), ShippedData.Templates[surface.Kind].Shape, fields.Units) is { Shape: not null } ofKind)
+        if (
+            typed is { Shape: null, Part: null }
+            && SizeText.ParseShape(fields.Raw("size"), ShippedData.Templates[surface.Kind].Shape, fields.Units)
+                is { Shape: not null } ofKind
+        )
         {
             typed = ofKind;
         }
@@ -99,13 +123,28 @@ internal static class SurfaceEdits
         var typed = SizeText.ParseOpenings(fields.Raw("openings"), fields.Units);
         if (typed.Openings is null)
         {
-            fields.Fault(typed.Part is { } part ? FieldFault.Of("openings", part) : new("openings", "parts", fields.Raw("openings"), Words: ["Count", "Width", "Height"]));
+            fields.Fault(
+                typed.Part is { } part
+                    ? FieldFault.Of("openings", part)
+                    : new("openings", "parts", fields.Raw("openings"), Words: ["Count", "Width", "Height"])
+            );
             return;
         }
 
         fields.Mark(typed.Doubtful is { } doubtful ? FieldDoubt.Of("openings", doubtful) : null);
         surface.Openings.Clear();
-        surface.Openings.AddRange(typed.Openings.Select((o, i) => new OpeningRow { Position = i, Count = o.Count, WidthM = o.Width.Metres, HeightM = o.Height.Metres }));
+        surface.Openings.AddRange(
+            typed.Openings.Select(
+                (o, i) =>
+                    new OpeningRow
+                    {
+                        Position = i,
+                        Count = o.Count,
+                        WidthM = o.Width.Metres,
+                        HeightM = o.Height.Metres,
+                    }
+            )
+        );
     }
 
     private static void CheckOpenings(TypedFields fields, Surface surface)
@@ -130,7 +169,15 @@ internal static class SurfaceEdits
         }
         else if (text.Length > 0)
         {
-            surface.Notes.Add(new() { Kind = SiteNoteKind.Leak, Words = text, NotedAt = stamp.At, NotedBy = stamp.By });
+            surface.Notes.Add(
+                new()
+                {
+                    Kind = SiteNoteKind.Leak,
+                    Words = text,
+                    NotedAt = stamp.At,
+                    NotedBy = stamp.By,
+                }
+            );
         }
     }
 }

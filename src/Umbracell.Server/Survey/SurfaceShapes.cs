@@ -15,16 +15,36 @@ public sealed record LayerAnswer(string Material, FigureAnswer Thickness);
 
 /// <summary>What else is known of a surface, as it would be typed.</summary>
 public sealed record DetailsAnswer(
-    IReadOnlyList<DetailField> Asked, AccessKind Access, FigureAnswer AccessFactor, bool? BalloonFramed, bool? CrawlSpace, bool? HeldAtEnds, FigureAnswer? Flange, FigureAnswer? Web, FigureAnswer? Skin,
-    Covering Covering, Attachment Attachment, FigureAnswer? DoorSpare, FigureAnswer? Penetration, Guid? BufferId);
+    IReadOnlyList<DetailField> Asked,
+    AccessKind Access,
+    FigureAnswer AccessFactor,
+    bool? BalloonFramed,
+    bool? CrawlSpace,
+    bool? HeldAtEnds,
+    FigureAnswer? Flange,
+    FigureAnswer? Web,
+    FigureAnswer? Skin,
+    Covering Covering,
+    Attachment Attachment,
+    FigureAnswer? DoorSpare,
+    FigureAnswer? Penetration,
+    Guid? BufferId
+);
 
 /// <summary>A line or outline in metres: x and y in turn.</summary>
 public sealed record SketchPath(IReadOnlyList<double> Xy);
 
 /// <summary>A surface drawn from its numbers, in metres, x across and y up.</summary>
-public sealed record SketchAnswer(double WidthM, double HeightM, IReadOnlyList<SketchPath> Faces, IReadOnlyList<SketchPath> Openings, IReadOnlyList<SketchPath> Members);
+public sealed record SketchAnswer(
+    double WidthM,
+    double HeightM,
+    IReadOnlyList<SketchPath> Faces,
+    IReadOnlyList<SketchPath> Openings,
+    IReadOnlyList<SketchPath> Members
+);
 
-/// <summary>A surface as the survey shows it: every cell as it would be typed, and what follows from it; after an edit also what takes the edit back.</summary>
+/// <summary>A surface as the survey shows it: every cell as it would be typed, and what follows from it; after an edit also what takes
+/// the edit back.</summary>
 public sealed record SurfaceAnswer(
     Guid Id,
     string Name,
@@ -58,4 +78,5 @@ public sealed record SurfaceAnswer(
     IReadOnlyList<FindingAnswer> Findings,
     Verdict Verdict,
     uint Version,
-    string? Undo = null);
+    string? Undo = null
+);

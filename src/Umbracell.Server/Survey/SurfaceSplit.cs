@@ -6,7 +6,8 @@ using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Survey;
 
-/// <summary>Cuts a surface in two. The first part keeps what was found, read and joined; the second starts with the same assembly and foam.</summary>
+/// <summary>Cuts a surface in two. The first part keeps what was found, read and joined; the second starts with the same assembly and
+/// foam.</summary>
 internal static class SurfaceSplit
 {
     /// <summary>Takes the typed cut: <c>along</c> and <c>at</c>; the new surface is not yet kept anywhere.</summary>
@@ -18,7 +19,10 @@ internal static class SurfaceSplit
         double? at = null;
         fields.Text("name", 200, required: true, text => name = text);
         fields.Choice<SizePart>("along", part => along = part);
-        var whole = along is { } cut && ShapeSplit.Along(surface.Shape).Contains(cut) && surface.HasSize ? SurfaceReader.ShapeOf(surface)[cut].Si : (double?)null;
+        var whole =
+            along is { } cut && ShapeSplit.Along(surface.Shape).Contains(cut) && surface.HasSize
+                ? SurfaceReader.ShapeOf(surface)[cut].Si
+                : (double?)null;
         if (along is null || whole is null)
         {
             fields.Fault(new("along", "unknown", fields.Has("along") ? fields.Raw("along") : ""));
@@ -43,7 +47,12 @@ internal static class SurfaceSplit
         var (first, second) = ShapeSplit.Cut(SurfaceReader.ShapeOf(surface), along, at);
         var rest = SurfaceStart.Of(surface.Kind, name.Length > 0 ? name : surface.Name);
         SurfaceStart.Become(rest, SurfaceStart.ToTemplate(surface));
-        (rest.Repeats, rest.SheetSlug, rest.FoamThicknessM, rest.BufferId) = (surface.Repeats, surface.SheetSlug, surface.FoamThicknessM, surface.BufferId);
+        (rest.Repeats, rest.SheetSlug, rest.FoamThicknessM, rest.BufferId) = (
+            surface.Repeats,
+            surface.SheetSlug,
+            surface.FoamThicknessM,
+            surface.BufferId
+        );
         rest.Details = surface.Details.Copy();
         (rest.System, rest.ChoiceFacts) = (surface.System, surface.ChoiceFacts);
         SurfaceStart.Size(surface, first);

@@ -17,7 +17,8 @@ internal static class SurfaceStart
         return surface;
     }
 
-    /// <summary>Makes a surface what a template says. A size that was taken stays: in the template's shape where it fits that, else in the shape it was taken in.</summary>
+    /// <summary>Makes a surface what a template says. A size that was taken stays: in the template's shape where it fits that, else in
+    /// the shape it was taken in.</summary>
     public static void Become(Surface surface, AssemblyTemplate template)
     {
         surface.Kind = template.Kind;
@@ -86,7 +87,13 @@ internal static class SurfaceStart
     public static void Size(Surface surface, Shape shape)
     {
         surface.Shape = shape.Kind;
-        (surface.FirstM, surface.SecondM, surface.ThirdM, surface.Pitch, surface.BayCount) = (shape.First.Metres, shape.Second.Metres, shape.Third.Metres, shape.Pitch, shape.Count);
+        (surface.FirstM, surface.SecondM, surface.ThirdM, surface.Pitch, surface.BayCount) = (
+            shape.First.Metres,
+            shape.Second.Metres,
+            shape.Third.Metres,
+            shape.Pitch,
+            shape.Count
+        );
         surface.Corners = [.. shape.Corners.SelectMany(c => new[] { c.X, c.Y })];
     }
 

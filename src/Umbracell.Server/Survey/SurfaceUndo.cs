@@ -8,20 +8,34 @@ using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Survey;
 
-/// <summary>What takes an edit of a surface back: the surface as it was before, sealed so that nobody but this product can have written it.</summary>
+/// <summary>What takes an edit of a surface back: the surface as it was before, sealed so that nobody but this product can have written
+/// it.</summary>
 /// <param name="Version">The version that is on the screen.</param>
 /// <param name="Undo">What the answer to the edit gave for this.</param>
 public sealed record TakenBack(uint Version, string Undo);
 
-/// <summary>Seals and unseals surfaces as they were. An edit such as a change of kind resets much that no field of the grid shows; taken back, every column is as it was.</summary>
+/// <summary>Seals and unseals surfaces as they were. An edit such as a change of kind resets much that no field of the grid shows; taken
+/// back, every column is as it was.</summary>
 internal sealed class SurfaceUndo(IDataProtectionProvider protection)
 {
     /// <summary>Longer than anybody leaves a page open.</summary>
     private static readonly TimeSpan Lasts = TimeSpan.FromDays(2);
 
-    private static readonly HashSet<string> NotTyped = [nameof(Surface.Id), nameof(Surface.FirmId), nameof(Surface.JobId), nameof(Surface.Position), nameof(Surface.Version), nameof(Surface.ChangedAt), nameof(Surface.RemovedAt)];
+    private static readonly HashSet<string> NotTyped =
+    [
+        nameof(Surface.Id),
+        nameof(Surface.FirmId),
+        nameof(Surface.JobId),
+        nameof(Surface.Position),
+        nameof(Surface.Version),
+        nameof(Surface.ChangedAt),
+        nameof(Surface.RemovedAt),
+    ];
 
-    private static readonly PropertyInfo[] Typed = [.. typeof(Surface).GetProperties().Where(p => p.CanWrite && !NotTyped.Contains(p.Name))];
+    private static readonly PropertyInfo[] Typed =
+    [
+        .. typeof(Surface).GetProperties().Where(p => p.CanWrite && !NotTyped.Contains(p.Name)),
+    ];
 
     private static readonly JsonSerializerOptions Json = new(JsonSerializerDefaults.Web) { Converters = { new JsonStringEnumConverter() } };
 
@@ -29,7 +43,15 @@ internal sealed class SurfaceUndo(IDataProtectionProvider protection)
     private sealed record AsItWas(Surface Surface, List<OpeningRow> Openings, List<SiteNoteRow> Leaks);
 
     /// <summary>Seals a surface as it is now.</summary>
-    public string Seal(Surface surface) => ProtectorOf(surface).Protect(JsonSerializer.Serialize(new AsItWas(surface, surface.Openings, [.. surface.Notes.Where(n => n.Kind == SiteNoteKind.Leak)]), Json), Lasts);
+    public string Seal(Surface surface) =>
+        ProtectorOf(surface)
+            .Protect(
+                JsonSerializer.Serialize(
+                    new AsItWas(surface, surface.Openings, [.. surface.Notes.Where(n => n.Kind == SiteNoteKind.Leak)]),
+                    Json
+                ),
+                Lasts
+            );
 
     /// <summary>Makes a surface what it was when it was sealed.</summary>
     /// <returns>False where the seal is broken, too old, or of another surface.</returns>
@@ -46,7 +68,8 @@ internal sealed class SurfaceUndo(IDataProtectionProvider protection)
         }
     }
 
-    private ITimeLimitedDataProtector ProtectorOf(Surface surface) => protection.CreateProtector("surface as it was", surface.FirmId.ToString(), surface.Id.ToString()).ToTimeLimitedDataProtector();
+    private ITimeLimitedDataProtector ProtectorOf(Surface surface) =>
+        protection.CreateProtector("surface as it was", surface.FirmId.ToString(), surface.Id.ToString()).ToTimeLimitedDataProtector();
 
     private static void PutBack(Surface surface, AsItWas before)
     {
@@ -56,7 +79,15 @@ internal sealed class SurfaceUndo(IDataProtectionProvider protection)
         }
 
         surface.Openings.Clear();
-        surface.Openings.AddRange(before.Openings.Select(o => new OpeningRow { Position = o.Position, Count = o.Count, WidthM = o.WidthM, HeightM = o.HeightM }));
+        surface.Openings.AddRange(
+            before.Openings.Select(o => new OpeningRow
+            {
+                Position = o.Position,
+                Count = o.Count,
+                WidthM = o.WidthM,
+                HeightM = o.HeightM,
+            })
+        );
         PutLeaksBack(surface, before.Leaks.ToDictionary(n => n.Id));
     }
 

@@ -18,18 +18,30 @@ public sealed record Stamp(DateTimeOffset At, string By)
     /// <summary>The stamp where something is said to be done, and none where it is not.</summary>
     internal (DateTimeOffset? At, string By) Where(bool? done) => done == true ? (At, By) : (null, "");
 
-    internal static Stamp Of(ClaimsPrincipal user, TimeProvider clock) => new(clock.GetUtcNow(), Claims.TitleOf(user)) { MayOverride = Claims.Overrides(user) };
+    internal static Stamp Of(ClaimsPrincipal user, TimeProvider clock) =>
+        new(clock.GetUtcNow(), Claims.TitleOf(user)) { MayOverride = Claims.Overrides(user) };
 }
 
 /// <summary>What the fields of a surface may name: sheets and templates of the firm, buffer spaces of the job.</summary>
-internal sealed record SurveyChoices(IReadOnlyDictionary<string, ProductSheet> Sheets, IReadOnlyDictionary<string, AssemblyTemplate> Templates, IReadOnlySet<Guid> Buffers)
+internal sealed record SurveyChoices(
+    IReadOnlyDictionary<string, ProductSheet> Sheets,
+    IReadOnlyDictionary<string, AssemblyTemplate> Templates,
+    IReadOnlySet<Guid> Buffers
+)
 {
     /// <summary>The id of a product by its id or by its name as the sheet prints it; null where the firm has none such.</summary>
     public string? SheetOf(string written) =>
-        Sheets.ContainsKey(written) ? written : Sheets.Values.FirstOrDefault(s => s.Name.Equals(written.Trim(), StringComparison.OrdinalIgnoreCase))?.Id;
+        Sheets.ContainsKey(written)
+            ? written
+            : Sheets.Values.FirstOrDefault(s => s.Name.Equals(written.Trim(), StringComparison.OrdinalIgnoreCase))?.Id;
 
-    public static async Task<SurveyChoices> OfAsync(Guid job, SheetLibrary library, UmbracellDb db) => new(
-        await library.AllAsync(),
-        (await db.Templates.AsNoTracking().ToListAsync()).ToDictionary(t => t.Id.ToString(), t => JsonSerializer.Deserialize<AssemblyTemplate>(t.Document, DataFile.Json)!),
-        (await db.BufferSpaces.AsNoTracking().Where(b => b.JobId == job).Select(b => b.Id).ToListAsync()).ToHashSet());
+    public static async Task<SurveyChoices> OfAsync(Guid job, SheetLibrary library, UmbracellDb db) =>
+        new(
+            await library.AllAsync(),
+            (await db.Templates.AsNoTracking().ToListAsync()).ToDictionary(
+                t => t.Id.ToString(),
+                t => JsonSerializer.Deserialize<AssemblyTemplate>(t.Document, DataFile.Json)!
+            ),
+            (await db.BufferSpaces.AsNoTracking().Where(b => b.JobId == job).Select(b => b.Id).ToListAsync()).ToHashSet()
+        );
 }

@@ -29,18 +29,30 @@ internal static class SurveyEndpoints
 
     public static void MapSurvey(this IEndpointRouteBuilder app)
     {
-        app.MapGet("/api/jobs/{id:guid}/surfaces", ListAsync).WithTags("Survey").WithSummary("The surfaces of a job.").RequireAuthorization();
-        app.MapPost("/api/jobs/{id:guid}/surfaces", AddAsync).WithTags("Survey").WithSummary("A new surface from typed fields.").RequireAuthorization(Claims.MayEdit);
+        app.MapGet("/api/jobs/{id:guid}/surfaces", ListAsync)
+            .WithTags("Survey")
+            .WithSummary("The surfaces of a job.")
+            .RequireAuthorization();
+        app.MapPost("/api/jobs/{id:guid}/surfaces", AddAsync)
+            .WithTags("Survey")
+            .WithSummary("A new surface from typed fields.")
+            .RequireAuthorization(Claims.MayEdit);
         var one = app.MapGroup("/api/surfaces/{id:guid}").WithTags("Survey").RequireAuthorization(Claims.MayEdit);
         one.MapPatch("", ChangeAsync).WithSummary("Change typed fields of a surface.").ProducesProblem(409);
         one.MapPost("/undo", TakeBackAsync).WithSummary("Take an edit of a surface back.").ProducesProblem(409);
         one.MapDelete("", RemoveAsync).WithSummary("Take a surface off the job; it can be brought back.");
         one.MapPost("/restore", RestoreAsync).WithSummary("Bring back a surface that was taken off.");
         one.MapPost("/split", SplitAsync).WithSummary("Cut a surface in two where depth or system changes.").ProducesProblem(409);
-        app.MapGet("/api/surfaces/{id:guid}/sketch", SketchAsync).WithTags("Survey").WithSummary("A surface drawn from its numbers, to scale.").RequireAuthorization();
+        app.MapGet("/api/surfaces/{id:guid}/sketch", SketchAsync)
+            .WithTags("Survey")
+            .WithSummary("A surface drawn from its numbers, to scale.")
+            .RequireAuthorization();
         one.MapPost("/template", SaveTemplateAsync).WithSummary("Keep a surface's assembly as a template of the firm.");
         app.MapGet("/api/templates", TemplatesAsync).WithTags("Survey").WithSummary("The firm's own templates.").RequireAuthorization();
-        app.MapDelete("/api/templates/{id:guid}", RemoveTemplateAsync).WithTags("Survey").WithSummary("Forget a template; surfaces made from it stay as they are.").RequireAuthorization(Claims.MayEdit);
+        app.MapDelete("/api/templates/{id:guid}", RemoveTemplateAsync)
+            .WithTags("Survey")
+            .WithSummary("Forget a template; surfaces made from it stay as they are.")
+            .RequireAuthorization(Claims.MayEdit);
     }
 
     private static async Task<Ok<List<SurfaceAnswer>>> ListAsync(Guid id, SurfaceReader reader)
@@ -52,7 +64,15 @@ internal static class SurveyEndpoints
         return TypedResults.Ok(surfaces.ConvertAll(s => SurfaceAnswers.Of(s, records, id => names.GetValueOrDefault(id, ""))));
     }
 
-    private static async Task<Created<SurfaceAnswer>> AddAsync(Guid id, TypedEdit edit, SurfaceReader reader, SheetLibrary library, UmbracellDb db, ClaimsPrincipal user, TimeProvider clock)
+    private static async Task<Created<SurfaceAnswer>> AddAsync(
+        Guid id,
+        TypedEdit edit,
+        SurfaceReader reader,
+        SheetLibrary library,
+        UmbracellDb db,
+        ClaimsPrincipal user,
+        TimeProvider clock
+    )
     {
         var job = await reader.FindJobAsync(id);
         var surface = SurfaceStart.Of(SurfaceKind.StudWall, "");
@@ -76,7 +96,15 @@ internal static class SurveyEndpoints
             throw new FieldFaultsException([new("name", "tooMany", surfaces[0].Name)]);
         }
 
-        var next = 1 + (await db.Surfaces.IgnoreQueryFilters().Where(s => s.FirmId == job.FirmId && s.JobId == job.Id).MaxAsync(s => (int?)s.Position) ?? -1);
+        var next =
+            1
+            + (
+                await db
+                    .Surfaces.IgnoreQueryFilters()
+                    .Where(s => s.FirmId == job.FirmId && s.JobId == job.Id)
+                    .MaxAsync(s => (int?)s.Position)
+                ?? -1
+            );
         foreach (var surface in surfaces)
         {
             (surface.JobId, surface.ChangedAt, surface.Position) = (job.Id, clock.GetUtcNow(), next++);
@@ -85,7 +113,16 @@ internal static class SurveyEndpoints
         db.Surfaces.AddRange(surfaces);
     }
 
-    private static async Task<Ok<SurfaceAnswer>> ChangeAsync(Guid id, TypedEdit edit, SurfaceReader reader, SheetLibrary library, SurfaceUndo undo, UmbracellDb db, ClaimsPrincipal user, TimeProvider clock)
+    private static async Task<Ok<SurfaceAnswer>> ChangeAsync(
+        Guid id,
+        TypedEdit edit,
+        SurfaceReader reader,
+        SheetLibrary library,
+        SurfaceUndo undo,
+        UmbracellDb db,
+        ClaimsPrincipal user,
+        TimeProvider clock
+    )
     {
         var (surface, job) = await reader.FindAsync(id);
         await CheckVersionAsync(edit.Version, surface, reader);
@@ -100,7 +137,14 @@ internal static class SurveyEndpoints
         return TypedResults.Ok(await AnswerAsync(surface, reader) with { Undo = before });
     }
 
-    private static async Task<Ok<SurfaceAnswer>> TakeBackAsync(Guid id, TakenBack edit, SurfaceReader reader, SurfaceUndo undo, UmbracellDb db, TimeProvider clock)
+    private static async Task<Ok<SurfaceAnswer>> TakeBackAsync(
+        Guid id,
+        TakenBack edit,
+        SurfaceReader reader,
+        SurfaceUndo undo,
+        UmbracellDb db,
+        TimeProvider clock
+    )
     {
         var (surface, _) = await reader.FindAsync(id);
         await CheckVersionAsync(edit.Version, surface, reader);
@@ -126,13 +170,26 @@ internal static class SurveyEndpoints
     private static async Task<Ok<SurfaceAnswer>> RestoreAsync(Guid id, SurfaceReader reader, UmbracellDb db)
     {
         // Without the filter that hides removed surfaces; the row policies still keep other firms' out.
-        var removed = await db.Surfaces.IgnoreQueryFilters().Include(s => s.Openings).Include(s => s.Notes).AsSplitQuery().SingleOrDefaultAsync(s => s.Id == id) ?? throw new NotFoundException("surface");
+        var removed =
+            await db
+                .Surfaces.IgnoreQueryFilters()
+                .Include(s => s.Openings)
+                .Include(s => s.Notes)
+                .AsSplitQuery()
+                .SingleOrDefaultAsync(s => s.Id == id)
+            ?? throw new NotFoundException("surface");
         removed.RemovedAt = null;
         await db.SaveChangesAsync();
         return TypedResults.Ok(await AnswerAsync(removed, reader));
     }
 
-    private static async Task<Ok<SurfaceAnswer>> SplitAsync(Guid id, TypedEdit edit, SurfaceReader reader, UmbracellDb db, TimeProvider clock)
+    private static async Task<Ok<SurfaceAnswer>> SplitAsync(
+        Guid id,
+        TypedEdit edit,
+        SurfaceReader reader,
+        UmbracellDb db,
+        TimeProvider clock
+    )
     {
         var (surface, job) = await reader.FindAsync(id);
         await CheckVersionAsync(edit.Version, surface, reader);
@@ -151,14 +208,21 @@ internal static class SurveyEndpoints
             return TypedResults.NoContent();
         }
 
-        var sketch = SurfaceSketch.Of(SurfaceReader.ShapeOf(surface), SurfaceReader.OpeningsOf(surface), new(surface.MemberMaterial == MemberMaterial.None ? 0 : surface.MemberSpacingM));
+        var sketch = SurfaceSketch.Of(
+            SurfaceReader.ShapeOf(surface),
+            SurfaceReader.OpeningsOf(surface),
+            new(surface.MemberMaterial == MemberMaterial.None ? 0 : surface.MemberSpacingM)
+        );
         var corners = sketch.Faces.SelectMany(face => face).ToList();
-        return TypedResults.Ok(new SketchAnswer(
-            corners.Max(c => c.X) - corners.Min(c => c.X),
-            corners.Max(c => c.Y) - corners.Min(c => c.Y),
-            [.. sketch.Faces.Select(face => Path(face, corners))],
-            [.. sketch.Openings.Select(opening => Path(opening, corners))],
-            [.. sketch.Members.Select(m => Path([m.From, m.To], corners))]));
+        return TypedResults.Ok(
+            new SketchAnswer(
+                corners.Max(c => c.X) - corners.Min(c => c.X),
+                corners.Max(c => c.Y) - corners.Min(c => c.Y),
+                [.. sketch.Faces.Select(face => Path(face, corners))],
+                [.. sketch.Openings.Select(opening => Path(opening, corners))],
+                [.. sketch.Members.Select(m => Path([m.From, m.To], corners))]
+            )
+        );
     }
 
     // An outline may have been taken from any point: the drawing starts at its own lower left.
@@ -177,14 +241,22 @@ internal static class SurveyEndpoints
             throw new FieldFaultsException([new("name", name.Length == 0 ? "empty" : "tooLong", name.Length == 0 ? "" : name[..40])]);
         }
 
-        var template = new TemplateRow { Id = Guid.NewGuid(), Name = name, Kind = surface.Kind, Document = JsonSerializer.Serialize(SurfaceStart.ToTemplate(surface), DataFile.Json) };
+        var template = new TemplateRow
+        {
+            Id = Guid.NewGuid(),
+            Name = name,
+            Kind = surface.Kind,
+            Document = JsonSerializer.Serialize(SurfaceStart.ToTemplate(surface), DataFile.Json),
+        };
         db.Templates.Add(template);
         await db.SaveChangesAsync();
         return TypedResults.Created($"/api/templates/{template.Id}", new TemplateAnswer(template.Id, template.Name, template.Kind));
     }
 
     private static async Task<Ok<List<TemplateAnswer>>> TemplatesAsync(UmbracellDb db) =>
-        TypedResults.Ok(await db.Templates.AsNoTracking().OrderBy(t => t.Name).Select(t => new TemplateAnswer(t.Id, t.Name, t.Kind)).ToListAsync());
+        TypedResults.Ok(
+            await db.Templates.AsNoTracking().OrderBy(t => t.Name).Select(t => new TemplateAnswer(t.Id, t.Name, t.Kind)).ToListAsync()
+        );
 
     private static async Task<NoContent> RemoveTemplateAsync(Guid id, UmbracellDb db)
     {
@@ -196,7 +268,12 @@ internal static class SurveyEndpoints
     // Two surfaces may share a name; lists, joints and papers then cannot tell them apart.
     private static async Task MarkSameNameAsync(TypedEdit edit, Surface surface, Guid job, SurfaceReader reader)
     {
-        if (edit.Fields.ContainsKey("name") && (await reader.NamesAsync(job)).Any(other => other.Key != surface.Id && other.Value.Equals(surface.Name, StringComparison.OrdinalIgnoreCase)))
+        if (
+            edit.Fields.ContainsKey("name")
+            && (await reader.NamesAsync(job)).Any(other =>
+                other.Key != surface.Id && other.Value.Equals(surface.Name, StringComparison.OrdinalIgnoreCase)
+            )
+        )
         {
             edit.Doubts.Add(FieldDoubt.SameName);
         }

@@ -11,12 +11,13 @@ internal static class JobTargets
     public static TargetSet? Of(Job job) => job.OwnTargets is { } own ? Of(own) : ShippedData.TargetSets.GetValueOrDefault(job.TargetSetId);
 
     /// <summary>What part of the envelope a surface is held to as: its kind's, by what is known of it.</summary>
-    public static EnvelopeElement? ElementOf(Surface surface) => (surface.Kind, ShippedData.Templates[surface.Kind].Element) switch
-    {
-        (SurfaceKind.BasementWall, _) when surface.Details.CrawlSpace == true => EnvelopeElement.CrawlWall,
-        (SurfaceKind.WallOutside, _) when surface.MemberMaterial != MemberMaterial.None => EnvelopeElement.FramedWall,
-        (_, var element) => element,
-    };
+    public static EnvelopeElement? ElementOf(Surface surface) =>
+        (surface.Kind, ShippedData.Templates[surface.Kind].Element) switch
+        {
+            (SurfaceKind.BasementWall, _) when surface.Details.CrawlSpace == true => EnvelopeElement.CrawlWall,
+            (SurfaceKind.WallOutside, _) when surface.MemberMaterial != MemberMaterial.None => EnvelopeElement.FramedWall,
+            (_, var element) => element,
+        };
 
     public static string IdOf(Job job) => job.OwnTargetsId?.ToString() ?? job.TargetSetId;
 
@@ -27,9 +28,16 @@ internal static class JobTargets
         {
             Id = own.Id.ToString(),
             Edition = own.Edition,
-            GreatestU = own.GreatestU is not { } figures ? based.GreatestU : based.GreatestU.ToDictionary(
-                e => e.Key,
-                e => figures.TryGetValue(e.Key.ToString(), out var typed) ? (IReadOnlyDictionary<string, ThermalTransmittance>)typed.ToDictionary(z => z.Key, z => new ThermalTransmittance(z.Value)) : e.Value),
+            GreatestU = own.GreatestU is not { } figures
+                ? based.GreatestU
+                : based.GreatestU.ToDictionary(
+                    e => e.Key,
+                    e =>
+                        figures.TryGetValue(e.Key.ToString(), out var typed)
+                            ? (IReadOnlyDictionary<string, ThermalTransmittance>)
+                                typed.ToDictionary(z => z.Key, z => new ThermalTransmittance(z.Value))
+                            : e.Value
+                ),
         };
     }
 

@@ -25,7 +25,15 @@ public sealed record TargetLine(string Element, IReadOnlyList<TargetCell> Cells)
 public sealed record SlabCell(string Zone, FigureAnswer LeastR, FigureAnswer Along);
 
 /// <summary>A target set with every figure.</summary>
-public sealed record TargetSetDetail(string Id, string Edition, string BasedOn, bool Own, IReadOnlyList<TargetLine> Lines, IReadOnlyList<SlabCell> Slabs, uint Version);
+public sealed record TargetSetDetail(
+    string Id,
+    string Edition,
+    string BasedOn,
+    bool Own,
+    IReadOnlyList<TargetLine> Lines,
+    IReadOnlyList<SlabCell> Slabs,
+    uint Version
+);
 
 internal static class TargetEndpoints
 {
@@ -34,28 +42,57 @@ internal static class TargetEndpoints
     public static void MapTargets(this IEndpointRouteBuilder app)
     {
         var sets = app.MapGroup("/api/target-sets").WithTags("Targets").RequireAuthorization();
-        sets.MapGet("", async (UmbracellDb db) => TypedResults.Ok(await AllAsync(db))).WithSummary("Target sets that ship and the firm's own, with every figure.");
+        sets.MapGet("", async (UmbracellDb db) => TypedResults.Ok(await AllAsync(db)))
+            .WithSummary("Target sets that ship and the firm's own, with every figure.");
         sets.MapPost("", AddAsync).WithSummary("A target set of the firm's own, made from another.").RequireAuthorization(Claims.MayEdit);
-        sets.MapPatch("/{id:guid}", ChangeAsync).WithSummary("Change the name or typed figures of a target set of the firm's own.").RequireAuthorization(Claims.MayEdit).ProducesProblem(409);
-        sets.MapDelete("/{id:guid}", RemoveAsync).WithSummary("Take a target set of the firm's own away; one that a job is held to stays.").RequireAuthorization(Claims.MayEdit).ProducesProblem(409);
+        sets.MapPatch("/{id:guid}", ChangeAsync)
+            .WithSummary("Change the name or typed figures of a target set of the firm's own.")
+            .RequireAuthorization(Claims.MayEdit)
+            .ProducesProblem(409);
+        sets.MapDelete("/{id:guid}", RemoveAsync)
+            .WithSummary("Take a target set of the firm's own away; one that a job is held to stays.")
+            .RequireAuthorization(Claims.MayEdit)
+            .ProducesProblem(409);
     }
 
     /// <summary>Every set, the firm's own first.</summary>
     public static async Task<List<TargetSetDetail>> AllAsync(UmbracellDb db) =>
-        [.. (await db.TargetSets.AsNoTracking().OrderBy(t => t.Edition).ToListAsync()).Select(Answer), .. ShippedData.TargetSets.Values.Select(set => Answer(set, set.Id, own: false, 0))];
+        [
+            .. (await db.TargetSets.AsNoTracking().OrderBy(t => t.Edition).ToListAsync()).Select(Answer),
+            .. ShippedData.TargetSets.Values.Select(set => Answer(set, set.Id, own: false, 0)),
+        ];
 
     private static TargetSetDetail Answer(TargetSetRow row) => Answer(JobTargets.Of(row), row.BasedOn, own: true, row.Version);
 
-    private static TargetSetDetail Answer(TargetSet set, string basedOn, bool own, uint version) => new(
-        set.Id,
-        set.Edition,
-        basedOn,
-        own,
-        [.. set.GreatestU.OrderBy(e => e.Key).Select(e => new TargetLine(
-            char.ToLowerInvariant(e.Key.ToString()[0]) + e.Key.ToString()[1..],
-            [.. e.Value.OrderBy(z => z.Key, StringComparer.Ordinal).Select(z => new TargetCell(Field(e.Key.ToString(), z.Key), z.Key, FigureAnswer.Of(z.Value.ToFigure())))]))],
-        [.. set.Slabs.OrderBy(z => z.Key, StringComparer.Ordinal).Select(z => new SlabCell(z.Key, FigureAnswer.Of(z.Value.LeastR.ToFigure()), FigureAnswer.Of(z.Value.Along.ToThickness())))],
-        version);
+    private static TargetSetDetail Answer(TargetSet set, string basedOn, bool own, uint version) =>
+        new(
+            set.Id,
+            set.Edition,
+            basedOn,
+            own,
+            [
+                .. set
+                    .GreatestU.OrderBy(e => e.Key)
+                    .Select(e => new TargetLine(
+                        char.ToLowerInvariant(e.Key.ToString()[0]) + e.Key.ToString()[1..],
+                        [
+                            .. e
+                                .Value.OrderBy(z => z.Key, StringComparer.Ordinal)
+                                .Select(z => new TargetCell(Field(e.Key.ToString(), z.Key), z.Key, FigureAnswer.Of(z.Value.ToFigure()))),
+                        ]
+                    )),
+            ],
+            [
+                .. set
+                    .Slabs.OrderBy(z => z.Key, StringComparer.Ordinal)
+                    .Select(z => new SlabCell(
+                        z.Key,
+                        FigureAnswer.Of(z.Value.LeastR.ToFigure()),
+                        FigureAnswer.Of(z.Value.Along.ToThickness())
+                    )),
+            ],
+            version
+        );
 
     private static string Field(string element, string zone) => $"u:{element}:{zone}";
 
@@ -63,13 +100,22 @@ internal static class TargetEndpoints
     {
         var fields = new TypedFields(edit);
         fields.Require("name", "basedOn");
-        var known = (await db.TargetSets.ToListAsync()).Select(row => (Id: row.Id.ToString(), row.BasedOn, Set: JobTargets.Of(row))).Concat(ShippedData.TargetSets.Values.Select(set => (set.Id, BasedOn: set.Id, Set: set))).ToDictionary(one => one.Id);
+        var known = (await db.TargetSets.ToListAsync())
+            .Select(row => (Id: row.Id.ToString(), row.BasedOn, Set: JobTargets.Of(row)))
+            .Concat(ShippedData.TargetSets.Values.Select(set => (set.Id, BasedOn: set.Id, Set: set)))
+            .ToDictionary(one => one.Id);
         var from = ShippedData.TargetSets.Keys.First();
         var name = "";
         fields.Text("name", 120, required: true, text => name = text);
         fields.Known("basedOn", known.ContainsKey, id => from = id);
         fields.ThrowIfFaulty(["name", "basedOn"]);
-        var row = new TargetSetRow { Id = Guid.NewGuid(), Edition = name, BasedOn = known[from].BasedOn, GreatestU = Figures(known[from].Set) };
+        var row = new TargetSetRow
+        {
+            Id = Guid.NewGuid(),
+            Edition = name,
+            BasedOn = known[from].BasedOn,
+            GreatestU = Figures(known[from].Set),
+        };
         db.TargetSets.Add(row);
         await db.SaveChangesAsync();
         return TypedResults.Created($"/api/target-sets/{row.Id}", Answer(row));
@@ -109,7 +155,11 @@ internal static class TargetEndpoints
         if (await db.Jobs.CountAsync(j => j.OwnTargetsId == id) is > 0 and var jobs)
         {
             var held = string.Create(CultureInfo.InvariantCulture, $"{jobs} {(jobs == 1 ? "job is" : "jobs are")}");
-            return TypedResults.Problem($"{held} held to this set; give them another first. Nothing was taken away.", statusCode: 409, title: "The set is in use");
+            return TypedResults.Problem(
+                $"{held} held to this set; give them another first. Nothing was taken away.",
+                statusCode: 409,
+                title: "The set is in use"
+            );
         }
 
         db.TargetSets.Remove(row);
@@ -117,5 +167,6 @@ internal static class TargetEndpoints
         return TypedResults.NoContent();
     }
 
-    private static async Task<TargetSetRow> FindAsync(Guid id, UmbracellDb db) => await db.TargetSets.FirstOrDefaultAsync(t => t.Id == id) ?? throw new NotFoundException("target set");
+    private static async Task<TargetSetRow> FindAsync(Guid id, UmbracellDb db) =>
+        await db.TargetSets.FirstOrDefaultAsync(t => t.Id == id) ?? throw new NotFoundException("target set");
 }

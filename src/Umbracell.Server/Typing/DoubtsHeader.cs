@@ -3,10 +3,12 @@ using System.Text.Json;
 
 namespace Umbracell.Server.Typing;
 
-/// <summary>Sends what an edit was in doubt about along with whatever its endpoint answers, so that no answer needs a place for it.</summary>
+/// <summary>Sends what an edit was in doubt about along with whatever its endpoint answers, so that no answer needs a place for
+/// it.</summary>
 internal static class DoubtsHeader
 {
-    /// <summary>Name of the header: Base64 of a JSON array of <see cref="Questions.Answers.FieldDoubt"/>, since a header holds no letters past ASCII.</summary>
+    /// <summary>Name of the header: Base64 of a JSON array of <see cref="Questions.Answers.FieldDoubt"/>, since a header holds no letters
+    /// past ASCII.</summary>
     public const string Name = "Umbracell-Doubts";
 
     private static readonly JsonSerializerOptions Json = new(JsonSerializerDefaults.Web);
@@ -18,7 +20,9 @@ internal static class DoubtsHeader
         var doubts = context.Arguments.OfType<TypedEdit>().SelectMany(edit => edit.Doubts).ToList();
         if (doubts.Count > 0)
         {
-            context.HttpContext.Response.Headers[Name] = Convert.ToBase64String(Encoding.UTF8.GetBytes(JsonSerializer.Serialize(doubts, Json)));
+            context.HttpContext.Response.Headers[Name] = Convert.ToBase64String(
+                Encoding.UTF8.GetBytes(JsonSerializer.Serialize(doubts, Json))
+            );
         }
 
         return answer;

@@ -10,7 +10,11 @@ namespace Umbracell.Server.Typing;
 /// <param name="Version">The version that was on the screen; null where the record is new.</param>
 /// <param name="Units">The system bare numbers are read in.</param>
 /// <param name="Fields">Typed text by field.</param>
-public sealed record TypedEdit(uint? Version, UnitSystem Units, [property: Required, MaxLength(60)] IReadOnlyDictionary<string, string> Fields)
+public sealed record TypedEdit(
+    uint? Version,
+    UnitSystem Units,
+    [property: Required, MaxLength(60)] IReadOnlyDictionary<string, string> Fields
+)
 {
     /// <summary>What was taken and may have been meant otherwise; travels in a header of the answer, whatever the answer is.</summary>
     internal List<FieldDoubt> Doubts { get; } = [];
@@ -129,9 +133,11 @@ internal sealed class TypedFields(TypedEdit edit)
     private static readonly string[] Days = ["yyyy-M-d", "yyyy/M/d", "d MMM yyyy", "d MMMM yyyy", "MMM d yyyy", "MMMM d yyyy"];
 
     // Which number comes first in 3/4/2027 is a habit of the country, as its units are.
-    private static readonly string[] UsDays = ["M/d/yyyy", "M-d-yyyy", "M.d.yyyy"], MetricDays = ["d/M/yyyy", "d-M-yyyy", "d.M.yyyy", "d. M. yyyy"];
+    private static readonly string[] UsDays = ["M/d/yyyy", "M-d-yyyy", "M.d.yyyy"],
+        MetricDays = ["d/M/yyyy", "d-M-yyyy", "d.M.yyyy", "d. M. yyyy"];
 
-    /// <summary>Takes a day as people write it, <c>2026-11-23</c>, <c>11/23/2026</c> or <c>23.11.2026</c> by their units, <c>Nov 23, 2026</c>, or blank for none.</summary>
+    /// <summary>Takes a day as people write it, <c>2026-11-23</c>, <c>11/23/2026</c> or <c>23.11.2026</c> by their units, <c>Nov 23,
+    /// 2026</c>, or blank for none.</summary>
     public void Date(string field, Action<DateOnly?> take)
     {
         if (!Has(field))
@@ -143,7 +149,15 @@ internal sealed class TypedFields(TypedEdit edit)
         {
             take(null);
         }
-        else if (DateOnly.TryParseExact(Raw(field).Replace(',', ' '), [.. Days, .. Units == UnitSystem.Us ? UsDays : MetricDays], CultureInfo.InvariantCulture, DateTimeStyles.AllowWhiteSpaces, out var day) && day.Year is >= 2000 and < 2200)
+        else if (
+            DateOnly.TryParseExact(
+                Raw(field).Replace(',', ' '),
+                [.. Days, .. Units == UnitSystem.Us ? UsDays : MetricDays],
+                CultureInfo.InvariantCulture,
+                DateTimeStyles.AllowWhiteSpaces,
+                out var day
+            ) && day.Year is >= 2000 and < 2200
+        )
         {
             take(day);
         }
@@ -161,7 +175,10 @@ internal sealed class TypedFields(TypedEdit edit)
             return;
         }
 
-        var typed = Raw(field).Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries).Select(one => QuantityParser.Parse(one, range, Units)).ToList();
+        var typed = Raw(field)
+            .Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries)
+            .Select(one => QuantityParser.Parse(one, range, Units))
+            .ToList();
         if (typed.Find(one => one.Fault is not null) is { } bad)
         {
             Fault(FieldFault.Of(field, bad));
@@ -178,11 +195,27 @@ internal sealed class TypedFields(TypedEdit edit)
 
     /// <summary>Takes yes, no, or blank for not known.</summary>
     public void YesNo(string field, Action<bool?> take) =>
-        Known(field, typed => typed is "yes" or "no" or "", typed => take(typed switch { "yes" => true, "no" => false, _ => null }));
+        Known(
+            field,
+            typed => typed is "yes" or "no" or "",
+            typed =>
+                take(
+                    typed switch
+                    {
+                        "yes" => true,
+                        "no" => false,
+                        _ => null,
+                    }
+                )
+        );
 
     /// <summary>Takes the id of another record, or blank for none.</summary>
     public void Id(string field, Func<Guid, bool> isKnown, Action<Guid?> take) =>
-        Known(field, typed => typed.Length == 0 || (Guid.TryParse(typed, out var id) && isKnown(id)), typed => take(typed.Length == 0 ? null : Guid.Parse(typed)));
+        Known(
+            field,
+            typed => typed.Length == 0 || (Guid.TryParse(typed, out var id) && isKnown(id)),
+            typed => take(typed.Length == 0 ? null : Guid.Parse(typed))
+        );
 
     /// <summary>Takes one of a set of ids.</summary>
     public void Known(string field, Func<string, bool> isKnown, Action<string> take)

@@ -9,5 +9,7 @@ internal static class UnitsWord
     /// <summary>Reads <c>us</c> or <c>metric</c>, in any case.</summary>
     /// <exception cref="FieldFaultsException">Any other word.</exception>
     public static UnitSystem Read(string units) =>
-        Enum.TryParse<UnitSystem>(units, ignoreCase: true, out var system) && Enum.IsDefined(system) ? system : throw new FieldFaultsException([new("units", "unknown", units)]);
+        Enum.TryParse<UnitSystem>(units, ignoreCase: true, out var system) && Enum.IsDefined(system)
+            ? system
+            : throw new FieldFaultsException([new("units", "unknown", units)]);
 }

@@ -36,7 +36,15 @@ internal static class GateQuestions
             Temperature(readings.Of(surface.Id, ReadingKind.SubstrateTemperature)),
             Temperature(readings.Of(surface.Id, ReadingKind.AirTemperature)),
             readings.Of(surface.Id, ReadingKind.Humidity) is { } rh ? new(rh.Value, rh.HumidityOver, Age(rh), rh.Instrument) : null,
-            meter is null ? null : new(meter.Kind == ReadingKind.WoodMoisture ? meter.Value : null, null, Age(meter), meter.Instrument, meter.Kind == ReadingKind.ConcreteMoisture ? meter.Value : null),
+            meter is null
+                ? null
+                : new(
+                    meter.Kind == ReadingKind.WoodMoisture ? meter.Value : null,
+                    null,
+                    Age(meter),
+                    meter.Instrument,
+                    meter.Kind == ReadingKind.ConcreteMoisture ? meter.Value : null
+                ),
             Temperature(a),
             Temperature(b),
             records.Done(surface.Id),
@@ -44,37 +52,58 @@ internal static class GateQuestions
             [.. PreparationAnswers.List(surface).Select(task => task.Item)],
             records.JointsReady(surface.Id),
             surface.OpenLeak is not null,
-            seen is null ? null : new(seen.Value > 0, Age(seen), seen.Instrument));
+            seen is null ? null : new(seen.Value > 0, Age(seen), seen.Instrument)
+        );
 
         double Age(ReadingRow reading) => Math.Max(0, (now - reading.TakenAt).TotalMinutes);
         ReadTemperature? Temperature(ReadingRow? reading) => reading is null ? null : new(reading.Value, Age(reading), reading.Instrument);
     }
 
-    public static SprayGate Check(GateQuestion question, ProductSheet sheet, IEnumerable<ProductSheet> others) => SprayGate.Check(new()
-    {
-        Sheet = sheet,
-        SubstrateKind = question.SubstrateKind,
-        Substrate = Reading(question.Substrate),
-        Air = Reading(question.Air),
-        Humidity = question.Humidity is { } rh ? new(new(rh.RhPct, rh.RhOver), TimeSpan.FromMinutes(rh.AgeMin), rh.Instrument) : null,
-        MoistureMeter = question.Moisture is { } m && (question.SubstrateKind == SubstrateKind.Wood ? m.WoodPct : question.SubstrateKind == SubstrateKind.Mineral ? m.ConcretePct : null) is { } percent
-            ? new(percent, TimeSpan.FromMinutes(m.AgeMin), m.Instrument)
-            : null,
-        FoundDry = question.Seen is { } seen ? new(seen.FoundDry, TimeSpan.FromMinutes(seen.AgeMin), seen.Instrument)
-            : question.Moisture is { FoundDry: { } dry } eye ? new(dry, TimeSpan.FromMinutes(eye.AgeMin), eye.Instrument)
-            : null,
-        DrumA = Reading(question.DrumA),
-        DrumB = Reading(question.DrumB),
-        Required = question.Required ?? PreparationList.Always,
-        LeakOpen = question.LeakOpen,
-        JointOpen = !question.JointsReady,
-        Prepared = question.Prepared.ToHashSet(),
-        Pressure = StandardAtmosphere.PressureAt(new(question.AltitudeM)),
-        OtherSheets = [.. others],
-    });
+    public static SprayGate Check(GateQuestion question, ProductSheet sheet, IEnumerable<ProductSheet> others) =>
+        SprayGate.Check(
+            new()
+            {
+                Sheet = sheet,
+                SubstrateKind = question.SubstrateKind,
+                Substrate = Reading(question.Substrate),
+                Air = Reading(question.Air),
+                Humidity = question.Humidity is { } rh
+                    ? new(new(rh.RhPct, rh.RhOver), TimeSpan.FromMinutes(rh.AgeMin), rh.Instrument)
+                    : null,
+                MoistureMeter =
+                    question.Moisture is { } m
+                    && (
+                        question.SubstrateKind == SubstrateKind.Wood ? m.WoodPct
+                        : question.SubstrateKind == SubstrateKind.Mineral ? m.ConcretePct
+                        : null
+                    )
+                        is { } percent
+                        ? new(percent, TimeSpan.FromMinutes(m.AgeMin), m.Instrument)
+                        : null,
+                FoundDry =
+                    question.Seen is { } seen ? new(seen.FoundDry, TimeSpan.FromMinutes(seen.AgeMin), seen.Instrument)
+                    : question.Moisture is { FoundDry: { } dry } eye ? new(dry, TimeSpan.FromMinutes(eye.AgeMin), eye.Instrument)
+                    : null,
+                DrumA = Reading(question.DrumA),
+                DrumB = Reading(question.DrumB),
+                Required = question.Required ?? PreparationList.Always,
+                LeakOpen = question.LeakOpen,
+                JointOpen = !question.JointsReady,
+                Prepared = question.Prepared.ToHashSet(),
+                Pressure = StandardAtmosphere.PressureAt(new(question.AltitudeM)),
+                OtherSheets = [.. others],
+            }
+        );
 
-    public static GateAnswer Answer(SprayGate gate) => new(
-        gate.Verdict, gate.Begun, gate.DewPoint?.Celsius, FigureAnswer.Maybe(gate.DewPoint?.ToFigure()), FindingAnswer.All(gate.Findings), [.. gate.Remedies.Select(RemedyAnswer.Of)]);
+    public static GateAnswer Answer(SprayGate gate) =>
+        new(
+            gate.Verdict,
+            gate.Begun,
+            gate.DewPoint?.Celsius,
+            FigureAnswer.Maybe(gate.DewPoint?.ToFigure()),
+            FindingAnswer.All(gate.Findings),
+            [.. gate.Remedies.Select(RemedyAnswer.Of)]
+        );
 
     private static Reading<Temperature>? Reading(ReadTemperature? read) =>
         read is null ? null : new(new(read.TempC), TimeSpan.FromMinutes(read.AgeMin), read.Instrument);

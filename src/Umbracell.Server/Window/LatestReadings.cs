@@ -29,7 +29,8 @@ internal sealed class LatestReadings
 
     public ReadingRow? Of(Guid surface, ReadingKind kind) => _bySurface.GetValueOrDefault((surface, kind));
 
-    /// <summary>The wettest reading of a kind of meter on the newest day it was read, whichever meter and place: one dry spot does not make a wet deck dry.</summary>
+    /// <summary>The wettest reading of a kind of meter on the newest day it was read, whichever meter and place: one dry spot does not
+    /// make a wet deck dry.</summary>
     public ReadingRow? Wettest(Guid surface, ReadingKind kind)
     {
         var read = _allOfSurface[surface].Where(r => r.Kind == kind).ToList();
@@ -39,21 +40,40 @@ internal sealed class LatestReadings
     public (ReadingRow? A, ReadingRow? B) Drums(string sheet) =>
         (_byProduct.GetValueOrDefault((sheet, ReadingKind.DrumA)), _byProduct.GetValueOrDefault((sheet, ReadingKind.DrumB)));
 
-    public bool HasMoisture(Guid surface) => Of(surface, ReadingKind.WoodMoisture) is not null || Of(surface, ReadingKind.FoundDry) is not null || Of(surface, ReadingKind.ConcreteMoisture) is not null;
+    public bool HasMoisture(Guid surface) =>
+        Of(surface, ReadingKind.WoodMoisture) is not null
+        || Of(surface, ReadingKind.FoundDry) is not null
+        || Of(surface, ReadingKind.ConcreteMoisture) is not null;
 
     /// <summary>Meters that disagree about a surface.</summary>
-    public IReadOnlyList<Finding> Disagreements(Guid surface) => MeterAgreement.Check(
-    [
-        .. from reading in _allOfSurface[surface]
-           where reading.Dimension is not null && reading.StatedError is not null
-           select new MeterReading(Camel(reading.Kind), new(reading.Value, reading.Dimension!.Value), reading.StatedError!.Value, reading.Instrument, reading.TakenAt, reading.Place),
-    ]);
+    public IReadOnlyList<Finding> Disagreements(Guid surface) =>
+        MeterAgreement.Check([
+            .. from reading in _allOfSurface[surface]
+            where reading.Dimension is not null && reading.StatedError is not null
+            select new MeterReading(
+                Camel(reading.Kind),
+                new(reading.Value, reading.Dimension!.Value),
+                reading.StatedError!.Value,
+                reading.Instrument,
+                reading.TakenAt,
+                reading.Place
+            ),
+        ]);
 
     private static string Camel(ReadingKind kind) => char.ToLowerInvariant(kind.ToString()[0]) + kind.ToString()[1..];
 
     public IEnumerable<ReadingRow> For(Surface surface)
     {
         var drums = surface.SheetSlug is { } sheet ? Drums(sheet) : default;
-        return Enum.GetValues<ReadingKind>().Select(kind => kind switch { ReadingKind.DrumA => drums.A, ReadingKind.DrumB => drums.B, _ => Of(surface.Id, kind) }).OfType<ReadingRow>();
+        return Enum.GetValues<ReadingKind>()
+            .Select(kind =>
+                kind switch
+                {
+                    ReadingKind.DrumA => drums.A,
+                    ReadingKind.DrumB => drums.B,
+                    _ => Of(surface.Id, kind),
+                }
+            )
+            .OfType<ReadingRow>();
     }
 }

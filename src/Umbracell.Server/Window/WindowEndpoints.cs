@@ -14,13 +14,38 @@ namespace Umbracell.Server.Window;
 
 internal static class WindowEndpoints
 {
-    private static readonly string[] Fields = ["substrate", "air", "humidity", "humidityOver", "wood", "concrete", "foundDry", "drumA", "drumB", "instrument", "statedError", "place", "species", "correction"];
+    private static readonly string[] Fields =
+    [
+        "substrate",
+        "air",
+        "humidity",
+        "humidityOver",
+        "wood",
+        "concrete",
+        "foundDry",
+        "drumA",
+        "drumB",
+        "instrument",
+        "statedError",
+        "place",
+        "species",
+        "correction",
+    ];
 
     public static void MapWindow(this IEndpointRouteBuilder app)
     {
-        app.MapPost("/api/compute/gate", ComputeAsync).WithTags("Compute").WithSummary("May a surface be sprayed under these readings?").RequireAuthorization();
-        app.MapGet("/api/surfaces/{id:guid}/window", OfSurfaceAsync).WithTags("Window").WithSummary("Today's readings of a surface and the gate.").RequireAuthorization();
-        app.MapPost("/api/surfaces/{id:guid}/readings", AddReadingsAsync).WithTags("Window").WithSummary("Take down readings as typed.").RequireAuthorization(Claims.MayEdit);
+        app.MapPost("/api/compute/gate", ComputeAsync)
+            .WithTags("Compute")
+            .WithSummary("May a surface be sprayed under these readings?")
+            .RequireAuthorization();
+        app.MapGet("/api/surfaces/{id:guid}/window", OfSurfaceAsync)
+            .WithTags("Window")
+            .WithSummary("Today's readings of a surface and the gate.")
+            .RequireAuthorization();
+        app.MapPost("/api/surfaces/{id:guid}/readings", AddReadingsAsync)
+            .WithTags("Window")
+            .WithSummary("Take down readings as typed.")
+            .RequireAuthorization(Claims.MayEdit);
     }
 
     private static async Task<Ok<GateAnswer>> ComputeAsync(GateQuestion question, SheetLibrary library)
@@ -35,7 +60,15 @@ internal static class WindowEndpoints
         return TypedResults.Ok(await AnswerAsync(surface, job, reader, library, clock));
     }
 
-    private static async Task<Ok<WindowOfSurface>> AddReadingsAsync(Guid id, TypedEdit edit, SurfaceReader reader, SheetLibrary library, UmbracellDb db, ClaimsPrincipal user, TimeProvider clock)
+    private static async Task<Ok<WindowOfSurface>> AddReadingsAsync(
+        Guid id,
+        TypedEdit edit,
+        SurfaceReader reader,
+        SheetLibrary library,
+        UmbracellDb db,
+        ClaimsPrincipal user,
+        TimeProvider clock
+    )
     {
         var (surface, job) = await reader.FindAsync(id);
         foreach (var reading in Read(edit, surface))
@@ -69,7 +102,22 @@ internal static class WindowEndpoints
         Take("concrete", FieldRanges.WoodMoisture, ReadingKind.ConcreteMoisture, "concrete meter");
         Take("drumA", FieldRanges.DrumTemperature, ReadingKind.DrumA, "drum thermometer", ofDrum: true);
         Take("drumB", FieldRanges.DrumTemperature, ReadingKind.DrumB, "drum thermometer", ofDrum: true);
-        fields.Known("foundDry", typed => typed is "yes" or "no", typed => readings.Add(new() { SurfaceId = surface.Id, Kind = ReadingKind.FoundDry, Value = typed == "yes" ? 1 : 0, Instrument = instrument.Length > 0 ? instrument : "by eye", Place = place, TakenBy = "" }));
+        fields.Known(
+            "foundDry",
+            typed => typed is "yes" or "no",
+            typed =>
+                readings.Add(
+                    new()
+                    {
+                        SurfaceId = surface.Id,
+                        Kind = ReadingKind.FoundDry,
+                        Value = typed == "yes" ? 1 : 0,
+                        Instrument = instrument.Length > 0 ? instrument : "by eye",
+                        Place = place,
+                        TakenBy = "",
+                    }
+                )
+        );
         fields.ThrowIfFaulty(Fields);
         return readings;
 
@@ -83,24 +131,37 @@ internal static class WindowEndpoints
 
             // A wood meter is made for one species: its own table gives the points for another.
             var corrects = kind == ReadingKind.WoodMoisture && correction != 0;
-            fields.Quantity(field, range, si => readings.Add(new()
-            {
-                SurfaceId = ofDrum ? null : surface.Id,
-                SheetSlug = ofDrum ? surface.SheetSlug : null,
-                Kind = kind,
-                Value = corrects ? Math.Max(0, si + correction) : si,
-                RawValue = corrects ? si : null,
-                Species = kind == ReadingKind.WoodMoisture ? species : "",
-                StatedError = error,
-                Place = ofDrum ? "" : place,
-                HumidityOver = kind == ReadingKind.Humidity ? over : HumidityReference.Water,
-                Instrument = instrument.Length > 0 ? instrument : usual,
-                TakenBy = "",
-            }));
+            fields.Quantity(
+                field,
+                range,
+                si =>
+                    readings.Add(
+                        new()
+                        {
+                            SurfaceId = ofDrum ? null : surface.Id,
+                            SheetSlug = ofDrum ? surface.SheetSlug : null,
+                            Kind = kind,
+                            Value = corrects ? Math.Max(0, si + correction) : si,
+                            RawValue = corrects ? si : null,
+                            Species = kind == ReadingKind.WoodMoisture ? species : "",
+                            StatedError = error,
+                            Place = ofDrum ? "" : place,
+                            HumidityOver = kind == ReadingKind.Humidity ? over : HumidityReference.Water,
+                            Instrument = instrument.Length > 0 ? instrument : usual,
+                            TakenBy = "",
+                        }
+                    )
+            );
         }
     }
 
-    private static async Task<WindowOfSurface> AnswerAsync(Surface surface, Job job, SurfaceReader reader, SheetLibrary library, TimeProvider clock)
+    private static async Task<WindowOfSurface> AnswerAsync(
+        Surface surface,
+        Job job,
+        SurfaceReader reader,
+        SheetLibrary library,
+        TimeProvider clock
+    )
     {
         var records = await reader.RecordsAsync(job.Id);
         var readings = records.Readings;
@@ -108,11 +169,29 @@ internal static class WindowEndpoints
         var question = GateQuestions.Of(surface, job, records, clock.GetUtcNow());
         var sheet = question is null ? null : sheets.GetValueOrDefault(question.SheetId);
         var answer = question is null || sheet is null ? null : GateQuestions.Answer(GateQuestions.Check(question, sheet, sheets.Values));
-        return new(question, answer, sheet?.Name, surface.Substrate, PreparationAnswers.Of(surface, records), [.. readings.For(surface).Select(Shape)], surface.Version);
+        return new(
+            question,
+            answer,
+            sheet?.Name,
+            surface.Substrate,
+            PreparationAnswers.Of(surface, records),
+            [.. readings.For(surface).Select(Shape)],
+            surface.Version
+        );
     }
 
     private static ReadingAnswer Shape(ReadingRow row)
     {
-        return new(row.Kind, row.Dimension is { } d ? FigureAnswer.Of(new(row.Value, d)) : null, row.Value, row.Instrument, row.StatedError, row.Place, row.Species, row.TakenAt, row.TakenBy);
+        return new(
+            row.Kind,
+            row.Dimension is { } d ? FigureAnswer.Of(new(row.Value, d)) : null,
+            row.Value,
+            row.Instrument,
+            row.StatedError,
+            row.Place,
+            row.Species,
+            row.TakenAt,
+            row.TakenBy
+        );
     }
 }

@@ -9,13 +9,29 @@ using Umbracell.Store.Model;
 namespace Umbracell.Server.Window;
 
 /// <summary>A temperature in a question with its age.</summary>
-public sealed record ReadTemperature([property: Range(-60, 100)] double TempC, [property: Range(0, 1e7)] double AgeMin = 0, string Instrument = "");
+public sealed record ReadTemperature(
+    [property: Range(-60, 100)] double TempC,
+    [property: Range(0, 1e7)] double AgeMin = 0,
+    string Instrument = ""
+);
 
 /// <summary>A humidity in a question with its age.</summary>
-public sealed record ReadHumidity([property: Range(0.1, 100)] double RhPct, HumidityReference RhOver = HumidityReference.Water, [property: Range(0, 1e7)] double AgeMin = 0, string Instrument = "");
+public sealed record ReadHumidity(
+    [property: Range(0.1, 100)] double RhPct,
+    HumidityReference RhOver = HumidityReference.Water,
+    [property: Range(0, 1e7)] double AgeMin = 0,
+    string Instrument = ""
+);
 
-/// <summary>Moisture of the substrate in a question with its age: by meter, by eye, or both. A meter outranks the eye, and of two that differ the worse rules.</summary>
-public sealed record ReadMoisture([property: Range(0, 100)] double? WoodPct, bool? FoundDry, [property: Range(0, 1e7)] double AgeMin = 0, string Instrument = "", [property: Range(0, 100)] double? ConcretePct = null);
+/// <summary>Moisture of the substrate in a question with its age: by meter, by eye, or both. A meter outranks the eye, and of two that
+/// differ the worse rules.</summary>
+public sealed record ReadMoisture(
+    [property: Range(0, 100)] double? WoodPct,
+    bool? FoundDry,
+    [property: Range(0, 1e7)] double AgeMin = 0,
+    string Instrument = "",
+    [property: Range(0, 100)] double? ConcretePct = null
+);
 
 /// <summary>What the eye found in a question with its age, where it was not looked at together with the meter.</summary>
 public sealed record SeenDry(bool FoundDry, [property: Range(0, 1e7)] double AgeMin = 0, string Instrument = "");
@@ -35,7 +51,8 @@ public sealed record GateQuestion(
     IReadOnlyList<PreparationItem>? Required = null,
     bool JointsReady = true,
     bool LeakOpen = false,
-    SeenDry? Seen = null);
+    SeenDry? Seen = null
+);
 
 /// <summary>May the surface be sprayed now?</summary>
 /// <param name="Verdict">The worst of all rules.</param>
@@ -44,10 +61,35 @@ public sealed record GateQuestion(
 /// <param name="DewPoint">The same as it is read.</param>
 /// <param name="Findings">One for each rule.</param>
 /// <param name="Together">What would clear temperatures and humidity together.</param>
-public sealed record GateAnswer(Verdict Verdict, bool Begun, double? DewPointC, FigureAnswer? DewPoint, IReadOnlyList<FindingAnswer> Findings, IReadOnlyList<RemedyAnswer> Together);
+public sealed record GateAnswer(
+    Verdict Verdict,
+    bool Begun,
+    double? DewPointC,
+    FigureAnswer? DewPoint,
+    IReadOnlyList<FindingAnswer> Findings,
+    IReadOnlyList<RemedyAnswer> Together
+);
 
 /// <summary>A reading as shown.</summary>
-public sealed record ReadingAnswer(ReadingKind Kind, FigureAnswer? Figure, double Value, string Instrument, double? StatedError, string Place, string Species, DateTimeOffset TakenAt, string TakenBy);
+public sealed record ReadingAnswer(
+    ReadingKind Kind,
+    FigureAnswer? Figure,
+    double Value,
+    string Instrument,
+    double? StatedError,
+    string Place,
+    string Species,
+    DateTimeOffset TakenAt,
+    string TakenBy
+);
 
 /// <summary>The window of a surface: today's readings and the gate.</summary>
-public sealed record WindowOfSurface(GateQuestion? Question, GateAnswer? Answer, string? Sheet, SubstrateKind SubstrateKind, IReadOnlyList<PreparationTaskAnswer> Preparation, IReadOnlyList<ReadingAnswer> Readings, uint Version);
+public sealed record WindowOfSurface(
+    GateQuestion? Question,
+    GateAnswer? Answer,
+    string? Sheet,
+    SubstrateKind SubstrateKind,
+    IReadOnlyList<PreparationTaskAnswer> Preparation,
+    IReadOnlyList<ReadingAnswer> Readings,
+    uint Version
+);

@@ -17,27 +17,30 @@ namespace Umbracell.Store.Migrations
                 name: "data_protection_keys",
                 columns: table => new
                 {
-                    id = table.Column<int>(type: "integer", nullable: false)
+                    id = table
+                        .Column<int>(type: "integer", nullable: false)
                         .Annotation("Npgsql:ValueGenerationStrategy", NpgsqlValueGenerationStrategy.IdentityByDefaultColumn),
                     friendly_name = table.Column<string>(type: "text", nullable: true),
-                    xml = table.Column<string>(type: "text", nullable: true)
+                    xml = table.Column<string>(type: "text", nullable: true),
                 },
                 constraints: table =>
                 {
                     table.PrimaryKey("pk_data_protection_keys", x => x.id);
-                });
+                }
+            );
 
             migrationBuilder.CreateTable(
                 name: "firms",
                 columns: table => new
                 {
                     id = table.Column<Guid>(type: "uuid", nullable: false),
-                    name = table.Column<string>(type: "character varying(200)", maxLength: 200, nullable: false)
+                    name = table.Column<string>(type: "character varying(200)", maxLength: 200, nullable: false),
                 },
                 constraints: table =>
                 {
                     table.PrimaryKey("pk_firms", x => x.id);
-                });
+                }
+            );
 
             migrationBuilder.CreateTable(
                 name: "api_tokens",
@@ -47,7 +50,7 @@ namespace Umbracell.Store.Migrations
                     firm_id = table.Column<Guid>(type: "uuid", nullable: false),
                     name = table.Column<string>(type: "text", nullable: false),
                     hash = table.Column<string>(type: "text", nullable: false),
-                    role = table.Column<string>(type: "character varying(40)", maxLength: 40, nullable: false)
+                    role = table.Column<string>(type: "character varying(40)", maxLength: 40, nullable: false),
                 },
                 constraints: table =>
                 {
@@ -57,8 +60,10 @@ namespace Umbracell.Store.Migrations
                         column: x => x.firm_id,
                         principalTable: "firms",
                         principalColumn: "id",
-                        onDelete: ReferentialAction.Cascade);
-                });
+                        onDelete: ReferentialAction.Cascade
+                    );
+                }
+            );
 
             migrationBuilder.CreateTable(
                 name: "jobs",
@@ -77,7 +82,7 @@ namespace Umbracell.Store.Migrations
                     altitude_m = table.Column<double>(type: "double precision", nullable: false),
                     risk_pct = table.Column<double>(type: "double precision", nullable: false),
                     created_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false),
-                    xmin = table.Column<uint>(type: "xid", rowVersion: true, nullable: false)
+                    xmin = table.Column<uint>(type: "xid", rowVersion: true, nullable: false),
                 },
                 constraints: table =>
                 {
@@ -88,8 +93,10 @@ namespace Umbracell.Store.Migrations
                         column: x => x.firm_id,
                         principalTable: "firms",
                         principalColumn: "id",
-                        onDelete: ReferentialAction.Cascade);
-                });
+                        onDelete: ReferentialAction.Cascade
+                    );
+                }
+            );
 
             migrationBuilder.CreateTable(
                 name: "people",
@@ -105,7 +112,7 @@ namespace Umbracell.Store.Migrations
                     password_hash = table.Column<string>(type: "text", nullable: true),
                     security_stamp = table.Column<string>(type: "text", nullable: false),
                     access_failed_count = table.Column<int>(type: "integer", nullable: false),
-                    lockout_end = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true)
+                    lockout_end = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true),
                 },
                 constraints: table =>
                 {
@@ -115,8 +122,10 @@ namespace Umbracell.Store.Migrations
                         column: x => x.firm_id,
                         principalTable: "firms",
                         principalColumn: "id",
-                        onDelete: ReferentialAction.Cascade);
-                });
+                        onDelete: ReferentialAction.Cascade
+                    );
+                }
+            );
 
             migrationBuilder.CreateTable(
                 name: "sheets",
@@ -125,7 +134,7 @@ namespace Umbracell.Store.Migrations
                     id = table.Column<Guid>(type: "uuid", nullable: false),
                     firm_id = table.Column<Guid>(type: "uuid", nullable: false),
                     slug = table.Column<string>(type: "text", nullable: false),
-                    document = table.Column<string>(type: "jsonb", nullable: false)
+                    document = table.Column<string>(type: "jsonb", nullable: false),
                 },
                 constraints: table =>
                 {
@@ -135,8 +144,10 @@ namespace Umbracell.Store.Migrations
                         column: x => x.firm_id,
                         principalTable: "firms",
                         principalColumn: "id",
-                        onDelete: ReferentialAction.Cascade);
-                });
+                        onDelete: ReferentialAction.Cascade
+                    );
+                }
+            );
 
             migrationBuilder.CreateTable(
                 name: "surfaces",
@@ -173,7 +184,7 @@ namespace Umbracell.Store.Migrations
                     removed_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true),
                     changed_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false),
                     xmin = table.Column<uint>(type: "xid", rowVersion: true, nullable: false),
-                    assembly = table.Column<string>(type: "jsonb", nullable: false)
+                    assembly = table.Column<string>(type: "jsonb", nullable: false),
                 },
                 constraints: table =>
                 {
@@ -184,8 +195,10 @@ namespace Umbracell.Store.Migrations
                         columns: x => new { x.firm_id, x.job_id },
                         principalTable: "jobs",
                         principalColumns: new[] { "firm_id", "id" },
-                        onDelete: ReferentialAction.Cascade);
-                });
+                        onDelete: ReferentialAction.Cascade
+                    );
+                }
+            );
 
             migrationBuilder.CreateTable(
                 name: "readings",
@@ -201,7 +214,7 @@ namespace Umbracell.Store.Migrations
                     humidity_over = table.Column<string>(type: "character varying(40)", maxLength: 40, nullable: false),
                     instrument = table.Column<string>(type: "text", nullable: false),
                     taken_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false),
-                    taken_by = table.Column<string>(type: "text", nullable: false)
+                    taken_by = table.Column<string>(type: "text", nullable: false),
                 },
                 constraints: table =>
                 {
@@ -211,14 +224,17 @@ namespace Umbracell.Store.Migrations
                         columns: x => new { x.firm_id, x.job_id },
                         principalTable: "jobs",
                         principalColumns: new[] { "firm_id", "id" },
-                        onDelete: ReferentialAction.Cascade);
+                        onDelete: ReferentialAction.Cascade
+                    );
                     table.ForeignKey(
                         name: "fk_readings_surfaces_firm_id_surface_id",
                         columns: x => new { x.firm_id, x.surface_id },
                         principalTable: "surfaces",
                         principalColumns: new[] { "firm_id", "id" },
-                        onDelete: ReferentialAction.Cascade);
-                });
+                        onDelete: ReferentialAction.Cascade
+                    );
+                }
+            );
 
             migrationBuilder.CreateTable(
                 name: "surface_openings",
@@ -230,7 +246,7 @@ namespace Umbracell.Store.Migrations
                     position = table.Column<int>(type: "integer", nullable: false),
                     count = table.Column<int>(type: "integer", nullable: false),
                     width_m = table.Column<double>(type: "double precision", nullable: false),
-                    height_m = table.Column<double>(type: "double precision", nullable: false)
+                    height_m = table.Column<double>(type: "double precision", nullable: false),
                 },
                 constraints: table =>
                 {
@@ -240,70 +256,61 @@ namespace Umbracell.Store.Migrations
                         columns: x => new { x.firm_id, x.surface_id },
                         principalTable: "surfaces",
                         principalColumns: new[] { "firm_id", "id" },
-                        onDelete: ReferentialAction.Cascade);
-                });
+                        onDelete: ReferentialAction.Cascade
+                    );
+                }
+            );
 
-            migrationBuilder.CreateIndex(
-                name: "ix_api_tokens_firm_id",
-                table: "api_tokens",
-                column: "firm_id");
+            migrationBuilder.CreateIndex(name: "ix_api_tokens_firm_id", table: "api_tokens", column: "firm_id");
 
-            migrationBuilder.CreateIndex(
-                name: "ix_api_tokens_hash",
-                table: "api_tokens",
-                column: "hash",
-                unique: true);
+            migrationBuilder.CreateIndex(name: "ix_api_tokens_hash", table: "api_tokens", column: "hash", unique: true);
 
-            migrationBuilder.CreateIndex(
-                name: "ix_people_firm_id",
-                table: "people",
-                column: "firm_id");
+            migrationBuilder.CreateIndex(name: "ix_people_firm_id", table: "people", column: "firm_id");
 
             migrationBuilder.CreateIndex(
                 name: "ix_people_normalized_sign_in_name",
                 table: "people",
                 column: "normalized_sign_in_name",
-                unique: true);
+                unique: true
+            );
 
-            migrationBuilder.CreateIndex(
-                name: "ix_readings_firm_id_job_id",
-                table: "readings",
-                columns: new[] { "firm_id", "job_id" });
+            migrationBuilder.CreateIndex(name: "ix_readings_firm_id_job_id", table: "readings", columns: new[] { "firm_id", "job_id" });
 
             migrationBuilder.CreateIndex(
                 name: "ix_readings_firm_id_surface_id",
                 table: "readings",
-                columns: new[] { "firm_id", "surface_id" });
+                columns: new[] { "firm_id", "surface_id" }
+            );
 
-            migrationBuilder.CreateIndex(
-                name: "ix_readings_job_id_taken_at",
-                table: "readings",
-                columns: new[] { "job_id", "taken_at" });
+            migrationBuilder.CreateIndex(name: "ix_readings_job_id_taken_at", table: "readings", columns: new[] { "job_id", "taken_at" });
 
             migrationBuilder.CreateIndex(
                 name: "ix_sheets_firm_id_slug",
                 table: "sheets",
                 columns: new[] { "firm_id", "slug" },
-                unique: true);
+                unique: true
+            );
 
             migrationBuilder.CreateIndex(
                 name: "ix_surface_openings_firm_id_surface_id",
                 table: "surface_openings",
-                columns: new[] { "firm_id", "surface_id" });
+                columns: new[] { "firm_id", "surface_id" }
+            );
 
-            migrationBuilder.CreateIndex(
-                name: "ix_surfaces_firm_id_job_id",
-                table: "surfaces",
-                columns: new[] { "firm_id", "job_id" });
+            migrationBuilder.CreateIndex(name: "ix_surfaces_firm_id_job_id", table: "surfaces", columns: new[] { "firm_id", "job_id" });
 
-            migrationBuilder.CreateIndex(
-                name: "ix_surfaces_job_id_position",
-                table: "surfaces",
-                columns: new[] { "job_id", "position" });
+            migrationBuilder.CreateIndex(name: "ix_surfaces_job_id_position", table: "surfaces", columns: new[] { "job_id", "position" });
 
             migrationBuilder.Sql(FirmIsolation.Isolate("firms", "id"));
-            migrationBuilder.Sql(FirmIsolation.Isolate("people", alsoReadable: "normalized_sign_in_name = nullif(current_setting('umbracell.sign_in_name', true), '')"));
-            migrationBuilder.Sql(FirmIsolation.Isolate("api_tokens", alsoReadable: "hash = nullif(current_setting('umbracell.token_hash', true), '')"));
+            migrationBuilder.Sql(
+                FirmIsolation.Isolate(
+                    "people",
+                    alsoReadable: "normalized_sign_in_name = nullif(current_setting('umbracell.sign_in_name', true), '')"
+                )
+            );
+            migrationBuilder.Sql(
+                FirmIsolation.Isolate("api_tokens", alsoReadable: "hash = nullif(current_setting('umbracell.token_hash', true), '')")
+            );
             foreach (var table in new[] { "sheets", "jobs", "surfaces", "surface_openings", "readings" })
             {
                 migrationBuilder.Sql(FirmIsolation.Isolate(table));
@@ -315,32 +322,23 @@ namespace Umbracell.Store.Migrations
         /// <inheritdoc />
         protected override void Down(MigrationBuilder migrationBuilder)
         {
-            migrationBuilder.DropTable(
-                name: "api_tokens");
+            migrationBuilder.DropTable(name: "api_tokens");
 
-            migrationBuilder.DropTable(
-                name: "data_protection_keys");
+            migrationBuilder.DropTable(name: "data_protection_keys");
 
-            migrationBuilder.DropTable(
-                name: "people");
+            migrationBuilder.DropTable(name: "people");
 
-            migrationBuilder.DropTable(
-                name: "readings");
+            migrationBuilder.DropTable(name: "readings");
 
-            migrationBuilder.DropTable(
-                name: "sheets");
+            migrationBuilder.DropTable(name: "sheets");
 
-            migrationBuilder.DropTable(
-                name: "surface_openings");
+            migrationBuilder.DropTable(name: "surface_openings");
 
-            migrationBuilder.DropTable(
-                name: "surfaces");
+            migrationBuilder.DropTable(name: "surfaces");
 
-            migrationBuilder.DropTable(
-                name: "jobs");
+            migrationBuilder.DropTable(name: "jobs");
 
-            migrationBuilder.DropTable(
-                name: "firms");
+            migrationBuilder.DropTable(name: "firms");
         }
     }
 }

@@ -12,17 +12,9 @@ namespace Umbracell.Store.Migrations
         /// <inheritdoc />
         protected override void Up(MigrationBuilder migrationBuilder)
         {
-            migrationBuilder.AddColumn<Guid>(
-                name: "own_place_id",
-                table: "jobs",
-                type: "uuid",
-                nullable: true);
+            migrationBuilder.AddColumn<Guid>(name: "own_place_id", table: "jobs", type: "uuid", nullable: true);
 
-            migrationBuilder.AddColumn<Guid>(
-                name: "own_targets_id",
-                table: "jobs",
-                type: "uuid",
-                nullable: true);
+            migrationBuilder.AddColumn<Guid>(name: "own_targets_id", table: "jobs", type: "uuid", nullable: true);
 
             migrationBuilder.CreateTable(
                 name: "places",
@@ -39,7 +31,7 @@ namespace Umbracell.Store.Migrations
                     cooling_c = table.Column<double>(type: "double precision", nullable: false),
                     cooling_rh_pct = table.Column<double>(type: "double precision", nullable: false),
                     source = table.Column<string>(type: "character varying(200)", maxLength: 200, nullable: false),
-                    xmin = table.Column<uint>(type: "xid", rowVersion: true, nullable: false)
+                    xmin = table.Column<uint>(type: "xid", rowVersion: true, nullable: false),
                 },
                 constraints: table =>
                 {
@@ -50,8 +42,10 @@ namespace Umbracell.Store.Migrations
                         column: x => x.firm_id,
                         principalTable: "firms",
                         principalColumn: "id",
-                        onDelete: ReferentialAction.Cascade);
-                });
+                        onDelete: ReferentialAction.Cascade
+                    );
+                }
+            );
 
             migrationBuilder.CreateTable(
                 name: "target_sets",
@@ -62,7 +56,7 @@ namespace Umbracell.Store.Migrations
                     edition = table.Column<string>(type: "character varying(120)", maxLength: 120, nullable: false),
                     based_on = table.Column<string>(type: "character varying(60)", maxLength: 60, nullable: false),
                     greatest_u = table.Column<string>(type: "jsonb", nullable: true),
-                    xmin = table.Column<uint>(type: "xid", rowVersion: true, nullable: false)
+                    xmin = table.Column<uint>(type: "xid", rowVersion: true, nullable: false),
                 },
                 constraints: table =>
                 {
@@ -73,8 +67,10 @@ namespace Umbracell.Store.Migrations
                         column: x => x.firm_id,
                         principalTable: "firms",
                         principalColumn: "id",
-                        onDelete: ReferentialAction.Cascade);
-                });
+                        onDelete: ReferentialAction.Cascade
+                    );
+                }
+            );
 
             migrationBuilder.CreateTable(
                 name: "place_hours",
@@ -83,7 +79,7 @@ namespace Umbracell.Store.Migrations
                     place_id = table.Column<Guid>(type: "uuid", nullable: false),
                     firm_id = table.Column<Guid>(type: "uuid", nullable: false),
                     temp_c = table.Column<float[]>(type: "real[]", nullable: false),
-                    rh_pct = table.Column<float[]>(type: "real[]", nullable: false)
+                    rh_pct = table.Column<float[]>(type: "real[]", nullable: false),
                 },
                 constraints: table =>
                 {
@@ -93,24 +89,25 @@ namespace Umbracell.Store.Migrations
                         columns: x => new { x.firm_id, x.place_id },
                         principalTable: "places",
                         principalColumns: new[] { "firm_id", "id" },
-                        onDelete: ReferentialAction.Cascade);
-                });
+                        onDelete: ReferentialAction.Cascade
+                    );
+                }
+            );
 
-            migrationBuilder.CreateIndex(
-                name: "ix_jobs_firm_id_own_place_id",
-                table: "jobs",
-                columns: new[] { "firm_id", "own_place_id" });
+            migrationBuilder.CreateIndex(name: "ix_jobs_firm_id_own_place_id", table: "jobs", columns: new[] { "firm_id", "own_place_id" });
 
             migrationBuilder.CreateIndex(
                 name: "ix_jobs_firm_id_own_targets_id",
                 table: "jobs",
-                columns: new[] { "firm_id", "own_targets_id" });
+                columns: new[] { "firm_id", "own_targets_id" }
+            );
 
             migrationBuilder.CreateIndex(
                 name: "ix_place_hours_firm_id_place_id",
                 table: "place_hours",
                 columns: new[] { "firm_id", "place_id" },
-                unique: true);
+                unique: true
+            );
 
             migrationBuilder.AddForeignKey(
                 name: "fk_jobs_places_firm_id_own_place_id",
@@ -118,7 +115,8 @@ namespace Umbracell.Store.Migrations
                 columns: new[] { "firm_id", "own_place_id" },
                 principalTable: "places",
                 principalColumns: new[] { "firm_id", "id" },
-                onDelete: ReferentialAction.Restrict);
+                onDelete: ReferentialAction.Restrict
+            );
 
             migrationBuilder.AddForeignKey(
                 name: "fk_jobs_target_sets_firm_id_own_targets_id",
@@ -126,7 +124,8 @@ namespace Umbracell.Store.Migrations
                 columns: new[] { "firm_id", "own_targets_id" },
                 principalTable: "target_sets",
                 principalColumns: new[] { "firm_id", "id" },
-                onDelete: ReferentialAction.Restrict);
+                onDelete: ReferentialAction.Restrict
+            );
 
             foreach (var table in new[] { "places", "place_hours", "target_sets" })
             {
@@ -137,38 +136,23 @@ namespace Umbracell.Store.Migrations
         /// <inheritdoc />
         protected override void Down(MigrationBuilder migrationBuilder)
         {
-            migrationBuilder.DropForeignKey(
-                name: "fk_jobs_places_firm_id_own_place_id",
-                table: "jobs");
+            migrationBuilder.DropForeignKey(name: "fk_jobs_places_firm_id_own_place_id", table: "jobs");
 
-            migrationBuilder.DropForeignKey(
-                name: "fk_jobs_target_sets_firm_id_own_targets_id",
-                table: "jobs");
+            migrationBuilder.DropForeignKey(name: "fk_jobs_target_sets_firm_id_own_targets_id", table: "jobs");
 
-            migrationBuilder.DropTable(
-                name: "place_hours");
+            migrationBuilder.DropTable(name: "place_hours");
 
-            migrationBuilder.DropTable(
-                name: "target_sets");
+            migrationBuilder.DropTable(name: "target_sets");
 
-            migrationBuilder.DropTable(
-                name: "places");
+            migrationBuilder.DropTable(name: "places");
 
-            migrationBuilder.DropIndex(
-                name: "ix_jobs_firm_id_own_place_id",
-                table: "jobs");
+            migrationBuilder.DropIndex(name: "ix_jobs_firm_id_own_place_id", table: "jobs");
 
-            migrationBuilder.DropIndex(
-                name: "ix_jobs_firm_id_own_targets_id",
-                table: "jobs");
+            migrationBuilder.DropIndex(name: "ix_jobs_firm_id_own_targets_id", table: "jobs");
 
-            migrationBuilder.DropColumn(
-                name: "own_place_id",
-                table: "jobs");
+            migrationBuilder.DropColumn(name: "own_place_id", table: "jobs");
 
-            migrationBuilder.DropColumn(
-                name: "own_targets_id",
-                table: "jobs");
+            migrationBuilder.DropColumn(name: "own_targets_id", table: "jobs");
         }
     }
 }

@@ -12,11 +12,7 @@ namespace Umbracell.Store.Migrations
         /// <inheritdoc />
         protected override void Up(MigrationBuilder migrationBuilder)
         {
-            migrationBuilder.AddColumn<string>(
-                name: "pricing",
-                table: "jobs",
-                type: "jsonb",
-                nullable: true);
+            migrationBuilder.AddColumn<string>(name: "pricing", table: "jobs", type: "jsonb", nullable: true);
 
             migrationBuilder.CreateTable(
                 name: "bids",
@@ -28,7 +24,7 @@ namespace Umbracell.Store.Migrations
                     made_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false),
                     made_by = table.Column<string>(type: "character varying(120)", maxLength: 120, nullable: false),
                     work_date = table.Column<DateOnly>(type: "date", nullable: true),
-                    document = table.Column<string>(type: "jsonb", nullable: true)
+                    document = table.Column<string>(type: "jsonb", nullable: true),
                 },
                 constraints: table =>
                 {
@@ -38,8 +34,10 @@ namespace Umbracell.Store.Migrations
                         columns: x => new { x.firm_id, x.job_id },
                         principalTable: "jobs",
                         principalColumns: new[] { "firm_id", "id" },
-                        onDelete: ReferentialAction.Cascade);
-                });
+                        onDelete: ReferentialAction.Cascade
+                    );
+                }
+            );
 
             migrationBuilder.CreateTable(
                 name: "past_jobs",
@@ -58,7 +56,7 @@ namespace Umbracell.Store.Migrations
                     drum_c = table.Column<double>(type: "double precision", nullable: false),
                     lift_m = table.Column<double>(type: "double precision", nullable: false),
                     left_out_because = table.Column<string>(type: "character varying(300)", maxLength: 300, nullable: false),
-                    xmin = table.Column<uint>(type: "xid", rowVersion: true, nullable: false)
+                    xmin = table.Column<uint>(type: "xid", rowVersion: true, nullable: false),
                 },
                 constraints: table =>
                 {
@@ -68,8 +66,10 @@ namespace Umbracell.Store.Migrations
                         column: x => x.firm_id,
                         principalTable: "firms",
                         principalColumn: "id",
-                        onDelete: ReferentialAction.Cascade);
-                });
+                        onDelete: ReferentialAction.Cascade
+                    );
+                }
+            );
 
             migrationBuilder.CreateTable(
                 name: "stock_lots",
@@ -83,7 +83,7 @@ namespace Umbracell.Store.Migrations
                     expires = table.Column<DateOnly>(type: "date", nullable: true),
                     full = table.Column<int>(type: "integer", nullable: false),
                     part_kg = table.Column<double>(type: "double precision", nullable: false),
-                    xmin = table.Column<uint>(type: "xid", rowVersion: true, nullable: false)
+                    xmin = table.Column<uint>(type: "xid", rowVersion: true, nullable: false),
                 },
                 constraints: table =>
                 {
@@ -93,28 +93,22 @@ namespace Umbracell.Store.Migrations
                         column: x => x.firm_id,
                         principalTable: "firms",
                         principalColumn: "id",
-                        onDelete: ReferentialAction.Cascade);
-                });
+                        onDelete: ReferentialAction.Cascade
+                    );
+                }
+            );
 
-            migrationBuilder.CreateIndex(
-                name: "ix_bids_firm_id_job_id",
-                table: "bids",
-                columns: new[] { "firm_id", "job_id" });
+            migrationBuilder.CreateIndex(name: "ix_bids_firm_id_job_id", table: "bids", columns: new[] { "firm_id", "job_id" });
 
-            migrationBuilder.CreateIndex(
-                name: "ix_bids_job_id_made_at",
-                table: "bids",
-                columns: new[] { "job_id", "made_at" });
+            migrationBuilder.CreateIndex(name: "ix_bids_job_id_made_at", table: "bids", columns: new[] { "job_id", "made_at" });
 
             migrationBuilder.CreateIndex(
                 name: "ix_past_jobs_firm_id_finished_on",
                 table: "past_jobs",
-                columns: new[] { "firm_id", "finished_on" });
+                columns: new[] { "firm_id", "finished_on" }
+            );
 
-            migrationBuilder.CreateIndex(
-                name: "ix_stock_lots_firm_id",
-                table: "stock_lots",
-                column: "firm_id");
+            migrationBuilder.CreateIndex(name: "ix_stock_lots_firm_id", table: "stock_lots", column: "firm_id");
 
             foreach (var table in new[] { "bids", "past_jobs", "stock_lots" })
             {
@@ -125,18 +119,13 @@ namespace Umbracell.Store.Migrations
         /// <inheritdoc />
         protected override void Down(MigrationBuilder migrationBuilder)
         {
-            migrationBuilder.DropTable(
-                name: "bids");
+            migrationBuilder.DropTable(name: "bids");
 
-            migrationBuilder.DropTable(
-                name: "past_jobs");
+            migrationBuilder.DropTable(name: "past_jobs");
 
-            migrationBuilder.DropTable(
-                name: "stock_lots");
+            migrationBuilder.DropTable(name: "stock_lots");
 
-            migrationBuilder.DropColumn(
-                name: "pricing",
-                table: "jobs");
+            migrationBuilder.DropColumn(name: "pricing", table: "jobs");
         }
     }
 }

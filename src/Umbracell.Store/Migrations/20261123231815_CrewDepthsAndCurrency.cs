@@ -10,19 +10,15 @@ namespace Umbracell.Store.Migrations
         /// <inheritdoc />
         protected override void Up(MigrationBuilder migrationBuilder)
         {
-            migrationBuilder.AddColumn<int>(
-                name: "depth_readings",
-                table: "past_jobs",
-                type: "integer",
-                nullable: false,
-                defaultValue: 0);
+            migrationBuilder.AddColumn<int>(name: "depth_readings", table: "past_jobs", type: "integer", nullable: false, defaultValue: 0);
 
             migrationBuilder.AddColumn<double>(
                 name: "depth_scatter_m",
                 table: "past_jobs",
                 type: "double precision",
                 nullable: false,
-                defaultValue: 0.0);
+                defaultValue: 0.0
+            );
 
             migrationBuilder.AddColumn<string>(
                 name: "currency",
@@ -30,23 +26,18 @@ namespace Umbracell.Store.Migrations
                 type: "character varying(12)",
                 maxLength: 12,
                 nullable: false,
-                defaultValue: "");
+                defaultValue: ""
+            );
         }
 
         /// <inheritdoc />
         protected override void Down(MigrationBuilder migrationBuilder)
         {
-            migrationBuilder.DropColumn(
-                name: "depth_readings",
-                table: "past_jobs");
+            migrationBuilder.DropColumn(name: "depth_readings", table: "past_jobs");
 
-            migrationBuilder.DropColumn(
-                name: "depth_scatter_m",
-                table: "past_jobs");
+            migrationBuilder.DropColumn(name: "depth_scatter_m", table: "past_jobs");
 
-            migrationBuilder.DropColumn(
-                name: "currency",
-                table: "firms");
+            migrationBuilder.DropColumn(name: "currency", table: "firms");
         }
     }
 }

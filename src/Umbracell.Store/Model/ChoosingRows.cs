@@ -24,8 +24,16 @@ public sealed record FillRow(FillRowKind Kind, string Id, double ThicknessMm, bo
 /// <param name="Reason">The reason written for it.</param>
 /// <param name="Before">What stood before, so that the choice can be taken back.</param>
 public sealed record SystemDocument(
-    CandidateKind Kind, IReadOnlyList<FillRow> Then, IReadOnlyList<LayerRow> AddedOutboard, IReadOnlyList<LayerRow> AddedInboard, string ChosenBy, DateTimeOffset ChosenAt,
-    IReadOnlyList<string> Overrides, string Reason, SystemBefore? Before);
+    CandidateKind Kind,
+    IReadOnlyList<FillRow> Then,
+    IReadOnlyList<LayerRow> AddedOutboard,
+    IReadOnlyList<LayerRow> AddedInboard,
+    string ChosenBy,
+    DateTimeOffset ChosenAt,
+    IReadOnlyList<string> Overrides,
+    string Reason,
+    SystemBefore? Before
+);
 
 /// <summary>What stood before a choice.</summary>
 public sealed record SystemBefore(string? SheetSlug, double? FoamThicknessM, SystemDocument? System);

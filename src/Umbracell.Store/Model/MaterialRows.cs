@@ -74,7 +74,12 @@ public sealed class PastJobRow : IFirmRow
 /// <param name="SpaceM3">Volume that would be heated; null leaves it to a guess from the area.</param>
 /// <param name="AirChanges">Air changes of that space with outdoors, an hour.</param>
 /// <param name="Heater">What the firm would heat with.</param>
-public sealed record PricingDocument(DateOnly? WorkDate = null, double? SpaceM3 = null, double AirChanges = 1, HeaterKind Heater = HeaterKind.Indirect);
+public sealed record PricingDocument(
+    DateOnly? WorkDate = null,
+    double? SpaceM3 = null,
+    double AirChanges = 1,
+    HeaterKind Heater = HeaterKind.Indirect
+);
 
 /// <summary>A bid as it was made: it keeps the season it was made for.</summary>
 public sealed class BidRow : IJobRow

@@ -369,13 +369,14 @@ public sealed class ReadingRow : IFirmRow
     public double Value { get; set; }
 
     /// <summary>What the value measures; null where it is a yes or no.</summary>
-    public Dimension? Dimension => Kind switch
-    {
-        ReadingKind.FoundDry => null,
-        ReadingKind.Humidity => Core.Quantities.Dimension.RelativeHumidity,
-        ReadingKind.WoodMoisture or ReadingKind.ConcreteMoisture => Core.Quantities.Dimension.MoistureContent,
-        _ => Core.Quantities.Dimension.Temperature,
-    };
+    public Dimension? Dimension =>
+        Kind switch
+        {
+            ReadingKind.FoundDry => null,
+            ReadingKind.Humidity => Core.Quantities.Dimension.RelativeHumidity,
+            ReadingKind.WoodMoisture or ReadingKind.ConcreteMoisture => Core.Quantities.Dimension.MoistureContent,
+            _ => Core.Quantities.Dimension.Temperature,
+        };
 
     public HumidityReference HumidityOver { get; set; }
 

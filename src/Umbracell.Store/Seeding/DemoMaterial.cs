@@ -57,25 +57,49 @@ public static class DemoMaterial
 
     // Heron sprays a little more evenly; open cell scatters more; no two jobs alike.
     private static double DepthScatterMm(string crew, string sheet, double depthMm) =>
-        Math.Round((sheet.StartsWith("fleece", StringComparison.Ordinal) ? 8.4 : 2.7) * (crew == "Heron" ? 1 : 1.3) * (0.9 + depthMm % 7 / 30), 1);
+        Math.Round(
+            (sheet.StartsWith("fleece", StringComparison.Ordinal) ? 8.4 : 2.7) * (crew == "Heron" ? 1 : 1.3) * (0.9 + depthMm % 7 / 30),
+            1
+        );
 
-    private static PastJobRow Job(string name, string crew, string sheet, string finished, double area, double depthMm, double sets, double substrate, double drum, double liftMm) => new()
-    {
-        Id = Guid.NewGuid(),
-        Name = name,
-        Crew = crew,
-        SheetSlug = sheet,
-        FinishedOn = DateOnly.Parse(finished, CultureInfo.InvariantCulture),
-        AreaM2 = area,
-        MeanDepthM = depthMm / 1000,
-        SetsUsed = sets,
-        SubstrateC = substrate,
-        DrumC = drum,
-        LiftM = liftMm / 1000,
-        DepthReadings = (int)Math.Clamp(Math.Round(area / 40), 6, 24),
-        DepthScatterM = DepthScatterMm(crew, sheet, depthMm) / 1000,
-    };
+    private static PastJobRow Job(
+        string name,
+        string crew,
+        string sheet,
+        string finished,
+        double area,
+        double depthMm,
+        double sets,
+        double substrate,
+        double drum,
+        double liftMm
+    ) =>
+        new()
+        {
+            Id = Guid.NewGuid(),
+            Name = name,
+            Crew = crew,
+            SheetSlug = sheet,
+            FinishedOn = DateOnly.Parse(finished, CultureInfo.InvariantCulture),
+            AreaM2 = area,
+            MeanDepthM = depthMm / 1000,
+            SetsUsed = sets,
+            SubstrateC = substrate,
+            DrumC = drum,
+            LiftM = liftMm / 1000,
+            DepthReadings = (int)Math.Clamp(Math.Round(area / 40), 6, 24),
+            DepthScatterM = DepthScatterMm(crew, sheet, depthMm) / 1000,
+        };
 
     private static StockLotRow Lot(string sheet, SetSide side, string lot, DateOnly expires, int full, double partKg) =>
-        new() { Id = Guid.NewGuid(), SheetSlug = sheet, Side = side, Lot = lot, Expires = expires, Full = full, PartKg = partKg };
+        new()
+        {
+            Id = Guid.NewGuid(),
+            SheetSlug = sheet,
+            Side = side,
+            Lot = lot,
+            Expires = expires,
+            Full = full,
+            PartKg = partKg,
+        };
 }

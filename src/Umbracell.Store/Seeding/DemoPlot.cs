@@ -31,11 +31,32 @@ internal sealed record DemoPlot(Job Job, IEnumerable<DemoSurface> Surfaces, Acti
             db.Surfaces.Add(demo.Row);
             demo.Readings.ToList().ForEach(reading => (reading.JobId, reading.SurfaceId, reading.TakenAt) = (Job.Id, demo.Row.Id, taken));
             db.Readings.AddRange(demo.Readings);
-            db.Preparation.AddRange(demo.Ticks(list(demo.Row).Where(t => !t.ForJob).Select(t => t.Item))
-                .Select(item => new PreparationRow { Id = Guid.NewGuid(), JobId = Job.Id, SurfaceId = demo.Row.Id, Item = item, AssignedTo = "helper", DoneAt = taken, DoneBy = Lead }));
+            db.Preparation.AddRange(
+                demo.Ticks(list(demo.Row).Where(t => !t.ForJob).Select(t => t.Item))
+                    .Select(item => new PreparationRow
+                    {
+                        Id = Guid.NewGuid(),
+                        JobId = Job.Id,
+                        SurfaceId = demo.Row.Id,
+                        Item = item,
+                        AssignedTo = "helper",
+                        DoneAt = taken,
+                        DoneBy = Lead,
+                    })
+            );
         }
 
-        db.Preparation.AddRange(PreparationList.OncePerJob.Select(item => new PreparationRow { Id = Guid.NewGuid(), JobId = Job.Id, Item = item, AssignedTo = "estimator", DoneAt = taken, DoneBy = Lead }));
+        db.Preparation.AddRange(
+            PreparationList.OncePerJob.Select(item => new PreparationRow
+            {
+                Id = Guid.NewGuid(),
+                JobId = Job.Id,
+                Item = item,
+                AssignedTo = "estimator",
+                DoneAt = taken,
+                DoneBy = Lead,
+            })
+        );
         db.AddRange(survey.Rows);
         foreach (var (sheet, (a, b)) in DemoJobs.Drums)
         {
@@ -45,5 +66,14 @@ internal sealed record DemoPlot(Job Job, IEnumerable<DemoSurface> Surfaces, Acti
     }
 
     private ReadingRow Drum(string sheet, ReadingKind kind, double celsius, DateTimeOffset taken) =>
-        new() { JobId = Job.Id, SheetSlug = sheet, Kind = kind, Value = celsius, Instrument = "bung thermometer", TakenAt = taken, TakenBy = Lead };
+        new()
+        {
+            JobId = Job.Id,
+            SheetSlug = sheet,
+            Kind = kind,
+            Value = celsius,
+            Instrument = "bung thermometer",
+            TakenAt = taken,
+            TakenBy = Lead,
+        };
 }

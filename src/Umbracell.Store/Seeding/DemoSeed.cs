@@ -11,7 +11,13 @@ namespace Umbracell.Store.Seeding;
 /// <param name="ApiToken">Token of the first firm for trying the API.</param>
 /// <param name="Now">The moment the demo's readings are dated back from.</param>
 /// <param name="List">Derives the preparation list of a surface.</param>
-public sealed record DemoInputs(IReadOnlyDictionary<string, string> Sheets, StartSurface Start, Func<Surface, IReadOnlyList<PreparationTask>> List, string ApiToken, DateTimeOffset Now);
+public sealed record DemoInputs(
+    IReadOnlyDictionary<string, string> Sheets,
+    StartSurface Start,
+    Func<Surface, IReadOnlyList<PreparationTask>> List,
+    string ApiToken,
+    DateTimeOffset Now
+);
 
 /// <summary>Plants the demo: two firms that never see one another, people by role, two jobs.</summary>
 public static class DemoSeed
@@ -32,8 +38,22 @@ public static class DemoSeed
             return;
         }
 
-        AddFirm(db, NinthAcre, "Ninth Acre Spray Works", inputs.Sheets, "ninthacre.example", [FirmRole.Owner, FirmRole.Estimator, FirmRole.CrewLead, FirmRole.Viewer]);
-        db.ApiTokens.Add(new() { Name = "demo", Hash = TokenHash.Of(inputs.ApiToken), Role = FirmRole.Estimator });
+        AddFirm(
+            db,
+            NinthAcre,
+            "Ninth Acre Spray Works",
+            inputs.Sheets,
+            "ninthacre.example",
+            [FirmRole.Owner, FirmRole.Estimator, FirmRole.CrewLead, FirmRole.Viewer]
+        );
+        db.ApiTokens.Add(
+            new()
+            {
+                Name = "demo",
+                Hash = TokenHash.Of(inputs.ApiToken),
+                Role = FirmRole.Estimator,
+            }
+        );
         await db.SaveChangesAsync(cancellation);
 
         var now = inputs.Now;
@@ -58,7 +78,12 @@ public static class DemoSeed
         await db.SaveChangesAsync(cancellation);
     }
 
-    private static async Task RefreshAsync(UmbracellDb db, FirmScope scope, IReadOnlyDictionary<string, string> sheets, CancellationToken cancellation)
+    private static async Task RefreshAsync(
+        UmbracellDb db,
+        FirmScope scope,
+        IReadOnlyDictionary<string, string> sheets,
+        CancellationToken cancellation
+    )
     {
         foreach (var firm in new[] { NinthAcre, ColdwaterLane })
         {
@@ -68,9 +93,24 @@ public static class DemoSeed
         }
     }
 
-    private static void AddFirm(UmbracellDb db, Guid id, string name, IReadOnlyDictionary<string, string> sheets, string domain, FirmRole[] roles)
+    private static void AddFirm(
+        UmbracellDb db,
+        Guid id,
+        string name,
+        IReadOnlyDictionary<string, string> sheets,
+        string domain,
+        FirmRole[] roles
+    )
     {
-        db.Firms.Add(new() { Id = id, Name = name, Currency = "$", Rates = DemoRates.Of() });
+        db.Firms.Add(
+            new()
+            {
+                Id = id,
+                Name = name,
+                Currency = "$",
+                Rates = DemoRates.Of(),
+            }
+        );
         db.Sheets.AddRange(sheets.Select(sheet => new SheetRow { Slug = sheet.Key, Document = sheet.Value }));
         foreach (var role in roles)
         {

@@ -21,14 +21,26 @@ internal sealed class DemoSurface(Surface surface, UnitSystem units)
 
     public DemoSurface Size(ShapeKind shape, string size, string openings = "", int repeats = 1)
     {
-        var taken = SizeText.ParseShape(size, shape, units).Shape ?? throw new InvalidOperationException($"The demo size {size} does not read.");
+        var taken =
+            SizeText.ParseShape(size, shape, units).Shape ?? throw new InvalidOperationException($"The demo size {size} does not read.");
         surface.Shape = shape;
         (surface.FirstM, surface.SecondM, surface.ThirdM) = (taken.First.Metres, taken.Second.Metres, taken.Third.Metres);
         (surface.Pitch, surface.BayCount, surface.Repeats) = (taken.Pitch, taken.Count, repeats);
         surface.Corners = [.. taken.Corners.SelectMany(c => new[] { c.X, c.Y })];
-        foreach (var opening in SizeText.ParseOpenings(openings, units).Openings ?? throw new InvalidOperationException($"The demo openings {openings} do not read."))
+        foreach (
+            var opening in SizeText.ParseOpenings(openings, units).Openings
+                ?? throw new InvalidOperationException($"The demo openings {openings} do not read.")
+        )
         {
-            surface.Openings.Add(new() { Position = surface.Openings.Count, Count = opening.Count, WidthM = opening.Width.Metres, HeightM = opening.Height.Metres });
+            surface.Openings.Add(
+                new()
+                {
+                    Position = surface.Openings.Count,
+                    Count = opening.Count,
+                    WidthM = opening.Width.Metres,
+                    HeightM = opening.Height.Metres,
+                }
+            );
         }
 
         return this;
@@ -75,15 +87,17 @@ internal sealed class DemoSurface(Surface surface, UnitSystem units)
 
     public DemoSurface Note(SiteNoteKind kind, string words, string? clearance = null, string traced = "", int? daysSinceRain = null)
     {
-        surface.Notes.Add(new()
-        {
-            Kind = kind,
-            Words = words,
-            Traced = traced,
-            DaysSinceRain = daysSinceRain,
-            ClearanceM = clearance is null ? null : Thickness(clearance),
-            NotedBy = "estimator",
-        });
+        surface.Notes.Add(
+            new()
+            {
+                Kind = kind,
+                Words = words,
+                Traced = traced,
+                DaysSinceRain = daysSinceRain,
+                ClearanceM = clearance is null ? null : Thickness(clearance),
+                NotedBy = "estimator",
+            }
+        );
         return this;
     }
 
@@ -138,5 +152,14 @@ internal sealed class DemoSurface(Surface surface, UnitSystem units)
     }
 
     private void Add(ReadingKind kind, double value, string instrument, double? error = null) =>
-        _readings.Add(new() { Kind = kind, Value = value, Instrument = instrument, StatedError = error, TakenBy = "crew lead, crew Heron" });
+        _readings.Add(
+            new()
+            {
+                Kind = kind,
+                Value = value,
+                Instrument = instrument,
+                StatedError = error,
+                TakenBy = "crew lead, crew Heron",
+            }
+        );
 }

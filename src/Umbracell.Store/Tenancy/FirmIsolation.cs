@@ -13,14 +13,16 @@ internal static class FirmIsolation
     /// <param name="table">Table name.</param>
     /// <param name="firmColumn">Column with the firm's id.</param>
     /// <param name="alsoReadable">A further condition under which a row may be read, or null.</param>
-    public static string Isolate(string table, string firmColumn = "firm_id", string? alsoReadable = null) => $"""
-        alter table {table} enable row level security;
-        alter table {table} force row level security;
-        create policy firm_rows on {table} using ({firmColumn} = {CurrentFirm}) with check ({firmColumn} = {CurrentFirm});
-        {(alsoReadable is null ? "" : $"create policy entry on {table} for select using ({alsoReadable});")}
-        grant select, insert, update, delete on {table} to {ApplicationRole};
-        """;
+    public static string Isolate(string table, string firmColumn = "firm_id", string? alsoReadable = null) =>
+        $"""
+            alter table {table} enable row level security;
+            alter table {table} force row level security;
+            create policy firm_rows on {table} using ({firmColumn} = {CurrentFirm}) with check ({firmColumn} = {CurrentFirm});
+            {(alsoReadable is null ? "" : $"create policy entry on {table} for select using ({alsoReadable});")}
+            grant select, insert, update, delete on {table} to {ApplicationRole};
+            """;
 
     /// <summary>A table that belongs to no firm, such as the keys that protect cookies.</summary>
-    public static string Share(string table) => $"grant select, insert on {table} to {ApplicationRole}; grant usage on all sequences in schema public to {ApplicationRole};";
+    public static string Share(string table) =>
+        $"grant select, insert on {table} to {ApplicationRole}; grant usage on all sequences in schema public to {ApplicationRole};";
 }

@@ -1,6 +1,7 @@
 namespace Umbracell.Store.Tenancy;
 
-/// <summary>In whose name the database is asked: a firm once someone is known, else only the one sign-in name or token being checked.</summary>
+/// <summary>In whose name the database is asked: a firm once someone is known, else only the one sign-in name or token being
+/// checked.</summary>
 public sealed class FirmScope
 {
     public Guid? FirmId { get; private set; }

@@ -51,15 +51,20 @@ public sealed class MoistAirTests
 
     [Fact]
     public void The_dew_point_carries_the_vapour_pressure_of_the_air() =>
-        Gen.Select(Gen.Double[-35, 60], Gen.Double[2, 100]).Sample((celsius, percent) =>
-        {
-            var air = At(celsius, percent);
-            var dew = air.DewPoint;
-            if (Math.Abs(dew.Celsius) > 0.01)
-            {
-                MoistAir.SaturationPressureAt(dew, HumidityReference.Ice).Pascals.ShouldBe(air.VapourPressure.Pascals, air.VapourPressure.Pascals * 1e-6);
-            }
-        });
+        Gen.Select(Gen.Double[-35, 60], Gen.Double[2, 100])
+            .Sample(
+                (celsius, percent) =>
+                {
+                    var air = At(celsius, percent);
+                    var dew = air.DewPoint;
+                    if (Math.Abs(dew.Celsius) > 0.01)
+                    {
+                        MoistAir
+                            .SaturationPressureAt(dew, HumidityReference.Ice)
+                            .Pascals.ShouldBe(air.VapourPressure.Pascals, air.VapourPressure.Pascals * 1e-6);
+                    }
+                }
+            );
 
     [Fact]
     public void The_step_between_ice_and_water_at_zero_maps_to_zero()
@@ -72,43 +77,55 @@ public sealed class MoistAirTests
 
     [Fact]
     public void More_humidity_raises_dew_point_and_wet_bulb() =>
-        Gen.Select(Gen.Double[-30, 60], Gen.Double[5, 95]).Sample((celsius, percent) =>
-        {
-            var (dry, wet) = (At(celsius, percent), At(celsius, percent + 4));
-            wet.DewPoint.Celsius.ShouldBeGreaterThanOrEqualTo(dry.DewPoint.Celsius);
-            wet.WetBulb.Celsius.ShouldBeGreaterThanOrEqualTo(dry.WetBulb.Celsius - 1e-6);
-        });
+        Gen.Select(Gen.Double[-30, 60], Gen.Double[5, 95])
+            .Sample(
+                (celsius, percent) =>
+                {
+                    var (dry, wet) = (At(celsius, percent), At(celsius, percent + 4));
+                    wet.DewPoint.Celsius.ShouldBeGreaterThanOrEqualTo(dry.DewPoint.Celsius);
+                    wet.WetBulb.Celsius.ShouldBeGreaterThanOrEqualTo(dry.WetBulb.Celsius - 1e-6);
+                }
+            );
 
     [Fact]
     public void The_wet_bulb_lies_between_dew_point_and_dry_bulb() =>
-        Gen.Select(Gen.Double[-30, 95], Gen.Double[1, 100], Gen.Double[0, 4000]).Sample((celsius, percent, altitude) =>
-        {
-            var pressure = StandardAtmosphere.PressureAt(new(altitude));
-            if (MoistAir.SaturationPressureAt(new(celsius), HumidityReference.Water).Pascals * percent / 100 > pressure.Pascals * 0.95)
-            {
-                return;
-            }
+        Gen.Select(Gen.Double[-30, 95], Gen.Double[1, 100], Gen.Double[0, 4000])
+            .Sample(
+                (celsius, percent, altitude) =>
+                {
+                    var pressure = StandardAtmosphere.PressureAt(new(altitude));
+                    if (
+                        MoistAir.SaturationPressureAt(new(celsius), HumidityReference.Water).Pascals * percent / 100
+                        > pressure.Pascals * 0.95
+                    )
+                    {
+                        return;
+                    }
 
-            var air = MoistAir.Of(new(celsius), new(percent), pressure);
-            var (low, high) = (Math.Min(air.DewPoint.Celsius, celsius), Math.Max(air.DewPoint.Celsius, celsius));
-            air.WetBulb.Celsius.ShouldBeInRange(low - 1e-6, high + 1e-6);
-        });
+                    var air = MoistAir.Of(new(celsius), new(percent), pressure);
+                    var (low, high) = (Math.Min(air.DewPoint.Celsius, celsius), Math.Max(air.DewPoint.Celsius, celsius));
+                    air.WetBulb.Celsius.ShouldBeInRange(low - 1e-6, high + 1e-6);
+                }
+            );
 
     [Fact]
     public void The_wet_bulb_satisfies_the_adiabatic_saturation_balance() =>
-        Gen.Select(Gen.Double[1, 60], Gen.Double[30, 99]).Sample((celsius, percent) =>
-        {
-            var air = At(celsius, percent);
-            var wet = air.WetBulb.Celsius;
-            if (wet < 0.5)
-            {
-                return;
-            }
+        Gen.Select(Gen.Double[1, 60], Gen.Double[30, 99])
+            .Sample(
+                (celsius, percent) =>
+                {
+                    var air = At(celsius, percent);
+                    var wet = air.WetBulb.Celsius;
+                    if (wet < 0.5)
+                    {
+                        return;
+                    }
 
-            var saturated = At(wet, 100).HumidityRatio;
-            var ratio = ((2501 - 2.326 * wet) * saturated - 1.006 * (celsius - wet)) / (2501 + 1.86 * celsius - 4.186 * wet);
-            ratio.ShouldBe(air.HumidityRatio, 1e-8);
-        });
+                    var saturated = At(wet, 100).HumidityRatio;
+                    var ratio = ((2501 - 2.326 * wet) * saturated - 1.006 * (celsius - wet)) / (2501 + 1.86 * celsius - 4.186 * wet);
+                    ratio.ShouldBe(air.HumidityRatio, 1e-8);
+                }
+            );
 
     [Fact]
     public void Dry_heat_leaves_the_dew_point_and_lowers_the_humidity()

@@ -12,23 +12,30 @@ public sealed class FanTestTests
     private static readonly double[] Pressures = [12, 20, 28, 36, 44, 52, 60];
 
     // With room and outdoor air at 20 °C at sea level no correction is left but the reference density, which is the same air.
-    private static FanTestCase Test(double c, double n, double zero = 0, Func<int, double>? noise = null) => new()
-    {
-        Points = [.. Pressures.Select((p, i) => new FanPoint(new(p + zero), c * Math.Pow(p, n) * Math.Exp(noise?.Invoke(i) ?? 0)))],
-        Indoor = new(20),
-        Outdoor = new(20),
-        ZeroBefore = zero,
-        ZeroAfter = zero,
-        Volume = 600,
-    };
+    private static FanTestCase Test(double c, double n, double zero = 0, Func<int, double>? noise = null) =>
+        new()
+        {
+            Points = [.. Pressures.Select((p, i) => new FanPoint(new(p + zero), c * Math.Pow(p, n) * Math.Exp(noise?.Invoke(i) ?? 0)))],
+            Indoor = new(20),
+            Outdoor = new(20),
+            ZeroBefore = zero,
+            ZeroAfter = zero,
+            Volume = 600,
+        };
 
     [Fact]
     public void Known_coefficient_and_exponent_come_back() =>
-        Gen.Select(Gen.Double[0.005, 0.5], Gen.Double[0.5, 1.0], Gen.Double[-4, 4]).Sample((c, n, zero) =>
-        {
-            var result = FanTest.Of(Test(c, n, zero));
-            return Close(result.Coefficient, c, 1e-4) && Close(result.Exponent.Value, n, 1e-9) && Close(result.FlowAt50.Value, c * Math.Pow(50, n), 1e-4) && result.Fit > 0.999999;
-        });
+        Gen.Select(Gen.Double[0.005, 0.5], Gen.Double[0.5, 1.0], Gen.Double[-4, 4])
+            .Sample(
+                (c, n, zero) =>
+                {
+                    var result = FanTest.Of(Test(c, n, zero));
+                    return Close(result.Coefficient, c, 1e-4)
+                        && Close(result.Exponent.Value, n, 1e-9)
+                        && Close(result.FlowAt50.Value, c * Math.Pow(50, n), 1e-4)
+                        && result.Fit > 0.999999;
+                }
+            );
 
     [Fact]
     public void The_interval_of_the_flow_at_50_holds_the_true_flow_nineteen_times_in_twenty()
@@ -40,7 +47,10 @@ public sealed class FanTestTests
         {
             // A gauge and a fan that are off by the same at every point, and a little wind beside.
             var (gauge, flow) = (0.5 * Normal(random), 0.02 * Normal(random));
-            var points = Pressures.Select(p => new FanPoint(new(p), 0.08 * Math.Pow(p + gauge, 0.62) * Math.Exp(flow + 0.01 * Normal(random))));
+            var points = Pressures.Select(p => new FanPoint(
+                new(p),
+                0.08 * Math.Pow(p + gauge, 0.62) * Math.Exp(flow + 0.01 * Normal(random))
+            ));
             var result = FanTest.Of(Test(0.08, 0.62) with { Points = [.. points] });
             var truth = 0.08 * Math.Pow(50, 0.62);
             held += result.FlowAt50.Low <= truth && truth <= result.FlowAt50.High ? 1 : 0;
@@ -69,7 +79,14 @@ public sealed class FanTestTests
     [InlineData(new double[] { 12, 20, 28, 40, 52 }, 0, "fanSteps", "gaps")]
     public void The_range_and_the_steps_of_the_standard_are_asked_for(double[] induced, double zero, string rule, string wanted)
     {
-        var result = FanTest.Of(Test(0.05, 0.65) with { Points = [.. induced.Select(p => new FanPoint(new(p + zero), 0.05 * Math.Pow(p, 0.65)))], ZeroBefore = zero, ZeroAfter = zero });
+        var result = FanTest.Of(
+            Test(0.05, 0.65) with
+            {
+                Points = [.. induced.Select(p => new FanPoint(new(p + zero), 0.05 * Math.Pow(p, 0.65)))],
+                ZeroBefore = zero,
+                ZeroAfter = zero,
+            }
+        );
         var finding = result.Findings.Single(f => f.Rule == rule);
         finding.Case.ShouldBe(wanted);
         (finding.Verdict == Verdict.Clear).ShouldBe(wanted is "highEnough" or "close");
@@ -148,7 +165,9 @@ public sealed class FanTestTests
 
     [Fact]
     public void A_zero_pressure_that_eats_up_a_point_is_refused() =>
-        Should.Throw<QuantityRangeException>(() => FanTest.Of(Test(0.05, 0.65) with { ZeroBefore = 12, ZeroAfter = 12 })).ParamName.ShouldBe("induced pressure");
+        Should
+            .Throw<QuantityRangeException>(() => FanTest.Of(Test(0.05, 0.65) with { ZeroBefore = 12, ZeroAfter = 12 }))
+            .ParamName.ShouldBe("induced pressure");
 
     [Fact]
     public void Points_at_one_pressure_make_no_line() =>
@@ -165,7 +184,13 @@ public sealed class FanTestTests
     private static double StudentTOf(int freedom)
     {
         var random = new Random(freedom);
-        var points = Enumerable.Range(0, freedom + 2).Select(i => new FanPoint(new(10 + 50.0 * i / (freedom + 1)), 0.05 * Math.Pow(10 + 50.0 * i / (freedom + 1), 0.65) * Math.Exp(random.NextDouble() / 10))).ToList();
+        var points = Enumerable
+            .Range(0, freedom + 2)
+            .Select(i => new FanPoint(
+                new(10 + 50.0 * i / (freedom + 1)),
+                0.05 * Math.Pow(10 + 50.0 * i / (freedom + 1), 0.65) * Math.Exp(random.NextDouble() / 10)
+            ))
+            .ToList();
         var result = FanTest.Of(Test(0.05, 0.65) with { Points = points, GaugeError = 1e-3, FlowError = 1e-4 });
         var half = Math.Log(result.FlowAt50.High!.Value / result.FlowAt50.Value);
         return half / RelativeAt50(result);
@@ -173,7 +198,9 @@ public sealed class FanTestTests
 
     private static double RelativeAt50(FanTest result)
     {
-        var rows = result.Points.Select(p => (X: Math.Log(p.Pressure), Y: Math.Log(p.Flow), W: 1 / (Math.Pow(0.65 * 1e-3 / p.Pressure, 2) + 1e-8))).ToList();
+        var rows = result
+            .Points.Select(p => (X: Math.Log(p.Pressure), Y: Math.Log(p.Flow), W: 1 / (Math.Pow(0.65 * 1e-3 / p.Pressure, 2) + 1e-8)))
+            .ToList();
         var w = rows.Sum(r => r.W);
         var mean = rows.Sum(r => r.W * r.X) / w;
         var spread = rows.Sum(r => r.W * Math.Pow(r.X - mean, 2));
@@ -181,9 +208,11 @@ public sealed class FanTestTests
         return Math.Sqrt(residual * (1 / w + Math.Pow(Math.Log(50) - mean, 2) / spread));
     }
 
-    private static double Normal(Random random) => Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
+    private static double Normal(Random random) =>
+        Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
 
-    private static double Noise(Random random, double pressure) => Normal(random) * Math.Sqrt(Math.Pow(0.65 * 0.5 / pressure, 2) + 0.02 * 0.02);
+    private static double Noise(Random random, double pressure) =>
+        Normal(random) * Math.Sqrt(Math.Pow(0.65 * 0.5 / pressure, 2) + 0.02 * 0.02);
 
     private static bool Close(double a, double b, double relative) => Math.Abs(a - b) <= relative * Math.Abs(b);
 }

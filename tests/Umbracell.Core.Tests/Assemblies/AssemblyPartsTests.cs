@@ -42,10 +42,20 @@ public sealed class AssemblyPartsTests
     [Fact]
     public void A_foil_counts_only_with_an_air_space_before_it()
     {
-        var foil = new Layer(new("foil", new(0.024), Permeability.FromPermInches(0.03), "test", Emittance: 0.1), Length.FromMillimetres(25));
+        var foil = new Layer(
+            new("foil", new(0.024), Permeability.FromPermInches(0.03), "test", Emittance: 0.1),
+            Length.FromMillimetres(25)
+        );
         var dull = foil with { Material = foil.Material with { Emittance = 0.9 } };
-        SectionCase With(Layer board, double inches) => Walls.Section(SurfaceKind.StudWall, depthInches: 5.5) with { Inboard = [board], Fill = [new FoamFill(Sheets.OpenCell, Length.FromInches(inches))] };
-        SectionStudy.Of(With(foil, 3)).WholeU.WattsPerSquareMetreKelvin.ShouldBeLessThan(SectionStudy.Of(With(dull, 3)).WholeU.WattsPerSquareMetreKelvin - 0.005);
+        SectionCase With(Layer board, double inches) =>
+            Walls.Section(SurfaceKind.StudWall, depthInches: 5.5) with
+            {
+                Inboard = [board],
+                Fill = [new FoamFill(Sheets.OpenCell, Length.FromInches(inches))],
+            };
+        SectionStudy
+            .Of(With(foil, 3))
+            .WholeU.WattsPerSquareMetreKelvin.ShouldBeLessThan(SectionStudy.Of(With(dull, 3)).WholeU.WattsPerSquareMetreKelvin - 0.005);
         SectionStudy.Of(With(foil, 5.5)).WholeU.ShouldBe(SectionStudy.Of(With(dull, 5.5)).WholeU);
     }
 
@@ -74,9 +84,15 @@ public sealed class AssemblyPartsTests
 
     [Fact]
     public void A_wider_air_space_never_resists_less() =>
-        Gen.Select(Gen.Double[1, 400], Gen.Double[0, 100], Gen.Enum<HeatFlow>()).Sample((width, more, flow) =>
-            AirSpace.Of(Length.FromMillimetres(width + more), flow).SquareMetreKelvinsPerWatt
-                .ShouldBeGreaterThanOrEqualTo(AirSpace.Of(Length.FromMillimetres(width), flow).SquareMetreKelvinsPerWatt - 1e-12));
+        Gen.Select(Gen.Double[1, 400], Gen.Double[0, 100], Gen.Enum<HeatFlow>())
+            .Sample(
+                (width, more, flow) =>
+                    AirSpace
+                        .Of(Length.FromMillimetres(width + more), flow)
+                        .SquareMetreKelvinsPerWatt.ShouldBeGreaterThanOrEqualTo(
+                            AirSpace.Of(Length.FromMillimetres(width), flow).SquareMetreKelvinsPerWatt - 1e-12
+                        )
+            );
 
     [Fact]
     public void With_no_members_both_methods_agree()
@@ -88,12 +104,18 @@ public sealed class AssemblyPartsTests
 
     [Fact]
     public void More_wood_never_insulates_better() =>
-        Gen.Select(Gen.Double[0, 0.5], Gen.Double[0, 0.4]).Sample((share, more) =>
-        {
-            Slice[] slices = [new(new(4), new(1.2)), Slice.Continuous(new(0.5))];
-            WoodFraming.ParallelPath(share + more, slices).WattsPerSquareMetreKelvin
-                .ShouldBeGreaterThanOrEqualTo(WoodFraming.ParallelPath(share, slices).WattsPerSquareMetreKelvin - 1e-12);
-        });
+        Gen.Select(Gen.Double[0, 0.5], Gen.Double[0, 0.4])
+            .Sample(
+                (share, more) =>
+                {
+                    Slice[] slices = [new(new(4), new(1.2)), Slice.Continuous(new(0.5))];
+                    WoodFraming
+                        .ParallelPath(share + more, slices)
+                        .WattsPerSquareMetreKelvin.ShouldBeGreaterThanOrEqualTo(
+                            WoodFraming.ParallelPath(share, slices).WattsPerSquareMetreKelvin - 1e-12
+                        );
+                }
+            );
 
     [Fact]
     public void A_share_of_members_that_cannot_be_is_refused()
@@ -148,17 +170,18 @@ public sealed class AssemblyPartsTests
         Array.Empty<Finding>().Worst().ShouldBe(Verdict.Clear);
     }
 
-    private static SectionCase Case(FoamSide side, Exposure exposure) => new()
-    {
-        Kind = SurfaceKind.StudWall,
-        Outboard = side == FoamSide.Inboard ? [] : [new(Board, Length.FromMillimetres(12))],
-        Inboard = [new(Board, Length.FromMillimetres(12))],
-        Members = new(MemberMaterial.Wood, Length.FromInches(9.25), Length.FromInches(16), 0.1, new(0.1154)),
-        FoamAgainst = side,
-        HeatFlow = HeatFlow.Up,
-        Exposure = exposure,
-        Films = FilmSet.Iso6946,
-        Fill = [new FoamFill(Sheets.ClosedCell, Length.FromInches(4))],
-        Air = new(new(20), new(45), new(-5), new(85)),
-    };
+    private static SectionCase Case(FoamSide side, Exposure exposure) =>
+        new()
+        {
+            Kind = SurfaceKind.StudWall,
+            Outboard = side == FoamSide.Inboard ? [] : [new(Board, Length.FromMillimetres(12))],
+            Inboard = [new(Board, Length.FromMillimetres(12))],
+            Members = new(MemberMaterial.Wood, Length.FromInches(9.25), Length.FromInches(16), 0.1, new(0.1154)),
+            FoamAgainst = side,
+            HeatFlow = HeatFlow.Up,
+            Exposure = exposure,
+            Films = FilmSet.Iso6946,
+            Fill = [new FoamFill(Sheets.ClosedCell, Length.FromInches(4))],
+            Air = new(new(20), new(45), new(-5), new(85)),
+        };
 }

@@ -27,38 +27,60 @@ public sealed class FillTests
     [InlineData(30, 9.5, 10, 5.5, 21)]
     [InlineData(38, 12, 10, 11.25, 37)]
     [InlineData(38, 12, 10, 9.25, 32)]
-    public void A_pressed_batt_keeps_what_the_compressed_tables_give_it(double rated, double thickness, double density, double space, double r) =>
-        new Batt("batt", Length.FromInches(thickness), ThermalResistance.FromUsR(rated), Walls.Batts[0].Material, new(density)).ResistanceIn(Length.FromInches(space)).UsR.ShouldBe(r, 0.7);
+    public void A_pressed_batt_keeps_what_the_compressed_tables_give_it(
+        double rated,
+        double thickness,
+        double density,
+        double space,
+        double r
+    ) =>
+        new Batt("batt", Length.FromInches(thickness), ThermalResistance.FromUsR(rated), Walls.Batts[0].Material, new(density))
+            .ResistanceIn(Length.FromInches(space))
+            .UsR.ShouldBe(r, 0.7);
 
     [Fact]
-    public void A_batt_in_a_wider_space_leaves_air_that_counts_and_is_said() => Gen.Double[0.3, 5].Sample(wider =>
-    {
-        var batt = Walls.Batts[0];
-        SectionStudy In(double depth)
-        {
-            var wall = Walls.Section(SurfaceKind.StudWall);
-            return SectionStudy.Of(wall with { Members = wall.Members with { Depth = Length.FromInches(depth) }, Fill = [BattFill.Behind(batt, Length.FromInches(depth), null)] });
-        }
+    public void A_batt_in_a_wider_space_leaves_air_that_counts_and_is_said() =>
+        Gen.Double[0.3, 5]
+            .Sample(wider =>
+            {
+                var batt = Walls.Batts[0];
+                SectionStudy In(double depth)
+                {
+                    var wall = Walls.Section(SurfaceKind.StudWall);
+                    return SectionStudy.Of(
+                        wall with
+                        {
+                            Members = wall.Members with { Depth = Length.FromInches(depth) },
+                            Fill = [BattFill.Behind(batt, Length.FromInches(depth), null)],
+                        }
+                    );
+                }
 
-        var (tight, loose) = (In(batt.Nominal.Inches), In(batt.Nominal.Inches + wider));
-        loose.Case.FillThickness.ShouldBe(batt.Nominal);
-        loose.FillR.UsR.ShouldBe(13, 1e-9);
-        SectionHeat.Of(loose.Case).FreeSpace.UsR.ShouldBe(AirSpace.Of(Length.FromInches(wider), loose.Case.HeatFlow).UsR, 1e-9);
-        loose.WholeU.UsU.ShouldBeLessThan(tight.WholeU.UsU);
-        tight.Findings.ShouldNotContain(f => f.Rule == "battFit");
-        var told = loose.Findings.Single(f => f.Rule == "battFit");
-        told.Verdict.ShouldBe(Verdict.Care);
-        told.Figures["gap"].Si.ShouldBe(Length.FromInches(wider).Metres, 1e-9);
-    });
+                var (tight, loose) = (In(batt.Nominal.Inches), In(batt.Nominal.Inches + wider));
+                loose.Case.FillThickness.ShouldBe(batt.Nominal);
+                loose.FillR.UsR.ShouldBe(13, 1e-9);
+                SectionHeat.Of(loose.Case).FreeSpace.UsR.ShouldBe(AirSpace.Of(Length.FromInches(wider), loose.Case.HeatFlow).UsR, 1e-9);
+                loose.WholeU.UsU.ShouldBeLessThan(tight.WholeU.UsU);
+                tight.Findings.ShouldNotContain(f => f.Rule == "battFit");
+                var told = loose.Findings.Single(f => f.Rule == "battFit");
+                told.Verdict.ShouldBe(Verdict.Care);
+                told.Figures["gap"].Si.ShouldBe(Length.FromInches(wider).Metres, 1e-9);
+            });
 
     [Fact]
     public void A_batt_is_never_worth_more_than_its_label_nor_more_pressed_than_loose() =>
-        Gen.Select(Gen.Double[0, 12], Gen.Double[0, 12]).Sample((a, b) =>
-        {
-            var (tight, loose) = (Walls.Batts[1].ResistanceIn(Length.FromInches(Math.Min(a, b))).UsR, Walls.Batts[1].ResistanceIn(Length.FromInches(Math.Max(a, b))).UsR);
-            tight.ShouldBeLessThanOrEqualTo(loose + 1e-9);
-            loose.ShouldBeLessThanOrEqualTo(19 + 1e-9);
-        });
+        Gen.Select(Gen.Double[0, 12], Gen.Double[0, 12])
+            .Sample(
+                (a, b) =>
+                {
+                    var (tight, loose) = (
+                        Walls.Batts[1].ResistanceIn(Length.FromInches(Math.Min(a, b))).UsR,
+                        Walls.Batts[1].ResistanceIn(Length.FromInches(Math.Max(a, b))).UsR
+                    );
+                    tight.ShouldBeLessThanOrEqualTo(loose + 1e-9);
+                    loose.ShouldBeLessThanOrEqualTo(19 + 1e-9);
+                }
+            );
 
     [Fact]
     public void Uneven_foam_costs_a_batt_R_and_opens_gaps()
@@ -76,24 +98,34 @@ public sealed class FillTests
     }
 
     [Fact]
-    public void What_takes_the_rest_gives_way_to_the_foam_that_grows() => Gen.Double[1, 5].Sample(inches =>
-    {
-        var foam = new FoamFill(Sheets.ClosedCell, Length.FromInches(1));
-        var wall = Walls.Section(SurfaceKind.StudWall) with { Fill = [foam, BattFill.Behind(Walls.Batts[1], Length.FromInches(6.25), foam)] };
-        var moved = wall.WithFoam(Length.FromInches(inches));
-        moved.FillThickness.Inches.ShouldBe(7.25, 1e-9);
-        moved.Foam!.Thickness.Inches.ShouldBe(inches, 1e-9);
-    });
+    public void What_takes_the_rest_gives_way_to_the_foam_that_grows() =>
+        Gen.Double[1, 5]
+            .Sample(inches =>
+            {
+                var foam = new FoamFill(Sheets.ClosedCell, Length.FromInches(1));
+                var wall = Walls.Section(SurfaceKind.StudWall) with
+                {
+                    Fill = [foam, BattFill.Behind(Walls.Batts[1], Length.FromInches(6.25), foam)],
+                };
+                var moved = wall.WithFoam(Length.FromInches(inches));
+                moved.FillThickness.Inches.ShouldBe(7.25, 1e-9);
+                moved.Foam!.Thickness.Inches.ShouldBe(inches, 1e-9);
+            });
 
     [Fact]
     public void Two_foams_insulate_as_the_sum_of_their_sheets()
     {
-        var wall = Walls.Section(SurfaceKind.StudWall) with { Fill = [new FoamFill(Sheets.ClosedCell, Length.FromInches(2)), new FoamFill(Sheets.OpenCell, Length.FromInches(4))] };
+        var wall = Walls.Section(SurfaceKind.StudWall) with
+        {
+            Fill = [new FoamFill(Sheets.ClosedCell, Length.FromInches(2)), new FoamFill(Sheets.OpenCell, Length.FromInches(4))],
+        };
         var study = SectionStudy.Of(wall);
         study.FillR.UsR.ShouldBe(13.3 + 4 * 3.7, 1e-6);
         (1 / study.FillPermeance.Perms).ShouldBe(1 / (1.35 / 2) + 1 / (31 / 4.0), 1e-4);
         study.Lifts.Count.ShouldBe(2);
-        study.Profile.Points.Zip(study.Profile.Points.Skip(1)).ShouldAllBe(p => p.Second.Temperature.Celsius >= p.First.Temperature.Celsius - 1e-9);
+        study
+            .Profile.Points.Zip(study.Profile.Points.Skip(1))
+            .ShouldAllBe(p => p.Second.Temperature.Celsius >= p.First.Temperature.Celsius - 1e-9);
     }
 
     [Fact]
@@ -106,7 +138,11 @@ public sealed class FillTests
     [Fact]
     public void A_board_outside_the_members_is_continuous_and_a_batt_between_them_is_not()
     {
-        var wall = Walls.Section(SurfaceKind.StudWall) with { Fill = [BattFill.Behind(Walls.Batts[2], Length.FromInches(7.25), null)], Outboard = [new(Walls.Materials.Board, Length.FromInches(1))] };
+        var wall = Walls.Section(SurfaceKind.StudWall) with
+        {
+            Fill = [BattFill.Behind(Walls.Batts[2], Length.FromInches(7.25), null)],
+            Outboard = [new(Walls.Materials.Board, Length.FromInches(1))],
+        };
         var installed = Targets.Installed(wall);
         installed.Cavity.UsR.ShouldBe(21, 1e-6);
         installed.Continuous.UsR.ShouldBe(0.0254 / 0.029 / ThermalResistance.SiPerUsR, 1e-6);

@@ -26,22 +26,33 @@ public sealed class JointTests
     [Fact]
     public void A_deck_meets_a_gable_along_the_slope()
     {
-        Guid deck = Guid.NewGuid(), gable = Guid.NewGuid();
-        var suggested = JointSuggestions.For([new(deck, "Tower deck", SurfaceKind.UnventedDeck, ShapeKind.RoofPlane), new(gable, "Tower gable", SurfaceKind.StudWall, ShapeKind.Gable)]);
+        Guid deck = Guid.NewGuid(),
+            gable = Guid.NewGuid();
+        var suggested = JointSuggestions.For([
+            new(deck, "Tower deck", SurfaceKind.UnventedDeck, ShapeKind.RoofPlane),
+            new(gable, "Tower gable", SurfaceKind.StudWall, ShapeKind.Gable),
+        ]);
         suggested.ShouldContain(new SuggestedJoint(JointKind.DeckToGable, deck, gable, true));
     }
 
     [Fact]
     public void Surfaces_of_one_name_are_suggested_first()
     {
-        Guid hall = Guid.NewGuid(), hallDoor = Guid.NewGuid(), shed = Guid.NewGuid();
-        var suggested = JointSuggestions.For([new(shed, "Shed walls", SurfaceKind.MetalWall, ShapeKind.Rectangle), new(hallDoor, "Hall door", SurfaceKind.OverheadDoor, ShapeKind.Rectangle), new(hall, "Hall walls", SurfaceKind.MetalWall, ShapeKind.Rectangle)]);
+        Guid hall = Guid.NewGuid(),
+            hallDoor = Guid.NewGuid(),
+            shed = Guid.NewGuid();
+        var suggested = JointSuggestions.For([
+            new(shed, "Shed walls", SurfaceKind.MetalWall, ShapeKind.Rectangle),
+            new(hallDoor, "Hall door", SurfaceKind.OverheadDoor, ShapeKind.Rectangle),
+            new(hall, "Hall walls", SurfaceKind.MetalWall, ShapeKind.Rectangle),
+        ]);
         suggested[0].ShouldBe(new SuggestedJoint(JointKind.DoorToWall, hallDoor, hall, true));
         suggested.ShouldContain(j => j.First == shed && j.Second == hallDoor && !j.SameName);
     }
 
     [Fact]
-    public void A_partition_makes_no_joint() => Enum.GetValues<SurfaceKind>().ShouldAllBe(kind => Joints.Between(SurfaceKind.InteriorPartition, kind) == null);
+    public void A_partition_makes_no_joint() =>
+        Enum.GetValues<SurfaceKind>().ShouldAllBe(kind => Joints.Between(SurfaceKind.InteriorPartition, kind) == null);
 
     [Fact]
     public void A_joint_is_solved_when_every_layer_is_taken_on_with_what_and_by_whom()
@@ -49,7 +60,10 @@ public sealed class JointTests
         var joint = Joints.Start(JointKind.PlateToSlab);
         Judge(joint).ShouldBe(("open", Verdict.Care));
         joint.OpenLayers.ShouldBe([ControlLayer.Air, ControlLayer.Heat]);
-        var carried = joint with { Layers = joint.Layers.ToDictionary(l => l.Key, l => l.Value == Handover.Open ? Handover.Carried : l.Value) };
+        var carried = joint with
+        {
+            Layers = joint.Layers.ToDictionary(l => l.Key, l => l.Value == Handover.Open ? Handover.Carried : l.Value),
+        };
         Judge(carried).ShouldBe(("unassigned", Verdict.Care));
         var assigned = carried with { How = "gasket and bead", By = "carpenter" };
         assigned.IsSolved.ShouldBeTrue();

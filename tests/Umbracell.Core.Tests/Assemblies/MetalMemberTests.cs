@@ -10,7 +10,11 @@ namespace Umbracell.Core.Tests.Assemblies;
 
 public sealed class MetalMemberTests
 {
-    private static readonly MetalProfile Profile = new(Length.FromMillimetres(60), Length.FromMillimetres(1.5), Length.FromMillimetres(0.6));
+    private static readonly MetalProfile Profile = new(
+        Length.FromMillimetres(60),
+        Length.FromMillimetres(1.5),
+        Length.FromMillimetres(0.6)
+    );
 
     [Fact]
     public void The_published_girt_loses_0_185_and_its_flange_stands_at_8_degrees()
@@ -22,11 +26,15 @@ public sealed class MetalMemberTests
 
     [Fact]
     public void A_deeper_or_thinner_web_carries_less_heat() =>
-        Gen.Select(Gen.Double[0.05, 0.4], Gen.Double[0.0006, 0.006]).Sample((depth, web) =>
-        {
-            var psi = Girts.LinearTransmittance(Profile with { Web = new(web) }, new(depth), new(0.13));
-            return psi > Girts.LinearTransmittance(Profile with { Web = new(web) }, new(depth * 1.1), new(0.13)) && psi > Girts.LinearTransmittance(Profile with { Web = new(web / 1.1) }, new(depth), new(0.13));
-        });
+        Gen.Select(Gen.Double[0.05, 0.4], Gen.Double[0.0006, 0.006])
+            .Sample(
+                (depth, web) =>
+                {
+                    var psi = Girts.LinearTransmittance(Profile with { Web = new(web) }, new(depth), new(0.13));
+                    return psi > Girts.LinearTransmittance(Profile with { Web = new(web) }, new(depth * 1.1), new(0.13))
+                        && psi > Girts.LinearTransmittance(Profile with { Web = new(web / 1.1) }, new(depth), new(0.13));
+                }
+            );
 
     [Theory]
     [InlineData(16, 3.5, 13, 0.46)]
@@ -56,33 +64,53 @@ public sealed class MetalMemberTests
 
     [Fact]
     public void What_steel_leaves_never_rises_as_the_studs_come_closer_or_go_deeper() =>
-        Gen.Select(Gen.Double[1, 60], Gen.Double[6, 30], Gen.Double[0, 12], Gen.Double[2, 14], Gen.Double[0, 4]).Sample((r, spacing, wider, depth, deeper) =>
-        {
-            double Left(double s, double d) => SteelStuds.Of(Length.FromInches(s), Length.FromInches(d), ThermalResistance.FromUsR(r)).Resistance.UsR;
-            Left(spacing, depth).ShouldBeLessThanOrEqualTo(Left(spacing + wider, depth) + 1e-9);
-            if (r < 13)
-            {
-                Left(spacing, depth + deeper).ShouldBeLessThanOrEqualTo(Left(spacing, depth) + 1e-9);
-            }
-        });
+        Gen.Select(Gen.Double[1, 60], Gen.Double[6, 30], Gen.Double[0, 12], Gen.Double[2, 14], Gen.Double[0, 4])
+            .Sample(
+                (r, spacing, wider, depth, deeper) =>
+                {
+                    double Left(double s, double d) =>
+                        SteelStuds.Of(Length.FromInches(s), Length.FromInches(d), ThermalResistance.FromUsR(r)).Resistance.UsR;
+                    Left(spacing, depth).ShouldBeLessThanOrEqualTo(Left(spacing + wider, depth) + 1e-9);
+                    if (r < 13)
+                    {
+                        Left(spacing, depth + deeper).ShouldBeLessThanOrEqualTo(Left(spacing, depth) + 1e-9);
+                    }
+                }
+            );
 
     [Fact]
     public void Studs_closer_than_the_table_lists_are_read_worse_than_its_closest_line() =>
-        Gen.Select(Gen.Double[6, 14.9], Gen.Double[2, 12], Gen.Double[2, 40]).Sample((spacing, depth, r) =>
-        {
-            var (closer, listed) = (SteelStuds.Of(Length.FromInches(spacing), Length.FromInches(depth), ThermalResistance.FromUsR(r)), SteelStuds.Of(Length.FromInches(16), Length.FromInches(depth), ThermalResistance.FromUsR(r)));
-            closer.Resistance.UsR.ShouldBeLessThan(listed.Resistance.UsR);
-            closer.IsEstimate.ShouldBeTrue();
-        });
+        Gen.Select(Gen.Double[6, 14.9], Gen.Double[2, 12], Gen.Double[2, 40])
+            .Sample(
+                (spacing, depth, r) =>
+                {
+                    var (closer, listed) = (
+                        SteelStuds.Of(Length.FromInches(spacing), Length.FromInches(depth), ThermalResistance.FromUsR(r)),
+                        SteelStuds.Of(Length.FromInches(16), Length.FromInches(depth), ThermalResistance.FromUsR(r))
+                    );
+                    closer.Resistance.UsR.ShouldBeLessThan(listed.Resistance.UsR);
+                    closer.IsEstimate.ShouldBeTrue();
+                }
+            );
 
     [Fact]
     public void What_steel_leaves_never_falls_as_the_cavity_rises() =>
-        Gen.Select(Gen.Double[1, 60], Gen.Double[0, 10], Gen.Int[0, 2], Gen.Double[2, 12]).Sample((r, more, wide, depth) =>
-        {
-            var spacing = Length.FromInches(wide switch { 0 => 12, 1 => 16, _ => 24 });
-            return SteelStuds.Of(spacing, Length.FromInches(depth), ThermalResistance.FromUsR(r + more)).Resistance.UsR
-                >= SteelStuds.Of(spacing, Length.FromInches(depth), ThermalResistance.FromUsR(r)).Resistance.UsR - 1e-9;
-        });
+        Gen.Select(Gen.Double[1, 60], Gen.Double[0, 10], Gen.Int[0, 2], Gen.Double[2, 12])
+            .Sample(
+                (r, more, wide, depth) =>
+                {
+                    var spacing = Length.FromInches(
+                        wide switch
+                        {
+                            0 => 12,
+                            1 => 16,
+                            _ => 24,
+                        }
+                    );
+                    return SteelStuds.Of(spacing, Length.FromInches(depth), ThermalResistance.FromUsR(r + more)).Resistance.UsR
+                        >= SteelStuds.Of(spacing, Length.FromInches(depth), ThermalResistance.FromUsR(r)).Resistance.UsR - 1e-9;
+                }
+            );
 
     [Fact]
     public void Girts_add_their_fin_to_the_clear_field()
@@ -96,13 +124,23 @@ public sealed class MetalMemberTests
     [Fact]
     public void A_flange_under_the_dew_point_sweats_and_one_in_dry_air_does_not()
     {
-        Metal(Wall(MemberMaterial.Girt, Profile) with { Air = new(new(20), new(60), new(-10), new(80)) }).Case.ShouldBe("flangeSweatsSolved");
+        Metal(Wall(MemberMaterial.Girt, Profile) with { Air = new(new(20), new(60), new(-10), new(80)) })
+            .Case.ShouldBe("flangeSweatsSolved");
         Metal(Wall(MemberMaterial.Girt, Profile) with { Air = new(new(20), new(20), new(-10), new(80)) }).Case.ShouldBe("flangeDrySolved");
     }
 
     [Fact]
     public void Girts_without_a_spacing_are_refused_and_not_reckoned_to_infinity() =>
-        Should.Throw<QuantityRangeException>(() => SectionStudy.Of(Wall(MemberMaterial.Girt, Profile) with { Members = new(MemberMaterial.Girt, Length.FromMillimetres(200), Length.Zero, 0, new(50), Profile) })).ParamName.ShouldBe("member spacing");
+        Should
+            .Throw<QuantityRangeException>(() =>
+                SectionStudy.Of(
+                    Wall(MemberMaterial.Girt, Profile) with
+                    {
+                        Members = new(MemberMaterial.Girt, Length.FromMillimetres(200), Length.Zero, 0, new(50), Profile),
+                    }
+                )
+            )
+            .ParamName.ShouldBe("member spacing");
 
     [Fact]
     public void Girts_of_unknown_section_are_a_finding_of_their_own()
@@ -114,23 +152,33 @@ public sealed class MetalMemberTests
     [Fact]
     public void Steel_studs_cost_U_against_the_clear_cavity()
     {
-        var study = SectionStudy.Of(Wall(MemberMaterial.SteelStud, null) with { Members = new(MemberMaterial.SteelStud, Length.FromInches(6), Length.FromInches(16), 0, new(50)), Fill = [new FoamFill(Sheets.ClosedCell, Length.FromInches(3))] });
+        var study = SectionStudy.Of(
+            Wall(MemberMaterial.SteelStud, null) with
+            {
+                Members = new(MemberMaterial.SteelStud, Length.FromInches(6), Length.FromInches(16), 0, new(50)),
+                Fill = [new FoamFill(Sheets.ClosedCell, Length.FromInches(3))],
+            }
+        );
         study.Studs!.Value.Factor.ShouldBeLessThan(0.5);
         study.WholeU.WattsPerSquareMetreKelvin.ShouldBeGreaterThan(study.ParallelU.WattsPerSquareMetreKelvin);
     }
 
     private static Finding Metal(SectionCase section) => SectionStudy.Of(section).Findings.Single(f => f.Rule == "metalMembers");
 
-    private static SectionCase Wall(MemberMaterial members, MetalProfile? profile) => new()
-    {
-        Kind = SurfaceKind.MetalWall,
-        Outboard = [new(new Material("steel-skin", new(50), Permeability.FromPermInches(0.0005), "made up"), Length.FromMillimetres(0.6))],
-        Inboard = [],
-        Members = new(members, Length.FromMillimetres(200), new(1.5), 0, new(50), profile),
-        HeatFlow = HeatFlow.Horizontal,
-        Exposure = Exposure.Outdoors,
-        Films = FilmSet.Iso6946,
-        Fill = [new FoamFill(Sheets.ClosedCell, Length.FromInches(2))],
-        Air = new(new(20), new(40), new(-10), new(80)),
-    };
+    private static SectionCase Wall(MemberMaterial members, MetalProfile? profile) =>
+        new()
+        {
+            Kind = SurfaceKind.MetalWall,
+            Outboard =
+            [
+                new(new Material("steel-skin", new(50), Permeability.FromPermInches(0.0005), "made up"), Length.FromMillimetres(0.6)),
+            ],
+            Inboard = [],
+            Members = new(members, Length.FromMillimetres(200), new(1.5), 0, new(50), profile),
+            HeatFlow = HeatFlow.Horizontal,
+            Exposure = Exposure.Outdoors,
+            Films = FilmSet.Iso6946,
+            Fill = [new FoamFill(Sheets.ClosedCell, Length.FromInches(2))],
+            Air = new(new(20), new(40), new(-10), new(80)),
+        };
 }

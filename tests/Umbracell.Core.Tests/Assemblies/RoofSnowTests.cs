@@ -12,13 +12,17 @@ namespace Umbracell.Core.Tests.Assemblies;
 public sealed class RoofSnowTests
 {
     [Fact]
-    public void More_foam_melts_less_and_deeper_snow_melts_more() => Gen.Select(Gen.Double[2, 5], Gen.Double[0.1, 0.6]).Sample((inches, depth) =>
-    {
-        var at = RoofSnow.Of(Roof(inches), new(depth))!.MeltsFrom.Celsius;
-        at.ShouldBeLessThan(0);
-        RoofSnow.Of(Roof(inches + 0.5), new(depth))!.MeltsFrom.Celsius.ShouldBeGreaterThan(at);
-        RoofSnow.Of(Roof(inches), new(depth + 0.1))!.MeltsFrom.Celsius.ShouldBeLessThan(at);
-    });
+    public void More_foam_melts_less_and_deeper_snow_melts_more() =>
+        Gen.Select(Gen.Double[2, 5], Gen.Double[0.1, 0.6])
+            .Sample(
+                (inches, depth) =>
+                {
+                    var at = RoofSnow.Of(Roof(inches), new(depth))!.MeltsFrom.Celsius;
+                    at.ShouldBeLessThan(0);
+                    RoofSnow.Of(Roof(inches + 0.5), new(depth))!.MeltsFrom.Celsius.ShouldBeGreaterThan(at);
+                    RoofSnow.Of(Roof(inches), new(depth + 0.1))!.MeltsFrom.Celsius.ShouldBeLessThan(at);
+                }
+            );
 
     [Fact]
     public void At_the_temperature_told_the_deck_stands_at_freezing()
@@ -27,7 +31,13 @@ public sealed class RoofSnowTests
         var snow = new Layer(new("snow", new(0.088), Permeability.FromPermInches(10), "test"), new(0.3));
         var bare = Roof(3);
         var told = RoofSnow.Of(bare, snow.Thickness)!;
-        var study = SectionStudy.Of(bare with { Outboard = [snow, .. bare.Outboard], Air = new(bare.Air.Indoor, bare.Air.IndoorHumidity, told.MeltsFrom, new(80)) });
+        var study = SectionStudy.Of(
+            bare with
+            {
+                Outboard = [snow, .. bare.Outboard],
+                Air = new(bare.Air.Indoor, bare.Air.IndoorHumidity, told.MeltsFrom, new(80)),
+            }
+        );
         study.Profile.Points.First(p => p.Key == "snow").Temperature.Celsius.ShouldBe(0, 0.1);
     }
 
@@ -39,11 +49,13 @@ public sealed class RoofSnowTests
     }
 
     [Fact]
-    public void The_face_towards_the_room_is_the_last_place_of_the_profile_but_one() => Gen.Double[1, 5].Sample(inches =>
-    {
-        var study = SectionStudy.Of(Roof(inches));
-        study.Workings["insideSurface"].Result.Si.ShouldBe(study.Profile.Points[^2].Temperature.Celsius, 1e-9);
-    });
+    public void The_face_towards_the_room_is_the_last_place_of_the_profile_but_one() =>
+        Gen.Double[1, 5]
+            .Sample(inches =>
+            {
+                var study = SectionStudy.Of(Roof(inches));
+                study.Workings["insideSurface"].Result.Si.ShouldBe(study.Profile.Points[^2].Temperature.Celsius, 1e-9);
+            });
 
     [Theory]
     [InlineData(60, Verdict.Clear)]
@@ -55,5 +67,11 @@ public sealed class RoofSnowTests
         SectionStudy.Of(door).Findings.Single(f => f.Rule == "E7").Verdict.ShouldBe(verdict);
     }
 
-    private static SectionCase Roof(double inches) => Walls.Section(SurfaceKind.UnventedDeck) with { HeatFlow = HeatFlow.Up, Exposure = Exposure.Outdoors, Fill = [new FoamFill(Sheets.ClosedCell, Length.FromInches(inches))] };
+    private static SectionCase Roof(double inches) =>
+        Walls.Section(SurfaceKind.UnventedDeck) with
+        {
+            HeatFlow = HeatFlow.Up,
+            Exposure = Exposure.Outdoors,
+            Fill = [new FoamFill(Sheets.ClosedCell, Length.FromInches(inches))],
+        };
 }

@@ -28,74 +28,105 @@ public sealed class SectionTests
 
     [Fact]
     public void Lifts_told_of_a_section_are_those_of_its_working_and_make_up_each_foam() =>
-        Gen.Select(Gen.Double[0.6, 5], Gen.Double[2, 9], Gen.Bool).Sample((closed, open, both) =>
-        {
-            FoamFill under = new(Sheets.ClosedCell, Length.FromInches(closed)), over = new(Sheets.OpenCell, Length.FromInches(open));
-            FoamFill[] foams = both ? [under, over] : [under];
-            var study = SectionStudy.Of(Walls.Section(SurfaceKind.UnventedDeck) with { Fill = [.. foams] }, inMotion: true);
-            var working = study.Workings["lifts"];
-            working.Result.Si.ShouldBe(study.Lifts.Sum(plan => plan.Lifts.Count));
-            foreach (var (foam, plan) in foams.Zip(study.Lifts))
-            {
-                plan.Lifts.Sum(l => l.Metres).ShouldBe(foam.Thickness.Metres, 1e-9);
-            }
+        Gen.Select(Gen.Double[0.6, 5], Gen.Double[2, 9], Gen.Bool)
+            .Sample(
+                (closed, open, both) =>
+                {
+                    FoamFill under = new(Sheets.ClosedCell, Length.FromInches(closed)),
+                        over = new(Sheets.OpenCell, Length.FromInches(open));
+                    FoamFill[] foams = both ? [under, over] : [under];
+                    var study = SectionStudy.Of(Walls.Section(SurfaceKind.UnventedDeck) with { Fill = [.. foams] }, inMotion: true);
+                    var working = study.Workings["lifts"];
+                    working.Result.Si.ShouldBe(study.Lifts.Sum(plan => plan.Lifts.Count));
+                    foreach (var (foam, plan) in foams.Zip(study.Lifts))
+                    {
+                        plan.Lifts.Sum(l => l.Metres).ShouldBe(foam.Thickness.Metres, 1e-9);
+                    }
 
-            if (both)
-            {
-                working.Terms.Select(t => t.From!.Result.Si).Sum().ShouldBe(working.Result.Si);
-            }
-        }, iter: 40);
+                    if (both)
+                    {
+                        working.Terms.Select(t => t.From!.Result.Si).Sum().ShouldBe(working.Result.Si);
+                    }
+                },
+                iter: 40
+            );
 
     [Fact]
     public void Near_the_target_both_ways_to_count_members_are_told() =>
-        Gen.Select(Gen.Double[3, 11], Gen.Double[0.7, 1.3], Gen.Bool).Sample((inches, share, iso) =>
-        {
-            var wall = Walls.Section(SurfaceKind.StudWall, depthInches: 11.25, films: iso ? FilmSet.Iso6946 : FilmSet.Us, targetU: null) with { Fill = [new FoamFill(Sheets.OpenCell, Length.FromInches(inches))] };
-            var untold = SectionStudy.Of(wall);
-            untold.Findings.ShouldNotContain(f => f.Rule == "framing");
-            var (parallel, combined) = (untold.ParallelU.UsU, untold.CombinedU!.Value.UsU);
-            combined.ShouldBeGreaterThan(parallel);
-            // Not on the very edge, where the last bit decides.
-            var target = parallel * (Math.Abs(share - 1) < 1e-6 ? 1.01 : share);
-            var told = SectionStudy.Of(wall with { Target = new(ThermalTransmittance.FromUsU(target), "made up") }).Findings.SingleOrDefault(f => f.Rule == "framing");
-            var near = Math.Min(Math.Abs(parallel - target), Math.Abs(combined - target)) <= 0.1 * target;
-            (told is not null).ShouldBe(near || (parallel <= target) != (combined <= target));
-            told?.Case.ShouldBe((parallel <= target, combined <= target) switch { (true, true) => "bothMeet", (false, false) => "neitherMeets", _ => "part" });
-            told?.Figures["combined"].Si.ShouldBe(untold.CombinedU.Value.WattsPerSquareMetreKelvin, 1e-12);
-        }, iter: 60);
+        Gen.Select(Gen.Double[3, 11], Gen.Double[0.7, 1.3], Gen.Bool)
+            .Sample(
+                (inches, share, iso) =>
+                {
+                    var wall = Walls.Section(
+                        SurfaceKind.StudWall,
+                        depthInches: 11.25,
+                        films: iso ? FilmSet.Iso6946 : FilmSet.Us,
+                        targetU: null
+                    ) with
+                    {
+                        Fill = [new FoamFill(Sheets.OpenCell, Length.FromInches(inches))],
+                    };
+                    var untold = SectionStudy.Of(wall);
+                    untold.Findings.ShouldNotContain(f => f.Rule == "framing");
+                    var (parallel, combined) = (untold.ParallelU.UsU, untold.CombinedU!.Value.UsU);
+                    combined.ShouldBeGreaterThan(parallel);
+                    // Not on the very edge, where the last bit decides.
+                    var target = parallel * (Math.Abs(share - 1) < 1e-6 ? 1.01 : share);
+                    var told = SectionStudy
+                        .Of(wall with { Target = new(ThermalTransmittance.FromUsU(target), "made up") })
+                        .Findings.SingleOrDefault(f => f.Rule == "framing");
+                    var near = Math.Min(Math.Abs(parallel - target), Math.Abs(combined - target)) <= 0.1 * target;
+                    (told is not null).ShouldBe(near || (parallel <= target) != (combined <= target));
+                    told?.Case.ShouldBe(
+                        (parallel <= target, combined <= target) switch
+                        {
+                            (true, true) => "bothMeet",
+                            (false, false) => "neitherMeets",
+                            _ => "part",
+                        }
+                    );
+                    told?.Figures["combined"].Si.ShouldBe(untold.CombinedU.Value.WattsPerSquareMetreKelvin, 1e-12);
+                },
+                iter: 60
+            );
 
     [Fact]
     public void The_lower_limit_never_exceeds_the_upper_and_the_combined_value_lies_between() =>
-        Gen.Select(Gen.Double[0.02, 0.4], Gen.Double[5, 30], Gen.Double[2, 12], Gen.Double[1, 6]).Sample((share, cavity, member, rest) =>
+        Gen.Select(Gen.Double[0.02, 0.4], Gen.Double[5, 30], Gen.Double[2, 12], Gen.Double[1, 6])
+            .Sample(
+                (share, cavity, member, rest) =>
+                {
+                    Slice[] slices = [new(R(cavity), R(member)), Slice.Continuous(R(rest))];
+                    var upper = WoodFraming.ParallelPath(share, slices).ToResistance().UsR;
+                    var lower = WoodFraming.LowerLimit(share, slices).UsR;
+                    lower.ShouldBeLessThanOrEqualTo(upper + 1e-9);
+                    var combined = WoodFraming.Combined(share, slices);
+                    (combined is null).ShouldBe(upper / lower > 1.5);
+                    combined?.ToResistance().UsR.ShouldBe((upper + lower) / 2, 1e-9);
+                }
+            );
+
+    [Fact]
+    public void More_foam_never_lowers_R_or_raises_U() =>
+        Thickness.Sample(inches =>
         {
-            Slice[] slices = [new(R(cavity), R(member)), Slice.Continuous(R(rest))];
-            var upper = WoodFraming.ParallelPath(share, slices).ToResistance().UsR;
-            var lower = WoodFraming.LowerLimit(share, slices).UsR;
-            lower.ShouldBeLessThanOrEqualTo(upper + 1e-9);
-            var combined = WoodFraming.Combined(share, slices);
-            (combined is null).ShouldBe(upper / lower > 1.5);
-            combined?.ToResistance().UsR.ShouldBe((upper + lower) / 2, 1e-9);
+            var (thin, thick) = (Study(inches), Study(Math.Min(6, inches + 0.25)));
+            thick.FillR.UsR.ShouldBeGreaterThanOrEqualTo(thin.FillR.UsR - 1e-9);
+            thick.WholeU.UsU.ShouldBeLessThanOrEqualTo(thin.WholeU.UsU + 1e-9);
+            thick.HeatCut.ShouldBeGreaterThanOrEqualTo(thin.HeatCut - 1e-9);
+            thick.FillPermeance.Perms.ShouldBeLessThanOrEqualTo(thin.FillPermeance.Perms + 1e-9);
         });
 
     [Fact]
-    public void More_foam_never_lowers_R_or_raises_U() => Thickness.Sample(inches =>
-    {
-        var (thin, thick) = (Study(inches), Study(Math.Min(6, inches + 0.25)));
-        thick.FillR.UsR.ShouldBeGreaterThanOrEqualTo(thin.FillR.UsR - 1e-9);
-        thick.WholeU.UsU.ShouldBeLessThanOrEqualTo(thin.WholeU.UsU + 1e-9);
-        thick.HeatCut.ShouldBeGreaterThanOrEqualTo(thin.HeatCut - 1e-9);
-        thick.FillPermeance.Perms.ShouldBeLessThanOrEqualTo(thin.FillPermeance.Perms + 1e-9);
-    });
-
-    [Fact]
-    public void Temperature_runs_from_outdoor_to_indoor_without_turning_back() => Thickness.Sample(inches =>
-    {
-        var points = Study(inches).Profile.Points;
-        points[0].Temperature.Celsius.ShouldBe(-15, 1e-9);
-        points[^1].Temperature.Celsius.ShouldBe(20, 1e-9);
-        points.Zip(points.Skip(1)).ShouldAllBe(p => p.Second.Temperature.Celsius >= p.First.Temperature.Celsius - 1e-9);
-        points.Zip(points.Skip(1)).ShouldAllBe(p => p.Second.VapourPressure.Pascals >= p.First.VapourPressure.Pascals - 1e-9);
-    });
+    public void Temperature_runs_from_outdoor_to_indoor_without_turning_back() =>
+        Thickness.Sample(inches =>
+        {
+            var points = Study(inches).Profile.Points;
+            points[0].Temperature.Celsius.ShouldBe(-15, 1e-9);
+            points[^1].Temperature.Celsius.ShouldBe(20, 1e-9);
+            points.Zip(points.Skip(1)).ShouldAllBe(p => p.Second.Temperature.Celsius >= p.First.Temperature.Celsius - 1e-9);
+            points.Zip(points.Skip(1)).ShouldAllBe(p => p.Second.VapourPressure.Pascals >= p.First.VapourPressure.Pascals - 1e-9);
+        });
 
     [Fact]
     public void The_same_heat_flows_through_every_layer()
@@ -147,8 +178,9 @@ public sealed class SectionTests
 
     [Fact]
     public void Permeances_in_series_let_through_less_than_the_tightest() =>
-        Gen.Double[0.05, 50].Array[2, 6].Sample(perms =>
-            VapourResistance.InSeries(perms.Select(Permeance.FromPerms)).Perms.ShouldBeLessThan(perms.Min()));
+        Gen.Double[0.05, 50]
+            .Array[2, 6]
+            .Sample(perms => VapourResistance.InSeries(perms.Select(Permeance.FromPerms)).Perms.ShouldBeLessThan(perms.Min()));
 
     [Fact]
     public void The_thickness_for_a_target_meets_it_and_a_quarter_inch_less_does_not()
@@ -174,7 +206,9 @@ public sealed class SectionTests
     [Fact]
     public void Open_cell_fills_the_depth_flush()
     {
-        var fit = SectionStudy.Of(Case(5.5) with { Fill = [new FoamFill(Sheets.OpenCell, Length.FromInches(5.5))] }).Findings.Single(f => f.Rule == "fit");
+        var fit = SectionStudy
+            .Of(Case(5.5) with { Fill = [new FoamFill(Sheets.OpenCell, Length.FromInches(5.5))] })
+            .Findings.Single(f => f.Rule == "fit");
         fit.Case.ShouldBe("flush");
         fit.Verdict.ShouldBe(Verdict.Clear);
     }
@@ -212,23 +246,27 @@ public sealed class SectionTests
 
     [Fact]
     public void Air_against_the_iso_films_is_stiller_than_the_us_set_says() =>
-        Films.Inside(FilmSet.Iso6946, HeatFlow.Horizontal).SquareMetreKelvinsPerWatt.ShouldBeGreaterThan(Films.Inside(FilmSet.Us, HeatFlow.Horizontal).SquareMetreKelvinsPerWatt);
+        Films
+            .Inside(FilmSet.Iso6946, HeatFlow.Horizontal)
+            .SquareMetreKelvinsPerWatt.ShouldBeGreaterThan(Films.Inside(FilmSet.Us, HeatFlow.Horizontal).SquareMetreKelvinsPerWatt);
 
-    private static SectionStudy Study(double inches, DesignAir? air = null) => SectionStudy.Of(air is null ? Case(inches) : Case(inches) with { Air = air });
+    private static SectionStudy Study(double inches, DesignAir? air = null) =>
+        SectionStudy.Of(air is null ? Case(inches) : Case(inches) with { Air = air });
 
-    private static SectionCase Case(double inches) => new()
-    {
-        Kind = SurfaceKind.StudWall,
-        Outboard = [new(Panel, Length.FromMillimetres(11))],
-        Inboard = [new(Board, Length.FromMillimetres(12.7))],
-        Members = new(MemberMaterial.Wood, Length.FromInches(5.5), Length.FromInches(16), 0.25, new(0.1154)),
-        HeatFlow = HeatFlow.Horizontal,
-        Exposure = Exposure.Outdoors,
-        Films = FilmSet.Us,
-        Fill = [new FoamFill(Sheets.ClosedCell, Length.FromInches(inches))],
-        Air = new(new(20), new(40), new(-15), new(80)),
-        ClimateZone = "6A",
-    };
+    private static SectionCase Case(double inches) =>
+        new()
+        {
+            Kind = SurfaceKind.StudWall,
+            Outboard = [new(Panel, Length.FromMillimetres(11))],
+            Inboard = [new(Board, Length.FromMillimetres(12.7))],
+            Members = new(MemberMaterial.Wood, Length.FromInches(5.5), Length.FromInches(16), 0.25, new(0.1154)),
+            HeatFlow = HeatFlow.Horizontal,
+            Exposure = Exposure.Outdoors,
+            Films = FilmSet.Us,
+            Fill = [new FoamFill(Sheets.ClosedCell, Length.FromInches(inches))],
+            Air = new(new(20), new(40), new(-15), new(80)),
+            ClimateZone = "6A",
+        };
 
     private static ThermalResistance R(double us) => ThermalResistance.FromUsR(us);
 }

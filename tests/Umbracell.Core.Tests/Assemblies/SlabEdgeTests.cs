@@ -13,13 +13,18 @@ namespace Umbracell.Core.Tests.Assemblies;
 public sealed class SlabEdgeTests
 {
     [Fact]
-    public void Foam_carried_up_the_edge_warms_the_floor_and_saves_heat() => Gen.Select(Gen.Double[1, 5], Gen.Double[-30, 10], Gen.Double[16, 25]).Sample((inches, outdoor, indoor) =>
-    {
-        var edge = SlabEdge.Of(Ground(inches, outdoor, indoor))!;
-        edge.Saved.ShouldBeGreaterThan(0);
-        edge.ColdestWrapped.ShouldBeGreaterThan(edge.Coldest);
-        edge.Coldest.Celsius.ShouldBeInRange(outdoor, indoor);
-    }, iter: 12);
+    public void Foam_carried_up_the_edge_warms_the_floor_and_saves_heat() =>
+        Gen.Select(Gen.Double[1, 5], Gen.Double[-30, 10], Gen.Double[16, 25])
+            .Sample(
+                (inches, outdoor, indoor) =>
+                {
+                    var edge = SlabEdge.Of(Ground(inches, outdoor, indoor))!;
+                    edge.Saved.ShouldBeGreaterThan(0);
+                    edge.ColdestWrapped.ShouldBeGreaterThan(edge.Coldest);
+                    edge.Coldest.Celsius.ShouldBeInRange(outdoor, indoor);
+                },
+                iter: 12
+            );
 
     [Fact]
     public void Heat_that_leaves_the_room_reaches_the_air_outside()
@@ -69,7 +74,10 @@ public sealed class SlabEdgeTests
     public void Between_the_two_the_finding_asks_for_foam_up_the_edge_and_stays_a_caution()
     {
         var ground = Ground(2, -20, 20);
-        var found = Enumerable.Range(2, 16).Select(i => SlabEdge.Of(ground with { Air = ground.Air with { IndoorHumidity = new(i * 5) } })!.Judge()).ToList();
+        var found = Enumerable
+            .Range(2, 16)
+            .Select(i => SlabEdge.Of(ground with { Air = ground.Air with { IndoorHumidity = new(i * 5) } })!.Judge())
+            .ToList();
         found.ShouldContain(f => f.Case == "carryUp" && f.Verdict == Verdict.Care);
         found.ConvertAll(f => f.Case).Distinct().ShouldBe(["dry", "carryUp", "damp"]);
     }
@@ -83,17 +91,18 @@ public sealed class SlabEdgeTests
         SlabEdge.Of(Ground(3, 20, 20)).ShouldBeNull();
     }
 
-    private static SectionCase Ground(double inches, double outdoor, double indoor) => new()
-    {
-        Kind = SurfaceKind.UnderSlab,
-        Outboard = [new(new Material("stone-base", new(1.4), Permeability.FromPermInches(60), "made up"), Length.FromMillimetres(150))],
-        Inboard = [new(new Material("concrete", new(1.6), Permeability.FromPermInches(3.2), "made up"), Length.FromMillimetres(100))],
-        Members = new(MemberMaterial.None, Length.Zero, Length.Zero, 0, new(0.115)),
-        HeatFlow = HeatFlow.Down,
-        Exposure = Exposure.Ground,
-        Films = FilmSet.Iso6946,
-        Fill = [new FoamFill(Sheets.ClosedCell, Length.FromInches(inches))],
-        Air = new(new(indoor), new(40), new(10), new(100)),
-        BeyondEdge = new(outdoor),
-    };
+    private static SectionCase Ground(double inches, double outdoor, double indoor) =>
+        new()
+        {
+            Kind = SurfaceKind.UnderSlab,
+            Outboard = [new(new Material("stone-base", new(1.4), Permeability.FromPermInches(60), "made up"), Length.FromMillimetres(150))],
+            Inboard = [new(new Material("concrete", new(1.6), Permeability.FromPermInches(3.2), "made up"), Length.FromMillimetres(100))],
+            Members = new(MemberMaterial.None, Length.Zero, Length.Zero, 0, new(0.115)),
+            HeatFlow = HeatFlow.Down,
+            Exposure = Exposure.Ground,
+            Films = FilmSet.Iso6946,
+            Fill = [new FoamFill(Sheets.ClosedCell, Length.FromInches(inches))],
+            Air = new(new(indoor), new(40), new(10), new(100)),
+            BeyondEdge = new(outdoor),
+        };
 }

@@ -13,27 +13,46 @@ public sealed class StateOfTheBuildingTests
 {
     private static readonly Pressure SeaLevel = StandardAtmosphere.PressureAt(Length.Zero);
 
-    private static readonly Gen<BufferCase> AnyBuffer = Gen.Select(Gen.Double[0, 900], Gen.Double[1, 900], Gen.Double[0, 500], Gen.Double[0, 20], Gen.Double[-800, 800])
+    private static readonly Gen<BufferCase> AnyBuffer = Gen.Select(
+            Gen.Double[0, 900],
+            Gen.Double[1, 900],
+            Gen.Double[0, 500],
+            Gen.Double[0, 20],
+            Gen.Double[-800, 800]
+        )
         .Select((rooms, outside, volume, changes, ducts) => new BufferCase(rooms, outside, volume, changes, ducts));
 
     [Fact]
     public void A_plan_that_leaves_its_interface_wetter_says_so_and_no_other_does() =>
-        Gen.Select(Gen.Double[0, 6], Gen.Bool, Gen.Double[10, 30], Gen.Double[40, 95], Gen.Double[-15, 32], Gen.Double[40, 95]).Sample((inches, open, room, roomHumidity, outdoor, outdoorHumidity) =>
-        {
-            var section = Floor() with { Fill = [new FoamFill(open ? Sheets.OpenCell : Sheets.ClosedCell, Length.FromInches(3))], Air = new(new(room), new(roomHumidity), new(outdoor), new(outdoorHumidity)) };
-            var (now, planned) = (AssemblyState.Of(section, Length.Zero), AssemblyState.Of(section, Length.FromInches(Math.Max(0.5, inches))));
-            var told = now.WetterWith(planned, "summer");
-            (told is not null).ShouldBe(planned.InterfaceHumidity > 80 && planned.InterfaceHumidity > now.InterfaceHumidity + 1);
-            told?.Measured!.Value.Si.ShouldBe(Math.Min(100, planned.InterfaceHumidity));
-        });
+        Gen.Select(Gen.Double[0, 6], Gen.Bool, Gen.Double[10, 30], Gen.Double[40, 95], Gen.Double[-15, 32], Gen.Double[40, 95])
+            .Sample(
+                (inches, open, room, roomHumidity, outdoor, outdoorHumidity) =>
+                {
+                    var section = Floor() with
+                    {
+                        Fill = [new FoamFill(open ? Sheets.OpenCell : Sheets.ClosedCell, Length.FromInches(3))],
+                        Air = new(new(room), new(roomHumidity), new(outdoor), new(outdoorHumidity)),
+                    };
+                    var (now, planned) = (
+                        AssemblyState.Of(section, Length.Zero),
+                        AssemblyState.Of(section, Length.FromInches(Math.Max(0.5, inches)))
+                    );
+                    var told = now.WetterWith(planned, "summer");
+                    (told is not null).ShouldBe(planned.InterfaceHumidity > 80 && planned.InterfaceHumidity > now.InterfaceHumidity + 1);
+                    told?.Measured!.Value.Si.ShouldBe(Math.Min(100, planned.InterfaceHumidity));
+                }
+            );
 
     [Fact]
     public void What_flows_into_a_buffer_space_flows_out_of_it() =>
-        Gen.Select(AnyBuffer, Gen.Double[-30, 40]).Sample((space, outdoor) =>
-        {
-            var floating = BufferSpace.Of(space, new(20), new(outdoor), SeaLevel);
-            return Math.Abs(floating.FromRooms + space.DuctLoss - floating.ToOutdoors) < 1e-6;
-        });
+        Gen.Select(AnyBuffer, Gen.Double[-30, 40])
+            .Sample(
+                (space, outdoor) =>
+                {
+                    var floating = BufferSpace.Of(space, new(20), new(outdoor), SeaLevel);
+                    return Math.Abs(floating.FromRooms + space.DuctLoss - floating.ToOutdoors) < 1e-6;
+                }
+            );
 
     [Fact]
     public void Without_ducts_a_buffer_space_floats_between_rooms_and_outdoors() =>
@@ -76,8 +95,14 @@ public sealed class StateOfTheBuildingTests
 
     [Fact]
     public void Swapping_the_sides_turns_the_drive_round() =>
-        Gen.Select(Gen.Double[-20, 40], Gen.Double[5, 100], Gen.Double[-20, 40], Gen.Double[5, 100]).Sample((a, ra, b, rb) =>
-            Math.Abs(VapourDrive.Between(new(a), new(ra), new(b), new(rb)).Outward.Pascals + VapourDrive.Between(new(b), new(rb), new(a), new(ra)).Outward.Pascals) < 1e-9);
+        Gen.Select(Gen.Double[-20, 40], Gen.Double[5, 100], Gen.Double[-20, 40], Gen.Double[5, 100])
+            .Sample(
+                (a, ra, b, rb) =>
+                    Math.Abs(
+                        VapourDrive.Between(new(a), new(ra), new(b), new(rb)).Outward.Pascals
+                            + VapourDrive.Between(new(b), new(rb), new(a), new(ra)).Outward.Pascals
+                    ) < 1e-9
+            );
 
     [Fact]
     public void Foam_warms_the_floor_and_over_hot_wet_air_the_tighter_foam_keeps_its_tight_finish_drier()
@@ -89,9 +114,13 @@ public sealed class StateOfTheBuildingTests
 
         // Open air below drives vapour up to the tight sheet, which the cooled room keeps cold.
         bare.InterfaceHumidity.ShouldBeGreaterThan(AssemblyState.GreatestFinishHumidity);
-        AssemblyState.Of(summer with { Fill = [new FoamFill(Sheets.OpenCell, Length.FromInches(3))] }, Length.FromInches(3)).InterfaceHumidity.ShouldBeGreaterThan(foamed.InterfaceHumidity);
+        AssemblyState
+            .Of(summer with { Fill = [new FoamFill(Sheets.OpenCell, Length.FromInches(3))] }, Length.FromInches(3))
+            .InterfaceHumidity.ShouldBeGreaterThan(foamed.InterfaceHumidity);
         var winter = Floor() with { Air = new(new(20), new(40), new(-10), new(80)) };
-        AssemblyState.Of(winter, Length.FromInches(3)).RoomFace.Celsius.ShouldBeGreaterThan(AssemblyState.Of(winter, Length.Zero).RoomFace.Celsius);
+        AssemblyState
+            .Of(winter, Length.FromInches(3))
+            .RoomFace.Celsius.ShouldBeGreaterThan(AssemblyState.Of(winter, Length.Zero).RoomFace.Celsius);
     }
 
     [Fact]
@@ -102,19 +131,21 @@ public sealed class StateOfTheBuildingTests
         state.RoomFace.Celsius.ShouldBe(terms["T_in"] - (terms["T_in"] - terms["T_out"]) * terms["R_si"] / terms["R"], 1e-9);
     }
 
-    private static SectionCase Floor() => new()
-    {
-        Kind = SurfaceKind.CrawlFloor,
-        Outboard = [],
-        Inboard = [Layer("plywood", 0.115, 0.35, 18), Layer("sheet-flooring", 0.17, 0.005, 2)],
-        Members = new(MemberMaterial.Wood, Length.FromInches(9.25), Length.FromInches(16), 0.1, new(0.1154)),
-        FoamAgainst = FoamSide.Inboard,
-        HeatFlow = HeatFlow.Down,
-        Exposure = Exposure.Ventilated,
-        Films = FilmSet.Us,
-        Fill = [new FoamFill(Sheets.ClosedCell, Length.FromInches(3))],
-        Air = new(new(20), new(40), new(-10), new(80)),
-    };
+    private static SectionCase Floor() =>
+        new()
+        {
+            Kind = SurfaceKind.CrawlFloor,
+            Outboard = [],
+            Inboard = [Layer("plywood", 0.115, 0.35, 18), Layer("sheet-flooring", 0.17, 0.005, 2)],
+            Members = new(MemberMaterial.Wood, Length.FromInches(9.25), Length.FromInches(16), 0.1, new(0.1154)),
+            FoamAgainst = FoamSide.Inboard,
+            HeatFlow = HeatFlow.Down,
+            Exposure = Exposure.Ventilated,
+            Films = FilmSet.Us,
+            Fill = [new FoamFill(Sheets.ClosedCell, Length.FromInches(3))],
+            Air = new(new(20), new(40), new(-10), new(80)),
+        };
 
-    private static Layer Layer(string id, double k, double permIn, double mm) => new(new Material(id, new(k), Permeability.FromPermInches(permIn), "made up"), Length.FromMillimetres(mm));
+    private static Layer Layer(string id, double k, double permIn, double mm) =>
+        new(new Material(id, new(k), Permeability.FromPermInches(permIn), "made up"), Length.FromMillimetres(mm));
 }

@@ -10,7 +10,14 @@ namespace Umbracell.Core.Tests.Choosing;
 
 public sealed class ChoiceTests
 {
-    private static readonly SurfaceKind[] Kinds = [SurfaceKind.StudWall, SurfaceKind.UnventedDeck, SurfaceKind.MetalWall, SurfaceKind.BandJoist, SurfaceKind.CrawlFloor];
+    private static readonly SurfaceKind[] Kinds =
+    [
+        SurfaceKind.StudWall,
+        SurfaceKind.UnventedDeck,
+        SurfaceKind.MetalWall,
+        SurfaceKind.BandJoist,
+        SurfaceKind.CrawlFloor,
+    ];
 
     private static readonly Gen<SurfaceKind> AnyKind = Gen.Int[0, Kinds.Length - 1].Select(i => Kinds[i]);
 
@@ -31,81 +38,142 @@ public sealed class ChoiceTests
 
     [Fact]
     public void Every_system_is_the_thinnest_that_meets_the_target_or_says_it_falls_short() =>
-        Gen.Select(AnyKind, Gen.Double[0.03, 0.2], Gen.Double[3.5, 11.25]).Sample((kind, u, depth) =>
-        {
-            var asked = Walls.Case(kind, section: Walls.Section(kind, depthInches: depth, targetU: u));
-            foreach (var c in Choice.Of(asked, FlipSearch.None).Candidates.Where(c => c.Section.Fill is [FoamFill] && c.Kind != CandidateKind.ThinCoat))
-            {
-                c.MeetsTarget.ShouldBe(c.U.UsU <= u + 1e-12);
-                var foam = c.Section.Foam!;
-                var floor = Math.Max(foam.Sheet.LeastLift.Inches, foam.Sheet.AirBarrierFrom.Inches) + 0.26;
-                if (c.MeetsTarget && foam.Thickness.Inches > floor)
+        Gen.Select(AnyKind, Gen.Double[0.03, 0.2], Gen.Double[3.5, 11.25])
+            .Sample(
+                (kind, u, depth) =>
                 {
-                    SectionHeat.Of(c.Section.WithFoam(foam.Thickness - c.Section.Step)).WholeU.UsU.ShouldBeGreaterThan(u);
-                }
-            }
-        }, iter: 60);
+                    var asked = Walls.Case(kind, section: Walls.Section(kind, depthInches: depth, targetU: u));
+                    foreach (
+                        var c in Choice
+                            .Of(asked, FlipSearch.None)
+                            .Candidates.Where(c => c.Section.Fill is [FoamFill] && c.Kind != CandidateKind.ThinCoat)
+                    )
+                    {
+                        c.MeetsTarget.ShouldBe(c.U.UsU <= u + 1e-12);
+                        var foam = c.Section.Foam!;
+                        var floor = Math.Max(foam.Sheet.LeastLift.Inches, foam.Sheet.AirBarrierFrom.Inches) + 0.26;
+                        if (c.MeetsTarget && foam.Thickness.Inches > floor)
+                        {
+                            SectionHeat.Of(c.Section.WithFoam(foam.Thickness - c.Section.Step)).WholeU.UsU.ShouldBeGreaterThan(u);
+                        }
+                    }
+                },
+                iter: 60
+            );
 
     [Fact]
     public void A_slab_is_sized_to_the_R_asked_of_its_insulation_and_the_section_says_the_same() =>
-        Gen.Select(Gen.Double[5, 30], Gen.Bool).Sample((r, iso) =>
-        {
-            var target = new SlabTarget(ThermalResistance.FromUsR(r), Length.FromInches(24), "made up");
-            var section = Walls.Section(SurfaceKind.UnderSlab, films: iso ? FilmSet.Iso6946 : FilmSet.Us, targetU: null) with { SlabTarget = target };
-            var closed = Choice.Of(Walls.Case(SurfaceKind.UnderSlab, section: section), FlipSearch.None).Candidates.Single(c => c.Kind == CandidateKind.ClosedCell);
-            closed.MeetsTarget.ShouldBeTrue();
-            closed.Section.InsulationR.UsR.ShouldBeGreaterThanOrEqualTo(r - 0.05);
-            var floor = Length.FromInches(Math.Max(closed.Section.Foam!.Sheet.LeastLift.Inches, closed.Section.Foam.Sheet.AirBarrierFrom.Inches)) + section.Step;
-            var told = SectionStudy.Of(closed.Section).Findings.Single(f => f.Rule == "target");
-            (told.Case, told.Verdict).ShouldBe(("slabMet", Verdict.Clear));
-            if (closed.Section.Foam.Thickness > floor)
-            {
-                var thinner = SectionStudy.Of(closed.Section.WithFoam(closed.Section.Foam.Thickness - section.Step));
-                var finding = thinner.Findings.Single(f => f.Rule == "target");
-                (finding.Case, finding.Verdict).ShouldBe(("slabShort", Verdict.Care));
-                thinner.ThicknessForTarget.ShouldNotBeNull();
-                SectionStudy.Of(closed.Section.WithFoam(thinner.ThicknessForTarget.Value)).Findings.Single(f => f.Rule == "target").Case.ShouldBe("slabMet");
-            }
-        }, iter: 20);
+        Gen.Select(Gen.Double[5, 30], Gen.Bool)
+            .Sample(
+                (r, iso) =>
+                {
+                    var target = new SlabTarget(ThermalResistance.FromUsR(r), Length.FromInches(24), "made up");
+                    var section = Walls.Section(SurfaceKind.UnderSlab, films: iso ? FilmSet.Iso6946 : FilmSet.Us, targetU: null) with
+                    {
+                        SlabTarget = target,
+                    };
+                    var closed = Choice
+                        .Of(Walls.Case(SurfaceKind.UnderSlab, section: section), FlipSearch.None)
+                        .Candidates.Single(c => c.Kind == CandidateKind.ClosedCell);
+                    closed.MeetsTarget.ShouldBeTrue();
+                    closed.Section.InsulationR.UsR.ShouldBeGreaterThanOrEqualTo(r - 0.05);
+                    var floor =
+                        Length.FromInches(
+                            Math.Max(closed.Section.Foam!.Sheet.LeastLift.Inches, closed.Section.Foam.Sheet.AirBarrierFrom.Inches)
+                        ) + section.Step;
+                    var told = SectionStudy.Of(closed.Section).Findings.Single(f => f.Rule == "target");
+                    (told.Case, told.Verdict).ShouldBe(("slabMet", Verdict.Clear));
+                    if (closed.Section.Foam.Thickness > floor)
+                    {
+                        var thinner = SectionStudy.Of(closed.Section.WithFoam(closed.Section.Foam.Thickness - section.Step));
+                        var finding = thinner.Findings.Single(f => f.Rule == "target");
+                        (finding.Case, finding.Verdict).ShouldBe(("slabShort", Verdict.Care));
+                        thinner.ThicknessForTarget.ShouldNotBeNull();
+                        SectionStudy
+                            .Of(closed.Section.WithFoam(thinner.ThicknessForTarget.Value))
+                            .Findings.Single(f => f.Rule == "target")
+                            .Case.ShouldBe("slabMet");
+                    }
+                },
+                iter: 20
+            );
 
     [Fact]
     public void What_fails_on_condensation_is_advised_only_where_all_that_stand_fail()
     {
         var some = Choice.Of(Walls.Case(SurfaceKind.UnventedDeck), FlipSearch.None).Candidates.Take(4).ToList();
         var held = new Finding("E1", "made up", Verdict.Hold, Basis.Practice, "test");
-        Gen.Select(Gen.Bool.Array[4], Gen.Bool.Array[4], Gen.Bool.Array[4], Gen.Bool.Array[4]).Sample((excluded, fails, inPractice, meets) =>
-        {
-            List<Candidate> ranked = [.. some.Select((c, i) => c with { Findings = excluded[i] ? [held] : [], FailsCondensation = fails[i], InPractice = inPractice[i], MeetsTarget = meets[i] })];
-            var winner = Ranking.Winner(ranked);
-            var standing = ranked.Where(c => !c.Excluded).ToList();
-            (winner is null).ShouldBe(standing.Count == 0);
-            winner?.Excluded.ShouldBeFalse();
-            winner?.FailsCondensation.ShouldBe(standing.All(c => c.FailsCondensation));
+        Gen.Select(Gen.Bool.Array[4], Gen.Bool.Array[4], Gen.Bool.Array[4], Gen.Bool.Array[4])
+            .Sample(
+                (excluded, fails, inPractice, meets) =>
+                {
+                    List<Candidate> ranked =
+                    [
+                        .. some.Select(
+                            (c, i) =>
+                                c with
+                                {
+                                    Findings = excluded[i] ? [held] : [],
+                                    FailsCondensation = fails[i],
+                                    InPractice = inPractice[i],
+                                    MeetsTarget = meets[i],
+                                }
+                        ),
+                    ];
+                    var winner = Ranking.Winner(ranked);
+                    var standing = ranked.Where(c => !c.Excluded).ToList();
+                    (winner is null).ShouldBe(standing.Count == 0);
+                    winner?.Excluded.ShouldBeFalse();
+                    winner?.FailsCondensation.ShouldBe(standing.All(c => c.FailsCondensation));
 
-            // Among those that stay dry the school followed goes first.
-            var dry = standing.Where(c => !c.FailsCondensation).ToList();
-            if (dry.Exists(c => c.InPractice))
-            {
-                winner!.InPractice.ShouldBeTrue();
-            }
-        });
+                    // Among those that stay dry the school followed goes first.
+                    var dry = standing.Where(c => !c.FailsCondensation).ToList();
+                    if (dry.Exists(c => c.InPractice))
+                    {
+                        winner!.InPractice.ShouldBeTrue();
+                    }
+                }
+            );
     }
 
     [Fact]
-    public void Exclusions_never_depend_on_prices() => Gen.Select(AnyKind, Gen.Double[0.1, 10]).Sample((kind, factor) =>
-    {
-        var asked = Walls.Case(kind);
-        var dear = asked with { Rates = asked.Rates with { SetPrice = asked.Rates.SetPrice.ToDictionary(p => p.Key, p => p.Key == "open" ? p.Value * factor : p.Value / factor), CrewHour = 150 * factor } };
-        static Dictionary<string, string> Held(Choice choice) => choice.Candidates.ToDictionary(c => c.Id, c => string.Join(",", c.Findings.Select(f => f.Rule + f.Case + f.Verdict)));
-        Held(Choice.Of(dear, FlipSearch.None)).ShouldBe(Held(Choice.Of(asked, FlipSearch.None)), ignoreOrder: true);
-    }, iter: 40);
+    public void Exclusions_never_depend_on_prices() =>
+        Gen.Select(AnyKind, Gen.Double[0.1, 10])
+            .Sample(
+                (kind, factor) =>
+                {
+                    var asked = Walls.Case(kind);
+                    var dear = asked with
+                    {
+                        Rates = asked.Rates with
+                        {
+                            SetPrice = asked.Rates.SetPrice.ToDictionary(
+                                p => p.Key,
+                                p => p.Key == "open" ? p.Value * factor : p.Value / factor
+                            ),
+                            CrewHour = 150 * factor,
+                        },
+                    };
+                    static Dictionary<string, string> Held(Choice choice) =>
+                        choice.Candidates.ToDictionary(
+                            c => c.Id,
+                            c => string.Join(",", c.Findings.Select(f => f.Rule + f.Case + f.Verdict))
+                        );
+                    Held(Choice.Of(dear, FlipSearch.None)).ShouldBe(Held(Choice.Of(asked, FlipSearch.None)), ignoreOrder: true);
+                },
+                iter: 40
+            );
 
     [Fact]
     public void What_fails_or_falls_short_never_stands_before_what_does_not()
     {
         foreach (var kind in new[] { SurfaceKind.StudWall, SurfaceKind.UnventedDeck, SurfaceKind.MetalWall })
         {
-            static int Rank(Candidate c) => c.Excluded ? 3 : c.FailsCondensation ? 2 : c.MeetsTarget ? 0 : 1;
+            static int Rank(Candidate c) =>
+                c.Excluded ? 3
+                : c.FailsCondensation ? 2
+                : c.MeetsTarget ? 0
+                : 1;
             var ranks = Choice.Of(Walls.Case(kind), FlipSearch.None).Candidates.Select(Rank).ToList();
             ranks.ShouldBe(ranks.Order().ToList());
         }
@@ -129,8 +197,15 @@ public sealed class ChoiceTests
     [Fact]
     public void Asking_only_for_quiet_never_advises_hard_foam_where_open_cell_stands()
     {
-        var asked = Walls.Case(SurfaceKind.StudWall, "3A", Walls.Year(hot: true)) with { Priorities = new(new Dictionary<ScorePart, double> { [ScorePart.Quiet] = 1 }) };
-        Choice.Of(asked, FlipSearch.None).Advised!.Section.Fill.ShouldContain(layer => layer is BattFill || layer is FoamFill && layer.KilogramsPerSquareMetre / layer.Thickness.Metres < 20);
+        var asked = Walls.Case(SurfaceKind.StudWall, "3A", Walls.Year(hot: true)) with
+        {
+            Priorities = new(new Dictionary<ScorePart, double> { [ScorePart.Quiet] = 1 }),
+        };
+        Choice
+            .Of(asked, FlipSearch.None)
+            .Advised!.Section.Fill.ShouldContain(layer =>
+                layer is BattFill || layer is FoamFill && layer.KilogramsPerSquareMetre / layer.Thickness.Metres < 20
+            );
     }
 
     [Fact]
@@ -158,7 +233,13 @@ public sealed class ChoiceTests
     [Fact]
     public void Every_flip_point_and_every_figure_a_rule_judges_can_be_followed()
     {
-        foreach (var choice in new[] { Choice.Of(Walls.Case(SurfaceKind.StudWall)), Choice.Of(Walls.Case(SurfaceKind.OverheadDoor, facts: new() { DoorSpare = new(60), Treated = new(12) })) })
+        foreach (
+            var choice in new[]
+            {
+                Choice.Of(Walls.Case(SurfaceKind.StudWall)),
+                Choice.Of(Walls.Case(SurfaceKind.OverheadDoor, facts: new() { DoorSpare = new(60), Treated = new(12) })),
+            }
+        )
         {
             choice.Flips.ShouldNotBeEmpty();
             choice.Flips.ShouldAllBe(f => f.Working.Result == f.At && f.Working.Terms.Any(t => t.Name == "flipNewScore"));
@@ -168,14 +249,20 @@ public sealed class ChoiceTests
                 terms["flipNewScore"].ShouldBeGreaterThan(terms["flipOldScore"]);
             }
 
-            choice.Candidates.SelectMany(c => c.Findings).Where(f => f is { Measured: not null, Limit: not null }).ShouldAllBe(f => f.How != null);
+            choice
+                .Candidates.SelectMany(c => c.Findings)
+                .Where(f => f is { Measured: not null, Limit: not null })
+                .ShouldAllBe(f => f.How != null);
         }
     }
 
     [Fact]
     public void A_missing_price_leaves_cost_out_for_all_and_is_named()
     {
-        var asked = Walls.Case(SurfaceKind.BandJoist) with { Rates = Walls.Rates with { SetPrice = new Dictionary<string, double> { ["closed"] = 2700 } } };
+        var asked = Walls.Case(SurfaceKind.BandJoist) with
+        {
+            Rates = Walls.Rates with { SetPrice = new Dictionary<string, double> { ["closed"] = 2700 } },
+        };
         var choice = Choice.Of(asked, FlipSearch.None);
         choice.Candidates.First(c => c.Kind == CandidateKind.OpenCell).Cost.Missing.ShouldBe(["open"]);
         choice.Candidates.SelectMany(c => c.Scores).ShouldNotContain(s => s.Part == ScorePart.Cost);
@@ -184,7 +271,10 @@ public sealed class ChoiceTests
     [Fact]
     public void The_cold_grade_is_offered_only_where_the_standard_grade_is_near_its_limit()
     {
-        bool Offered(double celsius) => Choice.Of(Walls.Case(SurfaceKind.BandJoist, facts: new() { ExpectedSubstrate = new(celsius) }), FlipSearch.None).Candidates.Any(c => c.Kind == CandidateKind.ColdGrade);
+        bool Offered(double celsius) =>
+            Choice
+                .Of(Walls.Case(SurfaceKind.BandJoist, facts: new() { ExpectedSubstrate = new(celsius) }), FlipSearch.None)
+                .Candidates.Any(c => c.Kind == CandidateKind.ColdGrade);
         Offered(-5).ShouldBeTrue();
         Offered(6).ShouldBeTrue();
         Offered(11).ShouldBeFalse();
@@ -195,11 +285,20 @@ public sealed class ChoiceTests
     public void The_school_followed_is_advised_and_the_other_stays_in_sight()
     {
         var asked = Walls.Case(SurfaceKind.BandJoist);
-        var byBoard = Choice.Of(asked with { Practice = new() { Schools = new Dictionary<PracticeQuestion, School> { [PracticeQuestion.BandJoist] = School.B } } }, FlipSearch.None);
+        var byBoard = Choice.Of(
+            asked with
+            {
+                Practice = new() { Schools = new Dictionary<PracticeQuestion, School> { [PracticeQuestion.BandJoist] = School.B } },
+            },
+            FlipSearch.None
+        );
         byBoard.Advised!.Kind.ShouldBe(CandidateKind.CutBoard);
         byBoard.OtherSchool!.School.ShouldNotBe(School.B);
         Choice.Of(asked, FlipSearch.None).OtherSchool.ShouldBeNull();
-        var exception = new Practice { Schools = new Dictionary<PracticeQuestion, School> { [PracticeQuestion.BandJoist] = School.B } }.With(new Dictionary<PracticeQuestion, School> { [PracticeQuestion.BandJoist] = School.A });
+        var exception = new Practice
+        {
+            Schools = new Dictionary<PracticeQuestion, School> { [PracticeQuestion.BandJoist] = School.B },
+        }.With(new Dictionary<PracticeQuestion, School> { [PracticeQuestion.BandJoist] = School.A });
         exception.Holds(SurfaceKind.BandJoist, CandidateKind.CutBoard).ShouldBeFalse();
         exception.Holds(SurfaceKind.BandJoist, CandidateKind.ClosedCell).ShouldBeTrue();
     }
@@ -211,7 +310,13 @@ public sealed class ChoiceTests
     [InlineData(15, 5, 20, 0, true)]
     [InlineData(0, 20, 0, 20, true)]
     [InlineData(12.9, 5, 13, 5, false)]
-    public void A_label_counts_the_cavity_and_what_is_continuous(double cavity, double continuous, double askedCavity, double askedContinuous, bool meets)
+    public void A_label_counts_the_cavity_and_what_is_continuous(
+        double cavity,
+        double continuous,
+        double askedCavity,
+        double askedContinuous,
+        bool meets
+    )
     {
         static LabelRequirement Of(double a, double b) => new(ThermalResistance.FromUsR(a), ThermalResistance.FromUsR(b));
         Targets.Meets(Of(cavity, continuous), Of(askedCavity, askedContinuous)).ShouldBe(meets);
@@ -220,7 +325,11 @@ public sealed class ChoiceTests
     [Fact]
     public void The_label_path_sizes_to_the_printed_R_whatever_the_members_take()
     {
-        var asked = Walls.Case(SurfaceKind.StudWall) with { Path = TargetPath.Label, Labels = [new(ThermalResistance.FromUsR(20), default)] };
+        var asked = Walls.Case(SurfaceKind.StudWall) with
+        {
+            Path = TargetPath.Label,
+            Labels = [new(ThermalResistance.FromUsR(20), default)],
+        };
         var open = Choice.Of(asked, FlipSearch.None).Candidates.First(c => c.Kind == CandidateKind.OpenCell);
         open.MeetsTarget.ShouldBeTrue();
         open.Installed.Cavity.UsR.ShouldBeInRange(19.95, 20.95);

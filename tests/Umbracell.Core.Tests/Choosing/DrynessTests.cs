@@ -9,68 +9,107 @@ using Xunit;
 
 namespace Umbracell.Core.Tests.Choosing;
 
-/// <summary>How dry the systems of a surface stay: by one yardstick, with what the means cannot tell said, and what would have to change where none stays dry.</summary>
+/// <summary>How dry the systems of a surface stay: by one yardstick, with what the means cannot tell said, and what would have to change
+/// where none stays dry.</summary>
 public sealed class DrynessTests
 {
     private static readonly SurfaceKind[] AgainstWeather =
-        [SurfaceKind.StudWall, SurfaceKind.MetalWall, SurfaceKind.BandJoist, SurfaceKind.CrawlFloor, SurfaceKind.UnventedDeck, SurfaceKind.VentedRafters, SurfaceKind.OverheadDoor, SurfaceKind.LowSlopeRoof];
+    [
+        SurfaceKind.StudWall,
+        SurfaceKind.MetalWall,
+        SurfaceKind.BandJoist,
+        SurfaceKind.CrawlFloor,
+        SurfaceKind.UnventedDeck,
+        SurfaceKind.VentedRafters,
+        SurfaceKind.OverheadDoor,
+        SurfaceKind.LowSlopeRoof,
+    ];
 
     private static readonly string[] Zones = ["1A", "3A", "5A", "6A", "7"];
 
     [Fact]
-    public void Every_candidate_of_a_surface_is_judged_at_the_same_places() => Surfaces().Sample(asked =>
-    {
-        // What is put in has many names; the faces it lies against are the surface's own. A system's own board has a face more.
-        var judged = Choice.Of(asked, FlipSearch.None).Candidates.Where(c => c.Kind is not (CandidateKind.BoardInboard or CandidateKind.BoardOutboard)).Select(c => (c.Id, Faces: Faces(c)));
-        foreach (var (id, faces) in judged)
-        {
-            faces.ShouldBe(judged.First().Faces, id);
-        }
+    public void Every_candidate_of_a_surface_is_judged_at_the_same_places() =>
+        Surfaces()
+            .Sample(
+                asked =>
+                {
+                    // What is put in has many names; the faces it lies against are the surface's own. A system's own board has a face more.
+                    var judged = Choice
+                        .Of(asked, FlipSearch.None)
+                        .Candidates.Where(c => c.Kind is not (CandidateKind.BoardInboard or CandidateKind.BoardOutboard))
+                        .Select(c => (c.Id, Faces: Faces(c)));
+                    foreach (var (id, faces) in judged)
+                    {
+                        faces.ShouldBe(judged.First().Faces, id);
+                    }
 
-        string[] Faces(Candidate c)
-        {
-            HashSet<string> own = [.. asked.Section.Outboard.Concat(asked.Section.Inboard).Select(l => l.Material.Id)];
-            string Side(string key) => own.Contains(key) ? key : "fill";
-            return [.. c.Year!.Places.Where(p => !p.Own).Select(p => $"{Side(p.Place.Outer)}|{Side(p.Place.Inner)}").Where(p => p != "fill|fill").Distinct()];
-        }
-    }, iter: 60);
+                    string[] Faces(Candidate c)
+                    {
+                        HashSet<string> own = [.. asked.Section.Outboard.Concat(asked.Section.Inboard).Select(l => l.Material.Id)];
+                        string Side(string key) => own.Contains(key) ? key : "fill";
+                        return
+                        [
+                            .. c.Year!.Places.Where(p => !p.Own)
+                                .Select(p => $"{Side(p.Place.Outer)}|{Side(p.Place.Inner)}")
+                                .Where(p => p != "fill|fill")
+                                .Distinct(),
+                        ];
+                    }
+                },
+                iter: 60
+            );
 
     [Fact]
-    public void The_worst_place_of_all_makes_the_score_and_is_the_one_named() => Surfaces().Sample(asked =>
-    {
-        foreach (var c in Choice.Of(asked, FlipSearch.None).Candidates.Where(c => !c.Excluded && c.Year is { NeverDries: 0 } && c.Year.Places.All(p => !p.Untold)))
-        {
-            var worst = c.Year!.Places.Where(p => p.Counts).Max(p => p.Greatest);
-            c.Year.Dampest.Greatest.ShouldBe(worst, 1e-6);
-            c.Scores.Single(s => s.Part == ScorePart.Moisture).Measured.Si.ShouldBe(worst, 1e-6);
-        }
-    }, iter: 60);
+    public void The_worst_place_of_all_makes_the_score_and_is_the_one_named() =>
+        Surfaces()
+            .Sample(
+                asked =>
+                {
+                    foreach (
+                        var c in Choice
+                            .Of(asked, FlipSearch.None)
+                            .Candidates.Where(c => !c.Excluded && c.Year is { NeverDries: 0 } && c.Year.Places.All(p => !p.Untold))
+                    )
+                    {
+                        var worst = c.Year!.Places.Where(p => p.Counts).Max(p => p.Greatest);
+                        c.Year.Dampest.Greatest.ShouldBe(worst, 1e-6);
+                        c.Scores.Single(s => s.Part == ScorePart.Moisture).Measured.Si.ShouldBe(worst, 1e-6);
+                    }
+                },
+                iter: 60
+            );
 
     [Fact]
     public void Foam_under_a_tight_deck_is_not_worse_for_standing_without_a_batt()
     {
         var choice = Choice.Of(Walls.Case(SurfaceKind.UnventedDeck), FlipSearch.None);
-        double Dry(CandidateKind kind) => choice.Candidates.Single(c => c.Kind == kind).Scores.Single(s => s.Part == ScorePart.Moisture).Value;
+        double Dry(CandidateKind kind) =>
+            choice.Candidates.Single(c => c.Kind == kind).Scores.Single(s => s.Part == ScorePart.Moisture).Value;
         Dry(CandidateKind.ClosedCell).ShouldBeGreaterThanOrEqualTo(Dry(CandidateKind.Hybrid) - 1e-9);
         Dry(CandidateKind.ClosedCell).ShouldBeGreaterThan(0.5);
     }
 
     [Fact]
     public void More_of_what_the_table_asks_and_a_tighter_class_score_drier_where_the_means_cannot_tell() =>
-        Gen.Select(Gen.Double[4.25, 5.75], Gen.Double[0.1, 0.25]).Sample((inches, more) =>
-        {
-            Score At(double t) => Judged(new FoamFill(Sheets.ClosedCell, Length.FromInches(t)));
-            At(inches + more).Value.ShouldBeGreaterThanOrEqualTo(At(inches).Value);
-            At(inches).Value.ShouldBeGreaterThan(Judged(new FoamFill(Sheets.OpenCell, Length.FromInches(inches))).Value);
+        Gen.Select(Gen.Double[4.25, 5.75], Gen.Double[0.1, 0.25])
+            .Sample(
+                (inches, more) =>
+                {
+                    Score At(double t) => Judged(new FoamFill(Sheets.ClosedCell, Length.FromInches(t)));
+                    At(inches + more).Value.ShouldBeGreaterThanOrEqualTo(At(inches).Value);
+                    At(inches).Value.ShouldBeGreaterThan(Judged(new FoamFill(Sheets.OpenCell, Length.FromInches(inches))).Value);
 
-            static Score Judged(FoamFill foam)
-            {
-                var section = Walls.Section(SurfaceKind.UnventedDeck) with { Fill = [foam] };
-                var (asked, year) = (Walls.Case(SurfaceKind.UnventedDeck), MonthlyYear.Of(section, Walls.Year()));
-                year.Dampest.Untold.ShouldBeTrue();
-                return Scores.Moisture(new(CandidateKind.ClosedCell, section, year, Condensation.Opinions(asked, section, year), true));
-            }
-        });
+                    static Score Judged(FoamFill foam)
+                    {
+                        var section = Walls.Section(SurfaceKind.UnventedDeck) with { Fill = [foam] };
+                        var (asked, year) = (Walls.Case(SurfaceKind.UnventedDeck), MonthlyYear.Of(section, Walls.Year()));
+                        year.Dampest.Untold.ShouldBeTrue();
+                        return Scores.Moisture(
+                            new(CandidateKind.ClosedCell, section, year, Condensation.Opinions(asked, section, year), true)
+                        );
+                    }
+                }
+            );
 
     [Fact]
     public void What_stays_is_a_stop_unless_the_table_passes_where_the_means_cannot_tell()
@@ -102,7 +141,10 @@ public sealed class DrynessTests
         var seen = new HashSet<string>();
         foreach (var outdoorHumidity in Enumerable.Range(50, 50))
         {
-            List<MonthAir> outdoor = [.. Enumerable.Range(0, 12).Select(m => new MonthAir(new(24 + 4 * Math.Sin(m)), new(outdoorHumidity)))];
+            List<MonthAir> outdoor =
+            [
+                .. Enumerable.Range(0, 12).Select(m => new MonthAir(new(24 + 4 * Math.Sin(m)), new(outdoorHumidity))),
+            ];
             var asked = Walls.Case(SurfaceKind.CrawlFloor, "1A", new(outdoor, outdoor.ConvertAll(_ => new MonthAir(new(22), new(50)))));
             var choice = Choice.Of(asked, FlipSearch.None);
             var open = choice.Candidates.Single(c => c.Kind == CandidateKind.OpenCell);
@@ -152,7 +194,9 @@ public sealed class DrynessTests
                 done.Advised!.Kind.ShouldBe(measure.System);
                 if (measure.Change == DryingChange.DrierRoom)
                 {
-                    Choice.Of(DryingMeasures.With(choice.Case, measure.Change, measure.To.Si + 1), FlipSearch.None).Advice.ShouldBe(Advice.AllFail);
+                    Choice
+                        .Of(DryingMeasures.With(choice.Case, measure.Change, measure.To.Si + 1), FlipSearch.None)
+                        .Advice.ShouldBe(Advice.AllFail);
                 }
             }
         }
@@ -164,29 +208,51 @@ public sealed class DrynessTests
             from kind in AgainstWeather
             from zone in new[] { "5A", "7" }
             from rooms in new[] { 3, 5 }
-            let asked = Walls.Case(kind, zone, Walls.Year(humidityClass: rooms)) with { Sheets = [Sheets.OpenCell] }
+            let asked = Walls.Case(kind, zone, Walls.Year(humidityClass: rooms)) with
+            {
+                Sheets = [Sheets.OpenCell],
+            }
             where Choice.Of(asked, FlipSearch.None).Advice == Advice.AllFail
             select asked;
     }
 
     [Fact]
-    public void A_plan_that_leaves_a_place_damper_says_so_with_both_figures() => Surfaces().Sample(asked =>
-    {
-        var bare = MonthlyYear.Of(asked.Section.Bare(), asked.Year!);
-        foreach (var c in Choice.Of(asked, FlipSearch.None).Candidates)
-        {
-            var told = c.Findings.SingleOrDefault(f => f.Rule == "wetter");
-            var wetter = c.Year!.Places.Where(p => p is { Counts: true, Untold: false } && p.Greatest > 80 && bare.Places.Any(b => b.Place.Outer == p.Place.Outer && b.Place.Outer is not ("foam" or "freeSpace") && p.Greatest > b.Greatest + 1)).ToList();
-            (wetter.Count > 0 && told is null).ShouldBeFalse(c.Id);
-            if (told is not null)
-            {
-                told.Measured!.Value.Si.ShouldBeGreaterThan(told.Limit!.Value.Si + 1);
-                c.Year.Places.ShouldContain(p => p.Place.Key == told.Words["place"] && p.Greatest == told.Measured!.Value.Si);
-            }
-        }
-    }, iter: 40);
+    public void A_plan_that_leaves_a_place_damper_says_so_with_both_figures() =>
+        Surfaces()
+            .Sample(
+                asked =>
+                {
+                    var bare = MonthlyYear.Of(asked.Section.Bare(), asked.Year!);
+                    foreach (var c in Choice.Of(asked, FlipSearch.None).Candidates)
+                    {
+                        var told = c.Findings.SingleOrDefault(f => f.Rule == "wetter");
+                        var wetter = c.Year!.Places.Where(p =>
+                                p is { Counts: true, Untold: false }
+                                && p.Greatest > 80
+                                && bare.Places.Any(b =>
+                                    b.Place.Outer == p.Place.Outer
+                                    && b.Place.Outer is not ("foam" or "freeSpace")
+                                    && p.Greatest > b.Greatest + 1
+                                )
+                            )
+                            .ToList();
+                        (wetter.Count > 0 && told is null).ShouldBeFalse(c.Id);
+                        if (told is not null)
+                        {
+                            told.Measured!.Value.Si.ShouldBeGreaterThan(told.Limit!.Value.Si + 1);
+                            c.Year.Places.ShouldContain(p => p.Place.Key == told.Words["place"] && p.Greatest == told.Measured!.Value.Si);
+                        }
+                    }
+                },
+                iter: 40
+            );
 
     private static Gen<ChoiceCase> Surfaces() =>
-        Gen.Select(Gen.Int[0, AgainstWeather.Length - 1].Select(i => AgainstWeather[i]), Gen.Int[0, 4].Select(i => Zones[i]), Gen.Int[1, 5], Gen.Bool)
+        Gen.Select(
+                Gen.Int[0, AgainstWeather.Length - 1].Select(i => AgainstWeather[i]),
+                Gen.Int[0, 4].Select(i => Zones[i]),
+                Gen.Int[1, 5],
+                Gen.Bool
+            )
             .Select((kind, zone, rooms, hot) => Walls.Case(kind, zone, Walls.Year(hot, rooms)));
 }

@@ -14,10 +14,22 @@ public sealed class ExclusionTests
     [Fact]
     public void E1_the_weather_side_takes_only_coated_roofing_foam()
     {
-        var choice = Choice.Of(Walls.Case(SurfaceKind.LowSlopeRoof) with { Sheets = [Sheets.ClosedCell, Sheets.OpenCell, Roofing] }, FlipSearch.None);
+        var choice = Choice.Of(
+            Walls.Case(SurfaceKind.LowSlopeRoof) with
+            {
+                Sheets = [Sheets.ClosedCell, Sheets.OpenCell, Roofing],
+            },
+            FlipSearch.None
+        );
         Case(choice, CandidateKind.ClosedCell, "E1").ShouldBe("notRoofing");
         Of(choice, CandidateKind.RoofingFoam).Excluded.ShouldBeFalse();
-        var poor = Choice.Of(Walls.Case(SurfaceKind.LowSlopeRoof, facts: new() { Treated = new(10), Covering = Covering.SinglePly }) with { Sheets = [Roofing] }, FlipSearch.None);
+        var poor = Choice.Of(
+            Walls.Case(SurfaceKind.LowSlopeRoof, facts: new() { Treated = new(10), Covering = Covering.SinglePly }) with
+            {
+                Sheets = [Roofing],
+            },
+            FlipSearch.None
+        );
         Case(poor, CandidateKind.RoofingFoam, "E1").ShouldBe("coverBoard");
     }
 
@@ -38,7 +50,13 @@ public sealed class ExclusionTests
     public void E2_the_sheet_carries_what_stands_on_it(double? load, string expected)
     {
         var strong = Sheets.ClosedCell with { CompressiveStrengthKPa = 190 };
-        var choice = Choice.Of(Walls.Case(SurfaceKind.UnderSlab, facts: new() { LoadKPa = load }) with { Sheets = [strong] }, FlipSearch.None);
+        var choice = Choice.Of(
+            Walls.Case(SurfaceKind.UnderSlab, facts: new() { LoadKPa = load }) with
+            {
+                Sheets = [strong],
+            },
+            FlipSearch.None
+        );
         Case(choice, CandidateKind.ClosedCell, "E2").ShouldBe(expected);
     }
 
@@ -49,7 +67,18 @@ public sealed class ExclusionTests
     [InlineData(false, null, Verdict.Care)]
     public void E3_holds_the_surface_until_it_is_dry_and_mended(bool leak, double? wood, Verdict expected)
     {
-        var choice = Choice.Of(Walls.Case(SurfaceKind.StudWall, facts: new() { OpenLeak = leak, WoodSubstrate = true, WoodMoisturePercent = wood }), FlipSearch.None);
+        var choice = Choice.Of(
+            Walls.Case(
+                SurfaceKind.StudWall,
+                facts: new()
+                {
+                    OpenLeak = leak,
+                    WoodSubstrate = true,
+                    WoodMoisturePercent = wood,
+                }
+            ),
+            FlipSearch.None
+        );
         choice.OfSurface.Worst().ShouldBe(expected);
         choice.OfSurface.ShouldAllBe(f => f.Rule == "E3");
     }
@@ -70,7 +99,8 @@ public sealed class ExclusionTests
         Case(damp, CandidateKind.OpenCell, "E5").ShouldBe("damp");
         var dry = Choice.Of(Walls.Case(SurfaceKind.CrawlFloor, "6A"), FlipSearch.None);
         Case(dry, CandidateKind.OpenCell, "E5").ShouldBe("dry");
-        Case(Choice.Of(Walls.Case(SurfaceKind.CrawlFloor) with { Year = null }, FlipSearch.None), CandidateKind.OpenCell, "E5").ShouldBe("noYear");
+        Case(Choice.Of(Walls.Case(SurfaceKind.CrawlFloor) with { Year = null }, FlipSearch.None), CandidateKind.OpenCell, "E5")
+            .ShouldBe("noYear");
     }
 
     [Theory]
@@ -96,24 +126,29 @@ public sealed class ExclusionTests
     public void E7_springs_lift_what_they_can(double? spare, string expected)
     {
         var facts = new SurfaceFacts { Treated = new(15), DoorSpare = spare is { } kg ? new(kg) : null };
-        Case(Choice.Of(Walls.Case(SurfaceKind.OverheadDoor, facts: facts), FlipSearch.None), CandidateKind.ClosedCell, "E7").ShouldBe(expected);
+        Case(Choice.Of(Walls.Case(SurfaceKind.OverheadDoor, facts: facts), FlipSearch.None), CandidateKind.ClosedCell, "E7")
+            .ShouldBe(expected);
     }
 
     [Fact]
     public void E8_a_channel_without_a_baffle_takes_no_foam()
     {
         var section = Walls.Section(SurfaceKind.VentedRafters, depthInches: 11.25) with { VentChannel = Length.FromInches(1) };
-        Case(Choice.Of(Walls.Case(SurfaceKind.VentedRafters, section: section), FlipSearch.None), CandidateKind.ClosedCell, "E8").ShouldBe("noBaffle");
+        Case(Choice.Of(Walls.Case(SurfaceKind.VentedRafters, section: section), FlipSearch.None), CandidateKind.ClosedCell, "E8")
+            .ShouldBe("noBaffle");
         var kept = section with { Baffle = new(Walls.Make("plywood", 0.115, 0.35), Length.FromMillimetres(6)) };
-        Of(Choice.Of(Walls.Case(SurfaceKind.VentedRafters, section: kept), FlipSearch.None), CandidateKind.ClosedCell).Findings.ShouldNotContain(f => f.Rule == "E8");
+        Of(Choice.Of(Walls.Case(SurfaceKind.VentedRafters, section: kept), FlipSearch.None), CandidateKind.ClosedCell)
+            .Findings.ShouldNotContain(f => f.Rule == "E8");
     }
 
     [Fact]
     public void E9_what_does_not_fit_even_at_its_least_is_out()
     {
         var shallow = Walls.Section(SurfaceKind.StudWall, depthInches: 1.5);
-        Of(Choice.Of(Walls.Case(SurfaceKind.StudWall, section: shallow), FlipSearch.None), CandidateKind.OpenCell).Findings.ShouldContain(f => f.Rule == "E9" && f.Verdict == Verdict.Hold);
-        Of(Choice.Of(Walls.Case(SurfaceKind.StudWall), FlipSearch.None), CandidateKind.OpenCell).Findings.ShouldNotContain(f => f.Rule == "E9");
+        Of(Choice.Of(Walls.Case(SurfaceKind.StudWall, section: shallow), FlipSearch.None), CandidateKind.OpenCell)
+            .Findings.ShouldContain(f => f.Rule == "E9" && f.Verdict == Verdict.Hold);
+        Of(Choice.Of(Walls.Case(SurfaceKind.StudWall), FlipSearch.None), CandidateKind.OpenCell)
+            .Findings.ShouldNotContain(f => f.Rule == "E9");
     }
 
     [Fact]
@@ -121,7 +156,8 @@ public sealed class ExclusionTests
     {
         var damp = Choice.Of(Walls.Case(SurfaceKind.StudWall, year: Walls.Year(humidityClass: 5)), FlipSearch.None);
         Of(damp, CandidateKind.Hybrid).Findings.ShouldContain(f => f.Rule == "E10" && f.Verdict == Verdict.Hold);
-        Of(Choice.Of(Walls.Case(SurfaceKind.StudWall, year: Walls.Year(humidityClass: 1)), FlipSearch.None), CandidateKind.Hybrid).Findings.ShouldNotContain(f => f.Rule == "E10");
+        Of(Choice.Of(Walls.Case(SurfaceKind.StudWall, year: Walls.Year(humidityClass: 1)), FlipSearch.None), CandidateKind.Hybrid)
+            .Findings.ShouldNotContain(f => f.Rule == "E10");
     }
 
     [Fact]
@@ -136,7 +172,8 @@ public sealed class ExclusionTests
     public void A_thin_coat_is_for_rooms_nobody_heats()
     {
         Of(Choice.Of(Walls.Case(SurfaceKind.MetalWall), FlipSearch.None), CandidateKind.ThinCoat).Excluded.ShouldBeTrue();
-        Of(Choice.Of(Walls.Case(SurfaceKind.MetalWall, facts: new() { Conditioned = false }), FlipSearch.None), CandidateKind.ThinCoat).Excluded.ShouldBeFalse();
+        Of(Choice.Of(Walls.Case(SurfaceKind.MetalWall, facts: new() { Conditioned = false }), FlipSearch.None), CandidateKind.ThinCoat)
+            .Excluded.ShouldBeFalse();
     }
 
     [Theory]
@@ -147,7 +184,12 @@ public sealed class ExclusionTests
     {
         var sheet = Sheets.ClosedCell with { FlameSpread = 20, SmokeDeveloped = smoke };
         var section = Walls.Section(SurfaceKind.BandJoist, targetU: target > 4 ? 0.026 : 0.045);
-        Case(Choice.Of(Walls.Case(SurfaceKind.BandJoist, section: section) with { Sheets = [sheet] }, FlipSearch.None), CandidateKind.ClosedCell, "C5").ShouldBe(expected);
+        Case(
+                Choice.Of(Walls.Case(SurfaceKind.BandJoist, section: section) with { Sheets = [sheet] }, FlipSearch.None),
+                CandidateKind.ClosedCell,
+                "C5"
+            )
+            .ShouldBe(expected);
     }
 
     [Theory]
@@ -161,8 +203,20 @@ public sealed class ExclusionTests
     public void Cautions_follow_what_was_found_and_stay_away_otherwise(string rule)
     {
         var section = Walls.Section(SurfaceKind.StudWall) with { Inboard = [] };
-        var found = new SurfaceFacts { Workplace = true, LaterAccess = true, ClearancesAsked = true, OldBuilding = true, CombustionInside = true, HeldAtEnds = true, LooseFill = true };
-        var (loud, quiet) = (Choice.Of(Walls.Case(SurfaceKind.StudWall, facts: found, section: section), FlipSearch.None), Choice.Of(Walls.Case(SurfaceKind.StudWall, section: section), FlipSearch.None));
+        var found = new SurfaceFacts
+        {
+            Workplace = true,
+            LaterAccess = true,
+            ClearancesAsked = true,
+            OldBuilding = true,
+            CombustionInside = true,
+            HeldAtEnds = true,
+            LooseFill = true,
+        };
+        var (loud, quiet) = (
+            Choice.Of(Walls.Case(SurfaceKind.StudWall, facts: found, section: section), FlipSearch.None),
+            Choice.Of(Walls.Case(SurfaceKind.StudWall, section: section), FlipSearch.None)
+        );
         loud.Candidates.SelectMany(c => c.Findings).ShouldContain(f => f.Rule == rule && f.Verdict == Verdict.Care);
         quiet.Candidates.SelectMany(c => c.Findings).ShouldNotContain(f => f.Rule == rule);
     }
@@ -171,5 +225,6 @@ public sealed class ExclusionTests
 
     private static Candidate Of(Choice choice, CandidateKind kind) => choice.Candidates.First(c => c.Kind == kind);
 
-    private static string? Case(Choice choice, CandidateKind kind, string rule) => Of(choice, kind).Findings.FirstOrDefault(f => f.Rule == rule)?.Case;
+    private static string? Case(Choice choice, CandidateKind kind, string rule) =>
+        Of(choice, kind).Findings.FirstOrDefault(f => f.Rule == rule)?.Case;
 }

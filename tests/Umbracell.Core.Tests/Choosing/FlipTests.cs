@@ -9,19 +9,20 @@ namespace Umbracell.Core.Tests.Choosing;
 /// <summary>Flip points, done as they are told: the value printed makes the other win, and no nearer one does that lasts.</summary>
 public sealed class FlipTests
 {
-    public static TheoryData<SurfaceKind, string> Surfaces => new()
-    {
-        { SurfaceKind.StudWall, "6A" },
-        { SurfaceKind.StudWall, "4C" },
-        { SurfaceKind.MetalWall, "5A" },
-        { SurfaceKind.UnventedDeck, "6A" },
-        { SurfaceKind.UnventedDeck, "3A" },
-        { SurfaceKind.VentedRafters, "5A" },
-        { SurfaceKind.CrawlFloor, "4A" },
-        { SurfaceKind.BandJoist, "7" },
-        { SurfaceKind.OverheadDoor, "5A" },
-        { SurfaceKind.LowSlopeRoof, "6A" },
-    };
+    public static TheoryData<SurfaceKind, string> Surfaces =>
+        new()
+        {
+            { SurfaceKind.StudWall, "6A" },
+            { SurfaceKind.StudWall, "4C" },
+            { SurfaceKind.MetalWall, "5A" },
+            { SurfaceKind.UnventedDeck, "6A" },
+            { SurfaceKind.UnventedDeck, "3A" },
+            { SurfaceKind.VentedRafters, "5A" },
+            { SurfaceKind.CrawlFloor, "4A" },
+            { SurfaceKind.BandJoist, "7" },
+            { SurfaceKind.OverheadDoor, "5A" },
+            { SurfaceKind.LowSlopeRoof, "6A" },
+        };
 
     [Theory]
     [MemberData(nameof(Surfaces))]
@@ -36,7 +37,11 @@ public sealed class FlipTests
             {
                 var (now, told) = (QuantityPrinter.Print(flip.Now, system), QuantityPrinter.Print(flip.At, system));
                 told.ShouldNotBe(now, $"{flip.Input}");
-                var read = QuantityParser.Parse(told.Replace("U-", "", StringComparison.Ordinal).Replace(" W/m²K", "", StringComparison.Ordinal), new(double.MinValue, double.MaxValue, flip.At.Dimension), system);
+                var read = QuantityParser.Parse(
+                    told.Replace("U-", "", StringComparison.Ordinal).Replace(" W/m²K", "", StringComparison.Ordinal),
+                    new(double.MinValue, double.MaxValue, flip.At.Dimension),
+                    system
+                );
                 var typed = read.Figure.ShouldNotBeNull($"{told} {flip.At.Dimension} {read.Fault}").Si;
                 Won(With(asked, flip.Input, typed)).ShouldNotBe(choice.Advised.Id, $"{flip.Input} {now} → {told}");
             }
@@ -60,7 +65,10 @@ public sealed class FlipTests
             for (var x = flip.Now.Si + way * fine; way * (flip.At.Si - x) > 1.1 * grain; x += way * fine)
             {
                 since = Won(With(asked, flip.Input, x)) == choice.Advised!.Id ? null : since ?? x;
-                (since is { } from ? Math.Abs(x - from) : 0).ShouldBeLessThan(grain * 1.01, $"{flip.Input}: {QuantityPrinter.Print(flip.Now, UnitSystem.Metric)} → {x}, told {flip.At.Si}");
+                (since is { } from ? Math.Abs(x - from) : 0).ShouldBeLessThan(
+                    grain * 1.01,
+                    $"{flip.Input}: {QuantityPrinter.Print(flip.Now, UnitSystem.Metric)} → {x}, told {flip.At.Si}"
+                );
             }
         }
     }
@@ -111,7 +119,11 @@ public sealed class FlipTests
                 Years = new(),
             },
             FlipInput.OpenCellPrice => asked with { OpenPriceFactor = to / 100 },
-            FlipInput.Target => asked with { Section = section with { Target = section.Target! with { GreatestU = new(to) } }, Years = new() },
+            FlipInput.Target => asked with
+            {
+                Section = section with { Target = section.Target! with { GreatestU = new(to) } },
+                Years = new(),
+            },
             _ => asked with { Facts = asked.Facts with { DoorSpare = new(to) } },
         };
     }

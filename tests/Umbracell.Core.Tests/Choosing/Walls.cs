@@ -17,14 +17,15 @@ internal static class Walls
         new(id, new(conductivity), Permeability.FromPermInches(permInches), "test", new(density), Harm: HarmOf(id));
 
     /// <summary>What water does to a material of the tests, as the shipped materials say of their like.</summary>
-    public static WaterHarm HarmOf(string id) => id switch
-    {
-        "gypsum-board" => WaterHarm.Paper,
-        "osb" or "plywood" or "board-sheathing" or "wood-siding" or "softwood" => WaterHarm.Wood,
-        "steel-skin" => WaterHarm.Steel,
-        "brick" => WaterHarm.Masonry,
-        _ => WaterHarm.None,
-    };
+    public static WaterHarm HarmOf(string id) =>
+        id switch
+        {
+            "gypsum-board" => WaterHarm.Paper,
+            "osb" or "plywood" or "board-sheathing" or "wood-siding" or "softwood" => WaterHarm.Wood,
+            "steel-skin" => WaterHarm.Steel,
+            "brick" => WaterHarm.Masonry,
+            _ => WaterHarm.None,
+        };
 
     public static Material Fibre { get; } = Make("fibre-batt", 0.039, 116, 14);
 
@@ -35,65 +36,124 @@ internal static class Walls
         new("batt-21", Length.FromInches(5.5), ThermalResistance.FromUsR(21), Fibre, new(16)),
     ];
 
-    public static SystemMaterials Materials { get; } = new(Batts, Make("foam-board", 0.029, 1.1, 32), Make("foil-board", 0.024, 0.03, 34), Make("vapour-coat", 0.2, 0.014), Make("weather-coat", 0.2, 0.06));
+    public static SystemMaterials Materials { get; } =
+        new(
+            Batts,
+            Make("foam-board", 0.029, 1.1, 32),
+            Make("foil-board", 0.024, 0.03, 34),
+            Make("vapour-coat", 0.2, 0.014),
+            Make("weather-coat", 0.2, 0.06)
+        );
 
-    public static Rates Rates { get; } = new()
-    {
-        SetPrice = new Dictionary<string, double> { ["closed"] = 2700, ["open"] = 2200, ["cold"] = 2800 },
-        MaterialPrice = new Dictionary<string, double> { ["batt-13"] = 7, ["batt-19"] = 9, ["batt-21"] = 12, ["foam-board"] = 0.4, ["foil-board"] = 0.5, ["vapour-coat"] = 5, ["weather-coat"] = 14 },
-        CrewHour = 150,
-        SetUpHours = 1.5,
-        ClosedBoardFeetPerHour = 1100,
-        OpenBoardFeetPerHour = 3400,
-        BattM2PerHour = 16,
-        BoardM2PerHour = 6,
-        CoatM2PerHour = 45,
-        ShaveM2PerHour = 38,
-    };
+    public static Rates Rates { get; } =
+        new()
+        {
+            SetPrice = new Dictionary<string, double>
+            {
+                ["closed"] = 2700,
+                ["open"] = 2200,
+                ["cold"] = 2800,
+            },
+            MaterialPrice = new Dictionary<string, double>
+            {
+                ["batt-13"] = 7,
+                ["batt-19"] = 9,
+                ["batt-21"] = 12,
+                ["foam-board"] = 0.4,
+                ["foil-board"] = 0.5,
+                ["vapour-coat"] = 5,
+                ["weather-coat"] = 14,
+            },
+            CrewHour = 150,
+            SetUpHours = 1.5,
+            ClosedBoardFeetPerHour = 1100,
+            OpenBoardFeetPerHour = 3400,
+            BattM2PerHour = 16,
+            BoardM2PerHour = 6,
+            CoatM2PerHour = 45,
+            ShaveM2PerHour = 38,
+        };
 
     public static YearOfAir Year(bool hot = false, int humidityClass = 2)
     {
         List<MonthAir> outdoor = [.. (hot ? Hot : Cold).Select(t => new MonthAir(new(t), new(75)))];
-        return new(outdoor, outdoor.ConvertAll(m => hot ? new MonthAir(new(23), new(55)) : HumidityClasses.Room(humidityClass, m, new(20))));
+        return new(
+            outdoor,
+            outdoor.ConvertAll(m => hot ? new MonthAir(new(23), new(55)) : HumidityClasses.Room(humidityClass, m, new(20)))
+        );
     }
 
-    public static SectionCase Section(SurfaceKind kind, string zone = "6A", double depthInches = 7.25, FilmSet films = FilmSet.Us, double? targetU = 0.045) => new()
-    {
-        Kind = kind,
-        Outboard = Outboard(kind),
-        Inboard = kind is SurfaceKind.StudWall or SurfaceKind.VentedRafters ? [new(Make("gypsum-board", 0.16, 22), Length.FromMillimetres(12.7))] : kind == SurfaceKind.CrawlFloor ? [new(Make("plywood", 0.115, 0.35), Length.FromMillimetres(19)), new(Make("sheet-flooring", 0.17, 0.005), Length.FromMillimetres(3))] : [],
-        Members = kind is SurfaceKind.MetalWall ? new(MemberMaterial.Girt, Length.FromInches(8), new(1.5), 0, new(50), new(new(0.06), new(0.0015), new(0.0006)))
-            : kind is SurfaceKind.BasementWall or SurfaceKind.UnderSlab or SurfaceKind.BandJoist or SurfaceKind.LowSlopeRoof ? new(MemberMaterial.None, Length.Zero, Length.Zero, 0, new(0.115))
-            : kind is SurfaceKind.OverheadDoor ? new(MemberMaterial.None, Length.FromInches(2), Length.Zero, 0, new(0.115))
-            : new(MemberMaterial.Wood, Length.FromInches(depthInches), Length.FromInches(24), 0.22, new(0.1154)),
-        FoamAgainst = kind is SurfaceKind.CrawlFloor or SurfaceKind.LowSlopeRoof ? FoamSide.Inboard : FoamSide.Outboard,
-        HeatFlow = kind is SurfaceKind.UnventedDeck or SurfaceKind.LowSlopeRoof or SurfaceKind.VentedRafters ? HeatFlow.Up : kind is SurfaceKind.CrawlFloor ? HeatFlow.Down : HeatFlow.Horizontal,
-        Exposure = kind is SurfaceKind.BasementWall or SurfaceKind.UnderSlab ? Exposure.Ground : Exposure.Outdoors,
-        Films = films,
-        Fill = [],
-        Air = new(new(20), new(40), new(-15), new(80)),
-        Target = targetU is { } u ? new(ThermalTransmittance.FromUsU(u), "test") : null,
-        ClimateZone = zone,
-    };
+    public static SectionCase Section(
+        SurfaceKind kind,
+        string zone = "6A",
+        double depthInches = 7.25,
+        FilmSet films = FilmSet.Us,
+        double? targetU = 0.045
+    ) =>
+        new()
+        {
+            Kind = kind,
+            Outboard = Outboard(kind),
+            Inboard =
+                kind is SurfaceKind.StudWall or SurfaceKind.VentedRafters
+                    ? [new(Make("gypsum-board", 0.16, 22), Length.FromMillimetres(12.7))]
+                : kind == SurfaceKind.CrawlFloor
+                    ?
+                    [
+                        new(Make("plywood", 0.115, 0.35), Length.FromMillimetres(19)),
+                        new(Make("sheet-flooring", 0.17, 0.005), Length.FromMillimetres(3)),
+                    ]
+                : [],
+            Members =
+                kind is SurfaceKind.MetalWall
+                    ? new(MemberMaterial.Girt, Length.FromInches(8), new(1.5), 0, new(50), new(new(0.06), new(0.0015), new(0.0006)))
+                : kind is SurfaceKind.BasementWall or SurfaceKind.UnderSlab or SurfaceKind.BandJoist or SurfaceKind.LowSlopeRoof
+                    ? new(MemberMaterial.None, Length.Zero, Length.Zero, 0, new(0.115))
+                : kind is SurfaceKind.OverheadDoor ? new(MemberMaterial.None, Length.FromInches(2), Length.Zero, 0, new(0.115))
+                : new(MemberMaterial.Wood, Length.FromInches(depthInches), Length.FromInches(24), 0.22, new(0.1154)),
+            FoamAgainst = kind is SurfaceKind.CrawlFloor or SurfaceKind.LowSlopeRoof ? FoamSide.Inboard : FoamSide.Outboard,
+            HeatFlow =
+                kind is SurfaceKind.UnventedDeck or SurfaceKind.LowSlopeRoof or SurfaceKind.VentedRafters ? HeatFlow.Up
+                : kind is SurfaceKind.CrawlFloor ? HeatFlow.Down
+                : HeatFlow.Horizontal,
+            Exposure = kind is SurfaceKind.BasementWall or SurfaceKind.UnderSlab ? Exposure.Ground : Exposure.Outdoors,
+            Films = films,
+            Fill = [],
+            Air = new(new(20), new(40), new(-15), new(80)),
+            Target = targetU is { } u ? new(ThermalTransmittance.FromUsU(u), "test") : null,
+            ClimateZone = zone,
+        };
 
-    public static ChoiceCase Case(SurfaceKind kind, string zone = "6A", YearOfAir? year = null, SurfaceFacts? facts = null, SectionCase? section = null) => new()
-    {
-        Section = section ?? Section(kind, zone),
-        Facts = facts ?? new() { Treated = new(100) },
-        Sheets = [Sheets.ClosedCell, Sheets.OpenCell, Sheets.ColdGrade],
-        Materials = Materials,
-        Year = year ?? Year(),
-        Rates = Rates,
-    };
+    public static ChoiceCase Case(
+        SurfaceKind kind,
+        string zone = "6A",
+        YearOfAir? year = null,
+        SurfaceFacts? facts = null,
+        SectionCase? section = null
+    ) =>
+        new()
+        {
+            Section = section ?? Section(kind, zone),
+            Facts = facts ?? new() { Treated = new(100) },
+            Sheets = [Sheets.ClosedCell, Sheets.OpenCell, Sheets.ColdGrade],
+            Materials = Materials,
+            Year = year ?? Year(),
+            Rates = Rates,
+        };
 
-    private static Layer[] Outboard(SurfaceKind kind) => kind switch
-    {
-        SurfaceKind.MetalWall or SurfaceKind.OverheadDoor => [new(Make("steel-skin", 50, 0.0005), Length.FromMillimetres(0.6))],
-        SurfaceKind.UnventedDeck => [new(Make("asphalt-shingle", 0.17, 0.02), Length.FromMillimetres(6)), new(Make("board-sheathing", 0.115, 3), Length.FromMillimetres(19))],
-        SurfaceKind.BasementWall => [new(Make("brick", 0.72, 3.2), Length.FromMillimetres(230))],
-        SurfaceKind.UnderSlab => [new(Make("stone-base", 1.4, 60), Length.FromMillimetres(150))],
-        SurfaceKind.CrawlFloor => [],
-        SurfaceKind.BandJoist => [new(Make("softwood", 0.1154, 3), Length.FromMillimetres(38))],
-        _ => [new(Make("wood-siding", 0.115, 4), Length.FromMillimetres(19)), new(Make("osb", 0.1, 0.45), Length.FromMillimetres(11))],
-    };
+    private static Layer[] Outboard(SurfaceKind kind) =>
+        kind switch
+        {
+            SurfaceKind.MetalWall or SurfaceKind.OverheadDoor => [new(Make("steel-skin", 50, 0.0005), Length.FromMillimetres(0.6))],
+            SurfaceKind.UnventedDeck =>
+            [
+                new(Make("asphalt-shingle", 0.17, 0.02), Length.FromMillimetres(6)),
+                new(Make("board-sheathing", 0.115, 3), Length.FromMillimetres(19)),
+            ],
+            SurfaceKind.BasementWall => [new(Make("brick", 0.72, 3.2), Length.FromMillimetres(230))],
+            SurfaceKind.UnderSlab => [new(Make("stone-base", 1.4, 60), Length.FromMillimetres(150))],
+            SurfaceKind.CrawlFloor => [],
+            SurfaceKind.BandJoist => [new(Make("softwood", 0.1154, 3), Length.FromMillimetres(38))],
+            _ => [new(Make("wood-siding", 0.115, 4), Length.FromMillimetres(19)), new(Make("osb", 0.1, 0.45), Length.FromMillimetres(11))],
+        };
 }

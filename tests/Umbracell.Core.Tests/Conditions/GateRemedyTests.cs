@@ -8,24 +8,39 @@ using Xunit;
 
 namespace Umbracell.Core.Tests.Conditions;
 
-/// <summary>What the gate says would clear a rule clears it: entered to the last digit, and typed as it stands on the screen in either unit system.</summary>
+/// <summary>What the gate says would clear a rule clears it: entered to the last digit, and typed as it stands on the screen in either
+/// unit system.</summary>
 public sealed class GateRemedyTests
 {
-    private static readonly FigureRange Temperatures = new(-40, 90, Dimension.Temperature), Changes = new(0, 150, Dimension.TemperatureDifference), Humidities = new(1, 100, Dimension.RelativeHumidity), Moistures = new(0, 100, Dimension.MoistureContent);
+    private static readonly FigureRange Temperatures = new(-40, 90, Dimension.Temperature),
+        Changes = new(0, 150, Dimension.TemperatureDifference),
+        Humidities = new(1, 100, Dimension.RelativeHumidity),
+        Moistures = new(0, 100, Dimension.MoistureContent);
 
     private static readonly Gen<GateCase> AnyGate = Gen.Select(
-        Gen.OneOf(Gen.Const(Sheets.ClosedCell), Gen.Const(Sheets.ColdGrade), Gen.Const(Sheets.OpenCell)), Gen.Double[-20, 50], Gen.Double[-20, 50], Gen.Double[5, 99], Gen.Double[0, 45], Gen.Double[0, 45], Gen.Double[0, 40], Gen.Bool)
-        .Select((sheet, substrate, air, humidity, drumA, drumB, wood, fahrenheit) => new GateCase
-        {
-            Sheet = sheet,
-            SubstrateKind = SubstrateKind.Wood,
-            Substrate = new(Typed(substrate, fahrenheit), TimeSpan.Zero, ""),
-            Air = new(Typed(air, fahrenheit), TimeSpan.Zero, ""),
-            Humidity = new(new(Math.Round(humidity)), TimeSpan.Zero, ""),
-            MoistureMeter = new(Math.Round(wood, 1), TimeSpan.Zero, ""),
-            DrumA = new(Typed(drumA, fahrenheit), TimeSpan.Zero, ""),
-            DrumB = new(Typed(drumB, fahrenheit), TimeSpan.Zero, ""),
-        });
+            Gen.OneOf(Gen.Const(Sheets.ClosedCell), Gen.Const(Sheets.ColdGrade), Gen.Const(Sheets.OpenCell)),
+            Gen.Double[-20, 50],
+            Gen.Double[-20, 50],
+            Gen.Double[5, 99],
+            Gen.Double[0, 45],
+            Gen.Double[0, 45],
+            Gen.Double[0, 40],
+            Gen.Bool
+        )
+        .Select(
+            (sheet, substrate, air, humidity, drumA, drumB, wood, fahrenheit) =>
+                new GateCase
+                {
+                    Sheet = sheet,
+                    SubstrateKind = SubstrateKind.Wood,
+                    Substrate = new(Typed(substrate, fahrenheit), TimeSpan.Zero, ""),
+                    Air = new(Typed(air, fahrenheit), TimeSpan.Zero, ""),
+                    Humidity = new(new(Math.Round(humidity)), TimeSpan.Zero, ""),
+                    MoistureMeter = new(Math.Round(wood, 1), TimeSpan.Zero, ""),
+                    DrumA = new(Typed(drumA, fahrenheit), TimeSpan.Zero, ""),
+                    DrumB = new(Typed(drumB, fahrenheit), TimeSpan.Zero, ""),
+                }
+        );
 
     private enum Entered
     {
@@ -38,67 +53,118 @@ public sealed class GateRemedyTests
     public void What_would_clear_a_rule_betters_it_however_it_is_entered()
     {
         var tried = new Dictionary<string, int>();
-        Gen.Select(AnyGate, Gen.Enum<Entered>()).Sample(
-            (gate, entered) =>
-            {
-                foreach (var finding in SprayGate.Check(gate).Findings)
+        Gen.Select(AnyGate, Gen.Enum<Entered>())
+            .Sample(
+                (gate, entered) =>
                 {
-                    foreach (var remedy in finding.Remedies)
+                    foreach (var finding in SprayGate.Check(gate).Findings)
                     {
-                        var after = Done(gate, finding, remedy, entered);
-                        Rule(finding.Rule, after).Verdict.CompareTo(finding.Verdict).ShouldBeNegative($"{finding.Rule} {remedy.Kind} {entered}: {string.Join(", ", remedy.Figures.Select(f => $"{f.Key} {f.Value.Si} {QuantityPrinter.Print(f.Value, UnitSystem.Us)} {QuantityPrinter.Print(f.Value, UnitSystem.Metric)}"))}");
-                        lock (tried)
+                        foreach (var remedy in finding.Remedies)
                         {
-                            tried[remedy.Kind] = tried.GetValueOrDefault(remedy.Kind) + 1;
+                            var after = Done(gate, finding, remedy, entered);
+                            Rule(finding.Rule, after)
+                                .Verdict.CompareTo(finding.Verdict)
+                                .ShouldBeNegative(
+                                    $"{finding.Rule} {remedy.Kind} {entered}: {string.Join(", ", remedy.Figures.Select(f => $"{f.Key} {f.Value.Si}"))}"
+                                );
+                            lock (tried)
+                            {
+                                tried[remedy.Kind] = tried.GetValueOrDefault(remedy.Kind) + 1;
+                            }
                         }
                     }
-                }
-            },
-            iter: 4000);
-        tried.Keys.ShouldBe(["raiseSubstrate", "coolSubstrate", "raiseAir", "coolAir", "heatSubstrate", "dryAir", "warmAirDry", "warmDrum", "coolDrum", "dryWood"], ignoreOrder: true);
+                },
+                iter: 4000
+            );
+        tried.Keys.ShouldBe(
+            [
+                "raiseSubstrate",
+                "coolSubstrate",
+                "raiseAir",
+                "coolAir",
+                "heatSubstrate",
+                "dryAir",
+                "warmAirDry",
+                "warmDrum",
+                "coolDrum",
+                "dryWood",
+            ],
+            ignoreOrder: true
+        );
     }
 
     [Fact]
     public void A_change_that_is_printed_is_as_good_as_the_temperature_it_leads_to() =>
-        Gen.Select(AnyGate, Gen.Bool).Sample((gate, us) =>
-        {
-            foreach (var finding in SprayGate.Check(gate).Findings.Where(f => f.Rule is "G1" or "G2" or "G3"))
-            {
-                foreach (var remedy in finding.Remedies.Where(r => r.Figures.ContainsKey("change")))
+        Gen.Select(AnyGate, Gen.Bool)
+            .Sample(
+                (gate, us) =>
                 {
-                    var change = Read(remedy.Figures["change"], Changes, us ? UnitSystem.Us : UnitSystem.Metric) * (remedy.Kind.StartsWith("cool", StringComparison.Ordinal) ? -1 : 1);
-                    var after = finding.Rule == "G2" ? gate with { Air = Later(gate.Air!, change) } : gate with { Substrate = Later(gate.Substrate!, change) };
-                    Rule(finding.Rule, after).Verdict.CompareTo(finding.Verdict).ShouldBeNegative($"{finding.Rule} {remedy.Kind}");
-                }
-            }
+                    foreach (var finding in SprayGate.Check(gate).Findings.Where(f => f.Rule is "G1" or "G2" or "G3"))
+                    {
+                        foreach (var remedy in finding.Remedies.Where(r => r.Figures.ContainsKey("change")))
+                        {
+                            var change =
+                                Read(remedy.Figures["change"], Changes, us ? UnitSystem.Us : UnitSystem.Metric)
+                                * (remedy.Kind.StartsWith("cool", StringComparison.Ordinal) ? -1 : 1);
+                            var after =
+                                finding.Rule == "G2"
+                                    ? gate with
+                                    {
+                                        Air = Later(gate.Air!, change),
+                                    }
+                                    : gate with
+                                    {
+                                        Substrate = Later(gate.Substrate!, change),
+                                    };
+                            Rule(finding.Rule, after).Verdict.CompareTo(finding.Verdict).ShouldBeNegative($"{finding.Rule} {remedy.Kind}");
+                        }
+                    }
 
-            static Reading<Temperature> Later(Reading<Temperature> reading, double change) => reading with { Value = new(reading.Value.Celsius + change) };
-        });
+                    static Reading<Temperature> Later(Reading<Temperature> reading, double change) =>
+                        reading with
+                        {
+                            Value = new(reading.Value.Celsius + change),
+                        };
+                }
+            );
 
     [Fact]
     public void Dry_heat_as_printed_clears_temperatures_and_humidity_together() =>
-        Gen.Select(AnyGate, Gen.Enum<Entered>()).Sample((gate, entered) =>
-        {
-            foreach (var heat in SprayGate.Check(gate).Remedies.Where(r => r.Kind == "dryHeat"))
-            {
-                var air = MoistAir.Of(gate.Air!.Value, gate.Humidity!.Value, gate.Pressure);
-                var airTo = new Temperature(Value(heat.Figures["airTo"], Temperatures, entered));
-                var after = gate with
+        Gen.Select(AnyGate, Gen.Enum<Entered>())
+            .Sample(
+                (gate, entered) =>
                 {
-                    Substrate = new(new(Value(heat.Figures["substrateTo"], Temperatures, entered)), TimeSpan.Zero, ""),
-                    Air = new(airTo, TimeSpan.Zero, ""),
-                    Humidity = new(air.HumidityWhenDryHeatedTo(airTo), TimeSpan.Zero, ""),
-                };
-                SprayGate.Check(after).Findings.Where(f => f.Rule is "G1" or "G2" or "G3" or "G4").Worst().ShouldNotBe(Verdict.Hold);
-            }
-        });
+                    foreach (var heat in SprayGate.Check(gate).Remedies.Where(r => r.Kind == "dryHeat"))
+                    {
+                        var air = MoistAir.Of(gate.Air!.Value, gate.Humidity!.Value, gate.Pressure);
+                        var airTo = new Temperature(Value(heat.Figures["airTo"], Temperatures, entered));
+                        var after = gate with
+                        {
+                            Substrate = new(new(Value(heat.Figures["substrateTo"], Temperatures, entered)), TimeSpan.Zero, ""),
+                            Air = new(airTo, TimeSpan.Zero, ""),
+                            Humidity = new(air.HumidityWhenDryHeatedTo(airTo), TimeSpan.Zero, ""),
+                        };
+                        SprayGate
+                            .Check(after)
+                            .Findings.Where(f => f.Rule is "G1" or "G2" or "G3" or "G4")
+                            .Worst()
+                            .ShouldNotBe(Verdict.Hold);
+                    }
+                }
+            );
 
     [Fact]
     public void A_concrete_meter_dried_to_what_is_printed_passes()
     {
-        var gate = new GateCase { Sheet = Sheets.ClosedCell, SubstrateKind = SubstrateKind.Mineral, MoistureMeter = new(25, TimeSpan.Zero, "") };
+        var gate = new GateCase
+        {
+            Sheet = Sheets.ClosedCell,
+            SubstrateKind = SubstrateKind.Mineral,
+            MoistureMeter = new(25, TimeSpan.Zero, ""),
+        };
         var to = Rule("G5", gate).Remedies.Single().Figures["to"];
-        Rule("G5", gate with { MoistureMeter = new(Read(to, Moistures, UnitSystem.Us), TimeSpan.Zero, "") }).Verdict.ShouldBe(Verdict.Clear);
+        Rule("G5", gate with { MoistureMeter = new(Read(to, Moistures, UnitSystem.Us), TimeSpan.Zero, "") })
+            .Verdict.ShouldBe(Verdict.Clear);
     }
 
     private static GateCase Done(GateCase gate, Finding finding, Remedy remedy, Entered entered)
@@ -109,7 +175,15 @@ public sealed class GateRemedyTests
         {
             "raiseSubstrate" or "coolSubstrate" or "heatSubstrate" => gate with { Substrate = Warm() },
             "raiseAir" or "coolAir" => gate with { Air = Warm() },
-            "warmAirDry" => gate with { Air = Warm(), Humidity = new(MoistAir.Of(gate.Air!.Value, gate.Humidity!.Value, gate.Pressure).HumidityWhenDryHeatedTo(Warm().Value), TimeSpan.Zero, "") },
+            "warmAirDry" => gate with
+            {
+                Air = Warm(),
+                Humidity = new(
+                    MoistAir.Of(gate.Air!.Value, gate.Humidity!.Value, gate.Pressure).HumidityWhenDryHeatedTo(Warm().Value),
+                    TimeSpan.Zero,
+                    ""
+                ),
+            },
             "dryAir" => gate with { Humidity = new(new(Value(to, Humidities, entered)), TimeSpan.Zero, "") },
             "dryWood" => gate with { MoistureMeter = new(Value(to, Moistures, entered), TimeSpan.Zero, "") },
             "warmDrum" or "coolDrum" => Drums(gate, finding, Warm()),
@@ -120,16 +194,21 @@ public sealed class GateRemedyTests
     // The other drum is put right too, so that this one's remedy shows.
     private static GateCase Drums(GateCase gate, Finding finding, Reading<Temperature> drum)
     {
-        var middle = new Reading<Temperature>(new((gate.Sheet.Drums.Least.Celsius + gate.Sheet.Drums.Greatest.Celsius) / 2), TimeSpan.Zero, "");
+        var middle = new Reading<Temperature>(
+            new((gate.Sheet.Drums.Least.Celsius + gate.Sheet.Drums.Greatest.Celsius) / 2),
+            TimeSpan.Zero,
+            ""
+        );
         return finding.Words["side"] == "A" ? gate with { DrumA = drum, DrumB = middle } : gate with { DrumA = middle, DrumB = drum };
     }
 
-    private static double Value(Figure figure, FigureRange range, Entered entered) => entered switch
-    {
-        Entered.AsPrintedInUs => Read(figure, range, UnitSystem.Us),
-        Entered.AsPrintedInMetric => Read(figure, range, UnitSystem.Metric),
-        _ => figure.Si,
-    };
+    private static double Value(Figure figure, FigureRange range, Entered entered) =>
+        entered switch
+        {
+            Entered.AsPrintedInUs => Read(figure, range, UnitSystem.Us),
+            Entered.AsPrintedInMetric => Read(figure, range, UnitSystem.Metric),
+            _ => figure.Si,
+        };
 
     private static double Read(Figure figure, FigureRange range, UnitSystem system)
     {
@@ -139,7 +218,8 @@ public sealed class GateRemedyTests
     }
 
     // As a person types it: whole or half degrees of the one or the other.
-    private static Temperature Typed(double celsius, bool fahrenheit) => fahrenheit ? new((Math.Round(celsius * 1.8 + 32) - 32) / 1.8) : new(Math.Round(celsius * 2) / 2);
+    private static Temperature Typed(double celsius, bool fahrenheit) =>
+        fahrenheit ? new((Math.Round(celsius * 1.8 + 32) - 32) / 1.8) : new(Math.Round(celsius * 2) / 2);
 
     private static Finding Rule(string rule, GateCase gate) => SprayGate.Check(gate).Findings.Single(f => f.Rule == rule);
 }

@@ -29,5 +29,6 @@ public sealed class MeterAgreementTests
         MeterAgreement.Check([one, Wood(25, "pin meter")]).ShouldBeEmpty();
     }
 
-    private static MeterReading Wood(double percent, string instrument) => new("woodMoisture", new(percent, Dimension.MoistureContent), 2, instrument, Now);
+    private static MeterReading Wood(double percent, string instrument) =>
+        new("woodMoisture", new(percent, Dimension.MoistureContent), 2, instrument, Now);
 }

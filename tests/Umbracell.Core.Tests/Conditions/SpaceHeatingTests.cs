@@ -13,14 +13,18 @@ public sealed class SpaceHeatingTests
     private static readonly HeatedSpace Hall = new(400, 350, 1, new(-10), new(80), StandardAtmosphere.PressureAt(Length.Zero));
 
     [Fact]
-    public void Heat_in_is_heat_out() => Gen.Select(Gen.Double[50, 5000], Gen.Double[10, 2000], Gen.Double[0.1, 5], Gen.Double[-30, 15], Gen.Double[1, 40]).Sample((volume, loss, changes, outdoor, rise) =>
-    {
-        var space = new HeatedSpace(volume, loss, changes, new(outdoor), new(70), StandardAtmosphere.PressureAt(Length.Zero));
-        var to = SpaceHeating.To(space, new(outdoor + rise), HeaterKind.Electric);
-        SpaceHeating.By(space, to.Power, HeaterKind.Electric).Indoor.Celsius.ShouldBe(outdoor + rise, 1e-9);
-        var byAir = MoistAir.DryDensity(space.Outdoor, space.Pressure) * 1006 * changes * volume / 3600;
-        to.Power.ShouldBe((loss + byAir) * rise, 1e-6 * to.Power);
-    });
+    public void Heat_in_is_heat_out() =>
+        Gen.Select(Gen.Double[50, 5000], Gen.Double[10, 2000], Gen.Double[0.1, 5], Gen.Double[-30, 15], Gen.Double[1, 40])
+            .Sample(
+                (volume, loss, changes, outdoor, rise) =>
+                {
+                    var space = new HeatedSpace(volume, loss, changes, new(outdoor), new(70), StandardAtmosphere.PressureAt(Length.Zero));
+                    var to = SpaceHeating.To(space, new(outdoor + rise), HeaterKind.Electric);
+                    SpaceHeating.By(space, to.Power, HeaterKind.Electric).Indoor.Celsius.ShouldBe(outdoor + rise, 1e-9);
+                    var byAir = MoistAir.DryDensity(space.Outdoor, space.Pressure) * 1006 * changes * volume / 3600;
+                    to.Power.ShouldBe((loss + byAir) * rise, 1e-6 * to.Power);
+                }
+            );
 
     [Fact]
     public void The_hand_worked_hall_follows()
@@ -36,18 +40,27 @@ public sealed class SpaceHeatingTests
     {
         var outdoor = MoistAir.Of(Hall.Outdoor, Hall.OutdoorHumidity, Hall.Pressure).DewPoint;
         SpaceHeating.To(Hall, new(15), HeaterKind.Indirect).DewPoint.Celsius.ShouldBe(outdoor.Celsius, 1e-3);
-        var flames = new[] { HeaterKind.Kerosene, HeaterKind.Propane, HeaterKind.NaturalGas }.Select(kind => SpaceHeating.To(Hall, new(15), kind).DewPoint.Celsius).ToList();
+        var flames = new[] { HeaterKind.Kerosene, HeaterKind.Propane, HeaterKind.NaturalGas }
+            .Select(kind => SpaceHeating.To(Hall, new(15), kind).DewPoint.Celsius)
+            .ToList();
         flames.ShouldBe(flames.Order());
         flames[0].ShouldBeGreaterThan(outdoor.Celsius + 5);
     }
 
     [Fact]
-    public void More_air_change_dries_the_air_of_a_flame_and_costs_power() => Gen.Select(Gen.Double[0.2, 3], Gen.Double[1.1, 3]).Sample((changes, more) =>
-    {
-        var (tight, open) = (SpaceHeating.To(Hall with { AirChanges = changes }, new(15), HeaterKind.Propane), SpaceHeating.To(Hall with { AirChanges = changes * more }, new(15), HeaterKind.Propane));
-        open.Power.ShouldBeGreaterThan(tight.Power);
-        open.DewPoint.Celsius.ShouldBeLessThanOrEqualTo(tight.DewPoint.Celsius);
-    });
+    public void More_air_change_dries_the_air_of_a_flame_and_costs_power() =>
+        Gen.Select(Gen.Double[0.2, 3], Gen.Double[1.1, 3])
+            .Sample(
+                (changes, more) =>
+                {
+                    var (tight, open) = (
+                        SpaceHeating.To(Hall with { AirChanges = changes }, new(15), HeaterKind.Propane),
+                        SpaceHeating.To(Hall with { AirChanges = changes * more }, new(15), HeaterKind.Propane)
+                    );
+                    open.Power.ShouldBeGreaterThan(tight.Power);
+                    open.DewPoint.Celsius.ShouldBeLessThanOrEqualTo(tight.DewPoint.Celsius);
+                }
+            );
 
     [Fact]
     public void What_cannot_be_is_refused()

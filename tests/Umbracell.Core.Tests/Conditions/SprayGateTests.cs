@@ -58,7 +58,8 @@ public sealed class SprayGateTests
     [Fact]
     public void The_reference_of_the_humidity_moves_the_frost_point_by_half_the_margin()
     {
-        double Dew(HumidityReference over) => SprayGate.Check(Good with { Air = T(-15), Humidity = new(new(70, over), TimeSpan.Zero, "") }).DewPoint!.Value.Celsius;
+        double Dew(HumidityReference over) =>
+            SprayGate.Check(Good with { Air = T(-15), Humidity = new(new(70, over), TimeSpan.Zero, "") }).DewPoint!.Value.Celsius;
         (Dew(HumidityReference.Water) - Dew(HumidityReference.Ice)).ShouldBe(1.55, 0.02);
     }
 
@@ -76,7 +77,15 @@ public sealed class SprayGateTests
         var damp = Good with { Humidity = RH(72), Substrate = T(30) };
         Rule("G4", damp).Verdict.ShouldBe(Verdict.Clear);
         Rule("G4", damp with { Practice = new() { GreatestHumidityPercent = 70 } }).Verdict.ShouldBe(Verdict.Hold);
-        Rule("G4", damp with { Humidity = RH(85), Practice = new() { GreatestHumidityPercent = 95 } }).Verdict.ShouldBe(Verdict.Hold);
+        Rule(
+            "G4",
+            damp with
+            {
+                Humidity = RH(85),
+                Practice = new() { GreatestHumidityPercent = 95 },
+            }
+        )
+            .Verdict.ShouldBe(Verdict.Hold);
     }
 
     [Theory]
@@ -103,9 +112,23 @@ public sealed class SprayGateTests
     [InlineData(SubstrateKind.Metal, null, true, Verdict.Clear, "seenDry")]
     [InlineData(SubstrateKind.Metal, null, false, Verdict.Hold, "seenWet")]
     [InlineData(SubstrateKind.Metal, null, null, Verdict.Hold, "unread")]
-    public void G5_lets_a_meter_outrank_the_eye_and_of_two_the_worse_rule(SubstrateKind kind, double? meter, bool? eye, Verdict verdict, string name)
+    public void G5_lets_a_meter_outrank_the_eye_and_of_two_the_worse_rule(
+        SubstrateKind kind,
+        double? meter,
+        bool? eye,
+        Verdict verdict,
+        string name
+    )
     {
-        var finding = Rule("G5", Good with { SubstrateKind = kind, MoistureMeter = meter is { } percent ? Meter(percent) : null, FoundDry = eye is { } dry ? Eye(dry) : null });
+        var finding = Rule(
+            "G5",
+            Good with
+            {
+                SubstrateKind = kind,
+                MoistureMeter = meter is { } percent ? Meter(percent) : null,
+                FoundDry = eye is { } dry ? Eye(dry) : null,
+            }
+        );
         (finding.Verdict, finding.Case).ShouldBe((verdict, name));
     }
 
@@ -117,23 +140,45 @@ public sealed class SprayGateTests
     [InlineData(12.0, false, Verdict.Hold, "seenWet")]
     [InlineData(null, true, Verdict.Clear, "seenDry")]
     [InlineData(null, null, Verdict.Hold, "unread")]
-    public void G5_where_the_sheet_asks_for_dry_wood_without_a_figure_takes_meter_and_eye_together(double? meter, bool? eye, Verdict verdict, string name)
+    public void G5_where_the_sheet_asks_for_dry_wood_without_a_figure_takes_meter_and_eye_together(
+        double? meter,
+        bool? eye,
+        Verdict verdict,
+        string name
+    )
     {
         var sheet = Sheets.ClosedCell with { GreatestWoodMoisturePercent = null };
-        var finding = Rule("G5", Good with { Sheet = sheet, MoistureMeter = meter is { } percent ? Meter(percent) : null, FoundDry = eye is { } dry ? Eye(dry) : null });
+        var finding = Rule(
+            "G5",
+            Good with
+            {
+                Sheet = sheet,
+                MoistureMeter = meter is { } percent ? Meter(percent) : null,
+                FoundDry = eye is { } dry ? Eye(dry) : null,
+            }
+        );
         (finding.Verdict, finding.Case).ShouldBe((verdict, name));
     }
 
     [Fact]
     public void No_reading_by_eye_ever_betters_what_a_meter_says() =>
-        Gen.Select(Gen.Enum<SubstrateKind>(), Gen.Double[0, 40], Gen.Bool, Gen.Bool).Sample((kind, percent, dry, asksForDry) =>
-        {
-            var gate = Good with { SubstrateKind = kind, Sheet = asksForDry ? Sheets.ClosedCell with { GreatestWoodMoisturePercent = null } : Sheets.ClosedCell, MoistureMeter = Meter(percent), FoundDry = null };
-            if (kind != SubstrateKind.Metal && Rule("G5", gate) is { Case: not "notLookedAt" } byMeter)
-            {
-                Rule("G5", gate with { FoundDry = Eye(dry) }).Verdict.CompareTo(byMeter.Verdict).ShouldBeGreaterThanOrEqualTo(0);
-            }
-        });
+        Gen.Select(Gen.Enum<SubstrateKind>(), Gen.Double[0, 40], Gen.Bool, Gen.Bool)
+            .Sample(
+                (kind, percent, dry, asksForDry) =>
+                {
+                    var gate = Good with
+                    {
+                        SubstrateKind = kind,
+                        Sheet = asksForDry ? Sheets.ClosedCell with { GreatestWoodMoisturePercent = null } : Sheets.ClosedCell,
+                        MoistureMeter = Meter(percent),
+                        FoundDry = null,
+                    };
+                    if (kind != SubstrateKind.Metal && Rule("G5", gate) is { Case: not "notLookedAt" } byMeter)
+                    {
+                        Rule("G5", gate with { FoundDry = Eye(dry) }).Verdict.CompareTo(byMeter.Verdict).ShouldBeGreaterThanOrEqualTo(0);
+                    }
+                }
+            );
 
     [Fact]
     public void G6_wants_both_drums_fresh_and_inside()
@@ -179,34 +224,43 @@ public sealed class SprayGateTests
         var heat = SprayGate.Check(gate).Remedies.Single(r => r.Kind == "dryHeat");
         var air = MoistAir.Of(new(4), new(92), StandardAtmosphere.PressureAt(Length.Zero));
         var airTo = new Temperature(heat.Figures["airTo"].Si + 1e-6);
-        var after = SprayGate.Check(gate with
-        {
-            Substrate = T(heat.Figures["substrateTo"].Si + 1e-6),
-            Air = T(airTo.Celsius),
-            Humidity = RH(air.HumidityWhenDryHeatedTo(airTo).Percent),
-        });
+        var after = SprayGate.Check(
+            gate with
+            {
+                Substrate = T(heat.Figures["substrateTo"].Si + 1e-6),
+                Air = T(airTo.Celsius),
+                Humidity = RH(air.HumidityWhenDryHeatedTo(airTo).Percent),
+            }
+        );
         after.Findings.Where(f => f.Rule is "G1" or "G2" or "G3" or "G4").Worst().ShouldNotBe(Verdict.Hold);
     }
 
     [Fact]
     public void A_cold_grade_that_would_do_is_named_and_one_that_would_not_is_not()
     {
-        var cold = Good with { Substrate = T(1), Air = T(1), Humidity = RH(60), OtherSheets = [Sheets.ClosedCell, Sheets.ColdGrade, Sheets.OpenCell] };
+        var cold = Good with
+        {
+            Substrate = T(1),
+            Air = T(1),
+            Humidity = RH(60),
+            OtherSheets = [Sheets.ClosedCell, Sheets.ColdGrade, Sheets.OpenCell],
+        };
         SprayGate.Check(cold).Remedies.Where(r => r.Kind == "otherSheet").Select(r => r.Words!["sheet"]).ShouldBe(["cold"]);
     }
 
-    private static GateCase Good => new()
-    {
-        Sheet = Sheets.ClosedCell,
-        SubstrateKind = SubstrateKind.Wood,
-        Substrate = T(21),
-        Air = T(20),
-        Humidity = RH(50),
-        MoistureMeter = Meter(12),
-        DrumA = T(22),
-        DrumB = T(23),
-        Prepared = Everything,
-    };
+    private static GateCase Good =>
+        new()
+        {
+            Sheet = Sheets.ClosedCell,
+            SubstrateKind = SubstrateKind.Wood,
+            Substrate = T(21),
+            Air = T(20),
+            Humidity = RH(50),
+            MoistureMeter = Meter(12),
+            DrumA = T(22),
+            DrumB = T(23),
+            Prepared = Everything,
+        };
 
     private static Reading<double> Meter(double percent) => new(percent, TimeSpan.Zero, "pin meter");
 

@@ -32,28 +32,38 @@ public sealed class WeatherYearTests
     }
 
     [Fact]
-    public void The_mean_of_a_month_holds_as_much_water_as_its_hours() => Gen.Select(Gen.Double[-15, 25], Gen.Double[0, 10], Gen.Double[20, 70]).Sample((mean, swing, rh) =>
-    {
-        var hours = Year((_, _, hour) => (mean + swing * Math.Sin(hour / 24.0 * 2 * Math.PI), rh + hour));
-        var july = WeatherYear.Of(hours).Months[6];
-        var held = hours.Where(h => h.Month == 7).Average(h => h.RhPct / 100 * Saturation(h.Celsius));
-        (july.Humidity.Percent / 100 * Saturation(july.Temperature.Celsius)).ShouldBe(held, held * 1e-9);
-    }, iter: 20);
+    public void The_mean_of_a_month_holds_as_much_water_as_its_hours() =>
+        Gen.Select(Gen.Double[-15, 25], Gen.Double[0, 10], Gen.Double[20, 70])
+            .Sample(
+                (mean, swing, rh) =>
+                {
+                    var hours = Year((_, _, hour) => (mean + swing * Math.Sin(hour / 24.0 * 2 * Math.PI), rh + hour));
+                    var july = WeatherYear.Of(hours).Months[6];
+                    var held = hours.Where(h => h.Month == 7).Average(h => h.RhPct / 100 * Saturation(h.Celsius));
+                    (july.Humidity.Percent / 100 * Saturation(july.Temperature.Celsius)).ShouldBe(held, held * 1e-9);
+                },
+                iter: 20
+            );
 
     [Fact]
-    public void The_order_of_hours_does_not_matter_and_a_warmer_year_is_warmer_throughout() => Gen.Select(Gen.Int[1, 10_000], Gen.Double[0.1, 8]).Sample((seed, shift) =>
-    {
-        var hours = Year((month, day, hour) => (10 * Math.Cos(month) + day * 0.1 + hour * 0.2, 55));
-        var year = WeatherYear.Of(hours);
-        var random = new Random(seed);
-        var shuffled = WeatherYear.Of([.. hours.OrderBy(_ => random.Next())]).Heating;
-        shuffled.Temperature.ShouldBe(year.Heating.Temperature);
-        shuffled.Humidity.Percent.ShouldBe(year.Heating.Humidity.Percent, 1e-9);
-        var warmer = WeatherYear.Of([.. hours.Select(h => h with { Celsius = h.Celsius + shift })]);
-        (warmer.Heating.Temperature.Celsius - year.Heating.Temperature.Celsius).ShouldBe(shift, 1e-9);
-        warmer.HeatingDegreeDays.ShouldBeLessThan(year.HeatingDegreeDays);
-        warmer.ZoneNumber.ShouldBeLessThanOrEqualTo(year.ZoneNumber);
-    }, iter: 5);
+    public void The_order_of_hours_does_not_matter_and_a_warmer_year_is_warmer_throughout() =>
+        Gen.Select(Gen.Int[1, 10_000], Gen.Double[0.1, 8])
+            .Sample(
+                (seed, shift) =>
+                {
+                    var hours = Year((month, day, hour) => (10 * Math.Cos(month) + day * 0.1 + hour * 0.2, 55));
+                    var year = WeatherYear.Of(hours);
+                    var random = new Random(seed);
+                    var shuffled = WeatherYear.Of([.. hours.OrderBy(_ => random.Next())]).Heating;
+                    shuffled.Temperature.ShouldBe(year.Heating.Temperature);
+                    shuffled.Humidity.Percent.ShouldBe(year.Heating.Humidity.Percent, 1e-9);
+                    var warmer = WeatherYear.Of([.. hours.Select(h => h with { Celsius = h.Celsius + shift })]);
+                    (warmer.Heating.Temperature.Celsius - year.Heating.Temperature.Celsius).ShouldBe(shift, 1e-9);
+                    warmer.HeatingDegreeDays.ShouldBeLessThan(year.HeatingDegreeDays);
+                    warmer.ZoneNumber.ShouldBeLessThanOrEqualTo(year.ZoneNumber);
+                },
+                iter: 5
+            );
 
     // Means of well-known kinds of climate: the code's thermal criteria put them where its map does.
     [Theory]
@@ -63,7 +73,9 @@ public sealed class WeatherYearTests
     [InlineData(6.5, 13.5, 6)]
     [InlineData(-8, 15, 8)]
     public void The_zone_follows_from_degree_days(double mean, double swing, int zone) =>
-        WeatherYear.Of(Year((month, day, _) => (mean - swing * Math.Cos((month - 1 + day / 31.0) / 12 * 2 * Math.PI), 60))).ZoneNumber.ShouldBe(zone);
+        WeatherYear
+            .Of(Year((month, day, _) => (mean - swing * Math.Cos((month - 1 + day / 31.0) / 12 * 2 * Math.PI), 60)))
+            .ZoneNumber.ShouldBe(zone);
 
     [Fact]
     public void A_month_with_a_tenth_of_its_hours_missing_is_named_and_refused()
@@ -75,11 +87,13 @@ public sealed class WeatherYearTests
     }
 
     private static List<WeatherHour> Year(Func<int, int, int, (double C, double Rh)> air) =>
-        [.. from month in Enumerable.Range(1, 12)
+        [
+            .. from month in Enumerable.Range(1, 12)
             from day in Enumerable.Range(1, YearOfAir.DaysOf(month - 1))
             from hour in Enumerable.Range(0, 24)
             let at = air(month, day, hour)
-            select new WeatherHour(month, day, at.C, at.Rh)];
+            select new WeatherHour(month, day, at.C, at.Rh),
+        ];
 
     private static double Saturation(double celsius) => MoistAir.SaturationPressureAt(new(celsius), HumidityReference.Water).Pascals;
 }

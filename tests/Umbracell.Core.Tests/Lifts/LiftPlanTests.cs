@@ -22,12 +22,13 @@ public sealed class LiftPlanTests
 
     [Fact]
     public void No_lift_exceeds_the_sheets_greatest_and_together_they_make_the_thickness() =>
-        Gen.Double[0.1, 6].Sample(inches =>
-        {
-            var plan = LiftPlan.For(Sheets.ClosedCell, Length.FromInches(inches));
-            plan.Lifts.ShouldAllBe(l => l.Metres <= Sheets.ClosedCell.GreatestLift.Metres + 0.00025);
-            plan.Lifts.Sum(l => l.Inches).ShouldBe(inches, 1e-9);
-        });
+        Gen.Double[0.1, 6]
+            .Sample(inches =>
+            {
+                var plan = LiftPlan.For(Sheets.ClosedCell, Length.FromInches(inches));
+                plan.Lifts.ShouldAllBe(l => l.Metres <= Sheets.ClosedCell.GreatestLift.Metres + 0.00025);
+                plan.Lifts.Sum(l => l.Inches).ShouldBe(inches, 1e-9);
+            });
 
     [Fact]
     public void A_foam_on_another_waits_for_the_one_below_it()

@@ -8,7 +8,11 @@ namespace Umbracell.Core.Tests.Materials;
 
 public sealed class CurveTests
 {
-    private static readonly Curve Substrate = new("substrate temperature", [new(4, .87), new(10, .94), new(21, 1), new(38, 1.02)], Dimension.Temperature);
+    private static readonly Curve Substrate = new(
+        "substrate temperature",
+        [new(4, .87), new(10, .94), new(21, 1), new(38, 1.02)],
+        Dimension.Temperature
+    );
 
     [Theory]
     [InlineData(4, .87)]
@@ -63,7 +67,10 @@ public sealed class CurveTests
             InPlaceDensity = Density.FromPoundsPerCubicFoot(1),
             SheetYield = FoamVolume.FromBoardFeet(60_000),
         };
-        sheet.Contradictions().Select(c => c.Path).ShouldBe(["lift.leastIn", "lift.referenceIn", "airC", "density.inPlaceLbFt3", "yieldBoardFeet"], ignoreOrder: true);
+        sheet
+            .Contradictions()
+            .Select(c => c.Path)
+            .ShouldBe(["lift.leastIn", "lift.referenceIn", "airC", "density.inPlaceLbFt3", "yieldBoardFeet"], ignoreOrder: true);
         Sheets.ClosedCell.Contradictions().ShouldBeEmpty();
     }
 

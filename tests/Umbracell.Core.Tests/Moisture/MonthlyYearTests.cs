@@ -15,7 +15,10 @@ public sealed class MonthlyYearTests
 {
     // A cold inland year and a room kept at 20 °C and 50 %.
     private static readonly double[] Cold = [-8, -6, -1, 6, 13, 18, 21, 20, 16, 9, 3, -4];
-    private static readonly YearOfAir Year = new([.. Cold.Select(t => new MonthAir(new(t), new(78)))], [.. Cold.Select(_ => new MonthAir(new(20), new(50)))]);
+    private static readonly YearOfAir Year = new(
+        [.. Cold.Select(t => new MonthAir(new(t), new(78)))],
+        [.. Cold.Select(_ => new MonthAir(new(20), new(50)))]
+    );
 
     [Fact]
     public void One_interface_follows_the_hand_worked_balance()
@@ -42,7 +45,14 @@ public sealed class MonthlyYearTests
     {
         double[] z = [2e10, 3e10];
         var (stored, pressure) = (new double[12], new double[12]);
-        var growth = CondensateYear.Run(z, [.. Enumerable.Repeat(400.0, 12)], [.. Enumerable.Repeat(300.0, 12)], [.. Enumerable.Repeat(1200.0, 12)], stored, pressure);
+        var growth = CondensateYear.Run(
+            z,
+            [.. Enumerable.Repeat(400.0, 12)],
+            [.. Enumerable.Repeat(300.0, 12)],
+            [.. Enumerable.Repeat(1200.0, 12)],
+            stored,
+            pressure
+        );
         growth.ShouldBe(((1200 - 400) / 1e10 - (400 - 300) / 2e10) * 365 * 86400, 1e-9);
         (stored[11] - stored[0]).ShouldBe(growth * 334 / 365, 1e-9);
         stored[0].ShouldBe(0);
@@ -50,34 +60,44 @@ public sealed class MonthlyYearTests
 
     [Fact]
     public void Water_is_neither_made_nor_lost_whatever_is_wet() =>
-        Gen.Select(Gen.Double[1e9, 5e10].Array[5], Gen.Double[200, 2500].Array[48], Gen.Double[150, 1500].Array[12], Gen.Double[300, 2500].Array[12]).Sample((layers, saturations, outside, inside) =>
-        {
-            double[] z = [.. layers.Select((_, i) => layers[..(i + 1)].Sum())];
-            const int N = 4;
-            var (stored, pressure) = (new double[12 * N], new double[12 * N]);
-            var growth = CondensateYear.Run(z, saturations, outside, inside, stored, pressure);
-            for (var month = 0; month < 12; month++)
-            {
-                var at = month * N;
-                var inflow = (inside[month] - pressure[at + N - 1]) / (z[N] - z[N - 1]);
-                var outflow = (pressure[at] - outside[month]) / z[0];
-                double Sum(int m) => stored.AsSpan(m * N, N).ToArray().Sum();
-
-                // Each month keeps just what flowed in less what flowed out; January begins with what December left and the year did not add.
-                var kept = Sum(month) - (month > 0 ? Sum(month - 1) : Sum(11) - growth);
-                kept.ShouldBe((inflow - outflow) * YearOfAir.DaysOf(month) * 86400, month > 0 ? 1e-9 : 2e-4);
-                for (var i = 0; i < N; i++)
+        Gen.Select(
+                Gen.Double[1e9, 5e10].Array[5],
+                Gen.Double[200, 2500].Array[48],
+                Gen.Double[150, 1500].Array[12],
+                Gen.Double[300, 2500].Array[12]
+            )
+            .Sample(
+                (layers, saturations, outside, inside) =>
                 {
-                    stored[at + i].ShouldBeGreaterThanOrEqualTo(0);
-                    pressure[at + i].ShouldBeLessThanOrEqualTo(saturations[at + i] * (1 + 1e-9));
+                    double[] z = [.. layers.Select((_, i) => layers[..(i + 1)].Sum())];
+                    const int N = 4;
+                    var (stored, pressure) = (new double[12 * N], new double[12 * N]);
+                    var growth = CondensateYear.Run(z, saturations, outside, inside, stored, pressure);
+                    for (var month = 0; month < 12; month++)
+                    {
+                        var at = month * N;
+                        var inflow = (inside[month] - pressure[at + N - 1]) / (z[N] - z[N - 1]);
+                        var outflow = (pressure[at] - outside[month]) / z[0];
+                        double Sum(int m) => stored.AsSpan(m * N, N).ToArray().Sum();
+
+                        // Each month keeps just what flowed in less what flowed out; January begins with what December left and the year
+                        // did not add.
+                        var kept = Sum(month) - (month > 0 ? Sum(month - 1) : Sum(11) - growth);
+                        kept.ShouldBe((inflow - outflow) * YearOfAir.DaysOf(month) * 86400, month > 0 ? 1e-9 : 2e-4);
+                        for (var i = 0; i < N; i++)
+                        {
+                            stored[at + i].ShouldBeGreaterThanOrEqualTo(0);
+                            pressure[at + i].ShouldBeLessThanOrEqualTo(saturations[at + i] * (1 + 1e-9));
+                        }
+                    }
                 }
-            }
-        });
+            );
 
     [Fact]
     public void What_one_wet_interface_gives_off_is_what_the_next_receives()
     {
-        // Two interfaces, both wetted in January. From February the outer one is warm: it gives to the inner one and to the air until it is dry, in the middle of the month.
+        // Two interfaces, both wetted in January. From February the outer one is warm: it gives to the inner one and to the air until it
+        // is dry, in the middle of the month.
         double[] z = [1e10, 2e10, 3e10];
         double[] saturation = [500, 300, .. Enumerable.Repeat(0, 11).SelectMany(_ => new double[] { 900, 600 })];
         var (outside, inside) = (Enumerable.Repeat(200.0, 12).ToArray(), Enumerable.Repeat(200.0, 12).ToArray());
@@ -89,7 +109,8 @@ public sealed class MonthlyYearTests
         stored[0].ShouldBe(outer, 1e-12);
         stored[1].ShouldBe(inner, 1e-12);
 
-        // Wet at 900 Pa it loses 700 to the air and 300 to the inner one, which loses 400 to the room. It runs dry on the way; from then on the inner one loses 200 to the air and 400 to the room.
+        // Wet at 900 Pa it loses 700 to the air and 300 to the inner one, which loses 400 to the room. It runs dry on the way; from then
+        // on the inner one loses 200 to the air and 400 to the room.
         var days = outer / ((700 + 300) / 1e10) / 86400;
         days.ShouldBeLessThan(28);
         var left = inner + (300 - 400) / 1e10 * days * 86400 - (200 + 400) / 1e10 * (28 - days) * 86400;
@@ -102,7 +123,8 @@ public sealed class MonthlyYearTests
     [InlineData(0, 610.5)]
     [InlineData(-10, 260)]
     [InlineData(-20, 103)]
-    public void Saturation_is_the_standards_own_over_ice_below_freezing(double celsius, double pascals) => AnnexE.Saturation(celsius).ShouldBe(pascals, 1);
+    public void Saturation_is_the_standards_own_over_ice_below_freezing(double celsius, double pascals) =>
+        AnnexE.Saturation(celsius).ShouldBe(pascals, 1);
 
     [Fact]
     public void The_condensate_is_followed_to_pressures_and_flows_that_give_it()
@@ -126,7 +148,10 @@ public sealed class MonthlyYearTests
     public void A_month_names_the_place_where_the_water_lies_and_its_own_humidity()
     {
         // A batt on foam in a cold year: what condenses lies on the foam's face, not on the sheathing.
-        var hybrid = Wall(Sheets.ClosedCell, 1) with { Inboard = [Layer("gypsum-board", 0.16, 22, 12.7)] };
+        var hybrid = Wall(Sheets.ClosedCell, 1) with
+        {
+            Inboard = [Layer("gypsum-board", 0.16, 22, 12.7)],
+        };
         var foam = hybrid.Fill[0];
         hybrid = hybrid with { Fill = [foam, BattFill.Behind(Walls.Batts[0], Length.FromInches(4.5), foam)] };
         var year = MonthlyYear.Of(hybrid, Year);
@@ -144,7 +169,11 @@ public sealed class MonthlyYearTests
     public void A_thick_foam_is_cut_once_whatever_slices_its_drawing_has()
     {
         // A layer of one material is the same layer in two halves: no figure hangs on how it is cut.
-        var whole = Wall(Sheets.OpenCell, 5.5) with { Inboard = [Layer("gypsum-board", 0.16, 22, 12.7)], Fill = [new SlabFill(Layer("board", 0.03, 2, 100))] };
+        var whole = Wall(Sheets.OpenCell, 5.5) with
+        {
+            Inboard = [Layer("gypsum-board", 0.16, 22, 12.7)],
+            Fill = [new SlabFill(Layer("board", 0.03, 2, 100))],
+        };
         var halves = whole with { Fill = [new SlabFill(Layer("board", 0.03, 2, 50)), new SlabFill(Layer("board", 0.03, 2, 50))] };
         var (one, two) = (MonthlyYear.Of(whole, Year), MonthlyYear.Of(halves, Year));
         two.GreatestStored.ShouldBe(one.GreatestStored, 1e-9);
@@ -157,7 +186,13 @@ public sealed class MonthlyYearTests
         var deck = Walls.Section(SurfaceKind.UnventedDeck);
         var foam = new FoamFill(Sheets.ClosedCell, Length.FromInches(6));
         var alone = MonthlyYear.Of(deck with { Fill = [foam] }, Walls.Year());
-        var hybrid = MonthlyYear.Of(deck with { Fill = [foam, BattFill.Behind(Walls.Batts[0], Length.FromInches(3.5), foam)] }, Walls.Year());
+        var hybrid = MonthlyYear.Of(
+            deck with
+            {
+                Fill = [foam, BattFill.Behind(Walls.Batts[0], Length.FromInches(3.5), foam)],
+            },
+            Walls.Year()
+        );
         HarmedPlace[] shared = [new("asphalt-shingle", "board-sheathing"), new("board-sheathing", "foam")];
         alone.Places.Select(p => p.Place).ShouldBe(shared);
         hybrid.Places.Select(p => p.Place).ShouldBe([.. shared, new("foam", "fibre-batt")]);
@@ -176,20 +211,35 @@ public sealed class MonthlyYearTests
 
     [Fact]
     public void Where_the_means_cannot_tell_every_fill_reads_wet() =>
-        Gen.Select(Gen.Double[-3, 0], Gen.Double[1, 6], Gen.Bool, Gen.Double[-4, 1]).Sample((covering, inches, open, tighter) =>
-        {
-            var deck = Walls.Section(SurfaceKind.UnventedDeck) with { Outboard = [Layer("covering", 0.17, Math.Pow(10, covering), 6), Layer("board-sheathing", 0.115, 3, 19)] };
-            var filled = new FoamFill(open ? Sheets.OpenCell : Sheets.ClosedCell, Length.FromInches(inches));
-            var year = MonthlyYear.Of(deck with { Fill = [filled] }, Walls.Year());
-            foreach (var place in year.Places.Where(p => p.Untold))
-            {
-                // The whole depth of something that insulates as closed cell does, no tighter than Class I: wet all the same.
-                var depth = deck.FoamDepth!.Value;
-                var fill = new Layer(new("fill", new(0.024), Permeability.FromPermInches(Math.Max(0.1, Math.Pow(10, tighter)) * depth.Inches), "made up"), depth);
-                var other = MonthlyYear.Of(deck with { Fill = [new SlabFill(fill)] }, Walls.Year());
-                other.Places.Single(p => p.Place.Outer == place.Place.Outer).Greatest.ShouldBeGreaterThan(95 - 1e-6);
-            }
-        }, iter: 60);
+        Gen.Select(Gen.Double[-3, 0], Gen.Double[1, 6], Gen.Bool, Gen.Double[-4, 1])
+            .Sample(
+                (covering, inches, open, tighter) =>
+                {
+                    var deck = Walls.Section(SurfaceKind.UnventedDeck) with
+                    {
+                        Outboard = [Layer("covering", 0.17, Math.Pow(10, covering), 6), Layer("board-sheathing", 0.115, 3, 19)],
+                    };
+                    var filled = new FoamFill(open ? Sheets.OpenCell : Sheets.ClosedCell, Length.FromInches(inches));
+                    var year = MonthlyYear.Of(deck with { Fill = [filled] }, Walls.Year());
+                    foreach (var place in year.Places.Where(p => p.Untold))
+                    {
+                        // The whole depth of something that insulates as closed cell does, no tighter than Class I: wet all the same.
+                        var depth = deck.FoamDepth!.Value;
+                        var fill = new Layer(
+                            new(
+                                "fill",
+                                new(0.024),
+                                Permeability.FromPermInches(Math.Max(0.1, Math.Pow(10, tighter)) * depth.Inches),
+                                "made up"
+                            ),
+                            depth
+                        );
+                        var other = MonthlyYear.Of(deck with { Fill = [new SlabFill(fill)] }, Walls.Year());
+                        other.Places.Single(p => p.Place.Outer == place.Place.Outer).Greatest.ShouldBeGreaterThan(95 - 1e-6);
+                    }
+                },
+                iter: 60
+            );
 
     [Fact]
     public void Closed_cell_on_the_sheathing_keeps_a_cold_wall_drier_than_open_cell()
@@ -205,39 +255,77 @@ public sealed class MonthlyYearTests
 
     [Fact]
     public void A_tighter_layer_towards_the_room_never_dampens_the_winter_interface() =>
-        Gen.Select(Gen.Double[0.05, 30], Gen.Double[1.05, 20], Gen.Double[1, 5]).Sample((permInch, tighter, inches) =>
-        {
-            double January(double perm) => Sheathing(MonthlyYear.Of(Wall(Sheets.OpenCell, inches, perm), Year)).Humidities[0];
-            return January(permInch / tighter) <= January(permInch) + 1e-9;
-        }, iter: 60);
+        Gen.Select(Gen.Double[0.05, 30], Gen.Double[1.05, 20], Gen.Double[1, 5])
+            .Sample(
+                (permInch, tighter, inches) =>
+                {
+                    double January(double perm) => Sheathing(MonthlyYear.Of(Wall(Sheets.OpenCell, inches, perm), Year)).Humidities[0];
+                    return January(permInch / tighter) <= January(permInch) + 1e-9;
+                },
+                iter: 60
+            );
 
     [Fact]
     public void What_is_told_against_a_damp_interface_helps_when_it_is_done_and_the_other_side_does_not() =>
-        Gen.Select(Gen.Double[1, 4], Gen.Bool, Gen.Double[60, 95], Gen.Double[16, 24]).Sample((inches, open, outdoorHumidity, room) =>
-        {
-            var year = new YearOfAir([.. Cold.Select(t => new MonthAir(new(t + 12), new(outdoorHumidity)))], [.. Cold.Select(_ => new MonthAir(new(room), new(45)))]);
-            var floor = Walls.Section(SurfaceKind.CrawlFloor) with { Fill = [new FoamFill(open ? Sheets.OpenCell : Sheets.ClosedCell, Length.FromInches(inches))] };
-            var now = MonthlyYear.Of(floor, year);
-            var told = now.Findings.Single(f => f.Rule == "yearInterface");
-            var worst = now.Dampest;
-            if (told.Case is "dry" or "untold" || worst.Greatest > 99.9)
-            {
-                return;
-            }
+        Gen.Select(Gen.Double[1, 4], Gen.Bool, Gen.Double[60, 95], Gen.Double[16, 24])
+            .Sample(
+                (inches, open, outdoorHumidity, room) =>
+                {
+                    var year = new YearOfAir(
+                        [.. Cold.Select(t => new MonthAir(new(t + 12), new(outdoorHumidity)))],
+                        [.. Cold.Select(_ => new MonthAir(new(room), new(45)))]
+                    );
+                    var floor = Walls.Section(SurfaceKind.CrawlFloor) with
+                    {
+                        Fill = [new FoamFill(open ? Sheets.OpenCell : Sheets.ClosedCell, Length.FromInches(inches))],
+                    };
+                    var now = MonthlyYear.Of(floor, year);
+                    var told = now.Findings.Single(f => f.Rule == "yearInterface");
+                    var worst = now.Dampest;
+                    if (told.Case is "dry" or "untold" || worst.Greatest > 99.9)
+                    {
+                        return;
+                    }
 
-            double Humidity(SectionCase section) => MonthlyYear.Of(section, year).Places.Single(p => p.Place == worst.Place).Humidities[worst.Worst];
-            var foil = Layer("foil", 0.2, 0.001, 0.2);
-            var finish = floor.Inboard[^1];
-            var tighter = finish with { Material = finish.Material with { Permeability = new(finish.Material.Permeability.KilogramsPerPascalSecondMetre / 20) } };
-            var (outside, inside) = (Humidity(floor with { Outboard = [foil, .. floor.Outboard] }), Humidity(floor with { Inboard = [.. floor.Inboard.SkipLast(1), tighter] }));
-            (told.Case == "dampInward" ? outside : inside).ShouldBeLessThan(worst.Greatest + 1e-9);
-            (told.Case == "dampInward" ? inside : outside).ShouldBeGreaterThan(worst.Greatest - 1e-9);
-        });
+                    double Humidity(SectionCase section) =>
+                        MonthlyYear.Of(section, year).Places.Single(p => p.Place == worst.Place).Humidities[worst.Worst];
+                    var foil = Layer("foil", 0.2, 0.001, 0.2);
+                    var finish = floor.Inboard[^1];
+                    var tighter = finish with
+                    {
+                        Material = finish.Material with
+                        {
+                            Permeability = new(finish.Material.Permeability.KilogramsPerPascalSecondMetre / 20),
+                        },
+                    };
+                    var (outside, inside) = (
+                        Humidity(floor with { Outboard = [foil, .. floor.Outboard] }),
+                        Humidity(floor with { Inboard = [.. floor.Inboard.SkipLast(1), tighter] })
+                    );
+                    (told.Case == "dampInward" ? outside : inside).ShouldBeLessThan(worst.Greatest + 1e-9);
+                    (told.Case == "dampInward" ? inside : outside).ShouldBeGreaterThan(worst.Greatest - 1e-9);
+                }
+            );
 
     [Fact]
     public void In_a_dry_room_nothing_condenses()
     {
-        var dry = new YearOfAir(Year.Outdoor, [.. Year.Outdoor.Select(m => new MonthAir(new(20), new(Math.Max(2, 100 * MoistAir.Of(m.Temperature, m.Humidity, StandardAtmosphere.PressureAt(Length.Zero)).VapourPressure.Pascals / 2339))))]);
+        var dry = new YearOfAir(
+            Year.Outdoor,
+            [
+                .. Year.Outdoor.Select(m => new MonthAir(
+                    new(20),
+                    new(
+                        Math.Max(
+                            2,
+                            100
+                                * MoistAir.Of(m.Temperature, m.Humidity, StandardAtmosphere.PressureAt(Length.Zero)).VapourPressure.Pascals
+                                / 2339
+                        )
+                    )
+                )),
+            ]
+        );
         var year = MonthlyYear.Of(Wall(Sheets.OpenCell, 5.5), dry);
         year.GreatestStored.ShouldBe(0, 1e-9);
         year.Findings.Single(f => f.Rule == "yearCondensate").Case.ShouldBe("none");
@@ -270,7 +358,10 @@ public sealed class MonthlyYearTests
         var january = year.Months[0];
 
         // All that lies between the airs but the room film, and 0.25 in its place.
-        var cavity = SectionStudy.Of(Wall(Sheets.ClosedCell, 3)).CavityR.SquareMetreKelvinsPerWatt - Films.Inside(FilmSet.Iso6946, HeatFlow.Horizontal).SquareMetreKelvinsPerWatt + 0.25;
+        var cavity =
+            SectionStudy.Of(Wall(Sheets.ClosedCell, 3)).CavityR.SquareMetreKelvinsPerWatt
+            - Films.Inside(FilmSet.Iso6946, HeatFlow.Horizontal).SquareMetreKelvinsPerWatt
+            + 0.25;
         var surface = 20 - 28 * 0.25 / cavity;
         var saturated = 610.5 * Math.Exp(17.269 * surface / (237.3 + surface));
         var vapour = MoistAir.Of(new(20), new(50), StandardAtmosphere.PressureAt(Length.Zero)).VapourPressure.Pascals;
@@ -279,18 +370,20 @@ public sealed class MonthlyYearTests
 
     private static PlaceYear Sheathing(MonthlyYear year) => year.Places.Single(p => p.Place.Outer == "osb");
 
-    private static SectionCase Wall(ProductSheet sheet, double inches, double liningPermInch = 22) => new()
-    {
-        Kind = SurfaceKind.StudWall,
-        Outboard = [Layer("wood-siding", 0.115, 4, 19), Layer("osb", 0.102, 0.45, 11)],
-        Inboard = [Layer("gypsum-board", 0.16, liningPermInch, 12.7)],
-        Members = new(MemberMaterial.Wood, Length.FromInches(5.5), Length.FromInches(16), 0.25, new(0.1154)),
-        HeatFlow = HeatFlow.Horizontal,
-        Exposure = Exposure.Outdoors,
-        Films = FilmSet.Iso6946,
-        Fill = [new FoamFill(sheet, Length.FromInches(inches))],
-        Air = new(new(20), new(50), new(-8), new(80)),
-    };
+    private static SectionCase Wall(ProductSheet sheet, double inches, double liningPermInch = 22) =>
+        new()
+        {
+            Kind = SurfaceKind.StudWall,
+            Outboard = [Layer("wood-siding", 0.115, 4, 19), Layer("osb", 0.102, 0.45, 11)],
+            Inboard = [Layer("gypsum-board", 0.16, liningPermInch, 12.7)],
+            Members = new(MemberMaterial.Wood, Length.FromInches(5.5), Length.FromInches(16), 0.25, new(0.1154)),
+            HeatFlow = HeatFlow.Horizontal,
+            Exposure = Exposure.Outdoors,
+            Films = FilmSet.Iso6946,
+            Fill = [new FoamFill(sheet, Length.FromInches(inches))],
+            Air = new(new(20), new(50), new(-8), new(80)),
+        };
 
-    private static Layer Layer(string id, double k, double permIn, double mm) => new(new Material(id, new(k), Permeability.FromPermInches(permIn), "made up", Harm: Walls.HarmOf(id)), Length.FromMillimetres(mm));
+    private static Layer Layer(string id, double k, double permIn, double mm) =>
+        new(new Material(id, new(k), Permeability.FromPermInches(permIn), "made up", Harm: Walls.HarmOf(id)), Length.FromMillimetres(mm));
 }

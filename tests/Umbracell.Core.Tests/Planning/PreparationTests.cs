@@ -75,10 +75,19 @@ public sealed class PreparationTests
     public void The_gate_holds_while_one_item_of_the_list_is_missing()
     {
         var required = Items(SurfaceKind.WallOutside);
-        var gate = new GateCase { Sheet = Sheets.ClosedCell, SubstrateKind = SubstrateKind.Mineral, Required = required, Prepared = required.Except([PreparationItem.PenetrationsSealed]).ToHashSet() };
+        var gate = new GateCase
+        {
+            Sheet = Sheets.ClosedCell,
+            SubstrateKind = SubstrateKind.Mineral,
+            Required = required,
+            Prepared = required.Except([PreparationItem.PenetrationsSealed]).ToHashSet(),
+        };
         var held = SprayGate.Check(gate).Findings.Single(f => f.Rule == "G13");
         (held.Verdict, held.Words["items"]).ShouldBe((Verdict.Hold, nameof(PreparationItem.PenetrationsSealed)));
-        SprayGate.Check(gate with { Prepared = required.ToHashSet() }).Findings.Single(f => f.Rule == "G13").Verdict.ShouldBe(Verdict.Clear);
+        SprayGate
+            .Check(gate with { Prepared = required.ToHashSet() })
+            .Findings.Single(f => f.Rule == "G13")
+            .Verdict.ShouldBe(Verdict.Clear);
     }
 
     [Theory]
@@ -86,7 +95,12 @@ public sealed class PreparationTests
     [InlineData(false, true, PreparationItem.JointsReady)]
     public void What_the_survey_knows_outweighs_a_tick(bool leakOpen, bool jointOpen, PreparationItem item)
     {
-        var gate = new GateCase { Sheet = Sheets.ClosedCell, SubstrateKind = SubstrateKind.Mineral, Prepared = PreparationList.Always.ToHashSet() };
+        var gate = new GateCase
+        {
+            Sheet = Sheets.ClosedCell,
+            SubstrateKind = SubstrateKind.Mineral,
+            Prepared = PreparationList.Always.ToHashSet(),
+        };
         Judge(gate).ShouldBe((Verdict.Clear, ""));
         Judge(gate with { LeakOpen = leakOpen, JointOpen = jointOpen }).ShouldBe((Verdict.Hold, item.ToString()));
 
@@ -102,9 +116,17 @@ public sealed class PreparationTests
     [InlineData(4.1, "concreteWet")]
     public void A_concrete_meter_passes_up_to_the_practice_of_four_percent(double percent, string expected)
     {
-        var gate = new GateCase { Sheet = Sheets.ClosedCell, SubstrateKind = SubstrateKind.Mineral, MoistureMeter = new(percent, TimeSpan.Zero, "concrete meter") };
+        var gate = new GateCase
+        {
+            Sheet = Sheets.ClosedCell,
+            SubstrateKind = SubstrateKind.Mineral,
+            MoistureMeter = new(percent, TimeSpan.Zero, "concrete meter"),
+        };
         SprayGate.Check(gate).Findings.Single(f => f.Rule == "G5").Case.ShouldBe(expected);
-        SprayGate.Check(gate with { Practice = new() { DryConcretePercent = 3 } }).Findings.Single(f => f.Rule == "G5").Case.ShouldBe("concreteWet");
+        SprayGate
+            .Check(gate with { Practice = new() { DryConcretePercent = 3 } })
+            .Findings.Single(f => f.Rule == "G5")
+            .Case.ShouldBe("concreteWet");
     }
 
     private static IReadOnlyList<PreparationItem> Items(SurfaceKind kind, SurfaceDetails? details = null, params SiteNoteKind[] notes) =>

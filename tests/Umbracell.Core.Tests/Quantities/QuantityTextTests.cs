@@ -77,8 +77,12 @@ public sealed class QuantityTextTests
         Read(typed, new(0, 1e7, Dimension.Money), UnitSystem.Us).ShouldBe(amount, 1e-9);
 
     [Fact]
-    public void Money_prints_and_reads_back() => Gen.Double[0, 9e6].Sample(amount =>
-        Read(QuantityPrinter.Print(new(amount, Dimension.Money), UnitSystem.Us), new(0, 1e7, Dimension.Money), UnitSystem.Metric).ShouldBe(amount, 0.005001));
+    public void Money_prints_and_reads_back() =>
+        Gen.Double[0, 9e6]
+            .Sample(amount =>
+                Read(QuantityPrinter.Print(new(amount, Dimension.Money), UnitSystem.Us), new(0, 1e7, Dimension.Money), UnitSystem.Metric)
+                    .ShouldBe(amount, 0.005001)
+            );
 
     [Theory]
     [InlineData("9:12", 0.75)]
@@ -124,13 +128,14 @@ public sealed class QuantityTextTests
     private static readonly FigureRange Foam = new FigureRange(0.001, 0.61, Dimension.Thickness).Usually(0.01, 0.45);
     private static readonly FigureRange Wall = new FigureRange(0.02, 300, Dimension.Span).Usually(0.1, 100);
 
-    private static FigureRange RangeOf(string field) => field switch
-    {
-        "room" => Room,
-        "foam" => Foam,
-        "wall" => Wall,
-        _ => new(0, 10, Dimension.Thickness),
-    };
+    private static FigureRange RangeOf(string field) =>
+        field switch
+        {
+            "room" => Room,
+            "foam" => Foam,
+            "wall" => Wall,
+            _ => new(0, 10, Dimension.Thickness),
+        };
 
     [Theory]
     [InlineData("21", "room", UnitSystem.Us, -6.1111, DoubtKind.Units, "21 °C")]
@@ -143,7 +148,14 @@ public sealed class QuantityTextTests
     [InlineData("1,250", "wall", UnitSystem.Metric, 1.25, DoubtKind.Comma, null)]
     [InlineData("900 ft", "wall", UnitSystem.Us, 274.32, DoubtKind.Unusual, null)]
     [InlineData("900", "wall", UnitSystem.Us, 274.32, DoubtKind.Units, "900 in")]
-    public void What_may_have_been_meant_otherwise_is_read_and_marked(string typed, string field, UnitSystem system, double si, DoubtKind kind, string? other)
+    public void What_may_have_been_meant_otherwise_is_read_and_marked(
+        string typed,
+        string field,
+        UnitSystem system,
+        double si,
+        DoubtKind kind,
+        string? other
+    )
     {
         var read = QuantityParser.Parse(typed, RangeOf(field), system);
         read.Figure!.Value.Si.ShouldBe(si, 1e-3);
@@ -170,16 +182,24 @@ public sealed class QuantityTextTests
 
     [Fact]
     public void The_other_meaning_is_read_without_doubt_about_its_unit() =>
-        Gen.Select(Gen.Int[1, 9999], Gen.Enum<UnitSystem>(), Gen.Int[0, 2]).Sample((number, system, which) =>
-        {
-            var range = which switch { 0 => Room, 1 => Foam, _ => Wall };
-            if (QuantityParser.Parse($"{number}", range, system).Doubt?.Other is { } other)
-            {
-                var read = QuantityParser.Parse(other, range, system);
-                read.Fault.ShouldBeNull(other);
-                (read.Doubt?.Kind == DoubtKind.Units).ShouldBeFalse(other);
-            }
-        });
+        Gen.Select(Gen.Int[1, 9999], Gen.Enum<UnitSystem>(), Gen.Int[0, 2])
+            .Sample(
+                (number, system, which) =>
+                {
+                    var range = which switch
+                    {
+                        0 => Room,
+                        1 => Foam,
+                        _ => Wall,
+                    };
+                    if (QuantityParser.Parse($"{number}", range, system).Doubt?.Other is { } other)
+                    {
+                        var read = QuantityParser.Parse(other, range, system);
+                        read.Fault.ShouldBeNull(other);
+                        (read.Doubt?.Kind == DoubtKind.Units).ShouldBeFalse(other);
+                    }
+                }
+            );
 
     [Theory]
     [InlineData("2.5", TypingFault.NotWhole)]
@@ -190,72 +210,122 @@ public sealed class QuantityTextTests
 
     [Fact]
     public void A_bound_as_it_is_printed_lies_within() =>
-        Gen.Select(Gen.Double[0.0005, 0.5], Gen.Double[0.6, 3], Gen.Enum<UnitSystem>()).Sample((least, greatest, system) =>
-        {
-            foreach (var dimension in new[] { Dimension.Thickness, Dimension.Span })
-            {
-                var range = new FigureRange(least, greatest, dimension);
-                QuantityParser.Parse(QuantityPrinter.Print(range.LeastFigure, system), range, system).Fault.ShouldBeNull();
-                QuantityParser.Parse(QuantityPrinter.Print(range.GreatestFigure, system), range, system).Fault.ShouldBeNull();
-            }
-        });
+        Gen.Select(Gen.Double[0.0005, 0.5], Gen.Double[0.6, 3], Gen.Enum<UnitSystem>())
+            .Sample(
+                (least, greatest, system) =>
+                {
+                    foreach (var dimension in new[] { Dimension.Thickness, Dimension.Span })
+                    {
+                        var range = new FigureRange(least, greatest, dimension);
+                        QuantityParser.Parse(QuantityPrinter.Print(range.LeastFigure, system), range, system).Fault.ShouldBeNull();
+                        QuantityParser.Parse(QuantityPrinter.Print(range.GreatestFigure, system), range, system).Fault.ShouldBeNull();
+                    }
+                }
+            );
 
     [Fact]
     public void A_figure_rounded_to_the_safe_side_keeps_its_promise() =>
-        Gen.Select(Gen.Double[-40, 120], Gen.Enum<UnitSystem>()).Sample((celsius, system) =>
-        {
-            Read(QuantityPrinter.Print(new Figure(celsius, Dimension.Temperature).AtLeast, system), new(-60, 140, Dimension.Temperature), system).ShouldBeGreaterThanOrEqualTo(celsius - 1e-6);
-            Read(QuantityPrinter.Print(new Figure(celsius, Dimension.Temperature).AtMost, system), new(-60, 140, Dimension.Temperature), system).ShouldBeLessThanOrEqualTo(celsius + 1e-6);
-        });
+        Gen.Select(Gen.Double[-40, 120], Gen.Enum<UnitSystem>())
+            .Sample(
+                (celsius, system) =>
+                {
+                    Read(
+                            QuantityPrinter.Print(new Figure(celsius, Dimension.Temperature).AtLeast, system),
+                            new(-60, 140, Dimension.Temperature),
+                            system
+                        )
+                        .ShouldBeGreaterThanOrEqualTo(celsius - 1e-6);
+                    Read(
+                            QuantityPrinter.Print(new Figure(celsius, Dimension.Temperature).AtMost, system),
+                            new(-60, 140, Dimension.Temperature),
+                            system
+                        )
+                        .ShouldBeLessThanOrEqualTo(celsius + 1e-6);
+                }
+            );
 
     [Fact]
     public void A_margin_that_is_no_difference_of_what_stands_beside_it_speaks_for_itself() =>
-        Gen.Select(Gen.Enum<Dimension>(), Gen.Enum<Dimension>(), Gen.Double[1, 90], Gen.Double[1, 90], Gen.Double[-20, 20], Gen.Enum<UnitSystem>()).Sample((of, dimension, measured, limit, margin, system) =>
-        {
-            var differs = dimension == of || (of, dimension) is (Dimension.Temperature, Dimension.TemperatureDifference) or (Dimension.RelativeHumidity or Dimension.MoistureContent or Dimension.Percent, Dimension.HumidityPoints);
-            var told = QuantityPrinter.PrintMargin(new(margin, dimension), new(measured, of), new(limit, of), system);
-            if (!differs)
-            {
-                told.ShouldBe(QuantityPrinter.Print(new(margin, dimension), system), $"{dimension} of {of}");
-            }
-        });
+        Gen.Select(
+                Gen.Enum<Dimension>(),
+                Gen.Enum<Dimension>(),
+                Gen.Double[1, 90],
+                Gen.Double[1, 90],
+                Gen.Double[-20, 20],
+                Gen.Enum<UnitSystem>()
+            )
+            .Sample(
+                (of, dimension, measured, limit, margin, system) =>
+                {
+                    var differs =
+                        dimension == of
+                        || (of, dimension)
+                            is
+                                (Dimension.Temperature, Dimension.TemperatureDifference)
+                                or
+                                (Dimension.RelativeHumidity or Dimension.MoistureContent or Dimension.Percent, Dimension.HumidityPoints);
+                    var told = QuantityPrinter.PrintMargin(new(margin, dimension), new(measured, of), new(limit, of), system);
+                    if (!differs)
+                    {
+                        told.ShouldBe(QuantityPrinter.Print(new(margin, dimension), system), $"{dimension} of {of}");
+                    }
+                }
+            );
 
     [Fact]
     public void A_margin_prints_as_the_difference_of_what_stands_beside_it() =>
-        Gen.Select(Gen.Double[-30, 60], Gen.Double[-30, 60], Gen.Enum<UnitSystem>()).Sample((measured, limit, system) =>
-        {
-            var margin = QuantityPrinter.PrintMargin(new(measured - limit, Dimension.TemperatureDifference), new(measured, Dimension.Temperature), new(limit, Dimension.Temperature), system);
-            var (m, l, d) = (Number(QuantityPrinter.Print(new(measured, Dimension.Temperature), system)), Number(QuantityPrinter.Print(new(limit, Dimension.Temperature), system)), Number(margin));
-            if (Math.Abs(m - l) > 0.05)
-            {
-                d.ShouldBe(m - l, 1e-9, $"{m} {l} {margin}");
-            }
+        Gen.Select(Gen.Double[-30, 60], Gen.Double[-30, 60], Gen.Enum<UnitSystem>())
+            .Sample(
+                (measured, limit, system) =>
+                {
+                    var margin = QuantityPrinter.PrintMargin(
+                        new(measured - limit, Dimension.TemperatureDifference),
+                        new(measured, Dimension.Temperature),
+                        new(limit, Dimension.Temperature),
+                        system
+                    );
+                    var (m, l, d) = (
+                        Number(QuantityPrinter.Print(new(measured, Dimension.Temperature), system)),
+                        Number(QuantityPrinter.Print(new(limit, Dimension.Temperature), system)),
+                        Number(margin)
+                    );
+                    if (Math.Abs(m - l) > 0.05)
+                    {
+                        d.ShouldBe(m - l, 1e-9, $"{m} {l} {margin}");
+                    }
 
-            static double Number(string text) => double.Parse(text.Split(' ')[0], CultureInfo.InvariantCulture);
-        });
+                    static double Number(string text) => double.Parse(text.Split(' ')[0], CultureInfo.InvariantCulture);
+                }
+            );
 
     [Fact]
-    public void A_printed_number_is_the_nearest_of_its_decimals_with_its_thousands_marked() => Gen.Double[-5e9, 5e9].Select(Gen.Double[-6, 0], (v, e) => v * Math.Pow(10, e)).Sample(value =>
-    {
-        var text = QuantityPrinter.Print(Figure.Number(value), UnitSystem.Metric);
-        var read = double.Parse(text, NumberStyles.Number, CultureInfo.InvariantCulture);
-        read.ShouldBe(value, 0.0005001 + Math.Abs(value) * 1e-15);
-        (text == read.ToString("N3", CultureInfo.InvariantCulture)).ShouldBeTrue($"{value:R} as {text}");
-    });
+    public void A_printed_number_is_the_nearest_of_its_decimals_with_its_thousands_marked() =>
+        Gen.Double[-5e9, 5e9]
+            .Select(Gen.Double[-6, 0], (v, e) => v * Math.Pow(10, e))
+            .Sample(value =>
+            {
+                var text = QuantityPrinter.Print(Figure.Number(value), UnitSystem.Metric);
+                var read = double.Parse(text, NumberStyles.Number, CultureInfo.InvariantCulture);
+                read.ShouldBe(value, 0.0005001 + Math.Abs(value) * 1e-15);
+                (text == read.ToString("N3", CultureInfo.InvariantCulture)).ShouldBeTrue($"{value:R} as {text}");
+            });
 
     [Fact]
     public void What_is_printed_reads_back() =>
-        Gen.Select(Gen.Int[1, 4000], Gen.Enum<UnitSystem>()).Sample((steps, system) =>
-        {
-            // Eighths of an inch and whole millimetres are what is printed without loss.
-            var metres = system == UnitSystem.Us ? Length.FromInches(steps / 8.0).Metres : steps / 1000.0;
-            foreach (var dimension in new[] { Dimension.Thickness, Dimension.Span })
-            {
-                var exact = dimension == Dimension.Span && system == UnitSystem.Metric ? Math.Round(metres, 2) : metres;
-                var text = QuantityPrinter.Print(new(exact, dimension), system);
-                Read(text, new(0, 100, dimension), system).ShouldBe(exact, 1e-9, text);
-            }
-        });
+        Gen.Select(Gen.Int[1, 4000], Gen.Enum<UnitSystem>())
+            .Sample(
+                (steps, system) =>
+                {
+                    // Eighths of an inch and whole millimetres are what is printed without loss.
+                    var metres = system == UnitSystem.Us ? Length.FromInches(steps / 8.0).Metres : steps / 1000.0;
+                    foreach (var dimension in new[] { Dimension.Thickness, Dimension.Span })
+                    {
+                        var exact = dimension == Dimension.Span && system == UnitSystem.Metric ? Math.Round(metres, 2) : metres;
+                        var text = QuantityPrinter.Print(new(exact, dimension), system);
+                        Read(text, new(0, 100, dimension), system).ShouldBe(exact, 1e-9, text);
+                    }
+                }
+            );
 
     [Theory]
     [InlineData(Dimension.Thickness, 0.1397, "5 1/2 in", "140 mm")]
@@ -286,12 +356,12 @@ public sealed class QuantityTextTests
     }
 
     [Fact]
-    public void A_difference_of_temperatures_does_not_shift_by_32() =>
-        new TemperatureDifference(10).FahrenheitDegrees.ShouldBe(18);
+    public void A_difference_of_temperatures_does_not_shift_by_32() => new TemperatureDifference(10).FahrenheitDegrees.ShouldBe(18);
 
     [Fact]
     public void Units_round_trip() =>
-        Gen.Double[-50, 150].Sample(celsius => Temperature.FromFahrenheit(new Temperature(celsius).Fahrenheit).Celsius.ShouldBe(celsius, 1e-9));
+        Gen.Double[-50, 150]
+            .Sample(celsius => Temperature.FromFahrenheit(new Temperature(celsius).Fahrenheit).Celsius.ShouldBe(celsius, 1e-9));
 
     [Fact]
     public void Unit_constants_are_the_published_ones()

@@ -19,12 +19,15 @@ public sealed class OutlineTests
 
     [Fact]
     public void Area_does_not_depend_on_where_the_outline_starts_or_which_way_round_it_goes() =>
-        Gen.Select(Gen.Double[1, 20], Gen.Double[1, 20], Gen.Double[-50, 50], Gen.Double[-50, 50], Gen.Int[0, 3]).Sample((w, h, x, y, turn) =>
-        {
-            List<Corner> corners = [new(x, y), new(x + w, y), new(x + w, y + h), new(x, y + h)];
-            var turned = corners.Skip(turn).Concat(corners.Take(turn)).Reverse().ToList();
-            return Math.Abs(Outlines.AreaOf(turned).SquareMetres - w * h) < 1e-6;
-        });
+        Gen.Select(Gen.Double[1, 20], Gen.Double[1, 20], Gen.Double[-50, 50], Gen.Double[-50, 50], Gen.Int[0, 3])
+            .Sample(
+                (w, h, x, y, turn) =>
+                {
+                    List<Corner> corners = [new(x, y), new(x + w, y), new(x + w, y + h), new(x, y + h)];
+                    var turned = corners.Skip(turn).Concat(corners.Take(turn)).Reverse().ToList();
+                    return Math.Abs(Outlines.AreaOf(turned).SquareMetres - w * h) < 1e-6;
+                }
+            );
 
     [Theory]
     [InlineData("0 x 0; 4 x 4; 4 x 0; 0 x 4")]
@@ -36,37 +39,59 @@ public sealed class OutlineTests
 
     [Fact]
     public void What_is_cut_off_and_what_is_left_add_up_to_the_whole() =>
-        Gen.Select(Gen.Double[1, 30], Gen.Double[1, 30], Gen.Double[0.05, 0.95], Gen.Int[0, 2]).Sample((a, b, share, which) =>
-        {
-            var kind = new[] { ShapeKind.Rectangle, ShapeKind.RoofPlane, ShapeKind.Band }[which];
-            var shape = new Shape(kind, new(a), new(b), default, kind == ShapeKind.RoofPlane ? 0.75 : 0, 1);
-            return ShapeSplit.Along(kind).All(part =>
-            {
-                var (first, rest) = ShapeSplit.Cut(shape, part, new(shape[part].Si * share));
-                return Math.Abs((first.Area + rest.Area - shape.Area).SquareMetres) < 1e-9;
-            });
-        });
+        Gen.Select(Gen.Double[1, 30], Gen.Double[1, 30], Gen.Double[0.05, 0.95], Gen.Int[0, 2])
+            .Sample(
+                (a, b, share, which) =>
+                {
+                    var kind = new[] { ShapeKind.Rectangle, ShapeKind.RoofPlane, ShapeKind.Band }[which];
+                    var shape = new Shape(kind, new(a), new(b), default, kind == ShapeKind.RoofPlane ? 0.75 : 0, 1);
+                    return ShapeSplit
+                        .Along(kind)
+                        .All(part =>
+                        {
+                            var (first, rest) = ShapeSplit.Cut(shape, part, new(shape[part].Si * share));
+                            return Math.Abs((first.Area + rest.Area - shape.Area).SquareMetres) < 1e-9;
+                        });
+                }
+            );
 
     [Fact]
     public void A_cut_outside_the_surface_is_refused() =>
-        Should.Throw<QuantityRangeException>(() => ShapeSplit.Cut(new(ShapeKind.Rectangle, new(4), new(3), default, 0, 1), SizePart.Height, new(3.5)));
+        Should.Throw<QuantityRangeException>(() =>
+            ShapeSplit.Cut(new(ShapeKind.Rectangle, new(4), new(3), default, 0, 1), SizePart.Height, new(3.5))
+        );
 
     [Fact]
     public void What_is_missing_says_what_it_blocks()
     {
-        var findings = SurveyCheck.Of(new(SurfaceKind.OverheadDoor, null, "over the rail", false) { Asked = [DetailField.DoorSpare, DetailField.Access] });
+        var findings = SurveyCheck.Of(
+            new(SurfaceKind.OverheadDoor, null, "over the rail", false) { Asked = [DetailField.DoorSpare, DetailField.Access] }
+        );
         findings.Single(f => f.Rule == "size").Words["blocks"].ShouldBe("sets");
         findings.Single(f => f.Rule == "missing").Case.ShouldBe("doorSpare");
         findings.Single(f => f.Rule == "moisture").Words["blocks"].ShouldBe("window");
         findings[0].Verdict.ShouldBe(Verdict.Hold);
-        var known = SurveyCheck.Of(new(SurfaceKind.OverheadDoor, null, null, true) { Asked = [DetailField.DoorSpare], Details = new() { DoorSpare = new(20) } });
+        var known = SurveyCheck.Of(
+            new(SurfaceKind.OverheadDoor, null, null, true)
+            {
+                Asked = [DetailField.DoorSpare],
+                Details = new() { DoorSpare = new(20) },
+            }
+        );
         known.ShouldNotContain(f => f.Rule == "missing");
     }
 
     [Fact]
     public void Balloon_framing_is_flagged_as_open_to_the_attic()
     {
-        IReadOnlyList<Finding> Check(bool? balloon) => SurveyCheck.Of(new(SurfaceKind.BandJoist, null, null, true) { Asked = [DetailField.BalloonFramed], Details = new() { BalloonFramed = balloon } });
+        IReadOnlyList<Finding> Check(bool? balloon) =>
+            SurveyCheck.Of(
+                new(SurfaceKind.BandJoist, null, null, true)
+                {
+                    Asked = [DetailField.BalloonFramed],
+                    Details = new() { BalloonFramed = balloon },
+                }
+            );
         Check(true).ShouldContain(f => f.Rule == "balloon");
         Check(false).ShouldNotContain(f => f.Rule == "balloon" || f.Rule == "missing");
         Check(null).ShouldContain(f => f.Rule == "missing" && f.Case == "balloonFramed");

@@ -22,23 +22,33 @@ public sealed class TakeoffTests
 
     [Fact]
     public void A_shape_taken_as_another_keeps_its_area() =>
-        Gen.Select(Gen.Enum<ShapeKind>(), Gen.Enum<ShapeKind>(), Gen.Double[0.5, 50], Gen.Double[0.5, 50], Gen.Double[0.05, 2], Gen.Int[1, 3]).Sample((from, to, a, b, pitch, count) =>
-        {
-            var shape = from == ShapeKind.Outline
-                ? Core.Takeoff.Shape.OfOutline([new(0, 0), new(a, 0), new(0, b)])
-                : new Shape(from, new(a), new(b), new(2), pitch, from == ShapeKind.Bays ? count : 1);
-            if (shape.As(to) is { } taken)
-            {
-                taken.Kind.ShouldBe(to);
-                taken.Area.SquareMetres.ShouldBe(shape.Area.SquareMetres, shape.Area.SquareMetres * 1e-12);
-            }
+        Gen.Select(
+                Gen.Enum<ShapeKind>(),
+                Gen.Enum<ShapeKind>(),
+                Gen.Double[0.5, 50],
+                Gen.Double[0.5, 50],
+                Gen.Double[0.05, 2],
+                Gen.Int[1, 3]
+            )
+            .Sample(
+                (from, to, a, b, pitch, count) =>
+                {
+                    var shape =
+                        from == ShapeKind.Outline
+                            ? Core.Takeoff.Shape.OfOutline([new(0, 0), new(a, 0), new(0, b)])
+                            : new Shape(from, new(a), new(b), new(2), pitch, from == ShapeKind.Bays ? count : 1);
+                    if (shape.As(to) is { } taken)
+                    {
+                        taken.Kind.ShouldBe(to);
+                        taken.Area.SquareMetres.ShouldBe(shape.Area.SquareMetres, shape.Area.SquareMetres * 1e-12);
+                    }
 
-            shape.As(from).ShouldBe(shape);
-        });
+                    shape.As(from).ShouldBe(shape);
+                }
+            );
 
     [Fact]
-    public void A_nine_in_twelve_plane_has_pitch_factor_a_quarter_over() =>
-        Core.Takeoff.Shape.PitchFactor(9 / 12.0).ShouldBe(1.25, 1e-12);
+    public void A_nine_in_twelve_plane_has_pitch_factor_a_quarter_over() => Core.Takeoff.Shape.PitchFactor(9 / 12.0).ShouldBe(1.25, 1e-12);
 
     [Fact]
     public void Openings_and_member_faces_come_off_and_ribs_go_on()
@@ -55,7 +65,13 @@ public sealed class TakeoffTests
     [Fact]
     public void The_sum_of_a_takeoff_can_be_followed()
     {
-        var takeoff = SurfaceTakeoff.Of(Shape("20' x 10'", ShapeKind.Rectangle), [new(1, Length.FromFeet(3), Length.FromFeet(7))], 3, 0.1, 1);
+        var takeoff = SurfaceTakeoff.Of(
+            Shape("20' x 10'", ShapeKind.Rectangle),
+            [new(1, Length.FromFeet(3), Length.FromFeet(7))],
+            3,
+            0.1,
+            1
+        );
         double Term(string symbol) => takeoff.Working.Terms.Single(t => t.Symbol == symbol).Value.Si;
         ((Term("A_gross") - Term("A_openings")) * (1 - Term("f")) * Term("k")).ShouldBe(takeoff.Working.Result.Si, 1e-12);
     }
@@ -101,14 +117,31 @@ public sealed class TakeoffTests
 
     [Fact]
     public void A_printed_size_reads_back_in_either_system() =>
-        Gen.Select(Gen.Enum<ShapeKind>(), Gen.Int[1, 900], Gen.Int[1, 900], Gen.Int[1, 900], Gen.Int[1, 24]).Sample((kind, a, b, c, rise) =>
-        {
-            // Whole inches survive the print in feet and inches exactly.
-            var hasPitch = kind is ShapeKind.Gable or ShapeKind.RoofPlane;
-            var shape = kind == ShapeKind.Outline ? Core.Takeoff.Shape.OfOutline([new(0, 0), new(Length.FromInches(a).Metres, 0), new(0, Length.FromInches(b).Metres)]) : new Shape(kind, Length.FromInches(a), kind == ShapeKind.Gable ? Length.Zero : Length.FromInches(b), kind == ShapeKind.Box ? Length.FromInches(c) : Length.Zero, hasPitch ? rise / 12.0 : 0, kind == ShapeKind.Bays ? 7 : 1);
-            var read = SizeText.ParseShape(SizeText.Print(shape, UnitSystem.Us), kind, UnitSystem.Us).Shape.ShouldNotBeNull();
-            read.Area.SquareMetres.ShouldBe(shape.Area.SquareMetres, shape.Area.SquareMetres * 1e-9 + 1e-12);
-        });
+        Gen.Select(Gen.Enum<ShapeKind>(), Gen.Int[1, 900], Gen.Int[1, 900], Gen.Int[1, 900], Gen.Int[1, 24])
+            .Sample(
+                (kind, a, b, c, rise) =>
+                {
+                    // Whole inches survive the print in feet and inches exactly.
+                    var hasPitch = kind is ShapeKind.Gable or ShapeKind.RoofPlane;
+                    var shape =
+                        kind == ShapeKind.Outline
+                            ? Core.Takeoff.Shape.OfOutline([
+                                new(0, 0),
+                                new(Length.FromInches(a).Metres, 0),
+                                new(0, Length.FromInches(b).Metres),
+                            ])
+                            : new Shape(
+                                kind,
+                                Length.FromInches(a),
+                                kind == ShapeKind.Gable ? Length.Zero : Length.FromInches(b),
+                                kind == ShapeKind.Box ? Length.FromInches(c) : Length.Zero,
+                                hasPitch ? rise / 12.0 : 0,
+                                kind == ShapeKind.Bays ? 7 : 1
+                            );
+                    var read = SizeText.ParseShape(SizeText.Print(shape, UnitSystem.Us), kind, UnitSystem.Us).Shape.ShouldNotBeNull();
+                    read.Area.SquareMetres.ShouldBe(shape.Area.SquareMetres, shape.Area.SquareMetres * 1e-9 + 1e-12);
+                }
+            );
 
     private static Shape Shape(string size, ShapeKind kind) => SizeText.ParseShape(size, kind, UnitSystem.Us).Shape.ShouldNotBeNull();
 }

@@ -13,23 +13,33 @@ public sealed class CrewScatterTests
     [Theory]
     [InlineData(29, false)]
     [InlineData(30, true)]
-    public void Speaks_from_thirty_readings_on(int readings, bool speaks) => (CrewScatter.Of([Job(readings, 4)]) is not null).ShouldBe(speaks);
+    public void Speaks_from_thirty_readings_on(int readings, bool speaks) =>
+        (CrewScatter.Of([Job(readings, 4)]) is not null).ShouldBe(speaks);
 
     [Fact]
-    public void Pools_readings_of_jobs_of_other_depths_each_about_its_own_mean() => Gen.Select(Gen.Double[1, 8], Gen.Int[5, 40], Gen.Int[30, 80]).Sample((mm, few, many) =>
-    {
-        // Drawn readings of two jobs, at 50 and at 90 mm: their own spread, not that between the jobs.
-        var random = new Random(few * 1000 + many);
-        List<double> one = [.. Draw(50, few)], two = [.. Draw(90, many)];
-        var pooled = CrewScatter.Of([Job(few, Sd(one)), Job(many, Sd(two))])!;
-        var squares = one.Sum(x => Math.Pow(x - one.Average(), 2)) + two.Sum(x => Math.Pow(x - two.Average(), 2));
-        pooled.Scatter.Millimetres.ShouldBe(Math.Sqrt(squares / (few + many - 2)), 1e-9);
-        pooled.Scatter.Millimetres.ShouldBeLessThan(12);
-        pooled.Readings.ShouldBe(few + many);
+    public void Pools_readings_of_jobs_of_other_depths_each_about_its_own_mean() =>
+        Gen.Select(Gen.Double[1, 8], Gen.Int[5, 40], Gen.Int[30, 80])
+            .Sample(
+                (mm, few, many) =>
+                {
+                    // Drawn readings of two jobs, at 50 and at 90 mm: their own spread, not that between the jobs.
+                    var random = new Random(few * 1000 + many);
+                    List<double> one = [.. Draw(50, few)],
+                        two = [.. Draw(90, many)];
+                    var pooled = CrewScatter.Of([Job(few, Sd(one)), Job(many, Sd(two))])!;
+                    var squares = one.Sum(x => Math.Pow(x - one.Average(), 2)) + two.Sum(x => Math.Pow(x - two.Average(), 2));
+                    pooled.Scatter.Millimetres.ShouldBe(Math.Sqrt(squares / (few + many - 2)), 1e-9);
+                    pooled.Scatter.Millimetres.ShouldBeLessThan(12);
+                    pooled.Readings.ShouldBe(few + many);
 
-        IEnumerable<double> Draw(double mean, int n) => Enumerable.Range(0, n).Select(_ => mean + mm * (random.NextDouble() + random.NextDouble() + random.NextDouble() - 1.5) * 2);
-        static double Sd(List<double> xs) => Math.Sqrt(xs.Sum(x => Math.Pow(x - xs.Average(), 2)) / (xs.Count - 1));
-    }, iter: 50);
+                    IEnumerable<double> Draw(double mean, int n) =>
+                        Enumerable
+                            .Range(0, n)
+                            .Select(_ => mean + mm * (random.NextDouble() + random.NextDouble() + random.NextDouble() - 1.5) * 2);
+                    static double Sd(List<double> xs) => Math.Sqrt(xs.Sum(x => Math.Pow(x - xs.Average(), 2)) / (xs.Count - 1));
+                },
+                iter: 50
+            );
 
     [Fact]
     public void A_single_reading_of_a_job_tells_nothing_of_scatter()
@@ -59,5 +69,16 @@ public sealed class CrewScatterTests
     }
 
     private static FinishedJob Job(int readings, double scatterMm) =>
-        new("job", "Heron", "closedStandard", FoamVolume.FromBoardFeet(4000), FoamVolume.FromBoardFeet(4000), FoamVolume.FromBoardFeet(8000)) { DepthReadings = readings, DepthScatter = Length.FromMillimetres(scatterMm) };
+        new(
+            "job",
+            "Heron",
+            "closedStandard",
+            FoamVolume.FromBoardFeet(4000),
+            FoamVolume.FromBoardFeet(4000),
+            FoamVolume.FromBoardFeet(8000)
+        )
+        {
+            DepthReadings = readings,
+            DepthScatter = Length.FromMillimetres(scatterMm),
+        };
 }

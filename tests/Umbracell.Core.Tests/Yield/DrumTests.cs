@@ -13,19 +13,23 @@ public sealed class DrumTests
     private static readonly DateOnly Day = new(2026, 11, 23);
 
     [Fact]
-    public void The_time_in_the_blanket_brings_the_drum_where_it_is_wanted() => Gen.Select(Gen.Double[-15, 15], Gen.Double[200, 800], Gen.Double[1, 25], Gen.Double[50, 230]).Sample((cold, blanket, rise, kg) =>
-    {
-        var drum = new DrumWarmth(SetSide.B, new(kg), new(cold), new(cold), blanket);
-        var wanted = new Temperature(cold + rise);
-        if (drum.TimeTo(wanted) is { } time)
-        {
-            drum.After(time).Celsius.ShouldBe(wanted.Celsius, 1e-6);
-        }
-        else
-        {
-            (blanket / DrumWarmth.WrappedLoss).ShouldBeLessThanOrEqualTo(rise);
-        }
-    });
+    public void The_time_in_the_blanket_brings_the_drum_where_it_is_wanted() =>
+        Gen.Select(Gen.Double[-15, 15], Gen.Double[200, 800], Gen.Double[1, 25], Gen.Double[50, 230])
+            .Sample(
+                (cold, blanket, rise, kg) =>
+                {
+                    var drum = new DrumWarmth(SetSide.B, new(kg), new(cold), new(cold), blanket);
+                    var wanted = new Temperature(cold + rise);
+                    if (drum.TimeTo(wanted) is { } time)
+                    {
+                        drum.After(time).Celsius.ShouldBe(wanted.Celsius, 1e-6);
+                    }
+                    else
+                    {
+                        (blanket / DrumWarmth.WrappedLoss).ShouldBeLessThanOrEqualTo(rise);
+                    }
+                }
+            );
 
     [Fact]
     public void A_bare_drum_follows_the_night_and_a_wrapped_one_settles_by_its_blanket()
@@ -37,8 +41,11 @@ public sealed class DrumTests
     [Fact]
     public void The_hand_worked_drum_takes_just_under_four_hours()
     {
-        // docs/methods/yield-and-sets.md: 227 kg of A at 5 C in a 420 W blanket to 19 C: C 386 kJ/K, settles at 89 C, t = 386e3 / 5 * ln(84 / 70) = 14,070 s.
-        new DrumWarmth(SetSide.A, new(227), new(5), new(5), 420).TimeTo(new(19))!.Value.TotalSeconds.ShouldBe(386_000 / 5.0 * Math.Log(84 / 70.0), 100);
+        // docs/methods/yield-and-sets.md: 227 kg of A at 5 C in a 420 W blanket to 19 C: C 386 kJ/K, settles at 89 C, t = 386e3 / 5 *
+        // ln(84 / 70) = 14,070 s.
+        new DrumWarmth(SetSide.A, new(227), new(5), new(5), 420)
+            .TimeTo(new(19))!
+            .Value.TotalSeconds.ShouldBe(386_000 / 5.0 * Math.Log(84 / 70.0), 100);
     }
 
     [Fact]
@@ -49,18 +56,32 @@ public sealed class DrumTests
     }
 
     [Fact]
-    public void The_scarcer_side_rules_and_the_order_makes_the_load_whole() => Gen.Select(Gen.Int[0, 8], Gen.Int[0, 8], Gen.Double[0, 200], Gen.Int[0, 12]).Sample((a, b, part, load) =>
-    {
-        var stock = DrumStock.Of(Sheets.ClosedCell, [new(SetSide.A, "A-1", Day.AddDays(90), a, new(part)), new(SetSide.B, "B-1", Day.AddDays(90), b, default)], load, Day);
-        stock.Sets.ShouldBe(Math.Min(a + part / Sheets.ClosedCell.SetMassA.Kilograms, b), 1e-9);
-        (stock.Sets + stock.Order).ShouldBeGreaterThanOrEqualTo(load - 1e-6);
-        (stock.Order == 0 || stock.Sets + stock.Order - 1 < load).ShouldBeTrue();
-    });
+    public void The_scarcer_side_rules_and_the_order_makes_the_load_whole() =>
+        Gen.Select(Gen.Int[0, 8], Gen.Int[0, 8], Gen.Double[0, 200], Gen.Int[0, 12])
+            .Sample(
+                (a, b, part, load) =>
+                {
+                    var stock = DrumStock.Of(
+                        Sheets.ClosedCell,
+                        [new(SetSide.A, "A-1", Day.AddDays(90), a, new(part)), new(SetSide.B, "B-1", Day.AddDays(90), b, default)],
+                        load,
+                        Day
+                    );
+                    stock.Sets.ShouldBe(Math.Min(a + part / Sheets.ClosedCell.SetMassA.Kilograms, b), 1e-9);
+                    (stock.Sets + stock.Order).ShouldBeGreaterThanOrEqualTo(load - 1e-6);
+                    (stock.Order == 0 || stock.Sets + stock.Order - 1 < load).ShouldBeTrue();
+                }
+            );
 
     [Fact]
     public void Drums_past_their_last_day_are_not_counted_and_said()
     {
-        var stock = DrumStock.Of(Sheets.ClosedCell, [new(SetSide.A, "A-1", Day.AddDays(-1), 4, default), new(SetSide.B, "B-1", Day.AddDays(10), 4, default)], 2, Day);
+        var stock = DrumStock.Of(
+            Sheets.ClosedCell,
+            [new(SetSide.A, "A-1", Day.AddDays(-1), 4, default), new(SetSide.B, "B-1", Day.AddDays(10), 4, default)],
+            2,
+            Day
+        );
         (stock.SetsA, stock.SetsB, stock.Order).ShouldBe((0, 4, 2));
         stock.Findings.Select(f => f.Case).ShouldBe(["expired", "expiresSoon", "moreB", "short"], ignoreOrder: true);
         stock.Findings.ShouldAllBe(f => f.Verdict == Verdict.Care);
@@ -68,8 +89,19 @@ public sealed class DrumTests
 
     [Fact]
     public void Two_lots_of_a_side_are_never_mixed_silently() =>
-        DrumStock.Of(Sheets.ClosedCell, [new(SetSide.A, "A-1", Day.AddDays(90), 1, default), new(SetSide.A, "A-2", Day.AddDays(90), 1, default), new(SetSide.B, "B-1", Day.AddDays(90), 2, default)], 2, Day)
-            .Findings.Select(f => f.Case).ShouldBe(["lots", "suffices"]);
+        DrumStock
+            .Of(
+                Sheets.ClosedCell,
+                [
+                    new(SetSide.A, "A-1", Day.AddDays(90), 1, default),
+                    new(SetSide.A, "A-2", Day.AddDays(90), 1, default),
+                    new(SetSide.B, "B-1", Day.AddDays(90), 2, default),
+                ],
+                2,
+                Day
+            )
+            .Findings.Select(f => f.Case)
+            .ShouldBe(["lots", "suffices"]);
 
     [Fact]
     public void The_cold_season_of_a_place_lies_round_its_winter()
@@ -85,10 +117,13 @@ public sealed class DrumTests
     }
 
     [Fact]
-    public void Mean_air_passes_through_the_middle_of_each_month_and_over_the_turn_of_the_year() => Gen.Double[-20, 25].Array[12].Sample(means =>
-    {
-        SeasonChange.MeanOf(means, 16).Celsius.ShouldBe(means[0], Math.Abs(means[1] - means[0]) / 15 + 0.01);
-        var (last, first) = (SeasonChange.MeanOf(means, 365).Celsius, SeasonChange.MeanOf(means, 1).Celsius);
-        Math.Abs(last - first).ShouldBeLessThan(Math.Abs(means[11] - means[0]) / 20 + 0.01);
-    });
+    public void Mean_air_passes_through_the_middle_of_each_month_and_over_the_turn_of_the_year() =>
+        Gen.Double[-20, 25]
+            .Array[12]
+            .Sample(means =>
+            {
+                SeasonChange.MeanOf(means, 16).Celsius.ShouldBe(means[0], Math.Abs(means[1] - means[0]) / 15 + 0.01);
+                var (last, first) = (SeasonChange.MeanOf(means, 365).Celsius, SeasonChange.MeanOf(means, 1).Celsius);
+                Math.Abs(last - first).ShouldBeLessThan(Math.Abs(means[11] - means[0]) / 20 + 0.01);
+            });
 }

@@ -13,20 +13,25 @@ public sealed class DrumWarmingTests
     private static readonly WarmingMeans Means = new(new(2), new(19), 420, new(35), 45, 0.16);
 
     [Fact]
-    public void Either_way_takes_at_least_the_heat_the_liquid_takes_up() => Gen.Select(Gen.Double[-15, 15], Gen.Double[17, 22], Gen.Double[30, 45]).Sample((night, wanted, room) =>
-    {
-        var means = Means with { Night = new(night), Wanted = new(wanted), Room = new(room) };
-        var stored = Drums.Sum(d => d.Count * new DrumWarmth(d.Side, d.Liquid, new(night), new(night), 0).HeatTo(new(wanted))) / 3.6e6;
-        var both = DrumWarming.Of(Drums, means);
-        if (both.Blankets!.Lead is not null)
-        {
-            both.Blankets.KilowattHours.ShouldBeGreaterThan(stored);
-        }
+    public void Either_way_takes_at_least_the_heat_the_liquid_takes_up() =>
+        Gen.Select(Gen.Double[-15, 15], Gen.Double[17, 22], Gen.Double[30, 45])
+            .Sample(
+                (night, wanted, room) =>
+                {
+                    var means = Means with { Night = new(night), Wanted = new(wanted), Room = new(room) };
+                    var stored =
+                        Drums.Sum(d => d.Count * new DrumWarmth(d.Side, d.Liquid, new(night), new(night), 0).HeatTo(new(wanted))) / 3.6e6;
+                    var both = DrumWarming.Of(Drums, means);
+                    if (both.Blankets!.Lead is not null)
+                    {
+                        both.Blankets.KilowattHours.ShouldBeGreaterThan(stored);
+                    }
 
-        both.HotRoom!.Lead.ShouldNotBeNull();
-        both.HotRoom.KilowattHours.ShouldBeGreaterThan(stored);
-        both.HotRoom.Cost.ShouldBe(both.HotRoom.KilowattHours * 0.16, 1e-9);
-    });
+                    both.HotRoom!.Lead.ShouldNotBeNull();
+                    both.HotRoom.KilowattHours.ShouldBeGreaterThan(stored);
+                    both.HotRoom.Cost.ShouldBe(both.HotRoom.KilowattHours * 0.16, 1e-9);
+                }
+            );
 
     [Fact]
     public void The_last_drum_is_warm_at_the_start()

@@ -10,7 +10,8 @@ using Xunit;
 
 namespace Umbracell.Core.Tests.Yield;
 
-/// <summary>Hand kits against the rig: small work goes to kits, great work to the rig, and the size between is where they cost alike.</summary>
+/// <summary>Hand kits against the rig: small work goes to kits, great work to the rig, and the size between is where they cost
+/// alike.</summary>
 public sealed class KitTests
 {
     private static readonly Rates Rates = Walls.Rates with
@@ -46,7 +47,8 @@ public sealed class KitTests
         At(kits.UpTo.Value.BoardFeet + kits.Yield.Expected.BoardFeet).ShouldBeGreaterThan(1);
         kits.Working!.Result.Si.ShouldBe(kits.UpTo.Value.CubicMetres, 1e-9);
 
-        static double At(double boardFeet) => KitBreakEven.Of(Case(boardFeet)) is { } one ? one.KitBid.Cost / one.RigBid.Cost : throw new InvalidOperationException();
+        static double At(double boardFeet) =>
+            KitBreakEven.Of(Case(boardFeet)) is { } one ? one.KitBid.Cost / one.RigBid.Cost : throw new InvalidOperationException();
     }
 
     [Fact]
@@ -62,13 +64,18 @@ public sealed class KitTests
     }
 
     [Fact]
-    public void A_dearer_rig_day_never_lowers_the_break_even() => Gen.Select(Gen.Double[0, 600], Gen.Double[0, 600]).Sample((one, two) =>
-    {
-        var (low, high) = (Math.Min(one, two), Math.Max(one, two));
-        UpTo(high).ShouldBeGreaterThanOrEqualTo(UpTo(low));
+    public void A_dearer_rig_day_never_lowers_the_break_even() =>
+        Gen.Select(Gen.Double[0, 600], Gen.Double[0, 600])
+            .Sample(
+                (one, two) =>
+                {
+                    var (low, high) = (Math.Min(one, two), Math.Max(one, two));
+                    UpTo(high).ShouldBeGreaterThanOrEqualTo(UpTo(low));
 
-        static int UpTo(double rigDay) => KitBreakEven.Of(Case(100) with { Rates = Rates with { RigDay = rigDay } })!.UpToKits;
-    }, iter: 30);
+                    static int UpTo(double rigDay) => KitBreakEven.Of(Case(100) with { Rates = Rates with { RigDay = rigDay } })!.UpToKits;
+                },
+                iter: 30
+            );
 
     [Fact]
     public void The_break_even_does_not_depend_on_the_surface_in_hand_but_by_its_thickness() =>
@@ -93,25 +100,47 @@ public sealed class KitTests
     [Fact]
     public void Without_rates_nothing_is_called_cheap()
     {
-        KitBreakEven.Of(Case(100) with { Rates = Rates with { KitBoardFeetPerHour = 0 } })!.Findings.ShouldContain(f => f.Case == "noRates");
-        KitBreakEven.Of(Case(100) with { Rates = Rates with { SetPrice = Walls.Rates.SetPrice } })!.Findings.ShouldContain(f => f.Case == "noRates");
+        KitBreakEven
+            .Of(Case(100) with { Rates = Rates with { KitBoardFeetPerHour = 0 } })!
+            .Findings.ShouldContain(f => f.Case == "noRates");
+        KitBreakEven
+            .Of(Case(100) with { Rates = Rates with { SetPrice = Walls.Rates.SetPrice } })!
+            .Findings.ShouldContain(f => f.Case == "noRates");
     }
 
     [Fact]
     public void Open_cell_roofing_foam_a_kit_itself_and_foam_past_the_kits_rating_are_not_compared()
     {
         var roof = Case(100);
-        KitBreakEven.Of(roof with { Surface = roof.Surface with { Foams = [roof.Surface.Foams[0] with { Sheet = Sheets.ClosedCell with { Grade = FoamGrade.Roofing } }] } }).ShouldBeNull();
+        KitBreakEven
+            .Of(
+                roof with
+                {
+                    Surface = roof.Surface with
+                    {
+                        Foams = [roof.Surface.Foams[0] with { Sheet = Sheets.ClosedCell with { Grade = FoamGrade.Roofing } }],
+                    },
+                }
+            )
+            .ShouldBeNull();
         KitBreakEven.Of(Case(100) with { Kit = Kit with { Cell = CellStructure.Open } }).ShouldBeNull();
         KitBreakEven.Of(Case(100) with { Thickness = Kit.ThickestRated + Length.FromInches(1) }).ShouldBeNull();
         var byKit = Case(100);
-        KitBreakEven.Of(byKit with { Surface = byKit.Surface with { Foams = [new(Kit, FoamVolume.FromBoardFeet(100), 1)] } }).ShouldBeNull();
+        KitBreakEven
+            .Of(byKit with { Surface = byKit.Surface with { Foams = [new(Kit, FoamVolume.FromBoardFeet(100), 1)] } })
+            .ShouldBeNull();
     }
 
     [Fact]
     public void Batts_beside_a_kits_foam_are_still_laid_and_its_lifts_still_waited_for()
     {
-        BidSurface ByKit(double m2, TimeSpan waits) => Case(100).Surface with { Foams = [new(Kit, FoamVolume.FromBoardFeet(100), 0.5)], Bought = [new("batt-19", new(m2), null, BidPace.Batt)], Waits = waits };
+        BidSurface ByKit(double m2, TimeSpan waits) =>
+            Case(100).Surface with
+            {
+                Foams = [new(Kit, FoamVolume.FromBoardFeet(100), 0.5)],
+                Bought = [new("batt-19", new(m2), null, BidPace.Batt)],
+                Waits = waits,
+            };
         var laid = Bid.Of([ByKit(16, TimeSpan.Zero)], Rates).CrewHours - Bid.Of([ByKit(0, TimeSpan.Zero)], Rates).CrewHours;
         laid.ShouldBe(16 / Rates.BattM2PerHour, 1e-9);
         (Bid.Of([ByKit(0, TimeSpan.FromHours(2))], Rates).CrewHours - Bid.Of([ByKit(0, TimeSpan.Zero)], Rates).CrewHours).ShouldBe(2, 1e-9);
@@ -140,7 +169,15 @@ public sealed class KitTests
         var thickness = Length.FromInches(2);
         return new()
         {
-            Surface = new("Band joists", new(volume.CubicMetres / thickness.Metres), AccessKind.Open, [new(Sheets.ClosedCell, volume, volume / Sheets.ClosedCell.SheetYield)], [], false, TimeSpan.Zero),
+            Surface = new(
+                "Band joists",
+                new(volume.CubicMetres / thickness.Metres),
+                AccessKind.Open,
+                [new(Sheets.ClosedCell, volume, volume / Sheets.ClosedCell.SheetYield)],
+                [],
+                false,
+                TimeSpan.Zero
+            ),
             Kit = Kit,
             Thickness = thickness,
             Conditions = new(new(21), new(24), thickness, null),

@@ -15,19 +15,31 @@ namespace Umbracell.Core.Tests.Yield;
 /// <summary>Another system on one surface, the space that is heated for all of them, and the weight of the load.</summary>
 public sealed class PriceAlternativeTests
 {
-    private static readonly Rates Rates = Walls.Rates with { OverheadPercent = 10, ProfitPercent = 20, RigDay = 200, CrewDayHours = 8, TearOffPerM2 = 30, NewCoveringPerM2 = 70 };
+    private static readonly Rates Rates = Walls.Rates with
+    {
+        OverheadPercent = 10,
+        ProfitPercent = 20,
+        RigDay = 200,
+        CrewDayHours = 8,
+        TearOffPerM2 = 30,
+        NewCoveringPerM2 = 70,
+    };
 
     [Fact]
-    public void The_same_system_makes_no_difference_and_there_and_back_cancels() => Gen.Select(Gen.Double[20, 400], Gen.Double[0.3, 4], Gen.Double[0.3, 4]).Sample((area, now, other) =>
-    {
-        BidSurface[] job = [Wall(area, now), Wall(80, 1)];
-        var instead = Wall(area, other);
-        PriceAlternative.Of(job, 0, job[0], 0.1, Rates).Difference.ShouldBe(0, 1e-9);
-        var there = PriceAlternative.Of(job, 0, instead, 0.1, Rates);
-        var back = PriceAlternative.Of([instead, job[1]], 0, job[0], 0.1, Rates);
-        (there.Difference + back.Difference).ShouldBe(0, 1e-6);
-        there.Working.Result.Si.ShouldBe(there.Whole.Net - Bid.Of(job, Rates).Net, 1e-9);
-    });
+    public void The_same_system_makes_no_difference_and_there_and_back_cancels() =>
+        Gen.Select(Gen.Double[20, 400], Gen.Double[0.3, 4], Gen.Double[0.3, 4])
+            .Sample(
+                (area, now, other) =>
+                {
+                    BidSurface[] job = [Wall(area, now), Wall(80, 1)];
+                    var instead = Wall(area, other);
+                    PriceAlternative.Of(job, 0, job[0], 0.1, Rates).Difference.ShouldBe(0, 1e-9);
+                    var there = PriceAlternative.Of(job, 0, instead, 0.1, Rates);
+                    var back = PriceAlternative.Of([instead, job[1]], 0, job[0], 0.1, Rates);
+                    (there.Difference + back.Difference).ShouldBe(0, 1e-6);
+                    there.Working.Result.Si.ShouldBe(there.Whole.Net - Bid.Of(job, Rates).Net, 1e-9);
+                }
+            );
 
     [Fact]
     public void Systems_whose_difference_drowns_in_the_yield_are_alike()
@@ -42,21 +54,28 @@ public sealed class PriceAlternativeTests
     [Fact]
     public void Work_of_others_comes_with_the_system_by_the_square_metre()
     {
-        var bid = Bid.Of([Wall(50, 0.5) with { Foams = [], Trades = [new("tearOff", Rates.TearOffPerM2), new("newCovering", Rates.NewCoveringPerM2)] }], Rates);
+        var bid = Bid.Of(
+            [Wall(50, 0.5) with { Foams = [], Trades = [new("tearOff", Rates.TearOffPerM2), new("newCovering", Rates.NewCoveringPerM2)] }],
+            Rates
+        );
         bid.Lines.Single(l => l.Key == "tearOff").Amount.ShouldBe(1500, 1e-9);
         bid.Lines.Single(l => l.Key == "newCovering").Amount.ShouldBe(3500, 1e-9);
     }
 
     [Fact]
-    public void Shares_of_a_heated_space_add_up_to_the_whole() => Gen.Select(Gen.Double[5, 200], Gen.Double[5, 200], Gen.Double[100, 3000]).Sample((one, two, volume) =>
-    {
-        var bare = Walls.Section(SurfaceKind.StudWall).Bare();
-        var space = SharedSpace.Of([(bare, new(one)), (bare with { Exposure = Exposure.Room }, new(two))], volume);
-        HeatedSpace Share(double area) => space.ShareOf(new(area), 1, new(0), new(80), new(101_325));
-        (Share(one).Volume + Share(two).Volume).ShouldBe(volume, 1e-6);
-        (Share(one).Loss + Share(two).Loss).ShouldBe(one * AssemblyState.OfFilled(bare).U.WattsPerSquareMetreKelvin, 1e-6);
-        space.Assumed.ShouldBeFalse();
-    });
+    public void Shares_of_a_heated_space_add_up_to_the_whole() =>
+        Gen.Select(Gen.Double[5, 200], Gen.Double[5, 200], Gen.Double[100, 3000])
+            .Sample(
+                (one, two, volume) =>
+                {
+                    var bare = Walls.Section(SurfaceKind.StudWall).Bare();
+                    var space = SharedSpace.Of([(bare, new(one)), (bare with { Exposure = Exposure.Room }, new(two))], volume);
+                    HeatedSpace Share(double area) => space.ShareOf(new(area), 1, new(0), new(80), new(101_325));
+                    (Share(one).Volume + Share(two).Volume).ShouldBe(volume, 1e-6);
+                    (Share(one).Loss + Share(two).Loss).ShouldBe(one * AssemblyState.OfFilled(bare).U.WattsPerSquareMetreKelvin, 1e-6);
+                    space.Assumed.ShouldBeFalse();
+                }
+            );
 
     [Fact]
     public void A_space_of_unknown_size_is_a_storey_high_and_says_so()
@@ -72,7 +91,9 @@ public sealed class PriceAlternativeTests
         var section = Walls.Section(SurfaceKind.StudWall);
         var bare = AssemblyState.FaceShareOf(section.Bare());
         bare.ShouldBeInRange(0.01, 0.99);
-        AssemblyState.FaceShareOf(section with { Fill = [new FoamFill(Sheets.ClosedCell, Length.FromInches(3))] }).ShouldBeGreaterThan(bare);
+        AssemblyState
+            .FaceShareOf(section with { Fill = [new FoamFill(Sheets.ClosedCell, Length.FromInches(3))] })
+            .ShouldBeGreaterThan(bare);
     }
 
     [Theory]
@@ -88,5 +109,14 @@ public sealed class PriceAlternativeTests
         RigLoad.Of([], new(trailer)).Findings.ShouldBeEmpty();
     }
 
-    private static BidSurface Wall(double area, double sets) => new("Wall", new(area), AccessKind.Open, [new(Sheets.ClosedCell, FoamVolume.FromBoardFeet(sets * 4000), sets)], [], false, TimeSpan.Zero);
+    private static BidSurface Wall(double area, double sets) =>
+        new(
+            "Wall",
+            new(area),
+            AccessKind.Open,
+            [new(Sheets.ClosedCell, FoamVolume.FromBoardFeet(sets * 4000), sets)],
+            [],
+            false,
+            TimeSpan.Zero
+        );
 }

@@ -34,15 +34,21 @@ public sealed class YieldTests
 
     [Fact]
     public void A_colder_substrate_never_yields_more_up_to_the_reference() =>
-        Gen.Select(Gen.Double[4, 21], Gen.Double[4, 21]).Sample((a, b) =>
-        {
-            double Yield(double c) => SetYield.For(Sheets.ClosedCell, new(new(c), new(22.5), Length.FromInches(2), null)).Expected.BoardFeet;
-            Yield(Math.Min(a, b)).ShouldBeLessThanOrEqualTo(Yield(Math.Max(a, b)) + 1e-9);
-        });
+        Gen.Select(Gen.Double[4, 21], Gen.Double[4, 21])
+            .Sample(
+                (a, b) =>
+                {
+                    double Yield(double c) =>
+                        SetYield.For(Sheets.ClosedCell, new(new(c), new(22.5), Length.FromInches(2), null)).Expected.BoardFeet;
+                    Yield(Math.Min(a, b)).ShouldBeLessThanOrEqualTo(Yield(Math.Max(a, b)) + 1e-9);
+                }
+            );
 
     [Fact]
     public void A_yield_above_what_the_mass_can_fill_is_refused() =>
-        Should.Throw<QuantityRangeException>(() => SetYield.For(Sheets.ClosedCell, new(new(21), new(22.5), Length.FromInches(2), null), crewFactor: 1.3));
+        Should.Throw<QuantityRangeException>(() =>
+            SetYield.For(Sheets.ClosedCell, new(new(21), new(22.5), Length.FromInches(2), null), crewFactor: 1.3)
+        );
 
     [Theory]
     [InlineData(0, 0.98)]
@@ -59,7 +65,9 @@ public sealed class YieldTests
     {
         var demand = FoamDemand.For(new(100), Length.FromInches(2), Length.FromInches(0.125), null);
         NormalDistribution.Below((demand.MeanDepth - Length.FromInches(2)) / Length.FromInches(0.125)).ShouldBe(0.9, 1e-9);
-        FoamDemand.For(new(100), Length.FromInches(5.5), Length.FromInches(0.375), Length.FromInches(0.75)).Extra.Inches.ShouldBe(0.75, 1e-9);
+        FoamDemand
+            .For(new(100), Length.FromInches(5.5), Length.FromInches(0.375), Length.FromInches(0.75))
+            .Extra.Inches.ShouldBe(0.75, 1e-9);
     }
 
     [Theory]
@@ -67,8 +75,7 @@ public sealed class YieldTests
     [InlineData(0.975, 1.9599639845)]
     [InlineData(0.5, 0)]
     [InlineData(0.001, -3.0902323062)]
-    public void The_normal_quantile_agrees_with_the_tables(double share, double z) =>
-        NormalDistribution.Quantile(share).ShouldBe(z, 1e-8);
+    public void The_normal_quantile_agrees_with_the_tables(double share, double z) => NormalDistribution.Quantile(share).ShouldBe(z, 1e-8);
 
     [Fact]
     public void The_quantile_undoes_the_distribution() =>
@@ -76,25 +83,29 @@ public sealed class YieldTests
 
     [Fact]
     public void The_normal_distribution_is_symmetric_and_rising() =>
-        Gen.Double[-6, 6].Sample(z =>
-        {
-            (NormalDistribution.Below(z) + NormalDistribution.Below(-z)).ShouldBe(1, 1e-12);
-            NormalDistribution.Below(z + 0.01).ShouldBeGreaterThan(NormalDistribution.Below(z));
-        });
+        Gen.Double[-6, 6]
+            .Sample(z =>
+            {
+                (NormalDistribution.Below(z) + NormalDistribution.Below(-z)).ShouldBe(1, 1e-12);
+                NormalDistribution.Below(z + 0.01).ShouldBeGreaterThan(NormalDistribution.Below(z));
+            });
 
     [Fact]
     public void The_load_leaves_at_most_the_chosen_risk_and_one_set_fewer_more_than_it() =>
-        Gen.Select(Gen.Double[0.3, 40], Gen.Double[0.01, 0.4]).Sample((sets, risk) =>
-        {
-            var yield = SetYield.For(Sheets.ClosedCell, new(new(21), new(22.5), Length.FromInches(2), null));
-            var result = SpraySets.For(yield.Expected * sets, yield, new(0.03, 0.12, 0.01), risk);
-            result.Median.ShouldBe(sets, 1e-9);
-            result.Load.ChanceShort.ShouldBeLessThanOrEqualTo(risk + 1e-9);
-            if (result.Load.Sets > 1)
-            {
-                SpraySets.ChanceShort(result.Median, result.Spread, result.Load.Sets - 1).ShouldBeGreaterThan(risk);
-            }
-        });
+        Gen.Select(Gen.Double[0.3, 40], Gen.Double[0.01, 0.4])
+            .Sample(
+                (sets, risk) =>
+                {
+                    var yield = SetYield.For(Sheets.ClosedCell, new(new(21), new(22.5), Length.FromInches(2), null));
+                    var result = SpraySets.For(yield.Expected * sets, yield, new(0.03, 0.12, 0.01), risk);
+                    result.Median.ShouldBe(sets, 1e-9);
+                    result.Load.ChanceShort.ShouldBeLessThanOrEqualTo(risk + 1e-9);
+                    if (result.Load.Sets > 1)
+                    {
+                        SpraySets.ChanceShort(result.Median, result.Spread, result.Load.Sets - 1).ShouldBeGreaterThan(risk);
+                    }
+                }
+            );
 
     [Fact]
     public void The_closed_form_agrees_with_a_seeded_simulation()
@@ -102,7 +113,8 @@ public sealed class YieldTests
         var random = new Random(20261123);
         double Normal() => NormalDistribution.Quantile(random.NextDouble() * (1 - 2e-12) + 1e-12);
         const int Draws = 20_000;
-        const double Median = 5.2, Spread = 0.13;
+        const double Median = 5.2,
+            Spread = 0.13;
         var share = Enumerable.Range(0, Draws).Count(_ => Median * Math.Exp(Spread * Normal()) > 6) / (double)Draws;
         SpraySets.ChanceShort(Median, Spread, 6).ShouldBe(share, 0.01);
     }
@@ -110,7 +122,17 @@ public sealed class YieldTests
     [Fact]
     public void Conditions_off_the_sheet_are_said_not_hidden()
     {
-        var study = SetsStudy.Of(new() { Sheet = Sheets.ClosedCell, Sprayed = new(100), Thickness = Length.FromInches(2), ShavedFlush = false, Substrate = new(-3), Drums = null });
+        var study = SetsStudy.Of(
+            new()
+            {
+                Sheet = Sheets.ClosedCell,
+                Sprayed = new(100),
+                Thickness = Length.FromInches(2),
+                ShavedFlush = false,
+                Substrate = new(-3),
+                Drums = null,
+            }
+        );
         study.Findings.ShouldContain(f => f.Case == "substrateOffCurve" && f.Limit!.Value.Si == 4);
         study.Findings.ShouldContain(f => f.Case == "drumAssumed" && f.Verdict == Verdict.Care);
         study.Conditions.Substrate.Celsius.ShouldBe(4);
@@ -125,5 +147,15 @@ public sealed class YieldTests
     }
 
     private static SetsStudy Study(double squareMetres) =>
-        SetsStudy.Of(new() { Sheet = Sheets.ClosedCell, Sprayed = new(squareMetres), Thickness = Length.FromInches(2), ShavedFlush = false, Substrate = new(21), Drums = new(22) });
+        SetsStudy.Of(
+            new()
+            {
+                Sheet = Sheets.ClosedCell,
+                Sprayed = new(squareMetres),
+                Thickness = Length.FromInches(2),
+                ShavedFlush = false,
+                Substrate = new(21),
+                Drums = new(22),
+            }
+        );
 }

@@ -15,7 +15,8 @@ public readonly record struct Block(double Left, double Right, double Bottom, do
 /// <param name="Resistance">Surface resistance, m²K/W; nothing where the edge itself is held at the temperature.</param>
 public readonly record struct EdgeAir(double Temperature, double Resistance);
 
-/// <summary>A section to be reckoned: blocks, later ones lying over earlier ones, in a box whose sides let no heat through unless air stands along them.</summary>
+/// <summary>A section to be reckoned: blocks, later ones lying over earlier ones, in a box whose sides let no heat through unless air
+/// stands along them.</summary>
 /// <param name="Width">Across, m.</param>
 /// <param name="Depth">Through, m.</param>
 /// <param name="Blocks">Every place of the box lies in at least one.</param>
@@ -48,7 +49,8 @@ public sealed record ConductionCell(double Width, double Depth, IReadOnlyList<Bl
 public readonly record struct RoomBlock(double Left, double Right, double Bottom, double Top, EdgeAir Air);
 
 /// <summary>Steady heat conduction in two dimensions: finite volumes on a grid that is fine where materials meet (ISO 10211).</summary>
-/// <remarks>Heat flows between centres of neighbouring volumes through their two half resistances in series; the equations are symmetric and are solved by conjugate gradients.</remarks>
+/// <remarks>Heat flows between centres of neighbouring volumes through their two half resistances in series; the equations are symmetric
+/// and are solved by conjugate gradients.</remarks>
 public sealed class ConductionField
 {
     private readonly double[] _x;
@@ -86,7 +88,8 @@ public sealed class ConductionField
     /// <summary>Temperature at the centre of a volume, °C; no number where it is room.</summary>
     public double At(int across, int through) => _t[through * Across + across];
 
-    /// <summary>Temperature at a place, between the centres of the volumes around it. Where materials meet it lies nearer the better conductor, as heat has it.</summary>
+    /// <summary>Temperature at a place, between the centres of the volumes around it. Where materials meet it lies nearer the better
+    /// conductor, as heat has it.</summary>
     /// <param name="across">m.</param>
     /// <param name="through">m.</param>
     public double At(double across, double through)
@@ -95,12 +98,27 @@ public sealed class ConductionField
         var (right, above) = (Math.Min(i + 1, Across - 1), Math.Min(j + 1, Through - 1));
 
         // Of two neighbours in a row or column the one that conducts tells how far along the resistance the place is.
-        var u = Share(_x, across, i, right, K(i, j) > K(i, above) ? K(i, j) : K(i, above), K(right, j) > K(right, above) ? K(right, j) : K(right, above));
-        var v = Share(_y, through, j, above, K(i, j) > K(right, j) ? K(i, j) : K(right, j), K(i, above) > K(right, above) ? K(i, above) : K(right, above));
+        var u = Share(
+            _x,
+            across,
+            i,
+            right,
+            K(i, j) > K(i, above) ? K(i, j) : K(i, above),
+            K(right, j) > K(right, above) ? K(right, j) : K(right, above)
+        );
+        var v = Share(
+            _y,
+            through,
+            j,
+            above,
+            K(i, j) > K(right, j) ? K(i, j) : K(right, j),
+            K(i, above) > K(right, above) ? K(i, above) : K(right, above)
+        );
         return At(i, j) * (1 - u) * (1 - v) + At(right, j) * u * (1 - v) + At(i, above) * (1 - u) * v + At(right, above) * u * v;
     }
 
-    /// <summary>The same section between other airs. Heat follows the difference in proportion, so a field solved between 0 and 1 serves every pair.</summary>
+    /// <summary>The same section between other airs. Heat follows the difference in proportion, so a field solved between 0 and 1 serves
+    /// every pair.</summary>
     /// <param name="cold">Air that stood at 0 °C.</param>
     /// <param name="warm">Air that stood at 1 °C.</param>
     internal ConductionField Between(double cold, double warm)
@@ -129,7 +147,9 @@ public sealed class ConductionField
         }
 
         var (x, y) = StretchedGrid.Of(cell, volumes);
-        return new ConductionSystem(cell, x, y, residual).Solve((k, t, warm, cold, steps) => new ConductionField(x, y, k, t, cold, warm, steps));
+        return new ConductionSystem(cell, x, y, residual).Solve(
+            (k, t, warm, cold, steps) => new ConductionField(x, y, k, t, cold, warm, steps)
+        );
     }
 
     // The last volume whose centre lies at or before the place, or the first.

@@ -22,7 +22,14 @@ internal sealed class ConductionSystem
         _residual = residual;
         (_nx, _ny) = (x.Length - 1, y.Length - 1);
         var n = _nx * _ny;
-        (_k, _solid, _toRight, _up, _diagonal, _source) = (new double[n], new bool[n], new double[n], new double[n], new double[n], new double[n]);
+        (_k, _solid, _toRight, _up, _diagonal, _source) = (
+            new double[n],
+            new bool[n],
+            new double[n],
+            new double[n],
+            new double[n],
+            new double[n]
+        );
         Fill(cell, x, y);
         Link(x, y);
         Edges(cell, x, y);
@@ -87,12 +94,22 @@ internal sealed class ConductionSystem
                 var at = j * _nx + i;
                 if (i + 1 < _nx && _solid[at] && _solid[at + 1])
                 {
-                    Join(at, at + 1, _toRight, (y[j + 1] - y[j]) / ((x[i + 1] - x[i]) / 2 / _k[at] + (x[i + 2] - x[i + 1]) / 2 / _k[at + 1]));
+                    Join(
+                        at,
+                        at + 1,
+                        _toRight,
+                        (y[j + 1] - y[j]) / ((x[i + 1] - x[i]) / 2 / _k[at] + (x[i + 2] - x[i + 1]) / 2 / _k[at + 1])
+                    );
                 }
 
                 if (j + 1 < _ny && _solid[at] && _solid[at + _nx])
                 {
-                    Join(at, at + _nx, _up, (x[i + 1] - x[i]) / ((y[j + 1] - y[j]) / 2 / _k[at] + (y[j + 2] - y[j + 1]) / 2 / _k[at + _nx]));
+                    Join(
+                        at,
+                        at + _nx,
+                        _up,
+                        (x[i + 1] - x[i]) / ((y[j + 1] - y[j]) / 2 / _k[at] + (y[j + 2] - y[j + 1]) / 2 / _k[at + _nx])
+                    );
                 }
             }
         }
@@ -175,8 +192,10 @@ internal sealed class ConductionSystem
         _source[volume] += conductance * known.Temperature;
     }
 
-    /// <summary>Conjugate gradients, preconditioned by an incomplete factorisation (modified Cholesky, zero fill): thin steel beside foam makes the plain diagonal slow.</summary>
-    /// <remarks>Every array carries a row of nothing before and after the grid, so that the loops need no ends; sums are taken in the pass that makes their terms.</remarks>
+    /// <summary>Conjugate gradients, preconditioned by an incomplete factorisation (modified Cholesky, zero fill): thin steel beside foam
+    /// makes the plain diagonal slow.</summary>
+    /// <remarks>Every array carries a row of nothing before and after the grid, so that the loops need no ends; sums are taken in the
+    /// pass that makes their terms.</remarks>
     private (double[] T, int Steps) Gradients()
     {
         var (n, pad) = (_source.Length, _nx);
@@ -251,7 +270,8 @@ internal sealed class ConductionSystem
         return d;
     }
 
-    // Solves with the factors, down and up again; gives the product of r and z. The link of a row's last volume to the right is nothing, so rows need no ends.
+    // Solves with the factors, down and up again; gives the product of r and z. The link of a row's last volume to the right is nothing,
+    // so rows need no ends.
     private double Precondition(double[] right, double[] up, double[] d, double[] r, double[] z)
     {
         var (nx, n, pad) = (_nx, _source.Length, _nx);

@@ -9,7 +9,14 @@ namespace Umbracell.Core.Assemblies.Conduction;
 /// <param name="Psi">Heat through a metre of member beyond the clear field, W/(m·K).</param>
 /// <param name="Coldest">Coldest spot that room air touches.</param>
 /// <param name="Imbalance">Share by which heat in and heat out differ; a measure of the solution.</param>
-public sealed record MemberCell(ConductionField Field, ConductionCell Cell, ThermalTransmittance U, double Psi, Temperature Coldest, double Imbalance)
+public sealed record MemberCell(
+    ConductionField Field,
+    ConductionCell Cell,
+    ThermalTransmittance U,
+    double Psi,
+    Temperature Coldest,
+    double Imbalance
+)
 {
     /// <summary>Volumes of a cell at rest.</summary>
     public const int UsualVolumes = 3000;
@@ -20,7 +27,8 @@ public sealed record MemberCell(ConductionField Field, ConductionCell Cell, Ther
     // A gap that no knife enters: printed figures are rounded further than that, so what is put in counts as reaching the face.
     private const double Hair = 1e-4;
 
-    /// <summary>Solves a section whose members are girts, purlins, ribs or steel studs of known profile; null for any other, and for one with nothing put in.</summary>
+    /// <summary>Solves a section whose members are girts, purlins, ribs or steel studs of known profile; null for any other, and for one
+    /// with nothing put in.</summary>
     /// <param name="section">The case.</param>
     /// <param name="volumes">About how many volumes.</param>
     public static MemberCell? Of(SectionCase section, int volumes = UsualVolumes)
@@ -43,12 +51,16 @@ public sealed record MemberCell(ConductionField Field, ConductionCell Cell, Ther
             new(u),
             2 * (through - heat.ParallelU.WattsPerSquareMetreKelvin * half),
             new(Touched(field, cell, section.Air.Indoor.Celsius)),
-            Math.Abs(field.HeatIn - field.HeatOut) / Math.Max(field.HeatIn, 1e-12));
+            Math.Abs(field.HeatIn - field.HeatOut) / Math.Max(field.HeatIn, 1e-12)
+        );
     }
 
     /// <summary>Whether the model speaks of the members of a case: metal of known profile, foam from the room, no channel.</summary>
-    internal static bool Applies(SectionCase section) => section.Members is { Material: MemberMaterial.Girt or MemberMaterial.SteelStud, Profile: { } profile } members
-        && members.Spacing.Metres > profile.Flange.Metres && members.Depth.Metres > 3 * profile.Web.Metres && section is { VentChannel.Metres: <= 0, FoamAgainst: FoamSide.Outboard }
+    internal static bool Applies(SectionCase section) =>
+        section.Members is { Material: MemberMaterial.Girt or MemberMaterial.SteelStud, Profile: { } profile } members
+        && members.Spacing.Metres > profile.Flange.Metres
+        && members.Depth.Metres > 3 * profile.Web.Metres
+        && section is { VentChannel.Metres: <= 0, FoamAgainst: FoamSide.Outboard }
         && Math.Abs((section.Air.Indoor - section.Air.Outdoor).Kelvins) >= 0.01;
 
     // From outside in: layers, then the member's depth with what is put in, its flanges on both faces, then the room or a lining.
@@ -87,7 +99,10 @@ public sealed record MemberCell(ConductionField Field, ConductionCell Cell, Ther
         {
             // Under the flange the room is a pocket: its air stands at the same film. Foam that ends within the flange leaves none.
             blocks.Add(new(0, half, y, face, 1));
-            rooms.AddRange([new(web / 2, profile.Flange.Metres / 2, y, face - web, inside), new(profile.Flange.Metres / 2, half, y, face, inside)]);
+            rooms.AddRange([
+                new(web / 2, profile.Flange.Metres / 2, y, face - web, inside),
+                new(profile.Flange.Metres / 2, half, y, face, inside),
+            ]);
             rooms.RemoveAll(room => room.Top - room.Bottom < Hair || room.Right - room.Left < Hair);
         }
 
@@ -120,7 +135,12 @@ public sealed record MemberCell(ConductionField Field, ConductionCell Cell, Ther
                     continue;
                 }
 
-                var touches = (j == field.Through - 1 && cell.Inside is not null) || IsRoom(i - 1, j) || IsRoom(i + 1, j) || IsRoom(i, j + 1) || IsRoom(i, j - 1);
+                var touches =
+                    (j == field.Through - 1 && cell.Inside is not null)
+                    || IsRoom(i - 1, j)
+                    || IsRoom(i + 1, j)
+                    || IsRoom(i, j + 1)
+                    || IsRoom(i, j - 1);
                 coldest = touches ? t : coldest;
             }
         }

@@ -4,7 +4,8 @@ using Umbracell.Core.Quantities;
 
 namespace Umbracell.Core.Assemblies.Conduction;
 
-/// <summary>The edge of a slab on the ground, reckoned in two dimensions: with its edge bare against the foundation, and with the foam carried up it.</summary>
+/// <summary>The edge of a slab on the ground, reckoned in two dimensions: with its edge bare against the foundation, and with the foam
+/// carried up it.</summary>
 /// <param name="Bare">Temperatures with the slab's edge bare.</param>
 /// <param name="Cell">What was solved, between airs of 0 and 1 °C.</param>
 /// <param name="Window">The part around the edge that is worth looking at: left, right, bottom, top, m.</param>
@@ -12,7 +13,15 @@ namespace Umbracell.Core.Assemblies.Conduction;
 /// <param name="ColdestWrapped">The same with the foam carried up the edge.</param>
 /// <param name="Saved">Heat that carrying the foam up saves, W for each metre of edge and kelvin.</param>
 /// <param name="Dew">Dew point of the room's air.</param>
-public sealed record SlabEdge(ConductionField Bare, ConductionCell Cell, (double Left, double Right, double Bottom, double Top) Window, Temperature Coldest, Temperature ColdestWrapped, double Saved, Temperature Dew)
+public sealed record SlabEdge(
+    ConductionField Bare,
+    ConductionCell Cell,
+    (double Left, double Right, double Bottom, double Top) Window,
+    Temperature Coldest,
+    Temperature ColdestWrapped,
+    double Saved,
+    Temperature Dew
+)
 {
     /// <summary>From the edge to the middle of the floor, m.</summary>
     public const double HalfFloor = 4;
@@ -20,17 +29,27 @@ public sealed record SlabEdge(ConductionField Bare, ConductionCell Cell, (double
     /// <summary>Conductivity of the soil, W/(m·K): clay or silt, ISO 13370 category 1.</summary>
     public const double Soil = 1.5;
 
-    private const double Concrete = 1.6, FoundationWidth = 0.2, FoundationDepth = 0.6, GradeBelowFloor = 0.15, WallHeight = 1, GroundAround = 20;
+    private const double Concrete = 1.6,
+        FoundationWidth = 0.2,
+        FoundationDepth = 0.6,
+        GradeBelowFloor = 0.15,
+        WallHeight = 1,
+        GroundAround = 20;
 
     private const int Volumes = 5000;
 
-    private const string Source = "Conduction in two dimensions (ISO 10211), steady at winter design; soil 1.5 W/(m·K), half floor 4 m, foundation 0.2 m wide";
+    private const string Source =
+        "Conduction in two dimensions (ISO 10211), steady at winter design; soil 1.5 W/(m·K), half floor 4 m, foundation 0.2 m wide";
 
-    /// <summary>Solves the edge of a case; null for any surface but ground under a slab, without foam, or where the air beyond the edge is not known.</summary>
+    /// <summary>Solves the edge of a case; null for any surface but ground under a slab, without foam, or where the air beyond the edge
+    /// is not known.</summary>
     /// <param name="section">The case.</param>
     public static SlabEdge? Of(SectionCase section)
     {
-        if (section is not { Kind: SurfaceKind.UnderSlab, BeyondEdge: { } outdoor, Fill.Count: > 0, Inboard.Count: > 0 } || Math.Abs((section.Air.Indoor - outdoor).Kelvins) < 0.01)
+        if (
+            section is not { Kind: SurfaceKind.UnderSlab, BeyondEdge: { } outdoor, Fill.Count: > 0, Inboard.Count: > 0 }
+            || Math.Abs((section.Air.Indoor - outdoor).Kelvins) < 0.01
+        )
         {
             return null;
         }
@@ -47,23 +66,37 @@ public sealed record SlabEdge(ConductionField Bare, ConductionCell Cell, (double
             Coldest(fields.Bare, HalfFloor),
             Coldest(fields.Wrapped, HalfFloor - section.FillThickness.Metres),
             fields.Bare.HeatIn - fields.Wrapped.HeatIn,
-            MoistAir.Of(section.Air.Indoor, section.Air.IndoorHumidity, StandardAtmosphere.PressureAt(Length.Zero)).DewPoint);
+            MoistAir.Of(section.Air.Indoor, section.Air.IndoorHumidity, StandardAtmosphere.PressureAt(Length.Zero)).DewPoint
+        );
     }
 
     /// <summary>Whether the floor stays above the room's dew point at its edge.</summary>
     public Finding Judge()
     {
         var dry = Coldest > Dew;
-        return new("slabEdge", dry ? "dry" : ColdestWrapped > Dew ? "carryUp" : "damp", dry ? Verdict.Clear : Verdict.Care, Basis.Physics, Source)
+        return new(
+            "slabEdge",
+            dry ? "dry"
+                : ColdestWrapped > Dew ? "carryUp"
+                : "damp",
+            dry ? Verdict.Clear : Verdict.Care,
+            Basis.Physics,
+            Source
+        )
         {
             Measured = Coldest.ToFigure(),
             Limit = Dew.ToFigure(),
             Margin = (Coldest - Dew).ToFigure(),
-            Figures = new Dictionary<string, Figure> { ["wrapped"] = ColdestWrapped.ToFigure(), ["saved"] = new(Saved, Dimension.LinearTransmittance) },
+            Figures = new Dictionary<string, Figure>
+            {
+                ["wrapped"] = ColdestWrapped.ToFigure(),
+                ["saved"] = new(Saved, Dimension.LinearTransmittance),
+            },
         };
     }
 
-    // From below: soil, what lies under the foam, the foam, the slab and its finish; beside them the foundation that carries a wall as well insulated as the floor.
+    // From below: soil, what lies under the foam, the foam, the slab and its finish; beside them the foundation that carries a wall as
+    // well insulated as the floor.
     private static (ConductionCell Cell, double Floor) Made(SectionCase section, bool wrapped)
     {
         var end = HalfFloor + FoundationWidth + GroundAround;
@@ -75,7 +108,12 @@ public sealed record SlabEdge(ConductionField Bare, ConductionCell Cell, (double
         var fillR = section.Fill.Sum(f => f.Resistance.SquareMetreKelvinsPerWatt);
         List<Block> blocks = [new(0, end, 0, top, Soil)];
         var y = GroundAround;
-        foreach (var (thickness, conductivity) in section.Outboard.Select(Plain).Append((foam, foam / fillR)).Concat(section.Inboard.Select(Plain)))
+        foreach (
+            var (thickness, conductivity) in section
+                .Outboard.Select(Plain)
+                .Append((foam, foam / fillR))
+                .Concat(section.Inboard.Select(Plain))
+        )
         {
             blocks.Add(new(0, HalfFloor, y, y + thickness, conductivity));
             y += thickness;
@@ -90,17 +128,28 @@ public sealed record SlabEdge(ConductionField Bare, ConductionCell Cell, (double
         blocks.Add(new(HalfFloor, HalfFloor + FoundationWidth, floor, top, FoundationWidth / fillR));
         var inside = new EdgeAir(1, Films.Inside(section.Films, HeatFlow.Down).SquareMetreKelvinsPerWatt);
         var outside = new EdgeAir(0, Films.Outside(section.Films, HeatFlow.Horizontal, Exposure.Outdoors).SquareMetreKelvinsPerWatt);
-        return (new(end, top, blocks, null, null)
-        {
-            Rooms = [new(0, HalfFloor, floor, top, inside), new(HalfFloor + FoundationWidth, end, grade, top, outside)],
+        return (
+            new(end, top, blocks, null, null)
+            {
+                Rooms = [new(0, HalfFloor, floor, top, inside), new(HalfFloor + FoundationWidth, end, grade, top, outside)],
 
-            // Most of the heat turns within a metre of the edge: the grid is finer there than its lines alone would make it.
-            AcrossAt = [HalfFloor - 1, HalfFloor - 0.4, HalfFloor - 0.15, HalfFloor + FoundationWidth + 0.3, HalfFloor + FoundationWidth + 1],
-            ThroughAt = [foot - 0.4, foot - 2, floor + 0.1],
-        }, floor);
+                // Most of the heat turns within a metre of the edge: the grid is finer there than its lines alone would make it.
+                AcrossAt =
+                [
+                    HalfFloor - 1,
+                    HalfFloor - 0.4,
+                    HalfFloor - 0.15,
+                    HalfFloor + FoundationWidth + 0.3,
+                    HalfFloor + FoundationWidth + 1,
+                ],
+                ThroughAt = [foot - 0.4, foot - 2, floor + 0.1],
+            },
+            floor
+        );
     }
 
-    private static (double Thickness, double Conductivity) Plain(Layer layer) => (layer.Thickness.Metres, layer.Material.Conductivity.WattsPerMetreKelvin);
+    private static (double Thickness, double Conductivity) Plain(Layer layer) =>
+        (layer.Thickness.Metres, layer.Material.Conductivity.WattsPerMetreKelvin);
 
     // The slab's face: the row of volumes under the room, to where the slab ends. The strip of foam beside it lies under the wall's finish.
     private static double LeastAlong(ConductionField field, double floor, double edge)

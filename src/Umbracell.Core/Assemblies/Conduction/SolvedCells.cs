@@ -2,7 +2,8 @@ using System.Collections.Concurrent;
 
 namespace Umbracell.Core.Assemblies.Conduction;
 
-/// <summary>Fields of members' cells, kept by all that decides them: the same wall is asked for again at other air, in other months and when the hand comes back.</summary>
+/// <summary>Fields of members' cells, kept by all that decides them: the same wall is asked for again at other air, in other months and
+/// when the hand comes back.</summary>
 internal static class SolvedCells
 {
     private const int MostKept = 200;
@@ -20,12 +21,25 @@ internal static class SolvedCells
             Kept.Clear();
         }
 
-        return Kept.GetOrAdd(new(NumbersOf(cell, volumes)), _ => ConductionField.Solve(cell, volumes, volumes <= MemberCell.FewVolumes ? MovingResidual : ConductionSystem.UsualResidual));
+        return Kept.GetOrAdd(
+            new(NumbersOf(cell, volumes)),
+            _ => ConductionField.Solve(cell, volumes, volumes <= MemberCell.FewVolumes ? MovingResidual : ConductionSystem.UsualResidual)
+        );
     }
 
     private static double[] NumbersOf(ConductionCell cell, int volumes)
     {
-        List<double> numbers = [volumes, cell.Width, cell.Depth, cell.Blocks.Count, .. Air(cell.Outside), .. Air(cell.Inside), .. Air(cell.LeftSide), .. Air(cell.RightSide)];
+        List<double> numbers =
+        [
+            volumes,
+            cell.Width,
+            cell.Depth,
+            cell.Blocks.Count,
+            .. Air(cell.Outside),
+            .. Air(cell.Inside),
+            .. Air(cell.LeftSide),
+            .. Air(cell.RightSide),
+        ];
         foreach (var b in cell.Blocks)
         {
             numbers.AddRange([b.Left, b.Right, b.Bottom, b.Top, b.Conductivity]);

@@ -10,8 +10,18 @@ internal static class StretchedGrid
 
     public static (double[] X, double[] Y) Of(ConductionCell cell, int volumes)
     {
-        var across = Lines(cell.Blocks.SelectMany(b => new[] { b.Left, b.Right }).Concat(cell.Rooms.SelectMany(r => new[] { r.Left, r.Right })).Concat(cell.AcrossAt), cell.Width);
-        var through = Lines(cell.Blocks.SelectMany(b => new[] { b.Bottom, b.Top }).Concat(cell.Rooms.SelectMany(r => new[] { r.Bottom, r.Top })).Concat(cell.ThroughAt), cell.Depth);
+        var across = Lines(
+            cell.Blocks.SelectMany(b => new[] { b.Left, b.Right })
+                .Concat(cell.Rooms.SelectMany(r => new[] { r.Left, r.Right }))
+                .Concat(cell.AcrossAt),
+            cell.Width
+        );
+        var through = Lines(
+            cell.Blocks.SelectMany(b => new[] { b.Bottom, b.Top })
+                .Concat(cell.Rooms.SelectMany(r => new[] { r.Bottom, r.Top }))
+                .Concat(cell.ThroughAt),
+            cell.Depth
+        );
 
         // As many volumes in an interval as the count allows, fewer in one direction where the other has many lines of its own.
         var least = 2;

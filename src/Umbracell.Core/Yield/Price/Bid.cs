@@ -50,7 +50,16 @@ public sealed record BidHeat(double KilowattHours, Working Working);
 /// <param name="Shaved">Whether it is shaved flush.</param>
 /// <param name="Waits">Least waits between its lifts, and between one foam and the next.</param>
 /// <param name="Heat">Heat it needs; null where none.</param>
-public sealed record BidSurface(string Name, Area Treated, AccessKind Access, IReadOnlyList<BidFoam> Foams, IReadOnlyList<BidBought> Bought, bool Shaved, TimeSpan Waits, BidHeat? Heat = null)
+public sealed record BidSurface(
+    string Name,
+    Area Treated,
+    AccessKind Access,
+    IReadOnlyList<BidFoam> Foams,
+    IReadOnlyList<BidBought> Bought,
+    bool Shaved,
+    TimeSpan Waits,
+    BidHeat? Heat = null
+)
 {
     /// <summary>Whether it is sprayed from hand kits alone, and needs no rig.</summary>
     public bool ByKit => Foams.Count > 0 && Foams.All(f => f.Sheet.IsKit);
@@ -65,7 +74,9 @@ public sealed record BidSurface(string Name, Area Treated, AccessKind Access, IR
 public sealed record BidTrade(string Key, double PerSquareMetre);
 
 /// <summary>A line of a bid.</summary>
-/// <param name="Key">What it is: <c>foam:</c> or <c>bought:</c> with an id, <c>tearOff</c>, <c>newCovering</c>, <c>crew</c>, <c>kitWork</c>, <c>rig</c>, <c>travel</c>, <c>consumables</c>, <c>disposal</c>, <c>scaffold</c>, <c>heat</c>, <c>overhead</c>, <c>profit</c>, <c>tax</c>.</param>
+/// <param name="Key">What it is: <c>foam:</c> or <c>bought:</c> with an id, <c>tearOff</c>, <c>newCovering</c>, <c>crew</c>,
+/// <c>kitWork</c>, <c>rig</c>, <c>travel</c>, <c>consumables</c>, <c>disposal</c>, <c>scaffold</c>, <c>heat</c>, <c>overhead</c>,
+/// <c>profit</c>, <c>tax</c>.</param>
 /// <param name="Quantity">How much of it.</param>
 /// <param name="Amount">Money.</param>
 /// <param name="Working">How it came about.</param>
@@ -83,7 +94,19 @@ public sealed record BidLine(string Key, Figure Quantity, double Amount, Working
 /// <param name="Missing">Sheets and materials the firm has no price for; their lines are left out, so the price is short by them.</param>
 /// <param name="Unentered">Rates that stand at nothing.</param>
 /// <param name="Free">Sheets and materials whose price is zero: taken as given, and said.</param>
-public sealed record Bid(IReadOnlyList<BidLine> Lines, double Cost, double Net, double Price, double CrewHours, int Days, Area Treated, FoamVolume Foam, IReadOnlyList<string> Missing, IReadOnlyList<string> Unentered, IReadOnlyList<string> Free)
+public sealed record Bid(
+    IReadOnlyList<BidLine> Lines,
+    double Cost,
+    double Net,
+    double Price,
+    double CrewHours,
+    int Days,
+    Area Treated,
+    FoamVolume Foam,
+    IReadOnlyList<string> Missing,
+    IReadOnlyList<string> Unentered,
+    IReadOnlyList<string> Free
+)
 {
     /// <summary>Price before tax for a square metre treated; nothing without area.</summary>
     public double PerSquareMetre => Treated.SquareMetres > 0 ? Net / Treated.SquareMetres : 0;

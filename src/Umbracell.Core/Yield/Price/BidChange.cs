@@ -17,12 +17,26 @@ public sealed record BidChange(string Key, double? QuantityBefore, double? Quant
     /// <summary>The lines that differ, the greatest difference first. Their differences add up to that of the prices with tax.</summary>
     /// <param name="before">Lines before: key, quantity, money.</param>
     /// <param name="after">Lines after.</param>
-    public static IReadOnlyList<BidChange> Between(IReadOnlyList<(string Key, double Quantity, double Amount)> before, IReadOnlyList<(string Key, double Quantity, double Amount)> after)
+    public static IReadOnlyList<BidChange> Between(
+        IReadOnlyList<(string Key, double Quantity, double Amount)> before,
+        IReadOnlyList<(string Key, double Quantity, double Amount)> after
+    )
     {
         var (old, now) = (before.ToDictionary(l => l.Key), after.ToDictionary(l => l.Key));
-        return [.. old.Keys.Union(now.Keys)
-            .Select(key => new BidChange(key, old.TryGetValue(key, out var o) ? o.Quantity : null, now.TryGetValue(key, out var n) ? n.Quantity : null, o.Amount, n.Amount))
-            .Where(change => Math.Abs(change.Difference) >= Cent)
-            .OrderByDescending(change => Math.Abs(change.Difference)).ThenBy(change => change.Key, StringComparer.Ordinal)];
+        return
+        [
+            .. old
+                .Keys.Union(now.Keys)
+                .Select(key => new BidChange(
+                    key,
+                    old.TryGetValue(key, out var o) ? o.Quantity : null,
+                    now.TryGetValue(key, out var n) ? n.Quantity : null,
+                    o.Amount,
+                    n.Amount
+                ))
+                .Where(change => Math.Abs(change.Difference) >= Cent)
+                .OrderByDescending(change => Math.Abs(change.Difference))
+                .ThenBy(change => change.Key, StringComparer.Ordinal),
+        ];
     }
 }

@@ -21,10 +21,24 @@ internal sealed class BidSums(IReadOnlyList<BidSurface> surfaces, Rates rates)
         var byKit = BidHours.OfKits([.. surfaces.Where(s => s.ByKit)], rates);
         var days = WholeDays(rigged, byKit);
         var (rigHours, kitHours) = (rigged.Result.Si / 3600, byKit.Result.Si / 3600);
-        Line("crew", rigged.Result, rigHours * rates.CrewHour, "c = h · p", [new("h", "crewHours", rigged.Result, rigged), Money("p", "crewHour", rates.CrewHour)], "The firm's paces and rate");
+        Line(
+            "crew",
+            rigged.Result,
+            rigHours * rates.CrewHour,
+            "c = h · p",
+            [new("h", "crewHours", rigged.Result, rigged), Money("p", "crewHour", rates.CrewHour)],
+            "The firm's paces and rate"
+        );
         if (kitHours > 0)
         {
-            Line("kitWork", byKit.Result, kitHours * rates.KitHour, "c = h · p", [new("h", "kitHours", byKit.Result, byKit), Money("p", "kitHour", rates.KitHour)], "The firm's paces and rate");
+            Line(
+                "kitWork",
+                byKit.Result,
+                kitHours * rates.KitHour,
+                "c = h · p",
+                [new("h", "kitHours", byKit.Result, byKit), Money("p", "kitHour", rates.KitHour)],
+                "The firm's paces and rate"
+            );
         }
 
         var rigDays = WholeDays(rigged);
@@ -48,9 +62,13 @@ internal sealed class BidSums(IReadOnlyList<BidSurface> surfaces, Rates rates)
         return new(
             "bidDays",
             "d = (" + string.Join(" + ", worked.Select((_, i) => "h" + (i + 1))) + ") / h_day, rounded up",
-            [.. worked.Select((h, i) => new WorkingTerm("h" + (i + 1), h.Name, h.Result, h)), new("h_day", "crewDayHours", Figure.Number(rates.CrewDayHours))],
+            [
+                .. worked.Select((h, i) => new WorkingTerm("h" + (i + 1), h.Name, h.Result, h)),
+                new("h_day", "crewDayHours", Figure.Number(rates.CrewDayHours)),
+            ],
             Figure.Count(days),
-            "Whole days on site");
+            "Whole days on site"
+        );
     }
 
     private void Trades()
@@ -59,7 +77,14 @@ internal sealed class BidSums(IReadOnlyList<BidSurface> surfaces, Rates rates)
         {
             var area = group.Aggregate(new Area(0), (sum, t) => sum + t.Treated);
             var price = group.First().PerSquareMetre;
-            Line(group.Key, area.ToFigure(), area.SquareMetres * price, "c = A · p", [new("A", "coveredArea", area.ToFigure()), new("p", group.Key, new(price, Dimension.MoneyPerArea))], "The firm's rates");
+            Line(
+                group.Key,
+                area.ToFigure(),
+                area.SquareMetres * price,
+                "c = A · p",
+                [new("A", "coveredArea", area.ToFigure()), new("p", group.Key, new(price, Dimension.MoneyPerArea))],
+                "The firm's rates"
+            );
         }
     }
 
@@ -79,14 +104,34 @@ internal sealed class BidSums(IReadOnlyList<BidSurface> surfaces, Rates rates)
 
             NoteFree(group.Key, price);
 
-            var summed = new Working("bidSets", "n = " + string.Join(" + ", group.Select((_, i) => "n" + (i + 1))) + (kit ? ", rounded up" : ""), [.. group.Select((f, i) => new WorkingTerm("n" + (i + 1), "medianSets", new(f.Sets, Dimension.Sets), f.SetsWorking))], new(sets, Dimension.Sets), kit ? "Whole kits: an opened one is used up or thrown away" : "Sets that suffice as often as not; what is loaded above them comes back");
-            Line("foam:" + group.Key, new(sets, Dimension.Sets), sets * price, "c = n · p", [new("n", "medianSets", new(sets, Dimension.Sets), summed), Money("p", "setPrice", price)], group.First().Sheet.Name);
+            var summed = new Working(
+                "bidSets",
+                "n = " + string.Join(" + ", group.Select((_, i) => "n" + (i + 1))) + (kit ? ", rounded up" : ""),
+                [.. group.Select((f, i) => new WorkingTerm("n" + (i + 1), "medianSets", new(f.Sets, Dimension.Sets), f.SetsWorking))],
+                new(sets, Dimension.Sets),
+                kit
+                    ? "Whole kits: an opened one is used up or thrown away"
+                    : "Sets that suffice as often as not; what is loaded above them comes back"
+            );
+            Line(
+                "foam:" + group.Key,
+                new(sets, Dimension.Sets),
+                sets * price,
+                "c = n · p",
+                [new("n", "medianSets", new(sets, Dimension.Sets), summed), Money("p", "setPrice", price)],
+                group.First().Sheet.Name
+            );
         }
     }
 
     private void Bought()
     {
-        foreach (var group in surfaces.SelectMany(s => s.Bought).GroupBy(b => (b.Id, Thickness: b.BoardThickness?.Metres)).OrderBy(g => g.Key.Id, StringComparer.Ordinal))
+        foreach (
+            var group in surfaces
+                .SelectMany(s => s.Bought)
+                .GroupBy(b => (b.Id, Thickness: b.BoardThickness?.Metres))
+                .OrderBy(g => g.Key.Id, StringComparer.Ordinal)
+        )
         {
             var area = group.Aggregate(new Area(0), (sum, b) => sum + b.Covered);
             if (rates.PriceOf(group.Key.Id, group.First().BoardThickness) is not { } price)
@@ -97,7 +142,14 @@ internal sealed class BidSums(IReadOnlyList<BidSurface> surfaces, Rates rates)
 
             NoteFree(group.Key.Id, price);
 
-            Line("bought:" + group.Key.Id + (group.Key.Thickness is { } metres ? FormattableString.Invariant($":{metres * 1000:0.#}") : ""), area.ToFigure(), area.SquareMetres * price, "c = A · p", [new("A", "coveredArea", area.ToFigure()), new("p", "materialPrice", new(price, Dimension.MoneyPerArea))], "The firm's prices");
+            Line(
+                "bought:" + group.Key.Id + (group.Key.Thickness is { } metres ? FormattableString.Invariant($":{metres * 1000:0.#}") : ""),
+                area.ToFigure(),
+                area.SquareMetres * price,
+                "c = A · p",
+                [new("A", "coveredArea", area.ToFigure()), new("p", "materialPrice", new(price, Dimension.MoneyPerArea))],
+                "The firm's prices"
+            );
         }
     }
 
@@ -118,7 +170,17 @@ internal sealed class BidSums(IReadOnlyList<BidSurface> surfaces, Rates rates)
         }
 
         var heat = heated.Sum(h => h.KilowattHours);
-        Line("heat", new(heat * 3.6e6, Dimension.Heat), heat * rates.HeatKilowattHour, "c = Q · p", [new("Q", "heat", new(heat * 3.6e6, Dimension.Heat), heated[0].Working), Money("p", "heatKilowattHour", rates.HeatKilowattHour)], "Heat for surfaces colder than the sheet allows");
+        Line(
+            "heat",
+            new(heat * 3.6e6, Dimension.Heat),
+            heat * rates.HeatKilowattHour,
+            "c = Q · p",
+            [
+                new("Q", "heat", new(heat * 3.6e6, Dimension.Heat), heated[0].Working),
+                Money("p", "heatKilowattHour", rates.HeatKilowattHour),
+            ],
+            "Heat for surfaces colder than the sheet allows"
+        );
     }
 
     // Overhead on the cost, profit as margin or markup, tax on the price.
@@ -128,17 +190,37 @@ internal sealed class BidSums(IReadOnlyList<BidSurface> surfaces, Rates rates)
         var overhead = Cents.Of(cost * rates.OverheadPercent / 100);
         Share("overhead", rates.OverheadPercent, overhead, "o = c · q", ("c", "bidCost", cost));
         var own = Cents.Of(cost + overhead);
-        var profit = Cents.Of(rates.ProfitIsMarkup ? own * rates.ProfitPercent / 100 : own * rates.ProfitPercent / (100 - rates.ProfitPercent));
+        var profit = Cents.Of(
+            rates.ProfitIsMarkup ? own * rates.ProfitPercent / 100 : own * rates.ProfitPercent / (100 - rates.ProfitPercent)
+        );
         Share("profit", rates.ProfitPercent, profit, rates.ProfitIsMarkup ? "w = c · q" : "w = c · q / (1 − q)", ("c", "ownCost", own));
         var net = Cents.Of(own + profit);
         var tax = Cents.Of(net * rates.TaxPercent / 100);
         Share("tax", rates.TaxPercent, tax, "x = P · q", ("P", "netPrice", net));
-        return new(_lines, cost, net, Cents.Of(net + tax), hours, days, surfaces.Aggregate(new Area(0), (sum, s) => sum + s.Treated), surfaces.SelectMany(s => s.Foams).Aggregate(default(FoamVolume), (sum, f) => sum + f.Volume), _missing, [.. Unentered()], _free);
+        return new(
+            _lines,
+            cost,
+            net,
+            Cents.Of(net + tax),
+            hours,
+            days,
+            surfaces.Aggregate(new Area(0), (sum, s) => sum + s.Treated),
+            surfaces.SelectMany(s => s.Foams).Aggregate(default(FoamVolume), (sum, f) => sum + f.Volume),
+            _missing,
+            [.. Unentered()],
+            _free
+        );
     }
 
     private IEnumerable<string> Unentered()
     {
-        (string Name, double Value)[] all = [("crewHour", rates.CrewHour), ("rigDay", rates.RigDay), ("overhead", rates.OverheadPercent), ("profit", rates.ProfitPercent)];
+        (string Name, double Value)[] all =
+        [
+            ("crewHour", rates.CrewHour),
+            ("rigDay", rates.RigDay),
+            ("overhead", rates.OverheadPercent),
+            ("profit", rates.ProfitPercent),
+        ];
         return all.Where(one => one.Value <= 0).Select(one => one.Name);
     }
 
@@ -146,7 +228,14 @@ internal sealed class BidSums(IReadOnlyList<BidSurface> surfaces, Rates rates)
     {
         if (price > 0 && count > 0)
         {
-            Line(key, quantity, count * price, "c = n · p", [new("n", key + "Count", quantity, from), Money("p", key + "Price", price)], "The firm's rates");
+            Line(
+                key,
+                quantity,
+                count * price,
+                "c = n · p",
+                [new("n", key + "Count", quantity, from), Money("p", key + "Price", price)],
+                "The firm's rates"
+            );
         }
     }
 
@@ -154,7 +243,14 @@ internal sealed class BidSums(IReadOnlyList<BidSurface> surfaces, Rates rates)
     {
         if (amount > 0)
         {
-            Line(key, Figure.Percent(percent), amount, formula, [Money(of.Symbol, of.Name, of.Value), new("q", key + "Share", Figure.Percent(percent))], "The firm's rates");
+            Line(
+                key,
+                Figure.Percent(percent),
+                amount,
+                formula,
+                [Money(of.Symbol, of.Name, of.Value), new("q", key + "Share", Figure.Percent(percent))],
+                "The firm's rates"
+            );
         }
     }
 

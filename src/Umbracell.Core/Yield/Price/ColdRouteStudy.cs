@@ -15,25 +15,38 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
     // A surface is warmed past the edge of the window, so that the gate reads Clear.
     private static readonly TemperatureDifference Comfort = new(3);
 
-    private static readonly TemperatureDifference DewDistance = new(3), ClearOfDew = new(5);
+    private static readonly TemperatureDifference DewDistance = new(3),
+        ClearOfDew = new(5);
 
     // Later lifts lie on foam that is still warm from its own reaction.
     private static readonly Temperature WarmFoam = new(21);
 
-    private static readonly TimeSpan Changeover = TimeSpan.FromMinutes(45), Cure = TimeSpan.FromHours(1);
+    private static readonly TimeSpan Changeover = TimeSpan.FromMinutes(45),
+        Cure = TimeSpan.FromHours(1);
 
-    private const double AirHeatCapacity = 1006, FloorHeight = 3, LeastShare = 0.05;
+    private const double AirHeatCapacity = 1006,
+        FloorHeight = 3,
+        LeastShare = 0.05;
 
-    public ColdRoute? Of(ColdRouteKind kind) => kind switch
-    {
-        ColdRouteKind.Straight => Sprayed(kind, [(c.Standard, c.Thickness, c.Substrate)], [.. Window(c.Standard, c.Substrate, c.Air), .. Damp(c.Standard, c.Substrate, AirAsItIs())]),
-        ColdRouteKind.Heat => Heated(),
-        ColdRouteKind.ColdGrade => c.ColdGrade is { } cold
-            ? Sprayed(kind, [(cold, c.Thickness, c.Substrate)], [.. Window(cold, c.Substrate, c.Air), .. Damp(cold, c.Substrate, AirAsItIs())])
-            : null,
-        ColdRouteKind.ColdThenStandard => c.ColdGrade is { } first ? Changed(first) : null,
-        _ => Flashed(),
-    };
+    public ColdRoute? Of(ColdRouteKind kind) =>
+        kind switch
+        {
+            ColdRouteKind.Straight => Sprayed(
+                kind,
+                [(c.Standard, c.Thickness, c.Substrate)],
+                [.. Window(c.Standard, c.Substrate, c.Air), .. Damp(c.Standard, c.Substrate, AirAsItIs())]
+            ),
+            ColdRouteKind.Heat => Heated(),
+            ColdRouteKind.ColdGrade => c.ColdGrade is { } cold
+                ? Sprayed(
+                    kind,
+                    [(cold, c.Thickness, c.Substrate)],
+                    [.. Window(cold, c.Substrate, c.Air), .. Damp(cold, c.Substrate, AirAsItIs())]
+                )
+                : null,
+            ColdRouteKind.ColdThenStandard => c.ColdGrade is { } first ? Changed(first) : null,
+            _ => Flashed(),
+        };
 
     private ColdRoute Heated()
     {
@@ -45,31 +58,43 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
 
         if (c.Substrate >= warm && IsDry(c.Substrate, AirAsItIs()))
         {
-            return Sprayed(ColdRouteKind.Heat, [(c.Standard, c.Thickness, c.Substrate)], [Say("warmEnough", Verdict.Clear, c.Substrate.ToFigure(), warm.ToFigure())]);
+            return Sprayed(
+                ColdRouteKind.Heat,
+                [(c.Standard, c.Thickness, c.Substrate)],
+                [Say("warmEnough", Verdict.Clear, c.Substrate.ToFigure(), warm.ToFigure())]
+            );
         }
 
         var hottest = Math.Min(60, c.Standard.Air.Greatest.Celsius);
         var least = Math.Max(RoomFor(space, warm), space.Outdoor.Celsius);
         if (least > hottest)
         {
-            return Sprayed(ColdRouteKind.Heat, [(c.Standard, c.Thickness, warm)], [Say("tooHot", Verdict.Hold, new Temperature(least).ToFigure(), c.Standard.Air.Greatest.ToFigure())]);
+            return Sprayed(
+                ColdRouteKind.Heat,
+                [(c.Standard, c.Thickness, warm)],
+                [Say("tooHot", Verdict.Hold, new Temperature(least).ToFigure(), c.Standard.Air.Greatest.ToFigure())]
+            );
         }
 
         return Coolest(space, least, hottest) is { } room ? Warmed(space, room) : NeverDry(space, new(hottest));
     }
 
     // The face between outdoor and room air, by what the assembly lets through; and the room that gives a face.
-    private Temperature FaceIn(HeatedSpace space, Temperature room) => new(space.Outdoor.Celsius + Math.Max(c.FaceShare, LeastShare) * (room.Celsius - space.Outdoor.Celsius));
+    private Temperature FaceIn(HeatedSpace space, Temperature room) =>
+        new(space.Outdoor.Celsius + Math.Max(c.FaceShare, LeastShare) * (room.Celsius - space.Outdoor.Celsius));
 
-    private double RoomFor(HeatedSpace space, Temperature face) => space.Outdoor.Celsius + (face.Celsius - space.Outdoor.Celsius) / Math.Max(c.FaceShare, LeastShare);
+    private double RoomFor(HeatedSpace space, Temperature face) =>
+        space.Outdoor.Celsius + (face.Celsius - space.Outdoor.Celsius) / Math.Max(c.FaceShare, LeastShare);
 
     // Far enough from the dew point that the gate reads Clear, in air the sheet allows.
-    private bool IsDry(Temperature face, (Temperature Dew, double Humidity) air) => (face - air.Dew).Kelvins >= ClearOfDew.Kelvins && air.Humidity <= c.Standard.GreatestHumidityPercent;
+    private bool IsDry(Temperature face, (Temperature Dew, double Humidity) air) =>
+        (face - air.Dew).Kelvins >= ClearOfDew.Kelvins && air.Humidity <= c.Standard.GreatestHumidityPercent;
 
     private bool IsDryIn(HeatedSpace space, double room) =>
         SpaceHeating.To(space, new(room), c.Heater) is var air && IsDry(FaceIn(space, new(room)), (air.DewPoint, air.Humidity));
 
-    // Heat and moisture together: a flame's own water raises the dew point with every kelvin, so the coolest room that is dry is looked for step by step, then halved down to.
+    // Heat and moisture together: a flame's own water raises the dew point with every kelvin, so the coolest room that is dry is looked
+    // for step by step, then halved down to.
     private Temperature? Coolest(HeatedSpace space, double least, double hottest)
     {
         const double Step = 0.25;
@@ -97,13 +122,22 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
     {
         var air = SpaceHeating.To(space, room, c.Heater);
         var face = FaceIn(space, room);
-        return Sprayed(ColdRouteKind.Heat, [(c.Standard, c.Thickness, face)], [Say("neverDry", Verdict.Hold, (face - air.DewPoint).ToFigure(), ClearOfDew.ToFigure()), .. HeaterKindFinding()]);
+        return Sprayed(
+            ColdRouteKind.Heat,
+            [(c.Standard, c.Thickness, face)],
+            [Say("neverDry", Verdict.Hold, (face - air.DewPoint).ToFigure(), ClearOfDew.ToFigure()), .. HeaterKindFinding()]
+        );
     }
 
     private ColdRoute Warmed(HeatedSpace space, Temperature room)
     {
         var (air, face, has) = (SpaceHeating.To(space, room, c.Heater), FaceIn(space, room), c.Rates.HeaterKilowatts * 1000);
-        List<Finding> findings = [Say("heated", Verdict.Clear, room.ToFigure(), face.ToFigure()), .. HeaterKindFinding(), .. SizeFindings(air, has)];
+        List<Finding> findings =
+        [
+            Say("heated", Verdict.Clear, room.ToFigure(), face.ToFigure()),
+            .. HeaterKindFinding(),
+            .. SizeFindings(air, has),
+        ];
         var power = has > air.Power ? has : 1.5 * air.Power;
         var warming = Preheat(space, room, power);
         var preheat = TimeSpan.FromSeconds(warming.Result.Si);
@@ -111,20 +145,30 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
         var working = TimeSpan.FromHours(route.Bid.CrewHours) + Cure;
         var heat = (power * preheat.TotalHours + air.Power * working.TotalHours) / 1000;
         var bid = Priced(route.Foams, new(heat, Heat(power, warming, air, working, heat)));
-        return route with { Bid = bid, Preheat = preheat, PreheatWorking = warming, Heating = air, KilowattHours = heat, Finish = route.Finish + preheat };
+        return route with
+        {
+            Bid = bid,
+            Preheat = preheat,
+            PreheatWorking = warming,
+            Heating = air,
+            KilowattHours = heat,
+            Finish = route.Finish + preheat,
+        };
     }
 
-    private static Working Heat(double power, Working preheat, SpaceHeating air, TimeSpan working, double kilowattHours) => new(
-        "routeHeat",
-        "Q = P_heater · t_preheat + P · t_work",
-        [
-            new("P_heater", "heaterHas", new(power, Dimension.Power)),
-            new("t_preheat", "preheat", preheat.Result, preheat),
-            new("P", "heaterPower", new(air.Power, Dimension.Power), air.Working),
-            new("t_work", "heatedHours", Figure.Duration(working)),
-        ],
-        new(kilowattHours * 3.6e6, Dimension.Heat),
-        "Full power until building and surface are warm, then what holds the room while it is sprayed and for an hour of cure");
+    private static Working Heat(double power, Working preheat, SpaceHeating air, TimeSpan working, double kilowattHours) =>
+        new(
+            "routeHeat",
+            "Q = P_heater · t_preheat + P · t_work",
+            [
+                new("P_heater", "heaterHas", new(power, Dimension.Power)),
+                new("t_preheat", "preheat", preheat.Result, preheat),
+                new("P", "heaterPower", new(air.Power, Dimension.Power), air.Working),
+                new("t_work", "heatedHours", Figure.Duration(working)),
+            ],
+            new(kilowattHours * 3.6e6, Dimension.Heat),
+            "Full power until building and surface are warm, then what holds the room while it is sprayed and for an hour of cure"
+        );
 
     private ColdRoute Changed(ProductSheet first)
     {
@@ -133,15 +177,23 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
         var rest = c.Thickness - lift;
         if (rest < c.Standard.LeastLift)
         {
-            return Sprayed(ColdRouteKind.ColdThenStandard, [(first, c.Thickness, c.Substrate)], [Say("tooThinForTwo", Verdict.Hold, c.Thickness.ToThickness(), (first.LeastLift + c.Standard.LeastLift).ToThickness())]);
+            return Sprayed(
+                ColdRouteKind.ColdThenStandard,
+                [(first, c.Thickness, c.Substrate)],
+                [Say("tooThinForTwo", Verdict.Hold, c.Thickness.ToThickness(), (first.LeastLift + c.Standard.LeastLift).ToThickness())]
+            );
         }
 
-        var route = Sprayed(ColdRouteKind.ColdThenStandard, [(first, lift, c.Substrate), (c.Standard, rest, Within(c.Standard, WarmFoam))], [
-            .. Window(first, c.Substrate, c.Air),
-            .. AirWindow(c.Standard, c.Air),
-            .. Damp(first, c.Substrate, AirAsItIs()),
-            new("coldRoute", "readFace", Verdict.Care, Basis.Practice, Source) { Measured = WarmFoam.ToFigure() },
-        ]);
+        var route = Sprayed(
+            ColdRouteKind.ColdThenStandard,
+            [(first, lift, c.Substrate), (c.Standard, rest, Within(c.Standard, WarmFoam))],
+            [
+                .. Window(first, c.Substrate, c.Air),
+                .. AirWindow(c.Standard, c.Air),
+                .. Damp(first, c.Substrate, AirAsItIs()),
+                new("coldRoute", "readFace", Verdict.Care, Basis.Practice, Source) { Measured = WarmFoam.ToFigure() },
+            ]
+        );
         return route with { Finish = route.Finish + Changeover };
     }
 
@@ -161,25 +213,47 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
 
         var rest = c.Thickness - flash;
         return rest < c.Standard.LeastLift
-            ? Sprayed(ColdRouteKind.FlashCoat, [(c.Standard, c.Thickness, c.Substrate)], [.. findings, Say("tooThinForTwo", Verdict.Hold, c.Thickness.ToThickness(), (flash + c.Standard.LeastLift).ToThickness())])
+            ? Sprayed(
+                ColdRouteKind.FlashCoat,
+                [(c.Standard, c.Thickness, c.Substrate)],
+                [.. findings, Say("tooThinForTwo", Verdict.Hold, c.Thickness.ToThickness(), (flash + c.Standard.LeastLift).ToThickness())]
+            )
             : Sprayed(ColdRouteKind.FlashCoat, [(c.Standard, flash, c.Substrate), (c.Standard, rest, c.Substrate)], findings);
     }
 
-    private ColdRoute Sprayed(ColdRouteKind kind, IReadOnlyList<(ProductSheet Sheet, Length Thickness, Temperature Substrate)> parts, IReadOnlyList<Finding> findings)
+    private ColdRoute Sprayed(
+        ColdRouteKind kind,
+        IReadOnlyList<(ProductSheet Sheet, Length Thickness, Temperature Substrate)> parts,
+        IReadOnlyList<Finding> findings
+    )
     {
         // What a crew puts on above the specification goes with the whole, shared by depth.
         var demand = c.Demand;
-        var foams = parts.Select(part =>
-        {
-            var lift = part.Thickness > part.Sheet.GreatestLift ? LiftPlan.For(part.Sheet, part.Thickness).Lifts[0] : part.Thickness;
-            var conditions = new YieldConditions(Within(part.Sheet, part.Substrate), Drums(part.Sheet), lift, c.WindAtOpenFace);
-            var yield = SetYield.For(part.Sheet, conditions, c.CrewFactor);
-            var volume = demand.Volume * (part.Thickness / c.Thickness);
-            var sets = volume / yield.Expected;
-            return new BidFoam(part.Sheet, volume, sets, SpraySets.MedianWorking(volume, yield, demand.Working)) { MeanDepthSd = SetsSpread.DefaultFor(demand).MeanDepth };
-        }).ToList();
+        var foams = parts
+            .Select(part =>
+            {
+                var lift = part.Thickness > part.Sheet.GreatestLift ? LiftPlan.For(part.Sheet, part.Thickness).Lifts[0] : part.Thickness;
+                var conditions = new YieldConditions(Within(part.Sheet, part.Substrate), Drums(part.Sheet), lift, c.WindAtOpenFace);
+                var yield = SetYield.For(part.Sheet, conditions, c.CrewFactor);
+                var volume = demand.Volume * (part.Thickness / c.Thickness);
+                var sets = volume / yield.Expected;
+                return new BidFoam(part.Sheet, volume, sets, SpraySets.MedianWorking(volume, yield, demand.Working))
+                {
+                    MeanDepthSd = SetsSpread.DefaultFor(demand).MeanDepth,
+                };
+            })
+            .ToList();
         var bid = Priced(foams, null);
-        return new(kind, foams, bid, TimeSpan.Zero, null, 0, TimeSpan.FromHours(bid.CrewHours), [.. findings.OrderByDescending(f => f.Verdict)]);
+        return new(
+            kind,
+            foams,
+            bid,
+            TimeSpan.Zero,
+            null,
+            0,
+            TimeSpan.FromHours(bid.CrewHours),
+            [.. findings.OrderByDescending(f => f.Verdict)]
+        );
     }
 
     private Bid Priced(IReadOnlyList<BidFoam> foams, BidHeat? heat)
@@ -190,11 +264,20 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
     }
 
     // Past the ends of a curve nothing may be sprayed: the yield is then told for the end, and the window holds the route.
-    private static Temperature Within(ProductSheet sheet, Temperature substrate) => new(Math.Clamp(substrate.Celsius, sheet.YieldBySubstrate.First, sheet.YieldBySubstrate.Last));
+    private static Temperature Within(ProductSheet sheet, Temperature substrate) =>
+        new(Math.Clamp(substrate.Celsius, sheet.YieldBySubstrate.First, sheet.YieldBySubstrate.Last));
 
-    private Temperature Drums(ProductSheet sheet) => new(Math.Clamp(c.Drums?.Celsius ?? (sheet.Drums.Least.Celsius + sheet.Drums.Greatest.Celsius) / 2, sheet.YieldByDrum.First, sheet.YieldByDrum.Last));
+    private Temperature Drums(ProductSheet sheet) =>
+        new(
+            Math.Clamp(
+                c.Drums?.Celsius ?? (sheet.Drums.Least.Celsius + sheet.Drums.Greatest.Celsius) / 2,
+                sheet.YieldByDrum.First,
+                sheet.YieldByDrum.Last
+            )
+        );
 
-    private (Temperature Dew, double Humidity) AirAsItIs() => (MoistAir.Of(c.Air, c.AirHumidity, StandardAtmosphere.PressureAt(Length.Zero)).DewPoint, c.AirHumidity.Percent);
+    private (Temperature Dew, double Humidity) AirAsItIs() =>
+        (MoistAir.Of(c.Air, c.AirHumidity, StandardAtmosphere.PressureAt(Length.Zero)).DewPoint, c.AirHumidity.Percent);
 
     private Working Preheat(HeatedSpace space, Temperature wanted, double power)
     {
@@ -217,21 +300,24 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
                 new("T", "indoorTemperature", wanted.ToFigure()),
             ],
             Figure.Duration(TimeSpan.FromSeconds(seconds)),
-            "Building, surface and air warmed as one");
+            "Building, surface and air warmed as one"
+        );
     }
 
-    private Working Capacity(double floor, double air, double all) => new(
-        "roomCapacity",
-        "C = A · c_face + A_floor · c_building + C_air",
-        [
-            new("A", "treatedArea", c.Treated.ToFigure()),
-            new("c_face", "faceCapacity", Figure.Number(c.FaceCapacity / 1000)),
-            new("A_floor", "heatedFloor", new Area(floor).ToFigure()),
-            new("c_building", "buildingCapacity", Figure.Number(c.BuildingCapacity / 1000)),
-            new("C_air", "airCapacity", Figure.Number(air / 1000)),
-        ],
-        Figure.Number(all / 1000),
-        "kJ/K, by the square metre kJ/(m²·K); building by its floor, volume over 3 m (ISO 52016-1 table B.14)");
+    private Working Capacity(double floor, double air, double all) =>
+        new(
+            "roomCapacity",
+            "C = A · c_face + A_floor · c_building + C_air",
+            [
+                new("A", "treatedArea", c.Treated.ToFigure()),
+                new("c_face", "faceCapacity", Figure.Number(c.FaceCapacity / 1000)),
+                new("A_floor", "heatedFloor", new Area(floor).ToFigure()),
+                new("c_building", "buildingCapacity", Figure.Number(c.BuildingCapacity / 1000)),
+                new("C_air", "airCapacity", Figure.Number(air / 1000)),
+            ],
+            Figure.Number(all / 1000),
+            "kJ/K, by the square metre kJ/(m²·K); building by its floor, volume over 3 m (ISO 52016-1 table B.14)"
+        );
 
     private IEnumerable<Finding> SizeFindings(SpaceHeating air, double has)
     {
@@ -254,7 +340,13 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
     {
         if (c.Heater is not (HeaterKind.Electric or HeaterKind.Indirect))
         {
-            yield return new("coldRoute", "flame", Verdict.Hold, Basis.Practice, "Gate rule G12: a flame into the room brings water, carbon monoxide and fire");
+            yield return new(
+                "coldRoute",
+                "flame",
+                Verdict.Hold,
+                Basis.Practice,
+                "Gate rule G12: a flame into the room brings water, carbon monoxide and fire"
+            );
         }
     }
 
@@ -262,7 +354,17 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
     {
         var margin = sheet.Substrate.Margin(substrate);
         var edge = substrate > sheet.Substrate.Greatest ? sheet.Substrate.Greatest : sheet.Substrate.Least;
-        yield return new("coldRoute", margin.Kelvins < 0 ? "outsideWindow" : margin.Kelvins < Comfort.Kelvins ? "nearWindow" : "inWindow", margin.Kelvins < 0 ? Verdict.Hold : margin.Kelvins < Comfort.Kelvins ? Verdict.Care : Verdict.Clear, Basis.ProductSheet, $"{sheet.Name}, {sheet.Edition}: substrate")
+        yield return new(
+            "coldRoute",
+            margin.Kelvins < 0 ? "outsideWindow"
+                : margin.Kelvins < Comfort.Kelvins ? "nearWindow"
+                : "inWindow",
+            margin.Kelvins < 0 ? Verdict.Hold
+                : margin.Kelvins < Comfort.Kelvins ? Verdict.Care
+                : Verdict.Clear,
+            Basis.ProductSheet,
+            $"{sheet.Name}, {sheet.Edition}: substrate"
+        )
         {
             Measured = substrate.ToFigure(),
             Limit = edge.ToFigure(),
@@ -278,27 +380,47 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
     {
         if (!sheet.Air.Holds(air))
         {
-            yield return new("coldRoute", "airOutside", Verdict.Hold, Basis.ProductSheet, $"{sheet.Name}, {sheet.Edition}: air") { Measured = air.ToFigure(), Limit = (air < sheet.Air.Least ? sheet.Air.Least : sheet.Air.Greatest).ToFigure() };
+            yield return new("coldRoute", "airOutside", Verdict.Hold, Basis.ProductSheet, $"{sheet.Name}, {sheet.Edition}: air")
+            {
+                Measured = air.ToFigure(),
+                Limit = (air < sheet.Air.Least ? sheet.Air.Least : sheet.Air.Greatest).ToFigure(),
+            };
         }
     }
 
-    // What would hold at the gate holds a route too. In the open, where nothing can be heated, a mean day is no reading: the hour is waited for, and so it is where nothing is known of the air.
+    // What would hold at the gate holds a route too. In the open, where nothing can be heated, a mean day is no reading: the hour is
+    // waited for, and so it is where nothing is known of the air.
     private IEnumerable<Finding> Damp(ProductSheet sheet, Temperature substrate, (Temperature Dew, double Humidity) air)
     {
         var verdict = c.Space is null || c.AirAssumed ? Verdict.Care : Verdict.Hold;
         var apart = substrate - air.Dew;
         if (apart.Kelvins < DewDistance.Kelvins)
         {
-            yield return new("coldRoute", "dewClose", verdict, Basis.Physics, "Gate rule G3: substrate at least 3 K above the dew or frost point") { Measured = apart.ToFigure(), Limit = DewDistance.ToFigure() };
+            yield return new(
+                "coldRoute",
+                "dewClose",
+                verdict,
+                Basis.Physics,
+                "Gate rule G3: substrate at least 3 K above the dew or frost point"
+            )
+            {
+                Measured = apart.ToFigure(),
+                Limit = DewDistance.ToFigure(),
+            };
         }
 
         if (air.Humidity > sheet.GreatestHumidityPercent)
         {
-            yield return new("coldRoute", "tooDamp", verdict, Basis.ProductSheet, $"{sheet.Name}, {sheet.Edition}: humidity") { Measured = new(air.Humidity, Dimension.RelativeHumidity), Limit = new(sheet.GreatestHumidityPercent, Dimension.RelativeHumidity) };
+            yield return new("coldRoute", "tooDamp", verdict, Basis.ProductSheet, $"{sheet.Name}, {sheet.Edition}: humidity")
+            {
+                Measured = new(air.Humidity, Dimension.RelativeHumidity),
+                Limit = new(sheet.GreatestHumidityPercent, Dimension.RelativeHumidity),
+            };
         }
     }
 
     private static Finding Held(string name) => new("coldRoute", name, Verdict.Hold, Basis.Practice, Source);
 
-    private static Finding Say(string name, Verdict verdict, Figure measured, Figure? limit) => new("coldRoute", name, verdict, Basis.Practice, Source) { Measured = measured, Limit = limit };
+    private static Finding Say(string name, Verdict verdict, Figure measured, Figure? limit) =>
+        new("coldRoute", name, verdict, Basis.Practice, Source) { Measured = measured, Limit = limit };
 }

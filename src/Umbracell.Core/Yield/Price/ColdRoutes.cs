@@ -34,11 +34,17 @@ public sealed record ColdRouteCase
     /// <summary>Its cold grade; null where none is on offer.</summary>
     public ProductSheet? ColdGrade { get; init; }
 
-    /// <summary>The cold grade that may stand in for a sheet: of the same cell, and only for the usual grade; roofing foam stays roofing foam.</summary>
+    /// <summary>The cold grade that may stand in for a sheet: of the same cell, and only for the usual grade; roofing foam stays roofing
+    /// foam.</summary>
     /// <param name="standard">The grade wanted.</param>
     /// <param name="offered">Sheets on offer.</param>
-    public static ProductSheet? ColdGradeFor(ProductSheet standard, IEnumerable<ProductSheet> offered) => standard.Grade != FoamGrade.Standard ? null
-        : offered.Where(s => s.Cell == standard.Cell && s.Grade == FoamGrade.Cold).OrderBy(s => s.Id, StringComparer.Ordinal).FirstOrDefault();
+    public static ProductSheet? ColdGradeFor(ProductSheet standard, IEnumerable<ProductSheet> offered) =>
+        standard.Grade != FoamGrade.Standard
+            ? null
+            : offered
+                .Where(s => s.Cell == standard.Cell && s.Grade == FoamGrade.Cold)
+                .OrderBy(s => s.Id, StringComparer.Ordinal)
+                .FirstOrDefault();
 
     /// <summary>The surface's name.</summary>
     public required string Name { get; init; }
@@ -110,7 +116,16 @@ public sealed record ColdRouteCase
 /// <param name="KilowattHours">Heat.</param>
 /// <param name="Finish">From the first heat to the end of the last lift.</param>
 /// <param name="Findings">Adhesion, moisture and limits, worst first.</param>
-public sealed record ColdRoute(ColdRouteKind Kind, IReadOnlyList<BidFoam> Foams, Bid Bid, TimeSpan Preheat, SpaceHeating? Heating, double KilowattHours, TimeSpan Finish, IReadOnlyList<Finding> Findings)
+public sealed record ColdRoute(
+    ColdRouteKind Kind,
+    IReadOnlyList<BidFoam> Foams,
+    Bid Bid,
+    TimeSpan Preheat,
+    SpaceHeating? Heating,
+    double KilowattHours,
+    TimeSpan Finish,
+    IReadOnlyList<Finding> Findings
+)
 {
     /// <summary>Whether the sheet or the air holds it.</summary>
     public bool Held => Findings.Worst() == Verdict.Hold;
@@ -130,7 +145,8 @@ public sealed record ColdRoutes(ColdRouteCase Case, IReadOnlyList<ColdRoute> Rou
     // Nearer to the edge of its window than this a surface has its routes compared.
     private static readonly TemperatureDifference NearEdge = new(3);
 
-    /// <summary>The route to price: as it is where no other is asked for, else the cheapest that nothing holds and the practice does not speak against; null where all are held.</summary>
+    /// <summary>The route to price: as it is where no other is asked for, else the cheapest that nothing holds and the practice does not
+    /// speak against; null where all are held.</summary>
     public ColdRoute? Chosen
     {
         get
@@ -155,5 +171,6 @@ public sealed record ColdRoutes(ColdRouteCase Case, IReadOnlyList<ColdRoute> Rou
     /// <summary>Compares the routes.</summary>
     /// <param name="question">The case.</param>
     /// <exception cref="QuantityRangeException">An area or thickness out of range, or air outside the psychrometric formulas.</exception>
-    public static ColdRoutes Of(ColdRouteCase question) => new(question, [.. Enum.GetValues<ColdRouteKind>().Select(kind => new ColdRouteStudy(question).Of(kind)).OfType<ColdRoute>()]);
+    public static ColdRoutes Of(ColdRouteCase question) =>
+        new(question, [.. Enum.GetValues<ColdRouteKind>().Select(kind => new ColdRouteStudy(question).Of(kind)).OfType<ColdRoute>()]);
 }

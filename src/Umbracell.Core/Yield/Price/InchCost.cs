@@ -8,7 +8,8 @@ namespace Umbracell.Core.Yield.Price;
 /// <param name="Line">Thickness and heat flow cut.</param>
 /// <param name="Cost">Direct cost of a square metre sprayed to this thickness, set-up with it.</param>
 /// <param name="Further">What this step alone costs; the first carries the set-up.</param>
-/// <param name="PerCut">Money for a square metre for each hundredth of the bare heat flow that this step cuts; null where it cuts less than a ten-thousandth.</param>
+/// <param name="PerCut">Money for a square metre for each hundredth of the bare heat flow that this step cuts; null where it cuts less
+/// than a ten-thousandth.</param>
 public sealed record InchCost(InchLine Line, double Cost, double Further, double? PerCut)
 {
     /// <summary>The ledger of a section; empty without foam, or where its set has no price.</summary>
@@ -29,7 +30,9 @@ public sealed record InchCost(InchLine Line, double Cost, double Further, double
         {
             var demand = FoamDemand.For(new(1), line.Thickness, FoamDemand.DefaultScatter(foam.Sheet.Cell), null);
             var yield = SetYield.For(foam.Sheet, conditions with { Lift = LiftPlan.For(foam.Sheet, line.Thickness).Lifts[0] }, crewFactor);
-            var hours = (rates.BoardFeetPerHour(foam.Sheet) is > 0 and var pace ? demand.Volume.BoardFeet / pace : 0) + rates.SetUpWith(foam.Sheet) / treated.SquareMetres;
+            var hours =
+                (rates.BoardFeetPerHour(foam.Sheet) is > 0 and var pace ? demand.Volume.BoardFeet / pace : 0)
+                + rates.SetUpWith(foam.Sheet) / treated.SquareMetres;
             var cost = demand.Volume / yield.Expected * (price + rates.WornWith(foam.Sheet)) + hours * rates.HourWith(foam.Sheet);
             var further = cost - (ledger.Count > 0 ? ledger[^1].Cost : 0);
             ledger.Add(new(line, cost, further, line.Further > 1e-4 ? further / (100 * line.Further) : null));

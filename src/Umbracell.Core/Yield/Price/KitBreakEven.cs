@@ -38,17 +38,35 @@ public sealed record KitCase
 /// <param name="UpToKits">The same in whole kits.</param>
 /// <param name="Working">How it came about; null where there is no such size.</param>
 /// <param name="Findings">Judgements, worst first.</param>
-public sealed record KitBreakEven(int Kits, Bid KitBid, Bid RigBid, double RigSets, SetYield Yield, FoamVolume? UpTo, Area? UpToArea, int UpToKits, Working? Working, IReadOnlyList<Finding> Findings)
+public sealed record KitBreakEven(
+    int Kits,
+    Bid KitBid,
+    Bid RigBid,
+    double RigSets,
+    SetYield Yield,
+    FoamVolume? UpTo,
+    Area? UpToArea,
+    int UpToKits,
+    Working? Working,
+    IReadOnlyList<Finding> Findings
+)
 {
     // Past this many nobody carries kits.
     private const int MostKits = 100;
 
-    /// <summary>Compares; null where the surface has not one foam alone that a kit may stand for (the usual or the cold grade of its cell structure; never roofing foam), no area, or more foam than the kit's sheet rates.</summary>
+    /// <summary>Compares; null where the surface has not one foam alone that a kit may stand for (the usual or the cold grade of its cell
+    /// structure; never roofing foam), no area, or more foam than the kit's sheet rates.</summary>
     /// <param name="kits">The case.</param>
     public static KitBreakEven? Of(KitCase kits)
     {
-        if (kits.Surface is not { Foams: [var foam], Treated.SquareMetres: > 0 } surface || foam.Sheet.Grade is not (FoamGrade.Standard or FoamGrade.Cold) || foam.Sheet.Cell != kits.Kit.Cell || foam.Volume.CubicMetres <= 0 || foam.Sets <= 0
-            || kits.Thickness > kits.Kit.ThickestRated)
+        if (
+            kits.Surface is not { Foams: [var foam], Treated.SquareMetres: > 0 } surface
+            || foam.Sheet.Grade is not (FoamGrade.Standard or FoamGrade.Cold)
+            || foam.Sheet.Cell != kits.Kit.Cell
+            || foam.Volume.CubicMetres <= 0
+            || foam.Sets <= 0
+            || kits.Thickness > kits.Kit.ThickestRated
+        )
         {
             return null;
         }
@@ -56,8 +74,16 @@ public sealed record KitBreakEven(int Kits, Bid KitBid, Bid RigBid, double RigSe
         var lifts = LiftPlan.For(kits.Kit, kits.Thickness);
         var inWindow = Clamped(kits.Kit, kits.Conditions) with { Lift = lifts.Lifts[0] };
         var yield = SetYield.For(kits.Kit, inWindow);
-        Bid Rig(FoamVolume volume) => Bid.Of([Sized(surface, foam, volume) with { Foams = [foam with { Volume = volume, Sets = foam.Sets * (volume / foam.Volume) }] }], kits.Rates);
-        Bid Kit(FoamVolume volume) => Bid.Of([Sized(surface, foam, volume) with { Foams = [new(kits.Kit, volume, volume / yield.Expected)], Waits = lifts.LeastTime }], kits.Rates);
+        Bid Rig(FoamVolume volume) =>
+            Bid.Of(
+                [Sized(surface, foam, volume) with { Foams = [foam with { Volume = volume, Sets = foam.Sets * (volume / foam.Volume) }] }],
+                kits.Rates
+            );
+        Bid Kit(FoamVolume volume) =>
+            Bid.Of(
+                [Sized(surface, foam, volume) with { Foams = [new(kits.Kit, volume, volume / yield.Expected)], Waits = lifts.LeastTime }],
+                kits.Rates
+            );
 
         var upTo = 0;
         for (var n = 1; n <= MostKits; n++)
@@ -69,30 +95,50 @@ public sealed record KitBreakEven(int Kits, Bid KitBid, Bid RigBid, double RigSe
         var most = upTo > 0 ? yield.Expected * upTo : (FoamVolume?)null;
         var area = most is { } volume ? new Area(surface.Treated.SquareMetres * (volume / foam.Volume)) : (Area?)null;
         var working = most is { } at ? Told(upTo, at, yield, Kit(at), Rig(at)) : null;
-        return new((int)Math.Ceiling(foam.Volume / yield.Expected - 1e-9), kitBid, rigBid, foam.Sets, yield, most, area, upTo, working, [.. Judged(kits, kitBid, rigBid, most, working).OrderByDescending(f => f.Verdict)]);
+        return new(
+            (int)Math.Ceiling(foam.Volume / yield.Expected - 1e-9),
+            kitBid,
+            rigBid,
+            foam.Sets,
+            yield,
+            most,
+            area,
+            upTo,
+            working,
+            [.. Judged(kits, kitBid, rigBid, most, working).OrderByDescending(f => f.Verdict)]
+        );
     }
 
-    private static BidSurface Sized(BidSurface surface, BidFoam foam, FoamVolume volume) => surface with { Treated = new(surface.Treated.SquareMetres * (volume / foam.Volume)), Bought = [], Heat = null };
+    private static BidSurface Sized(BidSurface surface, BidFoam foam, FoamVolume volume) =>
+        surface with
+        {
+            Treated = new(surface.Treated.SquareMetres * (volume / foam.Volume)),
+            Bought = [],
+            Heat = null,
+        };
 
     // Outside the kit's curves nothing may be sprayed; it is told at the end and held by a finding.
-    private static YieldConditions Clamped(ProductSheet kit, YieldConditions at) => at with
-    {
-        Substrate = new(Math.Clamp(at.Substrate.Celsius, kit.YieldBySubstrate.First, kit.YieldBySubstrate.Last)),
-        Drums = new(Math.Clamp(at.Drums.Celsius, kit.YieldByDrum.First, kit.YieldByDrum.Last)),
-        WindAtOpenFace = at.WindAtOpenFace is { } wind ? new(Math.Min(wind.MetresPerSecond, kit.WindLimit.MetresPerSecond)) : null,
-    };
+    private static YieldConditions Clamped(ProductSheet kit, YieldConditions at) =>
+        at with
+        {
+            Substrate = new(Math.Clamp(at.Substrate.Celsius, kit.YieldBySubstrate.First, kit.YieldBySubstrate.Last)),
+            Drums = new(Math.Clamp(at.Drums.Celsius, kit.YieldByDrum.First, kit.YieldByDrum.Last)),
+            WindAtOpenFace = at.WindAtOpenFace is { } wind ? new(Math.Min(wind.MetresPerSecond, kit.WindLimit.MetresPerSecond)) : null,
+        };
 
-    private static Working Told(int kits, FoamVolume at, SetYield yield, Bid kitBid, Bid rigBid) => new(
-        "kitBreakEven",
-        "V* = n · Y_kit, n the most whole kits with c_kit ≤ c_rig",
-        [
-            new("n", "kits", Figure.Count(kits)),
-            new("Y_kit", "setYield", yield.Expected.ToFigure(), yield.Working),
-            new("c_kit", "kitCost", new(kitBid.Cost, Dimension.Money)),
-            new("c_rig", "rigCost", new(rigBid.Cost, Dimension.Money)),
-        ],
-        at.ToFigure(),
-        "Direct cost of the same foam either way: material, hours, set-up, rig and travel by the firm's rates. An opened kit is used up");
+    private static Working Told(int kits, FoamVolume at, SetYield yield, Bid kitBid, Bid rigBid) =>
+        new(
+            "kitBreakEven",
+            "V* = n · Y_kit, n the most whole kits with c_kit ≤ c_rig",
+            [
+                new("n", "kits", Figure.Count(kits)),
+                new("Y_kit", "setYield", yield.Expected.ToFigure(), yield.Working),
+                new("c_kit", "kitCost", new(kitBid.Cost, Dimension.Money)),
+                new("c_rig", "rigCost", new(rigBid.Cost, Dimension.Money)),
+            ],
+            at.ToFigure(),
+            "Direct cost of the same foam either way: material, hours, set-up, rig and travel by the firm's rates. An opened kit is used up"
+        );
 
     private static IEnumerable<Finding> Judged(KitCase kits, Bid kit, Bid rig, FoamVolume? most, Working? working)
     {
@@ -114,12 +160,24 @@ public sealed record KitBreakEven(int Kits, Bid KitBid, Bid RigBid, double RigSe
         }
 
         var cheaper = kit.Cost <= rig.Cost;
-        yield return new("kit", cheaper ? kits.RigAlways ? "cheaperYetRig" : "cheaper" : "rigCheaper", Verdict.Clear, Basis.Practice, Source)
+        yield return new(
+            "kit",
+            cheaper
+                ? kits.RigAlways
+                    ? "cheaperYetRig"
+                    : "cheaper"
+                : "rigCheaper",
+            Verdict.Clear,
+            Basis.Practice,
+            Source
+        )
         {
             Measured = new(kit.Cost, Dimension.Money),
             Limit = new(rig.Cost, Dimension.Money),
             Margin = new(Math.Abs(rig.Cost - kit.Cost), Dimension.Money),
-            Figures = most is { } volume ? new Dictionary<string, Figure> { ["upTo"] = volume.ToFigure() } : new Dictionary<string, Figure>(),
+            Figures = most is { } volume
+                ? new Dictionary<string, Figure> { ["upTo"] = volume.ToFigure() }
+                : new Dictionary<string, Figure>(),
             Working = working,
         };
     }

@@ -3,7 +3,8 @@ using Umbracell.Core.Quantities;
 
 namespace Umbracell.Core.Yield.Price;
 
-/// <summary>What a job would cost with another system on one of its surfaces, all else as it is: material, hours, trades, overhead and profit.</summary>
+/// <summary>What a job would cost with another system on one of its surfaces, all else as it is: material, hours, trades, overhead and
+/// profit.</summary>
 /// <param name="Whole">The job's bid with it.</param>
 /// <param name="Difference">Price before tax against the job as it is; above zero where it is dearer.</param>
 /// <param name="Within">Difference that the yield of the foams alone may bring; less than this counts as alike.</param>
@@ -28,16 +29,22 @@ public sealed record PriceAlternative(Bid Whole, double Difference, double Withi
         var whole = Bid.Of([.. job.Select((s, i) => i == surface ? instead : s)], rates);
         var within = spread * Math.Max(Material(job[surface], rates), Material(instead, rates));
         var difference = whole.Net - now.Net;
-        return new(whole, difference, within, new(
-            "alternativeCost",
-            "Δ = P_with − P_now",
-            [
-                new("P_with", "netWith", new(whole.Net, Dimension.Money)),
-                new("P_now", "netNow", new(now.Net, Dimension.Money)),
-                new("σ · c_foam", "alikeWithin", new(within, Dimension.Money)),
-            ],
-            new(difference, Dimension.Money),
-            "Prices of the whole job before tax, this surface done otherwise; under σ · c_foam, which the yield alone may bring, they count as alike"));
+        return new(
+            whole,
+            difference,
+            within,
+            new(
+                "alternativeCost",
+                "Δ = P_with − P_now",
+                [
+                    new("P_with", "netWith", new(whole.Net, Dimension.Money)),
+                    new("P_now", "netNow", new(now.Net, Dimension.Money)),
+                    new("σ · c_foam", "alikeWithin", new(within, Dimension.Money)),
+                ],
+                new(difference, Dimension.Money),
+                "Prices of the whole job before tax, this surface done otherwise; under σ · c_foam, which the yield alone may bring, they count as alike"
+            )
+        );
     }
 
     private static double Material(BidSurface surface, Rates rates) => surface.Foams.Sum(f => f.Sets * (rates.PriceOf(f.Sheet) ?? 0));

@@ -9,7 +9,8 @@ public sealed record Rates
     /// <summary>Price of a set by sheet id.</summary>
     public required IReadOnlyDictionary<string, double> SetPrice { get; init; }
 
-    /// <summary>Price by material or batt id: batts, boards and coats per m² at their thickness for batts and coats, per m² and mm for boards.</summary>
+    /// <summary>Price by material or batt id: batts, boards and coats per m² at their thickness for batts and coats, per m² and mm for
+    /// boards.</summary>
     public required IReadOnlyDictionary<string, double> MaterialPrice { get; init; }
 
     /// <summary>Cost of a crew hour.</summary>
@@ -106,7 +107,10 @@ public sealed record Rates
     public double TrailerKilograms { get; init; }
 
     /// <summary>Board feet an hour sprayed of a product, from the rig or from a kit.</summary>
-    public double BoardFeetPerHour(ProductSheet sheet) => sheet.IsKit ? KitBoardFeetPerHour : sheet.Cell == CellStructure.Closed ? ClosedBoardFeetPerHour : OpenBoardFeetPerHour;
+    public double BoardFeetPerHour(ProductSheet sheet) =>
+        sheet.IsKit ? KitBoardFeetPerHour
+        : sheet.Cell == CellStructure.Closed ? ClosedBoardFeetPerHour
+        : OpenBoardFeetPerHour;
 
     /// <summary>Cost of an hour with a product: of the crew with the rig, or of one with kits.</summary>
     public double HourWith(ProductSheet sheet) => sheet.IsKit ? KitHour : CrewHour;
@@ -114,7 +118,8 @@ public sealed record Rates
     /// <summary>Hours to set up, mask and clean for a surface sprayed with a product.</summary>
     public double SetUpWith(ProductSheet sheet) => sheet.IsKit ? KitSetUpHours : SetUpHours;
 
-    /// <summary>Consumables and disposal for a set sprayed; a kit brings its own hoses and nozzles, and its empties go with the site's waste.</summary>
+    /// <summary>Consumables and disposal for a set sprayed; a kit brings its own hoses and nozzles, and its empties go with the site's
+    /// waste.</summary>
     public double WornWith(ProductSheet sheet) => sheet.IsKit ? 0 : ConsumablesPerSet + DisposalPerSet;
 
     /// <summary>Price of a set; null where the firm has entered none.</summary>
@@ -123,5 +128,6 @@ public sealed record Rates
     /// <summary>Price of a square metre of a material at a thickness; null where the firm has entered none.</summary>
     /// <param name="id">Material or batt.</param>
     /// <param name="boardThickness">For boards, priced by the millimetre; null elsewhere.</param>
-    public double? PriceOf(string id, Length? boardThickness) => MaterialPrice.TryGetValue(id, out var price) ? price * (boardThickness?.Millimetres ?? 1) : null;
+    public double? PriceOf(string id, Length? boardThickness) =>
+        MaterialPrice.TryGetValue(id, out var price) ? price * (boardThickness?.Millimetres ?? 1) : null;
 }

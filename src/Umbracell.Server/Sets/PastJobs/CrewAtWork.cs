@@ -20,9 +20,10 @@ internal sealed record CrewAtWork(CrewLearning Learning, string Crew, IReadOnlyD
     }
 
     /// <summary>The material of a question that was asked of this crew; null where the firm has no such sheet.</summary>
-    public SetsStudy? Study(SetsQuestion asked, Core.Findings.Working? area) => Sheets.GetValueOrDefault(asked.SheetId) is { } sheet
-        ? SetsQuestions.Study(asked, sheet, area, Learning.For(Crew, FamilyOf(sheet.Id)).Working, ScatterOf(sheet.Id)?.Working)
-        : null;
+    public SetsStudy? Study(SetsQuestion asked, Core.Findings.Working? area) =>
+        Sheets.GetValueOrDefault(asked.SheetId) is { } sheet
+            ? SetsQuestions.Study(asked, sheet, area, Learning.For(Crew, FamilyOf(sheet.Id)).Working, ScatterOf(sheet.Id)?.Working)
+            : null;
 
     private CrewScatter? ScatterOf(string sheet) => Learning.ScatterOf(Crew, FamilyOf(sheet));
 

@@ -14,13 +14,20 @@ internal sealed class CrewYields(UmbracellDb db, SheetLibrary library)
 {
     private CrewLearning? _learning;
 
-    public async Task<CrewLearning> LearnAsync() => _learning ??= Learned(await db.PastJobs.AsNoTracking().ToListAsync(), await library.AllAsync());
+    public async Task<CrewLearning> LearnAsync() =>
+        _learning ??= Learned(await db.PastJobs.AsNoTracking().ToListAsync(), await library.AllAsync());
 
     /// <summary>The crew of a job with what it is known by.</summary>
     public async Task<CrewAtWork> AtWorkAsync(Job job) => new(await LearnAsync(), job.Crew, await library.AllAsync());
 
     public static CrewLearning Learned(IEnumerable<PastJobRow> rows, IReadOnlyDictionary<string, ProductSheet> sheets) =>
-        CrewLearning.From([.. rows.Where(r => r.LeftOutBecause.Length == 0).OrderBy(r => r.FinishedOn).ThenBy(r => r.Id).Select(r => Finished(r, sheets)).OfType<FinishedJob>()]);
+        CrewLearning.From([
+            .. rows.Where(r => r.LeftOutBecause.Length == 0)
+                .OrderBy(r => r.FinishedOn)
+                .ThenBy(r => r.Id)
+                .Select(r => Finished(r, sheets))
+                .OfType<FinishedJob>(),
+        ]);
 
     /// <summary>A finished job as it teaches; null where the firm has no sheet of its product any more.</summary>
     public static FinishedJob? Finished(PastJobRow row, IReadOnlyDictionary<string, ProductSheet> sheets)
@@ -35,7 +42,11 @@ internal sealed class CrewYields(UmbracellDb db, SheetLibrary library)
         var drums = Math.Clamp(row.DrumC, sheet.YieldByDrum.First, sheet.YieldByDrum.Last);
         var predicted = SetYield.For(sheet, new(new(substrate), new(drums), new(row.LiftM), null)).Expected;
         var foam = new Area(row.AreaM2) * new Length(row.MeanDepthM);
-        return new(row.Id.ToString(), row.Crew, FamilyOf(sheet), foam * (1 / row.SetsUsed), predicted, foam) { DepthReadings = row.DepthReadings, DepthScatter = new(row.DepthScatterM) };
+        return new(row.Id.ToString(), row.Crew, FamilyOf(sheet), foam * (1 / row.SetsUsed), predicted, foam)
+        {
+            DepthReadings = row.DepthReadings,
+            DepthScatter = new(row.DepthScatterM),
+        };
     }
 
     /// <summary>The family a product is learned with.</summary>

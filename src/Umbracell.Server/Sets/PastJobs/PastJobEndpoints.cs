@@ -23,13 +23,20 @@ internal static class PastJobEndpoints
         var jobs = app.MapGroup("/api/past-jobs").WithTags("Past jobs").RequireAuthorization();
         jobs.MapGet("", AllAsync).WithSummary("Finished jobs, and what each crew yields of each product family.");
         jobs.MapPost("", AddAsync).WithSummary("A finished job from typed fields.").RequireAuthorization(Claims.MayEdit);
-        jobs.MapPatch("/{id:guid}", ChangeAsync).WithSummary("Change typed fields of a finished job, or leave it out with a reason.").RequireAuthorization(Claims.MayEdit).ProducesProblem(409);
+        jobs.MapPatch("/{id:guid}", ChangeAsync)
+            .WithSummary("Change typed fields of a finished job, or leave it out with a reason.")
+            .RequireAuthorization(Claims.MayEdit)
+            .ProducesProblem(409);
         jobs.MapDelete("/{id:guid}", RemoveAsync).WithSummary("Take a finished job away.").RequireAuthorization(Claims.MayEdit);
-        jobs.MapPost("/import", ImportAsync).WithSummary("Read finished jobs from a table; they are taken only when asked, and only when every line reads.").RequireAuthorization(Claims.MayEdit)
-            .Accepts<byte[]>("application/octet-stream").WithMetadata(new RequestSizeLimitAttribute(Limits.ImportBytes));
+        jobs.MapPost("/import", ImportAsync)
+            .WithSummary("Read finished jobs from a table; they are taken only when asked, and only when every line reads.")
+            .RequireAuthorization(Claims.MayEdit)
+            .Accepts<byte[]>("application/octet-stream")
+            .WithMetadata(new RequestSizeLimitAttribute(Limits.ImportBytes));
     }
 
-    private static async Task<Ok<PastJobsAnswer>> AllAsync(UmbracellDb db, SheetLibrary library) => TypedResults.Ok(await AnswerAsync(db, library));
+    private static async Task<Ok<PastJobsAnswer>> AllAsync(UmbracellDb db, SheetLibrary library) =>
+        TypedResults.Ok(await AnswerAsync(db, library));
 
     private static async Task<PastJobsAnswer> AnswerAsync(UmbracellDb db, SheetLibrary library)
     {
@@ -39,7 +46,16 @@ internal static class PastJobEndpoints
         var drawnIn = learning.Counted.Where(c => c.Winsorised).Select(c => c.Job.Id).ToHashSet(StringComparer.Ordinal);
         return new(
             [.. rows.Select(row => Answer(row, sheets, drawnIn.Contains(row.Id.ToString())))],
-            [.. learning.Crews.Order(StringComparer.Ordinal).SelectMany(crew => learning.Families.Order(StringComparer.Ordinal).Select(family => Answer(learning.For(crew, family), learning.ScatterOf(crew, family))))]);
+            [
+                .. learning
+                    .Crews.Order(StringComparer.Ordinal)
+                    .SelectMany(crew =>
+                        learning
+                            .Families.Order(StringComparer.Ordinal)
+                            .Select(family => Answer(learning.For(crew, family), learning.ScatterOf(crew, family)))
+                    ),
+            ]
+        );
     }
 
     private static PastJobAnswer Answer(PastJobRow row, IReadOnlyDictionary<string, ProductSheet> sheets, bool winsorised)
@@ -69,11 +85,38 @@ internal static class PastJobEndpoints
             figures["ratio"] = Figure.Percent(ratio.Value);
         }
 
-        return new(row.Id, row.Name, row.Crew, row.SheetSlug, sheet?.Name ?? "", sheet is null ? "" : CrewYields.FamilyOf(sheet), row.FinishedOn, FigureAnswer.All(figures), ratio, row.SubstrateC, winsorised, row.LeftOutBecause, row.Version);
+        return new(
+            row.Id,
+            row.Name,
+            row.Crew,
+            row.SheetSlug,
+            sheet?.Name ?? "",
+            sheet is null ? "" : CrewYields.FamilyOf(sheet),
+            row.FinishedOn,
+            FigureAnswer.All(figures),
+            ratio,
+            row.SubstrateC,
+            winsorised,
+            row.LeftOutBecause,
+            row.Version
+        );
     }
 
-    private static CrewYieldAnswer Answer(CrewYield y, CrewScatter? scatter) => new(
-        y.Crew, y.Family, y.Jobs, new(FigureAnswer.Of(Figure.Number(y.Factor)), WorkingAnswer.Of(y.Working)), FigureAnswer.Of(Figure.Number(y.Low)), FigureAnswer.Of(Figure.Number(y.High)), y.LogMean, y.LogSd, y.DataMean, y.DataSd, CrewLearning.PriorSd, scatter is null ? null : new(FigureAnswer.Of(scatter.Scatter.ToThickness()), WorkingAnswer.Of(scatter.Working)));
+    private static CrewYieldAnswer Answer(CrewYield y, CrewScatter? scatter) =>
+        new(
+            y.Crew,
+            y.Family,
+            y.Jobs,
+            new(FigureAnswer.Of(Figure.Number(y.Factor)), WorkingAnswer.Of(y.Working)),
+            FigureAnswer.Of(Figure.Number(y.Low)),
+            FigureAnswer.Of(Figure.Number(y.High)),
+            y.LogMean,
+            y.LogSd,
+            y.DataMean,
+            y.DataSd,
+            CrewLearning.PriorSd,
+            scatter is null ? null : new(FigureAnswer.Of(scatter.Scatter.ToThickness()), WorkingAnswer.Of(scatter.Working))
+        );
 
     private static async Task<Ok<PastJobsAnswer>> AddAsync(TypedEdit edit, UmbracellDb db, SheetLibrary library)
     {
@@ -104,7 +147,13 @@ internal static class PastJobEndpoints
         return TypedResults.Ok(await AnswerAsync(db, library));
     }
 
-    private static async Task<Ok<PastJobsImport>> ImportAsync(HttpRequest request, UmbracellDb db, SheetLibrary library, string units = "us", bool take = false)
+    private static async Task<Ok<PastJobsImport>> ImportAsync(
+        HttpRequest request,
+        UmbracellDb db,
+        SheetLibrary library,
+        string units = "us",
+        bool take = false
+    )
     {
         var (rows, faults) = PastJobTable.Read(await Uploads.ReadAsync(request), UnitsWord.Read(units), await library.AllAsync());
         var taken = take && faults.Count == 0;
@@ -117,5 +166,6 @@ internal static class PastJobEndpoints
         return TypedResults.Ok(new PastJobsImport(rows.Count, faults, taken));
     }
 
-    private static async Task<PastJobRow> FindAsync(Guid id, UmbracellDb db) => await db.PastJobs.SingleOrDefaultAsync(j => j.Id == id) ?? throw new NotFoundException("finished job");
+    private static async Task<PastJobRow> FindAsync(Guid id, UmbracellDb db) =>
+        await db.PastJobs.SingleOrDefaultAsync(j => j.Id == id) ?? throw new NotFoundException("finished job");
 }

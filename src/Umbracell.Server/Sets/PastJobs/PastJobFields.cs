@@ -8,15 +8,41 @@ namespace Umbracell.Server.Sets.PastJobs;
 /// <summary>Takes what was typed of a finished job, on the screen or in a table.</summary>
 internal static class PastJobFields
 {
-    public static readonly string[] All = ["name", "crew", "product", "finished", "area", "meanDepth", "sets", "substrate", "drum", "lift", "depthReadings", "depthScatter", "leftOut"];
+    public static readonly string[] All =
+    [
+        "name",
+        "crew",
+        "product",
+        "finished",
+        "area",
+        "meanDepth",
+        "sets",
+        "substrate",
+        "drum",
+        "lift",
+        "depthReadings",
+        "depthScatter",
+        "leftOut",
+    ];
 
     /// <summary>What a finished job cannot teach without.</summary>
     public static readonly string[] Needed = [.. All.Except(["depthReadings", "depthScatter", "leftOut"])];
 
-    private static readonly FigureRange Area = new(0.1, 1e6, Dimension.Area), Depth = new(0.002, 1, Dimension.Thickness), Lift = new(0.002, 0.5, Dimension.Thickness), Sets = new(0.01, 1000, Dimension.Sets),
-        Readings = new(0, 10_000, Dimension.Count), Scatter = new(0, 0.1, Dimension.Thickness);
+    private static readonly FigureRange Area = new(0.1, 1e6, Dimension.Area),
+        Depth = new(0.002, 1, Dimension.Thickness),
+        Lift = new(0.002, 0.5, Dimension.Thickness),
+        Sets = new(0.01, 1000, Dimension.Sets),
+        Readings = new(0, 10_000, Dimension.Count),
+        Scatter = new(0, 0.1, Dimension.Thickness);
 
-    public static PastJobRow New() => new() { Id = Guid.NewGuid(), Name = "", Crew = "", SheetSlug = "" };
+    public static PastJobRow New() =>
+        new()
+        {
+            Id = Guid.NewGuid(),
+            Name = "",
+            Crew = "",
+            SheetSlug = "",
+        };
 
     /// <summary>Takes the fields; throws with every fault.</summary>
     public static void Take(TypedFields fields, PastJobRow row, IReadOnlyDictionary<string, ProductSheet> sheets, bool isNew)
@@ -44,5 +70,10 @@ internal static class PastJobFields
 
     // A product by its id or by its name as people write it.
     private static string? Product(string typed, IReadOnlyDictionary<string, ProductSheet> sheets) =>
-        sheets.Values.FirstOrDefault(s => string.Equals(s.Id, typed.Trim(), StringComparison.OrdinalIgnoreCase) || string.Equals(s.Name, typed.Trim(), StringComparison.OrdinalIgnoreCase))?.Id;
+        sheets
+            .Values.FirstOrDefault(s =>
+                string.Equals(s.Id, typed.Trim(), StringComparison.OrdinalIgnoreCase)
+                || string.Equals(s.Name, typed.Trim(), StringComparison.OrdinalIgnoreCase)
+            )
+            ?.Id;
 }

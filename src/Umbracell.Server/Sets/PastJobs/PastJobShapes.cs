@@ -11,14 +11,28 @@ namespace Umbracell.Server.Sets.PastJobs;
 /// <param name="Sheet">Product's name; empty where the firm has no such sheet any more.</param>
 /// <param name="Family">Product family; empty without a sheet.</param>
 /// <param name="FinishedOn">Day.</param>
-/// <param name="Figures">area, meanDepth, sets, substrate, drum, lift; depthReadings and depthScatter where they were kept; actual, predicted and ratio with a sheet.</param>
+/// <param name="Figures">area, meanDepth, sets, substrate, drum, lift; depthReadings and depthScatter where they were kept; actual,
+/// predicted and ratio with a sheet.</param>
 /// <param name="RatioPct">Actual yield against predicted, percent; null without a sheet.</param>
 /// <param name="SubstrateC">For the chart.</param>
 /// <param name="Winsorised">Whether it was drawn in to three standard deviations.</param>
 /// <param name="LeftOutBecause">Why it is left out; empty where it counts.</param>
 /// <param name="Version">Version.</param>
 public sealed record PastJobAnswer(
-    Guid Id, string Name, string Crew, string SheetId, string Sheet, string Family, DateOnly FinishedOn, IReadOnlyDictionary<string, FigureAnswer> Figures, double? RatioPct, double SubstrateC, bool Winsorised, string LeftOutBecause, uint Version);
+    Guid Id,
+    string Name,
+    string Crew,
+    string SheetId,
+    string Sheet,
+    string Family,
+    DateOnly FinishedOn,
+    IReadOnlyDictionary<string, FigureAnswer> Figures,
+    double? RatioPct,
+    double SubstrateC,
+    bool Winsorised,
+    string LeftOutBecause,
+    uint Version
+);
 
 /// <summary>What a crew yields of a product family.</summary>
 /// <param name="Crew">Crew.</param>
@@ -33,7 +47,20 @@ public sealed record PastJobAnswer(
 /// <param name="DataSd">Its standard deviation.</param>
 /// <param name="PriorSd">Standard deviation before any job.</param>
 /// <param name="Scatter">Scatter of the crew's own depth readings; null until there are thirty.</param>
-public sealed record CrewYieldAnswer(string Crew, string Family, int Jobs, WorkedFigure Factor, FigureAnswer Low, FigureAnswer High, double LogMean, double LogSd, double? DataMean, double? DataSd, double PriorSd, WorkedFigure? Scatter);
+public sealed record CrewYieldAnswer(
+    string Crew,
+    string Family,
+    int Jobs,
+    WorkedFigure Factor,
+    FigureAnswer Low,
+    FigureAnswer High,
+    double LogMean,
+    double LogSd,
+    double? DataMean,
+    double? DataSd,
+    double PriorSd,
+    WorkedFigure? Scatter
+);
 
 /// <summary>Finished jobs, and what they teach.</summary>
 public sealed record PastJobsAnswer(IReadOnlyList<PastJobAnswer> Jobs, IReadOnlyList<CrewYieldAnswer> Crews);

@@ -31,11 +31,18 @@ internal static class PastJobTable
         ["left out because"] = "leftOut",
     };
 
-    public static (List<PastJobRow> Rows, List<LineFault> Faults) Read(byte[] bytes, UnitSystem units, IReadOnlyDictionary<string, ProductSheet> sheets)
+    public static (List<PastJobRow> Rows, List<LineFault> Faults) Read(
+        byte[] bytes,
+        UnitSystem units,
+        IReadOnlyDictionary<string, ProductSheet> sheets
+    )
     {
         var table = Workbook.IsOne(bytes) ? Workbook.Read(bytes) : DelimitedText.Read(bytes);
         var columns = table.Header.Select(FieldOf).ToList();
-        List<LineFault> faults = [.. PastJobFields.Needed.Except(columns).Select(field => new LineFault(1, $"The column '{field}' is missing."))];
+        List<LineFault> faults =
+        [
+            .. PastJobFields.Needed.Except(columns).Select(field => new LineFault(1, $"The column '{field}' is missing.")),
+        ];
         List<PastJobRow> rows = [];
         if (faults.Count > 0)
         {
@@ -62,7 +69,8 @@ internal static class PastJobTable
     private static string? FieldOf(string heading)
     {
         var plain = heading.Trim();
-        return PastJobFields.All.FirstOrDefault(f => string.Equals(f, plain, StringComparison.OrdinalIgnoreCase)) ?? Headings.GetValueOrDefault(plain);
+        return PastJobFields.All.FirstOrDefault(f => string.Equals(f, plain, StringComparison.OrdinalIgnoreCase))
+            ?? Headings.GetValueOrDefault(plain);
     }
 
     private static Dictionary<string, string> Cells(List<string?> columns, IReadOnlyList<string> cells)

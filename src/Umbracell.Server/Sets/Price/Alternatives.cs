@@ -27,7 +27,20 @@ namespace Umbracell.Server.Sets.Price;
 /// <param name="Hours">Crew hours of the job with it; null likewise.</param>
 /// <param name="Missing">Products and materials without a price.</param>
 public sealed record AlternativeAnswer(
-    string Id, CandidateKind Kind, IReadOnlyList<CandidateLayer> Layers, IReadOnlyList<CandidateLayer> Boards, bool Now, bool MeetsTarget, Verdict Verdict, FindingAnswer? Reason, WorkedFigure? Difference, bool Dearer, bool Alike, FigureAnswer? Hours, IReadOnlyList<string> Missing);
+    string Id,
+    CandidateKind Kind,
+    IReadOnlyList<CandidateLayer> Layers,
+    IReadOnlyList<CandidateLayer> Boards,
+    bool Now,
+    bool MeetsTarget,
+    Verdict Verdict,
+    FindingAnswer? Reason,
+    WorkedFigure? Difference,
+    bool Dearer,
+    bool Alike,
+    FigureAnswer? Hours,
+    IReadOnlyList<string> Missing
+);
 
 /// <summary>Other systems on a surface by what the job would cost, cheapest first; held ones last.</summary>
 /// <param name="Surface">Name of the surface.</param>
@@ -50,28 +63,63 @@ internal static class Alternatives
         var job = now.Surfaces.Select(s => s.Priced).ToList();
         var readings = await prices.Surfaces.ReadingsAsync(study.Job.Id);
         var firm = await prices.Db.Firms.SingleAsync();
-        var choice = Choice.Of(ChoiceQuestions.Of(row.Surface, study.Job, firm, readings, await prices.Library.ShelfAsync()), FlipSearch.None);
+        var choice = Choice.Of(
+            ChoiceQuestions.Of(row.Surface, study.Job, firm, readings, await prices.Library.ShelfAsync()),
+            FlipSearch.None
+        );
         var crew = await prices.Crews.AtWorkAsync(study.Job);
         var answers = choice.Candidates.Select(candidate =>
         {
             var other = candidate.Excluded ? null : OtherRow(row, candidate, choice, study, crew, readings);
             var priced = other is null ? null : JobBid.With(other, study, means);
-            return (Candidate: candidate, Priced: priced is null ? null : PriceAlternative.Of(job, at, priced.Priced, SpreadOf(row, other!), means.Rates));
+            return (
+                Candidate: candidate,
+                Priced: priced is null ? null : PriceAlternative.Of(job, at, priced.Priced, SpreadOf(row, other!), means.Rates)
+            );
         });
-        return new(row.Surface.Name, [.. answers.OrderBy(a => a.Candidate.Excluded).ThenBy(a => a.Priced?.Difference ?? double.MaxValue).Select(a => Answer(a.Candidate, choice.Case.Section, row, a.Priced))]);
+        return new(
+            row.Surface.Name,
+            [
+                .. answers
+                    .OrderBy(a => a.Candidate.Excluded)
+                    .ThenBy(a => a.Priced?.Difference ?? double.MaxValue)
+                    .Select(a => Answer(a.Candidate, choice.Case.Section, row, a.Priced)),
+            ]
+        );
     }
 
     // The row as it would be studied with the candidate chosen; null where one of its foams cannot be sprayed here.
-    private static SurfaceStudy? OtherRow(SurfaceStudy row, Candidate candidate, Choice choice, JobStudy study, CrewAtWork crew, Window.LatestReadings readings)
+    private static SurfaceStudy? OtherRow(
+        SurfaceStudy row,
+        Candidate candidate,
+        Choice choice,
+        JobStudy study,
+        CrewAtWork crew,
+        Window.LatestReadings readings
+    )
     {
         try
         {
             var foams = candidate.Section.Fill.OfType<FoamFill>().ToList();
-            var asked = foams.Select((foam, i) => crew.Asked(SetsQuestions.For(row.Surface, study.Job, row.Takeoff!, readings, foam.Sheet.Id, foam.Thickness.Millimetres) with
-            {
-                ShavedFlush = i == foams.Count - 1 && row.Surface.ShavedFlush,
-                PenetrationMm = i == 0 ? row.Surface.Details.PenetrationMm : 0,
-            })).ToList();
+            var asked = foams
+                .Select(
+                    (foam, i) =>
+                        crew.Asked(
+                            SetsQuestions.For(
+                                row.Surface,
+                                study.Job,
+                                row.Takeoff!,
+                                readings,
+                                foam.Sheet.Id,
+                                foam.Thickness.Millimetres
+                            ) with
+                            {
+                                ShavedFlush = i == foams.Count - 1 && row.Surface.ShavedFlush,
+                                PenetrationMm = i == 0 ? row.Surface.Details.PenetrationMm : 0,
+                            }
+                        )
+                )
+                .ToList();
             var sets = asked.ConvertAll(question => crew.Study(question, row.Takeoff!.Working)!);
             return row with
             {
@@ -80,7 +128,13 @@ internal static class Alternatives
                 Sets = sets.FirstOrDefault(),
                 Further = [.. foams.Zip(sets, (foam, one) => (foam.Sheet, one)).Skip(1)],
                 Section = SectionStudy.Of(candidate.Section with { BeyondEdge = null }, inMotion: true),
-                AddedBoards = [.. candidate.Section.Outboard.Except(choice.Case.Section.Outboard).Concat(candidate.Section.Inboard.Except(choice.Case.Section.Inboard)).Select(l => new LayerShape(l.Material.Id, l.Thickness.Millimetres))],
+                AddedBoards =
+                [
+                    .. candidate
+                        .Section.Outboard.Except(choice.Case.Section.Outboard)
+                        .Concat(candidate.Section.Inboard.Except(choice.Case.Section.Inboard))
+                        .Select(l => new LayerShape(l.Material.Id, l.Thickness.Millimetres)),
+                ],
                 System = candidate.Kind,
             };
         }
@@ -90,7 +144,8 @@ internal static class Alternatives
         }
     }
 
-    private static double SpreadOf(SurfaceStudy now, SurfaceStudy other) => now.AllSets.Concat(other.AllSets).Select(one => one.Sets.Sets.Spread).DefaultIfEmpty(0).Max();
+    private static double SpreadOf(SurfaceStudy now, SurfaceStudy other) =>
+        now.AllSets.Concat(other.AllSets).Select(one => one.Sets.Sets.Spread).DefaultIfEmpty(0).Max();
 
     private static AlternativeAnswer Answer(Candidate candidate, SectionCase bare, SurfaceStudy row, PriceAlternative? priced)
     {
@@ -109,6 +164,7 @@ internal static class Alternatives
             shown?.Difference > 0,
             shown?.IsAlike == true,
             shown is null ? null : FigureAnswer.Of(Figure.Duration(TimeSpan.FromHours(shown.Whole.CrewHours))),
-            priced?.Whole.Missing ?? []);
+            priced?.Whole.Missing ?? []
+        );
     }
 }

@@ -16,12 +16,18 @@ internal static class InchMoney
         }
 
         var crew = sets.Yield.Factors.Single(f => f.Key == "crew").Value;
-        return [.. InchCost.Of(section.Case, sets.Conditions, crew, takeoff.Treated, rates).Select(line => new InchMoneyAnswer(
-            FigureAnswer.Of(line.Line.Thickness.ToThickness()),
-            FigureAnswer.Of(Figure.Percent(100 * line.Line.Cut)),
-            PerArea(line.Cost),
-            PerArea(line.Further),
-            line.PerCut is { } per ? PerArea(per) : null))];
+        return
+        [
+            .. InchCost
+                .Of(section.Case, sets.Conditions, crew, takeoff.Treated, rates)
+                .Select(line => new InchMoneyAnswer(
+                    FigureAnswer.Of(line.Line.Thickness.ToThickness()),
+                    FigureAnswer.Of(Figure.Percent(100 * line.Line.Cut)),
+                    PerArea(line.Cost),
+                    PerArea(line.Further),
+                    line.PerCut is { } per ? PerArea(per) : null
+                )),
+        ];
     }
 
     private static FigureAnswer PerArea(double money) => FigureAnswer.Of(new(money, Dimension.MoneyPerArea));

@@ -43,20 +43,42 @@ internal sealed record JobBid(Bid Bid, IReadOnlyList<PricedSurface> Surfaces, IR
 
     private static List<JobLoad> LoadsOf(List<PricedSurface> surfaces, Job job, CrewLearning learning)
     {
-        var byProduct = surfaces.SelectMany(s => s.Priced.Foams, (surface, foam) => (Surface: surface, Foam: foam)).GroupBy(one => one.Foam.Sheet.Id);
-        return [.. byProduct.OrderBy(group => group.Key, StringComparer.Ordinal).Select(group =>
-        {
-            var sheet = group.First().Foam.Sheet;
-            var crew = learning.For(job.Crew, CrewYields.FamilyOf(sheet));
-            var sets = SpraySets.OfJob([.. group.Select(one => new LoadPart(one.Foam.Volume, one.Foam.Sets, one.Foam.MeanDepthSd, one.Foam.SetsWorking))], crew.NextJobSd, job.RiskPct / 100);
-            return new JobLoad(sheet, [.. group.Select(one => one.Surface).Distinct()], group.Aggregate(default(FoamVolume), (sum, one) => sum + one.Foam.Volume), sets);
-        })];
+        var byProduct = surfaces
+            .SelectMany(s => s.Priced.Foams, (surface, foam) => (Surface: surface, Foam: foam))
+            .GroupBy(one => one.Foam.Sheet.Id);
+        return
+        [
+            .. byProduct
+                .OrderBy(group => group.Key, StringComparer.Ordinal)
+                .Select(group =>
+                {
+                    var sheet = group.First().Foam.Sheet;
+                    var crew = learning.For(job.Crew, CrewYields.FamilyOf(sheet));
+                    var sets = SpraySets.OfJob(
+                        [.. group.Select(one => new LoadPart(one.Foam.Volume, one.Foam.Sets, one.Foam.MeanDepthSd, one.Foam.SetsWorking))],
+                        crew.NextJobSd,
+                        job.RiskPct / 100
+                    );
+                    return new JobLoad(
+                        sheet,
+                        [.. group.Select(one => one.Surface).Distinct()],
+                        group.Aggregate(default(FoamVolume), (sum, one) => sum + one.Foam.Volume),
+                        sets
+                    );
+                }),
+        ];
     }
 
     // What is measured and has something put in; the space that is heated is theirs together.
-    private static List<SurfaceStudy> RowsOf(JobStudy study) => [.. study.Rows.Where(r => r.Takeoff is { OpeningsExceedSurface: false, Treated.SquareMetres: > 0 } && (r.Sets is not null || r.Section is not null))];
+    private static List<SurfaceStudy> RowsOf(JobStudy study) =>
+        [
+            .. study.Rows.Where(r =>
+                r.Takeoff is { OpeningsExceedSurface: false, Treated.SquareMetres: > 0 } && (r.Sets is not null || r.Section is not null)
+            ),
+        ];
 
-    private static SharedSpace SpaceOf(JobStudy study, List<SurfaceStudy> rows) => SharedSpace.Of([.. rows.Select(r => (r.Bare, r.Takeoff!.Treated))], JobPricing.Of(study.Job).SpaceM3);
+    private static SharedSpace SpaceOf(JobStudy study, List<SurfaceStudy> rows) =>
+        SharedSpace.Of([.. rows.Select(r => (r.Bare, r.Takeoff!.Treated))], JobPricing.Of(study.Job).SpaceM3);
 
     /// <summary>A surface priced with another system in it, in the same season and space.</summary>
     public static PricedSurface With(SurfaceStudy other, JobStudy study, PriceMeans means) =>
@@ -68,12 +90,21 @@ internal sealed record JobBid(Bid Bid, IReadOnlyList<PricedSurface> Surfaces, IR
             row.Surface.Name,
             row.Takeoff!.Treated,
             row.Surface.Details.Access,
-            [.. row.AllSets.Select(one => new BidFoam(one.Sheet, one.Sets.Demand.Volume, one.Sets.Sets.Median, one.Sets.Sets.Working) { MeanDepthSd = one.Sets.Spread.MeanDepth })],
+            [
+                .. row.AllSets.Select(one => new BidFoam(one.Sheet, one.Sets.Demand.Volume, one.Sets.Sets.Median, one.Sets.Sets.Working)
+                {
+                    MeanDepthSd = one.Sets.Spread.MeanDepth,
+                }),
+            ],
             [.. Bought(row)],
             row.Shaved,
-            LiftPlan.LeastTimeOf(row.Section?.Lifts ?? []))
+            LiftPlan.LeastTimeOf(row.Section?.Lifts ?? [])
+        )
         {
-            Trades = row.System == CandidateKind.NewRoofOnBoard ? [new("tearOff", means.Rates.TearOffPerM2), new("newCovering", means.Rates.NewCoveringPerM2)] : [],
+            Trades =
+                row.System == CandidateKind.NewRoofOnBoard
+                    ? [new("tearOff", means.Rates.TearOffPerM2), new("newCovering", means.Rates.NewCoveringPerM2)]
+                    : [],
         };
         if (CaseOf(row, job, means, space) is not { } question || !ColdRoutes.AreAsked(question))
         {
@@ -83,7 +114,12 @@ internal sealed record JobBid(Bid Bid, IReadOnlyList<PricedSurface> Surfaces, IR
         var routes = ColdRoutes.Of(question);
         var route = routes.Chosen is { Kind: not ColdRouteKind.Straight } other ? other : null;
         var heat = route is { KilowattHours: > 0, Heating: { } air } ? new BidHeat(route.KilowattHours, air.Working) : null;
-        return new(row, routes, route, route is null ? asItIs : asItIs with { Foams = [.. route.Foams, .. asItIs.Foams.Skip(1)], Heat = heat });
+        return new(
+            row,
+            routes,
+            route,
+            route is null ? asItIs : asItIs with { Foams = [.. route.Foams, .. asItIs.Foams.Skip(1)], Heat = heat }
+        );
     }
 
     /// <summary>The cold-weather question of a surface; null without foam, size, or a substrate temperature.</summary>
@@ -154,5 +190,8 @@ internal sealed record JobBid(Bid Bid, IReadOnlyList<PricedSurface> Surfaces, IR
         }
     }
 
-    private static BidBought Slab(Layer layer, Area area) => layer.Material.IsInsulation ? new(layer.Material.Id, area, layer.Thickness, BidPace.Board) : new(layer.Material.Id, area, null, BidPace.Coat);
+    private static BidBought Slab(Layer layer, Area area) =>
+        layer.Material.IsInsulation
+            ? new(layer.Material.Id, area, layer.Thickness, BidPace.Board)
+            : new(layer.Material.Id, area, null, BidPace.Coat);
 }

@@ -24,7 +24,8 @@ public enum SubstrateFrom
     Assumed,
 }
 
-/// <summary>What a job's price hangs on beside its surfaces: the day of the work and the season it brings, and what there is to heat with.</summary>
+/// <summary>What a job's price hangs on beside its surfaces: the day of the work and the season it brings, and what there is to heat
+/// with.</summary>
 internal static class JobPricing
 {
     public static IReadOnlyList<string> Fields { get; } = ["workDate", "spaceVolume", "spaceAirChanges", "heater"];
@@ -47,11 +48,16 @@ internal static class JobPricing
     }
 
     /// <summary>Mean air of the job's place at the day of the work; null until both are known.</summary>
-    public static (Temperature Air, RelativeHumidity Humidity)? SeasonOf(Job job) => Of(job).WorkDate is { } day && JobPlaces.Of(job) is { } place
-        ? (SeasonChange.MeanOf(place.MeanC, day.DayOfYear), RelativeHumidity.OfWeather(place.MeanRhPct[day.Month - 1], SeasonChange.MeanOf(place.MeanC, day.DayOfYear)))
-        : null;
+    public static (Temperature Air, RelativeHumidity Humidity)? SeasonOf(Job job) =>
+        Of(job).WorkDate is { } day && JobPlaces.Of(job) is { } place
+            ? (
+                SeasonChange.MeanOf(place.MeanC, day.DayOfYear),
+                RelativeHumidity.OfWeather(place.MeanRhPct[day.Month - 1], SeasonChange.MeanOf(place.MeanC, day.DayOfYear))
+            )
+            : null;
 
-    /// <summary>The substrate temperature to expect: what was typed, else the season's on surfaces that outdoor air reaches, else the newest reading.</summary>
+    /// <summary>The substrate temperature to expect: what was typed, else the season's on surfaces that outdoor air reaches, else the
+    /// newest reading.</summary>
     public static (double? Celsius, SubstrateFrom From) SubstrateOf(Surface surface, Job job, Exposure exposure, double? read) =>
         surface.ExpectedSubstrateC is { } typed ? (typed, SubstrateFrom.Typed)
         : exposure is Exposure.Outdoors or Exposure.Ventilated && SeasonOf(job) is { } season ? (season.Air.Celsius, SubstrateFrom.Season)

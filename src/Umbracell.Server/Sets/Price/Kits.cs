@@ -9,31 +9,59 @@ namespace Umbracell.Server.Sets.Price;
 /// <summary>A surface from hand kits against the rig.</summary>
 /// <param name="Kit">The kit's name.</param>
 /// <param name="Kits">Whole kits for the surface.</param>
-/// <param name="Figures">kitCost, kitHours, rigCost, rigHours, rigSets, yield; upTo, upToArea and upToKits where there is such a size.</param>
+/// <param name="Figures">kitCost, kitHours, rigCost, rigHours, rigSets, yield; upTo, upToArea and upToKits where there is such a
+/// size.</param>
 /// <param name="UpTo">How that size came about; null where kits are never cheaper.</param>
 /// <param name="Findings">Findings.</param>
-public sealed record KitAnswer(string Kit, int Kits, IReadOnlyDictionary<string, FigureAnswer> Figures, WorkingAnswer? UpTo, IReadOnlyList<FindingAnswer> Findings);
+public sealed record KitAnswer(
+    string Kit,
+    int Kits,
+    IReadOnlyDictionary<string, FigureAnswer> Figures,
+    WorkingAnswer? UpTo,
+    IReadOnlyList<FindingAnswer> Findings
+);
 
 /// <summary>Hand kits of the firm held against the rig for a surface.</summary>
 internal static class Kits
 {
     public static IReadOnlyList<KitAnswer> Of(JobStudy study, SurfaceStudy row, PriceMeans means)
     {
-        if (row is not { Sets: { } sets, SetsQuestion: { } asked } || JobBid.Of(study, means).Surfaces.FirstOrDefault(s => s.Row == row) is not { } priced)
+        if (
+            row is not { Sets: { } sets, SetsQuestion: { } asked }
+            || JobBid.Of(study, means).Surfaces.FirstOrDefault(s => s.Row == row) is not { } priced
+        )
         {
             return [];
         }
 
         var always = means.Practice.Of(PracticeQuestion.Equipment) == School.A;
-        return [.. means.Sheets.Values.Where(s => s.IsKit).OrderBy(s => s.Name, StringComparer.Ordinal).Select(kit => (kit, Compared: KitBreakEven.Of(new()
-        {
-            Surface = priced.Priced,
-            Kit = kit,
-            Thickness = Length.FromMillimetres(asked.ThicknessMm),
-            Conditions = sets.Conditions with { Substrate = new(asked.SubstrateTempC ?? sets.Conditions.Substrate.Celsius) },
-            Rates = means.Rates,
-            RigAlways = always,
-        }))).Where(one => one.Compared is not null).Select(one => Answer(one.kit.Name, one.Compared!))];
+        return
+        [
+            .. means
+                .Sheets.Values.Where(s => s.IsKit)
+                .OrderBy(s => s.Name, StringComparer.Ordinal)
+                .Select(kit =>
+                    (
+                        kit,
+                        Compared: KitBreakEven.Of(
+                            new()
+                            {
+                                Surface = priced.Priced,
+                                Kit = kit,
+                                Thickness = Length.FromMillimetres(asked.ThicknessMm),
+                                Conditions = sets.Conditions with
+                                {
+                                    Substrate = new(asked.SubstrateTempC ?? sets.Conditions.Substrate.Celsius),
+                                },
+                                Rates = means.Rates,
+                                RigAlways = always,
+                            }
+                        )
+                    )
+                )
+                .Where(one => one.Compared is not null)
+                .Select(one => Answer(one.kit.Name, one.Compared!)),
+        ];
     }
 
     private static KitAnswer Answer(string kit, KitBreakEven compared)
@@ -54,6 +82,12 @@ internal static class Kits
             figures["upToKits"] = Figure.Count(compared.UpToKits);
         }
 
-        return new(kit, compared.Kits, FigureAnswer.All(figures), WorkingAnswer.Maybe(compared.Working), FindingAnswer.All(compared.Findings));
+        return new(
+            kit,
+            compared.Kits,
+            FigureAnswer.All(figures),
+            WorkingAnswer.Maybe(compared.Working),
+            FindingAnswer.All(compared.Findings)
+        );
     }
 }

@@ -13,47 +13,72 @@ namespace Umbracell.Server.Sets.Price;
 /// <summary>Shapes bids and routes for the screens and for keeping.</summary>
 internal static class PriceAnswers
 {
-    public static BidAnswer Of(Bid bid, Func<string, string> nameOf) => new(
-        [.. bid.Lines.Select(l => new BidLineAnswer(l.Key, nameOf(l.Key), FigureAnswer.Of(l.Quantity), Worked(new(l.Amount, Dimension.Money), l.Working)))],
-        FigureAnswer.All(new Dictionary<string, Figure>
-        {
-            ["cost"] = Money(bid.Cost),
-            ["net"] = Money(bid.Net),
-            ["price"] = Money(bid.Price),
-            ["crewHours"] = Figure.Duration(TimeSpan.FromHours(bid.CrewHours)),
-            ["days"] = Figure.Count(bid.Days),
-            ["treated"] = bid.Treated.ToFigure(),
-            ["foam"] = bid.Foam.ToFigure(),
-            ["perArea"] = new(bid.PerSquareMetre, Dimension.MoneyPerArea),
-            ["perBoardFoot"] = Money(bid.PerBoardFoot),
-        }),
-        [.. bid.Missing.Select(id => nameOf("bought:" + id))],
-        bid.Unentered,
-        [.. bid.Free.Select(id => nameOf("bought:" + id))]);
+    public static BidAnswer Of(Bid bid, Func<string, string> nameOf) =>
+        new(
+            [
+                .. bid.Lines.Select(l => new BidLineAnswer(
+                    l.Key,
+                    nameOf(l.Key),
+                    FigureAnswer.Of(l.Quantity),
+                    Worked(new(l.Amount, Dimension.Money), l.Working)
+                )),
+            ],
+            FigureAnswer.All(
+                new Dictionary<string, Figure>
+                {
+                    ["cost"] = Money(bid.Cost),
+                    ["net"] = Money(bid.Net),
+                    ["price"] = Money(bid.Price),
+                    ["crewHours"] = Figure.Duration(TimeSpan.FromHours(bid.CrewHours)),
+                    ["days"] = Figure.Count(bid.Days),
+                    ["treated"] = bid.Treated.ToFigure(),
+                    ["foam"] = bid.Foam.ToFigure(),
+                    ["perArea"] = new(bid.PerSquareMetre, Dimension.MoneyPerArea),
+                    ["perBoardFoot"] = Money(bid.PerBoardFoot),
+                }
+            ),
+            [.. bid.Missing.Select(id => nameOf("bought:" + id))],
+            bid.Unentered,
+            [.. bid.Free.Select(id => nameOf("bought:" + id))]
+        );
 
-    public static BidSurfaceAnswer Of(PricedSurface s) => new(
-        s.Row.Surface.Id,
-        s.Row.Surface.Name,
-        Temperature(s.Row.SetsQuestion?.SubstrateTempC),
-        s.Row.SubstrateFrom,
-        RouteOf(s),
-        s.Routes is { Chosen: null },
-        FigureAnswer.Of(new(s.Priced.Foams.Sum(f => f.Sets), Dimension.Sets)),
-        FigureAnswer.Of(s.Priced.Treated.ToFigure()),
-        s.Row.Section is { } section ? ChoiceAnswers.Layers(section.Case) : [],
-        FigureAnswer.Maybe(s.Row.Section?.FillR.ToFigure()));
+    public static BidSurfaceAnswer Of(PricedSurface s) =>
+        new(
+            s.Row.Surface.Id,
+            s.Row.Surface.Name,
+            Temperature(s.Row.SetsQuestion?.SubstrateTempC),
+            s.Row.SubstrateFrom,
+            RouteOf(s),
+            s.Routes is { Chosen: null },
+            FigureAnswer.Of(new(s.Priced.Foams.Sum(f => f.Sets), Dimension.Sets)),
+            FigureAnswer.Of(s.Priced.Treated.ToFigure()),
+            s.Row.Section is { } section ? ChoiceAnswers.Layers(section.Case) : [],
+            FigureAnswer.Maybe(s.Row.Section?.FillR.ToFigure())
+        );
 
-    public static BidDocument Kept(JobBid bid) => new(
-        [.. bid.Bid.Lines.Select(l => new KeptLine(l.Key, l.Quantity.Si, l.Quantity.Dimension.ToString(), l.Amount))],
-        bid.Bid.Net,
-        bid.Bid.Price,
-        [.. bid.Surfaces.Select(s => new KeptSurface(s.Row.Surface.Name, s.Row.SetsQuestion?.SubstrateTempC, RouteOf(s), s.Priced.Foams.Sum(f => f.Sets)))]);
+    public static BidDocument Kept(JobBid bid) =>
+        new(
+            [.. bid.Bid.Lines.Select(l => new KeptLine(l.Key, l.Quantity.Si, l.Quantity.Dimension.ToString(), l.Amount))],
+            bid.Bid.Net,
+            bid.Bid.Price,
+            [
+                .. bid.Surfaces.Select(s => new KeptSurface(
+                    s.Row.Surface.Name,
+                    s.Row.SetsQuestion?.SubstrateTempC,
+                    RouteOf(s),
+                    s.Priced.Foams.Sum(f => f.Sets)
+                )),
+            ]
+        );
 
     /// <summary>A kept bid beside today's: which lines differ, and which surfaces are why.</summary>
     public static KeptBidAnswer Of(BidRow row, BidDocument today, Func<string, string> nameOf)
     {
         var kept = row.Document!;
-        var dimensions = kept.Lines.Concat(today.Lines).GroupBy(l => l.Key).ToDictionary(g => g.Key, g => Enum.Parse<Dimension>(g.First().Dimension));
+        var dimensions = kept
+            .Lines.Concat(today.Lines)
+            .GroupBy(l => l.Key)
+            .ToDictionary(g => g.Key, g => Enum.Parse<Dimension>(g.First().Dimension));
         FigureAnswer? Quantity(string key, double? si) => si is { } value ? FigureAnswer.Of(new(value, dimensions[key])) : null;
         var changes = BidChange.Between([.. kept.Lines.Select(Plain)], [.. today.Lines.Select(Plain)]);
         var now = today.Surfaces.GroupBy(s => s.Name).ToDictionary(g => g.Key, g => g.First());
@@ -65,9 +90,27 @@ internal static class PriceAnswers
             FigureAnswer.Of(Money(kept.Price)),
             FigureAnswer.Of(Money(Math.Abs(today.Price - kept.Price))),
             today.Price > kept.Price,
-            [.. changes.Select(c => new BidChangeAnswer(c.Key, nameOf(c.Key), Quantity(c.Key, c.QuantityBefore), Quantity(c.Key, c.QuantityAfter), FigureAnswer.Of(Money(c.Before)), FigureAnswer.Of(Money(c.After)), FigureAnswer.Of(Money(Math.Abs(c.Difference))), c.Difference > 0))],
-            [.. kept.Surfaces.Where(s => Differs(s, now.GetValueOrDefault(s.Name))).Select(s => Change(s, now.GetValueOrDefault(s.Name))),
-                .. today.Surfaces.Where(s => kept.Surfaces.All(k => k.Name != s.Name)).Select(s => new SurfaceChangeAnswer(s.Name, null, Temperature(s.SubstrateC), "", s.Route, null, Sets(s.Sets)))]);
+            [
+                .. changes.Select(c => new BidChangeAnswer(
+                    c.Key,
+                    nameOf(c.Key),
+                    Quantity(c.Key, c.QuantityBefore),
+                    Quantity(c.Key, c.QuantityAfter),
+                    FigureAnswer.Of(Money(c.Before)),
+                    FigureAnswer.Of(Money(c.After)),
+                    FigureAnswer.Of(Money(Math.Abs(c.Difference))),
+                    c.Difference > 0
+                )),
+            ],
+            [
+                .. kept
+                    .Surfaces.Where(s => Differs(s, now.GetValueOrDefault(s.Name)))
+                    .Select(s => Change(s, now.GetValueOrDefault(s.Name))),
+                .. today
+                    .Surfaces.Where(s => kept.Surfaces.All(k => k.Name != s.Name))
+                    .Select(s => new SurfaceChangeAnswer(s.Name, null, Temperature(s.SubstrateC), "", s.Route, null, Sets(s.Sets))),
+            ]
+        );
 
         static (string Key, double Quantity, double Amount) Plain(KeptLine line) => (line.Key, line.Quantity, line.Amount);
     }
@@ -96,11 +139,23 @@ internal static class PriceAnswers
             figures["room"] = air.Indoor.ToFigure();
             figures["roomRh"] = new(air.Humidity, Dimension.RelativeHumidity);
             figures["power"] = new(air.Power, Dimension.Power);
-            workings = new() { ["heat"] = WorkingAnswer.Of(route.Bid.Lines.FirstOrDefault(l => l.Key == "heat")?.Working.Terms[0].From ?? air.Working), ["preheat"] = WorkingAnswer.Of(route.PreheatWorking!), ["power"] = WorkingAnswer.Of(air.Working) };
+            workings = new()
+            {
+                ["heat"] = WorkingAnswer.Of(route.Bid.Lines.FirstOrDefault(l => l.Key == "heat")?.Working.Terms[0].From ?? air.Working),
+                ["preheat"] = WorkingAnswer.Of(route.PreheatWorking!),
+                ["power"] = WorkingAnswer.Of(air.Working),
+            };
         }
 
         return new(
-            Key(route.Kind), route.Held, chosen, [.. route.Foams.Select(f => new RouteFoam(f.Sheet.Name, Sets(f.Sets)))], FigureAnswer.All(figures), workings, FindingAnswer.All(route.Findings));
+            Key(route.Kind),
+            route.Held,
+            chosen,
+            [.. route.Foams.Select(f => new RouteFoam(f.Sheet.Name, Sets(f.Sets)))],
+            FigureAnswer.All(figures),
+            workings,
+            FindingAnswer.All(route.Findings)
+        );
     }
 
     /// <summary>When a place's mean air leaves the window of the products a job is sprayed with.</summary>
@@ -114,23 +169,38 @@ internal static class PriceAnswers
             yield break;
         }
 
-        foreach (var sheet in study.Rows.SelectMany(r => r.AllSets).Select(one => one.Sheet).DistinctBy(s => s.Id).OrderBy(s => s.Name, StringComparer.Ordinal))
+        foreach (
+            var sheet in study
+                .Rows.SelectMany(r => r.AllSets)
+                .Select(one => one.Sheet)
+                .DistinctBy(s => s.Id)
+                .OrderBy(s => s.Name, StringComparer.Ordinal)
+        )
         {
             if (SeasonChange.Of(place.MeanC, sheet.Substrate.Least) is { } season)
             {
                 var until = Day(season.Until, day.Year) is var thisYear && thisYear >= day ? thisYear : Day(season.Until, day.Year + 1);
                 var from = Day(season.From, season.From < season.Until ? until.Year : until.Year - 1);
-                yield return new(sheet.Name, FigureAnswer.Of(sheet.Substrate.Least.ToFigure()), from, until, ColdRouteCase.ColdGradeFor(sheet, offered) is not null);
+                yield return new(
+                    sheet.Name,
+                    FigureAnswer.Of(sheet.Substrate.Least.ToFigure()),
+                    from,
+                    until,
+                    ColdRouteCase.ColdGradeFor(sheet, offered) is not null
+                );
             }
         }
     }
 
     /// <summary>Names of a bid's lines: products by their sheet, materials by their id.</summary>
-    public static Func<string, string> Names(IReadOnlyDictionary<string, Core.Materials.ProductSheet> sheets) => key =>
-    {
-        var parts = key.Split(':');
-        return parts.Length < 2 ? "" : sheets.TryGetValue(parts[1], out var sheet) ? sheet.Name : parts[1];
-    };
+    public static Func<string, string> Names(IReadOnlyDictionary<string, Core.Materials.ProductSheet> sheets) =>
+        key =>
+        {
+            var parts = key.Split(':');
+            return parts.Length < 2 ? ""
+                : sheets.TryGetValue(parts[1], out var sheet) ? sheet.Name
+                : parts[1];
+        };
 
     public static string Key<T>(T word)
         where T : struct, Enum => ChoiceAnswers.Key(word.ToString());
@@ -140,10 +210,21 @@ internal static class PriceAnswers
     private static string RouteOf(PricedSurface s) => Key(s.Route?.Kind ?? ColdRouteKind.Straight);
 
     private static bool Differs(KeptSurface before, KeptSurface? after) =>
-        after is null || before.Route != after.Route || Math.Abs((before.SubstrateC ?? 0) - (after.SubstrateC ?? 0)) > 0.05 || Math.Abs(before.Sets - after.Sets) > 1e-6;
+        after is null
+        || before.Route != after.Route
+        || Math.Abs((before.SubstrateC ?? 0) - (after.SubstrateC ?? 0)) > 0.05
+        || Math.Abs(before.Sets - after.Sets) > 1e-6;
 
     private static SurfaceChangeAnswer Change(KeptSurface before, KeptSurface? after) =>
-        new(before.Name, Temperature(before.SubstrateC), Temperature(after?.SubstrateC), before.Route, after?.Route ?? "", Sets(before.Sets), after is null ? null : Sets(after.Sets));
+        new(
+            before.Name,
+            Temperature(before.SubstrateC),
+            Temperature(after?.SubstrateC),
+            before.Route,
+            after?.Route ?? "",
+            Sets(before.Sets),
+            after is null ? null : Sets(after.Sets)
+        );
 
     private static FigureAnswer Sets(double sets) => FigureAnswer.Of(new(sets, Dimension.Sets));
 
@@ -151,5 +232,6 @@ internal static class PriceAnswers
 
     private static Figure Money(double amount) => new(amount, Dimension.Money);
 
-    private static WorkedFigure Worked(Figure figure, Core.Findings.Working working) => new(FigureAnswer.Of(figure), WorkingAnswer.Of(working));
+    private static WorkedFigure Worked(Figure figure, Core.Findings.Working working) =>
+        new(FigureAnswer.Of(figure), WorkingAnswer.Of(working));
 }

@@ -16,13 +16,34 @@ internal static class PriceEndpoints
 
     public static void MapPrice(this IEndpointRouteBuilder app)
     {
-        app.MapGet("/api/jobs/{id:guid}/price", OfJobAsync).WithTags("Price").WithSummary("The bid of a job for the day of the work, and bids as they were made; for those who price.").RequireAuthorization(Claims.MayPrice);
-        app.MapPost("/api/jobs/{id:guid}/bids", KeepAsync).WithTags("Price").WithSummary("Keep today's figures as a bid.").RequireAuthorization(Claims.MayPrice);
-        app.MapDelete("/api/bids/{id:guid}", RemoveAsync).WithTags("Price").WithSummary("Take a kept bid away.").RequireAuthorization(Claims.MayPrice);
-        app.MapGet("/api/surfaces/{id:guid}/cold-routes", RoutesAsync).WithTags("Price").WithSummary("The cold-weather routes of a surface side by side.").RequireAuthorization();
-        app.MapGet("/api/surfaces/{id:guid}/kits", KitsAsync).WithTags("Price").WithSummary("A surface sprayed from hand kits against the rig, and the size up to which kits are cheaper.").RequireAuthorization();
-        app.MapGet("/api/surfaces/{id:guid}/alternatives", AlternativesAsync).WithTags("Price").WithSummary("What the job would cost with every other system on this surface; for those who price.").RequireAuthorization(Claims.MayPrice);
-        app.MapGet("/api/surfaces/{id:guid}/inch-ledger", InchesAsync).WithTags("Price").WithSummary("What each further step of foam costs and cuts.").RequireAuthorization();
+        app.MapGet("/api/jobs/{id:guid}/price", OfJobAsync)
+            .WithTags("Price")
+            .WithSummary("The bid of a job for the day of the work, and bids as they were made; for those who price.")
+            .RequireAuthorization(Claims.MayPrice);
+        app.MapPost("/api/jobs/{id:guid}/bids", KeepAsync)
+            .WithTags("Price")
+            .WithSummary("Keep today's figures as a bid.")
+            .RequireAuthorization(Claims.MayPrice);
+        app.MapDelete("/api/bids/{id:guid}", RemoveAsync)
+            .WithTags("Price")
+            .WithSummary("Take a kept bid away.")
+            .RequireAuthorization(Claims.MayPrice);
+        app.MapGet("/api/surfaces/{id:guid}/cold-routes", RoutesAsync)
+            .WithTags("Price")
+            .WithSummary("The cold-weather routes of a surface side by side.")
+            .RequireAuthorization();
+        app.MapGet("/api/surfaces/{id:guid}/kits", KitsAsync)
+            .WithTags("Price")
+            .WithSummary("A surface sprayed from hand kits against the rig, and the size up to which kits are cheaper.")
+            .RequireAuthorization();
+        app.MapGet("/api/surfaces/{id:guid}/alternatives", AlternativesAsync)
+            .WithTags("Price")
+            .WithSummary("What the job would cost with every other system on this surface; for those who price.")
+            .RequireAuthorization(Claims.MayPrice);
+        app.MapGet("/api/surfaces/{id:guid}/inch-ledger", InchesAsync)
+            .WithTags("Price")
+            .WithSummary("What each further step of foam costs and cuts.")
+            .RequireAuthorization();
     }
 
     private static async Task<Ok<JobPriceAnswer>> OfJobAsync(Guid id, PriceReader prices) => TypedResults.Ok(await AnswerAsync(id, prices));
@@ -31,7 +52,12 @@ internal static class PriceEndpoints
     {
         var (study, bid) = await prices.BidAsync(id);
         var names = PriceAnswers.Names(await prices.Library.AllAsync());
-        var kept = await prices.Db.Bids.AsNoTracking().Where(b => b.JobId == id).OrderByDescending(b => b.MadeAt).Take(MostKept).ToListAsync();
+        var kept = await prices
+            .Db.Bids.AsNoTracking()
+            .Where(b => b.JobId == id)
+            .OrderByDescending(b => b.MadeAt)
+            .Take(MostKept)
+            .ToListAsync();
         var today = PriceAnswers.Kept(bid);
         var pricing = JobPricing.Of(study.Job);
         return new(
@@ -44,22 +70,31 @@ internal static class PriceEndpoints
             PriceAnswers.Of(bid.Bid, names),
             [.. bid.Surfaces.Select(PriceAnswers.Of)],
             [.. kept.Where(b => b.Document is not null).Select(b => PriceAnswers.Of(b, today, names))],
-            [.. PriceAnswers.Seasons(study, pricing.WorkDate ?? DateOnly.FromDateTime(prices.Clock.GetUtcNow().UtcDateTime), (await prices.Library.AllAsync()).Values)],
-            study.Job.Version);
+            [
+                .. PriceAnswers.Seasons(
+                    study,
+                    pricing.WorkDate ?? DateOnly.FromDateTime(prices.Clock.GetUtcNow().UtcDateTime),
+                    (await prices.Library.AllAsync()).Values
+                ),
+            ],
+            study.Job.Version
+        );
     }
 
     private static async Task<Ok<JobPriceAnswer>> KeepAsync(Guid id, PriceReader prices, ClaimsPrincipal person)
     {
         var (study, bid) = await prices.BidAsync(id);
-        prices.Db.Bids.Add(new()
-        {
-            Id = Guid.NewGuid(),
-            JobId = id,
-            MadeAt = prices.Clock.GetUtcNow(),
-            MadeBy = Claims.TitleOf(person),
-            WorkDate = JobPricing.Of(study.Job).WorkDate,
-            Document = PriceAnswers.Kept(bid),
-        });
+        prices.Db.Bids.Add(
+            new()
+            {
+                Id = Guid.NewGuid(),
+                JobId = id,
+                MadeAt = prices.Clock.GetUtcNow(),
+                MadeBy = Claims.TitleOf(person),
+                WorkDate = JobPricing.Of(study.Job).WorkDate,
+                Document = PriceAnswers.Kept(bid),
+            }
+        );
         await prices.Db.SaveChangesAsync();
         return TypedResults.Ok(await AnswerAsync(id, prices));
     }
@@ -82,13 +117,16 @@ internal static class PriceEndpoints
 
         var routes = ColdRoutes.Of(question);
         var chosen = routes.Chosen;
-        return TypedResults.Ok(new ColdRoutesAnswer(
-            FigureAnswer.Of(question.Substrate.ToFigure()),
-            row.SubstrateFrom,
-            question.Standard.Substrate.Margin(question.Substrate).Kelvins < 3,
-            routes.Routes.All(r => r.Bid.Missing.Count == 0),
-            question.Standard.Name,
-            [.. routes.Routes.Select(r => PriceAnswers.Of(r, r == chosen))]));
+        return TypedResults.Ok(
+            new ColdRoutesAnswer(
+                FigureAnswer.Of(question.Substrate.ToFigure()),
+                row.SubstrateFrom,
+                question.Standard.Substrate.Margin(question.Substrate).Kelvins < 3,
+                routes.Routes.All(r => r.Bid.Missing.Count == 0),
+                question.Standard.Name,
+                [.. routes.Routes.Select(r => PriceAnswers.Of(r, r == chosen))]
+            )
+        );
     }
 
     private static async Task<Ok<IReadOnlyList<InchMoneyAnswer>>> InchesAsync(Guid id, PriceReader prices)
@@ -103,5 +141,6 @@ internal static class PriceEndpoints
         return TypedResults.Ok(Kits.Of(study, row, means));
     }
 
-    private static async Task<Ok<AlternativesAnswer>> AlternativesAsync(Guid id, PriceReader prices) => TypedResults.Ok(await Alternatives.OfAsync(id, prices));
+    private static async Task<Ok<AlternativesAnswer>> AlternativesAsync(Guid id, PriceReader prices) =>
+        TypedResults.Ok(await Alternatives.OfAsync(id, prices));
 }

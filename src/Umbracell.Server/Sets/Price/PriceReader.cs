@@ -48,6 +48,11 @@ internal sealed class PriceReader(SurfaceReader reader, SheetLibrary library, Cr
     private async Task<PriceMeans> MeansAsync(JobStudy study)
     {
         var firm = await db.Firms.SingleAsync();
-        return new(ChoiceQuestions.RatesOf(firm), await library.AllAsync(), await crews.LearnAsync(), ChoiceQuestions.PracticeOf(firm, study.Job));
+        return new(
+            ChoiceQuestions.RatesOf(firm),
+            await library.AllAsync(),
+            await crews.LearnAsync(),
+            ChoiceQuestions.PracticeOf(firm, study.Job)
+        );
     }
 }

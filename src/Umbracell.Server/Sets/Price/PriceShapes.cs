@@ -17,7 +17,13 @@ public sealed record BidLineAnswer(string Key, string Name, FigureAnswer Quantit
 /// <param name="Missing">Sheets and materials without a price, by name.</param>
 /// <param name="Unentered">Rates that stand at nothing.</param>
 /// <param name="Free">Products and materials whose price is zero, by name.</param>
-public sealed record BidAnswer(IReadOnlyList<BidLineAnswer> Lines, IReadOnlyDictionary<string, FigureAnswer> Figures, IReadOnlyList<string> Missing, IReadOnlyList<string> Unentered, IReadOnlyList<string> Free);
+public sealed record BidAnswer(
+    IReadOnlyList<BidLineAnswer> Lines,
+    IReadOnlyDictionary<string, FigureAnswer> Figures,
+    IReadOnlyList<string> Missing,
+    IReadOnlyList<string> Unentered,
+    IReadOnlyList<string> Free
+);
 
 /// <summary>A surface of a bid.</summary>
 /// <param name="Id">Surface.</param>
@@ -31,16 +37,53 @@ public sealed record BidAnswer(IReadOnlyList<BidLineAnswer> Lines, IReadOnlyDict
 /// <param name="Layers">What is put in, outermost first.</param>
 /// <param name="R">Thermal resistance of what is put in; null without a section.</param>
 public sealed record BidSurfaceAnswer(
-    Guid Id, string Name, FigureAnswer? Substrate, SubstrateFrom From, string Route, bool AllHeld, FigureAnswer Sets, FigureAnswer Treated, IReadOnlyList<CandidateLayer> Layers, FigureAnswer? R);
+    Guid Id,
+    string Name,
+    FigureAnswer? Substrate,
+    SubstrateFrom From,
+    string Route,
+    bool AllHeld,
+    FigureAnswer Sets,
+    FigureAnswer Treated,
+    IReadOnlyList<CandidateLayer> Layers,
+    FigureAnswer? R
+);
 
 /// <summary>A line that differs between a kept bid and today's figures.</summary>
-public sealed record BidChangeAnswer(string Key, string Name, FigureAnswer? QuantityBefore, FigureAnswer? QuantityAfter, FigureAnswer Before, FigureAnswer After, FigureAnswer Difference, bool Dearer);
+public sealed record BidChangeAnswer(
+    string Key,
+    string Name,
+    FigureAnswer? QuantityBefore,
+    FigureAnswer? QuantityAfter,
+    FigureAnswer Before,
+    FigureAnswer After,
+    FigureAnswer Difference,
+    bool Dearer
+);
 
 /// <summary>A surface that is priced otherwise than in a kept bid.</summary>
-public sealed record SurfaceChangeAnswer(string Name, FigureAnswer? SubstrateBefore, FigureAnswer? SubstrateAfter, string RouteBefore, string RouteAfter, FigureAnswer? SetsBefore, FigureAnswer? SetsAfter);
+public sealed record SurfaceChangeAnswer(
+    string Name,
+    FigureAnswer? SubstrateBefore,
+    FigureAnswer? SubstrateAfter,
+    string RouteBefore,
+    string RouteAfter,
+    FigureAnswer? SetsBefore,
+    FigureAnswer? SetsAfter
+);
 
 /// <summary>A bid as it was made, and what today's figures change of it.</summary>
-public sealed record KeptBidAnswer(Guid Id, DateTimeOffset MadeAt, string MadeBy, DateOnly? WorkDate, FigureAnswer Price, FigureAnswer Difference, bool Dearer, IReadOnlyList<BidChangeAnswer> Changes, IReadOnlyList<SurfaceChangeAnswer> Surfaces);
+public sealed record KeptBidAnswer(
+    Guid Id,
+    DateTimeOffset MadeAt,
+    string MadeBy,
+    DateOnly? WorkDate,
+    FigureAnswer Price,
+    FigureAnswer Difference,
+    bool Dearer,
+    IReadOnlyList<BidChangeAnswer> Changes,
+    IReadOnlyList<SurfaceChangeAnswer> Surfaces
+);
 
 /// <summary>The cold season of a product at the job's place.</summary>
 public sealed record ColdSeasonAnswer(string Sheet, FigureAnswer Limit, DateOnly From, DateOnly Until, bool HasColdGrade);
@@ -58,7 +101,18 @@ public sealed record ColdSeasonAnswer(string Sheet, FigureAnswer Limit, DateOnly
 /// <param name="Seasons">When stock changes to the cold grade.</param>
 /// <param name="JobVersion">Version of the job.</param>
 public sealed record JobPriceAnswer(
-    DateOnly? WorkDate, FigureAnswer? SeasonAir, bool HasPlace, FigureAnswer? Space, FigureAnswer AirChanges, string Heater, BidAnswer Bid, IReadOnlyList<BidSurfaceAnswer> Surfaces, IReadOnlyList<KeptBidAnswer> Kept, IReadOnlyList<ColdSeasonAnswer> Seasons, uint JobVersion);
+    DateOnly? WorkDate,
+    FigureAnswer? SeasonAir,
+    bool HasPlace,
+    FigureAnswer? Space,
+    FigureAnswer AirChanges,
+    string Heater,
+    BidAnswer Bid,
+    IReadOnlyList<BidSurfaceAnswer> Surfaces,
+    IReadOnlyList<KeptBidAnswer> Kept,
+    IReadOnlyList<ColdSeasonAnswer> Seasons,
+    uint JobVersion
+);
 
 /// <summary>One way to spray a surface on a cold day.</summary>
 /// <param name="Kind">Which.</param>
@@ -68,13 +122,34 @@ public sealed record JobPriceAnswer(
 /// <param name="Figures">sets, cost, hours, finish; heat, preheat, room, roomRh, power where it is heated.</param>
 /// <param name="Workings">How heat, preheat and power came about, where it is heated.</param>
 /// <param name="Findings">Findings.</param>
-public sealed record ColdRouteAnswer(string Kind, bool Held, bool Chosen, IReadOnlyList<RouteFoam> Foams, IReadOnlyDictionary<string, FigureAnswer> Figures, IReadOnlyDictionary<string, WorkingAnswer> Workings, IReadOnlyList<FindingAnswer> Findings);
+public sealed record ColdRouteAnswer(
+    string Kind,
+    bool Held,
+    bool Chosen,
+    IReadOnlyList<RouteFoam> Foams,
+    IReadOnlyDictionary<string, FigureAnswer> Figures,
+    IReadOnlyDictionary<string, WorkingAnswer> Workings,
+    IReadOnlyList<FindingAnswer> Findings
+);
 
 /// <summary>A foam of a route.</summary>
 public sealed record RouteFoam(string Sheet, FigureAnswer Sets);
 
 /// <summary>The cold-weather routes of a surface; empty where no temperature is known.</summary>
-public sealed record ColdRoutesAnswer(FigureAnswer? Substrate, SubstrateFrom From, bool Needed, bool Priced, string Sheet, IReadOnlyList<ColdRouteAnswer> Routes);
+public sealed record ColdRoutesAnswer(
+    FigureAnswer? Substrate,
+    SubstrateFrom From,
+    bool Needed,
+    bool Priced,
+    string Sheet,
+    IReadOnlyList<ColdRouteAnswer> Routes
+);
 
 /// <summary>A step of the inch ledger with money: heat cut and cost of each further step.</summary>
-public sealed record InchMoneyAnswer(FigureAnswer Thickness, FigureAnswer Cut, FigureAnswer Cost, FigureAnswer Further, FigureAnswer? PerCut);
+public sealed record InchMoneyAnswer(
+    FigureAnswer Thickness,
+    FigureAnswer Cut,
+    FigureAnswer Cost,
+    FigureAnswer Further,
+    FigureAnswer? PerCut
+);

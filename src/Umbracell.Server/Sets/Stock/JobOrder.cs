@@ -17,12 +17,26 @@ internal static class JobOrder
     // A drum within a degree of the window's edge is on the edge by the time it is opened.
     private static readonly TemperatureDifference InsideWindow = new(1);
 
-    public static JobOrderAnswer Of(JobStudy study, JobBid bid, IReadOnlyList<StockLotRow> lots, ILookup<string, string> elsewhere, Rates rates, DateOnly today)
+    public static JobOrderAnswer Of(
+        JobStudy study,
+        JobBid bid,
+        IReadOnlyList<StockLotRow> lots,
+        ILookup<string, string> elsewhere,
+        Rates rates,
+        DateOnly today
+    )
     {
         var pricing = JobPricing.Of(study.Job);
         var day = pricing.WorkDate ?? today;
         var air = JobPricing.SeasonOf(study.Job)?.Air;
-        var lines = bid.Loads.Select(load => Line(load, lots, rates, day, air) with { NextJobs = [.. elsewhere[load.Sheet.Id].Order(StringComparer.Ordinal).Take(MostNextJobs)] }).ToList();
+        var lines = bid
+            .Loads.Select(load =>
+                Line(load, lots, rates, day, air) with
+                {
+                    NextJobs = [.. elsewhere[load.Sheet.Id].Order(StringComparer.Ordinal).Take(MostNextJobs)],
+                }
+            )
+            .ToList();
         var weighed = RigLoad.Of([.. bid.Loads.Select(load => (load.Sheet, load.Sets.Load.Sets))], new(rates.TrailerKilograms));
         return new(
             pricing.WorkDate,
@@ -31,10 +45,12 @@ internal static class JobOrder
             FigureAnswer.Of(weighed.Weight.ToFigure()),
             rates.TrailerKilograms > 0 ? FigureAnswer.Of(new(rates.TrailerKilograms, Dimension.Mass)) : null,
             FindingAnswer.All(weighed.Findings),
-            air is { } known ? FigureAnswer.Of(known.ToFigure()) : null);
+            air is { } known ? FigureAnswer.Of(known.ToFigure()) : null
+        );
     }
 
-    public static IReadOnlyList<DrumLot> Lots(IEnumerable<StockLotRow> rows, string sheet) => [.. rows.Where(r => r.SheetSlug == sheet).Select(r => new DrumLot(r.Side, r.Lot, r.Expires, r.Full, new(r.PartKg)))];
+    public static IReadOnlyList<DrumLot> Lots(IEnumerable<StockLotRow> rows, string sheet) =>
+        [.. rows.Where(r => r.SheetSlug == sheet).Select(r => new DrumLot(r.Side, r.Lot, r.Expires, r.Full, new(r.PartKg)))];
 
     private static OrderLine Line(JobLoad of, IReadOnlyList<StockLotRow> lots, Rates rates, DateOnly day, Temperature? air)
     {
@@ -54,20 +70,33 @@ internal static class JobOrder
             air is { } cold && !sheet.IsKit ? Warming(sheet, load, cold, rates) : null,
             FigureAnswer.Of(new(load - of.Sets.Median, Dimension.Sets)),
             [],
-            FindingAnswer.All(stock.Findings));
+            FindingAnswer.All(stock.Findings)
+        );
     }
 
     private static WarmingAnswer Warming(ProductSheet sheet, int load, Temperature night, Rates rates)
     {
         var warming = DrumWarming.Of(
             [new(SetSide.A, sheet.SetMassA, load), new(SetSide.B, sheet.SetMassB, load)],
-            new(night, sheet.Drums.Least + InsideWindow, rates.BlanketWatts, new(rates.HotRoomCelsius), rates.HotRoomLoss, rates.HeatKilowattHour));
+            new(
+                night,
+                sheet.Drums.Least + InsideWindow,
+                rates.BlanketWatts,
+                new(rates.HotRoomCelsius),
+                rates.HotRoomLoss,
+                rates.HeatKilowattHour
+            )
+        );
         return new(Way(warming.Blankets), Way(warming.HotRoom));
 
-        static WarmingWayAnswer? Way(WarmingWay? way) => way is null ? null : new(
-            way.Lead is { } lead ? FigureAnswer.Of(Figure.Duration(lead)) : null,
-            new(FigureAnswer.Of(way.Working.Result), WorkingAnswer.Of(way.Working)),
-            FigureAnswer.Of(new(way.Cost, Dimension.Money)));
+        static WarmingWayAnswer? Way(WarmingWay? way) =>
+            way is null
+                ? null
+                : new(
+                    way.Lead is { } lead ? FigureAnswer.Of(Figure.Duration(lead)) : null,
+                    new(FigureAnswer.Of(way.Working.Result), WorkingAnswer.Of(way.Working)),
+                    FigureAnswer.Of(new(way.Cost, Dimension.Money))
+                );
     }
 
     private static DrumAnswer Drum(ProductSheet sheet, SetSide side, Temperature night, Rates rates)
@@ -75,6 +104,11 @@ internal static class JobOrder
         var wanted = sheet.Drums.Least + InsideWindow;
         var drum = new DrumWarmth(side, DrumStock.MassOf(sheet, side), night, night, rates.BlanketWatts);
         var lead = drum.TimeTo(wanted);
-        return new(side, FigureAnswer.Of(night.ToFigure()), FigureAnswer.Of(wanted.ToFigure()), lead is null ? null : new(FigureAnswer.Of(Figure.Duration(lead.Value)), WorkingAnswer.Of(drum.Working(wanted))));
+        return new(
+            side,
+            FigureAnswer.Of(night.ToFigure()),
+            FigureAnswer.Of(wanted.ToFigure()),
+            lead is null ? null : new(FigureAnswer.Of(Figure.Duration(lead.Value)), WorkingAnswer.Of(drum.Working(wanted)))
+        );
     }
 }

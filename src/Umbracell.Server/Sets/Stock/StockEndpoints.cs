@@ -19,16 +19,29 @@ internal static class StockEndpoints
 {
     private static readonly string[] Fields = ["product", "side", "lot", "expires", "full", "part"];
 
-    private static readonly FigureRange Full = new(0, 1000, Dimension.Count), Part = new(0, 1000, Dimension.Mass);
+    private static readonly FigureRange Full = new(0, 1000, Dimension.Count),
+        Part = new(0, 1000, Dimension.Mass);
 
     public static void MapStock(this IEndpointRouteBuilder app)
     {
         var stock = app.MapGroup("/api/stock").WithTags("Stock").RequireAuthorization();
-        stock.MapGet("", async (UmbracellDb db, SheetLibrary library, TimeProvider clock) => TypedResults.Ok(await AnswerAsync(db, library, clock))).WithSummary("Drums in the store by product, side and lot.");
+        stock
+            .MapGet(
+                "",
+                async (UmbracellDb db, SheetLibrary library, TimeProvider clock) => TypedResults.Ok(await AnswerAsync(db, library, clock))
+            )
+            .WithSummary("Drums in the store by product, side and lot.");
         stock.MapPost("", AddAsync).WithSummary("Drums of a lot from typed fields.").RequireAuthorization(Claims.MayEdit);
-        stock.MapPatch("/{id:guid}", ChangeAsync).WithSummary("Change typed fields of a lot.").RequireAuthorization(Claims.MayEdit).ProducesProblem(409);
+        stock
+            .MapPatch("/{id:guid}", ChangeAsync)
+            .WithSummary("Change typed fields of a lot.")
+            .RequireAuthorization(Claims.MayEdit)
+            .ProducesProblem(409);
         stock.MapDelete("/{id:guid}", RemoveAsync).WithSummary("Take a lot off.").RequireAuthorization(Claims.MayEdit);
-        app.MapGet("/api/jobs/{id:guid}/order", OfJobAsync).WithTags("Stock").WithSummary("What a job loads, what is in the store, what is ordered, and when drums go into blankets.").RequireAuthorization();
+        app.MapGet("/api/jobs/{id:guid}/order", OfJobAsync)
+            .WithTags("Stock")
+            .WithSummary("What a job loads, what is in the store, what is ordered, and when drums go into blankets.")
+            .RequireAuthorization();
     }
 
     private static async Task<StockAnswer> AnswerAsync(UmbracellDb db, SheetLibrary library, TimeProvider clock)
@@ -37,29 +50,59 @@ internal static class StockEndpoints
         var rows = await db.StockLots.AsNoTracking().OrderBy(l => l.SheetSlug).ThenBy(l => l.Side).ThenBy(l => l.Expires).ToListAsync();
         var today = DateOnly.FromDateTime(clock.GetUtcNow().UtcDateTime);
         return new(
-            [.. rows.Select(r => new StockLotAnswer(r.Id, r.SheetSlug, sheets.GetValueOrDefault(r.SheetSlug)?.Name ?? r.SheetSlug, r.Side, r.Lot, r.Expires, r.Full, FigureAnswer.Of(new(r.PartKg, Dimension.Mass)), r.Version))],
-            [.. rows.Select(r => r.SheetSlug).Distinct().Where(sheets.ContainsKey).Select(slug => Product(sheets[slug], rows, today))]);
+            [
+                .. rows.Select(r => new StockLotAnswer(
+                    r.Id,
+                    r.SheetSlug,
+                    sheets.GetValueOrDefault(r.SheetSlug)?.Name ?? r.SheetSlug,
+                    r.Side,
+                    r.Lot,
+                    r.Expires,
+                    r.Full,
+                    FigureAnswer.Of(new(r.PartKg, Dimension.Mass)),
+                    r.Version
+                )),
+            ],
+            [.. rows.Select(r => r.SheetSlug).Distinct().Where(sheets.ContainsKey).Select(slug => Product(sheets[slug], rows, today))]
+        );
     }
 
     private static StockProductAnswer Product(Core.Materials.ProductSheet sheet, List<StockLotRow> rows, DateOnly today)
     {
         var stock = DrumStock.Of(sheet, JobOrder.Lots(rows, sheet.Id), 0, today);
         return new(
-            sheet.Id, sheet.Name, FigureAnswer.Of(new(stock.SetsA, Dimension.Sets)), FigureAnswer.Of(new(stock.SetsB, Dimension.Sets)), FigureAnswer.Of(new(stock.Sets, Dimension.Sets)), FindingAnswer.All(stock.Findings.Where(f => f.Case != "suffices")));
+            sheet.Id,
+            sheet.Name,
+            FigureAnswer.Of(new(stock.SetsA, Dimension.Sets)),
+            FigureAnswer.Of(new(stock.SetsB, Dimension.Sets)),
+            FigureAnswer.Of(new(stock.Sets, Dimension.Sets)),
+            FindingAnswer.All(stock.Findings.Where(f => f.Case != "suffices"))
+        );
     }
 
     private static async Task<Ok<StockAnswer>> AddAsync(TypedEdit edit, UmbracellDb db, SheetLibrary library, TimeProvider clock)
     {
         var fields = new TypedFields(edit);
         fields.Require("product", "side", "lot");
-        var row = new StockLotRow { Id = Guid.NewGuid(), SheetSlug = "", Lot = "" };
+        var row = new StockLotRow
+        {
+            Id = Guid.NewGuid(),
+            SheetSlug = "",
+            Lot = "",
+        };
         Take(fields, row, (await library.AllAsync()).ContainsKey);
         db.StockLots.Add(row);
         await db.SaveChangesAsync();
         return TypedResults.Ok(await AnswerAsync(db, library, clock));
     }
 
-    private static async Task<Ok<StockAnswer>> ChangeAsync(Guid id, TypedEdit edit, UmbracellDb db, SheetLibrary library, TimeProvider clock)
+    private static async Task<Ok<StockAnswer>> ChangeAsync(
+        Guid id,
+        TypedEdit edit,
+        UmbracellDb db,
+        SheetLibrary library,
+        TimeProvider clock
+    )
     {
         var row = await FindAsync(id, db);
         if (edit.Version is { } seen && seen != row.Version)
@@ -82,7 +125,9 @@ internal static class StockEndpoints
     private static async Task<Ok<JobOrderAnswer>> OfJobAsync(Guid id, PriceReader prices, ClaimsPrincipal person)
     {
         var order = await OrderAsync(id, prices);
-        return TypedResults.Ok(Claims.Prices(person) ? order : order with { Lines = [.. order.Lines.Select(line => line with { Price = null })] });
+        return TypedResults.Ok(
+            Claims.Prices(person) ? order : order with { Lines = [.. order.Lines.Select(line => line with { Price = null })] }
+        );
     }
 
     private static async Task<JobOrderAnswer> OrderAsync(Guid id, PriceReader prices)
@@ -90,11 +135,23 @@ internal static class StockEndpoints
         var (study, bid) = await prices.BidAsync(id);
         var lots = await prices.Db.StockLots.AsNoTracking().ToListAsync();
         var firm = await prices.Db.Firms.SingleAsync();
-        var elsewhere = await prices.Db.Surfaces.Where(s => s.JobId != id && s.SheetSlug != null).Join(prices.Db.Jobs, s => s.JobId, j => j.Id, (s, j) => new { Sheet = s.SheetSlug!, j.Name }).Distinct().ToListAsync();
-        return JobOrder.Of(study, bid, lots, elsewhere.ToLookup(e => e.Sheet, e => e.Name), ChoiceQuestions.RatesOf(firm), DateOnly.FromDateTime(prices.Clock.GetUtcNow().UtcDateTime));
+        var elsewhere = await prices
+            .Db.Surfaces.Where(s => s.JobId != id && s.SheetSlug != null)
+            .Join(prices.Db.Jobs, s => s.JobId, j => j.Id, (s, j) => new { Sheet = s.SheetSlug!, j.Name })
+            .Distinct()
+            .ToListAsync();
+        return JobOrder.Of(
+            study,
+            bid,
+            lots,
+            elsewhere.ToLookup(e => e.Sheet, e => e.Name),
+            ChoiceQuestions.RatesOf(firm),
+            DateOnly.FromDateTime(prices.Clock.GetUtcNow().UtcDateTime)
+        );
     }
 
-    private static async Task<StockLotRow> FindAsync(Guid id, UmbracellDb db) => await db.StockLots.SingleOrDefaultAsync(l => l.Id == id) ?? throw new NotFoundException("lot");
+    private static async Task<StockLotRow> FindAsync(Guid id, UmbracellDb db) =>
+        await db.StockLots.SingleOrDefaultAsync(l => l.Id == id) ?? throw new NotFoundException("lot");
 
     private static void Take(TypedFields fields, StockLotRow row, Func<string, bool> isSheet)
     {

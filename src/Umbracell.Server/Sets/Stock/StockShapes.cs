@@ -5,13 +5,30 @@ using Umbracell.Questions.Section;
 namespace Umbracell.Server.Sets.Stock;
 
 /// <summary>Drums of one side of one lot.</summary>
-public sealed record StockLotAnswer(Guid Id, string SheetId, string Sheet, SetSide Side, string Lot, DateOnly? Expires, int Full, FigureAnswer Part, uint Version);
+public sealed record StockLotAnswer(
+    Guid Id,
+    string SheetId,
+    string Sheet,
+    SetSide Side,
+    string Lot,
+    DateOnly? Expires,
+    int Full,
+    FigureAnswer Part,
+    uint Version
+);
 
 /// <summary>The firm's drums.</summary>
 public sealed record StockAnswer(IReadOnlyList<StockLotAnswer> Lots, IReadOnlyList<StockProductAnswer> Products);
 
 /// <summary>What a product's drums come to today.</summary>
-public sealed record StockProductAnswer(string SheetId, string Sheet, FigureAnswer SetsA, FigureAnswer SetsB, FigureAnswer Sets, IReadOnlyList<FindingAnswer> Findings);
+public sealed record StockProductAnswer(
+    string SheetId,
+    string Sheet,
+    FigureAnswer SetsA,
+    FigureAnswer SetsB,
+    FigureAnswer Sets,
+    IReadOnlyList<FindingAnswer> Findings
+);
 
 /// <summary>A product of a job: what is loaded, what is on hand, what is to be ordered.</summary>
 /// <param name="SheetId">Product.</param>
@@ -24,13 +41,27 @@ public sealed record StockProductAnswer(string SheetId, string Sheet, FigureAnsw
 /// <param name="Price">What the order costs; null without a price, and for whoever may not see prices.</param>
 /// <param name="Weight">Weight of the load.</param>
 /// <param name="Drums">When the blankets go on.</param>
-/// <param name="Warming">All drums of the load warmed with blankets or in the hot room; null where the season is not known, and for kits.</param>
+/// <param name="Warming">All drums of the load warmed with blankets or in the hot room; null where the season is not known, and for
+/// kits.</param>
 /// <param name="LeftOver">Sets that come back as often as not.</param>
 /// <param name="NextJobs">Other jobs of the firm with surfaces of this product, where the rest could go.</param>
 /// <param name="Findings">Findings.</param>
 public sealed record OrderLine(
-    string SheetId, string Sheet, int Load, FigureAnswer SetsA, FigureAnswer SetsB, WorkedFigure Order, int OrderCount, FigureAnswer? Price, FigureAnswer Weight, IReadOnlyList<DrumAnswer> Drums, WarmingAnswer? Warming, FigureAnswer LeftOver, IReadOnlyList<string> NextJobs,
-    IReadOnlyList<FindingAnswer> Findings);
+    string SheetId,
+    string Sheet,
+    int Load,
+    FigureAnswer SetsA,
+    FigureAnswer SetsB,
+    WorkedFigure Order,
+    int OrderCount,
+    FigureAnswer? Price,
+    FigureAnswer Weight,
+    IReadOnlyList<DrumAnswer> Drums,
+    WarmingAnswer? Warming,
+    FigureAnswer LeftOver,
+    IReadOnlyList<string> NextJobs,
+    IReadOnlyList<FindingAnswer> Findings
+);
 
 /// <summary>A drum before the work.</summary>
 /// <param name="Side">A or B.</param>
@@ -56,4 +87,12 @@ public sealed record WarmingAnswer(WarmingWayAnswer? Blankets, WarmingWayAnswer?
 /// <param name="Trailer">What the trailer may carry; null where it is not entered.</param>
 /// <param name="Findings">What is said of the load as a whole.</param>
 /// <param name="NightAir">Air the drums stand in, where the season is known.</param>
-public sealed record JobOrderAnswer(DateOnly? WorkDate, DateOnly? OrderBy, IReadOnlyList<OrderLine> Lines, FigureAnswer Weight, FigureAnswer? Trailer, IReadOnlyList<FindingAnswer> Findings, FigureAnswer? NightAir);
+public sealed record JobOrderAnswer(
+    DateOnly? WorkDate,
+    DateOnly? OrderBy,
+    IReadOnlyList<OrderLine> Lines,
+    FigureAnswer Weight,
+    FigureAnswer? Trailer,
+    IReadOnlyList<FindingAnswer> Findings,
+    FigureAnswer? NightAir
+);

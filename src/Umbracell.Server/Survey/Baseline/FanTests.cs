@@ -16,8 +16,12 @@ namespace Umbracell.Server.Survey.Baseline;
 /// <summary>A figure with its 95 % interval, where it has one.</summary>
 public sealed record BoundedAnswer(FigureAnswer Value, FigureAnswer? Low, FigureAnswer? High)
 {
-    internal static BoundedAnswer Of(Bounded bounded, Dimension dimension) => new(
-        FigureAnswer.Of(new(bounded.Value, dimension)), bounded.Low is { } low ? FigureAnswer.Of(new(low, dimension)) : null, bounded.High is { } high ? FigureAnswer.Of(new(high, dimension)) : null);
+    internal static BoundedAnswer Of(Bounded bounded, Dimension dimension) =>
+        new(
+            FigureAnswer.Of(new(bounded.Value, dimension)),
+            bounded.Low is { } low ? FigureAnswer.Of(new(low, dimension)) : null,
+            bounded.High is { } high ? FigureAnswer.Of(new(high, dimension)) : null
+        );
 }
 
 /// <summary>A point of a fan test as typed and as fitted.</summary>
@@ -26,20 +30,45 @@ public sealed record FanPointAnswer(FigureAnswer Pressure, FigureAnswer Flow, do
 /// <summary>A bare number in both unit systems, for the axis of a chart.</summary>
 public sealed record NumberInUnits(double Us, double Metric)
 {
-    internal static NumberInUnits Of(Figure figure) => new(Round(QuantityPrinter.Value(figure, UnitSystem.Us)), Round(QuantityPrinter.Value(figure, UnitSystem.Metric)));
+    internal static NumberInUnits Of(Figure figure) =>
+        new(Round(QuantityPrinter.Value(figure, UnitSystem.Us)), Round(QuantityPrinter.Value(figure, UnitSystem.Metric)));
 
     private static double Round(double value) => Math.Round(value, 3);
 }
 
 /// <summary>What a fan test gives.</summary>
 public sealed record FanResultAnswer(
-    bool IsSinglePoint, double Coefficient, double Exponent, BoundedAnswer ExponentFigure, FigureAnswer? Fit, BoundedAnswer FlowAt50, BoundedAnswer? AirChangesAt50, FigureAnswer LeakageArea,
-    WorkingAnswer Working, IReadOnlyList<FindingAnswer> Findings);
+    bool IsSinglePoint,
+    double Coefficient,
+    double Exponent,
+    BoundedAnswer ExponentFigure,
+    FigureAnswer? Fit,
+    BoundedAnswer FlowAt50,
+    BoundedAnswer? AirChangesAt50,
+    FigureAnswer LeakageArea,
+    WorkingAnswer Working,
+    IReadOnlyList<FindingAnswer> Findings
+);
 
 /// <summary>A fan test.</summary>
 public sealed record FanTestAnswer(
-    Guid Id, WorkPhase Phase, FanDirection Direction, FigureAnswer Indoor, FigureAnswer Outdoor, FigureAnswer? Volume, FigureAnswer ZeroBefore, FigureAnswer ZeroAfter, IReadOnlyList<FanPointAnswer> Points,
-    TextInUnits PointsText, string Words, DateTimeOffset TakenAt, string TakenBy, FanResultAnswer? Result, FieldFault? Fault, uint Version);
+    Guid Id,
+    WorkPhase Phase,
+    FanDirection Direction,
+    FigureAnswer Indoor,
+    FigureAnswer Outdoor,
+    FigureAnswer? Volume,
+    FigureAnswer ZeroBefore,
+    FigureAnswer ZeroAfter,
+    IReadOnlyList<FanPointAnswer> Points,
+    TextInUnits PointsText,
+    string Words,
+    DateTimeOffset TakenAt,
+    string TakenBy,
+    FanResultAnswer? Result,
+    FieldFault? Fault,
+    uint Version
+);
 
 /// <summary>The fan tests of a job, and how much tighter it became.</summary>
 public sealed record FanTestsAnswer(IReadOnlyList<FanTestAnswer> Tests, BoundedAnswer? Reduction);
@@ -49,14 +78,38 @@ internal static class FanTests
 {
     private const int MostPoints = 60;
 
-    private static readonly string[] Fields = ["phase", "direction", "indoor", "outdoor", "volume", "zeroBefore", "zeroAfter", "points", "words"];
+    private static readonly string[] Fields =
+    [
+        "phase",
+        "direction",
+        "indoor",
+        "outdoor",
+        "volume",
+        "zeroBefore",
+        "zeroAfter",
+        "points",
+        "words",
+    ];
 
     public static void MapFanTests(this IEndpointRouteBuilder app)
     {
-        app.MapGet("/api/jobs/{id:guid}/fan-tests", ListAsync).WithTags("Baseline").WithSummary("Fan tests of a job with their regression.").RequireAuthorization();
-        app.MapPost("/api/jobs/{id:guid}/fan-tests", AddAsync).WithTags("Baseline").WithSummary("Take down a fan test.").RequireAuthorization(Claims.MayEdit);
-        app.MapPatch("/api/fan-tests/{id:guid}", ChangeAsync).WithTags("Baseline").WithSummary("Change typed fields of a fan test.").RequireAuthorization(Claims.MayEdit).ProducesProblem(409);
-        app.MapDelete("/api/fan-tests/{id:guid}", RemoveAsync).WithTags("Baseline").WithSummary("Take a fan test off.").RequireAuthorization(Claims.MayEdit);
+        app.MapGet("/api/jobs/{id:guid}/fan-tests", ListAsync)
+            .WithTags("Baseline")
+            .WithSummary("Fan tests of a job with their regression.")
+            .RequireAuthorization();
+        app.MapPost("/api/jobs/{id:guid}/fan-tests", AddAsync)
+            .WithTags("Baseline")
+            .WithSummary("Take down a fan test.")
+            .RequireAuthorization(Claims.MayEdit);
+        app.MapPatch("/api/fan-tests/{id:guid}", ChangeAsync)
+            .WithTags("Baseline")
+            .WithSummary("Change typed fields of a fan test.")
+            .RequireAuthorization(Claims.MayEdit)
+            .ProducesProblem(409);
+        app.MapDelete("/api/fan-tests/{id:guid}", RemoveAsync)
+            .WithTags("Baseline")
+            .WithSummary("Take a fan test off.")
+            .RequireAuthorization(Claims.MayEdit);
     }
 
     /// <summary>Evaluates a test; null where its points make no line.</summary>
@@ -72,35 +125,51 @@ internal static class FanTests
         }
     }
 
-    private static FanTestCase Case(FanTestRow row, Job job) => new()
-    {
-        Points = [.. row.PressuresPa.Zip(row.FlowsM3S, (p, q) => new FanPoint(new(p), q))],
-        Direction = row.Direction,
-        Indoor = new(row.IndoorC),
-        Outdoor = new(row.OutdoorC),
-        Altitude = new(job.AltitudeM),
-        Volume = row.VolumeM3,
-        ZeroBefore = row.ZeroBeforePa,
-        ZeroAfter = row.ZeroAfterPa,
-    };
+    private static FanTestCase Case(FanTestRow row, Job job) =>
+        new()
+        {
+            Points = [.. row.PressuresPa.Zip(row.FlowsM3S, (p, q) => new FanPoint(new(p), q))],
+            Direction = row.Direction,
+            Indoor = new(row.IndoorC),
+            Outdoor = new(row.OutdoorC),
+            Altitude = new(job.AltitudeM),
+            Volume = row.VolumeM3,
+            ZeroBefore = row.ZeroBeforePa,
+            ZeroAfter = row.ZeroAfterPa,
+        };
 
-    private static async Task<Ok<FanTestsAnswer>> ListAsync(Guid id, SurfaceReader reader, UmbracellDb db) => TypedResults.Ok(await AllAsync(await reader.FindJobAsync(id), db));
+    private static async Task<Ok<FanTestsAnswer>> ListAsync(Guid id, SurfaceReader reader, UmbracellDb db) =>
+        TypedResults.Ok(await AllAsync(await reader.FindJobAsync(id), db));
 
     private static async Task<FanTestsAnswer> AllAsync(Job job, UmbracellDb db)
     {
         var rows = await db.FanTests.AsNoTracking().Where(t => t.JobId == job.Id).OrderBy(t => t.TakenAt).ToListAsync();
         var (before, after) = (Newest(rows, WorkPhase.Before, job), Newest(rows, WorkPhase.After, job));
         var cut = before is null || after is null ? (Bounded?)null : FanTest.Reduction(before, after);
-        return new(rows.ConvertAll(row => Answer(row, job)), cut is { } share ? BoundedAnswer.Of(new(share.Value * 100, share.Low * 100, share.High * 100), Dimension.Percent) : null);
+        return new(
+            rows.ConvertAll(row => Answer(row, job)),
+            cut is { } share ? BoundedAnswer.Of(new(share.Value * 100, share.Low * 100, share.High * 100), Dimension.Percent) : null
+        );
     }
 
-    private static FanTest? Newest(List<FanTestRow> rows, WorkPhase phase, Job job) => rows.Where(r => r.Phase == phase).Select(r => Evaluate(r, job)).LastOrDefault(t => t is not null);
+    private static FanTest? Newest(List<FanTestRow> rows, WorkPhase phase, Job job) =>
+        rows.Where(r => r.Phase == phase).Select(r => Evaluate(r, job)).LastOrDefault(t => t is not null);
 
     private static FanTestAnswer Answer(FanTestRow row, Job job)
     {
         var (result, fault) = Result(row, job);
-        var points = row.PressuresPa.Zip(row.FlowsM3S).Select((p, i) => new FanPointAnswer(
-            FigureAnswer.Of(new(p.First, Dimension.AirPressure)), FigureAnswer.Of(new(p.Second, Dimension.AirFlow)), result?.Points[i].Pressure ?? p.First, NumberInUnits.Of(new(result?.Points[i].Flow ?? p.Second, Dimension.AirFlow)), NumberInUnits.Of(new(result?.Points[i].Fitted ?? 0, Dimension.AirFlow))));
+        var points = row
+            .PressuresPa.Zip(row.FlowsM3S)
+            .Select(
+                (p, i) =>
+                    new FanPointAnswer(
+                        FigureAnswer.Of(new(p.First, Dimension.AirPressure)),
+                        FigureAnswer.Of(new(p.Second, Dimension.AirFlow)),
+                        result?.Points[i].Pressure ?? p.First,
+                        NumberInUnits.Of(new(result?.Points[i].Flow ?? p.Second, Dimension.AirFlow)),
+                        NumberInUnits.Of(new(result?.Points[i].Fitted ?? 0, Dimension.AirFlow))
+                    )
+            );
         return new(
             row.Id,
             row.Phase,
@@ -117,7 +186,8 @@ internal static class FanTests
             row.TakenBy,
             result is null ? null : Answer(result),
             fault,
-            row.Version);
+            row.Version
+        );
     }
 
     private static (FanTest? Result, FieldFault? Fault) Result(FanTestRow row, Job job)
@@ -132,22 +202,37 @@ internal static class FanTests
         }
     }
 
-    private static FanResultAnswer Answer(FanTest test) => new(
-        test.IsSinglePoint,
-        test.Coefficient,
-        test.Exponent.Value,
-        BoundedAnswer.Of(test.Exponent, Dimension.Number),
-        test.Fit is { } r2 ? FigureAnswer.Of(Figure.Number(r2)) : null,
-        BoundedAnswer.Of(test.FlowAt50, Dimension.AirFlow),
-        test.AirChangesAt50 is { } changes ? BoundedAnswer.Of(changes, Dimension.AirChanges) : null,
-        FigureAnswer.Of(new(test.LeakageArea, Dimension.LeakageArea)),
-        WorkingAnswer.Of(test.Working),
-        FindingAnswer.All(test.Findings));
+    private static FanResultAnswer Answer(FanTest test) =>
+        new(
+            test.IsSinglePoint,
+            test.Coefficient,
+            test.Exponent.Value,
+            BoundedAnswer.Of(test.Exponent, Dimension.Number),
+            test.Fit is { } r2 ? FigureAnswer.Of(Figure.Number(r2)) : null,
+            BoundedAnswer.Of(test.FlowAt50, Dimension.AirFlow),
+            test.AirChangesAt50 is { } changes ? BoundedAnswer.Of(changes, Dimension.AirChanges) : null,
+            FigureAnswer.Of(new(test.LeakageArea, Dimension.LeakageArea)),
+            WorkingAnswer.Of(test.Working),
+            FindingAnswer.All(test.Findings)
+        );
 
-    private static async Task<Ok<FanTestsAnswer>> AddAsync(Guid id, TypedEdit edit, SurfaceReader reader, UmbracellDb db, ClaimsPrincipal user, TimeProvider clock)
+    private static async Task<Ok<FanTestsAnswer>> AddAsync(
+        Guid id,
+        TypedEdit edit,
+        SurfaceReader reader,
+        UmbracellDb db,
+        ClaimsPrincipal user,
+        TimeProvider clock
+    )
     {
         var job = await reader.FindJobAsync(id);
-        var row = new FanTestRow { Id = Guid.NewGuid(), JobId = job.Id, TakenAt = clock.GetUtcNow(), TakenBy = Claims.TitleOf(user) };
+        var row = new FanTestRow
+        {
+            Id = Guid.NewGuid(),
+            JobId = job.Id,
+            TakenAt = clock.GetUtcNow(),
+            TakenBy = Claims.TitleOf(user),
+        };
         var fields = new TypedFields(edit);
         fields.Require("points");
         Take(fields, row);
@@ -178,7 +263,8 @@ internal static class FanTests
         return TypedResults.Ok(await AllAsync(await reader.FindJobAsync(row.JobId), db));
     }
 
-    private static async Task<FanTestRow> FindAsync(Guid id, UmbracellDb db) => await db.FanTests.SingleOrDefaultAsync(t => t.Id == id) ?? throw new NotFoundException("fan test");
+    private static async Task<FanTestRow> FindAsync(Guid id, UmbracellDb db) =>
+        await db.FanTests.SingleOrDefaultAsync(t => t.Id == id) ?? throw new NotFoundException("fan test");
 
     private static void Take(TypedFields fields, FanTestRow row)
     {
@@ -203,9 +289,17 @@ internal static class FanTests
         }
 
         var points = new List<(double Pressure, double Flow)>();
-        foreach (var line in fields.Raw("points").Split(['\n', ';'], StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries))
+        foreach (
+            var line in fields.Raw("points").Split(['\n', ';'], StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries)
+        )
         {
-            var cells = line.Split(line.Contains('\t') ? ['\t'] : line.Contains(',') && !line.Contains(' ') ? [','] : [' '], 2, StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries);
+            var cells = line.Split(
+                line.Contains('\t') ? ['\t']
+                    : line.Contains(',') && !line.Contains(' ') ? [',']
+                    : [' '],
+                2,
+                StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries
+            );
             if (cells.Length != 2 || points.Count == MostPoints)
             {
                 fields.Fault(new("points", "points", line));
@@ -213,8 +307,18 @@ internal static class FanTests
             }
 
             var flow = cells[1].StartsWith("Pa ", StringComparison.OrdinalIgnoreCase) ? cells[1][3..] : cells[1];
-            var pair = (P: QuantityParser.Parse(cells[0].TrimEnd(','), FieldRanges.FanPressure, fields.Units), Q: QuantityParser.Parse(flow, FieldRanges.FanFlow, fields.Units));
-            if ((pair.P.Fault is not null ? pair.P : pair.Q.Fault is not null ? pair.Q : null) is { } bad)
+            var pair = (
+                P: QuantityParser.Parse(cells[0].TrimEnd(','), FieldRanges.FanPressure, fields.Units),
+                Q: QuantityParser.Parse(flow, FieldRanges.FanFlow, fields.Units)
+            );
+            if (
+                (
+                    pair.P.Fault is not null ? pair.P
+                    : pair.Q.Fault is not null ? pair.Q
+                    : null
+                ) is
+                { } bad
+            )
             {
                 fields.Fault(FieldFault.Of("points", bad));
                 return;
@@ -234,7 +338,14 @@ internal static class FanTests
     }
 
     private static string Text(FanTestRow row, UnitSystem system) =>
-        string.Join('\n', row.PressuresPa.Zip(row.FlowsM3S, (p, q) => $"{QuantityPrinter.Print(new(p, Dimension.AirPressure), system)} {QuantityPrinter.Print(new(q, Dimension.AirFlow), system)}"));
+        string.Join(
+            '\n',
+            row.PressuresPa.Zip(
+                row.FlowsM3S,
+                (p, q) =>
+                    $"{QuantityPrinter.Print(new(p, Dimension.AirPressure), system)} {QuantityPrinter.Print(new(q, Dimension.AirFlow), system)}"
+            )
+        );
 
     private static FigureAnswer Temperature(double celsius) => FigureAnswer.Of(new(celsius, Dimension.Temperature));
 }

@@ -26,8 +26,22 @@ public sealed record SpotAnswer(string Label, int Row, int Column, FigureAnswer 
 
 /// <summary>A thermal picture without its dots.</summary>
 public sealed record ThermalAnswer(
-    Guid Id, Guid? SurfaceId, string Name, WorkPhase Phase, int Rows, int Columns, FigureAnswer Coldest, FigureAnswer Warmest, FigureAnswer Indoor, FigureAnswer Outdoor, string Conditions,
-    IReadOnlyList<SpotAnswer> Spots, DateTimeOffset TakenAt, string TakenBy, uint Version);
+    Guid Id,
+    Guid? SurfaceId,
+    string Name,
+    WorkPhase Phase,
+    int Rows,
+    int Columns,
+    FigureAnswer Coldest,
+    FigureAnswer Warmest,
+    FigureAnswer Indoor,
+    FigureAnswer Outdoor,
+    string Conditions,
+    IReadOnlyList<SpotAnswer> Spots,
+    DateTimeOffset TakenAt,
+    string TakenBy,
+    uint Version
+);
 
 /// <summary>The dots of a thermal picture, thinned where there are more than a screen shows.</summary>
 /// <param name="Rows">Rows sent.</param>
@@ -47,20 +61,47 @@ internal static class ThermalPictures
 
     public static void MapThermal(this IEndpointRouteBuilder app)
     {
-        app.MapGet("/api/jobs/{id:guid}/thermal", ListAsync).WithTags("Baseline").WithSummary("Thermal pictures of a job.").RequireAuthorization();
-        app.MapPost("/api/jobs/{id:guid}/thermal", AddAsync).WithTags("Baseline").WithSummary("A thermal picture as a grid of temperatures; the file is the body.").RequireAuthorization(Claims.MayEdit)
-            .Accepts<byte[]>("application/octet-stream").WithMetadata(new RequestSizeLimitAttribute(Limits.GridBytes));
-        app.MapGet("/api/thermal/{id:guid}/dots", DotsAsync).WithTags("Baseline").WithSummary("The dots of a thermal picture.").RequireAuthorization();
-        app.MapPatch("/api/thermal/{id:guid}", ChangeAsync).WithTags("Baseline").WithSummary("Name, conditions and spots of a thermal picture.").RequireAuthorization(Claims.MayEdit).ProducesProblem(409);
-        app.MapDelete("/api/thermal/{id:guid}", RemoveAsync).WithTags("Baseline").WithSummary("Take a thermal picture off.").RequireAuthorization(Claims.MayEdit);
+        app.MapGet("/api/jobs/{id:guid}/thermal", ListAsync)
+            .WithTags("Baseline")
+            .WithSummary("Thermal pictures of a job.")
+            .RequireAuthorization();
+        app.MapPost("/api/jobs/{id:guid}/thermal", AddAsync)
+            .WithTags("Baseline")
+            .WithSummary("A thermal picture as a grid of temperatures; the file is the body.")
+            .RequireAuthorization(Claims.MayEdit)
+            .Accepts<byte[]>("application/octet-stream")
+            .WithMetadata(new RequestSizeLimitAttribute(Limits.GridBytes));
+        app.MapGet("/api/thermal/{id:guid}/dots", DotsAsync)
+            .WithTags("Baseline")
+            .WithSummary("The dots of a thermal picture.")
+            .RequireAuthorization();
+        app.MapPatch("/api/thermal/{id:guid}", ChangeAsync)
+            .WithTags("Baseline")
+            .WithSummary("Name, conditions and spots of a thermal picture.")
+            .RequireAuthorization(Claims.MayEdit)
+            .ProducesProblem(409);
+        app.MapDelete("/api/thermal/{id:guid}", RemoveAsync)
+            .WithTags("Baseline")
+            .WithSummary("Take a thermal picture off.")
+            .RequireAuthorization(Claims.MayEdit);
     }
 
-    private static async Task<Ok<List<ThermalAnswer>>> ListAsync(Guid id, SurfaceReader reader, UmbracellDb db) => TypedResults.Ok(await AllAsync((await reader.FindJobAsync(id)).Id, db));
+    private static async Task<Ok<List<ThermalAnswer>>> ListAsync(Guid id, SurfaceReader reader, UmbracellDb db) =>
+        TypedResults.Ok(await AllAsync((await reader.FindJobAsync(id)).Id, db));
 
     private static async Task<List<ThermalAnswer>> AllAsync(Guid job, UmbracellDb db) =>
         (await db.ThermalPictures.AsNoTracking().Where(t => t.JobId == job).OrderBy(t => t.TakenAt).ToListAsync()).ConvertAll(Answer);
 
-    private static async Task<Ok<List<ThermalAnswer>>> AddAsync(Guid id, HttpRequest request, SurfaceReader reader, UmbracellDb db, ClaimsPrincipal user, TimeProvider clock, string name = "", bool fahrenheit = false)
+    private static async Task<Ok<List<ThermalAnswer>>> AddAsync(
+        Guid id,
+        HttpRequest request,
+        SurfaceReader reader,
+        UmbracellDb db,
+        ClaimsPrincipal user,
+        TimeProvider clock,
+        string name = "",
+        bool fahrenheit = false
+    )
     {
         var job = await reader.FindJobAsync(id);
         var grid = ThermalGrid.Read(await Uploads.ReadAsync(request), fahrenheit);
@@ -70,19 +111,21 @@ internal static class ThermalPictures
         }
 
         var stamp = Stamp.Of(user, clock);
-        db.ThermalPictures.Add(new()
-        {
-            Id = Guid.NewGuid(),
-            JobId = job.Id,
-            Name = name.Trim().Length is > 0 and <= 120 ? name.Trim() : "Thermal picture",
-            Rows = grid.Rows,
-            Columns = grid.Columns,
-            TempsC = grid.Celsius,
-            IndoorC = job.IndoorC,
-            OutdoorC = job.OutdoorC,
-            TakenAt = stamp.At,
-            TakenBy = stamp.By,
-        });
+        db.ThermalPictures.Add(
+            new()
+            {
+                Id = Guid.NewGuid(),
+                JobId = job.Id,
+                Name = name.Trim().Length is > 0 and <= 120 ? name.Trim() : "Thermal picture",
+                Rows = grid.Rows,
+                Columns = grid.Columns,
+                TempsC = grid.Celsius,
+                IndoorC = job.IndoorC,
+                OutdoorC = job.OutdoorC,
+                TakenAt = stamp.At,
+                TakenBy = stamp.By,
+            }
+        );
         await db.SaveChangesAsync();
         return TypedResults.Ok(await AllAsync(job.Id, db));
     }
@@ -92,9 +135,19 @@ internal static class ThermalPictures
         var row = await FindAsync(id, db);
         var step = Math.Max(1, (int)Math.Ceiling(Math.Max(row.Rows, row.Columns) / (double)WidestSent));
         var (rows, columns) = ((row.Rows + step - 1) / step, (row.Columns + step - 1) / step);
-        var dots = Enumerable.Range(0, rows).SelectMany(r => Enumerable.Range(0, columns).Select(c => MathF.Round(row.TempsC[r * step * row.Columns + c * step], 2)));
+        var dots = Enumerable
+            .Range(0, rows)
+            .SelectMany(r => Enumerable.Range(0, columns).Select(c => MathF.Round(row.TempsC[r * step * row.Columns + c * step], 2)));
         var (low, high) = (row.TempsC.Min(), row.TempsC.Max());
-        return TypedResults.Ok(new ThermalDots(rows, columns, step, [.. dots], [.. Enumerable.Range(0, 5).Select(i => Temperature(low + (high - low) * i / 4.0))]));
+        return TypedResults.Ok(
+            new ThermalDots(
+                rows,
+                columns,
+                step,
+                [.. dots],
+                [.. Enumerable.Range(0, 5).Select(i => Temperature(low + (high - low) * i / 4.0))]
+            )
+        );
     }
 
     private static async Task<Ok<List<ThermalAnswer>>> ChangeAsync(Guid id, TypedEdit edit, SurfaceReader reader, UmbracellDb db)
@@ -131,13 +184,29 @@ internal static class ThermalPictures
         foreach (var one in fields.Raw("spots").Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries))
         {
             var parts = one.Split(',', 3, StringSplitOptions.TrimEntries);
-            if (parts.Length < 2 || !int.TryParse(parts[0], out var r) || !int.TryParse(parts[1], out var c) || r < 0 || r >= row.Rows || c < 0 || c >= row.Columns || spots.Count == MostSpots)
+            if (
+                parts.Length < 2
+                || !int.TryParse(parts[0], out var r)
+                || !int.TryParse(parts[1], out var c)
+                || r < 0
+                || r >= row.Rows
+                || c < 0
+                || c >= row.Columns
+                || spots.Count == MostSpots
+            )
             {
                 fields.Fault(new("spots", "unknown", one));
                 return;
             }
 
-            spots.Add(new() { Row = r, Column = c, Label = parts.Length > 2 ? parts[2] : "" });
+            spots.Add(
+                new()
+                {
+                    Row = r,
+                    Column = c,
+                    Label = parts.Length > 2 ? parts[2] : "",
+                }
+            );
         }
 
         row.Spots.Clear();
@@ -152,11 +221,27 @@ internal static class ThermalPictures
         return TypedResults.Ok(await AllAsync(row.JobId, db));
     }
 
-    private static async Task<ThermalPictureRow> FindAsync(Guid id, UmbracellDb db) => await db.ThermalPictures.SingleOrDefaultAsync(t => t.Id == id) ?? throw new NotFoundException("thermal picture");
+    private static async Task<ThermalPictureRow> FindAsync(Guid id, UmbracellDb db) =>
+        await db.ThermalPictures.SingleOrDefaultAsync(t => t.Id == id) ?? throw new NotFoundException("thermal picture");
 
-    private static ThermalAnswer Answer(ThermalPictureRow row) => new(
-        row.Id, row.SurfaceId, row.Name, row.Phase, row.Rows, row.Columns, Temperature(row.TempsC.Min()), Temperature(row.TempsC.Max()), Temperature(row.IndoorC), Temperature(row.OutdoorC), row.Conditions,
-        [.. row.Spots.Select(spot => Spot(spot, row))], row.TakenAt, row.TakenBy, row.Version);
+    private static ThermalAnswer Answer(ThermalPictureRow row) =>
+        new(
+            row.Id,
+            row.SurfaceId,
+            row.Name,
+            row.Phase,
+            row.Rows,
+            row.Columns,
+            Temperature(row.TempsC.Min()),
+            Temperature(row.TempsC.Max()),
+            Temperature(row.IndoorC),
+            Temperature(row.OutdoorC),
+            row.Conditions,
+            [.. row.Spots.Select(spot => Spot(spot, row))],
+            row.TakenAt,
+            row.TakenBy,
+            row.Version
+        );
 
     private static SpotAnswer Spot(ThermalSpot spot, ThermalPictureRow row)
     {

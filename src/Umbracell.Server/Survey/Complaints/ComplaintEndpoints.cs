@@ -21,7 +21,16 @@ public sealed record SuspectAnswer(Guid SurfaceId, string Name, IReadOnlyList<Sp
 
 /// <summary>A complaint with its suspects, and the figures of the building as a whole.</summary>
 public sealed record ComplaintAnswer(
-    Guid Id, ComplaintKind Kind, string Place, string Words, IReadOnlyList<Guid> SuspectIds, IReadOnlyList<SuspectAnswer> Suspects, IReadOnlyList<SpeakingAnswer> Building, DateTimeOffset MadeAt, uint Version);
+    Guid Id,
+    ComplaintKind Kind,
+    string Place,
+    string Words,
+    IReadOnlyList<Guid> SuspectIds,
+    IReadOnlyList<SuspectAnswer> Suspects,
+    IReadOnlyList<SpeakingAnswer> Building,
+    DateTimeOffset MadeAt,
+    uint Version
+);
 
 internal static class ComplaintEndpoints
 {
@@ -29,10 +38,23 @@ internal static class ComplaintEndpoints
 
     public static void MapComplaints(this IEndpointRouteBuilder app)
     {
-        app.MapGet("/api/jobs/{id:guid}/complaints", ListAsync).WithTags("Complaints").WithSummary("Why they called, and the figures that speak to it now and as planned.").RequireAuthorization();
-        app.MapPost("/api/jobs/{id:guid}/complaints", AddAsync).WithTags("Complaints").WithSummary("Take down a complaint.").RequireAuthorization(Claims.MayEdit);
-        app.MapPatch("/api/complaints/{id:guid}", ChangeAsync).WithTags("Complaints").WithSummary("Change typed fields of a complaint.").RequireAuthorization(Claims.MayEdit).ProducesProblem(409);
-        app.MapDelete("/api/complaints/{id:guid}", RemoveAsync).WithTags("Complaints").WithSummary("Take a complaint off.").RequireAuthorization(Claims.MayEdit);
+        app.MapGet("/api/jobs/{id:guid}/complaints", ListAsync)
+            .WithTags("Complaints")
+            .WithSummary("Why they called, and the figures that speak to it now and as planned.")
+            .RequireAuthorization();
+        app.MapPost("/api/jobs/{id:guid}/complaints", AddAsync)
+            .WithTags("Complaints")
+            .WithSummary("Take down a complaint.")
+            .RequireAuthorization(Claims.MayEdit);
+        app.MapPatch("/api/complaints/{id:guid}", ChangeAsync)
+            .WithTags("Complaints")
+            .WithSummary("Change typed fields of a complaint.")
+            .RequireAuthorization(Claims.MayEdit)
+            .ProducesProblem(409);
+        app.MapDelete("/api/complaints/{id:guid}", RemoveAsync)
+            .WithTags("Complaints")
+            .WithSummary("Take a complaint off.")
+            .RequireAuthorization(Claims.MayEdit);
     }
 
     private static async Task<Ok<List<ComplaintAnswer>>> ListAsync(Guid id, SurfaceReader reader, SheetLibrary library, UmbracellDb db) =>
@@ -50,25 +72,48 @@ internal static class ComplaintEndpoints
             row.Place,
             row.Words,
             row.Suspects,
-            [.. row.Suspects.Where(surfaces.ContainsKey).Select(id => new SuspectAnswer(id, surfaces[id].Name, speaking.OfSurface(row.Kind, surfaces[id])))],
+            [
+                .. row
+                    .Suspects.Where(surfaces.ContainsKey)
+                    .Select(id => new SuspectAnswer(id, surfaces[id].Name, speaking.OfSurface(row.Kind, surfaces[id]))),
+            ],
             speaking.OfBuilding(row.Kind),
             row.MadeAt,
-            row.Version));
+            row.Version
+        ));
     }
 
-    private static async Task<Ok<List<ComplaintAnswer>>> AddAsync(Guid id, TypedEdit edit, SurfaceReader reader, SheetLibrary library, UmbracellDb db, TimeProvider clock)
+    private static async Task<Ok<List<ComplaintAnswer>>> AddAsync(
+        Guid id,
+        TypedEdit edit,
+        SurfaceReader reader,
+        SheetLibrary library,
+        UmbracellDb db,
+        TimeProvider clock
+    )
     {
         var job = await reader.FindJobAsync(id);
         var fields = new TypedFields(edit);
         fields.Require("kind");
-        var row = new ComplaintRow { Id = Guid.NewGuid(), JobId = job.Id, MadeAt = clock.GetUtcNow() };
+        var row = new ComplaintRow
+        {
+            Id = Guid.NewGuid(),
+            JobId = job.Id,
+            MadeAt = clock.GetUtcNow(),
+        };
         await TakeAsync(fields, row, reader);
         db.Complaints.Add(row);
         await db.SaveChangesAsync();
         return TypedResults.Ok(await AllAsync(job, reader, library, db));
     }
 
-    private static async Task<Ok<List<ComplaintAnswer>>> ChangeAsync(Guid id, TypedEdit edit, SurfaceReader reader, SheetLibrary library, UmbracellDb db)
+    private static async Task<Ok<List<ComplaintAnswer>>> ChangeAsync(
+        Guid id,
+        TypedEdit edit,
+        SurfaceReader reader,
+        SheetLibrary library,
+        UmbracellDb db
+    )
     {
         var row = await FindAsync(id, db);
         var job = await reader.FindJobAsync(row.JobId);
@@ -90,7 +135,8 @@ internal static class ComplaintEndpoints
         return TypedResults.Ok(await AllAsync(await reader.FindJobAsync(row.JobId), reader, library, db));
     }
 
-    private static async Task<ComplaintRow> FindAsync(Guid id, UmbracellDb db) => await db.Complaints.SingleOrDefaultAsync(c => c.Id == id) ?? throw new NotFoundException("complaint");
+    private static async Task<ComplaintRow> FindAsync(Guid id, UmbracellDb db) =>
+        await db.Complaints.SingleOrDefaultAsync(c => c.Id == id) ?? throw new NotFoundException("complaint");
 
     private static async Task TakeAsync(TypedFields fields, ComplaintRow row, SurfaceReader reader)
     {

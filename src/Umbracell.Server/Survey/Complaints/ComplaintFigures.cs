@@ -14,17 +14,31 @@ internal sealed class ComplaintFigures(Job job, SurfaceStates states, IReadOnlyL
     private static readonly SpeakingFigure[] OfTheBuilding = [SpeakingFigure.Leakage, SpeakingFigure.StackPressure];
 
     public IReadOnlyList<SpeakingAnswer> OfSurface(ComplaintKind kind, Surface surface) =>
-        [.. Core.Assemblies.Complaints.Figures(kind).Except(OfTheBuilding).Select(f => new SpeakingAnswer(f, Of(f, surface, planned: false), Of(f, surface, planned: true))).Where(a => a.Now is not null || a.Planned is not null)];
+        [
+            .. Core
+                .Assemblies.Complaints.Figures(kind)
+                .Except(OfTheBuilding)
+                .Select(f => new SpeakingAnswer(f, Of(f, surface, planned: false), Of(f, surface, planned: true)))
+                .Where(a => a.Now is not null || a.Planned is not null),
+        ];
 
     public IReadOnlyList<SpeakingAnswer> OfBuilding(ComplaintKind kind) =>
-        [.. Core.Assemblies.Complaints.Figures(kind).Intersect(OfTheBuilding).Select(f => f == SpeakingFigure.Leakage ? Leakage() : Stack()).OfType<SpeakingAnswer>()];
+        [
+            .. Core
+                .Assemblies.Complaints.Figures(kind)
+                .Intersect(OfTheBuilding)
+                .Select(f => f == SpeakingFigure.Leakage ? Leakage() : Stack())
+                .OfType<SpeakingAnswer>(),
+        ];
 
     private WorkedFigure? Of(SpeakingFigure figure, Surface surface, bool planned)
     {
         var (winter, summer) = (SeasonAir.Winter(job), SeasonAir.Summer(job));
         return figure switch
         {
-            SpeakingFigure.RoomFace => states.Of(surface, winter, planned) is { } s ? new(FigureAnswer.Of(s.RoomFace.ToFigure()), WorkingAnswer.Of(s.FaceWorking)) : null,
+            SpeakingFigure.RoomFace => states.Of(surface, winter, planned) is { } s
+                ? new(FigureAnswer.Of(s.RoomFace.ToFigure()), WorkingAnswer.Of(s.FaceWorking))
+                : null,
             SpeakingFigure.InterfaceWinter => Humidity(states.Of(surface, winter, planned)),
             SpeakingFigure.InterfaceSummer => Humidity(states.Of(surface, summer, planned)),
             SpeakingFigure.HeatFlow => states.Of(surface, winter, planned) is { } s ? new(FigureAnswer.Of(s.U.ToFigure()), null) : null,
@@ -34,10 +48,13 @@ internal sealed class ComplaintFigures(Job job, SurfaceStates states, IReadOnlyL
         };
     }
 
-    private static WorkedFigure? Humidity(AssemblyState? state) => state is null ? null : new(FigureAnswer.Of(new(Math.Min(100, state.InterfaceHumidity), Dimension.RelativeHumidity)), null);
+    private static WorkedFigure? Humidity(AssemblyState? state) =>
+        state is null ? null : new(FigureAnswer.Of(new(Math.Min(100, state.InterfaceHumidity), Dimension.RelativeHumidity)), null);
 
     private WorkedFigure? Buffer(Surface surface, SeasonAir air, bool planned) =>
-        states.BufferOf(surface) is { } space && states.Float(space, air, planned) is { } floating ? new(FigureAnswer.Of(floating.Temperature.ToFigure()), WorkingAnswer.Of(floating.Working)) : null;
+        states.BufferOf(surface) is { } space && states.Float(space, air, planned) is { } floating
+            ? new(FigureAnswer.Of(floating.Temperature.ToFigure()), WorkingAnswer.Of(floating.Working))
+            : null;
 
     // Tightness after the work is measured, never promised: it stays blank until the second test.
     private SpeakingAnswer? Leakage()
@@ -47,11 +64,13 @@ internal sealed class ComplaintFigures(Job job, SurfaceStates states, IReadOnlyL
     }
 
     private WorkedFigure? Newest(WorkPhase phase) =>
-        tests.Where(t => t.Phase == phase).OrderByDescending(t => t.TakenAt).FirstOrDefault() is { } row && FanTests.Evaluate(row, job) is { } test
+        tests.Where(t => t.Phase == phase).OrderByDescending(t => t.TakenAt).FirstOrDefault() is { } row
+        && FanTests.Evaluate(row, job) is { } test
             ? new(FigureAnswer.Of(new(test.FlowAt50.Value, Dimension.AirFlow)), WorkingAnswer.Of(test.Working))
             : null;
 
-    private SpeakingAnswer? Stack() => BuildingEndpoints.StackOf(job, SeasonAir.Winter(job)) is { } stack
-        ? new(SpeakingFigure.StackPressure, new(FigureAnswer.Of(stack.Working.Result), WorkingAnswer.Of(stack.Working)), null)
-        : null;
+    private SpeakingAnswer? Stack() =>
+        BuildingEndpoints.StackOf(job, SeasonAir.Winter(job)) is { } stack
+            ? new(SpeakingFigure.StackPressure, new(FigureAnswer.Of(stack.Working.Result), WorkingAnswer.Of(stack.Working)), null)
+            : null;
 }

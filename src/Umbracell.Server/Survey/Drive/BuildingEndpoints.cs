@@ -17,8 +17,20 @@ namespace Umbracell.Server.Survey.Drive;
 
 /// <summary>A buffer space with the temperatures at which it floats.</summary>
 public sealed record BufferAnswer(
-    Guid Id, string Name, BufferKind Kind, FigureAnswer Volume, FigureAnswer AirChanges, FigureAnswer AirChangesPlanned, FigureAnswer OtherLoss, FigureAnswer DuctLoss,
-    WorkedFigure? WinterNow, WorkedFigure? WinterPlanned, WorkedFigure? SummerNow, WorkedFigure? SummerPlanned, uint Version);
+    Guid Id,
+    string Name,
+    BufferKind Kind,
+    FigureAnswer Volume,
+    FigureAnswer AirChanges,
+    FigureAnswer AirChangesPlanned,
+    FigureAnswer OtherLoss,
+    FigureAnswer DuctLoss,
+    WorkedFigure? WinterNow,
+    WorkedFigure? WinterPlanned,
+    WorkedFigure? SummerNow,
+    WorkedFigure? SummerPlanned,
+    uint Version
+);
 
 /// <summary>Stack pressure in a season.</summary>
 public sealed record StackAnswer(WorkedFigure AtTop, FigureAnswer AtFoot, FigureAnswer NeutralPlane);
@@ -32,10 +44,23 @@ internal static class BuildingEndpoints
 
     public static void MapBuilding(this IEndpointRouteBuilder app)
     {
-        app.MapGet("/api/jobs/{id:guid}/building", OfBuildingAsync).WithTags("Drive").WithSummary("Buffer spaces and stack pressure.").RequireAuthorization();
-        app.MapPost("/api/jobs/{id:guid}/buffers", AddBufferAsync).WithTags("Drive").WithSummary("A new buffer space from typed fields.").RequireAuthorization(Claims.MayEdit);
-        app.MapPatch("/api/buffers/{id:guid}", ChangeBufferAsync).WithTags("Drive").WithSummary("Change typed fields of a buffer space.").RequireAuthorization(Claims.MayEdit).ProducesProblem(409);
-        app.MapDelete("/api/buffers/{id:guid}", RemoveBufferAsync).WithTags("Drive").WithSummary("Take a buffer space off; surfaces no longer border on it.").RequireAuthorization(Claims.MayEdit);
+        app.MapGet("/api/jobs/{id:guid}/building", OfBuildingAsync)
+            .WithTags("Drive")
+            .WithSummary("Buffer spaces and stack pressure.")
+            .RequireAuthorization();
+        app.MapPost("/api/jobs/{id:guid}/buffers", AddBufferAsync)
+            .WithTags("Drive")
+            .WithSummary("A new buffer space from typed fields.")
+            .RequireAuthorization(Claims.MayEdit);
+        app.MapPatch("/api/buffers/{id:guid}", ChangeBufferAsync)
+            .WithTags("Drive")
+            .WithSummary("Change typed fields of a buffer space.")
+            .RequireAuthorization(Claims.MayEdit)
+            .ProducesProblem(409);
+        app.MapDelete("/api/buffers/{id:guid}", RemoveBufferAsync)
+            .WithTags("Drive")
+            .WithSummary("Take a buffer space off; surfaces no longer border on it.")
+            .RequireAuthorization(Claims.MayEdit);
     }
 
     private static async Task<Ok<BuildingAnswer>> OfBuildingAsync(Guid id, SurfaceReader reader, SheetLibrary library, UmbracellDb db) =>
@@ -55,43 +80,69 @@ internal static class BuildingEndpoints
             return null;
         }
 
-        return new(new(FigureAnswer.Of(stack.Working.Result), WorkingAnswer.Of(stack.Working)), FigureAnswer.Of(new(stack.AtFoot, Dimension.AirPressure)), FigureAnswer.Of(stack.NeutralPlane.ToSpan()));
+        return new(
+            new(FigureAnswer.Of(stack.Working.Result), WorkingAnswer.Of(stack.Working)),
+            FigureAnswer.Of(new(stack.AtFoot, Dimension.AirPressure)),
+            FigureAnswer.Of(stack.NeutralPlane.ToSpan())
+        );
     }
 
     /// <summary>Stack pressure of a job; null until its height is taken.</summary>
     public static StackPressure? StackOf(Job job, SeasonAir air) =>
-        job.HeightM is { } height ? StackPressure.Of(new(height), air.Indoor, air.Outdoor, StandardAtmosphere.PressureAt(new(job.AltitudeM))) : null;
+        job.HeightM is { } height
+            ? StackPressure.Of(new(height), air.Indoor, air.Outdoor, StandardAtmosphere.PressureAt(new(job.AltitudeM)))
+            : null;
 
-    private static BufferAnswer Buffer(BufferSpaceRow row, Job job, SurfaceStates states) => new(
-        row.Id,
-        row.Name,
-        row.Kind,
-        FigureAnswer.Of(new(row.VolumeM3, Dimension.RoomVolume)),
-        FigureAnswer.Of(new(row.AirChanges, Dimension.AirChanges)),
-        FigureAnswer.Of(new(row.AirChangesPlanned, Dimension.AirChanges)),
-        FigureAnswer.Of(new(row.OtherLossWK, Dimension.HeatLoss)),
-        FigureAnswer.Of(new(row.DuctLossW, Dimension.Power)),
-        Floating(states.Float(row, SeasonAir.Winter(job), planned: false)),
-        Floating(states.Float(row, SeasonAir.Winter(job), planned: true)),
-        Floating(states.Float(row, SeasonAir.Summer(job), planned: false)),
-        Floating(states.Float(row, SeasonAir.Summer(job), planned: true)),
-        row.Version);
+    private static BufferAnswer Buffer(BufferSpaceRow row, Job job, SurfaceStates states) =>
+        new(
+            row.Id,
+            row.Name,
+            row.Kind,
+            FigureAnswer.Of(new(row.VolumeM3, Dimension.RoomVolume)),
+            FigureAnswer.Of(new(row.AirChanges, Dimension.AirChanges)),
+            FigureAnswer.Of(new(row.AirChangesPlanned, Dimension.AirChanges)),
+            FigureAnswer.Of(new(row.OtherLossWK, Dimension.HeatLoss)),
+            FigureAnswer.Of(new(row.DuctLossW, Dimension.Power)),
+            Floating(states.Float(row, SeasonAir.Winter(job), planned: false)),
+            Floating(states.Float(row, SeasonAir.Winter(job), planned: true)),
+            Floating(states.Float(row, SeasonAir.Summer(job), planned: false)),
+            Floating(states.Float(row, SeasonAir.Summer(job), planned: true)),
+            row.Version
+        );
 
-    private static WorkedFigure? Floating(BufferSpace? space) => space is null ? null : new(FigureAnswer.Of(space.Temperature.ToFigure()), WorkingAnswer.Of(space.Working));
+    private static WorkedFigure? Floating(BufferSpace? space) =>
+        space is null ? null : new(FigureAnswer.Of(space.Temperature.ToFigure()), WorkingAnswer.Of(space.Working));
 
-    private static async Task<Ok<BuildingAnswer>> AddBufferAsync(Guid id, TypedEdit edit, SurfaceReader reader, SheetLibrary library, UmbracellDb db)
+    private static async Task<Ok<BuildingAnswer>> AddBufferAsync(
+        Guid id,
+        TypedEdit edit,
+        SurfaceReader reader,
+        SheetLibrary library,
+        UmbracellDb db
+    )
     {
         var job = await reader.FindJobAsync(id);
         var fields = new TypedFields(edit);
         fields.Require("name");
-        var row = new BufferSpaceRow { Id = Guid.NewGuid(), JobId = job.Id, Name = "" };
+        var row = new BufferSpaceRow
+        {
+            Id = Guid.NewGuid(),
+            JobId = job.Id,
+            Name = "",
+        };
         Take(fields, row);
         db.BufferSpaces.Add(row);
         await db.SaveChangesAsync();
         return TypedResults.Ok(await BuildingAsync(job, reader, library, db));
     }
 
-    private static async Task<Ok<BuildingAnswer>> ChangeBufferAsync(Guid id, TypedEdit edit, SurfaceReader reader, SheetLibrary library, UmbracellDb db)
+    private static async Task<Ok<BuildingAnswer>> ChangeBufferAsync(
+        Guid id,
+        TypedEdit edit,
+        SurfaceReader reader,
+        SheetLibrary library,
+        UmbracellDb db
+    )
     {
         var row = await FindBufferAsync(id, db);
         var job = await reader.FindJobAsync(row.JobId);
@@ -114,7 +165,8 @@ internal static class BuildingEndpoints
         return TypedResults.Ok(await BuildingAsync(await reader.FindJobAsync(row.JobId), reader, library, db));
     }
 
-    private static async Task<BufferSpaceRow> FindBufferAsync(Guid id, UmbracellDb db) => await db.BufferSpaces.SingleOrDefaultAsync(b => b.Id == id) ?? throw new NotFoundException("buffer space");
+    private static async Task<BufferSpaceRow> FindBufferAsync(Guid id, UmbracellDb db) =>
+        await db.BufferSpaces.SingleOrDefaultAsync(b => b.Id == id) ?? throw new NotFoundException("buffer space");
 
     private static void Take(TypedFields fields, BufferSpaceRow row)
     {

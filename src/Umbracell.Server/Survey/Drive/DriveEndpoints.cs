@@ -20,7 +20,16 @@ public sealed record StateAnswer(WorkedFigure RoomFace, FigureAnswer InterfaceTe
 
 /// <summary>What drives vapour through a surface in one season.</summary>
 public sealed record SeasonAnswer(
-    FigureAnswer IndoorTemp, FigureAnswer OutdoorTemp, FigureAnswer InsidePressure, FigureAnswer OutsidePressure, WorkedFigure Drive, double DrivePa, DriveDirection Direction, StateAnswer? Now, StateAnswer? Planned);
+    FigureAnswer IndoorTemp,
+    FigureAnswer OutdoorTemp,
+    FigureAnswer InsidePressure,
+    FigureAnswer OutsidePressure,
+    WorkedFigure Drive,
+    double DrivePa,
+    DriveDirection Direction,
+    StateAnswer? Now,
+    StateAnswer? Planned
+);
 
 /// <summary>Vapour drive and surface temperatures of a surface in winter and summer.</summary>
 public sealed record DriveAnswer(string InterfaceKey, SeasonAnswer Winter, SeasonAnswer Summer, IReadOnlyList<FindingAnswer> Findings);
@@ -29,7 +38,10 @@ internal static class DriveEndpoints
 {
     public static void MapDrive(this IEndpointRouteBuilder app)
     {
-        app.MapGet("/api/surfaces/{id:guid}/drive", OfSurfaceAsync).WithTags("Drive").WithSummary("Vapour drive and surface temperatures at winter and summer design, now and as planned.").RequireAuthorization();
+        app.MapGet("/api/surfaces/{id:guid}/drive", OfSurfaceAsync)
+            .WithTags("Drive")
+            .WithSummary("Vapour drive and surface temperatures at winter and summer design, now and as planned.")
+            .RequireAuthorization();
     }
 
     private static async Task<Ok<DriveAnswer>> OfSurfaceAsync(Guid id, SurfaceReader reader, SheetLibrary library, UmbracellDb db)
@@ -39,19 +51,36 @@ internal static class DriveEndpoints
         var winter = Season(surface, SeasonAir.Winter(job), states);
         var summer = Season(surface, SeasonAir.Summer(job), states);
         var key = states.Of(surface, SeasonAir.Winter(job), planned: false)?.Interface.Key ?? "";
-        return TypedResults.Ok(new DriveAnswer(key, winter, summer, FindingAnswer.All([.. FinishFindings(surface, job, states), .. WetterFindings(surface, job, states)])));
+        return TypedResults.Ok(
+            new DriveAnswer(
+                key,
+                winter,
+                summer,
+                FindingAnswer.All([.. FinishFindings(surface, job, states), .. WetterFindings(surface, job, states)])
+            )
+        );
     }
 
     /// <summary>Every surface of a job as it stands and as planned.</summary>
     public static async Task<SurfaceStates> StatesAsync(Job job, SurfaceReader reader, SheetLibrary library, UmbracellDb db) =>
-        new(job, await reader.SurfacesAsync(job.Id), await db.BufferSpaces.AsNoTracking().Where(b => b.JobId == job.Id).ToListAsync(), await library.ShelfAsync());
+        new(
+            job,
+            await reader.SurfacesAsync(job.Id),
+            await db.BufferSpaces.AsNoTracking().Where(b => b.JobId == job.Id).ToListAsync(),
+            await library.ShelfAsync()
+        );
 
     private static SeasonAnswer Season(Surface surface, SeasonAir air, SurfaceStates states)
     {
         var drive = ShippedData.Templates[surface.Kind].Exposure switch
         {
             Exposure.Room => VapourDrive.Between(air.Indoor, air.IndoorRh, air.Indoor, air.IndoorRh),
-            Exposure.Ground => VapourDrive.Between(air.Indoor, air.IndoorRh, new(SurfaceSections.Soil.TempC), new(SurfaceSections.Soil.RhPct)),
+            Exposure.Ground => VapourDrive.Between(
+                air.Indoor,
+                air.IndoorRh,
+                new(SurfaceSections.Soil.TempC),
+                new(SurfaceSections.Soil.RhPct)
+            ),
             _ => VapourDrive.Between(air.Indoor, air.IndoorRh, air.Outdoor, air.OutdoorRh),
         };
         return new(
@@ -63,19 +92,29 @@ internal static class DriveEndpoints
             drive.Outward.Pascals,
             drive.Direction,
             State(states.Of(surface, air, planned: false)),
-            State(states.Of(surface, air, planned: true)));
+            State(states.Of(surface, air, planned: true))
+        );
     }
 
-    private static StateAnswer? State(AssemblyState? state) => state is null ? null : new(
-        new(FigureAnswer.Of(state.RoomFace.ToFigure()), WorkingAnswer.Of(state.FaceWorking)),
-        FigureAnswer.Of(state.Interface.Temperature.ToFigure()),
-        FigureAnswer.Of(new(Math.Min(100, state.InterfaceHumidity), Dimension.RelativeHumidity)),
-        state.InterfaceHumidity > 100);
+    private static StateAnswer? State(AssemblyState? state) =>
+        state is null
+            ? null
+            : new(
+                new(FigureAnswer.Of(state.RoomFace.ToFigure()), WorkingAnswer.Of(state.FaceWorking)),
+                FigureAnswer.Of(state.Interface.Temperature.ToFigure()),
+                FigureAnswer.Of(new(Math.Min(100, state.InterfaceHumidity), Dimension.RelativeHumidity)),
+                state.InterfaceHumidity > 100
+            );
 
     // A plan must not leave a place wetter than it found it without a word.
     private static IEnumerable<Finding> WetterFindings(Surface surface, Job job, SurfaceStates states) =>
         new[] { ("winter", SeasonAir.Winter(job)), ("summer", SeasonAir.Summer(job)) }
-            .Select(season => states.Of(surface, season.Item2, planned: false) is { } now && states.Of(surface, season.Item2, planned: true) is { } planned ? now.WetterWith(planned, season.Item1) : null)
+            .Select(season =>
+                states.Of(surface, season.Item2, planned: false) is { } now
+                && states.Of(surface, season.Item2, planned: true) is { } planned
+                    ? now.WetterWith(planned, season.Item1)
+                    : null
+            )
             .OfType<Finding>();
 
     // Rule E5 speaks of the worst season, now and with the foam chosen.
@@ -88,11 +127,19 @@ internal static class DriveEndpoints
 
         foreach (var (name, planned) in new[] { ("now", false), ("planned", true) })
         {
-            var worst = new[] { SeasonAir.Winter(job), SeasonAir.Summer(job) }.Select(air => states.Of(surface, air, planned)?.InterfaceHumidity).Max();
+            var worst = new[] { SeasonAir.Winter(job), SeasonAir.Summer(job) }
+                .Select(air => states.Of(surface, air, planned)?.InterfaceHumidity)
+                .Max();
             if (worst is { } humidity)
             {
                 var dry = humidity < AssemblyState.GreatestFinishHumidity;
-                yield return new("finish", name + (dry ? "Dry" : "Damp"), dry ? Verdict.Clear : Verdict.Care, Basis.Physics, "Choice rule E5: the underside of a tight finish stays under 80 %; steady diffusion at design")
+                yield return new(
+                    "finish",
+                    name + (dry ? "Dry" : "Damp"),
+                    dry ? Verdict.Clear : Verdict.Care,
+                    Basis.Physics,
+                    "Choice rule E5: the underside of a tight finish stays under 80 %; steady diffusion at design"
+                )
                 {
                     Measured = new(Math.Min(100, humidity), Dimension.RelativeHumidity),
                     Limit = new(AssemblyState.GreatestFinishHumidity, Dimension.RelativeHumidity),

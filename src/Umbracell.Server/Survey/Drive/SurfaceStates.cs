@@ -16,9 +16,11 @@ namespace Umbracell.Server.Survey.Drive;
 /// <param name="OutdoorRh">Its humidity.</param>
 internal sealed record SeasonAir(Temperature Indoor, RelativeHumidity IndoorRh, Temperature Outdoor, RelativeHumidity OutdoorRh)
 {
-    public static SeasonAir Winter(Job job) => new(new(job.IndoorC), new(job.IndoorRhPct), new(job.OutdoorC), RelativeHumidity.OfWeather(job.OutdoorRhPct, new(job.OutdoorC)));
+    public static SeasonAir Winter(Job job) =>
+        new(new(job.IndoorC), new(job.IndoorRhPct), new(job.OutdoorC), RelativeHumidity.OfWeather(job.OutdoorRhPct, new(job.OutdoorC)));
 
-    public static SeasonAir Summer(Job job) => new(new(job.SummerIndoorC), new(job.SummerIndoorRhPct), new(job.SummerOutdoorC), new(job.SummerOutdoorRhPct));
+    public static SeasonAir Summer(Job job) =>
+        new(new(job.SummerIndoorC), new(job.SummerIndoorRhPct), new(job.SummerOutdoorC), new(job.SummerOutdoorRhPct));
 
     /// <summary>The same air with outdoor air brought to another temperature, its water kept.</summary>
     public SeasonAir Beyond(Temperature buffer, Pressure pressure)
@@ -40,7 +42,10 @@ internal sealed class SurfaceStates(Job job, IReadOnlyList<Surface> surfaces, IR
     /// <param name="planned">With its foam, or as it stands now.</param>
     public AssemblyState? Of(Surface surface, SeasonAir air, bool planned)
     {
-        var beyond = BufferOf(surface) is { } space && Float(space, air, planned) is { } floating ? air.Beyond(floating.Temperature, _pressure) : air;
+        var beyond =
+            BufferOf(surface) is { } space && Float(space, air, planned) is { } floating
+                ? air.Beyond(floating.Temperature, _pressure)
+                : air;
         return StateOf(surface, beyond, planned);
     }
 
@@ -55,22 +60,32 @@ internal sealed class SurfaceStates(Job job, IReadOnlyList<Surface> surfaces, IR
         var toOutside = mine.Where(m => !IsTowardsRooms(m.Surface.Kind)).Sum(m => m.Loss) + space.OtherLossWK;
         return toRooms + toOutside <= 0
             ? null
-            : BufferSpace.Of(new(toRooms, toOutside, space.VolumeM3, planned ? space.AirChangesPlanned : space.AirChanges, space.DuctLossW), air.Indoor, air.Outdoor, _pressure);
+            : BufferSpace.Of(
+                new(toRooms, toOutside, space.VolumeM3, planned ? space.AirChangesPlanned : space.AirChanges, space.DuctLossW),
+                air.Indoor,
+                air.Outdoor,
+                _pressure
+            );
     }
 
     // A surface for which nothing is planned stays as it is.
     private double LossOf(Surface surface, SeasonAir air, bool planned) =>
-        SurfaceReader.Takeoff(surface) is { OpeningsExceedSurface: false } takeoff && (StateOf(surface, air, planned) ?? StateOf(surface, air, planned: false)) is { } state
+        SurfaceReader.Takeoff(surface) is { OpeningsExceedSurface: false } takeoff
+        && (StateOf(surface, air, planned) ?? StateOf(surface, air, planned: false)) is { } state
             ? state.U.WattsPerSquareMetreKelvin * takeoff.Treated.SquareMetres
             : 0;
 
     // A floor over a crawl space and the floor of an attic lie between the space and the rooms; walls and decks between it and outdoors.
-    private static bool IsTowardsRooms(SurfaceKind kind) => kind is SurfaceKind.AtticFloor or SurfaceKind.CrawlFloor or SurfaceKind.InteriorPartition;
+    private static bool IsTowardsRooms(SurfaceKind kind) =>
+        kind is SurfaceKind.AtticFloor or SurfaceKind.CrawlFloor or SurfaceKind.InteriorPartition;
 
     private AssemblyState? StateOf(Surface surface, SeasonAir air, bool planned)
     {
         var thickness = planned ? surface.FoamThicknessM : 0;
-        var sheet = surface.SheetSlug is { } slug ? shelf.Sheets.GetValueOrDefault(slug) : planned ? null : shelf.Sheets.Values.FirstOrDefault();
+        var sheet =
+            surface.SheetSlug is { } slug ? shelf.Sheets.GetValueOrDefault(slug)
+            : planned ? null
+            : shelf.Sheets.Values.FirstOrDefault();
         if (thickness is not { } metres || sheet is null)
         {
             return null;
@@ -80,7 +95,16 @@ internal sealed class SurfaceStates(Job job, IReadOnlyList<Surface> surfaces, IR
         var template = ShippedData.Templates[surface.Kind];
         var section = SectionQuestions.Case(SurfaceSections.Of(surface, job, sheet.Id, Math.Max(1, metres * 1000)), shelf);
         var outdoors = template.Exposure is Exposure.Outdoors or Exposure.Ventilated;
-        section = section with { Air = outdoors ? new(air.Indoor, air.IndoorRh, air.Outdoor, air.OutdoorRh) : section.Air with { Indoor = air.Indoor, IndoorHumidity = air.IndoorRh } };
+        section = section with
+        {
+            Air = outdoors
+                ? new(air.Indoor, air.IndoorRh, air.Outdoor, air.OutdoorRh)
+                : section.Air with
+                {
+                    Indoor = air.Indoor,
+                    IndoorHumidity = air.IndoorRh,
+                },
+        };
         try
         {
             return AssemblyState.Of(section, new(metres));

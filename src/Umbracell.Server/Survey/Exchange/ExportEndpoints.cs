@@ -23,11 +23,26 @@ internal static class ExportEndpoints
 
     public static void MapExports(this IEndpointRouteBuilder app)
     {
-        app.MapGet("/api/jobs/{id:guid}/surfaces.csv", CsvAsync).WithTags("Exchange").WithSummary("Surfaces as CSV that reads back in without loss.").RequireAuthorization();
-        app.MapGet("/api/jobs/{id:guid}/surfaces.xlsx", WorkbookAsync).WithTags("Exchange").WithSummary("Surfaces as a workbook that reads back in without loss.").RequireAuthorization();
-        app.MapGet("/api/jobs/{id:guid}/file", FileAsync).WithTags("Exchange").WithSummary("The whole job as one JSON file.").RequireAuthorization();
-        app.MapPost("/api/jobs/file", BringInAsync).WithTags("Exchange").WithSummary("A new job from a job file.").RequireAuthorization(Claims.MayEdit).WithMetadata(new RequestSizeLimitAttribute(Limits.JobFileBytes));
-        app.MapGet("/api/schemas/job", () => TypedResults.Text(JobFile.SchemaText, "application/schema+json")).WithTags("Schemas").WithSummary("JSON Schema of job files.");
+        app.MapGet("/api/jobs/{id:guid}/surfaces.csv", CsvAsync)
+            .WithTags("Exchange")
+            .WithSummary("Surfaces as CSV that reads back in without loss.")
+            .RequireAuthorization();
+        app.MapGet("/api/jobs/{id:guid}/surfaces.xlsx", WorkbookAsync)
+            .WithTags("Exchange")
+            .WithSummary("Surfaces as a workbook that reads back in without loss.")
+            .RequireAuthorization();
+        app.MapGet("/api/jobs/{id:guid}/file", FileAsync)
+            .WithTags("Exchange")
+            .WithSummary("The whole job as one JSON file.")
+            .RequireAuthorization();
+        app.MapPost("/api/jobs/file", BringInAsync)
+            .WithTags("Exchange")
+            .WithSummary("A new job from a job file.")
+            .RequireAuthorization(Claims.MayEdit)
+            .WithMetadata(new RequestSizeLimitAttribute(Limits.JobFileBytes));
+        app.MapGet("/api/schemas/job", () => TypedResults.Text(JobFile.SchemaText, "application/schema+json"))
+            .WithTags("Schemas")
+            .WithSummary("JSON Schema of job files.");
     }
 
     private static async Task<FileContentHttpResult> CsvAsync(Guid id, SurfaceReader reader, SheetLibrary library, string units = "metric")
@@ -36,18 +51,33 @@ internal static class ExportEndpoints
         return TypedResults.File(SurfaceExport.ToCsv(surfaces), "text/csv; charset=utf-8", FileName(job, "csv"));
     }
 
-    private static async Task<FileContentHttpResult> WorkbookAsync(Guid id, SurfaceReader reader, SheetLibrary library, string units = "metric")
+    private static async Task<FileContentHttpResult> WorkbookAsync(
+        Guid id,
+        SurfaceReader reader,
+        SheetLibrary library,
+        string units = "metric"
+    )
     {
         var system = UnitsWord.Read(units);
         var (job, surfaces) = await SurfacesAsync(id, reader, library, system);
         return TypedResults.File(SurfaceExport.ToWorkbook(surfaces, system), WorkbookType, FileName(job, "xlsx"));
     }
 
-    private static async Task<(Job Job, IEnumerable<Dictionary<string, ExportCell>> Surfaces)> SurfacesAsync(Guid id, SurfaceReader reader, SheetLibrary library, UnitSystem system)
+    private static async Task<(Job Job, IEnumerable<Dictionary<string, ExportCell>> Surfaces)> SurfacesAsync(
+        Guid id,
+        SurfaceReader reader,
+        SheetLibrary library,
+        UnitSystem system
+    )
     {
         var job = await reader.FindJobAsync(id);
         var sheets = await library.AllAsync();
-        return (job, (await reader.SurfacesAsync(job.Id)).Select(s => SurfaceTexts.Of(s, system, sheet => sheets.GetValueOrDefault(sheet)?.Name ?? sheet)));
+        return (
+            job,
+            (await reader.SurfacesAsync(job.Id)).Select(s =>
+                SurfaceTexts.Of(s, system, sheet => sheets.GetValueOrDefault(sheet)?.Name ?? sheet)
+            )
+        );
     }
 
     private static async Task<FileContentHttpResult> FileAsync(Guid id, SurfaceReader reader, UmbracellDb db, ClaimsPrincipal person)
@@ -58,7 +88,12 @@ internal static class ExportEndpoints
         return TypedResults.File(file.Write(), "application/json", FileName(job, "umbracell.json"));
     }
 
-    private static async Task<Created<BroughtIn>> BringInAsync(HttpRequest request, UmbracellDb db, ClaimsPrincipal person, TimeProvider clock)
+    private static async Task<Created<BroughtIn>> BringInAsync(
+        HttpRequest request,
+        UmbracellDb db,
+        ClaimsPrincipal person,
+        TimeProvider clock
+    )
     {
         using var text = new StreamReader(request.Body);
         var file = JobFile.Read("job file", await text.ReadToEndAsync());
@@ -70,7 +105,10 @@ internal static class ExportEndpoints
 
     private static string FileName(Job job, string extension)
     {
-        var plain = string.Join('-', job.Name.Split([.. Path.GetInvalidFileNameChars(), ' ', '"', ';', ','], StringSplitOptions.RemoveEmptyEntries));
+        var plain = string.Join(
+            '-',
+            job.Name.Split([.. Path.GetInvalidFileNameChars(), ' ', '"', ';', ','], StringSplitOptions.RemoveEmptyEntries)
+        );
         return $"{(plain.Length == 0 ? "job" : plain)}.{extension}";
     }
 }

@@ -21,39 +21,97 @@ internal static class ImportEndpoints
 {
     public static void MapImports(this IEndpointRouteBuilder app)
     {
-        var imports = app.MapGroup("/api/jobs/{id:guid}/imports").WithTags("Exchange").RequireAuthorization(Claims.MayEdit).WithMetadata(new RequestSizeLimitAttribute(Limits.ImportBytes));
+        var imports = app.MapGroup("/api/jobs/{id:guid}/imports")
+            .WithTags("Exchange")
+            .RequireAuthorization(Claims.MayEdit)
+            .WithMetadata(new RequestSizeLimitAttribute(Limits.ImportBytes));
         imports.MapPost("/table", TableAsync).WithSummary("Read a CSV or XLSX table of surfaces; nothing is written.");
         imports.MapPost("/model", ModelAsync).WithSummary("Read a gbXML building model; nothing is written.");
         imports.MapPost("/check", CheckAsync).WithSummary("Check rows as they were mended on the screen; nothing is written.");
         imports.MapPost("/accept", AcceptAsync).WithSummary("Take the rows: all of them, or none where one is at fault.");
-        app.MapPost("/api/jobs/{id:guid}/surfaces/remove", RemoveAsync).WithTags("Exchange").WithSummary("Take surfaces off together: what an import brought.").RequireAuthorization(Claims.MayEdit).WithMetadata(new RequestSizeLimitAttribute(Limits.ImportBytes));
+        app.MapPost("/api/jobs/{id:guid}/surfaces/remove", RemoveAsync)
+            .WithTags("Exchange")
+            .WithSummary("Take surfaces off together: what an import brought.")
+            .RequireAuthorization(Claims.MayEdit)
+            .WithMetadata(new RequestSizeLimitAttribute(Limits.ImportBytes));
     }
 
-    private static async Task<Ok<ImportAnswer>> TableAsync(Guid id, TableToImport file, SurfaceReader reader, SheetLibrary library, UmbracellDb db, ClaimsPrincipal user, TimeProvider clock)
+    private static async Task<Ok<ImportAnswer>> TableAsync(
+        Guid id,
+        TableToImport file,
+        SurfaceReader reader,
+        SheetLibrary library,
+        UmbracellDb db,
+        ClaimsPrincipal user,
+        TimeProvider clock
+    )
     {
         var job = await reader.FindJobAsync(id);
         var table = Workbook.IsOne(file.Content) ? Workbook.Read(file.Content) : DelimitedText.Read(file.Content);
         var signature = SurfaceColumns.Signature(table.Header);
-        var known = await db.ColumnMappings.AsNoTracking().Where(m => m.Signature == signature).Select(m => m.Document).SingleOrDefaultAsync();
-        var columns = file.Columns ?? (known is null ? SurfaceColumns.Guess(table.Header) : JsonSerializer.Deserialize<List<ColumnMap>>(known, DataFile.Json)!);
+        var known = await db
+            .ColumnMappings.AsNoTracking()
+            .Where(m => m.Signature == signature)
+            .Select(m => m.Document)
+            .SingleOrDefaultAsync();
+        var columns =
+            file.Columns
+            ?? (known is null ? SurfaceColumns.Guess(table.Header) : JsonSerializer.Deserialize<List<ColumnMap>>(known, DataFile.Json)!);
         var comma = file.DecimalComma ?? table.DecimalComma;
         var rows = SurfaceRows.Of(table, columns, comma).Select(r => new RowToImport(r.Line, r.Fields, r.Note)).ToList();
         var answer = await CheckedAsync(job, rows, file.Units, library, db, Stamp.Of(user, clock));
-        return TypedResults.Ok(answer with { Columns = columns, Remembered = known is not null && file.Columns is null, Delimiter = table.Delimiter, Encoding = table.Encoding, DecimalComma = comma });
+        return TypedResults.Ok(
+            answer with
+            {
+                Columns = columns,
+                Remembered = known is not null && file.Columns is null,
+                Delimiter = table.Delimiter,
+                Encoding = table.Encoding,
+                DecimalComma = comma,
+            }
+        );
     }
 
-    private static async Task<Ok<ImportAnswer>> ModelAsync(Guid id, ModelToImport file, SurfaceReader reader, SheetLibrary library, UmbracellDb db, ClaimsPrincipal user, TimeProvider clock)
+    private static async Task<Ok<ImportAnswer>> ModelAsync(
+        Guid id,
+        ModelToImport file,
+        SurfaceReader reader,
+        SheetLibrary library,
+        UmbracellDb db,
+        ClaimsPrincipal user,
+        TimeProvider clock
+    )
     {
         var job = await reader.FindJobAsync(id);
         var model = BuildingModel.Read(file.Content);
         var rows = model.Rows.Select(r => new RowToImport(r.Line, r.Fields, r.Note)).ToList();
-        return TypedResults.Ok(await CheckedAsync(job, rows, UnitSystem.Metric, library, db, Stamp.Of(user, clock)) with { Skipped = model.Skipped });
+        return TypedResults.Ok(
+            await CheckedAsync(job, rows, UnitSystem.Metric, library, db, Stamp.Of(user, clock)) with
+            {
+                Skipped = model.Skipped,
+            }
+        );
     }
 
-    private static async Task<Ok<ImportAnswer>> CheckAsync(Guid id, RowsToImport rows, SurfaceReader reader, SheetLibrary library, UmbracellDb db, ClaimsPrincipal user, TimeProvider clock) =>
-        TypedResults.Ok(await CheckedAsync(await reader.FindJobAsync(id), rows.Rows, rows.Units, library, db, Stamp.Of(user, clock)));
+    private static async Task<Ok<ImportAnswer>> CheckAsync(
+        Guid id,
+        RowsToImport rows,
+        SurfaceReader reader,
+        SheetLibrary library,
+        UmbracellDb db,
+        ClaimsPrincipal user,
+        TimeProvider clock
+    ) => TypedResults.Ok(await CheckedAsync(await reader.FindJobAsync(id), rows.Rows, rows.Units, library, db, Stamp.Of(user, clock)));
 
-    private static async Task<Ok<ImportAnswer>> AcceptAsync(Guid id, RowsToImport rows, SurfaceReader reader, SheetLibrary library, UmbracellDb db, ClaimsPrincipal user, TimeProvider clock)
+    private static async Task<Ok<ImportAnswer>> AcceptAsync(
+        Guid id,
+        RowsToImport rows,
+        SurfaceReader reader,
+        SheetLibrary library,
+        UmbracellDb db,
+        ClaimsPrincipal user,
+        TimeProvider clock
+    )
     {
         var job = await reader.FindJobAsync(id);
         var import = await ImportAsync(job, library, db, Stamp.Of(user, clock));
@@ -69,19 +127,37 @@ internal static class ImportEndpoints
         return TypedResults.Ok(answer with { Added = import.Surfaces.ConvertAll(s => s.Id) });
     }
 
-    private static async Task<NoContent> RemoveAsync(Guid id, SurfacesToRemove remove, SurfaceReader reader, UmbracellDb db, TimeProvider clock)
+    private static async Task<NoContent> RemoveAsync(
+        Guid id,
+        SurfacesToRemove remove,
+        SurfaceReader reader,
+        UmbracellDb db,
+        TimeProvider clock
+    )
     {
         var job = await reader.FindJobAsync(id);
         var now = clock.GetUtcNow();
-        await db.Surfaces.Where(s => s.JobId == job.Id && remove.Ids.Contains(s.Id)).ExecuteUpdateAsync(set => set.SetProperty(s => s.RemovedAt, now));
+        await db
+            .Surfaces.Where(s => s.JobId == job.Id && remove.Ids.Contains(s.Id))
+            .ExecuteUpdateAsync(set => set.SetProperty(s => s.RemovedAt, now));
         return TypedResults.NoContent();
     }
 
-    private static async Task<ImportAnswer> CheckedAsync(Job job, IReadOnlyList<RowToImport> rows, UnitSystem units, SheetLibrary library, UmbracellDb db, Stamp stamp) =>
-        Answer(await ImportAsync(job, library, db, stamp), rows, units);
+    private static async Task<ImportAnswer> CheckedAsync(
+        Job job,
+        IReadOnlyList<RowToImport> rows,
+        UnitSystem units,
+        SheetLibrary library,
+        UmbracellDb db,
+        Stamp stamp
+    ) => Answer(await ImportAsync(job, library, db, stamp), rows, units);
 
     private static async Task<SurfaceImport> ImportAsync(Job job, SheetLibrary library, UmbracellDb db, Stamp stamp) =>
-        new(await SurveyChoices.OfAsync(job.Id, library, db), stamp, await db.Surfaces.AsNoTracking().Where(s => s.JobId == job.Id).Select(s => s.Name).ToListAsync());
+        new(
+            await SurveyChoices.OfAsync(job.Id, library, db),
+            stamp,
+            await db.Surfaces.AsNoTracking().Where(s => s.JobId == job.Id).Select(s => s.Name).ToListAsync()
+        );
 
     private static ImportAnswer Answer(SurfaceImport import, IReadOnlyList<RowToImport> rows, UnitSystem units)
     {
@@ -100,7 +176,12 @@ internal static class ImportEndpoints
         var row = await db.ColumnMappings.SingleOrDefaultAsync(m => m.Signature == signature);
         if (row is null)
         {
-            row = new() { Id = Guid.NewGuid(), Signature = signature, Document = "[]" };
+            row = new()
+            {
+                Id = Guid.NewGuid(),
+                Signature = signature,
+                Document = "[]",
+            };
             db.ColumnMappings.Add(row);
         }
 

@@ -7,23 +7,54 @@ using Umbracell.Questions.Answers;
 namespace Umbracell.Server.Survey.Exchange;
 
 /// <summary>A file with how its columns are to be taken; null finds out.</summary>
-public sealed record TableToImport([property: Required] byte[] Content, UnitSystem Units, IReadOnlyList<ColumnMap>? Columns, bool? DecimalComma);
+public sealed record TableToImport(
+    [property: Required] byte[] Content,
+    UnitSystem Units,
+    IReadOnlyList<ColumnMap>? Columns,
+    bool? DecimalComma
+);
 
 /// <summary>A building model.</summary>
 public sealed record ModelToImport([property: Required] byte[] Content);
 
 /// <summary>A row as it stands on the screen.</summary>
-public sealed record RowToImport(int Line, [property: Required, MaxLength(60)] IReadOnlyDictionary<string, string> Fields, string Note = "");
+public sealed record RowToImport(
+    int Line,
+    [property: Required, MaxLength(60)] IReadOnlyDictionary<string, string> Fields,
+    string Note = ""
+);
 
 /// <summary>Rows to be checked or taken. Columns are remembered where they are sent with an acceptance.</summary>
-public sealed record RowsToImport(UnitSystem Units, [property: Required, MaxLength(5000)] IReadOnlyList<RowToImport> Rows, IReadOnlyList<ColumnMap>? Columns = null);
+public sealed record RowsToImport(
+    UnitSystem Units,
+    [property: Required, MaxLength(5000)] IReadOnlyList<RowToImport> Rows,
+    IReadOnlyList<ColumnMap>? Columns = null
+);
 
 /// <summary>A row as checked: what it would become, or what is wrong with it, and what may have been meant otherwise.</summary>
-public sealed record CheckedRow(int Line, IReadOnlyDictionary<string, string> Fields, string Note, IReadOnlyList<FieldFault> Faults, FigureAnswer? Area, IReadOnlyList<FieldDoubt> Doubts);
+public sealed record CheckedRow(
+    int Line,
+    IReadOnlyDictionary<string, string> Fields,
+    string Note,
+    IReadOnlyList<FieldFault> Faults,
+    FigureAnswer? Area,
+    IReadOnlyList<FieldDoubt> Doubts
+);
 
 /// <summary>What a file would bring. Nothing is written until it is accepted.</summary>
 public sealed record ImportAnswer(
-    IReadOnlyList<ColumnMap> Columns, bool Remembered, string Delimiter, string Encoding, bool DecimalComma, UnitSystem Units, IReadOnlyList<CheckedRow> Rows, IReadOnlyList<SkippedSurface> Skipped, int Faulty, FigureAnswer Area, IReadOnlyList<Guid> Added);
+    IReadOnlyList<ColumnMap> Columns,
+    bool Remembered,
+    string Delimiter,
+    string Encoding,
+    bool DecimalComma,
+    UnitSystem Units,
+    IReadOnlyList<CheckedRow> Rows,
+    IReadOnlyList<SkippedSurface> Skipped,
+    int Faulty,
+    FigureAnswer Area,
+    IReadOnlyList<Guid> Added
+);
 
 /// <summary>Surfaces to be taken off together.</summary>
 public sealed record SurfacesToRemove([property: Required, MaxLength(5000)] IReadOnlyList<Guid> Ids);

@@ -14,21 +14,31 @@ internal static class JobFiling
         var surfaces = await reader.SurfacesAsync(job.Id);
         var standing = surfaces.Select(s => s.Id).ToHashSet();
         bool Stands(Guid? id) => id is null || standing.Contains(id.Value);
-        var readings = await db.Readings.AsNoTracking().Where(r => r.JobId == job.Id).OrderBy(r => r.TakenAt).ThenBy(r => r.Id).ToListAsync();
+        var readings = await db
+            .Readings.AsNoTracking()
+            .Where(r => r.JobId == job.Id)
+            .OrderBy(r => r.TakenAt)
+            .ThenBy(r => r.Id)
+            .ToListAsync();
         return new(
             JobFile.CurrentVersion,
             Filed.Of(job),
             [.. (await Rows(db.BufferSpaces).OrderBy(b => b.Name).ToListAsync()).Select(Filed.Of)],
             surfaces.ConvertAll(Filed.Of),
             [.. readings.Where(r => Stands(r.SurfaceId)).Select(Filed.Of)],
-            [.. (await Rows(db.Joints).OrderBy(j => j.Id).ToListAsync()).Where(j => Stands(j.FirstId) && Stands(j.SecondId)).Select(Filed.Of)],
+            [
+                .. (await Rows(db.Joints).OrderBy(j => j.Id).ToListAsync())
+                    .Where(j => Stands(j.FirstId) && Stands(j.SecondId))
+                    .Select(Filed.Of),
+            ],
             [.. (await Rows(db.Complaints).OrderBy(c => c.MadeAt).ToListAsync()).Select(c => Filed.Of(c, standing))],
             [.. (await Rows(db.Preparation).OrderBy(p => p.Id).ToListAsync()).Where(p => Stands(p.SurfaceId)).Select(Filed.Of)],
             [.. (await Rows(db.FanTests).OrderBy(t => t.TakenAt).ToListAsync()).Select(Filed.Of)],
             [.. (await Rows(db.ThermalPictures).OrderBy(t => t.TakenAt).ToListAsync()).Where(t => Stands(t.SurfaceId)).Select(Filed.Of)],
             [.. (await Rows(db.LoggerSeries).OrderBy(l => l.AddedAt).ToListAsync()).Where(l => Stands(l.SurfaceId)).Select(Filed.Of)],
             [.. (await Rows(db.Photos).OrderBy(p => p.AddedAt).ToListAsync()).Where(p => Stands(p.SurfaceId)).Select(Filed.Of)],
-            [.. (await Rows(db.Bids).OrderBy(b => b.MadeAt).ToListAsync()).Select(Filed.Of).OfType<FiledBid>()]);
+            [.. (await Rows(db.Bids).OrderBy(b => b.MadeAt).ToListAsync()).Select(Filed.Of).OfType<FiledBid>()]
+        );
 
         IQueryable<T> Rows<T>(IQueryable<T> rows)
             where T : class, IJobRow => rows.AsNoTracking().Where(r => r.JobId == job.Id);
@@ -37,12 +47,21 @@ internal static class JobFiling
     /// <summary>Adds a filed job as a new one; nothing is saved yet. Every id is made anew, so that a job can come in twice.</summary>
     public static Job In(JobFile file, UmbracellDb db, DateTimeOffset now)
     {
-        var ids = file.Surfaces.Select(s => s.Id).Concat(file.BufferSpaces.Select(b => b.Id)).Distinct().ToDictionary(id => id, _ => Guid.NewGuid());
+        var ids = file
+            .Surfaces.Select(s => s.Id)
+            .Concat(file.BufferSpaces.Select(b => b.Id))
+            .Distinct()
+            .ToDictionary(id => id, _ => Guid.NewGuid());
         var job = Unfiled.Job(file.Job, now);
         if (file.Job.OwnPlace is { } filed)
         {
             var place = Unfiled.Place(filed);
-            job.OwnPlace = db.Places.AsEnumerable().FirstOrDefault(own => own.Name == place.Name && own.MeanC.SequenceEqual(place.MeanC) && own.MeanRhPct.SequenceEqual(place.MeanRhPct)) ?? place;
+            job.OwnPlace =
+                db.Places.AsEnumerable()
+                    .FirstOrDefault(own =>
+                        own.Name == place.Name && own.MeanC.SequenceEqual(place.MeanC) && own.MeanRhPct.SequenceEqual(place.MeanRhPct)
+                    )
+                ?? place;
         }
 
         if (file.Job.OwnTargets is { } targets)

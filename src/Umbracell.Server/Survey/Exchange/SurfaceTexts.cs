@@ -10,7 +10,8 @@ using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Survey.Exchange;
 
-/// <summary>A surface as a row of a table that people read and that reads back as the same surface: words of the screen, lengths in whichever unit writes them shortest without loss.</summary>
+/// <summary>A surface as a row of a table that people read and that reads back as the same surface: words of the screen, lengths in
+/// whichever unit writes them shortest without loss.</summary>
 internal static class SurfaceTexts
 {
     /// <summary>Cells of a surface by field.</summary>
@@ -26,12 +27,23 @@ internal static class SurfaceTexts
             ["kind"] = Word(s.Kind),
             ["shape"] = Word(s.Shape),
             ["size"] = new(s.HasSize ? Size(s, system) : ""),
-            ["openings"] = new(string.Join("; ", s.Openings.OrderBy(o => o.Position).Select(o => $"{(o.Count == 1 ? "" : $"{o.Count} x ")}{ExactText.Span(o.WidthM, system)} x {ExactText.Span(o.HeightM, system)}"))),
+            ["openings"] = new(
+                string.Join(
+                    "; ",
+                    s.Openings.OrderBy(o => o.Position)
+                        .Select(o =>
+                            $"{(o.Count == 1 ? "" : $"{o.Count} x ")}{ExactText.Span(o.WidthM, system)} x {ExactText.Span(o.HeightM, system)}"
+                        )
+                )
+            ),
             ["repeats"] = ExportCell.Of(s.Repeats),
             ["memberMaterial"] = Word(s.MemberMaterial),
             ["memberDepth"] = Thickness(s.MemberDepthM > 0 ? s.MemberDepthM : null, system),
             ["memberSpacing"] = Thickness(s.MemberSpacingM > 0 ? s.MemberSpacingM : null, system),
-            ["memberShare"] = s.MemberShare > 0 && !ShareFollows(s) ? new(ExactText.Number(Math.Round(s.MemberShare * 100, 6)) + " %", s.MemberShare * 100) : default,
+            ["memberShare"] =
+                s.MemberShare > 0 && !ShareFollows(s)
+                    ? new(ExactText.Number(Math.Round(s.MemberShare * 100, 6)) + " %", s.MemberShare * 100)
+                    : default,
             ["outboard"] = new(LayersOrNone(s.Assembly.Outboard, system)),
             ["inboard"] = new(LayersOrNone(s.Assembly.Inboard, system)),
             ["ventChannel"] = Thickness(s.Assembly.VentChannelMm / 1000, system),
@@ -56,25 +68,52 @@ internal static class SurfaceTexts
             ["attachment"] = Word(d.Attachment),
             ["doorSpare"] = d.DoorSpareKg is { } kg ? Quantity(kg, Dimension.Mass, system) : default,
             ["penetration"] = Thickness(d.PenetrationMm > 0 ? d.PenetrationMm / 1000 : null, system),
-            ["facts"] = new(string.Join("; ", ChoiceFacts.Told(s.ChoiceFacts ?? new()).Where(f => f.Value).Select(f => WordCatalog.Of("choose.fact." + f.Key) ?? f.Key))),
+            ["facts"] = new(
+                string.Join(
+                    "; ",
+                    ChoiceFacts
+                        .Told(s.ChoiceFacts ?? new())
+                        .Where(f => f.Value)
+                        .Select(f => WordCatalog.Of("choose.fact." + f.Key) ?? f.Key)
+                )
+            ),
             ["load"] = s.ChoiceFacts?.LoadKPa is { } load ? Quantity(load * 1000, Dimension.BearingPressure, system) : default,
         };
     }
 
     /// <summary>Layers as they are typed, with the materials' own words.</summary>
     public static string Layers(IEnumerable<LayerRow> layers, UnitSystem system) =>
-        string.Join("; ", layers.Select(l => $"{WordCatalog.Of("material." + l.Material) ?? l.Material} | {ExactText.Thickness(l.ThicknessMm / 1000, system)}"));
+        string.Join(
+            "; ",
+            layers.Select(l =>
+                $"{WordCatalog.Of("material." + l.Material) ?? l.Material} | {ExactText.Thickness(l.ThicknessMm / 1000, system)}"
+            )
+        );
 
     // Whether members and spacing alone bring the share back: then it is not written out to its last digit.
     private static bool ShareFollows(Surface s)
     {
         var fresh = SurfaceStart.Of(s.Kind, "");
-        AssemblyEdits.Take(new(new(null, UnitSystem.Metric, new Dictionary<string, string> { ["memberMaterial"] = s.MemberMaterial.ToString(), ["memberSpacing"] = ExactText.Thickness(s.MemberSpacingM, UnitSystem.Metric) })), fresh);
+        AssemblyEdits.Take(
+            new(
+                new(
+                    null,
+                    UnitSystem.Metric,
+                    new Dictionary<string, string>
+                    {
+                        ["memberMaterial"] = s.MemberMaterial.ToString(),
+                        ["memberSpacing"] = ExactText.Thickness(s.MemberSpacingM, UnitSystem.Metric),
+                    }
+                )
+            ),
+            fresh
+        );
         return Math.Abs(fresh.MemberShare - s.MemberShare) < 1e-9;
     }
 
     // A blank cell says nothing and would leave the layers of the kind.
-    private static string LayersOrNone(List<LayerRow> layers, UnitSystem system) => layers.Count == 0 ? AssemblyEdits.NoLayers : Layers(layers, system);
+    private static string LayersOrNone(List<LayerRow> layers, UnitSystem system) =>
+        layers.Count == 0 ? AssemblyEdits.NoLayers : Layers(layers, system);
 
     private static string Size(Surface s, UnitSystem system)
     {
@@ -84,21 +123,42 @@ internal static class SurfaceTexts
         }
 
         var shape = SurfaceReader.ShapeOf(s);
-        return string.Concat(Shape.Sizes(s.Shape).Select((part, i) => (i == 0 ? "" : part == SizePart.Pitch ? " at " : " x ") + part switch
-        {
-            SizePart.Pitch => ExactText.Pitch(s.Pitch),
-            SizePart.Count => s.BayCount.ToString(CultureInfo.InvariantCulture),
-            _ => ExactText.Span(shape[part].Si, system),
-        }));
+        return string.Concat(
+            Shape
+                .Sizes(s.Shape)
+                .Select(
+                    (part, i) =>
+                        (
+                            i == 0 ? ""
+                            : part == SizePart.Pitch ? " at "
+                            : " x "
+                        )
+                        + part switch
+                        {
+                            SizePart.Pitch => ExactText.Pitch(s.Pitch),
+                            SizePart.Count => s.BayCount.ToString(CultureInfo.InvariantCulture),
+                            _ => ExactText.Span(shape[part].Si, system),
+                        }
+                )
+        );
     }
 
-    private static ExportCell Thickness(double? metres, UnitSystem system) => metres is { } m ? new(ExactText.Thickness(m, system), QuantityPrinter.Value(new(m, Dimension.Thickness), system)) : default;
+    private static ExportCell Thickness(double? metres, UnitSystem system) =>
+        metres is { } m ? new(ExactText.Thickness(m, system), QuantityPrinter.Value(new(m, Dimension.Thickness), system)) : default;
 
-    private static ExportCell Temperature(double? celsius, UnitSystem system) => celsius is { } c ? Quantity(c, Dimension.Temperature, system) : default;
+    private static ExportCell Temperature(double? celsius, UnitSystem system) =>
+        celsius is { } c ? Quantity(c, Dimension.Temperature, system) : default;
 
-    private static ExportCell Quantity(double si, Dimension dimension, UnitSystem system) => new(ExactText.Quantity(new(si, dimension), system), QuantityPrinter.Value(new(si, dimension), system));
+    private static ExportCell Quantity(double si, Dimension dimension, UnitSystem system) =>
+        new(ExactText.Quantity(new(si, dimension), system), QuantityPrinter.Value(new(si, dimension), system));
 
-    private static string YesNo(bool? yes) => yes switch { true => "yes", false => "no", _ => "" };
+    private static string YesNo(bool? yes) =>
+        yes switch
+        {
+            true => "yes",
+            false => "no",
+            _ => "",
+        };
 
     private static ExportCell Word<T>(T value)
         where T : struct, Enum

@@ -9,17 +9,24 @@ using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Survey.Exchange;
 
-/// <summary>A chosen system in one cell: <c>Closed, then open cell: Fleece OC-5 | 90 mm</c>, then boards added and rules overridden, each after a stroke.</summary>
+/// <summary>A chosen system in one cell: <c>Closed, then open cell: Fleece OC-5 | 90 mm</c>, then boards added and rules overridden, each
+/// after a stroke.</summary>
 internal static class SystemText
 {
-    private const string Stroke = " / ", Outboard = "outboard: ", Inboard = "inboard: ", Overridden = "overrides ", Rest = "rest ";
+    private const string Stroke = " / ",
+        Outboard = "outboard: ",
+        Inboard = "inboard: ",
+        Overridden = "overrides ",
+        Rest = "rest ";
 
     private static readonly FigureRange Thickness = new(0.00001, 1, Dimension.Thickness);
 
     public static string Of(SystemDocument system, UnitSystem units, Func<string, string> nameOf)
     {
         var kind = Camel(system.Kind.ToString());
-        List<string> parts = [$"{WordCatalog.Of("candidate." + kind) ?? kind}: {string.Join("; ", system.Then.Select(layer => $"{NameOf(layer, nameOf)} | {(layer.TakesRest ? Rest : "")}{ExactText.Thickness(layer.ThicknessMm / 1000, units)}"))}".TrimEnd()];
+        string Layer(FillRow layer) =>
+            $"{NameOf(layer, nameOf)} | {(layer.TakesRest ? Rest : "")}{ExactText.Thickness(layer.ThicknessMm / 1000, units)}";
+        List<string> parts = [$"{WordCatalog.Of("candidate." + kind) ?? kind}: {string.Join("; ", system.Then.Select(Layer))}".TrimEnd()];
         if (system.AddedOutboard.Count > 0)
         {
             parts.Add(Outboard + SurfaceTexts.Layers(system.AddedOutboard, units));
@@ -80,7 +87,9 @@ internal static class SystemText
         }
 
         return new(
-            Enum.TryParse<CandidateKind>(WordCatalog.CodeOf("candidate", kind) ?? kind, ignoreCase: true, out var named) ? named : throw Unknown(kind),
+            Enum.TryParse<CandidateKind>(WordCatalog.CodeOf("candidate", kind) ?? kind, ignoreCase: true, out var named)
+                ? named
+                : throw Unknown(kind),
             [.. Split(layers).Select(one => Fill(one, known, units))],
             [.. Added(parts, Outboard, units)],
             [.. Added(parts, Inboard, units)],
@@ -88,14 +97,24 @@ internal static class SystemText
             stamp.At,
             [.. rules.Split(',', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries)],
             reason.Trim(),
-            null);
+            null
+        );
     }
 
-    private static IEnumerable<LayerRow> Added(string[] parts, string side, UnitSystem units) => parts.Skip(1).Where(p => p.StartsWith(side, StringComparison.Ordinal)).SelectMany(p => Split(p[side.Length..])).Select(one =>
-    {
-        var (name, thickness) = Parted(one, "|");
-        return new LayerRow { Material = AssemblyEdits.MaterialOf(name.Trim()) ?? throw Unknown(one), ThicknessMm = Millimetres(thickness, units) };
-    });
+    private static IEnumerable<LayerRow> Added(string[] parts, string side, UnitSystem units) =>
+        parts
+            .Skip(1)
+            .Where(p => p.StartsWith(side, StringComparison.Ordinal))
+            .SelectMany(p => Split(p[side.Length..]))
+            .Select(one =>
+            {
+                var (name, thickness) = Parted(one, "|");
+                return new LayerRow
+                {
+                    Material = AssemblyEdits.MaterialOf(name.Trim()) ?? throw Unknown(one),
+                    ThicknessMm = Millimetres(thickness, units),
+                };
+            });
 
     private static FillRow Fill(string one, SurveyChoices known, UnitSystem units)
     {
@@ -121,9 +140,11 @@ internal static class SystemText
         return typed.Fault is null ? typed.Figure!.Value.Si * 1000 : throw new FieldFaultsException([FieldFault.Of("system", typed)]);
     }
 
-    private static string NameOf(FillRow layer, Func<string, string> nameOf) => layer.Kind == FillRowKind.Foam ? nameOf(layer.Id) : WordCatalog.Of("material." + layer.Id) ?? layer.Id;
+    private static string NameOf(FillRow layer, Func<string, string> nameOf) =>
+        layer.Kind == FillRowKind.Foam ? nameOf(layer.Id) : WordCatalog.Of("material." + layer.Id) ?? layer.Id;
 
-    private static string[] Split(string layers) => layers.Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries);
+    private static string[] Split(string layers) =>
+        layers.Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries);
 
     private static (string Before, string After) Parted(string text, string by) =>
         text.IndexOf(by, StringComparison.Ordinal) is var at and >= 0 ? (text[..at], text[(at + by.Length)..]) : (text, "");

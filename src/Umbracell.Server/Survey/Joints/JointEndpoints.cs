@@ -14,8 +14,25 @@ namespace Umbracell.Server.Survey.Joints;
 
 /// <summary>A joint as the survey shows it.</summary>
 public sealed record JointAnswer(
-    Guid Id, JointKind Kind, Guid FirstId, Guid? SecondId, string First, string Second, Handover Water, Handover Air, Handover Vapour, Handover Heat, string How, string DoneBy, bool Ready,
-    string SeenBy, DateTimeOffset? SeenAt, bool Solved, FindingAnswer Finding, uint Version);
+    Guid Id,
+    JointKind Kind,
+    Guid FirstId,
+    Guid? SecondId,
+    string First,
+    string Second,
+    Handover Water,
+    Handover Air,
+    Handover Vapour,
+    Handover Heat,
+    string How,
+    string DoneBy,
+    bool Ready,
+    string SeenBy,
+    DateTimeOffset? SeenAt,
+    bool Solved,
+    FindingAnswer Finding,
+    uint Version
+);
 
 /// <summary>A joint the kinds suggest, not yet taken or dismissed.</summary>
 public sealed record SuggestedJointAnswer(JointKind Kind, Guid FirstId, Guid? SecondId, string First, string Second, bool SameName);
@@ -25,14 +42,42 @@ public sealed record JointsAnswer(IReadOnlyList<JointAnswer> Joints, IReadOnlyLi
 
 internal static class JointEndpoints
 {
-    private static readonly string[] Fields = ["kind", "first", "second", "beyond", "water", "air", "vapour", "heat", "how", "doneBy", "ready", "seen", "doNotMeet"];
+    private static readonly string[] Fields =
+    [
+        "kind",
+        "first",
+        "second",
+        "beyond",
+        "water",
+        "air",
+        "vapour",
+        "heat",
+        "how",
+        "doneBy",
+        "ready",
+        "seen",
+        "doNotMeet",
+    ];
 
     public static void MapJoints(this IEndpointRouteBuilder app)
     {
-        app.MapGet("/api/jobs/{id:guid}/joints", ListAsync).WithTags("Joints").WithSummary("Joints of a job, and those its kinds of surface suggest.").RequireAuthorization();
-        app.MapPost("/api/jobs/{id:guid}/joints", AddAsync).WithTags("Joints").WithSummary("A new joint from typed fields.").RequireAuthorization(Claims.MayEdit);
-        app.MapPatch("/api/joints/{id:guid}", ChangeAsync).WithTags("Joints").WithSummary("Change typed fields of a joint.").RequireAuthorization(Claims.MayEdit).ProducesProblem(409);
-        app.MapDelete("/api/joints/{id:guid}", RemoveAsync).WithTags("Joints").WithSummary("Forget a joint; it may be suggested again.").RequireAuthorization(Claims.MayEdit);
+        app.MapGet("/api/jobs/{id:guid}/joints", ListAsync)
+            .WithTags("Joints")
+            .WithSummary("Joints of a job, and those its kinds of surface suggest.")
+            .RequireAuthorization();
+        app.MapPost("/api/jobs/{id:guid}/joints", AddAsync)
+            .WithTags("Joints")
+            .WithSummary("A new joint from typed fields.")
+            .RequireAuthorization(Claims.MayEdit);
+        app.MapPatch("/api/joints/{id:guid}", ChangeAsync)
+            .WithTags("Joints")
+            .WithSummary("Change typed fields of a joint.")
+            .RequireAuthorization(Claims.MayEdit)
+            .ProducesProblem(409);
+        app.MapDelete("/api/joints/{id:guid}", RemoveAsync)
+            .WithTags("Joints")
+            .WithSummary("Forget a joint; it may be suggested again.")
+            .RequireAuthorization(Claims.MayEdit);
     }
 
     private static async Task<Ok<JointsAnswer>> ListAsync(Guid id, SurfaceReader reader, UmbracellDb db)
@@ -47,15 +92,25 @@ internal static class JointEndpoints
         var surfaces = await reader.SurfacesAsync(job);
         var order = surfaces.Select((s, i) => (s.Id, i)).ToDictionary(p => p.Id, p => p.i);
         var names = surfaces.ToDictionary(s => s.Id, s => s.Name);
-        var standing = rows.Where(r => order.ContainsKey(r.FirstId) && (r.SecondId is null || order.ContainsKey(r.SecondId.Value))).ToList();
+        var standing = rows.Where(r => order.ContainsKey(r.FirstId) && (r.SecondId is null || order.ContainsKey(r.SecondId.Value)))
+            .ToList();
         var met = standing.Select(r => Key(r.Kind, r.FirstId, r.SecondId)).ToHashSet();
-        var suggested = JointSuggestions.For([.. surfaces.Select(s => new MeetingSurface(s.Id, s.Name, s.Kind, s.Shape))])
+        var suggested = JointSuggestions
+            .For([.. surfaces.Select(s => new MeetingSurface(s.Id, s.Name, s.Kind, s.Shape))])
             .Where(s => !met.Contains(Key(s.Kind, s.First, s.Second)))
-            .Select(s => new SuggestedJointAnswer(s.Kind, s.First, s.Second, names[s.First], s.Second is { } second ? names[second] : "", s.SameName));
+            .Select(s => new SuggestedJointAnswer(
+                s.Kind,
+                s.First,
+                s.Second,
+                names[s.First],
+                s.Second is { } second ? names[second] : "",
+                s.SameName
+            ));
         return new(
             [.. standing.Where(r => !r.DoNotMeet).OrderBy(r => order[r.FirstId]).ThenBy(r => r.Kind).Select(r => Of(r, names))],
             [.. suggested],
-            standing.Count(r => r.DoNotMeet));
+            standing.Count(r => r.DoNotMeet)
+        );
     }
 
     private static (JointKind, Guid, Guid?) Key(JointKind kind, Guid first, Guid? second) =>
@@ -66,11 +121,35 @@ internal static class JointEndpoints
         var shape = SurveyRecords.Shape(row);
         var second = row.SecondId is { } id ? names.GetValueOrDefault(id, "") : row.Beyond;
         return new(
-            row.Id, row.Kind, row.FirstId, row.SecondId, names.GetValueOrDefault(row.FirstId, ""), second, row.Water, row.Air, row.Vapour, row.Heat, row.How, row.DoneBy, row.Ready,
-            row.SeenBy, row.SeenAt, shape.IsSolved, FindingAnswer.Of(JointCheck.Of(shape, second)), row.Version);
+            row.Id,
+            row.Kind,
+            row.FirstId,
+            row.SecondId,
+            names.GetValueOrDefault(row.FirstId, ""),
+            second,
+            row.Water,
+            row.Air,
+            row.Vapour,
+            row.Heat,
+            row.How,
+            row.DoneBy,
+            row.Ready,
+            row.SeenBy,
+            row.SeenAt,
+            shape.IsSolved,
+            FindingAnswer.Of(JointCheck.Of(shape, second)),
+            row.Version
+        );
     }
 
-    private static async Task<Created<JointsAnswer>> AddAsync(Guid id, TypedEdit edit, SurfaceReader reader, UmbracellDb db, ClaimsPrincipal user, TimeProvider clock)
+    private static async Task<Created<JointsAnswer>> AddAsync(
+        Guid id,
+        TypedEdit edit,
+        SurfaceReader reader,
+        UmbracellDb db,
+        ClaimsPrincipal user,
+        TimeProvider clock
+    )
     {
         var job = await reader.FindJobAsync(id);
         var fields = new TypedFields(edit);
@@ -83,7 +162,14 @@ internal static class JointEndpoints
         return TypedResults.Created($"/api/joints/{row.Id}", await AnswerAsync(job.Id, reader, db));
     }
 
-    private static async Task<Ok<JointsAnswer>> ChangeAsync(Guid id, TypedEdit edit, SurfaceReader reader, UmbracellDb db, ClaimsPrincipal user, TimeProvider clock)
+    private static async Task<Ok<JointsAnswer>> ChangeAsync(
+        Guid id,
+        TypedEdit edit,
+        SurfaceReader reader,
+        UmbracellDb db,
+        ClaimsPrincipal user,
+        TimeProvider clock
+    )
     {
         var row = await FindAsync(id, db);
         if (edit.Version is { } seen && seen != row.Version)
@@ -104,7 +190,8 @@ internal static class JointEndpoints
         return TypedResults.Ok(await AnswerAsync(row.JobId, reader, db));
     }
 
-    private static async Task<JointRow> FindAsync(Guid id, UmbracellDb db) => await db.Joints.SingleOrDefaultAsync(j => j.Id == id) ?? throw new NotFoundException("joint");
+    private static async Task<JointRow> FindAsync(Guid id, UmbracellDb db) =>
+        await db.Joints.SingleOrDefaultAsync(j => j.Id == id) ?? throw new NotFoundException("joint");
 
     private static async Task TakeAsync(TypedFields fields, JointRow row, SurfaceReader reader, Stamp stamp, bool isNew)
     {
@@ -112,7 +199,11 @@ internal static class JointEndpoints
         fields.Choice<JointKind>("kind", kind => Become(row, kind));
         if (isNew)
         {
-            fields.Known("first", id => Guid.TryParse(id, out var surface) && known.ContainsKey(surface), id => row.FirstId = Guid.Parse(id));
+            fields.Known(
+                "first",
+                id => Guid.TryParse(id, out var surface) && known.ContainsKey(surface),
+                id => row.FirstId = Guid.Parse(id)
+            );
             fields.Id("second", id => known.ContainsKey(id) && id != row.FirstId, id => row.SecondId = id);
         }
 
@@ -134,7 +225,12 @@ internal static class JointEndpoints
     {
         var start = Core.Assemblies.Joints.Start(kind).Layers;
         row.Kind = kind;
-        (row.Water, row.Air, row.Vapour, row.Heat) = (start[ControlLayer.Water], start[ControlLayer.Air], start[ControlLayer.Vapour], start[ControlLayer.Heat]);
+        (row.Water, row.Air, row.Vapour, row.Heat) = (
+            start[ControlLayer.Water],
+            start[ControlLayer.Air],
+            start[ControlLayer.Vapour],
+            start[ControlLayer.Heat]
+        );
     }
 
     // Nobody can have seen what nobody takes on: ready and seen follow a solved joint only.

@@ -24,23 +24,47 @@ internal static class PreparationEndpoints
 
     public static void MapPreparation(this IEndpointRouteBuilder app)
     {
-        app.MapGet("/api/jobs/{id:guid}/preparation", OfJobAsync).WithTags("Preparation").WithSummary("Who does what before the crew comes.").RequireAuthorization();
-        app.MapPatch("/api/surfaces/{id:guid}/preparation/{item}", OfSurfaceAsync).WithTags("Preparation").WithSummary("Tick, assign or date an item of a surface.").RequireAuthorization(Claims.MayEdit);
-        app.MapPatch("/api/jobs/{id:guid}/preparation/{item}", OnceAsync).WithTags("Preparation").WithSummary("Tick, assign or date an item done once for the job.").RequireAuthorization(Claims.MayEdit);
+        app.MapGet("/api/jobs/{id:guid}/preparation", OfJobAsync)
+            .WithTags("Preparation")
+            .WithSummary("Who does what before the crew comes.")
+            .RequireAuthorization();
+        app.MapPatch("/api/surfaces/{id:guid}/preparation/{item}", OfSurfaceAsync)
+            .WithTags("Preparation")
+            .WithSummary("Tick, assign or date an item of a surface.")
+            .RequireAuthorization(Claims.MayEdit);
+        app.MapPatch("/api/jobs/{id:guid}/preparation/{item}", OnceAsync)
+            .WithTags("Preparation")
+            .WithSummary("Tick, assign or date an item done once for the job.")
+            .RequireAuthorization(Claims.MayEdit);
     }
 
-    private static async Task<Ok<PreparationAnswer>> OfJobAsync(Guid id, SurfaceReader reader) => TypedResults.Ok(await AnswerAsync((await reader.FindJobAsync(id)).Id, reader));
+    private static async Task<Ok<PreparationAnswer>> OfJobAsync(Guid id, SurfaceReader reader) =>
+        TypedResults.Ok(await AnswerAsync((await reader.FindJobAsync(id)).Id, reader));
 
     private static async Task<PreparationAnswer> AnswerAsync(Guid job, SurfaceReader reader)
     {
         var records = await reader.RecordsAsync(job);
-        var lists = (await reader.SurfacesAsync(job)).ConvertAll(s => new PreparationOfSurface(s.Id, s.Name, s.Kind, PreparationAnswers.Of(s, records)));
+        var lists = (await reader.SurfacesAsync(job)).ConvertAll(s => new PreparationOfSurface(
+            s.Id,
+            s.Name,
+            s.Kind,
+            PreparationAnswers.Of(s, records)
+        ));
         return new(
             lists.Count > 0 ? [.. lists[0].Tasks.Where(t => t.ForJob)] : [],
-            lists.ConvertAll(list => list with { Tasks = [.. list.Tasks.Where(t => !t.ForJob)] }));
+            lists.ConvertAll(list => list with { Tasks = [.. list.Tasks.Where(t => !t.ForJob)] })
+        );
     }
 
-    private static async Task<Ok<PreparationAnswer>> OfSurfaceAsync(Guid id, string item, TypedEdit edit, SurfaceReader reader, UmbracellDb db, ClaimsPrincipal user, TimeProvider clock)
+    private static async Task<Ok<PreparationAnswer>> OfSurfaceAsync(
+        Guid id,
+        string item,
+        TypedEdit edit,
+        SurfaceReader reader,
+        UmbracellDb db,
+        ClaimsPrincipal user,
+        TimeProvider clock
+    )
     {
         var (surface, job) = await reader.FindAsync(id);
         var wanted = Known(item, PreparationAnswers.List(surface).Where(task => !task.ForJob).Select(task => task.Item));
@@ -48,7 +72,15 @@ internal static class PreparationEndpoints
         return TypedResults.Ok(await AnswerAsync(job.Id, reader));
     }
 
-    private static async Task<Ok<PreparationAnswer>> OnceAsync(Guid id, string item, TypedEdit edit, SurfaceReader reader, UmbracellDb db, ClaimsPrincipal user, TimeProvider clock)
+    private static async Task<Ok<PreparationAnswer>> OnceAsync(
+        Guid id,
+        string item,
+        TypedEdit edit,
+        SurfaceReader reader,
+        UmbracellDb db,
+        ClaimsPrincipal user,
+        TimeProvider clock
+    )
     {
         var job = await reader.FindJobAsync(id);
         await MarkAsync(job.Id, null, Known(item, PreparationList.OncePerJob), edit, db, Stamp.Of(user, clock));
@@ -57,14 +89,22 @@ internal static class PreparationEndpoints
 
     // What is not on the list cannot be ticked.
     private static PreparationItem Known(string item, IEnumerable<PreparationItem> list) =>
-        Enum.TryParse<PreparationItem>(item, ignoreCase: true, out var wanted) && list.Contains(wanted) ? wanted : throw new FieldFaultsException([new("item", "unknown", item)]);
+        Enum.TryParse<PreparationItem>(item, ignoreCase: true, out var wanted) && list.Contains(wanted)
+            ? wanted
+            : throw new FieldFaultsException([new("item", "unknown", item)]);
 
     private static async Task MarkAsync(Guid job, Guid? surface, PreparationItem item, TypedEdit edit, UmbracellDb db, Stamp stamp)
     {
         var mark = await db.Preparation.SingleOrDefaultAsync(p => p.JobId == job && p.SurfaceId == surface && p.Item == item);
         if (mark is null)
         {
-            mark = new() { Id = Guid.NewGuid(), JobId = job, SurfaceId = surface, Item = item };
+            mark = new()
+            {
+                Id = Guid.NewGuid(),
+                JobId = job,
+                SurfaceId = surface,
+                Item = item,
+            };
             db.Preparation.Add(mark);
         }
 

@@ -21,7 +21,19 @@ public sealed record LogPoint(long AtUnixS, NumberInUnits Temp, NumberInUnits De
 
 /// <summary>A data logger's series, thinned for a chart, with its extremes.</summary>
 public sealed record LogAnswer(
-    Guid Id, Guid? SurfaceId, string Name, int Count, FigureAnswer Coldest, FigureAnswer Warmest, FigureAnswer Driest, FigureAnswer Dampest, FigureAnswer HighestDew, IReadOnlyList<LogPoint> Points, DateTimeOffset AddedAt, string AddedBy);
+    Guid Id,
+    Guid? SurfaceId,
+    string Name,
+    int Count,
+    FigureAnswer Coldest,
+    FigureAnswer Warmest,
+    FigureAnswer Driest,
+    FigureAnswer Dampest,
+    FigureAnswer HighestDew,
+    IReadOnlyList<LogPoint> Points,
+    DateTimeOffset AddedAt,
+    string AddedBy
+);
 
 /// <summary>A log that was read, with the lines that did not read.</summary>
 public sealed record LogAdded(IReadOnlyList<LogAnswer> Logs, IReadOnlyList<int> Skipped);
@@ -33,18 +45,39 @@ internal static class LogEndpoints
 
     public static void MapLogs(this IEndpointRouteBuilder app)
     {
-        app.MapGet("/api/jobs/{id:guid}/logs", ListAsync).WithTags("State").WithSummary("Data-logger series of a job.").RequireAuthorization();
-        app.MapPost("/api/jobs/{id:guid}/logs", AddAsync).WithTags("State").WithSummary("A data logger's CSV (time, temperature, humidity); the file is the body.").RequireAuthorization(Claims.MayEdit)
-            .Accepts<byte[]>("application/octet-stream").WithMetadata(new RequestSizeLimitAttribute(Limits.GridBytes));
-        app.MapDelete("/api/logs/{id:guid}", RemoveAsync).WithTags("State").WithSummary("Take a series off.").RequireAuthorization(Claims.MayEdit);
+        app.MapGet("/api/jobs/{id:guid}/logs", ListAsync)
+            .WithTags("State")
+            .WithSummary("Data-logger series of a job.")
+            .RequireAuthorization();
+        app.MapPost("/api/jobs/{id:guid}/logs", AddAsync)
+            .WithTags("State")
+            .WithSummary("A data logger's CSV (time, temperature, humidity); the file is the body.")
+            .RequireAuthorization(Claims.MayEdit)
+            .Accepts<byte[]>("application/octet-stream")
+            .WithMetadata(new RequestSizeLimitAttribute(Limits.GridBytes));
+        app.MapDelete("/api/logs/{id:guid}", RemoveAsync)
+            .WithTags("State")
+            .WithSummary("Take a series off.")
+            .RequireAuthorization(Claims.MayEdit);
     }
 
-    private static async Task<Ok<List<LogAnswer>>> ListAsync(Guid id, SurfaceReader reader, UmbracellDb db) => TypedResults.Ok(await AllAsync((await reader.FindJobAsync(id)).Id, db));
+    private static async Task<Ok<List<LogAnswer>>> ListAsync(Guid id, SurfaceReader reader, UmbracellDb db) =>
+        TypedResults.Ok(await AllAsync((await reader.FindJobAsync(id)).Id, db));
 
     private static async Task<List<LogAnswer>> AllAsync(Guid job, UmbracellDb db) =>
         (await db.LoggerSeries.AsNoTracking().Where(l => l.JobId == job).OrderBy(l => l.AddedAt).ToListAsync()).ConvertAll(Answer);
 
-    private static async Task<Ok<LogAdded>> AddAsync(Guid id, HttpRequest request, SurfaceReader reader, UmbracellDb db, ClaimsPrincipal user, TimeProvider clock, Guid? surface = null, string name = "", int offsetMinutes = 0)
+    private static async Task<Ok<LogAdded>> AddAsync(
+        Guid id,
+        HttpRequest request,
+        SurfaceReader reader,
+        UmbracellDb db,
+        ClaimsPrincipal user,
+        TimeProvider clock,
+        Guid? surface = null,
+        string name = "",
+        int offsetMinutes = 0
+    )
     {
         var job = await reader.FindJobAsync(id);
         if (surface is { } known && !(await reader.NamesAsync(job.Id)).ContainsKey(known))
@@ -59,18 +92,20 @@ internal static class LogEndpoints
         }
 
         var stamp = Stamp.Of(user, clock);
-        db.LoggerSeries.Add(new()
-        {
-            Id = Guid.NewGuid(),
-            JobId = job.Id,
-            SurfaceId = surface,
-            Name = name.Trim().Length is > 0 and <= 120 ? name.Trim() : "Logger",
-            Times = log.Times,
-            TempsC = log.Celsius,
-            RhPct = log.Humidity,
-            AddedAt = stamp.At,
-            AddedBy = stamp.By,
-        });
+        db.LoggerSeries.Add(
+            new()
+            {
+                Id = Guid.NewGuid(),
+                JobId = job.Id,
+                SurfaceId = surface,
+                Name = name.Trim().Length is > 0 and <= 120 ? name.Trim() : "Logger",
+                Times = log.Times,
+                TempsC = log.Celsius,
+                RhPct = log.Humidity,
+                AddedAt = stamp.At,
+                AddedBy = stamp.By,
+            }
+        );
         await db.SaveChangesAsync();
         return TypedResults.Ok(new LogAdded(await AllAsync(job.Id, db), [.. log.Skipped.Take(50)]));
     }
@@ -87,10 +122,24 @@ internal static class LogEndpoints
     {
         var dew = row.TempsC.Zip(row.RhPct, DewPoint).ToArray();
         var step = Math.Max(1, row.Times.Length / PointsOfAChart);
-        var points = Enumerable.Range(0, (row.Times.Length + step - 1) / step).Select(i => i * step)
+        var points = Enumerable
+            .Range(0, (row.Times.Length + step - 1) / step)
+            .Select(i => i * step)
             .Select(i => new LogPoint(row.Times[i], Number(row.TempsC[i]), Number(dew[i]), Math.Round(row.RhPct[i], 2)));
         return new(
-            row.Id, row.SurfaceId, row.Name, row.Times.Length, Temperature(row.TempsC.Min()), Temperature(row.TempsC.Max()), Humidity(row.RhPct.Min()), Humidity(row.RhPct.Max()), Temperature(dew.Max()), [.. points], row.AddedAt, row.AddedBy);
+            row.Id,
+            row.SurfaceId,
+            row.Name,
+            row.Times.Length,
+            Temperature(row.TempsC.Min()),
+            Temperature(row.TempsC.Max()),
+            Humidity(row.RhPct.Min()),
+            Humidity(row.RhPct.Max()),
+            Temperature(dew.Max()),
+            [.. points],
+            row.AddedAt,
+            row.AddedBy
+        );
     }
 
     private static double DewPoint(double celsius, double percent) =>

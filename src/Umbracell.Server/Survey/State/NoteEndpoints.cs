@@ -15,7 +15,17 @@ namespace Umbracell.Server.Survey.State;
 
 /// <summary>Something found on a surface.</summary>
 public sealed record NoteAnswer(
-    Guid Id, SiteNoteKind Kind, string Words, string Traced, int? DaysSinceRain, FigureAnswer? Clearance, DateTimeOffset? MendedAt, string MendedBy, DateTimeOffset NotedAt, string NotedBy);
+    Guid Id,
+    SiteNoteKind Kind,
+    string Words,
+    string Traced,
+    int? DaysSinceRain,
+    FigureAnswer? Clearance,
+    DateTimeOffset? MendedAt,
+    string MendedBy,
+    DateTimeOffset NotedAt,
+    string NotedBy
+);
 
 internal static class NoteEndpoints
 {
@@ -23,19 +33,45 @@ internal static class NoteEndpoints
 
     public static void MapNotes(this IEndpointRouteBuilder app)
     {
-        app.MapGet("/api/surfaces/{id:guid}/notes", ListAsync).WithTags("State").WithSummary("What was found on a surface: leaks, pests, flues, wiring and the like.").RequireAuthorization();
-        app.MapPost("/api/surfaces/{id:guid}/notes", AddAsync).WithTags("State").WithSummary("Take down something found.").RequireAuthorization(Claims.MayEdit);
-        app.MapPatch("/api/notes/{id:guid}", ChangeAsync).WithTags("State").WithSummary("Change typed fields of a note; mended closes it.").RequireAuthorization(Claims.MayEdit);
-        app.MapDelete("/api/notes/{id:guid}", RemoveAsync).WithTags("State").WithSummary("Take a note off that was a mistake.").RequireAuthorization(Claims.MayEdit);
+        app.MapGet("/api/surfaces/{id:guid}/notes", ListAsync)
+            .WithTags("State")
+            .WithSummary("What was found on a surface: leaks, pests, flues, wiring and the like.")
+            .RequireAuthorization();
+        app.MapPost("/api/surfaces/{id:guid}/notes", AddAsync)
+            .WithTags("State")
+            .WithSummary("Take down something found.")
+            .RequireAuthorization(Claims.MayEdit);
+        app.MapPatch("/api/notes/{id:guid}", ChangeAsync)
+            .WithTags("State")
+            .WithSummary("Change typed fields of a note; mended closes it.")
+            .RequireAuthorization(Claims.MayEdit);
+        app.MapDelete("/api/notes/{id:guid}", RemoveAsync)
+            .WithTags("State")
+            .WithSummary("Take a note off that was a mistake.")
+            .RequireAuthorization(Claims.MayEdit);
     }
 
-    private static async Task<Ok<List<NoteAnswer>>> ListAsync(Guid id, SurfaceReader reader) => TypedResults.Ok(All((await reader.FindAsync(id)).Surface));
+    private static async Task<Ok<List<NoteAnswer>>> ListAsync(Guid id, SurfaceReader reader) =>
+        TypedResults.Ok(All((await reader.FindAsync(id)).Surface));
 
-    private static async Task<Ok<List<NoteAnswer>>> AddAsync(Guid id, TypedEdit edit, SurfaceReader reader, UmbracellDb db, ClaimsPrincipal user, TimeProvider clock)
+    private static async Task<Ok<List<NoteAnswer>>> AddAsync(
+        Guid id,
+        TypedEdit edit,
+        SurfaceReader reader,
+        UmbracellDb db,
+        ClaimsPrincipal user,
+        TimeProvider clock
+    )
     {
         var (surface, _) = await reader.FindAsync(id);
         var stamp = Stamp.Of(user, clock);
-        var note = new SiteNoteRow { Id = Guid.NewGuid(), SurfaceId = surface.Id, NotedAt = stamp.At, NotedBy = stamp.By };
+        var note = new SiteNoteRow
+        {
+            Id = Guid.NewGuid(),
+            SurfaceId = surface.Id,
+            NotedAt = stamp.At,
+            NotedBy = stamp.By,
+        };
         var fields = new TypedFields(edit);
         fields.Require("kind", "words");
 
@@ -46,7 +82,14 @@ internal static class NoteEndpoints
         return TypedResults.Ok(All((await reader.FindAsync(id)).Surface));
     }
 
-    private static async Task<Ok<List<NoteAnswer>>> ChangeAsync(Guid id, TypedEdit edit, SurfaceReader reader, UmbracellDb db, ClaimsPrincipal user, TimeProvider clock)
+    private static async Task<Ok<List<NoteAnswer>>> ChangeAsync(
+        Guid id,
+        TypedEdit edit,
+        SurfaceReader reader,
+        UmbracellDb db,
+        ClaimsPrincipal user,
+        TimeProvider clock
+    )
     {
         var note = await FindAsync(id, db);
         var (surface, _) = await reader.FindAsync(note.SurfaceId);
@@ -68,7 +111,8 @@ internal static class NoteEndpoints
         return TypedResults.Ok(All(surface));
     }
 
-    private static async Task<SiteNoteRow> FindAsync(Guid id, UmbracellDb db) => await db.SiteNotes.SingleOrDefaultAsync(n => n.Id == id) ?? throw new NotFoundException("note");
+    private static async Task<SiteNoteRow> FindAsync(Guid id, UmbracellDb db) =>
+        await db.SiteNotes.SingleOrDefaultAsync(n => n.Id == id) ?? throw new NotFoundException("note");
 
     private static void Take(TypedFields fields, SiteNoteRow note, Stamp stamp)
     {
@@ -82,8 +126,22 @@ internal static class NoteEndpoints
     }
 
     private static List<NoteAnswer> All(Surface surface) =>
-    [
-        .. surface.Notes.OrderBy(n => n.MendedAt is not null).ThenBy(n => n.Kind).ThenBy(n => n.NotedAt).Select(n => new NoteAnswer(
-            n.Id, n.Kind, n.Words, n.Traced, n.DaysSinceRain, n.ClearanceM is { } m ? FigureAnswer.Of(new(m, Dimension.Thickness)) : null, n.MendedAt, n.MendedBy, n.NotedAt, n.NotedBy)),
-    ];
+        [
+            .. surface
+                .Notes.OrderBy(n => n.MendedAt is not null)
+                .ThenBy(n => n.Kind)
+                .ThenBy(n => n.NotedAt)
+                .Select(n => new NoteAnswer(
+                    n.Id,
+                    n.Kind,
+                    n.Words,
+                    n.Traced,
+                    n.DaysSinceRain,
+                    n.ClearanceM is { } m ? FigureAnswer.Of(new(m, Dimension.Thickness)) : null,
+                    n.MendedAt,
+                    n.MendedBy,
+                    n.NotedAt,
+                    n.NotedBy
+                )),
+        ];
 }

@@ -23,20 +23,48 @@ internal static class PhotoEndpoints
     public static void MapPhotos(this IEndpointRouteBuilder app)
     {
         app.MapGet("/api/jobs/{id:guid}/photos", ListAsync).WithTags("State").WithSummary("Photos of a job.").RequireAuthorization();
-        app.MapPost("/api/jobs/{id:guid}/photos", AddAsync).WithTags("State").WithSummary("A photo (JPEG or PNG); the file is the body. Where it was taken is removed.").RequireAuthorization(Claims.MayEdit)
-            .Accepts<byte[]>("application/octet-stream").WithMetadata(new RequestSizeLimitAttribute(Limits.PhotoBytes));
-        app.MapPatch("/api/photos/{id:guid}", ChangeAsync).WithTags("State").WithSummary("Caption of a photo.").RequireAuthorization(Claims.MayEdit);
-        app.MapDelete("/api/photos/{id:guid}", RemoveAsync).WithTags("State").WithSummary("Take a photo off.").RequireAuthorization(Claims.MayEdit);
+        app.MapPost("/api/jobs/{id:guid}/photos", AddAsync)
+            .WithTags("State")
+            .WithSummary("A photo (JPEG or PNG); the file is the body. Where it was taken is removed.")
+            .RequireAuthorization(Claims.MayEdit)
+            .Accepts<byte[]>("application/octet-stream")
+            .WithMetadata(new RequestSizeLimitAttribute(Limits.PhotoBytes));
+        app.MapPatch("/api/photos/{id:guid}", ChangeAsync)
+            .WithTags("State")
+            .WithSummary("Caption of a photo.")
+            .RequireAuthorization(Claims.MayEdit);
+        app.MapDelete("/api/photos/{id:guid}", RemoveAsync)
+            .WithTags("State")
+            .WithSummary("Take a photo off.")
+            .RequireAuthorization(Claims.MayEdit);
         app.MapGet("/api/photos/{id:guid}/picture", PictureAsync).WithTags("State").WithSummary("The picture.").RequireAuthorization();
-        app.MapGet("/api/photos/{id:guid}/thumbnail", ThumbnailAsync).WithTags("State").WithSummary("The picture, small.").RequireAuthorization();
+        app.MapGet("/api/photos/{id:guid}/thumbnail", ThumbnailAsync)
+            .WithTags("State")
+            .WithSummary("The picture, small.")
+            .RequireAuthorization();
     }
 
-    private static async Task<Ok<List<PhotoAnswer>>> ListAsync(Guid id, SurfaceReader reader, UmbracellDb db) => TypedResults.Ok(await AllAsync((await reader.FindJobAsync(id)).Id, db));
+    private static async Task<Ok<List<PhotoAnswer>>> ListAsync(Guid id, SurfaceReader reader, UmbracellDb db) =>
+        TypedResults.Ok(await AllAsync((await reader.FindJobAsync(id)).Id, db));
 
-    private static Task<List<PhotoAnswer>> AllAsync(Guid job, UmbracellDb db) => db.Photos.AsNoTracking().Where(p => p.JobId == job).OrderBy(p => p.AddedAt)
-        .Select(p => new PhotoAnswer(p.Id, p.SurfaceId, p.Caption, p.Width, p.Height, p.AddedAt, p.AddedBy)).ToListAsync();
+    private static Task<List<PhotoAnswer>> AllAsync(Guid job, UmbracellDb db) =>
+        db
+            .Photos.AsNoTracking()
+            .Where(p => p.JobId == job)
+            .OrderBy(p => p.AddedAt)
+            .Select(p => new PhotoAnswer(p.Id, p.SurfaceId, p.Caption, p.Width, p.Height, p.AddedAt, p.AddedBy))
+            .ToListAsync();
 
-    private static async Task<Ok<List<PhotoAnswer>>> AddAsync(Guid id, HttpRequest request, SurfaceReader reader, UmbracellDb db, ClaimsPrincipal user, TimeProvider clock, Guid? surface = null, string caption = "")
+    private static async Task<Ok<List<PhotoAnswer>>> AddAsync(
+        Guid id,
+        HttpRequest request,
+        SurfaceReader reader,
+        UmbracellDb db,
+        ClaimsPrincipal user,
+        TimeProvider clock,
+        Guid? surface = null,
+        string caption = ""
+    )
     {
         var job = await reader.FindJobAsync(id);
         if (surface is { } known && !(await reader.NamesAsync(job.Id)).ContainsKey(known))
@@ -51,20 +79,22 @@ internal static class PhotoEndpoints
         }
 
         var stamp = Stamp.Of(user, clock);
-        db.Photos.Add(new()
-        {
-            Id = Guid.NewGuid(),
-            JobId = job.Id,
-            SurfaceId = surface,
-            Caption = caption.Length <= 200 ? caption : caption[..200],
-            ContentType = picture.ContentType,
-            Bytes = picture.Bytes,
-            Thumbnail = picture.Thumbnail,
-            Width = picture.Width,
-            Height = picture.Height,
-            AddedAt = stamp.At,
-            AddedBy = stamp.By,
-        });
+        db.Photos.Add(
+            new()
+            {
+                Id = Guid.NewGuid(),
+                JobId = job.Id,
+                SurfaceId = surface,
+                Caption = caption.Length <= 200 ? caption : caption[..200],
+                ContentType = picture.ContentType,
+                Bytes = picture.Bytes,
+                Thumbnail = picture.Thumbnail,
+                Width = picture.Width,
+                Height = picture.Height,
+                AddedAt = stamp.At,
+                AddedBy = stamp.By,
+            }
+        );
         await db.SaveChangesAsync();
         return TypedResults.Ok(await AllAsync(job.Id, db));
     }
@@ -84,12 +114,19 @@ internal static class PhotoEndpoints
 
     private static async Task<FileContentHttpResult> PictureAsync(Guid id, UmbracellDb db, HttpResponse response)
     {
-        var photo = await db.Photos.AsNoTracking().Where(p => p.Id == id).Select(p => new { p.Bytes, p.ContentType }).SingleOrDefaultAsync() ?? throw new NotFoundException("photo");
+        var photo =
+            await db.Photos.AsNoTracking().Where(p => p.Id == id).Select(p => new { p.Bytes, p.ContentType }).SingleOrDefaultAsync()
+            ?? throw new NotFoundException("photo");
         return Picture(photo.Bytes, photo.ContentType, response);
     }
 
     private static async Task<FileContentHttpResult> ThumbnailAsync(Guid id, UmbracellDb db, HttpResponse response) =>
-        Picture(await db.Photos.AsNoTracking().Where(p => p.Id == id).Select(p => p.Thumbnail).SingleOrDefaultAsync() ?? throw new NotFoundException("photo"), "image/jpeg", response);
+        Picture(
+            await db.Photos.AsNoTracking().Where(p => p.Id == id).Select(p => p.Thumbnail).SingleOrDefaultAsync()
+                ?? throw new NotFoundException("photo"),
+            "image/jpeg",
+            response
+        );
 
     // A photo never changes under its id; only its firm may keep it.
     private static FileContentHttpResult Picture(byte[] bytes, string type, HttpResponse response)

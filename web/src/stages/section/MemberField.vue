@@ -4,7 +4,10 @@ import { useI18n } from 'vue-i18n'
 import { api, ask, type Schemas } from '@/shared/api/client'
 import { useReader } from '@/shared/state/reader'
 
-/** Temperatures in two dimensions around a metal member or at the edge of a slab, in the product's own tones; what lies under the room's dew point is hatched. */
+/**
+ * Temperatures in two dimensions around a metal member or at the edge of a slab, in the product's own tones;
+ * what lies under the room's dew point is hatched.
+ */
 const props = defineProps<{ question: Schemas['SectionQuestion']; thicknessMm: number }>()
 const { t } = useI18n()
 const reader = useReader()

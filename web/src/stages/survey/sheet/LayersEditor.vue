@@ -42,7 +42,10 @@ function change(at: number, part: keyof Line, text: string) {
   props.typed.type(props.field, write(lines.value.map((line, i) => (i === at ? { ...line, [part]: text } : line))))
 }
 const usual = (material: string) => choices.data.value?.usualMm[material]
-/** Another material comes in the thickness it is laid in: paint is no half inch of paint. One that was typed for what stood here stays where it could be meant for both. */
+/**
+ * Another material comes in the thickness it is laid in: paint is no half inch of paint.
+ * One that was typed for what stood here stays where it could be meant for both.
+ */
 function pick(at: number, material: string) {
   const [was, now] = [usual(lines.value[at]!.material), usual(material)]
   const apart = was && now ? Math.max(was, now) / Math.min(was, now) : 1
