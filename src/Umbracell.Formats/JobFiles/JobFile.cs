@@ -55,8 +55,17 @@ public sealed record JobFile(
             Bound(name, property);
         }
 
+        foreach (var part in schema.Definitions.Values.Append(schema))
+        {
+            part.Description = OnOneLine(part.Description);
+        }
+
         return schema.ToJson() + "\n";
     }
+
+    // How a comment is broken in the source is nothing of the schema's.
+    private static string? OnOneLine(string? text) =>
+        text is null ? null : string.Join(' ', text.Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries));
 
     /// <summary>Parts that came after the first files were written: a file without them is whole.</summary>
     private static readonly string[] Added =
