@@ -61,16 +61,13 @@ public sealed record AssemblyState(
         );
     }
 
-    // Steady figures of one degree more or less are alike.
-    private const double Alike = 1;
-
     /// <summary>Says where a plan leaves the interface wetter than it is; null where it does not, or where it stays dry all the
     /// same.</summary>
     /// <param name="planned">The assembly as planned, under the same air.</param>
     /// <param name="season">Key of the season: <c>winter</c> or <c>summer</c>.</param>
     public Finding? WetterWith(AssemblyState planned, string season)
     {
-        if (planned.InterfaceHumidity <= GreatestFinishHumidity || planned.InterfaceHumidity <= InterfaceHumidity + Alike)
+        if (planned.InterfaceHumidity <= GreatestFinishHumidity || planned.InterfaceHumidity <= InterfaceHumidity + MonthlyYear.Alike)
         {
             return null;
         }

@@ -15,8 +15,10 @@ internal sealed record SizedCandidate(string Id, CandidateKind Kind, SectionCase
 /// <summary>Makes the systems of a surface and sizes each.</summary>
 internal static class CandidateSizing
 {
-    private static readonly Length CoatThickness = Length.FromMillimetres(0.5),
-        WeatherCoatThickness = Length.FromMillimetres(1),
+    /// <summary>Thickness a vapour coat is laid in.</summary>
+    public static readonly Length CoatThickness = Length.FromMillimetres(0.5);
+
+    private static readonly Length WeatherCoatThickness = Length.FromMillimetres(1),
         ContinuousBoard = Length.FromInches(1),
         HardFaceGap = Length.FromInches(0.5);
 

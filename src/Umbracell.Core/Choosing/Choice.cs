@@ -37,8 +37,8 @@ public sealed record Choice
     /// <summary>How far it may be advised.</summary>
     public Advice Advice =>
         Advised is null ? Advice.NoneStands
-        : Advised.FailsCondensation ? Advice.AllFail
         : Case.DrynessUnknown ? Advice.DrynessUnknown
+        : Advised.FailsCondensation ? Advice.AllFail
         : Advice.Advised;
 
     /// <summary>What would have to change where all fail on condensation; empty elsewhere.</summary>
@@ -80,7 +80,10 @@ public sealed record Choice
             OtherSchool = ranked.FirstOrDefault(c => !c.Excluded && !c.InPractice && c.Id != advised?.Id),
             Flips = found.Flips,
             Alike = found.Alike,
-            Measures = advised is { FailsCondensation: true } && flips == FlipSearch.All ? DryingMeasures.Of(choice) : [],
+            Measures =
+                advised is { FailsCondensation: true } && !choice.DrynessUnknown && flips == FlipSearch.All
+                    ? DryingMeasures.Of(choice)
+                    : [],
             OfSurface = [.. Exclusions.OfSurface(choice)],
         };
     }

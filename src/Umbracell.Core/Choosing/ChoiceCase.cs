@@ -145,7 +145,10 @@ public sealed record ChoiceCase
     public Practice Practice { get; init; } = new();
 
     /// <summary>Whether the dryness of its systems cannot be told: air is on its far side, and no months of it are known.</summary>
-    public bool DrynessUnknown => Year is null && Section.Exposure is (Exposure.Outdoors or Exposure.Ventilated);
+    public bool DrynessUnknown => Year is null && FacesAir;
+
+    /// <summary>Whether air of the weather, and no room or soil, is on its far side.</summary>
+    public bool FacesAir => Section.Exposure is Exposure.Outdoors or Exposure.Ventilated;
 
     /// <summary>Multiplies the price of open-cell sets: for asking where the price turns the choice.</summary>
     internal double OpenPriceFactor { get; init; } = 1;

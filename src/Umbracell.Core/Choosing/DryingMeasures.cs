@@ -31,8 +31,7 @@ internal static class DryingMeasures
     private const double DriestRoom = 20,
         ThickestBoardInches = 6;
 
-    private static readonly Length CoatThickness = Length.FromMillimetres(0.5),
-        Channel = Length.FromInches(1),
+    private static readonly Length Channel = Length.FromInches(1),
         Baffle = Length.FromInches(0.5);
 
     /// <summary>Changes that help, each by itself, the least of each kind.</summary>
@@ -74,7 +73,7 @@ internal static class DryingMeasures
     {
         var start = Math.Ceiling(choice.Section.Air.IndoorHumidity.Percent) - 1;
         return
-            LiesOutward(choice)
+            choice.FacesAir
             && First(choice, DryingChange.DrierRoom, Enumerable.Range(0, (int)Math.Max(0, start - DriestRoom) + 1).Select(i => start - i))
                 is var (to, system)
             ? new(DryingChange.DrierRoom, new(to, Dimension.Percent), system)
@@ -83,7 +82,7 @@ internal static class DryingMeasures
 
     private static DryingMeasure? RoomSideCoat(ChoiceCase choice) =>
         choice.Section.FoamAgainst == FoamSide.Outboard
-        && First(choice, DryingChange.RoomSideCoat, [CoatThickness.Metres]) is var (to, system)
+        && First(choice, DryingChange.RoomSideCoat, [CandidateSizing.CoatThickness.Metres]) is var (to, system)
             ? new(DryingChange.RoomSideCoat, new Length(to).ToThickness(), system)
             : null;
 
@@ -106,10 +105,6 @@ internal static class DryingMeasures
         choice.Section.Kind == SurfaceKind.UnventedDeck && First(choice, DryingChange.VentChannel, [Channel.Metres]) is var (to, system)
             ? new(DryingChange.VentChannel, new Length(to).ToThickness(), system)
             : null;
-
-    // Drier rooms help where the room is what wets.
-    private static bool LiesOutward(ChoiceCase choice) =>
-        choice.Section.Exposure is (Exposure.Outdoors or Exposure.Ventilated) && choice.Year is not null;
 
     private static (double To, CandidateKind System)? First(ChoiceCase choice, DryingChange change, IEnumerable<double> values)
     {

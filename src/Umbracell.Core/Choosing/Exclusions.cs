@@ -218,11 +218,10 @@ internal static class Exclusions
     }
 
     private static double UnderFinish(MonthlyYear year, SectionCase section) =>
-        year
-            .Places.Where(p => p.Place.Inner == section.Inboard[^1].Material.Id)
-            .Select(p => p.Greatest)
-            .DefaultIfEmpty(year.Dampest.Greatest)
-            .Max();
+        Greatest(year, place => place.Inner == section.Inboard[^1].Material.Id);
+
+    private static double Greatest(MonthlyYear year, Func<HarmedPlace, bool> at) =>
+        year.Places.Where(p => at(p.Place)).Select(p => p.Greatest).DefaultIfEmpty(year.Dampest.Greatest).Max();
 
     // E6: a tight covering dries only inward; open cell lets the winter's vapour up to the deck.
     private static Finding? TightRoofCovering(ChoiceCase choice, Weighed w)
@@ -268,11 +267,7 @@ internal static class Exclusions
     }
 
     private static double OnDeck(MonthlyYear year, SectionCase section) =>
-        year
-            .Places.Where(p => p.Place.Outer == section.Outboard[^1].Material.Id)
-            .Select(p => p.Greatest)
-            .DefaultIfEmpty(year.Dampest.Greatest)
-            .Max();
+        Greatest(year, place => place.Outer == section.Outboard[^1].Material.Id);
 
     // E7: what the springs cannot lift does not go on the door.
     private static Finding? DoorWeight(ChoiceCase choice, Weighed w) =>

@@ -6,102 +6,6 @@ using Umbracell.Core.Quantities;
 
 namespace Umbracell.Core.Choosing;
 
-/// <summary>Inputs a choice may turn on.</summary>
-public enum FlipInput
-{
-    /// <summary>Depth of the members.</summary>
-    Depth,
-
-    /// <summary>Relative humidity of the room at winter design; the heated months shift with it.</summary>
-    IndoorHumidity,
-
-    /// <summary>Price of open-cell sets against today's, in percent.</summary>
-    OpenCellPrice,
-
-    /// <summary>Greatest U allowed.</summary>
-    Target,
-
-    /// <summary>Outdoor design temperature; the months shift with it.</summary>
-    OutdoorTemperature,
-
-    /// <summary>What a door's springs can still carry.</summary>
-    DoorCapacity,
-}
-
-/// <summary>Why another candidate wins past a flip point.</summary>
-public enum FlipCause
-{
-    /// <summary>A rule removes the one advised now.</summary>
-    Excluded,
-
-    /// <summary>The one advised now no longer reaches the target.</summary>
-    FallsShort,
-
-    /// <summary>A rule or target that kept the other back lets it in, and it scores higher.</summary>
-    OtherAllowed,
-
-    /// <summary>The other scores higher.</summary>
-    Outscored,
-}
-
-/// <summary>A value of an input at which another candidate wins.</summary>
-/// <param name="Input">Which input.</param>
-/// <param name="Now">Its value now.</param>
-/// <param name="At">A value just past the change, on the input's own scale: typed as printed, in either unit system, the other
-/// wins.</param>
-/// <param name="Winner">Id of the one that wins past it.</param>
-/// <param name="WinnerKind">Its kind.</param>
-/// <param name="Cause">Why.</param>
-/// <param name="Rule">The rule that removes the one advised now, where one does.</param>
-/// <param name="Low">Least value of the range searched, SI.</param>
-/// <param name="High">Greatest value of the range searched, SI.</param>
-/// <param name="Working">What stands against what there.</param>
-public sealed record FlipPoint(
-    FlipInput Input,
-    Figure Now,
-    Figure At,
-    string Winner,
-    CandidateKind WinnerKind,
-    FlipCause Cause,
-    string? Rule,
-    double Low,
-    double High,
-    Working Working
-)
-{
-    /// <summary>How far the change lies from today's value, as a share of the range searched.</summary>
-    public double Distance => Math.Abs(At.Si - Now.Si) / Math.Max(1e-9, High - Low);
-
-    /// <summary>Whether the change lies above today's value.</summary>
-    public bool Above => At.Si > Now.Si;
-}
-
-/// <summary>A system that trades places with the one advised where an input moves by less than the thickness is rounded by: to be taken
-/// as alike.</summary>
-/// <param name="Input">Which input.</param>
-/// <param name="At">Where they trade places.</param>
-/// <param name="Winner">Id of the other.</param>
-/// <param name="WinnerKind">Its kind.</param>
-public sealed record AlikeSystem(FlipInput Input, Figure At, string Winner, CandidateKind WinnerKind);
-
-/// <summary>Flip points with what is alike.</summary>
-/// <param name="Flips">The nearest below and above today's value of each input.</param>
-/// <param name="Alike">Systems that trade places with the one advised on the way there, each once.</param>
-public sealed record FlipsFound(IReadOnlyList<FlipPoint> Flips, IReadOnlyList<AlikeSystem> Alike);
-
-/// <summary>Which flip points are sought: they cost many times the work of the rest.</summary>
-public enum FlipSearch
-{
-    /// <summary>None.</summary>
-    None,
-
-    /// <summary>The one nearest to today's values.</summary>
-    Nearest,
-
-    /// <summary>The nearest below and above today's value of each input.</summary>
-    All,
-}
-
 /// <summary>Seeks flip points: away from today's value in steps no wider than what thicknesses are rounded by, until the winner changes
 /// and stays changed; then by halving.</summary>
 internal static class FlipPoints
@@ -264,7 +168,7 @@ internal static class FlipPoints
                 };
         }
 
-        if (section.Exposure is Exposure.Outdoors or Exposure.Ventilated)
+        if (choice.FacesAir)
         {
             var rh = section.Air.IndoorHumidity.Percent;
             yield return new(
