@@ -57,6 +57,8 @@ public sealed class UmbracellDb(DbContextOptions<UmbracellDb> options, FirmScope
 
     public DbSet<BidRow> Bids => Set<BidRow>();
 
+    public DbSet<CommandRow> Commands => Set<CommandRow>();
+
     public DbSet<DataProtectionKey> DataProtectionKeys => Set<DataProtectionKey>();
 
     private Guid? CurrentFirm => scope.FirmId;
@@ -97,6 +99,13 @@ public sealed class UmbracellDb(DbContextOptions<UmbracellDb> options, FirmScope
             token.HasOne<Firm>().WithMany().HasForeignKey(t => t.FirmId);
             token.HasIndex(t => t.Hash).IsUnique();
             token.HasQueryFilter(t => t.FirmId == CurrentFirm || t.Hash == scope.TokenHash);
+        });
+        modelBuilder.Entity<CommandRow>(command =>
+        {
+            command.HasKey(c => new { c.FirmId, c.Id });
+            command.HasOne<Firm>().WithMany().HasForeignKey(c => c.FirmId);
+            command.Property(c => c.By).HasMaxLength(120);
+            command.HasQueryFilter(c => c.FirmId == CurrentFirm);
         });
         modelBuilder.Entity<SheetRow>(sheet =>
         {
@@ -229,6 +238,7 @@ public sealed class UmbracellDb(DbContextOptions<UmbracellDb> options, FirmScope
             place.HasOne<Firm>().WithMany().HasForeignKey(p => p.FirmId);
             place.Property(p => p.Name).HasMaxLength(120);
             place.Property(p => p.Source).HasMaxLength(200);
+            place.Property(p => p.TimeZone).HasMaxLength(60);
             place.Property(p => p.Version).IsRowVersion();
             place.HasQueryFilter(p => p.FirmId == CurrentFirm);
         });

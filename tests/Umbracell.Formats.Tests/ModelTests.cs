@@ -123,7 +123,7 @@ public sealed class ModelTests
     [InlineData("timestamp\tTemperature °F\tHumidity\n11/20/2026 8:00 AM\t50.9\t80\n11/20/2026 8:30 AM\t51.8\t78\n", 10.5)]
     public void A_log_is_read_however_it_writes_time_and_numbers(string text, double celsius)
     {
-        var log = LoggerFile.Read(Encoding.UTF8.GetBytes(text), TimeSpan.FromHours(-5));
+        var log = LoggerFile.Read(Encoding.UTF8.GetBytes(text), _ => TimeSpan.FromHours(-5));
         log.Celsius[0].ShouldBe(celsius, 1e-9);
         DateTimeOffset.FromUnixTimeSeconds(log.Times[0]).ShouldBe(new DateTimeOffset(2026, 11, 20, 13, 0, 0, TimeSpan.Zero));
     }
@@ -133,7 +133,7 @@ public sealed class ModelTests
     [InlineData("time,temp,rh\nx,1,2\ny,2,3\nz,3,4\n")]
     public void What_is_no_log_is_refused(string text) =>
         Should
-            .Throw<UnreadableFileException>(() => LoggerFile.Read(Encoding.UTF8.GetBytes(text), TimeSpan.Zero))
+            .Throw<UnreadableFileException>(() => LoggerFile.Read(Encoding.UTF8.GetBytes(text), _ => TimeSpan.Zero))
             .Fault.ShouldBe(FileFault.NotALog);
 
     private static (double X, double Y, double Z) Turn((double X, double Y) p, double azimuth, double tilt, double shift)

@@ -103,9 +103,10 @@ public sealed class ExchangeTests(Product product) : IClassFixture<Product>
                 )
             )!
             .AsObject();
-        foreach (var surface in file["surfaces"]!.AsArray())
+        Without(file, "ventedCladding");
+        foreach (var added in new[] { "receivedAt", "tickedAt" })
         {
-            (surface!["choiceFacts"] as JsonObject)?.Remove("ventedCladding").ShouldBeTrue();
+            Without(file, added).ShouldBeGreaterThan(0, added);
         }
 
         var (status, brought) = await PostTextAsync(client, "/api/jobs/file", file.ToJsonString());
@@ -113,7 +114,22 @@ public sealed class ExchangeTests(Product product) : IClassFixture<Product>
         (await client.GetJsonAsync($"/api/jobs/{brought.Text("id")}/board"))["rows"]!
             .AsArray()
             .Count.ShouldBe(file["surfaces"]!.AsArray().Count);
+
+        // What did not say when it arrived arrived when it was made.
+        var again = JsonNode.Parse(
+            await client.GetStringAsync($"/api/jobs/{brought.Text("id")}/file", TestContext.Current.CancellationToken)
+        )!;
+        again["readings"]!.AsArray().ShouldAllBe(r => r!.Text("receivedAt") == r!.Text("takenAt"));
     }
+
+    /// <summary>Takes every property of a name out, however deep, and says how many there were.</summary>
+    private static int Without(JsonNode? node, string name) =>
+        node switch
+        {
+            JsonObject all => (all.Remove(name) ? 1 : 0) + all.ToList().Sum(part => Without(part.Value, name)),
+            JsonArray all => all.Sum(part => Without(part, name)),
+            _ => 0,
+        };
 
     [Fact]
     public async Task A_job_file_that_is_broken_is_refused_by_line_and_leaves_no_job_behind()

@@ -109,6 +109,14 @@ internal static class Asking
         return ((int)answer.StatusCode, text.Length == 0 ? new JsonObject() : JsonNode.Parse(text)!);
     }
 
+    public static async Task<(int Status, JsonNode Body)> UploadAsync(this HttpClient client, string path, byte[] bytes)
+    {
+        using var content = new ByteArrayContent(bytes) { Headers = { ContentType = new("application/octet-stream") } };
+        var answer = await client.PostAsync(path, content);
+        var text = await answer.Content.ReadAsStringAsync();
+        return ((int)answer.StatusCode, text.Length == 0 ? new JsonObject() : JsonNode.Parse(text)!);
+    }
+
     public static object Typed(uint? version, string units, params (string Field, string Text)[] fields) =>
         new
         {

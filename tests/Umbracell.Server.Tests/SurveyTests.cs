@@ -1,4 +1,3 @@
-using System.Net.Http.Headers;
 using System.Text;
 using System.Text.Json.Nodes;
 using Shouldly;
@@ -179,7 +178,7 @@ public sealed class SurveyTests(Product product) : IClassFixture<Product>
     public async Task A_photo_is_kept_without_what_the_camera_wrote_and_bad_ones_are_refused_with_a_reason()
     {
         var (client, job, wall) = await StartAsync("studWall");
-        var (status, photos) = await UploadAsync(client, $"/api/jobs/{job}/photos?surface={wall}&caption=sill", Jpeg());
+        var (status, photos) = await client.UploadAsync($"/api/jobs/{job}/photos?surface={wall}&caption=sill", Jpeg());
         status.ShouldBe(200, photos.ToJsonString());
         var id = photos[0]!.Text("id");
         var kept = await client.GetByteArrayAsync($"/api/photos/{id}/picture", TestContext.Current.CancellationToken);
@@ -198,10 +197,10 @@ public sealed class SurveyTests(Product product) : IClassFixture<Product>
                 ).StatusCode
         ).ShouldBe(404);
 
-        (await UploadAsync(client, $"/api/jobs/{job}/photos", "no picture at all"u8.ToArray())).Body["file"]!
+        (await client.UploadAsync($"/api/jobs/{job}/photos", "no picture at all"u8.ToArray())).Body["file"]!
             .Text("fault")
             .ShouldBe("notAPicture");
-        (await UploadAsync(client, $"/api/jobs/{job}/photos", [0, 0, 0, 24, .. "ftypheic"u8, .. new byte[40]])).Body["file"]!
+        (await client.UploadAsync($"/api/jobs/{job}/photos", [0, 0, 0, 24, .. "ftypheic"u8, .. new byte[40]])).Body["file"]!
             .Text("fault")
             .ShouldBe("heicPicture");
         (await client.GetJsonAsync($"/api/jobs/{job}/photos")).AsArray().Count.ShouldBe(1);
@@ -213,7 +212,7 @@ public sealed class SurveyTests(Product product) : IClassFixture<Product>
         var (client, job, _) = await StartAsync("studWall");
         try
         {
-            (await UploadAsync(client, $"/api/jobs/{job}/photos", new byte[60 * 1024 * 1024])).Status.ShouldBeOneOf(413, 400);
+            (await client.UploadAsync($"/api/jobs/{job}/photos", new byte[60 * 1024 * 1024])).Status.ShouldBeOneOf(413, 400);
         }
         catch (HttpRequestException)
         {
@@ -264,7 +263,7 @@ public sealed class SurveyTests(Product product) : IClassFixture<Product>
                     )
                 )
         );
-        var (status, pictures) = await UploadAsync(client, $"/api/jobs/{job}/thermal?name=Corner", Encoding.UTF8.GetBytes(grid));
+        var (status, pictures) = await client.UploadAsync($"/api/jobs/{job}/thermal?name=Corner", Encoding.UTF8.GetBytes(grid));
         status.ShouldBe(200, pictures.ToJsonString());
         var picture = pictures[0]!;
         (picture["rows"]!.GetValue<int>(), picture["columns"]!.GetValue<int>()).ShouldBe((10, 12));
@@ -276,9 +275,7 @@ public sealed class SurveyTests(Product product) : IClassFixture<Product>
         var spot = changed[0]!["spots"]![0]!;
         spot["temp"]!.Text("metric").ShouldBe("15.0 °C");
         spot["factor"]!.Number("si").ShouldBe(0.75, 1e-6);
-        (await UploadAsync(client, $"/api/jobs/{job}/thermal", "1,2,3\n4,5\n"u8.ToArray())).Body["file"]!
-            .Text("fault")
-            .ShouldBe("notAGrid");
+        (await client.UploadAsync($"/api/jobs/{job}/thermal", "1,2,3\n4,5\n"u8.ToArray())).Body["file"]!.Text("fault").ShouldBe("notAGrid");
     }
 
     [Fact]
@@ -287,7 +284,7 @@ public sealed class SurveyTests(Product product) : IClassFixture<Product>
         var (client, job, _) = await StartAsync("studWall");
         var log =
             "time,temp (°F),RH %\n" + string.Concat(Enumerable.Range(0, 30).Select(i => $"2026-11-20 {i / 2:00}:{i % 2 * 30:00},68,50\n"));
-        var (status, added) = await UploadAsync(client, $"/api/jobs/{job}/logs?name=Attic", Encoding.UTF8.GetBytes(log));
+        var (status, added) = await client.UploadAsync($"/api/jobs/{job}/logs?name=Attic", Encoding.UTF8.GetBytes(log));
         status.ShouldBe(200, added.ToJsonString());
         added["logs"]![0]!["highestDew"]!.Number("si").ShouldBe(9.272, 0.005);
     }
@@ -414,17 +411,6 @@ public sealed class SurveyTests(Product product) : IClassFixture<Product>
 
     private static async Task<JsonNode> TaskAsync(HttpClient client, string surface, string item) =>
         (await client.GetJsonAsync($"/api/surfaces/{surface}/window"))["preparation"]!.AsArray().Single(t => t!.Text("item") == item)!;
-
-    private static async Task<(int Status, JsonNode Body)> UploadAsync(HttpClient client, string path, byte[] bytes)
-    {
-        using var content = new ByteArrayContent(bytes)
-        {
-            Headers = { ContentType = new MediaTypeHeaderValue("application/octet-stream") },
-        };
-        var answer = await client.PostAsync(path, content, TestContext.Current.CancellationToken);
-        var text = await answer.Content.ReadAsStringAsync(TestContext.Current.CancellationToken);
-        return ((int)answer.StatusCode, text.Length == 0 ? new JsonObject() : JsonNode.Parse(text)!);
-    }
 
     /// <summary>A picture with a note in it as a camera leaves one.</summary>
     private static byte[] Jpeg()

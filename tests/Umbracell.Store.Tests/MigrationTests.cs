@@ -52,6 +52,49 @@ public sealed class MigrationTests
     }
 
     [Fact]
+    public async Task Readings_notes_and_ticks_of_every_firm_have_arrived_when_they_were_made_and_places_have_no_zone_yet()
+    {
+        var firms = new[] { Guid.NewGuid(), Guid.NewGuid() };
+        var at = new DateTimeOffset(2026, 11, 20, 7, 40, 0, TimeSpan.Zero);
+        var scope = new FirmScope();
+        await using var db = await TestDatabase.EmptyAsync(scope);
+        var migrator = db.GetService<IMigrator>();
+        await migrator.MigrateAsync("CrawlSpaces", TestContext.Current.CancellationToken);
+        foreach (var firm in firms)
+        {
+            scope.EnterFirm(firm);
+            await db.Database.ExecuteSqlAsync(
+                $"""
+                insert into firms (id, name, currency) values ({firm}, 'kept', '$');
+                insert into jobs (id, firm_id, name, crew, climate_zone, target_set_id, indoor_c, indoor_rh_pct, outdoor_c,
+                        outdoor_rh_pct, altitude_m, risk_pct, created_at)
+                    values ({firm}, {firm}, 'kept job', '', '6A', 'iecc-2021', 20, 40, -15, 80, 0, 10, now());
+                insert into readings (id, firm_id, job_id, sheet_slug, kind, value, humidity_over, instrument, taken_at, taken_by)
+                    values (gen_random_uuid(), {firm}, {firm}, 'marl-cc-20', 'DrumA', 21, 'Water', 'thermometer', {at}, 'lead');
+                insert into preparation_marks (id, firm_id, job_id, item, assigned_to, done_at, done_by)
+                    values (gen_random_uuid(), {firm}, {firm}, 'Dry', '', {at}, 'lead');
+                insert into places (id, firm_id, name, climate_zone, altitude_m, mean_c, mean_rh_pct, heating_c, cooling_c,
+                        cooling_rh_pct, source)
+                    values (gen_random_uuid(), {firm}, 'kept place', '6A', 100, array[1.0], array[80.0], -10, 30, 50, '');
+                """,
+                TestContext.Current.CancellationToken
+            );
+        }
+
+        await migrator.MigrateAsync(cancellationToken: TestContext.Current.CancellationToken);
+        foreach (var firm in firms)
+        {
+            scope.EnterFirm(firm);
+            var reading = await db.Readings.SingleAsync(TestContext.Current.CancellationToken);
+            (reading.TakenAt, reading.ReceivedAt).ShouldBe((at, at));
+            (await db.Preparation.SingleAsync(TestContext.Current.CancellationToken)).TickedAt.ShouldBe(at);
+            var place = await db.Places.SingleAsync(TestContext.Current.CancellationToken);
+            (place.Latitude, place.Longitude, place.TimeZone).ShouldBe((null, null, null));
+            db.ChangeTracker.Clear();
+        }
+    }
+
+    [Fact]
     public async Task A_firm_that_stands_gets_product_sheets_that_have_come_since_and_keeps_its_own()
     {
         var scope = new FirmScope();

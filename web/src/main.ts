@@ -9,6 +9,8 @@ import App from './App.vue'
 import { i18n } from './i18n'
 import { router } from './router'
 import { ApiProblem } from './shared/api/client'
+import { keepWith, sendByItself } from './shared/keeping/editor'
+import './shared/keeping/records'
 
 const queryClient = new QueryClient({
   defaultOptions: {
@@ -20,4 +22,6 @@ const queryClient = new QueryClient({
   },
 })
 
+keepWith(queryClient)
+sendByItself()
 createApp(App).use(createPinia()).use(i18n).use(VueQueryPlugin, { queryClient }).use(router).mount('#app')

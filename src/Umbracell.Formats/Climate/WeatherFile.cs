@@ -9,9 +9,18 @@ namespace Umbracell.Formats.Climate;
 /// <summary>An hourly weather file (EPW): eight lines about the place, then a line for every hour of a year.</summary>
 /// <param name="Name">Place as the file names it.</param>
 /// <param name="AltitudeM">Height above sea level, m.</param>
+/// <param name="Latitude">Degrees north; null where the file gives none that can be.</param>
+/// <param name="Longitude">Degrees east.</param>
 /// <param name="Hours">Every hour, with what is missing as no number.</param>
 /// <param name="Filled">Hours whose humidity was reckoned from the dew point because the file lacks it.</param>
-public sealed record WeatherFile(string Name, double AltitudeM, IReadOnlyList<WeatherHour> Hours, int Filled)
+public sealed record WeatherFile(
+    string Name,
+    double AltitudeM,
+    double? Latitude,
+    double? Longitude,
+    IReadOnlyList<WeatherHour> Hours,
+    int Filled
+)
 {
     private const int HeaderLines = 8,
         HoursOfYear = 8760,
@@ -60,7 +69,14 @@ public sealed record WeatherFile(string Name, double AltitudeM, IReadOnlyList<We
                 0,
                 CultureInfo.InvariantCulture.DateTimeFormat.GetMonthName(thin[0])
             )
-            : new(Clip(place[1]), Number(place[9]) is { } height and > -500 and < 9000 ? height : 0, hours, filled);
+            : new(
+                Clip(place[1]),
+                Number(place[9]) is { } height and > -500 and < 9000 ? height : 0,
+                Number(place[6]) is { } north and >= -90 and <= 90 ? north : null,
+                Number(place[7]) is { } east and >= -180 and <= 180 ? east : null,
+                hours,
+                filled
+            );
     }
 
     private static WeatherHour Hour(string line, int at, bool isLast, ref int filled)

@@ -107,6 +107,9 @@ public sealed record TargetSet(
 /// <param name="CoolingC">Summer design, °C: what 1 % of the hours exceed.</param>
 /// <param name="CoolingRhPct">Humidity that goes with the summer design, percent.</param>
 /// <param name="Source">Where the figures come from.</param>
+/// <param name="Latitude">Degrees north; null where it was never said.</param>
+/// <param name="Longitude">Degrees east; null where it was never said.</param>
+/// <param name="TimeZone">Time zone by its IANA name; null where it was never said.</param>
 public sealed record Place(
     string Id,
     string Name,
@@ -117,7 +120,10 @@ public sealed record Place(
     double HeatingC,
     double CoolingC,
     double CoolingRhPct,
-    string Source
+    string Source,
+    double? Latitude = null,
+    double? Longitude = null,
+    string? TimeZone = null
 );
 
 /// <summary>The data that ships with the product, read and checked once.</summary>

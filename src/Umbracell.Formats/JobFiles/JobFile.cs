@@ -80,6 +80,11 @@ public sealed record JobFile(
         "bids",
         "crawlSpace",
         "ventedCladding",
+        "latitude",
+        "longitude",
+        "timeZone",
+        "receivedAt",
+        "tickedAt",
     ];
 
     // The unit in a name says what can be true of it: no room is hotter, no wall longer.
@@ -88,6 +93,8 @@ public sealed record JobFile(
         ("RhPct", 0, 100),
         ("riskPct", 0.1m, 50),
         ("humidityClass", 1, 5),
+        ("latitude", -90, 90),
+        ("longitude", -180, 180),
         ("altitudeM", -500, 9000),
         ("heightM", 0, 300),
         ("CornersM", -300, 300),
@@ -307,7 +314,10 @@ public sealed record FiledPlace(
     double HeatingC,
     double CoolingC,
     double CoolingRhPct,
-    string Source
+    string Source,
+    double? Latitude = null,
+    double? Longitude = null,
+    string? TimeZone = null
 );
 
 /// <summary>How the job chooses; lists are empty where it follows the firm and the product.</summary>
@@ -367,7 +377,8 @@ public sealed record FiledNote(
     DateTimeOffset? MendedAt,
     string MendedBy,
     DateTimeOffset NotedAt,
-    string NotedBy
+    string NotedBy,
+    DateTimeOffset? ReceivedAt = null
 );
 
 /// <summary>What else is known of a surface.</summary>
@@ -437,7 +448,8 @@ public sealed record FiledReading(
     double? RawValue,
     string Species,
     DateTimeOffset TakenAt,
-    string TakenBy
+    string TakenBy,
+    DateTimeOffset? ReceivedAt = null
 );
 
 /// <summary>A joint.</summary>
@@ -468,7 +480,8 @@ public sealed record FiledPreparation(
     string AssignedTo,
     DateOnly? DueOn,
     DateTimeOffset? DoneAt,
-    string DoneBy
+    string DoneBy,
+    DateTimeOffset? TickedAt = null
 );
 
 /// <summary>A buffer space.</summary>
@@ -539,5 +552,6 @@ public sealed record FiledPhoto(
     int Width,
     int Height,
     DateTimeOffset AddedAt,
-    string AddedBy
+    string AddedBy,
+    DateTimeOffset? ReceivedAt = null
 );

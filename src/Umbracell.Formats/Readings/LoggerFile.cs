@@ -33,10 +33,10 @@ public sealed partial record LoggerFile(long[] Times, double[] Celsius, double[]
 
     /// <summary>Reads a log.</summary>
     /// <param name="bytes">The file.</param>
-    /// <param name="offset">Zone of clock times that name none.</param>
+    /// <param name="offsetAt">How far clock times that name no zone are ahead of universal time, by the time they show.</param>
     /// <exception cref="UnreadableFileException">No column of time, temperature or humidity; or too many lines that do not
     /// read.</exception>
-    public static LoggerFile Read(ReadOnlySpan<byte> bytes, TimeSpan offset)
+    public static LoggerFile Read(ReadOnlySpan<byte> bytes, Func<DateTime, TimeSpan> offsetAt)
     {
         var table = DelimitedText.Read(bytes);
         var (time, temp, rh) = (Column(table, TimeName()), Column(table, TempName()), Column(table, HumidityName()));
@@ -52,7 +52,7 @@ public sealed partial record LoggerFile(long[] Times, double[] Celsius, double[]
         {
             if (
                 row.Ragged == 0
-                && Time(row.Cells[time], offset) is { } at
+                && Time(row.Cells[time], offsetAt) is { } at
                 && Number(row.Cells[temp], table) is { } t
                 && Number(row.Cells[rh], table) is { } humidity
                 && humidity is >= 0 and <= 100.5
@@ -73,7 +73,7 @@ public sealed partial record LoggerFile(long[] Times, double[] Celsius, double[]
 
     private static int Column(TableFile table, Regex name) => table.Header.ToList().FindIndex(h => name.IsMatch(h));
 
-    private static long? Time(string text, TimeSpan offset) =>
+    private static long? Time(string text, Func<DateTime, TimeSpan> offsetAt) =>
         DateTimeOffset.TryParseExact(
             text,
             Formats,
@@ -81,7 +81,7 @@ public sealed partial record LoggerFile(long[] Times, double[] Celsius, double[]
             DateTimeStyles.AllowWhiteSpaces | DateTimeStyles.AssumeUniversal,
             out var at
         )
-            ? (HasZone().IsMatch(text) ? at : new DateTimeOffset(at.DateTime, offset)).ToUnixTimeSeconds()
+            ? (HasZone().IsMatch(text) ? at : new DateTimeOffset(at.DateTime, offsetAt(at.DateTime))).ToUnixTimeSeconds()
             : null;
 
     private static double? Number(string text, TableFile table) =>

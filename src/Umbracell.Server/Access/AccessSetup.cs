@@ -42,6 +42,8 @@ internal static class AccessSetup
             )
             .AddCookie(options =>
             {
+                // Sign-ins run out by the machine's time, whatever day a demo plays on.
+                options.TimeProvider = TimeProvider.System;
                 options.Cookie.Name = "umbracell";
                 options.Cookie.HttpOnly = true;
 

@@ -6,6 +6,7 @@ using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Identity;
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Quantities;
+using Umbracell.Server.Setup;
 using Umbracell.Store;
 using Umbracell.Store.Model;
 
@@ -24,8 +25,15 @@ public sealed record SessionAnswer(
     string Currency,
     UnitSystem Units,
     bool MayEdit,
-    bool MayPrice
+    bool MayPrice,
+    ClockAnswer Clock
 );
+
+/// <summary>The time the product goes by.</summary>
+/// <param name="Now">Now.</param>
+/// <param name="Rate">How many times as fast as the machine's it goes.</param>
+/// <param name="Demo">Whether it is the clock of a demo, which shows another time than the machine's.</param>
+public sealed record ClockAnswer(DateTimeOffset Now, double Rate, bool Demo);
 
 /// <summary>The units a person reads in.</summary>
 public sealed record UnitsChoice(UnitSystem Units);
@@ -45,6 +53,7 @@ internal static class SessionEndpoints
         SignIn typed,
         UserManager<Person> people,
         UmbracellDb db,
+        ProductClock clock,
         HttpContext context
     )
     {
@@ -74,11 +83,14 @@ internal static class SessionEndpoints
             Claims.Of(person, CookieAuthenticationDefaults.AuthenticationScheme),
             new AuthenticationProperties { IsPersistent = true }
         );
-        return TypedResults.Ok(await AnswerAsync(person, db));
+        return TypedResults.Ok(await AnswerAsync(person, db, clock));
     }
 
-    private static async Task<Results<Ok<SessionAnswer>, UnauthorizedHttpResult>> WhoAsync(UmbracellDb db, ClaimsPrincipal user) =>
-        await FindAsync(db, user) is { } person ? TypedResults.Ok(await AnswerAsync(person, db)) : TypedResults.Unauthorized();
+    private static async Task<Results<Ok<SessionAnswer>, UnauthorizedHttpResult>> WhoAsync(
+        UmbracellDb db,
+        ProductClock clock,
+        ClaimsPrincipal user
+    ) => await FindAsync(db, user) is { } person ? TypedResults.Ok(await AnswerAsync(person, db, clock)) : TypedResults.Unauthorized();
 
     private static async Task<NoContent> SignOutAsync(HttpContext context)
     {
@@ -107,7 +119,7 @@ internal static class SessionEndpoints
             ? await db.People.SingleOrDefaultAsync(p => p.Id == id)
             : null;
 
-    private static async Task<SessionAnswer> AnswerAsync(Person person, UmbracellDb db)
+    private static async Task<SessionAnswer> AnswerAsync(Person person, UmbracellDb db, ProductClock clock)
     {
         var firm = await db.Firms.SingleAsync();
         return new(
@@ -119,7 +131,8 @@ internal static class SessionEndpoints
             firm.Currency,
             person.Units,
             person.Role != FirmRole.Viewer,
-            Claims.Pricing.Contains(person.Role.ToString())
+            Claims.Pricing.Contains(person.Role.ToString()),
+            new(clock.GetUtcNow(), clock.Rate, clock.IsOfDemo)
         );
     }
 }

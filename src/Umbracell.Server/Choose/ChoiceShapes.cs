@@ -5,6 +5,7 @@ using Umbracell.Core.Moisture;
 using Umbracell.Questions.Answers;
 using Umbracell.Questions.Section;
 using Umbracell.Server.Jobs;
+using Umbracell.Server.Typing;
 
 namespace Umbracell.Server.Choose;
 
@@ -110,7 +111,7 @@ public sealed record ChoiceAnswer(
     IReadOnlyList<AlikeAnswer> Alike
 );
 
-/// <summary>The choose stage of a surface.</summary>
+/// <summary>The choose stage of a surface; after an edit also what takes the edit back.</summary>
 public sealed record ChoiceOfSurface(
     ChoiceAnswer Answer,
     string? ChosenId,
@@ -126,7 +127,8 @@ public sealed record ChoiceOfSurface(
     string FirmSchool,
     string JobSchool,
     uint Version,
-    uint JobVersion
+    uint JobVersion,
+    string? Undo = null
 );
 
 /// <summary>One line of a job's choices.</summary>
@@ -188,7 +190,8 @@ public sealed record ChoiceQuestion(
 );
 
 /// <summary>A choice typed by a person.</summary>
-public sealed record Choosing(uint Version, string CandidateId, string? Reason = null);
+public sealed record Choosing(uint Version, string CandidateId, string? Reason = null, Guid? Id = null, DateTimeOffset? At = null)
+    : ICommand;
 
 /// <summary>The version a person saw.</summary>
 public sealed record Seen(uint Version);

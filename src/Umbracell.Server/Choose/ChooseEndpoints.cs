@@ -122,11 +122,19 @@ internal static class ChooseEndpoints
         SurfaceReader reader,
         SheetLibrary library,
         UmbracellDb db,
+        Commands commands,
+        SurfaceUndo undo,
         ClaimsPrincipal user,
         TimeProvider clock
     )
     {
         var (surface, job) = await reader.FindAsync(id);
+        var stamp = Stamp.Of(user, clock, choosing);
+        if (!await commands.TakeAsync(choosing, stamp))
+        {
+            return TypedResults.Ok(await AnswerAsync(surface, job, reader, library, db));
+        }
+
         if (choosing.Version != surface.Version)
         {
             throw new StaleEditException(await AnswerAsync(surface, job, reader, library, db));
@@ -138,7 +146,7 @@ internal static class ChooseEndpoints
             ?? throw new FieldFaultsException([new("candidateId", "unknown", choosing.CandidateId)]);
         var reason = (choosing.Reason ?? "").Trim();
         CheckOverride(candidate, reason, user);
-        var stamp = Stamp.Of(user, clock);
+        var sealedBefore = undo.Seal(surface);
         var before = new SystemBefore(
             surface.SheetSlug,
             surface.FoamThicknessM,
@@ -147,9 +155,9 @@ internal static class ChooseEndpoints
         surface.SheetSlug = candidate.Section.Foam?.Sheet.Id;
         surface.FoamThicknessM = candidate.Section.Foam?.Thickness.Metres;
         surface.System = ChoiceAnswers.Kept(candidate, asked, stamp.By, stamp.At, reason, before);
-        surface.ChangedAt = stamp.At;
+        surface.ChangedAt = stamp.ReceivedAt;
         await db.SaveChangesAsync();
-        return TypedResults.Ok(await AnswerAsync(surface, job, reader, library, db));
+        return TypedResults.Ok(await AnswerAsync(surface, job, reader, library, db) with { Undo = sealedBefore });
     }
 
     // A sheet's limit is nobody's to override; a rule of practice may be, by a named role with a reason that stays in the record.
@@ -213,18 +221,28 @@ internal static class ChooseEndpoints
         TypedEdit edit,
         SurfaceReader reader,
         SheetLibrary library,
-        UmbracellDb db
+        UmbracellDb db,
+        Commands commands,
+        SurfaceUndo undo,
+        ClaimsPrincipal user,
+        TimeProvider clock
     )
     {
         var (surface, job) = await reader.FindAsync(id);
+        if (!await commands.TakeAsync(edit, Stamp.Of(user, clock, edit)))
+        {
+            return TypedResults.Ok(await AnswerAsync(surface, job, reader, library, db));
+        }
+
         if (edit.Version is { } seen && seen != surface.Version)
         {
             throw new StaleEditException(await AnswerAsync(surface, job, reader, library, db));
         }
 
+        var sealedBefore = undo.Seal(surface);
         surface.ChoiceFacts = ChoiceFacts.Taken(new(edit), surface.ChoiceFacts ?? new());
         await db.SaveChangesAsync();
-        return TypedResults.Ok(await AnswerAsync(surface, job, reader, library, db));
+        return TypedResults.Ok(await AnswerAsync(surface, job, reader, library, db) with { Undo = sealedBefore });
     }
 
     // Told one by one as they are reckoned, so that a screen shows how far it is.

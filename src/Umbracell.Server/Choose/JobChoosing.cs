@@ -1,3 +1,4 @@
+using System.Globalization;
 using Umbracell.Core.Choosing;
 using Umbracell.Core.Quantities;
 using Umbracell.Server.Typing;
@@ -32,6 +33,26 @@ internal static class JobChoosing
 
         Schools(fields, job.Exceptions, practice => job.Exceptions = practice);
     }
+
+    /// <summary>What the fields hold, as it would be typed.</summary>
+    public static IEnumerable<KeyValuePair<string, string>> Typed(Job job) =>
+        [
+            new("targetPath", ChoiceAnswers.Key(job.TargetPath.ToString())),
+            .. Enum.GetValues<ScorePart>()
+                .Select(part =>
+                    KeyValuePair.Create(
+                        "weight" + part,
+                        (job.Priorities ?? Priorities.Even).Weights.GetValueOrDefault(part).ToString(CultureInfo.InvariantCulture)
+                    )
+                ),
+            .. Enum.GetValues<PracticeQuestion>()
+                .Select(question =>
+                    KeyValuePair.Create(
+                        "practice" + question,
+                        job.Exceptions?.Schools.TryGetValue(question, out var school) == true ? ChoiceAnswers.Key(school.ToString()) : ""
+                    )
+                ),
+        ];
 
     /// <summary>Takes schools by question; blank leaves a question to what stands behind: the firm, or the figures.</summary>
     public static void Schools(TypedFields fields, Practice? kept, Action<Practice> keep)

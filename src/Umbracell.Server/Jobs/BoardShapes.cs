@@ -62,7 +62,8 @@ public sealed record BoardFeet(
     FigureAnswer? Price
 );
 
-/// <summary>A job as the screens' heads show it, with its own values in SI and printed.</summary>
+/// <summary>A job as the screens' heads show it, with its own values in SI and printed; its choices and priorities as they would be
+/// typed.</summary>
 public sealed record JobAnswer(
     Guid Id,
     string Name,
@@ -74,6 +75,8 @@ public sealed record JobAnswer(
     int? HumidityClass,
     IReadOnlyList<FigureAnswer> RoomTemps,
     IReadOnlyList<FigureAnswer> RoomHumidities,
+    IReadOnlyDictionary<string, string> Words,
+    string? TimeZone,
     uint Version
 );
 

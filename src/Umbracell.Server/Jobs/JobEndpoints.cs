@@ -110,9 +110,14 @@ internal static class JobEndpoints
         return TypedResults.Created($"/api/jobs/{job.Id}", Answer(job));
     }
 
-    private static async Task<Ok<JobAnswer>> ChangeAsync(Guid id, TypedEdit edit, UmbracellDb db, SurfaceReader reader)
+    private static async Task<Ok<JobAnswer>> ChangeAsync(Guid id, TypedEdit edit, UmbracellDb db, SurfaceReader reader, Commands commands)
     {
         var job = await reader.FindJobAsync(id);
+        if (!await commands.TakeAsync(edit))
+        {
+            return TypedResults.Ok(Answer(job));
+        }
+
         if (edit.Version is { } seen && seen != job.Version)
         {
             throw new StaleEditException(Answer(job));
@@ -240,6 +245,11 @@ internal static class JobEndpoints
             figures["height"] = new(height, Dimension.Span);
         }
 
+        foreach (var (field, figure) in JobPricing.Figures(job))
+        {
+            figures[field] = figure;
+        }
+
         return new(
             job.Id,
             job.Name,
@@ -251,6 +261,8 @@ internal static class JobEndpoints
             job.HumidityClass,
             [.. job.RoomMonthsC.Select(t => FigureAnswer.Of(new(t, Dimension.Temperature)))],
             [.. job.RoomMonthsRhPct.Select(rh => FigureAnswer.Of(new(rh, Dimension.RelativeHumidity)))],
+            JobChoosing.Typed(job).Concat(JobPricing.Typed(job)).ToDictionary(),
+            JobPlaces.Of(job)?.TimeZone,
             job.Version
         );
     }

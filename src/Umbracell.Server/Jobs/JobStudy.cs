@@ -55,20 +55,14 @@ internal sealed record SurfaceStudy(
 /// <summary>A job with every surface studied: what the board shows and the feet of its columns add up.</summary>
 internal sealed record JobStudy(Job Job, IReadOnlyList<SurfaceStudy> Rows)
 {
-    public static async Task<JobStudy> OfAsync(
-        Job job,
-        SurfaceReader reader,
-        SheetLibrary library,
-        CrewYields crews,
-        TimeProvider? clock = null
-    )
+    public static async Task<JobStudy> OfAsync(Job job, SurfaceReader reader, SheetLibrary library, CrewYields crews, TimeProvider clock)
     {
         var surfaces = await reader.SurfacesAsync(job.Id);
         var records = await reader.RecordsAsync(job.Id);
         var names = surfaces.ToDictionary(s => s.Id, s => s.Name);
         var shelf = await library.ShelfAsync();
         var crew = await crews.AtWorkAsync(job);
-        var now = (clock ?? TimeProvider.System).GetUtcNow();
+        var now = clock.GetUtcNow();
         return new(
             job,
             [.. surfaces.Select(surface => Study(surface, job, records, id => names.GetValueOrDefault(id, ""), shelf, crew, now))]

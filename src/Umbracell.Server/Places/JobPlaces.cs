@@ -24,7 +24,10 @@ internal static class JobPlaces
             own.HeatingC,
             own.CoolingC,
             own.CoolingRhPct,
-            own.Source
+            own.Source,
+            own.Latitude,
+            own.Longitude,
+            own.TimeZone
         );
 
     /// <summary>Sets a job's place by its id, or none.</summary>

@@ -24,6 +24,9 @@ internal static class PlaceEndpoints
         "name",
         "climateZone",
         "source",
+        "latitude",
+        "longitude",
+        "timeZone",
         "altitude",
         "heating",
         "cooling",
@@ -86,10 +89,15 @@ internal static class PlaceEndpoints
         return TypedResults.Created($"/api/places/{row.Id}", Answer(row, hasHours: false));
     }
 
-    private static async Task<Ok<PlaceAnswer>> ChangeAsync(Guid id, TypedEdit edit, UmbracellDb db)
+    private static async Task<Ok<PlaceAnswer>> ChangeAsync(Guid id, TypedEdit edit, UmbracellDb db, Commands commands)
     {
         var row = await FindAsync(id, db);
         var hasHours = await db.PlaceHours.AnyAsync(h => h.PlaceId == id);
+        if (!await commands.TakeAsync(edit))
+        {
+            return TypedResults.Ok(Answer(row, hasHours));
+        }
+
         if (edit.Version is { } seen && seen != row.Version)
         {
             throw new StaleEditException(Answer(row, hasHours));
@@ -128,6 +136,8 @@ internal static class PlaceEndpoints
             Name = file.Name,
             ClimateZone = ClimateZones.ByNumber(year.ZoneNumber),
             AltitudeM = file.AltitudeM,
+            Latitude = file.Latitude,
+            Longitude = file.Longitude,
             MeanC = [.. year.Months.Select(m => m.Temperature.Celsius)],
             MeanRhPct = [.. year.Months.Select(m => m.Humidity.Percent)],
             HeatingC = year.Heating.Temperature.Celsius,
@@ -159,6 +169,13 @@ internal static class PlaceEndpoints
         fields.Text("name", 120, required: true, text => row.Name = text);
         fields.Text("source", 200, required: false, text => row.Source = text);
         fields.Known("climateZone", ClimateZones.All.Contains, zone => row.ClimateZone = zone);
+        fields.QuantityOrBlank("latitude", FieldRanges.Latitude, degrees => row.Latitude = degrees);
+        fields.QuantityOrBlank("longitude", FieldRanges.Longitude, degrees => row.Longitude = degrees);
+        fields.Known(
+            "timeZone",
+            typed => typed.Length == 0 || PlaceTime.IsZone(typed),
+            typed => row.TimeZone = typed.Length == 0 ? null : typed
+        );
         fields.Quantity("altitude", FieldRanges.Altitude, si => row.AltitudeM = si);
         fields.Quantity("heating", FieldRanges.OutdoorTemperature, si => row.HeatingC = si);
         fields.Quantity("cooling", FieldRanges.OutdoorTemperature, si => row.CoolingC = si);

@@ -12,6 +12,9 @@ namespace Umbracell.Server.Places;
 /// <param name="Figures">altitude, heating, cooling, coolingRh.</param>
 /// <param name="Temps">Monthly means, January first.</param>
 /// <param name="Humidities">Monthly means, January first.</param>
+/// <param name="Latitude">Degrees north; null where it was never said.</param>
+/// <param name="Longitude">Degrees east; null where it was never said.</param>
+/// <param name="TimeZone">Time zone by its IANA name; null where it was never said.</param>
 /// <param name="Own">Whether it is the firm's own.</param>
 /// <param name="HasHours">Whether the hours it was reduced from are kept.</param>
 /// <param name="Version">Version; 0 for places that ship.</param>
@@ -23,6 +26,9 @@ public sealed record PlaceAnswer(
     IReadOnlyDictionary<string, FigureAnswer> Figures,
     IReadOnlyList<FigureAnswer> Temps,
     IReadOnlyList<FigureAnswer> Humidities,
+    double? Latitude,
+    double? Longitude,
+    string? TimeZone,
     bool Own,
     bool HasHours,
     uint Version
@@ -45,6 +51,9 @@ public sealed record PlaceAnswer(
             ),
             [.. p.MeanC.Select(t => FigureAnswer.Of(new(t, Dimension.Temperature)))],
             [.. p.MeanRhPct.Select(rh => FigureAnswer.Of(new(rh, Dimension.RelativeHumidity)))],
+            p.Latitude,
+            p.Longitude,
+            p.TimeZone,
             own,
             hasHours,
             version

@@ -25,7 +25,7 @@ internal static class Provision
                 SurfaceStart.Of,
                 PreparationAnswers.List,
                 token,
-                TimeProvider.System.GetUtcNow()
+                services.ServiceProvider.GetRequiredService<TimeProvider>().GetUtcNow()
             );
             await DemoSeed.PlantAsync(db, scope, inputs);
         }

@@ -48,12 +48,15 @@ internal static class ServerSetup
         services.AddUmbracellStore(builder.Configuration.GetConnectionString("Umbracell") ?? "Host=127.0.0.1;Database=umbracell");
         services.AddAccess();
         services.AddMemoryCache();
+        services.AddHttpContextAccessor();
+        services.AddScoped<Commands>();
         services.AddScoped<SurfaceReader>();
         services.AddScoped<SheetLibrary>();
         services.AddSingleton<SurfaceUndo>();
         services.AddScoped<CrewYields>();
         services.AddScoped<PriceReader>();
-        services.AddSingleton(TimeProvider.System);
+        services.AddSingleton(new ProductClock(builder.Configuration, TimeProvider.System));
+        services.AddSingleton<TimeProvider>(services => services.GetRequiredService<ProductClock>());
         services.ConfigureHttpJsonOptions(json =>
         {
             json.SerializerOptions.NumberHandling = JsonNumberHandling.Strict;
@@ -96,6 +99,7 @@ internal static class ServerSetup
         app.UseStatusCodePages();
         app.UseResponseCompression();
         app.Use(ServerTiming);
+        app.Use(ServerTime);
         app.Use(SecurityHeaders);
         app.UseDefaultFiles();
         app.UseStaticFiles(StaticFiles());
@@ -181,6 +185,22 @@ internal static class ServerSetup
             context.Response.Headers["Server-Timing"] = string.Create(CultureInfo.InvariantCulture, $"app;dur={spent:0.00}");
             return Task.CompletedTask;
         });
+        return next(context);
+    }
+
+    // The time by the product's clock, so that a page knows how far its own device is off.
+    private static Task ServerTime(HttpContext context, RequestDelegate next)
+    {
+        if (context.Request.Path.StartsWithSegments("/api"))
+        {
+            var clock = context.RequestServices.GetRequiredService<TimeProvider>();
+            context.Response.OnStarting(() =>
+            {
+                context.Response.Headers["Umbracell-Now"] = clock.GetUtcNow().ToString("O", CultureInfo.InvariantCulture);
+                return Task.CompletedTask;
+            });
+        }
+
         return next(context);
     }
 

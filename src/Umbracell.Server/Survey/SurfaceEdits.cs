@@ -175,6 +175,7 @@ internal static class SurfaceEdits
                     Kind = SiteNoteKind.Leak,
                     Words = text,
                     NotedAt = stamp.At,
+                    ReceivedAt = stamp.ReceivedAt,
                     NotedBy = stamp.By,
                 }
             );

@@ -70,18 +70,27 @@ internal static class SurveyEndpoints
         SurfaceReader reader,
         SheetLibrary library,
         UmbracellDb db,
+        Commands commands,
         ClaimsPrincipal user,
         TimeProvider clock
     )
     {
         var job = await reader.FindJobAsync(id);
+        var stamp = Stamp.Of(user, clock, edit);
+        if (!await commands.TakeAsync(edit, stamp))
+        {
+            var (first, _) = await reader.FindAsync(edit.Id!.Value);
+            return TypedResults.Created($"/api/surfaces/{first.Id}", await AnswerAsync(first, reader));
+        }
+
         var surface = SurfaceStart.Of(SurfaceKind.StudWall, "");
         if (!edit.Fields.ContainsKey("name"))
         {
             throw new FieldFaultsException([new("name", "empty", "")]);
         }
 
-        SurfaceEdits.Take(edit, surface, await SurveyChoices.OfAsync(job.Id, library, db), Stamp.Of(user, clock));
+        surface.Id = edit.Id ?? surface.Id;
+        SurfaceEdits.Take(edit, surface, await SurveyChoices.OfAsync(job.Id, library, db), stamp);
         await MarkSameNameAsync(edit, surface, job.Id, reader);
         await AppendAsync([surface], job, db, clock);
         await db.SaveChangesAsync();
@@ -120,14 +129,21 @@ internal static class SurveyEndpoints
         SheetLibrary library,
         SurfaceUndo undo,
         UmbracellDb db,
+        Commands commands,
         ClaimsPrincipal user,
         TimeProvider clock
     )
     {
         var (surface, job) = await reader.FindAsync(id);
+        var stamp = Stamp.Of(user, clock, edit);
+        if (!await commands.TakeAsync(edit, stamp))
+        {
+            return TypedResults.Ok(await AnswerAsync(surface, reader));
+        }
+
         await CheckVersionAsync(edit.Version, surface, reader);
         var before = undo.Seal(surface);
-        SurfaceEdits.Take(edit, surface, await SurveyChoices.OfAsync(job.Id, library, db), Stamp.Of(user, clock));
+        SurfaceEdits.Take(edit, surface, await SurveyChoices.OfAsync(job.Id, library, db), stamp);
 
         await MarkSameNameAsync(edit, surface, job.Id, reader);
 

@@ -124,9 +124,14 @@ internal static class TargetEndpoints
     private static Dictionary<string, Dictionary<string, double>> Figures(TargetSet set) =>
         set.GreatestU.ToDictionary(e => e.Key.ToString(), e => e.Value.ToDictionary(z => z.Key, z => z.Value.WattsPerSquareMetreKelvin));
 
-    private static async Task<Ok<TargetSetDetail>> ChangeAsync(Guid id, TypedEdit edit, UmbracellDb db)
+    private static async Task<Ok<TargetSetDetail>> ChangeAsync(Guid id, TypedEdit edit, UmbracellDb db, Commands commands)
     {
         var row = await FindAsync(id, db);
+        if (!await commands.TakeAsync(edit))
+        {
+            return TypedResults.Ok(Answer(row));
+        }
+
         if (edit.Version is { } seen && seen != row.Version)
         {
             throw new StaleEditException(Answer(row));

@@ -10,11 +10,15 @@ namespace Umbracell.Server.Typing;
 /// <param name="Version">The version that was on the screen; null where the record is new.</param>
 /// <param name="Units">The system bare numbers are read in.</param>
 /// <param name="Fields">Typed text by field.</param>
+/// <param name="Id">Made where it was typed, so that the edit sent again is no second one; null where nobody sends again.</param>
+/// <param name="At">When it was typed; null for now.</param>
 public sealed record TypedEdit(
     uint? Version,
     UnitSystem Units,
-    [property: Required, MaxLength(60)] IReadOnlyDictionary<string, string> Fields
-)
+    [property: Required, MaxLength(60)] IReadOnlyDictionary<string, string> Fields,
+    Guid? Id = null,
+    DateTimeOffset? At = null
+) : ICommand
 {
     /// <summary>What was taken and may have been meant otherwise; travels in a header of the answer, whatever the answer is.</summary>
     internal List<FieldDoubt> Doubts { get; } = [];
@@ -281,6 +285,8 @@ internal static class FieldRanges
     public static readonly FigureRange ZeroPressure = new(-50, 50, Dimension.AirPressure);
     public static readonly FigureRange FanPressure = new(1, 400, Dimension.AirPressure);
     public static readonly FigureRange FanFlow = new(1e-5, 500, Dimension.AirFlow);
+    public static readonly FigureRange Latitude = new(-90, 90, Dimension.Number);
+    public static readonly FigureRange Longitude = new(-180, 180, Dimension.Number);
     public static readonly FigureRange Altitude = new(-400, 6000, Dimension.Altitude);
     public static readonly FigureRange Risk = new(0.1, 50, Dimension.Percent);
     public static readonly FigureRange Repeats = new(1, 999, Dimension.Count);

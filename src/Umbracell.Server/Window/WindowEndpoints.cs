@@ -66,18 +66,24 @@ internal static class WindowEndpoints
         SurfaceReader reader,
         SheetLibrary library,
         UmbracellDb db,
+        Commands commands,
         ClaimsPrincipal user,
         TimeProvider clock
     )
     {
         var (surface, job) = await reader.FindAsync(id);
-        foreach (var reading in Read(edit, surface))
+        var stamp = Stamp.Of(user, clock, edit);
+        if (await commands.TakeAsync(edit, stamp))
         {
-            (reading.JobId, reading.TakenAt, reading.TakenBy) = (job.Id, clock.GetUtcNow(), Claims.TitleOf(user));
-            db.Readings.Add(reading);
+            foreach (var reading in Read(edit, surface))
+            {
+                (reading.JobId, reading.TakenAt, reading.ReceivedAt, reading.TakenBy) = (job.Id, stamp.At, stamp.ReceivedAt, stamp.By);
+                db.Readings.Add(reading);
+            }
+
+            await db.SaveChangesAsync();
         }
 
-        await db.SaveChangesAsync();
         return TypedResults.Ok(await AnswerAsync(surface, job, reader, library, clock));
     }
 

@@ -222,6 +222,36 @@ namespace Umbracell.Store.Migrations
                     b.ToTable("column_mappings", (string)null);
                 });
 
+            modelBuilder.Entity("Umbracell.Store.Model.CommandRow", b =>
+                {
+                    b.Property<Guid>("FirmId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("firm_id");
+
+                    b.Property<Guid>("Id")
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<string>("By")
+                        .IsRequired()
+                        .HasMaxLength(120)
+                        .HasColumnType("character varying(120)")
+                        .HasColumnName("by");
+
+                    b.Property<DateTimeOffset>("HappenedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("happened_at");
+
+                    b.Property<DateTimeOffset>("ReceivedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("received_at");
+
+                    b.HasKey("FirmId", "Id")
+                        .HasName("pk_commands");
+
+                    b.ToTable("commands", (string)null);
+                });
+
             modelBuilder.Entity("Umbracell.Store.Model.ComplaintRow", b =>
                 {
                     b.Property<Guid>("Id")
@@ -944,6 +974,10 @@ namespace Umbracell.Store.Migrations
                         .HasColumnType("uuid")
                         .HasColumnName("job_id");
 
+                    b.Property<DateTimeOffset>("ReceivedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("received_at");
+
                     b.Property<Guid?>("SurfaceId")
                         .HasColumnType("uuid")
                         .HasColumnName("surface_id");
@@ -1031,6 +1065,14 @@ namespace Umbracell.Store.Migrations
                         .HasColumnType("double precision")
                         .HasColumnName("heating_c");
 
+                    b.Property<double?>("Latitude")
+                        .HasColumnType("double precision")
+                        .HasColumnName("latitude");
+
+                    b.Property<double?>("Longitude")
+                        .HasColumnType("double precision")
+                        .HasColumnName("longitude");
+
                     b.PrimitiveCollection<double[]>("MeanC")
                         .IsRequired()
                         .HasColumnType("double precision[]")
@@ -1052,6 +1094,11 @@ namespace Umbracell.Store.Migrations
                         .HasMaxLength(200)
                         .HasColumnType("character varying(200)")
                         .HasColumnName("source");
+
+                    b.Property<string>("TimeZone")
+                        .HasMaxLength(60)
+                        .HasColumnType("character varying(60)")
+                        .HasColumnName("time_zone");
 
                     b.Property<uint>("Version")
                         .IsConcurrencyToken()
@@ -1111,6 +1158,10 @@ namespace Umbracell.Store.Migrations
                         .HasColumnType("uuid")
                         .HasColumnName("surface_id");
 
+                    b.Property<DateTimeOffset?>("TickedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("ticked_at");
+
                     b.HasKey("Id")
                         .HasName("pk_preparation_marks");
 
@@ -1169,6 +1220,10 @@ namespace Umbracell.Store.Migrations
                     b.Property<double?>("RawValue")
                         .HasColumnType("double precision")
                         .HasColumnName("raw_value");
+
+                    b.Property<DateTimeOffset>("ReceivedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("received_at");
 
                     b.Property<string>("SheetSlug")
                         .HasColumnType("text")
@@ -1288,6 +1343,10 @@ namespace Umbracell.Store.Migrations
                         .IsRequired()
                         .HasColumnType("text")
                         .HasColumnName("noted_by");
+
+                    b.Property<DateTimeOffset>("ReceivedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("received_at");
 
                     b.Property<Guid>("SurfaceId")
                         .HasColumnType("uuid")
@@ -1735,6 +1794,16 @@ namespace Umbracell.Store.Migrations
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired()
                         .HasConstraintName("fk_column_mappings_firms_firm_id");
+                });
+
+            modelBuilder.Entity("Umbracell.Store.Model.CommandRow", b =>
+                {
+                    b.HasOne("Umbracell.Store.Model.Firm", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_commands_firms_firm_id");
                 });
 
             modelBuilder.Entity("Umbracell.Store.Model.ComplaintRow", b =>

@@ -13,6 +13,15 @@ public sealed class PlaceRow : IFirmRow
 
     public double AltitudeM { get; set; }
 
+    /// <summary>Degrees north; null where it was never said.</summary>
+    public double? Latitude { get; set; }
+
+    /// <summary>Degrees east.</summary>
+    public double? Longitude { get; set; }
+
+    /// <summary>Time zone by its IANA name; null where it was never said.</summary>
+    public string? TimeZone { get; set; }
+
     /// <summary>Mean temperatures, °C, January first.</summary>
     public required double[] MeanC { get; set; }
 

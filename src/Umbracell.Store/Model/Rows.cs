@@ -396,5 +396,8 @@ public sealed class ReadingRow : IFirmRow
 
     public DateTimeOffset TakenAt { get; set; }
 
+    /// <summary>When it arrived; later than it was taken where there was no connection.</summary>
+    public DateTimeOffset ReceivedAt { get; set; }
+
     public required string TakenBy { get; set; }
 }

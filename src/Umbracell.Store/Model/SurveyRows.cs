@@ -39,6 +39,9 @@ public sealed class SiteNoteRow : IFirmRow
 
     public DateTimeOffset NotedAt { get; set; }
 
+    /// <summary>When it arrived; later than it was noted where there was no connection.</summary>
+    public DateTimeOffset ReceivedAt { get; set; }
+
     public string NotedBy { get; set; } = "";
 }
 
@@ -127,6 +130,9 @@ public sealed class PreparationRow : IJobRow
     public DateTimeOffset? DoneAt { get; set; }
 
     public string DoneBy { get; set; } = "";
+
+    /// <summary>When it was last ticked or unticked; of two, the later stands, whichever arrives first. Null where it never was.</summary>
+    public DateTimeOffset? TickedAt { get; set; }
 }
 
 /// <summary>A picture, with where it was taken removed.</summary>
@@ -153,6 +159,9 @@ public sealed class PhotoRow : IJobRow
     public int Height { get; set; }
 
     public DateTimeOffset AddedAt { get; set; }
+
+    /// <summary>When it arrived; later than it was added where there was no connection.</summary>
+    public DateTimeOffset ReceivedAt { get; set; }
 
     public string AddedBy { get; set; } = "";
 }

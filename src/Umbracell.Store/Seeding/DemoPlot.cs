@@ -27,7 +27,7 @@ internal sealed record DemoPlot(Job Job, IEnumerable<DemoSurface> Surfaces, Acti
         foreach (var demo in demos)
         {
             demo.Row.BufferId = demo.Buffer is { } buffer ? survey.BufferNamed(buffer) : null;
-            demo.Row.Notes.ForEach(note => (note.Id, note.NotedAt) = (Guid.NewGuid(), taken));
+            demo.Row.Notes.ForEach(note => (note.Id, note.NotedAt, note.ReceivedAt) = (Guid.NewGuid(), taken, taken));
             db.Surfaces.Add(demo.Row);
             demo.Readings.ToList().ForEach(reading => (reading.JobId, reading.SurfaceId, reading.TakenAt) = (Job.Id, demo.Row.Id, taken));
             db.Readings.AddRange(demo.Readings);
@@ -41,6 +41,7 @@ internal sealed record DemoPlot(Job Job, IEnumerable<DemoSurface> Surfaces, Acti
                         Item = item,
                         AssignedTo = "helper",
                         DoneAt = taken,
+                        TickedAt = taken,
                         DoneBy = Lead,
                     })
             );
@@ -54,6 +55,7 @@ internal sealed record DemoPlot(Job Job, IEnumerable<DemoSurface> Surfaces, Acti
                 Item = item,
                 AssignedTo = "estimator",
                 DoneAt = taken,
+                TickedAt = taken,
                 DoneBy = Lead,
             })
         );
@@ -74,6 +76,7 @@ internal sealed record DemoPlot(Job Job, IEnumerable<DemoSurface> Surfaces, Acti
             Value = celsius,
             Instrument = "bung thermometer",
             TakenAt = taken,
+            ReceivedAt = taken,
             TakenBy = Lead,
         };
 }

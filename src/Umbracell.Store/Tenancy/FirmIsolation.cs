@@ -22,6 +22,10 @@ internal static class FirmIsolation
             grant select, insert, update, delete on {table} to {ApplicationRole};
             """;
 
+    /// <summary>A statement of a migration that must reach the rows of every firm.</summary>
+    public static string Across(string table, string statement) =>
+        $"alter table {table} no force row level security; {statement}; alter table {table} force row level security;";
+
     /// <summary>A table that belongs to no firm, such as the keys that protect cookies.</summary>
     public static string Share(string table) =>
         $"grant select, insert on {table} to {ApplicationRole}; grant usage on all sequences in schema public to {ApplicationRole};";

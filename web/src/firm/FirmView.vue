@@ -1,9 +1,7 @@
 <script setup lang="ts">
-import { useQueryClient } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { api, ask, type Schemas } from '@/shared/api/client'
-import { keepEdit } from '@/shared/keeping/records'
+import type { Schemas } from '@/shared/api/client'
 import { useFirm } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
 import { useSession } from '@/shared/state/session'
@@ -17,21 +15,11 @@ import FirmNav from './FirmNav.vue'
 const { t, te } = useI18n()
 const reader = useReader()
 const session = useSession()
-const queries = useQueryClient()
 const firm = useFirm()
 const mayEdit = computed(() => session.person?.mayPrice ?? false)
 const rates = computed(() => firm.data.value?.rates ?? null)
 
-const typed = useTyped('firm', () => async (fields) => {
-  const body = { version: null, units: reader.units, fields }
-  const send = () => ask(api.PATCH('/api/firm', { body }))
-  const answer = await keepEdit({ kind: 'firm', id: '', version: null }, { send, versionIn: () => undefined })
-  queries.setQueryData(['firm'], answer)
-  if (session.person) session.person.currency = answer.currency
-  void queries.invalidateQueries({
-    predicate: ({ queryKey: [kind, , what] }) => kind === 'surface' && what === 'choose',
-  })
-})
+const typed = useTyped({ kind: 'firm', id: 'own' })
 // A pace of 1,100.000 reads as 1,100.
 const kept = (rate: Schemas['RateAnswer']) =>
   rate.figure

@@ -7,7 +7,9 @@ import { useBoard, useChoices } from '../shared/state/job'
 import { useReader } from '../shared/state/reader'
 import { useSession } from '../shared/state/session'
 import { stages, type StageKey } from '../shared/ui/stages'
+import BehindNote from '../shared/ui/BehindNote.vue'
 import VerdictMark from '../shared/ui/VerdictMark.vue'
+import PlaceZoneNote from '@/places/PlaceZoneNote.vue'
 import JobDoubts from './JobDoubts.vue'
 import { useRoute } from 'vue-router'
 import JobForm from './JobForm.vue'
@@ -69,6 +71,7 @@ const take = (row: Row) => (reader.inHand[props.job] = row.id)
 <template>
   <main id="work" class="board">
     <h1 class="visually-hidden">{{ t('board.title') }}</h1>
+    <BehindNote :job="job" />
     <ElSkeleton v-if="!board.data.value" :rows="8" animated />
     <section v-else-if="board.data.value.rows.length === 0" class="empty">
       <VerdictMark :verdict="null" :size="56" />
@@ -155,7 +158,8 @@ const take = (row: Row) => (reader.inHand[props.job] = row.id)
       </table>
     </div>
     <section v-if="board.data.value" class="design no-print">
-      <JobDoubts :job="job" :version="board.data.value.job.version" />
+      <JobDoubts :job="job" />
+      <PlaceZoneNote :place-id="board.data.value.job.placeId" />
       <JobForm
         v-if="changing"
         :job="board.data.value.job"

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { useQueryClient } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { doubts } from '../shared/state/doubts'
@@ -7,16 +6,9 @@ import { useJobFields } from '../shared/state/fields'
 import DoubtNote from '../shared/ui/DoubtNote.vue'
 
 /** Fields of the job that were read and may have been meant otherwise, marked where the job is at home. */
-const props = defineProps<{ job: string; version: number }>()
+const props = defineProps<{ job: string }>()
 const { t } = useI18n()
-const queries = useQueryClient()
-const typed = useJobFields(
-  () => props.job,
-  () => props.version,
-  async () => {
-    for (const key of ['jobs', 'job', 'surface']) await queries.invalidateQueries({ queryKey: [key] })
-  },
-)
+const typed = useJobFields(() => props.job)
 const marked = computed(() => Object.values(doubts.of(`job.${props.job}`)))
 </script>
 

@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
-import { computed, nextTick, onMounted, ref, useTemplateRef } from 'vue'
+import { v7 } from 'uuid'
+import { computed, nextTick, onMounted, useTemplateRef } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { api, ApiProblem, ask, type Schemas } from '../shared/api/client'
+import { api, ask, type Schemas } from '../shared/api/client'
 import { doubts } from '../shared/state/doubts'
-import { useChoices, useJobEdits } from '../shared/state/job'
+import { useChoices } from '../shared/state/job'
 import { useReader } from '../shared/state/reader'
-import { useTypedForm } from '../shared/state/typedForm'
+import { useRecordForm, useTypedForm } from '../shared/state/typedForm'
 import { usePlaceTaking } from './placeTaking'
 import DoubtNote from '../shared/ui/DoubtNote.vue'
+import MeetingNote from '../shared/ui/MeetingNote.vue'
 
 /** A job's name, zone, targets and design air, typed in either unit system: a new one, or one that stands. The draft outlives a refresh. */
 const props = defineProps<{
@@ -20,7 +22,6 @@ const emit = defineEmits<{ cancel: []; done: [id: string] }>()
 const { t } = useI18n()
 const reader = useReader()
 const choices = useChoices()
-const edits = useJobEdits()
 const queries = useQueryClient()
 
 const typed = [
@@ -63,32 +64,24 @@ function start(): Record<string, string> {
 }
 
 const before = computed(start)
-const stale = ref(false)
-const form = useTypedForm(`job.form.${props.job?.id ?? 'new'}`, before, async (fields) => {
-  const saved = await kept(fields)
+const create = useTypedForm('jobForm.new', before, async (fields) => {
+  const made = await ask(api.POST('/api/jobs', { body: { id: v7(), version: null, units: reader.units, fields } }))
   // The form closes; what it was in doubt about is marked on the board.
-  doubts.answered(`job.${saved.id}`, Object.keys(fields), saved)
-  // Told first: the fresh version replaces this form, and a form that is gone tells no one anything.
-  emit('done', saved.id)
-  for (const key of ['jobs', 'job', 'surface']) void queries.invalidateQueries({ queryKey: [key] })
+  doubts.answered(`job.${made.id}`, Object.keys(fields), made)
+  void queries.invalidateQueries({ queryKey: ['jobs'] })
+  emit('done', made.id)
 })
+const standing = props.job
+  ? useRecordForm({ kind: 'job', id: props.job.id, within: props.job.id }, Object.keys(start()), before)
+  : null
+const form = standing ?? create
 const { values, faults, notice, busy } = form
 
-// Two people at one form: what the other kept is shown behind what was typed here, which is sent only when asked again.
-async function kept(fields: Record<string, string>) {
-  stale.value = false
-  if (!props.job) return ask(api.POST('/api/jobs', { body: { version: null, units: reader.units, fields } }))
-  try {
-    return await edits.change(props.job, fields, false)
-  } catch (cause) {
-    stale.value = cause instanceof ApiProblem && cause.status === 409
-    if (stale.value) await queries.invalidateQueries({ queryKey: ['job'] })
-    throw cause
-  }
-}
-
 async function save() {
-  if (await (props.job ? form.submitChanged() : form.submit())) return
+  const outcome = standing ? await standing.submitChanged() : (await create.submit()) ? 'taken' : 'refused'
+  // Without a connection it is sent by itself later: the person has nothing more to do here.
+  if (standing && (outcome === 'taken' || outcome === 'waits')) emit('done', props.job!.id)
+  if (outcome !== 'refused') return
   await nextTick()
   document.querySelector<HTMLElement>('.job-form [aria-invalid="true"]')?.focus()
 }
@@ -202,7 +195,17 @@ function cancel() {
         <DoubtNote :doubt="form.doubtOf(field)" @other="values[field] = $event" @right="form.right(field)" />
       </label>
     </fieldset>
-    <p v-if="notice" class="fault wide" role="alert">{{ stale ? t('jobs.form.conflict') : notice }}</p>
+    <p v-if="notice" class="fault wide" role="alert">{{ notice }}</p>
+    <template v-if="standing">
+      <MeetingNote
+        v-for="one in standing.meetings.value"
+        :key="one.field"
+        class="wide"
+        :label="t(`jobs.form.${one.field}`)"
+        :meeting="one"
+        @decide="standing.decide(one.field, $event)"
+      />
+    </template>
     <div class="wide buttons">
       <button type="submit" class="button main" :disabled="busy">
         {{ t(job ? 'jobs.form.save' : 'jobs.form.create') }}

@@ -48,6 +48,7 @@ useShortcuts(() => props.job, rows, inHand, keys)
     :title="board.data.value?.job.name"
     :title-to="{ name: 'board', params: { job } }"
     :aside="aside"
+    :zone="board.data.value?.job.timeZone"
     @keys="keys = true"
   />
   <KeysDialog v-model="keys" />

@@ -3,6 +3,7 @@ import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
 import { useReader } from '@/shared/state/reader'
+import { useDays } from '@/shared/state/times'
 
 /** Finished jobs line by line; one can be left out with a reason, and counted again. */
 type Job = Schemas['PastJobAnswer']
@@ -12,10 +13,10 @@ const props = defineProps<{
   leaveOut: (job: Job, reason: string) => Promise<boolean>
 }>()
 const emit = defineEmits<{ off: [job: Job] }>()
-const { t, d } = useI18n()
+const { t } = useI18n()
 const reader = useReader()
 const reasons = ref<Record<string, string>>({})
-const day = (iso: string) => d(new Date(`${iso}T12:00:00`), { dateStyle: 'medium' })
+const day = useDays()
 
 async function leave(job: Job, reason: string) {
   if (await props.leaveOut(job, reason)) delete reasons.value[job.id]

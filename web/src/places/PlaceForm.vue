@@ -1,10 +1,13 @@
 <script setup lang="ts">
+import { v7 } from 'uuid'
 import { computed, nextTick } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, ask, type Schemas } from '@/shared/api/client'
 import { useChoices } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
-import { useTypedForm } from '@/shared/state/typedForm'
+import { useRecordForm, useTypedForm } from '@/shared/state/typedForm'
+import MeetingNote from '@/shared/ui/MeetingNote.vue'
+import ZonePick from './ZonePick.vue'
 
 /** A place of the firm's own, typed in either unit system. */
 const props = defineProps<{ place?: Schemas['PlaceAnswer'] }>()
@@ -13,8 +16,20 @@ const { t } = useI18n()
 const reader = useReader()
 const choices = useChoices()
 
-const lines = ['name', 'altitude', 'heating', 'cooling', 'coolingRh', 'temps', 'humidities', 'source'] as const
+const lines = [
+  'name',
+  'altitude',
+  'heating',
+  'cooling',
+  'coolingRh',
+  'latitude',
+  'longitude',
+  'temps',
+  'humidities',
+  'source',
+] as const
 
+const degrees = (angle: number | null | undefined) => (angle == null ? '' : String(angle))
 const before = computed(() => ({
   name: props.place?.name ?? '',
   climateZone: props.place?.climateZone ?? '5A',
@@ -25,19 +40,22 @@ const before = computed(() => ({
   temps: props.place?.temps.map(reader.print).join('; ') ?? '',
   humidities: props.place?.humidities.map(reader.print).join('; ') ?? '',
   source: props.place?.source ?? '',
+  latitude: degrees(props.place?.latitude),
+  longitude: degrees(props.place?.longitude),
+  timeZone: props.place?.timeZone ?? '',
 }))
-const form = useTypedForm(`place.${props.place?.id ?? 'new'}`, before, async (fields) => {
-  const body = { version: props.place?.version ?? null, units: reader.units, fields }
-  await ask(
-    props.place
-      ? api.PATCH('/api/places/{id}', { params: { path: { id: props.place.id } }, body })
-      : api.POST('/api/places', { body }),
-  )
-})
+const create = useTypedForm('placeForm.new', before, (fields) =>
+  ask(api.POST('/api/places', { body: { id: v7(), version: null, units: reader.units, fields } })),
+)
+const standing = props.place
+  ? useRecordForm({ kind: 'place', id: props.place.id }, Object.keys(before.value), before)
+  : null
+const form = standing ?? create
 const { values, faults, notice, busy } = form
 
 async function save() {
-  if (await (props.place ? form.submitChanged() : form.submit(lines))) return emit('done')
+  const outcome = standing ? await standing.submitChanged() : (await create.submit(lines)) ? 'taken' : 'refused'
+  if (outcome === 'taken' || outcome === 'waits') return emit('done')
   await nextTick()
   document.querySelector<HTMLElement>('.place-form [aria-invalid="true"]')?.focus()
 }
@@ -68,7 +86,22 @@ function cancel() {
       </select>
       <em class="fault">{{ faults.climateZone }}</em>
     </label>
+    <div class="field">
+      <label for="place-zone">{{ t('places.form.timeZone') }}</label>
+      <ZonePick id="place-zone" v-model="values.timeZone!" />
+      <em class="fault">{{ faults.timeZone }}</em>
+    </div>
     <p class="fault wide" role="alert">{{ notice }}</p>
+    <template v-if="standing">
+      <MeetingNote
+        v-for="one in standing.meetings.value"
+        :key="one.field"
+        class="wide"
+        :label="t(`places.form.${one.field}`)"
+        :meeting="one"
+        @decide="standing.decide(one.field, $event)"
+      />
+    </template>
     <div class="wide acts">
       <button class="button main" :disabled="busy">{{ t('places.keep') }}</button>
       <button type="button" class="button" @click="cancel">{{ t('places.cancel') }}</button>

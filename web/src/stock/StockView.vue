@@ -6,6 +6,7 @@ import { api, ask, type Schemas } from '@/shared/api/client'
 import { useProblems } from '@/shared/figures/problems'
 import { useMaterialRefresh, useStock } from '@/shared/state/price'
 import { useReader } from '@/shared/state/reader'
+import { useDays } from '@/shared/state/times'
 import { useSession } from '@/shared/state/session'
 import { useTakeOff } from '@/shared/state/takeOff'
 import AppBar from '@/shared/ui/AppBar.vue'
@@ -16,7 +17,7 @@ import StockForm from './StockForm.vue'
 
 /** Drums in the store: A and B counted apart, by lot, with their last day. */
 type Lot = Schemas['StockLotAnswer']
-const { t, d } = useI18n()
+const { t } = useI18n()
 const reader = useReader()
 const session = useSession()
 const stock = useStock()
@@ -28,7 +29,8 @@ const fault = ref('')
 const off = useTakeOff(async (id) => take(await ask(api.DELETE('/api/stock/{id}', { params: { path: { id } } }))))
 const lots = computed(() => (stock.data.value?.lots ?? []).filter((lot) => !off.gone(lot.id)))
 const take = (answer: unknown) => refresh(['stock'], answer)
-const day = (iso: string | null | undefined) => (iso ? d(new Date(`${iso}T12:00:00`), { dateStyle: 'medium' }) : '–')
+const days = useDays()
+const day = (iso: string | null | undefined) => days(iso) || '–'
 
 async function change(lot: Lot, field: 'full' | 'part', event: Event) {
   const input = event.target as HTMLInputElement

@@ -78,7 +78,6 @@ const shown = computed(() => (sets.data.value ?? []).filter((set) => !off.gone(s
       :key="set.id"
       :set="set"
       :may-edit="mayEdit && set.own"
-      @changed="refresh"
       @remove="off.takeOff(set.id, set.edition)"
     />
   </main>

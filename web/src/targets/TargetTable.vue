@@ -1,15 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { api, ask, type Schemas } from '@/shared/api/client'
-import { keepEdit, versionOf } from '@/shared/keeping/records'
+import type { Schemas } from '@/shared/api/client'
 import { useReader } from '@/shared/state/reader'
 import { useTyped } from '@/shared/state/typed'
 import TypedField from '@/shared/ui/TypedField.vue'
 
 /** One target set: the greatest U by part of the envelope and zone; typed in place where the set is the firm's own. */
 const props = defineProps<{ set: Schemas['TargetSetDetail']; mayEdit: boolean }>()
-const emit = defineEmits<{ changed: []; remove: [] }>()
+const emit = defineEmits<{ remove: [] }>()
 const { t } = useI18n()
 const reader = useReader()
 
@@ -20,19 +19,7 @@ const zones = computed(() =>
 const inZones = <T extends { zone: string }>(cells: readonly T[]): (T | { zone: string })[] =>
   zones.value.map((zone) => cells.find((cell) => cell.zone === zone) ?? { zone })
 
-const typed = useTyped(
-  () => `targets.${props.set.id}`,
-  () => {
-    const { id, version } = props.set
-    return async (fields) => {
-      const units = reader.units
-      const send = (version: number | null) =>
-        ask(api.PATCH('/api/target-sets/{id}', { params: { path: { id } }, body: { version, units, fields } }))
-      await keepEdit({ kind: 'targets', id, version }, { send, versionIn: versionOf })
-      emit('changed')
-    }
-  },
-)
+const typed = useTyped(() => ({ kind: 'targets', id: props.set.id }))
 </script>
 
 <template>

@@ -1,3 +1,5 @@
+using System.Globalization;
+using System.Text.Json;
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Conditions;
 using Umbracell.Core.Quantities;
@@ -46,6 +48,22 @@ internal static class JobPricing
             job.Pricing = pricing;
         }
     }
+
+    /// <summary>The day and the heater, as they would be typed.</summary>
+    public static IEnumerable<KeyValuePair<string, string>> Typed(Job job) =>
+        [
+            new("workDate", Of(job).WorkDate?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture) ?? ""),
+            new("heater", JsonNamingPolicy.CamelCase.ConvertName(Of(job).Heater.ToString())),
+        ];
+
+    /// <summary>The space to be heated.</summary>
+    public static IEnumerable<KeyValuePair<string, Figure>> Figures(Job job) =>
+        [
+            new("spaceAirChanges", new(Of(job).AirChanges, Dimension.AirChanges)),
+            .. Of(job).SpaceM3 is { } m3
+                ? [KeyValuePair.Create("spaceVolume", new Figure(m3, Dimension.RoomVolume))]
+                : Array.Empty<KeyValuePair<string, Figure>>(),
+        ];
 
     /// <summary>Mean air of the job's place at the day of the work; null until both are known.</summary>
     public static (Temperature Air, RelativeHumidity Humidity)? SeasonOf(Job job) =>

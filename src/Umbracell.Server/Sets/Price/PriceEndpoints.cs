@@ -73,7 +73,7 @@ internal static class PriceEndpoints
             [
                 .. PriceAnswers.Seasons(
                     study,
-                    pricing.WorkDate ?? DateOnly.FromDateTime(prices.Clock.GetUtcNow().UtcDateTime),
+                    pricing.WorkDate ?? PlaceTime.Today(study.Job, prices.Clock),
                     (await prices.Library.AllAsync()).Values
                 ),
             ],

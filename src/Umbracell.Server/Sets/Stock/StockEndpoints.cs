@@ -6,6 +6,7 @@ using Umbracell.Core.Yield;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Access;
 using Umbracell.Server.Choose;
+using Umbracell.Server.Places;
 using Umbracell.Server.Problems;
 using Umbracell.Server.Sets.Price;
 using Umbracell.Server.Sheets;
@@ -146,7 +147,7 @@ internal static class StockEndpoints
             lots,
             elsewhere.ToLookup(e => e.Sheet, e => e.Name),
             ChoiceQuestions.RatesOf(firm),
-            DateOnly.FromDateTime(prices.Clock.GetUtcNow().UtcDateTime)
+            PlaceTime.Today(study.Job, prices.Clock)
         );
     }
 

@@ -241,10 +241,21 @@ internal static class FanTests
         return TypedResults.Ok(await AllAsync(job, db));
     }
 
-    private static async Task<Ok<FanTestsAnswer>> ChangeAsync(Guid id, TypedEdit edit, SurfaceReader reader, UmbracellDb db)
+    private static async Task<Ok<FanTestsAnswer>> ChangeAsync(
+        Guid id,
+        TypedEdit edit,
+        SurfaceReader reader,
+        UmbracellDb db,
+        Commands commands
+    )
     {
         var row = await FindAsync(id, db);
         var job = await reader.FindJobAsync(row.JobId);
+        if (!await commands.TakeAsync(edit))
+        {
+            return TypedResults.Ok(await AllAsync(job, db));
+        }
+
         if (edit.Version is { } seen && seen != row.Version)
         {
             throw new StaleEditException(Answer(row, job));

@@ -150,9 +150,20 @@ internal static class ThermalPictures
         );
     }
 
-    private static async Task<Ok<List<ThermalAnswer>>> ChangeAsync(Guid id, TypedEdit edit, SurfaceReader reader, UmbracellDb db)
+    private static async Task<Ok<List<ThermalAnswer>>> ChangeAsync(
+        Guid id,
+        TypedEdit edit,
+        SurfaceReader reader,
+        UmbracellDb db,
+        Commands commands
+    )
     {
         var row = await FindAsync(id, db);
+        if (!await commands.TakeAsync(edit))
+        {
+            return TypedResults.Ok(await AllAsync(row.JobId, db));
+        }
+
         if (edit.Version is { } seen && seen != row.Version)
         {
             throw new StaleEditException(Answer(row));

@@ -141,11 +141,17 @@ internal static class BuildingEndpoints
         TypedEdit edit,
         SurfaceReader reader,
         SheetLibrary library,
-        UmbracellDb db
+        UmbracellDb db,
+        Commands commands
     )
     {
         var row = await FindBufferAsync(id, db);
         var job = await reader.FindJobAsync(row.JobId);
+        if (!await commands.TakeAsync(edit))
+        {
+            return TypedResults.Ok(await BuildingAsync(job, reader, library, db));
+        }
+
         if (edit.Version is { } seen && seen != row.Version)
         {
             throw new StaleEditException(await BuildingAsync(job, reader, library, db));

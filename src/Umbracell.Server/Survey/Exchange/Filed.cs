@@ -59,7 +59,20 @@ internal static class Filed
         new(t.Edition, t.BasedOn, [.. (t.GreatestU ?? []).SelectMany(e => e.Value.Select(z => new FiledTarget(e.Key, z.Key, z.Value)))]);
 
     private static FiledPlace Of(PlaceRow p) =>
-        new(p.Name, p.ClimateZone, p.AltitudeM, p.MeanC, p.MeanRhPct, p.HeatingC, p.CoolingC, p.CoolingRhPct, p.Source);
+        new(
+            p.Name,
+            p.ClimateZone,
+            p.AltitudeM,
+            p.MeanC,
+            p.MeanRhPct,
+            p.HeatingC,
+            p.CoolingC,
+            p.CoolingRhPct,
+            p.Source,
+            p.Latitude,
+            p.Longitude,
+            p.TimeZone
+        );
 
     public static FiledBuffer Of(BufferSpaceRow b) =>
         new(b.Id, b.Name, b.Kind, b.VolumeM3, b.AirChanges, b.AirChangesPlanned, b.OtherLossWK, b.DuctLossW);
@@ -111,7 +124,8 @@ internal static class Filed
                         n.MendedAt,
                         n.MendedBy,
                         n.NotedAt,
-                        n.NotedBy
+                        n.NotedBy,
+                        n.ReceivedAt
                     )),
             ],
             s.ChangedAt,
@@ -132,7 +146,8 @@ internal static class Filed
             r.RawValue,
             r.Species,
             r.TakenAt,
-            r.TakenBy
+            r.TakenBy,
+            r.ReceivedAt
         );
 
     public static FiledJoint Of(JointRow j) =>
@@ -156,7 +171,7 @@ internal static class Filed
     public static FiledComplaint Of(ComplaintRow c, IReadOnlySet<Guid> standing) =>
         new(c.Kind, c.Place, c.Words, [.. c.Suspects.Where(standing.Contains)], c.MadeAt);
 
-    public static FiledPreparation Of(PreparationRow p) => new(p.SurfaceId, p.Item, p.AssignedTo, p.DueOn, p.DoneAt, p.DoneBy);
+    public static FiledPreparation Of(PreparationRow p) => new(p.SurfaceId, p.Item, p.AssignedTo, p.DueOn, p.DoneAt, p.DoneBy, p.TickedAt);
 
     public static FiledFanTest Of(FanTestRow t) =>
         new(
@@ -193,7 +208,7 @@ internal static class Filed
     public static FiledLog Of(LoggerSeriesRow l) => new(l.SurfaceId, l.Name, l.Times, l.TempsC, l.RhPct, l.AddedAt, l.AddedBy);
 
     public static FiledPhoto Of(PhotoRow p) =>
-        new(p.SurfaceId, p.Caption, p.ContentType, p.Bytes, p.Thumbnail, p.Width, p.Height, p.AddedAt, p.AddedBy);
+        new(p.SurfaceId, p.Caption, p.ContentType, p.Bytes, p.Thumbnail, p.Width, p.Height, p.AddedAt, p.AddedBy, p.ReceivedAt);
 
     private static FiledChoosing ChoosingOf(Job j) =>
         new(

@@ -2,6 +2,7 @@ using Umbracell.Core.Choosing;
 using Umbracell.Formats.JobFiles;
 using Umbracell.Formats.Pictures;
 using Umbracell.Questions.Answers;
+using Umbracell.Server.Places;
 using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Survey.Exchange;
@@ -59,6 +60,9 @@ internal static class Unfiled
             CoolingC = p.CoolingC,
             CoolingRhPct = p.CoolingRhPct,
             Source = Clip(p.Source, 200),
+            Latitude = p.Latitude,
+            Longitude = p.Longitude,
+            TimeZone = p.TimeZone is { } zone ? Known(zone, PlaceTime.IsZone, "job.ownPlace.timeZone") : null,
         };
 
     /// <summary>The target set a filed job brings along.</summary>
@@ -197,6 +201,7 @@ internal static class Unfiled
                 MendedAt = n.MendedAt,
                 MendedBy = n.MendedBy,
                 NotedAt = n.NotedAt,
+                ReceivedAt = n.ReceivedAt ?? n.NotedAt,
                 NotedBy = n.NotedBy,
             })
         );
@@ -248,6 +253,7 @@ internal static class Unfiled
             RawValue = r.RawValue,
             Species = r.Species,
             TakenAt = r.TakenAt,
+            ReceivedAt = r.ReceivedAt ?? r.TakenAt,
             TakenBy = r.TakenBy,
         };
 
@@ -292,6 +298,7 @@ internal static class Unfiled
             DueOn = p.DueOn,
             DoneAt = p.DoneAt,
             DoneBy = p.DoneBy,
+            TickedAt = p.TickedAt ?? p.DoneAt,
         };
 
     public static FanTestRow FanTest(FiledFanTest t) =>
@@ -376,6 +383,7 @@ internal static class Unfiled
             Width = picture.Width,
             Height = picture.Height,
             AddedAt = p.AddedAt,
+            ReceivedAt = p.ReceivedAt ?? p.AddedAt,
             AddedBy = p.AddedBy,
         };
     }

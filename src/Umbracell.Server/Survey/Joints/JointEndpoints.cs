@@ -167,11 +167,17 @@ internal static class JointEndpoints
         TypedEdit edit,
         SurfaceReader reader,
         UmbracellDb db,
+        Commands commands,
         ClaimsPrincipal user,
         TimeProvider clock
     )
     {
         var row = await FindAsync(id, db);
+        if (!await commands.TakeAsync(edit))
+        {
+            return TypedResults.Ok(await AnswerAsync(row.JobId, reader, db));
+        }
+
         if (edit.Version is { } seen && seen != row.Version)
         {
             throw new StaleEditException(Of(row, await reader.NamesAsync(row.JobId)));

@@ -9,6 +9,7 @@ using Umbracell.Server.Access;
 using Umbracell.Server.Jobs;
 using Umbracell.Server.Typing;
 using Umbracell.Store;
+using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Survey;
 
@@ -62,13 +63,19 @@ internal static class PreparationEndpoints
         TypedEdit edit,
         SurfaceReader reader,
         UmbracellDb db,
+        Commands commands,
         ClaimsPrincipal user,
         TimeProvider clock
     )
     {
         var (surface, job) = await reader.FindAsync(id);
         var wanted = Known(item, PreparationAnswers.List(surface).Where(task => !task.ForJob).Select(task => task.Item));
-        await MarkAsync(job.Id, surface.Id, wanted, edit, db, Stamp.Of(user, clock));
+        var stamp = Stamp.Of(user, clock, edit);
+        if (await commands.TakeAsync(edit, stamp))
+        {
+            await MarkAsync(job.Id, surface.Id, wanted, edit, db, stamp);
+        }
+
         return TypedResults.Ok(await AnswerAsync(job.Id, reader));
     }
 
@@ -78,12 +85,18 @@ internal static class PreparationEndpoints
         TypedEdit edit,
         SurfaceReader reader,
         UmbracellDb db,
+        Commands commands,
         ClaimsPrincipal user,
         TimeProvider clock
     )
     {
         var job = await reader.FindJobAsync(id);
-        await MarkAsync(job.Id, null, Known(item, PreparationList.OncePerJob), edit, db, Stamp.Of(user, clock));
+        var stamp = Stamp.Of(user, clock, edit);
+        if (await commands.TakeAsync(edit, stamp))
+        {
+            await MarkAsync(job.Id, null, Known(item, PreparationList.OncePerJob), edit, db, stamp);
+        }
+
         return TypedResults.Ok(await AnswerAsync(job.Id, reader));
     }
 
@@ -109,10 +122,22 @@ internal static class PreparationEndpoints
         }
 
         var fields = new TypedFields(edit);
-        fields.YesNo("done", yes => (mark.DoneAt, mark.DoneBy) = stamp.Where(yes));
+        fields.YesNo("done", yes => Tick(mark, yes, stamp));
         fields.Text("assignedTo", 120, required: false, text => mark.AssignedTo = text);
         fields.Date("dueOn", date => mark.DueOn = date);
         fields.ThrowIfFaulty(Fields);
         await db.SaveChangesAsync();
+    }
+
+    // Ticks of two people may arrive in another order than they were made: the later one stands.
+    private static void Tick(PreparationRow mark, bool? done, Stamp stamp)
+    {
+        if (mark.TickedAt is { } newer && newer > stamp.At)
+        {
+            return;
+        }
+
+        mark.TickedAt = stamp.At;
+        (mark.DoneAt, mark.DoneBy) = stamp.Where(done);
     }
 }

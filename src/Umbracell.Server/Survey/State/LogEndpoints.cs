@@ -11,6 +11,7 @@ using Umbracell.Server.Jobs;
 using Umbracell.Server.Problems;
 using Umbracell.Server.Setup;
 using Umbracell.Server.Survey.Baseline;
+using Umbracell.Server.Places;
 using Umbracell.Store;
 using Umbracell.Store.Model;
 
@@ -67,6 +68,13 @@ internal static class LogEndpoints
     private static async Task<List<LogAnswer>> AllAsync(Guid job, UmbracellDb db) =>
         (await db.LoggerSeries.AsNoTracking().Where(l => l.JobId == job).OrderBy(l => l.AddedAt).ToListAsync()).ConvertAll(Answer);
 
+    // A logger shows the time of the place it hangs in; where that is not known it is taken to be that of whoever sends the file.
+    private static Func<DateTime, TimeSpan> OffsetAt(Job job, int sendersMinutes)
+    {
+        var sender = TimeSpan.FromMinutes(Math.Clamp(sendersMinutes, -840, 840));
+        return PlaceTime.IsKnown(job) ? local => PlaceTime.OffsetAt(job, local) : _ => sender;
+    }
+
     private static async Task<Ok<LogAdded>> AddAsync(
         Guid id,
         HttpRequest request,
@@ -85,7 +93,7 @@ internal static class LogEndpoints
             throw new NotFoundException("surface");
         }
 
-        var log = LoggerFile.Read(await Uploads.ReadAsync(request), TimeSpan.FromMinutes(Math.Clamp(offsetMinutes, -840, 840)));
+        var log = LoggerFile.Read(await Uploads.ReadAsync(request), OffsetAt(job, offsetMinutes));
         if (await db.LoggerSeries.CountAsync(l => l.JobId == job.Id) >= MostOfAJob)
         {
             throw new FieldFaultsException([new("file", "tooMany", name)]);

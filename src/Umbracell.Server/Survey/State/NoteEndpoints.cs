@@ -59,17 +59,24 @@ internal static class NoteEndpoints
         TypedEdit edit,
         SurfaceReader reader,
         UmbracellDb db,
+        Commands commands,
         ClaimsPrincipal user,
         TimeProvider clock
     )
     {
         var (surface, _) = await reader.FindAsync(id);
-        var stamp = Stamp.Of(user, clock);
+        var stamp = Stamp.Of(user, clock, edit);
+        if (!await commands.TakeAsync(edit, stamp))
+        {
+            return TypedResults.Ok(All(surface));
+        }
+
         var note = new SiteNoteRow
         {
-            Id = Guid.NewGuid(),
+            Id = edit.Id ?? Guid.NewGuid(),
             SurfaceId = surface.Id,
             NotedAt = stamp.At,
+            ReceivedAt = stamp.ReceivedAt,
             NotedBy = stamp.By,
         };
         var fields = new TypedFields(edit);
@@ -77,7 +84,7 @@ internal static class NoteEndpoints
 
         Take(fields, note, stamp);
         db.SiteNotes.Add(note);
-        surface.ChangedAt = stamp.At;
+        surface.ChangedAt = stamp.ReceivedAt;
         await db.SaveChangesAsync();
         return TypedResults.Ok(All((await reader.FindAsync(id)).Surface));
     }
@@ -87,16 +94,21 @@ internal static class NoteEndpoints
         TypedEdit edit,
         SurfaceReader reader,
         UmbracellDb db,
+        Commands commands,
         ClaimsPrincipal user,
         TimeProvider clock
     )
     {
         var note = await FindAsync(id, db);
         var (surface, _) = await reader.FindAsync(note.SurfaceId);
-        var stamp = Stamp.Of(user, clock);
-        Take(new(edit), note, stamp);
-        surface.ChangedAt = stamp.At;
-        await db.SaveChangesAsync();
+        var stamp = Stamp.Of(user, clock, edit);
+        if (await commands.TakeAsync(edit, stamp))
+        {
+            Take(new(edit), note, stamp);
+            surface.ChangedAt = stamp.ReceivedAt;
+            await db.SaveChangesAsync();
+        }
+
         return TypedResults.Ok(All(surface));
     }
 

@@ -18,6 +18,9 @@ public sealed record PhotoAnswer(Guid Id, Guid? SurfaceId, string Caption, int W
 
 internal static class PhotoEndpoints
 {
+    // The body of a photo is the file itself: what else is said of it stands in the address.
+    private sealed record SentPhoto(Guid? Id, DateTimeOffset? At) : ICommand;
+
     private const int MostOfAJob = 2000;
 
     public static void MapPhotos(this IEndpointRouteBuilder app)
@@ -60,13 +63,23 @@ internal static class PhotoEndpoints
         HttpRequest request,
         SurfaceReader reader,
         UmbracellDb db,
+        Commands commands,
         ClaimsPrincipal user,
         TimeProvider clock,
         Guid? surface = null,
-        string caption = ""
+        string caption = "",
+        Guid? command = null,
+        DateTimeOffset? at = null
     )
     {
         var job = await reader.FindJobAsync(id);
+        var sent = new SentPhoto(command, at);
+        var stamp = Stamp.Of(user, clock, sent);
+        if (!await commands.TakeAsync(sent, stamp))
+        {
+            return TypedResults.Ok(await AllAsync(job.Id, db));
+        }
+
         if (surface is { } known && !(await reader.NamesAsync(job.Id)).ContainsKey(known))
         {
             throw new NotFoundException("surface");
@@ -78,11 +91,10 @@ internal static class PhotoEndpoints
             throw new FieldFaultsException([new("file", "tooMany", caption)]);
         }
 
-        var stamp = Stamp.Of(user, clock);
         db.Photos.Add(
             new()
             {
-                Id = Guid.NewGuid(),
+                Id = command ?? Guid.NewGuid(),
                 JobId = job.Id,
                 SurfaceId = surface,
                 Caption = caption.Length <= 200 ? caption : caption[..200],
@@ -92,6 +104,7 @@ internal static class PhotoEndpoints
                 Width = picture.Width,
                 Height = picture.Height,
                 AddedAt = stamp.At,
+                ReceivedAt = stamp.ReceivedAt,
                 AddedBy = stamp.By,
             }
         );

@@ -1,4 +1,5 @@
 import createClient, { type Middleware } from 'openapi-fetch'
+import { heardAt } from '../state/clock'
 import type { components, paths } from './schema'
 
 export type Schemas = components['schemas']
@@ -72,14 +73,20 @@ const retryAfterSignIn: Middleware = {
     return request
   },
   async onResponse({ request, response, schemaPath }) {
+    heardAt(response.headers.get('Umbracell-Now'))
     const copy = copies.get(request)
     if (response.status !== 401 || schemaPath === '/api/session' || !copy) return response
     await signInAgain()
-    return fetch(copy)
+    return patiently(copy)
   },
 }
 
-const client = createClient<paths>({ baseUrl: globalThis.location?.origin ?? '', fetch: (request) => fetch(request) })
+// What is entered must not hang on an answer that never comes; what is computed may take its time.
+const PATIENCE_MS = 60_000
+const patiently = (request: Request) =>
+  request.method === 'GET' ? fetch(request) : fetch(request, { signal: AbortSignal.timeout(PATIENCE_MS) })
+
+const client = createClient<paths>({ baseUrl: globalThis.location?.origin ?? '', fetch: patiently })
 client.use(retryAfterSignIn)
 export const api = client
 

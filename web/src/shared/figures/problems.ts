@@ -33,6 +33,7 @@ export function useProblems() {
     return problem.file ? t(`problem.file.${problem.file.fault}`, { ...problem.file }) : ''
   }
 
+  /** One sentence for what no field is at fault for. */
   function general(cause: unknown) {
     if (!(cause instanceof ApiProblem)) return t('problem.server')
     if (cause.file) return ofFile(cause)

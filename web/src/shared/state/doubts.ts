@@ -12,6 +12,11 @@ export const doubts = {
   drop(record: string, field: string) {
     if (byRecord[record]) delete byRecord[record][field]
   },
+  /** What was in doubt about a record that is gone is in doubt about what it came from. */
+  move(from: string, to: string) {
+    byRecord[to] = { ...byRecord[to], ...byRecord[from] }
+    delete byRecord[from]
+  },
   /** Notes what an answer to an edit was in doubt about; fields it is not in doubt about any more are clear. */
   answered(record: string, fields: readonly string[], answer: unknown) {
     mark(record, fields, doubtsOf(answer))

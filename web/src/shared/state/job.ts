@@ -1,13 +1,13 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { v7 } from 'uuid'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
 import { api, ask, type Schemas } from '../api/client'
-import { keepEdit, versionOf } from '../keeping/records'
+import { putSurface } from '../keeping/records/surface'
 import { useReader } from './reader'
 
 export type Surface = Schemas['SurfaceAnswer']
 
 type Id = MaybeRefOrGetter<string>
-type SeenSurface = { id: string; version: number }
 
 const path = (id: Id) => ({ params: { path: { id: toValue(id) } } })
 
@@ -60,69 +60,28 @@ export const useWindow = (id: Id) =>
     ...ofSurface(id),
   })
 
-/** Changes surfaces of a job, and tells every screen that shows them. */
-export function useSurfaceEdits(jobId: Id) {
+/** Adds surfaces to a job, removes them and brings them back, and tells every screen that shows them. */
+export function useSurfaceList(jobId: Id) {
   const queries = useQueryClient()
   const reader = useReader()
-
-  function put(surface: Surface, job = toValue(jobId)) {
-    queries.setQueryData<Surface[]>(['job', job, 'surfaces'], (rows) =>
-      rows?.some((row) => row.id === surface.id)
-        ? rows.map((row) => (row.id === surface.id ? surface : row))
-        : [...(rows ?? []), surface],
-    )
-    void queries.invalidateQueries({ queryKey: ['job', job, 'board'] })
-    void queries.invalidateQueries({ queryKey: ['surface', surface.id] })
-    void queries.invalidateQueries({ queryKey: ['jobs'], refetchType: 'none' })
-    return surface
-  }
-
-  function kept(surface: SeenSurface, onTop: boolean, ask: (version: number | null) => Promise<Surface>) {
-    const job = toValue(jobId)
-    const seen = { kind: 'surface', id: surface.id, version: surface.version }
-    // Shown before the next edit of the surface goes out.
-    const send = async (version: number | null) => put(await ask(version), job)
-    return keepEdit(seen, { send, versionIn: versionOf, onTop })
-  }
+  const changed = () => queries.invalidateQueries({ queryKey: ['job', toValue(jobId)] })
 
   return {
-    put,
-    /** Changes a surface as it was seen; on top of what others changed on it meanwhile, or not at all. */
-    change(surface: SeenSurface, fields: Record<string, string>, onTop = true) {
-      const units = reader.units
-      return kept(surface, onTop, (version) =>
-        ask(api.PATCH('/api/surfaces/{id}', { ...path(surface.id), body: { version, units, fields } })),
-      )
-    },
-    /** Takes an edit of a surface back, by what its answer gave for that. */
-    takeBack: (surface: SeenSurface, undo: string) =>
-      kept(surface, false, (version) =>
-        ask(api.POST('/api/surfaces/{id}/undo', { ...path(surface.id), body: { version: version ?? 0, undo } })),
-      ),
     async add(fields: Record<string, string>) {
-      const [job, body] = [toValue(jobId), { version: null, units: reader.units, fields }]
-      return put(await ask(api.POST('/api/jobs/{id}/surfaces', { ...path(job), body })), job)
+      const [job, body] = [toValue(jobId), { id: v7(), version: null, units: reader.units, fields }]
+      const surface = await ask(api.POST('/api/jobs/{id}/surfaces', { ...path(job), body }))
+      putSurface(queries, job, surface)
+      void queries.invalidateQueries({ queryKey: ['job', job, 'board'] })
+      void queries.invalidateQueries({ queryKey: ['jobs'], refetchType: 'none' })
+      return surface
     },
     async remove(surface: { id: string }) {
       await ask(api.DELETE('/api/surfaces/{id}', path(surface.id)))
-      await queries.invalidateQueries({ queryKey: ['job', toValue(jobId)] })
+      await changed()
     },
     async restore(surface: { id: string }) {
       await ask(api.POST('/api/surfaces/{id}/restore', path(surface.id)))
-      await queries.invalidateQueries({ queryKey: ['job', toValue(jobId)] })
-    },
-  }
-}
-
-/** Changes a job as it was seen. */
-export function useJobEdits() {
-  const reader = useReader()
-  return {
-    change(job: { id: string; version: number | null }, fields: Record<string, string>, onTop = true) {
-      const units = reader.units
-      const send = (version: number | null) =>
-        ask(api.PATCH('/api/jobs/{id}', { ...path(job.id), body: { version, units, fields } }))
-      return keepEdit({ kind: 'job', ...job }, { send, versionIn: versionOf, onTop })
+      await changed()
     },
   }
 }

@@ -1,8 +1,10 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import { api, ApiProblem, ask, onSignInNeeded, type Schemas } from '../api/client'
+import { clockIs } from './clock'
 import { clearCore } from '../core/browserCore'
-import { adoptOldDrafts, draftsBelongTo } from '../keeping/drafts'
+import { sendWaiting } from '../keeping/editor'
+import { entriesBelongTo } from '../keeping/entries'
 import { useReader } from './reader'
 
 /** Who is signed in, and the waiting room for requests whose sign-in ran out. */
@@ -21,14 +23,15 @@ export const useSession = defineStore('session', () => {
 
   function welcome(answer: Schemas['SessionAnswer']) {
     person.value = answer
-    draftsBelongTo(answer.id)
+    clockIs(answer.clock)
+    entriesBelongTo(answer.id)
     useReader().units = answer.units
+    sendWaiting()
   }
 
   async function find() {
     try {
       const answer = await ask(api.GET('/api/session'))
-      adoptOldDrafts(answer.id)
       welcome(answer)
     } catch (cause) {
       if (!(cause instanceof ApiProblem) || cause.status !== 401) throw cause
@@ -40,7 +43,6 @@ export const useSession = defineStore('session', () => {
   async function signIn(signInName: string, password: string) {
     const answer = await ask(api.POST('/api/session', { body: { signInName, password } }))
     const before = person.value
-    if (!before) adoptOldDrafts(null)
     if (before && before.id !== answer.id) return someoneElse()
     welcome(answer)
     expired.value = false
@@ -65,7 +67,7 @@ export const useSession = defineStore('session', () => {
     giveUp()
     expired.value = false
     person.value = null
-    draftsBelongTo('')
+    entriesBelongTo('')
     clearCore()
   }
 

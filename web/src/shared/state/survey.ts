@@ -1,11 +1,11 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { v7 } from 'uuid'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
 import { api, ask } from '../api/client'
-import { keepEdit, type Seen } from '../keeping/records'
+import { listTaken } from '../keeping/records/survey'
 import { useReader } from './reader'
 
 type Id = MaybeRefOrGetter<string>
-type Fields = Record<string, string>
 const path = (id: Id) => ({ params: { path: { id: toValue(id) } } })
 const given = (id: Id) => computed(() => toValue(id) !== '')
 
@@ -62,7 +62,7 @@ export const useSketch = (surface: Id) =>
     enabled: given(surface),
   })
 
-/** Changes a record of a job's survey: puts the answer where it is shown, and has everything that follows from it asked anew. */
+/** Adds to a job's survey and removes from it: puts the answer where it is shown, and has what follows from it asked anew. */
 export function useSurveyEdits(job: Id) {
   const queries = useQueryClient()
   const reader = useReader()
@@ -70,53 +70,19 @@ export function useSurveyEdits(job: Id) {
   async function did<T>(key: string, answer: Promise<T>): Promise<T> {
     const mine = toValue(job)
     const value = await answer
-    queries.setQueryData(['job', mine, key], value)
-    stale(mine, key)
+    listTaken(queries, mine, key, value)
     return value
   }
 
   return {
-    body: (fields: Record<string, string>, version: number | null = null) => ({ version, units: reader.units, fields }),
+    body: (fields: Record<string, string>, version: number | null = null) => ({
+      id: v7(),
+      version,
+      units: reader.units,
+      fields,
+    }),
     did,
-    /**
-     * How fields of one record of a list are kept, as it is seen now: on top of what others changed on it meanwhile.
-     * @param key The list, which the answer holds whole.
-     * @param listIn The records in such an answer; a refusal holds the one record alone.
-     */
-    record<T>(
-      key: string,
-      seen: { id: string; version: number },
-      send: (id: string, body: { version: number | null; units: typeof reader.units; fields: Fields }) => Promise<T>,
-      listIn: (answer: T) => readonly { id: string; version: number }[],
-    ) {
-      const of: Seen = { kind: key, ...seen }
-      const versionIn = (answer: unknown) =>
-        (answer as { id?: string }).id === seen.id
-          ? (answer as { version: number }).version
-          : listIn(answer as T).find((one) => one.id === seen.id)?.version
-      return (fields: Fields) => {
-        const units = reader.units
-        const sending = {
-          send: (version: number | null) => send(seen.id, { version, units, fields }),
-          versionIn,
-          onTop: true,
-        }
-        return did(key, keepEdit(of, sending))
-      }
-    },
     /** For answers that are not what a list shows. */
-    async then<T>(answer: Promise<T>): Promise<T> {
-      const mine = toValue(job)
-      const value = await answer
-      stale(mine, '')
-      return value
-    },
-  }
-
-  function stale(mine: string, but: string) {
-    void queries.invalidateQueries({
-      predicate: ({ queryKey: [kind, id, what] }) =>
-        kind === 'surface' || kind === 'jobs' || (kind === 'job' && id === mine && what !== but),
-    })
+    then: <T>(answer: Promise<T>) => did('', answer),
   }
 }

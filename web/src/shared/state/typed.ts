@@ -1,92 +1,102 @@
-import { computed, reactive, ref, toValue, type MaybeRefOrGetter } from 'vue'
+import { computed, toValue, type MaybeRefOrGetter } from 'vue'
 import { ApiProblem } from '../api/client'
 import { useProblems } from '../figures/problems'
-import { draftsOf, useDrafts, type Drafts } from '../keeping/drafts'
+import { decide, forget, onTheirWay, put, type } from '../keeping/editor'
+import { shelf, type Entry } from '../keeping/entries'
+import { nameOf, routeOf, kindOf, textOfPart, type Place } from '../keeping/kinds'
+import { connection } from '../keeping/connection'
 import { doubts } from './doubts'
+import { useReader } from './reader'
 
 type Fields = Record<string, string>
-export type Send = (fields: Fields) => Promise<unknown>
+
+/** A field two people changed: what was typed here, and what it says now. */
+export interface Meeting {
+  field: string
+  mine: string
+  theirs: string
+}
 
 /**
- * Fields of one record that are typed and kept one by one: what is typed outlives a refresh until it is kept, and a fault
- * stays at its field with what was typed. Where the page goes on to another record, each has its own.
- * @param name The record, as its drafts are named.
- * @param caught Catches the record in hand when an edit is made, and says how its fields are sent later.
+ * Fields of one record, typed and kept one by one. What is typed outlives everything until it is kept, and a fault stays
+ * at its field with it. Where the page goes on to another record, each has its own.
  */
-export function useTyped(name: MaybeRefOrGetter<string>, caught: () => Send) {
-  const drafts = useDrafts(name)
-  const faultsByName = reactive<Record<string, Fields>>({})
-  const noticeByName = reactive<Fields>({})
-  const busy = ref(0)
-  const { byField, general } = useProblems()
+export function useTyped(record: MaybeRefOrGetter<Place>) {
+  const reader = useReader()
+  const { sentence, general } = useProblems()
+  const place = () => toValue(record)
+  const name = () => nameOf(place())
+  const entries = computed(() => shelf.value.of(name()))
+  const of = (field: string) => shelf.value.get(name(), field)
+  const texts = (pick: (entry: Entry) => string) =>
+    computed<Fields>(() =>
+      Object.fromEntries(
+        Object.entries(entries.value).flatMap(([at, entry]) => (pick(entry) ? [[at, pick(entry)]] : [])),
+      ),
+    )
+  const units = () => reader.units
 
-  const faults = computed(() => faultsByName[toValue(name)] ?? {})
-  const notice = computed(() => noticeByName[toValue(name)] ?? '')
-  const text = (field: string, kept: string) => drafts.get(field) ?? kept
-  const type = (field: string, typed: string) => drafts.set(field, typed)
-  const forget = (field: string) => {
-    forgetAt(toValue(name), drafts.now(), field)
+  const faults = texts((entry) => (entry.fault ? sentence(entry.fault) : ''))
+  const drafts = computed<Fields>(() =>
+    Object.fromEntries(Object.entries(entries.value).map(([field, entry]) => [field, entry.text])),
+  )
+  // Of the whole record: what no field is at fault for.
+  const notice = computed(() => {
+    const refusal = Object.values(entries.value).find((entry) => entry.refusal)?.refusal
+    if (refusal) return general(new ApiProblem(refusal.status, refusal.detail, [], null))
+    const waits = Object.values(entries.value).some((entry) => entry.state === 'waits')
+    return waits && connection.lost ? general(new ApiProblem(0, '', [], null)) : ''
+  })
+  const meetings = computed<Meeting[]>(() =>
+    Object.entries(entries.value)
+      .filter(([, entry]) => entry.state === 'met')
+      .map(([field, entry]) => ({ field, mine: entry.text, theirs: theirsOf(entry, units()) })),
+  )
+  const localName = (field: string) => routeOf(kindOf(place().kind)!, field).name
+  const doubtOf = (field: string) => doubts.of(name())[localName(field)]
+  const right = (field: string) => doubts.drop(name(), localName(field))
+
+  function forgetHere(field: string) {
+    forget(place(), field)
     // Of a refusal nothing is left to put right; a doubt about what was taken stays.
     if (doubtOf(field)?.code === 'instead') right(field)
   }
-  const doubtOf = (field: string) => doubts.of(toValue(name))[field]
-  const right = (field: string) => doubts.drop(toValue(name), field)
 
-  function forgetAt(at: string, record: Drafts, field: string) {
-    record.drop(field)
-    if (faultsByName[at]) delete faultsByName[at][field]
+  /** Keeps several fields; says whether they were taken. */
+  const putAt = async (at: Place, fields: Fields) => (await put(at, fields, { units: units() })) === 'taken'
+
+  return {
+    place,
+    drafts,
+    faults,
+    notice,
+    meetings,
+    busy: computed(() => name() in onTheirWay),
+    text: (field: string, kept: string) => of(field)?.text ?? kept,
+    type: (field: string, text: string) => type(place(), field, text, units()),
+    forget: forgetHere,
+    meetingAt: (field: string) => meetings.value.find((one) => one.field === field),
+    decide: (field: string, which: 'mine' | 'theirs') => decide(place(), field, which),
+    waits: (field: string) => of(field)?.state === 'waits',
+    put: (fields: Fields) => putAt(place(), fields),
+    /** The record in hand, for an edit that begins now and is kept later. */
+    here() {
+      const at = place()
+      return { put: (fields: Fields) => putAt(at, fields) }
+    },
+    /** Keeps a field as it was typed, unless that is what is kept already. */
+    async commit(field: string, kept: string) {
+      const entry = of(field)
+      if (!entry || entry.state === 'met') return
+      if (entry.text.trim() === kept.trim() && entry.state !== 'waits') return forgetHere(field)
+      if (entry.state !== 'waits') await putAt(place(), { [field]: entry.text })
+    },
+    doubtOf,
+    right,
   }
-
-  async function commit(field: string, kept: string) {
-    const typed = drafts.get(field)
-    if (typed === undefined) return
-    if (typed.trim() === kept.trim()) return forget(field)
-    await put({ [field]: typed })
-  }
-
-  /** The record in hand, for an edit that begins now and is kept later. */
-  function here() {
-    const [at, send] = [toValue(name), caught()]
-    return { put: (fields: Fields) => putAt(at, send, fields) }
-  }
-
-  /** Keeps several fields together; their drafts go with them. Says whether they were taken. */
-  const put = (fields: Fields) => here().put(fields)
-
-  async function putAt(at: string, send: Send, fields: Fields) {
-    const record = draftsOf(at)
-    // On its way it is a draft too: a page closed meanwhile finds it again.
-    Object.entries(fields).forEach(([field, typed]) => record.set(field, typed))
-    busy.value++
-    try {
-      doubts.answered(at, Object.keys(fields), await send(fields))
-      for (const [field, sent] of Object.entries(fields)) {
-        // Typed on while this was sent: the newer text is still to be kept.
-        if (record.get(field) === sent) forgetAt(at, record, field)
-      }
-      noticeByName[at] = ''
-      return true
-    } catch (cause) {
-      refuse(at, fields, cause)
-      return false
-    } finally {
-      busy.value--
-    }
-  }
-
-  function refuse(at: string, fields: Fields, cause: unknown) {
-    doubts.refused(at, Object.keys(fields), cause)
-    if (!(cause instanceof ApiProblem && cause.faults.length)) {
-      noticeByName[at] = general(cause)
-      return
-    }
-    const sentences = byField(cause)
-    if (Object.keys(sentences).some((field) => field in fields)) {
-      faultsByName[at] = { ...faultsByName[at], ...sentences }
-    } else noticeByName[at] = Object.values(sentences)[0] ?? ''
-  }
-
-  return { drafts: drafts.all, faults, notice, busy, text, type, forget, commit, put, here, doubtOf, right }
 }
+
+export const theirsOf = (entry: Entry, units: 'us' | 'metric') =>
+  textOfPart(JSON.parse(entry.theirs ?? 'null') as unknown, units)
 
 export type Typed = ReturnType<typeof useTyped>

@@ -1,10 +1,25 @@
-import { reactive, ref, toValue, type MaybeRefOrGetter } from 'vue'
+import { computed, reactive, ref, toValue, type MaybeRefOrGetter } from 'vue'
 import { ApiProblem } from '../api/client'
 import { useProblems } from '../figures/problems'
 import { useDrafts } from '../keeping/drafts'
+import { forget, put, type, type Outcome } from '../keeping/editor'
+import { shelf } from '../keeping/entries'
+import { nameOf, type Place } from '../keeping/kinds'
 import { doubts } from './doubts'
+import { useReader } from './reader'
+import { useTyped } from './typed'
 
 type Texts = Record<string, string>
+
+/** The fields of a form: what was typed, else what stands there. */
+const valuesOf = (get: (field: string) => string | undefined, set: (field: string, text: string) => void): Texts =>
+  new Proxy(reactive({} as Texts), {
+    get: (_, field: string) => get(field),
+    set: (_, field: string, text: string) => {
+      set(field, text)
+      return true
+    },
+  })
 
 /**
  * A form that is sent as a whole: what is typed outlives a refresh until it was taken or cancelled, and a refusal is told
@@ -16,24 +31,14 @@ export function useTypedForm(
   name: MaybeRefOrGetter<string>,
   blank: MaybeRefOrGetter<Texts>,
   send: (fields: Texts) => Promise<unknown>,
+  within?: MaybeRefOrGetter<string | undefined>,
 ) {
-  const drafts = useDrafts(name)
+  const drafts = useDrafts(name, within)
   const faults = ref<Texts>({})
   const notice = ref('')
   const busy = ref(false)
   const { byField, general } = useProblems()
-
-  const values: Texts = new Proxy(reactive({} as Texts), {
-    get: (_, field: string) => drafts.get(field) ?? toValue(blank)[field],
-    set: (_, field: string, text: string) => {
-      drafts.set(field, text)
-      return true
-    },
-  })
-
-  // Only what was changed: a rounded print of an untouched figure must not overwrite the figure.
-  const changed = (): Texts =>
-    Object.fromEntries(Object.entries(drafts.all.value).filter(([field, text]) => text !== toValue(blank)[field]))
+  const values = valuesOf((field) => drafts.get(field) ?? toValue(blank)[field], drafts.set)
 
   function clear() {
     drafts.clear()
@@ -81,7 +86,109 @@ export function useTypedForm(
     right: (field: string) => doubts.drop(toValue(name), field),
     /** Sends one field as it may have been meant. */
     submitOther: (field: string, text: string) => sent({ [field]: text }),
-    /** Sends what differs from what stood there, blanks too. */
-    submitChanged: () => sent(changed()),
+  }
+}
+
+/**
+ * A form for something that is entered on site: what is sent without a connection waits and goes by itself, with the time
+ * it was entered at; what is refused comes back into the form.
+ * @param place Where it goes, with an id of its own for each.
+ */
+export function useCommandForm(name: MaybeRefOrGetter<string>, blank: Texts, place: () => Place) {
+  const reader = useReader()
+  const { sentence, general } = useProblems()
+  const drafts = useDrafts(name, () => place().within)
+  const faults = ref<Texts>({})
+  const notice = ref('')
+  const busy = ref(false)
+
+  async function sent(fields: Texts): Promise<Outcome> {
+    const [at, form] = [place(), drafts.now()]
+    const typed = { ...form.all() }
+    // It goes out under its own name: the form is free for the next at once, and comes back should this be refused.
+    form.drop(...Object.keys(typed))
+    busy.value = true
+    faults.value = {}
+    notice.value = ''
+    const outcome = await put(at, fields, { units: reader.units, together: true })
+    busy.value = false
+    doubts.move(nameOf(at), form.name)
+    if (outcome === 'refused') back(at, form, typed)
+    return outcome
+  }
+
+  function back(at: Place, form: ReturnType<typeof drafts.now>, typed: Texts) {
+    const entries = Object.entries(shelf.value.of(nameOf(at)))
+    const refusal = entries.find(([, entry]) => entry.refusal)?.[1].refusal
+    faults.value = Object.fromEntries(
+      entries.flatMap(([field, entry]) => (entry.fault ? [[field, sentence(entry.fault)]] : [])),
+    )
+    notice.value = refusal ? general(new ApiProblem(refusal.status, refusal.detail, [], null)) : ''
+    forget(at, ...entries.map(([field]) => field))
+    for (const [field, text] of Object.entries(typed)) if (form.get(field) === undefined) form.set(field, text)
+  }
+
+  const filled = (always: readonly string[]): Texts => {
+    const all = { ...Object.fromEntries(always.map((field) => [field, ''])), ...blank, ...drafts.all.value }
+    return Object.fromEntries(Object.entries(all).filter(([field, text]) => text.trim() || always.includes(field)))
+  }
+
+  return {
+    values: valuesOf((field) => drafts.get(field) ?? blank[field], drafts.set),
+    typed: drafts.all,
+    faults,
+    notice,
+    busy,
+    doubtOf: (field: string) => doubts.of(toValue(name))[field],
+    right: (field: string) => doubts.drop(toValue(name), field),
+    /** Sends what is filled in, blanks where they are asked for by name, and what is said beside the form. */
+    submit: (always: readonly string[] = [], beside: Texts = {}) => sent({ ...filled(always), ...beside }),
+    submitOther: (field: string, text: string) => sent({ [field]: text }),
+  }
+}
+
+/**
+ * A form over fields of a record that stands: what differs is kept together, by the way every edit of the record goes.
+ * @param fields The fields that are in the form.
+ */
+export function useRecordForm(place: Place, fields: readonly string[], blank: MaybeRefOrGetter<Texts>) {
+  const reader = useReader()
+  const typed = useTyped(place)
+  const inForm = computed<Texts>(() =>
+    Object.fromEntries(Object.entries(typed.drafts.value).filter(([field]) => fields.includes(field))),
+  )
+  const values = valuesOf(
+    (field) => inForm.value[field] ?? toValue(blank)[field],
+    (field, text) => type(place, field, text, reader.units),
+  )
+  // Only what was changed: a rounded print of an untouched figure must not overwrite the figure.
+  const changed = (): Texts =>
+    Object.fromEntries(Object.entries(inForm.value).filter(([field, text]) => text !== toValue(blank)[field]))
+  const busy = ref(false)
+
+  async function send(texts: Texts): Promise<Outcome> {
+    forget(place, ...Object.keys(inForm.value).filter((field) => !(field in texts)))
+    if (!Object.keys(texts).length) return 'taken'
+    busy.value = true
+    try {
+      return await put(place, texts, { units: reader.units, together: true })
+    } finally {
+      busy.value = false
+    }
+  }
+
+  return {
+    values,
+    typed: inForm,
+    faults: typed.faults,
+    notice: typed.notice,
+    busy,
+    meetings: computed(() => typed.meetings.value.filter((one) => fields.includes(one.field))),
+    decide: typed.decide,
+    clear: () => forget(place, ...fields),
+    doubtOf: (field: string) => doubts.of(nameOf(place))[field],
+    right: (field: string) => doubts.drop(nameOf(place), field),
+    submitChanged: () => send(changed()),
+    submitOther: (field: string, text: string) => send({ ...changed(), [field]: text }),
   }
 }

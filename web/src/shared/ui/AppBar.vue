@@ -1,19 +1,32 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
+import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
 import { useReader } from '../state/reader'
 import { useSession } from '../state/session'
+import { isDemoClock, useClock } from '../state/clock'
 import BrandMark from './BrandMark.vue'
+import UnsentButton from './UnsentButton.vue'
 
 /** The bar at the top: where one is, and how one reads. */
-defineProps<{ title?: string; aside?: string; titleTo?: object }>()
+const props = defineProps<{
+  title?: string
+  aside?: string
+  titleTo?: object
+  /** The time zone of what the page shows. */
+  zone?: string | null
+}>()
 defineEmits<{ keys: [] }>()
 const reader = useReader()
 const session = useSession()
 const router = useRouter()
 const queries = useQueryClient()
-const { t } = useI18n()
+const { t, d } = useI18n()
+const now = useClock(5_000)
+const time = computed(() =>
+  d(now.value, { dateStyle: 'medium', timeStyle: 'short', timeZone: props.zone ?? undefined }),
+)
 
 async function leave() {
   await session.signOut()
@@ -35,6 +48,8 @@ async function leave() {
     </template>
     <span v-if="aside" class="aside">{{ aside }}</span>
     <span class="gap" />
+    <span v-if="isDemoClock()" class="demo">{{ t('app.demoClock', { time }) }}</span>
+    <UnsentButton />
     <button
       type="button"
       :aria-label="t('app.units.switch', { now: t(`app.units.${reader.units}`) })"
@@ -102,6 +117,11 @@ async function leave() {
 }
 .gap {
   flex: 1;
+}
+.demo {
+  color: var(--bar-ink-2);
+  font-size: var(--text-s);
+  white-space: nowrap;
 }
 button {
   border: 1px solid #ffffff45;

@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
+import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { api, ask, type Schemas } from '../api/client'
+import { ApiProblem, type Schemas } from '../api/client'
 import { useProblems } from '../figures/problems'
-import { keepEdit } from '../keeping/records'
-import { useSurveyEdits } from '../state/survey'
+import { put, type Outcome } from '../keeping/editor'
+import { shelf, type Entry } from '../keeping/entries'
+import { nameOf } from '../keeping/kinds'
+import { useReader } from '../state/reader'
 
 /** Items of a preparation list: ticked, given to someone, dated. Ticks feed gate rule G13. */
 type Task = Schemas['PreparationTaskAnswer']
@@ -16,49 +18,30 @@ const props = defineProps<{
   detailed?: boolean
 }>()
 const { t } = useI18n()
-const edits = useSurveyEdits(() => props.job)
-const { general, byField } = useProblems()
-const ticked = ref<Record<string, boolean>>({})
-const fault = ref('')
+const reader = useReader()
+const { general, sentence } = useProblems()
 
-// While ticks are on their way, what the server last knew must not undo the newer ones on the screen.
-let underWay = 0
-watch(
-  () => props.tasks,
-  (tasks) => {
-    if (underWay === 0)
-      ticked.value = Object.fromEntries(tasks.map((task) => [task.item, task.done || task.contradicted]))
-  },
-  { immediate: true },
-)
+const placeOf = ({ item, forJob }: Task) => ({
+  kind: 'task',
+  id: `${forJob ? props.job : props.surface!}/${item}`,
+  within: props.job,
+})
+const entryOf = (task: Task, field: string): Entry | undefined => shelf.value.get(nameOf(placeOf(task)), field)
+/** What was entered and is not kept yet, else what is. */
+const textOf = (task: Task, field: string, kept: string) => entryOf(task, field)?.text ?? kept
+const isTicked = (task: Task) => textOf(task, 'done', task.done || task.contradicted ? 'yes' : 'no') === 'yes'
 
-async function change(task: Task, fields: Record<string, string>) {
-  const { item, forJob } = task
-  const [body, id] = [edits.body(fields), forJob ? props.job : props.surface!]
-  const path = { params: { path: { id, item } } }
-  const send = () =>
-    ask(
-      forJob
-        ? api.PATCH('/api/jobs/{id}/preparation/{item}', { ...path, body })
-        : api.PATCH('/api/surfaces/{id}/preparation/{item}', { ...path, body }),
-    )
-  underWay++
-  try {
-    const seen = { kind: 'preparation', id: props.job, version: null }
-    await edits.did('preparation', keepEdit(seen, { send, versionIn: () => undefined }))
-    fault.value = ''
-  } catch (cause) {
-    ticked.value[item] = task.done || task.contradicted
-    fault.value = Object.values(byField(cause))[0] ?? general(cause)
-  } finally {
-    underWay--
-  }
-}
+const fault = computed(() => {
+  const all = props.tasks.flatMap((task) => Object.values(shelf.value.of(nameOf(placeOf(task)))))
+  const refused = all.find((entry) => entry.state === 'refused')
+  if (refused?.fault) return sentence(refused.fault)
+  const { status = 0, detail = '' } = refused?.refusal ?? {}
+  return refused ? general(new ApiProblem(status, detail, [], null)) : ''
+})
 
-function tick(task: Task, on: boolean) {
-  ticked.value[task.item] = on
-  void change(task, { done: on ? 'yes' : 'no' })
-}
+const change = (task: Task, fields: Record<string, string>): Promise<Outcome> =>
+  put(placeOf(task), fields, { units: reader.units })
+const tick = (task: Task, on: boolean) => change(task, { done: on ? 'yes' : 'no' })
 </script>
 
 <template>
@@ -68,7 +51,7 @@ function tick(task: Task, on: boolean) {
         <label class="tick">
           <input
             type="checkbox"
-            :checked="ticked[task.item]"
+            :checked="isTicked(task)"
             :disabled="locked"
             @change="tick(task, ($event.target as HTMLInputElement).checked)"
           />
@@ -80,7 +63,7 @@ function tick(task: Task, on: boolean) {
         <span v-if="detailed" class="who">
           <input
             class="input"
-            :value="task.assignedTo"
+            :value="textOf(task, 'assignedTo', task.assignedTo)"
             :disabled="locked"
             maxlength="120"
             :placeholder="t('survey.prepare.who')"
@@ -90,7 +73,7 @@ function tick(task: Task, on: boolean) {
           <input
             class="input"
             type="date"
-            :value="task.dueOn ?? ''"
+            :value="textOf(task, 'dueOn', task.dueOn ?? '')"
             :disabled="locked"
             :aria-label="t('survey.prepare.whenFor', { item: t(`window.prepItem.${task.item}`) })"
             @change="change(task, { dueOn: ($event.target as HTMLInputElement).value })"

@@ -3,6 +3,7 @@ import { computed, nextTick, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import SectionSketch from '../drawing/SectionSketch.vue'
 import { useBoard } from '../state/job'
+import BehindNote from './BehindNote.vue'
 import { stages, type StageKey } from './stages'
 import VerdictMark from './VerdictMark.vue'
 
@@ -72,6 +73,7 @@ const verdictAt = (row: (typeof rows.value)[number]) =>
           >
         </template>
       </nav>
+      <BehindNote v-if="stage !== 'survey'" :job="job" />
       <slot />
     </main>
     <aside class="side"><slot name="side" /></aside>

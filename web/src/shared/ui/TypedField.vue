@@ -3,6 +3,7 @@ import { useId } from 'vue'
 import type { Typed } from '../state/typed'
 import DayPick from './DayPick.vue'
 import DoubtNote from './DoubtNote.vue'
+import MeetingNote from './MeetingNote.vue'
 
 /** A field that is typed, kept on leaving it or on Enter, and taken back with Escape. */
 const props = defineProps<{
@@ -67,6 +68,7 @@ function back(event: KeyboardEvent) {
         class="input"
         autocomplete="off"
         :name="field"
+        :data-draft="typed.drafts.value[field] === undefined ? 'no' : 'yes'"
         :value="typed.text(field, kept)"
         :disabled="disabled"
         :placeholder="hint"
@@ -86,6 +88,13 @@ function back(event: KeyboardEvent) {
       />
     </div>
     <em :id="`${id}-note`" class="fault">{{ typed.faults.value[field] }}</em>
+    <MeetingNote
+      v-if="typed.meetingAt(field)"
+      :label="label"
+      :meeting="typed.meetingAt(field)!"
+      :say="(text) => options?.find((one) => one.value === text)?.text ?? text"
+      @decide="typed.decide(field, $event)"
+    />
     <DoubtNote :doubt="typed.doubtOf(field)" @other="typed.put({ [field]: $event })" @right="typed.right(field)" />
   </div>
 </template>

@@ -58,7 +58,7 @@ const valueOf = (event: Event) => (event.target as HTMLInputElement).value
     <TypedField
       v-if="bears"
       :typed="typed"
-      field="load"
+      field="facts.load"
       :label="t('choose.bearing')"
       :hint="t(reader.units === 'us' ? 'choose.bearingHint' : 'choose.bearingHintMetric')"
       :kept="reader.print(choice.load)"

@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
+import { useFieldNames } from '@/shared/figures/fieldNames'
 import { useFindingText } from '@/shared/figures/findings'
 import { useBoard } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
 import { useSession } from '@/shared/state/session'
+import MeetingNote from '@/shared/ui/MeetingNote.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import StageFrame from '@/shared/ui/StageFrame.vue'
 import VerdictMark from '@/shared/ui/VerdictMark.vue'
@@ -22,6 +24,7 @@ const reader = useReader()
 const session = useSession()
 const text = useFindingText()
 const words = useCandidateText()
+const fieldName = useFieldNames()
 const board = useBoard(() => props.job)
 const desk = useChooseDesk(
   () => props.job,
@@ -83,6 +86,14 @@ const costOf = (candidate: Candidate) => (candidate.cost ? reader.print(candidat
     </div>
     <template v-else>
       <p class="fault" role="alert">{{ desk.fault.value }}</p>
+      <MeetingNote
+        v-for="one in desk.meetings.value"
+        :key="one.field"
+        :label="fieldName(one.field)"
+        :meeting="one"
+        :say="(id) => (byId(id) ? words.kind(byId(id)!.kind) : id)"
+        @decide="one.of.decide(one.field, $event)"
+      />
       <section v-if="holds.length" class="held no-print">
         <VerdictMark verdict="hold" :size="20" />
         <p>

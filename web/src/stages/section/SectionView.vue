@@ -7,6 +7,7 @@ import { useReader } from '@/shared/state/reader'
 import { useSession } from '@/shared/state/session'
 import FigureText from '@/shared/ui/FigureText.vue'
 import FindingsList from '@/shared/ui/FindingsList.vue'
+import MeetingNote from '@/shared/ui/MeetingNote.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import StageFrame from '@/shared/ui/StageFrame.vue'
 import { useProblems } from '@/shared/figures/problems'
@@ -111,6 +112,12 @@ onKeyStroke(['[', ']'], (event) => {
         </label>
       </div>
       <p id="thickness-fault" class="fault" role="alert">{{ desk.fault.value }}</p>
+      <MeetingNote
+        v-if="desk.meeting.value"
+        :label="t(`unsent.field.${desk.meeting.value.field}`)"
+        :meeting="desk.meeting.value"
+        @decide="desk.decide(desk.meeting.value!.field, $event)"
+      />
       <div v-if="!desk.question.value" class="start">
         <p>{{ t('section.start') }}</p>
         <p v-if="chosen && mayEdit">

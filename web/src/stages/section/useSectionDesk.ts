@@ -18,7 +18,7 @@ export function useSectionDesk(job: () => string, surface: () => string) {
   const reader = useReader()
   const choices = useChoices()
   const section = useSection(surface)
-  const fields = useSurfaceFields(job, surface, () => section.data.value?.version)
+  const fields = useSurfaceFields(job, surface)
   const { byField } = useProblems()
   useBrowserCore()
 
@@ -72,16 +72,18 @@ export function useSectionDesk(job: () => string, surface: () => string) {
     const [held, mm] = [hand, moving.value]
     hand = null
     if (!held || mm === null) return
-    const id = surface()
-    const kept = await held.put({ thickness: asText(mm) })
-    if (!kept || surface() !== id) return
-    await section.refetch()
-    // The hand may have moved on while this was being kept; then the newer thickness stands and is kept next.
-    if (moving.value === mm && surface() === id) {
+    await held.put({ thickness: asText(mm) })
+  }
+
+  // Once it is kept the page shows what is kept. The hand may have moved on meanwhile; then the newer thickness stands.
+  watch(
+    () => fields.drafts.value.thickness,
+    (draft) => {
+      if (draft !== undefined || hand) return
       moving.value = null
       live.value = null
-    }
-  }
+    },
+  )
 
   watch(surface, () => {
     void drop()
@@ -135,7 +137,8 @@ export function useSectionDesk(job: () => string, surface: () => string) {
   function moveTo(mm: number) {
     hand ??= fields.here()
     moving.value = mm
-    fields.forget('thickness')
+    // What was typed gives way to the hand; what is on its way is followed by what the hand leaves.
+    if (!fields.waits('thickness')) fields.forget('thickness')
     void follow(mm)
   }
 
@@ -168,6 +171,8 @@ export function useSectionDesk(job: () => string, surface: () => string) {
     mostMm,
     fault,
     typed,
+    meeting: computed(() => fields.meetingAt('thickness') ?? fields.meetingAt('sheet')),
+    decide: fields.decide,
     move,
     drop,
     nudge,

@@ -3,16 +3,18 @@ import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
 import { useReader } from '@/shared/state/reader'
+import { useDays, useTimes } from '@/shared/state/times'
 import { useLineNames } from './lineNames'
 
 /** A bid as it was made, and line by line what today's figures change of it. */
-const props = defineProps<{ bid: Schemas['KeptBidAnswer']; locked: boolean }>()
+const props = defineProps<{ job: string; bid: Schemas['KeptBidAnswer']; locked: boolean }>()
 defineEmits<{ off: [] }>()
-const { t, d } = useI18n()
+const { t } = useI18n()
 const reader = useReader()
 const names = useLineNames()
 
-const day = (iso: string) => d(new Date(`${iso}T12:00:00`), { dateStyle: 'medium' })
+const day = useDays()
+const times = useTimes(() => props.job)
 const same = computed(() => props.bid.changes.length === 0)
 const sign = (dearer: boolean) => (dearer ? '+' : '−')
 
@@ -40,7 +42,7 @@ function why(one: Schemas['SurfaceChangeAnswer']) {
     <header>
       <h3>{{ t('price.keptOf', { price: reader.print(bid.price) }) }}</h3>
       <span class="small quiet">
-        {{ t('price.keptBy', { by: bid.madeBy, at: d(new Date(bid.madeAt), { dateStyle: 'medium' }) }) }}
+        {{ t('price.keptBy', { by: bid.madeBy, at: times.day(bid.madeAt) }) }}
         {{ bid.workDate ? t('price.keptFor', { day: day(bid.workDate) }) : t('price.keptNoDay') }}
       </span>
       <button v-if="!locked" type="button" class="act no-print" @click="$emit('off')">{{ t('price.keptOff') }}</button>

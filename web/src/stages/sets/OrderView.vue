@@ -5,7 +5,7 @@ import type { Schemas } from '@/shared/api/client'
 import { saveTable } from '@/shared/api/tableFile'
 import { useBoard } from '@/shared/state/job'
 import { useJobFields } from '@/shared/state/fields'
-import { useMaterialRefresh, useOrder } from '@/shared/state/price'
+import { useOrder } from '@/shared/state/price'
 import { useReader } from '@/shared/state/reader'
 import { useSaving } from '@/shared/state/saving'
 import { useSession } from '@/shared/state/session'
@@ -26,12 +26,7 @@ const reader = useReader()
 const order = useOrder(() => props.job)
 const board = useBoard(() => props.job)
 const session = useSession()
-const refresh = useMaterialRefresh()
-const typed = useJobFields(
-  () => props.job,
-  () => board.data.value?.job.version,
-  async () => refresh(['job', props.job, 'order'], (await order.refetch()).data),
-)
+const typed = useJobFields(() => props.job)
 const saving = useSaving()
 const answer = computed(() => order.data.value ?? null)
 const priced = computed(() => session.person?.mayPrice ?? false)

@@ -11,6 +11,8 @@ import { useReader } from '@/shared/state/reader'
 import { useSaving } from '@/shared/state/saving'
 import { useSession } from '@/shared/state/session'
 import { useTakeOff } from '@/shared/state/takeOff'
+import { useClock } from '@/shared/state/clock'
+import { useDays, useTimes } from '@/shared/state/times'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import TakenOff from '@/shared/ui/TakenOff.vue'
 import TypedField from '@/shared/ui/TypedField.vue'
@@ -23,7 +25,7 @@ import { useBidPaper } from './bidPaper'
 
 /** What the job costs and what is asked for it on the day of the work; bids as they were made, and what has changed since. */
 const props = defineProps<{ job: string }>()
-const { t, d } = useI18n()
+const { t } = useI18n()
 const reader = useReader()
 const session = useSession()
 const price = usePrice(() => props.job)
@@ -35,14 +37,7 @@ const mayEdit = computed(() => session.person?.mayPrice ?? false)
 const answer = computed(() => price.data.value ?? null)
 const key = () => ['job', props.job, 'price']
 
-const typed = useJobFields(
-  () => props.job,
-  () => answer.value?.jobVersion,
-  async () => {
-    await price.refetch()
-    refresh(key())
-  },
-)
+const typed = useJobFields(() => props.job)
 const heaters = computed(() =>
   ['electric', 'indirect', 'propane', 'naturalGas', 'kerosene'].map((value) => ({
     value,
@@ -62,11 +57,13 @@ const off = useTakeOff(async (id) =>
   refresh(key(), await ask(api.DELETE('/api/bids/{id}', { params: { path: { id } } }))),
 )
 const keptBids = computed(() => (answer.value?.kept ?? []).filter((one) => !off.gone(one.id)))
-const day = (iso: string | null | undefined) => (iso ? d(new Date(`${iso}T12:00:00`), { dateStyle: 'medium' }) : '')
+const day = useDays()
 
-const { outer, inner, held, missing, free } = useBidPaper(answer, () => board.data.value?.job.name ?? '')
+const { outer, inner, held, missing, free } = useBidPaper(answer, () => board.data.value?.job)
 const open = ref<string | null>(null)
-const isPast = computed(() => !!answer.value?.workDate && answer.value.workDate < new Date().toISOString().slice(0, 10))
+const times = useTimes(() => props.job)
+const now = useClock()
+const isPast = computed(() => !!answer.value?.workDate && answer.value.workDate < times.date(now.value))
 const saving = useSaving()
 const save = (kind: 'pdf' | 'xlsx', page: Schemas['TablePage']) => saving.save(() => saveTable(kind, page, page.title))
 </script>
@@ -178,6 +175,7 @@ const save = (kind: 'pdf' | 'xlsx', page: Schemas['TablePage']) => saving.save((
         <KeptBid
           v-for="bid in keptBids"
           :key="bid.id"
+          :job="job"
           :bid="bid"
           :locked="!mayEdit"
           @off="off.takeOff(bid.id, t('price.keptOf', { price: reader.print(bid.price) }))"

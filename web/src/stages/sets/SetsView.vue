@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { useQueryClient } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
@@ -23,7 +22,6 @@ const props = defineProps<{ job: string; surface: string }>()
 const { t } = useI18n()
 const reader = useReader()
 const session = useSession()
-const queries = useQueryClient()
 const sets = useSets(() => props.surface)
 const surfaces = useSurfaces(() => props.job)
 const board = useBoard(() => props.job)
@@ -43,16 +41,8 @@ const fig = (name: string): Schemas['WorkedFigure'] => answer.value!.figures[nam
 const ofSurface = useSurfaceFields(
   () => props.job,
   () => props.surface,
-  () => sets.data.value?.version,
 )
-const ofJob = useJobFields(
-  () => props.job,
-  () => sets.data.value?.jobVersion,
-  async () => {
-    await queries.invalidateQueries({ queryKey: ['job', props.job, 'board'] })
-    await queries.invalidateQueries({ queryKey: ['surface'] })
-  },
-)
+const ofJob = useJobFields(() => props.job)
 const expected = computed(() => [
   { field: 'expectedSubstrate', label: t('sets.expectSubstrate'), kept: reader.print(row.value?.expectedSubstrate) },
   { field: 'expectedDrum', label: t('sets.expectDrum'), kept: reader.print(row.value?.expectedDrum) },

@@ -4,17 +4,21 @@ import type { Schemas } from '@/shared/api/client'
 import { useCandidateText } from '@/shared/figures/candidateText'
 import { useReader } from '@/shared/state/reader'
 import { useSession } from '@/shared/state/session'
+import { nowMs } from '@/shared/state/clock'
+import { useDays, useTimes } from '@/shared/state/times'
 import { useLineNames } from './lineNames'
 
 type Answer = Schemas['JobPriceAnswer']
+type Job = Pick<Schemas['JobAnswer'], 'id' | 'name'>
 type Page = Schemas['TablePage']
 
 /**
  * The bid on two papers, in the words and units of the screen: the outer one for the customer tells what is done and
  * what it costs; the inner one shows how the price comes about and stays in the firm.
  */
-export function useBidPaper(answer: Ref<Answer | null>, job: () => string) {
-  const { t, d } = useI18n()
+export function useBidPaper(answer: Ref<Answer | null>, ofJob: () => Job | undefined) {
+  const { t } = useI18n()
+  const job = () => ofJob()?.name ?? ''
   const reader = useReader()
   const session = useSession()
   const names = useLineNames()
@@ -22,7 +26,8 @@ export function useBidPaper(answer: Ref<Answer | null>, job: () => string) {
   const bid = computed(() => answer.value?.bid)
   const surfaces = computed(() => answer.value?.surfaces ?? [])
   const fig = (name: string) => reader.print(bid.value?.figures[name])
-  const day = (iso: string) => d(new Date(`${iso}T12:00:00`), { dateStyle: 'medium' })
+  const day = useDays()
+  const times = useTimes(() => ofJob()?.id ?? '')
   const named = (key: string, list: readonly string[] | undefined) =>
     list?.length ? t(key, { names: list.map(names.named).join(', ') }) : ''
 
@@ -38,7 +43,7 @@ export function useBidPaper(answer: Ref<Answer | null>, job: () => string) {
   const when = computed(() =>
     answer.value?.workDate
       ? t('price.paperDay', { day: day(answer.value.workDate) })
-      : t('price.paperNoDay', { day: d(new Date(), { dateStyle: 'medium' }) }),
+      : t('price.paperNoDay', { day: times.day(new Date(nowMs())) }),
   )
   const money = computed(() =>
     session.person?.currency ? t('price.currency', { currency: session.person.currency }) : '',

@@ -3,6 +3,7 @@ import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
 import { useFindingText } from '@/shared/figures/findings'
 import { useReader } from '@/shared/state/reader'
+import { useDays } from '@/shared/state/times'
 import { useSession } from '@/shared/state/session'
 
 type Answer = Schemas['JobOrderAnswer']
@@ -10,12 +11,12 @@ type Page = Schemas['TablePage']
 
 /** What is ordered, as a file for whoever buys; what is loaded, as a page for the rig. In the words and units of the screen. */
 export function useOrderPaper(answer: Ref<Answer | null>, job: () => string) {
-  const { t, d } = useI18n()
+  const { t } = useI18n()
   const reader = useReader()
   const session = useSession()
   const text = useFindingText()
   const lines = computed(() => answer.value?.lines ?? [])
-  const day = (iso: string | null | undefined) => (iso ? d(new Date(`${iso}T12:00:00`), { dateStyle: 'medium' }) : '')
+  const day = useDays()
   const lead = computed(() => [
     job(),
     answer.value?.workDate ? t('order.for', { day: day(answer.value.workDate) }) : t('order.noDay'),

@@ -67,7 +67,7 @@ const price = (missing: string[] = []) =>
 
 describe('papers of a bid', () => {
   it('tell the customer what is done and what it costs, and nothing of how the price comes about', async () => {
-    const { outer } = await within(() => useBidPaper(ref(price()), () => 'Ferry house'))
+    const { outer } = await within(() => useBidPaper(ref(price()), () => ({ id: 'job', name: 'Ferry house' })))
     const paper = words(outer.value)
     for (const told of [
       'Ferry house',
@@ -87,7 +87,7 @@ describe('papers of a bid', () => {
   })
 
   it('show the firm every line, and say that it stays inside', async () => {
-    const { inner } = await within(() => useBidPaper(ref(price()), () => 'Ferry house'))
+    const { inner } = await within(() => useBidPaper(ref(price()), () => ({ id: 'job', name: 'Ferry house' })))
     const paper = words(inner.value)
     expect(paper).toContain('Not for the customer')
     for (const told of ['111.11', '222.22', '400.00', '1,349.99', '1.2 sets', '3.33']) expect(paper).toContain(told)
@@ -95,7 +95,7 @@ describe('papers of a bid', () => {
 
   it('follow the units of the reader', async () => {
     useReader().units = 'metric'
-    const { outer } = await within(() => useBidPaper(ref(price()), () => ''))
+    const { outer } = await within(() => useBidPaper(ref(price()), () => undefined))
     expect(words(outer.value)).toContain('Marl CC-20 51 mm + Fleece OC-5 89 mm')
     expect(words(outer.value)).toContain('4.47 m²·K/W')
   })

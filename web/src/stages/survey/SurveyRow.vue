@@ -37,7 +37,7 @@ function hint(field: Field) {
 // Escape takes back what was typed in the cell; once nothing is, it leaves the cell so that the keys of the stages work.
 function leave(event: KeyboardEvent, field: Field) {
   const input = event.target as HTMLInputElement
-  if (props.grid.drafts.get(props.row.id, field) === undefined) return input.blur()
+  if (props.grid.draftOf(props.row.id, field) === undefined) return input.blur()
   props.grid.forget(props.row.id, field)
   input.value = props.grid.valueOf(props.row, field)
 }
@@ -49,7 +49,7 @@ function choose(event: Event, field: Field) {
 
 // A line that scrolls out of the window is taken as if it were left; what was refused waits for the person.
 onBeforeUnmount(() => {
-  for (const field of props.grid.drafts.fieldsOf(props.row.id) as Field[]) {
+  for (const field of props.grid.fieldsOf(props.row.id)) {
     if (!props.grid.waits(props.row.id, field)) void props.grid.commit(props.row, field)
   }
 })
@@ -79,7 +79,7 @@ onBeforeUnmount(() => {
         :value="usable(field) ? grid.valueOf(row, field) : ''"
         :disabled="!mayEdit || !usable(field)"
         :data-cell="`${index}.${field}`"
-        :data-draft="grid.drafts.get(row.id, field) === undefined ? 'no' : 'yes'"
+        :data-draft="grid.draftOf(row.id, field) === undefined ? 'no' : 'yes'"
         :placeholder="hint(field)"
         :aria-label="`${t(`survey.col.${field}`)}, ${row.name}`"
         :aria-invalid="grid.faultOf(row.id, field) !== ''"

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { onKeyStroke } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute } from 'vue-router'
@@ -7,10 +6,11 @@ import SectionSketch from '@/shared/drawing/SectionSketch.vue'
 import { useBoard, useChoices, type Surface } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
 import { useSession } from '@/shared/state/session'
+import { useUndo } from '@/shared/state/undo'
 import FindingsList from '@/shared/ui/FindingsList.vue'
+import MeetingNote from '@/shared/ui/MeetingNote.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { fields, type Field } from './columns'
-import ConflictNote from './ConflictNote.vue'
 import { useSurveyGrid } from './grid'
 import { pastedRows } from './paste'
 import { useRowWindow } from './rowWindow'
@@ -26,6 +26,7 @@ const route = useRoute()
 const choices = useChoices()
 const board = useBoard(() => props.job)
 const grid = useSurveyGrid(props.job)
+const undo = useUndo(() => props.job)
 const newName = ref('')
 const newFault = ref('')
 
@@ -82,21 +83,7 @@ async function add() {
   }
 }
 
-function putMine(conflict: { surface: string; field: Field }) {
-  const row = grid.rows.value.find((one) => one.id === conflict.surface)
-  if (row) void grid.commit(row, conflict.field, true)
-}
-
 const takeInHand = (id: string) => (reader.inHand[props.job] = id)
-
-onKeyStroke(['z', 'Z', 'y'], (event) => {
-  if (!(event.ctrlKey || event.metaKey)) return
-  // A cell with something typed in it undoes its own typing first.
-  const typing = event.target instanceof HTMLInputElement && event.target.dataset.draft === 'yes'
-  if (typing) return
-  event.preventDefault()
-  void (event.key === 'z' ? grid.undo.undo() : grid.undo.redo()).catch(() => undefined)
-})
 
 watch(
   () => grid.rows.value.length > 0 && route.query.at,
@@ -136,22 +123,18 @@ watch(
       >
         {{ t('survey.discard') }}
       </button>
-      <button
-        type="button"
-        class="button"
-        :disabled="!grid.undo.canUndo.value"
-        @click="grid.undo.undo().catch(() => undefined)"
-      >
+      <button type="button" class="button" :disabled="!undo.canUndo.value" @click="undo.undo()">
         {{ t('app.undo') }}
       </button>
     </div>
     <p v-if="grid.notice.value" class="fault" role="alert">{{ grid.notice.value }}</p>
-    <ConflictNote
+    <MeetingNote
       v-for="conflict in grid.conflicts.value"
       :key="conflict.surface + conflict.field"
-      :conflict="conflict"
-      @mine="putMine(conflict)"
-      @theirs="grid.forget(conflict.surface, conflict.field)"
+      :label="t(`survey.col.${conflict.field}`)"
+      :meeting="conflict"
+      :say="(text) => (selects[conflict.field] && text ? t(`${conflict.field}.${text}`) : text)"
+      @decide="grid.decide(conflict.surface, conflict.field, $event)"
     />
     <ProblemNote
       v-if="grid.surfaces.error.value"

@@ -1,12 +1,13 @@
 <script setup lang="ts">
-import { useQueryClient } from '@tanstack/vue-query'
-import { useNow } from '@vueuse/core'
+import { v7 } from 'uuid'
 import { computed, nextTick, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { api, ask, type Schemas } from '@/shared/api/client'
+import type { Schemas } from '@/shared/api/client'
+import { useClock } from '@/shared/state/clock'
 import { useReader } from '@/shared/state/reader'
 import { useSession } from '@/shared/state/session'
-import { useTypedForm } from '@/shared/state/typedForm'
+import type { Outcome } from '@/shared/keeping/editor'
+import { useCommandForm } from '@/shared/state/typedForm'
 import DoubtNote from '@/shared/ui/DoubtNote.vue'
 
 /** Today's readings, typed from the instruments. What is typed outlives a refresh until it is taken down. */
@@ -14,20 +15,15 @@ const props = defineProps<{ job: string; surface: string; answer: Schemas['Windo
 const { t } = useI18n()
 const reader = useReader()
 const session = useSession()
-const queries = useQueryClient()
-const now = useNow({ interval: 30_000 })
+const now = useClock()
 
-const form = useTypedForm(`readings.${props.surface}`, { foundDry: '', humidityOver: '' }, async (fields) => {
-  const id = props.surface
-  const body = { version: null, units: reader.units, fields }
-  const answer = await ask(api.POST('/api/surfaces/{id}/readings', { params: { path: { id } }, body }))
-  queries.setQueryData(['surface', id, 'window'], answer)
-  void queries.invalidateQueries({ queryKey: ['surface'] })
-  void queries.invalidateQueries({ queryKey: ['job', props.job] })
-  return answer
-})
+const form = useCommandForm(
+  () => `readings.${props.surface}`,
+  { foundDry: '', humidityOver: '' },
+  () => ({ kind: 'reading', id: `${props.surface}/${v7()}`, within: props.job }),
+)
 const { values: typed, typed: inForm, faults, notice, busy } = form
-const saved = ref(false)
+const done = ref<Outcome | ''>('')
 const mayEdit = computed(() => session.person?.mayEdit ?? false)
 
 const kinds: Record<string, Schemas['ReadingKind']> = {
@@ -76,10 +72,11 @@ function age(at: string) {
 }
 
 async function save() {
-  saved.value = false
+  done.value = ''
   if (!Object.values(inForm.value).some((text) => text.trim())) return
-  saved.value = await form.submit()
-  if (saved.value) return
+  const outcome = await form.submit()
+  done.value = outcome === 'refused' ? '' : outcome
+  if (outcome !== 'refused') return
   await nextTick()
   document.querySelector<HTMLElement>('.readings [aria-invalid="true"]')?.focus()
 }
@@ -142,7 +139,9 @@ async function save() {
     </details>
     <div class="go">
       <button type="submit" class="button main" :disabled="busy || !mayEdit">{{ t('window.save') }}</button>
-      <span role="status" class="small quiet">{{ saved ? t('window.saved') : '' }}</span>
+      <span role="status" class="small quiet">{{
+        done ? t(done === 'waits' ? 'window.waits' : 'window.saved') : ''
+      }}</span>
       <span v-if="notice" class="fault" role="alert">{{ notice }}</span>
     </div>
   </form>

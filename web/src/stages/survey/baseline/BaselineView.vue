@@ -8,9 +8,8 @@ import { useSession } from '@/shared/state/session'
 import { useFanTests, useSurveyEdits, useThermal } from '@/shared/state/survey'
 import { useTakeOff } from '@/shared/state/takeOff'
 import TakenOff from '@/shared/ui/TakenOff.vue'
-import { useTyped } from '@/shared/state/typed'
+import { useTypedForm } from '@/shared/state/typedForm'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
-import TypedField from '@/shared/ui/TypedField.vue'
 import SurveyFrame from '../SurveyFrame.vue'
 import FanTestCard from './FanTestCard.vue'
 import FileButton from '@/shared/ui/FileButton.vue'
@@ -32,12 +31,11 @@ const fahrenheit = ref(reader.units === 'us')
 const fault = ref('')
 const fields = ['volume', 'indoor', 'outdoor', 'zeroBefore', 'zeroAfter'] as const
 const path = () => ({ params: { path: { id: props.job } } })
-const typed = useTyped(
-  () => `fan.new.${props.job}`,
-  () => {
-    const to = path()
-    return (all) => edits.did('fan', ask(api.POST('/api/jobs/{id}/fan-tests', { ...to, body: edits.body(all) })))
-  },
+const typed = useTypedForm(
+  () => `fanForm.${props.job}`,
+  {},
+  (all) => edits.did('fan', ask(api.POST('/api/jobs/{id}/fan-tests', { ...path(), body: edits.body(all) }))),
+  () => props.job,
 )
 const offTest = useTakeOff((id) =>
   edits.did('fan', ask(api.DELETE('/api/fan-tests/{id}', { params: { path: { id } } }))),
@@ -45,7 +43,7 @@ const offTest = useTakeOff((id) =>
 const offPicture = useTakeOff((id) =>
   edits.did('thermal', ask(api.DELETE('/api/thermal/{id}', { params: { path: { id } } }))),
 )
-const add = () => typed.put(Object.fromEntries(Object.entries(typed.drafts.value).filter(([, text]) => text.trim())))
+const add = () => typed.submit()
 
 async function addPicture([file]: File[]) {
   if (!file) return
@@ -99,9 +97,9 @@ async function addPicture([file]: File[]) {
                   rows="7"
                   name="points"
                   :placeholder="t(reader.units === 'us' ? 'survey.fan.pointsHint' : 'survey.fan.pointsHintMetric')"
-                  :value="typed.drafts.value.points ?? ''"
+                  :value="typed.values.points ?? ''"
                   :aria-invalid="!!typed.faults.value.points"
-                  @input="typed.type('points', ($event.target as HTMLTextAreaElement).value)"
+                  @input="typed.values.points = ($event.target as HTMLTextAreaElement).value"
                 />
                 <em class="fault">{{ typed.faults.value.points }}</em>
               </label>
@@ -111,14 +109,23 @@ async function addPicture([file]: File[]) {
               <input
                 class="input"
                 :name="field"
-                :value="typed.drafts.value[field] ?? ''"
+                :value="typed.values[field] ?? ''"
                 :aria-invalid="!!typed.faults.value[field]"
-                @input="typed.type(field, ($event.target as HTMLInputElement).value)"
+                @input="typed.values[field] = ($event.target as HTMLInputElement).value"
               />
               <em class="fault">{{ typed.faults.value[field] }}</em>
             </label>
             <p class="small quiet">{{ t('survey.fan.zeroSign') }}</p>
-            <TypedField :typed="typed" field="words" :label="t('survey.fan.field.words')" kept="" />
+            <label class="field">
+              <span>{{ t('survey.fan.field.words') }}</span>
+              <input
+                v-model="typed.values.words"
+                class="input"
+                name="words"
+                :aria-invalid="!!typed.faults.value.words"
+              />
+              <em class="fault">{{ typed.faults.value.words }}</em>
+            </label>
             <button type="submit" class="button main">{{ t('survey.fan.add') }}</button>
             <p class="fault" role="alert">{{ typed.notice.value }}</p>
           </form>

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { api, ask, type Schemas } from '@/shared/api/client'
+import type { Schemas } from '@/shared/api/client'
 import { useFindingText } from '@/shared/figures/findings'
 import { useProblems } from '@/shared/figures/problems'
 import { useReader } from '@/shared/state/reader'
-import { useSurveyEdits } from '@/shared/state/survey'
+import { useTimes } from '@/shared/state/times'
 import { useTyped } from '@/shared/state/typed'
 import FigureText from '@/shared/ui/FigureText.vue'
 import TypedField from '@/shared/ui/TypedField.vue'
@@ -14,22 +14,13 @@ import VerdictMark from '@/shared/ui/VerdictMark.vue'
 /** One fan test: its points, the line through them, and what it says of the building. */
 const props = defineProps<{ job: string; test: Schemas['FanTestAnswer']; locked: boolean }>()
 const ChartBox = defineAsyncComponent(() => import('@/shared/ui/ChartBox.vue'))
-const { t, d } = useI18n()
+const { t } = useI18n()
+const times = useTimes(() => props.job)
 const reader = useReader()
 const text = useFindingText()
-const edits = useSurveyEdits(() => props.job)
 const { sentence } = useProblems()
 
-const typed = useTyped(
-  () => `fan.${props.test.id}`,
-  () =>
-    edits.record(
-      'fan',
-      props.test,
-      (id, body) => ask(api.PATCH('/api/fan-tests/{id}', { params: { path: { id } }, body })),
-      (answer) => answer.tests,
-    ),
-)
+const typed = useTyped(() => ({ kind: 'fan', id: props.test.id, within: props.job }))
 defineEmits<{ off: [] }>()
 const phases = computed(() =>
   (['before', 'after'] as const).map((value) => ({ value, text: t(`survey.fan.${value}`) })),
@@ -85,7 +76,7 @@ const interval = (b: Schemas['BoundedAnswer'] | null | undefined) =>
 <template>
   <article>
     <header>
-      <h3>{{ t(`survey.fan.${test.phase}`) }}, {{ d(new Date(test.takenAt), { dateStyle: 'medium' }) }}</h3>
+      <h3>{{ t(`survey.fan.${test.phase}`) }}, {{ times.day(test.takenAt) }}</h3>
       <span class="small quiet">{{ [test.takenBy, test.words].filter(Boolean).join(' · ') }}</span>
       <button
         v-if="!locked"

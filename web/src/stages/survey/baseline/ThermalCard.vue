@@ -5,7 +5,6 @@ import { useI18n } from 'vue-i18n'
 import { api, ask, type Schemas } from '@/shared/api/client'
 import { useSurfaces } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
-import { useSurveyEdits } from '@/shared/state/survey'
 import { useTyped } from '@/shared/state/typed'
 import TypedField from '@/shared/ui/TypedField.vue'
 import { gradient, paint } from './thermal'
@@ -15,7 +14,6 @@ const props = defineProps<{ job: string; picture: Schemas['ThermalAnswer']; lock
 const { t } = useI18n()
 const reader = useReader()
 const surfaces = useSurfaces(() => props.job)
-const edits = useSurveyEdits(() => props.job)
 const canvas = ref<HTMLCanvasElement>()
 
 const path = () => ({ params: { path: { id: props.picture.id } } })
@@ -24,16 +22,7 @@ const dots = useQuery({
   queryFn: () => ask(api.GET('/api/thermal/{id}/dots', path())),
   staleTime: Infinity,
 })
-const typed = useTyped(
-  () => `thermal.${props.picture.id}`,
-  () =>
-    edits.record(
-      'thermal',
-      props.picture,
-      (id, body) => ask(api.PATCH('/api/thermal/{id}', { params: { path: { id } }, body })),
-      (answer) => answer,
-    ),
-)
+const typed = useTyped(() => ({ kind: 'thermal', id: props.picture.id, within: props.job }))
 defineEmits<{ off: [] }>()
 const places = computed(() => [
   { value: '', text: t('survey.thermal.noSurface') },

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { api, ask, type Schemas } from '@/shared/api/client'
+import type { Schemas } from '@/shared/api/client'
 import { useReader } from '@/shared/state/reader'
-import { useSurveyEdits } from '@/shared/state/survey'
 import { useTyped } from '@/shared/state/typed'
 import FigureText from '@/shared/ui/FigureText.vue'
 import TypedField from '@/shared/ui/TypedField.vue'
@@ -12,18 +11,8 @@ import TypedField from '@/shared/ui/TypedField.vue'
 const props = defineProps<{ job: string; space: Schemas['BufferAnswer']; locked: boolean }>()
 const { t } = useI18n()
 const reader = useReader()
-const edits = useSurveyEdits(() => props.job)
 
-const typed = useTyped(
-  () => `buffer.${props.space.id}`,
-  () =>
-    edits.record(
-      'building',
-      props.space,
-      (id, body) => ask(api.PATCH('/api/buffers/{id}', { params: { path: { id } }, body })),
-      (answer) => answer.buffers,
-    ),
-)
+const typed = useTyped(() => ({ kind: 'buffer', id: props.space.id, within: props.job }))
 defineEmits<{ off: [] }>()
 const fields = ['volume', 'airChanges', 'airChangesPlanned', 'otherLoss', 'ductLoss'] as const
 const floats = computed(() =>

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { api, ask, type Schemas } from '@/shared/api/client'
+import type { Schemas } from '@/shared/api/client'
 import { useFindingText } from '@/shared/figures/findings'
-import { useSurveyEdits } from '@/shared/state/survey'
 import { useTyped } from '@/shared/state/typed'
 import TypedField from '@/shared/ui/TypedField.vue'
 import VerdictMark from '@/shared/ui/VerdictMark.vue'
@@ -13,23 +12,13 @@ import JointDrawing from './JointDrawing.vue'
 const props = defineProps<{ job: string; joint: Schemas['JointAnswer']; locked: boolean }>()
 const { t } = useI18n()
 const text = useFindingText()
-const edits = useSurveyEdits(() => props.job)
 
 const layers = ['water', 'air', 'vapour', 'heat'] as const
 const choices = computed(() =>
   (['open', 'carried', 'notNeeded'] as const).map((value) => ({ value, text: t(`handover.${value}`) })),
 )
 
-const typed = useTyped(
-  () => `joint.${props.joint.id}`,
-  () =>
-    edits.record(
-      'joints',
-      props.joint,
-      (id, body) => ask(api.PATCH('/api/joints/{id}', { params: { path: { id } }, body })),
-      (answer) => answer.joints,
-    ),
-)
+const typed = useTyped(() => ({ kind: 'joint', id: props.joint.id, within: props.job }))
 defineEmits<{ off: [] }>()
 </script>
 

@@ -4,6 +4,8 @@ import { useI18n } from 'vue-i18n'
 import { api, ask, upload, type Schemas } from '@/shared/api/client'
 import { useProblems } from '@/shared/figures/problems'
 import { useReader } from '@/shared/state/reader'
+import { nowMs } from '@/shared/state/clock'
+import { useTimes } from '@/shared/state/times'
 import { useLogs, useSurveyEdits } from '@/shared/state/survey'
 import { useTakeOff } from '@/shared/state/takeOff'
 import FileButton from '@/shared/ui/FileButton.vue'
@@ -16,6 +18,7 @@ const ChartBox = defineAsyncComponent(() => import('@/shared/ui/ChartBox.vue'))
 const MOST_MEGABYTES = 20
 const { t } = useI18n()
 const reader = useReader()
+const times = useTimes(() => props.job)
 const logs = useLogs(() => props.job)
 const edits = useSurveyEdits(() => props.job)
 const { general } = useProblems()
@@ -34,12 +37,13 @@ function option(log: Log) {
     yAxisIndex: axis,
     color,
     lineStyle: { width: 1.6, type: dashed ? 'dashed' : 'solid' },
-    data: log.points.map((p) => [p.atUnixS * 1000, of(p)]),
+    data: log.points.map((p) => [times.wallMs(p.atUnixS * 1000), of(p)]),
   })
   return {
     grid: { left: 46, right: 46, top: 34, bottom: 28 },
     legend: { top: 0, textStyle: { color: 'inherit' } },
     tooltip: { trigger: 'axis' },
+    useUTC: true,
     xAxis: { type: 'time' },
     yAxis: [
       { type: 'value', name: us ? '°F' : '°C', scale: true },
@@ -59,7 +63,7 @@ async function add([file]: File[]) {
     const query = new URLSearchParams({
       surface: props.surface,
       name: file.name.replace(/\.\w+$/, ''),
-      offsetMinutes: String(-new Date().getTimezoneOffset()),
+      offsetMinutes: String(-new Date(nowMs()).getTimezoneOffset()),
     })
     const added = await edits.then(
       upload<Schemas['LogAdded']>(`/api/jobs/${props.job}/logs?${query}`, file, MOST_MEGABYTES),

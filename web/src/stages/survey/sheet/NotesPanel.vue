@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
+import { v7 } from 'uuid'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, ask, type Schemas } from '@/shared/api/client'
@@ -7,7 +8,7 @@ import { useProblems } from '@/shared/figures/problems'
 import { useReader } from '@/shared/state/reader'
 import { useNotes, useSurveyEdits } from '@/shared/state/survey'
 import { useTakeOff } from '@/shared/state/takeOff'
-import { useTyped } from '@/shared/state/typed'
+import { useCommandForm } from '@/shared/state/typedForm'
 import TakenOff from '@/shared/ui/TakenOff.vue'
 
 /** What was found on the surface: leaks and what was traced, old insulation, pests, flues and lights with clearances, wiring and the like. */
@@ -39,17 +40,12 @@ const clear: readonly Kind[] = ['flue', 'light', 'wiring']
 const kind = ref<Kind>('leak')
 const fault = ref('')
 
-const typed = useTyped(
+const typed = useCommandForm(
   () => `notes.${props.surface}`,
-  () => {
-    const [id, of] = [props.surface, kind.value]
-    return (fields) => {
-      const body = edits.body({ kind: of, ...fields })
-      return put(ask(api.POST('/api/surfaces/{id}/notes', { params: { path: { id } }, body })), id)
-    }
-  },
+  {},
+  () => ({ kind: 'note', id: `${props.surface}/${v7()}`, within: props.job }),
 )
-const ready = computed(() => (typed.drafts.value.words ?? '').trim() !== '')
+const ready = computed(() => (typed.values.words ?? '').trim() !== '')
 const asked = computed(() => [
   'words',
   ...(kind.value === 'leak' ? ['traced', 'daysSinceRain'] : []),
@@ -61,7 +57,7 @@ async function put(answer: Promise<Note[]>, surface = props.surface) {
   queries.setQueryData(['surface', surface, 'notes'], list)
 }
 
-const add = () => typed.put(Object.fromEntries(asked.value.map((field) => [field, typed.drafts.value[field] ?? ''])))
+const add = () => typed.submit(asked.value, { kind: kind.value })
 
 async function change(note: Note, fields: Record<string, string>) {
   try {
@@ -133,9 +129,9 @@ const off = useTakeOff((id) => put(ask(api.DELETE('/api/notes/{id}', { params: {
         <input
           class="input"
           :name="field"
-          :value="typed.drafts.value[field] ?? ''"
+          :value="typed.values[field] ?? ''"
           :aria-invalid="!!typed.faults.value[field]"
-          @input="typed.type(field, ($event.target as HTMLInputElement).value)"
+          @input="typed.values[field] = ($event.target as HTMLInputElement).value"
         />
         <em class="fault">{{ typed.faults.value[field] }}</em>
       </label>

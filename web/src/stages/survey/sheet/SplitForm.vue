@@ -1,11 +1,13 @@
 <script setup lang="ts">
+import { useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
 import { api, ask } from '@/shared/api/client'
 import { useProblems } from '@/shared/figures/problems'
-import { keepEdit } from '@/shared/keeping/records'
-import { useSurfaceEdits, type Surface } from '@/shared/state/job'
+import { inTurn } from '@/shared/keeping/editor'
+import { putSurface } from '@/shared/keeping/records/surface'
+import type { Surface } from '@/shared/state/job'
 import { useSurveyEdits } from '@/shared/state/survey'
 
 /** Cuts the surface in two where depth or system changes. */
@@ -14,7 +16,7 @@ const { t } = useI18n()
 const router = useRouter()
 const { byField } = useProblems()
 const survey = useSurveyEdits(() => props.job)
-const edits = useSurfaceEdits(() => props.job)
+const queries = useQueryClient()
 
 const open = ref(false)
 const along = ref(props.surface.cutAlong[0]!)
@@ -24,18 +26,18 @@ const fault = ref('')
 
 async function cut() {
   const { id, version } = props.surface
+  const place = { kind: 'surface', id, within: props.job }
   try {
     const fields = {
       along: along.value,
       at: at.value,
       name: name.value || t('survey.sheet.rest', { name: props.surface.name }),
     }
-    const send = (version: number | null) =>
-      ask(api.POST('/api/surfaces/{id}/split', { params: { path: { id } }, body: survey.body(fields, version) }))
-    // The answer is the new part; only a refusal holds the surface that is cut.
-    const versionIn = (answer: unknown) => ((answer as Surface).id === id ? (answer as Surface).version : undefined)
-    const second = await keepEdit({ kind: 'surface', id, version }, { send, versionIn, onTop: true })
-    edits.put(second)
+    const second = await inTurn(place, version, async (version) => {
+      const body = survey.body(fields, version)
+      return ask(api.POST('/api/surfaces/{id}/split', { params: { path: { id } }, body }))
+    })
+    putSurface(queries, props.job, second)
     await survey.then(Promise.resolve(second))
     open.value = false
     await router.push({ name: 'surfaceSheet', params: { job: props.job, surface: second.id } })

@@ -32,7 +32,6 @@ const locked = computed(() => !session.person?.mayEdit)
 const typed = useSurfaceFields(
   () => props.job,
   () => props.surface,
-  () => row.value?.version,
 )
 </script>
 

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest'
-import { useUndo } from './undo'
+import { lineOfSteps } from './steps'
 
 describe('undo', () => {
   it('takes steps back in reverse and again in order', async () => {
     const log: string[] = []
-    const line = useUndo()
+    const line = lineOfSteps()
     for (const name of ['a', 'b']) {
       line.did({ undo: async () => log.push(`-${name}`), redo: async () => log.push(`+${name}`) })
     }
@@ -17,7 +17,7 @@ describe('undo', () => {
   })
 
   it('forgets what was undone once something new is done', async () => {
-    const line = useUndo()
+    const line = lineOfSteps()
     const step = { undo: async () => 0, redo: async () => 0 }
     line.did(step)
     await line.undo()

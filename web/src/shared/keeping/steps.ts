@@ -6,7 +6,7 @@ export interface Step {
 }
 
 /** A line of steps that can be taken back and taken again. */
-export function useUndo() {
+export function lineOfSteps() {
   const done = shallowRef<Step[]>([])
   const undone = shallowRef<Step[]>([])
 
@@ -17,20 +17,46 @@ export function useUndo() {
       done.value = [...done.value.slice(-99), step]
       undone.value = []
     },
+    /** Takes the last step back; false where there is none. */
     async undo() {
       const step = done.value.at(-1)
-      if (!step) return
+      if (!step) return false
       done.value = done.value.slice(0, -1)
       // A step that cannot be taken back is not offered again; why is told where it is tried.
       await step.undo()
       undone.value = [...undone.value, step]
+      return true
     },
     async redo() {
       const step = undone.value.at(-1)
-      if (!step) return
+      if (!step) return false
       undone.value = undone.value.slice(0, -1)
       await step.redo()
       done.value = [...done.value, step]
+      return true
+    },
+  }
+}
+
+export type Steps = ReturnType<typeof lineOfSteps>
+
+const lines = new Map<string, Steps>()
+
+/** The steps made on a job, whichever page they were made on. */
+export function stepsOf(job: string): Steps {
+  let line = lines.get(job)
+  if (!line) lines.set(job, (line = lineOfSteps()))
+  return line
+}
+
+/** Steps as one: taken back from the last, taken again from the first. */
+export function together(steps: readonly Step[]): Step {
+  return {
+    async undo() {
+      for (const step of [...steps].reverse()) await step.undo()
+    },
+    async redo() {
+      for (const step of steps) await step.redo()
     },
   }
 }

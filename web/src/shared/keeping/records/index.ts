@@ -1,0 +1,5 @@
+/** Every kind of record people enter something into. */
+import './surface'
+import './job'
+import './survey'
+import './firm'

@@ -1,0 +1,96 @@
+import type { QueryClient } from '@tanstack/vue-query'
+import { api, ask, type Schemas } from '../../api/client'
+import { keeps, partIn, type Place } from '../kinds'
+
+type Surface = Schemas['SurfaceAnswer']
+type Choice = Schemas['ChoiceOfSurface']
+
+const path = ({ id }: Place) => ({ params: { path: { id } } })
+const isChoice = (answer: unknown): answer is Choice => typeof (answer as Choice | null)?.answer === 'object'
+const choiceOf = (queries: QueryClient, { id }: Place) => queries.getQueryData<Choice>(['surface', id, 'choose'])
+
+/** Names of fields where the record names them otherwise. */
+const NAMES = { sheet: 'sheetId', buffer: 'bufferId', thickness: 'thickness' }
+
+keeps('surface', {
+  routes: {
+    '': {
+      send: (place, sent) => ask(api.PATCH('/api/surfaces/{id}', { ...path(place), body: sent })),
+      shown: (queries, { id, within }) =>
+        queries.getQueryData<Surface[]>(['job', within, 'surfaces'])?.find((one) => one.id === id),
+      partOf: (answer, field) => (isChoice(answer) ? undefined : partIn(answer, field, NAMES)),
+    },
+    // What was said of a surface for the choice.
+    facts: {
+      send: (place, sent) => ask(api.PATCH('/api/surfaces/{id}/choose/facts', { ...path(place), body: sent })),
+      shown: choiceOf,
+      partOf: (answer, field) =>
+        isChoice(answer) ? (field === 'load' ? answer.load : answer.facts[field]) : undefined,
+    },
+    // The choice itself: the system, and why it was chosen against a rule.
+    choice: {
+      send: (place, { id, version, at, fields }) => {
+        const { candidateId = '', reason = '' } = fields
+        const body = { id, at, version: version ?? 0, candidateId, reason }
+        return ask(api.POST('/api/surfaces/{id}/choose', { ...path(place), body }))
+      },
+      shown: choiceOf,
+      partOf: (answer, field) =>
+        isChoice(answer) ? (field === 'candidateId' ? answer.chosenId : answer.reason) : undefined,
+    },
+    // The last choice taken back.
+    back: {
+      send: (place, { version }) =>
+        ask(api.POST('/api/surfaces/{id}/choose/back', { ...path(place), body: { version: version ?? 0 } })),
+      shown: choiceOf,
+      partOf: (answer) => (isChoice(answer) ? answer.chosenAt : undefined),
+    },
+  },
+  versionIn: (answer, { id }) => {
+    const of = answer as Surface | Choice | null
+    return of && (isChoice(of) || of.id === id) ? of.version : undefined
+  },
+  took: (queries, place, answer) =>
+    isChoice(answer) ? chosen(queries, place, answer) : changed(queries, place, answer),
+  undoIn: (answer) => (answer as Surface | Choice).undo,
+  takeBack: (place, version, undo) =>
+    ask(api.POST('/api/surfaces/{id}/undo', { ...path(place), body: { version: version ?? 0, undo } })),
+})
+
+function changed(queries: QueryClient, { within: job }: Place, answer: unknown) {
+  putSurface(queries, job, answer as Surface)
+  return told(queries, job, (answer as Surface).id)
+}
+
+function chosen(queries: QueryClient, { id, within: job }: Place, answer: Choice) {
+  queries.setQueryData(['surface', id, 'choose'], answer)
+  return told(queries, job, id, 'choose')
+}
+
+/** Shows a surface as an answer gave it in the list of its job. */
+export function putSurface(queries: QueryClient, job: string | undefined, surface: Surface) {
+  const list = ['job', job, 'surfaces']
+  if (!queries.getQueryData(list)) return
+  // A list that was asked for before this answer would put an older surface back.
+  void queries.cancelQueries({ queryKey: list })
+  queries.setQueryData<Surface[]>(list, (rows = []) =>
+    rows.some((row) => row.id === surface.id)
+      ? rows.map((row) => (row.id === surface.id ? surface : row))
+      : [...rows, surface],
+  )
+}
+
+/** Has all that follows from a surface asked anew; done once the pages that show its own fields have their answer. */
+async function told(queries: QueryClient, job: string | undefined, id: string, but = '') {
+  const isOwn = (what: unknown) => what === 'section' || what === 'sets' || what === 'choose'
+  await queries.invalidateQueries({
+    predicate: ({ queryKey: [kind, of, what] }) => kind === 'surface' && of === id && isOwn(what) && what !== but,
+  })
+  void queries.invalidateQueries({
+    predicate: ({ queryKey: [kind, of, what] }) =>
+      (kind === 'surface' && !(of === id && isOwn(what))) ||
+      (kind === 'job' && (!job || of === job) && what !== 'surfaces') ||
+      (kind === 'jobs' && !job),
+  })
+  void queries.invalidateQueries({ queryKey: ['jobs'], refetchType: 'none' })
+}

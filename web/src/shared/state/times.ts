@@ -1,0 +1,50 @@
+import { useI18n } from 'vue-i18n'
+import type { MaybeRefOrGetter } from 'vue'
+import { useBoard } from './job'
+
+/** Instants as they read where the job is; by the device's own zone where that is not known. */
+export function useTimes(job: MaybeRefOrGetter<string>) {
+  const { d } = useI18n()
+  const board = useBoard(job)
+  const zone = () => board.data.value?.job.timeZone ?? undefined
+  const at = (instant: string | Date) => (typeof instant === 'string' ? new Date(instant) : instant)
+
+  return {
+    zone,
+    day: (instant: string | Date) => d(at(instant), { dateStyle: 'medium', timeZone: zone() }),
+    /** The day of the calendar, as 2026-11-23. */
+    date: (instant: string | Date) => isoDay(at(instant), zone()),
+    /** An instant as if the clock of the place were set to universal time: for charts that know no zones. */
+    wallMs: (ms: number) => wallMs(ms, zone()),
+    time: (instant: string | Date) => d(at(instant), { dateStyle: 'medium', timeStyle: 'short', timeZone: zone() }),
+  }
+}
+
+const isoDay = (at: Date, zone?: string) => new Date(wallMs(at.getTime(), zone)).toISOString().slice(0, 10)
+
+const clocks = new Map<string, Intl.DateTimeFormat>()
+
+function wallMs(ms: number, timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone) {
+  let clock = clocks.get(timeZone)
+  if (!clock) {
+    const numeric = {
+      year: 'numeric',
+      month: 'numeric',
+      day: 'numeric',
+      hour: 'numeric',
+      minute: 'numeric',
+      second: 'numeric',
+    } as const
+    clock = new Intl.DateTimeFormat('en-US', { ...numeric, hourCycle: 'h23', timeZone })
+    clocks.set(timeZone, clock)
+  }
+  const parts = Object.fromEntries(clock.formatToParts(ms).map((part) => [part.type, Number(part.value)]))
+  return Date.UTC(parts.year!, parts.month! - 1, parts.day, parts.hour, parts.minute, parts.second)
+}
+
+/** A calendar day, which is the same everywhere. */
+export function useDays() {
+  const { d } = useI18n()
+  return (iso: string | null | undefined) =>
+    iso ? d(new Date(`${iso}T12:00:00Z`), { dateStyle: 'medium', timeZone: 'UTC' }) : ''
+}

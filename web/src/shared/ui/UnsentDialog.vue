@@ -1,0 +1,120 @@
+<script setup lang="ts">
+import { useQueryClient } from '@tanstack/vue-query'
+import { computed } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { ApiProblem, type Schemas } from '../api/client'
+import { useFieldNames } from '../figures/fieldNames'
+import { useProblems } from '../figures/problems'
+import { connection } from '../keeping/connection'
+import { decide, discard, sendAll } from '../keeping/editor'
+import type { Entry } from '../keeping/entries'
+import { placeOf } from '../keeping/kinds'
+import { unsent, type Unsent } from '../keeping/unsent'
+import { useReader } from '../state/reader'
+import { theirsOf } from '../state/typed'
+
+/** What was entered and has not been taken yet: sent now, decided where two people met, or let go. */
+const emit = defineEmits<{ close: [] }>()
+const { t, te } = useI18n()
+const fieldName = useFieldNames()
+const reader = useReader()
+const queries = useQueryClient()
+const { sentence, general } = useProblems()
+
+const jobs = computed(() => queries.getQueryData<Schemas['JobCard'][]>(['jobs']) ?? [])
+const jobOf = ({ within }: Unsent) => jobs.value.find((one) => one.job.id === within)?.job.name ?? ''
+
+function nameOf(one: Unsent) {
+  const id = one.record.slice(one.kind.length + 1).split('/')[0]
+  const surfaces = queries.getQueryData<Schemas['SurfaceAnswer'][]>(['job', one.within, 'surfaces'])
+  const name = surfaces?.find((row) => row.id === id)?.name
+  const kind = te(`unsent.kind.${one.kind}`) ? t(`unsent.kind.${one.kind}`) : t('unsent.kind.form')
+  return [jobOf(one), name ?? kind, name && one.kind !== 'surface' ? kind : ''].filter(Boolean).join(', ')
+}
+
+function why(entry: Entry) {
+  if (entry.fault) return sentence(entry.fault)
+  if (entry.refusal) return general(new ApiProblem(entry.refusal.status, entry.refusal.detail, [], null))
+  if (entry.state === 'met')
+    return t('unsent.met', { theirs: theirsOf(entry, reader.units) || t('problem.conflict.blank') })
+  return t(entry.state === 'waits' ? 'unsent.waits' : 'unsent.typed')
+}
+
+const settle = (one: Unsent, field: string, which: 'mine' | 'theirs') =>
+  decide(placeOf(one.record, one.within)!, field, which)
+const letGo = (one: Unsent) => discard((record) => record === one.record)
+</script>
+
+<template>
+  <ElDialog
+    :model-value="true"
+    :title="t('unsent.title')"
+    width="min(720px, 96vw)"
+    append-to-body
+    @close="emit('close')"
+  >
+    <p class="lead">{{ t(connection.lost ? 'unsent.lostLead' : 'unsent.lead') }}</p>
+    <p v-if="unsent.length === 0" role="status">{{ t('unsent.none') }}</p>
+    <section v-for="one in unsent" :key="one.record">
+      <header>
+        <h3>{{ nameOf(one) }}</h3>
+        <button type="button" class="button" @click="letGo(one)">{{ t('unsent.discard') }}</button>
+      </header>
+      <ul>
+        <li v-for="{ field, entry } in one.fields" :key="field">
+          <b>{{ fieldName(field) }}</b> {{ entry.text || t('problem.conflict.blank') }}
+          <span class="small" :class="entry.state === 'waits' || entry.state === 'typed' ? 'quiet' : 'fault'">{{
+            why(entry)
+          }}</span>
+          <span v-if="entry.state === 'met'" class="decide">
+            <button type="button" class="button" @click="settle(one, field, 'mine')">
+              {{ t('problem.conflict.mine') }}
+            </button>
+            <button type="button" class="button" @click="settle(one, field, 'theirs')">
+              {{ t('problem.conflict.theirs') }}
+            </button>
+          </span>
+        </li>
+      </ul>
+    </section>
+    <template #footer>
+      <button type="button" class="button" @click="emit('close')">{{ t('app.close') }}</button>
+      <button v-if="unsent.length" type="button" class="button main" @click="sendAll">{{ t('unsent.sendNow') }}</button>
+    </template>
+  </ElDialog>
+</template>
+
+<style scoped>
+.lead {
+  margin-bottom: 10px;
+}
+section {
+  border-top: 1px solid var(--line);
+  padding: 8px 0;
+}
+header {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 12px;
+}
+h3 {
+  font-size: 1rem;
+}
+ul {
+  padding-left: 18px;
+  margin: 4px 0;
+}
+li {
+  margin: 4px 0;
+  overflow-wrap: anywhere;
+}
+.decide {
+  display: inline-flex;
+  gap: 8px;
+  margin-left: 8px;
+}
+.button + .button {
+  margin-left: 8px;
+}
+</style>
