@@ -251,7 +251,7 @@ async function attempt(at: Shelf, place: Place, line: Line, kind: RecordKind, ba
     const answer = await batch.route.send(place, sent)
     answered()
     line.tries = 0
-    taken(at, place, line, kind, batch, answer)
+    await taken(at, place, line, kind, batch, answer)
   } catch (cause) {
     const problem = cause instanceof ApiProblem ? cause : new ApiProblem(500, String(cause), [], null)
     if (isNoAnswer(line, problem)) {
@@ -272,11 +272,13 @@ function isNoAnswer(line: Line, { status, theirs }: ApiProblem) {
   return (status >= 500 || (status === 409 && !theirs)) && ++line.tries < MOST_TRIES
 }
 
-function taken(at: Shelf, place: Place, line: Line, kind: RecordKind, batch: Batch, answer: unknown) {
+async function taken(at: Shelf, place: Place, line: Line, kind: RecordKind, batch: Batch, answer: unknown) {
   const record = nameOf(place)
   const version = kind.versionIn(answer, place)
   nowIs(line, batch.version, version, answer)
   doubts.answered(record, Object.keys(textsOf(batch)), answer)
+  // The page shows what is kept before what was typed goes: nothing falls back to the old figure for a moment.
+  await shownAnew(kind, place, answer)
   for (const [field, text] of batch.texts) {
     const entry = at.get(record, field)
     if (entry && entry.text === text && entry.state !== 'met') at.drop(record, field)
@@ -286,8 +288,17 @@ function taken(at: Shelf, place: Place, line: Line, kind: RecordKind, batch: Bat
     if (!batch.texts.has(field) && entry.version !== batch.version) continue
     at.put(record, field, { ...entry, sent: undefined, ...rebased(kind, place, field, entry, version, answer) })
   }
-  kind.took(queries, place, answer)
   remember(place, line, kind, batch, answer)
+}
+
+// However that goes, the edit is kept; and the next one does not wait for a page that is slow to be computed.
+async function shownAnew(kind: RecordKind, place: Place, answer: unknown) {
+  try {
+    const longEnough = new Promise((go) => setTimeout(go, 3_000))
+    await Promise.race([kind.took(queries, place, answer), longEnough])
+  } catch {
+    // What cannot be asked now is asked when the page is looked at again.
+  }
 }
 
 // An edit of this page changed the record under what is still being typed: that is no one else's change.

@@ -34,7 +34,8 @@ export interface RecordKind {
   /** By what its fields begin with, up to the dot; the empty one takes the others. */
   routes: Record<string, Route>
   versionIn: (answer: unknown, place: Place) => Version | undefined
-  took: (queries: QueryClient, place: Place, answer: unknown) => void
+  /** Shows an answer; done once the pages that show the record's own fields have them. */
+  took: (queries: QueryClient, place: Place, answer: unknown) => unknown
   /** What takes an edit back, where an answer gives it; and how that is sent. */
   undoIn?: (answer: unknown) => string | null | undefined
   takeBack?: (place: Place, version: Version, undo: string) => Promise<unknown>

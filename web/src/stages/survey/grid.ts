@@ -1,7 +1,9 @@
 import { useQueryClient } from '@tanstack/vue-query'
 import { computed, nextTick, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
 import { ApiProblem } from '@/shared/api/client'
 import { useProblems } from '@/shared/figures/problems'
+import { connection } from '@/shared/keeping/connection'
 import { decide, discard, forget, onTheirWay, put, type } from '@/shared/keeping/editor'
 import { shelf } from '@/shared/keeping/entries'
 import { nameOf, type Place } from '@/shared/keeping/kinds'
@@ -28,6 +30,7 @@ export function useSurveyGrid(job: string) {
   const surfaces = useSurfaces(job)
   const list = useSurfaceList(job)
   const undo = stepsOf(job)
+  const { t } = useI18n()
   const { byField, general, sentence } = useProblems()
   const notice = ref('')
   const adding = ref(0)
@@ -158,7 +161,7 @@ export function useSurveyGrid(job: string) {
     /** What was typed and is not kept. On a surface that was deleted it waits with it, and counts again once it is back. */
     unsaved: computed(() => at.value.length),
     conflicts,
-    notice,
+    notice: computed(() => notice.value || (connection.lost && at.value.length ? t('problem.offline') : '')),
     saving: computed(() => adding.value + rows.value.filter((row) => nameOfSurface(row.id) in onTheirWay).length),
     draftOf: (id: string, field: Field) => entryAt(id, field)?.text,
     fieldsOf,
