@@ -62,7 +62,7 @@ function lineOf(at: Shelf, place: Place) {
 }
 
 /** The version of a record, and a field of it, as they are on the screen now. */
-function caught(at: Shelf, place: Place, field: string): Pick<Entry, 'version' | 'was'> {
+function caught(at: Shelf, place: Place, field: string): Pick<Entry, 'version' | 'was' | 'called'> {
   const kind = kindOf(place.kind)
   if (!kind) return {}
   const { route, name } = routeOf(kind, field)
@@ -74,7 +74,9 @@ function caught(at: Shelf, place: Place, field: string): Pick<Entry, 'version' |
   for (let next; version !== undefined && (next = became.get(version)); version = next.version) {
     part = route.partOf?.(next.answer, name, place) ?? part
   }
-  return { version, was: part === undefined ? undefined : JSON.stringify(part) }
+  const { name: called } = shown as { name?: unknown }
+  const title = typeof called === 'string' ? called : undefined
+  return { version, was: part === undefined ? undefined : JSON.stringify(part), called: title }
 }
 
 /** Takes what is being typed into a field; it is not sent until the field is left. */

@@ -27,6 +27,8 @@ export interface Entry {
   theirs?: string
   /** The job the record belongs to. */
   within?: string
+  /** What the record is called, so that it can be told where it is not on the page. */
+  called?: string
   /** Fields with one mark are taken or refused together. */
   together?: string
   /** What was sent under which id while no answer has come. */

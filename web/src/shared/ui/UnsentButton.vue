@@ -28,6 +28,15 @@ const urgent = computed(() => unsent.value.some((one) => one.state === 'met' || 
 <style scoped>
 /* What goes within a moment need not be told. */
 .unsent {
+  border: 1px solid #ffffff45;
+  border-radius: 22px;
+  background: none;
+  color: inherit;
+  min-height: 44px;
+  padding: 0 14px;
+  font-size: var(--text-s);
+  white-space: nowrap;
+  cursor: pointer;
   animation: appear 0s 0.8s both;
 }
 .unsent.urgent,
@@ -36,6 +45,9 @@ const urgent = computed(() => unsent.value.some((one) => one.state === 'met' || 
   color: var(--bar);
   font-weight: 650;
   animation: none;
+}
+.unsent:focus-visible {
+  outline-color: #f0b489;
 }
 @keyframes appear {
   from {

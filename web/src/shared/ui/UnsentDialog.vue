@@ -25,11 +25,11 @@ const jobs = computed(() => queries.getQueryData<Schemas['JobCard'][]>(['jobs'])
 const jobOf = ({ within }: Unsent) => jobs.value.find((one) => one.job.id === within)?.job.name ?? ''
 
 function nameOf(one: Unsent) {
+  const kind = t(te(`unsent.kind.${one.kind}`) ? `unsent.kind.${one.kind}` : 'unsent.kind.form')
   const id = one.record.slice(one.kind.length + 1).split('/')[0]
-  const surfaces = queries.getQueryData<Schemas['SurfaceAnswer'][]>(['job', one.within, 'surfaces'])
-  const name = surfaces?.find((row) => row.id === id)?.name
-  const kind = te(`unsent.kind.${one.kind}`) ? t(`unsent.kind.${one.kind}`) : t('unsent.kind.form')
-  return [jobOf(one), name ?? kind, name && one.kind !== 'surface' ? kind : ''].filter(Boolean).join(', ')
+  const board = queries.getQueryData<Schemas['BoardAnswer']>(['job', one.within, 'board'])
+  const name = one.fields[0]?.entry.called ?? board?.rows.find((row) => row.id === id)?.name
+  return [jobOf(one) || board?.job.name, name, name && one.kind === 'surface' ? '' : kind].filter(Boolean).join(', ')
 }
 
 function why(entry: Entry) {
