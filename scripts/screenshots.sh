@@ -8,7 +8,7 @@ install_web_packages tests/e2e
 port=$(first_free_port 5350)
 data=$(mktemp -d /tmp/umbracell-pictures.XXXXXX)
 chmod 755 "$data"
-./run --data "$data" --port "$port" >"$data/run.log" 2>&1 &
+./run --data "$data" --port "$port" --clock 2026-11-23T12:40:00Z >"$data/run.log" 2>&1 &
 product=$!
 trap 'kill $product 2>/dev/null; wait $product 2>/dev/null; rm -rf "$data"' EXIT
 for _ in $(seq 1 1200); do

@@ -22,6 +22,10 @@ async function rowOf(page: Page, job: string, id: string) {
 }
 const sizeOf = async (page: Page, job: string, id: string) => (await rowOf(page, job, id)).size?.metric
 
+/** The time the product goes by. */
+const productNow = async (page: Page) =>
+  Date.parse((await page.request.get('/api/session')).headers()['umbracell-now']!)
+
 async function byAnother(page: Page, job: string, id: string, fields: Record<string, string>) {
   const { version } = await rowOf(page, job, id)
   const answer = await page.request.patch(`/api/surfaces/${id}`, { data: { version, units: 'metric', fields } })
@@ -308,8 +312,8 @@ test('readings taken without a connection arrive later with the time they were t
   await page.goto(`/jobs/${job}/window/${surface}`)
   const air = page.locator('input[name=air]')
   await expect(air).toBeVisible()
+  const taken = await productNow(page)
   await context.setOffline(true)
-  const taken = Date.now()
   await air.fill('11 C')
   await page.getByRole('button', { name: /Take down/ }).click()
   await expect(page.getByText(/sent by themselves, with the time they were taken/)).toBeVisible()

@@ -20,8 +20,7 @@ internal static class PlaceTime
 
     /// <summary>How far a clock where a job is stands ahead of universal time when it shows a time. Of the hour that comes twice in autumn
     /// the first is meant; of the one that is left out in spring, the time after it.</summary>
-    public static TimeSpan OffsetAt(Job job, DateTime shown) =>
-        Of(job).AtLeniently(LocalDateTime.FromDateTime(shown)).Offset.ToTimeSpan();
+    public static TimeSpan OffsetAt(Job job, DateTime shown) => Of(job).AtLeniently(LocalDateTime.FromDateTime(shown)).Offset.ToTimeSpan();
 
     /// <summary>Today where a job is.</summary>
     public static DateOnly Today(Job job, TimeProvider clock) =>

@@ -8,10 +8,10 @@ using Umbracell.Formats.Readings;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Access;
 using Umbracell.Server.Jobs;
+using Umbracell.Server.Places;
 using Umbracell.Server.Problems;
 using Umbracell.Server.Setup;
 using Umbracell.Server.Survey.Baseline;
-using Umbracell.Server.Places;
 using Umbracell.Store;
 using Umbracell.Store.Model;
 
