@@ -5,12 +5,24 @@ import globals from 'globals'
 import ts from 'typescript-eslint'
 
 export default ts.config(
-  { ignores: ['dist/', 'public/core/', 'node_modules/', 'src/shared/api/schema.d.ts', 'src/components.d.ts'] },
+  // Run at the root, over everything written in TypeScript and JavaScript.
+  {
+    ignores: [
+      '**/dist/',
+      '**/public/core/',
+      '**/node_modules/',
+      '**/bin/',
+      '**/obj/',
+      '**/test-results/',
+      'web/src/shared/api/schema.d.ts',
+      'web/src/components.d.ts',
+    ],
+  },
   js.configs.recommended,
   ...ts.configs.recommended,
   ...vue.configs['flat/recommended'],
   {
-    files: ['**/*.{ts,vue}'],
+    files: ['web/**/*.{ts,vue}'],
     languageOptions: { globals: globals.browser, parserOptions: { parser: ts.parser } },
     rules: {
       'vue/multi-word-component-names': 'off',
@@ -26,6 +38,10 @@ export default ts.config(
       ],
     },
   },
-  { files: ['src/shared/state/clock.ts', '**/*.test.ts'], rules: { 'no-restricted-syntax': 'off' } },
+  { files: ['web/src/shared/state/clock.ts', '**/*.test.ts'], rules: { 'no-restricted-syntax': 'off' } },
+  {
+    files: ['{tests/e2e,bench,scripts}/**/*.{ts,mjs}', 'web/*.{js,ts}'],
+    languageOptions: { globals: { ...globals.node, ...globals.browser } },
+  },
   prettier,
 )

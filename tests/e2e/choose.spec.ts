@@ -23,7 +23,7 @@ async function wall(page: Page, name: string, kind = 'studWall') {
 }
 
 test('a wall is carried from its candidates to its section and back', async ({ page }) => {
-  await signIn(page, 'owner@ninthacre.example')
+  await signIn(page)
   const at = await wall(page, 'Chart room')
   await page.goto(`/jobs/${at.job}/choose/${at.surface}`)
   await expect(page.getByText('Advised:')).toBeVisible()
@@ -53,7 +53,7 @@ test('a wall is carried from its candidates to its section and back', async ({ p
 })
 
 test('depth and indoor humidity turn the choice, and the flip points said so', async ({ page }) => {
-  await signIn(page, 'owner@ninthacre.example')
+  await signIn(page)
   const at = await wall(page, 'Turning', 'metalWall')
   await page.goto(`/jobs/${at.job}/choose/${at.surface}`)
   const advised = page.locator('article.advised h3')
@@ -83,7 +83,7 @@ test('depth and indoor humidity turn the choice, and the flip points said so', a
 })
 
 test('nothing is advised before a place is named, and the place is one step away', async ({ page }) => {
-  await signIn(page, 'owner@ninthacre.example')
+  await signIn(page)
   const at = await wall(page, 'Placeless')
   await page.request.patch(`/api/jobs/${at.job}`, { data: { version: null, units: 'us', fields: { place: '' } } })
   await page.goto(`/jobs/${at.job}/choose/${at.surface}`)
@@ -93,6 +93,7 @@ test('nothing is advised before a place is named, and the place is one step away
   await page.keyboard.press('Enter')
   const place = page.getByLabel('Place for monthly means')
   await expect(place).toBeFocused()
+  await expect(place.locator('option', { hasText: 'Brindle' })).toHaveCount(1)
   await page.keyboard.type('Brindle')
   await page.keyboard.press('Enter')
   await page.getByRole('button', { name: 'Keep' }).click()
@@ -103,7 +104,7 @@ test('nothing is advised before a place is named, and the place is one step away
 })
 
 test('where none stays dry none is advised, and what would dry it is told', async ({ page }) => {
-  await signIn(page, 'owner@ninthacre.example')
+  await signIn(page)
   const at = await wall(page, 'Wet hall')
   const door = await (
     await page.request.post(`/api/jobs/${at.job}/surfaces`, {
@@ -121,7 +122,7 @@ test('where none stays dry none is advised, and what would dry it is told', asyn
 })
 
 test('paint comes in its own thickness, and over vented cladding it is retarder enough', async ({ page }) => {
-  await signIn(page, 'owner@ninthacre.example')
+  await signIn(page)
   const at = await wall(page, 'Painted')
   await page.request.patch(`/api/jobs/${at.job}`, {
     data: { version: null, units: 'us', fields: { climateZone: '5A' } },
@@ -143,7 +144,7 @@ test('paint comes in its own thickness, and over vented cladding it is retarder 
 })
 
 test('an excluded system asks for a reason, and keeps it', async ({ page }) => {
-  await signIn(page, 'owner@ninthacre.example')
+  await signIn(page)
   const job = await jobAt(page, 'ferry house')
   await page.goto(`/jobs/${job.id}/choose/${job.surface('Bell tower deck')}`)
   await expect(page.getByText('Nothing goes on before this is mended')).toBeVisible()
@@ -158,7 +159,7 @@ test('an excluded system asks for a reason, and keeps it', async ({ page }) => {
 })
 
 test('two systems are compared on one page in either unit system', async ({ page }) => {
-  await signIn(page, 'owner@ninthacre.example')
+  await signIn(page)
   const job = await jobAt(page, 'Skerrow')
   await page.request.put('/api/session/units', { data: { units: 'metric' } })
   await page.goto(`/jobs/${job.id}/choose/${job.surface('Rubble walls')}`)
@@ -184,7 +185,7 @@ test('two systems are compared on one page in either unit system', async ({ page
 })
 
 test('every surface is weighed with progress, and the pages are free of access faults', async ({ page }) => {
-  await signIn(page, 'owner@ninthacre.example')
+  await signIn(page)
   const job = await jobAt(page, 'orchid')
   await page.goto(`/jobs/${job.id}/choose`)
   await expect(page.getByText('5 of 5 surfaces weighed')).toBeVisible()

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { cell, ownJob, password, signIn, useUnits } from './product'
+import { cell, ownJob, password, personOf, signIn, useUnits } from './product'
 
 test('with the keyboard alone: sign in, job, surface, foam, thickness, sets, gate; all kept after a reload', async ({
   page,
@@ -7,7 +7,7 @@ test('with the keyboard alone: sign in, job, surface, foam, thickness, sets, gat
   const keys = page.keyboard
   await page.goto('/sign-in')
   await expect(page.getByLabel('Sign-in name')).toBeFocused()
-  await keys.type('owner@ninthacre.example')
+  await keys.type(personOf('owner'))
   await keys.press('Tab')
   await keys.type(password)
   await keys.press('Enter')

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { cell, ownJob, signIn, useUnits } from './product'
+import { cell, ownJob, personOf, signIn, useUnits } from './product'
 
 // An edit belongs to the record it was made on, however slow the server is and wherever the person has gone meanwhile.
 
@@ -296,7 +296,7 @@ test('drafts of one person are not shown to the next on the device, and wait for
   await page.goto(`/jobs/${job}/window/${surface}`)
   await page.locator('input[name=air]').fill('11 C')
   await page.getByRole('button', { name: 'Sign out' }).click()
-  await signIn(page, 'estimator@ninthacre.example')
+  await signIn(page, personOf('estimator'))
   await useUnits(page, 'metric')
   await page.goto(`/jobs/${job}/survey`)
   await expect(cell(page, 'Size', 'North wall')).toHaveValue('7.20 m x 2.70 m')
@@ -314,7 +314,7 @@ test('somebody else who signs in again over a screen gets a screen of their own'
   await context.clearCookies()
   await cell(page, 'Size', 'North wall').press('Tab')
   const dialog = page.getByRole('dialog')
-  await dialog.getByLabel('Sign-in name').fill('estimator@ninthacre.example')
+  await dialog.getByLabel('Sign-in name').fill(personOf('estimator'))
   await dialog.getByLabel('Password').fill('umbra-demo')
   await dialog.getByRole('button', { name: 'Sign in' }).click()
   await expect(page.getByRole('heading', { name: 'Jobs' })).toBeVisible()

@@ -4,7 +4,9 @@ export default defineConfig({
   testDir: '.',
   timeout: 60_000,
   expect: { timeout: 10_000 },
-  workers: 1,
+  // Two cores, and a firm of its own for each: the demo is planted as often.
+  workers: Number(process.env.UMBRACELL_WORKERS ?? 1),
+  fullyParallel: true,
   reporter: [['list'], ['json', { outputFile: 'test-results/results.json' }]],
   use: {
     baseURL: process.env.UMBRACELL_URL ?? 'http://127.0.0.1:5210',

@@ -29,7 +29,6 @@ const find = async (name) => {
   return { job, surface: (start) => rows.find((row) => row.name.startsWith(start)).id }
 }
 const ferry = await find('ferry house')
-const mill = await find('Skerrow')
 const at = (place, stage, name) => `/jobs/${place.job}/${stage}/${place.surface(name)}`
 
 await shoot('jobs', '/', 'Skerrow')

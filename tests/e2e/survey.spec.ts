@@ -1,5 +1,6 @@
+import { writeFileSync } from 'node:fs'
 import { expect, test, type Page } from '@playwright/test'
-import { cell, ownJob, signIn, useUnits } from './product'
+import { cell, ownJob, personOf, signIn, useUnits } from './product'
 
 const csv = (text: string, name = 'surfaces.csv') => ({ name, mimeType: 'text/csv', buffer: Buffer.from(text) })
 
@@ -21,7 +22,7 @@ async function photo(page: Page, type: 'image/jpeg' | 'image/png') {
 }
 
 test('a table with errors is mended on the screen and taken whole, and can be taken back', async ({ page }) => {
-  await signIn(page, 'estimator@ninthacre.example')
+  await signIn(page, personOf('estimator'))
   const { job } = await ownJob(page, 'Imported barn')
   await useUnits(page, 'us')
   await page.goto(`/jobs/${job}/survey/exchange`)
@@ -58,7 +59,7 @@ test('a table with errors is mended on the screen and taken whole, and can be ta
 })
 
 test('files that cannot be read are answered by a sentence, and nothing is taken', async ({ page }) => {
-  await signIn(page, 'estimator@ninthacre.example')
+  await signIn(page, personOf('estimator'))
   const { job, surface } = await ownJob(page, 'Broken files')
   await page.goto(`/jobs/${job}/survey/exchange`)
   const open = page.locator('input[type=file]')
@@ -79,7 +80,9 @@ test('files that cannot be read are answered by a sentence, and nothing is taken
     buffer: Buffer.concat([Buffer.from([0, 0, 0, 24]), Buffer.from('ftypheic'), Buffer.alloc(60)]),
   })
   await expect(page.getByText('HEIC pictures are not taken.')).toBeVisible()
-  await photos.setInputFiles({ name: 'huge.jpg', mimeType: 'image/jpeg', buffer: Buffer.alloc(49 * 1024 * 1024) })
+  const huge = test.info().outputPath('huge.jpg')
+  writeFileSync(huge, Buffer.alloc(49 * 1024 * 1024))
+  await photos.setInputFiles(huge)
   await expect(page.getByText('huge.jpg is 49 MB; at most 20 MB are taken.')).toBeVisible()
   await photos.setInputFiles({ name: 'letter.png', mimeType: 'image/png', buffer: Buffer.from('not a picture') })
   await expect(page.getByText('This is not a JPEG or PNG picture.')).toBeVisible()
@@ -87,7 +90,7 @@ test('files that cannot be read are answered by a sentence, and nothing is taken
 })
 
 test('one surface: layers, details, a leak, photos, and a cut', async ({ page }) => {
-  await signIn(page, 'estimator@ninthacre.example')
+  await signIn(page, personOf('estimator'))
   const { job, surface } = await ownJob(page, 'One surface')
   await useUnits(page, 'us')
   await page.goto(`/jobs/${job}/survey/surface/${surface}`)
@@ -125,7 +128,7 @@ test('one surface: layers, details, a leak, photos, and a cut', async ({ page })
 })
 
 test('a joint is solved and the list ticked off until nothing of it holds the gate', async ({ page }) => {
-  await signIn(page, 'estimator@ninthacre.example')
+  await signIn(page, personOf('estimator'))
   const { job, surface } = await ownJob(page, 'Joined')
   await page.request.post(`/api/jobs/${job}/surfaces`, {
     data: { version: null, units: 'us', fields: { name: 'North ground', kind: 'underSlab' } },
@@ -174,7 +177,7 @@ test('a joint is solved and the list ticked off until nothing of it holds the ga
 test('a fan test, a thermal picture and a logger file are taken down and read in either unit system', async ({
   page,
 }) => {
-  await signIn(page, 'estimator@ninthacre.example')
+  await signIn(page, personOf('estimator'))
   const { job, surface } = await ownJob(page, 'Measured')
   await useUnits(page, 'us')
   await page.goto(`/jobs/${job}/survey/baseline`)
@@ -216,7 +219,7 @@ test('a fan test, a thermal picture and a logger file are taken down and read in
 })
 
 test('a job goes out as one file and comes in as another job', async ({ page }) => {
-  await signIn(page, 'estimator@ninthacre.example')
+  await signIn(page, personOf('estimator'))
   const { job } = await ownJob(page, 'Filed away')
   const file = await (await page.request.get(`/api/jobs/${job}/file`)).body()
   await page.goto('/')
@@ -230,7 +233,7 @@ test('a job goes out as one file and comes in as another job', async ({ page }) 
 })
 
 test('what is typed for one surface never reaches another', async ({ page }) => {
-  await signIn(page, 'estimator@ninthacre.example')
+  await signIn(page, personOf('estimator'))
   const { job, surface } = await ownJob(page, 'Two walls')
   const south = await (
     await page.request.post(`/api/jobs/${job}/surfaces`, {

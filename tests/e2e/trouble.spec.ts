@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { cell, jobAt, ownJob, password, signIn, useUnits } from './product'
+import { cell, jobAt, ownJob, password, personOf, signIn, stranger, useUnits } from './product'
 
 test.beforeEach(async ({ page }) => {
   await signIn(page)
@@ -113,7 +113,10 @@ test('a sign-in that runs out in mid-edit asks again and then saves what was typ
 
 test('script in a name is text, and never runs', async ({ page }) => {
   const ran: string[] = []
-  page.on('dialog', (dialog) => void ran.push(dialog.message()) || void dialog.dismiss())
+  page.on('dialog', (dialog) => {
+    ran.push(dialog.message())
+    void dialog.dismiss()
+  })
   const { job } = await ownJob(page, '<img src=x onerror=alert(1)>')
   await page.goto(`/jobs/${job}/survey`)
   await cell(page, 'Surface', 'North wall').fill('<script>alert(2)</script>')
@@ -135,7 +138,7 @@ test('a body of 10 MB is refused with a sentence and the server goes on', async 
 })
 
 test('a viewer sees everything and can change nothing', async ({ page }) => {
-  await signIn(page, 'viewer@ninthacre.example')
+  await signIn(page, personOf('viewer'))
   await page.getByRole('link', { name: /ferry house/ }).click()
   await page.waitForURL(/\/jobs\//)
   await page.goto(`${page.url()}/survey`)
@@ -145,14 +148,14 @@ test('a viewer sees everything and can change nothing', async ({ page }) => {
 
 test('the second firm sees nothing of the first', async ({ page }) => {
   const { job } = await ownJob(page, 'Private')
-  await signIn(page, 'owner@coldwaterlane.example')
+  await signIn(page, stranger)
   await expect(page.getByText('No job yet')).toBeVisible()
   await page.goto(`/jobs/${job}`)
   await expect(page.getByText('belongs to another firm')).toBeVisible()
 })
 
 test('a file that cannot be made is told in a sentence, and the page stays', async ({ page }) => {
-  await signIn(page, 'owner@ninthacre.example')
+  await signIn(page)
   const job = await jobAt(page, 'Skerrow')
   const places: [string, RegExp[], string][] = [
     [`/jobs/${job.id}/price`, [/For the customer, PDF/, /Internal, PDF/, /Internal, workbook/], 'Price of the job'],

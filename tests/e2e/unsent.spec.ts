@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { cell, ownJob, password, signIn, useUnits } from './product'
+import { cell, ownJob, password, personOf, signIn, useUnits } from './product'
 
 // What is entered survives anything that can happen between a device and the server, and goes by itself when it can.
 
@@ -197,12 +197,12 @@ test('what waits at a sign-out waits for the person, and goes when they are back
   await expect(unsent(page)).toBeVisible()
   await page.getByRole('button', { name: 'Sign out' }).click()
   await page.unroute(edits)
-  await signIn(page, 'estimator@ninthacre.example')
+  await signIn(page, personOf('estimator'))
   await expect(unsent(page)).toHaveCount(0)
   await page.waitForTimeout(1500)
   expect(await sizeOf(page, job, surface)).toBe('7.20 m x 2.70 m')
   await page.getByRole('button', { name: 'Sign out' }).click()
-  await page.getByLabel('Sign-in name').fill('owner@ninthacre.example')
+  await page.getByLabel('Sign-in name').fill(personOf('owner'))
   await page.getByLabel('Password').fill(password)
   await page.getByRole('button', { name: 'Sign in' }).click()
   await expect(page.getByRole('heading', { name: 'Jobs' })).toBeVisible()

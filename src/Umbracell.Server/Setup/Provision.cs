@@ -25,7 +25,8 @@ internal static class Provision
                 SurfaceStart.Of,
                 PreparationAnswers.List,
                 token,
-                services.ServiceProvider.GetRequiredService<TimeProvider>().GetUtcNow()
+                services.ServiceProvider.GetRequiredService<TimeProvider>().GetUtcNow(),
+                app.Configuration.GetValue("Demo:Copies", 0)
             );
             await DemoSeed.PlantAsync(db, scope, inputs);
         }

@@ -1,3 +1,4 @@
+using System.Globalization;
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Planning;
 using Umbracell.Store.Model;
@@ -11,12 +12,14 @@ namespace Umbracell.Store.Seeding;
 /// <param name="ApiToken">Token of the first firm for trying the API.</param>
 /// <param name="Now">The moment the demo's readings are dated back from.</param>
 /// <param name="List">Derives the preparation list of a surface.</param>
+/// <param name="Copies">How many more firms get the same jobs, each with people of its own: for what tries the product side by side.</param>
 public sealed record DemoInputs(
     IReadOnlyDictionary<string, string> Sheets,
     StartSurface Start,
     Func<Surface, IReadOnlyList<PreparationTask>> List,
     string ApiToken,
-    DateTimeOffset Now
+    DateTimeOffset Now,
+    int Copies = 0
 );
 
 /// <summary>Plants the demo: two firms that never see one another, people by role, two jobs.</summary>
@@ -31,29 +34,63 @@ public static class DemoSeed
     /// <summary>Plants the demo once; where it stands already, only adds product sheets that have come since.</summary>
     public static async Task PlantAsync(UmbracellDb db, FirmScope scope, DemoInputs inputs, CancellationToken cancellation = default)
     {
-        scope.EnterFirm(NinthAcre);
+        for (var copy = 0; copy <= inputs.Copies; copy++)
+        {
+            var (id, name, domain) = FirmAt(copy);
+            scope.EnterFirm(id);
+            if (await db.Firms.AnyAsync(cancellation))
+            {
+                await RefreshAsync(db, inputs.Sheets, cancellation);
+            }
+            else
+            {
+                await PlantFirmAsync(db, inputs, id, name, domain, isFirst: copy == 0, cancellation);
+            }
+        }
+
+        scope.EnterFirm(ColdwaterLane);
         if (await db.Firms.AnyAsync(cancellation))
         {
-            await RefreshAsync(db, scope, inputs.Sheets, cancellation);
+            await RefreshAsync(db, inputs.Sheets, cancellation);
             return;
         }
 
-        AddFirm(
-            db,
-            NinthAcre,
-            "Ninth Acre Spray Works",
-            inputs.Sheets,
-            "ninthacre.example",
-            [FirmRole.Owner, FirmRole.Estimator, FirmRole.CrewLead, FirmRole.Viewer]
-        );
-        db.ApiTokens.Add(
-            new()
-            {
-                Name = "demo",
-                Hash = TokenHash.Of(inputs.ApiToken),
-                Role = FirmRole.Estimator,
-            }
-        );
+        AddFirm(db, ColdwaterLane, "Coldwater Lane Foam", inputs.Sheets, "coldwaterlane.example", [FirmRole.Owner]);
+        await db.SaveChangesAsync(cancellation);
+    }
+
+    private static (Guid Id, string Name, string Domain) FirmAt(int copy) =>
+        copy == 0
+            ? (NinthAcre, "Ninth Acre Spray Works", "ninthacre.example")
+            : (
+                new($"6f1c0f5e-9a4e-4c7e-8a57-0d3e5c1b9a{copy + 0x10:x2}"),
+                string.Create(CultureInfo.InvariantCulture, $"Ninth Acre Spray Works {copy + 1}"),
+                string.Create(CultureInfo.InvariantCulture, $"ninthacre{copy + 1}.example")
+            );
+
+    private static async Task PlantFirmAsync(
+        UmbracellDb db,
+        DemoInputs inputs,
+        Guid id,
+        string name,
+        string domain,
+        bool isFirst,
+        CancellationToken cancellation
+    )
+    {
+        AddFirm(db, id, name, inputs.Sheets, domain, [FirmRole.Owner, FirmRole.Estimator, FirmRole.CrewLead, FirmRole.Viewer]);
+        if (isFirst)
+        {
+            db.ApiTokens.Add(
+                new()
+                {
+                    Name = "demo",
+                    Hash = TokenHash.Of(inputs.ApiToken),
+                    Role = FirmRole.Estimator,
+                }
+            );
+        }
+
         await db.SaveChangesAsync(cancellation);
 
         var now = inputs.Now;
@@ -72,25 +109,12 @@ public static class DemoSeed
         db.PastJobs.AddRange(DemoMaterial.PastJobs());
         db.StockLots.AddRange(DemoMaterial.Stock(DateOnly.FromDateTime(now.UtcDateTime)));
         await db.SaveChangesAsync(cancellation);
-
-        scope.EnterFirm(ColdwaterLane);
-        AddFirm(db, ColdwaterLane, "Coldwater Lane Foam", inputs.Sheets, "coldwaterlane.example", [FirmRole.Owner]);
-        await db.SaveChangesAsync(cancellation);
     }
 
-    private static async Task RefreshAsync(
-        UmbracellDb db,
-        FirmScope scope,
-        IReadOnlyDictionary<string, string> sheets,
-        CancellationToken cancellation
-    )
+    private static async Task RefreshAsync(UmbracellDb db, IReadOnlyDictionary<string, string> sheets, CancellationToken cancellation)
     {
-        foreach (var firm in new[] { NinthAcre, ColdwaterLane })
-        {
-            scope.EnterFirm(firm);
-            await ShippedSheets.AddMissingAsync(db, sheets, cancellation);
-            await db.SaveChangesAsync(cancellation);
-        }
+        await ShippedSheets.AddMissingAsync(db, sheets, cancellation);
+        await db.SaveChangesAsync(cancellation);
     }
 
     private static void AddFirm(
