@@ -275,7 +275,7 @@ public sealed class CommandTests(Product product) : IClassFixture<Product>
 
     private async Task<(HttpClient Client, string Job, string Wall)> WallAsync()
     {
-        var client = await product.SignedInAsync("owner@coldwaterlane.example");
+        var client = await product.SignedInAsync("owner@ninthacre.example");
         var job = await SendAsync(
             client,
             HttpMethod.Post,

@@ -18,6 +18,9 @@ internal static class Exchanging
         return (client, job.Text("id"));
     }
 
+    /// <summary>Parts of the names of the demo's jobs.</summary>
+    public static readonly string[] DemoJobs = ["ferry house", "mill cottages", "seed store", "orchid house"];
+
     public static async Task<string> DemoJobAsync(HttpClient client, string name) =>
         (await client.GetJsonAsync("/api/jobs")).AsArray().Last(j => j!["job"]!.Text("name").Contains(name, StringComparison.Ordinal))![
             "job"

@@ -3,7 +3,7 @@ import { computed, defineAsyncComponent, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import FirmNav from '@/firm/FirmNav.vue'
 import { api, ask, type Schemas } from '@/shared/api/client'
-import { useProblems } from '@/shared/figures/problems'
+import { useEdits } from '@/shared/state/edits'
 import { useMaterialRefresh, usePastJobs } from '@/shared/state/price'
 import { useReader } from '@/shared/state/reader'
 import { useSession } from '@/shared/state/session'
@@ -25,7 +25,7 @@ const reader = useReader()
 const session = useSession()
 const past = usePastJobs()
 const refresh = useMaterialRefresh()
-const { general, byField } = useProblems()
+const edits = useEdits()
 const mayEdit = computed(() => session.person?.mayEdit ?? false)
 const adding = ref(false)
 const fault = ref('')
@@ -35,16 +35,12 @@ const off = useTakeOff(async (id) => take(await ask(api.DELETE('/api/past-jobs/{
 const jobs = computed(() => (past.data.value?.jobs ?? []).filter((job) => !off.gone(job.id)))
 const crews = computed(() => past.data.value?.crews ?? [])
 
-async function leaveOut(job: Job, reason: string) {
-  try {
-    const body = { version: job.version, units: reader.units, fields: { leftOut: reason } }
-    take(await ask(api.PATCH('/api/past-jobs/{id}', { params: { path: { id: job.id } }, body })))
-    fault.value = ''
-    return true
-  } catch (cause) {
-    fault.value = Object.values(byField(cause))[0] ?? general(cause)
-    return false
-  }
+async function leaveOut({ id }: Job, reason: string) {
+  const place = { kind: 'pastJob', id }
+  const outcome = await edits.keep(place, { leftOut: reason })
+  fault.value = edits.faultAt(place)
+  if (outcome === 'refused') edits.forget(place, 'leftOut')
+  return outcome !== 'refused'
 }
 
 async function readAnew() {

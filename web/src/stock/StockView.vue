@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import FirmNav from '@/firm/FirmNav.vue'
 import { api, ask, type Schemas } from '@/shared/api/client'
-import { useProblems } from '@/shared/figures/problems'
+import { useEdits } from '@/shared/state/edits'
 import { useMaterialRefresh, useStock } from '@/shared/state/price'
 import { useReader } from '@/shared/state/reader'
 import { useDays } from '@/shared/state/times'
@@ -22,9 +22,8 @@ const reader = useReader()
 const session = useSession()
 const stock = useStock()
 const refresh = useMaterialRefresh()
-const { byField, general } = useProblems()
+const edits = useEdits()
 const mayEdit = computed(() => session.person?.mayEdit ?? false)
-const fault = ref('')
 
 const off = useTakeOff(async (id) => take(await ask(api.DELETE('/api/stock/{id}', { params: { path: { id } } }))))
 const lots = computed(() => (stock.data.value?.lots ?? []).filter((lot) => !off.gone(lot.id)))
@@ -32,17 +31,10 @@ const take = (answer: unknown) => refresh(['stock'], answer)
 const days = useDays()
 const day = (iso: string | null | undefined) => days(iso) || '–'
 
-async function change(lot: Lot, field: 'full' | 'part', event: Event) {
-  const input = event.target as HTMLInputElement
-  try {
-    const body = { version: lot.version, units: reader.units, fields: { [field]: input.value } }
-    take(await ask(api.PATCH('/api/stock/{id}', { params: { path: { id: lot.id } }, body })))
-    fault.value = ''
-  } catch (cause) {
-    fault.value = Object.values(byField(cause))[0] ?? general(cause)
-    void stock.refetch()
-  }
-}
+const placeOf = ({ id }: Lot) => ({ kind: 'lot', id })
+const fault = computed(() => lots.value.map((lot) => edits.faultAt(placeOf(lot))).find(Boolean) ?? '')
+const change = (lot: Lot, field: 'full' | 'part', event: Event) =>
+  edits.keep(placeOf(lot), { [field]: (event.target as HTMLInputElement).value })
 </script>
 
 <template>
@@ -88,7 +80,7 @@ async function change(lot: Lot, field: 'full' | 'part', event: Event) {
               <td>
                 <input
                   class="input short"
-                  :value="lot.full"
+                  :value="edits.textOf(placeOf(lot), 'full', String(lot.full))"
                   :disabled="!mayEdit"
                   inputmode="numeric"
                   :aria-label="`${t('stock.col.full')}, ${lot.lot}`"
@@ -98,7 +90,7 @@ async function change(lot: Lot, field: 'full' | 'part', event: Event) {
               <td>
                 <input
                   class="input short"
-                  :value="reader.print(lot.part)"
+                  :value="edits.textOf(placeOf(lot), 'part', reader.print(lot.part))"
                   :disabled="!mayEdit"
                   :aria-label="`${t('stock.col.part')}, ${lot.lot}`"
                   @change="change(lot, 'part', $event)"

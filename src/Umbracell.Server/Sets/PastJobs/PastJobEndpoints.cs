@@ -127,9 +127,20 @@ internal static class PastJobEndpoints
         return TypedResults.Ok(await AnswerAsync(db, library));
     }
 
-    private static async Task<Ok<PastJobsAnswer>> ChangeAsync(Guid id, TypedEdit edit, UmbracellDb db, SheetLibrary library)
+    private static async Task<Ok<PastJobsAnswer>> ChangeAsync(
+        Guid id,
+        TypedEdit edit,
+        UmbracellDb db,
+        SheetLibrary library,
+        Commands commands
+    )
     {
         var row = await FindAsync(id, db);
+        if (!await commands.TakeAsync(edit))
+        {
+            return TypedResults.Ok(await AnswerAsync(db, library));
+        }
+
         if (edit.Version is { } seen && seen != row.Version)
         {
             throw new StaleEditException(Answer(row, await library.AllAsync(), winsorised: false));

@@ -102,10 +102,16 @@ internal static class StockEndpoints
         TypedEdit edit,
         UmbracellDb db,
         SheetLibrary library,
+        Commands commands,
         TimeProvider clock
     )
     {
         var row = await FindAsync(id, db);
+        if (!await commands.TakeAsync(edit))
+        {
+            return TypedResults.Ok(await AnswerAsync(db, library, clock));
+        }
+
         if (edit.Version is { } seen && seen != row.Version)
         {
             throw new StaleEditException(await AnswerAsync(db, library, clock));

@@ -112,11 +112,17 @@ internal static class ComplaintEndpoints
         TypedEdit edit,
         SurfaceReader reader,
         SheetLibrary library,
-        UmbracellDb db
+        UmbracellDb db,
+        Commands commands
     )
     {
         var row = await FindAsync(id, db);
         var job = await reader.FindJobAsync(row.JobId);
+        if (!await commands.TakeAsync(edit))
+        {
+            return TypedResults.Ok(await AllAsync(job, reader, library, db));
+        }
+
         if (edit.Version is { } seen && seen != row.Version)
         {
             throw new StaleEditException((await AllAsync(job, reader, library, db)).First(c => c.Id == id));

@@ -2,6 +2,8 @@ import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
 import { flushPromises, mount } from '@vue/test-utils'
 import { defineComponent, h, type Component } from 'vue'
 import { i18n } from '@/i18n'
+import { keepWith } from '../keeping/editor'
+import '../keeping/records'
 
 /** A figure as the core prints it. */
 export const figure = (si: number, us = String(si), metric = us) => ({ si, us, metric })
@@ -32,6 +34,7 @@ export const finding = (rule: string, at: string, verdict: string, rest: object 
 /** A component on the page with words and server state, once its first questions are answered. */
 export async function shown(component: Component, props: Record<string, unknown> = {}) {
   const queryClient = new QueryClient({ defaultOptions: { queries: { retry: false } } })
+  keepWith(queryClient)
   const stubs = { RouterLink: { template: '<a><slot /></a>' }, AppBar: true, FirmNav: true }
   const screen = mount(component, {
     props,

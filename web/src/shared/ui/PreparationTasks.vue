@@ -1,12 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { ApiProblem, type Schemas } from '../api/client'
-import { useProblems } from '../figures/problems'
-import { put, type Outcome } from '../keeping/editor'
-import { shelf, type Entry } from '../keeping/entries'
-import { nameOf } from '../keeping/kinds'
-import { useReader } from '../state/reader'
+import type { Schemas } from '../api/client'
+import { useEdits } from '../state/edits'
 
 /** Items of a preparation list: ticked, given to someone, dated. Ticks feed gate rule G13. */
 type Task = Schemas['PreparationTaskAnswer']
@@ -18,29 +14,18 @@ const props = defineProps<{
   detailed?: boolean
 }>()
 const { t } = useI18n()
-const reader = useReader()
-const { general, sentence } = useProblems()
+const edits = useEdits()
 
 const placeOf = ({ item, forJob }: Task) => ({
   kind: 'task',
   id: `${forJob ? props.job : props.surface!}/${item}`,
   within: props.job,
 })
-const entryOf = (task: Task, field: string): Entry | undefined => shelf.value.get(nameOf(placeOf(task)), field)
-/** What was entered and is not kept yet, else what is. */
-const textOf = (task: Task, field: string, kept: string) => entryOf(task, field)?.text ?? kept
+const textOf = (task: Task, field: string, kept: string) => edits.textOf(placeOf(task), field, kept)
 const isTicked = (task: Task) => textOf(task, 'done', task.done || task.contradicted ? 'yes' : 'no') === 'yes'
+const fault = computed(() => props.tasks.map((task) => edits.faultAt(placeOf(task))).find(Boolean) ?? '')
 
-const fault = computed(() => {
-  const all = props.tasks.flatMap((task) => Object.values(shelf.value.of(nameOf(placeOf(task)))))
-  const refused = all.find((entry) => entry.state === 'refused')
-  if (refused?.fault) return sentence(refused.fault)
-  const { status = 0, detail = '' } = refused?.refusal ?? {}
-  return refused ? general(new ApiProblem(status, detail, [], null)) : ''
-})
-
-const change = (task: Task, fields: Record<string, string>): Promise<Outcome> =>
-  put(placeOf(task), fields, { units: reader.units })
+const change = (task: Task, fields: Record<string, string>) => edits.keep(placeOf(task), fields)
 const tick = (task: Task, on: boolean) => change(task, { done: on ? 'yes' : 'no' })
 </script>
 

@@ -1,9 +1,8 @@
 import { computed, reactive } from 'vue'
-import { ApiProblem, type Schemas } from '@/shared/api/client'
-import { useProblems } from '@/shared/figures/problems'
+import type { Schemas } from '@/shared/api/client'
 import { forget, put } from '@/shared/keeping/editor'
-import { shelf } from '@/shared/keeping/entries'
-import { nameOf, type Place } from '@/shared/keeping/kinds'
+import type { Place } from '@/shared/keeping/kinds'
+import { useEdits } from '@/shared/state/edits'
 import { useJobFields, useSurfaceFields } from '@/shared/state/fields'
 import { useChoose } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
@@ -14,7 +13,7 @@ type Fields = Record<string, string>
 /** The choice being made: what is asked of the core, what is kept with the surface and the job, and what was refused. */
 export function useChooseDesk(job: () => string, surface: () => string) {
   const reader = useReader()
-  const { sentence, general } = useProblems()
+  const edits = useEdits()
   const choice = useChoose(surface)
   const ofSurface = useSurfaceFields(job, surface)
   const ofJob = useJobFields(job)
@@ -27,10 +26,6 @@ export function useChooseDesk(job: () => string, surface: () => string) {
   const fault = computed(
     () => told[surface()] || ofSurface.notice.value || Object.values(ofJob.faults.value)[0] || ofJob.notice.value,
   )
-  const sentenceAt = (at: Place, field: string) => {
-    const { fault, refusal } = shelf.value.get(nameOf(at), field) ?? {}
-    return fault ? sentence(fault) : refusal ? general(new ApiProblem(refusal.status, refusal.detail, [], null)) : ''
-  }
   const place = (): Place => ({ kind: 'surface', id: surface(), within: job() })
 
   return {
@@ -51,10 +46,7 @@ export function useChooseDesk(job: () => string, surface: () => string) {
       const fields = { 'choice.candidateId': id, 'choice.reason': reason }
       told[at.id] = ''
       if ((await put(at, fields, { units: reader.units, together: true })) !== 'refused') return
-      told[at.id] =
-        Object.keys(fields)
-          .map((field) => sentenceAt(at, field))
-          .find(Boolean) ?? ''
+      told[at.id] = edits.faultAt(at)
       forget(at, ...Object.keys(fields))
     },
     takeBack: () => put(place(), { 'back.choice': 'yes' }, { units: reader.units }),

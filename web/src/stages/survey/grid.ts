@@ -1,7 +1,6 @@
 import { useQueryClient } from '@tanstack/vue-query'
 import { computed, nextTick, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { ApiProblem } from '@/shared/api/client'
 import { useProblems } from '@/shared/figures/problems'
 import { connection } from '@/shared/keeping/connection'
 import { decide, discard, forget, onTheirWay, put, type } from '@/shared/keeping/editor'
@@ -9,6 +8,7 @@ import { shelf } from '@/shared/keeping/entries'
 import { nameOf, type Place } from '@/shared/keeping/kinds'
 import { stepsOf, together, type Step } from '@/shared/keeping/steps'
 import { doubts } from '@/shared/state/doubts'
+import { useEdits } from '@/shared/state/edits'
 import { useSurfaceList, useSurfaces, type Surface } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
 import { theirsOf } from '@/shared/state/typed'
@@ -31,7 +31,8 @@ export function useSurveyGrid(job: string) {
   const list = useSurfaceList(job)
   const undo = stepsOf(job)
   const { t } = useI18n()
-  const { byField, general, sentence } = useProblems()
+  const { byField, general } = useProblems()
+  const edits = useEdits()
   const notice = ref('')
   const adding = ref(0)
 
@@ -49,14 +50,7 @@ export function useSurveyGrid(job: string) {
     rows.value.flatMap((row) => fieldsOf(row.id).map((field) => ({ row, field, entry: entryAt(row.id, field)! }))),
   )
 
-  function faultOf(id: string, field: string) {
-    const entry = entryAt(id, field)
-    return entry?.fault
-      ? sentence(entry.fault)
-      : entry?.refusal
-        ? general(new ApiProblem(entry.refusal.status, entry.refusal.detail, [], null))
-        : ''
-  }
+  const faultOf = (id: string, field: string) => edits.faultOf(entryAt(id, field))
 
   const conflicts = computed<Conflict[]>(() =>
     at.value

@@ -76,6 +76,21 @@ keepsListed(
   { surface: 'surfaceId' },
 )
 
+keepsListed(
+  'complaint',
+  'complaints',
+  (answer: Listed[]) => answer,
+  (place, body) => ask(api.PATCH('/api/complaints/{id}', { ...path(place), body })),
+  { suspects: 'suspectIds' },
+)
+
+/** The caption of a photo: whoever writes last writes it. */
+keeps('photo', {
+  routes: { '': { send: (place, body) => ask(api.PATCH('/api/photos/{id}', { ...path(place), body })) } },
+  versionIn: () => undefined,
+  took: (queries, { within }, answer) => listTaken(queries, within, 'photos', answer),
+})
+
 /** An item of a preparation list, by the surface or job it belongs to: the newer tick stands, whoever made it. */
 keeps('task', {
   routes: {
@@ -110,11 +125,24 @@ keeps('reading', {
   },
 })
 
+/** Whether something found was seen to; the surface comes first. */
+keeps('found', {
+  routes: {
+    '': {
+      send: ({ id }, body) => ask(api.PATCH('/api/notes/{id}', { params: { path: { id: id.split('/')[1]! } }, body })),
+    },
+  },
+  versionIn: () => undefined,
+  took: noted,
+})
+
 keeps('note', {
   routes: { '': { send: (place, body) => ask(api.POST('/api/surfaces/{id}/notes', { ...ofSurface(place), body })) } },
   versionIn: () => undefined,
-  took(queries, { id, within }, answer) {
-    listTaken(queries, within, '', answer)
-    queries.setQueryData(['surface', id.split('/')[0], 'notes'], answer)
-  },
+  took: noted,
 })
+
+function noted(queries: QueryClient, { id, within }: Place, answer: unknown) {
+  listTaken(queries, within, '', answer)
+  queries.setQueryData(['surface', id.split('/')[0], 'notes'], answer)
+}

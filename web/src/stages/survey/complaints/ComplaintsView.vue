@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, ask, type Schemas } from '@/shared/api/client'
 import { useProblems } from '@/shared/figures/problems'
+import { useEdits } from '@/shared/state/edits'
 import { useSurfaces } from '@/shared/state/job'
 import { useSession } from '@/shared/state/session'
 import { useComplaints, useSurveyEdits } from '@/shared/state/survey'
@@ -22,6 +23,7 @@ const complaints = useComplaints(() => props.job)
 const surfaces = useSurfaces(() => props.job)
 const edits = useSurveyEdits(() => props.job)
 const { general } = useProblems()
+const set = useEdits()
 
 const locked = computed(() => !session.person?.mayEdit)
 const fault = ref('')
@@ -63,10 +65,14 @@ async function add() {
   if (!fault.value) next.value = { ...next.value, place: '', words: '' }
 }
 
+const placeOf = ({ id }: Complaint) => ({ kind: 'complaint', id, within: props.job })
+const suspectsOf = (complaint: Complaint) =>
+  set.textOf(placeOf(complaint), 'suspects', complaint.suspectIds.join(',')).split(',').filter(Boolean)
+
 function suspect(complaint: Complaint, id: string, on: boolean) {
-  const suspects = on ? [...complaint.suspectIds, id] : complaint.suspectIds.filter((one) => one !== id)
-  const path = { params: { path: { id: complaint.id } } }
-  return send(ask(api.PATCH('/api/complaints/{id}', { ...path, body: edits.body({ suspects: suspects.join(',') }) })))
+  const before = suspectsOf(complaint)
+  const suspects = on ? [...before, id] : before.filter((one) => one !== id)
+  return set.keep(placeOf(complaint), { suspects: suspects.join(',') })
 }
 
 const off = useTakeOff((id) => send(ask(api.DELETE('/api/complaints/{id}', { params: { path: { id } } }))))
@@ -108,7 +114,7 @@ const rows = (one: Complaint) => [
           <label v-for="s in surfaces.data.value" :key="s.id">
             <input
               type="checkbox"
-              :checked="one.suspectIds.includes(s.id)"
+              :checked="suspectsOf(one).includes(s.id)"
               :disabled="locked"
               @change="suspect(one, s.id, ($event.target as HTMLInputElement).checked)"
             />

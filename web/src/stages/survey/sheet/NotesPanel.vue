@@ -4,7 +4,7 @@ import { v7 } from 'uuid'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, ask, type Schemas } from '@/shared/api/client'
-import { useProblems } from '@/shared/figures/problems'
+import { useEdits } from '@/shared/state/edits'
 import { useReader } from '@/shared/state/reader'
 import { useNotes, useSurveyEdits } from '@/shared/state/survey'
 import { useTakeOff } from '@/shared/state/takeOff'
@@ -20,7 +20,7 @@ const reader = useReader()
 const queries = useQueryClient()
 const notes = useNotes(() => props.surface)
 const edits = useSurveyEdits(() => props.job)
-const { byField } = useProblems()
+const set = useEdits()
 
 const kinds: readonly Kind[] = [
   'leak',
@@ -38,7 +38,6 @@ const kinds: readonly Kind[] = [
 ]
 const clear: readonly Kind[] = ['flue', 'light', 'wiring']
 const kind = ref<Kind>('leak')
-const fault = ref('')
 
 const typed = useCommandForm(
   () => `notes.${props.surface}`,
@@ -59,14 +58,9 @@ async function put(answer: Promise<Note[]>, surface = props.surface) {
 
 const add = () => typed.submit(asked.value, { kind: kind.value })
 
-async function change(note: Note, fields: Record<string, string>) {
-  try {
-    await put(ask(api.PATCH('/api/notes/{id}', { params: { path: { id: note.id } }, body: edits.body(fields) })))
-    fault.value = ''
-  } catch (cause) {
-    fault.value = Object.values(byField(cause))[0] ?? ''
-  }
-}
+const placeOf = ({ id }: Note) => ({ kind: 'found', id: `${props.surface}/${id}`, within: props.job })
+const fault = computed(() => (notes.data.value ?? []).map((note) => set.faultAt(placeOf(note))).find(Boolean) ?? '')
+const change = (note: Note, fields: Record<string, string>) => set.keep(placeOf(note), fields)
 
 const off = useTakeOff((id) => put(ask(api.DELETE('/api/notes/{id}', { params: { path: { id } } }))))
 </script>

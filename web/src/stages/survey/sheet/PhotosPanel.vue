@@ -1,8 +1,11 @@
 <script setup lang="ts">
+import { v7 } from 'uuid'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, ask, upload, type Schemas } from '@/shared/api/client'
 import { useProblems } from '@/shared/figures/problems'
+import { nowMs } from '@/shared/state/clock'
+import { useEdits } from '@/shared/state/edits'
 import { usePhotos, useSurveyEdits } from '@/shared/state/survey'
 import { useTakeOff } from '@/shared/state/takeOff'
 import FileButton from '@/shared/ui/FileButton.vue'
@@ -16,6 +19,7 @@ const { t } = useI18n()
 const photos = usePhotos(() => props.job)
 const edits = useSurveyEdits(() => props.job)
 const { general } = useProblems()
+const set = useEdits()
 
 const faults = ref<string[]>([])
 const sending = ref(0)
@@ -25,7 +29,12 @@ async function add(files: File[]) {
   sending.value = files.length
   for (const file of files) {
     try {
-      const query = new URLSearchParams({ surface: props.surface, caption: file.name.replace(/\.\w+$/, '') })
+      const query = new URLSearchParams({
+        surface: props.surface,
+        caption: file.name.replace(/\.\w+$/, ''),
+        command: v7(),
+        at: new Date(nowMs()).toISOString(),
+      })
       await edits.did('photos', upload<Photo[]>(`/api/jobs/${props.job}/photos?${query}`, file, MOST_MEGABYTES))
     } catch (cause) {
       faults.value.push(`${file.name}: ${general(cause)}`)
@@ -34,11 +43,9 @@ async function add(files: File[]) {
   }
 }
 
-async function caption(photo: Photo, text: string) {
-  if (text === photo.caption) return
-  const path = { params: { path: { id: photo.id } } }
-  await edits.did('photos', ask(api.PATCH('/api/photos/{id}', { ...path, body: edits.body({ caption: text }) })))
-}
+const placeOf = ({ id }: Photo) => ({ kind: 'photo', id, within: props.job })
+const captionOf = (photo: Photo) => set.textOf(placeOf(photo), 'caption', photo.caption)
+const caption = (photo: Photo, text: string) => text !== photo.caption && set.keep(placeOf(photo), { caption: text })
 
 const off = useTakeOff(async (id) => {
   await edits.then(ask(api.DELETE('/api/photos/{id}', { params: { path: { id } } })))
@@ -63,7 +70,7 @@ const mine = computed(
         </a>
         <input
           class="input"
-          :value="photo.caption"
+          :value="captionOf(photo)"
           :disabled="locked"
           maxlength="200"
           :aria-label="t('survey.photos.caption')"
