@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '../shared/api/client'
 import SectionSketch from '../shared/drawing/SectionSketch.vue'
@@ -9,12 +9,12 @@ import { useSession } from '../shared/state/session'
 import { stages, type StageKey } from '../shared/ui/stages'
 import BehindNote from '../shared/ui/BehindNote.vue'
 import VerdictMark from '../shared/ui/VerdictMark.vue'
-import PlaceZoneNote from '@/places/PlaceZoneNote.vue'
 import JobDoubts from './JobDoubts.vue'
 import { useRoute } from 'vue-router'
 import JobForm from './JobForm.vue'
 
 /** Every surface at every stage: one mark and the one figure that matters there. */
+const PlaceZoneNote = defineAsyncComponent(() => import('@/places/PlaceZoneNote.vue'))
 const props = defineProps<{ job: string }>()
 type Row = Schemas['BoardRow']
 const { t } = useI18n()
@@ -159,7 +159,10 @@ const take = (row: Row) => (reader.inHand[props.job] = row.id)
     </div>
     <section v-if="board.data.value" class="design no-print">
       <JobDoubts :job="job" />
-      <PlaceZoneNote :place-id="board.data.value.job.placeId" />
+      <PlaceZoneNote
+        v-if="board.data.value.job.placeId && !board.data.value.job.timeZone"
+        :place-id="board.data.value.job.placeId"
+      />
       <JobForm
         v-if="changing"
         :job="board.data.value.job"
