@@ -1,3 +1,4 @@
+# shellcheck shell=bash
 # Counting, timing and the checks of what is written by hand. Lines are told by lanes that run beside one another, so the tally is a file.
 
 # tally PASSED FAILED

@@ -1,3 +1,4 @@
+# shellcheck shell=bash
 # Shared by run and test: one clear sentence on failure, tools from Debian, builds that are skipped when nothing changed.
 
 fail() {
@@ -38,7 +39,7 @@ find_fonts() {
 need_space() {
   local free
   free=$(df -Pm "$1" 2>/dev/null | awk 'NR==2 {print $4}')
-  [ -n "$free" ] && [ "$free" -ge "$2" ] || fail "the disk that holds $1 is full: ${free:-0} MB are free, $2 MB are needed."
+  if [ "${free:-0}" -lt "$2" ]; then fail "the disk that holds $1 is full: ${free:-0} MB are free, $2 MB are needed."; fi
 }
 
 port_taken() { (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }

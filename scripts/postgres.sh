@@ -1,3 +1,4 @@
+# shellcheck shell=bash
 # A private PostgreSQL cluster: loopback only, passwords kept beside it, run as an ordinary account even when started by root.
 
 # The server program refuses root, so root hands it to the account Debian's package made.
@@ -28,7 +29,7 @@ start_cluster() {
   DATA=$1
   PG_DATA="$DATA/postgres"
   PG_LOG="$DATA/postgres.log"
-  mkdir -p "$DATA/secrets" && chmod 700 "$DATA/secrets" || fail "the folder $DATA cannot be written to."
+  { mkdir -p "$DATA/secrets" && chmod 700 "$DATA/secrets"; } || fail "the folder $DATA cannot be written to."
   if [ "$(id -u)" -eq 0 ]; then
     as_database_account test -x "$DATA" || fail "the account postgres cannot reach $DATA: choose another folder with --data DIR."
     touch "$PG_LOG" && chown postgres "$PG_LOG"

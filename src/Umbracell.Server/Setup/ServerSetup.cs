@@ -4,6 +4,9 @@ using System.Text.Json;
 using System.Text.Json.Serialization;
 using Microsoft.AspNetCore.Routing.Patterns;
 using Microsoft.EntityFrameworkCore;
+using OpenTelemetry;
+using OpenTelemetry.Exporter;
+using OpenTelemetry.Resources;
 using OpenTelemetry.Metrics;
 using OpenTelemetry.Trace;
 using Scalar.AspNetCore;
@@ -87,10 +90,23 @@ internal static class ServerSetup
         services.AddResponseCompression(options => options.EnableForHttps = true);
         services.AddHealthChecks().AddCheck<DatabaseReady>("database", tags: ["ready"]);
         services.AddOpenApi();
-        services
+        AddTelemetry(services, builder.Configuration["Telemetry:Otlp"]);
+    }
+
+    // Measured in any case; sent only where an address is set.
+    private static void AddTelemetry(IServiceCollection services, string? otlp)
+    {
+        var telemetry = services
             .AddOpenTelemetry()
-            .WithMetrics(metrics => metrics.AddAspNetCoreInstrumentation())
+            .ConfigureResource(resource => resource.AddService("umbracell"))
+            .WithMetrics(metrics => metrics.AddAspNetCoreInstrumentation().AddMeter(CommandMetrics.Meter))
             .WithTracing(tracing => tracing.AddAspNetCoreInstrumentation());
+        if (!string.IsNullOrWhiteSpace(otlp))
+        {
+            telemetry.UseOtlpExporter(OtlpExportProtocol.Grpc, new Uri(otlp));
+        }
+
+        services.AddSingleton<CommandMetrics>();
     }
 
     public static void UseUmbracell(this WebApplication app)

@@ -15,7 +15,7 @@ internal interface ICommand
 }
 
 /// <summary>The commands that were taken. One whose answer was lost on the way is sent again, and is answered as the first was.</summary>
-internal sealed class Commands(UmbracellDb db, TimeProvider clock, IHttpContextAccessor request)
+internal sealed class Commands(UmbracellDb db, TimeProvider clock, IHttpContextAccessor request, CommandMetrics metrics)
 {
     /// <summary>Notes a command of the person who sends this request.</summary>
     /// <returns>False where it was taken before: nothing is to be written then.</returns>
@@ -32,9 +32,11 @@ internal sealed class Commands(UmbracellDb db, TimeProvider clock, IHttpContextA
 
         if (await db.Commands.AnyAsync(c => c.Id == id))
         {
+            metrics.Repeated(id);
             return false;
         }
 
+        metrics.Taken(stamp.ReceivedAt - stamp.At);
         db.Commands.Add(
             new()
             {
