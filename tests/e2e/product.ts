@@ -78,9 +78,10 @@ export const cell = (page: Page, column: string, surface: string) =>
 
 const tags = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']
 
-/** Access faults of the screen as it stands, each with its place. */
-export async function faults(page: Page, what: string) {
+/** Access faults of the screen as it stands, each with its place; of some rules only, where the others were asked before. */
+export async function faults(page: Page, what: string, rules?: string[]) {
   // In one page: there are no frames, and a second page for the sum of frames takes as long as the look itself.
-  const { violations } = await new AxeBuilder({ page }).withTags(tags).setLegacyMode(true).analyze()
+  const axe = new AxeBuilder({ page }).setLegacyMode(true)
+  const { violations } = await (rules ? axe.withRules(rules) : axe.withTags(tags)).analyze()
   return violations.map((v) => `${what}: ${v.id} ${v.nodes.map((n) => n.target).join(' | ')}`)
 }
