@@ -28,7 +28,15 @@ describe('the catalogue', () => {
     const templates = [...pages.matchAll(/`([\w-]+\.[^`]*?)`/g)].map(([, text]) => text!)
     const patterns = templates
       .filter((text) => text.includes('${'))
-      .map((text) => new RegExp(`^${text.split(/\$\{[^}]*\}/).map(escaped).join('[\\w.:-]+')}$`))
+      .map(
+        (text) =>
+          new RegExp(
+            `^${text
+              .split(/\$\{[^}]*\}/)
+              .map(escaped)
+              .join('[\\w.:-]+')}$`,
+          ),
+      )
     // The server reads whole lists of words by their name, so that a table may say a thing as the screen does.
     const asking = server.split('\n').filter((line) => /WordCatalog|FieldWords|\[typeof\(/.test(line))
     const lists = asking.flatMap((line) => [...line.matchAll(/"([a-z]\w*(?:\.\w+)*)"/g)].map(([, name]) => `${name}.`))
