@@ -4,7 +4,18 @@ import { existsSync, readFileSync, readdirSync, writeFileSync } from 'node:fs'
 import { homedir } from 'node:os'
 import { join } from 'node:path'
 
-const ALLOWED = ['MIT', 'Apache-2.0', 'BSD-2-Clause', 'BSD-3-Clause', 'ISC', '0BSD', 'OFL-1.1', 'PostgreSQL', 'MS-PL', 'MPL-2.0']
+const ALLOWED = [
+  'MIT',
+  'Apache-2.0',
+  'BSD-2-Clause',
+  'BSD-3-Clause',
+  'ISC',
+  '0BSD',
+  'OFL-1.1',
+  'PostgreSQL',
+  'MS-PL',
+  'MPL-2.0',
+]
 const LIST = 'docs/third-party.md'
 
 // Packages that name their licence by a page or a file: what stands there, read once by a person.
@@ -32,7 +43,9 @@ function ofNuGet() {
   const shipped = readdirSync('src').filter((one) => existsSync(`src/${one}/packages.lock.json`))
   const found = new Map()
   for (const project of shipped) {
-    for (const [name, one] of Object.values(json(`src/${project}/packages.lock.json`).dependencies).flatMap(Object.entries)) {
+    for (const [name, one] of Object.values(json(`src/${project}/packages.lock.json`).dependencies).flatMap(
+      Object.entries,
+    )) {
       if (one.type !== 'Project') found.set(name, one.resolved)
     }
   }
@@ -74,7 +87,8 @@ ${lines.join('\n')}
 `
 
 const refused = every.filter((one) => !isAllowed(one.licence))
-for (const one of refused) console.error(`${one.name} ${one.version}: licence ${one.licence} is not on the list of those allowed.`)
+for (const one of refused)
+  console.error(`${one.name} ${one.version}: licence ${one.licence} is not on the list of those allowed.`)
 if (!process.argv.includes('--check')) writeFileSync(LIST, text)
 else if (!existsSync(LIST) || readFileSync(LIST, 'utf8') !== text) {
   console.error(`${LIST} is not current: run "node scripts/licences.mjs".`)

@@ -26,6 +26,25 @@ public sealed class SectionTests
         u.ToResistance().UsR.ShouldBe(16.30, 0.01);
     }
 
+    [Theory]
+    // The closed cell's sheet rates lifts up to 2 in, the open cell's up to 7 in.
+    [InlineData(1.5, 0, 1)]
+    [InlineData(2, 0, 1)]
+    [InlineData(2.5, 0, 2)]
+    [InlineData(5, 0, 3)]
+    [InlineData(2, 6, 2)]
+    [InlineData(5, 9, 5)]
+    public void Lifts_are_counted_by_hand_from_what_the_sheets_rate(double closedInches, double openInches, int lifts)
+    {
+        FoamFill[] foams =
+        [
+            new(Sheets.ClosedCell, Length.FromInches(closedInches)),
+            .. openInches > 0 ? [new FoamFill(Sheets.OpenCell, Length.FromInches(openInches))] : Array.Empty<FoamFill>(),
+        ];
+        var study = SectionStudy.Of(Walls.Section(SurfaceKind.UnventedDeck) with { Fill = [.. foams] }, inMotion: true);
+        study.Workings["lifts"].Result.Si.ShouldBe(lifts);
+    }
+
     [Fact]
     public void Lifts_told_of_a_section_are_those_of_its_working_and_make_up_each_foam() =>
         Gen.Select(Gen.Double[0.6, 5], Gen.Double[2, 9], Gen.Bool)

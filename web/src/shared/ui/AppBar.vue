@@ -24,9 +24,9 @@ const router = useRouter()
 const queries = useQueryClient()
 const { t, d } = useI18n()
 const now = useClock(5_000)
-const time = computed(() =>
-  d(now.value, { dateStyle: 'medium', timeStyle: 'short', timeZone: props.zone ?? undefined }),
-)
+const zone = () => props.zone ?? undefined
+const time = computed(() => d(now.value, { dateStyle: 'medium', timeStyle: 'short', timeZone: zone() }))
+const hour = computed(() => d(now.value, { timeStyle: 'short', timeZone: zone() }))
 
 async function leave() {
   await session.signOut()
@@ -48,7 +48,11 @@ async function leave() {
     </template>
     <span v-if="aside" class="aside">{{ aside }}</span>
     <span class="gap" />
-    <span v-if="isDemoClock()" class="demo">{{ t('app.demoClock', { time }) }}</span>
+    <span v-if="isDemoClock()" class="demo" :title="t('app.demoClock', { time })">
+      <span class="long">{{ t('app.demoClock', { time }) }}</span><span class="short">{{
+        t('app.demoShort', { time: hour })
+      }}</span>
+    </span>
     <UnsentButton />
     <button
       type="button"
@@ -118,6 +122,9 @@ async function leave() {
 .gap {
   flex: 1;
 }
+.demo .short {
+  display: none;
+}
 .demo {
   color: var(--bar-ink-2);
   font-size: var(--text-s);
@@ -161,8 +168,12 @@ button:hover {
   }
   .aside,
   .keys,
+  .demo .long,
   .brand b {
     display: none;
+  }
+  .demo .short {
+    display: inline;
   }
   .title {
     max-width: 46vw;
