@@ -102,7 +102,7 @@ public sealed class UmbracellDb(DbContextOptions<UmbracellDb> options, FirmScope
         });
         modelBuilder.Entity<CommandRow>(command =>
         {
-            command.HasKey(c => new { c.FirmId, c.Id });
+            command.HasKey(c => new { c.FirmId, c.Id }).HasName(CommandRow.Key);
             command.HasOne<Firm>().WithMany().HasForeignKey(c => c.FirmId);
             command.Property(c => c.By).HasMaxLength(120);
             command.HasQueryFilter(c => c.FirmId == CurrentFirm);

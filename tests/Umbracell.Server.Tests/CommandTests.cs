@@ -21,6 +21,41 @@ public sealed class CommandTests(Product product) : IClassFixture<Product>
     }
 
     [Fact]
+    public async Task Of_a_command_that_arrives_many_times_at_once_one_is_written_and_none_is_told_that_the_server_failed()
+    {
+        var (client, _, wall) = await WallAsync();
+        var note = Command(Guid.CreateVersion7(), null, ("kind", "leak"), ("words", "at the sill"));
+        var answers = await Task.WhenAll(
+            Enumerable.Range(0, 8).Select(_ => client.SendJsonAsync(HttpMethod.Post, $"/api/surfaces/{wall}/notes", note))
+        );
+        answers.ShouldAllBe(a => a.Status == 200 || a.Status == 409);
+        answers.ShouldContain(a => a.Status == 200);
+        (await client.GetJsonAsync($"/api/surfaces/{wall}/notes")).AsArray().Count.ShouldBe(1);
+    }
+
+    [Fact]
+    public async Task A_choice_taken_back_twice_by_one_command_is_taken_back_once()
+    {
+        var (client, _, wall) = await WallAsync();
+        var path = $"/api/surfaces/{wall}/choose";
+        var seen = await client.GetJsonAsync(path);
+        var standing = seen["answer"]!["candidates"]!.AsArray().Where(c => !c!["excluded"]!.GetValue<bool>()).Take(2).ToList();
+        foreach (var candidate in standing)
+        {
+            var choosing = new { version = Version(await client.GetJsonAsync(path)), candidateId = candidate!.Text("id") };
+            await SendAsync(client, HttpMethod.Post, path, choosing);
+        }
+
+        var back = new { id = Guid.CreateVersion7(), version = Version(await client.GetJsonAsync(path)) };
+        for (var time = 0; time < 2; time++)
+        {
+            (await SendAsync(client, HttpMethod.Post, path + "/back", back)).Text("chosenId").ShouldBe(standing[0]!.Text("id"));
+        }
+
+        static uint Version(JsonNode choice) => choice["version"]!.GetValue<uint>();
+    }
+
+    [Fact]
     public async Task A_reading_that_arrives_a_day_late_stands_at_its_own_time_and_is_not_fresh()
     {
         var (client, _, wall) = await WallAsync();

@@ -193,5 +193,5 @@ public sealed record ChoiceQuestion(
 public sealed record Choosing(uint Version, string CandidateId, string? Reason = null, Guid? Id = null, DateTimeOffset? At = null)
     : ICommand;
 
-/// <summary>The version a person saw.</summary>
-public sealed record Seen(uint Version);
+/// <summary>The last choice taken back, of a version a person saw.</summary>
+public sealed record ChoiceBack(uint Version, Guid? Id = null, DateTimeOffset? At = null) : ICommand;

@@ -189,19 +189,27 @@ internal static class ChooseEndpoints
 
     private static async Task<Ok<ChoiceOfSurface>> TakeBackAsync(
         Guid id,
-        Seen seen,
+        ChoiceBack back,
         SurfaceReader reader,
         SheetLibrary library,
         UmbracellDb db,
+        Commands commands,
+        SurfaceUndo undo,
         TimeProvider clock
     )
     {
         var (surface, job) = await reader.FindAsync(id);
-        if (seen.Version != surface.Version)
+        if (!await commands.TakeAsync(back))
+        {
+            return TypedResults.Ok(await AnswerAsync(surface, job, reader, library, db));
+        }
+
+        if (back.Version != surface.Version)
         {
             throw new StaleEditException(await AnswerAsync(surface, job, reader, library, db));
         }
 
+        var sealedBefore = undo.Seal(surface);
         if (surface.System?.Before is { } before)
         {
             (surface.SheetSlug, surface.FoamThicknessM, surface.System, surface.ChangedAt) = (
@@ -210,10 +218,10 @@ internal static class ChooseEndpoints
                 before.System,
                 clock.GetUtcNow()
             );
-            await db.SaveChangesAsync();
         }
 
-        return TypedResults.Ok(await AnswerAsync(surface, job, reader, library, db));
+        await db.SaveChangesAsync();
+        return TypedResults.Ok(await AnswerAsync(surface, job, reader, library, db) with { Undo = sealedBefore });
     }
 
     private static async Task<Ok<ChoiceOfSurface>> FactsAsync(
@@ -223,13 +231,11 @@ internal static class ChooseEndpoints
         SheetLibrary library,
         UmbracellDb db,
         Commands commands,
-        SurfaceUndo undo,
-        ClaimsPrincipal user,
-        TimeProvider clock
+        SurfaceUndo undo
     )
     {
         var (surface, job) = await reader.FindAsync(id);
-        if (!await commands.TakeAsync(edit, Stamp.Of(user, clock, edit)))
+        if (!await commands.TakeAsync(edit))
         {
             return TypedResults.Ok(await AnswerAsync(surface, job, reader, library, db));
         }

@@ -5,11 +5,13 @@ using System.Text.RegularExpressions;
 using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.EntityFrameworkCore;
+using Npgsql;
 using Umbracell.Core.Quantities;
 using Umbracell.Formats.DataFiles;
 using Umbracell.Formats.Documents;
 using Umbracell.Formats.Tables;
 using Umbracell.Questions.Answers;
+using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Problems;
 
@@ -55,6 +57,13 @@ internal sealed partial class ProblemMapping(IProblemDetailsService problems, IL
                 Status = 409,
                 Title = "Changed by someone else",
                 Detail = "The record was changed by someone else meanwhile. Nothing of yours was written.",
+            },
+            DbUpdateException { InnerException: PostgresException { ConstraintName: CommandRow.Key } } => new ProblemDetails
+            {
+                Status = 409,
+                Title = "Being taken already",
+                Detail =
+                    "The same command arrived twice at once; one of the two is being written. Send it again to hear what became of it.",
             },
             UnreadableFileException e => Unreadable(e),
             DataFileException e => new ProblemDetails

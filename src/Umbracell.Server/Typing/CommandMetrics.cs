@@ -11,7 +11,7 @@ internal sealed partial class CommandMetrics
     /// <summary>From here on a command counts as entered without a connection.</summary>
     private static readonly TimeSpan Late = TimeSpan.FromMinutes(1);
 
-    private readonly Counter<long> _taken;
+    private readonly Counter<long> _arrived;
     private readonly Counter<long> _repeated;
     private readonly Histogram<double> _delay;
     private readonly ILogger<CommandMetrics> _logger;
@@ -19,15 +19,18 @@ internal sealed partial class CommandMetrics
     public CommandMetrics(IMeterFactory meters, ILogger<CommandMetrics> logger)
     {
         var meter = meters.Create(Meter);
-        _taken = meter.CreateCounter<long>("umbracell.commands.taken", description: "Edits and readings written.");
+        _arrived = meter.CreateCounter<long>(
+            "umbracell.commands.arrived",
+            description: "Edits and readings that came for the first time, refused ones too."
+        );
         _repeated = meter.CreateCounter<long>("umbracell.commands.repeated", description: "Those that came again and were written before.");
         _delay = meter.CreateHistogram<double>("umbracell.commands.delay", "s", "Time between entering and arriving.");
         _logger = logger;
     }
 
-    public void Taken(TimeSpan delay)
+    public void Arrived(TimeSpan delay)
     {
-        _taken.Add(1);
+        _arrived.Add(1);
         _delay.Record(delay.TotalSeconds);
         if (delay > Late)
         {

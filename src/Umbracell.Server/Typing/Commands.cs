@@ -36,7 +36,7 @@ internal sealed class Commands(UmbracellDb db, TimeProvider clock, IHttpContextA
             return false;
         }
 
-        metrics.Taken(stamp.ReceivedAt - stamp.At);
+        metrics.Arrived(stamp.ReceivedAt - stamp.At);
         db.Commands.Add(
             new()
             {

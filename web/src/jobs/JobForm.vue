@@ -10,7 +10,7 @@ import { useReader } from '../shared/state/reader'
 import { useRecordForm, useTypedForm } from '../shared/state/typedForm'
 import { usePlaceTaking } from './placeTaking'
 import DoubtNote from '../shared/ui/DoubtNote.vue'
-import MeetingNote from '../shared/ui/MeetingNote.vue'
+import FormMeetings from '../shared/ui/FormMeetings.vue'
 
 /** A job's name, zone, targets and design air, typed in either unit system: a new one, or one that stands. The draft outlives a refresh. */
 const props = defineProps<{
@@ -196,16 +196,9 @@ function cancel() {
       </label>
     </fieldset>
     <p v-if="notice" class="fault wide" role="alert">{{ notice }}</p>
-    <template v-if="standing">
-      <MeetingNote
-        v-for="one in standing.meetings.value"
-        :key="one.field"
-        class="wide"
-        :label="t(`jobs.form.${one.field}`)"
-        :meeting="one"
-        @decide="standing.decide(one.field, $event)"
-      />
-    </template>
+    <div v-if="standing" class="wide">
+      <FormMeetings :meetings="standing.meetings.value" book="jobs.form" @decide="standing.decide" />
+    </div>
     <div class="wide buttons">
       <button type="submit" class="button main" :disabled="busy">
         {{ t(job ? 'jobs.form.save' : 'jobs.form.create') }}

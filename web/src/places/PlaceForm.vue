@@ -6,7 +6,7 @@ import { api, ask, type Schemas } from '@/shared/api/client'
 import { useChoices } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
 import { useRecordForm, useTypedForm } from '@/shared/state/typedForm'
-import MeetingNote from '@/shared/ui/MeetingNote.vue'
+import FormMeetings from '@/shared/ui/FormMeetings.vue'
 import ZonePick from './ZonePick.vue'
 
 /** A place of the firm's own, typed in either unit system. */
@@ -92,16 +92,9 @@ function cancel() {
       <em class="fault">{{ faults.timeZone }}</em>
     </div>
     <p class="fault wide" role="alert">{{ notice }}</p>
-    <template v-if="standing">
-      <MeetingNote
-        v-for="one in standing.meetings.value"
-        :key="one.field"
-        class="wide"
-        :label="t(`places.form.${one.field}`)"
-        :meeting="one"
-        @decide="standing.decide(one.field, $event)"
-      />
-    </template>
+    <div v-if="standing" class="wide">
+      <FormMeetings :meetings="standing.meetings.value" book="places.form" @decide="standing.decide" />
+    </div>
     <div class="wide acts">
       <button class="button main" :disabled="busy">{{ t('places.keep') }}</button>
       <button type="button" class="button" @click="cancel">{{ t('places.cancel') }}</button>

@@ -2,6 +2,11 @@ import { useI18n } from 'vue-i18n'
 import { ApiProblem, type FieldFault } from '../api/client'
 import { useReader } from '../state/reader'
 
+interface Refused {
+  fault?: FieldFault
+  refusal?: { status: number; detail: string }
+}
+
 /** Words for refusals: one sentence for a field, one for a screen. */
 export function useProblems() {
   const { t } = useI18n()
@@ -56,5 +61,11 @@ export function useProblems() {
       : { '': general(cause) }
   }
 
-  return { sentence, general, byField }
+  /** Why something entered was refused, as it is kept with it; empty where it was not. */
+  function ofRefused({ fault, refusal }: Refused = {}) {
+    if (fault) return sentence(fault)
+    return refusal ? general(new ApiProblem(refusal.status, refusal.detail, [], null)) : ''
+  }
+
+  return { sentence, general, byField, ofRefused }
 }

@@ -23,27 +23,25 @@ export interface Meeting {
  */
 export function useTyped(record: MaybeRefOrGetter<Place>) {
   const reader = useReader()
-  const { sentence, general } = useProblems()
+  const { sentence, general, ofRefused } = useProblems()
   const place = () => toValue(record)
   const name = () => nameOf(place())
   const entries = computed(() => shelf.value.of(name()))
   const of = (field: string) => shelf.value.get(name(), field)
-  const texts = (pick: (entry: Entry) => string) =>
-    computed<Fields>(() =>
-      Object.fromEntries(
-        Object.entries(entries.value).flatMap(([at, entry]) => (pick(entry) ? [[at, pick(entry)]] : [])),
-      ),
-    )
   const units = () => reader.units
 
-  const faults = texts((entry) => (entry.fault ? sentence(entry.fault) : ''))
+  const faults = computed<Fields>(() =>
+    Object.fromEntries(
+      Object.entries(entries.value).flatMap(([field, { fault }]) => (fault ? [[field, sentence(fault)]] : [])),
+    ),
+  )
   const drafts = computed<Fields>(() =>
     Object.fromEntries(Object.entries(entries.value).map(([field, entry]) => [field, entry.text])),
   )
   // Of the whole record: what no field is at fault for.
   const notice = computed(() => {
-    const refusal = Object.values(entries.value).find((entry) => entry.refusal)?.refusal
-    if (refusal) return general(new ApiProblem(refusal.status, refusal.detail, [], null))
+    const refused = Object.values(entries.value).find((entry) => entry.refusal)
+    if (refused) return ofRefused({ refusal: refused.refusal })
     const waits = Object.values(entries.value).some((entry) => entry.state === 'waits')
     return waits && connection.lost ? general(new ApiProblem(0, '', [], null)) : ''
   })

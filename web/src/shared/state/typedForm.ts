@@ -21,6 +21,12 @@ const valuesOf = (get: (field: string) => string | undefined, set: (field: strin
     },
   })
 
+/** What is filled in; blank fields too where they are asked for by name. */
+function filled(blank: Texts, typed: Readonly<Texts>, always: readonly string[]): Texts {
+  const all = { ...Object.fromEntries(always.map((field) => [field, ''])), ...blank, ...typed }
+  return Object.fromEntries(Object.entries(all).filter(([field, text]) => text.trim() || always.includes(field)))
+}
+
 /**
  * A form that is sent as a whole: what is typed outlives a refresh until it was taken or cancelled, and a refusal is told
  * at its fields with everything still in them.
@@ -44,11 +50,6 @@ export function useTypedForm(
     drafts.clear()
     faults.value = {}
     notice.value = ''
-  }
-
-  function filled(always: readonly string[]): Texts {
-    const all = { ...Object.fromEntries(always.map((field) => [field, ''])), ...toValue(blank), ...drafts.all.value }
-    return Object.fromEntries(Object.entries(all).filter(([field, text]) => text.trim() || always.includes(field)))
   }
 
   async function sent(fields: Texts) {
@@ -81,7 +82,7 @@ export function useTypedForm(
     busy,
     clear,
     /** Sends what is filled in; blank fields go along too where they are asked for by name. */
-    submit: (always: readonly string[] = []) => sent(filled(always)),
+    submit: (always: readonly string[] = []) => sent(filled(toValue(blank), drafts.all.value, always)),
     doubtOf: (field: string) => doubts.of(toValue(name))[field],
     right: (field: string) => doubts.drop(toValue(name), field),
     /** Sends one field as it may have been meant. */
@@ -96,7 +97,7 @@ export function useTypedForm(
  */
 export function useCommandForm(name: MaybeRefOrGetter<string>, blank: Texts, place: () => Place) {
   const reader = useReader()
-  const { sentence, general } = useProblems()
+  const { sentence, ofRefused } = useProblems()
   const drafts = useDrafts(name, () => place().within)
   const faults = ref<Texts>({})
   const notice = ref('')
@@ -119,18 +120,12 @@ export function useCommandForm(name: MaybeRefOrGetter<string>, blank: Texts, pla
 
   function back(at: Place, form: ReturnType<typeof drafts.now>, typed: Texts) {
     const entries = Object.entries(shelf.value.of(nameOf(at)))
-    const refusal = entries.find(([, entry]) => entry.refusal)?.[1].refusal
     faults.value = Object.fromEntries(
-      entries.flatMap(([field, entry]) => (entry.fault ? [[field, sentence(entry.fault)]] : [])),
+      entries.flatMap(([field, { fault }]) => (fault ? [[field, sentence(fault)]] : [])),
     )
-    notice.value = refusal ? general(new ApiProblem(refusal.status, refusal.detail, [], null)) : ''
+    notice.value = ofRefused({ refusal: entries.find(([, entry]) => entry.refusal)?.[1].refusal })
     forget(at, ...entries.map(([field]) => field))
     for (const [field, text] of Object.entries(typed)) if (form.get(field) === undefined) form.set(field, text)
-  }
-
-  const filled = (always: readonly string[]): Texts => {
-    const all = { ...Object.fromEntries(always.map((field) => [field, ''])), ...blank, ...drafts.all.value }
-    return Object.fromEntries(Object.entries(all).filter(([field, text]) => text.trim() || always.includes(field)))
   }
 
   return {
@@ -142,7 +137,8 @@ export function useCommandForm(name: MaybeRefOrGetter<string>, blank: Texts, pla
     doubtOf: (field: string) => doubts.of(toValue(name))[field],
     right: (field: string) => doubts.drop(toValue(name), field),
     /** Sends what is filled in, blanks where they are asked for by name, and what is said beside the form. */
-    submit: (always: readonly string[] = [], beside: Texts = {}) => sent({ ...filled(always), ...beside }),
+    submit: (always: readonly string[] = [], beside: Texts = {}) =>
+      sent({ ...filled(blank, drafts.all.value, always), ...beside }),
     submitOther: (field: string, text: string) => sent({ [field]: text }),
   }
 }

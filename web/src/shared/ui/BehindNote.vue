@@ -10,7 +10,7 @@ const count = computed(() => behind(props.job))
 </script>
 
 <template>
-  <p v-if="count" class="behind" role="status">{{ t('unsent.behind', { count }) }}</p>
+  <p v-if="count" class="behind after-a-moment" role="status">{{ t('unsent.behind', { count }) }}</p>
 </template>
 
 <style scoped>
@@ -19,14 +19,5 @@ const count = computed(() => behind(props.job))
   border-left: 5px solid var(--care);
   padding: 10px 16px;
   margin-bottom: 12px;
-  animation: appear 0s 0.8s both;
-}
-@keyframes appear {
-  from {
-    visibility: hidden;
-  }
-  to {
-    visibility: visible;
-  }
 }
 </style>

@@ -16,7 +16,7 @@ const urgent = computed(() => unsent.value.some((one) => one.state === 'met' || 
     v-if="unsentCount"
     type="button"
     class="unsent"
-    :class="{ urgent, lost: connection.lost }"
+    :class="{ urgent, lost: connection.lost, 'after-a-moment': !urgent && !connection.lost }"
     :title="t('unsent.lead')"
     @click="open = true"
   >
@@ -26,7 +26,6 @@ const urgent = computed(() => unsent.value.some((one) => one.state === 'met' || 
 </template>
 
 <style scoped>
-/* What goes within a moment need not be told. */
 .unsent {
   border: 1px solid #ffffff45;
   border-radius: 22px;
@@ -37,24 +36,14 @@ const urgent = computed(() => unsent.value.some((one) => one.state === 'met' || 
   font-size: var(--text-s);
   white-space: nowrap;
   cursor: pointer;
-  animation: appear 0s 0.8s both;
 }
 .unsent.urgent,
 .unsent.lost {
   background: var(--bar-ink);
   color: var(--bar);
   font-weight: 650;
-  animation: none;
 }
 .unsent:focus-visible {
   outline-color: #f0b489;
-}
-@keyframes appear {
-  from {
-    visibility: hidden;
-  }
-  to {
-    visibility: visible;
-  }
 }
 </style>

@@ -2,13 +2,14 @@
 import { useQueryClient } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { ApiProblem, type Schemas } from '../api/client'
+import type { Schemas } from '../api/client'
 import { useFieldNames } from '../figures/fieldNames'
 import { useProblems } from '../figures/problems'
 import { connection } from '../keeping/connection'
 import { decide, discard, sendAll } from '../keeping/editor'
 import type { Entry } from '../keeping/entries'
 import { placeOf } from '../keeping/kinds'
+import { choiceIn } from '../keeping/records/surface'
 import { unsent, type Unsent } from '../keeping/unsent'
 import { useReader } from '../state/reader'
 import { theirsOf } from '../state/typed'
@@ -19,7 +20,7 @@ const { t, te } = useI18n()
 const fieldName = useFieldNames()
 const reader = useReader()
 const queries = useQueryClient()
-const { sentence, general } = useProblems()
+const { ofRefused } = useProblems()
 
 const jobs = computed(() => queries.getQueryData<Schemas['JobCard'][]>(['jobs']) ?? [])
 const jobOf = ({ within }: Unsent) => jobs.value.find((one) => one.job.id === within)?.job.name ?? ''
@@ -32,9 +33,19 @@ function nameOf(one: Unsent) {
   return [jobOf(one) || board?.job.name, name, name && one.kind === 'surface' ? '' : kind].filter(Boolean).join(', ')
 }
 
+// A system is told by its name where it is at hand.
+function textOf(one: Unsent, field: string, { text }: Entry) {
+  if (field !== 'choice.system') return text || t('problem.conflict.blank')
+  const [id, reason] = choiceIn(text)
+  const choice = queries.getQueryData<Schemas['ChoiceOfSurface']>(['surface', placeOf(one.record)!.id, 'choose'])
+  const kind = choice?.answer.candidates.find((candidate) => candidate.id === id)?.kind
+  const system = kind ? t(`candidate.${kind}`) : t(id ? 'unsent.aSystem' : 'unsent.noSystem')
+  return [system, reason].filter(Boolean).join(': ')
+}
+
 function why(entry: Entry) {
-  if (entry.fault) return sentence(entry.fault)
-  if (entry.refusal) return general(new ApiProblem(entry.refusal.status, entry.refusal.detail, [], null))
+  const refused = ofRefused(entry)
+  if (refused) return refused
   if (entry.state === 'met')
     return t('unsent.met', { theirs: theirsOf(entry, reader.units) || t('problem.conflict.blank') })
   return t(entry.state === 'waits' ? 'unsent.waits' : 'unsent.typed')
@@ -62,7 +73,7 @@ const letGo = (one: Unsent) => discard((record) => record === one.record)
       </header>
       <ul>
         <li v-for="{ field, entry } in one.fields" :key="field">
-          <b>{{ fieldName(field) }}</b> {{ entry.text || t('problem.conflict.blank') }}
+          <b>{{ fieldName(field) }}</b> {{ textOf(one, field, entry) }}
           <span class="small" :class="entry.state === 'waits' || entry.state === 'typed' ? 'quiet' : 'fault'">{{
             why(entry)
           }}</span>
@@ -79,7 +90,9 @@ const letGo = (one: Unsent) => discard((record) => record === one.record)
     </section>
     <template #footer>
       <button type="button" class="button" @click="emit('close')">{{ t('app.close') }}</button>
-      <button v-if="unsent.length" type="button" class="button main" @click="sendAll">{{ t('unsent.sendNow') }}</button>
+      <button v-if="unsent.length" type="button" class="button main" @click="sendAll(reader.units)">
+        {{ t('unsent.sendNow') }}
+      </button>
     </template>
   </ElDialog>
 </template>

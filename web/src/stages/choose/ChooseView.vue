@@ -3,6 +3,7 @@ import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useFieldNames } from '@/shared/figures/fieldNames'
 import { useFindingText } from '@/shared/figures/findings'
+import { choiceIn } from '@/shared/keeping/records/surface'
 import { useBoard } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
 import { useSession } from '@/shared/state/session'
@@ -40,6 +41,10 @@ const excluded = computed(() => answer.value?.candidates.filter((one) => one.exc
 const byId = (id: string | null | undefined) => answer.value?.candidates.find((one) => one.id === id) ?? null
 const advised = computed(() => byId(answer.value?.advisedId))
 const other = computed(() => byId(answer.value?.otherSchoolId))
+function sayMeeting(text: string) {
+  const system = text.includes('\n') && byId(choiceIn(text)[0])
+  return system ? words.kind(system.kind) : text.trim()
+}
 const hasTarget = computed(() => !!answer.value?.target || (answer.value?.labels.length ?? 0) > 0)
 const holds = computed(() => answer.value?.ofSurface.filter((f) => f.verdict === 'hold') ?? [])
 const followed = computed(() => !!answer.value && answer.value.followed !== 'either')
@@ -91,7 +96,7 @@ const costOf = (candidate: Candidate) => (candidate.cost ? reader.print(candidat
         :key="one.field"
         :label="fieldName(one.field)"
         :meeting="one"
-        :say="(id) => (byId(id) ? words.kind(byId(id)!.kind) : id)"
+        :say="sayMeeting"
         @decide="one.of.decide(one.field, $event)"
       />
       <section v-if="holds.length" class="held no-print">

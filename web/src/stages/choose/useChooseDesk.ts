@@ -1,18 +1,16 @@
 import { computed, reactive } from 'vue'
 import type { Schemas } from '@/shared/api/client'
-import { forget, put } from '@/shared/keeping/editor'
 import type { Place } from '@/shared/keeping/kinds'
+import { choiceText } from '@/shared/keeping/records/surface'
 import { useEdits } from '@/shared/state/edits'
 import { useJobFields, useSurfaceFields } from '@/shared/state/fields'
 import { useChoose } from '@/shared/state/job'
-import { useReader } from '@/shared/state/reader'
 
 export type Candidate = Schemas['CandidateAnswer']
 type Fields = Record<string, string>
 
 /** The choice being made: what is asked of the core, what is kept with the surface and the job, and what was refused. */
 export function useChooseDesk(job: () => string, surface: () => string) {
-  const reader = useReader()
   const edits = useEdits()
   const choice = useChoose(surface)
   const ofSurface = useSurfaceFields(job, surface)
@@ -28,6 +26,14 @@ export function useChooseDesk(job: () => string, surface: () => string) {
   )
   const place = (): Place => ({ kind: 'surface', id: surface(), within: job() })
 
+  async function choose(text: string) {
+    const at = place()
+    told[at.id] = ''
+    if ((await edits.keep(at, { 'choice.system': text })) !== 'refused') return
+    told[at.id] = edits.faultAt(at, 'choice.system')
+    edits.forget(at, 'choice.system')
+  }
+
   return {
     choice,
     fault,
@@ -41,15 +47,8 @@ export function useChooseDesk(job: () => string, surface: () => string) {
       ...ofSurface.meetings.value.filter((one) => isOfChoice(one.field)).map((one) => ({ ...one, of: ofSurface })),
       ...ofJob.meetings.value.map((one) => ({ ...one, of: ofJob })),
     ]),
-    async pick({ id }: Candidate, reason = '') {
-      const at = place()
-      const fields = { 'choice.candidateId': id, 'choice.reason': reason }
-      told[at.id] = ''
-      if ((await put(at, fields, { units: reader.units, together: true })) !== 'refused') return
-      told[at.id] = edits.faultAt(at)
-      forget(at, ...Object.keys(fields))
-    },
-    takeBack: () => put(place(), { 'back.choice': 'yes' }, { units: reader.units }),
+    pick: ({ id }: Candidate, reason = '') => choose(choiceText(id, reason)),
+    takeBack: () => choose(choiceText('')),
     sayFact: (fields: Fields) => ofSurface.put(facts(fields)),
     /** What is typed of the surface, where it is more than a tick. */
     typed: ofSurface,

@@ -8,7 +8,6 @@ import { shelf } from '@/shared/keeping/entries'
 import { nameOf, type Place } from '@/shared/keeping/kinds'
 import { stepsOf, together, type Step } from '@/shared/keeping/steps'
 import { doubts } from '@/shared/state/doubts'
-import { useEdits } from '@/shared/state/edits'
 import { useSurfaceList, useSurfaces, type Surface } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
 import { theirsOf } from '@/shared/state/typed'
@@ -31,8 +30,7 @@ export function useSurveyGrid(job: string) {
   const list = useSurfaceList(job)
   const undo = stepsOf(job)
   const { t } = useI18n()
-  const { byField, general } = useProblems()
-  const edits = useEdits()
+  const { byField, general, ofRefused } = useProblems()
   const notice = ref('')
   const adding = ref(0)
 
@@ -50,7 +48,7 @@ export function useSurveyGrid(job: string) {
     rows.value.flatMap((row) => fieldsOf(row.id).map((field) => ({ row, field, entry: entryAt(row.id, field)! }))),
   )
 
-  const faultOf = (id: string, field: string) => edits.faultOf(entryAt(id, field))
+  const faultOf = (id: string, field: string) => ofRefused(entryAt(id, field))
 
   const conflicts = computed<Conflict[]>(() =>
     at.value

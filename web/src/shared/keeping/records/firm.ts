@@ -1,7 +1,8 @@
 import type { QueryClient } from '@tanstack/vue-query'
 import { api, ask, type Schemas } from '../../api/client'
 import { useSession } from '../../state/session'
-import { keeps, partIn, type Place, type Route } from '../kinds'
+import { keeps, partIn } from '../kinds'
+import { keepsListed, type InList } from './listed'
 
 keeps('firm', {
   routes: { '': { send: (_, body) => ask(api.PATCH('/api/firm', { body })) } },
@@ -57,49 +58,24 @@ keeps('place', {
 
 const placesIn = (queries: QueryClient) => queries.getQueryData<{ places: OwnPlace[] }>(['choices'])?.places
 
-/** A record of a list of the firm: an answer holds the list, a refusal the record or the list. */
-function keepsOfFirm(
-  kind: string,
-  key: string,
-  listIn: (answer: never) => readonly { id: string; version: number }[] | undefined,
-  send: Route['send'],
-  names: Record<string, string> = {},
-) {
-  const recordIn = (answer: unknown, { id }: Place) =>
-    (answer as { id?: string }).id === id
-      ? (answer as { id: string; version: number })
-      : listIn(answer as never)?.find((one) => one.id === id)
-  keeps(kind, {
-    routes: {
-      '': {
-        send,
-        shown: (queries) => queries.getQueryData([key]),
-        partOf: (answer, field, place) => partIn(recordIn(answer, place), field, names),
-      },
-    },
-    versionIn: (answer, place) => recordIn(answer, place)?.version,
-    took(queries, { id }, answer) {
-      if ((answer as { id?: string }).id === id) return queries.invalidateQueries({ queryKey: [key] })
-      queries.setQueryData([key], answer)
-      // Material and price of every job hang on it.
+/** A record of a list of the firm that material and price of every job hang on. */
+const keepsOfFirm = (kind: string, list: string, how: Pick<InList, 'listIn' | 'send' | 'names'>) =>
+  keepsListed(kind, {
+    ...how,
+    key: () => [list],
+    told: (queries) =>
       void queries.invalidateQueries({
         predicate: ({ queryKey: [of] }) =>
-          ['job', 'surface', 'jobs', 'stock', 'pastJobs'].includes(String(of)) && of !== key,
-      })
-    },
+          ['job', 'surface', 'jobs', 'stock', 'pastJobs'].includes(String(of)) && of !== list,
+      }),
   })
-}
 
-keepsOfFirm(
-  'lot',
-  'stock',
-  (answer: Schemas['StockAnswer']) => answer.lots,
-  ({ id }, body) => ask(api.PATCH('/api/stock/{id}', { params: { path: { id } }, body })),
-)
-keepsOfFirm(
-  'pastJob',
-  'pastJobs',
-  (answer: Schemas['PastJobsAnswer']) => answer.jobs,
-  ({ id }, body) => ask(api.PATCH('/api/past-jobs/{id}', { params: { path: { id } }, body })),
-  { leftOut: 'leftOutBecause' },
-)
+keepsOfFirm('lot', 'stock', {
+  listIn: (answer: Schemas['StockAnswer']) => answer.lots,
+  send: ({ id }, body) => ask(api.PATCH('/api/stock/{id}', { params: { path: { id } }, body })),
+})
+keepsOfFirm('pastJob', 'pastJobs', {
+  listIn: (answer: Schemas['PastJobsAnswer']) => answer.jobs,
+  send: ({ id }, body) => ask(api.PATCH('/api/past-jobs/{id}', { params: { path: { id } }, body })),
+  names: { leftOut: 'leftOutBecause' },
+})

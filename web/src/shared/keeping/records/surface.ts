@@ -10,7 +10,14 @@ const isChoice = (answer: unknown): answer is Choice => typeof (answer as Choice
 const choiceOf = (queries: QueryClient, { id }: Place) => queries.getQueryData<Choice>(['surface', id, 'choose'])
 
 /** Names of fields where the record names them otherwise. */
-const NAMES = { sheet: 'sheetId', buffer: 'bufferId', thickness: 'thickness' }
+const NAMES = { sheet: 'sheetId', buffer: 'bufferId' }
+
+/** A choice as it waits: the system, and on a line of its own the reason. */
+export const choiceText = (candidateId: string, reason = '') => `${candidateId}\n${reason}`
+export const choiceIn = (text: string) => {
+  const cut = text.indexOf('\n')
+  return [text.slice(0, cut), text.slice(cut + 1)] as const
+}
 
 keeps('surface', {
   routes: {
@@ -27,23 +34,19 @@ keeps('surface', {
       partOf: (answer, field) =>
         isChoice(answer) ? (field === 'load' ? answer.load : answer.facts[field]) : undefined,
     },
-    // The choice itself: the system, and why it was chosen against a rule.
+    // The choice itself: a system and why it was chosen against a rule are one thing. None takes the last one back.
     choice: {
       send: (place, { id, version, at, fields }) => {
-        const { candidateId = '', reason = '' } = fields
-        const body = { id, at, version: version ?? 0, candidateId, reason }
-        return ask(api.POST('/api/surfaces/{id}/choose', { ...path(place), body }))
+        const [candidateId, reason] = choiceIn(fields.system ?? '')
+        const seen = { id, at, version: version ?? 0 }
+        return ask(
+          candidateId
+            ? api.POST('/api/surfaces/{id}/choose', { ...path(place), body: { ...seen, candidateId, reason } })
+            : api.POST('/api/surfaces/{id}/choose/back', { ...path(place), body: seen }),
+        )
       },
       shown: choiceOf,
-      partOf: (answer, field) =>
-        isChoice(answer) ? (field === 'candidateId' ? answer.chosenId : answer.reason) : undefined,
-    },
-    // The last choice taken back.
-    back: {
-      send: (place, { version }) =>
-        ask(api.POST('/api/surfaces/{id}/choose/back', { ...path(place), body: { version: version ?? 0 } })),
-      shown: choiceOf,
-      partOf: (answer) => (isChoice(answer) ? answer.chosenAt : undefined),
+      partOf: (answer) => (isChoice(answer) ? choiceText(answer.chosenId ?? '', answer.reason) : undefined),
     },
   },
   versionIn: (answer, { id }) => {

@@ -1,45 +1,15 @@
 import type { QueryClient } from '@tanstack/vue-query'
-import { api, ask } from '../../api/client'
-import { keeps, partIn, type Place, type Route } from '../kinds'
-
-interface Listed {
-  id: string
-  version: number
-}
-
-/**
- * A record that stands in a list of its job: an answer holds the whole list, a refusal the one record.
- * @param key The list among the server's answers.
- * @param listIn The records in such an answer.
- */
-function keepsListed(
-  kind: string,
-  key: string,
-  listIn: (answer: never) => readonly Listed[],
-  send: Route['send'],
-  names: Record<string, string> = {},
-) {
-  const recordIn = (answer: unknown, { id }: Place) =>
-    (answer as Listed).id === id ? (answer as Listed) : listIn(answer as never)?.find((one) => one.id === id)
-  keeps(kind, {
-    routes: {
-      '': {
-        send,
-        shown: (queries, { within }) => queries.getQueryData(['job', within, key]),
-        partOf: (answer, field, place) => partIn(recordIn(answer, place), field, names),
-      },
-    },
-    versionIn: (answer, place) => recordIn(answer, place)?.version,
-    took(queries, { id, within }, answer) {
-      if ((answer as Listed).id === id) return queries.invalidateQueries({ queryKey: ['job', within, key] })
-      listTaken(queries, within, key, answer)
-    },
-  })
-}
+import { api, ask, type Schemas } from '../../api/client'
+import { keeps, type Place } from '../kinds'
+import { keepsListed, type InList } from './listed'
 
 /** Shows a list of a job's survey as an answer gave it, and has everything that follows from it asked anew. */
 export function listTaken(queries: QueryClient, job: string | undefined, key: string, answer: unknown) {
   if (key) queries.setQueryData(['job', job, key], answer)
+  told(queries, job, key)
+}
+
+function told(queries: QueryClient, job: string | undefined, key: string) {
   void queries.invalidateQueries({
     predicate: ({ queryKey: [kind, of, what] }) =>
       kind === 'surface' || kind === 'jobs' || (kind === 'job' && (!job || of === job) && what !== key),
@@ -48,41 +18,40 @@ export function listTaken(queries: QueryClient, job: string | undefined, key: st
 
 const path = ({ id }: Place) => ({ params: { path: { id } } })
 
-keepsListed(
-  'joint',
-  'joints',
-  (answer: { joints: Listed[] }) => answer.joints,
-  (place, body) => ask(api.PATCH('/api/joints/{id}', { ...path(place), body })),
-  { second: 'secondId', seen: 'seenBy' },
-)
-keepsListed(
-  'fan',
-  'fan',
-  (answer: { tests: Listed[] }) => answer.tests,
-  (place, body) => ask(api.PATCH('/api/fan-tests/{id}', { ...path(place), body })),
-  { points: 'pointsText' },
-)
-keepsListed(
-  'buffer',
-  'building',
-  (answer: { buffers: Listed[] }) => answer.buffers,
-  (place, body) => ask(api.PATCH('/api/buffers/{id}', { ...path(place), body })),
-)
-keepsListed(
-  'thermal',
-  'thermal',
-  (answer: Listed[]) => answer,
-  (place, body) => ask(api.PATCH('/api/thermal/{id}', { ...path(place), body })),
-  { surface: 'surfaceId' },
-)
+/** A record of a list of a job's survey. */
+const keepsOfSurvey = (kind: string, list: string, how: Pick<InList, 'listIn' | 'send' | 'names'>) =>
+  keepsListed(kind, {
+    ...how,
+    key: ({ within }) => ['job', within, list],
+    told: (queries, { within }) => told(queries, within, list),
+  })
 
-keepsListed(
-  'complaint',
-  'complaints',
-  (answer: Listed[]) => answer,
-  (place, body) => ask(api.PATCH('/api/complaints/{id}', { ...path(place), body })),
-  { suspects: 'suspectIds' },
-)
+type Of<T extends keyof Schemas> = Schemas[T]
+
+keepsOfSurvey('joint', 'joints', {
+  listIn: (answer: Of<'JointsAnswer'>) => answer.joints,
+  send: (place, body) => ask(api.PATCH('/api/joints/{id}', { ...path(place), body })),
+  names: { second: 'secondId', seen: 'seenBy' },
+})
+keepsOfSurvey('fan', 'fan', {
+  listIn: (answer: Of<'FanTestsAnswer'>) => answer.tests,
+  send: (place, body) => ask(api.PATCH('/api/fan-tests/{id}', { ...path(place), body })),
+  names: { points: 'pointsText' },
+})
+keepsOfSurvey('buffer', 'building', {
+  listIn: (answer: Of<'BuildingAnswer'>) => answer.buffers,
+  send: (place, body) => ask(api.PATCH('/api/buffers/{id}', { ...path(place), body })),
+})
+keepsOfSurvey('thermal', 'thermal', {
+  listIn: (answer: Of<'ThermalAnswer'>[]) => answer,
+  send: (place, body) => ask(api.PATCH('/api/thermal/{id}', { ...path(place), body })),
+  names: { surface: 'surfaceId' },
+})
+keepsOfSurvey('complaint', 'complaints', {
+  listIn: (answer: Of<'ComplaintAnswer'>[]) => answer,
+  send: (place, body) => ask(api.PATCH('/api/complaints/{id}', { ...path(place), body })),
+  names: { suspects: 'suspectIds' },
+})
 
 /** The caption of a photo: whoever writes last writes it. */
 keeps('photo', {
