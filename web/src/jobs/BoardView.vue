@@ -72,6 +72,10 @@ const take = (row: Row) => (reader.inHand[props.job] = row.id)
   <main id="work" class="board">
     <h1 class="visually-hidden">{{ t('board.title') }}</h1>
     <BehindNote :job="job" />
+    <PlaceZoneNote
+      v-if="board.data.value?.job.placeId && !board.data.value.job.timeZone"
+      :place-id="board.data.value.job.placeId"
+    />
     <ElSkeleton v-if="!board.data.value" :rows="8" animated />
     <section v-else-if="board.data.value.rows.length === 0" class="empty">
       <VerdictMark :verdict="null" :size="56" />
@@ -159,10 +163,6 @@ const take = (row: Row) => (reader.inHand[props.job] = row.id)
     </div>
     <section v-if="board.data.value" class="design no-print">
       <JobDoubts :job="job" />
-      <PlaceZoneNote
-        v-if="board.data.value.job.placeId && !board.data.value.job.timeZone"
-        :place-id="board.data.value.job.placeId"
-      />
       <JobForm
         v-if="changing"
         :job="board.data.value.job"

@@ -31,10 +31,18 @@ export const finding = (rule: string, at: string, verdict: string, rest: object 
   ...rest,
 })
 
-/** A component on the page with words and server state, once its first questions are answered. */
-export async function shown(component: Component, props: Record<string, unknown> = {}) {
+/**
+ * A component on the page with words and server state, once its first questions are answered.
+ * @param known Puts what the page was told before among the server's answers.
+ */
+export async function shown(
+  component: Component,
+  props: Record<string, unknown> = {},
+  known?: (queries: QueryClient) => void,
+) {
   const queryClient = new QueryClient({ defaultOptions: { queries: { retry: false } } })
   keepWith(queryClient)
+  known?.(queryClient)
   const stubs = { RouterLink: { template: '<a><slot /></a>' }, AppBar: true, FirmNav: true }
   const screen = mount(component, {
     props,

@@ -34,7 +34,7 @@ function nameOf(one: Unsent) {
 }
 
 // A system is told by its name where it is at hand.
-function textOf(one: Unsent, field: string, { text }: Entry) {
+function said(one: Unsent, field: string, text: string) {
   if (field !== 'choice.system') return text || t('problem.conflict.blank')
   const [id, reason] = choiceIn(text)
   const choice = queries.getQueryData<Schemas['ChoiceOfSurface']>(['surface', placeOf(one.record)!.id, 'choose'])
@@ -43,11 +43,10 @@ function textOf(one: Unsent, field: string, { text }: Entry) {
   return [system, reason].filter(Boolean).join(': ')
 }
 
-function why(entry: Entry) {
+function why(one: Unsent, field: string, entry: Entry) {
   const refused = ofRefused(entry)
   if (refused) return refused
-  if (entry.state === 'met')
-    return t('unsent.met', { theirs: theirsOf(entry, reader.units) || t('problem.conflict.blank') })
+  if (entry.state === 'met') return t('unsent.met', { theirs: said(one, field, theirsOf(entry, reader.units)) })
   return t(entry.state === 'waits' ? 'unsent.waits' : 'unsent.typed')
 }
 
@@ -73,9 +72,9 @@ const letGo = (one: Unsent) => discard((record) => record === one.record)
       </header>
       <ul>
         <li v-for="{ field, entry } in one.fields" :key="field">
-          <b>{{ fieldName(field) }}</b> {{ textOf(one, field, entry) }}
+          <b>{{ fieldName(field) }}</b> {{ said(one, field, entry.text) }}
           <span class="small" :class="entry.state === 'waits' || entry.state === 'typed' ? 'quiet' : 'fault'">{{
-            why(entry)
+            why(one, field, entry)
           }}</span>
           <span v-if="entry.state === 'met'" class="decide">
             <button type="button" class="button" @click="settle(one, field, 'mine')">

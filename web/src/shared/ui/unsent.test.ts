@@ -6,6 +6,7 @@ import { connection } from '../keeping/connection'
 import { put, type } from '../keeping/editor'
 import { entriesBelongTo, shelf } from '../keeping/entries'
 import { keeps, type Sent } from '../keeping/kinds'
+import { choiceText } from '../keeping/records/surface'
 import { behind, unsentCount } from '../keeping/unsent'
 import { useTyped } from '../state/typed'
 import { shown, within } from '../testing/shown'
@@ -77,6 +78,22 @@ describe('what is not sent', () => {
     expect(send.mock.calls[1]![0]).toMatchObject({ version: 5, fields: { name: 'Mine' } })
     await flushPromises()
     expect(list.textContent).toContain('Everything has been sent.')
+  })
+
+  it('tells systems by their names, never by an id', async () => {
+    const two = { text: choiceText('a', 'owner’s wish'), theirs: JSON.stringify(choiceText('b')) }
+    shelf.value.put('surface.s', 'choice.system', { ...two, at: 1, state: 'met', within: 'job', called: 'Deck' })
+    const candidates = [
+      { id: 'a', kind: 'openCell' },
+      { id: 'b', kind: 'closedCell' },
+    ]
+    await shown(UnsentDialog, {}, (queries) =>
+      queries.setQueryData(['surface', 's', 'choose'], { answer: { candidates } }),
+    )
+    await flushPromises()
+    const list = document.querySelector('[role=dialog]')!.textContent?.replace(/\s+/g, ' ')
+    expect(list).toContain('Open cell: owner’s wish')
+    expect(list).toContain('someone else changed it to “Closed cell”')
   })
 
   it('is sent now, typed or waiting', async () => {
