@@ -3,6 +3,7 @@ using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Metadata.Builders;
 using Umbracell.Store.Model;
 using Umbracell.Store.Tenancy;
+using Umbracell.Store.Undo;
 
 namespace Umbracell.Store;
 
@@ -63,11 +64,31 @@ public sealed class UmbracellDb(DbContextOptions<UmbracellDb> options, FirmScope
 
     private Guid? CurrentFirm => scope.FirmId;
 
+    private readonly List<(CommandRow Command, object Record, RecordState Before)> _noted = [];
+
+    /// <summary>Notes a command, and with it what is changed from now on of the record it edits.</summary>
+    /// <param name="command">The command.</param>
+    /// <param name="record">The record, read with the rows that are edited as a part of it; null where none is edited.</param>
+    public void Note(CommandRow command, object? record)
+    {
+        Commands.Add(command);
+        if (record is not null)
+        {
+            (command.Record, command.RecordId) = (record.GetType().Name, (Guid)Entry(record).Property("Id").CurrentValue!);
+            _noted.Add((command, record, RecordState.Of(this, record)));
+        }
+    }
+
     public override Task<int> SaveChangesAsync(bool acceptAllChangesOnSuccess, CancellationToken cancellationToken = default)
     {
         foreach (var row in ChangeTracker.Entries<IFirmRow>().Where(entry => entry.State == EntityState.Added))
         {
             row.Entity.FirmId = CurrentFirm ?? throw new InvalidOperationException("No row can be written before a firm is entered.");
+        }
+
+        foreach (var (command, record, before) in _noted)
+        {
+            command.Changed = RecordState.Between(before, RecordState.Of(this, record));
         }
 
         return base.SaveChangesAsync(acceptAllChangesOnSuccess, cancellationToken);
@@ -105,6 +126,9 @@ public sealed class UmbracellDb(DbContextOptions<UmbracellDb> options, FirmScope
             command.HasKey(c => new { c.FirmId, c.Id }).HasName(CommandRow.Key);
             command.HasOne<Firm>().WithMany().HasForeignKey(c => c.FirmId);
             command.Property(c => c.By).HasMaxLength(120);
+            command.Property(c => c.Policy).HasMaxLength(40);
+            command.Property(c => c.Record).HasMaxLength(40);
+            command.Property(c => c.Changed).AsJson();
             command.HasQueryFilter(c => c.FirmId == CurrentFirm);
         });
         modelBuilder.Entity<SheetRow>(sheet =>

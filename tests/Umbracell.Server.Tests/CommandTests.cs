@@ -156,6 +156,10 @@ public sealed class CommandTests(Product product) : IClassFixture<Product>
             { "fan", "words", "calm", "windy" },
             { "targets", "name", "Ours", "Ours again" },
             { "place", "name", "Here", "There" },
+            { "complaint", "words", "at the door", "at the sill" },
+            { "thermal", "name", "North corner", "South corner" },
+            { "lot", "part", "10 lb", "20 lb" },
+            { "pastJob", "leftOut", "a leak", "a storm" },
         };
 
     [Theory]
@@ -167,23 +171,23 @@ public sealed class CommandTests(Product product) : IClassFixture<Product>
         string theirs
     )
     {
-        var (client, job, wall) = await WallAsync();
-        var (path, version) = await RecordAsync(client, record, job, wall);
-        var edit = Command(Guid.CreateVersion7(), null, version, (field, mine));
+        var records = await EditedRecords.OnAWallAsync(product);
+        var client = records.Client;
+        var path = await records.PathAsync(record);
+        var version = await records.VersionAsync(record, path);
+        var edit = EditedRecords.Command(version, (field, mine));
         (await client.SendJsonAsync(HttpMethod.Patch, path, edit)).Status.ShouldBe(200);
 
         // Somebody else comes in between: the repeat must neither undo that nor be told that it came too late.
-        var other = Command(Guid.CreateVersion7(), null, await VersionAsync(client, record, job, wall, path), (field, theirs));
+        var other = EditedRecords.Command(await records.VersionAsync(record, path), (field, theirs));
         (await client.SendJsonAsync(HttpMethod.Patch, path, other)).Status.ShouldBe(200);
-        var before = await VersionAsync(client, record, job, wall, path);
+        var before = await records.VersionAsync(record, path);
         var (status, body) = await client.SendJsonAsync(HttpMethod.Patch, path, edit);
         status.ShouldBe(200, body.ToJsonString());
-        (await VersionAsync(client, record, job, wall, path)).ShouldBe(before);
+        (await records.VersionAsync(record, path)).ShouldBe(before);
 
         // An edit of its own against the version of before is told.
-        (await client.SendJsonAsync(HttpMethod.Patch, path, Command(Guid.CreateVersion7(), null, version, (field, mine)))).Status.ShouldBe(
-            409
-        );
+        (await client.SendJsonAsync(HttpMethod.Patch, path, EditedRecords.Command(version, (field, mine)))).Status.ShouldBe(409);
     }
 
     private static byte[] Picture()
@@ -194,17 +198,7 @@ public sealed class CommandTests(Product product) : IClassFixture<Product>
     }
 
     private static object Command(Guid id, DateTimeOffset? at, params (string Field, string Text)[] fields) =>
-        Command(id, at, null, fields);
-
-    private static object Command(Guid id, DateTimeOffset? at, uint? version, params (string Field, string Text)[] fields) =>
-        new
-        {
-            id,
-            at,
-            version,
-            units = "us",
-            fields = fields.ToDictionary(f => f.Field, f => f.Text),
-        };
+        EditedRecords.Command(id, at, null, fields);
 
     private static async Task<JsonNode> SendAsync(HttpClient client, HttpMethod method, string path, object command)
     {
@@ -224,113 +218,9 @@ public sealed class CommandTests(Product product) : IClassFixture<Product>
     private static async Task<JsonArray> FiledAsync(HttpClient client, string wall) =>
         (await client.GetJsonAsync($"/api/surfaces/{wall}/window"))["readings"]!.AsArray();
 
-    /// <summary>Where a record is changed, and its version; made where there is none yet.</summary>
-    private static async Task<(string Path, uint Version)> RecordAsync(HttpClient client, string record, string job, string wall)
-    {
-        var path = record switch
-        {
-            "surface" => $"/api/surfaces/{wall}",
-            "job" => $"/api/jobs/{job}",
-            "facts" => $"/api/surfaces/{wall}/choose/facts",
-            "joint" => "/api/joints/"
-                + (
-                    await SendAsync(
-                        client,
-                        HttpMethod.Post,
-                        $"/api/jobs/{job}/joints",
-                        Command(Guid.CreateVersion7(), null, ("kind", "bandToWall"), ("first", wall), ("beyond", "sill"))
-                    )
-                )["joints"]!.AsArray()[0]!.Text("id"),
-            "buffer" => "/api/buffers/"
-                + (
-                    await SendAsync(
-                        client,
-                        HttpMethod.Post,
-                        $"/api/jobs/{job}/buffers",
-                        Command(Guid.CreateVersion7(), null, ("name", "Attic"), ("kind", "attic"))
-                    )
-                )["buffers"]!.AsArray()[0]!.Text("id"),
-            "fan" => "/api/fan-tests/"
-                + (
-                    await SendAsync(
-                        client,
-                        HttpMethod.Post,
-                        $"/api/jobs/{job}/fan-tests",
-                        Command(Guid.CreateVersion7(), null, ("points", "50 2310\n40 2000\n30 1650\n20 1250\n10 800"))
-                    )
-                )["tests"]!.AsArray()[0]!.Text("id"),
-            "targets" => "/api/target-sets/"
-                + (
-                    await SendAsync(
-                        client,
-                        HttpMethod.Post,
-                        "/api/target-sets",
-                        Command(Guid.CreateVersion7(), null, ("name", "Own"), ("basedOn", "iecc-2021"))
-                    )
-                ).Text("id"),
-            _ => "/api/places/"
-                + (
-                    await SendAsync(
-                        client,
-                        HttpMethod.Post,
-                        "/api/places",
-                        Command(
-                            Guid.CreateVersion7(),
-                            null,
-                            ("name", "Place"),
-                            ("climateZone", "6A"),
-                            ("altitude", "100 ft"),
-                            ("heating", "0 F"),
-                            ("cooling", "86 F"),
-                            ("coolingRh", "50 %"),
-                            ("temps", "40 F"),
-                            ("humidities", "70 %")
-                        )
-                    )
-                ).Text("id"),
-        };
-        return (path, await VersionAsync(client, record, job, wall, path));
-    }
-
-    private static async Task<uint> VersionAsync(HttpClient client, string record, string job, string wall, string path)
-    {
-        var id = path.Split('/')[3];
-        var found = record switch
-        {
-            "surface" or "facts" => (await client.GetJsonAsync($"/api/jobs/{job}/surfaces")).AsArray().Single(s => s!.Text("id") == wall),
-            "job" => (await client.GetJsonAsync($"/api/jobs/{job}/board"))["job"],
-            "joint" => (await client.GetJsonAsync($"/api/jobs/{job}/joints"))["joints"]!.AsArray().Single(),
-            "buffer" => (await client.GetJsonAsync($"/api/jobs/{job}/building"))["buffers"]!.AsArray().Single(),
-            "fan" => (await client.GetJsonAsync($"/api/jobs/{job}/fan-tests"))["tests"]!.AsArray().Single(),
-            "targets" => (await client.GetJsonAsync("/api/target-sets")).AsArray().Single(t => t!.Text("id") == id),
-            _ => (await client.GetJsonAsync("/api/places")).AsArray().Single(p => p!.Text("id") == id),
-        };
-        return found!["version"]!.GetValue<uint>();
-    }
-
     private async Task<(HttpClient Client, string Job, string Wall)> WallAsync()
     {
-        var client = await product.SignedInAsync("owner@ninthacre.example");
-        var job = await SendAsync(
-            client,
-            HttpMethod.Post,
-            "/api/jobs",
-            Command(Guid.CreateVersion7(), null, ("name", "Commands"), ("climateZone", "6A"))
-        );
-        var wall = await SendAsync(
-            client,
-            HttpMethod.Post,
-            $"/api/jobs/{job.Text("id")}/surfaces",
-            Command(
-                Guid.CreateVersion7(),
-                null,
-                ("name", "One"),
-                ("kind", "studWall"),
-                ("size", "20' x 9'"),
-                ("sheet", "marl-cc-20"),
-                ("thickness", "2")
-            )
-        );
-        return (client, job.Text("id"), wall.Text("id"));
+        var records = await EditedRecords.OnAWallAsync(product);
+        return (records.Client, records.Job, records.Wall);
     }
 }

@@ -95,6 +95,28 @@ public sealed class MigrationTests
     }
 
     [Fact]
+    public async Task Commands_taken_before_edits_could_be_taken_back_are_kept_and_cannot_be()
+    {
+        var (firm, command) = (Guid.NewGuid(), Guid.NewGuid());
+        var scope = new FirmScope();
+        await using var db = await TestDatabase.EmptyAsync(scope);
+        var migrator = db.GetService<IMigrator>();
+        await migrator.MigrateAsync("CommandsAndZones", TestContext.Current.CancellationToken);
+        scope.EnterFirm(firm);
+        await db.Database.ExecuteSqlAsync(
+            $"""
+            insert into firms (id, name, currency) values ({firm}, 'kept', '$');
+            insert into commands (id, firm_id, happened_at, received_at, by) values ({command}, {firm}, now(), now(), 'lead');
+            """,
+            TestContext.Current.CancellationToken
+        );
+        await migrator.MigrateAsync(cancellationToken: TestContext.Current.CancellationToken);
+        var kept = await db.Commands.SingleAsync(TestContext.Current.CancellationToken);
+        (kept.Id, kept.By, kept.PersonId, kept.Record).ShouldBe((command, "lead", null, ""));
+        kept.Changed.ShouldBeNull();
+    }
+
+    [Fact]
     public async Task A_firm_that_stands_gets_product_sheets_that_have_come_since_and_keeps_its_own()
     {
         var scope = new FirmScope();

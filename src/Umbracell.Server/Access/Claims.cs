@@ -41,5 +41,9 @@ internal static class Claims
 
     public static Guid? FirmOf(ClaimsPrincipal principal) => Guid.TryParse(principal.FindFirstValue(Firm), out var firm) ? firm : null;
 
+    /// <summary>Who asks; null where a program asks by a token.</summary>
+    public static Guid? PersonOf(ClaimsPrincipal principal) =>
+        Guid.TryParse(principal.FindFirstValue(ClaimTypes.NameIdentifier), out var person) ? person : null;
+
     public static string TitleOf(ClaimsPrincipal principal) => principal.FindFirstValue(Title) ?? "someone";
 }

@@ -127,8 +127,7 @@ public sealed record ChoiceOfSurface(
     string FirmSchool,
     string JobSchool,
     uint Version,
-    uint JobVersion,
-    string? Undo = null
+    uint JobVersion
 );
 
 /// <summary>One line of a job's choices.</summary>

@@ -123,14 +123,13 @@ internal static class ChooseEndpoints
         SheetLibrary library,
         UmbracellDb db,
         Commands commands,
-        SurfaceUndo undo,
         ClaimsPrincipal user,
         TimeProvider clock
     )
     {
         var (surface, job) = await reader.FindAsync(id);
         var stamp = Stamp.Of(user, clock, choosing);
-        if (!await commands.TakeAsync(choosing, stamp))
+        if (!await commands.TakeAsync(choosing, surface, stamp))
         {
             return TypedResults.Ok(await AnswerAsync(surface, job, reader, library, db));
         }
@@ -146,7 +145,6 @@ internal static class ChooseEndpoints
             ?? throw new FieldFaultsException([new("candidateId", "unknown", choosing.CandidateId)]);
         var reason = (choosing.Reason ?? "").Trim();
         CheckOverride(candidate, reason, user);
-        var sealedBefore = undo.Seal(surface);
         var before = new SystemBefore(
             surface.SheetSlug,
             surface.FoamThicknessM,
@@ -157,7 +155,7 @@ internal static class ChooseEndpoints
         surface.System = ChoiceAnswers.Kept(candidate, asked, stamp.By, stamp.At, reason, before);
         surface.ChangedAt = stamp.ReceivedAt;
         await db.SaveChangesAsync();
-        return TypedResults.Ok(await AnswerAsync(surface, job, reader, library, db) with { Undo = sealedBefore });
+        return TypedResults.Ok(await AnswerAsync(surface, job, reader, library, db));
     }
 
     // A sheet's limit is nobody's to override; a rule of practice may be, by a named role with a reason that stays in the record.
@@ -194,12 +192,11 @@ internal static class ChooseEndpoints
         SheetLibrary library,
         UmbracellDb db,
         Commands commands,
-        SurfaceUndo undo,
         TimeProvider clock
     )
     {
         var (surface, job) = await reader.FindAsync(id);
-        if (!await commands.TakeAsync(back))
+        if (!await commands.TakeAsync(back, surface))
         {
             return TypedResults.Ok(await AnswerAsync(surface, job, reader, library, db));
         }
@@ -209,7 +206,6 @@ internal static class ChooseEndpoints
             throw new StaleEditException(await AnswerAsync(surface, job, reader, library, db));
         }
 
-        var sealedBefore = undo.Seal(surface);
         if (surface.System?.Before is { } before)
         {
             (surface.SheetSlug, surface.FoamThicknessM, surface.System, surface.ChangedAt) = (
@@ -221,7 +217,7 @@ internal static class ChooseEndpoints
         }
 
         await db.SaveChangesAsync();
-        return TypedResults.Ok(await AnswerAsync(surface, job, reader, library, db) with { Undo = sealedBefore });
+        return TypedResults.Ok(await AnswerAsync(surface, job, reader, library, db));
     }
 
     private static async Task<Ok<ChoiceOfSurface>> FactsAsync(
@@ -230,12 +226,11 @@ internal static class ChooseEndpoints
         SurfaceReader reader,
         SheetLibrary library,
         UmbracellDb db,
-        Commands commands,
-        SurfaceUndo undo
+        Commands commands
     )
     {
         var (surface, job) = await reader.FindAsync(id);
-        if (!await commands.TakeAsync(edit))
+        if (!await commands.TakeAsync(edit, surface))
         {
             return TypedResults.Ok(await AnswerAsync(surface, job, reader, library, db));
         }
@@ -245,10 +240,9 @@ internal static class ChooseEndpoints
             throw new StaleEditException(await AnswerAsync(surface, job, reader, library, db));
         }
 
-        var sealedBefore = undo.Seal(surface);
         surface.ChoiceFacts = ChoiceFacts.Taken(new(edit), surface.ChoiceFacts ?? new());
         await db.SaveChangesAsync();
-        return TypedResults.Ok(await AnswerAsync(surface, job, reader, library, db) with { Undo = sealedBefore });
+        return TypedResults.Ok(await AnswerAsync(surface, job, reader, library, db));
     }
 
     // Told one by one as they are reckoned, so that a screen shows how far it is.

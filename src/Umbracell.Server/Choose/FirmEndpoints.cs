@@ -107,9 +107,14 @@ internal static class FirmEndpoints
         return TypedResults.Ok(Claims.Prices(person) ? answer : answer with { Rates = null });
     }
 
-    private static async Task<Ok<FirmAnswer>> ChangeAsync(TypedEdit edit, UmbracellDb db, SheetLibrary library)
+    private static async Task<Ok<FirmAnswer>> ChangeAsync(TypedEdit edit, UmbracellDb db, SheetLibrary library, Commands commands)
     {
         var (firm, sheets) = (await db.Firms.SingleAsync(), await library.AllAsync());
+        if (!await commands.TakeAsync(edit, firm))
+        {
+            return TypedResults.Ok(Of(firm, sheets));
+        }
+
         var fields = new TypedFields(edit);
         var rates = ChoiceQuestions.RatesOf(firm);
         foreach (var (field, range, _, with) in Work)

@@ -113,7 +113,7 @@ internal static class JobEndpoints
     private static async Task<Ok<JobAnswer>> ChangeAsync(Guid id, TypedEdit edit, UmbracellDb db, SurfaceReader reader, Commands commands)
     {
         var job = await reader.FindJobAsync(id);
-        if (!await commands.TakeAsync(edit))
+        if (!await commands.TakeAsync(edit, job))
         {
             return TypedResults.Ok(Answer(job));
         }

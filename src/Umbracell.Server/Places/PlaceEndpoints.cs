@@ -93,7 +93,7 @@ internal static class PlaceEndpoints
     {
         var row = await FindAsync(id, db);
         var hasHours = await db.PlaceHours.AnyAsync(h => h.PlaceId == id);
-        if (!await commands.TakeAsync(edit))
+        if (!await commands.TakeAsync(edit, row))
         {
             return TypedResults.Ok(Answer(row, hasHours));
         }

@@ -52,6 +52,13 @@ internal sealed partial class ProblemMapping(IProblemDetailsService problems, IL
                 Detail = e.Message + " Nothing of yours was written.",
                 Extensions = { ["theirs"] = e.Theirs },
             },
+            ChangedSinceException e => new ProblemDetails
+            {
+                Status = 409,
+                Title = "Changed since",
+                Detail = e.Message,
+                Extensions = { ["changedSince"] = true },
+            },
             DbUpdateConcurrencyException => new ProblemDetails
             {
                 Status = 409,

@@ -7,5 +7,9 @@ public sealed class StaleEditException(object theirs) : Exception("The record wa
     public object Theirs { get; } = theirs;
 }
 
+/// <summary>What an edit changed has been changed again since: it cannot be taken back any more.</summary>
+public sealed class ChangedSinceException()
+    : Exception("What this edit changed has been changed again since, or is gone. Nothing was taken back.");
+
 /// <summary>Something asked for does not exist in this firm.</summary>
 public sealed class NotFoundException(string what) : Exception($"No such {what} in this firm.");

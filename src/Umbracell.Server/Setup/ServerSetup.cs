@@ -55,7 +55,6 @@ internal static class ServerSetup
         services.AddScoped<Commands>();
         services.AddScoped<SurfaceReader>();
         services.AddScoped<SheetLibrary>();
-        services.AddSingleton<SurfaceUndo>();
         services.AddScoped<CrewYields>();
         services.AddScoped<PriceReader>();
         services.AddSingleton(new ProductClock(builder.Configuration, TimeProvider.System));
@@ -148,6 +147,7 @@ internal static class ServerSetup
         api.MapSection();
         api.MapChoose();
         api.MapFirm();
+        api.MapUndo();
         api.MapDocuments();
         api.MapPlaces();
         api.MapTargets();

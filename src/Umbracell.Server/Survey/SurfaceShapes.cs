@@ -77,6 +77,5 @@ public sealed record SurfaceAnswer(
     WorkedFigure? SprayedArea,
     IReadOnlyList<FindingAnswer> Findings,
     Verdict Verdict,
-    uint Version,
-    string? Undo = null
+    uint Version
 );

@@ -39,7 +39,6 @@ internal static class SurveyEndpoints
             .RequireAuthorization(Claims.MayEdit);
         var one = app.MapGroup("/api/surfaces/{id:guid}").WithTags("Survey").RequireAuthorization(Claims.MayEdit);
         one.MapPatch("", ChangeAsync).WithSummary("Change typed fields of a surface.").ProducesProblem(409);
-        one.MapPost("/undo", TakeBackAsync).WithSummary("Take an edit of a surface back.").ProducesProblem(409);
         one.MapDelete("", RemoveAsync).WithSummary("Take a surface off the job; it can be brought back.");
         one.MapPost("/restore", RestoreAsync).WithSummary("Bring back a surface that was taken off.");
         one.MapPost("/split", SplitAsync).WithSummary("Cut a surface in two where depth or system changes.").ProducesProblem(409);
@@ -77,7 +76,7 @@ internal static class SurveyEndpoints
     {
         var job = await reader.FindJobAsync(id);
         var stamp = Stamp.Of(user, clock, edit);
-        if (!await commands.TakeAsync(edit, stamp))
+        if (!await commands.TakeAsync(edit, null, stamp))
         {
             var (first, _) = await reader.FindAsync(edit.Id!.Value);
             return TypedResults.Created($"/api/surfaces/{first.Id}", await AnswerAsync(first, reader));
@@ -127,7 +126,6 @@ internal static class SurveyEndpoints
         TypedEdit edit,
         SurfaceReader reader,
         SheetLibrary library,
-        SurfaceUndo undo,
         UmbracellDb db,
         Commands commands,
         ClaimsPrincipal user,
@@ -136,13 +134,12 @@ internal static class SurveyEndpoints
     {
         var (surface, job) = await reader.FindAsync(id);
         var stamp = Stamp.Of(user, clock, edit);
-        if (!await commands.TakeAsync(edit, stamp))
+        if (!await commands.TakeAsync(edit, surface, stamp))
         {
             return TypedResults.Ok(await AnswerAsync(surface, reader));
         }
 
         await CheckVersionAsync(edit.Version, surface, reader);
-        var before = undo.Seal(surface);
         SurfaceEdits.Take(edit, surface, await SurveyChoices.OfAsync(job.Id, library, db), stamp);
 
         await MarkSameNameAsync(edit, surface, job.Id, reader);
@@ -150,29 +147,7 @@ internal static class SurveyEndpoints
         // Openings and notes are rows of their own: the surface's row must change with them for its version to move on.
         surface.ChangedAt = clock.GetUtcNow();
         await db.SaveChangesAsync();
-        return TypedResults.Ok(await AnswerAsync(surface, reader) with { Undo = before });
-    }
-
-    private static async Task<Ok<SurfaceAnswer>> TakeBackAsync(
-        Guid id,
-        TakenBack edit,
-        SurfaceReader reader,
-        SurfaceUndo undo,
-        UmbracellDb db,
-        TimeProvider clock
-    )
-    {
-        var (surface, _) = await reader.FindAsync(id);
-        await CheckVersionAsync(edit.Version, surface, reader);
-        var before = undo.Seal(surface);
-        if (!undo.TryPutBack(surface, edit.Undo))
-        {
-            throw new FieldFaultsException([new("undo", "unknown", "")]);
-        }
-
-        surface.ChangedAt = clock.GetUtcNow();
-        await db.SaveChangesAsync();
-        return TypedResults.Ok(await AnswerAsync(surface, reader) with { Undo = before });
+        return TypedResults.Ok(await AnswerAsync(surface, reader));
     }
 
     private static async Task<NoContent> RemoveAsync(Guid id, SurfaceReader reader, UmbracellDb db, TimeProvider clock)

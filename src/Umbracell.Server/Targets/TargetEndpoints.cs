@@ -127,7 +127,7 @@ internal static class TargetEndpoints
     private static async Task<Ok<TargetSetDetail>> ChangeAsync(Guid id, TypedEdit edit, UmbracellDb db, Commands commands)
     {
         var row = await FindAsync(id, db);
-        if (!await commands.TakeAsync(edit))
+        if (!await commands.TakeAsync(edit, row))
         {
             return TypedResults.Ok(Answer(row));
         }

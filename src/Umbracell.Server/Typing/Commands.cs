@@ -1,4 +1,6 @@
+using Microsoft.AspNetCore.Authorization;
 using Microsoft.EntityFrameworkCore;
+using Umbracell.Server.Access;
 using Umbracell.Server.Survey;
 using Umbracell.Store;
 
@@ -17,13 +19,12 @@ internal interface ICommand
 /// <summary>The commands that were taken. One whose answer was lost on the way is sent again, and is answered as the first was.</summary>
 internal sealed class Commands(UmbracellDb db, TimeProvider clock, IHttpContextAccessor request, CommandMetrics metrics)
 {
-    /// <summary>Notes a command of the person who sends this request.</summary>
-    /// <returns>False where it was taken before: nothing is to be written then.</returns>
-    public Task<bool> TakeAsync(ICommand command) => TakeAsync(command, Stamp.Of(request.HttpContext!.User, clock, command));
-
     /// <summary>Notes a command together with what it writes.</summary>
+    /// <param name="command">The command.</param>
+    /// <param name="record">The record it edits, as it was before; null where it only adds something.</param>
+    /// <param name="stamp">When and by whom; null for the person who sends this request.</param>
     /// <returns>False where it was taken before: nothing is to be written then.</returns>
-    public async Task<bool> TakeAsync(ICommand command, Stamp stamp)
+    public async Task<bool> TakeAsync(ICommand command, object? record, Stamp? stamp = null)
     {
         if (command.Id is not { } id)
         {
@@ -36,16 +37,25 @@ internal sealed class Commands(UmbracellDb db, TimeProvider clock, IHttpContextA
             return false;
         }
 
+        var context = request.HttpContext!;
+        stamp ??= Stamp.Of(context.User, clock, command);
         metrics.Arrived(stamp.ReceivedAt - stamp.At);
-        db.Commands.Add(
+        db.Note(
             new()
             {
                 Id = id,
                 HappenedAt = stamp.At,
                 ReceivedAt = stamp.ReceivedAt,
                 By = stamp.By,
-            }
+                PersonId = Claims.PersonOf(context.User),
+                Policy = PolicyOf(context.GetEndpoint()),
+            },
+            record
         );
         return true;
     }
+
+    private static string PolicyOf(Endpoint? endpoint) =>
+        endpoint?.Metadata.GetOrderedMetadata<IAuthorizeData>().Select(data => data.Policy).LastOrDefault(policy => policy is not null)
+        ?? "";
 }

@@ -73,7 +73,7 @@ internal static class WindowEndpoints
     {
         var (surface, job) = await reader.FindAsync(id);
         var stamp = Stamp.Of(user, clock, edit);
-        if (await commands.TakeAsync(edit, stamp))
+        if (await commands.TakeAsync(edit, null, stamp))
         {
             foreach (var reading in Read(edit, surface))
             {

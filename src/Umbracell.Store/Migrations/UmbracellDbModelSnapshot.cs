@@ -238,13 +238,37 @@ namespace Umbracell.Store.Migrations
                         .HasColumnType("character varying(120)")
                         .HasColumnName("by");
 
+                    b.Property<string>("Changed")
+                        .HasColumnType("jsonb")
+                        .HasColumnName("changed");
+
                     b.Property<DateTimeOffset>("HappenedAt")
                         .HasColumnType("timestamp with time zone")
                         .HasColumnName("happened_at");
 
+                    b.Property<Guid?>("PersonId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("person_id");
+
+                    b.Property<string>("Policy")
+                        .IsRequired()
+                        .HasMaxLength(40)
+                        .HasColumnType("character varying(40)")
+                        .HasColumnName("policy");
+
                     b.Property<DateTimeOffset>("ReceivedAt")
                         .HasColumnType("timestamp with time zone")
                         .HasColumnName("received_at");
+
+                    b.Property<string>("Record")
+                        .IsRequired()
+                        .HasMaxLength(40)
+                        .HasColumnType("character varying(40)")
+                        .HasColumnName("record");
+
+                    b.Property<Guid?>("RecordId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("record_id");
 
                     b.HasKey("FirmId", "Id")
                         .HasName("pk_commands");

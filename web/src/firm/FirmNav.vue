@@ -1,8 +1,11 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
+import { FIRM } from '../shared/keeping/steps'
+import { useUndoKeys } from '../shared/state/undo'
 
 /** Between the pages of what is the firm's own. */
 const { t } = useI18n()
+useUndoKeys(FIRM)
 </script>
 
 <template>

@@ -3,7 +3,7 @@ import type { ComputedRef, Ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { Schemas } from '../shared/api/client'
 import { useReader } from '../shared/state/reader'
-import { useUndo } from '../shared/state/undo'
+import { useUndoKeys } from '../shared/state/undo'
 import { stages } from '../shared/ui/stages'
 
 type Row = Schemas['BoardRow']
@@ -62,13 +62,5 @@ export function useShortcuts(
   })
   handle('/', () => document.querySelector<HTMLElement>('[data-find]')?.focus())
 
-  const steps = useUndo(job)
-  onKeyStroke(['z', 'Z', 'y'], (event) => {
-    if (!(event.ctrlKey || event.metaKey)) return
-    // A field with something typed in it undoes its own typing first.
-    const field = event.target instanceof HTMLElement && event.target.closest<HTMLElement>('input, textarea')
-    if (field && field.dataset.draft !== 'no') return
-    event.preventDefault()
-    void (event.key === 'z' ? steps.undo() : steps.redo())
-  })
+  useUndoKeys(job)
 }

@@ -136,7 +136,7 @@ internal static class PastJobEndpoints
     )
     {
         var row = await FindAsync(id, db);
-        if (!await commands.TakeAsync(edit))
+        if (!await commands.TakeAsync(edit, row))
         {
             return TypedResults.Ok(await AnswerAsync(db, library));
         }

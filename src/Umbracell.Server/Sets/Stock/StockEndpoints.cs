@@ -107,7 +107,7 @@ internal static class StockEndpoints
     )
     {
         var row = await FindAsync(id, db);
-        if (!await commands.TakeAsync(edit))
+        if (!await commands.TakeAsync(edit, row))
         {
             return TypedResults.Ok(await AnswerAsync(db, library, clock));
         }

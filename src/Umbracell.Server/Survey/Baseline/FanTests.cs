@@ -251,7 +251,7 @@ internal static class FanTests
     {
         var row = await FindAsync(id, db);
         var job = await reader.FindJobAsync(row.JobId);
-        if (!await commands.TakeAsync(edit))
+        if (!await commands.TakeAsync(edit, row))
         {
             return TypedResults.Ok(await AllAsync(job, db));
         }

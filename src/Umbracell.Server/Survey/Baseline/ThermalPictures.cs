@@ -159,7 +159,7 @@ internal static class ThermalPictures
     )
     {
         var row = await FindAsync(id, db);
-        if (!await commands.TakeAsync(edit))
+        if (!await commands.TakeAsync(edit, row))
         {
             return TypedResults.Ok(await AllAsync(row.JobId, db));
         }

@@ -147,7 +147,7 @@ internal static class BuildingEndpoints
     {
         var row = await FindBufferAsync(id, db);
         var job = await reader.FindJobAsync(row.JobId);
-        if (!await commands.TakeAsync(edit))
+        if (!await commands.TakeAsync(edit, row))
         {
             return TypedResults.Ok(await BuildingAsync(job, reader, library, db));
         }

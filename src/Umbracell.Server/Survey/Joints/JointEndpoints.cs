@@ -173,7 +173,7 @@ internal static class JointEndpoints
     )
     {
         var row = await FindAsync(id, db);
-        if (!await commands.TakeAsync(edit))
+        if (!await commands.TakeAsync(edit, row))
         {
             return TypedResults.Ok(await AnswerAsync(row.JobId, reader, db));
         }

@@ -71,7 +71,7 @@ internal static class PreparationEndpoints
         var (surface, job) = await reader.FindAsync(id);
         var wanted = Known(item, PreparationAnswers.List(surface).Where(task => !task.ForJob).Select(task => task.Item));
         var stamp = Stamp.Of(user, clock, edit);
-        if (await commands.TakeAsync(edit, stamp))
+        if (await commands.TakeAsync(edit, null, stamp))
         {
             await MarkAsync(job.Id, surface.Id, wanted, edit, db, stamp);
         }
@@ -92,7 +92,7 @@ internal static class PreparationEndpoints
     {
         var job = await reader.FindJobAsync(id);
         var stamp = Stamp.Of(user, clock, edit);
-        if (await commands.TakeAsync(edit, stamp))
+        if (await commands.TakeAsync(edit, null, stamp))
         {
             await MarkAsync(job.Id, null, Known(item, PreparationList.OncePerJob), edit, db, stamp);
         }

@@ -66,7 +66,7 @@ internal static class NoteEndpoints
     {
         var (surface, _) = await reader.FindAsync(id);
         var stamp = Stamp.Of(user, clock, edit);
-        if (!await commands.TakeAsync(edit, stamp))
+        if (!await commands.TakeAsync(edit, null, stamp))
         {
             return TypedResults.Ok(All(surface));
         }
@@ -102,7 +102,7 @@ internal static class NoteEndpoints
         var note = await FindAsync(id, db);
         var (surface, _) = await reader.FindAsync(note.SurfaceId);
         var stamp = Stamp.Of(user, clock, edit);
-        if (await commands.TakeAsync(edit, stamp))
+        if (await commands.TakeAsync(edit, note, stamp))
         {
             Take(new(edit), note, stamp);
             surface.ChangedAt = stamp.ReceivedAt;

@@ -75,7 +75,7 @@ internal static class PhotoEndpoints
         var job = await reader.FindJobAsync(id);
         var sent = new SentPhoto(command, at);
         var stamp = Stamp.Of(user, clock, sent);
-        if (!await commands.TakeAsync(sent, stamp))
+        if (!await commands.TakeAsync(sent, null, stamp))
         {
             return TypedResults.Ok(await AllAsync(job.Id, db));
         }
@@ -112,9 +112,14 @@ internal static class PhotoEndpoints
         return TypedResults.Ok(await AllAsync(job.Id, db));
     }
 
-    private static async Task<Ok<List<PhotoAnswer>>> ChangeAsync(Guid id, TypedEdit edit, UmbracellDb db)
+    private static async Task<Ok<List<PhotoAnswer>>> ChangeAsync(Guid id, TypedEdit edit, UmbracellDb db, Commands commands)
     {
         var photo = await db.Photos.SingleOrDefaultAsync(p => p.Id == id) ?? throw new NotFoundException("photo");
+        if (!await commands.TakeAsync(edit, photo))
+        {
+            return TypedResults.Ok(await AllAsync(photo.JobId, db));
+        }
+
         var fields = new TypedFields(edit);
         fields.Text("caption", 200, required: false, text => photo.Caption = text);
         fields.ThrowIfFaulty("caption");

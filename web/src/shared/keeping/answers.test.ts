@@ -152,6 +152,16 @@ describe('undo over kept edits', () => {
     expect([on.row('a').name, on.row('b').name]).toEqual(['a name', 'b name'])
   })
 
+  it('that got no answer is asked for again as it was', async () => {
+    const steps = stepsOf('again')
+    await put({ ...place('a'), within: 'again' }, { name: 'one' }, US)
+    on.mode = 'lost'
+    await expect(steps.undo()).rejects.toMatchObject({ status: 0 })
+    on.mode = 'well'
+    await steps.undo()
+    expect(on.row('a').name).toBe('a name')
+  })
+
   it('does not take back what someone else changed since', async () => {
     const collected: Step[] = []
     await put(place('a'), { name: 'one' }, { ...US, steps: collected })

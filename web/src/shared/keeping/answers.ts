@@ -12,7 +12,7 @@ export async function taken(at: Shelf, place: Place, line: Line, kind: RecordKin
   nowIs(line, batch.version, version, answer)
   doubts.answered(record, Object.keys(textsOf(batch)), answer)
   // The page shows what is kept before what was typed goes: nothing falls back to the old figure for a moment.
-  await shownAnew(kind, place, answer)
+  await shownAnew(() => kind.took(page.queries, place, answer))
   for (const [field, text] of batch.texts) {
     const entry = at.get(record, field)
     if (entry && entry.text === text && entry.state !== 'met') at.drop(record, field)
@@ -25,10 +25,10 @@ export async function taken(at: Shelf, place: Place, line: Line, kind: RecordKin
 }
 
 // However that goes, the edit is kept; and the next one does not wait for a page that is slow to be computed.
-async function shownAnew(kind: RecordKind, place: Place, answer: unknown) {
+export async function shownAnew(show: () => unknown) {
   try {
     const longEnough = new Promise((go) => setTimeout(go, 3_000))
-    await Promise.race([kind.took(page.queries, place, answer), longEnough])
+    await Promise.race([show(), longEnough])
   } catch {
     // What cannot be asked now is asked when the page is looked at again.
   }

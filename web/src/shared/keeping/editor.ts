@@ -30,7 +30,8 @@ function caught(at: Shelf, place: Place, field: string): Pick<Entry, 'version' |
   let version = kind.versionIn(shown, place)
   const { became } = lineOf(at, place)
   for (let next; version !== undefined && (next = became.get(version)); version = next.version) {
-    part = route.partOf?.(next.answer, name, place) ?? part
+    // What took an edit back does not say what the record became.
+    part = next.answer === undefined ? undefined : (route.partOf?.(next.answer, name, place) ?? part)
   }
   const { name: called } = shown as { name?: unknown }
   const title = typeof called === 'string' ? called : undefined

@@ -36,9 +36,8 @@ export interface RecordKind {
   versionIn: (answer: unknown, place: Place) => Version | undefined
   /** Shows an answer; done once the pages that show the record's own fields have them. */
   took: (queries: QueryClient, place: Place, answer: unknown) => unknown
-  /** What takes an edit back, where an answer gives it; and how that is sent. */
-  undoIn?: (answer: unknown) => string | null | undefined
-  takeBack?: (place: Place, version: Version, undo: string) => Promise<unknown>
+  /** Whether what is entered stands, as a reading does: it is not taken back as an edit is. */
+  stands?: boolean
 }
 
 const kinds = new Map<string, RecordKind>()

@@ -1,4 +1,6 @@
 import type { QueryClient } from '@tanstack/vue-query'
+import { api, ask } from '../api/client'
+import { nowMs } from '../state/clock'
 import type { Shelf } from './entries'
 import { nameOf, type Place, type Version } from './kinds'
 import type { Step } from './steps'
@@ -21,18 +23,26 @@ export interface Line {
   actions: { act: () => Promise<void>; giveUp: (cause: unknown) => void }[]
   waiters: Waiter[]
   /** What a version became by an edit of this page, and the answer that said so. */
-  became: Map<Version, { version: Version; answer: unknown }>
+  became: Map<Version, { version: Version; answer?: unknown }>
   tries: number
 }
 
 const lines = new Map<string, Line>()
 
-/** Where the page keeps the server's answers. */
-export const page = { queries: undefined as unknown as QueryClient }
+/** Takes a command back, as a command of its own; gives the record's version after that. */
+export type TakesBack = (command: string, id: string) => Promise<{ version?: Version }>
 
-/** Tells where the page keeps the server's answers. */
-export function keepWith(client: QueryClient) {
-  page.queries = client
+/** Where the page keeps the server's answers, and how a command is taken back. */
+export const page = { queries: undefined as unknown as QueryClient, takeBack: undefined as unknown as TakesBack }
+
+/** Tells where the page keeps the server's answers, and how a command is taken back. */
+export function keepWith(queries: QueryClient, takeBack: TakesBack = asksServer) {
+  Object.assign(page, { queries, takeBack })
+}
+
+const asksServer: TakesBack = (command, id) => {
+  const at = new Date(nowMs()).toISOString()
+  return ask(api.POST('/api/commands/{id}/undo', { params: { path: { id: command } }, body: { id, at } }))
 }
 
 export function lineOf(at: Shelf, place: Place) {
@@ -51,7 +61,7 @@ export function newest({ became }: Line, version: Version) {
 }
 
 /** Notes what a record became by something that was done to it. */
-export function nowIs(line: Line, before: Version, version: Version | undefined, answer: unknown) {
+export function nowIs(line: Line, before: Version, version: Version | undefined, answer?: unknown) {
   if (version !== undefined && version !== before) line.became.set(before, { version, answer })
 }
 

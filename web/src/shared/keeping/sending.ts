@@ -1,12 +1,13 @@
+import { v7 } from 'uuid'
 import { reactive } from 'vue'
 import { ApiProblem } from '../api/client'
-import { met, refused, taken } from './answers'
+import { met, refused, shownAnew, taken } from './answers'
 import { batchOf, keepSent, textsOf, type Batch } from './batches'
 import { answered, unanswered } from './connection'
 import { shelf, type Shelf } from './entries'
 import { kindOf, nameOf, placeOf, type Place, type RecordKind, type Version } from './kinds'
 import { lineOf, newest, nowIs, page, settle, type Line } from './lines'
-import { stepsOf, type Step } from './steps'
+import { FIRM, stepsOf, type Step } from './steps'
 
 const MOST_TRIES = 4
 const NO_ANSWER = [0, 401, 408, 429, 502, 503, 504]
@@ -122,26 +123,27 @@ function isNoAnswer(line: Line, { status, theirs }: ApiProblem) {
 }
 
 function remember(place: Place, line: Line, kind: RecordKind, batch: Batch, answer: unknown) {
-  const step = stepOf(place, line, kind, answer)
-  if (!step) return
+  if (kind.stands) return
+  const step = stepOf(place, line, batch.id, kind.versionIn(answer, place) ?? null)
   const collecting = line.waiters.find(
     (one) => one.steps && [...batch.texts.keys()].some((field) => field in one.texts),
   )
   if (collecting) collecting.steps!.push(step)
-  else if (place.within) stepsOf(place.within).did(step)
+  else stepsOf(place.within ?? FIRM).did(step)
 }
 
-/** The step that takes an edit back by what its answer gave for that, and takes it again likewise. */
-function stepOf(place: Place, line: Line, kind: RecordKind, answer: unknown): Step | null {
-  if (!kind.takeBack || !kind.undoIn?.(answer)) return null
-  let last = answer
+/** The step that takes a command back, and then takes that back likewise. */
+function stepOf(place: Place, line: Line, first: string, after: Version): Step {
+  let [command, version] = [first, after]
+  // Asked for again where no answer came: it is the same asking.
+  let id = v7()
   const back = () =>
     inTurn(place, null, async () => {
-      // Later steps have been taken back by now: the record is what they left. Someone else's change is none of them.
-      const version = newest(line, kind.versionIn(last, place)!)
-      last = await kind.takeBack!(place, version, kind.undoIn!(last)!)
-      nowIs(line, version, kind.versionIn(last, place), last)
-      kind.took(page.queries, place, last)
+      const before = newest(line, version)
+      const answer = await page.takeBack(command, id)
+      nowIs(line, before, answer.version ?? undefined)
+      ;[command, version, id] = [id, answer.version ?? before, v7()]
+      await shownAnew(() => page.queries.invalidateQueries())
     })
   return { undo: back, redo: back }
 }

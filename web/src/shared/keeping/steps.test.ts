@@ -1,4 +1,5 @@
-import { describe, expect, it } from 'vitest'
+import { describe, expect, it, vi } from 'vitest'
+import { ApiProblem } from '../api/client'
 import { lineOfSteps } from './steps'
 
 describe('undo', () => {
@@ -14,6 +15,18 @@ describe('undo', () => {
     expect(log).toEqual(['-b', '-a', '+a'])
     expect(line.canUndo.value).toBe(true)
     expect(line.canRedo.value).toBe(true)
+  })
+
+  it('keeps a step that got no answer, and drops one that was refused', async () => {
+    const line = lineOfSteps()
+    const gone = new ApiProblem(0, '', [], null)
+    const changed = new ApiProblem(409, '', [], null)
+    const undo = vi.fn().mockRejectedValueOnce(gone).mockRejectedValueOnce(changed)
+    line.did({ undo, redo: vi.fn() })
+    await expect(line.undo()).rejects.toBe(gone)
+    expect(line.canUndo.value).toBe(true)
+    await expect(line.undo()).rejects.toBe(changed)
+    expect(line.canUndo.value).toBe(false)
   })
 
   it('forgets what was undone once something new is done', async () => {

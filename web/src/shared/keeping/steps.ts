@@ -1,9 +1,12 @@
 import { computed, shallowRef } from 'vue'
+import { ApiProblem } from '../api/client'
 
 export interface Step {
   undo: () => Promise<unknown>
   redo: () => Promise<unknown>
 }
+
+const isNoAnswer = (cause: unknown) => cause instanceof ApiProblem && cause.status === 0
 
 /** A line of steps that can be taken back and taken again. */
 export function lineOfSteps() {
@@ -22,8 +25,11 @@ export function lineOfSteps() {
       const step = done.value.at(-1)
       if (!step) return false
       done.value = done.value.slice(0, -1)
-      // A step that cannot be taken back is not offered again; why is told where it is tried.
-      await step.undo()
+      await step.undo().catch((cause: unknown) => {
+        // What got no answer is tried again; a step that cannot be taken back is not offered again, and why is told.
+        if (isNoAnswer(cause)) done.value = [...done.value, step]
+        throw cause
+      })
       undone.value = [...undone.value, step]
       return true
     },
@@ -31,7 +37,10 @@ export function lineOfSteps() {
       const step = undone.value.at(-1)
       if (!step) return false
       undone.value = undone.value.slice(0, -1)
-      await step.redo()
+      await step.redo().catch((cause: unknown) => {
+        if (isNoAnswer(cause)) undone.value = [...undone.value, step]
+        throw cause
+      })
       done.value = [...done.value, step]
       return true
     },
@@ -42,7 +51,10 @@ export type Steps = ReturnType<typeof lineOfSteps>
 
 const lines = new Map<string, Steps>()
 
-/** The steps made on a job, whichever page they were made on. */
+/** What belongs to no job: places, targets, stock, rates. */
+export const FIRM = 'firm'
+
+/** The steps made on a job, or on what belongs to none, whichever page they were made on. */
 export function stepsOf(job: string): Steps {
   let line = lines.get(job)
   if (!line) lines.set(job, (line = lineOfSteps()))

@@ -1,3 +1,4 @@
+import { onKeyStroke } from '@vueuse/core'
 import { useI18n } from 'vue-i18n'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
 import { useProblems } from '../figures/problems'
@@ -25,4 +26,17 @@ export function useUndo(job: MaybeRefOrGetter<string>) {
     undo: () => tell(() => steps().undo(), t('app.undid')),
     redo: () => tell(() => steps().redo(), t('app.redid')),
   }
+}
+
+/** Ctrl+Z and its like, on any page of a job or of the firm. */
+export function useUndoKeys(job: MaybeRefOrGetter<string>) {
+  const steps = useUndo(job)
+  onKeyStroke(['z', 'Z', 'y'], (event) => {
+    if (!(event.ctrlKey || event.metaKey)) return
+    // A field with something typed in it undoes its own typing first.
+    const field = event.target instanceof HTMLElement && event.target.closest<HTMLElement>('input, textarea')
+    if (field && field.dataset.draft !== 'no') return
+    event.preventDefault()
+    void (event.key === 'z' ? steps.undo() : steps.redo())
+  })
 }

@@ -14,7 +14,7 @@ export interface Row {
 /** A server of one kind of record, that can be slow, fail, lose its answers, and know a repeat. */
 function server(kind: string) {
   const rows = new Map<string, Row>()
-  const known = new Set<string>()
+  const known = new Map<string, { of: Row; before: Record<string, unknown>; after: Record<string, unknown> }>()
   const log: { id: string; fields: Record<string, string> }[] = []
   const held: (() => void)[] = []
   const of = {
@@ -46,9 +46,10 @@ function server(kind: string) {
       const faults = Object.keys(sent.fields).flatMap((field) => of.faults[field] ?? [])
       if (faults.length) throw new ApiProblem(400, 'no', faults, null)
       if (sent.version !== row.version) throw new ApiProblem(409, '', [], { ...row })
-      known.add(sent.id)
+      const before = Object.fromEntries(Object.keys(sent.fields).map((field) => [field, row[field]]))
+      known.set(sent.id, { of: row, before, after: sent.fields })
       log.push({ id, fields: sent.fields })
-      Object.assign(row, sent.fields, { version: row.version + 1, undo: JSON.stringify(row) })
+      Object.assign(row, sent.fields, { version: row.version + 1 })
     }
     if (of.mode === 'answerLost') throw new ApiProblem(0, '', [], null)
     return { ...row }
@@ -64,16 +65,18 @@ function server(kind: string) {
     },
     versionIn: (answer) => (answer as Row).version,
     took: (queries, { id }, answer) => void queries.setQueryData(['row', id], answer),
-    undoIn: (answer) => (answer as { undo?: string }).undo,
-    async takeBack({ id }, version, undo) {
-      const row = of.row(id)
-      if (version !== row.version) throw new ApiProblem(409, '', [], { ...row })
-      const now = JSON.stringify(row)
-      Object.assign(row, JSON.parse(undo) as Row, { version: row.version + 1, undo: now })
-      return { ...row }
-    },
   })
-  keepWith(of.queries)
+
+  // A command puts back what the one it takes back changed, unless that has been changed since.
+  keepWith(of.queries, async (command, id) => {
+    if (of.mode === 'lost') throw new ApiProblem(0, '', [], null)
+    const { of: row, before, after } = known.get(command)!
+    if (Object.keys(after).some((field) => row[field] !== after[field]))
+      throw new ApiProblem(409, 'changed since', [], null)
+    Object.assign(row, before, { version: row.version + 1 })
+    known.set(id, { of: row, before: after, after: before })
+    return { version: row.version }
+  })
   return of
 }
 

@@ -128,12 +128,14 @@ describe('a bid as it was made', () => {
   })
 
   it('says so where nothing has changed since', async () => {
-    expect((await shown(KeptBid, { bid: kept({}), locked: false })).text()).toContain("Today's figures are the same.")
+    expect((await shown(KeptBid, { job: 'j', bid: kept({}), locked: false })).text()).toContain(
+      "Today's figures are the same.",
+    )
   })
 
   it('tells line by line what another day changes, with the sign of each', async () => {
     const bid = kept({ changes: [line({}), line({ key: 'travel', dearer: false, difference: figure(1, '130.00') })] })
-    const rows = (await shown(KeptBid, { bid, locked: false })).findAll('tbody tr').map((row) => row.text())
+    const rows = (await shown(KeptBid, { job: 'j', bid, locked: false })).findAll('tbody tr').map((row) => row.text())
     expect(rows[0]).toContain('20 h 00 → 24 h 00')
     expect(rows[0]).toContain('+632.00')
     expect(rows[1]).toContain('−130.00')
@@ -148,7 +150,7 @@ describe('a bid as it was made', () => {
       surface({ name: 'New', routeBefore: '' }),
       surface({ name: 'Old', routeAfter: '' }),
     ]
-    const screen = await shown(KeptBid, { bid: kept({ changes: [line({})], surfaces }), locked: false })
+    const screen = await shown(KeptBid, { job: 'j', bid: kept({ changes: [line({})], surfaces }), locked: false })
     const said = screen.findAll('.why li').map((one) => one.text())
     expect(new Set(said).size).toBe(5)
     expect(said[0]).toContain('heated')
@@ -157,8 +159,8 @@ describe('a bid as it was made', () => {
   })
 
   it('is not taken away by one who may only read', async () => {
-    expect((await shown(KeptBid, { bid: kept({}), locked: true })).find('button').exists()).toBe(false)
-    const screen = await shown(KeptBid, { bid: kept({}), locked: false })
+    expect((await shown(KeptBid, { job: 'j', bid: kept({}), locked: true })).find('button').exists()).toBe(false)
+    const screen = await shown(KeptBid, { job: 'j', bid: kept({}), locked: false })
     await screen.get('button').trigger('click')
     expect(screen.emitted('off')).toHaveLength(1)
   })

@@ -10,6 +10,7 @@ import '@/shared/keeping/records'
 import { useSurveyGrid, type SurveyGrid } from './grid'
 
 interface Body {
+  id: string
   version: number
   fields: Record<string, string>
 }
@@ -18,15 +19,15 @@ interface Row {
   name: string
   repeats: number
   version: number
-  undo?: string
 }
 const rows: Row[] = []
+const before = new Map<string, Row>()
 const refuse = vi.fn<(id: string, body: Body) => unknown>()
 
 vi.mock('@/shared/api/client', async (original) => {
   const real = await original<typeof import('@/shared/api/client')>()
   const ok = (data: unknown) => Promise.resolve({ data, response: { ok: true, headers: new Headers() } })
-  type Asked = { params: { path: { id: string } }; body: Body & { undo: string } }
+  type Asked = { params: { path: { id: string } }; body: Body }
   const rowAt = (id: string) => rows.find((one) => one.id === id)!
   return {
     ...real,
@@ -36,16 +37,17 @@ vi.mock('@/shared/api/client', async (original) => {
         const problem = refuse(params.path.id, body)
         if (problem) return Promise.reject(problem as Error)
         const row = rowAt(params.path.id)
-        const undo = JSON.stringify(row)
+        before.set(body.id, { ...row })
         Object.assign(row, body.fields, { version: row.version + 1 })
-        return ok({ ...row, undo })
+        return ok({ ...row })
       },
       POST: (path: string, { params, body }: Asked) => {
         if (path.endsWith('/undo')) {
-          const row = rowAt(params.path.id)
-          const now = JSON.stringify(row)
-          Object.assign(row, JSON.parse(body.undo) as Row, { version: row.version + 1 })
-          return ok({ ...row, undo: now })
+          const was = before.get(params.path.id)!
+          const row = rowAt(was.id)
+          before.set(body.id, { ...row })
+          Object.assign(row, was, { version: row.version + 1 })
+          return ok({ recordId: row.id, version: row.version })
         }
         const added = { id: `new ${rows.length}`, repeats: 1, version: 1, name: body.fields.name! }
         rows.push(added)

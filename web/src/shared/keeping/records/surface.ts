@@ -55,9 +55,6 @@ keeps('surface', {
   },
   took: (queries, place, answer) =>
     isChoice(answer) ? chosen(queries, place, answer) : changed(queries, place, answer),
-  undoIn: (answer) => (answer as Surface | Choice).undo,
-  takeBack: (place, version, undo) =>
-    ask(api.POST('/api/surfaces/{id}/undo', { ...path(place), body: { version: version ?? 0, undo } })),
 })
 
 function changed(queries: QueryClient, { within: job }: Place, answer: unknown) {

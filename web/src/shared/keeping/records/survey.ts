@@ -62,6 +62,7 @@ keeps('photo', {
 
 /** An item of a preparation list, by the surface or job it belongs to: the newer tick stands, whoever made it. */
 keeps('task', {
+  stands: true,
   routes: {
     '': {
       send: ({ id, within }, body) => {
@@ -83,6 +84,7 @@ keeps('task', {
 const ofSurface = ({ id }: Place) => ({ params: { path: { id: id.split('/')[0]! } } })
 
 keeps('reading', {
+  stands: true,
   routes: {
     '': { send: (place, body) => ask(api.POST('/api/surfaces/{id}/readings', { ...ofSurface(place), body })) },
   },
@@ -106,6 +108,7 @@ keeps('found', {
 })
 
 keeps('note', {
+  stands: true,
   routes: { '': { send: (place, body) => ask(api.POST('/api/surfaces/{id}/notes', { ...ofSurface(place), body })) } },
   versionIn: () => undefined,
   took: noted,
