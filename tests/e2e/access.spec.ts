@@ -1,5 +1,5 @@
-import { expect, test, type Page } from '@playwright/test'
-import { faults, ferryHouse, ownJob, signIn, useUnits } from './product'
+import type { Page } from '@playwright/test'
+import { expect, faults, ferryHouse, openJobs, ownJob, signIn, test, useUnits } from './product'
 
 const clean = async (page: Page, what: string) => expect(await faults(page, what)).toEqual([])
 
@@ -26,43 +26,50 @@ const screens = (roof: string) => ({
 })
 
 // Names and roles are the same in every theme and width; colours hang on the theme and the layout on the width. The first
-// walk looks at everything, the others at what is different there.
-for (const [theme, width, height, rules] of [
+// look is at everything, the others at what is different there.
+const looks = [
   ['daylight', 1280, 800, undefined],
   ['attic', 820, 1180, ['color-contrast', 'scrollable-region-focusable']],
   ['daylight', 390, 844, ['target-size', 'scrollable-region-focusable', 'color-contrast']],
-] as const) {
-  const look = (page: Page, what: string) => faults(page, what, rules && [...rules])
-  for (const part of ['survey', 'stages'] as const) {
-    test(`every screen is free of access faults: ${part}, ${theme}, ${width} wide`, async ({ page }) => {
-      test.setTimeout(300_000)
-      await page.addInitScript((name) => localStorage.setItem('theme', name), theme)
-      await page.setViewportSize({ width, height })
-      await page.goto('/sign-in')
-      const found = part === 'survey' ? await look(page, 'sign-in') : []
-      await signIn(page)
-      await useUnits(page, 'us')
-      const { job, surface } = await ferryHouse(page)
-      if (part === 'survey') {
-        await expect(page.getByRole('link', { name: /ferry house/ })).toBeVisible()
-        found.push(...(await look(page, 'jobs')))
-      }
-      for (const [path, sign] of screens(surface('Slip hall roof'))[part]) {
-        await page.goto(`/jobs/${job}${path}`)
-        await expect(page.getByText(sign!).first()).toBeVisible({
-          timeout: 20_000,
-        })
-        found.push(...(await look(page, path || 'board')))
-        const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)
-        if (overflow > 0) found.push(`${path || 'board'}: runs out of the page by ${overflow} px`)
-      }
-      expect(found).toEqual([])
-    })
+] as const
+
+async function lookAt(page: Page, what: string) {
+  const found: string[] = []
+  for (const [theme, width, height, rules] of looks) {
+    await page.setViewportSize({ width, height })
+    await page.evaluate((name) => (document.documentElement.dataset.theme = name), theme)
+    const where = `${what}, ${theme}, ${width} wide`
+    found.push(...(await faults(page, where, rules && [...rules])))
+    const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)
+    if (overflow > 0) found.push(`${where}: runs out of the page by ${overflow} px`)
   }
+  await page.setViewportSize({ width: 1280, height: 800 })
+  return found
+}
+
+for (const part of ['survey', 'stages'] as const) {
+  test(`every screen is free of access faults in both themes and at three widths: ${part}`, async ({ page }) => {
+    test.setTimeout(300_000)
+    await page.goto('/sign-in')
+    const found = part === 'survey' ? await lookAt(page, 'sign-in') : []
+    await openJobs(page)
+    await useUnits(page, 'us')
+    const { job, surface } = await ferryHouse(page)
+    if (part === 'survey') {
+      await expect(page.getByRole('link', { name: /ferry house/ })).toBeVisible()
+      found.push(...(await lookAt(page, 'jobs')))
+    }
+    for (const [path, sign] of screens(surface('Slip hall roof'))[part]) {
+      await page.goto(`/jobs/${job}${path}`)
+      await expect(page.getByText(sign!).first()).toBeVisible()
+      found.push(...(await lookAt(page, path || 'board')))
+    }
+    expect(found).toEqual([])
+  })
 }
 
 test('the drawer, the dialogs and the empty states are free of access faults', async ({ page }) => {
-  await signIn(page)
+  await openJobs(page)
   await useUnits(page, 'us')
   await page.getByRole('button', { name: 'New job' }).click()
   await clean(page, 'new job')

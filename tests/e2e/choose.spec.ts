@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import AxeBuilder from '@axe-core/playwright'
-import { expect, test, type Page } from '@playwright/test'
-import { jobAt, signIn } from './product'
+import type { Page } from '@playwright/test'
+import { expect, jobAt, signIn, test } from './product'
 
 // A wall of its own for each test, so that none waits on another.
 async function wall(page: Page, name: string, kind = 'studWall') {

@@ -1,5 +1,5 @@
-import { expect, test, type Page } from '@playwright/test'
-import { ferryHouse, signIn, useUnits } from './product'
+import type { Page } from '@playwright/test'
+import { expect, ferryHouse, signIn, test, useUnits } from './product'
 
 interface Question {
   sheetId: string
@@ -100,28 +100,39 @@ test('the core in the browser and the server give the same answers to 500 random
   expect(bases.length).toBeGreaterThan(8)
   const cases = Array.from({ length: 500 }, () => varied(bases[Math.floor(next() * bases.length)]!, next))
   await openSection(page)
-  const here = await page.evaluate(async (asked) => {
+  const both = await page.evaluate(async (asked) => {
     const address = '/core/dotnet.js'
     const { dotnet } = await import(address)
     const runtime = await dotnet.create()
     const { Door } = await runtime.getAssemblyExports(runtime.getConfig().mainAssemblyName)
     Door.Stock(await (await fetch('/api/shelf')).text())
-    return asked.map((question) => Door.Section(JSON.stringify(question)) as string | null)
+    const headers = { 'content-type': 'application/json' }
+    const one = async (question: object) => {
+      const body = JSON.stringify(question)
+      const answer = fetch('/api/compute/section', { method: 'POST', headers, body })
+      const here = Door.Section(body) as string | null
+      const response = await answer
+      const there = await response.text()
+      // Most answers are the same to the last letter; the others are looked at figure by figure.
+      return here === there ? 'same' : { here, there, ok: response.ok }
+    }
+    const AT_ONCE = 10
+    const answers: Awaited<ReturnType<typeof one>>[] = []
+    for (let i = 0; i < asked.length; i += AT_ONCE) {
+      answers.push(...(await Promise.all(asked.slice(i, i + AT_ONCE).map(one))))
+    }
+    return answers
   }, cases)
   let compared = 0
-  const compare = async (i: number) => {
-    const response = await page.request.post('/api/compute/section', { data: cases[i] })
-    if (!response.ok()) {
-      expect(here[i], `case ${i}: the server refuses with ${await response.text()}`).toBeNull()
-      return
+  for (const [i, answer] of both.entries()) {
+    if (answer !== 'same' && !answer.ok) {
+      expect(answer.here, `case ${i}: the server refuses with ${answer.there}`).toBeNull()
+      continue
     }
-    expect(here[i], `case ${i} has no answer in the browser`).not.toBeNull()
-    expect(differences(JSON.parse(here[i]!), await response.json(), `case ${i}`)).toEqual([])
     compared++
-  }
-  const AT_ONCE = 10
-  for (let i = 0; i < cases.length; i += AT_ONCE) {
-    await Promise.all(cases.slice(i, i + AT_ONCE).map((_, k) => compare(i + k)))
+    if (answer === 'same') continue
+    expect(answer.here, `case ${i} has no answer in the browser`).not.toBeNull()
+    expect(differences(JSON.parse(answer.here!), JSON.parse(answer.there), `case ${i}`)).toEqual([])
   }
   expect(compared).toBeGreaterThan(400)
 })

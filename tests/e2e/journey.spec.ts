@@ -1,5 +1,4 @@
-import { expect, test } from '@playwright/test'
-import { cell, ownJob, password, personOf, signIn, useUnits } from './product'
+import { cell, expect, openJobs, ownJob, password, personOf, signIn, test, useUnits } from './product'
 
 test('with the keyboard alone: sign in, job, surface, foam, thickness, sets, gate; all kept after a reload', async ({
   page,
@@ -89,7 +88,7 @@ test('with the keyboard alone: sign in, job, surface, foam, thickness, sets, gat
 })
 
 test('the same walk in metric, by hand', async ({ page }) => {
-  await signIn(page)
+  await openJobs(page)
   await useUnits(page, 'metric')
   await page.getByRole('button', { name: 'New job' }).click()
   await page.getByLabel('Name').fill('Metric cottage')
@@ -171,7 +170,7 @@ test('the design air of a job can be changed, and the sections follow', async ({
 })
 
 test('switching units changes every figure at once and writes nothing', async ({ page }) => {
-  await signIn(page)
+  await openJobs(page)
   await useUnits(page, 'us')
   await page.getByRole('link', { name: /ferry house/ }).click()
   await expect(page.getByText('3,289 ft²')).toBeVisible()

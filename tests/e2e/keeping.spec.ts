@@ -1,5 +1,5 @@
-import { expect, test, type Page } from '@playwright/test'
-import { cell, ownJob, personOf, signIn, useUnits } from './product'
+import type { Page } from '@playwright/test'
+import { cell, expect, ownJob, personOf, signIn, test, useUnits } from './product'
 
 // An edit belongs to the record it was made on, however slow the server is and wherever the person has gone meanwhile.
 

@@ -1,5 +1,4 @@
-import { expect, test } from '@playwright/test'
-import { faults, ownJob, signIn, useUnits } from './product'
+import { expect, faults, ownJob, signIn, test, useUnits } from './product'
 
 /** A made-up year of hours, as a weather file. */
 function weatherFile(name: string, hours: number) {

@@ -1,6 +1,6 @@
-import { expect, test, type Download } from '@playwright/test'
+import type { Download } from '@playwright/test'
 import { readFile } from 'node:fs/promises'
-import { faults, ownJob, signIn, useUnits } from './product'
+import { expect, faults, ownJob, signIn, test, useUnits } from './product'
 
 const bytes = async (download: Download) => readFile(await download.path())
 

@@ -1,7 +1,40 @@
 import AxeBuilder from '@axe-core/playwright'
-import { expect, type BrowserContext, type Page } from '@playwright/test'
+import { test as base, expect, type BrowserContext, type Page } from '@playwright/test'
+
+export { expect }
 
 export const password = 'umbra-demo'
+
+/**
+ * Pages of a worker share one context, so that the browser reads and compiles the product's code once for all of them.
+ * What a test could find of the one before is cleared: cookies, storage, routes.
+ */
+export const test = base.extend<object, { shared: BrowserContext }>({
+  shared: [
+    async ({ browser }, use, { project }) => {
+      const { baseURL, viewport, contextOptions } = project.use
+      const context = await browser.newContext({ baseURL, viewport, ...contextOptions })
+      await use(context)
+      await context.close()
+    },
+    { scope: 'worker' },
+  ],
+  context: async ({ shared }, use) => {
+    await shared.clearCookies()
+    await use(shared)
+    await Promise.all(shared.pages().map((page) => page.close()))
+    await shared.unrouteAll()
+    await shared.setOffline(false)
+  },
+  page: async ({ context, baseURL }, use) => {
+    const page = await context.newPage()
+    const browser = await context.newCDPSession(page)
+    const storageTypes = 'local_storage,indexeddb,cache_storage,service_workers'
+    await browser.send('Storage.clearDataForOrigin', { origin: new URL(baseURL!).origin, storageTypes })
+    await browser.detach()
+    await use(page)
+  },
+})
 
 type Role = 'owner' | 'estimator' | 'lead' | 'viewer'
 
@@ -14,18 +47,20 @@ export const stranger = 'owner@coldwaterlane.example'
 
 const signedIn = new Map<string, Awaited<ReturnType<BrowserContext['cookies']>>>()
 
-/** Signs in: once through the form, later by the cookie that gave. */
+/** Signs in without a page: once with the password, later by the cookie that gave. */
 export async function signIn(page: Page, who = personOf('owner')) {
-  const cookies = signedIn.get(who)
-  if (cookies) {
-    await page.context().addCookies(cookies)
-    await page.goto('/')
-  } else {
-    await page.goto('/sign-in')
-    await fillIn(page, who)
-  }
+  const known = signedIn.get(who)
+  if (known) return page.context().addCookies(known)
+  const answer = await page.request.post('/api/session', { data: { signInName: who, password } })
+  expect(answer.status(), who).toBe(200)
+  signedIn.set(who, await page.context().cookies())
+}
+
+/** Signs in and opens the list of jobs. */
+export async function openJobs(page: Page, who?: string) {
+  await signIn(page, who)
+  await page.goto('/')
   await expect(page.getByRole('heading', { name: 'Jobs' })).toBeVisible()
-  if (!cookies) signedIn.set(who, await page.context().cookies())
 }
 
 /** Fills in the form of the sign-in page. */
@@ -40,12 +75,20 @@ interface Row {
   name: string
 }
 
-/** A job of the demo by a part of its name, and a way to find its surfaces. */
+const found = new Map<string, Promise<{ id: string; rows: Row[] }>>()
+
+/** A job of the demo by a part of its name, and a way to find its surfaces; neither changes while a worker runs. */
 export async function jobAt(page: Page, name: string) {
+  if (!found.has(name)) found.set(name, findJob(page, name))
+  const { id, rows } = await found.get(name)!
+  return { id, surface: (surface: string) => rows.find((row) => row.name === surface)!.id }
+}
+
+async function findJob(page: Page, name: string) {
   const jobs = (await (await page.request.get('/api/jobs')).json()) as { job: { id: string; name: string } }[]
   const id = jobs.find((one) => one.job.name.includes(name))!.job.id
   const board = (await (await page.request.get(`/api/jobs/${id}/board`)).json()) as { rows: Row[] }
-  return { id, surface: (surface: string) => board.rows.find((row) => row.name === surface)!.id }
+  return { id, rows: board.rows }
 }
 
 /** The demo's ferry house. */

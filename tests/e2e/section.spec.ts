@@ -1,5 +1,4 @@
-import { expect, test } from '@playwright/test'
-import { faults, jobAt, signIn, useUnits } from './product'
+import { expect, faults, jobAt, signIn, test, useUnits } from './product'
 
 test('another system is drawn under the section and held against it, in any season', async ({ page }) => {
   await signIn(page)

@@ -1,6 +1,6 @@
 import { writeFileSync } from 'node:fs'
-import { expect, test, type Page } from '@playwright/test'
-import { cell, ownJob, personOf, signIn, useUnits } from './product'
+import type { Page } from '@playwright/test'
+import { cell, expect, ownJob, personOf, signIn, test, useUnits } from './product'
 
 const csv = (text: string, name = 'surfaces.csv') => ({ name, mimeType: 'text/csv', buffer: Buffer.from(text) })
 

@@ -1,5 +1,4 @@
-import { expect, test } from '@playwright/test'
-import { cell, jobAt, ownJob, password, personOf, signIn, stranger, useUnits } from './product'
+import { cell, expect, jobAt, openJobs, ownJob, password, personOf, signIn, stranger, test, useUnits } from './product'
 
 test.beforeEach(async ({ page }) => {
   await signIn(page)
@@ -138,7 +137,7 @@ test('a body of 10 MB is refused with a sentence and the server goes on', async 
 })
 
 test('a viewer sees everything and can change nothing', async ({ page }) => {
-  await signIn(page, personOf('viewer'))
+  await openJobs(page, personOf('viewer'))
   await page.getByRole('link', { name: /ferry house/ }).click()
   await page.waitForURL(/\/jobs\//)
   await page.goto(`${page.url()}/survey`)
@@ -148,7 +147,7 @@ test('a viewer sees everything and can change nothing', async ({ page }) => {
 
 test('the second firm sees nothing of the first', async ({ page }) => {
   const { job } = await ownJob(page, 'Private')
-  await signIn(page, stranger)
+  await openJobs(page, stranger)
   await expect(page.getByText('No job yet')).toBeVisible()
   await page.goto(`/jobs/${job}`)
   await expect(page.getByText('belongs to another firm')).toBeVisible()

@@ -1,5 +1,5 @@
-import { expect, test, type Page } from '@playwright/test'
-import { cell, ownJob, password, personOf, signIn, useUnits } from './product'
+import type { Page } from '@playwright/test'
+import { cell, expect, openJobs, ownJob, password, personOf, signIn, test, useUnits } from './product'
 
 // What is entered survives anything that can happen between a device and the server, and goes by itself when it can.
 
@@ -195,8 +195,9 @@ test('what waits at a sign-out waits for the person, and goes when they are back
   await enter(page, 'Size', '8 m x 3 m')
   await expect(unsent(page)).toBeVisible()
   await page.getByRole('button', { name: 'Sign out' }).click()
+  await expect(page.getByLabel('Sign-in name')).toBeVisible()
   await page.unroute(edits)
-  await signIn(page, personOf('estimator'))
+  await openJobs(page, personOf('estimator'))
   await expect(unsent(page)).toHaveCount(0)
   await page.waitForTimeout(1500)
   expect(await sizeOf(page, job, surface)).toBe('7.20 m x 2.70 m')

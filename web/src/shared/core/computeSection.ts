@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/vue-query'
-import { onMounted, onUnmounted, watch } from 'vue'
+import { onMounted, onUnmounted, ref, watch } from 'vue'
 import { api, ask, type Schemas } from '../api/client'
 import { sectionHere, stockCore } from './browserCore'
 
@@ -10,17 +10,24 @@ export interface Computed<T> {
   by: AnsweredBy
 }
 
-/** Brings the core into the browser while a view is open that asks it. */
+const HANDS = ['pointermove', 'pointerdown', 'touchstart', 'keydown'] as const
+
+/**
+ * Brings the core into the browser while a view is open that asks it, once a hand is near: starting it takes a phone a
+ * second, and who only reads needs none.
+ */
 export function useBrowserCore() {
   const shelf = useQuery({ queryKey: ['shelf'], queryFn: () => fetch('/api/shelf').then(readable), staleTime: 600_000 })
-  let open = false
-  const stock = () => (open && shelf.data.value ? void stockCore(shelf.data.value) : undefined)
-  onMounted(() => {
-    open = true
-    stock()
+  const near = ref(false)
+  const come = () => (near.value = true)
+  const listen = (how: 'addEventListener' | 'removeEventListener') =>
+    HANDS.forEach((hand) => globalThis[how](hand, come, { passive: true, once: true } as AddEventListenerOptions))
+  onMounted(() => listen('addEventListener'))
+  onUnmounted(() => {
+    listen('removeEventListener')
+    near.value = false
   })
-  onUnmounted(() => (open = false))
-  watch(shelf.data, stock)
+  watch([shelf.data, near], ([laidOut]) => (near.value && laidOut ? void stockCore(laidOut) : undefined))
 }
 
 async function readable(response: Response) {

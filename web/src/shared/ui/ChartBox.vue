@@ -27,5 +27,12 @@ onBeforeUnmount(() => chart.value?.dispose())
 </script>
 
 <template>
-  <div ref="box" role="img" :aria-label="label" :style="{ height: `${height ?? 260}px` }" />
+  <div ref="box" class="box" role="img" :aria-label="label" :style="{ height: `${height ?? 260}px` }" />
 </template>
+
+<style scoped>
+/* What is drawn follows the width and never holds it open: a tablet is turned. */
+.box {
+  contain: inline-size;
+}
+</style>
