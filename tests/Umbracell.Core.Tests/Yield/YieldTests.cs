@@ -145,7 +145,12 @@ public sealed class YieldTests
     {
         var one = Study(100);
         Study(200).Sets.Median.ShouldBe(2 * one.Sets.Median, 1e-9);
-        one.Sets.Median.ShouldBe(one.Demand.Volume.BoardFeet / one.Yield.Expected.BoardFeet, 1e-12);
+
+        // By hand: 1,076.391 ft² of 2 in and, for nine depths of ten, 1.28155 · 1/8 in more: 2,325.21 board feet. The sheet's 4,350
+        // of a set, drums at 22 °C eight ninths of the way from 0.97 at 18 °C to 1 at 22.5 °C: 4,335.5. Nothing else is off the sheet.
+        one.Demand.Volume.BoardFeet.ShouldBe(2325.21, 0.01);
+        one.Yield.Expected.BoardFeet.ShouldBe(4335.5, 0.01);
+        one.Sets.Median.ShouldBe(0.536320, 1e-6);
     }
 
     private static SetsStudy Study(double squareMetres) =>
