@@ -126,8 +126,7 @@ public sealed class ChooseTests(Product product) : IClassFixture<Product>
     public async Task Every_surface_of_a_job_is_weighed_with_the_envelope()
     {
         var client = product.WithToken();
-        var jobs = (await client.GetJsonAsync("/api/jobs")).AsArray();
-        var ferry = jobs.First(j => j!["job"]!.Text("name").Contains("ferry", StringComparison.Ordinal))!["job"]!.Text("id");
+        var ferry = await client.DemoJobAsync("ferry house");
         var lines = (await client.GetJsonAsync($"/api/jobs/{ferry}/choose")).AsArray();
         lines.Count.ShouldBe((await client.GetJsonAsync($"/api/jobs/{ferry}/board"))["rows"]!.AsArray().Count);
         lines.Single(l => l!.Text("name") == "Bell tower deck")!["held"]!.GetValue<bool>().ShouldBeTrue();
@@ -177,9 +176,9 @@ public sealed class ChooseTests(Product product) : IClassFixture<Product>
     {
         var client = product.WithToken();
         var compared = 0;
-        foreach (var name in Exchanging.DemoJobs)
+        foreach (var name in Asking.DemoJobs)
         {
-            var job = await Exchanging.DemoJobAsync(client, name);
+            var job = await client.DemoJobAsync(name);
             foreach (var surface in (await client.GetJsonAsync($"/api/jobs/{job}/board"))["rows"]!.AsArray().Select(r => r!.Text("id")))
             {
                 var seen = await client.GetJsonAsync($"/api/surfaces/{surface}/choose");
@@ -260,8 +259,7 @@ public sealed class ChooseTests(Product product) : IClassFixture<Product>
     public async Task A_system_between_girts_has_the_same_U_here_and_on_its_section()
     {
         var client = product.WithToken();
-        var jobs = (await client.GetJsonAsync("/api/jobs")).AsArray();
-        var ferry = jobs.First(j => j!["job"]!.Text("name").Contains("ferry", StringComparison.Ordinal))!["job"]!.Text("id");
+        var ferry = await client.DemoJobAsync("ferry house");
         var rows = (await client.GetJsonAsync($"/api/jobs/{ferry}/board"))["rows"]!.AsArray();
         var choice = await client.GetJsonAsync($"/api/surfaces/{rows.First(r => r!.Text("name") == "Slip hall roof")!.Text("id")}/choose");
         foreach (var candidate in choice["answer"]!["candidates"]!.AsArray())
@@ -278,8 +276,7 @@ public sealed class ChooseTests(Product product) : IClassFixture<Product>
     public async Task A_girts_cell_is_told_and_other_members_have_none()
     {
         var client = product.WithToken();
-        var jobs = (await client.GetJsonAsync("/api/jobs")).AsArray();
-        var ferry = jobs.First(j => j!["job"]!.Text("name").Contains("ferry", StringComparison.Ordinal))!["job"]!.Text("id");
+        var ferry = await client.DemoJobAsync("ferry house");
         var rows = (await client.GetJsonAsync($"/api/jobs/{ferry}/board"))["rows"]!.AsArray();
         async Task<(int Status, JsonNode Body)> CellOf(string name)
         {

@@ -75,10 +75,7 @@ public sealed class ExchangeTests(Product product) : IClassFixture<Product>
         foreach (var name in new[] { "ferry house", "orchid house", "seed store" })
         {
             var first = Renamed(
-                await client.GetStringAsync(
-                    $"/api/jobs/{await Exchanging.DemoJobAsync(client, name)}/file",
-                    TestContext.Current.CancellationToken
-                )
+                await client.GetStringAsync($"/api/jobs/{await client.DemoJobAsync(name)}/file", TestContext.Current.CancellationToken)
             );
             var (status, brought) = await PostTextAsync(client, "/api/jobs/file", first);
             status.ShouldBe(201, brought.ToJsonString());
@@ -97,7 +94,7 @@ public sealed class ExchangeTests(Product product) : IClassFixture<Product>
             .Parse(
                 Renamed(
                     await client.GetStringAsync(
-                        $"/api/jobs/{await Exchanging.DemoJobAsync(client, "ferry house")}/file",
+                        $"/api/jobs/{await client.DemoJobAsync("ferry house")}/file",
                         TestContext.Current.CancellationToken
                     )
                 )
@@ -136,7 +133,7 @@ public sealed class ExchangeTests(Product product) : IClassFixture<Product>
     {
         var client = await product.SignedInAsync("owner@ninthacre.example");
         var file = await client.GetStringAsync(
-            $"/api/jobs/{await Exchanging.DemoJobAsync(client, "mill cottages")}/file",
+            $"/api/jobs/{await client.DemoJobAsync("mill cottages")}/file",
             TestContext.Current.CancellationToken
         );
         file = file.Replace("Skerrow mill cottages", "Must not be kept", StringComparison.Ordinal);
@@ -167,7 +164,7 @@ public sealed class ExchangeTests(Product product) : IClassFixture<Product>
         var file = JsonNode.Parse(
             Renamed(
                 await client.GetStringAsync(
-                    $"/api/jobs/{await Exchanging.DemoJobAsync(client, "seed store")}/file",
+                    $"/api/jobs/{await client.DemoJobAsync("seed store")}/file",
                     TestContext.Current.CancellationToken
                 )
             )

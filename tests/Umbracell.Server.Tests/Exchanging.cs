@@ -18,14 +18,6 @@ internal static class Exchanging
         return (client, job.Text("id"));
     }
 
-    /// <summary>Parts of the names of the demo's jobs.</summary>
-    public static readonly string[] DemoJobs = ["ferry house", "mill cottages", "seed store", "orchid house"];
-
-    public static async Task<string> DemoJobAsync(HttpClient client, string name) =>
-        (await client.GetJsonAsync("/api/jobs")).AsArray().Last(j => j!["job"]!.Text("name").Contains(name, StringComparison.Ordinal))![
-            "job"
-        ]!.Text("id");
-
     public static async Task<JsonNode> ImportAsync(HttpClient client, string job, string step, object body)
     {
         var (status, answer) = await client.SendJsonAsync(HttpMethod.Post, $"/api/jobs/{job}/imports/{step}", body);

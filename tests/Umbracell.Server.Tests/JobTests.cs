@@ -10,9 +10,7 @@ public sealed class JobTests(Product product) : IClassFixture<Product>
     public async Task The_demo_shows_surfaces_of_every_verdict()
     {
         var client = await product.SignedInAsync("owner@ninthacre.example");
-        var jobs = (await client.GetJsonAsync("/api/jobs")).AsArray();
-        var ferry = jobs.Single(j => j!["job"]!.Text("name").Contains("ferry house"))!;
-        var board = await client.GetJsonAsync($"/api/jobs/{ferry["job"]!.Text("id")}/board");
+        var board = await client.GetJsonAsync($"/api/jobs/{await client.DemoJobAsync("ferry house")}/board");
         board["rows"]!.AsArray().Count.ShouldBeGreaterThanOrEqualTo(12);
         var verdicts = board["rows"]!
             .AsArray()
@@ -20,8 +18,7 @@ public sealed class JobTests(Product product) : IClassFixture<Product>
             .Select(c => c!["verdict"]?.GetValue<string>())
             .ToHashSet();
         verdicts.IsSupersetOf(["clear", "care", "hold"]).ShouldBeTrue();
-        var cottages = jobs.Single(j => j!["job"]!.Text("name").Contains("Skerrow"))!;
-        (await client.GetJsonAsync($"/api/jobs/{cottages["job"]!.Text("id")}/surfaces")).AsArray().Count.ShouldBe(3);
+        (await client.GetJsonAsync($"/api/jobs/{await client.DemoJobAsync("mill cottages")}/surfaces")).AsArray().Count.ShouldBe(3);
     }
 
     [Fact]
@@ -167,9 +164,7 @@ public sealed class JobTests(Product product) : IClassFixture<Product>
         var first = await product.SignedInAsync("owner@ninthacre.example");
         var second = await product.SignedInAsync("owner@coldwaterlane.example");
         (await second.GetJsonAsync("/api/jobs")).AsArray().ShouldBeEmpty();
-        var job = (await first.GetJsonAsync("/api/jobs")).AsArray().Single(j => j!["job"]!.Text("name").Contains("ferry house"))![
-            "job"
-        ]!.Text("id");
+        var job = await first.DemoJobAsync("ferry house");
         var surface = (await first.GetJsonAsync($"/api/jobs/{job}/surfaces"))[0]!;
         foreach (
             var path in new[]
@@ -197,7 +192,7 @@ public sealed class JobTests(Product product) : IClassFixture<Product>
     public async Task A_viewer_looks_and_changes_nothing()
     {
         var viewer = await product.SignedInAsync("viewer@ninthacre.example");
-        var job = (await viewer.GetJsonAsync("/api/jobs"))[0]!["job"]!.Text("id");
+        var job = await viewer.DemoJobAsync("ferry house");
         (await viewer.SendJsonAsync(HttpMethod.Post, "/api/jobs", Asking.Typed(null, "us", ("name", "x")))).Status.ShouldBe(403);
         (await viewer.SendJsonAsync(HttpMethod.Post, $"/api/jobs/{job}/surfaces", Asking.Typed(null, "us", ("name", "x")))).Status.ShouldBe(
             403

@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using System.Net.Http.Headers;
 using System.Net.Http.Json;
 using System.Text.Json;
@@ -124,6 +125,29 @@ internal static class Asking
             units,
             fields = fields.ToDictionary(f => f.Field, f => f.Text),
         };
+
+    private static readonly ConcurrentDictionary<string, string> Demo = new();
+
+    /// <summary>Parts of the names of the demo's jobs.</summary>
+    public static IReadOnlyList<string> DemoJobs { get; } = ["ferry house", "mill cottages", "seed store", "orchid house"];
+
+    /// <summary>A job of the demo, by a part of its name. The list is read once: it studies every job that other tests have made by then.</summary>
+    public static async Task<string> DemoJobAsync(this HttpClient client, string name)
+    {
+        if (Demo.IsEmpty)
+        {
+            foreach (var job in (await client.GetJsonAsync("/api/jobs")).AsArray().Select(j => j!["job"]!))
+            {
+                // Newest first: the one that was planted comes last.
+                if (DemoJobs.FirstOrDefault(part => job.Text("name").Contains(part, StringComparison.Ordinal)) is { } known)
+                {
+                    Demo[known] = job.Text("id");
+                }
+            }
+        }
+
+        return Demo[name];
+    }
 
     public static double Number(this JsonNode node, string name) => node[name]!.GetValue<double>();
 

@@ -11,7 +11,7 @@ public sealed class StageTests(Product product) : IClassFixture<Product>
     public async Task The_board_shows_the_figures_of_the_stages()
     {
         var client = product.WithToken();
-        var job = await JobAsync(client, "ferry house");
+        var job = await client.DemoJobAsync("ferry house");
         var board = await client.GetJsonAsync($"/api/jobs/{job}/board");
         var row = Row(board, "Band joists");
         var id = row.Text("id");
@@ -28,7 +28,7 @@ public sealed class StageTests(Product product) : IClassFixture<Product>
     public async Task The_column_feet_are_the_sums_of_the_rows()
     {
         var client = product.WithToken();
-        var board = await client.GetJsonAsync($"/api/jobs/{await JobAsync(client, "ferry house")}/board");
+        var board = await client.GetJsonAsync($"/api/jobs/{await client.DemoJobAsync("ferry house")}/board");
         var rows = board["rows"]!.AsArray();
         var sets = rows.Sum(r => Cell(r!, "sets")["figures"]!["sets"]?.Number("si") ?? 0);
         board["feet"]!["sets"]!.Number("si").ShouldBe(sets, 1e-9);
@@ -40,7 +40,7 @@ public sealed class StageTests(Product product) : IClassFixture<Product>
     public async Task Asking_a_surfaces_own_question_again_gives_the_same_answer()
     {
         var client = product.WithToken();
-        var board = await client.GetJsonAsync($"/api/jobs/{await JobAsync(client, "Skerrow")}/board");
+        var board = await client.GetJsonAsync($"/api/jobs/{await client.DemoJobAsync("mill cottages")}/board");
         foreach (var row in board["rows"]!.AsArray())
         {
             foreach (var stage in new[] { "section", "sets" })
@@ -58,7 +58,7 @@ public sealed class StageTests(Product product) : IClassFixture<Product>
     public async Task Surfaces_of_one_product_are_loaded_together()
     {
         var client = product.WithToken();
-        var job = await JobAsync(client, "ferry house");
+        var job = await client.DemoJobAsync("ferry house");
         var board = await client.GetJsonAsync($"/api/jobs/{job}/board");
         var loads = (await client.GetJsonAsync($"/api/surfaces/{Row(board, "Band joists").Text("id")}/sets"))["job"]!.AsArray();
         loads.Sum(l => l!.Number("medianSets")).ShouldBe(board["feet"]!["sets"]!.Number("si"), 1e-9);
@@ -81,7 +81,7 @@ public sealed class StageTests(Product product) : IClassFixture<Product>
     public async Task A_held_roof_is_told_what_would_clear_it()
     {
         var client = product.WithToken();
-        var board = await client.GetJsonAsync($"/api/jobs/{await JobAsync(client, "ferry house")}/board");
+        var board = await client.GetJsonAsync($"/api/jobs/{await client.DemoJobAsync("ferry house")}/board");
         var window = await client.GetJsonAsync($"/api/surfaces/{Row(board, "Slip hall roof").Text("id")}/window");
         window["answer"]!.Text("verdict").ShouldBe("hold");
         window["answer"]!["together"]!.AsArray().Select(r => r!.Text("kind")).ShouldContain("dryHeat");
@@ -227,11 +227,6 @@ public sealed class StageTests(Product product) : IClassFixture<Product>
         var (_, computed) = await client.SendJsonAsync(HttpMethod.Post, "/api/compute/section", section["question"]!);
         computed["year"]!.ToJsonString().ShouldBe(section["answer"]!["year"]!.ToJsonString());
     }
-
-    private static async Task<string> JobAsync(HttpClient client, string name) =>
-        (await client.GetJsonAsync("/api/jobs")).AsArray().Single(j => j!["job"]!.Text("name").Contains(name, StringComparison.Ordinal))![
-            "job"
-        ]!.Text("id");
 
     private static JsonNode Row(JsonNode board, string name) =>
         board["rows"]!.AsArray().Single(r => r!.Text("name").StartsWith(name, StringComparison.Ordinal))!;

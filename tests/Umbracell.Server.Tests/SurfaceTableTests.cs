@@ -25,9 +25,9 @@ public sealed partial class SurfaceTableTests(Product product) : IClassFixture<P
     public async Task What_goes_out_comes_back_in_the_same(string kind, string units)
     {
         var client = await product.SignedInAsync("estimator@ninthacre.example");
-        foreach (var name in Exchanging.DemoJobs)
+        foreach (var name in Asking.DemoJobs)
         {
-            await ShouldComeBackAsync(client, await Exchanging.DemoJobAsync(client, name), kind, units);
+            await ShouldComeBackAsync(client, await client.DemoJobAsync(name), kind, units);
         }
     }
 
@@ -129,7 +129,7 @@ public sealed partial class SurfaceTableTests(Product product) : IClassFixture<P
         var client = await product.SignedInAsync("estimator@ninthacre.example");
         foreach (var name in new[] { "ferry house", "mill cottages", "seed store" })
         {
-            var text = Encoding.UTF8.GetString(await FileAsync(client, await Exchanging.DemoJobAsync(client, name), "csv", units));
+            var text = Encoding.UTF8.GetString(await FileAsync(client, await client.DemoJobAsync(name), "csv", units));
             LongDecimals().Match(text).Value.ShouldBe("");
             CodeNames().Match(text).Value.ShouldBe("");
         }

@@ -93,9 +93,7 @@ public sealed class SurfaceUndoTests(Product product) : IClassFixture<Product>
     private async Task<(HttpClient Client, string Job)> CopyOfTheFerryHouseAsync()
     {
         var client = await product.SignedInAsync("estimator@ninthacre.example");
-        var demo = (await client.GetJsonAsync("/api/jobs"))
-            .AsArray()
-            .Last(j => j!["job"]!.Text("name").Contains("ferry house", StringComparison.Ordinal))!["job"]!.Text("id");
+        var demo = await client.DemoJobAsync("ferry house");
         var file = await client.GetJsonAsync($"/api/jobs/{demo}/file");
         file["job"]!["name"] = "Undone";
         var (status, copy) = await client.SendJsonAsync(HttpMethod.Post, "/api/jobs/file", file);

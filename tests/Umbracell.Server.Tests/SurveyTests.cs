@@ -14,7 +14,7 @@ public sealed class SurveyTests(Product product) : IClassFixture<Product>
     public async Task A_floor_that_the_plan_leaves_wetter_in_summer_says_so()
     {
         var client = await product.SignedInAsync("estimator@ninthacre.example");
-        var job = await Exchanging.DemoJobAsync(client, "orchid house");
+        var job = await client.DemoJobAsync("orchid house");
         var told = 0;
         foreach (var surface in (await client.GetJsonAsync($"/api/jobs/{job}/surfaces")).AsArray().Select(s => s!))
         {

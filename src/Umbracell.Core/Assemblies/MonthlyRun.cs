@@ -15,9 +15,9 @@ internal sealed class MonthlyRun
         _pressure,
         _sums;
 
-    public MonthlyRun(SectionCase section, SectionHeat heat, YearOfAir year)
+    public MonthlyRun(SectionCase section, SectionHeat heat, YearOfAir year, Lazy<TightestFill> tightest)
     {
-        (Path, Year, _tightest) = (MoisturePath.Of(section, heat), year, new(() => new(section, year)));
+        (Path, Year, _tightest) = (MoisturePath.Of(section, heat), year, tightest);
         var n = Path.Count;
         (_saturation, _stored, _pressure) = (
             new double[YearOfAir.Months * n],

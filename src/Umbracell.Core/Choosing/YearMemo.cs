@@ -1,4 +1,5 @@
 using Umbracell.Core.Assemblies;
+using Umbracell.Core.Moisture;
 
 namespace Umbracell.Core.Choosing;
 
@@ -7,6 +8,8 @@ namespace Umbracell.Core.Choosing;
 internal sealed class YearMemo
 {
     private readonly Dictionary<Key, MonthlyYear> _years = [];
+
+    private readonly Dictionary<Key, Lazy<TightestFill>> _tightest = [];
 
     private readonly record struct Key(string System, double First, double Second, double Depth, double Humidity, double Outdoor);
 
@@ -32,9 +35,21 @@ internal sealed class YearMemo
         );
         if (!_years.TryGetValue(key, out var year))
         {
-            _years[key] = year = MonthlyYear.Of(section, air);
+            _years[key] = year = MonthlyYear.Of(section, air, TightestOf(key, section, air));
         }
 
         return year;
+    }
+
+    // The yardstick is the same however thick the system is.
+    private Lazy<TightestFill> TightestOf(Key key, SectionCase section, YearOfAir air)
+    {
+        key = key with { First = 0, Second = 0 };
+        if (!_tightest.TryGetValue(key, out var tightest))
+        {
+            _tightest[key] = tightest = new(() => new(section, air));
+        }
+
+        return tightest;
     }
 }
