@@ -23,7 +23,8 @@ for (const report of reports) {
 }
 
 const partOf = (path) => /^(src\/[^/]+|web\/src\/(?:stages\/[^/]+|[^/]+))/.exec(path)?.[1]
-const isWritten = (path) => !/\/obj\/|Migrations\/|schema\.d\.ts|\.test\.ts/.test(path) && statSync(path, { throwIfNoEntry: false })
+const isWritten = (path) =>
+  !/\/obj\/|Migrations\/|schema\.d\.ts|\.test\.ts/.test(path) && statSync(path, { throwIfNoEntry: false })
 const parts = new Map()
 for (const [path, lines] of files) {
   const part = partOf(path)
@@ -38,7 +39,10 @@ const row = (name, { lines, run }) =>
   `${((100 * run) / Math.max(1, lines)).toFixed(1).padStart(6)} %  ${String(run).padStart(6)} of ${String(lines).padStart(6)} lines  ${name}`
 const sums = [...parts].sort(([a], [b]) => a.localeCompare(b))
 for (const [name, sum] of sums) console.log(row(name, sum))
-const whole = sums.reduce((all, [, one]) => ({ lines: all.lines + one.lines, run: all.run + one.run }), { lines: 0, run: 0 })
+const whole = sums.reduce((all, [, one]) => ({ lines: all.lines + one.lines, run: all.run + one.run }), {
+  lines: 0,
+  run: 0,
+})
 console.log(row('all of it', whole))
 if (!whole.lines) {
   console.error('No report of coverage was found.')

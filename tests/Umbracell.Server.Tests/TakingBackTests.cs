@@ -38,7 +38,7 @@ public sealed class TakingBackTests(Product product) : IClassFixture<Product>
     [MemberData(nameof(Edits))]
     public async Task What_an_edit_changed_is_as_it_was_and_taken_back_once_more_it_is_made_again(string kind, string field, string text)
     {
-        var records = await EditedRecords.OnAWallAsync(product);
+        var records = await (kind == "firm" ? EditedRecords.OfAFirmAsync(product) : EditedRecords.OnAWallAsync(product));
         var path = await records.PathAsync(kind);
         var before = await StateAsync(records, kind, path);
         var edit = await EditAsync(records, kind, path, field, text);
