@@ -3,8 +3,8 @@ import { defineConfig } from '@playwright/test'
 export default defineConfig({
   testDir: '.',
   // Machines differ, and others work on them too: a page that comes late is no fault of what is tested.
-  timeout: 90_000,
-  expect: { timeout: 20_000 },
+  timeout: 180_000,
+  expect: { timeout: 30_000 },
   // Two cores, and a firm of its own for each: the demo is planted as often.
   workers: Number(process.env.UMBRACELL_WORKERS ?? 1),
   fullyParallel: true,
