@@ -75,11 +75,12 @@ export function useSectionDesk(job: () => string, surface: () => string) {
     await held.put({ thickness: asText(mm) })
   }
 
-  // Once it is kept the page shows what is kept. The hand may have moved on meanwhile; then the newer thickness stands.
+  // Once it is kept the page shows what is kept, as soon as it has it: a step must not start from an older thickness. The
+  // hand may have moved on meanwhile; then the newer thickness stands.
   watch(
-    () => fields.drafts.value.thickness,
-    (draft) => {
-      if (draft !== undefined || hand) return
+    () => [fields.drafts.value.thickness, section.isFetching.value] as const,
+    ([draft, fetching]) => {
+      if (draft !== undefined || hand || fetching) return
       moving.value = null
       live.value = null
     },

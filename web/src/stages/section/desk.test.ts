@@ -1,0 +1,95 @@
+import { createPinia, setActivePinia } from 'pinia'
+import { flushPromises } from '@vue/test-utils'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { defineComponent, h } from 'vue'
+import { connection } from '@/shared/keeping/connection'
+import { entriesBelongTo } from '@/shared/keeping/entries'
+import { useReader } from '@/shared/state/reader'
+import { shown } from '@/shared/testing/shown'
+import { useSectionDesk } from './useSectionDesk'
+
+const kept = vi.hoisted(() => ({
+  thicknessMm: 50,
+  version: 1,
+  asked: [] as (() => void)[],
+  slow: false,
+  sent: [] as string[],
+}))
+
+vi.mock('@/shared/api/client', async (original) => {
+  const real = await original<typeof import('@/shared/api/client')>()
+  const ok = (data: unknown) => ({ data, response: { ok: true, headers: new Headers() } })
+  const surface = () => ({ id: 's', name: 'Wall', version: kept.version, thickness: null })
+  const section = () => ok({ question: { sheetId: 'c', thicknessMm: kept.thicknessMm, members: {} }, answer: null })
+  return {
+    ...real,
+    api: {
+      GET: async (path: string) => {
+        if (path.endsWith('/surfaces')) return ok([surface()])
+        if (!path.endsWith('/section')) return ok({ sheets: [] })
+        if (kept.slow) await new Promise<void>((go) => kept.asked.push(go))
+        return section()
+      },
+      PATCH: (_: string, { body }: { body: { fields: { thickness: string } } }) => {
+        kept.sent.push(body.fields.thickness)
+        kept.thicknessMm = Number.parseFloat(body.fields.thickness)
+        kept.version++
+        return Promise.resolve(ok(surface()))
+      },
+      POST: () => Promise.resolve(ok({ figures: {} })),
+    },
+  }
+})
+
+async function desk() {
+  let given!: ReturnType<typeof useSectionDesk>
+  const Host = defineComponent({
+    setup() {
+      given = useSectionDesk(
+        () => 'j',
+        () => 's',
+      )
+      return () => h('i')
+    },
+  })
+  await shown(Host)
+  await flushPromises()
+  return given
+}
+
+beforeEach(() => {
+  setActivePinia(createPinia())
+  localStorage.clear()
+  entriesBelongTo(`person ${Math.random()}`)
+  Object.assign(connection, { lost: false, tries: 0 })
+  Object.assign(kept, { thicknessMm: 50, version: 1, slow: false, sent: [], asked: [] })
+  useReader().units = 'metric'
+})
+
+describe('the desk of a section', () => {
+  it('keeps what the hand left, and goes on from there however late the page hears of it', async () => {
+    const at = await desk()
+    expect(at.thicknessMm.value).toBe(50)
+    kept.slow = true
+    at.move(75)
+    await at.drop()
+    expect(kept.sent).toEqual(['75 mm'])
+    // Nothing waits longer than three seconds for a page that is slow to be computed; the draft is gone by now.
+    await flushPromises()
+    expect(at.typed.value).toBeNull()
+    expect(at.thicknessMm.value).toBe(75)
+    at.nudge(1, false)
+    expect(at.thicknessMm.value).toBe(80)
+    void at.drop()
+    await vi.waitFor(() => expect(kept.sent).toEqual(['75 mm', '80 mm']))
+  }, 10_000)
+
+  it('shows what is kept once it has it', async () => {
+    const at = await desk()
+    at.move(75)
+    await at.drop()
+    await flushPromises()
+    expect(at.thicknessMm.value).toBe(75)
+    expect(at.answeredBy.value).toBe('server')
+  })
+})
