@@ -67,7 +67,7 @@ const shown = computed(() => (sets.data.value ?? []).filter((set) => !off.gone(s
           </option>
         </select>
       </label>
-      <button class="button main">{{ t('targets.add') }}</button>
+      <button class="button main" :disabled="!sets.data.value">{{ t('targets.add') }}</button>
       <p id="target-fault" class="fault" role="alert">{{ fault }}</p>
     </form>
     <TakenOff :off="off" />
