@@ -140,10 +140,14 @@ function stepOf(place: Place, line: Line, first: string, after: Version): Step {
   const back = () =>
     inTurn(place, null, async () => {
       const before = newest(line, version)
-      const answer = await page.takeBack(command, id)
-      nowIs(line, before, answer.version ?? undefined)
-      ;[command, version, id] = [id, answer.version ?? before, v7()]
-      await shownAnew(() => page.queries.invalidateQueries())
+      try {
+        const answer = await page.takeBack(command, id)
+        nowIs(line, before, answer.version ?? undefined)
+        ;[command, version, id] = [id, answer.version ?? before, v7()]
+      } finally {
+        // Also where it was refused: what the page shows is older than what someone else made of it.
+        await shownAnew(() => page.queries.invalidateQueries())
+      }
     })
   return { undo: back, redo: back }
 }
