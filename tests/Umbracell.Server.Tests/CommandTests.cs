@@ -190,7 +190,7 @@ public sealed class CommandTests(Product product) : IClassFixture<Product>
         (await client.SendJsonAsync(HttpMethod.Patch, path, EditedRecords.Command(version, (field, mine)))).Status.ShouldBe(409);
     }
 
-    private static byte[] Picture()
+    internal static byte[] Picture()
     {
         using var bitmap = new SKBitmap(8, 6);
         using var image = bitmap.Encode(SKEncodedImageFormat.Png, 90);

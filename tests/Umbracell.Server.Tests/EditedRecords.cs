@@ -103,6 +103,9 @@ internal sealed class EditedRecords
             "fan" => await MadeAsync("fan-tests", $"/api/jobs/{Job}/fan-tests", ("points", "50 2310\n40 2000\n30 1650\n20 1250\n10 800")),
             "thermal" => "/api/thermal/"
                 + (await Client.UploadAsync($"/api/jobs/{Job}/thermal?name=Corner", Encoding.UTF8.GetBytes(Thermal))).Body[0]!.Text("id"),
+            "note" => await MadeAsync("notes", $"/api/surfaces/{Wall}/notes", ("kind", "leak"), ("words", "at the sill")),
+            "photo" => "/api/photos/"
+                + (await Client.UploadAsync($"/api/jobs/{Job}/photos?caption=First", CommandTests.Picture())).Body[0]!.Text("id"),
             "targets" => await MadeAsync("target-sets", "/api/target-sets", ("name", "Own"), ("basedOn", "iecc-2021")),
             "lot" => await MadeAsync("stock", "/api/stock", ("product", "marl-cc-20"), ("side", "b"), ("lot", $"L{Guid.NewGuid():N}")),
             "pastJob" => await MadeAsync("past-jobs", "/api/past-jobs", [.. PastJob, ("name", $"Past {Guid.NewGuid():N}")]),
@@ -122,6 +125,8 @@ internal sealed class EditedRecords
             "complaint" => ($"/api/jobs/{Job}/complaints", ""),
             "fan" => ($"/api/jobs/{Job}/fan-tests", "tests"),
             "thermal" => ($"/api/jobs/{Job}/thermal", ""),
+            "note" => ($"/api/surfaces/{Wall}/notes", ""),
+            "photo" => ($"/api/jobs/{Job}/photos", ""),
             "targets" => ("/api/target-sets", ""),
             "lot" => ("/api/stock", "lots"),
             "pastJob" => ("/api/past-jobs", "jobs"),

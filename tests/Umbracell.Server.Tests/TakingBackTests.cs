@@ -1,5 +1,9 @@
 using System.Text.Json.Nodes;
+using Microsoft.EntityFrameworkCore;
+using Microsoft.Extensions.DependencyInjection;
 using Shouldly;
+using Umbracell.Store;
+using Umbracell.Store.Tenancy;
 using Xunit;
 
 namespace Umbracell.Server.Tests;
@@ -26,6 +30,8 @@ public sealed class TakingBackTests(Product product) : IClassFixture<Product>
             { "fan", "words", "calm" },
             { "thermal", "name", "Other corner" },
             { "thermal", "spots", "4,2,sill" },
+            { "note", "traced", "to the flashing" },
+            { "photo", "caption", "Second" },
             { "targets", "name", "Ours" },
             { "place", "temps", "20;22;30;42;55;64;69;67;59;48;37;26" },
             { "lot", "part", "12 lb" },
@@ -120,6 +126,30 @@ public sealed class TakingBackTests(Product product) : IClassFixture<Product>
             EditedRecords.Command(reading, null, null, ("substrate", "50 F"))
         );
         (await AskBackAsync(records.Client, reading, Guid.CreateVersion7())).Status.ShouldBe(404);
+    }
+
+    [Fact]
+    public async Task To_make_an_edit_again_takes_what_the_edit_took()
+    {
+        var records = await EditedRecords.OfAFirmAsync(product);
+        var edit = await EditAsync(records, "firm", "/api/firm", "setUpHours", "1.75");
+        var undo = await TakeBackAsync(records.Client, edit);
+        var redo = await TakeBackAsync(records.Client, undo);
+        await TakeBackAsync(records.Client, redo);
+        foreach (var id in new[] { edit, undo, redo })
+        {
+            (await PolicyOfAsync(id)).ShouldBe("may-price");
+        }
+    }
+
+    private async Task<string> PolicyOfAsync(Guid command)
+    {
+        using var scope = product.Services.CreateScope();
+        var db = scope.ServiceProvider.GetRequiredService<UmbracellDb>();
+        var firms = scope.ServiceProvider.GetRequiredService<FirmScope>();
+        firms.CheckSignIn("OWNER@COLDWATERLANE.EXAMPLE");
+        firms.EnterFirm((await db.People.SingleAsync(TestContext.Current.CancellationToken)).FirmId);
+        return (await db.Commands.SingleAsync(c => c.Id == command, TestContext.Current.CancellationToken)).Policy;
     }
 
     [Fact]

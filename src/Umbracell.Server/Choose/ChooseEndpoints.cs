@@ -129,7 +129,11 @@ internal static class ChooseEndpoints
     {
         var (surface, job) = await reader.FindAsync(id);
         var stamp = Stamp.Of(user, clock, choosing);
-        if (!await commands.TakeAsync(choosing, surface, stamp))
+        var reason = (choosing.Reason ?? "").Trim();
+
+        // With a reason a rule may be set aside: who may not do that must not make it again after taking it back.
+        var policy = reason.Length > 0 && Claims.Overrides(user) ? Claims.MayPrice : null;
+        if (!await commands.TakeAsync(choosing, surface, stamp, policy))
         {
             return TypedResults.Ok(await AnswerAsync(surface, job, reader, library, db));
         }
@@ -143,7 +147,6 @@ internal static class ChooseEndpoints
         var candidate =
             Choice.Of(asked, FlipSearch.None).Candidates.FirstOrDefault(c => c.Id == choosing.CandidateId)
             ?? throw new FieldFaultsException([new("candidateId", "unknown", choosing.CandidateId)]);
-        var reason = (choosing.Reason ?? "").Trim();
         CheckOverride(candidate, reason, user);
         var before = new SystemBefore(
             surface.SheetSlug,

@@ -57,7 +57,6 @@ internal sealed partial class ProblemMapping(IProblemDetailsService problems, IL
                 Status = 409,
                 Title = "Changed since",
                 Detail = e.Message,
-                Extensions = { ["changedSince"] = true },
             },
             DbUpdateConcurrencyException => new ProblemDetails
             {

@@ -23,8 +23,9 @@ internal sealed class Commands(UmbracellDb db, TimeProvider clock, IHttpContextA
     /// <param name="command">The command.</param>
     /// <param name="record">The record it edits, as it was before; null where it only adds something.</param>
     /// <param name="stamp">When and by whom; null for the person who sends this request.</param>
+    /// <param name="policy">What one must be allowed to do to take it back; null for what the endpoint asks.</param>
     /// <returns>False where it was taken before: nothing is to be written then.</returns>
-    public async Task<bool> TakeAsync(ICommand command, object? record, Stamp? stamp = null)
+    public async Task<bool> TakeAsync(ICommand command, object? record, Stamp? stamp = null, string? policy = null)
     {
         if (command.Id is not { } id)
         {
@@ -48,7 +49,7 @@ internal sealed class Commands(UmbracellDb db, TimeProvider clock, IHttpContextA
                 ReceivedAt = stamp.ReceivedAt,
                 By = stamp.By,
                 PersonId = Claims.PersonOf(context.User),
-                Policy = PolicyOf(context.GetEndpoint()),
+                Policy = policy ?? PolicyOf(context.GetEndpoint()),
             },
             record
         );

@@ -45,14 +45,16 @@ internal static class UndoEndpoints
     {
         var edit = await FindAsync(id, db, person, rights, clock);
         var record = await RecordAsync(edit, db) ?? throw new ChangedSinceException();
-        if (await commands.TakeAsync(back, record))
+
+        // Taken back itself it makes the edit again: that takes no less than the edit took.
+        if (await commands.TakeAsync(back, record, policy: edit.Policy))
         {
             if (!RecordState.TryPutBack(db, record, edit.Changed!))
             {
                 throw new ChangedSinceException();
             }
 
-            Touch(db, record, clock);
+            Touch(record, clock);
             await SaveAsync(db);
         }
 
@@ -92,14 +94,12 @@ internal static class UndoEndpoints
     }
 
     // Rows that hang on a record are rows of their own: the record's own row must change with them for its version to move on.
-    private static void Touch(UmbracellDb db, object record, TimeProvider clock)
+    private static void Touch(object record, TimeProvider clock)
     {
         if (record is Surface surface)
         {
             surface.ChangedAt = clock.GetUtcNow();
         }
-
-        db.ChangeTracker.DetectChanges();
     }
 
     private static async Task SaveAsync(UmbracellDb db)
