@@ -4,7 +4,7 @@ set -u
 cd "$(dirname "$(readlink -f "$0")")/.." || exit 1
 . scripts/common.sh
 install_web_packages tests/e2e
-[ -x /usr/bin/chromium ] || install_package chromium Chromium
+[ -x /usr/bin/chromium-headless-shell ] || install_package chromium-headless-shell Chromium
 port=$(first_free_port 5350)
 data=$(mktemp -d /tmp/umbracell-pictures.XXXXXX)
 chmod 755 "$data"

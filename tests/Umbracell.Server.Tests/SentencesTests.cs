@@ -179,7 +179,7 @@ public sealed class SentencesTests
                     var firm = new Firm { Name = "x" };
                     var choice = Choice.Of(
                         ChoiceQuestions.Of(surface, job, firm, new([]), Shelf),
-                        Has(11) ? FlipSearch.All : FlipSearch.None
+                        Has(11) && Has(10) && Has(9) ? FlipSearch.All : FlipSearch.None
                     );
                     choice.OfSurface.ToList().ForEach(Check);
                     foreach (var c in choice.Candidates)
@@ -201,8 +201,7 @@ public sealed class SentencesTests
                     }
 
                     choice.Measures.ToList().ForEach(m => Words($"choose.measure.{Camel(m.Change.ToString())}"));
-                    choice.Alike.ToList().ForEach(a => Words($"choose.input.{Camel(a.Input.ToString())}"));
-                    choice.Flips.ToList().ForEach(f => Words($"choose.flip.{Camel(f.Input.ToString())}.{(f.Above ? "above" : "below")}"));
+                    choice.Flips.ToList().ForEach(f => Check(f.Working));
                 },
                 iter: 160
             );
@@ -321,6 +320,12 @@ public sealed class SentencesTests
         All<AccessKind>("access");
         All<BufferKind>("buffer");
         All<FileFault>("problem.file");
+        All<FlipInput>("choose.input");
+        foreach (var input in Enum.GetValues<FlipInput>())
+        {
+            Words($"choose.flip.{Camel(input.ToString())}.above");
+            Words($"choose.flip.{Camel(input.ToString())}.below");
+        }
 
         static void All<T>(string book)
             where T : struct, Enum => Enum.GetValues<T>().ToList().ForEach(one => Words($"{book}.{Camel(one.ToString())}"));

@@ -29,24 +29,29 @@ function numbers(seed: number) {
   }
 }
 
-/** A question with other foam, thickness, air, layers and members. */
+/**
+ * A question with other foam, thickness, air, layers and members. Metal members are solved anew for every depth and every
+ * layer beside them, which takes the browser a tenth of a second and more: one in eight is another wall, the others vary in the rest.
+ */
 function varied(base: Question, next: () => number): Question {
   const pick = <T>(list: readonly T[]) => list[Math.floor(next() * list.length)]!
   const between = (low: number, high: number) => Math.round((low + next() * (high - low)) * 1000) / 1000
+  const members = base.members as Record<string, unknown>
+  const otherWall = !members.flangeMm || next() < 1 / 8
   const layers = (list: unknown) =>
     (list as { material: string; thicknessMm: number }[]).map((l) => ({
       ...l,
-      thicknessMm: l.thicknessMm * between(0.5, 2),
+      thicknessMm: l.thicknessMm * (otherWall ? between(0.5, 2) : 1),
     }))
   const months = (low: number, high: number) => Array.from({ length: 12 }, () => between(low, high))
-  const members = base.members as Record<string, unknown>
+  const depth = Number(members.depthMm) * (otherWall ? between(0.8, 1.5) : 1)
   return {
     ...base,
     sheetId: pick(['marl-cc-20', 'fleece-oc-5', 'fleece-oc-8', 'marl-cc-20f']),
     thicknessMm: between(5, 150),
     outboard: layers(base.outboard),
     inboard: layers(base.inboard),
-    members: { ...members, depthMm: Number(members.depthMm) * between(0.8, 1.5), sharePct: between(0, 30) },
+    members: { ...members, depthMm: depth, sharePct: between(0, 30) },
     indoorC: between(15, 26),
     indoorRhPct: between(15, 80),
     outdoorC: between(-30, 40),
