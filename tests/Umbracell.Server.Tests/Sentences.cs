@@ -19,15 +19,17 @@ internal static partial class Sentences
                 .Where(p => p.Item2 is not null)
                 .Select(p => p.Item1)
         );
-        foreach (var part in new[] { "t", "d" })
+        // What is declared of a case is there, so that what holds of all cases holds of every finding.
+        given
+            .IsSupersetOf(Declared(finding.Case))
+            .ShouldBeTrue($"{finding.Case} carries {string.Join(' ', given)} and not {string.Join(' ', Declared(finding.Case))}");
+        foreach (var (name, said) in finding.Words)
         {
-            Given(Words($"finding.{finding.Rule}.{finding.Case}.{part}"), given, $"{finding.Rule}.{finding.Case}");
-        }
-
-        if (finding.Words.TryGetValue("place", out var place))
-        {
-            place.Split('|').Length.ShouldBe(2, place);
-            place.Split('|').ToList().ForEach(layer => Words($"material.{layer}"));
+            finding.Case.Words.Keys.ShouldContain(name, finding.Case.ToString());
+            if (finding.Case.Words[name] is { } book)
+            {
+                said.Keys.ToList().ForEach(key => WordOf(book, key));
+            }
         }
 
         finding.Remedies.ToList().ForEach(Check);
@@ -35,6 +37,31 @@ internal static partial class Sentences
         {
             Check(working);
         }
+    }
+
+    /// <summary>A way a rule can end: its sentences name nothing that its findings do not carry.</summary>
+    public static void Check(RuleCase one)
+    {
+        foreach (var part in new[] { "t", "d" })
+        {
+            Given(Words($"finding.{one}.{part}"), Declared(one), one.ToString());
+        }
+
+        one.Words.Values.OfType<string>().Where(book => book != "place").ToList().ForEach(book => Book(book));
+    }
+
+    private static HashSet<string> Declared(RuleCase one) => [.. one.Figures, .. one.Words.Keys];
+
+    private static void WordOf(string book, string key)
+    {
+        if (book != "place")
+        {
+            Words($"{book}.{key}");
+            return;
+        }
+
+        key.Split('|').Length.ShouldBe(2, key);
+        key.Split('|').ToList().ForEach(layer => Words($"material.{layer}"));
     }
 
     public static void Check(HarmedPlace place)
@@ -69,10 +96,22 @@ internal static partial class Sentences
         }
     }
 
-    public static string Words(string path)
+    public static string Words(string path) => Book(path).GetValue<string>();
+
+    private static JsonNode Book(string path) =>
+        path.Split('.')
+            .Aggregate<string, JsonNode?>(Catalogue, (at, key) => at?[key])
+            .ShouldNotBeNull($"The catalogue has no words for {path}.");
+
+    /// <summary>Every rule and way it ends that the catalogue has a sentence for.</summary>
+    public static IEnumerable<string> SentencesOfFindings()
     {
-        var node = path.Split('.').Aggregate<string, JsonNode?>(Catalogue, (at, key) => at?[key]);
-        return node.ShouldNotBeNull($"The catalogue has no words for {path}.").GetValue<string>();
+        return Ends(Book("finding"), "");
+
+        static IEnumerable<string> Ends(JsonNode node, string path) =>
+            node is not JsonObject book ? []
+            : book.ContainsKey("t") ? [path]
+            : book.SelectMany(one => Ends(one.Value!, path.Length == 0 ? one.Key : $"{path}.{one.Key}"));
     }
 
     public static string Camel(string name) => char.ToLowerInvariant(name[0]) + name[1..];

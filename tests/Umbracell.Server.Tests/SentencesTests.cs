@@ -1,4 +1,5 @@
 using CsCheck;
+using Shouldly;
 using Umbracell.Core.Air;
 using Umbracell.Core.Airtightness;
 using Umbracell.Core.Assemblies;
@@ -38,6 +39,17 @@ public sealed class SentencesTests
     private static readonly Gen<ProductSheet> AnySheet = Gen.Int[0, Sheets.Count - 1].Select(i => Sheets[i]);
     private static readonly Gen<double> AnyMinutes = Gen.Double[0, 300];
 
+    public static TheoryData<string> Rules => [.. RuleBook.All.Select(rule => rule.Id)];
+
+    [Theory]
+    [MemberData(nameof(Rules))]
+    public void Every_way_a_rule_can_end_has_its_sentence(string id) =>
+        RuleBook.All.Single(rule => rule.Id == id).Cases.ToList().ForEach(Check);
+
+    [Fact]
+    public void The_catalogue_has_no_sentence_for_a_rule_that_is_not_declared() =>
+        SentencesOfFindings().ShouldBe(RuleBook.All.SelectMany(rule => rule.Cases).Select(one => one.ToString()), ignoreOrder: true);
+
     [Fact]
     public void The_gate_never_lacks_words() =>
         Gen.Select(
@@ -73,9 +85,9 @@ public sealed class SentencesTests
                     );
                     gate.Findings.ToList().ForEach(Check);
                     gate.Remedies.ToList().ForEach(Check);
-                    gate.Findings.Where(f => f is { Verdict: not Verdict.Clear, Rule: not "age" })
+                    gate.Findings.Where(f => f.Verdict != Verdict.Clear && f.Rule != GateRules.ReadingsAge)
                         .ToList()
-                        .ForEach(f => Words($"cell.{f.Rule}.{f.Case}"));
+                        .ForEach(f => Words($"cell.{f.Case}"));
                 },
                 iter: 2000
             );

@@ -19,7 +19,7 @@ internal static class FanTestFindings
         var single = induced.Count == 1;
         yield return Points(test, single);
         var greatestZero = Math.Max(Math.Abs(test.ZeroBefore), Math.Abs(test.ZeroAfter));
-        yield return Under("fanZero", "calm", "windy", greatestZero, FanTest.GreatestZero) with
+        yield return Under(FanTestRules.Zero, "calm", "windy", greatestZero, FanTest.GreatestZero) with
         {
             Figures = new Dictionary<string, Figure> { ["taken"] = Pressure(zero) },
         };
@@ -30,7 +30,7 @@ internal static class FanTestFindings
 
         var steps = induced.Order().Zip(induced.Order().Skip(1), (a, b) => b - a).Max();
         yield return Over(
-            "fanLowest",
+            FanTestRules.Lowest,
             "highEnough",
             "tooLow",
             induced.Min(),
@@ -39,10 +39,10 @@ internal static class FanTestFindings
         {
             Figures = new Dictionary<string, Figure> { ["zero"] = Pressure(greatestZero) },
         };
-        yield return Over("fanHighest", "reaches", "tooLow", induced.Max(), FanTest.HighestPoint);
-        yield return Under("fanSteps", "close", "gaps", steps, FanTest.GreatestStep);
+        yield return Over(FanTestRules.Highest, "reaches", "tooLow", induced.Max(), FanTest.HighestPoint);
+        yield return Under(FanTestRules.Steps, "close", "gaps", steps, FanTest.GreatestStep);
         var plausible = line.Slope is >= FanTest.LeastExponent and <= FanTest.GreatestExponent;
-        yield return Make("fanExponent", plausible ? "plausible" : "implausible", plausible) with
+        yield return Make(FanTestRules.Exponent, plausible ? "plausible" : "implausible", plausible) with
         {
             Measured = Figure.Number(line.Slope),
             Figures = new Dictionary<string, Figure>
@@ -52,7 +52,7 @@ internal static class FanTestFindings
             },
         };
         var close = line.Fit2 >= FanTest.LeastFit;
-        yield return Make("fanFit", close ? "close" : "scattered", close) with
+        yield return Make(FanTestRules.Fit, close ? "close" : "scattered", close) with
         {
             Measured = Figure.Number(line.Fit2 ?? 0),
             Limit = Figure.Number(FanTest.LeastFit),
@@ -63,7 +63,7 @@ internal static class FanTestFindings
     {
         var enough = test.Points.Count >= FanTest.FewestPoints;
         return Make(
-            "fanPoints",
+            FanTestRules.Points,
             single ? "single"
                 : enough ? "enough"
                 : "few",
@@ -80,13 +80,13 @@ internal static class FanTestFindings
         };
     }
 
-    private static Finding Under(string rule, string good, string bad, double measured, double limit) =>
+    private static Finding Under(Rule rule, string good, string bad, double measured, double limit) =>
         Judged(rule, measured <= limit + Tenth ? good : bad, measured, limit, limit - measured);
 
-    private static Finding Over(string rule, string good, string bad, double measured, double limit) =>
+    private static Finding Over(Rule rule, string good, string bad, double measured, double limit) =>
         Judged(rule, measured >= limit - Tenth ? good : bad, measured, limit, measured - limit);
 
-    private static Finding Judged(string rule, string name, double measured, double limit, double margin) =>
+    private static Finding Judged(Rule rule, string name, double measured, double limit, double margin) =>
         Make(rule, name, margin >= -Tenth) with
         {
             Measured = Pressure(measured),
@@ -96,6 +96,5 @@ internal static class FanTestFindings
 
     private static Figure Pressure(double pascals) => new(pascals, Dimension.AirPressure);
 
-    private static Finding Make(string rule, string name, bool good) =>
-        new(rule, name, good ? Verdict.Clear : Verdict.Hold, Basis.ModelCode, Source);
+    private static Finding Make(Rule rule, string name, bool good) => new(rule, name, good ? Verdict.Clear : Verdict.Hold, Source);
 }

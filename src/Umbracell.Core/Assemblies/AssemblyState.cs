@@ -72,7 +72,7 @@ public sealed record AssemblyState(
             return null;
         }
 
-        return new("wetter", season, Verdict.Care, Basis.Physics, "Steady diffusion at design air, as it stands and as planned")
+        return new(CondensationRules.Wetter, season, Verdict.Care, "Steady diffusion at design air, as it stands and as planned")
         {
             Measured = new(Math.Min(100, planned.InterfaceHumidity), Dimension.RelativeHumidity),
             Limit = new(Math.Min(100, InterfaceHumidity), Dimension.RelativeHumidity),

@@ -55,12 +55,12 @@ internal static class RoofTable
             : covering == Covering.WoodShingles ? "shinglesNeedSpace"
             : r.UsR + SlabTarget.LabelRounding < least.UsR ? "warmDeck"
             : "holds";
-        return new("condensationRoof", name, name is "holds" or "warmDeck" ? Verdict.Clear : Verdict.Care, Basis.ModelCode, Source)
+        return new(CondensationRules.Roof, name, name is "holds" or "warmDeck" ? Verdict.Clear : Verdict.Care, Source)
         {
             Measured = r.ToFigure(),
             Limit = least.ToFigure(),
             Margin = new((r + least * -1).SquareMetreKelvinsPerWatt, Dimension.Resistance),
-            Words = new Dictionary<string, string> { ["zone"] = zone },
+            Words = new Dictionary<string, Said> { ["zone"] = zone },
             Figures = coldestDeck is { } t ? new Dictionary<string, Figure> { ["deck"] = t.ToFigure() } : new(),
         };
     }
@@ -128,16 +128,15 @@ internal static class WallTable
             : IsServedByVenting(section, zone) && !section.VentedCladding ? "noRetarderUnvented"
             : "noRetarder";
         return new(
-            "condensationWall",
+            CondensationRules.Wall,
             name,
             name is "noneAsked" or "retards" or "ventedCladding" or "foamStandsFor" ? Verdict.Clear : Verdict.Care,
-            Basis.ModelCode,
             Source
         )
         {
             Measured = foam.ToFigure(),
             Limit = least?.ToFigure(),
-            Words = new Dictionary<string, string> { ["zone"] = zone, ["class"] = (inside < fill ? inside : fill).ToString() },
+            Words = new Dictionary<string, Said> { ["zone"] = zone, ["class"] = (inside < fill ? inside : fill).ToString() },
         };
     }
 

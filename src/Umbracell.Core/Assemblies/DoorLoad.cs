@@ -26,12 +26,12 @@ public static class DoorLoad
 
         if (spare is not { } capacity || treated is not { } area)
         {
-            return new("E7", "spareUnknown", Verdict.Care, Basis.Practice, Source);
+            return new(SectionRules.DoorLoad, "spareUnknown", Verdict.Care, Source);
         }
 
         var weight = new Mass(section.Fill.Sum(f => f.KilogramsPerSquareMetre) * area.SquareMetres);
         var tooHeavy = weight.Kilograms > capacity.Kilograms;
-        return new("E7", tooHeavy ? "tooHeavy" : "carries", tooHeavy ? Verdict.Hold : Verdict.Clear, Basis.Practice, Source)
+        return new(SectionRules.DoorLoad, tooHeavy ? "tooHeavy" : "carries", tooHeavy ? Verdict.Hold : Verdict.Clear, Source)
         {
             Measured = weight.ToFigure(),
             Limit = capacity.ToFigure(),

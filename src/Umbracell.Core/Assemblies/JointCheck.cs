@@ -5,6 +5,16 @@ namespace Umbracell.Core.Assemblies;
 /// <summary>Judges a joint. An unsolved joint is a finding on both surfaces it joins.</summary>
 public static class JointCheck
 {
+    private const string Words = "joint:joint layers:layer beyond how by seenBy";
+
+    /// <summary>Each control layer carries on across a joint.</summary>
+    public static readonly Rule Rule = new Rule("joint", Stage.Survey, Basis.Practice)
+        .Ends("open", words: Words, blocks: Stage.Window)
+        .Ends("unassigned", words: Words, blocks: Stage.Window)
+        .Ends("notReady", words: Words, blocks: Stage.Window)
+        .Ends("unseen", words: Words)
+        .Ends("seen", words: Words);
+
     /// <summary>Judges one joint.</summary>
     /// <param name="joint">The joint.</param>
     /// <param name="beyond">What the surface judged meets there, in words.</param>
@@ -17,18 +27,12 @@ public static class JointCheck
             : !joint.Ready ? ("notReady", Verdict.Care)
             : joint.SeenBy.Length == 0 ? ("unseen", Verdict.Clear)
             : ("seen", Verdict.Clear);
-        return new(
-            "joint",
-            name,
-            verdict,
-            Basis.Practice,
-            "Each control layer carries on across a joint, sealed with what, by whom, seen by whom"
-        )
+        return new(Rule, name, verdict, "Each control layer carries on across a joint, sealed with what, by whom, seen by whom")
         {
-            Words = new Dictionary<string, string>
+            Words = new Dictionary<string, Said>
             {
-                ["joint"] = joint.Kind.ToString(),
-                ["layers"] = string.Join(",", open),
+                ["joint"] = Said.Of(joint.Kind),
+                ["layers"] = Said.Of(open),
                 ["beyond"] = beyond,
                 ["how"] = joint.How,
                 ["by"] = joint.By,

@@ -17,10 +17,9 @@ internal static class MetalFindings
         if (study.Studs is { } studs)
         {
             yield return new(
-                "metalMembers",
+                SectionRules.MetalMembers,
                 studs.IsEstimate ? "studsEstimate" : "studs",
                 studs.IsEstimate ? Verdict.Care : Verdict.Clear,
-                Basis.ModelCode,
                 "Correction factors for steel studs, ASHRAE 90.1 and IECC"
             )
             {
@@ -33,7 +32,7 @@ internal static class MetalFindings
         {
             yield return study.ColdestMetal is { } flange
                 ? Flange(study, flange)
-                : new("metalMembers", "profileUnknown", Verdict.Care, Basis.Physics, FinSource) { Measured = study.ParallelU.ToFigure() };
+                : new(SectionRules.MetalMembers, "profileUnknown", Verdict.Care, FinSource) { Measured = study.ParallelU.ToFigure() };
         }
     }
 
@@ -44,7 +43,7 @@ internal static class MetalFindings
         var dry = flange > dew;
         var solved = study.MembersSolved;
         return new(
-            "metalMembers",
+            SectionRules.MetalMembers,
             (dry ? "flangeDry" : "flangeSweats")
                 + (
                     solved
@@ -54,7 +53,6 @@ internal static class MetalFindings
                         : ""
                 ),
             dry ? Verdict.Clear : Verdict.Care,
-            Basis.Physics,
             solved ? CellSource : FinSource
         )
         {

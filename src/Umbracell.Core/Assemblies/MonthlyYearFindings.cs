@@ -21,10 +21,9 @@ internal static class MonthlyYearFindings
         var surface = year.Months.MaxBy(m => m.SurfaceHumidity);
         var dry = surface.SurfaceHumidity <= MonthlyYear.GreatestInterfaceHumidity;
         yield return new(
-            "yearSurface",
+            CondensationRules.YearSurface,
             dry ? "dry" : "damp",
             dry ? Verdict.Clear : Verdict.Care,
-            Basis.Physics,
             "ISO 13788: inner surface under 80 % with a surface resistance of 0.25 m²K/W"
         )
         {
@@ -47,7 +46,7 @@ internal static class MonthlyYearFindings
             .FirstOrDefault();
         return worst.After is not { } place
             ? null
-            : new("wetter", "year", Verdict.Care, Basis.Physics, Source)
+            : new(CondensationRules.Wetter, "year", Verdict.Care, Source)
             {
                 Measured = Humidity(place.Greatest),
                 Limit = Humidity(worst.Before!.Greatest),
@@ -74,7 +73,7 @@ internal static class MonthlyYearFindings
             : year.NeverDries > 0 ? ("stays", Verdict.Hold)
             : much ? ("driesMuch", Verdict.Care)
             : ("dries", Verdict.Clear);
-        return new("yearCondensate", name, verdict, Basis.Physics, Source)
+        return new(CondensationRules.YearCondensate, name, verdict, Source)
         {
             Measured = new(year.GreatestStored, Dimension.MassPerArea),
             Figures = new Dictionary<string, Figure> { ["left"] = new(year.NeverDries, Dimension.MassPerArea) },
@@ -89,13 +88,12 @@ internal static class MonthlyYearFindings
 
         // What keeps vapour away belongs on the side it comes from; on the other it traps.
         return new(
-            "yearInterface",
+            CondensationRules.YearInterface,
             dry ? "dry"
                 : place.Untold ? "untold"
                 : place.Inward ? "dampInward"
                 : "damp",
             dry ? Verdict.Clear : Verdict.Care,
-            Basis.Physics,
             Source
         )
         {
@@ -112,9 +110,9 @@ internal static class MonthlyYearFindings
 
     private static int IndexOf(MonthlyYear year, MonthOfSection month) => year.Months.ToList().IndexOf(month);
 
-    private static Dictionary<string, string> Words(int month, HarmedPlace? place = null)
+    private static Dictionary<string, Said> Words(int month, HarmedPlace? place = null)
     {
-        var words = new Dictionary<string, string> { ["month"] = (1 + month).ToString(System.Globalization.CultureInfo.InvariantCulture) };
+        var words = new Dictionary<string, Said> { ["month"] = (1 + month).ToString(System.Globalization.CultureInfo.InvariantCulture) };
         if (place is { } known)
         {
             words["place"] = known.Key;

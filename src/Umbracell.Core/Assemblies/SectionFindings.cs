@@ -66,12 +66,11 @@ internal static class SectionFindings
     {
         var (installed, met, thickness) = (study.Case.InsulationR, target.IsMetBy(study.Case), study.ThicknessForTarget);
         return new(
-            "target",
+            SectionRules.Target,
             met ? "slabMet"
                 : thickness is null ? "slabOutOfReach"
                 : "slabShort",
             met ? Verdict.Clear : Verdict.Care,
-            Basis.ModelCode,
             target.Edition
         )
         {
@@ -94,7 +93,7 @@ internal static class SectionFindings
 
         if (study.Case.Target is not { } target)
         {
-            return new("target", "none", Verdict.Clear, Basis.ModelCode, "No target applies to this surface")
+            return new(SectionRules.Target, "none", Verdict.Clear, "No target applies to this surface")
             {
                 Measured = study.WholeU.ToFigure(),
             };
@@ -107,7 +106,7 @@ internal static class SectionFindings
             thickness is null ? "outOfReach"
             : reachable ? "short"
             : "deeperThanFits";
-        return new("target", margin >= 0 ? "met" : shortCase, margin >= 0 ? Verdict.Clear : Verdict.Care, Basis.ModelCode, target.Edition)
+        return new(SectionRules.Target, margin >= 0 ? "met" : shortCase, margin >= 0 ? Verdict.Clear : Verdict.Care, target.Edition)
         {
             Measured = study.WholeU.ToFigure(),
             Limit = target.GreatestU.ToFigure(),
@@ -124,10 +123,9 @@ internal static class SectionFindings
         if (study.Case.Foam is not { } foam)
         {
             return new(
-                "airBarrier",
+                SectionRules.AirBarrier,
                 counts ? "board" : "none",
                 counts ? Verdict.Clear : Verdict.Care,
-                Basis.Practice,
                 "Choice rule E11: a board with sealed edges stops air, fibre does not"
             )
             {
@@ -137,10 +135,9 @@ internal static class SectionFindings
 
         var from = foam.Sheet.AirBarrierFrom;
         return new(
-            "airBarrier",
+            SectionRules.AirBarrier,
             counts ? "counts" : "tooThin",
             counts ? Verdict.Clear : Verdict.Care,
-            Basis.ProductSheet,
             $"{foam.Sheet.Name}, {foam.Sheet.Edition}: air barrier"
         )
         {
@@ -164,18 +161,17 @@ internal static class SectionFindings
                 ? t
                 : (Length?)null;
         return new(
-            "vapourClass",
+            SectionRules.VapourClass,
             meets ? "retards"
                 : needed ? "zoneWantsClass2"
                 : "open",
             needed && !meets ? Verdict.Care : Verdict.Clear,
-            Basis.ModelCode,
             "IRC R702.7 and R806.5, 2021: Class II or better in zones 4C and 5 to 8"
         )
         {
             Measured = study.FillPermeance.ToFigure(),
             Limit = VapourResistance.GreatestOf(VapourClass.II).ToFigure(),
-            Words = new Dictionary<string, string> { ["class"] = study.FillClass.ToString(), ["zone"] = study.Case.ClimateZone ?? "" },
+            Words = new Dictionary<string, Said> { ["class"] = study.FillClass.ToString(), ["zone"] = study.Case.ClimateZone ?? "" },
             Remedies =
                 needed && !meets && class2 is { } reachable ? [Remedy.Of("goToThickness", "thickness", reachable.ToThickness())] : [],
             Working = study.Workings["foamPermeance"],
@@ -204,12 +200,11 @@ internal static class SectionFindings
         }
 
         return new(
-            "framing",
+            SectionRules.Framing,
             meets != combinedMeets ? "part"
                 : meets ? "bothMeet"
                 : "neitherMeets",
             meets && combinedMeets ? Verdict.Clear : Verdict.Care,
-            Basis.Physics,
             "ISO 6946: parallel path and the mean of its two limits"
         )
         {
@@ -228,10 +223,9 @@ internal static class SectionFindings
         }
 
         return new(
-            "battFit",
+            SectionRules.BattFit,
             "gap",
             Verdict.Care,
-            Basis.Practice,
             "Batts are counted where they fill their space; the air beside them by ISO 6946 as a still space"
         )
         {
@@ -248,14 +242,13 @@ internal static class SectionFindings
         var span = new Length(section.Members.Spacing.Metres * (1 - section.Members.Share));
         var wide = span > WidestUnbackedBaffle;
         return new(
-            "ventChannel",
+            SectionRules.VentChannel,
             tooLow ? "tooLow"
                 : wide ? "backBaffle"
                 : "keeps",
             tooLow ? Verdict.Hold
                 : wide ? Verdict.Care
                 : Verdict.Clear,
-            Basis.ModelCode,
             "IRC R806.3; choice rule E8"
         )
         {

@@ -35,7 +35,7 @@ internal static class SectionFit
     {
         if (section.FoamDepth is not { } depth || GreatestFoam(section) is not { } greatest)
         {
-            return new("fit", "unbounded", Verdict.Clear, Basis.Practice, "Nothing bounds the depth")
+            return new(SectionRules.Fit, "unbounded", Verdict.Clear, "Nothing bounds the depth")
             {
                 Measured = section.FillThickness.ToThickness(),
             };
@@ -63,13 +63,7 @@ internal static class SectionFit
             figures["share"] = Figure.Percent(100 * (shaved.Extra / shaved.MeanDepth));
         }
 
-        return new(
-            "fit",
-            name,
-            verdict,
-            Basis.Practice,
-            "Choice rule E9: closed cell stops 1/2 in short of the face, open cell is shaved flush"
-        )
+        return new(SectionRules.Fit, name, verdict, "Choice rule E9: closed cell stops 1/2 in short of the face, open cell is shaved flush")
         {
             Measured = t.ToThickness(),
             Limit = most.ToThickness(),

@@ -16,20 +16,32 @@ internal static class Cautions
         var open = w.HasOpenCell;
         var foam = w.Section.Foam is not null;
         var roof = kind is SurfaceKind.UnventedDeck or SurfaceKind.VentedRafters or SurfaceKind.MetalRoof or SurfaceKind.LowSlopeRoof;
-        (string Rule, string Case, bool Applies)[] all =
+        (Rule Rule, string Case, bool Applies)[] all =
         [
-            ("C1", "torn", facts.Workplace && open && w.Section.Inboard.Count == 0),
-            ("C2", "soaks", facts.RainBeforeCover && open),
-            ("C3", "access", facts.LaterAccess && foam),
-            ("C4", "hardSounds", facts.SoundAsked && !open && !w.HasBatt),
-            ("C6", "clearances", facts.ClearancesAsked && foam),
-            ("C7", "oldBuilding", facts.OldBuilding),
-            ("C8", "tighter", facts.CombustionInside && foam && kind != SurfaceKind.InteriorPartition),
-            ("C9", "termites", facts.Termites && kind is SurfaceKind.BandJoist or SurfaceKind.BasementWall or SurfaceKind.CrawlFloor),
-            ("C10", "woodAgainstSteel", kind == SurfaceKind.SteelBox && w.Section.Members.Material == MemberMaterial.Wood),
-            ("C11", "brace", facts.HeldAtEnds == true && w.Section.Fill.OfType<FoamFill>().Any(f => f.Sheet.Cell == CellStructure.Closed)),
+            (ChoiceRules.Torn, "torn", facts.Workplace && open && w.Section.Inboard.Count == 0),
+            (ChoiceRules.Soaks, "soaks", facts.RainBeforeCover && open),
+            (ChoiceRules.Access, "access", facts.LaterAccess && foam),
+            (ChoiceRules.HardSounds, "hardSounds", facts.SoundAsked && !open && !w.HasBatt),
+            (ChoiceRules.Clearances, "clearances", facts.ClearancesAsked && foam),
+            (ChoiceRules.OldBuilding, "oldBuilding", facts.OldBuilding),
+            (ChoiceRules.Tighter, "tighter", facts.CombustionInside && foam && kind != SurfaceKind.InteriorPartition),
             (
-                "C12",
+                ChoiceRules.Termites,
+                "termites",
+                facts.Termites && kind is SurfaceKind.BandJoist or SurfaceKind.BasementWall or SurfaceKind.CrawlFloor
+            ),
+            (
+                ChoiceRules.WoodAgainstSteel,
+                "woodAgainstSteel",
+                kind == SurfaceKind.SteelBox && w.Section.Members.Material == MemberMaterial.Wood
+            ),
+            (
+                ChoiceRules.Brace,
+                "brace",
+                facts.HeldAtEnds == true && w.Section.Fill.OfType<FoamFill>().Any(f => f.Sheet.Cell == CellStructure.Closed)
+            ),
+            (
+                ChoiceRules.CloseTop,
                 "closeTop",
                 facts.LooseFill
                     && kind
@@ -39,12 +51,16 @@ internal static class Cautions
                             or SurfaceKind.AtticFloor
                             or SurfaceKind.EavesClosure
             ),
-            ("C13", "warranty", roof && foam && kind == SurfaceKind.UnventedDeck),
-            ("C14", "radon", facts.Radon && kind is SurfaceKind.UnderSlab or SurfaceKind.BasementWall or SurfaceKind.CrawlFloor),
+            (ChoiceRules.Warranty, "warranty", roof && foam && kind == SurfaceKind.UnventedDeck),
+            (
+                ChoiceRules.Radon,
+                "radon",
+                facts.Radon && kind is SurfaceKind.UnderSlab or SurfaceKind.BasementWall or SurfaceKind.CrawlFloor
+            ),
         ];
         foreach (var (rule, name, _) in all.Where(one => one.Applies))
         {
-            yield return new(rule, name, Verdict.Care, Basis.Practice, $"Choice rule {rule}");
+            yield return new(rule, name, Verdict.Care, $"Choice rule {rule.Id}");
         }
 
         if (foam && Barrier(w) is { } barrier)
@@ -73,10 +89,9 @@ internal static class Cautions
         {
             var thin = only.Thickness <= BandJoistRelief;
             return new(
-                "C5",
+                ChoiceRules.Barrier,
                 thin ? "bandRelief" : "bandTooThick",
                 thin ? Verdict.Clear : Verdict.Care,
-                Basis.ModelCode,
                 "IRC R316.5.11: band joists to 3 1/4 in, 0.5 to 2.0 lb/ft³, flame spread 25, smoke 450; check your local code"
             )
             {
@@ -86,10 +101,9 @@ internal static class Cautions
         }
 
         return new(
-            "C5",
+            ChoiceRules.Barrier,
             "barrier",
             Verdict.Care,
-            Basis.ModelCode,
             "Choice rule C5: thermal or ignition barrier over foam; check your local code"
         );
     }

@@ -22,9 +22,7 @@ public static class Condensation
         if (year is not null)
         {
             var worst = year.Findings.OrderByDescending(f => f.Verdict).First();
-            opinions.Add(
-                worst.Rule == "condensationYear" ? worst : worst with { Rule = "condensationYear", Case = $"{worst.Rule}.{worst.Case}" }
-            );
+            opinions.Add(worst with { Case = CondensationRules.Year[worst.Case.ToString()] });
         }
 
         return opinions;
@@ -37,8 +35,8 @@ public static class Condensation
     {
         var named = practice.Of(PracticeQuestion.Condensation) switch
         {
-            School.A => opinions.Where(o => o.Rule is "condensationRoof" or "condensationWall").ToList(),
-            School.B => opinions.Where(o => o.Rule == "condensationYear").ToList(),
+            School.A => opinions.Where(o => o.Rule != CondensationRules.Year).ToList(),
+            School.B => opinions.Where(o => o.Rule == CondensationRules.Year).ToList(),
             _ => [],
         };
         return named.Count > 0 ? named : opinions;
@@ -47,16 +45,7 @@ public static class Condensation
     /// <summary>Whether the assembly fails by the opinion that rules: a table not met, or condensate that is much or stays. Humidity
     /// alone asks for care.</summary>
     public static bool Fails(Practice practice, IReadOnlyList<Finding> opinions) =>
-        Named(practice, opinions)
-            .Any(o =>
-                o
-                    is { Verdict: not Verdict.Clear }
-                        and (
-                            { Rule: "condensationRoof", Case: not "shinglesNeedSpace" }
-                            or { Rule: "condensationWall" }
-                            or { Case: "yearCondensate.stays" or "yearCondensate.driesMuch" }
-                        )
-            );
+        Named(practice, opinions).Any(o => o.Verdict != Verdict.Clear && !CondensationRules.AskForCareAlone.Contains(o.Case));
 
     /// <summary>Whether the opinions differ on one assembly.</summary>
     public static bool Differ(IReadOnlyList<Finding> opinions) => opinions.Select(o => o.Verdict).Distinct().Count() > 1;

@@ -28,9 +28,9 @@ internal sealed record Weighed(CandidateKind Kind, SectionCase Section, MonthlyY
 /// part.</summary>
 internal static class Exclusions
 {
-    private delegate Finding? Rule(ChoiceCase choice, Weighed weighed);
+    private delegate Finding? Judging(ChoiceCase choice, Weighed weighed);
 
-    private static readonly Rule[] All =
+    private static readonly Judging[] All =
     [
         WeatherSide,
         Ground,
@@ -60,7 +60,7 @@ internal static class Exclusions
         var facts = choice.Facts;
         if (facts.OpenLeak)
         {
-            yield return new("E3", "leak", Verdict.Hold, Basis.Practice, "Choice rule E3: no foam over an open leak");
+            yield return new(ChoiceRules.Leak, "leak", Verdict.Hold, "Choice rule E3: no foam over an open leak");
         }
 
         var limit = choice.Sheets.Select(s => s.GreatestWoodMoisturePercent).OfType<double>().DefaultIfEmpty(double.NaN).Min();
@@ -68,10 +68,9 @@ internal static class Exclusions
         {
             yield return facts.WoodMoisturePercent is { } wet
                 ? new(
-                    "E3",
+                    ChoiceRules.Leak,
                     wet > limit ? "wet" : "dry",
                     wet > limit ? Verdict.Hold : Verdict.Clear,
-                    Basis.ProductSheet,
                     "Choice rule E3: the tightest wood moisture limit of the sheets on offer"
                 )
                 {
@@ -79,7 +78,7 @@ internal static class Exclusions
                     Limit = new(limit, Dimension.MoistureContent),
                     Margin = new(limit - wet, Dimension.MoistureContent),
                 }
-                : new("E3", "unread", Verdict.Care, Basis.ProductSheet, "Choice rule E3: wood is read before it is sprayed")
+                : new(ChoiceRules.Leak, "unread", Verdict.Care, "Choice rule E3: wood is read before it is sprayed")
                 {
                     Limit = new(limit, Dimension.MoistureContent),
                 };
@@ -96,10 +95,10 @@ internal static class Exclusions
 
         var roofing = w.Section.Foam?.Sheet.Grade == FoamGrade.Roofing && w.Section.Fill.OfType<SlabFill>().Any();
         const string Source = "Choice rule E1: weather side of a low-slope roof";
-        return !roofing ? new("E1", "notRoofing", Verdict.Hold, Basis.Practice, Source)
-            : choice.Facts.WetOldInsulation ? new("E1", "wetOld", Verdict.Care, Basis.Practice, Source)
+        return !roofing ? new(ChoiceRules.WeatherSide, "notRoofing", Verdict.Hold, Source)
+            : choice.Facts.WetOldInsulation ? new(ChoiceRules.WeatherSide, "wetOld", Verdict.Care, Source)
             : choice.Facts.Covering == Covering.SinglePly || choice.Facts.Attachment == Attachment.HereAndThere
-                ? new("E1", "coverBoard", Verdict.Care, Basis.Practice, Source)
+                ? new(ChoiceRules.WeatherSide, "coverBoard", Verdict.Care, Source)
             : null;
     }
 
@@ -115,7 +114,7 @@ internal static class Exclusions
         const string Source = "Choice rule E2: ground contact, under slab, below grade, flood";
         if (w.HasOpenCell || w.HasBatt)
         {
-            return new("E2", w.HasOpenCell ? "openCell" : "fibre", Verdict.Hold, Basis.Practice, Source);
+            return new(ChoiceRules.Ground, w.HasOpenCell ? "openCell" : "fibre", Verdict.Hold, Source);
         }
 
         if (w.Section.Kind != SurfaceKind.UnderSlab || w.Section.Foam is not { } foam)
@@ -125,19 +124,18 @@ internal static class Exclusions
 
         if (choice.Facts.LoadKPa is not { } load)
         {
-            return new("E2", "loadUnknown", Verdict.Care, Basis.ProductSheet, Source);
+            return new(ChoiceRules.Ground, "loadUnknown", Verdict.Care, Source);
         }
 
         var strength = foam.Sheet.CompressiveStrengthKPa;
         return new(
-            "E2",
+            ChoiceRules.Ground,
             strength is null ? "strengthUnknown"
                 : load > strength ? "crushed"
                 : "bears",
             strength is null ? Verdict.Care
                 : load > strength ? Verdict.Hold
                 : Verdict.Clear,
-            Basis.ProductSheet,
             Source
         )
         {
@@ -157,7 +155,7 @@ internal static class Exclusions
         const string Source = "Choice rule E4: nothing air-open against a bare metal skin";
         if (!w.Outermost.StopsAir && w.Outermost is not FoamFill)
         {
-            return new("E4", "airOpen", Verdict.Hold, Basis.Practice, Source);
+            return new(ChoiceRules.BareMetal, "airOpen", Verdict.Hold, Source);
         }
 
         if (w.Outermost is not FoamFill { Sheet.Cell: CellStructure.Open } open)
@@ -167,18 +165,18 @@ internal static class Exclusions
 
         if (!open.StopsAir)
         {
-            return new("E4", "airOpen", Verdict.Hold, Basis.Practice, Source);
+            return new(ChoiceRules.BareMetal, "airOpen", Verdict.Hold, Source);
         }
 
         var retards = w.FillClass <= VapourClass.II;
         if (!retards)
         {
-            return new("E4", "openNoRetarder", Verdict.Hold, Basis.Practice, Source);
+            return new(ChoiceRules.BareMetal, "openNoRetarder", Verdict.Hold, Source);
         }
 
-        return w.Opinions.Count == 0 ? new("E4", "unchecked", Verdict.Care, Basis.Physics, Source)
+        return w.Opinions.Count == 0 ? new(ChoiceRules.BareMetal, "unchecked", Verdict.Care, Source)
             : !Condensation.Fails(choice.Practice, w.Opinions) ? null
-            : new("E4", "openCondenses", Verdict.Hold, Basis.Physics, Source);
+            : new(ChoiceRules.BareMetal, "openCondenses", Verdict.Hold, Source);
     }
 
     // E5: under a vapour-tight finish damp from below has nowhere to go.
@@ -198,7 +196,7 @@ internal static class Exclusions
         const string Source = "Choice rule E5: open cell under a vapour-tight finish";
         if (w.Year is not { } year)
         {
-            return new("E5", "noYear", Verdict.Care, Basis.Physics, Source);
+            return new(ChoiceRules.TightFinish, "noYear", Verdict.Care, Source);
         }
 
         // What a point of humidity decides is no ground for a stop: both figures are told.
@@ -209,7 +207,7 @@ internal static class Exclusions
             : worst <= GreatestFinishHumidity + MonthlyYear.Alike ? ("near", Verdict.Care)
             : worst <= tightest + MonthlyYear.Alike ? ("alike", Verdict.Care)
             : ("damp", Verdict.Hold);
-        return new("E5", name, verdict, Basis.Physics, Source)
+        return new(ChoiceRules.TightFinish, name, verdict, Source)
         {
             Measured = new(worst, Dimension.RelativeHumidity),
             Limit = new(GreatestFinishHumidity, Dimension.RelativeHumidity),
@@ -247,7 +245,7 @@ internal static class Exclusions
         var retards = w.FillClass <= VapourClass.II;
         var humidity = w.Year is { } year ? new Figure(OnDeck(year, w.Section), Dimension.RelativeHumidity) : (Figure?)null;
         return new(
-            "E6",
+            ChoiceRules.TightCovering,
             cold
                 ? retards
                     ? "projectDesign"
@@ -256,13 +254,12 @@ internal static class Exclusions
                     ? "noYear"
                     : "mildZone",
             cold && !retards ? Verdict.Hold : Verdict.Care,
-            Basis.Practice,
             Source
         )
         {
             Measured = humidity,
             Limit = humidity is null ? null : new(MonthlyYear.GreatestInterfaceHumidity, Dimension.RelativeHumidity),
-            Words = new Dictionary<string, string> { ["zone"] = w.Section.ClimateZone ?? "" },
+            Words = new Dictionary<string, Said> { ["zone"] = w.Section.ClimateZone ?? "" },
         };
     }
 
@@ -277,10 +274,9 @@ internal static class Exclusions
     private static Finding? ThinCoat(ChoiceCase choice, Weighed w) =>
         w.Kind == CandidateKind.ThinCoat && choice.Facts.Conditioned
             ? new(
-                "thinCoat",
+                ChoiceRules.ThinCoat,
                 "conditioned",
                 Verdict.Hold,
-                Basis.Practice,
                 "Practice: a thin coat against condensation is for unheated metal buildings"
             )
             : null;
@@ -296,7 +292,7 @@ internal static class Exclusions
         const string Source = "Choice rule E8: vent channel";
         return w.Section.Baffle is not null
             ? null
-            : new("E8", w.HasBatt && w.Section.Foam is null ? "windWash" : "noBaffle", Verdict.Hold, Basis.ModelCode, Source);
+            : new(ChoiceRules.VentChannel, w.HasBatt && w.Section.Foam is null ? "windWash" : "noBaffle", Verdict.Hold, Source);
     }
 
     // E9
@@ -305,7 +301,7 @@ internal static class Exclusions
         const string Source = "Choice rule E9: thickness against depth";
         return w.Fits
             ? null
-            : new("E9", "tooThick", Verdict.Hold, Basis.Practice, Source)
+            : new(ChoiceRules.Depth, "tooThick", Verdict.Hold, Source)
             {
                 Measured = w.Section.FillThickness.ToThickness(),
                 Limit = w.Section.FoamDepth?.ToThickness(),
@@ -322,11 +318,11 @@ internal static class Exclusions
 
         const string Source = "Choice rule E10: fibre inboard of foam";
         var face = w.Year?.DampestOwn?.Greatest ?? 0;
-        return w.Opinions.Count == 0 ? new("E10", "unchecked", Verdict.Care, Basis.Physics, Source)
+        return w.Opinions.Count == 0 ? new(ChoiceRules.Hybrid, "unchecked", Verdict.Care, Source)
             : Condensation.Fails(choice.Practice, w.Opinions) || face > MonthlyYear.GreatestInterfaceHumidity + MonthlyYear.Alike
-                ? new("E10", "shareTooSmall", Verdict.Hold, Basis.ModelCode, Source) { Measured = w.Section.Foam.Thickness.ToThickness() }
+                ? new(ChoiceRules.Hybrid, "shareTooSmall", Verdict.Hold, Source) { Measured = w.Section.Foam.Thickness.ToThickness() }
             : face <= MonthlyYear.GreatestInterfaceHumidity ? null
-            : new("E10", "near", Verdict.Care, Basis.Physics, Source)
+            : new(ChoiceRules.Hybrid, "near", Verdict.Care, Source)
             {
                 Measured = new(face, Dimension.RelativeHumidity),
                 Limit = new(MonthlyYear.GreatestInterfaceHumidity, Dimension.RelativeHumidity),
@@ -343,7 +339,7 @@ internal static class Exclusions
 
         const string Source = "Choice rule E11: no air barrier among its layers";
         var from = w.Section.Foam?.Sheet.AirBarrierFrom;
-        return new("E11", w.Section.Foam is null ? "noFoam" : "tooThin", Verdict.Care, Basis.ProductSheet, Source)
+        return new(ChoiceRules.AirBarrier, w.Section.Foam is null ? "noFoam" : "tooThin", Verdict.Care, Source)
         {
             Measured = w.Section.Foam?.Thickness.ToThickness(),
             Limit = from?.ToThickness(),
@@ -360,7 +356,7 @@ internal static class Exclusions
 
         const string Source = "Choice rule E12: foam as rain plane only where the sheet lists it";
         return foam.Sheet.OpenToRainDays is { } days
-            ? new("E12", days > 0 ? "rainDays" : "noRain", Verdict.Care, Basis.ProductSheet, Source) { Limit = Figure.Count((int)days) }
-            : new("E12", "notListed", Verdict.Care, Basis.ProductSheet, Source);
+            ? new(ChoiceRules.RainPlane, days > 0 ? "rainDays" : "noRain", Verdict.Care, Source) { Limit = Figure.Count((int)days) }
+            : new(ChoiceRules.RainPlane, "notListed", Verdict.Care, Source);
     }
 }

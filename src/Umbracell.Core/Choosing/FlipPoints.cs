@@ -285,7 +285,7 @@ internal static class FlipPoints
         FlipPoint Told(Search search, double at, Candidate first, IReadOnlyList<Candidate> there)
         {
             var old = there.FirstOrDefault(c => c.Id == winner.Id);
-            var rule = old?.Findings.FirstOrDefault(f => f.Verdict == Verdict.Hold)?.Rule;
+            var rule = old?.Findings.FirstOrDefault(f => f.Verdict == Verdict.Hold)?.Rule.Id;
             var before = ranked.FirstOrDefault(c => c.Id == first.Id);
             var cause =
                 old is null || rule is not null ? FlipCause.Excluded

@@ -98,7 +98,7 @@ internal static class Scores
             new("W", "wetterSidePermeance", permeance.ToFigure()),
             new("s_class", "classWorth", Figure.Number(byClass)),
         ];
-        var table = w.Opinions.FirstOrDefault(o => o.Rule is "condensationRoof" or "condensationWall");
+        var table = w.Opinions.FirstOrDefault(o => o.Rule != CondensationRules.Year);
         if (table is not { Measured: { } has, Limit: { Si: > 0 } asks })
         {
             return Ratio(ScorePart.Moisture, byClass, permeance.ToFigure(), "s = s_class", terms);

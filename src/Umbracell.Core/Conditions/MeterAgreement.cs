@@ -42,10 +42,9 @@ public static class MeterAgreement
             var other => other,
         };
         return new(
-            "meters",
+            GateRules.Meters,
             "disagree",
             Verdict.Care,
-            Basis.Practice,
             "Two meters that disagree by more than their stated error: check both before either is believed"
         )
         {
@@ -53,12 +52,7 @@ public static class MeterAgreement
             Limit = new(a.StatedError + b.StatedError, difference),
             Margin = new(a.StatedError + b.StatedError - Apart(a, b), difference),
             Figures = new Dictionary<string, Figure> { ["first"] = a.Value, ["second"] = b.Value },
-            Words = new Dictionary<string, string>
-            {
-                ["what"] = a.What,
-                ["firstInstrument"] = a.Instrument,
-                ["secondInstrument"] = b.Instrument,
-            },
+            Words = new Dictionary<string, Said> { ["firstInstrument"] = a.Instrument, ["secondInstrument"] = b.Instrument },
         };
     }
 }

@@ -16,7 +16,7 @@ internal static class MoistureRules
         const string Source = "Substrate above dew or frost point: 3 K at least, 5 K to be clear";
         if (gate.Substrate is not { } substrate || air is not { } state)
         {
-            return new("G3", "unread", Verdict.Hold, Basis.Physics, Source);
+            return new(GateRules.DewDistance, "unread", Verdict.Hold, Source);
         }
 
         var dew = state.DewPoint;
@@ -28,7 +28,7 @@ internal static class MoistureRules
             : Verdict.Clear;
         var wanted = verdict == Verdict.Hold ? hold : clear;
         return new(
-            "G3",
+            GateRules.DewDistance,
             verdict switch
             {
                 Verdict.Hold => "tooClose",
@@ -36,7 +36,6 @@ internal static class MoistureRules
                 _ => "apart",
             },
             verdict,
-            Basis.Physics,
             Source
         )
         {
@@ -51,7 +50,7 @@ internal static class MoistureRules
                 ["wanted"] = new(wanted, Dimension.TemperatureDifference),
                 ["age"] = Figure.Duration(substrate.Age > gate.Humidity!.Age ? substrate.Age : gate.Humidity.Age),
             },
-            Words = new Dictionary<string, string> { ["point"] = dew.Celsius < 0 ? "frost" : "dew", ["instrument"] = substrate.Instrument },
+            Words = new Dictionary<string, Said> { ["point"] = dew.Celsius < 0 ? "frost" : "dew", ["instrument"] = substrate.Instrument },
             Remedies = verdict == Verdict.Clear ? [] : DewRemedies(gate, state, substrate.Value, distance.Kelvins, wanted),
             Working = new(
                 "dewDistance",
@@ -72,7 +71,7 @@ internal static class MoistureRules
         var source = $"{gate.Sheet.Name}, {gate.Sheet.Edition}: greatest humidity";
         if (gate.Humidity is not { } reading)
         {
-            return new("G4", "unread", Verdict.Hold, Basis.ProductSheet, source) { Limit = new(limit, Dimension.RelativeHumidity) };
+            return new(GateRules.Humidity, "unread", Verdict.Hold, source) { Limit = new(limit, Dimension.RelativeHumidity) };
         }
 
         var margin = limit - reading.Value.Percent;
@@ -81,7 +80,7 @@ internal static class MoistureRules
             : GateMargins.IsShort(margin, gate.Practice.HumidityPoints) ? Verdict.Care
             : Verdict.Clear;
         return new(
-            "G4",
+            GateRules.Humidity,
             verdict switch
             {
                 Verdict.Hold => "over",
@@ -89,7 +88,6 @@ internal static class MoistureRules
                 _ => "under",
             },
             verdict,
-            Basis.ProductSheet,
             source
         )
         {
@@ -97,7 +95,7 @@ internal static class MoistureRules
             Limit = new(limit, Dimension.RelativeHumidity),
             Margin = new(margin, Dimension.HumidityPoints),
             Figures = new Dictionary<string, Figure> { ["age"] = Figure.Duration(reading.Age) },
-            Words = new Dictionary<string, string> { ["instrument"] = reading.Instrument },
+            Words = new Dictionary<string, Said> { ["instrument"] = reading.Instrument },
             Remedies =
                 verdict == Verdict.Clear || air is not { } state
                     ? []
@@ -111,12 +109,11 @@ internal static class MoistureRules
         var source = $"{gate.Sheet.Name}, {gate.Sheet.Edition}: substrate moisture";
         var judged = (gate.SubstrateKind, gate.Sheet.GreatestWoodMoisturePercent) switch
         {
-            (SubstrateKind.Wood, { } limit) => ByMeter(gate, limit, Basis.ProductSheet, source, "dry", "nearLimit", "wet", "dryWood"),
+            (SubstrateKind.Wood, { } limit) => ByMeter(gate, limit, source, "dry", "nearLimit", "wet", "dryWood"),
             (SubstrateKind.Wood, null) => WoodThatMustBeDry(gate, source),
             (SubstrateKind.Mineral, _) => ByMeter(
                 gate,
                 gate.Practice.DryConcretePercent,
-                Basis.Practice,
                 PracticeSource,
                 "concreteDry",
                 "concreteDry",
@@ -134,22 +131,9 @@ internal static class MoistureRules
 
     private const string PracticeSource = "Meters for concrete read on a scale of their own; what passes for dry is practice";
 
-    private static Finding Unread(GateCase gate, string source) =>
-        new("G5", "unread", Verdict.Hold, Basis.ProductSheet, source)
-        {
-            Words = new Dictionary<string, string> { ["substrate"] = gate.SubstrateKind.ToString() },
-        };
+    private static Finding Unread(GateCase gate, string source) => new(GateRules.SubstrateMoisture, "unread", Verdict.Hold, source);
 
-    private static Finding? ByMeter(
-        GateCase gate,
-        double limit,
-        Basis basis,
-        string source,
-        string dry,
-        string near,
-        string wet,
-        string remedy
-    )
+    private static Finding? ByMeter(GateCase gate, double limit, string source, string dry, string near, string wet, string remedy)
     {
         if (gate.MoistureMeter is not { } reading)
         {
@@ -162,13 +146,13 @@ internal static class MoistureRules
             GateMargins.IsShort(margin, 0) ? (wet, Verdict.Hold)
             : isNear ? (near, Verdict.Care)
             : (dry, Verdict.Clear);
-        return new("G5", name, verdict, basis, source)
+        return new(GateRules.SubstrateMoisture, name, verdict, source)
         {
             Measured = new(reading.Value, Dimension.MoistureContent),
             Limit = new(limit, Dimension.MoistureContent),
             Margin = new(margin, Dimension.HumidityPoints),
             Figures = new Dictionary<string, Figure> { ["age"] = Figure.Duration(reading.Age) },
-            Words = new Dictionary<string, string> { ["substrate"] = gate.SubstrateKind.ToString(), ["instrument"] = reading.Instrument },
+            Words = new Dictionary<string, Said> { ["instrument"] = reading.Instrument },
             Working = MarginUnder(new(reading.Value, Dimension.MoistureContent), new(limit, Dimension.MoistureContent), margin, source),
             Remedies =
                 verdict == Verdict.Clear
@@ -190,13 +174,12 @@ internal static class MoistureRules
     // A sheet that asks for dry wood and prints no figure: the meter can hold it, but only the eye can pass it.
     private static Finding? WoodThatMustBeDry(GateCase gate, string source)
     {
-        var meter = ByMeter(gate, gate.Practice.DryWoodPercent, Basis.Practice, source, "woodDry", "woodNear", "woodWet", "dryWood");
+        var meter = ByMeter(gate, gate.Practice.DryWoodPercent, source, "woodDry", "woodNear", "woodWet", "dryWood");
         return meter is not null && meter.Verdict != Verdict.Hold && gate.FoundDry is null
             ? meter with
             {
-                Case = "notLookedAt",
+                Case = GateRules.SubstrateMoisture["notLookedAt"],
                 Verdict = Verdict.Hold,
-                Basis = Basis.ProductSheet,
                 Remedies = [new("lookDry", new Dictionary<string, Figure>())],
             }
             : meter ?? ByEye(gate, source);
@@ -208,9 +191,8 @@ internal static class MoistureRules
             ? ByEye(gate, source)
             : seen with
             {
-                Case = "seenOnly",
+                Case = GateRules.SubstrateMoisture["seenOnly"],
                 Verdict = Verdict.Care,
-                Basis = Basis.Practice,
                 Source = PracticeSource,
                 Remedies =
                 [
@@ -221,10 +203,10 @@ internal static class MoistureRules
     private static Finding? ByEye(GateCase gate, string source) =>
         gate.FoundDry is not { } seen
             ? null
-            : new("G5", seen.Value ? "seenDry" : "seenWet", seen.Value ? Verdict.Clear : Verdict.Hold, Basis.ProductSheet, source)
+            : new(GateRules.SubstrateMoisture, seen.Value ? "seenDry" : "seenWet", seen.Value ? Verdict.Clear : Verdict.Hold, source)
             {
                 Figures = new Dictionary<string, Figure> { ["age"] = Figure.Duration(seen.Age) },
-                Words = new Dictionary<string, string> { ["substrate"] = gate.SubstrateKind.ToString(), ["instrument"] = seen.Instrument },
+                Words = new Dictionary<string, Said> { ["instrument"] = seen.Instrument },
                 Remedies = seen.Value ? [] : [new("wipeDry", new Dictionary<string, Figure>())],
             };
 

@@ -13,17 +13,16 @@ internal static class PreparationRule
         var missing = all.Where(item => !gate.Prepared.Contains(item) || PreparationList.Outweighs(item, gate.LeakOpen, gate.JointOpen))
             .ToList();
         return new(
-            "G13",
+            GateRules.Preparation,
             missing.Count == 0 ? "ready" : "missing",
             missing.Count == 0 ? Verdict.Clear : Verdict.Hold,
-            Basis.Practice,
             "Preparation list ticked off"
         )
         {
             Measured = Figure.Count(all.Count - missing.Count),
             Limit = Figure.Count(all.Count),
             Margin = Figure.Count(-missing.Count),
-            Words = new Dictionary<string, string> { ["items"] = string.Join(",", missing) },
+            Words = new Dictionary<string, Said> { ["items"] = Said.Of(missing) },
         };
     }
 }

@@ -11,22 +11,22 @@ internal static class TemperatureRules
     private static readonly TemperatureDifference DrumEdge = new(1);
 
     public static Finding Substrate(GateCase gate) =>
-        InWindow("G1", gate.Substrate, gate.Sheet.Substrate, gate, "substrate", "raiseSubstrate", "coolSubstrate");
+        InWindow(GateRules.Substrate, gate.Substrate, gate.Sheet.Substrate, gate, "substrate", "raiseSubstrate", "coolSubstrate");
 
-    public static Finding Air(GateCase gate) => InWindow("G2", gate.Air, gate.Sheet.Air, gate, "air", "raiseAir", "coolAir");
+    public static Finding Air(GateCase gate) => InWindow(GateRules.Air, gate.Air, gate.Sheet.Air, gate, "air", "raiseAir", "coolAir");
 
     public static Finding Drums(GateCase gate)
     {
         var source = SheetSource(gate, "drums");
         if (gate is not { DrumA: { } a, DrumB: { } b })
         {
-            return new("G6", "unread", Verdict.Hold, Basis.ProductSheet, source)
+            return new(GateRules.Drums, "unread", Verdict.Hold, source)
             {
-                Words = new Dictionary<string, string>
+                Words = new Dictionary<string, Said>
                 {
                     ["side"] = (gate.DrumA, gate.DrumB) switch
                     {
-                        (null, null) => "A, B",
+                        (null, null) => new Said(["A", "B"]),
                         (null, _) => "A",
                         _ => "B",
                     },
@@ -43,7 +43,7 @@ internal static class TemperatureRules
             : stale ? ("stale", Verdict.Care)
             : GateMargins.IsShort(margin.Kelvins, DrumEdge.Kelvins) ? ("nearEdge", Verdict.Care)
             : ("inside", Verdict.Clear);
-        return new("G6", name, verdict, Basis.ProductSheet, source)
+        return new(GateRules.Drums, name, verdict, source)
         {
             Measured = worse.Value.ToFigure(),
             Limit = NearerEdge(window, worse.Value).ToFigure(),
@@ -56,14 +56,14 @@ internal static class TemperatureRules
                 ["greatest"] = window.Greatest.ToFigure(),
                 ["age"] = Figure.Duration(a.Age > b.Age ? a.Age : b.Age),
             },
-            Words = new Dictionary<string, string> { ["side"] = side, ["instrument"] = worse.Instrument },
+            Words = new Dictionary<string, Said> { ["side"] = side, ["instrument"] = worse.Instrument },
             Remedies = margin.Kelvins >= 0 ? [] : [Change(worse.Value, window, new(0), "warmDrum", "coolDrum")],
             Working = MarginWorking(worse.Value, window, source),
         };
     }
 
     private static Finding InWindow(
-        string rule,
+        Rule rule,
         Reading<Temperature>? reading,
         TemperatureWindow window,
         GateCase gate,
@@ -75,7 +75,7 @@ internal static class TemperatureRules
         var source = SheetSource(gate, line);
         if (reading is null)
         {
-            return new(rule, "unread", Verdict.Hold, Basis.ProductSheet, source);
+            return new(rule, "unread", Verdict.Hold, source);
         }
 
         var margin = window.Margin(reading.Value);
@@ -84,7 +84,7 @@ internal static class TemperatureRules
             margin.Kelvins < 0 ? ("outside", Verdict.Hold)
             : GateMargins.IsShort(margin.Kelvins, well.Kelvins) ? ("nearEdge", Verdict.Care)
             : ("inside", Verdict.Clear);
-        return new(rule, name, verdict, Basis.ProductSheet, source)
+        return new(rule, name, verdict, source)
         {
             Measured = reading.Value.ToFigure(),
             Limit = NearerEdge(window, reading.Value).ToFigure(),
@@ -95,7 +95,7 @@ internal static class TemperatureRules
                 ["greatest"] = window.Greatest.ToFigure(),
                 ["age"] = Figure.Duration(reading.Age),
             },
-            Words = new Dictionary<string, string> { ["instrument"] = reading.Instrument },
+            Words = new Dictionary<string, Said> { ["instrument"] = reading.Instrument },
             Remedies =
                 verdict == Verdict.Clear ? [] : [Change(reading.Value, window, verdict == Verdict.Hold ? new(0) : well, raise, cool)],
             Working = MarginWorking(reading.Value, window, source),

@@ -19,15 +19,27 @@ public enum Basis
 }
 
 /// <summary>One judgement: what was measured, the limit, the margin, why, what to do, and on what it rests.</summary>
-/// <remarks>The sentence is the interface's: it is chosen by <see cref="Rule"/> and <see cref="Case"/> and filled with the
-/// figures.</remarks>
-/// <param name="Rule">Rule id, such as <c>G3</c> or <c>fit</c>.</param>
-/// <param name="Case">Which sentence of the rule applies, such as <c>tooClose</c>.</param>
+/// <remarks>The sentence is the interface's: it is chosen by <see cref="Case"/> and filled with the
+/// figures and words.</remarks>
+/// <param name="Case">How the rule ends.</param>
 /// <param name="Verdict">Clear, Care or Hold.</param>
-/// <param name="Basis">What it rests on.</param>
 /// <param name="Source">The sheet, code edition or formula, in words.</param>
-public sealed record Finding(string Rule, string Case, Verdict Verdict, Basis Basis, string Source)
+public sealed record Finding(RuleCase Case, Verdict Verdict, string Source)
 {
+    /// <summary>A finding of a rule that ends in one of the ways it is declared to end in.</summary>
+    /// <param name="rule">The rule.</param>
+    /// <param name="ends">How it ends.</param>
+    /// <param name="verdict">Clear, Care or Hold.</param>
+    /// <param name="source">The sheet, code edition or formula, in words.</param>
+    public Finding(Rule rule, string ends, Verdict verdict, string source)
+        : this(rule[ends], verdict, source) { }
+
+    /// <summary>The rule.</summary>
+    public Rule Rule => Case.Rule;
+
+    /// <summary>What it rests on.</summary>
+    public Basis Basis => Case.Basis;
+
     /// <summary>What was measured or computed, if it is one figure.</summary>
     public Figure? Measured { get; init; }
 
@@ -43,8 +55,8 @@ public sealed record Finding(string Rule, string Case, Verdict Verdict, Basis Ba
     /// <summary>Further figures the sentence needs, by name.</summary>
     public IReadOnlyDictionary<string, Figure> Figures { get; init; } = new Dictionary<string, Figure>();
 
-    /// <summary>Words the sentence needs, by name: a product, a date, a key of the vocabulary.</summary>
-    public IReadOnlyDictionary<string, string> Words { get; init; } = new Dictionary<string, string>();
+    /// <summary>Words the sentence needs, by name: a product, a date, keys of the vocabulary.</summary>
+    public IReadOnlyDictionary<string, Said> Words { get; init; } = new Dictionary<string, Said>();
 
     /// <summary>What would clear it, best first; each a key of the vocabulary with its figures.</summary>
     public IReadOnlyList<Remedy> Remedies { get; init; } = [];

@@ -12,6 +12,12 @@ namespace Umbracell.Core.Lifts;
 /// <param name="Working">How the count came about.</param>
 public sealed record LiftPlan(IReadOnlyList<Length> Lifts, TimeSpan Wait, Temperature CoolBelow, Finding Finding, Working Working)
 {
+    /// <summary>Lifts within the sheet.</summary>
+    public static readonly Rule Rule = new Rule("lifts", Stage.Section, Basis.ProductSheet)
+        .Ends("within", "measured limit margin count wait coolBelow")
+        .Ends("flash", "measured limit margin count wait coolBelow")
+        .Ends("tooThin", "measured limit margin count wait coolBelow");
+
     /// <summary>Waits alone, from the start of the first lift to the earliest start of the last.</summary>
     public TimeSpan LeastTime => Wait * Math.Max(0, Lifts.Count - 1);
 
@@ -54,14 +60,13 @@ public sealed record LiftPlan(IReadOnlyList<Length> Lifts, TimeSpan Wait, Temper
         var tooThin = each < sheet.LeastLift;
         var isFlash = tooThin && sheet.FlashCoatFrom is { } flash && each >= flash;
         return new(
-            "lifts",
+            Rule,
             !tooThin ? "within"
                 : isFlash ? "flash"
                 : "tooThin",
             !tooThin ? Verdict.Clear
                 : isFlash ? Verdict.Care
                 : Verdict.Hold,
-            Basis.ProductSheet,
             SheetSource(sheet)
         )
         {

@@ -31,72 +31,60 @@ public sealed record SurveyCase(SurfaceKind Kind, SurfaceTakeoff? Takeoff, strin
 public static class SurveyCheck
 {
     /// <summary>Judges what is known of a surface.</summary>
-    /// <returns>Findings, worst first. What is missing names the stages it blocks under <c>blocks</c>.</returns>
+    /// <returns>Findings, worst first. What is missing names the stage that waits for it (<see cref="RuleCase.Blocks"/>).</returns>
     public static IReadOnlyList<Finding> Of(SurveyCase survey)
     {
         List<Finding> findings = [Size(survey.Takeoff)];
         if (!string.IsNullOrWhiteSpace(survey.OpenLeak))
         {
             findings.Add(
-                new("leak", "open", Verdict.Hold, Basis.Practice, "Choice rule E3: nothing until dry and mended")
+                new(SurveyRules.Leak, "open", Verdict.Hold, "Choice rule E3: nothing until dry and mended")
                 {
-                    Words = Words("where", survey.OpenLeak, "window"),
+                    Words = new Dictionary<string, Said> { ["where"] = survey.OpenLeak },
                 }
             );
         }
 
         findings.Add(
             new(
-                "moisture",
+                SurveyRules.Moisture,
                 survey.MoistureRead ? "read" : "unread",
                 survey.MoistureRead ? Verdict.Clear : Verdict.Care,
-                Basis.Practice,
                 "Gate rule G5 holds spraying until moisture is read"
             )
-            {
-                Words = survey.MoistureRead ? None : Blocks("window"),
-            }
         );
         findings.AddRange(Details(survey));
         findings.AddRange(
             survey.ClearancesUnknown.Select(what => new Finding(
-                "clearance",
+                SurveyRules.Clearance,
                 "unknown",
                 Verdict.Care,
-                Basis.Practice,
                 "Choice rule C6: clearances to flues, lights and old wiring; the local code and the appliance's own papers rule"
             )
             {
-                Words = Words("what", what, "window"),
+                Words = new Dictionary<string, Said> { ["what"] = what },
             })
         );
-        findings.AddRange(survey.Joints.Select(j => Blocking(JointCheck.Of(j.Joint, j.Beyond))));
+        findings.AddRange(survey.Joints.Select(j => JointCheck.Of(j.Joint, j.Beyond)));
         findings.AddRange(survey.Meters);
         return [.. findings.OrderByDescending(f => f.Verdict)];
     }
 
-    private static IReadOnlyDictionary<string, string> None { get; } = new Dictionary<string, string>();
-
     private static Finding Size(SurfaceTakeoff? takeoff) =>
         takeoff switch
         {
-            null => new("size", "missing", Verdict.Hold, Basis.Practice, "Material and cost follow the treated area")
-            {
-                Words = Blocks("sets"),
-            },
+            null => new(SurveyRules.Size, "missing", Verdict.Hold, "Material and cost follow the treated area"),
             { OpeningsExceedSurface: true } => new(
-                "size",
+                SurveyRules.Size,
                 "openingsExceed",
                 Verdict.Hold,
-                Basis.Practice,
                 "Openings cannot be larger than the surface"
             )
             {
                 Measured = takeoff.Openings.ToFigure(),
                 Limit = takeoff.Gross.ToFigure(),
-                Words = Blocks("sets"),
             },
-            _ => new("size", "taken", Verdict.Clear, Basis.Practice, "Treated area from geometry")
+            _ => new(SurveyRules.Size, "taken", Verdict.Clear, "Treated area from geometry")
             {
                 Measured = takeoff.Treated.ToFigure(),
                 Working = takeoff.Working,
@@ -108,60 +96,45 @@ public static class SurveyCheck
         var d = survey.Details;
         if (Asks(DetailField.BalloonFramed) && d.BalloonFramed == true)
         {
-            yield return new("balloon", "open", Verdict.Care, Basis.Practice, "Balloon framing is open to the attic: seal it at both ends");
+            yield return new(SurveyRules.Balloon, "open", Verdict.Care, "Balloon framing is open to the attic: seal it at both ends");
         }
         else if (Asks(DetailField.BalloonFramed) && d.BalloonFramed is null)
         {
-            yield return Missing("balloonFramed", "choose", Verdict.Care);
+            yield return Missing("balloonFramed");
         }
 
         if (Asks(DetailField.HeldAtEnds) && d.HeldAtEnds == true)
         {
             yield return new(
-                "braces",
+                SurveyRules.Braces,
                 "wanted",
                 Verdict.Care,
-                Basis.Practice,
                 "Choice rule C11: members held at both ends only are braced before foam pushes them out of line"
             );
         }
 
         if (Asks(DetailField.GirtProfile) && d.Girt is null)
         {
-            yield return Missing("girtProfile", "section", Verdict.Care);
+            yield return Missing("girtProfile");
         }
 
         if (Asks(DetailField.Covering) && d.Covering == Covering.Unknown)
         {
-            yield return Missing("covering", "choose", Verdict.Care);
+            yield return Missing("covering");
         }
 
         if (Asks(DetailField.Attachment) && d.Attachment == Attachment.Unknown)
         {
-            yield return Missing("attachment", "choose", Verdict.Care);
+            yield return Missing("attachment");
         }
 
         if (Asks(DetailField.DoorSpare) && d.DoorSpare is null)
         {
-            yield return Missing("doorSpare", "section", Verdict.Care);
+            yield return Missing("doorSpare");
         }
 
         bool Asks(DetailField field) => survey.Asked.Contains(field);
     }
 
-    private static Finding Missing(string what, string blocks, Verdict verdict) =>
-        new("missing", what, verdict, Basis.Practice, "Asked of this kind of surface") { Words = Blocks(blocks) };
-
-    private static Finding Blocking(Finding joint) =>
-        joint.Verdict == Verdict.Clear
-            ? joint
-            : joint with
-            {
-                Words = new Dictionary<string, string>(joint.Words) { ["blocks"] = "window" },
-            };
-
-    private static Dictionary<string, string> Blocks(string stages) => new() { ["blocks"] = stages };
-
-    private static Dictionary<string, string> Words(string key, string value, string blocks) =>
-        new() { [key] = value, ["blocks"] = blocks };
+    private static Finding Missing(string what) => new(SurveyRules.Missing, what, Verdict.Care, "Asked of this kind of surface");
 }

@@ -50,7 +50,7 @@ public sealed record DrumStock(double SetsA, double SetsB, int Order, IReadOnlyL
             order,
             [
                 .. Judged(lots, a, b, load, day)
-                    .Select(f => f with { Words = new Dictionary<string, string>(f.Words) { ["sheet"] = sheet.Name } })
+                    .Select(f => f with { Words = new Dictionary<string, Said>(f.Words) { ["sheet"] = sheet.Name } })
                     .OrderByDescending(f => f.Verdict),
             ],
             new(
@@ -81,24 +81,23 @@ public sealed record DrumStock(double SetsA, double SetsB, int Order, IReadOnlyL
             if (left is null or < 0 || left <= NearExpiry.TotalDays)
             {
                 yield return new(
-                    "stock",
+                    MaterialRules.Stock,
                     left is null ? "noExpiry"
                         : left < 0 ? "expired"
                         : "expiresSoon",
                     Verdict.Care,
-                    Basis.ProductSheet,
                     Source
                 )
                 {
                     Measured = left is { } days ? Figure.Count(Math.Abs(days)) : null,
-                    Words = new Dictionary<string, string> { ["lot"] = lot.Lot, ["side"] = lot.Side.ToString() },
+                    Words = new Dictionary<string, Said> { ["lot"] = lot.Lot, ["side"] = lot.Side.ToString() },
                 };
             }
         }
 
         if (Math.Abs(a - b) >= 0.05)
         {
-            yield return new("stock", a > b ? "moreA" : "moreB", Verdict.Care, Basis.Practice, Source)
+            yield return new(MaterialRules.Stock, a > b ? "moreA" : "moreB", Verdict.Care, Source)
             {
                 Measured = new(Math.Max(a, b), Dimension.Sets),
                 Limit = new(Math.Min(a, b), Dimension.Sets),
@@ -111,21 +110,20 @@ public sealed record DrumStock(double SetsA, double SetsB, int Order, IReadOnlyL
         if (mixed)
         {
             yield return new(
-                "stock",
+                MaterialRules.Stock,
                 "lots",
                 Verdict.Care,
-                Basis.Practice,
                 "Never mix grades or lots silently: finish one lot, purge, write the change in the log"
             );
         }
 
         yield return Math.Min(a, b) >= load - 1e-9
-            ? new("stock", "suffices", Verdict.Clear, Basis.Practice, Source)
+            ? new(MaterialRules.Stock, "suffices", Verdict.Clear, Source)
             {
                 Measured = new(Math.Min(a, b), Dimension.Sets),
                 Limit = Figure.Count(load),
             }
-            : new("stock", "short", Verdict.Care, Basis.Practice, Source)
+            : new(MaterialRules.Stock, "short", Verdict.Care, Source)
             {
                 Measured = new(Math.Min(a, b), Dimension.Sets),
                 Limit = Figure.Count(load),

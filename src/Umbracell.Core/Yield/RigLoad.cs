@@ -23,12 +23,11 @@ public sealed record RigLoad(Mass Weight, IReadOnlyList<Finding> Findings)
         const string Source =
             "Set masses of the product sheets against the load the firm entered for its trailer; machine, hose and compressor are not in it";
         return trailer.Kilograms <= 0
-            ? new("trailer", "unknown", Verdict.Care, Basis.Practice, Source) { Measured = weight.ToFigure() }
+            ? new(MaterialRules.Trailer, "unknown", Verdict.Care, Source) { Measured = weight.ToFigure() }
             : new(
-                "trailer",
+                MaterialRules.Trailer,
                 weight.Kilograms > trailer.Kilograms ? "tooHeavy" : "carried",
                 weight.Kilograms > trailer.Kilograms ? Verdict.Hold : Verdict.Clear,
-                Basis.Practice,
                 Source
             )
             {

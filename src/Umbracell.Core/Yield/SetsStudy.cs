@@ -123,7 +123,7 @@ public sealed record SetsStudy(
         if (known is not { } expected)
         {
             var used = new Temperature(Math.Clamp(assumed.Celsius, curve.First, curve.Last));
-            findings.Add(new("yieldConditions", key + "Assumed", Verdict.Care, Basis.Practice, source) { Measured = used.ToFigure() });
+            findings.Add(new(MaterialRules.YieldConditions, key + "Assumed", Verdict.Care, source) { Measured = used.ToFigure() });
             return used;
         }
 
@@ -134,7 +134,7 @@ public sealed record SetsStudy(
 
         var end = new Temperature(Math.Clamp(expected.Celsius, curve.First, curve.Last));
         findings.Add(
-            new("yieldConditions", key + "OffCurve", Verdict.Care, Basis.ProductSheet, source)
+            new(MaterialRules.YieldConditions, key + "OffCurve", Verdict.Care, source)
             {
                 Measured = expected.ToFigure(),
                 Limit = end.ToFigure(),
@@ -148,10 +148,9 @@ public sealed record SetsStudy(
     {
         var share = yield.Expected / sheet.SheetYield;
         return new(
-            "yield",
+            MaterialRules.Yield,
             share < 0.95 ? "wellUnder" : "near",
             share < 0.95 ? Verdict.Care : Verdict.Clear,
-            Basis.ProductSheet,
             $"{sheet.Name}, {sheet.Edition}: yield"
         )
         {

@@ -50,10 +50,37 @@ public sealed record RemedyAnswer(string Kind, IReadOnlyDictionary<string, Figur
         new(remedy.Kind, FigureAnswer.All(remedy.Figures), remedy.Words ?? new Dictionary<string, string>());
 }
 
+/// <summary>What a sentence is told in words.</summary>
+/// <param name="Book">The part of the vocabulary the keys belong to; null for words of people or of a sheet, which stay as they are.</param>
+/// <param name="Keys">Keys of the vocabulary, or the words themselves.</param>
+public sealed record WordAnswer(string? Book, IReadOnlyList<string> Keys);
+
 /// <summary>A finding; the sentence is chosen by rule and case.</summary>
+/// <param name="Rule">Id of the rule.</param>
+/// <param name="Case">How it ends.</param>
+/// <param name="Stage">The stage it speaks to.</param>
+/// <param name="IsNumbered">Whether people know the rule by its id, which then stands before the sentence.</param>
+/// <param name="IsToldAtOnce">Whether it is told beside what it judges even where it only asks for care.</param>
+/// <param name="YieldsToReason">Whether a hold may be set aside with a written reason, by who may.</param>
+/// <param name="Blocks">The stage that waits until it is cleared.</param>
+/// <param name="Verdict">Clear, care or hold.</param>
+/// <param name="Basis">What it rests on.</param>
+/// <param name="Source">The sheet, code edition or formula.</param>
+/// <param name="Measured">What was measured or computed.</param>
+/// <param name="Limit">What it is held against.</param>
+/// <param name="Margin">How far inside the limit.</param>
+/// <param name="Figures">Further figures of the sentence.</param>
+/// <param name="Words">Words of the sentence.</param>
+/// <param name="Remedies">What would clear it.</param>
+/// <param name="Working">How it can be followed.</param>
 public sealed record FindingAnswer(
     string Rule,
     string Case,
+    Stage Stage,
+    bool IsNumbered,
+    bool IsToldAtOnce,
+    bool YieldsToReason,
+    Stage? Blocks,
     Verdict Verdict,
     Basis Basis,
     string Source,
@@ -61,15 +88,20 @@ public sealed record FindingAnswer(
     FigureAnswer? Limit,
     FigureAnswer? Margin,
     IReadOnlyDictionary<string, FigureAnswer> Figures,
-    IReadOnlyDictionary<string, string> Words,
+    IReadOnlyDictionary<string, WordAnswer> Words,
     IReadOnlyList<RemedyAnswer> Remedies,
     WorkingAnswer? Working
 )
 {
     public static FindingAnswer Of(Finding f, bool brief = false) =>
         new(
-            f.Rule,
-            f.Case,
+            f.Rule.Id,
+            f.Case.Name,
+            f.Rule.Stage,
+            f.Rule.IsNumbered,
+            f.Rule.IsToldAtOnce,
+            f.Case.YieldsToReason,
+            f.Case.Blocks,
             f.Verdict,
             f.Basis,
             f.Source,
@@ -77,7 +109,7 @@ public sealed record FindingAnswer(
             FigureAnswer.Maybe(f.Limit),
             MarginOf(f),
             FigureAnswer.All(f.Figures),
-            f.Words,
+            f.Words.ToDictionary(w => w.Key, w => new WordAnswer(f.Case.Words.GetValueOrDefault(w.Key), w.Value.Keys)),
             [.. f.Remedies.Select(RemedyAnswer.Of)],
             brief ? null : WorkingAnswer.Maybe(f.How)
         );

@@ -36,6 +36,7 @@ public sealed partial class QuestionsJson : JsonSerializerContext
                     Words<FillKind>(),
                     Words<VapourClass>(),
                     Words<Verdict>(),
+                    Words<Stage>(),
                     Words<Basis>(),
                     Words<CellStructure>(),
                     Words<FoamGrade>(),

@@ -96,7 +96,7 @@ internal static class ChoiceAnswers
         SystemBefore before
     )
     {
-        var overrides = candidate.Findings.Where(f => f.Verdict == Core.Findings.Verdict.Hold).Select(f => f.Rule).ToList();
+        var overrides = candidate.Findings.Where(f => f.Verdict == Core.Findings.Verdict.Hold).Select(f => f.Rule.Id).ToList();
         return new(
             candidate.Kind,
             [.. candidate.Section.Fill.Where(layer => layer != candidate.Section.Foam).Select(Row)],

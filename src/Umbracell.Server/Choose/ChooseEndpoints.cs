@@ -170,9 +170,9 @@ internal static class ChooseEndpoints
             return;
         }
 
-        if (holds.Find(f => f.Basis == Basis.ProductSheet || f.Rule == "E9") is { } firm)
+        if (holds.Find(f => !f.Case.YieldsToReason) is { } firm)
         {
-            throw new FieldFaultsException([new("candidateId", "excludedBySheet", firm.Rule)]);
+            throw new FieldFaultsException([new("candidateId", "excludedBySheet", firm.Rule.Id)]);
         }
 
         if (reason.Length == 0 || reason.Length > LongestReason)
@@ -184,7 +184,7 @@ internal static class ChooseEndpoints
 
         if (!Claims.Overrides(user))
         {
-            throw new FieldFaultsException([new("reason", "notYours", holds[0].Rule)]);
+            throw new FieldFaultsException([new("reason", "notYours", holds[0].Rule.Id)]);
         }
     }
 

@@ -1,3 +1,4 @@
+using Umbracell.Core.Conditions;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
@@ -22,18 +23,12 @@ internal static class BoardCells
             ? new Dictionary<string, FigureAnswer> { ["area"] = FigureAnswer.Of(takeoff.Treated.ToFigure()) }
             : [];
         var missing = row
-            .Survey.Where(f => f.Words.ContainsKey("blocks"))
-            .Select(f => new MissingAnswer(f.Rule, f.Case, f.Words["blocks"]))
+            .Survey.Where(f => f.Case.Blocks is not null)
+            .Select(f => new MissingAnswer(f.Rule.Id, f.Case.Name, f.Case.Blocks!.Value))
             .ToList();
 
         // A hold says its word; what is merely wanted stands beside the area.
-        return new(
-            Stage.Survey,
-            worst.Verdict,
-            worst.Verdict == Verdict.Hold ? $"{worst.Rule}.{worst.Case}" : "area",
-            figures,
-            Missing: missing
-        );
+        return new(Stage.Survey, worst.Verdict, worst.Verdict == Verdict.Hold ? worst.Case.ToString() : "area", figures, Missing: missing);
     }
 
     private static BoardCell Choose(SurfaceStudy row) =>
@@ -92,7 +87,11 @@ internal static class BoardCells
             return new(Stage.Window, null, "none", new Dictionary<string, FigureAnswer>());
         }
 
-        var worst = gate.Findings.Where(f => f.Rule != "age").OrderByDescending(f => f.Verdict).ThenBy(f => f.Rule == "G13").First();
+        var worst = gate
+            .Findings.Where(f => f.Rule != GateRules.ReadingsAge)
+            .OrderByDescending(f => f.Verdict)
+            .ThenBy(f => f.Rule == GateRules.Preparation)
+            .First();
         var figures = new Dictionary<string, FigureAnswer>();
         if (worst.Measured is { } measured)
         {
@@ -102,9 +101,9 @@ internal static class BoardCells
         return new(
             Stage.Window,
             gate.Verdict,
-            worst.Verdict == Verdict.Clear ? "now" : $"{worst.Rule}.{worst.Case}",
+            worst.Verdict == Verdict.Clear ? "now" : worst.Case.ToString(),
             figures,
-            gate.Findings.Any(f => f.Rule == "age")
+            gate.Findings.Any(f => f.Rule == GateRules.ReadingsAge)
         );
     }
 }

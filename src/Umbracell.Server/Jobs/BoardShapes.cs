@@ -5,16 +5,6 @@ using Umbracell.Questions.Answers;
 
 namespace Umbracell.Server.Jobs;
 
-/// <summary>The stages of a job that stand today.</summary>
-public enum Stage
-{
-    Survey,
-    Choose,
-    Section,
-    Sets,
-    Window,
-}
-
 /// <summary>A cell of the board.</summary>
 /// <param name="Stage">Column.</param>
 /// <param name="Verdict">Worst verdict; null where there is nothing to judge yet.</param>
@@ -32,7 +22,7 @@ public sealed record BoardCell(
 );
 
 /// <summary>Something a survey still wants.</summary>
-public sealed record MissingAnswer(string Rule, string Case, string Blocks);
+public sealed record MissingAnswer(string Rule, string Case, Stage Blocks);
 
 /// <summary>A layer of a small drawn section, outermost first.</summary>
 public sealed record SketchLayer(string Key, double ThicknessMm);

@@ -2,6 +2,7 @@ using System.Globalization;
 using System.Security.Claims;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
+using Umbracell.Core.Assemblies;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
 using Umbracell.Formats.DataFiles;
@@ -155,7 +156,7 @@ internal static class JobEndpoints
             rows.Count,
             FigureAnswer.Of(AreaOf(study).ToFigure()),
             study.Rows.Count(r => r is { Sheet: null, Surface.System: null }),
-            study.Rows.Count(r => r.Section?.Findings.Any(f => f is { Rule: "target", Verdict: not Verdict.Clear }) == true),
+            study.Rows.Count(r => r.Section?.Findings.Any(f => f.Rule == SectionRules.Target && f.Verdict != Verdict.Clear) == true),
             FigureAnswer.Of(new(sets.Values.Sum(), Dimension.Sets)),
             study.Rows.Count(r => r.Gate is { Verdict: not Verdict.Hold }),
             rows.Count(r => r.Worst == Verdict.Hold),

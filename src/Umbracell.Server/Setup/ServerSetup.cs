@@ -88,7 +88,7 @@ internal static class ServerSetup
         services.AddExceptionHandler<ProblemMapping>();
         services.AddResponseCompression(options => options.EnableForHttps = true);
         services.AddHealthChecks().AddCheck<DatabaseReady>("database", tags: ["ready"]);
-        services.AddOpenApi();
+        services.AddOpenApi(options => options.AddSchemaTransformer(RuleWords.WriteAsync));
         AddTelemetry(services, builder.Configuration["Telemetry:Otlp"]);
     }
 

@@ -87,8 +87,8 @@ public sealed class FanTestTests
                 ZeroAfter = zero,
             }
         );
-        var finding = result.Findings.Single(f => f.Rule == rule);
-        finding.Case.ShouldBe(wanted);
+        var finding = result.Findings.Single(f => f.Rule.Id == rule);
+        finding.Case.Name.ShouldBe(wanted);
         (finding.Verdict == Verdict.Clear).ShouldBe(wanted is "highEnough" or "close");
         (result.IsValid || finding.Verdict == Verdict.Hold || result.Findings.Any(f => f.Verdict == Verdict.Hold)).ShouldBeTrue();
     }
@@ -131,23 +131,25 @@ public sealed class FanTestTests
         result.IsSinglePoint.ShouldBeTrue();
         result.FlowAt50.Value.ShouldBe(0.6, 1e-4);
         result.FlowAt50.Low.ShouldBeNull();
-        result.Findings.ShouldContain(f => f.Rule == "fanPoints" && f.Case == "single" && f.Verdict == Verdict.Care);
+        result.Findings.ShouldContain(f => f.Rule.Id == "fanPoints" && f.Case.Name == "single" && f.Verdict == Verdict.Care);
     }
 
     [Theory]
     [InlineData(0.45, "fanExponent", "implausible")]
     [InlineData(0.60, "fanExponent", "plausible")]
     public void An_exponent_outside_a_half_to_one_is_not_a_building(double n, string rule, string wanted) =>
-        FanTest.Of(Test(0.05, n)).Findings.Single(f => f.Rule == rule).Case.ShouldBe(wanted);
+        FanTest.Of(Test(0.05, n)).Findings.Single(f => f.Rule.Id == rule).Case.Name.ShouldBe(wanted);
 
     [Fact]
     public void Scatter_wind_and_few_points_are_findings()
     {
         var scattered = FanTest.Of(Test(0.05, 0.65, noise: i => i % 2 == 0 ? 0.2 : -0.2));
-        scattered.Findings.ShouldContain(f => f.Rule == "fanFit" && f.Case == "scattered");
-        FanTest.Of(Test(0.05, 0.65, zero: 6)).Findings.ShouldContain(f => f.Rule == "fanZero" && f.Case == "windy");
+        scattered.Findings.ShouldContain(f => f.Rule.Id == "fanFit" && f.Case.Name == "scattered");
+        FanTest.Of(Test(0.05, 0.65, zero: 6)).Findings.ShouldContain(f => f.Rule.Id == "fanZero" && f.Case.Name == "windy");
         var few = Test(0.05, 0.65);
-        FanTest.Of(few with { Points = [.. few.Points.Take(4)] }).Findings.ShouldContain(f => f.Rule == "fanPoints" && f.Case == "few");
+        FanTest
+            .Of(few with { Points = [.. few.Points.Take(4)] })
+            .Findings.ShouldContain(f => f.Rule.Id == "fanPoints" && f.Case.Name == "few");
     }
 
     [Fact]

@@ -146,15 +146,15 @@ public sealed class AssemblyPartsTests
     [Fact]
     public void Without_a_target_nothing_is_short()
     {
-        var finding = SectionStudy.Of(Case(FoamSide.Outboard, Exposure.Outdoors)).Findings.Single(f => f.Rule == "target");
-        finding.Case.ShouldBe("none");
+        var finding = SectionStudy.Of(Case(FoamSide.Outboard, Exposure.Outdoors)).Findings.Single(f => f.Rule.Id == "target");
+        finding.Case.Name.ShouldBe("none");
         finding.Verdict.ShouldBe(Verdict.Clear);
     }
 
     [Fact]
     public void A_cold_zone_asks_for_class_II_where_a_surface_faces_outdoors()
     {
-        Finding ClassOf(SectionCase section) => SectionStudy.Of(section).Findings.Single(f => f.Rule == "vapourClass");
+        Finding ClassOf(SectionCase section) => SectionStudy.Of(section).Findings.Single(f => f.Rule.Id == "vapourClass");
         var open = Case(FoamSide.Outboard, Exposure.Outdoors) with { Fill = [new FoamFill(Sheets.OpenCell, Length.FromInches(5.5))] };
         ClassOf(open with { ClimateZone = "6A" }).Verdict.ShouldBe(Verdict.Care);
         ClassOf(open with { ClimateZone = "4C" }).Verdict.ShouldBe(Verdict.Care);
@@ -165,7 +165,7 @@ public sealed class AssemblyPartsTests
     [Fact]
     public void Verdicts_taken_together_are_the_worst_of_them()
     {
-        Finding With(Verdict verdict) => new("x", "y", verdict, Basis.Practice, "z");
+        Finding With(Verdict verdict) => new(SectionRules.Fit, "fits", verdict, "z");
         new[] { With(Verdict.Clear), With(Verdict.Hold), With(Verdict.Care) }.Worst().ShouldBe(Verdict.Hold);
         Array.Empty<Finding>().Worst().ShouldBe(Verdict.Clear);
     }

@@ -163,8 +163,8 @@ public sealed class ConductionTests
                     moving.WholeU.UsU.ShouldBe(resting.WholeU.UsU, resting.WholeU.UsU * 0.01);
                     moving.ColdestMetal!.Value.Celsius.ShouldBe(resting.ColdestMetal!.Value.Celsius, 0.5);
                     moving
-                        .Findings.Single(f => f.Rule == "metalMembers")
-                        .Case.ShouldBe(resting.Findings.Single(f => f.Rule == "metalMembers").Case);
+                        .Findings.Single(f => f.Rule.Id == "metalMembers")
+                        .Case.Name.ShouldBe(resting.Findings.Single(f => f.Rule.Id == "metalMembers").Case.Name);
                 },
                 iter: 20
             );
@@ -218,7 +218,7 @@ public sealed class ConductionTests
         var cell = MemberCell.Of(Girt(4, 0.06, 1.5))!;
         study.WholeU.UsU.ShouldBe(cell.U.UsU, cell.U.UsU * 1e-6);
         study.EstimateU.ShouldNotBeNull();
-        study.Findings.ShouldContain(f => f.Rule == "metalMembers" && f.Figures.ContainsKey("estimate"));
+        study.Findings.ShouldContain(f => f.Rule.Id == "metalMembers" && f.Figures.ContainsKey("estimate"));
     }
 
     [Theory]
@@ -279,7 +279,7 @@ public sealed class ConductionTests
         study.WholeU.ShouldBe(study.MemberCell!.U);
         study.EstimateU.ShouldBe(byTable.WholeU);
         study.Studs.ShouldBeNull();
-        study.Findings.Single(f => f.Rule == "metalMembers").Case.ShouldEndWith("Stud");
+        study.Findings.Single(f => f.Rule.Id == "metalMembers").Case.Name.ShouldEndWith("Stud");
         study.Workings["wholeU"].Result.Si.ShouldBe(study.WholeU.WattsPerSquareMetreKelvin, 1e-9);
     }
 

@@ -61,8 +61,8 @@ public sealed class FillTests
                 loose.FillR.UsR.ShouldBe(13, 1e-9);
                 SectionHeat.Of(loose.Case).FreeSpace.UsR.ShouldBe(AirSpace.Of(Length.FromInches(wider), loose.Case.HeatFlow).UsR, 1e-9);
                 loose.WholeU.UsU.ShouldBeLessThan(tight.WholeU.UsU);
-                tight.Findings.ShouldNotContain(f => f.Rule == "battFit");
-                var told = loose.Findings.Single(f => f.Rule == "battFit");
+                tight.Findings.ShouldNotContain(f => f.Rule.Id == "battFit");
+                var told = loose.Findings.Single(f => f.Rule.Id == "battFit");
                 told.Verdict.ShouldBe(Verdict.Care);
                 told.Figures["gap"].Si.ShouldBe(Length.FromInches(wider).Metres, 1e-9);
             });

@@ -75,6 +75,6 @@ public sealed class JointTests
     private static (string Case, Verdict Verdict) Judge(Joint joint)
     {
         var finding = JointCheck.Of(joint, "slab");
-        return (finding.Case, finding.Verdict);
+        return (finding.Case.Name, finding.Verdict);
     }
 }

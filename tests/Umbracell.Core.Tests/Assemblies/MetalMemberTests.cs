@@ -118,15 +118,16 @@ public sealed class MetalMemberTests
         var study = SectionStudy.Of(Wall(MemberMaterial.Girt, Profile));
         var psi = study.MemberPsi!.Value;
         (study.WholeU.WattsPerSquareMetreKelvin - study.ParallelU.WattsPerSquareMetreKelvin).ShouldBe(psi / 1.5, 1e-12);
-        study.Findings.Single(f => f.Rule == "metalMembers").Working!.Result.Si.ShouldBe(study.WholeU.WattsPerSquareMetreKelvin, 1e-12);
+        study.Findings.Single(f => f.Rule.Id == "metalMembers").Working!.Result.Si.ShouldBe(study.WholeU.WattsPerSquareMetreKelvin, 1e-12);
     }
 
     [Fact]
     public void A_flange_under_the_dew_point_sweats_and_one_in_dry_air_does_not()
     {
         Metal(Wall(MemberMaterial.Girt, Profile) with { Air = new(new(20), new(60), new(-10), new(80)) })
-            .Case.ShouldBe("flangeSweatsSolved");
-        Metal(Wall(MemberMaterial.Girt, Profile) with { Air = new(new(20), new(20), new(-10), new(80)) }).Case.ShouldBe("flangeDrySolved");
+            .Case.Name.ShouldBe("flangeSweatsSolved");
+        Metal(Wall(MemberMaterial.Girt, Profile) with { Air = new(new(20), new(20), new(-10), new(80)) })
+            .Case.Name.ShouldBe("flangeDrySolved");
     }
 
     [Fact]
@@ -146,7 +147,7 @@ public sealed class MetalMemberTests
     public void Girts_of_unknown_section_are_a_finding_of_their_own()
     {
         var finding = Metal(Wall(MemberMaterial.Girt, null));
-        (finding.Case, finding.Verdict).ShouldBe(("profileUnknown", Verdict.Care));
+        (finding.Case.Name, finding.Verdict).ShouldBe(("profileUnknown", Verdict.Care));
     }
 
     [Fact]
@@ -163,7 +164,7 @@ public sealed class MetalMemberTests
         study.WholeU.WattsPerSquareMetreKelvin.ShouldBeGreaterThan(study.ParallelU.WattsPerSquareMetreKelvin);
     }
 
-    private static Finding Metal(SectionCase section) => SectionStudy.Of(section).Findings.Single(f => f.Rule == "metalMembers");
+    private static Finding Metal(SectionCase section) => SectionStudy.Of(section).Findings.Single(f => f.Rule.Id == "metalMembers");
 
     private static SectionCase Wall(MemberMaterial members, MetalProfile? profile) =>
         new()

@@ -64,7 +64,7 @@ public sealed class RoofSnowTests
     public void A_door_is_held_where_its_springs_cannot_lift_what_is_put_on(int? spareKg, Verdict verdict)
     {
         var door = Roof(1.5) with { Kind = SurfaceKind.OverheadDoor, Door = new(spareKg is { } kg ? new(kg) : null, new Area(12)) };
-        SectionStudy.Of(door).Findings.Single(f => f.Rule == "E7").Verdict.ShouldBe(verdict);
+        SectionStudy.Of(door).Findings.Single(f => f.Rule.Id == "E7").Verdict.ShouldBe(verdict);
     }
 
     private static SectionCase Roof(double inches) =>

@@ -86,7 +86,7 @@ public sealed class SectionTests
                         Fill = [new FoamFill(Sheets.OpenCell, Length.FromInches(inches))],
                     };
                     var untold = SectionStudy.Of(wall);
-                    untold.Findings.ShouldNotContain(f => f.Rule == "framing");
+                    untold.Findings.ShouldNotContain(f => f.Rule.Id == "framing");
                     var (parallel, combined) = (untold.ParallelU.UsU, untold.CombinedU!.Value.UsU);
                     combined.ShouldBeGreaterThan(parallel);
                     // Not on the very edges (at the target, and 10 % off it), where the last bit decides.
@@ -94,10 +94,10 @@ public sealed class SectionTests
                     var target = parallel * (edges.Any(edge => Math.Abs(share - edge) < 1e-6) ? share + 0.001 : share);
                     var told = SectionStudy
                         .Of(wall with { Target = new(ThermalTransmittance.FromUsU(target), "made up") })
-                        .Findings.SingleOrDefault(f => f.Rule == "framing");
+                        .Findings.SingleOrDefault(f => f.Rule.Id == "framing");
                     var near = Math.Min(Math.Abs(parallel - target), Math.Abs(combined - target)) <= 0.1 * target;
                     (told is not null).ShouldBe(near || (parallel <= target) != (combined <= target));
-                    told?.Case.ShouldBe(
+                    told?.Case.Name.ShouldBe(
                         (parallel <= target, combined <= target) switch
                         {
                             (true, true) => "bothMeet",
@@ -218,8 +218,8 @@ public sealed class SectionTests
     [InlineData(5.75, "tooThick", Verdict.Hold)]
     public void Closed_cell_stops_half_an_inch_short_of_the_face(double inches, string name, Verdict verdict)
     {
-        var fit = Study(inches).Findings.Single(f => f.Rule == "fit");
-        fit.Case.ShouldBe(name);
+        var fit = Study(inches).Findings.Single(f => f.Rule.Id == "fit");
+        fit.Case.Name.ShouldBe(name);
         fit.Verdict.ShouldBe(verdict);
     }
 
@@ -228,8 +228,8 @@ public sealed class SectionTests
     {
         var fit = SectionStudy
             .Of(Case(5.5) with { Fill = [new FoamFill(Sheets.OpenCell, Length.FromInches(5.5))] })
-            .Findings.Single(f => f.Rule == "fit");
-        fit.Case.ShouldBe("flush");
+            .Findings.Single(f => f.Rule.Id == "fit");
+        fit.Case.Name.ShouldBe("flush");
         fit.Verdict.ShouldBe(Verdict.Clear);
     }
 
@@ -241,7 +241,7 @@ public sealed class SectionTests
         var study = SectionStudy.Of(vented);
         study.Profile.Points.Where(p => p.Key is "panel").First().Temperature.Celsius.ShouldBe(-15, 1e-9);
         var tooLow = SectionStudy.Of(vented with { VentChannel = Length.FromInches(0.75) });
-        tooLow.Findings.Single(f => f.Rule == "ventChannel").Verdict.ShouldBe(Verdict.Hold);
+        tooLow.Findings.Single(f => f.Rule.Id == "ventChannel").Verdict.ShouldBe(Verdict.Hold);
     }
 
     [Fact]
@@ -250,7 +250,7 @@ public sealed class SectionTests
         var metal = Case(3) with { Members = new(MemberMaterial.Girt, Length.FromInches(8), Length.FromInches(60), 0, new(50)) };
         var study = SectionStudy.Of(metal);
         study.CombinedU.ShouldBeNull();
-        study.Findings.ShouldContain(f => f.Rule == "metalMembers" && f.Verdict == Verdict.Care);
+        study.Findings.ShouldContain(f => f.Rule.Id == "metalMembers" && f.Verdict == Verdict.Care);
     }
 
     [Fact]

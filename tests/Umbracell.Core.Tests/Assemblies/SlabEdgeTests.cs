@@ -67,7 +67,7 @@ public sealed class SlabEdgeTests
     public void A_damp_room_finds_the_edge_under_its_dew_point(double humidity, string expected)
     {
         var ground = Ground(2, -20, 20);
-        SlabEdge.Of(ground with { Air = ground.Air with { IndoorHumidity = new(humidity) } })!.Judge().Case.ShouldBe(expected);
+        SlabEdge.Of(ground with { Air = ground.Air with { IndoorHumidity = new(humidity) } })!.Judge().Case.Name.ShouldBe(expected);
     }
 
     [Fact]
@@ -78,8 +78,8 @@ public sealed class SlabEdgeTests
             .Range(2, 16)
             .Select(i => SlabEdge.Of(ground with { Air = ground.Air with { IndoorHumidity = new(i * 5) } })!.Judge())
             .ToList();
-        found.ShouldContain(f => f.Case == "carryUp" && f.Verdict == Verdict.Care);
-        found.ConvertAll(f => f.Case).Distinct().ShouldBe(["dry", "carryUp", "damp"]);
+        found.ShouldContain(f => f.Case.Name == "carryUp" && f.Verdict == Verdict.Care);
+        found.ConvertAll(f => f.Case.Name).Distinct().ShouldBe(["dry", "carryUp", "damp"]);
     }
 
     [Fact]

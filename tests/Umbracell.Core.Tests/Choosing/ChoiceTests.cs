@@ -81,18 +81,18 @@ public sealed class ChoiceTests
                         Length.FromInches(
                             Math.Max(closed.Section.Foam!.Sheet.LeastLift.Inches, closed.Section.Foam.Sheet.AirBarrierFrom.Inches)
                         ) + section.Step;
-                    var told = SectionStudy.Of(closed.Section).Findings.Single(f => f.Rule == "target");
-                    (told.Case, told.Verdict).ShouldBe(("slabMet", Verdict.Clear));
+                    var told = SectionStudy.Of(closed.Section).Findings.Single(f => f.Rule.Id == "target");
+                    (told.Case.Name, told.Verdict).ShouldBe(("slabMet", Verdict.Clear));
                     if (closed.Section.Foam.Thickness > floor)
                     {
                         var thinner = SectionStudy.Of(closed.Section.WithFoam(closed.Section.Foam.Thickness - section.Step));
-                        var finding = thinner.Findings.Single(f => f.Rule == "target");
-                        (finding.Case, finding.Verdict).ShouldBe(("slabShort", Verdict.Care));
+                        var finding = thinner.Findings.Single(f => f.Rule.Id == "target");
+                        (finding.Case.Name, finding.Verdict).ShouldBe(("slabShort", Verdict.Care));
                         thinner.ThicknessForTarget.ShouldNotBeNull();
                         SectionStudy
                             .Of(closed.Section.WithFoam(thinner.ThicknessForTarget.Value))
-                            .Findings.Single(f => f.Rule == "target")
-                            .Case.ShouldBe("slabMet");
+                            .Findings.Single(f => f.Rule.Id == "target")
+                            .Case.Name.ShouldBe("slabMet");
                     }
                 },
                 iter: 20
@@ -102,7 +102,7 @@ public sealed class ChoiceTests
     public void What_fails_on_condensation_is_advised_only_where_all_that_stand_fail()
     {
         var some = Choice.Of(Walls.Case(SurfaceKind.UnventedDeck), FlipSearch.None).Candidates.Take(4).ToList();
-        var held = new Finding("E1", "made up", Verdict.Hold, Basis.Practice, "test");
+        var held = new Finding(ChoiceRules.WeatherSide, "notRoofing", Verdict.Hold, "test");
         Gen.Select(Gen.Bool.Array[4], Gen.Bool.Array[4], Gen.Bool.Array[4], Gen.Bool.Array[4])
             .Sample(
                 (excluded, fails, inPractice, meets) =>
@@ -157,7 +157,7 @@ public sealed class ChoiceTests
                     static Dictionary<string, string> Held(Choice choice) =>
                         choice.Candidates.ToDictionary(
                             c => c.Id,
-                            c => string.Join(",", c.Findings.Select(f => f.Rule + f.Case + f.Verdict))
+                            c => string.Join(",", c.Findings.Select(f => f.Rule.Id + f.Case.Name + f.Verdict))
                         );
                     Held(Choice.Of(dear, FlipSearch.None)).ShouldBe(Held(Choice.Of(asked, FlipSearch.None)), ignoreOrder: true);
                 },

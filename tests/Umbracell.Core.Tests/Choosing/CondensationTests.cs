@@ -45,13 +45,13 @@ public sealed class CondensationTests
     public void Zone_six_asks_R_25_of_closed_cell_on_the_deck(double inches, string expected) =>
         RoofTable
             .Judge(Filled(SurfaceKind.UnventedDeck, new FoamFill(Sheets.ClosedCell, Length.FromInches(inches))), Covering.Shingles, null)
-            .Case.ShouldBe(expected);
+            .Case.Name.ShouldBe(expected);
 
     [Fact]
     public void Open_cell_thick_enough_is_still_no_class_II_in_zone_six() =>
         RoofTable
             .Judge(Filled(SurfaceKind.UnventedDeck, new FoamFill(Sheets.OpenCell, Length.FromInches(7))), Covering.Shingles, null)
-            .Case.ShouldBe("notClassTwo");
+            .Case.Name.ShouldBe("notClassTwo");
 
     [Fact]
     public void The_foam_that_stops_air_is_the_retarder_or_a_coat_on_it_and_nothing_further_in()
@@ -60,7 +60,7 @@ public sealed class CondensationTests
         var coat = new SlabFill(new(Walls.Materials.VapourCoat, Length.FromMillimetres(0.5)));
         var batt = BattFill.Behind(Walls.Batts[0], Length.FromInches(3.5), open);
         string Judged(params FillLayer[] fill) =>
-            RoofTable.Judge(Walls.Section(SurfaceKind.UnventedDeck) with { Fill = [.. fill] }, Covering.Shingles, null).Case;
+            RoofTable.Judge(Walls.Section(SurfaceKind.UnventedDeck) with { Fill = [.. fill] }, Covering.Shingles, null).Case.Name;
         Judged(open, coat).ShouldBe("holds");
         Judged(open, batt, coat).ShouldBe("notClassTwo");
         Judged(open, batt).ShouldBe("notClassTwo");
@@ -70,8 +70,8 @@ public sealed class CondensationTests
     public void A_deck_that_stays_warm_stands_for_the_table()
     {
         var little = Filled(SurfaceKind.UnventedDeck, new FoamFill(Sheets.ClosedCell, Length.FromInches(2)));
-        RoofTable.Judge(little, Covering.Shingles, new(8)).Case.ShouldBe("warmDeck");
-        RoofTable.Judge(little, Covering.Shingles, new(6)).Case.ShouldBe("tooLittle");
+        RoofTable.Judge(little, Covering.Shingles, new(8)).Case.Name.ShouldBe("warmDeck");
+        RoofTable.Judge(little, Covering.Shingles, new(6)).Case.Name.ShouldBe("tooLittle");
     }
 
     [Fact]
@@ -81,7 +81,7 @@ public sealed class CondensationTests
         {
             Inboard = [new(Walls.Make("film", 0.2, 0.0005), Length.FromMillimetres(0.2))],
         };
-        RoofTable.Judge(sealed1, Covering.Shingles, null).Case.ShouldBe("classOneInside");
+        RoofTable.Judge(sealed1, Covering.Shingles, null).Case.Name.ShouldBe("classOneInside");
     }
 
     [Fact]
@@ -98,7 +98,7 @@ public sealed class CondensationTests
                             Fill = [new FoamFill(open ? Sheets.OpenCell : Sheets.ClosedCell, Length.FromInches(inches))],
                         }
                     );
-                    if (judged.Case == "retards")
+                    if (judged.Case.Name == "retards")
                     {
                         judged.Words["class"].ShouldBeOneOf("I", "II");
                     }
@@ -135,7 +135,7 @@ public sealed class CondensationTests
         };
         WallTable
             .Judge(wall)
-            .Case.ShouldBe(
+            .Case.Name.ShouldBe(
                 serves ? "ventedCladding"
                 : zone is "4C" or "5A" || (zone == "6A" && sheathing != "osb") ? "noRetarderUnvented"
                 : "noRetarder"
@@ -159,7 +159,7 @@ public sealed class CondensationTests
                         ClimateZone = zone,
                         VentedCladding = vented,
                     };
-                    var asks = SectionStudy.Of(wall).Findings.Single(f => f.Rule == "vapourClass").Verdict != Verdict.Clear;
+                    var asks = SectionStudy.Of(wall).Findings.Single(f => f.Rule.Id == "vapourClass").Verdict != Verdict.Clear;
                     asks.ShouldBe(WallTable.Judge(wall).Verdict != Verdict.Clear && SectionStudy.Of(wall).FillClass > VapourClass.II);
                 },
                 iter: 200
@@ -169,7 +169,7 @@ public sealed class CondensationTests
     public void Walls_in_cold_zones_want_a_retarder_inside_or_tight_foam_outside()
     {
         string Of(string zone, params FillLayer[] fill) =>
-            WallTable.Judge(Filled(SurfaceKind.StudWall, fill) with { ClimateZone = zone }).Case;
+            WallTable.Judge(Filled(SurfaceKind.StudWall, fill) with { ClimateZone = zone }).Case.Name;
         var open = new FoamFill(Sheets.OpenCell, Length.FromInches(7));
         Of("6A", open).ShouldBe("noRetarder");
         Of("3A", open).ShouldBe("noneAsked");
@@ -190,7 +190,7 @@ public sealed class CondensationTests
             ClimateZone = zone,
             Inboard = [new(Walls.Make("film", 0.2, 0.0005), Length.FromMillimetres(0.2))],
         };
-        WallTable.Judge(film).Case.ShouldBe(expected);
+        WallTable.Judge(film).Case.Name.ShouldBe(expected);
     }
 
     [Fact]
@@ -218,8 +218,8 @@ public sealed class CondensationTests
     {
         Finding[] opinions =
         [
-            new("condensationWall", "noRetarder", Verdict.Care, Basis.ModelCode, "t"),
-            new("condensationYear", "yearCondensate.none", Verdict.Clear, Basis.Physics, "t"),
+            new(CondensationRules.Wall, "noRetarder", Verdict.Care, "t"),
+            new(CondensationRules.Year, "yearCondensate.none", Verdict.Clear, "t"),
         ];
         Practice Named(School school) =>
             new() { Schools = new Dictionary<PracticeQuestion, School> { [PracticeQuestion.Condensation] = school } };

@@ -116,19 +116,19 @@ public sealed class DrynessTests
     {
         // A damp hall in a cold year: water that never dries.
         var year = Walls.Year(humidityClass: 5);
-        Finding Of(SectionCase section) => MonthlyYear.Of(section, year).Findings.Single(f => f.Rule == "yearCondensate");
+        Finding Of(SectionCase section) => MonthlyYear.Of(section, year).Findings.Single(f => f.Rule.Id == "yearCondensate");
         var open = new FoamFill(Sheets.OpenCell, Length.FromInches(7));
         var closed = new FoamFill(Sheets.ClosedCell, Length.FromInches(5));
         var deck = Walls.Section(SurfaceKind.UnventedDeck);
         var wet = Of(deck with { Fill = [open] });
-        (wet.Case, wet.Verdict).ShouldBe(("stays", Verdict.Hold));
-        Condensation.Fails(new(), [wet with { Rule = "condensationYear", Case = "yearCondensate.stays" }]).ShouldBeTrue();
+        (wet.Case.Name, wet.Verdict).ShouldBe(("stays", Verdict.Hold));
+        Condensation.Fails(new(), [wet with { Case = CondensationRules.Year["yearCondensate.stays"] }]).ShouldBeTrue();
         CondensationTables.Of(deck with { Fill = [closed] }, Covering.Unknown, null)!.Verdict.ShouldBe(Verdict.Clear);
         var untold = MonthlyYear.Of(deck with { Fill = [closed] }, year);
         untold.NeverDries.ShouldBeGreaterThan(0);
         untold.LiesUntold.ShouldBeTrue();
         var care = Of(deck with { Fill = [closed] });
-        (care.Case, care.Verdict).ShouldBe(("untold", Verdict.Care));
+        (care.Case.Name, care.Verdict).ShouldBe(("untold", Verdict.Care));
 
         // The same water in a hall whose zone is not known has no table to stand on.
         Of(deck with { Fill = [closed], ClimateZone = null }).Verdict.ShouldBe(Verdict.Hold);
@@ -148,12 +148,12 @@ public sealed class DrynessTests
             var asked = Walls.Case(SurfaceKind.CrawlFloor, "1A", new(outdoor, outdoor.ConvertAll(_ => new MonthAir(new(22), new(50)))));
             var choice = Choice.Of(asked, FlipSearch.None);
             var open = choice.Candidates.Single(c => c.Kind == CandidateKind.OpenCell);
-            var rule = open.Findings.Single(f => f.Rule == "E5");
+            var rule = open.Findings.Single(f => f.Rule.Id == "E5");
             var closed = choice.Candidates.Where(c => c.Kind == CandidateKind.ClosedCell).Min(Under);
-            seen.Add(rule.Case);
+            seen.Add(rule.Case.Name);
             rule.Measured!.Value.Si.ShouldBe(Under(open), 1e-9);
             (rule.Verdict == Verdict.Hold).ShouldBe(Under(open) > 81 && Under(open) > closed + 1);
-            if (rule.Case == "alike")
+            if (rule.Case.Name == "alike")
             {
                 rule.Figures["closed"].Si.ShouldBe(closed, 1e-9);
             }
@@ -256,7 +256,7 @@ public sealed class DrynessTests
                     var bare = MonthlyYear.Of(asked.Section.Bare(), asked.Year!);
                     foreach (var c in Choice.Of(asked, FlipSearch.None).Candidates)
                     {
-                        var told = c.Findings.SingleOrDefault(f => f.Rule == "wetter");
+                        var told = c.Findings.SingleOrDefault(f => f.Rule.Id == "wetter");
                         var wetter = c.Year!.Places.Where(p =>
                                 p is { Counts: true, Untold: false }
                                 && p.Greatest > 80

@@ -80,7 +80,7 @@ public sealed class ExclusionTests
             FlipSearch.None
         );
         choice.OfSurface.Worst().ShouldBe(expected);
-        choice.OfSurface.ShouldAllBe(f => f.Rule == "E3");
+        choice.OfSurface.ShouldAllBe(f => f.Rule.Id == "E3");
     }
 
     [Fact]
@@ -88,8 +88,8 @@ public sealed class ExclusionTests
     {
         var choice = Choice.Of(Walls.Case(SurfaceKind.MetalWall), FlipSearch.None);
         Case(choice, CandidateKind.OpenCell, "E4").ShouldBe("openNoRetarder");
-        Of(choice, CandidateKind.OpenCellCoated).Findings.ShouldNotContain(f => f.Rule == "E4" && f.Case == "openNoRetarder");
-        Of(choice, CandidateKind.ClosedCell).Findings.ShouldNotContain(f => f.Rule == "E4");
+        Of(choice, CandidateKind.OpenCellCoated).Findings.ShouldNotContain(f => f.Rule.Id == "E4" && f.Case.Name == "openNoRetarder");
+        Of(choice, CandidateKind.ClosedCell).Findings.ShouldNotContain(f => f.Rule.Id == "E4");
     }
 
     [Fact]
@@ -112,7 +112,7 @@ public sealed class ExclusionTests
         var choice = Choice.Of(Walls.Case(SurfaceKind.UnventedDeck, zone), FlipSearch.None);
         Case(choice, CandidateKind.OpenCell, "E6").ShouldBe(expected);
         Of(choice, CandidateKind.OpenCell).Excluded.ShouldBe(excluded);
-        Of(choice, CandidateKind.ClosedCell).Findings.ShouldNotContain(f => f.Rule == "E6");
+        Of(choice, CandidateKind.ClosedCell).Findings.ShouldNotContain(f => f.Rule.Id == "E6");
         if (excluded)
         {
             Case(choice, CandidateKind.OpenCellCoated, "E6").ShouldBe("projectDesign");
@@ -138,7 +138,7 @@ public sealed class ExclusionTests
             .ShouldBe("noBaffle");
         var kept = section with { Baffle = new(Walls.Make("plywood", 0.115, 0.35), Length.FromMillimetres(6)) };
         Of(Choice.Of(Walls.Case(SurfaceKind.VentedRafters, section: kept), FlipSearch.None), CandidateKind.ClosedCell)
-            .Findings.ShouldNotContain(f => f.Rule == "E8");
+            .Findings.ShouldNotContain(f => f.Rule.Id == "E8");
     }
 
     [Fact]
@@ -146,18 +146,18 @@ public sealed class ExclusionTests
     {
         var shallow = Walls.Section(SurfaceKind.StudWall, depthInches: 1.5);
         Of(Choice.Of(Walls.Case(SurfaceKind.StudWall, section: shallow), FlipSearch.None), CandidateKind.OpenCell)
-            .Findings.ShouldContain(f => f.Rule == "E9" && f.Verdict == Verdict.Hold);
+            .Findings.ShouldContain(f => f.Rule.Id == "E9" && f.Verdict == Verdict.Hold);
         Of(Choice.Of(Walls.Case(SurfaceKind.StudWall), FlipSearch.None), CandidateKind.OpenCell)
-            .Findings.ShouldNotContain(f => f.Rule == "E9");
+            .Findings.ShouldNotContain(f => f.Rule.Id == "E9");
     }
 
     [Fact]
     public void E10_fibre_behind_too_little_foam_is_out_in_damp_rooms()
     {
         var damp = Choice.Of(Walls.Case(SurfaceKind.StudWall, year: Walls.Year(humidityClass: 5)), FlipSearch.None);
-        Of(damp, CandidateKind.Hybrid).Findings.ShouldContain(f => f.Rule == "E10" && f.Verdict == Verdict.Hold);
+        Of(damp, CandidateKind.Hybrid).Findings.ShouldContain(f => f.Rule.Id == "E10" && f.Verdict == Verdict.Hold);
         Of(Choice.Of(Walls.Case(SurfaceKind.StudWall, year: Walls.Year(humidityClass: 1)), FlipSearch.None), CandidateKind.Hybrid)
-            .Findings.ShouldNotContain(f => f.Rule == "E10");
+            .Findings.ShouldNotContain(f => f.Rule.Id == "E10");
     }
 
     [Fact]
@@ -165,7 +165,7 @@ public sealed class ExclusionTests
     {
         var choice = Choice.Of(Walls.Case(SurfaceKind.StudWall), FlipSearch.None);
         Case(choice, CandidateKind.BattAlone, "E11").ShouldBe("noFoam");
-        Of(choice, CandidateKind.ClosedCell).Findings.ShouldNotContain(f => f.Rule == "E11");
+        Of(choice, CandidateKind.ClosedCell).Findings.ShouldNotContain(f => f.Rule.Id == "E11");
     }
 
     [Fact]
@@ -217,8 +217,8 @@ public sealed class ExclusionTests
             Choice.Of(Walls.Case(SurfaceKind.StudWall, facts: found, section: section), FlipSearch.None),
             Choice.Of(Walls.Case(SurfaceKind.StudWall, section: section), FlipSearch.None)
         );
-        loud.Candidates.SelectMany(c => c.Findings).ShouldContain(f => f.Rule == rule && f.Verdict == Verdict.Care);
-        quiet.Candidates.SelectMany(c => c.Findings).ShouldNotContain(f => f.Rule == rule);
+        loud.Candidates.SelectMany(c => c.Findings).ShouldContain(f => f.Rule.Id == rule && f.Verdict == Verdict.Care);
+        quiet.Candidates.SelectMany(c => c.Findings).ShouldNotContain(f => f.Rule.Id == rule);
     }
 
     private static ProductSheet Roofing { get; } = Sheets.ClosedCell with { Id = "roofing", Grade = FoamGrade.Roofing };
@@ -226,5 +226,5 @@ public sealed class ExclusionTests
     private static Candidate Of(Choice choice, CandidateKind kind) => choice.Candidates.First(c => c.Kind == kind);
 
     private static string? Case(Choice choice, CandidateKind kind, string rule) =>
-        Of(choice, kind).Findings.FirstOrDefault(f => f.Rule == rule)?.Case;
+        Of(choice, kind).Findings.FirstOrDefault(f => f.Rule.Id == rule)?.Case.Name;
 }

@@ -62,7 +62,7 @@ public sealed class GateRemedyTests
                         foreach (var remedy in finding.Remedies)
                         {
                             var after = Done(gate, finding, remedy, entered);
-                            Rule(finding.Rule, after)
+                            Rule(finding.Rule.Id, after)
                                 .Verdict.CompareTo(finding.Verdict)
                                 .ShouldBeNegative(
                                     $"{finding.Rule} {remedy.Kind} {entered}: {string.Join(", ", remedy.Figures.Select(f => $"{f.Key} {f.Value.Si}"))}"
@@ -99,7 +99,7 @@ public sealed class GateRemedyTests
             .Sample(
                 (gate, us) =>
                 {
-                    foreach (var finding in SprayGate.Check(gate).Findings.Where(f => f.Rule is "G1" or "G2" or "G3"))
+                    foreach (var finding in SprayGate.Check(gate).Findings.Where(f => f.Rule.Id is "G1" or "G2" or "G3"))
                     {
                         foreach (var remedy in finding.Remedies.Where(r => r.Figures.ContainsKey("change")))
                         {
@@ -107,7 +107,7 @@ public sealed class GateRemedyTests
                                 Read(remedy.Figures["change"], Changes, us ? UnitSystem.Us : UnitSystem.Metric)
                                 * (remedy.Kind.StartsWith("cool", StringComparison.Ordinal) ? -1 : 1);
                             var after =
-                                finding.Rule == "G2"
+                                finding.Rule.Id == "G2"
                                     ? gate with
                                     {
                                         Air = Later(gate.Air!, change),
@@ -116,7 +116,9 @@ public sealed class GateRemedyTests
                                     {
                                         Substrate = Later(gate.Substrate!, change),
                                     };
-                            Rule(finding.Rule, after).Verdict.CompareTo(finding.Verdict).ShouldBeNegative($"{finding.Rule} {remedy.Kind}");
+                            Rule(finding.Rule.Id, after)
+                                .Verdict.CompareTo(finding.Verdict)
+                                .ShouldBeNegative($"{finding.Rule.Id} {remedy.Kind}");
                         }
                     }
 
@@ -146,7 +148,7 @@ public sealed class GateRemedyTests
                         };
                         SprayGate
                             .Check(after)
-                            .Findings.Where(f => f.Rule is "G1" or "G2" or "G3" or "G4")
+                            .Findings.Where(f => f.Rule.Id is "G1" or "G2" or "G3" or "G4")
                             .Worst()
                             .ShouldNotBe(Verdict.Hold);
                     }
@@ -221,5 +223,5 @@ public sealed class GateRemedyTests
     private static Temperature Typed(double celsius, bool fahrenheit) =>
         fahrenheit ? new((Math.Round(celsius * 1.8 + 32) - 32) / 1.8) : new(Math.Round(celsius * 2) / 2);
 
-    private static Finding Rule(string rule, GateCase gate) => SprayGate.Check(gate).Findings.Single(f => f.Rule == rule);
+    private static Finding Rule(string rule, GateCase gate) => SprayGate.Check(gate).Findings.Single(f => f.Rule.Id == rule);
 }

@@ -129,7 +129,7 @@ public sealed class SprayGateTests
                 FoundDry = eye is { } dry ? Eye(dry) : null,
             }
         );
-        (finding.Verdict, finding.Case).ShouldBe((verdict, name));
+        (finding.Verdict, finding.Case.Name).ShouldBe((verdict, name));
     }
 
     [Theory]
@@ -157,7 +157,7 @@ public sealed class SprayGateTests
                 FoundDry = eye is { } dry ? Eye(dry) : null,
             }
         );
-        (finding.Verdict, finding.Case).ShouldBe((verdict, name));
+        (finding.Verdict, finding.Case.Name).ShouldBe((verdict, name));
     }
 
     [Fact]
@@ -173,7 +173,7 @@ public sealed class SprayGateTests
                         MoistureMeter = Meter(percent),
                         FoundDry = null,
                     };
-                    if (kind != SubstrateKind.Metal && Rule("G5", gate) is { Case: not "notLookedAt" } byMeter)
+                    if (kind != SubstrateKind.Metal && Rule("G5", gate) is { Case.Name: not "notLookedAt" } byMeter)
                     {
                         Rule("G5", gate with { FoundDry = Eye(dry) }).Verdict.CompareTo(byMeter.Verdict).ShouldBeGreaterThanOrEqualTo(0);
                     }
@@ -184,9 +184,9 @@ public sealed class SprayGateTests
     public void G6_wants_both_drums_fresh_and_inside()
     {
         Rule("G6", Good with { DrumB = null }).Verdict.ShouldBe(Verdict.Hold);
-        Rule("G6", Good with { DrumB = T(17.5) }).Case.ShouldBe("outside");
-        Rule("G6", Good with { DrumB = T(18.5) }).Case.ShouldBe("nearEdge");
-        Rule("G6", Good with { DrumA = T(22, minutes: 121) }).Case.ShouldBe("stale");
+        Rule("G6", Good with { DrumB = T(17.5) }).Case.Name.ShouldBe("outside");
+        Rule("G6", Good with { DrumB = T(18.5) }).Case.Name.ShouldBe("nearEdge");
+        Rule("G6", Good with { DrumA = T(22, minutes: 121) }).Case.Name.ShouldBe("stale");
         Rule("G6", Good with { DrumA = T(22, minutes: 119) }).Verdict.ShouldBe(Verdict.Clear);
         Rule("G6", Good with { DrumA = T(17, minutes: 300) }).Verdict.ShouldBe(Verdict.Hold);
     }
@@ -198,15 +198,17 @@ public sealed class SprayGateTests
         {
             var finding = Rule("G13", Good with { Prepared = Everything.Except([item]).ToHashSet() });
             finding.Verdict.ShouldBe(Verdict.Hold);
-            finding.Words["items"].ShouldBe(item.ToString());
+            finding.Words["items"].ShouldBe(Said.Of(item));
         }
     }
 
     [Fact]
     public void Old_readings_ask_for_care()
     {
-        SprayGate.Check(Good with { Air = T(20, minutes: 121) }).Findings.ShouldContain(f => f.Rule == "age" && f.Verdict == Verdict.Care);
-        SprayGate.Check(Good).Findings.ShouldNotContain(f => f.Rule == "age");
+        SprayGate
+            .Check(Good with { Air = T(20, minutes: 121) })
+            .Findings.ShouldContain(f => f.Rule.Id == "age" && f.Verdict == Verdict.Care);
+        SprayGate.Check(Good).Findings.ShouldNotContain(f => f.Rule.Id == "age");
     }
 
     [Fact]
@@ -232,7 +234,7 @@ public sealed class SprayGateTests
                 Humidity = RH(air.HumidityWhenDryHeatedTo(airTo).Percent),
             }
         );
-        after.Findings.Where(f => f.Rule is "G1" or "G2" or "G3" or "G4").Worst().ShouldNotBe(Verdict.Hold);
+        after.Findings.Where(f => f.Rule.Id is "G1" or "G2" or "G3" or "G4").Worst().ShouldNotBe(Verdict.Hold);
     }
 
     [Fact]
@@ -270,5 +272,5 @@ public sealed class SprayGateTests
 
     private static Reading<RelativeHumidity> RH(double percent) => new(new(percent), TimeSpan.FromMinutes(10), "hygrometer");
 
-    private static Finding Rule(string rule, GateCase gate) => SprayGate.Check(gate).Findings.Single(f => f.Rule == rule);
+    private static Finding Rule(string rule, GateCase gate) => SprayGate.Check(gate).Findings.Single(f => f.Rule.Id == rule);
 }

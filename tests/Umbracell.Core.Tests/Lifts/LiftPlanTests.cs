@@ -52,7 +52,7 @@ public sealed class LiftPlanTests
     public void A_lift_under_the_least_is_a_flash_coat_or_refused(double inches, string name, Verdict verdict)
     {
         var finding = LiftPlan.For(Sheets.ClosedCell, Length.FromInches(inches)).Finding;
-        finding.Case.ShouldBe(name);
+        finding.Case.Name.ShouldBe(name);
         finding.Verdict.ShouldBe(verdict);
     }
 

@@ -130,7 +130,7 @@ public sealed class MonthlyYearTests
     public void The_condensate_is_followed_to_pressures_and_flows_that_give_it()
     {
         var year = MonthlyYear.Of(Wall(Sheets.OpenCell, 5.5), Year);
-        var told = year.Findings.Single(f => f.Rule == "yearCondensate");
+        var told = year.Findings.Single(f => f.Rule.Id == "yearCondensate");
         var working = told.How!;
         working.Result.Si.ShouldBe(told.Measured!.Value.Si, 1e-12);
         working.Terms.Sum(t => t.Value.Si).ShouldBe(working.Result.Si, 1e-9);
@@ -205,7 +205,7 @@ public sealed class MonthlyYearTests
         var tight = Walls.Section(SurfaceKind.UnventedDeck) with { Fill = [foam] };
         var open = tight with { Outboard = [tight.Outboard[^1]] };
         MonthlyYear.Of(tight, Walls.Year()).Dampest.Untold.ShouldBeTrue();
-        MonthlyYear.Of(tight, Walls.Year()).Findings.Single(f => f.Rule == "yearInterface").Case.ShouldBe("untold");
+        MonthlyYear.Of(tight, Walls.Year()).Findings.Single(f => f.Rule.Id == "yearInterface").Case.Name.ShouldBe("untold");
         MonthlyYear.Of(open, Walls.Year()).Places.ShouldAllBe(p => !p.Untold);
     }
 
@@ -249,7 +249,7 @@ public sealed class MonthlyYearTests
         closed.GreatestStored.ShouldBeLessThan(open.GreatestStored / 3);
         Sheathing(closed).Humidities.Average().ShouldBeLessThan(Sheathing(open).Humidities.Average());
         open.GreatestStored.ShouldBeGreaterThan(0.1);
-        open.Findings.Single(f => f.Rule == "yearCondensate").Verdict.ShouldNotBe(Verdict.Clear);
+        open.Findings.Single(f => f.Rule.Id == "yearCondensate").Verdict.ShouldNotBe(Verdict.Clear);
         open.Months.MaxBy(m => m.Stored).Outdoor.Temperature.Celsius.ShouldBeLessThan(10);
     }
 
@@ -280,9 +280,9 @@ public sealed class MonthlyYearTests
                         Fill = [new FoamFill(open ? Sheets.OpenCell : Sheets.ClosedCell, Length.FromInches(inches))],
                     };
                     var now = MonthlyYear.Of(floor, year);
-                    var told = now.Findings.Single(f => f.Rule == "yearInterface");
+                    var told = now.Findings.Single(f => f.Rule.Id == "yearInterface");
                     var worst = now.Dampest;
-                    if (told.Case is "dry" or "untold" || worst.Greatest > 99.9)
+                    if (told.Case.Name is "dry" or "untold" || worst.Greatest > 99.9)
                     {
                         return;
                     }
@@ -302,8 +302,8 @@ public sealed class MonthlyYearTests
                         Humidity(floor with { Outboard = [foil, .. floor.Outboard] }),
                         Humidity(floor with { Inboard = [.. floor.Inboard.SkipLast(1), tighter] })
                     );
-                    (told.Case == "dampInward" ? outside : inside).ShouldBeLessThan(worst.Greatest + 1e-9);
-                    (told.Case == "dampInward" ? inside : outside).ShouldBeGreaterThan(worst.Greatest - 1e-9);
+                    (told.Case.Name == "dampInward" ? outside : inside).ShouldBeLessThan(worst.Greatest + 1e-9);
+                    (told.Case.Name == "dampInward" ? inside : outside).ShouldBeGreaterThan(worst.Greatest - 1e-9);
                 }
             );
 
@@ -328,7 +328,7 @@ public sealed class MonthlyYearTests
         );
         var year = MonthlyYear.Of(Wall(Sheets.OpenCell, 5.5), dry);
         year.GreatestStored.ShouldBe(0, 1e-9);
-        year.Findings.Single(f => f.Rule == "yearCondensate").Case.ShouldBe("none");
+        year.Findings.Single(f => f.Rule.Id == "yearCondensate").Case.Name.ShouldBe("none");
     }
 
     [Theory]

@@ -82,11 +82,11 @@ public sealed class PreparationTests
             Required = required,
             Prepared = required.Except([PreparationItem.PenetrationsSealed]).ToHashSet(),
         };
-        var held = SprayGate.Check(gate).Findings.Single(f => f.Rule == "G13");
-        (held.Verdict, held.Words["items"]).ShouldBe((Verdict.Hold, nameof(PreparationItem.PenetrationsSealed)));
+        var held = SprayGate.Check(gate).Findings.Single(f => f.Rule.Id == "G13");
+        (held.Verdict, held.Words["items"]).ShouldBe((Verdict.Hold, Said.Of(PreparationItem.PenetrationsSealed)));
         SprayGate
             .Check(gate with { Prepared = required.ToHashSet() })
-            .Findings.Single(f => f.Rule == "G13")
+            .Findings.Single(f => f.Rule.Id == "G13")
             .Verdict.ShouldBe(Verdict.Clear);
     }
 
@@ -101,12 +101,12 @@ public sealed class PreparationTests
             SubstrateKind = SubstrateKind.Mineral,
             Prepared = PreparationList.Always.ToHashSet(),
         };
-        Judge(gate).ShouldBe((Verdict.Clear, ""));
-        Judge(gate with { LeakOpen = leakOpen, JointOpen = jointOpen }).ShouldBe((Verdict.Hold, item.ToString()));
+        Judge(gate).ShouldBe((Verdict.Clear, default(Said)));
+        Judge(gate with { LeakOpen = leakOpen, JointOpen = jointOpen }).ShouldBe((Verdict.Hold, Said.Of(item)));
 
-        static (Verdict, string) Judge(GateCase gate)
+        static (Verdict, Said) Judge(GateCase gate)
         {
-            var finding = SprayGate.Check(gate).Findings.Single(f => f.Rule == "G13");
+            var finding = SprayGate.Check(gate).Findings.Single(f => f.Rule.Id == "G13");
             return (finding.Verdict, finding.Words["items"]);
         }
     }
@@ -122,11 +122,11 @@ public sealed class PreparationTests
             SubstrateKind = SubstrateKind.Mineral,
             MoistureMeter = new(percent, TimeSpan.Zero, "concrete meter"),
         };
-        SprayGate.Check(gate).Findings.Single(f => f.Rule == "G5").Case.ShouldBe(expected);
+        SprayGate.Check(gate).Findings.Single(f => f.Rule.Id == "G5").Case.Name.ShouldBe(expected);
         SprayGate
             .Check(gate with { Practice = new() { DryConcretePercent = 3 } })
-            .Findings.Single(f => f.Rule == "G5")
-            .Case.ShouldBe("concreteWet");
+            .Findings.Single(f => f.Rule.Id == "G5")
+            .Case.Name.ShouldBe("concreteWet");
     }
 
     private static IReadOnlyList<PreparationItem> Items(SurfaceKind kind, SurfaceDetails? details = null, params SiteNoteKind[] notes) =>

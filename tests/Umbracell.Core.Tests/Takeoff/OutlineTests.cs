@@ -67,9 +67,9 @@ public sealed class OutlineTests
         var findings = SurveyCheck.Of(
             new(SurfaceKind.OverheadDoor, null, "over the rail", false) { Asked = [DetailField.DoorSpare, DetailField.Access] }
         );
-        findings.Single(f => f.Rule == "size").Words["blocks"].ShouldBe("sets");
-        findings.Single(f => f.Rule == "missing").Case.ShouldBe("doorSpare");
-        findings.Single(f => f.Rule == "moisture").Words["blocks"].ShouldBe("window");
+        findings.Single(f => f.Rule.Id == "size").Case.Blocks.ShouldBe(Stage.Sets);
+        findings.Single(f => f.Rule.Id == "missing").Case.Name.ShouldBe("doorSpare");
+        findings.Single(f => f.Rule.Id == "moisture").Case.Blocks.ShouldBe(Stage.Window);
         findings[0].Verdict.ShouldBe(Verdict.Hold);
         var known = SurveyCheck.Of(
             new(SurfaceKind.OverheadDoor, null, null, true)
@@ -78,7 +78,7 @@ public sealed class OutlineTests
                 Details = new() { DoorSpare = new(20) },
             }
         );
-        known.ShouldNotContain(f => f.Rule == "missing");
+        known.ShouldNotContain(f => f.Rule.Id == "missing");
     }
 
     [Fact]
@@ -92,8 +92,8 @@ public sealed class OutlineTests
                     Details = new() { BalloonFramed = balloon },
                 }
             );
-        Check(true).ShouldContain(f => f.Rule == "balloon");
-        Check(false).ShouldNotContain(f => f.Rule == "balloon" || f.Rule == "missing");
-        Check(null).ShouldContain(f => f.Rule == "missing" && f.Case == "balloonFramed");
+        Check(true).ShouldContain(f => f.Rule.Id == "balloon");
+        Check(false).ShouldNotContain(f => f.Rule.Id == "balloon" || f.Rule.Id == "missing");
+        Check(null).ShouldContain(f => f.Rule.Id == "missing" && f.Case.Name == "balloonFramed");
     }
 }

@@ -81,7 +81,7 @@ public sealed class TakeoffTests
     {
         var takeoff = SurfaceTakeoff.Of(Shape("10' x 8'", ShapeKind.Rectangle), [new(1, Length.FromFeet(10), Length.FromFeet(9))], 1, 0, 1);
         var finding = SurveyCheck.Of(new(SurfaceKind.StudWall, takeoff, null, true))[0];
-        finding.Case.ShouldBe("openingsExceed");
+        finding.Case.Name.ShouldBe("openingsExceed");
         finding.Verdict.ShouldBe(Verdict.Hold);
     }
 

@@ -251,7 +251,7 @@ public sealed class BidTests
                     face.ShouldBeGreaterThanOrEqualTo(Sheets.ClosedCell.Substrate.Least.Celsius + 3 - 1e-6);
                     (face - air.DewPoint.Celsius).ShouldBeGreaterThanOrEqualTo(5 - 1e-6);
                     air.Humidity.ShouldBeLessThanOrEqualTo(Sheets.ClosedCell.GreatestHumidityPercent + 1e-6);
-                    route.Findings.ShouldNotContain(f => f.Case == "dewClose" || f.Case == "tooDamp");
+                    route.Findings.ShouldNotContain(f => f.Case.Name == "dewClose" || f.Case.Name == "tooDamp");
 
                     // No cooler room would have done.
                     var cooler = SpaceHeating.To(space, new(Math.Max(outdoor, air.Indoor.Celsius - 0.3)), heater);
@@ -340,7 +340,7 @@ public sealed class BidTests
     }
 
     private static Verdict? Case(ColdRouteCase question, ColdRouteKind kind, string name) =>
-        ColdRoutes.Of(question).Routes.Single(r => r.Kind == kind).Findings.FirstOrDefault(f => f.Case == name)?.Verdict;
+        ColdRoutes.Of(question).Routes.Single(r => r.Kind == kind).Findings.FirstOrDefault(f => f.Case.Name == name)?.Verdict;
 
     private static IReadOnlyList<(string Key, double Quantity, double Amount)> Plain(Bid bid) =>
         [.. bid.Lines.Select(l => (l.Key, l.Quantity.Si, l.Amount))];

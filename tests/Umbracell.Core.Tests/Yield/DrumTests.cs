@@ -83,7 +83,7 @@ public sealed class DrumTests
             Day
         );
         (stock.SetsA, stock.SetsB, stock.Order).ShouldBe((0, 4, 2));
-        stock.Findings.Select(f => f.Case).ShouldBe(["expired", "expiresSoon", "moreB", "short"], ignoreOrder: true);
+        stock.Findings.Select(f => f.Case.Name).ShouldBe(["expired", "expiresSoon", "moreB", "short"], ignoreOrder: true);
         stock.Findings.ShouldAllBe(f => f.Verdict == Verdict.Care);
     }
 
@@ -100,7 +100,7 @@ public sealed class DrumTests
                 2,
                 Day
             )
-            .Findings.Select(f => f.Case)
+            .Findings.Select(f => f.Case.Name)
             .ShouldBe(["lots", "suffices"]);
 
     [Fact]

@@ -86,7 +86,10 @@ public sealed class KitTests
     [InlineData(100, true, "cheaperYetRig")]
     [InlineData(5000, false, "rigCheaper")]
     public void What_is_cheaper_is_said(double boardFeet, bool rigAlways, string expected) =>
-        KitBreakEven.Of(Case(boardFeet) with { RigAlways = rigAlways })!.Findings.Single(f => f.Rule == "kit").Case.ShouldBe(expected);
+        KitBreakEven
+            .Of(Case(boardFeet) with { RigAlways = rigAlways })!
+            .Findings.Single(f => f.Rule.Id == "kit")
+            .Case.Name.ShouldBe(expected);
 
     [Fact]
     public void A_kit_outside_its_sheets_window_is_held_however_cheap_it_is()
@@ -94,7 +97,7 @@ public sealed class KitTests
         var cold = Case(100);
         cold = cold with { Conditions = cold.Conditions with { Substrate = new(Kit.Substrate.Least.Celsius - 1) } };
         var held = KitBreakEven.Of(cold)!.Findings[0];
-        (held.Case, held.Verdict).ShouldBe(("substrateOutside", Verdict.Hold));
+        (held.Case.Name, held.Verdict).ShouldBe(("substrateOutside", Verdict.Hold));
     }
 
     [Fact]
@@ -102,10 +105,10 @@ public sealed class KitTests
     {
         KitBreakEven
             .Of(Case(100) with { Rates = Rates with { KitBoardFeetPerHour = 0 } })!
-            .Findings.ShouldContain(f => f.Case == "noRates");
+            .Findings.ShouldContain(f => f.Case.Name == "noRates");
         KitBreakEven
             .Of(Case(100) with { Rates = Rates with { SetPrice = Walls.Rates.SetPrice } })!
-            .Findings.ShouldContain(f => f.Case == "noRates");
+            .Findings.ShouldContain(f => f.Case.Name == "noRates");
     }
 
     [Fact]

@@ -105,7 +105,7 @@ public sealed class PriceAlternativeTests
         var load = RigLoad.Of([(Sheets.ClosedCell, sets)], new(trailer));
         load.Weight.Kilograms.ShouldBe(sets * Sheets.ClosedCell.SetMass.Kilograms, 1e-9);
         var said = load.Findings.ShouldHaveSingleItem();
-        (said.Case, said.Verdict).ShouldBe((expected, verdict));
+        (said.Case.Name, said.Verdict).ShouldBe((expected, verdict));
         RigLoad.Of([], new(trailer)).Findings.ShouldBeEmpty();
     }
 

@@ -135,8 +135,8 @@ public sealed class YieldTests
                 Drums = null,
             }
         );
-        study.Findings.ShouldContain(f => f.Case == "substrateOffCurve" && f.Limit!.Value.Si == 4);
-        study.Findings.ShouldContain(f => f.Case == "drumAssumed" && f.Verdict == Verdict.Care);
+        study.Findings.ShouldContain(f => f.Case.Name == "substrateOffCurve" && f.Limit!.Value.Si == 4);
+        study.Findings.ShouldContain(f => f.Case.Name == "drumAssumed" && f.Verdict == Verdict.Care);
         study.Conditions.Substrate.Celsius.ShouldBe(4);
     }
 

@@ -40,6 +40,9 @@ describe('the catalogue', () => {
     // The server reads whole lists of words by their name, so that a table may say a thing as the screen does.
     const asking = server.split('\n').filter((line) => /WordCatalog|FieldWords|\[typeof\(/.test(line))
     const lists = asking.flatMap((line) => [...line.matchAll(/"([a-z]\w*(?:\.\w+)*)"/g)].map(([, name]) => `${name}.`))
+    // The rules of the core name the parts of the catalogue that their words are keys of.
+    const books = server.split('\n').filter((line) => /\.Ends\(|words: "/.test(line))
+    lists.push(...books.flatMap((line) => [...line.matchAll(/\b\w+:([a-z][\w.]*)/g)].map(([, name]) => `${name}.`)))
     const isAsked = (key: string) =>
       named.has(key) || patterns.some((pattern) => pattern.test(key)) || lists.some((list) => key.startsWith(list))
     expect(leaves(en).filter((key) => !isAsked(key))).toEqual([])

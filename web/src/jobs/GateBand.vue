@@ -17,15 +17,15 @@ const reader = useReader()
 const text = useFindingText()
 const window = useWindow(() => props.surface.id)
 
-const rules = computed(() => (window.data.value?.answer?.findings ?? []).filter((f) => f.rule !== 'age'))
+const rules = computed(() => (window.data.value?.answer?.findings ?? []).filter((f) => f.isNumbered))
 const gate = computed(() => window.data.value?.answer)
 const shadow: Record<Finding['verdict'], number> = { clear: 0, care: 0.5, hold: 1 }
 
 const nearby = computed(() => {
-  const dew = rules.value.find((f) => f.rule === 'G3')
+  const dew = rules.value.find((f) => f.figures.dew)
   const [substrate, point] = [dew?.figures.substrate, dew?.figures.dew]
   return substrate && point
-    ? `${reader.print(substrate)}, ${t('window.dewOf', { point: dew!.words.point ?? '', dew: reader.print(point) })}`
+    ? `${reader.print(substrate)}, ${t('window.dewOf', { point: text.word(dew!.words.point!), dew: reader.print(point) })}`
     : t('window.noneRead')
 })
 const worst = computed(() => [...rules.value].sort((a, b) => shadow[b.verdict] - shadow[a.verdict])[0])

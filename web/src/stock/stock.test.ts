@@ -40,7 +40,7 @@ const stock = (lots: object[]) => ({
       setsA: figure(3, '3.0 sets'),
       setsB: figure(2, '2.0 sets'),
       sets: figure(2, '2.0 sets'),
-      findings: [finding('stock', 'moreA', 'care', { words: { sheet: 'Marl CC-20' } })],
+      findings: [finding('stock', 'moreA', 'care', { words: { sheet: { book: null, keys: ['Marl CC-20'] } } })],
     },
   ],
 })

@@ -75,12 +75,11 @@ public sealed record SlabEdge(
     {
         var dry = Coldest > Dew;
         return new(
-            "slabEdge",
+            SectionRules.SlabEdge,
             dry ? "dry"
                 : ColdestWrapped > Dew ? "carryUp"
                 : "damp",
             dry ? Verdict.Clear : Verdict.Care,
-            Basis.Physics,
             Source
         )
         {

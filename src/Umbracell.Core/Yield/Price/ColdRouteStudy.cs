@@ -191,7 +191,7 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
                 .. Window(first, c.Substrate, c.Air),
                 .. AirWindow(c.Standard, c.Air),
                 .. Damp(first, c.Substrate, AirAsItIs()),
-                new("coldRoute", "readFace", Verdict.Care, Basis.Practice, Source) { Measured = WarmFoam.ToFigure() },
+                new(ColdRouteRules.Route, "readFace", Verdict.Care, Source) { Measured = WarmFoam.ToFigure() },
             ]
         );
         return route with { Finish = route.Finish + Changeover };
@@ -205,10 +205,10 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
             return Sprayed(ColdRouteKind.FlashCoat, [(c.Standard, c.Thickness, c.Substrate)], [.. findings, Held("noFlashOnSheet")]);
         }
 
-        findings.Add(new("coldRoute", "flashAdhesion", Verdict.Care, Basis.Practice, Source));
+        findings.Add(new(ColdRouteRules.Route, "flashAdhesion", Verdict.Care, Source));
         if (c.NeverFlash)
         {
-            findings.Add(new("coldRoute", "notPractice", Verdict.Care, Basis.Practice, Source));
+            findings.Add(new(ColdRouteRules.Route, "notPractice", Verdict.Care, Source));
         }
 
         var rest = c.Thickness - flash;
@@ -341,10 +341,9 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
         if (c.Heater is not (HeaterKind.Electric or HeaterKind.Indirect))
         {
             yield return new(
-                "coldRoute",
+                ColdRouteRules.Route,
                 "flame",
                 Verdict.Hold,
-                Basis.Practice,
                 "Gate rule G12: a flame into the room brings water, carbon monoxide and fire"
             );
         }
@@ -355,14 +354,13 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
         var margin = sheet.Substrate.Margin(substrate);
         var edge = substrate > sheet.Substrate.Greatest ? sheet.Substrate.Greatest : sheet.Substrate.Least;
         yield return new(
-            "coldRoute",
+            ColdRouteRules.Route,
             margin.Kelvins < 0 ? "outsideWindow"
                 : margin.Kelvins < Comfort.Kelvins ? "nearWindow"
                 : "inWindow",
             margin.Kelvins < 0 ? Verdict.Hold
                 : margin.Kelvins < Comfort.Kelvins ? Verdict.Care
                 : Verdict.Clear,
-            Basis.ProductSheet,
             $"{sheet.Name}, {sheet.Edition}: substrate"
         )
         {
@@ -380,7 +378,7 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
     {
         if (!sheet.Air.Holds(air))
         {
-            yield return new("coldRoute", "airOutside", Verdict.Hold, Basis.ProductSheet, $"{sheet.Name}, {sheet.Edition}: air")
+            yield return new(ColdRouteRules.Route, "airOutside", Verdict.Hold, $"{sheet.Name}, {sheet.Edition}: air")
             {
                 Measured = air.ToFigure(),
                 Limit = (air < sheet.Air.Least ? sheet.Air.Least : sheet.Air.Greatest).ToFigure(),
@@ -396,13 +394,7 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
         var apart = substrate - air.Dew;
         if (apart.Kelvins < DewDistance.Kelvins)
         {
-            yield return new(
-                "coldRoute",
-                "dewClose",
-                verdict,
-                Basis.Physics,
-                "Gate rule G3: substrate at least 3 K above the dew or frost point"
-            )
+            yield return new(ColdRouteRules.Route, "dewClose", verdict, "Gate rule G3: substrate at least 3 K above the dew or frost point")
             {
                 Measured = apart.ToFigure(),
                 Limit = DewDistance.ToFigure(),
@@ -411,7 +403,7 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
 
         if (air.Humidity > sheet.GreatestHumidityPercent)
         {
-            yield return new("coldRoute", "tooDamp", verdict, Basis.ProductSheet, $"{sheet.Name}, {sheet.Edition}: humidity")
+            yield return new(ColdRouteRules.Route, "tooDamp", verdict, $"{sheet.Name}, {sheet.Edition}: humidity")
             {
                 Measured = new(air.Humidity, Dimension.RelativeHumidity),
                 Limit = new(sheet.GreatestHumidityPercent, Dimension.RelativeHumidity),
@@ -419,8 +411,8 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
         }
     }
 
-    private static Finding Held(string name) => new("coldRoute", name, Verdict.Hold, Basis.Practice, Source);
+    private static Finding Held(string name) => new(ColdRouteRules.Route, name, Verdict.Hold, Source);
 
     private static Finding Say(string name, Verdict verdict, Figure measured, Figure? limit) =>
-        new("coldRoute", name, verdict, Basis.Practice, Source) { Measured = measured, Limit = limit };
+        new(ColdRouteRules.Route, name, verdict, Source) { Measured = measured, Limit = limit };
 }

@@ -156,7 +156,7 @@ public sealed record ColdRoutes(ColdRouteCase Case, IReadOnlyList<ColdRoute> Rou
                 return Routes[0];
             }
 
-            var open = Routes.Where(r => !r.Held && r.Findings.All(f => f.Case != "notPractice")).ToList();
+            var open = Routes.Where(r => !r.Held && r.Findings.All(f => f.Case != ColdRouteRules.NotPractice)).ToList();
             return open.Where(r => r.Bid.Missing.Count == 0).MinBy(r => r.Bid.Cost) ?? open.FirstOrDefault();
         }
     }

@@ -144,7 +144,7 @@ public sealed record KitBreakEven(
     {
         if (!kits.Kit.Substrate.Holds(kits.Conditions.Substrate))
         {
-            yield return new("kit", "substrateOutside", Verdict.Hold, Basis.ProductSheet, $"{kits.Kit.Name}, {kits.Kit.Edition}: substrate")
+            yield return new(MaterialRules.Kit, "substrateOutside", Verdict.Hold, $"{kits.Kit.Name}, {kits.Kit.Edition}: substrate")
             {
                 Measured = kits.Conditions.Substrate.ToFigure(),
                 Limit = kits.Kit.Substrate.Least.ToFigure(),
@@ -155,20 +155,19 @@ public sealed record KitBreakEven(
         const string Source = "The firm's rates for kits and for the rig";
         if (kit.Missing.Count > 0 || rig.Missing.Count > 0 || kits.Rates is { KitBoardFeetPerHour: <= 0 } or { KitHour: <= 0 })
         {
-            yield return new("kit", "noRates", Verdict.Care, Basis.Practice, Source);
+            yield return new(MaterialRules.Kit, "noRates", Verdict.Care, Source);
             yield break;
         }
 
         var cheaper = kit.Cost <= rig.Cost;
         yield return new(
-            "kit",
+            MaterialRules.Kit,
             cheaper
                 ? kits.RigAlways
                     ? "cheaperYetRig"
                     : "cheaper"
                 : "rigCheaper",
             Verdict.Clear,
-            Basis.Practice,
             Source
         )
         {

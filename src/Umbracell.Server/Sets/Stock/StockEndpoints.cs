@@ -77,7 +77,7 @@ internal static class StockEndpoints
             FigureAnswer.Of(new(stock.SetsA, Dimension.Sets)),
             FigureAnswer.Of(new(stock.SetsB, Dimension.Sets)),
             FigureAnswer.Of(new(stock.Sets, Dimension.Sets)),
-            FindingAnswer.All(stock.Findings.Where(f => f.Case != "suffices"))
+            FindingAnswer.All(stock.Findings.Where(f => f.Case != MaterialRules.Suffices))
         );
     }
 

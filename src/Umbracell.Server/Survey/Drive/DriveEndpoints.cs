@@ -134,10 +134,9 @@ internal static class DriveEndpoints
             {
                 var dry = humidity < AssemblyState.GreatestFinishHumidity;
                 yield return new(
-                    "finish",
+                    SectionRules.Finish,
                     name + (dry ? "Dry" : "Damp"),
                     dry ? Verdict.Clear : Verdict.Care,
-                    Basis.Physics,
                     "Choice rule E5: the underside of a tight finish stays under 80 %; steady diffusion at design"
                 )
                 {

@@ -6,8 +6,6 @@ type Remedy = Schemas['RemedyAnswer']
 
 export const verdicts: readonly Verdict[] = ['clear', 'care', 'hold']
 
-const camel = (name: string) => name.charAt(0).toLowerCase() + name.slice(1)
-
 /** Sentences of findings and remedies, filled with figures in the reader's units. */
 export function useFindingText() {
   const { t, te } = useI18n()
@@ -23,36 +21,19 @@ export function useFindingText() {
   const figures = (all: Record<string, Schemas['FigureAnswer']>) =>
     Object.fromEntries(Object.entries(all).map(([name, figure]) => [name, reader.print(figure)]))
 
+  /** Keys of the vocabulary become its words; the rest are words of people or of a sheet and stay as they are. */
+  function word({ book, keys }: Schemas['WordAnswer']) {
+    const told = (key: string) => (book === 'place' ? place(key) : book ? t(`${book}.${key}`) : key)
+    return keys.map(told).join(', ')
+  }
+
   function values(finding: Finding) {
-    const words = { ...finding.words }
-    if (words.items) {
-      words.items = words.items
-        .split(',')
-        .map((item) =>
-          t(`window.prepItem.${camel(item)}`)
-            .split(':')[0]!
-            .toLowerCase(),
-        )
-        .join(', ')
-    }
-    // Keys of the vocabulary become its words; the rest are words of people and stay as they are.
-    if (finding.rule === 'joint') {
-      words.joint = t(`joint.${camel(words.joint!)}`)
-      words.layers = (words.layers ?? '')
-        .split(',')
-        .filter(Boolean)
-        .map((layer) => t(`layer.${camel(layer)}`))
-        .join(', ')
-    }
-    if (words.month) words.month = t(`month.${words.month}`)
-    if (words.place) words.place = place(words.place)
-    if (words.layer && finding.rule !== 'joint') words.layer = t(`material.${words.layer!}`)
     return {
       measured: reader.print(finding.measured),
       limit: reader.print(finding.limit),
       margin: reader.print(finding.margin),
       ...figures(finding.figures),
-      ...words,
+      ...Object.fromEntries(Object.entries(finding.words).map(([name, said]) => [name, word(said)])),
     }
   }
 
@@ -60,6 +41,7 @@ export function useFindingText() {
 
   return {
     place,
+    word,
     title: (finding: Finding) => t(`${key(finding)}.t`, values(finding)),
     detail: (finding: Finding) => (te(`${key(finding)}.d`) ? t(`${key(finding)}.d`, values(finding)) : ''),
     remedy: (remedy: Remedy) => t(`remedy.${remedy.kind}`, { ...figures(remedy.figures), ...remedy.words }),

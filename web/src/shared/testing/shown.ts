@@ -18,6 +18,11 @@ export const worked = (us: string, metric = us) => ({ figure: figure(1, us, metr
 export const finding = (rule: string, at: string, verdict: string, rest: object = {}) => ({
   rule,
   case: at,
+  stage: 'section',
+  isNumbered: false,
+  isToldAtOnce: false,
+  yieldsToReason: true,
+  blocks: null,
   verdict,
   basis: 'practice',
   source: 'a source',

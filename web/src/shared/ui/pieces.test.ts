@@ -85,6 +85,11 @@ describe('a finding', () => {
   const finding: Finding = {
     rule: 'target',
     case: 'short',
+    stage: 'section',
+    isNumbered: false,
+    isToldAtOnce: false,
+    yieldsToReason: true,
+    blocks: null,
     verdict: 'care',
     basis: 'modelCode',
     source: 'Edition',
@@ -106,12 +111,12 @@ describe('a finding', () => {
   })
 
   it('counts by verdict and shows no markup of a name', () => {
-    const leak = {
+    const leak: Finding = {
       ...finding,
       rule: 'leak',
       case: 'open',
-      verdict: 'hold' as const,
-      words: { where: '<b>roof</b>' },
+      verdict: 'hold',
+      words: { where: { book: null, keys: ['<b>roof</b>'] } },
       remedies: [],
     }
     const list = mount(FindingsList, { props: { findings: [leak, finding] }, global })

@@ -40,7 +40,7 @@ const marks = computed(() =>
 )
 // What a plan does to the building's own damp stands on the card, not behind a click.
 const damper = computed(() =>
-  props.candidate.findings.filter((finding) => finding.verdict === 'care' && ['wetter', 'E5'].includes(finding.rule)),
+  props.candidate.findings.filter((finding) => finding.verdict === 'care' && finding.isToldAtOnce),
 )
 const holds = computed(() => props.candidate.findings.filter((finding) => finding.verdict === 'hold'))
 </script>
@@ -60,8 +60,7 @@ const holds = computed(() => props.candidate.findings.filter((finding) => findin
         <VerdictMark verdict="care" :size="13" /> {{ text.title(one) }}
       </p>
       <p v-for="hold in holds" :key="hold.rule" class="small marks hold">
-        <VerdictMark verdict="hold" :size="13" /> {{ hold.rule.startsWith('E') ? `${hold.rule}: ` : ''
-        }}{{ text.title(hold) }}
+        <VerdictMark verdict="hold" :size="13" /> {{ hold.isNumbered ? `${hold.rule}: ` : '' }}{{ text.title(hold) }}
       </p>
     </div>
     <dl class="figures">

@@ -20,9 +20,7 @@ const id = useId()
 
 // A sheet's limit and the depth are nobody's to override.
 const mayYield = computed(() =>
-  props.candidate.findings
-    .filter((finding) => finding.verdict === 'hold')
-    .every((f) => f.basis !== 'productSheet' && f.rule !== 'E9'),
+  props.candidate.findings.filter((finding) => finding.verdict === 'hold').every((f) => f.yieldsToReason),
 )
 </script>
 

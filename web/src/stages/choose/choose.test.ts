@@ -104,7 +104,9 @@ describe('a system among its rivals', () => {
   })
 
   it('cannot be picked while a rule holds it, and says which', () => {
-    const screen = lane(candidate({ excluded: true, scores: [], findings: [finding('E3', 'leak', 'hold')] }))
+    const screen = lane(
+      candidate({ excluded: true, scores: [], findings: [finding('E3', 'leak', 'hold', { isNumbered: true })] }),
+    )
     expect(screen.find('.acts .button').exists()).toBe(false)
     expect(screen.get('.hold').text()).toContain('E3: ')
     expect(screen.find('.score p').exists()).toBe(false)
@@ -146,12 +148,10 @@ describe('the reasons of a system', () => {
     expect(screen.emitted('pick')).toEqual([['Dried and read again']])
   })
 
-  it.each([
-    ['a limit of the sheet', finding('G1', 'outside', 'hold', { basis: 'productSheet' })],
-    ['the depth', finding('E9', 'tooThick', 'hold')],
-  ])('never let %s be overridden', (_, hold) => {
+  it('never let be overridden what yields to no reason', () => {
+    const depth = finding('E9', 'tooThick', 'hold', { yieldsToReason: false })
     expect(
-      why(candidate({ excluded: true, findings: [hold] }))
+      why(candidate({ excluded: true, findings: [depth, finding('E3', 'leak', 'hold')] }))
         .find('button.act')
         .exists(),
     ).toBe(false)

@@ -35,11 +35,7 @@ const columns = computed(() =>
 )
 const toOrder = computed(() => (answer.value?.lines ?? []).filter((line) => line.orderCount > 0))
 const leftOvers = computed(() => (answer.value?.lines ?? []).filter((line) => line.leftOver.si >= 0.05))
-const findings = computed(() =>
-  (answer.value?.lines ?? []).flatMap((line) =>
-    line.findings.map((one) => ({ ...one, words: { ...one.words, sheet: line.sheet } })),
-  ),
-)
+const findings = computed(() => (answer.value?.lines ?? []).flatMap((line) => line.findings))
 const { orderPage, loadPage, blanket, day } = useOrderPaper(answer, () => board.data.value?.job.name ?? '')
 
 const save = (kind: 'pdf' | 'xlsx' | 'csv', page: Schemas['TablePage']) =>

@@ -8,11 +8,13 @@ import FigureText from '@/shared/ui/FigureText.vue'
 import VerdictMark from '@/shared/ui/VerdictMark.vue'
 
 /** One rule of the gate: reading, limit, margin, and what would clear it. */
-defineProps<{ finding: Finding }>()
+const props = defineProps<{ finding: Finding }>()
 const { t } = useI18n()
 const reader = useReader()
 const text = useFindingText()
 const workings = useWorkings()
+// Most rules hold a reading against a limit; here what is held against it is computed itself, and its working opens from there.
+const computed = 'dew' in props.finding.figures
 </script>
 
 <template>
@@ -20,13 +22,8 @@ const workings = useWorkings()
     <VerdictMark :verdict="finding.verdict" :size="24" />
     <div class="what">
       <h3>
-        <small class="quiet">{{ finding.rule === 'age' ? '' : finding.rule }}</small>
-        <button
-          v-if="finding.working && finding.rule === 'G3'"
-          type="button"
-          class="figure"
-          @click="workings.open(finding.working)"
-        >
+        <small class="quiet">{{ finding.isNumbered ? finding.rule : '' }}</small>
+        <button v-if="finding.working && computed" type="button" class="figure" @click="workings.open(finding.working)">
           {{ text.title(finding) }}
         </button>
         <template v-else>{{ text.title(finding) }}</template>
@@ -34,7 +31,8 @@ const workings = useWorkings()
       <p class="quiet">{{ text.detail(finding) }}</p>
       <p v-for="remedy in finding.remedies" :key="remedy.kind" class="remedy">{{ text.remedy(remedy) }}</p>
       <p class="small quiet">
-        {{ finding.source }}<template v-if="finding.words.instrument"> · {{ finding.words.instrument }}</template
+        {{ finding.source
+        }}<template v-if="finding.words.instrument"> · {{ text.word(finding.words.instrument) }}</template
         ><template v-if="finding.figures.age"> · {{ reader.print(finding.figures.age) }}</template>
       </p>
     </div>
@@ -49,7 +47,7 @@ const workings = useWorkings()
       </div>
       <div v-if="finding.margin" class="margin" :class="finding.verdict">
         <dt>{{ t('window.col.margin') }}</dt>
-        <dd><FigureText :figure="finding.margin" :working="finding.rule === 'G3' ? null : finding.working" /></dd>
+        <dd><FigureText :figure="finding.margin" :working="computed ? null : finding.working" /></dd>
       </div>
     </dl>
   </li>

@@ -1,0 +1,86 @@
+using System.Collections.Frozen;
+
+namespace Umbracell.Core.Findings;
+
+/// <summary>A rule, declared once: what it is called, which stage it speaks to, who may set it aside, and every way it can end.</summary>
+/// <remarks>Rules are <c>static readonly</c> fields beside the code that judges them; <see cref="RuleBook"/> finds them there.</remarks>
+public sealed class Rule
+{
+    private readonly Dictionary<string, RuleCase> _cases = [];
+
+    /// <param name="id">Its id: that of the rule book, such as <c>G3</c>, or a name of our own, such as <c>fit</c>.</param>
+    /// <param name="stage">The stage it speaks to.</param>
+    /// <param name="basis">What it rests on, where a case does not rest on something else.</param>
+    internal Rule(string id, Stage stage, Basis basis) => (Id, Stage, Basis) = (id, stage, basis);
+
+    /// <summary>Its id.</summary>
+    public string Id { get; }
+
+    /// <summary>The stage it speaks to.</summary>
+    public Stage Stage { get; }
+
+    /// <summary>What it rests on, where a case does not rest on something else.</summary>
+    public Basis Basis { get; }
+
+    /// <summary>Whether nobody may set it aside, whatever the reason: what cannot be built is no matter of opinion.</summary>
+    public bool IsFirm { get; internal init; }
+
+    /// <summary>Whether it is told beside what it judges even where it only asks for care.</summary>
+    public bool IsToldAtOnce { get; internal init; }
+
+    /// <summary>Whether people know it by its id, which then stands before the sentence.</summary>
+    public bool IsNumbered => char.IsAsciiLetterUpper(Id[0]) && Id.Skip(1).All(char.IsAsciiDigit);
+
+    /// <summary>Every way it can end.</summary>
+    public IReadOnlyCollection<RuleCase> Cases => _cases.Values;
+
+    /// <summary>One way it can end.</summary>
+    /// <exception cref="ArgumentException">It is not declared to end so.</exception>
+    public RuleCase this[string name] =>
+        _cases.GetValueOrDefault(name) ?? throw new ArgumentException($"Rule {Id} is not declared to end in '{name}'.", nameof(name));
+
+    /// <summary>Declares one way it can end.</summary>
+    /// <param name="name">Its name within the rule.</param>
+    /// <param name="figures">Names of the figures its finding always carries, apart by spaces: <c>measured</c>, <c>limit</c>,
+    /// <c>margin</c> and those of its own.</param>
+    /// <param name="words">Names of the words it always carries, apart by spaces; after a colon the part of the vocabulary whose keys
+    /// they are, such as <c>layer:material</c>. Without one they are words of people or of a sheet and stay as they are.</param>
+    /// <param name="basis">What it rests on, where that is not the rule's.</param>
+    /// <param name="blocks">The stage that waits until it is cleared.</param>
+    internal Rule Ends(string name, string figures = "", string words = "", Basis? basis = null, Stage? blocks = null)
+    {
+        _cases.Add(name, new(this, name, Parts(figures), Parts(words).Select(Word).ToFrozenDictionary(), basis ?? Basis, blocks));
+        return this;
+
+        static string[] Parts(string names) => names.Split(' ', StringSplitOptions.RemoveEmptyEntries);
+
+        static KeyValuePair<string, string?> Word(string word) =>
+            word.Split(':') is [var name, var book] ? new(name, book) : new(word, null);
+    }
+
+    /// <inheritdoc/>
+    public override string ToString() => Id;
+}
+
+/// <summary>One way a rule can end: it chooses the sentence.</summary>
+/// <param name="Rule">The rule.</param>
+/// <param name="Name">Its name within the rule, such as <c>tooClose</c>.</param>
+/// <param name="Figures">Names of the figures its finding always carries.</param>
+/// <param name="Words">Names of the words it always carries, each with the part of the vocabulary it is a key of, if it is one.</param>
+/// <param name="Basis">What it rests on.</param>
+/// <param name="Blocks">The stage that waits until it is cleared.</param>
+public sealed record RuleCase(
+    Rule Rule,
+    string Name,
+    IReadOnlyList<string> Figures,
+    IReadOnlyDictionary<string, string?> Words,
+    Basis Basis,
+    Stage? Blocks
+)
+{
+    /// <summary>Whether a hold may be set aside with a written reason: never one of a sheet, nor of a firm rule.</summary>
+    public bool YieldsToReason => Basis != Basis.ProductSheet && !Rule.IsFirm;
+
+    /// <inheritdoc/>
+    public override string ToString() => $"{Rule.Id}.{Name}";
+}

@@ -1,0 +1,20 @@
+namespace Umbracell.Core.Findings;
+
+/// <summary>The stages of a job, in their order.</summary>
+public enum Stage
+{
+    /// <summary>What stands there: sizes, layers, state, joints, preparation.</summary>
+    Survey,
+
+    /// <summary>Which system.</summary>
+    Choose,
+
+    /// <summary>The assembly with the system in it.</summary>
+    Section,
+
+    /// <summary>Material, yield and price.</summary>
+    Sets,
+
+    /// <summary>Whether it may be sprayed now.</summary>
+    Window,
+}
