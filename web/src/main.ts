@@ -2,7 +2,7 @@ import '@fontsource-variable/atkinson-hyperlegible-next'
 import '@fontsource-variable/bricolage-grotesque'
 import 'element-plus/theme-chalk/dark/css-vars.css'
 import './shared/theme.css'
-import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
+import { VueQueryPlugin } from '@tanstack/vue-query'
 import { createPinia } from 'pinia'
 import { createApp } from 'vue'
 import App from './App.vue'
@@ -11,8 +11,9 @@ import { router } from './router'
 import { ApiProblem } from './shared/api/client'
 import { keepWith, sendByItself } from './shared/keeping/editor'
 import './shared/keeping/records'
+import { answersOf } from './shared/state/answers'
 
-const queryClient = new QueryClient({
+const queryClient = answersOf({
   defaultOptions: {
     queries: {
       staleTime: 5_000,

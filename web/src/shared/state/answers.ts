@@ -1,0 +1,19 @@
+import { QueryClient, type QueryFilters } from '@tanstack/vue-query'
+
+/**
+ * The server's answers that the page holds. What was asked for the first time and has not come yet is asked again too when
+ * something changed: its answer may be from before the change. Left alone it would be taken for the newest.
+ */
+export function answersOf(...config: ConstructorParameters<typeof QueryClient>) {
+  const answers = new QueryClient(...config)
+  const invalidate = answers.invalidateQueries.bind(answers)
+  answers.invalidateQueries = ((...asked: Parameters<typeof invalidate>) => {
+    const filters = typeof asked[0] === 'function' ? asked[0]() : asked[0]
+    for (const query of answers.getQueryCache().findAll(filters as QueryFilters | undefined)) {
+      const isFirst = query.state.data === undefined && query.state.fetchStatus === 'fetching'
+      if (isFirst && query.isActive()) void query.cancel({ silent: true })
+    }
+    return invalidate(...asked)
+  }) as typeof answers.invalidateQueries
+  return answers
+}
