@@ -6,30 +6,25 @@ namespace Umbracell.Core.Airtightness;
 public static class FanTestRules
 {
     /// <summary>How many points.</summary>
-    public static readonly Rule Points = Standard("fanPoints")
-        .Ends("enough", "measured limit exponent")
-        .Ends("few", "measured limit exponent")
-        .Ends("single", "measured limit exponent");
+    public static readonly Rule Points = Standard("fanPoints").Ends("enough few single", "measured limit exponent");
 
     /// <summary>Zero-flow pressure.</summary>
-    public static readonly Rule Zero = Standard("fanZero").Ends("calm", Judged + " taken").Ends("windy", Judged + " taken");
+    public static readonly Rule Zero = Standard("fanZero").Ends("calm windy", Judged + " taken");
 
     /// <summary>The lowest point.</summary>
-    public static readonly Rule Lowest = Standard("fanLowest").Ends("highEnough", Judged + " zero").Ends("tooLow", Judged + " zero");
+    public static readonly Rule Lowest = Standard("fanLowest").Ends("highEnough tooLow", Judged + " zero");
 
     /// <summary>The highest point.</summary>
-    public static readonly Rule Highest = Standard("fanHighest").Ends("reaches", Judged).Ends("tooLow", Judged);
+    public static readonly Rule Highest = Standard("fanHighest").Ends("reaches tooLow", Judged);
 
     /// <summary>Steps between points.</summary>
-    public static readonly Rule Steps = Standard("fanSteps").Ends("close", Judged).Ends("gaps", Judged);
+    public static readonly Rule Steps = Standard("fanSteps").Ends("close gaps", Judged);
 
     /// <summary>The exponent of the line through them.</summary>
-    public static readonly Rule Exponent = Standard("fanExponent")
-        .Ends("plausible", "measured least greatest")
-        .Ends("implausible", "measured least greatest");
+    public static readonly Rule Exponent = Standard("fanExponent").Ends("plausible implausible", "measured least greatest");
 
     /// <summary>How well they lie on a line.</summary>
-    public static readonly Rule Fit = Standard("fanFit").Ends("close", "measured limit").Ends("scattered", "measured limit");
+    public static readonly Rule Fit = Standard("fanFit").Ends("close scattered", "measured limit");
 
     private const string Judged = "measured limit margin";
 

@@ -1,4 +1,3 @@
-using System.Collections.Frozen;
 using Umbracell.Core.Findings;
 
 namespace Umbracell.Core.Assemblies;
@@ -10,59 +9,49 @@ public static class CondensationRules
     public static readonly Rule Roof = new Rule("condensationRoof", Stage.Choose, Basis.ModelCode)
         .Ends("holds", "measured limit margin", "zone")
         .Ends("warmDeck", "measured limit margin deck", "zone")
-        .Ends("tooLittle", "measured limit margin", "zone")
-        .Ends("notClassTwo", "measured limit margin", "zone")
-        .Ends("classOneInside", "measured limit margin", "zone")
-        .Ends("shinglesNeedSpace", "measured limit margin", "zone");
+        .Ends("tooLittle notClassTwo classOneInside shinglesNeedSpace", "measured limit margin", "zone");
 
     /// <summary>The table for framed walls.</summary>
     public static readonly Rule Wall = new Rule("condensationWall", Stage.Choose, Basis.ModelCode)
-        .Ends("noneAsked", "measured", "zone class")
-        .Ends("retards", "measured", "zone class")
-        .Ends("ventedCladding", "measured", "zone class")
-        .Ends("foamStandsFor", "measured limit", "zone class")
-        .Ends("noRetarder", "measured limit", "zone class")
-        .Ends("noRetarderUnvented", "measured limit", "zone class")
-        .Ends("classOneWarm", "measured", "zone class")
-        .Ends("classTwoWarm", "measured", "zone class")
-        .Ends("classOneBothFaces", "measured", "zone class");
+        .Ends("noneAsked retards ventedCladding", "measured", "zone class")
+        .Ends("foamStandsFor noRetarder noRetarderUnvented", "measured limit", "zone class")
+        .Ends("classOneWarm classTwoWarm classOneBothFaces", "measured", "zone class");
 
     /// <summary>Condensate over a year.</summary>
-    public static readonly Rule YearCondensate = new Rule("yearCondensate", Stage.Section, Basis.Physics)
-        .Ends("none", Condensate, AtPlace)
-        .Ends("dries", Condensate, AtPlace)
-        .Ends("driesMuch", Condensate, AtPlace)
-        .Ends("untold", Condensate, AtPlace)
-        .Ends("stays", Condensate, AtPlace);
+    public static readonly Rule YearCondensate = new Rule("yearCondensate", Stage.Section, Basis.Physics).Ends(
+        "none dries driesMuch untold stays",
+        Condensate,
+        AtPlace
+    );
 
     /// <summary>Humidity at the dampest place over a year.</summary>
-    public static readonly Rule YearInterface = new Rule("yearInterface", Stage.Section, Basis.Physics)
-        .Ends("dry", Interface, AtPlace)
-        .Ends("damp", Interface, AtPlace)
-        .Ends("dampInward", Interface, AtPlace)
-        .Ends("untold", Interface, AtPlace);
+    public static readonly Rule YearInterface = new Rule("yearInterface", Stage.Section, Basis.Physics).Ends(
+        "dry damp dampInward untold",
+        Interface,
+        AtPlace
+    );
 
     /// <summary>Humidity on the face towards the room over a year.</summary>
-    public static readonly Rule YearSurface = new Rule("yearSurface", Stage.Section, Basis.Physics)
-        .Ends("dry", "measured limit", "month:month")
-        .Ends("damp", "measured limit", "month:month");
+    public static readonly Rule YearSurface = new Rule("yearSurface", Stage.Section, Basis.Physics).Ends(
+        "dry damp",
+        "measured limit",
+        "month:month"
+    );
 
     /// <summary>The year's opinion on an assembly: the worst of what the year says, under the name of what said it.</summary>
     public static readonly Rule Year = OfTheYear(YearCondensate, YearInterface, YearSurface);
 
     /// <summary>Where a plan leaves a place damper than it is.</summary>
     public static readonly Rule Wetter = new Rule("wetter", Stage.Choose, Basis.Physics) { IsToldAtOnce = true }
-        .Ends("winter", "measured limit")
-        .Ends("summer", "measured limit")
+        .Ends("winter summer", "measured limit")
         .Ends("year", "measured limit", AtPlace);
 
     /// <summary>Ways the opinions end that ask for care and fail nothing: shingles want a space, and humidity, or a mean that cannot tell,
     /// is no condensate.</summary>
-    public static readonly FrozenSet<RuleCase> AskForCareAlone =
-    [
+    public static readonly IReadOnlySet<RuleCase> AskForCareAlone = new HashSet<RuleCase>([
         Roof["shinglesNeedSpace"],
         .. Year.Cases.Except([Year["yearCondensate.stays"], Year["yearCondensate.driesMuch"]]),
-    ];
+    ]);
 
     private const string AtPlace = "month:month place:place",
         Condensate = "measured left",

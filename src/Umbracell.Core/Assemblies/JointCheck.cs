@@ -9,11 +9,8 @@ public static class JointCheck
 
     /// <summary>Each control layer carries on across a joint.</summary>
     public static readonly Rule Rule = new Rule("joint", Stage.Survey, Basis.Practice)
-        .Ends("open", words: Words, blocks: Stage.Window)
-        .Ends("unassigned", words: Words, blocks: Stage.Window)
-        .Ends("notReady", words: Words, blocks: Stage.Window)
-        .Ends("unseen", words: Words)
-        .Ends("seen", words: Words);
+        .Ends("open unassigned notReady", words: Words, blocks: Stage.Window)
+        .Ends("unseen seen", words: Words);
 
     /// <summary>Judges one joint.</summary>
     /// <param name="joint">The joint.</param>

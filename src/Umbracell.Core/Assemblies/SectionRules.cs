@@ -11,8 +11,7 @@ public static class SectionRules
         .Ends("slabShort", "measured limit margin along thickness")
         .Ends("slabOutOfReach", "measured limit margin along")
         .Ends("met", "measured limit margin")
-        .Ends("short", "measured limit margin thickness")
-        .Ends("deeperThanFits", "measured limit margin thickness")
+        .Ends("short deeperThanFits", "measured limit margin thickness")
         .Ends("outOfReach", "measured limit margin")
         .Ends("none", "measured");
 
@@ -21,67 +20,57 @@ public static class SectionRules
         .Ends("unbounded", "measured")
         .Ends("fits", "measured limit margin depth free")
         .Ends("flush", "measured limit margin depth free shaved share")
-        .Ends("shaveHard", "measured limit margin depth free")
-        .Ends("tooThick", "measured limit margin depth free");
+        .Ends("shaveHard tooThick", "measured limit margin depth free");
 
     /// <summary>What stops air.</summary>
     public static readonly Rule AirBarrier = new Rule("airBarrier", Stage.Section, Basis.ProductSheet)
-        .Ends("counts", "measured limit margin")
-        .Ends("tooThin", "measured limit margin")
-        .Ends("none", "measured", basis: Basis.Practice)
-        .Ends("board", "measured", basis: Basis.Practice);
+        .Ends("counts tooThin", "measured limit margin")
+        .Ends("none board", "measured", basis: Basis.Practice);
 
     /// <summary>Vapour class of what is put in.</summary>
-    public static readonly Rule VapourClass = new Rule("vapourClass", Stage.Section, Basis.ModelCode)
-        .Ends("retards", "measured limit", "class zone")
-        .Ends("open", "measured limit", "class zone")
-        .Ends("zoneWantsClass2", "measured limit", "class zone");
+    public static readonly Rule VapourClass = new Rule("vapourClass", Stage.Section, Basis.ModelCode).Ends(
+        "retards open zoneWantsClass2",
+        "measured limit",
+        "class zone"
+    );
 
     /// <summary>A vent channel of its least height behind its baffle.</summary>
-    public static readonly Rule VentChannel = new Rule("ventChannel", Stage.Section, Basis.ModelCode)
-        .Ends("keeps", "measured limit span")
-        .Ends("backBaffle", "measured limit span")
-        .Ends("tooLow", "measured limit span");
+    public static readonly Rule VentChannel = new Rule("ventChannel", Stage.Section, Basis.ModelCode).Ends(
+        "keeps backBaffle tooLow",
+        "measured limit span"
+    );
 
     /// <summary>Two ways to reckon framing that part at the target.</summary>
-    public static readonly Rule Framing = new Rule("framing", Stage.Section, Basis.Physics)
-        .Ends("bothMeet", "measured limit combined")
-        .Ends("part", "measured limit combined")
-        .Ends("neitherMeets", "measured limit combined");
+    public static readonly Rule Framing = new Rule("framing", Stage.Section, Basis.Physics).Ends(
+        "bothMeet part neitherMeets",
+        "measured limit combined"
+    );
 
     /// <summary>Air that can turn behind a batt.</summary>
     public static readonly Rule BattFit = new Rule("battFit", Stage.Section, Basis.Practice).Ends("gap", "measured limit margin gap");
 
     /// <summary>What metal members add, and whether they sweat.</summary>
     public static readonly Rule MetalMembers = new Rule("metalMembers", Stage.Section, Basis.Physics)
-        .Ends("studs", "measured left", basis: Basis.ModelCode)
-        .Ends("studsEstimate", "measured left", basis: Basis.ModelCode)
-        .Ends("flangeDry", Flange)
-        .Ends("flangeSweats", Flange)
-        .Ends("flangeDrySolved", Flange)
-        .Ends("flangeSweatsSolved", Flange)
-        .Ends("flangeDryStud", Flange)
-        .Ends("flangeSweatsStud", Flange)
+        .Ends("studs studsEstimate", "measured left", basis: Basis.ModelCode)
+        .Ends("flangeDry flangeSweats flangeDrySolved flangeSweatsSolved flangeDryStud flangeSweatsStud", Flange)
         .Ends("profileUnknown", "measured");
 
     /// <summary>The weight on an overhead door.</summary>
     public static readonly Rule DoorLoad = new Rule("E7", Stage.Choose, Basis.Practice)
-        .Ends("tooHeavy", "measured limit margin")
-        .Ends("carries", "measured limit margin")
+        .Ends("tooHeavy carries", "measured limit margin")
         .Ends("spareUnknown");
 
     /// <summary>The edge of a slab on the ground.</summary>
-    public static readonly Rule SlabEdge = new Rule("slabEdge", Stage.Section, Basis.Physics)
-        .Ends("dry", "measured limit margin wrapped saved")
-        .Ends("carryUp", "measured limit margin wrapped saved")
-        .Ends("damp", "measured limit margin wrapped saved");
+    public static readonly Rule SlabEdge = new Rule("slabEdge", Stage.Section, Basis.Physics).Ends(
+        "dry carryUp damp",
+        "measured limit margin wrapped saved"
+    );
 
     /// <summary>The underside of a tight floor finish, now and as planned.</summary>
-    public static readonly Rule Finish = new Rule("finish", Stage.Survey, Basis.Physics)
-        .Ends("nowDry", "measured limit margin")
-        .Ends("nowDamp", "measured limit margin")
-        .Ends("plannedDry", "measured limit margin")
-        .Ends("plannedDamp", "measured limit margin");
+    public static readonly Rule Finish = new Rule("finish", Stage.Survey, Basis.Physics).Ends(
+        "nowDry nowDamp plannedDry plannedDamp",
+        "measured limit margin"
+    );
 
     private const string Flange = "measured limit margin psi solved estimate";
 }

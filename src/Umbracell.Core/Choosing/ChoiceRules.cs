@@ -7,43 +7,35 @@ namespace Umbracell.Core.Choosing;
 public static class ChoiceRules
 {
     /// <summary>The weather side of a low-slope roof.</summary>
-    public static readonly Rule WeatherSide = Practice("E1").Ends("notRoofing").Ends("wetOld").Ends("coverBoard");
+    public static readonly Rule WeatherSide = Practice("E1").Ends("notRoofing wetOld coverBoard");
 
     /// <summary>Ground contact, under slab, below grade, flood.</summary>
     public static readonly Rule Ground = Practice("E2")
-        .Ends("openCell")
-        .Ends("fibre")
+        .Ends("openCell fibre")
         .Ends("loadUnknown", basis: Basis.ProductSheet)
         .Ends("strengthUnknown", "measured", basis: Basis.ProductSheet)
-        .Ends("crushed", "measured limit", basis: Basis.ProductSheet)
-        .Ends("bears", "measured limit", basis: Basis.ProductSheet);
+        .Ends("crushed bears", "measured limit", basis: Basis.ProductSheet);
 
     /// <summary>Nothing until dry and mended.</summary>
     public static readonly Rule Leak = Practice("E3")
         .Ends("leak")
-        .Ends("wet", "measured limit margin", basis: Basis.ProductSheet)
-        .Ends("dry", "measured limit margin", basis: Basis.ProductSheet)
+        .Ends("wet dry", "measured limit margin", basis: Basis.ProductSheet)
         .Ends("unread", "limit", basis: Basis.ProductSheet);
 
     /// <summary>Nothing air-open against a bare metal skin.</summary>
     public static readonly Rule BareMetal = Practice("E4")
-        .Ends("airOpen")
-        .Ends("openNoRetarder")
-        .Ends("openCondenses", basis: Basis.Physics)
-        .Ends("unchecked", basis: Basis.Physics);
+        .Ends("airOpen openNoRetarder")
+        .Ends("openCondenses unchecked", basis: Basis.Physics);
 
     /// <summary>Open cell under a vapour-tight finish.</summary>
     public static readonly Rule TightFinish = new Rule("E5", Stage.Choose, Basis.Physics) { IsToldAtOnce = true }
-        .Ends("damp", "measured limit")
-        .Ends("dry", "measured limit")
-        .Ends("near", "measured limit")
+        .Ends("damp dry near", "measured limit")
         .Ends("alike", "measured limit closed")
         .Ends("noYear");
 
     /// <summary>Open cell under a vapour-tight roof covering.</summary>
     public static readonly Rule TightCovering = Practice("E6")
-        .Ends("coldZone", words: "zone")
-        .Ends("projectDesign", words: "zone")
+        .Ends("coldZone projectDesign", words: "zone")
         .Ends("mildZone", "measured limit", "zone")
         .Ends("noYear", words: "zone");
 
@@ -51,7 +43,7 @@ public static class ChoiceRules
     public static readonly Rule ThinCoat = Practice("thinCoat").Ends("conditioned");
 
     /// <summary>A vent channel keeps open only behind a baffle.</summary>
-    public static readonly Rule VentChannel = new Rule("E8", Stage.Choose, Basis.ModelCode).Ends("windWash").Ends("noBaffle");
+    public static readonly Rule VentChannel = new Rule("E8", Stage.Choose, Basis.ModelCode).Ends("windWash noBaffle");
 
     /// <summary>Thickness against depth: what is deeper than its place cannot be built, whatever the reason.</summary>
     public static readonly Rule Depth = new Rule("E9", Stage.Choose, Basis.Practice) { IsFirm = true }.Ends("tooThick", "measured limit");
@@ -69,8 +61,7 @@ public static class ChoiceRules
 
     /// <summary>Foam as rain plane only where the sheet lists it.</summary>
     public static readonly Rule RainPlane = new Rule("E12", Stage.Choose, Basis.ProductSheet)
-        .Ends("rainDays", "limit")
-        .Ends("noRain", "limit")
+        .Ends("rainDays noRain", "limit")
         .Ends("notListed");
 
     /// <summary>Torn where people work.</summary>
@@ -88,8 +79,7 @@ public static class ChoiceRules
     /// <summary>A thermal or ignition barrier over foam.</summary>
     public static readonly Rule Barrier = new Rule("C5", Stage.Choose, Basis.ModelCode)
         .Ends("barrier")
-        .Ends("bandRelief", "measured limit")
-        .Ends("bandTooThick", "measured limit");
+        .Ends("bandRelief bandTooThick", "measured limit");
 
     /// <summary>Clearances to flues, lights and old wiring.</summary>
     public static readonly Rule Clearances = Practice("C6").Ends("clearances");

@@ -15,46 +15,34 @@ public static class GateRules
 
     /// <summary>The substrate above the dew or frost point of the air.</summary>
     public static readonly Rule DewDistance = new Rule("G3", Stage.Window, Basis.Physics)
-        .Ends("apart", "measured limit margin substrate dew wanted age", "point:window.point instrument")
-        .Ends("close", "measured limit margin substrate dew wanted age", "point:window.point instrument")
-        .Ends("tooClose", "measured limit margin substrate dew wanted age", "point:window.point instrument")
+        .Ends("apart close tooClose", "measured limit margin substrate dew wanted age", "point:window.point instrument")
         .Ends("unread");
 
     /// <summary>The air under the sheet's greatest humidity.</summary>
     public static readonly Rule Humidity = new Rule("G4", Stage.Window, Basis.ProductSheet)
-        .Ends("under", "measured limit margin age", "instrument")
-        .Ends("near", "measured limit margin age", "instrument")
-        .Ends("over", "measured limit margin age", "instrument")
+        .Ends("under near over", "measured limit margin age", "instrument")
         .Ends("unread", "limit");
 
     /// <summary>The substrate dry, by the meter made for it or by eye.</summary>
     public static readonly Rule SubstrateMoisture = new Rule("G5", Stage.Window, Basis.ProductSheet)
-        .Ends("dry", "measured limit margin age", "instrument")
-        .Ends("nearLimit", "measured limit margin age", "instrument")
-        .Ends("wet", "measured limit margin age", "instrument")
-        .Ends("concreteDry", "measured limit margin age", "instrument", Basis.Practice)
-        .Ends("concreteWet", "measured limit margin age", "instrument", Basis.Practice)
-        .Ends("woodDry", "measured limit margin age", "instrument", Basis.Practice)
-        .Ends("woodNear", "measured limit margin age", "instrument", Basis.Practice)
-        .Ends("woodWet", "measured limit margin age", "instrument", Basis.Practice)
+        .Ends("dry nearLimit wet", "measured limit margin age", "instrument")
+        .Ends("concreteDry concreteWet woodDry woodNear woodWet", "measured limit margin age", "instrument", Basis.Practice)
         .Ends("notLookedAt", "measured limit margin age", "instrument")
-        .Ends("seenDry", "age", "instrument")
-        .Ends("seenWet", "age", "instrument")
+        .Ends("seenDry seenWet", "age", "instrument")
         .Ends("seenOnly", "age", "instrument", Basis.Practice)
         .Ends("unread");
 
     /// <summary>Both drums within the sheet's window.</summary>
     public static readonly Rule Drums = new Rule("G6", Stage.Window, Basis.ProductSheet)
-        .Ends("inside", "measured limit margin drumA drumB least greatest age", "side instrument")
-        .Ends("nearEdge", "measured limit margin drumA drumB least greatest age", "side instrument")
-        .Ends("stale", "measured limit margin drumA drumB least greatest age", "side instrument")
-        .Ends("outside", "measured limit margin drumA drumB least greatest age", "side instrument")
+        .Ends("inside nearEdge stale outside", "measured limit margin drumA drumB least greatest age", "side instrument")
         .Ends("unread", words: "side");
 
     /// <summary>Everything ready before foam.</summary>
-    public static readonly Rule Preparation = new Rule("G13", Stage.Window, Basis.Practice)
-        .Ends("ready", "measured limit margin", "items:window.prepShort")
-        .Ends("missing", "measured limit margin", "items:window.prepShort");
+    public static readonly Rule Preparation = new Rule("G13", Stage.Window, Basis.Practice).Ends(
+        "ready missing",
+        "measured limit margin",
+        "items:window.prepShort"
+    );
 
     /// <summary>Readings too old to go by.</summary>
     public static readonly Rule ReadingsAge = new Rule("age", Stage.Window, Basis.Practice).Ends("stale", "measured limit margin");
@@ -67,9 +55,5 @@ public static class GateRules
     );
 
     private static Rule Temperature(string id) =>
-        new Rule(id, Stage.Window, Basis.ProductSheet)
-            .Ends("inside", InWindow, "instrument")
-            .Ends("nearEdge", InWindow, "instrument")
-            .Ends("outside", InWindow, "instrument")
-            .Ends("unread");
+        new Rule(id, Stage.Window, Basis.ProductSheet).Ends("inside nearEdge outside", InWindow, "instrument").Ends("unread");
 }

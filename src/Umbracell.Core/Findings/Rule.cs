@@ -1,5 +1,3 @@
-using System.Collections.Frozen;
-
 namespace Umbracell.Core.Findings;
 
 /// <summary>A rule, declared once: what it is called, which stage it speaks to, who may set it aside, and every way it can end.</summary>
@@ -39,17 +37,22 @@ public sealed class Rule
     public RuleCase this[string name] =>
         _cases.GetValueOrDefault(name) ?? throw new ArgumentException($"Rule {Id} is not declared to end in '{name}'.", nameof(name));
 
-    /// <summary>Declares one way it can end.</summary>
-    /// <param name="name">Its name within the rule.</param>
-    /// <param name="figures">Names of the figures its finding always carries, apart by spaces: <c>measured</c>, <c>limit</c>,
+    /// <summary>Declares one way it can end, or several that carry the same.</summary>
+    /// <param name="names">Their names within the rule, apart by spaces.</param>
+    /// <param name="figures">Names of the figures a finding always carries, apart by spaces: <c>measured</c>, <c>limit</c>,
     /// <c>margin</c> and those of its own.</param>
     /// <param name="words">Names of the words it always carries, apart by spaces; after a colon the part of the vocabulary whose keys
     /// they are, such as <c>layer:material</c>. Without one they are words of people or of a sheet and stay as they are.</param>
     /// <param name="basis">What it rests on, where that is not the rule's.</param>
     /// <param name="blocks">The stage that waits until it is cleared.</param>
-    internal Rule Ends(string name, string figures = "", string words = "", Basis? basis = null, Stage? blocks = null)
+    internal Rule Ends(string names, string figures = "", string words = "", Basis? basis = null, Stage? blocks = null)
     {
-        _cases.Add(name, new(this, name, Parts(figures), Parts(words).Select(Word).ToFrozenDictionary(), basis ?? Basis, blocks));
+        var (told, said) = (Parts(figures), Parts(words).Select(Word).ToDictionary());
+        foreach (var name in Parts(names))
+        {
+            _cases.Add(name, new(this, name, told, said, basis ?? Basis, blocks));
+        }
+
         return this;
 
         static string[] Parts(string names) => names.Split(' ', StringSplitOptions.RemoveEmptyEntries);

@@ -14,11 +14,11 @@ public readonly struct Said(IReadOnlyList<string> keys) : IEquatable<Said>
 
     /// <summary>A choice out of a list, by the key of the vocabulary.</summary>
     public static Said Of<T>(T one)
-        where T : struct, Enum => new([Key(one)]);
+        where T : struct, Enum => new([Vocabulary.KeyOf(one)]);
 
     /// <summary>Several choices out of a list.</summary>
     public static Said Of<T>(IEnumerable<T> several)
-        where T : struct, Enum => new([.. several.Select(Key)]);
+        where T : struct, Enum => new([.. several.Select(Vocabulary.KeyOf)]);
 
     /// <summary>Whether both name the same in the same order.</summary>
     public static bool operator ==(Said left, Said right) => left.Equals(right);
@@ -37,7 +37,4 @@ public readonly struct Said(IReadOnlyList<string> keys) : IEquatable<Said>
 
     /// <inheritdoc/>
     public override string ToString() => string.Join(", ", Keys);
-
-    private static string Key<T>(T one)
-        where T : struct, Enum => one.ToString() is var name ? char.ToLowerInvariant(name[0]) + name[1..] : "";
 }

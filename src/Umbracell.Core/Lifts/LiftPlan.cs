@@ -13,10 +13,10 @@ namespace Umbracell.Core.Lifts;
 public sealed record LiftPlan(IReadOnlyList<Length> Lifts, TimeSpan Wait, Temperature CoolBelow, Finding Finding, Working Working)
 {
     /// <summary>Lifts within the sheet.</summary>
-    public static readonly Rule Rule = new Rule("lifts", Stage.Section, Basis.ProductSheet)
-        .Ends("within", "measured limit margin count wait coolBelow")
-        .Ends("flash", "measured limit margin count wait coolBelow")
-        .Ends("tooThin", "measured limit margin count wait coolBelow");
+    public static readonly Rule Rule = new Rule("lifts", Stage.Section, Basis.ProductSheet).Ends(
+        "within flash tooThin",
+        "measured limit margin count wait coolBelow"
+    );
 
     /// <summary>Waits alone, from the start of the first lift to the earliest start of the last.</summary>
     public TimeSpan LeastTime => Wait * Math.Max(0, Lifts.Count - 1);

@@ -23,8 +23,7 @@ public static class SurveyRules
     public static readonly Rule Missing = new Rule("missing", Stage.Survey, Basis.Practice)
         .Ends("balloonFramed", blocks: Stage.Choose)
         .Ends("girtProfile", blocks: Stage.Section)
-        .Ends("covering", blocks: Stage.Choose)
-        .Ends("attachment", blocks: Stage.Choose)
+        .Ends("covering attachment", blocks: Stage.Choose)
         .Ends("doorSpare", blocks: Stage.Section);
 
     /// <summary>Balloon framing is open to the attic.</summary>

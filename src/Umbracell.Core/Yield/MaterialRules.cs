@@ -6,9 +6,7 @@ namespace Umbracell.Core.Yield;
 public static class MaterialRules
 {
     /// <summary>The yield expected against the sheet's.</summary>
-    public static readonly Rule Yield = new Rule("yield", Stage.Sets, Basis.ProductSheet)
-        .Ends("near", "measured limit margin")
-        .Ends("wellUnder", "measured limit margin");
+    public static readonly Rule Yield = new Rule("yield", Stage.Sets, Basis.ProductSheet).Ends("near wellUnder", "measured limit margin");
 
     /// <summary>Conditions the yield is reckoned at.</summary>
     public static readonly Rule YieldConditions = new Rule("yieldConditions", Stage.Sets, Basis.ProductSheet)
@@ -20,13 +18,10 @@ public static class MaterialRules
     /// <summary>Drums on hand.</summary>
     public static readonly Rule Stock = new Rule("stock", Stage.Sets, Basis.Practice)
         .Ends("noExpiry", words: "lot side sheet", basis: Basis.ProductSheet)
-        .Ends("expired", "measured", "lot side sheet", Basis.ProductSheet)
-        .Ends("expiresSoon", "measured", "lot side sheet", Basis.ProductSheet)
-        .Ends("moreA", "measured limit", "sheet")
-        .Ends("moreB", "measured limit", "sheet")
+        .Ends("expired expiresSoon", "measured", "lot side sheet", Basis.ProductSheet)
+        .Ends("moreA moreB", "measured limit", "sheet")
         .Ends("lots", words: "sheet")
-        .Ends("suffices", "measured limit", "sheet")
-        .Ends("short", "measured limit", "sheet");
+        .Ends("suffices short", "measured limit", "sheet");
 
     /// <summary>Enough on hand.</summary>
     public static readonly RuleCase Suffices = Stock["suffices"];
@@ -34,14 +29,11 @@ public static class MaterialRules
     /// <summary>The drums loaded against what the trailer carries.</summary>
     public static readonly Rule Trailer = new Rule("trailer", Stage.Sets, Basis.Practice)
         .Ends("unknown", "measured")
-        .Ends("tooHeavy", "measured limit margin")
-        .Ends("carried", "measured limit margin");
+        .Ends("tooHeavy carried", "measured limit margin");
 
     /// <summary>Kits against the rig.</summary>
     public static readonly Rule Kit = new Rule("kit", Stage.Sets, Basis.Practice)
-        .Ends("cheaper", "measured limit margin")
-        .Ends("cheaperYetRig", "measured limit margin")
-        .Ends("rigCheaper", "measured limit margin")
+        .Ends("cheaper cheaperYetRig rigCheaper", "measured limit margin")
         .Ends("noRates")
         .Ends("substrateOutside", "measured limit margin", basis: Basis.ProductSheet);
 }

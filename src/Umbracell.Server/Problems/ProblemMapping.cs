@@ -6,6 +6,7 @@ using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.EntityFrameworkCore;
 using Npgsql;
+using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
 using Umbracell.Formats.DataFiles;
 using Umbracell.Formats.Documents;
@@ -160,7 +161,7 @@ internal sealed partial class ProblemMapping(IProblemDetailsService problems, IL
             {
                 ["file"] = new
                 {
-                    fault = char.ToLowerInvariant(e.Fault.ToString()[0]) + e.Fault.ToString()[1..],
+                    fault = Vocabulary.KeyOf(e.Fault),
                     line = e.Line,
                     detail = e.Detail,
                 },

@@ -1,6 +1,7 @@
 using System.Globalization;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
+using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
 using Umbracell.Formats.DataFiles;
 using Umbracell.Questions.Answers;
@@ -74,7 +75,7 @@ internal static class TargetEndpoints
                 .. set
                     .GreatestU.OrderBy(e => e.Key)
                     .Select(e => new TargetLine(
-                        char.ToLowerInvariant(e.Key.ToString()[0]) + e.Key.ToString()[1..],
+                        Vocabulary.KeyOf(e.Key),
                         [
                             .. e
                                 .Value.OrderBy(z => z.Key, StringComparer.Ordinal)

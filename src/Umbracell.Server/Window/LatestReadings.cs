@@ -51,7 +51,7 @@ internal sealed class LatestReadings
             .. from reading in _allOfSurface[surface]
             where reading.Dimension is not null && reading.StatedError is not null
             select new MeterReading(
-                Camel(reading.Kind),
+                Vocabulary.KeyOf(reading.Kind),
                 new(reading.Value, reading.Dimension!.Value),
                 reading.StatedError!.Value,
                 reading.Instrument,
@@ -59,8 +59,6 @@ internal sealed class LatestReadings
                 reading.Place
             ),
         ]);
-
-    private static string Camel(ReadingKind kind) => char.ToLowerInvariant(kind.ToString()[0]) + kind.ToString()[1..];
 
     public IEnumerable<ReadingRow> For(Surface surface)
     {

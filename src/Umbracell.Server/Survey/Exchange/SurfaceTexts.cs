@@ -1,4 +1,5 @@
 using System.Globalization;
+using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Takeoff;
 using Umbracell.Formats.Surveys;
@@ -163,7 +164,7 @@ internal static class SurfaceTexts
     private static ExportCell Word<T>(T value)
         where T : struct, Enum
     {
-        var code = char.ToLowerInvariant(value.ToString()[0]) + value.ToString()[1..];
+        var code = Vocabulary.KeyOf(value);
         return new(WordCatalog.Of($"{FieldWords.ListOf(typeof(T))}.{code}") ?? code);
     }
 }
