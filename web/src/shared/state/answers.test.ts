@@ -21,3 +21,14 @@ it('asks again what was asked before a change and had not been answered', async 
   await expect.poll(() => page.getCurrentResult().data).toBe('after')
   leave()
 })
+
+it('lets what is only marked as old come in', async () => {
+  const answers = answersOf()
+  let go!: (text: string) => void
+  const page = new QueryObserver(answers, { queryKey: ['list'], queryFn: () => new Promise<string>((on) => (go = on)) })
+  const leave = page.subscribe(() => {})
+  await answers.invalidateQueries({ queryKey: ['list'], refetchType: 'none' })
+  go('here')
+  await expect.poll(() => page.getCurrentResult().data).toBe('here')
+  leave()
+})

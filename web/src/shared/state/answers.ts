@@ -9,9 +9,10 @@ export function answersOf(...config: ConstructorParameters<typeof QueryClient>) 
   const invalidate = answers.invalidateQueries.bind(answers)
   answers.invalidateQueries = ((...asked: Parameters<typeof invalidate>) => {
     const filters = typeof asked[0] === 'function' ? asked[0]() : asked[0]
+    const isAskedAgain = (filters as { refetchType?: string } | undefined)?.refetchType !== 'none'
     for (const query of answers.getQueryCache().findAll(filters as QueryFilters | undefined)) {
       const isFirst = query.state.data === undefined && query.state.fetchStatus === 'fetching'
-      if (isFirst && query.isActive()) void query.cancel({ silent: true })
+      if (isAskedAgain && isFirst && query.isActive()) void query.cancel({ silent: true })
     }
     return invalidate(...asked)
   }) as typeof answers.invalidateQueries

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Finding } from '@/shared/api/client'
 import { useFindingText } from '@/shared/figures/findings'
@@ -13,8 +14,8 @@ const { t } = useI18n()
 const reader = useReader()
 const text = useFindingText()
 const workings = useWorkings()
-// Most rules hold a reading against a limit; here what is held against it is computed itself, and its working opens from there.
-const computed = 'dew' in props.finding.figures
+// Most rules hold a reading against a limit, and the margin has the working; a distance to the dew point is itself computed.
+const isComputed = computed(() => 'dew' in props.finding.figures)
 </script>
 
 <template>
@@ -23,7 +24,12 @@ const computed = 'dew' in props.finding.figures
     <div class="what">
       <h3>
         <small class="quiet">{{ finding.isNumbered ? finding.rule : '' }}</small>
-        <button v-if="finding.working && computed" type="button" class="figure" @click="workings.open(finding.working)">
+        <button
+          v-if="finding.working && isComputed"
+          type="button"
+          class="figure"
+          @click="workings.open(finding.working)"
+        >
           {{ text.title(finding) }}
         </button>
         <template v-else>{{ text.title(finding) }}</template>
@@ -47,7 +53,7 @@ const computed = 'dew' in props.finding.figures
       </div>
       <div v-if="finding.margin" class="margin" :class="finding.verdict">
         <dt>{{ t('window.col.margin') }}</dt>
-        <dd><FigureText :figure="finding.margin" :working="computed ? null : finding.working" /></dd>
+        <dd><FigureText :figure="finding.margin" :working="isComputed ? null : finding.working" /></dd>
       </div>
     </dl>
   </li>

@@ -108,6 +108,14 @@ describe('a rule of the gate', () => {
     expect(await told()).toEqual(['-1 °C', '4 °C', '-5 K'])
   })
 
+  it('opens the working from what was computed, from the first reading on', async () => {
+    const screen = await shown(GateRule, { finding: finding('G3', 'unread', 'hold', { measured: null, limit: null }) })
+    expect(screen.find('h3 button').exists()).toBe(false)
+    const read = { figures: { dew: figure(1, '34 °F') }, working: { name: 'dewDistance' } }
+    await screen.setProps({ finding: finding('G3', 'apart', 'clear', read) })
+    expect(screen.find('h3 button').exists()).toBe(true)
+  })
+
   it('shows no figures where nothing has been read', async () => {
     const screen = await shown(GateRule, { finding: finding('G1', 'missing', 'hold', { measured: null }) })
     expect(screen.find('dl').exists()).toBe(false)
