@@ -1,4 +1,5 @@
-// Times the board of a job with 200 surfaces, the weighing of all of them, its price and a section step through the server.
+// Times what kept figures are read by: the board of a job with 200 surfaces, the sets of one of them, the list of 200 jobs; the board
+// after an edit; and what is reckoned anew: the weighing of all surfaces, their price, a section step. All through the server.
 // Usage: node bench/board.mjs http://127.0.0.1:5210 [sign-in name] [password]
 import { performance } from 'node:perf_hooks'
 
@@ -6,6 +7,7 @@ const [base = 'http://127.0.0.1:5210', name = 'owner@ninthacre.example', passwor
   process.argv.slice(2)
 const SURFACES = 200
 const CALLS = 50
+const JOBS = 200
 
 let cookie = ''
 async function ask(method, path, body) {
@@ -80,6 +82,48 @@ show(
 show(
   `board of ${SURFACES} surfaces, round trip`,
   boards.map((b) => b.whole),
+)
+
+const sets = []
+await timed(() => ask('GET', `/api/surfaces/${last.id}/sets`))
+for (let i = 0; i < CALLS; i++) sets.push(await timed(() => ask('GET', `/api/surfaces/${last.id}/sets`)))
+show(
+  `sets of one of ${SURFACES} surfaces, on the server`,
+  sets.map((s) => s.server),
+)
+
+const edited = []
+for (let i = 0; i < 10; i++) {
+  last = (
+    await ask('PATCH', `/api/surfaces/${last.id}`, {
+      version: last.version,
+      units: 'us',
+      fields: { thickness: i % 2 ? '3' : '3 1/4' },
+    })
+  ).json
+  edited.push(await timed(() => ask('GET', `/api/jobs/${job}/board`)))
+}
+show(
+  `board of ${SURFACES} surfaces after an edit of one, on the server`,
+  edited.map((e) => e.server),
+)
+
+for (let i = (await ask('GET', '/api/jobs')).json.length; i < JOBS; i++) {
+  const small = { version: null, units: 'us', fields: { name: `Bench: small job ${i}`, climateZone: '6A' } }
+  const { id } = (await ask('POST', '/api/jobs', small)).json
+  for (const kind of ['studWall', 'bandJoist'])
+    await ask('POST', `/api/jobs/${id}/surfaces`, {
+      version: null,
+      units: 'us',
+      fields: { name: kind, kind, size: sizes[kind], sheet: 'marl-cc-20', thickness: '3' },
+    })
+}
+while ((await ask('GET', '/api/jobs')).json.some((card) => !card.upToDate)) await new Promise((r) => setTimeout(r, 300))
+const lists = []
+for (let i = 0; i < CALLS; i++) lists.push(await timed(() => ask('GET', '/api/jobs')))
+show(
+  `list of ${JOBS} jobs, on the server`,
+  lists.map((l) => l.server),
 )
 
 const question = (await ask('GET', `/api/surfaces/${last.id}/section`)).json.question

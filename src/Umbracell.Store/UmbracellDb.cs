@@ -1,6 +1,7 @@
 using Microsoft.AspNetCore.DataProtection.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Metadata.Builders;
+using Umbracell.Store.Figures;
 using Umbracell.Store.Model;
 using Umbracell.Store.Tenancy;
 using Umbracell.Store.Undo;
@@ -58,6 +59,12 @@ public sealed class UmbracellDb(DbContextOptions<UmbracellDb> options, FirmScope
 
     public DbSet<BidRow> Bids => Set<BidRow>();
 
+    public DbSet<InputVersion> InputVersions => Set<InputVersion>();
+
+    public DbSet<SurfaceCellsRow> SurfaceCells => Set<SurfaceCellsRow>();
+
+    public DbSet<JobSumsRow> JobSums => Set<JobSumsRow>();
+
     public DbSet<CommandRow> Commands => Set<CommandRow>();
 
     public DbSet<DataProtectionKey> DataProtectionKeys => Set<DataProtectionKey>();
@@ -79,7 +86,7 @@ public sealed class UmbracellDb(DbContextOptions<UmbracellDb> options, FirmScope
         }
     }
 
-    public override Task<int> SaveChangesAsync(bool acceptAllChangesOnSuccess, CancellationToken cancellationToken = default)
+    public override async Task<int> SaveChangesAsync(bool acceptAllChangesOnSuccess, CancellationToken cancellationToken = default)
     {
         foreach (var row in ChangeTracker.Entries<IFirmRow>().Where(entry => entry.State == EntityState.Added))
         {
@@ -91,7 +98,21 @@ public sealed class UmbracellDb(DbContextOptions<UmbracellDb> options, FirmScope
             command.Changed = RecordState.Between(before, RecordState.Of(this, record));
         }
 
-        return base.SaveChangesAsync(acceptAllChangesOnSuccess, cancellationToken);
+        var changed = ChangedInputs.Of(ChangeTracker);
+        if (changed.Length == 0)
+        {
+            return await base.SaveChangesAsync(acceptAllChangesOnSuccess, cancellationToken);
+        }
+
+        await using var own = Database.CurrentTransaction is null ? await Database.BeginTransactionAsync(cancellationToken) : null;
+        var written = await base.SaveChangesAsync(acceptAllChangesOnSuccess, cancellationToken);
+        await ChangedInputs.CountAsync(this, CurrentFirm!.Value, changed, cancellationToken);
+        if (own is not null)
+        {
+            await own.CommitAsync(cancellationToken);
+        }
+
+        return written;
     }
 
     protected override void ConfigureConventions(ModelConfigurationBuilder configurationBuilder) =>
@@ -214,6 +235,39 @@ public sealed class UmbracellDb(DbContextOptions<UmbracellDb> options, FirmScope
         OfPlacesAndTargets(modelBuilder);
         OfMaterial(modelBuilder);
         OfSurvey(modelBuilder);
+        OfFigures(modelBuilder);
+    }
+
+    private void OfFigures(ModelBuilder modelBuilder)
+    {
+        modelBuilder.Entity<InputVersion>(input =>
+        {
+            input.HasKey(i => new { i.FirmId, i.SubjectId });
+            input.HasOne<Firm>().WithMany().HasForeignKey(i => i.FirmId);
+            input.HasQueryFilter(i => i.FirmId == CurrentFirm);
+        });
+        modelBuilder.Entity<SurfaceCellsRow>(cells =>
+        {
+            cells.ToTable("surface_cells");
+            cells.HasKey(c => c.SurfaceId);
+            OfJob(cells);
+            cells
+                .HasOne<Surface>()
+                .WithMany()
+                .HasForeignKey(c => new { c.FirmId, c.SurfaceId })
+                .HasPrincipalKey(s => new { s.FirmId, s.Id })
+                .OnDelete(DeleteBehavior.Cascade);
+            cells.Property(c => c.MadeFrom).HasMaxLength(120);
+            cells.Property(c => c.Document).HasColumnType("jsonb");
+        });
+        modelBuilder.Entity<JobSumsRow>(sums =>
+        {
+            sums.ToTable("job_sums");
+            sums.HasKey(s => s.JobId);
+            OfJob(sums);
+            sums.Property(s => s.MadeFrom).HasMaxLength(120);
+            sums.Property(s => s.Document).HasColumnType("jsonb");
+        });
     }
 
     private void OfMaterial(ModelBuilder modelBuilder)

@@ -50,9 +50,9 @@ internal sealed class EditedRecords
     public string Wall { get; }
 
     /// <summary>A job with a wall.</summary>
-    public static async Task<EditedRecords> OnAWallAsync(Product product)
+    public static async Task<EditedRecords> OnAWallAsync(Product product, string owner = "owner@ninthacre.example")
     {
-        var client = await product.SignedInAsync("owner@ninthacre.example");
+        var client = await product.SignedInAsync(owner);
         var job = (await SentAsync(client, "/api/jobs", Command(null, ("name", "Commands"), ("climateZone", "6A")))).Text("id");
         var wall = await SentAsync(
             client,

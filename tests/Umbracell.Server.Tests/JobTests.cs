@@ -163,8 +163,10 @@ public sealed class JobTests(Product product) : IClassFixture<Product>
     {
         var first = await product.SignedInAsync("owner@ninthacre.example");
         var second = await product.SignedInAsync("owner@coldwaterlane.example");
-        (await second.GetJsonAsync("/api/jobs")).AsArray().ShouldBeEmpty();
         var job = await first.DemoJobAsync("ferry house");
+        var own = (await first.GetJsonAsync("/api/jobs")).AsArray().Select(card => card!["job"]!.Text("id")).ToHashSet();
+        own.ShouldContain(job);
+        (await second.GetJsonAsync("/api/jobs")).AsArray().ShouldAllBe(card => !own.Contains(card!["job"]!.Text("id")));
         var surface = (await first.GetJsonAsync($"/api/jobs/{job}/surfaces"))[0]!;
         foreach (
             var path in new[]

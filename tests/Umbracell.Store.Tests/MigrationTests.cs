@@ -117,6 +117,33 @@ public sealed class MigrationTests
     }
 
     [Fact]
+    public async Task A_job_from_before_figures_were_kept_has_none_kept_and_its_next_edit_is_counted()
+    {
+        var firm = Guid.NewGuid();
+        var scope = new FirmScope();
+        await using var db = await TestDatabase.EmptyAsync(scope);
+        var migrator = db.GetService<IMigrator>();
+        await migrator.MigrateAsync("TakingBack", TestContext.Current.CancellationToken);
+        scope.EnterFirm(firm);
+        await db.Database.ExecuteSqlAsync(
+            $"""
+            insert into firms (id, name, currency) values ({firm}, 'kept', '$');
+            insert into jobs (id, firm_id, name, crew, climate_zone, target_set_id, indoor_c, indoor_rh_pct, outdoor_c,
+                    outdoor_rh_pct, altitude_m, risk_pct, created_at)
+                values ({firm}, {firm}, 'kept job', '', '6A', 'iecc-2021', 20, 40, -15, 80, 0, 10, now());
+            """,
+            TestContext.Current.CancellationToken
+        );
+        await migrator.MigrateAsync(cancellationToken: TestContext.Current.CancellationToken);
+        (await db.InputVersions.CountAsync(TestContext.Current.CancellationToken)).ShouldBe(0);
+        (await db.SurfaceCells.CountAsync(TestContext.Current.CancellationToken)).ShouldBe(0);
+        (await db.JobSums.CountAsync(TestContext.Current.CancellationToken)).ShouldBe(0);
+        (await db.Jobs.SingleAsync(TestContext.Current.CancellationToken)).RiskPct = 20;
+        await db.SaveChangesAsync(TestContext.Current.CancellationToken);
+        (await db.InputVersions.SingleAsync(TestContext.Current.CancellationToken)).Version.ShouldBe(1);
+    }
+
+    [Fact]
     public async Task A_firm_that_stands_gets_product_sheets_that_have_come_since_and_keeps_its_own()
     {
         var scope = new FirmScope();

@@ -9,11 +9,15 @@ public sealed class TestDatabase : IDisposable
 {
     private const string Name = "umbracell_store_tests";
 
-    public TestDatabase()
+    private static readonly Lazy<bool> Migrated = new(() =>
     {
         using var db = Open(Connection("UMBRACELL_TEST_OWNER"), new FirmScope());
         db.Database.Migrate();
-    }
+        return true;
+    });
+
+    // Once for all classes that share it.
+    public TestDatabase() => _ = Migrated.Value;
 
     public static string ApplicationConnection => Connection("UMBRACELL_TEST_APP");
 

@@ -14,6 +14,10 @@ public sealed record SprayGate(IReadOnlyList<Finding> Findings, Temperature? Dew
     /// read.</summary>
     public bool Begun { get; init; }
 
+    /// <summary>How long the verdict stands if nothing new is read: until the next reading is no longer fresh, 0 or more; null where none
+    /// is fresh.</summary>
+    public TimeSpan? StandsFor { get; init; }
+
     /// <summary>The worst of all rules.</summary>
     public Verdict Verdict => Findings.Worst();
 
@@ -41,6 +45,7 @@ public sealed record SprayGate(IReadOnlyList<Finding> Findings, Temperature? Dew
 
         return new(findings, dew, GateRemedies.Together(gate, air))
         {
+            StandsFor = FreshFor(gate),
             Begun =
                 gate.Prepared.Count > 0
                 || gate
@@ -50,6 +55,22 @@ public sealed record SprayGate(IReadOnlyList<Finding> Findings, Temperature? Dew
 
     internal static MoistAir? AirAsRead(GateCase gate) =>
         gate is { Air: { } t, Humidity: { } rh } ? MoistAir.Of(t.Value, rh.Value, gate.Pressure) : null;
+
+    // Whatever else follows from a reading is the same at any age.
+    private static TimeSpan? FreshFor(GateCase gate)
+    {
+        TimeSpan?[] ages =
+        [
+            gate.Substrate?.Age,
+            gate.Air?.Age,
+            gate.Humidity?.Age,
+            gate.MoistureMeter?.Age,
+            gate.FoundDry?.Age,
+            gate.DrumA?.Age,
+            gate.DrumB?.Age,
+        ];
+        return ages.Select(age => gate.Practice.FreshFor - age).Where(left => left >= TimeSpan.Zero).Min();
+    }
 
     private static Finding? StaleReadings(GateCase gate)
     {

@@ -57,6 +57,9 @@ public sealed record SpraySets(
     Working LoadWorking
 )
 {
+    /// <summary>Up to so many surfaces the sum of a job says how each came about; of more, each says it for itself alone.</summary>
+    public const int MostWorkedParts = 20;
+
     /// <summary>Default risk of running short.</summary>
     public const double DefaultRisk = 0.10;
 
@@ -101,7 +104,13 @@ public sealed record SpraySets(
                 "n = " + string.Join(" + ", parts.Select((_, i) => $"n{i + 1}")),
                 [
                     .. parts.Select(
-                        (part, i) => new WorkingTerm($"n{i + 1}", "medianSets", new(part.Sets, Dimension.Sets), part.SetsWorking)
+                        (part, i) =>
+                            new WorkingTerm(
+                                $"n{i + 1}",
+                                "medianSets",
+                                new(part.Sets, Dimension.Sets),
+                                parts.Count <= MostWorkedParts ? part.SetsWorking : null
+                            )
                     ),
                 ],
                 new(sets, Dimension.Sets),

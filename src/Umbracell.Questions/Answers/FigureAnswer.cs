@@ -24,11 +24,14 @@ public sealed record FigureAnswer(double Si, string Us, string Metric)
 /// <summary>How a number came about.</summary>
 public sealed record WorkingAnswer(string Name, string Formula, IReadOnlyList<WorkingTermAnswer> Terms, FigureAnswer Result, string Source)
 {
-    public static WorkingAnswer Of(Working working) =>
+    public static WorkingAnswer Of(Working working) => Of(working, null);
+
+    /// <summary>A working beside another that is told already: where it comes to that one, its result stands alone.</summary>
+    public static WorkingAnswer Of(Working working, Working? told) =>
         new(
             working.Name,
             working.Formula,
-            [.. working.Terms.Select(WorkingTermAnswer.Of)],
+            [.. working.Terms.Select(term => WorkingTermAnswer.Of(term, told))],
             FigureAnswer.Exact(working.Result),
             working.Source
         );
@@ -39,8 +42,13 @@ public sealed record WorkingAnswer(string Name, string Formula, IReadOnlyList<Wo
 /// <summary>One value in a working.</summary>
 public sealed record WorkingTermAnswer(string Symbol, string Name, FigureAnswer Value, WorkingAnswer? From)
 {
-    public static WorkingTermAnswer Of(WorkingTerm term) =>
-        new(term.Symbol, term.Name, FigureAnswer.Exact(term.Value), WorkingAnswer.Maybe(term.From));
+    public static WorkingTermAnswer Of(WorkingTerm term, Working? told) =>
+        new(
+            term.Symbol,
+            term.Name,
+            FigureAnswer.Exact(term.Value),
+            term.From is null || ReferenceEquals(term.From, told) ? null : WorkingAnswer.Of(term.From, told)
+        );
 }
 
 /// <summary>One thing that would clear a finding.</summary>

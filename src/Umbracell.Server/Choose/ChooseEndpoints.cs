@@ -112,7 +112,7 @@ internal static class ChooseEndpoints
             surface,
             job,
             await db.Firms.AsNoTracking().SingleAsync(),
-            await reader.ReadingsAsync(job.Id),
+            await reader.ReadingsAsync(job.Id, [surface.Id]),
             await library.ShelfAsync()
         );
 

@@ -10,11 +10,15 @@ namespace Umbracell.Server.Jobs;
 /// <summary>The one mark and the one figure of each stage of a surface.</summary>
 internal static class BoardCells
 {
-    /// <param name="row">The surface.</param>
+    /// <summary>Those that do not follow the time.</summary>
+    public static IReadOnlyList<BoardCell> AtDesk(SurfaceStudy row) => [Survey(row), Choose(row), Section(row), Sets(row)];
+
+    /// <summary>The cells of a surface with what its job makes of them.</summary>
+    /// <param name="kept">The cells as they were kept.</param>
     /// <param name="pricedSets">Sets of the way it will be sprayed.</param>
     /// <param name="priceChanged">Whether the newest bid was made with other figures for it.</param>
-    public static IReadOnlyList<BoardCell> Of(SurfaceStudy row, double pricedSets, bool priceChanged) =>
-        [Survey(row), Choose(row), Section(row), Sets(row, pricedSets, priceChanged), Window(row)];
+    public static IReadOnlyList<BoardCell> Of(IReadOnlyList<BoardCell> kept, double pricedSets, bool priceChanged) =>
+        [.. kept.Select(cell => cell is { Stage: Stage.Sets, Word: "sets" } ? Priced(cell, pricedSets, priceChanged) : cell)];
 
     private static BoardCell Survey(SurfaceStudy row)
     {
@@ -68,21 +72,26 @@ internal static class BoardCells
         );
     }
 
-    // In the cold the sets are those of the way it will be sprayed, as in the bid.
-    private static BoardCell Sets(SurfaceStudy row, double pricedSets, bool priceChanged) =>
-        row.Sets is not null
-            ? new(
-                Stage.Sets,
-                row.AllSets.SelectMany(one => one.Sets.Findings).Worst(),
-                "sets",
-                new Dictionary<string, FigureAnswer> { ["sets"] = FigureAnswer.Of(new(pricedSets, Dimension.Sets)) },
-                priceChanged
-            )
-            : new(Stage.Sets, null, "none", new Dictionary<string, FigureAnswer>());
+    private static BoardCell Sets(SurfaceStudy row) =>
+        new(
+            Stage.Sets,
+            row.Sets is null ? null : row.AllSets.SelectMany(one => one.Sets.Findings).Worst(),
+            row.Sets is null ? "none" : "sets",
+            new Dictionary<string, FigureAnswer>()
+        );
 
-    private static BoardCell Window(SurfaceStudy row)
+    // In the cold the sets are those of the way it will be sprayed, as in the bid.
+    private static BoardCell Priced(BoardCell cell, double sets, bool changed) =>
+        cell with
+        {
+            Figures = new Dictionary<string, FigureAnswer> { ["sets"] = FigureAnswer.Of(new(sets, Dimension.Sets)) },
+            Stale = changed,
+        };
+
+    /// <param name="of">The gate; null where nothing was read yet.</param>
+    public static BoardCell Window(SprayGate? of)
     {
-        if (row.Gate is not { } gate)
+        if (of is not { } gate)
         {
             return new(Stage.Window, null, "none", new Dictionary<string, FigureAnswer>());
         }

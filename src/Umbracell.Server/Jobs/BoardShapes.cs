@@ -74,4 +74,11 @@ public sealed record JobAnswer(
 public sealed record BoardAnswer(JobAnswer Job, IReadOnlyList<BoardRow> Rows, BoardFeet Feet);
 
 /// <summary>A job in the list.</summary>
-public sealed record JobCard(JobAnswer Job, int Surfaces, FigureAnswer Area, int Hold, int Care, int Clear);
+/// <param name="Job">The job.</param>
+/// <param name="Surfaces">How many surfaces it has.</param>
+/// <param name="Area">Their treated area.</param>
+/// <param name="Hold">Surfaces on which something holds.</param>
+/// <param name="Care">Surfaces with a Care and nothing that holds.</param>
+/// <param name="Clear">The others.</param>
+/// <param name="UpToDate">Whether area and counts are of the job as it stands; else they are the last ones, and newer are being made.</param>
+public sealed record JobCard(JobAnswer Job, int Surfaces, FigureAnswer Area, int Hold, int Care, int Clear, bool UpToDate);

@@ -2,7 +2,6 @@ using System.Globalization;
 using System.Security.Claims;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
-using Umbracell.Core.Assemblies;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
 using Umbracell.Formats.DataFiles;
@@ -11,8 +10,6 @@ using Umbracell.Server.Access;
 using Umbracell.Server.Choose;
 using Umbracell.Server.Places;
 using Umbracell.Server.Problems;
-using Umbracell.Server.Section;
-using Umbracell.Server.Sets.PastJobs;
 using Umbracell.Server.Sets.Price;
 using Umbracell.Server.Sheets;
 using Umbracell.Server.Targets;
@@ -61,33 +58,23 @@ internal static class JobEndpoints
         jobs.MapGet("/{id:guid}/board", BoardAsync).WithSummary("The board: every surface at every stage.");
     }
 
-    private static async Task<Ok<List<JobCard>>> ListAsync(
-        UmbracellDb db,
-        SurfaceReader reader,
-        SheetLibrary library,
-        CrewYields crews,
-        TimeProvider clock
-    )
+    private static async Task<Ok<List<JobCard>>> ListAsync(UmbracellDb db, KeptCards cards)
     {
-        var cards = new List<JobCard>();
-        foreach (var job in await db.Jobs.AsNoTracking().OrderByDescending(j => j.CreatedAt).Take(200).ToListAsync())
-        {
-            var study = await JobStudy.OfAsync(job, reader, library, crews, clock);
-            var worst = study.Rows.Select(WorstOf).ToList();
-            cards.Add(
-                new(
-                    Answer(job),
-                    study.Rows.Count,
-                    FigureAnswer.Of(AreaOf(study).ToFigure()),
-                    worst.Count(v => v == Verdict.Hold),
-                    worst.Count(v => v == Verdict.Care),
-                    worst.Count(v => v == Verdict.Clear)
-                )
-            );
-        }
-
-        return TypedResults.Ok(cards);
+        var jobs = await db.Jobs.AsNoTracking().OrderByDescending(j => j.CreatedAt).Take(200).ToListAsync();
+        var counts = await cards.OfAsync([.. jobs.Select(j => j.Id)]);
+        return TypedResults.Ok(jobs.ConvertAll(job => Card(job, counts[job.Id])));
     }
+
+    private static JobCard Card(Job job, KeptCard card) =>
+        new(
+            Answer(job),
+            card.Surfaces,
+            FigureAnswer.Of(card.Area.ToFigure()),
+            card.Worst.GetValueOrDefault(Verdict.Hold),
+            card.Worst.GetValueOrDefault(Verdict.Care),
+            card.Worst.GetValueOrDefault(Verdict.Clear),
+            card.UpToDate
+        );
 
     private static async Task<Created<JobAnswer>> CreateAsync(TypedEdit edit, UmbracellDb db, TimeProvider clock)
     {
@@ -129,58 +116,51 @@ internal static class JobEndpoints
         return TypedResults.Ok(Answer(job));
     }
 
-    private static async Task<Ok<BoardAnswer>> BoardAsync(Guid id, PriceReader prices, ClaimsPrincipal person)
+    private static async Task<Ok<BoardAnswer>> BoardAsync(
+        Guid id,
+        SurfaceReader reader,
+        KeptBoards boards,
+        UmbracellDb db,
+        ClaimsPrincipal person
+    )
     {
-        var (study, bid) = await prices.BidAsync(id);
-        var kept = await prices
-            .Db.Bids.AsNoTracking()
+        var job = await reader.FindJobAsync(id);
+        var board = await boards.OfAsync(id);
+        var bid = await db
+            .Bids.AsNoTracking()
             .Where(b => b.JobId == id)
             .OrderByDescending(b => b.MadeAt)
             .Select(b => b.Document)
             .FirstOrDefaultAsync();
-        var changed = kept is null ? [] : PriceAnswers.ChangedSince(kept, bid);
-        var sets = bid.Surfaces.ToDictionary(s => s.Row.Surface.Id, s => s.Priced.Foams.Sum(f => f.Sets));
-        var rows = study
+        var changed = bid is null ? [] : PriceAnswers.ChangedSince(bid, board.Sums.Today);
+        var rows = board
             .Rows.Select(row => new BoardRow(
-                row.Surface.Id,
-                row.Surface.Name,
-                row.Surface.Kind,
-                row.Sheet?.Cell,
-                row.Sheet?.Name,
-                WorstOf(row),
-                SectionSketch.Of(row.Section?.Case ?? row.Bare),
-                BoardCells.Of(row, sets.GetValueOrDefault(row.Surface.Id), changed.Contains(row.Surface.Name))
+                row.Id,
+                row.Name,
+                row.Kind,
+                row.Cells.Cell,
+                row.Cells.Sheet,
+                row.Cells.Worst,
+                row.Cells.Sketch,
+                BoardCells.Of(row.Cells.Cells, board.Sums.Sets.GetValueOrDefault(row.Id), changed.Contains(row.Name))
             ))
             .ToList();
         var feet = new BoardFeet(
             rows.Count,
-            FigureAnswer.Of(AreaOf(study).ToFigure()),
-            study.Rows.Count(r => r is { Sheet: null, Surface.System: null }),
-            study.Rows.Count(r => r.Section?.Findings.Any(f => f.Rule == SectionRules.Target && f.Verdict != Verdict.Clear) == true),
-            FigureAnswer.Of(new(sets.Values.Sum(), Dimension.Sets)),
-            study.Rows.Count(r => r.Gate is { Verdict: not Verdict.Hold }),
-            rows.Count(r => r.Worst == Verdict.Hold),
-            Money(bid.Bid.Cost),
-            Money(bid.Bid.Price)
+            FigureAnswer.Of(new Area(board.Rows.Sum(row => row.Cells.AreaM2 ?? 0)).ToFigure()),
+            board.Rows.Count(row => row.Cells.ToChoose),
+            board.Rows.Count(row => row.Cells.ShortOfTarget),
+            FigureAnswer.Of(new(board.Sums.Sets.Values.Sum(), Dimension.Sets)),
+            board.Rows.Count(row => row.Cells.Gate is not (null or Verdict.Hold)),
+            rows.Count(row => row.Worst == Verdict.Hold),
+            Money(board.Sums.Cost),
+            Money(board.Sums.Price)
         );
-        return TypedResults.Ok(new BoardAnswer(Answer(study.Job), rows, feet));
+        return TypedResults.Ok(new BoardAnswer(Answer(job), rows, feet));
 
-        FigureAnswer? Money(double amount) =>
-            bid.Bid.Missing.Count > 0 || bid.Surfaces.Count == 0 || !Claims.Prices(person)
-                ? null
-                : FigureAnswer.Of(new(amount, Dimension.Money));
+        FigureAnswer? Money(double? amount) =>
+            amount is { } known && Claims.Prices(person) ? FigureAnswer.Of(new(known, Dimension.Money)) : null;
     }
-
-    private static Verdict WorstOf(SurfaceStudy row) =>
-        row
-            .Survey.Concat(row.Section?.Findings ?? [])
-            .Concat(row.Year?.Findings ?? [])
-            .Concat(row.AllSets.SelectMany(one => one.Sets.Findings))
-            .Concat(row.Gate?.Findings ?? [])
-            .Worst();
-
-    private static Area AreaOf(JobStudy study) =>
-        study.Rows.Aggregate(default(Area), (sum, r) => r.Takeoff is { OpeningsExceedSurface: false } t ? sum + t.Treated : sum);
 
     private static async Task<Dictionary<string, PlaceRow>> OwnPlacesAsync(UmbracellDb db) =>
         await db.Places.ToDictionaryAsync(p => p.Id.ToString());

@@ -1,3 +1,4 @@
+using System.Linq.Expressions;
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Conditions;
@@ -26,13 +27,19 @@ internal sealed class SurfaceReader(UmbracellDb db)
     public async Task<Job> FindJobAsync(Guid id) =>
         await db.Jobs.SingleOrDefaultAsync(j => j.Id == id) ?? throw new NotFoundException("job");
 
-    public Task<List<Surface>> SurfacesAsync(Guid job) =>
+    public Task<List<Surface>> SurfacesAsync(Guid job) => SurfacesAsync(s => s.JobId == job);
+
+    /// <summary>Some of a job's surfaces.</summary>
+    public Task<List<Surface>> SurfacesAsync(Guid job, IReadOnlyCollection<Guid> ids) =>
+        SurfacesAsync(s => s.JobId == job && ids.Contains(s.Id));
+
+    private Task<List<Surface>> SurfacesAsync(Expression<Func<Surface, bool>> wanted) =>
         db
             .Surfaces.AsNoTracking()
             .Include(s => s.Openings)
             .Include(s => s.Notes)
             .AsSplitQuery()
-            .Where(s => s.JobId == job)
+            .Where(wanted)
             .OrderBy(s => s.Position)
             .ThenBy(s => s.Id)
             .ToListAsync();
@@ -42,9 +49,11 @@ internal sealed class SurfaceReader(UmbracellDb db)
         db.Surfaces.AsNoTracking().Where(s => s.JobId == job).ToDictionaryAsync(s => s.Id, s => s.Name);
 
     /// <summary>What the survey of a job knows beside its surfaces.</summary>
-    public async Task<SurveyRecords> RecordsAsync(Guid job) =>
+    /// <param name="job">The job.</param>
+    /// <param name="of">Whose readings are wanted, beside those of drums; null for all.</param>
+    public async Task<SurveyRecords> RecordsAsync(Guid job, Guid[]? of = null) =>
         new(
-            await ReadingsAsync(job),
+            await ReadingsAsync(job, of),
             await db.Joints.AsNoTracking().Where(j => j.JobId == job).ToListAsync(),
             await db.Preparation.AsNoTracking().Where(p => p.JobId == job).ToListAsync()
         );
@@ -53,12 +62,13 @@ internal sealed class SurfaceReader(UmbracellDb db)
     /// database.</summary>
     /// <remarks>Spelled out as <c>distinct on</c>: one pass over the job's readings, whatever the planner knows of the table. The grouped
     /// query did a scan per group until statistics came in.</remarks>
-    public async Task<LatestReadings> ReadingsAsync(Guid job) =>
+    public async Task<LatestReadings> ReadingsAsync(Guid job, Guid[]? of = null) =>
         new(
             await db
                 .Readings.FromSql(
                     $"""
-                    select distinct on (surface_id, sheet_slug, kind, instrument, place) * from readings where job_id = {job}
+                    select distinct on (surface_id, sheet_slug, kind, instrument, place) * from readings
+                        where job_id = {job} and ({of is null} or surface_id is null or surface_id = any({of ?? []}))
                     order by surface_id, sheet_slug, kind, instrument, place, taken_at desc
                     """
                 )

@@ -27,9 +27,10 @@ internal static class SetsEndpoints
         return TypedResults.Ok(SetsQuestions.Answer(SetsQuestions.Study(question, sheet), sheet));
     }
 
-    private static async Task<Ok<SetsOfSurface>> OfSurfaceAsync(Guid id, PriceReader prices)
+    private static async Task<Ok<SetsOfSurface>> OfSurfaceAsync(Guid id, StudiedJobs jobs)
     {
-        var (study, row, means) = await prices.RowAsync(id);
+        var job = await jobs.OfSurfaceAsync(id);
+        var row = job.RowOf(id);
         var surface = row.Surface;
         var answer = row.Sets is { } sets ? SetsQuestions.Answer(sets, row.Sheet!) : null;
         var missing =
@@ -43,7 +44,7 @@ internal static class SetsEndpoints
                 row.SetsQuestion,
                 answer,
                 missing,
-                Loads(JobBid.Of(study, means), row),
+                Loads(job.Bid, row),
                 [
                     .. row.Further.Select(one => new FurtherFoam(
                         one.Sheet.Name,
@@ -53,7 +54,7 @@ internal static class SetsEndpoints
                     )),
                 ],
                 surface.Version,
-                study.Job.Version
+                job.Study.Job.Version
             )
         );
     }
@@ -70,8 +71,8 @@ internal static class SetsEndpoints
                 SetsQuestions.Worked(new(load.Sets.Median, Dimension.Sets), load.Sets.Working),
                 FigureAnswer.Of(load.Volume.ToFigure()),
                 SetsQuestions.Worked(Figure.Count(load.Sets.Load.Sets), load.Sets.LoadWorking),
-                SetsQuestions.Load(load.Sets.Load),
-                [.. load.Sets.Around.Select(SetsQuestions.Load)]
+                SetsQuestions.Load(load.Sets.Load, load.Sets.Working),
+                [.. load.Sets.Around.Select(around => SetsQuestions.Load(around, load.Sets.Working))]
             )),
         ];
 }

@@ -134,19 +134,21 @@ internal static class SetsQuestions
                     WorkingAnswer.Of(f.Working)
                 )),
             ],
-            [.. study.Sets.Around.Select(Load)],
+            [.. study.Sets.Around.Select(load => Load(load))],
             Figures(study, sheet),
             FindingAnswer.All(study.Findings),
             study.Findings.Worst()
         );
 
-    public static SetsLoadAnswer Load(SetsLoad load) =>
+    /// <param name="load">The load.</param>
+    /// <param name="told">A working that stands beside it already.</param>
+    public static SetsLoadAnswer Load(SetsLoad load, Working? told = null) =>
         new(
             load.Sets,
             load.ChanceShort * 100,
             load.LeftOver.BoardFeet,
-            Worked(Figure.Chance(load.ChanceShort), load.ChanceWorking),
-            Worked(load.LeftOver.ToFigure(), load.LeftOverWorking)
+            new(FigureAnswer.Of(Figure.Chance(load.ChanceShort)), WorkingAnswer.Of(load.ChanceWorking, told)),
+            new(FigureAnswer.Of(load.LeftOver.ToFigure()), WorkingAnswer.Of(load.LeftOverWorking, told))
         );
 
     private static Dictionary<string, WorkedFigure> Figures(SetsStudy study, ProductSheet sheet) =>

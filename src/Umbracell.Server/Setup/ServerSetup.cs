@@ -56,7 +56,7 @@ internal static class ServerSetup
         services.AddScoped<SurfaceReader>();
         services.AddScoped<SheetLibrary>();
         services.AddScoped<CrewYields>();
-        services.AddScoped<PriceReader>();
+        services.AddStudies();
         services.AddSingleton(new ProductClock(builder.Configuration, TimeProvider.System));
         services.AddSingleton<TimeProvider>(services => services.GetRequiredService<ProductClock>());
         services.ConfigureHttpJsonOptions(json =>
@@ -98,7 +98,7 @@ internal static class ServerSetup
         var telemetry = services
             .AddOpenTelemetry()
             .ConfigureResource(resource => resource.AddService("umbracell"))
-            .WithMetrics(metrics => metrics.AddAspNetCoreInstrumentation().AddMeter(CommandMetrics.Meter))
+            .WithMetrics(metrics => metrics.AddAspNetCoreInstrumentation().AddMeter(CommandMetrics.Meter, StudyMetrics.Meter))
             .WithTracing(tracing => tracing.AddAspNetCoreInstrumentation());
         if (!string.IsNullOrWhiteSpace(otlp))
         {

@@ -281,6 +281,6 @@ internal static class SurveyEndpoints
     private static async Task<SurfaceAnswer> AnswerAsync(Surface surface, SurfaceReader reader)
     {
         var names = await reader.NamesAsync(surface.JobId);
-        return SurfaceAnswers.Of(surface, await reader.RecordsAsync(surface.JobId), id => names.GetValueOrDefault(id, ""));
+        return SurfaceAnswers.Of(surface, await reader.RecordsAsync(surface.JobId, [surface.Id]), id => names.GetValueOrDefault(id, ""));
     }
 }

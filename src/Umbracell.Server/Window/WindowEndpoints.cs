@@ -169,7 +169,7 @@ internal static class WindowEndpoints
         TimeProvider clock
     )
     {
-        var records = await reader.RecordsAsync(job.Id);
+        var records = await reader.RecordsAsync(job.Id, [surface.Id]);
         var readings = records.Readings;
         var sheets = await library.AllAsync();
         var question = GateQuestions.Of(surface, job, records, clock.GetUtcNow());

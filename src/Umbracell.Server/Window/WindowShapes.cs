@@ -13,7 +13,11 @@ public sealed record ReadTemperature(
     [property: Range(-60, 100)] double TempC,
     [property: Range(0, 1e7)] double AgeMin = 0,
     string Instrument = ""
-);
+)
+{
+    /// <summary>The same reading so many minutes later.</summary>
+    public ReadTemperature Later(double minutes) => this with { AgeMin = Math.Max(0, AgeMin + minutes) };
+}
 
 /// <summary>A humidity in a question with its age.</summary>
 public sealed record ReadHumidity(
@@ -52,7 +56,25 @@ public sealed record GateQuestion(
     bool JointsReady = true,
     bool LeakOpen = false,
     SeenDry? Seen = null
-);
+)
+{
+    /// <summary>The same readings so many minutes later.</summary>
+    public GateQuestion Later(double minutes)
+    {
+        return this with
+        {
+            Substrate = Substrate?.Later(minutes),
+            Air = Air?.Later(minutes),
+            Humidity = Humidity is { } rh ? rh with { AgeMin = Aged(rh.AgeMin) } : null,
+            Moisture = Moisture is { } meter ? meter with { AgeMin = Aged(meter.AgeMin) } : null,
+            DrumA = DrumA?.Later(minutes),
+            DrumB = DrumB?.Later(minutes),
+            Seen = Seen is { } seen ? seen with { AgeMin = Aged(seen.AgeMin) } : null,
+        };
+
+        double Aged(double age) => Math.Max(0, age + minutes);
+    }
+}
 
 /// <summary>May the surface be sprayed now?</summary>
 /// <param name="Verdict">The worst of all rules.</param>

@@ -45,6 +45,111 @@ namespace Umbracell.Store.Migrations
                     b.ToTable("data_protection_keys", (string)null);
                 });
 
+            modelBuilder.Entity("Umbracell.Store.Figures.InputVersion", b =>
+                {
+                    b.Property<Guid>("FirmId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("firm_id");
+
+                    b.Property<Guid>("SubjectId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("subject_id");
+
+                    b.Property<long>("Version")
+                        .HasColumnType("bigint")
+                        .HasColumnName("version");
+
+                    b.HasKey("FirmId", "SubjectId")
+                        .HasName("pk_input_versions");
+
+                    b.ToTable("input_versions", (string)null);
+                });
+
+            modelBuilder.Entity("Umbracell.Store.Figures.JobSumsRow", b =>
+                {
+                    b.Property<Guid>("JobId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("job_id");
+
+                    b.Property<string>("Document")
+                        .IsRequired()
+                        .HasColumnType("jsonb")
+                        .HasColumnName("document");
+
+                    b.Property<Guid>("FirmId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("firm_id");
+
+                    b.Property<string>("MadeFrom")
+                        .IsRequired()
+                        .HasMaxLength(120)
+                        .HasColumnType("character varying(120)")
+                        .HasColumnName("made_from");
+
+                    b.HasKey("JobId")
+                        .HasName("pk_job_sums");
+
+                    b.HasIndex("FirmId", "JobId")
+                        .HasDatabaseName("ix_job_sums_firm_id_job_id");
+
+                    b.ToTable("job_sums", (string)null);
+                });
+
+            modelBuilder.Entity("Umbracell.Store.Figures.SurfaceCellsRow", b =>
+                {
+                    b.Property<Guid>("SurfaceId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("surface_id");
+
+                    b.Property<double>("AreaM2")
+                        .HasColumnType("double precision")
+                        .HasColumnName("area_m2");
+
+                    b.Property<string>("Document")
+                        .IsRequired()
+                        .HasColumnType("jsonb")
+                        .HasColumnName("document");
+
+                    b.Property<Guid>("FirmId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("firm_id");
+
+                    b.Property<Guid>("JobId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("job_id");
+
+                    b.Property<DateTimeOffset>("MadeAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("made_at");
+
+                    b.Property<string>("MadeFrom")
+                        .IsRequired()
+                        .HasMaxLength(120)
+                        .HasColumnType("character varying(120)")
+                        .HasColumnName("made_from");
+
+                    b.Property<string>("Worst")
+                        .IsRequired()
+                        .HasMaxLength(40)
+                        .HasColumnType("character varying(40)")
+                        .HasColumnName("worst");
+
+                    b.Property<DateTimeOffset?>("WorstUntil")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("worst_until");
+
+                    b.HasKey("SurfaceId")
+                        .HasName("pk_surface_cells");
+
+                    b.HasIndex("FirmId", "JobId")
+                        .HasDatabaseName("ix_surface_cells_firm_id_job_id");
+
+                    b.HasIndex("FirmId", "SurfaceId")
+                        .HasDatabaseName("ix_surface_cells_firm_id_surface_id");
+
+                    b.ToTable("surface_cells", (string)null);
+                });
+
             modelBuilder.Entity("Umbracell.Store.Model.ApiToken", b =>
                 {
                     b.Property<Guid>("Id")
@@ -1776,6 +1881,46 @@ namespace Umbracell.Store.Migrations
                         .HasDatabaseName("ix_thermal_pictures_firm_id_surface_id");
 
                     b.ToTable("thermal_pictures", (string)null);
+                });
+
+            modelBuilder.Entity("Umbracell.Store.Figures.InputVersion", b =>
+                {
+                    b.HasOne("Umbracell.Store.Model.Firm", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_input_versions_firms_firm_id");
+                });
+
+            modelBuilder.Entity("Umbracell.Store.Figures.JobSumsRow", b =>
+                {
+                    b.HasOne("Umbracell.Store.Model.Job", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId", "JobId")
+                        .HasPrincipalKey("FirmId", "Id")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_job_sums_jobs_firm_id_job_id");
+                });
+
+            modelBuilder.Entity("Umbracell.Store.Figures.SurfaceCellsRow", b =>
+                {
+                    b.HasOne("Umbracell.Store.Model.Job", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId", "JobId")
+                        .HasPrincipalKey("FirmId", "Id")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_surface_cells_jobs_firm_id_job_id");
+
+                    b.HasOne("Umbracell.Store.Model.Surface", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId", "SurfaceId")
+                        .HasPrincipalKey("FirmId", "Id")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_surface_cells_surfaces_firm_id_surface_id");
                 });
 
             modelBuilder.Entity("Umbracell.Store.Model.ApiToken", b =>

@@ -1,5 +1,6 @@
 using Umbracell.Core.Conditions;
 using Umbracell.Core.Yield;
+using Umbracell.Store.Figures;
 
 namespace Umbracell.Store.Model;
 
@@ -28,7 +29,7 @@ public sealed class StockLotRow : IFirmRow
 }
 
 /// <summary>A finished job the crews' yields are learned from.</summary>
-public sealed class PastJobRow : IFirmRow
+public sealed class PastJobRow : IFirmRow, IFigureInput
 {
     public Guid Id { get; set; }
 
@@ -67,6 +68,8 @@ public sealed class PastJobRow : IFirmRow
     public string LeftOutBecause { get; set; } = "";
 
     public uint Version { get; set; }
+
+    IEnumerable<Guid> IFigureInput.FiguresOf(Func<string, bool> changes) => [FirmId];
 }
 
 /// <summary>What a job's price hangs on beside its surfaces.</summary>

@@ -1,7 +1,9 @@
+using Umbracell.Store.Figures;
+
 namespace Umbracell.Store.Model;
 
 /// <summary>A place of the firm's own.</summary>
-public sealed class PlaceRow : IFirmRow
+public sealed class PlaceRow : IFirmRow, IFigureInput
 {
     public Guid Id { get; set; }
 
@@ -41,6 +43,8 @@ public sealed class PlaceRow : IFirmRow
     public required string Source { get; set; }
 
     public uint Version { get; set; }
+
+    IEnumerable<Guid> IFigureInput.FiguresOf(Func<string, bool> changes) => [FirmId];
 }
 
 /// <summary>The hours a place was reduced from, kept apart so that a place is read without them.</summary>

@@ -4,6 +4,7 @@ using Umbracell.Core.Conditions;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Takeoff;
 using Umbracell.Core.Yield.Price;
+using Umbracell.Store.Figures;
 
 namespace Umbracell.Store.Model;
 
@@ -80,7 +81,7 @@ public sealed class ApiToken : IFirmRow
 }
 
 /// <summary>A product sheet of the firm, as its JSON document.</summary>
-public sealed class SheetRow : IFirmRow
+public sealed class SheetRow : IFirmRow, IFigureInput
 {
     public Guid Id { get; set; }
 
@@ -89,10 +90,12 @@ public sealed class SheetRow : IFirmRow
     public required string Slug { get; set; }
 
     public required string Document { get; set; }
+
+    IEnumerable<Guid> IFigureInput.FiguresOf(Func<string, bool> changes) => [FirmId];
 }
 
 /// <summary>A job: a building, its place and the air it is designed for.</summary>
-public sealed class Job : IFirmRow
+public sealed class Job : IFirmRow, IFigureInput
 {
     public Guid Id { get; set; }
 
@@ -170,6 +173,8 @@ public sealed class Job : IFirmRow
     public uint Version { get; set; }
 
     public List<Surface> Surfaces { get; } = [];
+
+    IEnumerable<Guid> IFigureInput.FiguresOf(Func<string, bool> changes) => [Id];
 }
 
 /// <summary>A layer as kept with a surface.</summary>
@@ -195,7 +200,7 @@ public sealed class AssemblyDocument
 }
 
 /// <summary>One thing to be sprayed.</summary>
-public sealed class Surface : IFirmRow
+public sealed class Surface : IFirmRow, IFigureInput
 {
     public Guid Id { get; set; }
 
@@ -283,6 +288,10 @@ public sealed class Surface : IFirmRow
 
     /// <summary>Whether its size has been taken.</summary>
     public bool HasSize => FirstM > 0;
+
+    // The surfaces it is joined to say its name, as long as it is there.
+    IEnumerable<Guid> IFigureInput.FiguresOf(Func<string, bool> changes) =>
+        changes(nameof(Name)) || changes(nameof(RemovedAt)) ? [Id, JobId] : [Id];
 }
 
 /// <summary>What else is asked of a kind of surface; kept as a document because each kind asks other things.</summary>
@@ -318,7 +327,7 @@ public sealed class DetailsDocument
 }
 
 /// <summary>An opening of a surface, or several alike.</summary>
-public sealed class OpeningRow : IFirmRow
+public sealed class OpeningRow : IFirmRow, IFigureInput
 {
     public Guid Id { get; set; }
 
@@ -333,6 +342,8 @@ public sealed class OpeningRow : IFirmRow
     public double WidthM { get; set; }
 
     public double HeightM { get; set; }
+
+    IEnumerable<Guid> IFigureInput.FiguresOf(Func<string, bool> changes) => [SurfaceId];
 }
 
 /// <summary>What is read on site.</summary>
@@ -349,7 +360,7 @@ public enum ReadingKind
 }
 
 /// <summary>A reading, of a surface or of a product's drums. Readings are added, never changed.</summary>
-public sealed class ReadingRow : IFirmRow
+public sealed class ReadingRow : IFirmRow, IFigureInput
 {
     public Guid Id { get; set; }
 
@@ -400,4 +411,6 @@ public sealed class ReadingRow : IFirmRow
     public DateTimeOffset ReceivedAt { get; set; }
 
     public required string TakenBy { get; set; }
+
+    IEnumerable<Guid> IFigureInput.FiguresOf(Func<string, bool> changes) => [SurfaceId ?? JobId];
 }

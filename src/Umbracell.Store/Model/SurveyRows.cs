@@ -1,6 +1,7 @@
 using Umbracell.Core.Airtightness;
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Conditions;
+using Umbracell.Store.Figures;
 
 namespace Umbracell.Store.Model;
 
@@ -11,7 +12,7 @@ public interface IJobRow : IFirmRow
 }
 
 /// <summary>Something found on a surface that bears on the work.</summary>
-public sealed class SiteNoteRow : IFirmRow
+public sealed class SiteNoteRow : IFirmRow, IFigureInput
 {
     public Guid Id { get; set; }
 
@@ -43,10 +44,12 @@ public sealed class SiteNoteRow : IFirmRow
     public DateTimeOffset ReceivedAt { get; set; }
 
     public string NotedBy { get; set; } = "";
+
+    IEnumerable<Guid> IFigureInput.FiguresOf(Func<string, bool> changes) => [SurfaceId];
 }
 
 /// <summary>A joint between two surfaces, or between a surface and another layer.</summary>
-public sealed class JointRow : IJobRow
+public sealed class JointRow : IJobRow, IFigureInput
 {
     public Guid Id { get; set; }
 
@@ -85,6 +88,8 @@ public sealed class JointRow : IJobRow
     public bool DoNotMeet { get; set; }
 
     public uint Version { get; set; }
+
+    IEnumerable<Guid> IFigureInput.FiguresOf(Func<string, bool> changes) => SecondId is { } second ? [FirstId, second] : [FirstId];
 }
 
 /// <summary>Why they called.</summary>
@@ -110,7 +115,7 @@ public sealed class ComplaintRow : IJobRow
 }
 
 /// <summary>Who does an item of the preparation list, by when, and whether it is done.</summary>
-public sealed class PreparationRow : IJobRow
+public sealed class PreparationRow : IJobRow, IFigureInput
 {
     public Guid Id { get; set; }
 
@@ -133,6 +138,8 @@ public sealed class PreparationRow : IJobRow
 
     /// <summary>When it was last ticked or unticked; of two, the later stands, whichever arrives first. Null where it never was.</summary>
     public DateTimeOffset? TickedAt { get; set; }
+
+    IEnumerable<Guid> IFigureInput.FiguresOf(Func<string, bool> changes) => [SurfaceId ?? JobId];
 }
 
 /// <summary>A picture, with where it was taken removed.</summary>

@@ -1,7 +1,9 @@
+using Umbracell.Store.Figures;
+
 namespace Umbracell.Store.Model;
 
 /// <summary>A target set of the firm's own, made from one that ships: its films and its label path stay those of that one.</summary>
-public sealed class TargetSetRow : IFirmRow
+public sealed class TargetSetRow : IFirmRow, IFigureInput
 {
     public Guid Id { get; set; }
 
@@ -17,4 +19,6 @@ public sealed class TargetSetRow : IFirmRow
     public required Dictionary<string, Dictionary<string, double>>? GreatestU { get; set; }
 
     public uint Version { get; set; }
+
+    IEnumerable<Guid> IFigureInput.FiguresOf(Func<string, bool> changes) => [FirmId];
 }

@@ -212,6 +212,45 @@ public sealed class SprayGateTests
     }
 
     [Fact]
+    public void It_says_the_same_until_the_time_it_gives_and_for_good_where_it_gives_none() =>
+        Gen.Select(Gen.Double[0, 180].Array[7], Gen.Double[0, 1], Gen.Double[10, 30])
+            .Sample(
+                (ages, share, substrate) =>
+                {
+                    var now = SprayGate.Check(Aged(ages, substrate, 0));
+                    var later = (now.StandsFor?.TotalMinutes ?? 10_000) * share;
+                    Ends(SprayGate.Check(Aged(ages, substrate, later))).ShouldBe(Ends(now));
+                }
+            );
+
+    [Fact]
+    public void It_says_otherwise_as_soon_as_a_reading_is_no_longer_fresh()
+    {
+        foreach (var old in Enumerable.Range(0, 7).Except([4]))
+        {
+            double[] ages = [.. Enumerable.Range(0, 7).Select(i => i == old ? 100.0 : 10)];
+            var now = SprayGate.Check(Aged(ages, 21, 0));
+            now.StandsFor.ShouldBe(TimeSpan.FromMinutes(20));
+            Ends(SprayGate.Check(Aged(ages, 21, 20.1))).ShouldNotBe(Ends(now));
+        }
+    }
+
+    // Each reading of an age of its own, all so many minutes later.
+    private static GateCase Aged(double[] ages, double substrate, double later) =>
+        Good with
+        {
+            Substrate = T(substrate, ages[0] + later),
+            Air = T(20, ages[1] + later),
+            Humidity = RH(50) with { Age = TimeSpan.FromMinutes(ages[2] + later) },
+            MoistureMeter = Meter(12) with { Age = TimeSpan.FromMinutes(ages[3] + later) },
+            FoundDry = Eye(true) with { Age = TimeSpan.FromMinutes(ages[4] + later) },
+            DrumA = T(22, ages[5] + later),
+            DrumB = T(23, ages[6] + later),
+        };
+
+    private static string Ends(SprayGate gate) => string.Join(' ', gate.Findings.Select(f => $"{f.Rule.Id}/{f.Case.Name}/{f.Verdict}"));
+
+    [Fact]
     public void Nothing_read_holds_on_every_reading()
     {
         var gate = SprayGate.Check(new() { Sheet = Sheets.ClosedCell, SubstrateKind = SubstrateKind.Wood });

@@ -26,7 +26,9 @@ const nearby = computed(() => {
   const [substrate, point] = [dew?.figures.substrate, dew?.figures.dew]
   return substrate && point
     ? `${reader.print(substrate)}, ${t('window.dewOf', { point: text.word(dew!.words.point!), dew: reader.print(point) })}`
-    : t('window.noneRead')
+    : window.data.value
+      ? t('window.noneRead')
+      : ''
 })
 const worst = computed(() => [...rules.value].sort((a, b) => shadow[b.verdict] - shadow[a.verdict])[0])
 </script>
@@ -55,7 +57,7 @@ const worst = computed(() => [...rules.value].sort((a, b) => shadow[b.verdict] -
       <h2>{{ t('window.bandTitle') }}</h2>
       <p v-if="gate && worst" class="small"><VerdictMark :verdict="gate.verdict" word /></p>
       <p v-if="gate && worst && gate.verdict !== 'clear'" class="small quiet">{{ text.title(worst) }}</p>
-      <p v-else class="small quiet">{{ t('window.laterHours') }}</p>
+      <p v-else-if="window.data.value" class="small quiet">{{ t('window.laterHours') }}</p>
     </div>
   </section>
 </template>

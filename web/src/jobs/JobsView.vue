@@ -22,6 +22,7 @@ const jobs = useJobs()
 const making = ref(false)
 const keys = ref(false)
 const router = useRouter()
+const isReckoned = (card: Schemas['JobCard']) => card.upToDate || card.hold + card.care + card.clear > 0
 const open = (job: string) => router.push({ name: 'survey', params: { job } })
 
 const MOST_MEGABYTES = 250
@@ -71,8 +72,9 @@ async function bringIn([file]: File[]) {
             }}<template v-if="card.job.crew"> · {{ t('jobs.crew', { crew: card.job.crew }) }}</template> ·
             {{ t('jobs.surfaces', card.surfaces) }}
           </p>
-          <p class="sum">
-            <b>{{ reader.print(card.area) }}</b>
+          <p class="sum" :aria-busy="!card.upToDate">
+            <span v-if="!card.upToDate" class="small quiet">{{ t('jobs.behind') }}</span>
+            <b>{{ isReckoned(card) ? reader.print(card.area) : '–' }}</b>
             <span v-if="card.hold"><VerdictMark verdict="hold" /> {{ card.hold }} {{ t('verdict.hold') }}</span>
             <span v-if="card.care"><VerdictMark verdict="care" /> {{ card.care }} {{ t('verdict.care') }}</span>
             <span v-if="card.clear"><VerdictMark verdict="clear" /> {{ card.clear }} {{ t('verdict.clear') }}</span>

@@ -1,4 +1,3 @@
-using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Choosing;
 using Umbracell.Core.Findings;
@@ -9,6 +8,8 @@ using Umbracell.Questions.Section;
 using Umbracell.Server.Choose;
 using Umbracell.Server.Jobs;
 using Umbracell.Server.Sets.PastJobs;
+using Umbracell.Server.Window;
+using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Sets.Price;
 
@@ -50,24 +51,24 @@ public sealed record AlternativesAnswer(string Surface, IReadOnlyList<Alternativ
 /// <summary>Prices every other system on a surface within its job, in the season of the work.</summary>
 internal static class Alternatives
 {
-    public static async Task<AlternativesAnswer> OfAsync(Guid surface, PriceReader prices)
+    public static AlternativesAnswer Of(
+        StudiedJob studied,
+        SurfaceStudy row,
+        Firm firm,
+        LatestReadings readings,
+        Shelf shelf,
+        CrewAtWork crew
+    )
     {
-        var (study, row, means) = await prices.RowAsync(surface);
-        var now = JobBid.Of(study, means);
-        var at = now.Surfaces.ToList().FindIndex(s => s.Row.Surface.Id == surface);
+        var (_, study, means, now) = studied;
+        var at = now.Surfaces.ToList().FindIndex(s => s.Row == row);
         if (at < 0)
         {
             return new(row.Surface.Name, []);
         }
 
         var job = now.Surfaces.Select(s => s.Priced).ToList();
-        var readings = await prices.Surfaces.ReadingsAsync(study.Job.Id);
-        var firm = await prices.Db.Firms.SingleAsync();
-        var choice = Choice.Of(
-            ChoiceQuestions.Of(row.Surface, study.Job, firm, readings, await prices.Library.ShelfAsync()),
-            FlipSearch.None
-        );
-        var crew = await prices.Crews.AtWorkAsync(study.Job);
+        var choice = Choice.Of(ChoiceQuestions.Of(row.Surface, study.Job, firm, readings, shelf), FlipSearch.None);
         var answers = choice.Candidates.Select(candidate =>
         {
             var other = candidate.Excluded ? null : OtherRow(row, candidate, choice, study, crew, readings);
@@ -95,7 +96,7 @@ internal static class Alternatives
         Choice choice,
         JobStudy study,
         CrewAtWork crew,
-        Window.LatestReadings readings
+        LatestReadings readings
     )
     {
         try

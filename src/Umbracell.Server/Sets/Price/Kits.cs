@@ -24,16 +24,14 @@ public sealed record KitAnswer(
 /// <summary>Hand kits of the firm held against the rig for a surface.</summary>
 internal static class Kits
 {
-    public static IReadOnlyList<KitAnswer> Of(JobStudy study, SurfaceStudy row, PriceMeans means)
+    public static IReadOnlyList<KitAnswer> Of(StudiedJob job, SurfaceStudy row)
     {
-        if (
-            row is not { Sets: { } sets, SetsQuestion: { } asked }
-            || JobBid.Of(study, means).Surfaces.FirstOrDefault(s => s.Row == row) is not { } priced
-        )
+        if (row is not { Sets: { } sets, SetsQuestion: { } asked } || job.Bid.Surfaces.FirstOrDefault(s => s.Row == row) is not { } priced)
         {
             return [];
         }
 
+        var means = job.Means;
         var always = means.Practice.Of(PracticeQuestion.Equipment) == School.A;
         return
         [

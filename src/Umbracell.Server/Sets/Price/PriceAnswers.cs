@@ -116,10 +116,10 @@ internal static class PriceAnswers
     }
 
     /// <summary>Names of the surfaces a kept bid no longer stands for.</summary>
-    public static HashSet<string> ChangedSince(BidDocument kept, JobBid bid)
+    public static HashSet<string> ChangedSince(BidDocument kept, BidDocument today)
     {
         var before = kept.Surfaces.GroupBy(s => s.Name).ToDictionary(g => g.Key, g => g.First());
-        return [.. Kept(bid).Surfaces.Where(s => !before.TryGetValue(s.Name, out var old) || Differs(old, s)).Select(s => s.Name)];
+        return [.. today.Surfaces.Where(s => !before.TryGetValue(s.Name, out var old) || Differs(old, s)).Select(s => s.Name)];
     }
 
     public static ColdRouteAnswer Of(ColdRoute route, bool chosen)

@@ -5,8 +5,12 @@ using Umbracell.Core.Quantities;
 using Umbracell.Core.Yield.Price;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Access;
+using Umbracell.Server.Jobs;
 using Umbracell.Server.Places;
 using Umbracell.Server.Problems;
+using Umbracell.Server.Sets.PastJobs;
+using Umbracell.Server.Sheets;
+using Umbracell.Store;
 
 namespace Umbracell.Server.Sets.Price;
 
@@ -46,18 +50,14 @@ internal static class PriceEndpoints
             .RequireAuthorization();
     }
 
-    private static async Task<Ok<JobPriceAnswer>> OfJobAsync(Guid id, PriceReader prices) => TypedResults.Ok(await AnswerAsync(id, prices));
+    private static async Task<Ok<JobPriceAnswer>> OfJobAsync(Guid id, StudiedJobs jobs, UmbracellDb db, TimeProvider clock) =>
+        TypedResults.Ok(await AnswerAsync(id, jobs, db, clock));
 
-    private static async Task<JobPriceAnswer> AnswerAsync(Guid id, PriceReader prices)
+    private static async Task<JobPriceAnswer> AnswerAsync(Guid id, StudiedJobs jobs, UmbracellDb db, TimeProvider clock)
     {
-        var (study, bid) = await prices.BidAsync(id);
-        var names = PriceAnswers.Names(await prices.Library.AllAsync());
-        var kept = await prices
-            .Db.Bids.AsNoTracking()
-            .Where(b => b.JobId == id)
-            .OrderByDescending(b => b.MadeAt)
-            .Take(MostKept)
-            .ToListAsync();
+        var (_, study, means, bid) = await jobs.OfAsync(id);
+        var names = PriceAnswers.Names(means.Sheets);
+        var kept = await db.Bids.AsNoTracking().Where(b => b.JobId == id).OrderByDescending(b => b.MadeAt).Take(MostKept).ToListAsync();
         var today = PriceAnswers.Kept(bid);
         var pricing = JobPricing.Of(study.Job);
         return new(
@@ -70,47 +70,48 @@ internal static class PriceEndpoints
             PriceAnswers.Of(bid.Bid, names),
             [.. bid.Surfaces.Select(PriceAnswers.Of)],
             [.. kept.Where(b => b.Document is not null).Select(b => PriceAnswers.Of(b, today, names))],
-            [
-                .. PriceAnswers.Seasons(
-                    study,
-                    pricing.WorkDate ?? PlaceTime.Today(study.Job, prices.Clock),
-                    (await prices.Library.AllAsync()).Values
-                ),
-            ],
+            [.. PriceAnswers.Seasons(study, pricing.WorkDate ?? PlaceTime.Today(study.Job, clock), means.Sheets.Values)],
             study.Job.Version
         );
     }
 
-    private static async Task<Ok<JobPriceAnswer>> KeepAsync(Guid id, PriceReader prices, ClaimsPrincipal person)
+    private static async Task<Ok<JobPriceAnswer>> KeepAsync(
+        Guid id,
+        StudiedJobs jobs,
+        UmbracellDb db,
+        TimeProvider clock,
+        ClaimsPrincipal person
+    )
     {
-        var (study, bid) = await prices.BidAsync(id);
-        prices.Db.Bids.Add(
+        var (_, study, _, bid) = await jobs.OfAsync(id);
+        db.Bids.Add(
             new()
             {
                 Id = Guid.NewGuid(),
                 JobId = id,
-                MadeAt = prices.Clock.GetUtcNow(),
+                MadeAt = clock.GetUtcNow(),
                 MadeBy = Claims.TitleOf(person),
                 WorkDate = JobPricing.Of(study.Job).WorkDate,
                 Document = PriceAnswers.Kept(bid),
             }
         );
-        await prices.Db.SaveChangesAsync();
-        return TypedResults.Ok(await AnswerAsync(id, prices));
+        await db.SaveChangesAsync();
+        return TypedResults.Ok(await AnswerAsync(id, jobs, db, clock));
     }
 
-    private static async Task<Ok<JobPriceAnswer>> RemoveAsync(Guid id, PriceReader prices)
+    private static async Task<Ok<JobPriceAnswer>> RemoveAsync(Guid id, StudiedJobs jobs, UmbracellDb db, TimeProvider clock)
     {
-        var row = await prices.Db.Bids.SingleOrDefaultAsync(b => b.Id == id) ?? throw new NotFoundException("bid");
-        prices.Db.Bids.Remove(row);
-        await prices.Db.SaveChangesAsync();
-        return TypedResults.Ok(await AnswerAsync(row.JobId, prices));
+        var row = await db.Bids.SingleOrDefaultAsync(b => b.Id == id) ?? throw new NotFoundException("bid");
+        db.Bids.Remove(row);
+        await db.SaveChangesAsync();
+        return TypedResults.Ok(await AnswerAsync(row.JobId, jobs, db, clock));
     }
 
-    private static async Task<Ok<ColdRoutesAnswer>> RoutesAsync(Guid id, PriceReader prices)
+    private static async Task<Ok<ColdRoutesAnswer>> RoutesAsync(Guid id, StudiedJobs jobs)
     {
-        var (study, row, means) = await prices.RowAsync(id);
-        if (JobBid.QuestionOf(study, row, means) is not { } question)
+        var job = await jobs.OfSurfaceAsync(id);
+        var row = job.RowOf(id);
+        if (JobBid.QuestionOf(job.Study, row, job.Means) is not { } question)
         {
             return TypedResults.Ok(new ColdRoutesAnswer(null, row.SubstrateFrom, false, false, "", []));
         }
@@ -129,18 +130,38 @@ internal static class PriceEndpoints
         );
     }
 
-    private static async Task<Ok<IReadOnlyList<InchMoneyAnswer>>> InchesAsync(Guid id, PriceReader prices)
+    private static async Task<Ok<IReadOnlyList<InchMoneyAnswer>>> InchesAsync(Guid id, StudiedJobs jobs)
     {
-        var (_, row, means) = await prices.RowAsync(id);
-        return TypedResults.Ok(InchMoney.Of(row, means.Rates));
+        var job = await jobs.OfSurfaceAsync(id);
+        return TypedResults.Ok(InchMoney.Of(job.RowOf(id), job.Means.Rates));
     }
 
-    private static async Task<Ok<IReadOnlyList<KitAnswer>>> KitsAsync(Guid id, PriceReader prices)
+    private static async Task<Ok<IReadOnlyList<KitAnswer>>> KitsAsync(Guid id, StudiedJobs jobs)
     {
-        var (study, row, means) = await prices.RowAsync(id);
-        return TypedResults.Ok(Kits.Of(study, row, means));
+        var job = await jobs.OfSurfaceAsync(id);
+        return TypedResults.Ok(Kits.Of(job, job.RowOf(id)));
     }
 
-    private static async Task<Ok<AlternativesAnswer>> AlternativesAsync(Guid id, PriceReader prices) =>
-        TypedResults.Ok(await Alternatives.OfAsync(id, prices));
+    private static async Task<Ok<AlternativesAnswer>> AlternativesAsync(
+        Guid id,
+        StudiedJobs jobs,
+        SurfaceReader surfaces,
+        SheetLibrary library,
+        CrewYields crews,
+        UmbracellDb db
+    )
+    {
+        var job = await jobs.OfSurfaceAsync(id);
+        var readings = await surfaces.ReadingsAsync(job.Study.Job.Id, [id]);
+        return TypedResults.Ok(
+            Alternatives.Of(
+                job,
+                job.RowOf(id),
+                await db.Firms.SingleAsync(),
+                readings,
+                await library.ShelfAsync(),
+                await crews.AtWorkAsync(job.Study.Job)
+            )
+        );
+    }
 }

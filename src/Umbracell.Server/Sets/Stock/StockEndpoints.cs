@@ -5,10 +5,9 @@ using Umbracell.Core.Quantities;
 using Umbracell.Core.Yield;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Access;
-using Umbracell.Server.Choose;
+using Umbracell.Server.Jobs;
 using Umbracell.Server.Places;
 using Umbracell.Server.Problems;
-using Umbracell.Server.Sets.Price;
 using Umbracell.Server.Sheets;
 using Umbracell.Server.Typing;
 using Umbracell.Store;
@@ -129,31 +128,36 @@ internal static class StockEndpoints
         return TypedResults.Ok(await AnswerAsync(db, library, clock));
     }
 
-    private static async Task<Ok<JobOrderAnswer>> OfJobAsync(Guid id, PriceReader prices, ClaimsPrincipal person)
+    private static async Task<Ok<JobOrderAnswer>> OfJobAsync(
+        Guid id,
+        StudiedJobs jobs,
+        UmbracellDb db,
+        TimeProvider clock,
+        ClaimsPrincipal person
+    )
     {
-        var order = await OrderAsync(id, prices);
+        var order = await OrderAsync(id, jobs, db, clock);
         return TypedResults.Ok(
             Claims.Prices(person) ? order : order with { Lines = [.. order.Lines.Select(line => line with { Price = null })] }
         );
     }
 
-    private static async Task<JobOrderAnswer> OrderAsync(Guid id, PriceReader prices)
+    private static async Task<JobOrderAnswer> OrderAsync(Guid id, StudiedJobs jobs, UmbracellDb db, TimeProvider clock)
     {
-        var (study, bid) = await prices.BidAsync(id);
-        var lots = await prices.Db.StockLots.AsNoTracking().ToListAsync();
-        var firm = await prices.Db.Firms.SingleAsync();
-        var elsewhere = await prices
-            .Db.Surfaces.Where(s => s.JobId != id && s.SheetSlug != null)
-            .Join(prices.Db.Jobs, s => s.JobId, j => j.Id, (s, j) => new { Sheet = s.SheetSlug!, j.Name })
+        var job = await jobs.OfAsync(id);
+        var lots = await db.StockLots.AsNoTracking().ToListAsync();
+        var elsewhere = await db
+            .Surfaces.Where(s => s.JobId != id && s.SheetSlug != null)
+            .Join(db.Jobs, s => s.JobId, j => j.Id, (s, j) => new { Sheet = s.SheetSlug!, j.Name })
             .Distinct()
             .ToListAsync();
         return JobOrder.Of(
-            study,
-            bid,
+            job.Study,
+            job.Bid,
             lots,
             elsewhere.ToLookup(e => e.Sheet, e => e.Name),
-            ChoiceQuestions.RatesOf(firm),
-            PlaceTime.Today(study.Job, prices.Clock)
+            job.Means.Rates,
+            PlaceTime.Today(job.Study.Job, clock)
         );
     }
 

@@ -137,9 +137,9 @@ internal static class ImportEndpoints
     {
         var job = await reader.FindJobAsync(id);
         var now = clock.GetUtcNow();
-        await db
-            .Surfaces.Where(s => s.JobId == job.Id && remove.Ids.Contains(s.Id))
-            .ExecuteUpdateAsync(set => set.SetProperty(s => s.RemovedAt, now));
+        var removed = await db.Surfaces.Where(s => s.JobId == job.Id && remove.Ids.Contains(s.Id)).ToListAsync();
+        removed.ForEach(s => s.RemovedAt = now);
+        await db.SaveChangesAsync();
         return TypedResults.NoContent();
     }
 

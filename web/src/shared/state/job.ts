@@ -11,7 +11,13 @@ type Id = MaybeRefOrGetter<string>
 
 const path = (id: Id) => ({ params: { path: { id: toValue(id) } } })
 
-export const useJobs = () => useQuery({ queryKey: ['jobs'], queryFn: () => ask(api.GET('/api/jobs')) })
+// What is out of date when the list is read is made anew meanwhile.
+export const useJobs = () =>
+  useQuery({
+    queryKey: ['jobs'],
+    queryFn: () => ask(api.GET('/api/jobs')),
+    refetchInterval: (jobs) => (jobs.state.data?.some((card) => !card.upToDate) ? 1500 : false),
+  })
 
 export const useChoices = () =>
   useQuery({ queryKey: ['choices'], queryFn: () => ask(api.GET('/api/choices')), staleTime: 600_000 })
