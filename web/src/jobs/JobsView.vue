@@ -93,12 +93,16 @@ async function bringIn([file]: File[]) {
 }
 .head {
   display: flex;
+  flex-wrap: wrap;
+  gap: 12px 24px;
   justify-content: space-between;
   align-items: end;
   margin-bottom: 20px;
 }
 .acts {
   display: flex;
+  flex-wrap: wrap;
+  align-items: center;
   gap: 12px;
 }
 .cards {
