@@ -5,6 +5,8 @@ using ArchUnitNET.Domain;
 using ArchUnitNET.Loader;
 using ArchUnitNET.xUnitV3;
 using Shouldly;
+using Umbracell.Core.Findings;
+using Umbracell.Server.Surfaces;
 using Xunit;
 using static ArchUnitNET.Fluent.ArchRuleDefinition;
 
@@ -50,6 +52,43 @@ public sealed class ArchitectureTests
             .NotDependOnAny(Types().That().ResideInAssembly(Store, typeof(Program).Assembly))
             .Check(Architecture);
     }
+
+    [Fact]
+    public void Folders_of_the_server_know_each_other_one_way()
+    {
+        var known = Known();
+        var left = known.SelectMany(k => new[] { k.By, k.Folder }).ToHashSet();
+        left.ShouldContain("Surfaces");
+
+        // Whoever knows none of those left is taken away; those in a circle stay.
+        while (left.RemoveWhere(folder => !known.Any(k => k.By == folder && left.Contains(k.Folder))) > 0) { }
+        left.ShouldBeEmpty();
+    }
+
+    [Fact]
+    public void No_stage_is_known_by_another_nor_by_board_and_list()
+    {
+        var stages = typeof(Program)
+            .Assembly.GetTypes()
+            .Where(t => t.IsClass && t.IsAssignableTo(typeof(IStageCell)))
+            .Select(t => FolderOf(t.Namespace))
+            .ToList();
+        stages.Count.ShouldBe(System.Enum.GetValues<Stage>().Length);
+
+        // Setup puts the product together, and asks a stage how a demo's surface starts.
+        Known().Where(k => k.By != "Setup" && stages.Contains(k.Folder)).ShouldBeEmpty();
+    }
+
+    /// <summary>Which folder of the server knows which.</summary>
+    private static HashSet<(string By, string Folder)> Known() =>
+        Architecture
+            .Types.SelectMany(type =>
+                type.Dependencies.Select(d => (FolderOf(type.Namespace?.FullName), FolderOf(d.Target.Namespace?.FullName)))
+            )
+            .Where(pair => pair.Item1.Length > 0 && pair.Item2.Length > 0 && pair.Item1 != pair.Item2)
+            .ToHashSet();
+
+    private static string FolderOf(string? name) => name?.Split('.') is ["Umbracell", "Server", var folder, ..] ? folder : "";
 
     [Fact]
     public void The_core_reads_no_clock_draws_no_chance_and_touches_no_files()

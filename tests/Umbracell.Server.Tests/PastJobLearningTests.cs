@@ -2,7 +2,7 @@ using Shouldly;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Yield;
 using Umbracell.Formats.DataFiles;
-using Umbracell.Server.Sets.PastJobs;
+using Umbracell.Server.Surfaces;
 using Umbracell.Store.Seeding;
 using Xunit;
 

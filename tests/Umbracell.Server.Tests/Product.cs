@@ -8,6 +8,7 @@ using Microsoft.AspNetCore.Mvc.Testing;
 using Microsoft.EntityFrameworkCore;
 using Shouldly;
 using Umbracell.Formats.DataFiles;
+using Umbracell.Server.Surfaces;
 using Umbracell.Server.Survey;
 using Umbracell.Store;
 using Umbracell.Store.Model;

@@ -1,6 +1,6 @@
 using Microsoft.Extensions.Configuration;
 using Shouldly;
-using Umbracell.Server.Setup;
+using Umbracell.Server.Requests;
 using Xunit;
 
 namespace Umbracell.Server.Tests;

@@ -4,7 +4,7 @@ using Umbracell.Core.Assemblies;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Takeoff;
 using Umbracell.Formats.DataFiles;
-using Umbracell.Server.Jobs;
+using Umbracell.Server.Surfaces;
 using Umbracell.Server.Survey;
 using Xunit;
 

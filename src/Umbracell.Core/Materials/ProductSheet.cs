@@ -1,3 +1,4 @@
+using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
 
 namespace Umbracell.Core.Materials;
@@ -68,6 +69,9 @@ public sealed record ProductSheet
 
     /// <summary>What it is made for.</summary>
     public required FoamGrade Grade { get; init; }
+
+    /// <summary>Key of the family of products it is told and learned with: cell structure and grade.</summary>
+    public string Family => Vocabulary.KeyOf(Cell) + Grade;
 
     /// <summary>Whether it comes as a hand kit and not in drums for a rig. A set is then a kit.</summary>
     public bool IsKit => Grade == FoamGrade.Kit;

@@ -6,7 +6,7 @@ using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Identity;
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Quantities;
-using Umbracell.Server.Setup;
+using Umbracell.Server.Requests;
 using Umbracell.Store;
 using Umbracell.Store.Model;
 

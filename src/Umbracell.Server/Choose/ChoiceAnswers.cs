@@ -1,10 +1,10 @@
-using System.Text.Json;
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Choosing;
+using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
 using Umbracell.Questions.Answers;
 using Umbracell.Questions.Section;
-using Umbracell.Server.Section;
+using Umbracell.Server.Surfaces;
 using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Choose;
@@ -22,29 +22,12 @@ internal static class ChoiceAnswers
             FigureAnswer.Maybe(choice.Case.Section.SlabTarget?.LeastR.ToFigure() ?? choice.Case.Section.Target?.GreatestU.ToFigure()),
             choice.Case.Path,
             [.. choice.Case.Labels.Select(Label)],
-            Practice.QuestionOf(choice.Case.Section.Kind) is { } asked ? Key(asked.ToString()) : null,
+            Practice.QuestionOf(choice.Case.Section.Kind) is { } asked ? Vocabulary.KeyOf(asked) : null,
             Practice.QuestionOf(choice.Case.Section.Kind) is { } question ? choice.Case.Practice.Of(question) : School.Either,
             choice.Advice,
             [.. choice.Measures.Select(m => new MeasureAnswer(m.Change, FigureAnswer.Of(m.To), m.System))],
             [.. choice.Alike.Select(a => new AlikeAnswer(a.Input, FigureAnswer.Of(a.At), a.WinnerKind))]
         );
-
-    /// <summary>Whether a candidate is what a surface has. A foam picked on the section's page is the candidate of that foam
-    /// alone.</summary>
-    public static bool IsChosen(Candidate candidate, Surface surface) =>
-        surface.System is { } system
-            ? candidate.Kind == system.Kind && candidate.Section.Foam?.Sheet.Id == surface.SheetSlug
-            : surface.SheetSlug is { } sheet
-                && candidate.Section.Fill is [FoamFill only]
-                && only.Sheet.Id == sheet
-                && candidate.Kind
-                    is CandidateKind.OpenCell
-                        or CandidateKind.DenseOpenCell
-                        or CandidateKind.ClosedCell
-                        or CandidateKind.ColdGrade;
-
-    /// <summary>A word as the API spells it.</summary>
-    public static string Key(string word) => JsonNamingPolicy.CamelCase.ConvertName(word);
 
     public static FlipAnswer Flip(FlipPoint flip) =>
         new(
@@ -66,25 +49,6 @@ internal static class ChoiceAnswers
             flip.Rule,
             WorkingAnswer.Of(flip.Working)
         );
-
-    public static IReadOnlyList<CandidateLayer> Layers(SectionCase section) =>
-        [
-            .. section.Fill.Select(layer =>
-                layer is FoamFill foam
-                    ? new CandidateLayer(
-                        SectionSketch.KeyOf(layer),
-                        foam.Sheet.Name,
-                        Key(foam.Sheet.Cell.ToString() + foam.Sheet.Grade),
-                        FigureAnswer.Of(layer.Thickness.ToThickness())
-                    )
-                    : new CandidateLayer(
-                        layer.Key,
-                        layer is BattFill batt ? batt.Batt.Id : layer.Key,
-                        null,
-                        FigureAnswer.Of(layer.Thickness.ToThickness())
-                    )
-            ),
-        ];
 
     /// <summary>The system of a candidate as it is kept with a surface.</summary>
     public static SystemDocument? Kept(
@@ -130,8 +94,8 @@ internal static class ChoiceAnswers
         return new(
             c.Id,
             c.Kind,
-            Layers(c.Section),
-            [.. Boards(c.Section, choice.Case.Section)],
+            SystemLayers.Of(c.Section),
+            [.. SystemLayers.Boards(c.Section, choice.Case.Section)],
             SectionSketch.Of(c.Section),
             Worked(study.WholeU.ToFigure(), study.Workings["wholeU"]),
             Worked(c.Installed.Cavity.ToFigure(), null),
@@ -188,13 +152,6 @@ internal static class ChoiceAnswers
             year.Places.FirstOrDefault(p => p is { Counts: true, Untold: true })?.Place.Key
         );
     }
-
-    /// <summary>Boards laid with a system outside of what is put in.</summary>
-    public static IEnumerable<CandidateLayer> Boards(SectionCase with, SectionCase without) =>
-        with
-            .Outboard.Except(without.Outboard)
-            .Concat(with.Inboard.Except(without.Inboard))
-            .Select(l => new CandidateLayer(l.Material.Id, l.Material.Id, null, FigureAnswer.Of(l.Thickness.ToThickness())));
 
     private static WorkedFigure Worked(Figure figure, Core.Findings.Working? working) =>
         new(FigureAnswer.Of(figure), WorkingAnswer.Maybe(working));

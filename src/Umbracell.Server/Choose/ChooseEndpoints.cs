@@ -7,11 +7,9 @@ using Umbracell.Core.Quantities;
 using Umbracell.Questions.Answers;
 using Umbracell.Questions.Section;
 using Umbracell.Server.Access;
-using Umbracell.Server.Jobs;
 using Umbracell.Server.Problems;
-using Umbracell.Server.Section;
 using Umbracell.Server.Sheets;
-using Umbracell.Server.Survey;
+using Umbracell.Server.Surfaces;
 using Umbracell.Server.Typing;
 using Umbracell.Store;
 using Umbracell.Store.Model;
@@ -78,11 +76,11 @@ internal static class ChooseEndpoints
     {
         var choice = Choice.Of(await CaseAsync(surface, job, reader, library, db));
         var said = surface.ChoiceFacts ?? new();
-        var chosen = choice.Candidates.FirstOrDefault(c => ChoiceAnswers.IsChosen(c, surface));
+        var chosen = choice.Candidates.FirstOrDefault(c => SystemLayers.IsChosen(c, surface));
         return new(
             ChoiceAnswers.Of(choice, SurfaceSections.Of(ChoiceQuestions.Without(surface), job, null, null)),
             chosen?.Id,
-            (surface.System?.Kind ?? chosen?.Kind) is { } kind ? ChoiceAnswers.Key(kind.ToString()) : null,
+            (surface.System?.Kind ?? chosen?.Kind) is { } kind ? Vocabulary.KeyOf(kind) : null,
             surface.System?.ChosenBy,
             surface.System?.ChosenAt,
             surface.System?.Overrides ?? [],
@@ -91,10 +89,7 @@ internal static class ChooseEndpoints
             ChoiceFacts.Asked(said, surface.Kind),
             said.LoadKPa is { } load ? FigureAnswer.Of(new(load * 1000, Dimension.BearingPressure)) : null,
             Enum.GetValues<ScorePart>()
-                .ToDictionary(
-                    part => ChoiceAnswers.Key(part.ToString()),
-                    part => (job.Priorities ?? Priorities.Even).Weights.GetValueOrDefault(part)
-                ),
+                .ToDictionary(part => Vocabulary.KeyOf(part), part => (job.Priorities ?? Priorities.Even).Weights.GetValueOrDefault(part)),
             SchoolIn((await db.Firms.AsNoTracking().SingleAsync()).Practice, surface),
             SchoolIn(job.Exceptions, surface),
             surface.Version,
@@ -104,7 +99,7 @@ internal static class ChooseEndpoints
 
     private static string SchoolIn(Practice? practice, Surface surface) =>
         Practice.QuestionOf(surface.Kind) is { } question && practice?.Schools.TryGetValue(question, out var school) == true
-            ? ChoiceAnswers.Key(school.ToString())
+            ? Vocabulary.KeyOf(school)
             : "";
 
     private static async Task<ChoiceCase> CaseAsync(Surface surface, Job job, SurfaceReader reader, SheetLibrary library, UmbracellDb db) =>
@@ -276,13 +271,7 @@ internal static class ChooseEndpoints
         }
     }
 
-    private static (ChoiceLine Line, EnvelopePart? Part) Line(
-        Surface surface,
-        Job job,
-        Firm firm,
-        Window.LatestReadings readings,
-        Shelf shelf
-    )
+    private static (ChoiceLine Line, EnvelopePart? Part) Line(Surface surface, Job job, Firm firm, LatestReadings readings, Shelf shelf)
     {
         var asked = ChoiceQuestions.Of(surface, job, firm, readings, shelf);
         var choice = Choice.Of(asked, FlipSearch.Nearest);
@@ -293,17 +282,17 @@ internal static class ChooseEndpoints
                 surface.Id,
                 surface.Name,
                 choice.OfSurface.Worst() == Verdict.Hold,
-                choice.Advised is { } first ? ChoiceAnswers.Key(first.Kind.ToString()) : null,
+                choice.Advised is { } first ? Vocabulary.KeyOf(first.Kind) : null,
                 choice.Advice,
-                choice.Advised is { } advised ? ChoiceAnswers.Layers(advised.Section) : [],
+                choice.Advised is { } advised ? SystemLayers.Of(advised.Section) : [],
                 choice.Advised?.Total ?? 0,
-                second is null ? null : ChoiceAnswers.Key(second.Kind.ToString()),
+                second is null ? null : Vocabulary.KeyOf(second.Kind),
                 second?.Total ?? 0,
                 standing.Count,
                 choice.Candidates.Count - standing.Count,
                 choice.Advised?.MeetsTarget ?? false,
                 choice.Advised?.Cost.Working is { } cost ? FigureAnswer.Of(cost.Result) : null,
-                choice.Candidates.Any(c => ChoiceAnswers.IsChosen(c, surface)),
+                choice.Candidates.Any(c => SystemLayers.IsChosen(c, surface)),
                 choice.Flips.Select(ChoiceAnswers.Flip).FirstOrDefault(),
                 null
             ),

@@ -2,12 +2,14 @@ using System.Security.Claims;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Choosing;
+using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Yield.Price;
 using Umbracell.Formats.DataFiles;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Access;
 using Umbracell.Server.Sheets;
+using Umbracell.Server.Surfaces;
 using Umbracell.Server.Typing;
 using Umbracell.Store;
 using Umbracell.Store.Model;
@@ -195,8 +197,8 @@ internal static class FirmEndpoints
             ),
             Enum.GetValues<PracticeQuestion>()
                 .ToDictionary(
-                    q => ChoiceAnswers.Key(q.ToString()),
-                    q => firm.Practice?.Schools.TryGetValue(q, out var school) == true ? ChoiceAnswers.Key(school.ToString()) : ""
+                    q => Vocabulary.KeyOf(q),
+                    q => firm.Practice?.Schools.TryGetValue(q, out var school) == true ? Vocabulary.KeyOf(school) : ""
                 )
         );
     }

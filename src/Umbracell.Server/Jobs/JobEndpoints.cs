@@ -7,11 +7,9 @@ using Umbracell.Core.Quantities;
 using Umbracell.Formats.DataFiles;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Access;
-using Umbracell.Server.Choose;
 using Umbracell.Server.Places;
 using Umbracell.Server.Problems;
-using Umbracell.Server.Sets.Price;
-using Umbracell.Server.Sheets;
+using Umbracell.Server.Surfaces;
 using Umbracell.Server.Targets;
 using Umbracell.Server.Typing;
 using Umbracell.Store;
@@ -120,6 +118,7 @@ internal static class JobEndpoints
         Guid id,
         SurfaceReader reader,
         KeptBoards boards,
+        StageCells cells,
         UmbracellDb db,
         ClaimsPrincipal person
     )
@@ -132,7 +131,7 @@ internal static class JobEndpoints
             .OrderByDescending(b => b.MadeAt)
             .Select(b => b.Document)
             .FirstOrDefaultAsync();
-        var changed = bid is null ? [] : PriceAnswers.ChangedSince(bid, board.Sums.Today);
+        var changed = bid is null ? [] : KeptBids.ChangedSince(bid, board.Sums.Today);
         var rows = board
             .Rows.Select(row => new BoardRow(
                 row.Id,
@@ -142,21 +141,23 @@ internal static class JobEndpoints
                 row.Cells.Sheet,
                 row.Cells.Worst,
                 row.Cells.Sketch,
-                BoardCells.Of(row.Cells.Cells, board.Sums.Sets.GetValueOrDefault(row.Id), changed.Contains(row.Name))
+                cells.Shown(row.Cells.Stages, new(board.Sums.Sets.GetValueOrDefault(row.Id), changed.Contains(row.Name)))
             ))
             .ToList();
         var feet = new BoardFeet(
             rows.Count,
             FigureAnswer.Of(new Area(board.Rows.Sum(row => row.Cells.AreaM2 ?? 0)).ToFigure()),
-            board.Rows.Count(row => row.Cells.ToChoose),
-            board.Rows.Count(row => row.Cells.ShortOfTarget),
+            Counted(Stage.Choose),
+            Counted(Stage.Section),
             FigureAnswer.Of(new(board.Sums.Sets.Values.Sum(), Dimension.Sets)),
-            board.Rows.Count(row => row.Cells.Gate is not (null or Verdict.Hold)),
+            Counted(Stage.Window),
             rows.Count(row => row.Worst == Verdict.Hold),
             Money(board.Sums.Cost),
             Money(board.Sums.Price)
         );
         return TypedResults.Ok(new BoardAnswer(Answer(job), rows, feet));
+
+        int Counted(Stage stage) => board.Rows.Count(row => row.Cells.Counts(stage));
 
         FigureAnswer? Money(double? amount) =>
             amount is { } known && Claims.Prices(person) ? FigureAnswer.Of(new(known, Dimension.Money)) : null;

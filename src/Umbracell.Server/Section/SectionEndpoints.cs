@@ -4,9 +4,8 @@ using Umbracell.Core.Assemblies.Conduction;
 using Umbracell.Core.Quantities;
 using Umbracell.Questions.Answers;
 using Umbracell.Questions.Section;
-using Umbracell.Server.Jobs;
 using Umbracell.Server.Sheets;
-using Umbracell.Server.Survey.Drive;
+using Umbracell.Server.Surfaces;
 using Umbracell.Store;
 using Umbracell.Store.Model;
 
@@ -70,7 +69,7 @@ internal static class SectionEndpoints
     private static async Task<Ok<SectionOfSurface>> OfSurfaceAsync(Guid id, SurfaceReader reader, SheetLibrary library, UmbracellDb db)
     {
         var (surface, job) = await reader.FindAsync(id);
-        var buffer = surface.BufferId is null ? null : Beside(surface, job, await DriveEndpoints.StatesAsync(job, reader, library, db));
+        var buffer = surface.BufferId is null ? null : Beside(surface, job, await SurfaceStates.OfAsync(job, reader, library, db));
         var question = SurfaceSections.Of(surface, job);
         var thickness = surface.FoamThicknessM is { } metres ? FigureAnswer.Of(new Length(metres).ToThickness()) : null;
         if (question is null)

@@ -1,9 +1,8 @@
 using Microsoft.AspNetCore.Http.HttpResults;
 using Umbracell.Core.Quantities;
 using Umbracell.Questions.Answers;
-using Umbracell.Server.Jobs;
-using Umbracell.Server.Sets.Price;
 using Umbracell.Server.Sheets;
+using Umbracell.Server.Surfaces;
 
 namespace Umbracell.Server.Sets;
 

@@ -1,5 +1,6 @@
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Formats.DataFiles;
+using Umbracell.Server.Surfaces;
 using Umbracell.Server.Survey;
 using Umbracell.Store;
 using Umbracell.Store.Seeding;

@@ -3,7 +3,7 @@ using Microsoft.AspNetCore.OpenApi;
 using Microsoft.OpenApi;
 using Umbracell.Core.Findings;
 using Umbracell.Questions.Answers;
-using Umbracell.Server.Jobs;
+using Umbracell.Server.Surfaces;
 
 namespace Umbracell.Server.Setup;
 

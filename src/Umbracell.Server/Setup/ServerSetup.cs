@@ -11,28 +11,10 @@ using OpenTelemetry.Resources;
 using OpenTelemetry.Trace;
 using Scalar.AspNetCore;
 using Umbracell.Server.Access;
-using Umbracell.Server.Air;
-using Umbracell.Server.Choose;
-using Umbracell.Server.Documents;
-using Umbracell.Server.Jobs;
-using Umbracell.Server.Places;
 using Umbracell.Server.Problems;
-using Umbracell.Server.Section;
-using Umbracell.Server.Sets;
-using Umbracell.Server.Sets.PastJobs;
-using Umbracell.Server.Sets.Price;
-using Umbracell.Server.Sets.Stock;
-using Umbracell.Server.Sheets;
-using Umbracell.Server.Survey;
-using Umbracell.Server.Survey.Baseline;
-using Umbracell.Server.Survey.Complaints;
-using Umbracell.Server.Survey.Drive;
-using Umbracell.Server.Survey.Exchange;
-using Umbracell.Server.Survey.Joints;
-using Umbracell.Server.Survey.State;
-using Umbracell.Server.Targets;
+using Umbracell.Server.Requests;
+using Umbracell.Server.Surfaces;
 using Umbracell.Server.Typing;
-using Umbracell.Server.Window;
 using Umbracell.Store;
 
 namespace Umbracell.Server.Setup;
@@ -52,11 +34,12 @@ internal static class ServerSetup
         services.AddAccess();
         services.AddMemoryCache();
         services.AddHttpContextAccessor();
-        services.AddScoped<Commands>();
-        services.AddScoped<SurfaceReader>();
-        services.AddScoped<SheetLibrary>();
-        services.AddScoped<CrewYields>();
         services.AddStudies();
+        foreach (var part in Parts.All)
+        {
+            part.AddTo(services);
+        }
+
         services.AddSingleton(new ProductClock(builder.Configuration, TimeProvider.System));
         services.AddSingleton<TimeProvider>(services => services.GetRequiredService<ProductClock>());
         services.ConfigureHttpJsonOptions(json =>
@@ -104,8 +87,6 @@ internal static class ServerSetup
         {
             telemetry.UseOtlpExporter(OtlpExportProtocol.Grpc, new Uri(otlp));
         }
-
-        services.AddSingleton<CommandMetrics>();
     }
 
     public static void UseUmbracell(this WebApplication app)
@@ -129,36 +110,11 @@ internal static class ServerSetup
         app.MapScalarApiReference("/api", options => options.WithTitle("Umbracell API").WithOpenApiRoutePattern("/openapi/v1.json"))
             .Add(OnlyAtItsOwnAddress);
         var api = app.MapGroup("").AddEndpointFilter(DoubtsHeader.Filter);
-        api.MapSession();
-        api.MapJobs();
-        api.MapSurvey();
-        api.MapJoints();
-        api.MapComplaints();
-        api.MapNotes();
-        api.MapPhotos();
-        api.MapLogs();
-        api.MapPreparation();
-        api.MapDrive();
-        api.MapBuilding();
-        api.MapFanTests();
-        api.MapThermal();
-        api.MapImports();
-        api.MapExports();
-        api.MapSection();
-        api.MapChoose();
-        api.MapFirm();
-        api.MapUndo();
-        api.MapDocuments();
-        api.MapPlaces();
-        api.MapTargets();
-        api.MapSets();
-        api.MapPastJobs();
-        api.MapPrice();
-        api.MapPriceCompute();
-        api.MapStock();
-        api.MapWindow();
-        api.MapSheets();
-        api.MapAir();
+        foreach (var part in Parts.All)
+        {
+            part.Map(api);
+        }
+
         app.Map("/api/{**rest}", () => TypedResults.Problem("There is nothing at this address.", statusCode: 404, title: "Not found"))
             .ExcludeFromDescription();
         app.MapFallbackToFile("index.html");

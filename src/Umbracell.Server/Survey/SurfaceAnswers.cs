@@ -4,7 +4,7 @@ using Umbracell.Core.Quantities;
 using Umbracell.Core.Takeoff;
 using Umbracell.Formats.DataFiles;
 using Umbracell.Questions.Answers;
-using Umbracell.Server.Jobs;
+using Umbracell.Server.Surfaces;
 using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Survey;

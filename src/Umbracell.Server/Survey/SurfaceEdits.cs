@@ -3,7 +3,7 @@ using Umbracell.Core.Conditions;
 using Umbracell.Core.Takeoff;
 using Umbracell.Formats.DataFiles;
 using Umbracell.Questions.Answers;
-using Umbracell.Server.Jobs;
+using Umbracell.Server.Surfaces;
 using Umbracell.Server.Typing;
 using Umbracell.Store.Model;
 
@@ -68,7 +68,7 @@ internal static class SurfaceEdits
         Exchange.SystemText.Take(fields, known, stamp, system => surface.System = system);
         if (fields.Has("facts") || fields.Has("load"))
         {
-            surface.ChoiceFacts = Choose.ChoiceFacts.Listed(fields, surface.ChoiceFacts ?? new());
+            surface.ChoiceFacts = ChoiceFacts.Listed(fields, surface.ChoiceFacts ?? new());
         }
 
         fields.QuantityOrBlank("expectedSubstrate", FieldRanges.ReadTemperature, si => surface.ExpectedSubstrateC = si);

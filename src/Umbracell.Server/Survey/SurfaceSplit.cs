@@ -1,6 +1,6 @@
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Takeoff;
-using Umbracell.Server.Jobs;
+using Umbracell.Server.Surfaces;
 using Umbracell.Server.Typing;
 using Umbracell.Store.Model;
 

@@ -1,7 +1,7 @@
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Takeoff;
 using Umbracell.Formats.DataFiles;
-using Umbracell.Server.Jobs;
+using Umbracell.Server.Surfaces;
 using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Survey;

@@ -1,7 +1,6 @@
 using Microsoft.AspNetCore.Authorization;
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Server.Access;
-using Umbracell.Server.Survey;
 using Umbracell.Store;
 
 namespace Umbracell.Server.Typing;

@@ -7,9 +7,9 @@ using Umbracell.Core.Yield;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Access;
 using Umbracell.Server.Problems;
-using Umbracell.Server.Setup;
+using Umbracell.Server.Requests;
 using Umbracell.Server.Sheets;
-using Umbracell.Server.Survey;
+using Umbracell.Server.Surfaces;
 using Umbracell.Server.Typing;
 using Umbracell.Store;
 using Umbracell.Store.Model;
@@ -91,7 +91,7 @@ internal static class PastJobEndpoints
             row.Crew,
             row.SheetSlug,
             sheet?.Name ?? "",
-            sheet is null ? "" : CrewYields.FamilyOf(sheet),
+            sheet is null ? "" : sheet.Family,
             row.FinishedOn,
             FigureAnswer.All(figures),
             ratio,

@@ -5,10 +5,7 @@ using Umbracell.Core.Quantities;
 using Umbracell.Core.Yield.Price;
 using Umbracell.Questions.Answers;
 using Umbracell.Questions.Section;
-using Umbracell.Server.Choose;
-using Umbracell.Server.Jobs;
-using Umbracell.Server.Sets.PastJobs;
-using Umbracell.Server.Window;
+using Umbracell.Server.Surfaces;
 using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Sets.Price;
@@ -155,9 +152,9 @@ internal static class Alternatives
         return new(
             candidate.Id,
             candidate.Kind,
-            ChoiceAnswers.Layers(candidate.Section),
-            [.. ChoiceAnswers.Boards(candidate.Section, bare)],
-            ChoiceAnswers.IsChosen(candidate, row.Surface),
+            SystemLayers.Of(candidate.Section),
+            [.. SystemLayers.Boards(candidate.Section, bare)],
+            SystemLayers.IsChosen(candidate, row.Surface),
             candidate.MeetsTarget,
             candidate.Findings.Worst(),
             held is null ? null : FindingAnswer.Of(held),

@@ -2,7 +2,7 @@ using Umbracell.Core.Choosing;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Yield.Price;
 using Umbracell.Questions.Answers;
-using Umbracell.Server.Jobs;
+using Umbracell.Server.Surfaces;
 
 namespace Umbracell.Server.Sets.Price;
 

@@ -1,11 +1,11 @@
+using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Yield;
 using Umbracell.Core.Yield.Price;
 using Umbracell.Questions.Answers;
 using Umbracell.Questions.Section;
-using Umbracell.Server.Choose;
-using Umbracell.Server.Jobs;
 using Umbracell.Server.Places;
+using Umbracell.Server.Surfaces;
 using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Sets.Price;
@@ -48,27 +48,12 @@ internal static class PriceAnswers
             s.Row.Surface.Name,
             Temperature(s.Row.SetsQuestion?.SubstrateTempC),
             s.Row.SubstrateFrom,
-            RouteOf(s),
+            KeptBids.RouteOf(s),
             s.Routes is { Chosen: null },
             FigureAnswer.Of(new(s.Priced.Foams.Sum(f => f.Sets), Dimension.Sets)),
             FigureAnswer.Of(s.Priced.Treated.ToFigure()),
-            s.Row.Section is { } section ? ChoiceAnswers.Layers(section.Case) : [],
+            s.Row.Section is { } section ? SystemLayers.Of(section.Case) : [],
             FigureAnswer.Maybe(s.Row.Section?.FillR.ToFigure())
-        );
-
-    public static BidDocument Kept(JobBid bid) =>
-        new(
-            [.. bid.Bid.Lines.Select(l => new KeptLine(l.Key, l.Quantity.Si, l.Quantity.Dimension.ToString(), l.Amount))],
-            bid.Bid.Net,
-            bid.Bid.Price,
-            [
-                .. bid.Surfaces.Select(s => new KeptSurface(
-                    s.Row.Surface.Name,
-                    s.Row.SetsQuestion?.SubstrateTempC,
-                    RouteOf(s),
-                    s.Priced.Foams.Sum(f => f.Sets)
-                )),
-            ]
         );
 
     /// <summary>A kept bid beside today's: which lines differ, and which surfaces are why.</summary>
@@ -104,7 +89,7 @@ internal static class PriceAnswers
             ],
             [
                 .. kept
-                    .Surfaces.Where(s => Differs(s, now.GetValueOrDefault(s.Name)))
+                    .Surfaces.Where(s => KeptBids.Differs(s, now.GetValueOrDefault(s.Name)))
                     .Select(s => Change(s, now.GetValueOrDefault(s.Name))),
                 .. today
                     .Surfaces.Where(s => kept.Surfaces.All(k => k.Name != s.Name))
@@ -113,13 +98,6 @@ internal static class PriceAnswers
         );
 
         static (string Key, double Quantity, double Amount) Plain(KeptLine line) => (line.Key, line.Quantity, line.Amount);
-    }
-
-    /// <summary>Names of the surfaces a kept bid no longer stands for.</summary>
-    public static HashSet<string> ChangedSince(BidDocument kept, BidDocument today)
-    {
-        var before = kept.Surfaces.GroupBy(s => s.Name).ToDictionary(g => g.Key, g => g.First());
-        return [.. today.Surfaces.Where(s => !before.TryGetValue(s.Name, out var old) || Differs(old, s)).Select(s => s.Name)];
     }
 
     public static ColdRouteAnswer Of(ColdRoute route, bool chosen)
@@ -148,7 +126,7 @@ internal static class PriceAnswers
         }
 
         return new(
-            Key(route.Kind),
+            Vocabulary.KeyOf(route.Kind),
             route.Held,
             chosen,
             [.. route.Foams.Select(f => new RouteFoam(f.Sheet.Name, Sets(f.Sets)))],
@@ -202,18 +180,7 @@ internal static class PriceAnswers
                 : parts[1];
         };
 
-    public static string Key<T>(T word)
-        where T : struct, Enum => ChoiceAnswers.Key(word.ToString());
-
     private static DateOnly Day(int dayOfYear, int year) => new DateOnly(year, 1, 1).AddDays(dayOfYear - 1);
-
-    private static string RouteOf(PricedSurface s) => Key(s.Route?.Kind ?? ColdRouteKind.Straight);
-
-    private static bool Differs(KeptSurface before, KeptSurface? after) =>
-        after is null
-        || before.Route != after.Route
-        || Math.Abs((before.SubstrateC ?? 0) - (after.SubstrateC ?? 0)) > 0.05
-        || Math.Abs(before.Sets - after.Sets) > 1e-6;
 
     private static SurfaceChangeAnswer Change(KeptSurface before, KeptSurface? after) =>
         new(

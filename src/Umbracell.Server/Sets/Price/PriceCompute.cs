@@ -11,8 +11,8 @@ using Umbracell.Core.Yield;
 using Umbracell.Core.Yield.Price;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Access;
-using Umbracell.Server.Choose;
 using Umbracell.Server.Sheets;
+using Umbracell.Server.Surfaces;
 using Umbracell.Store;
 
 namespace Umbracell.Server.Sets.Price;

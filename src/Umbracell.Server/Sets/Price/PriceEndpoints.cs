@@ -1,15 +1,15 @@
 using System.Security.Claims;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
+using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Yield.Price;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Access;
-using Umbracell.Server.Jobs;
 using Umbracell.Server.Places;
 using Umbracell.Server.Problems;
-using Umbracell.Server.Sets.PastJobs;
 using Umbracell.Server.Sheets;
+using Umbracell.Server.Surfaces;
 using Umbracell.Store;
 
 namespace Umbracell.Server.Sets.Price;
@@ -58,7 +58,7 @@ internal static class PriceEndpoints
         var (_, study, means, bid) = await jobs.OfAsync(id);
         var names = PriceAnswers.Names(means.Sheets);
         var kept = await db.Bids.AsNoTracking().Where(b => b.JobId == id).OrderByDescending(b => b.MadeAt).Take(MostKept).ToListAsync();
-        var today = PriceAnswers.Kept(bid);
+        var today = KeptBids.Of(bid);
         var pricing = JobPricing.Of(study.Job);
         return new(
             pricing.WorkDate,
@@ -66,7 +66,7 @@ internal static class PriceEndpoints
             JobPlaces.Of(study.Job) is not null,
             pricing.SpaceM3 is { } m3 ? FigureAnswer.Of(new(m3, Dimension.RoomVolume)) : null,
             FigureAnswer.Of(new(pricing.AirChanges, Dimension.AirChanges)),
-            PriceAnswers.Key(pricing.Heater),
+            Vocabulary.KeyOf(pricing.Heater),
             PriceAnswers.Of(bid.Bid, names),
             [.. bid.Surfaces.Select(PriceAnswers.Of)],
             [.. kept.Where(b => b.Document is not null).Select(b => PriceAnswers.Of(b, today, names))],
@@ -92,7 +92,7 @@ internal static class PriceEndpoints
                 MadeAt = clock.GetUtcNow(),
                 MadeBy = Claims.TitleOf(person),
                 WorkDate = JobPricing.Of(study.Job).WorkDate,
-                Document = PriceAnswers.Kept(bid),
+                Document = KeptBids.Of(bid),
             }
         );
         await db.SaveChangesAsync();

@@ -1,6 +1,6 @@
 using Umbracell.Questions.Answers;
 using Umbracell.Questions.Section;
-using Umbracell.Server.Choose;
+using Umbracell.Server.Surfaces;
 
 namespace Umbracell.Server.Sets.Price;
 

@@ -3,8 +3,7 @@ using Umbracell.Core.Quantities;
 using Umbracell.Core.Yield;
 using Umbracell.Core.Yield.Price;
 using Umbracell.Questions.Answers;
-using Umbracell.Server.Jobs;
-using Umbracell.Server.Sets.Price;
+using Umbracell.Server.Surfaces;
 using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Sets.Stock;

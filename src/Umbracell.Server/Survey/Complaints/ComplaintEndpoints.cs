@@ -3,10 +3,9 @@ using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Assemblies;
 using Umbracell.Questions.Section;
 using Umbracell.Server.Access;
-using Umbracell.Server.Jobs;
 using Umbracell.Server.Problems;
 using Umbracell.Server.Sheets;
-using Umbracell.Server.Survey.Drive;
+using Umbracell.Server.Surfaces;
 using Umbracell.Server.Typing;
 using Umbracell.Store;
 using Umbracell.Store.Model;
@@ -65,7 +64,7 @@ internal static class ComplaintEndpoints
         var rows = await db.Complaints.AsNoTracking().Where(c => c.JobId == job.Id).OrderBy(c => c.MadeAt).ToListAsync();
         var surfaces = (await reader.SurfacesAsync(job.Id)).ToDictionary(s => s.Id);
         var tests = await db.FanTests.AsNoTracking().Where(t => t.JobId == job.Id).ToListAsync();
-        var speaking = new ComplaintFigures(job, await DriveEndpoints.StatesAsync(job, reader, library, db), tests);
+        var speaking = new ComplaintFigures(job, await SurfaceStates.OfAsync(job, reader, library, db), tests);
         return rows.ConvertAll(row => new ComplaintAnswer(
             row.Id,
             row.Kind,

@@ -2,6 +2,7 @@ using Umbracell.Core.Assemblies;
 using Umbracell.Core.Quantities;
 using Umbracell.Questions.Answers;
 using Umbracell.Questions.Section;
+using Umbracell.Server.Surfaces;
 using Umbracell.Server.Survey.Baseline;
 using Umbracell.Server.Survey.Drive;
 using Umbracell.Store.Model;

@@ -6,9 +6,9 @@ using Umbracell.Core.Quantities;
 using Umbracell.Questions.Answers;
 using Umbracell.Questions.Section;
 using Umbracell.Server.Access;
-using Umbracell.Server.Jobs;
 using Umbracell.Server.Problems;
 using Umbracell.Server.Sheets;
+using Umbracell.Server.Surfaces;
 using Umbracell.Server.Typing;
 using Umbracell.Store;
 using Umbracell.Store.Model;
@@ -68,7 +68,7 @@ internal static class BuildingEndpoints
 
     private static async Task<BuildingAnswer> BuildingAsync(Job job, SurfaceReader reader, SheetLibrary library, UmbracellDb db)
     {
-        var states = await DriveEndpoints.StatesAsync(job, reader, library, db);
+        var states = await SurfaceStates.OfAsync(job, reader, library, db);
         var buffers = await db.BufferSpaces.AsNoTracking().Where(b => b.JobId == job.Id).OrderBy(b => b.Name).ToListAsync();
         return new(Stack(job, SeasonAir.Winter(job)), Stack(job, SeasonAir.Summer(job)), [.. buffers.Select(b => Buffer(b, job, states))]);
     }

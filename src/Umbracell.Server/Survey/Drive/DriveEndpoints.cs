@@ -1,5 +1,4 @@
 using Microsoft.AspNetCore.Http.HttpResults;
-using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Moisture;
@@ -7,9 +6,8 @@ using Umbracell.Core.Quantities;
 using Umbracell.Formats.DataFiles;
 using Umbracell.Questions.Answers;
 using Umbracell.Questions.Section;
-using Umbracell.Server.Jobs;
-using Umbracell.Server.Section;
 using Umbracell.Server.Sheets;
+using Umbracell.Server.Surfaces;
 using Umbracell.Store;
 using Umbracell.Store.Model;
 
@@ -47,7 +45,7 @@ internal static class DriveEndpoints
     private static async Task<Ok<DriveAnswer>> OfSurfaceAsync(Guid id, SurfaceReader reader, SheetLibrary library, UmbracellDb db)
     {
         var (surface, job) = await reader.FindAsync(id);
-        var states = await StatesAsync(job, reader, library, db);
+        var states = await SurfaceStates.OfAsync(job, reader, library, db);
         var winter = Season(surface, SeasonAir.Winter(job), states);
         var summer = Season(surface, SeasonAir.Summer(job), states);
         var key = states.Of(surface, SeasonAir.Winter(job), planned: false)?.Interface.Key ?? "";
@@ -60,15 +58,6 @@ internal static class DriveEndpoints
             )
         );
     }
-
-    /// <summary>Every surface of a job as it stands and as planned.</summary>
-    public static async Task<SurfaceStates> StatesAsync(Job job, SurfaceReader reader, SheetLibrary library, UmbracellDb db) =>
-        new(
-            job,
-            await reader.SurfacesAsync(job.Id),
-            await db.BufferSpaces.AsNoTracking().Where(b => b.JobId == job.Id).ToListAsync(),
-            await library.ShelfAsync()
-        );
 
     private static SeasonAnswer Season(Surface surface, SeasonAir air, SurfaceStates states)
     {

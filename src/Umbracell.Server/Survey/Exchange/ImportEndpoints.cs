@@ -9,9 +9,10 @@ using Umbracell.Formats.Models;
 using Umbracell.Formats.Surveys;
 using Umbracell.Formats.Tables;
 using Umbracell.Server.Access;
-using Umbracell.Server.Jobs;
-using Umbracell.Server.Setup;
+using Umbracell.Server.Requests;
 using Umbracell.Server.Sheets;
+using Umbracell.Server.Surfaces;
+using Umbracell.Server.Typing;
 using Umbracell.Store;
 using Umbracell.Store.Model;
 

@@ -1,6 +1,6 @@
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Formats.JobFiles;
-using Umbracell.Server.Jobs;
+using Umbracell.Server.Surfaces;
 using Umbracell.Store;
 using Umbracell.Store.Model;
 

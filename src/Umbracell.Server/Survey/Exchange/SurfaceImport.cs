@@ -1,7 +1,7 @@
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Quantities;
 using Umbracell.Questions.Answers;
-using Umbracell.Server.Jobs;
+using Umbracell.Server.Surfaces;
 using Umbracell.Server.Typing;
 using Umbracell.Store.Model;
 

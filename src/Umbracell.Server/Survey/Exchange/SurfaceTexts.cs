@@ -4,8 +4,7 @@ using Umbracell.Core.Quantities;
 using Umbracell.Core.Takeoff;
 using Umbracell.Formats.Surveys;
 using Umbracell.Formats.Words;
-using Umbracell.Server.Choose;
-using Umbracell.Server.Jobs;
+using Umbracell.Server.Surfaces;
 using Umbracell.Server.Typing;
 using Umbracell.Store.Model;
 

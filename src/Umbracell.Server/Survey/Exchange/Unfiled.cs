@@ -16,7 +16,7 @@ internal static class Unfiled
             Id = Guid.NewGuid(),
             Name = Clip(j.Name, 200),
             Crew = Clip(j.Crew, 60),
-            ClimateZone = Known(j.ClimateZone, Sheets.ClimateZones.All.Contains, "job.climateZone"),
+            ClimateZone = Known(j.ClimateZone, ClimateZones.All.Contains, "job.climateZone"),
             TargetSetId = Known(j.TargetSetId, Formats.DataFiles.ShippedData.TargetSets.ContainsKey, "job.targetSetId"),
             IndoorC = j.IndoorC,
             IndoorRhPct = j.IndoorRhPct,
@@ -52,7 +52,7 @@ internal static class Unfiled
         {
             Id = Guid.NewGuid(),
             Name = Clip(p.Name, 120),
-            ClimateZone = Known(p.ClimateZone, Sheets.ClimateZones.All.Contains, "job.ownPlace.climateZone"),
+            ClimateZone = Known(p.ClimateZone, ClimateZones.All.Contains, "job.ownPlace.climateZone"),
             AltitudeM = p.AltitudeM,
             MeanC = Year(p.MeanC, "job.ownPlace.meanC"),
             MeanRhPct = Year(p.MeanRhPct, "job.ownPlace.meanRhPct"),

@@ -6,7 +6,7 @@ using Umbracell.Core.Conditions;
 using Umbracell.Core.Planning;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Access;
-using Umbracell.Server.Jobs;
+using Umbracell.Server.Surfaces;
 using Umbracell.Server.Typing;
 using Umbracell.Store;
 using Umbracell.Store.Model;

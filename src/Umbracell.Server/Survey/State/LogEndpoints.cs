@@ -7,11 +7,12 @@ using Umbracell.Core.Quantities;
 using Umbracell.Formats.Readings;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Access;
-using Umbracell.Server.Jobs;
 using Umbracell.Server.Places;
 using Umbracell.Server.Problems;
-using Umbracell.Server.Setup;
+using Umbracell.Server.Requests;
+using Umbracell.Server.Surfaces;
 using Umbracell.Server.Survey.Baseline;
+using Umbracell.Server.Typing;
 using Umbracell.Store;
 using Umbracell.Store.Model;
 

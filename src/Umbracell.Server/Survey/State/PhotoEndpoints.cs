@@ -5,9 +5,9 @@ using Microsoft.EntityFrameworkCore;
 using Umbracell.Formats.Pictures;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Access;
-using Umbracell.Server.Jobs;
 using Umbracell.Server.Problems;
-using Umbracell.Server.Setup;
+using Umbracell.Server.Requests;
+using Umbracell.Server.Surfaces;
 using Umbracell.Server.Typing;
 using Umbracell.Store;
 

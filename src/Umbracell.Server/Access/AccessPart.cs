@@ -1,0 +1,12 @@
+using Umbracell.Server.Requests;
+
+namespace Umbracell.Server.Access;
+
+/// <summary>Signing in.</summary>
+internal sealed class AccessPart : IPart
+{
+    public void Map(IEndpointRouteBuilder api)
+    {
+        api.MapSession();
+    }
+}

@@ -1,0 +1,16 @@
+using Umbracell.Server.Requests;
+using Umbracell.Server.Surfaces;
+
+namespace Umbracell.Server.Choose;
+
+/// <summary>Choose: which system goes in, and by what a firm chooses.</summary>
+internal sealed class ChooseStage : IPart
+{
+    public void AddTo(IServiceCollection services) => services.AddSingleton<IStageCell, ChooseCell>();
+
+    public void Map(IEndpointRouteBuilder api)
+    {
+        api.MapChoose();
+        api.MapFirm();
+    }
+}

@@ -1,0 +1,12 @@
+using Umbracell.Server.Requests;
+
+namespace Umbracell.Server.Places;
+
+/// <summary>Places of the firm's own and those that ship.</summary>
+internal sealed class PlacesPart : IPart
+{
+    public void Map(IEndpointRouteBuilder api)
+    {
+        api.MapPlaces();
+    }
+}

@@ -1,0 +1,14 @@
+using Umbracell.Server.Requests;
+
+namespace Umbracell.Server.Sheets;
+
+/// <summary>Product sheets and all that is offered for choice.</summary>
+internal sealed class SheetsPart : IPart
+{
+    public void AddTo(IServiceCollection services) => services.AddScoped<SheetLibrary>();
+
+    public void Map(IEndpointRouteBuilder api)
+    {
+        api.MapSheets();
+    }
+}

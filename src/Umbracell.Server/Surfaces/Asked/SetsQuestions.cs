@@ -1,0 +1,205 @@
+using Umbracell.Core.Findings;
+using Umbracell.Core.Materials;
+using Umbracell.Core.Quantities;
+using Umbracell.Core.Takeoff;
+using Umbracell.Core.Yield;
+using Umbracell.Formats.DataFiles;
+using Umbracell.Questions.Answers;
+using Umbracell.Questions.Section;
+using Umbracell.Store.Model;
+
+namespace Umbracell.Server.Surfaces;
+
+/// <summary>Makes the sets question of a surface, puts it to the core and shapes the answer.</summary>
+internal static class SetsQuestions
+{
+    /// <summary>The questions of a surface, one for each foam in the order they are sprayed; empty until it has a size, a sheet and a
+    /// thickness.</summary>
+    public static IReadOnlyList<SetsQuestion> AllOf(Surface surface, Job job, SurfaceTakeoff? takeoff, LatestReadings readings)
+    {
+        if (Of(surface, job, takeoff, readings) is not { } first)
+        {
+            return [];
+        }
+
+        // Only what lies outermost is shaved; its drums are its own.
+        var further = (surface.System?.Then ?? []).Where(layer => layer.Kind == FillRowKind.Foam).ToList();
+        return
+        [
+            further.Count > 0 ? first with { ShavedFlush = false } : first,
+            .. further.Select(layer =>
+                first with
+                {
+                    SheetId = layer.Id,
+                    ThicknessMm = layer.ThicknessMm,
+                    PenetrationMm = 0,
+                    DrumTempC = surface.ExpectedDrumC ?? Coldest(readings, layer.Id),
+                }
+            ),
+        ];
+    }
+
+    /// <summary>The question of a surface's first foam; null until it has a size, a sheet and a thickness.</summary>
+    public static SetsQuestion? Of(Surface surface, Job job, SurfaceTakeoff? takeoff, LatestReadings readings)
+    {
+        return surface is { SheetSlug: { } sheet, FoamThicknessM: { } thickness } && takeoff is { OpeningsExceedSurface: false }
+            ? For(surface, job, takeoff, readings, sheet, thickness * 1000)
+            : null;
+    }
+
+    /// <summary>The question of any foam on a surface of known size.</summary>
+    public static SetsQuestion For(
+        Surface surface,
+        Job job,
+        SurfaceTakeoff takeoff,
+        LatestReadings readings,
+        string sheet,
+        double thicknessMm
+    ) =>
+        new(
+            sheet,
+            takeoff.Developed.SquareMetres,
+            thicknessMm,
+            surface.ShavedFlush,
+            SubstrateOf(surface, job, readings).Celsius,
+            surface.ExpectedDrumC ?? Coldest(readings, sheet),
+            surface.OpenFace ? 0 : null,
+            null,
+            null,
+            job.RiskPct,
+            surface.Details.PenetrationMm
+        );
+
+    /// <summary>The substrate temperature a surface's yield is reckoned at, and where it comes from.</summary>
+    public static (double? Celsius, SubstrateFrom From) SubstrateOf(Surface surface, Job job, LatestReadings readings) =>
+        JobPricing.SubstrateOf(
+            surface,
+            job,
+            ShippedData.Templates[surface.Kind].Exposure,
+            readings.Of(surface.Id, ReadingKind.SubstrateTemperature)?.Value
+        );
+
+    private static double? Coldest(LatestReadings readings, string sheet) =>
+        readings.Drums(sheet) is { A: { } a, B: { } b } ? Math.Min(a.Value, b.Value) : null;
+
+    public static SetsStudy Study(
+        SetsQuestion question,
+        ProductSheet sheet,
+        Working? area = null,
+        Working? crew = null,
+        Working? scatterFrom = null
+    ) =>
+        SetsStudy.Of(
+            new()
+            {
+                Sheet = sheet,
+                Sprayed = new(question.AreaM2),
+                Thickness = Length.FromMillimetres(question.ThicknessMm),
+                ShavedFlush = question.ShavedFlush,
+                Penetration = Length.FromMillimetres(question.PenetrationMm),
+                Substrate = question.SubstrateTempC is { } substrate ? new(substrate) : null,
+                Drums = question.DrumTempC is { } drum ? new(drum) : null,
+                WindAtOpenFace = question.WindMs is { } wind ? new(wind) : null,
+                Scatter = question.DepthScatterMm is { } scatter ? Length.FromMillimetres(scatter) : null,
+                Overfill = question.OverfillMm is { } overfill ? Length.FromMillimetres(overfill) : null,
+                Risk = question.RiskPct / 100,
+                AreaWorking = area,
+                CrewFactor = question.CrewFactor,
+                YieldSd = question.YieldSdLn,
+                CrewWorking = crew,
+                ScatterWorking = scatterFrom,
+            }
+        );
+
+    public static SetsAnswer Answer(SetsStudy study, ProductSheet sheet) =>
+        new(
+            study.Demand.Volume.BoardFeet,
+            study.Demand.MeanDepth.Millimetres,
+            sheet.SheetYield.BoardFeet,
+            study.Yield.Expected.BoardFeet,
+            study.Yield.MassBound.BoardFeet,
+            study.Yield.ImpliedLoss * 100,
+            study.Sets.Median,
+            study.Sets.Spread,
+            study.Sets.Load.Sets,
+            study.Conditions.Substrate.Celsius,
+            study.Conditions.Drums.Celsius,
+            [
+                .. study.Yield.Factors.Select(f => new YieldFactorAnswer(
+                    f.Key,
+                    f.Value,
+                    FigureAnswer.Of(Figure.Number(f.Value)),
+                    WorkingAnswer.Of(f.Working)
+                )),
+            ],
+            [.. study.Sets.Around.Select(load => Load(load))],
+            Figures(study, sheet),
+            FindingAnswer.All(study.Findings),
+            study.Findings.Worst()
+        );
+
+    /// <param name="load">The load.</param>
+    /// <param name="told">A working that stands beside it already.</param>
+    public static SetsLoadAnswer Load(SetsLoad load, Working? told = null) =>
+        new(
+            load.Sets,
+            load.ChanceShort * 100,
+            load.LeftOver.BoardFeet,
+            new(FigureAnswer.Of(Figure.Chance(load.ChanceShort)), WorkingAnswer.Of(load.ChanceWorking, told)),
+            new(FigureAnswer.Of(load.LeftOver.ToFigure()), WorkingAnswer.Of(load.LeftOverWorking, told))
+        );
+
+    private static Dictionary<string, WorkedFigure> Figures(SetsStudy study, ProductSheet sheet) =>
+        new()
+        {
+            ["median"] = Worked(new(study.Sets.Median, Dimension.Sets), study.Sets.Working),
+            ["load"] = Worked(Figure.Count(study.Sets.Load.Sets), study.Sets.LoadWorking),
+            ["volume"] = Worked(study.Demand.Volume.ToFigure(), study.Demand.Working),
+            ["meanDepth"] = Worked(
+                study.Demand.MeanDepth.ToThickness(),
+                new(
+                    "meanDepth",
+                    "t_mean = t + t_extra",
+                    [.. study.Demand.Working.Terms.Skip(1)],
+                    study.Demand.MeanDepth.ToThickness(),
+                    "Specified thickness and what a crew puts on above it"
+                )
+            ),
+            ["extra"] = Worked(study.Demand.Extra.ToThickness(), study.Demand.Working.Terms[2].From),
+            ["yield"] = Worked(study.Yield.Expected.ToFigure(), study.Yield.Working),
+            ["sheetYield"] = Worked(sheet.SheetYield.ToFigure(), null),
+            ["massBound"] = Worked(
+                study.Yield.MassBound.ToFigure(),
+                new(
+                    "massBound",
+                    "Y ≤ m_set / ρ_in place",
+                    [
+                        new("m_set", "setMass", sheet.SetMass.ToFigure()),
+                        new("ρ_in place", "inPlaceDensity", sheet.InPlaceDensity.ToFigure()),
+                    ],
+                    study.Yield.MassBound.ToFigure(),
+                    "Material balance"
+                )
+            ),
+            ["impliedLoss"] = Worked(
+                Figure.Percent(study.Yield.ImpliedLoss * 100),
+                new(
+                    "impliedLoss",
+                    "loss = 1 − Y / Y_max",
+                    [
+                        new("Y", "setYield", study.Yield.Expected.ToFigure(), study.Yield.Working),
+                        new("Y_max", "massBound", study.Yield.MassBound.ToFigure()),
+                    ],
+                    Figure.Percent(study.Yield.ImpliedLoss * 100),
+                    "Material balance"
+                )
+            ),
+            ["substrate"] = Worked(study.Conditions.Substrate.ToFigure(), null),
+            ["drums"] = Worked(study.Conditions.Drums.ToFigure(), null),
+            ["lift"] = Worked(study.Conditions.Lift.ToThickness(), null),
+            ["leftOver"] = Worked(study.Sets.Load.LeftOver.ToFigure(), study.Sets.Load.LeftOverWorking),
+            ["chanceShort"] = Worked(Figure.Chance(study.Sets.Load.ChanceShort), study.Sets.Load.ChanceWorking),
+        };
+
+    public static WorkedFigure Worked(Figure figure, Working? working) => new(FigureAnswer.Of(figure), WorkingAnswer.Maybe(working));
+}

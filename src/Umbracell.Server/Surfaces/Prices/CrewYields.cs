@@ -1,0 +1,50 @@
+using Microsoft.EntityFrameworkCore;
+using Umbracell.Core.Materials;
+using Umbracell.Core.Quantities;
+using Umbracell.Core.Yield;
+using Umbracell.Server.Sheets;
+using Umbracell.Store;
+using Umbracell.Store.Model;
+
+namespace Umbracell.Server.Surfaces;
+
+/// <summary>What the firm's finished jobs teach of its crews; learned once per request.</summary>
+internal sealed class CrewYields(UmbracellDb db, SheetLibrary library)
+{
+    private CrewLearning? _learning;
+
+    public async Task<CrewLearning> LearnAsync() =>
+        _learning ??= Learned(await db.PastJobs.AsNoTracking().ToListAsync(), await library.AllAsync());
+
+    /// <summary>The crew of a job with what it is known by.</summary>
+    public async Task<CrewAtWork> AtWorkAsync(Job job) => new(await LearnAsync(), job.Crew, await library.AllAsync());
+
+    public static CrewLearning Learned(IEnumerable<PastJobRow> rows, IReadOnlyDictionary<string, ProductSheet> sheets) =>
+        CrewLearning.From([
+            .. rows.Where(r => r.LeftOutBecause.Length == 0)
+                .OrderBy(r => r.FinishedOn)
+                .ThenBy(r => r.Id)
+                .Select(r => Finished(r, sheets))
+                .OfType<FinishedJob>(),
+        ]);
+
+    /// <summary>A finished job as it teaches; null where the firm has no sheet of its product any more.</summary>
+    public static FinishedJob? Finished(PastJobRow row, IReadOnlyDictionary<string, ProductSheet> sheets)
+    {
+        if (sheets.GetValueOrDefault(row.SheetSlug) is not { } sheet)
+        {
+            return null;
+        }
+
+        // A job done past the end of a curve is predicted at the end, as the product would have been asked.
+        var substrate = Math.Clamp(row.SubstrateC, sheet.YieldBySubstrate.First, sheet.YieldBySubstrate.Last);
+        var drums = Math.Clamp(row.DrumC, sheet.YieldByDrum.First, sheet.YieldByDrum.Last);
+        var predicted = SetYield.For(sheet, new(new(substrate), new(drums), new(row.LiftM), null)).Expected;
+        var foam = new Area(row.AreaM2) * new Length(row.MeanDepthM);
+        return new(row.Id.ToString(), row.Crew, sheet.Family, foam * (1 / row.SetsUsed), predicted, foam)
+        {
+            DepthReadings = row.DepthReadings,
+            DepthScatter = new(row.DepthScatterM),
+        };
+    }
+}

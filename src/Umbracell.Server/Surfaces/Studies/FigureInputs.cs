@@ -1,0 +1,75 @@
+using System.Globalization;
+using System.Security.Cryptography;
+using System.Text;
+using Microsoft.EntityFrameworkCore;
+using Umbracell.Core.Quantities;
+using Umbracell.Formats.DataFiles;
+using Umbracell.Questions.Answers;
+using Umbracell.Store;
+
+namespace Umbracell.Server.Surfaces;
+
+/// <summary>What the figures of a job are made from, by versions: two that read the same give the same figures.</summary>
+/// <param name="Job">The job.</param>
+/// <param name="Common">What all its surfaces hang on: the program, the firm's sheets, places and finished jobs, the job itself.</param>
+/// <param name="Rates">What only prices hang on.</param>
+/// <param name="Surfaces">Its surfaces in their order, each with its own version.</param>
+internal sealed record FigureInputs(Guid Job, string Common, long Rates, IReadOnlyList<(Guid Id, long Version)> Surfaces)
+{
+    // Another build may reckon otherwise. The same sources give the same build.
+    private static readonly string Program = Hash(
+        string.Join('.', new[] { typeof(FigureInputs), typeof(ShippedData), typeof(FigureAnswer), typeof(Figure) }.Select(BuildOf))
+    )[..12];
+
+    /// <summary>What the figures of one surface are made from.</summary>
+    public string OfSurface(long version) => Of(Common, version);
+
+    /// <summary>The same of each.</summary>
+    public Dictionary<Guid, string> ToDictionary() => Surfaces.ToDictionary(s => s.Id, s => OfSurface(s.Version));
+
+    /// <summary>What the sums of all surfaces are made from.</summary>
+    public string OfSums { get; } =
+        Hash(
+            string.Join(
+                '|',
+                Surfaces.Select(s => $"{s.Id:N}{s.Version}").Prepend(Rates.ToString(CultureInfo.InvariantCulture)).Prepend(Common)
+            )
+        );
+
+    /// <summary>Reads the versions as they stand. To be asked before anything the figures are made from is read: what changes in between
+    /// then counts as newer, and the figures are made again.</summary>
+    public static async Task<FigureInputs> OfAsync(Guid job, Guid firm, UmbracellDb db)
+    {
+        var rows = await db
+            .Database.SqlQuery<Counted>(
+                $"""
+                select 0 as place, {firm} as id,
+                    coalesce((select version from input_versions where firm_id = {firm} and subject_id = {firm}), 0) as version
+                union all select 1, {job},
+                    coalesce((select version from input_versions where firm_id = {firm} and subject_id = {job}), 0)
+                union all select 2, id, xmin::text::bigint from firms where id = {firm}
+                union all select 2 + row_number() over (order by s.position, s.id), s.id, coalesce(v.version, 0)
+                    from surfaces s left join input_versions v on v.firm_id = s.firm_id and v.subject_id = s.id
+                    where s.firm_id = {firm} and s.job_id = {job} and s.removed_at is null
+                """
+            )
+            .OrderBy(row => row.Place)
+            .ToListAsync();
+        return new(
+            job,
+            CommonOf(rows[0].Version, rows[1].Version),
+            rows[2].Version,
+            [.. rows.Skip(3).Select(row => (row.Id, row.Version))]
+        );
+    }
+
+    private sealed record Counted(long Place, Guid Id, long Version);
+
+    public static string CommonOf(long firm, long job) => string.Create(CultureInfo.InvariantCulture, $"{Program}.{firm}.{job}");
+
+    public static string Of(string common, long version) => string.Create(CultureInfo.InvariantCulture, $"{common}.{version}");
+
+    private static string BuildOf(Type type) => type.Module.ModuleVersionId.ToString("N");
+
+    private static string Hash(string text) => Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(text)))[..32];
+}

@@ -1,0 +1,127 @@
+using Microsoft.EntityFrameworkCore;
+using Umbracell.Core.Air;
+using Umbracell.Core.Assemblies;
+using Umbracell.Core.Quantities;
+using Umbracell.Formats.DataFiles;
+using Umbracell.Questions.Section;
+using Umbracell.Server.Sheets;
+using Umbracell.Store;
+using Umbracell.Store.Model;
+
+namespace Umbracell.Server.Surfaces;
+
+/// <summary>Design air of a season on both sides.</summary>
+/// <param name="Indoor">Room air.</param>
+/// <param name="IndoorRh">Its humidity.</param>
+/// <param name="Outdoor">Outdoor air.</param>
+/// <param name="OutdoorRh">Its humidity.</param>
+internal sealed record SeasonAir(Temperature Indoor, RelativeHumidity IndoorRh, Temperature Outdoor, RelativeHumidity OutdoorRh)
+{
+    public static SeasonAir Winter(Job job) =>
+        new(new(job.IndoorC), new(job.IndoorRhPct), new(job.OutdoorC), RelativeHumidity.OfWeather(job.OutdoorRhPct, new(job.OutdoorC)));
+
+    public static SeasonAir Summer(Job job) =>
+        new(new(job.SummerIndoorC), new(job.SummerIndoorRhPct), new(job.SummerOutdoorC), new(job.SummerOutdoorRhPct));
+
+    /// <summary>The same air with outdoor air brought to another temperature, its water kept.</summary>
+    public SeasonAir Beyond(Temperature buffer, Pressure pressure)
+    {
+        var outdoor = MoistAir.Of(Outdoor, OutdoorRh, pressure);
+        var percent = 100 * outdoor.VapourPressure.Pascals / MoistAir.SaturationPressureOfWeather(buffer).Pascals;
+        return this with { Outdoor = buffer, OutdoorRh = new(Math.Clamp(percent, 1, 100)) };
+    }
+}
+
+/// <summary>Surfaces of a job as they stand and as they are planned, with the buffer spaces they border on.</summary>
+internal sealed class SurfaceStates(Job job, IReadOnlyList<Surface> surfaces, IReadOnlyList<BufferSpaceRow> buffers, Shelf shelf)
+{
+    /// <summary>Every surface of a job as it stands and as planned.</summary>
+    public static async Task<SurfaceStates> OfAsync(Job job, SurfaceReader reader, SheetLibrary library, UmbracellDb db) =>
+        new(
+            job,
+            await reader.SurfacesAsync(job.Id),
+            await db.BufferSpaces.AsNoTracking().Where(b => b.JobId == job.Id).ToListAsync(),
+            await library.ShelfAsync()
+        );
+
+    private readonly Pressure _pressure = StandardAtmosphere.PressureAt(new(job.AltitudeM));
+
+    /// <summary>A surface in a season; null where it cannot be studied: no sheet at all, or a thickness its sheet does not rate.</summary>
+    /// <param name="surface">The surface.</param>
+    /// <param name="air">Design air.</param>
+    /// <param name="planned">With its foam, or as it stands now.</param>
+    public AssemblyState? Of(Surface surface, SeasonAir air, bool planned)
+    {
+        var beyond =
+            BufferOf(surface) is { } space && Float(space, air, planned) is { } floating
+                ? air.Beyond(floating.Temperature, _pressure)
+                : air;
+        return StateOf(surface, beyond, planned);
+    }
+
+    /// <summary>The buffer space a surface borders on.</summary>
+    public BufferSpaceRow? BufferOf(Surface surface) => surface.BufferId is { } id ? buffers.FirstOrDefault(b => b.Id == id) : null;
+
+    /// <summary>The temperature at which a buffer space floats; null where nothing joins it to anything.</summary>
+    public BufferSpace? Float(BufferSpaceRow space, SeasonAir air, bool planned)
+    {
+        var mine = surfaces.Where(s => s.BufferId == space.Id).Select(s => (Surface: s, Loss: LossOf(s, air, planned))).ToList();
+        var toRooms = mine.Where(m => IsTowardsRooms(m.Surface.Kind)).Sum(m => m.Loss);
+        var toOutside = mine.Where(m => !IsTowardsRooms(m.Surface.Kind)).Sum(m => m.Loss) + space.OtherLossWK;
+        return toRooms + toOutside <= 0
+            ? null
+            : BufferSpace.Of(
+                new(toRooms, toOutside, space.VolumeM3, planned ? space.AirChangesPlanned : space.AirChanges, space.DuctLossW),
+                air.Indoor,
+                air.Outdoor,
+                _pressure
+            );
+    }
+
+    // A surface for which nothing is planned stays as it is.
+    private double LossOf(Surface surface, SeasonAir air, bool planned) =>
+        SurfaceReader.Takeoff(surface) is { OpeningsExceedSurface: false } takeoff
+        && (StateOf(surface, air, planned) ?? StateOf(surface, air, planned: false)) is { } state
+            ? state.U.WattsPerSquareMetreKelvin * takeoff.Treated.SquareMetres
+            : 0;
+
+    // A floor over a crawl space and the floor of an attic lie between the space and the rooms; walls and decks between it and outdoors.
+    private static bool IsTowardsRooms(SurfaceKind kind) =>
+        kind is SurfaceKind.AtticFloor or SurfaceKind.CrawlFloor or SurfaceKind.InteriorPartition;
+
+    private AssemblyState? StateOf(Surface surface, SeasonAir air, bool planned)
+    {
+        var thickness = planned ? surface.FoamThicknessM : 0;
+        var sheet =
+            surface.SheetSlug is { } slug ? shelf.Sheets.GetValueOrDefault(slug)
+            : planned ? null
+            : shelf.Sheets.Values.FirstOrDefault();
+        if (thickness is not { } metres || sheet is null)
+        {
+            return null;
+        }
+
+        // Soil and rooms stay what they are; open air and vented spaces take the season's air.
+        var template = ShippedData.Templates[surface.Kind];
+        var section = SectionQuestions.Case(SurfaceSections.Of(surface, job, sheet.Id, Math.Max(1, metres * 1000)), shelf);
+        var outdoors = template.Exposure is Exposure.Outdoors or Exposure.Ventilated;
+        section = section with
+        {
+            Air = outdoors
+                ? new(air.Indoor, air.IndoorRh, air.Outdoor, air.OutdoorRh)
+                : section.Air with
+                {
+                    Indoor = air.Indoor,
+                    IndoorHumidity = air.IndoorRh,
+                },
+        };
+        try
+        {
+            return AssemblyState.Of(section, new(metres));
+        }
+        catch (QuantityRangeException)
+        {
+            return null;
+        }
+    }
+}
