@@ -1,5 +1,6 @@
 import { createRouter, createWebHistory } from 'vue-router'
 import { useSession } from './shared/state/session'
+import { stageRoutes } from './stages'
 
 export const router = createRouter({
   history: createWebHistory(),
@@ -17,65 +18,7 @@ export const router = createRouter({
       props: true,
       children: [
         { path: '', name: 'board', component: () => import('./jobs/BoardView.vue'), props: true },
-        { path: 'survey', name: 'survey', component: () => import('./stages/survey/SurveyView.vue'), props: true },
-        {
-          path: 'survey/surface/:surface',
-          name: 'surfaceSheet',
-          component: () => import('./stages/survey/sheet/SurfaceSheetView.vue'),
-          props: true,
-        },
-        {
-          path: 'survey/joints',
-          name: 'joints',
-          component: () => import('./stages/survey/joints/JointsView.vue'),
-          props: true,
-        },
-        {
-          path: 'survey/complaints',
-          name: 'complaints',
-          component: () => import('./stages/survey/complaints/ComplaintsView.vue'),
-          props: true,
-        },
-        {
-          path: 'survey/prepare',
-          name: 'prepare',
-          component: () => import('./stages/survey/prepare/PrepareView.vue'),
-          props: true,
-        },
-        {
-          path: 'survey/baseline',
-          name: 'baseline',
-          component: () => import('./stages/survey/baseline/BaselineView.vue'),
-          props: true,
-        },
-        {
-          path: 'survey/exchange',
-          name: 'exchange',
-          component: () => import('./stages/survey/exchange/ExchangeView.vue'),
-          props: true,
-        },
-        { path: 'choose', name: 'choices', component: () => import('./stages/choose/JobChoicesView.vue'), props: true },
-        {
-          path: 'choose/:surface',
-          name: 'choose',
-          component: () => import('./stages/choose/ChooseView.vue'),
-          props: true,
-        },
-        {
-          path: 'section/:surface',
-          name: 'section',
-          component: () => import('./stages/section/SectionView.vue'),
-          props: true,
-        },
-        { path: 'price', name: 'price', component: () => import('./stages/sets/PriceView.vue'), props: true },
-        { path: 'order', name: 'order', component: () => import('./stages/sets/OrderView.vue'), props: true },
-        { path: 'sets/:surface', name: 'sets', component: () => import('./stages/sets/SetsView.vue'), props: true },
-        {
-          path: 'window/:surface',
-          name: 'window',
-          component: () => import('./stages/window/WindowView.vue'),
-          props: true,
-        },
+        ...stageRoutes,
       ],
     },
     { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./shared/ui/NowhereView.vue') },

@@ -6,7 +6,7 @@ import SectionSketch from '../shared/drawing/SectionSketch.vue'
 import { useBoard, useChoices } from '../shared/state/job'
 import { useReader } from '../shared/state/reader'
 import { useSession } from '../shared/state/session'
-import { stages, type StageKey } from '../shared/ui/stages'
+import { stages as allStages, type Say, type Stage, type StageKey } from '../shared/state/stages'
 import BehindNote from '../shared/ui/BehindNote.vue'
 import VerdictMark from '../shared/ui/VerdictMark.vue'
 import JobDoubts from './JobDoubts.vue'
@@ -34,18 +34,16 @@ const targets = computed(
   () => choices.data.value?.targetSets.find((set) => set.id === board.data.value?.job.targetSetId)?.edition ?? '',
 )
 
+const stages = allStages()
+const built = stages.map((stage) => stage.built).filter((stage) => stage !== undefined)
 const cellOf = (row: Row, stage: StageKey) => row.cells.find((cell) => cell.stage === stage)
+const words: Say = { t: (key, named) => t(key, named ?? {}), print: (figure) => reader.print(figure) }
 
-function say(row: Row, stage: StageKey) {
-  const cell = cellOf(row, stage)
-  if (!cell || cell.word === 'none') return stage === 'choose' ? t('system.none') : t('board.none')
+function say(row: Row, stage: Stage) {
+  const cell = cellOf(row, stage.key)
+  if (!cell || cell.word === 'none') return stage.none?.(words) ?? t('board.none')
   const figures = Object.fromEntries(Object.entries(cell.figures).map(([k, f]) => [k, reader.print(f)]))
-  if (stage === 'choose') return t(cell.word.includes('.') ? cell.word : `system.${cell.word}`)
-  if (cell.word === 'area') return figures.area
-  if (cell.word === 'thickness') return `${figures.thickness}, ${figures.foamR}`
-  if (cell.word === 'sets') return figures.sets
-  if (cell.word === 'now' || cell.word === 'unrated') return t(`board.${cell.word}`)
-  return t(`cell.${cell.word}`, figures)
+  return stage.cell(cell, figures, words)
 }
 
 const missingOf = (row: Row, stage: StageKey) => cellOf(row, stage)?.missing ?? []
@@ -59,11 +57,6 @@ const missingText = (row: Row, stage: StageKey) =>
       )
       .join('; '),
   })
-
-function to(row: Row, stage: StageKey) {
-  if (stage === 'survey') return { name: 'survey', params: { job: props.job }, query: { at: row.id } }
-  return { name: stage, params: { job: props.job, surface: row.id } }
-}
 
 const take = (row: Row) => (reader.inHand[props.job] = row.id)
 </script>
@@ -88,9 +81,9 @@ const take = (row: Row) => (reader.inHand[props.job] = row.id)
         <thead>
           <tr>
             <th scope="col">{{ t('board.surface') }}</th>
-            <th v-for="(stage, i) in stages" :key="stage.key" scope="col" :class="{ later: i > 4 }">
+            <th v-for="(stage, i) in stages" :key="stage.key" scope="col" :class="{ later: !stage.built }">
               <span class="number">{{ i + 1 }}</span> {{ t(`stage.${stage.key}`) }}
-              <span v-if="i > 4" class="visually-hidden">({{ t('app.later') }})</span>
+              <span v-if="!stage.built" class="visually-hidden">({{ t('app.later') }})</span>
             </th>
           </tr>
         </thead>
@@ -112,13 +105,13 @@ const take = (row: Row) => (reader.inHand[props.job] = row.id)
                 </span>
               </span>
             </th>
-            <td v-for="stage in stages.slice(0, 5)" :key="stage.key" :class="{ stale: cellOf(row, stage.key)?.stale }">
+            <td v-for="stage in built" :key="stage.key" :class="{ stale: cellOf(row, stage.key)?.stale }">
               <RouterLink
-                :to="to(row, stage.key)"
+                :to="stage.to(job, row.id)!"
                 :title="cellOf(row, stage.key)?.stale ? t('board.stale') : undefined"
               >
-                <VerdictMark v-if="stage.key !== 'choose'" :verdict="cellOf(row, stage.key)?.verdict ?? null" />
-                <span :class="{ quiet: cellOf(row, stage.key)?.word === 'none' }">{{ say(row, stage.key) }}</span>
+                <VerdictMark v-if="!stage.unmarked" :verdict="cellOf(row, stage.key)?.verdict ?? null" />
+                <span :class="{ quiet: cellOf(row, stage.key)?.word === 'none' }">{{ say(row, stage) }}</span>
                 <small
                   v-if="missingOf(row, stage.key).length"
                   class="missing quiet"
@@ -130,7 +123,7 @@ const take = (row: Row) => (reader.inHand[props.job] = row.id)
               </RouterLink>
             </td>
             <td
-              v-for="stage in stages.slice(5)"
+              v-for="stage in stages.filter((one) => !one.built)"
               :key="stage.key"
               class="later"
               :title="t('stage.laterHint', { stage: t(`stage.${stage.key}`) })"
@@ -143,20 +136,13 @@ const take = (row: Row) => (reader.inHand[props.job] = row.id)
         <tfoot v-if="feet">
           <tr>
             <th scope="row">{{ t('board.feet.surfaces', { count: feet.surfaces }) }}</th>
-            <td>{{ reader.print(feet.area) }}</td>
-            <td>{{ t('board.feet.toChoose', { count: feet.toChoose }) }}</td>
-            <td>{{ t('board.feet.short', { count: feet.shortOfTarget }) }}</td>
-            <td>
-              {{ reader.print(feet.sets) }}
-              <span v-if="feet.cost" class="small quiet">{{
-                t('board.feet.cost', { cost: reader.print(feet.cost) })
-              }}</span>
-              <RouterLink v-if="session.person?.mayPrice" class="act" :to="{ name: 'price', params: { job } }">{{
-                feet.price ? t('board.feet.price', { price: reader.print(feet.price) }) : t('board.feet.noPrice')
-              }}</RouterLink>
+            <td v-for="stage in built" :key="stage.key">
+              <template v-if="typeof stage.foot === 'function'">{{ stage.foot(feet, words) }}</template>
+              <component :is="stage.foot.is" v-else :feet="feet" :job="job" />
             </td>
-            <td>{{ t('board.feet.may', { count: feet.mayBeSprayedNow }) }}</td>
-            <td colspan="4" class="quiet">{{ t('board.laterStages') }}</td>
+            <td v-if="built.length < stages.length" :colspan="stages.length - built.length" class="quiet">
+              {{ t('board.laterStages') }}
+            </td>
           </tr>
         </tfoot>
       </table>

@@ -4,7 +4,7 @@ import { useRoute, useRouter } from 'vue-router'
 import type { Schemas } from '../shared/api/client'
 import { useReader } from '../shared/state/reader'
 import { useUndoKeys } from '../shared/state/undo'
-import { stages } from '../shared/ui/stages'
+import { stages } from '../shared/state/stages'
 
 type Row = Schemas['BoardRow']
 
@@ -39,15 +39,8 @@ export function useShortcuts(
   }
 
   handle(['1', '2', '3', '4', '5', '6', '7', '8', '9'], (event) => {
-    const stage = stages[Number(event.key) - 1]
-    if (!stage?.built) return
-    const surface = inHand.value?.id
-    if (stage.route === 'survey' || surface) {
-      void router.push({
-        name: stage.route,
-        params: stage.route === 'survey' ? { job: job() } : { job: job(), surface },
-      })
-    }
+    const page = stages()[Number(event.key) - 1]?.built?.to(job(), inHand.value?.id)
+    if (page) void router.push(page)
   })
   handle('j', () => toSurface(1))
   handle('k', () => toSurface(-1))

@@ -4,7 +4,7 @@ import { useI18n } from 'vue-i18n'
 import SectionSketch from '../drawing/SectionSketch.vue'
 import { useBoard } from '../state/job'
 import BehindNote from './BehindNote.vue'
-import { stages, type StageKey } from './stages'
+import { stages, type StageKey } from '../state/stages'
 import VerdictMark from './VerdictMark.vue'
 
 /**
@@ -29,6 +29,10 @@ watch(
     hand?.parentElement?.scrollTo({ left: (hand as HTMLElement).offsetLeft - 60 })
   },
   { immediate: true },
+)
+
+const tabs = computed(() =>
+  stages().map(({ key, built }) => ({ key, page: built?.to(props.job, props.surface || undefined) })),
 )
 
 const verdictAt = (row: (typeof rows.value)[number]) =>
@@ -60,10 +64,10 @@ const verdictAt = (row: (typeof rows.value)[number]) =>
     </nav>
     <main id="work" class="work">
       <nav class="stages no-print" :aria-label="t('board.title')">
-        <template v-for="(one, i) in stages" :key="one.key">
+        <template v-for="(one, i) in tabs" :key="one.key">
           <RouterLink
-            v-if="one.built && (one.route === 'survey' || surface)"
-            :to="{ name: one.route, params: one.route === 'survey' ? { job } : { job, surface } }"
+            v-if="one.page"
+            :to="one.page"
             :class="{ here: one.key === stage }"
             :aria-current="one.key === stage ? 'page' : undefined"
             ><small>{{ i + 1 }}</small> {{ t(`stage.${one.key}`) }}</RouterLink
