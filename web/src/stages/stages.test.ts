@@ -61,6 +61,8 @@ describe('stages', () => {
         .find(({ key }) => key === 'rig')
         ?.built?.cell(cell, {}, say),
     ).toBe('ready')
+    takeOut()
+    expect(stages().find(({ key }) => key === 'rig')?.built).toBeUndefined()
   })
 
   it('may end their column in a component', () => {
