@@ -15,7 +15,7 @@ internal static partial class Door
 
     /// <summary>Lays out what questions can name; asked for once from the server.</summary>
     [JSExport]
-    internal static void Stock(string shelf) => _shelf = JsonSerializer.Deserialize(shelf, QuestionsJson.Wire.Shelf);
+    internal static void TakeShelf(string shelf) => _shelf = JsonSerializer.Deserialize(shelf, QuestionsJson.Wire.Shelf);
 
     /// <summary>What a section question gives; nothing where it cannot be answered, and then the server says why.</summary>
     [JSExport]

@@ -154,6 +154,9 @@ public sealed record SectionCase
             ? null
             : new Length(Math.Max(0, (Members.Depth - VentChannel - (Baffle?.Thickness ?? Length.Zero)).Metres));
 
+    /// <summary>What was solved of members before; handed on to every case made from this one.</summary>
+    public Conduction.SolvedMembers Solved { get; init; } = new();
+
     /// <summary>Heat through a metre of metal member as the conduction model gave it, W/(m·K), by the share of the depth that is filled;
     /// null leaves it to the fin estimate or the table. Thicknesses are sought with it; each study solves anew for its own.</summary>
     public Curve? SolvedPsi { get; init; }

@@ -22,8 +22,7 @@ public sealed record SurveyCase(SurfaceKind Kind, SurfaceTakeoff? Takeoff, strin
     /// <summary>Readings that disagree.</summary>
     public IReadOnlyList<Finding> Meters { get; init; } = [];
 
-    /// <summary>Whether it is on the plan of a person to seal a clearance: flues, lights or old wiring whose clearance was not taken
-    /// down.</summary>
+    /// <summary>Flues, lights and old wiring in its way whose clearance was not taken down, each in words.</summary>
     public IReadOnlyList<string> ClearancesUnknown { get; init; } = [];
 }
 

@@ -40,6 +40,7 @@ public static class SectionQuestions
         new()
         {
             Kind = question.Kind,
+            Solved = shelf.Solved,
             Outboard = [.. question.Outboard.Select((layer, i) => Layer(layer, shelf, $"outboard[{i}].material"))],
             Inboard = [.. question.Inboard.Select((layer, i) => Layer(layer, shelf, $"inboard[{i}].material"))],
             Members = new(

@@ -1,3 +1,5 @@
+using System.Text.Json.Serialization;
+using Umbracell.Core.Assemblies.Conduction;
 using Umbracell.Core.Materials;
 
 namespace Umbracell.Questions.Section;
@@ -10,4 +12,9 @@ public sealed record Shelf(
     IReadOnlyDictionary<string, ProductSheet> Sheets,
     IReadOnlyDictionary<string, Material> Materials,
     IReadOnlyList<Batt> Batts
-);
+)
+{
+    /// <summary>What was solved for questions before; whoever keeps the shelf keeps it.</summary>
+    [JsonIgnore]
+    public SolvedMembers Solved { get; init; } = new();
+}

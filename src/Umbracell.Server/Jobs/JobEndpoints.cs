@@ -157,7 +157,7 @@ internal static class JobEndpoints
         );
         return TypedResults.Ok(new BoardAnswer(Answer(job), rows, feet));
 
-        int Counted(Stage stage) => board.Rows.Count(row => row.Cells.Counts(stage));
+        int Counted(Stage stage) => board.Rows.Count(row => row.Cells.IsCounted(stage));
 
         FigureAnswer? Money(double? amount) =>
             amount is { } known && Claims.Prices(person) ? FigureAnswer.Of(new(known, Dimension.Money)) : null;

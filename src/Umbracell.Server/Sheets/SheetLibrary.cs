@@ -1,5 +1,6 @@
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.Caching.Memory;
+using Umbracell.Core.Assemblies.Conduction;
 using Umbracell.Core.Materials;
 using Umbracell.Formats.DataFiles;
 using Umbracell.Questions.Answers;
@@ -9,7 +10,7 @@ using Umbracell.Store;
 namespace Umbracell.Server.Sheets;
 
 /// <summary>The firm's product sheets, read once per request; a document that was read before is not read again.</summary>
-internal sealed class SheetLibrary(UmbracellDb db, IMemoryCache cache)
+internal sealed class SheetLibrary(UmbracellDb db, IMemoryCache cache, SolvedMembers solved)
 {
     private IReadOnlyDictionary<string, ProductSheet>? _sheets;
 
@@ -36,7 +37,7 @@ internal sealed class SheetLibrary(UmbracellDb db, IMemoryCache cache)
     }
 
     /// <summary>All that a question can name.</summary>
-    public async Task<Shelf> ShelfAsync() => new(await AllAsync(), ShippedData.Materials, ShippedData.Batts);
+    public async Task<Shelf> ShelfAsync() => new(await AllAsync(), ShippedData.Materials, ShippedData.Batts) { Solved = solved };
 
     /// <summary>The sheet named in a question.</summary>
     public async Task<ProductSheet> FindAsync(string id, string field = "sheetId") =>

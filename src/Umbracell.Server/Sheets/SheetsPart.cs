@@ -1,3 +1,4 @@
+using Umbracell.Core.Assemblies.Conduction;
 using Umbracell.Server.Requests;
 
 namespace Umbracell.Server.Sheets;
@@ -5,7 +6,11 @@ namespace Umbracell.Server.Sheets;
 /// <summary>Product sheets and all that is offered for choice.</summary>
 internal sealed class SheetsPart : IPart
 {
-    public void AddTo(IServiceCollection services) => services.AddScoped<SheetLibrary>();
+    public void AddTo(IServiceCollection services)
+    {
+        services.AddSingleton<SolvedMembers>();
+        services.AddScoped<SheetLibrary>();
+    }
 
     public void Map(IEndpointRouteBuilder api)
     {

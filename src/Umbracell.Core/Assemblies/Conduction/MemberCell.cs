@@ -40,7 +40,7 @@ public sealed record MemberCell(
 
         var heat = SectionHeat.ClearOf(section);
         var cell = Made(section, heat, profile);
-        var field = SolvedCells.Of(cell, volumes).Between(section.Air.Outdoor.Celsius, section.Air.Indoor.Celsius);
+        var field = section.Solved.FieldOf(cell, volumes).Between(section.Air.Outdoor.Celsius, section.Air.Indoor.Celsius);
         var span = (section.Air.Indoor - section.Air.Outdoor).Kelvins;
         var half = members.Spacing.Metres / 2;
         var through = Math.Max(field.HeatIn, field.HeatOut) / Math.Abs(span);

@@ -1,4 +1,3 @@
-using System.Collections.Concurrent;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
 
@@ -14,26 +13,13 @@ namespace Umbracell.Core.Assemblies.Conduction;
 /// a hand.</remarks>
 public sealed record MemberCurve(Curve Psi, Curve Coldest)
 {
-    private const int Volumes = 1500,
-        MostKept = 500;
+    private const int Volumes = 1500;
 
     // Closest where the foam meets the flanges: there the metal's heat bends.
     private static readonly double[] Shares = [0.02, 0.06, 0.12, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.88, 0.94, 0.98, 1];
 
-    private static readonly ConcurrentDictionary<Key, MemberCurve> Kept = new();
-
     /// <summary>How many fills a curve is solved at.</summary>
     public static int Fills => Shares.Length;
-
-    private readonly record struct Key(
-        MetalProfile Profile,
-        double Depth,
-        double Spacing,
-        double Inside,
-        double Outside,
-        string Layers,
-        double Conductivity
-    );
 
     /// <summary>The curve of a section's members; null where the model does not apply.</summary>
     /// <param name="section">The case; with nothing put in, hard foam stands for what will be.</param>
@@ -46,7 +32,7 @@ public sealed record MemberCurve(Curve Psi, Curve Coldest)
 
         var k = ConductivityOf(section);
         var heat = SectionHeat.ClearOf(section);
-        var key = new Key(
+        var key = new MemberCurveKey(
             profile,
             members.Depth.Metres,
             members.Spacing.Metres,
@@ -55,12 +41,7 @@ public sealed record MemberCurve(Curve Psi, Curve Coldest)
             LayersOf(section),
             k
         );
-        if (Kept.Count > MostKept)
-        {
-            Kept.Clear();
-        }
-
-        return Kept.GetOrAdd(key, _ => Solved(section, k));
+        return section.Solved.Curves.Of(key, () => Solved(section, k));
     }
 
     /// <summary>ψ of the same members at another depth, between curves solved at depths an inch apart: a depth is sought in steps too
@@ -159,3 +140,14 @@ public sealed record MemberCurve(Curve Psi, Curve Coldest)
         return MemberCell.Of(section with { Fill = [new SlabFill(new(stand, section.Members.Depth * share))], SolvedPsi = null }, Volumes)!;
     }
 }
+
+/// <summary>All that decides a curve.</summary>
+internal readonly record struct MemberCurveKey(
+    MetalProfile Profile,
+    double Depth,
+    double Spacing,
+    double Inside,
+    double Outside,
+    string Layers,
+    double Conductivity
+);

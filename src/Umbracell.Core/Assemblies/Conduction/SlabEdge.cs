@@ -56,7 +56,7 @@ public sealed record SlabEdge(
 
         var (bare, wrapped) = (Made(section, wrapped: false), Made(section, wrapped: true));
         var span = (section.Air.Indoor - outdoor).Kelvins;
-        var fields = (Bare: SolvedCells.Of(bare.Cell, Volumes), Wrapped: SolvedCells.Of(wrapped.Cell, Volumes));
+        var fields = (Bare: section.Solved.FieldOf(bare.Cell, Volumes), Wrapped: section.Solved.FieldOf(wrapped.Cell, Volumes));
         var shown = fields.Bare.Between(outdoor.Celsius, section.Air.Indoor.Celsius);
         Temperature Coldest(ConductionField field, double edge) => new(outdoor.Celsius + span * LeastAlong(field, bare.Floor, edge));
         return new(

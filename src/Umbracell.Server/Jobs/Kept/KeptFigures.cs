@@ -31,7 +31,7 @@ internal sealed record KeptCells(
     public bool StandsAt(DateTimeOffset now) => Stages.All(stage => stage.StandsAt(now));
 
     /// <summary>Whether the surface counts at the foot of a column.</summary>
-    public bool Counts(Stage stage) => Stages.Any(one => one.Cell.Stage == stage && one.Counted);
+    public bool IsCounted(Stage stage) => Stages.Any(one => one.Cell.Stage == stage && one.Counted);
 
     public static KeptCells Of(SurfaceStudy row, StageCells cells, CellTime at) =>
         new(

@@ -23,7 +23,7 @@ internal static class ChoiceQuestions
             ShippedData.Materials["weather-coat"]
         );
 
-    /// <summary>Prices and speeds of a firm that has entered none: nothing is guessed, the choice then goes without cost.</summary>
+    /// <summary>Rates of a firm that has entered none. No price is guessed: systems are then weighed without their cost.</summary>
     private static readonly Rates NoRates = new()
     {
         SetPrice = new Dictionary<string, double>(),

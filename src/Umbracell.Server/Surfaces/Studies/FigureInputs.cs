@@ -10,11 +10,12 @@ using Umbracell.Store;
 namespace Umbracell.Server.Surfaces;
 
 /// <summary>What the figures of a job are made from, by versions: two that read the same give the same figures.</summary>
+/// <param name="Firm">Whose job it is.</param>
 /// <param name="Job">The job.</param>
 /// <param name="Common">What all its surfaces hang on: the program, the firm's sheets, places and finished jobs, the job itself.</param>
 /// <param name="Rates">What only prices hang on.</param>
 /// <param name="Surfaces">Its surfaces in their order, each with its own version.</param>
-internal sealed record FigureInputs(Guid Job, string Common, long Rates, IReadOnlyList<(Guid Id, long Version)> Surfaces)
+internal sealed record FigureInputs(Guid Firm, Guid Job, string Common, long Rates, IReadOnlyList<(Guid Id, long Version)> Surfaces)
 {
     // Another build may reckon otherwise. The same sources give the same build.
     private static readonly string Program = Hash(
@@ -32,7 +33,7 @@ internal sealed record FigureInputs(Guid Job, string Common, long Rates, IReadOn
         Hash(
             string.Join(
                 '|',
-                Surfaces.Select(s => $"{s.Id:N}{s.Version}").Prepend(Rates.ToString(CultureInfo.InvariantCulture)).Prepend(Common)
+                [Firm.ToString(), Common, Rates.ToString(CultureInfo.InvariantCulture), .. Surfaces.Select(s => $"{s.Id:N}{s.Version}")]
             )
         );
 
@@ -56,6 +57,7 @@ internal sealed record FigureInputs(Guid Job, string Common, long Rates, IReadOn
             .OrderBy(row => row.Place)
             .ToListAsync();
         return new(
+            firm,
             job,
             CommonOf(rows[0].Version, rows[1].Version),
             rows[2].Version,

@@ -165,7 +165,7 @@ internal static class BuildingEndpoints
     private static async Task<Ok<BuildingAnswer>> RemoveBufferAsync(Guid id, SurfaceReader reader, SheetLibrary library, UmbracellDb db)
     {
         var row = await FindBufferAsync(id, db);
-        await db.Surfaces.Where(s => s.BufferId == id).ExecuteUpdateAsync(set => set.SetProperty(s => s.BufferId, (Guid?)null));
+        (await db.Surfaces.Where(s => s.BufferId == id).ToListAsync()).ForEach(s => s.BufferId = null);
         db.BufferSpaces.Remove(row);
         await db.SaveChangesAsync();
         return TypedResults.Ok(await BuildingAsync(await reader.FindJobAsync(row.JobId), reader, library, db));

@@ -5,7 +5,7 @@ type SectionQuestion = Schemas['SectionQuestion']
 
 /** The core as it runs beside the page. */
 interface Door {
-  Stock(shelf: string): void
+  TakeShelf(shelf: string): void
   Section(question: string): string | null
   Prepare(question: string, piece: number): boolean
 }
@@ -45,7 +45,7 @@ export async function stockCore(shelf: string) {
   const door = await starting
   if (!door) return
   try {
-    door.Stock(shelf)
+    door.TakeShelf(shelf)
     stocked.value = { door, shelf }
   } catch {
     clearCore()
