@@ -110,7 +110,7 @@ test('the core in the browser and the server give the same answers to 500 random
     const { dotnet } = await import(address)
     const runtime = await dotnet.create()
     const { Door } = await runtime.getAssemblyExports(runtime.getConfig().mainAssemblyName)
-    Door.Stock(await (await fetch('/api/shelf')).text())
+    Door.TakeShelf(await (await fetch('/api/shelf')).text())
     const headers = { 'content-type': 'application/json' }
     const one = async (question: object) => {
       const body = JSON.stringify(question)
