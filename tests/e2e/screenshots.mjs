@@ -31,7 +31,7 @@ const find = async (name) => {
 const ferry = await find('ferry house')
 const at = (place, stage, name) => `/jobs/${place.job}/${stage}/${place.surface(name)}`
 
-await shoot('jobs', '/', 'Skerrow')
+await shoot('jobs', '/', 'Skerrow', () => page.getByText('being updated').first().waitFor({ state: 'hidden' }))
 await shoot('board', `/jobs/${ferry.job}`, 'Slip hall walls')
 await shoot('survey', `/jobs/${ferry.job}/survey`, 'Treated')
 const orchid = await find('orchid')
