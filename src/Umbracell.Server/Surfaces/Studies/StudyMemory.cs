@@ -5,7 +5,7 @@ namespace Umbracell.Server.Surfaces;
 /// <summary>Studies as they were last made in this process, by what they were made from. What is not here is made anew.</summary>
 internal sealed class StudyMemory : IDisposable
 {
-    // A study holds its workings, some hundred kilobytes with a year of months; a job's whole counts for what it holds beside them.
+    // A study holds its workings: some 80 kB each, with a year of months and its share of the bid.
     private const int MostStudies = 1500;
 
     private static readonly TimeSpan Kept = TimeSpan.FromMinutes(20);
