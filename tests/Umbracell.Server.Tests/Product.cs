@@ -132,7 +132,7 @@ internal static class Asking
     /// <summary>Parts of the names of the demo's jobs.</summary>
     public static IReadOnlyList<string> DemoJobs { get; } = ["ferry house", "mill cottages", "seed store", "orchid house"];
 
-    /// <summary>A job of the demo, by a part of its name. The list is read once: it studies every job that other tests have made by then.</summary>
+    /// <summary>A job of the demo, by a part of its name. The list is read once.</summary>
     public static async Task<string> DemoJobAsync(this HttpClient client, string name)
     {
         if (Demo.IsEmpty)

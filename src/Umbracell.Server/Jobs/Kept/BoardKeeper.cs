@@ -40,7 +40,7 @@ internal sealed class BoardKeeper(IServiceScopeFactory scopes, StudyMetrics metr
             {
                 await using var scope = scopes.CreateAsyncScope();
                 scope.ServiceProvider.GetRequiredService<FirmScope>().EnterFirm(firm);
-                await scope.ServiceProvider.GetRequiredService<KeptBoards>().KeepAsync(job);
+                await scope.ServiceProvider.GetRequiredService<KeptBoards>().BringUpToDateAsync(job);
                 _failed.TryRemove(job, out _);
             }
             catch (Exception cause) when (cause is not OperationCanceledException)

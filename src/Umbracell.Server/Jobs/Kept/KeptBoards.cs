@@ -34,7 +34,7 @@ internal sealed class KeptBoards(
     }
 
     /// <summary>Sees to it that what is kept of a job is up to date, whatever this process remembers.</summary>
-    public async Task KeepAsync(Guid job) => await KeptAsync(job, await FigureInputs.OfAsync(job, scope.FirmId!.Value, db));
+    public async Task BringUpToDateAsync(Guid job) => await KeptAsync(job, await FigureInputs.OfAsync(job, scope.FirmId!.Value, db));
 
     private async Task<KeptBoard> KeptAsync(Guid job, FigureInputs inputs)
     {
@@ -139,13 +139,12 @@ internal sealed class KeptBoards(
         }
 
         var from = inputs.ToDictionary();
+        var worst = Each(row => row.Cells.Worst.ToString());
         await db.Database.ExecuteSqlAsync(
             $"""
             insert into surface_cells (surface_id, firm_id, job_id, made_from, made_at, worst, worst_until, area_m2, document)
                 select surface, {scope.FirmId}, {inputs.Job}, made_from, made_at, worst, until, area, document::jsonb
-                from unnest({Each(row => row.Id)}, {Each(row => from[row.Id])}, {Each(row => row.Cells.MadeAt)}, {Each(row =>
-                row.Cells.Worst.ToString()
-            )},
+                from unnest({Each(row => row.Id)}, {Each(row => from[row.Id])}, {Each(row => row.Cells.MadeAt)}, {worst},
                     {Each(row => row.Cells.Until)}, {Each(row => row.Cells.AreaM2 ?? 0)}, {Each(row => KeptJson.Write(row.Cells))})
                     as kept (surface, made_from, made_at, worst, until, area, document)
                 on conflict (surface_id) do update set made_from = excluded.made_from, made_at = excluded.made_at, worst = excluded.worst,

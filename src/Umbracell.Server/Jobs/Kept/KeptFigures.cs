@@ -55,7 +55,7 @@ internal sealed record KeptSums(BidDocument Today, IReadOnlyDictionary<Guid, dou
         var priced = bid.Bid.Missing.Count == 0 && bid.Surfaces.Count > 0;
         return new(
             KeptBids.Of(bid),
-            bid.Surfaces.ToDictionary(s => s.Row.Surface.Id, s => s.Priced.Foams.Sum(f => f.Sets)),
+            bid.Surfaces.ToDictionary(s => s.Row.Surface.Id, s => s.Sets),
             priced ? bid.Bid.Cost : null,
             priced ? bid.Bid.Price : null
         );

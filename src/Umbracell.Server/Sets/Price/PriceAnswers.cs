@@ -50,7 +50,7 @@ internal static class PriceAnswers
             s.Row.SubstrateFrom,
             KeptBids.RouteOf(s),
             s.Routes is { Chosen: null },
-            FigureAnswer.Of(new(s.Priced.Foams.Sum(f => f.Sets), Dimension.Sets)),
+            FigureAnswer.Of(new(s.Sets, Dimension.Sets)),
             FigureAnswer.Of(s.Priced.Treated.ToFigure()),
             s.Row.Section is { } section ? SystemLayers.Of(section.Case) : [],
             FigureAnswer.Maybe(s.Row.Section?.FillR.ToFigure())

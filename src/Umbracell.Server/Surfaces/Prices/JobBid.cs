@@ -16,7 +16,11 @@ namespace Umbracell.Server.Surfaces;
 /// <param name="Routes">The cold-weather routes; null where it is warm enough or nothing is known.</param>
 /// <param name="Route">The route priced; null where it is sprayed as it is.</param>
 /// <param name="Priced">What goes into the bid.</param>
-internal sealed record PricedSurface(SurfaceStudy Row, ColdRoutes? Routes, ColdRoute? Route, BidSurface Priced);
+internal sealed record PricedSurface(SurfaceStudy Row, ColdRoutes? Routes, ColdRoute? Route, BidSurface Priced)
+{
+    /// <summary>Sets of all its foams by the way it will be sprayed.</summary>
+    public double Sets => Priced.Foams.Sum(foam => foam.Sets);
+}
 
 /// <summary>What a job loads of a product, for all surfaces together by the way each will be sprayed.</summary>
 /// <param name="Sheet">The product.</param>

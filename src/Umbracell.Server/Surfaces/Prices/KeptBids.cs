@@ -13,14 +13,7 @@ internal static class KeptBids
             [.. bid.Bid.Lines.Select(l => new KeptLine(l.Key, l.Quantity.Si, l.Quantity.Dimension.ToString(), l.Amount))],
             bid.Bid.Net,
             bid.Bid.Price,
-            [
-                .. bid.Surfaces.Select(s => new KeptSurface(
-                    s.Row.Surface.Name,
-                    s.Row.SetsQuestion?.SubstrateTempC,
-                    RouteOf(s),
-                    s.Priced.Foams.Sum(f => f.Sets)
-                )),
-            ]
+            [.. bid.Surfaces.Select(s => new KeptSurface(s.Row.Surface.Name, s.Row.SetsQuestion?.SubstrateTempC, RouteOf(s), s.Sets))]
         );
 
     /// <summary>Names of the surfaces a kept bid no longer stands for.</summary>

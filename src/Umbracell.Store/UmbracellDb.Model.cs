@@ -1,0 +1,336 @@
+using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Metadata.Builders;
+using Umbracell.Store.Figures;
+using Umbracell.Store.Model;
+
+namespace Umbracell.Store;
+
+/// <summary>How rows lie in tables, how they hang together, and whose they are.</summary>
+public sealed partial class UmbracellDb
+{
+    protected override void OnModelCreating(ModelBuilder modelBuilder)
+    {
+        modelBuilder.Entity<Firm>(firm =>
+        {
+            firm.Property(f => f.Name).HasMaxLength(200);
+            firm.Property(f => f.Currency).HasMaxLength(12);
+            firm.Property(f => f.Rates).AsJson();
+            firm.Property(f => f.Practice).AsJson();
+            firm.HasQueryFilter(f => f.Id == CurrentFirm);
+        });
+        modelBuilder.Entity<Person>(person =>
+        {
+            person.HasOne<Firm>().WithMany().HasForeignKey(p => p.FirmId);
+            person.HasIndex(p => p.NormalizedSignInName).IsUnique();
+
+            // At sign-in the firm is not yet known: the one person being checked is let through, here and in the row policy.
+            person.HasQueryFilter(p => p.FirmId == CurrentFirm || p.NormalizedSignInName == scope.SignInName);
+        });
+        modelBuilder.Entity<ApiToken>(token =>
+        {
+            token.HasOne<Firm>().WithMany().HasForeignKey(t => t.FirmId);
+            token.HasIndex(t => t.Hash).IsUnique();
+            token.HasQueryFilter(t => t.FirmId == CurrentFirm || t.Hash == scope.TokenHash);
+        });
+        modelBuilder.Entity<CommandRow>(command =>
+        {
+            command.HasKey(c => new { c.FirmId, c.Id }).HasName(CommandRow.Key);
+            command.HasOne<Firm>().WithMany().HasForeignKey(c => c.FirmId);
+            command.Property(c => c.By).HasMaxLength(120);
+            command.Property(c => c.Policy).HasMaxLength(40);
+            command.Property(c => c.Record).HasMaxLength(40);
+            command.Property(c => c.Changed).AsJson();
+            command.HasQueryFilter(c => c.FirmId == CurrentFirm);
+        });
+        modelBuilder.Entity<SheetRow>(sheet =>
+        {
+            sheet.HasOne<Firm>().WithMany().HasForeignKey(s => s.FirmId);
+            sheet.HasIndex(s => new { s.FirmId, s.Slug }).IsUnique();
+            sheet.Property(s => s.Document).HasColumnType("jsonb");
+            sheet.HasQueryFilter(s => s.FirmId == CurrentFirm);
+        });
+        modelBuilder.Entity<Job>(job =>
+        {
+            job.HasOne<Firm>().WithMany().HasForeignKey(j => j.FirmId);
+            job.HasAlternateKey(j => new { j.FirmId, j.Id });
+            job.Property(j => j.Name).HasMaxLength(200);
+            job.Property(j => j.Version).IsRowVersion();
+            job.Property(j => j.Priorities).AsJson();
+            job.Property(j => j.Exceptions).AsJson();
+            job.Property(j => j.Pricing).AsJson();
+            job.HasOne(j => j.OwnPlace)
+                .WithMany()
+                .HasForeignKey(j => new { j.FirmId, j.OwnPlaceId })
+                .HasPrincipalKey(p => new { p.FirmId, p.Id })
+                .OnDelete(DeleteBehavior.Restrict);
+            job.Navigation(j => j.OwnPlace).AutoInclude();
+            job.HasOne(j => j.OwnTargets)
+                .WithMany()
+                .HasForeignKey(j => new { j.FirmId, j.OwnTargetsId })
+                .HasPrincipalKey(t => new { t.FirmId, t.Id })
+                .OnDelete(DeleteBehavior.Restrict);
+            job.Navigation(j => j.OwnTargets).AutoInclude();
+            job.HasQueryFilter(j => j.FirmId == CurrentFirm);
+        });
+        modelBuilder.Entity<Surface>(surface =>
+        {
+            surface.HasAlternateKey(s => new { s.FirmId, s.Id });
+            surface
+                .HasOne<Job>()
+                .WithMany(j => j.Surfaces)
+                .HasForeignKey(s => new { s.FirmId, s.JobId })
+                .HasPrincipalKey(j => new { j.FirmId, j.Id });
+            surface.HasIndex(s => new { s.JobId, s.Position });
+            surface.Property(s => s.Name).HasMaxLength(200);
+            surface.Property(s => s.Version).IsRowVersion();
+            surface.OwnsOne(
+                s => s.Assembly,
+                assembly =>
+                {
+                    assembly.ToJson();
+                    assembly.OwnsMany(a => a.Outboard);
+                    assembly.OwnsMany(a => a.Inboard);
+                    assembly.OwnsOne(a => a.Baffle);
+                }
+            );
+            surface.OwnsOne(s => s.Details, details => details.ToJson());
+            surface.Property(s => s.System).AsJson();
+            surface.Property(s => s.ChoiceFacts).AsJson();
+            surface.Ignore(s => s.OpenLeak);
+            surface.HasQueryFilter(s => s.FirmId == CurrentFirm && s.RemovedAt == null);
+        });
+        modelBuilder.Entity<OpeningRow>(opening =>
+        {
+            opening.ToTable("surface_openings");
+            opening
+                .HasOne<Surface>()
+                .WithMany(s => s.Openings)
+                .HasForeignKey(o => new { o.FirmId, o.SurfaceId })
+                .HasPrincipalKey(s => new { s.FirmId, s.Id });
+            opening.HasQueryFilter(o => o.FirmId == CurrentFirm);
+        });
+        modelBuilder.Entity<ReadingRow>(reading =>
+        {
+            reading.HasOne<Job>().WithMany().HasForeignKey(r => new { r.FirmId, r.JobId }).HasPrincipalKey(j => new { j.FirmId, j.Id });
+            reading
+                .HasOne<Surface>()
+                .WithMany()
+                .HasForeignKey(r => new { r.FirmId, r.SurfaceId })
+                .HasPrincipalKey(s => new { s.FirmId, s.Id })
+                .OnDelete(DeleteBehavior.Cascade);
+            reading.Ignore(r => r.Dimension);
+            reading.HasIndex(r => new { r.JobId, r.TakenAt });
+            reading.HasQueryFilter(r => r.FirmId == CurrentFirm);
+        });
+        OfPlacesAndTargets(modelBuilder);
+        OfMaterial(modelBuilder);
+        OfSurvey(modelBuilder);
+        OfFigures(modelBuilder);
+    }
+
+    private void OfFigures(ModelBuilder modelBuilder)
+    {
+        modelBuilder.Entity<InputVersion>(input =>
+        {
+            input.HasKey(i => new { i.FirmId, i.SubjectId });
+            input.HasOne<Firm>().WithMany().HasForeignKey(i => i.FirmId);
+            input.HasQueryFilter(i => i.FirmId == CurrentFirm);
+        });
+        modelBuilder.Entity<SurfaceCellsRow>(cells =>
+        {
+            cells.ToTable("surface_cells");
+            cells.HasKey(c => c.SurfaceId);
+            OfJob(cells);
+            cells
+                .HasOne<Surface>()
+                .WithMany()
+                .HasForeignKey(c => new { c.FirmId, c.SurfaceId })
+                .HasPrincipalKey(s => new { s.FirmId, s.Id })
+                .OnDelete(DeleteBehavior.Cascade);
+            cells.Property(c => c.MadeFrom).HasMaxLength(120);
+            cells.Property(c => c.Document).HasColumnType("jsonb");
+        });
+        modelBuilder.Entity<JobSumsRow>(sums =>
+        {
+            sums.ToTable("job_sums");
+            sums.HasKey(s => s.JobId);
+            OfJob(sums);
+            sums.Property(s => s.MadeFrom).HasMaxLength(120);
+            sums.Property(s => s.Document).HasColumnType("jsonb");
+        });
+    }
+
+    private void OfMaterial(ModelBuilder modelBuilder)
+    {
+        modelBuilder.Entity<StockLotRow>(lot =>
+        {
+            lot.HasOne<Firm>().WithMany().HasForeignKey(l => l.FirmId);
+            lot.Property(l => l.Lot).HasMaxLength(60);
+            lot.Property(l => l.SheetSlug).HasMaxLength(60);
+            lot.Property(l => l.Version).IsRowVersion();
+            lot.HasQueryFilter(l => l.FirmId == CurrentFirm);
+        });
+        modelBuilder.Entity<PastJobRow>(job =>
+        {
+            job.HasOne<Firm>().WithMany().HasForeignKey(j => j.FirmId);
+            job.Property(j => j.Name).HasMaxLength(200);
+            job.Property(j => j.Crew).HasMaxLength(60);
+            job.Property(j => j.SheetSlug).HasMaxLength(60);
+            job.Property(j => j.LeftOutBecause).HasMaxLength(300);
+            job.Property(j => j.Version).IsRowVersion();
+            job.HasIndex(j => new { j.FirmId, j.FinishedOn });
+            job.HasQueryFilter(j => j.FirmId == CurrentFirm);
+        });
+        modelBuilder.Entity<BidRow>(bid =>
+        {
+            OfJob(bid);
+            bid.Property(b => b.MadeBy).HasMaxLength(120);
+            bid.Property(b => b.Document).AsJson();
+            bid.HasIndex(b => new { b.JobId, b.MadeAt });
+        });
+    }
+
+    private void OfPlacesAndTargets(ModelBuilder modelBuilder)
+    {
+        modelBuilder.Entity<TargetSetRow>(set =>
+        {
+            set.HasOne<Firm>().WithMany().HasForeignKey(t => t.FirmId);
+            set.Property(t => t.Edition).HasMaxLength(120);
+            set.Property(t => t.BasedOn).HasMaxLength(60);
+            set.Property(t => t.GreatestU).AsJson();
+            set.Property(t => t.Version).IsRowVersion();
+            set.HasQueryFilter(t => t.FirmId == CurrentFirm);
+        });
+        modelBuilder.Entity<PlaceRow>(place =>
+        {
+            place.HasOne<Firm>().WithMany().HasForeignKey(p => p.FirmId);
+            place.Property(p => p.Name).HasMaxLength(120);
+            place.Property(p => p.Source).HasMaxLength(200);
+            place.Property(p => p.TimeZone).HasMaxLength(60);
+            place.Property(p => p.Version).IsRowVersion();
+            place.HasQueryFilter(p => p.FirmId == CurrentFirm);
+        });
+        modelBuilder.Entity<PlaceHoursRow>(hours =>
+        {
+            hours.HasKey(h => h.PlaceId);
+            hours
+                .HasOne<PlaceRow>()
+                .WithOne()
+                .HasForeignKey<PlaceHoursRow>(h => new { h.FirmId, h.PlaceId })
+                .HasPrincipalKey<PlaceRow>(p => new { p.FirmId, p.Id })
+                .OnDelete(DeleteBehavior.Cascade);
+            hours.HasQueryFilter(h => h.FirmId == CurrentFirm);
+        });
+    }
+
+    private void OfSurvey(ModelBuilder modelBuilder)
+    {
+        modelBuilder.Entity<SiteNoteRow>(note =>
+        {
+            note.HasOne<Surface>()
+                .WithMany(s => s.Notes)
+                .HasForeignKey(n => new { n.FirmId, n.SurfaceId })
+                .HasPrincipalKey(s => new { s.FirmId, s.Id });
+            note.Property(n => n.Words).HasMaxLength(500);
+            note.HasQueryFilter(n => n.FirmId == CurrentFirm);
+        });
+        modelBuilder.Entity<JointRow>(joint =>
+        {
+            OfJob(joint);
+            joint.HasOne<Surface>().WithMany().HasForeignKey(j => new { j.FirmId, j.FirstId }).HasPrincipalKey(s => new { s.FirmId, s.Id });
+            joint
+                .HasOne<Surface>()
+                .WithMany()
+                .HasForeignKey(j => new { j.FirmId, j.SecondId })
+                .HasPrincipalKey(s => new { s.FirmId, s.Id });
+            joint.Property(j => j.Version).IsRowVersion();
+        });
+        modelBuilder.Entity<ComplaintRow>(complaint =>
+        {
+            OfJob(complaint);
+            complaint.Property(c => c.Version).IsRowVersion();
+        });
+        modelBuilder.Entity<PreparationRow>(mark =>
+        {
+            OfJob(mark);
+            mark.ToTable("preparation_marks");
+            mark.HasOne<Surface>()
+                .WithMany()
+                .HasForeignKey(m => new { m.FirmId, m.SurfaceId })
+                .HasPrincipalKey(s => new { s.FirmId, s.Id });
+            mark.HasIndex(m => new
+                {
+                    m.JobId,
+                    m.SurfaceId,
+                    m.Item,
+                })
+                .IsUnique()
+                .AreNullsDistinct(false);
+        });
+        modelBuilder.Entity<PhotoRow>(photo =>
+        {
+            OfJob(photo);
+            photo
+                .HasOne<Surface>()
+                .WithMany()
+                .HasForeignKey(p => new { p.FirmId, p.SurfaceId })
+                .HasPrincipalKey(s => new { s.FirmId, s.Id });
+        });
+        modelBuilder.Entity<FanTestRow>(test =>
+        {
+            OfJob(test);
+            test.Property(t => t.Version).IsRowVersion();
+        });
+        modelBuilder.Entity<ThermalPictureRow>(picture =>
+        {
+            OfJob(picture);
+            picture
+                .HasOne<Surface>()
+                .WithMany()
+                .HasForeignKey(p => new { p.FirmId, p.SurfaceId })
+                .HasPrincipalKey(s => new { s.FirmId, s.Id });
+            picture.OwnsMany(p => p.Spots, spots => spots.ToJson());
+            picture.Property(p => p.Version).IsRowVersion();
+        });
+        modelBuilder.Entity<LoggerSeriesRow>(series =>
+        {
+            OfJob(series);
+            series
+                .HasOne<Surface>()
+                .WithMany()
+                .HasForeignKey(s => new { s.FirmId, s.SurfaceId })
+                .HasPrincipalKey(s => new { s.FirmId, s.Id });
+        });
+        modelBuilder.Entity<BufferSpaceRow>(space =>
+        {
+            OfJob(space);
+            space.Property(s => s.Version).IsRowVersion();
+        });
+        modelBuilder.Entity<TemplateRow>(template =>
+        {
+            template.ToTable("surface_templates");
+            template.HasOne<Firm>().WithMany().HasForeignKey(t => t.FirmId);
+            template.Property(t => t.Document).HasColumnType("jsonb");
+            template.HasQueryFilter(t => t.FirmId == CurrentFirm);
+        });
+        modelBuilder.Entity<ColumnMappingRow>(mapping =>
+        {
+            mapping.HasOne<Firm>().WithMany().HasForeignKey(m => m.FirmId);
+            mapping.HasIndex(m => new { m.FirmId, m.Signature }).IsUnique();
+            mapping.Property(m => m.Document).HasColumnType("jsonb");
+            mapping.HasQueryFilter(m => m.FirmId == CurrentFirm);
+        });
+    }
+
+    // A record of a job: bound to it within its firm, and seen by that firm alone.
+    private void OfJob<T>(EntityTypeBuilder<T> row)
+        where T : class, IJobRow
+    {
+        row.HasOne<Job>()
+            .WithMany()
+            .HasForeignKey(nameof(IJobRow.FirmId), nameof(IJobRow.JobId))
+            .HasPrincipalKey(nameof(IJobRow.FirmId), nameof(Job.Id))
+            .OnDelete(DeleteBehavior.Cascade);
+        row.HasQueryFilter(r => r.FirmId == CurrentFirm);
+    }
+}
