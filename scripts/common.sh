@@ -84,7 +84,7 @@ install_web_packages() {
 # The core for the browser: trimmed WebAssembly, laid where the pages' build takes it along.
 build_browser_core() {
   mkdir -p .run
-  local from=(src/Umbracell.Core src/Umbracell.Questions src/Umbracell.Core.Browser Directory.Build.props)
+  local from=(src/Umbracell.Core src/Umbracell.Documents src/Umbracell.Questions src/Umbracell.Core.Browser Directory.Build.props)
   if [ ! -f web/public/core/dotnet.js ] || changed_since .run/core.stamp "${from[@]}"; then
     say 'Building the core for the browser ...'
     touch .run/core.stamp.new

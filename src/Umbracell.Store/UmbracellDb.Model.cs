@@ -1,7 +1,9 @@
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Metadata.Builders;
+using Umbracell.Documents;
 using Umbracell.Store.Figures;
 using Umbracell.Store.Model;
+using Umbracell.Store.Undo;
 
 namespace Umbracell.Store;
 
@@ -15,7 +17,7 @@ public sealed partial class UmbracellDb
             firm.Property(f => f.Name).HasMaxLength(200);
             firm.Property(f => f.Currency).HasMaxLength(12);
             firm.Property(f => f.Rates).AsJson();
-            firm.Property(f => f.Practice).AsJson();
+            firm.Property(f => f.Practice).AsJson(DocumentUpgrades.NameSchools);
             firm.HasQueryFilter(f => f.Id == CurrentFirm);
         });
         modelBuilder.Entity<Person>(person =>
@@ -39,7 +41,7 @@ public sealed partial class UmbracellDb
             command.Property(c => c.By).HasMaxLength(120);
             command.Property(c => c.Policy).HasMaxLength(40);
             command.Property(c => c.Record).HasMaxLength(40);
-            command.Property(c => c.Changed).AsJson();
+            command.Property(c => c.Changed).AsJson(ChangedPart.UpgradeDocuments);
             command.HasQueryFilter(c => c.FirmId == CurrentFirm);
         });
         modelBuilder.Entity<SheetRow>(sheet =>
@@ -56,7 +58,7 @@ public sealed partial class UmbracellDb
             job.Property(j => j.Name).HasMaxLength(200);
             job.Property(j => j.Version).IsRowVersion();
             job.Property(j => j.Priorities).AsJson();
-            job.Property(j => j.Exceptions).AsJson();
+            job.Property(j => j.Exceptions).AsJson(DocumentUpgrades.NameSchools);
             job.Property(j => j.Pricing).AsJson();
             job.HasOne(j => j.OwnPlace)
                 .WithMany()
@@ -83,18 +85,9 @@ public sealed partial class UmbracellDb
             surface.HasIndex(s => new { s.JobId, s.Position });
             surface.Property(s => s.Name).HasMaxLength(200);
             surface.Property(s => s.Version).IsRowVersion();
-            surface.OwnsOne(
-                s => s.Assembly,
-                assembly =>
-                {
-                    assembly.ToJson();
-                    assembly.OwnsMany(a => a.Outboard);
-                    assembly.OwnsMany(a => a.Inboard);
-                    assembly.OwnsOne(a => a.Baffle);
-                }
-            );
-            surface.OwnsOne(s => s.Details, details => details.ToJson());
-            surface.Property(s => s.System).AsJson();
+            surface.Property(s => s.Assembly).AsJson(DocumentUpgrades.DropOwnVersion);
+            surface.Property(s => s.Details).AsJson(DocumentUpgrades.DropOwnVersion);
+            surface.Property(s => s.System).AsJson(DocumentUpgrades.NameFurtherLayers);
             surface.Property(s => s.ChoiceFacts).AsJson();
             surface.Ignore(s => s.OpenLeak);
             surface.HasQueryFilter(s => s.FirmId == CurrentFirm && s.RemovedAt == null);

@@ -12,17 +12,18 @@ using static ArchUnitNET.Fluent.ArchRuleDefinition;
 
 namespace Umbracell.Server.Tests;
 
-/// <summary>Dependencies point one way: Server to Store, Formats, Questions, Core; Formats, Store and Questions to Core; Core to
+/// <summary>Dependencies point one way: Server to Store, Formats, Questions; these to Documents and Core; Documents to Core; Core to
 /// nothing.</summary>
 public sealed class ArchitectureTests
 {
     private static readonly System.Reflection.Assembly Core = typeof(Umbracell.Core.Findings.Finding).Assembly;
+    private static readonly System.Reflection.Assembly Documents = typeof(Umbracell.Documents.LayerDocument).Assembly;
     private static readonly System.Reflection.Assembly Questions = typeof(Umbracell.Questions.Section.SectionQuestion).Assembly;
     private static readonly System.Reflection.Assembly Store = typeof(Umbracell.Store.UmbracellDb).Assembly;
     private static readonly System.Reflection.Assembly Formats = typeof(Umbracell.Formats.DataFiles.ShippedData).Assembly;
 
     private static readonly Architecture Architecture = new ArchLoader()
-        .LoadAssemblies(Core, Questions, Store, Formats, typeof(Program).Assembly)
+        .LoadAssemblies(Core, Documents, Questions, Store, Formats, typeof(Program).Assembly)
         .Build();
 
     [Fact]
@@ -30,14 +31,19 @@ public sealed class ArchitectureTests
         Core.GetReferencedAssemblies().Select(a => a.Name!).ShouldAllBe(name => name.StartsWith("System", StringComparison.Ordinal));
 
     [Fact]
-    public void Questions_know_the_core_alone_so_that_the_browser_can_ask_them() =>
-        Questions
-            .GetReferencedAssemblies()
-            .Select(a => a.Name!)
-            .ShouldAllBe(name => name.StartsWith("System", StringComparison.Ordinal) || name == "Umbracell.Core");
+    public void Documents_know_the_core_alone_and_questions_those_two_so_that_the_browser_can_ask_them()
+    {
+        Knows(Documents, "Umbracell.Core");
+        Knows(Questions, "Umbracell.Core", "Umbracell.Documents");
+
+        static void Knows(System.Reflection.Assembly one, params string[] others) =>
+            one.GetReferencedAssemblies()
+                .Select(a => a.Name!)
+                .ShouldAllBe(name => name.StartsWith("System", StringComparison.Ordinal) || others.Contains(name));
+    }
 
     [Fact]
-    public void Store_and_formats_know_the_core_and_not_each_other_nor_the_server()
+    public void Store_and_formats_know_documents_and_the_core_and_not_each_other_nor_the_server()
     {
         Types()
             .That()

@@ -70,9 +70,14 @@ internal sealed class EditedRecords
         return new(client, job, wall.Text("id"));
     }
 
-    /// <summary>A firm whose rates nobody else reckons with meanwhile.</summary>
-    public static async Task<EditedRecords> OfAFirmAsync(Product product) =>
-        new(await product.SignedInAsync("owner@coldwaterlane.example"), "", "");
+    /// <summary>Owner of a firm whose rates nobody else reckons with meanwhile.</summary>
+    public const string FirmOwner = "owner@ninthacre2.example";
+
+    /// <summary>Tests that change its rates go one after the other.</summary>
+    public const string FirmRates = "rates of a firm";
+
+    /// <summary>That firm.</summary>
+    public static async Task<EditedRecords> OfAFirmAsync(Product product) => new(await product.SignedInAsync(FirmOwner), "", "");
 
     /// <summary>A command with an id of its own.</summary>
     public static object Command(uint? version, params (string Field, string Text)[] fields) =>

@@ -2,6 +2,7 @@ using System.Net.Http.Headers;
 using System.Text;
 using System.Text.Json.Nodes;
 using Shouldly;
+using Umbracell.Formats.JobFiles;
 using Xunit;
 
 namespace Umbracell.Server.Tests;
@@ -128,6 +129,48 @@ public sealed class ExchangeTests(Product product) : IClassFixture<Product>
             _ => 0,
         };
 
+    [Theory]
+    [InlineData("Batt", 201)]
+    [InlineData("Straw", 400)]
+    public async Task Systems_of_a_job_file_of_the_first_version_come_in_whole_or_are_refused_where_they_stand(string kind, int status)
+    {
+        var client = await product.SignedInAsync("owner@ninthacre.example");
+        var text = await client.GetStringAsync(
+            $"/api/jobs/{await client.DemoJobAsync("mill cottages")}/file",
+            TestContext.Current.CancellationToken
+        );
+        var file = JsonNode.Parse(Renamed(text))!;
+        file["formatVersion"] = 1;
+        file["job"]!["choosing"]!["schools"] = JsonNode.Parse("""[{ "question": "bandJoist", "school": "b" }]""");
+        file["surfaces"]![1]!["system"] = JsonNode.Parse(
+            $$"""
+            {
+              "kind": "hybrid", "then": [{ "kind": "{{kind}}", "id": "batt-13", "thicknessMm": 60, "takesRest": true }],
+              "addedOutboard": [], "addedInboard": [{ "material": "foam-board", "thicknessMm": 25 }],
+              "chosenBy": "owner", "chosenAt": "2026-11-20T08:00:00+00:00", "overrides": ["E9"], "reason": "as agreed"
+            }
+            """
+        );
+        var written = file.ToJsonString(new() { WriteIndented = true });
+        var (answered, brought) = await PostTextAsync(client, "/api/jobs/file", written);
+        answered.ShouldBe(status, brought.ToJsonString());
+        if (status == 400)
+        {
+            brought["lines"]![0]!.Text("path").ShouldBe("surfaces[1].system.further[0].kind");
+            var line = brought["lines"]![0]!["line"]!.GetValue<int>();
+            written.Split('\n')[line - 1].ShouldContain("\"system\"");
+            return;
+        }
+
+        var again = await client.GetJsonAsync($"/api/jobs/{brought.Text("id")}/file");
+        again["formatVersion"]!.GetValue<int>().ShouldBe(JobFile.CurrentVersion);
+        again["job"]!["choosing"]!["schools"]!.ToJsonString().ShouldBe("""[{"question":"bandJoist","school":"cutBoard"}]""");
+        var system = again["surfaces"]![1]!["system"]!;
+        system["further"]!.ToJsonString().ShouldBe("""[{"kind":"batt","id":"batt-13","thicknessMm":60,"takesRest":true}]""");
+        system["addedInboard"]!.ToJsonString().ShouldBe("""[{"material":"foam-board","thicknessMm":25}]""");
+        (system.Text("reason"), system["overrides"]![0]!.GetValue<string>()).ShouldBe(("as agreed", "E9"));
+    }
+
     [Fact]
     public async Task A_job_file_that_is_broken_is_refused_by_line_and_leaves_no_job_behind()
     {
@@ -148,7 +191,11 @@ public sealed class ExchangeTests(Product product) : IClassFixture<Product>
             await PostTextAsync(
                 client,
                 "/api/jobs/file",
-                file.Replace("\"formatVersion\": 1", "\"formatVersion\": 2", StringComparison.Ordinal)
+                file.Replace(
+                    $"\"formatVersion\": {JobFile.CurrentVersion}",
+                    $"\"formatVersion\": {JobFile.CurrentVersion + 1}",
+                    StringComparison.Ordinal
+                )
             )
         ).Status.ShouldBe(400);
         (await PostTextAsync(client, "/api/jobs/file", "{")).Status.ShouldBe(400);

@@ -1,7 +1,9 @@
 using CsCheck;
 using Shouldly;
 using Umbracell.Core.Air;
+using Umbracell.Core.Choosing;
 using Umbracell.Core.Conditions;
+using Umbracell.Core.Findings;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Takeoff;
@@ -258,12 +260,17 @@ public sealed class MaterialSentencesTests
             Words($"firm.rate.{rate}").ShouldNotBeNullOrWhiteSpace();
         }
 
-        foreach (var question in Enum.GetValues<Core.Choosing.PracticeQuestion>())
+        List<School> told = [School.Either];
+        foreach (var question in Enum.GetValues<PracticeQuestion>())
         {
-            Words($"choose.question.{Camel(question.ToString())}.t");
-            Words($"choose.question.{Camel(question.ToString())}.a");
+            var schools = Practice.SchoolsOf(question);
+            told.AddRange(schools);
+            Words($"choose.question.{Vocabulary.KeyOf(question)}.t");
+            schools.ToList().ForEach(school => Words($"choose.question.{Vocabulary.KeyOf(question)}.{Vocabulary.KeyOf(school)}"));
         }
 
+        // Each is the answer to one question.
+        told.ShouldBe(Enum.GetValues<School>(), ignoreOrder: true);
         Enum.GetValues<HeaterKind>().ToList().ForEach(kind => Words($"price.heaterKind.{Camel(kind.ToString())}"));
     }
 }

@@ -13,6 +13,8 @@ using Umbracell.Core.Takeoff;
 using Umbracell.Core.Yield;
 using Umbracell.Formats.DataFiles;
 using Umbracell.Formats.Tables;
+using Umbracell.Questions;
+using Umbracell.Questions.Choose;
 using Umbracell.Questions.Section;
 using Umbracell.Server.Surfaces;
 using Umbracell.Server.Survey;
@@ -31,7 +33,7 @@ public sealed class SentencesTests
         .. ShippedData.ProductSheets.Select(s => ProductSheetFile.Read(s.Key, s.Value)),
     ];
 
-    private static readonly Shelf Shelf = new(Sheets.ToDictionary(s => s.Id), ShippedData.Materials, ShippedData.Batts);
+    private static readonly Supplies Supplies = new(Sheets.ToDictionary(s => s.Id), ShippedData.Materials, ShippedData.Batts);
 
     private static readonly string[] Zones = ["1A", "4C", "6A"];
 
@@ -108,7 +110,12 @@ public sealed class SentencesTests
                     surface.FoamThicknessM = Math.Min(sheet.ThickestRated.Metres, Length.FromInches(inches).Metres);
                     if (inches > 8)
                     {
-                        (surface.Details.FlangeMm, surface.Details.WebMm, surface.Details.SkinMm) = (60, 1.5, 0.6);
+                        surface.Details = new()
+                        {
+                            FlangeMm = 60,
+                            WebMm = 1.5,
+                            SkinMm = 0.6,
+                        };
                     }
 
                     if (surface.MemberMaterial == MemberMaterial.Wood && inches < 4)
@@ -122,7 +129,7 @@ public sealed class SentencesTests
                         ClimateZone = zone,
                         TargetSetId = targets,
                     };
-                    var study = SectionQuestions.Study(SurfaceSections.Of(surface, job)!, Shelf);
+                    var study = SectionQuestions.Study(SurfaceSections.Of(surface, job)!, Supplies);
                     study.Findings.ToList().ForEach(Check);
                     var place = ShippedData.Places.Values.ElementAt((int)(inches * 10) % ShippedData.Places.Count);
                     var rooms = place.MeanC.Select(t => Math.Max(20, t)).ToList();
@@ -159,11 +166,12 @@ public sealed class SentencesTests
                         surface.MemberDepthM > 0 ? Length.FromInches(inches).Metres : 0,
                         Has(0) ? -4 : 18
                     );
-                    (surface.Details.HeldAtEnds, surface.Details.DoorSpareKg, surface.Details.Covering) = (
-                        Has(1),
-                        Has(2) ? inches * 3 : null,
-                        Has(3) ? Covering.WoodShingles : Covering.SinglePly
-                    );
+                    surface.Details = new()
+                    {
+                        HeldAtEnds = Has(1),
+                        DoorSpareKg = Has(2) ? inches * 3 : null,
+                        Covering = Has(3) ? Covering.WoodShingles : Covering.SinglePly,
+                    };
                     surface.ChoiceFacts = new()
                     {
                         Unconditioned = Has(4),
@@ -189,7 +197,7 @@ public sealed class SentencesTests
                     };
                     var firm = new Firm { Name = "x" };
                     var choice = Choice.Of(
-                        ChoiceQuestions.Of(surface, job, firm, new([]), Shelf),
+                        ChoiceQuestions.Case(SurfaceChoices.Of(surface, job, firm, new([])), Supplies),
                         Has(11) && Has(10) && Has(9) ? FlipSearch.All : FlipSearch.None
                     );
                     choice.OfSurface.ToList().ForEach(Check);

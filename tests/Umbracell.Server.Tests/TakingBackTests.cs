@@ -9,6 +9,7 @@ using Xunit;
 namespace Umbracell.Server.Tests;
 
 /// <summary>An edit of any record can be taken back by its id, and that likewise.</summary>
+[Collection(EditedRecords.FirmRates)]
 public sealed class TakingBackTests(Product product) : IClassFixture<Product>
 {
     /// <summary>Fields of every kind of record, and texts for them that it does not have yet.</summary>
@@ -147,7 +148,7 @@ public sealed class TakingBackTests(Product product) : IClassFixture<Product>
         using var scope = product.Services.CreateScope();
         var db = scope.ServiceProvider.GetRequiredService<UmbracellDb>();
         var firms = scope.ServiceProvider.GetRequiredService<FirmScope>();
-        firms.CheckSignIn("OWNER@COLDWATERLANE.EXAMPLE");
+        firms.CheckSignIn(EditedRecords.FirmOwner.ToUpperInvariant());
         firms.EnterFirm((await db.People.SingleAsync(TestContext.Current.CancellationToken)).FirmId);
         return (await db.Commands.SingleAsync(c => c.Id == command, TestContext.Current.CancellationToken)).Policy;
     }

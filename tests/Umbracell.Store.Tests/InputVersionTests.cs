@@ -50,10 +50,11 @@ public sealed class InputVersionTests : IClassFixture<TestDatabase>
     public async Task A_document_within_a_row_counts_for_the_row()
     {
         var (db, job, walls) = await JobAsync();
-        await CountsAsync(db, [walls[0].Id], () => walls[0].Assembly.VentChannelMm = 25);
-        await CountsAsync(db, [walls[0].Id], () => walls[0].Assembly.Outboard = [new() { Material = "osb", ThicknessMm = 12 }]);
-        await CountsAsync(db, [walls[0].Id], () => walls[0].Assembly.Outboard[0].ThicknessMm = 15);
-        await CountsAsync(db, [walls[1].Id], () => walls[1].Details.CrawlSpace = true);
+        await CountsAsync(db, [walls[0].Id], () => walls[0].Assembly = walls[0].Assembly with { VentChannelMm = 25 });
+        await CountsAsync(db, [walls[0].Id], () => walls[0].Assembly = walls[0].Assembly with { Outboard = [new("osb", 12)] });
+        await CountsAsync(db, [walls[0].Id], () => walls[0].Assembly = walls[0].Assembly with { Outboard = [new("osb", 15)] });
+        await CountsAsync(db, [], () => walls[0].Assembly = walls[0].Assembly with { Outboard = [new("osb", 15)] });
+        await CountsAsync(db, [walls[1].Id], () => walls[1].Details = walls[1].Details with { CrawlSpace = true });
         await CountsAsync(db, [], () => { });
         await CountsAsync(db, [job.Id], () => job.RiskPct = 20);
     }

@@ -1,11 +1,16 @@
+using System.Text.Json.Nodes;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Infrastructure;
 using Microsoft.EntityFrameworkCore.Migrations;
 using Shouldly;
 using Umbracell.Core.Assemblies;
+using Umbracell.Core.Choosing;
 using Umbracell.Core.Conditions;
+using Umbracell.Core.Takeoff;
+using Umbracell.Documents;
 using Umbracell.Store.Seeding;
 using Umbracell.Store.Tenancy;
+using Umbracell.Store.Undo;
 using Xunit;
 
 namespace Umbracell.Store.Tests;
@@ -141,6 +146,110 @@ public sealed class MigrationTests
         (await db.Jobs.SingleAsync(TestContext.Current.CancellationToken)).RiskPct = 20;
         await db.SaveChangesAsync(TestContext.Current.CancellationToken);
         (await db.InputVersions.SingleAsync(TestContext.Current.CancellationToken)).Version.ShouldBe(1);
+    }
+
+    [Fact]
+    public async Task Documents_of_the_version_before_are_read_whole_and_written_in_todays_shape_with_the_next_edit()
+    {
+        const string Rest = """
+            "addedInboard": [], "chosenBy": "owner", "chosenAt": "2026-11-20T08:00:00+00:00", "overrides": [], "reason": ""
+            """;
+        const string Before = $$"""
+            {
+                "kind": "ClosedThenOpen", "addedOutboard": [], {{Rest}}, "before": null,
+                "then": [{ "kind": "Foam", "id": "fleece-oc-5", "thicknessMm": 90, "takesRest": true }]
+            }
+            """;
+        const string System = $$"""
+            {
+                "kind": "Hybrid", "addedOutboard": [{ "material": "foam-board", "thicknessMm": 25 }], {{Rest}},
+                "then": [{ "kind": "Batt", "id": "batt-13", "thicknessMm": 60, "takesRest": false }],
+                "before": { "sheetSlug": "marl-cc-20", "foamThicknessM": 0.05, "system": {{Before}} }
+            }
+            """;
+        const string Kept = $$"""{ "schemaVersion": 1, "value": {{System}} }""";
+        const string Assembly = """
+            {
+                "SchemaVersion": 1, "Outboard": [{ "Material": "osb", "ThicknessMm": 11 }], "Inboard": [],
+                "VentChannelMm": 25, "Baffle": { "Material": "plywood", "ThicknessMm": 5 }
+            }
+            """;
+        const string Details = """
+            { "SchemaVersion": 1, "Access": "Scaffold", "DoorSpareKg": 45, "PenetrationMm": 12, "Covering": "Tile", "Attachment": "Unknown" }
+            """;
+        const string Practice = """
+            {
+                "schemaVersion": 1,
+                "value": { "schools": { "UnventedDeck": "B", "BandJoist": "C", "ColdSubstrate": "A", "Equipment": "Either" } }
+            }
+            """;
+        const string OfLedger = """
+            {
+                "schemaVersion": 1, "outboard": [{ "material": "osb", "thicknessMm": 11 }], "inboard": [],
+                "ventChannelMm": 25, "baffle": { "material": "plywood", "thicknessMm": 5 }
+            }
+            """;
+        const string Changed = $$"""
+            {
+                "schemaVersion": 1,
+                "value": [
+                    { "name": "System", "before": {{Before}}, "after": {{System}} },
+                    { "name": "Assembly", "before": null, "after": {{OfLedger}} }
+                ]
+            }
+            """;
+        var (firm, command) = (Guid.NewGuid(), Guid.NewGuid());
+        var scope = new FirmScope();
+        await using var db = await TestDatabase.EmptyAsync(scope);
+        var migrator = db.GetService<IMigrator>();
+        await migrator.MigrateAsync("KeptFigures", TestContext.Current.CancellationToken);
+        scope.EnterFirm(firm);
+        await db.Database.ExecuteSqlAsync(
+            $"""
+            insert into firms (id, name, currency, practice) values ({firm}, 'kept', '$', cast({Practice} as jsonb));
+            insert into jobs (id, firm_id, name, crew, climate_zone, target_set_id, indoor_c, indoor_rh_pct, outdoor_c,
+                    outdoor_rh_pct, altitude_m, risk_pct, created_at)
+                values ({firm}, {firm}, 'kept job', '', '6A', 'iecc-2021', 20, 40, -15, 80, 0, 10, now());
+            insert into surfaces (id, firm_id, job_id, position, name, kind, shape, first_m, second_m, third_m, pitch, bay_count, repeats,
+                    profile_factor, substrate, member_material, member_depth_m, member_spacing_m, member_share,
+                    foam_against, shaved_flush, open_face, assembly, details, system, corners, changed_at)
+                values ({firm}, {firm}, {firm}, 0, 'roof', 'VentedRafters', 'Rectangle', 5, 3, 0, 0, 1, 1, 1,
+                    'Wood', 'Wood', 0.2, 0.4, 0.1, 'Outboard', false, false, cast({Assembly} as jsonb), cast({Details} as jsonb),
+                    cast({Kept} as jsonb), array[]::double precision[], now());
+            insert into commands (id, firm_id, happened_at, received_at, by, changed)
+                values ({command}, {firm}, now(), now(), 'lead', cast({Changed} as jsonb));
+            """,
+            TestContext.Current.CancellationToken
+        );
+        await migrator.MigrateAsync(cancellationToken: TestContext.Current.CancellationToken);
+
+        var roof = await db.Surfaces.SingleAsync(TestContext.Current.CancellationToken);
+        roof.Assembly.Outboard.ShouldBe([new("osb", 11)]);
+        (roof.Assembly.VentChannelMm, roof.Assembly.Baffle).ShouldBe((25, new("plywood", 5)));
+        (roof.Details.Access, roof.Details.DoorSpareKg, roof.Details.PenetrationMm).ShouldBe((AccessKind.Scaffold, 45, 12));
+        roof.System!.Further.ShouldBe([new(FillKind.Batt, "batt-13", 60)]);
+        roof.System.AddedOutboard.ShouldBe([new("foam-board", 25)]);
+        roof.System.Before!.System!.Further.ShouldBe([new(FillKind.Foam, "fleece-oc-5", 90, TakesRest: true)]);
+
+        var practice = (await db.Firms.SingleAsync(TestContext.Current.CancellationToken)).Practice!;
+        practice.Of(PracticeQuestion.UnventedDeck).ShouldBe(School.OpenCell);
+        practice.Of(PracticeQuestion.BandJoist).ShouldBe(School.BattAlone);
+        practice.Of(PracticeQuestion.ColdSubstrate).ShouldBe(School.NeverFlash);
+        practice.Of(PracticeQuestion.Equipment).ShouldBe(School.Either);
+
+        // An edit that was made before can still be taken back.
+        var parts = (await db.Commands.SingleAsync(TestContext.Current.CancellationToken)).Changed!;
+        parts.Single(part => part.Name == "Assembly").After!.AsObject().ContainsKey("schemaVersion").ShouldBeFalse();
+        RecordState.TryPutBack(db, roof, [.. parts.Where(part => part.Name == "System")]).ShouldBeTrue();
+        roof.System!.Further.ShouldBe([new(FillKind.Foam, "fleece-oc-5", 90, TakesRest: true)]);
+        RecordState.Between(RecordState.Of(db, roof), RecordState.Of(db, roof)).ShouldBeEmpty();
+        await db.SaveChangesAsync(TestContext.Current.CancellationToken);
+        var written = await db
+            .Database.SqlQuery<string>($"select system::text as \"Value\" from surfaces")
+            .SingleAsync(TestContext.Current.CancellationToken);
+        JsonNode.Parse(written)!["schemaVersion"]!.GetValue<int>().ShouldBe(2);
+        JsonNode.Parse(written)!["value"]!["further"]!.AsArray().Count.ShouldBe(1);
+        written.ShouldNotContain("\"then\"");
     }
 
     [Fact]

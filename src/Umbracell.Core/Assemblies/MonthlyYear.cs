@@ -30,7 +30,7 @@ public readonly record struct MonthOfSection(
 /// <param name="Humidities">Relative humidity by month, percent, at most 100; over ice below 0 °C.</param>
 /// <param name="Worst">Its dampest month, 0 for January. At the covering's back only months damper than the air outdoors count, as long
 /// as there are any.</param>
-/// <param name="Counts">Whether it is damper than the weather alone makes it; always, but at the covering's back.</param>
+/// <param name="IsDamperThanWeather">Whether it is damper than the weather alone makes it; always, but at the covering's back.</param>
 /// <param name="Own">Whether it lies within what is put in: fibre or open foam against other foam.</param>
 /// <param name="Untold">Whether it reads wet however tight the fill is, since what lies beyond it lets nothing out: steady means cannot
 /// tell one fill from another there.</param>
@@ -40,7 +40,7 @@ public sealed record PlaceYear(
     IReadOnlyList<Temperature> Temperatures,
     IReadOnlyList<double> Humidities,
     int Worst,
-    bool Counts,
+    bool IsDamperThanWeather,
     bool Own,
     bool Untold,
     bool Inward
@@ -95,10 +95,10 @@ public sealed record MonthlyYear
     public required bool LiesUntold { get; init; }
 
     /// <summary>The dampest place of all; of equals the one about which the means can tell.</summary>
-    public PlaceYear Dampest => Places.Where(p => p.Counts).OrderByDescending(Rounded).ThenBy(p => p.Untold).First();
+    public PlaceYear Dampest => Places.Where(p => p.IsDamperThanWeather).OrderByDescending(Rounded).ThenBy(p => p.Untold).First();
 
     /// <summary>The dampest place about which steady means can tell; null where there is none.</summary>
-    public PlaceYear? DampestTold => Places.Where(p => p.Counts && !p.Untold).MaxBy(Rounded);
+    public PlaceYear? DampestTold => Places.Where(p => p.IsDamperThanWeather && !p.Untold).MaxBy(Rounded);
 
     /// <summary>The dampest place within what is put in; null where that is of one piece.</summary>
     public PlaceYear? DampestOwn => Places.Where(p => p.Own).MaxBy(Rounded);

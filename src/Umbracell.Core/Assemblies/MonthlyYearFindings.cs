@@ -39,7 +39,7 @@ internal static class MonthlyYearFindings
     {
         const double Limit = MonthlyYear.GreatestInterfaceHumidity;
         var worst = planned
-            .Places.Where(p => p is { Counts: true, Untold: false } && p.Greatest > Limit)
+            .Places.Where(p => p is { IsDamperThanWeather: true, Untold: false } && p.Greatest > Limit)
             .Select(p => (After: p, Before: Same(p, before)))
             .Where(pair => pair.Before is { } was && pair.After.Greatest > was.Greatest + MonthlyYear.Alike)
             .OrderByDescending(pair => Math.Round(pair.After.Greatest - pair.Before!.Greatest, 6))

@@ -154,6 +154,12 @@ public sealed record SectionCase
             ? null
             : new Length(Math.Max(0, (Members.Depth - VentChannel - (Baffle?.Thickness ?? Length.Zero)).Metres));
 
+    /// <summary>Thickest the layer that is moved may be: what its sheet rates.</summary>
+    public Length Thickest => Foam?.Sheet.ThickestRated ?? ThicknessLimits.BoardMost;
+
+    /// <summary>Depth that nothing put in fills; zero where nothing bounds it.</summary>
+    public Length FreeSpace => FoamDepth is { } depth ? new(Math.Max(0, (depth - FillThickness).Metres)) : Length.Zero;
+
     /// <summary>What was solved of members before; handed on to every case made from this one.</summary>
     public Conduction.SolvedMembers Solved { get; init; } = new();
 

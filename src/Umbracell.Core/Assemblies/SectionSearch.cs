@@ -18,7 +18,7 @@ internal static class SectionSearch
     public static Length? Thinnest(SectionCase section, Func<SectionCase, bool> holds)
     {
         var step = section.Step;
-        var (low, high) = (1, (int)Math.Floor(Thickest(section) / step + 1e-9));
+        var (low, high) = (1, (int)Math.Floor(section.Thickest / step + 1e-9));
         if (high < 1 || !holds(section.WithFoam(step * high)))
         {
             return null;
@@ -32,9 +32,6 @@ internal static class SectionSearch
 
         return step * low;
     }
-
-    /// <summary>Thickest the moved layer may be: what its sheet rates, or 0.3 m for boards.</summary>
-    public static Length Thickest(SectionCase section) => section.Foam?.Sheet.ThickestRated ?? new(0.3);
 
     public static IReadOnlyList<Notch> Notches(SectionStudy study)
     {

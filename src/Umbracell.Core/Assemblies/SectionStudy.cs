@@ -100,7 +100,7 @@ public sealed record SectionStudy
     /// formulas.</exception>
     public static SectionStudy Of(SectionCase section, bool inMotion = false)
     {
-        QuantityRangeException.Within("foam thickness", section.FoamThickness.Metres, 1e-4, 1, Dimension.Thickness);
+        ThicknessLimits.Within("foam thickness", section.FoamThickness);
         // The edge of a slab is solved when the hand has come to rest.
         section = section with
         {

@@ -217,10 +217,7 @@ internal static class CandidateSizing
         // Foam that does not stop air is half a job: where it fits, no candidate is thinner than its air barrier.
         var stops = choice.Section.Kind == SurfaceKind.InteriorPartition ? Length.Zero : section.Foam?.Sheet.AirBarrierFrom ?? Length.Zero;
         least = least.RoundedUp(step);
-        var most = RoundDown(
-            Min(SectionFit.GreatestFoam(section) ?? SectionSearch.Thickest(section), SectionSearch.Thickest(section)),
-            step
-        );
+        var most = RoundDown(Min(SectionFit.GreatestFoam(section) ?? section.Thickest, section.Thickest), step);
         var t =
             !Targets.Exist(choice) ? WithoutTarget(choice, section, least, most)
             : SectionSearch.Thinnest(section, at => Targets.Meets(choice, at)) is { } needed

@@ -35,8 +35,8 @@ public static class Condensation
     {
         var named = practice.Of(PracticeQuestion.Condensation) switch
         {
-            School.A => opinions.Where(o => o.Rule != CondensationRules.Year).ToList(),
-            School.B => opinions.Where(o => o.Rule == CondensationRules.Year).ToList(),
+            School.CodeTables => opinions.Where(o => o.Rule != CondensationRules.Year).ToList(),
+            School.MonthlyYear => opinions.Where(o => o.Rule == CondensationRules.Year).ToList(),
             _ => [],
         };
         return named.Count > 0 ? named : opinions;

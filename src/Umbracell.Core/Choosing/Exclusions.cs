@@ -42,7 +42,7 @@ internal static class Exclusions
         VentChannel,
         Depth,
         HybridDry,
-        Counts,
+        LacksAirBarrier,
         RainPlane,
     ];
 
@@ -330,7 +330,7 @@ internal static class Exclusions
     }
 
     // E11: nothing is counted as an air barrier below its thickness.
-    private static Finding? Counts(ChoiceCase choice, Weighed w)
+    private static Finding? LacksAirBarrier(ChoiceCase choice, Weighed w)
     {
         if (w.Section.Kind == SurfaceKind.InteriorPartition || w.Section.Fill.Any(f => f.StopsAir))
         {

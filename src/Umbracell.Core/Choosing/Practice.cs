@@ -28,20 +28,56 @@ public enum PracticeQuestion
     Equipment,
 }
 
-/// <summary>A school of practice.</summary>
+/// <summary>A school of practice: one answer to one of the questions.</summary>
 public enum School
 {
     /// <summary>None is followed: the figures alone decide.</summary>
     Either,
 
-    /// <summary>The first school.</summary>
-    A,
+    /// <summary>Under an unvented deck: closed cell.</summary>
+    ClosedCell,
 
-    /// <summary>The second school.</summary>
-    B,
+    /// <summary>Under an unvented deck: open cell.</summary>
+    OpenCell,
 
-    /// <summary>The third, where there is one.</summary>
-    C,
+    /// <summary>Band joists: foam on the wood.</summary>
+    FoamOnWood,
+
+    /// <summary>Band joists: cut board.</summary>
+    CutBoard,
+
+    /// <summary>Band joists: batt alone.</summary>
+    BattAlone,
+
+    /// <summary>Metal buildings: a thin coat against condensation only.</summary>
+    ThinCoat,
+
+    /// <summary>Metal buildings: insulated.</summary>
+    Insulated,
+
+    /// <summary>Least thickness: an inch is a control layer.</summary>
+    InchIsALayer,
+
+    /// <summary>Least thickness: never under two inches.</summary>
+    NeverUnderTwoInches,
+
+    /// <summary>Cold substrate: never flash.</summary>
+    NeverFlash,
+
+    /// <summary>Cold substrate: flash, then build up.</summary>
+    FlashAndBuildUp,
+
+    /// <summary>Condensation: the tables of the code rule.</summary>
+    CodeTables,
+
+    /// <summary>Condensation: the monthly year rules.</summary>
+    MonthlyYear,
+
+    /// <summary>Equipment: the rig always.</summary>
+    RigAlways,
+
+    /// <summary>Equipment: hand kits for small work.</summary>
+    KitsForSmallWork,
 }
 
 /// <summary>Which school is followed in which question: the firm's, with a job's exceptions laid over it.</summary>
@@ -49,11 +85,26 @@ public sealed record Practice
 {
     private static readonly Length TwoInches = Length.FromInches(2);
 
+    private static readonly Dictionary<PracticeQuestion, School[]> Answers = new()
+    {
+        [PracticeQuestion.UnventedDeck] = [School.ClosedCell, School.OpenCell],
+        [PracticeQuestion.BandJoist] = [School.FoamOnWood, School.CutBoard, School.BattAlone],
+        [PracticeQuestion.MetalBuilding] = [School.ThinCoat, School.Insulated],
+        [PracticeQuestion.LeastThickness] = [School.InchIsALayer, School.NeverUnderTwoInches],
+        [PracticeQuestion.ColdSubstrate] = [School.NeverFlash, School.FlashAndBuildUp],
+        [PracticeQuestion.Condensation] = [School.CodeTables, School.MonthlyYear],
+        [PracticeQuestion.Equipment] = [School.RigAlways, School.KitsForSmallWork],
+    };
+
+    /// <summary>The schools of a question, in the order they are told.</summary>
+    public static IReadOnlyList<School> SchoolsOf(PracticeQuestion question) => Answers[question];
+
     /// <summary>Schools by question; a question not named is left to the figures.</summary>
     public IReadOnlyDictionary<PracticeQuestion, School> Schools { get; init; } = new Dictionary<PracticeQuestion, School>();
 
-    /// <summary>The school followed in a question.</summary>
-    public School Of(PracticeQuestion question) => Schools.GetValueOrDefault(question);
+    /// <summary>The school followed in a question; a school of another question is none of this one's.</summary>
+    public School Of(PracticeQuestion question) =>
+        Schools.TryGetValue(question, out var school) && SchoolsOf(question).Contains(school) ? school : School.Either;
 
     /// <summary>The same practice with a job's exceptions over it.</summary>
     public Practice With(IReadOnlyDictionary<PracticeQuestion, School> exceptions)
@@ -90,14 +141,14 @@ public sealed record Practice
                     or CandidateKind.ColdGrade
                     or CandidateKind.ClosedThenOpen
                     or CandidateKind.Hybrid
-            ) => School.A,
+            ) => School.ClosedCell,
             (PracticeQuestion.UnventedDeck, CandidateKind.OpenCell or CandidateKind.DenseOpenCell or CandidateKind.OpenCellCoated) =>
-                School.B,
-            (PracticeQuestion.BandJoist, CandidateKind.CutBoard) => School.B,
-            (PracticeQuestion.BandJoist, CandidateKind.BattAlone) => School.C,
-            (PracticeQuestion.BandJoist, _) => School.A,
-            (PracticeQuestion.MetalBuilding, CandidateKind.ThinCoat) => School.A,
-            (PracticeQuestion.MetalBuilding, _) => School.B,
+                School.OpenCell,
+            (PracticeQuestion.BandJoist, CandidateKind.CutBoard) => School.CutBoard,
+            (PracticeQuestion.BandJoist, CandidateKind.BattAlone) => School.BattAlone,
+            (PracticeQuestion.BandJoist, _) => School.FoamOnWood,
+            (PracticeQuestion.MetalBuilding, CandidateKind.ThinCoat) => School.ThinCoat,
+            (PracticeQuestion.MetalBuilding, _) => School.Insulated,
             _ => School.Either,
         };
 
@@ -107,6 +158,6 @@ public sealed record Practice
         || Of(question) is School.Either
         || SchoolOf(surface, system) is var school && (school == School.Either || school == Of(question));
 
-    /// <summary>Least foam the practice sprays: two inches in the second school of its question.</summary>
-    public Length LeastFoam => Of(PracticeQuestion.LeastThickness) == School.B ? TwoInches : Length.Zero;
+    /// <summary>Least foam the practice sprays: two inches for who never sprays less.</summary>
+    public Length LeastFoam => Of(PracticeQuestion.LeastThickness) == School.NeverUnderTwoInches ? TwoInches : Length.Zero;
 }

@@ -64,7 +64,7 @@ internal static class Scores
             year.NeverDries > 0 && !year.LiesUntold ? ByHumidity("worstMonth", DampestHumidity)
             : year.DampestTold is { } place ? ByHumidity("worstMonth", place.Greatest, place.Working)
             : null;
-        var byTable = year.Places.FirstOrDefault(p => p.Counts && p.Untold) is { } untold ? ByTable(w, untold) : null;
+        var byTable = year.Places.FirstOrDefault(p => p.IsDamperThanWeather && p.Untold) is { } untold ? ByTable(w, untold) : null;
         return told is null ? byTable ?? ByHumidity("worstMonth", year.Dampest.Greatest, year.Dampest.Working)
             : byTable is { } other && other.Value < told.Value ? other
             : told;

@@ -182,6 +182,8 @@ public static class QuantityPrinter
             (Dimension.MassPerArea, _) => 0,
             (Dimension.AirPressure, _) => 1,
             (Dimension.AreaWeight or Dimension.Money or Dimension.MoneyPerArea, _) => 2,
+            (Dimension.MoneyPerBoard, _) => 3,
+            (Dimension.AreaPace, _) => 1,
             (Dimension.LinearTransmittance, _) => 3,
             _ => 2,
         };
@@ -302,7 +304,9 @@ public static class QuantityPrinter
             return "0";
         }
 
-        var decimals = Math.Clamp(digits - 1 - (int)Math.Floor(Math.Log10(Math.Abs(value))), 0, 12);
-        return Fixed(value, decimals);
+        // What rounds up to a power of ten is printed as that power is: 99.9999999 as 100.00.
+        var power = (int)Math.Floor(Math.Log10(Math.Abs(value)));
+        var isRoundedUp = Math.Round(Math.Abs(value) / Math.Pow(10, power), digits - 1, MidpointRounding.AwayFromZero) >= 10;
+        return Fixed(value, Math.Clamp(digits - 1 - (isRoundedUp ? power + 1 : power), 0, 12));
     }
 }

@@ -194,9 +194,41 @@ internal static class Units
         "per ft²",
         1 / Quantities.Area.SquareMetresPerSquareFoot,
         0,
-        [Dimension.MoneyPerArea]
+        [Dimension.MoneyPerArea],
+        "per ft²",
+        "per ft2",
+        "per sq ft",
+        "/ft²",
+        "/ft2"
     );
-    public static readonly Unit MoneyPerSquareMetre = new("per m²", 1, 0, [Dimension.MoneyPerArea]);
+    public static readonly Unit MoneyPerSquareMetre = new("per m²", 1, 0, [Dimension.MoneyPerArea], "per m²", "per m2", "/m²", "/m2");
+    public static readonly Unit MoneyPerBoardFoot = new(
+        "per bd ft",
+        1 / (Quantities.FoamVolume.CubicMetresPerBoardFoot * 1000),
+        0,
+        [Dimension.MoneyPerBoard],
+        "per bd ft",
+        "per board foot",
+        "/bd ft"
+    );
+    public static readonly Unit MoneyPerSquareMetreAndMillimetre = new(
+        "per m² and mm",
+        1,
+        0,
+        [Dimension.MoneyPerBoard],
+        "per m² and mm",
+        "per m2 and mm"
+    );
+    public static readonly Unit SquareFootPerHour = new(
+        "ft²/h",
+        Quantities.Area.SquareMetresPerSquareFoot,
+        0,
+        [Dimension.AreaPace],
+        "ft²/h",
+        "ft2/h",
+        "sq ft/h"
+    );
+    public static readonly Unit SquareMetrePerHour = new("m²/h", 1, 0, [Dimension.AreaPace], "m²/h", "m2/h");
 
     /// <summary>Every unit with a spelling, longest spelling first so that "mm" is not read as "m".</summary>
     public static readonly (string Spelling, Unit Unit)[] BySpelling =
@@ -245,6 +277,12 @@ internal static class Units
             PoundPerSquareInch,
             PoundForcePerSquareFoot,
             Kilopascal,
+            MoneyPerSquareFoot,
+            MoneyPerSquareMetre,
+            MoneyPerBoardFoot,
+            MoneyPerSquareMetreAndMillimetre,
+            SquareFootPerHour,
+            SquareMetrePerHour,
         }
             .SelectMany(unit => unit.Spellings.Select(spelling => (spelling, unit)))
             .OrderByDescending(pair => pair.spelling.Length),
@@ -335,6 +373,10 @@ internal static class Units
             (Dimension.Money, _) => OfMoney,
             (Dimension.MoneyPerArea, UnitSystem.Us) => MoneyPerSquareFoot,
             (Dimension.MoneyPerArea, _) => MoneyPerSquareMetre,
+            (Dimension.MoneyPerBoard, UnitSystem.Us) => MoneyPerBoardFoot,
+            (Dimension.MoneyPerBoard, _) => MoneyPerSquareMetreAndMillimetre,
+            (Dimension.AreaPace, UnitSystem.Us) => SquareFootPerHour,
+            (Dimension.AreaPace, _) => SquareMetrePerHour,
             _ => throw new ArgumentOutOfRangeException(nameof(dimension), dimension, "No unit is known for this dimension."),
         };
 }

@@ -74,7 +74,7 @@ public sealed record DrumStock(double SetsA, double SetsB, int Order, IReadOnlyL
 
     private static IEnumerable<Finding> Judged(IReadOnlyList<DrumLot> lots, double a, double b, int load, DateOnly day)
     {
-        const string Source = "Drums on hand by lot; the product sheet's shelf life";
+        const string Source = "Drums on hand by lot; the product sheet's supplies life";
         foreach (var lot in lots.Where(l => l.Full > 0 || l.Part.Kilograms > 0))
         {
             var left = lot.Expires is { } last ? last.DayNumber - day.DayNumber : (int?)null;

@@ -1,3 +1,4 @@
+using Umbracell.Core.Assemblies;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
@@ -39,7 +40,7 @@ public sealed record FoamDemand(FoamVolume Volume, Length MeanDepth, Length Extr
     )
     {
         QuantityRangeException.Within("penetration", penetration.Metres, 0, 0.15, Dimension.Thickness);
-        QuantityRangeException.Within("foam thickness", specified.Metres, 1e-4, 1, Dimension.Thickness);
+        ThicknessLimits.Within("foam thickness", specified);
         QuantityRangeException.Within("sprayed area", sprayed.SquareMetres, 0, 1e6, Dimension.Area);
         QuantityRangeException.Within("depth scatter", scatter.Metres, 0, 0.1, Dimension.Thickness);
         var z = NormalDistribution.Quantile(ShareAtOrAbove);

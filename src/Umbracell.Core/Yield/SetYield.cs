@@ -1,3 +1,4 @@
+using Umbracell.Core.Assemblies;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
@@ -99,7 +100,7 @@ public sealed record SetYield(
 
     private static YieldFactor ForLift(ProductSheet sheet, Length lift)
     {
-        QuantityRangeException.Within("lift", lift.Metres, 1e-4, 1, Dimension.Thickness);
+        ThicknessLimits.Within("lift", lift);
         var value = LiftFactor(lift, sheet.ReferenceLift, sheet.SkinEquivalent);
         return new(
             "lift",

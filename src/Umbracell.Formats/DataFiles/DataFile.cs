@@ -1,4 +1,5 @@
 using System.Text.Json;
+using System.Text.Json.Nodes;
 using System.Text.Json.Serialization;
 using Newtonsoft.Json;
 using Newtonsoft.Json.Linq;
@@ -34,11 +35,25 @@ public static class DataFile
     /// <param name="name">Its name, for errors.</param>
     /// <param name="text">Its text.</param>
     /// <param name="schema">Its schema.</param>
+    /// <param name="upgrade">Brings the JSON of an earlier version to the shape of today; lines are told of the text as it is.</param>
     /// <exception cref="DataFileException">Not JSON, or not what the schema asks.</exception>
-    public static T Read<T>(string name, string text, JsonSchema schema)
+    public static T Read<T>(string name, string text, JsonSchema schema, Action<JsonNode?>? upgrade = null)
     {
         var root = Parse(name, text);
-        var faults = schema.Validate(root).Select(e => Describe(e, root)).OrderBy(f => f.Line).ToList();
+        var read = root;
+        if (upgrade is not null)
+        {
+            text = Upgraded(name, text, upgrade);
+            read = Parse(name, text);
+        }
+
+        var faults = schema
+            .Validate(read)
+            .SelectMany(Deepest)
+            .Select(e => Describe(e, root, isAsWritten: upgrade is null))
+            .Distinct()
+            .OrderBy(f => f.Line)
+            .ToList();
         if (faults.Count > 0)
         {
             throw new DataFileException(name, faults);
@@ -50,10 +65,27 @@ public static class DataFile
         }
         catch (System.Text.Json.JsonException e)
         {
-            // The two readers differ at the edges (comments, single quotes): what the stricter one refuses is a fault like any other.
-            throw new DataFileException(name, [new((int)(e.LineNumber ?? 0) + 1, e.Path ?? "", "This is not valid JSON.")]);
+            throw Unreadable(name, e);
         }
     }
+
+    private static string Upgraded(string name, string text, Action<JsonNode?> upgrade)
+    {
+        try
+        {
+            var node = JsonNode.Parse(text);
+            upgrade(node);
+            return node?.ToJsonString() ?? "null";
+        }
+        catch (System.Text.Json.JsonException e)
+        {
+            throw Unreadable(name, e);
+        }
+    }
+
+    // The two readers differ at the edges (comments, single quotes): what the stricter one refuses is a fault like any other.
+    private static DataFileException Unreadable(string name, System.Text.Json.JsonException e) =>
+        new(name, [new((int)(e.LineNumber ?? 0) + 1, e.Path ?? "", "This is not valid JSON.")]);
 
     /// <summary>The line on which a value stands; 1 where the path leads nowhere.</summary>
     public static int LineOf(string text, string path) => LineOf(Parse("", text), path);
@@ -82,10 +114,19 @@ public static class DataFile
         }
     }
 
-    private static DataFault Describe(ValidationError error, JToken root)
+    // Of a part that may be left out, what is wrong with it where it is given; of a list, what is wrong within its entries.
+    private static IEnumerable<ValidationError> Deepest(ValidationError error)
+    {
+        var within = error is ChildSchemaValidationError { Errors: { } parts }
+            ? parts.Values.SelectMany(errors => errors).Where(e => e.Kind != ValidationErrorKind.NullExpected).SelectMany(Deepest).ToList()
+            : [];
+        return within.Count > 0 ? within : [error];
+    }
+
+    private static DataFault Describe(ValidationError error, JToken root, bool isAsWritten)
     {
         var path = (error.Path ?? "").TrimStart('#', '/').Replace('/', '.');
-        var line = error.HasLineInfo ? error.LineNumber : LineOf(root, path);
+        var line = isAsWritten && error.HasLineInfo ? error.LineNumber : LineOf(root, path);
         return new(line, path, Sentence(error));
     }
 

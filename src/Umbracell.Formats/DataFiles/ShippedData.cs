@@ -5,6 +5,7 @@ using Umbracell.Core.Conditions;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Takeoff;
+using Umbracell.Documents;
 
 namespace Umbracell.Formats.DataFiles;
 
@@ -30,9 +31,6 @@ public enum EnvelopeElement
     Door,
 }
 
-/// <summary>A layer of a template.</summary>
-public sealed record TemplateLayer(string Material, double ThicknessMm);
-
 /// <summary>Members of a template.</summary>
 public sealed record TemplateMembers(MemberMaterial Material, double DepthMm, double SpacingMm, double SharePct);
 
@@ -45,10 +43,10 @@ public sealed record AssemblyTemplate(
     EnvelopeElement? Element,
     SubstrateKind Substrate,
     TemplateMembers Members,
-    IReadOnlyList<TemplateLayer> Outboard,
-    IReadOnlyList<TemplateLayer> Inboard,
+    IReadOnlyList<LayerDocument> Outboard,
+    IReadOnlyList<LayerDocument> Inboard,
     double VentChannelMm,
-    TemplateLayer? Baffle,
+    LayerDocument? Baffle,
     bool ShavedFlush,
     bool OpenFace,
     double ProfileFactor,

@@ -1,11 +1,7 @@
 using System.Text.Json;
 using NJsonSchema;
 using NJsonSchema.Generation;
-using Umbracell.Core.Airtightness;
 using Umbracell.Core.Assemblies;
-using Umbracell.Core.Choosing;
-using Umbracell.Core.Conditions;
-using Umbracell.Core.Quantities;
 using Umbracell.Core.Takeoff;
 using Umbracell.Formats.DataFiles;
 
@@ -30,7 +26,7 @@ public sealed record JobFile(
 )
 {
     /// <summary>Version written; a file of a later version is refused.</summary>
-    public const int CurrentVersion = 1;
+    public const int CurrentVersion = 2;
 
     private static readonly Lazy<JsonSchema> LazySchema = new(() => ShippedFiles.Schema("job"));
 
@@ -72,6 +68,7 @@ public sealed record JobFile(
     [
         "choosing",
         "system",
+        "before",
         "choiceFacts",
         "ownPlace",
         "ownTargets",
@@ -154,7 +151,7 @@ public sealed record JobFile(
     /// line.</exception>
     public static JobFile Read(string name, string text)
     {
-        var file = DataFile.Read<JobFile>(name, text, LazySchema.Value);
+        var file = DataFile.Read<JobFile>(name, text, LazySchema.Value, JobFileUpgrades.ToCurrent);
         var faults = file.Contradictions().Select(c => new DataFault(DataFile.LineOf(text, c.Path), c.Path, c.Sentence)).ToList();
         return faults.Count > 0 ? throw new DataFileException(name, faults) : file;
     }
@@ -249,309 +246,3 @@ public sealed record JobFile(
         }
     }
 }
-
-/// <summary>The job itself.</summary>
-public sealed record FiledJob(
-    string Name,
-    string Crew,
-    string ClimateZone,
-    string TargetSetId,
-    double IndoorC,
-    double IndoorRhPct,
-    double OutdoorC,
-    double OutdoorRhPct,
-    double SummerIndoorC,
-    double SummerIndoorRhPct,
-    double SummerOutdoorC,
-    double SummerOutdoorRhPct,
-    double? HeightM,
-    string? PlaceId,
-    int? HumidityClass,
-    IReadOnlyList<double> RoomMonthsC,
-    IReadOnlyList<double> RoomMonthsRhPct,
-    double AltitudeM,
-    double RiskPct,
-    DateTimeOffset CreatedAt,
-    FiledChoosing? Choosing = null,
-    FiledPlace? OwnPlace = null,
-    FiledTargets? OwnTargets = null,
-    FiledPricing? Pricing = null
-);
-
-/// <summary>What the price hangs on beside the surfaces.</summary>
-public sealed record FiledPricing(DateOnly? WorkDate, double? SpaceM3, double AirChanges, HeaterKind Heater);
-
-/// <summary>A bid as it was made: its lines in the order they add up, and what each surface was priced for.</summary>
-public sealed record FiledBid(
-    DateTimeOffset MadeAt,
-    string MadeBy,
-    DateOnly? WorkDate,
-    double Net,
-    double Price,
-    IReadOnlyList<FiledBidLine> Lines,
-    IReadOnlyList<FiledBidSurface> Surfaces
-);
-
-/// <summary>A line of a bid: its key, quantity in SI with its dimension's name, and money.</summary>
-public sealed record FiledBidLine(string Key, double Quantity, Dimension Dimension, double Amount);
-
-/// <summary>A surface of a bid.</summary>
-public sealed record FiledBidSurface(string Name, double? SubstrateC, string Route, double Sets);
-
-/// <summary>A target set of the firm's own that the job is held to.</summary>
-public sealed record FiledTargets(string Edition, string BasedOn, IReadOnlyList<FiledTarget> GreatestU);
-
-/// <summary>The greatest U of one part of the envelope in one zone.</summary>
-public sealed record FiledTarget(string Element, string Zone, double UWM2K);
-
-/// <summary>A place of the firm's own that the job names.</summary>
-public sealed record FiledPlace(
-    string Name,
-    string ClimateZone,
-    double AltitudeM,
-    IReadOnlyList<double> MeanC,
-    IReadOnlyList<double> MeanRhPct,
-    double HeatingC,
-    double CoolingC,
-    double CoolingRhPct,
-    string Source,
-    double? Latitude = null,
-    double? Longitude = null,
-    string? TimeZone = null
-);
-
-/// <summary>How the job chooses; lists are empty where it follows the firm and the product.</summary>
-public sealed record FiledChoosing(TargetPath TargetPath, IReadOnlyList<FiledWeight> Weights, IReadOnlyList<FiledSchool> Schools);
-
-/// <summary>What a part of a score weighs.</summary>
-public sealed record FiledWeight(ScorePart Part, double Weight);
-
-/// <summary>A school followed in a question.</summary>
-public sealed record FiledSchool(PracticeQuestion Question, School School);
-
-/// <summary>A layer put in after the first foam, or instead of it.</summary>
-public sealed record FiledFill(string Kind, string Id, double ThicknessMm, bool TakesRest);
-
-/// <summary>The system chosen for a surface.</summary>
-public sealed record FiledSystem(
-    CandidateKind Kind,
-    IReadOnlyList<FiledFill> Then,
-    IReadOnlyList<FiledLayer> AddedOutboard,
-    IReadOnlyList<FiledLayer> AddedInboard,
-    string ChosenBy,
-    DateTimeOffset ChosenAt,
-    IReadOnlyList<string> Overrides,
-    string Reason
-);
-
-/// <summary>What was said of a surface that bears on the choice.</summary>
-public sealed record FiledChoiceFacts(
-    bool Unconditioned,
-    bool SoundAsked,
-    bool Workplace,
-    bool LaterAccess,
-    bool RainBeforeCover,
-    bool OldBuilding,
-    bool Termites,
-    bool Radon,
-    bool FloodProne,
-    bool CombustionInside,
-    double? LoadKPa,
-    bool LooseFill = false,
-    bool VentedCladding = false
-);
-
-/// <summary>A layer.</summary>
-public sealed record FiledLayer(string Material, double ThicknessMm);
-
-/// <summary>An opening.</summary>
-public sealed record FiledOpening(int Count, double WidthM, double HeightM);
-
-/// <summary>Something found.</summary>
-public sealed record FiledNote(
-    SiteNoteKind Kind,
-    string Words,
-    string Traced,
-    int? DaysSinceRain,
-    double? ClearanceM,
-    DateTimeOffset? MendedAt,
-    string MendedBy,
-    DateTimeOffset NotedAt,
-    string NotedBy,
-    DateTimeOffset? ReceivedAt = null
-);
-
-/// <summary>What else is known of a surface.</summary>
-public sealed record FiledDetails(
-    AccessKind Access,
-    bool? BalloonFramed,
-    bool? HeldAtEnds,
-    double? FlangeMm,
-    double? WebMm,
-    double? SkinMm,
-    Covering Covering,
-    Attachment Attachment,
-    double? DoorSpareKg,
-    double PenetrationMm,
-    bool? CrawlSpace = null
-);
-
-/// <summary>A surface.</summary>
-public sealed record FiledSurface(
-    Guid Id,
-    string Name,
-    SurfaceKind Kind,
-    ShapeKind Shape,
-    double FirstM,
-    double SecondM,
-    double ThirdM,
-    double Pitch,
-    int BayCount,
-    IReadOnlyList<double> CornersM,
-    int Repeats,
-    double ProfileFactor,
-    SubstrateKind Substrate,
-    MemberMaterial MemberMaterial,
-    double MemberDepthM,
-    double MemberSpacingM,
-    double MemberShare,
-    FoamSide FoamAgainst,
-    bool ShavedFlush,
-    bool OpenFace,
-    IReadOnlyList<FiledLayer> Outboard,
-    IReadOnlyList<FiledLayer> Inboard,
-    double VentChannelMm,
-    FiledLayer? Baffle,
-    FiledDetails Details,
-    Guid? BufferId,
-    string? SheetId,
-    double? FoamThicknessM,
-    double? ExpectedSubstrateC,
-    double? ExpectedDrumC,
-    IReadOnlyList<FiledOpening> Openings,
-    IReadOnlyList<FiledNote> Notes,
-    DateTimeOffset ChangedAt,
-    FiledSystem? System = null,
-    FiledChoiceFacts? ChoiceFacts = null
-);
-
-/// <summary>A reading.</summary>
-public sealed record FiledReading(
-    Guid? SurfaceId,
-    string? SheetId,
-    string Kind,
-    double Value,
-    HumidityReference HumidityOver,
-    string Instrument,
-    double? StatedError,
-    string Place,
-    double? RawValue,
-    string Species,
-    DateTimeOffset TakenAt,
-    string TakenBy,
-    DateTimeOffset? ReceivedAt = null
-);
-
-/// <summary>A joint.</summary>
-public sealed record FiledJoint(
-    Guid FirstId,
-    Guid? SecondId,
-    string Beyond,
-    JointKind Kind,
-    Handover Water,
-    Handover Air,
-    Handover Vapour,
-    Handover Heat,
-    string How,
-    string DoneBy,
-    bool Ready,
-    string SeenBy,
-    DateTimeOffset? SeenAt,
-    bool DoNotMeet
-);
-
-/// <summary>A complaint.</summary>
-public sealed record FiledComplaint(ComplaintKind Kind, string Place, string Words, IReadOnlyList<Guid> Suspects, DateTimeOffset MadeAt);
-
-/// <summary>A mark on the preparation list.</summary>
-public sealed record FiledPreparation(
-    Guid? SurfaceId,
-    PreparationItem Item,
-    string AssignedTo,
-    DateOnly? DueOn,
-    DateTimeOffset? DoneAt,
-    string DoneBy,
-    DateTimeOffset? TickedAt = null
-);
-
-/// <summary>A buffer space.</summary>
-public sealed record FiledBuffer(
-    Guid Id,
-    string Name,
-    BufferKind Kind,
-    double VolumeM3,
-    double AirChanges,
-    double AirChangesPlanned,
-    double OtherLossWK,
-    double DuctLossW
-);
-
-/// <summary>A fan test.</summary>
-public sealed record FiledFanTest(
-    string Phase,
-    FanDirection Direction,
-    double IndoorC,
-    double OutdoorC,
-    double? VolumeM3,
-    double ZeroBeforePa,
-    double ZeroAfterPa,
-    IReadOnlyList<double> PressuresPa,
-    IReadOnlyList<double> FlowsM3S,
-    string Words,
-    DateTimeOffset TakenAt,
-    string TakenBy
-);
-
-/// <summary>A spot of a thermal picture.</summary>
-public sealed record FiledSpot(string Label, int Row, int Column);
-
-/// <summary>A thermal picture.</summary>
-public sealed record FiledThermalPicture(
-    Guid? SurfaceId,
-    string Name,
-    string Phase,
-    int Rows,
-    int Columns,
-    IReadOnlyList<float> TempsC,
-    double IndoorC,
-    double OutdoorC,
-    string Conditions,
-    IReadOnlyList<FiledSpot> Spots,
-    DateTimeOffset TakenAt,
-    string TakenBy
-);
-
-/// <summary>A data logger's series.</summary>
-public sealed record FiledLog(
-    Guid? SurfaceId,
-    string Name,
-    IReadOnlyList<long> TimesUnixS,
-    IReadOnlyList<double> TempsC,
-    IReadOnlyList<double> RhPct,
-    DateTimeOffset AddedAt,
-    string AddedBy
-);
-
-/// <summary>A photo; its bytes in base 64.</summary>
-public sealed record FiledPhoto(
-    Guid? SurfaceId,
-    string Caption,
-    string ContentType,
-    byte[] Bytes,
-    byte[] Thumbnail,
-    int Width,
-    int Height,
-    DateTimeOffset AddedAt,
-    string AddedBy,
-    DateTimeOffset? ReceivedAt = null
-);

@@ -1,8 +1,8 @@
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Lifts;
-using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
+using Umbracell.Documents;
 using Umbracell.Questions.Answers;
 
 namespace Umbracell.Questions.Section;
@@ -12,14 +12,15 @@ namespace Umbracell.Questions.Section;
 public static class SectionQuestions
 {
     /// <summary>Studies a question.</summary>
-    public static SectionStudy Study(SectionQuestion question, Shelf shelf) => SectionStudy.Of(Case(question, shelf), question.Brief);
+    public static SectionStudy Study(SectionQuestion question, Supplies supplies) =>
+        SectionStudy.Of(Case(question, supplies), question.Brief);
 
     /// <summary>U of a question; null where its thickness cannot be rated.</summary>
-    public static ThermalTransmittance? TryU(SectionQuestion question, Shelf shelf)
+    public static ThermalTransmittance? TryU(SectionQuestion question, Supplies supplies)
     {
         try
         {
-            return Study(question, shelf).WholeU;
+            return Study(question, supplies).WholeU;
         }
         catch (Exception e) when (e is QuantityRangeException or FieldFaultsException)
         {
@@ -28,37 +29,37 @@ public static class SectionQuestions
     }
 
     /// <summary>The core's case of a question.</summary>
-    public static SectionCase Case(SectionQuestion question, Shelf shelf)
+    public static SectionCase Case(SectionQuestion question, Supplies supplies)
     {
-        var section = Laid(question, shelf);
+        var section = Laid(question, supplies);
 
         // A layer that takes the rest gives way to the one that was moved.
         return section.Fill.Any(layer => layer.TakesRest) ? section.WithFoam(section.FoamThickness) : section;
     }
 
-    private static SectionCase Laid(SectionQuestion question, Shelf shelf) =>
+    private static SectionCase Laid(SectionQuestion question, Supplies supplies) =>
         new()
         {
             Kind = question.Kind,
-            Solved = shelf.Solved,
-            Outboard = [.. question.Outboard.Select((layer, i) => Layer(layer, shelf, $"outboard[{i}].material"))],
-            Inboard = [.. question.Inboard.Select((layer, i) => Layer(layer, shelf, $"inboard[{i}].material"))],
+            Solved = supplies.Solved,
+            Outboard = [.. question.Outboard.Select((layer, i) => Layer(layer, supplies, $"outboard[{i}].material"))],
+            Inboard = [.. question.Inboard.Select((layer, i) => Layer(layer, supplies, $"inboard[{i}].material"))],
             Members = new(
                 question.Members.Material,
                 Length.FromMillimetres(question.Members.DepthMm),
                 Length.FromMillimetres(question.Members.SpacingMm),
                 question.Members.SharePct / 100,
-                shelf.Materials["softwood"].Conductivity,
+                supplies.Materials["softwood"].Conductivity,
                 Profile(question.Members)
             ),
             VentChannel = Length.FromMillimetres(question.VentChannelMm),
-            Baffle = question.Baffle is { } baffle ? Layer(baffle, shelf, "baffle.material") : null,
+            Baffle = question.Baffle is { } baffle ? Layer(baffle, supplies, "baffle.material") : null,
             FoamAgainst = question.FoamAgainst,
             VentedCladding = question.VentedCladding,
             HeatFlow = question.HeatFlow,
             Exposure = question.Exposure,
             Films = question.Films,
-            Fill = Fill(question, shelf),
+            Fill = Fill(question, supplies),
             Door = question.Door is { } door
                 ? new(door.SpareKg is { } kg ? new(kg) : null, door.TreatedM2 is { } area ? new(area) : null)
                 : null,
@@ -77,72 +78,70 @@ public static class SectionQuestions
         };
 
     /// <summary>Answers a question.</summary>
-    public static SectionAnswer Answer(SectionQuestion question, Shelf shelf) =>
-        Answer(Study(question, shelf), question.Year, question.Brief);
+    public static SectionAnswer Answer(SectionQuestion question, Supplies supplies) =>
+        Answer(Study(question, supplies), question.Year, question.Brief);
 
     /// <summary>Shapes a study.</summary>
     public static SectionAnswer Answer(SectionStudy study, YearShape? year = null, bool brief = false)
     {
         var told = SectionYears.Study(study.Case, year);
-        var free = study.Case.FoamDepth is { } depth ? Math.Max(0, (depth - study.Case.FillThickness).Millimetres) : 0;
-        return new(
-            study.FillR.SquareMetreKelvinsPerWatt,
-            study.CavityR.SquareMetreKelvinsPerWatt,
-            study.ParallelU.WattsPerSquareMetreKelvin,
-            study.CombinedU?.WattsPerSquareMetreKelvin,
-            study.WholeU.WattsPerSquareMetreKelvin,
-            study.BareU.WattsPerSquareMetreKelvin,
-            study.HeatCut * 100,
-            study.FillPermeance.Nanograms,
-            study.FillPermeance.EquivalentAirThickness.Metres,
-            study.FillClass,
-            study.WholePermeance.Nanograms,
-            study.Profile.OutwardDrive.Pascals,
-            [.. study.Lifts.SelectMany(plan => plan.Lifts).Select(l => l.Millimetres)],
-            [.. study.Case.Fill.OfType<FoamFill>().Zip(study.Lifts, Lifts)],
-            LiftPlan.LeastTimeOf(study.Lifts).TotalMinutes,
-            study.ThicknessForTarget?.Millimetres,
-            study.GreatestFit?.Millimetres,
-            study.Case.FoamDepth?.Millimetres,
-            (study.Case.Foam?.Sheet.ThickestRated ?? new Length(0.3)).Millimetres,
-            free,
-            Figures(study, free, brief),
-            [
-                .. study.Profile.Points.Select(p => new ProfilePointAnswer(
-                    p.Key,
-                    p.Depth.Millimetres,
-                    p.Temperature.Celsius,
-                    p.DewPoint.Celsius,
-                    p.VapourPressure.Pascals,
-                    FigureAnswer.Of(p.Temperature.ToFigure()),
-                    FigureAnswer.Of(p.DewPoint.ToFigure())
-                )),
-            ],
-            new(
+        return new()
+        {
+            FoamRM2KW = study.FillR.SquareMetreKelvinsPerWatt,
+            CavityRM2KW = study.CavityR.SquareMetreKelvinsPerWatt,
+            ParallelUWM2K = study.ParallelU.WattsPerSquareMetreKelvin,
+            CombinedUWM2K = study.CombinedU?.WattsPerSquareMetreKelvin,
+            UWM2K = study.WholeU.WattsPerSquareMetreKelvin,
+            BareUWM2K = study.BareU.WattsPerSquareMetreKelvin,
+            HeatCutPct = study.HeatCut * 100,
+            FoamPermeanceNg = study.FillPermeance.Nanograms,
+            FoamSdM = study.FillPermeance.EquivalentAirThickness.Metres,
+            FoamClass = study.FillClass,
+            WholePermeanceNg = study.WholePermeance.Nanograms,
+            OutwardDrivePa = study.Profile.OutwardDrive.Pascals,
+            LiftsMm = [.. study.Lifts.SelectMany(plan => plan.Lifts).Select(l => l.Millimetres)],
+            Lifts = [.. study.Case.Fill.OfType<FoamFill>().Zip(study.Lifts, Lifts)],
+            LeastTimeMin = LiftPlan.LeastTimeOf(study.Lifts).TotalMinutes,
+            ThicknessForTargetMm = study.ThicknessForTarget?.Millimetres,
+            GreatestFitMm = study.GreatestFit?.Millimetres,
+            Laid = LaidSection.Of(study.Case),
+            Figures = Figures(study, brief),
+            Profile = [.. study.Profile.Points.Select(Point)],
+            NearestDew = new(
                 study.Profile.NearestDew.Key,
                 FigureAnswer.Of(study.Profile.NearestDew.DewMargin.ToFigure()),
                 study.Profile.NearestDew.DewMargin.Kelvins < -1e-6
             ),
-            [.. study.Notches.Select(n => new NotchAnswer(n.Key, n.Thickness.Millimetres, FigureAnswer.Of(n.Thickness.ToThickness())))],
-            FindingAnswer.All(study.Findings, brief),
-            study.Findings.Concat(told?.Findings ?? []).Worst(),
-            told is null ? null : SectionYears.Answer(told, brief),
-            brief
-                ? []
-                :
-                [
-                    .. InchLedger
-                        .Of(study.Case)
-                        .Select(line => new InchAnswer(
-                            FigureAnswer.Of(line.Thickness.ToThickness()),
-                            FigureAnswer.Of(line.U.ToFigure()),
-                            FigureAnswer.Of(Figure.Percent(100 * line.Cut)),
-                            FigureAnswer.Of(Figure.Percent(100 * line.Further)),
-                            100 * line.Cut
-                        )),
-                ]
-        );
+            Notches =
+            [
+                .. study.Notches.Select(n => new NotchAnswer(n.Key, n.Thickness.Millimetres, FigureAnswer.Of(n.Thickness.ToThickness()))),
+            ],
+            Findings = FindingAnswer.All(study.Findings, brief),
+            Verdict = study.Findings.Concat(told?.Findings ?? []).Worst(),
+            Year = told is null ? null : SectionYears.Answer(told, brief),
+            Inches = brief ? [] : [.. InchLedger.Of(study.Case).Select(Inch)],
+        };
     }
+
+    private static ProfilePointAnswer Point(ProfilePoint p) =>
+        new(
+            p.Key,
+            p.Depth.Millimetres,
+            p.Temperature.Celsius,
+            p.DewPoint.Celsius,
+            p.VapourPressure.Pascals,
+            FigureAnswer.Of(p.Temperature.ToFigure()),
+            FigureAnswer.Of(p.DewPoint.ToFigure())
+        );
+
+    private static InchAnswer Inch(InchLine line) =>
+        new(
+            FigureAnswer.Of(line.Thickness.ToThickness()),
+            FigureAnswer.Of(line.U.ToFigure()),
+            FigureAnswer.Of(Figure.Percent(100 * line.Cut)),
+            FigureAnswer.Of(Figure.Percent(100 * line.Further)),
+            100 * line.Cut
+        );
 
     private static LiftsAnswer Lifts(FoamFill foam, LiftPlan plan) =>
         new(
@@ -153,7 +152,7 @@ public static class SectionQuestions
             FigureAnswer.Of(plan.CoolBelow.ToFigure())
         );
 
-    private static Dictionary<string, WorkedFigure> Figures(SectionStudy study, double freeMm, bool brief)
+    private static Dictionary<string, WorkedFigure> Figures(SectionStudy study, bool brief)
     {
         var figures = new Dictionary<string, Figure>
         {
@@ -169,7 +168,7 @@ public static class SectionQuestions
             ["leastTime"] = Figure.Duration(LiftPlan.LeastTimeOf(study.Lifts)),
             ["weight"] = new(study.Case.Fill.Sum(f => f.KilogramsPerSquareMetre), Dimension.AreaWeight),
             ["drive"] = study.Profile.OutwardDrive.ToFigure(),
-            ["freeSpace"] = Length.FromMillimetres(freeMm).ToThickness(),
+            ["freeSpace"] = study.Case.FreeSpace.ToThickness(),
             ["indoorC"] = study.Case.Air.Indoor.ToFigure(),
             ["outdoorC"] = study.Case.Air.Outdoor.ToFigure(),
             ["indoorDew"] = study.Profile.Points[^1].DewPoint.ToFigure(),
@@ -218,33 +217,31 @@ public static class SectionQuestions
     private static Length SnowDepth(SectionCase section) =>
         section.Films == FilmSet.Us ? Length.FromInches(12) : Length.FromMillimetres(300);
 
-    private static List<FillLayer> Fill(SectionQuestion question, Shelf shelf)
+    private static List<FillLayer> Fill(SectionQuestion question, Supplies supplies)
     {
         List<FillLayer> fill = question is { SheetId: { } sheet, ThicknessMm: { } thickness }
-            ? [new FoamFill(Sheet(sheet, "sheetId"), Length.FromMillimetres(thickness))]
+            ? [new FoamFill(supplies.Sheet(sheet), Length.FromMillimetres(thickness))]
             : [];
-        foreach (var (layer, i) in (question.Then ?? []).Select((layer, i) => (layer, i)))
+        foreach (var (layer, i) in (question.Further ?? []).Select((layer, i) => (layer, i)))
         {
             fill.Add(Layer(layer, $"then[{i}].id"));
         }
 
         return fill;
 
-        ProductSheet Sheet(string id, string field) =>
-            shelf.Sheets.GetValueOrDefault(id) ?? throw new FieldFaultsException([new(field, "unknown", id)]);
-
-        FillLayer Layer(FillShape layer, string field)
+        FillLayer Layer(FillDocument layer, string field)
         {
             var at = Length.FromMillimetres(layer.ThicknessMm);
             FillLayer made = layer.Kind switch
             {
-                FillKind.Foam => new FoamFill(Sheet(layer.Id, field), at),
+                FillKind.Foam => new FoamFill(supplies.Sheet(layer.Id, field), at),
                 FillKind.Batt => BattFill.Behind(
-                    shelf.Batts.FirstOrDefault(b => b.Id == layer.Id) ?? throw new FieldFaultsException([new(field, "unknown", layer.Id)]),
+                    supplies.Batts.FirstOrDefault(b => b.Id == layer.Id)
+                        ?? throw new FieldFaultsException([new(field, "unknown", layer.Id)]),
                     at,
                     fill.LastOrDefault()
                 ),
-                _ => new SlabFill(SectionQuestions.Layer(new(layer.Id, layer.ThicknessMm), shelf, field)),
+                _ => new SlabFill(SectionQuestions.Layer(new(layer.Id, layer.ThicknessMm), supplies, field)),
             };
             return made with { TakesRest = layer.TakesRest };
         }
@@ -260,9 +257,9 @@ public static class SectionQuestions
             )
             : null;
 
-    private static Layer Layer(LayerShape layer, Shelf shelf, string field) =>
+    private static Layer Layer(LayerDocument layer, Supplies supplies, string field) =>
         new(
-            shelf.Materials.GetValueOrDefault(layer.Material) ?? throw new FieldFaultsException([new(field, "unknown", layer.Material)]),
+            supplies.Materials.GetValueOrDefault(layer.Material) ?? throw new FieldFaultsException([new(field, "unknown", layer.Material)]),
             Length.FromMillimetres(layer.ThicknessMm)
         );
 }

@@ -3,12 +3,10 @@ using System.Text.Json.Serialization;
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Moisture;
+using Umbracell.Documents;
 using Umbracell.Questions.Answers;
 
 namespace Umbracell.Questions.Section;
-
-/// <summary>A layer in a question.</summary>
-public sealed record LayerShape([property: Required] string Material, [property: Range(0.01, 3000)] double ThicknessMm);
 
 /// <summary>Members in a question.</summary>
 public sealed record MembersShape(
@@ -29,12 +27,12 @@ public sealed record TargetShape([property: Range(0.01, 10), JsonPropertyName("u
 public sealed record SectionQuestion(
     SurfaceKind Kind,
     string? SheetId,
-    [property: Range(0.1, 1000)] double? ThicknessMm,
-    [property: Required, MaxLength(30)] IReadOnlyList<LayerShape> Outboard,
-    [property: Required, MaxLength(30)] IReadOnlyList<LayerShape> Inboard,
+    [property: Range(ThicknessLimits.LeastMm, ThicknessLimits.GreatestMm)] double? ThicknessMm,
+    [property: Required, MaxLength(30)] IReadOnlyList<LayerDocument> Outboard,
+    [property: Required, MaxLength(30)] IReadOnlyList<LayerDocument> Inboard,
     [property: Required] MembersShape Members,
     [property: Range(0, 300)] double VentChannelMm,
-    LayerShape? Baffle,
+    LayerDocument? Baffle,
     FoamSide FoamAgainst,
     HeatFlow HeatFlow,
     Exposure Exposure,
@@ -46,7 +44,7 @@ public sealed record SectionQuestion(
     TargetShape? Target,
     string? ClimateZone,
     YearShape? Year = null,
-    [property: MaxLength(6)] IReadOnlyList<FillShape>? Then = null,
+    [property: MaxLength(6)] IReadOnlyList<FillDocument>? Further = null,
     bool Brief = false,
     DoorShape? Door = null,
     [property: Range(-60, 50)] double? BeyondEdgeC = null,
@@ -66,31 +64,6 @@ public sealed record DoorShape([property: Range(0, 500)] double? SpareKg, [prope
 
 /// <summary>Air on both sides.</summary>
 public sealed record AirShape(double IndoorC, double IndoorRhPct, double OutdoorC, double OutdoorRhPct);
-
-/// <summary>What a layer put in is.</summary>
-public enum FillKind
-{
-    /// <summary>Sprayed foam; the id names a sheet.</summary>
-    Foam,
-
-    /// <summary>Fibrous batt; the id names a batt.</summary>
-    Batt,
-
-    /// <summary>Board cut to fit with sealed edges, or a coat; the id names a material.</summary>
-    Slab,
-}
-
-/// <summary>A layer put in after the first foam, or instead of it.</summary>
-/// <param name="Kind">What it is.</param>
-/// <param name="Id">Its sheet, batt or material.</param>
-/// <param name="ThicknessMm">Thickness.</param>
-/// <param name="TakesRest">Whether it takes what depth the others leave.</param>
-public sealed record FillShape(
-    FillKind Kind,
-    [property: Required] string Id,
-    [property: Range(0.01, 1000)] double ThicknessMm,
-    bool TakesRest = false
-);
 
 /// <summary>Monthly means on both sides, January first.</summary>
 public sealed record YearShape(
@@ -183,36 +156,90 @@ public sealed record WorkedFigure(FigureAnswer Figure, WorkingAnswer? Working);
 public sealed record LiftsAnswer(string Foam, int Count, FigureAnswer Each, FigureAnswer Wait, FigureAnswer CoolBelow);
 
 /// <summary>What a thickness gives.</summary>
-public sealed record SectionAnswer(
-    double FoamRM2KW,
-    double CavityRM2KW,
-    double ParallelUWM2K,
-    double? CombinedUWM2K,
-    [property: JsonPropertyName("uWM2K")] double UWM2K,
-    double BareUWM2K,
-    double HeatCutPct,
-    double FoamPermeanceNg,
-    double FoamSdM,
-    VapourClass FoamClass,
-    double WholePermeanceNg,
-    double OutwardDrivePa,
-    IReadOnlyList<double> LiftsMm,
-    IReadOnlyList<LiftsAnswer> Lifts,
-    double LeastTimeMin,
-    double? ThicknessForTargetMm,
-    double? GreatestFitMm,
-    double? FoamDepthMm,
-    double ThickestRatedMm,
-    double FreeSpaceMm,
-    IReadOnlyDictionary<string, WorkedFigure> Figures,
-    IReadOnlyList<ProfilePointAnswer> Profile,
-    NearestDewAnswer NearestDew,
-    IReadOnlyList<NotchAnswer> Notches,
-    IReadOnlyList<FindingAnswer> Findings,
-    Verdict Verdict,
-    YearAnswer? Year,
-    IReadOnlyList<InchAnswer> Inches
-);
+public sealed record SectionAnswer
+{
+    /// <summary>R of all that is put in.</summary>
+    public required double FoamRM2KW { get; init; }
+
+    /// <summary>R through the cavity, surface to surface.</summary>
+    public required double CavityRM2KW { get; init; }
+
+    /// <summary>U by parallel paths.</summary>
+    [JsonPropertyName("parallelUWM2K")]
+    public required double ParallelUWM2K { get; init; }
+
+    /// <summary>U by the combined method; null where there is none for the members.</summary>
+    [JsonPropertyName("combinedUWM2K")]
+    public required double? CombinedUWM2K { get; init; }
+
+    /// <summary>U of the whole assembly, the figure targets are held to.</summary>
+    [JsonPropertyName("uWM2K")]
+    public required double UWM2K { get; init; }
+
+    /// <summary>U with nothing put in.</summary>
+    [JsonPropertyName("bareUWM2K")]
+    public required double BareUWM2K { get; init; }
+
+    /// <summary>Share of the bare assembly's heat loss that is cut.</summary>
+    public required double HeatCutPct { get; init; }
+
+    /// <summary>Permeance of all that is put in, ng/(Pa·s·m²).</summary>
+    public required double FoamPermeanceNg { get; init; }
+
+    /// <summary>Thickness of still air that resists vapour as much.</summary>
+    public required double FoamSdM { get; init; }
+
+    /// <summary>Its vapour class.</summary>
+    public required VapourClass FoamClass { get; init; }
+
+    /// <summary>Permeance of the whole assembly, ng/(Pa·s·m²).</summary>
+    public required double WholePermeanceNg { get; init; }
+
+    /// <summary>Vapour pressure indoors over that outdoors.</summary>
+    public required double OutwardDrivePa { get; init; }
+
+    /// <summary>Thickness of every lift in the order they are sprayed.</summary>
+    public required IReadOnlyList<double> LiftsMm { get; init; }
+
+    /// <summary>Lifts by foam.</summary>
+    public required IReadOnlyList<LiftsAnswer> Lifts { get; init; }
+
+    /// <summary>Least time from the first lift to the last.</summary>
+    public required double LeastTimeMin { get; init; }
+
+    /// <summary>Least thickness that meets the target; null where none does.</summary>
+    public required double? ThicknessForTargetMm { get; init; }
+
+    /// <summary>Thickest foam that fits behind a hard face; null where nothing bounds it.</summary>
+    public required double? GreatestFitMm { get; init; }
+
+    /// <summary>Its layers as they are drawn.</summary>
+    public required LaidSection Laid { get; init; }
+
+    /// <summary>Figures by name, each with its working.</summary>
+    public required IReadOnlyDictionary<string, WorkedFigure> Figures { get; init; }
+
+    /// <summary>Temperature and dew point from outdoors to the room.</summary>
+    public required IReadOnlyList<ProfilePointAnswer> Profile { get; init; }
+
+    /// <summary>The place nearest its dew point.</summary>
+    public required NearestDewAnswer NearestDew { get; init; }
+
+    /// <summary>Thicknesses that mean something.</summary>
+    public required IReadOnlyList<NotchAnswer> Notches { get; init; }
+
+    /// <summary>Findings at design.</summary>
+    public required IReadOnlyList<FindingAnswer> Findings { get; init; }
+
+    /// <summary>The worst of them and of the year's.</summary>
+    public required Verdict Verdict { get; init; }
+
+    /// <summary>A year of months; null where no air is known.</summary>
+    public required YearAnswer? Year { get; init; }
+
+    /// <summary>What each further step of foam gives; empty in a brief answer.</summary>
+    public required IReadOnlyList<InchAnswer> Inches { get; init; }
+}
 
 /// <summary>A line of the inch ledger.</summary>
 public sealed record InchAnswer(FigureAnswer Thickness, FigureAnswer U, FigureAnswer Cut, FigureAnswer Further, double CutPct);

@@ -4,7 +4,10 @@ using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Choosing;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
+using Umbracell.Documents;
+using Umbracell.Questions;
 using Umbracell.Questions.Answers;
+using Umbracell.Questions.Choose;
 using Umbracell.Questions.Section;
 using Umbracell.Server.Access;
 using Umbracell.Server.Problems;
@@ -46,19 +49,8 @@ internal static class ChooseEndpoints
             .RequireAuthorization();
     }
 
-    private static async Task<Ok<ChoiceAnswer>> ComputeAsync(ChoiceQuestion question, SheetLibrary library, UmbracellDb db)
-    {
-        var bare = question.Section with { SheetId = null, ThicknessMm = null, Then = null };
-        var asked = ChoiceQuestions.Of(
-            question with
-            {
-                Section = bare,
-            },
-            await db.Firms.AsNoTracking().SingleAsync(),
-            await library.ShelfAsync()
-        );
-        return TypedResults.Ok(ChoiceAnswers.Of(Choice.Of(asked, question.WithFlips ? FlipSearch.All : FlipSearch.None), bare));
-    }
+    private static async Task<Ok<ChoiceAnswer>> ComputeAsync(ChoiceQuestion question, SheetLibrary library) =>
+        TypedResults.Ok(ChoiceQuestions.Answer(question, await library.SuppliesAsync()));
 
     private static async Task<Ok<ChoiceOfSurface>> OfSurfaceAsync(Guid id, SurfaceReader reader, SheetLibrary library, UmbracellDb db)
     {
@@ -74,11 +66,13 @@ internal static class ChooseEndpoints
         UmbracellDb db
     )
     {
-        var choice = Choice.Of(await CaseAsync(surface, job, reader, library, db));
+        var question = await QuestionAsync(surface, job, reader, db);
+        var choice = Choice.Of(ChoiceQuestions.Case(question, await library.SuppliesAsync()));
         var said = surface.ChoiceFacts ?? new();
-        var chosen = choice.Candidates.FirstOrDefault(c => SystemLayers.IsChosen(c, surface));
+        var chosen = choice.Candidates.FirstOrDefault(c => KeptSystems.IsChosen(c, surface));
         return new(
-            ChoiceAnswers.Of(choice, SurfaceSections.Of(ChoiceQuestions.Without(surface), job, null, null)),
+            question,
+            ChoiceAnswers.Of(choice, ChoiceQuestions.Bare(question)),
             chosen?.Id,
             (surface.System?.Kind ?? chosen?.Kind) is { } kind ? Vocabulary.KeyOf(kind) : null,
             surface.System?.ChosenBy,
@@ -102,14 +96,8 @@ internal static class ChooseEndpoints
             ? Vocabulary.KeyOf(school)
             : "";
 
-    private static async Task<ChoiceCase> CaseAsync(Surface surface, Job job, SurfaceReader reader, SheetLibrary library, UmbracellDb db) =>
-        ChoiceQuestions.Of(
-            surface,
-            job,
-            await db.Firms.AsNoTracking().SingleAsync(),
-            await reader.ReadingsAsync(job.Id, [surface.Id]),
-            await library.ShelfAsync()
-        );
+    private static async Task<ChoiceQuestion> QuestionAsync(Surface surface, Job job, SurfaceReader reader, UmbracellDb db) =>
+        SurfaceChoices.Of(surface, job, await db.Firms.AsNoTracking().SingleAsync(), await reader.ReadingsAsync(job.Id, [surface.Id]));
 
     private static async Task<Ok<ChoiceOfSurface>> ChooseAsync(
         Guid id,
@@ -138,7 +126,7 @@ internal static class ChooseEndpoints
             throw new StaleEditException(await AnswerAsync(surface, job, reader, library, db));
         }
 
-        var asked = await CaseAsync(surface, job, reader, library, db);
+        var asked = ChoiceQuestions.Case(await QuestionAsync(surface, job, reader, db), await library.SuppliesAsync());
         var candidate =
             Choice.Of(asked, FlipSearch.None).Candidates.FirstOrDefault(c => c.Id == choosing.CandidateId)
             ?? throw new FieldFaultsException([new("candidateId", "unknown", choosing.CandidateId)]);
@@ -150,7 +138,13 @@ internal static class ChooseEndpoints
         );
         surface.SheetSlug = candidate.Section.Foam?.Sheet.Id;
         surface.FoamThicknessM = candidate.Section.Foam?.Thickness.Metres;
-        surface.System = ChoiceAnswers.Kept(candidate, asked, stamp.By, stamp.At, reason, before);
+        surface.System = KeptSystems.Of(candidate, asked.Section) with
+        {
+            ChosenBy = stamp.By,
+            ChosenAt = stamp.At,
+            Reason = reason,
+            Before = before,
+        };
         surface.ChangedAt = stamp.ReceivedAt;
         await db.SaveChangesAsync();
         return TypedResults.Ok(await AnswerAsync(surface, job, reader, library, db));
@@ -250,12 +244,14 @@ internal static class ChooseEndpoints
         var surfaces = await reader.SurfacesAsync(id);
         var readings = await reader.ReadingsAsync(id);
         var firm = await db.Firms.AsNoTracking().SingleAsync();
-        var shelf = await library.ShelfAsync();
+        var supplies = await library.SuppliesAsync();
         List<EnvelopePart> parts = [];
         foreach (var batch in surfaces.Chunk(Math.Max(1, Environment.ProcessorCount)))
         {
             foreach (
-                var (line, part) in await Task.WhenAll(batch.Select(surface => Task.Run(() => Line(surface, job, firm, readings, shelf))))
+                var (line, part) in await Task.WhenAll(
+                    batch.Select(surface => Task.Run(() => Line(surface, job, firm, readings, supplies)))
+                )
             )
             {
                 if (part is { } counted)
@@ -271,9 +267,15 @@ internal static class ChooseEndpoints
         }
     }
 
-    private static (ChoiceLine Line, EnvelopePart? Part) Line(Surface surface, Job job, Firm firm, LatestReadings readings, Shelf shelf)
+    private static (ChoiceLine Line, EnvelopePart? Part) Line(
+        Surface surface,
+        Job job,
+        Firm firm,
+        LatestReadings readings,
+        Supplies supplies
+    )
     {
-        var asked = ChoiceQuestions.Of(surface, job, firm, readings, shelf);
+        var asked = ChoiceQuestions.Case(SurfaceChoices.Of(surface, job, firm, readings), supplies);
         var choice = Choice.Of(asked, FlipSearch.Nearest);
         var standing = choice.Candidates.Where(c => !c.Excluded).ToList();
         var second = standing.Find(c => c.Id != choice.Advised?.Id);
@@ -292,11 +294,11 @@ internal static class ChooseEndpoints
                 choice.Candidates.Count - standing.Count,
                 choice.Advised?.MeetsTarget ?? false,
                 choice.Advised?.Cost.Working is { } cost ? FigureAnswer.Of(cost.Result) : null,
-                choice.Candidates.Any(c => SystemLayers.IsChosen(c, surface)),
+                choice.Candidates.Any(c => KeptSystems.IsChosen(c, surface)),
                 choice.Flips.Select(ChoiceAnswers.Flip).FirstOrDefault(),
                 null
             ),
-            Part(surface, job, asked, shelf)
+            Part(surface, job, asked, supplies)
         );
     }
 
@@ -311,11 +313,11 @@ internal static class ChooseEndpoints
             : null;
 
     // The whole envelope is summed over what is chosen; an undecided surface does not count.
-    private static EnvelopePart? Part(Surface surface, Job job, ChoiceCase asked, Shelf shelf) =>
+    private static EnvelopePart? Part(Surface surface, Job job, ChoiceCase asked, Supplies supplies) =>
         asked.Section.Target is { } target
         && asked.Facts is { Treated: { } area, Conditioned: true }
         && SurfaceSections.Of(surface, job) is { } question
-        && SectionQuestions.TryU(question, shelf) is { } u
+        && SectionQuestions.TryU(question, supplies) is { } u
             ? new(u, target.GreatestU, area)
             : null;
 }

@@ -3,9 +3,10 @@ using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Choosing;
 using Umbracell.Core.Findings;
+using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Yield.Price;
-using Umbracell.Formats.DataFiles;
+using Umbracell.Questions;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Access;
 using Umbracell.Server.Sheets;
@@ -45,7 +46,13 @@ internal static class FirmEndpoints
 {
     private static readonly FigureRange Price = new(0, 1_000_000, Dimension.Money);
 
+    private static readonly FigureRange PerArea = new(0, 1_000_000, Dimension.MoneyPerArea);
+
+    private static readonly FigureRange PerBoard = new(0, 1_000_000, Dimension.MoneyPerBoard);
+
     private static readonly FigureRange Pace = new(0.1, 100_000, Dimension.Number);
+
+    private static readonly FigureRange AreaPace = new(0.1, 100_000, Dimension.AreaPace);
 
     private static readonly FigureRange Day = new(1, 24, Dimension.Number),
         Share = new(0, 95, Dimension.Percent),
@@ -63,18 +70,18 @@ internal static class FirmEndpoints
         ("setUpHours", Hours, r => r.SetUpHours, (r, v) => r with { SetUpHours = v }),
         ("closedPace", Pace, r => r.ClosedBoardFeetPerHour, (r, v) => r with { ClosedBoardFeetPerHour = v }),
         ("openPace", Pace, r => r.OpenBoardFeetPerHour, (r, v) => r with { OpenBoardFeetPerHour = v }),
-        ("battPace", Pace, r => r.BattM2PerHour, (r, v) => r with { BattM2PerHour = v }),
-        ("boardPace", Pace, r => r.BoardM2PerHour, (r, v) => r with { BoardM2PerHour = v }),
-        ("coatPace", Pace, r => r.CoatM2PerHour, (r, v) => r with { CoatM2PerHour = v }),
-        ("shavePace", Pace, r => r.ShaveM2PerHour, (r, v) => r with { ShaveM2PerHour = v }),
-        ("tearOff", Price, r => r.TearOffPerM2, (r, v) => r with { TearOffPerM2 = v }),
-        ("maskPace", Pace, r => r.MaskM2PerHour, (r, v) => r with { MaskM2PerHour = v }),
+        ("battPace", AreaPace, r => r.BattM2PerHour, (r, v) => r with { BattM2PerHour = v }),
+        ("boardPace", AreaPace, r => r.BoardM2PerHour, (r, v) => r with { BoardM2PerHour = v }),
+        ("coatPace", AreaPace, r => r.CoatM2PerHour, (r, v) => r with { CoatM2PerHour = v }),
+        ("shavePace", AreaPace, r => r.ShaveM2PerHour, (r, v) => r with { ShaveM2PerHour = v }),
+        ("tearOff", PerArea, r => r.TearOffPerM2, (r, v) => r with { TearOffPerM2 = v }),
+        ("maskPace", AreaPace, r => r.MaskM2PerHour, (r, v) => r with { MaskM2PerHour = v }),
         ("crewDay", Day, r => r.CrewDayHours, (r, v) => r with { CrewDayHours = v }),
         ("rigDay", Price, r => r.RigDay, (r, v) => r with { RigDay = v }),
         ("travelDay", Price, r => r.TravelDay, (r, v) => r with { TravelDay = v }),
         ("consumables", Price, r => r.ConsumablesPerSet, (r, v) => r with { ConsumablesPerSet = v }),
         ("disposal", Price, r => r.DisposalPerSet, (r, v) => r with { DisposalPerSet = v }),
-        ("scaffold", Price, r => r.ScaffoldPerM2, (r, v) => r with { ScaffoldPerM2 = v }),
+        ("scaffold", PerArea, r => r.ScaffoldPerM2, (r, v) => r with { ScaffoldPerM2 = v }),
         ("overhead", Share, r => r.OverheadPercent, (r, v) => r with { OverheadPercent = v }),
         ("profit", Share, r => r.ProfitPercent, (r, v) => r with { ProfitPercent = v }),
         ("tax", Share, r => r.TaxPercent, (r, v) => r with { TaxPercent = v }),
@@ -88,7 +95,7 @@ internal static class FirmEndpoints
         ("leadDays", FieldRanges.Days, r => r.LeadDays, (r, v) => r with { LeadDays = v }),
         ("trailer", Trailer, r => r.TrailerKilograms, (r, v) => r with { TrailerKilograms = v }),
         ("blanket", Kilowatts, r => r.BlanketWatts, (r, v) => r with { BlanketWatts = v }),
-        ("newCovering", Price, r => r.NewCoveringPerM2, (r, v) => r with { NewCoveringPerM2 = v }),
+        ("newCovering", PerArea, r => r.NewCoveringPerM2, (r, v) => r with { NewCoveringPerM2 = v }),
     ];
 
     public static void MapFirm(this IEndpointRouteBuilder app)
@@ -105,35 +112,35 @@ internal static class FirmEndpoints
 
     private static async Task<Ok<FirmAnswer>> AnswerAsync(UmbracellDb db, SheetLibrary library, ClaimsPrincipal person)
     {
-        var answer = Of(await db.Firms.SingleAsync(), await library.AllAsync());
+        var answer = Of(await db.Firms.SingleAsync(), await library.SuppliesAsync());
         return TypedResults.Ok(Claims.Prices(person) ? answer : answer with { Rates = null });
     }
 
     private static async Task<Ok<FirmAnswer>> ChangeAsync(TypedEdit edit, UmbracellDb db, SheetLibrary library, Commands commands)
     {
-        var (firm, sheets) = (await db.Firms.SingleAsync(), await library.AllAsync());
+        var (firm, supplies) = (await db.Firms.SingleAsync(), await library.SuppliesAsync());
         if (!await commands.TakeAsync(edit, firm))
         {
-            return TypedResults.Ok(Of(firm, sheets));
+            return TypedResults.Ok(Of(firm, supplies));
         }
 
         var fields = new TypedFields(edit);
-        var rates = ChoiceQuestions.RatesOf(firm);
+        var rates = firm.Rates ?? Rates.Unpriced;
         foreach (var (field, range, _, with) in Work)
         {
             fields.Quantity(field, range, value => rates = with(rates, value));
         }
 
-        foreach (var id in sheets.Keys)
+        foreach (var id in supplies.Sheets.Keys)
         {
             fields.QuantityOrBlank("set:" + id, Price, value => rates = rates with { SetPrice = With(rates.SetPrice, id, value) });
         }
 
-        foreach (var id in MaterialIds)
+        foreach (var id in MaterialsOf(supplies))
         {
             fields.QuantityOrBlank(
                 "material:" + id,
-                Price,
+                PriceOf(id, supplies),
                 value => rates = rates with { MaterialPrice = With(rates.MaterialPrice, id, value) }
             );
         }
@@ -145,26 +152,21 @@ internal static class FirmEndpoints
             "currency",
             "profitIsMarkup",
             .. Work.Select(w => w.Field),
-            .. sheets.Keys.Select(id => "set:" + id),
-            .. MaterialIds.Select(id => "material:" + id),
+            .. supplies.Sheets.Keys.Select(id => "set:" + id),
+            .. MaterialsOf(supplies).Select(id => "material:" + id),
             .. Enum.GetNames<PracticeQuestion>().Select(q => "practice" + q),
         ]);
         firm.Rates = rates;
         await db.SaveChangesAsync();
-        return TypedResults.Ok(Of(firm, sheets));
+        return TypedResults.Ok(Of(firm, supplies));
     }
 
-    private static IEnumerable<string> MaterialIds =>
-        [
-            .. ShippedData.Batts.Select(b => b.Id),
-            .. new[]
-            {
-                ChoiceQuestions.Materials.Board,
-                ChoiceQuestions.Materials.FacedBoard,
-                ChoiceQuestions.Materials.VapourCoat,
-                ChoiceQuestions.Materials.WeatherCoat,
-            }.Select(m => m.Id),
-        ];
+    private static IEnumerable<string> MaterialsOf(Supplies supplies)
+    {
+        var systems = supplies.ForSystems;
+        Material[] bought = [systems.Board, systems.FacedBoard, systems.VapourCoat, systems.WeatherCoat];
+        return [.. supplies.Batts.Select(b => b.Id), .. bought.Select(m => m.Id)];
+    }
 
     private static Dictionary<string, double> With(IReadOnlyDictionary<string, double> prices, string id, double? price)
     {
@@ -178,20 +180,27 @@ internal static class FirmEndpoints
         return changed;
     }
 
-    private static FirmAnswer Of(Firm firm, IReadOnlyDictionary<string, Core.Materials.ProductSheet> sheets)
+    private static FirmAnswer Of(Firm firm, Supplies supplies)
     {
-        var rates = ChoiceQuestions.RatesOf(firm);
+        var rates = firm.Rates ?? Rates.Unpriced;
         return new(
             firm.Name,
             firm.Currency,
             new(
                 [
-                    .. sheets
-                        .Values.OrderBy(s => s.Cell)
+                    .. supplies
+                        .Sheets.Values.OrderBy(s => s.Cell)
                         .ThenBy(s => s.Name, StringComparer.Ordinal)
                         .Select(s => new RateAnswer("set:" + s.Id, s.Name, Money(rates.PriceOf(s)))),
                 ],
-                [.. MaterialIds.Select(id => new RateAnswer("material:" + id, id, Money(rates.PriceOf(id, null))))],
+                [
+                    .. MaterialsOf(supplies)
+                        .Select(id => new RateAnswer(
+                            "material:" + id,
+                            id,
+                            Money(rates.PriceOf(id, null), PriceOf(id, supplies).Dimension)
+                        )),
+                ],
                 [.. Work.Select(w => new RateAnswer(w.Field, "", FigureAnswer.Of(new(w.Read(rates), w.Range.Dimension))))],
                 rates.ProfitIsMarkup
             ),
@@ -203,5 +212,10 @@ internal static class FirmEndpoints
         );
     }
 
-    private static FigureAnswer? Money(double? price) => price is { } known ? FigureAnswer.Of(new(known, Dimension.Money)) : null;
+    // Boards are priced by their thickness too; batts and coats come in one.
+    private static FigureRange PriceOf(string material, Supplies supplies) =>
+        supplies.Materials.TryGetValue(material, out var known) && known.IsInsulation ? PerBoard : PerArea;
+
+    private static FigureAnswer? Money(double? price, Dimension dimension = Dimension.Money) =>
+        price is { } known ? FigureAnswer.Of(new(known, dimension)) : null;
 }

@@ -2,6 +2,7 @@ using Umbracell.Core.Assemblies;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Materials;
 using Umbracell.Questions.Answers;
+using Umbracell.Questions.Section;
 using Umbracell.Server.Surfaces;
 
 namespace Umbracell.Server.Jobs;

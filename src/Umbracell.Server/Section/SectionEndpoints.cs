@@ -2,6 +2,7 @@ using Microsoft.AspNetCore.Http.HttpResults;
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Assemblies.Conduction;
 using Umbracell.Core.Quantities;
+using Umbracell.Questions;
 using Umbracell.Questions.Answers;
 using Umbracell.Questions.Section;
 using Umbracell.Server.Sheets;
@@ -13,6 +14,7 @@ namespace Umbracell.Server.Section;
 
 /// <summary>The section of a surface: the question made from it, and its answer once foam is chosen.</summary>
 /// <param name="Question">The question, with the last chosen sheet and thickness; null until both are chosen.</param>
+/// <param name="Laid">Its layers as they are drawn, also where its figures cannot be had; null without a question.</param>
 /// <param name="Answer">The answer, where the figures can be had.</param>
 /// <param name="Fault">Why there is no answer, where the chosen thickness cannot be rated.</param>
 /// <param name="SheetId">The sheet chosen, if one is.</param>
@@ -22,6 +24,7 @@ namespace Umbracell.Server.Section;
 /// <param name="Version">Version of the surface.</param>
 public sealed record SectionOfSurface(
     SectionQuestion? Question,
+    LaidSection? Laid,
     SectionAnswer? Answer,
     string? Fault,
     string? SheetId,
@@ -55,11 +58,11 @@ internal static class SectionEndpoints
     }
 
     private static async Task<Ok<SectionAnswer>> ComputeAsync(SectionQuestion question, SheetLibrary library) =>
-        TypedResults.Ok(SectionQuestions.Answer(question, await library.ShelfAsync()));
+        TypedResults.Ok(SectionQuestions.Answer(question, await library.SuppliesAsync()));
 
     private static async Task<Results<Ok<MemberCellAnswer>, NoContent>> MemberAsync(SectionQuestion question, SheetLibrary library)
     {
-        var section = SectionQuestions.Case(question, await library.ShelfAsync());
+        var section = SectionQuestions.Case(question, await library.SuppliesAsync());
         return
             (SlabEdge.Of(section) is { } edge ? SectionFields.Of(edge, section) : SectionFields.Of(SectionStudy.Of(section))) is { } field
             ? TypedResults.Ok(field)
@@ -72,34 +75,35 @@ internal static class SectionEndpoints
         var buffer = surface.BufferId is null ? null : Beside(surface, job, await SurfaceStates.OfAsync(job, reader, library, db));
         var question = SurfaceSections.Of(surface, job);
         var thickness = surface.FoamThicknessM is { } metres ? FigureAnswer.Of(new Length(metres).ToThickness()) : null;
-        if (question is null)
-        {
-            return Ok(null, null);
-        }
+        var supplies = await library.SuppliesAsync();
+        var laid = question is null ? null : SurfaceStudies.OrNull(() => LaidSection.Of(SectionQuestions.Case(question, supplies)));
+        var (answer, fault) = Answer(question, supplies);
+        return TypedResults.Ok(
+            new SectionOfSurface(
+                question,
+                laid,
+                answer,
+                fault,
+                surface.SheetSlug,
+                thickness,
+                new(job.SummerIndoorC, job.SummerIndoorRhPct, job.SummerOutdoorC, job.SummerOutdoorRhPct),
+                buffer,
+                surface.Version
+            )
+        );
+    }
 
+    // The sheet chosen may not rate the thickness kept from another sheet: the choice stays, the reason is told.
+    private static (SectionAnswer? Answer, string? Fault) Answer(SectionQuestion? question, Supplies supplies)
+    {
         try
         {
-            return Ok(SectionQuestions.Answer(question, await library.ShelfAsync()), null);
+            return (question is null ? null : SectionQuestions.Answer(question, supplies), null);
         }
         catch (Exception e) when (e is QuantityRangeException or FieldFaultsException)
         {
-            // The sheet chosen does not rate the thickness kept from another sheet: the choice stays, the reason is told.
-            return Ok(null, e.Message);
+            return (null, e.Message);
         }
-
-        Ok<SectionOfSurface> Ok(SectionAnswer? answer, string? fault) =>
-            TypedResults.Ok(
-                new SectionOfSurface(
-                    question,
-                    answer,
-                    fault,
-                    surface.SheetSlug,
-                    thickness,
-                    new(job.SummerIndoorC, job.SummerIndoorRhPct, job.SummerOutdoorC, job.SummerOutdoorRhPct),
-                    buffer,
-                    surface.Version
-                )
-            );
     }
 
     private static BufferBeside? Beside(Surface surface, Job job, SurfaceStates states) =>

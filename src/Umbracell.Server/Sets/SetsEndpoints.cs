@@ -1,6 +1,7 @@
 using Microsoft.AspNetCore.Http.HttpResults;
 using Umbracell.Core.Quantities;
 using Umbracell.Questions.Answers;
+using Umbracell.Questions.Sets;
 using Umbracell.Server.Sheets;
 using Umbracell.Server.Surfaces;
 
@@ -20,11 +21,8 @@ internal static class SetsEndpoints
             .RequireAuthorization();
     }
 
-    private static async Task<Ok<SetsAnswer>> ComputeAsync(SetsQuestion question, SheetLibrary library)
-    {
-        var sheet = await library.FindAsync(question.SheetId);
-        return TypedResults.Ok(SetsQuestions.Answer(SetsQuestions.Study(question, sheet), sheet));
-    }
+    private static async Task<Ok<SetsAnswer>> ComputeAsync(SetsQuestion question, SheetLibrary library) =>
+        TypedResults.Ok(SetsQuestions.Answer(question, await library.SuppliesAsync()));
 
     private static async Task<Ok<SetsOfSurface>> OfSurfaceAsync(Guid id, StudiedJobs jobs)
     {

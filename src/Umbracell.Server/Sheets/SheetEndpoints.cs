@@ -1,3 +1,4 @@
+using System.Security.Claims;
 using System.Text.Json;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Umbracell.Core.Assemblies;
@@ -5,8 +6,9 @@ using Umbracell.Core.Materials;
 using Umbracell.Core.Takeoff;
 using Umbracell.Formats.DataFiles;
 using Umbracell.Formats.Surveys;
+using Umbracell.Questions;
 using Umbracell.Questions.Answers;
-using Umbracell.Questions.Section;
+using Umbracell.Server.Access;
 using Umbracell.Server.Places;
 using Umbracell.Server.Targets;
 using Umbracell.Store;
@@ -53,17 +55,20 @@ internal static class SheetEndpoints
             .WithTags("Jobs")
             .WithSummary("Product sheets, targets, kinds and zones offered for choice.")
             .RequireAuthorization();
-        app.MapGet(
-                "/api/shelf",
-                async (SheetLibrary library) =>
-                    TypedResults.Text(JsonSerializer.Serialize(await library.ShelfAsync(), QuestionsJson.Wire.Shelf), "application/json")
-            )
+        app.MapGet("/api/supplies", SuppliesAsync)
             .WithTags("Compute")
-            .WithSummary("All that a question can name, for the core that runs in the browser.")
+            .WithSummary("All that a question can name, for the core that runs in the browser; with rates for those who price.")
             .RequireAuthorization();
         app.MapGet("/api/schemas/product-sheet", () => TypedResults.Text(ProductSheetFile.SchemaText, "application/schema+json"))
             .WithTags("Schemas")
             .WithSummary("JSON Schema of product sheets.");
+    }
+
+    private static async Task<ContentHttpResult> SuppliesAsync(SheetLibrary library, ClaimsPrincipal person)
+    {
+        var supplies = await library.SuppliesAsync();
+        var shown = Claims.Prices(person) ? supplies : supplies with { Rates = null };
+        return TypedResults.Text(JsonSerializer.Serialize(shown, QuestionsJson.Wire.Supplies), "application/json");
     }
 
     private static async Task<Ok<ChoicesAnswer>> ChoicesAsync(SheetLibrary library, UmbracellDb db)

@@ -1,10 +1,10 @@
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.Caching.Memory;
 using Umbracell.Core.Assemblies.Conduction;
+using Umbracell.Core.Choosing;
 using Umbracell.Core.Materials;
 using Umbracell.Formats.DataFiles;
-using Umbracell.Questions.Answers;
-using Umbracell.Questions.Section;
+using Umbracell.Questions;
 using Umbracell.Store;
 
 namespace Umbracell.Server.Sheets;
@@ -13,6 +13,7 @@ namespace Umbracell.Server.Sheets;
 internal sealed class SheetLibrary(UmbracellDb db, IMemoryCache cache, SolvedMembers solved)
 {
     private IReadOnlyDictionary<string, ProductSheet>? _sheets;
+    private Supplies? _supplies;
 
     public async Task<IReadOnlyDictionary<string, ProductSheet>> AllAsync()
     {
@@ -36,10 +37,19 @@ internal sealed class SheetLibrary(UmbracellDb db, IMemoryCache cache, SolvedMem
         return _sheets;
     }
 
-    /// <summary>All that a question can name.</summary>
-    public async Task<Shelf> ShelfAsync() => new(await AllAsync(), ShippedData.Materials, ShippedData.Batts) { Solved = solved };
+    /// <summary>All that a question can name, with the firm's rates and schools.</summary>
+    public async Task<Supplies> SuppliesAsync()
+    {
+        if (_supplies is null)
+        {
+            var firm = await db.Firms.AsNoTracking().SingleAsync();
+            _supplies = new(await AllAsync(), ShippedData.Materials, ShippedData.Batts, firm.Rates)
+            {
+                Schools = firm.Practice?.Schools ?? new Dictionary<PracticeQuestion, School>(),
+                Solved = solved,
+            };
+        }
 
-    /// <summary>The sheet named in a question.</summary>
-    public async Task<ProductSheet> FindAsync(string id, string field = "sheetId") =>
-        (await AllAsync()).GetValueOrDefault(id) ?? throw new FieldFaultsException([new(field, "unknown", id)]);
+        return _supplies;
+    }
 }

@@ -1,19 +1,15 @@
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Quantities;
+using Umbracell.Documents;
 using Umbracell.Formats.Words;
 using Umbracell.Server.Typing;
-using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Surfaces;
 
 /// <summary>What a person says of a surface that bears on the choice.</summary>
 internal static class ChoiceFacts
 {
-    private static readonly (
-        string Field,
-        Func<ChoiceFactsDocument, bool> Read,
-        Func<ChoiceFactsDocument, bool, ChoiceFactsDocument> With
-    )[] All =
+    private static readonly (string Field, Func<FactsDocument, bool> Read, Func<FactsDocument, bool, FactsDocument> With)[] All =
     [
         ("unconditioned", f => f.Unconditioned, (f, on) => f with { Unconditioned = on }),
         ("soundAsked", f => f.SoundAsked, (f, on) => f with { SoundAsked = on }),
@@ -31,13 +27,13 @@ internal static class ChoiceFacts
 
     private static readonly FigureRange Load = new(0, 2_000_000, Dimension.BearingPressure);
 
-    public static IReadOnlyDictionary<string, bool> Told(ChoiceFactsDocument facts) => All.ToDictionary(f => f.Field, f => f.Read(facts));
+    public static IReadOnlyDictionary<string, bool> Told(FactsDocument facts) => All.ToDictionary(f => f.Field, f => f.Read(facts));
 
     /// <summary>What is asked of a kind of surface: only framed walls are asked about their cladding.</summary>
-    public static IReadOnlyDictionary<string, bool> Asked(ChoiceFactsDocument facts, SurfaceKind kind) =>
+    public static IReadOnlyDictionary<string, bool> Asked(FactsDocument facts, SurfaceKind kind) =>
         Told(facts).Where(f => f.Key != "ventedCladding" || kind == SurfaceKind.StudWall).ToDictionary();
 
-    public static ChoiceFactsDocument Taken(TypedFields fields, ChoiceFactsDocument facts)
+    public static FactsDocument Taken(TypedFields fields, FactsDocument facts)
     {
         foreach (var (field, _, with) in All)
         {
@@ -50,7 +46,7 @@ internal static class ChoiceFacts
     }
 
     /// <summary>Takes the facts of a table's cell: those that are named are true, the others are not.</summary>
-    public static ChoiceFactsDocument Listed(TypedFields fields, ChoiceFactsDocument facts)
+    public static FactsDocument Listed(TypedFields fields, FactsDocument facts)
     {
         if (fields.Has("facts"))
         {
@@ -66,7 +62,7 @@ internal static class ChoiceFacts
         return WithLoad(fields, facts);
     }
 
-    private static ChoiceFactsDocument WithLoad(TypedFields fields, ChoiceFactsDocument facts)
+    private static FactsDocument WithLoad(TypedFields fields, FactsDocument facts)
     {
         fields.QuantityOrBlank("load", Load, pascals => facts = facts with { LoadKPa = pascals / 1000 });
         return facts;

@@ -2,6 +2,7 @@ using System.Globalization;
 using Umbracell.Core.Choosing;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
+using Umbracell.Documents;
 using Umbracell.Server.Typing;
 using Umbracell.Store.Model;
 
@@ -63,22 +64,31 @@ internal static class JobChoosing
         {
             fields.Known(
                 "practice" + question,
-                typed =>
-                    typed.Length == 0
-                    || (
-                        Enum.TryParse<School>(typed, ignoreCase: true, out var school) && Enum.IsDefined(school) && !char.IsDigit(typed[0])
-                    ),
+                typed => typed.Length == 0 || SchoolNamed(question, typed) is not null,
                 typed =>
                 {
                     schools.Remove(question);
                     if (typed.Length > 0)
                     {
-                        schools[question] = Enum.Parse<School>(typed, ignoreCase: true);
+                        schools[question] = SchoolNamed(question, typed)!.Value;
                     }
 
                     keep(new() { Schools = schools });
                 }
             );
         }
+    }
+
+    // A letter is what earlier versions called a school; a device may still hold one that was not sent.
+    private static School? SchoolNamed(PracticeQuestion question, string typed)
+    {
+        var letter = DocumentUpgrades.SchoolOfLetter(question.ToString(), typed);
+        return letter != School.Either
+            ? letter
+            : Practice
+                .SchoolsOf(question)
+                .Append(School.Either)
+                .Select(s => (School?)s)
+                .FirstOrDefault(s => Vocabulary.KeyOf(s!.Value).Equals(typed, StringComparison.OrdinalIgnoreCase));
     }
 }

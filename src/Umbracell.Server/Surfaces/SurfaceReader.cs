@@ -5,6 +5,7 @@ using Umbracell.Core.Conditions;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Takeoff;
+using Umbracell.Documents;
 using Umbracell.Formats.DataFiles;
 using Umbracell.Server.Problems;
 using Umbracell.Store;

@@ -3,6 +3,7 @@ using Umbracell.Core.Air;
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Quantities;
 using Umbracell.Formats.DataFiles;
+using Umbracell.Questions;
 using Umbracell.Questions.Section;
 using Umbracell.Server.Sheets;
 using Umbracell.Store;
@@ -33,7 +34,7 @@ internal sealed record SeasonAir(Temperature Indoor, RelativeHumidity IndoorRh, 
 }
 
 /// <summary>Surfaces of a job as they stand and as they are planned, with the buffer spaces they border on.</summary>
-internal sealed class SurfaceStates(Job job, IReadOnlyList<Surface> surfaces, IReadOnlyList<BufferSpaceRow> buffers, Shelf shelf)
+internal sealed class SurfaceStates(Job job, IReadOnlyList<Surface> surfaces, IReadOnlyList<BufferSpaceRow> buffers, Supplies supplies)
 {
     /// <summary>Every surface of a job as it stands and as planned.</summary>
     public static async Task<SurfaceStates> OfAsync(Job job, SurfaceReader reader, SheetLibrary library, UmbracellDb db) =>
@@ -41,7 +42,7 @@ internal sealed class SurfaceStates(Job job, IReadOnlyList<Surface> surfaces, IR
             job,
             await reader.SurfacesAsync(job.Id),
             await db.BufferSpaces.AsNoTracking().Where(b => b.JobId == job.Id).ToListAsync(),
-            await library.ShelfAsync()
+            await library.SuppliesAsync()
         );
 
     private readonly Pressure _pressure = StandardAtmosphere.PressureAt(new(job.AltitudeM));
@@ -93,9 +94,9 @@ internal sealed class SurfaceStates(Job job, IReadOnlyList<Surface> surfaces, IR
     {
         var thickness = planned ? surface.FoamThicknessM : 0;
         var sheet =
-            surface.SheetSlug is { } slug ? shelf.Sheets.GetValueOrDefault(slug)
+            surface.SheetSlug is { } slug ? supplies.Sheets.GetValueOrDefault(slug)
             : planned ? null
-            : shelf.Sheets.Values.FirstOrDefault();
+            : supplies.Sheets.Values.FirstOrDefault();
         if (thickness is not { } metres || sheet is null)
         {
             return null;
@@ -103,7 +104,14 @@ internal sealed class SurfaceStates(Job job, IReadOnlyList<Surface> surfaces, IR
 
         // Soil and rooms stay what they are; open air and vented spaces take the season's air.
         var template = ShippedData.Templates[surface.Kind];
-        var section = SectionQuestions.Case(SurfaceSections.Of(surface, job, sheet.Id, Math.Max(1, metres * 1000)), shelf);
+        var section = SectionQuestions.Case(
+            SurfaceSections.Empty(surface, job) with
+            {
+                SheetId = sheet.Id,
+                ThicknessMm = Math.Max(1, metres * 1000),
+            },
+            supplies
+        );
         var outdoors = template.Exposure is Exposure.Outdoors or Exposure.Ventilated;
         section = section with
         {

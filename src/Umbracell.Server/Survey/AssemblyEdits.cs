@@ -1,5 +1,6 @@
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Quantities;
+using Umbracell.Documents;
 using Umbracell.Formats.DataFiles;
 using Umbracell.Formats.Words;
 using Umbracell.Questions.Answers;
@@ -38,10 +39,14 @@ internal static class AssemblyEdits
         fields.Quantity("memberSpacing", FieldRanges.MemberSpacing, si => Space(surface, si));
         fields.Quantity("memberShare", FieldRanges.MemberShare, percent => surface.MemberShare = percent / 100);
         fields.Choice<Core.Conditions.SubstrateKind>("substrate", kind => surface.Substrate = kind);
-        TakeLayers(fields, "outboard", layers => surface.Assembly.Outboard = layers);
-        TakeLayers(fields, "inboard", layers => surface.Assembly.Inboard = layers);
-        fields.Quantity("ventChannel", FieldRanges.VentChannel, si => surface.Assembly.VentChannelMm = si * 1000);
-        TakeLayers(fields, "baffle", layers => surface.Assembly.Baffle = layers.FirstOrDefault(), most: 1);
+        TakeLayers(fields, "outboard", layers => surface.Assembly = surface.Assembly with { Outboard = layers });
+        TakeLayers(fields, "inboard", layers => surface.Assembly = surface.Assembly with { Inboard = layers });
+        fields.Quantity(
+            "ventChannel",
+            FieldRanges.VentChannel,
+            si => surface.Assembly = surface.Assembly with { VentChannelMm = si * 1000 }
+        );
+        TakeLayers(fields, "baffle", layers => surface.Assembly = surface.Assembly with { Baffle = layers.FirstOrDefault() }, most: 1);
         fields.YesNo("shavedFlush", yes => surface.ShavedFlush = yes == true);
         fields.Quantity("profileFactor", FieldRanges.ProfileFactor, si => surface.ProfileFactor = si);
     }
@@ -82,14 +87,14 @@ internal static class AssemblyEdits
         : null;
 
     // "osb|7/16; wood-siding|5/8": material and thickness, outermost first.
-    private static void TakeLayers(TypedFields fields, string field, Action<List<LayerRow>> take, int most = MostLayers)
+    private static void TakeLayers(TypedFields fields, string field, Action<List<LayerDocument>> take, int most = MostLayers)
     {
         if (!fields.Has(field))
         {
             return;
         }
 
-        var layers = new List<LayerRow>();
+        var layers = new List<LayerDocument>();
         var raw = fields.Raw(field).Trim();
         foreach (
             var one in raw.Equals(NoLayers, StringComparison.OrdinalIgnoreCase)
@@ -112,7 +117,7 @@ internal static class AssemblyEdits
                 return;
             }
 
-            layers.Add(new() { Material = material, ThicknessMm = thickness.Figure!.Value.Si * 1000 });
+            layers.Add(new(material, thickness.Figure!.Value.Si * 1000));
         }
 
         take(layers);

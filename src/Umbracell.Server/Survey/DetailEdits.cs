@@ -27,17 +27,18 @@ internal static class DetailEdits
     public static void Take(TypedFields fields, Surface surface, SurveyChoices known)
     {
         var details = surface.Details;
-        fields.Choice<AccessKind>("access", access => details.Access = access);
-        fields.YesNo("balloonFramed", yes => details.BalloonFramed = yes);
-        fields.YesNo("crawlSpace", yes => details.CrawlSpace = yes);
-        fields.YesNo("heldAtEnds", yes => details.HeldAtEnds = yes);
-        fields.QuantityOrBlank("flange", FieldRanges.Flange, si => details.FlangeMm = si * 1000);
-        fields.QuantityOrBlank("web", FieldRanges.Web, si => details.WebMm = si * 1000);
-        fields.QuantityOrBlank("skin", FieldRanges.Skin, si => details.SkinMm = si * 1000);
-        fields.Choice<Covering>("covering", covering => details.Covering = covering);
-        fields.Choice<Attachment>("attachment", attachment => details.Attachment = attachment);
-        fields.QuantityOrBlank("doorSpare", FieldRanges.DoorSpare, kg => details.DoorSpareKg = kg);
-        fields.QuantityOrBlank("penetration", FieldRanges.Penetration, si => details.PenetrationMm = (si ?? 0) * 1000);
+        fields.Choice<AccessKind>("access", access => details = details with { Access = access });
+        fields.YesNo("balloonFramed", yes => details = details with { BalloonFramed = yes });
+        fields.YesNo("crawlSpace", yes => details = details with { CrawlSpace = yes });
+        fields.YesNo("heldAtEnds", yes => details = details with { HeldAtEnds = yes });
+        fields.QuantityOrBlank("flange", FieldRanges.Flange, si => details = details with { FlangeMm = si * 1000 });
+        fields.QuantityOrBlank("web", FieldRanges.Web, si => details = details with { WebMm = si * 1000 });
+        fields.QuantityOrBlank("skin", FieldRanges.Skin, si => details = details with { SkinMm = si * 1000 });
+        fields.Choice<Covering>("covering", covering => details = details with { Covering = covering });
+        fields.Choice<Attachment>("attachment", attachment => details = details with { Attachment = attachment });
+        fields.QuantityOrBlank("doorSpare", FieldRanges.DoorSpare, kg => details = details with { DoorSpareKg = kg });
+        fields.QuantityOrBlank("penetration", FieldRanges.Penetration, si => details = details with { PenetrationMm = (si ?? 0) * 1000 });
+        surface.Details = details;
         fields.Id("buffer", id => known.Buffers.Contains(id), id => surface.BufferId = id);
     }
 }

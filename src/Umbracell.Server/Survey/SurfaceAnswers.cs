@@ -2,6 +2,7 @@ using Umbracell.Core.Assemblies;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Takeoff;
+using Umbracell.Documents;
 using Umbracell.Formats.DataFiles;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Surfaces;
@@ -83,7 +84,7 @@ internal static class SurfaceAnswers
         );
     }
 
-    private static LayerAnswer Layer(LayerRow row) => new(row.Material, Fine(row.ThicknessMm)!);
+    private static LayerAnswer Layer(LayerDocument row) => new(row.Material, Fine(row.ThicknessMm)!);
 
     // Skins and webs are thinner than an eighth of an inch: printed to five digits, as they would be typed.
     private static FigureAnswer? Fine(double? millimetres) =>

@@ -64,7 +64,7 @@ internal static class SurfaceEdits
             text => text.Length == 0 || known.SheetOf(text) is not null,
             text => (surface.SheetSlug, surface.System) = (known.SheetOf(text), null)
         );
-        fields.QuantityOrBlank("thickness", FieldRanges.FoamThickness, si => surface.FoamThicknessM = si);
+        fields.QuantityOrBlank("thickness", ThicknessLimits.Entered, si => surface.FoamThicknessM = si);
         Exchange.SystemText.Take(fields, known, stamp, system => surface.System = system);
         if (fields.Has("facts") || fields.Has("load"))
         {

@@ -1,9 +1,11 @@
+using System.ComponentModel.DataAnnotations;
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Conditions;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Takeoff;
 using Umbracell.Questions.Answers;
 using Umbracell.Questions.Section;
+using Umbracell.Server.Typing;
 
 namespace Umbracell.Server.Survey;
 
@@ -79,3 +81,15 @@ public sealed record SurfaceAnswer(
     Verdict Verdict,
     uint Version
 );
+
+/// <summary>The face of a surface's foam, moved by hand.</summary>
+/// <param name="Version">The version that was on the screen.</param>
+/// <param name="ThicknessMm">Where the hand left it.</param>
+/// <param name="Id">Made where it was moved, so that the same sent again is no second one.</param>
+/// <param name="At">When it was moved; null for now.</param>
+public sealed record FaceMoved(
+    uint? Version,
+    [property: Range(ThicknessLimits.LeastEnteredMm, ThicknessLimits.MostEnteredMm)] double ThicknessMm,
+    Guid? Id = null,
+    DateTimeOffset? At = null
+) : ICommand;

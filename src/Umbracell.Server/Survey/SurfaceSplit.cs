@@ -53,7 +53,7 @@ internal static class SurfaceSplit
             surface.FoamThicknessM,
             surface.BufferId
         );
-        rest.Details = surface.Details.Copy();
+        rest.Details = surface.Details;
         (rest.System, rest.ChoiceFacts) = (surface.System, surface.ChoiceFacts);
         SurfaceStart.Size(surface, first);
         SurfaceStart.Size(rest, second);

@@ -42,10 +42,10 @@ internal static class SurfaceStart
         surface.ProfileFactor = template.ProfileFactor;
         surface.Assembly = new()
         {
-            Outboard = [.. template.Outboard.Select(Layer)],
-            Inboard = [.. template.Inboard.Select(Layer)],
+            Outboard = template.Outboard,
+            Inboard = template.Inboard,
             VentChannelMm = template.VentChannelMm,
-            Baffle = template.Baffle is { } baffle ? Layer(baffle) : null,
+            Baffle = template.Baffle,
         };
     }
 
@@ -58,10 +58,10 @@ internal static class SurfaceStart
             Shape = surface.Shape,
             Substrate = surface.Substrate,
             Members = new(surface.MemberMaterial, surface.MemberDepthM * 1000, surface.MemberSpacingM * 1000, surface.MemberShare * 100),
-            Outboard = [.. surface.Assembly.Outboard.Select(Layer)],
-            Inboard = [.. surface.Assembly.Inboard.Select(Layer)],
+            Outboard = surface.Assembly.Outboard,
+            Inboard = surface.Assembly.Inboard,
             VentChannelMm = surface.Assembly.VentChannelMm,
-            Baffle = surface.Assembly.Baffle is { } baffle ? Layer(baffle) : null,
+            Baffle = surface.Assembly.Baffle,
             ShavedFlush = surface.ShavedFlush,
             OpenFace = surface.OpenFace,
             ProfileFactor = surface.ProfileFactor,
@@ -102,8 +102,4 @@ internal static class SurfaceStart
         (surface.FirstM, surface.SecondM, surface.ThirdM, surface.Pitch, surface.BayCount) = (0, 0, 0, 0, 1);
         surface.Corners = [];
     }
-
-    private static LayerRow Layer(TemplateLayer layer) => new() { Material = layer.Material, ThicknessMm = layer.ThicknessMm };
-
-    private static TemplateLayer Layer(LayerRow layer) => new(layer.Material, layer.ThicknessMm);
 }

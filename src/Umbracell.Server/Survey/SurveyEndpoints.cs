@@ -39,6 +39,7 @@ internal static class SurveyEndpoints
             .RequireAuthorization(Claims.MayEdit);
         var one = app.MapGroup("/api/surfaces/{id:guid}").WithTags("Survey").RequireAuthorization(Claims.MayEdit);
         one.MapPatch("", ChangeAsync).WithSummary("Change typed fields of a surface.").ProducesProblem(409);
+        one.MapPatch("/thickness", MoveFaceAsync).WithSummary("Move the face of a surface's foam.").ProducesProblem(409);
         one.MapDelete("", RemoveAsync).WithSummary("Take a surface off the job; it can be brought back.");
         one.MapPost("/restore", RestoreAsync).WithSummary("Bring back a surface that was taken off.");
         one.MapPost("/split", SplitAsync).WithSummary("Cut a surface in two where depth or system changes.").ProducesProblem(409);
@@ -147,6 +148,28 @@ internal static class SurveyEndpoints
         // Openings and notes are rows of their own: the surface's row must change with them for its version to move on.
         surface.ChangedAt = clock.GetUtcNow();
         await db.SaveChangesAsync();
+        return TypedResults.Ok(await AnswerAsync(surface, reader));
+    }
+
+    // A hand that moves the drawn face gives a number: nothing is read from text.
+    private static async Task<Ok<SurfaceAnswer>> MoveFaceAsync(
+        Guid id,
+        FaceMoved moved,
+        SurfaceReader reader,
+        UmbracellDb db,
+        Commands commands,
+        ClaimsPrincipal user,
+        TimeProvider clock
+    )
+    {
+        var (surface, _) = await reader.FindAsync(id);
+        if (await commands.TakeAsync(moved, surface, Stamp.Of(user, clock, moved)))
+        {
+            await CheckVersionAsync(moved.Version, surface, reader);
+            (surface.FoamThicknessM, surface.ChangedAt) = (moved.ThicknessMm / 1000, clock.GetUtcNow());
+            await db.SaveChangesAsync();
+        }
+
         return TypedResults.Ok(await AnswerAsync(surface, reader));
     }
 

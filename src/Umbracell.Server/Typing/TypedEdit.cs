@@ -292,5 +292,4 @@ internal static class FieldRanges
     public static readonly FigureRange Repeats = new(1, 999, Dimension.Count);
     public static readonly FigureRange MemberDepth = new FigureRange(0, 0.9, Dimension.Thickness).Usually(0.03, 0.6);
     public static readonly FigureRange MemberSpacing = new FigureRange(0.1, 3, Dimension.Thickness).Usually(0.2, 2.5);
-    public static readonly FigureRange FoamThickness = new FigureRange(0.001, 0.61, Dimension.Thickness).Usually(0.01, 0.45);
 }

@@ -1,6 +1,7 @@
 using Umbracell.Core.Conditions;
 using Umbracell.Core.Findings;
 using Umbracell.Questions.Answers;
+using Umbracell.Questions.Window;
 using Umbracell.Server.Surfaces;
 
 namespace Umbracell.Server.Window;

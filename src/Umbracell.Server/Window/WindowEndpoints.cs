@@ -2,6 +2,7 @@ using System.Security.Claims;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Umbracell.Core.Quantities;
 using Umbracell.Questions.Answers;
+using Umbracell.Questions.Window;
 using Umbracell.Server.Access;
 using Umbracell.Server.Sheets;
 using Umbracell.Server.Surfaces;
@@ -47,11 +48,8 @@ internal static class WindowEndpoints
             .RequireAuthorization(Claims.MayEdit);
     }
 
-    private static async Task<Ok<GateAnswer>> ComputeAsync(GateQuestion question, SheetLibrary library)
-    {
-        var sheet = await library.FindAsync(question.SheetId);
-        return TypedResults.Ok(GateQuestions.Answer(GateQuestions.Check(question, sheet, (await library.AllAsync()).Values)));
-    }
+    private static async Task<Ok<GateAnswer>> ComputeAsync(GateQuestion question, SheetLibrary library) =>
+        TypedResults.Ok(GateQuestions.Answer(question, await library.SuppliesAsync()));
 
     private static async Task<Ok<WindowOfSurface>> OfSurfaceAsync(Guid id, SurfaceReader reader, SheetLibrary library, TimeProvider clock)
     {
@@ -170,10 +168,10 @@ internal static class WindowEndpoints
     {
         var records = await reader.RecordsAsync(job.Id, [surface.Id]);
         var readings = records.Readings;
-        var sheets = await library.AllAsync();
-        var question = GateQuestions.Of(surface, job, records, clock.GetUtcNow());
-        var sheet = question is null ? null : sheets.GetValueOrDefault(question.SheetId);
-        var answer = question is null || sheet is null ? null : GateQuestions.Answer(GateQuestions.Check(question, sheet, sheets.Values));
+        var supplies = await library.SuppliesAsync();
+        var question = SurfaceGates.Of(surface, job, records, clock.GetUtcNow());
+        var sheet = question is null ? null : supplies.Sheets.GetValueOrDefault(question.SheetId);
+        var answer = question is null || sheet is null ? null : GateQuestions.Answer(question, supplies);
         return new(
             question,
             answer,

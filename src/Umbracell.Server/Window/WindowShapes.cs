@@ -1,5 +1,6 @@
 using Umbracell.Core.Conditions;
 using Umbracell.Questions.Answers;
+using Umbracell.Questions.Window;
 using Umbracell.Server.Surfaces;
 using Umbracell.Store.Model;
 

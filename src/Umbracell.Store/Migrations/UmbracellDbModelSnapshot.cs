@@ -1564,6 +1564,11 @@ namespace Umbracell.Store.Migrations
                         .HasColumnType("uuid")
                         .HasColumnName("id");
 
+                    b.Property<string>("Assembly")
+                        .IsRequired()
+                        .HasColumnType("jsonb")
+                        .HasColumnName("assembly");
+
                     b.Property<int>("BayCount")
                         .HasColumnType("integer")
                         .HasColumnName("bay_count");
@@ -1584,6 +1589,11 @@ namespace Umbracell.Store.Migrations
                         .IsRequired()
                         .HasColumnType("double precision[]")
                         .HasColumnName("corners");
+
+                    b.Property<string>("Details")
+                        .IsRequired()
+                        .HasColumnType("jsonb")
+                        .HasColumnName("details");
 
                     b.Property<double?>("ExpectedDrumC")
                         .HasColumnType("double precision")
@@ -2211,148 +2221,6 @@ namespace Umbracell.Store.Migrations
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired()
                         .HasConstraintName("fk_surfaces_jobs_firm_id_job_id");
-
-                    b.OwnsOne("Umbracell.Store.Model.AssemblyDocument", "Assembly", b1 =>
-                        {
-                            b1.Property<Guid>("SurfaceId");
-
-                            b1.Property<int>("SchemaVersion");
-
-                            b1.Property<double>("VentChannelMm");
-
-                            b1.HasKey("SurfaceId");
-
-                            b1.ToTable("surfaces");
-
-                            b1
-                                .ToJson("assembly")
-                                .HasColumnType("jsonb");
-
-                            b1.WithOwner()
-                                .HasForeignKey("SurfaceId")
-                                .HasConstraintName("fk_surfaces_surfaces_id");
-
-                            b1.OwnsOne("Umbracell.Store.Model.LayerRow", "Baffle", b2 =>
-                                {
-                                    b2.Property<Guid>("AssemblyDocumentSurfaceId");
-
-                                    b2.Property<string>("Material")
-                                        .IsRequired();
-
-                                    b2.Property<double>("ThicknessMm");
-
-                                    b2.HasKey("AssemblyDocumentSurfaceId")
-                                        .HasName("pk_surfaces");
-
-                                    b2.ToTable("surfaces");
-
-                                    b2.WithOwner()
-                                        .HasForeignKey("AssemblyDocumentSurfaceId")
-                                        .HasConstraintName("fk_surfaces_surfaces_assembly_document_surface_id");
-                                });
-
-                            b1.OwnsMany("Umbracell.Store.Model.LayerRow", "Inboard", b2 =>
-                                {
-                                    b2.Property<Guid>("AssemblyDocumentSurfaceId");
-
-                                    b2.Property<int>("__synthesizedOrdinal")
-                                        .ValueGeneratedOnAdd();
-
-                                    b2.Property<string>("Material")
-                                        .IsRequired();
-
-                                    b2.Property<double>("ThicknessMm");
-
-                                    b2.HasKey("AssemblyDocumentSurfaceId", "__synthesizedOrdinal");
-
-                                    b2.ToTable("surfaces");
-
-                                    b2.WithOwner()
-                                        .HasForeignKey("AssemblyDocumentSurfaceId")
-                                        .HasConstraintName("fk_surfaces_surfaces_assembly_document_surface_id");
-                                });
-
-                            b1.OwnsMany("Umbracell.Store.Model.LayerRow", "Outboard", b2 =>
-                                {
-                                    b2.Property<Guid>("AssemblyDocumentSurfaceId");
-
-                                    b2.Property<int>("__synthesizedOrdinal")
-                                        .ValueGeneratedOnAdd();
-
-                                    b2.Property<string>("Material")
-                                        .IsRequired();
-
-                                    b2.Property<double>("ThicknessMm");
-
-                                    b2.HasKey("AssemblyDocumentSurfaceId", "__synthesizedOrdinal")
-                                        .HasName("pk_surfaces");
-
-                                    b2.ToTable("surfaces");
-
-                                    b2.WithOwner()
-                                        .HasForeignKey("AssemblyDocumentSurfaceId")
-                                        .HasConstraintName("fk_surfaces_surfaces_assembly_document_surface_id");
-                                });
-
-                            b1.Navigation("Baffle");
-
-                            b1.Navigation("Inboard");
-
-                            b1.Navigation("Outboard");
-                        });
-
-                    b.OwnsOne("Umbracell.Store.Model.DetailsDocument", "Details", b1 =>
-                        {
-                            b1.Property<Guid>("SurfaceId");
-
-                            b1.Property<string>("Access")
-                                .IsRequired()
-                                .HasMaxLength(40);
-
-                            b1.Property<string>("Attachment")
-                                .IsRequired()
-                                .HasMaxLength(40);
-
-                            b1.Property<bool?>("BalloonFramed");
-
-                            b1.Property<string>("Covering")
-                                .IsRequired()
-                                .HasMaxLength(40);
-
-                            b1.Property<bool?>("CrawlSpace");
-
-                            b1.Property<double?>("DoorSpareKg");
-
-                            b1.Property<double?>("FlangeMm");
-
-                            b1.Property<bool?>("HeldAtEnds");
-
-                            b1.Property<double>("PenetrationMm");
-
-                            b1.Property<int>("SchemaVersion");
-
-                            b1.Property<double?>("SkinMm");
-
-                            b1.Property<double?>("WebMm");
-
-                            b1.HasKey("SurfaceId");
-
-                            b1.ToTable("surfaces");
-
-                            b1
-                                .ToJson("details")
-                                .HasColumnType("jsonb");
-
-                            b1.WithOwner()
-                                .HasForeignKey("SurfaceId")
-                                .HasConstraintName("fk_surfaces_surfaces_id");
-                        });
-
-                    b.Navigation("Assembly")
-                        .IsRequired();
-
-                    b.Navigation("Details")
-                        .IsRequired();
                 });
 
             modelBuilder.Entity("Umbracell.Store.Model.TargetSetRow", b =>

@@ -1,5 +1,5 @@
-using Umbracell.Core.Conditions;
 using Umbracell.Core.Yield;
+using Umbracell.Documents;
 using Umbracell.Store.Figures;
 
 namespace Umbracell.Store.Model;
@@ -72,18 +72,6 @@ public sealed class PastJobRow : IFirmRow, IFigureInput
     IEnumerable<Guid> IFigureInput.FiguresOf(Func<string, bool> changes) => [FirmId];
 }
 
-/// <summary>What a job's price hangs on beside its surfaces.</summary>
-/// <param name="WorkDate">The day it is to be sprayed; null until it is set.</param>
-/// <param name="SpaceM3">Volume that would be heated; null leaves it to a guess from the area.</param>
-/// <param name="AirChanges">Air changes of that space with outdoors, an hour.</param>
-/// <param name="Heater">What the firm would heat with.</param>
-public sealed record PricingDocument(
-    DateOnly? WorkDate = null,
-    double? SpaceM3 = null,
-    double AirChanges = 1,
-    HeaterKind Heater = HeaterKind.Indirect
-);
-
 /// <summary>A bid as it was made: it keeps the season it was made for.</summary>
 public sealed class BidRow : IJobRow
 {
@@ -102,16 +90,3 @@ public sealed class BidRow : IJobRow
 
     public BidDocument? Document { get; set; }
 }
-
-/// <summary>The figures of a bid.</summary>
-/// <param name="Lines">Lines in the order they add up.</param>
-/// <param name="Net">Price before tax.</param>
-/// <param name="Price">Price with tax.</param>
-/// <param name="Surfaces">Surfaces with the substrate temperature and the route they were priced for.</param>
-public sealed record BidDocument(IReadOnlyList<KeptLine> Lines, double Net, double Price, IReadOnlyList<KeptSurface> Surfaces);
-
-/// <summary>A line of a bid: its key, quantity in SI with its dimension's name, and money.</summary>
-public sealed record KeptLine(string Key, double Quantity, string Dimension, double Amount);
-
-/// <summary>A surface of a bid.</summary>
-public sealed record KeptSurface(string Name, double? SubstrateC, string Route, double Sets);

@@ -4,6 +4,7 @@ using Umbracell.Core.Conditions;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Takeoff;
 using Umbracell.Core.Yield.Price;
+using Umbracell.Documents;
 using Umbracell.Store.Figures;
 
 namespace Umbracell.Store.Model;
@@ -177,28 +178,6 @@ public sealed class Job : IFirmRow, IFigureInput
     IEnumerable<Guid> IFigureInput.FiguresOf(Func<string, bool> changes) => [Id];
 }
 
-/// <summary>A layer as kept with a surface.</summary>
-public sealed class LayerRow
-{
-    public required string Material { get; set; }
-
-    public double ThicknessMm { get; set; }
-}
-
-/// <summary>The layers of a surface's assembly; kept as a document because they are always read and written whole.</summary>
-public sealed class AssemblyDocument
-{
-    public int SchemaVersion { get; set; } = 1;
-
-    public List<LayerRow> Outboard { get; set; } = [];
-
-    public List<LayerRow> Inboard { get; set; } = [];
-
-    public double VentChannelMm { get; set; }
-
-    public LayerRow? Baffle { get; set; }
-}
-
 /// <summary>One thing to be sprayed.</summary>
 public sealed class Surface : IFirmRow, IFigureInput
 {
@@ -264,7 +243,7 @@ public sealed class Surface : IFirmRow, IFigureInput
     public SystemDocument? System { get; set; }
 
     /// <summary>What was said that bears on the choice; null where nothing was.</summary>
-    public ChoiceFactsDocument? ChoiceFacts { get; set; }
+    public FactsDocument? ChoiceFacts { get; set; }
 
     /// <summary>Substrate temperature the material is reckoned at; null takes the last reading.</summary>
     public double? ExpectedSubstrateC { get; set; }
@@ -292,38 +271,6 @@ public sealed class Surface : IFirmRow, IFigureInput
     // The surfaces it is joined to say its name, as long as it is there.
     IEnumerable<Guid> IFigureInput.FiguresOf(Func<string, bool> changes) =>
         changes(nameof(Name)) || changes(nameof(RemovedAt)) ? [Id, JobId] : [Id];
-}
-
-/// <summary>What else is asked of a kind of surface; kept as a document because each kind asks other things.</summary>
-public sealed class DetailsDocument
-{
-    public int SchemaVersion { get; set; } = 1;
-
-    public AccessKind Access { get; set; }
-
-    public bool? BalloonFramed { get; set; }
-
-    /// <summary>Whether a basement wall is that of a crawl space; unknown counts as a basement, whose targets are tighter.</summary>
-    public bool? CrawlSpace { get; set; }
-
-    public bool? HeldAtEnds { get; set; }
-
-    public double? FlangeMm { get; set; }
-
-    public double? WebMm { get; set; }
-
-    public double? SkinMm { get; set; }
-
-    public Covering Covering { get; set; }
-
-    public Attachment Attachment { get; set; }
-
-    public double? DoorSpareKg { get; set; }
-
-    public double PenetrationMm { get; set; }
-
-    /// <summary>The same details for another surface.</summary>
-    public DetailsDocument Copy() => (DetailsDocument)MemberwiseClone();
 }
 
 /// <summary>An opening of a surface, or several alike.</summary>

@@ -2,6 +2,7 @@ using Umbracell.Core.Assemblies;
 using Umbracell.Core.Conditions;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Takeoff;
+using Umbracell.Documents;
 using Umbracell.Store.Model;
 
 namespace Umbracell.Store.Seeding;
@@ -30,7 +31,7 @@ internal static class DemoJobs
             AltitudeM = 180,
         };
 
-    private static void Purlins(DetailsDocument d) => (d.FlangeMm, d.WebMm, d.SkinMm, d.HeldAtEnds) = (63.5, 1.9, 0.6, false);
+    private static DetailsDocument Purlins(DetailsDocument d) => d with { FlangeMm = 63.5, WebMm = 1.9, SkinMm = 0.6, HeldAtEnds = false };
 
     public static IEnumerable<DemoSurface> FerryHouseSurfaces(StartSurface start)
     {
@@ -38,7 +39,7 @@ internal static class DemoJobs
         yield return Start(SurfaceKind.MetalRoof, "Slip hall roof")
             .Size(ShapeKind.RoofPlane, "26' x 60' at 4:12", repeats: 2)
             .Details(Purlins)
-            .Details(d => d.Access = AccessKind.Scaffold)
+            .Details(d => d with { Access = AccessKind.Scaffold })
             .Foam("marl-cc-20", "3")
             .Read("31 F", "38 F", 84)
             .FoundDry()
@@ -46,14 +47,14 @@ internal static class DemoJobs
         yield return Start(SurfaceKind.MetalWall, "Slip hall walls")
             .Size(ShapeKind.Band, "172' x 14'", "6 x 4' x 5'; 14' x 14'")
             .Details(Purlins)
-            .Details(d => d.Access = AccessKind.Ladder)
+            .Details(d => d with { Access = AccessKind.Ladder })
             .Foam("marl-cc-20f", "2 1/2")
             .Read("44 F", "47 F", 66)
             .FoundDry()
             .Ready();
         yield return Start(SurfaceKind.OverheadDoor, "Slip hall door")
             .Size(ShapeKind.Rectangle, "14' x 14'")
-            .Details(d => d.DoorSpareKg = 45)
+            .Details(d => d with { DoorSpareKg = 45 })
             .Foam("marl-cc-20", "1")
             .Read("45 F", "47 F", 66)
             .FoundDry()
@@ -74,7 +75,7 @@ internal static class DemoJobs
         yield return Start(SurfaceKind.VentedRafters, "Teaching wing ceiling")
             .Size(ShapeKind.RoofPlane, "13' x 74' at 9:12", "4 x 2' x 3'", 2)
             .Members("11 1/4", "24", 7)
-            .Details(d => (d.Covering, d.Access) = (Covering.Shingles, AccessKind.Scaffold))
+            .Details(d => d with { Covering = Covering.Shingles, Access = AccessKind.Scaffold })
             .Note(SiteNoteKind.Light, "two recessed lights over the stair")
             .Foam("marl-cc-20", "6")
             .Read("56 F", "60 F", 57)
@@ -84,14 +85,14 @@ internal static class DemoJobs
             .Size(ShapeKind.RoofPlane, "8' x 16' at 10:12", repeats: 4)
             .Members("9 1/4", "24", 7)
             .Leak("flashing at the bell louvre", "up the north hip to the louvre's sill, wet after two days of rain", 1)
-            .Details(d => (d.Covering, d.Access) = (Covering.WoodShingles, AccessKind.Scaffold))
+            .Details(d => d with { Covering = Covering.WoodShingles, Access = AccessKind.Scaffold })
             .Note(SiteNoteKind.OldInsulation, "fibre batts, wet along the north hip")
             .Wood(23)
             .WoodBySecondMeter(18.5)
             .Ready(PreparationItem.LeaksMended, PreparationItem.Dry);
         yield return Start(SurfaceKind.BandJoist, "Band joists of the wing")
             .Size(ShapeKind.Band, "196' x 11 1/4\"")
-            .Details(d => d.BalloonFramed = false)
+            .Details(d => d with { BalloonFramed = false })
             .Foam("marl-cc-20", "3")
             .Read("58 F", "60 F", 52)
             .Wood(13)
@@ -105,7 +106,7 @@ internal static class DemoJobs
             .Ready();
         yield return Start(SurfaceKind.LowSlopeRoof, "Boiler-house roof")
             .Size(ShapeKind.Rectangle, "30' x 50'", "4' x 4'")
-            .Details(d => (d.Covering, d.Attachment) = (Covering.BuiltUpFelt, Attachment.FullyAdhered))
+            .Details(d => d with { Covering = Covering.BuiltUpFelt, Attachment = Attachment.FullyAdhered })
             .Note(SiteNoteKind.WetPart, "blister at the south-west corner, about 40 square feet")
             .Note(SiteNoteKind.Flue, "boiler flue through the roof", "6 in")
             .Foam("slate-rf-30", "4")
@@ -114,7 +115,7 @@ internal static class DemoJobs
             .Ready(PreparationItem.Dry, PreparationItem.Firm);
         yield return Start(SurfaceKind.UnderSlab, "Battery room ground")
             .Size(ShapeKind.Rectangle, "21' x 20'")
-            .Details(d => d.PenetrationMm = 12)
+            .Details(d => d with { PenetrationMm = 12 })
             .Foam("marl-cc-20", "4 1/4")
             .Read("57 F", "60 F", 52)
             .FoundDry()
@@ -173,14 +174,14 @@ internal static class DemoJobs
         yield return Start(SurfaceKind.VentedRafters, "Clay-tile roof")
             .Size(ShapeKind.RoofPlane, "3.4 m x 9.2 m at 40°", "0.8 m x 1.2 m", 2)
             .Members("175 mm", "400 mm", 10)
-            .Details(d => d.Covering = Covering.Tile)
+            .Details(d => d with { Covering = Covering.Tile })
             .Layers(
                 new()
                 {
-                    Outboard = [new() { Material = "clay-tile", ThicknessMm = 15 }, new() { Material = "underlay", ThicknessMm = 1 }],
-                    Inboard = [new() { Material = "gypsum-board", ThicknessMm = 12.5 }],
+                    Outboard = [new("clay-tile", 15), new("underlay", 1)],
+                    Inboard = [new("gypsum-board", 12.5)],
                     VentChannelMm = 40,
-                    Baffle = new() { Material = "plywood", ThicknessMm = 6 },
+                    Baffle = new("plywood", 6),
                 }
             )
             .Foam("fleece-oc-8", "125 mm")
@@ -225,7 +226,7 @@ internal static class DemoJobs
             .Size(ShapeKind.Bays, "22 x 14 1/2\" x 24'")
             .Members("9 1/4", "16", 10)
             .Border("Space under the piers")
-            .Details(d => d.Access = AccessKind.Crawling)
+            .Details(d => d with { Access = AccessKind.Crawling })
             .Note(SiteNoteKind.Pests, "old termite tubes on two piers, treated")
             .Foam("marl-cc-20", "3")
             .Read("82 F", "84 F", 74)
@@ -242,7 +243,7 @@ internal static class DemoJobs
             .Size(ShapeKind.RoofPlane, "13' x 42' at 6:12", repeats: 2)
             .Members("7 1/4", "24", 7)
             .Border("Seed attic")
-            .Details(d => d.Covering = Covering.MetalSheets)
+            .Details(d => d with { Covering = Covering.MetalSheets })
             .Foam("fleece-oc-8", "7 1/4")
             .Read("98 F", "99 F", 48)
             .Wood(12)
@@ -251,7 +252,7 @@ internal static class DemoJobs
         yield return Start(SurfaceKind.StudWall, "Propagation room walls")
             .Size(ShapeKind.Rectangle, "66' x 9'", "3' x 6'8\"; 2 x 2' x 3'")
             .Members("5 1/2", "16", 25)
-            .Details(d => d.HeldAtEnds = false)
+            .Details(d => d with { HeldAtEnds = false })
             .Foam("marl-cc-20", "3 1/2")
             .Read("79 F", "82 F", 71)
             .Wood(15)
@@ -290,13 +291,13 @@ internal static class DemoJobs
 
     public static IEnumerable<DemoSurface> SeedStoreSurfaces(StartSurface start)
     {
-        static void BoxRibs(DetailsDocument d) => (d.FlangeMm, d.WebMm, d.SkinMm) = (50, 2.5, 0.75);
+        static DetailsDocument BoxRibs(DetailsDocument d) => d with { FlangeMm = 50, WebMm = 2.5, SkinMm = 0.75 };
         DemoSurface Start(SurfaceKind kind, string name) => new(start(kind, name), UnitSystem.Metric);
         yield return Start(SurfaceKind.MetalWall, "Cold store walls")
             .Size(ShapeKind.Band, "58 m x 5.6 m", "3.2 m x 3.6 m; 1 m x 2.1 m")
             .Members("150 mm", "1800 mm", 0)
             .Details(BoxRibs)
-            .Details(d => (d.Access, d.HeldAtEnds) = (AccessKind.Scaffold, true))
+            .Details(d => d with { Access = AccessKind.Scaffold, HeldAtEnds = true })
             .Foam("marl-cc-20", "100 mm")
             .Read("9 C", "11 C", 31)
             .FoundDry()
@@ -305,7 +306,7 @@ internal static class DemoJobs
             .Size(ShapeKind.RoofPlane, "7.4 m x 21.5 m at 8°", repeats: 2)
             .Members("150 mm", "1800 mm", 0)
             .Details(BoxRibs)
-            .Details(d => d.Access = AccessKind.Scaffold)
+            .Details(d => d with { Access = AccessKind.Scaffold })
             .Foam("marl-cc-20", "125 mm")
             .Read("7 C", "11 C", 33)
             .FoundDry()
@@ -319,7 +320,7 @@ internal static class DemoJobs
         yield return Start(SurfaceKind.SteelBox, "Fumigation box")
             .Size(ShapeKind.Box, "6.05 m x 2.4 m x 2.55 m", "2.3 m x 2.3 m")
             .Members("45 mm", "600 mm", 0)
-            .Details(d => (d.FlangeMm, d.WebMm, d.SkinMm) = (40, 2, 1.6))
+            .Details(d => d with { FlangeMm = 40, WebMm = 2, SkinMm = 1.6 })
             .Foam("marl-cc-20f", "60 mm")
             .Read("6 C", "8 C", 36)
             .FoundDry()
@@ -333,7 +334,7 @@ internal static class DemoJobs
         yield return Start(SurfaceKind.InteriorPartition, "Grader room partition")
             .Size(ShapeKind.Rectangle, "9 m x 3.2 m", "1 m x 2.1 m")
             .SteelStuds("92 mm", "406 mm")
-            .Details(d => (d.FlangeMm, d.WebMm) = (41, 0.85))
+            .Details(d => d with { FlangeMm = 41, WebMm = 0.85 })
             .Foam("fleece-oc-5", "92 mm")
             .Read("14 C", "16 C", 27)
             .FoundDry()

@@ -2,6 +2,7 @@ using Umbracell.Core.Assemblies;
 using Umbracell.Core.Conditions;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Takeoff;
+using Umbracell.Documents;
 using Umbracell.Store.Model;
 
 namespace Umbracell.Store.Seeding;
@@ -101,9 +102,9 @@ internal sealed class DemoSurface(Surface surface, UnitSystem units)
         return this;
     }
 
-    public DemoSurface Details(Action<DetailsDocument> set)
+    public DemoSurface Details(Func<DetailsDocument, DetailsDocument> with)
     {
-        set(surface.Details);
+        surface.Details = with(surface.Details);
         return this;
     }
 

@@ -5,6 +5,7 @@ using System.Text.Json.Nodes;
 using System.Text.Json.Serialization;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.ChangeTracking;
+using Umbracell.Documents;
 using Umbracell.Store.Model;
 
 namespace Umbracell.Store.Undo;
@@ -13,7 +14,25 @@ namespace Umbracell.Store.Undo;
 /// <param name="Name">A property; or a row that hangs on the record, as <c>property/id</c>.</param>
 /// <param name="Before">What it was; null where it was blank, or where there was no such row.</param>
 /// <param name="After">What the edit made of it.</param>
-public sealed record ChangedPart(string Name, JsonNode? Before, JsonNode? After);
+public sealed record ChangedPart(string Name, JsonNode? Before, JsonNode? After)
+{
+    /// <summary>Brings documents within kept parts to the shape they have in their own columns.</summary>
+    internal static void UpgradeDocuments(JsonNode? parts)
+    {
+        foreach (var part in parts as JsonArray ?? [])
+        {
+            Action<JsonNode?> upgrade = (string?)part!["name"] switch
+            {
+                nameof(Surface.System) => DocumentUpgrades.NameFurtherLayers,
+                nameof(Firm.Practice) or nameof(Job.Exceptions) => DocumentUpgrades.NameSchools,
+                nameof(Surface.Assembly) or nameof(Surface.Details) => DocumentUpgrades.DropOwnVersion,
+                _ => _ => { },
+            };
+            upgrade(part["before"]);
+            upgrade(part["after"]);
+        }
+    }
+}
 
 /// <summary>A record as text, part by part, so that an edit can be taken back to the last bit whatever it reset on the way.</summary>
 public sealed class RecordState

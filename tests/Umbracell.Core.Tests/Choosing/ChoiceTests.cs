@@ -288,17 +288,17 @@ public sealed class ChoiceTests
         var byBoard = Choice.Of(
             asked with
             {
-                Practice = new() { Schools = new Dictionary<PracticeQuestion, School> { [PracticeQuestion.BandJoist] = School.B } },
+                Practice = new() { Schools = new Dictionary<PracticeQuestion, School> { [PracticeQuestion.BandJoist] = School.CutBoard } },
             },
             FlipSearch.None
         );
         byBoard.Advised!.Kind.ShouldBe(CandidateKind.CutBoard);
-        byBoard.OtherSchool!.School.ShouldNotBe(School.B);
+        byBoard.OtherSchool!.School.ShouldNotBe(School.CutBoard);
         Choice.Of(asked, FlipSearch.None).OtherSchool.ShouldBeNull();
         var exception = new Practice
         {
-            Schools = new Dictionary<PracticeQuestion, School> { [PracticeQuestion.BandJoist] = School.B },
-        }.With(new Dictionary<PracticeQuestion, School> { [PracticeQuestion.BandJoist] = School.A });
+            Schools = new Dictionary<PracticeQuestion, School> { [PracticeQuestion.BandJoist] = School.CutBoard },
+        }.With(new Dictionary<PracticeQuestion, School> { [PracticeQuestion.BandJoist] = School.FoamOnWood });
         exception.Holds(SurfaceKind.BandJoist, CandidateKind.CutBoard).ShouldBeFalse();
         exception.Holds(SurfaceKind.BandJoist, CandidateKind.ClosedCell).ShouldBeTrue();
     }

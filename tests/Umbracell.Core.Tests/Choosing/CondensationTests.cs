@@ -224,8 +224,8 @@ public sealed class CondensationTests
         Practice Named(School school) =>
             new() { Schools = new Dictionary<PracticeQuestion, School> { [PracticeQuestion.Condensation] = school } };
         Condensation.Fails(new(), opinions).ShouldBeTrue();
-        Condensation.Fails(Named(School.A), opinions).ShouldBeTrue();
-        Condensation.Fails(Named(School.B), opinions).ShouldBeFalse();
+        Condensation.Fails(Named(School.CodeTables), opinions).ShouldBeTrue();
+        Condensation.Fails(Named(School.MonthlyYear), opinions).ShouldBeFalse();
         Condensation.Differ(opinions).ShouldBeTrue();
     }
 

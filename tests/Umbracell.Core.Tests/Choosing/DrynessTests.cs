@@ -71,7 +71,7 @@ public sealed class DrynessTests
                             .Candidates.Where(c => !c.Excluded && c.Year is { NeverDries: 0 } && c.Year.Places.All(p => !p.Untold))
                     )
                     {
-                        var worst = c.Year!.Places.Where(p => p.Counts).Max(p => p.Greatest);
+                        var worst = c.Year!.Places.Where(p => p.IsDamperThanWeather).Max(p => p.Greatest);
                         c.Year.Dampest.Greatest.ShouldBe(worst, 1e-6);
                         c.Scores.Single(s => s.Part == ScorePart.Moisture).Measured.Si.ShouldBe(worst, 1e-6);
                     }
@@ -258,7 +258,7 @@ public sealed class DrynessTests
                     {
                         var told = c.Findings.SingleOrDefault(f => f.Rule.Id == "wetter");
                         var wetter = c.Year!.Places.Where(p =>
-                                p is { Counts: true, Untold: false }
+                                p is { IsDamperThanWeather: true, Untold: false }
                                 && p.Greatest > 80
                                 && bare.Places.Any(b =>
                                     b.Place.Outer == p.Place.Outer

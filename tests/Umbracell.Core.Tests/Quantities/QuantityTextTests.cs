@@ -12,6 +12,19 @@ public sealed class QuantityTextTests
     private static readonly FigureRange AnySpan = new(0, 300, Dimension.Span);
     private static readonly FigureRange AnyTemperature = new(-60, 120, Dimension.Temperature);
 
+    [Fact]
+    public void What_rounds_up_to_a_power_of_ten_is_printed_as_that_power_is() =>
+        Gen.Select(Gen.Int[-3, 6], Gen.Double[1e-13, 1e-7])
+            .Sample(
+                (power, below) =>
+                {
+                    var ten = Math.Pow(10, power);
+                    Exact(ten * (1 - below)).ShouldBe(Exact(ten));
+                }
+            );
+
+    private static string Exact(double number) => QuantityPrinter.PrintExact(Figure.Number(number), UnitSystem.Metric);
+
     [Theory]
     [InlineData("5 1/2", 139.7)]
     [InlineData("5-1/2", 139.7)]

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
 import { useFirm } from '@/shared/state/job'
+import { useSchools } from '@/shared/figures/schools'
 import { useReader } from '@/shared/state/reader'
 import { useSession } from '@/shared/state/session'
 import { useTyped } from '@/shared/state/typed'
@@ -12,7 +13,7 @@ import TypedField from '@/shared/ui/TypedField.vue'
 import FirmNav from './FirmNav.vue'
 
 /** What the firm pays, how fast it works, and the school it follows. */
-const { t, te } = useI18n()
+const { t } = useI18n()
 const reader = useReader()
 const session = useSession()
 const firm = useFirm()
@@ -28,14 +29,12 @@ const kept = (rate: Schemas['RateAnswer']) =>
         .replace(/(\.\d*?)0+$/, '$1')
         .replace(/\.$/, '')
     : ''
-const material = (id: string) =>
-  `${t(`material.${id}`)}, ${t(id.endsWith('board') ? 'firm.materialUnit.board' : 'firm.materialUnit.other')}`
+const material = (id: string) => t(`material.${id}`)
+const schoolsOf = useSchools()
 const schools = (question: string) => [
   { value: '', text: t('firm.none') },
   { value: 'either', text: t('firm.either') },
-  ...['a', 'b', 'c']
-    .filter((school) => te(`choose.question.${question}.${school}`))
-    .map((school) => ({ value: school, text: t(`choose.question.${question}.${school}`) })),
+  ...schoolsOf(question),
 ]
 const pascal = (word: string) => word.charAt(0).toUpperCase() + word.slice(1)
 </script>

@@ -38,8 +38,8 @@ public enum BidPace
 
 /// <summary>Heat put into the building so that a surface can be sprayed.</summary>
 /// <param name="KilowattHours">Heat.</param>
-/// <param name="Working">How it came about.</param>
-public sealed record BidHeat(double KilowattHours, Working Working);
+/// <param name="Working">How it came about; null where it was told and not reckoned.</param>
+public sealed record BidHeat(double KilowattHours, Working? Working = null);
 
 /// <summary>A surface as it is priced.</summary>
 /// <param name="Name">Its name.</param>
@@ -71,7 +71,12 @@ public sealed record BidSurface(
 /// <summary>Work of others on a surface.</summary>
 /// <param name="Key">What: <c>tearOff</c> or <c>newCovering</c>.</param>
 /// <param name="PerSquareMetre">Its price for a square metre.</param>
-public sealed record BidTrade(string Key, double PerSquareMetre);
+public sealed record BidTrade(string Key, double PerSquareMetre)
+{
+    /// <summary>The trades of a new roof: the old one taken off, a new covering laid.</summary>
+    public static IReadOnlyList<BidTrade> OfNewRoof(Rates rates) =>
+        [new("tearOff", rates.TearOffPerM2), new("newCovering", rates.NewCoveringPerM2)];
+}
 
 /// <summary>A line of a bid.</summary>
 /// <param name="Key">What it is: <c>foam:</c> or <c>bought:</c> with an id, <c>tearOff</c>, <c>newCovering</c>, <c>crew</c>,

@@ -6,6 +6,22 @@ namespace Umbracell.Core.Yield.Price;
 /// <summary>What a firm pays and how fast it works. Money in the firm's own currency.</summary>
 public sealed record Rates
 {
+    /// <summary>Rates of a firm that has entered none: usual paces. No price is guessed; systems are then weighed without their
+    /// cost.</summary>
+    public static Rates Unpriced { get; } =
+        new()
+        {
+            SetPrice = new Dictionary<string, double>(),
+            MaterialPrice = new Dictionary<string, double>(),
+            ClosedBoardFeetPerHour = 1000,
+            OpenBoardFeetPerHour = 3000,
+            BattM2PerHour = 15,
+            BoardM2PerHour = 6,
+            CoatM2PerHour = 40,
+            ShaveM2PerHour = 35,
+            SetUpHours = 1.5,
+        };
+
     /// <summary>Price of a set by sheet id.</summary>
     public required IReadOnlyDictionary<string, double> SetPrice { get; init; }
 

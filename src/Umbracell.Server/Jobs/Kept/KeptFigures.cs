@@ -1,7 +1,8 @@
 using Umbracell.Core.Findings;
 using Umbracell.Core.Materials;
+using Umbracell.Documents;
+using Umbracell.Questions.Section;
 using Umbracell.Server.Surfaces;
-using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Jobs;
 
@@ -37,7 +38,7 @@ internal sealed record KeptCells(
         new(
             row.Sheet?.Cell,
             row.Sheet?.Name,
-            SectionSketch.Of(row.Section?.Case ?? row.Bare),
+            SketchLayer.Of(row.Section?.Case ?? row.Bare),
             row.Takeoff is { OpeningsExceedSurface: false } takeoff ? takeoff.Treated.SquareMetres : null,
             cells.Of(row, at)
         );

@@ -4,6 +4,7 @@ using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Yield.Price;
 using Umbracell.Questions.Answers;
+using Umbracell.Questions.Choose;
 using Umbracell.Questions.Section;
 using Umbracell.Server.Surfaces;
 using Umbracell.Store.Model;
@@ -48,14 +49,7 @@ public sealed record AlternativesAnswer(string Surface, IReadOnlyList<Alternativ
 /// <summary>Prices every other system on a surface within its job, in the season of the work.</summary>
 internal static class Alternatives
 {
-    public static AlternativesAnswer Of(
-        StudiedJob studied,
-        SurfaceStudy row,
-        Firm firm,
-        LatestReadings readings,
-        Shelf shelf,
-        CrewAtWork crew
-    )
+    public static AlternativesAnswer Of(StudiedJob studied, SurfaceStudy row, Firm firm, LatestReadings readings, CrewAtWork crew)
     {
         var (_, study, means, now) = studied;
         var at = now.Surfaces.ToList().FindIndex(s => s.Row == row);
@@ -65,7 +59,10 @@ internal static class Alternatives
         }
 
         var job = now.Surfaces.Select(s => s.Priced).ToList();
-        var choice = Choice.Of(ChoiceQuestions.Of(row.Surface, study.Job, firm, readings, shelf), FlipSearch.None);
+        var choice = Choice.Of(
+            ChoiceQuestions.Case(SurfaceChoices.Of(row.Surface, study.Job, firm, readings), means.Supplies),
+            FlipSearch.None
+        );
         var answers = choice.Candidates.Select(candidate =>
         {
             var other = candidate.Excluded ? null : OtherRow(row, candidate, choice, study, crew, readings);
@@ -103,14 +100,7 @@ internal static class Alternatives
                 .Select(
                     (foam, i) =>
                         crew.Asked(
-                            SetsQuestions.For(
-                                row.Surface,
-                                study.Job,
-                                row.Takeoff!,
-                                readings,
-                                foam.Sheet.Id,
-                                foam.Thickness.Millimetres
-                            ) with
+                            SurfaceSets.For(row.Surface, study.Job, row.Takeoff!, readings, foam.Sheet.Id, foam.Thickness.Millimetres) with
                             {
                                 ShavedFlush = i == foams.Count - 1 && row.Surface.ShavedFlush,
                                 PenetrationMm = i == 0 ? row.Surface.Details.PenetrationMm : 0,
@@ -126,13 +116,9 @@ internal static class Alternatives
                 Sets = sets.FirstOrDefault(),
                 Further = [.. foams.Zip(sets, (foam, one) => (foam.Sheet, one)).Skip(1)],
                 Section = SectionStudy.Of(candidate.Section with { BeyondEdge = null }, inMotion: true),
-                AddedBoards =
-                [
-                    .. candidate
-                        .Section.Outboard.Except(choice.Case.Section.Outboard)
-                        .Concat(candidate.Section.Inboard.Except(choice.Case.Section.Inboard))
-                        .Select(l => new LayerShape(l.Material.Id, l.Thickness.Millimetres)),
-                ],
+                AddedBoards = SystemShape.Of(candidate, choice.Case.Section) is var system
+                    ? [.. system.AddedOutboard, .. system.AddedInboard]
+                    : [],
                 System = candidate.Kind,
             };
         }
@@ -154,7 +140,7 @@ internal static class Alternatives
             candidate.Kind,
             SystemLayers.Of(candidate.Section),
             [.. SystemLayers.Boards(candidate.Section, bare)],
-            SystemLayers.IsChosen(candidate, row.Surface),
+            KeptSystems.IsChosen(candidate, row.Surface),
             candidate.MeetsTarget,
             candidate.Findings.Worst(),
             held is null ? null : FindingAnswer.Of(held),

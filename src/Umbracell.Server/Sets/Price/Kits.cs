@@ -32,11 +32,11 @@ internal static class Kits
         }
 
         var means = job.Means;
-        var always = means.Practice.Of(PracticeQuestion.Equipment) == School.A;
+        var always = means.Practice.Of(PracticeQuestion.Equipment) == School.RigAlways;
         return
         [
             .. means
-                .Sheets.Values.Where(s => s.IsKit)
+                .Supplies.Sheets.Values.Where(s => s.IsKit)
                 .OrderBy(s => s.Name, StringComparer.Ordinal)
                 .Select(kit =>
                     (

@@ -1,9 +1,9 @@
-using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Yield;
 using Umbracell.Core.Yield.Price;
+using Umbracell.Documents;
 using Umbracell.Questions.Answers;
-using Umbracell.Questions.Section;
+using Umbracell.Questions.Choose;
 using Umbracell.Server.Places;
 using Umbracell.Server.Surfaces;
 using Umbracell.Store.Model;
@@ -13,35 +13,6 @@ namespace Umbracell.Server.Sets.Price;
 /// <summary>Shapes bids and routes for the screens and for keeping.</summary>
 internal static class PriceAnswers
 {
-    public static BidAnswer Of(Bid bid, Func<string, string> nameOf) =>
-        new(
-            [
-                .. bid.Lines.Select(l => new BidLineAnswer(
-                    l.Key,
-                    nameOf(l.Key),
-                    FigureAnswer.Of(l.Quantity),
-                    Worked(new(l.Amount, Dimension.Money), l.Working)
-                )),
-            ],
-            FigureAnswer.All(
-                new Dictionary<string, Figure>
-                {
-                    ["cost"] = Money(bid.Cost),
-                    ["net"] = Money(bid.Net),
-                    ["price"] = Money(bid.Price),
-                    ["crewHours"] = Figure.Duration(TimeSpan.FromHours(bid.CrewHours)),
-                    ["days"] = Figure.Count(bid.Days),
-                    ["treated"] = bid.Treated.ToFigure(),
-                    ["foam"] = bid.Foam.ToFigure(),
-                    ["perArea"] = new(bid.PerSquareMetre, Dimension.MoneyPerArea),
-                    ["perBoardFoot"] = Money(bid.PerBoardFoot),
-                }
-            ),
-            [.. bid.Missing.Select(id => nameOf("bought:" + id))],
-            bid.Unentered,
-            [.. bid.Free.Select(id => nameOf("bought:" + id))]
-        );
-
     public static BidSurfaceAnswer Of(PricedSurface s) =>
         new(
             s.Row.Surface.Id,
@@ -60,10 +31,7 @@ internal static class PriceAnswers
     public static KeptBidAnswer Of(BidRow row, BidDocument today, Func<string, string> nameOf)
     {
         var kept = row.Document!;
-        var dimensions = kept
-            .Lines.Concat(today.Lines)
-            .GroupBy(l => l.Key)
-            .ToDictionary(g => g.Key, g => Enum.Parse<Dimension>(g.First().Dimension));
+        var dimensions = kept.Lines.Concat(today.Lines).GroupBy(l => l.Key).ToDictionary(g => g.Key, g => g.First().Dimension);
         FigureAnswer? Quantity(string key, double? si) => si is { } value ? FigureAnswer.Of(new(value, dimensions[key])) : null;
         var changes = BidChange.Between([.. kept.Lines.Select(Plain)], [.. today.Lines.Select(Plain)]);
         var now = today.Surfaces.GroupBy(s => s.Name).ToDictionary(g => g.Key, g => g.First());
@@ -100,42 +68,6 @@ internal static class PriceAnswers
         static (string Key, double Quantity, double Amount) Plain(KeptLine line) => (line.Key, line.Quantity, line.Amount);
     }
 
-    public static ColdRouteAnswer Of(ColdRoute route, bool chosen)
-    {
-        var figures = new Dictionary<string, Figure>
-        {
-            ["sets"] = new(route.Sets, Dimension.Sets),
-            ["cost"] = Money(route.Bid.Cost),
-            ["hours"] = Figure.Duration(TimeSpan.FromHours(route.Bid.CrewHours)),
-            ["finish"] = Figure.Duration(route.Finish),
-        };
-        Dictionary<string, WorkingAnswer> workings = [];
-        if (route.Heating is { } air)
-        {
-            figures["heat"] = new(route.KilowattHours * 3.6e6, Dimension.Heat);
-            figures["preheat"] = Figure.Duration(route.Preheat);
-            figures["room"] = air.Indoor.ToFigure();
-            figures["roomRh"] = new(air.Humidity, Dimension.RelativeHumidity);
-            figures["power"] = new(air.Power, Dimension.Power);
-            workings = new()
-            {
-                ["heat"] = WorkingAnswer.Of(route.Bid.Lines.FirstOrDefault(l => l.Key == "heat")?.Working.Terms[0].From ?? air.Working),
-                ["preheat"] = WorkingAnswer.Of(route.PreheatWorking!),
-                ["power"] = WorkingAnswer.Of(air.Working),
-            };
-        }
-
-        return new(
-            Vocabulary.KeyOf(route.Kind),
-            route.Held,
-            chosen,
-            [.. route.Foams.Select(f => new RouteFoam(f.Sheet.Name, Sets(f.Sets)))],
-            FigureAnswer.All(figures),
-            workings,
-            FindingAnswer.All(route.Findings)
-        );
-    }
-
     /// <summary>When a place's mean air leaves the window of the products a job is sprayed with.</summary>
     /// <param name="study">The job.</param>
     /// <param name="day">The season told is the one this day lies in, or the next.</param>
@@ -170,16 +102,6 @@ internal static class PriceAnswers
         }
     }
 
-    /// <summary>Names of a bid's lines: products by their sheet, materials by their id.</summary>
-    public static Func<string, string> Names(IReadOnlyDictionary<string, Core.Materials.ProductSheet> sheets) =>
-        key =>
-        {
-            var parts = key.Split(':');
-            return parts.Length < 2 ? ""
-                : sheets.TryGetValue(parts[1], out var sheet) ? sheet.Name
-                : parts[1];
-        };
-
     private static DateOnly Day(int dayOfYear, int year) => new DateOnly(year, 1, 1).AddDays(dayOfYear - 1);
 
     private static SurfaceChangeAnswer Change(KeptSurface before, KeptSurface? after) =>
@@ -198,7 +120,4 @@ internal static class PriceAnswers
     private static FigureAnswer? Temperature(double? celsius) => celsius is { } c ? FigureAnswer.Of(new(c, Dimension.Temperature)) : null;
 
     private static Figure Money(double amount) => new(amount, Dimension.Money);
-
-    private static WorkedFigure Worked(Figure figure, Core.Findings.Working working) =>
-        new(FigureAnswer.Of(figure), WorkingAnswer.Of(working));
 }

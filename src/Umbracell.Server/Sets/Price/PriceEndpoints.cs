@@ -5,10 +5,10 @@ using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Yield.Price;
 using Umbracell.Questions.Answers;
+using Umbracell.Questions.Price;
 using Umbracell.Server.Access;
 using Umbracell.Server.Places;
 using Umbracell.Server.Problems;
-using Umbracell.Server.Sheets;
 using Umbracell.Server.Surfaces;
 using Umbracell.Store;
 
@@ -56,7 +56,7 @@ internal static class PriceEndpoints
     private static async Task<JobPriceAnswer> AnswerAsync(Guid id, StudiedJobs jobs, UmbracellDb db, TimeProvider clock)
     {
         var (_, study, means, bid) = await jobs.OfAsync(id);
-        var names = PriceAnswers.Names(means.Sheets);
+        string NameOf(string key) => BidQuestions.NameOf(key, means.Supplies);
         var kept = await db.Bids.AsNoTracking().Where(b => b.JobId == id).OrderByDescending(b => b.MadeAt).Take(MostKept).ToListAsync();
         var today = KeptBids.Of(bid);
         var pricing = JobPricing.Of(study.Job);
@@ -67,10 +67,11 @@ internal static class PriceEndpoints
             pricing.SpaceM3 is { } m3 ? FigureAnswer.Of(new(m3, Dimension.RoomVolume)) : null,
             FigureAnswer.Of(new(pricing.AirChanges, Dimension.AirChanges)),
             Vocabulary.KeyOf(pricing.Heater),
-            PriceAnswers.Of(bid.Bid, names),
+            BidQuestions.Of(bid.Surfaces.Select(s => s.Priced)),
+            BidQuestions.Answer(bid.Bid, means.Supplies),
             [.. bid.Surfaces.Select(PriceAnswers.Of)],
-            [.. kept.Where(b => b.Document is not null).Select(b => PriceAnswers.Of(b, today, names))],
-            [.. PriceAnswers.Seasons(study, pricing.WorkDate ?? PlaceTime.Today(study.Job, clock), means.Sheets.Values)],
+            [.. kept.Where(b => b.Document is not null).Select(b => PriceAnswers.Of(b, today, NameOf))],
+            [.. PriceAnswers.Seasons(study, pricing.WorkDate ?? PlaceTime.Today(study.Job, clock), means.Supplies.Sheets.Values)],
             study.Job.Version
         );
     }
@@ -117,7 +118,6 @@ internal static class PriceEndpoints
         }
 
         var routes = ColdRoutes.Of(question);
-        var chosen = routes.Chosen;
         return TypedResults.Ok(
             new ColdRoutesAnswer(
                 FigureAnswer.Of(question.Substrate.ToFigure()),
@@ -125,7 +125,7 @@ internal static class PriceEndpoints
                 question.Standard.Substrate.Margin(question.Substrate).Kelvins < 3,
                 routes.Routes.All(r => r.Bid.Missing.Count == 0),
                 question.Standard.Name,
-                [.. routes.Routes.Select(r => PriceAnswers.Of(r, r == chosen))]
+                ColdRouteQuestions.Answer(routes)
             )
         );
     }
@@ -146,7 +146,6 @@ internal static class PriceEndpoints
         Guid id,
         StudiedJobs jobs,
         SurfaceReader surfaces,
-        SheetLibrary library,
         CrewYields crews,
         UmbracellDb db
     )
@@ -154,14 +153,7 @@ internal static class PriceEndpoints
         var job = await jobs.OfSurfaceAsync(id);
         var readings = await surfaces.ReadingsAsync(job.Study.Job.Id, [id]);
         return TypedResults.Ok(
-            Alternatives.Of(
-                job,
-                job.RowOf(id),
-                await db.Firms.SingleAsync(),
-                readings,
-                await library.ShelfAsync(),
-                await crews.AtWorkAsync(job.Study.Job)
-            )
+            Alternatives.Of(job, job.RowOf(id), await db.Firms.SingleAsync(), readings, await crews.AtWorkAsync(job.Study.Job))
         );
     }
 }

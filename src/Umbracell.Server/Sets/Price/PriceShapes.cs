@@ -1,29 +1,9 @@
 using Umbracell.Questions.Answers;
-using Umbracell.Questions.Section;
+using Umbracell.Questions.Choose;
+using Umbracell.Questions.Price;
 using Umbracell.Server.Surfaces;
 
 namespace Umbracell.Server.Sets.Price;
-
-/// <summary>A line of a bid.</summary>
-/// <param name="Key">What it is.</param>
-/// <param name="Name">Product or material; empty for what the key's own name says.</param>
-/// <param name="Quantity">How much.</param>
-/// <param name="Amount">Money.</param>
-public sealed record BidLineAnswer(string Key, string Name, FigureAnswer Quantity, WorkedFigure Amount);
-
-/// <summary>A bid.</summary>
-/// <param name="Lines">Lines in the order they add up.</param>
-/// <param name="Figures">cost, net, price, crewHours, days, treated, foam, perArea, perBoardFoot.</param>
-/// <param name="Missing">Sheets and materials without a price, by name.</param>
-/// <param name="Unentered">Rates that stand at nothing.</param>
-/// <param name="Free">Products and materials whose price is zero, by name.</param>
-public sealed record BidAnswer(
-    IReadOnlyList<BidLineAnswer> Lines,
-    IReadOnlyDictionary<string, FigureAnswer> Figures,
-    IReadOnlyList<string> Missing,
-    IReadOnlyList<string> Unentered,
-    IReadOnlyList<string> Free
-);
 
 /// <summary>A surface of a bid.</summary>
 /// <param name="Id">Surface.</param>
@@ -95,6 +75,7 @@ public sealed record ColdSeasonAnswer(string Sheet, FigureAnswer Limit, DateOnly
 /// <param name="Space">Volume heated; null where it is guessed.</param>
 /// <param name="AirChanges">Its air changes.</param>
 /// <param name="Heater">What is heated with.</param>
+/// <param name="Question">What is priced, as another program would ask.</param>
 /// <param name="Bid">The bid.</param>
 /// <param name="Surfaces">Its surfaces.</param>
 /// <param name="Kept">Bids as they were made, newest first.</param>
@@ -107,33 +88,13 @@ public sealed record JobPriceAnswer(
     FigureAnswer? Space,
     FigureAnswer AirChanges,
     string Heater,
+    BidQuestion Question,
     BidAnswer Bid,
     IReadOnlyList<BidSurfaceAnswer> Surfaces,
     IReadOnlyList<KeptBidAnswer> Kept,
     IReadOnlyList<ColdSeasonAnswer> Seasons,
     uint JobVersion
 );
-
-/// <summary>One way to spray a surface on a cold day.</summary>
-/// <param name="Kind">Which.</param>
-/// <param name="Held">Whether something holds it.</param>
-/// <param name="Chosen">Whether it is the one priced.</param>
-/// <param name="Foams">Product and sets, first sprayed first.</param>
-/// <param name="Figures">sets, cost, hours, finish; heat, preheat, room, roomRh, power where it is heated.</param>
-/// <param name="Workings">How heat, preheat and power came about, where it is heated.</param>
-/// <param name="Findings">Findings.</param>
-public sealed record ColdRouteAnswer(
-    string Kind,
-    bool Held,
-    bool Chosen,
-    IReadOnlyList<RouteFoam> Foams,
-    IReadOnlyDictionary<string, FigureAnswer> Figures,
-    IReadOnlyDictionary<string, WorkingAnswer> Workings,
-    IReadOnlyList<FindingAnswer> Findings
-);
-
-/// <summary>A foam of a route.</summary>
-public sealed record RouteFoam(string Sheet, FigureAnswer Sets);
 
 /// <summary>The cold-weather routes of a surface; empty where no temperature is known.</summary>
 public sealed record ColdRoutesAnswer(

@@ -9,21 +9,19 @@ namespace Umbracell.Server.Surfaces;
 /// <summary>Makes the section question of a surface.</summary>
 internal static class SurfaceSections
 {
-    /// <summary>The question of a surface; null until a sheet and a thickness are chosen.</summary>
-    public static SectionQuestion? Of(Surface surface, Job job)
-    {
-        var then = surface.System?.Then;
-        return surface is { SheetSlug: { } sheet, FoamThicknessM: { } thickness }
-                ? Of(surface, job, sheet, thickness * 1000) with
-                {
-                    Then = Then(then),
-                }
-            : surface.SheetSlug is null && then is { Count: > 0 } ? Of(surface, job, null, null) with { Then = Then(then) }
+    /// <summary>The question of a surface with what is put in; null until a foam with its thickness or another system is
+    /// chosen.</summary>
+    public static SectionQuestion? Of(Surface surface, Job job) =>
+        KeptSystems.Of(surface) is var system && (system.SheetId is not null || system.Further.Count > 0)
+            ? system.In(Bare(surface, job))
             : null;
-    }
 
-    /// <summary>The question of a surface with another foam.</summary>
-    public static SectionQuestion Of(Surface surface, Job job, string? sheet, double? thicknessMm)
+    /// <summary>The question of a surface with the boards of its system and nothing between its members.</summary>
+    public static SectionQuestion Empty(Surface surface, Job job) =>
+        (KeptSystems.Of(surface) with { SheetId = null, ThicknessMm = null, Further = [] }).In(Bare(surface, job));
+
+    /// <summary>The question of a surface as it was found.</summary>
+    public static SectionQuestion Bare(Surface surface, Job job)
     {
         var template = ShippedData.Templates[surface.Kind];
         var targets = JobTargets.Of(job);
@@ -33,10 +31,10 @@ internal static class SurfaceSections
         var beyond = Beyond(template.Exposure, job);
         return new(
             surface.Kind,
-            sheet,
-            thicknessMm,
-            Outboard(surface),
-            Inboard(surface),
+            null,
+            null,
+            surface.Assembly.Outboard,
+            surface.Assembly.Inboard,
             new(
                 surface.MemberMaterial,
                 surface.MemberDepthM * 1000,
@@ -47,7 +45,7 @@ internal static class SurfaceSections
                 surface.Details.SkinMm
             ),
             surface.Assembly.VentChannelMm,
-            surface.Assembly.Baffle is { } baffle ? new(baffle.Material, baffle.ThicknessMm) : null,
+            surface.Assembly.Baffle,
             surface.FoamAgainst,
             template.HeatFlow,
             template.Exposure,
@@ -71,36 +69,6 @@ internal static class SurfaceSections
         );
     }
 
-    // A board added outside the members lies against what is outermost of the wall; one added inside, on the members.
-    private static List<LayerShape> Outboard(Surface surface)
-    {
-        var own = Layers(surface.Assembly.Outboard);
-        own.InsertRange(Math.Max(0, own.Count - 1), Layers(surface.System?.AddedOutboard ?? []));
-        return own;
-    }
-
-    private static List<LayerShape> Inboard(Surface surface) =>
-        [.. Layers(surface.System?.AddedInboard ?? []), .. Layers(surface.Assembly.Inboard)];
-
-    private static List<FillShape>? Then(IReadOnlyList<FillRow>? rows) =>
-        rows is { Count: > 0 } ? [.. rows.Select(row => new FillShape((FillKind)row.Kind, row.Id, row.ThicknessMm, row.TakesRest))] : null;
-
-    /// <summary>A bare question with a system in it.</summary>
-    public static SectionQuestion With(SectionQuestion bare, FoamFill? foam, SystemDocument system) =>
-        bare with
-        {
-            SheetId = foam?.Sheet.Id,
-            ThicknessMm = foam?.Thickness.Millimetres,
-            Outboard =
-            [
-                .. bare.Outboard.Take(Math.Max(0, bare.Outboard.Count - 1)),
-                .. Layers(system.AddedOutboard),
-                .. bare.Outboard.Skip(Math.Max(0, bare.Outboard.Count - 1)),
-            ],
-            Inboard = [.. Layers(system.AddedInboard), .. bare.Inboard],
-            Then = Then(system.Then),
-        };
-
     /// <summary>Soil is assumed wet and at 10 °C until a ground temperature is entered.</summary>
     public static (double TempC, double RhPct) Soil { get; } = (10, 100);
 
@@ -112,7 +80,4 @@ internal static class SurfaceSections
             Exposure.Ground => Soil,
             _ => (job.OutdoorC, job.OutdoorRhPct),
         };
-
-    private static List<LayerShape> Layers(IEnumerable<LayerRow> rows) =>
-        [.. rows.Select(row => new LayerShape(row.Material, row.ThicknessMm))];
 }

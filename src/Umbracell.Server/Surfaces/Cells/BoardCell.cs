@@ -21,6 +21,3 @@ public sealed record BoardCell(
 
 /// <summary>Something a survey still wants.</summary>
 public sealed record MissingAnswer(string Rule, string Case, Stage Blocks);
-
-/// <summary>A layer of a small drawn section, outermost first.</summary>
-public sealed record SketchLayer(string Key, double ThicknessMm);

@@ -1,6 +1,7 @@
 using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Yield;
+using Umbracell.Questions.Sets;
 
 namespace Umbracell.Server.Surfaces;
 

@@ -103,10 +103,7 @@ internal sealed record JobBid(Bid Bid, IReadOnlyList<PricedSurface> Surfaces, IR
             LiftPlan.LeastTimeOf(row.Section?.Lifts ?? [])
         )
         {
-            Trades =
-                row.System == CandidateKind.NewRoofOnBoard
-                    ? [new("tearOff", means.Rates.TearOffPerM2), new("newCovering", means.Rates.NewCoveringPerM2)]
-                    : [],
+            Trades = row.System == CandidateKind.NewRoofOnBoard ? BidTrade.OfNewRoof(means.Rates) : [],
         };
         if (CaseOf(row, job, means, space) is not { } question || !ColdRoutes.AreAsked(question))
         {
@@ -143,7 +140,7 @@ internal sealed record JobBid(Bid Bid, IReadOnlyList<PricedSurface> Surfaces, IR
         return new()
         {
             Standard = sheet,
-            ColdGrade = ColdRouteCase.ColdGradeFor(sheet, means.Sheets.Values),
+            ColdGrade = ColdRouteCase.ColdGradeFor(sheet, means.Supplies.Sheets.Values),
             Name = row.Surface.Name,
             Treated = takeoff.Treated,
             Demand = sets.Demand,
@@ -162,7 +159,7 @@ internal sealed record JobBid(Bid Bid, IReadOnlyList<PricedSurface> Surfaces, IR
             Access = row.Surface.Details.Access,
             CrewFactor = means.Learning.For(job.Crew, sheet.Family).Factor,
             Drums = asked.DrumTempC is { } drums ? new(drums) : null,
-            NeverFlash = means.Practice.Of(PracticeQuestion.ColdSubstrate) == School.A,
+            NeverFlash = means.Practice.Of(PracticeQuestion.ColdSubstrate) == School.NeverFlash,
             Rates = means.Rates,
         };
     }

@@ -4,6 +4,7 @@ using Umbracell.Core.Assemblies;
 using Umbracell.Core.Conditions;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Yield;
+using Umbracell.Documents;
 using Umbracell.Server.Places;
 using Umbracell.Server.Typing;
 using Umbracell.Store.Model;

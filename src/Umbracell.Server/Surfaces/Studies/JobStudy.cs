@@ -4,7 +4,9 @@ using Umbracell.Core.Findings;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Takeoff;
 using Umbracell.Core.Yield;
-using Umbracell.Questions.Section;
+using Umbracell.Documents;
+using Umbracell.Questions.Sets;
+using Umbracell.Questions.Window;
 using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Surfaces;
@@ -36,7 +38,7 @@ internal sealed record SurfaceStudy(
     public SubstrateFrom SubstrateFrom { get; init; } = SubstrateFrom.Assumed;
 
     /// <summary>Boards laid with the system beside what is put in, outboard and inboard.</summary>
-    public IReadOnlyList<LayerShape> AddedBoards { get; init; } = [];
+    public IReadOnlyList<LayerDocument> AddedBoards { get; init; } = [];
 
     /// <summary>Whether it is shaved flush: only open cell is, and only what lies outermost.</summary>
     public bool Shaved =>

@@ -96,7 +96,7 @@ internal sealed class JobStudies(
                 job,
                 await reader.RecordsAsync(job.Id, surfaces),
                 await reader.NamesAsync(job.Id),
-                await library.ShelfAsync(),
+                await library.SuppliesAsync(),
                 await crews.AtWorkAsync(job),
                 clock.GetUtcNow()
             );
@@ -104,11 +104,6 @@ internal sealed class JobStudies(
     private async Task<PriceMeans> MeansAsync(Job job)
     {
         var firm = await db.Firms.AsNoTracking().SingleAsync();
-        return new(
-            ChoiceQuestions.RatesOf(firm),
-            await library.AllAsync(),
-            await crews.LearnAsync(),
-            ChoiceQuestions.PracticeOf(firm, job)
-        );
+        return new(await library.SuppliesAsync(), await crews.LearnAsync(), SurfaceChoices.PracticeOf(firm, job));
     }
 }

@@ -1,6 +1,9 @@
 using Umbracell.Core.Quantities;
+using Umbracell.Documents;
+using Umbracell.Questions;
 using Umbracell.Questions.Answers;
 using Umbracell.Questions.Section;
+using Umbracell.Questions.Sets;
 using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Surfaces;
@@ -12,7 +15,7 @@ internal static class SurfaceStudies
     /// <param name="job">Their job.</param>
     /// <param name="records">What its survey knows beside them.</param>
     /// <param name="names">Names of all its surfaces.</param>
-    /// <param name="shelf">What the firm sprays and lays.</param>
+    /// <param name="supplies">What the firm sprays and lays.</param>
     /// <param name="crew">Who will spray it.</param>
     /// <param name="now">The time.</param>
     public static IReadOnlyList<SurfaceStudy> Of(
@@ -20,29 +23,29 @@ internal static class SurfaceStudies
         Job job,
         SurveyRecords records,
         IReadOnlyDictionary<Guid, string> names,
-        Shelf shelf,
+        Supplies supplies,
         CrewAtWork crew,
         DateTimeOffset now
-    ) => [.. surfaces.Select(surface => Study(surface, job, records, id => names.GetValueOrDefault(id, ""), shelf, crew, now))];
+    ) => [.. surfaces.Select(surface => Study(surface, job, records, id => names.GetValueOrDefault(id, ""), supplies, crew, now))];
 
     private static SurfaceStudy Study(
         Surface surface,
         Job job,
         SurveyRecords records,
         Func<Guid, string> nameOf,
-        Shelf shelf,
+        Supplies supplies,
         CrewAtWork crew,
         DateTimeOffset now
     )
     {
-        var sheet = surface.SheetSlug is { } slug ? shelf.Sheets.GetValueOrDefault(slug) : null;
+        var sheet = surface.SheetSlug is { } slug ? supplies.Sheets.GetValueOrDefault(slug) : null;
         var takeoff = SurfaceReader.Takeoff(surface);
         var readings = records.Readings;
         var survey = SurfaceReader.SurveyOf(surface, takeoff, records, nameOf);
         var asked = SurfaceSections.Of(surface, job);
-        var section = asked is null ? null : OrNull(() => SectionQuestions.Study(asked, shelf));
+        var section = asked is null ? null : OrNull(() => SectionQuestions.Study(asked, supplies));
         var year = section is null ? null : OrNull(() => SectionYears.Study(section.Case, asked!.Year));
-        var bare = SectionQuestions.Case(SurfaceSections.Of(surface, job, null, null), shelf);
+        var bare = SectionQuestions.Case(SurfaceSections.Empty(surface, job), supplies);
         if (sheet is null)
         {
             return new(surface, bare, null, takeoff, survey, section, year, null, null)
@@ -53,32 +56,28 @@ internal static class SurfaceStudies
             };
         }
 
-        List<SetsQuestion> questions = [.. SetsQuestions.AllOf(surface, job, takeoff, readings).Select(crew.Asked)];
+        List<SetsQuestion> questions = [.. SurfaceSets.AllOf(surface, job, takeoff, readings).Select(crew.Asked)];
         var setsQuestion = questions.Count > 0 ? questions[0] : null;
         var sets = setsQuestion is null ? null : OrNull(() => crew.Study(setsQuestion, takeoff!.Working));
         var further = questions
             .Skip(1)
-            .Select(q => (Sheet: shelf.Sheets.GetValueOrDefault(q.SheetId), Sets: OrNull(() => crew.Study(q, takeoff!.Working))))
+            .Select(q => (Sheet: supplies.Sheets.GetValueOrDefault(q.SheetId), Sets: OrNull(() => crew.Study(q, takeoff!.Working))))
             .Where(one => one is { Sheet: not null, Sets: not null })
             .Select(one => (one.Sheet!, one.Sets!))
             .ToList();
         return new(surface, bare, sheet, takeoff, survey, section, year, setsQuestion, sets)
         {
-            Gate = GateQuestions.Of(surface, job, records, now),
+            Gate = SurfaceGates.Of(surface, job, records, now),
             StudiedAt = now,
             Further = further,
             AddedBoards = BoardsOf(surface),
             System = surface.System?.Kind,
-            SubstrateFrom = SetsQuestions.SubstrateOf(surface, job, readings).From,
+            SubstrateFrom = SurfaceSets.SubstrateOf(surface, job, readings).From,
         };
     }
 
-    private static List<LayerShape> BoardsOf(Surface surface) =>
-        [
-            .. (surface.System?.AddedOutboard ?? [])
-                .Concat(surface.System?.AddedInboard ?? [])
-                .Select(l => new LayerShape(l.Material, l.ThicknessMm)),
-        ];
+    private static List<LayerDocument> BoardsOf(Surface surface) =>
+        KeptSystems.Of(surface) is var system ? [.. system.AddedOutboard, .. system.AddedInboard] : [];
 
     // One surface that cannot be studied (a thickness its sheet does not rate) must not take the board down; its cell says so.
     public static T? OrNull<T>(Func<T?> study)

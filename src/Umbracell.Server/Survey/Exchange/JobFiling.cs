@@ -22,22 +22,26 @@ internal static class JobFiling
             .ToListAsync();
         return new(
             JobFile.CurrentVersion,
-            Filed.Of(job),
-            [.. (await Rows(db.BufferSpaces).OrderBy(b => b.Name).ToListAsync()).Select(Filed.Of)],
-            surfaces.ConvertAll(Filed.Of),
-            [.. readings.Where(r => Stands(r.SurfaceId)).Select(Filed.Of)],
+            ToJobFile.Of(job),
+            [.. (await Rows(db.BufferSpaces).OrderBy(b => b.Name).ToListAsync()).Select(ToJobFile.Of)],
+            surfaces.ConvertAll(ToJobFile.Of),
+            [.. readings.Where(r => Stands(r.SurfaceId)).Select(ToJobFile.Of)],
             [
                 .. (await Rows(db.Joints).OrderBy(j => j.Id).ToListAsync())
                     .Where(j => Stands(j.FirstId) && Stands(j.SecondId))
-                    .Select(Filed.Of),
+                    .Select(ToJobFile.Of),
             ],
-            [.. (await Rows(db.Complaints).OrderBy(c => c.MadeAt).ToListAsync()).Select(c => Filed.Of(c, standing))],
-            [.. (await Rows(db.Preparation).OrderBy(p => p.Id).ToListAsync()).Where(p => Stands(p.SurfaceId)).Select(Filed.Of)],
-            [.. (await Rows(db.FanTests).OrderBy(t => t.TakenAt).ToListAsync()).Select(Filed.Of)],
-            [.. (await Rows(db.ThermalPictures).OrderBy(t => t.TakenAt).ToListAsync()).Where(t => Stands(t.SurfaceId)).Select(Filed.Of)],
-            [.. (await Rows(db.LoggerSeries).OrderBy(l => l.AddedAt).ToListAsync()).Where(l => Stands(l.SurfaceId)).Select(Filed.Of)],
-            [.. (await Rows(db.Photos).OrderBy(p => p.AddedAt).ToListAsync()).Where(p => Stands(p.SurfaceId)).Select(Filed.Of)],
-            [.. (await Rows(db.Bids).OrderBy(b => b.MadeAt).ToListAsync()).Select(Filed.Of).OfType<FiledBid>()]
+            [.. (await Rows(db.Complaints).OrderBy(c => c.MadeAt).ToListAsync()).Select(c => ToJobFile.Of(c, standing))],
+            [.. (await Rows(db.Preparation).OrderBy(p => p.Id).ToListAsync()).Where(p => Stands(p.SurfaceId)).Select(ToJobFile.Of)],
+            [.. (await Rows(db.FanTests).OrderBy(t => t.TakenAt).ToListAsync()).Select(ToJobFile.Of)],
+            [
+                .. (await Rows(db.ThermalPictures).OrderBy(t => t.TakenAt).ToListAsync())
+                    .Where(t => Stands(t.SurfaceId))
+                    .Select(ToJobFile.Of),
+            ],
+            [.. (await Rows(db.LoggerSeries).OrderBy(l => l.AddedAt).ToListAsync()).Where(l => Stands(l.SurfaceId)).Select(ToJobFile.Of)],
+            [.. (await Rows(db.Photos).OrderBy(p => p.AddedAt).ToListAsync()).Where(p => Stands(p.SurfaceId)).Select(ToJobFile.Of)],
+            [.. (await Rows(db.Bids).OrderBy(b => b.MadeAt).ToListAsync()).Select(ToJobFile.Of).OfType<FiledBid>()]
         );
 
         IQueryable<T> Rows<T>(IQueryable<T> rows)
@@ -52,10 +56,10 @@ internal static class JobFiling
             .Concat(file.BufferSpaces.Select(b => b.Id))
             .Distinct()
             .ToDictionary(id => id, _ => Guid.NewGuid());
-        var job = Unfiled.Job(file.Job, now);
+        var job = FromJobFile.Job(file.Job, now);
         if (file.Job.OwnPlace is { } filed)
         {
-            var place = Unfiled.Place(filed);
+            var place = FromJobFile.Place(filed);
             job.OwnPlace =
                 db.Places.AsEnumerable()
                     .FirstOrDefault(own =>
@@ -66,22 +70,22 @@ internal static class JobFiling
 
         if (file.Job.OwnTargets is { } targets)
         {
-            var set = Unfiled.Targets(targets);
+            var set = FromJobFile.Targets(targets);
             job.OwnTargets = db.TargetSets.AsEnumerable().FirstOrDefault(own => own.Edition == set.Edition && SameFigures(own, set)) ?? set;
         }
 
         db.Jobs.Add(job);
-        db.BufferSpaces.AddRange(file.BufferSpaces.Select(b => Unfiled.Buffer(b, ids)));
-        db.Surfaces.AddRange(file.Surfaces.Select((s, i) => Unfiled.Surface(s, i, ids)));
-        db.Readings.AddRange(file.Readings.Select(r => Unfiled.Reading(r, ids)));
-        db.Joints.AddRange(file.Joints.Select(j => Unfiled.Joint(j, ids)));
-        db.Complaints.AddRange(file.Complaints.Select(c => Unfiled.Complaint(c, ids)));
-        db.Preparation.AddRange(file.Preparation.Select(p => Unfiled.Preparation(p, ids)));
-        db.FanTests.AddRange(file.FanTests.Select(Unfiled.FanTest));
-        db.ThermalPictures.AddRange(file.ThermalPictures.Select(t => Unfiled.Thermal(t, ids)));
-        db.LoggerSeries.AddRange(file.Logs.Select(l => Unfiled.Log(l, ids)));
-        db.Photos.AddRange(file.Photos.Select(p => Unfiled.Photo(p, ids)));
-        db.Bids.AddRange((file.Bids ?? []).Select(Unfiled.Bid));
+        db.BufferSpaces.AddRange(file.BufferSpaces.Select(b => FromJobFile.Buffer(b, ids)));
+        db.Surfaces.AddRange(file.Surfaces.Select((s, i) => FromJobFile.Surface(s, i, ids)));
+        db.Readings.AddRange(file.Readings.Select(r => FromJobFile.Reading(r, ids)));
+        db.Joints.AddRange(file.Joints.Select(j => FromJobFile.Joint(j, ids)));
+        db.Complaints.AddRange(file.Complaints.Select(c => FromJobFile.Complaint(c, ids)));
+        db.Preparation.AddRange(file.Preparation.Select(p => FromJobFile.Preparation(p, ids)));
+        db.FanTests.AddRange(file.FanTests.Select(FromJobFile.FanTest));
+        db.ThermalPictures.AddRange(file.ThermalPictures.Select(t => FromJobFile.Thermal(t, ids)));
+        db.LoggerSeries.AddRange(file.Logs.Select(l => FromJobFile.Log(l, ids)));
+        db.Photos.AddRange(file.Photos.Select(p => FromJobFile.Photo(p, ids)));
+        db.Bids.AddRange((file.Bids ?? []).Select(FromJobFile.Bid));
         foreach (var row in db.ChangeTracker.Entries<IJobRow>())
         {
             row.Entity.JobId = job.Id;
@@ -100,5 +104,6 @@ internal static class JobFiling
         return job;
     }
 
-    private static bool SameFigures(TargetSetRow a, TargetSetRow b) => Filed.Of(a).GreatestU.ToHashSet().SetEquals(Filed.Of(b).GreatestU);
+    private static bool SameFigures(TargetSetRow a, TargetSetRow b) =>
+        ToJobFile.Of(a).GreatestU.ToHashSet().SetEquals(ToJobFile.Of(b).GreatestU);
 }

@@ -2,6 +2,7 @@ using System.Globalization;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Takeoff;
+using Umbracell.Documents;
 using Umbracell.Formats.Surveys;
 using Umbracell.Formats.Words;
 using Umbracell.Server.Surfaces;
@@ -82,7 +83,7 @@ internal static class SurfaceTexts
     }
 
     /// <summary>Layers as they are typed, with the materials' own words.</summary>
-    public static string Layers(IEnumerable<LayerRow> layers, UnitSystem system) =>
+    public static string Layers(IEnumerable<LayerDocument> layers, UnitSystem system) =>
         string.Join(
             "; ",
             layers.Select(l =>
@@ -112,7 +113,7 @@ internal static class SurfaceTexts
     }
 
     // A blank cell says nothing and would leave the layers of the kind.
-    private static string LayersOrNone(List<LayerRow> layers, UnitSystem system) =>
+    private static string LayersOrNone(IReadOnlyList<LayerDocument> layers, UnitSystem system) =>
         layers.Count == 0 ? AssemblyEdits.NoLayers : Layers(layers, system);
 
     private static string Size(Surface s, UnitSystem system)

@@ -1,11 +1,12 @@
 using Umbracell.Core.Choosing;
+using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
+using Umbracell.Documents;
 using Umbracell.Formats.DataFiles;
 using Umbracell.Formats.Surveys;
 using Umbracell.Formats.Words;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Typing;
-using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Survey.Exchange;
 
@@ -23,10 +24,13 @@ internal static class SystemText
 
     public static string Of(SystemDocument system, UnitSystem units, Func<string, string> nameOf)
     {
-        var kind = Camel(system.Kind.ToString());
-        string Layer(FillRow layer) =>
+        var kind = Vocabulary.KeyOf(system.Kind);
+        string Layer(FillDocument layer) =>
             $"{NameOf(layer, nameOf)} | {(layer.TakesRest ? Rest : "")}{ExactText.Thickness(layer.ThicknessMm / 1000, units)}";
-        List<string> parts = [$"{WordCatalog.Of("candidate." + kind) ?? kind}: {string.Join("; ", system.Then.Select(Layer))}".TrimEnd()];
+        List<string> parts =
+        [
+            $"{WordCatalog.Of("candidate." + kind) ?? kind}: {string.Join("; ", system.Further.Select(Layer))}".TrimEnd(),
+        ];
         if (system.AddedOutboard.Count > 0)
         {
             parts.Add(Outboard + SurfaceTexts.Layers(system.AddedOutboard, units));
@@ -86,22 +90,22 @@ internal static class SystemText
             throw new FieldFaultsException([stamp.MayOverride ? new("system", "empty", "") : new("system", "notYours", rules.Trim())]);
         }
 
-        return new(
-            Enum.TryParse<CandidateKind>(WordCatalog.CodeOf("candidate", kind) ?? kind, ignoreCase: true, out var named)
+        return new()
+        {
+            Kind = Enum.TryParse<CandidateKind>(WordCatalog.CodeOf("candidate", kind) ?? kind, ignoreCase: true, out var named)
                 ? named
                 : throw Unknown(kind),
-            [.. Split(layers).Select(one => Fill(one, known, units))],
-            [.. Added(parts, Outboard, units)],
-            [.. Added(parts, Inboard, units)],
-            stamp.By,
-            stamp.At,
-            [.. rules.Split(',', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries)],
-            reason.Trim(),
-            null
-        );
+            Further = [.. Split(layers).Select(one => Fill(one, known, units))],
+            AddedOutboard = [.. Added(parts, Outboard, units)],
+            AddedInboard = [.. Added(parts, Inboard, units)],
+            ChosenBy = stamp.By,
+            ChosenAt = stamp.At,
+            Overrides = [.. rules.Split(',', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries)],
+            Reason = reason.Trim(),
+        };
     }
 
-    private static IEnumerable<LayerRow> Added(string[] parts, string side, UnitSystem units) =>
+    private static IEnumerable<LayerDocument> Added(string[] parts, string side, UnitSystem units) =>
         parts
             .Skip(1)
             .Where(p => p.StartsWith(side, StringComparison.Ordinal))
@@ -109,14 +113,10 @@ internal static class SystemText
             .Select(one =>
             {
                 var (name, thickness) = Parted(one, "|");
-                return new LayerRow
-                {
-                    Material = AssemblyEdits.MaterialOf(name.Trim()) ?? throw Unknown(one),
-                    ThicknessMm = Millimetres(thickness, units),
-                };
+                return new LayerDocument(AssemblyEdits.MaterialOf(name.Trim()) ?? throw Unknown(one), Millimetres(thickness, units));
             });
 
-    private static FillRow Fill(string one, SurveyChoices known, UnitSystem units)
+    private static FillDocument Fill(string one, SurveyChoices known, UnitSystem units)
     {
         var (name, thickness) = Parted(one, "|");
         name = name.Trim();
@@ -125,12 +125,12 @@ internal static class SystemText
         var mm = Millimetres(rest ? thickness[Rest.Length..] : thickness, units);
         if (known.SheetOf(name) is { } sheet)
         {
-            return new(FillRowKind.Foam, sheet, mm, rest);
+            return new(FillKind.Foam, sheet, mm, rest);
         }
 
         var code = WordCatalog.CodeOf("material", name) ?? name;
-        return ShippedData.Batts.Any(b => b.Id == code) ? new(FillRowKind.Batt, code, mm, rest)
-            : ShippedData.Materials.ContainsKey(code) ? new(FillRowKind.Slab, code, mm, rest)
+        return ShippedData.Batts.Any(b => b.Id == code) ? new(FillKind.Batt, code, mm, rest)
+            : ShippedData.Materials.ContainsKey(code) ? new(FillKind.Slab, code, mm, rest)
             : throw Unknown(one);
     }
 
@@ -140,8 +140,8 @@ internal static class SystemText
         return typed.Fault is null ? typed.Figure!.Value.Si * 1000 : throw new FieldFaultsException([FieldFault.Of("system", typed)]);
     }
 
-    private static string NameOf(FillRow layer, Func<string, string> nameOf) =>
-        layer.Kind == FillRowKind.Foam ? nameOf(layer.Id) : WordCatalog.Of("material." + layer.Id) ?? layer.Id;
+    private static string NameOf(FillDocument layer, Func<string, string> nameOf) =>
+        layer.Kind == FillKind.Foam ? nameOf(layer.Id) : WordCatalog.Of("material." + layer.Id) ?? layer.Id;
 
     private static string[] Split(string layers) =>
         layers.Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries);
@@ -150,6 +150,4 @@ internal static class SystemText
         text.IndexOf(by, StringComparison.Ordinal) is var at and >= 0 ? (text[..at], text[(at + by.Length)..]) : (text, "");
 
     private static FieldFaultsException Unknown(string part) => new([new("system", "unknown", part)]);
-
-    private static string Camel(string word) => char.ToLowerInvariant(word[0]) + word[1..];
 }

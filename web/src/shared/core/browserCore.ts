@@ -5,8 +5,8 @@ type SectionQuestion = Schemas['SectionQuestion']
 
 /** The core as it runs beside the page. */
 interface Door {
-  TakeShelf(shelf: string): void
-  Section(question: string): string | null
+  TakeSupplies(supplies: string): void
+  Answer(name: string, question: string): string | null
   Prepare(question: string, piece: number): boolean
 }
 
@@ -16,7 +16,7 @@ interface Runtime {
 }
 
 let starting: Promise<Door | null> | undefined
-const stocked = shallowRef<{ door: Door; shelf: string } | null>(null)
+const supplied = shallowRef<{ door: Door; supplies: string } | null>(null)
 
 // Questions whose metal members have been solved beforehand, and those of which that is being done.
 const ready = shallowRef(new Set<string>())
@@ -36,8 +36,8 @@ const whenIdle = () =>
   )
 
 /** Starts the core, once, and lays out what questions can name. Where it cannot run nothing happens: the server answers. */
-export async function stockCore(shelf: string) {
-  if (stocked.value?.shelf === shelf) return
+export async function supplyCore(supplies: string) {
+  if (supplied.value?.supplies === supplies) return
   clearCore()
   starting ??= whenIdle()
     .then(boot)
@@ -45,30 +45,30 @@ export async function stockCore(shelf: string) {
   const door = await starting
   if (!door) return
   try {
-    door.TakeShelf(shelf)
-    stocked.value = { door, shelf }
+    door.TakeSupplies(supplies)
+    supplied.value = { door, supplies }
   } catch {
     clearCore()
   }
 }
 
-/** Takes the sheets of a firm off the shelf, at signing out. */
+/** Takes the sheets of a firm off the table, at signing out. */
 export function clearCore() {
-  stocked.value = null
+  supplied.value = null
   ready.value = new Set()
   underWay.clear()
 }
 
 /** Whether questions are answered here. */
-export const coreReady = () => stocked.value !== null
+export const coreReady = () => supplied.value !== null
 
 /** The answer to a section question as JSON; null where it cannot be had here, or not yet. */
 export function sectionHere(question: SectionQuestion): string | null {
-  const door = stocked.value?.door
+  const door = supplied.value?.door
   if (!door) return null
   try {
     const asked = JSON.stringify(question)
-    return isReady(door, question, asked) ? door.Section(asked) : null
+    return isReady(door, question, asked) ? door.Answer('section', asked) : null
   } catch {
     // A core that failed once is not asked again.
     clearCore()
@@ -90,14 +90,23 @@ function isReady(door: Door, question: SectionQuestion, asked: string): boolean 
 }
 
 /** What decides how members conduct: neither how thick the foam is now nor the air of the hour. */
-const membersOf = ({ kind, sheetId, outboard, inboard, members, films, heatFlow, exposure, then }: SectionQuestion) =>
-  JSON.stringify([kind, sheetId, outboard, inboard, members, films, heatFlow, exposure, then])
+const membersOf = ({
+  kind,
+  sheetId,
+  outboard,
+  inboard,
+  members,
+  films,
+  heatFlow,
+  exposure,
+  further,
+}: SectionQuestion) => JSON.stringify([kind, sheetId, outboard, inboard, members, films, heatFlow, exposure, further])
 
 async function prepare(door: Door, key: string, asked: string) {
   try {
     let piece = 0
     do await whenIdle()
-    while (stocked.value?.door === door && door.Prepare(asked, piece++))
+    while (supplied.value?.door === door && door.Prepare(asked, piece++))
     if (underWay.delete(key)) ready.value = new Set(ready.value).add(key)
   } catch {
     clearCore()

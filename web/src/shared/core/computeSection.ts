@@ -1,14 +1,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { onMounted, onUnmounted, ref, watch } from 'vue'
 import { api, ask, type Schemas } from '../api/client'
-import { sectionHere, stockCore } from './browserCore'
-
-export type AnsweredBy = 'browser' | 'server'
-
-export interface Computed<T> {
-  answer: T
-  by: AnsweredBy
-}
+import { sectionHere, supplyCore } from './browserCore'
 
 const HANDS = ['pointermove', 'pointerdown', 'touchstart', 'keydown'] as const
 
@@ -17,7 +10,11 @@ const HANDS = ['pointermove', 'pointerdown', 'touchstart', 'keydown'] as const
  * second, and who only reads needs none.
  */
 export function useBrowserCore() {
-  const shelf = useQuery({ queryKey: ['shelf'], queryFn: () => fetch('/api/shelf').then(readable), staleTime: 600_000 })
+  const supplies = useQuery({
+    queryKey: ['supplies'],
+    queryFn: () => fetch('/api/supplies').then(readable),
+    staleTime: 600_000,
+  })
   const near = ref(false)
   const come = () => (near.value = true)
   const listen = (how: 'addEventListener' | 'removeEventListener') =>
@@ -27,7 +24,7 @@ export function useBrowserCore() {
     listen('removeEventListener')
     near.value = false
   })
-  watch([shelf.data, near], ([laidOut]) => (near.value && laidOut ? void stockCore(laidOut) : undefined))
+  watch([supplies.data, near], ([laidOut]) => (near.value && laidOut ? void supplyCore(laidOut) : undefined))
 }
 
 async function readable(response: Response) {
@@ -36,12 +33,11 @@ async function readable(response: Response) {
 }
 
 /** What a section question gives, from the core in the browser; null where only the server can say. */
-export function sectionAtOnce(question: Schemas['SectionQuestion']): Computed<Schemas['SectionAnswer']> | null {
+export function sectionAtOnce(question: Schemas['SectionQuestion']): Schemas['SectionAnswer'] | null {
   const answer = sectionHere(question)
-  return answer === null ? null : { answer: JSON.parse(answer) as Schemas['SectionAnswer'], by: 'browser' }
+  return answer === null ? null : (JSON.parse(answer) as Schemas['SectionAnswer'])
 }
 
 /** What a section question gives, from the server. */
-export async function sectionAsked(question: Schemas['SectionQuestion']): Promise<Computed<Schemas['SectionAnswer']>> {
-  return { answer: await ask(api.POST('/api/compute/section', { body: question })), by: 'server' }
-}
+export const sectionAsked = (question: Schemas['SectionQuestion']) =>
+  ask(api.POST('/api/compute/section', { body: question }))

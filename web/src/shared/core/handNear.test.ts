@@ -6,7 +6,7 @@ import { shown } from '../testing/shown'
 import { useBrowserCore } from './computeSection'
 
 const stock = vi.hoisted(() => vi.fn())
-vi.mock('./browserCore', () => ({ stockCore: stock, sectionHere: () => null }))
+vi.mock('./browserCore', () => ({ supplyCore: stock, sectionHere: () => null }))
 
 const Desk = defineComponent({
   setup() {
@@ -14,7 +14,7 @@ const Desk = defineComponent({
     return () => h('i')
   },
 })
-const desk = () => shown(Desk, {}, (queries) => queries.setQueryData(['shelf'], 'the shelf'))
+const desk = () => shown(Desk, {}, (queries) => queries.setQueryData(['supplies'], 'the supplies'))
 
 beforeEach(() => {
   setActivePinia(createPinia())
@@ -27,7 +27,7 @@ describe('the core in the browser', () => {
     expect(stock).not.toHaveBeenCalled()
     globalThis.dispatchEvent(new Event('pointermove'))
     await flushPromises()
-    expect(stock).toHaveBeenCalledWith('the shelf')
+    expect(stock).toHaveBeenCalledWith('the supplies')
   })
 
   it('is not fetched for a page that has been left', async () => {

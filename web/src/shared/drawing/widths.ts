@@ -1,6 +1,8 @@
 export interface Slab {
   key: string
   thicknessMm: number
+  /** Never drawn broken, however thick. */
+  whole?: boolean
 }
 
 export interface DrawnSlab extends Slab {
@@ -15,15 +17,15 @@ export const BREAK_MM = 160
 
 /** Lays slabs side by side, to one scale; thin ones keep a least width and thick ones are broken. The foam and the space beside it are never broken. */
 export function layOut(slabs: readonly Slab[], from: number, to: number, least: number): DrawnSlab[] {
-  const whole = (key: string) => key === 'open' || key === 'closed' || key === 'freeSpace'
-  const drawn = slabs.map((slab) => (whole(slab.key) ? slab.thicknessMm : Math.min(slab.thicknessMm, BREAK_MM)))
+  const isWhole = ({ key, whole }: Slab) => whole ?? (key === 'open' || key === 'closed' || key === 'freeSpace')
+  const drawn = slabs.map((slab) => (isWhole(slab) ? slab.thicknessMm : Math.min(slab.thicknessMm, BREAK_MM)))
   const scale = scaleFor(drawn, to - from, least)
   let x = from
   return slabs.map((slab, i) => {
     const width = Math.max(least, drawn[i]! * scale)
     const at = x
     x += width
-    return { ...slab, x: at, width, broken: !whole(slab.key) && slab.thicknessMm > BREAK_MM }
+    return { ...slab, x: at, width, broken: !isWhole(slab) && slab.thicknessMm > BREAK_MM }
   })
 }
 

@@ -1,13 +1,21 @@
 import { useI18n } from 'vue-i18n'
 
-const BOOKS = ['unsent.field', 'survey.col', 'survey.field', 'jobs.form', 'places.form', 'window.field', 'choose.fact']
+const BOOKS = [
+  (name: string) => `unsent.field.${name}`,
+  (name: string) => `survey.col.${name}`,
+  (name: string) => `survey.field.${name}`,
+  (name: string) => `jobs.form.${name}`,
+  (name: string) => `places.form.${name}`,
+  (name: string) => `window.field.${name}`,
+  (name: string) => `choose.fact.${name}`,
+]
 
 /** What a field is called on the pages it is typed on. */
 export function useFieldNames() {
   const { t, te } = useI18n()
   return (field: string) => {
     const name = field.slice(field.indexOf('.') + 1)
-    const book = BOOKS.find((key) => te(`${key}.${name}`))
-    return book ? t(`${book}.${name}`) : name
+    const key = BOOKS.map((keyOf) => keyOf(name)).find((one) => te(one))
+    return key ? t(key) : name
   }
 }

@@ -1,15 +1,12 @@
 import { defineStore } from 'pinia'
-import { inject, ref, type Ref } from 'vue'
+import { ref } from 'vue'
 import type { Working } from '../api/client'
 
 /** The drawer of workings: a trail from the figure asked about down to what it came from. */
 export const useWorkings = defineStore('workings', () => {
   const trail = ref<Working[]>([])
-  /** Which core answered: the one in this browser or the server's. */
-  const by = ref<'browser' | 'server'>('server')
 
-  function open(working: Working, answeredBy: 'browser' | 'server' = 'server') {
-    by.value = answeredBy
+  function open(working: Working) {
     trail.value = [working]
   }
 
@@ -25,12 +22,5 @@ export const useWorkings = defineStore('workings', () => {
     trail.value = []
   }
 
-  return { trail, by, open, deeper, back, close }
+  return { trail, open, deeper, back, close }
 })
-
-/** Opens the workings of a figure; a view whose figures the core in the browser can answer provides who did. */
-export function useOpenWorking() {
-  const workings = useWorkings()
-  const answeredBy = inject<Ref<'browser' | 'server'> | null>('answeredBy', null)
-  return (working: Working) => workings.open(working, answeredBy?.value ?? 'server')
-}

@@ -2,13 +2,13 @@
 import { useI18n } from 'vue-i18n'
 import type { Figure, Working } from '../api/client'
 import { useReader } from '../state/reader'
-import { useOpenWorking } from '../state/workings'
+import { useWorkings } from '../state/workings'
 import { useWorkingNames } from '../figures/workingNames'
 
 /** A figure in the reader's units; underlined where its workings open. */
 defineProps<{ figure: Figure; working?: Working | null }>()
 const reader = useReader()
-const openWorking = useOpenWorking()
+const { open: openWorking } = useWorkings()
 const { name } = useWorkingNames()
 const { t } = useI18n()
 </script>

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Finding, Schemas } from '../api/client'
 import { useFindingText } from '../figures/findings'
-import { useOpenWorking } from '../state/workings'
+import { useWorkings } from '../state/workings'
 import VerdictMark from './VerdictMark.vue'
 
 /** Findings with mark, fact, reason and what would clear them. */
@@ -11,7 +11,7 @@ const props = defineProps<{ findings: readonly Finding[] }>()
 const emit = defineEmits<{ thickness: [si: number] }>()
 const { t } = useI18n()
 const text = useFindingText()
-const openWorking = useOpenWorking()
+const { open: openWorking } = useWorkings()
 
 const counts = computed(() =>
   Object.fromEntries(['hold', 'care', 'clear'].map((v) => [v, props.findings.filter((f) => f.verdict === v).length])),

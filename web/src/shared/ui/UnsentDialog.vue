@@ -9,7 +9,7 @@ import { connection } from '../keeping/connection'
 import { decide, discard, sendAll } from '../keeping/editor'
 import type { Entry } from '../keeping/entries'
 import { placeOf } from '../keeping/kinds'
-import { choiceIn } from '../keeping/records/surface'
+import { choiceIn, saidOfFace } from '../keeping/records/surface'
 import { unsent, type Unsent } from '../keeping/unsent'
 import { useReader } from '../state/reader'
 import { theirsOf } from '../state/typed'
@@ -35,6 +35,7 @@ function nameOf(one: Unsent) {
 
 // A system is told by its name where it is at hand.
 function said(one: Unsent, field: string, text: string) {
+  if (field === 'face.thickness') return saidOfFace(text)
   if (field !== 'choice.system') return text || t('problem.conflict.blank')
   const [id, reason] = choiceIn(text)
   const choice = queries.getQueryData<Schemas['ChoiceOfSurface']>(['surface', placeOf(one.record)!.id, 'choose'])

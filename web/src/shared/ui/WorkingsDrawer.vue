@@ -45,7 +45,6 @@ const width = Math.min(480, globalThis.innerWidth)
       </dl>
       <p class="small quiet">{{ t('workings.source') }}: {{ last.source }}</p>
       <p class="small quiet">{{ t('workings.lead') }}</p>
-      <p class="small quiet">{{ t(`workings.by.${workings.by}`) }}</p>
     </div>
   </ElDrawer>
 </template>

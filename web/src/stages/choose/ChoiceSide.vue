@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
+import { useSchools } from '@/shared/figures/schools'
 import { useReader } from '@/shared/state/reader'
 import type { Typed } from '@/shared/state/typed'
 import TypedField from '@/shared/ui/TypedField.vue'
@@ -17,17 +18,14 @@ const props = defineProps<{
   asked: (of: 'job' | 'surface', field: string) => string | undefined
 }>()
 const emit = defineEmits<{ fact: [fields: Record<string, string>]; job: [fields: Record<string, string>] }>()
-const { t, te } = useI18n()
+const { t } = useI18n()
 const reader = useReader()
 
 const parts = ['cost', 'depth', 'moisture', 'toughness', 'quiet', 'repair', 'speed'] as const
 const pascal = (word: string) => word.charAt(0).toUpperCase() + word.slice(1)
 const question = computed(() => props.choice.answer.question)
-const schools = computed(() =>
-  question.value
-    ? (['a', 'b', 'c'] as const).filter((school) => te(`choose.question.${question.value}.${school}`))
-    : [],
-)
+const schoolsOf = useSchools()
+const schools = computed(() => (question.value ? schoolsOf(question.value) : []))
 const firmSchool = computed(() =>
   ['', 'either'].includes(props.choice.firmSchool)
     ? t('choose.school.either')
@@ -93,8 +91,8 @@ const valueOf = (event: Event) => (event.target as HTMLInputElement).value
       >
         <option value="">{{ t('choose.firmSchool', { school: firmSchool }) }}</option>
         <option value="either">{{ t('choose.school.either') }}</option>
-        <option v-for="school in schools" :key="school" :value="school">
-          {{ t(`choose.question.${question}.${school}`) }}
+        <option v-for="school in schools" :key="school.value" :value="school.value">
+          {{ school.text }}
         </option>
       </select>
     </div>

@@ -5,7 +5,7 @@ import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
 import { textureOf } from '@/shared/drawing/textures'
 import { useReader } from '@/shared/state/reader'
-import { alongside, foamDepthOf, foamScale } from './scale'
+import { alongside, filledMm, fixedMm, foamScale } from './scale'
 import SectionLines from './SectionLines.vue'
 import SectionTape from './SectionTape.vue'
 import type { Beside } from './useBeside'
@@ -14,10 +14,9 @@ import type { Beside } from './useBeside'
 const props = defineProps<{
   name: string
   question: Schemas['SectionQuestion']
+  laid: Schemas['LaidSection']
   answer: Schemas['SectionAnswer'] | null
-  cell: string
   thicknessMm: number
-  mostMm: number
   thicknessText: string
   disabled: boolean
   /** Another system on the same substrate, drawn below to the same scale. */
@@ -37,27 +36,25 @@ const OTHER = 196
 const below = computed(() => (props.beside ? OTHER : 0))
 const height = computed(() => BOTTOM + 52 + rows.value * 15 + below.value)
 const from = 62
-const to = computed(() => W.value - 76)
+const to = computed(() => W.value - 88)
 
-const depth = computed(() => foamDepthOf(props.question))
-const room = computed(() =>
-  Math.max(
-    depth.value,
-    props.beside?.thicknessMm ?? 0,
-    Math.min(props.mostMm, Math.max(props.thicknessMm * 1.35, 130)),
-  ),
-)
-const scale = computed(() =>
-  foamScale(props.question, props.cell, props.thicknessMm, Math.max(room.value, props.thicknessMm), from, to.value),
-)
-const foam = computed(() => scale.value.slabs.find((s) => s.key === props.cell)!)
-const faceX = computed(() => (scale.value.direction === 1 ? foam.value.x + foam.value.width : foam.value.x))
+const depth = computed(() => props.laid.foamDepthMm ?? 0)
+// Room for a hand to go on: a third more than there is, within what the sheet rates.
+const room = computed(() => {
+  const further = Math.min(props.laid.thickestMm, Math.max(props.thicknessMm * 1.35, 130))
+  const other = props.beside ? filledMm(props.beside.answer.laid) : 0
+  return Math.max(depth.value, other, Math.max(further, props.thicknessMm) + fixedMm(props.laid))
+})
+const scale = computed(() => foamScale(props.laid, props.question.foamAgainst, room.value, from, to.value))
+const foam = computed(() => scale.value.slabs.find((slab) => slab.part === 'moved'))
+// The handle is where the hand is; the foam follows with the answer.
+const faceX = computed(() => scale.value.origin + scale.value.direction * props.thicknessMm * scale.value.pxPerMm)
 const left = computed(() => scale.value.slabs[0]!.x)
 const right = computed(() => {
   const last = scale.value.slabs.at(-1)!
   return last.x + last.width
 })
-const others = computed(() => scale.value.slabs.filter((s) => s.key !== props.cell && s.key !== 'freeSpace'))
+const others = computed(() => scale.value.slabs.filter((slab) => slab.part !== 'moved' && slab.part !== 'free'))
 // Numbers of thin neighbours would run together: every second one of them stands higher.
 const numbered = computed(() => {
   let raised = false
@@ -68,7 +65,7 @@ const numbered = computed(() => {
     return { x, y: raised ? TOP - 13 : TOP }
   })
 })
-const free = computed(() => scale.value.slabs.find((s) => s.key === 'freeSpace'))
+const free = computed(() => scale.value.slabs.find((slab) => slab.part === 'free'))
 
 const member = computed(() => {
   const { members } = props.question
@@ -81,7 +78,7 @@ const member = computed(() => {
 const other = computed(() => {
   const one = props.beside
   if (!one) return null
-  const slabs = alongside(scale.value, one.question, one.cell, one.thicknessMm)
+  const slabs = alongside(scale.value, one.answer.laid)
   const last = slabs.at(-1)!
   return {
     slabs,
@@ -152,7 +149,7 @@ const drive = computed(() => {
       <g aria-hidden="true">
         <text :x="left - 6" :y="warmOutside ? BOTTOM - 8 : 52" text-anchor="end" class="side">{{ t(beyond) }}</text>
         <text :x="right + 8" :y="BOTTOM - 8" class="side">{{ t('section.room') }}</text>
-        <g v-for="(slab, i) in scale.slabs" :key="i">
+        <g v-for="slab in scale.slabs" :key="slab.id">
           <rect
             :x="slab.x"
             :y="TOP + 10"
@@ -183,11 +180,11 @@ const drive = computed(() => {
         <text v-for="(at, i) in numbered" :key="`n${i}`" :x="at.x" :y="at.y" text-anchor="middle" class="number">
           {{ i + 1 }}
         </text>
-        <text :x="foam.x + foam.width / 2" :y="TOP" text-anchor="middle" class="label">
+        <text v-if="foam" :x="foam.x + foam.width / 2" :y="TOP" text-anchor="middle" class="label">
           {{
-            cell === 'open' || cell === 'closed'
-              ? t(`section.foam.${cell}`, { thickness: thicknessText })
-              : t(`material.${cell}`)
+            foam.key === 'open' || foam.key === 'closed'
+              ? t(`section.foam.${foam.key}`, { thickness: thicknessText })
+              : t(`material.${foam.key}`)
           }}
         </text>
         <text
@@ -200,15 +197,7 @@ const drive = computed(() => {
           {{ t('section.free', { depth: reader.print(answer.figures.freeSpace?.figure) }) }}
         </text>
       </g>
-      <SectionLines
-        v-if="answer"
-        :answer="answer"
-        :slabs="scale.slabs"
-        :left="left"
-        :right="right"
-        :top="TOP + 26"
-        :bottom="BOTTOM - 60"
-      />
+      <SectionLines v-if="answer" :answer="answer" :slabs="scale.slabs" :top="TOP + 26" :bottom="BOTTOM - 60" />
       <g v-if="drive && answer" class="drive" aria-hidden="true">
         <path
           :d="
@@ -222,7 +211,7 @@ const drive = computed(() => {
         :origin="scale.origin"
         :direction="scale.direction"
         :px-per-mm="scale.pxPerMm"
-        :length-mm="Math.max(depth, room, thicknessMm)"
+        :length-mm="room"
         :notches="answer?.notches ?? []"
         :y="BOTTOM + 18"
         :min-x="4"
@@ -232,8 +221,8 @@ const drive = computed(() => {
       <g v-if="other && beside" aria-hidden="true">
         <text :x="other.left" :y="other.top - 8" class="label">{{ beside.name }}</text>
         <rect
-          v-for="(slab, i) in other.slabs"
-          :key="i"
+          v-for="slab in other.slabs"
+          :key="slab.id"
           :x="slab.x"
           :y="other.top"
           :width="slab.width"
@@ -242,14 +231,7 @@ const drive = computed(() => {
           stroke="var(--field-line)"
           stroke-width="0.8"
         />
-        <SectionLines
-          :answer="beside.answer"
-          :slabs="other.slabs"
-          :left="other.left"
-          :right="other.right"
-          :top="other.top + 16"
-          :bottom="other.bottom - 16"
-        />
+        <SectionLines :answer="beside.answer" :slabs="other.slabs" :top="other.top + 16" :bottom="other.bottom - 16" />
       </g>
       <g
         class="face"
@@ -259,7 +241,7 @@ const drive = computed(() => {
         :aria-label="t('section.face')"
         :aria-valuenow="Math.round(thicknessMm * 10) / 10"
         :aria-valuemin="0"
-        :aria-valuemax="Math.round(mostMm)"
+        :aria-valuemax="Math.round(laid.thickestMm)"
         :aria-valuetext="thicknessText"
         :aria-disabled="disabled"
         @pointerdown="down"
@@ -275,7 +257,7 @@ const drive = computed(() => {
       </g>
     </svg>
     <ol class="legend small quiet" :aria-label="t('section.layersLabel')">
-      <li v-for="(slab, i) in others" :key="i">
+      <li v-for="(slab, i) in others" :key="slab.id">
         <b>{{ i + 1 }}</b> {{ t(`material.${slab.key}`) }}
       </li>
       <li v-if="member">

@@ -2,15 +2,13 @@
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
-import type { DrawnSlab } from '@/shared/drawing/widths'
 import { useReader } from '@/shared/state/reader'
+import { linedThrough, type DrawnLayer } from './scale'
 
 /** Temperature and dew point through the section at design. Where the dew line lies above the temperature, vapour would condense. */
 const props = defineProps<{
   answer: Schemas['SectionAnswer']
-  slabs: readonly DrawnSlab[]
-  left: number
-  right: number
+  slabs: readonly DrawnLayer[]
   top: number
   bottom: number
 }>()
@@ -18,18 +16,27 @@ const { t } = useI18n()
 const reader = useReader()
 
 const FILM = 34
+const through = computed(() => linedThrough(props.slabs))
+
+// Clear of the handle, where the face of the foam is the last there is.
+const HANDLE = 14
+const gap = computed(() => {
+  const { slabs } = through.value
+  const beside = (slab: DrawnLayer, usual: number) => (slab.part === 'moved' ? HANDLE : usual)
+  return { left: beside(slabs[0]!, 6), right: beside(slabs.at(-1)!, 8) }
+})
 
 // Depths of the profile are true millimetres; the drawing breaks thick layers and holds thin ones, so depth maps slab by slab.
 function xOf(depthMm: number): number {
   let before = 0
-  for (const slab of props.slabs) {
+  for (const slab of through.value.slabs) {
     const after = before + slab.thicknessMm
     if (depthMm <= after + 1e-6) {
       return slab.x + (slab.thicknessMm > 0 ? ((depthMm - before) / slab.thicknessMm) * slab.width : 0)
     }
     before = after
   }
-  return props.right
+  return through.value.right
 }
 
 const range = computed(() => {
@@ -47,7 +54,7 @@ function line(pick: (p: Schemas['ProfilePointAnswer']) => number) {
     .map((p) => `L${xOf(p.depthMm).toFixed(1)} ${yOf(pick(p)).toFixed(1)}`)
     .join('')
   const [first, last] = [points[0]!, points.at(-1)!]
-  return `M${props.left - FILM} ${yOf(pick(first))}${inner}L${props.right + FILM} ${yOf(pick(last))}`
+  return `M${through.value.left - FILM} ${yOf(pick(first))}${inner}L${through.value.right + FILM} ${yOf(pick(last))}`
 }
 
 const temperature = computed(() => line((p) => p.tempC))
@@ -65,9 +72,11 @@ const ends = computed(() => ({
     <path :d="dew" class="halo" />
     <path :d="dew" class="dew" />
     <path :d="temperature" class="temperature" />
-    <text :x="left - 6" :y="ends.out - 8" text-anchor="end">{{ reader.print(answer.figures.outdoorC?.figure) }}</text>
-    <text :x="right + 8" :y="ends.in - 8">{{ reader.print(answer.figures.indoorC?.figure) }}</text>
-    <text :x="right + 8" :y="ends.dew + 18" class="dew-text">
+    <text :x="through.left - gap.left" :y="ends.out - 8" text-anchor="end">{{
+      reader.print(answer.figures.outdoorC?.figure)
+    }}</text>
+    <text :x="through.right + gap.right" :y="ends.in - 8">{{ reader.print(answer.figures.indoorC?.figure) }}</text>
+    <text :x="through.right + gap.right" :y="ends.dew + 18" class="dew-text">
       {{ t('section.dew', { temp: reader.print(answer.figures.indoorDew?.figure) }) }}
     </text>
   </g>

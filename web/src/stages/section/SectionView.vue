@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { onKeyStroke } from '@vueuse/core'
-import { computed, provide } from 'vue'
+import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useBoard, useChoices } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
@@ -10,7 +10,9 @@ import FindingsList from '@/shared/ui/FindingsList.vue'
 import MeetingNote from '@/shared/ui/MeetingNote.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import StageFrame from '@/shared/ui/StageFrame.vue'
+import { useFieldNames } from '@/shared/figures/fieldNames'
 import { useProblems } from '@/shared/figures/problems'
+import { saidOfFace } from '@/shared/keeping/records/surface'
 import { useCandidateText } from '@/shared/figures/candidateText'
 import BesidePanel from './BesidePanel.vue'
 import MemberField from './MemberField.vue'
@@ -31,6 +33,7 @@ const session = useSession()
 const choices = useChoices()
 const board = useBoard(() => props.job)
 const liftsText = useLiftsText()
+const fieldName = useFieldNames()
 const desk = useSectionDesk(
   () => props.job,
   () => props.surface,
@@ -38,7 +41,6 @@ const desk = useSectionDesk(
 const mayEdit = computed(() => session.person?.mayEdit ?? false)
 const row = computed(() => board.data.value?.rows.find((one) => one.id === props.surface))
 const answer = desk.answer
-provide('answeredBy', desk.answeredBy)
 const { season, air, drawn, hasMonths, offered } = useSeason(
   desk.question,
   desk.thicknessMm,
@@ -72,7 +74,7 @@ const thicknessText = computed(() =>
   reader.print(answer.value?.figures.thickness?.figure ?? desk.section.data.value?.thickness),
 )
 const systemWords = computed(() =>
-  (desk.question.value?.then ?? [])
+  (desk.question.value?.further ?? [])
     .map((layer) =>
       layer.kind === 'foam'
         ? (choices.data.value?.sheets.find((s) => s.id === layer.id)?.name ?? layer.id)
@@ -114,8 +116,9 @@ onKeyStroke(['[', ']'], (event) => {
       <p id="thickness-fault" class="fault" role="alert">{{ desk.fault.value }}</p>
       <MeetingNote
         v-if="desk.meeting.value"
-        :label="t(`unsent.field.${desk.meeting.value.field}`)"
+        :label="fieldName(desk.meeting.value.field)"
         :meeting="desk.meeting.value"
+        :say="saidOfFace"
         @decide="desk.decide(desk.meeting.value!.field, $event)"
       />
       <div v-if="!desk.question.value" class="start">
@@ -136,12 +139,12 @@ onKeyStroke(['[', ']'], (event) => {
           }}
         </p>
         <SectionDrawing
+          v-if="desk.laid.value"
           :name="row?.name ?? ''"
           :question="desk.question.value"
+          :laid="desk.laid.value"
           :answer="drawn"
-          :cell="desk.cell.value"
           :thickness-mm="desk.thicknessMm.value"
-          :most-mm="desk.mostMm.value"
           :thickness-text="thicknessText"
           :disabled="!mayEdit || !desk.question.value.sheetId"
           :beside="other.beside.value"
@@ -161,7 +164,7 @@ onKeyStroke(['[', ']'], (event) => {
           @want="other.wanted.value = true"
           @pick="other.pickedId.value = $event"
         />
-        <p v-if="desk.question.value.then?.length" class="small quiet">
+        <p v-if="desk.question.value.further?.length" class="small quiet">
           {{ t('section.system', { layers: systemWords }) }}
           <RouterLink class="act" :to="{ name: 'choose', params: { job, surface } }">{{
             t('stage.choose')
@@ -170,7 +173,7 @@ onKeyStroke(['[', ']'], (event) => {
         <dl v-if="answer" class="figures">
           <div>
             <dd><FigureText :figure="answer.figures.foamR!.figure" :working="answer.figures.foamR!.working" /></dd>
-            <dt>{{ t(desk.question.value.then?.length ? 'section.figures.fillR' : 'section.figures.foamR') }}</dt>
+            <dt>{{ t(desk.question.value.further?.length ? 'section.figures.fillR' : 'section.figures.foamR') }}</dt>
           </div>
           <div>
             <dd><FigureText :figure="answer.figures.wholeU!.figure" :working="answer.figures.wholeU!.working" /></dd>

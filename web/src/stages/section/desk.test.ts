@@ -3,9 +3,10 @@ import { flushPromises } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { defineComponent, h } from 'vue'
 import { connection } from '@/shared/keeping/connection'
-import { entriesBelongTo } from '@/shared/keeping/entries'
+import { entriesBelongTo, shelf } from '@/shared/keeping/entries'
 import { useReader } from '@/shared/state/reader'
 import { shown } from '@/shared/testing/shown'
+import { laidWall } from './laidWall'
 import { useSectionDesk } from './useSectionDesk'
 
 const kept = vi.hoisted(() => ({
@@ -13,14 +14,19 @@ const kept = vi.hoisted(() => ({
   version: 1,
   asked: [] as (() => void)[],
   slow: false,
-  sent: [] as string[],
+  sent: [] as number[],
+  said: [] as (string | undefined)[],
 }))
 
 vi.mock('@/shared/api/client', async (original) => {
   const real = await original<typeof import('@/shared/api/client')>()
   const ok = (data: unknown) => ({ data, response: { ok: true, headers: new Headers() } })
   const surface = () => ({ id: 's', name: 'Wall', version: kept.version, thickness: null })
-  const section = () => ok({ question: { sheetId: 'c', thicknessMm: kept.thicknessMm, members: {} }, answer: null })
+  const figuresOf = (mm: number) => ({ thickness: { figure: { si: mm / 1000, us: '', metric: `${mm} as read` } } })
+  const section = () => {
+    const question = { sheetId: 'c', thicknessMm: kept.thicknessMm, members: {} }
+    return ok({ question, laid: laidWall({ foam: kept.thicknessMm }), answer: null })
+  }
   return {
     ...real,
     api: {
@@ -30,13 +36,16 @@ vi.mock('@/shared/api/client', async (original) => {
         if (kept.slow) await new Promise<void>((go) => kept.asked.push(go))
         return section()
       },
-      PATCH: (_: string, { body }: { body: { fields: { thickness: string } } }) => {
-        kept.sent.push(body.fields.thickness)
-        kept.thicknessMm = Number.parseFloat(body.fields.thickness)
+      PATCH: (path: string, { body }: { body: { thicknessMm: number } }) => {
+        expect(path).toBe('/api/surfaces/{id}/thickness')
+        kept.sent.push(body.thicknessMm)
+        kept.said.push(shelf.value.get('surface.s', 'face.thickness')?.text)
+        kept.thicknessMm = body.thicknessMm
         kept.version++
         return Promise.resolve(ok(surface()))
       },
-      POST: () => Promise.resolve(ok({ figures: {} })),
+      POST: (_: string, { body }: { body: { thicknessMm: number } }) =>
+        Promise.resolve(ok({ figures: figuresOf(body.thicknessMm), laid: laidWall({ foam: body.thicknessMm }) })),
     },
   }
 })
@@ -62,7 +71,7 @@ beforeEach(() => {
   localStorage.clear()
   entriesBelongTo(`person ${Math.random()}`)
   Object.assign(connection, { lost: false, tries: 0 })
-  Object.assign(kept, { thicknessMm: 50, version: 1, slow: false, sent: [], asked: [] })
+  Object.assign(kept, { thicknessMm: 50, version: 1, slow: false, sent: [], said: [], asked: [] })
   useReader().units = 'metric'
 })
 
@@ -73,7 +82,7 @@ describe('the desk of a section', () => {
     kept.slow = true
     at.move(75)
     await at.drop()
-    expect(kept.sent).toEqual(['75 mm'])
+    expect(kept.sent).toEqual([75])
     // Nothing waits longer than three seconds for a page that is slow to be computed; the draft is gone by now.
     await flushPromises()
     expect(at.typed.value).toBeNull()
@@ -81,8 +90,19 @@ describe('the desk of a section', () => {
     at.nudge(1, false)
     expect(at.thicknessMm.value).toBe(80)
     void at.drop()
-    await vi.waitFor(() => expect(kept.sent).toEqual(['75 mm', '80 mm']))
+    await vi.waitFor(() => expect(kept.sent).toEqual([75, 80]))
   }, 10_000)
+
+  it('says how a thickness reads by the answer to it, and never by one to an older thickness', async () => {
+    const at = await desk()
+    at.move(75)
+    await flushPromises()
+    void at.drop()
+    await vi.waitFor(() => expect(kept.said).toEqual(['75\n75 as read']))
+    at.move(80)
+    void at.drop()
+    await vi.waitFor(() => expect(kept.said).toEqual(['75\n75 as read', '80\n80 mm']))
+  })
 
   it('shows what is kept once it has it', async () => {
     const at = await desk()
@@ -90,6 +110,6 @@ describe('the desk of a section', () => {
     await at.drop()
     await flushPromises()
     expect(at.thicknessMm.value).toBe(75)
-    expect(at.answeredBy.value).toBe('server')
+    expect(at.answer.value).toBeNull()
   })
 })

@@ -1,41 +1,71 @@
 import { describe, expect, it } from 'vitest'
-import type { Schemas } from '@/shared/api/client'
-import { foamScale, slabsOf, snap, stepMm } from './scale'
+import { alongside, filledMm, foamScale, linedThrough, snap, stepMm } from './scale'
+import { laidWall } from './laidWall'
 
-const wall = {
-  outboard: [{ material: 'osb', thicknessMm: 11 }],
-  inboard: [{ material: 'gypsum-board', thicknessMm: 12.7 }],
-  members: { material: 'wood', depthMm: 140, spacingMm: 406, sharePct: 25 },
-  ventChannelMm: 0,
-  baffle: null,
-  foamAgainst: 'outboard',
-} as unknown as Schemas['SectionQuestion']
+const ROOM = 140
+const of = <T extends { part: string }>(slabs: readonly T[], part: string) => slabs.find((slab) => slab.part === part)!
 
 describe('the drawn section', () => {
-  it('leaves the depth not filled with foam free', () => {
-    const free = slabsOf(wall, 'closed', 100).find((s) => s.key === 'freeSpace')
-    expect(free?.thicknessMm).toBe(40)
-  })
-
-  it('keeps channel and baffle out of the depth for foam', () => {
-    const roof = { ...wall, ventChannelMm: 25, baffle: { material: 'plywood', thicknessMm: 5 } }
-    const free = slabsOf(roof, 'closed', 100).find((s) => s.key === 'freeSpace')
-    expect(free?.thicknessMm).toBe(10)
-  })
-
   it('does not change its scale while the face moves', () => {
-    const thin = foamScale(wall, 'closed', 20, 140, 0, 600)
-    const thick = foamScale(wall, 'closed', 120, 140, 0, 600)
+    const thin = foamScale(laidWall({ foam: 20 }), 'outboard', ROOM, 0, 600)
+    const thick = foamScale(laidWall({ foam: 120 }), 'outboard', ROOM, 0, 600)
     expect(thin.pxPerMm).toBeCloseTo(thick.pxPerMm, 9)
     expect(thin.origin).toBeCloseTo(thick.origin, 9)
-    expect(thick.slabs.find((s) => s.key === 'closed')!.width).toBeCloseTo(120 * thick.pxPerMm, 9)
+    expect(of(thick.slabs, 'moved').width).toBeCloseTo(120 * thick.pxPerMm, 9)
+    expect(of(thin.slabs, 'free').width).toBeCloseTo(120 * thin.pxPerMm, 9)
   })
 
   it('has no gaps, whichever side the foam lies against', () => {
-    for (const foamAgainst of ['outboard', 'inboard'] as const) {
-      const { slabs } = foamScale({ ...wall, foamAgainst }, 'open', 77, 140, 0, 600)
+    for (const against of ['outboard', 'inboard'] as const) {
+      const { slabs, origin } = foamScale(laidWall({ foam: 77, against }), against, ROOM, 0, 600)
       slabs.slice(1).forEach((s, i) => expect(s.x).toBeCloseTo(slabs[i]!.x + slabs[i]!.width, 6))
+      const foam = of(slabs, 'moved')
+      expect(against === 'outboard' ? foam.x : foam.x + foam.width).toBeCloseTo(origin, 6)
     }
+  })
+
+  it('draws every layer, also two of one material on either side of the face', () => {
+    const laid = laidWall({ foam: 60, fill: 'foil-board', outer: ['foil-board', 'osb'], inner: ['foil-board'] })
+    const { slabs } = foamScale(laid, 'outboard', ROOM, 0, 600)
+    expect(slabs.map((slab) => slab.id)).toEqual(laid.layers.map((layer) => layer.id))
+    expect(slabs.filter((slab) => slab.key === 'foil-board' && slab.width > 0)).toHaveLength(3)
+  })
+})
+
+describe('the lines through a section', () => {
+  it('begin at the face of the foam where nothing covers it, and run through the free depth where something does', () => {
+    const bare = foamScale(laidWall({ foam: 60, outer: [], against: 'inboard' }), 'inboard', ROOM, 60, 600)
+    expect(bare.slabs[0]!.part).toBe('free')
+    expect(linedThrough(bare.slabs).left).toBeCloseTo(of(bare.slabs, 'moved').x)
+    const covered = foamScale(laidWall({ foam: 60, against: 'inboard' }), 'inboard', ROOM, 60, 600)
+    expect(linedThrough(covered.slabs).slabs).toEqual(covered.slabs)
+  })
+})
+
+describe('another system drawn along the first', () => {
+  const first = foamScale(laidWall({ foam: 140 }), 'outboard', ROOM, 60, 600)
+
+  it('lies on the same substrate, to the same scale', () => {
+    const slabs = alongside(first, laidWall({ foam: 92 }))
+    expect(of(slabs, 'moved').x).toBeCloseTo(first.origin)
+    expect(of(slabs, 'moved').width).toBeCloseTo(92 * first.pxPerMm)
+    expect(slabs[0]!.x).toBeCloseTo(first.slabs[0]!.x)
+  })
+
+  it('draws what both have alike, and what it adds to scale', () => {
+    const slabs = alongside(first, laidWall({ foam: 120, inner: ['foil-board', 'gypsum-board'] }))
+    expect(slabs.find((s) => s.key === 'foil-board')!.width).toBeCloseTo(12 * first.pxPerMm)
+    expect(slabs.at(-1)!.width).toBe(first.slabs.at(-1)!.width)
+  })
+
+  it('grows outward from the finish where foam is sprayed from the cold side', () => {
+    const own = foamScale(laidWall({ foam: 100, against: 'inboard' }), 'inboard', ROOM, 60, 600)
+    const foam = of(alongside(own, laidWall({ foam: 130, against: 'inboard' })), 'moved')
+    expect(foam.x + foam.width).toBeCloseTo(own.origin)
+  })
+
+  it('takes as much room as all that is put in', () => {
+    expect(filledMm(laidWall({ foam: 100, fill: 'fibre-batt' }))).toBe(125)
   })
 })
 

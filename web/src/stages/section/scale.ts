@@ -1,128 +1,108 @@
 import type { Schemas } from '@/shared/api/client'
-import { layOut, type DrawnSlab, type Slab } from '@/shared/drawing/widths'
+import { layOut, type DrawnSlab } from '@/shared/drawing/widths'
 
-type Question = Schemas['SectionQuestion']
+type Laid = Schemas['LaidSection']
+type Layer = Schemas['LaidLayer']
+type Against = Schemas['SectionQuestion']['foamAgainst']
 
-/** The slabs of a section, outermost first, with foam of a thickness. */
-export function slabsOf(question: Question, cell: string, thicknessMm: number): Slab[] {
-  const { members, baffle, ventChannelMm } = question
-  const outboard: Slab[] = [
-    ...question.outboard.map((l) => ({ key: l.material, thicknessMm: l.thicknessMm })),
-    ...(ventChannelMm > 0 ? [{ key: 'ventChannel', thicknessMm: ventChannelMm }] : []),
-    ...(baffle ? [{ key: baffle.material, thicknessMm: baffle.thicknessMm }] : []),
-  ]
-  const depth = foamDepthOf(question)
-  const then = thenOf(question, thicknessMm)
-  const taken = thicknessMm + then.reduce((sum, layer) => sum + layer.thicknessMm, 0)
-  const free = members.depthMm > 0 ? Math.max(0, depth - taken) : 0
-  const middle: Slab[] = [{ key: cell, thicknessMm }, ...then, { key: 'freeSpace', thicknessMm: free }]
-  if (question.foamAgainst === 'inboard') middle.reverse()
-  const inboard = question.inboard.map((l) => ({ key: l.material, thicknessMm: l.thicknessMm }))
-  return [...outboard, ...middle.filter((s) => s.thicknessMm > 0), ...inboard]
-}
-
-/** Layers put in after the moved one; what takes the rest gives way to it, as in the core. */
-export function thenOf(question: Question, thicknessMm: number): Slab[] {
-  const then = (question.then ?? []).slice(question.sheetId ? 0 : 1)
-  const fixed = then.reduce((sum, layer) => sum + (layer.takesRest ? 0 : layer.thicknessMm), 0)
-  const rest = Math.max(0, foamDepthOf(question) - thicknessMm - fixed)
-  return then
-    .map((layer) => ({ key: keyOfLayer(layer), thicknessMm: layer.takesRest ? rest : layer.thicknessMm }))
-    .filter((layer) => layer.thicknessMm > 0)
-}
-
-/** Key of a layer put in: what texture and name it has. A second foam is open cell over closed. */
-export const keyOfLayer = (layer: Schemas['FillShape']) =>
-  layer.kind === 'foam' ? 'open' : layer.kind === 'batt' ? 'fibre-batt' : layer.id
-
-/** Depth between substrate or baffle and the far face of the members; 0 where nothing bounds the foam. */
-export function foamDepthOf(question: Question): number {
-  const { members, baffle, ventChannelMm } = question
-  return members.depthMm > 0 ? Math.max(0, members.depthMm - ventChannelMm - (baffle?.thicknessMm ?? 0)) : 0
-}
+/** A layer where it is drawn. */
+export type DrawnLayer = DrawnSlab & Layer
 
 /** Where foam begins in the drawing, which way it grows, and how wide a millimetre of it is. */
 export interface FoamScale {
-  slabs: DrawnSlab[]
+  slabs: DrawnLayer[]
   origin: number
   direction: 1 | -1
   pxPerMm: number
 }
 
-/** Lays the section out with room for the deepest foam, so that the scale does not jump while the face is dragged. */
-export function foamScale(
-  question: Question,
-  cell: string,
-  thicknessMm: number,
-  mostMm: number,
-  from: number,
-  to: number,
-): FoamScale {
-  const least = 5
-  // The frame is laid out once for the deepest foam; the drawn foam then takes its part of that room.
-  const frame = layOut(slabsOf(question, cell, mostMm), from, to, least)
-  const framed = frame.find((s) => s.key === cell)!
-  const pxPerMm = framed.width / mostMm
-  const against = question.foamAgainst === 'inboard' ? -1 : 1
-  const origin = against === 1 ? framed.x : framed.x + framed.width
+// Thin layers stay visible: of the wall, and a coat or film that is put in.
+const LEAST_BUILT = 5
+const LEAST_PUT_IN = 2.5
 
-  // Foam, what follows it and what stays free, to the scale of the frame, from the substrate on.
-  const depth = foamDepthOf(question)
-  const then = thenOf(question, thicknessMm)
-  const taken = thicknessMm + then.reduce((sum, layer) => sum + layer.thicknessMm, 0)
-  const free = { key: 'freeSpace', thicknessMm: Math.max(0, depth - taken) }
-  let x = origin
-  const middle: DrawnSlab[] = [{ key: cell, thicknessMm }, ...then, free].map((layer) => {
-    const width =
-      layer.thicknessMm < 2 && layer.key !== cell && layer.key !== 'freeSpace' ? 2.5 : layer.thicknessMm * pxPerMm
-    const slab = { ...layer, broken: false, width, x: against === 1 ? x : x - width }
-    x += against * width
-    return slab
+/** The layer whose face is moved. */
+export const movedIn = (laid: Laid) => laid.layers.find((layer) => layer.part === 'moved')
+
+/** Thickness of what is put in with a thickness of its own, beside the moved layer. */
+export const fixedMm = (laid: Laid) => sumOf(laid.layers.filter((layer) => layer.part === 'fill'))
+
+/** Thickness of all that is put in. */
+export const filledMm = (laid: Laid) =>
+  sumOf(laid.layers.filter((layer) => layer.part !== 'built' && layer.part !== 'free'))
+
+const sumOf = (layers: readonly Layer[]) => layers.reduce((sum, layer) => sum + layer.thicknessMm, 0)
+
+/** The layers that stand outside of what is put in, what is put in or left free, and the layers on its room side. */
+function parted(layers: readonly Layer[]) {
+  const first = layers.findIndex((layer) => layer.part !== 'built')
+  const last = layers.findLastIndex((layer) => layer.part !== 'built')
+  return { outer: layers.slice(0, first), between: layers.slice(first, last + 1), inner: layers.slice(last + 1) }
+}
+
+/**
+ * Lays a section out with room for the deepest foam, so that the scale does not jump while the face is dragged.
+ * @param roomMm The room for what is put in: all of it, at the thickest.
+ */
+export function foamScale(laid: Laid, against: Against, roomMm: number, from: number, to: number): FoamScale {
+  const { outer, between, inner } = parted(laid.layers)
+  const room = { key: 'room', thicknessMm: roomMm, whole: true }
+  const frame = layOut([...outer, room, ...inner], from, to, LEAST_BUILT)
+  const framed = frame[outer.length]!
+  const pxPerMm = framed.width / roomMm
+  const direction = against === 'inboard' ? -1 : 1
+  const origin = direction === 1 ? framed.x : framed.x + framed.width
+
+  // What is put in and what stays free, to the scale of the frame; the layers beyond follow.
+  const widths = [
+    ...outer.map((_, i) => frame[i]!.width),
+    ...between.map((layer) => widthOf(layer, pxPerMm)),
+    ...inner.map((_, i) => frame[outer.length + 1 + i]!.width),
+  ]
+  const isBroken = (i: number) => (i < outer.length ? frame[i] : frame[i - between.length + 1])!.broken
+  const slabs = laid.layers.map((layer, i) => ({
+    ...layer,
+    x: 0,
+    width: widths[i]!,
+    broken: layer.part === 'built' && isBroken(i),
+  }))
+  const pinned = direction === 1 ? outer.length : outer.length + between.length
+  return { slabs: placed(slabs, pinned, origin), origin, direction, pxPerMm }
+}
+
+const widthOf = ({ part, thicknessMm }: Layer, pxPerMm: number) =>
+  part !== 'moved' && part !== 'free' && thicknessMm < 2 ? LEAST_PUT_IN : thicknessMm * pxPerMm
+
+/** Slabs side by side, the one at a place beginning at the origin, those before it ending there. */
+function placed(slabs: readonly DrawnLayer[], at: number, origin: number): DrawnLayer[] {
+  let x = origin - slabs.slice(0, at).reduce((sum, slab) => sum + slab.width, 0)
+  return slabs.map((slab) => {
+    const one = { ...slab, x }
+    x += slab.width
+    return one
   })
-  const shown = middle.filter((s) => s.width > 0.01)
-  if (against === -1) shown.reverse()
-  const inFill = new Set(['freeSpace', cell, ...then.map((layer) => layer.key)])
-  const at = frame.findIndex((s) => s.key === cell || inFill.has(s.key))
-  const others = (slabs: DrawnSlab[]) => slabs.filter((s) => !inFill.has(s.key))
-  const slabs = [...others(frame.slice(0, at)), ...shown, ...others(frame.slice(at))]
-  return { slabs: closeUp(slabs, question.foamAgainst), origin, direction: against, pxPerMm }
 }
 
 /**
  * Another system on the same substrate, to the scale of the first, so that the two can be held against each other:
  * layers both have are drawn alike.
  */
-export function alongside(first: FoamScale, question: Question, cell: string, thicknessMm: number): DrawnSlab[] {
-  const slabs = slabsOf(question, cell, thicknessMm)
-  const filled = slabs.findIndex((s) => s.key === cell)
-  const split = first.direction === 1 ? filled : filled + 1
-  const widthOf = (slab: Slab) => {
-    const same = first.slabs.find((s) => s.key === slab.key && s.thicknessMm === slab.thicknessMm)
-    return same ?? { width: Math.max(2.5, slab.thicknessMm * first.pxPerMm), broken: false }
-  }
-  const drawn = slabs.map((slab) => ({ ...slab, x: 0, width: widthOf(slab).width, broken: widthOf(slab).broken }))
-  let x = first.origin
-  for (const slab of drawn.slice(split)) {
-    slab.x = x
-    x += slab.width
-  }
-  x = first.origin
-  for (const slab of drawn.slice(0, split).reverse()) {
-    x -= slab.width
-    slab.x = x
-  }
-  return drawn
+export function alongside(first: FoamScale, laid: Laid): DrawnLayer[] {
+  const { outer, between } = parted(laid.layers)
+  const slabs = laid.layers.map((layer) => {
+    const same = first.slabs.find(
+      (slab) => slab.key === layer.key && slab.thicknessMm === layer.thicknessMm && slab.part === layer.part,
+    )
+    const width = same?.width ?? Math.max(LEAST_PUT_IN, layer.thicknessMm * first.pxPerMm)
+    return { ...layer, x: 0, width, broken: same?.broken ?? false }
+  })
+  return placed(slabs, first.direction === 1 ? outer.length : outer.length + between.length, first.origin)
 }
 
-// Where nothing bounds the foam, the layers beyond its face follow the face.
-function closeUp(slabs: DrawnSlab[], against: Question['foamAgainst']): DrawnSlab[] {
-  const placed = slabs.map((s) => ({ ...s }))
-  if (against === 'outboard') {
-    for (let i = 1; i < placed.length; i++) placed[i]!.x = placed[i - 1]!.x + placed[i - 1]!.width
-  } else {
-    for (let i = placed.length - 2; i >= 0; i--) placed[i]!.x = placed[i + 1]!.x - placed[i]!.width
-  }
-  return placed
+/** Where heat and vapour pass: depth that stays free before a face which nothing covers belongs to the air there. */
+export function linedThrough(drawn: readonly DrawnLayer[]) {
+  const slabs = drawn.filter((slab, i) => slab.part !== 'free' || (i > 0 && i < drawn.length - 1))
+  const last = slabs.at(-1)!
+  return { slabs, left: slabs[0]!.x, right: last.x + last.width }
 }
 
 /** The steps a hand moves the face by: a quarter inch or 5 mm, an inch or 25 mm with Shift. */

@@ -3,16 +3,12 @@ import type { Schemas } from '@/shared/api/client'
 import { sectionAsked, sectionAtOnce } from '@/shared/core/computeSection'
 import { useProblems } from '@/shared/figures/problems'
 import { useChoose } from '@/shared/state/job'
-import { keyOfLayer } from './scale'
 import { between } from './useSeason'
 
 /** A system drawn beside the one at hand. */
 export interface Beside {
   name: string
-  question: Schemas['SectionQuestion']
   answer: Schemas['SectionAnswer']
-  cell: string
-  thicknessMm: number
 }
 
 /** Another system of the choose stage beside the section: the candidates are asked for only once somebody wants to compare. */
@@ -33,7 +29,7 @@ export function useBeside(
 
   watch(surface, () => (pickedId.value = ''))
   const answerTo = async (question: Schemas['SectionQuestion']) =>
-    (sectionAtOnce(question) ?? (await sectionAsked(question))).answer
+    sectionAtOnce(question) ?? (await sectionAsked(question))
   watch([picked, air], async ([candidate, season]) => {
     fault.value = ''
     if (!candidate) return (beside.value = null)
@@ -44,14 +40,7 @@ export function useBeside(
         ? between(judged, await answerTo({ ...question, ...season, year: null, brief: true }))
         : judged
       if (picked.value?.id !== candidate.id || air.value !== season) return
-      const first = question.then?.[0]
-      beside.value = {
-        name: nameOf(candidate),
-        question,
-        answer,
-        cell: candidate.layers[0]?.key ?? (first ? keyOfLayer(first) : 'closed'),
-        thicknessMm: question.thicknessMm ?? first?.thicknessMm ?? 0,
-      }
+      beside.value = { name: nameOf(candidate), answer }
     } catch (cause) {
       fault.value = general(cause)
     }

@@ -56,7 +56,7 @@ export function useSeason(
     async ([wanted]) => {
       if (!wanted) return (other.value = null)
       const computed = sectionAtOnce(wanted) ?? (await sectionAsked(wanted).catch(() => null))
-      if (asked.value === wanted) other.value = computed?.answer ?? null
+      if (asked.value === wanted) other.value = computed
     },
     { immediate: true },
   )

@@ -1,14 +1,17 @@
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import type { Schemas } from '@/shared/api/client'
-import { coreReady } from '@/shared/core/browserCore'
-import { sectionAsked, sectionAtOnce, useBrowserCore, type AnsweredBy } from '@/shared/core/computeSection'
+import { sectionAsked, sectionAtOnce, useBrowserCore } from '@/shared/core/computeSection'
 import { useProblems } from '@/shared/figures/problems'
 import { useSurfaceFields } from '@/shared/state/fields'
 import { useChoices, useSection } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
-import { keyOfLayer, snap, stepMm } from './scale'
+import { movedText } from '@/shared/keeping/records/surface'
+import { movedIn, snap, stepMm } from './scale'
 
 type Answer = Schemas['SectionAnswer']
+
+/** The face as a hand left it: a number, which no reading of text passes. */
+const MOVED = 'face.thickness'
 
 /**
  * The section being worked at: a thickness that moves under the hand, figures that follow through the core,
@@ -23,41 +26,27 @@ export function useSectionDesk(job: () => string, surface: () => string) {
   useBrowserCore()
 
   let settle: ReturnType<typeof setTimeout> | undefined
-  const asText = (mm: number) => `${mm} mm`
   const moving = ref<number | null>(null)
   const live = ref<Answer | null>(null)
-  const liveBy = ref<AnsweredBy>('server')
   const liveFault = ref('')
 
   const question = computed(() => section.data.value?.question ?? null)
   const sheet = computed(() => choices.data.value?.sheets.find((s) => s.id === question.value?.sheetId) ?? null)
-  // Where no foam is sprayed the first layer put in stands in its place; nothing moves it.
-  const cell = computed(
-    () => sheet.value?.cell ?? (question.value?.then?.[0] ? keyOfLayer(question.value.then[0]) : 'closed'),
-  )
-  const thicknessMm = computed(
-    () => moving.value ?? question.value?.thicknessMm ?? question.value?.then?.[0]?.thicknessMm ?? 0,
-  )
-  // At rest the core in the browser answers too, once it is there: a step then changes nothing but the thickness.
-  const atRest = computed(() =>
-    coreReady() && section.data.value?.answer && question.value ? sectionAtOnce(question.value) : null,
-  )
-  const resting = computed(() => atRest.value?.answer ?? section.data.value?.answer ?? null)
+  // At rest there is one answer: the server's, of what is kept.
+  const resting = computed(() => section.data.value?.answer ?? null)
   const answer = computed(() => (live.value ? withResting(live.value, resting.value) : resting.value))
-  const answeredBy = computed<AnsweredBy>(() => (live.value ? liveBy.value : (atRest.value?.by ?? 'server')))
-  const mostMm = computed(() => (sheet.value?.thickest.si ?? 0.15) * 1000)
-  const fault = computed(
-    () => liveFault.value || fields.faults.value.thickness || fields.faults.value.sheet || fields.notice.value,
-  )
-  // What the hand moved is on its way as a draft too; the field shows what was typed, not that.
-  const typed = computed(() => {
-    const draft = fields.drafts.value.thickness
-    return draft === undefined || (moving.value !== null && draft === asText(moving.value)) ? null : draft
+  // Where a sheet does not rate the thickness there are layers to draw all the same.
+  const laid = computed(() => answer.value?.laid ?? section.data.value?.laid ?? null)
+  const thicknessMm = computed(() => moving.value ?? (laid.value && movedIn(laid.value)?.thicknessMm) ?? 0)
+  const mostMm = computed(() => laid.value?.thickestMm ?? 0)
+  const fault = computed(() => {
+    const { thickness, sheet: ofSheet, [MOVED]: moved } = fields.faults.value
+    return liveFault.value || thickness || moved || ofSheet || fields.notice.value
   })
 
   // What no thickness changes is not asked for in motion, and stays as it was; beside a layer that gives way the depth to order does change.
   const withResting = (moving: Answer, rest: Answer | null): Answer => {
-    const framing = question.value?.then?.length ? undefined : rest?.figures.framingDepth
+    const framing = question.value?.further?.length ? undefined : rest?.figures.framingDepth
     const figures = framing ? { ...moving.figures, framingDepth: framing } : moving.figures
     const year = moving.year && { ...moving.year, air: rest?.year?.air ?? [] }
     return { ...moving, inches: rest?.inches ?? [], figures, year }
@@ -66,19 +55,25 @@ export function useSectionDesk(job: () => string, surface: () => string) {
   // The surface the hand took hold of; it keeps what the hand moved even if the page goes on to another meanwhile.
   let hand: ReturnType<typeof fields.here> | null = null
 
+  // As the core printed it; an answer that is still under way may be of another thickness.
+  const readAt = (mm: number) =>
+    live.value && Math.abs((movedIn(live.value.laid)?.thicknessMm ?? 0) - mm) < 1e-6
+      ? reader.print(live.value.figures.thickness?.figure)
+      : ''
+
   /** The hand lets go: the surface it held keeps the thickness. */
   async function drop() {
     clearTimeout(settle)
     const [held, mm] = [hand, moving.value]
     hand = null
     if (!held || mm === null) return
-    await held.put({ thickness: asText(mm) })
+    await held.put({ [MOVED]: movedText(mm, readAt(mm)) })
   }
 
   // Once it is kept the page shows what is kept, as soon as it has it: a step must not start from an older thickness. The
   // hand may have moved on meanwhile; then the newer thickness stands.
   watch(
-    () => [fields.drafts.value.thickness, section.isFetching.value] as const,
+    () => [fields.drafts.value[MOVED], section.isFetching.value] as const,
     ([draft, fetching]) => {
       if (draft !== undefined || hand || fetching) return
       moving.value = null
@@ -119,8 +114,8 @@ export function useSectionDesk(job: () => string, surface: () => string) {
       while (wanted !== null && surface() === id) {
         const next: number = wanted
         wanted = null
-        const computed = await sectionAsked({ ...question.value, thicknessMm: next, brief: true })
-        if (surface() === id) take(computed)
+        const asked = await sectionAsked({ ...question.value, thicknessMm: next, brief: true })
+        if (surface() === id) take(asked)
       }
     } catch (cause) {
       if (surface() === id) liveFault.value = Object.values(byField(cause))[0] ?? ''
@@ -129,9 +124,8 @@ export function useSectionDesk(job: () => string, surface: () => string) {
     }
   }
 
-  function take(computed: { answer: Answer; by: AnsweredBy }) {
-    live.value = computed.answer
-    liveBy.value = computed.by
+  function take(answer: Answer) {
+    live.value = answer
     liveFault.value = ''
   }
 
@@ -165,14 +159,13 @@ export function useSectionDesk(job: () => string, surface: () => string) {
     section,
     question,
     sheet,
-    cell,
+    laid,
     answer,
-    answeredBy,
     thicknessMm,
     mostMm,
     fault,
-    typed,
-    meeting: computed(() => fields.meetingAt('thickness') ?? fields.meetingAt('sheet')),
+    typed: computed(() => fields.drafts.value.thickness ?? null),
+    meeting: computed(() => ['thickness', MOVED, 'sheet'].map(fields.meetingAt).find(Boolean)),
     decide: fields.decide,
     move,
     drop,

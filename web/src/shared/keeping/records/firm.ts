@@ -12,8 +12,9 @@ keeps('firm', {
     queries.setQueryData(['firm'], firm)
     const { person } = useSession()
     if (person) person.currency = firm.currency
-    // Rates and practice bear on every choice and every price.
-    void queries.invalidateQueries({ predicate: ({ queryKey: [kind] }) => kind === 'surface' || kind === 'job' })
+    // Rates and practice bear on every choice and every price, and are among what the core beside the page is given.
+    const bearOn = ['surface', 'job', 'supplies']
+    void queries.invalidateQueries({ predicate: ({ queryKey: [kind] }) => bearOn.includes(kind as string) })
   },
 })
 

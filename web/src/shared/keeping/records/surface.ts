@@ -9,6 +9,9 @@ const path = ({ id }: Place) => ({ params: { path: { id } } })
 const isChoice = (answer: unknown): answer is Choice => typeof (answer as Choice | null)?.answer === 'object'
 const choiceOf = (queries: QueryClient, { id }: Place) => queries.getQueryData<Choice>(['surface', id, 'choose'])
 
+const surfaceOf = (queries: QueryClient, { id, within }: Place) =>
+  queries.getQueryData<Surface[]>(['job', within, 'surfaces'])?.find((one) => one.id === id)
+
 /** Names of fields where the record names them otherwise. */
 const NAMES = { sheet: 'sheetId', buffer: 'bufferId' }
 
@@ -19,12 +22,17 @@ export const choiceIn = (text: string) => {
   return [text.slice(0, cut), text.slice(cut + 1)] as const
 }
 
+/** The face of the foam as it waits: where the hand left it, in millimetres, and on a line of its own as it was read there. */
+export const movedText = (mm: number, read: string) => `${mm}\n${read || `${mm} mm`}`
+
+/** The same as it is read. */
+export const saidOfFace = (text: string) => text.slice(text.indexOf('\n') + 1)
+
 keeps('surface', {
   routes: {
     '': {
       send: (place, sent) => ask(api.PATCH('/api/surfaces/{id}', { ...path(place), body: sent })),
-      shown: (queries, { id, within }) =>
-        queries.getQueryData<Surface[]>(['job', within, 'surfaces'])?.find((one) => one.id === id),
+      shown: surfaceOf,
       partOf: (answer, field) => (isChoice(answer) ? undefined : partIn(answer, field, NAMES)),
     },
     // What was said of a surface for the choice.
@@ -33,6 +41,15 @@ keeps('surface', {
       shown: choiceOf,
       partOf: (answer, field) =>
         isChoice(answer) ? (field === 'load' ? answer.load : answer.facts[field]) : undefined,
+    },
+    // The foam's face, moved by hand.
+    face: {
+      send: (place, { id, version, at, fields }) => {
+        const body = { id, at, version, thicknessMm: Number.parseFloat(fields.thickness ?? '') }
+        return ask(api.PATCH('/api/surfaces/{id}/thickness', { ...path(place), body }))
+      },
+      shown: surfaceOf,
+      partOf: (answer) => (isChoice(answer) ? undefined : partIn(answer, 'thickness')),
     },
     // The choice itself: a system and why it was chosen against a rule are one thing. None takes the last one back.
     choice: {

@@ -1,12 +1,9 @@
-using System.ComponentModel.DataAnnotations;
-using Umbracell.Core.Assemblies;
 using Umbracell.Core.Choosing;
 using Umbracell.Core.Moisture;
 using Umbracell.Questions.Answers;
 using Umbracell.Questions.Section;
-using Umbracell.Server.Typing;
 
-namespace Umbracell.Server.Surfaces;
+namespace Umbracell.Questions.Choose;
 
 /// <summary>A layer of a candidate.</summary>
 /// <param name="Key">open, closed or a material's id.</param>
@@ -109,87 +106,3 @@ public sealed record ChoiceAnswer(
     IReadOnlyList<MeasureAnswer> Measures,
     IReadOnlyList<AlikeAnswer> Alike
 );
-
-/// <summary>The choose stage of a surface; after an edit also what takes the edit back.</summary>
-public sealed record ChoiceOfSurface(
-    ChoiceAnswer Answer,
-    string? ChosenId,
-    string? ChosenKind,
-    string? ChosenBy,
-    DateTimeOffset? ChosenAt,
-    IReadOnlyList<string> Overrides,
-    string Reason,
-    bool CanTakeBack,
-    IReadOnlyDictionary<string, bool> Facts,
-    FigureAnswer? Load,
-    IReadOnlyDictionary<string, double> Weights,
-    string FirmSchool,
-    string JobSchool,
-    uint Version,
-    uint JobVersion
-);
-
-/// <summary>One line of a job's choices.</summary>
-public sealed record ChoiceLine(
-    Guid Id,
-    string Name,
-    bool Held,
-    string? Advised,
-    Advice Advice,
-    IReadOnlyList<CandidateLayer> Layers,
-    double Score,
-    string? RunnerUp,
-    double RunnerUpScore,
-    int Standing,
-    int Excluded,
-    bool MeetsTarget,
-    FigureAnswer? Cost,
-    bool Chosen,
-    FlipAnswer? Nearest,
-    EnvelopeAnswer? Envelope
-);
-
-/// <summary>The envelope so far: heat lost through what is chosen against what the targets allow.</summary>
-public sealed record EnvelopeAnswer(FigureAnswer Loss, FigureAnswer Allowed, bool Meets, int Surfaces);
-
-/// <summary>What bears on a choice, in a question.</summary>
-public sealed record FactsShape(
-    bool OpenLeak = false,
-    bool WoodSubstrate = false,
-    [property: Range(0, 100)] double? WoodMoisturePct = null,
-    Covering Covering = Covering.Unknown,
-    Attachment Attachment = Attachment.Unknown,
-    [property: Range(0, 500)] double? DoorSpareKg = null,
-    [property: Range(0.01, 1_000_000)] double? TreatedM2 = null,
-    [property: Range(-40, 60)] double? SubstrateTempC = null,
-    bool Conditioned = true,
-    bool SoundAsked = false,
-    bool Workplace = false,
-    bool LaterAccess = false,
-    bool RainBeforeCover = false,
-    bool OldBuilding = false,
-    bool Termites = false,
-    bool Radon = false,
-    bool FloodProne = false,
-    bool CombustionInside = false,
-    bool LooseFill = false,
-    bool HeldAtEnds = false,
-    bool ClearancesAsked = false,
-    bool WetOldInsulation = false,
-    [property: Range(0, 2000)] double? LoadKPa = null
-);
-
-/// <summary>A choice asked by another program: the bare section (its own foam is not used), what bears on it, and the weights.</summary>
-public sealed record ChoiceQuestion(
-    [property: Required] SectionQuestion Section,
-    FactsShape? Facts = null,
-    IReadOnlyDictionary<ScorePart, double>? Weights = null,
-    bool WithFlips = true
-);
-
-/// <summary>A choice typed by a person.</summary>
-public sealed record Choosing(uint Version, string CandidateId, string? Reason = null, Guid? Id = null, DateTimeOffset? At = null)
-    : ICommand;
-
-/// <summary>The last choice taken back, of a version a person saw.</summary>
-public sealed record ChoiceBack(uint Version, Guid? Id = null, DateTimeOffset? At = null) : ICommand;

@@ -4,7 +4,7 @@ using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
 using Umbracell.Questions.Answers;
 
-namespace Umbracell.Server.Surfaces;
+namespace Umbracell.Questions.Window;
 
 /// <summary>A temperature in a question with its age.</summary>
 public sealed record ReadTemperature(

@@ -2,18 +2,36 @@ using System.Text.Encodings.Web;
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using Umbracell.Core.Assemblies;
+using Umbracell.Core.Choosing;
+using Umbracell.Core.Conditions;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Moisture;
 using Umbracell.Core.Quantities;
+using Umbracell.Core.Takeoff;
+using Umbracell.Core.Yield.Price;
+using Umbracell.Documents;
+using Umbracell.Questions.Choose;
+using Umbracell.Questions.Price;
+using Umbracell.Questions.Section;
+using Umbracell.Questions.Sets;
+using Umbracell.Questions.Window;
 
-namespace Umbracell.Questions.Section;
+namespace Umbracell.Questions;
 
-/// <summary>Questions, answers and the shelf as JSON, written without reflection so that it also works where the code is trimmed.</summary>
+/// <summary>Questions, answers and the supplies as JSON, written without reflection so that it also works where the code is trimmed.</summary>
 [JsonSourceGenerationOptions(JsonSerializerDefaults.Web, NumberHandling = JsonNumberHandling.Strict)]
 [JsonSerializable(typeof(SectionQuestion))]
 [JsonSerializable(typeof(SectionAnswer))]
-[JsonSerializable(typeof(Shelf))]
+[JsonSerializable(typeof(ChoiceQuestion))]
+[JsonSerializable(typeof(ChoiceAnswer))]
+[JsonSerializable(typeof(SetsQuestion))]
+[JsonSerializable(typeof(SetsAnswer))]
+[JsonSerializable(typeof(BidQuestion))]
+[JsonSerializable(typeof(BidAnswer))]
+[JsonSerializable(typeof(GateQuestion))]
+[JsonSerializable(typeof(GateAnswer))]
+[JsonSerializable(typeof(Supplies))]
 public sealed partial class QuestionsJson : JsonSerializerContext
 {
     /// <summary>The one way of writing: names in camel case, quantities as their SI number.</summary>
@@ -34,12 +52,29 @@ public sealed partial class QuestionsJson : JsonSerializerContext
                     Words<Exposure>(),
                     Words<FilmSet>(),
                     Words<FillKind>(),
+                    Words<LayerPart>(),
                     Words<VapourClass>(),
                     Words<Verdict>(),
                     Words<Stage>(),
                     Words<Basis>(),
                     Words<CellStructure>(),
                     Words<FoamGrade>(),
+                    Words<SubstrateKind>(),
+                    Words<HumidityReference>(),
+                    Words<PreparationItem>(),
+                    Words<Covering>(),
+                    Words<Attachment>(),
+                    Words<TargetPath>(),
+                    Words<ScorePart>(),
+                    Words<PracticeQuestion>(),
+                    Words<School>(),
+                    Words<CandidateKind>(),
+                    Words<Advice>(),
+                    Words<FlipInput>(),
+                    Words<FlipCause>(),
+                    Words<DryingChange>(),
+                    Words<AccessKind>(),
+                    Words<BidPace>(),
                     new QuantityConverter<Length>(q => q.Metres, v => new(v)),
                     new QuantityConverter<Temperature>(q => q.Celsius, v => new(v)),
                     new QuantityConverter<Density>(q => q.KilogramsPerCubicMetre, v => new(v)),

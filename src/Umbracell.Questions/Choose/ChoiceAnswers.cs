@@ -4,13 +4,11 @@ using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
 using Umbracell.Questions.Answers;
 using Umbracell.Questions.Section;
-using Umbracell.Server.Surfaces;
-using Umbracell.Store.Model;
 
-namespace Umbracell.Server.Choose;
+namespace Umbracell.Questions.Choose;
 
 /// <summary>Shapes the core's choice for the screens.</summary>
-internal static class ChoiceAnswers
+public static class ChoiceAnswers
 {
     public static ChoiceAnswer Of(Choice choice, SectionQuestion bare) =>
         new(
@@ -50,53 +48,17 @@ internal static class ChoiceAnswers
             WorkingAnswer.Of(flip.Working)
         );
 
-    /// <summary>The system of a candidate as it is kept with a surface.</summary>
-    public static SystemDocument? Kept(
-        Candidate candidate,
-        ChoiceCase choice,
-        string by,
-        DateTimeOffset at,
-        string reason,
-        SystemBefore before
-    )
-    {
-        var overrides = candidate.Findings.Where(f => f.Verdict == Core.Findings.Verdict.Hold).Select(f => f.Rule.Id).ToList();
-        return new(
-            candidate.Kind,
-            [.. candidate.Section.Fill.Where(layer => layer != candidate.Section.Foam).Select(Row)],
-            Added(candidate.Section.Outboard, choice.Section.Outboard),
-            Added(candidate.Section.Inboard, choice.Section.Inboard),
-            by,
-            at,
-            overrides,
-            reason,
-            before
-        );
-    }
-
-    private static List<LayerRow> Added(IReadOnlyList<Layer> with, IReadOnlyList<Layer> without) =>
-        [.. with.Except(without).Select(l => new LayerRow { Material = l.Material.Id, ThicknessMm = l.Thickness.Millimetres })];
-
-    private static FillRow Row(FillLayer layer) =>
-        layer switch
-        {
-            FoamFill foam => new(FillRowKind.Foam, foam.Sheet.Id, foam.Thickness.Millimetres, foam.TakesRest),
-            BattFill batt => new(FillRowKind.Batt, batt.Batt.Id, batt.Thickness.Millimetres, batt.TakesRest),
-            _ => new(FillRowKind.Slab, layer.Key, layer.Thickness.Millimetres, layer.TakesRest),
-        };
-
     private static CandidateAnswer Candidate(Candidate c, Choice choice, SectionQuestion bare)
     {
         // The edge of a slab is the section's to tell; no candidate is weighed by it.
         var study = SectionStudy.Of(c.Section with { BeyondEdge = null });
         var isFloor = c.Section.HeatFlow == HeatFlow.Down;
-        var system = Kept(c, choice.Case, "", default, "", new(null, null, null))!;
         return new(
             c.Id,
             c.Kind,
             SystemLayers.Of(c.Section),
             [.. SystemLayers.Boards(c.Section, choice.Case.Section)],
-            SectionSketch.Of(c.Section),
+            SketchLayer.Of(c.Section),
             Worked(study.WholeU.ToFigure(), study.Workings["wholeU"]),
             Worked(c.Installed.Cavity.ToFigure(), null),
             FigureAnswer.Of(c.Installed.Continuous.ToFigure()),
@@ -138,7 +100,7 @@ internal static class ChoiceAnswers
             c.InPractice,
             c.Excluded,
             c.FailsCondensation,
-            SurfaceSections.With(bare, c.Section.Foam, system)
+            SystemShape.Of(c, choice.Case.Section).In(bare)
         );
     }
 
@@ -149,7 +111,7 @@ internal static class ChoiceAnswers
         return new(
             place.Place.Key,
             Worked(new(place.Greatest, Dimension.RelativeHumidity), place.Working),
-            year.Places.FirstOrDefault(p => p is { Counts: true, Untold: true })?.Place.Key
+            year.Places.FirstOrDefault(p => p is { IsDamperThanWeather: true, Untold: true })?.Place.Key
         );
     }
 

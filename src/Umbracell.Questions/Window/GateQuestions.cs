@@ -4,59 +4,20 @@ using Umbracell.Core.Materials;
 using Umbracell.Core.Planning;
 using Umbracell.Core.Quantities;
 using Umbracell.Questions.Answers;
-using Umbracell.Store.Model;
 
-namespace Umbracell.Server.Surfaces;
+namespace Umbracell.Questions.Window;
 
-/// <summary>Makes the gate question of a surface from its readings, puts it to the core and shapes the answer.</summary>
-internal static class GateQuestions
+/// <summary>Puts a gate question to the core and shapes the answer.</summary>
+public static class GateQuestions
 {
-    /// <summary>The question of a surface; null until a sheet is chosen.</summary>
-    public static GateQuestion? Of(Surface surface, Job job, SurveyRecords records, DateTimeOffset now)
-    {
-        var readings = records.Readings;
-        if (surface.SheetSlug is not { } sheet)
-        {
-            return null;
-        }
+    /// <summary>Answers a question.</summary>
+    public static GateAnswer Answer(GateQuestion question, Supplies supplies) =>
+        Answer(Check(question, supplies.Sheet(question.SheetId), supplies.Sheets.Values));
 
-        var (a, b) = readings.Drums(sheet);
-        var meter = surface.Substrate switch
-        {
-            SubstrateKind.Wood => readings.Wettest(surface.Id, ReadingKind.WoodMoisture),
-            SubstrateKind.Mineral => readings.Wettest(surface.Id, ReadingKind.ConcreteMoisture),
-            _ => null,
-        };
-        var seen = readings.Of(surface.Id, ReadingKind.FoundDry);
-        return new(
-            sheet,
-            surface.Substrate,
-            Temperature(readings.Of(surface.Id, ReadingKind.SubstrateTemperature)),
-            Temperature(readings.Of(surface.Id, ReadingKind.AirTemperature)),
-            readings.Of(surface.Id, ReadingKind.Humidity) is { } rh ? new(rh.Value, rh.HumidityOver, Age(rh), rh.Instrument) : null,
-            meter is null
-                ? null
-                : new(
-                    meter.Kind == ReadingKind.WoodMoisture ? meter.Value : null,
-                    null,
-                    Age(meter),
-                    meter.Instrument,
-                    meter.Kind == ReadingKind.ConcreteMoisture ? meter.Value : null
-                ),
-            Temperature(a),
-            Temperature(b),
-            records.Done(surface.Id),
-            job.AltitudeM,
-            [.. PreparationAnswers.List(surface).Select(task => task.Item)],
-            records.JointsReady(surface.Id),
-            surface.OpenLeak is not null,
-            seen is null ? null : new(seen.Value > 0, Age(seen), seen.Instrument)
-        );
-
-        double Age(ReadingRow reading) => Math.Max(0, (now - reading.TakenAt).TotalMinutes);
-        ReadTemperature? Temperature(ReadingRow? reading) => reading is null ? null : new(reading.Value, Age(reading), reading.Instrument);
-    }
-
+    /// <summary>What the gate says.</summary>
+    /// <param name="question">The question.</param>
+    /// <param name="sheet">The sheet it names.</param>
+    /// <param name="others">What else the firm sprays, among which a remedy may be found.</param>
     public static SprayGate Check(GateQuestion question, ProductSheet sheet, IEnumerable<ProductSheet> others) =>
         SprayGate.Check(
             new()

@@ -1,0 +1,45 @@
+using System.Text.Json.Serialization;
+using Umbracell.Core.Assemblies.Conduction;
+using Umbracell.Core.Choosing;
+using Umbracell.Core.Materials;
+using Umbracell.Core.Yield.Price;
+using Umbracell.Questions.Answers;
+
+namespace Umbracell.Questions;
+
+/// <summary>What a question can name, and what it costs: what a firm sprays, what is laid beside foam, what the firm pays.</summary>
+/// <param name="Sheets">The firm's product sheets by id.</param>
+/// <param name="Materials">Materials by id.</param>
+/// <param name="Batts">Fibrous batts.</param>
+/// <param name="Rates">What the firm pays and how fast it works; null where it has entered nothing, or for a reader who may not see
+/// it.</param>
+public sealed record Supplies(
+    IReadOnlyDictionary<string, ProductSheet> Sheets,
+    IReadOnlyDictionary<string, Material> Materials,
+    IReadOnlyList<Batt> Batts,
+    Rates? Rates = null
+)
+{
+    /// <summary>The schools the firm follows; what a question that names none is answered by.</summary>
+    public IReadOnlyDictionary<PracticeQuestion, School> Schools { get; init; } = new Dictionary<PracticeQuestion, School>();
+
+    /// <summary>What was solved for questions before; whoever keeps the supplies keeps it.</summary>
+    [JsonIgnore]
+    public SolvedMembers Solved { get; init; } = new();
+
+    /// <summary>The rates, or usual paces without any price where there are none.</summary>
+    [JsonIgnore]
+    public Rates Priced => Rates ?? Core.Yield.Price.Rates.Unpriced;
+
+    /// <summary>What systems are made with beside foam.</summary>
+    [JsonIgnore]
+    public SystemMaterials ForSystems =>
+        new(Batts, Materials["foam-board"], Materials["foil-board"], Materials["vapour-coat"], Materials["weather-coat"]);
+
+    /// <summary>A sheet that a field of a question names.</summary>
+    /// <param name="id">Its id.</param>
+    /// <param name="field">The field, for what is said where it is not known.</param>
+    /// <exception cref="FieldFaultsException">The firm has no such sheet.</exception>
+    public ProductSheet Sheet(string id, string field = "sheetId") =>
+        Sheets.GetValueOrDefault(id) ?? throw new FieldFaultsException([new(field, "unknown", id)]);
+}

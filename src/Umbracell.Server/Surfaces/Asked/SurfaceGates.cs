@@ -1,0 +1,55 @@
+using Umbracell.Core.Conditions;
+using Umbracell.Questions.Window;
+using Umbracell.Store.Model;
+
+namespace Umbracell.Server.Surfaces;
+
+/// <summary>Makes the gate question of a surface from its readings.</summary>
+internal static class SurfaceGates
+{
+    /// <summary>The question of a surface; null until a sheet is chosen.</summary>
+    public static GateQuestion? Of(Surface surface, Job job, SurveyRecords records, DateTimeOffset now)
+    {
+        var readings = records.Readings;
+        if (surface.SheetSlug is not { } sheet)
+        {
+            return null;
+        }
+
+        var (a, b) = readings.Drums(sheet);
+        var meter = surface.Substrate switch
+        {
+            SubstrateKind.Wood => readings.Wettest(surface.Id, ReadingKind.WoodMoisture),
+            SubstrateKind.Mineral => readings.Wettest(surface.Id, ReadingKind.ConcreteMoisture),
+            _ => null,
+        };
+        var seen = readings.Of(surface.Id, ReadingKind.FoundDry);
+        return new(
+            sheet,
+            surface.Substrate,
+            Temperature(readings.Of(surface.Id, ReadingKind.SubstrateTemperature)),
+            Temperature(readings.Of(surface.Id, ReadingKind.AirTemperature)),
+            readings.Of(surface.Id, ReadingKind.Humidity) is { } rh ? new(rh.Value, rh.HumidityOver, Age(rh), rh.Instrument) : null,
+            meter is null
+                ? null
+                : new(
+                    meter.Kind == ReadingKind.WoodMoisture ? meter.Value : null,
+                    null,
+                    Age(meter),
+                    meter.Instrument,
+                    meter.Kind == ReadingKind.ConcreteMoisture ? meter.Value : null
+                ),
+            Temperature(a),
+            Temperature(b),
+            records.Done(surface.Id),
+            job.AltitudeM,
+            [.. PreparationAnswers.List(surface).Select(task => task.Item)],
+            records.JointsReady(surface.Id),
+            surface.OpenLeak is not null,
+            seen is null ? null : new(seen.Value > 0, Age(seen), seen.Instrument)
+        );
+
+        double Age(ReadingRow reading) => Math.Max(0, (now - reading.TakenAt).TotalMinutes);
+        ReadTemperature? Temperature(ReadingRow? reading) => reading is null ? null : new(reading.Value, Age(reading), reading.Instrument);
+    }
+}

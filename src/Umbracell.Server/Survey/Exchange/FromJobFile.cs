@@ -1,0 +1,305 @@
+using Riok.Mapperly.Abstractions;
+using Umbracell.Core.Choosing;
+using Umbracell.Documents;
+using Umbracell.Formats.DataFiles;
+using Umbracell.Formats.JobFiles;
+using Umbracell.Formats.Pictures;
+using Umbracell.Questions.Answers;
+using Umbracell.Server.Places;
+using Umbracell.Store.Model;
+
+namespace Umbracell.Server.Survey.Exchange;
+
+/// <summary>Filed parts as rows of a new job. Every part of the file becomes a column of its name, or is taken by hand here: the build
+/// fails over a part that is neither.</summary>
+[Mapper(RequiredMappingStrategy = RequiredMappingStrategy.Source)]
+internal static partial class FromJobFile
+{
+    public static Job Job(FiledJob j, DateTimeOffset now)
+    {
+        Known(j.ClimateZone, ClimateZones.All.Contains, "job.climateZone");
+        Known(j.TargetSetId, ShippedData.TargetSets.ContainsKey, "job.targetSetId");
+        if (j.PlaceId is { } place)
+        {
+            Known(place, ShippedData.Places.ContainsKey, "job.placeId");
+        }
+
+        var job = Row(j);
+        (job.Id, job.CreatedAt) = (Guid.NewGuid(), now);
+        (job.Name, job.Crew) = (Clip(j.Name, 200), Clip(j.Crew, 60));
+        (job.RoomMonthsC, job.RoomMonthsRhPct) = (
+            Months(j.RoomMonthsC, "job.roomMonthsC"),
+            Months(j.RoomMonthsRhPct, "job.roomMonthsRhPct")
+        );
+        job.Pricing = j.Pricing is { } p
+            ? p with
+            {
+                SpaceM3 = p.SpaceM3 is > 0 and < 5e6 ? p.SpaceM3 : null,
+                AirChanges = Math.Clamp(p.AirChanges, 0.05, 100),
+            }
+            : null;
+        job.TargetPath = j.Choosing?.TargetPath ?? TargetPath.U;
+        job.Priorities = j.Choosing is { Weights: { Count: > 0 } weights }
+            ? new(weights.DistinctBy(w => w.Part).ToDictionary(w => w.Part, w => Math.Clamp(w.Weight, 0, 5)))
+            : null;
+        job.Exceptions = j.Choosing is { Schools: { Count: > 0 } schools }
+            ? new()
+            {
+                Schools = schools
+                    .Where(s => s.School == School.Either || Practice.SchoolsOf(s.Question).Contains(s.School))
+                    .DistinctBy(s => s.Question)
+                    .ToDictionary(s => s.Question, s => s.School),
+            }
+            : null;
+        return job;
+    }
+
+    // A place and targets of the firm's own come in as rows of their own.
+    [MapperIgnoreSource(nameof(FiledJob.OwnPlace))]
+    [MapperIgnoreSource(nameof(FiledJob.OwnTargets))]
+    [MapperIgnoreSource(nameof(FiledJob.Choosing))]
+    private static partial Job Row(FiledJob job);
+
+    /// <summary>The place a filed job brings along.</summary>
+    public static PlaceRow Place(FiledPlace p)
+    {
+        Known(p.ClimateZone, ClimateZones.All.Contains, "job.ownPlace.climateZone");
+        if (p.TimeZone is { } zone)
+        {
+            Known(zone, PlaceTime.IsZone, "job.ownPlace.timeZone");
+        }
+
+        var place = Row(p);
+        (place.Id, place.Name, place.Source) = (Guid.NewGuid(), Clip(p.Name, 120), Clip(p.Source, 200));
+        (place.MeanC, place.MeanRhPct) = (Year(p.MeanC, "job.ownPlace.meanC"), Year(p.MeanRhPct, "job.ownPlace.meanRhPct"));
+        return place;
+    }
+
+    private static partial PlaceRow Row(FiledPlace place);
+
+    /// <summary>The target set a filed job brings along.</summary>
+    public static TargetSetRow Targets(FiledTargets t)
+    {
+        var based = ShippedData.TargetSets[Known(t.BasedOn, ShippedData.TargetSets.ContainsKey, "job.ownTargets.basedOn")];
+        foreach (var line in t.GreatestU)
+        {
+            Known(
+                line.Zone,
+                zone =>
+                    based.GreatestU.GetValueOrDefault(Word<EnvelopeElement>(line.Element, "job.ownTargets.element"))?.ContainsKey(zone)
+                    == true,
+                "job.ownTargets.zone"
+            );
+        }
+
+        return new()
+        {
+            Id = Guid.NewGuid(),
+            Edition = Clip(t.Edition, 120),
+            BasedOn = t.BasedOn,
+            GreatestU = t
+                .GreatestU.GroupBy(l => l.Element)
+                .ToDictionary(e => e.Key, e => e.DistinctBy(l => l.Zone).ToDictionary(l => l.Zone, l => l.UWM2K)),
+        };
+    }
+
+    public static BidRow Bid(FiledBid b) =>
+        new()
+        {
+            Id = Guid.NewGuid(),
+            MadeAt = b.MadeAt,
+            MadeBy = Clip(b.MadeBy, 120),
+            WorkDate = b.WorkDate,
+            Document = new(b.Lines, b.Net, b.Price, b.Surfaces),
+        };
+
+    public static BufferSpaceRow Buffer(FiledBuffer b, Dictionary<Guid, Guid> ids)
+    {
+        var row = Row(b);
+        row.Id = ids[b.Id];
+        return row;
+    }
+
+    private static partial BufferSpaceRow Row(FiledBuffer buffer);
+
+    public static Surface Surface(FiledSurface s, int position, Dictionary<Guid, Guid> ids)
+    {
+        CheckMaterials(s.Outboard, s.Inboard, s.Baffle is { } baffle ? [baffle] : []);
+        CheckMaterials(s.System?.AddedOutboard ?? [], s.System?.AddedInboard ?? []);
+        var surface = Row(s);
+        (surface.Id, surface.Position, surface.Name) = (ids[s.Id], position, Clip(s.Name, 200));
+        surface.BufferId = Map(s.BufferId, ids);
+        surface.Assembly = Assembly(s);
+        surface.System = s.System is { } system ? system with { Before = null } : null;
+        surface.Openings.AddRange(s.Openings.Select(Opening));
+        surface.Notes.AddRange(s.Notes.Select(Note));
+        return surface;
+    }
+
+    [MapProperty(nameof(FiledSurface.CornersM), nameof(Store.Model.Surface.Corners))]
+    [MapProperty(nameof(FiledSurface.SheetId), nameof(Store.Model.Surface.SheetSlug))]
+    [MapperIgnoreSource(nameof(FiledSurface.Outboard))]
+    [MapperIgnoreSource(nameof(FiledSurface.Inboard))]
+    [MapperIgnoreSource(nameof(FiledSurface.VentChannelMm))]
+    [MapperIgnoreSource(nameof(FiledSurface.Baffle))]
+    [MapperIgnoreSource(nameof(FiledSurface.Openings))]
+    [MapperIgnoreSource(nameof(FiledSurface.Notes))]
+    private static partial Surface Row(FiledSurface surface);
+
+    private static AssemblyDocument Assembly(FiledSurface s) =>
+        new()
+        {
+            Outboard = s.Outboard,
+            Inboard = s.Inboard,
+            VentChannelMm = s.VentChannelMm,
+            Baffle = s.Baffle,
+        };
+
+    private static OpeningRow Opening(FiledOpening o, int position)
+    {
+        var row = Row(o);
+        row.Position = position;
+        return row;
+    }
+
+    private static partial OpeningRow Row(FiledOpening opening);
+
+    private static SiteNoteRow Note(FiledNote n)
+    {
+        var row = Row(n);
+        (row.Id, row.Words, row.ReceivedAt) = (Guid.NewGuid(), Clip(n.Words, 500), n.ReceivedAt ?? n.NotedAt);
+        return row;
+    }
+
+    [MapperIgnoreSource(nameof(FiledNote.ReceivedAt))]
+    private static partial SiteNoteRow Row(FiledNote note);
+
+    public static ReadingRow Reading(FiledReading r, Dictionary<Guid, Guid> ids)
+    {
+        var row = Row(r);
+        (row.SurfaceId, row.ReceivedAt) = (Map(r.SurfaceId, ids), r.ReceivedAt ?? r.TakenAt);
+        return row;
+    }
+
+    [MapProperty(nameof(FiledReading.SheetId), nameof(ReadingRow.SheetSlug))]
+    [MapperIgnoreSource(nameof(FiledReading.ReceivedAt))]
+    private static partial ReadingRow Row(FiledReading reading);
+
+    public static JointRow Joint(FiledJoint j, Dictionary<Guid, Guid> ids)
+    {
+        var row = Row(j);
+        (row.Id, row.FirstId, row.SecondId) = (Guid.NewGuid(), ids[j.FirstId], Map(j.SecondId, ids));
+        return row;
+    }
+
+    private static partial JointRow Row(FiledJoint joint);
+
+    public static ComplaintRow Complaint(FiledComplaint c, Dictionary<Guid, Guid> ids)
+    {
+        var row = Row(c);
+        (row.Id, row.Suspects) = (Guid.NewGuid(), [.. c.Suspects.Select(s => ids[s])]);
+        return row;
+    }
+
+    private static partial ComplaintRow Row(FiledComplaint complaint);
+
+    public static PreparationRow Preparation(FiledPreparation p, Dictionary<Guid, Guid> ids)
+    {
+        var row = Row(p);
+        (row.Id, row.SurfaceId, row.TickedAt) = (Guid.NewGuid(), Map(p.SurfaceId, ids), p.TickedAt ?? p.DoneAt);
+        return row;
+    }
+
+    private static partial PreparationRow Row(FiledPreparation mark);
+
+    public static FanTestRow FanTest(FiledFanTest t)
+    {
+        var row = Row(t);
+        row.Id = Guid.NewGuid();
+        return row;
+    }
+
+    private static partial FanTestRow Row(FiledFanTest test);
+
+    public static ThermalPictureRow Thermal(FiledThermalPicture t, Dictionary<Guid, Guid> ids)
+    {
+        if (t.TempsC.Count != t.Rows * t.Columns)
+        {
+            throw new FieldFaultsException([new("thermalPictures.tempsC", "unknown", $"{t.TempsC.Count}")]);
+        }
+
+        var row = Row(t);
+        (row.Id, row.SurfaceId) = (Guid.NewGuid(), Map(t.SurfaceId, ids));
+        row.Spots.AddRange(t.Spots.Where(s => s.Row < t.Rows && s.Column < t.Columns).Select(Row));
+        return row;
+    }
+
+    [MapperIgnoreSource(nameof(FiledThermalPicture.Spots))]
+    private static partial ThermalPictureRow Row(FiledThermalPicture picture);
+
+    private static partial ThermalSpot Row(FiledSpot spot);
+
+    public static LoggerSeriesRow Log(FiledLog l, Dictionary<Guid, Guid> ids)
+    {
+        var row = Row(l);
+        (row.Id, row.SurfaceId) = (Guid.NewGuid(), Map(l.SurfaceId, ids));
+        return row;
+    }
+
+    [MapProperty(nameof(FiledLog.TimesUnixS), nameof(LoggerSeriesRow.Times))]
+    private static partial LoggerSeriesRow Row(FiledLog series);
+
+    // The bytes of a file from elsewhere are drawn anew like any upload; the file's own word for what they are counts for nothing.
+    public static PhotoRow Photo(FiledPhoto p, Dictionary<Guid, Guid> ids)
+    {
+        var picture = PictureFile.IsAsKept(p.Bytes, p.Thumbnail, p.ContentType)
+            ? new PictureFile(p.ContentType, p.Bytes, p.Thumbnail, p.Width, p.Height)
+            : PictureFile.Read(p.Bytes);
+        return new()
+        {
+            Id = Guid.NewGuid(),
+            SurfaceId = Map(p.SurfaceId, ids),
+            Caption = p.Caption,
+            ContentType = picture.ContentType,
+            Bytes = picture.Bytes,
+            Thumbnail = picture.Thumbnail,
+            Width = picture.Width,
+            Height = picture.Height,
+            AddedAt = p.AddedAt,
+            ReceivedAt = p.ReceivedAt ?? p.AddedAt,
+            AddedBy = p.AddedBy,
+        };
+    }
+
+    // A room is entered for the whole year or not at all.
+    private static double[] Months(IReadOnlyList<double> months, string field) =>
+        months.Count is 0 or 12 ? [.. months] : throw new FieldFaultsException([new(field, "months", $"{months.Count}")]);
+
+    private static double[] Year(IReadOnlyList<double> months, string field) =>
+        months.Count == 12 ? [.. months] : throw new FieldFaultsException([new(field, "months", $"{months.Count}")]);
+
+    private static void CheckMaterials(params IReadOnlyList<LayerDocument>[] sides)
+    {
+        foreach (var layer in sides.SelectMany(side => side))
+        {
+            Known(layer.Material, ShippedData.Materials.ContainsKey, "layer.material");
+        }
+    }
+
+    private static Guid? Map(Guid? id, Dictionary<Guid, Guid> ids) => id is { } one ? ids[one] : null;
+
+    private static string Known(string value, Func<string, bool> isKnown, string field) =>
+        isKnown(value) ? value : throw new FieldFaultsException([new(field, "unknown", value)]);
+
+    private static ReadingKind ReadingKindOf(string word) => Word<ReadingKind>(word, "readings.kind");
+
+    private static WorkPhase PhaseOf(string word) => Word<WorkPhase>(word, "phase");
+
+    private static T Word<T>(string value, string field)
+        where T : struct, Enum =>
+        Enum.TryParse<T>(value, ignoreCase: true, out var known) && Enum.IsDefined(known)
+            ? known
+            : throw new FieldFaultsException([new(field, "unknown", value)]);
+
+    private static string Clip(string text, int most) => text.Length <= most ? text : text[..most];
+}

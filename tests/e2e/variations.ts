@@ -1,0 +1,206 @@
+import type { Page } from '@playwright/test'
+import type { Numbers } from './numbers'
+
+export type Question = Record<string, unknown>
+
+/** Where questions of a kind are found in the demo, and how a case is made of one. */
+interface Kind {
+  found: (page: Page, job: string, surfaces: string[]) => Promise<Question[]>
+  varied: (bases: Question[], random: Numbers) => Question
+}
+
+const SHEETS = ['marl-cc-20', 'fleece-oc-5', 'fleece-oc-8', 'marl-cc-20f']
+const SUBSTRATES = ['wood', 'metal', 'mineral']
+const ACCESS = ['open', 'ladder', 'scaffold', 'crawling', 'servicesInTheWay']
+
+const read = async (page: Page, path: string) =>
+  (await (await page.request.get(path)).json()) as { question: Question | null }
+
+/** Questions of every surface's stage. */
+const ofStage =
+  (stage: string): Kind['found'] =>
+  async (page, _, surfaces) => {
+    const answers = await Promise.all(surfaces.map((id) => read(page, `/api/surfaces/${id}/${stage}`)))
+    return answers.flatMap(({ question }) => (question ? [question] : []))
+  }
+
+/**
+ * A section with other foam, thickness, air, layers and members. Metal members are solved anew for every depth and every
+ * layer beside them, which takes the browser a tenth of a second and more: one in eight is another wall, the others vary in the rest.
+ */
+function variedSection(base: Question, random: Numbers): Question {
+  const { between, pick, chance } = random
+  const members = base.members as Record<string, unknown>
+  const otherWall = !members.flangeMm || chance(1 / 8)
+  const layers = (list: unknown) =>
+    (list as { material: string; thicknessMm: number }[]).map((l) => ({
+      ...l,
+      thicknessMm: l.thicknessMm * (otherWall ? between(0.5, 2) : 1),
+    }))
+  const months = (low: number, high: number) => Array.from({ length: 12 }, () => between(low, high))
+  const depth = Number(members.depthMm) * (otherWall ? between(0.8, 1.5) : 1)
+  const batt = () => [{ kind: 'batt', id: 'batt-13', thicknessMm: between(20, 90), takesRest: chance(0.5) }]
+  const year = () => ({
+    outdoorTempC: months(-25, 30),
+    outdoorRhPct: months(40, 95),
+    indoorTempC: months(18, 26),
+    indoorRhPct: months(20, 70),
+  })
+  return {
+    ...base,
+    sheetId: pick(SHEETS),
+    thicknessMm: between(5, 150),
+    outboard: layers(base.outboard),
+    inboard: layers(base.inboard),
+    members: { ...members, depthMm: depth, sharePct: between(0, 30) },
+    indoorC: between(15, 26),
+    indoorRhPct: between(15, 80),
+    outdoorC: between(-30, 40),
+    outdoorRhPct: between(20, 100),
+    climateZone: pick(['1A', '3C', '4A', '4C', '5A', '6A', '7', '8']),
+    further: chance(0.3) ? batt() : base.further,
+    year: chance(0.7) ? year() : null,
+  }
+}
+
+/** What bears on a choice, said otherwise. */
+function variedFacts({ between, maybe, pick, chance }: Numbers): Question {
+  const yes = ['openLeak', 'conditioned', 'soundAsked', 'workplace', 'laterAccess', 'rainBeforeCover', 'oldBuilding']
+  const no = ['termites', 'radon', 'floodProne', 'combustionInside', 'looseFill', 'clearancesAsked', 'wetOldInsulation']
+  return {
+    ...Object.fromEntries([...yes, ...no].map((fact) => [fact, chance(fact === 'conditioned' ? 0.9 : 0.2)])),
+    woodSubstrate: chance(0.5),
+    woodMoisturePct: maybe(between(6, 30), 0.5),
+    covering: pick(['unknown', 'shingles', 'tile', 'metalSheets', 'singlePly', 'coatedFoam']),
+    attachment: pick(['unknown', 'fullyAdhered', 'fastened', 'ballasted']),
+    pitch: maybe(between(0, 1.5), 0.5),
+    doorSpareKg: maybe(between(0, 60), 0.5),
+    treatedM2: maybe(between(1, 400)),
+    substrateTempC: maybe(between(-10, 40)),
+    heldAtEnds: maybe(chance(0.5), 0.5),
+    loadKPa: maybe(between(0, 200), 0.3),
+  }
+}
+
+function variedChoice(bases: Question[], random: Numbers): Question {
+  const { between, pick, chance } = random
+  // Every candidate of a metal wall solves its members anew: one in sixteen.
+  const isMetal = (q: Question) => !!(q.section as { members: { flangeMm: unknown } }).members.flangeMm
+  const base = pick(bases.filter((q) => isMetal(q) === chance(1 / 16)))
+  const metal = isMetal(base)
+  return {
+    ...base,
+    section: metal ? base.section : variedSection(base.section as Question, random),
+    facts: variedFacts(random),
+    weights: Object.fromEntries(Object.keys(base.weights as object).map((part) => [part, between(0, 5)])),
+    path: pick(['u', 'label']),
+    labels: chance(0.5) ? base.labels : [{ cavityRM2KW: between(1, 6), continuousRM2KW: pick([0, between(0, 3)]) }],
+    schools: chance(0.5)
+      ? pick([base.schools, null])
+      : {
+          unventedDeck: pick(['either', 'closedCell', 'openCell']),
+          leastThickness: pick(['either', 'inchIsALayer', 'neverUnderTwoInches']),
+          condensation: pick(['either', 'codeTables', 'monthlyYear']),
+        },
+    withFlips: !metal && chance(1 / 25),
+  }
+}
+
+function variedSets(base: Question, { between, maybe, pick, chance }: Numbers): Question {
+  return {
+    ...base,
+    sheetId: pick(SHEETS),
+    areaM2: between(0.1, 900),
+    thicknessMm: between(5, 150),
+    shavedFlush: chance(0.4),
+    substrateTempC: maybe(between(-15, 45)),
+    drumTempC: maybe(between(5, 40)),
+    windMs: maybe(between(0, 3.5), 0.4),
+    depthScatterMm: maybe(between(0, 25), 0.4),
+    overfillMm: maybe(between(0, 30), 0.4),
+    riskPct: between(0.5, 50),
+    penetrationMm: maybe(between(0, 40)) ?? 0,
+    crewFactor: between(0.5, 1.02),
+    yieldSdLn: maybe(between(0.02, 0.4), 0.5),
+  }
+}
+
+function variedGate(base: Question, random: Numbers): Question {
+  const { between, maybe, pick, chance, some } = random
+  const age = () => (chance(0.8) ? between(0, 110) : between(110, 900))
+  const temperature = () => maybe({ tempC: between(-15, 50), ageMin: age(), instrument: 'probe' })
+  return {
+    ...base,
+    sheetId: pick(SHEETS),
+    substrateKind: pick(SUBSTRATES),
+    substrate: temperature(),
+    air: temperature(),
+    humidity: maybe({ rhPct: between(1, 100), rhOver: pick(['water', 'ice']), ageMin: age(), instrument: '' }),
+    moisture: maybe({
+      woodPct: maybe(between(5, 35)),
+      foundDry: maybe(chance(0.7)),
+      ageMin: age(),
+      concretePct: maybe(between(0, 10)),
+    }),
+    drumA: temperature(),
+    drumB: temperature(),
+    prepared: some((base.required ?? base.prepared) as string[], pick([0.3, 0.9, 1])),
+    altitudeM: between(-100, 3500),
+    jointsReady: chance(0.8),
+    leakOpen: chance(0.1),
+    seen: maybe({ foundDry: chance(0.8), ageMin: age(), instrument: 'by eye' }, 0.4),
+  }
+}
+
+function variedBid(bases: Question[], random: Numbers): Question {
+  const { between, pick, chance, some } = random
+  const pool = bases.flatMap((q) => q.surfaces as Question[])
+  const surfaces = some(pool, pick([0.05, 0.2, 0.6])).map((surface) => ({
+    ...surface,
+    treatedM2: between(0.5, 700),
+    access: pick(ACCESS),
+    foams: (surface.foams as Question[]).map((foam) => ({
+      ...foam,
+      sheetId: pick(SHEETS),
+      boardFeet: between(1, 20000),
+      sets: between(0.01, 6),
+    })),
+    bought: (surface.bought as Question[]).map((one) => ({ ...one, coveredM2: between(0.5, 500) })),
+    shavedFlush: chance(0.3),
+    waitMin: between(0, 600),
+    heatKWh: chance(0.3) ? between(1, 900) : 0,
+    newRoof: chance(0.1),
+  }))
+  return { surfaces }
+}
+
+const one = (vary: (base: Question, random: Numbers) => Question): Kind['varied'] => {
+  return (bases, random) => vary(random.pick(bases), random)
+}
+
+/** Every kind of question, by the name it is asked under. */
+export const kinds: Record<string, Kind> = {
+  section: {
+    found: async (...at) => (await ofStage('section')(...at)).filter((question) => question.sheetId),
+    varied: one(variedSection),
+  },
+  choice: { found: ofStage('choose'), varied: variedChoice },
+  sets: { found: ofStage('sets'), varied: one(variedSets) },
+  bid: {
+    found: async (page, job) => [(await read(page, `/api/jobs/${job}/price`)).question!],
+    varied: variedBid,
+  },
+  gate: { found: ofStage('window'), varied: one(variedGate) },
+}
+
+/** Every question of a kind that the demo asks: what cases start from. */
+export async function demoQuestions(page: Page, kind: string) {
+  const jobs = (await (await page.request.get('/api/jobs')).json()) as { job: { id: string } }[]
+  const found: Question[] = []
+  for (const { job } of jobs) {
+    const { rows } = (await (await page.request.get(`/api/jobs/${job.id}/board`)).json()) as { rows: { id: string }[] }
+    const surfaces = rows.map((row) => row.id)
+    found.push(...(await kinds[kind]!.found(page, job.id, surfaces)))
+  }
+  return found
+}
