@@ -18,7 +18,10 @@ public class ChoiceBench
     public void Setup()
     {
         var place = ShippedData.Places["brindle-quay"];
-        List<MonthAir> outdoor = [.. place.MeanC.Zip(place.MeanRhPct, (t, rh) => new MonthAir(new(t), new(rh)))];
+        List<MonthAir> outdoor =
+        [
+            .. place.MeanC.Zip(place.MeanRhPct, (t, rh) => new MonthAir(Temperature.FromCelsius(t), RelativeHumidity.FromPercent(rh))),
+        ];
         Layer Of(string id, double mm) => new(ShippedData.Materials[id], Length.FromMillimetres(mm));
         var sheets = ShippedData.ProductSheets.Select(s => ProductSheetFile.Read(s.Key, s.Value)).ToList();
         _wall = new()
@@ -39,7 +42,12 @@ public class ChoiceBench
                 Exposure = Exposure.Outdoors,
                 Films = FilmSet.Us,
                 Fill = [],
-                Air = new(new(21), new(40), new(-18), new(80)),
+                Air = new(
+                    Temperature.FromCelsius(21),
+                    RelativeHumidity.FromPercent(40),
+                    Temperature.FromCelsius(-18),
+                    RelativeHumidity.FromPercent(80)
+                ),
                 Target = new(ThermalTransmittance.FromUsU(0.045), "bench"),
                 ClimateZone = "6A",
             },
@@ -47,7 +55,7 @@ public class ChoiceBench
             {
                 WoodSubstrate = true,
                 WoodMoisturePercent = 14,
-                Treated = new(120),
+                Treated = Area.FromSquareMetres(120),
             },
             Sheets = sheets,
             Materials = new(
@@ -57,7 +65,7 @@ public class ChoiceBench
                 ShippedData.Materials["vapour-coat"],
                 ShippedData.Materials["weather-coat"]
             ),
-            Year = new(outdoor, outdoor.ConvertAll(m => HumidityClasses.Room(2, m, new(21)))),
+            Year = new(outdoor, outdoor.ConvertAll(m => HumidityClasses.Room(2, m, Temperature.FromCelsius(21)))),
             Rates = new()
             {
                 SetPrice = sheets.ToDictionary(s => s.Id, s => s.Cell == Core.Materials.CellStructure.Open ? 2200.0 : 2700),

@@ -26,16 +26,28 @@ public class ConductionBench
             Kind = SurfaceKind.MetalWall,
             Outboard = [new(ShippedData.Materials["steel-skin"], Length.FromMillimetres(0.6))],
             Inboard = [],
-            Members = new(MemberMaterial.Girt, Length.FromInches(8), new(1.5), 0, new(50), new(new(0.0635), new(0.0019), new(0.0006))),
+            Members = new(
+                MemberMaterial.Girt,
+                Length.FromInches(8),
+                Length.FromMetres(1.5),
+                0,
+                ThermalConductivity.FromSi(50),
+                new(Length.FromMetres(0.0635), Length.FromMetres(0.0019), Length.FromMetres(0.0006))
+            ),
             HeatFlow = HeatFlow.Horizontal,
             Exposure = Exposure.Outdoors,
             Films = FilmSet.Us,
             Fill = [new FoamFill(Sheet, Length.FromInches(3))],
-            Air = new(new(20), new(40), new(-18), new(80)),
+            Air = new(
+                Temperature.FromCelsius(20),
+                RelativeHumidity.FromPercent(40),
+                Temperature.FromCelsius(-18),
+                RelativeHumidity.FromPercent(80)
+            ),
         };
 
     // Another thickness each time: a field that was solved before is kept.
-    private static FoamFill Foam(int step) => new(Sheet, new(0.05 + step % 5000 * 1e-5));
+    private static FoamFill Foam(int step) => new(Sheet, Length.FromMetres(0.05 + step % 5000 * 1e-5));
 
     [Benchmark]
     public double Girt() => MemberCell.Of(_wall with { Fill = [Foam(_step++)] }, Volumes)!.Psi;

@@ -61,21 +61,28 @@ public class MaterialBench
                     Standard = _standard,
                     ColdGrade = _cold,
                     Name = "surface",
-                    Treated = new(40 + i),
+                    Treated = Area.FromSquareMetres(40 + i),
                     Demand = FoamDemand.For(
-                        new(38 + i),
+                        Area.FromSquareMetres(38 + i),
                         Length.FromInches(2 + i % 4),
                         FoamDemand.DefaultScatter(CellStructure.Closed),
                         null
                     ),
                     Thickness = Length.FromInches(2 + i % 4),
-                    Substrate = new(-8 + i % 10),
-                    Air = new(-8 + i % 10),
-                    AirHumidity = new(60),
+                    Substrate = Temperature.FromCelsius(-8 + i % 10),
+                    Air = Temperature.FromCelsius(-8 + i % 10),
+                    AirHumidity = RelativeHumidity.FromPercent(60),
                     FaceShare = 0.7,
                     FaceCapacity = 12_000,
                     BuildingCapacity = 110_000,
-                    Space = new(300, 250, 1, new(-8 + i % 10), new(60), StandardAtmosphere.PressureAt(Length.Zero)),
+                    Space = new(
+                        300,
+                        250,
+                        1,
+                        Temperature.FromCelsius(-8 + i % 10),
+                        RelativeHumidity.FromPercent(60),
+                        StandardAtmosphere.PressureAt(Length.Zero)
+                    ),
                     Access = AccessKind.Open,
                     Heater = HeaterKind.Indirect,
                     Rates = rates,
@@ -88,11 +95,11 @@ public class MaterialBench
                 .Select(i => new SetsCase
                 {
                     Sheet = _standard,
-                    Sprayed = new(30 + i),
+                    Sprayed = Area.FromSquareMetres(30 + i),
                     Thickness = Length.FromInches(2 + i % 4),
                     ShavedFlush = false,
-                    Substrate = new(15),
-                    Drums = new(22),
+                    Substrate = Temperature.FromCelsius(15),
+                    Drums = Temperature.FromCelsius(22),
                 }),
         ];
     }

@@ -12,7 +12,7 @@ public class MoistAirBench
     private const int States = 1000;
 
     private readonly (Temperature Air, RelativeHumidity Humidity)[] _weather = new (Temperature, RelativeHumidity)[States];
-    private readonly Pressure _pressure = StandardAtmosphere.PressureAt(new(180));
+    private readonly Pressure _pressure = StandardAtmosphere.PressureAt(Length.FromMetres(180));
 
     [GlobalSetup]
     public void Setup()
@@ -20,7 +20,10 @@ public class MoistAirBench
         var random = new Random(1);
         for (var i = 0; i < States; i++)
         {
-            _weather[i] = (new(-25 + 60 * random.NextDouble()), new(20 + 79 * random.NextDouble()));
+            _weather[i] = (
+                Temperature.FromCelsius(-25 + 60 * random.NextDouble()),
+                RelativeHumidity.FromPercent(20 + 79 * random.NextDouble())
+            );
         }
     }
 

@@ -18,8 +18,11 @@ public class MonthlyYearBench
     public void Setup()
     {
         var place = ShippedData.Places["brindle-quay"];
-        List<MonthAir> outdoor = [.. place.MeanC.Zip(place.MeanRhPct, (t, rh) => new MonthAir(new(t), new(rh)))];
-        _year = new(outdoor, outdoor.ConvertAll(m => HumidityClasses.Room(3, m, new(20))));
+        List<MonthAir> outdoor =
+        [
+            .. place.MeanC.Zip(place.MeanRhPct, (t, rh) => new MonthAir(Temperature.FromCelsius(t), RelativeHumidity.FromPercent(rh))),
+        ];
+        _year = new(outdoor, outdoor.ConvertAll(m => HumidityClasses.Room(3, m, Temperature.FromCelsius(20))));
         Layer Of(string id, double mm) => new(ShippedData.Materials[id], Length.FromMillimetres(mm));
         _wall = new()
         {
@@ -37,7 +40,12 @@ public class MonthlyYearBench
             Exposure = Exposure.Outdoors,
             Films = FilmSet.Us,
             Fill = [new FoamFill(ProductSheetFile.Read("fleece-oc-5", ShippedData.ProductSheets["fleece-oc-5"]), Length.FromInches(7.25))],
-            Air = new(new(20), new(40), new(-18), new(80)),
+            Air = new(
+                Temperature.FromCelsius(20),
+                RelativeHumidity.FromPercent(40),
+                Temperature.FromCelsius(-18),
+                RelativeHumidity.FromPercent(80)
+            ),
         };
     }
 

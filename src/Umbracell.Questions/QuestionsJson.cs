@@ -75,15 +75,28 @@ public sealed partial class QuestionsJson : JsonSerializerContext
                     Words<DryingChange>(),
                     Words<AccessKind>(),
                     Words<BidPace>(),
-                    new QuantityConverter<Length>(q => q.Metres, v => new(v)),
-                    new QuantityConverter<Temperature>(q => q.Celsius, v => new(v)),
-                    new QuantityConverter<Density>(q => q.KilogramsPerCubicMetre, v => new(v)),
-                    new QuantityConverter<Mass>(q => q.Kilograms, v => new(v)),
-                    new QuantityConverter<Speed>(q => q.MetresPerSecond, v => new(v)),
-                    new QuantityConverter<FoamVolume>(q => q.CubicMetres, v => new(v)),
-                    new QuantityConverter<ThermalResistance>(q => q.SquareMetreKelvinsPerWatt, v => new(v)),
-                    new QuantityConverter<ThermalConductivity>(q => q.WattsPerMetreKelvin, v => new(v)),
-                    new QuantityConverter<Permeability>(q => q.KilogramsPerPascalSecondMetre, v => new(v)),
+                    new QuantityConverter<Length>(q => q.Metres, Umbracell.Core.Quantities.Length.FromMetres),
+                    new QuantityConverter<Temperature>(q => q.Celsius, Umbracell.Core.Quantities.Temperature.FromCelsius),
+                    new QuantityConverter<Density>(
+                        q => q.KilogramsPerCubicMetre,
+                        Umbracell.Core.Quantities.Density.FromKilogramsPerCubicMetre
+                    ),
+                    new QuantityConverter<Mass>(q => q.Kilograms, Umbracell.Core.Quantities.Mass.FromKilograms),
+                    new QuantityConverter<Speed>(q => q.MetresPerSecond, Umbracell.Core.Quantities.Speed.FromMetresPerSecond),
+                    new QuantityConverter<FoamVolume>(q => q.CubicMetres, Umbracell.Core.Quantities.FoamVolume.FromCubicMetres),
+                    new QuantityConverter<BearingPressure>(q => q.Kilopascals, Umbracell.Core.Quantities.BearingPressure.FromKilopascals),
+                    new QuantityConverter<ThermalResistance>(
+                        q => q.SquareMetreKelvinsPerWatt,
+                        Umbracell.Core.Quantities.ThermalResistance.FromSi
+                    ),
+                    new QuantityConverter<ThermalConductivity>(
+                        q => q.WattsPerMetreKelvin,
+                        Umbracell.Core.Quantities.ThermalConductivity.FromSi
+                    ),
+                    new QuantityConverter<Permeability>(
+                        q => q.KilogramsPerPascalSecondMetre,
+                        Umbracell.Core.Quantities.Permeability.FromSi
+                    ),
                     new WindowConverter(),
                     new CurveConverter(),
                 },
@@ -109,7 +122,7 @@ internal sealed class WindowConverter : JsonConverter<TemperatureWindow>
     public override TemperatureWindow Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options)
     {
         var ends = Numbers.Read(ref reader);
-        return new(new(ends[0]), new(ends[1]));
+        return new(Temperature.FromCelsius(ends[0]), Temperature.FromCelsius(ends[1]));
     }
 
     public override void Write(Utf8JsonWriter writer, TemperatureWindow value, JsonSerializerOptions options) =>

@@ -64,7 +64,7 @@ public readonly record struct MoistAir
             );
         }
 
-        return new(temperature, humidity, pressure, new(saturation), new(vapour));
+        return new(temperature, humidity, pressure, Pressure.FromPascals(saturation), Pressure.FromPascals(vapour));
     }
 
     /// <summary>Humidity ratio, kg of water per kg of dry air.</summary>
@@ -78,7 +78,9 @@ public readonly record struct MoistAir
         get
         {
             var dew = Saturation.DewPoint(Math.Log(VapourPressure.Pascals));
-            return new(QuantityRangeException.Within("dew point", dew, Saturation.ColdestIce, Saturation.Hottest, Dimension.Temperature));
+            return Temperature.FromCelsius(
+                QuantityRangeException.Within("dew point", dew, Saturation.ColdestIce, Saturation.Hottest, Dimension.Temperature)
+            );
         }
     }
 
@@ -92,7 +94,8 @@ public readonly record struct MoistAir
         pressure.Pascals / (DryAirGasConstant * temperature.Kelvin);
 
     /// <summary>Thermodynamic wet-bulb temperature by the adiabatic saturation balance, ice branch below 0 °C.</summary>
-    public Temperature WetBulb => new(Air.WetBulb.Of(Temperature.Celsius, HumidityRatio, Pressure.Pascals, DewPoint.Celsius));
+    public Temperature WetBulb =>
+        Temperature.FromCelsius(Air.WetBulb.Of(Temperature.Celsius, HumidityRatio, Pressure.Pascals, DewPoint.Celsius));
 
     /// <summary>The same water in air of another temperature: what dry heat does.</summary>
     /// <param name="temperature">The new temperature.</param>
@@ -101,7 +104,7 @@ public readonly record struct MoistAir
     {
         var overIce = Saturation.IsOverIce(temperature.Celsius, Humidity.Over);
         var saturation = Math.Exp(overIce ? Saturation.LnOverIce(temperature.Kelvin) : Saturation.LnOverWater(temperature.Kelvin));
-        return new(100 * VapourPressure.Pascals / saturation, Humidity.Over);
+        return RelativeHumidity.FromPercent(100 * VapourPressure.Pascals / saturation, Humidity.Over);
     }
 
     /// <summary>The temperature to which dry heat must bring this air for its relative humidity to fall to a limit.</summary>
@@ -113,10 +116,10 @@ public readonly record struct MoistAir
         for (var step = 0; step < 60; step++)
         {
             var middle = (low + high) / 2;
-            (low, high) = HumidityWhenDryHeatedTo(new(middle)).Percent > limitPercent ? (middle, high) : (low, middle);
+            (low, high) = HumidityWhenDryHeatedTo(Temperature.FromCelsius(middle)).Percent > limitPercent ? (middle, high) : (low, middle);
         }
 
-        return new(high);
+        return Temperature.FromCelsius(high);
     }
 
     /// <summary>Saturation pressure at a temperature.</summary>
@@ -128,7 +131,9 @@ public readonly record struct MoistAir
         var overIce = Saturation.IsOverIce(temperature.Celsius, over);
         var coldest = temperature.Celsius < 0 && !overIce ? Saturation.ColdestWater : Saturation.ColdestIce;
         QuantityRangeException.Within(nameof(temperature), temperature.Celsius, coldest, Saturation.Hottest, Dimension.Temperature);
-        return new(Math.Exp(overIce ? Saturation.LnOverIce(temperature.Kelvin) : Saturation.LnOverWater(temperature.Kelvin)));
+        return Pressure.FromPascals(
+            Math.Exp(overIce ? Saturation.LnOverIce(temperature.Kelvin) : Saturation.LnOverWater(temperature.Kelvin))
+        );
     }
 
     /// <summary>Saturation pressure over what outdoor humidity is counted over at a temperature: water, and ice below -40 °C (see
@@ -145,6 +150,8 @@ public readonly record struct MoistAir
     {
         QuantityRangeException.Within(nameof(vapourPressure), vapourPressure.Pascals, double.Epsilon, 1.6e6, Dimension.VapourPressure);
         var dew = Saturation.DewPoint(Math.Log(vapourPressure.Pascals));
-        return new(QuantityRangeException.Within("dew point", dew, Saturation.ColdestIce, Saturation.Hottest, Dimension.Temperature));
+        return Temperature.FromCelsius(
+            QuantityRangeException.Within("dew point", dew, Saturation.ColdestIce, Saturation.Hottest, Dimension.Temperature)
+        );
     }
 }

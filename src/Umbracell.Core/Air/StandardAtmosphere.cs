@@ -17,6 +17,6 @@ public static class StandardAtmosphere
     public static Pressure PressureAt(Length altitude)
     {
         QuantityRangeException.Within(nameof(altitude), altitude.Metres, LowestMetres, HighestMetres, Dimension.Altitude);
-        return new(101_325 * Math.Pow(1 - 2.25577e-5 * altitude.Metres, 5.2559));
+        return Pressure.FromPascals(101_325 * Math.Pow(1 - 2.25577e-5 * altitude.Metres, 5.2559));
     }
 }

@@ -18,7 +18,7 @@ public enum FanDirection
 /// <param name="Pressure">Gauge pressure across the envelope with the fan on, without sign, zero-flow pressure still in it; above
 /// zero.</param>
 /// <param name="Flow">Flow through the fan, m³/s at the air that passes it; above zero.</param>
-public readonly record struct FanPoint(Pressure Pressure, double Flow);
+public readonly record struct FanPoint(EnvelopePressure Pressure, double Flow);
 
 /// <summary>A fan test as it was taken down.</summary>
 public sealed record FanTestCase
@@ -245,7 +245,10 @@ public sealed record FanTest
     private static (double Leaking, double Fan) Densities(FanTestCase test)
     {
         var pressure = StandardAtmosphere.PressureAt(test.Altitude).Pascals;
-        var (inside, outside) = (MoistAir.DryDensity(test.Indoor, new(pressure)), MoistAir.DryDensity(test.Outdoor, new(pressure)));
+        var (inside, outside) = (
+            MoistAir.DryDensity(test.Indoor, Pressure.FromPascals(pressure)),
+            MoistAir.DryDensity(test.Outdoor, Pressure.FromPascals(pressure))
+        );
         return test.Direction == FanDirection.Depressurise ? (outside, inside) : (inside, outside);
     }
 

@@ -46,7 +46,7 @@ public static class AirSpace
             HeatFlow.Horizontal => HorizontalCurve,
             _ => DownCurve,
         };
-        return new(curve.At(Math.Min(width.Metres, 0.3)));
+        return ThermalResistance.FromSi(curve.At(Math.Min(width.Metres, 0.3)));
     }
 
     private static ThermalResistance Reflective(double width, HeatFlow flow, double emittance)
@@ -58,7 +58,7 @@ public static class AirSpace
             HeatFlow.Horizontal => 1.25,
             _ => 0.12 * Math.Pow(width, -0.44),
         };
-        return new(1 / (Math.Max(still, moving) + emittance * BlackRadiation));
+        return ThermalResistance.FromSi(1 / (Math.Max(still, moving) + emittance * BlackRadiation));
     }
 
     private static Curve Table(double at5, double at7, double at10, double at15, double at25, double at50, double at100, double at300) =>

@@ -83,12 +83,32 @@ public sealed record AssemblyState(
     /// assembly as it is.</summary>
     /// <param name="section">The case; its own air is not used.</param>
     public static double FaceShareOf(SectionCase section) =>
-        OfFilled(section with { Air = new(new(1), new(40), new(0), new(80)) }).RoomFace.Celsius;
+        OfFilled(
+            section with
+            {
+                Air = new(
+                    Temperature.FromCelsius(1),
+                    RelativeHumidity.FromPercent(40),
+                    Temperature.FromCelsius(0),
+                    RelativeHumidity.FromPercent(80)
+                ),
+            }
+        ).RoomFace.Celsius;
 
     /// <summary>How far the substrate the foam lies on follows the room's air, 0 (outdoors) to 1 (room).</summary>
     /// <param name="section">The case; its own air is not used.</param>
     public static double SubstrateShareOf(SectionCase section) =>
-        OfFilled(section with { Air = new(new(1), new(40), new(0), new(80)) }).Interface.Temperature.Celsius;
+        OfFilled(
+            section with
+            {
+                Air = new(
+                    Temperature.FromCelsius(1),
+                    RelativeHumidity.FromPercent(40),
+                    Temperature.FromCelsius(0),
+                    RelativeHumidity.FromPercent(80)
+                ),
+            }
+        ).Interface.Temperature.Celsius;
 
     // Under a tight finish damp gathers below it; elsewhere at the substrate the foam lies on, or the innermost outboard layer before it
     // is sprayed.

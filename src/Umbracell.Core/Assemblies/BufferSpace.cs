@@ -54,7 +54,7 @@ public sealed record BufferSpace(Temperature Temperature, double FromRooms, doub
         var sum = QuantityRangeException.Within("conductance in all", space.ToRooms + space.ToOutside + air, 1e-6, 4e6, Dimension.HeatLoss);
         var celsius = (space.ToRooms * indoor.Celsius + (space.ToOutside + air) * outdoor.Celsius + space.DuctLoss) / sum;
         return new(
-            new(celsius),
+            Temperature.FromCelsius(celsius),
             space.ToRooms * (indoor.Celsius - celsius),
             (space.ToOutside + air) * (celsius - outdoor.Celsius),
             new(

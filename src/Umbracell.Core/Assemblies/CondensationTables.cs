@@ -36,7 +36,9 @@ internal static class RoofTable
     public static Temperature ColdestDeck(SectionCase section, MonthlyYear year)
     {
         var share = AssemblyState.SubstrateShareOf(section);
-        return new(year.Months.Min(m => m.Outdoor.Temperature.Celsius + share * (RoomOfTheTable - m.Outdoor.Temperature.Celsius)));
+        return Temperature.FromCelsius(
+            year.Months.Min(m => m.Outdoor.Temperature.Celsius + share * (RoomOfTheTable - m.Outdoor.Temperature.Celsius))
+        );
     }
 
     public static Finding Judge(SectionCase section, Covering covering, Temperature? coldestDeck)
@@ -59,7 +61,7 @@ internal static class RoofTable
         {
             Measured = r.ToFigure(),
             Limit = least.ToFigure(),
-            Margin = new((r + least * -1).SquareMetreKelvinsPerWatt, Dimension.Resistance),
+            Margin = new(r.SquareMetreKelvinsPerWatt - least.SquareMetreKelvinsPerWatt, Dimension.Resistance),
             Words = new Dictionary<string, Said> { ["zone"] = zone },
             Figures = coldestDeck is { } t ? new Dictionary<string, Figure> { ["deck"] = t.ToFigure() } : new(),
         };
@@ -153,7 +155,7 @@ internal static class WallTable
             _ => (0.0, 0.0),
         };
         return four == 0 ? null
-            : depth <= TwoByFour + new Length(0.002) ? ThermalResistance.FromUsR(four)
+            : depth <= TwoByFour + Length.FromMetres(0.002) ? ThermalResistance.FromUsR(four)
             : ThermalResistance.FromUsR(six * Math.Max(1, depth.Inches / 5.5));
     }
 

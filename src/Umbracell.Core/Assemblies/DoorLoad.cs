@@ -29,7 +29,7 @@ public static class DoorLoad
             return new(SectionRules.DoorLoad, "spareUnknown", Verdict.Care, Source);
         }
 
-        var weight = new Mass(section.Fill.Sum(f => f.KilogramsPerSquareMetre) * area.SquareMetres);
+        var weight = Mass.FromKilograms(section.Fill.Sum(f => f.KilogramsPerSquareMetre) * area.SquareMetres);
         var tooHeavy = weight.Kilograms > capacity.Kilograms;
         return new(SectionRules.DoorLoad, tooHeavy ? "tooHeavy" : "carries", tooHeavy ? Verdict.Hold : Verdict.Clear, Source)
         {

@@ -69,7 +69,12 @@ public sealed record BattFill(Batt Batt, Length Thickness) : FillLayer(Thickness
 
     /// <summary>The same batt in another space.</summary>
     /// <param name="space">0 or more.</param>
-    public BattFill In(Length space) => this with { Thickness = new(Math.Min(space.Metres, Batt.Nominal.Metres)), Space = space };
+    public BattFill In(Length space) =>
+        this with
+        {
+            Thickness = Length.FromMetres(Math.Min(space.Metres, Batt.Nominal.Metres)),
+            Space = space,
+        };
 
     /// <inheritdoc/>
     public override string Key => Batt.Material.Id;

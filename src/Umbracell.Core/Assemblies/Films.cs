@@ -48,9 +48,9 @@ public static class Films
     public static ThermalResistance Inside(FilmSet set, HeatFlow flow) =>
         (set, flow) switch
         {
-            (FilmSet.Iso6946, HeatFlow.Up) => new(0.10),
-            (FilmSet.Iso6946, HeatFlow.Horizontal) => new(0.13),
-            (FilmSet.Iso6946, _) => new(0.17),
+            (FilmSet.Iso6946, HeatFlow.Up) => ThermalResistance.FromSi(0.10),
+            (FilmSet.Iso6946, HeatFlow.Horizontal) => ThermalResistance.FromSi(0.13),
+            (FilmSet.Iso6946, _) => ThermalResistance.FromSi(0.17),
             (_, HeatFlow.Up) => ThermalResistance.FromUsR(0.61),
             (_, HeatFlow.Horizontal) => ThermalResistance.FromUsR(0.68),
             _ => ThermalResistance.FromUsR(0.92),
@@ -61,7 +61,7 @@ public static class Films
         exposure switch
         {
             Exposure.Ground => default,
-            Exposure.Outdoors when set == FilmSet.Iso6946 => new(0.04),
+            Exposure.Outdoors when set == FilmSet.Iso6946 => ThermalResistance.FromSi(0.04),
             Exposure.Outdoors => ThermalResistance.FromUsR(0.17),
             _ => Inside(set, flow),
         };

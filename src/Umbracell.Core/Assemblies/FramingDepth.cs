@@ -7,7 +7,7 @@ namespace Umbracell.Core.Assemblies;
 public static class FramingDepth
 {
     private static readonly Length HardFaceGap = Length.FromInches(0.5),
-        Deepest = new(0.6);
+        Deepest = Length.FromMetres(0.6);
 
     /// <summary>Least depth of members, on the job's step, in which the foam meets the target; null without a target or members, or where
     /// no depth does.</summary>
@@ -51,7 +51,7 @@ public static class FramingDepth
         return section.Step * low;
 
         // A sliver left by rounding is no room for foam.
-        Length RoomAt(int steps) => new((section.Step * steps - taken - gap).Metres - further);
+        Length RoomAt(int steps) => Length.FromMetres((section.Step * steps - taken - gap).Metres - further);
 
         bool Meets(int steps)
         {

@@ -45,5 +45,7 @@ public static class Girts
     /// <param name="indoor">Room air.</param>
     /// <param name="outdoor">Outdoor air.</param>
     public static Temperature Flange(MetalProfile profile, double psi, ThermalResistance inside, Temperature indoor, Temperature outdoor) =>
-        new(indoor.Celsius - (indoor - outdoor).Kelvins * psi * inside.SquareMetreKelvinsPerWatt / profile.Flange.Metres);
+        Temperature.FromCelsius(
+            indoor.Celsius - (indoor - outdoor).Kelvins * psi * inside.SquareMetreKelvinsPerWatt / profile.Flange.Metres
+        );
 }

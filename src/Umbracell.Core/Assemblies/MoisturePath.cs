@@ -58,7 +58,9 @@ internal sealed class MoisturePath
 
     /// <summary>Temperature at an interface, by its share of the resistance.</summary>
     public Temperature TemperatureAt(int node, MonthAir outdoor, MonthAir indoor) =>
-        new(outdoor.Temperature.Celsius + _nodes[node].Share * (indoor.Temperature.Celsius - outdoor.Temperature.Celsius));
+        Temperature.FromCelsius(
+            outdoor.Temperature.Celsius + _nodes[node].Share * (indoor.Temperature.Celsius - outdoor.Temperature.Celsius)
+        );
 
     /// <summary>The path through a section.</summary>
     public static MoisturePath Of(SectionCase section, SectionHeat heat)

@@ -91,9 +91,9 @@ internal sealed class MonthlyWorkings(MonthlyRun run)
             name,
             "m = W (p_from − p_to) t",
             [
-                new("W", "permeanceBetween", new Permeance(permeance).ToFigure()),
-                new("p_from", fromName, new Pressure(from).ToFigure()),
-                new("p_to", toName, new Pressure(to).ToFigure()),
+                new("W", "permeanceBetween", Permeance.FromSi(permeance).ToFigure()),
+                new("p_from", fromName, Pressure.FromPascals(from).ToFigure()),
+                new("p_to", toName, Pressure.FromPascals(to).ToFigure()),
                 new("t", "monthLong", Figure.Duration(TimeSpan.FromSeconds(seconds))),
             ],
             new(permeance * (from - to) * seconds, Dimension.MassPerArea),
@@ -106,11 +106,11 @@ internal sealed class MonthlyWorkings(MonthlyRun run)
             "placeHumidity",
             "φ = p / p_sat",
             [
-                new("p", "pressureAtPlace", new Pressure(run.Pressure(node, month)).ToFigure()),
-                new("p_sat", "saturationAtPlace", new Pressure(run.Saturation(node, month)).ToFigure()),
+                new("p", "pressureAtPlace", Pressure.FromPascals(run.Pressure(node, month)).ToFigure()),
+                new("p_sat", "saturationAtPlace", Pressure.FromPascals(run.Saturation(node, month)).ToFigure()),
                 new("T", "temperatureAtPlace", run.TemperatureAt(node, month).ToFigure()),
-                new("p_out", "pressureOutside", new Pressure(run.Year.OutdoorVapour[month]).ToFigure()),
-                new("p_in", "pressureRoomSide", new Pressure(run.Year.IndoorVapour[month]).ToFigure()),
+                new("p_out", "pressureOutside", Pressure.FromPascals(run.Year.OutdoorVapour[month]).ToFigure()),
+                new("p_in", "pressureRoomSide", Pressure.FromPascals(run.Year.IndoorVapour[month]).ToFigure()),
             ],
             new(run.Humidity(node, month), Dimension.RelativeHumidity),
             "ISO 13788: vapour pressure by shares of vapour resistance, never over saturation (annex E)"

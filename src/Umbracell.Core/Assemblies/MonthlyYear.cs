@@ -150,7 +150,7 @@ public sealed record MonthlyYear
     {
         var u = 1 / (MouldResistance + heat.CavityTotal.SquareMetreKelvinsPerWatt - heat.InsideFilm.SquareMetreKelvinsPerWatt);
         var (indoor, outdoor) = (year.Indoor[month].Temperature.Celsius, year.Outdoor[month].Temperature.Celsius);
-        return Math.Min(100, 100 * vapour / Saturated(new(indoor - u * MouldResistance * (indoor - outdoor))));
+        return Math.Min(100, 100 * vapour / Saturated(Temperature.FromCelsius(indoor - u * MouldResistance * (indoor - outdoor))));
     }
 
     private static double Saturated(Temperature t) => AnnexE.Saturation(t.Celsius);

@@ -29,13 +29,13 @@ public sealed record RoofSnow(Length Depth, Temperature MeltsFrom, Working Worki
         }
 
         var heat = SectionHeat.Of(section);
-        var snow = new ThermalResistance(depth.Metres / SettledSnow);
+        var snow = ThermalResistance.FromSi(depth.Metres / SettledSnow);
         var over = snow + heat.OutsideFilm;
         var whole = heat.CavityTotal + snow;
         var share = over.SquareMetreKelvinsPerWatt / whole.SquareMetreKelvinsPerWatt;
 
         // The deck stands at θe + (θi − θe) · share; it is at freezing where θe = −θi · share / (1 − share).
-        var from = new Temperature(-section.Air.Indoor.Celsius * share / (1 - share));
+        var from = Temperature.FromCelsius(-section.Air.Indoor.Celsius * share / (1 - share));
         return new(
             depth,
             from,

@@ -122,7 +122,7 @@ public sealed record SectionCase
     public FillLayer? Moved => Foam ?? (Fill.Count > 0 ? Fill[0] : null);
 
     /// <summary>Thickness of all that is put in.</summary>
-    public Length FillThickness => new(Fill.Sum(layer => layer.Thickness.Metres));
+    public Length FillThickness => Length.FromMetres(Fill.Sum(layer => layer.Thickness.Metres));
 
     /// <summary>Design air.</summary>
     public required DesignAir Air { get; init; }
@@ -152,13 +152,13 @@ public sealed record SectionCase
     public Length? FoamDepth =>
         Members.Depth.Metres <= 0
             ? null
-            : new Length(Math.Max(0, (Members.Depth - VentChannel - (Baffle?.Thickness ?? Length.Zero)).Metres));
+            : Length.FromMetres(Math.Max(0, (Members.Depth - VentChannel - (Baffle?.Thickness ?? Length.Zero)).Metres));
 
     /// <summary>Thickest the layer that is moved may be: what its sheet rates.</summary>
     public Length Thickest => Foam?.Sheet.ThickestRated ?? ThicknessLimits.BoardMost;
 
     /// <summary>Depth that nothing put in fills; zero where nothing bounds it.</summary>
-    public Length FreeSpace => FoamDepth is { } depth ? new(Math.Max(0, (depth - FillThickness).Metres)) : Length.Zero;
+    public Length FreeSpace => FoamDepth is { } depth ? Length.FromMetres(Math.Max(0, (depth - FillThickness).Metres)) : Length.Zero;
 
     /// <summary>What was solved of members before; handed on to every case made from this one.</summary>
     public Conduction.SolvedMembers Solved { get; init; } = new();
@@ -189,12 +189,12 @@ public sealed record SectionCase
         var moved = Fill.ToList().IndexOf(Moved!);
         var layers = Fill.ToArray();
         layers[moved] = Thickened(layers[moved], thickness);
-        var before = new Length(layers.Where(layer => !layer.TakesRest).Sum(layer => layer.Thickness.Metres));
+        var before = Length.FromMetres(layers.Where(layer => !layer.TakesRest).Sum(layer => layer.Thickness.Metres));
         for (var i = 0; i < layers.Length; i++)
         {
             if (i != moved && layers[i].TakesRest && FoamDepth is { } depth)
             {
-                layers[i] = Thickened(layers[i], new(Math.Max(0, (depth - before).Metres)));
+                layers[i] = Thickened(layers[i], Length.FromMetres(Math.Max(0, (depth - before).Metres)));
             }
         }
 

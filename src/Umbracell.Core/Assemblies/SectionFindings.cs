@@ -239,7 +239,7 @@ internal static class SectionFindings
     private static Finding VentChannel(SectionCase section)
     {
         var tooLow = section.VentChannel.Metres < LeastChannel.Metres - 1e-6;
-        var span = new Length(section.Members.Spacing.Metres * (1 - section.Members.Share));
+        var span = Length.FromMetres(section.Members.Spacing.Metres * (1 - section.Members.Share));
         var wide = span > WidestUnbackedBaffle;
         return new(
             SectionRules.VentChannel,

@@ -25,7 +25,7 @@ internal static class SectionFit
         // A layer that takes the rest gives way; one of fixed thickness keeps its place.
         var kept = section.Fill.Where(layer => layer != section.Moved && !layer.TakesRest).Sum(layer => layer.Thickness.Metres);
         var gap = EndsHard(section) ? ClosedCellGap.Metres : 0;
-        return new(Math.Max(0, depth.Metres - kept - gap));
+        return Length.FromMetres(Math.Max(0, depth.Metres - kept - gap));
     }
 
     private static bool EndsHard(SectionCase section) =>
@@ -53,12 +53,17 @@ internal static class SectionFit
         var figures = new Dictionary<string, Figure>
         {
             ["depth"] = depth.ToThickness(),
-            ["free"] = new Length(Math.Max(0, (depth - t).Metres)).ToThickness(),
+            ["free"] = Length.FromMetres(Math.Max(0, (depth - t).Metres)).ToThickness(),
         };
         if (name == "flush" && section.Foam is { } foam)
         {
             // What stands over the face before the saw goes along it, and how much of all that was sprayed it is.
-            var shaved = FoamDemand.For(new(1), foam.Thickness, FoamDemand.DefaultScatter(foam.Sheet.Cell), FoamDemand.DefaultOverfill);
+            var shaved = FoamDemand.For(
+                Area.FromSquareMetres(1),
+                foam.Thickness,
+                FoamDemand.DefaultScatter(foam.Sheet.Cell),
+                FoamDemand.DefaultOverfill
+            );
             figures["shaved"] = shaved.Extra.ToThickness();
             figures["share"] = Figure.Percent(100 * (shaved.Extra / shaved.MeanDepth));
         }

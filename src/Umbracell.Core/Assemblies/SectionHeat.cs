@@ -66,7 +66,7 @@ internal sealed record SectionHeat
         // A space that nothing closes off is the room or the open air itself: its film is already counted.
         var closing = section.FoamAgainst == FoamSide.Outboard ? section.Inboard : outboard;
         var freeWidth =
-            closing.Count > 0 && section.FoamDepth is { } depth ? new Length(Math.Max(0, (depth - thickness).Metres)) : Length.Zero;
+            closing.Count > 0 && section.FoamDepth is { } depth ? Length.FromMetres(Math.Max(0, (depth - thickness).Metres)) : Length.Zero;
         var free = AirSpace.Of(
             freeWidth,
             section.HeatFlow,
@@ -92,7 +92,10 @@ internal sealed record SectionHeat
             Fill = fill,
             FreeSpace = free,
             FreeWidth = freeWidth,
-            Member = new(slices.Sum(s => s.Member.SquareMetreKelvinsPerWatt) - rest.SquareMetreKelvinsPerWatt),
+            // Where there is no member, what is left is what rounding leaves.
+            Member = ThermalResistance.FromSi(
+                Math.Max(0, slices.Sum(s => s.Member.SquareMetreKelvinsPerWatt) - rest.SquareMetreKelvinsPerWatt)
+            ),
             Rest = rest,
             Share = share,
             ParallelU = parallel,
@@ -140,7 +143,7 @@ internal sealed record SectionHeat
         return new(WithMembers(solved ?? fin), null, solved ?? fin, solved is null ? null : WithMembers(fin));
 
         ThermalTransmittance WithMembers(double psi) =>
-            new(
+            ThermalTransmittance.FromSi(
                 clear.WattsPerSquareMetreKelvin
                     + psi / QuantityRangeException.Within("member spacing", members.Spacing.Metres, 0.05, 10, Dimension.Thickness)
             );
@@ -181,7 +184,7 @@ internal sealed record SectionHeat
         var reached = Length.Zero;
         foreach (var layer in section.Fill)
         {
-            var beside = new Length(Math.Clamp((memberDepth - reached).Metres, 0, layer.Thickness.Metres));
+            var beside = Length.FromMetres(Math.Clamp((memberDepth - reached).Metres, 0, layer.Thickness.Metres));
             reached += layer.Thickness;
             var besideShare = layer.Thickness > Length.Zero ? beside / layer.Thickness : 0;
             if (besideShare > 0)

@@ -25,7 +25,7 @@ public readonly record struct ProfilePoint(string Key, Length Depth, Temperature
 public sealed record SectionProfile(IReadOnlyList<ProfilePoint> Points, Pressure Outside, Pressure Inside, Permeance WholePermeance)
 {
     /// <summary>Vapour pressure difference that drives vapour, positive outward. The direction of heat decides nothing.</summary>
-    public Pressure OutwardDrive => Inside - Outside;
+    public PressureDifference OutwardDrive => Inside - Outside;
 
     /// <summary>The place nearest its dew point at design. Below zero, vapour by diffusion alone would condense there while such weather
     /// lasts; a year's balance decides whether that matters.</summary>
@@ -85,13 +85,13 @@ public sealed record SectionProfile(IReadOnlyList<ProfilePoint> Points, Pressure
             }
         }
 
-        return new(points, outside, inside, new(1 / vapourResistance));
+        return new(points, outside, inside, Permeance.FromSi(1 / vapourResistance));
 
         ProfilePoint Point(string key, double at, double heatShare, double vapourShare)
         {
             var celsius = section.Air.Outdoor.Celsius + heatShare * (section.Air.Indoor.Celsius - section.Air.Outdoor.Celsius);
-            var vapour = new Pressure(outside.Pascals + vapourShare * (inside.Pascals - outside.Pascals));
-            return new(key, new(at), new(celsius), vapour, MoistAir.DewPointOf(vapour));
+            var vapour = Pressure.FromPascals(outside.Pascals + vapourShare * (inside.Pascals - outside.Pascals));
+            return new(key, Length.FromMetres(at), Temperature.FromCelsius(celsius), vapour, MoistAir.DewPointOf(vapour));
         }
     }
 

@@ -288,7 +288,7 @@ internal static class SectionWorkings
     private static Working Combined(SectionStudy study, Working parallel, ThermalTransmittance combined, SectionHeat heat)
     {
         var upper = study.ParallelU.ToResistance();
-        var lower = new ThermalResistance(2 * combined.ToResistance().SquareMetreKelvinsPerWatt - upper.SquareMetreKelvinsPerWatt);
+        var lower = ThermalResistance.FromSi(2 * combined.ToResistance().SquareMetreKelvinsPerWatt - upper.SquareMetreKelvinsPerWatt);
         return heat.Share == 0
             ? parallel
             : new(

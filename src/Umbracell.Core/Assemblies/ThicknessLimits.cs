@@ -23,7 +23,7 @@ public static class ThicknessLimits
         new FigureRange(LeastEnteredMm / 1000, MostEnteredMm / 1000, Dimension.Thickness).Usually(0.01, 0.45);
 
     /// <summary>Thickest layer of board or batt that is moved, where no foam is sprayed.</summary>
-    public static Length BoardMost { get; } = new(0.3);
+    public static Length BoardMost { get; } = Length.FromMetres(0.3);
 
     /// <summary>A thickness that can be reckoned with.</summary>
     /// <param name="name">What it is, for what is said where it cannot.</param>

@@ -18,7 +18,7 @@ internal sealed class TightestFill
     private static readonly Length Unbounded = Length.FromInches(6);
 
     // As good as closed cell.
-    private static readonly ThermalConductivity Conductivity = new(0.024);
+    private static readonly ThermalConductivity Conductivity = ThermalConductivity.FromSi(0.024);
 
     /// <summary>Class II and tighter lets nothing out that matters, Pa·s·m²/kg.</summary>
     private static readonly double LetsNothingOut = 1 / VapourResistance.GreatestOf(VapourClass.II).KilogramsPerPascalSecondSquareMetre;
@@ -29,7 +29,7 @@ internal sealed class TightestFill
     public TightestFill(SectionCase section, YearOfAir year)
     {
         var depth = section.FoamDepth is { } bound && bound > Length.Zero ? bound : Unbounded;
-        var tight = new Permeability(VapourResistance.GreatestOf(VapourClass.I).KilogramsPerPascalSecondSquareMetre * depth.Metres);
+        var tight = Permeability.FromSi(VapourResistance.GreatestOf(VapourClass.I).KilogramsPerPascalSecondSquareMetre * depth.Metres);
         var filled = section with { Fill = [new SlabFill(new(new Material("tightest", Conductivity, tight, "bound of Class I"), depth))] };
         (_path, _year) = (MoisturePath.Of(filled, SectionHeat.Of(filled)), year);
     }

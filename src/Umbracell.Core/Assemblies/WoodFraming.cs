@@ -26,7 +26,7 @@ public static class WoodFraming
         Check(share);
         var cavity = slices.Sum(s => s.Cavity.SquareMetreKelvinsPerWatt);
         var member = slices.Sum(s => s.Member.SquareMetreKelvinsPerWatt);
-        return new(share / member + (1 - share) / cavity);
+        return ThermalTransmittance.FromSi(share / member + (1 - share) / cavity);
     }
 
     /// <summary>Lower limit of ISO 6946: each slice brought to one temperature.</summary>
@@ -36,7 +36,7 @@ public static class WoodFraming
     public static ThermalResistance LowerLimit(double share, IReadOnlyList<Slice> slices)
     {
         Check(share);
-        return new(
+        return ThermalResistance.FromSi(
             slices
                 .Where(s => s.Cavity.SquareMetreKelvinsPerWatt > 0)
                 .Sum(s => 1 / (share / s.Member.SquareMetreKelvinsPerWatt + (1 - share) / s.Cavity.SquareMetreKelvinsPerWatt))

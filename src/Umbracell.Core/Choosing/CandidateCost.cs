@@ -100,7 +100,7 @@ public sealed record CandidateCost(
             var flush =
                 sheet.Cell == CellStructure.Open && section.FoamDepth is { } depth && section.FillThickness.Metres >= depth.Metres - 1e-3;
             var demand = FoamDemand.For(
-                new(share),
+                Area.FromSquareMetres(share),
                 foam.Thickness,
                 FoamDemand.DefaultScatter(sheet.Cell),
                 flush ? FoamDemand.DefaultOverfill : null
@@ -147,7 +147,7 @@ public sealed record CandidateCost(
                 sheet.YieldBySubstrate.Last
             );
             var drums = (sheet.Drums.Least.Celsius + sheet.Drums.Greatest.Celsius) / 2;
-            return SetYield.For(sheet, new(new(substrate), new(drums), lift, null));
+            return SetYield.For(sheet, new(Temperature.FromCelsius(substrate), Temperature.FromCelsius(drums), lift, null));
         }
 
         private void Bought(string id, Length? boardThickness, double share)

@@ -93,8 +93,8 @@ public sealed record SurfaceFacts
     /// <summary>Wet or damaged old insulation was found.</summary>
     public bool WetOldInsulation { get; init; }
 
-    /// <summary>What will stand on it, kPa; null where nothing does or it is not known.</summary>
-    public double? LoadKPa { get; init; }
+    /// <summary>What will stand on it; null where nothing does or it is not known.</summary>
+    public BearingPressure? Load { get; init; }
 }
 
 /// <summary>Materials other than foam that systems are made with.</summary>

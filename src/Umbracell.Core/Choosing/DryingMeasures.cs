@@ -46,23 +46,28 @@ internal static class DryingMeasures
         {
             DryingChange.DrierRoom => choice with
             {
-                Section = section with { Air = section.Air with { IndoorHumidity = new(to) } },
+                Section = section with { Air = section.Air with { IndoorHumidity = RelativeHumidity.FromPercent(to) } },
                 Year = choice.Year?.WithWinterHumidityShift(to - section.Air.IndoorHumidity.Percent),
                 Years = new(),
             },
             DryingChange.RoomSideCoat => choice with
             {
-                Section = section with { Inboard = [new Layer(m.VapourCoat, new(to)), .. section.Inboard] },
+                Section = section with { Inboard = [new Layer(m.VapourCoat, Length.FromMetres(to)), .. section.Inboard] },
                 Years = new(),
             },
             DryingChange.BoardOutside => choice with
             {
-                Section = section with { Outboard = CandidateSizing.Inserted(section.Outboard, new(m.Board, new(to))) },
+                Section = section with { Outboard = CandidateSizing.Inserted(section.Outboard, new(m.Board, Length.FromMetres(to))) },
                 Years = new(),
             },
             _ => choice with
             {
-                Section = section with { Kind = SurfaceKind.VentedRafters, VentChannel = new(to), Baffle = new Layer(m.Board, Baffle) },
+                Section = section with
+                {
+                    Kind = SurfaceKind.VentedRafters,
+                    VentChannel = Length.FromMetres(to),
+                    Baffle = new Layer(m.Board, Baffle),
+                },
                 Years = new(),
             },
         };
@@ -83,7 +88,7 @@ internal static class DryingMeasures
     private static DryingMeasure? RoomSideCoat(ChoiceCase choice) =>
         choice.Section.FoamAgainst == FoamSide.Outboard
         && First(choice, DryingChange.RoomSideCoat, [CandidateSizing.CoatThickness.Metres]) is var (to, system)
-            ? new(DryingChange.RoomSideCoat, new Length(to).ToThickness(), system)
+            ? new(DryingChange.RoomSideCoat, Length.FromMetres(to).ToThickness(), system)
             : null;
 
     private static DryingMeasure? BoardOutside(ChoiceCase choice)
@@ -97,13 +102,13 @@ internal static class DryingMeasures
         return
             First(choice, DryingChange.BoardOutside, Enumerable.Range(1, (int)(ThickestBoardInches * 2)).Select(i => i * half))
                 is var (to, system)
-            ? new(DryingChange.BoardOutside, new Length(to).ToThickness(), system)
+            ? new(DryingChange.BoardOutside, Length.FromMetres(to).ToThickness(), system)
             : null;
     }
 
     private static DryingMeasure? VentChannel(ChoiceCase choice) =>
         choice.Section.Kind == SurfaceKind.UnventedDeck && First(choice, DryingChange.VentChannel, [Channel.Metres]) is var (to, system)
-            ? new(DryingChange.VentChannel, new Length(to).ToThickness(), system)
+            ? new(DryingChange.VentChannel, Length.FromMetres(to).ToThickness(), system)
             : null;
 
     private static (double To, CandidateKind System)? First(ChoiceCase choice, DryingChange change, IEnumerable<double> values)

@@ -122,12 +122,12 @@ internal static class Exclusions
             return null;
         }
 
-        if (choice.Facts.LoadKPa is not { } load)
+        if (choice.Facts.Load is not { } load)
         {
             return new(ChoiceRules.Ground, "loadUnknown", Verdict.Care, Source);
         }
 
-        var strength = foam.Sheet.CompressiveStrengthKPa;
+        var strength = foam.Sheet.CompressiveStrength;
         return new(
             ChoiceRules.Ground,
             strength is null ? "strengthUnknown"
@@ -139,8 +139,8 @@ internal static class Exclusions
             Source
         )
         {
-            Measured = new(load * 1000, Dimension.BearingPressure),
-            Limit = strength is { } kPa ? new(kPa * 1000, Dimension.BearingPressure) : null,
+            Measured = load.ToFigure(),
+            Limit = strength?.ToFigure(),
         };
     }
 

@@ -149,7 +149,7 @@ internal static class FlipPoints
                 Math.Max(0.05, now - 0.15),
                 now + 0.15,
                 new(step, step / 2, 0.0016),
-                v => At(v, MemberCurve.PsiAt(section, new(v)))
+                v => At(v, MemberCurve.PsiAt(section, Length.FromMetres(v)))
             )
             {
                 Exactly = v =>
@@ -164,7 +164,7 @@ internal static class FlipPoints
             ChoiceCase At(double depth, Curve? psi) =>
                 choice with
                 {
-                    Section = section with { Members = section.Members with { Depth = new(depth) }, SolvedPsi = psi },
+                    Section = section with { Members = section.Members with { Depth = Length.FromMetres(depth) }, SolvedPsi = psi },
                 };
         }
 
@@ -181,7 +181,7 @@ internal static class FlipPoints
                 v =>
                     choice with
                     {
-                        Section = section with { Air = section.Air with { IndoorHumidity = new(v) } },
+                        Section = section with { Air = section.Air with { IndoorHumidity = RelativeHumidity.FromPercent(v) } },
                         Year = choice.Year?.WithWinterHumidityShift(v - rh),
                     }
             );
@@ -196,8 +196,8 @@ internal static class FlipPoints
                 v =>
                     choice with
                     {
-                        Section = section with { Air = section.Air with { Outdoor = new(v) } },
-                        Year = choice.Year?.WithOutdoorShift(new(v - out0)),
+                        Section = section with { Air = section.Air with { Outdoor = Temperature.FromCelsius(v) } },
+                        Year = choice.Year?.WithOutdoorShift(TemperatureDifference.FromKelvins(v - out0)),
                     }
             );
         }
@@ -221,7 +221,7 @@ internal static class FlipPoints
                 u * 0.5,
                 u * 2,
                 new(StepOfU(winner, u), 0.001, 0.0005),
-                v => choice with { Section = section with { Target = target with { GreatestU = new(v) } } }
+                v => choice with { Section = section with { Target = target with { GreatestU = ThermalTransmittance.FromSi(v) } } }
             );
         }
 
@@ -234,7 +234,7 @@ internal static class FlipPoints
                 0,
                 Math.Max(100, spare.Kilograms * 3),
                 new(1, 0.5, 0.25),
-                v => choice with { Facts = choice.Facts with { DoorSpare = new(v) } }
+                v => choice with { Facts = choice.Facts with { DoorSpare = Mass.FromKilograms(v) } }
             );
         }
     }

@@ -108,7 +108,7 @@ internal static class Ranking
         var area = choice.Facts.Treated?.SquareMetres ?? 1;
         var priced = standing.TrueForAll(c => c.Cost.PerSquareMetre is not null);
         var cheapest = priced ? standing.Min(c => c.Cost.PerSquareMetre!.Value) : 0;
-        var shallowest = new Length(standing.Min(c => c.Section.FillThickness.Metres));
+        var shallowest = Length.FromMetres(standing.Min(c => c.Section.FillThickness.Metres));
         var quickest = standing.Min(Hours);
         return judged.Select(c => c.Excluded ? c : With(c));
 

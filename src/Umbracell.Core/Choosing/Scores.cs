@@ -132,7 +132,7 @@ internal static class Scores
 
     public static Score Quiet(SectionCase section)
     {
-        var porous = new Length(section.Fill.Where(IsPorous).Sum(f => f.Thickness.Metres));
+        var porous = Length.FromMetres(section.Fill.Where(IsPorous).Sum(f => f.Thickness.Metres));
         return Ratio(
             ScorePart.Quiet,
             porous / QuarterWave,

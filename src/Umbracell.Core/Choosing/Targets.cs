@@ -24,7 +24,7 @@ public static class Targets
             .Outboard.Concat(section.Inboard)
             .Where(layer => layer.Material.IsInsulation)
             .Sum(layer => layer.Resistance.SquareMetreKelvinsPerWatt);
-        return new(new(cavity), new(continuous));
+        return new(ThermalResistance.FromSi(cavity), ThermalResistance.FromSi(continuous));
     }
 
     /// <summary>Whether a requirement is met; where no continuous insulation is asked, all that is installed counts.</summary>

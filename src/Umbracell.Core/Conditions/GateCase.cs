@@ -124,13 +124,13 @@ public sealed record GatePractice
     public double DryWoodPercent { get; init; } = 15;
 
     /// <summary>Distance from a window's edge that counts as well inside.</summary>
-    public TemperatureDifference WellInside { get; init; } = new(3);
+    public TemperatureDifference WellInside { get; init; } = TemperatureDifference.FromKelvins(3);
 
     /// <summary>Least distance of the substrate above the dew point.</summary>
-    public TemperatureDifference DewHold { get; init; } = new(3);
+    public TemperatureDifference DewHold { get; init; } = TemperatureDifference.FromKelvins(3);
 
     /// <summary>Distance above the dew point that is clear.</summary>
-    public TemperatureDifference DewClear { get; init; } = new(5);
+    public TemperatureDifference DewClear { get; init; } = TemperatureDifference.FromKelvins(5);
 
     /// <summary>Points under the greatest humidity that are clear.</summary>
     public double HumidityPoints { get; init; } = 5;

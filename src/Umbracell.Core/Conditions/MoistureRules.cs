@@ -232,7 +232,7 @@ internal static class MoistureRules
         var dewWanted = substrate.Celsius - wanted - Past;
         if (dewWanted > Saturation.ColdestIce)
         {
-            var vapour = MoistAir.SaturationPressureAt(new(dewWanted), HumidityReference.Ice);
+            var vapour = MoistAir.SaturationPressureAt(Temperature.FromCelsius(dewWanted), HumidityReference.Ice);
             remedies.AddRange(Dried(air, 100 * vapour.Pascals / air.SaturationPressure.Pascals));
         }
 
@@ -242,7 +242,7 @@ internal static class MoistureRules
     private static List<Remedy> HumidityRemedies(GateCase gate, MoistAir air, double wanted)
     {
         List<Remedy> remedies = [];
-        var warm = air.TemperatureForHumidity(wanted) + new TemperatureDifference(Past);
+        var warm = air.TemperatureForHumidity(wanted) + TemperatureDifference.FromKelvins(Past);
         if (warm.Celsius + GateRemedies.RoundedBy <= gate.Sheet.Air.Greatest.Celsius)
         {
             remedies.Add(

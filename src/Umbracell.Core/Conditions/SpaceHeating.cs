@@ -115,8 +115,8 @@ public sealed record SpaceHeating(
         var outdoor = MoistAir.Of(space.Outdoor, space.OutdoorHumidity, space.Pressure);
         var outdoorRatio = MolarRatio * outdoor.VapourPressure.Pascals / (space.Pressure.Pascals - outdoor.VapourPressure.Pascals);
         var ratio = outdoorRatio + water / 3600 / space.AirFlow;
-        var vapour = new Pressure(space.Pressure.Pascals * ratio / (MolarRatio + ratio));
-        var indoor = new Temperature(celsius);
+        var vapour = Pressure.FromPascals(space.Pressure.Pascals * ratio / (MolarRatio + ratio));
+        var indoor = Temperature.FromCelsius(celsius);
         var saturated = MoistAir.SaturationPressureAt(indoor, HumidityReference.Water);
         return new(
             watts,

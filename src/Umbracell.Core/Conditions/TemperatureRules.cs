@@ -8,7 +8,7 @@ namespace Umbracell.Core.Conditions;
 internal static class TemperatureRules
 {
     /// <summary>Within this of the edge a drum is judged with care (rule G6).</summary>
-    private static readonly TemperatureDifference DrumEdge = new(1);
+    private static readonly TemperatureDifference DrumEdge = TemperatureDifference.FromKelvins(1);
 
     public static Finding Substrate(GateCase gate) =>
         InWindow(GateRules.Substrate, gate.Substrate, gate.Sheet.Substrate, gate, "substrate", "raiseSubstrate", "coolSubstrate");
@@ -57,7 +57,8 @@ internal static class TemperatureRules
                 ["age"] = Figure.Duration(a.Age > b.Age ? a.Age : b.Age),
             },
             Words = new Dictionary<string, Said> { ["side"] = side, ["instrument"] = worse.Instrument },
-            Remedies = margin.Kelvins >= 0 ? [] : [Change(worse.Value, window, new(0), "warmDrum", "coolDrum")],
+            Remedies =
+                margin.Kelvins >= 0 ? [] : [Change(worse.Value, window, TemperatureDifference.FromKelvins(0), "warmDrum", "coolDrum")],
             Working = MarginWorking(worse.Value, window, source),
         };
     }
@@ -97,7 +98,9 @@ internal static class TemperatureRules
             },
             Words = new Dictionary<string, Said> { ["instrument"] = reading.Instrument },
             Remedies =
-                verdict == Verdict.Clear ? [] : [Change(reading.Value, window, verdict == Verdict.Hold ? new(0) : well, raise, cool)],
+                verdict == Verdict.Clear
+                    ? []
+                    : [Change(reading.Value, window, verdict == Verdict.Hold ? TemperatureDifference.FromKelvins(0) : well, raise, cool)],
             Working = MarginWorking(reading.Value, window, source),
         };
     }
@@ -112,10 +115,10 @@ internal static class TemperatureRules
             isCold ? raise : cool,
             new Dictionary<string, Figure>
             {
-                ["change"] = new TemperatureDifference(change).ToFigure().AtLeast,
+                ["change"] = TemperatureDifference.FromKelvins(change).ToFigure().AtLeast,
                 ["to"] = isCold
-                    ? new Temperature(value.Celsius + change).ToFigure().AtLeast
-                    : new Temperature(value.Celsius - change).ToFigure().AtMost,
+                    ? Temperature.FromCelsius(value.Celsius + change).ToFigure().AtLeast
+                    : Temperature.FromCelsius(value.Celsius - change).ToFigure().AtMost,
             }
         );
     }

@@ -84,7 +84,7 @@ public sealed record WeatherYear(
         OutdoorDesign At(double exceeded)
         {
             var t = sorted[Math.Clamp((int)Math.Round((1 - exceeded) * (sorted.Count - 1)), 0, sorted.Count - 1)];
-            return new(new(t), Humidity(whole.Where(h => Math.Abs(h.Celsius - t) <= 0.5), t));
+            return new(Temperature.FromCelsius(t), Humidity(whole.Where(h => Math.Abs(h.Celsius - t) <= 0.5), t));
         }
     }
 
@@ -106,14 +106,14 @@ public sealed record WeatherYear(
     private static MonthAir MeanOf(IReadOnlyList<WeatherHour> hours)
     {
         var mean = hours.Average(h => h.Celsius);
-        return new(new(mean), Humidity(hours, mean));
+        return new(Temperature.FromCelsius(mean), Humidity(hours, mean));
     }
 
     private static RelativeHumidity Humidity(IEnumerable<WeatherHour> hours, double celsius)
     {
         var vapour = hours.Average(h => h.RhPct / 100 * Saturated(h.Celsius));
-        return new(Math.Clamp(100 * vapour / Saturated(celsius), 1, 100));
+        return RelativeHumidity.FromPercent(Math.Clamp(100 * vapour / Saturated(celsius), 1, 100));
     }
 
-    private static double Saturated(double celsius) => MoistAir.SaturationPressureOfWeather(new(celsius)).Pascals;
+    private static double Saturated(double celsius) => MoistAir.SaturationPressureOfWeather(Temperature.FromCelsius(celsius)).Pascals;
 }

@@ -44,10 +44,10 @@ public sealed record Batt(string Id, Length Nominal, ThermalResistance Rated, Ma
         foreach (var (z, w) in points)
         {
             var space = Math.Max(0, meanSpace.Metres + z * scatter.Metres);
-            r += w * ResistanceIn(new(space)).SquareMetreKelvinsPerWatt;
+            r += w * ResistanceIn(Length.FromMetres(space)).SquareMetreKelvinsPerWatt;
             gap += w * Math.Max(0, space - Nominal.Metres);
         }
 
-        return (new(r), new(gap));
+        return (ThermalResistance.FromSi(r), Length.FromMetres(gap));
     }
 }

@@ -42,7 +42,7 @@ public readonly record struct TemperatureWindow(Temperature Least, Temperature G
     public TemperatureDifference Margin(Temperature t)
     {
         var margin = Math.Min(t.Celsius - Least.Celsius, Greatest.Celsius - t.Celsius);
-        return new(Math.Abs(margin) < 1e-9 ? 0 : margin);
+        return TemperatureDifference.FromKelvins(Math.Abs(margin) < 1e-9 ? 0 : margin);
     }
 
     /// <summary>Whether the temperature lies in the window.</summary>
@@ -148,8 +148,8 @@ public sealed record ProductSheet
     /// <summary>Both sides of a set.</summary>
     public Mass SetMass => SetMassA + SetMassB;
 
-    /// <summary>Compressive strength, kPa; null where the sheet gives none.</summary>
-    public double? CompressiveStrengthKPa { get; init; }
+    /// <summary>Compressive strength; null where the sheet gives none.</summary>
+    public BearingPressure? CompressiveStrength { get; init; }
 
     /// <summary>Flame spread index; null where the sheet gives none.</summary>
     public double? FlameSpread { get; init; }
@@ -168,7 +168,7 @@ public sealed record ProductSheet
     public Length SkinEquivalent => Length.FromInches(Cell == CellStructure.Closed ? 0.05 : 0.10);
 
     /// <summary>Thickest foam for which the sheet states an R.</summary>
-    public Length ThickestRated => new(AgedR.Last);
+    public Length ThickestRated => Length.FromMetres(AgedR.Last);
 
     /// <summary>Aged R at a thickness: interpolated, proportional below the first point, refused past the last.</summary>
     /// <param name="thickness">0 to the sheet's last point.</param>
@@ -177,7 +177,7 @@ public sealed record ProductSheet
     {
         var metres = thickness.Metres == 0 ? 0 : Rated(thickness).Metres;
         var first = AgedR.Points[0];
-        return new(metres < first.X ? first.Y * metres / first.X : AgedR.At(metres));
+        return ThermalResistance.FromSi(metres < first.X ? first.Y * metres / first.X : AgedR.At(metres));
     }
 
     /// <summary>The thickness, if the sheet rates it. A thickness past the last point by a rounding (152.4 mm for 6 in) is that
@@ -190,8 +190,8 @@ public sealed record ProductSheet
             Rounding = 1e-6;
         var last = AgedR.Last;
         return thickness.Metres > last && thickness.Metres <= last + Rounding
-            ? new(last)
-            : new(QuantityRangeException.Within("foam thickness", thickness.Metres, Least, last, Dimension.Thickness));
+            ? Length.FromMetres(last)
+            : Length.FromMetres(QuantityRangeException.Within("foam thickness", thickness.Metres, Least, last, Dimension.Thickness));
     }
 
     /// <summary>What contradicts itself on the sheet: each the path of the offending line and a sentence.</summary>

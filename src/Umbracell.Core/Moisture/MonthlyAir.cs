@@ -55,7 +55,7 @@ public sealed record YearOfAir
                         room.Temperature.Celsius - Outdoor[i].Temperature.Celsius > Heated
                             ? room with
                             {
-                                Humidity = new(Math.Clamp(room.Humidity.Percent + points, 1, 100)),
+                                Humidity = RelativeHumidity.FromPercent(Math.Clamp(room.Humidity.Percent + points, 1, 100)),
                             }
                             : room
                 ),
@@ -99,7 +99,7 @@ public static class HumidityClasses
     public static Pressure Excess(int humidityClass, Temperature outdoor)
     {
         QuantityRangeException.Within("humidity class", humidityClass, Driest, Dampest, Dimension.Count);
-        return new(ExcessWhenCold[humidityClass - 1] * Math.Clamp((NoExcessAt - outdoor.Celsius) / NoExcessAt, 0, 1));
+        return Pressure.FromPascals(ExcessWhenCold[humidityClass - 1] * Math.Clamp((NoExcessAt - outdoor.Celsius) / NoExcessAt, 0, 1));
     }
 
     /// <summary>Room air of a month.</summary>
@@ -110,10 +110,10 @@ public static class HumidityClasses
     /// <exception cref="QuantityRangeException">No such class, or air outside the psychrometric formulas.</exception>
     public static MonthAir Room(int humidityClass, MonthAir outdoor, Temperature heatedTo)
     {
-        var room = new Temperature(Math.Max(heatedTo.Celsius, outdoor.Temperature.Celsius));
+        var room = Temperature.FromCelsius(Math.Max(heatedTo.Celsius, outdoor.Temperature.Celsius));
         var outside = MoistAir.Of(outdoor.Temperature, outdoor.Humidity, StandardAtmosphere.PressureAt(Length.Zero));
         var vapour = outside.VapourPressure.Pascals + Excess(humidityClass, outdoor.Temperature).Pascals;
         var saturation = MoistAir.SaturationPressureAt(room, HumidityReference.Water).Pascals;
-        return new(room, new(Math.Clamp(100 * vapour / saturation, 1, 100)));
+        return new(room, RelativeHumidity.FromPercent(Math.Clamp(100 * vapour / saturation, 1, 100)));
     }
 }

@@ -44,10 +44,10 @@ public static class VapourResistance
 
     /// <summary>Least thickness at which a material reaches a class.</summary>
     public static Length ThicknessFor(Permeability permeability, VapourClass vapourClass) =>
-        new(permeability.KilogramsPerPascalSecondMetre / GreatestOf(vapourClass).KilogramsPerPascalSecondSquareMetre);
+        Length.FromMetres(permeability.KilogramsPerPascalSecondMetre / GreatestOf(vapourClass).KilogramsPerPascalSecondSquareMetre);
 
     /// <summary>Permeances in series: the reciprocals add.</summary>
     /// <param name="layers">One or more layers.</param>
     public static Permeance InSeries(IEnumerable<Permeance> layers) =>
-        new(1 / layers.Sum(layer => 1 / layer.KilogramsPerPascalSecondSquareMetre));
+        Permeance.FromSi(1 / layers.Sum(layer => 1 / layer.KilogramsPerPascalSecondSquareMetre));
 }

@@ -27,7 +27,7 @@ public sealed record VapourDrive(Pressure Inside, Pressure Outside, Working Work
     private const double WorthNaming = 25;
 
     /// <summary>Inside less outside.</summary>
-    public Pressure Outward => Inside - Outside;
+    public PressureDifference Outward => Inside - Outside;
 
     /// <summary>Direction.</summary>
     public DriveDirection Direction =>

@@ -2,9 +2,16 @@ namespace Umbracell.Core.Quantities;
 
 /// <summary>A length. Foam depths, member depths and the spans of surfaces are all lengths; how one is printed is the figure's
 /// dimension's affair.</summary>
-/// <param name="Metres">Metres.</param>
-public readonly record struct Length(double Metres) : IComparable<Length>
+public readonly record struct Length : IComparable<Length>
 {
+    private Length(double metres) => Metres = Quantity.Within("length", metres, -Quantity.Greatest, Quantity.Greatest, Dimension.Span);
+
+    /// <summary>Metres.</summary>
+    public double Metres { get; }
+
+    /// <summary>From metres.</summary>
+    public static Length FromMetres(double metres) => new(metres);
+
     /// <summary>Metres in one international inch (exact, by definition of 1959).</summary>
     public const double MetresPerInch = 0.0254;
 
@@ -45,7 +52,7 @@ public readonly record struct Length(double Metres) : IComparable<Length>
     public static double operator /(Length a, Length b) => a.Metres / b.Metres;
 
     /// <summary>Area of the rectangle with these sides.</summary>
-    public static Area operator *(Length a, Length b) => new(a.Metres * b.Metres);
+    public static Area operator *(Length a, Length b) => Area.FromSquareMetres(a.Metres * b.Metres);
 
     /// <summary>Shorter than.</summary>
     public static bool operator <(Length a, Length b) => a.Metres < b.Metres;
@@ -70,9 +77,17 @@ public readonly record struct Length(double Metres) : IComparable<Length>
 }
 
 /// <summary>An area.</summary>
-/// <param name="SquareMetres">Square metres.</param>
-public readonly record struct Area(double SquareMetres)
+public readonly record struct Area
 {
+    private Area(double squareMetres) =>
+        SquareMetres = Quantity.Within("area", squareMetres, -Quantity.Greatest, Quantity.Greatest, Dimension.Area);
+
+    /// <summary>Square metres.</summary>
+    public double SquareMetres { get; }
+
+    /// <summary>From square metres.</summary>
+    public static Area FromSquareMetres(double squareMetres) => new(squareMetres);
+
     /// <summary>Square metres in one square foot (exact).</summary>
     public const double SquareMetresPerSquareFoot = 0.09290304;
 
@@ -92,16 +107,24 @@ public readonly record struct Area(double SquareMetres)
     public static Area operator *(Area a, double factor) => new(a.SquareMetres * factor);
 
     /// <summary>Foam sprayed over this area at this depth.</summary>
-    public static FoamVolume operator *(Area a, Length depth) => new(a.SquareMetres * depth.Metres);
+    public static FoamVolume operator *(Area a, Length depth) => FoamVolume.FromCubicMetres(a.SquareMetres * depth.Metres);
 
     /// <summary>For display and workings.</summary>
     public Figure ToFigure() => new(SquareMetres, Dimension.Area);
 }
 
 /// <summary>A volume of foam in place.</summary>
-/// <param name="CubicMetres">Cubic metres.</param>
-public readonly record struct FoamVolume(double CubicMetres)
+public readonly record struct FoamVolume
 {
+    private FoamVolume(double cubicMetres) =>
+        CubicMetres = Quantity.Within("foam volume", cubicMetres, -Quantity.Greatest, Quantity.Greatest, Dimension.FoamVolume);
+
+    /// <summary>Cubic metres.</summary>
+    public double CubicMetres { get; }
+
+    /// <summary>From cubic metres.</summary>
+    public static FoamVolume FromCubicMetres(double cubicMetres) => new(cubicMetres);
+
     /// <summary>Cubic metres in one board foot: one square foot an inch deep, 1/12 cubic foot (exact).</summary>
     public const double CubicMetresPerBoardFoot = 0.002359737216;
 

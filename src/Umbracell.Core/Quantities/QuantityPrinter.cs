@@ -20,7 +20,7 @@ public static class QuantityPrinter
     /// <returns>Text such as <c>5 1/2 in</c>, <c>R-20.4</c>, <c>140 mm</c>.</returns>
     public static string Print(Figure figure, UnitSystem system)
     {
-        var value = Units.Of(figure.Dimension, system).FromSi(figure.Si);
+        var value = WithoutRest(Units.Of(figure.Dimension, system).FromSi(figure.Si));
         var way = figure.Rounding;
         return (figure.Dimension, system) switch
         {
@@ -277,6 +277,9 @@ public static class QuantityPrinter
         return new(digits[at..]);
     }
 
+    // Less than a billionth of any unit here is what rounding left of a difference, and not the same from one processor to the next.
+    private static double WithoutRest(double value) => Math.Abs(value) < 1e-9 ? 0 : value;
+
     private static double Round(double value, int decimals, Rounding way) => Whole(value * Powers[decimals], way) / Powers[decimals];
 
     // What lies within a millionth of a whole step is that step: a conversion must not push a round figure to the next one.
@@ -299,7 +302,7 @@ public static class QuantityPrinter
 
     private static string Significant(double value, int digits)
     {
-        if (value == 0)
+        if (WithoutRest(value) == 0)
         {
             return "0";
         }

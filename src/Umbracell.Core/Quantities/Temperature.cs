@@ -2,9 +2,17 @@ namespace Umbracell.Core.Quantities;
 
 /// <summary>A temperature on the Celsius scale; absolute, not a difference. Finite, at or above absolute zero where a model uses
 /// it.</summary>
-/// <param name="Celsius">Degrees Celsius.</param>
-public readonly record struct Temperature(double Celsius) : IComparable<Temperature>
+public readonly record struct Temperature : IComparable<Temperature>
 {
+    private Temperature(double celsius) =>
+        Celsius = Quantity.Within("temperature", celsius, -IcePointKelvin, Quantity.Greatest, Dimension.Temperature);
+
+    /// <summary>Degrees Celsius.</summary>
+    public double Celsius { get; }
+
+    /// <summary>From degrees Celsius.</summary>
+    public static Temperature FromCelsius(double celsius) => new(celsius);
+
     /// <summary>Ice point on the thermodynamic scale, K (by definition of the Celsius scale).</summary>
     public const double IcePointKelvin = 273.15;
 
@@ -18,7 +26,8 @@ public readonly record struct Temperature(double Celsius) : IComparable<Temperat
     public static Temperature FromFahrenheit(double fahrenheit) => new((fahrenheit - 32) / 1.8);
 
     /// <summary>How far <paramref name="a"/> lies above <paramref name="b"/>.</summary>
-    public static TemperatureDifference operator -(Temperature a, Temperature b) => new(a.Celsius - b.Celsius);
+    public static TemperatureDifference operator -(Temperature a, Temperature b) =>
+        TemperatureDifference.FromKelvins(a.Celsius - b.Celsius);
 
     /// <summary>The temperature moved up by a difference.</summary>
     public static Temperature operator +(Temperature a, TemperatureDifference d) => new(a.Celsius + d.Kelvins);
@@ -43,9 +52,23 @@ public readonly record struct Temperature(double Celsius) : IComparable<Temperat
 }
 
 /// <summary>A difference between two temperatures, K. Positive where the first is warmer.</summary>
-/// <param name="Kelvins">Kelvins.</param>
-public readonly record struct TemperatureDifference(double Kelvins)
+public readonly record struct TemperatureDifference
 {
+    private TemperatureDifference(double kelvins) =>
+        Kelvins = Quantity.Within(
+            "temperature difference",
+            kelvins,
+            -Quantity.Greatest,
+            Quantity.Greatest,
+            Dimension.TemperatureDifference
+        );
+
+    /// <summary>Kelvins.</summary>
+    public double Kelvins { get; }
+
+    /// <summary>From Kelvins.</summary>
+    public static TemperatureDifference FromKelvins(double kelvins) => new(kelvins);
+
     /// <summary>The same difference in Fahrenheit degrees.</summary>
     public double FahrenheitDegrees => Kelvins * 1.8;
 

@@ -1,20 +1,41 @@
 namespace Umbracell.Core.Quantities;
 
-/// <summary>A pressure or a partial pressure of water vapour.</summary>
-/// <param name="Pascals">Pa.</param>
-public readonly record struct Pressure(double Pascals)
+/// <summary>A pressure of air or a partial pressure of water vapour; nought or more.</summary>
+public readonly record struct Pressure
 {
-    /// <summary>Difference; may be negative.</summary>
-    public static Pressure operator -(Pressure a, Pressure b) => new(a.Pascals - b.Pascals);
+    private Pressure(double pascals) => Pascals = Quantity.Within("pressure", pascals, 0, Quantity.Greatest, Dimension.VapourPressure);
+
+    /// <summary>Pa.</summary>
+    public double Pascals { get; }
+
+    /// <summary>From Pa.</summary>
+    public static Pressure FromPascals(double pascals) => new(pascals);
+
+    /// <summary>How far <paramref name="a"/> lies above <paramref name="b"/>.</summary>
+    public static PressureDifference operator -(Pressure a, Pressure b) => PressureDifference.FromPascals(a.Pascals - b.Pascals);
 
     /// <summary>For display and workings.</summary>
     public Figure ToFigure() => new(Pascals, Dimension.VapourPressure);
 }
 
 /// <summary>Water vapour permeance of a layer. Positive.</summary>
-/// <param name="KilogramsPerPascalSecondSquareMetre">kg/(Pa·s·m²).</param>
-public readonly record struct Permeance(double KilogramsPerPascalSecondSquareMetre)
+public readonly record struct Permeance
 {
+    private Permeance(double kilogramsPerPascalSecondSquareMetre) =>
+        KilogramsPerPascalSecondSquareMetre = Quantity.Within(
+            "permeance",
+            kilogramsPerPascalSecondSquareMetre,
+            0,
+            Quantity.Greatest,
+            Dimension.Permeance
+        );
+
+    /// <summary>kg/(Pa·s·m²).</summary>
+    public double KilogramsPerPascalSecondSquareMetre { get; }
+
+    /// <summary>From kg/(Pa·s·m²).</summary>
+    public static Permeance FromSi(double si) => new(si);
+
     /// <summary>kg/(Pa·s·m²) in one US perm (57.2135 ng).</summary>
     public const double SiPerPerm = 57.2135e-12;
 
@@ -29,7 +50,7 @@ public readonly record struct Permeance(double KilogramsPerPascalSecondSquareMet
     public double Nanograms => KilogramsPerPascalSecondSquareMetre * 1e12;
 
     /// <summary>Equivalent air layer thickness sd.</summary>
-    public Length EquivalentAirThickness => new(StillAirPermeability / KilogramsPerPascalSecondSquareMetre);
+    public Length EquivalentAirThickness => Length.FromMetres(StillAirPermeability / KilogramsPerPascalSecondSquareMetre);
 
     /// <summary>From US perms.</summary>
     public static Permeance FromPerms(double perms) => new(perms * SiPerPerm);
@@ -39,9 +60,23 @@ public readonly record struct Permeance(double KilogramsPerPascalSecondSquareMet
 }
 
 /// <summary>Water vapour permeability of a material. Positive.</summary>
-/// <param name="KilogramsPerPascalSecondMetre">kg/(Pa·s·m).</param>
-public readonly record struct Permeability(double KilogramsPerPascalSecondMetre)
+public readonly record struct Permeability
 {
+    private Permeability(double kilogramsPerPascalSecondMetre) =>
+        KilogramsPerPascalSecondMetre = Quantity.Within(
+            "permeability",
+            kilogramsPerPascalSecondMetre,
+            0,
+            Quantity.Greatest,
+            Dimension.Permeability
+        );
+
+    /// <summary>kg/(Pa·s·m).</summary>
+    public double KilogramsPerPascalSecondMetre { get; }
+
+    /// <summary>From kg/(Pa·s·m).</summary>
+    public static Permeability FromSi(double si) => new(si);
+
     /// <summary>kg/(Pa·s·m) in one perm inch (1.45322 ng).</summary>
     public const double SiPerPermInch = 1.45322e-12;
 
@@ -52,7 +87,7 @@ public readonly record struct Permeability(double KilogramsPerPascalSecondMetre)
     public static Permeability FromPermInches(double permInches) => new(permInches * SiPerPermInch);
 
     /// <summary>Permeance of a layer of this thickness (thickness above zero).</summary>
-    public Permeance Over(Length thickness) => new(KilogramsPerPascalSecondMetre / thickness.Metres);
+    public Permeance Over(Length thickness) => Permeance.FromSi(KilogramsPerPascalSecondMetre / thickness.Metres);
 
     /// <summary>For display and workings.</summary>
     public Figure ToFigure() => new(KilogramsPerPascalSecondMetre, Dimension.Permeability);
@@ -69,11 +104,24 @@ public enum HumidityReference
     Ice,
 }
 
-/// <summary>Relative humidity with its reference.</summary>
-/// <param name="Percent">Percent of the saturation pressure over the reference.</param>
-/// <param name="Over">The reference below 0 °C.</param>
-public readonly record struct RelativeHumidity(double Percent, HumidityReference Over = HumidityReference.Water)
+/// <summary>Relative humidity with its reference; nought or more, over 100 % where air is supersaturated.</summary>
+public readonly record struct RelativeHumidity
 {
+    private RelativeHumidity(double percent, HumidityReference over)
+    {
+        Percent = Quantity.Within("relative humidity", percent, 0, Quantity.Greatest, Dimension.RelativeHumidity);
+        Over = over;
+    }
+
+    /// <summary>Percent of the saturation pressure over the reference.</summary>
+    public double Percent { get; }
+
+    /// <summary>The reference below 0 °C.</summary>
+    public HumidityReference Over { get; }
+
+    /// <summary>From percent of the saturation pressure over the reference.</summary>
+    public static RelativeHumidity FromPercent(double percent, HumidityReference over = HumidityReference.Water) => new(percent, over);
+
     /// <summary>As a fraction of one.</summary>
     public double Fraction => Percent / 100;
 

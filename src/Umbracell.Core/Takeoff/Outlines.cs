@@ -21,7 +21,7 @@ public static class Outlines
             twice += a.X * b.Y - b.X * a.Y;
         }
 
-        return new(Math.Abs(twice) / 2);
+        return Area.FromSquareMetres(Math.Abs(twice) / 2);
     }
 
     /// <summary>Whether two sides that do not meet at a corner cross or touch: such an outline has no area.</summary>

@@ -44,8 +44,8 @@ public sealed record Shape(ShapeKind Kind, Length First, Length Second, Length T
     public static Shape OfOutline(IReadOnlyList<Corner> corners) =>
         new(
             ShapeKind.Outline,
-            new(corners.Max(c => c.X) - corners.Min(c => c.X)),
-            new(corners.Max(c => c.Y) - corners.Min(c => c.Y)),
+            Length.FromMetres(corners.Max(c => c.X) - corners.Min(c => c.X)),
+            Length.FromMetres(corners.Max(c => c.Y) - corners.Min(c => c.Y)),
             Length.Zero,
             0,
             1

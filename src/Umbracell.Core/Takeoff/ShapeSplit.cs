@@ -37,7 +37,7 @@ public static class ShapeSplit
             Math.Max(SizeText.SideRange.Least, whole - SizeText.SideRange.Least),
             Dimension.Span
         );
-        return (With(shape, along, at), With(shape, along, new(whole - at.Metres)));
+        return (With(shape, along, at), With(shape, along, Length.FromMetres(whole - at.Metres)));
     }
 
     private static Shape With(Shape shape, SizePart part, Length size) =>

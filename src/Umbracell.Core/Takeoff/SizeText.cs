@@ -66,7 +66,10 @@ public static partial class SizeText
             return new(null, bad, []);
         }
 
-        var lengths = parts.Where(p => p.Figure!.Value.Dimension == Dimension.Span).Select(p => new Length(p.Figure!.Value.Si)).ToList();
+        var lengths = parts
+            .Where(p => p.Figure!.Value.Dimension == Dimension.Span)
+            .Select(p => Length.FromMetres(p.Figure!.Value.Si))
+            .ToList();
         var pitch = parts.Find(p => p.Figure!.Value.Dimension == Dimension.Pitch)?.Figure!.Value.Si ?? 0;
         var count = (int)Math.Round(parts.Find(p => p.Figure!.Value.Dimension == Dimension.Count)?.Figure!.Value.Si ?? 1);
         return new(new(kind, lengths[0], lengths.ElementAtOrDefault(1), lengths.ElementAtOrDefault(2), pitch, count), null, [])
@@ -151,7 +154,13 @@ public static partial class SizeText
                     Doubt = side.Doubt! with { Other = null },
                 }
                 : null;
-            openings.Add(new((int)Math.Round(count.Figure!.Value.Si), new(sides[0].Figure!.Value.Si), new(sides[1].Figure!.Value.Si)));
+            openings.Add(
+                new(
+                    (int)Math.Round(count.Figure!.Value.Si),
+                    Length.FromMetres(sides[0].Figure!.Value.Si),
+                    Length.FromMetres(sides[1].Figure!.Value.Si)
+                )
+            );
         }
 
         return new(openings, null) { Doubtful = doubtful };

@@ -29,7 +29,7 @@ public sealed record CrewScatter(int Readings, Length Scatter, Working Working)
             (j.DepthReadings - 1)
             * Math.Pow(QuantityRangeException.Within("depth scatter", j.DepthScatter.Metres, 0, 0.1, Dimension.Thickness), 2)
         );
-        var scatter = new Length(Math.Sqrt(squares / (count - read.Count)));
+        var scatter = Length.FromMetres(Math.Sqrt(squares / (count - read.Count)));
         return new(
             count,
             scatter,

@@ -37,7 +37,8 @@ public sealed record DrumWarmth(SetSide Side, Mass Liquid, Temperature Start, Te
 
     /// <summary>Temperature after a time: <c>T = T_∞ + (T_0 − T_∞) e^(−t UA / C)</c>.</summary>
     /// <param name="time">0 or more.</param>
-    public Temperature After(TimeSpan time) => new(Settles + (Start.Celsius - Settles) * Math.Exp(-time.TotalSeconds * Loss / Capacity));
+    public Temperature After(TimeSpan time) =>
+        Temperature.FromCelsius(Settles + (Start.Celsius - Settles) * Math.Exp(-time.TotalSeconds * Loss / Capacity));
 
     /// <summary>Heat its liquid takes up on the way to a temperature, J; nothing where it is warmer.</summary>
     /// <param name="to">The temperature.</param>

@@ -14,7 +14,7 @@ public sealed record RigLoad(Mass Weight, IReadOnlyList<Finding> Findings)
     /// <param name="trailer">What the trailer may carry; zero where it is not entered.</param>
     public static RigLoad Of(IReadOnlyList<(ProductSheet Sheet, int Sets)> sets, Mass trailer)
     {
-        var weight = new Mass(sets.Sum(s => s.Sets * s.Sheet.SetMass.Kilograms));
+        var weight = Mass.FromKilograms(sets.Sum(s => s.Sets * s.Sheet.SetMass.Kilograms));
         return new(weight, weight.Kilograms <= 0 ? [] : [Judged(weight, trailer)]);
     }
 

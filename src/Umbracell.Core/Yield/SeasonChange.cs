@@ -18,7 +18,7 @@ public sealed record SeasonChange(int From, int Until)
         var at = (Math.Min(day, Days) - 0.5) / Days * 12 - 0.5;
         var low = (int)Math.Floor(at);
         var share = at - low;
-        return new(monthlyC[(low + 12) % 12] * (1 - share) + monthlyC[(low + 13) % 12] * share);
+        return Temperature.FromCelsius(monthlyC[(low + 12) % 12] * (1 - share) + monthlyC[(low + 13) % 12] * share);
     }
 
     /// <summary>The cold season for a temperature; null where no day or every day is colder.</summary>

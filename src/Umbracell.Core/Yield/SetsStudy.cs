@@ -74,7 +74,7 @@ public sealed record SetsStudy(
 )
 {
     /// <summary>Substrate temperature sheet yields are stated at.</summary>
-    private static readonly Temperature ReferenceSubstrate = new(21);
+    private static readonly Temperature ReferenceSubstrate = Temperature.FromCelsius(21);
 
     /// <summary>Studies the material for a surface.</summary>
     /// <param name="sets">The case.</param>
@@ -85,7 +85,7 @@ public sealed record SetsStudy(
         QuantityRangeException.Within("sprayed area", sets.Sprayed.SquareMetres, 1e-4, 1e6, Dimension.Area);
         List<Finding> findings = [];
         var substrate = Expect("substrate", sets.Substrate, ReferenceSubstrate, sets.Sheet.YieldBySubstrate, sets.Sheet, findings);
-        var middle = new Temperature((sets.Sheet.Drums.Least.Celsius + sets.Sheet.Drums.Greatest.Celsius) / 2);
+        var middle = Temperature.FromCelsius((sets.Sheet.Drums.Least.Celsius + sets.Sheet.Drums.Greatest.Celsius) / 2);
         var drums = Expect("drum", sets.Drums, middle, sets.Sheet.YieldByDrum, sets.Sheet, findings);
         var lifts = LiftPlan.For(sets.Sheet, sets.Thickness);
         var conditions = new YieldConditions(substrate, drums, lifts.Lifts[0], sets.WindAtOpenFace);
@@ -122,7 +122,7 @@ public sealed record SetsStudy(
         var source = $"{sheet.Name}, {sheet.Edition}: yield by {key} temperature";
         if (known is not { } expected)
         {
-            var used = new Temperature(Math.Clamp(assumed.Celsius, curve.First, curve.Last));
+            var used = Temperature.FromCelsius(Math.Clamp(assumed.Celsius, curve.First, curve.Last));
             findings.Add(new(MaterialRules.YieldConditions, key + "Assumed", Verdict.Care, source) { Measured = used.ToFigure() });
             return used;
         }
@@ -132,7 +132,7 @@ public sealed record SetsStudy(
             return expected;
         }
 
-        var end = new Temperature(Math.Clamp(expected.Celsius, curve.First, curve.Last));
+        var end = Temperature.FromCelsius(Math.Clamp(expected.Celsius, curve.First, curve.Last));
         findings.Add(
             new(MaterialRules.YieldConditions, key + "OffCurve", Verdict.Care, source)
             {

@@ -196,7 +196,7 @@ public sealed record SpraySets(
     private static SetsLoad LoadOf(int sets, Working median, double spread, WorkingTerm perSet)
     {
         var chance = ChanceShort(median.Result.Si, spread, sets);
-        var left = new FoamVolume(perSet.Value.Si * (sets - median.Result.Si));
+        var left = FoamVolume.FromCubicMetres(perSet.Value.Si * (sets - median.Result.Si));
         WorkingTerm[] load = [new("n_load", "setsOnRig", Figure.Count(sets)), new("n", "medianSets", median.Result, median)];
         return new(
             sets,

@@ -2,6 +2,7 @@ using System.Globalization;
 using System.Text;
 using Umbracell.Core.Air;
 using Umbracell.Core.Conditions;
+using Umbracell.Core.Quantities;
 using Umbracell.Formats.Tables;
 
 namespace Umbracell.Formats.Climate;
@@ -109,7 +110,7 @@ public sealed record WeatherFile(
     private static double? Number(string cell) =>
         double.TryParse(cell, NumberStyles.Float, CultureInfo.InvariantCulture, out var value) && double.IsFinite(value) ? value : null;
 
-    private static double Saturated(double celsius) => MoistAir.SaturationPressureOfWeather(new(celsius)).Pascals;
+    private static double Saturated(double celsius) => MoistAir.SaturationPressureOfWeather(Temperature.FromCelsius(celsius)).Pascals;
 
     private static string Clip(string name) =>
         name.Length is > 0 and <= 120 ? name

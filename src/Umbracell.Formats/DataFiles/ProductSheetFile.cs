@@ -59,14 +59,14 @@ public static class ProductSheetFile
             GreatestLift = Length.FromInches(s.Lift.GreatestIn),
             ReferenceLift = Length.FromInches(s.Lift.ReferenceIn),
             FlashCoatFrom = s.FlashCoatFromIn is { } flash ? Length.FromInches(flash) : null,
-            NextLiftBelow = new(s.NextLift.BelowC),
+            NextLiftBelow = Temperature.FromCelsius(s.NextLift.BelowC),
             LeastWait = TimeSpan.FromMinutes(s.NextLift.LeastWaitMin),
             Substrate = s.SubstrateC.ToWindow(),
             Air = s.AirC.ToWindow(),
             Drums = s.DrumsC.ToWindow(),
             GreatestHumidityPercent = s.GreatestHumidityPct,
             GreatestWoodMoisturePercent = s.GreatestWoodMoisturePct,
-            WindLimit = new(s.WindLimitMs),
+            WindLimit = Speed.FromMetresPerSecond(s.WindLimitMs),
             YieldByDrum = new("drum temperature", s.YieldByDrum.Select(p => new CurvePoint(p.TempC, p.Factor)), Dimension.Temperature),
             YieldBySubstrate = new(
                 "substrate temperature",
@@ -74,10 +74,10 @@ public static class ProductSheetFile
                 Dimension.Temperature
             ),
             SheetYield = FoamVolume.FromBoardFeet(s.YieldBoardFeet),
-            SetMassA = new(s.SetMassKg.A),
-            SetMassB = new(s.SetMassKg.B),
+            SetMassA = Mass.FromKilograms(s.SetMassKg.A),
+            SetMassB = Mass.FromKilograms(s.SetMassKg.B),
             ReEntry = s.ReEntry,
-            CompressiveStrengthKPa = s.CompressiveStrengthKPa,
+            CompressiveStrength = s.CompressiveStrengthKPa is { } strength ? BearingPressure.FromKilopascals(strength) : null,
             FlameSpread = s.Fire?.FlameSpread,
             SmokeDeveloped = s.Fire?.SmokeDeveloped,
             OpenToRainDays = s.OpenDays?.Rain,
@@ -132,6 +132,6 @@ public static class ProductSheetFile
 
     private sealed record WindowShape(double Least, double Greatest)
     {
-        public TemperatureWindow ToWindow() => new(new(Least), new(Greatest));
+        public TemperatureWindow ToWindow() => new(Temperature.FromCelsius(Least), Temperature.FromCelsius(Greatest));
     }
 }

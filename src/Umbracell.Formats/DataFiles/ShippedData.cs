@@ -169,10 +169,10 @@ public static class ShippedData
                 m => m.Id,
                 m => new Material(
                     m.Id,
-                    new(m.ConductivityWMK),
+                    ThermalConductivity.FromSi(m.ConductivityWMK),
                     Permeability.FromPermInches(m.PermeabilityPermIn),
                     m.Source,
-                    m.DensityKgM3 is { } density ? new(density) : null,
+                    m.DensityKgM3 is { } density ? Density.FromKilogramsPerCubicMetre(density) : null,
                     m.Emittance ?? AirSpace.OrdinaryFace,
                     m.Harm ?? WaterHarm.None
                 )
@@ -193,7 +193,7 @@ public static class ShippedData
                     Length.FromMillimetres(b.ThicknessMm),
                     ThermalResistance.FromUsR(b.RatedR),
                     Materials["fibre-batt"],
-                    new(b.DensityKgM3)
+                    Density.FromKilogramsPerCubicMetre(b.DensityKgM3)
                 ))
                 .OrderBy(b => b.Nominal)
                 .ThenBy(b => b.Rated.SquareMetreKelvinsPerWatt),
@@ -219,7 +219,7 @@ public static class ShippedData
                             (IReadOnlyDictionary<string, ThermalTransmittance>)
                                 e.Value.ToDictionary(
                                     z => z.Key,
-                                    z => set.Unit == "wM2K" ? new(z.Value) : ThermalTransmittance.FromUsU(z.Value)
+                                    z => set.Unit == "wM2K" ? ThermalTransmittance.FromSi(z.Value) : ThermalTransmittance.FromUsU(z.Value)
                                 )
                     ),
                     (set.Labels ?? []).ToDictionary(
@@ -232,7 +232,7 @@ public static class ShippedData
                         z => z.Key,
                         z =>
                             (
-                                set.Unit == "wM2K" ? new ThermalResistance(z.Value.R) : ThermalResistance.FromUsR(z.Value.R),
+                                set.Unit == "wM2K" ? ThermalResistance.FromSi(z.Value.R) : ThermalResistance.FromUsR(z.Value.R),
                                 Length.FromMillimetres(z.Value.AlongMm)
                             )
                     )

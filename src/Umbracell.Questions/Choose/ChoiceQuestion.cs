@@ -114,7 +114,7 @@ public sealed record FactsShape
     /// <inheritdoc cref="SurfaceFacts.WetOldInsulation"/>
     public bool WetOldInsulation { get; init; }
 
-    /// <inheritdoc cref="SurfaceFacts.LoadKPa"/>
+    /// <inheritdoc cref="SurfaceFacts.Load"/>
     [Range(0, 2000)]
     public double? LoadKPa { get; init; }
 }

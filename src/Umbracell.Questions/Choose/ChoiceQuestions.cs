@@ -30,7 +30,13 @@ public static class ChoiceQuestions
             Materials = supplies.ForSystems,
             Year = SectionYears.Air(question.Section.Year),
             Path = question.Path,
-            Labels = [.. (question.Labels ?? []).Select(l => new LabelRequirement(new(l.CavityRM2KW), new(l.ContinuousRM2KW)))],
+            Labels =
+            [
+                .. (question.Labels ?? []).Select(l => new LabelRequirement(
+                    ThermalResistance.FromSi(l.CavityRM2KW),
+                    ThermalResistance.FromSi(l.ContinuousRM2KW)
+                )),
+            ],
             Rates = supplies.Priced,
             Priorities = question.Weights is { Count: > 0 } weights ? new(weights) : Priorities.Even,
             Practice = new() { Schools = question.Schools ?? supplies.Schools },
@@ -45,9 +51,9 @@ public static class ChoiceQuestions
             Covering = f.Covering,
             Attachment = f.Attachment,
             Pitch = f.Pitch,
-            DoorSpare = f.DoorSpareKg is { } kg ? new Mass(kg) : null,
-            Treated = f.TreatedM2 is { } area ? new Area(area) : null,
-            ExpectedSubstrate = f.SubstrateTempC is { } celsius ? new Temperature(celsius) : null,
+            DoorSpare = f.DoorSpareKg is { } kg ? Mass.FromKilograms(kg) : null,
+            Treated = f.TreatedM2 is { } area ? Area.FromSquareMetres(area) : null,
+            ExpectedSubstrate = f.SubstrateTempC is { } celsius ? Temperature.FromCelsius(celsius) : null,
             Conditioned = f.Conditioned,
             SoundAsked = f.SoundAsked,
             Workplace = f.Workplace,
@@ -62,6 +68,6 @@ public static class ChoiceQuestions
             HeldAtEnds = f.HeldAtEnds,
             ClearancesAsked = f.ClearancesAsked,
             WetOldInsulation = f.WetOldInsulation,
-            LoadKPa = f.LoadKPa,
+            Load = f.LoadKPa is { } load ? BearingPressure.FromKilopascals(load) : null,
         };
 }

@@ -56,7 +56,7 @@ public static class BidQuestions
     private static BidSurface Surface(BidSurfaceShape s, string at, Supplies supplies) =>
         new(
             s.Name,
-            new(s.TreatedM2),
+            Area.FromSquareMetres(s.TreatedM2),
             s.Access,
             [
                 .. s.Foams.Select(
@@ -67,7 +67,7 @@ public static class BidQuestions
             [
                 .. (s.Bought ?? []).Select(b => new BidBought(
                     b.Id,
-                    new(b.CoveredM2),
+                    Area.FromSquareMetres(b.CoveredM2),
                     b.BoardThicknessMm is { } mm ? Length.FromMillimetres(mm) : null,
                     b.Pace
                 )),

@@ -23,29 +23,36 @@ public static class ColdRouteQuestions
     {
         var sheet = supplies.Sheet(question.Sets.SheetId, "sets.sheetId");
         var sets = SetsQuestions.Study(question.Sets, sheet);
-        var (air, humidity) = (new Temperature(question.AirTempC), new RelativeHumidity(question.AirRhPct));
+        var (air, humidity) = (Temperature.FromCelsius(question.AirTempC), RelativeHumidity.FromPercent(question.AirRhPct));
         return new()
         {
             Standard = sheet,
             ColdGrade = ColdRouteCase.ColdGradeFor(sheet, supplies.Sheets.Values),
             Name = "",
-            Treated = new(question.Sets.AreaM2),
+            Treated = Area.FromSquareMetres(question.Sets.AreaM2),
             Demand = sets.Demand,
             WindAtOpenFace = sets.Conditions.WindAtOpenFace,
             Thickness = Length.FromMillimetres(question.Sets.ThicknessMm),
-            Substrate = new(question.Sets.SubstrateTempC ?? question.AirTempC),
+            Substrate = Temperature.FromCelsius(question.Sets.SubstrateTempC ?? question.AirTempC),
             Air = air,
             AirHumidity = humidity,
             FaceShare = question.FaceShare,
             FaceCapacity = FaceHeat.CapacityOf(question.Substrate),
             BuildingCapacity = FaceHeat.BuildingCapacityOf(question.Substrate),
             Space = question.SpaceM3 is { } m3
-                ? new(m3, question.SpaceLossWK, question.AirChanges, air, humidity, StandardAtmosphere.PressureAt(new(question.AltitudeM)))
+                ? new(
+                    m3,
+                    question.SpaceLossWK,
+                    question.AirChanges,
+                    air,
+                    humidity,
+                    StandardAtmosphere.PressureAt(Length.FromMetres(question.AltitudeM))
+                )
                 : null,
             Heater = question.Heater,
             Access = question.Access,
             CrewFactor = question.Sets.CrewFactor,
-            Drums = question.Sets.DrumTempC is { } drums ? new(drums) : null,
+            Drums = question.Sets.DrumTempC is { } drums ? Temperature.FromCelsius(drums) : null,
 
             // A question cannot loosen the firm's practice.
             NeverFlash =

@@ -30,12 +30,12 @@ public static class DrumQuestions
     {
         var drum = new DrumWarmth(
             question.Side,
-            new(question.MassKg),
-            new(question.StartTempC),
-            new(question.AroundTempC),
+            Mass.FromKilograms(question.MassKg),
+            Temperature.FromCelsius(question.StartTempC),
+            Temperature.FromCelsius(question.AroundTempC),
             question.BlanketW
         );
-        var wanted = new Temperature(question.WantedTempC);
+        var wanted = Temperature.FromCelsius(question.WantedTempC);
         return new(
             drum.After(TimeSpan.FromHours(question.AfterH)).Celsius,
             drum.TimeTo(wanted)?.TotalMinutes,

@@ -61,19 +61,22 @@ public static class SectionQuestions
             Films = question.Films,
             Fill = Fill(question, supplies),
             Door = question.Door is { } door
-                ? new(door.SpareKg is { } kg ? new(kg) : null, door.TreatedM2 is { } area ? new(area) : null)
+                ? new(
+                    door.SpareKg is { } kg ? Mass.FromKilograms(kg) : null,
+                    door.TreatedM2 is { } area ? Area.FromSquareMetres(area) : null
+                )
                 : null,
             Air = new(
-                new(question.IndoorC),
-                new(question.IndoorRhPct),
-                new(question.OutdoorC),
-                RelativeHumidity.OfWeather(question.OutdoorRhPct, new(question.OutdoorC))
+                Temperature.FromCelsius(question.IndoorC),
+                RelativeHumidity.FromPercent(question.IndoorRhPct),
+                Temperature.FromCelsius(question.OutdoorC),
+                RelativeHumidity.OfWeather(question.OutdoorRhPct, Temperature.FromCelsius(question.OutdoorC))
             ),
-            BeyondEdge = question.BeyondEdgeC is { } edge ? new(edge) : null,
+            BeyondEdge = question.BeyondEdgeC is { } edge ? Temperature.FromCelsius(edge) : null,
             SlabTarget = question.SlabTarget is { } slab
-                ? new(new(slab.LeastRM2KW), Length.FromMillimetres(slab.AlongMm), slab.Edition)
+                ? new(ThermalResistance.FromSi(slab.LeastRM2KW), Length.FromMillimetres(slab.AlongMm), slab.Edition)
                 : null,
-            Target = question.Target is { } target ? new(new(target.UWM2K), target.Edition) : null,
+            Target = question.Target is { } target ? new(ThermalTransmittance.FromSi(target.UWM2K), target.Edition) : null,
             ClimateZone = string.IsNullOrWhiteSpace(question.ClimateZone) ? null : question.ClimateZone,
         };
 

@@ -40,7 +40,12 @@ public static class SectionYears
         );
 
     private static List<MonthAir> Months(IReadOnlyList<double> celsius, IReadOnlyList<double> percent) =>
-        [.. celsius.Zip(percent, (t, rh) => new MonthAir(new(t), RelativeHumidity.OfWeather(rh, new(t))))];
+        [
+            .. celsius.Zip(
+                percent,
+                (t, rh) => new MonthAir(Temperature.FromCelsius(t), RelativeHumidity.OfWeather(rh, Temperature.FromCelsius(t)))
+            ),
+        ];
 
     private static MonthAirAnswer Air(MonthOfSection m) =>
         new(

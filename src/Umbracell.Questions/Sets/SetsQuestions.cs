@@ -29,13 +29,13 @@ public static class SetsQuestions
             new()
             {
                 Sheet = sheet,
-                Sprayed = new(question.AreaM2),
+                Sprayed = Area.FromSquareMetres(question.AreaM2),
                 Thickness = Length.FromMillimetres(question.ThicknessMm),
                 ShavedFlush = question.ShavedFlush,
                 Penetration = Length.FromMillimetres(question.PenetrationMm),
-                Substrate = question.SubstrateTempC is { } substrate ? new(substrate) : null,
-                Drums = question.DrumTempC is { } drum ? new(drum) : null,
-                WindAtOpenFace = question.WindMs is { } wind ? new(wind) : null,
+                Substrate = question.SubstrateTempC is { } substrate ? Temperature.FromCelsius(substrate) : null,
+                Drums = question.DrumTempC is { } drum ? Temperature.FromCelsius(drum) : null,
+                WindAtOpenFace = question.WindMs is { } wind ? Speed.FromMetresPerSecond(wind) : null,
                 Scatter = question.DepthScatterMm is { } scatter ? Length.FromMillimetres(scatter) : null,
                 Overfill = question.OverfillMm is { } overfill ? Length.FromMillimetres(overfill) : null,
                 Risk = question.RiskPct / 100,

@@ -27,7 +27,7 @@ public static class GateQuestions
                 Substrate = Reading(question.Substrate),
                 Air = Reading(question.Air),
                 Humidity = question.Humidity is { } rh
-                    ? new(new(rh.RhPct, rh.RhOver), TimeSpan.FromMinutes(rh.AgeMin), rh.Instrument)
+                    ? new(RelativeHumidity.FromPercent(rh.RhPct, rh.RhOver), TimeSpan.FromMinutes(rh.AgeMin), rh.Instrument)
                     : null,
                 MoistureMeter =
                     question.Moisture is { } m
@@ -49,7 +49,7 @@ public static class GateQuestions
                 LeakOpen = question.LeakOpen,
                 JointOpen = !question.JointsReady,
                 Prepared = question.Prepared.ToHashSet(),
-                Pressure = StandardAtmosphere.PressureAt(new(question.AltitudeM)),
+                Pressure = StandardAtmosphere.PressureAt(Length.FromMetres(question.AltitudeM)),
                 OtherSheets = [.. others],
             }
         );
@@ -65,5 +65,5 @@ public static class GateQuestions
         );
 
     private static Reading<Temperature>? Reading(ReadTemperature? read) =>
-        read is null ? null : new(new(read.TempC), TimeSpan.FromMinutes(read.AgeMin), read.Instrument);
+        read is null ? null : new(Temperature.FromCelsius(read.TempC), TimeSpan.FromMinutes(read.AgeMin), read.Instrument);
 }

@@ -20,7 +20,7 @@ public sealed class MoistAirTests
     [InlineData(-20, HumidityReference.Water, 125.63)]
     [InlineData(-40, HumidityReference.Water, 19.05)]
     public void Saturation_pressure_agrees_with_the_tables(double celsius, HumidityReference over, double pascals) =>
-        MoistAir.SaturationPressureAt(new(celsius), over).Pascals.ShouldBe(pascals, pascals * 0.0005);
+        MoistAir.SaturationPressureAt(Temperature.FromCelsius(celsius), over).Pascals.ShouldBe(pascals, pascals * 0.0005);
 
     [Theory]
     [InlineData(20, 50, HumidityReference.Water, 9.272)]
@@ -47,7 +47,7 @@ public sealed class MoistAirTests
         At(celsius, percent).WetBulb.Celsius.ShouldBe(wetBulb, 0.02);
 
     [Fact]
-    public void Pressure_at_1500_m_is_84556_Pa() => StandardAtmosphere.PressureAt(new(1500)).Pascals.ShouldBe(84_556, 1);
+    public void Pressure_at_1500_m_is_84556_Pa() => StandardAtmosphere.PressureAt(Length.FromMetres(1500)).Pascals.ShouldBe(84_556, 1);
 
     [Fact]
     public void The_dew_point_carries_the_vapour_pressure_of_the_air() =>
@@ -69,10 +69,10 @@ public sealed class MoistAirTests
     [Fact]
     public void The_step_between_ice_and_water_at_zero_maps_to_zero()
     {
-        var ice = MoistAir.SaturationPressureAt(new(-1e-9), HumidityReference.Ice).Pascals;
-        var water = MoistAir.SaturationPressureAt(new(0), HumidityReference.Water).Pascals;
+        var ice = MoistAir.SaturationPressureAt(Temperature.FromCelsius(-1e-9), HumidityReference.Ice).Pascals;
+        var water = MoistAir.SaturationPressureAt(Temperature.FromCelsius(0), HumidityReference.Water).Pascals;
         water.ShouldBeGreaterThan(ice);
-        MoistAir.DewPointOf(new((ice + water) / 2)).Celsius.ShouldBe(0);
+        MoistAir.DewPointOf(Pressure.FromPascals((ice + water) / 2)).Celsius.ShouldBe(0);
     }
 
     [Fact]
@@ -93,16 +93,16 @@ public sealed class MoistAirTests
             .Sample(
                 (celsius, percent, altitude) =>
                 {
-                    var pressure = StandardAtmosphere.PressureAt(new(altitude));
+                    var pressure = StandardAtmosphere.PressureAt(Length.FromMetres(altitude));
                     if (
-                        MoistAir.SaturationPressureAt(new(celsius), HumidityReference.Water).Pascals * percent / 100
+                        MoistAir.SaturationPressureAt(Temperature.FromCelsius(celsius), HumidityReference.Water).Pascals * percent / 100
                         > pressure.Pascals * 0.95
                     )
                     {
                         return;
                     }
 
-                    var air = MoistAir.Of(new(celsius), new(percent), pressure);
+                    var air = MoistAir.Of(Temperature.FromCelsius(celsius), RelativeHumidity.FromPercent(percent), pressure);
                     var (low, high) = (Math.Min(air.DewPoint.Celsius, celsius), Math.Max(air.DewPoint.Celsius, celsius));
                     air.WetBulb.Celsius.ShouldBeInRange(low - 1e-6, high + 1e-6);
                 }
@@ -155,5 +155,5 @@ public sealed class MoistAirTests
     }
 
     private static MoistAir At(double celsius, double percent, HumidityReference over = HumidityReference.Water) =>
-        MoistAir.Of(new(celsius), new(percent, over), SeaLevel);
+        MoistAir.Of(Temperature.FromCelsius(celsius), RelativeHumidity.FromPercent(percent, over), SeaLevel);
 }

@@ -15,9 +15,14 @@ public sealed class FanTestTests
     private static FanTestCase Test(double c, double n, double zero = 0, Func<int, double>? noise = null) =>
         new()
         {
-            Points = [.. Pressures.Select((p, i) => new FanPoint(new(p + zero), c * Math.Pow(p, n) * Math.Exp(noise?.Invoke(i) ?? 0)))],
-            Indoor = new(20),
-            Outdoor = new(20),
+            Points =
+            [
+                .. Pressures.Select(
+                    (p, i) => new FanPoint(EnvelopePressure.FromPascals(p + zero), c * Math.Pow(p, n) * Math.Exp(noise?.Invoke(i) ?? 0))
+                ),
+            ],
+            Indoor = Temperature.FromCelsius(20),
+            Outdoor = Temperature.FromCelsius(20),
             ZeroBefore = zero,
             ZeroAfter = zero,
             Volume = 600,
@@ -48,7 +53,7 @@ public sealed class FanTestTests
             // A gauge and a fan that are off by the same at every point, and a little wind beside.
             var (gauge, flow) = (0.5 * Normal(random), 0.02 * Normal(random));
             var points = Pressures.Select(p => new FanPoint(
-                new(p),
+                EnvelopePressure.FromPascals(p),
                 0.08 * Math.Pow(p + gauge, 0.62) * Math.Exp(flow + 0.01 * Normal(random))
             ));
             var result = FanTest.Of(Test(0.08, 0.62) with { Points = [.. points] });
@@ -82,7 +87,7 @@ public sealed class FanTestTests
         var result = FanTest.Of(
             Test(0.05, 0.65) with
             {
-                Points = [.. induced.Select(p => new FanPoint(new(p + zero), 0.05 * Math.Pow(p, 0.65)))],
+                Points = [.. induced.Select(p => new FanPoint(EnvelopePressure.FromPascals(p + zero), 0.05 * Math.Pow(p, 0.65)))],
                 ZeroBefore = zero,
                 ZeroAfter = zero,
             }
@@ -99,7 +104,7 @@ public sealed class FanTestTests
         FanTest.Of(Test(0.05, 0.65)).IsValid.ShouldBeTrue();
         FanTest.Of(Test(0.05, 0.45)).IsValid.ShouldBeFalse();
         FanTest.Of(Test(0.05, 0.65, zero: 6)).IsValid.ShouldBeFalse();
-        FanTest.Of(Test(0.05, 0.65) with { Points = [new(new(50), 0.6)] }).IsValid.ShouldBeFalse();
+        FanTest.Of(Test(0.05, 0.65) with { Points = [new(EnvelopePressure.FromPascals(50), 0.6)] }).IsValid.ShouldBeFalse();
     }
 
     [Fact]
@@ -117,7 +122,7 @@ public sealed class FanTestTests
     public void Cold_air_outside_is_brought_to_reference_air()
     {
         var calm = FanTest.Of(Test(0.05, 0.65));
-        var cold = FanTest.Of(Test(0.05, 0.65) with { Outdoor = new(-20) });
+        var cold = FanTest.Of(Test(0.05, 0.65) with { Outdoor = Temperature.FromCelsius(-20) });
 
         // Depressurised, less volume of the denser air leaks in than the fan meters: ratio of kelvins; then density to the 1 − n.
         var ratio = 253.15 / 293.15 * Math.Pow(293.15 / 253.15, 0.35);
@@ -127,7 +132,7 @@ public sealed class FanTestTests
     [Fact]
     public void A_single_point_takes_the_usual_exponent_and_says_so()
     {
-        var result = FanTest.Of(Test(0.05, 0.65) with { Points = [new(new(50), 0.6)] });
+        var result = FanTest.Of(Test(0.05, 0.65) with { Points = [new(EnvelopePressure.FromPascals(50), 0.6)] });
         result.IsSinglePoint.ShouldBeTrue();
         result.FlowAt50.Value.ShouldBe(0.6, 1e-4);
         result.FlowAt50.Low.ShouldBeNull();
@@ -173,7 +178,14 @@ public sealed class FanTestTests
 
     [Fact]
     public void Points_at_one_pressure_make_no_line() =>
-        Should.Throw<QuantityRangeException>(() => FanTest.Of(Test(0.05, 0.65) with { Points = [new(new(50), 0.6), new(new(50), 0.61)] }));
+        Should.Throw<QuantityRangeException>(() =>
+            FanTest.Of(
+                Test(0.05, 0.65) with
+                {
+                    Points = [new(EnvelopePressure.FromPascals(50), 0.6), new(EnvelopePressure.FromPascals(50), 0.61)],
+                }
+            )
+        );
 
     [Theory]
     [InlineData(1, 12.706)]
@@ -189,7 +201,7 @@ public sealed class FanTestTests
         var points = Enumerable
             .Range(0, freedom + 2)
             .Select(i => new FanPoint(
-                new(10 + 50.0 * i / (freedom + 1)),
+                EnvelopePressure.FromPascals(10 + 50.0 * i / (freedom + 1)),
                 0.05 * Math.Pow(10 + 50.0 * i / (freedom + 1), 0.65) * Math.Exp(random.NextDouble() / 10)
             ))
             .ToList();

@@ -11,7 +11,7 @@ namespace Umbracell.Core.Tests.Assemblies;
 
 public sealed class AssemblyPartsTests
 {
-    private static readonly Material Board = new("board", new(0.16), Permeability.FromPermInches(22), "test");
+    private static readonly Material Board = new("board", ThermalConductivity.FromSi(0.16), Permeability.FromPermInches(22), "test");
 
     [Theory]
     [InlineData(FilmSet.Iso6946, HeatFlow.Up, 0.10)]
@@ -43,7 +43,7 @@ public sealed class AssemblyPartsTests
     public void A_foil_counts_only_with_an_air_space_before_it()
     {
         var foil = new Layer(
-            new("foil", new(0.024), Permeability.FromPermInches(0.03), "test", Emittance: 0.1),
+            new("foil", ThermalConductivity.FromSi(0.024), Permeability.FromPermInches(0.03), "test", Emittance: 0.1),
             Length.FromMillimetres(25)
         );
         var dull = foil with { Material = foil.Material with { Emittance = 0.9 } };
@@ -97,7 +97,7 @@ public sealed class AssemblyPartsTests
     [Fact]
     public void With_no_members_both_methods_agree()
     {
-        Slice[] slices = [Slice.Continuous(new(2)), Slice.Continuous(new(0.5))];
+        Slice[] slices = [Slice.Continuous(ThermalResistance.FromSi(2)), Slice.Continuous(ThermalResistance.FromSi(0.5))];
         WoodFraming.ParallelPath(0, slices).WattsPerSquareMetreKelvin.ShouldBe(0.4, 1e-12);
         WoodFraming.Combined(0, slices)!.Value.WattsPerSquareMetreKelvin.ShouldBe(0.4, 1e-12);
     }
@@ -108,7 +108,11 @@ public sealed class AssemblyPartsTests
             .Sample(
                 (share, more) =>
                 {
-                    Slice[] slices = [new(new(4), new(1.2)), Slice.Continuous(new(0.5))];
+                    Slice[] slices =
+                    [
+                        new(ThermalResistance.FromSi(4), ThermalResistance.FromSi(1.2)),
+                        Slice.Continuous(ThermalResistance.FromSi(0.5)),
+                    ];
                     WoodFraming
                         .ParallelPath(share + more, slices)
                         .WattsPerSquareMetreKelvin.ShouldBeGreaterThanOrEqualTo(
@@ -120,8 +124,8 @@ public sealed class AssemblyPartsTests
     [Fact]
     public void A_share_of_members_that_cannot_be_is_refused()
     {
-        Should.Throw<QuantityRangeException>(() => WoodFraming.ParallelPath(-0.1, [Slice.Continuous(new(1))]));
-        Should.Throw<QuantityRangeException>(() => WoodFraming.LowerLimit(0.95, [Slice.Continuous(new(1))]));
+        Should.Throw<QuantityRangeException>(() => WoodFraming.ParallelPath(-0.1, [Slice.Continuous(ThermalResistance.FromSi(1))]));
+        Should.Throw<QuantityRangeException>(() => WoodFraming.LowerLimit(0.95, [Slice.Continuous(ThermalResistance.FromSi(1))]));
     }
 
     [Fact]
@@ -137,7 +141,15 @@ public sealed class AssemblyPartsTests
     [Fact]
     public void Between_two_rooms_alike_nothing_flows_and_nothing_is_driven()
     {
-        var partition = Case(FoamSide.Outboard, Exposure.Room) with { Air = new(new(20), new(45), new(20), new(45)) };
+        var partition = Case(FoamSide.Outboard, Exposure.Room) with
+        {
+            Air = new(
+                Temperature.FromCelsius(20),
+                RelativeHumidity.FromPercent(45),
+                Temperature.FromCelsius(20),
+                RelativeHumidity.FromPercent(45)
+            ),
+        };
         var study = SectionStudy.Of(partition);
         study.Profile.OutwardDrive.Pascals.ShouldBe(0, 1e-9);
         study.Profile.Points.ShouldAllBe(p => Math.Abs(p.Temperature.Celsius - 20) < 1e-9);
@@ -176,12 +188,17 @@ public sealed class AssemblyPartsTests
             Kind = SurfaceKind.StudWall,
             Outboard = side == FoamSide.Inboard ? [] : [new(Board, Length.FromMillimetres(12))],
             Inboard = [new(Board, Length.FromMillimetres(12))],
-            Members = new(MemberMaterial.Wood, Length.FromInches(9.25), Length.FromInches(16), 0.1, new(0.1154)),
+            Members = new(MemberMaterial.Wood, Length.FromInches(9.25), Length.FromInches(16), 0.1, ThermalConductivity.FromSi(0.1154)),
             FoamAgainst = side,
             HeatFlow = HeatFlow.Up,
             Exposure = exposure,
             Films = FilmSet.Iso6946,
             Fill = [new FoamFill(Sheets.ClosedCell, Length.FromInches(4))],
-            Air = new(new(20), new(45), new(-5), new(85)),
+            Air = new(
+                Temperature.FromCelsius(20),
+                RelativeHumidity.FromPercent(45),
+                Temperature.FromCelsius(-5),
+                RelativeHumidity.FromPercent(85)
+            ),
         };
 }

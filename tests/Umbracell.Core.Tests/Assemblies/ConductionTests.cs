@@ -2,6 +2,7 @@ using CsCheck;
 using Shouldly;
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Assemblies.Conduction;
+using Umbracell.Core.Findings;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Tests.Choosing;
@@ -133,8 +134,28 @@ public sealed class ConductionTests
             .Sample(
                 (inches, outdoor, indoor) =>
                 {
-                    var winter = MemberCell.Of(Girt(inches, 0.06, 1.5) with { Air = new(new(20), new(40), new(0), new(80)) })!;
-                    var other = MemberCell.Of(Girt(inches, 0.06, 1.5) with { Air = new(new(indoor), new(40), new(outdoor), new(80)) })!;
+                    var winter = MemberCell.Of(
+                        Girt(inches, 0.06, 1.5) with
+                        {
+                            Air = new(
+                                Temperature.FromCelsius(20),
+                                RelativeHumidity.FromPercent(40),
+                                Temperature.FromCelsius(0),
+                                RelativeHumidity.FromPercent(80)
+                            ),
+                        }
+                    )!;
+                    var other = MemberCell.Of(
+                        Girt(inches, 0.06, 1.5) with
+                        {
+                            Air = new(
+                                Temperature.FromCelsius(indoor),
+                                RelativeHumidity.FromPercent(40),
+                                Temperature.FromCelsius(outdoor),
+                                RelativeHumidity.FromPercent(80)
+                            ),
+                        }
+                    )!;
                     other.Psi.ShouldBe(winter.Psi, 1e-9);
                     (other.Field.HeatIn / (indoor - outdoor)).ShouldBe(winter.Field.HeatIn / 20, 1e-9);
                     ((other.Coldest.Celsius - outdoor) / (indoor - outdoor)).ShouldBe(winter.Coldest.Celsius / 20, 1e-9);
@@ -162,12 +183,18 @@ public sealed class ConductionTests
                     moving.MemberCell.ShouldBeNull();
                     moving.WholeU.UsU.ShouldBe(resting.WholeU.UsU, resting.WholeU.UsU * 0.01);
                     moving.ColdestMetal!.Value.Celsius.ShouldBe(resting.ColdestMetal!.Value.Celsius, 0.5);
-                    moving
-                        .Findings.Single(f => f.Rule.Id == "metalMembers")
-                        .Case.Name.ShouldBe(resting.Findings.Single(f => f.Rule.Id == "metalMembers").Case.Name);
+                    var (told, settled) = (OfMetal(moving), OfMetal(resting));
+
+                    // Nearer than what the curve may be off by, either word is as true.
+                    if (Math.Abs(settled.Margin!.Value.Si) > 0.5)
+                    {
+                        told.Case.Name.ShouldBe(settled.Case.Name);
+                    }
                 },
                 iter: 20
             );
+
+    private static Finding OfMetal(SectionStudy study) => study.Findings.Single(f => f.Rule.Id == "metalMembers");
 
     [Fact]
     public void A_curve_made_ready_in_pieces_is_the_curve()
@@ -186,7 +213,18 @@ public sealed class ConductionTests
         var one = Girt(3, 0.06, 1.5);
         var two = one with { Fill = [Closed(2), new FoamFill(Sheets.OpenCell, Length.FromInches(3))] };
         MemberCurve
-            .For(one with { Fill = [Closed(4.25)], Air = new(new(24), new(50), new(31), new(60)) })
+            .For(
+                one with
+                {
+                    Fill = [Closed(4.25)],
+                    Air = new(
+                        Temperature.FromCelsius(24),
+                        RelativeHumidity.FromPercent(50),
+                        Temperature.FromCelsius(31),
+                        RelativeHumidity.FromPercent(60)
+                    ),
+                }
+            )
             .ShouldBeSameAs(MemberCurve.For(one));
         MemberCurve
             .For(two with { Fill = [Closed(2.25), new FoamFill(Sheets.OpenCell, Length.FromInches(2.75))] })
@@ -251,11 +289,11 @@ public sealed class ConductionTests
     {
         var stuff = new Material(
             "fill",
-            new(Length.FromInches(depth).Metres / ThermalResistance.FromUsR(cavityR).SquareMetreKelvinsPerWatt),
+            ThermalConductivity.FromSi(Length.FromInches(depth).Metres / ThermalResistance.FromUsR(cavityR).SquareMetreKelvinsPerWatt),
             Permeability.FromPermInches(100),
             "made up"
         );
-        var board = new Material("board", new(0.16), Permeability.FromPermInches(20), "made up");
+        var board = new Material("board", ThermalConductivity.FromSi(0.16), Permeability.FromPermInches(20), "made up");
         var section = Studs(spacing, depth) with
         {
             Fill = [new SlabFill(new(stuff, Length.FromInches(depth)))],
@@ -321,13 +359,16 @@ public sealed class ConductionTests
                         var section = stud ? Studs(16, 6) : Girt(8, flange, 1.5);
                         return section with
                         {
-                            Members = section.Members with { Profile = section.Members.Profile!.Value with { Web = new(web) } },
+                            Members = section.Members with
+                            {
+                                Profile = section.Members.Profile!.Value with { Web = Length.FromMetres(web) },
+                            },
                             Fill =
                             [
                                 new SlabFill(
                                     new(
-                                        new("fill", new(0.025), Permeability.FromPermInches(1), "made up"),
-                                        new(section.Members.Depth.Metres + beyond)
+                                        new("fill", ThermalConductivity.FromSi(0.025), Permeability.FromPermInches(1), "made up"),
+                                        Length.FromMetres(section.Members.Depth.Metres + beyond)
                                     )
                                 ),
                             ],
@@ -376,15 +417,22 @@ public sealed class ConductionTests
                 Length.FromInches(depth),
                 Length.FromInches(spacing),
                 0,
-                new(50),
-                new(new(0.041), new(0.00109), default)
+                ThermalConductivity.FromSi(50),
+                new(Length.FromMetres(0.041), Length.FromMetres(0.00109), default)
             ),
         };
 
     private static SectionCase Girt(double inches, double flange, double spacing) =>
         Walls.Section(SurfaceKind.MetalWall, targetU: null) with
         {
-            Members = new(MemberMaterial.Girt, Length.FromInches(8), new(spacing), 0, new(50), new(new(flange), new(0.0015), new(0.0006))),
+            Members = new(
+                MemberMaterial.Girt,
+                Length.FromInches(8),
+                Length.FromMetres(spacing),
+                0,
+                ThermalConductivity.FromSi(50),
+                new(Length.FromMetres(flange), Length.FromMetres(0.0015), Length.FromMetres(0.0006))
+            ),
             Fill = [new FoamFill(Sheets.ClosedCell, Length.FromInches(inches))],
         };
 }

@@ -34,7 +34,13 @@ public sealed class FillTests
         double space,
         double r
     ) =>
-        new Batt("batt", Length.FromInches(thickness), ThermalResistance.FromUsR(rated), Walls.Batts[0].Material, new(density))
+        new Batt(
+            "batt",
+            Length.FromInches(thickness),
+            ThermalResistance.FromUsR(rated),
+            Walls.Batts[0].Material,
+            Density.FromKilogramsPerCubicMetre(density)
+        )
             .ResistanceIn(Length.FromInches(space))
             .UsR.ShouldBe(r, 0.7);
 

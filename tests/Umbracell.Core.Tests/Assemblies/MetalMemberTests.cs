@@ -19,9 +19,11 @@ public sealed class MetalMemberTests
     [Fact]
     public void The_published_girt_loses_0_185_and_its_flange_stands_at_8_degrees()
     {
-        var psi = Girts.LinearTransmittance(Profile, Length.FromMillimetres(200), new(0.13));
+        var psi = Girts.LinearTransmittance(Profile, Length.FromMillimetres(200), ThermalResistance.FromSi(0.13));
         psi.ShouldBe(0.185, 0.0005);
-        Girts.Flange(Profile, psi, new(0.13), new(20), new(-10)).Celsius.ShouldBe(8.0, 0.1);
+        Girts
+            .Flange(Profile, psi, ThermalResistance.FromSi(0.13), Temperature.FromCelsius(20), Temperature.FromCelsius(-10))
+            .Celsius.ShouldBe(8.0, 0.1);
     }
 
     [Fact]
@@ -30,9 +32,32 @@ public sealed class MetalMemberTests
             .Sample(
                 (depth, web) =>
                 {
-                    var psi = Girts.LinearTransmittance(Profile with { Web = new(web) }, new(depth), new(0.13));
-                    return psi > Girts.LinearTransmittance(Profile with { Web = new(web) }, new(depth * 1.1), new(0.13))
-                        && psi > Girts.LinearTransmittance(Profile with { Web = new(web / 1.1) }, new(depth), new(0.13));
+                    var psi = Girts.LinearTransmittance(
+                        Profile with
+                        {
+                            Web = Length.FromMetres(web),
+                        },
+                        Length.FromMetres(depth),
+                        ThermalResistance.FromSi(0.13)
+                    );
+                    return psi
+                            > Girts.LinearTransmittance(
+                                Profile with
+                                {
+                                    Web = Length.FromMetres(web),
+                                },
+                                Length.FromMetres(depth * 1.1),
+                                ThermalResistance.FromSi(0.13)
+                            )
+                        && psi
+                            > Girts.LinearTransmittance(
+                                Profile with
+                                {
+                                    Web = Length.FromMetres(web / 1.1),
+                                },
+                                Length.FromMetres(depth),
+                                ThermalResistance.FromSi(0.13)
+                            );
                 }
             );
 
@@ -124,9 +149,29 @@ public sealed class MetalMemberTests
     [Fact]
     public void A_flange_under_the_dew_point_sweats_and_one_in_dry_air_does_not()
     {
-        Metal(Wall(MemberMaterial.Girt, Profile) with { Air = new(new(20), new(60), new(-10), new(80)) })
+        Metal(
+            Wall(MemberMaterial.Girt, Profile) with
+            {
+                Air = new(
+                    Temperature.FromCelsius(20),
+                    RelativeHumidity.FromPercent(60),
+                    Temperature.FromCelsius(-10),
+                    RelativeHumidity.FromPercent(80)
+                ),
+            }
+        )
             .Case.Name.ShouldBe("flangeSweatsSolved");
-        Metal(Wall(MemberMaterial.Girt, Profile) with { Air = new(new(20), new(20), new(-10), new(80)) })
+        Metal(
+            Wall(MemberMaterial.Girt, Profile) with
+            {
+                Air = new(
+                    Temperature.FromCelsius(20),
+                    RelativeHumidity.FromPercent(20),
+                    Temperature.FromCelsius(-10),
+                    RelativeHumidity.FromPercent(80)
+                ),
+            }
+        )
             .Case.Name.ShouldBe("flangeDrySolved");
     }
 
@@ -137,7 +182,14 @@ public sealed class MetalMemberTests
                 SectionStudy.Of(
                     Wall(MemberMaterial.Girt, Profile) with
                     {
-                        Members = new(MemberMaterial.Girt, Length.FromMillimetres(200), Length.Zero, 0, new(50), Profile),
+                        Members = new(
+                            MemberMaterial.Girt,
+                            Length.FromMillimetres(200),
+                            Length.Zero,
+                            0,
+                            ThermalConductivity.FromSi(50),
+                            Profile
+                        ),
                     }
                 )
             )
@@ -156,7 +208,7 @@ public sealed class MetalMemberTests
         var study = SectionStudy.Of(
             Wall(MemberMaterial.SteelStud, null) with
             {
-                Members = new(MemberMaterial.SteelStud, Length.FromInches(6), Length.FromInches(16), 0, new(50)),
+                Members = new(MemberMaterial.SteelStud, Length.FromInches(6), Length.FromInches(16), 0, ThermalConductivity.FromSi(50)),
                 Fill = [new FoamFill(Sheets.ClosedCell, Length.FromInches(3))],
             }
         );
@@ -172,14 +224,22 @@ public sealed class MetalMemberTests
             Kind = SurfaceKind.MetalWall,
             Outboard =
             [
-                new(new Material("steel-skin", new(50), Permeability.FromPermInches(0.0005), "made up"), Length.FromMillimetres(0.6)),
+                new(
+                    new Material("steel-skin", ThermalConductivity.FromSi(50), Permeability.FromPermInches(0.0005), "made up"),
+                    Length.FromMillimetres(0.6)
+                ),
             ],
             Inboard = [],
-            Members = new(members, Length.FromMillimetres(200), new(1.5), 0, new(50), profile),
+            Members = new(members, Length.FromMillimetres(200), Length.FromMetres(1.5), 0, ThermalConductivity.FromSi(50), profile),
             HeatFlow = HeatFlow.Horizontal,
             Exposure = Exposure.Outdoors,
             Films = FilmSet.Iso6946,
             Fill = [new FoamFill(Sheets.ClosedCell, Length.FromInches(2))],
-            Air = new(new(20), new(40), new(-10), new(80)),
+            Air = new(
+                Temperature.FromCelsius(20),
+                RelativeHumidity.FromPercent(40),
+                Temperature.FromCelsius(-10),
+                RelativeHumidity.FromPercent(80)
+            ),
         };
 }

@@ -17,10 +17,10 @@ public sealed class RoofSnowTests
             .Sample(
                 (inches, depth) =>
                 {
-                    var at = RoofSnow.Of(Roof(inches), new(depth))!.MeltsFrom.Celsius;
+                    var at = RoofSnow.Of(Roof(inches), Length.FromMetres(depth))!.MeltsFrom.Celsius;
                     at.ShouldBeLessThan(0);
-                    RoofSnow.Of(Roof(inches + 0.5), new(depth))!.MeltsFrom.Celsius.ShouldBeGreaterThan(at);
-                    RoofSnow.Of(Roof(inches), new(depth + 0.1))!.MeltsFrom.Celsius.ShouldBeLessThan(at);
+                    RoofSnow.Of(Roof(inches + 0.5), Length.FromMetres(depth))!.MeltsFrom.Celsius.ShouldBeGreaterThan(at);
+                    RoofSnow.Of(Roof(inches), Length.FromMetres(depth + 0.1))!.MeltsFrom.Celsius.ShouldBeLessThan(at);
                 }
             );
 
@@ -28,14 +28,17 @@ public sealed class RoofSnowTests
     public void At_the_temperature_told_the_deck_stands_at_freezing()
     {
         // Snow as one more layer outside: the profile must find 0 °C under it.
-        var snow = new Layer(new("snow", new(0.088), Permeability.FromPermInches(10), "test"), new(0.3));
+        var snow = new Layer(
+            new("snow", ThermalConductivity.FromSi(0.088), Permeability.FromPermInches(10), "test"),
+            Length.FromMetres(0.3)
+        );
         var bare = Roof(3);
         var told = RoofSnow.Of(bare, snow.Thickness)!;
         var study = SectionStudy.Of(
             bare with
             {
                 Outboard = [snow, .. bare.Outboard],
-                Air = new(bare.Air.Indoor, bare.Air.IndoorHumidity, told.MeltsFrom, new(80)),
+                Air = new(bare.Air.Indoor, bare.Air.IndoorHumidity, told.MeltsFrom, RelativeHumidity.FromPercent(80)),
             }
         );
         study.Profile.Points.First(p => p.Key == "snow").Temperature.Celsius.ShouldBe(0, 0.1);
@@ -44,8 +47,8 @@ public sealed class RoofSnowTests
     [Fact]
     public void A_wall_and_a_roof_with_a_ventilated_channel_have_no_such_deck()
     {
-        RoofSnow.Of(Roof(3) with { HeatFlow = HeatFlow.Horizontal }, new(0.3)).ShouldBeNull();
-        RoofSnow.Of(Roof(3) with { VentChannel = Length.FromInches(1) }, new(0.3)).ShouldBeNull();
+        RoofSnow.Of(Roof(3) with { HeatFlow = HeatFlow.Horizontal }, Length.FromMetres(0.3)).ShouldBeNull();
+        RoofSnow.Of(Roof(3) with { VentChannel = Length.FromInches(1) }, Length.FromMetres(0.3)).ShouldBeNull();
     }
 
     [Fact]
@@ -63,7 +66,11 @@ public sealed class RoofSnowTests
     [InlineData(null, Verdict.Care)]
     public void A_door_is_held_where_its_springs_cannot_lift_what_is_put_on(int? spareKg, Verdict verdict)
     {
-        var door = Roof(1.5) with { Kind = SurfaceKind.OverheadDoor, Door = new(spareKg is { } kg ? new(kg) : null, new Area(12)) };
+        var door = Roof(1.5) with
+        {
+            Kind = SurfaceKind.OverheadDoor,
+            Door = new(spareKg is { } kg ? Mass.FromKilograms(kg) : null, Area.FromSquareMetres(12)),
+        };
         SectionStudy.Of(door).Findings.Single(f => f.Rule.Id == "E7").Verdict.ShouldBe(verdict);
     }
 

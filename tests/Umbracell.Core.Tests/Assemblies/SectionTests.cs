@@ -12,8 +12,8 @@ namespace Umbracell.Core.Tests.Assemblies;
 
 public sealed class SectionTests
 {
-    private static readonly Material Panel = new("panel", new(0.1), Permeability.FromPermInches(0.5), "test");
-    private static readonly Material Board = new("board", new(0.16), Permeability.FromPermInches(22), "test");
+    private static readonly Material Panel = new("panel", ThermalConductivity.FromSi(0.1), Permeability.FromPermInches(0.5), "test");
+    private static readonly Material Board = new("board", ThermalConductivity.FromSi(0.16), Permeability.FromPermInches(22), "test");
     private static readonly Gen<double> Thickness = Gen.Double[0.5, 6];
 
     [Fact]
@@ -161,7 +161,15 @@ public sealed class SectionTests
     [Fact]
     public void Vapour_is_driven_by_its_own_pressure_not_by_heat()
     {
-        var humid = Study(2, air: new(new(24), new(50), new(24), new(90)));
+        var humid = Study(
+            2,
+            air: new(
+                Temperature.FromCelsius(24),
+                RelativeHumidity.FromPercent(50),
+                Temperature.FromCelsius(24),
+                RelativeHumidity.FromPercent(90)
+            )
+        );
         humid.Profile.OutwardDrive.Pascals.ShouldBeLessThan(0);
         Study(2).Profile.OutwardDrive.Pascals.ShouldBeGreaterThan(0);
     }
@@ -247,7 +255,10 @@ public sealed class SectionTests
     [Fact]
     public void Metal_members_are_said_not_to_be_counted()
     {
-        var metal = Case(3) with { Members = new(MemberMaterial.Girt, Length.FromInches(8), Length.FromInches(60), 0, new(50)) };
+        var metal = Case(3) with
+        {
+            Members = new(MemberMaterial.Girt, Length.FromInches(8), Length.FromInches(60), 0, ThermalConductivity.FromSi(50)),
+        };
         var study = SectionStudy.Of(metal);
         study.CombinedU.ShouldBeNull();
         study.Findings.ShouldContain(f => f.Rule.Id == "metalMembers" && f.Verdict == Verdict.Care);
@@ -279,12 +290,17 @@ public sealed class SectionTests
             Kind = SurfaceKind.StudWall,
             Outboard = [new(Panel, Length.FromMillimetres(11))],
             Inboard = [new(Board, Length.FromMillimetres(12.7))],
-            Members = new(MemberMaterial.Wood, Length.FromInches(5.5), Length.FromInches(16), 0.25, new(0.1154)),
+            Members = new(MemberMaterial.Wood, Length.FromInches(5.5), Length.FromInches(16), 0.25, ThermalConductivity.FromSi(0.1154)),
             HeatFlow = HeatFlow.Horizontal,
             Exposure = Exposure.Outdoors,
             Films = FilmSet.Us,
             Fill = [new FoamFill(Sheets.ClosedCell, Length.FromInches(inches))],
-            Air = new(new(20), new(40), new(-15), new(80)),
+            Air = new(
+                Temperature.FromCelsius(20),
+                RelativeHumidity.FromPercent(40),
+                Temperature.FromCelsius(-15),
+                RelativeHumidity.FromPercent(80)
+            ),
             ClimateZone = "6A",
         };
 

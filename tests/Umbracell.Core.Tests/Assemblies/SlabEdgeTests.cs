@@ -67,7 +67,10 @@ public sealed class SlabEdgeTests
     public void A_damp_room_finds_the_edge_under_its_dew_point(double humidity, string expected)
     {
         var ground = Ground(2, -20, 20);
-        SlabEdge.Of(ground with { Air = ground.Air with { IndoorHumidity = new(humidity) } })!.Judge().Case.Name.ShouldBe(expected);
+        SlabEdge
+            .Of(ground with { Air = ground.Air with { IndoorHumidity = RelativeHumidity.FromPercent(humidity) } })!
+            .Judge()
+            .Case.Name.ShouldBe(expected);
     }
 
     [Fact]
@@ -76,7 +79,9 @@ public sealed class SlabEdgeTests
         var ground = Ground(2, -20, 20);
         var found = Enumerable
             .Range(2, 16)
-            .Select(i => SlabEdge.Of(ground with { Air = ground.Air with { IndoorHumidity = new(i * 5) } })!.Judge())
+            .Select(i =>
+                SlabEdge.Of(ground with { Air = ground.Air with { IndoorHumidity = RelativeHumidity.FromPercent(i * 5) } })!.Judge()
+            )
             .ToList();
         found.ShouldContain(f => f.Case.Name == "carryUp" && f.Verdict == Verdict.Care);
         found.ConvertAll(f => f.Case.Name).Distinct().ShouldBe(["dry", "carryUp", "damp"]);
@@ -95,14 +100,31 @@ public sealed class SlabEdgeTests
         new()
         {
             Kind = SurfaceKind.UnderSlab,
-            Outboard = [new(new Material("stone-base", new(1.4), Permeability.FromPermInches(60), "made up"), Length.FromMillimetres(150))],
-            Inboard = [new(new Material("concrete", new(1.6), Permeability.FromPermInches(3.2), "made up"), Length.FromMillimetres(100))],
-            Members = new(MemberMaterial.None, Length.Zero, Length.Zero, 0, new(0.115)),
+            Outboard =
+            [
+                new(
+                    new Material("stone-base", ThermalConductivity.FromSi(1.4), Permeability.FromPermInches(60), "made up"),
+                    Length.FromMillimetres(150)
+                ),
+            ],
+            Inboard =
+            [
+                new(
+                    new Material("concrete", ThermalConductivity.FromSi(1.6), Permeability.FromPermInches(3.2), "made up"),
+                    Length.FromMillimetres(100)
+                ),
+            ],
+            Members = new(MemberMaterial.None, Length.Zero, Length.Zero, 0, ThermalConductivity.FromSi(0.115)),
             HeatFlow = HeatFlow.Down,
             Exposure = Exposure.Ground,
             Films = FilmSet.Iso6946,
             Fill = [new FoamFill(Sheets.ClosedCell, Length.FromInches(inches))],
-            Air = new(new(indoor), new(40), new(10), new(100)),
-            BeyondEdge = new(outdoor),
+            Air = new(
+                Temperature.FromCelsius(indoor),
+                RelativeHumidity.FromPercent(40),
+                Temperature.FromCelsius(10),
+                RelativeHumidity.FromPercent(100)
+            ),
+            BeyondEdge = Temperature.FromCelsius(outdoor),
         };
 }

@@ -217,7 +217,7 @@ public sealed class ChoiceTests
         var price = choice.Flips.Where(f => f.Input == FlipInput.OpenCellPrice);
         foreach (var flip in choice.Flips.Where(f => f.Input == FlipInput.Target))
         {
-            ChoiceCase At(double u) => asked with { Section = asked.Section with { Target = new(new(u), "test") } };
+            ChoiceCase At(double u) => asked with { Section = asked.Section with { Target = new(ThermalTransmittance.FromSi(u), "test") } };
             Choice.Of(At(flip.At.Si), FlipSearch.None).Advised!.Id.ShouldBe(flip.Winner);
             var near = flip.At.Si + (flip.Now.Si - flip.At.Si) * 0.02 + (flip.Above ? -1 : 1) * flip.Now.Si * 0.006;
             Choice.Of(At(near), FlipSearch.None).Advised!.Id.ShouldBe(choice.Advised!.Id);
@@ -237,7 +237,12 @@ public sealed class ChoiceTests
             var choice in new[]
             {
                 Choice.Of(Walls.Case(SurfaceKind.StudWall)),
-                Choice.Of(Walls.Case(SurfaceKind.OverheadDoor, facts: new() { DoorSpare = new(60), Treated = new(12) })),
+                Choice.Of(
+                    Walls.Case(
+                        SurfaceKind.OverheadDoor,
+                        facts: new() { DoorSpare = Mass.FromKilograms(60), Treated = Area.FromSquareMetres(12) }
+                    )
+                ),
             }
         )
         {
@@ -273,7 +278,10 @@ public sealed class ChoiceTests
     {
         bool Offered(double celsius) =>
             Choice
-                .Of(Walls.Case(SurfaceKind.BandJoist, facts: new() { ExpectedSubstrate = new(celsius) }), FlipSearch.None)
+                .Of(
+                    Walls.Case(SurfaceKind.BandJoist, facts: new() { ExpectedSubstrate = Temperature.FromCelsius(celsius) }),
+                    FlipSearch.None
+                )
                 .Candidates.Any(c => c.Kind == CandidateKind.ColdGrade);
         Offered(-5).ShouldBeTrue();
         Offered(6).ShouldBeTrue();
@@ -339,7 +347,8 @@ public sealed class ChoiceTests
     [Fact]
     public void One_surface_may_fall_short_where_another_makes_up_for_it()
     {
-        EnvelopePart Part(double u, double target, double area) => new(new(u), new(target), new(area));
+        EnvelopePart Part(double u, double target, double area) =>
+            new(ThermalTransmittance.FromSi(u), ThermalTransmittance.FromSi(target), Area.FromSquareMetres(area));
         EnvelopeTradeOff.Of([Part(0.30, 0.26, 100), Part(0.12, 0.20, 60)])!.Meets.ShouldBeTrue();
         EnvelopeTradeOff.Of([Part(0.30, 0.26, 100), Part(0.18, 0.20, 60)])!.Meets.ShouldBeFalse();
         EnvelopeTradeOff.Of([]).ShouldBeNull();

@@ -70,8 +70,8 @@ public sealed class CondensationTests
     public void A_deck_that_stays_warm_stands_for_the_table()
     {
         var little = Filled(SurfaceKind.UnventedDeck, new FoamFill(Sheets.ClosedCell, Length.FromInches(2)));
-        RoofTable.Judge(little, Covering.Shingles, new(8)).Case.Name.ShouldBe("warmDeck");
-        RoofTable.Judge(little, Covering.Shingles, new(6)).Case.Name.ShouldBe("tooLittle");
+        RoofTable.Judge(little, Covering.Shingles, Temperature.FromCelsius(8)).Case.Name.ShouldBe("warmDeck");
+        RoofTable.Judge(little, Covering.Shingles, Temperature.FromCelsius(6)).Case.Name.ShouldBe("tooLittle");
     }
 
     [Fact]

@@ -143,9 +143,18 @@ public sealed class DrynessTests
         {
             List<MonthAir> outdoor =
             [
-                .. Enumerable.Range(0, 12).Select(m => new MonthAir(new(24 + 4 * Math.Sin(m)), new(outdoorHumidity))),
+                .. Enumerable
+                    .Range(0, 12)
+                    .Select(m => new MonthAir(
+                        Temperature.FromCelsius(24 + 4 * Math.Sin(m)),
+                        RelativeHumidity.FromPercent(outdoorHumidity)
+                    )),
             ];
-            var asked = Walls.Case(SurfaceKind.CrawlFloor, "1A", new(outdoor, outdoor.ConvertAll(_ => new MonthAir(new(22), new(50)))));
+            var asked = Walls.Case(
+                SurfaceKind.CrawlFloor,
+                "1A",
+                new(outdoor, outdoor.ConvertAll(_ => new MonthAir(Temperature.FromCelsius(22), RelativeHumidity.FromPercent(50))))
+            );
             var choice = Choice.Of(asked, FlipSearch.None);
             var open = choice.Candidates.Single(c => c.Kind == CandidateKind.OpenCell);
             var rule = open.Findings.Single(f => f.Rule.Id == "E5");
@@ -212,23 +221,26 @@ public sealed class DrynessTests
             {
                 DryingChange.DrierRoom => asked with
                 {
-                    Section = section with { Air = section.Air with { IndoorHumidity = new(to) } },
+                    Section = section with { Air = section.Air with { IndoorHumidity = RelativeHumidity.FromPercent(to) } },
                     Year = dry.WithWinterHumidityShift(to - indoor),
                 },
                 DryingChange.RoomSideCoat => asked with
                 {
-                    Section = section with { Inboard = [new(of.VapourCoat, new(to)), .. section.Inboard] },
+                    Section = section with { Inboard = [new(of.VapourCoat, Length.FromMetres(to)), .. section.Inboard] },
                 },
                 DryingChange.BoardOutside => asked with
                 {
-                    Section = section with { Outboard = [.. section.Outboard.SkipLast(1), new(of.Board, new(to)), section.Outboard[^1]] },
+                    Section = section with
+                    {
+                        Outboard = [.. section.Outboard.SkipLast(1), new(of.Board, Length.FromMetres(to)), section.Outboard[^1]],
+                    },
                 },
                 _ => asked with
                 {
                     Section = section with
                     {
                         Kind = SurfaceKind.VentedRafters,
-                        VentChannel = new(to),
+                        VentChannel = Length.FromMetres(to),
                         Baffle = new(of.Board, Length.FromInches(0.5)),
                     },
                 },

@@ -24,7 +24,7 @@ public sealed class ExclusionTests
         Case(choice, CandidateKind.ClosedCell, "E1").ShouldBe("notRoofing");
         Of(choice, CandidateKind.RoofingFoam).Excluded.ShouldBeFalse();
         var poor = Choice.Of(
-            Walls.Case(SurfaceKind.LowSlopeRoof, facts: new() { Treated = new(10), Covering = Covering.SinglePly }) with
+            Walls.Case(SurfaceKind.LowSlopeRoof, facts: new() { Treated = Area.FromSquareMetres(10), Covering = Covering.SinglePly }) with
             {
                 Sheets = [Roofing],
             },
@@ -49,9 +49,9 @@ public sealed class ExclusionTests
     [InlineData(null, "loadUnknown")]
     public void E2_the_sheet_carries_what_stands_on_it(double? load, string expected)
     {
-        var strong = Sheets.ClosedCell with { CompressiveStrengthKPa = 190 };
+        var strong = Sheets.ClosedCell with { CompressiveStrength = BearingPressure.FromKilopascals(190) };
         var choice = Choice.Of(
-            Walls.Case(SurfaceKind.UnderSlab, facts: new() { LoadKPa = load }) with
+            Walls.Case(SurfaceKind.UnderSlab, facts: new() { Load = load is { } kPa ? BearingPressure.FromKilopascals(kPa) : null }) with
             {
                 Sheets = [strong],
             },
@@ -125,7 +125,7 @@ public sealed class ExclusionTests
     [InlineData(null, "spareUnknown")]
     public void E7_springs_lift_what_they_can(double? spare, string expected)
     {
-        var facts = new SurfaceFacts { Treated = new(15), DoorSpare = spare is { } kg ? new(kg) : null };
+        var facts = new SurfaceFacts { Treated = Area.FromSquareMetres(15), DoorSpare = spare is { } kg ? Mass.FromKilograms(kg) : null };
         Case(Choice.Of(Walls.Case(SurfaceKind.OverheadDoor, facts: facts), FlipSearch.None), CandidateKind.ClosedCell, "E7")
             .ShouldBe(expected);
     }

@@ -94,7 +94,15 @@ public sealed class FlipTests
     }
 
     private static ChoiceCase Asked(SurfaceKind kind, string zone) =>
-        Walls.Case(kind, zone, facts: new() { Treated = new(100), DoorSpare = kind == SurfaceKind.OverheadDoor ? new(60) : null });
+        Walls.Case(
+            kind,
+            zone,
+            facts: new()
+            {
+                Treated = Area.FromSquareMetres(100),
+                DoorSpare = kind == SurfaceKind.OverheadDoor ? Mass.FromKilograms(60) : null,
+            }
+        );
 
     // As a person would be answered who asked this: nothing is carried over from the search.
     private static string? Won(ChoiceCase asked) => Choice.Of(asked, FlipSearch.None).Advised?.Id;
@@ -105,26 +113,30 @@ public sealed class FlipTests
         var section = asked.Section;
         return input switch
         {
-            FlipInput.Depth => asked with { Section = section with { Members = section.Members with { Depth = new(to) } }, Years = new() },
+            FlipInput.Depth => asked with
+            {
+                Section = section with { Members = section.Members with { Depth = Length.FromMetres(to) } },
+                Years = new(),
+            },
             FlipInput.IndoorHumidity => asked with
             {
-                Section = section with { Air = section.Air with { IndoorHumidity = new(to) } },
+                Section = section with { Air = section.Air with { IndoorHumidity = RelativeHumidity.FromPercent(to) } },
                 Year = asked.Year!.WithWinterHumidityShift(to - section.Air.IndoorHumidity.Percent),
                 Years = new(),
             },
             FlipInput.OutdoorTemperature => asked with
             {
-                Section = section with { Air = section.Air with { Outdoor = new(to) } },
-                Year = asked.Year!.WithOutdoorShift(new(to - section.Air.Outdoor.Celsius)),
+                Section = section with { Air = section.Air with { Outdoor = Temperature.FromCelsius(to) } },
+                Year = asked.Year!.WithOutdoorShift(TemperatureDifference.FromKelvins(to - section.Air.Outdoor.Celsius)),
                 Years = new(),
             },
             FlipInput.OpenCellPrice => asked with { OpenPriceFactor = to / 100 },
             FlipInput.Target => asked with
             {
-                Section = section with { Target = section.Target! with { GreatestU = new(to) } },
+                Section = section with { Target = section.Target! with { GreatestU = ThermalTransmittance.FromSi(to) } },
                 Years = new(),
             },
-            _ => asked with { Facts = asked.Facts with { DoorSpare = new(to) } },
+            _ => asked with { Facts = asked.Facts with { DoorSpare = Mass.FromKilograms(to) } },
         };
     }
 }

@@ -14,7 +14,14 @@ internal static class Walls
     private static readonly double[] Hot = [20, 20, 22, 24, 26, 28, 29, 29, 28, 26, 23, 21];
 
     public static Material Make(string id, double conductivity, double permInches, double density = 500) =>
-        new(id, new(conductivity), Permeability.FromPermInches(permInches), "test", new(density), Harm: HarmOf(id));
+        new(
+            id,
+            ThermalConductivity.FromSi(conductivity),
+            Permeability.FromPermInches(permInches),
+            "test",
+            Density.FromKilogramsPerCubicMetre(density),
+            Harm: HarmOf(id)
+        );
 
     /// <summary>What water does to a material of the tests, as the shipped materials say of their like.</summary>
     public static WaterHarm HarmOf(string id) =>
@@ -31,9 +38,9 @@ internal static class Walls
 
     public static IReadOnlyList<Batt> Batts { get; } =
     [
-        new("batt-13", Length.FromInches(3.5), ThermalResistance.FromUsR(13), Fibre, new(14)),
-        new("batt-19", Length.FromInches(6.25), ThermalResistance.FromUsR(19), Fibre, new(9)),
-        new("batt-21", Length.FromInches(5.5), ThermalResistance.FromUsR(21), Fibre, new(16)),
+        new("batt-13", Length.FromInches(3.5), ThermalResistance.FromUsR(13), Fibre, Density.FromKilogramsPerCubicMetre(14)),
+        new("batt-19", Length.FromInches(6.25), ThermalResistance.FromUsR(19), Fibre, Density.FromKilogramsPerCubicMetre(9)),
+        new("batt-21", Length.FromInches(5.5), ThermalResistance.FromUsR(21), Fibre, Density.FromKilogramsPerCubicMetre(16)),
     ];
 
     public static SystemMaterials Materials { get; } =
@@ -76,10 +83,17 @@ internal static class Walls
 
     public static YearOfAir Year(bool hot = false, int humidityClass = 2)
     {
-        List<MonthAir> outdoor = [.. (hot ? Hot : Cold).Select(t => new MonthAir(new(t), new(75)))];
+        List<MonthAir> outdoor =
+        [
+            .. (hot ? Hot : Cold).Select(t => new MonthAir(Temperature.FromCelsius(t), RelativeHumidity.FromPercent(75))),
+        ];
         return new(
             outdoor,
-            outdoor.ConvertAll(m => hot ? new MonthAir(new(23), new(55)) : HumidityClasses.Room(humidityClass, m, new(20)))
+            outdoor.ConvertAll(m =>
+                hot
+                    ? new MonthAir(Temperature.FromCelsius(23), RelativeHumidity.FromPercent(55))
+                    : HumidityClasses.Room(humidityClass, m, Temperature.FromCelsius(20))
+            )
         );
     }
 
@@ -106,11 +120,19 @@ internal static class Walls
                 : [],
             Members =
                 kind is SurfaceKind.MetalWall
-                    ? new(MemberMaterial.Girt, Length.FromInches(8), new(1.5), 0, new(50), new(new(0.06), new(0.0015), new(0.0006)))
+                    ? new(
+                        MemberMaterial.Girt,
+                        Length.FromInches(8),
+                        Length.FromMetres(1.5),
+                        0,
+                        ThermalConductivity.FromSi(50),
+                        new(Length.FromMetres(0.06), Length.FromMetres(0.0015), Length.FromMetres(0.0006))
+                    )
                 : kind is SurfaceKind.BasementWall or SurfaceKind.UnderSlab or SurfaceKind.BandJoist or SurfaceKind.LowSlopeRoof
-                    ? new(MemberMaterial.None, Length.Zero, Length.Zero, 0, new(0.115))
-                : kind is SurfaceKind.OverheadDoor ? new(MemberMaterial.None, Length.FromInches(2), Length.Zero, 0, new(0.115))
-                : new(MemberMaterial.Wood, Length.FromInches(depthInches), Length.FromInches(24), 0.22, new(0.1154)),
+                    ? new(MemberMaterial.None, Length.Zero, Length.Zero, 0, ThermalConductivity.FromSi(0.115))
+                : kind is SurfaceKind.OverheadDoor
+                    ? new(MemberMaterial.None, Length.FromInches(2), Length.Zero, 0, ThermalConductivity.FromSi(0.115))
+                : new(MemberMaterial.Wood, Length.FromInches(depthInches), Length.FromInches(24), 0.22, ThermalConductivity.FromSi(0.1154)),
             FoamAgainst = kind is SurfaceKind.CrawlFloor or SurfaceKind.LowSlopeRoof ? FoamSide.Inboard : FoamSide.Outboard,
             HeatFlow =
                 kind is SurfaceKind.UnventedDeck or SurfaceKind.LowSlopeRoof or SurfaceKind.VentedRafters ? HeatFlow.Up
@@ -119,7 +141,12 @@ internal static class Walls
             Exposure = kind is SurfaceKind.BasementWall or SurfaceKind.UnderSlab ? Exposure.Ground : Exposure.Outdoors,
             Films = films,
             Fill = [],
-            Air = new(new(20), new(40), new(-15), new(80)),
+            Air = new(
+                Temperature.FromCelsius(20),
+                RelativeHumidity.FromPercent(40),
+                Temperature.FromCelsius(-15),
+                RelativeHumidity.FromPercent(80)
+            ),
             Target = targetU is { } u ? new(ThermalTransmittance.FromUsU(u), "test") : null,
             ClimateZone = zone,
         };
@@ -134,7 +161,7 @@ internal static class Walls
         new()
         {
             Section = section ?? Section(kind, zone),
-            Facts = facts ?? new() { Treated = new(100) },
+            Facts = facts ?? new() { Treated = Area.FromSquareMetres(100) },
             Sheets = [Sheets.ClosedCell, Sheets.OpenCell, Sheets.ColdGrade],
             Materials = Materials,
             Year = year ?? Year(),

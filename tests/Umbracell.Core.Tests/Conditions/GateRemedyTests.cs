@@ -35,7 +35,7 @@ public sealed class GateRemedyTests
                     SubstrateKind = SubstrateKind.Wood,
                     Substrate = new(Typed(substrate, fahrenheit), TimeSpan.Zero, ""),
                     Air = new(Typed(air, fahrenheit), TimeSpan.Zero, ""),
-                    Humidity = new(new(Math.Round(humidity)), TimeSpan.Zero, ""),
+                    Humidity = new(RelativeHumidity.FromPercent(Math.Round(humidity)), TimeSpan.Zero, ""),
                     MoistureMeter = new(Math.Round(wood, 1), TimeSpan.Zero, ""),
                     DrumA = new(Typed(drumA, fahrenheit), TimeSpan.Zero, ""),
                     DrumB = new(Typed(drumB, fahrenheit), TimeSpan.Zero, ""),
@@ -125,7 +125,7 @@ public sealed class GateRemedyTests
                     static Reading<Temperature> Later(Reading<Temperature> reading, double change) =>
                         reading with
                         {
-                            Value = new(reading.Value.Celsius + change),
+                            Value = Temperature.FromCelsius(reading.Value.Celsius + change),
                         };
                 }
             );
@@ -139,10 +139,14 @@ public sealed class GateRemedyTests
                     foreach (var heat in SprayGate.Check(gate).Remedies.Where(r => r.Kind == "dryHeat"))
                     {
                         var air = MoistAir.Of(gate.Air!.Value, gate.Humidity!.Value, gate.Pressure);
-                        var airTo = new Temperature(Value(heat.Figures["airTo"], Temperatures, entered));
+                        var airTo = Temperature.FromCelsius(Value(heat.Figures["airTo"], Temperatures, entered));
                         var after = gate with
                         {
-                            Substrate = new(new(Value(heat.Figures["substrateTo"], Temperatures, entered)), TimeSpan.Zero, ""),
+                            Substrate = new(
+                                Temperature.FromCelsius(Value(heat.Figures["substrateTo"], Temperatures, entered)),
+                                TimeSpan.Zero,
+                                ""
+                            ),
                             Air = new(airTo, TimeSpan.Zero, ""),
                             Humidity = new(air.HumidityWhenDryHeatedTo(airTo), TimeSpan.Zero, ""),
                         };
@@ -172,7 +176,7 @@ public sealed class GateRemedyTests
     private static GateCase Done(GateCase gate, Finding finding, Remedy remedy, Entered entered)
     {
         var to = remedy.Figures["to"];
-        Reading<Temperature> Warm() => new(new(Value(to, Temperatures, entered)), TimeSpan.Zero, "");
+        Reading<Temperature> Warm() => new(Temperature.FromCelsius(Value(to, Temperatures, entered)), TimeSpan.Zero, "");
         return remedy.Kind switch
         {
             "raiseSubstrate" or "coolSubstrate" or "heatSubstrate" => gate with { Substrate = Warm() },
@@ -186,7 +190,7 @@ public sealed class GateRemedyTests
                     ""
                 ),
             },
-            "dryAir" => gate with { Humidity = new(new(Value(to, Humidities, entered)), TimeSpan.Zero, "") },
+            "dryAir" => gate with { Humidity = new(RelativeHumidity.FromPercent(Value(to, Humidities, entered)), TimeSpan.Zero, "") },
             "dryWood" => gate with { MoistureMeter = new(Value(to, Moistures, entered), TimeSpan.Zero, "") },
             "warmDrum" or "coolDrum" => Drums(gate, finding, Warm()),
             _ => throw new InvalidOperationException(remedy.Kind),
@@ -197,7 +201,7 @@ public sealed class GateRemedyTests
     private static GateCase Drums(GateCase gate, Finding finding, Reading<Temperature> drum)
     {
         var middle = new Reading<Temperature>(
-            new((gate.Sheet.Drums.Least.Celsius + gate.Sheet.Drums.Greatest.Celsius) / 2),
+            Temperature.FromCelsius((gate.Sheet.Drums.Least.Celsius + gate.Sheet.Drums.Greatest.Celsius) / 2),
             TimeSpan.Zero,
             ""
         );
@@ -221,7 +225,9 @@ public sealed class GateRemedyTests
 
     // As a person types it: whole or half degrees of the one or the other.
     private static Temperature Typed(double celsius, bool fahrenheit) =>
-        fahrenheit ? new((Math.Round(celsius * 1.8 + 32) - 32) / 1.8) : new(Math.Round(celsius * 2) / 2);
+        fahrenheit
+            ? Temperature.FromCelsius((Math.Round(celsius * 1.8 + 32) - 32) / 1.8)
+            : Temperature.FromCelsius(Math.Round(celsius * 2) / 2);
 
     private static Finding Rule(string rule, GateCase gate) => SprayGate.Check(gate).Findings.Single(f => f.Rule.Id == rule);
 }

@@ -10,7 +10,14 @@ namespace Umbracell.Core.Tests.Conditions;
 /// <summary>Heaters and the air they make: balances of heat and water.</summary>
 public sealed class SpaceHeatingTests
 {
-    private static readonly HeatedSpace Hall = new(400, 350, 1, new(-10), new(80), StandardAtmosphere.PressureAt(Length.Zero));
+    private static readonly HeatedSpace Hall = new(
+        400,
+        350,
+        1,
+        Temperature.FromCelsius(-10),
+        RelativeHumidity.FromPercent(80),
+        StandardAtmosphere.PressureAt(Length.Zero)
+    );
 
     [Fact]
     public void Heat_in_is_heat_out() =>
@@ -18,8 +25,15 @@ public sealed class SpaceHeatingTests
             .Sample(
                 (volume, loss, changes, outdoor, rise) =>
                 {
-                    var space = new HeatedSpace(volume, loss, changes, new(outdoor), new(70), StandardAtmosphere.PressureAt(Length.Zero));
-                    var to = SpaceHeating.To(space, new(outdoor + rise), HeaterKind.Electric);
+                    var space = new HeatedSpace(
+                        volume,
+                        loss,
+                        changes,
+                        Temperature.FromCelsius(outdoor),
+                        RelativeHumidity.FromPercent(70),
+                        StandardAtmosphere.PressureAt(Length.Zero)
+                    );
+                    var to = SpaceHeating.To(space, Temperature.FromCelsius(outdoor + rise), HeaterKind.Electric);
                     SpaceHeating.By(space, to.Power, HeaterKind.Electric).Indoor.Celsius.ShouldBe(outdoor + rise, 1e-9);
                     var byAir = MoistAir.DryDensity(space.Outdoor, space.Pressure) * 1006 * changes * volume / 3600;
                     to.Power.ShouldBe((loss + byAir) * rise, 1e-6 * to.Power);
@@ -30,7 +44,7 @@ public sealed class SpaceHeatingTests
     public void The_hand_worked_hall_follows()
     {
         // docs/methods/yield-and-sets.md: 400 m3, 350 W/K, one change an hour, -10 to 15 C. Density 1.341, so 150 W/K by air; 12.5 kW.
-        var air = SpaceHeating.To(Hall, new(15), HeaterKind.Propane);
+        var air = SpaceHeating.To(Hall, Temperature.FromCelsius(15), HeaterKind.Propane);
         air.Power.ShouldBe(12_500, 50);
         air.WaterPerHour.ShouldBe(0.127 * 12.5, 0.01);
     }
@@ -39,9 +53,9 @@ public sealed class SpaceHeatingTests
     public void A_dry_heater_keeps_the_dew_point_and_a_flame_raises_it()
     {
         var outdoor = MoistAir.Of(Hall.Outdoor, Hall.OutdoorHumidity, Hall.Pressure).DewPoint;
-        SpaceHeating.To(Hall, new(15), HeaterKind.Indirect).DewPoint.Celsius.ShouldBe(outdoor.Celsius, 1e-3);
+        SpaceHeating.To(Hall, Temperature.FromCelsius(15), HeaterKind.Indirect).DewPoint.Celsius.ShouldBe(outdoor.Celsius, 1e-3);
         var flames = new[] { HeaterKind.Kerosene, HeaterKind.Propane, HeaterKind.NaturalGas }
-            .Select(kind => SpaceHeating.To(Hall, new(15), kind).DewPoint.Celsius)
+            .Select(kind => SpaceHeating.To(Hall, Temperature.FromCelsius(15), kind).DewPoint.Celsius)
             .ToList();
         flames.ShouldBe(flames.Order());
         flames[0].ShouldBeGreaterThan(outdoor.Celsius + 5);
@@ -54,8 +68,8 @@ public sealed class SpaceHeatingTests
                 (changes, more) =>
                 {
                     var (tight, open) = (
-                        SpaceHeating.To(Hall with { AirChanges = changes }, new(15), HeaterKind.Propane),
-                        SpaceHeating.To(Hall with { AirChanges = changes * more }, new(15), HeaterKind.Propane)
+                        SpaceHeating.To(Hall with { AirChanges = changes }, Temperature.FromCelsius(15), HeaterKind.Propane),
+                        SpaceHeating.To(Hall with { AirChanges = changes * more }, Temperature.FromCelsius(15), HeaterKind.Propane)
                     );
                     open.Power.ShouldBeGreaterThan(tight.Power);
                     open.DewPoint.Celsius.ShouldBeLessThanOrEqualTo(tight.DewPoint.Celsius);
@@ -65,7 +79,7 @@ public sealed class SpaceHeatingTests
     [Fact]
     public void What_cannot_be_is_refused()
     {
-        Should.Throw<QuantityRangeException>(() => SpaceHeating.To(Hall, new(-20), HeaterKind.Electric));
+        Should.Throw<QuantityRangeException>(() => SpaceHeating.To(Hall, Temperature.FromCelsius(-20), HeaterKind.Electric));
         Should.Throw<QuantityRangeException>(() => SpaceHeating.By(Hall with { AirChanges = 0 }, 1000, HeaterKind.Electric));
         Should.Throw<QuantityRangeException>(() => SpaceHeating.By(Hall, -1, HeaterKind.Electric));
     }

@@ -41,7 +41,9 @@ public sealed class SprayGateTests
     [InlineData(5.01, Verdict.Clear)]
     public void G3_wants_three_kelvins_above_the_dew_point_and_five_to_be_clear(double above, Verdict verdict)
     {
-        var dew = MoistAir.Of(new(20), new(50), StandardAtmosphere.PressureAt(Length.Zero)).DewPoint.Celsius;
+        var dew = MoistAir
+            .Of(Temperature.FromCelsius(20), RelativeHumidity.FromPercent(50), StandardAtmosphere.PressureAt(Length.Zero))
+            .DewPoint.Celsius;
         Rule("G3", Good with { Substrate = T(dew + above) }).Verdict.ShouldBe(verdict);
     }
 
@@ -59,7 +61,9 @@ public sealed class SprayGateTests
     public void The_reference_of_the_humidity_moves_the_frost_point_by_half_the_margin()
     {
         double Dew(HumidityReference over) =>
-            SprayGate.Check(Good with { Air = T(-15), Humidity = new(new(70, over), TimeSpan.Zero, "") }).DewPoint!.Value.Celsius;
+            SprayGate
+                .Check(Good with { Air = T(-15), Humidity = new(RelativeHumidity.FromPercent(70, over), TimeSpan.Zero, "") })
+                .DewPoint!.Value.Celsius;
         (Dew(HumidityReference.Water) - Dew(HumidityReference.Ice)).ShouldBe(1.55, 0.02);
     }
 
@@ -263,8 +267,8 @@ public sealed class SprayGateTests
     {
         var gate = Good with { Substrate = T(1), Air = T(4), Humidity = RH(92) };
         var heat = SprayGate.Check(gate).Remedies.Single(r => r.Kind == "dryHeat");
-        var air = MoistAir.Of(new(4), new(92), StandardAtmosphere.PressureAt(Length.Zero));
-        var airTo = new Temperature(heat.Figures["airTo"].Si + 1e-6);
+        var air = MoistAir.Of(Temperature.FromCelsius(4), RelativeHumidity.FromPercent(92), StandardAtmosphere.PressureAt(Length.Zero));
+        var airTo = Temperature.FromCelsius(heat.Figures["airTo"].Si + 1e-6);
         var after = SprayGate.Check(
             gate with
             {
@@ -307,9 +311,11 @@ public sealed class SprayGateTests
 
     private static Reading<bool> Eye(bool dry) => new(dry, TimeSpan.Zero, "eye");
 
-    private static Reading<Temperature> T(double celsius, double minutes = 10) => new(new(celsius), TimeSpan.FromMinutes(minutes), "gauge");
+    private static Reading<Temperature> T(double celsius, double minutes = 10) =>
+        new(Temperature.FromCelsius(celsius), TimeSpan.FromMinutes(minutes), "gauge");
 
-    private static Reading<RelativeHumidity> RH(double percent) => new(new(percent), TimeSpan.FromMinutes(10), "hygrometer");
+    private static Reading<RelativeHumidity> RH(double percent) =>
+        new(RelativeHumidity.FromPercent(percent), TimeSpan.FromMinutes(10), "hygrometer");
 
     private static Finding Rule(string rule, GateCase gate) => SprayGate.Check(gate).Findings.Single(f => f.Rule.Id == rule);
 }

@@ -95,5 +95,6 @@ public sealed class WeatherYearTests
             select new WeatherHour(month, day, at.C, at.Rh),
         ];
 
-    private static double Saturation(double celsius) => MoistAir.SaturationPressureAt(new(celsius), HumidityReference.Water).Pascals;
+    private static double Saturation(double celsius) =>
+        MoistAir.SaturationPressureAt(Temperature.FromCelsius(celsius), HumidityReference.Water).Pascals;
 }

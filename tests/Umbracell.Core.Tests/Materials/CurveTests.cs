@@ -49,12 +49,12 @@ public sealed class CurveTests
     [Fact]
     public void A_window_measures_to_its_nearer_edge()
     {
-        var window = new TemperatureWindow(new(4), new(49));
-        window.Margin(new(10)).Kelvins.ShouldBe(6);
-        window.Margin(new(47)).Kelvins.ShouldBe(2);
-        window.Margin(new(1)).Kelvins.ShouldBe(-3);
-        window.Holds(new(4)).ShouldBeTrue();
-        window.Holds(new(49.1)).ShouldBeFalse();
+        var window = new TemperatureWindow(Temperature.FromCelsius(4), Temperature.FromCelsius(49));
+        window.Margin(Temperature.FromCelsius(10)).Kelvins.ShouldBe(6);
+        window.Margin(Temperature.FromCelsius(47)).Kelvins.ShouldBe(2);
+        window.Margin(Temperature.FromCelsius(1)).Kelvins.ShouldBe(-3);
+        window.Holds(Temperature.FromCelsius(4)).ShouldBeTrue();
+        window.Holds(Temperature.FromCelsius(49.1)).ShouldBeFalse();
     }
 
     [Fact]
@@ -63,7 +63,7 @@ public sealed class CurveTests
         var sheet = Sheets.ClosedCell with
         {
             LeastLift = Length.FromInches(3),
-            Air = new(new(20), new(10)),
+            Air = new(Temperature.FromCelsius(20), Temperature.FromCelsius(10)),
             InPlaceDensity = Density.FromPoundsPerCubicFoot(1),
             SheetYield = FoamVolume.FromBoardFeet(60_000),
         };

@@ -16,8 +16,8 @@ public sealed class MonthlyYearTests
     // A cold inland year and a room kept at 20 °C and 50 %.
     private static readonly double[] Cold = [-8, -6, -1, 6, 13, 18, 21, 20, 16, 9, 3, -4];
     private static readonly YearOfAir Year = new(
-        [.. Cold.Select(t => new MonthAir(new(t), new(78)))],
-        [.. Cold.Select(_ => new MonthAir(new(20), new(50)))]
+        [.. Cold.Select(t => new MonthAir(Temperature.FromCelsius(t), RelativeHumidity.FromPercent(78)))],
+        [.. Cold.Select(_ => new MonthAir(Temperature.FromCelsius(20), RelativeHumidity.FromPercent(50)))]
     );
 
     [Fact]
@@ -228,7 +228,7 @@ public sealed class MonthlyYearTests
                         var fill = new Layer(
                             new(
                                 "fill",
-                                new(0.024),
+                                ThermalConductivity.FromSi(0.024),
                                 Permeability.FromPermInches(Math.Max(0.1, Math.Pow(10, tighter)) * depth.Inches),
                                 "made up"
                             ),
@@ -272,8 +272,8 @@ public sealed class MonthlyYearTests
                 (inches, open, outdoorHumidity, room) =>
                 {
                     var year = new YearOfAir(
-                        [.. Cold.Select(t => new MonthAir(new(t + 12), new(outdoorHumidity)))],
-                        [.. Cold.Select(_ => new MonthAir(new(room), new(45)))]
+                        [.. Cold.Select(t => new MonthAir(Temperature.FromCelsius(t + 12), RelativeHumidity.FromPercent(outdoorHumidity)))],
+                        [.. Cold.Select(_ => new MonthAir(Temperature.FromCelsius(room), RelativeHumidity.FromPercent(45)))]
                     );
                     var floor = Walls.Section(SurfaceKind.CrawlFloor) with
                     {
@@ -295,7 +295,7 @@ public sealed class MonthlyYearTests
                     {
                         Material = finish.Material with
                         {
-                            Permeability = new(finish.Material.Permeability.KilogramsPerPascalSecondMetre / 20),
+                            Permeability = Permeability.FromSi(finish.Material.Permeability.KilogramsPerPascalSecondMetre / 20),
                         },
                     };
                     var (outside, inside) = (
@@ -314,8 +314,8 @@ public sealed class MonthlyYearTests
             Year.Outdoor,
             [
                 .. Year.Outdoor.Select(m => new MonthAir(
-                    new(20),
-                    new(
+                    Temperature.FromCelsius(20),
+                    RelativeHumidity.FromPercent(
                         Math.Max(
                             2,
                             100
@@ -340,15 +340,17 @@ public sealed class MonthlyYearTests
     [InlineData(1, 0, 270)]
     [InlineData(5, 5, 1020)]
     public void Humidity_classes_are_the_standards_own(int humidityClass, double outdoor, double excess) =>
-        HumidityClasses.Excess(humidityClass, new(outdoor)).Pascals.ShouldBe(excess, 1e-9);
+        HumidityClasses.Excess(humidityClass, Temperature.FromCelsius(outdoor)).Pascals.ShouldBe(excess, 1e-9);
 
     [Fact]
     public void A_room_of_a_class_holds_outdoor_water_and_its_excess()
     {
-        var room = HumidityClasses.Room(2, new(new(0), new(80)), new(20));
+        var room = HumidityClasses.Room(2, new(Temperature.FromCelsius(0), RelativeHumidity.FromPercent(80)), Temperature.FromCelsius(20));
         var vapour = MoistAir.Of(room.Temperature, room.Humidity, StandardAtmosphere.PressureAt(Length.Zero)).VapourPressure.Pascals;
         vapour.ShouldBe(0.80 * 611.2 + 540, 2);
-        HumidityClasses.Room(2, new(new(26), new(60)), new(20)).Temperature.Celsius.ShouldBe(26);
+        HumidityClasses
+            .Room(2, new(Temperature.FromCelsius(26), RelativeHumidity.FromPercent(60)), Temperature.FromCelsius(20))
+            .Temperature.Celsius.ShouldBe(26);
     }
 
     [Fact]
@@ -364,7 +366,9 @@ public sealed class MonthlyYearTests
             + 0.25;
         var surface = 20 - 28 * 0.25 / cavity;
         var saturated = 610.5 * Math.Exp(17.269 * surface / (237.3 + surface));
-        var vapour = MoistAir.Of(new(20), new(50), StandardAtmosphere.PressureAt(Length.Zero)).VapourPressure.Pascals;
+        var vapour = MoistAir
+            .Of(Temperature.FromCelsius(20), RelativeHumidity.FromPercent(50), StandardAtmosphere.PressureAt(Length.Zero))
+            .VapourPressure.Pascals;
         january.SurfaceHumidity.ShouldBe(100 * vapour / saturated, 1e-4);
     }
 
@@ -376,14 +380,22 @@ public sealed class MonthlyYearTests
             Kind = SurfaceKind.StudWall,
             Outboard = [Layer("wood-siding", 0.115, 4, 19), Layer("osb", 0.102, 0.45, 11)],
             Inboard = [Layer("gypsum-board", 0.16, liningPermInch, 12.7)],
-            Members = new(MemberMaterial.Wood, Length.FromInches(5.5), Length.FromInches(16), 0.25, new(0.1154)),
+            Members = new(MemberMaterial.Wood, Length.FromInches(5.5), Length.FromInches(16), 0.25, ThermalConductivity.FromSi(0.1154)),
             HeatFlow = HeatFlow.Horizontal,
             Exposure = Exposure.Outdoors,
             Films = FilmSet.Iso6946,
             Fill = [new FoamFill(sheet, Length.FromInches(inches))],
-            Air = new(new(20), new(50), new(-8), new(80)),
+            Air = new(
+                Temperature.FromCelsius(20),
+                RelativeHumidity.FromPercent(50),
+                Temperature.FromCelsius(-8),
+                RelativeHumidity.FromPercent(80)
+            ),
         };
 
     private static Layer Layer(string id, double k, double permIn, double mm) =>
-        new(new Material(id, new(k), Permeability.FromPermInches(permIn), "made up", Harm: Walls.HarmOf(id)), Length.FromMillimetres(mm));
+        new(
+            new Material(id, ThermalConductivity.FromSi(k), Permeability.FromPermInches(permIn), "made up", Harm: Walls.HarmOf(id)),
+            Length.FromMillimetres(mm)
+        );
 }

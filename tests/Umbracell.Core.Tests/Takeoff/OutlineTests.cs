@@ -44,12 +44,19 @@ public sealed class OutlineTests
                 (a, b, share, which) =>
                 {
                     var kind = new[] { ShapeKind.Rectangle, ShapeKind.RoofPlane, ShapeKind.Band }[which];
-                    var shape = new Shape(kind, new(a), new(b), default, kind == ShapeKind.RoofPlane ? 0.75 : 0, 1);
+                    var shape = new Shape(
+                        kind,
+                        Length.FromMetres(a),
+                        Length.FromMetres(b),
+                        default,
+                        kind == ShapeKind.RoofPlane ? 0.75 : 0,
+                        1
+                    );
                     return ShapeSplit
                         .Along(kind)
                         .All(part =>
                         {
-                            var (first, rest) = ShapeSplit.Cut(shape, part, new(shape[part].Si * share));
+                            var (first, rest) = ShapeSplit.Cut(shape, part, Length.FromMetres(shape[part].Si * share));
                             return Math.Abs((first.Area + rest.Area - shape.Area).SquareMetres) < 1e-9;
                         });
                 }
@@ -58,7 +65,11 @@ public sealed class OutlineTests
     [Fact]
     public void A_cut_outside_the_surface_is_refused() =>
         Should.Throw<QuantityRangeException>(() =>
-            ShapeSplit.Cut(new(ShapeKind.Rectangle, new(4), new(3), default, 0, 1), SizePart.Height, new(3.5))
+            ShapeSplit.Cut(
+                new(ShapeKind.Rectangle, Length.FromMetres(4), Length.FromMetres(3), default, 0, 1),
+                SizePart.Height,
+                Length.FromMetres(3.5)
+            )
         );
 
     [Fact]
@@ -75,7 +86,7 @@ public sealed class OutlineTests
             new(SurfaceKind.OverheadDoor, null, null, true)
             {
                 Asked = [DetailField.DoorSpare],
-                Details = new() { DoorSpare = new(20) },
+                Details = new() { DoorSpare = Mass.FromKilograms(20) },
             }
         );
         known.ShouldNotContain(f => f.Rule.Id == "missing");

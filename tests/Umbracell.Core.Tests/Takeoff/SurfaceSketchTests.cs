@@ -1,5 +1,6 @@
 using CsCheck;
 using Shouldly;
+using Umbracell.Core.Quantities;
 using Umbracell.Core.Takeoff;
 using Xunit;
 
@@ -20,11 +21,11 @@ public sealed class SurfaceSketchTests
                 kind switch
                 {
                     ShapeKind.Outline => Shape.OfOutline([new(0, 0), new(a, 0), new(a, b), new(0, b + c)]),
-                    ShapeKind.Gable => new(kind, new(a), default, default, pitch, 1),
-                    ShapeKind.RoofPlane => new(kind, new(a), new(b), default, pitch, 1),
-                    ShapeKind.Bays => new(kind, new(a), new(b), default, 0, count),
-                    ShapeKind.Box => new(kind, new(a), new(b), new(c), 0, 1),
-                    _ => new Shape(kind, new(a), new(b), default, 0, 1),
+                    ShapeKind.Gable => new(kind, Length.FromMetres(a), default, default, pitch, 1),
+                    ShapeKind.RoofPlane => new(kind, Length.FromMetres(a), Length.FromMetres(b), default, pitch, 1),
+                    ShapeKind.Bays => new(kind, Length.FromMetres(a), Length.FromMetres(b), default, 0, count),
+                    ShapeKind.Box => new(kind, Length.FromMetres(a), Length.FromMetres(b), Length.FromMetres(c), 0, 1),
+                    _ => new Shape(kind, Length.FromMetres(a), Length.FromMetres(b), default, 0, 1),
                 }
         );
 
@@ -41,7 +42,7 @@ public sealed class SurfaceSketchTests
             .Sample(
                 (shape, count, w, h) =>
                 {
-                    var sketch = SurfaceSketch.Of(shape, [new(count, new(w), new(h))], default);
+                    var sketch = SurfaceSketch.Of(shape, [new(count, Length.FromMetres(w), Length.FromMetres(h))], default);
                     var face = sketch.Faces[0];
                     return sketch.Openings.Count == count
                         && sketch
@@ -58,7 +59,7 @@ public sealed class SurfaceSketchTests
     [Fact]
     public void Members_stand_at_their_spacing_and_end_at_the_slope()
     {
-        var gable = SurfaceSketch.Of(new(ShapeKind.Gable, new(8), default, default, 0.75, 1), [], new(1));
+        var gable = SurfaceSketch.Of(new(ShapeKind.Gable, Length.FromMetres(8), default, default, 0.75, 1), [], Length.FromMetres(1));
         gable.Members.Count.ShouldBe(7);
         gable.Members[3].To.Y.ShouldBe(3, 1e-9);
         gable.Members[0].To.Y.ShouldBe(0.75, 1e-9);

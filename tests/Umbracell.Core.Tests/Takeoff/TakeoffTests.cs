@@ -36,7 +36,14 @@ public sealed class TakeoffTests
                     var shape =
                         from == ShapeKind.Outline
                             ? Core.Takeoff.Shape.OfOutline([new(0, 0), new(a, 0), new(0, b)])
-                            : new Shape(from, new(a), new(b), new(2), pitch, from == ShapeKind.Bays ? count : 1);
+                            : new Shape(
+                                from,
+                                Length.FromMetres(a),
+                                Length.FromMetres(b),
+                                Length.FromMetres(2),
+                                pitch,
+                                from == ShapeKind.Bays ? count : 1
+                            );
                     if (shape.As(to) is { } taken)
                     {
                         taken.Kind.ShouldBe(to);

@@ -200,19 +200,25 @@ public sealed class BidTests
                 {
                     var question = Cold(substrate) with
                     {
-                        AirHumidity = new(humidity),
+                        AirHumidity = RelativeHumidity.FromPercent(humidity),
                         Heater = heater,
                         NeverFlash = never,
                         Space = Space(substrate, humidity),
                     };
                     var study = ColdRoutes.Of(question);
-                    var dew = MoistAir.Of(new(substrate), new(humidity), StandardAtmosphere.PressureAt(Length.Zero)).DewPoint;
+                    var dew = MoistAir
+                        .Of(
+                            Temperature.FromCelsius(substrate),
+                            RelativeHumidity.FromPercent(humidity),
+                            StandardAtmosphere.PressureAt(Length.Zero)
+                        )
+                        .DewPoint;
                     var straight = study.Routes[0];
                     straight.Held.ShouldBe(
                         substrate < Sheets.ClosedCell.Substrate.Least.Celsius
                             || humidity > Sheets.ClosedCell.GreatestHumidityPercent
                             || substrate - dew.Celsius < 3
-                            || !Sheets.ClosedCell.Air.Holds(new(substrate))
+                            || !Sheets.ClosedCell.Air.Holds(Temperature.FromCelsius(substrate))
                     );
                     var open = study.Routes.Where(r => !r.Held && !(never && r.Kind == ColdRouteKind.FlashCoat)).ToList();
                     var asked = straight.Held || substrate < Sheets.ClosedCell.Substrate.Least.Celsius + 3;
@@ -225,11 +231,11 @@ public sealed class BidTests
     [Fact]
     public void Damp_air_at_5_degrees_is_heated_though_the_window_allows_the_substrate()
     {
-        var study = ColdRoutes.Of(Cold(5) with { AirHumidity = new(98), Space = Space(5, 98) });
+        var study = ColdRoutes.Of(Cold(5) with { AirHumidity = RelativeHumidity.FromPercent(98), Space = Space(5, 98) });
         study.Routes[0].Held.ShouldBeTrue();
         study.Chosen.ShouldNotBeNull().Kind.ShouldBe(ColdRouteKind.Heat);
-        ColdRoutes.Of(Cold(5) with { AirHumidity = new(98), AirAssumed = true }).Routes[0].Held.ShouldBeFalse();
-        ColdRoutes.Of(Cold(5) with { AirHumidity = new(98), Space = null }).Routes[0].Held.ShouldBeFalse();
+        ColdRoutes.Of(Cold(5) with { AirHumidity = RelativeHumidity.FromPercent(98), AirAssumed = true }).Routes[0].Held.ShouldBeFalse();
+        ColdRoutes.Of(Cold(5) with { AirHumidity = RelativeHumidity.FromPercent(98), Space = null }).Routes[0].Held.ShouldBeFalse();
     }
 
     [Fact]
@@ -240,7 +246,15 @@ public sealed class BidTests
                 {
                     var space = Space(outdoor, humidity) with { AirChanges = changes };
                     var route = ColdRoutes
-                        .Of(Cold(outdoor) with { AirHumidity = new(humidity), Heater = heater, FaceShare = share, Space = space })
+                        .Of(
+                            Cold(outdoor) with
+                            {
+                                AirHumidity = RelativeHumidity.FromPercent(humidity),
+                                Heater = heater,
+                                FaceShare = share,
+                                Space = space,
+                            }
+                        )
                         .Routes.Single(r => r.Kind == ColdRouteKind.Heat);
                     if (route.Heating is not { } air)
                     {
@@ -254,7 +268,7 @@ public sealed class BidTests
                     route.Findings.ShouldNotContain(f => f.Case.Name == "dewClose" || f.Case.Name == "tooDamp");
 
                     // No cooler room would have done.
-                    var cooler = SpaceHeating.To(space, new(Math.Max(outdoor, air.Indoor.Celsius - 0.3)), heater);
+                    var cooler = SpaceHeating.To(space, Temperature.FromCelsius(Math.Max(outdoor, air.Indoor.Celsius - 0.3)), heater);
                     var coolerFace = outdoor + share * (cooler.Indoor.Celsius - outdoor);
                     (
                         coolerFace < Sheets.ClosedCell.Substrate.Least.Celsius + 3
@@ -273,7 +287,10 @@ public sealed class BidTests
         route.PreheatWorking!.Result.Si.ShouldBe(route.Preheat.TotalSeconds, 1e-6);
         route
             .PreheatWorking.Terms[0]
-            .Value.Si.ShouldBe(120 * 12 + 301 / 3.0 * 110 + MoistAir.DryDensity(new(-6), space.Pressure) * 1.006 * 301, 0.01);
+            .Value.Si.ShouldBe(
+                120 * 12 + 301 / 3.0 * 110 + MoistAir.DryDensity(Temperature.FromCelsius(-6), space.Pressure) * 1.006 * 301,
+                0.01
+            );
 
         // Energy: what the heaters gave is in the building or went outdoors; the loss lies between those of its two ends.
         var (given, taken) = (
@@ -316,9 +333,9 @@ public sealed class BidTests
     {
         var flush = Cold(-6) with
         {
-            Demand = FoamDemand.For(new(110), Length.FromInches(3), Length.FromInches(0.125), Length.FromInches(0.75)),
+            Demand = FoamDemand.For(Area.FromSquareMetres(110), Length.FromInches(3), Length.FromInches(0.125), Length.FromInches(0.75)),
         };
-        var windy = Cold(-6) with { WindAtOpenFace = new(5) };
+        var windy = Cold(-6) with { WindAtOpenFace = Speed.FromMetresPerSecond(5) };
         foreach (var (plain, more, less) in ColdRoutes.Of(Cold(-6)).Routes.Zip(ColdRoutes.Of(flush).Routes, ColdRoutes.Of(windy).Routes))
         {
             (more.Sets / plain.Sets).ShouldBe(flush.Demand.Volume / Cold(-6).Demand.Volume, 1e-9);
@@ -348,7 +365,7 @@ public sealed class BidTests
     private static BidSurface Wall(double area, double sets) =>
         new(
             "Wall",
-            new(area),
+            Area.FromSquareMetres(area),
             AccessKind.Open,
             [
                 new(
@@ -364,7 +381,14 @@ public sealed class BidTests
         );
 
     private static HeatedSpace Space(double outdoor, double humidity) =>
-        new(400, 300, 1, new(outdoor), new(humidity), StandardAtmosphere.PressureAt(Length.Zero));
+        new(
+            400,
+            300,
+            1,
+            Temperature.FromCelsius(outdoor),
+            RelativeHumidity.FromPercent(humidity),
+            StandardAtmosphere.PressureAt(Length.Zero)
+        );
 
     private static ColdRouteCase Cold(double substrate) =>
         new()
@@ -372,12 +396,17 @@ public sealed class BidTests
             Standard = Sheets.ClosedCell,
             ColdGrade = Sheets.ColdGrade,
             Name = "Wall",
-            Treated = new(120),
-            Demand = FoamDemand.For(new(110), Length.FromInches(3), FoamDemand.DefaultScatter(CellStructure.Closed), null),
+            Treated = Area.FromSquareMetres(120),
+            Demand = FoamDemand.For(
+                Area.FromSquareMetres(110),
+                Length.FromInches(3),
+                FoamDemand.DefaultScatter(CellStructure.Closed),
+                null
+            ),
             Thickness = Length.FromInches(3),
-            Substrate = new(substrate),
-            Air = new(substrate),
-            AirHumidity = new(50),
+            Substrate = Temperature.FromCelsius(substrate),
+            Air = Temperature.FromCelsius(substrate),
+            AirHumidity = RelativeHumidity.FromPercent(50),
             FaceShare = 0.75,
             FaceCapacity = 12_000,
             BuildingCapacity = 110_000,

@@ -52,7 +52,7 @@ public sealed class CrewScatterTests
     [Fact]
     public void An_even_crew_needs_less_foam_above_the_specification()
     {
-        var (area, depth) = (new Area(100), Length.FromInches(2));
+        var (area, depth) = (Area.FromSquareMetres(100), Length.FromInches(2));
         var own = CrewScatter.Of([Job(40, 1.5)])!;
         var even = FoamDemand.For(area, depth, own.Scatter, null, default, own.Working);
         even.Extra.ShouldBeLessThan(FoamDemand.For(area, depth, FoamDemand.DefaultScatter(CellStructure.Closed), null).Extra);

@@ -18,8 +18,14 @@ public sealed class DrumTests
             .Sample(
                 (cold, blanket, rise, kg) =>
                 {
-                    var drum = new DrumWarmth(SetSide.B, new(kg), new(cold), new(cold), blanket);
-                    var wanted = new Temperature(cold + rise);
+                    var drum = new DrumWarmth(
+                        SetSide.B,
+                        Mass.FromKilograms(kg),
+                        Temperature.FromCelsius(cold),
+                        Temperature.FromCelsius(cold),
+                        blanket
+                    );
+                    var wanted = Temperature.FromCelsius(cold + rise);
                     if (drum.TimeTo(wanted) is { } time)
                     {
                         drum.After(time).Celsius.ShouldBe(wanted.Celsius, 1e-6);
@@ -34,8 +40,12 @@ public sealed class DrumTests
     [Fact]
     public void A_bare_drum_follows_the_night_and_a_wrapped_one_settles_by_its_blanket()
     {
-        new DrumWarmth(SetSide.A, new(227), new(20), new(-5), 0).After(TimeSpan.FromDays(10)).Celsius.ShouldBe(-5, 0.1);
-        new DrumWarmth(SetSide.A, new(227), new(-5), new(-5), 300).After(TimeSpan.FromDays(30)).Celsius.ShouldBe(-5 + 300 / 5.0, 0.1);
+        new DrumWarmth(SetSide.A, Mass.FromKilograms(227), Temperature.FromCelsius(20), Temperature.FromCelsius(-5), 0)
+            .After(TimeSpan.FromDays(10))
+            .Celsius.ShouldBe(-5, 0.1);
+        new DrumWarmth(SetSide.A, Mass.FromKilograms(227), Temperature.FromCelsius(-5), Temperature.FromCelsius(-5), 300)
+            .After(TimeSpan.FromDays(30))
+            .Celsius.ShouldBe(-5 + 300 / 5.0, 0.1);
     }
 
     [Fact]
@@ -43,16 +53,20 @@ public sealed class DrumTests
     {
         // docs/methods/yield-and-sets.md: 227 kg of A at 5 C in a 420 W blanket to 19 C: C 386 kJ/K, settles at 89 C, t = 386e3 / 5 *
         // ln(84 / 70) = 14,070 s.
-        new DrumWarmth(SetSide.A, new(227), new(5), new(5), 420)
-            .TimeTo(new(19))!
+        new DrumWarmth(SetSide.A, Mass.FromKilograms(227), Temperature.FromCelsius(5), Temperature.FromCelsius(5), 420)
+            .TimeTo(Temperature.FromCelsius(19))!
             .Value.TotalSeconds.ShouldBe(386_000 / 5.0 * Math.Log(84 / 70.0), 100);
     }
 
     [Fact]
     public void A_warm_drum_needs_no_time_and_a_weak_blanket_never_gets_there()
     {
-        new DrumWarmth(SetSide.A, new(227), new(22), new(5), 300).TimeTo(new(20)).ShouldBe(TimeSpan.Zero);
-        new DrumWarmth(SetSide.A, new(227), new(0), new(0), 50).TimeTo(new(20)).ShouldBeNull();
+        new DrumWarmth(SetSide.A, Mass.FromKilograms(227), Temperature.FromCelsius(22), Temperature.FromCelsius(5), 300)
+            .TimeTo(Temperature.FromCelsius(20))
+            .ShouldBe(TimeSpan.Zero);
+        new DrumWarmth(SetSide.A, Mass.FromKilograms(227), Temperature.FromCelsius(0), Temperature.FromCelsius(0), 50)
+            .TimeTo(Temperature.FromCelsius(20))
+            .ShouldBeNull();
     }
 
     [Fact]
@@ -63,7 +77,10 @@ public sealed class DrumTests
                 {
                     var stock = DrumStock.Of(
                         Sheets.ClosedCell,
-                        [new(SetSide.A, "A-1", Day.AddDays(90), a, new(part)), new(SetSide.B, "B-1", Day.AddDays(90), b, default)],
+                        [
+                            new(SetSide.A, "A-1", Day.AddDays(90), a, Mass.FromKilograms(part)),
+                            new(SetSide.B, "B-1", Day.AddDays(90), b, default),
+                        ],
                         load,
                         Day
                     );
@@ -107,13 +124,13 @@ public sealed class DrumTests
     public void The_cold_season_of_a_place_lies_round_its_winter()
     {
         double[] means = [-8, -6, -1, 6, 13, 18, 21, 20, 16, 9, 3, -4];
-        var season = SeasonChange.Of(means, new(4))!;
+        var season = SeasonChange.Of(means, Temperature.FromCelsius(4))!;
         new DateOnly(2026, 1, 1).AddDays(season.From - 1).Month.ShouldBeOneOf(10, 11);
         new DateOnly(2026, 1, 1).AddDays(season.Until - 1).Month.ShouldBeOneOf(3, 4);
         SeasonChange.MeanOf(means, season.From).Celsius.ShouldBeLessThan(4);
         SeasonChange.MeanOf(means, season.Until).Celsius.ShouldBeGreaterThanOrEqualTo(4);
-        SeasonChange.Of(means, new(-40)).ShouldBeNull();
-        SeasonChange.Of(means, new(40)).ShouldBeNull();
+        SeasonChange.Of(means, Temperature.FromCelsius(-40)).ShouldBeNull();
+        SeasonChange.Of(means, Temperature.FromCelsius(40)).ShouldBeNull();
     }
 
     [Fact]

@@ -1,5 +1,6 @@
 using CsCheck;
 using Shouldly;
+using Umbracell.Core.Quantities;
 using Umbracell.Core.Yield;
 using Xunit;
 
@@ -8,9 +9,16 @@ namespace Umbracell.Core.Tests.Yield;
 /// <summary>Drums in blankets and in a hot room: no heat comes from nowhere.</summary>
 public sealed class DrumWarmingTests
 {
-    private static readonly DrumGroup[] Drums = [new(SetSide.A, new(227), 3), new(SetSide.B, new(215), 3)];
+    private static readonly DrumGroup[] Drums = [new(SetSide.A, Mass.FromKilograms(227), 3), new(SetSide.B, Mass.FromKilograms(215), 3)];
 
-    private static readonly WarmingMeans Means = new(new(2), new(19), 420, new(35), 45, 0.16);
+    private static readonly WarmingMeans Means = new(
+        Temperature.FromCelsius(2),
+        Temperature.FromCelsius(19),
+        420,
+        Temperature.FromCelsius(35),
+        45,
+        0.16
+    );
 
     [Fact]
     public void Either_way_takes_at_least_the_heat_the_liquid_takes_up() =>
@@ -18,9 +26,19 @@ public sealed class DrumWarmingTests
             .Sample(
                 (night, wanted, room) =>
                 {
-                    var means = Means with { Night = new(night), Wanted = new(wanted), Room = new(room) };
+                    var means = Means with
+                    {
+                        Night = Temperature.FromCelsius(night),
+                        Wanted = Temperature.FromCelsius(wanted),
+                        Room = Temperature.FromCelsius(room),
+                    };
                     var stored =
-                        Drums.Sum(d => d.Count * new DrumWarmth(d.Side, d.Liquid, new(night), new(night), 0).HeatTo(new(wanted))) / 3.6e6;
+                        Drums.Sum(d =>
+                            d.Count
+                            * new DrumWarmth(d.Side, d.Liquid, Temperature.FromCelsius(night), Temperature.FromCelsius(night), 0).HeatTo(
+                                Temperature.FromCelsius(wanted)
+                            )
+                        ) / 3.6e6;
                     var both = DrumWarming.Of(Drums, means);
                     if (both.Blankets!.Lead is not null)
                     {
@@ -48,7 +66,7 @@ public sealed class DrumWarmingTests
     public void A_hotter_room_is_sooner_and_a_leakier_one_dearer()
     {
         var usual = DrumWarming.Of(Drums, Means).HotRoom!;
-        DrumWarming.Of(Drums, Means with { Room = new(45) }).HotRoom!.Lead!.Value.ShouldBeLessThan(usual.Lead!.Value);
+        DrumWarming.Of(Drums, Means with { Room = Temperature.FromCelsius(45) }).HotRoom!.Lead!.Value.ShouldBeLessThan(usual.Lead!.Value);
         DrumWarming.Of(Drums, Means with { RoomLoss = 90 }).HotRoom!.Cost.ShouldBeGreaterThan(usual.Cost);
     }
 
@@ -58,14 +76,14 @@ public sealed class DrumWarmingTests
         var none = DrumWarming.Of(Drums, Means with { BlanketWatts = 0, RoomLoss = 0 });
         none.Blankets.ShouldBeNull();
         none.HotRoom.ShouldBeNull();
-        var weak = DrumWarming.Of(Drums, Means with { BlanketWatts = 40, Room = new(18) });
+        var weak = DrumWarming.Of(Drums, Means with { BlanketWatts = 40, Room = Temperature.FromCelsius(18) });
         (weak.Blankets!.Lead, weak.HotRoom!.Lead, weak.HotRoom.KilowattHours).ShouldBe((null, null, 0));
     }
 
     [Fact]
     public void Drums_that_are_warm_enough_take_no_time()
     {
-        var warm = DrumWarming.Of(Drums, Means with { Night = new(20) });
+        var warm = DrumWarming.Of(Drums, Means with { Night = Temperature.FromCelsius(20) });
         (warm.Blankets!.Lead, warm.HotRoom!.Lead).ShouldBe((TimeSpan.Zero, TimeSpan.Zero));
         warm.HotRoom.KilowattHours.ShouldBe(0, 1e-9);
     }

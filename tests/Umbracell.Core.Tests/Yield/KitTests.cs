@@ -32,8 +32,8 @@ public sealed class KitTests
         Name = "Kit",
         Grade = FoamGrade.Kit,
         SheetYield = FoamVolume.FromBoardFeet(195),
-        SetMassA = new(8.6),
-        SetMassB = new(8.1),
+        SetMassA = Mass.FromKilograms(8.6),
+        SetMassB = Mass.FromKilograms(8.1),
         InPlaceDensity = Density.FromPoundsPerCubicFoot(2.05),
     };
 
@@ -95,7 +95,7 @@ public sealed class KitTests
     public void A_kit_outside_its_sheets_window_is_held_however_cheap_it_is()
     {
         var cold = Case(100);
-        cold = cold with { Conditions = cold.Conditions with { Substrate = new(Kit.Substrate.Least.Celsius - 1) } };
+        cold = cold with { Conditions = cold.Conditions with { Substrate = Temperature.FromCelsius(Kit.Substrate.Least.Celsius - 1) } };
         var held = KitBreakEven.Of(cold)!.Findings[0];
         (held.Case.Name, held.Verdict).ShouldBe(("substrateOutside", Verdict.Hold));
     }
@@ -141,7 +141,7 @@ public sealed class KitTests
             Case(100).Surface with
             {
                 Foams = [new(Kit, FoamVolume.FromBoardFeet(100), 0.5)],
-                Bought = [new("batt-19", new(m2), null, BidPace.Batt)],
+                Bought = [new("batt-19", Area.FromSquareMetres(m2), null, BidPace.Batt)],
                 Waits = waits,
             };
         var laid = Bid.Of([ByKit(16, TimeSpan.Zero)], Rates).CrewHours - Bid.Of([ByKit(0, TimeSpan.Zero)], Rates).CrewHours;
@@ -174,7 +174,7 @@ public sealed class KitTests
         {
             Surface = new(
                 "Band joists",
-                new(volume.CubicMetres / thickness.Metres),
+                Area.FromSquareMetres(volume.CubicMetres / thickness.Metres),
                 AccessKind.Open,
                 [new(Sheets.ClosedCell, volume, volume / Sheets.ClosedCell.SheetYield)],
                 [],
@@ -183,7 +183,7 @@ public sealed class KitTests
             ),
             Kit = Kit,
             Thickness = thickness,
-            Conditions = new(new(21), new(24), thickness, null),
+            Conditions = new(Temperature.FromCelsius(21), Temperature.FromCelsius(24), thickness, null),
             Rates = Rates,
         };
     }

@@ -69,8 +69,18 @@ public sealed class PriceAlternativeTests
                 (one, two, volume) =>
                 {
                     var bare = Walls.Section(SurfaceKind.StudWall).Bare();
-                    var space = SharedSpace.Of([(bare, new(one)), (bare with { Exposure = Exposure.Room }, new(two))], volume);
-                    HeatedSpace Share(double area) => space.ShareOf(new(area), 1, new(0), new(80), new(101_325));
+                    var space = SharedSpace.Of(
+                        [(bare, Area.FromSquareMetres(one)), (bare with { Exposure = Exposure.Room }, Area.FromSquareMetres(two))],
+                        volume
+                    );
+                    HeatedSpace Share(double area) =>
+                        space.ShareOf(
+                            Area.FromSquareMetres(area),
+                            1,
+                            Temperature.FromCelsius(0),
+                            RelativeHumidity.FromPercent(80),
+                            Pressure.FromPascals(101_325)
+                        );
                     (Share(one).Volume + Share(two).Volume).ShouldBe(volume, 1e-6);
                     (Share(one).Loss + Share(two).Loss).ShouldBe(one * AssemblyState.OfFilled(bare).U.WattsPerSquareMetreKelvin, 1e-6);
                     space.Assumed.ShouldBeFalse();
@@ -80,7 +90,7 @@ public sealed class PriceAlternativeTests
     [Fact]
     public void A_space_of_unknown_size_is_a_storey_high_and_says_so()
     {
-        var space = SharedSpace.Of([(Walls.Section(SurfaceKind.StudWall).Bare(), new(10))], null);
+        var space = SharedSpace.Of([(Walls.Section(SurfaceKind.StudWall).Bare(), Area.FromSquareMetres(10))], null);
         (space.VolumePerSquareMetre, space.Assumed).ShouldBe((SharedSpace.StoreyHeight, true));
         SharedSpace.Of([], 500).Assumed.ShouldBeTrue();
     }
@@ -102,17 +112,17 @@ public sealed class PriceAlternativeTests
     [InlineData(5, 0, "unknown", Verdict.Care)]
     public void A_load_is_weighed_against_the_trailer(int sets, double trailer, string expected, Verdict verdict)
     {
-        var load = RigLoad.Of([(Sheets.ClosedCell, sets)], new(trailer));
+        var load = RigLoad.Of([(Sheets.ClosedCell, sets)], Mass.FromKilograms(trailer));
         load.Weight.Kilograms.ShouldBe(sets * Sheets.ClosedCell.SetMass.Kilograms, 1e-9);
         var said = load.Findings.ShouldHaveSingleItem();
         (said.Case.Name, said.Verdict).ShouldBe((expected, verdict));
-        RigLoad.Of([], new(trailer)).Findings.ShouldBeEmpty();
+        RigLoad.Of([], Mass.FromKilograms(trailer)).Findings.ShouldBeEmpty();
     }
 
     private static BidSurface Wall(double area, double sets) =>
         new(
             "Wall",
-            new(area),
+            Area.FromSquareMetres(area),
             AccessKind.Open,
             [new(Sheets.ClosedCell, FoamVolume.FromBoardFeet(sets * 4000), sets)],
             [],

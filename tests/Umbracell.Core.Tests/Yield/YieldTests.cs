@@ -27,7 +27,10 @@ public sealed class YieldTests
     [Fact]
     public void Under_reference_conditions_a_set_yields_what_the_sheet_says()
     {
-        var yield = SetYield.For(Sheets.ClosedCell, new(new(21), new(22.5), Length.FromInches(2), null));
+        var yield = SetYield.For(
+            Sheets.ClosedCell,
+            new(Temperature.FromCelsius(21), Temperature.FromCelsius(22.5), Length.FromInches(2), null)
+        );
         yield.Expected.BoardFeet.ShouldBe(4350, 1e-6);
 
         // By hand: 442 kg at 2.3 lb/ft³ fill 5,084 board feet; of those 734 are lost on the way.
@@ -41,7 +44,12 @@ public sealed class YieldTests
                 (a, b) =>
                 {
                     double Yield(double c) =>
-                        SetYield.For(Sheets.ClosedCell, new(new(c), new(22.5), Length.FromInches(2), null)).Expected.BoardFeet;
+                        SetYield
+                            .For(
+                                Sheets.ClosedCell,
+                                new(Temperature.FromCelsius(c), Temperature.FromCelsius(22.5), Length.FromInches(2), null)
+                            )
+                            .Expected.BoardFeet;
                     Yield(Math.Min(a, b)).ShouldBeLessThanOrEqualTo(Yield(Math.Max(a, b)) + 1e-9);
                 }
             );
@@ -49,7 +57,11 @@ public sealed class YieldTests
     [Fact]
     public void A_yield_above_what_the_mass_can_fill_is_refused() =>
         Should.Throw<QuantityRangeException>(() =>
-            SetYield.For(Sheets.ClosedCell, new(new(21), new(22.5), Length.FromInches(2), null), crewFactor: 1.3)
+            SetYield.For(
+                Sheets.ClosedCell,
+                new(Temperature.FromCelsius(21), Temperature.FromCelsius(22.5), Length.FromInches(2), null),
+                crewFactor: 1.3
+            )
         );
 
     [Theory]
@@ -58,17 +70,20 @@ public sealed class YieldTests
     [InlineData(5, 0.90)]
     public void Wind_at_an_open_face_carries_foam_away(double wind, double factor)
     {
-        var yield = SetYield.For(Sheets.ClosedCell, new(new(21), new(22.5), Length.FromInches(2), new Speed(wind)));
+        var yield = SetYield.For(
+            Sheets.ClosedCell,
+            new(Temperature.FromCelsius(21), Temperature.FromCelsius(22.5), Length.FromInches(2), Speed.FromMetresPerSecond(wind))
+        );
         yield.Factors.Single(f => f.Key == "open").Value.ShouldBe(factor, 1e-9);
     }
 
     [Fact]
     public void Nine_of_ten_depths_reach_the_specification()
     {
-        var demand = FoamDemand.For(new(100), Length.FromInches(2), Length.FromInches(0.125), null);
+        var demand = FoamDemand.For(Area.FromSquareMetres(100), Length.FromInches(2), Length.FromInches(0.125), null);
         NormalDistribution.Below((demand.MeanDepth - Length.FromInches(2)) / Length.FromInches(0.125)).ShouldBe(0.9, 1e-9);
         FoamDemand
-            .For(new(100), Length.FromInches(5.5), Length.FromInches(0.375), Length.FromInches(0.75))
+            .For(Area.FromSquareMetres(100), Length.FromInches(5.5), Length.FromInches(0.375), Length.FromInches(0.75))
             .Extra.Inches.ShouldBe(0.75, 1e-9);
     }
 
@@ -98,7 +113,10 @@ public sealed class YieldTests
             .Sample(
                 (sets, risk) =>
                 {
-                    var yield = SetYield.For(Sheets.ClosedCell, new(new(21), new(22.5), Length.FromInches(2), null));
+                    var yield = SetYield.For(
+                        Sheets.ClosedCell,
+                        new(Temperature.FromCelsius(21), Temperature.FromCelsius(22.5), Length.FromInches(2), null)
+                    );
                     var result = SpraySets.For(yield.Expected * sets, yield, new(0.03, 0.12, 0.01), risk);
                     result.Median.ShouldBe(sets, 1e-9);
                     result.Load.ChanceShort.ShouldBeLessThanOrEqualTo(risk + 1e-9);
@@ -128,10 +146,10 @@ public sealed class YieldTests
             new()
             {
                 Sheet = Sheets.ClosedCell,
-                Sprayed = new(100),
+                Sprayed = Area.FromSquareMetres(100),
                 Thickness = Length.FromInches(2),
                 ShavedFlush = false,
-                Substrate = new(-3),
+                Substrate = Temperature.FromCelsius(-3),
                 Drums = null,
             }
         );
@@ -158,11 +176,11 @@ public sealed class YieldTests
             new()
             {
                 Sheet = Sheets.ClosedCell,
-                Sprayed = new(squareMetres),
+                Sprayed = Area.FromSquareMetres(squareMetres),
                 Thickness = Length.FromInches(2),
                 ShavedFlush = false,
-                Substrate = new(21),
-                Drums = new(22),
+                Substrate = Temperature.FromCelsius(21),
+                Drums = Temperature.FromCelsius(22),
             }
         );
 }

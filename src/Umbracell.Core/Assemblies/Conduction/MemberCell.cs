@@ -48,9 +48,9 @@ public sealed record MemberCell(
         return new(
             field,
             cell,
-            new(u),
+            ThermalTransmittance.FromSi(u),
             2 * (through - heat.ParallelU.WattsPerSquareMetreKelvin * half),
-            new(Touched(field, cell, section.Air.Indoor.Celsius)),
+            Temperature.FromCelsius(Touched(field, cell, section.Air.Indoor.Celsius)),
             Math.Abs(field.HeatIn - field.HeatOut) / Math.Max(field.HeatIn, 1e-12)
         );
     }

@@ -59,7 +59,8 @@ public sealed record MemberCurve(Curve Psi, Curve Coldest)
             : Solved(below) is { } low && Solved(below + 1) is { } high ? Mixed(low, high, share)
             : null;
 
-        Curve? Solved(double knots) => For(section with { Members = section.Members with { Depth = new(from + knots * knot) } })?.Psi;
+        Curve? Solved(double knots) =>
+            For(section with { Members = section.Members with { Depth = Length.FromMetres(from + knots * knot) } })?.Psi;
 
         static Curve Mixed(Curve low, Curve high, double share) =>
             new(low.Name, [.. low.Points.Zip(high.Points, (a, b) => new CurvePoint(a.X, a.Y + (b.Y - a.Y) * share))], Dimension.Number);
@@ -91,7 +92,8 @@ public sealed record MemberCurve(Curve Psi, Curve Coldest)
 
     /// <summary>The coldest spot of a case.</summary>
     internal Temperature ColdestOf(SectionCase section) =>
-        section.Air.Outdoor + new TemperatureDifference((section.Air.Indoor - section.Air.Outdoor).Kelvins * Coldest.At(ShareOf(section)));
+        section.Air.Outdoor
+        + TemperatureDifference.FromKelvins((section.Air.Indoor - section.Air.Outdoor).Kelvins * Coldest.At(ShareOf(section)));
 
     /// <summary>Share of the members' depth that is filled, 0 to 1.</summary>
     internal static double ShareOf(SectionCase section) => Math.Clamp(section.FillThickness / section.Members.Depth, 0, 1);
@@ -136,7 +138,7 @@ public sealed record MemberCurve(Curve Psi, Curve Coldest)
     // A stand-in of the same conductivity at every thickness: a sheet's own table need not reach the depth.
     private static MemberCell FilledTo(SectionCase section, double share, double conductivity)
     {
-        var stand = new Material("fill", new(conductivity), Permeability.FromPermInches(1), "stand-in");
+        var stand = new Material("fill", ThermalConductivity.FromSi(conductivity), Permeability.FromPermInches(1), "stand-in");
         return MemberCell.Of(section with { Fill = [new SlabFill(new(stand, section.Members.Depth * share))], SolvedPsi = null }, Volumes)!;
     }
 }

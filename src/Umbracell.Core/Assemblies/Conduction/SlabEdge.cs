@@ -58,7 +58,8 @@ public sealed record SlabEdge(
         var span = (section.Air.Indoor - outdoor).Kelvins;
         var fields = (Bare: section.Solved.FieldOf(bare.Cell, Volumes), Wrapped: section.Solved.FieldOf(wrapped.Cell, Volumes));
         var shown = fields.Bare.Between(outdoor.Celsius, section.Air.Indoor.Celsius);
-        Temperature Coldest(ConductionField field, double edge) => new(outdoor.Celsius + span * LeastAlong(field, bare.Floor, edge));
+        Temperature Coldest(ConductionField field, double edge) =>
+            Temperature.FromCelsius(outdoor.Celsius + span * LeastAlong(field, bare.Floor, edge));
         return new(
             shown,
             bare.Cell,

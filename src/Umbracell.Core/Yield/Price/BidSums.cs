@@ -47,7 +47,9 @@ internal sealed class BidSums(IReadOnlyList<BidSurface> surfaces, Rates rates)
         var all = new Figure(sets, Dimension.Sets);
         Each("consumables", all, sets, rates.ConsumablesPerSet, null);
         Each("disposal", all, sets, rates.DisposalPerSet, null);
-        var scaffolded = surfaces.Where(s => s.Access == AccessKind.Scaffold).Aggregate(new Area(0), (sum, s) => sum + s.Treated);
+        var scaffolded = surfaces
+            .Where(s => s.Access == AccessKind.Scaffold)
+            .Aggregate(Area.FromSquareMetres(0), (sum, s) => sum + s.Treated);
         Each("scaffold", scaffolded.ToFigure(), scaffolded.SquareMetres, rates.ScaffoldPerM2, null);
         Heat();
         return Above(rigHours + kitHours, (int)days.Result.Si);
@@ -75,7 +77,7 @@ internal sealed class BidSums(IReadOnlyList<BidSurface> surfaces, Rates rates)
     {
         foreach (var group in surfaces.SelectMany(s => s.Trades.Select(t => (t.Key, t.PerSquareMetre, s.Treated))).GroupBy(t => t.Key))
         {
-            var area = group.Aggregate(new Area(0), (sum, t) => sum + t.Treated);
+            var area = group.Aggregate(Area.FromSquareMetres(0), (sum, t) => sum + t.Treated);
             var price = group.First().PerSquareMetre;
             Line(
                 group.Key,
@@ -133,7 +135,7 @@ internal sealed class BidSums(IReadOnlyList<BidSurface> surfaces, Rates rates)
                 .OrderBy(g => g.Key.Id, StringComparer.Ordinal)
         )
         {
-            var area = group.Aggregate(new Area(0), (sum, b) => sum + b.Covered);
+            var area = group.Aggregate(Area.FromSquareMetres(0), (sum, b) => sum + b.Covered);
             if (rates.PriceOf(group.Key.Id, group.First().BoardThickness) is not { } price)
             {
                 _missing.Add(group.Key.Id);
@@ -204,7 +206,7 @@ internal sealed class BidSums(IReadOnlyList<BidSurface> surfaces, Rates rates)
             Cents.Of(net + tax),
             hours,
             days,
-            surfaces.Aggregate(new Area(0), (sum, s) => sum + s.Treated),
+            surfaces.Aggregate(Area.FromSquareMetres(0), (sum, s) => sum + s.Treated),
             surfaces.SelectMany(s => s.Foams).Aggregate(default(FoamVolume), (sum, f) => sum + f.Volume),
             _missing,
             [.. Unentered()],

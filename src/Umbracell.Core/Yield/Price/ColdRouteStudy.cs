@@ -13,13 +13,13 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
     private const string Source = "Product sheets: substrate and air windows; practice: cold routes";
 
     // A surface is warmed past the edge of the window, so that the gate reads Clear.
-    private static readonly TemperatureDifference Comfort = new(3);
+    private static readonly TemperatureDifference Comfort = TemperatureDifference.FromKelvins(3);
 
-    private static readonly TemperatureDifference DewDistance = new(3),
-        ClearOfDew = new(5);
+    private static readonly TemperatureDifference DewDistance = TemperatureDifference.FromKelvins(3),
+        ClearOfDew = TemperatureDifference.FromKelvins(5);
 
     // Later lifts lie on foam that is still warm from its own reaction.
-    private static readonly Temperature WarmFoam = new(21);
+    private static readonly Temperature WarmFoam = Temperature.FromCelsius(21);
 
     private static readonly TimeSpan Changeover = TimeSpan.FromMinutes(45),
         Cure = TimeSpan.FromHours(1);
@@ -72,16 +72,16 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
             return Sprayed(
                 ColdRouteKind.Heat,
                 [(c.Standard, c.Thickness, warm)],
-                [Say("tooHot", Verdict.Hold, new Temperature(least).ToFigure(), c.Standard.Air.Greatest.ToFigure())]
+                [Say("tooHot", Verdict.Hold, Temperature.FromCelsius(least).ToFigure(), c.Standard.Air.Greatest.ToFigure())]
             );
         }
 
-        return Coolest(space, least, hottest) is { } room ? Warmed(space, room) : NeverDry(space, new(hottest));
+        return Coolest(space, least, hottest) is { } room ? Warmed(space, room) : NeverDry(space, Temperature.FromCelsius(hottest));
     }
 
     // The face between outdoor and room air, by what the assembly lets through; and the room that gives a face.
     private Temperature FaceIn(HeatedSpace space, Temperature room) =>
-        new(space.Outdoor.Celsius + Math.Max(c.FaceShare, LeastShare) * (room.Celsius - space.Outdoor.Celsius));
+        Temperature.FromCelsius(space.Outdoor.Celsius + Math.Max(c.FaceShare, LeastShare) * (room.Celsius - space.Outdoor.Celsius));
 
     private double RoomFor(HeatedSpace space, Temperature face) =>
         space.Outdoor.Celsius + (face.Celsius - space.Outdoor.Celsius) / Math.Max(c.FaceShare, LeastShare);
@@ -91,7 +91,8 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
         (face - air.Dew).Kelvins >= ClearOfDew.Kelvins && air.Humidity <= c.Standard.GreatestHumidityPercent;
 
     private bool IsDryIn(HeatedSpace space, double room) =>
-        SpaceHeating.To(space, new(room), c.Heater) is var air && IsDry(FaceIn(space, new(room)), (air.DewPoint, air.Humidity));
+        SpaceHeating.To(space, Temperature.FromCelsius(room), c.Heater) is var air
+        && IsDry(FaceIn(space, Temperature.FromCelsius(room)), (air.DewPoint, air.Humidity));
 
     // Heat and moisture together: a flame's own water raises the dew point with every kelvin, so the coolest room that is dry is looked
     // for step by step, then halved down to.
@@ -112,7 +113,7 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
                 (damp, dry) = IsDryIn(space, middle) ? (damp, middle) : (middle, dry);
             }
 
-            return new(IsDryIn(space, damp) ? damp : dry);
+            return Temperature.FromCelsius(IsDryIn(space, damp) ? damp : dry);
         }
 
         return null;
@@ -173,7 +174,7 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
     private ColdRoute Changed(ProductSheet first)
     {
         // Half and half, within what the sheets allow of a lift.
-        var lift = new Length(Math.Clamp(c.Thickness.Metres / 2, first.LeastLift.Metres, first.GreatestLift.Metres));
+        var lift = Length.FromMetres(Math.Clamp(c.Thickness.Metres / 2, first.LeastLift.Metres, first.GreatestLift.Metres));
         var rest = c.Thickness - lift;
         if (rest < c.Standard.LeastLift)
         {
@@ -265,10 +266,10 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
 
     // Past the ends of a curve nothing may be sprayed: the yield is then told for the end, and the window holds the route.
     private static Temperature Within(ProductSheet sheet, Temperature substrate) =>
-        new(Math.Clamp(substrate.Celsius, sheet.YieldBySubstrate.First, sheet.YieldBySubstrate.Last));
+        Temperature.FromCelsius(Math.Clamp(substrate.Celsius, sheet.YieldBySubstrate.First, sheet.YieldBySubstrate.Last));
 
     private Temperature Drums(ProductSheet sheet) =>
-        new(
+        Temperature.FromCelsius(
             Math.Clamp(
                 c.Drums?.Celsius ?? (sheet.Drums.Least.Celsius + sheet.Drums.Greatest.Celsius) / 2,
                 sheet.YieldByDrum.First,
@@ -296,7 +297,7 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
                 new("H", "heatToOutsideAll", new(loss, Dimension.HeatLoss)),
                 new("P", "heaterHas", new(power, Dimension.Power)),
                 new("T_out", "outdoorTemperature", space.Outdoor.ToFigure()),
-                new("T_0", "roomNow", new Temperature(from).ToFigure()),
+                new("T_0", "roomNow", Temperature.FromCelsius(from).ToFigure()),
                 new("T", "indoorTemperature", wanted.ToFigure()),
             ],
             Figure.Duration(TimeSpan.FromSeconds(seconds)),
@@ -311,7 +312,7 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
             [
                 new("A", "treatedArea", c.Treated.ToFigure()),
                 new("c_face", "faceCapacity", Figure.Number(c.FaceCapacity / 1000)),
-                new("A_floor", "heatedFloor", new Area(floor).ToFigure()),
+                new("A_floor", "heatedFloor", Area.FromSquareMetres(floor).ToFigure()),
                 new("c_building", "buildingCapacity", Figure.Number(c.BuildingCapacity / 1000)),
                 new("C_air", "airCapacity", Figure.Number(air / 1000)),
             ],

@@ -143,7 +143,7 @@ public sealed record ColdRoute(
 public sealed record ColdRoutes(ColdRouteCase Case, IReadOnlyList<ColdRoute> Routes)
 {
     // Nearer to the edge of its window than this a surface has its routes compared.
-    private static readonly TemperatureDifference NearEdge = new(3);
+    private static readonly TemperatureDifference NearEdge = TemperatureDifference.FromKelvins(3);
 
     /// <summary>The route to price: as it is where no other is asked for, else the cheapest that nothing holds and the practice does not
     /// speak against; null where all are held.</summary>

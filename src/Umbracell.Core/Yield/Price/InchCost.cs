@@ -28,7 +28,7 @@ public sealed record InchCost(InchLine Line, double Cost, double Further, double
         List<InchCost> ledger = [];
         foreach (var line in InchLedger.Of(section))
         {
-            var demand = FoamDemand.For(new(1), line.Thickness, FoamDemand.DefaultScatter(foam.Sheet.Cell), null);
+            var demand = FoamDemand.For(Area.FromSquareMetres(1), line.Thickness, FoamDemand.DefaultScatter(foam.Sheet.Cell), null);
             var yield = SetYield.For(foam.Sheet, conditions with { Lift = LiftPlan.For(foam.Sheet, line.Thickness).Lifts[0] }, crewFactor);
             var hours =
                 (rates.BoardFeetPerHour(foam.Sheet) is > 0 and var pace ? demand.Volume.BoardFeet / pace : 0)

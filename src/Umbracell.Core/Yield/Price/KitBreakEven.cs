@@ -93,7 +93,7 @@ public sealed record KitBreakEven(
 
         var (kitBid, rigBid) = (Kit(foam.Volume), Rig(foam.Volume));
         var most = upTo > 0 ? yield.Expected * upTo : (FoamVolume?)null;
-        var area = most is { } volume ? new Area(surface.Treated.SquareMetres * (volume / foam.Volume)) : (Area?)null;
+        var area = most is { } volume ? Area.FromSquareMetres(surface.Treated.SquareMetres * (volume / foam.Volume)) : (Area?)null;
         var working = most is { } at ? Told(upTo, at, yield, Kit(at), Rig(at)) : null;
         return new(
             (int)Math.Ceiling(foam.Volume / yield.Expected - 1e-9),
@@ -112,7 +112,7 @@ public sealed record KitBreakEven(
     private static BidSurface Sized(BidSurface surface, BidFoam foam, FoamVolume volume) =>
         surface with
         {
-            Treated = new(surface.Treated.SquareMetres * (volume / foam.Volume)),
+            Treated = Area.FromSquareMetres(surface.Treated.SquareMetres * (volume / foam.Volume)),
             Bought = [],
             Heat = null,
         };
@@ -121,9 +121,11 @@ public sealed record KitBreakEven(
     private static YieldConditions Clamped(ProductSheet kit, YieldConditions at) =>
         at with
         {
-            Substrate = new(Math.Clamp(at.Substrate.Celsius, kit.YieldBySubstrate.First, kit.YieldBySubstrate.Last)),
-            Drums = new(Math.Clamp(at.Drums.Celsius, kit.YieldByDrum.First, kit.YieldByDrum.Last)),
-            WindAtOpenFace = at.WindAtOpenFace is { } wind ? new(Math.Min(wind.MetresPerSecond, kit.WindLimit.MetresPerSecond)) : null,
+            Substrate = Temperature.FromCelsius(Math.Clamp(at.Substrate.Celsius, kit.YieldBySubstrate.First, kit.YieldBySubstrate.Last)),
+            Drums = Temperature.FromCelsius(Math.Clamp(at.Drums.Celsius, kit.YieldByDrum.First, kit.YieldByDrum.Last)),
+            WindAtOpenFace = at.WindAtOpenFace is { } wind
+                ? Speed.FromMetresPerSecond(Math.Min(wind.MetresPerSecond, kit.WindLimit.MetresPerSecond))
+                : null,
         };
 
     private static Working Told(int kits, FoamVolume at, SetYield yield, Bid kitBid, Bid rigBid) =>
