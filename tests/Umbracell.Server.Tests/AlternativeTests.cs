@@ -19,8 +19,8 @@ public sealed class AlternativeTests(Product product) : IClassFixture<Product>
         var kit = (await client.GetJsonAsync($"/api/surfaces/{surface}/kits"))[0]!;
         kit["findings"]!.AsArray().Select(f => f!.Text("case")).ShouldBe([expected]);
         var figures = kit["figures"]!;
-        (figures["kitCost"]!.Number("si") < figures["rigCost"]!.Number("si")).ShouldBe(expected == "cheaper");
-        kit["upTo"]!["result"]!.Number("si").ShouldBe(figures["upTo"]!.Number("si"), 1e-9);
+        (figures["kitCost"]!.Number("amount") < figures["rigCost"]!.Number("amount")).ShouldBe(expected == "cheaper");
+        kit["upTo"]!["result"]!.Number("amount").ShouldBe(figures["upTo"]!.Number("amount"), 1e-9);
     }
 
     [Theory]
@@ -111,7 +111,7 @@ public sealed class AlternativeTests(Product product) : IClassFixture<Product>
         var surface = await PricedJobs.SurfaceAsync(client, await PricedJobs.WallsAsync(client, "Cold kit", "2027-01-15", "8' x 2'"));
         var first = (await client.GetJsonAsync($"/api/surfaces/{surface}/kits"))[0]!["findings"]![0]!;
         (first.Text("case"), first.Text("verdict"), first.Text("basis")).ShouldBe(("substrateOutside", "hold", "productSheet"));
-        first["measured"]!.Number("si").ShouldBeLessThan(0, "the season's own temperature, not the end of the standard grade's curve");
+        first["measured"]!.Number("amount").ShouldBeLessThan(0, "the season's own temperature, not the end of the standard grade's curve");
     }
 
     [Fact]
@@ -132,7 +132,7 @@ public sealed class AlternativeTests(Product product) : IClassFixture<Product>
         // What is told of a system is what the job costs once it is chosen.
         var before = await NetAsync(client, job);
         var batts = all.Single(one => one!.Text("kind") == "battAlone")!;
-        var told = batts["difference"]!["figure"]!.Number("si") * (batts["dearer"]!.GetValue<bool>() ? 1 : -1);
+        var told = batts["difference"]!["figure"]!.Number("amount") * (batts["dearer"]!.GetValue<bool>() ? 1 : -1);
         var version = (await client.GetJsonAsync($"/api/surfaces/{surface}/choose"))["version"]!.GetValue<uint>();
         var (status, body) = await client.SendJsonAsync(
             HttpMethod.Post,
@@ -203,8 +203,8 @@ public sealed class AlternativeTests(Product product) : IClassFixture<Product>
         var warming = order["lines"]![0]!["warming"]!;
         foreach (var way in new[] { "blankets", "hotRoom" })
         {
-            warming[way]!["lead"]!.Number("si").ShouldBeGreaterThan(3600);
-            (warming[way]!["cost"]!.Number("si") / (warming[way]!["heat"]!["figure"]!.Number("si") / 3.6e6)).ShouldBe(0.16, 1e-6);
+            warming[way]!["lead"]!.Number("amount").ShouldBeGreaterThan(3600);
+            (warming[way]!["cost"]!.Number("amount") / (warming[way]!["heat"]!["figure"]!.Number("amount") / 3.6e6)).ShouldBe(0.16, 1e-6);
         }
 
         order["findings"]![0]!.Text("rule").ShouldBe("trailer");
@@ -227,8 +227,8 @@ public sealed class AlternativeTests(Product product) : IClassFixture<Product>
             )
         )!;
         var there = (await client.GetJsonAsync($"/api/jobs/{came.Text("id")}/price"))["kept"]![0]!;
-        (there.Text("madeBy"), there.Text("workDate"), there["price"]!.Number("si")).ShouldBe(
-            (kept.Text("madeBy"), kept.Text("workDate"), kept["price"]!.Number("si"))
+        (there.Text("madeBy"), there.Text("workDate"), there["price"]!.Number("amount")).ShouldBe(
+            (kept.Text("madeBy"), kept.Text("workDate"), kept["price"]!.Number("amount"))
         );
         there["changes"]!.AsArray().ShouldBeEmpty();
     }
@@ -262,7 +262,9 @@ public sealed class AlternativeTests(Product product) : IClassFixture<Product>
             }
         );
         status.ShouldBe(200, bid.ToJsonString());
-        bid["lines"]!.AsArray().Single(l => l!.Text("key") == "foam:marl-cc-20")!["amount"]!["figure"]!.Number("si").ShouldBe(2680, 1e-6);
+        bid["lines"]!.AsArray().Single(l => l!.Text("key") == "foam:marl-cc-20")!["amount"]!["figure"]!
+            .Number("amount")
+            .ShouldBe(2680, 1e-6);
 
         var sets = new
         {
@@ -381,5 +383,5 @@ public sealed class AlternativeTests(Product product) : IClassFixture<Product>
     }
 
     private static async Task<double> NetAsync(HttpClient client, string job) =>
-        (await client.GetJsonAsync($"/api/jobs/{job}/price"))["bid"]!["figures"]!["net"]!.Number("si");
+        (await client.GetJsonAsync($"/api/jobs/{job}/price"))["bid"]!["figures"]!["net"]!.Number("amount");
 }

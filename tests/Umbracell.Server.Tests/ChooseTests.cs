@@ -19,7 +19,7 @@ public sealed class ChooseTests(Product product) : IClassFixture<Product>
         chosen.Text("chosenId").ShouldBe(two.Text("id"));
 
         var section = await client.GetJsonAsync($"/api/surfaces/{wall}/section");
-        section["answer"]!.Number("uWM2K").ShouldBe(two["u"]!["figure"]!.Number("si"), 1e-9);
+        section["answer"]!.Number("uWM2K").ShouldBe(two["u"]!["figure"]!.Number("amount"), 1e-9);
         var sets = await client.GetJsonAsync($"/api/surfaces/{wall}/sets");
         sets["further"]!.AsArray().Count.ShouldBe(1);
         sets["job"]!.AsArray().Select(l => l!.Text("sheetId")).ShouldBe(["fleece-oc-5", "marl-cc-20"], ignoreOrder: true);
@@ -106,7 +106,7 @@ public sealed class ChooseTests(Product product) : IClassFixture<Product>
     {
         var client = product.WithToken();
         var (_, wall) = await WallAsync(client);
-        double Cost(JsonNode choice) => Candidate(choice, "openCell")["cost"]!["figure"]!.Number("si");
+        double Cost(JsonNode choice) => Candidate(choice, "openCell")["cost"]!["figure"]!.Number("amount");
         var before = Cost(await client.GetJsonAsync($"/api/surfaces/{wall}/choose"));
         var (status, firm) = await client.SendJsonAsync(
             HttpMethod.Patch,
@@ -133,10 +133,10 @@ public sealed class ChooseTests(Product product) : IClassFixture<Product>
 
         // The sum grows with every surface that counts, and says by itself whether it is within its targets.
         var sums = lines.Select(l => l!["envelope"]).OfType<JsonNode>().ToList();
-        sums.Zip(sums.Skip(1)).ShouldAllBe(pair => pair.Second["loss"]!.Number("si") >= pair.First["loss"]!.Number("si"));
+        sums.Zip(sums.Skip(1)).ShouldAllBe(pair => pair.Second["loss"]!.Number("amount") >= pair.First["loss"]!.Number("amount"));
         var whole = sums[^1];
         whole["surfaces"]!.GetValue<int>().ShouldBeGreaterThan(5);
-        whole["meets"]!.GetValue<bool>().ShouldBe(whole["loss"]!.Number("si") <= whole["allowed"]!.Number("si"));
+        whole["meets"]!.GetValue<bool>().ShouldBe(whole["loss"]!.Number("amount") <= whole["allowed"]!.Number("amount"));
     }
 
     [Fact]
@@ -202,12 +202,12 @@ public sealed class ChooseTests(Product product) : IClassFixture<Product>
                 if (dampest["untold"] is null)
                 {
                     section["year"]!.Text("dampest").ShouldBe(dampest.Text("place"));
-                    section["year"]!["dampestRh"]!.Number("si").ShouldBe(dampest["humidity"]!["figure"]!.Number("si"), 1e-9);
+                    section["year"]!["dampestRh"]!.Number("amount").ShouldBe(dampest["humidity"]!["figure"]!.Number("amount"), 1e-9);
                 }
 
                 JsonNode? Wetter(JsonArray findings) => findings.SingleOrDefault(f => f!.Text("rule") == "wetter");
                 var (here, there) = (Wetter(told), Wetter(candidate["findings"]!.AsArray()));
-                here?["measured"]!.Number("si").ShouldBe(there!["measured"]!.Number("si"), 1e-9);
+                here?["measured"]!.Number("amount").ShouldBe(there!["measured"]!.Number("amount"), 1e-9);
                 (here is null).ShouldBe(there is null);
                 var year = candidate["opinions"]!.AsArray().Single(o => o!.Text("rule") == "condensationYear")!;
                 told.Select(f => f!)
@@ -268,7 +268,7 @@ public sealed class ChooseTests(Product product) : IClassFixture<Product>
             var exact = section.Number("uWM2K");
 
             // Ranked with the members solved for hard foam, told with the cell of its own fill.
-            candidate["u"]!["figure"]!.Number("si").ShouldBe(exact, exact * 1e-3, candidate.Text("kind"));
+            candidate["u"]!["figure"]!.Number("amount").ShouldBe(exact, exact * 1e-3, candidate.Text("kind"));
         }
     }
 
@@ -287,7 +287,7 @@ public sealed class ChooseTests(Product product) : IClassFixture<Product>
         var (status, cell) = await CellOf("Slip hall walls");
         status.ShouldBe(200);
         cell["tempC"]!.AsArray().Count.ShouldBe((cell["acrossMm"]!.AsArray().Count - 1) * (cell["throughMm"]!.AsArray().Count - 1));
-        cell["figures"]!["psi"]!.Number("si").ShouldNotBe(cell["figures"]!["estimate"]!.Number("si"));
+        cell["figures"]!["psi"]!.Number("amount").ShouldNotBe(cell["figures"]!["estimate"]!.Number("amount"));
         (await CellOf("Band joists of the wing")).Status.ShouldBe(204);
     }
 

@@ -70,13 +70,13 @@ public sealed class MaterialSentencesTests
                 (sheet, rates, area, substrate, shaved, waits) =>
                 {
                     var thickness = Length.FromInches(2);
-                    var foam = new Area(area) * thickness;
+                    var foam = Area.FromSquareMetres(area) * thickness;
                     var surface = new BidSurface(
                         "Wall",
-                        new(area),
+                        Area.FromSquareMetres(area),
                         shaved ? AccessKind.Scaffold : AccessKind.Crawling,
                         [new(sheet, foam, foam / sheet.SheetYield)],
-                        [new("batt-19", new(area), null, BidPace.Batt)],
+                        [new("batt-19", Area.FromSquareMetres(area), null, BidPace.Batt)],
                         shaved,
                         TimeSpan.FromHours(waits)
                     )
@@ -101,7 +101,7 @@ public sealed class MaterialSentencesTests
                             Surface = surface,
                             Kit = Sheets.Single(s => s.IsKit),
                             Thickness = thickness,
-                            Conditions = new(new(substrate), new(24), thickness, null),
+                            Conditions = new(Temperature.FromCelsius(substrate), Temperature.FromCelsius(24), thickness, null),
                             Rates = rates,
                             RigAlways = shaved,
                         }
@@ -121,23 +121,23 @@ public sealed class MaterialSentencesTests
             .Sample(
                 (sheet, rates, cold, rh, heater, outdoors, never) =>
                 {
-                    var (air, thickness) = (new Temperature(cold), Length.FromInches(3));
+                    var (air, thickness) = (Temperature.FromCelsius(cold), Length.FromInches(3));
                     var routes = ColdRoutes.Of(
                         new()
                         {
                             Standard = sheet,
                             ColdGrade = ColdRouteCase.ColdGradeFor(sheet, Sheets),
                             Name = "Wall",
-                            Treated = new(120),
-                            Demand = FoamDemand.For(new(120), thickness, FoamDemand.DefaultScatter(sheet.Cell), null),
+                            Treated = Area.FromSquareMetres(120),
+                            Demand = FoamDemand.For(Area.FromSquareMetres(120), thickness, FoamDemand.DefaultScatter(sheet.Cell), null),
                             Thickness = thickness,
                             Substrate = air,
                             Air = air,
-                            AirHumidity = new(rh),
+                            AirHumidity = RelativeHumidity.FromPercent(rh),
                             FaceShare = 0.5,
                             FaceCapacity = FaceHeat.CapacityOf(SubstrateKind.Wood),
                             BuildingCapacity = FaceHeat.BuildingCapacityOf(SubstrateKind.Wood),
-                            Space = outdoors ? null : new(400, 200, 1, air, new(rh), StandardAtmosphere.PressureAt(new(0))),
+                            Space = outdoors ? null : new(400, 200, 1, air, RelativeHumidity.FromPercent(rh), StandardAtmosphere.PressureAt(Length.FromMetres(0))),
                             SpaceAssumed = never,
                             Heater = (HeaterKind)heater,
                             NeverFlash = never,
@@ -170,17 +170,17 @@ public sealed class MaterialSentencesTests
                     var today = new DateOnly(2026, 11, 23);
                     DrumLot[] lots =
                     [
-                        new(SetSide.A, "A-1", days % 7 == 0 ? null : today.AddDays(days), full, new(days > 0 ? 40 : 0)),
+                        new(SetSide.A, "A-1", days % 7 == 0 ? null : today.AddDays(days), full, Mass.FromKilograms(days > 0 ? 40 : 0)),
                         new(SetSide.B, "B-1", today.AddDays(90), load, default),
                         new(SetSide.B, "B-2", today.AddDays(10), full, default),
                     ];
                     var stock = DrumStock.Of(sheet, lots, load, today);
                     stock.Findings.ToList().ForEach(Check);
                     Check(stock.Working);
-                    RigLoad.Of([(sheet, load)], new(trailer < 1000 ? 0 : trailer)).Findings.ToList().ForEach(Check);
+                    RigLoad.Of([(sheet, load)], Mass.FromKilograms(trailer < 1000 ? 0 : trailer)).Findings.ToList().ForEach(Check);
                     var wanted = sheet.Drums.Least;
-                    Check(new DrumWarmth(SetSide.A, sheet.SetMassA, new(night), new(night), 420).Working(wanted));
-                    var warming = DrumWarming.Of([new(SetSide.A, sheet.SetMassA, 2)], new(new(night), wanted, 420, new(35), 45, 0.2));
+                    Check(new DrumWarmth(SetSide.A, sheet.SetMassA, Temperature.FromCelsius(night), Temperature.FromCelsius(night), 420).Working(wanted));
+                    var warming = DrumWarming.Of([new(SetSide.A, sheet.SetMassA, 2)], new(Temperature.FromCelsius(night), wanted, 420, Temperature.FromCelsius(35), 45, 0.2));
                     Check(warming.Blankets!.Working);
                     Check(warming.HotRoom!.Working);
                 },

@@ -33,7 +33,7 @@ public sealed class MovedFaceTests(Product product) : IClassFixture<Product>
 
         var (status, met) = await MoveAsync(records, Guid.CreateVersion7(), version, 90, out _);
         status.ShouldBe(409);
-        met["theirs"]!["thickness"]!.Number("si").ShouldBe(0.07, 1e-12);
+        met["theirs"]!["thickness"]!.Number("amount").ShouldBe(0.07, 1e-12);
         (await ThicknessAsync(records)).ShouldBe(70, 1e-9);
     }
 

@@ -27,7 +27,7 @@ public sealed class PlaceTests(Product product) : IClassFixture<Product>
         );
         job.Text("placeId").ShouldBe(place.Text("id"));
         var year = await YearAsync(client, job.Text("id"));
-        year["air"]![0]!["outdoorTemp"]!.Number("si").ShouldBe(-10, 1e-9);
+        year["air"]![0]!["outdoorTemp"]!.Number("amount").ShouldBe(-10, 1e-9);
         var (refused, why) = await client.SendJsonAsync(HttpMethod.Delete, $"/api/places/{place.Text("id")}", new { });
         refused.ShouldBe(409);
         why.Text("detail").ShouldContain("1 job names this place");
@@ -78,7 +78,7 @@ public sealed class PlaceTests(Product product) : IClassFixture<Product>
         status.ShouldBe(201, read.ToJsonString());
         read["place"]!["hasHours"]!.GetValue<bool>().ShouldBeTrue();
         read["place"]!.Text("climateZone").ShouldBe("6A");
-        read["place"]!["temps"]![0]!.Number("si").ShouldBeLessThan(read["place"]!["temps"]![6]!.Number("si") - 20);
+        read["place"]!["temps"]![0]!.Number("amount").ShouldBeLessThan(read["place"]!["temps"]![6]!.Number("amount") - 20);
         var before = (await client.GetJsonAsync("/api/places")).AsArray().Count;
         var (refused, body) = await SendAsync(client, WeatherFile(4000));
         refused.ShouldBe(400);

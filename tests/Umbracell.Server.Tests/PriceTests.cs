@@ -27,16 +27,16 @@ public sealed class PriceTests(Product product) : IClassFixture<Product>
         bid["dearer"]!.GetValue<bool>().ShouldBeTrue();
         bid.Text("workDate").ShouldBe("2026-07-15");
         bid["surfaces"]![0]!.Text("routeAfter").ShouldNotBe("straight");
-        var signed = bid["changes"]!.AsArray().Sum(c => c!["difference"]!.Number("si") * (c["dearer"]!.GetValue<bool>() ? 1 : -1));
+        var signed = bid["changes"]!.AsArray().Sum(c => c!["difference"]!.Number("amount") * (c["dearer"]!.GetValue<bool>() ? 1 : -1));
         signed.ShouldBe(Money(january, "price") - Money(july, "price"), 0.05);
 
         // The board's foot says the same price, and the cell is stale.
         var board = await client.GetJsonAsync($"/api/jobs/{job}/board");
-        board["feet"]!["price"]!.Number("si").ShouldBe(Money(january, "price"), 0.01);
+        board["feet"]!["price"]!.Number("amount").ShouldBe(Money(january, "price"), 0.01);
         var cell = board["rows"]![0]!["cells"]!.AsArray().Single(c => c!.Text("stage") == "sets")!;
         cell["stale"]!.GetValue<bool>().ShouldBeTrue();
-        cell["figures"]!["sets"]!.Number("si").ShouldBe(january["surfaces"]![0]!["sets"]!.Number("si"), 1e-9);
-        board["feet"]!["sets"]!.Number("si").ShouldBe(january["surfaces"]!.AsArray().Sum(s => s!["sets"]!.Number("si")), 1e-9);
+        cell["figures"]!["sets"]!.Number("amount").ShouldBe(january["surfaces"]![0]!["sets"]!.Number("amount"), 1e-9);
+        board["feet"]!["sets"]!.Number("amount").ShouldBe(january["surfaces"]!.AsArray().Sum(s => s!["sets"]!.Number("amount")), 1e-9);
 
         var routes = await client.GetJsonAsync($"/api/surfaces/{board["rows"]![0]!.Text("id")}/cold-routes");
         routes["routes"]!.AsArray().Single(r => r!.Text("kind") == "straight")!["held"]!.GetValue<bool>().ShouldBeTrue();
@@ -65,8 +65,8 @@ public sealed class PriceTests(Product product) : IClassFixture<Product>
                 (priced["r"]?.Text("us")).ShouldBe(cells[priced.Text("id")]["foamR"]?.Text("us"), priced.Text("name"));
                 priced["layers"]!
                     .AsArray()
-                    .Sum(l => l!["thickness"]!.Number("si"))
-                    .ShouldBe(cells[priced.Text("id")]["thickness"]?.Number("si") ?? 0, 1e-9);
+                    .Sum(l => l!["thickness"]!.Number("amount"))
+                    .ShouldBe(cells[priced.Text("id")]["thickness"]?.Number("amount") ?? 0, 1e-9);
                 seen++;
             }
         }
@@ -155,7 +155,7 @@ public sealed class PriceTests(Product product) : IClassFixture<Product>
         async Task<(double A, double B)> SetsOf(HttpClient of, string sheet)
         {
             var one = (await of.GetJsonAsync("/api/stock"))["products"]!.AsArray().FirstOrDefault(p => p!.Text("sheetId") == sheet);
-            return one is null ? (0, 0) : (one["setsA"]!.Number("si"), one["setsB"]!.Number("si"));
+            return one is null ? (0, 0) : (one["setsA"]!.Number("amount"), one["setsB"]!.Number("amount"));
         }
     }
 
@@ -182,7 +182,7 @@ public sealed class PriceTests(Product product) : IClassFixture<Product>
         (await client.GetJsonAsync("/api/past-jobs"))["crews"]!
             .AsArray()
             .Single(c => c!.Text("crew") == "Wren" && c!.Text("family") == "closedStandard")!["scatter"]!["figure"]!
-            .Number("si")
+            .Number("amount")
             .ShouldBe(0.004, 1e-9);
 
         (await ImportAsync(client, "Job;Crew\nBarn;Wren\n", take: true))["faults"]!
@@ -234,7 +234,7 @@ public sealed class PriceTests(Product product) : IClassFixture<Product>
         static double Factor(JsonNode answer) =>
             answer["crews"]!.AsArray().Single(c => c!.Text("crew") == "Dipper" && c!.Text("family") == "closedStandard")!["factor"]![
                 "figure"
-            ]!.Number("si");
+            ]!.Number("amount");
     }
 
     [Fact]
@@ -290,9 +290,9 @@ public sealed class PriceTests(Product product) : IClassFixture<Product>
         var order = await client.GetJsonAsync($"/api/jobs/{job}/order");
         order.Text("orderBy").ShouldBe("2027-01-09");
         var line = order["lines"]![0]!;
-        var onHand = Math.Min(line["setsA"]!.Number("si"), line["setsB"]!.Number("si"));
+        var onHand = Math.Min(line["setsA"]!.Number("amount"), line["setsB"]!.Number("amount"));
         (line["orderCount"]!.GetValue<int>() + onHand).ShouldBeGreaterThanOrEqualTo(line["load"]!.GetValue<int>() - 1e-6);
-        line["drums"]!.AsArray().ShouldAllBe(d => d!["lead"]!["figure"]!.Number("si") > 3600);
+        line["drums"]!.AsArray().ShouldAllBe(d => d!["lead"]!["figure"]!.Number("amount") > 3600);
     }
 
     private static async Task MoveAsync(HttpClient client, string job, string day)
@@ -303,9 +303,9 @@ public sealed class PriceTests(Product product) : IClassFixture<Product>
         );
     }
 
-    private static double Sum(JsonNode price) => price["bid"]!["lines"]!.AsArray().Sum(l => l!["amount"]!["figure"]!.Number("si"));
+    private static double Sum(JsonNode price) => price["bid"]!["lines"]!.AsArray().Sum(l => l!["amount"]!["figure"]!.Number("amount"));
 
-    private static double Money(JsonNode price, string figure) => price["bid"]!["figures"]![figure]!.Number("si");
+    private static double Money(JsonNode price, string figure) => price["bid"]!["figures"]![figure]!.Number("amount");
 
     private static async Task<int> JobsOf(HttpClient client, string crew) =>
         (await client.GetJsonAsync("/api/past-jobs"))["jobs"]!.AsArray().Count(j => j!.Text("crew") == crew);

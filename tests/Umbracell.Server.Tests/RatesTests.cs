@@ -42,7 +42,7 @@ public sealed class RatesTests(Product product) : IClassFixture<Product>
         var (status, bid) = await client.SendJsonAsync(HttpMethod.Post, "/api/compute/bid", new { surfaces = new[] { roof } });
         status.ShouldBe(200, bid.ToJsonString());
         var line = bid["lines"]!.AsArray().Single(l => l!.Text("key") == "tearOff")!;
-        line["amount"]!["figure"]!.Number("si").ShouldBe(300, 1e-6);
+        line["amount"]!["figure"]!.Number("amount").ShouldBe(300, 1e-6);
     }
 
     private static JsonNode Rate(JsonNode firm, string field) =>

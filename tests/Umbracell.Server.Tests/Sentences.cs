@@ -80,7 +80,7 @@ internal static partial class Sentences
         foreach (var term in working.Terms)
         {
             Words($"workings.name.{term.Name.Split(':')[0]}");
-            double.IsFinite(term.Value.Si).ShouldBeTrue($"{working.Name}: {term.Symbol}");
+            double.IsFinite(term.Value.Amount).ShouldBeTrue($"{working.Name}: {term.Symbol}");
             if (term.From is { } from)
             {
                 Check(from);

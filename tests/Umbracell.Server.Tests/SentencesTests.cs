@@ -73,13 +73,13 @@ public sealed class SentencesTests
                         {
                             Sheet = sheet,
                             SubstrateKind = kind,
-                            Substrate = Has(0) ? new(new(substrate), age, "gauge") : null,
-                            Air = Has(1) ? new(new(air), age, "gauge") : null,
-                            Humidity = Has(2) ? new(new(humidity), age, "meter") : null,
+                            Substrate = Has(0) ? new(Temperature.FromCelsius(substrate), age, "gauge") : null,
+                            Air = Has(1) ? new(Temperature.FromCelsius(air), age, "gauge") : null,
+                            Humidity = Has(2) ? new(RelativeHumidity.FromPercent(humidity), age, "meter") : null,
                             MoistureMeter = Has(3) ? new(humidity / 3, age, "meter") : null,
                             FoundDry = Has(1) ? new(drum > 20, age, "eye") : null,
-                            DrumA = Has(4) ? new(new(drum), age, "bung") : null,
-                            DrumB = Has(3) ? new(new(drum + 1), age, "bung") : null,
+                            DrumA = Has(4) ? new(Temperature.FromCelsius(drum), age, "bung") : null,
+                            DrumB = Has(3) ? new(Temperature.FromCelsius(drum + 1), age, "bung") : null,
                             Prepared = Has(2) ? [.. Enum.GetValues<PreparationItem>()] : new HashSet<PreparationItem>(),
                             OtherSheets = Sheets,
                         }
@@ -232,8 +232,8 @@ public sealed class SentencesTests
                 (sheet, inches, substrate, drum, shaved, wind) =>
                 {
                     var takeoff = SurfaceTakeoff.Of(
-                        new(ShapeKind.RoofPlane, new(5), new(8), default, 0.75, 1),
-                        [new(1, new(1), new(1))],
+                        new(ShapeKind.RoofPlane, Length.FromMetres(5), Length.FromMetres(8), default, 0.75, 1),
+                        [new(1, Length.FromMetres(1), Length.FromMetres(1))],
                         2,
                         0.1,
                         1
@@ -245,9 +245,9 @@ public sealed class SentencesTests
                             Sprayed = takeoff.Developed,
                             Thickness = Length.FromInches(Math.Min(inches, sheet.ThickestRated.Inches)),
                             ShavedFlush = shaved,
-                            Substrate = wind > 1 ? new(substrate) : null,
-                            Drums = wind < 2 ? new(drum) : null,
-                            WindAtOpenFace = shaved ? null : new Speed(wind),
+                            Substrate = wind > 1 ? Temperature.FromCelsius(substrate) : null,
+                            Drums = wind < 2 ? Temperature.FromCelsius(drum) : null,
+                            WindAtOpenFace = shaved ? null : Speed.FromMetresPerSecond(wind),
                             AreaWorking = takeoff.Working,
                         }
                     );
@@ -305,21 +305,21 @@ public sealed class SentencesTests
                                 .. Enumerable
                                     .Range(0, count)
                                     .Select(i => new FanPoint(
-                                        new(15 + 6 * i + zero),
+                                        EnvelopePressure.FromPascals(15 + 6 * i + zero),
                                         0.05 * Math.Pow(15 + 6 * i, n) * (1 + noise * (i % 2))
                                     )),
                             ],
-                            Indoor = new(20),
-                            Outdoor = new(0),
+                            Indoor = Temperature.FromCelsius(20),
+                            Outdoor = Temperature.FromCelsius(0),
                             ZeroBefore = zero,
                             ZeroAfter = zero,
                         }
                     );
                     test.Findings.ToList().ForEach(Check);
                     Check(test.Working);
-                    Check(StackPressure.Of(new(8), new(20), new(0), new(101325)).Working);
-                    Check(BufferSpace.Of(new(50, 60, 100, 2, 300), new(20), new(0), new(101325)).Working);
-                    Check(VapourDrive.Between(new(20), new(50), new(0), new(80)).Working);
+                    Check(StackPressure.Of(Length.FromMetres(8), Temperature.FromCelsius(20), Temperature.FromCelsius(0), Pressure.FromPascals(101325)).Working);
+                    Check(BufferSpace.Of(new(50, 60, 100, 2, 300), Temperature.FromCelsius(20), Temperature.FromCelsius(0), Pressure.FromPascals(101325)).Working);
+                    Check(VapourDrive.Between(Temperature.FromCelsius(20), RelativeHumidity.FromPercent(50), Temperature.FromCelsius(0), RelativeHumidity.FromPercent(80)).Working);
                 },
                 iter: 300
             );

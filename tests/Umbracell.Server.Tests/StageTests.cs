@@ -24,7 +24,7 @@ public sealed class StageTests(Product product) : IClassFixture<Product>
         var window = (await client.GetJsonAsync($"/api/surfaces/{id}/window"))["answer"]!;
         Cell(row, "section")["figures"]!["foamR"]!.Text("us").ShouldBe(section["figures"]!["foamR"]!["figure"]!.Text("us"));
         Cell(row, "section").Text("verdict").ShouldBe(section.Text("verdict"));
-        Cell(row, "sets")["figures"]!["sets"]!.Number("si").ShouldBe(sets.Number("medianSets"), 1e-12);
+        Cell(row, "sets")["figures"]!["sets"]!.Number("amount").ShouldBe(sets.Number("medianSets"), 1e-12);
         Cell(row, "window").Text("verdict").ShouldBe(window.Text("verdict"));
     }
 
@@ -34,8 +34,8 @@ public sealed class StageTests(Product product) : IClassFixture<Product>
         var client = product.WithToken();
         var board = await client.GetJsonAsync($"/api/jobs/{await client.DemoJobAsync("ferry house")}/board");
         var rows = board["rows"]!.AsArray();
-        var sets = rows.Sum(r => Cell(r!, "sets")["figures"]!["sets"]?.Number("si") ?? 0);
-        board["feet"]!["sets"]!.Number("si").ShouldBe(sets, 1e-9);
+        var sets = rows.Sum(r => Cell(r!, "sets")["figures"]!["sets"]?.Number("amount") ?? 0);
+        board["feet"]!["sets"]!.Number("amount").ShouldBe(sets, 1e-9);
         board["feet"]!["surfaces"]!.GetValue<int>().ShouldBe(rows.Count);
         board["feet"]!["held"]!.GetValue<int>().ShouldBe(rows.Count(r => r!.Text("worst") == "hold"));
     }
@@ -109,7 +109,7 @@ public sealed class StageTests(Product product) : IClassFixture<Product>
         var job = await client.DemoJobAsync("ferry house");
         var board = await client.GetJsonAsync($"/api/jobs/{job}/board");
         var loads = (await client.GetJsonAsync($"/api/surfaces/{Row(board, "Band joists").Text("id")}/sets"))["job"]!.AsArray();
-        loads.Sum(l => l!.Number("medianSets")).ShouldBe(board["feet"]!["sets"]!.Number("si"), 1e-9);
+        loads.Sum(l => l!.Number("medianSets")).ShouldBe(board["feet"]!["sets"]!.Number("amount"), 1e-9);
         var order = (await client.GetJsonAsync($"/api/jobs/{job}/order"))["lines"]!
             .AsArray()
             .ToDictionary(l => l!.Text("sheetId"), l => l!);
@@ -118,7 +118,7 @@ public sealed class StageTests(Product product) : IClassFixture<Product>
         {
             var (sets, loaded) = (load["loadSets"]!.GetValue<int>(), load["loaded"]!);
             order[load.Text("sheetId")]["load"]!.GetValue<int>().ShouldBe(sets);
-            order[load.Text("sheetId")]["leftOver"]!.Number("si").ShouldBe(sets - load.Number("medianSets"), 1e-9);
+            order[load.Text("sheetId")]["leftOver"]!.Number("amount").ShouldBe(sets - load.Number("medianSets"), 1e-9);
             loaded.Number("chanceShortPct").ShouldBeLessThanOrEqualTo(10);
             var fewer = load["around"]!.AsArray().Single(a => a!["sets"]!.GetValue<int>() == sets - 1)!;
             fewer.Number("chanceShortPct").ShouldBeGreaterThan(10);

@@ -22,8 +22,8 @@ public sealed class SurveyTests(Product product) : IClassFixture<Product>
             foreach (var season in new[] { "winter", "summer" })
             {
                 var (now, planned) = (
-                    drive[season]!["now"]?["interfaceHumidity"]!.Number("si"),
-                    drive[season]!["planned"]?["interfaceHumidity"]!.Number("si")
+                    drive[season]!["now"]?["interfaceHumidity"]!.Number("amount"),
+                    drive[season]!["planned"]?["interfaceHumidity"]!.Number("amount")
                 );
                 var said = drive["findings"]!.AsArray().Any(f => f!.Text("rule") == "wetter" && f!.Text("case") == season);
                 told += said ? 1 : 0;
@@ -146,7 +146,7 @@ public sealed class SurveyTests(Product product) : IClassFixture<Product>
         );
         bad.ShouldBe(400);
 
-        static double Area(JsonNode surface) => surface["treatedArea"]!["figure"]!.Number("si");
+        static double Area(JsonNode surface) => surface["treatedArea"]!["figure"]!.Number("amount");
     }
 
     [Fact]
@@ -274,7 +274,7 @@ public sealed class SurveyTests(Product product) : IClassFixture<Product>
         );
         var spot = changed[0]!["spots"]![0]!;
         spot["temp"]!.Text("metric").ShouldBe("15.0 °C");
-        spot["factor"]!.Number("si").ShouldBe(0.75, 1e-6);
+        spot["factor"]!.Number("amount").ShouldBe(0.75, 1e-6);
         (await client.UploadAsync($"/api/jobs/{job}/thermal", "1,2,3\n4,5\n"u8.ToArray())).Body["file"]!.Text("fault").ShouldBe("notAGrid");
     }
 
@@ -286,7 +286,7 @@ public sealed class SurveyTests(Product product) : IClassFixture<Product>
             "time,temp (°F),RH %\n" + string.Concat(Enumerable.Range(0, 30).Select(i => $"2026-11-20 {i / 2:00}:{i % 2 * 30:00},68,50\n"));
         var (status, added) = await client.UploadAsync($"/api/jobs/{job}/logs?name=Attic", Encoding.UTF8.GetBytes(log));
         status.ShouldBe(200, added.ToJsonString());
-        added["logs"]![0]!["highestDew"]!.Number("si").ShouldBe(9.272, 0.005);
+        added["logs"]![0]!["highestDew"]!.Number("amount").ShouldBe(9.272, 0.005);
     }
 
     [Fact]
@@ -304,7 +304,7 @@ public sealed class SurveyTests(Product product) : IClassFixture<Product>
         );
         var figures = complaints[0]!["suspects"]![0]!["figures"]!.AsArray();
         var face = figures.Single(f => f!.Text("figure") == "roomFace")!;
-        face["planned"]!["figure"]!.Number("si").ShouldBeGreaterThan(face["now"]!["figure"]!.Number("si"));
+        face["planned"]!["figure"]!.Number("amount").ShouldBeGreaterThan(face["now"]!["figure"]!.Number("amount"));
         (
             await client.SendJsonAsync(
                 HttpMethod.Post,
@@ -332,8 +332,8 @@ public sealed class SurveyTests(Product product) : IClassFixture<Product>
         var attic = building["buffers"]![0]!.Text("id");
         await ChangeAsync(client, job, floor, ("size", "40' x 24'"), ("sheet", "fleece-oc-5"), ("thickness", "9"), ("buffer", attic));
         building = await client.GetJsonAsync($"/api/jobs/{job}/building");
-        var now = building["buffers"]![0]!["winterNow"]!["figure"]!.Number("si");
-        building["buffers"]![0]!["winterPlanned"]!["figure"]!.Number("si").ShouldBeLessThan(now);
+        var now = building["buffers"]![0]!["winterNow"]!["figure"]!.Number("amount");
+        building["buffers"]![0]!["winterPlanned"]!["figure"]!.Number("amount").ShouldBeLessThan(now);
     }
 
     [Fact]
@@ -360,7 +360,7 @@ public sealed class SurveyTests(Product product) : IClassFixture<Product>
         );
         var surface = (await client.GetJsonAsync($"/api/jobs/{job}/surfaces"))[0]!;
         var finding = surface["findings"]!.AsArray().Single(f => f!.Text("rule") == "meters")!;
-        finding["measured"]!.Number("si").ShouldBe(17 - (14 - 1.5), 1e-9);
+        finding["measured"]!.Number("amount").ShouldBe(17 - (14 - 1.5), 1e-9);
     }
 
     private async Task<(HttpClient Client, string Job, string Surface)> StartAsync(string kind)

@@ -14,9 +14,9 @@ async function surfaceAt(page: Page, job: string, id: string) {
   const all = (await (await page.request.get(`/api/jobs/${job}/surfaces`)).json()) as {
     id: string
     version: number
-    thickness: { si: number } | null
+    thickness: { amount: number } | null
     sheetId: string | null
-    expectedSubstrate: { si: number } | null
+    expectedSubstrate: { amount: number } | null
   }[]
   return all.find((one) => one.id === id)!
 }
@@ -58,7 +58,7 @@ async function next(page: Page) {
 }
 
 const mm = async (page: Page, job: string, id: string) =>
-  Math.round(((await surfaceAt(page, job, id)).thickness?.si ?? 0) * 1000)
+  Math.round(((await surfaceAt(page, job, id)).thickness?.amount ?? 0) * 1000)
 
 /** Waits until nothing more is on its way. */
 async function settled(page: Page) {
@@ -154,7 +154,7 @@ test('an expected substrate goes to its own surface, and one that was refused wa
   await expected.blur()
   await next(page)
   await expect(page).toHaveURL(new RegExp(b))
-  await expect.poll(async () => (await surfaceAt(page, job, a)).expectedSubstrate?.si).toBe(12)
+  await expect.poll(async () => (await surfaceAt(page, job, a)).expectedSubstrate?.amount).toBe(12)
   await settled(page)
   expect((await surfaceAt(page, job, b)).expectedSubstrate).toBeNull()
   await expected.fill('cold')

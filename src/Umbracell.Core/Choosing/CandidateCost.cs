@@ -182,7 +182,7 @@ public sealed record CandidateCost(
                     "Crew hours for one square metre, set-up spread over the treated area"
                 )
             );
-            return new(_missing.Count > 0 ? null : _lines.Sum(l => l.Value.Si), hours, LiftPlan.LeastTimeOf(_lifts), _missing, _lines);
+            return new(_missing.Count > 0 ? null : _lines.Sum(l => l.Value.Amount), hours, LiftPlan.LeastTimeOf(_lifts), _missing, _lines);
         }
     }
 }

@@ -67,10 +67,10 @@ public sealed record FlipPoint(
 )
 {
     /// <summary>How far the change lies from today's value, as a share of the range searched.</summary>
-    public double Distance => Math.Abs(At.Si - Now.Si) / Math.Max(1e-9, High - Low);
+    public double Distance => Math.Abs(At.Amount - Now.Amount) / Math.Max(1e-9, High - Low);
 
     /// <summary>Whether the change lies above today's value.</summary>
-    public bool Above => At.Si > Now.Si;
+    public bool Above => At.Amount > Now.Amount;
 }
 
 /// <summary>A system that trades places with the one advised where an input moves by less than the thickness is rounded by: to be taken

@@ -315,7 +315,7 @@ internal static class FlipPoints
     // At the far side of the change: the scores of both, or the rule or target that removes the one advised now.
     private static Working How(Search search, Figure now, Figure at, FlipCause cause, Candidate first, Candidate? old)
     {
-        var priorities = search.With(at.Si).Priorities;
+        var priorities = search.With(at.Amount).Priorities;
         List<WorkingTerm> terms =
         [
             new("x_0", "flipNow", now),

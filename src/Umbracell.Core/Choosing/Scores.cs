@@ -99,7 +99,7 @@ internal static class Scores
             new("s_class", "classWorth", Figure.Number(byClass)),
         ];
         var table = w.Opinions.FirstOrDefault(o => o.Rule != CondensationRules.Year);
-        if (table is not { Measured: { } has, Limit: { Si: > 0 } asks })
+        if (table is not { Measured: { } has, Limit: { Amount: > 0 } asks })
         {
             return Ratio(ScorePart.Moisture, byClass, permeance.ToFigure(), "s = s_class", terms);
         }
@@ -107,7 +107,7 @@ internal static class Scores
         terms.InsertRange(0, [new("R", "tableHas", has), new("R_table", "tableAsks", asks)]);
         return Ratio(
             ScorePart.Moisture,
-            (Math.Clamp(has.Si / asks.Si / 2, 0, 1) + byClass) / 2,
+            (Math.Clamp(has.Amount / asks.Amount / 2, 0, 1) + byClass) / 2,
             has,
             "s = (min(1, R / 2 R_table) + s_class) / 2",
             terms

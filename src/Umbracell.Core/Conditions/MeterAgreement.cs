@@ -31,7 +31,7 @@ public static class MeterAgreement
     private static bool Comparable(MeterReading a, MeterReading b) =>
         a.What == b.What && a.Instrument != b.Instrument && a.Place == b.Place && (a.At - b.At).Duration() <= Together;
 
-    private static double Apart(MeterReading a, MeterReading b) => Math.Abs(a.Value.Si - b.Value.Si);
+    private static double Apart(MeterReading a, MeterReading b) => Math.Abs(a.Value.Amount - b.Value.Amount);
 
     private static Finding Disagree(MeterReading a, MeterReading b)
     {

@@ -10,7 +10,7 @@ public enum UnitSystem
     Metric,
 }
 
-/// <summary>What a figure measures; decides its SI unit, how it prints and which typed units fit.</summary>
+/// <summary>What a figure measures; decides the unit it is kept in, how it prints and which typed units fit.</summary>
 public enum Dimension
 {
     /// <summary>Plain ratio or index; no unit.</summary>
@@ -154,10 +154,11 @@ public enum Rounding
     Down,
 }
 
-/// <summary>A value in SI with what it measures: the common coin of findings, workings and screens.</summary>
-/// <param name="Si">The value in the dimension's SI unit.</param>
+/// <summary>An amount with what it measures: the common coin of findings, workings and screens.</summary>
+/// <param name="Amount">The amount in the unit that is kept of its dimension, as <see cref="Dimension"/> says: SI, and °C or percent where
+/// people think in those.</param>
 /// <param name="Dimension">What it measures.</param>
-public readonly record struct Figure(double Si, Dimension Dimension)
+public readonly record struct Figure(double Amount, Dimension Dimension)
 {
     /// <summary>Which way it is rounded where it is printed: a figure that someone will act on is rounded to the safe side, in the
     /// reader's own units.</summary>

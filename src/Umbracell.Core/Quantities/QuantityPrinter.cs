@@ -20,7 +20,7 @@ public static class QuantityPrinter
     /// <returns>Text such as <c>5 1/2 in</c>, <c>R-20.4</c>, <c>140 mm</c>.</returns>
     public static string Print(Figure figure, UnitSystem system)
     {
-        var value = WithoutRest(Units.Of(figure.Dimension, system).FromSi(figure.Si));
+        var value = WithoutRest(Units.Of(figure.Dimension, system).FromSi(figure.Amount));
         var way = figure.Rounding;
         return (figure.Dimension, system) switch
         {
@@ -29,8 +29,8 @@ public static class QuantityPrinter
             (Dimension.Resistance, UnitSystem.Us) => "R-" + Fixed(value, 1, way),
             (Dimension.Transmittance, UnitSystem.Us) => "U-" + Fixed(value, 4, way),
             (Dimension.Pitch, UnitSystem.Us) => Trimmed(value, 1, way) + ":12",
-            (Dimension.Pitch, _) => Fixed(Math.Atan(figure.Si) * 180 / Math.PI, 0, way) + "°",
-            (Dimension.Duration, _) => HoursAndMinutes(figure.Si, way),
+            (Dimension.Pitch, _) => Fixed(Math.Atan(figure.Amount) * 180 / Math.PI, 0, way) + "°",
+            (Dimension.Duration, _) => HoursAndMinutes(figure.Amount, way),
             (Dimension.Number, _) => Fixed(value, 3, way),
             (Dimension.Count, _) => Fixed(value, 0, way),
             (Dimension.Sets, _) => Fixed(value, value is > 0 and < 0.1 ? 2 : 1, way) + (Fixed(value, 1, way) == "1.0" ? " set" : " sets"),
@@ -75,7 +75,7 @@ public static class QuantityPrinter
 
         var unit = Units.Of(first.Dimension, system);
         var apart = Math.Abs(
-            Round(unit.FromSi(first.Si), decimals, first.Rounding) - Round(unit.FromSi(second.Si), decimals, second.Rounding)
+            Round(unit.FromSi(first.Amount), decimals, first.Rounding) - Round(unit.FromSi(second.Amount), decimals, second.Rounding)
         );
 
         // Too close to be told apart as printed: then the difference speaks for itself.
@@ -83,7 +83,7 @@ public static class QuantityPrinter
             ? difference
             : difference with
             {
-                Si = Math.CopySign(Units.Of(difference.Dimension, system).ToSi(apart), difference.Si),
+                Amount = Math.CopySign(Units.Of(difference.Dimension, system).ToSi(apart), difference.Amount),
             };
     }
 
@@ -97,7 +97,7 @@ public static class QuantityPrinter
                 (Dimension.RelativeHumidity or Dimension.MoistureContent or Dimension.Percent, Dimension.HumidityPoints);
 
     /// <summary>The bare number of a figure in the reader's unit, for the axis of a chart.</summary>
-    public static double Value(Figure figure, UnitSystem system) => Units.Of(figure.Dimension, system).FromSi(figure.Si);
+    public static double Value(Figure figure, UnitSystem system) => Units.Of(figure.Dimension, system).FromSi(figure.Amount);
 
     /// <summary>The unit a reader's figures of a dimension are in.</summary>
     public static string UnitOf(Dimension dimension, UnitSystem system) => Units.Of(dimension, system).Symbol;
@@ -113,11 +113,11 @@ public static class QuantityPrinter
         // Formulas take the pitch as rise over run, in either system.
         if (figure.Dimension == Dimension.Pitch)
         {
-            return Significant(figure.Si, 5);
+            return Significant(figure.Amount, 5);
         }
 
         var unit = Units.Of(figure.Dimension, system);
-        var value = unit.FromSi(figure.Si);
+        var value = unit.FromSi(figure.Amount);
         var digits = Significant(value, 5);
         return figure.Dimension switch
         {

@@ -29,7 +29,7 @@ public static class ShapeSplit
             throw new ArgumentException($"A {shape.Kind} is not cut along its {along}.", nameof(along));
         }
 
-        var whole = shape[along].Si;
+        var whole = shape[along].Amount;
         QuantityRangeException.Within(
             "cut",
             at.Metres,

@@ -68,10 +68,10 @@ public static partial class SizeText
 
         var lengths = parts
             .Where(p => p.Figure!.Value.Dimension == Dimension.Span)
-            .Select(p => Length.FromMetres(p.Figure!.Value.Si))
+            .Select(p => Length.FromMetres(p.Figure!.Value.Amount))
             .ToList();
-        var pitch = parts.Find(p => p.Figure!.Value.Dimension == Dimension.Pitch)?.Figure!.Value.Si ?? 0;
-        var count = (int)Math.Round(parts.Find(p => p.Figure!.Value.Dimension == Dimension.Count)?.Figure!.Value.Si ?? 1);
+        var pitch = parts.Find(p => p.Figure!.Value.Dimension == Dimension.Pitch)?.Figure!.Value.Amount ?? 0;
+        var count = (int)Math.Round(parts.Find(p => p.Figure!.Value.Dimension == Dimension.Count)?.Figure!.Value.Amount ?? 1);
         return new(new(kind, lengths[0], lengths.ElementAtOrDefault(1), lengths.ElementAtOrDefault(2), pitch, count), null, [])
         {
             Doubtful = Doubtful(wanted, parts),
@@ -119,7 +119,7 @@ public static partial class SizeText
                 return new(null, bad, []);
             }
 
-            corners.Add(new(pair[0].Figure!.Value.Si, pair[1].Figure!.Value.Si));
+            corners.Add(new(pair[0].Figure!.Value.Amount, pair[1].Figure!.Value.Amount));
         }
 
         return corners.Count < 3 || Outlines.CrossesItself(corners) || Outlines.AreaOf(corners).SquareMetres < 1e-4
@@ -156,9 +156,9 @@ public static partial class SizeText
                 : null;
             openings.Add(
                 new(
-                    (int)Math.Round(count.Figure!.Value.Si),
-                    Length.FromMetres(sides[0].Figure!.Value.Si),
-                    Length.FromMetres(sides[1].Figure!.Value.Si)
+                    (int)Math.Round(count.Figure!.Value.Amount),
+                    Length.FromMetres(sides[0].Figure!.Value.Amount),
+                    Length.FromMetres(sides[1].Figure!.Value.Amount)
                 )
             );
         }

@@ -154,7 +154,7 @@ public sealed record SpraySets(
     private static SpraySets Of(Working medianWorking, WorkingTerm perSet, SetsSpread spread, double risk)
     {
         QuantityRangeException.Within("risk", risk * 100, 0.1, 50, Dimension.Percent);
-        var median = medianWorking.Result.Si;
+        var median = medianWorking.Result.Amount;
         var sd = spread.OfSets;
         var z = NormalDistribution.Quantile(1 - risk);
         var whole = LoadFor(median, sd, risk);
@@ -195,8 +195,8 @@ public sealed record SpraySets(
 
     private static SetsLoad LoadOf(int sets, Working median, double spread, WorkingTerm perSet)
     {
-        var chance = ChanceShort(median.Result.Si, spread, sets);
-        var left = FoamVolume.FromCubicMetres(perSet.Value.Si * (sets - median.Result.Si));
+        var chance = ChanceShort(median.Result.Amount, spread, sets);
+        var left = FoamVolume.FromCubicMetres(perSet.Value.Amount * (sets - median.Result.Amount));
         WorkingTerm[] load = [new("n_load", "setsOnRig", Figure.Count(sets)), new("n", "medianSets", median.Result, median)];
         return new(
             sets,

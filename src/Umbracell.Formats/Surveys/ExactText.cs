@@ -32,7 +32,7 @@ public static class ExactText
     /// <summary>Any other quantity, in the reader's unit where that is short, else in the other system's.</summary>
     public static string Quantity(Figure figure, UnitSystem system) =>
         FirstThatReads(
-            figure.Si,
+            figure.Amount,
             new(double.MinValue, double.MaxValue, figure.Dimension),
             [Rounded(figure, system), Rounded(figure, system == UnitSystem.Us ? UnitSystem.Metric : UnitSystem.Us)]
         ) ?? $"{Number(QuantityPrinter.Value(figure, system))} {QuantityPrinter.UnitOf(figure.Dimension, system)}";
@@ -49,7 +49,7 @@ public static class ExactText
     {
         foreach (var way in ways)
         {
-            if (QuantityParser.Parse(way, range, UnitSystem.Metric).Figure is { } read && Math.Abs(read.Si - si) < 1e-9)
+            if (QuantityParser.Parse(way, range, UnitSystem.Metric).Figure is { } read && Math.Abs(read.Amount - si) < 1e-9)
             {
                 return way;
             }

@@ -88,7 +88,7 @@ public sealed record FieldDoubt(string Field, string Code, FigureAnswer? ReadAs,
                 field,
                 char.ToLowerInvariant(doubt.Kind.ToString()[0]) + doubt.Kind.ToString()[1..],
                 new FigureAnswer(
-                    figure.Si,
+                    figure.Amount,
                     QuantityPrinter.PrintAsTyped(figure, UnitSystem.Us),
                     QuantityPrinter.PrintAsTyped(figure, UnitSystem.Metric)
                 ),

@@ -4,16 +4,18 @@ using Umbracell.Core.Quantities;
 namespace Umbracell.Questions.Answers;
 
 /// <summary>A figure in both unit systems, printed by the core, so that a screen never rounds or converts.</summary>
-/// <param name="Si">The value in SI.</param>
+/// <param name="Amount">The amount in the unit that is kept of its dimension.</param>
 /// <param name="Us">As read in US units.</param>
 /// <param name="Metric">As read in metric units.</param>
-public sealed record FigureAnswer(double Si, string Us, string Metric)
+public sealed record FigureAnswer(double Amount, string Us, string Metric)
 {
     public static FigureAnswer Of(Figure figure) =>
-        new(figure.Si, QuantityPrinter.Print(figure, UnitSystem.Us), QuantityPrinter.Print(figure, UnitSystem.Metric));
+        new(figure.Amount, QuantityPrinter.Print(figure, UnitSystem.Us), QuantityPrinter.Print(figure, UnitSystem.Metric));
+
+    public static FigureAnswer OfCelsius(double celsius) => Of(Temperature.FromCelsius(celsius).ToFigure());
 
     public static FigureAnswer Exact(Figure figure) =>
-        new(figure.Si, QuantityPrinter.PrintExact(figure, UnitSystem.Us), QuantityPrinter.PrintExact(figure, UnitSystem.Metric));
+        new(figure.Amount, QuantityPrinter.PrintExact(figure, UnitSystem.Us), QuantityPrinter.PrintExact(figure, UnitSystem.Metric));
 
     public static FigureAnswer? Maybe(Figure? figure) => figure is { } known ? Of(known) : null;
 
@@ -126,7 +128,7 @@ public sealed record FindingAnswer(
     private static FigureAnswer? MeasuredOf(Finding f) =>
         f.Measured is { } measured
             ? new(
-                measured.Si,
+                measured.Amount,
                 QuantityPrinter.Print(MeasuredIn(UnitSystem.Us, f, measured), UnitSystem.Us),
                 QuantityPrinter.Print(MeasuredIn(UnitSystem.Metric, f, measured), UnitSystem.Metric)
             )
@@ -135,7 +137,7 @@ public sealed record FindingAnswer(
     private static FigureAnswer? MarginOf(Finding f)
     {
         return f is { Margin: { } margin, Measured: { } measured, Limit: { } limit }
-            ? new(margin.Si, Printed(UnitSystem.Us), Printed(UnitSystem.Metric))
+            ? new(margin.Amount, Printed(UnitSystem.Us), Printed(UnitSystem.Metric))
             : FigureAnswer.Maybe(f.Margin);
 
         string Printed(UnitSystem system) => QuantityPrinter.PrintMargin(margin, MeasuredIn(system, f, measured), limit, system);

@@ -34,7 +34,7 @@ public static class ChoiceAnswers
             FigureAnswer.Of(flip.At),
             FigureAnswer.Of(
                 new(
-                    Math.Abs(flip.At.Si - flip.Now.Si),
+                    Math.Abs(flip.At.Amount - flip.Now.Amount),
                     flip.Now.Dimension == Dimension.Temperature ? Dimension.TemperatureDifference : flip.Now.Dimension
                 )
             ),

@@ -37,9 +37,9 @@ internal static class AirEndpoints
     )
     {
         var air = MoistAir.Of(
-            new(tempC),
-            new(rhPct, rhOver == "ice" ? HumidityReference.Ice : HumidityReference.Water),
-            StandardAtmosphere.PressureAt(new(altitudeM))
+            Temperature.FromCelsius(tempC),
+            RelativeHumidity.FromPercent(rhPct, rhOver == "ice" ? HumidityReference.Ice : HumidityReference.Water),
+            StandardAtmosphere.PressureAt(Length.FromMetres(altitudeM))
         );
         return TypedResults.Ok(
             new AirAnswer(

@@ -146,7 +146,7 @@ internal static class JobEndpoints
             .ToList();
         var feet = new BoardFeet(
             rows.Count,
-            FigureAnswer.Of(new Area(board.Rows.Sum(row => row.Cells.AreaM2 ?? 0)).ToFigure()),
+            FigureAnswer.Of(Area.FromSquareMetres(board.Rows.Sum(row => row.Cells.AreaM2 ?? 0)).ToFigure()),
             Counted(Stage.Choose),
             Counted(Stage.Section),
             FigureAnswer.Of(new(board.Sums.Sets.Values.Sum(), Dimension.Sets)),
@@ -241,7 +241,7 @@ internal static class JobEndpoints
             FigureAnswer.All(figures),
             JobPlaces.IdOf(job),
             job.HumidityClass,
-            [.. job.RoomMonthsC.Select(t => FigureAnswer.Of(new(t, Dimension.Temperature)))],
+            [.. job.RoomMonthsC.Select(t => FigureAnswer.OfCelsius(t))],
             [.. job.RoomMonthsRhPct.Select(rh => FigureAnswer.Of(new(rh, Dimension.RelativeHumidity)))],
             JobChoosing.Typed(job).Concat(JobPricing.Typed(job)).ToDictionary(),
             JobPlaces.Of(job)?.TimeZone,

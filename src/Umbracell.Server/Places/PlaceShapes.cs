@@ -49,7 +49,7 @@ public sealed record PlaceAnswer(
                     ["coolingRh"] = new(p.CoolingRhPct, Dimension.RelativeHumidity),
                 }
             ),
-            [.. p.MeanC.Select(t => FigureAnswer.Of(new(t, Dimension.Temperature)))],
+            [.. p.MeanC.Select(t => FigureAnswer.OfCelsius(t))],
             [.. p.MeanRhPct.Select(rh => FigureAnswer.Of(new(rh, Dimension.RelativeHumidity)))],
             p.Latitude,
             p.Longitude,

@@ -74,7 +74,7 @@ internal static class SectionEndpoints
         var (surface, job) = await reader.FindAsync(id);
         var buffer = surface.BufferId is null ? null : Beside(surface, job, await SurfaceStates.OfAsync(job, reader, library, db));
         var question = SurfaceSections.Of(surface, job);
-        var thickness = surface.FoamThicknessM is { } metres ? FigureAnswer.Of(new Length(metres).ToThickness()) : null;
+        var thickness = surface.FoamThicknessM is { } metres ? FigureAnswer.Of(Length.FromMetres(metres).ToThickness()) : null;
         var supplies = await library.SuppliesAsync();
         var laid = question is null ? null : SurfaceStudies.OrNull(() => LaidSection.Of(SectionQuestions.Case(question, supplies)));
         var (answer, fault) = Answer(question, supplies);

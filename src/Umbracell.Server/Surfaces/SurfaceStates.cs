@@ -19,17 +19,17 @@ namespace Umbracell.Server.Surfaces;
 internal sealed record SeasonAir(Temperature Indoor, RelativeHumidity IndoorRh, Temperature Outdoor, RelativeHumidity OutdoorRh)
 {
     public static SeasonAir Winter(Job job) =>
-        new(new(job.IndoorC), new(job.IndoorRhPct), new(job.OutdoorC), RelativeHumidity.OfWeather(job.OutdoorRhPct, new(job.OutdoorC)));
+        new(Temperature.FromCelsius(job.IndoorC), RelativeHumidity.FromPercent(job.IndoorRhPct), Temperature.FromCelsius(job.OutdoorC), RelativeHumidity.OfWeather(job.OutdoorRhPct, Temperature.FromCelsius(job.OutdoorC)));
 
     public static SeasonAir Summer(Job job) =>
-        new(new(job.SummerIndoorC), new(job.SummerIndoorRhPct), new(job.SummerOutdoorC), new(job.SummerOutdoorRhPct));
+        new(Temperature.FromCelsius(job.SummerIndoorC), RelativeHumidity.FromPercent(job.SummerIndoorRhPct), Temperature.FromCelsius(job.SummerOutdoorC), RelativeHumidity.FromPercent(job.SummerOutdoorRhPct));
 
     /// <summary>The same air with outdoor air brought to another temperature, its water kept.</summary>
     public SeasonAir Beyond(Temperature buffer, Pressure pressure)
     {
         var outdoor = MoistAir.Of(Outdoor, OutdoorRh, pressure);
         var percent = 100 * outdoor.VapourPressure.Pascals / MoistAir.SaturationPressureOfWeather(buffer).Pascals;
-        return this with { Outdoor = buffer, OutdoorRh = new(Math.Clamp(percent, 1, 100)) };
+        return this with { Outdoor = buffer, OutdoorRh = RelativeHumidity.FromPercent(Math.Clamp(percent, 1, 100)) };
     }
 }
 
@@ -45,7 +45,7 @@ internal sealed class SurfaceStates(Job job, IReadOnlyList<Surface> surfaces, IR
             await library.SuppliesAsync()
         );
 
-    private readonly Pressure _pressure = StandardAtmosphere.PressureAt(new(job.AltitudeM));
+    private readonly Pressure _pressure = StandardAtmosphere.PressureAt(Length.FromMetres(job.AltitudeM));
 
     /// <summary>A surface in a season; null where it cannot be studied: no sheet at all, or a thickness its sheet does not rate.</summary>
     /// <param name="surface">The surface.</param>
@@ -125,7 +125,7 @@ internal sealed class SurfaceStates(Job job, IReadOnlyList<Surface> surfaces, IR
         };
         try
         {
-            return AssemblyState.Of(section, new(metres));
+            return AssemblyState.Of(section, Length.FromMetres(metres));
         }
         catch (QuantityRangeException)
         {

@@ -117,7 +117,7 @@ internal static class AssemblyEdits
                 return;
             }
 
-            layers.Add(new(material, thickness.Figure!.Value.Si * 1000));
+            layers.Add(new(material, thickness.Figure!.Value.Amount * 1000));
         }
 
         take(layers);

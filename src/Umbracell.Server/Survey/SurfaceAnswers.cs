@@ -92,5 +92,5 @@ internal static class SurfaceAnswers
 
     private static FigureAnswer? Thickness(double? metres) => metres is { } m ? FigureAnswer.Of(new(m, Dimension.Thickness)) : null;
 
-    private static FigureAnswer? Temperature(double? celsius) => celsius is { } c ? FigureAnswer.Of(new(c, Dimension.Temperature)) : null;
+    private static FigureAnswer? Temperature(double? celsius) => celsius is { } c ? FigureAnswer.OfCelsius(c) : null;
 }

@@ -21,7 +21,7 @@ internal static class SurfaceSplit
         fields.Choice<SizePart>("along", part => along = part);
         var whole =
             along is { } cut && ShapeSplit.Along(surface.Shape).Contains(cut) && surface.HasSize
-                ? SurfaceReader.ShapeOf(surface)[cut].Si
+                ? SurfaceReader.ShapeOf(surface)[cut].Amount
                 : (double?)null;
         if (along is null || whole is null)
         {
@@ -39,7 +39,7 @@ internal static class SurfaceSplit
         }
 
         fields.ThrowIfFaulty("name", "along", "at");
-        return Cut(surface, along!.Value, new(at!.Value), name);
+        return Cut(surface, along!.Value, Length.FromMetres(at!.Value), name);
     }
 
     private static Surface Cut(Surface surface, SizePart along, Length at, string name)

@@ -1,3 +1,4 @@
+using Umbracell.Core.Quantities;
 using System.Security.Claims;
 using System.Text.Json;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -225,7 +226,7 @@ internal static class SurveyEndpoints
         var sketch = SurfaceSketch.Of(
             SurfaceReader.ShapeOf(surface),
             SurfaceReader.OpeningsOf(surface),
-            new(surface.MemberMaterial == MemberMaterial.None ? 0 : surface.MemberSpacingM)
+            Length.FromMetres(surface.MemberMaterial == MemberMaterial.None ? 0 : surface.MemberSpacingM)
         );
         var corners = sketch.Faces.SelectMany(face => face).ToList();
         return TypedResults.Ok(

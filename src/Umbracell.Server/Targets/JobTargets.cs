@@ -35,7 +35,7 @@ internal static class JobTargets
                     e =>
                         figures.TryGetValue(e.Key.ToString(), out var typed)
                             ? (IReadOnlyDictionary<string, ThermalTransmittance>)
-                                typed.ToDictionary(z => z.Key, z => new ThermalTransmittance(z.Value))
+                                typed.ToDictionary(z => z.Key, z => ThermalTransmittance.FromSi(z.Value))
                             : e.Value
                 ),
         };

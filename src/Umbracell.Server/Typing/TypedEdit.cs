@@ -93,7 +93,7 @@ internal sealed class TypedFields(TypedEdit edit)
         if (typed.Fault is null)
         {
             Mark(FieldDoubt.Of(field, typed));
-            take(typed.Figure!.Value.Si);
+            take(typed.Figure!.Value.Amount);
         }
         else
         {
@@ -193,7 +193,7 @@ internal sealed class TypedFields(TypedEdit edit)
         }
         else
         {
-            take([.. (typed.Count == 1 ? Enumerable.Repeat(typed[0], 12) : typed).Select(one => one.Figure!.Value.Si)]);
+            take([.. (typed.Count == 1 ? Enumerable.Repeat(typed[0], 12) : typed).Select(one => one.Figure!.Value.Amount)]);
         }
     }
 

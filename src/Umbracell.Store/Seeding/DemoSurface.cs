@@ -143,7 +143,8 @@ internal sealed class DemoSurface(Surface surface, UnitSystem units)
     private double Celsius(string text) => Parse(text, new(-60, 100, Dimension.Temperature));
 
     private double Parse(string text, FigureRange range) =>
-        QuantityParser.Parse(text, range, units).Figure?.Si ?? throw new InvalidOperationException($"The demo value {text} does not read.");
+        QuantityParser.Parse(text, range, units).Figure?.Amount
+        ?? throw new InvalidOperationException($"The demo value {text} does not read.");
 
     /// <summary>A second meter's word on the wood.</summary>
     public DemoSurface WoodBySecondMeter(double percent)

@@ -186,7 +186,7 @@ public sealed class ConductionTests
                     var (told, settled) = (OfMetal(moving), OfMetal(resting));
 
                     // Nearer than what the curve may be off by, either word is as true.
-                    if (Math.Abs(settled.Margin!.Value.Si) > 0.5)
+                    if (Math.Abs(settled.Margin!.Value.Amount) > 0.5)
                     {
                         told.Case.Name.ShouldBe(settled.Case.Name);
                     }
@@ -318,7 +318,7 @@ public sealed class ConductionTests
         study.EstimateU.ShouldBe(byTable.WholeU);
         study.Studs.ShouldBeNull();
         study.Findings.Single(f => f.Rule.Id == "metalMembers").Case.Name.ShouldEndWith("Stud");
-        study.Workings["wholeU"].Result.Si.ShouldBe(study.WholeU.WattsPerSquareMetreKelvin, 1e-9);
+        study.Workings["wholeU"].Result.Amount.ShouldBe(study.WholeU.WattsPerSquareMetreKelvin, 1e-9);
     }
 
     [Fact]

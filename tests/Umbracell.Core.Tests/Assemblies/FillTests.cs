@@ -70,7 +70,7 @@ public sealed class FillTests
                 tight.Findings.ShouldNotContain(f => f.Rule.Id == "battFit");
                 var told = loose.Findings.Single(f => f.Rule.Id == "battFit");
                 told.Verdict.ShouldBe(Verdict.Care);
-                told.Figures["gap"].Si.ShouldBe(Length.FromInches(wider).Metres, 1e-9);
+                told.Figures["gap"].Amount.ShouldBe(Length.FromInches(wider).Metres, 1e-9);
             });
 
     [Fact]

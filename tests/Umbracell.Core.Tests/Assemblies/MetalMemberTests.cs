@@ -143,7 +143,9 @@ public sealed class MetalMemberTests
         var study = SectionStudy.Of(Wall(MemberMaterial.Girt, Profile));
         var psi = study.MemberPsi!.Value;
         (study.WholeU.WattsPerSquareMetreKelvin - study.ParallelU.WattsPerSquareMetreKelvin).ShouldBe(psi / 1.5, 1e-12);
-        study.Findings.Single(f => f.Rule.Id == "metalMembers").Working!.Result.Si.ShouldBe(study.WholeU.WattsPerSquareMetreKelvin, 1e-12);
+        study
+            .Findings.Single(f => f.Rule.Id == "metalMembers")
+            .Working!.Result.Amount.ShouldBe(study.WholeU.WattsPerSquareMetreKelvin, 1e-12);
     }
 
     [Fact]

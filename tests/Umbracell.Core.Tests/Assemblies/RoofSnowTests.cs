@@ -57,7 +57,7 @@ public sealed class RoofSnowTests
             .Sample(inches =>
             {
                 var study = SectionStudy.Of(Roof(inches));
-                study.Workings["insideSurface"].Result.Si.ShouldBe(study.Profile.Points[^2].Temperature.Celsius, 1e-9);
+                study.Workings["insideSurface"].Result.Amount.ShouldBe(study.Profile.Points[^2].Temperature.Celsius, 1e-9);
             });
 
     [Theory]

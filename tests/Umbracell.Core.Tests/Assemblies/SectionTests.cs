@@ -42,7 +42,7 @@ public sealed class SectionTests
             .. openInches > 0 ? [new FoamFill(Sheets.OpenCell, Length.FromInches(openInches))] : Array.Empty<FoamFill>(),
         ];
         var study = SectionStudy.Of(Walls.Section(SurfaceKind.UnventedDeck) with { Fill = [.. foams] }, inMotion: true);
-        study.Workings["lifts"].Result.Si.ShouldBe(lifts);
+        study.Workings["lifts"].Result.Amount.ShouldBe(lifts);
     }
 
     [Fact]
@@ -56,7 +56,7 @@ public sealed class SectionTests
                     FoamFill[] foams = both ? [under, over] : [under];
                     var study = SectionStudy.Of(Walls.Section(SurfaceKind.UnventedDeck) with { Fill = [.. foams] }, inMotion: true);
                     var working = study.Workings["lifts"];
-                    working.Result.Si.ShouldBe(study.Lifts.Sum(plan => plan.Lifts.Count));
+                    working.Result.Amount.ShouldBe(study.Lifts.Sum(plan => plan.Lifts.Count));
                     foreach (var (foam, plan) in foams.Zip(study.Lifts))
                     {
                         plan.Lifts.Sum(l => l.Metres).ShouldBe(foam.Thickness.Metres, 1e-9);
@@ -64,7 +64,7 @@ public sealed class SectionTests
 
                     if (both)
                     {
-                        working.Terms.Select(t => t.From!.Result.Si).Sum().ShouldBe(working.Result.Si);
+                        working.Terms.Select(t => t.From!.Result.Amount).Sum().ShouldBe(working.Result.Amount);
                     }
                 },
                 iter: 40
@@ -105,7 +105,7 @@ public sealed class SectionTests
                             _ => "part",
                         }
                     );
-                    told?.Figures["combined"].Si.ShouldBe(untold.CombinedU.Value.WattsPerSquareMetreKelvin, 1e-12);
+                    told?.Figures["combined"].Amount.ShouldBe(untold.CombinedU.Value.WattsPerSquareMetreKelvin, 1e-12);
                 },
                 iter: 60
             );
@@ -268,11 +268,11 @@ public sealed class SectionTests
     public void A_working_can_be_followed_to_its_result()
     {
         var u = Study(4).Workings["wholeU"];
-        double Term(string symbol) => u.Terms.Single(t => t.Symbol == symbol).Value.Si;
+        double Term(string symbol) => u.Terms.Single(t => t.Symbol == symbol).Value.Amount;
         var byHand = Term("f") / (Term("R_member") + Term("R_rest")) + (1 - Term("f")) / (Term("R_foam") + Term("R_air") + Term("R_rest"));
-        u.Result.Si.ShouldBe(byHand, 1e-12);
+        u.Result.Amount.ShouldBe(byHand, 1e-12);
         var rest = u.Terms.Single(t => t.Symbol == "R_rest").From.ShouldNotBeNull();
-        rest.Terms.Sum(t => t.Value.Si).ShouldBe(rest.Result.Si, 1e-12);
+        rest.Terms.Sum(t => t.Value.Amount).ShouldBe(rest.Result.Amount, 1e-12);
     }
 
     [Fact]

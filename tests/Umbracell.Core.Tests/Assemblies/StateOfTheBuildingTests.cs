@@ -44,7 +44,7 @@ public sealed class StateOfTheBuildingTests
                     );
                     var told = now.WetterWith(planned, "summer");
                     (told is not null).ShouldBe(planned.InterfaceHumidity > 80 && planned.InterfaceHumidity > now.InterfaceHumidity + 1);
-                    told?.Measured!.Value.Si.ShouldBe(Math.Min(100, planned.InterfaceHumidity));
+                    told?.Measured!.Value.Amount.ShouldBe(Math.Min(100, planned.InterfaceHumidity));
                 }
             );
 
@@ -204,7 +204,7 @@ public sealed class StateOfTheBuildingTests
             },
             Length.FromInches(3)
         );
-        var terms = state.FaceWorking.Terms.ToDictionary(t => t.Symbol, t => t.Value.Si);
+        var terms = state.FaceWorking.Terms.ToDictionary(t => t.Symbol, t => t.Value.Amount);
         state.RoomFace.Celsius.ShouldBe(terms["T_in"] - (terms["T_in"] - terms["T_out"]) * terms["R_si"] / terms["R"], 1e-9);
     }
 

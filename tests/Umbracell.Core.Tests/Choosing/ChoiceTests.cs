@@ -218,14 +218,14 @@ public sealed class ChoiceTests
         foreach (var flip in choice.Flips.Where(f => f.Input == FlipInput.Target))
         {
             ChoiceCase At(double u) => asked with { Section = asked.Section with { Target = new(ThermalTransmittance.FromSi(u), "test") } };
-            Choice.Of(At(flip.At.Si), FlipSearch.None).Advised!.Id.ShouldBe(flip.Winner);
-            var near = flip.At.Si + (flip.Now.Si - flip.At.Si) * 0.02 + (flip.Above ? -1 : 1) * flip.Now.Si * 0.006;
+            Choice.Of(At(flip.At.Amount), FlipSearch.None).Advised!.Id.ShouldBe(flip.Winner);
+            var near = flip.At.Amount + (flip.Now.Amount - flip.At.Amount) * 0.02 + (flip.Above ? -1 : 1) * flip.Now.Amount * 0.006;
             Choice.Of(At(near), FlipSearch.None).Advised!.Id.ShouldBe(choice.Advised!.Id);
         }
 
         foreach (var flip in price)
         {
-            flip.At.Si.ShouldBeInRange(40, 250);
+            flip.At.Amount.ShouldBeInRange(40, 250);
             flip.Winner.ShouldNotBe(choice.Advised!.Id);
         }
     }
@@ -250,7 +250,7 @@ public sealed class ChoiceTests
             choice.Flips.ShouldAllBe(f => f.Working.Result == f.At && f.Working.Terms.Any(t => t.Name == "flipNewScore"));
             foreach (var outscored in choice.Flips.Where(f => f.Cause == FlipCause.Outscored))
             {
-                var terms = outscored.Working.Terms.ToDictionary(t => t.Name, t => t.Value.Si);
+                var terms = outscored.Working.Terms.ToDictionary(t => t.Name, t => t.Value.Amount);
                 terms["flipNewScore"].ShouldBeGreaterThan(terms["flipOldScore"]);
             }
 

@@ -73,7 +73,7 @@ public sealed class DrynessTests
                     {
                         var worst = c.Year!.Places.Where(p => p.IsDamperThanWeather).Max(p => p.Greatest);
                         c.Year.Dampest.Greatest.ShouldBe(worst, 1e-6);
-                        c.Scores.Single(s => s.Part == ScorePart.Moisture).Measured.Si.ShouldBe(worst, 1e-6);
+                        c.Scores.Single(s => s.Part == ScorePart.Moisture).Measured.Amount.ShouldBe(worst, 1e-6);
                     }
                 },
                 iter: 60
@@ -160,11 +160,11 @@ public sealed class DrynessTests
             var rule = open.Findings.Single(f => f.Rule.Id == "E5");
             var closed = choice.Candidates.Where(c => c.Kind == CandidateKind.ClosedCell).Min(Under);
             seen.Add(rule.Case.Name);
-            rule.Measured!.Value.Si.ShouldBe(Under(open), 1e-9);
+            rule.Measured!.Value.Amount.ShouldBe(Under(open), 1e-9);
             (rule.Verdict == Verdict.Hold).ShouldBe(Under(open) > 81 && Under(open) > closed + 1);
             if (rule.Case.Name == "alike")
             {
-                rule.Figures["closed"].Si.ShouldBe(closed, 1e-9);
+                rule.Figures["closed"].Amount.ShouldBe(closed, 1e-9);
             }
         }
 
@@ -199,12 +199,12 @@ public sealed class DrynessTests
             foreach (var measure in choice.Measures)
             {
                 seen.Add(measure.Change);
-                var done = Choice.Of(Done(asked, measure.Change, measure.To.Si), FlipSearch.None);
+                var done = Choice.Of(Done(asked, measure.Change, measure.To.Amount), FlipSearch.None);
                 done.Advice.ShouldBe(Advice.Advised);
                 done.Advised!.Kind.ShouldBe(measure.System);
                 if (measure.Change == DryingChange.DrierRoom)
                 {
-                    Choice.Of(Done(asked, measure.Change, measure.To.Si + 1), FlipSearch.None).Advice.ShouldBe(Advice.AllFail);
+                    Choice.Of(Done(asked, measure.Change, measure.To.Amount + 1), FlipSearch.None).Advice.ShouldBe(Advice.AllFail);
                 }
             }
         }
@@ -282,8 +282,10 @@ public sealed class DrynessTests
                         (wetter.Count > 0 && told is null).ShouldBeFalse(c.Id);
                         if (told is not null)
                         {
-                            told.Measured!.Value.Si.ShouldBeGreaterThan(told.Limit!.Value.Si + 1);
-                            c.Year.Places.ShouldContain(p => p.Place.Key == told.Words["place"] && p.Greatest == told.Measured!.Value.Si);
+                            told.Measured!.Value.Amount.ShouldBeGreaterThan(told.Limit!.Value.Amount + 1);
+                            c.Year.Places.ShouldContain(p =>
+                                p.Place.Key == told.Words["place"] && p.Greatest == told.Measured!.Value.Amount
+                            );
                         }
                     }
                 },

@@ -42,11 +42,11 @@ public sealed class FlipTests
                     new(double.MinValue, double.MaxValue, flip.At.Dimension),
                     system
                 );
-                var typed = read.Figure.ShouldNotBeNull($"{told} {flip.At.Dimension} {read.Fault}").Si;
+                var typed = read.Figure.ShouldNotBeNull($"{told} {flip.At.Dimension} {read.Fault}").Amount;
                 Won(With(asked, flip.Input, typed)).ShouldNotBe(choice.Advised.Id, $"{flip.Input} {now} → {told}");
             }
 
-            Won(With(asked, flip.Input, flip.At.Si)).ShouldBe(flip.Winner);
+            Won(With(asked, flip.Input, flip.At.Amount)).ShouldBe(flip.Winner);
         }
     }
 
@@ -59,15 +59,15 @@ public sealed class FlipTests
         foreach (var flip in choice.Flips.Where(f => f.Input != FlipInput.OpenCellPrice))
         {
             // Walked three times as finely as the search walks: whoever else wins on the way is gone again within the grain.
-            var grain = flip.Working.Terms.Single(t => t.Name == "flipTolerance").Value.Si;
+            var grain = flip.Working.Terms.Single(t => t.Name == "flipTolerance").Value.Amount;
             var (fine, since) = (grain / 3, (double?)null);
-            var way = Math.Sign(flip.At.Si - flip.Now.Si);
-            for (var x = flip.Now.Si + way * fine; way * (flip.At.Si - x) > 1.1 * grain; x += way * fine)
+            var way = Math.Sign(flip.At.Amount - flip.Now.Amount);
+            for (var x = flip.Now.Amount + way * fine; way * (flip.At.Amount - x) > 1.1 * grain; x += way * fine)
             {
                 since = Won(With(asked, flip.Input, x)) == choice.Advised!.Id ? null : since ?? x;
                 (since is { } from ? Math.Abs(x - from) : 0).ShouldBeLessThan(
                     grain * 1.01,
-                    $"{flip.Input}: {QuantityPrinter.Print(flip.Now, UnitSystem.Metric)} → {x}, told {flip.At.Si}"
+                    $"{flip.Input}: {QuantityPrinter.Print(flip.Now, UnitSystem.Metric)} → {x}, told {flip.At.Amount}"
                 );
             }
         }
@@ -85,8 +85,8 @@ public sealed class FlipTests
             {
                 seen++;
                 alike.Winner.ShouldNotBe(choice.Advised!.Id);
-                Won(With(asked, alike.Input, alike.At.Si)).ShouldBe(alike.Winner);
-                choice.Flips.ShouldNotContain(f => f.Input == alike.Input && Math.Abs(f.At.Si - alike.At.Si) < 1e-9);
+                Won(With(asked, alike.Input, alike.At.Amount)).ShouldBe(alike.Winner);
+                choice.Flips.ShouldNotContain(f => f.Input == alike.Input && Math.Abs(f.At.Amount - alike.At.Amount) < 1e-9);
             }
         }
 

@@ -65,7 +65,7 @@ public sealed class GateRemedyTests
                             Rule(finding.Rule.Id, after)
                                 .Verdict.CompareTo(finding.Verdict)
                                 .ShouldBeNegative(
-                                    $"{finding.Rule} {remedy.Kind} {entered}: {string.Join(", ", remedy.Figures.Select(f => $"{f.Key} {f.Value.Si}"))}"
+                                    $"{finding.Rule} {remedy.Kind} {entered}: {string.Join(", ", remedy.Figures.Select(f => $"{f.Key} {f.Value.Amount}"))}"
                                 );
                             lock (tried)
                             {
@@ -213,14 +213,14 @@ public sealed class GateRemedyTests
         {
             Entered.AsPrintedInUs => Read(figure, range, UnitSystem.Us),
             Entered.AsPrintedInMetric => Read(figure, range, UnitSystem.Metric),
-            _ => figure.Si,
+            _ => figure.Amount,
         };
 
     private static double Read(Figure figure, FigureRange range, UnitSystem system)
     {
         var typed = QuantityParser.Parse(QuantityPrinter.Print(figure, system), range, system);
         typed.Fault.ShouldBeNull(typed.Typed);
-        return typed.Figure!.Value.Si;
+        return typed.Figure!.Value.Amount;
     }
 
     // As a person types it: whole or half degrees of the one or the other.

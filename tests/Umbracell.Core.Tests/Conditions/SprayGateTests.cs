@@ -53,7 +53,7 @@ public sealed class SprayGateTests
         var gate = Good with { Sheet = Sheets.ColdGrade, Substrate = T(-13), Air = T(-15), Humidity = RH(70) };
         var finding = Rule("G3", gate);
         finding.Words["point"].ShouldBe("frost");
-        finding.Figures["dew"].Si.ShouldBe(-17.255, 0.005);
+        finding.Figures["dew"].Amount.ShouldBe(-17.255, 0.005);
         finding.Verdict.ShouldBe(Verdict.Care);
     }
 
@@ -268,11 +268,11 @@ public sealed class SprayGateTests
         var gate = Good with { Substrate = T(1), Air = T(4), Humidity = RH(92) };
         var heat = SprayGate.Check(gate).Remedies.Single(r => r.Kind == "dryHeat");
         var air = MoistAir.Of(Temperature.FromCelsius(4), RelativeHumidity.FromPercent(92), StandardAtmosphere.PressureAt(Length.Zero));
-        var airTo = Temperature.FromCelsius(heat.Figures["airTo"].Si + 1e-6);
+        var airTo = Temperature.FromCelsius(heat.Figures["airTo"].Amount + 1e-6);
         var after = SprayGate.Check(
             gate with
             {
-                Substrate = T(heat.Figures["substrateTo"].Si + 1e-6),
+                Substrate = T(heat.Figures["substrateTo"].Amount + 1e-6),
                 Air = T(airTo.Celsius),
                 Humidity = RH(air.HumidityWhenDryHeatedTo(airTo).Percent),
             }

@@ -29,8 +29,8 @@ public sealed class CurveTests
     {
         var refusal = Should.Throw<QuantityRangeException>(() => Substrate.At(x));
         refusal.ParamName.ShouldBe("substrate temperature");
-        refusal.Least.Si.ShouldBe(4);
-        refusal.Greatest.Si.ShouldBe(38);
+        refusal.Least.Amount.ShouldBe(4);
+        refusal.Greatest.Amount.ShouldBe(38);
     }
 
     [Fact]

@@ -132,15 +132,15 @@ public sealed class MonthlyYearTests
         var year = MonthlyYear.Of(Wall(Sheets.OpenCell, 5.5), Year);
         var told = year.Findings.Single(f => f.Rule.Id == "yearCondensate");
         var working = told.How!;
-        working.Result.Si.ShouldBe(told.Measured!.Value.Si, 1e-12);
-        working.Terms.Sum(t => t.Value.Si).ShouldBe(working.Result.Si, 1e-9);
+        working.Result.Amount.ShouldBe(told.Measured!.Value.Amount, 1e-12);
+        working.Terms.Sum(t => t.Value.Amount).ShouldBe(working.Result.Amount, 1e-9);
         var month = working.Terms.Single(t => t.From is not null);
         var (arrives, leaves) = (month.From!.Terms[0], month.From.Terms[1]);
-        (arrives.Value.Si - leaves.Value.Si).ShouldBe(month.From.Result.Si, 1e-12);
+        (arrives.Value.Amount - leaves.Value.Amount).ShouldBe(month.From.Result.Amount, 1e-12);
         foreach (var flow in new[] { arrives, leaves })
         {
-            var terms = flow.From!.Terms.ToDictionary(t => t.Symbol, t => t.Value.Si);
-            (terms["W"] * (terms["p_from"] - terms["p_to"]) * terms["t"]).ShouldBe(flow.Value.Si, 1e-9);
+            var terms = flow.From!.Terms.ToDictionary(t => t.Symbol, t => t.Value.Amount);
+            (terms["W"] * (terms["p_from"] - terms["p_to"]) * terms["t"]).ShouldBe(flow.Value.Amount, 1e-9);
         }
     }
 

@@ -191,7 +191,7 @@ public sealed class QuantityTextTests
     )
     {
         var read = QuantityParser.Parse(typed, RangeOf(field), system);
-        read.Figure!.Value.Si.ShouldBe(si, 1e-3);
+        read.Figure!.Value.Amount.ShouldBe(si, 1e-3);
         read.Doubt.ShouldBe(new Doubt(kind, other));
     }
 
@@ -409,6 +409,6 @@ public sealed class QuantityTextTests
     {
         var result = QuantityParser.Parse(typed, range, system);
         result.Fault.ShouldBeNull(typed);
-        return result.Figure!.Value.Si;
+        return result.Figure!.Value.Amount;
     }
 }

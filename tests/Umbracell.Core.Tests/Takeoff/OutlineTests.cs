@@ -56,7 +56,7 @@ public sealed class OutlineTests
                         .Along(kind)
                         .All(part =>
                         {
-                            var (first, rest) = ShapeSplit.Cut(shape, part, Length.FromMetres(shape[part].Si * share));
+                            var (first, rest) = ShapeSplit.Cut(shape, part, Length.FromMetres(shape[part].Amount * share));
                             return Math.Abs((first.Area + rest.Area - shape.Area).SquareMetres) < 1e-9;
                         });
                 }

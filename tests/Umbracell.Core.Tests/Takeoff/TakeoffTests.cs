@@ -79,8 +79,8 @@ public sealed class TakeoffTests
             0.1,
             1
         );
-        double Term(string symbol) => takeoff.Working.Terms.Single(t => t.Symbol == symbol).Value.Si;
-        ((Term("A_gross") - Term("A_openings")) * (1 - Term("f")) * Term("k")).ShouldBe(takeoff.Working.Result.Si, 1e-12);
+        double Term(string symbol) => takeoff.Working.Terms.Single(t => t.Symbol == symbol).Value.Amount;
+        ((Term("A_gross") - Term("A_openings")) * (1 - Term("f")) * Term("k")).ShouldBe(takeoff.Working.Result.Amount, 1e-12);
     }
 
     [Fact]

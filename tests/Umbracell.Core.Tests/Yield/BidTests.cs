@@ -96,7 +96,7 @@ public sealed class BidTests
     {
         var line = Bid.Of([Wall(100, 2)], Rates).Lines.First(l => l.Key == "foam:closed");
         line.Amount.ShouldBe(2 * 2700, 1e-9);
-        line.Working.Terms.Aggregate(1.0, (product, term) => product * term.Value.Si).ShouldBe(line.Amount, 1e-9);
+        line.Working.Terms.Aggregate(1.0, (product, term) => product * term.Value.Amount).ShouldBe(line.Amount, 1e-9);
     }
 
     [Fact]
@@ -284,10 +284,10 @@ public sealed class BidTests
         var space = Space(-6, 50) with { Volume = 301 };
         var route = ColdRoutes.Of(Cold(-6) with { Space = space }).Routes.Single(r => r.Kind == ColdRouteKind.Heat);
         route.Preheat.TotalMinutes.ShouldBeInRange(30, 300);
-        route.PreheatWorking!.Result.Si.ShouldBe(route.Preheat.TotalSeconds, 1e-6);
+        route.PreheatWorking!.Result.Amount.ShouldBe(route.Preheat.TotalSeconds, 1e-6);
         route
             .PreheatWorking.Terms[0]
-            .Value.Si.ShouldBe(
+            .Value.Amount.ShouldBe(
                 120 * 12 + 301 / 3.0 * 110 + MoistAir.DryDensity(Temperature.FromCelsius(-6), space.Pressure) * 1.006 * 301,
                 0.01
             );
@@ -295,7 +295,7 @@ public sealed class BidTests
         // Energy: what the heaters gave is in the building or went outdoors; the loss lies between those of its two ends.
         var (given, taken) = (
             80.0 * route.Preheat.TotalHours,
-            route.PreheatWorking.Terms[0].Value.Si * (route.Heating!.Indoor.Celsius + 6) / 3600
+            route.PreheatWorking.Terms[0].Value.Amount * (route.Heating!.Indoor.Celsius + 6) / 3600
         );
         (given - taken).ShouldBeInRange(0, route.Heating.Power / 1000 * route.Preheat.TotalHours);
     }
@@ -360,7 +360,7 @@ public sealed class BidTests
         ColdRoutes.Of(question).Routes.Single(r => r.Kind == kind).Findings.FirstOrDefault(f => f.Case.Name == name)?.Verdict;
 
     private static IReadOnlyList<(string Key, double Quantity, double Amount)> Plain(Bid bid) =>
-        [.. bid.Lines.Select(l => (l.Key, l.Quantity.Si, l.Amount))];
+        [.. bid.Lines.Select(l => (l.Key, l.Quantity.Amount, l.Amount))];
 
     private static BidSurface Wall(double area, double sets) =>
         new(

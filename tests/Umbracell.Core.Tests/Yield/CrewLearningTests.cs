@@ -144,7 +144,7 @@ public sealed class CrewLearningTests
         var told = CrewLearning
             .From([Job("a", "Heron", 0.95), Job("b", "Heron", 1.02, "openStandard"), Job("c", "Plover", 0.9), Job("d", "Plover", 0.92)])
             .For("Plover", "closedStandard");
-        var terms = told.Working.Terms.ToDictionary(t => t.Symbol, t => t.Value.Si);
+        var terms = told.Working.Terms.ToDictionary(t => t.Symbol, t => t.Value.Amount);
         var sum = terms["rest"];
         for (var i = 1; terms.ContainsKey("w" + i); i++)
         {

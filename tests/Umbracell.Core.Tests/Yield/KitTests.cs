@@ -45,7 +45,7 @@ public sealed class KitTests
         kits.UpTo!.Value.BoardFeet.ShouldBe(kits.UpToKits * kits.Yield.Expected.BoardFeet, 1e-6);
         At(kits.UpTo.Value.BoardFeet).ShouldBeLessThanOrEqualTo(1);
         At(kits.UpTo.Value.BoardFeet + kits.Yield.Expected.BoardFeet).ShouldBeGreaterThan(1);
-        kits.Working!.Result.Si.ShouldBe(kits.UpTo.Value.CubicMetres, 1e-9);
+        kits.Working!.Result.Amount.ShouldBe(kits.UpTo.Value.CubicMetres, 1e-9);
 
         static double At(double boardFeet) =>
             KitBreakEven.Of(Case(boardFeet)) is { } one ? one.KitBid.Cost / one.RigBid.Cost : throw new InvalidOperationException();
@@ -162,7 +162,7 @@ public sealed class KitTests
         var rig = Case(2000).Surface;
         var both = Bid.Of([rig, rig with { Name = "small", Foams = [new(Kit, FoamVolume.FromBoardFeet(150), 0.8)] }], Rates);
         both.Lines.Single(l => l.Key == "travel").Amount.ShouldBe(130 * both.Days, 1e-9);
-        both.Lines.Single(l => l.Key == "foam:kit").Quantity.Si.ShouldBe(1);
+        both.Lines.Single(l => l.Key == "foam:kit").Quantity.Amount.ShouldBe(1);
         both.Lines.Sum(l => l.Amount).ShouldBe(both.Price, 1e-6 * both.Price);
     }
 

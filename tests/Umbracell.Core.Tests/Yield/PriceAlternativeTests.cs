@@ -37,7 +37,7 @@ public sealed class PriceAlternativeTests
                     var there = PriceAlternative.Of(job, 0, instead, 0.1, Rates);
                     var back = PriceAlternative.Of([instead, job[1]], 0, job[0], 0.1, Rates);
                     (there.Difference + back.Difference).ShouldBe(0, 1e-6);
-                    there.Working.Result.Si.ShouldBe(there.Whole.Net - Bid.Of(job, Rates).Net, 1e-9);
+                    there.Working.Result.Amount.ShouldBe(there.Whole.Net - Bid.Of(job, Rates).Net, 1e-9);
                 }
             );
 

@@ -153,7 +153,7 @@ public sealed class YieldTests
                 Drums = null,
             }
         );
-        study.Findings.ShouldContain(f => f.Case.Name == "substrateOffCurve" && f.Limit!.Value.Si == 4);
+        study.Findings.ShouldContain(f => f.Case.Name == "substrateOffCurve" && f.Limit!.Value.Amount == 4);
         study.Findings.ShouldContain(f => f.Case.Name == "drumAssumed" && f.Verdict == Verdict.Care);
         study.Conditions.Substrate.Celsius.ShouldBe(4);
     }

@@ -9,7 +9,7 @@ const props = defineProps<{ place: Schemas['PlaceAnswer'] }>()
 const { t } = useI18n()
 const reader = useReader()
 const span = computed(() => {
-  const temps = props.place.temps.map((one) => one.si)
+  const temps = props.place.temps.map((one) => one.amount)
   const [low, high] = [Math.min(...temps), Math.max(...temps)]
   return temps.map((one) => (high > low ? (one - low) / (high - low) : 0.5))
 })

@@ -68,7 +68,7 @@ describe('stages', () => {
   it('may end their column in a component', () => {
     const sets = stages().find(({ key }) => key === 'sets')?.built
     if (!sets || typeof sets.foot === 'function') throw new Error('no component')
-    const feet = { sets: { si: 3, us: '3.0 sets', metric: '3.0 sets' }, cost: null, price: null }
+    const feet = { sets: { amount: 3, us: '3.0 sets', metric: '3.0 sets' }, cost: null, price: null }
     const foot = mount(sets.foot.is, {
       props: { feet, job: 'job' },
       global: { plugins: [i18n, createPinia()], stubs: { RouterLink: RouterLinkStub } },

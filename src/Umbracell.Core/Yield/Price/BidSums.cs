@@ -20,7 +20,7 @@ internal sealed class BidSums(IReadOnlyList<BidSurface> surfaces, Rates rates)
         var rigged = BidHours.Of([.. surfaces.Where(s => !s.ByKit)], rates);
         var byKit = BidHours.OfKits([.. surfaces.Where(s => s.ByKit)], rates);
         var days = WholeDays(rigged, byKit);
-        var (rigHours, kitHours) = (rigged.Result.Si / 3600, byKit.Result.Si / 3600);
+        var (rigHours, kitHours) = (rigged.Result.Amount / 3600, byKit.Result.Amount / 3600);
         Line(
             "crew",
             rigged.Result,
@@ -42,8 +42,8 @@ internal sealed class BidSums(IReadOnlyList<BidSurface> surfaces, Rates rates)
         }
 
         var rigDays = WholeDays(rigged);
-        Each("rig", rigDays.Result, rigDays.Result.Si, rates.RigDay, rigDays);
-        Each("travel", days.Result, days.Result.Si, rates.TravelDay, days);
+        Each("rig", rigDays.Result, rigDays.Result.Amount, rates.RigDay, rigDays);
+        Each("travel", days.Result, days.Result.Amount, rates.TravelDay, days);
         var all = new Figure(sets, Dimension.Sets);
         Each("consumables", all, sets, rates.ConsumablesPerSet, null);
         Each("disposal", all, sets, rates.DisposalPerSet, null);
@@ -52,14 +52,14 @@ internal sealed class BidSums(IReadOnlyList<BidSurface> surfaces, Rates rates)
             .Aggregate(Area.FromSquareMetres(0), (sum, s) => sum + s.Treated);
         Each("scaffold", scaffolded.ToFigure(), scaffolded.SquareMetres, rates.ScaffoldPerM2, null);
         Heat();
-        return Above(rigHours + kitHours, (int)days.Result.Si);
+        return Above(rigHours + kitHours, (int)days.Result.Amount);
     }
 
     // Rig and kits work on the same days; the rig comes only for what it sprays.
     private Working WholeDays(params Working[] hours)
     {
-        var worked = hours.Where(h => h.Result.Si > 0).ToList();
-        var all = worked.Sum(h => h.Result.Si / 3600);
+        var worked = hours.Where(h => h.Result.Amount > 0).ToList();
+        var all = worked.Sum(h => h.Result.Amount / 3600);
         var days = all > 0 ? (int)Math.Ceiling(all / rates.CrewDayHours - 1e-9) : 0;
         return new(
             "bidDays",

@@ -141,7 +141,7 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
         ];
         var power = has > air.Power ? has : 1.5 * air.Power;
         var warming = Preheat(space, room, power);
-        var preheat = TimeSpan.FromSeconds(warming.Result.Si);
+        var preheat = TimeSpan.FromSeconds(warming.Result.Amount);
         var route = Sprayed(ColdRouteKind.Heat, [(c.Standard, c.Thickness, face)], findings);
         var working = TimeSpan.FromHours(route.Bid.CrewHours) + Cure;
         var heat = (power * preheat.TotalHours + air.Power * working.TotalHours) / 1000;

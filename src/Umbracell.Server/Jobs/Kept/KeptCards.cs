@@ -48,7 +48,7 @@ internal sealed class KeptCards(UmbracellDb db, FirmScope scope, BoardKeeper kee
     private static KeptCard Card(List<Found> rows, string common, DateTimeOffset now) =>
         new(
             rows.Count,
-            new(rows.Sum(row => row.AreaM2 ?? 0)),
+            Area.FromSquareMetres(rows.Sum(row => row.AreaM2 ?? 0)),
             rows.Where(row => row.Worst is not null).CountBy(row => row.Worst!.Value).ToDictionary(),
             rows.TrueForAll(row =>
                 row.MadeFrom is { } from && from == FigureInputs.Of(common, row.Version ?? 0) && row.MadeAt <= now && !(row.Until < now)

@@ -49,7 +49,7 @@ internal static class Kits
                                 Thickness = Length.FromMillimetres(asked.ThicknessMm),
                                 Conditions = sets.Conditions with
                                 {
-                                    Substrate = new(asked.SubstrateTempC ?? sets.Conditions.Substrate.Celsius),
+                                    Substrate = Temperature.FromCelsius(asked.SubstrateTempC ?? sets.Conditions.Substrate.Celsius),
                                 },
                                 Rates = means.Rates,
                                 RigAlways = always,

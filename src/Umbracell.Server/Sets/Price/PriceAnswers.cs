@@ -117,7 +117,7 @@ internal static class PriceAnswers
 
     private static FigureAnswer Sets(double sets) => FigureAnswer.Of(new(sets, Dimension.Sets));
 
-    private static FigureAnswer? Temperature(double? celsius) => celsius is { } c ? FigureAnswer.Of(new(c, Dimension.Temperature)) : null;
+    private static FigureAnswer? Temperature(double? celsius) => celsius is { } c ? FigureAnswer.OfCelsius(c) : null;
 
     private static Figure Money(double amount) => new(amount, Dimension.Money);
 }

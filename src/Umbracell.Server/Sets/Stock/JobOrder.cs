@@ -14,7 +14,7 @@ internal static class JobOrder
     private const int MostNextJobs = 5;
 
     // A drum within a degree of the window's edge is on the edge by the time it is opened.
-    private static readonly TemperatureDifference InsideWindow = new(1);
+    private static readonly TemperatureDifference InsideWindow = TemperatureDifference.FromKelvins(1);
 
     public static JobOrderAnswer Of(
         JobStudy study,
@@ -36,7 +36,7 @@ internal static class JobOrder
                 }
             )
             .ToList();
-        var weighed = RigLoad.Of([.. bid.Loads.Select(load => (load.Sheet, load.Sets.Load.Sets))], new(rates.TrailerKilograms));
+        var weighed = RigLoad.Of([.. bid.Loads.Select(load => (load.Sheet, load.Sets.Load.Sets))], Mass.FromKilograms(rates.TrailerKilograms));
         return new(
             pricing.WorkDate,
             pricing.WorkDate is { } work && rates.LeadDays > 0 ? work.AddDays(-(int)Math.Ceiling(rates.LeadDays)) : null,
@@ -49,7 +49,7 @@ internal static class JobOrder
     }
 
     public static IReadOnlyList<DrumLot> Lots(IEnumerable<StockLotRow> rows, string sheet) =>
-        [.. rows.Where(r => r.SheetSlug == sheet).Select(r => new DrumLot(r.Side, r.Lot, r.Expires, r.Full, new(r.PartKg)))];
+        [.. rows.Where(r => r.SheetSlug == sheet).Select(r => new DrumLot(r.Side, r.Lot, r.Expires, r.Full, Mass.FromKilograms(r.PartKg)))];
 
     private static OrderLine Line(JobLoad of, IReadOnlyList<StockLotRow> lots, Rates rates, DateOnly day, Temperature? air)
     {
@@ -81,7 +81,7 @@ internal static class JobOrder
                 night,
                 sheet.Drums.Least + InsideWindow,
                 rates.BlanketWatts,
-                new(rates.HotRoomCelsius),
+                Temperature.FromCelsius(rates.HotRoomCelsius),
                 rates.HotRoomLoss,
                 rates.HeatKilowattHour
             )

@@ -1,3 +1,4 @@
+using Umbracell.Core.Quantities;
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Moisture;
 using Umbracell.Questions.Section;
@@ -31,8 +32,8 @@ internal static class SurfaceYears
                 (t, rh) =>
                     HumidityClasses.Room(
                         humidityClass,
-                        new(new(t), Core.Quantities.RelativeHumidity.OfWeather(rh, new(t))),
-                        new(job.IndoorC)
+                        new(Temperature.FromCelsius(t), Core.Quantities.RelativeHumidity.OfWeather(rh, Temperature.FromCelsius(t))),
+                        Temperature.FromCelsius(job.IndoorC)
                     )
             )
             .ToList();

@@ -15,7 +15,7 @@ internal sealed record CrewAtWork(CrewLearning Learning, string Crew, IReadOnlyD
         return question with
         {
             CrewFactor = crew.Factor,
-            YieldSdLn = crew.NextJobSd(new Area(question.AreaM2) * Length.FromMillimetres(question.ThicknessMm)),
+            YieldSdLn = crew.NextJobSd(Area.FromSquareMetres(question.AreaM2) * Length.FromMillimetres(question.ThicknessMm)),
             DepthScatterMm = question.DepthScatterMm ?? ScatterOf(question.SheetId)?.Scatter.Millimetres,
         };
     }

@@ -134,9 +134,9 @@ internal sealed record JobBid(Bid Bid, IReadOnlyList<PricedSurface> Surfaces, IR
 
         // Air of the season stands beside what follows the season; beside a face that was read or typed nothing is known of it.
         var season = row.SubstrateFrom == SubstrateFrom.Season ? JobPricing.SeasonOf(job) : null;
-        var (air, humidity) = season ?? (new Temperature(substrate), new RelativeHumidity(job.OutdoorRhPct));
+        var (air, humidity) = season ?? (Temperature.FromCelsius(substrate), RelativeHumidity.FromPercent(job.OutdoorRhPct));
         var outdoors = row.Surface.OpenFace;
-        var pressure = StandardAtmosphere.PressureAt(new(job.AltitudeM));
+        var pressure = StandardAtmosphere.PressureAt(Length.FromMetres(job.AltitudeM));
         return new()
         {
             Standard = sheet,
@@ -146,7 +146,7 @@ internal sealed record JobBid(Bid Bid, IReadOnlyList<PricedSurface> Surfaces, IR
             Demand = sets.Demand,
             WindAtOpenFace = sets.Conditions.WindAtOpenFace,
             Thickness = Length.FromMillimetres(asked.ThicknessMm),
-            Substrate = new(substrate),
+            Substrate = Temperature.FromCelsius(substrate),
             Air = air,
             AirHumidity = humidity,
             FaceShare = AssemblyState.FaceShareOf(row.Bare),
@@ -158,7 +158,7 @@ internal sealed record JobBid(Bid Bid, IReadOnlyList<PricedSurface> Surfaces, IR
             Heater = JobPricing.Of(job).Heater,
             Access = row.Surface.Details.Access,
             CrewFactor = means.Learning.For(job.Crew, sheet.Family).Factor,
-            Drums = asked.DrumTempC is { } drums ? new(drums) : null,
+            Drums = asked.DrumTempC is { } drums ? Temperature.FromCelsius(drums) : null,
             NeverFlash = means.Practice.Of(PracticeQuestion.ColdSubstrate) == School.NeverFlash,
             Rates = means.Rates,
         };

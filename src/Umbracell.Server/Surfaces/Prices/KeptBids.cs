@@ -10,7 +10,7 @@ internal static class KeptBids
     /// <summary>A bid as it would be kept.</summary>
     public static BidDocument Of(JobBid bid) =>
         new(
-            [.. bid.Bid.Lines.Select(l => new KeptLine(l.Key, l.Quantity.Si, l.Quantity.Dimension, l.Amount))],
+            [.. bid.Bid.Lines.Select(l => new KeptLine(l.Key, l.Quantity.Amount, l.Quantity.Dimension, l.Amount))],
             bid.Bid.Net,
             bid.Bid.Price,
             [.. bid.Surfaces.Select(s => new KeptSurface(s.Row.Surface.Name, s.Row.SetsQuestion?.SubstrateTempC, RouteOf(s), s.Sets))]

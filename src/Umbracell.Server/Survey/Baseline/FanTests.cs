@@ -128,11 +128,11 @@ internal static class FanTests
     private static FanTestCase Case(FanTestRow row, Job job) =>
         new()
         {
-            Points = [.. row.PressuresPa.Zip(row.FlowsM3S, (p, q) => new FanPoint(new(p), q))],
+            Points = [.. row.PressuresPa.Zip(row.FlowsM3S, (p, q) => new FanPoint(EnvelopePressure.FromPascals(p), q))],
             Direction = row.Direction,
-            Indoor = new(row.IndoorC),
-            Outdoor = new(row.OutdoorC),
-            Altitude = new(job.AltitudeM),
+            Indoor = Temperature.FromCelsius(row.IndoorC),
+            Outdoor = Temperature.FromCelsius(row.OutdoorC),
+            Altitude = Length.FromMetres(job.AltitudeM),
             Volume = row.VolumeM3,
             ZeroBefore = row.ZeroBeforePa,
             ZeroAfter = row.ZeroAfterPa,
@@ -174,8 +174,8 @@ internal static class FanTests
             row.Id,
             row.Phase,
             row.Direction,
-            Temperature(row.IndoorC),
-            Temperature(row.OutdoorC),
+            FigureAnswer.OfCelsius(row.IndoorC),
+            FigureAnswer.OfCelsius(row.OutdoorC),
             row.VolumeM3 is { } v ? FigureAnswer.Of(new(v, Dimension.RoomVolume)) : null,
             FigureAnswer.Of(new(row.ZeroBeforePa, Dimension.AirPressure)),
             FigureAnswer.Of(new(row.ZeroAfterPa, Dimension.AirPressure)),
@@ -335,7 +335,7 @@ internal static class FanTests
                 return;
             }
 
-            points.Add((pair.P.Figure!.Value.Si, pair.Q.Figure!.Value.Si));
+            points.Add((pair.P.Figure!.Value.Amount, pair.Q.Figure!.Value.Amount));
         }
 
         if (points.Count == 0)
@@ -357,6 +357,4 @@ internal static class FanTests
                     $"{QuantityPrinter.Print(new(p, Dimension.AirPressure), system)} {QuantityPrinter.Print(new(q, Dimension.AirFlow), system)}"
             )
         );
-
-    private static FigureAnswer Temperature(double celsius) => FigureAnswer.Of(new(celsius, Dimension.Temperature));
 }

@@ -145,7 +145,7 @@ internal static class ThermalPictures
                 columns,
                 step,
                 [.. dots],
-                [.. Enumerable.Range(0, 5).Select(i => Temperature(low + (high - low) * i / 4.0))]
+                [.. Enumerable.Range(0, 5).Select(i => FigureAnswer.OfCelsius(low + (high - low) * i / 4.0))]
             )
         );
     }
@@ -243,10 +243,10 @@ internal static class ThermalPictures
             row.Phase,
             row.Rows,
             row.Columns,
-            Temperature(row.TempsC.Min()),
-            Temperature(row.TempsC.Max()),
-            Temperature(row.IndoorC),
-            Temperature(row.OutdoorC),
+            FigureAnswer.OfCelsius(row.TempsC.Min()),
+            FigureAnswer.OfCelsius(row.TempsC.Max()),
+            FigureAnswer.OfCelsius(row.IndoorC),
+            FigureAnswer.OfCelsius(row.OutdoorC),
             row.Conditions,
             [.. row.Spots.Select(spot => Spot(spot, row))],
             row.TakenAt,
@@ -257,9 +257,7 @@ internal static class ThermalPictures
     private static SpotAnswer Spot(ThermalSpot spot, ThermalPictureRow row)
     {
         var t = row.TempsC[spot.Row * row.Columns + spot.Column];
-        var factor = TemperatureFactor.Of(new(t), new(row.IndoorC), new(row.OutdoorC));
-        return new(spot.Label, spot.Row, spot.Column, Temperature(t), factor is { } f ? FigureAnswer.Of(Figure.Number(f)) : null);
+        var factor = TemperatureFactor.Of(Temperature.FromCelsius(t), Temperature.FromCelsius(row.IndoorC), Temperature.FromCelsius(row.OutdoorC));
+        return new(spot.Label, spot.Row, spot.Column, FigureAnswer.OfCelsius(t), factor is { } f ? FigureAnswer.Of(Figure.Number(f)) : null);
     }
-
-    private static FigureAnswer Temperature(double celsius) => FigureAnswer.Of(new(celsius, Dimension.Temperature));
 }

@@ -67,8 +67,8 @@ internal static class DriveEndpoints
             Exposure.Ground => VapourDrive.Between(
                 air.Indoor,
                 air.IndoorRh,
-                new(SurfaceSections.Soil.TempC),
-                new(SurfaceSections.Soil.RhPct)
+                Temperature.FromCelsius(SurfaceSections.Soil.TempC),
+                RelativeHumidity.FromPercent(SurfaceSections.Soil.RhPct)
             ),
             _ => VapourDrive.Between(air.Indoor, air.IndoorRh, air.Outdoor, air.OutdoorRh),
         };

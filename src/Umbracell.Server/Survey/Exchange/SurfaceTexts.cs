@@ -138,7 +138,7 @@ internal static class SurfaceTexts
                         {
                             SizePart.Pitch => ExactText.Pitch(s.Pitch),
                             SizePart.Count => s.BayCount.ToString(CultureInfo.InvariantCulture),
-                            _ => ExactText.Span(shape[part].Si, system),
+                            _ => ExactText.Span(shape[part].Amount, system),
                         }
                 )
         );

@@ -137,7 +137,7 @@ internal static class SystemText
     private static double Millimetres(string text, UnitSystem units)
     {
         var typed = QuantityParser.Parse(text, Thickness, units);
-        return typed.Fault is null ? typed.Figure!.Value.Si * 1000 : throw new FieldFaultsException([FieldFault.Of("system", typed)]);
+        return typed.Fault is null ? typed.Figure!.Value.Amount * 1000 : throw new FieldFaultsException([FieldFault.Of("system", typed)]);
     }
 
     private static string NameOf(FillDocument layer, Func<string, string> nameOf) =>

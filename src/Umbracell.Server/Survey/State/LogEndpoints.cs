@@ -140,11 +140,11 @@ internal static class LogEndpoints
             row.SurfaceId,
             row.Name,
             row.Times.Length,
-            Temperature(row.TempsC.Min()),
-            Temperature(row.TempsC.Max()),
+            FigureAnswer.OfCelsius(row.TempsC.Min()),
+            FigureAnswer.OfCelsius(row.TempsC.Max()),
             Humidity(row.RhPct.Min()),
             Humidity(row.RhPct.Max()),
-            Temperature(dew.Max()),
+            FigureAnswer.OfCelsius(dew.Max()),
             [.. points],
             row.AddedAt,
             row.AddedBy
@@ -152,11 +152,9 @@ internal static class LogEndpoints
     }
 
     private static double DewPoint(double celsius, double percent) =>
-        MoistAir.Of(new(celsius), new(Math.Max(1, percent)), StandardAtmosphere.PressureAt(Length.Zero)).DewPoint.Celsius;
+        MoistAir.Of(Temperature.FromCelsius(celsius), RelativeHumidity.FromPercent(Math.Max(1, percent)), StandardAtmosphere.PressureAt(Length.Zero)).DewPoint.Celsius;
 
     private static NumberInUnits Number(double celsius) => NumberInUnits.Of(new(celsius, Dimension.Temperature));
-
-    private static FigureAnswer Temperature(double celsius) => FigureAnswer.Of(new(celsius, Dimension.Temperature));
 
     private static FigureAnswer Humidity(double percent) => FigureAnswer.Of(new(percent, Dimension.RelativeHumidity));
 }

@@ -10,7 +10,7 @@ export function useCandidateText() {
   const reader = useReader()
 
   // A coat is a film: its thickness in inches says nothing.
-  const isFilm = (layer: Layer) => layer.thickness.si < 0.002
+  const isFilm = (layer: Layer) => layer.thickness.amount < 0.002
   const name = (layer: Layer) => (layer.foam ? layer.name : t(`material.${layer.name}`))
 
   return {

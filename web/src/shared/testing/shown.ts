@@ -6,7 +6,7 @@ import { keepWith } from '../keeping/editor'
 import '../keeping/records'
 
 /** A figure as the core prints it. */
-export const figure = (si: number, us = String(si), metric = us) => ({ si, us, metric })
+export const figure = (amount: number, us = String(amount), metric = us) => ({ amount, us, metric })
 
 /** A working without terms. */
 export const working = { name: 'wholeU', formula: 'U = 1 / R', terms: [], result: figure(1), source: 'test' }

@@ -8,7 +8,7 @@ import VerdictMark from './VerdictMark.vue'
 
 /** Findings with mark, fact, reason and what would clear them. */
 const props = defineProps<{ findings: readonly Finding[] }>()
-const emit = defineEmits<{ thickness: [si: number] }>()
+const emit = defineEmits<{ thickness: [amount: number] }>()
 const { t } = useI18n()
 const text = useFindingText()
 const { open: openWorking } = useWorkings()
@@ -19,7 +19,7 @@ const counts = computed(() =>
 
 function act(remedy: Schemas['RemedyAnswer']) {
   const thickness = remedy.figures.thickness
-  if (thickness) emit('thickness', thickness.si)
+  if (thickness) emit('thickness', thickness.amount)
 }
 </script>
 

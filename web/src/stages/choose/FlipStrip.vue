@@ -10,9 +10,9 @@ const props = defineProps<{ flip: Schemas['FlipAnswer']; advised: string }>()
 const { t } = useI18n()
 const reader = useReader()
 
-const share = (si: number) => (100 * (si - props.flip.low)) / (props.flip.high - props.flip.low)
-const now = computed(() => share(props.flip.now.si))
-const at = computed(() => share(props.flip.at.si))
+const share = (amount: number) => (100 * (amount - props.flip.low)) / (props.flip.high - props.flip.low)
+const now = computed(() => share(props.flip.now.amount))
+const at = computed(() => share(props.flip.at.amount))
 const far = computed(() =>
   props.flip.above ? { left: `${at.value}%`, right: '0' } : { left: '0', width: `${at.value}%` },
 )

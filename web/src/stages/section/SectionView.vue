@@ -250,7 +250,7 @@ onKeyStroke(['[', ']'], (event) => {
               </tr>
             </thead>
             <tbody>
-              <tr v-for="line in answer.inches" :key="line.thickness.si">
+              <tr v-for="line in answer.inches" :key="line.thickness.amount">
                 <th scope="row">{{ reader.print(line.thickness) }}</th>
                 <td>{{ reader.print(line.u) }}</td>
                 <td>{{ reader.print(line.cut) }}</td>

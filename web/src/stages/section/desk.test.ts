@@ -22,7 +22,7 @@ vi.mock('@/shared/api/client', async (original) => {
   const real = await original<typeof import('@/shared/api/client')>()
   const ok = (data: unknown) => ({ data, response: { ok: true, headers: new Headers() } })
   const surface = () => ({ id: 's', name: 'Wall', version: kept.version, thickness: null })
-  const figuresOf = (mm: number) => ({ thickness: { figure: { si: mm / 1000, us: '', metric: `${mm} as read` } } })
+  const figuresOf = (mm: number) => ({ thickness: { figure: { amount: mm / 1000, us: '', metric: `${mm} as read` } } })
   const section = () => {
     const question = { sheetId: 'c', thicknessMm: kept.thicknessMm, members: {} }
     return ok({ question, laid: laidWall({ foam: kept.thicknessMm }), answer: null })

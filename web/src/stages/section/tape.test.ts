@@ -8,7 +8,7 @@ import SectionTape from './SectionTape.vue'
 const notch = (key: string, thicknessMm: number) => ({
   key,
   thicknessMm,
-  thickness: { si: thicknessMm / 1000, us: `${thicknessMm / 25.4} in`, metric: `${thicknessMm} mm` },
+  thickness: { amount: thicknessMm / 1000, us: `${thicknessMm / 25.4} in`, metric: `${thicknessMm} mm` },
 })
 const props = {
   origin: 100,

@@ -10,7 +10,7 @@ const { t } = useI18n()
 const reader = useReader()
 const ledger = useInchLedger(() => props.surface)
 const lines = computed(() => ledger.data.value ?? [])
-const widest = computed(() => Math.max(1e-9, ...lines.value.map((line) => line.further.si)))
+const widest = computed(() => Math.max(1e-9, ...lines.value.map((line) => line.further.amount)))
 </script>
 
 <template>
@@ -28,13 +28,13 @@ const widest = computed(() => Math.max(1e-9, ...lines.value.map((line) => line.f
         </tr>
       </thead>
       <tbody>
-        <tr v-for="line in lines" :key="line.thickness.si">
+        <tr v-for="line in lines" :key="line.thickness.amount">
           <th scope="row">{{ reader.print(line.thickness) }}</th>
           <td class="right">{{ reader.print(line.cut) }}</td>
           <td class="right">{{ reader.print(line.cost) }}</td>
           <td class="right">{{ reader.print(line.further) }}</td>
           <td class="track" aria-hidden="true">
-            <span class="bar" :style="{ width: `${(line.further.si / widest) * 100}%` }" />
+            <span class="bar" :style="{ width: `${(line.further.amount / widest) * 100}%` }" />
           </td>
           <td class="right">{{ line.perCut ? reader.print(line.perCut) : '–' }}</td>
         </tr>

@@ -34,7 +34,7 @@ const columns = computed(() =>
   (['load', 'a', 'b', 'order', 'price', 'weight'] as const).filter((col) => priced.value || col !== 'price'),
 )
 const toOrder = computed(() => (answer.value?.lines ?? []).filter((line) => line.orderCount > 0))
-const leftOvers = computed(() => (answer.value?.lines ?? []).filter((line) => line.leftOver.si >= 0.05))
+const leftOvers = computed(() => (answer.value?.lines ?? []).filter((line) => line.leftOver.amount >= 0.05))
 const findings = computed(() => (answer.value?.lines ?? []).flatMap((line) => line.findings))
 const { orderPage, loadPage, blanket, day } = useOrderPaper(answer, () => board.data.value?.job.name ?? '')
 

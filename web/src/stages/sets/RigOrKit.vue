@@ -42,7 +42,7 @@ const all = computed(() => kits.data.value ?? [])
       <i18n-t v-if="one.figures.upTo" keypath="kits.upTo" tag="p" scope="global">
         <template #volume><FigureText :figure="one.figures.upTo" :working="one.upTo" /></template>
         <template #area>{{ reader.print(one.figures.upToArea) }}</template>
-        <template #kits>{{ t('kits.kits', Number(one.figures.upToKits?.si ?? 0)) }}</template>
+        <template #kits>{{ t('kits.kits', Number(one.figures.upToKits?.amount ?? 0)) }}</template>
       </i18n-t>
       <p v-else>{{ t('kits.never') }}</p>
       <FindingLine v-for="said in one.findings" :key="said.case" :finding="said" detail />

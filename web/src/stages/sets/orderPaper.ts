@@ -83,7 +83,7 @@ export function useOrderPaper(answer: Ref<Answer | null>, job: () => string) {
   function blanket(drum: Schemas['DrumAnswer']) {
     const words = { side: drum.side.toUpperCase(), start: reader.print(drum.start), wanted: reader.print(drum.wanted) }
     if (!drum.lead) return t('order.never', words)
-    return drum.lead.figure.si <= 0
+    return drum.lead.figure.amount <= 0
       ? t('order.warmEnough', words)
       : t('order.blanketOn', { ...words, lead: reader.print(drum.lead.figure) })
   }
