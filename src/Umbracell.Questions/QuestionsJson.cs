@@ -68,6 +68,7 @@ public sealed partial class QuestionsJson : JsonSerializerContext
                     Words<ScorePart>(),
                     Words<PracticeQuestion>(),
                     Words<School>(),
+                    Words<GateMargin>(),
                     Words<CandidateKind>(),
                     Words<Advice>(),
                     Words<FlipInput>(),

@@ -1,6 +1,7 @@
 using System.Text.Json.Serialization;
 using Umbracell.Core.Assemblies.Conduction;
 using Umbracell.Core.Choosing;
+using Umbracell.Core.Conditions;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Yield.Price;
 using Umbracell.Questions.Answers;
@@ -22,6 +23,13 @@ public sealed record Supplies(
 {
     /// <summary>The schools the firm follows; what a question that names none is answered by.</summary>
     public IReadOnlyDictionary<PracticeQuestion, School> Schools { get; init; } = new Dictionary<PracticeQuestion, School>();
+
+    /// <summary>What the firm holds tighter at the gate than the rules do.</summary>
+    public IReadOnlyDictionary<GateMargin, double> Margins { get; init; } = new Dictionary<GateMargin, double>();
+
+    /// <summary>The margins of the gate in force.</summary>
+    [JsonIgnore]
+    public GatePractice Gate => new() { Tighter = Margins };
 
     /// <summary>What was solved for questions before; whoever keeps the supplies keeps it.</summary>
     [JsonIgnore]

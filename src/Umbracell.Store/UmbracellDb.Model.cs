@@ -18,6 +18,7 @@ public sealed partial class UmbracellDb
             firm.Property(f => f.Currency).HasMaxLength(12);
             firm.Property(f => f.Rates).AsJson();
             firm.Property(f => f.Practice).AsJson(DocumentUpgrades.NameSchools);
+            firm.Property(f => f.Margins).AsJson();
             firm.HasQueryFilter(f => f.Id == CurrentFirm);
         });
         modelBuilder.Entity<Person>(person =>

@@ -137,7 +137,16 @@ public sealed class MaterialSentencesTests
                             FaceShare = 0.5,
                             FaceCapacity = FaceHeat.CapacityOf(SubstrateKind.Wood),
                             BuildingCapacity = FaceHeat.BuildingCapacityOf(SubstrateKind.Wood),
-                            Space = outdoors ? null : new(400, 200, 1, air, RelativeHumidity.FromPercent(rh), StandardAtmosphere.PressureAt(Length.FromMetres(0))),
+                            Space = outdoors
+                                ? null
+                                : new(
+                                    400,
+                                    200,
+                                    1,
+                                    air,
+                                    RelativeHumidity.FromPercent(rh),
+                                    StandardAtmosphere.PressureAt(Length.FromMetres(0))
+                                ),
                             SpaceAssumed = never,
                             Heater = (HeaterKind)heater,
                             NeverFlash = never,
@@ -179,8 +188,19 @@ public sealed class MaterialSentencesTests
                     Check(stock.Working);
                     RigLoad.Of([(sheet, load)], Mass.FromKilograms(trailer < 1000 ? 0 : trailer)).Findings.ToList().ForEach(Check);
                     var wanted = sheet.Drums.Least;
-                    Check(new DrumWarmth(SetSide.A, sheet.SetMassA, Temperature.FromCelsius(night), Temperature.FromCelsius(night), 420).Working(wanted));
-                    var warming = DrumWarming.Of([new(SetSide.A, sheet.SetMassA, 2)], new(Temperature.FromCelsius(night), wanted, 420, Temperature.FromCelsius(35), 45, 0.2));
+                    Check(
+                        new DrumWarmth(
+                            SetSide.A,
+                            sheet.SetMassA,
+                            Temperature.FromCelsius(night),
+                            Temperature.FromCelsius(night),
+                            420
+                        ).Working(wanted)
+                    );
+                    var warming = DrumWarming.Of(
+                        [new(SetSide.A, sheet.SetMassA, 2)],
+                        new(Temperature.FromCelsius(night), wanted, 420, Temperature.FromCelsius(35), 45, 0.2)
+                    );
                     Check(warming.Blankets!.Working);
                     Check(warming.HotRoom!.Working);
                 },

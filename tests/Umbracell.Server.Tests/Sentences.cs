@@ -33,6 +33,7 @@ internal static partial class Sentences
         }
 
         finding.Remedies.ToList().ForEach(Check);
+        Check(finding.Source);
         if (finding.Working is { } working)
         {
             Check(working);
@@ -76,7 +77,7 @@ internal static partial class Sentences
     public static void Check(Working working)
     {
         Words($"workings.name.{working.Name.Split(':')[0]}");
-        working.Source.ShouldNotBeNullOrWhiteSpace();
+        Check(working.Source);
         foreach (var term in working.Terms)
         {
             Words($"workings.name.{term.Name.Split(':')[0]}");
@@ -87,6 +88,11 @@ internal static partial class Sentences
             }
         }
     }
+
+    public static void Check(Citation cited) => Given(Words($"cited.{cited.Key}"), [.. cited.Figures.Keys, .. cited.Words.Keys], cited.Key);
+
+    /// <summary>The keys of a part of the catalogue.</summary>
+    public static IEnumerable<string> KeysOf(string path) => Book(path).AsObject().Select(one => one.Key);
 
     private static void Given(string sentence, HashSet<string> given, string where)
     {

@@ -317,9 +317,31 @@ public sealed class SentencesTests
                     );
                     test.Findings.ToList().ForEach(Check);
                     Check(test.Working);
-                    Check(StackPressure.Of(Length.FromMetres(8), Temperature.FromCelsius(20), Temperature.FromCelsius(0), Pressure.FromPascals(101325)).Working);
-                    Check(BufferSpace.Of(new(50, 60, 100, 2, 300), Temperature.FromCelsius(20), Temperature.FromCelsius(0), Pressure.FromPascals(101325)).Working);
-                    Check(VapourDrive.Between(Temperature.FromCelsius(20), RelativeHumidity.FromPercent(50), Temperature.FromCelsius(0), RelativeHumidity.FromPercent(80)).Working);
+                    Check(
+                        StackPressure
+                            .Of(Length.FromMetres(8), Temperature.FromCelsius(20), Temperature.FromCelsius(0), Pressure.FromPascals(101325))
+                            .Working
+                    );
+                    Check(
+                        BufferSpace
+                            .Of(
+                                new(50, 60, 100, 2, 300),
+                                Temperature.FromCelsius(20),
+                                Temperature.FromCelsius(0),
+                                Pressure.FromPascals(101325)
+                            )
+                            .Working
+                    );
+                    Check(
+                        VapourDrive
+                            .Between(
+                                Temperature.FromCelsius(20),
+                                RelativeHumidity.FromPercent(50),
+                                Temperature.FromCelsius(0),
+                                RelativeHumidity.FromPercent(80)
+                            )
+                            .Working
+                    );
                 },
                 iter: 300
             );

@@ -43,7 +43,7 @@ public sealed record StackPressure(double AtTop, double AtFoot, Length NeutralPl
                     new("h − h_n", "heightAboveNeutral", Figure.Number((height - neutral).Metres)),
                 ],
                 new(top, Dimension.AirPressure),
-                "ASHRAE Fundamentals, infiltration: weight of two air columns; temperatures in kelvin, heights in metres"
+                Citations.AirColumns
             )
         );
     }

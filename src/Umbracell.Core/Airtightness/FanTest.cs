@@ -234,9 +234,7 @@ public sealed record FanTest
                     ]
                     : [new("C", "flowCoefficient", new(c, Dimension.AirFlow)), new("n", "flowExponent", Figure.Number(line.Slope))],
                 new(flow.Value, Dimension.AirFlow),
-                single
-                    ? "ISO 9972, single point; n assumed"
-                    : "ISO 9972 / ASTM E779: weighted regression of ln Q on ln ΔP, at 20 °C and 101,325 Pa"
+                single ? Citations.FanSinglePoint : Citations.FanRegression
             ),
         };
     }

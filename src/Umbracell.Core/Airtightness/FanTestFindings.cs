@@ -7,9 +7,7 @@ namespace Umbracell.Core.Airtightness;
 /// point is taken, and marked.</summary>
 internal static class FanTestFindings
 {
-    private const string Source =
-        "ISO 9972: five points or more from 10 Pa (five times the zero-flow pressure) to 50 Pa or more, at most 10 Pa apart; "
-        + "zero-flow pressure to 5 Pa; n from 0.5 to 1; r² of 0.98 or better";
+    private static readonly Citation Source = Citations.FanValidity;
 
     // Gauges are read to a tenth of a pascal.
     private const double Tenth = 0.05;

@@ -56,7 +56,7 @@ public sealed record AssemblyState(
                     new("R", "cavityR", heat.CavityTotal.ToFigure()),
                 ],
                 face.Temperature.ToFigure(),
-                "Temperatures by resistance shares, between the members"
+                Citations.ResistanceShares
             )
         );
     }
@@ -72,7 +72,7 @@ public sealed record AssemblyState(
             return null;
         }
 
-        return new(CondensationRules.Wetter, season, Verdict.Care, "Steady diffusion at design air, as it stands and as planned")
+        return new(CondensationRules.Wetter, season, Verdict.Care, Citations.SteadyDiffusion)
         {
             Measured = new(Math.Min(100, planned.InterfaceHumidity), Dimension.RelativeHumidity),
             Limit = new(Math.Min(100, InterfaceHumidity), Dimension.RelativeHumidity),

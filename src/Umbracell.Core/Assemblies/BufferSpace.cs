@@ -69,7 +69,7 @@ public sealed record BufferSpace(Temperature Temperature, double FromRooms, doub
                     new("Q_ducts", "ductLoss", new(space.DuctLoss, Dimension.Power)),
                 ],
                 new(celsius, Dimension.Temperature),
-                "Heat balance of the space: H_air = ρ c n V; steady, no sun"
+                Citations.BufferBalance
             )
         );
     }

@@ -25,7 +25,7 @@ public static class CondensationTables
 /// <summary>Unvented roofs by table: least R of air-impermeable insulation in contact with the deck.</summary>
 internal static class RoofTable
 {
-    private const string Source = "IRC R806.5 (R806.4 in 2009), unvented roofs; check your local code";
+    private static readonly Citation Source = Citations.RoofTable;
 
     /// <summary>Monthly means of the deck at or above this, at 20 °C indoors, stand for the table (IRC R806.5).</summary>
     private const double WarmDeck = 7;
@@ -104,7 +104,7 @@ internal static class RoofTable
 /// <summary>Framed walls by table: which vapour retarder inside, and what foam and exterior board stand for it.</summary>
 internal static class WallTable
 {
-    private const string Source = "IRC R702.7, 2018 and 2021 figures; check your local code";
+    private static readonly Citation Source = Citations.WallTable;
     private const double TightEnough = 1.5;
     private static readonly Length TwoByFour = Length.FromInches(3.5);
 

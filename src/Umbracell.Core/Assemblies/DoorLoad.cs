@@ -11,7 +11,7 @@ public sealed record DoorFacts(Mass? Spare, Area? Treated);
 /// <summary>The weight that what is put in adds to an overhead door, against what its springs can still lift (choice rule E7).</summary>
 public static class DoorLoad
 {
-    private const string Source = "Choice rule E7: added weight against the door's spare capacity";
+    private static readonly Citation Source = Citations.DoorWeight;
 
     /// <summary>Judges a door; null for any other surface.</summary>
     /// <param name="section">The case.</param>
@@ -46,7 +46,7 @@ public static class DoorLoad
                     new("A", "treatedArea", area.ToFigure()),
                 ],
                 weight.ToFigure(),
-                "In-place density of the sheets"
+                Citations.InPlaceDensity
             ),
         };
     }

@@ -1,3 +1,4 @@
+using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
 
 namespace Umbracell.Core.Assemblies;
@@ -67,5 +68,5 @@ public static class Films
         };
 
     /// <summary>Words for the source of a film set.</summary>
-    public static string Source(FilmSet set) => set == FilmSet.Iso6946 ? "ISO 6946 table 7" : "US model energy code film set";
+    public static Citation Source(FilmSet set) => set == FilmSet.Iso6946 ? Citations.FilmsIso6946 : Citations.FilmsUsCode;
 }

@@ -24,7 +24,7 @@ public static class JointCheck
             : !joint.Ready ? ("notReady", Verdict.Care)
             : joint.SeenBy.Length == 0 ? ("unseen", Verdict.Clear)
             : ("seen", Verdict.Clear);
-        return new(Rule, name, verdict, "Each control layer carries on across a joint, sealed with what, by whom, seen by whom")
+        return new(Rule, name, verdict, Citations.JointLayers)
         {
             Words = new Dictionary<string, Said>
             {

@@ -7,10 +7,9 @@ namespace Umbracell.Core.Assemblies;
 /// <summary>Judges metal members: what they add to U, and whether they sweat.</summary>
 internal static class MetalFindings
 {
-    private const string CellSource =
-        "Conduction in two dimensions (ISO 10211); coldest spot against the room's dew point (choice rule E4)";
+    private static readonly Citation CellSource = Citations.MetalConduction;
 
-    private const string FinSource = "Fin estimate of the member; flange against the room's dew point (choice rule E4)";
+    private static readonly Citation FinSource = Citations.MetalFin;
 
     public static IEnumerable<Finding> Of(SectionStudy study)
     {
@@ -20,7 +19,7 @@ internal static class MetalFindings
                 SectionRules.MetalMembers,
                 studs.IsEstimate ? "studsEstimate" : "studs",
                 studs.IsEstimate ? Verdict.Care : Verdict.Clear,
-                "Correction factors for steel studs, ASHRAE 90.1 and IECC"
+                Citations.SteelStudFactors
             )
             {
                 Measured = Figure.Percent(studs.Factor * 100),

@@ -23,14 +23,14 @@ internal static class MetalWorkings
                 new("R_air", "freeSpace", heat.FreeSpace.ToFigure()),
             ],
             studs.Resistance.ToFigure(),
-            "Correction factors for steel studs, ASHRAE 90.1; past the table the last corrected R is kept"
+            Citations.SteelStudTable
         );
         return new(
             "wholeU",
             "U = 1 / (R_c + R_rest)",
             [new("R_c", "studR", studs.Resistance.ToFigure(), left), new("R_rest", "restR", heat.Rest.ToFigure(), rest)],
             study.WholeU.ToFigure(),
-            "Steel studs through the whole depth"
+            Citations.SteelStudsThroughDepth
         );
     }
 
@@ -49,9 +49,7 @@ internal static class MetalWorkings
                 new("s", "memberSpacing", study.Case.Members.Spacing.ToSpan()),
             ],
             study.WholeU.ToFigure(),
-            !study.MembersSolved
-                ? "Clear field and fin estimate of the members"
-                : "Clear field and the members by conduction in two dimensions"
+            !study.MembersSolved ? Citations.ClearFieldAndFin : Citations.ClearFieldAndConduction
         );
 
     private static Working Solved(SectionStudy study, Conduction.MemberCell cell) =>
@@ -67,8 +65,7 @@ internal static class MetalWorkings
                 new("U_est", "estimateU", (study.EstimateU ?? study.WholeU).ToFigure()),
             ],
             new(cell.Psi, Dimension.LinearTransmittance),
-            "Finite volumes on a stretched grid, half of the symmetric cell, one metre long; verified on cases 1 and 2 of ISO 10211. "
-                + "U_est is what the table or the fin gave; it takes no part"
+            Citations.FiniteVolumes
         );
 
     private static Working Psi(SectionStudy study, SectionHeat heat, double psi, MetalProfile profile) =>
@@ -85,6 +82,6 @@ internal static class MetalWorkings
                 new("h_e", "outerTransfer", new(Girts.OuterTransfer, Dimension.Transmittance)),
             ],
             new(psi, Dimension.LinearTransmittance),
-            "Fin from the room's flange through the web into the skin; an estimate, lengths in metres"
+            Citations.FinEstimate
         );
 }

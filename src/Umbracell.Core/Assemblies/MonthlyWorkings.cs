@@ -7,7 +7,7 @@ namespace Umbracell.Core.Assemblies;
 /// <summary>How the figures of a monthly year came about, with pressures, permeances and flows.</summary>
 internal sealed class MonthlyWorkings(MonthlyRun run)
 {
-    private const string Source = "ISO 13788, clause 6: monthly means, diffusion alone";
+    private static readonly Citation Source = Citations.MonthlyMethod;
 
     /// <summary>How the greatest store came about: month by month from the driest, with pressures and flows of the month that brought
     /// most.</summary>
@@ -113,7 +113,7 @@ internal sealed class MonthlyWorkings(MonthlyRun run)
                 new("p_in", "pressureRoomSide", Pressure.FromPascals(run.Year.IndoorVapour[month]).ToFigure()),
             ],
             new(run.Humidity(node, month), Dimension.RelativeHumidity),
-            "ISO 13788: vapour pressure by shares of vapour resistance, never over saturation (annex E)"
+            Citations.MonthlyVapour
         );
 
     private static int Before(int month) => (month + YearOfAir.Months - 1) % YearOfAir.Months;

@@ -6,7 +6,7 @@ namespace Umbracell.Core.Assemblies;
 /// <summary>Judges an assembly's year.</summary>
 internal static class MonthlyYearFindings
 {
-    private const string Source = "ISO 13788, monthly means, diffusion alone";
+    private static readonly Citation Source = Citations.MonthlyMeans;
 
     /// <summary>Condensate over this is reported as much, kg/m² (a film runs off smooth faces at about 0.2).</summary>
     private const double RunsOff = 0.2;
@@ -20,12 +20,7 @@ internal static class MonthlyYearFindings
         yield return Place(year.Dampest);
         var surface = year.Months.MaxBy(m => m.SurfaceHumidity);
         var dry = surface.SurfaceHumidity <= MonthlyYear.GreatestInterfaceHumidity;
-        yield return new(
-            CondensationRules.YearSurface,
-            dry ? "dry" : "damp",
-            dry ? Verdict.Clear : Verdict.Care,
-            "ISO 13788: inner surface under 80 % with a surface resistance of 0.25 m²K/W"
-        )
+        yield return new(CondensationRules.YearSurface, dry ? "dry" : "damp", dry ? Verdict.Clear : Verdict.Care, Citations.MonthlySurface)
         {
             Measured = Humidity(surface.SurfaceHumidity),
             Limit = Humidity(MonthlyYear.GreatestInterfaceHumidity),

@@ -50,7 +50,7 @@ public sealed record RoofSnow(Length Depth, Temperature MeltsFrom, Working Worki
                     new("s", "share", Figure.Number(share)),
                 ],
                 from.ToFigure(),
-                "Resistance shares; conductivity of settled snow of 250 kg/m³ by Sturm's fit, 0.088 W/(m·K)"
+                Citations.SettledSnow
             )
         );
     }

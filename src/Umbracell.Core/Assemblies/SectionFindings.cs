@@ -71,7 +71,7 @@ internal static class SectionFindings
                 : thickness is null ? "slabOutOfReach"
                 : "slabShort",
             met ? Verdict.Clear : Verdict.Care,
-            target.Edition
+            Citations.Targets(target.Edition)
         )
         {
             Measured = installed.ToFigure(),
@@ -93,10 +93,7 @@ internal static class SectionFindings
 
         if (study.Case.Target is not { } target)
         {
-            return new(SectionRules.Target, "none", Verdict.Clear, "No target applies to this surface")
-            {
-                Measured = study.WholeU.ToFigure(),
-            };
+            return new(SectionRules.Target, "none", Verdict.Clear, Citations.NoTarget) { Measured = study.WholeU.ToFigure() };
         }
 
         var margin = target.GreatestU.WattsPerSquareMetreKelvin - study.WholeU.WattsPerSquareMetreKelvin;
@@ -106,7 +103,12 @@ internal static class SectionFindings
             thickness is null ? "outOfReach"
             : reachable ? "short"
             : "deeperThanFits";
-        return new(SectionRules.Target, margin >= 0 ? "met" : shortCase, margin >= 0 ? Verdict.Clear : Verdict.Care, target.Edition)
+        return new(
+            SectionRules.Target,
+            margin >= 0 ? "met" : shortCase,
+            margin >= 0 ? Verdict.Clear : Verdict.Care,
+            Citations.Targets(target.Edition)
+        )
         {
             Measured = study.WholeU.ToFigure(),
             Limit = target.GreatestU.ToFigure(),
@@ -122,12 +124,7 @@ internal static class SectionFindings
         var counts = study.Case.Fill.Any(layer => layer.StopsAir);
         if (study.Case.Foam is not { } foam)
         {
-            return new(
-                SectionRules.AirBarrier,
-                counts ? "board" : "none",
-                counts ? Verdict.Clear : Verdict.Care,
-                "Choice rule E11: a board with sealed edges stops air, fibre does not"
-            )
+            return new(SectionRules.AirBarrier, counts ? "board" : "none", counts ? Verdict.Clear : Verdict.Care, Citations.SealedBoard)
             {
                 Measured = study.Case.FillThickness.ToThickness(),
             };
@@ -138,7 +135,7 @@ internal static class SectionFindings
             SectionRules.AirBarrier,
             counts ? "counts" : "tooThin",
             counts ? Verdict.Clear : Verdict.Care,
-            $"{foam.Sheet.Name}, {foam.Sheet.Edition}: air barrier"
+            Citations.Sheet(foam.Sheet, SheetLine.SheetAirBarrier)
         )
         {
             Measured = foam.Thickness.ToThickness(),
@@ -166,7 +163,7 @@ internal static class SectionFindings
                 : needed ? "zoneWantsClass2"
                 : "open",
             needed && !meets ? Verdict.Care : Verdict.Clear,
-            "IRC R702.7 and R806.5, 2021: Class II or better in zones 4C and 5 to 8"
+            Citations.VapourClassOfZone
         )
         {
             Measured = study.FillPermeance.ToFigure(),
@@ -205,7 +202,7 @@ internal static class SectionFindings
                 : meets ? "bothMeet"
                 : "neitherMeets",
             meets && combinedMeets ? Verdict.Clear : Verdict.Care,
-            "ISO 6946: parallel path and the mean of its two limits"
+            Citations.ParallelAndMean
         )
         {
             Measured = study.ParallelU.ToFigure(),
@@ -222,12 +219,7 @@ internal static class SectionFindings
             return null;
         }
 
-        return new(
-            SectionRules.BattFit,
-            "gap",
-            Verdict.Care,
-            "Batts are counted where they fill their space; the air beside them by ISO 6946 as a still space"
-        )
+        return new(SectionRules.BattFit, "gap", Verdict.Care, Citations.BattsFilling)
         {
             Measured = batt.Batt.Nominal.ToThickness(),
             Limit = batt.Space.ToThickness(),
@@ -249,7 +241,7 @@ internal static class SectionFindings
             tooLow ? Verdict.Hold
                 : wide ? Verdict.Care
                 : Verdict.Clear,
-            "IRC R806.3; choice rule E8"
+            Citations.VentChannelCode
         )
         {
             Measured = section.VentChannel.ToThickness(),

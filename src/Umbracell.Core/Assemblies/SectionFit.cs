@@ -35,10 +35,7 @@ internal static class SectionFit
     {
         if (section.FoamDepth is not { } depth || GreatestFoam(section) is not { } greatest)
         {
-            return new(SectionRules.Fit, "unbounded", Verdict.Clear, "Nothing bounds the depth")
-            {
-                Measured = section.FillThickness.ToThickness(),
-            };
+            return new(SectionRules.Fit, "unbounded", Verdict.Clear, Citations.NoDepth) { Measured = section.FillThickness.ToThickness() };
         }
 
         var t = section.FillThickness;
@@ -68,7 +65,7 @@ internal static class SectionFit
             figures["share"] = Figure.Percent(100 * (shaved.Extra / shaved.MeanDepth));
         }
 
-        return new(SectionRules.Fit, name, verdict, "Choice rule E9: closed cell stops 1/2 in short of the face, open cell is shaved flush")
+        return new(SectionRules.Fit, name, verdict, Citations.DepthRule)
         {
             Measured = t.ToThickness(),
             Limit = most.ToThickness(),

@@ -28,7 +28,7 @@ internal static class SectionWorkings
                 "cut = 1 − U / U_bare",
                 [new("U", "wholeU", study.WholeU.ToFigure(), whole), new("U_bare", "bareU", study.BareU.ToFigure())],
                 Figure.Percent(study.HeatCut * 100),
-                "Same assembly and films without foam"
+                Citations.WithoutFoam
             ),
             ["freeSpace"] = new(
                 "freeSpace",
@@ -38,7 +38,7 @@ internal static class SectionWorkings
                     new("t", "foamThickness", study.Case.FillThickness.ToThickness()),
                 ],
                 heat.FreeWidth.ToThickness(),
-                "Depth left between foam and the face of the members; 0 where nothing closes it off"
+                Citations.DepthLeft
             ),
             ["foamSd"] = new(
                 "foamSd",
@@ -48,7 +48,7 @@ internal static class SectionWorkings
                     new("M", "foamPermeance", study.FillPermeance.ToFigure()),
                 ],
                 new(study.FillPermeance.EquivalentAirThickness.Metres, Dimension.Span),
-                "ISO 13788: conventional permeability of air 2·10⁻¹⁰ kg/(Pa·s·m)"
+                Citations.EquivalentAir
             ),
             ["drive"] = new(
                 "drive",
@@ -58,7 +58,7 @@ internal static class SectionWorkings
                     new("p_out", "outdoorVapour", study.Profile.Outside.ToFigure()),
                 ],
                 study.Profile.OutwardDrive.ToFigure(),
-                "Saturation pressure times relative humidity on each side (ASHRAE Fundamentals, psychrometrics)"
+                Citations.VapourOfBothSides
             ),
         };
         workings["insideSurface"] = InsideSurface(study, heat);
@@ -83,7 +83,7 @@ internal static class SectionWorkings
                 "n = " + string.Join(" + ", study.Lifts.Select((_, i) => Numbered("n", i + 1))),
                 [.. study.Lifts.Select((plan, i) => new WorkingTerm(Numbered("n", i + 1), "lifts", plan.Working.Result, plan.Working))],
                 Figure.Count(study.Lifts.Sum(plan => plan.Lifts.Count)),
-                "Lifts of each foam, one foam after the other"
+                Citations.LiftsOfEachFoam
             );
 
     private static Working Fill(SectionStudy study)
@@ -96,7 +96,7 @@ internal static class SectionWorkings
                 "R_fill = " + string.Join(" + ", layers.Select((_, i) => Numbered("R", i + 1))),
                 [.. layers.Select((w, i) => new WorkingTerm(Numbered("R", i + 1), w.Name, w.Result, w))],
                 study.FillR.ToFigure(),
-                "Layers in series"
+                Citations.LayersInSeries
             );
     }
 
@@ -118,8 +118,7 @@ internal static class SectionWorkings
                     new("t_rated", "battNominal", batt.Batt.Nominal.ToThickness()),
                 ],
                 batt.Resistance.ToFigure(),
-                "Pressed to x = t / t_rated (1 at most) fibre keeps c = x (1 + s) / (1 + s x^1.5) of its R, "
-                    + "s = 0.42 (10 kg/m³ / ρ)^1.5: the usual compressed-R tables within R-0.7. Over uneven foam the mean"
+                Citations.PressedFibre
             ),
             SlabFill slab => LayerR(slab.Layer),
             _ => throw new ArgumentOutOfRangeException(nameof(layer)),
@@ -129,7 +128,7 @@ internal static class SectionWorkings
     {
         var (sheet, t) = (foam.Sheet, foam.Thickness);
         var result = foam.Resistance.ToFigure();
-        var source = $"{sheet.Name}, {sheet.Edition}: aged R, {sheet.AgeingMethod}";
+        var source = Citations.AgedR(sheet);
         var first = sheet.AgedR.Points[0];
         if (t.Metres <= first.X)
         {
@@ -172,10 +171,20 @@ internal static class SectionWorkings
                         "foamPermeance",
                         foam.Sheet.Permeability,
                         foam,
-                        $"{foam.Sheet.Name}, {foam.Sheet.Edition}: permeability of the bulk"
+                        Citations.Sheet(foam.Sheet, SheetLine.SheetPermeability)
                     ),
-                    BattFill batt => LayerPermeance("layerPermeance", batt.Batt.Material.Permeability, batt, batt.Batt.Material.Source),
-                    SlabFill slab => LayerPermeance("layerPermeance", slab.Layer.Material.Permeability, slab, slab.Layer.Material.Source),
+                    BattFill batt => LayerPermeance(
+                        "layerPermeance",
+                        batt.Batt.Material.Permeability,
+                        batt,
+                        Citations.Data(batt.Batt.Material)
+                    ),
+                    SlabFill slab => LayerPermeance(
+                        "layerPermeance",
+                        slab.Layer.Material.Permeability,
+                        slab,
+                        Citations.Data(slab.Layer.Material)
+                    ),
                     _ => throw new ArgumentOutOfRangeException(nameof(study)),
                 }
             )
@@ -187,11 +196,11 @@ internal static class SectionWorkings
                 "1 / M = " + string.Join(" + ", layers.Select((_, i) => $"1 / {Numbered("M", i + 1)}")),
                 [.. layers.Select((w, i) => new WorkingTerm(Numbered("M", i + 1), w.Name, w.Result, w))],
                 study.FillPermeance.ToFigure(),
-                "Permeances in series"
+                Citations.PermeancesInSeries
             );
     }
 
-    private static Working LayerPermeance(string name, Permeability permeability, FillLayer layer, string source) =>
+    private static Working LayerPermeance(string name, Permeability permeability, FillLayer layer, Citation source) =>
         new(
             name,
             "M = δ / t",
@@ -226,7 +235,7 @@ internal static class SectionWorkings
             "R = t / k",
             [new("t", "layerThickness", layer.Thickness.ToThickness()), new("k", "conductivity", layer.Material.Conductivity.ToFigure())],
             layer.Resistance.ToFigure(),
-            layer.Material.Source
+            Citations.Data(layer.Material)
         );
 
     // Temperature of the face towards the room between members, by its share of the resistance.
@@ -245,7 +254,7 @@ internal static class SectionWorkings
                 new("f", "temperatureFactor", Figure.Number(factor)),
             ],
             new(outdoor.Celsius + factor * (indoor.Celsius - outdoor.Celsius), Dimension.Temperature),
-            "Resistance shares; temperature factor of ISO 13788"
+            Citations.TemperatureFactor
         );
     }
 
@@ -259,7 +268,7 @@ internal static class SectionWorkings
                 new("R_rest", "restR", heat.Rest.ToFigure(), rest),
             ],
             heat.CavityTotal.ToFigure(),
-            "Layers in series; air space by ISO 6946 table 8"
+            Citations.LayersAndAirSpace
         );
 
     private static Working Parallel(SectionStudy study, SectionHeat heat, Working foam, Working rest)
@@ -272,7 +281,7 @@ internal static class SectionWorkings
         ];
         if (heat.Share == 0)
         {
-            return new("wholeU", "U = 1 / (R_foam + R_air + R_rest)", terms, study.ParallelU.ToFigure(), "Layers in series");
+            return new("wholeU", "U = 1 / (R_foam + R_air + R_rest)", terms, study.ParallelU.ToFigure(), Citations.LayersInSeries);
         }
 
         terms.InsertRange(0, [new("f", "memberShare", Figure.Number(heat.Share)), new("R_member", "member", heat.Member.ToFigure())]);
@@ -281,7 +290,7 @@ internal static class SectionWorkings
             "U = f / (R_member + R_rest) + (1 − f) / (R_foam + R_air + R_rest)",
             terms,
             study.ParallelU.ToFigure(),
-            "Parallel path (ASHRAE Fundamentals); upper limit of ISO 6946"
+            Citations.ParallelPath
         );
     }
 
@@ -296,7 +305,7 @@ internal static class SectionWorkings
                 "U = 2 / (R_upper + R_lower)",
                 [new("R_upper", "upperLimit", upper.ToFigure(), parallel), new("R_lower", "lowerLimit", lower.ToFigure())],
                 combined.ToFigure(),
-                "ISO 6946 combined method"
+                Citations.CombinedMethod
             );
     }
 

@@ -71,6 +71,6 @@ public sealed record Candidate
                 ),
             ],
             Figure.Number(Total),
-            "Weights of the job's priorities, made to add to one"
+            Citations.Priorities
         );
 }

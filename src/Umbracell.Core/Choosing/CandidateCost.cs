@@ -30,7 +30,7 @@ public sealed record CandidateCost(
                 "c = " + string.Join(" + ", Lines.Select(l => l.Symbol)),
                 Lines,
                 new(cost, Dimension.MoneyPerArea),
-                "The firm's rates; yield by the sheet at the expected substrate"
+                Citations.CandidateCost
             )
             : null;
 
@@ -133,7 +133,7 @@ public sealed record CandidateCost(
                         new("p", "setPrice", new(price, Dimension.Money)),
                     ],
                     new(cost, Dimension.MoneyPerArea),
-                    $"{sheet.Name}; one square metre"
+                    Citations.SquareMetre(sheet)
                 )
             );
         }
@@ -179,7 +179,7 @@ public sealed record CandidateCost(
                         new("p_h", "crewHour", new(choice.Rates.CrewHour, Dimension.Money)),
                     ],
                     new(hours * choice.Rates.CrewHour, Dimension.MoneyPerArea),
-                    "Crew hours for one square metre, set-up spread over the treated area"
+                    Citations.CostPerSquareMetre
                 )
             );
             return new(_missing.Count > 0 ? null : _lines.Sum(l => l.Value.Amount), hours, LiftPlan.LeastTimeOf(_lifts), _missing, _lines);

@@ -60,7 +60,7 @@ internal static class Cautions
         ];
         foreach (var (rule, name, _) in all.Where(one => one.Applies))
         {
-            yield return new(rule, name, Verdict.Care, $"Choice rule {rule.Id}");
+            yield return new(rule, name, Verdict.Care, Citations.ChoiceRule(rule));
         }
 
         if (foam && Barrier(w) is { } barrier)
@@ -92,7 +92,7 @@ internal static class Cautions
                 ChoiceRules.Barrier,
                 thin ? "bandRelief" : "bandTooThick",
                 thin ? Verdict.Clear : Verdict.Care,
-                "IRC R316.5.11: band joists to 3 1/4 in, 0.5 to 2.0 lb/ft³, flame spread 25, smoke 450; check your local code"
+                Citations.BandJoistException
             )
             {
                 Measured = only.Thickness.ToThickness(),
@@ -100,11 +100,6 @@ internal static class Cautions
             };
         }
 
-        return new(
-            ChoiceRules.Barrier,
-            "barrier",
-            Verdict.Care,
-            "Choice rule C5: thermal or ignition barrier over foam; check your local code"
-        );
+        return new(ChoiceRules.Barrier, "barrier", Verdict.Care, Citations.ThermalBarrier);
     }
 }

@@ -60,7 +60,7 @@ internal static class Exclusions
         var facts = choice.Facts;
         if (facts.OpenLeak)
         {
-            yield return new(ChoiceRules.Leak, "leak", Verdict.Hold, "Choice rule E3: no foam over an open leak");
+            yield return new(ChoiceRules.Leak, "leak", Verdict.Hold, Citations.OpenLeak);
         }
 
         var limit = choice.Sheets.Select(s => s.GreatestWoodMoisturePercent).OfType<double>().DefaultIfEmpty(double.NaN).Min();
@@ -71,17 +71,14 @@ internal static class Exclusions
                     ChoiceRules.Leak,
                     wet > limit ? "wet" : "dry",
                     wet > limit ? Verdict.Hold : Verdict.Clear,
-                    "Choice rule E3: the tightest wood moisture limit of the sheets on offer"
+                    Citations.WoodMoistureLimit
                 )
                 {
                     Measured = new(wet, Dimension.MoistureContent),
                     Limit = new(limit, Dimension.MoistureContent),
                     Margin = new(limit - wet, Dimension.MoistureContent),
                 }
-                : new(ChoiceRules.Leak, "unread", Verdict.Care, "Choice rule E3: wood is read before it is sprayed")
-                {
-                    Limit = new(limit, Dimension.MoistureContent),
-                };
+                : new(ChoiceRules.Leak, "unread", Verdict.Care, Citations.WoodReadFirst) { Limit = new(limit, Dimension.MoistureContent) };
         }
     }
 
@@ -94,11 +91,11 @@ internal static class Exclusions
         }
 
         var roofing = w.Section.Foam?.Sheet.Grade == FoamGrade.Roofing && w.Section.Fill.OfType<SlabFill>().Any();
-        const string Source = "Choice rule E1: weather side of a low-slope roof";
-        return !roofing ? new(ChoiceRules.WeatherSide, "notRoofing", Verdict.Hold, Source)
-            : choice.Facts.WetOldInsulation ? new(ChoiceRules.WeatherSide, "wetOld", Verdict.Care, Source)
+        var source = Citations.WeatherSide;
+        return !roofing ? new(ChoiceRules.WeatherSide, "notRoofing", Verdict.Hold, source)
+            : choice.Facts.WetOldInsulation ? new(ChoiceRules.WeatherSide, "wetOld", Verdict.Care, source)
             : choice.Facts.Covering == Covering.SinglePly || choice.Facts.Attachment == Attachment.HereAndThere
-                ? new(ChoiceRules.WeatherSide, "coverBoard", Verdict.Care, Source)
+                ? new(ChoiceRules.WeatherSide, "coverBoard", Verdict.Care, source)
             : null;
     }
 
@@ -111,10 +108,10 @@ internal static class Exclusions
             return null;
         }
 
-        const string Source = "Choice rule E2: ground contact, under slab, below grade, flood";
+        var source = Citations.GroundContact;
         if (w.HasOpenCell || w.HasBatt)
         {
-            return new(ChoiceRules.Ground, w.HasOpenCell ? "openCell" : "fibre", Verdict.Hold, Source);
+            return new(ChoiceRules.Ground, w.HasOpenCell ? "openCell" : "fibre", Verdict.Hold, source);
         }
 
         if (w.Section.Kind != SurfaceKind.UnderSlab || w.Section.Foam is not { } foam)
@@ -124,7 +121,7 @@ internal static class Exclusions
 
         if (choice.Facts.Load is not { } load)
         {
-            return new(ChoiceRules.Ground, "loadUnknown", Verdict.Care, Source);
+            return new(ChoiceRules.Ground, "loadUnknown", Verdict.Care, source);
         }
 
         var strength = foam.Sheet.CompressiveStrength;
@@ -136,7 +133,7 @@ internal static class Exclusions
             strength is null ? Verdict.Care
                 : load > strength ? Verdict.Hold
                 : Verdict.Clear,
-            Source
+            source
         )
         {
             Measured = load.ToFigure(),
@@ -152,10 +149,10 @@ internal static class Exclusions
             return null;
         }
 
-        const string Source = "Choice rule E4: nothing air-open against a bare metal skin";
+        var source = Citations.BareMetal;
         if (!w.Outermost.StopsAir && w.Outermost is not FoamFill)
         {
-            return new(ChoiceRules.BareMetal, "airOpen", Verdict.Hold, Source);
+            return new(ChoiceRules.BareMetal, "airOpen", Verdict.Hold, source);
         }
 
         if (w.Outermost is not FoamFill { Sheet.Cell: CellStructure.Open } open)
@@ -165,18 +162,18 @@ internal static class Exclusions
 
         if (!open.StopsAir)
         {
-            return new(ChoiceRules.BareMetal, "airOpen", Verdict.Hold, Source);
+            return new(ChoiceRules.BareMetal, "airOpen", Verdict.Hold, source);
         }
 
         var retards = w.FillClass <= VapourClass.II;
         if (!retards)
         {
-            return new(ChoiceRules.BareMetal, "openNoRetarder", Verdict.Hold, Source);
+            return new(ChoiceRules.BareMetal, "openNoRetarder", Verdict.Hold, source);
         }
 
-        return w.Opinions.Count == 0 ? new(ChoiceRules.BareMetal, "unchecked", Verdict.Care, Source)
+        return w.Opinions.Count == 0 ? new(ChoiceRules.BareMetal, "unchecked", Verdict.Care, source)
             : !Condensation.Fails(choice.Practice, w.Opinions) ? null
-            : new(ChoiceRules.BareMetal, "openCondenses", Verdict.Hold, Source);
+            : new(ChoiceRules.BareMetal, "openCondenses", Verdict.Hold, source);
     }
 
     // E5: under a vapour-tight finish damp from below has nowhere to go.
@@ -193,10 +190,10 @@ internal static class Exclusions
             return null;
         }
 
-        const string Source = "Choice rule E5: open cell under a vapour-tight finish";
+        var source = Citations.TightFinish;
         if (w.Year is not { } year)
         {
-            return new(ChoiceRules.TightFinish, "noYear", Verdict.Care, Source);
+            return new(ChoiceRules.TightFinish, "noYear", Verdict.Care, source);
         }
 
         // What a point of humidity decides is no ground for a stop: both figures are told.
@@ -207,7 +204,7 @@ internal static class Exclusions
             : worst <= GreatestFinishHumidity + MonthlyYear.Alike ? ("near", Verdict.Care)
             : worst <= tightest + MonthlyYear.Alike ? ("alike", Verdict.Care)
             : ("damp", Verdict.Hold);
-        return new(ChoiceRules.TightFinish, name, verdict, Source)
+        return new(ChoiceRules.TightFinish, name, verdict, source)
         {
             Measured = new(worst, Dimension.RelativeHumidity),
             Limit = new(GreatestFinishHumidity, Dimension.RelativeHumidity),
@@ -240,7 +237,7 @@ internal static class Exclusions
             return null;
         }
 
-        const string Source = "Choice rule E6: open cell under a vapour-tight roof covering";
+        var source = Citations.TightCovering;
         var cold = ColdZones.Holds(w.Section.ClimateZone);
         var retards = w.FillClass <= VapourClass.II;
         var humidity = w.Year is { } year ? new Figure(OnDeck(year, w.Section), Dimension.RelativeHumidity) : (Figure?)null;
@@ -254,7 +251,7 @@ internal static class Exclusions
                     ? "noYear"
                     : "mildZone",
             cold && !retards ? Verdict.Hold : Verdict.Care,
-            Source
+            source
         )
         {
             Measured = humidity,
@@ -273,12 +270,7 @@ internal static class Exclusions
     // A coat against condensation saves little heat: it is for rooms nobody heats.
     private static Finding? ThinCoat(ChoiceCase choice, Weighed w) =>
         w.Kind == CandidateKind.ThinCoat && choice.Facts.Conditioned
-            ? new(
-                ChoiceRules.ThinCoat,
-                "conditioned",
-                Verdict.Hold,
-                "Practice: a thin coat against condensation is for unheated metal buildings"
-            )
+            ? new(ChoiceRules.ThinCoat, "conditioned", Verdict.Hold, Citations.ThinCoatPractice)
             : null;
 
     // E8: a channel keeps open only behind a baffle, and fibre beside it is washed by wind.
@@ -289,19 +281,19 @@ internal static class Exclusions
             return null;
         }
 
-        const string Source = "Choice rule E8: vent channel";
+        var source = Citations.VentChannel;
         return w.Section.Baffle is not null
             ? null
-            : new(ChoiceRules.VentChannel, w.HasBatt && w.Section.Foam is null ? "windWash" : "noBaffle", Verdict.Hold, Source);
+            : new(ChoiceRules.VentChannel, w.HasBatt && w.Section.Foam is null ? "windWash" : "noBaffle", Verdict.Hold, source);
     }
 
     // E9
     private static Finding? Depth(ChoiceCase choice, Weighed w)
     {
-        const string Source = "Choice rule E9: thickness against depth";
+        var source = Citations.ThicknessAgainstDepth;
         return w.Fits
             ? null
-            : new(ChoiceRules.Depth, "tooThick", Verdict.Hold, Source)
+            : new(ChoiceRules.Depth, "tooThick", Verdict.Hold, source)
             {
                 Measured = w.Section.FillThickness.ToThickness(),
                 Limit = w.Section.FoamDepth?.ToThickness(),
@@ -316,13 +308,13 @@ internal static class Exclusions
             return null;
         }
 
-        const string Source = "Choice rule E10: fibre inboard of foam";
+        var source = Citations.FibreInboard;
         var face = w.Year?.DampestOwn?.Greatest ?? 0;
-        return w.Opinions.Count == 0 ? new(ChoiceRules.Hybrid, "unchecked", Verdict.Care, Source)
+        return w.Opinions.Count == 0 ? new(ChoiceRules.Hybrid, "unchecked", Verdict.Care, source)
             : Condensation.Fails(choice.Practice, w.Opinions) || face > MonthlyYear.GreatestInterfaceHumidity + MonthlyYear.Alike
-                ? new(ChoiceRules.Hybrid, "shareTooSmall", Verdict.Hold, Source) { Measured = w.Section.Foam.Thickness.ToThickness() }
+                ? new(ChoiceRules.Hybrid, "shareTooSmall", Verdict.Hold, source) { Measured = w.Section.Foam.Thickness.ToThickness() }
             : face <= MonthlyYear.GreatestInterfaceHumidity ? null
-            : new(ChoiceRules.Hybrid, "near", Verdict.Care, Source)
+            : new(ChoiceRules.Hybrid, "near", Verdict.Care, source)
             {
                 Measured = new(face, Dimension.RelativeHumidity),
                 Limit = new(MonthlyYear.GreatestInterfaceHumidity, Dimension.RelativeHumidity),
@@ -337,9 +329,9 @@ internal static class Exclusions
             return null;
         }
 
-        const string Source = "Choice rule E11: no air barrier among its layers";
+        var source = Citations.NoAirBarrier;
         var from = w.Section.Foam?.Sheet.AirBarrierFrom;
-        return new(ChoiceRules.AirBarrier, w.Section.Foam is null ? "noFoam" : "tooThin", Verdict.Care, Source)
+        return new(ChoiceRules.AirBarrier, w.Section.Foam is null ? "noFoam" : "tooThin", Verdict.Care, source)
         {
             Measured = w.Section.Foam?.Thickness.ToThickness(),
             Limit = from?.ToThickness(),
@@ -354,9 +346,9 @@ internal static class Exclusions
             return null;
         }
 
-        const string Source = "Choice rule E12: foam as rain plane only where the sheet lists it";
+        var source = Citations.RainPlane;
         return foam.Sheet.OpenToRainDays is { } days
-            ? new(ChoiceRules.RainPlane, days > 0 ? "rainDays" : "noRain", Verdict.Care, Source) { Limit = Figure.Count((int)days) }
-            : new(ChoiceRules.RainPlane, "notListed", Verdict.Care, Source);
+            ? new(ChoiceRules.RainPlane, days > 0 ? "rainDays" : "noRain", Verdict.Care, source) { Limit = Figure.Count((int)days) }
+            : new(ChoiceRules.RainPlane, "notListed", Verdict.Care, source);
     }
 }

@@ -342,12 +342,6 @@ internal static class FlipPoints
             FlipCause.FallsShort => "x: the one advised now no longer meets the target",
             _ => "x: S_new > S_now",
         };
-        return new(
-            "flipPoint",
-            formula,
-            terms,
-            at,
-            "Walked away from today's value by Δx until another wins and goes on winning, then halved; everything else as it stands"
-        );
+        return new("flipPoint", formula, terms, at, Citations.FlipSearch);
     }
 }

@@ -25,8 +25,6 @@ internal static class Scores
     /// <summary>Thickness of open-pored layers that takes up speech: a quarter wave of 1 kHz.</summary>
     private static readonly Length QuarterWave = Length.FromMillimetres(85);
 
-    private const string Practice = "Scores of the choose stage; docs/methods/choosing.md";
-
     public static Score Cost(double cost, double cheapest) =>
         Ratio(
             ScorePart.Cost,
@@ -178,6 +176,6 @@ internal static class Scores
     private static Score Ratio(ScorePart part, double value, Figure measured, string formula, IReadOnlyList<WorkingTerm> terms)
     {
         var held = Math.Clamp(value, 0, 1);
-        return new(part, held, measured, new("score", formula, terms, Figure.Number(held), Practice));
+        return new(part, held, measured, new("score", formula, terms, Figure.Number(held), Citations.Scores));
     }
 }

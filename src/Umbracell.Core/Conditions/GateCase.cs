@@ -112,39 +112,6 @@ public enum PreparationItem
     FixingsBlocked,
 }
 
-/// <summary>The firm's own margins; can be tighter than the rules' figures, never looser.</summary>
-public sealed record GatePractice
-{
-    /// <summary>Greatest reading of a concrete meter on its own scale that passes for dry, percent. Practice: no sheet prints a limit for
-    /// such scales.</summary>
-    public double DryConcretePercent { get; init; } = 4;
-
-    /// <summary>Greatest wood moisture that can pass for dry where the sheet asks for dry and prints no figure, percent of dry mass.
-    /// Practice: below every figure that sheets of this kind print.</summary>
-    public double DryWoodPercent { get; init; } = 15;
-
-    /// <summary>Distance from a window's edge that counts as well inside.</summary>
-    public TemperatureDifference WellInside { get; init; } = TemperatureDifference.FromKelvins(3);
-
-    /// <summary>Least distance of the substrate above the dew point.</summary>
-    public TemperatureDifference DewHold { get; init; } = TemperatureDifference.FromKelvins(3);
-
-    /// <summary>Distance above the dew point that is clear.</summary>
-    public TemperatureDifference DewClear { get; init; } = TemperatureDifference.FromKelvins(5);
-
-    /// <summary>Points under the greatest humidity that are clear.</summary>
-    public double HumidityPoints { get; init; } = 5;
-
-    /// <summary>Moisture points under the limit that are clear.</summary>
-    public double MoisturePoints { get; init; } = 2;
-
-    /// <summary>Greatest humidity of the firm's practice, percent; the tighter of this and the sheet's rules.</summary>
-    public double? GreatestHumidityPercent { get; init; }
-
-    /// <summary>Readings older than this are stale.</summary>
-    public TimeSpan FreshFor { get; init; } = TimeSpan.FromHours(2);
-}
-
 /// <summary>All the gate needs to know at one moment.</summary>
 public sealed record GateCase
 {

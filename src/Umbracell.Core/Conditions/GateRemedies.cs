@@ -51,7 +51,7 @@ internal static class GateRemedies
     private static Remedy? DryHeat(GateCase gate, Temperature substrate, Temperature airTemperature, MoistAir air)
     {
         var sheet = gate.Sheet;
-        var limit = Math.Min(sheet.GreatestHumidityPercent, gate.Practice.GreatestHumidityPercent ?? 100);
+        var limit = Math.Min(sheet.GreatestHumidityPercent, gate.Practice.GreatestHumidityPercent);
         var substrateTo = Math.Max(
             Math.Max(substrate.Celsius, sheet.Substrate.Least.Celsius),
             air.DewPoint.Celsius + gate.Practice.DewHold.Kelvins + MoistureRules.Past

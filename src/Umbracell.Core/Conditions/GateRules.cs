@@ -5,7 +5,7 @@ namespace Umbracell.Core.Conditions;
 /// <summary>The rules of the gate: may this surface be sprayed now?</summary>
 public static class GateRules
 {
-    private const string InWindow = "measured limit margin least greatest age";
+    private const string InWindow = "measured limit margin wanted least greatest age";
 
     /// <summary>The substrate within the sheet's window.</summary>
     public static readonly Rule Substrate = Temperature("G1");
@@ -20,21 +20,23 @@ public static class GateRules
 
     /// <summary>The air under the sheet's greatest humidity.</summary>
     public static readonly Rule Humidity = new Rule("G4", Stage.Window, Basis.ProductSheet)
-        .Ends("under near over", "measured limit margin age", "instrument")
-        .Ends("unread", "limit");
+        .Ends("under near over", "measured limit margin wanted age", "instrument")
+        .Ends("unread", "limit")
+        .Ends("ownUnder ownNear ownOver", "measured limit margin wanted sheet age", "instrument", Basis.Practice)
+        .Ends("ownUnread", "limit sheet", basis: Basis.Practice);
 
     /// <summary>The substrate dry, by the meter made for it or by eye.</summary>
     public static readonly Rule SubstrateMoisture = new Rule("G5", Stage.Window, Basis.ProductSheet)
-        .Ends("dry nearLimit wet", "measured limit margin age", "instrument")
-        .Ends("concreteDry concreteWet woodDry woodNear woodWet", "measured limit margin age", "instrument", Basis.Practice)
-        .Ends("notLookedAt", "measured limit margin age", "instrument")
+        .Ends("dry nearLimit wet", "measured limit margin wanted age", "instrument")
+        .Ends("concreteDry concreteWet woodDry woodNear woodWet", "measured limit margin wanted age", "instrument", Basis.Practice)
+        .Ends("notLookedAt", "measured limit margin wanted age", "instrument")
         .Ends("seenDry seenWet", "age", "instrument")
         .Ends("seenOnly", "age", "instrument", Basis.Practice)
         .Ends("unread");
 
     /// <summary>Both drums within the sheet's window.</summary>
     public static readonly Rule Drums = new Rule("G6", Stage.Window, Basis.ProductSheet)
-        .Ends("inside nearEdge stale outside", "measured limit margin drumA drumB least greatest age", "side instrument")
+        .Ends("inside nearEdge stale outside", "measured limit margin wanted drumA drumB least greatest age", "side instrument")
         .Ends("unread", words: "side");
 
     /// <summary>Everything ready before foam.</summary>

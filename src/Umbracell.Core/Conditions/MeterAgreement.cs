@@ -41,12 +41,7 @@ public static class MeterAgreement
             Dimension.RelativeHumidity or Dimension.MoistureContent => Dimension.HumidityPoints,
             var other => other,
         };
-        return new(
-            GateRules.Meters,
-            "disagree",
-            Verdict.Care,
-            "Two meters that disagree by more than their stated error: check both before either is believed"
-        )
+        return new(GateRules.Meters, "disagree", Verdict.Care, Citations.TwoMeters)
         {
             Measured = new(Apart(a, b), difference),
             Limit = new(a.StatedError + b.StatedError, difference),

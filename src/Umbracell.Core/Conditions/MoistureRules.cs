@@ -13,10 +13,10 @@ internal static class MoistureRules
 
     public static Finding DewDistance(GateCase gate, MoistAir? air)
     {
-        const string Source = "Substrate above dew or frost point: 3 K at least, 5 K to be clear";
+        var source = Citations.DewDistance(gate.Practice.DewHold, gate.Practice.DewClear);
         if (gate.Substrate is not { } substrate || air is not { } state)
         {
-            return new(GateRules.DewDistance, "unread", Verdict.Hold, Source);
+            return new(GateRules.DewDistance, "unread", Verdict.Hold, source);
         }
 
         var dew = state.DewPoint;
@@ -36,7 +36,7 @@ internal static class MoistureRules
                 _ => "apart",
             },
             verdict,
-            Source
+            source
         )
         {
             Measured = distance.ToFigure(),
@@ -60,18 +60,23 @@ internal static class MoistureRules
                     new("T_dew", "dewPoint", dew.ToFigure(), DewWorking(state)),
                 ],
                 distance.ToFigure(),
-                "Dew or frost point of the air read"
+                Citations.DewPointOfAir
             ),
         };
     }
 
     public static Finding Humidity(GateCase gate, MoistAir? air)
     {
-        var limit = Math.Min(gate.Sheet.GreatestHumidityPercent, gate.Practice.GreatestHumidityPercent ?? 100);
-        var source = $"{gate.Sheet.Name}, {gate.Sheet.Edition}: greatest humidity";
+        var (ofSheet, own) = (gate.Sheet.GreatestHumidityPercent, gate.Practice.GreatestHumidityPercent);
+        var (limit, isOwn) = (Math.Min(ofSheet, own), own < ofSheet);
+        var source = isOwn ? Citations.GreatestHumidity : Citations.Sheet(gate.Sheet, SheetLine.SheetHumidity);
         if (gate.Humidity is not { } reading)
         {
-            return new(GateRules.Humidity, "unread", Verdict.Hold, source) { Limit = new(limit, Dimension.RelativeHumidity) };
+            return new(GateRules.Humidity, isOwn ? "ownUnread" : "unread", Verdict.Hold, source)
+            {
+                Limit = new(limit, Dimension.RelativeHumidity),
+                Figures = new Dictionary<string, Figure> { ["sheet"] = new(ofSheet, Dimension.RelativeHumidity) },
+            };
         }
 
         var margin = limit - reading.Value.Percent;
@@ -79,22 +84,17 @@ internal static class MoistureRules
             GateMargins.IsShort(margin, 0) ? Verdict.Hold
             : GateMargins.IsShort(margin, gate.Practice.HumidityPoints) ? Verdict.Care
             : Verdict.Clear;
-        return new(
-            GateRules.Humidity,
-            verdict switch
-            {
-                Verdict.Hold => "over",
-                Verdict.Care => "near",
-                _ => "under",
-            },
-            verdict,
-            source
-        )
+        return new(GateRules.Humidity, HumidityCase(verdict, isOwn), verdict, source)
         {
             Measured = reading.Value.ToFigure(),
             Limit = new(limit, Dimension.RelativeHumidity),
             Margin = new(margin, Dimension.HumidityPoints),
-            Figures = new Dictionary<string, Figure> { ["age"] = Figure.Duration(reading.Age) },
+            Figures = new Dictionary<string, Figure>
+            {
+                ["wanted"] = new(gate.Practice.HumidityPoints, Dimension.HumidityPoints),
+                ["sheet"] = new(ofSheet, Dimension.RelativeHumidity),
+                ["age"] = Figure.Duration(reading.Age),
+            },
             Words = new Dictionary<string, Said> { ["instrument"] = reading.Instrument },
             Remedies =
                 verdict == Verdict.Clear || air is not { } state
@@ -104,9 +104,17 @@ internal static class MoistureRules
         };
     }
 
+    private static string HumidityCase(Verdict verdict, bool isOwn) =>
+        verdict switch
+        {
+            Verdict.Hold => isOwn ? "ownOver" : "over",
+            Verdict.Care => isOwn ? "ownNear" : "near",
+            _ => isOwn ? "ownUnder" : "under",
+        };
+
     public static Finding SubstrateMoisture(GateCase gate)
     {
-        var source = $"{gate.Sheet.Name}, {gate.Sheet.Edition}: substrate moisture";
+        var source = Citations.Sheet(gate.Sheet, SheetLine.SheetMoisture);
         var judged = (gate.SubstrateKind, gate.Sheet.GreatestWoodMoisturePercent) switch
         {
             (SubstrateKind.Wood, { } limit) => ByMeter(gate, limit, source, "dry", "nearLimit", "wet", "dryWood"),
@@ -114,7 +122,7 @@ internal static class MoistureRules
             (SubstrateKind.Mineral, _) => ByMeter(
                 gate,
                 gate.Practice.DryConcretePercent,
-                PracticeSource,
+                Citations.ConcreteMeters,
                 "concreteDry",
                 "concreteDry",
                 "concreteWet",
@@ -129,11 +137,9 @@ internal static class MoistureRules
             : judged ?? Unread(gate, source);
     }
 
-    private const string PracticeSource = "Meters for concrete read on a scale of their own; what passes for dry is practice";
+    private static Finding Unread(GateCase gate, Citation source) => new(GateRules.SubstrateMoisture, "unread", Verdict.Hold, source);
 
-    private static Finding Unread(GateCase gate, string source) => new(GateRules.SubstrateMoisture, "unread", Verdict.Hold, source);
-
-    private static Finding? ByMeter(GateCase gate, double limit, string source, string dry, string near, string wet, string remedy)
+    private static Finding? ByMeter(GateCase gate, double limit, Citation source, string dry, string near, string wet, string remedy)
     {
         if (gate.MoistureMeter is not { } reading)
         {
@@ -151,7 +157,11 @@ internal static class MoistureRules
             Measured = new(reading.Value, Dimension.MoistureContent),
             Limit = new(limit, Dimension.MoistureContent),
             Margin = new(margin, Dimension.HumidityPoints),
-            Figures = new Dictionary<string, Figure> { ["age"] = Figure.Duration(reading.Age) },
+            Figures = new Dictionary<string, Figure>
+            {
+                ["wanted"] = new(gate.Practice.MoisturePoints, Dimension.HumidityPoints),
+                ["age"] = Figure.Duration(reading.Age),
+            },
             Words = new Dictionary<string, Said> { ["instrument"] = reading.Instrument },
             Working = MarginUnder(new(reading.Value, Dimension.MoistureContent), new(limit, Dimension.MoistureContent), margin, source),
             Remedies =
@@ -172,7 +182,7 @@ internal static class MoistureRules
     }
 
     // A sheet that asks for dry wood and prints no figure: the meter can hold it, but only the eye can pass it.
-    private static Finding? WoodThatMustBeDry(GateCase gate, string source)
+    private static Finding? WoodThatMustBeDry(GateCase gate, Citation source)
     {
         var meter = ByMeter(gate, gate.Practice.DryWoodPercent, source, "woodDry", "woodNear", "woodWet", "dryWood");
         return meter is not null && meter.Verdict != Verdict.Hold && gate.FoundDry is null
@@ -186,21 +196,21 @@ internal static class MoistureRules
     }
 
     // No eye sees the water within concrete or brick: what looks dry is not held, and not clear before its meter is read.
-    private static Finding? SeenOnly(GateCase gate, string source) =>
+    private static Finding? SeenOnly(GateCase gate, Citation source) =>
         ByEye(gate, source) is not { Verdict: Verdict.Clear } seen
             ? ByEye(gate, source)
             : seen with
             {
                 Case = GateRules.SubstrateMoisture["seenOnly"],
                 Verdict = Verdict.Care,
-                Source = PracticeSource,
+                Source = Citations.ConcreteMeters,
                 Remedies =
                 [
                     Remedy.Of("readConcrete", "to", new Figure(gate.Practice.DryConcretePercent, Dimension.MoistureContent).AtMost),
                 ],
             };
 
-    private static Finding? ByEye(GateCase gate, string source) =>
+    private static Finding? ByEye(GateCase gate, Citation source) =>
         gate.FoundDry is not { } seen
             ? null
             : new(GateRules.SubstrateMoisture, seen.Value ? "seenDry" : "seenWet", seen.Value ? Verdict.Clear : Verdict.Hold, source)
@@ -267,7 +277,7 @@ internal static class MoistureRules
             ? [Remedy.Of("dryAir", "to", new Figure(percent, Dimension.RelativeHumidity).AtMost)]
             : [];
 
-    private static Working MarginUnder(Figure reading, Figure limit, double margin, string source) =>
+    private static Working MarginUnder(Figure reading, Figure limit, double margin, Citation source) =>
         new(
             "margin",
             "margin = limit − reading",
@@ -286,6 +296,6 @@ internal static class MoistureRules
                 new("p_w", "vapourPressure", air.VapourPressure.ToFigure()),
             ],
             air.DewPoint.ToFigure(),
-            "ASHRAE Fundamentals, psychrometrics, formulas (5) and (6); over ice below 0 °C"
+            Citations.PsychrometricsOverIce
         );
 }

@@ -16,7 +16,7 @@ internal static class PreparationRule
             GateRules.Preparation,
             missing.Count == 0 ? "ready" : "missing",
             missing.Count == 0 ? Verdict.Clear : Verdict.Hold,
-            "Preparation list ticked off"
+            Citations.PreparationTicked
         )
         {
             Measured = Figure.Count(all.Count - missing.Count),

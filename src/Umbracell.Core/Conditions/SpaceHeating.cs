@@ -136,7 +136,7 @@ public sealed record SpaceHeating(
                     new("n", "airChanges", new(space.AirChanges, Dimension.AirChanges)),
                 ],
                 new(watts, Dimension.Power),
-                "Steady heat balance of the space"
+                Citations.SpaceBalance
             )
         );
     }

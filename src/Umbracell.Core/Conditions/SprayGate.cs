@@ -76,7 +76,7 @@ public sealed record SprayGate(IReadOnlyList<Finding> Findings, Temperature? Dew
     {
         var oldest = new[] { gate.Substrate?.Age, gate.Air?.Age, gate.Humidity?.Age, gate.MoistureMeter?.Age ?? gate.FoundDry?.Age }.Max();
         return oldest is { } age && age > gate.Practice.FreshFor
-            ? new(GateRules.ReadingsAge, "stale", Verdict.Care, "Readings older than 2 h are read again before spraying")
+            ? new(GateRules.ReadingsAge, "stale", Verdict.Care, Citations.FreshFor(gate.Practice.FreshFor))
             {
                 Measured = Figure.Duration(age),
                 Limit = Figure.Duration(gate.Practice.FreshFor),

@@ -11,13 +11,22 @@ internal static class TemperatureRules
     private static readonly TemperatureDifference DrumEdge = TemperatureDifference.FromKelvins(1);
 
     public static Finding Substrate(GateCase gate) =>
-        InWindow(GateRules.Substrate, gate.Substrate, gate.Sheet.Substrate, gate, "substrate", "raiseSubstrate", "coolSubstrate");
+        InWindow(
+            GateRules.Substrate,
+            gate.Substrate,
+            gate.Sheet.Substrate,
+            gate,
+            SheetLine.SheetSubstrate,
+            "raiseSubstrate",
+            "coolSubstrate"
+        );
 
-    public static Finding Air(GateCase gate) => InWindow(GateRules.Air, gate.Air, gate.Sheet.Air, gate, "air", "raiseAir", "coolAir");
+    public static Finding Air(GateCase gate) =>
+        InWindow(GateRules.Air, gate.Air, gate.Sheet.Air, gate, SheetLine.SheetAir, "raiseAir", "coolAir");
 
     public static Finding Drums(GateCase gate)
     {
-        var source = SheetSource(gate, "drums");
+        var source = Citations.Sheet(gate.Sheet, SheetLine.SheetDrums);
         if (gate is not { DrumA: { } a, DrumB: { } b })
         {
             return new(GateRules.Drums, "unread", Verdict.Hold, source)
@@ -54,6 +63,7 @@ internal static class TemperatureRules
                 ["drumB"] = b.Value.ToFigure(),
                 ["least"] = window.Least.ToFigure(),
                 ["greatest"] = window.Greatest.ToFigure(),
+                ["wanted"] = Figure.Duration(gate.Practice.FreshFor),
                 ["age"] = Figure.Duration(a.Age > b.Age ? a.Age : b.Age),
             },
             Words = new Dictionary<string, Said> { ["side"] = side, ["instrument"] = worse.Instrument },
@@ -68,12 +78,12 @@ internal static class TemperatureRules
         Reading<Temperature>? reading,
         TemperatureWindow window,
         GateCase gate,
-        string line,
+        SheetLine line,
         string raise,
         string cool
     )
     {
-        var source = SheetSource(gate, line);
+        var source = Citations.Sheet(gate.Sheet, line);
         if (reading is null)
         {
             return new(rule, "unread", Verdict.Hold, source);
@@ -94,6 +104,7 @@ internal static class TemperatureRules
             {
                 ["least"] = window.Least.ToFigure(),
                 ["greatest"] = window.Greatest.ToFigure(),
+                ["wanted"] = well.ToFigure(),
                 ["age"] = Figure.Duration(reading.Age),
             },
             Words = new Dictionary<string, Said> { ["instrument"] = reading.Instrument },
@@ -123,7 +134,7 @@ internal static class TemperatureRules
         );
     }
 
-    private static Working MarginWorking(Temperature value, TemperatureWindow window, string source) =>
+    private static Working MarginWorking(Temperature value, TemperatureWindow window, Citation source) =>
         new(
             "margin",
             "margin = the lesser of T − T_least and T_greatest − T",
@@ -138,6 +149,4 @@ internal static class TemperatureRules
 
     private static Temperature NearerEdge(TemperatureWindow window, Temperature value) =>
         value.Celsius - window.Least.Celsius <= window.Greatest.Celsius - value.Celsius ? window.Least : window.Greatest;
-
-    private static string SheetSource(GateCase gate, string line) => $"{gate.Sheet.Name}, {gate.Sheet.Edition}: {line} window";
 }

@@ -23,15 +23,15 @@ public enum Basis
 /// figures and words.</remarks>
 /// <param name="Case">How the rule ends.</param>
 /// <param name="Verdict">Clear, Care or Hold.</param>
-/// <param name="Source">The sheet, code edition or formula, in words.</param>
-public sealed record Finding(RuleCase Case, Verdict Verdict, string Source)
+/// <param name="Source">The sheet, code edition or formula it rests on.</param>
+public sealed record Finding(RuleCase Case, Verdict Verdict, Citation Source)
 {
     /// <summary>A finding of a rule that ends in one of the ways it is declared to end in.</summary>
     /// <param name="rule">The rule.</param>
     /// <param name="ends">How it ends.</param>
     /// <param name="verdict">Clear, Care or Hold.</param>
-    /// <param name="source">The sheet, code edition or formula, in words.</param>
-    public Finding(Rule rule, string ends, Verdict verdict, string source)
+    /// <param name="source">The sheet, code edition or formula it rests on.</param>
+    public Finding(Rule rule, string ends, Verdict verdict, Citation source)
         : this(rule[ends], verdict, source) { }
 
     /// <summary>The rule.</summary>

@@ -8,7 +8,7 @@ namespace Umbracell.Core.Findings;
 /// <param name="Terms">The values put in, in the order of the formula.</param>
 /// <param name="Result">The result.</param>
 /// <param name="Source">Standard, sheet line or reading the formula comes from.</param>
-public sealed record Working(string Name, string Formula, IReadOnlyList<WorkingTerm> Terms, Figure Result, string Source);
+public sealed record Working(string Name, string Formula, IReadOnlyList<WorkingTerm> Terms, Figure Result, Citation Source);
 
 /// <summary>One value in a working.</summary>
 /// <param name="Symbol">Its symbol in the formula.</param>

@@ -50,7 +50,7 @@ public sealed record LiftPlan(IReadOnlyList<Length> Lifts, TimeSpan Wait, Temper
             "n = t / t_max, rounded up",
             [new("t", "foamThickness", thickness.ToThickness()), new("t_max", "greatestLift", sheet.GreatestLift.ToThickness())],
             Figure.Count(count),
-            SheetSource(sheet)
+            Citations.Sheet(sheet, SheetLine.SheetLifts)
         );
         return new([.. Enumerable.Repeat(each, count)], sheet.LeastWait, sheet.NextLiftBelow, Judge(sheet, each, count, working), working);
     }
@@ -67,7 +67,7 @@ public sealed record LiftPlan(IReadOnlyList<Length> Lifts, TimeSpan Wait, Temper
             !tooThin ? Verdict.Clear
                 : isFlash ? Verdict.Care
                 : Verdict.Hold,
-            SheetSource(sheet)
+            Citations.Sheet(sheet, SheetLine.SheetLifts)
         )
         {
             Measured = each.ToThickness(),
@@ -83,6 +83,4 @@ public sealed record LiftPlan(IReadOnlyList<Length> Lifts, TimeSpan Wait, Temper
             Working = working,
         };
     }
-
-    private static string SheetSource(ProductSheet sheet) => $"{sheet.Name}, {sheet.Edition}: lifts";
 }

@@ -57,7 +57,7 @@ public sealed record VapourDrive(Pressure Inside, Pressure Outside, Working Work
                     new("p_out", "outdoorVapour", outside.VapourPressure.ToFigure(), Of(outside)),
                 ],
                 (inside.VapourPressure - outside.VapourPressure).ToFigure(),
-                "Saturation pressure times relative humidity on each side (ASHRAE Fundamentals, psychrometrics)"
+                Citations.VapourOfBothSides
             )
         );
     }
@@ -72,6 +72,6 @@ public sealed record VapourDrive(Pressure Inside, Pressure Outside, Working Work
                 new("p_ws(T)", "saturationPressure", air.SaturationPressure.ToFigure()),
             ],
             air.VapourPressure.ToFigure(),
-            "ASHRAE Fundamentals, psychrometrics, formulas (5) and (6)"
+            Citations.Psychrometrics
         );
 }

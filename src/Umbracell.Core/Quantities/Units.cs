@@ -90,7 +90,7 @@ internal static class Units
     );
     public static readonly Unit Kelvin = new("K", 1, 0, [Dimension.TemperatureDifference], "k");
     public static readonly Unit FahrenheitDegree = new("°F", 1 / 1.8, 0, [Dimension.TemperatureDifference], "f", "°f");
-    public static readonly Unit Percent = new("%", 1, 0, Shares, "%", "pct", "percent", "per cent");
+    public static readonly Unit Percent = new("%", 1, 0, Shares, "%", "pct", "percent", "per cent", "point", "points");
     public static readonly Unit UsR = new("R", ThermalResistance.SiPerUsR, 0, [Dimension.Resistance], "r");
     public static readonly Unit SiR = new("m²K/W", 1, 0, [Dimension.Resistance], "m2k/w", "m²k/w");
     public static readonly Unit UsU = new("U", 1 / ThermalResistance.SiPerUsR, 0, [Dimension.Transmittance]);

@@ -52,14 +52,14 @@ public sealed record SurfaceTakeoff(Area Gross, Area Openings, Area Treated, Are
             shape.Formula,
             [.. Shape.Sizes(shape.Kind).Select(part => new WorkingTerm(Symbol(part), "size:" + part, shape[part]))],
             shape.Area.ToFigure(),
-            "Geometry"
+            Citations.Geometry
         );
         var all = new Working(
             "grossArea",
             "A_gross = n · A",
             [new("n", "repeats", Figure.Count(repeats)), new("A", "shapeArea", shape.Area.ToFigure(), one)],
             gross.ToFigure(),
-            "Geometry"
+            Citations.Geometry
         );
         return new(
             "sprayedArea",
@@ -71,7 +71,7 @@ public sealed record SurfaceTakeoff(Area Gross, Area Openings, Area Treated, Are
                 new("k", "profileFactor", Figure.Number(profileFactor)),
             ],
             developed.ToFigure(),
-            "Treated area less openings and the faces of members"
+            Citations.TreatedArea
         );
     }
 

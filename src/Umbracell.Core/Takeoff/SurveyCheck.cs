@@ -37,7 +37,7 @@ public static class SurveyCheck
         if (!string.IsNullOrWhiteSpace(survey.OpenLeak))
         {
             findings.Add(
-                new(SurveyRules.Leak, "open", Verdict.Hold, "Choice rule E3: nothing until dry and mended")
+                new(SurveyRules.Leak, "open", Verdict.Hold, Citations.DryAndMended)
                 {
                     Words = new Dictionary<string, Said> { ["where"] = survey.OpenLeak },
                 }
@@ -49,17 +49,12 @@ public static class SurveyCheck
                 SurveyRules.Moisture,
                 survey.MoistureRead ? "read" : "unread",
                 survey.MoistureRead ? Verdict.Clear : Verdict.Care,
-                "Gate rule G5 holds spraying until moisture is read"
+                Citations.MoistureReadFirst
             )
         );
         findings.AddRange(Details(survey));
         findings.AddRange(
-            survey.ClearancesUnknown.Select(what => new Finding(
-                SurveyRules.Clearance,
-                "unknown",
-                Verdict.Care,
-                "Choice rule C6: clearances to flues, lights and old wiring; the local code and the appliance's own papers rule"
-            )
+            survey.ClearancesUnknown.Select(what => new Finding(SurveyRules.Clearance, "unknown", Verdict.Care, Citations.Clearances)
             {
                 Words = new Dictionary<string, Said> { ["what"] = what },
             })
@@ -72,18 +67,13 @@ public static class SurveyCheck
     private static Finding Size(SurfaceTakeoff? takeoff) =>
         takeoff switch
         {
-            null => new(SurveyRules.Size, "missing", Verdict.Hold, "Material and cost follow the treated area"),
-            { OpeningsExceedSurface: true } => new(
-                SurveyRules.Size,
-                "openingsExceed",
-                Verdict.Hold,
-                "Openings cannot be larger than the surface"
-            )
+            null => new(SurveyRules.Size, "missing", Verdict.Hold, Citations.AreaOfMaterial),
+            { OpeningsExceedSurface: true } => new(SurveyRules.Size, "openingsExceed", Verdict.Hold, Citations.OpeningsWithin)
             {
                 Measured = takeoff.Openings.ToFigure(),
                 Limit = takeoff.Gross.ToFigure(),
             },
-            _ => new(SurveyRules.Size, "taken", Verdict.Clear, "Treated area from geometry")
+            _ => new(SurveyRules.Size, "taken", Verdict.Clear, Citations.AreaByGeometry)
             {
                 Measured = takeoff.Treated.ToFigure(),
                 Working = takeoff.Working,
@@ -95,7 +85,7 @@ public static class SurveyCheck
         var d = survey.Details;
         if (Asks(DetailField.BalloonFramed) && d.BalloonFramed == true)
         {
-            yield return new(SurveyRules.Balloon, "open", Verdict.Care, "Balloon framing is open to the attic: seal it at both ends");
+            yield return new(SurveyRules.Balloon, "open", Verdict.Care, Citations.BalloonFraming);
         }
         else if (Asks(DetailField.BalloonFramed) && d.BalloonFramed is null)
         {
@@ -104,12 +94,7 @@ public static class SurveyCheck
 
         if (Asks(DetailField.HeldAtEnds) && d.HeldAtEnds == true)
         {
-            yield return new(
-                SurveyRules.Braces,
-                "wanted",
-                Verdict.Care,
-                "Choice rule C11: members held at both ends only are braced before foam pushes them out of line"
-            );
+            yield return new(SurveyRules.Braces, "wanted", Verdict.Care, Citations.LongMembers);
         }
 
         if (Asks(DetailField.GirtProfile) && d.Girt is null)
@@ -135,5 +120,5 @@ public static class SurveyCheck
         bool Asks(DetailField field) => survey.Asked.Contains(field);
     }
 
-    private static Finding Missing(string what) => new(SurveyRules.Missing, what, Verdict.Care, "Asked of this kind of surface");
+    private static Finding Missing(string what) => new(SurveyRules.Missing, what, Verdict.Care, Citations.AskedOfKind);
 }

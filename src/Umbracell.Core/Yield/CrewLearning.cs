@@ -156,8 +156,7 @@ public sealed class CrewLearning
             "f = exp(" + string.Concat(shown.Select((_, i) => $"w{i + 1} · y{i + 1} + ")) + "rest)",
             terms,
             Figure.Number(Math.Exp(mean)),
-            "y: mean of ln(actual / predicted) of a crew with a product. Weights by the normal-normal model, "
-                + "prior mean 0 and sd 0.12, a job's sd 0.08 at 4,000 board feet; σ is what is still unsure of ln f"
+            Citations.CrewLearning
         );
     }
 

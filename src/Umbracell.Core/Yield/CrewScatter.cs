@@ -42,7 +42,7 @@ public sealed record CrewScatter(int Readings, Length Scatter, Working Working)
                     new("Σ (n_i − 1) · s_i²", "depthSquares", Figure.Number(squares * 1e6)),
                 ],
                 scatter.ToThickness(),
-                "The crew's own depth readings, each job about its own mean, pooled; squares in mm²"
+                Citations.CrewDepths
             )
         );
     }

@@ -62,7 +62,7 @@ public sealed record DrumStock(double SetsA, double SetsB, int Order, IReadOnlyL
                     new("B", "setsB", new(b, Dimension.Sets)),
                 ],
                 Figure.Count(order),
-                "Full and part drums that have not expired; the scarcer side rules"
+                Citations.DrumsUsable
             )
         );
     }
@@ -74,7 +74,7 @@ public sealed record DrumStock(double SetsA, double SetsB, int Order, IReadOnlyL
 
     private static IEnumerable<Finding> Judged(IReadOnlyList<DrumLot> lots, double a, double b, int load, DateOnly day)
     {
-        const string Source = "Drums on hand by lot; the product sheet's supplies life";
+        var source = Citations.DrumsByLot;
         foreach (var lot in lots.Where(l => l.Full > 0 || l.Part.Kilograms > 0))
         {
             var left = lot.Expires is { } last ? last.DayNumber - day.DayNumber : (int?)null;
@@ -86,7 +86,7 @@ public sealed record DrumStock(double SetsA, double SetsB, int Order, IReadOnlyL
                         : left < 0 ? "expired"
                         : "expiresSoon",
                     Verdict.Care,
-                    Source
+                    source
                 )
                 {
                     Measured = left is { } days ? Figure.Count(Math.Abs(days)) : null,
@@ -97,7 +97,7 @@ public sealed record DrumStock(double SetsA, double SetsB, int Order, IReadOnlyL
 
         if (Math.Abs(a - b) >= 0.05)
         {
-            yield return new(MaterialRules.Stock, a > b ? "moreA" : "moreB", Verdict.Care, Source)
+            yield return new(MaterialRules.Stock, a > b ? "moreA" : "moreB", Verdict.Care, source)
             {
                 Measured = new(Math.Max(a, b), Dimension.Sets),
                 Limit = new(Math.Min(a, b), Dimension.Sets),
@@ -109,21 +109,16 @@ public sealed record DrumStock(double SetsA, double SetsB, int Order, IReadOnlyL
             .Any(g => g.Select(l => l.Lot).Distinct(StringComparer.Ordinal).Count() > 1);
         if (mixed)
         {
-            yield return new(
-                MaterialRules.Stock,
-                "lots",
-                Verdict.Care,
-                "Never mix grades or lots silently: finish one lot, purge, write the change in the log"
-            );
+            yield return new(MaterialRules.Stock, "lots", Verdict.Care, Citations.LotsMixed);
         }
 
         yield return Math.Min(a, b) >= load - 1e-9
-            ? new(MaterialRules.Stock, "suffices", Verdict.Clear, Source)
+            ? new(MaterialRules.Stock, "suffices", Verdict.Clear, source)
             {
                 Measured = new(Math.Min(a, b), Dimension.Sets),
                 Limit = Figure.Count(load),
             }
-            : new(MaterialRules.Stock, "short", Verdict.Care, Source)
+            : new(MaterialRules.Stock, "short", Verdict.Care, source)
             {
                 Measured = new(Math.Min(a, b), Dimension.Sets),
                 Limit = Figure.Count(load),

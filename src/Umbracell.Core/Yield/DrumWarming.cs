@@ -67,7 +67,7 @@ public sealed record DrumWarming(WarmingWay? Blankets, WarmingWay? HotRoom)
                     new("h", "blanketHours", Figure.Duration(TimeSpan.FromHours(hours))),
                 ],
                 Joules(heat),
-                "Hours of all blankets together; each drum by its own heat balance"
+                Citations.BlanketHours
             )
         );
     }
@@ -96,7 +96,7 @@ public sealed record DrumWarming(WarmingWay? Blankets, WarmingWay? HotRoom)
                     new("t", "warmingTime", Figure.Duration(lead ?? TimeSpan.Zero)),
                 ],
                 Joules(taken + lost),
-                "Bare drums in the air of the room, UA 14 W/K each; steady loss of the room"
+                Citations.HotRoom
             )
         );
     }

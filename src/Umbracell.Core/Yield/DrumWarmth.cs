@@ -67,6 +67,6 @@ public sealed record DrumWarmth(SetSide Side, Mass Liquid, Temperature Start, Te
                 new("T", "drumWanted", wanted.ToFigure()),
             ],
             Figure.Duration(TimeTo(wanted) ?? TimeSpan.Zero),
-            "Lumped drum, C in kJ/K (1.7 kJ/(kg·K) A, 1.9 B); UA 14 W/K bare, 5 W/K wrapped. The core lags the skin: recirculate or roll before reading"
+            Citations.LumpedDrum
         );
 }

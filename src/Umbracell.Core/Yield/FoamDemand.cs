@@ -54,14 +54,14 @@ public sealed record FoamDemand(FoamVolume Volume, Length MeanDepth, Length Extr
                     "t_extra = overfill",
                     [new("overfill", "overfill", mean.ToThickness())],
                     extra.ToThickness(),
-                    "Shaved flush: mean overfill"
+                    Citations.ShavedFlush
                 )
                 : new Working(
                     "extraDepth",
                     "t_extra = z · σ",
                     [new("z", "z90", Figure.Number(z)), new("σ", "depthScatter", scatter.ToThickness(), scatterWorking)],
                     extra.ToThickness(),
-                    "90 % of depth readings at or above specification"
+                    Citations.DepthReadings
                 );
         return new(sprayed * depth, depth, extra, scatter, Sum(sprayed, specified, extra, extraWorking, penetration));
     }
@@ -85,7 +85,7 @@ public sealed record FoamDemand(FoamVolume Volume, Length MeanDepth, Length Extr
             sinks ? "V = A_net · (t + t_extra + t_sink)" : "V = A_net · (t + t_extra)",
             terms,
             (sprayed * (specified + extra + penetration)).ToFigure(),
-            "Net area times mean depth (a board foot is a square foot an inch deep)"
+            Citations.AreaTimesDepth
         );
     }
 }

@@ -20,15 +20,14 @@ public sealed record RigLoad(Mass Weight, IReadOnlyList<Finding> Findings)
 
     private static Finding Judged(Mass weight, Mass trailer)
     {
-        const string Source =
-            "Set masses of the product sheets against the load the firm entered for its trailer; machine, hose and compressor are not in it";
+        var source = Citations.TrailerLoad;
         return trailer.Kilograms <= 0
-            ? new(MaterialRules.Trailer, "unknown", Verdict.Care, Source) { Measured = weight.ToFigure() }
+            ? new(MaterialRules.Trailer, "unknown", Verdict.Care, source) { Measured = weight.ToFigure() }
             : new(
                 MaterialRules.Trailer,
                 weight.Kilograms > trailer.Kilograms ? "tooHeavy" : "carried",
                 weight.Kilograms > trailer.Kilograms ? Verdict.Hold : Verdict.Clear,
-                Source
+                source
             )
             {
                 Measured = weight.ToFigure(),

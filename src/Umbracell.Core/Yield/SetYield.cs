@@ -46,19 +46,15 @@ public sealed record SetYield(
     public static SetYield For(ProductSheet sheet, YieldConditions conditions, double crewFactor = 1, Working? crewWorking = null)
     {
         QuantityRangeException.Within("crew factor", crewFactor, 0.2, 2, Dimension.Number);
-        var source = $"{sheet.Name}, {sheet.Edition}: yield";
+        var source = Citations.Sheet(sheet, SheetLine.SheetYield);
         List<YieldFactor> factors =
         [
-            FromCurve("substrate", sheet.YieldBySubstrate, conditions.Substrate, source),
-            FromCurve("drum", sheet.YieldByDrum, conditions.Drums, source),
+            FromCurve("substrate", sheet.YieldBySubstrate, conditions.Substrate, Citations.Sheet(sheet, SheetLine.SheetYieldBySubstrate)),
+            FromCurve("drum", sheet.YieldByDrum, conditions.Drums, Citations.Sheet(sheet, SheetLine.SheetYieldByDrum)),
             ForLift(sheet, conditions.Lift),
             ForOpenFace(sheet, conditions.WindAtOpenFace),
-            new("altitude", 1, new("factor:altitude", "f_alt = 1", [], Figure.Number(1), "The sheet has no altitude curve")),
-            new(
-                "crew",
-                crewFactor,
-                crewWorking ?? new("factor:crew", "f_crew", [], Figure.Number(crewFactor), "No finished jobs learned from yet: 1")
-            ),
+            new("altitude", 1, new("factor:altitude", "f_alt = 1", [], Figure.Number(1), Citations.NoAltitudeCurve)),
+            new("crew", crewFactor, crewWorking ?? new("factor:crew", "f_crew", [], Figure.Number(crewFactor), Citations.NothingLearned)),
         ];
         var expected = sheet.SheetYield * factors.Aggregate(1.0, (product, f) => product * f.Value);
         var bound = sheet.SetMass / sheet.InPlaceDensity;
@@ -82,19 +78,13 @@ public sealed record SetYield(
     /// <param name="skin">Equivalent thickness s.</param>
     public static double LiftFactor(Length lift, Length reference, Length skin) => lift / (lift + skin) / (reference / (reference + skin));
 
-    private static YieldFactor FromCurve(string key, Curve curve, Temperature temperature, string source)
+    private static YieldFactor FromCurve(string key, Curve curve, Temperature temperature, Citation source)
     {
         var value = curve.At(temperature.Celsius);
         return new(
             key,
             value,
-            new(
-                "factor:" + key,
-                $"f_{key}(T)",
-                [new("T", "temperature:" + key, temperature.ToFigure())],
-                Figure.Number(value),
-                source + $" factor by {key} temperature, straight between points"
-            )
+            new("factor:" + key, $"f_{key}(T)", [new("T", "temperature:" + key, temperature.ToFigure())], Figure.Number(value), source)
         );
     }
 
@@ -114,7 +104,7 @@ public sealed record SetYield(
                     new("t_ref", "referenceLift", sheet.ReferenceLift.ToThickness()),
                 ],
                 Figure.Number(value),
-                "Each lift's dense skin costs an equivalent thickness"
+                Citations.DenseSkin
             )
         );
     }
@@ -123,7 +113,7 @@ public sealed record SetYield(
     {
         if (wind is not { } speed)
         {
-            return new("open", 1, new("factor:open", "f_open = 1", [], Figure.Number(1), "Inside: no open face"));
+            return new("open", 1, new("factor:open", "f_open = 1", [], Figure.Number(1), Citations.NoOpenFace));
         }
 
         QuantityRangeException.Within("wind at the open face", speed.MetresPerSecond, 0, sheet.WindLimit.MetresPerSecond, Dimension.Speed);
@@ -137,7 +127,7 @@ public sealed record SetYield(
                 "f_open = 1 − (0.02 + 0.08 · v / v_limit)",
                 [new("v", "wind", speed.ToFigure()), new("v_limit", "windLimit", sheet.WindLimit.ToFigure())],
                 Figure.Number(value),
-                "Further overspray at an open face: 2 % still to 10 % at the wind limit"
+                Citations.OpenFace
             )
         );
     }

@@ -84,9 +84,17 @@ public sealed record SetsStudy(
     {
         QuantityRangeException.Within("sprayed area", sets.Sprayed.SquareMetres, 1e-4, 1e6, Dimension.Area);
         List<Finding> findings = [];
-        var substrate = Expect("substrate", sets.Substrate, ReferenceSubstrate, sets.Sheet.YieldBySubstrate, sets.Sheet, findings);
+        var substrate = Expect(
+            "substrate",
+            SheetLine.SheetYieldBySubstrate,
+            sets.Substrate,
+            ReferenceSubstrate,
+            sets.Sheet.YieldBySubstrate,
+            sets.Sheet,
+            findings
+        );
         var middle = Temperature.FromCelsius((sets.Sheet.Drums.Least.Celsius + sets.Sheet.Drums.Greatest.Celsius) / 2);
-        var drums = Expect("drum", sets.Drums, middle, sets.Sheet.YieldByDrum, sets.Sheet, findings);
+        var drums = Expect("drum", SheetLine.SheetYieldByDrum, sets.Drums, middle, sets.Sheet.YieldByDrum, sets.Sheet, findings);
         var lifts = LiftPlan.For(sets.Sheet, sets.Thickness);
         var conditions = new YieldConditions(substrate, drums, lifts.Lifts[0], sets.WindAtOpenFace);
 
@@ -112,6 +120,7 @@ public sealed record SetsStudy(
     /// done at the end; that is said, not silently done.</summary>
     private static Temperature Expect(
         string key,
+        SheetLine line,
         Temperature? known,
         Temperature assumed,
         Curve curve,
@@ -119,7 +128,7 @@ public sealed record SetsStudy(
         List<Finding> findings
     )
     {
-        var source = $"{sheet.Name}, {sheet.Edition}: yield by {key} temperature";
+        var source = Citations.Sheet(sheet, line);
         if (known is not { } expected)
         {
             var used = Temperature.FromCelsius(Math.Clamp(assumed.Celsius, curve.First, curve.Last));
@@ -151,7 +160,7 @@ public sealed record SetsStudy(
             MaterialRules.Yield,
             share < 0.95 ? "wellUnder" : "near",
             share < 0.95 ? Verdict.Care : Verdict.Clear,
-            $"{sheet.Name}, {sheet.Edition}: yield"
+            Citations.Sheet(sheet, SheetLine.SheetYield)
         )
         {
             Measured = yield.Expected.ToFigure(),

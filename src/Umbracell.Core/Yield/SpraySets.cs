@@ -114,7 +114,7 @@ public sealed record SpraySets(
                     ),
                 ],
                 new(sets, Dimension.Sets),
-                "Sets of each surface, added"
+                Citations.SetsAdded
             );
         var mean = volume * (1 / sets);
         return Of(
@@ -130,7 +130,7 @@ public sealed record SpraySets(
                         "Y = V / n",
                         [new("V", "foamVolume", volume.ToFigure()), new("n", "medianSets", median.Result)],
                         mean.ToFigure(),
-                        "Foam of all surfaces over their sets"
+                        Citations.MeanYield
                     )
             ),
             spread,
@@ -148,7 +148,7 @@ public sealed record SpraySets(
             "n = V / Y",
             [new("V", "foamVolume", volume.ToFigure(), volumeWorking), new("Y", "setYield", yield.Expected.ToFigure(), yield.Working)],
             new(volume / yield.Expected, Dimension.Sets),
-            "Volume over yield"
+            Citations.VolumeOverYield
         );
 
     private static SpraySets Of(Working medianWorking, WorkingTerm perSet, SetsSpread spread, double risk)
@@ -167,7 +167,7 @@ public sealed record SpraySets(
                 new("σ", "setsSpread", Figure.Number(sd), SpreadWorking(spread)),
             ],
             new(whole, Dimension.Sets),
-            "Sets are log-normal; the load leaves the chosen risk of running short"
+            Citations.LogNormalLoad
         );
         SetsLoad Loaded(int sets) => LoadOf(sets, medianWorking, sd, perSet);
         return new(
@@ -207,15 +207,9 @@ public sealed record SpraySets(
                 "P = 1 − Φ(ln(n_load / n) / σ)",
                 [.. load, new("σ", "setsSpread", Figure.Number(spread))],
                 Figure.Chance(chance),
-                "Sets are log-normal; Φ is the standard normal distribution"
+                Citations.LogNormalChance
             ),
-            new(
-                "leftOver",
-                "V = (n_load − n) · Y",
-                [.. load, perSet],
-                left.ToFigure(),
-                "What the median demand leaves of the load; below zero what is missing then"
-            )
+            new("leftOver", "V = (n_load − n) · Y", [.. load, perSet], left.ToFigure(), Citations.MedianLeft)
         );
     }
 
@@ -229,6 +223,6 @@ public sealed record SpraySets(
                 new("σ_t", "depthSpread", Figure.Number(spread.MeanDepth)),
             ],
             Figure.Number(spread.OfSets),
-            "Variances of area, yield and mean depth added"
+            Citations.VariancesAdded
         );
 }

@@ -23,8 +23,27 @@ public sealed record FigureAnswer(double Amount, string Us, string Metric)
         figures.ToDictionary(f => f.Key, f => Of(f.Value));
 }
 
+/// <summary>What a judgement or a figure rests on; the sentence is chosen by the key.</summary>
+/// <param name="Key">Which sentence.</param>
+/// <param name="Words">Words of the sentence.</param>
+/// <param name="Figures">Figures of the sentence.</param>
+public sealed record CitationAnswer(
+    string Key,
+    IReadOnlyDictionary<string, string> Words,
+    IReadOnlyDictionary<string, FigureAnswer> Figures
+)
+{
+    public static CitationAnswer Of(Citation citation) => new(citation.Key, citation.Words, FigureAnswer.All(citation.Figures));
+}
+
 /// <summary>How a number came about.</summary>
-public sealed record WorkingAnswer(string Name, string Formula, IReadOnlyList<WorkingTermAnswer> Terms, FigureAnswer Result, string Source)
+public sealed record WorkingAnswer(
+    string Name,
+    string Formula,
+    IReadOnlyList<WorkingTermAnswer> Terms,
+    FigureAnswer Result,
+    CitationAnswer Source
+)
 {
     public static WorkingAnswer Of(Working working) => Of(working, null);
 
@@ -35,7 +54,7 @@ public sealed record WorkingAnswer(string Name, string Formula, IReadOnlyList<Wo
             working.Formula,
             [.. working.Terms.Select(term => WorkingTermAnswer.Of(term, told))],
             FigureAnswer.Exact(working.Result),
-            working.Source
+            CitationAnswer.Of(working.Source)
         );
 
     public static WorkingAnswer? Maybe(Working? working) => working is null ? null : Of(working);
@@ -93,7 +112,7 @@ public sealed record FindingAnswer(
     Stage? Blocks,
     Verdict Verdict,
     Basis Basis,
-    string Source,
+    CitationAnswer Source,
     FigureAnswer? Measured,
     FigureAnswer? Limit,
     FigureAnswer? Margin,
@@ -114,7 +133,7 @@ public sealed record FindingAnswer(
             f.Case.Blocks,
             f.Verdict,
             f.Basis,
-            f.Source,
+            CitationAnswer.Of(f.Source),
             MeasuredOf(f),
             FigureAnswer.Maybe(f.Limit),
             MarginOf(f),

@@ -28,6 +28,7 @@ public static class ColdRouteQuestions
         {
             Standard = sheet,
             ColdGrade = ColdRouteCase.ColdGradeFor(sheet, supplies.Sheets.Values),
+            Gate = supplies.Gate,
             Name = "",
             Treated = Area.FromSquareMetres(question.Sets.AreaM2),
             Demand = sets.Demand,

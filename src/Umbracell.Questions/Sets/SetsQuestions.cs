@@ -98,7 +98,7 @@ public static class SetsQuestions
                     "t_mean = t + t_extra",
                     [.. study.Demand.Working.Terms.Skip(1)],
                     study.Demand.MeanDepth.ToThickness(),
-                    "Specified thickness and what a crew puts on above it"
+                    Citations.DepthSprayed
                 )
             ),
             ["extra"] = Worked(study.Demand.Extra.ToThickness(), study.Demand.Working.Terms[2].From),
@@ -114,7 +114,7 @@ public static class SetsQuestions
                         new("ρ_in place", "inPlaceDensity", sheet.InPlaceDensity.ToFigure()),
                     ],
                     study.Yield.MassBound.ToFigure(),
-                    "Material balance"
+                    Citations.MaterialBalance
                 )
             ),
             ["impliedLoss"] = Worked(
@@ -127,7 +127,7 @@ public static class SetsQuestions
                         new("Y_max", "massBound", study.Yield.MassBound.ToFigure()),
                     ],
                     Figure.Percent(study.Yield.ImpliedLoss * 100),
-                    "Material balance"
+                    Citations.MaterialBalance
                 )
             ),
             ["substrate"] = Worked(study.Conditions.Substrate.ToFigure(), null),

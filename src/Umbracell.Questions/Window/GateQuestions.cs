@@ -1,6 +1,5 @@
 using Umbracell.Core.Air;
 using Umbracell.Core.Conditions;
-using Umbracell.Core.Materials;
 using Umbracell.Core.Planning;
 using Umbracell.Core.Quantities;
 using Umbracell.Questions.Answers;
@@ -11,18 +10,16 @@ namespace Umbracell.Questions.Window;
 public static class GateQuestions
 {
     /// <summary>Answers a question.</summary>
-    public static GateAnswer Answer(GateQuestion question, Supplies supplies) =>
-        Answer(Check(question, supplies.Sheet(question.SheetId), supplies.Sheets.Values));
+    public static GateAnswer Answer(GateQuestion question, Supplies supplies) => Answer(Check(question, supplies));
 
     /// <summary>What the gate says.</summary>
     /// <param name="question">The question.</param>
-    /// <param name="sheet">The sheet it names.</param>
-    /// <param name="others">What else the firm sprays, among which a remedy may be found.</param>
-    public static SprayGate Check(GateQuestion question, ProductSheet sheet, IEnumerable<ProductSheet> others) =>
+    /// <param name="supplies">The firm's sheets, among which a remedy may be found, and its margins.</param>
+    public static SprayGate Check(GateQuestion question, Supplies supplies) =>
         SprayGate.Check(
             new()
             {
-                Sheet = sheet,
+                Sheet = supplies.Sheet(question.SheetId),
                 SubstrateKind = question.SubstrateKind,
                 Substrate = Reading(question.Substrate),
                 Air = Reading(question.Air),
@@ -50,7 +47,8 @@ public static class GateQuestions
                 JointOpen = !question.JointsReady,
                 Prepared = question.Prepared.ToHashSet(),
                 Pressure = StandardAtmosphere.PressureAt(Length.FromMetres(question.AltitudeM)),
-                OtherSheets = [.. others],
+                Practice = supplies.Gate,
+                OtherSheets = [.. supplies.Sheets.Values],
             }
         );
 

@@ -28,7 +28,14 @@ public sealed record RateAnswer(string Field, string Name, FigureAnswer? Figure)
 /// <param name="Currency">Sign of its money.</param>
 /// <param name="Rates">Its rates; null for whom they are none of.</param>
 /// <param name="Practice">School by question.</param>
-public sealed record FirmAnswer(string Name, string Currency, RatesAnswer? Rates, IReadOnlyDictionary<string, string> Practice);
+/// <param name="Margins">Margins of the gate.</param>
+public sealed record FirmAnswer(
+    string Name,
+    string Currency,
+    RatesAnswer? Rates,
+    IReadOnlyDictionary<string, string> Practice,
+    IReadOnlyList<MarginAnswer> Margins
+);
 
 /// <summary>Rates of a firm.</summary>
 /// <param name="Sets">A set of each product.</param>
@@ -106,7 +113,7 @@ internal static class FirmEndpoints
             .RequireAuthorization();
         app.MapPatch("/api/firm", ChangeAsync)
             .WithTags("Firm")
-            .WithSummary("Change typed rates, or the school followed in a question.")
+            .WithSummary("Change typed rates, the school followed in a question, or a margin of the gate.")
             .RequireAuthorization(Claims.MayPrice);
     }
 
@@ -148,6 +155,7 @@ internal static class FirmEndpoints
         fields.Text("currency", 12, required: false, text => firm.Currency = text);
         fields.YesNo("profitIsMarkup", yes => rates = rates with { ProfitIsMarkup = yes == true });
         JobChoosing.Schools(fields, firm.Practice, practice => firm.Practice = practice);
+        FirmMargins.Take(fields, firm);
         fields.ThrowIfFaulty([
             "currency",
             "profitIsMarkup",
@@ -155,6 +163,7 @@ internal static class FirmEndpoints
             .. supplies.Sheets.Keys.Select(id => "set:" + id),
             .. MaterialsOf(supplies).Select(id => "material:" + id),
             .. Enum.GetNames<PracticeQuestion>().Select(q => "practice" + q),
+            .. FirmMargins.Fields,
         ]);
         firm.Rates = rates;
         await db.SaveChangesAsync();
@@ -208,7 +217,8 @@ internal static class FirmEndpoints
                 .ToDictionary(
                     q => Vocabulary.KeyOf(q),
                     q => firm.Practice?.Schools.TryGetValue(q, out var school) == true ? Vocabulary.KeyOf(school) : ""
-                )
+                ),
+            FirmMargins.Of(firm)
         );
     }
 

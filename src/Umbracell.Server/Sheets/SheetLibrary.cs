@@ -46,6 +46,7 @@ internal sealed class SheetLibrary(UmbracellDb db, IMemoryCache cache, SolvedMem
             _supplies = new(await AllAsync(), ShippedData.Materials, ShippedData.Batts, firm.Rates)
             {
                 Schools = firm.Practice?.Schools ?? new Dictionary<PracticeQuestion, School>(),
+                Margins = (firm.Margins ?? new()).Tighter,
                 Solved = solved,
             };
         }

@@ -91,10 +91,21 @@ internal sealed class SurfaceReader(UmbracellDb db)
     public static Shape ShapeOf(Surface surface) =>
         surface is { Shape: ShapeKind.Outline, Corners.Length: >= 6 }
             ? Shape.OfOutline([.. surface.Corners.Chunk(2).Select(pair => new Corner(pair[0], pair[1]))])
-            : new(surface.Shape, Length.FromMetres(surface.FirstM), Length.FromMetres(surface.SecondM), Length.FromMetres(surface.ThirdM), surface.Pitch, surface.BayCount);
+            : new(
+                surface.Shape,
+                Length.FromMetres(surface.FirstM),
+                Length.FromMetres(surface.SecondM),
+                Length.FromMetres(surface.ThirdM),
+                surface.Pitch,
+                surface.BayCount
+            );
 
     public static IReadOnlyList<Opening> OpeningsOf(Surface surface) =>
-        [.. surface.Openings.OrderBy(o => o.Position).Select(o => new Opening(o.Count, Length.FromMetres(o.WidthM), Length.FromMetres(o.HeightM)))];
+        [
+            .. surface
+                .Openings.OrderBy(o => o.Position)
+                .Select(o => new Opening(o.Count, Length.FromMetres(o.WidthM), Length.FromMetres(o.HeightM))),
+        ];
 
     /// <summary>What else is known of a surface, for the core.</summary>
     public static SurfaceDetails DetailsOf(Surface surface)

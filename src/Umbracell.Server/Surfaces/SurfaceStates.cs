@@ -19,10 +19,20 @@ namespace Umbracell.Server.Surfaces;
 internal sealed record SeasonAir(Temperature Indoor, RelativeHumidity IndoorRh, Temperature Outdoor, RelativeHumidity OutdoorRh)
 {
     public static SeasonAir Winter(Job job) =>
-        new(Temperature.FromCelsius(job.IndoorC), RelativeHumidity.FromPercent(job.IndoorRhPct), Temperature.FromCelsius(job.OutdoorC), RelativeHumidity.OfWeather(job.OutdoorRhPct, Temperature.FromCelsius(job.OutdoorC)));
+        new(
+            Temperature.FromCelsius(job.IndoorC),
+            RelativeHumidity.FromPercent(job.IndoorRhPct),
+            Temperature.FromCelsius(job.OutdoorC),
+            RelativeHumidity.OfWeather(job.OutdoorRhPct, Temperature.FromCelsius(job.OutdoorC))
+        );
 
     public static SeasonAir Summer(Job job) =>
-        new(Temperature.FromCelsius(job.SummerIndoorC), RelativeHumidity.FromPercent(job.SummerIndoorRhPct), Temperature.FromCelsius(job.SummerOutdoorC), RelativeHumidity.FromPercent(job.SummerOutdoorRhPct));
+        new(
+            Temperature.FromCelsius(job.SummerIndoorC),
+            RelativeHumidity.FromPercent(job.SummerIndoorRhPct),
+            Temperature.FromCelsius(job.SummerOutdoorC),
+            RelativeHumidity.FromPercent(job.SummerOutdoorRhPct)
+        );
 
     /// <summary>The same air with outdoor air brought to another temperature, its water kept.</summary>
     public SeasonAir Beyond(Temperature buffer, Pressure pressure)

@@ -23,8 +23,8 @@ internal sealed class WindowCell : IStageCell
     {
         var question = asked.Question.Later((at.Now - asked.At).TotalMinutes);
         return
-            at.Sheets.GetValueOrDefault(question.SheetId) is { } sheet
-            && SurfaceStudies.OrNull(() => GateQuestions.Check(question, sheet, at.Sheets.Values)) is { Begun: true } gate
+            at.Supplies.Sheets.ContainsKey(question.SheetId)
+            && SurfaceStudies.OrNull(() => GateQuestions.Check(question, at.Supplies)) is { Begun: true } gate
             ? new(Shown(gate), gate.Verdict, gate.Verdict != Verdict.Hold)
             {
                 MadeAt = at.Now,

@@ -535,6 +535,10 @@ namespace Umbracell.Store.Migrations
                         .HasColumnType("character varying(12)")
                         .HasColumnName("currency");
 
+                    b.Property<string>("Margins")
+                        .HasColumnType("jsonb")
+                        .HasColumnName("margins");
+
                     b.Property<string>("Name")
                         .IsRequired()
                         .HasMaxLength(200)

@@ -16,7 +16,7 @@ public interface IFirmRow
 }
 
 /// <summary>A firm.</summary>
-public sealed class Firm
+public sealed class Firm : IFigureInput
 {
     public Guid Id { get; set; }
 
@@ -30,6 +30,12 @@ public sealed class Firm
 
     /// <summary>The school the firm follows; null until one is named.</summary>
     public Practice? Practice { get; set; }
+
+    /// <summary>What the firm holds tighter at the gate than the rules do; null where it holds nothing so.</summary>
+    public GatePractice? Margins { get; set; }
+
+    // Rates are counted by the row itself.
+    IEnumerable<Guid> IFigureInput.FiguresOf(Func<string, bool> changes) => changes(nameof(Margins)) ? [Id] : [];
 }
 
 /// <summary>What a person may do.</summary>

@@ -177,7 +177,7 @@ public sealed class AssemblyPartsTests
     [Fact]
     public void Verdicts_taken_together_are_the_worst_of_them()
     {
-        Finding With(Verdict verdict) => new(SectionRules.Fit, "fits", verdict, "z");
+        Finding With(Verdict verdict) => new(SectionRules.Fit, "fits", verdict, Citations.Geometry);
         new[] { With(Verdict.Clear), With(Verdict.Hold), With(Verdict.Care) }.Worst().ShouldBe(Verdict.Hold);
         Array.Empty<Finding>().Worst().ShouldBe(Verdict.Clear);
     }

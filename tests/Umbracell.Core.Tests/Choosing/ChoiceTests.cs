@@ -102,7 +102,7 @@ public sealed class ChoiceTests
     public void What_fails_on_condensation_is_advised_only_where_all_that_stand_fail()
     {
         var some = Choice.Of(Walls.Case(SurfaceKind.UnventedDeck), FlipSearch.None).Candidates.Take(4).ToList();
-        var held = new Finding(ChoiceRules.WeatherSide, "notRoofing", Verdict.Hold, "test");
+        var held = new Finding(ChoiceRules.WeatherSide, "notRoofing", Verdict.Hold, Citations.Geometry);
         Gen.Select(Gen.Bool.Array[4], Gen.Bool.Array[4], Gen.Bool.Array[4], Gen.Bool.Array[4])
             .Sample(
                 (excluded, fails, inPractice, meets) =>

@@ -218,8 +218,8 @@ public sealed class CondensationTests
     {
         Finding[] opinions =
         [
-            new(CondensationRules.Wall, "noRetarder", Verdict.Care, "t"),
-            new(CondensationRules.Year, "yearCondensate.none", Verdict.Clear, "t"),
+            new(CondensationRules.Wall, "noRetarder", Verdict.Care, Citations.Geometry),
+            new(CondensationRules.Year, "yearCondensate.none", Verdict.Clear, Citations.Geometry),
         ];
         Practice Named(School school) =>
             new() { Schools = new Dictionary<PracticeQuestion, School> { [PracticeQuestion.Condensation] = school } };

@@ -25,20 +25,21 @@ public sealed class GateRemedyTests
             Gen.Double[0, 45],
             Gen.Double[0, 45],
             Gen.Double[0, 40],
-            Gen.Bool
+            Gen.Select(Gen.Bool, GatePracticeTests.Any)
         )
         .Select(
-            (sheet, substrate, air, humidity, drumA, drumB, wood, fahrenheit) =>
+            (sheet, substrate, air, humidity, drumA, drumB, wood, how) =>
                 new GateCase
                 {
                     Sheet = sheet,
+                    Practice = how.Item2,
                     SubstrateKind = SubstrateKind.Wood,
-                    Substrate = new(Typed(substrate, fahrenheit), TimeSpan.Zero, ""),
-                    Air = new(Typed(air, fahrenheit), TimeSpan.Zero, ""),
+                    Substrate = new(Typed(substrate, how.Item1), TimeSpan.Zero, ""),
+                    Air = new(Typed(air, how.Item1), TimeSpan.Zero, ""),
                     Humidity = new(RelativeHumidity.FromPercent(Math.Round(humidity)), TimeSpan.Zero, ""),
                     MoistureMeter = new(Math.Round(wood, 1), TimeSpan.Zero, ""),
-                    DrumA = new(Typed(drumA, fahrenheit), TimeSpan.Zero, ""),
-                    DrumB = new(Typed(drumB, fahrenheit), TimeSpan.Zero, ""),
+                    DrumA = new(Typed(drumA, how.Item1), TimeSpan.Zero, ""),
+                    DrumB = new(Typed(drumB, how.Item1), TimeSpan.Zero, ""),
                 }
         );
 

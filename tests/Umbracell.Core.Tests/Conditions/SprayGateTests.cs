@@ -75,21 +75,16 @@ public sealed class SprayGateTests
     public void G4_judges_humidity_against_the_sheet(double percent, Verdict verdict) =>
         Rule("G4", Good with { Humidity = RH(percent), Substrate = T(30) }).Verdict.ShouldBe(verdict);
 
+    private static GatePractice Own(GateMargin margin, double value) =>
+        new() { Tighter = new Dictionary<GateMargin, double> { [margin] = value } };
+
     [Fact]
     public void The_tighter_of_sheet_and_practice_rules_and_practice_never_loosens()
     {
         var damp = Good with { Humidity = RH(72), Substrate = T(30) };
         Rule("G4", damp).Verdict.ShouldBe(Verdict.Clear);
-        Rule("G4", damp with { Practice = new() { GreatestHumidityPercent = 70 } }).Verdict.ShouldBe(Verdict.Hold);
-        Rule(
-            "G4",
-            damp with
-            {
-                Humidity = RH(85),
-                Practice = new() { GreatestHumidityPercent = 95 },
-            }
-        )
-            .Verdict.ShouldBe(Verdict.Hold);
+        Rule("G4", damp with { Practice = Own(GateMargin.GreatestHumidityPct, 70) }).Verdict.ShouldBe(Verdict.Hold);
+        Rule("G4", damp with { Humidity = RH(85), Practice = Own(GateMargin.GreatestHumidityPct, 95) }).Verdict.ShouldBe(Verdict.Hold);
     }
 
     [Theory]

@@ -22,12 +22,12 @@ public sealed partial class RuleBookTests
         only.ToString().ShouldBe("E99.tooLoud");
         only.Figures.ShouldBe(["measured", "limit"]);
         only.Words["who"].ShouldBe("crew");
-        new Finding(Added, "tooLoud", Verdict.Hold, "test").Basis.ShouldBe(Basis.Practice);
+        new Finding(Added, "tooLoud", Verdict.Hold, Citations.Geometry).Basis.ShouldBe(Basis.Practice);
     }
 
     [Fact]
     public void A_finding_cannot_end_as_its_rule_is_not_declared_to() =>
-        Should.Throw<ArgumentException>(() => new Finding(Added, "tooQuiet", Verdict.Hold, "test"));
+        Should.Throw<ArgumentException>(() => new Finding(Added, "tooQuiet", Verdict.Hold, Citations.Geometry));
 
     [Fact]
     public void No_two_rules_share_an_id() => RuleBook.All.Select(rule => rule.Id).ShouldBeUnique();

@@ -124,7 +124,7 @@ public sealed class PreparationTests
         };
         SprayGate.Check(gate).Findings.Single(f => f.Rule.Id == "G5").Case.Name.ShouldBe(expected);
         SprayGate
-            .Check(gate with { Practice = new() { DryConcretePercent = 3 } })
+            .Check(gate with { Practice = new() { Tighter = new Dictionary<GateMargin, double> { [GateMargin.DryConcretePct] = 3 } } })
             .Findings.Single(f => f.Rule.Id == "G5")
             .Case.Name.ShouldBe("concreteWet");
     }

@@ -372,7 +372,7 @@ public sealed class BidTests
                     Sheets.ClosedCell,
                     FoamVolume.FromBoardFeet(sets * 4000),
                     sets,
-                    new("medianSets", "n", [], new(sets, Dimension.Sets), "test")
+                    new("medianSets", "n", [], new(sets, Dimension.Sets), Citations.Geometry)
                 ),
             ],
             [],

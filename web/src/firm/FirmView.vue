@@ -29,6 +29,9 @@ const kept = (rate: Schemas['RateAnswer']) =>
         .replace(/(\.\d*?)0+$/, '$1')
         .replace(/\.$/, '')
     : ''
+// Blank goes by the rules, whose figure then stands in the field.
+const byRules = ({ ofRules, isGreatest }: Schemas['MarginAnswer']) =>
+  t(isGreatest ? 'firm.rulesMost' : 'firm.rulesLeast', { figure: reader.print(ofRules) })
 const material = (id: string) => t(`material.${id}`)
 const schoolsOf = useSchools()
 const schools = (question: string) => [
@@ -60,6 +63,22 @@ const pascal = (word: string) => word.charAt(0).toUpperCase() + word.slice(1)
             :label="t(`choose.question.${question}.t`)"
             :kept="school"
             :options="schools(question)"
+            :disabled="!mayEdit"
+          />
+        </div>
+      </section>
+      <section>
+        <h2>{{ t('firm.margins') }}</h2>
+        <p class="quiet">{{ t('firm.marginsLead') }}</p>
+        <div class="fields">
+          <TypedField
+            v-for="margin in firm.data.value.margins"
+            :key="margin.field"
+            :typed="typed"
+            :field="margin.field"
+            :label="t(`firm.margin.${margin.margin}`)"
+            :kept="margin.held ? reader.print(margin.held) : ''"
+            :hint="byRules(margin)"
             :disabled="!mayEdit"
           />
         </div>

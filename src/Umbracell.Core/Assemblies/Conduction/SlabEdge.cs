@@ -38,8 +38,7 @@ public sealed record SlabEdge(
 
     private const int Volumes = 5000;
 
-    private const string Source =
-        "Conduction in two dimensions (ISO 10211), steady at winter design; soil 1.5 W/(m·K), half floor 4 m, foundation 0.2 m wide";
+    private static readonly Citation Source = Citations.SlabConduction;
 
     /// <summary>Solves the edge of a case; null for any surface but ground under a slab, without foam, or where the air beyond the edge
     /// is not known.</summary>

@@ -37,7 +37,7 @@ internal static class BidHours
             "h = " + string.Join(" + ", shown.Select((_, i) => "h" + (i + 1))),
             [.. shown.Select((p, i) => new WorkingTerm("h" + (i + 1), p.Name, Hours(p.Hours)))],
             Hours(parts.Sum(p => p.Hours)),
-            "The firm's paces; hours of spraying by access; waits between lifts are paid only where no other surface fills them"
+            Citations.PacesAndAccess
         );
     }
 

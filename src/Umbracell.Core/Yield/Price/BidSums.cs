@@ -27,7 +27,7 @@ internal sealed class BidSums(IReadOnlyList<BidSurface> surfaces, Rates rates)
             rigHours * rates.CrewHour,
             "c = h · p",
             [new("h", "crewHours", rigged.Result, rigged), Money("p", "crewHour", rates.CrewHour)],
-            "The firm's paces and rate"
+            Citations.FirmPaces
         );
         if (kitHours > 0)
         {
@@ -37,7 +37,7 @@ internal sealed class BidSums(IReadOnlyList<BidSurface> surfaces, Rates rates)
                 kitHours * rates.KitHour,
                 "c = h · p",
                 [new("h", "kitHours", byKit.Result, byKit), Money("p", "kitHour", rates.KitHour)],
-                "The firm's paces and rate"
+                Citations.FirmPaces
             );
         }
 
@@ -69,7 +69,7 @@ internal sealed class BidSums(IReadOnlyList<BidSurface> surfaces, Rates rates)
                 new("h_day", "crewDayHours", Figure.Number(rates.CrewDayHours)),
             ],
             Figure.Count(days),
-            "Whole days on site"
+            Citations.WholeDays
         );
     }
 
@@ -85,7 +85,7 @@ internal sealed class BidSums(IReadOnlyList<BidSurface> surfaces, Rates rates)
                 area.SquareMetres * price,
                 "c = A · p",
                 [new("A", "coveredArea", area.ToFigure()), new("p", group.Key, new(price, Dimension.MoneyPerArea))],
-                "The firm's rates"
+                Citations.FirmRates
             );
         }
     }
@@ -111,9 +111,7 @@ internal sealed class BidSums(IReadOnlyList<BidSurface> surfaces, Rates rates)
                 "n = " + string.Join(" + ", group.Select((_, i) => "n" + (i + 1))) + (kit ? ", rounded up" : ""),
                 [.. group.Select((f, i) => new WorkingTerm("n" + (i + 1), "medianSets", new(f.Sets, Dimension.Sets), f.SetsWorking))],
                 new(sets, Dimension.Sets),
-                kit
-                    ? "Whole kits: an opened one is used up or thrown away"
-                    : "Sets that suffice as often as not; what is loaded above them comes back"
+                kit ? Citations.WholeKits : Citations.MedianSets
             );
             Line(
                 "foam:" + group.Key,
@@ -121,7 +119,7 @@ internal sealed class BidSums(IReadOnlyList<BidSurface> surfaces, Rates rates)
                 sets * price,
                 "c = n · p",
                 [new("n", "medianSets", new(sets, Dimension.Sets), summed), Money("p", "setPrice", price)],
-                group.First().Sheet.Name
+                Citations.Product(group.First().Sheet)
             );
         }
     }
@@ -150,7 +148,7 @@ internal sealed class BidSums(IReadOnlyList<BidSurface> surfaces, Rates rates)
                 area.SquareMetres * price,
                 "c = A · p",
                 [new("A", "coveredArea", area.ToFigure()), new("p", "materialPrice", new(price, Dimension.MoneyPerArea))],
-                "The firm's prices"
+                Citations.FirmPrices
             );
         }
     }
@@ -181,7 +179,7 @@ internal sealed class BidSums(IReadOnlyList<BidSurface> surfaces, Rates rates)
                 new("Q", "heat", new(heat * 3.6e6, Dimension.Heat), heated[0].Working),
                 Money("p", "heatKilowattHour", rates.HeatKilowattHour),
             ],
-            "Heat for surfaces colder than the sheet allows"
+            Citations.HeatWhereCold
         );
     }
 
@@ -236,7 +234,7 @@ internal sealed class BidSums(IReadOnlyList<BidSurface> surfaces, Rates rates)
                 count * price,
                 "c = n · p",
                 [new("n", key + "Count", quantity, from), Money("p", key + "Price", price)],
-                "The firm's rates"
+                Citations.FirmRates
             );
         }
     }
@@ -251,13 +249,13 @@ internal sealed class BidSums(IReadOnlyList<BidSurface> surfaces, Rates rates)
                 amount,
                 formula,
                 [Money(of.Symbol, of.Name, of.Value), new("q", key + "Share", Figure.Percent(percent))],
-                "The firm's rates"
+                Citations.FirmRates
             );
         }
     }
 
     // A line is what is printed of it: whoever adds the lines up comes to the price.
-    private void Line(string key, Figure quantity, double amount, string formula, IReadOnlyList<WorkingTerm> terms, string source)
+    private void Line(string key, Figure quantity, double amount, string formula, IReadOnlyList<WorkingTerm> terms, Citation source)
     {
         var cents = Cents.Of(amount);
         _lines.Add(new(key, quantity, cents, new("bidLine:" + key.Split(':')[0], formula, terms, new(cents, Dimension.Money), source)));

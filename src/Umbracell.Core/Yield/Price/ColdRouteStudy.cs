@@ -10,13 +10,7 @@ namespace Umbracell.Core.Yield.Price;
 /// <summary>Studies the ways one by one. Limits are the sheets'; nothing computed here loosens one.</summary>
 internal sealed class ColdRouteStudy(ColdRouteCase c)
 {
-    private const string Source = "Product sheets: substrate and air windows; practice: cold routes";
-
-    // A surface is warmed past the edge of the window, so that the gate reads Clear.
-    private static readonly TemperatureDifference Comfort = TemperatureDifference.FromKelvins(3);
-
-    private static readonly TemperatureDifference DewDistance = TemperatureDifference.FromKelvins(3),
-        ClearOfDew = TemperatureDifference.FromKelvins(5);
+    private static readonly Citation Source = Citations.ColdRoutes;
 
     // Later lifts lie on foam that is still warm from its own reaction.
     private static readonly Temperature WarmFoam = Temperature.FromCelsius(21);
@@ -50,7 +44,7 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
 
     private ColdRoute Heated()
     {
-        var warm = c.Standard.Substrate.Least + Comfort;
+        var warm = c.Standard.Substrate.Least + c.Gate.WellInside;
         if (c.Space is not { } space)
         {
             return Sprayed(ColdRouteKind.Heat, [(c.Standard, c.Thickness, warm)], [Held("openAir")]);
@@ -88,7 +82,7 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
 
     // Far enough from the dew point that the gate reads Clear, in air the sheet allows.
     private bool IsDry(Temperature face, (Temperature Dew, double Humidity) air) =>
-        (face - air.Dew).Kelvins >= ClearOfDew.Kelvins && air.Humidity <= c.Standard.GreatestHumidityPercent;
+        (face - air.Dew).Kelvins >= c.Gate.DewClear.Kelvins && air.Humidity <= GreatestHumidity(c.Standard);
 
     private bool IsDryIn(HeatedSpace space, double room) =>
         SpaceHeating.To(space, Temperature.FromCelsius(room), c.Heater) is var air
@@ -126,7 +120,7 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
         return Sprayed(
             ColdRouteKind.Heat,
             [(c.Standard, c.Thickness, face)],
-            [Say("neverDry", Verdict.Hold, (face - air.DewPoint).ToFigure(), ClearOfDew.ToFigure()), .. HeaterKindFinding()]
+            [Say("neverDry", Verdict.Hold, (face - air.DewPoint).ToFigure(), c.Gate.DewClear.ToFigure()), .. HeaterKindFinding()]
         );
     }
 
@@ -168,7 +162,7 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
                 new("t_work", "heatedHours", Figure.Duration(working)),
             ],
             new(kilowattHours * 3.6e6, Dimension.Heat),
-            "Full power until building and surface are warm, then what holds the room while it is sprayed and for an hour of cure"
+            Citations.HeatingUp
         );
 
     private ColdRoute Changed(ProductSheet first)
@@ -301,7 +295,7 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
                 new("T", "indoorTemperature", wanted.ToFigure()),
             ],
             Figure.Duration(TimeSpan.FromSeconds(seconds)),
-            "Building, surface and air warmed as one"
+            Citations.WarmedAsOne
         );
     }
 
@@ -317,7 +311,7 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
                 new("C_air", "airCapacity", Figure.Number(air / 1000)),
             ],
             Figure.Number(all / 1000),
-            "kJ/K, by the square metre kJ/(m²·K); building by its floor, volume over 3 m (ISO 52016-1 table B.14)"
+            Citations.BuildingHeat
         );
 
     private IEnumerable<Finding> SizeFindings(SpaceHeating air, double has)
@@ -337,32 +331,29 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
         }
     }
 
+    private double GreatestHumidity(ProductSheet sheet) => Math.Min(sheet.GreatestHumidityPercent, c.Gate.GreatestHumidityPercent);
+
     private IEnumerable<Finding> HeaterKindFinding()
     {
         if (c.Heater is not (HeaterKind.Electric or HeaterKind.Indirect))
         {
-            yield return new(
-                ColdRouteRules.Route,
-                "flame",
-                Verdict.Hold,
-                "Gate rule G12: a flame into the room brings water, carbon monoxide and fire"
-            );
+            yield return new(ColdRouteRules.Route, "flame", Verdict.Hold, Citations.OpenFlame);
         }
     }
 
-    private static IEnumerable<Finding> Window(ProductSheet sheet, Temperature substrate, Temperature air)
+    private IEnumerable<Finding> Window(ProductSheet sheet, Temperature substrate, Temperature air)
     {
         var margin = sheet.Substrate.Margin(substrate);
         var edge = substrate > sheet.Substrate.Greatest ? sheet.Substrate.Greatest : sheet.Substrate.Least;
         yield return new(
             ColdRouteRules.Route,
             margin.Kelvins < 0 ? "outsideWindow"
-                : margin.Kelvins < Comfort.Kelvins ? "nearWindow"
+                : margin.Kelvins < c.Gate.WellInside.Kelvins ? "nearWindow"
                 : "inWindow",
             margin.Kelvins < 0 ? Verdict.Hold
-                : margin.Kelvins < Comfort.Kelvins ? Verdict.Care
+                : margin.Kelvins < c.Gate.WellInside.Kelvins ? Verdict.Care
                 : Verdict.Clear,
-            $"{sheet.Name}, {sheet.Edition}: substrate"
+            Citations.Sheet(sheet, SheetLine.SheetSubstrate)
         )
         {
             Measured = substrate.ToFigure(),
@@ -379,7 +370,7 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
     {
         if (!sheet.Air.Holds(air))
         {
-            yield return new(ColdRouteRules.Route, "airOutside", Verdict.Hold, $"{sheet.Name}, {sheet.Edition}: air")
+            yield return new(ColdRouteRules.Route, "airOutside", Verdict.Hold, Citations.Sheet(sheet, SheetLine.SheetAir))
             {
                 Measured = air.ToFigure(),
                 Limit = (air < sheet.Air.Least ? sheet.Air.Least : sheet.Air.Greatest).ToFigure(),
@@ -393,21 +384,21 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
     {
         var verdict = c.Space is null || c.AirAssumed ? Verdict.Care : Verdict.Hold;
         var apart = substrate - air.Dew;
-        if (apart.Kelvins < DewDistance.Kelvins)
+        if (apart.Kelvins < c.Gate.DewHold.Kelvins)
         {
-            yield return new(ColdRouteRules.Route, "dewClose", verdict, "Gate rule G3: substrate at least 3 K above the dew or frost point")
+            yield return new(ColdRouteRules.Route, "dewClose", verdict, Citations.DewHold(c.Gate.DewHold))
             {
                 Measured = apart.ToFigure(),
-                Limit = DewDistance.ToFigure(),
+                Limit = c.Gate.DewHold.ToFigure(),
             };
         }
 
-        if (air.Humidity > sheet.GreatestHumidityPercent)
+        if (air.Humidity > GreatestHumidity(sheet))
         {
-            yield return new(ColdRouteRules.Route, "tooDamp", verdict, $"{sheet.Name}, {sheet.Edition}: humidity")
+            yield return new(ColdRouteRules.Route, "tooDamp", verdict, Citations.Sheet(sheet, SheetLine.SheetHumidity))
             {
                 Measured = new(air.Humidity, Dimension.RelativeHumidity),
-                Limit = new(sheet.GreatestHumidityPercent, Dimension.RelativeHumidity),
+                Limit = new(GreatestHumidity(sheet), Dimension.RelativeHumidity),
             };
         }
     }

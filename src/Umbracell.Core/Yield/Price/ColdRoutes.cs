@@ -100,6 +100,10 @@ public sealed record ColdRouteCase
     /// <summary>Drum temperature the work will be done with; null for the middle of the sheet's window.</summary>
     public Temperature? Drums { get; init; }
 
+    /// <summary>The firm's margins at the gate: a way that the gate would hold is none, and a surface is warmed until the gate reads
+    /// Clear.</summary>
+    public GatePractice Gate { get; init; } = new();
+
     /// <summary>Whether the practice never flashes.</summary>
     public bool NeverFlash { get; init; }
 

@@ -139,14 +139,14 @@ public sealed record KitBreakEven(
                 new("c_rig", "rigCost", new(rigBid.Cost, Dimension.Money)),
             ],
             at.ToFigure(),
-            "Direct cost of the same foam either way: material, hours, set-up, rig and travel by the firm's rates. An opened kit is used up"
+            Citations.KitOrRig
         );
 
     private static IEnumerable<Finding> Judged(KitCase kits, Bid kit, Bid rig, FoamVolume? most, Working? working)
     {
         if (!kits.Kit.Substrate.Holds(kits.Conditions.Substrate))
         {
-            yield return new(MaterialRules.Kit, "substrateOutside", Verdict.Hold, $"{kits.Kit.Name}, {kits.Kit.Edition}: substrate")
+            yield return new(MaterialRules.Kit, "substrateOutside", Verdict.Hold, Citations.Sheet(kits.Kit, SheetLine.SheetSubstrate))
             {
                 Measured = kits.Conditions.Substrate.ToFigure(),
                 Limit = kits.Kit.Substrate.Least.ToFigure(),
@@ -154,10 +154,10 @@ public sealed record KitBreakEven(
             };
         }
 
-        const string Source = "The firm's rates for kits and for the rig";
+        var source = Citations.KitRates;
         if (kit.Missing.Count > 0 || rig.Missing.Count > 0 || kits.Rates is { KitBoardFeetPerHour: <= 0 } or { KitHour: <= 0 })
         {
-            yield return new(MaterialRules.Kit, "noRates", Verdict.Care, Source);
+            yield return new(MaterialRules.Kit, "noRates", Verdict.Care, source);
             yield break;
         }
 
@@ -170,7 +170,7 @@ public sealed record KitBreakEven(
                     : "cheaper"
                 : "rigCheaper",
             Verdict.Clear,
-            Source
+            source
         )
         {
             Measured = new(kit.Cost, Dimension.Money),

@@ -42,7 +42,7 @@ public sealed record PriceAlternative(Bid Whole, double Difference, double Withi
                     new("σ · c_foam", "alikeWithin", new(within, Dimension.Money)),
                 ],
                 new(difference, Dimension.Money),
-                "Prices of the whole job before tax, this surface done otherwise; under σ · c_foam, which the yield alone may bring, they count as alike"
+                Citations.PriceAlternatives
             )
         );
     }

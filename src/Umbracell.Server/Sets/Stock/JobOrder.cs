@@ -36,7 +36,10 @@ internal static class JobOrder
                 }
             )
             .ToList();
-        var weighed = RigLoad.Of([.. bid.Loads.Select(load => (load.Sheet, load.Sets.Load.Sets))], Mass.FromKilograms(rates.TrailerKilograms));
+        var weighed = RigLoad.Of(
+            [.. bid.Loads.Select(load => (load.Sheet, load.Sets.Load.Sets))],
+            Mass.FromKilograms(rates.TrailerKilograms)
+        );
         return new(
             pricing.WorkDate,
             pricing.WorkDate is { } work && rates.LeadDays > 0 ? work.AddDays(-(int)Math.Ceiling(rates.LeadDays)) : null,

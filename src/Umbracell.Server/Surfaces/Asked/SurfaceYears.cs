@@ -1,6 +1,6 @@
-using Umbracell.Core.Quantities;
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Moisture;
+using Umbracell.Core.Quantities;
 using Umbracell.Questions.Section;
 using Umbracell.Server.Places;
 using Umbracell.Store.Model;

@@ -1,5 +1,5 @@
 using Umbracell.Core.Findings;
-using Umbracell.Core.Materials;
+using Umbracell.Questions;
 
 namespace Umbracell.Server.Surfaces;
 
@@ -21,7 +21,7 @@ internal interface IStageCell
 }
 
 /// <summary>When a cell is made, and what the firm sprays then.</summary>
-internal sealed record CellTime(DateTimeOffset Now, IReadOnlyDictionary<string, ProductSheet> Sheets);
+internal sealed record CellTime(DateTimeOffset Now, Supplies Supplies);
 
 /// <summary>What the sums of a job make of a surface.</summary>
 /// <param name="Sets">Sets of it by the way it will be sprayed.</param>

@@ -39,7 +39,9 @@ internal sealed class CrewYields(UmbracellDb db, SheetLibrary library)
         // A job done past the end of a curve is predicted at the end, as the product would have been asked.
         var substrate = Math.Clamp(row.SubstrateC, sheet.YieldBySubstrate.First, sheet.YieldBySubstrate.Last);
         var drums = Math.Clamp(row.DrumC, sheet.YieldByDrum.First, sheet.YieldByDrum.Last);
-        var predicted = SetYield.For(sheet, new(Temperature.FromCelsius(substrate), Temperature.FromCelsius(drums), Length.FromMetres(row.LiftM), null)).Expected;
+        var predicted = SetYield
+            .For(sheet, new(Temperature.FromCelsius(substrate), Temperature.FromCelsius(drums), Length.FromMetres(row.LiftM), null))
+            .Expected;
         var foam = Area.FromSquareMetres(row.AreaM2) * Length.FromMetres(row.MeanDepthM);
         return new(row.Id.ToString(), row.Crew, sheet.Family, foam * (1 / row.SetsUsed), predicted, foam)
         {

@@ -141,6 +141,7 @@ internal sealed record JobBid(Bid Bid, IReadOnlyList<PricedSurface> Surfaces, IR
         {
             Standard = sheet,
             ColdGrade = ColdRouteCase.ColdGradeFor(sheet, means.Supplies.Sheets.Values),
+            Gate = means.Supplies.Gate,
             Name = row.Surface.Name,
             Treated = takeoff.Treated,
             Demand = sets.Demand,

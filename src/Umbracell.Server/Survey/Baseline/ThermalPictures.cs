@@ -257,7 +257,17 @@ internal static class ThermalPictures
     private static SpotAnswer Spot(ThermalSpot spot, ThermalPictureRow row)
     {
         var t = row.TempsC[spot.Row * row.Columns + spot.Column];
-        var factor = TemperatureFactor.Of(Temperature.FromCelsius(t), Temperature.FromCelsius(row.IndoorC), Temperature.FromCelsius(row.OutdoorC));
-        return new(spot.Label, spot.Row, spot.Column, FigureAnswer.OfCelsius(t), factor is { } f ? FigureAnswer.Of(Figure.Number(f)) : null);
+        var factor = TemperatureFactor.Of(
+            Temperature.FromCelsius(t),
+            Temperature.FromCelsius(row.IndoorC),
+            Temperature.FromCelsius(row.OutdoorC)
+        );
+        return new(
+            spot.Label,
+            spot.Row,
+            spot.Column,
+            FigureAnswer.OfCelsius(t),
+            factor is { } f ? FigureAnswer.Of(Figure.Number(f)) : null
+        );
     }
 }

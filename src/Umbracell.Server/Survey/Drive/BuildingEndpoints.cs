@@ -90,7 +90,12 @@ internal static class BuildingEndpoints
     /// <summary>Stack pressure of a job; null until its height is taken.</summary>
     public static StackPressure? StackOf(Job job, SeasonAir air) =>
         job.HeightM is { } height
-            ? StackPressure.Of(Length.FromMetres(height), air.Indoor, air.Outdoor, StandardAtmosphere.PressureAt(Length.FromMetres(job.AltitudeM)))
+            ? StackPressure.Of(
+                Length.FromMetres(height),
+                air.Indoor,
+                air.Outdoor,
+                StandardAtmosphere.PressureAt(Length.FromMetres(job.AltitudeM))
+            )
             : null;
 
     private static BufferAnswer Buffer(BufferSpaceRow row, Job job, SurfaceStates states) =>

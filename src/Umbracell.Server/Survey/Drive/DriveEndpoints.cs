@@ -126,7 +126,7 @@ internal static class DriveEndpoints
                     SectionRules.Finish,
                     name + (dry ? "Dry" : "Damp"),
                     dry ? Verdict.Clear : Verdict.Care,
-                    "Choice rule E5: the underside of a tight finish stays under 80 %; steady diffusion at design"
+                    Citations.FinishUnderside(AssemblyState.GreatestFinishHumidity)
                 )
                 {
                     Measured = new(Math.Min(100, humidity), Dimension.RelativeHumidity),

@@ -152,7 +152,13 @@ internal static class LogEndpoints
     }
 
     private static double DewPoint(double celsius, double percent) =>
-        MoistAir.Of(Temperature.FromCelsius(celsius), RelativeHumidity.FromPercent(Math.Max(1, percent)), StandardAtmosphere.PressureAt(Length.Zero)).DewPoint.Celsius;
+        MoistAir
+            .Of(
+                Temperature.FromCelsius(celsius),
+                RelativeHumidity.FromPercent(Math.Max(1, percent)),
+                StandardAtmosphere.PressureAt(Length.Zero)
+            )
+            .DewPoint.Celsius;
 
     private static NumberInUnits Number(double celsius) => NumberInUnits.Of(new(celsius, Dimension.Temperature));
 

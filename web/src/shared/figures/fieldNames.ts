@@ -8,6 +8,10 @@ const BOOKS = [
   (name: string) => `places.form.${name}`,
   (name: string) => `window.field.${name}`,
   (name: string) => `choose.fact.${name}`,
+  (name: string) => `firm.rate.${name}`,
+  (name: string) => `firm.margin.${name.replace('margin:', '')}`,
+  (name: string) => `material.${name.replace('material:', '')}`,
+  (name: string) => `choose.question.${name.replace(/^practice(.)/, (_, first: string) => first.toLowerCase())}.t`,
 ]
 
 /** What a field is called on the pages it is typed on. */

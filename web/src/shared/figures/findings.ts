@@ -18,9 +18,6 @@ export function useFindingText() {
     return outer === inner ? outer! : t('harmedPlace.against', { outer, inner })
   }
 
-  const figures = (all: Record<string, Schemas['FigureAnswer']>) =>
-    Object.fromEntries(Object.entries(all).map(([name, figure]) => [name, reader.print(figure)]))
-
   /** Keys of the vocabulary become its words; the rest are words of people or of a sheet and stay as they are. */
   function word({ book, keys }: Schemas['WordAnswer']) {
     const told = (key: string) => (book === 'place' ? place(key) : book ? t(`${book}.${key}`) : key)
@@ -32,7 +29,7 @@ export function useFindingText() {
       measured: reader.print(finding.measured),
       limit: reader.print(finding.limit),
       margin: reader.print(finding.margin),
-      ...figures(finding.figures),
+      ...reader.printAll(finding.figures),
       ...Object.fromEntries(Object.entries(finding.words).map(([name, said]) => [name, word(said)])),
     }
   }
@@ -44,6 +41,6 @@ export function useFindingText() {
     word,
     title: (finding: Finding) => t(`${key(finding)}.t`, values(finding)),
     detail: (finding: Finding) => (te(`${key(finding)}.d`) ? t(`${key(finding)}.d`, values(finding)) : ''),
-    remedy: (remedy: Remedy) => t(`remedy.${remedy.kind}`, { ...figures(remedy.figures), ...remedy.words }),
+    remedy: (remedy: Remedy) => t(`remedy.${remedy.kind}`, { ...reader.printAll(remedy.figures), ...remedy.words }),
   }
 }

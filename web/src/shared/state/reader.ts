@@ -22,6 +22,10 @@ export const useReader = defineStore('reader', () => {
     return figure ? figure[units.value] : ''
   }
 
+  /** The same of several, by name. */
+  const printAll = (figures: Record<string, Figure>) =>
+    Object.fromEntries(Object.entries(figures).map(([name, figure]) => [name, print(figure)]))
+
   function switchUnits() {
     units.value = units.value === 'us' ? 'metric' : 'us'
     // The choice follows the person; should the server not hear it, this screen still has it.
@@ -32,5 +36,5 @@ export const useReader = defineStore('reader', () => {
     theme.value = theme.value === 'attic' ? 'daylight' : 'attic'
   }
 
-  return { units, theme, inHand, print, switchUnits, switchTheme }
+  return { units, theme, inHand, print, printAll, switchUnits, switchTheme }
 })

@@ -8,8 +8,11 @@ import '../keeping/records'
 /** A figure as the core prints it. */
 export const figure = (amount: number, us = String(amount), metric = us) => ({ amount, us, metric })
 
+/** What a judgement rests on, without words or figures. */
+const cited = { key: 'geometry', words: {}, figures: {} }
+
 /** A working without terms. */
-export const working = { name: 'wholeU', formula: 'U = 1 / R', terms: [], result: figure(1), source: 'test' }
+export const working = { name: 'wholeU', formula: 'U = 1 / R', terms: [], result: figure(1), source: cited }
 
 /** A figure that leads to a working. */
 export const worked = (us: string, metric = us) => ({ figure: figure(1, us, metric), working })
@@ -25,7 +28,7 @@ export const finding = (rule: string, at: string, verdict: string, rest: object 
   blocks: null,
   verdict,
   basis: 'practice',
-  source: 'a source',
+  source: cited,
   measured: figure(1, '31 °F'),
   limit: figure(2, '39 °F'),
   margin: figure(1, '8 °F'),

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Finding, Schemas } from '../api/client'
+import { useCitation } from '../figures/citations'
 import { useFindingText } from '../figures/findings'
 import { useWorkings } from '../state/workings'
 import VerdictMark from './VerdictMark.vue'
@@ -11,6 +12,7 @@ const props = defineProps<{ findings: readonly Finding[] }>()
 const emit = defineEmits<{ thickness: [amount: number] }>()
 const { t } = useI18n()
 const text = useFindingText()
+const cited = useCitation()
 const { open: openWorking } = useWorkings()
 
 const counts = computed(() =>
@@ -45,7 +47,7 @@ function act(remedy: Schemas['RemedyAnswer']) {
             </button>
             <p v-else class="remedy">{{ text.remedy(remedy) }}</p>
           </template>
-          <p class="small quiet source">{{ finding.source }}</p>
+          <p class="small quiet source">{{ cited(finding.source) }}</p>
         </div>
       </li>
     </ul>

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import FormulaText from './FormulaText.vue'
 import { useReader } from '../state/reader'
+import { useCitation } from '../figures/citations'
 import { useWorkings } from '../state/workings'
 import { useWorkingNames } from '../figures/workingNames'
 
@@ -10,6 +11,7 @@ import { useWorkingNames } from '../figures/workingNames'
 const workings = useWorkings()
 const reader = useReader()
 const { name } = useWorkingNames()
+const cited = useCitation()
 const { t } = useI18n()
 
 const shown = computed(() => workings.trail.length > 0)
@@ -43,7 +45,7 @@ const width = Math.min(480, globalThis.innerWidth)
         <dt class="result">{{ t('workings.result') }}</dt>
         <dd class="result">{{ reader.print(last.result) }}</dd>
       </dl>
-      <p class="small quiet">{{ t('workings.source') }}: {{ last.source }}</p>
+      <p class="small quiet">{{ t('workings.source') }}: {{ cited(last.source) }}</p>
       <p class="small quiet">{{ t('workings.lead') }}</p>
     </div>
   </ElDrawer>

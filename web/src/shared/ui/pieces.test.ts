@@ -92,7 +92,7 @@ describe('a finding', () => {
     blocks: null,
     verdict: 'care',
     basis: 'modelCode',
-    source: 'Edition',
+    source: { key: 'targets', words: { edition: 'Edition' }, figures: {} },
     measured: figure(0.3, 'U-0.0500', '0.284 W/m²K'),
     limit: figure(0.25, 'U-0.0450', '0.256 W/m²K'),
     margin: null,

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, useId } from 'vue'
 import { useI18n } from 'vue-i18n'
+import { useCitation } from '@/shared/figures/citations'
 import { useFindingText } from '@/shared/figures/findings'
 import { useReader } from '@/shared/state/reader'
 import { useWorkings } from '@/shared/state/workings'
@@ -13,6 +14,7 @@ const emit = defineEmits<{ pick: [reason: string] }>()
 const { t } = useI18n()
 const reader = useReader()
 const text = useFindingText()
+const cited = useCitation()
 const workings = useWorkings()
 const overriding = ref(false)
 const reason = ref('')
@@ -51,7 +53,7 @@ const mayYield = computed(() =>
           <div>
             <b>{{ text.title(opinion) }}</b>
             <p class="small">{{ text.detail(opinion) }}</p>
-            <p class="small quiet">{{ opinion.source }}</p>
+            <p class="small quiet">{{ cited(opinion.source) }}</p>
           </div>
         </li>
       </ul>

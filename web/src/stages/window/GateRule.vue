@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Finding } from '@/shared/api/client'
+import { useCitation } from '@/shared/figures/citations'
 import { useFindingText } from '@/shared/figures/findings'
 import { useReader } from '@/shared/state/reader'
 import { useWorkings } from '@/shared/state/workings'
@@ -13,6 +14,7 @@ const props = defineProps<{ finding: Finding }>()
 const { t } = useI18n()
 const reader = useReader()
 const text = useFindingText()
+const cited = useCitation()
 const workings = useWorkings()
 // Most rules hold a reading against a limit, and the margin has the working; a distance to the dew point is itself computed.
 const isComputed = computed(() => 'dew' in props.finding.figures)
@@ -37,7 +39,7 @@ const isComputed = computed(() => 'dew' in props.finding.figures)
       <p class="quiet">{{ text.detail(finding) }}</p>
       <p v-for="remedy in finding.remedies" :key="remedy.kind" class="remedy">{{ text.remedy(remedy) }}</p>
       <p class="small quiet">
-        {{ finding.source
+        {{ cited(finding.source)
         }}<template v-if="finding.words.instrument"> · {{ text.word(finding.words.instrument) }}</template
         ><template v-if="finding.figures.age"> · {{ reader.print(finding.figures.age) }}</template>
       </p>

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
+import { useCitation } from '@/shared/figures/citations'
 import { useFindingText } from '@/shared/figures/findings'
 import { useReader } from '@/shared/state/reader'
 import { useDrive } from '@/shared/state/survey'
@@ -13,6 +14,7 @@ const props = defineProps<{ surface: string; kind: string }>()
 const { t } = useI18n()
 const reader = useReader()
 const text = useFindingText()
+const cited = useCitation()
 const drive = useDrive(() => props.surface)
 
 const seasons = computed(() =>
@@ -89,7 +91,7 @@ const arrow = (s: Schemas['SeasonAnswer']) => {
     </div>
     <p v-for="finding in drive.data.value.findings" :key="finding.case" class="finding">
       <VerdictMark :verdict="finding.verdict" :size="18" /> <b>{{ text.title(finding) }}</b> {{ text.detail(finding) }}
-      <span class="small quiet">{{ finding.source }}</span>
+      <span class="small quiet">{{ cited(finding.source) }}</span>
     </p>
     <p class="small quiet">{{ t('survey.drive.lead') }}</p>
   </section>
