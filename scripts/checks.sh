@@ -16,6 +16,7 @@ check() {
     tally 0 1
     say "FAIL  $name"
     tail -n 40 "$log"
+    { echo "$name"; tail -n 5 "$log"; } >>"$TEMP/failures"
   fi
 }
 
@@ -34,12 +35,13 @@ timed() {
   printf '%4d s  %s\n' "$(($(date +%s) - start))" "$name" >>"$TEMP/times"
 }
 
-# told: how long each step took, and the one line that counts.
+# told: what failed, how long each step took, and the one line that counts.
 told() {
   local passed failed
   passed=$(awk '{ sum += $1 } END { print sum + 0 }' "$TEMP/tally")
   failed=$(awk '{ sum += $2 } END { print sum + 0 }' "$TEMP/tally")
   say ''
+  [ ! -s "$TEMP/failures" ] || { head -n 60 "$TEMP/failures" && say ''; }
   cat "$TEMP/times"
   say "$(printf '%4d s  all of it; steps beside one another overlap' "$SECONDS")"
   say "$passed passed, $failed failed"

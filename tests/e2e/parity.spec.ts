@@ -61,7 +61,7 @@ for (const [name, kind] of Object.entries(kinds)) {
   test(`the core in the browser and the server give the same answers to ${CASES} random ${name} questions`, async ({
     page,
   }) => {
-    test.setTimeout(300_000)
+    test.setTimeout(600_000)
     await openDoor(page)
     const [bases, random] = [await demoQuestions(page, name), new Numbers(20261123)]
     expect(bases.length).toBeGreaterThan(3)

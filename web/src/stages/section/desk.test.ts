@@ -1,7 +1,7 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { flushPromises } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { defineComponent, h } from 'vue'
+import { defineComponent, h, watch } from 'vue'
 import { connection } from '@/shared/keeping/connection'
 import { entriesBelongTo, shelf } from '@/shared/keeping/entries'
 import { useReader } from '@/shared/state/reader'
@@ -92,6 +92,18 @@ describe('the desk of a section', () => {
     void at.drop()
     await vi.waitFor(() => expect(kept.sent).toEqual([75, 80]))
   }, 10_000)
+
+  it('never falls back to an older thickness between keeping and hearing of it', async () => {
+    const at = await desk()
+    const seen: number[] = []
+    watch(at.thicknessMm, (mm) => seen.push(mm), { flush: 'sync' })
+    for (const mm of [75, 80, 95]) {
+      at.move(mm)
+      await at.drop()
+      await vi.waitFor(() => expect(at.answer.value).toBeNull())
+    }
+    expect(seen).toEqual([75, 80, 95])
+  })
 
   it('says how a thickness reads by the answer to it, and never by one to an older thickness', async () => {
     const at = await desk()
