@@ -1,8 +1,9 @@
 // Says of each browser test that failed where and why, in a few lines: what stands at the end of a long log is what is read.
 import { readFileSync } from 'node:fs'
+import { stripVTControlCharacters } from 'node:util'
 
 const [path] = process.argv.slice(2)
-const bare = (text) => text.replace(/\u001b\[[0-9;]*m/g, '')
+const bare = stripVTControlCharacters
 const testsIn = (suite) => [...(suite.specs ?? []), ...(suite.suites ?? []).flatMap(testsIn)]
 
 for (const spec of JSON.parse(readFileSync(path, 'utf8')).suites.flatMap(testsIn)) {

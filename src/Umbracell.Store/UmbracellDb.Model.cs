@@ -112,7 +112,8 @@ public sealed partial class UmbracellDb
                 .HasForeignKey(r => new { r.FirmId, r.SurfaceId })
                 .HasPrincipalKey(s => new { s.FirmId, s.Id })
                 .OnDelete(DeleteBehavior.Cascade);
-            reading.Ignore(r => r.Dimension);
+            reading.Ignore(r => r.Measured);
+            reading.ToTable(t => t.HasCheckConstraint("ck_readings_one_value", "num_nonnulls(temp_c, percent, found_dry) = 1"));
             reading.HasIndex(r => new { r.JobId, r.TakenAt });
             reading.HasQueryFilter(r => r.FirmId == CurrentFirm);
         });

@@ -183,7 +183,7 @@ public sealed class FirmIsolationTests : IClassFixture<TestDatabase>
                 JobId = job.Id,
                 SurfaceId = surface.Id,
                 Kind = ReadingKind.AirTemperature,
-                Value = 5,
+                TempC = 5,
                 Instrument = "x",
                 TakenBy = "y",
             }

@@ -3,6 +3,7 @@ using Shouldly;
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Conditions;
 using Umbracell.Core.Takeoff;
+using Umbracell.Core.Yield.Price;
 using Umbracell.Store.Figures;
 using Umbracell.Store.Model;
 using Xunit;
@@ -12,10 +13,9 @@ namespace Umbracell.Store.Tests;
 /// <summary>Each change of what figures are made from is counted with the write that makes it.</summary>
 public sealed class InputVersionTests : IClassFixture<TestDatabase>
 {
-    // Rows no figure of board, list, price or sets hangs on, or that are known by a version of their own as the firm's rates are.
+    // Rows no figure of board, list, price or sets hangs on.
     private static readonly Type[] NoInputs =
     [
-        typeof(Firm),
         typeof(Person),
         typeof(ApiToken),
         typeof(CommandRow),
@@ -57,6 +57,19 @@ public sealed class InputVersionTests : IClassFixture<TestDatabase>
         await CountsAsync(db, [walls[1].Id], () => walls[1].Details = walls[1].Details with { CrawlSpace = true });
         await CountsAsync(db, [], () => { });
         await CountsAsync(db, [job.Id], () => job.RiskPct = 20);
+    }
+
+    [Fact]
+    public async Task Margins_of_the_gate_count_for_all_the_firm_has_and_its_rates_by_the_row_itself()
+    {
+        var (db, _, _) = await JobAsync();
+        var firm = await db.Firms.SingleAsync(TestContext.Current.CancellationToken);
+        await CountsAsync(
+            db,
+            [firm.Id],
+            () => firm.Margins = new() { Tighter = new Dictionary<GateMargin, double> { [GateMargin.DewHoldK] = 4 } }
+        );
+        await CountsAsync(db, [], () => firm.Rates = Rates.Unpriced with { CrewHour = 50 });
     }
 
     [Fact]
@@ -136,7 +149,7 @@ public sealed class InputVersionTests : IClassFixture<TestDatabase>
             SurfaceId = surface,
             SheetSlug = surface is null ? "marl-cc-20" : null,
             Kind = surface is null ? ReadingKind.DrumA : ReadingKind.SubstrateTemperature,
-            Value = 15,
+            TempC = 15,
             Instrument = "thermometer",
             TakenBy = "lead",
         };

@@ -92,11 +92,45 @@ public sealed class MigrationTests
             scope.EnterFirm(firm);
             var reading = await db.Readings.SingleAsync(TestContext.Current.CancellationToken);
             (reading.TakenAt, reading.ReceivedAt).ShouldBe((at, at));
+            (reading.TempC, reading.Percent, reading.FoundDry).ShouldBe((21, null, null));
             (await db.Preparation.SingleAsync(TestContext.Current.CancellationToken)).TickedAt.ShouldBe(at);
             var place = await db.Places.SingleAsync(TestContext.Current.CancellationToken);
             (place.Latitude, place.Longitude, place.TimeZone).ShouldBe((null, null, null));
             db.ChangeTracker.Clear();
         }
+    }
+
+    [Theory]
+    [InlineData("SubstrateTemperature", -3.5, -3.5, null, null)]
+    [InlineData("AirTemperature", 12, 12.0, null, null)]
+    [InlineData("Humidity", 45, null, 45.0, null)]
+    [InlineData("WoodMoisture", 0, null, 0.0, null)]
+    [InlineData("ConcreteMoisture", 4, null, 4.0, null)]
+    [InlineData("FoundDry", 1, null, null, true)]
+    [InlineData("FoundDry", 0, null, null, false)]
+    [InlineData("DrumB", 21, 21.0, null, null)]
+    public async Task A_reading_kept_before_is_of_its_own_kind(string kind, double value, double? celsius, double? percent, bool? dry)
+    {
+        var firm = Guid.NewGuid();
+        var scope = new FirmScope();
+        await using var db = await TestDatabase.EmptyAsync(scope);
+        var migrator = db.GetService<IMigrator>();
+        await migrator.MigrateAsync("FirmMargins", TestContext.Current.CancellationToken);
+        scope.EnterFirm(firm);
+        await db.Database.ExecuteSqlAsync(
+            $"""
+            insert into firms (id, name, currency) values ({firm}, 'kept', '$');
+            insert into jobs (id, firm_id, name, crew, climate_zone, target_set_id, indoor_c, indoor_rh_pct, outdoor_c,
+                    outdoor_rh_pct, altitude_m, risk_pct, created_at)
+                values ({firm}, {firm}, 'kept job', '', '6A', 'iecc-2021', 20, 40, -15, 80, 0, 10, now());
+            insert into readings (id, firm_id, job_id, sheet_slug, kind, value, humidity_over, instrument, taken_at, taken_by, received_at)
+                values (gen_random_uuid(), {firm}, {firm}, 'marl-cc-20', {kind}, {value}, 'Water', 'meter', now(), 'lead', now());
+            """,
+            TestContext.Current.CancellationToken
+        );
+        await migrator.MigrateAsync(cancellationToken: TestContext.Current.CancellationToken);
+        var reading = await db.Readings.SingleAsync(TestContext.Current.CancellationToken);
+        (reading.TempC, reading.Percent, reading.FoundDry).ShouldBe((celsius, percent, dry));
     }
 
     [Fact]

@@ -22,9 +22,6 @@ internal static class CandidateSizing
         ContinuousBoard = Length.FromInches(1),
         HardFaceGap = Length.FromInches(0.5);
 
-    /// <summary>Distance from the edge of a sheet's window at which a substrate counts as clear of it (gate rule G1), K.</summary>
-    private const double ClearOfTheWindow = 3;
-
     public static IEnumerable<SizedCandidate> Of(ChoiceCase choice) =>
         CandidateKinds.For(choice.Section.Kind).SelectMany(kind => Of(choice, kind));
 
@@ -63,7 +60,7 @@ internal static class CandidateSizing
         bool IsColdEnough(ProductSheet cold) =>
             choice.Facts.ExpectedSubstrate is { } t
             && cold.Substrate.Holds(t)
-            && Foams(CellStructure.Closed, FoamGrade.Standard).All(s => s.Substrate.Margin(t).Kelvins < ClearOfTheWindow);
+            && Foams(CellStructure.Closed, FoamGrade.Standard).All(s => s.Substrate.Margin(t).Kelvins < choice.Gate.WellInside.Kelvins);
 
         IEnumerable<(ProductSheet Closed, ProductSheet Open)> Pairs() =>
             Foams(CellStructure.Closed, FoamGrade.Standard)

@@ -1,4 +1,5 @@
 using Umbracell.Core.Assemblies;
+using Umbracell.Core.Conditions;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Moisture;
 using Umbracell.Core.Quantities;
@@ -143,6 +144,9 @@ public sealed record ChoiceCase
 
     /// <summary>The school the firm or the job follows.</summary>
     public Practice Practice { get; init; } = new();
+
+    /// <summary>The firm's margins at the gate.</summary>
+    public GatePractice Gate { get; init; } = new();
 
     /// <summary>Whether the dryness of its systems cannot be told: air is on its far side, and no months of it are known.</summary>
     public bool DrynessUnknown => Year is null && FacesAir;

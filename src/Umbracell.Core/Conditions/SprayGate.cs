@@ -10,6 +10,10 @@ namespace Umbracell.Core.Conditions;
 /// <param name="Remedies">What would clear the temperatures and humidity taken together.</param>
 public sealed record SprayGate(IReadOnlyList<Finding> Findings, Temperature? DewPoint, IReadOnlyList<Remedy> Remedies)
 {
+    /// <summary>Within this of the edge of its window a drum is judged with care (rule G6): it is on the edge by the time it is
+    /// opened.</summary>
+    public static readonly TemperatureDifference DrumEdge = TemperatureDifference.FromKelvins(1);
+
     /// <summary>Whether anything was read or ticked off yet. Before that the gate holds on everything, and a screen says that nothing was
     /// read.</summary>
     public bool Begun { get; init; }

@@ -7,9 +7,6 @@ namespace Umbracell.Core.Conditions;
 /// <summary>Rules G1, G2 and G6: temperatures against the sheet's windows.</summary>
 internal static class TemperatureRules
 {
-    /// <summary>Within this of the edge a drum is judged with care (rule G6).</summary>
-    private static readonly TemperatureDifference DrumEdge = TemperatureDifference.FromKelvins(1);
-
     public static Finding Substrate(GateCase gate) =>
         InWindow(
             GateRules.Substrate,
@@ -50,7 +47,7 @@ internal static class TemperatureRules
         var (name, verdict) =
             margin.Kelvins < 0 ? ("outside", Verdict.Hold)
             : stale ? ("stale", Verdict.Care)
-            : GateMargins.IsShort(margin.Kelvins, DrumEdge.Kelvins) ? ("nearEdge", Verdict.Care)
+            : GateMargins.IsShort(margin.Kelvins, SprayGate.DrumEdge.Kelvins) ? ("nearEdge", Verdict.Care)
             : ("inside", Verdict.Clear);
         return new(GateRules.Drums, name, verdict, source)
         {

@@ -179,16 +179,20 @@ public sealed record JobFile(
 
     private static IEnumerable<(string Path, string Sentence)> Impossible(FiledReading r, int i)
     {
-        var temperature =
-            r.Kind.EndsWith("Temperature", StringComparison.OrdinalIgnoreCase)
-            || r.Kind.StartsWith("Drum", StringComparison.OrdinalIgnoreCase);
-        var (least, greatest) =
-            temperature ? (-60.0, 100.0)
-            : r.Kind.Equals("Humidity", StringComparison.OrdinalIgnoreCase) ? (1, 100)
-            : (0, 100);
-        if (!(r.Value >= least && r.Value <= greatest))
+        var (field, value, least, greatest) = r.Kind.ToUpperInvariant() switch
         {
-            yield return ($"readings[{i}].value", $"is {r.Value}; a {r.Kind} lies between {least} and {greatest}.");
+            "FOUNDDRY" => ("foundDry", r.FoundDry is null ? null : 0, 0, 0),
+            "HUMIDITY" => ("percent", r.Percent, 1, 100),
+            "WOODMOISTURE" or "CONCRETEMOISTURE" => ("percent", r.Percent, 0, 100),
+            _ => ("tempC", r.TempC, -60.0, 100.0),
+        };
+        if (value is null || new object?[] { r.TempC, r.Percent, r.FoundDry }.Count(one => one is not null) != 1)
+        {
+            yield return ($"readings[{i}]", $"a {r.Kind} wants {field} and nothing else.");
+        }
+        else if (!(value >= least && value <= greatest))
+        {
+            yield return ($"readings[{i}].{field}", $"is {value}; a {r.Kind} lies between {least} and {greatest}.");
         }
     }
 

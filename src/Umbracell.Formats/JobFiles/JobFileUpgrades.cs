@@ -35,6 +35,32 @@ internal static class JobFileUpgrades
     {
         NameFurtherLayers(job);
         NameSchools(job);
+        TypeReadings(job);
+    }
+
+    // A value was °C, percent, or 1 and 0 by turns.
+    private static void TypeReadings(JsonObject job)
+    {
+        foreach (var reading in (job["readings"] as JsonArray ?? []).OfType<JsonObject>())
+        {
+            if (reading["kind"] is not JsonValue kind || !reading.Remove("value", out var value))
+            {
+                continue;
+            }
+
+            var (percent, seen) = (kind.ToString().ToUpperInvariant()) switch
+            {
+                "FOUNDDRY" => (false, true),
+                "HUMIDITY" or "WOODMOISTURE" or "CONCRETEMOISTURE" => (true, false),
+                _ => (false, false),
+            };
+            reading["tempC"] = percent || seen ? null : value?.DeepClone();
+            reading["percent"] = percent ? value?.DeepClone() : null;
+            reading["foundDry"] =
+                !seen ? null
+                : value is JsonValue number && number.TryGetValue(out double one) ? one > 0
+                : value?.DeepClone();
+        }
     }
 
     private static void NameSchools(JsonObject job)

@@ -16,6 +16,16 @@ public static class WordCatalog
     /// <summary>The words at a path such as <c>kind.studWall</c>; null where there are none.</summary>
     public static string? Of(string path) => (At(path) as JsonValue)?.GetValue<string>();
 
+    /// <summary>The message at a path with what it names put in.</summary>
+    /// <param name="path">Such as <c>problem.field.empty</c>.</param>
+    /// <param name="told">What stands in braces in the message, by name.</param>
+    /// <exception cref="InvalidOperationException">The catalogue has no such message.</exception>
+    public static string Say(string path, params (string Name, string Value)[] told) =>
+        told.Aggregate(
+            Of(path) ?? throw new InvalidOperationException($"The catalogue has no message {path}."),
+            (message, one) => message.Replace($"{{{one.Name}}}", one.Value, StringComparison.Ordinal)
+        );
+
     /// <summary>The code that a word of a list stands for, whatever its case, spaces and signs; null where it stands for none.</summary>
     /// <param name="list">The list, such as <c>kind</c>.</param>
     /// <param name="word">What a person wrote or pasted: one of the list's own words, or a code.</param>

@@ -2,10 +2,74 @@ using Umbracell.Core.Quantities;
 
 namespace Umbracell.Questions.Answers;
 
+/// <summary>All that can be wrong with a field. The sentence of each is the catalogue's, for screens and programs alike
+/// (<c>problem.field</c>).</summary>
+public enum FaultCode
+{
+    /// <summary>Nothing was typed where something is needed.</summary>
+    Empty,
+
+    /// <summary>No number.</summary>
+    NotANumber,
+
+    /// <summary>A unit that measures something else.</summary>
+    WrongUnit,
+
+    /// <summary>Outside of what is allowed.</summary>
+    OutOfRange,
+
+    /// <summary>No whole number.</summary>
+    NotWhole,
+
+    /// <summary>A foot or more of inches after the feet.</summary>
+    InchesOverAFoot,
+
+    /// <summary>A word, an id or a field that is not known.</summary>
+    Unknown,
+
+    /// <summary>Too long.</summary>
+    TooLong,
+
+    /// <summary>A size that wants other sides.</summary>
+    Parts,
+
+    /// <summary>Openings larger than the surface.</summary>
+    OpeningsExceed,
+
+    /// <summary>Drums of no product.</summary>
+    NoSheet,
+
+    /// <summary>More than a job holds.</summary>
+    TooMany,
+
+    /// <summary>No day.</summary>
+    NotADate,
+
+    /// <summary>A joint that is called ready and not solved.</summary>
+    Unsolved,
+
+    /// <summary>A joint that is called seen and not ready.</summary>
+    NotReady,
+
+    /// <summary>No point of a fan test.</summary>
+    Points,
+
+    /// <summary>Neither twelve values nor one.</summary>
+    Months,
+
+    /// <summary>Excluded by what nobody may override.</summary>
+    ExcludedBySheet,
+
+    /// <summary>Excluded by what another role may override.</summary>
+    NotYours,
+
+    /// <summary>Summer that is no warmer than winter.</summary>
+    NotWarmer,
+}
+
 /// <summary>What is wrong with one field, for a screen to say in its own language.</summary>
 /// <param name="Field">Name of the field.</param>
-/// <param name="Code">What is wrong: empty, notANumber, wrongUnit, outOfRange, notWhole, inchesOverAFoot, unknown, tooLong, parts,
-/// openingsExceed, notADate, months, unsolved, notReady.</param>
+/// <param name="Code">What is wrong.</param>
 /// <param name="Typed">What was typed or sent.</param>
 /// <param name="Least">Least value allowed, where there is one.</param>
 /// <param name="Greatest">Greatest value allowed, where there is one.</param>
@@ -13,7 +77,7 @@ namespace Umbracell.Questions.Answers;
 /// <param name="Other">What could be typed instead, where the text fits with another unit.</param>
 public sealed record FieldFault(
     string Field,
-    string Code,
+    FaultCode Code,
     string Typed,
     FigureAnswer? Least = null,
     FigureAnswer? Greatest = null,
@@ -24,7 +88,7 @@ public sealed record FieldFault(
     public static FieldFault Of(string field, TypedQuantity typed) =>
         new(
             field,
-            char.ToLowerInvariant(typed.Fault!.Value.ToString()[0]) + typed.Fault.Value.ToString()[1..],
+            CodeOf(typed.Fault!.Value),
             typed.Typed,
             FigureAnswer.Of(typed.Allowed.LeastFigure),
             FigureAnswer.Of(typed.Allowed.GreatestFigure),
@@ -37,38 +101,23 @@ public sealed record FieldFault(
     public static FieldFault Of(string field, QuantityRangeException e) =>
         new(
             field,
-            "outOfRange",
+            FaultCode.OutOfRange,
             QuantityPrinter.PrintAsTyped(e.Value, UnitSystem.Metric),
             FigureAnswer.Of(e.Least.AtLeast),
             FigureAnswer.Of(e.Greatest.AtMost)
         );
 
-    /// <summary>An English sentence for programs that ask the API.</summary>
-    public string Sentence =>
-        Code switch
+    private static FaultCode CodeOf(TypingFault fault) =>
+        fault switch
         {
-            "empty" => $"{Field} is empty. {Range}",
-            "notANumber" => $"{Field}: '{Clip(Typed)}' is not a number. {Range}",
-            "wrongUnit" => $"{Field}: the unit in '{Clip(Typed)}' does not fit here. {Range}",
-            "outOfRange" => $"{Field}: {Clip(Typed)} is out of range. {Range}{(Other is null ? "" : $" Perhaps {Other}?")}",
-            "notWhole" => $"{Field}: '{Clip(Typed)}' is not a whole number.",
-            "inchesOverAFoot" => $"{Field}: '{Clip(Typed)}' has a foot or more of inches after the feet.",
-            "unknown" => $"{Field}: '{Clip(Typed)}' is not known.",
-            "tooLong" => $"{Field} is too long.",
-            "parts" => $"{Field}: '{Clip(Typed)}' wants {string.Join(" x ", Words ?? [])}.",
-            "months" => $"{Field}: twelve values are wanted, January first.",
-            "notWarmer" => $"{Field}: summer design must be warmer than winter design.",
-            "notADate" => $"{Field}: '{Clip(Typed)}' is not a day such as 2026-11-23.",
-            "unsolved" => $"{Field}: layers are still open, or how and by whom is not decided.",
-            "notReady" => $"{Field}: the joint is not ready.",
-            "openingsExceed" => $"{Field}: the openings are larger than the surface.",
-            _ => $"{Field}: {Code}.",
+            TypingFault.Empty => FaultCode.Empty,
+            TypingFault.NotANumber => FaultCode.NotANumber,
+            TypingFault.WrongUnit => FaultCode.WrongUnit,
+            TypingFault.OutOfRange => FaultCode.OutOfRange,
+            TypingFault.NotWhole => FaultCode.NotWhole,
+            TypingFault.InchesOverAFoot => FaultCode.InchesOverAFoot,
+            _ => throw new ArgumentOutOfRangeException(nameof(fault)),
         };
-
-    private string Range =>
-        Least is null || Greatest is null ? "" : $"It must be from {Least.Metric} to {Greatest.Metric} ({Least.Us} to {Greatest.Us}).";
-
-    private static string Clip(string text) => text.Length <= 60 ? text : text[..60] + "…";
 }
 
 /// <summary>A field that was taken and may have been meant otherwise; the screen marks it.</summary>
@@ -98,7 +147,8 @@ public sealed record FieldDoubt(string Field, string Code, FigureAnswer? ReadAs,
 }
 
 /// <summary>Fields that cannot be taken. Nothing has been written.</summary>
-public sealed class FieldFaultsException(IReadOnlyList<FieldFault> faults) : Exception(string.Join(" ", faults.Select(f => f.Sentence)))
+public sealed class FieldFaultsException(IReadOnlyList<FieldFault> faults)
+    : Exception(string.Join("; ", faults.Select(f => $"{f.Field}: {f.Code}")))
 {
     public IReadOnlyList<FieldFault> Faults { get; } = faults;
 }

@@ -40,6 +40,7 @@ public static class ChoiceQuestions
             Rates = supplies.Priced,
             Priorities = question.Weights is { Count: > 0 } weights ? new(weights) : Priorities.Even,
             Practice = new() { Schools = question.Schools ?? supplies.Schools },
+            Gate = supplies.Gate,
         };
 
     private static SurfaceFacts Facts(FactsShape f) =>

@@ -240,7 +240,7 @@ public static class SectionQuestions
                 FillKind.Foam => new FoamFill(supplies.Sheet(layer.Id, field), at),
                 FillKind.Batt => BattFill.Behind(
                     supplies.Batts.FirstOrDefault(b => b.Id == layer.Id)
-                        ?? throw new FieldFaultsException([new(field, "unknown", layer.Id)]),
+                        ?? throw new FieldFaultsException([new(field, FaultCode.Unknown, layer.Id)]),
                     at,
                     fill.LastOrDefault()
                 ),
@@ -262,7 +262,8 @@ public static class SectionQuestions
 
     private static Layer Layer(LayerDocument layer, Supplies supplies, string field) =>
         new(
-            supplies.Materials.GetValueOrDefault(layer.Material) ?? throw new FieldFaultsException([new(field, "unknown", layer.Material)]),
+            supplies.Materials.GetValueOrDefault(layer.Material)
+                ?? throw new FieldFaultsException([new(field, FaultCode.Unknown, layer.Material)]),
             Length.FromMillimetres(layer.ThicknessMm)
         );
 }

@@ -129,7 +129,7 @@ internal static class ChooseEndpoints
         var asked = ChoiceQuestions.Case(await QuestionAsync(surface, job, reader, db), await library.SuppliesAsync());
         var candidate =
             Choice.Of(asked, FlipSearch.None).Candidates.FirstOrDefault(c => c.Id == choosing.CandidateId)
-            ?? throw new FieldFaultsException([new("candidateId", "unknown", choosing.CandidateId)]);
+            ?? throw new FieldFaultsException([new("candidateId", FaultCode.Unknown, choosing.CandidateId)]);
         CheckOverride(candidate, reason, user);
         var before = new SystemBefore(
             surface.SheetSlug,
@@ -161,19 +161,19 @@ internal static class ChooseEndpoints
 
         if (holds.Find(f => !f.Case.YieldsToReason) is { } firm)
         {
-            throw new FieldFaultsException([new("candidateId", "excludedBySheet", firm.Rule.Id)]);
+            throw new FieldFaultsException([new("candidateId", FaultCode.ExcludedBySheet, firm.Rule.Id)]);
         }
 
         if (reason.Length == 0 || reason.Length > LongestReason)
         {
             throw new FieldFaultsException([
-                new("reason", reason.Length == 0 ? "empty" : "tooLong", reason.Length == 0 ? "" : reason[..40]),
+                new("reason", reason.Length == 0 ? FaultCode.Empty : FaultCode.TooLong, reason.Length == 0 ? "" : reason[..40]),
             ]);
         }
 
         if (!Claims.Overrides(user))
         {
-            throw new FieldFaultsException([new("reason", "notYours", holds[0].Rule.Id)]);
+            throw new FieldFaultsException([new("reason", FaultCode.NotYours, holds[0].Rule.Id)]);
         }
     }
 

@@ -79,7 +79,7 @@ internal static class JobEndpoints
         var fields = new TypedFields(edit);
         if (!fields.Has("name"))
         {
-            fields.Fault(new("name", "empty", ""));
+            fields.Fault(new("name", FaultCode.Empty, ""));
         }
 
         var job = new Job

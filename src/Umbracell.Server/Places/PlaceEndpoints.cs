@@ -6,6 +6,7 @@ using Umbracell.Core.Conditions;
 using Umbracell.Core.Moisture;
 using Umbracell.Formats.Climate;
 using Umbracell.Formats.DataFiles;
+using Umbracell.Questions.Answers;
 using Umbracell.Server.Access;
 using Umbracell.Server.Problems;
 using Umbracell.Server.Requests;
@@ -182,7 +183,7 @@ internal static class PlaceEndpoints
         Months("humidities", FieldRanges.Humidity, months => row.MeanRhPct = months);
         if (fields.Has("heating") && fields.Has("cooling") && row.HeatingC >= row.CoolingC)
         {
-            fields.Fault(new("cooling", "notWarmer", fields.Raw("cooling")));
+            fields.Fault(new("cooling", FaultCode.NotWarmer, fields.Raw("cooling")));
         }
 
         fields.ThrowIfFaulty(Fields);
@@ -200,7 +201,7 @@ internal static class PlaceEndpoints
                     }
                     else
                     {
-                        fields.Fault(new(field, "months", fields.Raw(field)));
+                        fields.Fault(new(field, FaultCode.Months, fields.Raw(field)));
                     }
                 }
             );

@@ -143,10 +143,10 @@ internal sealed partial class ProblemMapping(IProblemDetailsService problems, IL
         {
             Status = 400,
             Title = "Some values cannot be taken",
-            Detail = string.Join(" ", faults.Select(f => f.Sentence)),
+            Detail = string.Join(" ", faults.Select(FaultSentences.Of)),
             Extensions =
             {
-                ["errors"] = faults.GroupBy(f => f.Field).ToDictionary(g => g.Key, g => g.Select(f => f.Sentence).ToArray()),
+                ["errors"] = faults.GroupBy(f => f.Field).ToDictionary(g => g.Key, g => g.Select(FaultSentences.Of).ToArray()),
                 ["faults"] = faults,
             },
         };

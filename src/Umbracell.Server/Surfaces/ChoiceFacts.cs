@@ -2,6 +2,7 @@ using Umbracell.Core.Assemblies;
 using Umbracell.Core.Quantities;
 using Umbracell.Documents;
 using Umbracell.Formats.Words;
+using Umbracell.Questions.Answers;
 using Umbracell.Server.Typing;
 
 namespace Umbracell.Server.Surfaces;
@@ -55,7 +56,7 @@ internal static class ChoiceFacts
                 .Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries)
                 .Select(word => (Word: word, Code: WordCatalog.CodeOf("choose.fact", word)))
                 .ToList();
-            named.Where(n => n.Code is null).ToList().ForEach(n => fields.Fault(new("facts", "unknown", n.Word)));
+            named.Where(n => n.Code is null).ToList().ForEach(n => fields.Fault(new("facts", FaultCode.Unknown, n.Word)));
             facts = All.Aggregate(facts, (said, fact) => fact.With(said, named.Exists(n => n.Code == fact.Field)));
         }
 

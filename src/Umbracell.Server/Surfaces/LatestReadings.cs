@@ -34,7 +34,7 @@ internal sealed class LatestReadings
     public ReadingRow? Wettest(Guid surface, ReadingKind kind)
     {
         var read = _allOfSurface[surface].Where(r => r.Kind == kind).ToList();
-        return read.Where(r => r.TakenAt >= read.Max(one => one.TakenAt).AddDays(-1)).MaxBy(r => r.Value);
+        return read.Where(r => r.TakenAt >= read.Max(one => one.TakenAt).AddDays(-1)).MaxBy(r => r.Percent);
     }
 
     public (ReadingRow? A, ReadingRow? B) Drums(string sheet) =>
@@ -49,10 +49,10 @@ internal sealed class LatestReadings
     public IReadOnlyList<Finding> Disagreements(Guid surface) =>
         MeterAgreement.Check([
             .. from reading in _allOfSurface[surface]
-            where reading.Dimension is not null && reading.StatedError is not null
+            where reading.Measured is not null && reading.StatedError is not null
             select new MeterReading(
                 Vocabulary.KeyOf(reading.Kind),
-                new(reading.Value, reading.Dimension!.Value),
+                reading.Measured!.Value,
                 reading.StatedError!.Value,
                 reading.Instrument,
                 reading.TakenAt,

@@ -106,7 +106,7 @@ internal static class AssemblyEdits
             var material = MaterialOf(parts[0]);
             if (parts.Length != 2 || material is null || layers.Count == most)
             {
-                fields.Fault(new(field, "unknown", one));
+                fields.Fault(new(field, FaultCode.Unknown, one));
                 return;
             }
 

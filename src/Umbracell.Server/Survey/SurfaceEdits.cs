@@ -109,7 +109,9 @@ internal static class SurfaceEdits
         }
         else
         {
-            fields.Fault(new("size", "parts", fields.Raw("size"), Words: [.. Shape.Sizes(surface.Shape).Select(p => p.ToString())]));
+            fields.Fault(
+                new("size", FaultCode.Parts, fields.Raw("size"), Words: [.. Shape.Sizes(surface.Shape).Select(p => p.ToString())])
+            );
         }
     }
 
@@ -126,7 +128,7 @@ internal static class SurfaceEdits
             fields.Fault(
                 typed.Part is { } part
                     ? FieldFault.Of("openings", part)
-                    : new("openings", "parts", fields.Raw("openings"), Words: ["Count", "Width", "Height"])
+                    : new("openings", FaultCode.Parts, fields.Raw("openings"), Words: ["Count", "Width", "Height"])
             );
             return;
         }
@@ -152,7 +154,7 @@ internal static class SurfaceEdits
         var touched = AreaFields.Where(fields.Has).ToList();
         if (touched.Count > 0 && SurfaceReader.Takeoff(surface) is { OpeningsExceedSurface: true } && surface.Openings.Count > 0)
         {
-            fields.Fault(new(touched.Contains("openings") ? "openings" : "size", "openingsExceed", fields.Raw(touched[0])));
+            fields.Fault(new(touched.Contains("openings") ? "openings" : "size", FaultCode.OpeningsExceed, fields.Raw(touched[0])));
         }
     }
 

@@ -1,5 +1,6 @@
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Takeoff;
+using Umbracell.Questions.Answers;
 using Umbracell.Server.Surfaces;
 using Umbracell.Server.Typing;
 using Umbracell.Store.Model;
@@ -25,7 +26,7 @@ internal static class SurfaceSplit
                 : (double?)null;
         if (along is null || whole is null)
         {
-            fields.Fault(new("along", "unknown", fields.Has("along") ? fields.Raw("along") : ""));
+            fields.Fault(new("along", FaultCode.Unknown, fields.Has("along") ? fields.Raw("along") : ""));
         }
         else
         {
@@ -35,7 +36,7 @@ internal static class SurfaceSplit
 
         if (!fields.Has("at"))
         {
-            fields.Fault(new("at", "empty", ""));
+            fields.Fault(new("at", FaultCode.Empty, ""));
         }
 
         fields.ThrowIfFaulty("name", "along", "at");

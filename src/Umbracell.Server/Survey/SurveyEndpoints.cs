@@ -87,7 +87,7 @@ internal static class SurveyEndpoints
         var surface = SurfaceStart.Of(SurfaceKind.StudWall, "");
         if (!edit.Fields.ContainsKey("name"))
         {
-            throw new FieldFaultsException([new("name", "empty", "")]);
+            throw new FieldFaultsException([new("name", FaultCode.Empty, "")]);
         }
 
         surface.Id = edit.Id ?? surface.Id;
@@ -103,7 +103,7 @@ internal static class SurveyEndpoints
     {
         if (await db.Surfaces.CountAsync(s => s.JobId == job.Id) + surfaces.Count > MostSurfaces)
         {
-            throw new FieldFaultsException([new("name", "tooMany", surfaces[0].Name)]);
+            throw new FieldFaultsException([new("name", FaultCode.TooMany, surfaces[0].Name)]);
         }
 
         var next =
@@ -253,7 +253,9 @@ internal static class SurveyEndpoints
         var name = named.Name.Trim();
         if (name.Length is 0 or > 120)
         {
-            throw new FieldFaultsException([new("name", name.Length == 0 ? "empty" : "tooLong", name.Length == 0 ? "" : name[..40])]);
+            throw new FieldFaultsException([
+                new("name", name.Length == 0 ? FaultCode.Empty : FaultCode.TooLong, name.Length == 0 ? "" : name[..40]),
+            ]);
         }
 
         var template = new TemplateRow

@@ -53,7 +53,7 @@ internal sealed class TypedFields(TypedEdit edit)
         {
             if (!Has(field))
             {
-                Fault(new(field, "empty", ""));
+                Fault(new(field, FaultCode.Empty, ""));
             }
         }
     }
@@ -69,11 +69,11 @@ internal sealed class TypedFields(TypedEdit edit)
         var text = Raw(field).Trim();
         if (text.Length > longest)
         {
-            Fault(new(field, "tooLong", text[..40]));
+            Fault(new(field, FaultCode.TooLong, text[..40]));
         }
         else if (required && text.Length == 0)
         {
-            Fault(new(field, "empty", ""));
+            Fault(new(field, FaultCode.Empty, ""));
         }
         else
         {
@@ -130,7 +130,7 @@ internal sealed class TypedFields(TypedEdit edit)
         }
         else
         {
-            Fault(new(field, "unknown", Raw(field)));
+            Fault(new(field, FaultCode.Unknown, Raw(field)));
         }
     }
 
@@ -167,7 +167,7 @@ internal sealed class TypedFields(TypedEdit edit)
         }
         else
         {
-            Fault(new(field, "notADate", Raw(field)));
+            Fault(new(field, FaultCode.NotADate, Raw(field)));
         }
     }
 
@@ -189,7 +189,7 @@ internal sealed class TypedFields(TypedEdit edit)
         }
         else if (typed.Count is not (0 or 1 or 12))
         {
-            Fault(new(field, "months", Raw(field)));
+            Fault(new(field, FaultCode.Months, Raw(field)));
         }
         else
         {
@@ -235,7 +235,7 @@ internal sealed class TypedFields(TypedEdit edit)
         }
         else
         {
-            Fault(new(field, "unknown", Raw(field)));
+            Fault(new(field, FaultCode.Unknown, Raw(field)));
         }
     }
 
@@ -244,7 +244,7 @@ internal sealed class TypedFields(TypedEdit edit)
     {
         foreach (var field in edit.Fields.Keys.Except(known, StringComparer.Ordinal))
         {
-            Fault(new(field, "unknown", field));
+            Fault(new(field, FaultCode.Unknown, field));
         }
 
         if (_faults.Count > 0)

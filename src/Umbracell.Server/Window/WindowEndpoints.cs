@@ -114,7 +114,7 @@ internal static class WindowEndpoints
                     {
                         SurfaceId = surface.Id,
                         Kind = ReadingKind.FoundDry,
-                        Value = typed == "yes" ? 1 : 0,
+                        FoundDry = typed == "yes",
                         Instrument = instrument.Length > 0 ? instrument : "by eye",
                         Place = place,
                         TakenBy = "",
@@ -128,7 +128,7 @@ internal static class WindowEndpoints
         {
             if (ofDrum && surface.SheetSlug is null && fields.Has(field))
             {
-                fields.Fault(new(field, "noSheet", ""));
+                fields.Fault(new(field, FaultCode.NoSheet, ""));
                 return;
             }
 
@@ -144,7 +144,11 @@ internal static class WindowEndpoints
                             SurfaceId = ofDrum ? null : surface.Id,
                             SheetSlug = ofDrum ? surface.SheetSlug : null,
                             Kind = kind,
-                            Value = corrects ? Math.Max(0, si + correction) : si,
+                            TempC = range.Dimension == Dimension.Temperature ? si : null,
+                            Percent =
+                                range.Dimension == Dimension.Temperature ? null
+                                : corrects ? Math.Max(0, si + correction)
+                                : si,
                             RawValue = corrects ? si : null,
                             Species = kind == ReadingKind.WoodMoisture ? species : "",
                             StatedError = error,
@@ -187,8 +191,8 @@ internal static class WindowEndpoints
     {
         return new(
             row.Kind,
-            row.Dimension is { } d ? FigureAnswer.Of(new(row.Value, d)) : null,
-            row.Value,
+            FigureAnswer.Maybe(row.Measured),
+            row.FoundDry,
             row.Instrument,
             row.StatedError,
             row.Place,

@@ -10,7 +10,7 @@ namespace Umbracell.Server.Window;
 public sealed record ReadingAnswer(
     ReadingKind Kind,
     FigureAnswer? Figure,
-    double Value,
+    bool? FoundDry,
     string Instrument,
     double? StatedError,
     string Place,

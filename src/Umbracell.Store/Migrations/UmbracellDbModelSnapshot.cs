@@ -1324,6 +1324,10 @@ namespace Umbracell.Store.Migrations
                         .HasColumnType("uuid")
                         .HasColumnName("firm_id");
 
+                    b.Property<bool?>("FoundDry")
+                        .HasColumnType("boolean")
+                        .HasColumnName("found_dry");
+
                     b.Property<string>("HumidityOver")
                         .IsRequired()
                         .HasMaxLength(40)
@@ -1344,6 +1348,10 @@ namespace Umbracell.Store.Migrations
                         .HasMaxLength(40)
                         .HasColumnType("character varying(40)")
                         .HasColumnName("kind");
+
+                    b.Property<double?>("Percent")
+                        .HasColumnType("double precision")
+                        .HasColumnName("percent");
 
                     b.Property<string>("Place")
                         .IsRequired()
@@ -1384,9 +1392,9 @@ namespace Umbracell.Store.Migrations
                         .HasColumnType("text")
                         .HasColumnName("taken_by");
 
-                    b.Property<double>("Value")
+                    b.Property<double?>("TempC")
                         .HasColumnType("double precision")
-                        .HasColumnName("value");
+                        .HasColumnName("temp_c");
 
                     b.HasKey("Id")
                         .HasName("pk_readings");
@@ -1400,7 +1408,10 @@ namespace Umbracell.Store.Migrations
                     b.HasIndex("JobId", "TakenAt")
                         .HasDatabaseName("ix_readings_job_id_taken_at");
 
-                    b.ToTable("readings", (string)null);
+                    b.ToTable("readings", null, t =>
+                        {
+                            t.HasCheckConstraint("ck_readings_one_value", "num_nonnulls(temp_c, percent, found_dry) = 1");
+                        });
                 });
 
             modelBuilder.Entity("Umbracell.Store.Model.SheetRow", b =>

@@ -329,24 +329,26 @@ public sealed class ReadingRow : IFirmRow, IFigureInput
 
     public ReadingKind Kind { get; set; }
 
-    /// <summary>°C, percent, or 1 and 0 for found dry or wet.</summary>
-    public double Value { get; set; }
+    /// <summary>A temperature, °C; null for what is none.</summary>
+    public double? TempC { get; set; }
 
-    /// <summary>What the value measures; null where it is a yes or no.</summary>
-    public Dimension? Dimension =>
-        Kind switch
-        {
-            ReadingKind.FoundDry => null,
-            ReadingKind.Humidity => Core.Quantities.Dimension.RelativeHumidity,
-            ReadingKind.WoodMoisture or ReadingKind.ConcreteMoisture => Core.Quantities.Dimension.MoistureContent,
-            _ => Core.Quantities.Dimension.Temperature,
-        };
+    /// <summary>A humidity or a moisture, percent; null for what is none.</summary>
+    public double? Percent { get; set; }
+
+    /// <summary>Whether it was found dry; null for what a meter reads.</summary>
+    public bool? FoundDry { get; set; }
+
+    /// <summary>What a meter read; null where it was seen by eye.</summary>
+    public Figure? Measured =>
+        TempC is { } celsius ? new(celsius, Dimension.Temperature)
+        : Percent is not { } percent ? null
+        : new(percent, Kind == ReadingKind.Humidity ? Dimension.RelativeHumidity : Dimension.MoistureContent);
 
     public HumidityReference HumidityOver { get; set; }
 
     public required string Instrument { get; set; }
 
-    /// <summary>Stated error of the instrument in the unit of the value; null where none was given.</summary>
+    /// <summary>Stated error of the instrument in the unit it reads in; null where none was given.</summary>
     public double? StatedError { get; set; }
 
     /// <summary>Where on the surface; empty where not said.</summary>

@@ -73,7 +73,7 @@ internal sealed record DemoPlot(Job Job, IEnumerable<DemoSurface> Surfaces, Acti
             JobId = Job.Id,
             SheetSlug = sheet,
             Kind = kind,
-            Value = celsius,
+            TempC = celsius,
             Instrument = "bung thermometer",
             TakenAt = taken,
             ReceivedAt = taken,

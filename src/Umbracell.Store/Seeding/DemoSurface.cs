@@ -120,21 +120,21 @@ internal sealed class DemoSurface(Surface surface, UnitSystem units)
 
     public DemoSurface Read(string substrate, string air, double humidity)
     {
-        Add(ReadingKind.SubstrateTemperature, Celsius(substrate), "infrared gauge");
-        Add(ReadingKind.AirTemperature, Celsius(air), "thermo-hygrometer");
-        Add(ReadingKind.Humidity, humidity, "thermo-hygrometer");
+        Add(ReadingKind.SubstrateTemperature, "infrared gauge", celsius: Celsius(substrate));
+        Add(ReadingKind.AirTemperature, "thermo-hygrometer", celsius: Celsius(air));
+        Add(ReadingKind.Humidity, "thermo-hygrometer", percent: humidity);
         return this;
     }
 
     public DemoSurface Wood(double percent)
     {
-        Add(ReadingKind.WoodMoisture, percent, "pin meter", error: 1);
+        Add(ReadingKind.WoodMoisture, "pin meter", percent: percent, error: 1);
         return this;
     }
 
     public DemoSurface FoundDry(bool dry = true)
     {
-        Add(ReadingKind.FoundDry, dry ? 1 : 0, "by eye");
+        Add(ReadingKind.FoundDry, "by eye", dry: dry);
         return this;
     }
 
@@ -149,16 +149,25 @@ internal sealed class DemoSurface(Surface surface, UnitSystem units)
     /// <summary>A second meter's word on the wood.</summary>
     public DemoSurface WoodBySecondMeter(double percent)
     {
-        Add(ReadingKind.WoodMoisture, percent, "plate meter", error: 1.5);
+        Add(ReadingKind.WoodMoisture, "plate meter", percent: percent, error: 1.5);
         return this;
     }
 
-    private void Add(ReadingKind kind, double value, string instrument, double? error = null) =>
+    private void Add(
+        ReadingKind kind,
+        string instrument,
+        double? celsius = null,
+        double? percent = null,
+        bool? dry = null,
+        double? error = null
+    ) =>
         _readings.Add(
             new()
             {
                 Kind = kind,
-                Value = value,
+                TempC = celsius,
+                Percent = percent,
+                FoundDry = dry,
                 Instrument = instrument,
                 StatedError = error,
                 TakenBy = "crew lead, crew Heron",

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { Schemas } from '@/shared/api/client'
+import type { Figure, Schemas } from '@/shared/api/client'
 import { useFirm } from '@/shared/state/job'
 import { useSchools } from '@/shared/figures/schools'
 import { useReader } from '@/shared/state/reader'
@@ -22,16 +22,16 @@ const rates = computed(() => firm.data.value?.rates ?? null)
 
 const typed = useTyped({ kind: 'firm', id: 'own' })
 // A pace of 1,100.000 reads as 1,100.
-const kept = (rate: Schemas['RateAnswer']) =>
-  rate.figure
-    ? reader
-        .print(rate.figure)
-        .replace(/(\.\d*?)0+$/, '$1')
-        .replace(/\.$/, '')
-    : ''
+const plain = (figure: Figure | null) =>
+  reader
+    .print(figure)
+    .replace(/(\.\d*?)0+$/, '$1')
+    .replace(/\.$/, '')
 // Blank goes by the rules, whose figure then stands in the field.
-const byRules = ({ ofRules, isGreatest }: Schemas['MarginAnswer']) =>
-  t(isGreatest ? 'firm.rulesMost' : 'firm.rulesLeast', { figure: reader.print(ofRules) })
+const byRules = ({ margin, ofRules, isGreatest }: Schemas['MarginAnswer']) =>
+  margin === 'greatestHumidityPct'
+    ? t('firm.rulesSheet')
+    : t(isGreatest ? 'firm.rulesMost' : 'firm.rulesLeast', { figure: plain(ofRules) })
 const material = (id: string) => t(`material.${id}`)
 const schoolsOf = useSchools()
 const schools = (question: string) => [
@@ -77,7 +77,7 @@ const pascal = (word: string) => word.charAt(0).toUpperCase() + word.slice(1)
             :typed="typed"
             :field="margin.field"
             :label="t(`firm.margin.${margin.margin}`)"
-            :kept="margin.held ? reader.print(margin.held) : ''"
+            :kept="plain(margin.held)"
             :hint="byRules(margin)"
             :disabled="!mayEdit"
           />
@@ -106,7 +106,7 @@ const pascal = (word: string) => word.charAt(0).toUpperCase() + word.slice(1)
               :typed="typed"
               :field="rate.field"
               :label="rate.name"
-              :kept="kept(rate)"
+              :kept="plain(rate.figure)"
               :disabled="!mayEdit"
             />
           </div>
@@ -120,7 +120,7 @@ const pascal = (word: string) => word.charAt(0).toUpperCase() + word.slice(1)
               :typed="typed"
               :field="rate.field"
               :label="t(`firm.rate.${rate.field}`)"
-              :kept="kept(rate)"
+              :kept="plain(rate.figure)"
               :disabled="!mayEdit"
             />
           </div>
@@ -147,7 +147,7 @@ const pascal = (word: string) => word.charAt(0).toUpperCase() + word.slice(1)
               :typed="typed"
               :field="rate.field"
               :label="material(rate.name)"
-              :kept="kept(rate)"
+              :kept="plain(rate.figure)"
               :disabled="!mayEdit"
             />
           </div>

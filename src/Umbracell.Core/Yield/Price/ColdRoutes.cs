@@ -146,9 +146,6 @@ public sealed record ColdRoute(
 /// <param name="Routes">Every route, in the order of <see cref="ColdRouteKind"/>.</param>
 public sealed record ColdRoutes(ColdRouteCase Case, IReadOnlyList<ColdRoute> Routes)
 {
-    // Nearer to the edge of its window than this a surface has its routes compared.
-    private static readonly TemperatureDifference NearEdge = TemperatureDifference.FromKelvins(3);
-
     /// <summary>The route to price: as it is where no other is asked for, else the cheapest that nothing holds and the practice does not
     /// speak against; null where all are held.</summary>
     public ColdRoute? Chosen
@@ -170,7 +167,10 @@ public sealed record ColdRoutes(ColdRouteCase Case, IReadOnlyList<ColdRoute> Rou
     public static bool AreAsked(ColdRouteCase question) =>
         IsNearEdge(question) || new ColdRouteStudy(question).Of(ColdRouteKind.Straight)!.Held;
 
-    private static bool IsNearEdge(ColdRouteCase question) => question.Substrate < question.Standard.Substrate.Least + NearEdge;
+    /// <summary>Whether a surface is so near the cold edge of its window that the gate asks for care.</summary>
+    /// <param name="question">The case.</param>
+    public static bool IsNearEdge(ColdRouteCase question) =>
+        question.Substrate < question.Standard.Substrate.Least + question.Gate.WellInside;
 
     /// <summary>Compares the routes.</summary>
     /// <param name="question">The case.</param>

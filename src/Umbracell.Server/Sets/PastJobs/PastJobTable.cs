@@ -2,6 +2,7 @@ using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
 using Umbracell.Formats.Tables;
 using Umbracell.Questions.Answers;
+using Umbracell.Server.Problems;
 using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Sets.PastJobs;
@@ -59,7 +60,7 @@ internal static class PastJobTable
             }
             catch (FieldFaultsException e)
             {
-                faults.AddRange(e.Faults.Select(f => new LineFault(line.Line, f.Sentence)));
+                faults.AddRange(e.Faults.Select(f => new LineFault(line.Line, FaultSentences.Of(f))));
             }
         }
 

@@ -122,7 +122,7 @@ internal static class PriceEndpoints
             new ColdRoutesAnswer(
                 FigureAnswer.Of(question.Substrate.ToFigure()),
                 row.SubstrateFrom,
-                question.Standard.Substrate.Margin(question.Substrate).Kelvins < 3,
+                ColdRoutes.IsNearEdge(question),
                 routes.Routes.All(r => r.Bid.Missing.Count == 0),
                 question.Standard.Name,
                 ColdRouteQuestions.Answer(routes)

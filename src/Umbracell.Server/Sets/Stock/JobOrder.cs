@@ -1,3 +1,4 @@
+using Umbracell.Core.Conditions;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Yield;
@@ -12,9 +13,6 @@ namespace Umbracell.Server.Sets.Stock;
 internal static class JobOrder
 {
     private const int MostNextJobs = 5;
-
-    // A drum within a degree of the window's edge is on the edge by the time it is opened.
-    private static readonly TemperatureDifference InsideWindow = TemperatureDifference.FromKelvins(1);
 
     public static JobOrderAnswer Of(
         JobStudy study,
@@ -82,7 +80,7 @@ internal static class JobOrder
             [new(SetSide.A, sheet.SetMassA, load), new(SetSide.B, sheet.SetMassB, load)],
             new(
                 night,
-                sheet.Drums.Least + InsideWindow,
+                sheet.Drums.Least + SprayGate.DrumEdge,
                 rates.BlanketWatts,
                 Temperature.FromCelsius(rates.HotRoomCelsius),
                 rates.HotRoomLoss,
@@ -103,7 +101,7 @@ internal static class JobOrder
 
     private static DrumAnswer Drum(ProductSheet sheet, SetSide side, Temperature night, Rates rates)
     {
-        var wanted = sheet.Drums.Least + InsideWindow;
+        var wanted = sheet.Drums.Least + SprayGate.DrumEdge;
         var drum = new DrumWarmth(side, DrumStock.MassOf(sheet, side), night, night, rates.BlanketWatts);
         var lead = drum.TimeTo(wanted);
         return new(

@@ -29,15 +29,17 @@ internal static class SurfaceGates
             surface.Substrate,
             Temperature(readings.Of(surface.Id, ReadingKind.SubstrateTemperature)),
             Temperature(readings.Of(surface.Id, ReadingKind.AirTemperature)),
-            readings.Of(surface.Id, ReadingKind.Humidity) is { } rh ? new(rh.Value, rh.HumidityOver, Age(rh), rh.Instrument) : null,
+            readings.Of(surface.Id, ReadingKind.Humidity) is { Percent: { } percent } rh
+                ? new(percent, rh.HumidityOver, Age(rh), rh.Instrument)
+                : null,
             meter is null
                 ? null
                 : new(
-                    meter.Kind == ReadingKind.WoodMoisture ? meter.Value : null,
+                    meter.Kind == ReadingKind.WoodMoisture ? meter.Percent : null,
                     null,
                     Age(meter),
                     meter.Instrument,
-                    meter.Kind == ReadingKind.ConcreteMoisture ? meter.Value : null
+                    meter.Kind == ReadingKind.ConcreteMoisture ? meter.Percent : null
                 ),
             Temperature(a),
             Temperature(b),
@@ -46,10 +48,11 @@ internal static class SurfaceGates
             [.. PreparationAnswers.List(surface).Select(task => task.Item)],
             records.JointsReady(surface.Id),
             surface.OpenLeak is not null,
-            seen is null ? null : new(seen.Value > 0, Age(seen), seen.Instrument)
+            seen is null ? null : new(seen.FoundDry == true, Age(seen), seen.Instrument)
         );
 
         double Age(ReadingRow reading) => Math.Max(0, (now - reading.TakenAt).TotalMinutes);
-        ReadTemperature? Temperature(ReadingRow? reading) => reading is null ? null : new(reading.Value, Age(reading), reading.Instrument);
+        ReadTemperature? Temperature(ReadingRow? reading) =>
+            reading is not { TempC: { } celsius } ? null : new(celsius, Age(reading), reading.Instrument);
     }
 }

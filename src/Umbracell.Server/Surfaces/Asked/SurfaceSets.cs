@@ -72,9 +72,9 @@ internal static class SurfaceSets
             surface,
             job,
             ShippedData.Templates[surface.Kind].Exposure,
-            readings.Of(surface.Id, ReadingKind.SubstrateTemperature)?.Value
+            readings.Of(surface.Id, ReadingKind.SubstrateTemperature)?.TempC
         );
 
     private static double? Coldest(LatestReadings readings, string sheet) =>
-        readings.Drums(sheet) is { A: { } a, B: { } b } ? Math.Min(a.Value, b.Value) : null;
+        readings.Drums(sheet) is { A.TempC: { } a, B.TempC: { } b } ? Math.Min(a, b) : null;
 }

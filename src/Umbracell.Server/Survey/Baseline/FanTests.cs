@@ -313,7 +313,7 @@ internal static class FanTests
             );
             if (cells.Length != 2 || points.Count == MostPoints)
             {
-                fields.Fault(new("points", "points", line));
+                fields.Fault(new("points", FaultCode.Points, line));
                 return;
             }
 
@@ -340,7 +340,7 @@ internal static class FanTests
 
         if (points.Count == 0)
         {
-            fields.Fault(new("points", "empty", ""));
+            fields.Fault(new("points", FaultCode.Empty, ""));
             return;
         }
 

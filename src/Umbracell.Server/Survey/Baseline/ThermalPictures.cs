@@ -107,7 +107,7 @@ internal static class ThermalPictures
         var grid = ThermalGrid.Read(await Uploads.ReadAsync(request), fahrenheit);
         if (await db.ThermalPictures.CountAsync(t => t.JobId == job.Id) >= MostOfAJob)
         {
-            throw new FieldFaultsException([new("file", "tooMany", name)]);
+            throw new FieldFaultsException([new("file", FaultCode.TooMany, name)]);
         }
 
         var stamp = Stamp.Of(user, clock);
@@ -206,7 +206,7 @@ internal static class ThermalPictures
                 || spots.Count == MostSpots
             )
             {
-                fields.Fault(new("spots", "unknown", one));
+                fields.Fault(new("spots", FaultCode.Unknown, one));
                 return;
             }
 

@@ -1,6 +1,7 @@
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Assemblies;
+using Umbracell.Questions.Answers;
 using Umbracell.Questions.Section;
 using Umbracell.Server.Access;
 using Umbracell.Server.Problems;
@@ -154,7 +155,7 @@ internal static class ComplaintEndpoints
             var ids = fields.Raw("suspects").Split(',', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries);
             if (ids.FirstOrDefault(id => !Guid.TryParse(id, out var guid) || !known.ContainsKey(guid)) is { } unknown)
             {
-                fields.Fault(new("suspects", "unknown", unknown));
+                fields.Fault(new("suspects", FaultCode.Unknown, unknown));
             }
             else
             {

@@ -225,7 +225,7 @@ internal static partial class FromJobFile
     {
         if (t.TempsC.Count != t.Rows * t.Columns)
         {
-            throw new FieldFaultsException([new("thermalPictures.tempsC", "unknown", $"{t.TempsC.Count}")]);
+            throw new FieldFaultsException([new("thermalPictures.tempsC", FaultCode.Unknown, $"{t.TempsC.Count}")]);
         }
 
         var row = Row(t);
@@ -273,10 +273,10 @@ internal static partial class FromJobFile
 
     // A room is entered for the whole year or not at all.
     private static double[] Months(IReadOnlyList<double> months, string field) =>
-        months.Count is 0 or 12 ? [.. months] : throw new FieldFaultsException([new(field, "months", $"{months.Count}")]);
+        months.Count is 0 or 12 ? [.. months] : throw new FieldFaultsException([new(field, FaultCode.Months, $"{months.Count}")]);
 
     private static double[] Year(IReadOnlyList<double> months, string field) =>
-        months.Count == 12 ? [.. months] : throw new FieldFaultsException([new(field, "months", $"{months.Count}")]);
+        months.Count == 12 ? [.. months] : throw new FieldFaultsException([new(field, FaultCode.Months, $"{months.Count}")]);
 
     private static void CheckMaterials(params IReadOnlyList<LayerDocument>[] sides)
     {
@@ -289,7 +289,7 @@ internal static partial class FromJobFile
     private static Guid? Map(Guid? id, Dictionary<Guid, Guid> ids) => id is { } one ? ids[one] : null;
 
     private static string Known(string value, Func<string, bool> isKnown, string field) =>
-        isKnown(value) ? value : throw new FieldFaultsException([new(field, "unknown", value)]);
+        isKnown(value) ? value : throw new FieldFaultsException([new(field, FaultCode.Unknown, value)]);
 
     private static ReadingKind ReadingKindOf(string word) => Word<ReadingKind>(word, "readings.kind");
 
@@ -299,7 +299,7 @@ internal static partial class FromJobFile
         where T : struct, Enum =>
         Enum.TryParse<T>(value, ignoreCase: true, out var known) && Enum.IsDefined(known)
             ? known
-            : throw new FieldFaultsException([new(field, "unknown", value)]);
+            : throw new FieldFaultsException([new(field, FaultCode.Unknown, value)]);
 
     private static string Clip(string text, int most) => text.Length <= most ? text : text[..most];
 }

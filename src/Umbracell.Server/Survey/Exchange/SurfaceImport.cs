@@ -48,7 +48,7 @@ internal sealed class SurfaceImport(SurveyChoices choices, Stamp stamp, IEnumera
     {
         if (!edit.Fields.ContainsKey("name"))
         {
-            return [new("name", "empty", "")];
+            return [new("name", FaultCode.Empty, "")];
         }
 
         try

@@ -87,7 +87,9 @@ internal static class SystemText
         var (rules, reason) = Parted(overridden, ":");
         if (overridden.Length > 0 && (!stamp.MayOverride || reason.Trim().Length == 0))
         {
-            throw new FieldFaultsException([stamp.MayOverride ? new("system", "empty", "") : new("system", "notYours", rules.Trim())]);
+            throw new FieldFaultsException([
+                stamp.MayOverride ? new("system", FaultCode.Empty, "") : new("system", FaultCode.NotYours, rules.Trim()),
+            ]);
         }
 
         return new()
@@ -149,5 +151,5 @@ internal static class SystemText
     private static (string Before, string After) Parted(string text, string by) =>
         text.IndexOf(by, StringComparison.Ordinal) is var at and >= 0 ? (text[..at], text[(at + by.Length)..]) : (text, "");
 
-    private static FieldFaultsException Unknown(string part) => new([new("system", "unknown", part)]);
+    private static FieldFaultsException Unknown(string part) => new([new("system", FaultCode.Unknown, part)]);
 }

@@ -59,7 +59,7 @@ internal static partial class ToJobFile
     [MapperIgnoreSource(nameof(ReadingRow.Id))]
     [MapperIgnoreSource(nameof(ReadingRow.FirmId))]
     [MapperIgnoreSource(nameof(ReadingRow.JobId))]
-    [MapperIgnoreSource(nameof(ReadingRow.Dimension))]
+    [MapperIgnoreSource(nameof(ReadingRow.Measured))]
     [MapProperty(nameof(ReadingRow.SheetSlug), nameof(FiledReading.SheetId))]
     public static partial FiledReading Of(ReadingRow reading);
 

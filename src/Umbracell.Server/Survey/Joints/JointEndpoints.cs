@@ -245,7 +245,7 @@ internal static class JointEndpoints
         var solved = SurveyRecords.Shape(row).IsSolved;
         if (!solved && row.Ready && fields.Has("ready"))
         {
-            fields.Fault(new("ready", "unsolved", "yes"));
+            fields.Fault(new("ready", FaultCode.Unsolved, "yes"));
         }
         else if (!solved)
         {
@@ -257,7 +257,7 @@ internal static class JointEndpoints
             (row.SeenBy, row.SeenAt) = ("", null);
             if (fields.Has("seen"))
             {
-                fields.Fault(new("seen", "notReady", "yes"));
+                fields.Fault(new("seen", FaultCode.NotReady, "yes"));
             }
         }
     }

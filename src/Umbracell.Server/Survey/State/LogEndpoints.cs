@@ -97,7 +97,7 @@ internal static class LogEndpoints
         var log = LoggerFile.Read(await Uploads.ReadAsync(request), OffsetAt(job, offsetMinutes));
         if (await db.LoggerSeries.CountAsync(l => l.JobId == job.Id) >= MostOfAJob)
         {
-            throw new FieldFaultsException([new("file", "tooMany", name)]);
+            throw new FieldFaultsException([new("file", FaultCode.TooMany, name)]);
         }
 
         var stamp = Stamp.Of(user, clock);

@@ -88,7 +88,7 @@ internal static class PhotoEndpoints
         var picture = PictureFile.Read(await Uploads.ReadAsync(request));
         if (await db.Photos.CountAsync(p => p.JobId == job.Id) >= MostOfAJob)
         {
-            throw new FieldFaultsException([new("file", "tooMany", caption)]);
+            throw new FieldFaultsException([new("file", FaultCode.TooMany, caption)]);
         }
 
         db.Photos.Add(

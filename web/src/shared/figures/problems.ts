@@ -17,7 +17,7 @@ export function useProblems() {
     const typed = fault.typed.length > 40 ? `${fault.typed.slice(0, 40)}…` : fault.typed
     const range =
       fault.least && fault.greatest && fault.code !== 'outOfRange'
-        ? ' ' + t('problem.field.range', { least: reader.print(fault.least), greatest: reader.print(fault.greatest) })
+        ? ' ' + t('problem.range', { least: reader.print(fault.least), greatest: reader.print(fault.greatest) })
         : ''
     return (
       t(`problem.field.${fault.code}`, {

@@ -57,7 +57,7 @@ const about = computed(() => [
 function last(field: string) {
   const reading = props.answer.readings.find((one) => one.kind === kinds[field])
   if (!reading) return t('window.never')
-  const value = reading.figure ? reader.print(reading.figure) : t(`window.dry.${reading.value > 0 ? 'yes' : 'no'}`)
+  const value = reading.figure ? reader.print(reading.figure) : t(`window.dry.${reading.foundDry ? 'yes' : 'no'}`)
   const where = [reading.place, reading.species].filter(Boolean).join(', ')
   return t('window.last', { value, age: age(reading.takenAt) }) + (where ? ` (${where})` : '')
 }

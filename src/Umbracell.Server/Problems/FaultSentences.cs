@@ -1,0 +1,37 @@
+using Umbracell.Core.Findings;
+using Umbracell.Formats.Words;
+using Umbracell.Questions.Answers;
+
+namespace Umbracell.Server.Problems;
+
+/// <summary>Sentences for faults of fields, for programs that ask the API and for lists of lines: the catalogue's own, as the page says
+/// them, with the field's name before and ranges in both unit systems.</summary>
+internal static class FaultSentences
+{
+    private const int LongestTold = 40;
+
+    public static string Of(FieldFault fault)
+    {
+        var sentence = WordCatalog.Say(
+            "problem.field." + Vocabulary.KeyOf(fault.Code),
+            ("typed", fault.Typed.Length > LongestTold ? fault.Typed[..LongestTold] + "…" : fault.Typed),
+            ("parts", string.Join(" × ", (fault.Words ?? []).Select(word => WordCatalog.Say("part." + word)))),
+            ("least", Both(fault.Least)),
+            ("greatest", Both(fault.Greatest))
+        );
+        return $"{fault.Field}: {sentence}{Range(fault)}{Other(fault)}";
+    }
+
+    private static string Range(FieldFault fault) =>
+        fault is { Least: { } least, Greatest: { } greatest, Code: not FaultCode.OutOfRange }
+            ? " " + WordCatalog.Say("problem.range", ("least", Both(least)), ("greatest", Both(greatest)))
+            : "";
+
+    private static string Other(FieldFault fault) =>
+        fault.Other is { } other ? " " + WordCatalog.Say("problem.perhaps", ("other", other)) : "";
+
+    private static string Both(FigureAnswer? figure) =>
+        figure is null ? ""
+        : figure.Us == figure.Metric ? figure.Metric
+        : $"{figure.Metric} ({figure.Us})";
+}
