@@ -91,6 +91,17 @@ internal static partial class Sentences
 
     public static void Check(Citation cited) => Given(Words($"cited.{cited.Key}"), [.. cited.Figures.Keys, .. cited.Words.Keys], cited.Key);
 
+    /// <summary>Every message of the catalogue with its path.</summary>
+    public static IEnumerable<(string Path, string Message)> Messages()
+    {
+        return Below(Catalogue, "");
+
+        static IEnumerable<(string, string)> Below(JsonNode node, string path) =>
+            node is JsonObject book
+                ? book.SelectMany(one => Below(one.Value!, path.Length == 0 ? one.Key : $"{path}.{one.Key}"))
+                : [(path, node.GetValue<string>())];
+    }
+
     /// <summary>The keys of a part of the catalogue.</summary>
     public static IEnumerable<string> KeysOf(string path) => Book(path).AsObject().Select(one => one.Key);
 

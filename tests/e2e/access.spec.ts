@@ -1,29 +1,8 @@
 import type { Page } from '@playwright/test'
 import { expect, faults, ferryHouse, openJobs, ownJob, signIn, test, useUnits } from './product'
+import { screens } from './screens'
 
 const clean = async (page: Page, what: string) => expect(await faults(page, what)).toEqual([])
-
-/** Screens of a job with a word that shows they have come. */
-const screens = (roof: string) => ({
-  survey: [
-    ['', 'Slip hall roof'],
-    ['/survey', 'Treated'],
-    [`/survey/surface/${roof}`, 'Vapour drive and faces'],
-    ['/survey/joints', 'Seen by crew lead'],
-    ['/survey/complaints', 'the hall drips'],
-    ['/survey/baseline', 'Leakage area'],
-    ['/survey/prepare', 'Once for the job'],
-    ['/survey/exchange', 'Take surfaces out'],
-  ],
-  stages: [
-    [`/choose/${roof}`, 'What would change it'],
-    [`/section/${roof}`, 'foam alone, aged'],
-    [`/sets/${roof}`, 'sets to load'],
-    ['/price', 'Keep as a bid'],
-    ['/order', 'Load list as PDF'],
-    [`/window/${roof}`, 'Rules of the gate'],
-  ],
-})
 
 // Names and roles are the same in every theme and width; colours hang on the theme and the layout on the width. The first
 // look is at everything, the others at what is different there.
