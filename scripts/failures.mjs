@@ -11,5 +11,12 @@ for (const spec of JSON.parse(readFileSync(path, 'utf8')).suites.flatMap(testsIn
   if (!result) continue
   const { message = '', location } = result.error
   console.log(`${spec.file}:${location?.line ?? spec.line} ${spec.title}`)
-  console.log(bare(message).split('\n').filter(Boolean).slice(0, 12).map((line) => `    ${line.slice(0, 200)}`).join('\n'))
+  console.log(
+    bare(message)
+      .split('\n')
+      .filter(Boolean)
+      .slice(0, 12)
+      .map((line) => `    ${line.slice(0, 200)}`)
+      .join('\n'),
+  )
 }

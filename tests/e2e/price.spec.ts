@@ -1,6 +1,6 @@
 import type { Download } from '@playwright/test'
 import { readFile } from 'node:fs/promises'
-import { expect, faults, ownJob, signIn, test, useUnits } from './product'
+import { expect, faults, ferryHouse, ownJob, signIn, test, useUnits } from './product'
 
 const bytes = async (download: Download) => readFile(await download.path())
 
@@ -114,6 +114,30 @@ test('a price reads with its sign, and a bad one stays where it was typed', asyn
   await price.fill(before)
   await price.press('Enter')
   await expect(price).toHaveValue(before)
+})
+
+test('a margin at the spray window is held tighter, never looser, and the window says so', async ({ page }) => {
+  await signIn(page)
+  await useUnits(page, 'us')
+  const { job, surface } = await ferryHouse(page)
+  await page.goto('/firm')
+  const margin = page.getByLabel('Substrate above the dew point, or it is held')
+  await margin.fill('3 F')
+  await margin.press('Enter')
+  await expect(page.getByText('3 F is out of range: 5.4 °F to 27 °F.')).toBeVisible()
+  await margin.press('Escape')
+  const humidity = page.getByLabel('Greatest humidity', { exact: true })
+  await humidity.fill('60')
+  await humidity.press('Enter')
+  await expect(humidity).toHaveValue('60 %')
+  await page.goto(`/jobs/${job}/window/${surface('Slip hall roof')}`)
+  await expect(page.getByText("Over your firm's 60 % (sheet 80 %).")).toBeVisible()
+  await page.goto('/firm')
+  await humidity.fill('')
+  await humidity.press('Enter')
+  await expect(humidity).toHaveAttribute('placeholder', 'the product sheet’s')
+  await page.goto(`/jobs/${job}/window/${surface('Slip hall roof')}`)
+  await expect(page.getByText("Over the sheet's 80 %.")).toBeVisible()
 })
 
 test('past jobs come in from a table, one is left out with a reason, and the crew moves', async ({ page }) => {

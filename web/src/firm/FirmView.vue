@@ -174,6 +174,6 @@ section {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(210px, 1fr));
   gap: 10px 18px;
-  align-items: end;
+  align-items: start;
 }
 </style>
