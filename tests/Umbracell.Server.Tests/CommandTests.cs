@@ -85,11 +85,11 @@ public sealed class CommandTests(Product product) : IClassFixture<Product>
         var (client, _, wall) = await WallAsync();
         await ReadAsync(client, wall, Command(Guid.CreateVersion7(), null, ("substrate", "50 F")));
         await ReadAsync(client, wall, Command(Guid.CreateVersion7(), Yesterday, ("substrate", "70 F")));
-        (await SubstrateAsync(client, wall)).Number("value").ShouldBe(10, 0.01);
+        (await SubstrateAsync(client, wall))["figure"]!.Number("amount").ShouldBe(10, 0.01);
 
         await ReadAsync(client, wall, Command(Guid.CreateVersion7(), DateTimeOffset.UtcNow.AddDays(3), ("substrate", "41 F")));
         var now = await SubstrateAsync(client, wall);
-        now.Number("value").ShouldBe(5, 0.01);
+        now["figure"]!.Number("amount").ShouldBe(5, 0.01);
         now["takenAt"]!.GetValue<DateTimeOffset>().ShouldBe(DateTimeOffset.UtcNow, TimeSpan.FromMinutes(1));
     }
 

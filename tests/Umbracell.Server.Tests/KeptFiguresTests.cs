@@ -67,7 +67,7 @@ public sealed class KeptFiguresTests(Product product) : IClassFixture<Product>
         ["the targets of a job"] = walls => walls.EditAsync("targets", ("u:FramedWall:6", "0.2")),
         ["a finished job"] = walls => walls.LearnAsync(),
         ["a rate"] = walls => walls.EditAsync("firm", ("crewHour", $"{40 + Random.Shared.Next(1, 5000) / 100.0:0.00}")),
-        ["a margin of the gate"] = walls => walls.EditAsync("firm", ("margin:dewHoldK", $"{6 + Random.Shared.Next(1, 800) / 100.0:0.00}")),
+        ["a margin of the gate"] = walls => walls.EditAsync("firm", ("margin:dewHoldK", $"{20 + Random.Shared.Next(1, 600) / 100.0:0.00}")),
         ["a price of a set"] = walls => walls.EditAsync("firm", ("set:marl-cc-20", $"{1000 + Random.Shared.Next(1, 5000) / 10.0:0.0}")),
     };
 

@@ -206,7 +206,7 @@ public sealed class TypingTests(Product product) : IClassFixture<Product>
         hot["faults"]![0]!.Text("field").ShouldBe("crewFactor");
         var answer = await client.GetAsync("/api/compute/air?tempC=100&rhPct=100", TestContext.Current.CancellationToken);
         var air = JsonNode.Parse(await answer.Content.ReadAsStringAsync(TestContext.Current.CancellationToken))!;
-        air.Text("detail").ShouldBe("rhPct: 100 % is out of range. It must be from 0 % to 99 % (0 % to 99 %).");
+        air.Text("detail").ShouldBe("rhPct: 100 % is out of range: 0 % to 99 %.");
     }
 
     private static async Task<(int Status, JsonNode Body)> Asked(HttpClient client, string path, object body) =>

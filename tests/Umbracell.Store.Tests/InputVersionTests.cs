@@ -64,11 +64,7 @@ public sealed class InputVersionTests : IClassFixture<TestDatabase>
     {
         var (db, _, _) = await JobAsync();
         var firm = await db.Firms.SingleAsync(TestContext.Current.CancellationToken);
-        await CountsAsync(
-            db,
-            [firm.Id],
-            () => firm.Margins = new() { Tighter = new Dictionary<GateMargin, double> { [GateMargin.DewHoldK] = 4 } }
-        );
+        await CountsAsync(db, [firm.Id], () => firm.Margins = new(new Dictionary<GateMargin, double> { [GateMargin.DewHoldK] = 4 }));
         await CountsAsync(db, [], () => firm.Rates = Rates.Unpriced with { CrewHour = 50 });
     }
 

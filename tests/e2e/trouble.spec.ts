@@ -31,7 +31,9 @@ test('slips in the grid are answered at their cell and what was typed stays, eve
 test('an absurd thickness, humidity and temperature are named with their range', async ({ page }) => {
   const { job, surface } = await ownJob(page, 'Absurd')
   await page.goto(`/jobs/${job}/section/${surface}`)
+  const picked = page.waitForResponse((answer) => answer.request().method() === 'PATCH' && answer.ok())
   await page.getByText('Marl CC-20', { exact: true }).click()
+  await picked
   await page.getByLabel('Thickness').fill('900 in')
   await page.getByLabel('Thickness').press('Enter')
   await expect(page.locator('#thickness-fault')).toHaveText(/out of range/)

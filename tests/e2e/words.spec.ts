@@ -3,8 +3,11 @@ import { expect, ferryHouse, signIn, test, useUnits } from './product'
 import { screens } from './screens'
 
 // What the browser itself writes of days and hours, in the reader's language; units and kinds of files, which are alike in all.
-const DAYS =
-  /\b(Mon|Tue|Wed|Thu|Fri|Sat|Sun|Jan|Feb|Mar|Apr|May|Jun|Jul|Aug|Sep|Oct|Nov|Dec|AM|PM|January|February|March|April|June|July|August|September|October|November|December)\b/g
+const written = (['short', 'long'] as const).flatMap((form) => {
+  const format = new Intl.DateTimeFormat('en-US', { weekday: form, month: form, day: 'numeric', hour: 'numeric' })
+  return Array.from({ length: 730 }, (_, i) => format.format(new Date(2026, 0, 1, 12 * i)).match(/[A-Za-z]+/g)!).flat()
+})
+const DAYS = new RegExp(`\\b(${[...new Set(written)].join('|')})\\b`, 'g')
 const SIGNS = /\b(cfm|Pa|CSV|XLSX|ft|in|mm|kg|lb|min|perm)\b/g
 
 // Keys of the vocabulary are one word; what people are called, and what they wrote, may be one too.

@@ -1,5 +1,6 @@
 using Umbracell.Core.Conditions;
 using Umbracell.Core.Findings;
+using Umbracell.Documents;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Typing;
 using Umbracell.Store.Model;
@@ -30,7 +31,7 @@ internal static class FirmMargins
     /// <summary>Takes what was typed; blank goes back to the rules.</summary>
     public static void Take(TypedFields fields, Firm firm)
     {
-        var kept = (firm.Margins ?? new()).Tighter;
+        var kept = (firm.Margins ?? MarginsDocument.None).Tighter;
         var tighter = new Dictionary<GateMargin, double>(kept);
         foreach (var margin in Enum.GetValues<GateMargin>())
         {
@@ -41,7 +42,7 @@ internal static class FirmMargins
         // The same margins again are no change, which would make every figure of the firm anew.
         if (!tighter.OrderBy(m => m.Key).SequenceEqual(kept.OrderBy(m => m.Key)))
         {
-            firm.Margins = tighter.Count == 0 ? null : new() { Tighter = tighter };
+            firm.Margins = tighter.Count == 0 ? null : new(tighter);
         }
     }
 

@@ -3,6 +3,7 @@ using Microsoft.Extensions.Caching.Memory;
 using Umbracell.Core.Assemblies.Conduction;
 using Umbracell.Core.Choosing;
 using Umbracell.Core.Materials;
+using Umbracell.Documents;
 using Umbracell.Formats.DataFiles;
 using Umbracell.Questions;
 using Umbracell.Store;
@@ -46,7 +47,7 @@ internal sealed class SheetLibrary(UmbracellDb db, IMemoryCache cache, SolvedMem
             _supplies = new(await AllAsync(), ShippedData.Materials, ShippedData.Batts, firm.Rates)
             {
                 Schools = firm.Practice?.Schools ?? new Dictionary<PracticeQuestion, School>(),
-                Margins = (firm.Margins ?? new()).Tighter,
+                Margins = (firm.Margins ?? MarginsDocument.None).Tighter,
                 Solved = solved,
             };
         }

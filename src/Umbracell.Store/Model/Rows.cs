@@ -32,7 +32,7 @@ public sealed class Firm : IFigureInput
     public Practice? Practice { get; set; }
 
     /// <summary>What the firm holds tighter at the gate than the rules do; null where it holds nothing so.</summary>
-    public GatePractice? Margins { get; set; }
+    public MarginsDocument? Margins { get; set; }
 
     // Rates are counted by the row itself.
     IEnumerable<Guid> IFigureInput.FiguresOf(Func<string, bool> changes) => changes(nameof(Margins)) ? [Id] : [];

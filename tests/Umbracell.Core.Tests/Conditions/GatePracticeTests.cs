@@ -10,12 +10,13 @@ namespace Umbracell.Core.Tests.Conditions;
 /// <summary>A firm's own margins can hold what the rules would pass, and never pass what they hold.</summary>
 public sealed class GatePracticeTests
 {
-    /// <summary>Margins as a file or another program might give them: tighter, looser, any of them or none.</summary>
-    internal static readonly Gen<GatePractice> Any = Gen.Select(Gen.Enum<GateMargin>(), Gen.Double[-0.5, 1])
+    /// <summary>Margins as people type them, to a tenth in either unit system: tighter, looser, any of them or none.</summary>
+    internal static readonly Gen<GatePractice> Any = Gen.Select(Gen.Enum<GateMargin>(), Gen.Double[-0.5, 1], Gen.Bool)
         .List[0, 9]
         .Select(all => new GatePractice
         {
-            Tighter = all.GroupBy(one => one.Item1).ToDictionary(one => one.Key, one => Between(one.Key, one.First().Item2)),
+            Tighter = all.GroupBy(one => one.Item1)
+                .ToDictionary(one => one.Key, one => Between(one.Key, one.First().Item2, one.First().Item3)),
         });
 
     [Fact]
@@ -65,9 +66,10 @@ public sealed class GatePracticeTests
         SprayGate.Check(gate).Findings.GroupBy(f => f.Rule.Id).ToDictionary(f => f.Key, f => f.Worst());
 
     // Below nought it is looser than the rules ask.
-    private static double Between(GateMargin margin, double share)
+    private static double Between(GateMargin margin, double share, bool fahrenheit)
     {
         var range = GateMarginRange.Of(margin);
-        return range.OfRules + share * (range.Tightest - range.OfRules);
+        var value = range.OfRules + share * (range.Tightest - range.OfRules);
+        return fahrenheit && range.Dimension == Dimension.TemperatureDifference ? Math.Round(value * 1.8, 1) / 1.8 : Math.Round(value, 1);
     }
 }
