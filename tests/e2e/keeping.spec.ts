@@ -87,6 +87,8 @@ test('a step made in the same breath as leaving for the board is kept', async ({
   const { job, a } = await twoWalls(page, 'Leaving')
   await page.goto(`/jobs/${job}/section/${a}`)
   await expect(page.getByLabel('Thickness')).toHaveValue('50 mm')
+  // The version an edit was made on comes with the list of surfaces.
+  await expect(page.getByRole('link', { name: /South wall/ }).first()).toBeVisible()
   await page.keyboard.press(']')
   await page.keyboard.press('b')
   await expect.poll(() => mm(page, job, a)).toBe(55)

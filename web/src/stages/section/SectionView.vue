@@ -2,7 +2,7 @@
 import { onKeyStroke } from '@vueuse/core'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { useBoard, useChoices } from '@/shared/state/job'
+import { useBoard, useChoices, useSurfaces } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
 import { useSession } from '@/shared/state/session'
 import FigureText from '@/shared/ui/FigureText.vue'
@@ -31,6 +31,8 @@ const { t } = useI18n()
 const reader = useReader()
 const session = useSession()
 const choices = useChoices()
+// An edit holds on to the version it was made on, which comes with the list.
+const surfaces = useSurfaces(() => props.job)
 const board = useBoard(() => props.job)
 const liftsText = useLiftsText()
 const fieldName = useFieldNames()
@@ -85,7 +87,7 @@ const systemWords = computed(() =>
 const starts = computed(() => (reader.units === 'us' ? ['2 in', '3 in', '5 1/2 in'] : ['50 mm', '75 mm', '140 mm']))
 
 onKeyStroke(['[', ']'], (event) => {
-  if (event.target instanceof HTMLInputElement || !desk.question.value || !mayEdit.value) return
+  if (event.target instanceof HTMLInputElement || !desk.question.value || !surfaces.data.value || !mayEdit.value) return
   event.preventDefault()
   desk.nudge(event.key === ']' ? 1 : -1, event.shiftKey)
 })
@@ -95,7 +97,11 @@ onKeyStroke(['[', ']'], (event) => {
   <StageFrame :job="job" :surface="surface" stage="section">
     <h1 class="visually-hidden">{{ t('section.title') }}: {{ row?.name }}</h1>
     <ProblemNote v-if="desk.section.error.value" :problem="desk.section.error.value" @retry="desk.section.refetch()" />
-    <ElSkeleton v-else-if="desk.section.isPending.value || !choices.data.value" :rows="7" animated />
+    <ElSkeleton
+      v-else-if="desk.section.isPending.value || !choices.data.value || !surfaces.data.value"
+      :rows="7"
+      animated
+    />
     <template v-else>
       <div class="top">
         <SystemPicker :sheets="pickable" :chosen="chosen" :disabled="!mayEdit" @pick="desk.pick" />
