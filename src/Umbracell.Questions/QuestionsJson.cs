@@ -85,7 +85,7 @@ public sealed partial class QuestionsJson : JsonSerializerContext
                     new QuantityConverter<Mass>(q => q.Kilograms, Umbracell.Core.Quantities.Mass.FromKilograms),
                     new QuantityConverter<Speed>(q => q.MetresPerSecond, Umbracell.Core.Quantities.Speed.FromMetresPerSecond),
                     new QuantityConverter<FoamVolume>(q => q.CubicMetres, Umbracell.Core.Quantities.FoamVolume.FromCubicMetres),
-                    new QuantityConverter<BearingPressure>(q => q.Kilopascals, Umbracell.Core.Quantities.BearingPressure.FromKilopascals),
+                    new QuantityConverter<BearingPressure>(q => q.Pascals, Umbracell.Core.Quantities.BearingPressure.FromPascals),
                     new QuantityConverter<ThermalResistance>(
                         q => q.SquareMetreKelvinsPerWatt,
                         Umbracell.Core.Quantities.ThermalResistance.FromSi

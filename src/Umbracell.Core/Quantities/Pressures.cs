@@ -41,8 +41,8 @@ public readonly record struct BearingPressure
     /// <summary>Pa.</summary>
     public double Pascals { get; }
 
-    /// <summary>kPa.</summary>
-    public double Kilopascals => Pascals / 1000;
+    /// <summary>From Pa.</summary>
+    public static BearingPressure FromPascals(double pascals) => new(pascals);
 
     /// <summary>From kPa, as sheets print it.</summary>
     public static BearingPressure FromKilopascals(double kilopascals) => new(kilopascals * 1000);

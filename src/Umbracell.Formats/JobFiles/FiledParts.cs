@@ -151,7 +151,18 @@ public sealed record FiledReading(
     DateTimeOffset TakenAt,
     string TakenBy,
     DateTimeOffset? ReceivedAt = null
-);
+)
+{
+    /// <summary>The one field that a kind of reading fills.</summary>
+    /// <param name="kind">The kind, in whatever case.</param>
+    internal static string FieldOf(string kind) =>
+        kind.ToUpperInvariant() switch
+        {
+            "FOUNDDRY" => "foundDry",
+            "HUMIDITY" or "WOODMOISTURE" or "CONCRETEMOISTURE" => "percent",
+            _ => "tempC",
+        };
+}
 
 /// <summary>A joint.</summary>
 public sealed record FiledJoint(

@@ -179,12 +179,13 @@ public sealed record JobFile(
 
     private static IEnumerable<(string Path, string Sentence)> Impossible(FiledReading r, int i)
     {
-        var (field, value, least, greatest) = r.Kind.ToUpperInvariant() switch
+        var field = FiledReading.FieldOf(r.Kind);
+        var isHumidity = r.Kind.Equals("Humidity", StringComparison.OrdinalIgnoreCase);
+        var (value, least, greatest) = field switch
         {
-            "FOUNDDRY" => ("foundDry", r.FoundDry is null ? null : 0, 0, 0),
-            "HUMIDITY" => ("percent", r.Percent, 1, 100),
-            "WOODMOISTURE" or "CONCRETEMOISTURE" => ("percent", r.Percent, 0, 100),
-            _ => ("tempC", r.TempC, -60.0, 100.0),
+            "foundDry" => (r.FoundDry is null ? null : 0, 0, 0),
+            "percent" => (r.Percent, isHumidity ? 1 : 0, 100),
+            _ => (r.TempC, -60.0, 100.0),
         };
         if (value is null || new object?[] { r.TempC, r.Percent, r.FoundDry }.Count(one => one is not null) != 1)
         {

@@ -48,18 +48,11 @@ internal static class JobFileUpgrades
                 continue;
             }
 
-            var (percent, seen) = (kind.ToString().ToUpperInvariant()) switch
-            {
-                "FOUNDDRY" => (false, true),
-                "HUMIDITY" or "WOODMOISTURE" or "CONCRETEMOISTURE" => (true, false),
-                _ => (false, false),
-            };
-            reading["tempC"] = percent || seen ? null : value?.DeepClone();
-            reading["percent"] = percent ? value?.DeepClone() : null;
-            reading["foundDry"] =
-                !seen ? null
-                : value is JsonValue number && number.TryGetValue(out double one) ? one > 0
-                : value?.DeepClone();
+            // Null stands for what the schema then finds missing or wrong, at its place.
+            var field = FiledReading.FieldOf(kind.ToString());
+            var isNumber = value is JsonValue number && number.TryGetValue(out double _);
+            (reading["tempC"], reading["percent"], reading["foundDry"]) = (null, null, null);
+            reading[field] = field == "foundDry" && isNumber ? value!.GetValue<double>() > 0 : value;
         }
     }
 
