@@ -30,8 +30,9 @@ install_package() {
   rm -f /tmp/umbracell-apt.$$
 }
 
-# The letters of documents.
+# The letters of papers, and those for what they lack.
 find_fonts() {
+  [ -f /usr/share/fonts/opentype/unifont/unifont.otf ] || install_package fonts-unifont 'The font Unifont'
   [ -f /usr/share/fonts/truetype/dejavu/DejaVuSans-Bold.ttf ] || install_package fonts-dejavu-core 'The font DejaVu Sans'
 }
 

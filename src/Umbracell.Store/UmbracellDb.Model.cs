@@ -183,6 +183,13 @@ public sealed partial class UmbracellDb
             bid.Property(b => b.Document).AsJson();
             bid.HasIndex(b => new { b.JobId, b.MadeAt });
         });
+        modelBuilder.Entity<PaperRow>(paper =>
+        {
+            OfJob(paper);
+            paper.Property(p => p.MadeBy).HasMaxLength(120);
+            paper.Property(p => p.Document).AsJson();
+            paper.HasIndex(p => new { p.JobId, p.MadeAt });
+        });
     }
 
     private void OfPlacesAndTargets(ModelBuilder modelBuilder)

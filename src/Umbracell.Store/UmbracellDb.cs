@@ -60,6 +60,8 @@ public sealed partial class UmbracellDb(DbContextOptions<UmbracellDb> options, F
 
     public DbSet<BidRow> Bids => Set<BidRow>();
 
+    public DbSet<PaperRow> Papers => Set<PaperRow>();
+
     public DbSet<InputVersion> InputVersions => Set<InputVersion>();
 
     public DbSet<SurfaceCellsRow> SurfaceCells => Set<SurfaceCellsRow>();

@@ -1,7 +1,6 @@
 using System.Text;
 using System.Text.Json.Nodes;
 using Shouldly;
-using UglyToad.PdfPig;
 using Xunit;
 
 namespace Umbracell.Server.Tests;
@@ -327,59 +326,6 @@ public sealed class AlternativeTests(Product product) : IClassFixture<Product>
             path.EndsWith("drum", StringComparison.Ordinal) ? "massKg" : "surfaces[0]",
             Case.Insensitive
         );
-    }
-
-    [Fact]
-    public async Task A_load_list_stands_on_one_page_however_long_it_is()
-    {
-        var client = product.WithToken();
-        var page = new
-        {
-            units = "metric",
-            title = "Load list",
-            lead = Array.Empty<string>(),
-            columns = new object[]
-            {
-                new
-                {
-                    heading = "Product",
-                    right = false,
-                    share = 2,
-                },
-                new
-                {
-                    heading = "Sets",
-                    right = true,
-                    share = 1,
-                },
-                new
-                {
-                    heading = "Blankets",
-                    right = false,
-                    share = 4,
-                },
-            },
-            lines = Enumerable
-                .Range(1, 24)
-                .Select(i => new
-                {
-                    cells = new[]
-                    {
-                        $"Foam {i}",
-                        $"{i}",
-                        "A: blanket on 8 h 34 before, from -7 °C to 19 °C; B: blanket on 8 h 56 before, from -7 °C to 19 °C",
-                    },
-                    strong = false,
-                })
-                .ToArray(),
-            notes = new[] { "Strap them down." },
-            onePage = true,
-        };
-        using var content = System.Net.Http.Json.JsonContent.Create(page);
-        var answer = await client.PostAsync("/api/documents/table/pdf", content, TestContext.Current.CancellationToken);
-        using var pdf = PdfDocument.Open(await answer.Content.ReadAsByteArrayAsync(TestContext.Current.CancellationToken));
-        pdf.NumberOfPages.ShouldBe(1);
-        pdf.GetPage(1).GetWords().Count(w => w.Text == "Foam").ShouldBe(24);
     }
 
     private static async Task<double> NetAsync(HttpClient client, string job) =>

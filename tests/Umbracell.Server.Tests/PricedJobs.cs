@@ -3,8 +3,14 @@ namespace Umbracell.Server.Tests;
 /// <summary>Jobs that can be priced.</summary>
 internal static class PricedJobs
 {
-    /// <summary>A stud wall of closed cell at the lake, its temperature left to the season of a day.</summary>
-    public static async Task<string> WallsAsync(HttpClient client, string name, string day, string size = "120' x 10'")
+    /// <summary>A stud wall of one foam, closed cell if none is named, at the lake, its temperature left to the season of a day.</summary>
+    public static async Task<string> WallsAsync(
+        HttpClient client,
+        string name,
+        string day,
+        string size = "120' x 10'",
+        string sheet = "marl-cc-20"
+    )
     {
         var (_, job) = await client.SendJsonAsync(
             HttpMethod.Post,
@@ -14,15 +20,7 @@ internal static class PricedJobs
         await client.SendJsonAsync(
             HttpMethod.Post,
             $"/api/jobs/{job.Text("id")}/surfaces",
-            Asking.Typed(
-                null,
-                "us",
-                ("name", "Walls"),
-                ("kind", "studWall"),
-                ("size", size),
-                ("sheet", "marl-cc-20"),
-                ("thickness", "3 in")
-            )
+            Asking.Typed(null, "us", ("name", "Walls"), ("kind", "studWall"), ("size", size), ("sheet", sheet), ("thickness", "3 in"))
         );
         return job.Text("id");
     }

@@ -68,7 +68,7 @@ public sealed class Product : WebApplicationFactory<Program>
         await DemoSeed.PlantAsync(
             db,
             scope,
-            new(ShippedData.ProductSheets, SurfaceStart.Of, PreparationAnswers.List, Token, DateTimeOffset.UtcNow, Copies: 1)
+            new(ShippedData.ProductSheets, SurfaceStart.Of, PreparationAnswers.List, Token, DateTimeOffset.UtcNow, Copies: 2)
         );
         var known = await db.People.ToListAsync();
         if (!known.Exists(p => p.SignInName == Forgetful))

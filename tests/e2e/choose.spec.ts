@@ -177,10 +177,17 @@ test('two systems are compared on one page in either unit system', async ({ page
   const kept = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Save as PDF' }).click()
   const file = await kept
-  expect(file.suggestedFilename()).toBe('Rubble walls.pdf')
+  expect(file.suggestedFilename()).toBe('Rubble-walls-systems-side-by-side.pdf')
   const bytes = readFileSync(await file.path()).toString('latin1')
   expect(bytes.startsWith('%PDF')).toBe(true)
   expect(bytes).toContain('/FontFile2')
+
+  // The server wrote what stands on the screen, cell by cell.
+  const [paper] = await (await page.request.get(`/api/jobs/${job.id}/papers`)).json()
+  const onPaper = (await (await page.request.get(`/api/papers/${paper.id}/csv`)).text()).replaceAll('"', '')
+  const cells = await page.locator('section.sheet tbody tr > *').allInnerTexts()
+  expect(cells.length).toBeGreaterThan(20)
+  for (const cell of cells) expect(onPaper).toContain(cell)
   await page.request.put('/api/session/units', { data: { units: 'us' } })
 })
 

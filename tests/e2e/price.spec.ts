@@ -46,6 +46,25 @@ test('a job is priced, moved to January, and says why it costs more; then the ri
     page.getByRole('button', { name: 'For the customer, PDF' }).click(),
   ])
   expect((await bytes(bid)).subarray(0, 5).toString()).toBe('%PDF-')
+  const dear = (await bytes(bid)).length
+
+  // What was handed out can be had again as it was, although the price has moved since.
+  await day.fill('2026-07-15')
+  await day.press('Enter')
+  await expect(page.getByText("Today's figures are the same.")).toBeVisible()
+  const papers = page.locator('section', { has: page.getByRole('heading', { name: 'Papers made' }) })
+  await expect(papers.getByText('Price: Winter work')).toHaveCount(1)
+  const [again] = await Promise.all([
+    page.waitForEvent('download'),
+    papers.getByRole('button', { name: 'Save as PDF: Price: Winter work' }).click(),
+  ])
+  expect(again.suggestedFilename()).toBe('Price-Winter-work.pdf')
+  expect(Math.abs((await bytes(again)).length - dear)).toBeLessThan(200)
+  await page.getByRole('button', { name: 'For the customer, PDF' }).click()
+  await expect(papers.getByText('Price: Winter work')).toHaveCount(2)
+  await day.fill('2027-01-15')
+  await day.press('Enter')
+  await expect(page.getByText(/Today it comes to .* more/)).toBeVisible()
 
   await page.getByRole('link', { name: 'Order and load' }).click()
   await expect(page.getByText('Order by Jan 9, 2027.')).toBeVisible()

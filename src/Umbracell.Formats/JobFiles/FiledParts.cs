@@ -47,6 +47,9 @@ public sealed record FiledBid(
     IReadOnlyList<KeptSurface> Surfaces
 );
 
+/// <summary>A paper as it was made.</summary>
+public sealed record FiledPaper(PaperKind Kind, bool ShowsPrices, DateTimeOffset MadeAt, string MadeBy, PaperDocument Document);
+
 /// <summary>A target set of the firm's own that the job is held to.</summary>
 public sealed record FiledTargets(string Edition, string BasedOn, IReadOnlyList<FiledTarget> GreatestU);
 

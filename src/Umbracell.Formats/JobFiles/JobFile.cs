@@ -22,9 +22,13 @@ public sealed record JobFile(
     IReadOnlyList<FiledThermalPicture> ThermalPictures,
     IReadOnlyList<FiledLog> Logs,
     IReadOnlyList<FiledPhoto> Photos,
-    IReadOnlyList<FiledBid>? Bids = null
+    IReadOnlyList<FiledBid>? Bids = null,
+    IReadOnlyList<FiledPaper>? Papers = null
 )
 {
+    /// <summary>The file without what a firm pays and earns.</summary>
+    public JobFile WithoutPrices() => this with { Bids = null, Papers = Papers?.Where(paper => !paper.ShowsPrices).ToList() };
+
     /// <summary>Version written; a file of a later version is refused.</summary>
     public const int CurrentVersion = 2;
 
@@ -75,6 +79,7 @@ public sealed record JobFile(
         "pricing",
         "looseFill",
         "bids",
+        "papers",
         "crawlSpace",
         "ventedCladding",
         "latitude",
@@ -119,6 +124,7 @@ public sealed record JobFile(
         ("columns", 1, 5000),
         ("row", 0, 5000),
         ("column", 0, 5000),
+        ("share", 0.1m, 20),
     ];
 
     private static void Bound(string name, JsonSchemaProperty property)

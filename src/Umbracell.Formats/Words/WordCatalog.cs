@@ -1,12 +1,13 @@
 using System.Collections.Concurrent;
 using System.Text;
 using System.Text.Json.Nodes;
+using System.Text.RegularExpressions;
 using Umbracell.Formats.DataFiles;
 
 namespace Umbracell.Formats.Words;
 
 /// <summary>The words of the screens, for files that people read: one catalogue for both, embedded when the product is built.</summary>
-public static class WordCatalog
+public static partial class WordCatalog
 {
     private static readonly JsonNode English = JsonNode.Parse(ShippedFiles.Text("words/en.json"))!;
 
@@ -21,10 +22,12 @@ public static class WordCatalog
     /// <param name="told">What stands in braces in the message, by name.</param>
     /// <exception cref="InvalidOperationException">The catalogue has no such message.</exception>
     public static string Say(string path, params (string Name, string Value)[] told) =>
-        told.Aggregate(
-            Of(path) ?? throw new InvalidOperationException($"The catalogue has no message {path}."),
-            (message, one) => message.Replace($"{{{one.Name}}}", one.Value, StringComparison.Ordinal)
-        );
+        // In one pass: what people wrote may hold braces of its own.
+        Hole()
+            .Replace(
+                Of(path) ?? throw new InvalidOperationException($"The catalogue has no message {path}."),
+                hole => told.FirstOrDefault(one => one.Name == hole.Groups[1].Value).Value ?? hole.Value
+            );
 
     /// <summary>The code that a word of a list stands for, whatever its case, spaces and signs; null where it stands for none.</summary>
     /// <param name="list">The list, such as <c>kind</c>.</param>
@@ -59,4 +62,7 @@ public static class WordCatalog
 
         return codes;
     }
+
+    [GeneratedRegex(@"\{(\w+)\}")]
+    private static partial Regex Hole();
 }

@@ -1,3 +1,4 @@
+using Umbracell.Server.Papers;
 using Umbracell.Server.Requests;
 using Umbracell.Server.Surfaces;
 
@@ -6,7 +7,7 @@ namespace Umbracell.Server.Choose;
 /// <summary>Choose: which system goes in, and by what a firm chooses.</summary>
 internal sealed class ChooseStage : IPart
 {
-    public void AddTo(IServiceCollection services) => services.AddSingleton<IStageCell, ChooseCell>();
+    public void AddTo(IServiceCollection services) => services.AddSingleton<IStageCell, ChooseCell>().AddScoped<IPaperMaker, Comparison>();
 
     public void Map(IEndpointRouteBuilder api)
     {

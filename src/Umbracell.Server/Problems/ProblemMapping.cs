@@ -9,7 +9,7 @@ using Npgsql;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
 using Umbracell.Formats.DataFiles;
-using Umbracell.Formats.Documents;
+using Umbracell.Formats.Papers;
 using Umbracell.Formats.Tables;
 using Umbracell.Questions.Answers;
 using Umbracell.Store.Model;
@@ -59,6 +59,12 @@ internal sealed partial class ProblemMapping(IProblemDetailsService problems, IL
                 Title = "Changed since",
                 Detail = e.Message,
             },
+            NotReadyException e => new ProblemDetails
+            {
+                Status = 409,
+                Title = "Not ready yet",
+                Detail = e.Message,
+            },
             DbUpdateConcurrencyException => new ProblemDetails
             {
                 Status = 409,
@@ -80,10 +86,10 @@ internal sealed partial class ProblemMapping(IProblemDetailsService problems, IL
                 Detail = string.Join(" ", e.Faults.Take(8).Select(f => f.ToString())),
                 Extensions = { ["lines"] = e.Faults.Take(50) },
             },
-            FontsMissingException e => new ProblemDetails
+            LettersMissingException e => new ProblemDetails
             {
                 Status = 503,
-                Title = "The document cannot be made",
+                Title = "The paper cannot be made",
                 Detail = e.Message,
             },
             NotFoundException e => new ProblemDetails

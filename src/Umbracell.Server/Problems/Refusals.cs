@@ -13,3 +13,7 @@ public sealed class ChangedSinceException()
 
 /// <summary>Something asked for does not exist in this firm.</summary>
 public sealed class NotFoundException(string what) : Exception($"No such {what} in this firm.");
+
+/// <summary>What was asked for cannot be had as things stand.</summary>
+/// <param name="why">What is wanting, in a sentence.</param>
+public sealed class NotReadyException(string why) : Exception(why);

@@ -910,6 +910,58 @@ namespace Umbracell.Store.Migrations
                     b.ToTable("surface_openings", (string)null);
                 });
 
+            modelBuilder.Entity("Umbracell.Store.Model.PaperRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<string>("Document")
+                        .IsRequired()
+                        .HasColumnType("jsonb")
+                        .HasColumnName("document");
+
+                    b.Property<Guid>("FirmId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("firm_id");
+
+                    b.Property<Guid>("JobId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("job_id");
+
+                    b.Property<string>("Kind")
+                        .IsRequired()
+                        .HasMaxLength(40)
+                        .HasColumnType("character varying(40)")
+                        .HasColumnName("kind");
+
+                    b.Property<DateTimeOffset>("MadeAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("made_at");
+
+                    b.Property<string>("MadeBy")
+                        .IsRequired()
+                        .HasMaxLength(120)
+                        .HasColumnType("character varying(120)")
+                        .HasColumnName("made_by");
+
+                    b.Property<bool>("ShowsPrices")
+                        .HasColumnType("boolean")
+                        .HasColumnName("shows_prices");
+
+                    b.HasKey("Id")
+                        .HasName("pk_papers");
+
+                    b.HasIndex("FirmId", "JobId")
+                        .HasDatabaseName("ix_papers_firm_id_job_id");
+
+                    b.HasIndex("JobId", "MadeAt")
+                        .HasDatabaseName("ix_papers_job_id_made_at");
+
+                    b.ToTable("papers", (string)null);
+                });
+
             modelBuilder.Entity("Umbracell.Store.Model.PastJobRow", b =>
                 {
                     b.Property<Guid>("Id")
@@ -2101,6 +2153,17 @@ namespace Umbracell.Store.Migrations
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired()
                         .HasConstraintName("fk_surface_openings_surfaces_firm_id_surface_id");
+                });
+
+            modelBuilder.Entity("Umbracell.Store.Model.PaperRow", b =>
+                {
+                    b.HasOne("Umbracell.Store.Model.Job", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId", "JobId")
+                        .HasPrincipalKey("FirmId", "Id")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_papers_jobs_firm_id_job_id");
                 });
 
             modelBuilder.Entity("Umbracell.Store.Model.PastJobRow", b =>

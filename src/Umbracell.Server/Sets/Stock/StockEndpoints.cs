@@ -5,10 +5,8 @@ using Umbracell.Core.Quantities;
 using Umbracell.Core.Yield;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Access;
-using Umbracell.Server.Places;
 using Umbracell.Server.Problems;
 using Umbracell.Server.Sheets;
-using Umbracell.Server.Surfaces;
 using Umbracell.Server.Typing;
 using Umbracell.Store;
 using Umbracell.Store.Model;
@@ -128,38 +126,8 @@ internal static class StockEndpoints
         return TypedResults.Ok(await AnswerAsync(db, library, clock));
     }
 
-    private static async Task<Ok<JobOrderAnswer>> OfJobAsync(
-        Guid id,
-        StudiedJobs jobs,
-        UmbracellDb db,
-        TimeProvider clock,
-        ClaimsPrincipal person
-    )
-    {
-        var order = await OrderAsync(id, jobs, db, clock);
-        return TypedResults.Ok(
-            Claims.Prices(person) ? order : order with { Lines = [.. order.Lines.Select(line => line with { Price = null })] }
-        );
-    }
-
-    private static async Task<JobOrderAnswer> OrderAsync(Guid id, StudiedJobs jobs, UmbracellDb db, TimeProvider clock)
-    {
-        var job = await jobs.OfAsync(id);
-        var lots = await db.StockLots.AsNoTracking().ToListAsync();
-        var elsewhere = await db
-            .Surfaces.Where(s => s.JobId != id && s.SheetSlug != null)
-            .Join(db.Jobs, s => s.JobId, j => j.Id, (s, j) => new { Sheet = s.SheetSlug!, j.Name })
-            .Distinct()
-            .ToListAsync();
-        return JobOrder.Of(
-            job.Study,
-            job.Bid,
-            lots,
-            elsewhere.ToLookup(e => e.Sheet, e => e.Name),
-            job.Means.Rates,
-            PlaceTime.Today(job.Study.Job, clock)
-        );
-    }
+    private static async Task<Ok<JobOrderAnswer>> OfJobAsync(Guid id, JobOrders orders, ClaimsPrincipal person) =>
+        TypedResults.Ok(await orders.OfAsync(id, person));
 
     private static async Task<StockLotRow> FindAsync(Guid id, UmbracellDb db) =>
         await db.StockLots.SingleOrDefaultAsync(l => l.Id == id) ?? throw new NotFoundException("lot");

@@ -19,8 +19,6 @@ public sealed record BroughtIn(Guid Id, string Name, int Surfaces);
 
 internal static class ExportEndpoints
 {
-    private const string WorkbookType = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet";
-
     public static void MapExports(this IEndpointRouteBuilder app)
     {
         app.MapGet("/api/jobs/{id:guid}/surfaces.csv", CsvAsync)
@@ -48,7 +46,7 @@ internal static class ExportEndpoints
     private static async Task<FileContentHttpResult> CsvAsync(Guid id, SurfaceReader reader, SheetLibrary library, string units = "metric")
     {
         var (job, surfaces) = await SurfacesAsync(id, reader, library, UnitsWord.Read(units));
-        return TypedResults.File(SurfaceExport.ToCsv(surfaces), "text/csv; charset=utf-8", FileName(job, "csv"));
+        return TypedResults.File(SurfaceExport.ToCsv(surfaces), FileTypes.Csv, FileTypes.NameOf(job.Name, "csv"));
     }
 
     private static async Task<FileContentHttpResult> WorkbookAsync(
@@ -60,7 +58,7 @@ internal static class ExportEndpoints
     {
         var system = UnitsWord.Read(units);
         var (job, surfaces) = await SurfacesAsync(id, reader, library, system);
-        return TypedResults.File(SurfaceExport.ToWorkbook(surfaces, system), WorkbookType, FileName(job, "xlsx"));
+        return TypedResults.File(SurfaceExport.ToWorkbook(surfaces, system), FileTypes.Workbook, FileTypes.NameOf(job.Name, "xlsx"));
     }
 
     private static async Task<(Job Job, IEnumerable<Dictionary<string, ExportCell>> Surfaces)> SurfacesAsync(
@@ -84,8 +82,8 @@ internal static class ExportEndpoints
     {
         var job = await reader.FindJobAsync(id);
         var file = await JobFiling.OutAsync(job, reader, db);
-        file = Claims.Prices(person) ? file : file with { Bids = null };
-        return TypedResults.File(file.Write(), "application/json", FileName(job, "umbracell.json"));
+        file = Claims.Prices(person) ? file : file.WithoutPrices();
+        return TypedResults.File(file.Write(), "application/json", FileTypes.NameOf(job.Name, "umbracell.json"));
     }
 
     private static async Task<Created<BroughtIn>> BringInAsync(
@@ -97,18 +95,9 @@ internal static class ExportEndpoints
     {
         using var text = new StreamReader(request.Body);
         var file = JobFile.Read("job file", await text.ReadToEndAsync());
-        file = Claims.Prices(person) ? file : file with { Bids = null };
+        file = Claims.Prices(person) ? file : file.WithoutPrices();
         var job = JobFiling.In(file, db, clock.GetUtcNow());
         await db.SaveChangesAsync();
         return TypedResults.Created($"/api/jobs/{job.Id}", new BroughtIn(job.Id, job.Name, file.Surfaces.Count));
-    }
-
-    private static string FileName(Job job, string extension)
-    {
-        var plain = string.Join(
-            '-',
-            job.Name.Split([.. Path.GetInvalidFileNameChars(), ' ', '"', ';', ','], StringSplitOptions.RemoveEmptyEntries)
-        );
-        return $"{(plain.Length == 0 ? "job" : plain)}.{extension}";
     }
 }

@@ -113,6 +113,17 @@ internal static partial class FromJobFile
             Document = new(b.Lines, b.Net, b.Price, b.Surfaces),
         };
 
+    public static PaperRow Paper(FiledPaper p) =>
+        new()
+        {
+            Id = Guid.NewGuid(),
+            Kind = p.Kind,
+            ShowsPrices = p.ShowsPrices,
+            MadeAt = p.MadeAt,
+            MadeBy = Clip(p.MadeBy, 120),
+            Document = p.Document,
+        };
+
     public static BufferSpaceRow Buffer(FiledBuffer b, Dictionary<Guid, Guid> ids)
     {
         var row = Row(b);

@@ -41,7 +41,8 @@ internal static class JobFiling
             ],
             [.. (await Rows(db.LoggerSeries).OrderBy(l => l.AddedAt).ToListAsync()).Where(l => Stands(l.SurfaceId)).Select(ToJobFile.Of)],
             [.. (await Rows(db.Photos).OrderBy(p => p.AddedAt).ToListAsync()).Where(p => Stands(p.SurfaceId)).Select(ToJobFile.Of)],
-            [.. (await Rows(db.Bids).OrderBy(b => b.MadeAt).ToListAsync()).Select(ToJobFile.Of).OfType<FiledBid>()]
+            [.. (await Rows(db.Bids).OrderBy(b => b.MadeAt).ToListAsync()).Select(ToJobFile.Of).OfType<FiledBid>()],
+            [.. (await Rows(db.Papers).OrderBy(p => p.MadeAt).ToListAsync()).Select(ToJobFile.Of)]
         );
 
         IQueryable<T> Rows<T>(IQueryable<T> rows)
@@ -86,6 +87,7 @@ internal static class JobFiling
         db.LoggerSeries.AddRange(file.Logs.Select(l => FromJobFile.Log(l, ids)));
         db.Photos.AddRange(file.Photos.Select(p => FromJobFile.Photo(p, ids)));
         db.Bids.AddRange((file.Bids ?? []).Select(FromJobFile.Bid));
+        db.Papers.AddRange((file.Papers ?? []).Select(FromJobFile.Paper));
         foreach (var row in db.ChangeTracker.Entries<IJobRow>())
         {
             row.Entity.JobId = job.Id;

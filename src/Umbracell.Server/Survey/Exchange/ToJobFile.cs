@@ -25,6 +25,11 @@ internal static partial class ToJobFile
     public static FiledBid? Of(BidRow b) =>
         b.Document is { } made ? new(b.MadeAt, b.MadeBy, b.WorkDate, made.Net, made.Price, made.Lines, made.Surfaces) : null;
 
+    [MapperIgnoreSource(nameof(PaperRow.Id))]
+    [MapperIgnoreSource(nameof(PaperRow.FirmId))]
+    [MapperIgnoreSource(nameof(PaperRow.JobId))]
+    public static partial FiledPaper Of(PaperRow paper);
+
     public static FiledTargets Of(TargetSetRow t) =>
         new(t.Edition, t.BasedOn, [.. (t.GreatestU ?? []).SelectMany(e => e.Value.Select(z => new FiledTarget(e.Key, z.Key, z.Value)))]);
 

@@ -166,7 +166,9 @@ const costOf = (candidate: Candidate) => (candidate.cost ? reader.print(candidat
         v-if="compared.length"
         :pair="pair"
         :name="row?.name ?? ''"
-        :job="board.data.value?.job.name ?? ''"
+        :job="job"
+        :job-name="board.data.value?.job.name ?? ''"
+        :surface="surface"
         @close="compared = []"
       />
       <section class="lanes no-print" :aria-busy="desk.busy.value">

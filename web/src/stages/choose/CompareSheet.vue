@@ -1,17 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { api, ask, type Schemas } from '@/shared/api/client'
-import { saveFile } from '@/shared/api/saveFile'
 import { textureOf } from '@/shared/drawing/textures'
 import { useFindingText } from '@/shared/figures/findings'
-import { useSaving } from '@/shared/state/saving'
+import { usePapers } from '@/shared/state/papers'
 import { useReader } from '@/shared/state/reader'
 import { useCandidateText } from '@/shared/figures/candidateText'
 import type { Candidate } from './useChooseDesk'
 
 /** Two systems in one drawing, to one scale, with their figures in plain words: one page for whoever pays. */
-const props = defineProps<{ pair: readonly Candidate[]; name: string; job: string }>()
+const props = defineProps<{ pair: readonly Candidate[]; name: string; job: string; jobName: string; surface: string }>()
 defineEmits<{ close: [] }>()
 const { t } = useI18n()
 const reader = useReader()
@@ -75,25 +73,10 @@ const lines = computed<Line[]>(() => {
 })
 const print = () => window.print()
 
-const { fault, busy, save } = useSaving()
-/** The same page as a file, laid out by the server; words and figures are those on the screen. */
+const papers = usePapers(() => props.job)
+/** The same page as a file. The server makes it anew from what it knows of the surface. */
 const savePdf = () =>
-  save(async () => {
-    const body: Schemas['ComparisonPage'] = {
-      units: reader.units,
-      title: t('choose.compareTitle'),
-      lead: t('choose.compareLead', { name: props.name, job: props.job }),
-      systems: props.pair.map((c) => ({
-        name: words.kind(c.kind),
-        layers: words.layers(c.layers, c.boards),
-        sketch: c.sketch.map(({ key, thicknessMm }) => ({ key, thicknessMm })),
-      })),
-      lines: lines.value.map(({ key, cells }) => ({ label: t(`choose.plain.${key}`), cells })),
-      tail: t('choose.plainTail'),
-    }
-    const file = await ask(api.POST('/api/documents/comparison', { body, parseAs: 'blob' }))
-    saveFile(file as unknown as Blob, `${props.name}.pdf`)
-  })
+  papers.make({ kind: 'comparison', surfaceId: props.surface, systems: props.pair.map((c) => c.id) }, 'pdf')
 </script>
 
 <template>
@@ -102,14 +85,19 @@ const savePdf = () =>
       <h2 id="compare-title">{{ t('choose.compareTitle') }}</h2>
       <span class="no-print acts">
         <button type="button" class="act" :disabled="pair.length < 2" @click="print">{{ t('choose.print') }}</button>
-        <button type="button" class="act" :disabled="pair.length < 2 || busy" @click="savePdf">
+        <button
+          type="button"
+          class="act"
+          :disabled="pair.length < 2 || papers.busy.value || papers.waits.value"
+          @click="savePdf"
+        >
           {{ t('choose.pdf') }}
         </button>
         <button type="button" class="act" @click="$emit('close')">{{ t('choose.compareClose') }}</button>
       </span>
     </header>
-    <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
-    <p class="small quiet">{{ t('choose.compareLead', { name, job }) }}</p>
+    <p v-if="papers.fault.value" class="fault" role="alert">{{ papers.fault.value }}</p>
+    <p class="small quiet">{{ t('choose.compareLead', { name, job: jobName }) }}</p>
     <svg
       :viewBox="`0 0 ${W} ${pair.length * (H + 26)}`"
       role="img"

@@ -1,33 +1,33 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { Schemas } from '@/shared/api/client'
-import { saveTable } from '@/shared/api/tableFile'
-import { useBoard } from '@/shared/state/job'
 import { useJobFields } from '@/shared/state/fields'
+import { usePapers } from '@/shared/state/papers'
 import { useOrder } from '@/shared/state/price'
 import { useReader } from '@/shared/state/reader'
-import { useSaving } from '@/shared/state/saving'
 import { useSession } from '@/shared/state/session'
+import { useDays } from '@/shared/state/times'
 import FigureText from '@/shared/ui/FigureText.vue'
 import FindingLine from '@/shared/ui/FindingLine.vue'
 import FindingsList from '@/shared/ui/FindingsList.vue'
+import PapersMade from '@/shared/ui/PapersMade.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import TypedField from '@/shared/ui/TypedField.vue'
 import DrumsWarming from './DrumsWarming.vue'
 import MoneyNote from './MoneyNote.vue'
 import SetsFrame from './SetsFrame.vue'
-import { useOrderPaper } from './orderPaper'
+import { useDrumText } from './drumText'
 
 /** What the job loads, what of it stands in the store, what is ordered and by when, and when drums go into their blankets. */
 const props = defineProps<{ job: string }>()
 const { t } = useI18n()
 const reader = useReader()
 const order = useOrder(() => props.job)
-const board = useBoard(() => props.job)
 const session = useSession()
 const typed = useJobFields(() => props.job)
-const saving = useSaving()
+const papers = usePapers(() => props.job)
+const day = useDays()
+const blanket = useDrumText()
 const answer = computed(() => order.data.value ?? null)
 const priced = computed(() => session.person?.mayPrice ?? false)
 const columns = computed(() =>
@@ -36,10 +36,6 @@ const columns = computed(() =>
 const toOrder = computed(() => (answer.value?.lines ?? []).filter((line) => line.orderCount > 0))
 const leftOvers = computed(() => (answer.value?.lines ?? []).filter((line) => line.leftOver.amount >= 0.05))
 const findings = computed(() => (answer.value?.lines ?? []).flatMap((line) => line.findings))
-const { orderPage, loadPage, blanket, day } = useOrderPaper(answer, () => board.data.value?.job.name ?? '')
-
-const save = (kind: 'pdf' | 'xlsx' | 'csv', page: Schemas['TablePage']) =>
-  saving.save(() => saveTable(kind, page, page.title))
 </script>
 
 <template>
@@ -48,7 +44,7 @@ const save = (kind: 'pdf' | 'xlsx' | 'csv', page: Schemas['TablePage']) =>
     <ProblemNote v-if="order.error.value" :problem="order.error.value" @retry="order.refetch()" />
     <ElSkeleton v-else-if="!answer" :rows="6" animated />
     <template v-else>
-      <p class="fault" role="alert">{{ saving.fault.value }}</p>
+      <p class="fault" role="alert">{{ papers.fault.value }}</p>
       <p class="quiet">
         {{ answer.workDate ? t('order.for', { day: day(answer.workDate) }) : t('order.noDay') }}
         <b v-if="answer.orderBy">{{ t('order.by', { day: day(answer.orderBy) }) }}</b>
@@ -111,15 +107,27 @@ const save = (kind: 'pdf' | 'xlsx' | 'csv', page: Schemas['TablePage']) =>
           <DrumsWarming v-if="answer.nightAir" :lines="answer.lines" :night="answer.nightAir" />
         </section>
         <div class="acts no-print">
-          <button type="button" class="button main" @click="save('pdf', loadPage)">{{ t('order.loadPdf') }}</button>
-          <button type="button" class="button" :disabled="!toOrder.length" @click="save('csv', orderPage)">
-            {{ t('order.orderCsv') }}
+          <button
+            type="button"
+            class="button main"
+            :disabled="papers.waits.value"
+            @click="papers.make({ kind: 'loadList' }, 'pdf')"
+          >
+            {{ t('order.loadPdf') }}
           </button>
-          <button type="button" class="button" :disabled="!toOrder.length" @click="save('xlsx', orderPage)">
-            {{ t('order.orderXlsx') }}
+          <button
+            v-for="ending in ['pdf', 'csv', 'xlsx'] as const"
+            :key="ending"
+            type="button"
+            class="button"
+            :disabled="!toOrder.length || papers.waits.value"
+            @click="papers.make({ kind: 'order' }, ending)"
+          >
+            {{ t(`order.save.${ending}`) }}
           </button>
           <RouterLink class="act" :to="{ name: 'stock' }">{{ t('stock.title') }}</RouterLink>
         </div>
+        <PapersMade :job="job" :papers="papers" :kinds="['loadList', 'order']" />
         <section v-if="leftOvers.length">
           <h2>{{ t('order.leftTitle') }}</h2>
           <ul>

@@ -1,18 +1,17 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { api, ask, type Schemas } from '@/shared/api/client'
-import { saveTable } from '@/shared/api/tableFile'
+import { api, ask } from '@/shared/api/client'
 import { useProblems } from '@/shared/figures/problems'
 import { useJobFields } from '@/shared/state/fields'
-import { useBoard } from '@/shared/state/job'
+import { usePapers } from '@/shared/state/papers'
 import { useMaterialRefresh, usePrice } from '@/shared/state/price'
 import { useReader } from '@/shared/state/reader'
-import { useSaving } from '@/shared/state/saving'
 import { useSession } from '@/shared/state/session'
 import { useTakeOff } from '@/shared/state/takeOff'
 import { useClock } from '@/shared/state/clock'
 import { useDays, useTimes } from '@/shared/state/times'
+import PapersMade from '@/shared/ui/PapersMade.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import TakenOff from '@/shared/ui/TakenOff.vue'
 import TypedField from '@/shared/ui/TypedField.vue'
@@ -21,7 +20,7 @@ import BidLines from './BidLines.vue'
 import KeptBid from './KeptBid.vue'
 import PricedSurfaces from './PricedSurfaces.vue'
 import SetsFrame from './SetsFrame.vue'
-import { useBidPaper } from './bidPaper'
+import { useBidNotes } from './bidNotes'
 
 /** What the job costs and what is asked for it on the day of the work; bids as they were made, and what has changed since. */
 const props = defineProps<{ job: string }>()
@@ -29,7 +28,6 @@ const { t } = useI18n()
 const reader = useReader()
 const session = useSession()
 const price = usePrice(() => props.job)
-const board = useBoard(() => props.job)
 const refresh = useMaterialRefresh()
 const { general } = useProblems()
 const fault = ref('')
@@ -59,13 +57,12 @@ const off = useTakeOff(async (id) =>
 const keptBids = computed(() => (answer.value?.kept ?? []).filter((one) => !off.gone(one.id)))
 const day = useDays()
 
-const { outer, inner, held, missing, free } = useBidPaper(answer, () => board.data.value?.job)
+const { held, missing, free } = useBidNotes(answer)
+const papers = usePapers(() => props.job)
 const open = ref<string | null>(null)
 const times = useTimes(() => props.job)
 const now = useClock()
 const isPast = computed(() => !!answer.value?.workDate && answer.value.workDate < times.date(now.value))
-const saving = useSaving()
-const save = (kind: 'pdf' | 'xlsx', page: Schemas['TablePage']) => saving.save(() => saveTable(kind, page, page.title))
 </script>
 
 <template>
@@ -74,7 +71,7 @@ const save = (kind: 'pdf' | 'xlsx', page: Schemas['TablePage']) => saving.save((
     <ProblemNote v-if="price.error.value" :problem="price.error.value" @retry="price.refetch()" />
     <ElSkeleton v-else-if="!answer" :rows="8" animated />
     <template v-else>
-      <p class="fault" role="alert">{{ fault || saving.fault.value || typed.notice.value }}</p>
+      <p class="fault" role="alert">{{ fault || papers.fault.value || typed.notice.value }}</p>
       <div class="setting no-print">
         <TypedField
           :typed="typed"
@@ -152,14 +149,22 @@ const save = (kind: 'pdf' | 'xlsx', page: Schemas['TablePage']) => saving.save((
             <button
               type="button"
               class="button"
-              :disabled="!!missing"
+              :disabled="!!missing || papers.waits.value"
               :aria-describedby="missing ? 'no-outer' : undefined"
-              @click="save('pdf', outer)"
+              @click="papers.make({ kind: 'outerBid' }, 'pdf')"
             >
               {{ t('price.outer.pdf') }}
             </button>
-            <button type="button" class="button" @click="save('pdf', inner)">{{ t('price.inner.pdf') }}</button>
-            <button type="button" class="button" @click="save('xlsx', inner)">{{ t('price.inner.xlsx') }}</button>
+            <button
+              v-for="ending in ['pdf', 'xlsx'] as const"
+              :key="ending"
+              type="button"
+              class="button"
+              :disabled="papers.waits.value"
+              @click="papers.make({ kind: 'innerBid' }, ending)"
+            >
+              {{ t(`price.inner.${ending}`) }}
+            </button>
           </div>
           <p v-if="missing" id="no-outer" class="small quiet no-print">{{ t('price.outer.incomplete') }}</p>
         </section>
@@ -168,6 +173,7 @@ const save = (kind: 'pdf' | 'xlsx', page: Schemas['TablePage']) => saving.save((
         </section>
       </div>
       <AlternativePrices v-if="open" :key="open" :job="job" :surface="open" @close="open = null" />
+      <PapersMade :job="job" :papers="papers" :kinds="['outerBid', 'innerBid']" />
       <section class="kept">
         <h2>{{ t('price.keptTitle') }}</h2>
         <TakenOff :off="off" />

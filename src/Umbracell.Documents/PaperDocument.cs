@@ -1,0 +1,70 @@
+using Umbracell.Core.Quantities;
+
+namespace Umbracell.Documents;
+
+/// <summary>A kind of paper.</summary>
+public enum PaperKind
+{
+    /// <summary>What is done and what it costs, for the customer.</summary>
+    OuterBid,
+
+    /// <summary>How the price comes about, for the firm alone.</summary>
+    InnerBid,
+
+    /// <summary>What is ordered.</summary>
+    Order,
+
+    /// <summary>What is loaded on the rig.</summary>
+    LoadList,
+
+    /// <summary>Systems of a surface side by side.</summary>
+    Comparison,
+}
+
+/// <summary>A paper as it was made: the words and figures that stand on it, in one reader's units. What is printed later is printed from
+/// this, so that a paper reads the same however the job has changed since.</summary>
+/// <param name="Units">Units of its figures; they decide the size of the sheet too.</param>
+/// <param name="Firm">The firm's name at its head.</param>
+/// <param name="Title">Title.</param>
+/// <param name="Lead">What it is for, a line each.</param>
+/// <param name="Sections">Sections through what is compared, drawn to one scale; often none.</param>
+/// <param name="Table">Its table.</param>
+/// <param name="Notes">What must be read with it, a paragraph each.</param>
+/// <param name="OnePage">Whether it is to stand on a single page, its letters made smaller as far as they can still be read.</param>
+public sealed record PaperDocument(
+    UnitSystem Units,
+    string Firm,
+    string Title,
+    IReadOnlyList<string> Lead,
+    IReadOnlyList<PaperSection> Sections,
+    PaperTable Table,
+    IReadOnlyList<string> Notes,
+    bool OnePage = false
+);
+
+/// <summary>A table on paper.</summary>
+/// <param name="Columns">Its columns, one at least.</param>
+/// <param name="Lines">Its lines.</param>
+public sealed record PaperTable(IReadOnlyList<PaperColumn> Columns, IReadOnlyList<PaperLine> Lines);
+
+/// <summary>A column of a table on paper.</summary>
+/// <param name="Heading">Its heading.</param>
+/// <param name="Figures">Whether it holds figures, which stand at its right edge.</param>
+/// <param name="Share">Width against the other columns, above zero.</param>
+public sealed record PaperColumn(string Heading, bool Figures = false, double Share = 1);
+
+/// <summary>A line of a table on paper.</summary>
+/// <param name="Cells">One for each column.</param>
+/// <param name="IsSum">Whether it is a sum.</param>
+public sealed record PaperLine(IReadOnlyList<string> Cells, bool IsSum = false);
+
+/// <summary>A section through a system.</summary>
+/// <param name="Name">The system's name.</param>
+/// <param name="Layers">Its layers in words, beside which no tone must be known.</param>
+/// <param name="Drawn">Its layers from outside in.</param>
+public sealed record PaperSection(string Name, string Layers, IReadOnlyList<DrawnLayer> Drawn);
+
+/// <summary>A layer as drawn.</summary>
+/// <param name="Key">Material, or kind of foam; it decides the tone.</param>
+/// <param name="ThicknessMm">Thickness, mm.</param>
+public sealed record DrawnLayer(string Key, double ThicknessMm);

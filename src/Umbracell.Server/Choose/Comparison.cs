@@ -1,0 +1,114 @@
+using Umbracell.Core.Choosing;
+using Umbracell.Core.Findings;
+using Umbracell.Documents;
+using Umbracell.Questions.Answers;
+using Umbracell.Questions.Choose;
+using Umbracell.Server.Papers;
+using Umbracell.Server.Problems;
+using Umbracell.Server.Sheets;
+using Umbracell.Server.Surfaces;
+using Umbracell.Store.Model;
+
+namespace Umbracell.Server.Choose;
+
+/// <summary>Systems of a surface in one drawing, to one scale, with their figures in plain words: one page for whoever pays.</summary>
+internal sealed class Comparison(SurfaceReader reader, SheetLibrary library) : IPaperMaker
+{
+    public PaperKind Kind => PaperKind.Comparison;
+
+    /// <exception cref="FieldFaultsException">No surface is named, fewer than two systems, or one that the surface has not.</exception>
+    public async Task<PaperDocument> MakeAsync(PaperOrder order)
+    {
+        var (surface, job) = await FindAsync(order);
+        var systems = await SystemsAsync(surface, job, order);
+        var words = order.Words;
+        return order.Paper(
+            words.Say("choose.compareTitleOf", ("name", surface.Name)),
+            [words.Say("choose.compareLead", ("name", surface.Name), ("job", job.Name))],
+            new(
+                [new("", Share: 1.3), .. systems.Select(one => new PaperColumn(NameOf(one, words), Share: 4.0 / systems.Count))],
+                [.. Lines(words).Select(line => new PaperLine([line.Name, .. systems.Select(line.Of)]))]
+            ),
+            [words.Say("choose.plainTail")]
+        ) with
+        {
+            Sections =
+            [
+                .. systems.Select(one => new PaperSection(
+                    NameOf(one, words),
+                    words.Layers(one.Layers.Concat(one.Boards)),
+                    [.. one.Sketch.Select(layer => new DrawnLayer(layer.Key, layer.ThicknessMm))]
+                )),
+            ],
+            OnePage = true,
+        };
+    }
+
+    private async Task<(Surface Surface, Job Job)> FindAsync(PaperOrder order)
+    {
+        if (order.Wish.SurfaceId is not { } id)
+        {
+            throw new FieldFaultsException([new("surfaceId", FaultCode.Empty, "")]);
+        }
+
+        var found = await reader.FindAsync(id);
+        return found.Job.Id == order.JobId ? found : throw new NotFoundException("surface");
+    }
+
+    private async Task<List<CandidateAnswer>> SystemsAsync(Surface surface, Job job, PaperOrder order)
+    {
+        var asked = order.Wish.Systems ?? [];
+        if (asked.Count < 2)
+        {
+            throw new FieldFaultsException([new("systems", FaultCode.Empty, string.Join(", ", asked))]);
+        }
+
+        var readings = await reader.ReadingsAsync(job.Id, [surface.Id]);
+        var choice = ChoiceQuestions.Answer(SurfaceChoices.Of(surface, job, order.Firm, readings), await library.SuppliesAsync());
+        return
+        [
+            .. asked.Select(id =>
+                choice.Candidates.FirstOrDefault(one => one.Id == id)
+                ?? throw new FieldFaultsException([new("systems", FaultCode.Unknown, id)])
+            ),
+        ];
+    }
+
+    private static string NameOf(CandidateAnswer system, PaperWords words) => words.Say($"candidate.{Vocabulary.KeyOf(system.Kind)}");
+
+    private static IEnumerable<(string Name, Func<CandidateAnswer, string> Of)> Lines(PaperWords words)
+    {
+        string Name(string key) => words.Say($"choose.plain.{key}");
+        string Score(CandidateAnswer one, ScorePart part) =>
+            words.PrintOrDash(one.Scores.FirstOrDefault(score => score.Part == part)?.Measured);
+        return
+        [
+            (
+                Name("warm"),
+                one =>
+                    words.Say(
+                        "choose.plainU",
+                        ("u", one.U.Figure),
+                        ("meets", words.Say(one.MeetsTarget ? "choose.meets" : "choose.fallsShort"))
+                    )
+            ),
+            (Name("damp"), one => Dampest(one, words)),
+            (Name("money"), one => one.Cost is { } cost ? words.Print(cost.Figure) : words.Say("choose.noPrice")),
+            (Name("time"), one => words.Print(one.Hours)),
+            (Name("quiet"), one => words.Say("choose.plainQuiet", ("depth", Score(one, ScorePart.Quiet)))),
+            (Name("knocks"), one => words.Say("choose.plainKnocks", ("density", Score(one, ScorePart.Toughness)))),
+            (Name("repair"), one => words.Say("choose.plainRepair", ("weight", Score(one, ScorePart.Repair)))),
+            (Name("rules"), one => Rules(one, words)),
+        ];
+    }
+
+    private static string Dampest(CandidateAnswer one, PaperWords words) =>
+        one.Dampest is { } dampest
+            ? words.Say("choose.plainRh", ("rh", dampest.Humidity.Figure), ("place", words.Place(dampest.Place)))
+            : words.Say("choose.plainNone");
+
+    private static string Rules(CandidateAnswer one, PaperWords words) =>
+        string.Join("; ", one.Findings.Where(f => f.Verdict != Verdict.Clear).Select(words.Title)) is { Length: > 0 } all
+            ? all
+            : words.Say("choose.noRules");
+}

@@ -1,0 +1,64 @@
+using Umbracell.Documents;
+using Umbracell.Questions.Price;
+using Umbracell.Server.Papers;
+using Umbracell.Server.Places;
+using Umbracell.Server.Sets.Price;
+using Umbracell.Server.Surfaces;
+
+namespace Umbracell.Server.Sets.Papers;
+
+/// <summary>What both papers of a bid say of a job: the outer one for the customer tells what is done and what it costs; the inner one
+/// shows how the price comes about and stays in the firm.</summary>
+/// <param name="Job">The job's name.</param>
+/// <param name="WorkDate">Day of the work; null until it is set.</param>
+/// <param name="Today">Today where the job is.</param>
+/// <param name="Bid">Its bid.</param>
+/// <param name="Surfaces">Its surfaces.</param>
+/// <param name="Order">The paper asked for.</param>
+internal sealed record BidOnPaper(
+    string Job,
+    DateOnly? WorkDate,
+    DateOnly Today,
+    BidAnswer Bid,
+    IReadOnlyList<BidSurfaceAnswer> Surfaces,
+    PaperOrder Order
+)
+{
+    private PaperWords Words => Order.Words;
+
+    public static async Task<BidOnPaper> OfAsync(StudiedJobs jobs, TimeProvider clock, PaperOrder order)
+    {
+        var (_, study, means, bid) = await jobs.OfAsync(order.JobId);
+        return new(
+            study.Job.Name,
+            JobPricing.Of(study.Job).WorkDate,
+            PlaceTime.Today(study.Job, clock),
+            BidQuestions.Answer(bid.Bid, means.Supplies),
+            [.. bid.Surfaces.Select(PriceAnswers.Of)],
+            order
+        );
+    }
+
+    public string When => WorkDate is { } day ? Words.Say("price.paperDay", ("day", day)) : Words.Say("price.paperNoDay", ("day", Today));
+
+    public string Money => Order.Firm.Currency is { Length: > 0 } sign ? Words.Say("price.currency", ("currency", sign)) : "";
+
+    // What no way allows on that day is priced as if it were warm enough, and says so.
+    public string Held => Named("price.heldSurfaces", Surfaces.Where(one => one.AllHeld).Select(one => one.Name));
+
+    public string Missing => Named("price.missing", Bid.Missing);
+
+    public string Free => Named("price.free", Bid.Free);
+
+    public string Figure(string name) => Words.Print(Bid.Figures.GetValueOrDefault(name));
+
+    public string LineName(BidLineAnswer line) =>
+        line.Name.Length > 0 ? PaperWords.Material(line.Name) : Words.Say($"price.line.{line.Key.Split(':')[0]}");
+
+    /// <summary>A sum at the end of a table, with blanks between its name and its amount.</summary>
+    public static PaperLine Sum(string name, int blanks, string amount) =>
+        new([name, .. Enumerable.Repeat("", blanks), amount], IsSum: true);
+
+    private string Named(string path, IEnumerable<string> names) =>
+        string.Join(", ", names.Select(PaperWords.Material)) is { Length: > 0 } all ? Words.Say(path, ("names", all)) : "";
+}

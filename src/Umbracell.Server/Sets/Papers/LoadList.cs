@@ -1,0 +1,62 @@
+using Umbracell.Documents;
+using Umbracell.Server.Papers;
+using Umbracell.Server.Sets.Stock;
+using Umbracell.Server.Surfaces;
+
+namespace Umbracell.Server.Sets.Papers;
+
+/// <summary>What is loaded, on one page for the rig, with when the blankets go on.</summary>
+internal sealed class LoadList(JobOrders orders, SurfaceReader reader) : IPaperMaker
+{
+    public PaperKind Kind => PaperKind.LoadList;
+
+    public async Task<PaperDocument> MakeAsync(PaperOrder order)
+    {
+        var asked = await orders.OfAsync(order.JobId, order.Person);
+        var words = order.Words;
+        return order.Paper(
+            words.Say("order.loadTitle"),
+            [(await reader.FindJobAsync(order.JobId)).Name, OrderOnPaper.When(words, asked)],
+            new(
+                [
+                    new(words.Say("order.col.product"), Share: 3),
+                    new(words.Say("order.col.load"), Figures: true),
+                    new(words.Say("order.col.weight"), Figures: true, 1.4),
+                    new(words.Say("order.col.blanket"), Share: 4),
+                ],
+                [
+                    .. asked.Lines.Select(line => new PaperLine([
+                        line.Sheet,
+                        OrderOnPaper.Count(line.Load),
+                        words.Print(line.Weight),
+                        string.Join("; ", line.Drums.Select(drum => Blanket(words, drum))),
+                    ])),
+                    new([words.Say("order.all"), "", words.Print(asked.Weight), ""], IsSum: true),
+                ]
+            ),
+            [
+                .. asked.Findings.Select(one => $"{words.Title(one)}. {words.Detail(one)}"),
+                words.Say("order.lots"),
+                words.Say("order.core"),
+                words.Say("order.safety"),
+            ]
+        ) with
+        {
+            OnePage = true,
+        };
+    }
+
+    private static string Blanket(PaperWords words, DrumAnswer drum)
+    {
+        (string, object?)[] told =
+        [
+            ("side", drum.Side.ToString()),
+            ("start", drum.Start),
+            ("wanted", drum.Wanted),
+            ("lead", drum.Lead?.Figure),
+        ];
+        return drum.Lead is null ? words.Say("order.never", told)
+            : drum.Lead.Figure.Amount <= 0 ? words.Say("order.warmEnough", told)
+            : words.Say("order.blanketOn", told);
+    }
+}

@@ -1,0 +1,65 @@
+using System.Globalization;
+using System.Security.Claims;
+using Umbracell.Documents;
+using Umbracell.Server.Access;
+using Umbracell.Server.Papers;
+using Umbracell.Server.Sets.Stock;
+using Umbracell.Server.Surfaces;
+
+namespace Umbracell.Server.Sets.Papers;
+
+/// <summary>What is ordered, for whoever buys. Every line says which job it is for and by when: orders of several jobs are put under one
+/// another.</summary>
+internal sealed class OrderPaper(JobOrders orders, SurfaceReader reader) : IPaperMaker
+{
+    public PaperKind Kind => PaperKind.Order;
+
+    public bool ShowsPrices(ClaimsPrincipal person) => Claims.Prices(person);
+
+    public async Task<PaperDocument> MakeAsync(PaperOrder order)
+    {
+        var asked = await orders.OfAsync(order.JobId, order.Person);
+        var job = (await reader.FindJobAsync(order.JobId)).Name;
+        var words = order.Words;
+        var priced = ShowsPrices(order.Person);
+        return order.Paper(
+            words.Say("order.orderTitle"),
+            [job, OrderOnPaper.When(words, asked), asked.OrderBy is { } by ? words.Say("order.by", ("day", by)) : ""],
+            new(
+                [.. Columns(words), .. priced ? [new PaperColumn(PriceHeading(order), Figures: true, 2)] : Array.Empty<PaperColumn>()],
+                [
+                    .. asked
+                        .Lines.Where(line => line.OrderCount > 0)
+                        .Select(line => new PaperLine([
+                            .. Cells(job, asked, line),
+                            .. priced ? [words.Print(line.Price)] : Array.Empty<string>(),
+                        ])),
+                ]
+            ),
+            [words.Say("order.warm")]
+        );
+    }
+
+    private static PaperColumn[] Columns(PaperWords words) =>
+        [
+            new(words.Say("order.col.job"), Share: 3),
+            new(words.Say("price.workDate"), Share: 2),
+            new(words.Say("order.col.by"), Share: 2),
+            new(words.Say("order.col.product"), Share: 3),
+            new(words.Say("order.col.sets"), Figures: true),
+            new(words.Say("order.col.drumsA"), Figures: true),
+            new(words.Say("order.col.drumsB"), Figures: true),
+        ];
+
+    // Days as programs sort them: these lines end in spreadsheets.
+    private static string[] Cells(string job, JobOrderAnswer asked, OrderLine line)
+    {
+        var count = OrderOnPaper.Count(line.OrderCount);
+        return [job, Day(asked.WorkDate), Day(asked.OrderBy), line.Sheet, count, count, count];
+
+        static string Day(DateOnly? day) => day?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture) ?? "";
+    }
+
+    private static string PriceHeading(PaperOrder order) =>
+        order.Firm.Currency is { Length: > 0 } sign ? $"{order.Words.Say("order.col.price")}, {sign}" : order.Words.Say("order.col.price");
+}

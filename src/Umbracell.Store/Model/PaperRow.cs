@@ -1,0 +1,30 @@
+using System.Text.Json;
+using Umbracell.Documents;
+
+namespace Umbracell.Store.Model;
+
+/// <summary>A paper as it was made. It is never changed.</summary>
+public sealed class PaperRow : IJobRow
+{
+    public Guid Id { get; set; }
+
+    public Guid FirmId { get; set; }
+
+    public Guid JobId { get; set; }
+
+    public PaperKind Kind { get; set; }
+
+    /// <summary>Whether it shows what the firm pays and earns.</summary>
+    public bool ShowsPrices { get; set; }
+
+    public DateTimeOffset MadeAt { get; set; }
+
+    /// <summary>Role of the person who made it.</summary>
+    public required string MadeBy { get; set; }
+
+    public required PaperDocument Document { get; set; }
+
+    /// <summary>Whether another paper of its kind reads the same, word for word.</summary>
+    public bool SaysTheSameAs(PaperRow other) =>
+        ShowsPrices == other.ShowsPrices && JsonSerializer.Serialize(Document) == JsonSerializer.Serialize(other.Document);
+}

@@ -1,0 +1,60 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useI18n } from 'vue-i18n'
+import type { Schemas } from '@/shared/api/client'
+import type { usePapers } from '@/shared/state/papers'
+import { useTimes } from '@/shared/state/times'
+
+/** Papers that were made of a job. What is saved again reads as it was made, however the job has changed since. */
+const props = defineProps<{
+  job: string
+  papers: ReturnType<typeof usePapers>
+  kinds: readonly Schemas['PaperKind'][]
+}>()
+const { t } = useI18n()
+const times = useTimes(() => props.job)
+const shown = computed(() => (props.papers.made.data.value ?? []).filter((one) => props.kinds.includes(one.kind)))
+</script>
+
+<template>
+  <section v-if="shown.length" class="papers">
+    <h2>{{ t('papers.title') }}</h2>
+    <p class="small quiet">{{ t('papers.lead') }}</p>
+    <ul>
+      <li v-for="paper in shown" :key="paper.id">
+        <span>{{ paper.title }}</span>
+        <span class="small quiet">
+          {{ t('papers.made', { at: times.time(paper.madeAt), by: paper.madeBy }) }}
+          {{ t(`papers.units.${paper.units}`) }}
+        </span>
+        <button
+          type="button"
+          class="act no-print"
+          :aria-label="t('papers.againOf', { title: paper.title, at: times.time(paper.madeAt) })"
+          @click="papers.again(paper, 'pdf')"
+        >
+          {{ t('papers.again') }}
+        </button>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+ul {
+  list-style: none;
+  margin: 8px 0 0;
+  padding: 0;
+}
+li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+  align-items: baseline;
+  padding: 7px 0;
+  border-bottom: 1px solid var(--line);
+}
+li > :first-child {
+  flex: 1 1 240px;
+}
+</style>
