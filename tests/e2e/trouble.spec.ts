@@ -163,10 +163,12 @@ test('a file that cannot be made is told in a sentence, and the page stays', asy
     [`/jobs/${job.id}/order`, [/Load list as PDF/], 'Order and load'],
     [`/jobs/${job.id}/survey/exchange`, [/^CSV$/, /^XLSX$/, /Job file/], 'Take surfaces out'],
   ]
-  await page.route(/\/api\/(documents|jobs\/[^/]+\/(surfaces\.|file))/, (route) =>
-    broken === 'gone'
-      ? route.abort()
-      : route.fulfill({ status: 500, contentType: 'application/problem+json', body: '{"status":500}' }),
+  await page.route(/\/api\/jobs\/[^/]+\/(surfaces\.|file|papers)/, (route) =>
+    route.request().method() === 'GET' && route.request().url().endsWith('/papers')
+      ? route.continue()
+      : broken === 'gone'
+        ? route.abort()
+        : route.fulfill({ status: 500, contentType: 'application/problem+json', body: '{"status":500}' }),
   )
   let broken: 'gone' | 'failed'
   for (const [path, buttons, heading] of places) {

@@ -10,7 +10,9 @@ internal sealed class PaperLayout(PaperDocument paper, PaperPages pages)
         Note = 9,
         DrawingHigh = 62,
         Gap = 14,
-        CellGap = 8;
+        CellGap = 14;
+
+    private float[] _widths = [];
 
     public void Lay()
     {
@@ -41,7 +43,7 @@ internal sealed class PaperLayout(PaperDocument paper, PaperPages pages)
         foreach (var line in letters.Broken(text, pages.Width))
         {
             pages.Room(letters.Line);
-            letters.Draw(pages.Canvas, line, PaperPages.Left, pages.At, color);
+            letters.Draw(pages.Canvas, line, PaperPages.Margin, pages.At, color);
             pages.At += letters.Line;
         }
     }
@@ -58,6 +60,8 @@ internal sealed class PaperLayout(PaperDocument paper, PaperPages pages)
             Draw(section, pages.Width / deepest);
             Down(DrawingHigh + Gap);
         }
+
+        Down(paper.Sections.Count > 0 ? Gap : 0);
     }
 
     // One scale for all, outside left; a skin too thin to see is drawn a hair wide.
@@ -71,7 +75,7 @@ internal sealed class PaperLayout(PaperDocument paper, PaperPages pages)
             StrokeWidth = 0.6f,
             Color = PaperTones.Quiet,
         };
-        var left = PaperPages.Left;
+        var left = PaperPages.Margin;
         foreach (var layer in section.Drawn)
         {
             var width = Math.Max(1.5f, (float)layer.ThicknessMm * pointsPerMm * 0.96f);
@@ -84,54 +88,83 @@ internal sealed class PaperLayout(PaperDocument paper, PaperPages pages)
 
     private void Table()
     {
+        _widths = Widths();
         Heading();
-        foreach (var row in paper.Table.Lines)
+        foreach (var line in paper.Table.Lines)
         {
-            using var letters = pages.Letters(Text, row.IsSum);
-            var cells = Cells(row.Cells, letters);
-            if (pages.Room(Height(cells, letters)))
-            {
-                Heading();
-            }
-
-            Row(cells, letters, PaperTones.Ink);
+            using var letters = pages.Letters(Text, line.IsSum);
+            Row(Cells(line.Cells, letters), letters, PaperTones.Ink, Heading);
         }
     }
 
     private void Heading()
     {
         using var letters = pages.Letters(Text, bold: true);
-        Row(Cells([.. paper.Table.Columns.Select(column => column.Heading)], letters), letters, PaperTones.Quiet);
+        Row(Cells([.. paper.Table.Columns.Select(column => column.Heading)], letters), letters, PaperTones.Quiet, () => { });
     }
 
-    private float Unit => pages.Width / (float)paper.Table.Columns.Sum(column => column.Share);
+    // By their shares, but none narrower than the longest word of its heading or than its figures, as long as all find room.
+    private float[] Widths()
+    {
+        using var letters = pages.Letters(Text, bold: true);
+        var columns = paper.Table.Columns;
+        var unit = pages.Width / (float)columns.Sum(column => column.Share);
+        float[] shares = [.. columns.Select(column => unit * (float)column.Share)];
+        float[] least = [.. columns.Select((column, i) => LongestWord(column, i, letters) + CellGap)];
+        var wanting = shares.Zip(least, (share, word) => Math.Max(0, word - share)).Sum();
+        var spare = shares.Zip(least, (share, word) => Math.Max(0, share - word)).Sum();
+        return spare <= wanting
+            ? shares
+            : [.. shares.Zip(least, (share, word) => share < word ? word : share - (share - word) * wanting / spare)];
+    }
 
-    private float WidthOf(PaperColumn column) => Unit * (float)column.Share;
+    private float LongestWord(PaperColumn column, int at, SizedLetters letters) =>
+        (column.Figures ? paper.Table.Lines.Select(line => line.Cells.ElementAtOrDefault(at) ?? "") : [])
+            .Concat(column.Heading.Split(' '))
+            .Max(letters.WidthOf);
 
     private List<List<string>> Cells(IReadOnlyList<string> cells, SizedLetters letters) =>
-        [.. paper.Table.Columns.Zip(cells, (column, text) => letters.Broken(text, WidthOf(column) - CellGap))];
+        [.. cells.Zip(_widths, (text, width) => letters.Broken(text, width - CellGap))];
 
-    private static float Height(List<List<string>> cells, SizedLetters letters) =>
-        cells.Select(lines => lines.Count).DefaultIfEmpty().Max() * letters.Line;
-
-    private void Row(List<List<string>> cells, SizedLetters letters, SKColor color)
+    private void Row(List<List<string>> cells, SizedLetters letters, SKColor color, Action begin)
     {
-        var left = PaperPages.Left;
-        foreach (var (column, lines) in paper.Table.Columns.Zip(cells))
+        var lines = cells.Select(cell => cell.Count).DefaultIfEmpty().Max();
+        if (pages.Room(lines * letters.Line))
         {
-            var edge = left + WidthOf(column) - CellGap / 2;
-            for (var i = 0; i < lines.Count; i++)
-            {
-                var x = column.Figures ? edge - letters.WidthOf(lines[i]) : left;
-                letters.Draw(pages.Canvas, lines[i], x, pages.At + i * letters.Line, color);
-            }
-
-            left += WidthOf(column);
+            begin();
         }
 
-        pages.At += Height(cells, letters) + pages.Scaled(4);
-        using var rule = new SKPaint { Color = PaperTones.Rule, StrokeWidth = 0.8f };
-        pages.Canvas.DrawLine(PaperPages.Left, pages.At, PaperPages.Left + pages.Width, pages.At, rule);
+        for (var i = 0; i < lines; i++)
+        {
+            // A row taller than what is left of a page goes on overleaf.
+            if (pages.Room(letters.Line))
+            {
+                begin();
+            }
+
+            DrawLine(cells, i, letters, color);
+            pages.At += letters.Line;
+        }
+
         Down(4);
+        using var rule = new SKPaint { Color = PaperTones.Rule, StrokeWidth = 0.8f };
+        pages.Canvas.DrawLine(PaperPages.Margin, pages.At, PaperPages.Margin + pages.Width, pages.At, rule);
+        Down(4);
+    }
+
+    private void DrawLine(List<List<string>> cells, int line, SizedLetters letters, SKColor color)
+    {
+        var left = PaperPages.Margin;
+        for (var i = 0; i < cells.Count; i++)
+        {
+            if (line < cells[i].Count)
+            {
+                var text = cells[i][line];
+                var edge = left + _widths[i] - (i == _widths.Length - 1 ? 0 : CellGap);
+                letters.Draw(pages.Canvas, text, paper.Table.Columns[i].Figures ? edge - letters.WidthOf(text) : left, pages.At, color);
+            }
+
+            left += _widths[i];
+        }
     }
 }

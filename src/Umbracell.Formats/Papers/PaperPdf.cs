@@ -49,8 +49,8 @@ public static class PaperPdf
 /// <summary>The pages of a paper, filled from the top down.</summary>
 internal sealed class PaperPages : IDisposable
 {
-    /// <summary>Where lines begin.</summary>
-    public const float Left = 48;
+    /// <summary>Around what stands on a page, points.</summary>
+    public const float Margin = 48;
 
     private const float Bottom = 62,
         FootSize = 8;
@@ -73,7 +73,7 @@ internal sealed class PaperPages : IDisposable
 
     public SKCanvas Canvas { get; private set; } = null!;
 
-    public float Width => _size.Width - 2 * Left;
+    public float Width => _size.Width - 2 * Margin;
 
     /// <summary>Where the next thing stands.</summary>
     public float At { get; set; }
@@ -87,7 +87,7 @@ internal sealed class PaperPages : IDisposable
     /// <returns>Whether a page was begun.</returns>
     public bool Room(float height)
     {
-        if (At + height <= _size.Height - Bottom || At <= Left)
+        if (At + height <= _size.Height - Bottom || At <= Margin)
         {
             return false;
         }
@@ -101,7 +101,7 @@ internal sealed class PaperPages : IDisposable
     {
         using var letters = _letters.Of(FootSize, bold: false);
         var foot = string.Create(CultureInfo.InvariantCulture, $"{_paper.Firm}  ·  {_paper.Title}  ·  {Count}");
-        letters.Draw(Canvas, letters.Broken(foot, Width)[0], Left, _size.Height - 38, PaperTones.Quiet);
+        letters.Draw(Canvas, letters.Broken(foot, Width)[0], Margin, _size.Height - 38, PaperTones.Quiet);
         _document.EndPage();
     }
 
@@ -110,6 +110,6 @@ internal sealed class PaperPages : IDisposable
     private void Begin()
     {
         Canvas = _document.BeginPage(_size.Width, _size.Height);
-        (Count, At) = (Count + 1, Left);
+        (Count, At) = (Count + 1, Margin);
     }
 }

@@ -26,7 +26,7 @@ internal sealed class OrderPaper(JobOrders orders, SurfaceReader reader) : IPape
             words.Say("order.orderTitle"),
             [job, OrderOnPaper.When(words, asked), asked.OrderBy is { } by ? words.Say("order.by", ("day", by)) : ""],
             new(
-                [.. Columns(words), .. priced ? [new PaperColumn(PriceHeading(order), Figures: true, 2)] : Array.Empty<PaperColumn>()],
+                [.. Columns(words), .. priced ? [new PaperColumn(PriceHeading(order), Figures: true, 2.2)] : Array.Empty<PaperColumn>()],
                 [
                     .. asked
                         .Lines.Where(line => line.OrderCount > 0)
@@ -42,13 +42,13 @@ internal sealed class OrderPaper(JobOrders orders, SurfaceReader reader) : IPape
 
     private static PaperColumn[] Columns(PaperWords words) =>
         [
-            new(words.Say("order.col.job"), Share: 3),
-            new(words.Say("price.workDate"), Share: 2),
-            new(words.Say("order.col.by"), Share: 2),
+            new(words.Say("order.col.job"), Share: 3.2),
+            new(words.Say("price.workDate"), Share: 2.2),
+            new(words.Say("order.col.by"), Share: 2.2),
             new(words.Say("order.col.product"), Share: 3),
-            new(words.Say("order.col.sets"), Figures: true),
-            new(words.Say("order.col.drumsA"), Figures: true),
-            new(words.Say("order.col.drumsB"), Figures: true),
+            new(words.Say("order.col.sets"), Figures: true, 1.6),
+            new(words.Say("order.col.drumsA"), Figures: true, 1.6),
+            new(words.Say("order.col.drumsB"), Figures: true, 1.6),
         ];
 
     // Days as programs sort them: these lines end in spreadsheets.

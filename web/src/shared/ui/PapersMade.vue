@@ -41,6 +41,9 @@ const shown = computed(() => (props.papers.made.data.value ?? []).filter((one) =
 </template>
 
 <style scoped>
+.papers {
+  margin: 22px 0;
+}
 ul {
   list-style: none;
   margin: 8px 0 0;
