@@ -93,12 +93,16 @@ build_browser_core() {
     step 'The build of the core for the browser' dotnet publish src/Umbracell.Core.Browser -c Release -o .run/core -v quiet --nologo
     mkdir -p web/public
     cp -r .run/core/wwwroot/_framework web/public/core
-    rm -f web/public/core/*.gz web/public/core/*.br
     mv .run/core.stamp.new .run/core.stamp
   fi
 }
 
+# One compiler serves all projects: started anew for each, it spends more time on becoming quick than on compiling.
+share_compiler() { export UseSharedCompilation=true; }
+end_compiler() { timeout 20 dotnet build-server shutdown --vbcscompiler >/dev/null 2>&1; }
+
 build_product() {
+  share_compiler
   mkdir -p .run
   # The catalogue of words is built into the server too.
   if changed_since .run/server.stamp src web/src/i18n Directory.Build.props Directory.Packages.props global.json; then

@@ -26,12 +26,12 @@ const ofStage =
 
 /**
  * A section with other foam, thickness, air, layers and members. Metal members are solved anew for every depth and every
- * layer beside them, which takes the browser a tenth of a second and more: one in eight is another wall, the others vary in the rest.
+ * layer beside them, which takes the browser a tenth of a second and more: one in sixteen is another wall, the others vary in the rest.
  */
 function variedSection(base: Question, random: Numbers): Question {
   const { between, pick, chance } = random
   const members = base.members as Record<string, unknown>
-  const otherWall = !members.flangeMm || chance(1 / 8)
+  const otherWall = !members.flangeMm || chance(1 / 16)
   const layers = (list: unknown) =>
     (list as { material: string; thicknessMm: number }[]).map((l) => ({
       ...l,
@@ -84,9 +84,10 @@ function variedFacts({ between, maybe, pick, chance }: Numbers): Question {
 
 function variedChoice(bases: Question[], random: Numbers): Question {
   const { between, pick, chance } = random
-  // Every candidate of a metal wall solves its members anew: one in sixteen.
+  // Every candidate of a metal wall solves its members anew, and flip points ask for hundreds of walls, which takes the browser
+  // seconds: few cases are of those.
   const isMetal = (q: Question) => !!(q.section as { members: { flangeMm: unknown } }).members.flangeMm
-  const base = pick(bases.filter((q) => isMetal(q) === chance(1 / 16)))
+  const base = pick(bases.filter((q) => isMetal(q) === chance(1 / 40)))
   const metal = isMetal(base)
   return {
     ...base,
@@ -102,7 +103,7 @@ function variedChoice(bases: Question[], random: Numbers): Question {
           leastThickness: pick(['either', 'inchIsALayer', 'neverUnderTwoInches']),
           condensation: pick(['either', 'codeTables', 'monthlyYear']),
         },
-    withFlips: !metal && chance(1 / 25),
+    withFlips: !metal && chance(1 / 80),
   }
 }
 

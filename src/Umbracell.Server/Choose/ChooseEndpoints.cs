@@ -52,49 +52,8 @@ internal static class ChooseEndpoints
     private static async Task<Ok<ChoiceAnswer>> ComputeAsync(ChoiceQuestion question, SheetLibrary library) =>
         TypedResults.Ok(ChoiceQuestions.Answer(question, await library.SuppliesAsync()));
 
-    private static async Task<Ok<ChoiceOfSurface>> OfSurfaceAsync(Guid id, SurfaceReader reader, SheetLibrary library, UmbracellDb db)
-    {
-        var (surface, job) = await reader.FindAsync(id);
-        return TypedResults.Ok(await AnswerAsync(surface, job, reader, library, db));
-    }
-
-    private static async Task<ChoiceOfSurface> AnswerAsync(
-        Surface surface,
-        Job job,
-        SurfaceReader reader,
-        SheetLibrary library,
-        UmbracellDb db
-    )
-    {
-        var question = await QuestionAsync(surface, job, reader, db);
-        var choice = Choice.Of(ChoiceQuestions.Case(question, await library.SuppliesAsync()));
-        var said = surface.ChoiceFacts ?? new();
-        var chosen = choice.Candidates.FirstOrDefault(c => KeptSystems.IsChosen(c, surface));
-        return new(
-            question,
-            ChoiceAnswers.Of(choice, ChoiceQuestions.Bare(question)),
-            chosen?.Id,
-            (surface.System?.Kind ?? chosen?.Kind) is { } kind ? Vocabulary.KeyOf(kind) : null,
-            surface.System?.ChosenBy,
-            surface.System?.ChosenAt,
-            surface.System?.Overrides ?? [],
-            surface.System?.Reason ?? "",
-            surface.System?.Before is not null,
-            ChoiceFacts.Asked(said, surface.Kind),
-            said.LoadKPa is { } load ? FigureAnswer.Of(new(load * 1000, Dimension.BearingPressure)) : null,
-            Enum.GetValues<ScorePart>()
-                .ToDictionary(part => Vocabulary.KeyOf(part), part => (job.Priorities ?? Priorities.Even).Weights.GetValueOrDefault(part)),
-            SchoolIn((await db.Firms.AsNoTracking().SingleAsync()).Practice, surface),
-            SchoolIn(job.Exceptions, surface),
-            surface.Version,
-            job.Version
-        );
-    }
-
-    private static string SchoolIn(Practice? practice, Surface surface) =>
-        Practice.QuestionOf(surface.Kind) is { } question && practice?.Schools.TryGetValue(question, out var school) == true
-            ? Vocabulary.KeyOf(school)
-            : "";
+    private static async Task<Ok<ChoiceOfSurface>> OfSurfaceAsync(Guid id, WeighedChoices choices) =>
+        TypedResults.Ok(await choices.AnswerAsync(id));
 
     private static async Task<ChoiceQuestion> QuestionAsync(Surface surface, Job job, SurfaceReader reader, UmbracellDb db) =>
         SurfaceChoices.Of(surface, job, await db.Firms.AsNoTracking().SingleAsync(), await reader.ReadingsAsync(job.Id, [surface.Id]));
@@ -102,6 +61,7 @@ internal static class ChooseEndpoints
     private static async Task<Ok<ChoiceOfSurface>> ChooseAsync(
         Guid id,
         Choosing choosing,
+        WeighedChoices choices,
         SurfaceReader reader,
         SheetLibrary library,
         UmbracellDb db,
@@ -118,12 +78,12 @@ internal static class ChooseEndpoints
         var policy = reason.Length > 0 && Claims.Overrides(user) ? Claims.MayPrice : null;
         if (!await commands.TakeAsync(choosing, surface, stamp, policy))
         {
-            return TypedResults.Ok(await AnswerAsync(surface, job, reader, library, db));
+            return TypedResults.Ok(await choices.AnswerAsync(id));
         }
 
         if (choosing.Version != surface.Version)
         {
-            throw new StaleEditException(await AnswerAsync(surface, job, reader, library, db));
+            throw new StaleEditException(await choices.AnswerAsync(id));
         }
 
         var asked = ChoiceQuestions.Case(await QuestionAsync(surface, job, reader, db), await library.SuppliesAsync());
@@ -147,7 +107,7 @@ internal static class ChooseEndpoints
         };
         surface.ChangedAt = stamp.ReceivedAt;
         await db.SaveChangesAsync();
-        return TypedResults.Ok(await AnswerAsync(surface, job, reader, library, db));
+        return TypedResults.Ok(await choices.AnswerAsync(id));
     }
 
     // A sheet's limit is nobody's to override; a rule of practice may be, by a named role with a reason that stays in the record.
@@ -180,8 +140,8 @@ internal static class ChooseEndpoints
     private static async Task<Ok<ChoiceOfSurface>> TakeBackAsync(
         Guid id,
         ChoiceBack back,
+        WeighedChoices choices,
         SurfaceReader reader,
-        SheetLibrary library,
         UmbracellDb db,
         Commands commands,
         TimeProvider clock
@@ -190,12 +150,12 @@ internal static class ChooseEndpoints
         var (surface, job) = await reader.FindAsync(id);
         if (!await commands.TakeAsync(back, surface))
         {
-            return TypedResults.Ok(await AnswerAsync(surface, job, reader, library, db));
+            return TypedResults.Ok(await choices.AnswerAsync(id));
         }
 
         if (back.Version != surface.Version)
         {
-            throw new StaleEditException(await AnswerAsync(surface, job, reader, library, db));
+            throw new StaleEditException(await choices.AnswerAsync(id));
         }
 
         if (surface.System?.Before is { } before)
@@ -209,14 +169,14 @@ internal static class ChooseEndpoints
         }
 
         await db.SaveChangesAsync();
-        return TypedResults.Ok(await AnswerAsync(surface, job, reader, library, db));
+        return TypedResults.Ok(await choices.AnswerAsync(id));
     }
 
     private static async Task<Ok<ChoiceOfSurface>> FactsAsync(
         Guid id,
         TypedEdit edit,
+        WeighedChoices choices,
         SurfaceReader reader,
-        SheetLibrary library,
         UmbracellDb db,
         Commands commands
     )
@@ -224,17 +184,17 @@ internal static class ChooseEndpoints
         var (surface, job) = await reader.FindAsync(id);
         if (!await commands.TakeAsync(edit, surface))
         {
-            return TypedResults.Ok(await AnswerAsync(surface, job, reader, library, db));
+            return TypedResults.Ok(await choices.AnswerAsync(id));
         }
 
         if (edit.Version is { } seen && seen != surface.Version)
         {
-            throw new StaleEditException(await AnswerAsync(surface, job, reader, library, db));
+            throw new StaleEditException(await choices.AnswerAsync(id));
         }
 
         surface.ChoiceFacts = ChoiceFacts.Taken(new(edit), surface.ChoiceFacts ?? new());
         await db.SaveChangesAsync();
-        return TypedResults.Ok(await AnswerAsync(surface, job, reader, library, db));
+        return TypedResults.Ok(await choices.AnswerAsync(id));
     }
 
     // Told one by one as they are reckoned, so that a screen shows how far it is.

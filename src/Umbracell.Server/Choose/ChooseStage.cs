@@ -7,7 +7,8 @@ namespace Umbracell.Server.Choose;
 /// <summary>Choose: which system goes in, and by what a firm chooses.</summary>
 internal sealed class ChooseStage : IPart
 {
-    public void AddTo(IServiceCollection services) => services.AddSingleton<IStageCell, ChooseCell>().AddScoped<IPaperMaker, Comparison>();
+    public void AddTo(IServiceCollection services) =>
+        services.AddSingleton<IStageCell, ChooseCell>().AddScoped<WeighedChoices>().AddScoped<IPaperMaker, Comparison>();
 
     public void Map(IEndpointRouteBuilder api)
     {

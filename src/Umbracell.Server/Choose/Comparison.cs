@@ -5,22 +5,24 @@ using Umbracell.Questions.Answers;
 using Umbracell.Questions.Choose;
 using Umbracell.Server.Papers;
 using Umbracell.Server.Problems;
-using Umbracell.Server.Sheets;
-using Umbracell.Server.Surfaces;
-using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Choose;
 
 /// <summary>Systems of a surface in one drawing, to one scale, with their figures in plain words: one page for whoever pays.</summary>
-internal sealed class Comparison(SurfaceReader reader, SheetLibrary library) : IPaperMaker
+internal sealed class Comparison(WeighedChoices choices) : IPaperMaker
 {
     public PaperKind Kind => PaperKind.Comparison;
 
     /// <exception cref="FieldFaultsException">No surface is named, fewer than two systems, or one that the surface has not.</exception>
     public async Task<PaperDocument> MakeAsync(PaperOrder order)
     {
-        var (surface, job) = await FindAsync(order);
-        var systems = await SystemsAsync(surface, job, order);
+        var (surface, job, _, weighed) = await choices.OfAsync(SurfaceOf(order));
+        if (job.Id != order.JobId)
+        {
+            throw new NotFoundException("surface");
+        }
+
+        var systems = SystemsOf(weighed.Answer, order);
         var words = order.Words;
         return order.Paper(
             words.Say("choose.compareTitleOf", ("name", surface.Name)),
@@ -44,18 +46,10 @@ internal sealed class Comparison(SurfaceReader reader, SheetLibrary library) : I
         };
     }
 
-    private async Task<(Surface Surface, Job Job)> FindAsync(PaperOrder order)
-    {
-        if (order.Wish.SurfaceId is not { } id)
-        {
-            throw new FieldFaultsException([new("surfaceId", FaultCode.Empty, "")]);
-        }
+    private static Guid SurfaceOf(PaperOrder order) =>
+        order.Wish.SurfaceId ?? throw new FieldFaultsException([new("surfaceId", FaultCode.Empty, "")]);
 
-        var found = await reader.FindAsync(id);
-        return found.Job.Id == order.JobId ? found : throw new NotFoundException("surface");
-    }
-
-    private async Task<List<CandidateAnswer>> SystemsAsync(Surface surface, Job job, PaperOrder order)
+    private static List<CandidateAnswer> SystemsOf(ChoiceAnswer choice, PaperOrder order)
     {
         var asked = order.Wish.Systems ?? [];
         if (asked.Count < 2)
@@ -63,8 +57,6 @@ internal sealed class Comparison(SurfaceReader reader, SheetLibrary library) : I
             throw new FieldFaultsException([new("systems", FaultCode.Empty, string.Join(", ", asked))]);
         }
 
-        var readings = await reader.ReadingsAsync(job.Id, [surface.Id]);
-        var choice = ChoiceQuestions.Answer(SurfaceChoices.Of(surface, job, order.Firm, readings), await library.SuppliesAsync());
         return
         [
             .. asked.Select(id =>

@@ -25,10 +25,14 @@ internal sealed class StudyMemory : IDisposable
         where T : class =>
         _memory.TryGetValue((typeof(T), of), out (string MadeFrom, T Value) kept) && kept.MadeFrom == madeFrom ? kept.Value : null;
 
-    // Under the id alone: an older one is of no use beside a newer.
-    public void Keep<T>(Guid of, string madeFrom, T value)
+    /// <summary>Keeps what was made. Under the id alone: an older one is of no use beside a newer.</summary>
+    /// <param name="of">What it was made of.</param>
+    /// <param name="madeFrom">From which versions.</param>
+    /// <param name="value">What was made.</param>
+    /// <param name="size">Its size against the study of a surface.</param>
+    public void Keep<T>(Guid of, string madeFrom, T value, int size = 1)
         where T : class =>
-        _memory.Set((typeof(T), of), (madeFrom, value), new MemoryCacheEntryOptions { Size = 1, SlidingExpiration = Kept });
+        _memory.Set((typeof(T), of), (madeFrom, value), new MemoryCacheEntryOptions { Size = size, SlidingExpiration = Kept });
 
     /// <summary>Does something for a job while nobody else does: a page asks for several things at once, and one study serves all.</summary>
     public async Task<T> InTurnAsync<T>(Guid job, Func<Task<T>> make)
