@@ -21,6 +21,7 @@ public sealed class InputVersionTests : IClassFixture<TestDatabase>
         typeof(CommandRow),
         typeof(ComplaintRow),
         typeof(PhotoRow),
+        typeof(PaperRow),
         typeof(FanTestRow),
         typeof(ThermalPictureRow),
         typeof(LoggerSeriesRow),
