@@ -19,8 +19,8 @@ namespace Umbracell.Server.Choose;
 /// <param name="Answer">How it is told.</param>
 internal sealed record WeighedChoice(ChoiceQuestion Question, Choice Choice, ChoiceAnswer Answer);
 
-/// <summary>Weighs the systems of surfaces for whoever asks. What was weighed before is weighed again only where something it hangs on
-/// has changed.</summary>
+/// <summary>Weighs the systems of surfaces for whoever asks. What was weighed before is weighed again only where what is asked, or what
+/// the firm works with, has changed.</summary>
 internal sealed class WeighedChoices(SurfaceReader reader, SheetLibrary library, UmbracellDb db, FirmScope scope, StudyMemory memory)
 {
     // Against a study of a surface: a dozen systems with their workings and findings.
@@ -62,30 +62,33 @@ internal sealed class WeighedChoices(SurfaceReader reader, SheetLibrary library,
             await db.Surfaces.Where(s => s.Id == id).Select(s => (Guid?)s.JobId).SingleOrDefaultAsync()
             ?? throw new NotFoundException("surface");
         var inputs = await FigureInputs.OfAsync(of, scope.FirmId!.Value, db);
-        var version = inputs.Surfaces.FirstOrDefault(s => s.Id == id).Version;
         var (surface, job) = await reader.FindAsync(id);
         var firm = await db.Firms.AsNoTracking().SingleAsync();
-        return (surface, job, firm, await WeighedAsync(surface, job, firm, $"{inputs.OfSurface(version)}.{inputs.Rates}"));
+        var question = SurfaceChoices.Of(surface, job, firm, await reader.ReadingsAsync(job.Id, [id]));
+        return (surface, job, firm, await WeighedAsync(question, inputs.OfQuestion(question)));
     }
 
-    private async Task<WeighedChoice> WeighedAsync(Surface surface, Job job, Firm firm, string madeFrom) =>
-        memory.Find<WeighedChoice>(surface.Id, madeFrom)
-        ?? await memory.InTurnAsync(
-            surface.Id,
-            async () =>
-            {
-                if (memory.Find<WeighedChoice>(surface.Id, madeFrom) is { } found)
+    // By what is asked and not by the surface: which system is chosen does not change how they weigh, and alike surfaces are weighed once.
+    private async Task<WeighedChoice> WeighedAsync(ChoiceQuestion question, string madeFrom)
+    {
+        var id = FigureInputs.IdOf(madeFrom);
+        return memory.Find<WeighedChoice>(id, madeFrom)
+            ?? await memory.InTurnAsync(
+                id,
+                async () =>
                 {
-                    return found;
-                }
+                    if (memory.Find<WeighedChoice>(id, madeFrom) is { } found)
+                    {
+                        return found;
+                    }
 
-                var question = SurfaceChoices.Of(surface, job, firm, await reader.ReadingsAsync(job.Id, [surface.Id]));
-                var choice = Choice.Of(ChoiceQuestions.Case(question, await library.SuppliesAsync()));
-                var weighed = new WeighedChoice(question, choice, ChoiceAnswers.Of(choice, ChoiceQuestions.Bare(question)));
-                memory.Keep(surface.Id, madeFrom, weighed, Size);
-                return weighed;
-            }
-        );
+                    var choice = Choice.Of(ChoiceQuestions.Case(question, await library.SuppliesAsync()));
+                    var weighed = new WeighedChoice(question, choice, ChoiceAnswers.Of(choice, ChoiceQuestions.Bare(question)));
+                    memory.Keep(id, madeFrom, weighed, Size);
+                    return weighed;
+                }
+            );
+    }
 
     private static string SchoolIn(Practice? practice, Surface surface) =>
         Practice.QuestionOf(surface.Kind) is { } question && practice?.Schools.TryGetValue(question, out var school) == true

@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Security.Cryptography;
 using System.Text;
+using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Quantities;
 using Umbracell.Formats.DataFiles;
@@ -17,6 +18,9 @@ namespace Umbracell.Server.Surfaces;
 /// <param name="Surfaces">Its surfaces in their order, each with its own version.</param>
 internal sealed record FigureInputs(Guid Firm, Guid Job, string Common, long Rates, IReadOnlyList<(Guid Id, long Version)> Surfaces)
 {
+    /// <summary>What all jobs of the firm hang on: the program, its sheets, places and finished jobs.</summary>
+    private string Supplies => Common[..Common.LastIndexOf('.')];
+
     // Another build may reckon otherwise. The same sources give the same build.
     private static readonly string Program = Hash(
         string.Join('.', new[] { typeof(FigureInputs), typeof(ShippedData), typeof(FigureAnswer), typeof(Figure) }.Select(BuildOf))
@@ -24,6 +28,13 @@ internal sealed record FigureInputs(Guid Firm, Guid Job, string Common, long Rat
 
     /// <summary>What the figures of one surface are made from.</summary>
     public string OfSurface(long version) => Of(Common, version);
+
+    /// <summary>What the answer to a question is made from, with prices: the program, what the firm works with, what is asked.</summary>
+    public string OfQuestion<T>(T question) =>
+        string.Create(CultureInfo.InvariantCulture, $"{Firm:N}.{Supplies}.{Rates}.{Hash(JsonSerializer.Serialize(question))}");
+
+    /// <summary>An id for what is remembered by what it was made from alone.</summary>
+    public static Guid IdOf(string madeFrom) => new(SHA256.HashData(Encoding.UTF8.GetBytes(madeFrom)).AsSpan(0, 16));
 
     /// <summary>The same of each.</summary>
     public Dictionary<Guid, string> ToDictionary() => Surfaces.ToDictionary(s => s.Id, s => OfSurface(s.Version));
