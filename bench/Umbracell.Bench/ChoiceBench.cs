@@ -31,13 +31,14 @@ public class ChoiceBench
                 Kind = SurfaceKind.StudWall,
                 Outboard = [Of("wood-siding", 19), Of("osb", 11)],
                 Inboard = [Of("gypsum-board", 12.7)],
-                Members = new(
-                    MemberMaterial.Wood,
-                    Length.FromInches(7.25),
-                    Length.FromInches(24),
-                    0.22,
-                    ShippedData.Materials["softwood"].Conductivity
-                ),
+                Members = new()
+                {
+                    Material = MemberMaterial.Wood,
+                    Depth = Length.FromInches(7.25),
+                    Spacing = Length.FromInches(24),
+                    Share = 0.22,
+                    Conductivity = ShippedData.Materials["softwood"].Conductivity,
+                },
                 HeatFlow = HeatFlow.Horizontal,
                 Exposure = Exposure.Outdoors,
                 Films = FilmSet.Us,

@@ -26,14 +26,15 @@ public class ConductionBench
             Kind = SurfaceKind.MetalWall,
             Outboard = [new(ShippedData.Materials["steel-skin"], Length.FromMillimetres(0.6))],
             Inboard = [],
-            Members = new(
-                MemberMaterial.Girt,
-                Length.FromInches(8),
-                Length.FromMetres(1.5),
-                0,
-                ThermalConductivity.FromSi(50),
-                new(Length.FromMetres(0.0635), Length.FromMetres(0.0019), Length.FromMetres(0.0006))
-            ),
+            Members = new()
+            {
+                Material = MemberMaterial.Girt,
+                Depth = Length.FromInches(8),
+                Spacing = Length.FromMetres(1.5),
+                Share = 0,
+                Conductivity = ThermalConductivity.FromSi(50),
+                Profile = new(Length.FromMetres(0.0635), Length.FromMetres(0.0019), Length.FromMetres(0.0006)),
+            },
             HeatFlow = HeatFlow.Horizontal,
             Exposure = Exposure.Outdoors,
             Films = FilmSet.Us,

@@ -33,14 +33,15 @@ public class MaterialBench
         [
             .. Enumerable
                 .Range(0, Jobs)
-                .Select(i => new FinishedJob(
-                    "j" + i,
-                    "crew " + i % 12,
-                    "family " + i % 5,
-                    FoamVolume.FromBoardFeet(3600 + 800 * random.NextDouble()),
-                    FoamVolume.FromBoardFeet(4000),
-                    FoamVolume.FromBoardFeet(1000 + 9000 * random.NextDouble())
-                )),
+                .Select(i => new FinishedJob
+                {
+                    Id = "j" + i,
+                    Crew = "crew " + i % 12,
+                    Family = "family " + i % 5,
+                    Actual = FoamVolume.FromBoardFeet(3600 + 800 * random.NextDouble()),
+                    Predicted = FoamVolume.FromBoardFeet(4000),
+                    Foam = FoamVolume.FromBoardFeet(1000 + 9000 * random.NextDouble()),
+                }),
         ];
         var rates = new Rates
         {
@@ -75,14 +76,15 @@ public class MaterialBench
                     FaceShare = 0.7,
                     FaceCapacity = 12_000,
                     BuildingCapacity = 110_000,
-                    Space = new(
-                        300,
-                        250,
-                        1,
-                        Temperature.FromCelsius(-8 + i % 10),
-                        RelativeHumidity.FromPercent(60),
-                        StandardAtmosphere.PressureAt(Length.Zero)
-                    ),
+                    Space = new()
+                    {
+                        Volume = 300,
+                        Loss = 250,
+                        AirChanges = 1,
+                        Outdoor = Temperature.FromCelsius(-8 + i % 10),
+                        OutdoorHumidity = RelativeHumidity.FromPercent(60),
+                        Pressure = StandardAtmosphere.PressureAt(Length.Zero),
+                    },
                     Access = AccessKind.Open,
                     Heater = HeaterKind.Indirect,
                     Rates = rates,

@@ -23,24 +23,32 @@ public enum PaperKind
 
 /// <summary>A paper as it was made: the words and figures that stand on it, in one reader's units. What is printed later is printed from
 /// this, so that a paper reads the same however the job has changed since.</summary>
-/// <param name="Units">Units of its figures; they decide the size of the sheet too.</param>
-/// <param name="Firm">The firm's name at its head.</param>
-/// <param name="Title">Title.</param>
-/// <param name="Lead">What it is for, a line each.</param>
-/// <param name="Sections">Sections through what is compared, drawn to one scale; often none.</param>
-/// <param name="Table">Its table.</param>
-/// <param name="Notes">What must be read with it, a paragraph each.</param>
-/// <param name="OnePage">Whether it is to stand on a single page, its letters made smaller as far as they can still be read.</param>
-public sealed record PaperDocument(
-    UnitSystem Units,
-    string Firm,
-    string Title,
-    IReadOnlyList<string> Lead,
-    IReadOnlyList<PaperSection> Sections,
-    PaperTable Table,
-    IReadOnlyList<string> Notes,
-    bool OnePage = false
-);
+public sealed record PaperDocument
+{
+    /// <summary>Units of its figures; they decide the size of the sheet too.</summary>
+    public required UnitSystem Units { get; init; }
+
+    /// <summary>The firm's name at its head.</summary>
+    public required string Firm { get; init; }
+
+    /// <summary>Title.</summary>
+    public required string Title { get; init; }
+
+    /// <summary>What it is for, a line each.</summary>
+    public required IReadOnlyList<string> Lead { get; init; }
+
+    /// <summary>Sections through what is compared, drawn to one scale; often none.</summary>
+    public required IReadOnlyList<PaperSection> Sections { get; init; }
+
+    /// <summary>Its table.</summary>
+    public required PaperTable Table { get; init; }
+
+    /// <summary>What must be read with it, a paragraph each.</summary>
+    public required IReadOnlyList<string> Notes { get; init; }
+
+    /// <summary>Whether it is to stand on a single page, its letters made smaller as far as they can still be read.</summary>
+    public bool OnePage { get; init; }
+}
 
 /// <summary>A table on paper.</summary>
 /// <param name="Columns">Its columns, one at least.</param>

@@ -49,5 +49,13 @@ public sealed record Supplies(
     /// <param name="field">The field, for what is said where it is not known.</param>
     /// <exception cref="FieldFaultsException">The firm has no such sheet.</exception>
     public ProductSheet Sheet(string id, string field = "sheetId") =>
-        Sheets.GetValueOrDefault(id) ?? throw new FieldFaultsException([new(field, FaultCode.Unknown, id)]);
+        Sheets.GetValueOrDefault(id)
+        ?? throw new FieldFaultsException([
+            new()
+            {
+                Field = field,
+                Code = FaultCode.Unknown,
+                Typed = id,
+            },
+        ]);
 }

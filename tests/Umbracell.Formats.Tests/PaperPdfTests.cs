@@ -103,7 +103,16 @@ public sealed class PaperPdfTests
     private static PdfDocument Open(PaperDocument paper) => PdfDocument.Open(PaperPdf.Write(paper));
 
     private static PaperDocument Paper(PaperTable table) =>
-        new(UnitSystem.Us, "Ninth Acre", "Bid: made-up job", ["For work on Jan 15, 2027."], [], table, ["The sheet decides."]);
+        new()
+        {
+            Units = UnitSystem.Us,
+            Firm = "Ninth Acre",
+            Title = "Bid: made-up job",
+            Lead = ["For work on Jan 15, 2027."],
+            Sections = [],
+            Table = table,
+            Notes = ["The sheet decides."],
+        };
 
     private static PaperDocument Table(int lines) =>
         Paper(

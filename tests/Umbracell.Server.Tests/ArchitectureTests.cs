@@ -60,6 +60,20 @@ public sealed class ArchitectureTests
     }
 
     [Fact]
+    public void No_record_is_made_by_the_place_of_more_than_five_members() =>
+        new[] { Core, Documents, Questions, Store, Formats, typeof(Program).Assembly }
+            .SelectMany(assembly => assembly.GetTypes())
+            .Where(type => IsRecord(type) && type.Namespace!.StartsWith("Umbracell", StringComparison.Ordinal))
+            .Where(type => type.GetConstructors(Any).Any(made => made.GetParameters().Length > 5))
+            .Select(type => type.FullName)
+            .ShouldBeEmpty();
+
+    private const System.Reflection.BindingFlags Any =
+        System.Reflection.BindingFlags.Instance | System.Reflection.BindingFlags.Public | System.Reflection.BindingFlags.NonPublic;
+
+    private static bool IsRecord(System.Type type) => type.GetMethod("PrintMembers", Any) is not null;
+
+    [Fact]
     public void Folders_of_the_server_know_each_other_one_way()
     {
         var known = Known();

@@ -31,7 +31,18 @@ public sealed partial class CatalogueTests
     public void Every_fault_of_a_field_has_a_sentence_and_no_sentence_lacks_its_fault(FaultCode code)
     {
         var figure = FigureAnswer.OfCelsius(20);
-        var sentence = FaultSentences.Of(new("air", code, "warm", figure, figure, ["Width", "Height"], "68 °F"));
+        var sentence = FaultSentences.Of(
+            new()
+            {
+                Field = "air",
+                Code = code,
+                Typed = "warm",
+                Least = figure,
+                Greatest = figure,
+                Words = ["Width", "Height"],
+                Other = "68 °F",
+            }
+        );
         sentence.ShouldStartWith("air: ");
         sentence.ShouldNotMatch(@"[{}]");
         Sentences.KeysOf("problem.field").ShouldBe(Enum.GetValues<FaultCode>().Select(Vocabulary.KeyOf), ignoreOrder: true);

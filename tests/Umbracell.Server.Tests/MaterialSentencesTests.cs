@@ -71,16 +71,15 @@ public sealed class MaterialSentencesTests
                 {
                     var thickness = Length.FromInches(2);
                     var foam = Area.FromSquareMetres(area) * thickness;
-                    var surface = new BidSurface(
-                        "Wall",
-                        Area.FromSquareMetres(area),
-                        shaved ? AccessKind.Scaffold : AccessKind.Crawling,
-                        [new(sheet, foam, foam / sheet.SheetYield)],
-                        [new("batt-19", Area.FromSquareMetres(area), null, BidPace.Batt)],
-                        shaved,
-                        TimeSpan.FromHours(waits)
-                    )
+                    var surface = new BidSurface
                     {
+                        Name = "Wall",
+                        Treated = Area.FromSquareMetres(area),
+                        Access = shaved ? AccessKind.Scaffold : AccessKind.Crawling,
+                        Foams = [new(sheet, foam, foam / sheet.SheetYield)],
+                        Bought = [new("batt-19", Area.FromSquareMetres(area), null, BidPace.Batt)],
+                        Shaved = shaved,
+                        Waits = TimeSpan.FromHours(waits),
                         Trades = shaved ? [new("tearOff", 30), new("newCovering", 70)] : [],
                     };
                     var bid = Bid.Of([surface], rates);
@@ -139,14 +138,15 @@ public sealed class MaterialSentencesTests
                             BuildingCapacity = FaceHeat.BuildingCapacityOf(SubstrateKind.Wood),
                             Space = outdoors
                                 ? null
-                                : new(
-                                    400,
-                                    200,
-                                    1,
-                                    air,
-                                    RelativeHumidity.FromPercent(rh),
-                                    StandardAtmosphere.PressureAt(Length.FromMetres(0))
-                                ),
+                                : new()
+                                {
+                                    Volume = 400,
+                                    Loss = 200,
+                                    AirChanges = 1,
+                                    Outdoor = air,
+                                    OutdoorHumidity = RelativeHumidity.FromPercent(rh),
+                                    Pressure = StandardAtmosphere.PressureAt(Length.FromMetres(0)),
+                                },
                             SpaceAssumed = never,
                             Heater = (HeaterKind)heater,
                             NeverFlash = never,
@@ -199,7 +199,15 @@ public sealed class MaterialSentencesTests
                     );
                     var warming = DrumWarming.Of(
                         [new(SetSide.A, sheet.SetMassA, 2)],
-                        new(Temperature.FromCelsius(night), wanted, 420, Temperature.FromCelsius(35), 45, 0.2)
+                        new()
+                        {
+                            Night = Temperature.FromCelsius(night),
+                            Wanted = wanted,
+                            BlanketWatts = 420,
+                            Room = Temperature.FromCelsius(35),
+                            RoomLoss = 45,
+                            KilowattHourPrice = 0.2,
+                        }
                     );
                     Check(warming.Blankets!.Working);
                     Check(warming.HotRoom!.Working);
@@ -215,15 +223,14 @@ public sealed class MaterialSentencesTests
                 {
                     var jobs = Enumerable
                         .Range(0, count)
-                        .Select(i => new FinishedJob(
-                            $"{i}",
-                            i % 3 == 0 ? "Heron" : "Plover",
-                            i % 2 == 0 ? "closedStandard" : "openStandard",
-                            FoamVolume.FromBoardFeet(4000 - 60 * i),
-                            FoamVolume.FromBoardFeet(4000),
-                            FoamVolume.FromBoardFeet(9000)
-                        )
+                        .Select(i => new FinishedJob
                         {
+                            Id = $"{i}",
+                            Crew = i % 3 == 0 ? "Heron" : "Plover",
+                            Family = i % 2 == 0 ? "closedStandard" : "openStandard",
+                            Actual = FoamVolume.FromBoardFeet(4000 - 60 * i),
+                            Predicted = FoamVolume.FromBoardFeet(4000),
+                            Foam = FoamVolume.FromBoardFeet(9000),
                             DepthReadings = 12,
                             DepthScatter = Length.FromMillimetres(3),
                         })

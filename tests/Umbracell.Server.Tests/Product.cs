@@ -68,7 +68,15 @@ public sealed class Product : WebApplicationFactory<Program>
         await DemoSeed.PlantAsync(
             db,
             scope,
-            new(ShippedData.ProductSheets, SurfaceStart.Of, PreparationAnswers.List, Token, DateTimeOffset.UtcNow, Copies: 2)
+            new()
+            {
+                Sheets = ShippedData.ProductSheets,
+                Start = SurfaceStart.Of,
+                List = PreparationAnswers.List,
+                ApiToken = Token,
+                Now = DateTimeOffset.UtcNow,
+                Copies = 2,
+            }
         );
         var known = await db.People.ToListAsync();
         if (!known.Exists(p => p.SignInName == Forgetful))

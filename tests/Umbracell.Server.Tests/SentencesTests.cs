@@ -232,7 +232,15 @@ public sealed class SentencesTests
                 (sheet, inches, substrate, drum, shaved, wind) =>
                 {
                     var takeoff = SurfaceTakeoff.Of(
-                        new(ShapeKind.RoofPlane, Length.FromMetres(5), Length.FromMetres(8), default, 0.75, 1),
+                        new()
+                        {
+                            Kind = ShapeKind.RoofPlane,
+                            First = Length.FromMetres(5),
+                            Second = Length.FromMetres(8),
+                            Third = default,
+                            Pitch = 0.75,
+                            Count = 1,
+                        },
                         [new(1, Length.FromMetres(1), Length.FromMetres(1))],
                         2,
                         0.1,
@@ -270,8 +278,22 @@ public sealed class SentencesTests
                                     (Solved(true, false) with { How = "" }, "slab"),
                                 ],
                                 Meters = MeterAgreement.Check([
-                                    new("woodMoisture", new(12, Dimension.MoistureContent), 1, "a", default),
-                                    new("woodMoisture", new(22, Dimension.MoistureContent), 1, "b", default),
+                                    new()
+                                    {
+                                        What = "woodMoisture",
+                                        Value = new(12, Dimension.MoistureContent),
+                                        StatedError = 1,
+                                        Instrument = "a",
+                                        At = default,
+                                    },
+                                    new()
+                                    {
+                                        What = "woodMoisture",
+                                        Value = new(22, Dimension.MoistureContent),
+                                        StatedError = 1,
+                                        Instrument = "b",
+                                        At = default,
+                                    },
                                 ]),
                             }
                         )
@@ -282,14 +304,15 @@ public sealed class SentencesTests
             );
 
     private static Joint Solved(bool ready, bool seen) =>
-        new(
-            JointKind.PlateToSlab,
-            Enum.GetValues<ControlLayer>().ToDictionary(l => l, _ => Handover.Carried),
-            "bead",
-            "carpenter",
-            ready,
-            ready && seen ? "lead" : ""
-        );
+        new()
+        {
+            Kind = JointKind.PlateToSlab,
+            Layers = Enum.GetValues<ControlLayer>().ToDictionary(l => l, _ => Handover.Carried),
+            How = "bead",
+            By = "carpenter",
+            Ready = ready,
+            SeenBy = ready && seen ? "lead" : "",
+        };
 
     [Fact]
     public void Fan_tests_and_the_building_never_lack_words() =>

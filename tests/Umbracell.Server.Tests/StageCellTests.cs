@@ -60,7 +60,16 @@ public sealed class StageCellTests(Product product) : IClassFixture<Product>
         public Stage Stage => Enum.GetValues<Stage>()[^1];
 
         public StageCell Of(SurfaceStudy row, CellTime at) =>
-            new(new(Stage, Verdict.Hold, $"{row.Surface.Name}, tried", new Dictionary<string, FigureAnswer>()), Verdict.Hold);
+            new(
+                new()
+                {
+                    Stage = Stage,
+                    Verdict = Verdict.Hold,
+                    Word = $"{row.Surface.Name}, tried",
+                    Figures = new Dictionary<string, FigureAnswer>(),
+                },
+                Verdict.Hold
+            );
     }
 
     private sealed class Routes(IServiceProvider services) : IEndpointRouteBuilder

@@ -207,6 +207,11 @@ public sealed class TypingTests(Product product) : IClassFixture<Product>
         var answer = await client.GetAsync("/api/compute/air?tempC=100&rhPct=100", TestContext.Current.CancellationToken);
         var air = JsonNode.Parse(await answer.Content.ReadAsStringAsync(TestContext.Current.CancellationToken))!;
         air.Text("detail").ShouldBe("rhPct: 100 % is out of range: 0 % to 99 %.");
+
+        // What is left out is named, all of it at once.
+        var (partial, named) = await Asked(client, "/api/compute/sets", new { sheetId = "marl-cc-20" });
+        partial.ShouldBe(400);
+        named["errors"]!.AsObject().Select(one => one.Key).ShouldBe(["areaM2", "thicknessMm"]);
     }
 
     private static async Task<(int Status, JsonNode Body)> Asked(HttpClient client, string path, object body) =>

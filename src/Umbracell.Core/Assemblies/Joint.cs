@@ -64,21 +64,26 @@ public enum Handover
 }
 
 /// <summary>A joint between two surfaces, or between a surface and another layer.</summary>
-/// <param name="Kind">What meets.</param>
-/// <param name="Layers">What becomes of each control layer.</param>
-/// <param name="How">Sealed with what; empty where not decided.</param>
-/// <param name="By">Who does it; empty where not decided.</param>
-/// <param name="Ready">Whether it is done.</param>
-/// <param name="SeenBy">Who has seen it; empty where nobody has.</param>
-public sealed record Joint(
-    JointKind Kind,
-    IReadOnlyDictionary<ControlLayer, Handover> Layers,
-    string How,
-    string By,
-    bool Ready,
-    string SeenBy
-)
+public sealed record Joint
 {
+    /// <summary>What meets.</summary>
+    public required JointKind Kind { get; init; }
+
+    /// <summary>What becomes of each control layer.</summary>
+    public required IReadOnlyDictionary<ControlLayer, Handover> Layers { get; init; }
+
+    /// <summary>Sealed with what; empty where not decided.</summary>
+    public required string How { get; init; }
+
+    /// <summary>Who does it; empty where not decided.</summary>
+    public required string By { get; init; }
+
+    /// <summary>Whether it is done.</summary>
+    public required bool Ready { get; init; }
+
+    /// <summary>Who has seen it; empty where nobody has.</summary>
+    public required string SeenBy { get; init; }
+
     /// <summary>Layers that nobody takes on.</summary>
     public IEnumerable<ControlLayer> OpenLayers => Layers.Where(l => l.Value == Handover.Open).Select(l => l.Key).Order();
 
@@ -166,12 +171,13 @@ public static class Joints
 
     /// <summary>How a joint of a kind starts: what must carry on is open, the rest is not needed.</summary>
     public static Joint Start(JointKind kind) =>
-        new(
-            kind,
-            Enum.GetValues<ControlLayer>().ToDictionary(l => l, l => Usual(kind).Contains(l) ? Handover.Open : Handover.NotNeeded),
-            "",
-            "",
-            false,
-            ""
-        );
+        new()
+        {
+            Kind = kind,
+            Layers = Enum.GetValues<ControlLayer>().ToDictionary(l => l, l => Usual(kind).Contains(l) ? Handover.Open : Handover.NotNeeded),
+            How = "",
+            By = "",
+            Ready = false,
+            SeenBy = "",
+        };
 }

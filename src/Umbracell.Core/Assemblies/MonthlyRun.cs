@@ -57,16 +57,17 @@ internal sealed class MonthlyRun
     public MonthOfSection Month(int month, double surfaceHumidity)
     {
         var node = _sums[month] > MonthlyYear.Lies ? WettestNode(month) : DampestNode(month);
-        return new(
-            Year.Outdoor[month],
-            Year.Indoor[month],
-            Path.PlaceOf(node),
-            TemperatureAt(node, month),
-            Humidity(node, month),
-            _sums[month] - Before(month),
-            _sums[month],
-            surfaceHumidity
-        );
+        return new()
+        {
+            Outdoor = Year.Outdoor[month],
+            Indoor = Year.Indoor[month],
+            At = Path.PlaceOf(node),
+            AtTemperature = TemperatureAt(node, month),
+            AtHumidity = Humidity(node, month),
+            Condensed = _sums[month] - Before(month),
+            Stored = _sums[month],
+            SurfaceHumidity = surfaceHumidity,
+        };
     }
 
     /// <summary>The years of the places that water can harm.</summary>
@@ -96,17 +97,16 @@ internal sealed class MonthlyRun
         }
 
         var told = worst < 0 ? dampest : worst;
-        return new(
-            at.Place,
-            temperatures,
-            humidities,
-            told,
-            worst >= 0,
-            at.Own,
-            IsUntold(at.Node, told),
-            Year.IndoorVapour[told] < Year.OutdoorVapour[told]
-        )
+        return new()
         {
+            Place = at.Place,
+            Temperatures = temperatures,
+            Humidities = humidities,
+            Worst = told,
+            IsDamperThanWeather = worst >= 0,
+            Own = at.Own,
+            Untold = IsUntold(at.Node, told),
+            Inward = Year.IndoorVapour[told] < Year.OutdoorVapour[told],
             How = () => new MonthlyWorkings(this).Humidity(at.Node, told),
         };
     }

@@ -5,47 +5,62 @@ using Umbracell.Core.Quantities;
 namespace Umbracell.Core.Assemblies;
 
 /// <summary>One month of an assembly's year.</summary>
-/// <param name="Outdoor">Mean air outdoors.</param>
-/// <param name="Indoor">Mean air in the room.</param>
-/// <param name="At">Where most water lies at the end of the month; where none does, the dampest place that water can harm.</param>
-/// <param name="AtTemperature">Temperature there.</param>
-/// <param name="AtHumidity">Relative humidity there, percent, at most 100; over ice below 0 °C.</param>
-/// <param name="Condensed">Condensed in the month in the whole section, kg/m²; negative where more dried.</param>
-/// <param name="Stored">Lying in the section at the end of the month, kg/m².</param>
-/// <param name="SurfaceHumidity">Relative humidity at the inner surface with a resistance of 0.25 m²K/W, percent.</param>
-public readonly record struct MonthOfSection(
-    MonthAir Outdoor,
-    MonthAir Indoor,
-    HarmedPlace At,
-    Temperature AtTemperature,
-    double AtHumidity,
-    double Condensed,
-    double Stored,
-    double SurfaceHumidity
-);
+public readonly record struct MonthOfSection
+{
+    /// <summary>Mean air outdoors.</summary>
+    public required MonthAir Outdoor { get; init; }
+
+    /// <summary>Mean air in the room.</summary>
+    public required MonthAir Indoor { get; init; }
+
+    /// <summary>Where most water lies at the end of the month; where none does, the dampest place that water can harm.</summary>
+    public required HarmedPlace At { get; init; }
+
+    /// <summary>Temperature there.</summary>
+    public required Temperature AtTemperature { get; init; }
+
+    /// <summary>Relative humidity there, percent, at most 100; over ice below 0 °C.</summary>
+    public required double AtHumidity { get; init; }
+
+    /// <summary>Condensed in the month in the whole section, kg/m²; negative where more dried.</summary>
+    public required double Condensed { get; init; }
+
+    /// <summary>Lying in the section at the end of the month, kg/m².</summary>
+    public required double Stored { get; init; }
+
+    /// <summary>Relative humidity at the inner surface with a resistance of 0.25 m²K/W, percent.</summary>
+    public required double SurfaceHumidity { get; init; }
+}
 
 /// <summary>The year of a place that water can harm.</summary>
-/// <param name="Place">Which.</param>
-/// <param name="Temperatures">Mean temperature by month, January first.</param>
-/// <param name="Humidities">Relative humidity by month, percent, at most 100; over ice below 0 °C.</param>
-/// <param name="Worst">Its dampest month, 0 for January. At the covering's back only months damper than the air outdoors count, as long
-/// as there are any.</param>
-/// <param name="IsDamperThanWeather">Whether it is damper than the weather alone makes it; always, but at the covering's back.</param>
-/// <param name="Own">Whether it lies within what is put in: fibre or open foam against other foam.</param>
-/// <param name="Untold">Whether it reads wet however tight the fill is, since what lies beyond it lets nothing out: steady means cannot
-/// tell one fill from another there.</param>
-/// <param name="Inward">Whether vapour drives from outside to the room in its dampest month.</param>
-public sealed record PlaceYear(
-    HarmedPlace Place,
-    IReadOnlyList<Temperature> Temperatures,
-    IReadOnlyList<double> Humidities,
-    int Worst,
-    bool IsDamperThanWeather,
-    bool Own,
-    bool Untold,
-    bool Inward
-)
+public sealed record PlaceYear
 {
+    /// <summary>Which.</summary>
+    public required HarmedPlace Place { get; init; }
+
+    /// <summary>Mean temperature by month, January first.</summary>
+    public required IReadOnlyList<Temperature> Temperatures { get; init; }
+
+    /// <summary>Relative humidity by month, percent, at most 100; over ice below 0 °C.</summary>
+    public required IReadOnlyList<double> Humidities { get; init; }
+
+    /// <summary>Its dampest month, 0 for January. At the covering's back only months damper than the air outdoors count, as long
+    /// as there are any.</summary>
+    public required int Worst { get; init; }
+
+    /// <summary>Whether it is damper than the weather alone makes it; always, but at the covering's back.</summary>
+    public required bool IsDamperThanWeather { get; init; }
+
+    /// <summary>Whether it lies within what is put in: fibre or open foam against other foam.</summary>
+    public required bool Own { get; init; }
+
+    /// <summary>Whether it reads wet however tight the fill is, since what lies beyond it lets nothing out: steady means cannot
+    /// tell one fill from another there.</summary>
+    public required bool Untold { get; init; }
+
+    /// <summary>Whether vapour drives from outside to the room in its dampest month.</summary>
+    public required bool Inward { get; init; }
+
     /// <summary>How its greatest humidity came about.</summary>
     public Working Working => How();
 

@@ -42,20 +42,26 @@ public enum FoamSide
 }
 
 /// <summary>The members that stand in or before the foam.</summary>
-/// <param name="Material">What they are made of.</param>
-/// <param name="Depth">Depth from substrate to the inner face of the members.</param>
-/// <param name="Spacing">Centre to centre; not used where there are no members.</param>
-/// <param name="Share">Area share of the members with plates and headers, 0 to 0.9.</param>
-/// <param name="Conductivity">Of the member's material; not used where it is metal.</param>
-/// <param name="Profile">Section of a girt or steel stud; null elsewhere, or where it is not known.</param>
-public sealed record Members(
-    MemberMaterial Material,
-    Length Depth,
-    Length Spacing,
-    double Share,
-    ThermalConductivity Conductivity,
-    MetalProfile? Profile = null
-);
+public sealed record Members
+{
+    /// <summary>What they are made of.</summary>
+    public required MemberMaterial Material { get; init; }
+
+    /// <summary>Depth from substrate to the inner face of the members.</summary>
+    public required Length Depth { get; init; }
+
+    /// <summary>Centre to centre; not used where there are no members.</summary>
+    public required Length Spacing { get; init; }
+
+    /// <summary>Area share of the members with plates and headers, 0 to 0.9.</summary>
+    public required double Share { get; init; }
+
+    /// <summary>Of the member's material; not used where it is metal.</summary>
+    public required ThermalConductivity Conductivity { get; init; }
+
+    /// <summary>Section of a girt or steel stud; null elsewhere, or where it is not known.</summary>
+    public MetalProfile? Profile { get; init; }
+}
 
 /// <summary>Air on both sides at design.</summary>
 /// <param name="Indoor">Room air temperature.</param>

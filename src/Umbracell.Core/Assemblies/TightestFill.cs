@@ -30,7 +30,24 @@ internal sealed class TightestFill
     {
         var depth = section.FoamDepth is { } bound && bound > Length.Zero ? bound : Unbounded;
         var tight = Permeability.FromSi(VapourResistance.GreatestOf(VapourClass.I).KilogramsPerPascalSecondSquareMetre * depth.Metres);
-        var filled = section with { Fill = [new SlabFill(new(new Material("tightest", Conductivity, tight, "bound of Class I"), depth))] };
+        var filled = section with
+        {
+            Fill =
+            [
+                new SlabFill(
+                    new(
+                        new Material
+                        {
+                            Id = "tightest",
+                            Conductivity = Conductivity,
+                            Permeability = tight,
+                            Source = "bound of Class I",
+                        },
+                        depth
+                    )
+                ),
+            ],
+        };
         (_path, _year) = (MoisturePath.Of(filled, SectionHeat.Of(filled)), year);
     }
 

@@ -42,30 +42,39 @@ public enum FlipCause
 }
 
 /// <summary>A value of an input at which another candidate wins.</summary>
-/// <param name="Input">Which input.</param>
-/// <param name="Now">Its value now.</param>
-/// <param name="At">A value just past the change, on the input's own scale: typed as printed, in either unit system, the other
-/// wins.</param>
-/// <param name="Winner">Id of the one that wins past it.</param>
-/// <param name="WinnerKind">Its kind.</param>
-/// <param name="Cause">Why.</param>
-/// <param name="Rule">The rule that removes the one advised now, where one does.</param>
-/// <param name="Low">Least value of the range searched, SI.</param>
-/// <param name="High">Greatest value of the range searched, SI.</param>
-/// <param name="Working">What stands against what there.</param>
-public sealed record FlipPoint(
-    FlipInput Input,
-    Figure Now,
-    Figure At,
-    string Winner,
-    CandidateKind WinnerKind,
-    FlipCause Cause,
-    string? Rule,
-    double Low,
-    double High,
-    Working Working
-)
+public sealed record FlipPoint
 {
+    /// <summary>Which input.</summary>
+    public required FlipInput Input { get; init; }
+
+    /// <summary>Its value now.</summary>
+    public required Figure Now { get; init; }
+
+    /// <summary>A value just past the change, on the input's own scale: typed as printed, in either unit system, the other
+    /// wins.</summary>
+    public required Figure At { get; init; }
+
+    /// <summary>Id of the one that wins past it.</summary>
+    public required string Winner { get; init; }
+
+    /// <summary>Its kind.</summary>
+    public required CandidateKind WinnerKind { get; init; }
+
+    /// <summary>Why.</summary>
+    public required FlipCause Cause { get; init; }
+
+    /// <summary>The rule that removes the one advised now, where one does.</summary>
+    public required string? Rule { get; init; }
+
+    /// <summary>Least value of the range searched, SI.</summary>
+    public required double Low { get; init; }
+
+    /// <summary>Greatest value of the range searched, SI.</summary>
+    public required double High { get; init; }
+
+    /// <summary>What stands against what there.</summary>
+    public required Working Working { get; init; }
+
     /// <summary>How far the change lies from today's value, as a share of the range searched.</summary>
     public double Distance => Math.Abs(At.Amount - Now.Amount) / Math.Max(1e-9, High - Low);
 

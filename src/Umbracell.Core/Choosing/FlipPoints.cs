@@ -14,25 +14,35 @@ internal static class FlipPoints
     private static readonly double[] Past = [0.25, 0.5, 0.75, 1];
 
     /// <summary>One input and its range.</summary>
-    /// <param name="Input">Which.</param>
-    /// <param name="Dimension">Its dimension.</param>
-    /// <param name="Now">Today's value, SI.</param>
-    /// <param name="Low">Least value looked at.</param>
-    /// <param name="High">Greatest value looked at.</param>
-    /// <param name="Scale">How the input moves, and how it is told.</param>
-    /// <param name="With">The question with another value.</param>
-    private sealed record Search(
-        FlipInput Input,
-        Dimension Dimension,
-        double Now,
-        double Low,
-        double High,
-        Scale Scale,
-        Func<double, ChoiceCase> With
-    )
+    private sealed record Search
     {
+        /// <summary>Which.</summary>
+        public required FlipInput Input { get; init; }
+
+        /// <summary>Its dimension.</summary>
+        public required Dimension Dimension { get; init; }
+
+        /// <summary>Today's value, SI.</summary>
+        public required double Now { get; init; }
+
+        /// <summary>Least value looked at.</summary>
+        public required double Low { get; init; }
+
+        /// <summary>Greatest value looked at.</summary>
+        public required double High { get; init; }
+
+        /// <summary>How the input moves, and how it is told.</summary>
+        public required Scale Scale { get; init; }
+
+        /// <summary>The question with another value.</summary>
+        public required Func<double, ChoiceCase> With { get; init; }
+
         /// <summary>The same without what the walk leaves between: what is told is checked by it.</summary>
-        public Func<double, ChoiceCase> Exactly { get; init; } = With;
+        public Func<double, ChoiceCase> Exactly
+        {
+            get => field ?? With;
+            init;
+        }
     }
 
     /// <summary>How an input moves, and how it is told.</summary>
@@ -142,16 +152,15 @@ internal static class FlipPoints
         {
             var now = section.Members.Depth.Metres;
             var step = section.Step.Metres;
-            yield return new(
-                FlipInput.Depth,
-                Dimension.Thickness,
-                now,
-                Math.Max(0.05, now - 0.15),
-                now + 0.15,
-                new(step, step / 2, 0.0016),
-                v => At(v, MemberCurve.PsiAt(section, Length.FromMetres(v)))
-            )
+            yield return new()
             {
+                Input = FlipInput.Depth,
+                Dimension = Dimension.Thickness,
+                Now = now,
+                Low = Math.Max(0.05, now - 0.15),
+                High = now + 0.15,
+                Scale = new(step, step / 2, 0.0016),
+                With = v => At(v, MemberCurve.PsiAt(section, Length.FromMetres(v))),
                 Exactly = v =>
                     At(v, null) is var there
                         ? there with
@@ -171,71 +180,76 @@ internal static class FlipPoints
         if (choice.FacesAir)
         {
             var rh = section.Air.IndoorHumidity.Percent;
-            yield return new(
-                FlipInput.IndoorHumidity,
-                Dimension.Percent,
-                rh,
-                Math.Min(rh, 15),
-                Math.Max(rh, 75),
-                new(1, 1, 0.05),
-                v =>
+            yield return new()
+            {
+                Input = FlipInput.IndoorHumidity,
+                Dimension = Dimension.Percent,
+                Now = rh,
+                Low = Math.Min(rh, 15),
+                High = Math.Max(rh, 75),
+                Scale = new(1, 1, 0.05),
+                With = v =>
                     choice with
                     {
                         Section = section with { Air = section.Air with { IndoorHumidity = RelativeHumidity.FromPercent(v) } },
                         Year = choice.Year?.WithWinterHumidityShift(v - rh),
-                    }
-            );
+                    },
+            };
             var out0 = section.Air.Outdoor.Celsius;
-            yield return new(
-                FlipInput.OutdoorTemperature,
-                Dimension.Temperature,
-                out0,
-                Math.Max(-45, out0 - 15),
-                Math.Min(15, out0 + 15),
-                new(1, 0.5, 0.05),
-                v =>
+            yield return new()
+            {
+                Input = FlipInput.OutdoorTemperature,
+                Dimension = Dimension.Temperature,
+                Now = out0,
+                Low = Math.Max(-45, out0 - 15),
+                High = Math.Min(15, out0 + 15),
+                Scale = new(1, 0.5, 0.05),
+                With = v =>
                     choice with
                     {
                         Section = section with { Air = section.Air with { Outdoor = Temperature.FromCelsius(v) } },
                         Year = choice.Year?.WithOutdoorShift(TemperatureDifference.FromKelvins(v - out0)),
-                    }
-            );
+                    },
+            };
         }
 
-        yield return new(
-            FlipInput.OpenCellPrice,
-            Dimension.Percent,
-            100,
-            40,
-            250,
-            new(1, 1, 0.05),
-            v => choice with { OpenPriceFactor = v / 100 }
-        );
+        yield return new()
+        {
+            Input = FlipInput.OpenCellPrice,
+            Dimension = Dimension.Percent,
+            Now = 100,
+            Low = 40,
+            High = 250,
+            Scale = new(1, 1, 0.05),
+            With = v => choice with { OpenPriceFactor = v / 100 },
+        };
         if (section.Target is { } target && choice is { Path: TargetPath.U, Facts.Conditioned: true })
         {
             var u = target.GreatestU.WattsPerSquareMetreKelvin;
-            yield return new(
-                FlipInput.Target,
-                Dimension.Transmittance,
-                u,
-                u * 0.5,
-                u * 2,
-                new(StepOfU(winner, u), 0.001, 0.0005),
-                v => choice with { Section = section with { Target = target with { GreatestU = ThermalTransmittance.FromSi(v) } } }
-            );
+            yield return new()
+            {
+                Input = FlipInput.Target,
+                Dimension = Dimension.Transmittance,
+                Now = u,
+                Low = u * 0.5,
+                High = u * 2,
+                Scale = new(StepOfU(winner, u), 0.001, 0.0005),
+                With = v => choice with { Section = section with { Target = target with { GreatestU = ThermalTransmittance.FromSi(v) } } },
+            };
         }
 
         if (section.Kind == SurfaceKind.OverheadDoor && choice.Facts.DoorSpare is { } spare)
         {
-            yield return new(
-                FlipInput.DoorCapacity,
-                Dimension.Mass,
-                spare.Kilograms,
-                0,
-                Math.Max(100, spare.Kilograms * 3),
-                new(1, 0.5, 0.25),
-                v => choice with { Facts = choice.Facts with { DoorSpare = Mass.FromKilograms(v) } }
-            );
+            yield return new()
+            {
+                Input = FlipInput.DoorCapacity,
+                Dimension = Dimension.Mass,
+                Now = spare.Kilograms,
+                Low = 0,
+                High = Math.Max(100, spare.Kilograms * 3),
+                Scale = new(1, 0.5, 0.25),
+                With = v => choice with { Facts = choice.Facts with { DoorSpare = Mass.FromKilograms(v) } },
+            };
         }
     }
 
@@ -297,18 +311,19 @@ internal static class FlipPoints
                     ? FlipCause.OtherAllowed
                 : FlipCause.Outscored;
             var (now, turned) = (new Figure(search.Now, search.Dimension), new Figure(at, search.Dimension));
-            return new(
-                search.Input,
-                now,
-                turned,
-                first.Id,
-                first.Kind,
-                cause,
-                rule,
-                search.Low,
-                search.High,
-                How(search, now, turned, cause, first, old)
-            );
+            return new()
+            {
+                Input = search.Input,
+                Now = now,
+                At = turned,
+                Winner = first.Id,
+                WinnerKind = first.Kind,
+                Cause = cause,
+                Rule = rule,
+                Low = search.Low,
+                High = search.High,
+                Working = How(search, now, turned, cause, first, old),
+            };
         }
     }
 

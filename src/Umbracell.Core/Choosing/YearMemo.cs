@@ -11,7 +11,20 @@ internal sealed class YearMemo
 
     private readonly Dictionary<Key, Lazy<TightestFill>> _tightest = [];
 
-    private readonly record struct Key(string System, double First, double Second, double Depth, double Humidity, double Outdoor);
+    private readonly record struct Key
+    {
+        public required string System { get; init; }
+
+        public required double First { get; init; }
+
+        public required double Second { get; init; }
+
+        public required double Depth { get; init; }
+
+        public required double Humidity { get; init; }
+
+        public required double Outdoor { get; init; }
+    }
 
     /// <summary>The year of a system; null where no monthly means are known.</summary>
     /// <param name="choice">The question.</param>
@@ -25,14 +38,15 @@ internal sealed class YearMemo
         }
 
         var fill = section.Fill;
-        var key = new Key(
-            system,
-            fill.Count > 0 ? fill[0].Thickness.Metres : 0,
-            fill.Count > 1 ? fill[1].Thickness.Metres : 0,
-            section.Members.Depth.Metres,
-            section.Air.IndoorHumidity.Percent,
-            section.Air.Outdoor.Celsius
-        );
+        var key = new Key
+        {
+            System = system,
+            First = fill.Count > 0 ? fill[0].Thickness.Metres : 0,
+            Second = fill.Count > 1 ? fill[1].Thickness.Metres : 0,
+            Depth = section.Members.Depth.Metres,
+            Humidity = section.Air.IndoorHumidity.Percent,
+            Outdoor = section.Air.Outdoor.Celsius,
+        };
         if (!_years.TryGetValue(key, out var year))
         {
             _years[key] = year = MonthlyYear.Of(section, air, TightestOf(key, section, air));

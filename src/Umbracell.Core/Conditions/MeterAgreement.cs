@@ -4,13 +4,26 @@ using Umbracell.Core.Quantities;
 namespace Umbracell.Core.Conditions;
 
 /// <summary>One instrument's reading, as it is held against another's.</summary>
-/// <param name="What">What was read, such as <c>woodMoisture</c>.</param>
-/// <param name="Value">The value.</param>
-/// <param name="StatedError">The instrument's stated error, 0 or more, same unit.</param>
-/// <param name="Instrument">With what.</param>
-/// <param name="At">When.</param>
-/// <param name="Place">Where on the surface; empty where not said.</param>
-public sealed record MeterReading(string What, Figure Value, double StatedError, string Instrument, DateTimeOffset At, string Place = "");
+public sealed record MeterReading
+{
+    /// <summary>What was read, such as <c>woodMoisture</c>.</summary>
+    public required string What { get; init; }
+
+    /// <summary>The value.</summary>
+    public required Figure Value { get; init; }
+
+    /// <summary>The instrument's stated error, 0 or more, same unit.</summary>
+    public required double StatedError { get; init; }
+
+    /// <summary>With what.</summary>
+    public required string Instrument { get; init; }
+
+    /// <summary>When.</summary>
+    public required DateTimeOffset At { get; init; }
+
+    /// <summary>Where on the surface; empty where not said.</summary>
+    public string Place { get; init; } = "";
+}
 
 /// <summary>Two meters that disagree by more than their stated errors: one of them is wrong, and so may be the decision.</summary>
 public static class MeterAgreement

@@ -32,12 +32,13 @@ public sealed record SharedSpace(double VolumePerSquareMetre, double LossPerSqua
     /// <param name="humidity">Its humidity.</param>
     /// <param name="pressure">Air pressure.</param>
     public HeatedSpace ShareOf(Area treated, double airChanges, Temperature outdoor, RelativeHumidity humidity, Pressure pressure) =>
-        new(
-            Math.Max(1, VolumePerSquareMetre * treated.SquareMetres),
-            LossPerSquareMetre * treated.SquareMetres,
-            airChanges,
-            outdoor,
-            humidity,
-            pressure
-        );
+        new()
+        {
+            Volume = Math.Max(1, VolumePerSquareMetre * treated.SquareMetres),
+            Loss = LossPerSquareMetre * treated.SquareMetres,
+            AirChanges = airChanges,
+            Outdoor = outdoor,
+            OutdoorHumidity = humidity,
+            Pressure = pressure,
+        };
 }

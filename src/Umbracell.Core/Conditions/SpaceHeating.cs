@@ -24,21 +24,26 @@ public enum HeaterKind
 }
 
 /// <summary>A space that is heated so that it can be sprayed.</summary>
-/// <param name="Volume">Enclosed volume, m³, above zero.</param>
-/// <param name="Loss">Conductance of its envelope, W/K, 0 or more.</param>
-/// <param name="AirChanges">Changes with outdoor air an hour, above zero.</param>
-/// <param name="Outdoor">Outdoor air.</param>
-/// <param name="OutdoorHumidity">Its humidity.</param>
-/// <param name="Pressure">Air pressure.</param>
-public sealed record HeatedSpace(
-    double Volume,
-    double Loss,
-    double AirChanges,
-    Temperature Outdoor,
-    RelativeHumidity OutdoorHumidity,
-    Pressure Pressure
-)
+public sealed record HeatedSpace
 {
+    /// <summary>Enclosed volume, m³, above zero.</summary>
+    public required double Volume { get; init; }
+
+    /// <summary>Conductance of its envelope, W/K, 0 or more.</summary>
+    public required double Loss { get; init; }
+
+    /// <summary>Changes with outdoor air an hour, above zero.</summary>
+    public required double AirChanges { get; init; }
+
+    /// <summary>Outdoor air.</summary>
+    public required Temperature Outdoor { get; init; }
+
+    /// <summary>Its humidity.</summary>
+    public required RelativeHumidity OutdoorHumidity { get; init; }
+
+    /// <summary>Air pressure.</summary>
+    public required Pressure Pressure { get; init; }
+
     private const double AirHeatCapacity = 1006;
 
     /// <summary>Heat the air that comes in takes up, W/K.</summary>
@@ -49,21 +54,26 @@ public sealed record HeatedSpace(
 }
 
 /// <summary>The air a heater makes in a space, steady.</summary>
-/// <param name="Power">Heat, W.</param>
-/// <param name="Indoor">Air temperature.</param>
-/// <param name="Humidity">Its relative humidity; 100 where the flame's water would condense.</param>
-/// <param name="DewPoint">Its dew point.</param>
-/// <param name="WaterPerHour">Water the flame puts into the room, kg/h.</param>
-/// <param name="Working">How the power or the temperature came about.</param>
-public sealed record SpaceHeating(
-    double Power,
-    Temperature Indoor,
-    double Humidity,
-    Temperature DewPoint,
-    double WaterPerHour,
-    Working Working
-)
+public sealed record SpaceHeating
 {
+    /// <summary>Heat, W.</summary>
+    public required double Power { get; init; }
+
+    /// <summary>Air temperature.</summary>
+    public required Temperature Indoor { get; init; }
+
+    /// <summary>Its relative humidity; 100 where the flame's water would condense.</summary>
+    public required double Humidity { get; init; }
+
+    /// <summary>Its dew point.</summary>
+    public required Temperature DewPoint { get; init; }
+
+    /// <summary>Water the flame puts into the room, kg/h.</summary>
+    public required double WaterPerHour { get; init; }
+
+    /// <summary>How the power or the temperature came about.</summary>
+    public required Working Working { get; init; }
+
     private const double JoulesPerKilowattHour = 3.6e6;
 
     /// <summary>Water that a flame puts into the room for each kilowatt-hour of heat (lower heating value), kg.</summary>
@@ -118,13 +128,14 @@ public sealed record SpaceHeating(
         var vapour = Pressure.FromPascals(space.Pressure.Pascals * ratio / (MolarRatio + ratio));
         var indoor = Temperature.FromCelsius(celsius);
         var saturated = MoistAir.SaturationPressureAt(indoor, HumidityReference.Water);
-        return new(
-            watts,
-            indoor,
-            Math.Min(100, 100 * vapour.Pascals / saturated.Pascals),
-            MoistAir.DewPointOf(vapour),
-            water,
-            new(
+        return new()
+        {
+            Power = watts,
+            Indoor = indoor,
+            Humidity = Math.Min(100, 100 * vapour.Pascals / saturated.Pascals),
+            DewPoint = MoistAir.DewPointOf(vapour),
+            WaterPerHour = water,
+            Working = new(
                 "heaterPower",
                 "Q = (T_in − T_out) · (UA + H_air), H_air = ρ c n V / 3600",
                 [
@@ -137,7 +148,7 @@ public sealed record SpaceHeating(
                 ],
                 new(watts, Dimension.Power),
                 Citations.SpaceBalance
-            )
-        );
+            ),
+        };
     }
 }

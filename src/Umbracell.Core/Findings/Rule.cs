@@ -50,7 +50,18 @@ public sealed class Rule
         var (told, said) = (Parts(figures), Parts(words).Select(Word).ToDictionary());
         foreach (var name in Parts(names))
         {
-            _cases.Add(name, new(this, name, told, said, basis ?? Basis, blocks));
+            _cases.Add(
+                name,
+                new()
+                {
+                    Rule = this,
+                    Name = name,
+                    Figures = told,
+                    Words = said,
+                    Basis = basis ?? Basis,
+                    Blocks = blocks,
+                }
+            );
         }
 
         return this;
@@ -66,21 +77,26 @@ public sealed class Rule
 }
 
 /// <summary>One way a rule can end: it chooses the sentence.</summary>
-/// <param name="Rule">The rule.</param>
-/// <param name="Name">Its name within the rule, such as <c>tooClose</c>.</param>
-/// <param name="Figures">Names of the figures its finding always carries.</param>
-/// <param name="Words">Names of the words it always carries, each with the part of the vocabulary it is a key of, if it is one.</param>
-/// <param name="Basis">What it rests on.</param>
-/// <param name="Blocks">The stage that waits until it is cleared.</param>
-public sealed record RuleCase(
-    Rule Rule,
-    string Name,
-    IReadOnlyList<string> Figures,
-    IReadOnlyDictionary<string, string?> Words,
-    Basis Basis,
-    Stage? Blocks
-)
+public sealed record RuleCase
 {
+    /// <summary>The rule.</summary>
+    public required Rule Rule { get; init; }
+
+    /// <summary>Its name within the rule, such as <c>tooClose</c>.</summary>
+    public required string Name { get; init; }
+
+    /// <summary>Names of the figures its finding always carries.</summary>
+    public required IReadOnlyList<string> Figures { get; init; }
+
+    /// <summary>Names of the words it always carries, each with the part of the vocabulary it is a key of, if it is one.</summary>
+    public required IReadOnlyDictionary<string, string?> Words { get; init; }
+
+    /// <summary>What it rests on.</summary>
+    public required Basis Basis { get; init; }
+
+    /// <summary>The stage that waits until it is cleared.</summary>
+    public required Stage? Blocks { get; init; }
+
     /// <summary>Whether a hold may be set aside with a written reason: never one of a sheet, nor of a firm rule.</summary>
     public bool YieldsToReason => Basis != Basis.ProductSheet && !Rule.IsFirm;
 

@@ -22,23 +22,29 @@ public enum WaterHarm
 }
 
 /// <summary>A building material other than foam, with usual values; a user can replace each by the product's own.</summary>
-/// <param name="Id">Short id; the interface has its name and texture.</param>
-/// <param name="Conductivity">Thermal conductivity.</param>
-/// <param name="Permeability">Vapour permeability, dry cup.</param>
-/// <param name="Source">Where the values come from.</param>
-/// <param name="Density">Density, where it matters; null where it is not known.</param>
-/// <param name="Emittance">Of its face, above 0 to 1; a bright foil counts only where an air space stands before it.</param>
-/// <param name="Harm">What water does to its face.</param>
-public sealed record Material(
-    string Id,
-    ThermalConductivity Conductivity,
-    Permeability Permeability,
-    string Source,
-    Density? Density = null,
-    double Emittance = 0.9,
-    WaterHarm Harm = WaterHarm.None
-)
+public sealed record Material
 {
+    /// <summary>Short id; the interface has its name and texture.</summary>
+    public required string Id { get; init; }
+
+    /// <summary>Thermal conductivity.</summary>
+    public required ThermalConductivity Conductivity { get; init; }
+
+    /// <summary>Vapour permeability, dry cup.</summary>
+    public required Permeability Permeability { get; init; }
+
+    /// <summary>Where the values come from.</summary>
+    public required string Source { get; init; }
+
+    /// <summary>Density, where it matters; null where it is not known.</summary>
+    public Density? Density { get; init; }
+
+    /// <summary>Of its face, above 0 to 1; a bright foil counts only where an air space stands before it.</summary>
+    public double Emittance { get; init; } = 0.9;
+
+    /// <summary>What water does to its face.</summary>
+    public WaterHarm Harm { get; init; } = WaterHarm.None;
+
     /// <summary>Conductivity under which a board counts as insulation, W/(m·K).</summary>
     private const double Insulates = 0.065;
 

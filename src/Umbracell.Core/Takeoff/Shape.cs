@@ -28,29 +28,40 @@ public enum ShapeKind
 }
 
 /// <summary>A shape with its sizes. Two or three of the sizes apply, by kind; see <see cref="Sizes"/>.</summary>
-/// <param name="Kind">Geometry.</param>
-/// <param name="First">First length: length, width at the foot, run, perimeter or bay width.</param>
-/// <param name="Second">Second length: height, roof length, depth or bay length; zero for a gable.</param>
-/// <param name="Third">Third length: height of a box; zero elsewhere.</param>
-/// <param name="Pitch">Rise over run, for gable and roof plane; zero elsewhere.</param>
-/// <param name="Count">Number of bays; 1 elsewhere.</param>
-public sealed record Shape(ShapeKind Kind, Length First, Length Second, Length Third, double Pitch, int Count)
+public sealed record Shape
 {
+    /// <summary>Geometry.</summary>
+    public required ShapeKind Kind { get; init; }
+
+    /// <summary>First length: length, width at the foot, run, perimeter or bay width.</summary>
+    public required Length First { get; init; }
+
+    /// <summary>Second length: height, roof length, depth or bay length; zero for a gable.</summary>
+    public required Length Second { get; init; }
+
+    /// <summary>Third length: height of a box; zero elsewhere.</summary>
+    public required Length Third { get; init; }
+
+    /// <summary>Rise over run, for gable and roof plane; zero elsewhere.</summary>
+    public required double Pitch { get; init; }
+
+    /// <summary>Number of bays; 1 elsewhere.</summary>
+    public required int Count { get; init; }
+
     /// <summary>Corners of an outline in its own plane, in order round it; empty for every other shape.</summary>
     public IReadOnlyList<Corner> Corners { get; init; } = [];
 
     /// <summary>An outline by its corners.</summary>
     /// <param name="corners">Three or more, in order round it.</param>
     public static Shape OfOutline(IReadOnlyList<Corner> corners) =>
-        new(
-            ShapeKind.Outline,
-            Length.FromMetres(corners.Max(c => c.X) - corners.Min(c => c.X)),
-            Length.FromMetres(corners.Max(c => c.Y) - corners.Min(c => c.Y)),
-            Length.Zero,
-            0,
-            1
-        )
+        new()
         {
+            Kind = ShapeKind.Outline,
+            First = Length.FromMetres(corners.Max(c => c.X) - corners.Min(c => c.X)),
+            Second = Length.FromMetres(corners.Max(c => c.Y) - corners.Min(c => c.Y)),
+            Third = Length.Zero,
+            Pitch = 0,
+            Count = 1,
             Corners = corners,
         };
 

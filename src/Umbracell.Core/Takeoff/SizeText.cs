@@ -72,7 +72,19 @@ public static partial class SizeText
             .ToList();
         var pitch = parts.Find(p => p.Figure!.Value.Dimension == Dimension.Pitch)?.Figure!.Value.Amount ?? 0;
         var count = (int)Math.Round(parts.Find(p => p.Figure!.Value.Dimension == Dimension.Count)?.Figure!.Value.Amount ?? 1);
-        return new(new(kind, lengths[0], lengths.ElementAtOrDefault(1), lengths.ElementAtOrDefault(2), pitch, count), null, [])
+        return new(
+            new()
+            {
+                Kind = kind,
+                First = lengths[0],
+                Second = lengths.ElementAtOrDefault(1),
+                Third = lengths.ElementAtOrDefault(2),
+                Pitch = pitch,
+                Count = count,
+            },
+            null,
+            []
+        )
         {
             Doubtful = Doubtful(wanted, parts),
         };

@@ -14,14 +14,26 @@ public readonly record struct Opening(int Count, Length Width, Length Height)
 }
 
 /// <summary>The treated area of a surface, from its geometry; never from floor area.</summary>
-/// <param name="Gross">Shape times repeats.</param>
-/// <param name="Openings">All openings, times repeats.</param>
-/// <param name="Treated">Gross less openings.</param>
-/// <param name="Sprayed">Treated less the faces of members where foam stays between them.</param>
-/// <param name="Developed">Sprayed times the developed over projected width of a ribbed skin.</param>
-/// <param name="Working">The sum.</param>
-public sealed record SurfaceTakeoff(Area Gross, Area Openings, Area Treated, Area Sprayed, Area Developed, Working Working)
+public sealed record SurfaceTakeoff
 {
+    /// <summary>Shape times repeats.</summary>
+    public required Area Gross { get; init; }
+
+    /// <summary>All openings, times repeats.</summary>
+    public required Area Openings { get; init; }
+
+    /// <summary>Gross less openings.</summary>
+    public required Area Treated { get; init; }
+
+    /// <summary>Treated less the faces of members where foam stays between them.</summary>
+    public required Area Sprayed { get; init; }
+
+    /// <summary>Sprayed times the developed over projected width of a ribbed skin.</summary>
+    public required Area Developed { get; init; }
+
+    /// <summary>The sum.</summary>
+    public required Working Working { get; init; }
+
     /// <summary>Whether the openings take up the whole surface or more: no surface is left.</summary>
     public bool OpeningsExceedSurface => Openings.SquareMetres >= Gross.SquareMetres;
 
@@ -42,7 +54,15 @@ public sealed record SurfaceTakeoff(Area Gross, Area Openings, Area Treated, Are
         var treated = gross - open;
         var sprayed = treated * (1 - memberShare);
         var developed = sprayed * profileFactor;
-        return new(gross, open, treated, sprayed, developed, Sum(shape, repeats, gross, open, memberShare, profileFactor, developed));
+        return new()
+        {
+            Gross = gross,
+            Openings = open,
+            Treated = treated,
+            Sprayed = sprayed,
+            Developed = developed,
+            Working = Sum(shape, repeats, gross, open, memberShare, profileFactor, developed),
+        };
     }
 
     private static Working Sum(Shape shape, int repeats, Area gross, Area open, double memberShare, double profileFactor, Area developed)

@@ -4,26 +4,33 @@ using Umbracell.Core.Quantities;
 namespace Umbracell.Core.Yield;
 
 /// <summary>What a crew yields of a product family against the sheet's prediction.</summary>
-/// <param name="Crew">The crew.</param>
-/// <param name="Family">Product family.</param>
-/// <param name="Jobs">Finished jobs of this crew with this family behind it.</param>
-/// <param name="LogMean">Mean of ln f after all jobs.</param>
-/// <param name="LogSd">Standard deviation of ln f after all jobs; what is not known yet of the crew, not the spread of a single
-/// job.</param>
-/// <param name="DataMean">Mean of ln(actual/predicted) of these jobs alone; null without any.</param>
-/// <param name="DataSd">Its standard deviation; null without any.</param>
-/// <param name="Working">How the factor came about.</param>
-public sealed record CrewYield(
-    string Crew,
-    string Family,
-    int Jobs,
-    double LogMean,
-    double LogSd,
-    double? DataMean,
-    double? DataSd,
-    Working Working
-)
+public sealed record CrewYield
 {
+    /// <summary>The crew.</summary>
+    public required string Crew { get; init; }
+
+    /// <summary>Product family.</summary>
+    public required string Family { get; init; }
+
+    /// <summary>Finished jobs of this crew with this family behind it.</summary>
+    public required int Jobs { get; init; }
+
+    /// <summary>Mean of ln f after all jobs.</summary>
+    public required double LogMean { get; init; }
+
+    /// <summary>Standard deviation of ln f after all jobs; what is not known yet of the crew, not the spread of a single
+    /// job.</summary>
+    public required double LogSd { get; init; }
+
+    /// <summary>Mean of ln(actual/predicted) of these jobs alone; null without any.</summary>
+    public required double? DataMean { get; init; }
+
+    /// <summary>Its standard deviation; null without any.</summary>
+    public required double? DataSd { get; init; }
+
+    /// <summary>How the factor came about.</summary>
+    public required Working Working { get; init; }
+
     private const double Z90 = 1.6448536269514722;
 
     /// <summary>The factor on the yield.</summary>
@@ -122,16 +129,17 @@ public sealed class CrewLearning
         var weights = _cells.Select(cell => (Cell: cell, Weight: WeightOf(target, cell))).ToList();
         var mean = weights.Sum(w => w.Weight * w.Cell.Mean);
         var own = _cells.FirstOrDefault(cell => cell.Crew == crew && cell.Family == family);
-        return new(
-            crew,
-            family,
-            own.Jobs,
-            mean,
-            Math.Sqrt(spread),
-            own.Jobs > 0 ? own.Mean : null,
-            own.Jobs > 0 ? Math.Sqrt(own.Variance) : null,
-            Told(mean, Math.Sqrt(spread), weights)
-        );
+        return new()
+        {
+            Crew = crew,
+            Family = family,
+            Jobs = own.Jobs,
+            LogMean = mean,
+            LogSd = Math.Sqrt(spread),
+            DataMean = own.Jobs > 0 ? own.Mean : null,
+            DataSd = own.Jobs > 0 ? Math.Sqrt(own.Variance) : null,
+            Working = Told(mean, Math.Sqrt(spread), weights),
+        };
     }
 
     private static Working Told(double mean, double sd, List<(Cell Cell, double Weight)> weights)

@@ -10,20 +10,26 @@ namespace Umbracell.Core.Yield;
 public sealed record DrumGroup(SetSide Side, Mass Liquid, int Count);
 
 /// <summary>What drums are warmed with.</summary>
-/// <param name="Night">Air they stand in, and their own temperature, before.</param>
-/// <param name="Wanted">Temperature wanted at the start.</param>
-/// <param name="BlanketWatts">Heat of a blanket; zero where the firm has none.</param>
-/// <param name="Room">Air of the hot room.</param>
-/// <param name="RoomLoss">Heat the hot room loses for a kelvin over the night, W/K; zero where the firm has none.</param>
-/// <param name="KilowattHourPrice">Price of a kilowatt-hour.</param>
-public sealed record WarmingMeans(
-    Temperature Night,
-    Temperature Wanted,
-    double BlanketWatts,
-    Temperature Room,
-    double RoomLoss,
-    double KilowattHourPrice
-);
+public sealed record WarmingMeans
+{
+    /// <summary>Air they stand in, and their own temperature, before.</summary>
+    public required Temperature Night { get; init; }
+
+    /// <summary>Temperature wanted at the start.</summary>
+    public required Temperature Wanted { get; init; }
+
+    /// <summary>Heat of a blanket; zero where the firm has none.</summary>
+    public required double BlanketWatts { get; init; }
+
+    /// <summary>Air of the hot room.</summary>
+    public required Temperature Room { get; init; }
+
+    /// <summary>Heat the hot room loses for a kelvin over the night, W/K; zero where the firm has none.</summary>
+    public required double RoomLoss { get; init; }
+
+    /// <summary>Price of a kilowatt-hour.</summary>
+    public required double KilowattHourPrice { get; init; }
+}
 
 /// <summary>One way to warm drums.</summary>
 /// <param name="Lead">How long before the start it begins; null where it never gets there.</param>

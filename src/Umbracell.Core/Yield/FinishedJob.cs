@@ -3,14 +3,26 @@ using Umbracell.Core.Quantities;
 namespace Umbracell.Core.Yield;
 
 /// <summary>What a finished job teaches: how far its yield lay from what was predicted without the crew's own factor.</summary>
-/// <param name="Id">The job's key.</param>
-/// <param name="Crew">Who sprayed it.</param>
-/// <param name="Family">Product family, such as <c>closedStandard</c>.</param>
-/// <param name="Actual">Board feet per set by drums used and <b>measured</b> mean depth; above zero.</param>
-/// <param name="Predicted">Board feet per set predicted for its conditions, the crew's factor left out; above zero.</param>
-/// <param name="Foam">Foam in place, above zero: the more, the surer.</param>
-public sealed record FinishedJob(string Id, string Crew, string Family, FoamVolume Actual, FoamVolume Predicted, FoamVolume Foam)
+public sealed record FinishedJob
 {
+    /// <summary>The job's key.</summary>
+    public required string Id { get; init; }
+
+    /// <summary>Who sprayed it.</summary>
+    public required string Crew { get; init; }
+
+    /// <summary>Product family, such as <c>closedStandard</c>.</summary>
+    public required string Family { get; init; }
+
+    /// <summary>Board feet per set by drums used and <b>measured</b> mean depth; above zero.</summary>
+    public required FoamVolume Actual { get; init; }
+
+    /// <summary>Board feet per set predicted for its conditions, the crew's factor left out; above zero.</summary>
+    public required FoamVolume Predicted { get; init; }
+
+    /// <summary>Foam in place, above zero: the more, the surer.</summary>
+    public required FoamVolume Foam { get; init; }
+
     /// <summary>Depth readings taken on the job, 0 or more.</summary>
     public int DepthReadings { get; init; }
 

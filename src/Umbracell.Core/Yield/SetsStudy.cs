@@ -58,21 +58,26 @@ public sealed record SetsCase
 }
 
 /// <summary>Material for a surface: the answer of the sets stage.</summary>
-/// <param name="Demand">Foam wanted.</param>
-/// <param name="Yield">Yield expected.</param>
-/// <param name="Sets">Sets as a distribution.</param>
-/// <param name="Spread">Uncertainty taken.</param>
-/// <param name="Conditions">Conditions the yield is reckoned at.</param>
-/// <param name="Findings">Judgements, worst first.</param>
-public sealed record SetsStudy(
-    FoamDemand Demand,
-    SetYield Yield,
-    SpraySets Sets,
-    SetsSpread Spread,
-    YieldConditions Conditions,
-    IReadOnlyList<Finding> Findings
-)
+public sealed record SetsStudy
 {
+    /// <summary>Foam wanted.</summary>
+    public required FoamDemand Demand { get; init; }
+
+    /// <summary>Yield expected.</summary>
+    public required SetYield Yield { get; init; }
+
+    /// <summary>Sets as a distribution.</summary>
+    public required SpraySets Sets { get; init; }
+
+    /// <summary>Uncertainty taken.</summary>
+    public required SetsSpread Spread { get; init; }
+
+    /// <summary>Conditions the yield is reckoned at.</summary>
+    public required YieldConditions Conditions { get; init; }
+
+    /// <summary>Judgements, worst first.</summary>
+    public required IReadOnlyList<Finding> Findings { get; init; }
+
     /// <summary>Substrate temperature sheet yields are stated at.</summary>
     private static readonly Temperature ReferenceSubstrate = Temperature.FromCelsius(21);
 
@@ -113,7 +118,15 @@ public sealed record SetsStudy(
         var spread = SetsSpread.DefaultFor(demand) with { Yield = sets.YieldSd ?? SetsSpread.DefaultYield };
         var result = SpraySets.For(demand.Volume, yield, spread, sets.Risk, demand.Working);
         findings.Add(BelowSheetYield(sets.Sheet, yield));
-        return new(demand, yield, result, spread, conditions, [.. findings.OrderByDescending(f => f.Verdict)]);
+        return new()
+        {
+            Demand = demand,
+            Yield = yield,
+            Sets = result,
+            Spread = spread,
+            Conditions = conditions,
+            Findings = [.. findings.OrderByDescending(f => f.Verdict)],
+        };
     }
 
     /// <summary>The temperature the yield is reckoned at. Past the ends of the sheet's curve nothing may be sprayed, so the work will be

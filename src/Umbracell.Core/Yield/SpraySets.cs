@@ -42,21 +42,26 @@ public sealed record SetsLoad(int Sets, double ChanceShort, FoamVolume LeftOver,
 public sealed record LoadPart(FoamVolume Volume, double Sets, double MeanDepth, Working? SetsWorking = null);
 
 /// <summary>Sets of material for an amount of foam, as a distribution and as a load for a chosen risk.</summary>
-/// <param name="Median">Sets that suffice as often as not.</param>
-/// <param name="Spread">Standard deviation of ln(sets).</param>
-/// <param name="Load">The whole sets to load for the risk.</param>
-/// <param name="Around">The load and its neighbours: one set fewer and one more.</param>
-/// <param name="Working">How the median came about.</param>
-/// <param name="LoadWorking">How the load came about.</param>
-public sealed record SpraySets(
-    double Median,
-    double Spread,
-    SetsLoad Load,
-    IReadOnlyList<SetsLoad> Around,
-    Working Working,
-    Working LoadWorking
-)
+public sealed record SpraySets
 {
+    /// <summary>Sets that suffice as often as not.</summary>
+    public required double Median { get; init; }
+
+    /// <summary>Standard deviation of ln(sets).</summary>
+    public required double Spread { get; init; }
+
+    /// <summary>The whole sets to load for the risk.</summary>
+    public required SetsLoad Load { get; init; }
+
+    /// <summary>The load and its neighbours: one set fewer and one more.</summary>
+    public required IReadOnlyList<SetsLoad> Around { get; init; }
+
+    /// <summary>How the median came about.</summary>
+    public required Working Working { get; init; }
+
+    /// <summary>How the load came about.</summary>
+    public required Working LoadWorking { get; init; }
+
     /// <summary>Up to so many surfaces the sum of a job says how each came about; of more, each says it for itself alone.</summary>
     public const int MostWorkedParts = 20;
 
@@ -170,14 +175,15 @@ public sealed record SpraySets(
             Citations.LogNormalLoad
         );
         SetsLoad Loaded(int sets) => LoadOf(sets, medianWorking, sd, perSet);
-        return new(
-            median,
-            sd,
-            Loaded(whole),
-            [.. new[] { whole - 1, whole, whole + 1 }.Where(n => n >= 0).Select(Loaded)],
-            medianWorking,
-            loadWorking
-        );
+        return new()
+        {
+            Median = median,
+            Spread = sd,
+            Load = Loaded(whole),
+            Around = [.. new[] { whole - 1, whole, whole + 1 }.Where(n => n >= 0).Select(Loaded)],
+            Working = medianWorking,
+            LoadWorking = loadWorking,
+        };
     }
 
     /// <summary>Whole sets that leave at most the risk of running short.</summary>

@@ -8,21 +8,26 @@ using Umbracell.Formats.Tables;
 namespace Umbracell.Formats.Climate;
 
 /// <summary>An hourly weather file (EPW): eight lines about the place, then a line for every hour of a year.</summary>
-/// <param name="Name">Place as the file names it.</param>
-/// <param name="AltitudeM">Height above sea level, m.</param>
-/// <param name="Latitude">Degrees north; null where the file gives none that can be.</param>
-/// <param name="Longitude">Degrees east.</param>
-/// <param name="Hours">Every hour, with what is missing as no number.</param>
-/// <param name="Filled">Hours whose humidity was reckoned from the dew point because the file lacks it.</param>
-public sealed record WeatherFile(
-    string Name,
-    double AltitudeM,
-    double? Latitude,
-    double? Longitude,
-    IReadOnlyList<WeatherHour> Hours,
-    int Filled
-)
+public sealed record WeatherFile
 {
+    /// <summary>Place as the file names it.</summary>
+    public required string Name { get; init; }
+
+    /// <summary>Height above sea level, m.</summary>
+    public required double AltitudeM { get; init; }
+
+    /// <summary>Degrees north; null where the file gives none that can be.</summary>
+    public required double? Latitude { get; init; }
+
+    /// <summary>Degrees east.</summary>
+    public required double? Longitude { get; init; }
+
+    /// <summary>Every hour, with what is missing as no number.</summary>
+    public required IReadOnlyList<WeatherHour> Hours { get; init; }
+
+    /// <summary>Hours whose humidity was reckoned from the dew point because the file lacks it.</summary>
+    public required int Filled { get; init; }
+
     private const int HeaderLines = 8,
         HoursOfYear = 8760,
         LeastColumns = 9;
@@ -70,14 +75,15 @@ public sealed record WeatherFile(
                 0,
                 CultureInfo.InvariantCulture.DateTimeFormat.GetMonthName(thin[0])
             )
-            : new(
-                Clip(place[1]),
-                Number(place[9]) is { } height and > -500 and < 9000 ? height : 0,
-                Number(place[6]) is { } north and >= -90 and <= 90 ? north : null,
-                Number(place[7]) is { } east and >= -180 and <= 180 ? east : null,
-                hours,
-                filled
-            );
+            : new()
+            {
+                Name = Clip(place[1]),
+                AltitudeM = Number(place[9]) is { } height and > -500 and < 9000 ? height : 0,
+                Latitude = Number(place[6]) is { } north and >= -90 and <= 90 ? north : null,
+                Longitude = Number(place[7]) is { } east and >= -180 and <= 180 ? east : null,
+                Hours = hours,
+                Filled = filled,
+            };
     }
 
     private static WeatherHour Hour(string line, int at, bool isLast, ref int filled)

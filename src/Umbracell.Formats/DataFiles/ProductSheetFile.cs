@@ -83,36 +83,64 @@ public static class ProductSheetFile
             OpenToRainDays = s.OpenDays?.Rain,
         };
 
-    private sealed record SheetShape(
-        string Id,
-        string Name,
-        string Maker,
-        string Edition,
-        CellStructure Cell,
-        FoamGrade Grade,
-        DensityShape Density,
-        RPoint[] AgedR,
-        string AgeingMethod,
-        double PermeabilityPermIn,
-        double AirBarrierFromIn,
-        LiftShape Lift,
-        double? FlashCoatFromIn,
-        NextLiftShape NextLift,
-        WindowShape SubstrateC,
-        WindowShape AirC,
-        WindowShape DrumsC,
-        double GreatestHumidityPct,
-        double? GreatestWoodMoisturePct,
-        double YieldBoardFeet,
-        FactorPoint[] YieldByDrum,
-        FactorPoint[] YieldBySubstrate,
-        SetMassShape SetMassKg,
-        double WindLimitMs,
-        string ReEntry,
-        double? CompressiveStrengthKPa = null,
-        FireShape? Fire = null,
-        OpenDaysShape? OpenDays = null
-    );
+    private sealed record SheetShape
+    {
+        public required string Id { get; init; }
+
+        public required string Name { get; init; }
+
+        public required string Maker { get; init; }
+
+        public required string Edition { get; init; }
+
+        public required CellStructure Cell { get; init; }
+
+        public required FoamGrade Grade { get; init; }
+
+        public required DensityShape Density { get; init; }
+
+        public required RPoint[] AgedR { get; init; }
+
+        public required string AgeingMethod { get; init; }
+
+        public required double PermeabilityPermIn { get; init; }
+
+        public required double AirBarrierFromIn { get; init; }
+
+        public required LiftShape Lift { get; init; }
+
+        public required double? FlashCoatFromIn { get; init; }
+
+        public required NextLiftShape NextLift { get; init; }
+
+        public required WindowShape SubstrateC { get; init; }
+
+        public required WindowShape AirC { get; init; }
+
+        public required WindowShape DrumsC { get; init; }
+
+        public required double GreatestHumidityPct { get; init; }
+
+        public required double? GreatestWoodMoisturePct { get; init; }
+
+        public required double YieldBoardFeet { get; init; }
+
+        public required FactorPoint[] YieldByDrum { get; init; }
+
+        public required FactorPoint[] YieldBySubstrate { get; init; }
+
+        public required SetMassShape SetMassKg { get; init; }
+
+        public required double WindLimitMs { get; init; }
+
+        public required string ReEntry { get; init; }
+
+        public double? CompressiveStrengthKPa { get; init; }
+
+        public FireShape? Fire { get; init; }
+
+        public OpenDaysShape? OpenDays { get; init; }
+    }
 
     private sealed record FireShape(double FlameSpread, double SmokeDeveloped);
 

@@ -35,41 +35,62 @@ public enum EnvelopeElement
 public sealed record TemplateMembers(MemberMaterial Material, double DepthMm, double SpacingMm, double SharePct);
 
 /// <summary>What a new surface of a kind starts with.</summary>
-public sealed record AssemblyTemplate(
-    SurfaceKind Kind,
-    ShapeKind Shape,
-    HeatFlow HeatFlow,
-    Exposure Exposure,
-    EnvelopeElement? Element,
-    SubstrateKind Substrate,
-    TemplateMembers Members,
-    IReadOnlyList<LayerDocument> Outboard,
-    IReadOnlyList<LayerDocument> Inboard,
-    double VentChannelMm,
-    LayerDocument? Baffle,
-    bool ShavedFlush,
-    bool OpenFace,
-    double ProfileFactor,
-    FoamSide FoamAgainst,
-    IReadOnlyList<DetailField> Details
-);
+public sealed record AssemblyTemplate
+{
+    public required SurfaceKind Kind { get; init; }
+
+    public required ShapeKind Shape { get; init; }
+
+    public required HeatFlow HeatFlow { get; init; }
+
+    public required Exposure Exposure { get; init; }
+
+    public required EnvelopeElement? Element { get; init; }
+
+    public required SubstrateKind Substrate { get; init; }
+
+    public required TemplateMembers Members { get; init; }
+
+    public required IReadOnlyList<LayerDocument> Outboard { get; init; }
+
+    public required IReadOnlyList<LayerDocument> Inboard { get; init; }
+
+    public required double VentChannelMm { get; init; }
+
+    public required LayerDocument? Baffle { get; init; }
+
+    public required bool ShavedFlush { get; init; }
+
+    public required bool OpenFace { get; init; }
+
+    public required double ProfileFactor { get; init; }
+
+    public required FoamSide FoamAgainst { get; init; }
+
+    public required IReadOnlyList<DetailField> Details { get; init; }
+}
 
 /// <summary>A target set: greatest U by element and climate zone.</summary>
-/// <param name="Id">Short id.</param>
-/// <param name="Edition">Name with edition.</param>
-/// <param name="Films">Film set its figures are meant with.</param>
-/// <param name="GreatestU">By element, then by zone number (4C has a line of its own).</param>
-/// <param name="Labels">Label path: ways to meet it, by element and zone.</param>
-/// <param name="Slabs">Slabs on ground: least R of their insulation and how far along the edge, by zone.</param>
-public sealed record TargetSet(
-    string Id,
-    string Edition,
-    FilmSet Films,
-    IReadOnlyDictionary<EnvelopeElement, IReadOnlyDictionary<string, ThermalTransmittance>> GreatestU,
-    IReadOnlyDictionary<EnvelopeElement, IReadOnlyDictionary<string, IReadOnlyList<LabelRequirement>>> Labels,
-    IReadOnlyDictionary<string, (ThermalResistance LeastR, Length Along)> Slabs
-)
+public sealed record TargetSet
 {
+    /// <summary>Short id.</summary>
+    public required string Id { get; init; }
+
+    /// <summary>Name with edition.</summary>
+    public required string Edition { get; init; }
+
+    /// <summary>Film set its figures are meant with.</summary>
+    public required FilmSet Films { get; init; }
+
+    /// <summary>By element, then by zone number (4C has a line of its own).</summary>
+    public required IReadOnlyDictionary<EnvelopeElement, IReadOnlyDictionary<string, ThermalTransmittance>> GreatestU { get; init; }
+
+    /// <summary>Label path: ways to meet it, by element and zone.</summary>
+    public required IReadOnlyDictionary<EnvelopeElement, IReadOnlyDictionary<string, IReadOnlyList<LabelRequirement>>> Labels { get; init; }
+
+    /// <summary>Slabs on ground: least R of their insulation and how far along the edge, by zone.</summary>
+    public required IReadOnlyDictionary<string, (ThermalResistance LeastR, Length Along)> Slabs { get; init; }
+
     /// <summary>Ways to meet the label path for an element in a zone; empty where the set has none.</summary>
     public IReadOnlyList<LabelRequirement> LabelsFor(EnvelopeElement? element, string zone) =>
         element is { } known && Labels.TryGetValue(known, out var byZone) && byZone.TryGetValue(KeyOf(zone), out var labels) ? labels : [];
@@ -95,34 +116,47 @@ public sealed record TargetSet(
 }
 
 /// <summary>A place with its monthly means, January first, and its outdoor design air.</summary>
-/// <param name="Id">Short id.</param>
-/// <param name="Name">Name.</param>
-/// <param name="ClimateZone">Zone of the model energy code.</param>
-/// <param name="AltitudeM">Height above sea level, m.</param>
-/// <param name="MeanC">Mean temperatures, °C.</param>
-/// <param name="MeanRhPct">Mean relative humidities over water, percent.</param>
-/// <param name="HeatingC">Winter design, °C: what 99 % of the hours exceed.</param>
-/// <param name="CoolingC">Summer design, °C: what 1 % of the hours exceed.</param>
-/// <param name="CoolingRhPct">Humidity that goes with the summer design, percent.</param>
-/// <param name="Source">Where the figures come from.</param>
-/// <param name="Latitude">Degrees north; null where it was never said.</param>
-/// <param name="Longitude">Degrees east; null where it was never said.</param>
-/// <param name="TimeZone">Time zone by its IANA name; null where it was never said.</param>
-public sealed record Place(
-    string Id,
-    string Name,
-    string ClimateZone,
-    double AltitudeM,
-    IReadOnlyList<double> MeanC,
-    IReadOnlyList<double> MeanRhPct,
-    double HeatingC,
-    double CoolingC,
-    double CoolingRhPct,
-    string Source,
-    double? Latitude = null,
-    double? Longitude = null,
-    string? TimeZone = null
-);
+public sealed record Place
+{
+    /// <summary>Short id.</summary>
+    public required string Id { get; init; }
+
+    /// <summary>Name.</summary>
+    public required string Name { get; init; }
+
+    /// <summary>Zone of the model energy code.</summary>
+    public required string ClimateZone { get; init; }
+
+    /// <summary>Height above sea level, m.</summary>
+    public required double AltitudeM { get; init; }
+
+    /// <summary>Mean temperatures, °C.</summary>
+    public required IReadOnlyList<double> MeanC { get; init; }
+
+    /// <summary>Mean relative humidities over water, percent.</summary>
+    public required IReadOnlyList<double> MeanRhPct { get; init; }
+
+    /// <summary>Winter design, °C: what 99 % of the hours exceed.</summary>
+    public required double HeatingC { get; init; }
+
+    /// <summary>Summer design, °C: what 1 % of the hours exceed.</summary>
+    public required double CoolingC { get; init; }
+
+    /// <summary>Humidity that goes with the summer design, percent.</summary>
+    public required double CoolingRhPct { get; init; }
+
+    /// <summary>Where the figures come from.</summary>
+    public required string Source { get; init; }
+
+    /// <summary>Degrees north; null where it was never said.</summary>
+    public double? Latitude { get; init; }
+
+    /// <summary>Degrees east; null where it was never said.</summary>
+    public double? Longitude { get; init; }
+
+    /// <summary>Time zone by its IANA name; null where it was never said.</summary>
+    public string? TimeZone { get; init; }
+}
 
 /// <summary>The data that ships with the product, read and checked once.</summary>
 public static class ShippedData
@@ -167,15 +201,16 @@ public static class ShippedData
             .Read<MaterialsShape>("materials.json", ShippedFiles.Text("materials.json"), ShippedFiles.Schema("materials"))
             .Materials.ToDictionary(
                 m => m.Id,
-                m => new Material(
-                    m.Id,
-                    ThermalConductivity.FromSi(m.ConductivityWMK),
-                    Permeability.FromPermInches(m.PermeabilityPermIn),
-                    m.Source,
-                    m.DensityKgM3 is { } density ? Density.FromKilogramsPerCubicMetre(density) : null,
-                    m.Emittance ?? AirSpace.OrdinaryFace,
-                    m.Harm ?? WaterHarm.None
-                )
+                m => new Material
+                {
+                    Id = m.Id,
+                    Conductivity = ThermalConductivity.FromSi(m.ConductivityWMK),
+                    Permeability = Permeability.FromPermInches(m.PermeabilityPermIn),
+                    Source = m.Source,
+                    Density = m.DensityKgM3 is { } density ? Density.FromKilogramsPerCubicMetre(density) : null,
+                    Emittance = m.Emittance ?? AirSpace.OrdinaryFace,
+                    Harm = m.Harm ?? WaterHarm.None,
+                }
             );
 
     private static Dictionary<string, double> ReadUsual() =>
@@ -209,11 +244,12 @@ public static class ShippedData
             .Read<TargetsShape>("targets.json", ShippedFiles.Text("targets.json"), ShippedFiles.Schema("targets"))
             .TargetSets.ToDictionary(
                 set => set.Id,
-                set => new TargetSet(
-                    set.Id,
-                    set.Edition,
-                    set.Films,
-                    set.Elements.ToDictionary(
+                set => new TargetSet
+                {
+                    Id = set.Id,
+                    Edition = set.Edition,
+                    Films = set.Films,
+                    GreatestU = set.Elements.ToDictionary(
                         e => e.Key,
                         e =>
                             (IReadOnlyDictionary<string, ThermalTransmittance>)
@@ -222,21 +258,21 @@ public static class ShippedData
                                     z => set.Unit == "wM2K" ? ThermalTransmittance.FromSi(z.Value) : ThermalTransmittance.FromUsU(z.Value)
                                 )
                     ),
-                    (set.Labels ?? []).ToDictionary(
+                    Labels = (set.Labels ?? []).ToDictionary(
                         e => e.Key,
                         e =>
                             (IReadOnlyDictionary<string, IReadOnlyList<LabelRequirement>>)
                                 e.Value.ToDictionary(z => z.Key, z => (IReadOnlyList<LabelRequirement>)[.. z.Value.Select(Label)])
                     ),
-                    (set.Slabs ?? []).ToDictionary(
+                    Slabs = (set.Slabs ?? []).ToDictionary(
                         z => z.Key,
                         z =>
                             (
                                 set.Unit == "wM2K" ? ThermalResistance.FromSi(z.Value.R) : ThermalResistance.FromUsR(z.Value.R),
                                 Length.FromMillimetres(z.Value.AlongMm)
                             )
-                    )
-                )
+                    ),
+                }
             );
 
     // "13+5" is 13 in the cavity and 5 continuous.
@@ -252,30 +288,45 @@ public static class ShippedData
 
     private sealed record BattShape(string Id, double ThicknessMm, double RatedR, double DensityKgM3, string Source);
 
-    private sealed record MaterialShape(
-        string Id,
-        double ConductivityWMK,
-        double PermeabilityPermIn,
-        string Source,
-        double? DensityKgM3 = null,
-        double? Emittance = null,
-        WaterHarm? Harm = null,
-        double? UsualMm = null
-    );
+    private sealed record MaterialShape
+    {
+        public required string Id { get; init; }
+
+        public required double ConductivityWMK { get; init; }
+
+        public required double PermeabilityPermIn { get; init; }
+
+        public required string Source { get; init; }
+
+        public double? DensityKgM3 { get; init; }
+
+        public double? Emittance { get; init; }
+
+        public WaterHarm? Harm { get; init; }
+
+        public double? UsualMm { get; init; }
+    }
 
     private sealed record TemplatesShape(AssemblyTemplate[] Templates);
 
     private sealed record TargetsShape(TargetSetShape[] TargetSets);
 
-    private sealed record TargetSetShape(
-        string Id,
-        string Edition,
-        FilmSet Films,
-        string Unit,
-        Dictionary<EnvelopeElement, Dictionary<string, double>> Elements,
-        Dictionary<EnvelopeElement, Dictionary<string, string[]>>? Labels = null,
-        Dictionary<string, SlabShape>? Slabs = null
-    );
+    private sealed record TargetSetShape
+    {
+        public required string Id { get; init; }
+
+        public required string Edition { get; init; }
+
+        public required FilmSet Films { get; init; }
+
+        public required string Unit { get; init; }
+
+        public required Dictionary<EnvelopeElement, Dictionary<string, double>> Elements { get; init; }
+
+        public Dictionary<EnvelopeElement, Dictionary<string, string[]>>? Labels { get; init; }
+
+        public Dictionary<string, SlabShape>? Slabs { get; init; }
+    }
 
     private sealed record SlabShape(double R, double AlongMm);
 }

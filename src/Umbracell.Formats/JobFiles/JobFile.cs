@@ -9,23 +9,36 @@ namespace Umbracell.Formats.JobFiles;
 
 /// <summary>A job as one file: everything the survey knows, in SI with the unit in the name. Ids inside the file bind its parts to one
 /// another and mean nothing outside it.</summary>
-public sealed record JobFile(
-    int FormatVersion,
-    FiledJob Job,
-    IReadOnlyList<FiledBuffer> BufferSpaces,
-    IReadOnlyList<FiledSurface> Surfaces,
-    IReadOnlyList<FiledReading> Readings,
-    IReadOnlyList<FiledJoint> Joints,
-    IReadOnlyList<FiledComplaint> Complaints,
-    IReadOnlyList<FiledPreparation> Preparation,
-    IReadOnlyList<FiledFanTest> FanTests,
-    IReadOnlyList<FiledThermalPicture> ThermalPictures,
-    IReadOnlyList<FiledLog> Logs,
-    IReadOnlyList<FiledPhoto> Photos,
-    IReadOnlyList<FiledBid>? Bids = null,
-    IReadOnlyList<FiledPaper>? Papers = null
-)
+public sealed record JobFile
 {
+    public required int FormatVersion { get; init; }
+
+    public required FiledJob Job { get; init; }
+
+    public required IReadOnlyList<FiledBuffer> BufferSpaces { get; init; }
+
+    public required IReadOnlyList<FiledSurface> Surfaces { get; init; }
+
+    public required IReadOnlyList<FiledReading> Readings { get; init; }
+
+    public required IReadOnlyList<FiledJoint> Joints { get; init; }
+
+    public required IReadOnlyList<FiledComplaint> Complaints { get; init; }
+
+    public required IReadOnlyList<FiledPreparation> Preparation { get; init; }
+
+    public required IReadOnlyList<FiledFanTest> FanTests { get; init; }
+
+    public required IReadOnlyList<FiledThermalPicture> ThermalPictures { get; init; }
+
+    public required IReadOnlyList<FiledLog> Logs { get; init; }
+
+    public required IReadOnlyList<FiledPhoto> Photos { get; init; }
+
+    public IReadOnlyList<FiledBid>? Bids { get; init; }
+
+    public IReadOnlyList<FiledPaper>? Papers { get; init; }
+
     /// <summary>The file without what a firm pays and earns.</summary>
     public JobFile WithoutPrices() => this with { Bids = null, Papers = Papers?.Where(paper => !paper.ShowsPrices).ToList() };
 

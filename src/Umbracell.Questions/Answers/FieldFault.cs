@@ -68,44 +68,52 @@ public enum FaultCode
 }
 
 /// <summary>What is wrong with one field, for a screen to say in its own language.</summary>
-/// <param name="Field">Name of the field.</param>
-/// <param name="Code">What is wrong.</param>
-/// <param name="Typed">What was typed or sent.</param>
-/// <param name="Least">Least value allowed, where there is one.</param>
-/// <param name="Greatest">Greatest value allowed, where there is one.</param>
-/// <param name="Words">Keys the sentence needs.</param>
-/// <param name="Other">What could be typed instead, where the text fits with another unit.</param>
-public sealed record FieldFault(
-    string Field,
-    FaultCode Code,
-    string Typed,
-    FigureAnswer? Least = null,
-    FigureAnswer? Greatest = null,
-    IReadOnlyList<string>? Words = null,
-    string? Other = null
-)
+public sealed record FieldFault
 {
+    /// <summary>Name of the field.</summary>
+    public required string Field { get; init; }
+
+    /// <summary>What is wrong.</summary>
+    public required FaultCode Code { get; init; }
+
+    /// <summary>What was typed or sent.</summary>
+    public required string Typed { get; init; }
+
+    /// <summary>Least value allowed, where there is one.</summary>
+    public FigureAnswer? Least { get; init; }
+
+    /// <summary>Greatest value allowed, where there is one.</summary>
+    public FigureAnswer? Greatest { get; init; }
+
+    /// <summary>Keys the sentence needs.</summary>
+    public IReadOnlyList<string>? Words { get; init; }
+
+    /// <summary>What could be typed instead, where the text fits with another unit.</summary>
+    public string? Other { get; init; }
+
     public static FieldFault Of(string field, TypedQuantity typed) =>
-        new(
-            field,
-            CodeOf(typed.Fault!.Value),
-            typed.Typed,
-            FigureAnswer.Of(typed.Allowed.LeastFigure),
-            FigureAnswer.Of(typed.Allowed.GreatestFigure),
-            Other: typed.Doubt?.Other
-        );
+        new()
+        {
+            Field = field,
+            Code = CodeOf(typed.Fault!.Value),
+            Typed = typed.Typed,
+            Least = FigureAnswer.Of(typed.Allowed.LeastFigure),
+            Greatest = FigureAnswer.Of(typed.Allowed.GreatestFigure),
+            Other = typed.Doubt?.Other,
+        };
 
     /// <summary>An input of the core outside its range.</summary>
     /// <param name="field">Field it came from.</param>
     /// <param name="e">What the core said.</param>
     public static FieldFault Of(string field, QuantityRangeException e) =>
-        new(
-            field,
-            FaultCode.OutOfRange,
-            QuantityPrinter.PrintAsTyped(e.Value, UnitSystem.Metric),
-            FigureAnswer.Of(e.Least.AtLeast),
-            FigureAnswer.Of(e.Greatest.AtMost)
-        );
+        new()
+        {
+            Field = field,
+            Code = FaultCode.OutOfRange,
+            Typed = QuantityPrinter.PrintAsTyped(e.Value, UnitSystem.Metric),
+            Least = FigureAnswer.Of(e.Least.AtLeast),
+            Greatest = FigureAnswer.Of(e.Greatest.AtMost),
+        };
 
     private static FaultCode CodeOf(TypingFault fault) =>
         fault switch

@@ -85,63 +85,80 @@ public sealed record RemedyAnswer(string Kind, IReadOnlyDictionary<string, Figur
 public sealed record WordAnswer(string? Book, IReadOnlyList<string> Keys);
 
 /// <summary>A finding; the sentence is chosen by rule and case.</summary>
-/// <param name="Rule">Id of the rule.</param>
-/// <param name="Case">How it ends.</param>
-/// <param name="Stage">The stage it speaks to.</param>
-/// <param name="IsNumbered">Whether people know the rule by its id, which then stands before the sentence.</param>
-/// <param name="IsToldAtOnce">Whether it is told beside what it judges even where it only asks for care.</param>
-/// <param name="YieldsToReason">Whether a hold may be set aside with a written reason, by who may.</param>
-/// <param name="Blocks">The stage that waits until it is cleared.</param>
-/// <param name="Verdict">Clear, care or hold.</param>
-/// <param name="Basis">What it rests on.</param>
-/// <param name="Source">The sheet, code edition or formula.</param>
-/// <param name="Measured">What was measured or computed.</param>
-/// <param name="Limit">What it is held against.</param>
-/// <param name="Margin">How far inside the limit.</param>
-/// <param name="Figures">Further figures of the sentence.</param>
-/// <param name="Words">Words of the sentence.</param>
-/// <param name="Remedies">What would clear it.</param>
-/// <param name="Working">How it can be followed.</param>
-public sealed record FindingAnswer(
-    string Rule,
-    string Case,
-    Stage Stage,
-    bool IsNumbered,
-    bool IsToldAtOnce,
-    bool YieldsToReason,
-    Stage? Blocks,
-    Verdict Verdict,
-    Basis Basis,
-    CitationAnswer Source,
-    FigureAnswer? Measured,
-    FigureAnswer? Limit,
-    FigureAnswer? Margin,
-    IReadOnlyDictionary<string, FigureAnswer> Figures,
-    IReadOnlyDictionary<string, WordAnswer> Words,
-    IReadOnlyList<RemedyAnswer> Remedies,
-    WorkingAnswer? Working
-)
+public sealed record FindingAnswer
 {
+    /// <summary>Id of the rule.</summary>
+    public required string Rule { get; init; }
+
+    /// <summary>How it ends.</summary>
+    public required string Case { get; init; }
+
+    /// <summary>The stage it speaks to.</summary>
+    public required Stage Stage { get; init; }
+
+    /// <summary>Whether people know the rule by its id, which then stands before the sentence.</summary>
+    public required bool IsNumbered { get; init; }
+
+    /// <summary>Whether it is told beside what it judges even where it only asks for care.</summary>
+    public required bool IsToldAtOnce { get; init; }
+
+    /// <summary>Whether a hold may be set aside with a written reason, by who may.</summary>
+    public required bool YieldsToReason { get; init; }
+
+    /// <summary>The stage that waits until it is cleared.</summary>
+    public required Stage? Blocks { get; init; }
+
+    /// <summary>Clear, care or hold.</summary>
+    public required Verdict Verdict { get; init; }
+
+    /// <summary>What it rests on.</summary>
+    public required Basis Basis { get; init; }
+
+    /// <summary>The sheet, code edition or formula.</summary>
+    public required CitationAnswer Source { get; init; }
+
+    /// <summary>What was measured or computed.</summary>
+    public required FigureAnswer? Measured { get; init; }
+
+    /// <summary>What it is held against.</summary>
+    public required FigureAnswer? Limit { get; init; }
+
+    /// <summary>How far inside the limit.</summary>
+    public required FigureAnswer? Margin { get; init; }
+
+    /// <summary>Further figures of the sentence.</summary>
+    public required IReadOnlyDictionary<string, FigureAnswer> Figures { get; init; }
+
+    /// <summary>Words of the sentence.</summary>
+    public required IReadOnlyDictionary<string, WordAnswer> Words { get; init; }
+
+    /// <summary>What would clear it.</summary>
+    public required IReadOnlyList<RemedyAnswer> Remedies { get; init; }
+
+    /// <summary>How it can be followed.</summary>
+    public required WorkingAnswer? Working { get; init; }
+
     public static FindingAnswer Of(Finding f, bool brief = false) =>
-        new(
-            f.Rule.Id,
-            f.Case.Name,
-            f.Rule.Stage,
-            f.Rule.IsNumbered,
-            f.Rule.IsToldAtOnce,
-            f.Case.YieldsToReason,
-            f.Case.Blocks,
-            f.Verdict,
-            f.Basis,
-            CitationAnswer.Of(f.Source),
-            MeasuredOf(f),
-            FigureAnswer.Maybe(f.Limit),
-            MarginOf(f),
-            FigureAnswer.All(f.Figures),
-            f.Words.ToDictionary(w => w.Key, w => new WordAnswer(f.Case.Words.GetValueOrDefault(w.Key), w.Value.Keys)),
-            [.. f.Remedies.Select(RemedyAnswer.Of)],
-            brief ? null : WorkingAnswer.Maybe(f.How)
-        );
+        new()
+        {
+            Rule = f.Rule.Id,
+            Case = f.Case.Name,
+            Stage = f.Rule.Stage,
+            IsNumbered = f.Rule.IsNumbered,
+            IsToldAtOnce = f.Rule.IsToldAtOnce,
+            YieldsToReason = f.Case.YieldsToReason,
+            Blocks = f.Case.Blocks,
+            Verdict = f.Verdict,
+            Basis = f.Basis,
+            Source = CitationAnswer.Of(f.Source),
+            Measured = MeasuredOf(f),
+            Limit = FigureAnswer.Maybe(f.Limit),
+            Margin = MarginOf(f),
+            Figures = FigureAnswer.All(f.Figures),
+            Words = f.Words.ToDictionary(w => w.Key, w => new WordAnswer(f.Case.Words.GetValueOrDefault(w.Key), w.Value.Keys)),
+            Remedies = [.. f.Remedies.Select(RemedyAnswer.Of)],
+            Working = brief ? null : WorkingAnswer.Maybe(f.How),
+        };
 
     // What stands beside each other in a sentence adds up as it is printed, in either system.
     private static FigureAnswer? MeasuredOf(Finding f) =>

@@ -11,97 +11,105 @@ namespace Umbracell.Questions.Choose;
 public static class ChoiceAnswers
 {
     public static ChoiceAnswer Of(Choice choice, SectionQuestion bare) =>
-        new(
-            [.. choice.Candidates.Select(c => Candidate(c, choice, bare))],
-            choice.Advised?.Id,
-            choice.OtherSchool?.Id,
-            [.. choice.Flips.Select(Flip)],
-            FindingAnswer.All(choice.OfSurface),
-            FigureAnswer.Maybe(choice.Case.Section.SlabTarget?.LeastR.ToFigure() ?? choice.Case.Section.Target?.GreatestU.ToFigure()),
-            choice.Case.Path,
-            [.. choice.Case.Labels.Select(Label)],
-            Practice.QuestionOf(choice.Case.Section.Kind) is { } asked ? Vocabulary.KeyOf(asked) : null,
-            Practice.QuestionOf(choice.Case.Section.Kind) is { } question ? choice.Case.Practice.Of(question) : School.Either,
-            choice.Advice,
-            [.. choice.Measures.Select(m => new MeasureAnswer(m.Change, FigureAnswer.Of(m.To), m.System))],
-            [.. choice.Alike.Select(a => new AlikeAnswer(a.Input, FigureAnswer.Of(a.At), a.WinnerKind))]
-        );
+        new()
+        {
+            Candidates = [.. choice.Candidates.Select(c => Candidate(c, choice, bare))],
+            AdvisedId = choice.Advised?.Id,
+            OtherSchoolId = choice.OtherSchool?.Id,
+            Flips = [.. choice.Flips.Select(Flip)],
+            OfSurface = FindingAnswer.All(choice.OfSurface),
+            Target = FigureAnswer.Maybe(
+                choice.Case.Section.SlabTarget?.LeastR.ToFigure() ?? choice.Case.Section.Target?.GreatestU.ToFigure()
+            ),
+            Path = choice.Case.Path,
+            Labels = [.. choice.Case.Labels.Select(Label)],
+            Question = Practice.QuestionOf(choice.Case.Section.Kind) is { } asked ? Vocabulary.KeyOf(asked) : null,
+            Followed = Practice.QuestionOf(choice.Case.Section.Kind) is { } question ? choice.Case.Practice.Of(question) : School.Either,
+            Advice = choice.Advice,
+            Measures = [.. choice.Measures.Select(m => new MeasureAnswer(m.Change, FigureAnswer.Of(m.To), m.System))],
+            Alike = [.. choice.Alike.Select(a => new AlikeAnswer(a.Input, FigureAnswer.Of(a.At), a.WinnerKind))],
+        };
 
     public static FlipAnswer Flip(FlipPoint flip) =>
-        new(
-            flip.Input,
-            FigureAnswer.Of(flip.Now),
-            FigureAnswer.Of(flip.At),
-            FigureAnswer.Of(
+        new()
+        {
+            Input = flip.Input,
+            Now = FigureAnswer.Of(flip.Now),
+            At = FigureAnswer.Of(flip.At),
+            Apart = FigureAnswer.Of(
                 new(
                     Math.Abs(flip.At.Amount - flip.Now.Amount),
                     flip.Now.Dimension == Dimension.Temperature ? Dimension.TemperatureDifference : flip.Now.Dimension
                 )
             ),
-            flip.Above,
-            flip.Low,
-            flip.High,
-            flip.Winner,
-            flip.WinnerKind,
-            flip.Cause,
-            flip.Rule,
-            WorkingAnswer.Of(flip.Working)
-        );
+            Above = flip.Above,
+            Low = flip.Low,
+            High = flip.High,
+            Winner = flip.Winner,
+            WinnerKind = flip.WinnerKind,
+            Cause = flip.Cause,
+            Rule = flip.Rule,
+            Working = WorkingAnswer.Of(flip.Working),
+        };
 
     private static CandidateAnswer Candidate(Candidate c, Choice choice, SectionQuestion bare)
     {
         // The edge of a slab is the section's to tell; no candidate is weighed by it.
         var study = SectionStudy.Of(c.Section with { BeyondEdge = null });
         var isFloor = c.Section.HeatFlow == HeatFlow.Down;
-        return new(
-            c.Id,
-            c.Kind,
-            SystemLayers.Of(c.Section),
-            [.. SystemLayers.Boards(c.Section, choice.Case.Section)],
-            SketchLayer.Of(c.Section),
-            Worked(study.WholeU.ToFigure(), study.Workings["wholeU"]),
-            Worked(c.Installed.Cavity.ToFigure(), null),
-            FigureAnswer.Of(c.Installed.Continuous.ToFigure()),
-            c.MeetsTarget,
-            c.MeetsTarget || choice.Case.Section.Target is not { } target
-                ? null
-                : FigureAnswer.Of(
-                    new(study.WholeU.WattsPerSquareMetreKelvin - target.GreatestU.WattsPerSquareMetreKelvin, Dimension.Transmittance)
-                ),
-            Worked(study.FillPermeance.ToFigure(), study.Workings["foamPermeance"]),
-            study.FillClass,
-            c.Cost.Working is { } cost ? Worked(cost.Result, cost) : null,
-            c.Cost.Missing,
-            FigureAnswer.Of(
+        return new()
+        {
+            Id = c.Id,
+            Kind = c.Kind,
+            Layers = SystemLayers.Of(c.Section),
+            Boards = [.. SystemLayers.Boards(c.Section, choice.Case.Section)],
+            Sketch = SketchLayer.Of(c.Section),
+            U = Worked(study.WholeU.ToFigure(), study.Workings["wholeU"]),
+            InstalledCavity = Worked(c.Installed.Cavity.ToFigure(), null),
+            InstalledContinuous = FigureAnswer.Of(c.Installed.Continuous.ToFigure()),
+            MeetsTarget = c.MeetsTarget,
+            Shortfall =
+                c.MeetsTarget || choice.Case.Section.Target is not { } target
+                    ? null
+                    : FigureAnswer.Of(
+                        new(study.WholeU.WattsPerSquareMetreKelvin - target.GreatestU.WattsPerSquareMetreKelvin, Dimension.Transmittance)
+                    ),
+            Permeance = Worked(study.FillPermeance.ToFigure(), study.Workings["foamPermeance"]),
+            Class = study.FillClass,
+            Cost = c.Cost.Working is { } cost ? Worked(cost.Result, cost) : null,
+            PricesMissing = c.Cost.Missing,
+            Hours = FigureAnswer.Of(
                 Figure.Duration(
                     TimeSpan.FromHours(c.Cost.HoursPerSquareMetre * (choice.Case.Facts.Treated?.SquareMetres ?? 1)) + c.Cost.Waits
                 )
             ),
-            study.Lifts.Sum(plan => plan.Lifts.Count),
-            c.Year is { } year ? Dampest(year) : null,
-            isFloor ? FigureAnswer.Of(AssemblyState.OfFilled(c.Section).RoomFace.ToFigure()) : null,
-            FindingAnswer.All(c.Findings),
-            FindingAnswer.All(c.Opinions),
-            Condensation.Differ(c.Opinions),
+            Lifts = study.Lifts.Sum(plan => plan.Lifts.Count),
+            Dampest = c.Year is { } year ? Dampest(year) : null,
+            FloorFace = isFloor ? FigureAnswer.Of(AssemblyState.OfFilled(c.Section).RoomFace.ToFigure()) : null,
+            Findings = FindingAnswer.All(c.Findings),
+            Opinions = FindingAnswer.All(c.Opinions),
+            OpinionsDiffer = Condensation.Differ(c.Opinions),
+            Scores =
             [
-                .. c.Scores.Select(s => new ScoreAnswer(
-                    s.Part,
-                    s.Value,
-                    choice.Case.Priorities.ShareOf(s.Part),
-                    FigureAnswer.Of(s.Measured),
-                    WorkingAnswer.Of(s.Working),
-                    FigureAnswer.Of(Figure.Number(s.Value)),
-                    FigureAnswer.Of(Figure.Percent(100 * choice.Case.Priorities.ShareOf(s.Part)))
-                )),
+                .. c.Scores.Select(s => new ScoreAnswer
+                {
+                    Part = s.Part,
+                    Value = s.Value,
+                    Share = choice.Case.Priorities.ShareOf(s.Part),
+                    Measured = FigureAnswer.Of(s.Measured),
+                    Working = WorkingAnswer.Of(s.Working),
+                    Worth = FigureAnswer.Of(Figure.Number(s.Value)),
+                    Weight = FigureAnswer.Of(Figure.Percent(100 * choice.Case.Priorities.ShareOf(s.Part))),
+                }),
             ],
-            c.Total,
-            Worked(Figure.Number(c.Total), c.Scores.Count > 0 ? c.TotalWorking(choice.Case.Priorities) : null),
-            c.School,
-            c.InPractice,
-            c.Excluded,
-            c.FailsCondensation,
-            SystemShape.Of(c, choice.Case.Section).In(bare)
-        );
+            TotalScore = c.Total,
+            Total = Worked(Figure.Number(c.Total), c.Scores.Count > 0 ? c.TotalWorking(choice.Case.Priorities) : null),
+            School = c.School,
+            InPractice = c.InPractice,
+            Excluded = c.Excluded,
+            FailsCondensation = c.FailsCondensation,
+            Question = SystemShape.Of(c, choice.Case.Section).In(bare),
+        };
     }
 
     // The figure is of the place about which the means can tell; where there is none, of the dampest.

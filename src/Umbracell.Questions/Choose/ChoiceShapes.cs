@@ -13,15 +13,22 @@ namespace Umbracell.Questions.Choose;
 public sealed record CandidateLayer(string Key, string Name, string? Foam, FigureAnswer Thickness);
 
 /// <summary>A part of a score.</summary>
-public sealed record ScoreAnswer(
-    ScorePart Part,
-    double Value,
-    double Share,
-    FigureAnswer Measured,
-    WorkingAnswer Working,
-    FigureAnswer Worth,
-    FigureAnswer Weight
-);
+public sealed record ScoreAnswer
+{
+    public required ScorePart Part { get; init; }
+
+    public required double Value { get; init; }
+
+    public required double Share { get; init; }
+
+    public required FigureAnswer Measured { get; init; }
+
+    public required WorkingAnswer Working { get; init; }
+
+    public required FigureAnswer Worth { get; init; }
+
+    public required FigureAnswer Weight { get; init; }
+}
 
 /// <summary>Where a candidate is dampest in its year of means.</summary>
 /// <param name="Place">What lies on either side, as <c>osb|foam</c>.</param>
@@ -30,53 +37,94 @@ public sealed record ScoreAnswer(
 public sealed record DampestAnswer(string Place, WorkedFigure Humidity, string? Untold);
 
 /// <summary>A candidate.</summary>
-public sealed record CandidateAnswer(
-    string Id,
-    CandidateKind Kind,
-    IReadOnlyList<CandidateLayer> Layers,
-    IReadOnlyList<CandidateLayer> Boards,
-    IReadOnlyList<SketchLayer> Sketch,
-    WorkedFigure U,
-    WorkedFigure InstalledCavity,
-    FigureAnswer InstalledContinuous,
-    bool MeetsTarget,
-    FigureAnswer? Shortfall,
-    WorkedFigure Permeance,
-    VapourClass Class,
-    WorkedFigure? Cost,
-    IReadOnlyList<string> PricesMissing,
-    FigureAnswer Hours,
-    int Lifts,
-    DampestAnswer? Dampest,
-    FigureAnswer? FloorFace,
-    IReadOnlyList<FindingAnswer> Findings,
-    IReadOnlyList<FindingAnswer> Opinions,
-    bool OpinionsDiffer,
-    IReadOnlyList<ScoreAnswer> Scores,
-    double TotalScore,
-    WorkedFigure Total,
-    School School,
-    bool InPractice,
-    bool Excluded,
-    bool FailsCondensation,
-    SectionQuestion Question
-);
+public sealed record CandidateAnswer
+{
+    public required string Id { get; init; }
+
+    public required CandidateKind Kind { get; init; }
+
+    public required IReadOnlyList<CandidateLayer> Layers { get; init; }
+
+    public required IReadOnlyList<CandidateLayer> Boards { get; init; }
+
+    public required IReadOnlyList<SketchLayer> Sketch { get; init; }
+
+    public required WorkedFigure U { get; init; }
+
+    public required WorkedFigure InstalledCavity { get; init; }
+
+    public required FigureAnswer InstalledContinuous { get; init; }
+
+    public required bool MeetsTarget { get; init; }
+
+    public required FigureAnswer? Shortfall { get; init; }
+
+    public required WorkedFigure Permeance { get; init; }
+
+    public required VapourClass Class { get; init; }
+
+    public required WorkedFigure? Cost { get; init; }
+
+    public required IReadOnlyList<string> PricesMissing { get; init; }
+
+    public required FigureAnswer Hours { get; init; }
+
+    public required int Lifts { get; init; }
+
+    public required DampestAnswer? Dampest { get; init; }
+
+    public required FigureAnswer? FloorFace { get; init; }
+
+    public required IReadOnlyList<FindingAnswer> Findings { get; init; }
+
+    public required IReadOnlyList<FindingAnswer> Opinions { get; init; }
+
+    public required bool OpinionsDiffer { get; init; }
+
+    public required IReadOnlyList<ScoreAnswer> Scores { get; init; }
+
+    public required double TotalScore { get; init; }
+
+    public required WorkedFigure Total { get; init; }
+
+    public required School School { get; init; }
+
+    public required bool InPractice { get; init; }
+
+    public required bool Excluded { get; init; }
+
+    public required bool FailsCondensation { get; init; }
+
+    public required SectionQuestion Question { get; init; }
+}
 
 /// <summary>A flip point.</summary>
-public sealed record FlipAnswer(
-    FlipInput Input,
-    FigureAnswer Now,
-    FigureAnswer At,
-    FigureAnswer Apart,
-    bool Above,
-    double Low,
-    double High,
-    string Winner,
-    CandidateKind WinnerKind,
-    FlipCause Cause,
-    string? Rule,
-    WorkingAnswer Working
-);
+public sealed record FlipAnswer
+{
+    public required FlipInput Input { get; init; }
+
+    public required FigureAnswer Now { get; init; }
+
+    public required FigureAnswer At { get; init; }
+
+    public required FigureAnswer Apart { get; init; }
+
+    public required bool Above { get; init; }
+
+    public required double Low { get; init; }
+
+    public required double High { get; init; }
+
+    public required string Winner { get; init; }
+
+    public required CandidateKind WinnerKind { get; init; }
+
+    public required FlipCause Cause { get; init; }
+
+    public required string? Rule { get; init; }
+
+    public required WorkingAnswer Working { get; init; }
+}
 
 /// <summary>A change with which a system stays dry where none does now.</summary>
 /// <param name="Change">What changes.</param>
@@ -91,18 +139,31 @@ public sealed record MeasureAnswer(DryingChange Change, FigureAnswer To, Candida
 public sealed record AlikeAnswer(FlipInput Input, FigureAnswer At, CandidateKind System);
 
 /// <summary>What the systems of a surface give.</summary>
-public sealed record ChoiceAnswer(
-    IReadOnlyList<CandidateAnswer> Candidates,
-    string? AdvisedId,
-    string? OtherSchoolId,
-    IReadOnlyList<FlipAnswer> Flips,
-    IReadOnlyList<FindingAnswer> OfSurface,
-    FigureAnswer? Target,
-    TargetPath Path,
-    IReadOnlyList<string> Labels,
-    string? Question,
-    School Followed,
-    Advice Advice,
-    IReadOnlyList<MeasureAnswer> Measures,
-    IReadOnlyList<AlikeAnswer> Alike
-);
+public sealed record ChoiceAnswer
+{
+    public required IReadOnlyList<CandidateAnswer> Candidates { get; init; }
+
+    public required string? AdvisedId { get; init; }
+
+    public required string? OtherSchoolId { get; init; }
+
+    public required IReadOnlyList<FlipAnswer> Flips { get; init; }
+
+    public required IReadOnlyList<FindingAnswer> OfSurface { get; init; }
+
+    public required FigureAnswer? Target { get; init; }
+
+    public required TargetPath Path { get; init; }
+
+    public required IReadOnlyList<string> Labels { get; init; }
+
+    public required string? Question { get; init; }
+
+    public required School Followed { get; init; }
+
+    public required Advice Advice { get; init; }
+
+    public required IReadOnlyList<MeasureAnswer> Measures { get; init; }
+
+    public required IReadOnlyList<AlikeAnswer> Alike { get; init; }
+}

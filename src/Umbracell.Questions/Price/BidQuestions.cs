@@ -54,16 +54,19 @@ public static class BidQuestions
         : id;
 
     private static BidSurface Surface(BidSurfaceShape s, string at, Supplies supplies) =>
-        new(
-            s.Name,
-            Area.FromSquareMetres(s.TreatedM2),
-            s.Access,
+        new()
+        {
+            Name = s.Name,
+            Treated = Area.FromSquareMetres(s.TreatedM2),
+            Access = s.Access,
+            Foams =
             [
                 .. s.Foams.Select(
                     (f, j) =>
                         new BidFoam(supplies.Sheet(f.SheetId, $"{at}.foams[{j}].sheetId"), FoamVolume.FromBoardFeet(f.BoardFeet), f.Sets)
                 ),
             ],
+            Bought =
             [
                 .. (s.Bought ?? []).Select(b => new BidBought(
                     b.Id,
@@ -72,11 +75,9 @@ public static class BidQuestions
                     b.Pace
                 )),
             ],
-            s.ShavedFlush,
-            TimeSpan.FromMinutes(s.WaitMin),
-            s.HeatKWh > 0 ? new(s.HeatKWh) : null
-        )
-        {
+            Shaved = s.ShavedFlush,
+            Waits = TimeSpan.FromMinutes(s.WaitMin),
+            Heat = s.HeatKWh > 0 ? new(s.HeatKWh) : null,
             Trades = s.NewRoof ? BidTrade.OfNewRoof(supplies.Priced) : [],
         };
 

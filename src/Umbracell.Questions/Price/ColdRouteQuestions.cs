@@ -41,14 +41,15 @@ public static class ColdRouteQuestions
             FaceCapacity = FaceHeat.CapacityOf(question.Substrate),
             BuildingCapacity = FaceHeat.BuildingCapacityOf(question.Substrate),
             Space = question.SpaceM3 is { } m3
-                ? new(
-                    m3,
-                    question.SpaceLossWK,
-                    question.AirChanges,
-                    air,
-                    humidity,
-                    StandardAtmosphere.PressureAt(Length.FromMetres(question.AltitudeM))
-                )
+                ? new()
+                {
+                    Volume = m3,
+                    Loss = question.SpaceLossWK,
+                    AirChanges = question.AirChanges,
+                    Outdoor = air,
+                    OutdoorHumidity = humidity,
+                    Pressure = StandardAtmosphere.PressureAt(Length.FromMetres(question.AltitudeM)),
+                }
                 : null,
             Heater = question.Heater,
             Access = question.Access,
@@ -87,15 +88,16 @@ public static class ColdRouteQuestions
             };
         }
 
-        return new(
-            Vocabulary.KeyOf(route.Kind),
-            route.Held,
-            chosen,
-            [.. route.Foams.Select(f => new RouteFoam(f.Sheet.Name, Sets(f.Sets)))],
-            FigureAnswer.All(figures),
-            workings,
-            FindingAnswer.All(route.Findings)
-        );
+        return new()
+        {
+            Kind = Vocabulary.KeyOf(route.Kind),
+            Held = route.Held,
+            Chosen = chosen,
+            Foams = [.. route.Foams.Select(f => new RouteFoam(f.Sheet.Name, Sets(f.Sets)))],
+            Figures = FigureAnswer.All(figures),
+            Workings = workings,
+            Findings = FindingAnswer.All(route.Findings),
+        };
     }
 
     private static FigureAnswer Sets(double sets) => FigureAnswer.Of(new(sets, Dimension.Sets));

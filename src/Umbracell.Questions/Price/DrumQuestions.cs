@@ -1,3 +1,4 @@
+using System.ComponentModel;
 using System.ComponentModel.DataAnnotations;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Yield;
@@ -6,15 +7,29 @@ using Umbracell.Questions.Answers;
 namespace Umbracell.Questions.Price;
 
 /// <summary>A drum asked for: where it stands, and when it must be warm.</summary>
-public sealed record DrumQuestion(
-    SetSide Side,
-    [property: Range(1, 1000)] double MassKg,
-    [property: Range(-40, 60)] double StartTempC,
-    [property: Range(-40, 60)] double AroundTempC,
-    [property: Range(-40, 60)] double WantedTempC,
-    [property: Range(0, 5000)] double BlanketW = 0,
-    [property: Range(0, 1000)] double AfterH = 12
-);
+public sealed record DrumQuestion
+{
+    public required SetSide Side { get; init; }
+
+    [Range(1, 1000)]
+    public required double MassKg { get; init; }
+
+    [Range(-40, 60)]
+    public required double StartTempC { get; init; }
+
+    [Range(-40, 60)]
+    public required double AroundTempC { get; init; }
+
+    [Range(-40, 60)]
+    public required double WantedTempC { get; init; }
+
+    [Range(0, 5000)]
+    public double BlanketW { get; init; }
+
+    [Range(0, 1000)]
+    [DefaultValue(12.0)]
+    public double AfterH { get; init; } = 12;
+}
 
 /// <summary>A drum after a time, and how long it needs.</summary>
 /// <param name="AfterTempC">Temperature after the hours asked for.</param>

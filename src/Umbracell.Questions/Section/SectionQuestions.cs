@@ -44,14 +44,15 @@ public static class SectionQuestions
             Solved = supplies.Solved,
             Outboard = [.. question.Outboard.Select((layer, i) => Layer(layer, supplies, $"outboard[{i}].material"))],
             Inboard = [.. question.Inboard.Select((layer, i) => Layer(layer, supplies, $"inboard[{i}].material"))],
-            Members = new(
-                question.Members.Material,
-                Length.FromMillimetres(question.Members.DepthMm),
-                Length.FromMillimetres(question.Members.SpacingMm),
-                question.Members.SharePct / 100,
-                supplies.Materials["softwood"].Conductivity,
-                Profile(question.Members)
-            ),
+            Members = new()
+            {
+                Material = question.Members.Material,
+                Depth = Length.FromMillimetres(question.Members.DepthMm),
+                Spacing = Length.FromMillimetres(question.Members.SpacingMm),
+                Share = question.Members.SharePct / 100,
+                Conductivity = supplies.Materials["softwood"].Conductivity,
+                Profile = Profile(question.Members),
+            },
             VentChannel = Length.FromMillimetres(question.VentChannelMm),
             Baffle = question.Baffle is { } baffle ? Layer(baffle, supplies, "baffle.material") : null,
             FoamAgainst = question.FoamAgainst,
@@ -127,15 +128,16 @@ public static class SectionQuestions
     }
 
     private static ProfilePointAnswer Point(ProfilePoint p) =>
-        new(
-            p.Key,
-            p.Depth.Millimetres,
-            p.Temperature.Celsius,
-            p.DewPoint.Celsius,
-            p.VapourPressure.Pascals,
-            FigureAnswer.Of(p.Temperature.ToFigure()),
-            FigureAnswer.Of(p.DewPoint.ToFigure())
-        );
+        new()
+        {
+            Key = p.Key,
+            DepthMm = p.Depth.Millimetres,
+            TempC = p.Temperature.Celsius,
+            DewPointC = p.DewPoint.Celsius,
+            VapourPressurePa = p.VapourPressure.Pascals,
+            Temp = FigureAnswer.Of(p.Temperature.ToFigure()),
+            Dew = FigureAnswer.Of(p.DewPoint.ToFigure()),
+        };
 
     private static InchAnswer Inch(InchLine line) =>
         new(
@@ -240,7 +242,14 @@ public static class SectionQuestions
                 FillKind.Foam => new FoamFill(supplies.Sheet(layer.Id, field), at),
                 FillKind.Batt => BattFill.Behind(
                     supplies.Batts.FirstOrDefault(b => b.Id == layer.Id)
-                        ?? throw new FieldFaultsException([new(field, FaultCode.Unknown, layer.Id)]),
+                        ?? throw new FieldFaultsException([
+                            new()
+                            {
+                                Field = field,
+                                Code = FaultCode.Unknown,
+                                Typed = layer.Id,
+                            },
+                        ]),
                     at,
                     fill.LastOrDefault()
                 ),
@@ -263,7 +272,14 @@ public static class SectionQuestions
     private static Layer Layer(LayerDocument layer, Supplies supplies, string field) =>
         new(
             supplies.Materials.GetValueOrDefault(layer.Material)
-                ?? throw new FieldFaultsException([new(field, FaultCode.Unknown, layer.Material)]),
+                ?? throw new FieldFaultsException([
+                    new()
+                    {
+                        Field = field,
+                        Code = FaultCode.Unknown,
+                        Typed = layer.Material,
+                    },
+                ]),
             Length.FromMillimetres(layer.ThicknessMm)
         );
 }

@@ -9,48 +9,97 @@ using Umbracell.Questions.Answers;
 namespace Umbracell.Questions.Section;
 
 /// <summary>Members in a question.</summary>
-public sealed record MembersShape(
-    MemberMaterial Material,
-    [property: Range(0, 1000)] double DepthMm,
-    [property: Range(0, 3000)] double SpacingMm,
-    [property: Range(0, 90)] double SharePct,
-    [property: Range(5, 500)] double? FlangeMm = null,
-    [property: Range(0.3, 20)] double? WebMm = null,
-    [property: Range(0.2, 20)] double? SkinMm = null
-);
+public sealed record MembersShape
+{
+    public required MemberMaterial Material { get; init; }
+
+    [Range(0, 1000)]
+    public required double DepthMm { get; init; }
+
+    [Range(0, 3000)]
+    public required double SpacingMm { get; init; }
+
+    [Range(0, 90)]
+    public required double SharePct { get; init; }
+
+    [Range(5, 500)]
+    public double? FlangeMm { get; init; }
+
+    [Range(0.3, 20)]
+    public double? WebMm { get; init; }
+
+    [Range(0.2, 20)]
+    public double? SkinMm { get; init; }
+}
 
 /// <summary>A target in a question.</summary>
 public sealed record TargetShape([property: Range(0.01, 10), JsonPropertyName("uWM2K")] double UWM2K, string Edition);
 
 /// <summary>All that decides a section, SI, units in the names. A brief answer, for a hand in motion, leaves out workings, the inch
 /// ledger and the depth to order.</summary>
-public sealed record SectionQuestion(
-    SurfaceKind Kind,
-    string? SheetId,
-    [property: Range(ThicknessLimits.LeastMm, ThicknessLimits.GreatestMm)] double? ThicknessMm,
-    [property: Required, MaxLength(30)] IReadOnlyList<LayerDocument> Outboard,
-    [property: Required, MaxLength(30)] IReadOnlyList<LayerDocument> Inboard,
-    [property: Required] MembersShape Members,
-    [property: Range(0, 300)] double VentChannelMm,
-    LayerDocument? Baffle,
-    FoamSide FoamAgainst,
-    HeatFlow HeatFlow,
-    Exposure Exposure,
-    FilmSet Films,
-    [property: Range(-30, 45)] double IndoorC,
-    [property: Range(1, 100)] double IndoorRhPct,
-    [property: Range(-60, 50)] double OutdoorC,
-    [property: Range(1, 100)] double OutdoorRhPct,
-    TargetShape? Target,
-    string? ClimateZone,
-    YearShape? Year = null,
-    [property: MaxLength(6)] IReadOnlyList<FillDocument>? Further = null,
-    bool Brief = false,
-    DoorShape? Door = null,
-    [property: Range(-60, 50)] double? BeyondEdgeC = null,
-    SlabTargetShape? SlabTarget = null,
-    bool VentedCladding = false
-);
+public sealed record SectionQuestion
+{
+    public required SurfaceKind Kind { get; init; }
+
+    public string? SheetId { get; init; }
+
+    [Range(ThicknessLimits.LeastMm, ThicknessLimits.GreatestMm)]
+    public double? ThicknessMm { get; init; }
+
+    [Required, MaxLength(30)]
+    public required IReadOnlyList<LayerDocument> Outboard { get; init; }
+
+    [Required, MaxLength(30)]
+    public required IReadOnlyList<LayerDocument> Inboard { get; init; }
+
+    [Required]
+    public required MembersShape Members { get; init; }
+
+    [Range(0, 300)]
+    public required double VentChannelMm { get; init; }
+
+    public LayerDocument? Baffle { get; init; }
+
+    public required FoamSide FoamAgainst { get; init; }
+
+    public required HeatFlow HeatFlow { get; init; }
+
+    public required Exposure Exposure { get; init; }
+
+    public required FilmSet Films { get; init; }
+
+    [Range(-30, 45)]
+    public required double IndoorC { get; init; }
+
+    [Range(1, 100)]
+    public required double IndoorRhPct { get; init; }
+
+    [Range(-60, 50)]
+    public required double OutdoorC { get; init; }
+
+    [Range(1, 100)]
+    public required double OutdoorRhPct { get; init; }
+
+    public TargetShape? Target { get; init; }
+
+    public string? ClimateZone { get; init; }
+
+    public YearShape? Year { get; init; }
+
+    [MaxLength(6)]
+    public IReadOnlyList<FillDocument>? Further { get; init; }
+
+    public bool Brief { get; init; }
+
+    public DoorShape? Door { get; init; }
+
+    [Range(-60, 50)]
+    public double? BeyondEdgeC { get; init; }
+
+    public SlabTargetShape? SlabTarget { get; init; }
+
+    public bool VentedCladding { get; init; }
+}
 
 /// <summary>What the insulation of a slab on ground must have.</summary>
 public sealed record SlabTargetShape(
@@ -77,66 +126,95 @@ public sealed record YearShape(
 public sealed record MonthAirAnswer(FigureAnswer OutdoorTemp, FigureAnswer OutdoorRh, FigureAnswer IndoorTemp, FigureAnswer IndoorRh);
 
 /// <summary>A month of the section's year.</summary>
-/// <param name="At">Where most water lies, or the dampest place that water can harm: what lies on either side, as <c>osb|foam</c>.</param>
-/// <param name="AtTemp">Temperature there.</param>
-/// <param name="AtRh">Humidity there.</param>
-/// <param name="DampestRhPct">Humidity of the year's dampest place, for the chart.</param>
-/// <param name="Condensed">Condensed in the month in the whole section.</param>
-/// <param name="Stored">Lying in the section at its end.</param>
-/// <param name="StoredKgM2">The same, for the chart.</param>
-/// <param name="SurfaceRh">At the inner surface.</param>
-public sealed record MonthAnswer(
-    string At,
-    FigureAnswer AtTemp,
-    FigureAnswer AtRh,
-    double DampestRhPct,
-    FigureAnswer Condensed,
-    FigureAnswer Stored,
-    double StoredKgM2,
-    FigureAnswer SurfaceRh
-);
+public sealed record MonthAnswer
+{
+    /// <summary>Where most water lies, or the dampest place that water can harm: what lies on either side, as <c>osb|foam</c>.</summary>
+    public required string At { get; init; }
+
+    /// <summary>Temperature there.</summary>
+    public required FigureAnswer AtTemp { get; init; }
+
+    /// <summary>Humidity there.</summary>
+    public required FigureAnswer AtRh { get; init; }
+
+    /// <summary>Humidity of the year's dampest place, for the chart.</summary>
+    public required double DampestRhPct { get; init; }
+
+    /// <summary>Condensed in the month in the whole section.</summary>
+    public required FigureAnswer Condensed { get; init; }
+
+    /// <summary>Lying in the section at its end.</summary>
+    public required FigureAnswer Stored { get; init; }
+
+    /// <summary>The same, for the chart.</summary>
+    public required double StoredKgM2 { get; init; }
+
+    /// <summary>At the inner surface.</summary>
+    public required FigureAnswer SurfaceRh { get; init; }
+}
 
 /// <summary>A year of monthly means through the section. A brief answer leaves out the air, which no thickness changes.</summary>
-public sealed record YearAnswer(
-    IReadOnlyList<MonthAnswer> Months,
-    IReadOnlyList<MonthAirAnswer> Air,
-    string Dampest,
-    FigureAnswer DampestRh,
-    double GreatestStoredKgM2,
-    IReadOnlyList<FindingAnswer> Findings
-);
+public sealed record YearAnswer
+{
+    public required IReadOnlyList<MonthAnswer> Months { get; init; }
+
+    public required IReadOnlyList<MonthAirAnswer> Air { get; init; }
+
+    public required string Dampest { get; init; }
+
+    public required FigureAnswer DampestRh { get; init; }
+
+    public required double GreatestStoredKgM2 { get; init; }
+
+    public required IReadOnlyList<FindingAnswer> Findings { get; init; }
+}
 
 /// <summary>A part of the section in two dimensions: a metal member's cell (half of it, from the member's middle to half-way to the
 /// next), or the edge of a slab.</summary>
-/// <param name="Kind"><c>member</c> or <c>slabEdge</c>.</param>
-/// <param name="AcrossMm">Edges of the volumes across.</param>
-/// <param name="ThroughMm">Edges of the volumes from outside in.</param>
-/// <param name="TempC">Row by row from outside in; null where it is room.</param>
-/// <param name="IndoorC">Room air.</param>
-/// <param name="OutdoorC">Outdoor air.</param>
-/// <param name="DewC">Dew point of the room's air.</param>
-/// <param name="Figures">coldest, dew, indoor, outdoor; psi, estimate and wholeU of a member; wrapped and saved of a slab's edge.</param>
-public sealed record MemberCellAnswer(
-    string Kind,
-    IReadOnlyList<double> AcrossMm,
-    IReadOnlyList<double> ThroughMm,
-    IReadOnlyList<double?> TempC,
-    double IndoorC,
-    double OutdoorC,
-    double DewC,
-    IReadOnlyDictionary<string, FigureAnswer> Figures
-);
+public sealed record MemberCellAnswer
+{
+    /// <summary><c>member</c> or <c>slabEdge</c>.</summary>
+    public required string Kind { get; init; }
+
+    /// <summary>Edges of the volumes across.</summary>
+    public required IReadOnlyList<double> AcrossMm { get; init; }
+
+    /// <summary>Edges of the volumes from outside in.</summary>
+    public required IReadOnlyList<double> ThroughMm { get; init; }
+
+    /// <summary>Row by row from outside in; null where it is room.</summary>
+    public required IReadOnlyList<double?> TempC { get; init; }
+
+    /// <summary>Room air.</summary>
+    public required double IndoorC { get; init; }
+
+    /// <summary>Outdoor air.</summary>
+    public required double OutdoorC { get; init; }
+
+    /// <summary>Dew point of the room's air.</summary>
+    public required double DewC { get; init; }
+
+    /// <summary>coldest, dew, indoor, outdoor; psi, estimate and wholeU of a member; wrapped and saved of a slab's edge.</summary>
+    public required IReadOnlyDictionary<string, FigureAnswer> Figures { get; init; }
+}
 
 /// <summary>A place in the section.</summary>
-public sealed record ProfilePointAnswer(
-    string Key,
-    double DepthMm,
-    double TempC,
-    double DewPointC,
-    double VapourPressurePa,
-    FigureAnswer Temp,
-    FigureAnswer Dew
-);
+public sealed record ProfilePointAnswer
+{
+    public required string Key { get; init; }
+
+    public required double DepthMm { get; init; }
+
+    public required double TempC { get; init; }
+
+    public required double DewPointC { get; init; }
+
+    public required double VapourPressurePa { get; init; }
+
+    public required FigureAnswer Temp { get; init; }
+
+    public required FigureAnswer Dew { get; init; }
+}
 
 /// <summary>The place nearest its dew point at design.</summary>
 public sealed record NearestDewAnswer(string Key, FigureAnswer Margin, bool Crosses);

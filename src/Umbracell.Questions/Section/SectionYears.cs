@@ -30,14 +30,15 @@ public static class SectionYears
         year is null ? null : new(Months(year.OutdoorTempC, year.OutdoorRhPct), Months(year.IndoorTempC, year.IndoorRhPct));
 
     public static YearAnswer Answer(MonthlyYear year, bool brief = false) =>
-        new(
-            [.. year.Months.Zip(year.Dampest.Humidities, Month)],
-            brief ? [] : [.. year.Months.Select(Air)],
-            year.Dampest.Place.Key,
-            FigureAnswer.Of(new(year.Dampest.Greatest, Dimension.RelativeHumidity)),
-            year.GreatestStored,
-            FindingAnswer.All(year.Findings, brief)
-        );
+        new()
+        {
+            Months = [.. year.Months.Zip(year.Dampest.Humidities, Month)],
+            Air = brief ? [] : [.. year.Months.Select(Air)],
+            Dampest = year.Dampest.Place.Key,
+            DampestRh = FigureAnswer.Of(new(year.Dampest.Greatest, Dimension.RelativeHumidity)),
+            GreatestStoredKgM2 = year.GreatestStored,
+            Findings = FindingAnswer.All(year.Findings, brief),
+        };
 
     private static List<MonthAir> Months(IReadOnlyList<double> celsius, IReadOnlyList<double> percent) =>
         [
@@ -56,14 +57,15 @@ public static class SectionYears
         );
 
     private static MonthAnswer Month(MonthOfSection m, double dampest) =>
-        new(
-            m.At.Key,
-            FigureAnswer.Of(m.AtTemperature.ToFigure()),
-            FigureAnswer.Of(new(m.AtHumidity, Dimension.RelativeHumidity)),
-            dampest,
-            FigureAnswer.Of(new(m.Condensed, Dimension.MassPerArea)),
-            FigureAnswer.Of(new(m.Stored, Dimension.MassPerArea)),
-            m.Stored,
-            FigureAnswer.Of(new(m.SurfaceHumidity, Dimension.RelativeHumidity))
-        );
+        new()
+        {
+            At = m.At.Key,
+            AtTemp = FigureAnswer.Of(m.AtTemperature.ToFigure()),
+            AtRh = FigureAnswer.Of(new(m.AtHumidity, Dimension.RelativeHumidity)),
+            DampestRhPct = dampest,
+            Condensed = FigureAnswer.Of(new(m.Condensed, Dimension.MassPerArea)),
+            Stored = FigureAnswer.Of(new(m.Stored, Dimension.MassPerArea)),
+            StoredKgM2 = m.Stored,
+            SurfaceRh = FigureAnswer.Of(new(m.SurfaceHumidity, Dimension.RelativeHumidity)),
+        };
 }

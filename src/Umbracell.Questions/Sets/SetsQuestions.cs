@@ -48,18 +48,20 @@ public static class SetsQuestions
         );
 
     public static SetsAnswer Answer(SetsStudy study, ProductSheet sheet) =>
-        new(
-            study.Demand.Volume.BoardFeet,
-            study.Demand.MeanDepth.Millimetres,
-            sheet.SheetYield.BoardFeet,
-            study.Yield.Expected.BoardFeet,
-            study.Yield.MassBound.BoardFeet,
-            study.Yield.ImpliedLoss * 100,
-            study.Sets.Median,
-            study.Sets.Spread,
-            study.Sets.Load.Sets,
-            study.Conditions.Substrate.Celsius,
-            study.Conditions.Drums.Celsius,
+        new()
+        {
+            BoardFeet = study.Demand.Volume.BoardFeet,
+            MeanDepthMm = study.Demand.MeanDepth.Millimetres,
+            SheetYieldBoardFeet = sheet.SheetYield.BoardFeet,
+            YieldBoardFeet = study.Yield.Expected.BoardFeet,
+            MassBoundBoardFeet = study.Yield.MassBound.BoardFeet,
+            ImpliedLossPct = study.Yield.ImpliedLoss * 100,
+            MedianSets = study.Sets.Median,
+            SpreadLn = study.Sets.Spread,
+            LoadSets = study.Sets.Load.Sets,
+            SubstrateTempC = study.Conditions.Substrate.Celsius,
+            DrumTempC = study.Conditions.Drums.Celsius,
+            Factors =
             [
                 .. study.Yield.Factors.Select(f => new YieldFactorAnswer(
                     f.Key,
@@ -68,11 +70,11 @@ public static class SetsQuestions
                     WorkingAnswer.Of(f.Working)
                 )),
             ],
-            [.. study.Sets.Around.Select(load => Load(load))],
-            Figures(study, sheet),
-            FindingAnswer.All(study.Findings),
-            study.Findings.Worst()
-        );
+            Loads = [.. study.Sets.Around.Select(load => Load(load))],
+            Figures = Figures(study, sheet),
+            Findings = FindingAnswer.All(study.Findings),
+            Verdict = study.Findings.Worst(),
+        };
 
     /// <param name="load">The load.</param>
     /// <param name="told">A working that stands beside it already.</param>

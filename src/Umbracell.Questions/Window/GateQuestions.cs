@@ -53,14 +53,15 @@ public static class GateQuestions
         );
 
     public static GateAnswer Answer(SprayGate gate) =>
-        new(
-            gate.Verdict,
-            gate.Begun,
-            gate.DewPoint?.Celsius,
-            FigureAnswer.Maybe(gate.DewPoint?.ToFigure()),
-            FindingAnswer.All(gate.Findings),
-            [.. gate.Remedies.Select(RemedyAnswer.Of)]
-        );
+        new()
+        {
+            Verdict = gate.Verdict,
+            Begun = gate.Begun,
+            DewPointC = gate.DewPoint?.Celsius,
+            DewPoint = FigureAnswer.Maybe(gate.DewPoint?.ToFigure()),
+            Findings = FindingAnswer.All(gate.Findings),
+            Together = [.. gate.Remedies.Select(RemedyAnswer.Of)],
+        };
 
     private static Reading<Temperature>? Reading(ReadTemperature? read) =>
         read is null ? null : new(Temperature.FromCelsius(read.TempC), TimeSpan.FromMinutes(read.AgeMin), read.Instrument);

@@ -1,3 +1,4 @@
+using System.ComponentModel;
 using System.ComponentModel.DataAnnotations;
 using Umbracell.Core.Conditions;
 using Umbracell.Core.Findings;
@@ -39,23 +40,40 @@ public sealed record ReadMoisture(
 public sealed record SeenDry(bool FoundDry, [property: Range(0, 1e7)] double AgeMin = 0, string Instrument = "");
 
 /// <summary>All the gate needs to know, SI, units in the names. What is not read is left out.</summary>
-public sealed record GateQuestion(
-    [property: Required] string SheetId,
-    SubstrateKind SubstrateKind,
-    ReadTemperature? Substrate,
-    ReadTemperature? Air,
-    ReadHumidity? Humidity,
-    ReadMoisture? Moisture,
-    ReadTemperature? DrumA,
-    ReadTemperature? DrumB,
-    [property: Required] IReadOnlyList<PreparationItem> Prepared,
-    [property: Range(-500, 11000)] double AltitudeM = 0,
-    IReadOnlyList<PreparationItem>? Required = null,
-    bool JointsReady = true,
-    bool LeakOpen = false,
-    SeenDry? Seen = null
-)
+public sealed record GateQuestion
 {
+    [Required]
+    public required string SheetId { get; init; }
+
+    public required SubstrateKind SubstrateKind { get; init; }
+
+    public ReadTemperature? Substrate { get; init; }
+
+    public ReadTemperature? Air { get; init; }
+
+    public ReadHumidity? Humidity { get; init; }
+
+    public ReadMoisture? Moisture { get; init; }
+
+    public ReadTemperature? DrumA { get; init; }
+
+    public ReadTemperature? DrumB { get; init; }
+
+    [Required]
+    public required IReadOnlyList<PreparationItem> Prepared { get; init; }
+
+    [Range(-500, 11000)]
+    public double AltitudeM { get; init; }
+
+    public IReadOnlyList<PreparationItem>? Required { get; init; }
+
+    [DefaultValue(true)]
+    public bool JointsReady { get; init; } = true;
+
+    public bool LeakOpen { get; init; }
+
+    public SeenDry? Seen { get; init; }
+
     /// <summary>The same readings so many minutes later.</summary>
     public GateQuestion Later(double minutes)
     {
@@ -75,17 +93,23 @@ public sealed record GateQuestion(
 }
 
 /// <summary>May the surface be sprayed now?</summary>
-/// <param name="Verdict">The worst of all rules.</param>
-/// <param name="Begun">Whether anything was read or ticked off yet.</param>
-/// <param name="DewPointC">Dew or frost point of the air read.</param>
-/// <param name="DewPoint">The same as it is read.</param>
-/// <param name="Findings">One for each rule.</param>
-/// <param name="Together">What would clear temperatures and humidity together.</param>
-public sealed record GateAnswer(
-    Verdict Verdict,
-    bool Begun,
-    double? DewPointC,
-    FigureAnswer? DewPoint,
-    IReadOnlyList<FindingAnswer> Findings,
-    IReadOnlyList<RemedyAnswer> Together
-);
+public sealed record GateAnswer
+{
+    /// <summary>The worst of all rules.</summary>
+    public required Verdict Verdict { get; init; }
+
+    /// <summary>Whether anything was read or ticked off yet.</summary>
+    public required bool Begun { get; init; }
+
+    /// <summary>Dew or frost point of the air read.</summary>
+    public required double? DewPointC { get; init; }
+
+    /// <summary>The same as it is read.</summary>
+    public required FigureAnswer? DewPoint { get; init; }
+
+    /// <summary>One for each rule.</summary>
+    public required IReadOnlyList<FindingAnswer> Findings { get; init; }
+
+    /// <summary>What would clear temperatures and humidity together.</summary>
+    public required IReadOnlyList<RemedyAnswer> Together { get; init; }
+}

@@ -16,18 +16,28 @@ namespace Umbracell.Server.Access;
 public sealed record SignIn([property: Required, MaxLength(200)] string SignInName, [property: Required, MaxLength(200)] string Password);
 
 /// <summary>Who is signed in.</summary>
-public sealed record SessionAnswer(
-    Guid Id,
-    string SignInName,
-    string Title,
-    FirmRole Role,
-    string Firm,
-    string Currency,
-    UnitSystem Units,
-    bool MayEdit,
-    bool MayPrice,
-    ClockAnswer Clock
-);
+public sealed record SessionAnswer
+{
+    public required Guid Id { get; init; }
+
+    public required string SignInName { get; init; }
+
+    public required string Title { get; init; }
+
+    public required FirmRole Role { get; init; }
+
+    public required string Firm { get; init; }
+
+    public required string Currency { get; init; }
+
+    public required UnitSystem Units { get; init; }
+
+    public required bool MayEdit { get; init; }
+
+    public required bool MayPrice { get; init; }
+
+    public required ClockAnswer Clock { get; init; }
+}
 
 /// <summary>The time the product goes by.</summary>
 /// <param name="Now">Now.</param>
@@ -122,17 +132,18 @@ internal static class SessionEndpoints
     private static async Task<SessionAnswer> AnswerAsync(Person person, UmbracellDb db, ProductClock clock)
     {
         var firm = await db.Firms.SingleAsync();
-        return new(
-            person.Id,
-            person.SignInName,
-            person.Title,
-            person.Role,
-            firm.Name,
-            firm.Currency,
-            person.Units,
-            person.Role != FirmRole.Viewer,
-            Claims.Pricing.Contains(person.Role.ToString()),
-            new(clock.GetUtcNow(), clock.Rate, clock.IsOfDemo)
-        );
+        return new()
+        {
+            Id = person.Id,
+            SignInName = person.SignInName,
+            Title = person.Title,
+            Role = person.Role,
+            Firm = firm.Name,
+            Currency = firm.Currency,
+            Units = person.Units,
+            MayEdit = person.Role != FirmRole.Viewer,
+            MayPrice = Claims.Pricing.Contains(person.Role.ToString()),
+            Clock = new(clock.GetUtcNow(), clock.Rate, clock.IsOfDemo),
+        };
     }
 }

@@ -6,20 +6,26 @@ using Umbracell.Core.Quantities;
 namespace Umbracell.Server.Air;
 
 /// <summary>State of moist air, SI.</summary>
-/// <param name="DewPointC">Dew point; the frost point below 0 °C.</param>
-/// <param name="WetBulbC">Thermodynamic wet bulb.</param>
-/// <param name="HumidityRatio">kg of water per kg of dry air.</param>
-/// <param name="VapourPressurePa">Partial pressure of the vapour.</param>
-/// <param name="SaturationPressurePa">Saturation pressure at the air temperature over the chosen reference.</param>
-/// <param name="PressurePa">Air pressure at the altitude.</param>
-public sealed record AirAnswer(
-    double DewPointC,
-    double WetBulbC,
-    double HumidityRatio,
-    double VapourPressurePa,
-    double SaturationPressurePa,
-    double PressurePa
-);
+public sealed record AirAnswer
+{
+    /// <summary>Dew point; the frost point below 0 °C.</summary>
+    public required double DewPointC { get; init; }
+
+    /// <summary>Thermodynamic wet bulb.</summary>
+    public required double WetBulbC { get; init; }
+
+    /// <summary>kg of water per kg of dry air.</summary>
+    public required double HumidityRatio { get; init; }
+
+    /// <summary>Partial pressure of the vapour.</summary>
+    public required double VapourPressurePa { get; init; }
+
+    /// <summary>Saturation pressure at the air temperature over the chosen reference.</summary>
+    public required double SaturationPressurePa { get; init; }
+
+    /// <summary>Air pressure at the altitude.</summary>
+    public required double PressurePa { get; init; }
+}
 
 internal static class AirEndpoints
 {
@@ -42,14 +48,15 @@ internal static class AirEndpoints
             StandardAtmosphere.PressureAt(Length.FromMetres(altitudeM))
         );
         return TypedResults.Ok(
-            new AirAnswer(
-                air.DewPoint.Celsius,
-                air.WetBulb.Celsius,
-                air.HumidityRatio,
-                air.VapourPressure.Pascals,
-                air.SaturationPressure.Pascals,
-                air.Pressure.Pascals
-            )
+            new AirAnswer
+            {
+                DewPointC = air.DewPoint.Celsius,
+                WetBulbC = air.WetBulb.Celsius,
+                HumidityRatio = air.HumidityRatio,
+                VapourPressurePa = air.VapourPressure.Pascals,
+                SaturationPressurePa = air.SaturationPressure.Pascals,
+                PressurePa = air.Pressure.Pascals,
+            }
         );
     }
 }

@@ -21,6 +21,16 @@ internal sealed class ChooseCell : IStageCell
             _ => (null, "none"),
         };
         var isToChoose = row is { Sheet: null, Surface.System: null };
-        return new(new(Stage, verdict, word, new Dictionary<string, FigureAnswer>()), null, isToChoose);
+        return new(
+            new()
+            {
+                Stage = Stage,
+                Verdict = verdict,
+                Word = word,
+                Figures = new Dictionary<string, FigureAnswer>(),
+            },
+            null,
+            isToChoose
+        );
     }
 }

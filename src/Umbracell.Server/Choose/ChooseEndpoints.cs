@@ -89,7 +89,14 @@ internal static class ChooseEndpoints
         var asked = ChoiceQuestions.Case(await QuestionAsync(surface, job, reader, db), await library.SuppliesAsync());
         var candidate =
             Choice.Of(asked, FlipSearch.None).Candidates.FirstOrDefault(c => c.Id == choosing.CandidateId)
-            ?? throw new FieldFaultsException([new("candidateId", FaultCode.Unknown, choosing.CandidateId)]);
+            ?? throw new FieldFaultsException([
+                new()
+                {
+                    Field = "candidateId",
+                    Code = FaultCode.Unknown,
+                    Typed = choosing.CandidateId,
+                },
+            ]);
         CheckOverride(candidate, reason, user);
         var before = new SystemBefore(
             surface.SheetSlug,
@@ -121,19 +128,38 @@ internal static class ChooseEndpoints
 
         if (holds.Find(f => !f.Case.YieldsToReason) is { } firm)
         {
-            throw new FieldFaultsException([new("candidateId", FaultCode.ExcludedBySheet, firm.Rule.Id)]);
+            throw new FieldFaultsException([
+                new()
+                {
+                    Field = "candidateId",
+                    Code = FaultCode.ExcludedBySheet,
+                    Typed = firm.Rule.Id,
+                },
+            ]);
         }
 
         if (reason.Length == 0 || reason.Length > LongestReason)
         {
             throw new FieldFaultsException([
-                new("reason", reason.Length == 0 ? FaultCode.Empty : FaultCode.TooLong, reason.Length == 0 ? "" : reason[..40]),
+                new()
+                {
+                    Field = "reason",
+                    Code = reason.Length == 0 ? FaultCode.Empty : FaultCode.TooLong,
+                    Typed = reason.Length == 0 ? "" : reason[..40],
+                },
             ]);
         }
 
         if (!Claims.Overrides(user))
         {
-            throw new FieldFaultsException([new("reason", FaultCode.NotYours, holds[0].Rule.Id)]);
+            throw new FieldFaultsException([
+                new()
+                {
+                    Field = "reason",
+                    Code = FaultCode.NotYours,
+                    Typed = holds[0].Rule.Id,
+                },
+            ]);
         }
     }
 
@@ -240,24 +266,25 @@ internal static class ChooseEndpoints
         var standing = choice.Candidates.Where(c => !c.Excluded).ToList();
         var second = standing.Find(c => c.Id != choice.Advised?.Id);
         return (
-            new(
-                surface.Id,
-                surface.Name,
-                choice.OfSurface.Worst() == Verdict.Hold,
-                choice.Advised is { } first ? Vocabulary.KeyOf(first.Kind) : null,
-                choice.Advice,
-                choice.Advised is { } advised ? SystemLayers.Of(advised.Section) : [],
-                choice.Advised?.Total ?? 0,
-                second is null ? null : Vocabulary.KeyOf(second.Kind),
-                second?.Total ?? 0,
-                standing.Count,
-                choice.Candidates.Count - standing.Count,
-                choice.Advised?.MeetsTarget ?? false,
-                choice.Advised?.Cost.Working is { } cost ? FigureAnswer.Of(cost.Result) : null,
-                choice.Candidates.Any(c => KeptSystems.IsChosen(c, surface)),
-                choice.Flips.Select(ChoiceAnswers.Flip).FirstOrDefault(),
-                null
-            ),
+            new()
+            {
+                Id = surface.Id,
+                Name = surface.Name,
+                Held = choice.OfSurface.Worst() == Verdict.Hold,
+                Advised = choice.Advised is { } first ? Vocabulary.KeyOf(first.Kind) : null,
+                Advice = choice.Advice,
+                Layers = choice.Advised is { } advised ? SystemLayers.Of(advised.Section) : [],
+                Score = choice.Advised?.Total ?? 0,
+                RunnerUp = second is null ? null : Vocabulary.KeyOf(second.Kind),
+                RunnerUpScore = second?.Total ?? 0,
+                Standing = standing.Count,
+                Excluded = choice.Candidates.Count - standing.Count,
+                MeetsTarget = choice.Advised?.MeetsTarget ?? false,
+                Cost = choice.Advised?.Cost.Working is { } cost ? FigureAnswer.Of(cost.Result) : null,
+                Chosen = choice.Candidates.Any(c => KeptSystems.IsChosen(c, surface)),
+                Nearest = choice.Flips.Select(ChoiceAnswers.Flip).FirstOrDefault(),
+                Envelope = null,
+            },
             Part(surface, job, asked, supplies)
         );
     }

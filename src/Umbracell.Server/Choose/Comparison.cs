@@ -47,21 +47,43 @@ internal sealed class Comparison(WeighedChoices choices) : IPaperMaker
     }
 
     private static Guid SurfaceOf(PaperOrder order) =>
-        order.Wish.SurfaceId ?? throw new FieldFaultsException([new("surfaceId", FaultCode.Empty, "")]);
+        order.Wish.SurfaceId
+        ?? throw new FieldFaultsException([
+            new()
+            {
+                Field = "surfaceId",
+                Code = FaultCode.Empty,
+                Typed = "",
+            },
+        ]);
 
     private static List<CandidateAnswer> SystemsOf(ChoiceAnswer choice, PaperOrder order)
     {
         var asked = order.Wish.Systems ?? [];
         if (asked.Count < 2)
         {
-            throw new FieldFaultsException([new("systems", FaultCode.Empty, string.Join(", ", asked))]);
+            throw new FieldFaultsException([
+                new()
+                {
+                    Field = "systems",
+                    Code = FaultCode.Empty,
+                    Typed = string.Join(", ", asked),
+                },
+            ]);
         }
 
         return
         [
             .. asked.Select(id =>
                 choice.Candidates.FirstOrDefault(one => one.Id == id)
-                ?? throw new FieldFaultsException([new("systems", FaultCode.Unknown, id)])
+                ?? throw new FieldFaultsException([
+                    new()
+                    {
+                        Field = "systems",
+                        Code = FaultCode.Unknown,
+                        Typed = id,
+                    },
+                ])
             ),
         ];
     }

@@ -8,20 +8,26 @@ using Umbracell.Store.Model;
 namespace Umbracell.Server.Choose;
 
 /// <summary>A margin of the gate that a firm may hold tighter than the rules.</summary>
-/// <param name="Field">Field to change it by.</param>
-/// <param name="Margin">Which margin.</param>
-/// <param name="Held">What the firm holds; null where it goes by the rules.</param>
-/// <param name="OfRules">What the rules ask.</param>
-/// <param name="Tightest">The tightest it can be set to.</param>
-/// <param name="IsGreatest">Whether it is a most, which a smaller figure tightens.</param>
-public sealed record MarginAnswer(
-    string Field,
-    GateMargin Margin,
-    FigureAnswer? Held,
-    FigureAnswer OfRules,
-    FigureAnswer Tightest,
-    bool IsGreatest
-);
+public sealed record MarginAnswer
+{
+    /// <summary>Field to change it by.</summary>
+    public required string Field { get; init; }
+
+    /// <summary>Which margin.</summary>
+    public required GateMargin Margin { get; init; }
+
+    /// <summary>What the firm holds; null where it goes by the rules.</summary>
+    public required FigureAnswer? Held { get; init; }
+
+    /// <summary>What the rules ask.</summary>
+    public required FigureAnswer OfRules { get; init; }
+
+    /// <summary>The tightest it can be set to.</summary>
+    public required FigureAnswer Tightest { get; init; }
+
+    /// <summary>Whether it is a most, which a smaller figure tightens.</summary>
+    public required bool IsGreatest { get; init; }
+}
 
 /// <summary>The firm's margins at the gate, as they are typed and told.</summary>
 internal static class FirmMargins
@@ -52,14 +58,15 @@ internal static class FirmMargins
                 .Select(margin =>
                 {
                     var range = GateMarginRange.Of(margin);
-                    return new MarginAnswer(
-                        FieldOf(margin),
-                        margin,
-                        firm.Margins?.Tighter.TryGetValue(margin, out var held) == true ? Told(held) : null,
-                        Told(range.OfRules),
-                        Told(range.Tightest),
-                        range.IsGreatest
-                    );
+                    return new MarginAnswer
+                    {
+                        Field = FieldOf(margin),
+                        Margin = margin,
+                        Held = firm.Margins?.Tighter.TryGetValue(margin, out var held) == true ? Told(held) : null,
+                        OfRules = Told(range.OfRules),
+                        Tightest = Told(range.Tightest),
+                        IsGreatest = range.IsGreatest,
+                    };
 
                     FigureAnswer Told(double value) => FigureAnswer.Of(new(value, range.Dimension));
                 }),

@@ -32,25 +32,26 @@ internal sealed class WeighedChoices(SurfaceReader reader, SheetLibrary library,
         var (surface, job, firm, weighed) = await OfAsync(id);
         var said = surface.ChoiceFacts ?? new();
         var chosen = weighed.Choice.Candidates.FirstOrDefault(c => KeptSystems.IsChosen(c, surface));
-        return new(
-            weighed.Question,
-            weighed.Answer,
-            chosen?.Id,
-            (surface.System?.Kind ?? chosen?.Kind) is { } kind ? Vocabulary.KeyOf(kind) : null,
-            surface.System?.ChosenBy,
-            surface.System?.ChosenAt,
-            surface.System?.Overrides ?? [],
-            surface.System?.Reason ?? "",
-            surface.System?.Before is not null,
-            ChoiceFacts.Asked(said, surface.Kind),
-            said.LoadKPa is { } load ? FigureAnswer.Of(new(load * 1000, Dimension.BearingPressure)) : null,
-            Enum.GetValues<ScorePart>()
+        return new()
+        {
+            Question = weighed.Question,
+            Answer = weighed.Answer,
+            ChosenId = chosen?.Id,
+            ChosenKind = (surface.System?.Kind ?? chosen?.Kind) is { } kind ? Vocabulary.KeyOf(kind) : null,
+            ChosenBy = surface.System?.ChosenBy,
+            ChosenAt = surface.System?.ChosenAt,
+            Overrides = surface.System?.Overrides ?? [],
+            Reason = surface.System?.Reason ?? "",
+            CanTakeBack = surface.System?.Before is not null,
+            Facts = ChoiceFacts.Asked(said, surface.Kind),
+            Load = said.LoadKPa is { } load ? FigureAnswer.Of(new(load * 1000, Dimension.BearingPressure)) : null,
+            Weights = Enum.GetValues<ScorePart>()
                 .ToDictionary(part => Vocabulary.KeyOf(part), part => (job.Priorities ?? Priorities.Even).Weights.GetValueOrDefault(part)),
-            SchoolIn(firm.Practice, surface),
-            SchoolIn(job.Exceptions, surface),
-            surface.Version,
-            job.Version
-        );
+            FirmSchool = SchoolIn(firm.Practice, surface),
+            JobSchool = SchoolIn(job.Exceptions, surface),
+            Version = surface.Version,
+            JobVersion = job.Version,
+        };
     }
 
     /// <summary>A surface with its job, its firm and its systems.</summary>

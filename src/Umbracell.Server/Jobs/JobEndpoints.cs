@@ -64,22 +64,30 @@ internal static class JobEndpoints
     }
 
     private static JobCard Card(Job job, KeptCard card) =>
-        new(
-            Answer(job),
-            card.Surfaces,
-            FigureAnswer.Of(card.Area.ToFigure()),
-            card.Worst.GetValueOrDefault(Verdict.Hold),
-            card.Worst.GetValueOrDefault(Verdict.Care),
-            card.Worst.GetValueOrDefault(Verdict.Clear),
-            card.UpToDate
-        );
+        new()
+        {
+            Job = Answer(job),
+            Surfaces = card.Surfaces,
+            Area = FigureAnswer.Of(card.Area.ToFigure()),
+            Hold = card.Worst.GetValueOrDefault(Verdict.Hold),
+            Care = card.Worst.GetValueOrDefault(Verdict.Care),
+            Clear = card.Worst.GetValueOrDefault(Verdict.Clear),
+            UpToDate = card.UpToDate,
+        };
 
     private static async Task<Created<JobAnswer>> CreateAsync(TypedEdit edit, UmbracellDb db, TimeProvider clock)
     {
         var fields = new TypedFields(edit);
         if (!fields.Has("name"))
         {
-            fields.Fault(new("name", FaultCode.Empty, ""));
+            fields.Fault(
+                new()
+                {
+                    Field = "name",
+                    Code = FaultCode.Empty,
+                    Typed = "",
+                }
+            );
         }
 
         var job = new Job
@@ -133,28 +141,30 @@ internal static class JobEndpoints
             .FirstOrDefaultAsync();
         var changed = bid is null ? [] : KeptBids.ChangedSince(bid, board.Sums.Today);
         var rows = board
-            .Rows.Select(row => new BoardRow(
-                row.Id,
-                row.Name,
-                row.Kind,
-                row.Cells.Cell,
-                row.Cells.Sheet,
-                row.Cells.Worst,
-                row.Cells.Sketch,
-                cells.Shown(row.Cells.Stages, new(board.Sums.Sets.GetValueOrDefault(row.Id), changed.Contains(row.Name)))
-            ))
+            .Rows.Select(row => new BoardRow
+            {
+                Id = row.Id,
+                Name = row.Name,
+                Kind = row.Kind,
+                Cell = row.Cells.Cell,
+                Sheet = row.Cells.Sheet,
+                Worst = row.Cells.Worst,
+                Sketch = row.Cells.Sketch,
+                Cells = cells.Shown(row.Cells.Stages, new(board.Sums.Sets.GetValueOrDefault(row.Id), changed.Contains(row.Name))),
+            })
             .ToList();
-        var feet = new BoardFeet(
-            rows.Count,
-            FigureAnswer.Of(Area.FromSquareMetres(board.Rows.Sum(row => row.Cells.AreaM2 ?? 0)).ToFigure()),
-            Counted(Stage.Choose),
-            Counted(Stage.Section),
-            FigureAnswer.Of(new(board.Sums.Sets.Values.Sum(), Dimension.Sets)),
-            Counted(Stage.Window),
-            rows.Count(row => row.Worst == Verdict.Hold),
-            Money(board.Sums.Cost),
-            Money(board.Sums.Price)
-        );
+        var feet = new BoardFeet
+        {
+            Surfaces = rows.Count,
+            Area = FigureAnswer.Of(Area.FromSquareMetres(board.Rows.Sum(row => row.Cells.AreaM2 ?? 0)).ToFigure()),
+            ToChoose = Counted(Stage.Choose),
+            ShortOfTarget = Counted(Stage.Section),
+            Sets = FigureAnswer.Of(new(board.Sums.Sets.Values.Sum(), Dimension.Sets)),
+            MayBeSprayedNow = Counted(Stage.Window),
+            Held = rows.Count(row => row.Worst == Verdict.Hold),
+            Cost = Money(board.Sums.Cost),
+            Price = Money(board.Sums.Price),
+        };
         return TypedResults.Ok(new BoardAnswer(Answer(job), rows, feet));
 
         int Counted(Stage stage) => board.Rows.Count(row => row.Cells.IsCounted(stage));
@@ -232,20 +242,21 @@ internal static class JobEndpoints
             figures[field] = figure;
         }
 
-        return new(
-            job.Id,
-            job.Name,
-            job.Crew,
-            job.ClimateZone,
-            JobTargets.IdOf(job),
-            FigureAnswer.All(figures),
-            JobPlaces.IdOf(job),
-            job.HumidityClass,
-            [.. job.RoomMonthsC.Select(t => FigureAnswer.OfCelsius(t))],
-            [.. job.RoomMonthsRhPct.Select(rh => FigureAnswer.Of(new(rh, Dimension.RelativeHumidity)))],
-            JobChoosing.Typed(job).Concat(JobPricing.Typed(job)).ToDictionary(),
-            JobPlaces.Of(job)?.TimeZone,
-            job.Version
-        );
+        return new()
+        {
+            Id = job.Id,
+            Name = job.Name,
+            Crew = job.Crew,
+            ClimateZone = job.ClimateZone,
+            TargetSetId = JobTargets.IdOf(job),
+            Figures = FigureAnswer.All(figures),
+            PlaceId = JobPlaces.IdOf(job),
+            HumidityClass = job.HumidityClass,
+            RoomTemps = [.. job.RoomMonthsC.Select(t => FigureAnswer.OfCelsius(t))],
+            RoomHumidities = [.. job.RoomMonthsRhPct.Select(rh => FigureAnswer.Of(new(rh, Dimension.RelativeHumidity)))],
+            Words = JobChoosing.Typed(job).Concat(JobPricing.Typed(job)).ToDictionary(),
+            TimeZone = JobPlaces.Of(job)?.TimeZone,
+            Version = job.Version,
+        };
     }
 }

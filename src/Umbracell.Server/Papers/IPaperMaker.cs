@@ -26,7 +26,16 @@ internal sealed record PaperOrder(Guid JobId, PaperWish Wish, ClaimsPrincipal Pe
 {
     /// <summary>A paper with the firm's heading, in the units asked for.</summary>
     public PaperDocument Paper(string title, IEnumerable<string> lead, PaperTable table, IEnumerable<string> notes) =>
-        new(Wish.Units, Firm.Name, title, Said(lead), [], table, Said(notes));
+        new()
+        {
+            Units = Wish.Units,
+            Firm = Firm.Name,
+            Title = title,
+            Lead = Said(lead),
+            Sections = [],
+            Table = table,
+            Notes = Said(notes),
+        };
 
     private static IReadOnlyList<string> Said(IEnumerable<string> lines) => [.. lines.Where(line => line.Length > 0)];
 }

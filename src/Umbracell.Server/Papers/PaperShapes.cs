@@ -18,7 +18,28 @@ public sealed record PaperWish(
 );
 
 /// <summary>A paper as it was made.</summary>
-public sealed record PaperAnswer(Guid Id, PaperKind Kind, string Title, UnitSystem Units, DateTimeOffset MadeAt, string MadeBy)
+public sealed record PaperAnswer
 {
-    internal static PaperAnswer Of(PaperRow row) => new(row.Id, row.Kind, row.Document.Title, row.Document.Units, row.MadeAt, row.MadeBy);
+    public required Guid Id { get; init; }
+
+    public required PaperKind Kind { get; init; }
+
+    public required string Title { get; init; }
+
+    public required UnitSystem Units { get; init; }
+
+    public required DateTimeOffset MadeAt { get; init; }
+
+    public required string MadeBy { get; init; }
+
+    internal static PaperAnswer Of(PaperRow row) =>
+        new()
+        {
+            Id = row.Id,
+            Kind = row.Kind,
+            Title = row.Document.Title,
+            Units = row.Document.Units,
+            MadeAt = row.MadeAt,
+            MadeBy = row.MadeBy,
+        };
 }

@@ -14,21 +14,22 @@ internal static class JobPlaces
     public static string? IdOf(Job job) => job.OwnPlaceId?.ToString() ?? job.PlaceId;
 
     public static Place Of(PlaceRow own) =>
-        new(
-            own.Id.ToString(),
-            own.Name,
-            own.ClimateZone,
-            own.AltitudeM,
-            own.MeanC,
-            own.MeanRhPct,
-            own.HeatingC,
-            own.CoolingC,
-            own.CoolingRhPct,
-            own.Source,
-            own.Latitude,
-            own.Longitude,
-            own.TimeZone
-        );
+        new()
+        {
+            Id = own.Id.ToString(),
+            Name = own.Name,
+            ClimateZone = own.ClimateZone,
+            AltitudeM = own.AltitudeM,
+            MeanC = own.MeanC,
+            MeanRhPct = own.MeanRhPct,
+            HeatingC = own.HeatingC,
+            CoolingC = own.CoolingC,
+            CoolingRhPct = own.CoolingRhPct,
+            Source = own.Source,
+            Latitude = own.Latitude,
+            Longitude = own.Longitude,
+            TimeZone = own.TimeZone,
+        };
 
     /// <summary>Sets a job's place by its id, or none.</summary>
     public static void Set(Job job, string id, IReadOnlyDictionary<string, PlaceRow> own)

@@ -183,7 +183,14 @@ internal static class PlaceEndpoints
         Months("humidities", FieldRanges.Humidity, months => row.MeanRhPct = months);
         if (fields.Has("heating") && fields.Has("cooling") && row.HeatingC >= row.CoolingC)
         {
-            fields.Fault(new("cooling", FaultCode.NotWarmer, fields.Raw("cooling")));
+            fields.Fault(
+                new()
+                {
+                    Field = "cooling",
+                    Code = FaultCode.NotWarmer,
+                    Typed = fields.Raw("cooling"),
+                }
+            );
         }
 
         fields.ThrowIfFaulty(Fields);
@@ -201,7 +208,14 @@ internal static class PlaceEndpoints
                     }
                     else
                     {
-                        fields.Fault(new(field, FaultCode.Months, fields.Raw(field)));
+                        fields.Fault(
+                            new()
+                            {
+                                Field = field,
+                                Code = FaultCode.Months,
+                                Typed = fields.Raw(field),
+                            }
+                        );
                     }
                 }
             );

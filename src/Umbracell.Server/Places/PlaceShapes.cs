@@ -5,42 +5,55 @@ using Umbracell.Questions.Answers;
 namespace Umbracell.Server.Places;
 
 /// <summary>A place: monthly means and design air.</summary>
-/// <param name="Id">Id.</param>
-/// <param name="Name">Name.</param>
-/// <param name="ClimateZone">Zone of the model energy code.</param>
-/// <param name="Source">Where the figures come from.</param>
-/// <param name="Figures">altitude, heating, cooling, coolingRh.</param>
-/// <param name="Temps">Monthly means, January first.</param>
-/// <param name="Humidities">Monthly means, January first.</param>
-/// <param name="Latitude">Degrees north; null where it was never said.</param>
-/// <param name="Longitude">Degrees east; null where it was never said.</param>
-/// <param name="TimeZone">Time zone by its IANA name; null where it was never said.</param>
-/// <param name="Own">Whether it is the firm's own.</param>
-/// <param name="HasHours">Whether the hours it was reduced from are kept.</param>
-/// <param name="Version">Version; 0 for places that ship.</param>
-public sealed record PlaceAnswer(
-    string Id,
-    string Name,
-    string ClimateZone,
-    string Source,
-    IReadOnlyDictionary<string, FigureAnswer> Figures,
-    IReadOnlyList<FigureAnswer> Temps,
-    IReadOnlyList<FigureAnswer> Humidities,
-    double? Latitude,
-    double? Longitude,
-    string? TimeZone,
-    bool Own,
-    bool HasHours,
-    uint Version
-)
+public sealed record PlaceAnswer
 {
+    /// <summary>Id.</summary>
+    public required string Id { get; init; }
+
+    /// <summary>Name.</summary>
+    public required string Name { get; init; }
+
+    /// <summary>Zone of the model energy code.</summary>
+    public required string ClimateZone { get; init; }
+
+    /// <summary>Where the figures come from.</summary>
+    public required string Source { get; init; }
+
+    /// <summary>altitude, heating, cooling, coolingRh.</summary>
+    public required IReadOnlyDictionary<string, FigureAnswer> Figures { get; init; }
+
+    /// <summary>Monthly means, January first.</summary>
+    public required IReadOnlyList<FigureAnswer> Temps { get; init; }
+
+    /// <summary>Monthly means, January first.</summary>
+    public required IReadOnlyList<FigureAnswer> Humidities { get; init; }
+
+    /// <summary>Degrees north; null where it was never said.</summary>
+    public required double? Latitude { get; init; }
+
+    /// <summary>Degrees east; null where it was never said.</summary>
+    public required double? Longitude { get; init; }
+
+    /// <summary>Time zone by its IANA name; null where it was never said.</summary>
+    public required string? TimeZone { get; init; }
+
+    /// <summary>Whether it is the firm's own.</summary>
+    public required bool Own { get; init; }
+
+    /// <summary>Whether the hours it was reduced from are kept.</summary>
+    public required bool HasHours { get; init; }
+
+    /// <summary>Version; 0 for places that ship.</summary>
+    public required uint Version { get; init; }
+
     internal static PlaceAnswer Of(Place p, bool own = false, bool hasHours = false, uint version = 0) =>
-        new(
-            p.Id,
-            p.Name,
-            p.ClimateZone,
-            p.Source,
-            FigureAnswer.All(
+        new()
+        {
+            Id = p.Id,
+            Name = p.Name,
+            ClimateZone = p.ClimateZone,
+            Source = p.Source,
+            Figures = FigureAnswer.All(
                 new Dictionary<string, Figure>
                 {
                     ["altitude"] = new(p.AltitudeM, Dimension.Altitude),
@@ -49,15 +62,15 @@ public sealed record PlaceAnswer(
                     ["coolingRh"] = new(p.CoolingRhPct, Dimension.RelativeHumidity),
                 }
             ),
-            [.. p.MeanC.Select(t => FigureAnswer.OfCelsius(t))],
-            [.. p.MeanRhPct.Select(rh => FigureAnswer.Of(new(rh, Dimension.RelativeHumidity)))],
-            p.Latitude,
-            p.Longitude,
-            p.TimeZone,
-            own,
-            hasHours,
-            version
-        );
+            Temps = [.. p.MeanC.Select(t => FigureAnswer.OfCelsius(t))],
+            Humidities = [.. p.MeanRhPct.Select(rh => FigureAnswer.Of(new(rh, Dimension.RelativeHumidity)))],
+            Latitude = p.Latitude,
+            Longitude = p.Longitude,
+            TimeZone = p.TimeZone,
+            Own = own,
+            HasHours = hasHours,
+            Version = version,
+        };
 }
 
 /// <summary>A place read from a weather file.</summary>

@@ -189,6 +189,11 @@ internal sealed partial class ProblemMapping(IProblemDetailsService problems, IL
         }
 
         var path = (e.InnerException as JsonException)?.Path?.TrimStart('$', '.');
+        if (Missing(context, e.InnerException as JsonException) is { Count: > 0 } missing)
+        {
+            return Plain(missing);
+        }
+
         return string.IsNullOrEmpty(path)
             ? new()
             {
@@ -199,13 +204,26 @@ internal sealed partial class ProblemMapping(IProblemDetailsService problems, IL
             : Plain(path, $"{path}: the value does not fit: a number, a word of the list or an object is wanted.");
     }
 
-    private static ProblemDetails Plain(string field, string sentence) =>
+    // Members that a body left out, each with the way to it.
+    private static Dictionary<string, string[]> Missing(HttpContext context, JsonException? e)
+    {
+        var before = e?.Path?.TrimStart('$', '.') is { Length: > 0 } path ? path + "." : "";
+        return MissingMembers().Match(e?.Message ?? "") is { Success: true } told
+            ? told.Groups["name"]
+                .Captures.Select(name => name.Value)
+                .ToDictionary(name => before + name, name => new[] { $"{before}{name} is missing.{RangeOf(context, name)}" })
+            : [];
+    }
+
+    private static ProblemDetails Plain(string field, string sentence) => Plain(new() { [field] = [sentence] });
+
+    private static ProblemDetails Plain(Dictionary<string, string[]> sentences) =>
         new()
         {
             Status = 400,
             Title = "Some values cannot be taken",
-            Detail = sentence,
-            Extensions = { ["errors"] = new Dictionary<string, string[]> { [field] = [sentence] } },
+            Detail = string.Join(" ", sentences.Values.SelectMany(said => said)),
+            Extensions = { ["errors"] = sentences },
         };
 
     // The range stands on the endpoint's own parameter; a value that is no number gets it told all the same.
@@ -218,6 +236,9 @@ internal sealed partial class ProblemMapping(IProblemDetailsService problems, IL
 
     [GeneratedRegex("^Failed to bind parameter \"\\S+ (?<name>\\w+)\" from \"(?<value>.{0,80}).*\"\\.$", RegexOptions.Singleline)]
     private static partial Regex BindingFailure();
+
+    [GeneratedRegex(@"missing required properties including: (?:'(?<name>\w+)'(?:, )?)+")]
+    private static partial Regex MissingMembers();
 
     [GeneratedRegex("^Required parameter \"\\S+ (?<name>\\w+)\" was not provided")]
     private static partial Regex Required();

@@ -16,7 +16,13 @@ internal sealed class SectionCell : IStageCell
         {
             var unrated = row is { Sheet: not null, Surface.FoamThicknessM: not null };
             return new(
-                new(Stage, unrated ? Verdict.Hold : null, unrated ? "unrated" : "none", new Dictionary<string, FigureAnswer>()),
+                new()
+                {
+                    Stage = Stage,
+                    Verdict = unrated ? Verdict.Hold : null,
+                    Word = unrated ? "unrated" : "none",
+                    Figures = new Dictionary<string, FigureAnswer>(),
+                },
                 null
             );
         }
@@ -28,7 +34,13 @@ internal sealed class SectionCell : IStageCell
             ["foamR"] = FigureAnswer.Of(section.FillR.ToFigure()),
         };
         return new(
-            new(Stage, worst, "thickness", figures),
+            new()
+            {
+                Stage = Stage,
+                Verdict = worst,
+                Word = "thickness",
+                Figures = figures,
+            },
             worst,
             section.Findings.Any(f => f.Rule == SectionRules.Target && f.Verdict != Verdict.Clear)
         );

@@ -13,26 +13,35 @@ using Umbracell.Store.Model;
 namespace Umbracell.Server.Section;
 
 /// <summary>The section of a surface: the question made from it, and its answer once foam is chosen.</summary>
-/// <param name="Question">The question, with the last chosen sheet and thickness; null until both are chosen.</param>
-/// <param name="Laid">Its layers as they are drawn, also where its figures cannot be had; null without a question.</param>
-/// <param name="Answer">The answer, where the figures can be had.</param>
-/// <param name="Fault">Why there is no answer, where the chosen thickness cannot be rated.</param>
-/// <param name="SheetId">The sheet chosen, if one is.</param>
-/// <param name="Thickness">The thickness kept, if one is.</param>
-/// <param name="Summer">Air on both sides at summer design.</param>
-/// <param name="Buffer">The unheated space it borders on; null for none.</param>
-/// <param name="Version">Version of the surface.</param>
-public sealed record SectionOfSurface(
-    SectionQuestion? Question,
-    LaidSection? Laid,
-    SectionAnswer? Answer,
-    string? Fault,
-    string? SheetId,
-    FigureAnswer? Thickness,
-    AirShape Summer,
-    BufferBeside? Buffer,
-    uint Version
-);
+public sealed record SectionOfSurface
+{
+    /// <summary>The question, with the last chosen sheet and thickness; null until both are chosen.</summary>
+    public required SectionQuestion? Question { get; init; }
+
+    /// <summary>Its layers as they are drawn, also where its figures cannot be had; null without a question.</summary>
+    public required LaidSection? Laid { get; init; }
+
+    /// <summary>The answer, where the figures can be had.</summary>
+    public required SectionAnswer? Answer { get; init; }
+
+    /// <summary>Why there is no answer, where the chosen thickness cannot be rated.</summary>
+    public required string? Fault { get; init; }
+
+    /// <summary>The sheet chosen, if one is.</summary>
+    public required string? SheetId { get; init; }
+
+    /// <summary>The thickness kept, if one is.</summary>
+    public required FigureAnswer? Thickness { get; init; }
+
+    /// <summary>Air on both sides at summer design.</summary>
+    public required AirShape Summer { get; init; }
+
+    /// <summary>The unheated space it borders on; null for none.</summary>
+    public required BufferBeside? Buffer { get; init; }
+
+    /// <summary>Version of the surface.</summary>
+    public required uint Version { get; init; }
+}
 
 /// <summary>Where the unheated space beside a surface floats at winter design, as it stands and as planned.</summary>
 public sealed record BufferBeside(string Name, WorkedFigure Now, WorkedFigure Planned);
@@ -79,17 +88,18 @@ internal static class SectionEndpoints
         var laid = question is null ? null : SurfaceStudies.OrNull(() => LaidSection.Of(SectionQuestions.Case(question, supplies)));
         var (answer, fault) = Answer(question, supplies);
         return TypedResults.Ok(
-            new SectionOfSurface(
-                question,
-                laid,
-                answer,
-                fault,
-                surface.SheetSlug,
-                thickness,
-                new(job.SummerIndoorC, job.SummerIndoorRhPct, job.SummerOutdoorC, job.SummerOutdoorRhPct),
-                buffer,
-                surface.Version
-            )
+            new SectionOfSurface
+            {
+                Question = question,
+                Laid = laid,
+                Answer = answer,
+                Fault = fault,
+                SheetId = surface.SheetSlug,
+                Thickness = thickness,
+                Summer = new(job.SummerIndoorC, job.SummerIndoorRhPct, job.SummerOutdoorC, job.SummerOutdoorRhPct),
+                Buffer = buffer,
+                Version = surface.Version,
+            }
         );
     }
 

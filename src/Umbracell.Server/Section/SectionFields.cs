@@ -65,20 +65,22 @@ internal static class SectionFields
         figures["dew"] = dew.ToFigure();
         figures["indoor"] = indoor.ToFigure();
         figures["outdoor"] = outdoor.ToFigure();
-        return new(
-            kind,
-            Edges(field.EdgesAcross, across),
-            Edges(field.EdgesThrough, through),
+        return new()
+        {
+            Kind = kind,
+            AcrossMm = Edges(field.EdgesAcross, across),
+            ThroughMm = Edges(field.EdgesThrough, through),
+            TempC =
             [
                 .. through
                     .SelectMany(j => across.Select(i => field.At(i, j)))
                     .Select(t => double.IsNaN(t) ? (double?)null : Math.Round(t, 2)),
             ],
-            indoor.Celsius,
-            outdoor.Celsius,
-            dew.Celsius,
-            FigureAnswer.All(figures)
-        );
+            IndoorC = indoor.Celsius,
+            OutdoorC = outdoor.Celsius,
+            DewC = dew.Celsius,
+            Figures = FigureAnswer.All(figures),
+        };
     }
 
     // Volumes that lie in the window, if only partly.

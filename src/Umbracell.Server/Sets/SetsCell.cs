@@ -14,7 +14,16 @@ internal sealed class SetsCell : IStageCell
     public StageCell Of(SurfaceStudy row, CellTime at)
     {
         Verdict? worst = row.Sets is null ? null : row.AllSets.SelectMany(one => one.Sets.Findings).Worst();
-        return new(new(Stage, worst, worst is null ? "none" : "sets", new Dictionary<string, FigureAnswer>()), worst);
+        return new(
+            new()
+            {
+                Stage = Stage,
+                Verdict = worst,
+                Word = worst is null ? "none" : "sets",
+                Figures = new Dictionary<string, FigureAnswer>(),
+            },
+            worst
+        );
     }
 
     public BoardCell Shown(StageCell kept, SurfaceInJob job) =>

@@ -37,11 +37,13 @@ internal static class SetsEndpoints
             : surface.FoamThicknessM is null ? "thickness"
             : "faulty";
         return TypedResults.Ok(
-            new SetsOfSurface(
-                row.SetsQuestion,
-                answer,
-                missing,
-                Loads(job.Bid, row),
+            new SetsOfSurface
+            {
+                Question = row.SetsQuestion,
+                Answer = answer,
+                Missing = missing,
+                Job = Loads(job.Bid, row),
+                Further =
                 [
                     .. row.Further.Select(one => new FurtherFoam(
                         one.Sheet.Name,
@@ -50,26 +52,27 @@ internal static class SetsEndpoints
                         FigureAnswer.Of(new(one.Sets.Sets.Median, Dimension.Sets))
                     )),
                 ],
-                surface.Version,
-                job.Study.Job.Version
-            )
+                Version = surface.Version,
+                JobVersion = job.Study.Job.Version,
+            }
         );
     }
 
     private static List<ProductLoad> Loads(JobBid bid, SurfaceStudy row) =>
         [
-            .. bid.Loads.Select(load => new ProductLoad(
-                load.Sheet.Id,
-                load.Sheet.Name,
-                load.Surfaces.Count,
-                load.Surfaces.Any(surface => surface.Row == row),
-                load.Sets.Median,
-                load.Sets.Load.Sets,
-                SetsQuestions.Worked(new(load.Sets.Median, Dimension.Sets), load.Sets.Working),
-                FigureAnswer.Of(load.Volume.ToFigure()),
-                SetsQuestions.Worked(Figure.Count(load.Sets.Load.Sets), load.Sets.LoadWorking),
-                SetsQuestions.Load(load.Sets.Load, load.Sets.Working),
-                [.. load.Sets.Around.Select(around => SetsQuestions.Load(around, load.Sets.Working))]
-            )),
+            .. bid.Loads.Select(load => new ProductLoad
+            {
+                SheetId = load.Sheet.Id,
+                Sheet = load.Sheet.Name,
+                Surfaces = load.Surfaces.Count,
+                OfThis = load.Surfaces.Any(surface => surface.Row == row),
+                MedianSets = load.Sets.Median,
+                LoadSets = load.Sets.Load.Sets,
+                Median = SetsQuestions.Worked(new(load.Sets.Median, Dimension.Sets), load.Sets.Working),
+                BoardFeet = FigureAnswer.Of(load.Volume.ToFigure()),
+                Load = SetsQuestions.Worked(Figure.Count(load.Sets.Load.Sets), load.Sets.LoadWorking),
+                Loaded = SetsQuestions.Load(load.Sets.Load, load.Sets.Working),
+                Around = [.. load.Sets.Around.Select(around => SetsQuestions.Load(around, load.Sets.Working))],
+            }),
         ];
 }

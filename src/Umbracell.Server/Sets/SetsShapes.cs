@@ -5,41 +5,59 @@ using Umbracell.Questions.Sets;
 namespace Umbracell.Server.Sets;
 
 /// <summary>All surfaces of a job sprayed with one product, loaded together.</summary>
-/// <param name="SheetId">Product.</param>
-/// <param name="Sheet">Its name.</param>
-/// <param name="Surfaces">How many surfaces take it.</param>
-/// <param name="OfThis">Whether the surface asked about is one of them.</param>
-/// <param name="MedianSets">Sets that suffice as often as not.</param>
-/// <param name="LoadSets">Whole sets to load.</param>
-/// <param name="Median">The median with its working.</param>
-/// <param name="BoardFeet">Foam.</param>
-/// <param name="Load">The load with its working.</param>
-/// <param name="Loaded">What that load means.</param>
-/// <param name="Around">The same for one set fewer and one more.</param>
-public sealed record ProductLoad(
-    string SheetId,
-    string Sheet,
-    int Surfaces,
-    bool OfThis,
-    double MedianSets,
-    int LoadSets,
-    WorkedFigure Median,
-    FigureAnswer BoardFeet,
-    WorkedFigure Load,
-    SetsLoadAnswer Loaded,
-    IReadOnlyList<SetsLoadAnswer> Around
-);
+public sealed record ProductLoad
+{
+    /// <summary>Product.</summary>
+    public required string SheetId { get; init; }
+
+    /// <summary>Its name.</summary>
+    public required string Sheet { get; init; }
+
+    /// <summary>How many surfaces take it.</summary>
+    public required int Surfaces { get; init; }
+
+    /// <summary>Whether the surface asked about is one of them.</summary>
+    public required bool OfThis { get; init; }
+
+    /// <summary>Sets that suffice as often as not.</summary>
+    public required double MedianSets { get; init; }
+
+    /// <summary>Whole sets to load.</summary>
+    public required int LoadSets { get; init; }
+
+    /// <summary>The median with its working.</summary>
+    public required WorkedFigure Median { get; init; }
+
+    /// <summary>Foam.</summary>
+    public required FigureAnswer BoardFeet { get; init; }
+
+    /// <summary>The load with its working.</summary>
+    public required WorkedFigure Load { get; init; }
+
+    /// <summary>What that load means.</summary>
+    public required SetsLoadAnswer Loaded { get; init; }
+
+    /// <summary>The same for one set fewer and one more.</summary>
+    public required IReadOnlyList<SetsLoadAnswer> Around { get; init; }
+}
 
 /// <summary>A foam sprayed over the first.</summary>
 public sealed record FurtherFoam(string Sheet, FigureAnswer MeanDepth, FigureAnswer BoardFeet, FigureAnswer Sets);
 
 /// <summary>The material of a surface and of the job with it.</summary>
-public sealed record SetsOfSurface(
-    SetsQuestion? Question,
-    SetsAnswer? Answer,
-    string? Missing,
-    IReadOnlyList<ProductLoad> Job,
-    IReadOnlyList<FurtherFoam> Further,
-    uint Version,
-    uint JobVersion
-);
+public sealed record SetsOfSurface
+{
+    public required SetsQuestion? Question { get; init; }
+
+    public required SetsAnswer? Answer { get; init; }
+
+    public required string? Missing { get; init; }
+
+    public required IReadOnlyList<ProductLoad> Job { get; init; }
+
+    public required IReadOnlyList<FurtherFoam> Further { get; init; }
+
+    public required uint Version { get; init; }
+
+    public required uint JobVersion { get; init; }
+}

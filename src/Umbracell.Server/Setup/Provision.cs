@@ -21,14 +21,15 @@ internal static class Provision
         if (args.Contains("--demo"))
         {
             var token = app.Configuration["Demo:ApiToken"] ?? throw new InvalidOperationException("Demo:ApiToken is not set.");
-            var inputs = new DemoInputs(
-                ShippedData.ProductSheets,
-                SurfaceStart.Of,
-                PreparationAnswers.List,
-                token,
-                services.ServiceProvider.GetRequiredService<TimeProvider>().GetUtcNow(),
-                app.Configuration.GetValue("Demo:Copies", 0)
-            );
+            var inputs = new DemoInputs
+            {
+                Sheets = ShippedData.ProductSheets,
+                Start = SurfaceStart.Of,
+                List = PreparationAnswers.List,
+                ApiToken = token,
+                Now = services.ServiceProvider.GetRequiredService<TimeProvider>().GetUtcNow(),
+                Copies = app.Configuration.GetValue("Demo:Copies", 0),
+            };
             await DemoSeed.PlantAsync(db, scope, inputs);
         }
         else if (args.Contains("--first-firm"))

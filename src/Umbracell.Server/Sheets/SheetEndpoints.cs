@@ -16,17 +16,26 @@ using Umbracell.Store;
 namespace Umbracell.Server.Sheets;
 
 /// <summary>A product sheet as offered for choice.</summary>
-public sealed record SheetAnswer(
-    string Id,
-    string Name,
-    string Maker,
-    string Edition,
-    CellStructure Cell,
-    FoamGrade Grade,
-    FigureAnswer GreatestLift,
-    FigureAnswer Thickest,
-    string ReEntry
-);
+public sealed record SheetAnswer
+{
+    public required string Id { get; init; }
+
+    public required string Name { get; init; }
+
+    public required string Maker { get; init; }
+
+    public required string Edition { get; init; }
+
+    public required CellStructure Cell { get; init; }
+
+    public required FoamGrade Grade { get; init; }
+
+    public required FigureAnswer GreatestLift { get; init; }
+
+    public required FigureAnswer Thickest { get; init; }
+
+    public required string ReEntry { get; init; }
+}
 
 /// <summary>A target set as offered for choice.</summary>
 public sealed record TargetSetAnswer(string Id, string Edition);
@@ -35,17 +44,26 @@ public sealed record TargetSetAnswer(string Id, string Edition);
 public sealed record KindAnswer(SurfaceKind Kind, ShapeKind Shape);
 
 /// <summary>Everything a screen offers for choice.</summary>
-public sealed record ChoicesAnswer(
-    IReadOnlyList<SheetAnswer> Sheets,
-    IReadOnlyList<TargetSetAnswer> TargetSets,
-    IReadOnlyList<KindAnswer> Kinds,
-    IReadOnlyList<string> ClimateZones,
-    IReadOnlyList<string> Materials,
-    IReadOnlyDictionary<string, double> UsualMm,
-    IReadOnlyList<string> ImportFields,
-    IReadOnlyList<string> ImportUnits,
-    IReadOnlyList<PlaceAnswer> Places
-);
+public sealed record ChoicesAnswer
+{
+    public required IReadOnlyList<SheetAnswer> Sheets { get; init; }
+
+    public required IReadOnlyList<TargetSetAnswer> TargetSets { get; init; }
+
+    public required IReadOnlyList<KindAnswer> Kinds { get; init; }
+
+    public required IReadOnlyList<string> ClimateZones { get; init; }
+
+    public required IReadOnlyList<string> Materials { get; init; }
+
+    public required IReadOnlyDictionary<string, double> UsualMm { get; init; }
+
+    public required IReadOnlyList<string> ImportFields { get; init; }
+
+    public required IReadOnlyList<string> ImportUnits { get; init; }
+
+    public required IReadOnlyList<PlaceAnswer> Places { get; init; }
+}
 
 internal static class SheetEndpoints
 {
@@ -77,29 +95,31 @@ internal static class SheetEndpoints
             .Values.OrderBy(s => s.Cell)
             .ThenBy(s => s.Grade)
             .ThenBy(s => s.Name, StringComparer.Ordinal)
-            .Select(s => new SheetAnswer(
-                s.Id,
-                s.Name,
-                s.Maker,
-                s.Edition,
-                s.Cell,
-                s.Grade,
-                FigureAnswer.Of(s.GreatestLift.ToThickness()),
-                FigureAnswer.Of(s.ThickestRated.ToThickness()),
-                s.ReEntry
-            ));
+            .Select(s => new SheetAnswer
+            {
+                Id = s.Id,
+                Name = s.Name,
+                Maker = s.Maker,
+                Edition = s.Edition,
+                Cell = s.Cell,
+                Grade = s.Grade,
+                GreatestLift = FigureAnswer.Of(s.GreatestLift.ToThickness()),
+                Thickest = FigureAnswer.Of(s.ThickestRated.ToThickness()),
+                ReEntry = s.ReEntry,
+            });
         return TypedResults.Ok(
-            new ChoicesAnswer(
-                [.. sheets],
-                [.. (await TargetEndpoints.AllAsync(db)).Select(t => new TargetSetAnswer(t.Id, t.Edition))],
-                [.. ShippedData.Templates.Values.Select(t => new KindAnswer(t.Kind, t.Shape))],
-                ClimateZones.All,
-                [.. ShippedData.Materials.Keys],
-                ShippedData.UsualMm,
-                SurfaceColumns.Fields,
-                SurfaceColumns.Units,
-                await PlaceEndpoints.AllAsync(db)
-            )
+            new ChoicesAnswer
+            {
+                Sheets = [.. sheets],
+                TargetSets = [.. (await TargetEndpoints.AllAsync(db)).Select(t => new TargetSetAnswer(t.Id, t.Edition))],
+                Kinds = [.. ShippedData.Templates.Values.Select(t => new KindAnswer(t.Kind, t.Shape))],
+                ClimateZones = ClimateZones.All,
+                Materials = [.. ShippedData.Materials.Keys],
+                UsualMm = ShippedData.UsualMm,
+                ImportFields = SurfaceColumns.Fields,
+                ImportUnits = SurfaceColumns.Units,
+                Places = await PlaceEndpoints.AllAsync(db),
+            }
         );
     }
 }

@@ -56,7 +56,19 @@ internal static class ChoiceFacts
                 .Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries)
                 .Select(word => (Word: word, Code: WordCatalog.CodeOf("choose.fact", word)))
                 .ToList();
-            named.Where(n => n.Code is null).ToList().ForEach(n => fields.Fault(new("facts", FaultCode.Unknown, n.Word)));
+            named
+                .Where(n => n.Code is null)
+                .ToList()
+                .ForEach(n =>
+                    fields.Fault(
+                        new()
+                        {
+                            Field = "facts",
+                            Code = FaultCode.Unknown,
+                            Typed = n.Word,
+                        }
+                    )
+                );
             facts = All.Aggregate(facts, (said, fact) => fact.With(said, named.Exists(n => n.Code == fact.Field)));
         }
 

@@ -50,14 +50,15 @@ internal sealed class LatestReadings
         MeterAgreement.Check([
             .. from reading in _allOfSurface[surface]
             where reading.Measured is not null && reading.StatedError is not null
-            select new MeterReading(
-                Vocabulary.KeyOf(reading.Kind),
-                reading.Measured!.Value,
-                reading.StatedError!.Value,
-                reading.Instrument,
-                reading.TakenAt,
-                reading.Place
-            ),
+            select new MeterReading
+            {
+                What = Vocabulary.KeyOf(reading.Kind),
+                Value = reading.Measured!.Value,
+                StatedError = reading.StatedError!.Value,
+                Instrument = reading.Instrument,
+                At = reading.TakenAt,
+                Place = reading.Place,
+            },
         ]);
 
     public IEnumerable<ReadingRow> For(Surface surface)

@@ -5,26 +5,35 @@ using Umbracell.Store.Model;
 namespace Umbracell.Server.Surfaces;
 
 /// <summary>One item of a preparation list with who does it and whether it is done.</summary>
-/// <param name="Item">What.</param>
-/// <param name="Reason">Key of why it stands on the list.</param>
-/// <param name="ForJob">Done once for the whole job.</param>
-/// <param name="Done">Ticked off, and nothing the survey knows speaks against it.</param>
-/// <param name="Contradicted">Ticked off, but a leak is open or a joint is not ready.</param>
-/// <param name="AssignedTo">Who does it.</param>
-/// <param name="DueOn">By when.</param>
-/// <param name="DoneAt">When it was ticked off.</param>
-/// <param name="DoneBy">Who ticked it off.</param>
-public sealed record PreparationTaskAnswer(
-    PreparationItem Item,
-    string Reason,
-    bool ForJob,
-    bool Done,
-    bool Contradicted,
-    string AssignedTo,
-    DateOnly? DueOn,
-    DateTimeOffset? DoneAt,
-    string DoneBy
-);
+public sealed record PreparationTaskAnswer
+{
+    /// <summary>What.</summary>
+    public required PreparationItem Item { get; init; }
+
+    /// <summary>Key of why it stands on the list.</summary>
+    public required string Reason { get; init; }
+
+    /// <summary>Done once for the whole job.</summary>
+    public required bool ForJob { get; init; }
+
+    /// <summary>Ticked off, and nothing the survey knows speaks against it.</summary>
+    public required bool Done { get; init; }
+
+    /// <summary>Ticked off, but a leak is open or a joint is not ready.</summary>
+    public required bool Contradicted { get; init; }
+
+    /// <summary>Who does it.</summary>
+    public required string AssignedTo { get; init; }
+
+    /// <summary>By when.</summary>
+    public required DateOnly? DueOn { get; init; }
+
+    /// <summary>When it was ticked off.</summary>
+    public required DateTimeOffset? DoneAt { get; init; }
+
+    /// <summary>Who ticked it off.</summary>
+    public required string DoneBy { get; init; }
+}
 
 /// <summary>Shapes preparation lists.</summary>
 internal static class PreparationAnswers
@@ -69,16 +78,17 @@ internal static class PreparationAnswers
     private static PreparationTaskAnswer Answer(PreparationTask task, PreparationRow? mark, bool contradicted)
     {
         var ticked = mark?.DoneAt is not null;
-        return new(
-            task.Item,
-            task.Reason,
-            task.ForJob,
-            ticked && !contradicted,
-            ticked && contradicted,
-            mark?.AssignedTo ?? "",
-            mark?.DueOn,
-            mark?.DoneAt,
-            mark?.DoneBy ?? ""
-        );
+        return new()
+        {
+            Item = task.Item,
+            Reason = task.Reason,
+            ForJob = task.ForJob,
+            Done = ticked && !contradicted,
+            Contradicted = ticked && contradicted,
+            AssignedTo = mark?.AssignedTo ?? "",
+            DueOn = mark?.DueOn,
+            DoneAt = mark?.DoneAt,
+            DoneBy = mark?.DoneBy ?? "",
+        };
     }
 }

@@ -91,14 +91,15 @@ internal sealed class SurfaceReader(UmbracellDb db)
     public static Shape ShapeOf(Surface surface) =>
         surface is { Shape: ShapeKind.Outline, Corners.Length: >= 6 }
             ? Shape.OfOutline([.. surface.Corners.Chunk(2).Select(pair => new Corner(pair[0], pair[1]))])
-            : new(
-                surface.Shape,
-                Length.FromMetres(surface.FirstM),
-                Length.FromMetres(surface.SecondM),
-                Length.FromMetres(surface.ThirdM),
-                surface.Pitch,
-                surface.BayCount
-            );
+            : new()
+            {
+                Kind = surface.Shape,
+                First = Length.FromMetres(surface.FirstM),
+                Second = Length.FromMetres(surface.SecondM),
+                Third = Length.FromMetres(surface.ThirdM),
+                Pitch = surface.Pitch,
+                Count = surface.BayCount,
+            };
 
     public static IReadOnlyList<Opening> OpeningsOf(Surface surface) =>
         [

@@ -23,18 +23,19 @@ internal sealed record SurveyRecords(LatestReadings Readings, IReadOnlyList<Join
     public IEnumerable<PreparationRow> Of(Guid surface) => _marks[surface].Concat(_marks[null]);
 
     public static Joint Shape(JointRow row) =>
-        new(
-            row.Kind,
-            new Dictionary<ControlLayer, Handover>
+        new()
+        {
+            Kind = row.Kind,
+            Layers = new Dictionary<ControlLayer, Handover>
             {
                 [ControlLayer.Water] = row.Water,
                 [ControlLayer.Air] = row.Air,
                 [ControlLayer.Vapour] = row.Vapour,
                 [ControlLayer.Heat] = row.Heat,
             },
-            row.How,
-            row.DoneBy,
-            row.Ready,
-            row.SeenBy
-        );
+            How = row.How,
+            By = row.DoneBy,
+            Ready = row.Ready,
+            SeenBy = row.SeenBy,
+        };
 }

@@ -106,7 +106,14 @@ internal static class AssemblyEdits
             var material = MaterialOf(parts[0]);
             if (parts.Length != 2 || material is null || layers.Count == most)
             {
-                fields.Fault(new(field, FaultCode.Unknown, one));
+                fields.Fault(
+                    new()
+                    {
+                        Field = field,
+                        Code = FaultCode.Unknown,
+                        Typed = one,
+                    }
+                );
                 return;
             }
 

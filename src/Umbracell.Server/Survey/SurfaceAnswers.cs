@@ -25,63 +25,67 @@ internal static class SurfaceAnswers
         var findings = SurfaceReader.SurveyOf(surface, takeoff, records, nameOf);
         var hasMembers = surface.MemberMaterial != MemberMaterial.None;
         var assembly = surface.Assembly;
-        return new(
-            surface.Id,
-            surface.Name,
-            surface.Kind,
-            surface.Shape,
-            Shape.Sizes(surface.Shape),
-            surface.HasSize ? ShapeSplit.Along(surface.Shape) : [],
-            surface.HasSize ? new(SizeText.Print(shape, UnitSystem.Us), SizeText.Print(shape, UnitSystem.Metric)) : null,
-            openings.Count > 0 ? new(SizeText.Print(openings, UnitSystem.Us), SizeText.Print(openings, UnitSystem.Metric)) : null,
-            surface.Repeats,
-            hasMembers,
-            surface.MemberMaterial,
-            hasMembers ? Thickness(surface.MemberDepthM) : null,
-            hasMembers ? Thickness(surface.MemberSpacingM) : null,
-            surface.MemberShare * 100,
-            surface.MemberMaterial == MemberMaterial.Wood ? FigureAnswer.Of(Figure.Percent(surface.MemberShare * 100)) : null,
-            surface.Substrate,
-            [.. assembly.Outboard.Select(Layer)],
-            [.. assembly.Inboard.Select(Layer)],
-            assembly.VentChannelMm > 0 ? Thickness(assembly.VentChannelMm / 1000) : null,
-            assembly.Baffle is { } baffle ? Layer(baffle) : null,
-            FigureAnswer.Of(Figure.Number(surface.ProfileFactor)),
-            Details(surface),
-            surface.OpenLeak?.Words,
-            surface.SheetSlug,
-            Thickness(surface.FoamThicknessM),
-            Temperature(surface.ExpectedSubstrateC),
-            Temperature(surface.ExpectedDrumC),
-            takeoff is null ? null : new(FigureAnswer.Of(takeoff.Treated.ToFigure()), WorkingAnswer.Of(takeoff.Working)),
-            takeoff is null ? null : new(FigureAnswer.Of(takeoff.Developed.ToFigure()), WorkingAnswer.Of(takeoff.Working)),
-            FindingAnswer.All(findings),
-            findings.Worst(),
-            surface.Version
-        );
+        return new()
+        {
+            Id = surface.Id,
+            Name = surface.Name,
+            Kind = surface.Kind,
+            Shape = surface.Shape,
+            SizeParts = Shape.Sizes(surface.Shape),
+            CutAlong = surface.HasSize ? ShapeSplit.Along(surface.Shape) : [],
+            Size = surface.HasSize ? new(SizeText.Print(shape, UnitSystem.Us), SizeText.Print(shape, UnitSystem.Metric)) : null,
+            Openings =
+                openings.Count > 0 ? new(SizeText.Print(openings, UnitSystem.Us), SizeText.Print(openings, UnitSystem.Metric)) : null,
+            Repeats = surface.Repeats,
+            HasMembers = hasMembers,
+            MemberMaterial = surface.MemberMaterial,
+            MemberDepth = hasMembers ? Thickness(surface.MemberDepthM) : null,
+            MemberSpacing = hasMembers ? Thickness(surface.MemberSpacingM) : null,
+            MemberSharePct = surface.MemberShare * 100,
+            MemberShare = surface.MemberMaterial == MemberMaterial.Wood ? FigureAnswer.Of(Figure.Percent(surface.MemberShare * 100)) : null,
+            Substrate = surface.Substrate,
+            Outboard = [.. assembly.Outboard.Select(Layer)],
+            Inboard = [.. assembly.Inboard.Select(Layer)],
+            VentChannel = assembly.VentChannelMm > 0 ? Thickness(assembly.VentChannelMm / 1000) : null,
+            Baffle = assembly.Baffle is { } baffle ? Layer(baffle) : null,
+            ProfileFactor = FigureAnswer.Of(Figure.Number(surface.ProfileFactor)),
+            Details = Details(surface),
+            OpenLeak = surface.OpenLeak?.Words,
+            SheetId = surface.SheetSlug,
+            Thickness = Thickness(surface.FoamThicknessM),
+            ExpectedSubstrate = Temperature(surface.ExpectedSubstrateC),
+            ExpectedDrum = Temperature(surface.ExpectedDrumC),
+            TreatedArea = takeoff is null ? null : new(FigureAnswer.Of(takeoff.Treated.ToFigure()), WorkingAnswer.Of(takeoff.Working)),
+            SprayedArea = takeoff is null ? null : new(FigureAnswer.Of(takeoff.Developed.ToFigure()), WorkingAnswer.Of(takeoff.Working)),
+            Findings = FindingAnswer.All(findings),
+            Verdict = findings.Worst(),
+            Version = surface.Version,
+        };
     }
 
     private static DetailsAnswer Details(Surface surface)
     {
         var d = surface.Details;
-        return new(
-            surface.MemberMaterial == MemberMaterial.SteelStud
-                ? [.. ShippedData.Templates[surface.Kind].Details, DetailField.StudProfile]
-                : ShippedData.Templates[surface.Kind].Details,
-            d.Access,
-            FigureAnswer.Of(Figure.Number(Core.Takeoff.Access.LabourFactor(d.Access))),
-            d.BalloonFramed,
-            d.CrawlSpace,
-            d.HeldAtEnds,
-            Fine(d.FlangeMm),
-            Fine(d.WebMm),
-            Fine(d.SkinMm),
-            d.Covering,
-            d.Attachment,
-            d.DoorSpareKg is { } kg ? FigureAnswer.Of(new(kg, Dimension.Mass)) : null,
-            d.PenetrationMm > 0 ? Thickness(d.PenetrationMm / 1000) : null,
-            surface.BufferId
-        );
+        return new()
+        {
+            Asked =
+                surface.MemberMaterial == MemberMaterial.SteelStud
+                    ? [.. ShippedData.Templates[surface.Kind].Details, DetailField.StudProfile]
+                    : ShippedData.Templates[surface.Kind].Details,
+            Access = d.Access,
+            AccessFactor = FigureAnswer.Of(Figure.Number(Core.Takeoff.Access.LabourFactor(d.Access))),
+            BalloonFramed = d.BalloonFramed,
+            CrawlSpace = d.CrawlSpace,
+            HeldAtEnds = d.HeldAtEnds,
+            Flange = Fine(d.FlangeMm),
+            Web = Fine(d.WebMm),
+            Skin = Fine(d.SkinMm),
+            Covering = d.Covering,
+            Attachment = d.Attachment,
+            DoorSpare = d.DoorSpareKg is { } kg ? FigureAnswer.Of(new(kg, Dimension.Mass)) : null,
+            Penetration = d.PenetrationMm > 0 ? Thickness(d.PenetrationMm / 1000) : null,
+            BufferId = surface.BufferId,
+        };
     }
 
     private static LayerAnswer Layer(LayerDocument row) => new(row.Material, Fine(row.ThicknessMm)!);

@@ -110,7 +110,13 @@ internal static class SurfaceEdits
         else
         {
             fields.Fault(
-                new("size", FaultCode.Parts, fields.Raw("size"), Words: [.. Shape.Sizes(surface.Shape).Select(p => p.ToString())])
+                new()
+                {
+                    Field = "size",
+                    Code = FaultCode.Parts,
+                    Typed = fields.Raw("size"),
+                    Words = [.. Shape.Sizes(surface.Shape).Select(p => p.ToString())],
+                }
             );
         }
     }
@@ -128,7 +134,13 @@ internal static class SurfaceEdits
             fields.Fault(
                 typed.Part is { } part
                     ? FieldFault.Of("openings", part)
-                    : new("openings", FaultCode.Parts, fields.Raw("openings"), Words: ["Count", "Width", "Height"])
+                    : new()
+                    {
+                        Field = "openings",
+                        Code = FaultCode.Parts,
+                        Typed = fields.Raw("openings"),
+                        Words = ["Count", "Width", "Height"],
+                    }
             );
             return;
         }
@@ -154,7 +166,14 @@ internal static class SurfaceEdits
         var touched = AreaFields.Where(fields.Has).ToList();
         if (touched.Count > 0 && SurfaceReader.Takeoff(surface) is { OpeningsExceedSurface: true } && surface.Openings.Count > 0)
         {
-            fields.Fault(new(touched.Contains("openings") ? "openings" : "size", FaultCode.OpeningsExceed, fields.Raw(touched[0])));
+            fields.Fault(
+                new()
+                {
+                    Field = touched.Contains("openings") ? "openings" : "size",
+                    Code = FaultCode.OpeningsExceed,
+                    Typed = fields.Raw(touched[0]),
+                }
+            );
         }
     }
 

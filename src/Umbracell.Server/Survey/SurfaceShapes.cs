@@ -16,22 +16,36 @@ public sealed record TextInUnits(string Us, string Metric);
 public sealed record LayerAnswer(string Material, FigureAnswer Thickness);
 
 /// <summary>What else is known of a surface, as it would be typed.</summary>
-public sealed record DetailsAnswer(
-    IReadOnlyList<DetailField> Asked,
-    AccessKind Access,
-    FigureAnswer AccessFactor,
-    bool? BalloonFramed,
-    bool? CrawlSpace,
-    bool? HeldAtEnds,
-    FigureAnswer? Flange,
-    FigureAnswer? Web,
-    FigureAnswer? Skin,
-    Covering Covering,
-    Attachment Attachment,
-    FigureAnswer? DoorSpare,
-    FigureAnswer? Penetration,
-    Guid? BufferId
-);
+public sealed record DetailsAnswer
+{
+    public required IReadOnlyList<DetailField> Asked { get; init; }
+
+    public required AccessKind Access { get; init; }
+
+    public required FigureAnswer AccessFactor { get; init; }
+
+    public required bool? BalloonFramed { get; init; }
+
+    public required bool? CrawlSpace { get; init; }
+
+    public required bool? HeldAtEnds { get; init; }
+
+    public required FigureAnswer? Flange { get; init; }
+
+    public required FigureAnswer? Web { get; init; }
+
+    public required FigureAnswer? Skin { get; init; }
+
+    public required Covering Covering { get; init; }
+
+    public required Attachment Attachment { get; init; }
+
+    public required FigureAnswer? DoorSpare { get; init; }
+
+    public required FigureAnswer? Penetration { get; init; }
+
+    public required Guid? BufferId { get; init; }
+}
 
 /// <summary>A line or outline in metres: x and y in turn.</summary>
 public sealed record SketchPath(IReadOnlyList<double> Xy);
@@ -47,40 +61,72 @@ public sealed record SketchAnswer(
 
 /// <summary>A surface as the survey shows it: every cell as it would be typed, and what follows from it; after an edit also what takes
 /// the edit back.</summary>
-public sealed record SurfaceAnswer(
-    Guid Id,
-    string Name,
-    SurfaceKind Kind,
-    ShapeKind Shape,
-    IReadOnlyList<SizePart> SizeParts,
-    IReadOnlyList<SizePart> CutAlong,
-    TextInUnits? Size,
-    TextInUnits? Openings,
-    int Repeats,
-    bool HasMembers,
-    MemberMaterial MemberMaterial,
-    FigureAnswer? MemberDepth,
-    FigureAnswer? MemberSpacing,
-    double MemberSharePct,
-    FigureAnswer? MemberShare,
-    SubstrateKind Substrate,
-    IReadOnlyList<LayerAnswer> Outboard,
-    IReadOnlyList<LayerAnswer> Inboard,
-    FigureAnswer? VentChannel,
-    LayerAnswer? Baffle,
-    FigureAnswer ProfileFactor,
-    DetailsAnswer Details,
-    string? OpenLeak,
-    string? SheetId,
-    FigureAnswer? Thickness,
-    FigureAnswer? ExpectedSubstrate,
-    FigureAnswer? ExpectedDrum,
-    WorkedFigure? TreatedArea,
-    WorkedFigure? SprayedArea,
-    IReadOnlyList<FindingAnswer> Findings,
-    Verdict Verdict,
-    uint Version
-);
+public sealed record SurfaceAnswer
+{
+    public required Guid Id { get; init; }
+
+    public required string Name { get; init; }
+
+    public required SurfaceKind Kind { get; init; }
+
+    public required ShapeKind Shape { get; init; }
+
+    public required IReadOnlyList<SizePart> SizeParts { get; init; }
+
+    public required IReadOnlyList<SizePart> CutAlong { get; init; }
+
+    public required TextInUnits? Size { get; init; }
+
+    public required TextInUnits? Openings { get; init; }
+
+    public required int Repeats { get; init; }
+
+    public required bool HasMembers { get; init; }
+
+    public required MemberMaterial MemberMaterial { get; init; }
+
+    public required FigureAnswer? MemberDepth { get; init; }
+
+    public required FigureAnswer? MemberSpacing { get; init; }
+
+    public required double MemberSharePct { get; init; }
+
+    public required FigureAnswer? MemberShare { get; init; }
+
+    public required SubstrateKind Substrate { get; init; }
+
+    public required IReadOnlyList<LayerAnswer> Outboard { get; init; }
+
+    public required IReadOnlyList<LayerAnswer> Inboard { get; init; }
+
+    public required FigureAnswer? VentChannel { get; init; }
+
+    public required LayerAnswer? Baffle { get; init; }
+
+    public required FigureAnswer ProfileFactor { get; init; }
+
+    public required DetailsAnswer Details { get; init; }
+
+    public required string? OpenLeak { get; init; }
+
+    public required string? SheetId { get; init; }
+
+    public required FigureAnswer? Thickness { get; init; }
+
+    public required FigureAnswer? ExpectedSubstrate { get; init; }
+
+    public required FigureAnswer? ExpectedDrum { get; init; }
+
+    public required WorkedFigure? TreatedArea { get; init; }
+
+    public required WorkedFigure? SprayedArea { get; init; }
+
+    public required IReadOnlyList<FindingAnswer> Findings { get; init; }
+
+    public required Verdict Verdict { get; init; }
+
+    public required uint Version { get; init; }
+}
 
 /// <summary>The face of a surface's foam, moved by hand.</summary>
 /// <param name="Version">The version that was on the screen.</param>

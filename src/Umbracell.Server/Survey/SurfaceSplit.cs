@@ -26,7 +26,14 @@ internal static class SurfaceSplit
                 : (double?)null;
         if (along is null || whole is null)
         {
-            fields.Fault(new("along", FaultCode.Unknown, fields.Has("along") ? fields.Raw("along") : ""));
+            fields.Fault(
+                new()
+                {
+                    Field = "along",
+                    Code = FaultCode.Unknown,
+                    Typed = fields.Has("along") ? fields.Raw("along") : "",
+                }
+            );
         }
         else
         {
@@ -36,7 +43,14 @@ internal static class SurfaceSplit
 
         if (!fields.Has("at"))
         {
-            fields.Fault(new("at", FaultCode.Empty, ""));
+            fields.Fault(
+                new()
+                {
+                    Field = "at",
+                    Code = FaultCode.Empty,
+                    Typed = "",
+                }
+            );
         }
 
         fields.ThrowIfFaulty("name", "along", "at");

@@ -22,6 +22,16 @@ internal sealed class SurveyCell : IStageCell
 
         // A hold says its word; what is merely wanted stands beside the area.
         var word = worst.Verdict == Verdict.Hold ? worst.Case.ToString() : "area";
-        return new(new(Stage, worst.Verdict, word, figures, Missing: missing), row.Survey.Worst());
+        return new(
+            new()
+            {
+                Stage = Stage,
+                Verdict = worst.Verdict,
+                Word = word,
+                Figures = figures,
+                Missing = missing,
+            },
+            row.Survey.Worst()
+        );
     }
 }

@@ -87,7 +87,14 @@ internal static class SurveyEndpoints
         var surface = SurfaceStart.Of(SurfaceKind.StudWall, "");
         if (!edit.Fields.ContainsKey("name"))
         {
-            throw new FieldFaultsException([new("name", FaultCode.Empty, "")]);
+            throw new FieldFaultsException([
+                new()
+                {
+                    Field = "name",
+                    Code = FaultCode.Empty,
+                    Typed = "",
+                },
+            ]);
         }
 
         surface.Id = edit.Id ?? surface.Id;
@@ -103,7 +110,14 @@ internal static class SurveyEndpoints
     {
         if (await db.Surfaces.CountAsync(s => s.JobId == job.Id) + surfaces.Count > MostSurfaces)
         {
-            throw new FieldFaultsException([new("name", FaultCode.TooMany, surfaces[0].Name)]);
+            throw new FieldFaultsException([
+                new()
+                {
+                    Field = "name",
+                    Code = FaultCode.TooMany,
+                    Typed = surfaces[0].Name,
+                },
+            ]);
         }
 
         var next =
@@ -254,7 +268,12 @@ internal static class SurveyEndpoints
         if (name.Length is 0 or > 120)
         {
             throw new FieldFaultsException([
-                new("name", name.Length == 0 ? FaultCode.Empty : FaultCode.TooLong, name.Length == 0 ? "" : name[..40]),
+                new()
+                {
+                    Field = "name",
+                    Code = name.Length == 0 ? FaultCode.Empty : FaultCode.TooLong,
+                    Typed = name.Length == 0 ? "" : name[..40],
+                },
             ]);
         }
 

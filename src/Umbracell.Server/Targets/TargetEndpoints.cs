@@ -26,15 +26,22 @@ public sealed record TargetLine(string Element, IReadOnlyList<TargetCell> Cells)
 public sealed record SlabCell(string Zone, FigureAnswer LeastR, FigureAnswer Along);
 
 /// <summary>A target set with every figure.</summary>
-public sealed record TargetSetDetail(
-    string Id,
-    string Edition,
-    string BasedOn,
-    bool Own,
-    IReadOnlyList<TargetLine> Lines,
-    IReadOnlyList<SlabCell> Slabs,
-    uint Version
-);
+public sealed record TargetSetDetail
+{
+    public required string Id { get; init; }
+
+    public required string Edition { get; init; }
+
+    public required string BasedOn { get; init; }
+
+    public required bool Own { get; init; }
+
+    public required IReadOnlyList<TargetLine> Lines { get; init; }
+
+    public required IReadOnlyList<SlabCell> Slabs { get; init; }
+
+    public required uint Version { get; init; }
+}
 
 internal static class TargetEndpoints
 {
@@ -66,11 +73,13 @@ internal static class TargetEndpoints
     private static TargetSetDetail Answer(TargetSetRow row) => Answer(JobTargets.Of(row), row.BasedOn, own: true, row.Version);
 
     private static TargetSetDetail Answer(TargetSet set, string basedOn, bool own, uint version) =>
-        new(
-            set.Id,
-            set.Edition,
-            basedOn,
-            own,
+        new()
+        {
+            Id = set.Id,
+            Edition = set.Edition,
+            BasedOn = basedOn,
+            Own = own,
+            Lines =
             [
                 .. set
                     .GreatestU.OrderBy(e => e.Key)
@@ -83,6 +92,7 @@ internal static class TargetEndpoints
                         ]
                     )),
             ],
+            Slabs =
             [
                 .. set
                     .Slabs.OrderBy(z => z.Key, StringComparer.Ordinal)
@@ -92,8 +102,8 @@ internal static class TargetEndpoints
                         FigureAnswer.Of(z.Value.Along.ToThickness())
                     )),
             ],
-            version
-        );
+            Version = version,
+        };
 
     private static string Field(string element, string zone) => $"u:{element}:{zone}";
 

@@ -53,7 +53,14 @@ internal sealed class TypedFields(TypedEdit edit)
         {
             if (!Has(field))
             {
-                Fault(new(field, FaultCode.Empty, ""));
+                Fault(
+                    new()
+                    {
+                        Field = field,
+                        Code = FaultCode.Empty,
+                        Typed = "",
+                    }
+                );
             }
         }
     }
@@ -69,11 +76,25 @@ internal sealed class TypedFields(TypedEdit edit)
         var text = Raw(field).Trim();
         if (text.Length > longest)
         {
-            Fault(new(field, FaultCode.TooLong, text[..40]));
+            Fault(
+                new()
+                {
+                    Field = field,
+                    Code = FaultCode.TooLong,
+                    Typed = text[..40],
+                }
+            );
         }
         else if (required && text.Length == 0)
         {
-            Fault(new(field, FaultCode.Empty, ""));
+            Fault(
+                new()
+                {
+                    Field = field,
+                    Code = FaultCode.Empty,
+                    Typed = "",
+                }
+            );
         }
         else
         {
@@ -130,7 +151,14 @@ internal sealed class TypedFields(TypedEdit edit)
         }
         else
         {
-            Fault(new(field, FaultCode.Unknown, Raw(field)));
+            Fault(
+                new()
+                {
+                    Field = field,
+                    Code = FaultCode.Unknown,
+                    Typed = Raw(field),
+                }
+            );
         }
     }
 
@@ -167,7 +195,14 @@ internal sealed class TypedFields(TypedEdit edit)
         }
         else
         {
-            Fault(new(field, FaultCode.NotADate, Raw(field)));
+            Fault(
+                new()
+                {
+                    Field = field,
+                    Code = FaultCode.NotADate,
+                    Typed = Raw(field),
+                }
+            );
         }
     }
 
@@ -189,7 +224,14 @@ internal sealed class TypedFields(TypedEdit edit)
         }
         else if (typed.Count is not (0 or 1 or 12))
         {
-            Fault(new(field, FaultCode.Months, Raw(field)));
+            Fault(
+                new()
+                {
+                    Field = field,
+                    Code = FaultCode.Months,
+                    Typed = Raw(field),
+                }
+            );
         }
         else
         {
@@ -235,7 +277,14 @@ internal sealed class TypedFields(TypedEdit edit)
         }
         else
         {
-            Fault(new(field, FaultCode.Unknown, Raw(field)));
+            Fault(
+                new()
+                {
+                    Field = field,
+                    Code = FaultCode.Unknown,
+                    Typed = Raw(field),
+                }
+            );
         }
     }
 
@@ -244,7 +293,14 @@ internal sealed class TypedFields(TypedEdit edit)
     {
         foreach (var field in edit.Fields.Keys.Except(known, StringComparer.Ordinal))
         {
-            Fault(new(field, FaultCode.Unknown, field));
+            Fault(
+                new()
+                {
+                    Field = field,
+                    Code = FaultCode.Unknown,
+                    Typed = field,
+                }
+            );
         }
 
         if (_faults.Count > 0)

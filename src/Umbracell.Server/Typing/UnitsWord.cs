@@ -11,5 +11,12 @@ internal static class UnitsWord
     public static UnitSystem Read(string units) =>
         Enum.TryParse<UnitSystem>(units, ignoreCase: true, out var system) && Enum.IsDefined(system)
             ? system
-            : throw new FieldFaultsException([new("units", FaultCode.Unknown, units)]);
+            : throw new FieldFaultsException([
+                new()
+                {
+                    Field = "units",
+                    Code = FaultCode.Unknown,
+                    Typed = units,
+                },
+            ]);
 }

@@ -34,7 +34,17 @@ internal sealed class WindowCell : IStageCell
             : Nothing;
     }
 
-    private static StageCell Nothing => new(new(Stage.Window, null, "none", new Dictionary<string, FigureAnswer>()), null);
+    private static StageCell Nothing =>
+        new(
+            new()
+            {
+                Stage = Stage.Window,
+                Verdict = null,
+                Word = "none",
+                Figures = new Dictionary<string, FigureAnswer>(),
+            },
+            null
+        );
 
     private static BoardCell Shown(SprayGate gate)
     {
@@ -49,12 +59,13 @@ internal sealed class WindowCell : IStageCell
             figures["measured"] = FigureAnswer.Of(measured);
         }
 
-        return new(
-            Stage.Window,
-            gate.Verdict,
-            worst.Verdict == Verdict.Clear ? "now" : worst.Case.ToString(),
-            figures,
-            gate.Findings.Any(f => f.Rule == GateRules.ReadingsAge)
-        );
+        return new()
+        {
+            Stage = Stage.Window,
+            Verdict = gate.Verdict,
+            Word = worst.Verdict == Verdict.Clear ? "now" : worst.Case.ToString(),
+            Figures = figures,
+            Stale = gate.Findings.Any(f => f.Rule == GateRules.ReadingsAge),
+        };
     }
 }

@@ -128,7 +128,14 @@ internal static class WindowEndpoints
         {
             if (ofDrum && surface.SheetSlug is null && fields.Has(field))
             {
-                fields.Fault(new(field, FaultCode.NoSheet, ""));
+                fields.Fault(
+                    new()
+                    {
+                        Field = field,
+                        Code = FaultCode.NoSheet,
+                        Typed = "",
+                    }
+                );
                 return;
             }
 
@@ -176,29 +183,31 @@ internal static class WindowEndpoints
         var question = SurfaceGates.Of(surface, job, records, clock.GetUtcNow());
         var sheet = question is null ? null : supplies.Sheets.GetValueOrDefault(question.SheetId);
         var answer = question is null || sheet is null ? null : GateQuestions.Answer(question, supplies);
-        return new(
-            question,
-            answer,
-            sheet?.Name,
-            surface.Substrate,
-            PreparationAnswers.Of(surface, records),
-            [.. readings.For(surface).Select(Shape)],
-            surface.Version
-        );
+        return new()
+        {
+            Question = question,
+            Answer = answer,
+            Sheet = sheet?.Name,
+            SubstrateKind = surface.Substrate,
+            Preparation = PreparationAnswers.Of(surface, records),
+            Readings = [.. readings.For(surface).Select(Shape)],
+            Version = surface.Version,
+        };
     }
 
     private static ReadingAnswer Shape(ReadingRow row)
     {
-        return new(
-            row.Kind,
-            FigureAnswer.Maybe(row.Measured),
-            row.FoundDry,
-            row.Instrument,
-            row.StatedError,
-            row.Place,
-            row.Species,
-            row.TakenAt,
-            row.TakenBy
-        );
+        return new()
+        {
+            Kind = row.Kind,
+            Figure = FigureAnswer.Maybe(row.Measured),
+            FoundDry = row.FoundDry,
+            Instrument = row.Instrument,
+            StatedError = row.StatedError,
+            Place = row.Place,
+            Species = row.Species,
+            TakenAt = row.TakenAt,
+            TakenBy = row.TakenBy,
+        };
     }
 }

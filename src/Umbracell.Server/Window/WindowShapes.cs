@@ -7,25 +7,41 @@ using Umbracell.Store.Model;
 namespace Umbracell.Server.Window;
 
 /// <summary>A reading as shown.</summary>
-public sealed record ReadingAnswer(
-    ReadingKind Kind,
-    FigureAnswer? Figure,
-    bool? FoundDry,
-    string Instrument,
-    double? StatedError,
-    string Place,
-    string Species,
-    DateTimeOffset TakenAt,
-    string TakenBy
-);
+public sealed record ReadingAnswer
+{
+    public required ReadingKind Kind { get; init; }
+
+    public required FigureAnswer? Figure { get; init; }
+
+    public required bool? FoundDry { get; init; }
+
+    public required string Instrument { get; init; }
+
+    public required double? StatedError { get; init; }
+
+    public required string Place { get; init; }
+
+    public required string Species { get; init; }
+
+    public required DateTimeOffset TakenAt { get; init; }
+
+    public required string TakenBy { get; init; }
+}
 
 /// <summary>The window of a surface: today's readings and the gate.</summary>
-public sealed record WindowOfSurface(
-    GateQuestion? Question,
-    GateAnswer? Answer,
-    string? Sheet,
-    SubstrateKind SubstrateKind,
-    IReadOnlyList<PreparationTaskAnswer> Preparation,
-    IReadOnlyList<ReadingAnswer> Readings,
-    uint Version
-);
+public sealed record WindowOfSurface
+{
+    public required GateQuestion? Question { get; init; }
+
+    public required GateAnswer? Answer { get; init; }
+
+    public required string? Sheet { get; init; }
+
+    public required SubstrateKind SubstrateKind { get; init; }
+
+    public required IReadOnlyList<PreparationTaskAnswer> Preparation { get; init; }
+
+    public required IReadOnlyList<ReadingAnswer> Readings { get; init; }
+
+    public required uint Version { get; init; }
+}

@@ -7,20 +7,26 @@ using Umbracell.Store.Tenancy;
 namespace Umbracell.Store.Seeding;
 
 /// <summary>What the seeding is given from outside the store.</summary>
-/// <param name="Sheets">JSON documents of the product sheets by slug.</param>
-/// <param name="Start">Starts a surface from its template.</param>
-/// <param name="ApiToken">Token of the first firm for trying the API.</param>
-/// <param name="Now">The moment the demo's readings are dated back from.</param>
-/// <param name="List">Derives the preparation list of a surface.</param>
-/// <param name="Copies">How many more firms get the same jobs, each with people of its own: for what tries the product side by side.</param>
-public sealed record DemoInputs(
-    IReadOnlyDictionary<string, string> Sheets,
-    StartSurface Start,
-    Func<Surface, IReadOnlyList<PreparationTask>> List,
-    string ApiToken,
-    DateTimeOffset Now,
-    int Copies = 0
-);
+public sealed record DemoInputs
+{
+    /// <summary>JSON documents of the product sheets by slug.</summary>
+    public required IReadOnlyDictionary<string, string> Sheets { get; init; }
+
+    /// <summary>Starts a surface from its template.</summary>
+    public required StartSurface Start { get; init; }
+
+    /// <summary>Derives the preparation list of a surface.</summary>
+    public required Func<Surface, IReadOnlyList<PreparationTask>> List { get; init; }
+
+    /// <summary>Token of the first firm for trying the API.</summary>
+    public required string ApiToken { get; init; }
+
+    /// <summary>The moment the demo's readings are dated back from.</summary>
+    public required DateTimeOffset Now { get; init; }
+
+    /// <summary>How many more firms get the same jobs, each with people of its own: for what tries the product side by side.</summary>
+    public int Copies { get; init; }
+}
 
 /// <summary>Plants the demo: two firms that never see one another, people by role, two jobs.</summary>
 public static class DemoSeed

@@ -11,7 +11,13 @@ namespace Umbracell.Core.Tests.Assemblies;
 
 public sealed class AssemblyPartsTests
 {
-    private static readonly Material Board = new("board", ThermalConductivity.FromSi(0.16), Permeability.FromPermInches(22), "test");
+    private static readonly Material Board = new()
+    {
+        Id = "board",
+        Conductivity = ThermalConductivity.FromSi(0.16),
+        Permeability = Permeability.FromPermInches(22),
+        Source = "test",
+    };
 
     [Theory]
     [InlineData(FilmSet.Iso6946, HeatFlow.Up, 0.10)]
@@ -43,7 +49,14 @@ public sealed class AssemblyPartsTests
     public void A_foil_counts_only_with_an_air_space_before_it()
     {
         var foil = new Layer(
-            new("foil", ThermalConductivity.FromSi(0.024), Permeability.FromPermInches(0.03), "test", Emittance: 0.1),
+            new()
+            {
+                Id = "foil",
+                Conductivity = ThermalConductivity.FromSi(0.024),
+                Permeability = Permeability.FromPermInches(0.03),
+                Source = "test",
+                Emittance = 0.1,
+            },
             Length.FromMillimetres(25)
         );
         var dull = foil with { Material = foil.Material with { Emittance = 0.9 } };
@@ -188,7 +201,14 @@ public sealed class AssemblyPartsTests
             Kind = SurfaceKind.StudWall,
             Outboard = side == FoamSide.Inboard ? [] : [new(Board, Length.FromMillimetres(12))],
             Inboard = [new(Board, Length.FromMillimetres(12))],
-            Members = new(MemberMaterial.Wood, Length.FromInches(9.25), Length.FromInches(16), 0.1, ThermalConductivity.FromSi(0.1154)),
+            Members = new()
+            {
+                Material = MemberMaterial.Wood,
+                Depth = Length.FromInches(9.25),
+                Spacing = Length.FromInches(16),
+                Share = 0.1,
+                Conductivity = ThermalConductivity.FromSi(0.1154),
+            },
             FoamAgainst = side,
             HeatFlow = HeatFlow.Up,
             Exposure = exposure,

@@ -287,13 +287,22 @@ public sealed class ConductionTests
 
     private static (double Solved, double Listed) SolvedAndListed(double spacing, double depth, double cavityR)
     {
-        var stuff = new Material(
-            "fill",
-            ThermalConductivity.FromSi(Length.FromInches(depth).Metres / ThermalResistance.FromUsR(cavityR).SquareMetreKelvinsPerWatt),
-            Permeability.FromPermInches(100),
-            "made up"
-        );
-        var board = new Material("board", ThermalConductivity.FromSi(0.16), Permeability.FromPermInches(20), "made up");
+        var stuff = new Material
+        {
+            Id = "fill",
+            Conductivity = ThermalConductivity.FromSi(
+                Length.FromInches(depth).Metres / ThermalResistance.FromUsR(cavityR).SquareMetreKelvinsPerWatt
+            ),
+            Permeability = Permeability.FromPermInches(100),
+            Source = "made up",
+        };
+        var board = new Material
+        {
+            Id = "board",
+            Conductivity = ThermalConductivity.FromSi(0.16),
+            Permeability = Permeability.FromPermInches(20),
+            Source = "made up",
+        };
         var section = Studs(spacing, depth) with
         {
             Fill = [new SlabFill(new(stuff, Length.FromInches(depth)))],
@@ -367,7 +376,13 @@ public sealed class ConductionTests
                             [
                                 new SlabFill(
                                     new(
-                                        new("fill", ThermalConductivity.FromSi(0.025), Permeability.FromPermInches(1), "made up"),
+                                        new()
+                                        {
+                                            Id = "fill",
+                                            Conductivity = ThermalConductivity.FromSi(0.025),
+                                            Permeability = Permeability.FromPermInches(1),
+                                            Source = "made up",
+                                        },
                                         Length.FromMetres(section.Members.Depth.Metres + beyond)
                                     )
                                 ),
@@ -412,27 +427,29 @@ public sealed class ConductionTests
     private static SectionCase Studs(double spacing, double depth) =>
         Walls.Section(SurfaceKind.StudWall, targetU: null) with
         {
-            Members = new(
-                MemberMaterial.SteelStud,
-                Length.FromInches(depth),
-                Length.FromInches(spacing),
-                0,
-                ThermalConductivity.FromSi(50),
-                new(Length.FromMetres(0.041), Length.FromMetres(0.00109), default)
-            ),
+            Members = new()
+            {
+                Material = MemberMaterial.SteelStud,
+                Depth = Length.FromInches(depth),
+                Spacing = Length.FromInches(spacing),
+                Share = 0,
+                Conductivity = ThermalConductivity.FromSi(50),
+                Profile = new(Length.FromMetres(0.041), Length.FromMetres(0.00109), default),
+            },
         };
 
     private static SectionCase Girt(double inches, double flange, double spacing) =>
         Walls.Section(SurfaceKind.MetalWall, targetU: null) with
         {
-            Members = new(
-                MemberMaterial.Girt,
-                Length.FromInches(8),
-                Length.FromMetres(spacing),
-                0,
-                ThermalConductivity.FromSi(50),
-                new(Length.FromMetres(flange), Length.FromMetres(0.0015), Length.FromMetres(0.0006))
-            ),
+            Members = new()
+            {
+                Material = MemberMaterial.Girt,
+                Depth = Length.FromInches(8),
+                Spacing = Length.FromMetres(spacing),
+                Share = 0,
+                Conductivity = ThermalConductivity.FromSi(50),
+                Profile = new(Length.FromMetres(flange), Length.FromMetres(0.0015), Length.FromMetres(0.0006)),
+            },
             Fill = [new FoamFill(Sheets.ClosedCell, Length.FromInches(inches))],
         };
 }

@@ -184,14 +184,15 @@ public sealed class MetalMemberTests
                 SectionStudy.Of(
                     Wall(MemberMaterial.Girt, Profile) with
                     {
-                        Members = new(
-                            MemberMaterial.Girt,
-                            Length.FromMillimetres(200),
-                            Length.Zero,
-                            0,
-                            ThermalConductivity.FromSi(50),
-                            Profile
-                        ),
+                        Members = new()
+                        {
+                            Material = MemberMaterial.Girt,
+                            Depth = Length.FromMillimetres(200),
+                            Spacing = Length.Zero,
+                            Share = 0,
+                            Conductivity = ThermalConductivity.FromSi(50),
+                            Profile = Profile,
+                        },
                     }
                 )
             )
@@ -210,7 +211,14 @@ public sealed class MetalMemberTests
         var study = SectionStudy.Of(
             Wall(MemberMaterial.SteelStud, null) with
             {
-                Members = new(MemberMaterial.SteelStud, Length.FromInches(6), Length.FromInches(16), 0, ThermalConductivity.FromSi(50)),
+                Members = new()
+                {
+                    Material = MemberMaterial.SteelStud,
+                    Depth = Length.FromInches(6),
+                    Spacing = Length.FromInches(16),
+                    Share = 0,
+                    Conductivity = ThermalConductivity.FromSi(50),
+                },
                 Fill = [new FoamFill(Sheets.ClosedCell, Length.FromInches(3))],
             }
         );
@@ -227,12 +235,26 @@ public sealed class MetalMemberTests
             Outboard =
             [
                 new(
-                    new Material("steel-skin", ThermalConductivity.FromSi(50), Permeability.FromPermInches(0.0005), "made up"),
+                    new Material
+                    {
+                        Id = "steel-skin",
+                        Conductivity = ThermalConductivity.FromSi(50),
+                        Permeability = Permeability.FromPermInches(0.0005),
+                        Source = "made up",
+                    },
                     Length.FromMillimetres(0.6)
                 ),
             ],
             Inboard = [],
-            Members = new(members, Length.FromMillimetres(200), Length.FromMetres(1.5), 0, ThermalConductivity.FromSi(50), profile),
+            Members = new()
+            {
+                Material = members,
+                Depth = Length.FromMillimetres(200),
+                Spacing = Length.FromMetres(1.5),
+                Share = 0,
+                Conductivity = ThermalConductivity.FromSi(50),
+                Profile = profile,
+            },
             HeatFlow = HeatFlow.Horizontal,
             Exposure = Exposure.Outdoors,
             Films = FilmSet.Iso6946,

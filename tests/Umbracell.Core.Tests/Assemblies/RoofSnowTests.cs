@@ -29,7 +29,13 @@ public sealed class RoofSnowTests
     {
         // Snow as one more layer outside: the profile must find 0 °C under it.
         var snow = new Layer(
-            new("snow", ThermalConductivity.FromSi(0.088), Permeability.FromPermInches(10), "test"),
+            new()
+            {
+                Id = "snow",
+                Conductivity = ThermalConductivity.FromSi(0.088),
+                Permeability = Permeability.FromPermInches(10),
+                Source = "test",
+            },
             Length.FromMetres(0.3)
         );
         var bare = Roof(3);

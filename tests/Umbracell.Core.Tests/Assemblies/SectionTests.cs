@@ -12,8 +12,20 @@ namespace Umbracell.Core.Tests.Assemblies;
 
 public sealed class SectionTests
 {
-    private static readonly Material Panel = new("panel", ThermalConductivity.FromSi(0.1), Permeability.FromPermInches(0.5), "test");
-    private static readonly Material Board = new("board", ThermalConductivity.FromSi(0.16), Permeability.FromPermInches(22), "test");
+    private static readonly Material Panel = new()
+    {
+        Id = "panel",
+        Conductivity = ThermalConductivity.FromSi(0.1),
+        Permeability = Permeability.FromPermInches(0.5),
+        Source = "test",
+    };
+    private static readonly Material Board = new()
+    {
+        Id = "board",
+        Conductivity = ThermalConductivity.FromSi(0.16),
+        Permeability = Permeability.FromPermInches(22),
+        Source = "test",
+    };
     private static readonly Gen<double> Thickness = Gen.Double[0.5, 6];
 
     [Fact]
@@ -257,7 +269,14 @@ public sealed class SectionTests
     {
         var metal = Case(3) with
         {
-            Members = new(MemberMaterial.Girt, Length.FromInches(8), Length.FromInches(60), 0, ThermalConductivity.FromSi(50)),
+            Members = new()
+            {
+                Material = MemberMaterial.Girt,
+                Depth = Length.FromInches(8),
+                Spacing = Length.FromInches(60),
+                Share = 0,
+                Conductivity = ThermalConductivity.FromSi(50),
+            },
         };
         var study = SectionStudy.Of(metal);
         study.CombinedU.ShouldBeNull();
@@ -290,7 +309,14 @@ public sealed class SectionTests
             Kind = SurfaceKind.StudWall,
             Outboard = [new(Panel, Length.FromMillimetres(11))],
             Inboard = [new(Board, Length.FromMillimetres(12.7))],
-            Members = new(MemberMaterial.Wood, Length.FromInches(5.5), Length.FromInches(16), 0.25, ThermalConductivity.FromSi(0.1154)),
+            Members = new()
+            {
+                Material = MemberMaterial.Wood,
+                Depth = Length.FromInches(5.5),
+                Spacing = Length.FromInches(16),
+                Share = 0.25,
+                Conductivity = ThermalConductivity.FromSi(0.1154),
+            },
             HeatFlow = HeatFlow.Horizontal,
             Exposure = Exposure.Outdoors,
             Films = FilmSet.Us,

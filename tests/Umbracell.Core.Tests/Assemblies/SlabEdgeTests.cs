@@ -103,18 +103,37 @@ public sealed class SlabEdgeTests
             Outboard =
             [
                 new(
-                    new Material("stone-base", ThermalConductivity.FromSi(1.4), Permeability.FromPermInches(60), "made up"),
+                    new Material
+                    {
+                        Id = "stone-base",
+                        Conductivity = ThermalConductivity.FromSi(1.4),
+                        Permeability = Permeability.FromPermInches(60),
+                        Source = "made up",
+                    },
                     Length.FromMillimetres(150)
                 ),
             ],
             Inboard =
             [
                 new(
-                    new Material("concrete", ThermalConductivity.FromSi(1.6), Permeability.FromPermInches(3.2), "made up"),
+                    new Material
+                    {
+                        Id = "concrete",
+                        Conductivity = ThermalConductivity.FromSi(1.6),
+                        Permeability = Permeability.FromPermInches(3.2),
+                        Source = "made up",
+                    },
                     Length.FromMillimetres(100)
                 ),
             ],
-            Members = new(MemberMaterial.None, Length.Zero, Length.Zero, 0, ThermalConductivity.FromSi(0.115)),
+            Members = new()
+            {
+                Material = MemberMaterial.None,
+                Depth = Length.Zero,
+                Spacing = Length.Zero,
+                Share = 0,
+                Conductivity = ThermalConductivity.FromSi(0.115),
+            },
             HeatFlow = HeatFlow.Down,
             Exposure = Exposure.Ground,
             Films = FilmSet.Iso6946,

@@ -214,7 +214,14 @@ public sealed class StateOfTheBuildingTests
             Kind = SurfaceKind.CrawlFloor,
             Outboard = [],
             Inboard = [Layer("plywood", 0.115, 0.35, 18), Layer("sheet-flooring", 0.17, 0.005, 2)],
-            Members = new(MemberMaterial.Wood, Length.FromInches(9.25), Length.FromInches(16), 0.1, ThermalConductivity.FromSi(0.1154)),
+            Members = new()
+            {
+                Material = MemberMaterial.Wood,
+                Depth = Length.FromInches(9.25),
+                Spacing = Length.FromInches(16),
+                Share = 0.1,
+                Conductivity = ThermalConductivity.FromSi(0.1154),
+            },
             FoamAgainst = FoamSide.Inboard,
             HeatFlow = HeatFlow.Down,
             Exposure = Exposure.Ventilated,
@@ -229,5 +236,14 @@ public sealed class StateOfTheBuildingTests
         };
 
     private static Layer Layer(string id, double k, double permIn, double mm) =>
-        new(new Material(id, ThermalConductivity.FromSi(k), Permeability.FromPermInches(permIn), "made up"), Length.FromMillimetres(mm));
+        new(
+            new Material
+            {
+                Id = id,
+                Conductivity = ThermalConductivity.FromSi(k),
+                Permeability = Permeability.FromPermInches(permIn),
+                Source = "made up",
+            },
+            Length.FromMillimetres(mm)
+        );
 }

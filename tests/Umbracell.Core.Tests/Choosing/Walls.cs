@@ -14,14 +14,15 @@ internal static class Walls
     private static readonly double[] Hot = [20, 20, 22, 24, 26, 28, 29, 29, 28, 26, 23, 21];
 
     public static Material Make(string id, double conductivity, double permInches, double density = 500) =>
-        new(
-            id,
-            ThermalConductivity.FromSi(conductivity),
-            Permeability.FromPermInches(permInches),
-            "test",
-            Density.FromKilogramsPerCubicMetre(density),
-            Harm: HarmOf(id)
-        );
+        new()
+        {
+            Id = id,
+            Conductivity = ThermalConductivity.FromSi(conductivity),
+            Permeability = Permeability.FromPermInches(permInches),
+            Source = "test",
+            Density = Density.FromKilogramsPerCubicMetre(density),
+            Harm = HarmOf(id),
+        };
 
     /// <summary>What water does to a material of the tests, as the shipped materials say of their like.</summary>
     public static WaterHarm HarmOf(string id) =>
@@ -120,19 +121,41 @@ internal static class Walls
                 : [],
             Members =
                 kind is SurfaceKind.MetalWall
-                    ? new(
-                        MemberMaterial.Girt,
-                        Length.FromInches(8),
-                        Length.FromMetres(1.5),
-                        0,
-                        ThermalConductivity.FromSi(50),
-                        new(Length.FromMetres(0.06), Length.FromMetres(0.0015), Length.FromMetres(0.0006))
-                    )
+                    ? new()
+                    {
+                        Material = MemberMaterial.Girt,
+                        Depth = Length.FromInches(8),
+                        Spacing = Length.FromMetres(1.5),
+                        Share = 0,
+                        Conductivity = ThermalConductivity.FromSi(50),
+                        Profile = new(Length.FromMetres(0.06), Length.FromMetres(0.0015), Length.FromMetres(0.0006)),
+                    }
                 : kind is SurfaceKind.BasementWall or SurfaceKind.UnderSlab or SurfaceKind.BandJoist or SurfaceKind.LowSlopeRoof
-                    ? new(MemberMaterial.None, Length.Zero, Length.Zero, 0, ThermalConductivity.FromSi(0.115))
+                    ? new()
+                    {
+                        Material = MemberMaterial.None,
+                        Depth = Length.Zero,
+                        Spacing = Length.Zero,
+                        Share = 0,
+                        Conductivity = ThermalConductivity.FromSi(0.115),
+                    }
                 : kind is SurfaceKind.OverheadDoor
-                    ? new(MemberMaterial.None, Length.FromInches(2), Length.Zero, 0, ThermalConductivity.FromSi(0.115))
-                : new(MemberMaterial.Wood, Length.FromInches(depthInches), Length.FromInches(24), 0.22, ThermalConductivity.FromSi(0.1154)),
+                    ? new()
+                    {
+                        Material = MemberMaterial.None,
+                        Depth = Length.FromInches(2),
+                        Spacing = Length.Zero,
+                        Share = 0,
+                        Conductivity = ThermalConductivity.FromSi(0.115),
+                    }
+                : new()
+                {
+                    Material = MemberMaterial.Wood,
+                    Depth = Length.FromInches(depthInches),
+                    Spacing = Length.FromInches(24),
+                    Share = 0.22,
+                    Conductivity = ThermalConductivity.FromSi(0.1154),
+                },
             FoamAgainst = kind is SurfaceKind.CrawlFloor or SurfaceKind.LowSlopeRoof ? FoamSide.Inboard : FoamSide.Outboard,
             HeatFlow =
                 kind is SurfaceKind.UnventedDeck or SurfaceKind.LowSlopeRoof or SurfaceKind.VentedRafters ? HeatFlow.Up

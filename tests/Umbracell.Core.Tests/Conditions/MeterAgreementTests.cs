@@ -30,5 +30,12 @@ public sealed class MeterAgreementTests
     }
 
     private static MeterReading Wood(double percent, string instrument) =>
-        new("woodMoisture", new(percent, Dimension.MoistureContent), 2, instrument, Now);
+        new()
+        {
+            What = "woodMoisture",
+            Value = new(percent, Dimension.MoistureContent),
+            StatedError = 2,
+            Instrument = instrument,
+            At = Now,
+        };
 }

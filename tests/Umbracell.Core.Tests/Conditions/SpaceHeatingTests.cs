@@ -10,14 +10,15 @@ namespace Umbracell.Core.Tests.Conditions;
 /// <summary>Heaters and the air they make: balances of heat and water.</summary>
 public sealed class SpaceHeatingTests
 {
-    private static readonly HeatedSpace Hall = new(
-        400,
-        350,
-        1,
-        Temperature.FromCelsius(-10),
-        RelativeHumidity.FromPercent(80),
-        StandardAtmosphere.PressureAt(Length.Zero)
-    );
+    private static readonly HeatedSpace Hall = new()
+    {
+        Volume = 400,
+        Loss = 350,
+        AirChanges = 1,
+        Outdoor = Temperature.FromCelsius(-10),
+        OutdoorHumidity = RelativeHumidity.FromPercent(80),
+        Pressure = StandardAtmosphere.PressureAt(Length.Zero),
+    };
 
     [Fact]
     public void Heat_in_is_heat_out() =>
@@ -25,14 +26,15 @@ public sealed class SpaceHeatingTests
             .Sample(
                 (volume, loss, changes, outdoor, rise) =>
                 {
-                    var space = new HeatedSpace(
-                        volume,
-                        loss,
-                        changes,
-                        Temperature.FromCelsius(outdoor),
-                        RelativeHumidity.FromPercent(70),
-                        StandardAtmosphere.PressureAt(Length.Zero)
-                    );
+                    var space = new HeatedSpace
+                    {
+                        Volume = volume,
+                        Loss = loss,
+                        AirChanges = changes,
+                        Outdoor = Temperature.FromCelsius(outdoor),
+                        OutdoorHumidity = RelativeHumidity.FromPercent(70),
+                        Pressure = StandardAtmosphere.PressureAt(Length.Zero),
+                    };
                     var to = SpaceHeating.To(space, Temperature.FromCelsius(outdoor + rise), HeaterKind.Electric);
                     SpaceHeating.By(space, to.Power, HeaterKind.Electric).Indoor.Celsius.ShouldBe(outdoor + rise, 1e-9);
                     var byAir = MoistAir.DryDensity(space.Outdoor, space.Pressure) * 1006 * changes * volume / 3600;

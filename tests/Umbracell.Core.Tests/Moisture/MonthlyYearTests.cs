@@ -226,12 +226,13 @@ public sealed class MonthlyYearTests
                         // The whole depth of something that insulates as closed cell does, no tighter than Class I: wet all the same.
                         var depth = deck.FoamDepth!.Value;
                         var fill = new Layer(
-                            new(
-                                "fill",
-                                ThermalConductivity.FromSi(0.024),
-                                Permeability.FromPermInches(Math.Max(0.1, Math.Pow(10, tighter)) * depth.Inches),
-                                "made up"
-                            ),
+                            new()
+                            {
+                                Id = "fill",
+                                Conductivity = ThermalConductivity.FromSi(0.024),
+                                Permeability = Permeability.FromPermInches(Math.Max(0.1, Math.Pow(10, tighter)) * depth.Inches),
+                                Source = "made up",
+                            },
                             depth
                         );
                         var other = MonthlyYear.Of(deck with { Fill = [new SlabFill(fill)] }, Walls.Year());
@@ -380,7 +381,14 @@ public sealed class MonthlyYearTests
             Kind = SurfaceKind.StudWall,
             Outboard = [Layer("wood-siding", 0.115, 4, 19), Layer("osb", 0.102, 0.45, 11)],
             Inboard = [Layer("gypsum-board", 0.16, liningPermInch, 12.7)],
-            Members = new(MemberMaterial.Wood, Length.FromInches(5.5), Length.FromInches(16), 0.25, ThermalConductivity.FromSi(0.1154)),
+            Members = new()
+            {
+                Material = MemberMaterial.Wood,
+                Depth = Length.FromInches(5.5),
+                Spacing = Length.FromInches(16),
+                Share = 0.25,
+                Conductivity = ThermalConductivity.FromSi(0.1154),
+            },
             HeatFlow = HeatFlow.Horizontal,
             Exposure = Exposure.Outdoors,
             Films = FilmSet.Iso6946,
@@ -395,7 +403,14 @@ public sealed class MonthlyYearTests
 
     private static Layer Layer(string id, double k, double permIn, double mm) =>
         new(
-            new Material(id, ThermalConductivity.FromSi(k), Permeability.FromPermInches(permIn), "made up", Harm: Walls.HarmOf(id)),
+            new Material
+            {
+                Id = id,
+                Conductivity = ThermalConductivity.FromSi(k),
+                Permeability = Permeability.FromPermInches(permIn),
+                Source = "made up",
+                Harm = Walls.HarmOf(id),
+            },
             Length.FromMillimetres(mm)
         );
 }

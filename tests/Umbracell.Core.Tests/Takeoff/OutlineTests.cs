@@ -44,14 +44,15 @@ public sealed class OutlineTests
                 (a, b, share, which) =>
                 {
                     var kind = new[] { ShapeKind.Rectangle, ShapeKind.RoofPlane, ShapeKind.Band }[which];
-                    var shape = new Shape(
-                        kind,
-                        Length.FromMetres(a),
-                        Length.FromMetres(b),
-                        default,
-                        kind == ShapeKind.RoofPlane ? 0.75 : 0,
-                        1
-                    );
+                    var shape = new Shape
+                    {
+                        Kind = kind,
+                        First = Length.FromMetres(a),
+                        Second = Length.FromMetres(b),
+                        Third = default,
+                        Pitch = kind == ShapeKind.RoofPlane ? 0.75 : 0,
+                        Count = 1,
+                    };
                     return ShapeSplit
                         .Along(kind)
                         .All(part =>
@@ -66,7 +67,15 @@ public sealed class OutlineTests
     public void A_cut_outside_the_surface_is_refused() =>
         Should.Throw<QuantityRangeException>(() =>
             ShapeSplit.Cut(
-                new(ShapeKind.Rectangle, Length.FromMetres(4), Length.FromMetres(3), default, 0, 1),
+                new()
+                {
+                    Kind = ShapeKind.Rectangle,
+                    First = Length.FromMetres(4),
+                    Second = Length.FromMetres(3),
+                    Third = default,
+                    Pitch = 0,
+                    Count = 1,
+                },
                 SizePart.Height,
                 Length.FromMetres(3.5)
             )

@@ -21,11 +21,51 @@ public sealed class SurfaceSketchTests
                 kind switch
                 {
                     ShapeKind.Outline => Shape.OfOutline([new(0, 0), new(a, 0), new(a, b), new(0, b + c)]),
-                    ShapeKind.Gable => new(kind, Length.FromMetres(a), default, default, pitch, 1),
-                    ShapeKind.RoofPlane => new(kind, Length.FromMetres(a), Length.FromMetres(b), default, pitch, 1),
-                    ShapeKind.Bays => new(kind, Length.FromMetres(a), Length.FromMetres(b), default, 0, count),
-                    ShapeKind.Box => new(kind, Length.FromMetres(a), Length.FromMetres(b), Length.FromMetres(c), 0, 1),
-                    _ => new Shape(kind, Length.FromMetres(a), Length.FromMetres(b), default, 0, 1),
+                    ShapeKind.Gable => new()
+                    {
+                        Kind = kind,
+                        First = Length.FromMetres(a),
+                        Second = default,
+                        Third = default,
+                        Pitch = pitch,
+                        Count = 1,
+                    },
+                    ShapeKind.RoofPlane => new()
+                    {
+                        Kind = kind,
+                        First = Length.FromMetres(a),
+                        Second = Length.FromMetres(b),
+                        Third = default,
+                        Pitch = pitch,
+                        Count = 1,
+                    },
+                    ShapeKind.Bays => new()
+                    {
+                        Kind = kind,
+                        First = Length.FromMetres(a),
+                        Second = Length.FromMetres(b),
+                        Third = default,
+                        Pitch = 0,
+                        Count = count,
+                    },
+                    ShapeKind.Box => new()
+                    {
+                        Kind = kind,
+                        First = Length.FromMetres(a),
+                        Second = Length.FromMetres(b),
+                        Third = Length.FromMetres(c),
+                        Pitch = 0,
+                        Count = 1,
+                    },
+                    _ => new Shape
+                    {
+                        Kind = kind,
+                        First = Length.FromMetres(a),
+                        Second = Length.FromMetres(b),
+                        Third = default,
+                        Pitch = 0,
+                        Count = 1,
+                    },
                 }
         );
 
@@ -59,7 +99,19 @@ public sealed class SurfaceSketchTests
     [Fact]
     public void Members_stand_at_their_spacing_and_end_at_the_slope()
     {
-        var gable = SurfaceSketch.Of(new(ShapeKind.Gable, Length.FromMetres(8), default, default, 0.75, 1), [], Length.FromMetres(1));
+        var gable = SurfaceSketch.Of(
+            new()
+            {
+                Kind = ShapeKind.Gable,
+                First = Length.FromMetres(8),
+                Second = default,
+                Third = default,
+                Pitch = 0.75,
+                Count = 1,
+            },
+            [],
+            Length.FromMetres(1)
+        );
         gable.Members.Count.ShouldBe(7);
         gable.Members[3].To.Y.ShouldBe(3, 1e-9);
         gable.Members[0].To.Y.ShouldBe(0.75, 1e-9);

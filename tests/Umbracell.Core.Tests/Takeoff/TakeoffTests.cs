@@ -36,14 +36,15 @@ public sealed class TakeoffTests
                     var shape =
                         from == ShapeKind.Outline
                             ? Core.Takeoff.Shape.OfOutline([new(0, 0), new(a, 0), new(0, b)])
-                            : new Shape(
-                                from,
-                                Length.FromMetres(a),
-                                Length.FromMetres(b),
-                                Length.FromMetres(2),
-                                pitch,
-                                from == ShapeKind.Bays ? count : 1
-                            );
+                            : new Shape
+                            {
+                                Kind = from,
+                                First = Length.FromMetres(a),
+                                Second = Length.FromMetres(b),
+                                Third = Length.FromMetres(2),
+                                Pitch = pitch,
+                                Count = from == ShapeKind.Bays ? count : 1,
+                            };
                     if (shape.As(to) is { } taken)
                     {
                         taken.Kind.ShouldBe(to);
@@ -137,14 +138,15 @@ public sealed class TakeoffTests
                                 new(Length.FromInches(a).Metres, 0),
                                 new(0, Length.FromInches(b).Metres),
                             ])
-                            : new Shape(
-                                kind,
-                                Length.FromInches(a),
-                                kind == ShapeKind.Gable ? Length.Zero : Length.FromInches(b),
-                                kind == ShapeKind.Box ? Length.FromInches(c) : Length.Zero,
-                                hasPitch ? rise / 12.0 : 0,
-                                kind == ShapeKind.Bays ? 7 : 1
-                            );
+                            : new Shape
+                            {
+                                Kind = kind,
+                                First = Length.FromInches(a),
+                                Second = kind == ShapeKind.Gable ? Length.Zero : Length.FromInches(b),
+                                Third = kind == ShapeKind.Box ? Length.FromInches(c) : Length.Zero,
+                                Pitch = hasPitch ? rise / 12.0 : 0,
+                                Count = kind == ShapeKind.Bays ? 7 : 1,
+                            };
                     var read = SizeText.ParseShape(SizeText.Print(shape, UnitSystem.Us), kind, UnitSystem.Us).Shape.ShouldNotBeNull();
                     read.Area.SquareMetres.ShouldBe(shape.Area.SquareMetres, shape.Area.SquareMetres * 1e-9 + 1e-12);
                 }

@@ -363,10 +363,12 @@ public sealed class BidTests
         [.. bid.Lines.Select(l => (l.Key, l.Quantity.Amount, l.Amount))];
 
     private static BidSurface Wall(double area, double sets) =>
-        new(
-            "Wall",
-            Area.FromSquareMetres(area),
-            AccessKind.Open,
+        new()
+        {
+            Name = "Wall",
+            Treated = Area.FromSquareMetres(area),
+            Access = AccessKind.Open,
+            Foams =
             [
                 new(
                     Sheets.ClosedCell,
@@ -375,20 +377,21 @@ public sealed class BidTests
                     new("medianSets", "n", [], new(sets, Dimension.Sets), Citations.Geometry)
                 ),
             ],
-            [],
-            false,
-            TimeSpan.Zero
-        );
+            Bought = [],
+            Shaved = false,
+            Waits = TimeSpan.Zero,
+        };
 
     private static HeatedSpace Space(double outdoor, double humidity) =>
-        new(
-            400,
-            300,
-            1,
-            Temperature.FromCelsius(outdoor),
-            RelativeHumidity.FromPercent(humidity),
-            StandardAtmosphere.PressureAt(Length.Zero)
-        );
+        new()
+        {
+            Volume = 400,
+            Loss = 300,
+            AirChanges = 1,
+            Outdoor = Temperature.FromCelsius(outdoor),
+            OutdoorHumidity = RelativeHumidity.FromPercent(humidity),
+            Pressure = StandardAtmosphere.PressureAt(Length.Zero),
+        };
 
     private static ColdRouteCase Cold(double substrate) =>
         new()

@@ -112,14 +112,17 @@ public sealed class CrewLearningTests
                     {
                         var foam = FoamVolume.FromBoardFeet(1000 + random.NextDouble() * 9000);
                         jobs.Add(
-                            new(
-                                $"{c}{f}{i}",
-                                c,
-                                f,
-                                FoamVolume.FromBoardFeet(Predicted * Math.Exp(crew[c] + family[f] + FinishedJob.SdOf(foam) * Draw(random))),
-                                FoamVolume.FromBoardFeet(Predicted),
-                                foam
-                            )
+                            new()
+                            {
+                                Id = $"{c}{f}{i}",
+                                Crew = c,
+                                Family = f,
+                                Actual = FoamVolume.FromBoardFeet(
+                                    Predicted * Math.Exp(crew[c] + family[f] + FinishedJob.SdOf(foam) * Draw(random))
+                                ),
+                                Predicted = FoamVolume.FromBoardFeet(Predicted),
+                                Foam = foam,
+                            }
                         );
                     }
                 }
@@ -158,14 +161,15 @@ public sealed class CrewLearningTests
     public void A_yield_of_nothing_is_refused() => Should.Throw<QuantityRangeException>(() => CrewLearning.From([Job("a", "Heron", 0)]));
 
     private static FinishedJob Job(string id, string crew, double ratio, string family = "closedStandard") =>
-        new(
-            id,
-            crew,
-            family,
-            FoamVolume.FromBoardFeet(Predicted * ratio),
-            FoamVolume.FromBoardFeet(Predicted),
-            FoamVolume.FromBoardFeet(4000)
-        );
+        new()
+        {
+            Id = id,
+            Crew = crew,
+            Family = family,
+            Actual = FoamVolume.FromBoardFeet(Predicted * ratio),
+            Predicted = FoamVolume.FromBoardFeet(Predicted),
+            Foam = FoamVolume.FromBoardFeet(4000),
+        };
 
     private static double Draw(Random random) =>
         Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());

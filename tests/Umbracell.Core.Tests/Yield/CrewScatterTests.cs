@@ -69,15 +69,14 @@ public sealed class CrewScatterTests
     }
 
     private static FinishedJob Job(int readings, double scatterMm) =>
-        new(
-            "job",
-            "Heron",
-            "closedStandard",
-            FoamVolume.FromBoardFeet(4000),
-            FoamVolume.FromBoardFeet(4000),
-            FoamVolume.FromBoardFeet(8000)
-        )
+        new()
         {
+            Id = "job",
+            Crew = "Heron",
+            Family = "closedStandard",
+            Actual = FoamVolume.FromBoardFeet(4000),
+            Predicted = FoamVolume.FromBoardFeet(4000),
+            Foam = FoamVolume.FromBoardFeet(8000),
             DepthReadings = readings,
             DepthScatter = Length.FromMillimetres(scatterMm),
         };

@@ -11,14 +11,15 @@ public sealed class DrumWarmingTests
 {
     private static readonly DrumGroup[] Drums = [new(SetSide.A, Mass.FromKilograms(227), 3), new(SetSide.B, Mass.FromKilograms(215), 3)];
 
-    private static readonly WarmingMeans Means = new(
-        Temperature.FromCelsius(2),
-        Temperature.FromCelsius(19),
-        420,
-        Temperature.FromCelsius(35),
-        45,
-        0.16
-    );
+    private static readonly WarmingMeans Means = new()
+    {
+        Night = Temperature.FromCelsius(2),
+        Wanted = Temperature.FromCelsius(19),
+        BlanketWatts = 420,
+        Room = Temperature.FromCelsius(35),
+        RoomLoss = 45,
+        KilowattHourPrice = 0.16,
+    };
 
     [Fact]
     public void Either_way_takes_at_least_the_heat_the_liquid_takes_up() =>

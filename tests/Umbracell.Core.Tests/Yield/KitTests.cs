@@ -172,15 +172,16 @@ public sealed class KitTests
         var thickness = Length.FromInches(2);
         return new()
         {
-            Surface = new(
-                "Band joists",
-                Area.FromSquareMetres(volume.CubicMetres / thickness.Metres),
-                AccessKind.Open,
-                [new(Sheets.ClosedCell, volume, volume / Sheets.ClosedCell.SheetYield)],
-                [],
-                false,
-                TimeSpan.Zero
-            ),
+            Surface = new()
+            {
+                Name = "Band joists",
+                Treated = Area.FromSquareMetres(volume.CubicMetres / thickness.Metres),
+                Access = AccessKind.Open,
+                Foams = [new(Sheets.ClosedCell, volume, volume / Sheets.ClosedCell.SheetYield)],
+                Bought = [],
+                Shaved = false,
+                Waits = TimeSpan.Zero,
+            },
             Kit = Kit,
             Thickness = thickness,
             Conditions = new(Temperature.FromCelsius(21), Temperature.FromCelsius(24), thickness, null),

@@ -120,13 +120,14 @@ public sealed class PriceAlternativeTests
     }
 
     private static BidSurface Wall(double area, double sets) =>
-        new(
-            "Wall",
-            Area.FromSquareMetres(area),
-            AccessKind.Open,
-            [new(Sheets.ClosedCell, FoamVolume.FromBoardFeet(sets * 4000), sets)],
-            [],
-            false,
-            TimeSpan.Zero
-        );
+        new()
+        {
+            Name = "Wall",
+            Treated = Area.FromSquareMetres(area),
+            Access = AccessKind.Open,
+            Foams = [new(Sheets.ClosedCell, FoamVolume.FromBoardFeet(sets * 4000), sets)],
+            Bought = [],
+            Shaved = false,
+            Waits = TimeSpan.Zero,
+        };
 }

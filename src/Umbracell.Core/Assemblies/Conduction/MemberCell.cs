@@ -3,21 +3,26 @@ using Umbracell.Core.Quantities;
 namespace Umbracell.Core.Assemblies.Conduction;
 
 /// <summary>A metal member with the field beside it, from its middle to half-way to the next, reckoned in two dimensions.</summary>
-/// <param name="Field">Temperatures.</param>
-/// <param name="Cell">What was solved, between airs of 0 and 1 °C; half of the symmetric cell.</param>
-/// <param name="U">Of the whole with the member in it.</param>
-/// <param name="Psi">Heat through a metre of member beyond the clear field, W/(m·K).</param>
-/// <param name="Coldest">Coldest spot that room air touches.</param>
-/// <param name="Imbalance">Share by which heat in and heat out differ; a measure of the solution.</param>
-public sealed record MemberCell(
-    ConductionField Field,
-    ConductionCell Cell,
-    ThermalTransmittance U,
-    double Psi,
-    Temperature Coldest,
-    double Imbalance
-)
+public sealed record MemberCell
 {
+    /// <summary>Temperatures.</summary>
+    public required ConductionField Field { get; init; }
+
+    /// <summary>What was solved, between airs of 0 and 1 °C; half of the symmetric cell.</summary>
+    public required ConductionCell Cell { get; init; }
+
+    /// <summary>Of the whole with the member in it.</summary>
+    public required ThermalTransmittance U { get; init; }
+
+    /// <summary>Heat through a metre of member beyond the clear field, W/(m·K).</summary>
+    public required double Psi { get; init; }
+
+    /// <summary>Coldest spot that room air touches.</summary>
+    public required Temperature Coldest { get; init; }
+
+    /// <summary>Share by which heat in and heat out differ; a measure of the solution.</summary>
+    public required double Imbalance { get; init; }
+
     /// <summary>Volumes of a cell at rest.</summary>
     public const int UsualVolumes = 3000;
 
@@ -45,14 +50,15 @@ public sealed record MemberCell(
         var half = members.Spacing.Metres / 2;
         var through = Math.Max(field.HeatIn, field.HeatOut) / Math.Abs(span);
         var u = through / half;
-        return new(
-            field,
-            cell,
-            ThermalTransmittance.FromSi(u),
-            2 * (through - heat.ParallelU.WattsPerSquareMetreKelvin * half),
-            Temperature.FromCelsius(Touched(field, cell, section.Air.Indoor.Celsius)),
-            Math.Abs(field.HeatIn - field.HeatOut) / Math.Max(field.HeatIn, 1e-12)
-        );
+        return new()
+        {
+            Field = field,
+            Cell = cell,
+            U = ThermalTransmittance.FromSi(u),
+            Psi = 2 * (through - heat.ParallelU.WattsPerSquareMetreKelvin * half),
+            Coldest = Temperature.FromCelsius(Touched(field, cell, section.Air.Indoor.Celsius)),
+            Imbalance = Math.Abs(field.HeatIn - field.HeatOut) / Math.Max(field.HeatIn, 1e-12),
+        };
     }
 
     /// <summary>Whether the model speaks of the members of a case: metal of known profile, foam from the room, no channel.</summary>

@@ -32,15 +32,16 @@ public sealed record MemberCurve(Curve Psi, Curve Coldest)
 
         var k = ConductivityOf(section);
         var heat = SectionHeat.ClearOf(section);
-        var key = new MemberCurveKey(
-            profile,
-            members.Depth.Metres,
-            members.Spacing.Metres,
-            heat.InsideFilm.SquareMetreKelvinsPerWatt,
-            heat.OutsideFilm.SquareMetreKelvinsPerWatt,
-            LayersOf(section),
-            k
-        );
+        var key = new MemberCurveKey
+        {
+            Profile = profile,
+            Depth = members.Depth.Metres,
+            Spacing = members.Spacing.Metres,
+            Inside = heat.InsideFilm.SquareMetreKelvinsPerWatt,
+            Outside = heat.OutsideFilm.SquareMetreKelvinsPerWatt,
+            Layers = LayersOf(section),
+            Conductivity = k,
+        };
         return section.Solved.Curves.Of(key, () => Solved(section, k));
     }
 
@@ -138,18 +139,31 @@ public sealed record MemberCurve(Curve Psi, Curve Coldest)
     // A stand-in of the same conductivity at every thickness: a sheet's own table need not reach the depth.
     private static MemberCell FilledTo(SectionCase section, double share, double conductivity)
     {
-        var stand = new Material("fill", ThermalConductivity.FromSi(conductivity), Permeability.FromPermInches(1), "stand-in");
+        var stand = new Material
+        {
+            Id = "fill",
+            Conductivity = ThermalConductivity.FromSi(conductivity),
+            Permeability = Permeability.FromPermInches(1),
+            Source = "stand-in",
+        };
         return MemberCell.Of(section with { Fill = [new SlabFill(new(stand, section.Members.Depth * share))], SolvedPsi = null }, Volumes)!;
     }
 }
 
 /// <summary>All that decides a curve.</summary>
-internal readonly record struct MemberCurveKey(
-    MetalProfile Profile,
-    double Depth,
-    double Spacing,
-    double Inside,
-    double Outside,
-    string Layers,
-    double Conductivity
-);
+internal readonly record struct MemberCurveKey
+{
+    public required MetalProfile Profile { get; init; }
+
+    public required double Depth { get; init; }
+
+    public required double Spacing { get; init; }
+
+    public required double Inside { get; init; }
+
+    public required double Outside { get; init; }
+
+    public required string Layers { get; init; }
+
+    public required double Conductivity { get; init; }
+}

@@ -6,23 +6,29 @@ namespace Umbracell.Core.Assemblies.Conduction;
 
 /// <summary>The edge of a slab on the ground, reckoned in two dimensions: with its edge bare against the foundation, and with the foam
 /// carried up it.</summary>
-/// <param name="Bare">Temperatures with the slab's edge bare.</param>
-/// <param name="Cell">What was solved, between airs of 0 and 1 °C.</param>
-/// <param name="Window">The part around the edge that is worth looking at: left, right, bottom, top, m.</param>
-/// <param name="Coldest">Coldest spot of the floor's face with the edge bare.</param>
-/// <param name="ColdestWrapped">The same with the foam carried up the edge.</param>
-/// <param name="Saved">Heat that carrying the foam up saves, W for each metre of edge and kelvin.</param>
-/// <param name="Dew">Dew point of the room's air.</param>
-public sealed record SlabEdge(
-    ConductionField Bare,
-    ConductionCell Cell,
-    (double Left, double Right, double Bottom, double Top) Window,
-    Temperature Coldest,
-    Temperature ColdestWrapped,
-    double Saved,
-    Temperature Dew
-)
+public sealed record SlabEdge
 {
+    /// <summary>Temperatures with the slab's edge bare.</summary>
+    public required ConductionField Bare { get; init; }
+
+    /// <summary>What was solved, between airs of 0 and 1 °C.</summary>
+    public required ConductionCell Cell { get; init; }
+
+    /// <summary>The part around the edge that is worth looking at: left, right, bottom, top, m.</summary>
+    public required (double Left, double Right, double Bottom, double Top) Window { get; init; }
+
+    /// <summary>Coldest spot of the floor's face with the edge bare.</summary>
+    public required Temperature Coldest { get; init; }
+
+    /// <summary>The same with the foam carried up the edge.</summary>
+    public required Temperature ColdestWrapped { get; init; }
+
+    /// <summary>Heat that carrying the foam up saves, W for each metre of edge and kelvin.</summary>
+    public required double Saved { get; init; }
+
+    /// <summary>Dew point of the room's air.</summary>
+    public required Temperature Dew { get; init; }
+
     /// <summary>From the edge to the middle of the floor, m.</summary>
     public const double HalfFloor = 4;
 
@@ -59,15 +65,21 @@ public sealed record SlabEdge(
         var shown = fields.Bare.Between(outdoor.Celsius, section.Air.Indoor.Celsius);
         Temperature Coldest(ConductionField field, double edge) =>
             Temperature.FromCelsius(outdoor.Celsius + span * LeastAlong(field, bare.Floor, edge));
-        return new(
-            shown,
-            bare.Cell,
-            (HalfFloor - 0.9, HalfFloor + FoundationWidth + 0.5, bare.Floor - GradeBelowFloor - FoundationDepth - 0.1, bare.Floor + 0.25),
-            Coldest(fields.Bare, HalfFloor),
-            Coldest(fields.Wrapped, HalfFloor - section.FillThickness.Metres),
-            fields.Bare.HeatIn - fields.Wrapped.HeatIn,
-            MoistAir.Of(section.Air.Indoor, section.Air.IndoorHumidity, StandardAtmosphere.PressureAt(Length.Zero)).DewPoint
-        );
+        return new()
+        {
+            Bare = shown,
+            Cell = bare.Cell,
+            Window = (
+                HalfFloor - 0.9,
+                HalfFloor + FoundationWidth + 0.5,
+                bare.Floor - GradeBelowFloor - FoundationDepth - 0.1,
+                bare.Floor + 0.25
+            ),
+            Coldest = Coldest(fields.Bare, HalfFloor),
+            ColdestWrapped = Coldest(fields.Wrapped, HalfFloor - section.FillThickness.Metres),
+            Saved = fields.Bare.HeatIn - fields.Wrapped.HeatIn,
+            Dew = MoistAir.Of(section.Air.Indoor, section.Air.IndoorHumidity, StandardAtmosphere.PressureAt(Length.Zero)).DewPoint,
+        };
     }
 
     /// <summary>Whether the floor stays above the room's dew point at its edge.</summary>

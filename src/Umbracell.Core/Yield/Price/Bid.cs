@@ -42,25 +42,32 @@ public enum BidPace
 public sealed record BidHeat(double KilowattHours, Working? Working = null);
 
 /// <summary>A surface as it is priced.</summary>
-/// <param name="Name">Its name.</param>
-/// <param name="Treated">Treated area, above zero.</param>
-/// <param name="Access">How it is reached; acts on the hours alone.</param>
-/// <param name="Foams">Foams in the order they are sprayed.</param>
-/// <param name="Bought">What else is put in.</param>
-/// <param name="Shaved">Whether it is shaved flush.</param>
-/// <param name="Waits">Least waits between its lifts, and between one foam and the next.</param>
-/// <param name="Heat">Heat it needs; null where none.</param>
-public sealed record BidSurface(
-    string Name,
-    Area Treated,
-    AccessKind Access,
-    IReadOnlyList<BidFoam> Foams,
-    IReadOnlyList<BidBought> Bought,
-    bool Shaved,
-    TimeSpan Waits,
-    BidHeat? Heat = null
-)
+public sealed record BidSurface
 {
+    /// <summary>Its name.</summary>
+    public required string Name { get; init; }
+
+    /// <summary>Treated area, above zero.</summary>
+    public required Area Treated { get; init; }
+
+    /// <summary>How it is reached; acts on the hours alone.</summary>
+    public required AccessKind Access { get; init; }
+
+    /// <summary>Foams in the order they are sprayed.</summary>
+    public required IReadOnlyList<BidFoam> Foams { get; init; }
+
+    /// <summary>What else is put in.</summary>
+    public required IReadOnlyList<BidBought> Bought { get; init; }
+
+    /// <summary>Whether it is shaved flush.</summary>
+    public required bool Shaved { get; init; }
+
+    /// <summary>Least waits between its lifts, and between one foam and the next.</summary>
+    public required TimeSpan Waits { get; init; }
+
+    /// <summary>Heat it needs; null where none.</summary>
+    public BidHeat? Heat { get; init; }
+
     /// <summary>Whether it is sprayed from hand kits alone, and needs no rig.</summary>
     public bool ByKit => Foams.Count > 0 && Foams.All(f => f.Sheet.IsKit);
 
@@ -88,31 +95,41 @@ public sealed record BidTrade(string Key, double PerSquareMetre)
 public sealed record BidLine(string Key, Figure Quantity, double Amount, Working Working);
 
 /// <summary>What a job costs and what is asked for it.</summary>
-/// <param name="Lines">Costs, then overhead, profit and tax, in the order they add up.</param>
-/// <param name="Cost">Direct cost.</param>
-/// <param name="Net">Price before tax.</param>
-/// <param name="Price">Price with tax.</param>
-/// <param name="CrewHours">Paid crew hours.</param>
-/// <param name="Days">Days on site, whole.</param>
-/// <param name="Treated">Treated area.</param>
-/// <param name="Foam">Foam in place.</param>
-/// <param name="Missing">Sheets and materials the firm has no price for; their lines are left out, so the price is short by them.</param>
-/// <param name="Unentered">Rates that stand at nothing.</param>
-/// <param name="Free">Sheets and materials whose price is zero: taken as given, and said.</param>
-public sealed record Bid(
-    IReadOnlyList<BidLine> Lines,
-    double Cost,
-    double Net,
-    double Price,
-    double CrewHours,
-    int Days,
-    Area Treated,
-    FoamVolume Foam,
-    IReadOnlyList<string> Missing,
-    IReadOnlyList<string> Unentered,
-    IReadOnlyList<string> Free
-)
+public sealed record Bid
 {
+    /// <summary>Costs, then overhead, profit and tax, in the order they add up.</summary>
+    public required IReadOnlyList<BidLine> Lines { get; init; }
+
+    /// <summary>Direct cost.</summary>
+    public required double Cost { get; init; }
+
+    /// <summary>Price before tax.</summary>
+    public required double Net { get; init; }
+
+    /// <summary>Price with tax.</summary>
+    public required double Price { get; init; }
+
+    /// <summary>Paid crew hours.</summary>
+    public required double CrewHours { get; init; }
+
+    /// <summary>Days on site, whole.</summary>
+    public required int Days { get; init; }
+
+    /// <summary>Treated area.</summary>
+    public required Area Treated { get; init; }
+
+    /// <summary>Foam in place.</summary>
+    public required FoamVolume Foam { get; init; }
+
+    /// <summary>Sheets and materials the firm has no price for; their lines are left out, so the price is short by them.</summary>
+    public required IReadOnlyList<string> Missing { get; init; }
+
+    /// <summary>Rates that stand at nothing.</summary>
+    public required IReadOnlyList<string> Unentered { get; init; }
+
+    /// <summary>Sheets and materials whose price is zero: taken as given, and said.</summary>
+    public required IReadOnlyList<string> Free { get; init; }
+
     /// <summary>Price before tax for a square metre treated; nothing without area.</summary>
     public double PerSquareMetre => Treated.SquareMetres > 0 ? Net / Treated.SquareMetres : 0;
 

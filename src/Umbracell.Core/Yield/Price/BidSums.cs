@@ -197,19 +197,20 @@ internal sealed class BidSums(IReadOnlyList<BidSurface> surfaces, Rates rates)
         var net = Cents.Of(own + profit);
         var tax = Cents.Of(net * rates.TaxPercent / 100);
         Share("tax", rates.TaxPercent, tax, "x = P · q", ("P", "netPrice", net));
-        return new(
-            _lines,
-            cost,
-            net,
-            Cents.Of(net + tax),
-            hours,
-            days,
-            surfaces.Aggregate(Area.FromSquareMetres(0), (sum, s) => sum + s.Treated),
-            surfaces.SelectMany(s => s.Foams).Aggregate(default(FoamVolume), (sum, f) => sum + f.Volume),
-            _missing,
-            [.. Unentered()],
-            _free
-        );
+        return new()
+        {
+            Lines = _lines,
+            Cost = cost,
+            Net = net,
+            Price = Cents.Of(net + tax),
+            CrewHours = hours,
+            Days = days,
+            Treated = surfaces.Aggregate(Area.FromSquareMetres(0), (sum, s) => sum + s.Treated),
+            Foam = surfaces.SelectMany(s => s.Foams).Aggregate(default(FoamVolume), (sum, f) => sum + f.Volume),
+            Missing = _missing,
+            Unentered = [.. Unentered()],
+            Free = _free,
+        };
     }
 
     private IEnumerable<string> Unentered()

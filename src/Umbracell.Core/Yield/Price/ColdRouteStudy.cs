@@ -239,23 +239,39 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
             })
             .ToList();
         var bid = Priced(foams, null);
-        return new(
-            kind,
-            foams,
-            bid,
-            TimeSpan.Zero,
-            null,
-            0,
-            TimeSpan.FromHours(bid.CrewHours),
-            [.. findings.OrderByDescending(f => f.Verdict)]
-        );
+        return new()
+        {
+            Kind = kind,
+            Foams = foams,
+            Bid = bid,
+            Preheat = TimeSpan.Zero,
+            Heating = null,
+            KilowattHours = 0,
+            Finish = TimeSpan.FromHours(bid.CrewHours),
+            Findings = [.. findings.OrderByDescending(f => f.Verdict)],
+        };
     }
 
     private Bid Priced(IReadOnlyList<BidFoam> foams, BidHeat? heat)
     {
         var whole = foams.Aggregate(default(FoamVolume), (sum, f) => sum + f.Volume);
         var waits = LiftPlan.LeastTimeOf([.. foams.Select(f => LiftPlan.For(f.Sheet, c.Thickness * (f.Volume / whole)))]);
-        return Bid.Of([new(c.Name, c.Treated, c.Access, foams, [], false, waits, heat)], c.Rates);
+        return Bid.Of(
+            [
+                new()
+                {
+                    Name = c.Name,
+                    Treated = c.Treated,
+                    Access = c.Access,
+                    Foams = foams,
+                    Bought = [],
+                    Shaved = false,
+                    Waits = waits,
+                    Heat = heat,
+                },
+            ],
+            c.Rates
+        );
     }
 
     // Past the ends of a curve nothing may be sprayed: the yield is then told for the end, and the window holds the route.

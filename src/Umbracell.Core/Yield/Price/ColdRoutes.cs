@@ -112,25 +112,32 @@ public sealed record ColdRouteCase
 }
 
 /// <summary>A way to spray the surface, with what it takes.</summary>
-/// <param name="Kind">Which way.</param>
-/// <param name="Foams">Foams with their sets, first sprayed first.</param>
-/// <param name="Bid">Its direct cost and hours by the firm's rates.</param>
-/// <param name="Preheat">Time to warm building and surface before work.</param>
-/// <param name="Heating">The air the heater makes; null where nothing is heated.</param>
-/// <param name="KilowattHours">Heat.</param>
-/// <param name="Finish">From the first heat to the end of the last lift.</param>
-/// <param name="Findings">Adhesion, moisture and limits, worst first.</param>
-public sealed record ColdRoute(
-    ColdRouteKind Kind,
-    IReadOnlyList<BidFoam> Foams,
-    Bid Bid,
-    TimeSpan Preheat,
-    SpaceHeating? Heating,
-    double KilowattHours,
-    TimeSpan Finish,
-    IReadOnlyList<Finding> Findings
-)
+public sealed record ColdRoute
 {
+    /// <summary>Which way.</summary>
+    public required ColdRouteKind Kind { get; init; }
+
+    /// <summary>Foams with their sets, first sprayed first.</summary>
+    public required IReadOnlyList<BidFoam> Foams { get; init; }
+
+    /// <summary>Its direct cost and hours by the firm's rates.</summary>
+    public required Bid Bid { get; init; }
+
+    /// <summary>Time to warm building and surface before work.</summary>
+    public required TimeSpan Preheat { get; init; }
+
+    /// <summary>The air the heater makes; null where nothing is heated.</summary>
+    public required SpaceHeating? Heating { get; init; }
+
+    /// <summary>Heat.</summary>
+    public required double KilowattHours { get; init; }
+
+    /// <summary>From the first heat to the end of the last lift.</summary>
+    public required TimeSpan Finish { get; init; }
+
+    /// <summary>Adhesion, moisture and limits, worst first.</summary>
+    public required IReadOnlyList<Finding> Findings { get; init; }
+
     /// <summary>Whether the sheet or the air holds it.</summary>
     public bool Held => Findings.Worst() == Verdict.Hold;
 

@@ -28,29 +28,38 @@ public sealed record KitCase
 }
 
 /// <summary>Whether kits or the rig are cheaper for a surface, and up to which size kits would be.</summary>
-/// <param name="Kits">Whole kits for the surface.</param>
-/// <param name="KitBid">Cost from kits; overhead, profit and tax fall alike on both.</param>
-/// <param name="RigBid">Cost from the rig.</param>
-/// <param name="RigSets">Sets from the rig.</param>
-/// <param name="Yield">Yield of a kit under these conditions.</param>
-/// <param name="UpTo">Most foam that kits spray for no more than the rig; null where they never do.</param>
-/// <param name="UpToArea">The same as area at this depth.</param>
-/// <param name="UpToKits">The same in whole kits.</param>
-/// <param name="Working">How it came about; null where there is no such size.</param>
-/// <param name="Findings">Judgements, worst first.</param>
-public sealed record KitBreakEven(
-    int Kits,
-    Bid KitBid,
-    Bid RigBid,
-    double RigSets,
-    SetYield Yield,
-    FoamVolume? UpTo,
-    Area? UpToArea,
-    int UpToKits,
-    Working? Working,
-    IReadOnlyList<Finding> Findings
-)
+public sealed record KitBreakEven
 {
+    /// <summary>Whole kits for the surface.</summary>
+    public required int Kits { get; init; }
+
+    /// <summary>Cost from kits; overhead, profit and tax fall alike on both.</summary>
+    public required Bid KitBid { get; init; }
+
+    /// <summary>Cost from the rig.</summary>
+    public required Bid RigBid { get; init; }
+
+    /// <summary>Sets from the rig.</summary>
+    public required double RigSets { get; init; }
+
+    /// <summary>Yield of a kit under these conditions.</summary>
+    public required SetYield Yield { get; init; }
+
+    /// <summary>Most foam that kits spray for no more than the rig; null where they never do.</summary>
+    public required FoamVolume? UpTo { get; init; }
+
+    /// <summary>The same as area at this depth.</summary>
+    public required Area? UpToArea { get; init; }
+
+    /// <summary>The same in whole kits.</summary>
+    public required int UpToKits { get; init; }
+
+    /// <summary>How it came about; null where there is no such size.</summary>
+    public required Working? Working { get; init; }
+
+    /// <summary>Judgements, worst first.</summary>
+    public required IReadOnlyList<Finding> Findings { get; init; }
+
     // Past this many nobody carries kits.
     private const int MostKits = 100;
 
@@ -95,18 +104,19 @@ public sealed record KitBreakEven(
         var most = upTo > 0 ? yield.Expected * upTo : (FoamVolume?)null;
         var area = most is { } volume ? Area.FromSquareMetres(surface.Treated.SquareMetres * (volume / foam.Volume)) : (Area?)null;
         var working = most is { } at ? Told(upTo, at, yield, Kit(at), Rig(at)) : null;
-        return new(
-            (int)Math.Ceiling(foam.Volume / yield.Expected - 1e-9),
-            kitBid,
-            rigBid,
-            foam.Sets,
-            yield,
-            most,
-            area,
-            upTo,
-            working,
-            [.. Judged(kits, kitBid, rigBid, most, working).OrderByDescending(f => f.Verdict)]
-        );
+        return new()
+        {
+            Kits = (int)Math.Ceiling(foam.Volume / yield.Expected - 1e-9),
+            KitBid = kitBid,
+            RigBid = rigBid,
+            RigSets = foam.Sets,
+            Yield = yield,
+            UpTo = most,
+            UpToArea = area,
+            UpToKits = upTo,
+            Working = working,
+            Findings = [.. Judged(kits, kitBid, rigBid, most, working).OrderByDescending(f => f.Verdict)],
+        };
     }
 
     private static BidSurface Sized(BidSurface surface, BidFoam foam, FoamVolume volume) =>

@@ -18,15 +18,22 @@ internal sealed record KeptCard(int Surfaces, Area Area, IReadOnlyDictionary<Ver
 /// stand when the list is read again.</summary>
 internal sealed class KeptCards(UmbracellDb db, FirmScope scope, BoardKeeper keeper, TimeProvider clock)
 {
-    private sealed record Found(
-        Guid Job,
-        long? Version,
-        string? MadeFrom,
-        DateTimeOffset? MadeAt,
-        DateTimeOffset? Until,
-        Verdict? Worst,
-        double? AreaM2
-    );
+    private sealed record Found
+    {
+        public required Guid Job { get; init; }
+
+        public required long? Version { get; init; }
+
+        public required string? MadeFrom { get; init; }
+
+        public required DateTimeOffset? MadeAt { get; init; }
+
+        public required DateTimeOffset? Until { get; init; }
+
+        public required Verdict? Worst { get; init; }
+
+        public required double? AreaM2 { get; init; }
+    }
 
     public async Task<IReadOnlyDictionary<Guid, KeptCard>> OfAsync(Guid[] jobs)
     {
@@ -63,14 +70,15 @@ internal sealed class KeptCards(UmbracellDb db, FirmScope scope, BoardKeeper kee
             join version in db.InputVersions on surface.Id equals version.SubjectId into versions
             from version in versions.DefaultIfEmpty()
             where jobs.Contains(surface.JobId)
-            select new Found(
-                surface.JobId,
-                (long?)version.Version,
-                kept.MadeFrom,
-                (DateTimeOffset?)kept.MadeAt,
-                kept.WorstUntil,
-                (Verdict?)kept.Worst,
-                (double?)kept.AreaM2
-            )
+            select new Found
+            {
+                Job = surface.JobId,
+                Version = (long?)version.Version,
+                MadeFrom = kept.MadeFrom,
+                MadeAt = (DateTimeOffset?)kept.MadeAt,
+                Until = kept.WorstUntil,
+                Worst = (Verdict?)kept.Worst,
+                AreaM2 = (double?)kept.AreaM2,
+            }
         ).ToListAsync();
 }

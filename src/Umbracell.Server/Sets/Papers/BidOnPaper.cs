@@ -9,34 +9,40 @@ namespace Umbracell.Server.Sets.Papers;
 
 /// <summary>What both papers of a bid say of a job: the outer one for the customer tells what is done and what it costs; the inner one
 /// shows how the price comes about and stays in the firm.</summary>
-/// <param name="Job">The job's name.</param>
-/// <param name="WorkDate">Day of the work; null until it is set.</param>
-/// <param name="Today">Today where the job is.</param>
-/// <param name="Bid">Its bid.</param>
-/// <param name="Surfaces">Its surfaces.</param>
-/// <param name="Order">The paper asked for.</param>
-internal sealed record BidOnPaper(
-    string Job,
-    DateOnly? WorkDate,
-    DateOnly Today,
-    BidAnswer Bid,
-    IReadOnlyList<BidSurfaceAnswer> Surfaces,
-    PaperOrder Order
-)
+internal sealed record BidOnPaper
 {
+    /// <summary>The job's name.</summary>
+    public required string Job { get; init; }
+
+    /// <summary>Day of the work; null until it is set.</summary>
+    public required DateOnly? WorkDate { get; init; }
+
+    /// <summary>Today where the job is.</summary>
+    public required DateOnly Today { get; init; }
+
+    /// <summary>Its bid.</summary>
+    public required BidAnswer Bid { get; init; }
+
+    /// <summary>Its surfaces.</summary>
+    public required IReadOnlyList<BidSurfaceAnswer> Surfaces { get; init; }
+
+    /// <summary>The paper asked for.</summary>
+    public required PaperOrder Order { get; init; }
+
     private PaperWords Words => Order.Words;
 
     public static async Task<BidOnPaper> OfAsync(StudiedJobs jobs, TimeProvider clock, PaperOrder order)
     {
         var (_, study, means, bid) = await jobs.OfAsync(order.JobId);
-        return new(
-            study.Job.Name,
-            JobPricing.Of(study.Job).WorkDate,
-            PlaceTime.Today(study.Job, clock),
-            BidQuestions.Answer(bid.Bid, means.Supplies),
-            [.. bid.Surfaces.Select(PriceAnswers.Of)],
-            order
-        );
+        return new()
+        {
+            Job = study.Job.Name,
+            WorkDate = JobPricing.Of(study.Job).WorkDate,
+            Today = PlaceTime.Today(study.Job, clock),
+            Bid = BidQuestions.Answer(bid.Bid, means.Supplies),
+            Surfaces = [.. bid.Surfaces.Select(PriceAnswers.Of)],
+            Order = order,
+        };
     }
 
     public string When => WorkDate is { } day ? Words.Say("price.paperDay", ("day", day)) : Words.Say("price.paperNoDay", ("day", Today));

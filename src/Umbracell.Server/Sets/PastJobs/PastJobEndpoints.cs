@@ -85,38 +85,40 @@ internal static class PastJobEndpoints
             figures["ratio"] = Figure.Percent(ratio.Value);
         }
 
-        return new(
-            row.Id,
-            row.Name,
-            row.Crew,
-            row.SheetSlug,
-            sheet?.Name ?? "",
-            sheet is null ? "" : sheet.Family,
-            row.FinishedOn,
-            FigureAnswer.All(figures),
-            ratio,
-            row.SubstrateC,
-            winsorised,
-            row.LeftOutBecause,
-            row.Version
-        );
+        return new()
+        {
+            Id = row.Id,
+            Name = row.Name,
+            Crew = row.Crew,
+            SheetId = row.SheetSlug,
+            Sheet = sheet?.Name ?? "",
+            Family = sheet is null ? "" : sheet.Family,
+            FinishedOn = row.FinishedOn,
+            Figures = FigureAnswer.All(figures),
+            RatioPct = ratio,
+            SubstrateC = row.SubstrateC,
+            Winsorised = winsorised,
+            LeftOutBecause = row.LeftOutBecause,
+            Version = row.Version,
+        };
     }
 
     private static CrewYieldAnswer Answer(CrewYield y, CrewScatter? scatter) =>
-        new(
-            y.Crew,
-            y.Family,
-            y.Jobs,
-            new(FigureAnswer.Of(Figure.Number(y.Factor)), WorkingAnswer.Of(y.Working)),
-            FigureAnswer.Of(Figure.Number(y.Low)),
-            FigureAnswer.Of(Figure.Number(y.High)),
-            y.LogMean,
-            y.LogSd,
-            y.DataMean,
-            y.DataSd,
-            CrewLearning.PriorSd,
-            scatter is null ? null : new(FigureAnswer.Of(scatter.Scatter.ToThickness()), WorkingAnswer.Of(scatter.Working))
-        );
+        new()
+        {
+            Crew = y.Crew,
+            Family = y.Family,
+            Jobs = y.Jobs,
+            Factor = new(FigureAnswer.Of(Figure.Number(y.Factor)), WorkingAnswer.Of(y.Working)),
+            Low = FigureAnswer.Of(Figure.Number(y.Low)),
+            High = FigureAnswer.Of(Figure.Number(y.High)),
+            LogMean = y.LogMean,
+            LogSd = y.LogSd,
+            DataMean = y.DataMean,
+            DataSd = y.DataSd,
+            PriorSd = CrewLearning.PriorSd,
+            Scatter = scatter is null ? null : new(FigureAnswer.Of(scatter.Scatter.ToThickness()), WorkingAnswer.Of(scatter.Working)),
+        };
 
     private static async Task<Ok<PastJobsAnswer>> AddAsync(TypedEdit edit, UmbracellDb db, SheetLibrary library)
     {

@@ -4,63 +4,88 @@ using Umbracell.Questions.Section;
 namespace Umbracell.Server.Sets.PastJobs;
 
 /// <summary>A finished job.</summary>
-/// <param name="Id">Id.</param>
-/// <param name="Name">Name.</param>
-/// <param name="Crew">Crew.</param>
-/// <param name="SheetId">Product.</param>
-/// <param name="Sheet">Product's name; empty where the firm has no such sheet any more.</param>
-/// <param name="Family">Product family; empty without a sheet.</param>
-/// <param name="FinishedOn">Day.</param>
-/// <param name="Figures">area, meanDepth, sets, substrate, drum, lift; depthReadings and depthScatter where they were kept; actual,
-/// predicted and ratio with a sheet.</param>
-/// <param name="RatioPct">Actual yield against predicted, percent; null without a sheet.</param>
-/// <param name="SubstrateC">For the chart.</param>
-/// <param name="Winsorised">Whether it was drawn in to three standard deviations.</param>
-/// <param name="LeftOutBecause">Why it is left out; empty where it counts.</param>
-/// <param name="Version">Version.</param>
-public sealed record PastJobAnswer(
-    Guid Id,
-    string Name,
-    string Crew,
-    string SheetId,
-    string Sheet,
-    string Family,
-    DateOnly FinishedOn,
-    IReadOnlyDictionary<string, FigureAnswer> Figures,
-    double? RatioPct,
-    double SubstrateC,
-    bool Winsorised,
-    string LeftOutBecause,
-    uint Version
-);
+public sealed record PastJobAnswer
+{
+    /// <summary>Id.</summary>
+    public required Guid Id { get; init; }
+
+    /// <summary>Name.</summary>
+    public required string Name { get; init; }
+
+    /// <summary>Crew.</summary>
+    public required string Crew { get; init; }
+
+    /// <summary>Product.</summary>
+    public required string SheetId { get; init; }
+
+    /// <summary>Product's name; empty where the firm has no such sheet any more.</summary>
+    public required string Sheet { get; init; }
+
+    /// <summary>Product family; empty without a sheet.</summary>
+    public required string Family { get; init; }
+
+    /// <summary>Day.</summary>
+    public required DateOnly FinishedOn { get; init; }
+
+    /// <summary>area, meanDepth, sets, substrate, drum, lift; depthReadings and depthScatter where they were kept; actual,
+    /// predicted and ratio with a sheet.</summary>
+    public required IReadOnlyDictionary<string, FigureAnswer> Figures { get; init; }
+
+    /// <summary>Actual yield against predicted, percent; null without a sheet.</summary>
+    public required double? RatioPct { get; init; }
+
+    /// <summary>For the chart.</summary>
+    public required double SubstrateC { get; init; }
+
+    /// <summary>Whether it was drawn in to three standard deviations.</summary>
+    public required bool Winsorised { get; init; }
+
+    /// <summary>Why it is left out; empty where it counts.</summary>
+    public required string LeftOutBecause { get; init; }
+
+    /// <summary>Version.</summary>
+    public required uint Version { get; init; }
+}
 
 /// <summary>What a crew yields of a product family.</summary>
-/// <param name="Crew">Crew.</param>
-/// <param name="Family">Product family.</param>
-/// <param name="Jobs">Finished jobs behind it.</param>
-/// <param name="Factor">The factor.</param>
-/// <param name="Low">Lower end of the 90 % interval.</param>
-/// <param name="High">Upper end.</param>
-/// <param name="LogMean">ln f.</param>
-/// <param name="LogSd">Its standard deviation.</param>
-/// <param name="DataMean">Mean of these jobs alone; null without any.</param>
-/// <param name="DataSd">Its standard deviation.</param>
-/// <param name="PriorSd">Standard deviation before any job.</param>
-/// <param name="Scatter">Scatter of the crew's own depth readings; null until there are thirty.</param>
-public sealed record CrewYieldAnswer(
-    string Crew,
-    string Family,
-    int Jobs,
-    WorkedFigure Factor,
-    FigureAnswer Low,
-    FigureAnswer High,
-    double LogMean,
-    double LogSd,
-    double? DataMean,
-    double? DataSd,
-    double PriorSd,
-    WorkedFigure? Scatter
-);
+public sealed record CrewYieldAnswer
+{
+    /// <summary>Crew.</summary>
+    public required string Crew { get; init; }
+
+    /// <summary>Product family.</summary>
+    public required string Family { get; init; }
+
+    /// <summary>Finished jobs behind it.</summary>
+    public required int Jobs { get; init; }
+
+    /// <summary>The factor.</summary>
+    public required WorkedFigure Factor { get; init; }
+
+    /// <summary>Lower end of the 90 % interval.</summary>
+    public required FigureAnswer Low { get; init; }
+
+    /// <summary>Upper end.</summary>
+    public required FigureAnswer High { get; init; }
+
+    /// <summary>ln f.</summary>
+    public required double LogMean { get; init; }
+
+    /// <summary>Its standard deviation.</summary>
+    public required double LogSd { get; init; }
+
+    /// <summary>Mean of these jobs alone; null without any.</summary>
+    public required double? DataMean { get; init; }
+
+    /// <summary>Its standard deviation.</summary>
+    public required double? DataSd { get; init; }
+
+    /// <summary>Standard deviation before any job.</summary>
+    public required double PriorSd { get; init; }
+
+    /// <summary>Scatter of the crew's own depth readings; null until there are thirty.</summary>
+    public required WorkedFigure? Scatter { get; init; }
+}
 
 /// <summary>Finished jobs, and what they teach.</summary>
 public sealed record PastJobsAnswer(IReadOnlyList<PastJobAnswer> Jobs, IReadOnlyList<CrewYieldAnswer> Crews);

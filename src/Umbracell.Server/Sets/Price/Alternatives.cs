@@ -12,34 +12,47 @@ using Umbracell.Store.Model;
 namespace Umbracell.Server.Sets.Price;
 
 /// <summary>Another system on a surface, with what it does to the price of the job.</summary>
-/// <param name="Id">Candidate.</param>
-/// <param name="Kind">Its kind.</param>
-/// <param name="Layers">What is put in.</param>
-/// <param name="Boards">Boards laid outside of it.</param>
-/// <param name="Now">Whether it is what the surface has.</param>
-/// <param name="MeetsTarget">Whether it meets the target.</param>
-/// <param name="Verdict">Worst of what is said of it; a Hold keeps it out of the comparison of prices.</param>
-/// <param name="Reason">The finding behind a Hold; null elsewhere.</param>
-/// <param name="Difference">Against the job as it is, before tax; null where it is held, cannot be sprayed, or a price is missing.</param>
-/// <param name="Dearer">Whether the job gets dearer.</param>
-/// <param name="Alike">Whether both cost alike, within what the yield may bring.</param>
-/// <param name="Hours">Crew hours of the job with it; null likewise.</param>
-/// <param name="Missing">Products and materials without a price.</param>
-public sealed record AlternativeAnswer(
-    string Id,
-    CandidateKind Kind,
-    IReadOnlyList<CandidateLayer> Layers,
-    IReadOnlyList<CandidateLayer> Boards,
-    bool Now,
-    bool MeetsTarget,
-    Verdict Verdict,
-    FindingAnswer? Reason,
-    WorkedFigure? Difference,
-    bool Dearer,
-    bool Alike,
-    FigureAnswer? Hours,
-    IReadOnlyList<string> Missing
-);
+public sealed record AlternativeAnswer
+{
+    /// <summary>Candidate.</summary>
+    public required string Id { get; init; }
+
+    /// <summary>Its kind.</summary>
+    public required CandidateKind Kind { get; init; }
+
+    /// <summary>What is put in.</summary>
+    public required IReadOnlyList<CandidateLayer> Layers { get; init; }
+
+    /// <summary>Boards laid outside of it.</summary>
+    public required IReadOnlyList<CandidateLayer> Boards { get; init; }
+
+    /// <summary>Whether it is what the surface has.</summary>
+    public required bool Now { get; init; }
+
+    /// <summary>Whether it meets the target.</summary>
+    public required bool MeetsTarget { get; init; }
+
+    /// <summary>Worst of what is said of it; a Hold keeps it out of the comparison of prices.</summary>
+    public required Verdict Verdict { get; init; }
+
+    /// <summary>The finding behind a Hold; null elsewhere.</summary>
+    public required FindingAnswer? Reason { get; init; }
+
+    /// <summary>Against the job as it is, before tax; null where it is held, cannot be sprayed, or a price is missing.</summary>
+    public required WorkedFigure? Difference { get; init; }
+
+    /// <summary>Whether the job gets dearer.</summary>
+    public required bool Dearer { get; init; }
+
+    /// <summary>Whether both cost alike, within what the yield may bring.</summary>
+    public required bool Alike { get; init; }
+
+    /// <summary>Crew hours of the job with it; null likewise.</summary>
+    public required FigureAnswer? Hours { get; init; }
+
+    /// <summary>Products and materials without a price.</summary>
+    public required IReadOnlyList<string> Missing { get; init; }
+}
 
 /// <summary>Other systems on a surface by what the job would cost, cheapest first; held ones last.</summary>
 /// <param name="Surface">Name of the surface.</param>
@@ -135,20 +148,23 @@ internal static class Alternatives
     {
         var shown = priced is { Whole.Missing.Count: 0 } known ? known : null;
         var held = candidate.Findings.FirstOrDefault(f => f.Verdict == Verdict.Hold);
-        return new(
-            candidate.Id,
-            candidate.Kind,
-            SystemLayers.Of(candidate.Section),
-            [.. SystemLayers.Boards(candidate.Section, bare)],
-            KeptSystems.IsChosen(candidate, row.Surface),
-            candidate.MeetsTarget,
-            candidate.Findings.Worst(),
-            held is null ? null : FindingAnswer.Of(held),
-            shown is null ? null : new(FigureAnswer.Of(new(Math.Abs(shown.Difference), Dimension.Money)), WorkingAnswer.Of(shown.Working)),
-            shown?.Difference > 0,
-            shown?.IsAlike == true,
-            shown is null ? null : FigureAnswer.Of(Figure.Duration(TimeSpan.FromHours(shown.Whole.CrewHours))),
-            priced?.Whole.Missing ?? []
-        );
+        return new()
+        {
+            Id = candidate.Id,
+            Kind = candidate.Kind,
+            Layers = SystemLayers.Of(candidate.Section),
+            Boards = [.. SystemLayers.Boards(candidate.Section, bare)],
+            Now = KeptSystems.IsChosen(candidate, row.Surface),
+            MeetsTarget = candidate.MeetsTarget,
+            Verdict = candidate.Findings.Worst(),
+            Reason = held is null ? null : FindingAnswer.Of(held),
+            Difference = shown is null
+                ? null
+                : new(FigureAnswer.Of(new(Math.Abs(shown.Difference), Dimension.Money)), WorkingAnswer.Of(shown.Working)),
+            Dearer = shown?.Difference > 0,
+            Alike = shown?.IsAlike == true,
+            Hours = shown is null ? null : FigureAnswer.Of(Figure.Duration(TimeSpan.FromHours(shown.Whole.CrewHours))),
+            Missing = priced?.Whole.Missing ?? [],
+        };
     }
 }

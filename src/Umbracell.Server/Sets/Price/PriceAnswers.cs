@@ -14,18 +14,19 @@ namespace Umbracell.Server.Sets.Price;
 internal static class PriceAnswers
 {
     public static BidSurfaceAnswer Of(PricedSurface s) =>
-        new(
-            s.Row.Surface.Id,
-            s.Row.Surface.Name,
-            Temperature(s.Row.SetsQuestion?.SubstrateTempC),
-            s.Row.SubstrateFrom,
-            KeptBids.RouteOf(s),
-            s.Routes is { Chosen: null },
-            FigureAnswer.Of(new(s.Sets, Dimension.Sets)),
-            FigureAnswer.Of(s.Priced.Treated.ToFigure()),
-            s.Row.Section is { } section ? SystemLayers.Of(section.Case) : [],
-            FigureAnswer.Maybe(s.Row.Section?.FillR.ToFigure())
-        );
+        new()
+        {
+            Id = s.Row.Surface.Id,
+            Name = s.Row.Surface.Name,
+            Substrate = Temperature(s.Row.SetsQuestion?.SubstrateTempC),
+            From = s.Row.SubstrateFrom,
+            Route = KeptBids.RouteOf(s),
+            AllHeld = s.Routes is { Chosen: null },
+            Sets = FigureAnswer.Of(new(s.Sets, Dimension.Sets)),
+            Treated = FigureAnswer.Of(s.Priced.Treated.ToFigure()),
+            Layers = s.Row.Section is { } section ? SystemLayers.Of(section.Case) : [],
+            R = FigureAnswer.Maybe(s.Row.Section?.FillR.ToFigure()),
+        };
 
     /// <summary>A kept bid beside today's: which lines differ, and which surfaces are why.</summary>
     public static KeptBidAnswer Of(BidRow row, BidDocument today, Func<string, string> nameOf)
@@ -35,35 +36,48 @@ internal static class PriceAnswers
         FigureAnswer? Quantity(string key, double? si) => si is { } value ? FigureAnswer.Of(new(value, dimensions[key])) : null;
         var changes = BidChange.Between([.. kept.Lines.Select(Plain)], [.. today.Lines.Select(Plain)]);
         var now = today.Surfaces.GroupBy(s => s.Name).ToDictionary(g => g.Key, g => g.First());
-        return new(
-            row.Id,
-            row.MadeAt,
-            row.MadeBy,
-            row.WorkDate,
-            FigureAnswer.Of(Money(kept.Price)),
-            FigureAnswer.Of(Money(Math.Abs(today.Price - kept.Price))),
-            today.Price > kept.Price,
+        return new()
+        {
+            Id = row.Id,
+            MadeAt = row.MadeAt,
+            MadeBy = row.MadeBy,
+            WorkDate = row.WorkDate,
+            Price = FigureAnswer.Of(Money(kept.Price)),
+            Difference = FigureAnswer.Of(Money(Math.Abs(today.Price - kept.Price))),
+            Dearer = today.Price > kept.Price,
+            Changes =
             [
-                .. changes.Select(c => new BidChangeAnswer(
-                    c.Key,
-                    nameOf(c.Key),
-                    Quantity(c.Key, c.QuantityBefore),
-                    Quantity(c.Key, c.QuantityAfter),
-                    FigureAnswer.Of(Money(c.Before)),
-                    FigureAnswer.Of(Money(c.After)),
-                    FigureAnswer.Of(Money(Math.Abs(c.Difference))),
-                    c.Difference > 0
-                )),
+                .. changes.Select(c => new BidChangeAnswer
+                {
+                    Key = c.Key,
+                    Name = nameOf(c.Key),
+                    QuantityBefore = Quantity(c.Key, c.QuantityBefore),
+                    QuantityAfter = Quantity(c.Key, c.QuantityAfter),
+                    Before = FigureAnswer.Of(Money(c.Before)),
+                    After = FigureAnswer.Of(Money(c.After)),
+                    Difference = FigureAnswer.Of(Money(Math.Abs(c.Difference))),
+                    Dearer = c.Difference > 0,
+                }),
             ],
+            Surfaces =
             [
                 .. kept
                     .Surfaces.Where(s => KeptBids.Differs(s, now.GetValueOrDefault(s.Name)))
                     .Select(s => Change(s, now.GetValueOrDefault(s.Name))),
                 .. today
                     .Surfaces.Where(s => kept.Surfaces.All(k => k.Name != s.Name))
-                    .Select(s => new SurfaceChangeAnswer(s.Name, null, Temperature(s.SubstrateC), "", s.Route, null, Sets(s.Sets))),
-            ]
-        );
+                    .Select(s => new SurfaceChangeAnswer
+                    {
+                        Name = s.Name,
+                        SubstrateBefore = null,
+                        SubstrateAfter = Temperature(s.SubstrateC),
+                        RouteBefore = "",
+                        RouteAfter = s.Route,
+                        SetsBefore = null,
+                        SetsAfter = Sets(s.Sets),
+                    }),
+            ],
+        };
 
         static (string Key, double Quantity, double Amount) Plain(KeptLine line) => (line.Key, line.Quantity, line.Amount);
     }
@@ -105,15 +119,16 @@ internal static class PriceAnswers
     private static DateOnly Day(int dayOfYear, int year) => new DateOnly(year, 1, 1).AddDays(dayOfYear - 1);
 
     private static SurfaceChangeAnswer Change(KeptSurface before, KeptSurface? after) =>
-        new(
-            before.Name,
-            Temperature(before.SubstrateC),
-            Temperature(after?.SubstrateC),
-            before.Route,
-            after?.Route ?? "",
-            Sets(before.Sets),
-            after is null ? null : Sets(after.Sets)
-        );
+        new()
+        {
+            Name = before.Name,
+            SubstrateBefore = Temperature(before.SubstrateC),
+            SubstrateAfter = Temperature(after?.SubstrateC),
+            RouteBefore = before.Route,
+            RouteAfter = after?.Route ?? "",
+            SetsBefore = Sets(before.Sets),
+            SetsAfter = after is null ? null : Sets(after.Sets),
+        };
 
     private static FigureAnswer Sets(double sets) => FigureAnswer.Of(new(sets, Dimension.Sets));
 

@@ -60,20 +60,21 @@ internal static class PriceEndpoints
         var kept = await db.Bids.AsNoTracking().Where(b => b.JobId == id).OrderByDescending(b => b.MadeAt).Take(MostKept).ToListAsync();
         var today = KeptBids.Of(bid);
         var pricing = JobPricing.Of(study.Job);
-        return new(
-            pricing.WorkDate,
-            JobPricing.SeasonOf(study.Job) is { } season ? FigureAnswer.Of(season.Air.ToFigure()) : null,
-            JobPlaces.Of(study.Job) is not null,
-            pricing.SpaceM3 is { } m3 ? FigureAnswer.Of(new(m3, Dimension.RoomVolume)) : null,
-            FigureAnswer.Of(new(pricing.AirChanges, Dimension.AirChanges)),
-            Vocabulary.KeyOf(pricing.Heater),
-            BidQuestions.Of(bid.Surfaces.Select(s => s.Priced)),
-            BidQuestions.Answer(bid.Bid, means.Supplies),
-            [.. bid.Surfaces.Select(PriceAnswers.Of)],
-            [.. kept.Where(b => b.Document is not null).Select(b => PriceAnswers.Of(b, today, NameOf))],
-            [.. PriceAnswers.Seasons(study, pricing.WorkDate ?? PlaceTime.Today(study.Job, clock), means.Supplies.Sheets.Values)],
-            study.Job.Version
-        );
+        return new()
+        {
+            WorkDate = pricing.WorkDate,
+            SeasonAir = JobPricing.SeasonOf(study.Job) is { } season ? FigureAnswer.Of(season.Air.ToFigure()) : null,
+            HasPlace = JobPlaces.Of(study.Job) is not null,
+            Space = pricing.SpaceM3 is { } m3 ? FigureAnswer.Of(new(m3, Dimension.RoomVolume)) : null,
+            AirChanges = FigureAnswer.Of(new(pricing.AirChanges, Dimension.AirChanges)),
+            Heater = Vocabulary.KeyOf(pricing.Heater),
+            Question = BidQuestions.Of(bid.Surfaces.Select(s => s.Priced)),
+            Bid = BidQuestions.Answer(bid.Bid, means.Supplies),
+            Surfaces = [.. bid.Surfaces.Select(PriceAnswers.Of)],
+            Kept = [.. kept.Where(b => b.Document is not null).Select(b => PriceAnswers.Of(b, today, NameOf))],
+            Seasons = [.. PriceAnswers.Seasons(study, pricing.WorkDate ?? PlaceTime.Today(study.Job, clock), means.Supplies.Sheets.Values)],
+            JobVersion = study.Job.Version,
+        };
     }
 
     private static async Task<Ok<JobPriceAnswer>> KeepAsync(
@@ -114,19 +115,30 @@ internal static class PriceEndpoints
         var row = job.RowOf(id);
         if (JobBid.QuestionOf(job.Study, row, job.Means) is not { } question)
         {
-            return TypedResults.Ok(new ColdRoutesAnswer(null, row.SubstrateFrom, false, false, "", []));
+            return TypedResults.Ok(
+                new ColdRoutesAnswer
+                {
+                    Substrate = null,
+                    From = row.SubstrateFrom,
+                    Needed = false,
+                    Priced = false,
+                    Sheet = "",
+                    Routes = [],
+                }
+            );
         }
 
         var routes = ColdRoutes.Of(question);
         return TypedResults.Ok(
-            new ColdRoutesAnswer(
-                FigureAnswer.Of(question.Substrate.ToFigure()),
-                row.SubstrateFrom,
-                ColdRoutes.IsNearEdge(question),
-                routes.Routes.All(r => r.Bid.Missing.Count == 0),
-                question.Standard.Name,
-                ColdRouteQuestions.Answer(routes)
-            )
+            new ColdRoutesAnswer
+            {
+                Substrate = FigureAnswer.Of(question.Substrate.ToFigure()),
+                From = row.SubstrateFrom,
+                Needed = ColdRoutes.IsNearEdge(question),
+                Priced = routes.Routes.All(r => r.Bid.Missing.Count == 0),
+                Sheet = question.Standard.Name,
+                Routes = ColdRouteQuestions.Answer(routes),
+            }
         );
     }
 

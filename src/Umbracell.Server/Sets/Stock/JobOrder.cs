@@ -38,15 +38,16 @@ internal static class JobOrder
             [.. bid.Loads.Select(load => (load.Sheet, load.Sets.Load.Sets))],
             Mass.FromKilograms(rates.TrailerKilograms)
         );
-        return new(
-            pricing.WorkDate,
-            pricing.WorkDate is { } work && rates.LeadDays > 0 ? work.AddDays(-(int)Math.Ceiling(rates.LeadDays)) : null,
-            lines,
-            FigureAnswer.Of(weighed.Weight.ToFigure()),
-            rates.TrailerKilograms > 0 ? FigureAnswer.Of(new(rates.TrailerKilograms, Dimension.Mass)) : null,
-            FindingAnswer.All(weighed.Findings),
-            air is { } known ? FigureAnswer.Of(known.ToFigure()) : null
-        );
+        return new()
+        {
+            WorkDate = pricing.WorkDate,
+            OrderBy = pricing.WorkDate is { } work && rates.LeadDays > 0 ? work.AddDays(-(int)Math.Ceiling(rates.LeadDays)) : null,
+            Lines = lines,
+            Weight = FigureAnswer.Of(weighed.Weight.ToFigure()),
+            Trailer = rates.TrailerKilograms > 0 ? FigureAnswer.Of(new(rates.TrailerKilograms, Dimension.Mass)) : null,
+            Findings = FindingAnswer.All(weighed.Findings),
+            NightAir = air is { } known ? FigureAnswer.Of(known.ToFigure()) : null,
+        };
     }
 
     public static IReadOnlyList<DrumLot> Lots(IEnumerable<StockLotRow> rows, string sheet) =>
@@ -56,36 +57,38 @@ internal static class JobOrder
     {
         var (sheet, load) = (of.Sheet, of.Sets.Load.Sets);
         var stock = DrumStock.Of(sheet, Lots(lots, sheet.Id), load, day);
-        return new(
-            sheet.Id,
-            sheet.Name,
-            load,
-            FigureAnswer.Of(new(stock.SetsA, Dimension.Sets)),
-            FigureAnswer.Of(new(stock.SetsB, Dimension.Sets)),
-            new(FigureAnswer.Of(stock.Working.Result), WorkingAnswer.Of(stock.Working)),
-            stock.Order,
-            rates.PriceOf(sheet) is { } price ? FigureAnswer.Of(new(stock.Order * price, Dimension.Money)) : null,
-            FigureAnswer.Of(new(load * sheet.SetMass.Kilograms, Dimension.Mass)),
-            air is { } night && !sheet.IsKit ? [Drum(sheet, SetSide.A, night, rates), Drum(sheet, SetSide.B, night, rates)] : [],
-            air is { } cold && !sheet.IsKit ? Warming(sheet, load, cold, rates) : null,
-            FigureAnswer.Of(new(load - of.Sets.Median, Dimension.Sets)),
-            [],
-            FindingAnswer.All(stock.Findings)
-        );
+        return new()
+        {
+            SheetId = sheet.Id,
+            Sheet = sheet.Name,
+            Load = load,
+            SetsA = FigureAnswer.Of(new(stock.SetsA, Dimension.Sets)),
+            SetsB = FigureAnswer.Of(new(stock.SetsB, Dimension.Sets)),
+            Order = new(FigureAnswer.Of(stock.Working.Result), WorkingAnswer.Of(stock.Working)),
+            OrderCount = stock.Order,
+            Price = rates.PriceOf(sheet) is { } price ? FigureAnswer.Of(new(stock.Order * price, Dimension.Money)) : null,
+            Weight = FigureAnswer.Of(new(load * sheet.SetMass.Kilograms, Dimension.Mass)),
+            Drums = air is { } night && !sheet.IsKit ? [Drum(sheet, SetSide.A, night, rates), Drum(sheet, SetSide.B, night, rates)] : [],
+            Warming = air is { } cold && !sheet.IsKit ? Warming(sheet, load, cold, rates) : null,
+            LeftOver = FigureAnswer.Of(new(load - of.Sets.Median, Dimension.Sets)),
+            NextJobs = [],
+            Findings = FindingAnswer.All(stock.Findings),
+        };
     }
 
     private static WarmingAnswer Warming(ProductSheet sheet, int load, Temperature night, Rates rates)
     {
         var warming = DrumWarming.Of(
             [new(SetSide.A, sheet.SetMassA, load), new(SetSide.B, sheet.SetMassB, load)],
-            new(
-                night,
-                sheet.Drums.Least + SprayGate.DrumEdge,
-                rates.BlanketWatts,
-                Temperature.FromCelsius(rates.HotRoomCelsius),
-                rates.HotRoomLoss,
-                rates.HeatKilowattHour
-            )
+            new()
+            {
+                Night = night,
+                Wanted = sheet.Drums.Least + SprayGate.DrumEdge,
+                BlanketWatts = rates.BlanketWatts,
+                Room = Temperature.FromCelsius(rates.HotRoomCelsius),
+                RoomLoss = rates.HotRoomLoss,
+                KilowattHourPrice = rates.HeatKilowattHour,
+            }
         );
         return new(Way(warming.Blankets), Way(warming.HotRoom));
 

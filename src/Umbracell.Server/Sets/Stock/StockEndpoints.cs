@@ -49,17 +49,18 @@ internal static class StockEndpoints
         var today = DateOnly.FromDateTime(clock.GetUtcNow().UtcDateTime);
         return new(
             [
-                .. rows.Select(r => new StockLotAnswer(
-                    r.Id,
-                    r.SheetSlug,
-                    sheets.GetValueOrDefault(r.SheetSlug)?.Name ?? r.SheetSlug,
-                    r.Side,
-                    r.Lot,
-                    r.Expires,
-                    r.Full,
-                    FigureAnswer.Of(new(r.PartKg, Dimension.Mass)),
-                    r.Version
-                )),
+                .. rows.Select(r => new StockLotAnswer
+                {
+                    Id = r.Id,
+                    SheetId = r.SheetSlug,
+                    Sheet = sheets.GetValueOrDefault(r.SheetSlug)?.Name ?? r.SheetSlug,
+                    Side = r.Side,
+                    Lot = r.Lot,
+                    Expires = r.Expires,
+                    Full = r.Full,
+                    Part = FigureAnswer.Of(new(r.PartKg, Dimension.Mass)),
+                    Version = r.Version,
+                }),
             ],
             [.. rows.Select(r => r.SheetSlug).Distinct().Where(sheets.ContainsKey).Select(slug => Product(sheets[slug], rows, today))]
         );
@@ -68,14 +69,15 @@ internal static class StockEndpoints
     private static StockProductAnswer Product(Core.Materials.ProductSheet sheet, List<StockLotRow> rows, DateOnly today)
     {
         var stock = DrumStock.Of(sheet, JobOrder.Lots(rows, sheet.Id), 0, today);
-        return new(
-            sheet.Id,
-            sheet.Name,
-            FigureAnswer.Of(new(stock.SetsA, Dimension.Sets)),
-            FigureAnswer.Of(new(stock.SetsB, Dimension.Sets)),
-            FigureAnswer.Of(new(stock.Sets, Dimension.Sets)),
-            FindingAnswer.All(stock.Findings.Where(f => f.Case != MaterialRules.Suffices))
-        );
+        return new()
+        {
+            SheetId = sheet.Id,
+            Sheet = sheet.Name,
+            SetsA = FigureAnswer.Of(new(stock.SetsA, Dimension.Sets)),
+            SetsB = FigureAnswer.Of(new(stock.SetsB, Dimension.Sets)),
+            Sets = FigureAnswer.Of(new(stock.Sets, Dimension.Sets)),
+            Findings = FindingAnswer.All(stock.Findings.Where(f => f.Case != MaterialRules.Suffices)),
+        };
     }
 
     private static async Task<Ok<StockAnswer>> AddAsync(TypedEdit edit, UmbracellDb db, SheetLibrary library, TimeProvider clock)

@@ -24,15 +24,16 @@ internal static class SurfaceGates
             _ => null,
         };
         var seen = readings.Of(surface.Id, ReadingKind.FoundDry);
-        return new(
-            sheet,
-            surface.Substrate,
-            Temperature(readings.Of(surface.Id, ReadingKind.SubstrateTemperature)),
-            Temperature(readings.Of(surface.Id, ReadingKind.AirTemperature)),
-            readings.Of(surface.Id, ReadingKind.Humidity) is { Percent: { } percent } rh
+        return new()
+        {
+            SheetId = sheet,
+            SubstrateKind = surface.Substrate,
+            Substrate = Temperature(readings.Of(surface.Id, ReadingKind.SubstrateTemperature)),
+            Air = Temperature(readings.Of(surface.Id, ReadingKind.AirTemperature)),
+            Humidity = readings.Of(surface.Id, ReadingKind.Humidity) is { Percent: { } percent } rh
                 ? new(percent, rh.HumidityOver, Age(rh), rh.Instrument)
                 : null,
-            meter is null
+            Moisture = meter is null
                 ? null
                 : new(
                     meter.Kind == ReadingKind.WoodMoisture ? meter.Percent : null,
@@ -41,15 +42,15 @@ internal static class SurfaceGates
                     meter.Instrument,
                     meter.Kind == ReadingKind.ConcreteMoisture ? meter.Percent : null
                 ),
-            Temperature(a),
-            Temperature(b),
-            records.Done(surface.Id),
-            job.AltitudeM,
-            [.. PreparationAnswers.List(surface).Select(task => task.Item)],
-            records.JointsReady(surface.Id),
-            surface.OpenLeak is not null,
-            seen is null ? null : new(seen.FoundDry == true, Age(seen), seen.Instrument)
-        );
+            DrumA = Temperature(a),
+            DrumB = Temperature(b),
+            Prepared = records.Done(surface.Id),
+            AltitudeM = job.AltitudeM,
+            Required = [.. PreparationAnswers.List(surface).Select(task => task.Item)],
+            JointsReady = records.JointsReady(surface.Id),
+            LeakOpen = surface.OpenLeak is not null,
+            Seen = seen is null ? null : new(seen.FoundDry == true, Age(seen), seen.Instrument),
+        };
 
         double Age(ReadingRow reading) => Math.Max(0, (now - reading.TakenAt).TotalMinutes);
         ReadTemperature? Temperature(ReadingRow? reading) =>

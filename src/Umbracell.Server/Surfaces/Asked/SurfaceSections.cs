@@ -29,44 +29,47 @@ internal static class SurfaceSections
         var target = targets?.For(element, job.ClimateZone);
         var slab = targets?.SlabFor(element, job.ClimateZone);
         var beyond = Beyond(template.Exposure, job);
-        return new(
-            surface.Kind,
-            null,
-            null,
-            surface.Assembly.Outboard,
-            surface.Assembly.Inboard,
-            new(
-                surface.MemberMaterial,
-                surface.MemberDepthM * 1000,
-                surface.MemberSpacingM * 1000,
-                surface.MemberShare * 100,
-                surface.Details.FlangeMm,
-                surface.Details.WebMm,
-                surface.Details.SkinMm
-            ),
-            surface.Assembly.VentChannelMm,
-            surface.Assembly.Baffle,
-            surface.FoamAgainst,
-            template.HeatFlow,
-            template.Exposure,
-            targets?.Films ?? FilmSet.Us,
-            job.IndoorC,
-            job.IndoorRhPct,
-            beyond.TempC,
-            beyond.RhPct,
-            target is null ? null : new(target.GreatestU.WattsPerSquareMetreKelvin, target.Edition),
-            job.ClimateZone,
-            SurfaceYears.Of(job, template.Exposure),
-            BeyondEdgeC: surface.Kind == SurfaceKind.UnderSlab ? job.OutdoorC : null,
-            Door: surface.Kind == SurfaceKind.OverheadDoor
-                ? new(
-                    surface.Details.DoorSpareKg,
-                    SurfaceReader.Takeoff(surface) is { OpeningsExceedSurface: false } takeoff ? takeoff.Treated.SquareMetres : null
-                )
-                : null,
-            SlabTarget: slab is null ? null : new(slab.LeastR.SquareMetreKelvinsPerWatt, slab.Along.Millimetres, slab.Edition),
-            VentedCladding: surface.Kind == SurfaceKind.StudWall && surface.ChoiceFacts is { VentedCladding: true }
-        );
+        return new()
+        {
+            Kind = surface.Kind,
+            SheetId = null,
+            ThicknessMm = null,
+            Outboard = surface.Assembly.Outboard,
+            Inboard = surface.Assembly.Inboard,
+            Members = new()
+            {
+                Material = surface.MemberMaterial,
+                DepthMm = surface.MemberDepthM * 1000,
+                SpacingMm = surface.MemberSpacingM * 1000,
+                SharePct = surface.MemberShare * 100,
+                FlangeMm = surface.Details.FlangeMm,
+                WebMm = surface.Details.WebMm,
+                SkinMm = surface.Details.SkinMm,
+            },
+            VentChannelMm = surface.Assembly.VentChannelMm,
+            Baffle = surface.Assembly.Baffle,
+            FoamAgainst = surface.FoamAgainst,
+            HeatFlow = template.HeatFlow,
+            Exposure = template.Exposure,
+            Films = targets?.Films ?? FilmSet.Us,
+            IndoorC = job.IndoorC,
+            IndoorRhPct = job.IndoorRhPct,
+            OutdoorC = beyond.TempC,
+            OutdoorRhPct = beyond.RhPct,
+            Target = target is null ? null : new(target.GreatestU.WattsPerSquareMetreKelvin, target.Edition),
+            ClimateZone = job.ClimateZone,
+            Year = SurfaceYears.Of(job, template.Exposure),
+            BeyondEdgeC = surface.Kind == SurfaceKind.UnderSlab ? job.OutdoorC : null,
+            Door =
+                surface.Kind == SurfaceKind.OverheadDoor
+                    ? new(
+                        surface.Details.DoorSpareKg,
+                        SurfaceReader.Takeoff(surface) is { OpeningsExceedSurface: false } takeoff ? takeoff.Treated.SquareMetres : null
+                    )
+                    : null,
+            SlabTarget = slab is null ? null : new(slab.LeastR.SquareMetreKelvinsPerWatt, slab.Along.Millimetres, slab.Edition),
+            VentedCladding = surface.Kind == SurfaceKind.StudWall && surface.ChoiceFacts is { VentedCladding: true },
+        };
     }
 
     /// <summary>Soil is assumed wet and at 10 °C until a ground temperature is entered.</summary>

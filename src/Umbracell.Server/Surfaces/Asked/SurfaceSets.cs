@@ -52,19 +52,20 @@ internal static class SurfaceSets
         string sheet,
         double thicknessMm
     ) =>
-        new(
-            sheet,
-            takeoff.Developed.SquareMetres,
-            thicknessMm,
-            surface.ShavedFlush,
-            SubstrateOf(surface, job, readings).Celsius,
-            surface.ExpectedDrumC ?? Coldest(readings, sheet),
-            surface.OpenFace ? 0 : null,
-            null,
-            null,
-            job.RiskPct,
-            surface.Details.PenetrationMm
-        );
+        new()
+        {
+            SheetId = sheet,
+            AreaM2 = takeoff.Developed.SquareMetres,
+            ThicknessMm = thicknessMm,
+            ShavedFlush = surface.ShavedFlush,
+            SubstrateTempC = SubstrateOf(surface, job, readings).Celsius,
+            DrumTempC = surface.ExpectedDrumC ?? Coldest(readings, sheet),
+            WindMs = surface.OpenFace ? 0 : null,
+            DepthScatterMm = null,
+            OverfillMm = null,
+            RiskPct = job.RiskPct,
+            PenetrationMm = surface.Details.PenetrationMm,
+        };
 
     /// <summary>The substrate temperature a surface's yield is reckoned at, and where it comes from.</summary>
     public static (double? Celsius, SubstrateFrom From) SubstrateOf(Surface surface, Job job, LatestReadings readings) =>

@@ -4,20 +4,26 @@ using Umbracell.Questions.Answers;
 namespace Umbracell.Server.Surfaces;
 
 /// <summary>A cell of the board.</summary>
-/// <param name="Stage">Column.</param>
-/// <param name="Verdict">Worst verdict; null where there is nothing to judge yet.</param>
-/// <param name="Word">Key of the word shown where no figure is, or beside it.</param>
-/// <param name="Figures">Figures of the cell by name.</param>
-/// <param name="Stale">What it stands on has aged or changed.</param>
-/// <param name="Missing">Survey: what is still wanted, each with the stages it blocks.</param>
-public sealed record BoardCell(
-    Stage Stage,
-    Verdict? Verdict,
-    string Word,
-    IReadOnlyDictionary<string, FigureAnswer> Figures,
-    bool Stale = false,
-    IReadOnlyList<MissingAnswer>? Missing = null
-);
+public sealed record BoardCell
+{
+    /// <summary>Column.</summary>
+    public required Stage Stage { get; init; }
+
+    /// <summary>Worst verdict; null where there is nothing to judge yet.</summary>
+    public required Verdict? Verdict { get; init; }
+
+    /// <summary>Key of the word shown where no figure is, or beside it.</summary>
+    public required string Word { get; init; }
+
+    /// <summary>Figures of the cell by name.</summary>
+    public required IReadOnlyDictionary<string, FigureAnswer> Figures { get; init; }
+
+    /// <summary>What it stands on has aged or changed.</summary>
+    public bool Stale { get; init; }
+
+    /// <summary>Survey: what is still wanted, each with the stages it blocks.</summary>
+    public IReadOnlyList<MissingAnswer>? Missing { get; init; }
+}
 
 /// <summary>Something a survey still wants.</summary>
 public sealed record MissingAnswer(string Rule, string Case, Stage Blocks);

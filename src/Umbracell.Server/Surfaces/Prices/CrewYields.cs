@@ -43,8 +43,14 @@ internal sealed class CrewYields(UmbracellDb db, SheetLibrary library)
             .For(sheet, new(Temperature.FromCelsius(substrate), Temperature.FromCelsius(drums), Length.FromMetres(row.LiftM), null))
             .Expected;
         var foam = Area.FromSquareMetres(row.AreaM2) * Length.FromMetres(row.MeanDepthM);
-        return new(row.Id.ToString(), row.Crew, sheet.Family, foam * (1 / row.SetsUsed), predicted, foam)
+        return new()
         {
+            Id = row.Id.ToString(),
+            Crew = row.Crew,
+            Family = sheet.Family,
+            Actual = foam * (1 / row.SetsUsed),
+            Predicted = predicted,
+            Foam = foam,
             DepthReadings = row.DepthReadings,
             DepthScatter = Length.FromMetres(row.DepthScatterM),
         };

@@ -88,21 +88,21 @@ internal sealed record JobBid(Bid Bid, IReadOnlyList<PricedSurface> Surfaces, IR
 
     private static PricedSurface Priced(SurfaceStudy row, Job job, PriceMeans means, SharedSpace space)
     {
-        var asItIs = new BidSurface(
-            row.Surface.Name,
-            row.Takeoff!.Treated,
-            row.Surface.Details.Access,
+        var asItIs = new BidSurface
+        {
+            Name = row.Surface.Name,
+            Treated = row.Takeoff!.Treated,
+            Access = row.Surface.Details.Access,
+            Foams =
             [
                 .. row.AllSets.Select(one => new BidFoam(one.Sheet, one.Sets.Demand.Volume, one.Sets.Sets.Median, one.Sets.Sets.Working)
                 {
                     MeanDepthSd = one.Sets.Spread.MeanDepth,
                 }),
             ],
-            [.. Bought(row)],
-            row.Shaved,
-            LiftPlan.LeastTimeOf(row.Section?.Lifts ?? [])
-        )
-        {
+            Bought = [.. Bought(row)],
+            Shaved = row.Shaved,
+            Waits = LiftPlan.LeastTimeOf(row.Section?.Lifts ?? []),
             Trades = row.System == CandidateKind.NewRoofOnBoard ? BidTrade.OfNewRoof(means.Rates) : [],
         };
         if (CaseOf(row, job, means, space) is not { } question || !ColdRoutes.AreAsked(question))

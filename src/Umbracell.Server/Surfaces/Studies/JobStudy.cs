@@ -12,18 +12,26 @@ using Umbracell.Store.Model;
 namespace Umbracell.Server.Surfaces;
 
 /// <summary>A surface with what every stage says of it.</summary>
-internal sealed record SurfaceStudy(
-    Surface Surface,
-    SectionCase Bare,
-    ProductSheet? Sheet,
-    SurfaceTakeoff? Takeoff,
-    IReadOnlyList<Finding> Survey,
-    SectionStudy? Section,
-    MonthlyYear? Year,
-    SetsQuestion? SetsQuestion,
-    SetsStudy? Sets
-)
+internal sealed record SurfaceStudy
 {
+    public required Surface Surface { get; init; }
+
+    public required SectionCase Bare { get; init; }
+
+    public required ProductSheet? Sheet { get; init; }
+
+    public required SurfaceTakeoff? Takeoff { get; init; }
+
+    public required IReadOnlyList<Finding> Survey { get; init; }
+
+    public required SectionStudy? Section { get; init; }
+
+    public required MonthlyYear? Year { get; init; }
+
+    public required SetsQuestion? SetsQuestion { get; init; }
+
+    public required SetsStudy? Sets { get; init; }
+
     /// <summary>What the gate is asked, with readings as old as they were at <see cref="StudiedAt"/>; null until a sheet is
     /// chosen.</summary>
     public GateQuestion? Gate { get; init; }

@@ -48,8 +48,17 @@ internal static class SurfaceStudies
         var bare = SectionQuestions.Case(SurfaceSections.Empty(surface, job), supplies);
         if (sheet is null)
         {
-            return new(surface, bare, null, takeoff, survey, section, year, null, null)
+            return new()
             {
+                Surface = surface,
+                Bare = bare,
+                Sheet = null,
+                Takeoff = takeoff,
+                Survey = survey,
+                Section = section,
+                Year = year,
+                SetsQuestion = null,
+                Sets = null,
                 StudiedAt = now,
                 AddedBoards = BoardsOf(surface),
                 System = surface.System?.Kind,
@@ -65,8 +74,17 @@ internal static class SurfaceStudies
             .Where(one => one is { Sheet: not null, Sets: not null })
             .Select(one => (one.Sheet!, one.Sets!))
             .ToList();
-        return new(surface, bare, sheet, takeoff, survey, section, year, setsQuestion, sets)
+        return new()
         {
+            Surface = surface,
+            Bare = bare,
+            Sheet = sheet,
+            Takeoff = takeoff,
+            Survey = survey,
+            Section = section,
+            Year = year,
+            SetsQuestion = setsQuestion,
+            Sets = sets,
             Gate = SurfaceGates.Of(surface, job, records, now),
             StudiedAt = now,
             Further = further,

@@ -37,38 +37,64 @@ public sealed record NumberInUnits(double Us, double Metric)
 }
 
 /// <summary>What a fan test gives.</summary>
-public sealed record FanResultAnswer(
-    bool IsSinglePoint,
-    double Coefficient,
-    double Exponent,
-    BoundedAnswer ExponentFigure,
-    FigureAnswer? Fit,
-    BoundedAnswer FlowAt50,
-    BoundedAnswer? AirChangesAt50,
-    FigureAnswer LeakageArea,
-    WorkingAnswer Working,
-    IReadOnlyList<FindingAnswer> Findings
-);
+public sealed record FanResultAnswer
+{
+    public required bool IsSinglePoint { get; init; }
+
+    public required double Coefficient { get; init; }
+
+    public required double Exponent { get; init; }
+
+    public required BoundedAnswer ExponentFigure { get; init; }
+
+    public required FigureAnswer? Fit { get; init; }
+
+    public required BoundedAnswer FlowAt50 { get; init; }
+
+    public required BoundedAnswer? AirChangesAt50 { get; init; }
+
+    public required FigureAnswer LeakageArea { get; init; }
+
+    public required WorkingAnswer Working { get; init; }
+
+    public required IReadOnlyList<FindingAnswer> Findings { get; init; }
+}
 
 /// <summary>A fan test.</summary>
-public sealed record FanTestAnswer(
-    Guid Id,
-    WorkPhase Phase,
-    FanDirection Direction,
-    FigureAnswer Indoor,
-    FigureAnswer Outdoor,
-    FigureAnswer? Volume,
-    FigureAnswer ZeroBefore,
-    FigureAnswer ZeroAfter,
-    IReadOnlyList<FanPointAnswer> Points,
-    TextInUnits PointsText,
-    string Words,
-    DateTimeOffset TakenAt,
-    string TakenBy,
-    FanResultAnswer? Result,
-    FieldFault? Fault,
-    uint Version
-);
+public sealed record FanTestAnswer
+{
+    public required Guid Id { get; init; }
+
+    public required WorkPhase Phase { get; init; }
+
+    public required FanDirection Direction { get; init; }
+
+    public required FigureAnswer Indoor { get; init; }
+
+    public required FigureAnswer Outdoor { get; init; }
+
+    public required FigureAnswer? Volume { get; init; }
+
+    public required FigureAnswer ZeroBefore { get; init; }
+
+    public required FigureAnswer ZeroAfter { get; init; }
+
+    public required IReadOnlyList<FanPointAnswer> Points { get; init; }
+
+    public required TextInUnits PointsText { get; init; }
+
+    public required string Words { get; init; }
+
+    public required DateTimeOffset TakenAt { get; init; }
+
+    public required string TakenBy { get; init; }
+
+    public required FanResultAnswer? Result { get; init; }
+
+    public required FieldFault? Fault { get; init; }
+
+    public required uint Version { get; init; }
+}
 
 /// <summary>The fan tests of a job, and how much tighter it became.</summary>
 public sealed record FanTestsAnswer(IReadOnlyList<FanTestAnswer> Tests, BoundedAnswer? Reduction);
@@ -170,24 +196,25 @@ internal static class FanTests
                         NumberInUnits.Of(new(result?.Points[i].Fitted ?? 0, Dimension.AirFlow))
                     )
             );
-        return new(
-            row.Id,
-            row.Phase,
-            row.Direction,
-            FigureAnswer.OfCelsius(row.IndoorC),
-            FigureAnswer.OfCelsius(row.OutdoorC),
-            row.VolumeM3 is { } v ? FigureAnswer.Of(new(v, Dimension.RoomVolume)) : null,
-            FigureAnswer.Of(new(row.ZeroBeforePa, Dimension.AirPressure)),
-            FigureAnswer.Of(new(row.ZeroAfterPa, Dimension.AirPressure)),
-            [.. points],
-            new(Text(row, UnitSystem.Us), Text(row, UnitSystem.Metric)),
-            row.Words,
-            row.TakenAt,
-            row.TakenBy,
-            result is null ? null : Answer(result),
-            fault,
-            row.Version
-        );
+        return new()
+        {
+            Id = row.Id,
+            Phase = row.Phase,
+            Direction = row.Direction,
+            Indoor = FigureAnswer.OfCelsius(row.IndoorC),
+            Outdoor = FigureAnswer.OfCelsius(row.OutdoorC),
+            Volume = row.VolumeM3 is { } v ? FigureAnswer.Of(new(v, Dimension.RoomVolume)) : null,
+            ZeroBefore = FigureAnswer.Of(new(row.ZeroBeforePa, Dimension.AirPressure)),
+            ZeroAfter = FigureAnswer.Of(new(row.ZeroAfterPa, Dimension.AirPressure)),
+            Points = [.. points],
+            PointsText = new(Text(row, UnitSystem.Us), Text(row, UnitSystem.Metric)),
+            Words = row.Words,
+            TakenAt = row.TakenAt,
+            TakenBy = row.TakenBy,
+            Result = result is null ? null : Answer(result),
+            Fault = fault,
+            Version = row.Version,
+        };
     }
 
     private static (FanTest? Result, FieldFault? Fault) Result(FanTestRow row, Job job)
@@ -203,18 +230,19 @@ internal static class FanTests
     }
 
     private static FanResultAnswer Answer(FanTest test) =>
-        new(
-            test.IsSinglePoint,
-            test.Coefficient,
-            test.Exponent.Value,
-            BoundedAnswer.Of(test.Exponent, Dimension.Number),
-            test.Fit is { } r2 ? FigureAnswer.Of(Figure.Number(r2)) : null,
-            BoundedAnswer.Of(test.FlowAt50, Dimension.AirFlow),
-            test.AirChangesAt50 is { } changes ? BoundedAnswer.Of(changes, Dimension.AirChanges) : null,
-            FigureAnswer.Of(new(test.LeakageArea, Dimension.LeakageArea)),
-            WorkingAnswer.Of(test.Working),
-            FindingAnswer.All(test.Findings)
-        );
+        new()
+        {
+            IsSinglePoint = test.IsSinglePoint,
+            Coefficient = test.Coefficient,
+            Exponent = test.Exponent.Value,
+            ExponentFigure = BoundedAnswer.Of(test.Exponent, Dimension.Number),
+            Fit = test.Fit is { } r2 ? FigureAnswer.Of(Figure.Number(r2)) : null,
+            FlowAt50 = BoundedAnswer.Of(test.FlowAt50, Dimension.AirFlow),
+            AirChangesAt50 = test.AirChangesAt50 is { } changes ? BoundedAnswer.Of(changes, Dimension.AirChanges) : null,
+            LeakageArea = FigureAnswer.Of(new(test.LeakageArea, Dimension.LeakageArea)),
+            Working = WorkingAnswer.Of(test.Working),
+            Findings = FindingAnswer.All(test.Findings),
+        };
 
     private static async Task<Ok<FanTestsAnswer>> AddAsync(
         Guid id,
@@ -313,7 +341,14 @@ internal static class FanTests
             );
             if (cells.Length != 2 || points.Count == MostPoints)
             {
-                fields.Fault(new("points", FaultCode.Points, line));
+                fields.Fault(
+                    new()
+                    {
+                        Field = "points",
+                        Code = FaultCode.Points,
+                        Typed = line,
+                    }
+                );
                 return;
             }
 
@@ -340,7 +375,14 @@ internal static class FanTests
 
         if (points.Count == 0)
         {
-            fields.Fault(new("points", FaultCode.Empty, ""));
+            fields.Fault(
+                new()
+                {
+                    Field = "points",
+                    Code = FaultCode.Empty,
+                    Typed = "",
+                }
+            );
             return;
         }
 

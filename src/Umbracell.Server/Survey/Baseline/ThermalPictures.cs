@@ -25,23 +25,38 @@ namespace Umbracell.Server.Survey.Baseline;
 public sealed record SpotAnswer(string Label, int Row, int Column, FigureAnswer Temp, FigureAnswer? Factor);
 
 /// <summary>A thermal picture without its dots.</summary>
-public sealed record ThermalAnswer(
-    Guid Id,
-    Guid? SurfaceId,
-    string Name,
-    WorkPhase Phase,
-    int Rows,
-    int Columns,
-    FigureAnswer Coldest,
-    FigureAnswer Warmest,
-    FigureAnswer Indoor,
-    FigureAnswer Outdoor,
-    string Conditions,
-    IReadOnlyList<SpotAnswer> Spots,
-    DateTimeOffset TakenAt,
-    string TakenBy,
-    uint Version
-);
+public sealed record ThermalAnswer
+{
+    public required Guid Id { get; init; }
+
+    public required Guid? SurfaceId { get; init; }
+
+    public required string Name { get; init; }
+
+    public required WorkPhase Phase { get; init; }
+
+    public required int Rows { get; init; }
+
+    public required int Columns { get; init; }
+
+    public required FigureAnswer Coldest { get; init; }
+
+    public required FigureAnswer Warmest { get; init; }
+
+    public required FigureAnswer Indoor { get; init; }
+
+    public required FigureAnswer Outdoor { get; init; }
+
+    public required string Conditions { get; init; }
+
+    public required IReadOnlyList<SpotAnswer> Spots { get; init; }
+
+    public required DateTimeOffset TakenAt { get; init; }
+
+    public required string TakenBy { get; init; }
+
+    public required uint Version { get; init; }
+}
 
 /// <summary>The dots of a thermal picture, thinned where there are more than a screen shows.</summary>
 /// <param name="Rows">Rows sent.</param>
@@ -107,7 +122,14 @@ internal static class ThermalPictures
         var grid = ThermalGrid.Read(await Uploads.ReadAsync(request), fahrenheit);
         if (await db.ThermalPictures.CountAsync(t => t.JobId == job.Id) >= MostOfAJob)
         {
-            throw new FieldFaultsException([new("file", FaultCode.TooMany, name)]);
+            throw new FieldFaultsException([
+                new()
+                {
+                    Field = "file",
+                    Code = FaultCode.TooMany,
+                    Typed = name,
+                },
+            ]);
         }
 
         var stamp = Stamp.Of(user, clock);
@@ -206,7 +228,14 @@ internal static class ThermalPictures
                 || spots.Count == MostSpots
             )
             {
-                fields.Fault(new("spots", FaultCode.Unknown, one));
+                fields.Fault(
+                    new()
+                    {
+                        Field = "spots",
+                        Code = FaultCode.Unknown,
+                        Typed = one,
+                    }
+                );
                 return;
             }
 
@@ -236,23 +265,24 @@ internal static class ThermalPictures
         await db.ThermalPictures.SingleOrDefaultAsync(t => t.Id == id) ?? throw new NotFoundException("thermal picture");
 
     private static ThermalAnswer Answer(ThermalPictureRow row) =>
-        new(
-            row.Id,
-            row.SurfaceId,
-            row.Name,
-            row.Phase,
-            row.Rows,
-            row.Columns,
-            FigureAnswer.OfCelsius(row.TempsC.Min()),
-            FigureAnswer.OfCelsius(row.TempsC.Max()),
-            FigureAnswer.OfCelsius(row.IndoorC),
-            FigureAnswer.OfCelsius(row.OutdoorC),
-            row.Conditions,
-            [.. row.Spots.Select(spot => Spot(spot, row))],
-            row.TakenAt,
-            row.TakenBy,
-            row.Version
-        );
+        new()
+        {
+            Id = row.Id,
+            SurfaceId = row.SurfaceId,
+            Name = row.Name,
+            Phase = row.Phase,
+            Rows = row.Rows,
+            Columns = row.Columns,
+            Coldest = FigureAnswer.OfCelsius(row.TempsC.Min()),
+            Warmest = FigureAnswer.OfCelsius(row.TempsC.Max()),
+            Indoor = FigureAnswer.OfCelsius(row.IndoorC),
+            Outdoor = FigureAnswer.OfCelsius(row.OutdoorC),
+            Conditions = row.Conditions,
+            Spots = [.. row.Spots.Select(spot => Spot(spot, row))],
+            TakenAt = row.TakenAt,
+            TakenBy = row.TakenBy,
+            Version = row.Version,
+        };
 
     private static SpotAnswer Spot(ThermalSpot spot, ThermalPictureRow row)
     {

@@ -20,17 +20,26 @@ public sealed record SpeakingAnswer(SpeakingFigure Figure, WorkedFigure? Now, Wo
 public sealed record SuspectAnswer(Guid SurfaceId, string Name, IReadOnlyList<SpeakingAnswer> Figures);
 
 /// <summary>A complaint with its suspects, and the figures of the building as a whole.</summary>
-public sealed record ComplaintAnswer(
-    Guid Id,
-    ComplaintKind Kind,
-    string Place,
-    string Words,
-    IReadOnlyList<Guid> SuspectIds,
-    IReadOnlyList<SuspectAnswer> Suspects,
-    IReadOnlyList<SpeakingAnswer> Building,
-    DateTimeOffset MadeAt,
-    uint Version
-);
+public sealed record ComplaintAnswer
+{
+    public required Guid Id { get; init; }
+
+    public required ComplaintKind Kind { get; init; }
+
+    public required string Place { get; init; }
+
+    public required string Words { get; init; }
+
+    public required IReadOnlyList<Guid> SuspectIds { get; init; }
+
+    public required IReadOnlyList<SuspectAnswer> Suspects { get; init; }
+
+    public required IReadOnlyList<SpeakingAnswer> Building { get; init; }
+
+    public required DateTimeOffset MadeAt { get; init; }
+
+    public required uint Version { get; init; }
+}
 
 internal static class ComplaintEndpoints
 {
@@ -66,21 +75,23 @@ internal static class ComplaintEndpoints
         var surfaces = (await reader.SurfacesAsync(job.Id)).ToDictionary(s => s.Id);
         var tests = await db.FanTests.AsNoTracking().Where(t => t.JobId == job.Id).ToListAsync();
         var speaking = new ComplaintFigures(job, await SurfaceStates.OfAsync(job, reader, library, db), tests);
-        return rows.ConvertAll(row => new ComplaintAnswer(
-            row.Id,
-            row.Kind,
-            row.Place,
-            row.Words,
-            row.Suspects,
+        return rows.ConvertAll(row => new ComplaintAnswer
+        {
+            Id = row.Id,
+            Kind = row.Kind,
+            Place = row.Place,
+            Words = row.Words,
+            SuspectIds = row.Suspects,
+            Suspects =
             [
                 .. row
                     .Suspects.Where(surfaces.ContainsKey)
                     .Select(id => new SuspectAnswer(id, surfaces[id].Name, speaking.OfSurface(row.Kind, surfaces[id]))),
             ],
-            speaking.OfBuilding(row.Kind),
-            row.MadeAt,
-            row.Version
-        ));
+            Building = speaking.OfBuilding(row.Kind),
+            MadeAt = row.MadeAt,
+            Version = row.Version,
+        });
     }
 
     private static async Task<Ok<List<ComplaintAnswer>>> AddAsync(
@@ -155,7 +166,14 @@ internal static class ComplaintEndpoints
             var ids = fields.Raw("suspects").Split(',', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries);
             if (ids.FirstOrDefault(id => !Guid.TryParse(id, out var guid) || !known.ContainsKey(guid)) is { } unknown)
             {
-                fields.Fault(new("suspects", FaultCode.Unknown, unknown));
+                fields.Fault(
+                    new()
+                    {
+                        Field = "suspects",
+                        Code = FaultCode.Unknown,
+                        Typed = unknown,
+                    }
+                );
             }
             else
             {

@@ -16,21 +16,34 @@ using Umbracell.Store.Model;
 namespace Umbracell.Server.Survey.Drive;
 
 /// <summary>A buffer space with the temperatures at which it floats.</summary>
-public sealed record BufferAnswer(
-    Guid Id,
-    string Name,
-    BufferKind Kind,
-    FigureAnswer Volume,
-    FigureAnswer AirChanges,
-    FigureAnswer AirChangesPlanned,
-    FigureAnswer OtherLoss,
-    FigureAnswer DuctLoss,
-    WorkedFigure? WinterNow,
-    WorkedFigure? WinterPlanned,
-    WorkedFigure? SummerNow,
-    WorkedFigure? SummerPlanned,
-    uint Version
-);
+public sealed record BufferAnswer
+{
+    public required Guid Id { get; init; }
+
+    public required string Name { get; init; }
+
+    public required BufferKind Kind { get; init; }
+
+    public required FigureAnswer Volume { get; init; }
+
+    public required FigureAnswer AirChanges { get; init; }
+
+    public required FigureAnswer AirChangesPlanned { get; init; }
+
+    public required FigureAnswer OtherLoss { get; init; }
+
+    public required FigureAnswer DuctLoss { get; init; }
+
+    public required WorkedFigure? WinterNow { get; init; }
+
+    public required WorkedFigure? WinterPlanned { get; init; }
+
+    public required WorkedFigure? SummerNow { get; init; }
+
+    public required WorkedFigure? SummerPlanned { get; init; }
+
+    public required uint Version { get; init; }
+}
 
 /// <summary>Stack pressure in a season.</summary>
 public sealed record StackAnswer(WorkedFigure AtTop, FigureAnswer AtFoot, FigureAnswer NeutralPlane);
@@ -99,21 +112,22 @@ internal static class BuildingEndpoints
             : null;
 
     private static BufferAnswer Buffer(BufferSpaceRow row, Job job, SurfaceStates states) =>
-        new(
-            row.Id,
-            row.Name,
-            row.Kind,
-            FigureAnswer.Of(new(row.VolumeM3, Dimension.RoomVolume)),
-            FigureAnswer.Of(new(row.AirChanges, Dimension.AirChanges)),
-            FigureAnswer.Of(new(row.AirChangesPlanned, Dimension.AirChanges)),
-            FigureAnswer.Of(new(row.OtherLossWK, Dimension.HeatLoss)),
-            FigureAnswer.Of(new(row.DuctLossW, Dimension.Power)),
-            Floating(states.Float(row, SeasonAir.Winter(job), planned: false)),
-            Floating(states.Float(row, SeasonAir.Winter(job), planned: true)),
-            Floating(states.Float(row, SeasonAir.Summer(job), planned: false)),
-            Floating(states.Float(row, SeasonAir.Summer(job), planned: true)),
-            row.Version
-        );
+        new()
+        {
+            Id = row.Id,
+            Name = row.Name,
+            Kind = row.Kind,
+            Volume = FigureAnswer.Of(new(row.VolumeM3, Dimension.RoomVolume)),
+            AirChanges = FigureAnswer.Of(new(row.AirChanges, Dimension.AirChanges)),
+            AirChangesPlanned = FigureAnswer.Of(new(row.AirChangesPlanned, Dimension.AirChanges)),
+            OtherLoss = FigureAnswer.Of(new(row.OtherLossWK, Dimension.HeatLoss)),
+            DuctLoss = FigureAnswer.Of(new(row.DuctLossW, Dimension.Power)),
+            WinterNow = Floating(states.Float(row, SeasonAir.Winter(job), planned: false)),
+            WinterPlanned = Floating(states.Float(row, SeasonAir.Winter(job), planned: true)),
+            SummerNow = Floating(states.Float(row, SeasonAir.Summer(job), planned: false)),
+            SummerPlanned = Floating(states.Float(row, SeasonAir.Summer(job), planned: true)),
+            Version = row.Version,
+        };
 
     private static WorkedFigure? Floating(BufferSpace? space) =>
         space is null ? null : new(FigureAnswer.Of(space.Temperature.ToFigure()), WorkingAnswer.Of(space.Working));

@@ -17,17 +17,26 @@ namespace Umbracell.Server.Survey.Drive;
 public sealed record StateAnswer(WorkedFigure RoomFace, FigureAnswer InterfaceTemp, FigureAnswer InterfaceHumidity, bool WouldCondense);
 
 /// <summary>What drives vapour through a surface in one season.</summary>
-public sealed record SeasonAnswer(
-    FigureAnswer IndoorTemp,
-    FigureAnswer OutdoorTemp,
-    FigureAnswer InsidePressure,
-    FigureAnswer OutsidePressure,
-    WorkedFigure Drive,
-    double DrivePa,
-    DriveDirection Direction,
-    StateAnswer? Now,
-    StateAnswer? Planned
-);
+public sealed record SeasonAnswer
+{
+    public required FigureAnswer IndoorTemp { get; init; }
+
+    public required FigureAnswer OutdoorTemp { get; init; }
+
+    public required FigureAnswer InsidePressure { get; init; }
+
+    public required FigureAnswer OutsidePressure { get; init; }
+
+    public required WorkedFigure Drive { get; init; }
+
+    public required double DrivePa { get; init; }
+
+    public required DriveDirection Direction { get; init; }
+
+    public required StateAnswer? Now { get; init; }
+
+    public required StateAnswer? Planned { get; init; }
+}
 
 /// <summary>Vapour drive and surface temperatures of a surface in winter and summer.</summary>
 public sealed record DriveAnswer(string InterfaceKey, SeasonAnswer Winter, SeasonAnswer Summer, IReadOnlyList<FindingAnswer> Findings);
@@ -72,17 +81,18 @@ internal static class DriveEndpoints
             ),
             _ => VapourDrive.Between(air.Indoor, air.IndoorRh, air.Outdoor, air.OutdoorRh),
         };
-        return new(
-            FigureAnswer.Of(air.Indoor.ToFigure()),
-            FigureAnswer.Of(air.Outdoor.ToFigure()),
-            FigureAnswer.Of(drive.Inside.ToFigure()),
-            FigureAnswer.Of(drive.Outside.ToFigure()),
-            new(FigureAnswer.Of(drive.Outward.ToFigure()), WorkingAnswer.Of(drive.Working)),
-            drive.Outward.Pascals,
-            drive.Direction,
-            State(states.Of(surface, air, planned: false)),
-            State(states.Of(surface, air, planned: true))
-        );
+        return new()
+        {
+            IndoorTemp = FigureAnswer.Of(air.Indoor.ToFigure()),
+            OutdoorTemp = FigureAnswer.Of(air.Outdoor.ToFigure()),
+            InsidePressure = FigureAnswer.Of(drive.Inside.ToFigure()),
+            OutsidePressure = FigureAnswer.Of(drive.Outside.ToFigure()),
+            Drive = new(FigureAnswer.Of(drive.Outward.ToFigure()), WorkingAnswer.Of(drive.Working)),
+            DrivePa = drive.Outward.Pascals,
+            Direction = drive.Direction,
+            Now = State(states.Of(surface, air, planned: false)),
+            Planned = State(states.Of(surface, air, planned: true)),
+        };
     }
 
     private static StateAnswer? State(AssemblyState? state) =>

@@ -163,7 +163,20 @@ internal static class ImportEndpoints
     private static ImportAnswer Answer(SurfaceImport import, IReadOnlyList<RowToImport> rows, UnitSystem units)
     {
         var seen = rows.Select(row => import.Check(row, units)).ToList();
-        return new([], false, "", "", false, units, seen, [], seen.Count(r => r.Faults.Count > 0), import.Area, []);
+        return new()
+        {
+            Columns = [],
+            Remembered = false,
+            Delimiter = "",
+            Encoding = "",
+            DecimalComma = false,
+            Units = units,
+            Rows = seen,
+            Skipped = [],
+            Faulty = seen.Count(r => r.Faults.Count > 0),
+            Area = import.Area,
+            Added = [],
+        };
     }
 
     private static async Task RememberAsync(IReadOnlyList<ColumnMap>? columns, UmbracellDb db)

@@ -32,29 +32,46 @@ public sealed record RowsToImport(
 );
 
 /// <summary>A row as checked: what it would become, or what is wrong with it, and what may have been meant otherwise.</summary>
-public sealed record CheckedRow(
-    int Line,
-    IReadOnlyDictionary<string, string> Fields,
-    string Note,
-    IReadOnlyList<FieldFault> Faults,
-    FigureAnswer? Area,
-    IReadOnlyList<FieldDoubt> Doubts
-);
+public sealed record CheckedRow
+{
+    public required int Line { get; init; }
+
+    public required IReadOnlyDictionary<string, string> Fields { get; init; }
+
+    public required string Note { get; init; }
+
+    public required IReadOnlyList<FieldFault> Faults { get; init; }
+
+    public required FigureAnswer? Area { get; init; }
+
+    public required IReadOnlyList<FieldDoubt> Doubts { get; init; }
+}
 
 /// <summary>What a file would bring. Nothing is written until it is accepted.</summary>
-public sealed record ImportAnswer(
-    IReadOnlyList<ColumnMap> Columns,
-    bool Remembered,
-    string Delimiter,
-    string Encoding,
-    bool DecimalComma,
-    UnitSystem Units,
-    IReadOnlyList<CheckedRow> Rows,
-    IReadOnlyList<SkippedSurface> Skipped,
-    int Faulty,
-    FigureAnswer Area,
-    IReadOnlyList<Guid> Added
-);
+public sealed record ImportAnswer
+{
+    public required IReadOnlyList<ColumnMap> Columns { get; init; }
+
+    public required bool Remembered { get; init; }
+
+    public required string Delimiter { get; init; }
+
+    public required string Encoding { get; init; }
+
+    public required bool DecimalComma { get; init; }
+
+    public required UnitSystem Units { get; init; }
+
+    public required IReadOnlyList<CheckedRow> Rows { get; init; }
+
+    public required IReadOnlyList<SkippedSurface> Skipped { get; init; }
+
+    public required int Faulty { get; init; }
+
+    public required FigureAnswer Area { get; init; }
+
+    public required IReadOnlyList<Guid> Added { get; init; }
+}
 
 /// <summary>Surfaces to be taken off together.</summary>
 public sealed record SurfacesToRemove([property: Required, MaxLength(5000)] IReadOnlyList<Guid> Ids);

@@ -20,30 +20,42 @@ internal static class JobFiling
             .OrderBy(r => r.TakenAt)
             .ThenBy(r => r.Id)
             .ToListAsync();
-        return new(
-            JobFile.CurrentVersion,
-            ToJobFile.Of(job),
-            [.. (await Rows(db.BufferSpaces).OrderBy(b => b.Name).ToListAsync()).Select(ToJobFile.Of)],
-            surfaces.ConvertAll(ToJobFile.Of),
-            [.. readings.Where(r => Stands(r.SurfaceId)).Select(ToJobFile.Of)],
+        return new()
+        {
+            FormatVersion = JobFile.CurrentVersion,
+            Job = ToJobFile.Of(job),
+            BufferSpaces = [.. (await Rows(db.BufferSpaces).OrderBy(b => b.Name).ToListAsync()).Select(ToJobFile.Of)],
+            Surfaces = surfaces.ConvertAll(ToJobFile.Of),
+            Readings = [.. readings.Where(r => Stands(r.SurfaceId)).Select(ToJobFile.Of)],
+            Joints =
             [
                 .. (await Rows(db.Joints).OrderBy(j => j.Id).ToListAsync())
                     .Where(j => Stands(j.FirstId) && Stands(j.SecondId))
                     .Select(ToJobFile.Of),
             ],
-            [.. (await Rows(db.Complaints).OrderBy(c => c.MadeAt).ToListAsync()).Select(c => ToJobFile.Of(c, standing))],
-            [.. (await Rows(db.Preparation).OrderBy(p => p.Id).ToListAsync()).Where(p => Stands(p.SurfaceId)).Select(ToJobFile.Of)],
-            [.. (await Rows(db.FanTests).OrderBy(t => t.TakenAt).ToListAsync()).Select(ToJobFile.Of)],
+            Complaints = [.. (await Rows(db.Complaints).OrderBy(c => c.MadeAt).ToListAsync()).Select(c => ToJobFile.Of(c, standing))],
+            Preparation =
+            [
+                .. (await Rows(db.Preparation).OrderBy(p => p.Id).ToListAsync()).Where(p => Stands(p.SurfaceId)).Select(ToJobFile.Of),
+            ],
+            FanTests = [.. (await Rows(db.FanTests).OrderBy(t => t.TakenAt).ToListAsync()).Select(ToJobFile.Of)],
+            ThermalPictures =
             [
                 .. (await Rows(db.ThermalPictures).OrderBy(t => t.TakenAt).ToListAsync())
                     .Where(t => Stands(t.SurfaceId))
                     .Select(ToJobFile.Of),
             ],
-            [.. (await Rows(db.LoggerSeries).OrderBy(l => l.AddedAt).ToListAsync()).Where(l => Stands(l.SurfaceId)).Select(ToJobFile.Of)],
-            [.. (await Rows(db.Photos).OrderBy(p => p.AddedAt).ToListAsync()).Where(p => Stands(p.SurfaceId)).Select(ToJobFile.Of)],
-            [.. (await Rows(db.Bids).OrderBy(b => b.MadeAt).ToListAsync()).Select(ToJobFile.Of).OfType<FiledBid>()],
-            [.. (await Rows(db.Papers).OrderBy(p => p.MadeAt).ToListAsync()).Select(ToJobFile.Of)]
-        );
+            Logs =
+            [
+                .. (await Rows(db.LoggerSeries).OrderBy(l => l.AddedAt).ToListAsync()).Where(l => Stands(l.SurfaceId)).Select(ToJobFile.Of),
+            ],
+            Photos =
+            [
+                .. (await Rows(db.Photos).OrderBy(p => p.AddedAt).ToListAsync()).Where(p => Stands(p.SurfaceId)).Select(ToJobFile.Of),
+            ],
+            Bids = [.. (await Rows(db.Bids).OrderBy(b => b.MadeAt).ToListAsync()).Select(ToJobFile.Of).OfType<FiledBid>()],
+            Papers = [.. (await Rows(db.Papers).OrderBy(p => p.MadeAt).ToListAsync()).Select(ToJobFile.Of)],
+        };
 
         IQueryable<T> Rows<T>(IQueryable<T> rows)
             where T : class, IJobRow => rows.AsNoTracking().Where(r => r.JobId == job.Id);

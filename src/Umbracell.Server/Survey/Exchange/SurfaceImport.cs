@@ -30,7 +30,15 @@ internal sealed class SurfaceImport(SurveyChoices choices, Stamp stamp, IEnumera
         var faults = Faults(edit, surface);
         if (faults.Count > 0)
         {
-            return new(row.Line, row.Fields, row.Note, faults, null, []);
+            return new()
+            {
+                Line = row.Line,
+                Fields = row.Fields,
+                Note = row.Note,
+                Faults = faults,
+                Area = null,
+                Doubts = [],
+            };
         }
 
         if (!_names.Add(surface.Name))
@@ -41,14 +49,30 @@ internal sealed class SurfaceImport(SurveyChoices choices, Stamp stamp, IEnumera
         Surfaces.Add(surface);
         var takeoff = SurfaceReader.Takeoff(surface);
         _area += takeoff?.Treated ?? default;
-        return new(row.Line, row.Fields, row.Note, [], FigureAnswer.Maybe(takeoff?.Treated.ToFigure()), edit.Doubts);
+        return new()
+        {
+            Line = row.Line,
+            Fields = row.Fields,
+            Note = row.Note,
+            Faults = [],
+            Area = FigureAnswer.Maybe(takeoff?.Treated.ToFigure()),
+            Doubts = edit.Doubts,
+        };
     }
 
     private IReadOnlyList<FieldFault> Faults(TypedEdit edit, Surface surface)
     {
         if (!edit.Fields.ContainsKey("name"))
         {
-            return [new("name", FaultCode.Empty, "")];
+            return
+            [
+                new()
+                {
+                    Field = "name",
+                    Code = FaultCode.Empty,
+                    Typed = "",
+                },
+            ];
         }
 
         try

@@ -88,7 +88,19 @@ internal static class SystemText
         if (overridden.Length > 0 && (!stamp.MayOverride || reason.Trim().Length == 0))
         {
             throw new FieldFaultsException([
-                stamp.MayOverride ? new("system", FaultCode.Empty, "") : new("system", FaultCode.NotYours, rules.Trim()),
+                stamp.MayOverride
+                    ? new()
+                    {
+                        Field = "system",
+                        Code = FaultCode.Empty,
+                        Typed = "",
+                    }
+                    : new()
+                    {
+                        Field = "system",
+                        Code = FaultCode.NotYours,
+                        Typed = rules.Trim(),
+                    },
             ]);
         }
 
@@ -151,5 +163,13 @@ internal static class SystemText
     private static (string Before, string After) Parted(string text, string by) =>
         text.IndexOf(by, StringComparison.Ordinal) is var at and >= 0 ? (text[..at], text[(at + by.Length)..]) : (text, "");
 
-    private static FieldFaultsException Unknown(string part) => new([new("system", FaultCode.Unknown, part)]);
+    private static FieldFaultsException Unknown(string part) =>
+        new([
+            new()
+            {
+                Field = "system",
+                Code = FaultCode.Unknown,
+                Typed = part,
+            },
+        ]);
 }

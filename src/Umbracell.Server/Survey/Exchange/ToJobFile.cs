@@ -23,7 +23,18 @@ internal static partial class ToJobFile
     public static partial FiledJob Of(Job job);
 
     public static FiledBid? Of(BidRow b) =>
-        b.Document is { } made ? new(b.MadeAt, b.MadeBy, b.WorkDate, made.Net, made.Price, made.Lines, made.Surfaces) : null;
+        b.Document is { } made
+            ? new()
+            {
+                MadeAt = b.MadeAt,
+                MadeBy = b.MadeBy,
+                WorkDate = b.WorkDate,
+                Net = made.Net,
+                Price = made.Price,
+                Lines = made.Lines,
+                Surfaces = made.Surfaces,
+            }
+            : null;
 
     [MapperIgnoreSource(nameof(PaperRow.Id))]
     [MapperIgnoreSource(nameof(PaperRow.FirmId))]

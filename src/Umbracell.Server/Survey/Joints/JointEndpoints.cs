@@ -13,29 +13,60 @@ using Umbracell.Store.Model;
 namespace Umbracell.Server.Survey.Joints;
 
 /// <summary>A joint as the survey shows it.</summary>
-public sealed record JointAnswer(
-    Guid Id,
-    JointKind Kind,
-    Guid FirstId,
-    Guid? SecondId,
-    string First,
-    string Second,
-    Handover Water,
-    Handover Air,
-    Handover Vapour,
-    Handover Heat,
-    string How,
-    string DoneBy,
-    bool Ready,
-    string SeenBy,
-    DateTimeOffset? SeenAt,
-    bool Solved,
-    FindingAnswer Finding,
-    uint Version
-);
+public sealed record JointAnswer
+{
+    public required Guid Id { get; init; }
+
+    public required JointKind Kind { get; init; }
+
+    public required Guid FirstId { get; init; }
+
+    public required Guid? SecondId { get; init; }
+
+    public required string First { get; init; }
+
+    public required string Second { get; init; }
+
+    public required Handover Water { get; init; }
+
+    public required Handover Air { get; init; }
+
+    public required Handover Vapour { get; init; }
+
+    public required Handover Heat { get; init; }
+
+    public required string How { get; init; }
+
+    public required string DoneBy { get; init; }
+
+    public required bool Ready { get; init; }
+
+    public required string SeenBy { get; init; }
+
+    public required DateTimeOffset? SeenAt { get; init; }
+
+    public required bool Solved { get; init; }
+
+    public required FindingAnswer Finding { get; init; }
+
+    public required uint Version { get; init; }
+}
 
 /// <summary>A joint the kinds suggest, not yet taken or dismissed.</summary>
-public sealed record SuggestedJointAnswer(JointKind Kind, Guid FirstId, Guid? SecondId, string First, string Second, bool SameName);
+public sealed record SuggestedJointAnswer
+{
+    public required JointKind Kind { get; init; }
+
+    public required Guid FirstId { get; init; }
+
+    public required Guid? SecondId { get; init; }
+
+    public required string First { get; init; }
+
+    public required string Second { get; init; }
+
+    public required bool SameName { get; init; }
+}
 
 /// <summary>The joints of a job.</summary>
 public sealed record JointsAnswer(IReadOnlyList<JointAnswer> Joints, IReadOnlyList<SuggestedJointAnswer> Suggested, int DoNotMeet);
@@ -98,14 +129,15 @@ internal static class JointEndpoints
         var suggested = JointSuggestions
             .For([.. surfaces.Select(s => new MeetingSurface(s.Id, s.Name, s.Kind, s.Shape))])
             .Where(s => !met.Contains(Key(s.Kind, s.First, s.Second)))
-            .Select(s => new SuggestedJointAnswer(
-                s.Kind,
-                s.First,
-                s.Second,
-                names[s.First],
-                s.Second is { } second ? names[second] : "",
-                s.SameName
-            ));
+            .Select(s => new SuggestedJointAnswer
+            {
+                Kind = s.Kind,
+                FirstId = s.First,
+                SecondId = s.Second,
+                First = names[s.First],
+                Second = s.Second is { } second ? names[second] : "",
+                SameName = s.SameName,
+            });
         return new(
             [.. standing.Where(r => !r.DoNotMeet).OrderBy(r => order[r.FirstId]).ThenBy(r => r.Kind).Select(r => Of(r, names))],
             [.. suggested],
@@ -120,26 +152,27 @@ internal static class JointEndpoints
     {
         var shape = SurveyRecords.Shape(row);
         var second = row.SecondId is { } id ? names.GetValueOrDefault(id, "") : row.Beyond;
-        return new(
-            row.Id,
-            row.Kind,
-            row.FirstId,
-            row.SecondId,
-            names.GetValueOrDefault(row.FirstId, ""),
-            second,
-            row.Water,
-            row.Air,
-            row.Vapour,
-            row.Heat,
-            row.How,
-            row.DoneBy,
-            row.Ready,
-            row.SeenBy,
-            row.SeenAt,
-            shape.IsSolved,
-            FindingAnswer.Of(JointCheck.Of(shape, second)),
-            row.Version
-        );
+        return new()
+        {
+            Id = row.Id,
+            Kind = row.Kind,
+            FirstId = row.FirstId,
+            SecondId = row.SecondId,
+            First = names.GetValueOrDefault(row.FirstId, ""),
+            Second = second,
+            Water = row.Water,
+            Air = row.Air,
+            Vapour = row.Vapour,
+            Heat = row.Heat,
+            How = row.How,
+            DoneBy = row.DoneBy,
+            Ready = row.Ready,
+            SeenBy = row.SeenBy,
+            SeenAt = row.SeenAt,
+            Solved = shape.IsSolved,
+            Finding = FindingAnswer.Of(JointCheck.Of(shape, second)),
+            Version = row.Version,
+        };
     }
 
     private static async Task<Created<JointsAnswer>> AddAsync(
@@ -245,7 +278,14 @@ internal static class JointEndpoints
         var solved = SurveyRecords.Shape(row).IsSolved;
         if (!solved && row.Ready && fields.Has("ready"))
         {
-            fields.Fault(new("ready", FaultCode.Unsolved, "yes"));
+            fields.Fault(
+                new()
+                {
+                    Field = "ready",
+                    Code = FaultCode.Unsolved,
+                    Typed = "yes",
+                }
+            );
         }
         else if (!solved)
         {
@@ -257,7 +297,14 @@ internal static class JointEndpoints
             (row.SeenBy, row.SeenAt) = ("", null);
             if (fields.Has("seen"))
             {
-                fields.Fault(new("seen", FaultCode.NotReady, "yes"));
+                fields.Fault(
+                    new()
+                    {
+                        Field = "seen",
+                        Code = FaultCode.NotReady,
+                        Typed = "yes",
+                    }
+                );
             }
         }
     }

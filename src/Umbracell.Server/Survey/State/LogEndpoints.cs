@@ -22,20 +22,32 @@ namespace Umbracell.Server.Survey.State;
 public sealed record LogPoint(long AtUnixS, NumberInUnits Temp, NumberInUnits Dew, double RhPct);
 
 /// <summary>A data logger's series, thinned for a chart, with its extremes.</summary>
-public sealed record LogAnswer(
-    Guid Id,
-    Guid? SurfaceId,
-    string Name,
-    int Count,
-    FigureAnswer Coldest,
-    FigureAnswer Warmest,
-    FigureAnswer Driest,
-    FigureAnswer Dampest,
-    FigureAnswer HighestDew,
-    IReadOnlyList<LogPoint> Points,
-    DateTimeOffset AddedAt,
-    string AddedBy
-);
+public sealed record LogAnswer
+{
+    public required Guid Id { get; init; }
+
+    public required Guid? SurfaceId { get; init; }
+
+    public required string Name { get; init; }
+
+    public required int Count { get; init; }
+
+    public required FigureAnswer Coldest { get; init; }
+
+    public required FigureAnswer Warmest { get; init; }
+
+    public required FigureAnswer Driest { get; init; }
+
+    public required FigureAnswer Dampest { get; init; }
+
+    public required FigureAnswer HighestDew { get; init; }
+
+    public required IReadOnlyList<LogPoint> Points { get; init; }
+
+    public required DateTimeOffset AddedAt { get; init; }
+
+    public required string AddedBy { get; init; }
+}
 
 /// <summary>A log that was read, with the lines that did not read.</summary>
 public sealed record LogAdded(IReadOnlyList<LogAnswer> Logs, IReadOnlyList<int> Skipped);
@@ -97,7 +109,14 @@ internal static class LogEndpoints
         var log = LoggerFile.Read(await Uploads.ReadAsync(request), OffsetAt(job, offsetMinutes));
         if (await db.LoggerSeries.CountAsync(l => l.JobId == job.Id) >= MostOfAJob)
         {
-            throw new FieldFaultsException([new("file", FaultCode.TooMany, name)]);
+            throw new FieldFaultsException([
+                new()
+                {
+                    Field = "file",
+                    Code = FaultCode.TooMany,
+                    Typed = name,
+                },
+            ]);
         }
 
         var stamp = Stamp.Of(user, clock);
@@ -135,20 +154,21 @@ internal static class LogEndpoints
             .Range(0, (row.Times.Length + step - 1) / step)
             .Select(i => i * step)
             .Select(i => new LogPoint(row.Times[i], Number(row.TempsC[i]), Number(dew[i]), Math.Round(row.RhPct[i], 2)));
-        return new(
-            row.Id,
-            row.SurfaceId,
-            row.Name,
-            row.Times.Length,
-            FigureAnswer.OfCelsius(row.TempsC.Min()),
-            FigureAnswer.OfCelsius(row.TempsC.Max()),
-            Humidity(row.RhPct.Min()),
-            Humidity(row.RhPct.Max()),
-            FigureAnswer.OfCelsius(dew.Max()),
-            [.. points],
-            row.AddedAt,
-            row.AddedBy
-        );
+        return new()
+        {
+            Id = row.Id,
+            SurfaceId = row.SurfaceId,
+            Name = row.Name,
+            Count = row.Times.Length,
+            Coldest = FigureAnswer.OfCelsius(row.TempsC.Min()),
+            Warmest = FigureAnswer.OfCelsius(row.TempsC.Max()),
+            Driest = Humidity(row.RhPct.Min()),
+            Dampest = Humidity(row.RhPct.Max()),
+            HighestDew = FigureAnswer.OfCelsius(dew.Max()),
+            Points = [.. points],
+            AddedAt = row.AddedAt,
+            AddedBy = row.AddedBy,
+        };
     }
 
     private static double DewPoint(double celsius, double percent) =>

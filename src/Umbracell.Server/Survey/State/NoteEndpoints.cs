@@ -14,18 +14,28 @@ using Umbracell.Store.Model;
 namespace Umbracell.Server.Survey.State;
 
 /// <summary>Something found on a surface.</summary>
-public sealed record NoteAnswer(
-    Guid Id,
-    SiteNoteKind Kind,
-    string Words,
-    string Traced,
-    int? DaysSinceRain,
-    FigureAnswer? Clearance,
-    DateTimeOffset? MendedAt,
-    string MendedBy,
-    DateTimeOffset NotedAt,
-    string NotedBy
-);
+public sealed record NoteAnswer
+{
+    public required Guid Id { get; init; }
+
+    public required SiteNoteKind Kind { get; init; }
+
+    public required string Words { get; init; }
+
+    public required string Traced { get; init; }
+
+    public required int? DaysSinceRain { get; init; }
+
+    public required FigureAnswer? Clearance { get; init; }
+
+    public required DateTimeOffset? MendedAt { get; init; }
+
+    public required string MendedBy { get; init; }
+
+    public required DateTimeOffset NotedAt { get; init; }
+
+    public required string NotedBy { get; init; }
+}
 
 internal static class NoteEndpoints
 {
@@ -143,17 +153,18 @@ internal static class NoteEndpoints
                 .Notes.OrderBy(n => n.MendedAt is not null)
                 .ThenBy(n => n.Kind)
                 .ThenBy(n => n.NotedAt)
-                .Select(n => new NoteAnswer(
-                    n.Id,
-                    n.Kind,
-                    n.Words,
-                    n.Traced,
-                    n.DaysSinceRain,
-                    n.ClearanceM is { } m ? FigureAnswer.Of(new(m, Dimension.Thickness)) : null,
-                    n.MendedAt,
-                    n.MendedBy,
-                    n.NotedAt,
-                    n.NotedBy
-                )),
+                .Select(n => new NoteAnswer
+                {
+                    Id = n.Id,
+                    Kind = n.Kind,
+                    Words = n.Words,
+                    Traced = n.Traced,
+                    DaysSinceRain = n.DaysSinceRain,
+                    Clearance = n.ClearanceM is { } m ? FigureAnswer.Of(new(m, Dimension.Thickness)) : null,
+                    MendedAt = n.MendedAt,
+                    MendedBy = n.MendedBy,
+                    NotedAt = n.NotedAt,
+                    NotedBy = n.NotedBy,
+                }),
         ];
 }

@@ -14,7 +14,22 @@ using Umbracell.Store;
 namespace Umbracell.Server.Survey.State;
 
 /// <summary>A photo without its bytes.</summary>
-public sealed record PhotoAnswer(Guid Id, Guid? SurfaceId, string Caption, int Width, int Height, DateTimeOffset AddedAt, string AddedBy);
+public sealed record PhotoAnswer
+{
+    public required Guid Id { get; init; }
+
+    public required Guid? SurfaceId { get; init; }
+
+    public required string Caption { get; init; }
+
+    public required int Width { get; init; }
+
+    public required int Height { get; init; }
+
+    public required DateTimeOffset AddedAt { get; init; }
+
+    public required string AddedBy { get; init; }
+}
 
 internal static class PhotoEndpoints
 {
@@ -55,7 +70,16 @@ internal static class PhotoEndpoints
             .Photos.AsNoTracking()
             .Where(p => p.JobId == job)
             .OrderBy(p => p.AddedAt)
-            .Select(p => new PhotoAnswer(p.Id, p.SurfaceId, p.Caption, p.Width, p.Height, p.AddedAt, p.AddedBy))
+            .Select(p => new PhotoAnswer
+            {
+                Id = p.Id,
+                SurfaceId = p.SurfaceId,
+                Caption = p.Caption,
+                Width = p.Width,
+                Height = p.Height,
+                AddedAt = p.AddedAt,
+                AddedBy = p.AddedBy,
+            })
             .ToListAsync();
 
     private static async Task<Ok<List<PhotoAnswer>>> AddAsync(
@@ -88,7 +112,14 @@ internal static class PhotoEndpoints
         var picture = PictureFile.Read(await Uploads.ReadAsync(request));
         if (await db.Photos.CountAsync(p => p.JobId == job.Id) >= MostOfAJob)
         {
-            throw new FieldFaultsException([new("file", FaultCode.TooMany, caption)]);
+            throw new FieldFaultsException([
+                new()
+                {
+                    Field = "file",
+                    Code = FaultCode.TooMany,
+                    Typed = caption,
+                },
+            ]);
         }
 
         db.Photos.Add(
