@@ -64,6 +64,7 @@ const BESIDE = [
   { name: 'PostgreSQL', version: '', licence: 'PostgreSQL', kind: 'program beside it' },
   { name: '.NET runtime', version: '', licence: 'MIT', kind: 'program beside it' },
   { name: 'DejaVu fonts', version: '', licence: 'Bitstream-Vera', kind: 'font of documents' },
+  { name: 'Unifont', version: '', licence: 'OFL-1.1', kind: 'font of documents' },
 ]
 
 const every = [...ofNpm(), ...ofNuGet(), ...BESIDE].sort(
