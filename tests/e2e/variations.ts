@@ -103,7 +103,7 @@ function variedChoice(bases: Question[], random: Numbers): Question {
           leastThickness: pick(['either', 'inchIsALayer', 'neverUnderTwoInches']),
           condensation: pick(['either', 'codeTables', 'monthlyYear']),
         },
-    withFlips: !metal && chance(1 / 80),
+    withFlips: !metal && chance(1 / 160),
   }
 }
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
 import type { usePapers } from '@/shared/state/papers'
@@ -13,7 +13,10 @@ const props = defineProps<{
 }>()
 const { t } = useI18n()
 const times = useTimes(() => props.job)
-const shown = computed(() => (props.papers.made.data.value ?? []).filter((one) => props.kinds.includes(one.kind)))
+const AT_FIRST = 5
+const all = ref(false)
+const made = computed(() => (props.papers.made.data.value ?? []).filter((one) => props.kinds.includes(one.kind)))
+const shown = computed(() => (all.value ? made.value : made.value.slice(0, AT_FIRST)))
 </script>
 
 <template>
@@ -37,6 +40,9 @@ const shown = computed(() => (props.papers.made.data.value ?? []).filter((one) =
         </button>
       </li>
     </ul>
+    <button v-if="made.length > shown.length" type="button" class="act no-print" @click="all = true">
+      {{ t('papers.all', { count: made.length }) }}
+    </button>
   </section>
 </template>
 
