@@ -1,0 +1,24 @@
+using Umbracell.Documents;
+
+namespace Umbracell.Formats.JobFiles;
+
+/// <summary>A bid as it was made: its lines in the order they add up, and what each surface was priced for.</summary>
+public sealed record FiledBid
+{
+    public required DateTimeOffset MadeAt { get; init; }
+
+    public required string MadeBy { get; init; }
+
+    public required DateOnly? WorkDate { get; init; }
+
+    public required double Net { get; init; }
+
+    public required double Price { get; init; }
+
+    public required IReadOnlyList<KeptLine> Lines { get; init; }
+
+    public required IReadOnlyList<KeptSurface> Surfaces { get; init; }
+}
+
+/// <summary>A paper as it was made.</summary>
+public sealed record FiledPaper(PaperKind Kind, bool ShowsPrices, DateTimeOffset MadeAt, string MadeBy, PaperDocument Document);
