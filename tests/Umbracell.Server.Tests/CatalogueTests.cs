@@ -24,6 +24,19 @@ public sealed partial class CatalogueTests
         }
     }
 
+    [Fact]
+    public void Every_message_the_server_names_is_there()
+    {
+        var named = Directory
+            .EnumerateFiles(Path.Combine(Sources.Root, "src/Umbracell.Server"), "*.cs", SearchOption.AllDirectories)
+            .SelectMany(file => NamedMessage().Matches(File.ReadAllText(file)))
+            .Select(match => match.Groups[1].Value)
+            .Distinct()
+            .ToList();
+        named.Count.ShouldBeGreaterThan(40);
+        named.Where(path => WordCatalog.Of(path) is null).ShouldBeEmpty();
+    }
+
     public static TheoryData<FaultCode> Codes => [.. Enum.GetValues<FaultCode>()];
 
     [Theory]
@@ -55,6 +68,10 @@ public sealed partial class CatalogueTests
         var typed = QuantityParser.Parse("400", range, UnitSystem.Us);
         FaultSentences.Of(FieldFault.Of("hotRoom", typed)).ShouldBe("hotRoom: 400 is out of range: 15.0 °C (59 °F) to 60.0 °C (140 °F).");
     }
+
+    // One by its whole name; what is put together of a key is asked for where its keys are listed.
+    [GeneratedRegex(@"\bSay\(\s*""([\w.]*\w)""")]
+    private static partial Regex NamedMessage();
 
     [GeneratedRegex(@"\{(\w+)\}")]
     private static partial Regex Hole();

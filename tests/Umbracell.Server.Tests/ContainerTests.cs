@@ -7,9 +7,8 @@ namespace Umbracell.Server.Tests;
 /// <summary>The container files are kept working on paper: what they name is there.</summary>
 public sealed partial class ContainerTests
 {
-    private static readonly string Root = FindRoot();
-    private static readonly string Containerfile = Read("container/Containerfile");
-    private static readonly string Compose = Read("container/compose.yaml");
+    private static readonly string Containerfile = Sources.Read("container/Containerfile");
+    private static readonly string Compose = Sources.Read("container/compose.yaml");
 
     [Fact]
     public void Every_path_that_is_copied_or_built_exists()
@@ -24,7 +23,7 @@ public sealed partial class ContainerTests
         paths.Length.ShouldBeGreaterThan(7);
         foreach (var path in paths)
         {
-            Path.Exists(Path.Combine(Root, path)).ShouldBeTrue(path);
+            Path.Exists(Path.Combine(Sources.Root, path)).ShouldBeTrue(path);
         }
     }
 
@@ -33,7 +32,7 @@ public sealed partial class ContainerTests
     {
         var code = string.Join(
             '\n',
-            Directory.EnumerateFiles(Path.Combine(Root, "src"), "*.cs", SearchOption.AllDirectories).Select(File.ReadAllText)
+            Directory.EnumerateFiles(Path.Combine(Sources.Root, "src"), "*.cs", SearchOption.AllDirectories).Select(File.ReadAllText)
         );
         var settings = Setting().Matches(Compose).Select(m => m.Groups["name"].Value).Distinct().ToList();
         settings.Count.ShouldBeGreaterThan(4);
@@ -49,7 +48,7 @@ public sealed partial class ContainerTests
     [Fact]
     public void Roles_are_those_of_the_private_cluster_and_their_passwords_are_passed()
     {
-        var (roles, cluster) = (Read("container/roles.sh"), Read("scripts/postgres.sh"));
+        var (roles, cluster) = (Sources.Read("container/roles.sh"), Sources.Read("scripts/postgres.sh"));
         foreach (Match role in Role().Matches(roles))
         {
             cluster.ShouldContain(role.Value);
@@ -60,19 +59,6 @@ public sealed partial class ContainerTests
         {
             Compose.ShouldContain(variable.Groups["name"].Value + ":");
         }
-    }
-
-    private static string Read(string path) => File.ReadAllText(Path.Combine(Root, path));
-
-    private static string FindRoot()
-    {
-        var at = AppContext.BaseDirectory;
-        while (!File.Exists(Path.Combine(at, "Umbracell.slnx")))
-        {
-            at = Path.GetDirectoryName(at) ?? throw new InvalidOperationException("The root of the product was not found.");
-        }
-
-        return at;
     }
 
     [GeneratedRegex(@"^COPY (?!--from)(?<from>.+) \S+$", RegexOptions.Multiline)]

@@ -9,7 +9,7 @@ namespace Umbracell.Server.Tests;
 /// <summary>The catalogue of the screens, asked whether it has words for what the core says.</summary>
 internal static partial class Sentences
 {
-    private static readonly JsonNode Catalogue = ReadCatalogue();
+    private static readonly JsonNode Catalogue = JsonNode.Parse(Sources.Read("web/src/i18n/en.json"))!;
 
     public static void Check(Finding finding)
     {
@@ -132,17 +132,6 @@ internal static partial class Sentences
     }
 
     public static string Camel(string name) => char.ToLowerInvariant(name[0]) + name[1..];
-
-    private static JsonNode ReadCatalogue()
-    {
-        var folder = new DirectoryInfo(AppContext.BaseDirectory);
-        while (!File.Exists(Path.Combine(folder!.FullName, "Umbracell.slnx")))
-        {
-            folder = folder.Parent;
-        }
-
-        return JsonNode.Parse(File.ReadAllText(Path.Combine(folder.FullName, "web/src/i18n/en.json")))!;
-    }
 
     [GeneratedRegex(@"\{(\w+)\}")]
     private static partial Regex Hole();
