@@ -75,9 +75,7 @@ public sealed class PaperTests(Product product) : IClassFixture<Product>
         (await MakeAsync(client, job, "outerBid")).Text("id").ShouldBe(made.Text("id"), "nothing has changed");
         (await MakeAsync(client, job, "outerBid", "metric")).Text("id").ShouldNotBe(made.Text("id"), "other units");
 
-        var version = (await client.GetJsonAsync($"/api/jobs/{job}/price"))["jobVersion"]!.GetValue<uint>();
-        var edit = Asking.Typed(version, "us", ("workDate", "2027-07-15"), ("name", "Another name"));
-        (await client.SendJsonAsync(HttpMethod.Patch, $"/api/jobs/{job}", edit)).Status.ShouldBe(200);
+        await MoveAsync(client, job, "2027-07-15");
         (await TextAsync(client, made)).ShouldBe(before);
 
         var now = await MakeAsync(client, job, "outerBid");
@@ -85,6 +83,14 @@ public sealed class PaperTests(Product product) : IClassFixture<Product>
         (await TextAsync(client, now)).ShouldContain("Another name");
         var listed = (await client.GetJsonAsync($"/api/jobs/{job}/papers")).AsArray();
         listed.Select(p => p!.Text("title")).ShouldBe(["Price: Another name", "Price: Paper that stays", "Price: Paper that stays"]);
+
+        // Moved on and back again it is a paper of its own: the newest is always the one just made.
+        await MoveAsync(client, job, "2027-01-16");
+        await MakeAsync(client, job, "outerBid");
+        await MoveAsync(client, job, "2027-07-15");
+        var back = await MakeAsync(client, job, "outerBid");
+        back.Text("id").ShouldNotBe(now.Text("id"));
+        (await TextAsync(client, back)).ShouldBe(await TextAsync(client, now));
     }
 
     [Fact]
@@ -197,6 +203,12 @@ public sealed class PaperTests(Product product) : IClassFixture<Product>
         var lead = await product.SignedInAsync("lead@ninthacre3.example");
         var theirs = (await lead.GetJsonAsync($"/api/jobs/{job}/file"))["papers"]!.AsArray();
         theirs.Select(p => p!["document"]!.Text("title")).ShouldBe([load.Text("title")]);
+    }
+
+    private static async Task MoveAsync(HttpClient client, string job, string day)
+    {
+        var edit = Asking.Typed(null, "us", ("workDate", day), ("name", "Another name"));
+        (await client.SendJsonAsync(HttpMethod.Patch, $"/api/jobs/{job}", edit)).Status.ShouldBe(200);
     }
 
     // A firm whose rates no other test changes meanwhile: answer and paper are asked for one after the other.

@@ -14,17 +14,17 @@ internal sealed class Comparison(WeighedChoices choices) : IPaperMaker
     public PaperKind Kind => PaperKind.Comparison;
 
     /// <exception cref="FieldFaultsException">No surface is named, fewer than two systems, or one that the surface has not.</exception>
-    public async Task<PaperDocument> MakeAsync(PaperOrder order)
+    public async Task<PaperDocument> MakeAsync(WantedPaper wanted)
     {
-        var (surface, job, _, weighed) = await choices.OfAsync(SurfaceOf(order));
-        if (job.Id != order.JobId)
+        var (surface, job, _, weighed) = await choices.OfAsync(SurfaceOf(wanted));
+        if (job.Id != wanted.JobId)
         {
             throw new NotFoundException("surface");
         }
 
-        var systems = SystemsOf(weighed.Answer, order);
-        var words = order.Words;
-        return order.Paper(
+        var systems = SystemsOf(weighed.Answer, wanted);
+        var words = wanted.Words;
+        return wanted.Paper(
             words.Say("choose.compareTitleOf", ("name", surface.Name)),
             [words.Say("choose.compareLead", ("name", surface.Name), ("job", job.Name))],
             new(
@@ -46,8 +46,8 @@ internal sealed class Comparison(WeighedChoices choices) : IPaperMaker
         };
     }
 
-    private static Guid SurfaceOf(PaperOrder order) =>
-        order.Wish.SurfaceId
+    private static Guid SurfaceOf(WantedPaper wanted) =>
+        wanted.Wish.SurfaceId
         ?? throw new FieldFaultsException([
             new()
             {
@@ -57,9 +57,9 @@ internal sealed class Comparison(WeighedChoices choices) : IPaperMaker
             },
         ]);
 
-    private static List<CandidateAnswer> SystemsOf(ChoiceAnswer choice, PaperOrder order)
+    private static List<CandidateAnswer> SystemsOf(ChoiceAnswer choice, WantedPaper wanted)
     {
-        var asked = order.Wish.Systems ?? [];
+        var asked = wanted.Wish.Systems ?? [];
         if (asked.Count < 2)
         {
             throw new FieldFaultsException([

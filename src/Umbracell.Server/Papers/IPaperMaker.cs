@@ -13,7 +13,7 @@ internal interface IPaperMaker
     bool ShowsPrices(ClaimsPrincipal person) => false;
 
     /// <summary>The paper as things stand.</summary>
-    Task<PaperDocument> MakeAsync(PaperOrder order);
+    Task<PaperDocument> MakeAsync(WantedPaper wanted);
 }
 
 /// <summary>A paper that somebody wants.</summary>
@@ -22,7 +22,7 @@ internal interface IPaperMaker
 /// <param name="Person">For whom it is made.</param>
 /// <param name="Firm">The firm.</param>
 /// <param name="Words">The words it is written in.</param>
-internal sealed record PaperOrder(Guid JobId, PaperWish Wish, ClaimsPrincipal Person, Firm Firm, PaperWords Words)
+internal sealed record WantedPaper(Guid JobId, PaperWish Wish, ClaimsPrincipal Person, Firm Firm, PaperWords Words)
 {
     /// <summary>A paper with the firm's heading, in the units asked for.</summary>
     public PaperDocument Paper(string title, IEnumerable<string> lead, PaperTable table, IEnumerable<string> notes) =>

@@ -82,17 +82,17 @@ internal static class PaperEndpoints
         return TypedResults.Ok(PaperAnswer.Of(await KeptAsync(made, person, db)));
     }
 
-    // Printing again what has not changed makes no second paper.
+    // Printing again what has not changed makes no second paper. What has changed and changed back does: it was handed out anew.
     private static async Task<PaperRow> KeptAsync(PaperRow made, ClaimsPrincipal person, UmbracellDb db)
     {
         var before = await Readable(db.Papers, person)
-            .Where(p => p.JobId == made.JobId && p.Kind == made.Kind)
+            .Where(p => p.JobId == made.JobId && p.Kind == made.Kind && p.ShowsPrices == made.ShowsPrices)
             .OrderByDescending(p => p.MadeAt)
             .Take(MostListed)
             .ToListAsync();
-        if (before.Find(made.SaysTheSameAs) is { } same)
+        if (before.Find(made.IsAnotherOf) is { } last && last.ReadsAs(made))
         {
-            return same;
+            return last;
         }
 
         db.Papers.Add(made);

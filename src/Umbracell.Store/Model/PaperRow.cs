@@ -24,7 +24,9 @@ public sealed class PaperRow : IJobRow
 
     public required PaperDocument Document { get; set; }
 
-    /// <summary>Whether another paper of its kind reads the same, word for word.</summary>
-    public bool SaysTheSameAs(PaperRow other) =>
-        ShowsPrices == other.ShowsPrices && JsonSerializer.Serialize(Document) == JsonSerializer.Serialize(other.Document);
+    /// <summary>Whether another paper is about the same, in the same units.</summary>
+    public bool IsAnotherOf(PaperRow other) => (Document.Units, Document.Title) == (other.Document.Units, other.Document.Title);
+
+    /// <summary>Whether another paper reads the same, word for word.</summary>
+    public bool ReadsAs(PaperRow other) => JsonSerializer.Serialize(Document) == JsonSerializer.Serialize(other.Document);
 }

@@ -27,13 +27,13 @@ internal sealed record BidOnPaper
     public required IReadOnlyList<BidSurfaceAnswer> Surfaces { get; init; }
 
     /// <summary>The paper asked for.</summary>
-    public required PaperOrder Order { get; init; }
+    public required WantedPaper Order { get; init; }
 
     private PaperWords Words => Order.Words;
 
-    public static async Task<BidOnPaper> OfAsync(StudiedJobs jobs, TimeProvider clock, PaperOrder order)
+    public static async Task<BidOnPaper> OfAsync(StudiedJobs jobs, TimeProvider clock, WantedPaper wanted)
     {
-        var (_, study, means, bid) = await jobs.OfAsync(order.JobId);
+        var (_, study, means, bid) = await jobs.OfAsync(wanted.JobId);
         return new()
         {
             Job = study.Job.Name,
@@ -41,7 +41,7 @@ internal sealed record BidOnPaper
             Today = PlaceTime.Today(study.Job, clock),
             Bid = BidQuestions.Answer(bid.Bid, means.Supplies),
             Surfaces = [.. bid.Surfaces.Select(PriceAnswers.Of)],
-            Order = order,
+            Order = wanted,
         };
     }
 

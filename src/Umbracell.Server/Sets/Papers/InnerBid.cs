@@ -12,11 +12,11 @@ internal sealed class InnerBid(StudiedJobs jobs, TimeProvider clock) : IPaperMak
 
     public bool ShowsPrices(ClaimsPrincipal person) => true;
 
-    public async Task<PaperDocument> MakeAsync(PaperOrder order)
+    public async Task<PaperDocument> MakeAsync(WantedPaper wanted)
     {
-        var bid = await BidOnPaper.OfAsync(jobs, clock, order);
-        var words = order.Words;
-        return order.Paper(
+        var bid = await BidOnPaper.OfAsync(jobs, clock, wanted);
+        var words = wanted.Words;
+        return wanted.Paper(
             words.Say("price.inner.title", ("job", bid.Job)),
             [
                 words.Say("price.inner.mark"),

@@ -10,13 +10,13 @@ internal sealed class LoadList(JobOrders orders, SurfaceReader reader) : IPaperM
 {
     public PaperKind Kind => PaperKind.LoadList;
 
-    public async Task<PaperDocument> MakeAsync(PaperOrder order)
+    public async Task<PaperDocument> MakeAsync(WantedPaper wanted)
     {
-        var asked = await orders.OfAsync(order.JobId, order.Person);
-        var words = order.Words;
-        return order.Paper(
+        var order = await orders.OfAsync(wanted.JobId, wanted.Person);
+        var words = wanted.Words;
+        return wanted.Paper(
             words.Say("order.loadTitle"),
-            [(await reader.FindJobAsync(order.JobId)).Name, OrderOnPaper.When(words, asked)],
+            [(await reader.FindJobAsync(wanted.JobId)).Name, OrderOnPaper.When(words, order)],
             new(
                 [
                     new(words.Say("order.col.product"), Share: 3),
@@ -25,17 +25,17 @@ internal sealed class LoadList(JobOrders orders, SurfaceReader reader) : IPaperM
                     new(words.Say("order.col.blanket"), Share: 4),
                 ],
                 [
-                    .. asked.Lines.Select(line => new PaperLine([
+                    .. order.Lines.Select(line => new PaperLine([
                         line.Sheet,
                         OrderOnPaper.Count(line.Load),
                         words.Print(line.Weight),
                         string.Join("; ", line.Drums.Select(drum => Blanket(words, drum))),
                     ])),
-                    new([words.Say("order.all"), "", words.Print(asked.Weight), ""], IsSum: true),
+                    new([words.Say("order.all"), "", words.Print(order.Weight), ""], IsSum: true),
                 ]
             ),
             [
-                .. asked.Findings.Select(one => $"{words.Title(one)}. {words.Detail(one)}"),
+                .. order.Findings.Select(one => $"{words.Title(one)}. {words.Detail(one)}"),
                 words.Say("order.lots"),
                 words.Say("order.core"),
                 words.Say("order.safety"),

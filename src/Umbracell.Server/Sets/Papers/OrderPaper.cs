@@ -16,22 +16,22 @@ internal sealed class OrderPaper(JobOrders orders, SurfaceReader reader) : IPape
 
     public bool ShowsPrices(ClaimsPrincipal person) => Claims.Prices(person);
 
-    public async Task<PaperDocument> MakeAsync(PaperOrder order)
+    public async Task<PaperDocument> MakeAsync(WantedPaper wanted)
     {
-        var asked = await orders.OfAsync(order.JobId, order.Person);
-        var job = (await reader.FindJobAsync(order.JobId)).Name;
-        var words = order.Words;
-        var priced = ShowsPrices(order.Person);
-        return order.Paper(
+        var order = await orders.OfAsync(wanted.JobId, wanted.Person);
+        var job = (await reader.FindJobAsync(wanted.JobId)).Name;
+        var words = wanted.Words;
+        var priced = ShowsPrices(wanted.Person);
+        return wanted.Paper(
             words.Say("order.orderTitle"),
-            [job, OrderOnPaper.When(words, asked), asked.OrderBy is { } by ? words.Say("order.by", ("day", by)) : ""],
+            [job, OrderOnPaper.When(words, order), order.OrderBy is { } by ? words.Say("order.by", ("day", by)) : ""],
             new(
-                [.. Columns(words), .. priced ? [new PaperColumn(PriceHeading(order), Figures: true, 2.2)] : Array.Empty<PaperColumn>()],
+                [.. Columns(words), .. priced ? [new PaperColumn(PriceHeading(wanted), Figures: true, 2.2)] : Array.Empty<PaperColumn>()],
                 [
-                    .. asked
+                    .. order
                         .Lines.Where(line => line.OrderCount > 0)
                         .Select(line => new PaperLine([
-                            .. Cells(job, asked, line),
+                            .. Cells(job, order, line),
                             .. priced ? [words.Print(line.Price)] : Array.Empty<string>(),
                         ])),
                 ]
@@ -52,14 +52,16 @@ internal sealed class OrderPaper(JobOrders orders, SurfaceReader reader) : IPape
         ];
 
     // Days as programs sort them: these lines end in spreadsheets.
-    private static string[] Cells(string job, JobOrderAnswer asked, OrderLine line)
+    private static string[] Cells(string job, JobOrderAnswer order, OrderLine line)
     {
         var count = OrderOnPaper.Count(line.OrderCount);
-        return [job, Day(asked.WorkDate), Day(asked.OrderBy), line.Sheet, count, count, count];
+        return [job, Day(order.WorkDate), Day(order.OrderBy), line.Sheet, count, count, count];
 
         static string Day(DateOnly? day) => day?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture) ?? "";
     }
 
-    private static string PriceHeading(PaperOrder order) =>
-        order.Firm.Currency is { Length: > 0 } sign ? $"{order.Words.Say("order.col.price")}, {sign}" : order.Words.Say("order.col.price");
+    private static string PriceHeading(WantedPaper wanted) =>
+        wanted.Firm.Currency is { Length: > 0 } sign
+            ? $"{wanted.Words.Say("order.col.price")}, {sign}"
+            : wanted.Words.Say("order.col.price");
 }

@@ -14,16 +14,16 @@ internal sealed class OuterBid(StudiedJobs jobs, TimeProvider clock) : IPaperMak
     public bool ShowsPrices(ClaimsPrincipal person) => true;
 
     /// <exception cref="NotReadyException">A product has no price: what it costs would be left out.</exception>
-    public async Task<PaperDocument> MakeAsync(PaperOrder order)
+    public async Task<PaperDocument> MakeAsync(WantedPaper wanted)
     {
-        var bid = await BidOnPaper.OfAsync(jobs, clock, order);
-        var words = order.Words;
+        var bid = await BidOnPaper.OfAsync(jobs, clock, wanted);
+        var words = wanted.Words;
         if (bid.Bid.Missing.Count > 0)
         {
             throw new NotReadyException(words.Say("price.outer.incomplete"));
         }
 
-        return order.Paper(
+        return wanted.Paper(
             words.Say("price.outer.title", ("job", bid.Job)),
             [bid.When, words.Say("price.outer.area", ("area", bid.Figure("treated")))],
             new(
