@@ -19,7 +19,7 @@ namespace Umbracell.Server.Surfaces;
 internal sealed record FigureInputs(Guid Firm, Guid Job, string Common, long Rates, IReadOnlyList<(Guid Id, long Version)> Surfaces)
 {
     /// <summary>What all jobs of the firm hang on: the program, its sheets, places and finished jobs.</summary>
-    private string Supplies => Common[..Common.LastIndexOf('.')];
+    private string Supplies { get; init; } = "";
 
     // Another build may reckon otherwise. The same sources give the same build.
     private static readonly string Program = Hash(
@@ -73,12 +73,17 @@ internal sealed record FigureInputs(Guid Firm, Guid Job, string Common, long Rat
             CommonOf(rows[0].Version, rows[1].Version),
             rows[2].Version,
             [.. rows.Skip(3).Select(row => (row.Id, row.Version))]
-        );
+        )
+        {
+            Supplies = SuppliesOf(rows[0].Version),
+        };
     }
 
     private sealed record Counted(long Place, Guid Id, long Version);
 
-    public static string CommonOf(long firm, long job) => string.Create(CultureInfo.InvariantCulture, $"{Program}.{firm}.{job}");
+    public static string CommonOf(long firm, long job) => string.Create(CultureInfo.InvariantCulture, $"{SuppliesOf(firm)}.{job}");
+
+    private static string SuppliesOf(long firm) => string.Create(CultureInfo.InvariantCulture, $"{Program}.{firm}");
 
     public static string Of(string common, long version) => string.Create(CultureInfo.InvariantCulture, $"{common}.{version}");
 

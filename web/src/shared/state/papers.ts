@@ -10,17 +10,21 @@ export type Paper = Schemas['PaperAnswer']
 export type Ending = 'pdf' | 'xlsx' | 'csv'
 type Wish = Omit<Schemas['PaperWish'], 'units'>
 
-/** Papers of a job: the server makes them from what it knows, keeps them, and prints them from what it kept. */
+const keyOf = (job: MaybeRefOrGetter<string>) => ['job', toValue(job), 'papers']
+const pathOf = (job: MaybeRefOrGetter<string>) => ({ path: { id: toValue(job) } })
+
+/** Papers that were made of a job, newest first. */
+export const usePapersMade = (job: MaybeRefOrGetter<string>) =>
+  useQuery({
+    queryKey: computed(() => keyOf(job)),
+    queryFn: () => ask(api.GET('/api/jobs/{id}/papers', { params: pathOf(job) })),
+  })
+
+/** Makes papers of a job: the server writes them from what it knows, keeps them, and prints them from what it kept. */
 export function usePapers(job: MaybeRefOrGetter<string>) {
   const queries = useQueryClient()
   const reader = useReader()
   const { fault, busy, save } = useSaving()
-  const key = () => ['job', toValue(job), 'papers']
-  const params = () => ({ path: { id: toValue(job) } })
-  const made = useQuery({
-    queryKey: computed(key),
-    queryFn: () => ask(api.GET('/api/jobs/{id}/papers', { params: params() })),
-  })
 
   const saveFrom = async ({ id }: Paper, ending: Ending) => {
     const { file, name } = await download(`/api/papers/${id}/${ending}`)
@@ -28,7 +32,6 @@ export function usePapers(job: MaybeRefOrGetter<string>) {
   }
 
   return {
-    made,
     fault,
     busy,
     /** Something entered has not reached the server yet: a paper made now would not hold it. */
@@ -37,8 +40,8 @@ export function usePapers(job: MaybeRefOrGetter<string>) {
     make: (wish: Wish, ending: Ending) =>
       save(async () => {
         const body = { ...wish, units: reader.units }
-        const paper = await ask(api.POST('/api/jobs/{id}/papers', { params: params(), body }))
-        void queries.invalidateQueries({ queryKey: key() })
+        const paper = await ask(api.POST('/api/jobs/{id}/papers', { params: pathOf(job), body }))
+        void queries.invalidateQueries({ queryKey: keyOf(job) })
         await saveFrom(paper, ending)
       }),
     /** Saves one that was made before, as it was made. */

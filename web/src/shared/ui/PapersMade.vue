@@ -2,20 +2,18 @@
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
-import type { usePapers } from '@/shared/state/papers'
+import { usePapersMade, type Ending, type Paper } from '@/shared/state/papers'
 import { useTimes } from '@/shared/state/times'
 
 /** Papers that were made of a job. What is saved again reads as it was made, however the job has changed since. */
-const props = defineProps<{
-  job: string
-  papers: ReturnType<typeof usePapers>
-  kinds: readonly Schemas['PaperKind'][]
-}>()
+const props = defineProps<{ job: string; kinds: readonly Schemas['PaperKind'][] }>()
+defineEmits<{ again: [paper: Paper, ending: Ending] }>()
 const { t } = useI18n()
 const times = useTimes(() => props.job)
 const AT_FIRST = 5
 const all = ref(false)
-const made = computed(() => (props.papers.made.data.value ?? []).filter((one) => props.kinds.includes(one.kind)))
+const known = usePapersMade(() => props.job)
+const made = computed(() => (known.data.value ?? []).filter((one) => props.kinds.includes(one.kind)))
 const shown = computed(() => (all.value ? made.value : made.value.slice(0, AT_FIRST)))
 </script>
 
@@ -34,7 +32,7 @@ const shown = computed(() => (all.value ? made.value : made.value.slice(0, AT_FI
           type="button"
           class="act no-print"
           :aria-label="t('papers.againOf', { title: paper.title, at: times.time(paper.madeAt) })"
-          @click="papers.again(paper, 'pdf')"
+          @click="$emit('again', paper, 'pdf')"
         >
           {{ t('papers.again') }}
         </button>

@@ -5,6 +5,8 @@ import { i18n } from '@/i18n'
 import type { Paper } from '@/shared/state/papers'
 import PapersMade from './PapersMade.vue'
 
+const known = ref<Paper[]>([])
+vi.mock('@/shared/state/papers', () => ({ usePapersMade: () => ({ data: known }) }))
 vi.mock('@/shared/state/times', () => ({ useTimes: () => ({ time: (at: string) => at }) }))
 
 const paper = (n: number, kind: Paper['kind']): Paper => ({
@@ -16,12 +18,10 @@ const paper = (n: number, kind: Paper['kind']): Paper => ({
   madeBy: 'owner',
 })
 
-function shown(papers: Paper[], again = vi.fn()) {
-  const page = mount(PapersMade, {
-    props: { job: 'job', papers: { made: { data: ref(papers) }, again } as never, kinds: ['order', 'loadList'] },
-    global: { plugins: [i18n] },
-  })
-  return { page, again, titles: () => page.findAll('li > span:first-child').map((one) => one.text()) }
+function shown(papers: Paper[]) {
+  known.value = papers
+  const page = mount(PapersMade, { props: { job: 'job', kinds: ['order', 'loadList'] }, global: { plugins: [i18n] } })
+  return { page, titles: () => page.findAll('li > span:first-child').map((one) => one.text()) }
 }
 
 describe('papers that were made', () => {
@@ -35,11 +35,11 @@ describe('papers that were made', () => {
   })
 
   it('are saved again as they were made', async () => {
-    const { page, again } = shown([paper(1, 'loadList')])
+    const { page } = shown([paper(1, 'loadList')])
     const button = page.get('li button')
     expect(button.attributes('aria-label')).toContain('loadList 1')
     await button.trigger('click')
-    expect(again).toHaveBeenCalledWith(expect.objectContaining({ id: 'loadList1' }), 'pdf')
+    expect(page.emitted('again')).toEqual([[paper(1, 'loadList'), 'pdf']])
   })
 
   it('are nothing where none was made', () => {

@@ -127,7 +127,7 @@ const findings = computed(() => (answer.value?.lines ?? []).flatMap((line) => li
           </button>
           <RouterLink class="act" :to="{ name: 'stock' }">{{ t('stock.title') }}</RouterLink>
         </div>
-        <PapersMade :job="job" :papers="papers" :kinds="['loadList', 'order']" />
+        <PapersMade :job="job" :kinds="['loadList', 'order']" @again="papers.again" />
         <section v-if="leftOvers.length">
           <h2>{{ t('order.leftTitle') }}</h2>
           <ul>

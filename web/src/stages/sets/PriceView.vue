@@ -173,7 +173,7 @@ const isPast = computed(() => !!answer.value?.workDate && answer.value.workDate 
         </section>
       </div>
       <AlternativePrices v-if="open" :key="open" :job="job" :surface="open" @close="open = null" />
-      <PapersMade :job="job" :papers="papers" :kinds="['outerBid', 'innerBid']" />
+      <PapersMade :job="job" :kinds="['outerBid', 'innerBid']" @again="papers.again" />
       <section class="kept">
         <h2>{{ t('price.keptTitle') }}</h2>
         <TakenOff :off="off" />
