@@ -36,6 +36,11 @@ find_fonts() {
   [ -f /usr/share/fonts/truetype/dejavu/DejaVuSans-Bold.ttf ] || install_package fonts-dejavu-core 'The font DejaVu Sans'
 }
 
+# Marks and names of the reader's language; PostgreSQL brings them along where it comes from Debian too.
+find_languages() {
+  compgen -G '/usr/lib/*/libicuuc.so.*' >/dev/null || install_package libicu72 'ICU (libicu)'
+}
+
 # need_space DIR MEGABYTES
 need_space() {
   local free

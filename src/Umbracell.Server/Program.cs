@@ -1,5 +1,9 @@
+using System.Globalization;
 using Serilog;
 using Umbracell.Server.Setup;
+
+// What is for machines and the core reads alike on every computer, whatever its language; people are written to by Writing.
+CultureInfo.DefaultThreadCurrentCulture = CultureInfo.CurrentCulture = CultureInfo.InvariantCulture;
 
 var builder = WebApplication.CreateBuilder(args);
 builder.Services.AddSerilog(log => log.ReadFrom.Configuration(builder.Configuration));

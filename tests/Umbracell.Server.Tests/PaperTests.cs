@@ -1,3 +1,4 @@
+using System.Globalization;
 using System.Net;
 using System.Text;
 using System.Text.Json.Nodes;
@@ -146,7 +147,10 @@ public sealed class PaperTests(Product product) : IClassFixture<Product>
         count.ShouldBeGreaterThan(0);
         var rows = (await CsvAsync(client, await MakeAsync(client, job, "order"))).Split("\r\n");
         var money = line["price"]!.Text("us").Replace(",", "", StringComparison.Ordinal);
-        rows[1].ShouldStartWith($"Ordered job,2027-01-15,{order.Text("orderBy")},Marl CC-20,{count},{count},{count},{double.Parse(money)}");
+        rows[1]
+            .ShouldStartWith(
+                $"Ordered job,2027-01-15,{order.Text("orderBy")},Marl CC-20,{count},{count},{count},{double.Parse(money, CultureInfo.InvariantCulture)}"
+            );
 
         var load = await TextAsync(client, await MakeAsync(client, job, "loadList"));
         load.ShouldContain(order["weight"]!.Text("us"));

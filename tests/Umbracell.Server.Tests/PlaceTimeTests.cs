@@ -1,3 +1,4 @@
+using System.Globalization;
 using Shouldly;
 using Umbracell.Formats.DataFiles;
 using Umbracell.Server.Places;
@@ -30,7 +31,9 @@ public sealed class PlaceTimeTests
     [InlineData("skerrow", "2026-11-30T23:30:00Z", "2026-11-30")]
     [InlineData(null, "2026-11-24T03:30:00Z", "2026-11-24")]
     public void Today_is_the_day_of_the_place(string? place, string now, string today) =>
-        PlaceTime.Today(At(place), new Fixed(DateTimeOffset.Parse(now))).ShouldBe(DateOnly.Parse(today));
+        PlaceTime
+            .Today(At(place), new Fixed(DateTimeOffset.Parse(now, CultureInfo.InvariantCulture)))
+            .ShouldBe(DateOnly.Parse(today, CultureInfo.InvariantCulture));
 
     [Theory]
     // Eastern time: five hours behind in winter, four in summer.
@@ -41,7 +44,7 @@ public sealed class PlaceTimeTests
     // They go forward on 8 March: 2:30 is left out, and the time after it is meant.
     [InlineData("2026-03-08T02:30", -4)]
     public void A_clock_on_the_wall_is_ahead_by_what_the_zone_says_of_that_day(string shown, double hours) =>
-        PlaceTime.OffsetAt(At("brindle-quay"), DateTime.Parse(shown)).ShouldBe(TimeSpan.FromHours(hours));
+        PlaceTime.OffsetAt(At("brindle-quay"), DateTime.Parse(shown, CultureInfo.InvariantCulture)).ShouldBe(TimeSpan.FromHours(hours));
 
     [Fact]
     public void Every_place_that_ships_says_where_it_lies_and_names_a_zone_there_is()

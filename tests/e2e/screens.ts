@@ -1,5 +1,13 @@
-/** Screens of a job with a word that shows they have come. */
+/** Screens with a word that shows they have come: of a firm, and of a job. */
 export const screens = (roof: string) => ({
+  firm: [
+    ['/', 'ferry house'],
+    ['/firm', 'Margins at the spray window'],
+    ['/past-jobs', 'Dotted'],
+    ['/stock', 'Drums in the store'],
+    ['/places', 'Monthly means'],
+    ['/target-sets', 'The greatest U allowed'],
+  ],
   survey: [
     ['', 'Slip hall roof'],
     ['/survey', 'Treated'],

@@ -29,6 +29,11 @@ public static partial class WordCatalog
                 hole => told.FirstOrDefault(one => one.Name == hole.Groups[1].Value).Value ?? hole.Value
             );
 
+    /// <summary>The words of a list by their keys.</summary>
+    /// <exception cref="InvalidOperationException">The catalogue has no such list.</exception>
+    public static IReadOnlyDictionary<string, string> List(string path) =>
+        Entries(path).ToDictionary(entry => entry.Key, entry => entry.Value!.GetValue<string>());
+
     /// <summary>The code that a word of a list stands for, whatever its case, spaces and signs; null where it stands for none.</summary>
     /// <param name="list">The list, such as <c>kind</c>.</param>
     /// <param name="word">What a person wrote or pasted: one of the list's own words, or a code.</param>
@@ -49,11 +54,16 @@ public static partial class WordCatalog
     private static JsonNode? At(string path) =>
         path.Split('.').Aggregate<string, JsonNode?>(English, (node, part) => node is JsonObject o ? o[part] : null);
 
+    private static List<KeyValuePair<string, JsonNode?>> Entries(string list) =>
+        [
+            .. (At(list) as JsonObject ?? throw new InvalidOperationException($"The catalogue has no list {list}.")).Where(entry =>
+                entry.Value is JsonValue
+            ),
+        ];
+
     private static Dictionary<string, string> Bared(string list)
     {
-        var entries = (At(list) as JsonObject ?? throw new InvalidOperationException($"The catalogue has no list {list}."))
-            .Where(e => e.Value is JsonValue)
-            .ToList();
+        var entries = Entries(list);
         var codes = new Dictionary<string, string>();
         foreach (var (code, word) in entries.Select(e => (e.Key, e.Value!.GetValue<string>())).Concat(entries.Select(e => (e.Key, e.Key))))
         {

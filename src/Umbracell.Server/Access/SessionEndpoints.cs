@@ -6,6 +6,7 @@ using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Identity;
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Quantities;
+using Umbracell.Formats.Words;
 using Umbracell.Server.Requests;
 using Umbracell.Store;
 using Umbracell.Store.Model;
@@ -71,9 +72,9 @@ internal static class SessionEndpoints
         if (person is not null && await people.IsLockedOutAsync(person))
         {
             return TypedResults.Problem(
-                "Too many wrong passwords. Wait five minutes and try again.",
+                WordCatalog.Say("problem.said.locked"),
                 statusCode: 429,
-                title: "Locked for a while"
+                title: WordCatalog.Say("problem.title.locked")
             );
         }
 
@@ -84,7 +85,11 @@ internal static class SessionEndpoints
                 await people.AccessFailedAsync(person);
             }
 
-            return TypedResults.Problem("Sign-in name and password do not go together.", statusCode: 401, title: "Not signed in");
+            return TypedResults.Problem(
+                WordCatalog.Say("problem.said.notSignedIn"),
+                statusCode: 401,
+                title: WordCatalog.Say("problem.title.notSignedIn")
+            );
         }
 
         await people.ResetAccessFailedCountAsync(person);

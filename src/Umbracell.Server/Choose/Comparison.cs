@@ -1,6 +1,7 @@
 using Umbracell.Core.Choosing;
 using Umbracell.Core.Findings;
 using Umbracell.Documents;
+using Umbracell.Formats.Words;
 using Umbracell.Questions.Answers;
 using Umbracell.Questions.Choose;
 using Umbracell.Server.Papers;
@@ -122,7 +123,7 @@ internal sealed class Comparison(WeighedChoices choices) : IPaperMaker
             : words.Say("choose.plainNone");
 
     private static string Rules(CandidateAnswer one, PaperWords words) =>
-        string.Join("; ", one.Findings.Where(f => f.Verdict != Verdict.Clear).Select(words.Title)) is { Length: > 0 } all
+        Writing.Listed(one.Findings.Where(f => f.Verdict != Verdict.Clear).Select(words.Title), "apart") is { Length: > 0 } all
             ? all
             : words.Say("choose.noRules");
 }

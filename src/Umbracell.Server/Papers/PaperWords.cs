@@ -1,4 +1,3 @@
-using System.Globalization;
 using Umbracell.Core.Quantities;
 using Umbracell.Formats.Words;
 using Umbracell.Questions.Answers;
@@ -23,15 +22,10 @@ internal sealed class PaperWords(UnitSystem units)
 
     /// <summary>The figure as this reader reads it; nothing where there is none.</summary>
     public string Print(FigureAnswer? figure) =>
-        figure is null ? ""
-        : units == UnitSystem.Us ? figure.Us
-        : figure.Metric;
+        figure is null ? "" : Writing.OfCatalog.Figure(units == UnitSystem.Us ? figure.Us : figure.Metric);
 
     /// <summary>The figure, or a dash.</summary>
     public string PrintOrDash(FigureAnswer? figure) => figure is null ? None : Print(figure);
-
-    // As Jan 15, 2027.
-    private static string Day(DateOnly day) => day.ToString("MMM d, yyyy", CultureInfo.InvariantCulture);
 
     /// <summary>The word of a material; the name of a product as it is.</summary>
     public static string Material(string name) => WordCatalog.Of($"material.{name}") ?? name;
@@ -50,16 +44,19 @@ internal sealed class PaperWords(UnitSystem units)
 
     /// <summary>Layers of a system, outermost first.</summary>
     public string Layers(IEnumerable<CandidateLayer> layers) =>
-        string.Join(" + ", layers.Select(Layer)) is { Length: > 0 } all ? all : None;
+        Writing.Listed(layers.Select(Layer), "plus") is { Length: > 0 } all ? all : None;
+
+    /// <summary>A finding in full: what it is, and what was held against what.</summary>
+    public string Told(FindingAnswer finding) => Say("writing.told", ("title", Title(finding)), ("detail", Detail(finding)));
 
     public string Title(FindingAnswer finding) => Sentence(finding, "t") ?? "";
 
-    public string Detail(FindingAnswer finding) => Sentence(finding, "d") ?? "";
+    private string Detail(FindingAnswer finding) => Sentence(finding, "d") ?? "";
 
     private string Layer(CandidateLayer layer)
     {
         var name = layer.Foam is null ? Say($"material.{layer.Name}") : layer.Name;
-        return layer.Thickness.Amount < ThickestFilm ? name : $"{name} {Print(layer.Thickness)}";
+        return layer.Thickness.Amount < ThickestFilm ? name : Say("writing.layer", ("name", name), ("thickness", layer.Thickness));
     }
 
     private string Told(object? value) =>
@@ -67,7 +64,7 @@ internal sealed class PaperWords(UnitSystem units)
         {
             null => "",
             FigureAnswer figure => Print(figure),
-            DateOnly day => Day(day),
+            DateOnly day => Writing.OfCatalog.Day(day),
             string words => words,
             _ => throw new ArgumentException($"A {value.GetType().Name} has no words.", nameof(value)),
         };
@@ -75,10 +72,10 @@ internal sealed class PaperWords(UnitSystem units)
     private string? Sentence(FindingAnswer finding, string part)
     {
         var path = $"finding.{finding.Rule}.{finding.Case}.{part}";
-        return WordCatalog.Of(path) is null ? null : Say(path, [.. Told(finding)]);
+        return WordCatalog.Of(path) is null ? null : Say(path, [.. Values(finding)]);
     }
 
-    private IEnumerable<(string, object?)> Told(FindingAnswer finding) =>
+    private IEnumerable<(string, object?)> Values(FindingAnswer finding) =>
         [
             ("measured", finding.Measured),
             ("limit", finding.Limit),
@@ -89,8 +86,7 @@ internal sealed class PaperWords(UnitSystem units)
 
     // Keys of the vocabulary become its words; the rest are words of people or of a sheet and stay as they are.
     private string Word(WordAnswer word) =>
-        string.Join(
-            ", ",
+        Writing.Listed(
             word.Keys.Select(key =>
                 word.Book switch
                 {

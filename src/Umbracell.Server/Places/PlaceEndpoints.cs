@@ -112,12 +112,7 @@ internal static class PlaceEndpoints
         var row = await FindAsync(id, db);
         if (await db.Jobs.CountAsync(j => j.OwnPlaceId == id) is > 0 and var jobs)
         {
-            var named = string.Create(CultureInfo.InvariantCulture, $"{jobs} {(jobs == 1 ? "job names" : "jobs name")}");
-            return TypedResults.Problem(
-                $"{named} this place; give them another first. Nothing was taken away.",
-                statusCode: 409,
-                title: "The place is in use"
-            );
+            return InUse.Refusal("place", jobs);
         }
 
         db.Places.Remove(row);

@@ -19,19 +19,23 @@ internal static class FaultSentences
             ("least", Both(fault.Least)),
             ("greatest", Both(fault.Greatest))
         );
-        return $"{fault.Field}: {sentence}{Range(fault)}{Other(fault)}";
+        return $"{fault.Field}: {Ranged(sentence, fault)}{Other(fault)}";
     }
 
-    private static string Range(FieldFault fault) =>
+    private static string Ranged(string told, FieldFault fault) =>
         fault is { Least: { } least, Greatest: { } greatest, Code: not FaultCode.OutOfRange }
-            ? " " + WordCatalog.Say("problem.range", ("least", Both(least)), ("greatest", Both(greatest)))
-            : "";
+            ? WordCatalog.Say("problem.range", ("told", told), ("least", Both(least)), ("greatest", Both(greatest)))
+            : told;
 
     private static string Other(FieldFault fault) =>
         fault.Other is { } other ? " " + WordCatalog.Say("problem.perhaps", ("other", other)) : "";
 
     private static string Both(FigureAnswer? figure) =>
         figure is null ? ""
-        : figure.Us == figure.Metric ? figure.Metric
-        : $"{figure.Metric} ({figure.Us})";
+        : figure.Us == figure.Metric ? Writing.OfCatalog.Figure(figure.Metric)
+        : WordCatalog.Say(
+            "writing.noted",
+            ("value", Writing.OfCatalog.Figure(figure.Metric)),
+            ("note", Writing.OfCatalog.Figure(figure.Us))
+        );
 }

@@ -11,6 +11,7 @@ using Umbracell.Core.Quantities;
 using Umbracell.Formats.DataFiles;
 using Umbracell.Formats.Papers;
 using Umbracell.Formats.Tables;
+using Umbracell.Formats.Words;
 using Umbracell.Questions.Answers;
 using Umbracell.Store.Model;
 
@@ -49,53 +50,52 @@ internal sealed partial class ProblemMapping(IProblemDetailsService problems, IL
             StaleEditException e => new ProblemDetails
             {
                 Status = 409,
-                Title = "Changed by someone else",
-                Detail = e.Message + " Nothing of yours was written.",
+                Title = WordCatalog.Say("problem.title.changed"),
+                Detail = WordCatalog.Say("problem.said.changed"),
                 Extensions = { ["theirs"] = e.Theirs },
             },
-            ChangedSinceException e => new ProblemDetails
+            ChangedSinceException => new ProblemDetails
             {
                 Status = 409,
-                Title = "Changed since",
-                Detail = e.Message,
+                Title = WordCatalog.Say("problem.title.changedSince"),
+                Detail = WordCatalog.Say("problem.said.changedSince"),
             },
             NotReadyException e => new ProblemDetails
             {
                 Status = 409,
-                Title = "Not ready yet",
+                Title = WordCatalog.Say("problem.title.notReady"),
                 Detail = e.Message,
             },
             DbUpdateConcurrencyException => new ProblemDetails
             {
                 Status = 409,
-                Title = "Changed by someone else",
-                Detail = "The record was changed by someone else meanwhile. Nothing of yours was written.",
+                Title = WordCatalog.Say("problem.title.changed"),
+                Detail = WordCatalog.Say("problem.said.changed"),
             },
             DbUpdateException { InnerException: PostgresException { ConstraintName: CommandRow.Key } } => new ProblemDetails
             {
                 Status = 409,
-                Title = "Being taken already",
-                Detail =
-                    "The same command arrived twice at once; one of the two is being written. Send it again to hear what became of it.",
+                Title = WordCatalog.Say("problem.title.beingTaken"),
+                Detail = WordCatalog.Say("problem.said.beingTaken"),
             },
             UnreadableFileException e => Unreadable(e),
             DataFileException e => new ProblemDetails
             {
                 Status = 400,
-                Title = "The file cannot be taken",
+                Title = WordCatalog.Say("problem.title.file"),
                 Detail = string.Join(" ", e.Faults.Take(8).Select(f => f.ToString())),
                 Extensions = { ["lines"] = e.Faults.Take(50) },
             },
-            LettersMissingException e => new ProblemDetails
+            LettersMissingException => new ProblemDetails
             {
                 Status = 503,
-                Title = "The paper cannot be made",
-                Detail = e.Message,
+                Title = WordCatalog.Say("problem.title.paper"),
+                Detail = WordCatalog.Say("problem.said.letters"),
             },
             NotFoundException e => new ProblemDetails
             {
                 Status = 404,
-                Title = "Not found",
+                Title = WordCatalog.Say("problem.title.notFound"),
                 Detail = e.Message,
             },
             BadHttpRequestException e => Malformed(context, e),
@@ -107,8 +107,8 @@ internal sealed partial class ProblemMapping(IProblemDetailsService problems, IL
             problem = new()
             {
                 Status = 500,
-                Title = "Something failed here",
-                Detail = "The server failed on this request. Nothing was written; what you typed is still on your screen.",
+                Title = WordCatalog.Say("problem.title.failed"),
+                Detail = WordCatalog.Say("problem.server"),
             };
         }
 
@@ -148,7 +148,7 @@ internal sealed partial class ProblemMapping(IProblemDetailsService problems, IL
         new()
         {
             Status = 400,
-            Title = "Some values cannot be taken",
+            Title = WordCatalog.Say("problem.title.values"),
             Detail = string.Join(" ", faults.Select(FaultSentences.Of)),
             Extensions =
             {
@@ -161,7 +161,7 @@ internal sealed partial class ProblemMapping(IProblemDetailsService problems, IL
         new()
         {
             Status = 400,
-            Title = "The file cannot be read",
+            Title = WordCatalog.Say("problem.title.unreadable"),
             Detail = $"The file cannot be read: {e.Message}. Nothing of it was taken.",
             Extensions =
             {
@@ -198,7 +198,7 @@ internal sealed partial class ProblemMapping(IProblemDetailsService problems, IL
             ? new()
             {
                 Status = e.StatusCode,
-                Title = "The request cannot be read",
+                Title = WordCatalog.Say("problem.title.request"),
                 Detail = "The body is missing or is not the JSON that is wanted here.",
             }
             : Plain(path, $"{path}: the value does not fit: a number, a word of the list or an object is wanted.");
@@ -221,7 +221,7 @@ internal sealed partial class ProblemMapping(IProblemDetailsService problems, IL
         new()
         {
             Status = 400,
-            Title = "Some values cannot be taken",
+            Title = WordCatalog.Say("problem.title.values"),
             Detail = string.Join(" ", sentences.Values.SelectMany(said => said)),
             Extensions = { ["errors"] = sentences },
         };

@@ -1,15 +1,14 @@
 namespace Umbracell.Server.Problems;
 
 /// <summary>Someone else changed the row meanwhile.</summary>
-public sealed class StaleEditException(object theirs) : Exception("The record was changed by someone else meanwhile.")
+public sealed class StaleEditException(object theirs) : Exception("Changed by someone else.")
 {
     /// <summary>The row as it now stands.</summary>
     public object Theirs { get; } = theirs;
 }
 
 /// <summary>What an edit changed has been changed again since: it cannot be taken back any more.</summary>
-public sealed class ChangedSinceException()
-    : Exception("What this edit changed has been changed again since, or is gone. Nothing was taken back.");
+public sealed class ChangedSinceException() : Exception("Changed since.");
 
 /// <summary>Something asked for does not exist in this firm.</summary>
 public sealed class NotFoundException(string what) : Exception($"No such {what} in this firm.");

@@ -10,6 +10,7 @@ using OpenTelemetry.Metrics;
 using OpenTelemetry.Resources;
 using OpenTelemetry.Trace;
 using Scalar.AspNetCore;
+using Umbracell.Formats.Words;
 using Umbracell.Server.Access;
 using Umbracell.Server.Problems;
 using Umbracell.Server.Requests;
@@ -56,15 +57,17 @@ internal static class ServerSetup
             {
                 if (context.ProblemDetails is HttpValidationProblemDetails { Errors.Count: > 0 } invalid)
                 {
-                    invalid.Title = "Some values cannot be taken";
+                    invalid.Title = WordCatalog.Say("problem.title.values");
                     invalid.Detail = string.Join(" ", invalid.Errors.SelectMany(error => error.Value));
                 }
 
                 // The framework answers a body over the limit by its status alone.
                 if (context.ProblemDetails.Status == StatusCodes.Status413PayloadTooLarge)
                 {
-                    context.ProblemDetails.Detail =
-                        $"The request is larger than {LargeBodies.MostOf(context.HttpContext) / 1024} kB. Nothing was written.";
+                    context.ProblemDetails.Detail = WordCatalog.Say(
+                        "problem.said.larger",
+                        ("most", (LargeBodies.MostOf(context.HttpContext) / 1024).ToString(CultureInfo.InvariantCulture))
+                    );
                 }
             }
         );
@@ -115,7 +118,11 @@ internal static class ServerSetup
             part.Map(api);
         }
 
-        app.Map("/api/{**rest}", () => TypedResults.Problem("There is nothing at this address.", statusCode: 404, title: "Not found"))
+        app.Map(
+                "/api/{**rest}",
+                () =>
+                    TypedResults.Problem(WordCatalog.Say("app.notHere"), statusCode: 404, title: WordCatalog.Say("problem.title.notFound"))
+            )
             .ExcludeFromDescription();
         app.MapFallbackToFile("index.html");
     }

@@ -1,4 +1,3 @@
-using System.Globalization;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Findings;
@@ -170,12 +169,7 @@ internal static class TargetEndpoints
         var row = await FindAsync(id, db);
         if (await db.Jobs.CountAsync(j => j.OwnTargetsId == id) is > 0 and var jobs)
         {
-            var held = string.Create(CultureInfo.InvariantCulture, $"{jobs} {(jobs == 1 ? "job is" : "jobs are")}");
-            return TypedResults.Problem(
-                $"{held} held to this set; give them another first. Nothing was taken away.",
-                statusCode: 409,
-                title: "The set is in use"
-            );
+            return InUse.Refusal("targetSet", jobs);
         }
 
         db.TargetSets.Remove(row);

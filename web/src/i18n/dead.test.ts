@@ -44,7 +44,18 @@ describe('the catalogue', () => {
     // The rules of the core name the parts of the catalogue that their words are keys of.
     const declaring = code.filter((text) => text.includes('.Ends('))
     lists.push(...declaring.flatMap((text) => [...text.matchAll(/\b\w+:([a-z][\w.]*)/g)].map(([, name]) => `${name}.`)))
-    for (const [, key] of server.matchAll(/\bSay\("([\w.]+)"/g)) named.add(key!)
+    for (const [, key] of server.matchAll(/\bSay\(\s*\$?"([\w.{}]+)"/g)) {
+      if (key!.includes('{'))
+        patterns.push(
+          new RegExp(
+            `^${key!
+              .split(/\{\w*\}/)
+              .map(escaped)
+              .join('[\\w.:-]+')}$`,
+          ),
+        )
+      else named.add(key!)
+    }
     const isAsked = (key: string) =>
       named.has(key) || patterns.some((pattern) => pattern.test(key)) || lists.some((list) => key.startsWith(list))
     expect(leaves(en).filter((key) => !isAsked(key))).toEqual([])

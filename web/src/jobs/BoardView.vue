@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useWriting } from '@/i18n/writing'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '../shared/api/client'
@@ -18,6 +19,7 @@ const PlaceZoneNote = defineAsyncComponent(() => import('@/places/PlaceZoneNote.
 const props = defineProps<{ job: string }>()
 type Row = Schemas['BoardRow']
 const { t } = useI18n()
+const { listed } = useWriting()
 const reader = useReader()
 const session = useSession()
 const choices = useChoices()
@@ -51,11 +53,12 @@ const missingOf = (row: Row, stage: StageKey) => cellOf(row, stage)?.missing ?? 
 // What the survey still wants, and the stages each thing blocks.
 const missingText = (row: Row, stage: StageKey) =>
   t('board.blocks', {
-    list: missingOf(row, stage)
-      .map((one) =>
+    list: listed(
+      missingOf(row, stage).map((one) =>
         t('board.blocksOne', { what: t(`wanted.${one.rule}.${one.case}`), stages: t(`stage.${one.blocks}`) }),
-      )
-      .join('; '),
+      ),
+      'apart',
+    ),
   })
 
 const take = (row: Row) => (reader.inHand[props.job] = row.id)

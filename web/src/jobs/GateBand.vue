@@ -25,7 +25,11 @@ const nearby = computed(() => {
   const dew = rules.value.find((f) => f.figures.dew)
   const [substrate, point] = [dew?.figures.substrate, dew?.figures.dew]
   return substrate && point
-    ? `${reader.print(substrate)}, ${t('window.dewOf', { point: text.word(dew!.words.point!), dew: reader.print(point) })}`
+    ? t('window.dewNear', {
+        substrate: reader.print(substrate),
+        point: text.word(dew!.words.point!),
+        dew: reader.print(point),
+      })
     : window.data.value
       ? t('window.noneRead')
       : ''
@@ -44,8 +48,14 @@ const worst = computed(() => [...rules.value].sort((a, b) => shadow[b.verdict] -
       <li v-for="rule in rules" :key="rule.rule" :class="[rule.verdict, { unread: rule.case === 'unread' }]">
         <RouterLink
           :to="{ name: 'window', params: { job, surface: surface.id } }"
-          :aria-label="`${t('window.bandWord', { rule: t(`window.short.${rule.rule}`), verdict: t(`verdict.${rule.verdict}`) })}. ${text.title(rule)}`"
-          :title="`${text.title(rule)}. ${text.detail(rule)}`"
+          :aria-label="
+            t('window.bandWord', {
+              rule: t(`window.short.${rule.rule}`),
+              verdict: t(`verdict.${rule.verdict}`),
+              title: text.title(rule),
+            })
+          "
+          :title="text.told(rule)"
         >
           <span class="light"><span class="shadow" :style="{ height: `${shadow[rule.verdict] * 100}%` }" /></span>
           <span class="name">{{ t(`window.short.${rule.rule}`) }}</span>

@@ -15,8 +15,12 @@ const marked = computed(() => Object.values(doubts.of(`job.${props.job}`)))
 <template>
   <ul v-if="marked.length" class="marked">
     <li v-for="doubt in marked" :key="doubt.field">
-      {{ t(`jobs.form.${doubt.field}`) }}:
-      <DoubtNote :doubt="doubt" @other="typed.put({ [doubt.field]: $event })" @right="typed.right(doubt.field)" />
+      <i18n-t keypath="writing.labelled" scope="global">
+        <template #label>{{ t(`jobs.form.${doubt.field}`) }}</template>
+        <template #value>
+          <DoubtNote :doubt="doubt" @other="typed.put({ [doubt.field]: $event })" @right="typed.right(doubt.field)" />
+        </template>
+      </i18n-t>
       <em class="fault">{{ typed.faults.value[doubt.field] || typed.notice.value }}</em>
     </li>
   </ul>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useWriting } from '@/i18n/writing'
 import { useQueryClient } from '@tanstack/vue-query'
 import { v7 } from 'uuid'
 import { computed, nextTick, onMounted, useTemplateRef } from 'vue'
@@ -20,6 +21,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ cancel: []; done: [id: string] }>()
 const { t } = useI18n()
+const { listed, noted } = useWriting()
 const reader = useReader()
 const choices = useChoices()
 const queries = useQueryClient()
@@ -89,7 +91,7 @@ async function save() {
 // A place brings its zone and design air along; what the person typed stays, and all of it can be taken back.
 const took = usePlaceTaking(form, (id) => choices.data.value?.places.find((one) => one.id === id))
 
-const names = (fields: readonly string[]) => fields.map((field) => t(`jobs.form.${field}`)).join(', ')
+const names = (fields: readonly string[]) => listed(fields.map((field) => t(`jobs.form.${field}`)))
 
 const placeField = useTemplateRef('placeField')
 onMounted(() => props.first === 'place' && placeField.value?.focus())
@@ -131,7 +133,7 @@ function cancel() {
         >
           <option value="">{{ t('jobs.form.noPlace') }}</option>
           <option v-for="place in choices.data.value?.places" :key="place.id" :value="place.id">
-            {{ place.name }} ({{ place.climateZone }})
+            {{ noted(place.name, place.climateZone) }}
           </option>
         </select>
         <span id="job-place-note" class="small quiet" role="status">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useWriting } from '@/i18n/writing'
 import { useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
@@ -16,6 +17,7 @@ import FileButton from '../shared/ui/FileButton.vue'
 import JobForm from './JobForm.vue'
 
 const { t } = useI18n()
+const { listed } = useWriting()
 const reader = useReader()
 const session = useSession()
 const jobs = useJobs()
@@ -50,7 +52,7 @@ async function bringIn([file]: File[]) {
     <div class="head">
       <div>
         <h1>{{ t('jobs.title') }}</h1>
-        <p v-if="session.person" class="quiet">{{ session.person.firm }}, {{ session.person.title }}</p>
+        <p v-if="session.person" class="quiet">{{ listed([session.person.firm, session.person.title]) }}</p>
       </div>
       <div v-if="session.person?.mayEdit && !making" class="acts">
         <FileButton accept=".json,application/json" @files="bringIn">{{ t('board.jobFile') }}</FileButton>
@@ -75,9 +77,9 @@ async function bringIn([file]: File[]) {
           <p class="sum" :aria-busy="!card.upToDate">
             <span v-if="!card.upToDate" class="small quiet">{{ t('jobs.behind') }}</span>
             <b>{{ isReckoned(card) ? reader.print(card.area) : '–' }}</b>
-            <span v-if="card.hold"><VerdictMark verdict="hold" /> {{ card.hold }} {{ t('verdict.hold') }}</span>
-            <span v-if="card.care"><VerdictMark verdict="care" /> {{ card.care }} {{ t('verdict.care') }}</span>
-            <span v-if="card.clear"><VerdictMark verdict="clear" /> {{ card.clear }} {{ t('verdict.clear') }}</span>
+            <span v-if="card.hold"><VerdictMark verdict="hold" /> {{ t('jobs.hold', { count: card.hold }) }}</span>
+            <span v-if="card.care"><VerdictMark verdict="care" /> {{ t('jobs.care', { count: card.care }) }}</span>
+            <span v-if="card.clear"><VerdictMark verdict="clear" /> {{ t('jobs.clear', { count: card.clear }) }}</span>
           </p>
         </RouterLink>
       </li>

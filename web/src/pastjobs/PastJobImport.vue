@@ -52,7 +52,7 @@ async function take() {
     </p>
     <ul>
       <li v-for="(one, i) in file.read.faults" :key="i" class="fault">
-        {{ t('past.line', { line: one.line }) }} {{ one.sentence }}
+        {{ t('past.line', { line: one.line, sentence: one.sentence }) }}
       </li>
     </ul>
     <button

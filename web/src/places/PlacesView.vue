@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useWriting } from '@/i18n/writing'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
@@ -18,6 +19,7 @@ import PlaceMonths from './PlaceMonths.vue'
 /** Places with their monthly means and design air: those that ship and the firm's own, typed or read from an hourly weather file. */
 type Place = Schemas['PlaceAnswer']
 const { t } = useI18n()
+const { listed } = useWriting()
 const reader = useReader()
 const session = useSession()
 const queries = useQueryClient()
@@ -109,7 +111,7 @@ const print = (place: Place, figure: string) => reader.print(place.figures[figur
       <template v-else>
         <p class="design">
           {{ t('places.winter') }} <b>{{ print(place, 'heating') }}</b> · {{ t('places.summer') }}
-          <b>{{ print(place, 'cooling') }}, {{ print(place, 'coolingRh') }}</b>
+          <b>{{ listed([print(place, 'cooling'), print(place, 'coolingRh')]) }}</b>
         </p>
         <PlaceMonths :place="place" />
       </template>

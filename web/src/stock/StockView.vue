@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useWriting } from '@/i18n/writing'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import FirmNav from '@/firm/FirmNav.vue'
@@ -18,6 +19,7 @@ import StockForm from './StockForm.vue'
 /** Drums in the store: A and B counted apart, by lot, with their last day. */
 type Lot = Schemas['StockLotAnswer']
 const { t } = useI18n()
+const { listed } = useWriting()
 const reader = useReader()
 const session = useSession()
 const stock = useStock()
@@ -83,7 +85,7 @@ const change = (lot: Lot, field: 'full' | 'part', event: Event) =>
                   :value="edits.textOf(placeOf(lot), 'full', String(lot.full))"
                   :disabled="!mayEdit"
                   inputmode="numeric"
-                  :aria-label="`${t('stock.col.full')}, ${lot.lot}`"
+                  :aria-label="listed([t('stock.col.full'), lot.lot])"
                   @change="change(lot, 'full', $event)"
                 />
               </td>
@@ -92,7 +94,7 @@ const change = (lot: Lot, field: 'full' | 'part', event: Event) =>
                   class="input short"
                   :value="edits.textOf(placeOf(lot), 'part', reader.print(lot.part))"
                   :disabled="!mayEdit"
-                  :aria-label="`${t('stock.col.part')}, ${lot.lot}`"
+                  :aria-label="listed([t('stock.col.part'), lot.lot])"
                   @change="change(lot, 'part', $event)"
                 />
               </td>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useWriting } from '@/i18n/writing'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
@@ -10,6 +11,7 @@ import TypedField from '@/shared/ui/TypedField.vue'
 const props = defineProps<{ set: Schemas['TargetSetDetail']; mayEdit: boolean }>()
 const emit = defineEmits<{ remove: [] }>()
 const { t } = useI18n()
+const { listed } = useWriting()
 const reader = useReader()
 
 // An edition may say nothing of an element in a zone: its place stays empty, so that no figure stands under another zone.
@@ -53,7 +55,7 @@ const typed = useTyped(() => ({ kind: 'targets', id: props.set.id }))
                 hide-label
                 :typed="typed"
                 :field="cell.field"
-                :label="`${t(`targets.element.${line.element}`)}, ${t('targets.zone', { zone: cell.zone })}`"
+                :label="listed([t(`targets.element.${line.element}`), t('targets.zone', { zone: cell.zone })])"
                 :kept="reader.print(cell.greatestU)"
               />
               <template v-else>{{ reader.print(cell.greatestU) }}</template>

@@ -1,4 +1,5 @@
 using Umbracell.Documents;
+using Umbracell.Formats.Words;
 using Umbracell.Questions.Price;
 using Umbracell.Server.Papers;
 using Umbracell.Server.Places;
@@ -66,5 +67,5 @@ internal sealed record BidOnPaper
         new([name, .. Enumerable.Repeat("", blanks), amount], IsSum: true);
 
     private string Named(string path, IEnumerable<string> names) =>
-        string.Join(", ", names.Select(PaperWords.Material)) is { Length: > 0 } all ? Words.Say(path, ("names", all)) : "";
+        Writing.Listed(names.Select(PaperWords.Material)) is { Length: > 0 } all ? Words.Say(path, ("names", all)) : "";
 }

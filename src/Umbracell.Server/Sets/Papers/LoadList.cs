@@ -1,4 +1,5 @@
 using Umbracell.Documents;
+using Umbracell.Formats.Words;
 using Umbracell.Server.Papers;
 using Umbracell.Server.Sets.Stock;
 using Umbracell.Server.Surfaces;
@@ -29,17 +30,12 @@ internal sealed class LoadList(JobOrders orders, SurfaceReader reader) : IPaperM
                         line.Sheet,
                         OrderOnPaper.Count(line.Load),
                         words.Print(line.Weight),
-                        string.Join("; ", line.Drums.Select(drum => Blanket(words, drum))),
+                        Writing.Listed(line.Drums.Select(drum => Blanket(words, drum)), "apart"),
                     ])),
                     new([words.Say("order.all"), "", words.Print(order.Weight), ""], IsSum: true),
                 ]
             ),
-            [
-                .. order.Findings.Select(one => $"{words.Title(one)}. {words.Detail(one)}"),
-                words.Say("order.lots"),
-                words.Say("order.core"),
-                words.Say("order.safety"),
-            ]
+            [.. order.Findings.Select(words.Told), words.Say("order.lots"), words.Say("order.core"), words.Say("order.safety")]
         ) with
         {
             OnePage = true,

@@ -1,3 +1,4 @@
+import { useWriting } from '@/i18n/writing'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
 import { useReader } from '@/shared/state/reader'
@@ -7,18 +8,20 @@ type Layer = Schemas['CandidateLayer']
 /** Names and layers of systems in words. */
 export function useCandidateText() {
   const { t } = useI18n()
+  const { listed } = useWriting()
   const reader = useReader()
 
   // A coat is a film: its thickness in inches says nothing.
   const isFilm = (layer: Layer) => layer.thickness.amount < 0.002
   const name = (layer: Layer) => (layer.foam ? layer.name : t(`material.${layer.name}`))
 
+  const layer = (layer: Layer) =>
+    isFilm(layer) ? name(layer) : t('writing.layer', { name: name(layer), thickness: reader.print(layer.thickness) })
+
   return {
     kind: (kind: string) => t(`candidate.${kind}`),
-    layer: (layer: Layer) => (isFilm(layer) ? name(layer) : `${name(layer)} ${reader.print(layer.thickness)}`),
+    layer,
     layers: (layers: readonly Layer[], boards: readonly Layer[] = []) =>
-      [...layers, ...boards]
-        .map((one) => (isFilm(one) ? name(one) : `${name(one)} ${reader.print(one.thickness)}`))
-        .join(' + '),
+      listed([...layers, ...boards].map(layer), 'plus'),
   }
 }

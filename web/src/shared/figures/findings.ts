@@ -1,3 +1,4 @@
+import { useWriting } from '@/i18n/writing'
 import { useI18n } from 'vue-i18n'
 import type { Finding, Schemas, Verdict } from '../api/client'
 import { useReader } from '../state/reader'
@@ -9,6 +10,7 @@ export const verdicts: readonly Verdict[] = ['clear', 'care', 'hold']
 /** Sentences of findings and remedies, filled with figures in the reader's units. */
 export function useFindingText() {
   const { t, te } = useI18n()
+  const { listed } = useWriting()
   const reader = useReader()
 
   /** What meets at a place in a section: the two layers on either side of it. */
@@ -21,7 +23,7 @@ export function useFindingText() {
   /** Keys of the vocabulary become its words; the rest are words of people or of a sheet and stay as they are. */
   function word({ book, keys }: Schemas['WordAnswer']) {
     const told = (key: string) => (book === 'place' ? place(key) : book ? t(`${book}.${key}`) : key)
-    return keys.map(told).join(', ')
+    return listed(keys.map(told))
   }
 
   function values(finding: Finding) {
@@ -36,11 +38,16 @@ export function useFindingText() {
 
   const key = (finding: Finding) => `finding.${finding.rule}.${finding.case}`
 
+  const title = (finding: Finding) => t(`${key(finding)}.t`, values(finding))
+  const detail = (finding: Finding) => (te(`${key(finding)}.d`) ? t(`${key(finding)}.d`, values(finding)) : '')
+
   return {
     place,
     word,
-    title: (finding: Finding) => t(`${key(finding)}.t`, values(finding)),
-    detail: (finding: Finding) => (te(`${key(finding)}.d`) ? t(`${key(finding)}.d`, values(finding)) : ''),
+    title,
+    detail,
+    /** Both as one. */
+    told: (finding: Finding) => t('writing.told', { title: title(finding), detail: detail(finding) }),
     remedy: (remedy: Remedy) => t(`remedy.${remedy.kind}`, { ...reader.printAll(remedy.figures), ...remedy.words }),
   }
 }

@@ -1,3 +1,4 @@
+import { useWriting } from '@/i18n/writing'
 import { useI18n } from 'vue-i18n'
 import { ApiProblem, type FieldFault } from '../api/client'
 import { useReader } from '../state/reader'
@@ -10,23 +11,15 @@ interface Refused {
 /** Words for refusals: one sentence for a field, one for a screen. */
 export function useProblems() {
   const { t } = useI18n()
+  const { listed } = useWriting()
   const reader = useReader()
 
   function sentence(fault: FieldFault) {
     const parts = (fault.words ?? []).map((word) => t(`part.${word}`)).join(' × ')
     const typed = fault.typed.length > 40 ? `${fault.typed.slice(0, 40)}…` : fault.typed
-    const range =
-      fault.least && fault.greatest && fault.code !== 'outOfRange'
-        ? ' ' + t('problem.range', { least: reader.print(fault.least), greatest: reader.print(fault.greatest) })
-        : ''
-    return (
-      t(`problem.field.${fault.code}`, {
-        typed,
-        parts,
-        least: reader.print(fault.least),
-        greatest: reader.print(fault.greatest),
-      }) + range
-    )
+    const range = { least: reader.print(fault.least), greatest: reader.print(fault.greatest) }
+    const told = t(`problem.field.${fault.code}`, { typed, parts, ...range })
+    return range.least && range.greatest && fault.code !== 'outOfRange' ? t('problem.range', { told, ...range }) : told
   }
 
   // What is wrong with a file, in one sentence.
@@ -43,8 +36,10 @@ export function useProblems() {
     if (!(cause instanceof ApiProblem)) return t('problem.server')
     if (cause.file) return ofFile(cause)
     if (cause.lines.length) {
-      const lines = cause.lines.slice(0, 6).map((one) => `${one.line}: ${one.path} ${one.sentence}`)
-      return [t('problem.file.lines'), ...lines].join(' ')
+      const lines = cause.lines
+        .slice(0, 6)
+        .map(({ line, path, sentence }) => t('problem.file.line', { line, path, sentence }))
+      return t('problem.file.lines', { lines: listed(lines, 'apart') })
     }
     if (cause.status === 0) return t('problem.offline')
     if (cause.status === 403) return t('problem.forbidden')

@@ -1,5 +1,7 @@
 import { defineStore } from 'pinia'
-import { ref, watchEffect } from 'vue'
+import { computed, ref, watchEffect } from 'vue'
+import { figureWriter } from '@/i18n/writing'
+import { i18n } from '@/i18n'
 import { api, type Figure, type Schemas } from '../api/client'
 
 export type Units = Schemas['UnitSystem']
@@ -17,9 +19,11 @@ export const useReader = defineStore('reader', () => {
     localStorage.setItem('theme', theme.value)
   })
 
+  const written = computed(() => figureWriter(i18n.global.t('writing.locale'), i18n.global.tm('figure')))
+
   /** The figure as this person reads it. */
   function print(figure: Figure | null | undefined) {
-    return figure ? figure[units.value] : ''
+    return figure ? written.value(figure[units.value]) : ''
   }
 
   /** The same of several, by name. */

@@ -11,9 +11,7 @@ const text = useFindingText()
 <template>
   <p class="line">
     <VerdictMark :verdict="finding.verdict" :size="size" />
-    <span
-      >{{ text.title(finding) }}<template v-if="detail">. {{ text.detail(finding) }}</template></span
-    >
+    <span>{{ detail ? text.told(finding) : text.title(finding) }}</span>
   </p>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useWriting } from '@/i18n/writing'
 import { useQueryClient } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
@@ -17,6 +18,7 @@ import { theirsOf } from '../state/typed'
 /** What was entered and has not been taken yet: sent now, decided where two people met, or let go. */
 const emit = defineEmits<{ close: [] }>()
 const { t, te } = useI18n()
+const { listed } = useWriting()
 const fieldName = useFieldNames()
 const reader = useReader()
 const queries = useQueryClient()
@@ -30,7 +32,11 @@ function nameOf(one: Unsent) {
   const id = one.record.slice(one.kind.length + 1).split('/')[0]
   const board = queries.getQueryData<Schemas['BoardAnswer']>(['job', one.within, 'board'])
   const name = one.fields[0]?.entry.called ?? board?.rows.find((row) => row.id === id)?.name
-  return [jobOf(one) || board?.job.name, name, name && one.kind === 'surface' ? '' : kind].filter(Boolean).join(', ')
+  return listed(
+    [jobOf(one) || board?.job.name, name, name && one.kind === 'surface' ? '' : kind].filter(
+      (part) => !!part,
+    ) as string[],
+  )
 }
 
 // A system is told by its name where it is at hand.

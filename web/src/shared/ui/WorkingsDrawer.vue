@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useWriting } from '@/i18n/writing'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import FormulaText from './FormulaText.vue'
@@ -13,6 +14,7 @@ const reader = useReader()
 const { name } = useWorkingNames()
 const cited = useCitation()
 const { t } = useI18n()
+const { labelled } = useWriting()
 
 const shown = computed(() => workings.trail.length > 0)
 const last = computed(() => workings.trail.at(-1))
@@ -45,7 +47,7 @@ const width = Math.min(480, globalThis.innerWidth)
         <dt class="result">{{ t('workings.result') }}</dt>
         <dd class="result">{{ reader.print(last.result) }}</dd>
       </dl>
-      <p class="small quiet">{{ t('workings.source') }}: {{ cited(last.source) }}</p>
+      <p class="small quiet">{{ labelled(t('workings.source'), cited(last.source)) }}</p>
       <p class="small quiet">{{ t('workings.lead') }}</p>
     </div>
   </ElDrawer>

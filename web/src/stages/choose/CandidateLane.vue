@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useWriting } from '@/i18n/writing'
 import { computed, ref, useId } from 'vue'
 import { useI18n } from 'vue-i18n'
 import SectionSketch from '@/shared/drawing/SectionSketch.vue'
@@ -24,6 +25,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ pick: [reason: string]; compare: [] }>()
 const { t } = useI18n()
+const { labelled } = useWriting()
 const reader = useReader()
 const words = useCandidateText()
 const text = useFindingText()
@@ -60,7 +62,8 @@ const holds = computed(() => props.candidate.findings.filter((finding) => findin
         <VerdictMark verdict="care" :size="13" /> {{ text.title(one) }}
       </p>
       <p v-for="hold in holds" :key="hold.rule" class="small marks hold">
-        <VerdictMark verdict="hold" :size="13" /> {{ hold.isNumbered ? `${hold.rule}: ` : '' }}{{ text.title(hold) }}
+        <VerdictMark verdict="hold" :size="13" />
+        {{ hold.isNumbered ? labelled(hold.rule, text.title(hold)) : text.title(hold) }}
       </p>
     </div>
     <dl class="figures">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useWriting } from '@/i18n/writing'
 import { computed, ref, useId } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useCitation } from '@/shared/figures/citations'
@@ -12,6 +13,7 @@ import type { Candidate } from './useChooseDesk'
 const props = defineProps<{ candidate: Candidate; mayOverride: boolean }>()
 const emit = defineEmits<{ pick: [reason: string] }>()
 const { t } = useI18n()
+const { labelled } = useWriting()
 const reader = useReader()
 const text = useFindingText()
 const cited = useCitation()
@@ -66,7 +68,7 @@ const mayYield = computed(() =>
         <li v-for="finding in candidate.findings" :key="finding.rule">
           <VerdictMark :verdict="finding.verdict" :size="15" />
           <div>
-            <b>{{ finding.rule }}: {{ text.title(finding) }}</b>
+            <b>{{ labelled(finding.rule, text.title(finding)) }}</b>
             <p class="small">{{ text.detail(finding) }}</p>
           </div>
         </li>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useWriting } from '@/i18n/writing'
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useFieldNames } from '@/shared/figures/fieldNames'
@@ -21,6 +22,7 @@ import { useChooseDesk, type Candidate } from './useChooseDesk'
 /** Open or closed cell, or both, or neither: the systems of a surface side by side, with reasons and what would turn the choice. */
 const props = defineProps<{ job: string; surface: string }>()
 const { t } = useI18n()
+const writing = useWriting()
 const reader = useReader()
 const session = useSession()
 const text = useFindingText()
@@ -65,11 +67,11 @@ const pair = computed(() => compared.value.map(byId).filter((one): one is Candid
 // Said once for all that read so: the places about which monthly means cannot tell.
 const untold = computed(() => {
   const places = standing.value.map((one) => one.dampest?.untold).filter((one): one is string => !!one)
-  return [...new Set(places)].map((one) => text.place(one)).join(', ')
+  return writing.listed([...new Set(places)].map((one) => text.place(one)))
 })
 
 const scoreParts = computed(() =>
-  (advised.value ?? standing.value[0])?.scores.map((one) => t(`choose.part.${one.part}`)).join(', '),
+  writing.listed((advised.value ?? standing.value[0])?.scores.map((one) => t(`choose.part.${one.part}`)) ?? []),
 )
 const riskOf = (candidate: Candidate) => {
   const worst = [...candidate.findings, ...candidate.opinions].find((f) => f.verdict !== 'clear')
@@ -103,7 +105,7 @@ const costOf = (candidate: Candidate) => (candidate.cost ? reader.print(candidat
         <VerdictMark verdict="hold" :size="20" />
         <p>
           <b>{{ t('choose.heldBefore') }}</b>
-          {{ holds.map((f) => `${text.title(f)}. ${text.detail(f)}`).join(' ') }}
+          <span v-for="one in holds" :key="one.rule + one.case">{{ ` ${text.told(one)}` }}</span>
         </p>
       </section>
       <section v-if="answer.advice === 'drynessUnknown'" class="held unknown no-print">
@@ -118,8 +120,14 @@ const costOf = (candidate: Candidate) => (candidate.cost ? reader.print(candidat
       <section class="lead no-print" aria-live="polite">
         <template v-if="advised">
           <p class="big">
-            <b>{{ t(`choose.head.${answer.advice}`) }}:</b>
-            {{ words.kind(advised.kind) }}, {{ words.layers(advised.layers, advised.boards) }}
+            <i18n-t keypath="writing.labelled" scope="global">
+              <template #label
+                ><b>{{ t(`choose.head.${answer.advice}`) }}</b></template
+              >
+              <template #value>{{
+                writing.listed([words.kind(advised.kind), words.layers(advised.layers, advised.boards)])
+              }}</template>
+            </i18n-t>
           </p>
           <div v-if="answer.advice === 'allFail'">
             <p>{{ t('choose.allFail') }} {{ t(answer.measures.length ? 'choose.wouldDry' : 'choose.nothingDries') }}</p>
@@ -130,9 +138,8 @@ const costOf = (candidate: Candidate) => (candidate.cost ? reader.print(candidat
             </ul>
           </div>
           <p class="small quiet">
-            {{ t('choose.advisedWhy', { standing: standing.length }) }},
-            {{ t('choose.excludedCount', { count: excluded.length }) }}.
-            {{ answer.target ? t('choose.target', { target: reader.print(answer.target) }) : t('choose.noTarget') }}.
+            {{ t('choose.advisedWhy', { standing: standing.length, excluded: excluded.length }) }}
+            {{ answer.target ? t('choose.target', { target: reader.print(answer.target) }) : t('choose.noTarget') }}
           </p>
         </template>
         <p v-else class="big">{{ t('choose.none') }}</p>
@@ -142,18 +149,22 @@ const costOf = (candidate: Candidate) => (candidate.cost ? reader.print(candidat
               name: words.kind(other.kind),
               cost: costOf(other),
               score: reader.print(other.total.figure),
+              risk: riskOf(other),
             })
           }}
-          {{ riskOf(other) }}.
         </p>
         <p v-if="choice.data.value.chosenKind" class="chosen">
-          {{ t('choose.chosen') }}: {{ words.kind(choice.data.value.chosenKind)
-          }}<template v-if="choice.data.value.chosenBy"
-            >, {{ t('choose.chosenBy', { who: choice.data.value.chosenBy }) }}</template
-          >.
+          {{
+            choice.data.value.chosenBy
+              ? t('choose.chosenBy', {
+                  system: words.kind(choice.data.value.chosenKind),
+                  who: choice.data.value.chosenBy,
+                })
+              : t('choose.chosenIs', { system: words.kind(choice.data.value.chosenKind) })
+          }}
           <template v-if="choice.data.value.reason">{{
             t('choose.overriddenBy', {
-              rules: choice.data.value.overrides.join(', '),
+              rules: writing.listed(choice.data.value.overrides),
               reason: choice.data.value.reason,
             })
           }}</template>

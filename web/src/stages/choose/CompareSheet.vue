@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useWriting } from '@/i18n/writing'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { textureOf } from '@/shared/drawing/textures'
@@ -12,6 +13,7 @@ import type { Candidate } from './useChooseDesk'
 const props = defineProps<{ pair: readonly Candidate[]; name: string; job: string; jobName: string; surface: string }>()
 defineEmits<{ close: [] }>()
 const { t } = useI18n()
+const writing = useWriting()
 const reader = useReader()
 const words = useCandidateText()
 const text = useFindingText()
@@ -64,10 +66,10 @@ const lines = computed<Line[]>(() => {
     all(
       'rules',
       (c) =>
-        c.findings
-          .filter((f) => f.verdict !== 'clear')
-          .map((f) => text.title(f))
-          .join('; ') || t('choose.noRules'),
+        writing.listed(
+          c.findings.filter((f) => f.verdict !== 'clear').map((f) => text.title(f)),
+          'apart',
+        ) || t('choose.noRules'),
     ),
   ]
 })
@@ -101,10 +103,12 @@ const savePdf = () =>
     <svg
       :viewBox="`0 0 ${W} ${pair.length * (H + 26)}`"
       role="img"
-      :aria-label="pair.map((c) => words.kind(c.kind)).join(', ')"
+      :aria-label="writing.listed(pair.map((c) => words.kind(c.kind)))"
     >
       <g v-for="(slabs, i) in drawn" :key="i" :transform="`translate(0 ${i * (H + 26)})`">
-        <text x="0" y="14">{{ words.kind(pair[i]!.kind) }}: {{ words.layers(pair[i]!.layers, pair[i]!.boards) }}</text>
+        <text x="0" y="14">
+          {{ writing.labelled(words.kind(pair[i]!.kind), words.layers(pair[i]!.layers, pair[i]!.boards)) }}
+        </text>
         <g transform="translate(0 20)">
           <rect
             v-for="(slab, k) in slabs"

@@ -25,7 +25,10 @@ const words = computed(() => {
     winner: t(`candidate.${flip.winnerKind}`).toLowerCase(),
   })
   const cause = flip.cause === 'excluded' && !flip.rule ? 'excludedSoft' : flip.cause
-  return `${head}: ${t(`choose.flip.cause.${cause}`, { rule: flip.rule ?? '', now: props.advised.toLowerCase() })}.`
+  return t('choose.flip.told', {
+    what: head,
+    why: t(`choose.flip.cause.${cause}`, { rule: flip.rule ?? '', now: props.advised.toLowerCase() }),
+  })
 })
 </script>
 

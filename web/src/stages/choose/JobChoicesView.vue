@@ -50,6 +50,9 @@ const turn = (line: Schemas['ChoiceLine']) =>
         winner: words.kind(line.nearest.winnerKind).toLowerCase(),
       })
     : '–'
+
+// What stands before a system that is not simply advised.
+const marks: Partial<Record<string, string>> = { allFail: 'choose.failsDamp', drynessUnknown: 'choose.drynessUnknown' }
 </script>
 
 <template>
@@ -88,11 +91,16 @@ const turn = (line: Schemas['ChoiceLine']) =>
             </th>
             <td class="advised">
               <template v-if="line.advised">
-                <span v-if="line.advice === 'allFail'" class="small fails">{{ t('choose.failsDamp') }}: </span>
-                <span v-else-if="line.advice === 'drynessUnknown'" class="small fails"
-                  >{{ t('choose.drynessUnknown') }}:
-                </span>
-                <b>{{ words.kind(line.advised) }}</b> <span class="small quiet">{{ words.layers(line.layers) }}</span>
+                <i18n-t v-if="marks[line.advice]" keypath="writing.labelled" scope="global">
+                  <template #label
+                    ><span class="small fails">{{ t(marks[line.advice]!) }}</span></template
+                  >
+                  <template #value
+                    ><b>{{ words.kind(line.advised) }}</b></template
+                  >
+                </i18n-t>
+                <b v-else>{{ words.kind(line.advised) }}</b>{{ ' '
+                }}<span class="small quiet">{{ words.layers(line.layers) }}</span>
               </template>
               <template v-else>–</template>
             </td>

@@ -43,7 +43,11 @@ const placed = computed(() => {
   const starts: number[] = []
   return [...props.notches]
     .filter((n) => n.thicknessMm <= props.lengthMm + 0.1)
-    .map((n) => ({ ...n, x: xOf(n.thicknessMm), text: `${t(`section.notch.${n.key}`)} ${reader.print(n.thickness)}` }))
+    .map((n) => ({
+      ...n,
+      x: xOf(n.thicknessMm),
+      text: t(`section.notch.${n.key}`, { thickness: reader.print(n.thickness) }),
+    }))
     .sort((a, b) => b.x - a.x)
     .map((n) => {
       const width = n.text.length * 6.4 + 10

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useWriting } from '@/i18n/writing'
 import { onKeyStroke } from '@vueuse/core'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
@@ -28,6 +29,7 @@ import { useSectionDesk } from './useSectionDesk'
 /** How thick, and in how many lifts: the live section of a surface. */
 const props = defineProps<{ job: string; surface: string }>()
 const { t } = useI18n()
+const writing = useWriting()
 const reader = useReader()
 const session = useSession()
 const choices = useChoices()
@@ -76,13 +78,13 @@ const thicknessText = computed(() =>
   reader.print(answer.value?.figures.thickness?.figure ?? desk.section.data.value?.thickness),
 )
 const systemWords = computed(() =>
-  (desk.question.value?.further ?? [])
-    .map((layer) =>
+  writing.listed(
+    (desk.question.value?.further ?? []).map((layer) =>
       layer.kind === 'foam'
         ? (choices.data.value?.sheets.find((s) => s.id === layer.id)?.name ?? layer.id)
         : t(`material.${layer.id}`),
-    )
-    .join(', '),
+    ),
+  ),
 )
 const starts = computed(() => (reader.units === 'us' ? ['2 in', '3 in', '5 1/2 in'] : ['50 mm', '75 mm', '140 mm']))
 
@@ -95,7 +97,7 @@ onKeyStroke(['[', ']'], (event) => {
 
 <template>
   <StageFrame :job="job" :surface="surface" stage="section">
-    <h1 class="visually-hidden">{{ t('section.title') }}: {{ row?.name }}</h1>
+    <h1 class="visually-hidden">{{ writing.labelled(t('section.title'), row?.name ?? '') }}</h1>
     <ProblemNote v-if="desk.section.error.value" :problem="desk.section.error.value" @retry="desk.section.refetch()" />
     <ElSkeleton
       v-else-if="desk.section.isPending.value || !choices.data.value || !surfaces.data.value"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useWriting } from '@/i18n/writing'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
@@ -8,6 +9,7 @@ import { useReader } from '@/shared/state/reader'
 /** The year of the section: humidity at the interface of interest, and what condenses and dries, month by month. */
 const props = defineProps<{ year: Schemas['YearAnswer'] | null }>()
 const { t } = useI18n()
+const { listed } = useWriting()
 const reader = useReader()
 const text = useFindingText()
 
@@ -97,11 +99,15 @@ const line = computed(() => months.value.map((m) => `${m.x + MONTH / 2},${m.y}`)
             <tbody>
               <tr v-for="m in months" :key="m.key">
                 <th scope="row">{{ t(`month.${m.key}`) }}</th>
-                <td>{{ reader.print(m.air?.outdoorTemp) }}, {{ reader.print(m.air?.outdoorRh) }}</td>
-                <td>{{ reader.print(m.air?.indoorTemp) }}, {{ reader.print(m.air?.indoorRh) }}</td>
+                <td>{{ listed([reader.print(m.air?.outdoorTemp), reader.print(m.air?.outdoorRh)]) }}</td>
+                <td>{{ listed([reader.print(m.air?.indoorTemp), reader.print(m.air?.indoorRh)]) }}</td>
                 <td class="at">
-                  {{ text.place(m.month.at) }}:
-                  <span>{{ reader.print(m.month.atTemp) }}, {{ reader.print(m.month.atRh) }}</span>
+                  <i18n-t keypath="writing.labelled" scope="global">
+                    <template #label>{{ text.place(m.month.at) }}</template>
+                    <template #value
+                      ><span>{{ listed([reader.print(m.month.atTemp), reader.print(m.month.atRh)]) }}</span></template
+                    >
+                  </i18n-t>
                 </td>
                 <td>{{ reader.print(m.month.condensed) }}</td>
                 <td>{{ reader.print(m.month.stored) }}</td>

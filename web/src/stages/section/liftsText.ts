@@ -1,3 +1,4 @@
+import { useWriting } from '@/i18n/writing'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
 import { useReader } from '@/shared/state/reader'
@@ -5,6 +6,7 @@ import { useReader } from '@/shared/state/reader'
 /** The lifts of a section in words: what each is thick, and how long and how cool between them; by product where there are several. */
 export function useLiftsText() {
   const { t } = useI18n()
+  const { listed } = useWriting()
   const reader = useReader()
 
   function one(lifts: Schemas['LiftsAnswer']) {
@@ -20,5 +22,8 @@ export function useLiftsText() {
   return (all: readonly Schemas['LiftsAnswer'][]) =>
     all.length === 1
       ? one(all[0]!)
-      : all.map((lifts) => t('section.figures.liftsOf', { foam: lifts.foam, lifts: one(lifts) })).join('; ')
+      : listed(
+          all.map((lifts) => t('section.figures.liftsOf', { foam: lifts.foam, lifts: one(lifts) })),
+          'apart',
+        )
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useWriting } from '@/i18n/writing'
 import { computed, onMounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
@@ -15,6 +16,7 @@ const props = defineProps<{ job: string; surface: string }>()
 defineEmits<{ close: [] }>()
 type One = Schemas['AlternativeAnswer']
 const { t } = useI18n()
+const { listed } = useWriting()
 const reader = useReader()
 const words = useCandidateText()
 const findings = useFindingText()
@@ -26,7 +28,7 @@ onMounted(() => heading.value?.focus())
 // Where a rule holds a system its reason stands in place of a price.
 const reasonOf = (one: One) => {
   if (one.reason) return t('alternatives.held', { why: findings.title(one.reason) })
-  const names = one.missing.map((id) => t(`material.${id}`, id)).join(', ')
+  const names = listed(one.missing.map((id) => t(`material.${id}`, id)))
   return one.missing.length ? t('alternatives.missing', { names }) : t('alternatives.cannot')
 }
 </script>

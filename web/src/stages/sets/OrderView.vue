@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useWriting } from '@/i18n/writing'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useJobFields } from '@/shared/state/fields'
@@ -21,6 +22,7 @@ import { useDrumText } from './drumText'
 /** What the job loads, what of it stands in the store, what is ordered and by when, and when drums go into their blankets. */
 const props = defineProps<{ job: string }>()
 const { t } = useI18n()
+const { listed } = useWriting()
 const reader = useReader()
 const order = useOrder(() => props.job)
 const session = useSession()
@@ -133,7 +135,7 @@ const findings = computed(() => (answer.value?.lines ?? []).flatMap((line) => li
           <ul>
             <li v-for="line in leftOvers" :key="line.sheetId">
               {{ t('order.left', { sheet: line.sheet, sets: reader.print(line.leftOver) }) }}
-              {{ line.nextJobs.length ? t('order.next', { jobs: line.nextJobs.join(', ') }) : t('order.nowhere') }}
+              {{ line.nextJobs.length ? t('order.next', { jobs: listed(line.nextJobs) }) : t('order.nowhere') }}
             </li>
           </ul>
         </section>

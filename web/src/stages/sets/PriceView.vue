@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useWriting } from '@/i18n/writing'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, ask } from '@/shared/api/client'
@@ -25,6 +26,7 @@ import { useBidNotes } from './bidNotes'
 /** What the job costs and what is asked for it on the day of the work; bids as they were made, and what has changed since. */
 const props = defineProps<{ job: string }>()
 const { t } = useI18n()
+const { listed } = useWriting()
 const reader = useReader()
 const session = useSession()
 const price = usePrice(() => props.job)
@@ -140,7 +142,7 @@ const isPast = computed(() => !!answer.value?.workDate && answer.value.workDate 
           <p v-if="answer.bid.unentered.length" class="quiet">
             {{
               t('price.unentered', {
-                rates: answer.bid.unentered.map((one) => t(`price.rate.${one}`)).join(', '),
+                rates: listed(answer.bid.unentered.map((one) => t(`price.rate.${one}`))),
               })
             }}
           </p>

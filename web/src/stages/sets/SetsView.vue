@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useWriting } from '@/i18n/writing'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
@@ -20,6 +21,7 @@ import YieldSteps from './YieldSteps.vue'
 /** How much material: the median, sets to load for the risk taken, and where the yield goes. */
 const props = defineProps<{ job: string; surface: string }>()
 const { t } = useI18n()
+const writing = useWriting()
 const reader = useReader()
 const session = useSession()
 const sets = useSets(() => props.surface)
@@ -51,7 +53,7 @@ const expected = computed(() => [
 
 <template>
   <SetsFrame :job="job" :surface="surface">
-    <h1 class="visually-hidden">{{ t('sets.title') }}: {{ row?.name }}</h1>
+    <h1 class="visually-hidden">{{ writing.labelled(t('sets.title'), row?.name ?? '') }}</h1>
     <ProblemNote v-if="sets.error.value" :problem="sets.error.value" @retry="sets.refetch()" />
     <ElSkeleton v-else-if="sets.isPending.value" :rows="7" animated />
     <p v-else-if="!answer" class="start">{{ t(`sets.missing.${sets.data.value?.missing ?? 'sheet'}`) }}</p>
@@ -124,7 +126,7 @@ const expected = computed(() => [
             <TypedField
               :typed="ofJob"
               field="risk"
-              :label="`${t('sets.risk')}, ${t('sets.riskJob')}`"
+              :label="writing.listed([t('sets.risk'), t('sets.riskJob')])"
               :kept="reader.print(head?.figures.risk)"
               :disabled="locked"
             />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useWriting } from '@/i18n/writing'
 import { onBeforeUnmount } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Surface } from '@/shared/state/job'
@@ -23,6 +24,7 @@ const emit = defineEmits<{
   hand: [id: string]
 }>()
 const { t } = useI18n()
+const { listed } = useWriting()
 const reader = useReader()
 
 const usable = (field: Field) => props.row.hasMembers || (field !== 'memberDepth' && field !== 'memberSpacing')
@@ -68,7 +70,7 @@ onBeforeUnmount(() => {
         :value="grid.valueOf(row, field)"
         :disabled="!mayEdit"
         :data-cell="`${index}.${field}`"
-        :aria-label="`${t(`survey.col.${field}`)}, ${row.name}`"
+        :aria-label="listed([t(`survey.col.${field}`), row.name])"
         @keydown.esc="($event.target as HTMLElement).blur()"
         @change="choose($event, field)"
       >
@@ -81,7 +83,7 @@ onBeforeUnmount(() => {
         :data-cell="`${index}.${field}`"
         :data-draft="grid.draftOf(row.id, field) === undefined ? 'no' : 'yes'"
         :placeholder="hint(field)"
-        :aria-label="`${t(`survey.col.${field}`)}, ${row.name}`"
+        :aria-label="listed([t(`survey.col.${field}`), row.name])"
         :aria-invalid="grid.faultOf(row.id, field) !== ''"
         :aria-describedby="`fault-${row.id}-${field}`"
         @input="grid.type(row, field, ($event.target as HTMLInputElement).value)"

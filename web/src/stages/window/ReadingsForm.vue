@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useWriting } from '@/i18n/writing'
 import { v7 } from 'uuid'
 import { computed, nextTick, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
@@ -13,6 +14,7 @@ import DoubtNote from '@/shared/ui/DoubtNote.vue'
 /** Today's readings, typed from the instruments. What is typed outlives a refresh until it is taken down. */
 const props = defineProps<{ job: string; surface: string; answer: Schemas['WindowOfSurface'] }>()
 const { t } = useI18n()
+const writing = useWriting()
 const reader = useReader()
 const session = useSession()
 const now = useClock()
@@ -58,8 +60,8 @@ function last(field: string) {
   const reading = props.answer.readings.find((one) => one.kind === kinds[field])
   if (!reading) return t('window.never')
   const value = reading.figure ? reader.print(reading.figure) : t(`window.dry.${reading.foundDry ? 'yes' : 'no'}`)
-  const where = [reading.place, reading.species].filter(Boolean).join(', ')
-  return t('window.last', { value, age: age(reading.takenAt) }) + (where ? ` (${where})` : '')
+  const where = writing.listed([reading.place, reading.species].filter(Boolean))
+  return writing.noted(t('window.last', { value, age: age(reading.takenAt) }), where)
 }
 
 function age(at: string) {

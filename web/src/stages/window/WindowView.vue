@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useWriting } from '@/i18n/writing'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useFindingText } from '@/shared/figures/findings'
@@ -14,6 +15,7 @@ import ReadingsForm from './ReadingsForm.vue'
 /** May this surface be sprayed now, and what would clear it? */
 const props = defineProps<{ job: string; surface: string }>()
 const { t } = useI18n()
+const writing = useWriting()
 const text = useFindingText()
 const window = useWindow(() => props.surface)
 const board = useBoard(() => props.job)
@@ -29,7 +31,7 @@ const reEntry = computed(
 
 <template>
   <StageFrame :job="job" :surface="surface" stage="window">
-    <h1 class="visually-hidden">{{ t('window.title') }}: {{ row?.name }}</h1>
+    <h1 class="visually-hidden">{{ writing.labelled(t('window.title'), row?.name ?? '') }}</h1>
     <ProblemNote v-if="window.error.value" :problem="window.error.value" @retry="window.refetch()" />
     <ElSkeleton v-else-if="!window.data.value" :rows="7" animated />
     <template v-else>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useWriting } from '@/i18n/writing'
 import { computed, defineAsyncComponent } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
@@ -15,6 +16,7 @@ import VerdictMark from '@/shared/ui/VerdictMark.vue'
 const props = defineProps<{ job: string; test: Schemas['FanTestAnswer']; locked: boolean }>()
 const ChartBox = defineAsyncComponent(() => import('@/shared/ui/ChartBox.vue'))
 const { t } = useI18n()
+const { listed } = useWriting()
 const times = useTimes(() => props.job)
 const reader = useReader()
 const text = useFindingText()
@@ -76,7 +78,7 @@ const interval = (b: Schemas['BoundedAnswer'] | null | undefined) =>
 <template>
   <article>
     <header>
-      <h3>{{ t(`survey.fan.${test.phase}`) }}, {{ times.day(test.takenAt) }}</h3>
+      <h3>{{ listed([t(`survey.fan.${test.phase}`), times.day(test.takenAt)]) }}</h3>
       <span class="small quiet">{{ [test.takenBy, test.words].filter(Boolean).join(' · ') }}</span>
       <button
         v-if="!locked"

@@ -42,16 +42,16 @@ async function add() {
     <h2>{{ t('survey.building.stack') }}</h2>
     <p v-if="!building.data.value.winterStack" class="quiet">{{ t('survey.building.noHeight') }}</p>
     <p v-for="season in ['winterStack', 'summerStack'] as const" v-else :key="season">
-      {{ t(`survey.building.${season}`) }}:
-      <template v-if="building.data.value[season]">
-        <FigureText
-          :figure="building.data.value[season]!.atTop.figure"
-          :working="building.data.value[season]!.atTop.working"
-        />
-        {{ t('survey.building.atTop') }}, {{ reader.print(building.data.value[season]!.atFoot) }}
-        {{ t('survey.building.atFoot') }};
-        {{ t('survey.building.neutral', { height: reader.print(building.data.value[season]!.neutralPlane) }) }}
-      </template>
+      <i18n-t v-if="building.data.value[season]" :keypath="`survey.building.${season}`" scope="global">
+        <template #top>
+          <FigureText
+            :figure="building.data.value[season]!.atTop.figure"
+            :working="building.data.value[season]!.atTop.working"
+          />
+        </template>
+        <template #foot>{{ reader.print(building.data.value[season]!.atFoot) }}</template>
+        <template #neutral>{{ reader.print(building.data.value[season]!.neutralPlane) }}</template>
+      </i18n-t>
     </p>
     <h2>{{ t('survey.building.buffers') }}</h2>
     <p class="quiet small">{{ t('survey.building.buffersLead') }}</p>

@@ -148,7 +148,13 @@ async function takeBack() {
           <summary>{{ t('survey.exchange.skipped', { count: found.skipped.length }) }}</summary>
           <ul>
             <li v-for="one in found.skipped" :key="one.number">
-              {{ one.number }}: {{ one.name }} – {{ t(`survey.exchange.reason.${one.reason}`) }}
+              {{
+                t('survey.exchange.skippedOne', {
+                  number: one.number,
+                  name: one.name,
+                  reason: t(`survey.exchange.reason.${one.reason}`),
+                })
+              }}
             </li>
           </ul>
         </details>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useWriting } from '@/i18n/writing'
 import { useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
@@ -14,6 +15,7 @@ import LayersEditor from './LayersEditor.vue'
 /** What lies outboard and inboard, and the members between; kept as a template of the firm where it will come again. */
 const props = defineProps<{ job: string; surface: Surface; typed: Typed; locked: boolean }>()
 const { t } = useI18n()
+const { noted } = useWriting()
 const reader = useReader()
 const queries = useQueryClient()
 const templates = useTemplates()
@@ -26,7 +28,7 @@ const members = computed(() =>
 )
 const own = computed(() => [
   { value: '', text: t('survey.sheet.pickTemplate') },
-  ...(templates.data.value ?? []).map((one) => ({ value: one.id, text: `${one.name} (${t(`kind.${one.kind}`)})` })),
+  ...(templates.data.value ?? []).map((one) => ({ value: one.id, text: noted(one.name, t(`kind.${one.kind}`)) })),
 ])
 
 async function keep() {

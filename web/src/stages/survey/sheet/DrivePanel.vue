@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useWriting } from '@/i18n/writing'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
@@ -12,6 +13,7 @@ import VerdictMark from '@/shared/ui/VerdictMark.vue'
 /** Which way vapour is driven in winter and summer, how hard, and what the faces come to. The direction of heat decides nothing. */
 const props = defineProps<{ surface: string; kind: string }>()
 const { t } = useI18n()
+const { listed } = useWriting()
 const reader = useReader()
 const text = useFindingText()
 const cited = useCitation()
@@ -50,7 +52,9 @@ const arrow = (s: Schemas['SeasonAnswer']) => {
           </p>
         </div>
         <p>
-          {{ t(`survey.drive.${s.direction}`) }}, <FigureText :figure="s.drive.figure" :working="s.drive.working" />
+          <i18n-t :keypath="`survey.drive.${s.direction}`" scope="global">
+            <template #drive><FigureText :figure="s.drive.figure" :working="s.drive.working" /></template>
+          </i18n-t>
         </p>
         <table v-if="s.now || s.planned">
           <thead>
@@ -77,12 +81,12 @@ const arrow = (s: Schemas['SeasonAnswer']) => {
                 }}
               </th>
               <td v-for="state in [s.now, s.planned]" :key="state === s.now ? 'n' : 'p'">
-                <template v-if="state"
-                  >{{ reader.print(state.interfaceTemp) }},
-                  {{
-                    state.wouldCondense ? t('survey.drive.condenses') : reader.print(state.interfaceHumidity)
-                  }}</template
-                ><template v-else>–</template>
+                <template v-if="state">{{
+                  listed([
+                    reader.print(state.interfaceTemp),
+                    state.wouldCondense ? t('survey.drive.condenses') : reader.print(state.interfaceHumidity),
+                  ])
+                }}</template><template v-else>–</template>
               </td>
             </tr>
           </tbody>

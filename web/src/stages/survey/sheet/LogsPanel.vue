@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useWriting } from '@/i18n/writing'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, ask, upload, type Schemas } from '@/shared/api/client'
@@ -17,6 +18,7 @@ type Log = Schemas['LogAnswer']
 const ChartBox = defineAsyncComponent(() => import('@/shared/ui/ChartBox.vue'))
 const MOST_MEGABYTES = 20
 const { t } = useI18n()
+const { listed } = useWriting()
 const reader = useReader()
 const times = useTimes(() => props.job)
 const logs = useLogs(() => props.job)
@@ -69,7 +71,7 @@ async function add([file]: File[]) {
       upload<Schemas['LogAdded']>(`/api/jobs/${props.job}/logs?${query}`, file, MOST_MEGABYTES),
     )
     await logs.refetch()
-    said.value = added.skipped.length ? t('survey.logs.skipped', { lines: added.skipped.join(', ') }) : ''
+    said.value = added.skipped.length ? t('survey.logs.skipped', { lines: listed(added.skipped.map(String)) }) : ''
   } catch (cause) {
     said.value = general(cause)
   }
