@@ -28,7 +28,7 @@ public sealed partial class CatalogueTests
     public void Every_message_the_server_names_is_there()
     {
         var named = Directory
-            .EnumerateFiles(Path.Combine(Sources.Root, "src/Umbracell.Server"), "*.cs", SearchOption.AllDirectories)
+            .EnumerateFiles(Path.Combine(Sources.Root, "src"), "*.cs", SearchOption.AllDirectories)
             .SelectMany(file => NamedMessage().Matches(File.ReadAllText(file)))
             .Select(match => match.Groups[1].Value)
             .Distinct()

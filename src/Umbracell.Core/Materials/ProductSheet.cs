@@ -194,44 +194,58 @@ public sealed record ProductSheet
             : Length.FromMetres(QuantityRangeException.Within("foam thickness", thickness.Metres, Least, last, Dimension.Thickness));
     }
 
-    /// <summary>What contradicts itself on the sheet: each the path of the offending line and a sentence.</summary>
-    public IEnumerable<(string Path, string Sentence)> Contradictions()
+    /// <summary>What contradicts itself on the sheet.</summary>
+    public IEnumerable<SheetContradiction> Contradictions()
     {
         if (LeastLift > GreatestLift)
         {
-            yield return ("lift.leastIn", "The least lift is thicker than the greatest.");
+            yield return new("lift.leastIn", "liftOrder");
         }
 
         if (ReferenceLift > GreatestLift || ReferenceLift < LeastLift)
         {
-            yield return ("lift.referenceIn", "The reference lift lies outside the least and greatest lift.");
+            yield return new("lift.referenceIn", "liftReference");
         }
 
         foreach (var (path, window) in new[] { ("substrateC", Substrate), ("airC", Air), ("drumsC", Drums) })
         {
             if (window.Least >= window.Greatest)
             {
-                yield return (path, "The window is empty: its least is not below its greatest.");
+                yield return new(path, "windowEmpty");
             }
         }
 
         if (AgedR.Points.Zip(AgedR.Points.Skip(1)).Any(pair => pair.Second.Y <= pair.First.Y))
         {
-            yield return ("agedR", "The aged R falls or stands still as the foam gets thicker.");
+            yield return new("agedR", "agedRFalls");
         }
 
         if (InPlaceDensity.KilogramsPerCubicMetre < CoreDensity.KilogramsPerCubicMetre)
         {
-            yield return ("density.inPlaceLbFt3", "The in-place density is under the core density; it includes the skins.");
+            yield return new("density.inPlaceLbFt3", "inPlaceUnderCore");
         }
 
         var bound = SetMass / InPlaceDensity;
         if (SheetYield.CubicMetres > bound.CubicMetres)
         {
-            yield return (
-                "yieldBoardFeet",
-                $"{SheetYield.BoardFeet:N0} board feet is more than a set of {SetMass.Kilograms:N0} kg can fill at the in-place density: {bound.BoardFeet:N0}."
-            );
+            yield return new("yieldBoardFeet", "yieldOverMass")
+            {
+                Figures = new Dictionary<string, Figure>
+                {
+                    ["yield"] = SheetYield.ToFigure(),
+                    ["mass"] = SetMass.ToFigure(),
+                    ["most"] = bound.ToFigure(),
+                },
+            };
         }
     }
+}
+
+/// <summary>Something on a sheet that contradicts the rest of it.</summary>
+/// <param name="Path">Path of the offending value, such as <c>lift.leastIn</c>.</param>
+/// <param name="Case">Which contradiction; the sentence is chosen by it.</param>
+public sealed record SheetContradiction(string Path, string Case)
+{
+    /// <summary>Figures of the sentence, by name.</summary>
+    public IReadOnlyDictionary<string, Figure> Figures { get; init; } = new Dictionary<string, Figure>();
 }

@@ -1,3 +1,4 @@
+using System.Globalization;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using System.Text.Json.Serialization;
@@ -5,6 +6,7 @@ using Newtonsoft.Json;
 using Newtonsoft.Json.Linq;
 using NJsonSchema;
 using NJsonSchema.Validation;
+using Umbracell.Formats.Words;
 
 namespace Umbracell.Formats.DataFiles;
 
@@ -14,7 +16,13 @@ namespace Umbracell.Formats.DataFiles;
 /// <param name="Sentence">What is wrong.</param>
 public sealed record DataFault(int Line, string Path, string Sentence)
 {
-    public override string ToString() => $"line {Line}, {(Path.Length == 0 ? "file" : Path)}: {Sentence}";
+    public override string ToString() =>
+        WordCatalog.Say(
+            "dataFile.fault",
+            ("line", Line.ToString(CultureInfo.InvariantCulture)),
+            ("path", Path.Length == 0 ? WordCatalog.Say("dataFile.whole") : Path),
+            ("sentence", Sentence)
+        );
 }
 
 /// <summary>A data file that does not hold what its schema asks. Carries every fault found, in the order of the lines.</summary>
@@ -85,7 +93,7 @@ public static class DataFile
 
     // The two readers differ at the edges (comments, single quotes): what the stricter one refuses is a fault like any other.
     private static DataFileException Unreadable(string name, System.Text.Json.JsonException e) =>
-        new(name, [new((int)(e.LineNumber ?? 0) + 1, e.Path ?? "", "This is not valid JSON.")]);
+        new(name, [new((int)(e.LineNumber ?? 0) + 1, e.Path ?? "", WordCatalog.Say("dataFile.notJson"))]);
 
     /// <summary>The line on which a value stands; 1 where the path leads nowhere.</summary>
     public static int LineOf(string text, string path) => LineOf(Parse("", text), path);
@@ -105,12 +113,15 @@ public static class DataFile
                 }
             );
             return reader.Read()
-                ? throw new DataFileException(name, [new(reader.LineNumber, "", "Something follows after the end of the JSON.")])
+                ? throw new DataFileException(name, [new(reader.LineNumber, "", WordCatalog.Say("dataFile.afterEnd"))])
                 : root;
         }
         catch (JsonReaderException e)
         {
-            throw new DataFileException(name, [new(e.LineNumber, e.Path ?? "", "This is not valid JSON: " + e.Message)]);
+            throw new DataFileException(
+                name,
+                [new(e.LineNumber, e.Path ?? "", WordCatalog.Say("dataFile.notJsonBecause", ("why", e.Message)))]
+            );
         }
     }
 
@@ -133,18 +144,22 @@ public static class DataFile
     private static string Sentence(ValidationError error) =>
         error.Kind switch
         {
-            ValidationErrorKind.PropertyRequired => "is missing.",
-            ValidationErrorKind.NoAdditionalPropertiesAllowed => "is not known here.",
-            ValidationErrorKind.NumberExpected or ValidationErrorKind.IntegerExpected => "must be a number.",
-            ValidationErrorKind.StringExpected => "must be text.",
-            ValidationErrorKind.NumberTooSmall => $"is under the least allowed, {error.Schema.Minimum}.",
-            ValidationErrorKind.NumberTooBig => $"is over the greatest allowed, {error.Schema.Maximum}.",
-            ValidationErrorKind.NotInEnumeration =>
-                $"must be one of {string.Join(", ", error.Schema.Enumeration.Select(v => v ?? "null"))}.",
-            ValidationErrorKind.TooFewItems => "needs at least one entry.",
-            ValidationErrorKind.PatternMismatch => "may hold only lower-case letters, digits and single hyphens.",
-            _ => $"does not fit the schema ({error.Kind}).",
+            ValidationErrorKind.PropertyRequired => WordCatalog.Say("dataFile.value.missing"),
+            ValidationErrorKind.NoAdditionalPropertiesAllowed => WordCatalog.Say("dataFile.value.unknown"),
+            ValidationErrorKind.NumberExpected or ValidationErrorKind.IntegerExpected => WordCatalog.Say("dataFile.value.number"),
+            ValidationErrorKind.StringExpected => WordCatalog.Say("dataFile.value.text"),
+            ValidationErrorKind.NumberTooSmall => WordCatalog.Say("dataFile.value.tooSmall", ("least", Told(error.Schema.Minimum))),
+            ValidationErrorKind.NumberTooBig => WordCatalog.Say("dataFile.value.tooBig", ("greatest", Told(error.Schema.Maximum))),
+            ValidationErrorKind.NotInEnumeration => WordCatalog.Say(
+                "dataFile.value.oneOf",
+                ("list", Writing.Listed(error.Schema.Enumeration.Select(v => v?.ToString() ?? "null")))
+            ),
+            ValidationErrorKind.TooFewItems => WordCatalog.Say("dataFile.value.tooFew"),
+            ValidationErrorKind.PatternMismatch => WordCatalog.Say("dataFile.value.pattern"),
+            _ => WordCatalog.Say("dataFile.value.misfit", ("kind", error.Kind.ToString())),
         };
+
+    private static string Told(decimal? limit) => limit?.ToString(CultureInfo.InvariantCulture) ?? "";
 
     private static int LineOf(JToken root, string path)
     {

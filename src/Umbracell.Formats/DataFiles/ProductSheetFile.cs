@@ -1,6 +1,7 @@
 using NJsonSchema;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
+using Umbracell.Formats.Words;
 
 namespace Umbracell.Formats.DataFiles;
 
@@ -29,9 +30,16 @@ public static class ProductSheetFile
             throw new DataFileException(name, [new(DataFile.LineOf(text, "agedR"), "agedR", e.Message)]);
         }
 
-        var faults = sheet.Contradictions().Select(c => new DataFault(DataFile.LineOf(text, c.Path), c.Path, c.Sentence)).ToList();
+        var faults = sheet.Contradictions().Select(c => new DataFault(DataFile.LineOf(text, c.Path), c.Path, Sentence(c))).ToList();
         return faults.Count > 0 ? throw new DataFileException(name, faults) : sheet;
     }
+
+    // Sheets are written in board feet and pounds.
+    private static string Sentence(SheetContradiction of) =>
+        WordCatalog.Say(
+            $"dataFile.sheet.{of.Case}",
+            [.. of.Figures.Select(figure => (figure.Key, QuantityPrinter.Print(figure.Value, UnitSystem.Us)))]
+        );
 
     private static ProductSheet ToSheet(SheetShape s) =>
         new()

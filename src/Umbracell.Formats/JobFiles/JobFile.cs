@@ -1,9 +1,11 @@
+using System.Globalization;
 using System.Text.Json;
 using NJsonSchema;
 using NJsonSchema.Generation;
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Takeoff;
 using Umbracell.Formats.DataFiles;
+using Umbracell.Formats.Words;
 
 namespace Umbracell.Formats.JobFiles;
 
@@ -187,12 +189,12 @@ public sealed record JobFile
             && (corners.Count < 3 || s.CornersM.Count % 2 == 1 || Outlines.CrossesItself(corners))
         )
         {
-            yield return ($"surfaces[{i}].cornersM", "is no outline: three corners or more, x and y in turn, that do not cross.");
+            yield return ($"surfaces[{i}].cornersM", WordCatalog.Say("dataFile.job.outline"));
         }
 
         if (s.MemberMaterial != MemberMaterial.None && s.MemberSpacingM < 0.05)
         {
-            yield return ($"surfaces[{i}].memberSpacingM", "is closer than any members stand.");
+            yield return ($"surfaces[{i}].memberSpacingM", WordCatalog.Say("dataFile.job.spacing"));
         }
     }
 
@@ -208,13 +210,24 @@ public sealed record JobFile
         };
         if (value is null || new object?[] { r.TempC, r.Percent, r.FoundDry }.Count(one => one is not null) != 1)
         {
-            yield return ($"readings[{i}]", $"a {r.Kind} wants {field} and nothing else.");
+            yield return ($"readings[{i}]", WordCatalog.Say("dataFile.job.readingFields", ("kind", r.Kind), ("field", field)));
         }
         else if (!(value >= least && value <= greatest))
         {
-            yield return ($"readings[{i}].{field}", $"is {value}; a {r.Kind} lies between {least} and {greatest}.");
+            yield return (
+                $"readings[{i}].{field}",
+                WordCatalog.Say(
+                    "dataFile.job.readingRange",
+                    ("kind", r.Kind),
+                    ("value", Told(value.Value)),
+                    ("least", Told(least)),
+                    ("greatest", Told(greatest))
+                )
+            );
         }
     }
+
+    private static string Told(double number) => number.ToString(CultureInfo.InvariantCulture);
 
     private static IEnumerable<(string Path, string Sentence)> Impossible(FiledLog l, int i)
     {
@@ -225,7 +238,7 @@ public sealed record JobFile
             || l.TimesUnixS.Zip(l.TimesUnixS.Skip(1)).Any(p => p.Second <= p.First)
         )
         {
-            yield return ($"logs[{i}].timesUnixS", "must rise, and have as many temperatures and humidities beside it.");
+            yield return ($"logs[{i}].timesUnixS", WordCatalog.Say("dataFile.job.logTimes"));
         }
     }
 
@@ -233,7 +246,10 @@ public sealed record JobFile
     {
         if (FormatVersion > CurrentVersion)
         {
-            yield return ("formatVersion", $"is {FormatVersion}; this program reads up to {CurrentVersion}.");
+            yield return (
+                "formatVersion",
+                WordCatalog.Say("dataFile.job.version", ("version", Told(FormatVersion)), ("most", Told(CurrentVersion)))
+            );
         }
 
         foreach (
@@ -246,7 +262,7 @@ public sealed record JobFile
         var surfaces = Surfaces.Select(s => s.Id).ToHashSet();
         if (surfaces.Count < Surfaces.Count)
         {
-            yield return ("surfaces", "two surfaces have the same id.");
+            yield return ("surfaces", WordCatalog.Say("dataFile.job.sameId"));
         }
 
         var bound = Readings
@@ -260,13 +276,13 @@ public sealed record JobFile
             .Concat(Complaints.SelectMany((c, i) => c.Suspects.Select(s => ($"complaints[{i}].suspects", (Guid?)s))));
         foreach (var (path, id) in bound.Where(b => b.Item2 is { } one && !surfaces.Contains(one)))
         {
-            yield return (path, $"names the surface {id}, which is not in the file.");
+            yield return (path, WordCatalog.Say("dataFile.job.noSurface", ("id", $"{id}")));
         }
 
         var buffers = BufferSpaces.Select(b => b.Id).ToHashSet();
         foreach (var (surface, i) in Surfaces.Select((s, i) => (s, i)).Where(s => s.s.BufferId is { } one && !buffers.Contains(one)))
         {
-            yield return ($"surfaces[{i}].bufferId", $"names the buffer space {surface.BufferId}, which is not in the file.");
+            yield return ($"surfaces[{i}].bufferId", WordCatalog.Say("dataFile.job.noBuffer", ("id", $"{surface.BufferId}")));
         }
     }
 }

@@ -45,7 +45,7 @@ public sealed partial class Writing
     public static string Listed(IEnumerable<string> parts, string between = "next")
     {
         var all = parts.ToList();
-        return all.Count == 0 ? "" : all.Aggregate((list, next) => WordCatalog.Say("writing." + between, ("list", list), ("next", next)));
+        return all.Count == 0 ? "" : all.Aggregate((list, next) => WordCatalog.Say($"writing.{between}", ("list", list), ("next", next)));
     }
 
     [GeneratedRegex(@"(?<=\d)[.,](?=\d)")]
