@@ -1,10 +1,13 @@
+using System.Text.Json;
 using System.Text.RegularExpressions;
 using Shouldly;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
+using Umbracell.Documents;
 using Umbracell.Formats.Words;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Problems;
+using Umbracell.Server.Surfaces;
 using Xunit;
 
 namespace Umbracell.Server.Tests;
@@ -27,14 +30,26 @@ public sealed partial class CatalogueTests
     [Fact]
     public void Every_message_the_server_names_is_there()
     {
-        var named = Directory
-            .EnumerateFiles(Path.Combine(Sources.Root, "src"), "*.cs", SearchOption.AllDirectories)
+        var named = new[] { "src/Umbracell.Server", "src/Umbracell.Formats" }
+            .SelectMany(part => Directory.EnumerateFiles(Path.Combine(Sources.Root, part), "*.cs", SearchOption.AllDirectories))
             .SelectMany(file => NamedMessage().Matches(File.ReadAllText(file)))
             .Select(match => match.Groups[1].Value)
             .Distinct()
             .ToList();
         named.Count.ShouldBeGreaterThan(40);
         named.Where(path => WordCatalog.Of(path) is null).ShouldBeEmpty();
+    }
+
+    [Fact]
+    public void Every_fact_that_is_kept_of_a_surface_can_be_said_and_has_its_word()
+    {
+        var kept = typeof(FactsDocument)
+            .GetProperties()
+            .Where(property => property.PropertyType == typeof(bool))
+            .Select(property => JsonNamingPolicy.CamelCase.ConvertName(property.Name))
+            .ToList();
+        ChoiceFacts.Told(new()).Keys.ShouldBe(kept, ignoreOrder: true);
+        kept.Where(fact => WordCatalog.Of($"choose.fact.{fact}") is null).ShouldBeEmpty();
     }
 
     public static TheoryData<FaultCode> Codes => [.. Enum.GetValues<FaultCode>()];

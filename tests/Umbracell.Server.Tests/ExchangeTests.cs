@@ -70,6 +70,23 @@ public sealed class ExchangeTests(Product product) : IClassFixture<Product>
     }
 
     [Fact]
+    public async Task Whatever_a_field_takes_at_most_a_job_file_takes_too()
+    {
+        const string Most =
+            "name;kind;size;repeats;memberMaterial;memberDepth;memberSpacing;ventChannel;profileFactor;flange;web;skin;doorSpare;"
+            + "penetration;load;expectedSubstrate;expectedDrum\n"
+            + "Most;stud wall;20 m x 9 m;999;steel stud;900 mm;3000 mm;200 mm;3;500 mm;20 mm;20 mm;500 kg;150 mm;2000 kPa;90 °C;90 °C\n";
+        var (client, job) = await Exchanging.JobAsync(product);
+        var dry = await Exchanging.ImportAsync(client, job, "table", new { content = Bytes(Most), units = "metric" });
+        dry["faulty"]!.GetValue<int>().ShouldBe(0, dry.ToJsonString());
+        await Exchanging.ImportAsync(client, job, "accept", new { units = "metric", rows = dry["rows"] });
+        var file = await client.GetStringAsync($"/api/jobs/{job}/file", TestContext.Current.CancellationToken);
+        file.ShouldContain("\"loadKPa\": 2000");
+        var (status, brought) = await PostTextAsync(client, "/api/jobs/file", file);
+        status.ShouldBe(201, brought.ToJsonString());
+    }
+
+    [Fact]
     public async Task A_job_file_comes_back_as_the_same_job()
     {
         var client = await product.SignedInAsync("owner@ninthacre.example");

@@ -23,8 +23,15 @@ public enum TargetPath
 public readonly record struct LabelRequirement(ThermalResistance Cavity, ThermalResistance Continuous);
 
 /// <summary>What is known of a surface that bears on the choice. What is not known is null or false and said so.</summary>
-public sealed record SurfaceFacts
+public sealed record SurfaceFacts : SaidFacts
 {
+    /// <summary>Facts of which nothing is said yet.</summary>
+    public SurfaceFacts() { }
+
+    /// <summary>Facts of which this much is said.</summary>
+    public SurfaceFacts(SaidFacts said)
+        : base(said) { }
+
     /// <summary>Whether a leak is open above it.</summary>
     public bool OpenLeak { get; init; }
 
@@ -54,36 +61,6 @@ public sealed record SurfaceFacts
 
     /// <summary>Whether the room is heated or cooled.</summary>
     public bool Conditioned { get; init; } = true;
-
-    /// <summary>Whether quiet is asked for.</summary>
-    public bool SoundAsked { get; init; }
-
-    /// <summary>Whether it stays bare in a workplace, where things strike it.</summary>
-    public bool Workplace { get; init; }
-
-    /// <summary>Whether it must be got at later.</summary>
-    public bool LaterAccess { get; init; }
-
-    /// <summary>Whether rain may fall on it before it is covered.</summary>
-    public bool RainBeforeCover { get; init; }
-
-    /// <summary>Whether the building is old: lime, joist ends in masonry, lead or asbestos not ruled out.</summary>
-    public bool OldBuilding { get; init; }
-
-    /// <summary>Whether termites are known here.</summary>
-    public bool Termites { get; init; }
-
-    /// <summary>Whether radon is known here.</summary>
-    public bool Radon { get; init; }
-
-    /// <summary>Whether it may stand in water.</summary>
-    public bool FloodProne { get; init; }
-
-    /// <summary>Whether a fuel-burning appliance draws its air from the rooms.</summary>
-    public bool CombustionInside { get; init; }
-
-    /// <summary>Whether loose fill will be blown in above or beside it later.</summary>
-    public bool LooseFill { get; init; }
 
     /// <summary>Whether members are held at both ends only; null where not looked at.</summary>
     public bool? HeldAtEnds { get; init; }

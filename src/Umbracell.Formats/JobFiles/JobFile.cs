@@ -61,6 +61,7 @@ public sealed record JobFile
         {
             SerializerOptions = DataFile.Json,
             AlwaysAllowAdditionalObjectProperties = false,
+            FlattenInheritanceHierarchy = true,
             DefaultReferenceTypeNullHandling = ReferenceTypeNullHandling.NotNull,
         };
         var schema = JsonSchema.FromType<JobFile>(settings);
@@ -122,6 +123,7 @@ public sealed record JobFile
         ("WK", 0, 1_000_000),
         ("lossW", -100_000, 100_000),
         ("uwM2K", 0.01m, 10),
+        ("loadKPa", 0, 2000),
         ("Pa", -400, 400),
         ("M3S", 0, 500),
         ("memberShare", 0, 0.9m),

@@ -14,53 +14,7 @@ public static partial class SurfaceColumns
 {
     /// <summary>Fields a column can be taken as, in the order they are offered. The lengths of a size may also come in columns of their
     /// own.</summary>
-    public static IReadOnlyList<string> Fields { get; } =
-    [
-        "name",
-        "kind",
-        "shape",
-        "size",
-        "length",
-        "width",
-        "height",
-        "run",
-        "perimeter",
-        "depth",
-        "pitch",
-        "count",
-        "openings",
-        "repeats",
-        "memberMaterial",
-        "memberDepth",
-        "memberSpacing",
-        "memberShare",
-        "outboard",
-        "inboard",
-        "ventChannel",
-        "baffle",
-        "substrate",
-        "profileFactor",
-        "shavedFlush",
-        "openLeak",
-        "sheet",
-        "thickness",
-        "system",
-        "expectedSubstrate",
-        "expectedDrum",
-        "access",
-        "balloonFramed",
-        "crawlSpace",
-        "heldAtEnds",
-        "flange",
-        "web",
-        "skin",
-        "covering",
-        "attachment",
-        "doorSpare",
-        "penetration",
-        "facts",
-        "load",
-    ];
+    public static IReadOnlyList<string> Fields { get; } = [.. SurfaceFields.All.Select(field => field.Name)];
 
     /// <summary>Units a column can be in.</summary>
     public static IReadOnlyList<string> Units { get; } = ["m", "cm", "mm", "ft", "in", "°C", "°F", "kg", "lb", "kPa", "psi", "%"];

@@ -16,26 +16,9 @@ public readonly record struct ExportCell(string? Text, double? Number = null)
 /// <summary>Surfaces as a table that reads back in without loss: the columns are the fields of the import, headed by their words.</summary>
 public static class SurfaceExport
 {
-    private static readonly Dictionary<string, Dimension> Measured = new()
-    {
-        ["memberDepth"] = Dimension.Thickness,
-        ["memberSpacing"] = Dimension.Thickness,
-        ["memberShare"] = Dimension.Percent,
-        ["ventChannel"] = Dimension.Thickness,
-        ["thickness"] = Dimension.Thickness,
-        ["flange"] = Dimension.Thickness,
-        ["web"] = Dimension.Thickness,
-        ["skin"] = Dimension.Thickness,
-        ["penetration"] = Dimension.Thickness,
-        ["expectedSubstrate"] = Dimension.Temperature,
-        ["expectedDrum"] = Dimension.Temperature,
-        ["doorSpare"] = Dimension.Mass,
-        ["load"] = Dimension.BearingPressure,
-    };
-
     /// <summary>Fields written, in order.</summary>
     public static IReadOnlyList<string> Columns { get; } =
-    [.. SurfaceColumns.Fields.Except(["length", "width", "height", "run", "perimeter", "depth", "pitch", "count"])];
+    [.. SurfaceFields.All.Where(field => !field.IsPartOfSize).Select(field => field.Name)];
 
     /// <summary>A text table: every cell as it would be typed, with its unit.</summary>
     public static byte[] ToCsv(IEnumerable<IReadOnlyDictionary<string, ExportCell>> surfaces) =>
@@ -52,7 +35,9 @@ public static class SurfaceExport
             "Surfaces",
             [
                 .. Columns.Select(c =>
-                    Measured.TryGetValue(c, out var dimension) ? $"{Heading(c)} ({QuantityPrinter.UnitOf(dimension, system)})" : Heading(c)
+                    SurfaceFields.Of(c)?.Measured is { } dimension
+                        ? $"{Heading(c)} ({QuantityPrinter.UnitOf(dimension, system)})"
+                        : Heading(c)
                 ),
             ],
             surfaces.Select(cells =>

@@ -15,27 +15,6 @@ public sealed record ImportedRow(int Line, IReadOnlyDictionary<string, string> F
 /// <summary>Turns rows of a table into typed fields of surfaces.</summary>
 public static partial class SurfaceRows
 {
-    private static readonly string[] Lengths = ["length", "width", "height", "run", "perimeter", "depth"];
-    private static readonly HashSet<string> WithUnits =
-    [
-        .. Lengths,
-        "memberDepth",
-        "memberSpacing",
-        "thickness",
-        "ventChannel",
-        "flange",
-        "web",
-        "skin",
-        "penetration",
-        "size",
-        "openings",
-        "memberShare",
-        "expectedSubstrate",
-        "expectedDrum",
-        "doorSpare",
-        "load",
-    ];
-
     private static readonly Dictionary<string, SurfaceKind> KindWords = new()
     {
         ["wall"] = SurfaceKind.StudWall,
@@ -123,9 +102,9 @@ public static partial class SurfaceRows
             }
         }
 
-        foreach (var part in Lengths.Append("pitch").Append("count"))
+        foreach (var part in SurfaceFields.All.Where(field => field.IsPartOfSize))
         {
-            cells.Remove(part);
+            cells.Remove(part.Name);
         }
     }
 
@@ -149,7 +128,7 @@ public static partial class SurfaceRows
     private static string Cell(ColumnMap map, string text, bool decimalComma)
     {
         var read = decimalComma ? DecimalComma().Replace(text, "$1.$2") : text;
-        return map.Unit.Length > 0 && WithUnits.Contains(map.Field)
+        return map.Unit.Length > 0 && SurfaceFields.Of(map.Field) is { HasUnit: true }
             ? string.Join("; ", read.Split(';', StringSplitOptions.TrimEntries).Select(one => WithUnit(one, map.Unit)))
             : read;
     }

@@ -38,8 +38,15 @@ public sealed record ChoiceQuestion
 public sealed record LabelShape([property: Range(0, 50)] double CavityRM2KW, [property: Range(0, 50)] double ContinuousRM2KW = 0);
 
 /// <summary>What bears on a choice, in a question.</summary>
-public sealed record FactsShape
+public sealed record FactsShape : SaidFacts
 {
+    /// <summary>Facts of which nothing is said yet.</summary>
+    public FactsShape() { }
+
+    /// <summary>Facts of which this much is said.</summary>
+    public FactsShape(SaidFacts said)
+        : base(said) { }
+
     /// <inheritdoc cref="SurfaceFacts.OpenLeak"/>
     public bool OpenLeak { get; init; }
 
@@ -74,36 +81,6 @@ public sealed record FactsShape
 
     /// <inheritdoc cref="SurfaceFacts.Conditioned"/>
     public bool Conditioned { get; init; } = true;
-
-    /// <inheritdoc cref="SurfaceFacts.SoundAsked"/>
-    public bool SoundAsked { get; init; }
-
-    /// <inheritdoc cref="SurfaceFacts.Workplace"/>
-    public bool Workplace { get; init; }
-
-    /// <inheritdoc cref="SurfaceFacts.LaterAccess"/>
-    public bool LaterAccess { get; init; }
-
-    /// <inheritdoc cref="SurfaceFacts.RainBeforeCover"/>
-    public bool RainBeforeCover { get; init; }
-
-    /// <inheritdoc cref="SurfaceFacts.OldBuilding"/>
-    public bool OldBuilding { get; init; }
-
-    /// <inheritdoc cref="SurfaceFacts.Termites"/>
-    public bool Termites { get; init; }
-
-    /// <inheritdoc cref="SurfaceFacts.Radon"/>
-    public bool Radon { get; init; }
-
-    /// <inheritdoc cref="SurfaceFacts.FloodProne"/>
-    public bool FloodProne { get; init; }
-
-    /// <inheritdoc cref="SurfaceFacts.CombustionInside"/>
-    public bool CombustionInside { get; init; }
-
-    /// <inheritdoc cref="SurfaceFacts.LooseFill"/>
-    public bool LooseFill { get; init; }
 
     /// <inheritdoc cref="SurfaceFacts.HeldAtEnds"/>
     public bool? HeldAtEnds { get; init; }

@@ -44,7 +44,7 @@ public static class ChoiceQuestions
         };
 
     private static SurfaceFacts Facts(FactsShape f) =>
-        new()
+        new(f)
         {
             OpenLeak = f.OpenLeak,
             WoodSubstrate = f.WoodSubstrate,
@@ -56,16 +56,6 @@ public static class ChoiceQuestions
             Treated = f.TreatedM2 is { } area ? Area.FromSquareMetres(area) : null,
             ExpectedSubstrate = f.SubstrateTempC is { } celsius ? Temperature.FromCelsius(celsius) : null,
             Conditioned = f.Conditioned,
-            SoundAsked = f.SoundAsked,
-            Workplace = f.Workplace,
-            LaterAccess = f.LaterAccess,
-            RainBeforeCover = f.RainBeforeCover,
-            OldBuilding = f.OldBuilding,
-            Termites = f.Termites,
-            Radon = f.Radon,
-            FloodProne = f.FloodProne,
-            CombustionInside = f.CombustionInside,
-            LooseFill = f.LooseFill,
             HeldAtEnds = f.HeldAtEnds,
             ClearancesAsked = f.ClearancesAsked,
             WetOldInsulation = f.WetOldInsulation,

@@ -39,7 +39,7 @@ internal static class SurfaceChoices
         var (said, details) = (surface.ChoiceFacts ?? new(), SurfaceReader.DetailsOf(surface));
         var takeoff = SurfaceReader.Takeoff(surface);
         var notes = surface.Notes.Where(n => n.MendedAt is null).Select(n => n.Kind).ToHashSet();
-        return new()
+        return new(said)
         {
             OpenLeak = surface.OpenLeak is not null,
             WoodSubstrate = surface.Substrate == SubstrateKind.Wood,
@@ -55,15 +55,6 @@ internal static class SurfaceChoices
             WetOldInsulation = notes.Overlaps([SiteNoteKind.OldInsulation, SiteNoteKind.WetPart]),
             Conditioned = !said.Unconditioned,
             SoundAsked = said.SoundAsked || surface.Kind == SurfaceKind.InteriorPartition,
-            Workplace = said.Workplace,
-            LaterAccess = said.LaterAccess,
-            RainBeforeCover = said.RainBeforeCover,
-            OldBuilding = said.OldBuilding,
-            Termites = said.Termites,
-            Radon = said.Radon,
-            FloodProne = said.FloodProne,
-            CombustionInside = said.CombustionInside,
-            LooseFill = said.LooseFill,
             LoadKPa = said.LoadKPa,
         };
     }
