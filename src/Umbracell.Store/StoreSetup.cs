@@ -1,6 +1,7 @@
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Design;
 using Microsoft.Extensions.DependencyInjection;
+using Npgsql;
 using Umbracell.Store.Tenancy;
 
 namespace Umbracell.Store;
@@ -8,14 +9,23 @@ namespace Umbracell.Store;
 /// <summary>How the store is put together.</summary>
 public static class StoreSetup
 {
+    // PostgreSQL takes a hundred connections as it comes: two copies of the server fit, and what comes on top waits instead of failing.
+    private const int MostConnections = 40;
+
     public static IServiceCollection AddUmbracellStore(this IServiceCollection services, string connectionString)
     {
+        var connection = new NpgsqlConnectionStringBuilder(connectionString);
+        if (!connectionString.Contains("Pool Size", StringComparison.OrdinalIgnoreCase))
+        {
+            connection.MaxPoolSize = MostConnections;
+        }
+
         services.AddScoped<FirmScope>();
         services.AddScoped<FirmScopeInterceptor>();
         services.AddDbContext<UmbracellDb>(
             (provider, options) =>
                 options
-                    .UseNpgsql(connectionString)
+                    .UseNpgsql(connection.ConnectionString)
                     .UseSnakeCaseNamingConvention()
                     .AddInterceptors(provider.GetRequiredService<FirmScopeInterceptor>())
         );

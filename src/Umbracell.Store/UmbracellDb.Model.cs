@@ -29,6 +29,22 @@ public sealed partial class UmbracellDb
             // At sign-in the firm is not yet known: the one person being checked is let through, here and in the row policy.
             person.HasQueryFilter(p => p.FirmId == CurrentFirm || p.NormalizedSignInName == scope.SignInName);
         });
+        modelBuilder.Entity<SessionRow>(session =>
+        {
+            session.ToTable("sessions");
+            session.HasOne<Firm>().WithMany().HasForeignKey(s => s.FirmId);
+            session.HasOne<Person>().WithMany().HasForeignKey(s => s.PersonId).OnDelete(DeleteBehavior.Cascade);
+            session.HasIndex(s => s.SecretHash).IsUnique();
+            session.Property(s => s.SecretHash).HasMaxLength(64);
+            session.Property(s => s.Device).HasMaxLength(80);
+            session.HasQueryFilter(s => s.FirmId == CurrentFirm);
+        });
+        modelBuilder.Entity<SignInTry>(one =>
+        {
+            one.ToTable("sign_in_tries");
+            one.HasKey(t => t.Key);
+            one.Property(t => t.Key).HasMaxLength(64);
+        });
         modelBuilder.Entity<ApiToken>(token =>
         {
             token.HasOne<Firm>().WithMany().HasForeignKey(t => t.FirmId);

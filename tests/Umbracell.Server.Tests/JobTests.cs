@@ -201,25 +201,6 @@ public sealed class JobTests(Product product) : IClassFixture<Product>
         );
     }
 
-    [Fact]
-    public async Task A_wrong_password_is_refused_and_many_lock_for_a_while()
-    {
-        var client = product.CreateClient();
-        for (var attempt = 0; attempt < 10; attempt++)
-        {
-            (
-                await client.SendJsonAsync(HttpMethod.Post, "/api/session", new { signInName = Product.Forgetful, password = "wrong" })
-            ).Status.ShouldBe(401);
-        }
-
-        (
-            await client.SendJsonAsync(HttpMethod.Post, "/api/session", new { signInName = Product.Forgetful, password = "umbra-demo" })
-        ).Status.ShouldBe(429);
-        (
-            await client.SendJsonAsync(HttpMethod.Post, "/api/session", new { signInName = "nobody@nowhere.example", password = "x" })
-        ).Status.ShouldBe(401);
-    }
-
     private static async Task<JsonNode> NewSurfaceAsync(HttpClient client)
     {
         var (created, job) = await client.SendJsonAsync(

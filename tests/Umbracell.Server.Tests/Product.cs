@@ -22,9 +22,6 @@ public sealed class Product : WebApplicationFactory<Program>
 {
     public const string Token = "a-token-for-tests";
 
-    /// <summary>Somebody who may be locked out without anyone else missing them.</summary>
-    public const string Forgetful = "forgetful@coldwaterlane.example";
-
     private static readonly Lazy<Task> Planted = new(PlantAsync);
 
     public Product() => Planted.Value.GetAwaiter().GetResult();
@@ -53,10 +50,54 @@ public sealed class Product : WebApplicationFactory<Program>
             ?? throw new InvalidOperationException($"{variable} is not set: ./test starts a database and sets it.")
         ) + ";Database=umbracell_server_tests";
 
-    private static async Task PlantAsync()
+    /// <summary>A firm of its own with somebody of each of these roles; a test may do with them what it likes.</summary>
+    /// <returns>Their sign-in names; the password is the demo's.</returns>
+    public static async Task<IReadOnlyList<string>> NewFirmAsync(params FirmRole[] roles)
     {
         var scope = new FirmScope();
-        await using var db = new UmbracellDb(
+        await using var db = AsOwner(scope);
+        var id = Guid.NewGuid();
+        scope.EnterFirm(id);
+        db.Firms.Add(new() { Id = id, Name = $"Firm {id:N}" });
+        var names = roles.Select((role, i) => $"{role}{i}@{id:N}.example".ToLowerInvariant()).ToList();
+        db.People.AddRange(
+            roles.Zip(
+                names,
+                (role, name) =>
+                    new Person
+                    {
+                        SignInName = name,
+                        NormalizedSignInName = name.ToUpperInvariant(),
+                        Title = $"{role}",
+                        Role = role,
+                        SecurityStamp = "new",
+                        PasswordHash = Hashed.Value,
+                    }
+            )
+        );
+        await db.SaveChangesAsync();
+        return names;
+    }
+
+    /// <summary>Changes the rows of a person's firm behind the server's back.</summary>
+    public static async Task InFirmOfAsync(string name, Func<UmbracellDb, Task> change)
+    {
+        var scope = new FirmScope();
+        await using var db = AsOwner(scope);
+        var normalized = name.ToUpperInvariant();
+        scope.CheckSignIn(normalized);
+        var person = await db.People.SingleAsync(p => p.NormalizedSignInName == normalized);
+        await db.Database.CloseConnectionAsync();
+        scope.EnterFirm(person.FirmId);
+        await change(db);
+    }
+
+    private static readonly Lazy<string> Hashed = new(() =>
+        new Microsoft.AspNetCore.Identity.PasswordHasher<string>().HashPassword("", DemoSeed.Password)
+    );
+
+    private static UmbracellDb AsOwner(FirmScope scope) =>
+        new(
             new DbContextOptionsBuilder<UmbracellDb>()
                 .UseNpgsql(Connection("UMBRACELL_TEST_OWNER"))
                 .UseSnakeCaseNamingConvention()
@@ -64,6 +105,11 @@ public sealed class Product : WebApplicationFactory<Program>
                 .Options,
             scope
         );
+
+    private static async Task PlantAsync()
+    {
+        var scope = new FirmScope();
+        await using var db = AsOwner(scope);
         await db.Database.MigrateAsync();
         await DemoSeed.PlantAsync(
             db,
@@ -78,22 +124,6 @@ public sealed class Product : WebApplicationFactory<Program>
                 Copies = 2,
             }
         );
-        var known = await db.People.ToListAsync();
-        if (!known.Exists(p => p.SignInName == Forgetful))
-        {
-            db.Add(
-                new Person
-                {
-                    SignInName = Forgetful,
-                    NormalizedSignInName = Forgetful.ToUpperInvariant(),
-                    Title = "viewer",
-                    Role = FirmRole.Viewer,
-                    SecurityStamp = "new",
-                    PasswordHash = known[0].PasswordHash,
-                }
-            );
-            await db.SaveChangesAsync();
-        }
     }
 }
 

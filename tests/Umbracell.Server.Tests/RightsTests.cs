@@ -20,7 +20,7 @@ public sealed class RightsTests(Product product) : IClassFixture<Product>
     public async Task Rates_overhead_and_profit_are_seen_and_changed_by_those_who_price(string who, bool mayPrice)
     {
         var client = await product.SignedInAsync(who);
-        (await client.GetJsonAsync("/api/session"))["mayPrice"]!.GetValue<bool>().ShouldBe(mayPrice);
+        (await client.GetJsonAsync("/api/session"))["rights"]!.AsArray().Any(r => r!.GetValue<string>() == "price").ShouldBe(mayPrice);
         var firm = await client.GetJsonAsync("/api/firm");
         (firm["rates"] is not null).ShouldBe(mayPrice);
         firm["practice"].ShouldNotBeNull();

@@ -18,6 +18,7 @@ public sealed class InputVersionTests : IClassFixture<TestDatabase>
     [
         typeof(Person),
         typeof(ApiToken),
+        typeof(SessionRow),
         typeof(CommandRow),
         typeof(ComplaintRow),
         typeof(PhotoRow),

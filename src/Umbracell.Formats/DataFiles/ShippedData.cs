@@ -187,6 +187,12 @@ public static class ShippedData
     /// <summary>Places by id.</summary>
     public static IReadOnlyDictionary<string, Place> Places => LazyPlaces.Value;
 
+    /// <summary>Passwords that are guessed first, in lower case, without what stands at their ends and is no letter.</summary>
+    public static IReadOnlyList<string> CommonPasswords =>
+        ShippedFiles
+            .Text("access/common-passwords.txt")
+            .Split('\n', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries);
+
     /// <summary>The demo's product sheets: their JSON text, by id.</summary>
     public static IReadOnlyDictionary<string, string> ProductSheets { get; } =
         ShippedFiles.Names("sheets/").ToDictionary(name => Path.GetFileNameWithoutExtension(name), ShippedFiles.Text);

@@ -65,6 +65,18 @@ public enum FaultCode
 
     /// <summary>Summer that is no warmer than winter.</summary>
     NotWarmer,
+
+    /// <summary>Wrong too often of late.</summary>
+    TooManyTries,
+
+    /// <summary>Not the person's password.</summary>
+    WrongPassword,
+
+    /// <summary>Too short or too long for a password.</summary>
+    PasswordLength,
+
+    /// <summary>One of the passwords that are guessed first.</summary>
+    CommonPassword,
 }
 
 /// <summary>What is wrong with one field, for a screen to say in its own language.</summary>

@@ -8,5 +8,7 @@ internal sealed class AccessPart : IPart
     public void Map(IEndpointRouteBuilder api)
     {
         api.MapSession();
+        api.MapOwnAccess();
+        api.MapPeople();
     }
 }

@@ -1,7 +1,6 @@
 using Microsoft.AspNetCore.Authentication;
 using Microsoft.AspNetCore.Authentication.Cookies;
 using Microsoft.AspNetCore.DataProtection;
-using Microsoft.EntityFrameworkCore;
 using Umbracell.Store;
 using Umbracell.Store.Model;
 using Umbracell.Store.Tenancy;
@@ -13,13 +12,10 @@ internal static class AccessSetup
 {
     private const string CookieOrToken = "CookieOrToken";
 
-    /// <summary>How long a cookie is trusted before the person is looked up again.</summary>
-    private static readonly TimeSpan TrustCookieFor = TimeSpan.FromMinutes(5);
-
     /// <summary>The build starts this program once to write its API description; there is no database then.</summary>
     private static bool IsDescribingItself => System.Reflection.Assembly.GetEntryAssembly()?.GetName().Name == "GetDocument.Insider";
 
-    public static IServiceCollection AddAccess(this IServiceCollection services)
+    public static IServiceCollection AddAccess(this IServiceCollection services, IConfiguration settings)
     {
         // Keys live in the database so that several copies of the server read each other's cookies.
         var keys = services.AddDataProtection().SetApplicationName("Umbracell");
@@ -28,7 +24,8 @@ internal static class AccessSetup
             keys.PersistKeysToDbContext<UmbracellDb>();
         }
 
-        services.AddIdentityCore<Person>(options => options.Lockout.MaxFailedAccessAttempts = 10).AddUserStore<PersonStore>();
+        services.AddIdentityCore<Person>().AddUserStore<PersonStore>();
+        services.AddSingleton(SessionLife.Of(settings)).AddSingleton<KnownDevice>().AddScoped<Sessions>().AddScoped<SignInTries>();
         services
             .AddAuthentication(CookieOrToken)
             .AddPolicyScheme(
@@ -44,26 +41,25 @@ internal static class AccessSetup
             {
                 // Sign-ins run out by the machine's time, whatever day a demo plays on.
                 options.TimeProvider = TimeProvider.System;
+                options.CookieManager = new HostCookies();
                 options.Cookie.Name = "umbracell";
                 options.Cookie.HttpOnly = true;
 
-                // Strict keeps other sites from acting with the cookie, so no further forgery token is needed for a JSON interface.
+                // Strict keeps other sites from acting with the cookie; SameSiteWrites looks at where each write comes from as well.
                 options.Cookie.SameSite = SameSiteMode.Strict;
                 options.Cookie.SecurePolicy = CookieSecurePolicy.SameAsRequest;
-                options.ExpireTimeSpan = TimeSpan.FromHours(14);
-                options.SlidingExpiration = true;
+                options.SlidingExpiration = false;
                 options.Events.OnRedirectToLogin = context => Answer(context.HttpContext, 401);
                 options.Events.OnRedirectToAccessDenied = context => Answer(context.HttpContext, 403);
-                options.Events.OnValidatePrincipal = StillValidAsync;
+                options.Events.OnValidatePrincipal = AsTheyAreNowAsync;
             })
             .AddScheme<AuthenticationSchemeOptions, TokenSignIn>(TokenSignIn.SchemeName, null);
-        services
-            .AddAuthorizationBuilder()
-            .AddPolicy(
-                Claims.MayEdit,
-                policy => policy.RequireRole(nameof(FirmRole.Owner), nameof(FirmRole.Estimator), nameof(FirmRole.CrewLead))
-            )
-            .AddPolicy(Claims.MayPrice, policy => policy.RequireRole(Claims.Pricing));
+        var rights = services.AddAuthorizationBuilder();
+        foreach (var right in Enum.GetValues<Right>())
+        {
+            rights.AddPolicy(Rights.Policy(right), policy => policy.RequireAssertion(asked => asked.User.May(right)));
+        }
+
         return services;
     }
 
@@ -87,24 +83,14 @@ internal static class AccessSetup
         return Task.CompletedTask;
     }
 
-    private static async Task StillValidAsync(CookieValidatePrincipalContext context)
+    // The cookie says only which session; who that is and what they may do stands in the database.
+    private static async Task AsTheyAreNowAsync(CookieValidatePrincipalContext context)
     {
-        if (context.Properties.IssuedUtc is { } issued && TimeProvider.System.GetUtcNow() - issued < TrustCookieFor)
+        var sessions = context.HttpContext.RequestServices.GetRequiredService<Sessions>();
+        if (await sessions.FindAsync(context.Principal!) is { } person)
         {
+            context.ReplacePrincipal(person);
             return;
-        }
-
-        var services = context.HttpContext.RequestServices;
-        var firm = context.Principal is { } principal ? Claims.FirmOf(principal) : null;
-        if (firm is { } known)
-        {
-            services.GetRequiredService<FirmScope>().EnterFirm(known);
-            var stamp = context.Principal!.FindFirst(Claims.Stamp)?.Value;
-            if (await services.GetRequiredService<UmbracellDb>().People.AnyAsync(p => p.SecurityStamp == stamp))
-            {
-                context.ShouldRenew = true;
-                return;
-            }
         }
 
         context.RejectPrincipal();

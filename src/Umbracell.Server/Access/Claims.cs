@@ -3,29 +3,18 @@ using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Access;
 
-/// <summary>Names of claims, schemes and policies, and who is asking.</summary>
+/// <summary>Names of claims, and who is asking.</summary>
 internal static class Claims
 {
     public const string Firm = "firm";
 
     public const string Title = "title";
 
-    public const string Stamp = "stamp";
+    /// <summary>What the cookie holds of a session; only its hash is kept.</summary>
+    public const string Secret = "secret";
 
-    public const string MayEdit = "may-edit";
-
-    /// <summary>Who may see and change what the firm pays and earns: rates, overhead, profit and the bids made with them.</summary>
-    public const string MayPrice = "may-price";
-
-    /// <summary>Whether a person may see and change what the firm pays and earns.</summary>
-    public static bool Prices(ClaimsPrincipal person) => Pricing.Any(role => person.IsInRole(role));
-
-    /// <summary>Whether a person may set a rule of practice aside, with a written reason.</summary>
-    public static bool Overrides(ClaimsPrincipal person) => Pricing.Any(role => person.IsInRole(role));
-
-    public static string[] Pricing { get; } = [nameof(FirmRole.Owner), nameof(FirmRole.Estimator)];
-
-    public static ClaimsPrincipal Of(Person person, string scheme) =>
+    /// <summary>A person as they are now; the role is read anew for every request.</summary>
+    public static ClaimsPrincipal Of(Person person, string secret, string scheme) =>
         new(
             new ClaimsIdentity(
                 [
@@ -33,7 +22,7 @@ internal static class Claims
                     new(ClaimTypes.Role, person.Role.ToString()),
                     new(Firm, person.FirmId.ToString()),
                     new(Title, person.Title),
-                    new(Stamp, person.SecurityStamp),
+                    new(Secret, secret),
                 ],
                 scheme
             )

@@ -6,12 +6,9 @@ using Umbracell.Store.Tenancy;
 
 namespace Umbracell.Server.Access;
 
-/// <summary>Lets Identity keep people in our own table: password, lock-out after wrong passwords, security stamp.</summary>
+/// <summary>Lets Identity keep people in our own table: password and security stamp.</summary>
 /// <remarks>Finding a person by sign-in name opens that one row alone; the firm is entered once the person is known.</remarks>
-internal sealed class PersonStore(UmbracellDb db, FirmScope scope)
-    : IUserPasswordStore<Person>,
-        IUserSecurityStampStore<Person>,
-        IUserLockoutStore<Person>
+internal sealed class PersonStore(UmbracellDb db, FirmScope scope) : IUserPasswordStore<Person>, IUserSecurityStampStore<Person>
 {
     public async Task<Person?> FindByNameAsync(string normalizedUserName, CancellationToken cancellationToken)
     {
@@ -87,30 +84,6 @@ internal sealed class PersonStore(UmbracellDb db, FirmScope scope)
 
     public Task<string?> GetSecurityStampAsync(Person user, CancellationToken cancellationToken) =>
         Task.FromResult<string?>(user.SecurityStamp);
-
-    public Task<DateTimeOffset?> GetLockoutEndDateAsync(Person user, CancellationToken cancellationToken) =>
-        Task.FromResult(user.LockoutEnd);
-
-    public Task SetLockoutEndDateAsync(Person user, DateTimeOffset? lockoutEnd, CancellationToken cancellationToken)
-    {
-        user.LockoutEnd = lockoutEnd;
-        return Task.CompletedTask;
-    }
-
-    public Task<int> IncrementAccessFailedCountAsync(Person user, CancellationToken cancellationToken) =>
-        Task.FromResult(++user.AccessFailedCount);
-
-    public Task ResetAccessFailedCountAsync(Person user, CancellationToken cancellationToken)
-    {
-        user.AccessFailedCount = 0;
-        return Task.CompletedTask;
-    }
-
-    public Task<int> GetAccessFailedCountAsync(Person user, CancellationToken cancellationToken) => Task.FromResult(user.AccessFailedCount);
-
-    public Task<bool> GetLockoutEnabledAsync(Person user, CancellationToken cancellationToken) => Task.FromResult(true);
-
-    public Task SetLockoutEnabledAsync(Person user, bool enabled, CancellationToken cancellationToken) => Task.CompletedTask;
 
     public void Dispose()
     {

@@ -1,7 +1,7 @@
 using System.ComponentModel.DataAnnotations;
+using System.Globalization;
+using System.Net;
 using System.Security.Claims;
-using Microsoft.AspNetCore.Authentication;
-using Microsoft.AspNetCore.Authentication.Cookies;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Identity;
 using Microsoft.EntityFrameworkCore;
@@ -33,9 +33,8 @@ public sealed record SessionAnswer
 
     public required UnitSystem Units { get; init; }
 
-    public required bool MayEdit { get; init; }
-
-    public required bool MayPrice { get; init; }
+    /// <summary>What this person may do.</summary>
+    public required IReadOnlyList<Right> Rights { get; init; }
 
     public required ClockAnswer Clock { get; init; }
 }
@@ -51,40 +50,61 @@ public sealed record UnitsChoice(UnitSystem Units);
 
 internal static class SessionEndpoints
 {
+    // Looked at where no such person is, so that a name that is not known takes as long to refuse as one that is.
+    private static readonly Person Nobody = new()
+    {
+        SignInName = "",
+        NormalizedSignInName = "",
+        Title = "",
+        SecurityStamp = "",
+    };
+
+    private static readonly string NobodysHash = new PasswordHasher<Person>().HashPassword(Nobody, Guid.NewGuid().ToString());
+
     public static void MapSession(this IEndpointRouteBuilder app)
     {
         var session = app.MapGroup("/api/session").WithTags("Session");
-        session.MapPost("", SignInAsync).WithSummary("Sign in with a cookie.").AllowAnonymous();
-        session.MapGet("", WhoAsync).WithSummary("Who is signed in.").RequireAuthorization();
-        session.MapDelete("", (Delegate)SignOutAsync).WithSummary("Sign out.").AllowAnonymous();
-        session.MapPut("/units", SetUnitsAsync).WithSummary("Choose the units to read in.").RequireAuthorization();
+        session.MapPost("", SignInAsync).WithSummary("Sign in with a cookie.").AllowAnonymous().ProducesProblem(429);
+        session.MapGet("", WhoAsync).WithSummary("Who is signed in.").Requires(Right.Look);
+        session.MapDelete("", SignOutAsync).WithSummary("Sign out.").AllowAnonymous();
+        session.MapPut("/units", SetUnitsAsync).WithSummary("Choose the units to read in.").Requires(Right.Look);
     }
 
     private static async Task<Results<Ok<SessionAnswer>, ProblemHttpResult>> SignInAsync(
         SignIn typed,
         UserManager<Person> people,
+        IPasswordHasher<Person> passwords,
+        SignInTries tries,
+        KnownDevice devices,
+        Sessions sessions,
         UmbracellDb db,
         ProductClock clock,
         HttpContext context
     )
     {
-        var person = await people.FindByNameAsync(typed.SignInName.Trim());
-        if (person is not null && await people.IsLockedOutAsync(person))
+        if (!MaySend(context))
         {
             return TypedResults.Problem(
-                WordCatalog.Say("problem.said.locked"),
-                statusCode: 429,
-                title: WordCatalog.Say("problem.title.locked")
+                WordCatalog.Say("problem.said.plainHttp"),
+                statusCode: 400,
+                title: WordCatalog.Say("problem.title.notSignedIn")
             );
         }
 
-        if (person is null || !await people.CheckPasswordAsync(person, typed.Password))
+        var name = people.NormalizeName(typed.SignInName.Trim())!;
+        var device = devices.Of(context, name);
+        var address = context.Connection.RemoteIpAddress?.ToString();
+        if (await tries.BeginAsync(name, device, address) is { } wait)
         {
-            if (person is not null)
-            {
-                await people.AccessFailedAsync(person);
-            }
+            return Wait(context, wait);
+        }
 
+        var person = await people.FindByNameAsync(name);
+        var isRight =
+            passwords.VerifyHashedPassword(person ?? Nobody, person?.PasswordHash ?? NobodysHash, typed.Password)
+            != PasswordVerificationResult.Failed;
+        if (person is not { DeactivatedAt: null, PasswordHash: not null } || !isRight)
+        {
             return TypedResults.Problem(
                 WordCatalog.Say("problem.said.notSignedIn"),
                 statusCode: 401,
@@ -92,13 +112,25 @@ internal static class SessionEndpoints
             );
         }
 
-        await people.ResetAccessFailedCountAsync(person);
-        await context.SignInAsync(
-            CookieAuthenticationDefaults.AuthenticationScheme,
-            Claims.Of(person, CookieAuthenticationDefaults.AuthenticationScheme),
-            new AuthenticationProperties { IsPersistent = true }
-        );
+        await tries.SucceededAsync(name, device, address);
+        devices.Note(context, name);
+        await sessions.StartAsync(person, context);
         return TypedResults.Ok(await AnswerAsync(person, db, clock));
+    }
+
+    // A password that goes over the air in the clear is everybody's; on the machine itself it goes nowhere.
+    private static bool MaySend(HttpContext context) =>
+        context.Request.IsHttps || context.Connection.RemoteIpAddress is not { } address || IPAddress.IsLoopback(address);
+
+    private static ProblemHttpResult Wait(HttpContext context, TimeSpan wait)
+    {
+        var seconds = Math.Ceiling(wait.TotalSeconds).ToString(CultureInfo.InvariantCulture);
+        context.Response.Headers.RetryAfter = seconds;
+        return TypedResults.Problem(
+            WordCatalog.Say("problem.said.tooManyTries", ("seconds", seconds)),
+            statusCode: 429,
+            title: WordCatalog.Say("problem.title.tooManyTries")
+        );
     }
 
     private static async Task<Results<Ok<SessionAnswer>, UnauthorizedHttpResult>> WhoAsync(
@@ -107,9 +139,9 @@ internal static class SessionEndpoints
         ClaimsPrincipal user
     ) => await FindAsync(db, user) is { } person ? TypedResults.Ok(await AnswerAsync(person, db, clock)) : TypedResults.Unauthorized();
 
-    private static async Task<NoContent> SignOutAsync(HttpContext context)
+    private static async Task<NoContent> SignOutAsync(Sessions sessions, HttpContext context)
     {
-        await context.SignOutAsync(CookieAuthenticationDefaults.AuthenticationScheme);
+        await sessions.EndAsync(context);
         return TypedResults.NoContent();
     }
 
@@ -130,9 +162,7 @@ internal static class SessionEndpoints
     }
 
     private static async Task<Person?> FindAsync(UmbracellDb db, ClaimsPrincipal user) =>
-        Guid.TryParse(user.FindFirstValue(ClaimTypes.NameIdentifier), out var id)
-            ? await db.People.SingleOrDefaultAsync(p => p.Id == id)
-            : null;
+        Claims.PersonOf(user) is { } id ? await db.People.SingleOrDefaultAsync(p => p.Id == id) : null;
 
     private static async Task<SessionAnswer> AnswerAsync(Person person, UmbracellDb db, ProductClock clock)
     {
@@ -146,8 +176,7 @@ internal static class SessionEndpoints
             Firm = firm.Name,
             Currency = firm.Currency,
             Units = person.Units,
-            MayEdit = person.Role != FirmRole.Viewer,
-            MayPrice = Claims.Pricing.Contains(person.Role.ToString()),
+            Rights = Rights.ByRole[person.Role],
             Clock = new(clock.GetUtcNow(), clock.Rate, clock.IsOfDemo),
         };
     }

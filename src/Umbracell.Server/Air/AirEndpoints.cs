@@ -2,6 +2,7 @@ using System.ComponentModel.DataAnnotations;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Umbracell.Core.Air;
 using Umbracell.Core.Quantities;
+using Umbracell.Server.Access;
 
 namespace Umbracell.Server.Air;
 
@@ -33,7 +34,7 @@ internal static class AirEndpoints
         app.MapGet("/api/compute/air", Compute)
             .WithTags("Compute")
             .WithSummary("State of moist air at a temperature, humidity and altitude.")
-            .RequireAuthorization();
+            .Requires(Right.Look);
 
     private static Ok<AirAnswer> Compute(
         [Range(-100.0, 200.0)] double tempC,

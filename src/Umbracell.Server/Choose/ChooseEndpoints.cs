@@ -25,28 +25,25 @@ internal static class ChooseEndpoints
 
     public static void MapChoose(this IEndpointRouteBuilder app)
     {
-        var one = app.MapGroup("/api/surfaces/{id:guid}/choose").WithTags("Choose").RequireAuthorization();
+        var one = app.MapGroup("/api/surfaces/{id:guid}/choose").WithTags("Choose").Requires(Right.Look);
         one.MapGet("", OfSurfaceAsync).WithSummary("The systems of a surface side by side, with reasons and flip points.");
         one.MapPost("", ChooseAsync)
             .WithSummary("Choose a system; an excluded one only with a written reason.")
-            .RequireAuthorization(Claims.MayEdit)
+            .Requires(Right.Edit)
             .ProducesProblem(409);
-        one.MapPost("/back", TakeBackAsync)
-            .WithSummary("Take the last choice back.")
-            .RequireAuthorization(Claims.MayEdit)
-            .ProducesProblem(409);
+        one.MapPost("/back", TakeBackAsync).WithSummary("Take the last choice back.").Requires(Right.Edit).ProducesProblem(409);
         one.MapPatch("/facts", FactsAsync)
             .WithSummary("Change what bears on the choice of a surface.")
-            .RequireAuthorization(Claims.MayEdit)
+            .Requires(Right.Edit)
             .ProducesProblem(409);
         app.MapPost("/api/compute/choice", ComputeAsync)
             .WithTags("Compute")
             .WithSummary("The systems of any surface, with the firm's own sheets, rates and practice.")
-            .RequireAuthorization();
+            .Requires(Right.Look);
         app.MapGet("/api/jobs/{id:guid}/choose", OfJobAsync)
             .WithTags("Choose")
             .WithSummary("The choice of every surface of a job, one after the other as they are reckoned.")
-            .RequireAuthorization();
+            .Requires(Right.Look);
     }
 
     private static async Task<Ok<ChoiceAnswer>> ComputeAsync(ChoiceQuestion question, SheetLibrary library) =>
@@ -75,7 +72,7 @@ internal static class ChooseEndpoints
         var reason = (choosing.Reason ?? "").Trim();
 
         // With a reason a rule may be set aside: who may not do that must not make it again after taking it back.
-        var policy = reason.Length > 0 && Claims.Overrides(user) ? Claims.MayPrice : null;
+        var policy = reason.Length > 0 && user.May(Right.Override) ? Rights.Policy(Right.Override) : null;
         if (!await commands.TakeAsync(choosing, surface, stamp, policy))
         {
             return TypedResults.Ok(await choices.AnswerAsync(id));
@@ -150,7 +147,7 @@ internal static class ChooseEndpoints
             ]);
         }
 
-        if (!Claims.Overrides(user))
+        if (!user.May(Right.Override))
         {
             throw new FieldFaultsException([
                 new()

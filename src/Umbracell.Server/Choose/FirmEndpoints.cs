@@ -110,17 +110,17 @@ internal static class FirmEndpoints
         app.MapGet("/api/firm", AnswerAsync)
             .WithTags("Firm")
             .WithSummary("The firm's practice, and its rates for those who price.")
-            .RequireAuthorization();
+            .Requires(Right.Look);
         app.MapPatch("/api/firm", ChangeAsync)
             .WithTags("Firm")
             .WithSummary("Change typed rates, the school followed in a question, or a margin of the gate.")
-            .RequireAuthorization(Claims.MayPrice);
+            .Requires(Right.Price);
     }
 
     private static async Task<Ok<FirmAnswer>> AnswerAsync(UmbracellDb db, SheetLibrary library, ClaimsPrincipal person)
     {
         var answer = Of(await db.Firms.SingleAsync(), await library.SuppliesAsync());
-        return TypedResults.Ok(Claims.Prices(person) ? answer : answer with { Rates = null });
+        return TypedResults.Ok(person.May(Right.Price) ? answer : answer with { Rates = null });
     }
 
     private static async Task<Ok<FirmAnswer>> ChangeAsync(TypedEdit edit, UmbracellDb db, SheetLibrary library, Commands commands)

@@ -46,13 +46,10 @@ internal static class JobEndpoints
 
     public static void MapJobs(this IEndpointRouteBuilder app)
     {
-        var jobs = app.MapGroup("/api/jobs").WithTags("Jobs").RequireAuthorization();
+        var jobs = app.MapGroup("/api/jobs").WithTags("Jobs").Requires(Right.Look);
         jobs.MapGet("", ListAsync).WithSummary("The firm's jobs, newest first.");
-        jobs.MapPost("", CreateAsync).WithSummary("A new job from typed fields.").RequireAuthorization(Claims.MayEdit);
-        jobs.MapPatch("/{id:guid}", ChangeAsync)
-            .WithSummary("Change typed fields of a job.")
-            .RequireAuthorization(Claims.MayEdit)
-            .ProducesProblem(409);
+        jobs.MapPost("", CreateAsync).WithSummary("A new job from typed fields.").Requires(Right.Edit);
+        jobs.MapPatch("/{id:guid}", ChangeAsync).WithSummary("Change typed fields of a job.").Requires(Right.Edit).ProducesProblem(409);
         jobs.MapGet("/{id:guid}/board", BoardAsync).WithSummary("The board: every surface at every stage.");
     }
 
@@ -170,7 +167,7 @@ internal static class JobEndpoints
         int Counted(Stage stage) => board.Rows.Count(row => row.Cells.IsCounted(stage));
 
         FigureAnswer? Money(double? amount) =>
-            amount is { } known && Claims.Prices(person) ? FigureAnswer.Of(new(known, Dimension.Money)) : null;
+            amount is { } known && person.May(Right.Price) ? FigureAnswer.Of(new(known, Dimension.Money)) : null;
     }
 
     private static async Task<Dictionary<string, PlaceRow>> OwnPlacesAsync(UmbracellDb db) =>

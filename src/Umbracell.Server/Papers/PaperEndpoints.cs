@@ -17,13 +17,13 @@ internal static class PaperEndpoints
 
     public static void MapPapers(this IEndpointRouteBuilder app)
     {
-        var ofJob = app.MapGroup("/api/jobs/{id:guid}/papers").WithTags("Papers").RequireAuthorization();
+        var ofJob = app.MapGroup("/api/jobs/{id:guid}/papers").WithTags("Papers").Requires(Right.Look);
         ofJob.MapGet("", OfJobAsync).WithSummary("Papers of a job as they were made, newest first.");
         ofJob
             .MapPost("", MakeAsync)
             .WithSummary("Make a paper from what is known of the job, and keep it; one that says the same as the last is that one.")
             .ProducesProblem(403);
-        var paper = app.MapGroup("/api/papers/{id:guid}").WithTags("Papers").RequireAuthorization();
+        var paper = app.MapGroup("/api/papers/{id:guid}").WithTags("Papers").Requires(Right.Look);
         Map(paper, "pdf", "application/pdf", PaperPdf.Write).WithSummary("A paper as PDF; Letter for US units, A4 for metric.");
         Map(paper, "xlsx", FileTypes.Workbook, PaperSpreadsheet.Workbook)
             .WithSummary("The table of a paper as a workbook, its figures as numbers.");
@@ -63,7 +63,7 @@ internal static class PaperEndpoints
     )
     {
         var maker = makers.Single(m => m.Kind == wish.Kind);
-        if (maker.ShowsPrices(person) && !Claims.Prices(person))
+        if (maker.ShowsPrices(person) && !person.May(Right.Price))
         {
             return TypedResults.Forbid();
         }
@@ -102,7 +102,7 @@ internal static class PaperEndpoints
 
     private static IQueryable<PaperRow> Readable(IQueryable<PaperRow> papers, ClaimsPrincipal person)
     {
-        var prices = Claims.Prices(person);
+        var prices = person.May(Right.Price);
         return papers.AsNoTracking().Where(p => prices || !p.ShowsPrices);
     }
 }

@@ -36,26 +36,26 @@ internal static class PlaceEndpoints
 
     public static void MapPlaces(this IEndpointRouteBuilder app)
     {
-        var places = app.MapGroup("/api/places").WithTags("Places").RequireAuthorization();
+        var places = app.MapGroup("/api/places").WithTags("Places").Requires(Right.Look);
         places
             .MapGet("", async (UmbracellDb db) => TypedResults.Ok(await AllAsync(db)))
             .WithSummary("Places that ship and the firm's own, with monthly means and design air.");
-        places.MapPost("", AddAsync).WithSummary("A place of the firm's own from typed fields.").RequireAuthorization(Claims.MayEdit);
+        places.MapPost("", AddAsync).WithSummary("A place of the firm's own from typed fields.").Requires(Right.Edit);
         places
             .MapPost("/weather-file", ReadAsync)
             .WithSummary("A place of the firm's own from an hourly weather file (EPW): means and design air, the hours kept.")
-            .RequireAuthorization(Claims.MayEdit)
+            .Requires(Right.Edit)
             .Accepts<byte[]>("application/octet-stream")
             .WithMetadata(new RequestSizeLimitAttribute(Limits.GridBytes));
         places
             .MapPatch("/{id:guid}", ChangeAsync)
             .WithSummary("Change typed fields of a place of the firm's own.")
-            .RequireAuthorization(Claims.MayEdit)
+            .Requires(Right.Edit)
             .ProducesProblem(409);
         places
             .MapDelete("/{id:guid}", RemoveAsync)
             .WithSummary("Take a place of the firm's own away; one that a job names stays.")
-            .RequireAuthorization(Claims.MayEdit)
+            .Requires(Right.Edit)
             .ProducesProblem(409);
     }
 

@@ -66,6 +66,12 @@ internal sealed partial class ProblemMapping(IProblemDetailsService problems, IL
                 Title = WordCatalog.Say("problem.title.notReady"),
                 Detail = e.Message,
             },
+            NotAllowedException => new ProblemDetails
+            {
+                Status = 403,
+                Title = WordCatalog.Say("problem.title.notAllowed"),
+                Detail = WordCatalog.Say("problem.forbidden"),
+            },
             DbUpdateConcurrencyException => new ProblemDetails
             {
                 Status = 409,

@@ -5,6 +5,7 @@ using Umbracell.Core.Quantities;
 using Umbracell.Questions;
 using Umbracell.Questions.Answers;
 using Umbracell.Questions.Section;
+using Umbracell.Server.Access;
 using Umbracell.Server.Sheets;
 using Umbracell.Server.Surfaces;
 using Umbracell.Store;
@@ -53,17 +54,17 @@ internal static class SectionEndpoints
         app.MapPost("/api/compute/section", ComputeAsync)
             .WithTags("Compute")
             .WithSummary("What a foam thickness gives in an assembly.")
-            .RequireAuthorization();
+            .Requires(Right.Look);
         app.MapPost("/api/compute/member", MemberAsync)
             .WithTags("Compute")
             .WithSummary(
                 "Temperatures in two dimensions around a metal member of known section or at the edge of a slab; nothing for other surfaces."
             )
-            .RequireAuthorization();
+            .Requires(Right.Look);
         app.MapGet("/api/surfaces/{id:guid}/section", OfSurfaceAsync)
             .WithTags("Section")
             .WithSummary("The section of a surface.")
-            .RequireAuthorization();
+            .Requires(Right.Look);
     }
 
     private static async Task<Ok<SectionAnswer>> ComputeAsync(SectionQuestion question, SheetLibrary library) =>

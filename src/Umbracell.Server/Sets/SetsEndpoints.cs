@@ -2,6 +2,7 @@ using Microsoft.AspNetCore.Http.HttpResults;
 using Umbracell.Core.Quantities;
 using Umbracell.Questions.Answers;
 using Umbracell.Questions.Sets;
+using Umbracell.Server.Access;
 using Umbracell.Server.Sheets;
 using Umbracell.Server.Surfaces;
 
@@ -11,14 +12,11 @@ internal static class SetsEndpoints
 {
     public static void MapSets(this IEndpointRouteBuilder app)
     {
-        app.MapPost("/api/compute/sets", ComputeAsync)
-            .WithTags("Compute")
-            .WithSummary("How many sets an area takes.")
-            .RequireAuthorization();
+        app.MapPost("/api/compute/sets", ComputeAsync).WithTags("Compute").WithSummary("How many sets an area takes.").Requires(Right.Look);
         app.MapGet("/api/surfaces/{id:guid}/sets", OfSurfaceAsync)
             .WithTags("Sets")
             .WithSummary("The material of a surface, and of its job by product.")
-            .RequireAuthorization();
+            .Requires(Right.Look);
     }
 
     private static async Task<Ok<SetsAnswer>> ComputeAsync(SetsQuestion question, SheetLibrary library) =>

@@ -32,7 +32,8 @@ internal static class ServerSetup
         });
         var services = builder.Services;
         services.AddUmbracellStore(builder.Configuration.GetConnectionString("Umbracell") ?? "Host=127.0.0.1;Database=umbracell");
-        services.AddAccess();
+        services.AddAccess(builder.Configuration);
+        services.AddHttpSafety(builder.Configuration);
         services.AddMemoryCache();
         services.AddHttpContextAccessor();
         services.AddStudies();
@@ -94,14 +95,15 @@ internal static class ServerSetup
 
     public static void UseUmbracell(this WebApplication app)
     {
+        app.UseHttpSafety();
         app.UseExceptionHandler();
         app.UseStatusCodePages();
         app.UseResponseCompression();
         app.Use(ServerTiming);
         app.Use(ServerTime);
-        app.Use(SecurityHeaders);
         app.UseDefaultFiles();
         app.UseStaticFiles(StaticFiles());
+        app.Use(HttpSafety.SameSiteWrites);
         app.UseAuthentication();
         app.UseFirmScope();
         app.UseAuthorization();
@@ -109,9 +111,14 @@ internal static class ServerSetup
 
         app.MapHealthChecks("/healthz", new() { Predicate = _ => false });
         app.MapHealthChecks("/readyz", new() { Predicate = check => check.Tags.Contains("ready") });
-        app.MapOpenApi("/openapi/v1.json");
-        app.MapScalarApiReference("/api", options => options.WithTitle("Umbracell API").WithOpenApiRoutePattern("/openapi/v1.json"))
-            .Add(OnlyAtItsOwnAddress);
+        if (app.Configuration.GetValue("Api:Reference", true))
+        {
+            app.MapOpenApi("/openapi/v1.json").AllowAnonymous();
+            app.MapScalarApiReference("/api", options => options.WithTitle("Umbracell API").WithOpenApiRoutePattern("/openapi/v1.json"))
+                .AllowAnonymous()
+                .Add(OnlyAtItsOwnAddress);
+        }
+
         var api = app.MapGroup("").AddEndpointFilter(DoubtsHeader.Filter);
         foreach (var part in Parts.All)
         {
@@ -154,9 +161,14 @@ internal static class ServerSetup
                         : "no-cache",
         };
 
-    // What the server spent on a request, for benchmarks and the browser's own tools.
+    // What the server spent on a request, for benchmarks and the browser's own tools; of a sign-in it would tell what was looked at.
     private static Task ServerTiming(HttpContext context, RequestDelegate next)
     {
+        if (context.Request.Path.StartsWithSegments("/api/session"))
+        {
+            return next(context);
+        }
+
         var start = Stopwatch.GetTimestamp();
         context.Response.OnStarting(() =>
         {
@@ -180,24 +192,6 @@ internal static class ServerSetup
             });
         }
 
-        return next(context);
-    }
-
-    private static Task SecurityHeaders(HttpContext context, RequestDelegate next)
-    {
-        var headers = context.Response.Headers;
-        headers.XContentTypeOptions = "nosniff";
-        headers.XFrameOptions = "DENY";
-        headers["Referrer-Policy"] = "same-origin";
-
-        // The API reference brings a script and styles of its own into its page; every other page runs only our files, the core as
-        // WebAssembly among them.
-        var script =
-            context.Request.Path == "/api" || context.Request.Path.StartsWithSegments("/api/scalar")
-                ? "'self' 'unsafe-inline'"
-                : "'self' 'wasm-unsafe-eval'";
-        headers.ContentSecurityPolicy =
-            $"default-src 'self'; script-src {script}; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self' data:; frame-ancestors 'none'";
         return next(context);
     }
 }

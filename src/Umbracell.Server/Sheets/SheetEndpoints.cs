@@ -72,11 +72,11 @@ internal static class SheetEndpoints
         app.MapGet("/api/choices", ChoicesAsync)
             .WithTags("Jobs")
             .WithSummary("Product sheets, targets, kinds and zones offered for choice.")
-            .RequireAuthorization();
+            .Requires(Right.Look);
         app.MapGet("/api/supplies", SuppliesAsync)
             .WithTags("Compute")
             .WithSummary("All that a question can name, for the core that runs in the browser; with rates for those who price.")
-            .RequireAuthorization();
+            .Requires(Right.Look);
         app.MapGet("/api/schemas/product-sheet", () => TypedResults.Text(ProductSheetFile.SchemaText, "application/schema+json"))
             .WithTags("Schemas")
             .WithSummary("JSON Schema of product sheets.");
@@ -85,7 +85,7 @@ internal static class SheetEndpoints
     private static async Task<ContentHttpResult> SuppliesAsync(SheetLibrary library, ClaimsPrincipal person)
     {
         var supplies = await library.SuppliesAsync();
-        var shown = Claims.Prices(person) ? supplies : supplies with { Rates = null };
+        var shown = person.May(Right.Price) ? supplies : supplies with { Rates = null };
         return TypedResults.Text(JsonSerializer.Serialize(shown, QuestionsJson.Wire.Supplies), "application/json");
     }
 

@@ -30,15 +30,12 @@ internal static class SurveyEndpoints
 
     public static void MapSurvey(this IEndpointRouteBuilder app)
     {
-        app.MapGet("/api/jobs/{id:guid}/surfaces", ListAsync)
-            .WithTags("Survey")
-            .WithSummary("The surfaces of a job.")
-            .RequireAuthorization();
+        app.MapGet("/api/jobs/{id:guid}/surfaces", ListAsync).WithTags("Survey").WithSummary("The surfaces of a job.").Requires(Right.Look);
         app.MapPost("/api/jobs/{id:guid}/surfaces", AddAsync)
             .WithTags("Survey")
             .WithSummary("A new surface from typed fields.")
-            .RequireAuthorization(Claims.MayEdit);
-        var one = app.MapGroup("/api/surfaces/{id:guid}").WithTags("Survey").RequireAuthorization(Claims.MayEdit);
+            .Requires(Right.Edit);
+        var one = app.MapGroup("/api/surfaces/{id:guid}").WithTags("Survey").Requires(Right.Edit);
         one.MapPatch("", ChangeAsync).WithSummary("Change typed fields of a surface.").ProducesProblem(409);
         one.MapPatch("/thickness", MoveFaceAsync).WithSummary("Move the face of a surface's foam.").ProducesProblem(409);
         one.MapDelete("", RemoveAsync).WithSummary("Take a surface off the job; it can be brought back.");
@@ -47,13 +44,13 @@ internal static class SurveyEndpoints
         app.MapGet("/api/surfaces/{id:guid}/sketch", SketchAsync)
             .WithTags("Survey")
             .WithSummary("A surface drawn from its numbers, to scale.")
-            .RequireAuthorization();
+            .Requires(Right.Look);
         one.MapPost("/template", SaveTemplateAsync).WithSummary("Keep a surface's assembly as a template of the firm.");
-        app.MapGet("/api/templates", TemplatesAsync).WithTags("Survey").WithSummary("The firm's own templates.").RequireAuthorization();
+        app.MapGet("/api/templates", TemplatesAsync).WithTags("Survey").WithSummary("The firm's own templates.").Requires(Right.Look);
         app.MapDelete("/api/templates/{id:guid}", RemoveTemplateAsync)
             .WithTags("Survey")
             .WithSummary("Forget a template; surfaces made from it stay as they are.")
-            .RequireAuthorization(Claims.MayEdit);
+            .Requires(Right.Edit);
     }
 
     private static async Task<Ok<List<SurfaceAnswer>>> ListAsync(Guid id, SurfaceReader reader)

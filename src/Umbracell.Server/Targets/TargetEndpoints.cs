@@ -48,17 +48,17 @@ internal static class TargetEndpoints
 
     public static void MapTargets(this IEndpointRouteBuilder app)
     {
-        var sets = app.MapGroup("/api/target-sets").WithTags("Targets").RequireAuthorization();
+        var sets = app.MapGroup("/api/target-sets").WithTags("Targets").Requires(Right.Look);
         sets.MapGet("", async (UmbracellDb db) => TypedResults.Ok(await AllAsync(db)))
             .WithSummary("Target sets that ship and the firm's own, with every figure.");
-        sets.MapPost("", AddAsync).WithSummary("A target set of the firm's own, made from another.").RequireAuthorization(Claims.MayEdit);
+        sets.MapPost("", AddAsync).WithSummary("A target set of the firm's own, made from another.").Requires(Right.Edit);
         sets.MapPatch("/{id:guid}", ChangeAsync)
             .WithSummary("Change the name or typed figures of a target set of the firm's own.")
-            .RequireAuthorization(Claims.MayEdit)
+            .Requires(Right.Edit)
             .ProducesProblem(409);
         sets.MapDelete("/{id:guid}", RemoveAsync)
             .WithSummary("Take a target set of the firm's own away; one that a job is held to stays.")
-            .RequireAuthorization(Claims.MayEdit)
+            .Requires(Right.Edit)
             .ProducesProblem(409);
     }
 

@@ -19,6 +19,6 @@ public sealed record Stamp(DateTimeOffset At, string By)
     {
         var now = clock.GetUtcNow();
         var happened = command?.At is { } told && told < now ? told.ToUniversalTime() : now;
-        return new(happened, Claims.TitleOf(user)) { MayOverride = Claims.Overrides(user), ReceivedAt = now };
+        return new(happened, Claims.TitleOf(user)) { MayOverride = user.May(Right.Override), ReceivedAt = now };
     }
 }

@@ -29,7 +29,7 @@ internal static class UndoEndpoints
         app.MapPost("/api/commands/{id:guid}/undo", TakeBackAsync)
             .WithTags("Undo")
             .WithSummary("Take an edit of one's own back: what it changed is as it was before, as long as nobody has changed it since.")
-            .RequireAuthorization(Claims.MayEdit)
+            .Requires(Right.Record)
             .ProducesProblem(404)
             .ProducesProblem(409);
 

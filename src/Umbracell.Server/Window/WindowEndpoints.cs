@@ -37,15 +37,15 @@ internal static class WindowEndpoints
         app.MapPost("/api/compute/gate", ComputeAsync)
             .WithTags("Compute")
             .WithSummary("May a surface be sprayed under these readings?")
-            .RequireAuthorization();
+            .Requires(Right.Look);
         app.MapGet("/api/surfaces/{id:guid}/window", OfSurfaceAsync)
             .WithTags("Window")
             .WithSummary("Today's readings of a surface and the gate.")
-            .RequireAuthorization();
+            .Requires(Right.Look);
         app.MapPost("/api/surfaces/{id:guid}/readings", AddReadingsAsync)
             .WithTags("Window")
             .WithSummary("Take down readings as typed.")
-            .RequireAuthorization(Claims.MayEdit);
+            .Requires(Right.Record);
     }
 
     private static async Task<Ok<GateAnswer>> ComputeAsync(GateQuestion question, SheetLibrary library) =>

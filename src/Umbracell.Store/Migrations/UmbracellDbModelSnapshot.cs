@@ -1055,17 +1055,13 @@ namespace Umbracell.Store.Migrations
                         .HasColumnType("uuid")
                         .HasColumnName("id");
 
-                    b.Property<int>("AccessFailedCount")
-                        .HasColumnType("integer")
-                        .HasColumnName("access_failed_count");
+                    b.Property<DateTimeOffset?>("DeactivatedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("deactivated_at");
 
                     b.Property<Guid>("FirmId")
                         .HasColumnType("uuid")
                         .HasColumnName("firm_id");
-
-                    b.Property<DateTimeOffset?>("LockoutEnd")
-                        .HasColumnType("timestamp with time zone")
-                        .HasColumnName("lockout_end");
 
                     b.Property<string>("NormalizedSignInName")
                         .IsRequired()
@@ -1466,6 +1462,57 @@ namespace Umbracell.Store.Migrations
                         });
                 });
 
+            modelBuilder.Entity("Umbracell.Store.Model.SessionRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<string>("Device")
+                        .IsRequired()
+                        .HasMaxLength(80)
+                        .HasColumnType("character varying(80)")
+                        .HasColumnName("device");
+
+                    b.Property<Guid>("FirmId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("firm_id");
+
+                    b.Property<Guid>("PersonId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("person_id");
+
+                    b.Property<string>("SecretHash")
+                        .IsRequired()
+                        .HasMaxLength(64)
+                        .HasColumnType("character varying(64)")
+                        .HasColumnName("secret_hash");
+
+                    b.Property<DateTimeOffset>("SeenAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("seen_at");
+
+                    b.Property<DateTimeOffset>("StartedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("started_at");
+
+                    b.HasKey("Id")
+                        .HasName("pk_sessions");
+
+                    b.HasIndex("FirmId")
+                        .HasDatabaseName("ix_sessions_firm_id");
+
+                    b.HasIndex("PersonId")
+                        .HasDatabaseName("ix_sessions_person_id");
+
+                    b.HasIndex("SecretHash")
+                        .IsUnique()
+                        .HasDatabaseName("ix_sessions_secret_hash");
+
+                    b.ToTable("sessions", (string)null);
+                });
+
             modelBuilder.Entity("Umbracell.Store.Model.SheetRow", b =>
                 {
                     b.Property<Guid>("Id")
@@ -1495,6 +1542,31 @@ namespace Umbracell.Store.Migrations
                         .HasDatabaseName("ix_sheets_firm_id_slug");
 
                     b.ToTable("sheets", (string)null);
+                });
+
+            modelBuilder.Entity("Umbracell.Store.Model.SignInTry", b =>
+                {
+                    b.Property<string>("Key")
+                        .HasMaxLength(64)
+                        .HasColumnType("character varying(64)")
+                        .HasColumnName("key");
+
+                    b.Property<int>("Failures")
+                        .HasColumnType("integer")
+                        .HasColumnName("failures");
+
+                    b.Property<DateTimeOffset>("FreeAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("free_at");
+
+                    b.Property<DateTimeOffset>("LastAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("last_at");
+
+                    b.HasKey("Key")
+                        .HasName("pk_sign_in_tries");
+
+                    b.ToTable("sign_in_tries", (string)null);
                 });
 
             modelBuilder.Entity("Umbracell.Store.Model.SiteNoteRow", b =>
@@ -2257,6 +2329,23 @@ namespace Umbracell.Store.Migrations
                         .HasPrincipalKey("FirmId", "Id")
                         .OnDelete(DeleteBehavior.Cascade)
                         .HasConstraintName("fk_readings_surfaces_firm_id_surface_id");
+                });
+
+            modelBuilder.Entity("Umbracell.Store.Model.SessionRow", b =>
+                {
+                    b.HasOne("Umbracell.Store.Model.Firm", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_sessions_firms_firm_id");
+
+                    b.HasOne("Umbracell.Store.Model.Person", null)
+                        .WithMany()
+                        .HasForeignKey("PersonId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_sessions_people_person_id");
                 });
 
             modelBuilder.Entity("Umbracell.Store.Model.SheetRow", b =>

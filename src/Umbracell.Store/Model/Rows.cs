@@ -45,6 +45,9 @@ public enum FirmRole
     Estimator,
     CrewLead,
     Viewer,
+
+    /// <summary>Records on site what a crew lead then goes by: readings, ticks, photos.</summary>
+    Helper,
 }
 
 /// <summary>A person who signs in. Named by role, not by name.</summary>
@@ -68,9 +71,8 @@ public sealed class Person : IFirmRow
 
     public required string SecurityStamp { get; set; }
 
-    public int AccessFailedCount { get; set; }
-
-    public DateTimeOffset? LockoutEnd { get; set; }
+    /// <summary>Since when nobody signs in under this name any more; null for those who do.</summary>
+    public DateTimeOffset? DeactivatedAt { get; set; }
 }
 
 /// <summary>A token with which a spreadsheet or another program asks in a firm's name. Only its hash is kept.</summary>

@@ -47,6 +47,7 @@ public static class DemoSeed
             if (await db.Firms.AnyAsync(cancellation))
             {
                 await RefreshAsync(db, inputs.Sheets, cancellation);
+                await AddPeopleSinceAsync(db, domain, cancellation);
             }
             else
             {
@@ -84,7 +85,14 @@ public static class DemoSeed
         CancellationToken cancellation
     )
     {
-        AddFirm(db, id, name, inputs.Sheets, domain, [FirmRole.Owner, FirmRole.Estimator, FirmRole.CrewLead, FirmRole.Viewer]);
+        AddFirm(
+            db,
+            id,
+            name,
+            inputs.Sheets,
+            domain,
+            [FirmRole.Owner, FirmRole.Estimator, FirmRole.CrewLead, FirmRole.Helper, FirmRole.Viewer]
+        );
         if (isFirst)
         {
             db.ApiTokens.Add(
@@ -142,16 +150,30 @@ public static class DemoSeed
             }
         );
         db.Sheets.AddRange(sheets.Select(sheet => new SheetRow { Slug = sheet.Key, Document = sheet.Value }));
-        foreach (var role in roles)
+        db.People.AddRange(roles.Select(role => PersonOf(role, domain)));
+    }
+
+    // Roles that came after the demo was planted.
+    private static async Task AddPeopleSinceAsync(UmbracellDb db, string domain, CancellationToken cancellation)
+    {
+        var helper = PersonOf(FirmRole.Helper, domain);
+        if (!await db.People.AnyAsync(p => p.NormalizedSignInName == helper.NormalizedSignInName, cancellation))
         {
-            var (sign, title) = role switch
-            {
-                FirmRole.Owner => ("owner", "owner"),
-                FirmRole.Estimator => ("estimator", "estimator"),
-                FirmRole.CrewLead => ("lead", "crew lead, crew Heron"),
-                _ => ("viewer", "viewer"),
-            };
-            db.People.Add(NewPerson.Of($"{sign}@{domain}", title, role, Password));
+            db.People.Add(helper);
+            await db.SaveChangesAsync(cancellation);
         }
+    }
+
+    private static Person PersonOf(FirmRole role, string domain)
+    {
+        var (sign, title) = role switch
+        {
+            FirmRole.Owner => ("owner", "owner"),
+            FirmRole.Estimator => ("estimator", "estimator"),
+            FirmRole.CrewLead => ("lead", "crew lead, crew Heron"),
+            FirmRole.Helper => ("helper", "helper, crew Heron"),
+            _ => ("viewer", "viewer"),
+        };
+        return NewPerson.Of($"{sign}@{domain}", title, role, Password);
     }
 }

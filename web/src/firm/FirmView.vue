@@ -17,7 +17,7 @@ const { t } = useI18n()
 const reader = useReader()
 const session = useSession()
 const firm = useFirm()
-const mayEdit = computed(() => session.person?.mayPrice ?? false)
+const mayEdit = computed(() => session.may('price'))
 const rates = computed(() => firm.data.value?.rates ?? null)
 
 const typed = useTyped({ kind: 'firm', id: 'own' })

@@ -161,7 +161,7 @@ const take = (row: Row) => (reader.inHand[props.job] = row.id)
       />
       <template v-else>
         <p class="quiet">{{ t('board.design', { ...design, targets }) }} {{ t('board.summer', design) }}</p>
-        <button v-if="session.person?.mayEdit" type="button" class="button" @click="changing = true">
+        <button v-if="session.may('edit')" type="button" class="button" @click="changing = true">
           {{ t('board.change') }}
         </button>
       </template>

@@ -54,7 +54,7 @@ async function bringIn([file]: File[]) {
         <h1>{{ t('jobs.title') }}</h1>
         <p v-if="session.person" class="quiet">{{ listed([session.person.firm, session.person.title]) }}</p>
       </div>
-      <div v-if="session.person?.mayEdit && !making" class="acts">
+      <div v-if="session.may('edit') && !making" class="acts">
         <FileButton accept=".json,application/json" @files="bringIn">{{ t('board.jobFile') }}</FileButton>
         <RouterLink class="act" :to="{ name: 'firm' }">{{ t('firm.title') }}</RouterLink>
         <button type="button" class="button main" @click="making = true">{{ t('jobs.new') }}</button>

@@ -26,7 +26,7 @@ const session = useSession()
 const past = usePastJobs()
 const refresh = useMaterialRefresh()
 const edits = useEdits()
-const mayEdit = computed(() => session.person?.mayEdit ?? false)
+const mayEdit = computed(() => session.may('edit'))
 const adding = ref(false)
 const fault = ref('')
 

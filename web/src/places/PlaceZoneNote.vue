@@ -15,7 +15,7 @@ const typed = useTyped(() => ({ kind: 'place', id: props.placeId ?? '' }))
 const zone = ref('')
 
 const place = computed(() => choices.data.value?.places.find((one) => one.id === props.placeId && one.own))
-const asks = computed(() => session.person?.mayEdit && place.value && !place.value.timeZone)
+const asks = computed(() => session.may('edit') && place.value && !place.value.timeZone)
 </script>
 
 <template>

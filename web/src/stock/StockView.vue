@@ -25,7 +25,7 @@ const session = useSession()
 const stock = useStock()
 const refresh = useMaterialRefresh()
 const edits = useEdits()
-const mayEdit = computed(() => session.person?.mayEdit ?? false)
+const mayEdit = computed(() => session.may('edit'))
 
 const off = useTakeOff(async (id) => take(await ask(api.DELETE('/api/stock/{id}', { params: { path: { id } } }))))
 const lots = computed(() => (stock.data.value?.lots ?? []).filter((lot) => !off.gone(lot.id)))

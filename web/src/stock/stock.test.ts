@@ -49,7 +49,7 @@ beforeEach(() => {
   setActivePinia(createPinia())
   sessionStorage.clear()
   server.send.mockReset()
-  useSession().person = { mayEdit: true } as never
+  useSession().person = { rights: ['look', 'record', 'edit'] } as never
 })
 
 describe('drums in the store', () => {
@@ -84,7 +84,7 @@ describe('drums in the store', () => {
   })
 
   it('can only be read by a viewer', async () => {
-    useSession().person = { mayEdit: false } as never
+    useSession().person = { rights: ['look'] } as never
     server.stock = stock([lot({})])
     const screen = await shown(StockView)
     expect(screen.find('form').exists()).toBe(false)

@@ -14,7 +14,7 @@ internal sealed class OrderPaper(JobOrders orders, SurfaceReader reader) : IPape
 {
     public PaperKind Kind => PaperKind.Order;
 
-    public bool ShowsPrices(ClaimsPrincipal person) => Claims.Prices(person);
+    public bool ShowsPrices(ClaimsPrincipal person) => person.May(Right.Price);
 
     public async Task<PaperDocument> MakeAsync(WantedPaper wanted)
     {

@@ -20,17 +20,17 @@ internal static class PastJobEndpoints
 {
     public static void MapPastJobs(this IEndpointRouteBuilder app)
     {
-        var jobs = app.MapGroup("/api/past-jobs").WithTags("Past jobs").RequireAuthorization();
+        var jobs = app.MapGroup("/api/past-jobs").WithTags("Past jobs").Requires(Right.Look);
         jobs.MapGet("", AllAsync).WithSummary("Finished jobs, and what each crew yields of each product family.");
-        jobs.MapPost("", AddAsync).WithSummary("A finished job from typed fields.").RequireAuthorization(Claims.MayEdit);
+        jobs.MapPost("", AddAsync).WithSummary("A finished job from typed fields.").Requires(Right.Edit);
         jobs.MapPatch("/{id:guid}", ChangeAsync)
             .WithSummary("Change typed fields of a finished job, or leave it out with a reason.")
-            .RequireAuthorization(Claims.MayEdit)
+            .Requires(Right.Edit)
             .ProducesProblem(409);
-        jobs.MapDelete("/{id:guid}", RemoveAsync).WithSummary("Take a finished job away.").RequireAuthorization(Claims.MayEdit);
+        jobs.MapDelete("/{id:guid}", RemoveAsync).WithSummary("Take a finished job away.").Requires(Right.Edit);
         jobs.MapPost("/import", ImportAsync)
             .WithSummary("Read finished jobs from a table; they are taken only when asked, and only when every line reads.")
-            .RequireAuthorization(Claims.MayEdit)
+            .Requires(Right.Edit)
             .Accepts<byte[]>("application/octet-stream")
             .WithMetadata(new RequestSizeLimitAttribute(Limits.ImportBytes));
     }

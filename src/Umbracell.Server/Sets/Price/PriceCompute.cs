@@ -10,11 +10,8 @@ internal static class PriceCompute
 {
     public static void MapPriceCompute(this IEndpointRouteBuilder app)
     {
-        var compute = app.MapGroup("/api/compute").WithTags("Compute").RequireAuthorization();
-        compute
-            .MapPost("/bid", BidAsync)
-            .WithSummary("What surfaces cost by the firm's rates; for those who price.")
-            .RequireAuthorization(Claims.MayPrice);
+        var compute = app.MapGroup("/api/compute").WithTags("Compute").Requires(Right.Look);
+        compute.MapPost("/bid", BidAsync).WithSummary("What surfaces cost by the firm's rates; for those who price.").Requires(Right.Price);
         compute.MapPost("/cold-routes", RoutesAsync).WithSummary("The ways to spray a surface on a cold day side by side.");
         compute
             .MapPost("/drum", (DrumQuestion question) => TypedResults.Ok(DrumQuestions.Answer(question)))

@@ -23,31 +23,28 @@ internal static class PriceEndpoints
         app.MapGet("/api/jobs/{id:guid}/price", OfJobAsync)
             .WithTags("Price")
             .WithSummary("The bid of a job for the day of the work, and bids as they were made; for those who price.")
-            .RequireAuthorization(Claims.MayPrice);
+            .Requires(Right.Price);
         app.MapPost("/api/jobs/{id:guid}/bids", KeepAsync)
             .WithTags("Price")
             .WithSummary("Keep today's figures as a bid.")
-            .RequireAuthorization(Claims.MayPrice);
-        app.MapDelete("/api/bids/{id:guid}", RemoveAsync)
-            .WithTags("Price")
-            .WithSummary("Take a kept bid away.")
-            .RequireAuthorization(Claims.MayPrice);
+            .Requires(Right.Price);
+        app.MapDelete("/api/bids/{id:guid}", RemoveAsync).WithTags("Price").WithSummary("Take a kept bid away.").Requires(Right.Price);
         app.MapGet("/api/surfaces/{id:guid}/cold-routes", RoutesAsync)
             .WithTags("Price")
             .WithSummary("The cold-weather routes of a surface side by side.")
-            .RequireAuthorization();
+            .Requires(Right.Look);
         app.MapGet("/api/surfaces/{id:guid}/kits", KitsAsync)
             .WithTags("Price")
             .WithSummary("A surface sprayed from hand kits against the rig, and the size up to which kits are cheaper.")
-            .RequireAuthorization();
+            .Requires(Right.Look);
         app.MapGet("/api/surfaces/{id:guid}/alternatives", AlternativesAsync)
             .WithTags("Price")
             .WithSummary("What the job would cost with every other system on this surface; for those who price.")
-            .RequireAuthorization(Claims.MayPrice);
+            .Requires(Right.Price);
         app.MapGet("/api/surfaces/{id:guid}/inch-ledger", InchesAsync)
             .WithTags("Price")
             .WithSummary("What each further step of foam costs and cuts.")
-            .RequireAuthorization();
+            .Requires(Right.Look);
     }
 
     private static async Task<Ok<JobPriceAnswer>> OfJobAsync(Guid id, StudiedJobs jobs, UmbracellDb db, TimeProvider clock) =>

@@ -13,7 +13,7 @@ internal sealed class JobOrders(StudiedJobs jobs, UmbracellDb db, TimeProvider c
     public async Task<JobOrderAnswer> OfAsync(Guid id, ClaimsPrincipal person)
     {
         var order = await OfAsync(await jobs.OfAsync(id), id);
-        return Claims.Prices(person) ? order : order with { Lines = [.. order.Lines.Select(line => line with { Price = null })] };
+        return person.May(Right.Price) ? order : order with { Lines = [.. order.Lines.Select(line => line with { Price = null })] };
     }
 
     private async Task<JobOrderAnswer> OfAsync(StudiedJob job, Guid id)

@@ -22,24 +22,20 @@ internal static class StockEndpoints
 
     public static void MapStock(this IEndpointRouteBuilder app)
     {
-        var stock = app.MapGroup("/api/stock").WithTags("Stock").RequireAuthorization();
+        var stock = app.MapGroup("/api/stock").WithTags("Stock").Requires(Right.Look);
         stock
             .MapGet(
                 "",
                 async (UmbracellDb db, SheetLibrary library, TimeProvider clock) => TypedResults.Ok(await AnswerAsync(db, library, clock))
             )
             .WithSummary("Drums in the store by product, side and lot.");
-        stock.MapPost("", AddAsync).WithSummary("Drums of a lot from typed fields.").RequireAuthorization(Claims.MayEdit);
-        stock
-            .MapPatch("/{id:guid}", ChangeAsync)
-            .WithSummary("Change typed fields of a lot.")
-            .RequireAuthorization(Claims.MayEdit)
-            .ProducesProblem(409);
-        stock.MapDelete("/{id:guid}", RemoveAsync).WithSummary("Take a lot off.").RequireAuthorization(Claims.MayEdit);
+        stock.MapPost("", AddAsync).WithSummary("Drums of a lot from typed fields.").Requires(Right.Edit);
+        stock.MapPatch("/{id:guid}", ChangeAsync).WithSummary("Change typed fields of a lot.").Requires(Right.Edit).ProducesProblem(409);
+        stock.MapDelete("/{id:guid}", RemoveAsync).WithSummary("Take a lot off.").Requires(Right.Edit);
         app.MapGet("/api/jobs/{id:guid}/order", OfJobAsync)
             .WithTags("Stock")
             .WithSummary("What a job loads, what is in the store, what is ordered, and when drums go into blankets.")
-            .RequireAuthorization();
+            .Requires(Right.Look);
     }
 
     private static async Task<StockAnswer> AnswerAsync(UmbracellDb db, SheetLibrary library, TimeProvider clock)

@@ -122,20 +122,20 @@ internal static class FanTests
         app.MapGet("/api/jobs/{id:guid}/fan-tests", ListAsync)
             .WithTags("Baseline")
             .WithSummary("Fan tests of a job with their regression.")
-            .RequireAuthorization();
+            .Requires(Right.Look);
         app.MapPost("/api/jobs/{id:guid}/fan-tests", AddAsync)
             .WithTags("Baseline")
             .WithSummary("Take down a fan test.")
-            .RequireAuthorization(Claims.MayEdit);
+            .Requires(Right.Edit);
         app.MapPatch("/api/fan-tests/{id:guid}", ChangeAsync)
             .WithTags("Baseline")
             .WithSummary("Change typed fields of a fan test.")
-            .RequireAuthorization(Claims.MayEdit)
+            .Requires(Right.Edit)
             .ProducesProblem(409);
         app.MapDelete("/api/fan-tests/{id:guid}", RemoveAsync)
             .WithTags("Baseline")
             .WithSummary("Take a fan test off.")
-            .RequireAuthorization(Claims.MayEdit);
+            .Requires(Right.Edit);
     }
 
     /// <summary>Evaluates a test; null where its points make no line.</summary>

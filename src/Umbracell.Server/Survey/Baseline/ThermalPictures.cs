@@ -79,26 +79,26 @@ internal static class ThermalPictures
         app.MapGet("/api/jobs/{id:guid}/thermal", ListAsync)
             .WithTags("Baseline")
             .WithSummary("Thermal pictures of a job.")
-            .RequireAuthorization();
+            .Requires(Right.Look);
         app.MapPost("/api/jobs/{id:guid}/thermal", AddAsync)
             .WithTags("Baseline")
             .WithSummary("A thermal picture as a grid of temperatures; the file is the body.")
-            .RequireAuthorization(Claims.MayEdit)
+            .Requires(Right.Edit)
             .Accepts<byte[]>("application/octet-stream")
             .WithMetadata(new RequestSizeLimitAttribute(Limits.GridBytes));
         app.MapGet("/api/thermal/{id:guid}/dots", DotsAsync)
             .WithTags("Baseline")
             .WithSummary("The dots of a thermal picture.")
-            .RequireAuthorization();
+            .Requires(Right.Look);
         app.MapPatch("/api/thermal/{id:guid}", ChangeAsync)
             .WithTags("Baseline")
             .WithSummary("Name, conditions and spots of a thermal picture.")
-            .RequireAuthorization(Claims.MayEdit)
+            .Requires(Right.Edit)
             .ProducesProblem(409);
         app.MapDelete("/api/thermal/{id:guid}", RemoveAsync)
             .WithTags("Baseline")
             .WithSummary("Take a thermal picture off.")
-            .RequireAuthorization(Claims.MayEdit);
+            .Requires(Right.Edit);
     }
 
     private static async Task<Ok<List<ThermalAnswer>>> ListAsync(Guid id, SurfaceReader reader, UmbracellDb db) =>

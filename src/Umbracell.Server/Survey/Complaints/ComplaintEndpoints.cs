@@ -50,20 +50,20 @@ internal static class ComplaintEndpoints
         app.MapGet("/api/jobs/{id:guid}/complaints", ListAsync)
             .WithTags("Complaints")
             .WithSummary("Why they called, and the figures that speak to it now and as planned.")
-            .RequireAuthorization();
+            .Requires(Right.Look);
         app.MapPost("/api/jobs/{id:guid}/complaints", AddAsync)
             .WithTags("Complaints")
             .WithSummary("Take down a complaint.")
-            .RequireAuthorization(Claims.MayEdit);
+            .Requires(Right.Edit);
         app.MapPatch("/api/complaints/{id:guid}", ChangeAsync)
             .WithTags("Complaints")
             .WithSummary("Change typed fields of a complaint.")
-            .RequireAuthorization(Claims.MayEdit)
+            .Requires(Right.Edit)
             .ProducesProblem(409);
         app.MapDelete("/api/complaints/{id:guid}", RemoveAsync)
             .WithTags("Complaints")
             .WithSummary("Take a complaint off.")
-            .RequireAuthorization(Claims.MayEdit);
+            .Requires(Right.Edit);
     }
 
     private static async Task<Ok<List<ComplaintAnswer>>> ListAsync(Guid id, SurfaceReader reader, SheetLibrary library, UmbracellDb db) =>

@@ -60,20 +60,20 @@ internal static class BuildingEndpoints
         app.MapGet("/api/jobs/{id:guid}/building", OfBuildingAsync)
             .WithTags("Drive")
             .WithSummary("Buffer spaces and stack pressure.")
-            .RequireAuthorization();
+            .Requires(Right.Look);
         app.MapPost("/api/jobs/{id:guid}/buffers", AddBufferAsync)
             .WithTags("Drive")
             .WithSummary("A new buffer space from typed fields.")
-            .RequireAuthorization(Claims.MayEdit);
+            .Requires(Right.Edit);
         app.MapPatch("/api/buffers/{id:guid}", ChangeBufferAsync)
             .WithTags("Drive")
             .WithSummary("Change typed fields of a buffer space.")
-            .RequireAuthorization(Claims.MayEdit)
+            .Requires(Right.Edit)
             .ProducesProblem(409);
         app.MapDelete("/api/buffers/{id:guid}", RemoveBufferAsync)
             .WithTags("Drive")
             .WithSummary("Take a buffer space off; surfaces no longer border on it.")
-            .RequireAuthorization(Claims.MayEdit);
+            .Requires(Right.Edit);
     }
 
     private static async Task<Ok<BuildingAnswer>> OfBuildingAsync(Guid id, SurfaceReader reader, SheetLibrary library, UmbracellDb db) =>

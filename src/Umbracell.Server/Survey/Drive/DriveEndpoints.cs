@@ -6,6 +6,7 @@ using Umbracell.Core.Quantities;
 using Umbracell.Formats.DataFiles;
 using Umbracell.Questions.Answers;
 using Umbracell.Questions.Section;
+using Umbracell.Server.Access;
 using Umbracell.Server.Sheets;
 using Umbracell.Server.Surfaces;
 using Umbracell.Store;
@@ -48,7 +49,7 @@ internal static class DriveEndpoints
         app.MapGet("/api/surfaces/{id:guid}/drive", OfSurfaceAsync)
             .WithTags("Drive")
             .WithSummary("Vapour drive and surface temperatures at winter and summer design, now and as planned.")
-            .RequireAuthorization();
+            .Requires(Right.Look);
     }
 
     private static async Task<Ok<DriveAnswer>> OfSurfaceAsync(Guid id, SurfaceReader reader, SheetLibrary library, UmbracellDb db)

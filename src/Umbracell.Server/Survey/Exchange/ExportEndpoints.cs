@@ -24,19 +24,19 @@ internal static class ExportEndpoints
         app.MapGet("/api/jobs/{id:guid}/surfaces.csv", CsvAsync)
             .WithTags("Exchange")
             .WithSummary("Surfaces as CSV that reads back in without loss.")
-            .RequireAuthorization();
+            .Requires(Right.Look);
         app.MapGet("/api/jobs/{id:guid}/surfaces.xlsx", WorkbookAsync)
             .WithTags("Exchange")
             .WithSummary("Surfaces as a workbook that reads back in without loss.")
-            .RequireAuthorization();
+            .Requires(Right.Look);
         app.MapGet("/api/jobs/{id:guid}/file", FileAsync)
             .WithTags("Exchange")
             .WithSummary("The whole job as one JSON file.")
-            .RequireAuthorization();
+            .Requires(Right.Look);
         app.MapPost("/api/jobs/file", BringInAsync)
             .WithTags("Exchange")
             .WithSummary("A new job from a job file.")
-            .RequireAuthorization(Claims.MayEdit)
+            .Requires(Right.Edit)
             .WithMetadata(new RequestSizeLimitAttribute(Limits.JobFileBytes));
         app.MapGet("/api/schemas/job", () => TypedResults.Text(JobFile.SchemaText, "application/schema+json"))
             .WithTags("Schemas")
@@ -82,7 +82,7 @@ internal static class ExportEndpoints
     {
         var job = await reader.FindJobAsync(id);
         var file = await JobFiling.OutAsync(job, reader, db);
-        file = Claims.Prices(person) ? file : file.WithoutPrices();
+        file = person.May(Right.Price) ? file : file.WithoutPrices();
         return TypedResults.File(file.Write(), "application/json", FileTypes.NameOf(job.Name, "umbracell.json"));
     }
 
@@ -95,7 +95,7 @@ internal static class ExportEndpoints
     {
         using var text = new StreamReader(request.Body);
         var file = JobFile.Read("job file", await text.ReadToEndAsync());
-        file = Claims.Prices(person) ? file : file.WithoutPrices();
+        file = person.May(Right.Price) ? file : file.WithoutPrices();
         var job = JobFiling.In(file, db, clock.GetUtcNow());
         await db.SaveChangesAsync();
         return TypedResults.Created($"/api/jobs/{job.Id}", new BroughtIn(job.Id, job.Name, file.Surfaces.Count));

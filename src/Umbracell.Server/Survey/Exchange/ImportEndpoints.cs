@@ -24,7 +24,7 @@ internal static class ImportEndpoints
     {
         var imports = app.MapGroup("/api/jobs/{id:guid}/imports")
             .WithTags("Exchange")
-            .RequireAuthorization(Claims.MayEdit)
+            .Requires(Right.Edit)
             .WithMetadata(new RequestSizeLimitAttribute(Limits.ImportBytes));
         imports.MapPost("/table", TableAsync).WithSummary("Read a CSV or XLSX table of surfaces; nothing is written.");
         imports.MapPost("/model", ModelAsync).WithSummary("Read a gbXML building model; nothing is written.");
@@ -33,7 +33,7 @@ internal static class ImportEndpoints
         app.MapPost("/api/jobs/{id:guid}/surfaces/remove", RemoveAsync)
             .WithTags("Exchange")
             .WithSummary("Take surfaces off together: what an import brought.")
-            .RequireAuthorization(Claims.MayEdit)
+            .Requires(Right.Edit)
             .WithMetadata(new RequestSizeLimitAttribute(Limits.ImportBytes));
     }
 

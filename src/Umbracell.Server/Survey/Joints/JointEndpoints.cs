@@ -95,20 +95,20 @@ internal static class JointEndpoints
         app.MapGet("/api/jobs/{id:guid}/joints", ListAsync)
             .WithTags("Joints")
             .WithSummary("Joints of a job, and those its kinds of surface suggest.")
-            .RequireAuthorization();
+            .Requires(Right.Look);
         app.MapPost("/api/jobs/{id:guid}/joints", AddAsync)
             .WithTags("Joints")
             .WithSummary("A new joint from typed fields.")
-            .RequireAuthorization(Claims.MayEdit);
+            .Requires(Right.Edit);
         app.MapPatch("/api/joints/{id:guid}", ChangeAsync)
             .WithTags("Joints")
             .WithSummary("Change typed fields of a joint.")
-            .RequireAuthorization(Claims.MayEdit)
+            .Requires(Right.Edit)
             .ProducesProblem(409);
         app.MapDelete("/api/joints/{id:guid}", RemoveAsync)
             .WithTags("Joints")
             .WithSummary("Forget a joint; it may be suggested again.")
-            .RequireAuthorization(Claims.MayEdit);
+            .Requires(Right.Edit);
     }
 
     private static async Task<Ok<JointsAnswer>> ListAsync(Guid id, SurfaceReader reader, UmbracellDb db)

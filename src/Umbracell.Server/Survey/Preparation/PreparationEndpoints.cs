@@ -6,6 +6,7 @@ using Umbracell.Core.Conditions;
 using Umbracell.Core.Planning;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Access;
+using Umbracell.Server.Problems;
 using Umbracell.Server.Surfaces;
 using Umbracell.Server.Typing;
 using Umbracell.Store;
@@ -28,15 +29,15 @@ internal static class PreparationEndpoints
         app.MapGet("/api/jobs/{id:guid}/preparation", OfJobAsync)
             .WithTags("Preparation")
             .WithSummary("Who does what before the crew comes.")
-            .RequireAuthorization();
+            .Requires(Right.Look);
         app.MapPatch("/api/surfaces/{id:guid}/preparation/{item}", OfSurfaceAsync)
             .WithTags("Preparation")
             .WithSummary("Tick, assign or date an item of a surface.")
-            .RequireAuthorization(Claims.MayEdit);
+            .Requires(Right.Record);
         app.MapPatch("/api/jobs/{id:guid}/preparation/{item}", OnceAsync)
             .WithTags("Preparation")
             .WithSummary("Tick, assign or date an item done once for the job.")
-            .RequireAuthorization(Claims.MayEdit);
+            .Requires(Right.Record);
     }
 
     private static async Task<Ok<PreparationAnswer>> OfJobAsync(Guid id, SurfaceReader reader) =>
@@ -70,6 +71,7 @@ internal static class PreparationEndpoints
     {
         var (surface, job) = await reader.FindAsync(id);
         var wanted = Known(item, PreparationAnswers.List(surface).Where(task => !task.ForJob).Select(task => task.Item));
+        OnlyTicks(edit, user);
         var stamp = Stamp.Of(user, clock, edit);
         if (await commands.TakeAsync(edit, null, stamp))
         {
@@ -91,6 +93,7 @@ internal static class PreparationEndpoints
     )
     {
         var job = await reader.FindJobAsync(id);
+        OnlyTicks(edit, user);
         var stamp = Stamp.Of(user, clock, edit);
         if (await commands.TakeAsync(edit, null, stamp))
         {
@@ -98,6 +101,15 @@ internal static class PreparationEndpoints
         }
 
         return TypedResults.Ok(await AnswerAsync(job.Id, reader));
+    }
+
+    // Who does what by when is for those who plan; whoever is on site ticks it off.
+    private static void OnlyTicks(TypedEdit edit, ClaimsPrincipal user)
+    {
+        if (!user.May(Right.Edit) && edit.Fields?.Keys.Any(field => field != "done") == true)
+        {
+            throw new NotAllowedException();
+        }
     }
 
     // What is not on the list cannot be ticked.

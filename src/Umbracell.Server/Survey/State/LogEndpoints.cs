@@ -62,17 +62,14 @@ internal static class LogEndpoints
         app.MapGet("/api/jobs/{id:guid}/logs", ListAsync)
             .WithTags("State")
             .WithSummary("Data-logger series of a job.")
-            .RequireAuthorization();
+            .Requires(Right.Look);
         app.MapPost("/api/jobs/{id:guid}/logs", AddAsync)
             .WithTags("State")
             .WithSummary("A data logger's CSV (time, temperature, humidity); the file is the body.")
-            .RequireAuthorization(Claims.MayEdit)
+            .Requires(Right.Edit)
             .Accepts<byte[]>("application/octet-stream")
             .WithMetadata(new RequestSizeLimitAttribute(Limits.GridBytes));
-        app.MapDelete("/api/logs/{id:guid}", RemoveAsync)
-            .WithTags("State")
-            .WithSummary("Take a series off.")
-            .RequireAuthorization(Claims.MayEdit);
+        app.MapDelete("/api/logs/{id:guid}", RemoveAsync).WithTags("State").WithSummary("Take a series off.").Requires(Right.Edit);
     }
 
     private static async Task<Ok<List<LogAnswer>>> ListAsync(Guid id, SurfaceReader reader, UmbracellDb db) =>

@@ -46,19 +46,19 @@ internal static class NoteEndpoints
         app.MapGet("/api/surfaces/{id:guid}/notes", ListAsync)
             .WithTags("State")
             .WithSummary("What was found on a surface: leaks, pests, flues, wiring and the like.")
-            .RequireAuthorization();
+            .Requires(Right.Look);
         app.MapPost("/api/surfaces/{id:guid}/notes", AddAsync)
             .WithTags("State")
             .WithSummary("Take down something found.")
-            .RequireAuthorization(Claims.MayEdit);
+            .Requires(Right.Edit);
         app.MapPatch("/api/notes/{id:guid}", ChangeAsync)
             .WithTags("State")
             .WithSummary("Change typed fields of a note; mended closes it.")
-            .RequireAuthorization(Claims.MayEdit);
+            .Requires(Right.Edit);
         app.MapDelete("/api/notes/{id:guid}", RemoveAsync)
             .WithTags("State")
             .WithSummary("Take a note off that was a mistake.")
-            .RequireAuthorization(Claims.MayEdit);
+            .Requires(Right.Edit);
     }
 
     private static async Task<Ok<List<NoteAnswer>>> ListAsync(Guid id, SurfaceReader reader) =>

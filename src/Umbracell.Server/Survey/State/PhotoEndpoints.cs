@@ -40,26 +40,20 @@ internal static class PhotoEndpoints
 
     public static void MapPhotos(this IEndpointRouteBuilder app)
     {
-        app.MapGet("/api/jobs/{id:guid}/photos", ListAsync).WithTags("State").WithSummary("Photos of a job.").RequireAuthorization();
+        app.MapGet("/api/jobs/{id:guid}/photos", ListAsync).WithTags("State").WithSummary("Photos of a job.").Requires(Right.Look);
         app.MapPost("/api/jobs/{id:guid}/photos", AddAsync)
             .WithTags("State")
             .WithSummary("A photo (JPEG or PNG); the file is the body. Where it was taken is removed.")
-            .RequireAuthorization(Claims.MayEdit)
+            .Requires(Right.Record)
             .Accepts<byte[]>("application/octet-stream")
             .WithMetadata(new RequestSizeLimitAttribute(Limits.PhotoBytes));
-        app.MapPatch("/api/photos/{id:guid}", ChangeAsync)
-            .WithTags("State")
-            .WithSummary("Caption of a photo.")
-            .RequireAuthorization(Claims.MayEdit);
-        app.MapDelete("/api/photos/{id:guid}", RemoveAsync)
-            .WithTags("State")
-            .WithSummary("Take a photo off.")
-            .RequireAuthorization(Claims.MayEdit);
-        app.MapGet("/api/photos/{id:guid}/picture", PictureAsync).WithTags("State").WithSummary("The picture.").RequireAuthorization();
+        app.MapPatch("/api/photos/{id:guid}", ChangeAsync).WithTags("State").WithSummary("Caption of a photo.").Requires(Right.Edit);
+        app.MapDelete("/api/photos/{id:guid}", RemoveAsync).WithTags("State").WithSummary("Take a photo off.").Requires(Right.Edit);
+        app.MapGet("/api/photos/{id:guid}/picture", PictureAsync).WithTags("State").WithSummary("The picture.").Requires(Right.Look);
         app.MapGet("/api/photos/{id:guid}/thumbnail", ThumbnailAsync)
             .WithTags("State")
             .WithSummary("The picture, small.")
-            .RequireAuthorization();
+            .Requires(Right.Look);
     }
 
     private static async Task<Ok<List<PhotoAnswer>>> ListAsync(Guid id, SurfaceReader reader, UmbracellDb db) =>

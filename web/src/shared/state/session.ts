@@ -8,6 +8,8 @@ import { entriesBelongTo } from '../keeping/entries'
 import { useReader } from './reader'
 
 /** Who is signed in, and the waiting room for requests whose sign-in ran out. */
+export type Right = Schemas['Right']
+
 export const useSession = defineStore('session', () => {
   const person = ref<Schemas['SessionAnswer'] | null>(null)
   const expired = ref(false)
@@ -71,5 +73,8 @@ export const useSession = defineStore('session', () => {
     clearCore()
   }
 
-  return { person, expired, find, signIn, signOut }
+  /** Whether this person may do something; the server holds to the same table. */
+  const may = (right: Right) => person.value?.rights.includes(right) ?? false
+
+  return { person, expired, may, find, signIn, signOut }
 })

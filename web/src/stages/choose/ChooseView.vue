@@ -34,8 +34,8 @@ const desk = useChooseDesk(
   () => props.surface,
 )
 const { choice, answer } = desk
-const mayEdit = computed(() => session.person?.mayEdit ?? false)
-const mayOverride = computed(() => ['owner', 'estimator'].includes(session.person?.role ?? ''))
+const mayEdit = computed(() => session.may('edit'))
+const mayOverride = computed(() => session.may('override'))
 const row = computed(() => board.data.value?.rows.find((one) => one.id === props.surface))
 
 const standing = computed(() => answer.value?.candidates.filter((one) => !one.excluded) ?? [])

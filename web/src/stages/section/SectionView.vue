@@ -42,7 +42,7 @@ const desk = useSectionDesk(
   () => props.job,
   () => props.surface,
 )
-const mayEdit = computed(() => session.person?.mayEdit ?? false)
+const mayEdit = computed(() => session.may('edit'))
 const row = computed(() => board.data.value?.rows.find((one) => one.id === props.surface))
 const answer = desk.answer
 const { season, air, drawn, hasMonths, offered } = useSeason(

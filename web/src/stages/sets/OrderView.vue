@@ -31,7 +31,7 @@ const papers = usePapers(() => props.job)
 const day = useDays()
 const blanket = useDrumText()
 const answer = computed(() => order.data.value ?? null)
-const priced = computed(() => session.person?.mayPrice ?? false)
+const priced = computed(() => session.may('price'))
 const columns = computed(() =>
   (['load', 'a', 'b', 'order', 'price', 'weight'] as const).filter((col) => priced.value || col !== 'price'),
 )
@@ -58,7 +58,7 @@ const findings = computed(() => (answer.value?.lines ?? []).flatMap((line) => li
         :label="t('price.workDate')"
         :kept="answer.workDate ?? ''"
         :hint="t('price.dateHint')"
-        :disabled="!session.person?.mayEdit"
+        :disabled="!session.may('edit')"
         day
       />
       <p v-if="!answer.lines.length" class="empty">{{ t('price.empty') }}</p>

@@ -33,7 +33,7 @@ const price = usePrice(() => props.job)
 const refresh = useMaterialRefresh()
 const { general } = useProblems()
 const fault = ref('')
-const mayEdit = computed(() => session.person?.mayPrice ?? false)
+const mayEdit = computed(() => session.may('price'))
 const answer = computed(() => price.data.value ?? null)
 const key = () => ['job', props.job, 'price']
 

@@ -14,7 +14,7 @@ const session = useSession()
 <template>
   {{ reader.print(feet.sets) }}
   <span v-if="feet.cost" class="small quiet">{{ t('board.feet.cost', { cost: reader.print(feet.cost) }) }}</span>
-  <RouterLink v-if="session.person?.mayPrice" class="act" :to="{ name: 'price', params: { job } }">{{
+  <RouterLink v-if="session.may('price')" class="act" :to="{ name: 'price', params: { job } }">{{
     feet.price ? t('board.feet.price', { price: reader.print(feet.price) }) : t('board.feet.noPrice')
   }}</RouterLink>
 </template>

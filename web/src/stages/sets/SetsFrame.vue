@@ -16,7 +16,7 @@ const surface = computed(() => props.surface ?? reader.inHand[props.job] ?? '')
 const pages = computed(() =>
   [
     ...(surface.value ? [{ name: 'sets', params: { job: props.job, surface: surface.value } }] : []),
-    ...(session.person?.mayPrice ? [{ name: 'price', params: { job: props.job } }] : []),
+    ...(session.may('price') ? [{ name: 'price', params: { job: props.job } }] : []),
     { name: 'order', params: { job: props.job } },
   ].map((to) => ({ name: to.name, to, text: t(`sets.page.${to.name}`) })),
 )

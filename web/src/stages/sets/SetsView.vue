@@ -28,7 +28,7 @@ const sets = useSets(() => props.surface)
 const surfaces = useSurfaces(() => props.job)
 const board = useBoard(() => props.job)
 
-const locked = computed(() => !session.person?.mayEdit)
+const locked = computed(() => !session.may('edit'))
 const answer = computed(() => sets.data.value?.answer ?? null)
 const row = computed(() => surfaces.data.value?.find((one) => one.id === props.surface))
 const head = computed(() => board.data.value?.job)

@@ -41,7 +41,7 @@ describe('lines of a bid', () => {
   it('say whose money it is only where the firm told its sign', async () => {
     const screen = await shown(BidLines, { bid })
     expect(screen.text()).not.toContain('Money in')
-    useSession().person = { currency: '€' } as never
+    useSession().person = { currency: '€', rights: [] } as never
     await flushPromises()
     expect(screen.text()).toContain('Money in €.')
   })

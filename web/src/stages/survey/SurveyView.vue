@@ -30,7 +30,7 @@ const undo = useUndo(() => props.job)
 const newName = ref('')
 const newFault = ref('')
 
-const mayEdit = computed(() => session.person?.mayEdit ?? false)
+const mayEdit = computed(() => session.may('edit'))
 const inHand = computed(() => grid.rows.value.find((row) => row.id === reader.inHand[props.job]) ?? grid.rows.value[0])
 const sketchOf = (id: string) => board.data.value?.rows.find((row) => row.id === id)?.sketch ?? []
 const selects = computed<Partial<Record<Field, readonly string[]>>>(() => ({

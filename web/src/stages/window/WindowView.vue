@@ -66,7 +66,7 @@ const reEntry = computed(
           :job="job"
           :surface="surface"
           :tasks="window.data.value.preparation"
-          :locked="!session.person?.mayEdit"
+          :locked="!session.may('edit')"
         />
         <RouterLink class="act" :to="{ name: 'prepare', params: { job } }">{{ t('window.prepAll') }}</RouterLink>
       </section>

@@ -37,7 +37,7 @@ beforeEach(() => {
   document.body.innerHTML = ''
   Object.assign(connection, { lost: false, tries: 0 })
   entriesBelongTo(`person ${Math.random()}`)
-  useSession().person = { mayEdit: true } as never
+  useSession().person = { rights: ['look', 'record', 'edit'] } as never
   send.mockReset().mockResolvedValue({ readings: [] })
 })
 
@@ -88,7 +88,7 @@ describe('the form of readings', () => {
   })
 
   it('lets one who may only look type nothing', async () => {
-    useSession().person = { mayEdit: false } as never
+    useSession().person = { rights: ['look'] } as never
     expect((await form('wood')).findAll('input').every((input) => input.attributes('disabled') !== undefined)).toBe(
       true,
     )

@@ -26,7 +26,7 @@ const thermal = useThermal(() => props.job)
 const edits = useSurveyEdits(() => props.job)
 const { general } = useProblems()
 
-const locked = computed(() => !session.person?.mayEdit)
+const locked = computed(() => !session.may('edit'))
 const fahrenheit = ref(reader.units === 'us')
 const fault = ref('')
 const fields = ['volume', 'indoor', 'outdoor', 'zeroBefore', 'zeroAfter'] as const

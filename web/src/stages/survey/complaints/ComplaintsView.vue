@@ -25,7 +25,7 @@ const edits = useSurveyEdits(() => props.job)
 const { general } = useProblems()
 const set = useEdits()
 
-const locked = computed(() => !session.person?.mayEdit)
+const locked = computed(() => !session.may('edit'))
 const fault = ref('')
 const kinds: Schemas['ComplaintKind'][] = [
   'coldFloor',

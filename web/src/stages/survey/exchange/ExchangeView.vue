@@ -123,7 +123,7 @@ async function takeBack() {
 <template>
   <SurveyFrame :job="job" wide>
     <h1 class="visually-hidden">{{ t('survey.page.exchange') }}</h1>
-    <section v-if="session.person?.mayEdit" class="in">
+    <section v-if="session.may('edit')" class="in">
       <h2>{{ t('survey.exchange.in') }}</h2>
       <p class="quiet">{{ t('survey.exchange.inLead') }}</p>
       <FileButton accept=".csv,.txt,.tsv,.xlsx,.xml,.gbxml" main @files="open">{{

@@ -23,7 +23,7 @@ const surfaces = useSurfaces(() => props.job)
 const edits = useSurveyEdits(() => props.job)
 const { general } = useProblems()
 
-const locked = computed(() => !session.person?.mayEdit)
+const locked = computed(() => !session.may('edit'))
 const fault = ref('')
 const FEW = 12
 const all = ref(false)

@@ -15,7 +15,7 @@ const session = useSession()
 const list = usePreparation(() => props.job)
 const board = useBoard(() => props.job)
 
-const locked = computed(() => !session.person?.mayEdit)
+const locked = computed(() => !session.may('edit'))
 const tasks = computed(() => [
   ...(list.data.value?.forJob ?? []),
   ...(list.data.value?.surfaces.flatMap((s) => s.tasks) ?? []),

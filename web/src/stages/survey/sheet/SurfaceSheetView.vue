@@ -28,7 +28,7 @@ const board = useBoard(() => props.job)
 
 const row = computed(() => surfaces.data.value?.find((one) => one.id === props.surface))
 const layers = computed(() => board.data.value?.rows.find((one) => one.id === props.surface)?.sketch ?? [])
-const locked = computed(() => !session.person?.mayEdit)
+const locked = computed(() => !session.may('edit'))
 const typed = useSurfaceFields(
   () => props.job,
   () => props.surface,

@@ -1,0 +1,51 @@
+using Umbracell.Formats.DataFiles;
+
+namespace Umbracell.Server.Access;
+
+/// <summary>What a password has to be: long, and none of those that are guessed first. Nothing else is asked of it.</summary>
+internal static class Passwords
+{
+    /// <summary>Fewest characters.</summary>
+    public const int Shortest = 12;
+
+    /// <summary>Most characters; as many as a phrase may have.</summary>
+    public const int Longest = 200;
+
+    // A word that is guessed first stays one with a year or a mark at its end.
+    private static readonly Lazy<HashSet<string>> Common = new(() => [.. ShippedData.CommonPasswords]);
+
+    /// <summary>Whether it is one of those that are guessed first.</summary>
+    /// <param name="password">As typed.</param>
+    /// <param name="signInName">The name it goes with.</param>
+    public static bool IsCommon(string password, string signInName)
+    {
+        var bare = Bare(password);
+        return bare.Length == 0
+            || Common.Value.Contains(bare)
+            || bare == Bare(signInName)
+            || bare == Bare(signInName.Split('@')[0])
+            || IsRepeated(bare);
+    }
+
+    // Letters in lower case, digits read as the letters they stand for; what stands at the ends and is no letter is left out.
+    private static string Bare(string text) => new string([.. text.ToLowerInvariant().Select(Letter)]).Trim(Ends);
+
+    private static readonly char[] Ends = [.. "0123456789 .,;:!?-_*#+/$%&()"];
+
+    private static char Letter(char c) =>
+        c switch
+        {
+            '@' => 'a',
+            _ => c,
+        };
+
+    // "passwordpassword" and "abcabcabcabc" are as easily guessed as a third of them.
+    private static bool IsRepeated(string bare) =>
+        Enumerable
+            .Range(1, bare.Length / 2)
+            .Any(n =>
+                bare.Length % n == 0
+                && string.Concat(Enumerable.Repeat(bare[..n], bare.Length / n)) == bare
+                && (n <= 3 || Common.Value.Contains(bare[..n]))
+            );
+}
