@@ -159,7 +159,7 @@ public sealed class SessionTests(Product product) : IClassFixture<Product>
         var (other, viewer) = await OwnerAndAsync(FirmRole.Viewer);
         var theirs = await IdOfAsync(await product.SignedInAsync(other), viewer);
         var client = await product.SignedInAsync(owner);
-        (await client.GetJsonAsync("/api/people")).AsArray().Count.ShouldBe(2);
+        (await client.GetJsonAsync("/api/people"))["people"]!.AsArray().Count.ShouldBe(2);
         (await client.SendJsonAsync(HttpMethod.Put, $"/api/people/{theirs}/role", new { role = "owner" })).Status.ShouldBe(404);
     }
 
@@ -170,7 +170,7 @@ public sealed class SessionTests(Product product) : IClassFixture<Product>
     }
 
     private static async Task<string> IdOfAsync(HttpClient owner, string name) =>
-        (await owner.GetJsonAsync("/api/people")).AsArray().Single(p => p!.Text("signInName") == name)!.Text("id");
+        (await owner.GetJsonAsync("/api/people"))["people"]!.AsArray().Single(p => p!.Text("signInName") == name)!.Text("id");
 
     private static async Task<string> ChangeAsync(HttpClient client, string current, string next)
     {

@@ -8,6 +8,7 @@ using Umbracell.Core.Choosing;
 using Umbracell.Core.Conditions;
 using Umbracell.Core.Takeoff;
 using Umbracell.Documents;
+using Umbracell.Store.Model;
 using Umbracell.Store.Seeding;
 using Umbracell.Store.Tenancy;
 using Umbracell.Store.Undo;
@@ -153,6 +154,31 @@ public sealed class MigrationTests
         var kept = await db.Commands.SingleAsync(TestContext.Current.CancellationToken);
         (kept.Id, kept.By, kept.PersonId, kept.Record).ShouldBe((command, "lead", null, ""));
         kept.Changed.ShouldBeNull();
+    }
+
+    [Fact]
+    public async Task Who_was_locked_out_for_a_while_is_not_out_for_good_and_nobody_is_signed_in()
+    {
+        var (firm, person) = (Guid.NewGuid(), Guid.NewGuid());
+        var scope = new FirmScope();
+        await using var db = await TestDatabase.EmptyAsync(scope);
+        var migrator = db.GetService<IMigrator>();
+        await migrator.MigrateAsync("KeptPapers", TestContext.Current.CancellationToken);
+        scope.EnterFirm(firm);
+        await db.Database.ExecuteSqlAsync(
+            $"""
+            insert into firms (id, name, currency) values ({firm}, 'kept', '$');
+            insert into people (id, firm_id, sign_in_name, normalized_sign_in_name, title, role, units, security_stamp,
+                    access_failed_count, lockout_end)
+                values ({person}, {firm}, 'lead', 'LEAD', 'crew lead', 'CrewLead', 'Us', 'old', 10, now() + interval '5 minutes');
+            """,
+            TestContext.Current.CancellationToken
+        );
+        await db.Database.CloseConnectionAsync();
+        await migrator.MigrateAsync(cancellationToken: TestContext.Current.CancellationToken);
+        var kept = await db.People.SingleAsync(TestContext.Current.CancellationToken);
+        (kept.Id, kept.Role, kept.DeactivatedAt).ShouldBe((person, FirmRole.CrewLead, null));
+        (await db.Set<SessionRow>().CountAsync(TestContext.Current.CancellationToken)).ShouldBe(0);
     }
 
     [Fact]

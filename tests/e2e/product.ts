@@ -36,7 +36,7 @@ export const test = base.extend<object, { shared: BrowserContext }>({
   },
 })
 
-type Role = 'owner' | 'estimator' | 'lead' | 'viewer'
+type Role = 'owner' | 'estimator' | 'lead' | 'helper' | 'viewer'
 
 /** Each worker has a firm of its own, with the same demo. */
 const worker = Number(process.env.TEST_PARALLEL_INDEX ?? 0)
@@ -47,10 +47,13 @@ export const stranger = 'owner@coldwaterlane.example'
 
 const signedIn = new Map<string, Awaited<ReturnType<BrowserContext['cookies']>>>()
 
-/** Signs in without a page: once with the password, later by the cookie that gave. */
+/** Signs in without a page: once with the password, later by the cookie that gave, unless a test has signed out since. */
 export async function signIn(page: Page, who = personOf('owner')) {
   const known = signedIn.get(who)
-  if (known) return page.context().addCookies(known)
+  if (known) {
+    await page.context().addCookies(known)
+    if ((await page.request.get('/api/session')).ok()) return
+  }
   const answer = await page.request.post('/api/session', { data: { signInName: who, password } })
   expect(answer.status(), who).toBe(200)
   signedIn.set(who, await page.context().cookies())

@@ -11,6 +11,8 @@ export const router = createRouter({
     { path: '/past-jobs', name: 'pastJobs', component: () => import('./pastjobs/PastJobsView.vue') },
     { path: '/stock', name: 'stock', component: () => import('./stock/StockView.vue') },
     { path: '/places', name: 'places', component: () => import('./places/PlacesView.vue') },
+    { path: '/people', name: 'people', component: () => import('./people/PeopleView.vue') },
+    { path: '/your-sign-in', name: 'ownAccess', component: () => import('./signin/OwnAccessView.vue') },
     { path: '/target-sets', name: 'targets', component: () => import('./targets/TargetSetsView.vue') },
     {
       path: '/jobs/:job',

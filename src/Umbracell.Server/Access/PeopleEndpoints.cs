@@ -28,6 +28,11 @@ public sealed record PersonAnswer
     public required DateTimeOffset? SeenAt { get; init; }
 }
 
+/// <summary>The people of a firm.</summary>
+/// <param name="People">By role.</param>
+/// <param name="Roles">What each role may do.</param>
+public sealed record PeopleAnswer(IReadOnlyList<PersonAnswer> People, IReadOnlyDictionary<FirmRole, IReadOnlyList<Right>> Roles);
+
 /// <summary>What somebody is in the firm.</summary>
 public sealed record RoleChoice(FirmRole Role);
 
@@ -53,9 +58,9 @@ internal static class PeopleEndpoints
             .ProducesProblem(409);
     }
 
-    private static async Task<Ok<IReadOnlyList<PersonAnswer>>> ListAsync(UmbracellDb db) => TypedResults.Ok(await AllAsync(db));
+    private static async Task<Ok<PeopleAnswer>> ListAsync(UmbracellDb db) => TypedResults.Ok(await AllAsync(db));
 
-    private static Task<Results<Ok<IReadOnlyList<PersonAnswer>>, ProblemHttpResult>> SetRoleAsync(
+    private static Task<Results<Ok<PeopleAnswer>, ProblemHttpResult>> SetRoleAsync(
         Guid id,
         RoleChoice choice,
         Sessions sessions,
@@ -73,7 +78,7 @@ internal static class PeopleEndpoints
             }
         );
 
-    private static Task<Results<Ok<IReadOnlyList<PersonAnswer>>, ProblemHttpResult>> SetActiveAsync(
+    private static Task<Results<Ok<PeopleAnswer>, ProblemHttpResult>> SetActiveAsync(
         Guid id,
         ActiveChoice choice,
         Sessions sessions,
@@ -92,7 +97,7 @@ internal static class PeopleEndpoints
         );
 
     // Owners who change each other at the same moment wait for one another: one of them stays.
-    private static async Task<Results<Ok<IReadOnlyList<PersonAnswer>>, ProblemHttpResult>> ChangeAsync(
+    private static async Task<Results<Ok<PeopleAnswer>, ProblemHttpResult>> ChangeAsync(
         Guid id,
         Sessions sessions,
         UmbracellDb db,
@@ -122,22 +127,24 @@ internal static class PeopleEndpoints
         return TypedResults.Ok(await AllAsync(db));
     }
 
-    private static async Task<IReadOnlyList<PersonAnswer>> AllAsync(UmbracellDb db)
+    private static async Task<PeopleAnswer> AllAsync(UmbracellDb db)
     {
         var sessions = (await db.Set<SessionRow>().AsNoTracking().ToListAsync()).ToLookup(s => s.PersonId);
         var people = await db.People.AsNoTracking().OrderBy(p => p.Role).ThenBy(p => p.NormalizedSignInName).ToListAsync();
-        return
-        [
-            .. people.Select(person => new PersonAnswer
-            {
-                Id = person.Id,
-                SignInName = person.SignInName,
-                Title = person.Title,
-                Role = person.Role,
-                IsActive = person.DeactivatedAt is null,
-                Sessions = sessions[person.Id].Count(),
-                SeenAt = sessions[person.Id].Select(s => (DateTimeOffset?)s.SeenAt).Max(),
-            }),
-        ];
+        return new(
+            [
+                .. people.Select(person => new PersonAnswer
+                {
+                    Id = person.Id,
+                    SignInName = person.SignInName,
+                    Title = person.Title,
+                    Role = person.Role,
+                    IsActive = person.DeactivatedAt is null,
+                    Sessions = sessions[person.Id].Count(),
+                    SeenAt = sessions[person.Id].Select(s => (DateTimeOffset?)s.SeenAt).Max(),
+                }),
+            ],
+            Rights.ByRole
+        );
     }
 }

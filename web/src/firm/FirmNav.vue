@@ -1,16 +1,23 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { FIRM } from '../shared/keeping/steps'
+import { useSession } from '../shared/state/session'
 import { useUndoKeys } from '../shared/state/undo'
 
 /** Between the pages of what is the firm's own. */
 const { t } = useI18n()
 useUndoKeys(FIRM)
+const session = useSession()
+const pages = computed(() => [
+  ...['firm', 'pastJobs', 'stock', 'places', 'targets'],
+  ...(session.may('manage') ? ['people'] : []),
+])
 </script>
 
 <template>
   <nav class="nav" :aria-label="t('firm.pages')">
-    <RouterLink v-for="page in ['firm', 'pastJobs', 'stock', 'places', 'targets']" :key="page" :to="{ name: page }">
+    <RouterLink v-for="page in pages" :key="page" :to="{ name: page }">
       {{ t(`firm.page.${page}`) }}
     </RouterLink>
   </nav>

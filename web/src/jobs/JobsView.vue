@@ -52,7 +52,10 @@ async function bringIn([file]: File[]) {
     <div class="head">
       <div>
         <h1>{{ t('jobs.title') }}</h1>
-        <p v-if="session.person" class="quiet">{{ listed([session.person.firm, session.person.title]) }}</p>
+        <p v-if="session.person" class="quiet">
+          {{ listed([session.person.firm, session.person.title]) }} ·
+          <RouterLink class="act" :to="{ name: 'ownAccess' }">{{ t('ownAccess.open') }}</RouterLink>
+        </p>
       </div>
       <div v-if="session.may('edit') && !making" class="acts">
         <FileButton accept=".json,application/json" @files="bringIn">{{ t('board.jobFile') }}</FileButton>

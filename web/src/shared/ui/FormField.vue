@@ -3,7 +3,14 @@ import { useId } from 'vue'
 import DayPick from './DayPick.vue'
 
 /** A field of a form that is sent as a whole: its label, what is typed, a calendar where it is a day, and its fault. */
-defineProps<{ label: string; fault?: string; hint?: string; day?: boolean }>()
+defineProps<{
+  label: string
+  fault?: string
+  hint?: string
+  day?: boolean
+  /** A password: the one there is, or one to come. */
+  secret?: 'current' | 'new'
+}>()
 const text = defineModel<string>({ default: '' })
 const id = useId()
 </script>
@@ -16,6 +23,8 @@ const id = useId()
         :id="id"
         v-model="text"
         class="input"
+        :type="secret ? 'password' : 'text'"
+        :autocomplete="secret ? `${secret}-password` : undefined"
         :placeholder="hint"
         :aria-invalid="!!fault"
         :aria-describedby="`${id}-fault`"

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '../api/client'
 import { useEdits } from '../state/edits'
+import { useSession } from '../state/session'
 
 /** Items of a preparation list: ticked, given to someone, dated. Ticks feed gate rule G13. */
 type Task = Schemas['PreparationTaskAnswer']
@@ -10,11 +11,14 @@ const props = defineProps<{
   job: string
   surface?: string
   tasks: readonly Task[]
-  locked: boolean
   detailed?: boolean
 }>()
 const { t } = useI18n()
 const edits = useEdits()
+const session = useSession()
+// Whoever is on site ticks off; who does what by when is for those who plan.
+const mayTick = computed(() => session.may('record'))
+const mayPlan = computed(() => session.may('edit'))
 
 const placeOf = ({ item, forJob }: Task) => ({
   kind: 'task',
@@ -37,7 +41,7 @@ const tick = (task: Task, on: boolean) => change(task, { done: on ? 'yes' : 'no'
           <input
             type="checkbox"
             :checked="isTicked(task)"
-            :disabled="locked"
+            :disabled="!mayTick"
             @change="tick(task, ($event.target as HTMLInputElement).checked)"
           />
           <span>
@@ -49,7 +53,7 @@ const tick = (task: Task, on: boolean) => change(task, { done: on ? 'yes' : 'no'
           <input
             class="input"
             :value="textOf(task, 'assignedTo', task.assignedTo)"
-            :disabled="locked"
+            :disabled="!mayPlan"
             maxlength="120"
             :placeholder="t('survey.prepare.who')"
             :aria-label="t('survey.prepare.whoFor', { item: t(`window.prepItem.${task.item}`) })"
@@ -59,7 +63,7 @@ const tick = (task: Task, on: boolean) => change(task, { done: on ? 'yes' : 'no'
             class="input"
             type="date"
             :value="textOf(task, 'dueOn', task.dueOn ?? '')"
-            :disabled="locked"
+            :disabled="!mayPlan"
             :aria-label="t('survey.prepare.whenFor', { item: t(`window.prepItem.${task.item}`) })"
             @change="change(task, { dueOn: ($event.target as HTMLInputElement).value })"
           />

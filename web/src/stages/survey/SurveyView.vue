@@ -104,7 +104,9 @@ watch(
   <SurveyFrame :job="job" :surface="inHand?.id ?? ''" wide>
     <div class="head">
       <h1 class="visually-hidden">{{ t('survey.title') }}</h1>
-      <p class="quiet small lead">{{ mayEdit ? t('survey.lead') : t('app.readOnly') }}</p>
+      <p class="quiet small lead">
+        {{ mayEdit ? t('survey.lead') : t('app.readOnly', { role: t(`role.${session.person?.role ?? 'viewer'}`) }) }}
+      </p>
       <span class="state small" role="status">
         {{
           grid.saving.value

@@ -26,7 +26,7 @@ const form = useCommandForm(
 )
 const { values: typed, typed: inForm, faults, notice, busy } = form
 const done = ref<Outcome | ''>('')
-const mayEdit = computed(() => session.may('edit'))
+const mayEdit = computed(() => session.may('record'))
 
 const kinds: Record<string, Schemas['ReadingKind']> = {
   substrate: 'substrateTemperature',

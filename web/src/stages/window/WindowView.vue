@@ -4,7 +4,6 @@ import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useFindingText } from '@/shared/figures/findings'
 import { useBoard, useChoices, useWindow } from '@/shared/state/job'
-import { useSession } from '@/shared/state/session'
 import PreparationTasks from '@/shared/ui/PreparationTasks.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import StageFrame from '@/shared/ui/StageFrame.vue'
@@ -22,7 +21,6 @@ const board = useBoard(() => props.job)
 const choices = useChoices()
 const row = computed(() => board.data.value?.rows.find((one) => one.id === props.surface))
 const answer = computed(() => window.data.value?.answer ?? null)
-const session = useSession()
 const done = computed(() => window.data.value?.preparation.filter((task) => task.done).length ?? 0)
 const reEntry = computed(
   () => choices.data.value?.sheets.find((s) => s.name === window.data.value?.sheet)?.reEntry ?? '',
@@ -61,13 +59,7 @@ const reEntry = computed(
     <template #side>
       <section v-if="window.data.value" class="prep">
         <h2>{{ t('window.prep') }} {{ done }}/{{ window.data.value.preparation.length }}</h2>
-        <PreparationTasks
-          :key="surface"
-          :job="job"
-          :surface="surface"
-          :tasks="window.data.value.preparation"
-          :locked="!session.may('edit')"
-        />
+        <PreparationTasks :key="surface" :job="job" :surface="surface" :tasks="window.data.value.preparation" />
         <RouterLink class="act" :to="{ name: 'prepare', params: { job } }">{{ t('window.prepAll') }}</RouterLink>
       </section>
       <section class="safety small">

@@ -2,7 +2,6 @@
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useBoard } from '@/shared/state/job'
-import { useSession } from '@/shared/state/session'
 import { usePreparation } from '@/shared/state/survey'
 import PreparationTasks from '@/shared/ui/PreparationTasks.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
@@ -11,11 +10,9 @@ import SurveyFrame from '../SurveyFrame.vue'
 /** Who does what before the crew comes: one page, ticked off on screen or on paper. */
 const props = defineProps<{ job: string }>()
 const { t } = useI18n()
-const session = useSession()
 const list = usePreparation(() => props.job)
 const board = useBoard(() => props.job)
 
-const locked = computed(() => !session.may('edit'))
 const tasks = computed(() => [
   ...(list.data.value?.forJob ?? []),
   ...(list.data.value?.surfaces.flatMap((s) => s.tasks) ?? []),
@@ -46,7 +43,7 @@ const print = () => globalThis.print()
     <div v-else class="lists" :class="{ 'open-only': openOnly }">
       <section>
         <h2>{{ t('survey.prepare.once') }}</h2>
-        <PreparationTasks :job="job" :tasks="list.data.value.forJob" :locked="locked" detailed />
+        <PreparationTasks :job="job" :tasks="list.data.value.forJob" detailed />
       </section>
       <section v-for="one in list.data.value.surfaces" :key="one.surfaceId">
         <h2>
@@ -54,7 +51,7 @@ const print = () => globalThis.print()
             one.name
           }}</RouterLink>
         </h2>
-        <PreparationTasks :job="job" :surface="one.surfaceId" :tasks="one.tasks" :locked="locked" detailed />
+        <PreparationTasks :job="job" :surface="one.surfaceId" :tasks="one.tasks" detailed />
       </section>
     </div>
   </SurveyFrame>

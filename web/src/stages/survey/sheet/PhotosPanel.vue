@@ -9,6 +9,7 @@ import { useEdits } from '@/shared/state/edits'
 import { usePhotos, useSurveyEdits } from '@/shared/state/survey'
 import { useTakeOff } from '@/shared/state/takeOff'
 import FileButton from '@/shared/ui/FileButton.vue'
+import { useSession } from '@/shared/state/session'
 import TakenOff from '@/shared/ui/TakenOff.vue'
 
 /** Photos of the surface. Where they were taken is removed before they are kept. */
@@ -16,6 +17,7 @@ const props = defineProps<{ job: string; surface: string; locked: boolean }>()
 type Photo = Schemas['PhotoAnswer']
 const MOST_MEGABYTES = 20
 const { t } = useI18n()
+const session = useSession()
 const photos = usePhotos(() => props.job)
 const edits = useSurveyEdits(() => props.job)
 const { general } = useProblems()
@@ -89,7 +91,7 @@ const mine = computed(
     <p v-else class="quiet">{{ t('survey.photos.none') }}</p>
     <TakenOff :off="off" />
     <FileButton
-      v-if="!locked"
+      v-if="session.may('record')"
       class="no-print"
       accept="image/jpeg,image/png"
       multiple

@@ -1,0 +1,93 @@
+import { cell, expect, fillIn, openJobs, ownJob, password, personOf, signIn, test } from './product'
+
+test('a role taken away in mid-edit takes hold at once; what was typed stays, and the page says why', async ({
+  page,
+  browser,
+  baseURL,
+}) => {
+  const { job } = await (async () => {
+    await signIn(page)
+    return ownJob(page, 'Roles', 'metric')
+  })()
+  const helper = personOf('helper')
+  const roleTo = async (role: string) => {
+    await page.getByRole('combobox', { name: `Role of ${helper}` }).click()
+    await page.getByRole('option', { name: role, exact: true }).click()
+    await expect(page.locator('li', { hasText: helper })).toContainText(role)
+  }
+  await page.goto('/people')
+  await roleTo('Crew lead')
+
+  const theirs = await (await browser.newContext({ baseURL })).newPage()
+  await theirs.goto('/sign-in')
+  await fillIn(theirs, helper)
+  await theirs.waitForURL('**/')
+  await theirs.goto(`/jobs/${job}/survey`)
+  const size = cell(theirs, 'Size', 'North wall')
+  await size.fill('8 m x 3 m')
+
+  await roleTo('Viewer')
+  await size.press('Tab')
+  const dialog = theirs.getByRole('dialog')
+  await dialog.getByLabel('Password').fill(password)
+  await dialog.getByRole('button', { name: 'Sign in' }).click()
+  await expect(theirs.getByText('Your role may not change this.').first()).toBeVisible()
+  await expect(theirs.getByText('You may look but not change anything')).toBeVisible()
+  await expect(size).toHaveValue('8 m x 3 m')
+  await expect(size).toBeDisabled()
+
+  await roleTo('Helper')
+  await theirs.context().close()
+})
+
+test('a helper takes readings and ticks, and plans nothing', async ({ page }) => {
+  await signIn(page)
+  const { job, surface } = await ownJob(page, 'Helped', 'metric')
+  await openJobs(page, personOf('helper'))
+  await page.goto(`/jobs/${job}/window/${surface}`)
+  await page.locator('input[name=air]').fill('18 C')
+  await page.getByRole('button', { name: 'Take down' }).click()
+  await expect(page.getByText('18.0 °C').first()).toBeVisible()
+  await page.goto(`/jobs/${job}/survey`)
+  await expect(cell(page, 'Size', 'North wall')).toBeDisabled()
+  expect(
+    (
+      await page.request.patch(`/api/surfaces/${surface}/preparation/maskOpenings`, {
+        data: { units: 'metric', fields: { assignedTo: 'me' } },
+      })
+    ).status(),
+  ).toBe(403)
+})
+
+test('the last owner is told that they stay', async ({ page }) => {
+  await openJobs(page)
+  await page.goto('/people')
+  await page
+    .locator('li', { hasText: personOf('owner') })
+    .locator('.el-switch')
+    .click()
+  await expect(page.getByRole('alert')).toHaveText(/A firm needs an owner/)
+  await expect(page.locator('li', { hasText: personOf('owner') }).getByRole('switch')).toBeChecked()
+})
+
+test('one sees where one is signed in, and signs out everywhere else', async ({ page, browser, baseURL }) => {
+  const viewer = personOf('viewer')
+  const elsewhere = await (await browser.newContext({ baseURL })).newPage()
+  await elsewhere.goto('/sign-in')
+  await fillIn(elsewhere, viewer)
+  await elsewhere.waitForURL('**/')
+
+  await openJobs(page, viewer)
+  await page.getByRole('link', { name: 'Your sign-in' }).click()
+  await expect(page.getByText('this device')).toBeVisible()
+  await page.getByLabel('Your password now').fill('not it')
+  await page.getByLabel('The new one').fill('seven grey herons')
+  await page.getByRole('button', { name: 'Change the password' }).click()
+  await expect(page.getByText('That is not your password.')).toBeVisible()
+
+  await page.getByRole('button', { name: 'Sign out everywhere else' }).click()
+  await expect(page.getByText('You are signed out everywhere else.')).toBeVisible()
+  expect((await elsewhere.request.get('/api/jobs')).status()).toBe(401)
+  expect((await page.request.get('/api/jobs')).status()).toBe(200)
+  await elsewhere.context().close()
+})

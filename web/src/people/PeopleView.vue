@@ -1,0 +1,178 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import FirmNav from '@/firm/FirmNav.vue'
+import { api, ask, type Schemas } from '@/shared/api/client'
+import { useProblems } from '@/shared/figures/problems'
+import { useSession } from '@/shared/state/session'
+import AppBar from '@/shared/ui/AppBar.vue'
+import ProblemNote from '@/shared/ui/ProblemNote.vue'
+
+/** Who is in the firm and what each may do: for its owners. */
+type Person = Schemas['PersonAnswer']
+type Role = Schemas['FirmRole']
+const { t, d } = useI18n()
+const session = useSession()
+const queries = useQueryClient()
+const { general } = useProblems()
+const people = useQuery({ queryKey: ['people'], queryFn: () => ask(api.GET('/api/people')) })
+const fault = ref('')
+const busy = ref('')
+
+async function change(person: Person, asked: () => Promise<Schemas['PeopleAnswer']>) {
+  fault.value = ''
+  busy.value = person.id
+  try {
+    queries.setQueryData(['people'], await asked())
+  } catch (cause) {
+    fault.value = general(cause)
+    await people.refetch()
+  } finally {
+    busy.value = ''
+  }
+}
+
+const setRole = (person: Person, role: Role) =>
+  change(person, () => ask(api.PUT('/api/people/{id}/role', { params: { path: { id: person.id } }, body: { role } })))
+const setActive = (person: Person, isActive: boolean) =>
+  change(person, () =>
+    ask(api.PUT('/api/people/{id}/active', { params: { path: { id: person.id } }, body: { isActive } })),
+  )
+
+// As the server orders them, from the one who may most.
+const roles: Role[] = ['owner', 'estimator', 'crewLead', 'helper', 'viewer']
+const rights = (answer: Schemas['PeopleAnswer']) => answer.roles.owner ?? []
+const seen = (person: Person) =>
+  person.seenAt
+    ? t('people.seen', { time: d(new Date(person.seenAt), { dateStyle: 'medium', timeStyle: 'short' }) })
+    : ''
+</script>
+
+<template>
+  <AppBar :title="t('people.title')" />
+  <main id="work" class="page">
+    <FirmNav />
+    <h1>{{ t('people.title') }}</h1>
+    <p class="quiet lead">{{ t('people.lead') }}</p>
+    <ProblemNote v-if="people.error.value" :problem="people.error.value" @retry="people.refetch()" />
+    <ElSkeleton v-else-if="!people.data.value" :rows="6" animated />
+    <template v-else>
+      <p class="fault" role="alert">{{ fault }}</p>
+      <ul class="people">
+        <li v-for="person in people.data.value.people" :key="person.id" :class="{ out: !person.isActive }">
+          <div class="who">
+            <b>{{ person.title }}</b>
+            <span v-if="person.id === session.person?.id" class="tag">{{ t('people.you') }}</span>
+            <span class="small quiet">{{ person.signInName }}</span>
+          </div>
+          <ElSelect
+            :model-value="person.role"
+            size="large"
+            class="role"
+            :disabled="busy === person.id"
+            :aria-label="t('people.roleOf', { name: person.signInName })"
+            @change="setRole(person, $event)"
+          >
+            <ElOption v-for="role in roles" :key="role" :value="role" :label="t(`role.${role}`)" />
+          </ElSelect>
+          <ElSwitch
+            :model-value="person.isActive"
+            size="large"
+            :loading="busy === person.id"
+            :active-text="t('people.active')"
+            :aria-label="t('people.activeOf', { name: person.signInName })"
+            @change="setActive(person, $event === true)"
+          />
+          <span class="small quiet">
+            {{ t('people.devices') }} {{ t('people.count', { n: person.sessions }, person.sessions) }}<br />{{
+              seen(person)
+            }}
+          </span>
+        </li>
+      </ul>
+      <h2>{{ t('people.rights') }}</h2>
+      <div class="wide">
+        <table>
+          <thead>
+            <tr>
+              <td />
+              <th v-for="role in roles" :key="role" scope="col">{{ t(`role.${role}`) }}</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="right in rights(people.data.value)" :key="right">
+              <th scope="row">{{ t(`right.${right}`) }}</th>
+              <td v-for="role in roles" :key="role">
+                <span v-if="people.data.value.roles[role]?.includes(right)" :aria-label="t('people.may')">●</span>
+                <span v-else class="quiet" :aria-label="t('people.mayNot')">–</span>
+              </td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+    </template>
+  </main>
+</template>
+
+<style scoped>
+.lead {
+  max-width: 75ch;
+}
+.people {
+  list-style: none;
+  margin: 12px 0 28px;
+  padding: 0;
+}
+.people li {
+  display: grid;
+  grid-template-columns: minmax(200px, 1fr) 180px 190px minmax(180px, 240px);
+  gap: 8px 20px;
+  align-items: center;
+  padding: 10px 0;
+  border-bottom: 1px solid var(--line);
+}
+.people li.out .who {
+  opacity: 0.65;
+}
+.who {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 10px;
+  align-items: baseline;
+}
+.who .small {
+  flex-basis: 100%;
+}
+.tag {
+  border: 1px solid var(--line-2, var(--line));
+  border-radius: 10px;
+  padding: 0 8px;
+  font-size: var(--text-s);
+}
+.wide {
+  overflow-x: auto;
+}
+table {
+  border-collapse: collapse;
+}
+th,
+td {
+  padding: 8px 14px;
+  border-bottom: 1px solid var(--line);
+  text-align: center;
+}
+th[scope='row'] {
+  text-align: left;
+  font-weight: 400;
+}
+@media (max-width: 820px) {
+  .people li {
+    grid-template-columns: 1fr 1fr;
+  }
+  .who,
+  .people li > span:last-child {
+    grid-column: 1 / -1;
+  }
+}
+</style>

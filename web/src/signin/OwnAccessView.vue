@@ -1,0 +1,146 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { reactive, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { api, ask, type Schemas } from '@/shared/api/client'
+import { useProblems } from '@/shared/figures/problems'
+import { useSession } from '@/shared/state/session'
+import AppBar from '@/shared/ui/AppBar.vue'
+import FormField from '@/shared/ui/FormField.vue'
+import ProblemNote from '@/shared/ui/ProblemNote.vue'
+
+/** One's own sign-in: the password, and the devices one is signed in on. */
+const { t, d } = useI18n()
+const session = useSession()
+const queries = useQueryClient()
+const { byField, general } = useProblems()
+const devices = useQuery({ queryKey: ['devices'], queryFn: () => ask(api.GET('/api/session/devices')) })
+
+const typed = reactive({ current: '', next: '' })
+const faults = ref<Record<string, string>>({})
+const said = ref('')
+const busy = ref(false)
+
+async function changePassword() {
+  said.value = ''
+  faults.value = {}
+  for (const field of ['current', 'next'] as const)
+    if (!typed[field]) faults.value = { ...faults.value, [field]: t('problem.field.empty') }
+  if (Object.keys(faults.value).length) return
+  busy.value = true
+  try {
+    await ask(api.PUT('/api/session/password', { body: { ...typed } }))
+    Object.assign(typed, { current: '', next: '' })
+    said.value = t('ownAccess.changed')
+    await devices.refetch()
+  } catch (cause) {
+    faults.value = byField(cause)
+  } finally {
+    busy.value = false
+  }
+}
+
+const others = ref('')
+async function endOthers() {
+  others.value = ''
+  try {
+    queries.setQueryData(['devices'], await ask(api.DELETE('/api/session/devices')))
+    others.value = t('ownAccess.ended')
+  } catch (cause) {
+    others.value = general(cause)
+  }
+}
+
+const at = (instant: string) => d(new Date(instant), { dateStyle: 'medium', timeStyle: 'short' })
+const named = (one: Schemas['DeviceAnswer']) => one.device || t('ownAccess.unknown')
+</script>
+
+<template>
+  <AppBar :title="t('ownAccess.title')" />
+  <main id="work" class="page">
+    <h1>{{ t('ownAccess.title') }}</h1>
+    <p v-if="session.person" class="quiet">
+      {{ t('app.signedInAs', { title: session.person.title, firm: session.person.firm }) }} ·
+      {{ session.person.signInName }}
+    </p>
+    <div class="two">
+      <section aria-labelledby="password">
+        <h2 id="password">{{ t('ownAccess.password') }}</h2>
+        <form novalidate @submit.prevent="changePassword">
+          <input type="hidden" autocomplete="username" :value="session.person?.signInName" />
+          <FormField v-model="typed.current" :label="t('ownAccess.current')" secret="current" :fault="faults.current" />
+          <FormField v-model="typed.next" :label="t('ownAccess.next')" secret="new" :fault="faults.next" />
+          <p class="small quiet">{{ t('ownAccess.hint') }}</p>
+          <p class="fault" role="alert">{{ faults[''] }}</p>
+          <button class="button main" type="submit" :disabled="busy">{{ t('ownAccess.change') }}</button>
+          <p role="status">{{ said }}</p>
+        </form>
+      </section>
+      <section aria-labelledby="devices">
+        <h2 id="devices">{{ t('ownAccess.devices') }}</h2>
+        <ProblemNote v-if="devices.error.value" :problem="devices.error.value" @retry="devices.refetch()" />
+        <ElSkeleton v-else-if="!devices.data.value" :rows="3" animated />
+        <template v-else>
+          <ul class="devices">
+            <li v-for="one in devices.data.value" :key="one.id">
+              <b>{{ named(one) }}</b>
+              <span v-if="one.isThis" class="tag">{{ t('ownAccess.this') }}</span>
+              <span class="small quiet">
+                {{ t('ownAccess.since', { time: at(one.startedAt) }) }} ·
+                {{ t('ownAccess.seen', { time: at(one.seenAt) }) }}
+              </span>
+            </li>
+          </ul>
+          <button v-if="devices.data.value.length > 1" type="button" class="button" @click="endOthers">
+            {{ t('ownAccess.endOthers') }}
+          </button>
+          <p v-else-if="!others" class="quiet">{{ t('ownAccess.alone') }}</p>
+          <p role="status">{{ others }}</p>
+        </template>
+      </section>
+    </div>
+  </main>
+</template>
+
+<style scoped>
+.two {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(320px, 100%), 1fr));
+  gap: 8px 48px;
+}
+form {
+  display: grid;
+  gap: 14px;
+  justify-items: stretch;
+  max-width: 380px;
+}
+.button {
+  justify-self: start;
+}
+.devices {
+  list-style: none;
+  padding: 0;
+  margin: 0 0 14px;
+}
+.devices li {
+  padding: 10px 0;
+  border-bottom: 1px solid var(--line);
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 10px;
+  align-items: baseline;
+}
+.devices .small {
+  flex-basis: 100%;
+}
+.tag {
+  border: 1px solid var(--line);
+  border-radius: 10px;
+  padding: 0 8px;
+  font-size: var(--text-s);
+}
+.fault:empty,
+[role='status']:empty {
+  display: none;
+}
+</style>
