@@ -29,7 +29,7 @@ public sealed record PersonAnswer
 }
 
 /// <summary>The people of a firm.</summary>
-/// <param name="People">By role.</param>
+/// <param name="People">Who may most first.</param>
 /// <param name="Roles">What each role may do.</param>
 public sealed record PeopleAnswer(IReadOnlyList<PersonAnswer> People, IReadOnlyDictionary<FirmRole, IReadOnlyList<Right>> Roles);
 
@@ -130,10 +130,10 @@ internal static class PeopleEndpoints
     private static async Task<PeopleAnswer> AllAsync(UmbracellDb db)
     {
         var sessions = (await db.Set<SessionRow>().AsNoTracking().ToListAsync()).ToLookup(s => s.PersonId);
-        var people = await db.People.AsNoTracking().OrderBy(p => p.Role).ThenBy(p => p.NormalizedSignInName).ToListAsync();
+        var people = await db.People.AsNoTracking().OrderBy(p => p.NormalizedSignInName).ToListAsync();
         return new(
             [
-                .. people.Select(person => new PersonAnswer
+                .. people.OrderByDescending(p => Rights.ByRole[p.Role].Count).Select(person => new PersonAnswer
                 {
                     Id = person.Id,
                     SignInName = person.SignInName,

@@ -44,7 +44,7 @@ const pascal = (word: string) => word.charAt(0).toUpperCase() + word.slice(1)
 
 <template>
   <AppBar :title="t('firm.title')" />
-  <main id="work" class="page">
+  <main id="work" class="firm-page">
     <FirmNav />
     <h1>{{ t('firm.title') }}</h1>
     <ProblemNote v-if="firm.error.value" :problem="firm.error.value" @retry="firm.refetch()" />
@@ -159,11 +159,6 @@ const pascal = (word: string) => word.charAt(0).toUpperCase() + word.slice(1)
 </template>
 
 <style scoped>
-.page {
-  max-width: 1100px;
-  margin: 0 auto;
-  padding: 20px 24px 60px;
-}
 section {
   margin-top: 22px;
 }

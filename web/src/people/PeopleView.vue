@@ -51,7 +51,7 @@ const seen = (person: Person) =>
 
 <template>
   <AppBar :title="t('people.title')" />
-  <main id="work" class="page">
+  <main id="work" class="firm-page">
     <FirmNav />
     <h1>{{ t('people.title') }}</h1>
     <p class="quiet lead">{{ t('people.lead') }}</p>
@@ -126,7 +126,7 @@ const seen = (person: Person) =>
 }
 .people li {
   display: grid;
-  grid-template-columns: minmax(200px, 1fr) 180px 190px minmax(180px, 240px);
+  grid-template-columns: minmax(200px, 1fr) 180px 190px 250px;
   gap: 8px 20px;
   align-items: center;
   padding: 10px 0;
@@ -163,6 +163,7 @@ td {
   text-align: center;
 }
 th[scope='row'] {
+  padding-left: 0;
   text-align: left;
   font-weight: 400;
 }

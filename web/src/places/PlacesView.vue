@@ -66,7 +66,7 @@ const print = (place: Place, figure: string) => reader.print(place.figures[figur
 
 <template>
   <AppBar :title="t('places.title')" />
-  <main id="work" class="page">
+  <main id="work" class="firm-page">
     <FirmNav />
     <h1>{{ t('places.title') }}</h1>
     <p class="quiet lead">{{ t('places.lead') }}</p>
@@ -120,11 +120,6 @@ const print = (place: Place, figure: string) => reader.print(place.figures[figur
 </template>
 
 <style scoped>
-.page {
-  max-width: 1100px;
-  margin: 0 auto;
-  padding: 20px 24px 60px;
-}
 .lead {
   max-width: 75ch;
 }

@@ -57,7 +57,7 @@ const named = (one: Schemas['DeviceAnswer']) => one.device || t('ownAccess.unkno
 
 <template>
   <AppBar :title="t('ownAccess.title')" />
-  <main id="work" class="page">
+  <main id="work" class="firm-page">
     <h1>{{ t('ownAccess.title') }}</h1>
     <p v-if="session.person" class="quiet">
       {{ t('app.signedInAs', { title: session.person.title, firm: session.person.firm }) }} ·
@@ -104,9 +104,13 @@ const named = (one: Schemas['DeviceAnswer']) => one.device || t('ownAccess.unkno
 
 <style scoped>
 .two {
+  margin-top: 18px;
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(min(320px, 100%), 1fr));
-  gap: 8px 48px;
+  gap: 18px 48px;
+}
+h2 {
+  margin-bottom: 10px;
 }
 form {
   display: grid;

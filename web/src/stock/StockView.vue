@@ -41,7 +41,7 @@ const change = (lot: Lot, field: 'full' | 'part', event: Event) =>
 
 <template>
   <AppBar :title="t('stock.title')" />
-  <main id="work" class="page">
+  <main id="work" class="firm-page">
     <FirmNav />
     <h1>{{ t('stock.title') }}</h1>
     <p class="quiet">{{ t('stock.lead') }}</p>
@@ -113,11 +113,6 @@ const change = (lot: Lot, field: 'full' | 'part', event: Event) =>
 </template>
 
 <style scoped>
-.page {
-  max-width: 1100px;
-  margin: 0 auto;
-  padding: 20px 24px 60px;
-}
 .fault:empty {
   display: none;
 }

@@ -50,7 +50,7 @@ const shown = computed(() => (sets.data.value ?? []).filter((set) => !off.gone(s
 
 <template>
   <AppBar :title="t('targets.title')" />
-  <main id="work" class="page">
+  <main id="work" class="firm-page">
     <FirmNav />
     <h1>{{ t('targets.title') }}</h1>
     <p class="quiet lead">{{ t('targets.lead') }}</p>
@@ -84,11 +84,6 @@ const shown = computed(() => (sets.data.value ?? []).filter((set) => !off.gone(s
 </template>
 
 <style scoped>
-.page {
-  max-width: 1100px;
-  margin: 0 auto;
-  padding: 20px 24px 60px;
-}
 .lead {
   max-width: 75ch;
 }

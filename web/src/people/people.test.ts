@@ -1,0 +1,122 @@
+import { flushPromises } from '@vue/test-utils'
+import { createPinia, setActivePinia } from 'pinia'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { ApiProblem } from '@/shared/api/client'
+import { useSession } from '@/shared/state/session'
+import { shown } from '@/shared/testing/shown'
+import OwnAccessView from '@/signin/OwnAccessView.vue'
+import PeopleView from './PeopleView.vue'
+
+const server = vi.hoisted(() => ({ ask: vi.fn() }))
+vi.mock('@/shared/api/client', async (original) => ({
+  ...(await original<object>()),
+  api: Object.fromEntries(
+    ['GET', 'PUT', 'DELETE'].map((method) => [
+      method,
+      (path: string, rest?: object) => ({ asked: `${method} ${path}`, ...rest }),
+    ]),
+  ),
+  ask: server.ask,
+}))
+
+const person = (rest: object) => ({
+  id: 'p1',
+  signInName: 'lead@firm.example',
+  title: 'crew lead',
+  role: 'crewLead',
+  isActive: true,
+  sessions: 2,
+  seenAt: '2026-11-28T11:00:00Z',
+  ...rest,
+})
+const people = (...all: object[]) => ({
+  people: all,
+  roles: { owner: ['look', 'manage'], estimator: ['look'], crewLead: ['look'], helper: ['look'], viewer: ['look'] },
+})
+const device = (rest: object) => ({
+  id: 's1',
+  device: 'Android',
+  startedAt: '2026-11-28T06:00:00Z',
+  seenAt: '2026-11-28T11:00:00Z',
+  isThis: true,
+  ...rest,
+})
+const answers = (by: Record<string, unknown>) =>
+  server.ask.mockImplementation(({ asked }: { asked: string }) => {
+    const answer = by[asked]
+    return answer instanceof Error ? Promise.reject(answer) : Promise.resolve(answer)
+  })
+
+beforeEach(() => {
+  setActivePinia(createPinia())
+  useSession().person = { id: 'p0', signInName: 'owner@firm.example', rights: ['manage'] } as never
+})
+
+describe('the people of a firm', () => {
+  it('are shown with what they may do, and whether they are signed in', async () => {
+    answers({ 'GET /api/people': people(person({}), person({ id: 'p0', title: 'owner', role: 'owner', sessions: 0 })) })
+    const screen = await shown(PeopleView)
+    expect(screen.findAll('.people li').map((one) => one.text())).toEqual([
+      expect.stringContaining('2 devices'),
+      expect.stringContaining('you'),
+    ])
+    const rows = screen.findAll('tbody tr').map((row) => row.findAll('td').map((one) => one.text()))
+    expect(rows).toEqual([
+      ['●', '●', '●', '●', '●'],
+      ['●', '–', '–', '–', '–'],
+    ])
+  })
+
+  it('stay as they were where the server refuses, and it is said why', async () => {
+    answers({
+      'GET /api/people': people(person({})),
+      'PUT /api/people/{id}/active': new ApiProblem(409, 'A firm needs an owner.', [], null),
+    })
+    const screen = await shown(PeopleView)
+    await screen.get('.el-switch').trigger('click')
+    await flushPromises()
+    expect(screen.get('[role=alert]').text()).toBe('A firm needs an owner.')
+    expect(screen.get('.el-switch').classes()).toContain('is-checked')
+  })
+})
+
+describe('one’s own sign-in', () => {
+  it('asks for both passwords before it asks the server', async () => {
+    answers({ 'GET /api/session/devices': [device({})] })
+    const screen = await shown(OwnAccessView)
+    await screen.get('form').trigger('submit')
+    expect(screen.findAll('em.fault').map((one) => one.text())).toEqual([
+      'Something is needed here.',
+      'Something is needed here.',
+    ])
+    expect(server.ask).not.toHaveBeenCalledWith(expect.objectContaining({ asked: 'PUT /api/session/password' }))
+  })
+
+  it('forgets what was typed once the password is changed', async () => {
+    answers({ 'GET /api/session/devices': [device({})] })
+    const screen = await shown(OwnAccessView)
+    const [current, next] = screen.findAll('input[type=password]')
+    await current!.setValue('old')
+    await next!.setValue('seven grey herons')
+    await screen.get('form').trigger('submit')
+    await flushPromises()
+    expect(server.ask).toHaveBeenCalledWith(
+      expect.objectContaining({ body: { current: 'old', next: 'seven grey herons' } }),
+    )
+    expect(screen.text()).toContain('The password is changed.')
+    expect((current!.element as HTMLInputElement).value).toBe('')
+  })
+
+  it('offers to sign out elsewhere only where one is signed in elsewhere', async () => {
+    answers({
+      'GET /api/session/devices': [device({}), device({ id: 's2', device: '', isThis: false })],
+      'DELETE /api/session/devices': [device({})],
+    })
+    const screen = await shown(OwnAccessView)
+    expect(screen.text()).toContain('unknown device')
+    await screen.get('button[type=button]').trigger('click')
+    await flushPromises()
+    expect(screen.findAll('.devices li').length).toBe(1)
+    expect(screen.find('button[type=button]').exists()).toBe(false)
+  })
+})
