@@ -14,6 +14,11 @@ if (args.Contains("provision"))
     return await Provision.RunAsync(app, args);
 }
 
+if (args.Contains(ResetSignIn.Command))
+{
+    return await ResetSignIn.RunAsync(app, args);
+}
+
 app.UseUmbracell();
 await app.RunAsync();
 return 0;

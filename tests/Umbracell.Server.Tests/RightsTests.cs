@@ -97,6 +97,68 @@ public sealed class RightsTests(Product product) : IClassFixture<Product>
         (bids is JsonArray { Count: > 0 }).ShouldBe(told);
     }
 
+    [Theory]
+    [InlineData(Estimator, true)]
+    [InlineData(Lead, false)]
+    [InlineData(Viewer, false)]
+    public async Task A_choice_is_ranked_alike_for_everybody_and_says_what_was_paid_to_those_who_price(string who, bool told)
+    {
+        var (estimator, job) = await FerryHouseAsync(Estimator);
+        var client = await product.SignedInAsync(who);
+        var surface = (await client.GetJsonAsync($"/api/jobs/{job}/board"))["rows"]!
+            .AsArray()
+            .First(row => row!.Text("name").Contains("Slip hall roof", StringComparison.Ordinal))!
+            .Text("id");
+        var seen = (await client.GetJsonAsync($"/api/surfaces/{surface}/choose"))["answer"]!;
+        var whole = (await estimator.GetJsonAsync($"/api/surfaces/{surface}/choose"))["answer"]!;
+        Ranked(seen).ShouldBe(Ranked(whole));
+        MoneyIn(whole).ShouldNotBeEmpty();
+        MoneyIn(seen).Any().ShouldBe(told);
+
+        // The same by the way of any surface, of all surfaces, and on paper.
+        var question = (await client.GetJsonAsync($"/api/surfaces/{surface}/choose"))["question"]!;
+        var (status, asked) = await client.SendJsonAsync(HttpMethod.Post, "/api/compute/choice", question);
+        status.ShouldBe(200, asked.ToJsonString());
+        MoneyIn(asked).Any().ShouldBe(told);
+        (await client.GetJsonAsync($"/api/jobs/{job}/choose")).AsArray().Any(line => line!["cost"] is not null).ShouldBe(told);
+        var systems = seen["candidates"]!.AsArray().Take(2).Select(c => c!.Text("id"));
+        var (made, paper) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            $"/api/jobs/{job}/papers",
+            new
+            {
+                kind = "comparison",
+                units = "us",
+                surfaceId = surface,
+                systems,
+            }
+        );
+        made.ShouldBe(200, paper.ToJsonString());
+        var csv = await client.GetStringAsync($"/api/papers/{paper.Text("id")}/csv", TestContext.Current.CancellationToken);
+        csv.Split("\r\n").Any(line => line.StartsWith("Cost,", StringComparison.Ordinal)).ShouldBe(told, csv);
+
+        static List<string> Ranked(JsonNode answer) =>
+            [.. answer["candidates"]!.AsArray().Select(c => $"{c!.Text("id")} {c!["totalScore"]}")];
+    }
+
+    // Whatever is of money, wherever it stands: costs, and prices and costs down the workings.
+    private static IEnumerable<string> MoneyIn(JsonNode? node, string path = "") =>
+        node switch
+        {
+            JsonObject o => o.SelectMany(p =>
+                (p.Key == "cost" && p.Value is not null) || (p.Key == "name" && p.Value is JsonValue v && IsMoney(v.ToString()))
+                    ? [$"{path}.{p.Key}"]
+                    : MoneyIn(p.Value, $"{path}.{p.Key}")
+            ),
+            JsonArray a => a.SelectMany((one, i) => MoneyIn(one, $"{path}[{i}]")),
+            _ => [],
+        };
+
+    private static bool IsMoney(string name) =>
+        name.EndsWith("Cost", StringComparison.Ordinal)
+        || name.StartsWith("materialCost", StringComparison.Ordinal)
+        || name is "setPrice" or "crewHour" or "tearOff" or "newCovering";
+
     [Fact]
     public async Task What_a_crew_needs_on_site_is_still_theirs()
     {

@@ -21,9 +21,11 @@ public sealed record ScoreAnswer
 
     public required double Share { get; init; }
 
-    public required FigureAnswer Measured { get; init; }
+    /// <summary>What was measured; null for what is of money, to whom that is not told.</summary>
+    public required FigureAnswer? Measured { get; init; }
 
-    public required WorkingAnswer Working { get; init; }
+    /// <summary>How it came about; null likewise.</summary>
+    public required WorkingAnswer? Working { get; init; }
 
     public required FigureAnswer Worth { get; init; }
 
@@ -166,4 +168,32 @@ public sealed record ChoiceAnswer
     public required IReadOnlyList<MeasureAnswer> Measures { get; init; }
 
     public required IReadOnlyList<AlikeAnswer> Alike { get; init; }
+
+    /// <summary>The same for whom it is none of what the firm pays: systems are ranked as they are, and what was paid for what is not
+    /// said anywhere in it.</summary>
+    public ChoiceAnswer WithoutMoney() =>
+        this with
+        {
+            Candidates = [.. Candidates.Select(WithoutMoney)],
+            Flips = [.. Flips.Select(flip => flip with { Working = Outline(flip.Working) })],
+        };
+
+    private static CandidateAnswer WithoutMoney(CandidateAnswer candidate) =>
+        candidate with
+        {
+            Cost = null,
+            PricesMissing = [],
+            Scores =
+            [
+                .. candidate.Scores.Select(score => score.Part == ScorePart.Cost ? score with { Measured = null, Working = null } : score),
+            ],
+            Total = candidate.Total with { Working = candidate.Total.Working is { } working ? Outline(working) : null },
+        };
+
+    // Down a working stand the prices a score came from.
+    private static WorkingAnswer Outline(WorkingAnswer working) =>
+        working with
+        {
+            Terms = [.. working.Terms.Select(term => term with { From = null })],
+        };
 }

@@ -10,5 +10,6 @@ internal sealed class AccessPart : IPart
         api.MapSession();
         api.MapOwnAccess();
         api.MapPeople();
+        api.MapTokens();
     }
 }

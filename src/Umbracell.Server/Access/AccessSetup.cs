@@ -22,6 +22,7 @@ internal static class AccessSetup
         if (!IsDescribingItself)
         {
             keys.PersistKeysToDbContext<UmbracellDb>();
+            services.EncryptKeys(settings);
         }
 
         services.AddIdentityCore<Person>().AddUserStore<PersonStore>();

@@ -133,16 +133,18 @@ internal static class PeopleEndpoints
         var people = await db.People.AsNoTracking().OrderBy(p => p.NormalizedSignInName).ToListAsync();
         return new(
             [
-                .. people.OrderByDescending(p => Rights.ByRole[p.Role].Count).Select(person => new PersonAnswer
-                {
-                    Id = person.Id,
-                    SignInName = person.SignInName,
-                    Title = person.Title,
-                    Role = person.Role,
-                    IsActive = person.DeactivatedAt is null,
-                    Sessions = sessions[person.Id].Count(),
-                    SeenAt = sessions[person.Id].Select(s => (DateTimeOffset?)s.SeenAt).Max(),
-                }),
+                .. people
+                    .OrderByDescending(p => Rights.ByRole[p.Role].Count)
+                    .Select(person => new PersonAnswer
+                    {
+                        Id = person.Id,
+                        SignInName = person.SignInName,
+                        Title = person.Title,
+                        Role = person.Role,
+                        IsActive = person.DeactivatedAt is null,
+                        Sessions = sessions[person.Id].Count(),
+                        SeenAt = sessions[person.Id].Select(s => (DateTimeOffset?)s.SeenAt).Max(),
+                    }),
             ],
             Rights.ByRole
         );

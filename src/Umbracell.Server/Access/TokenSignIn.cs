@@ -21,6 +21,9 @@ internal sealed class TokenSignIn(
 
     private const string Prefix = "Bearer ";
 
+    // How often it is noted that a token is in use.
+    private static readonly TimeSpan UsedEvery = TimeSpan.FromMinutes(1);
+
     protected override async Task<AuthenticateResult> HandleAuthenticateAsync()
     {
         var header = Request.Headers.Authorization.ToString();
@@ -31,9 +34,16 @@ internal sealed class TokenSignIn(
 
         var hash = TokenHash.Of(header[Prefix.Length..].Trim());
         scope.CheckToken(hash);
-        if (await db.ApiTokens.AsNoTracking().SingleOrDefaultAsync(t => t.Hash == hash) is not { } token)
+        var now = System.TimeProvider.System.GetUtcNow();
+        if (await db.ApiTokens.AsNoTracking().SingleOrDefaultAsync(t => t.Hash == hash && t.ExpiresAt > now) is not { } token)
         {
-            return AuthenticateResult.Fail("This token is not known.");
+            return AuthenticateResult.Fail("This token is not known, or has run out.");
+        }
+
+        if (token.LastUsedAt is not { } last || now - last >= UsedEvery)
+        {
+            scope.EnterFirm(token.FirmId);
+            await db.Database.ExecuteSqlAsync($"update api_tokens set last_used_at = {now} where id = {token.Id}");
         }
 
         var identity = new ClaimsIdentity(

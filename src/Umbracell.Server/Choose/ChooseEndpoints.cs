@@ -46,11 +46,14 @@ internal static class ChooseEndpoints
             .Requires(Right.Look);
     }
 
-    private static async Task<Ok<ChoiceAnswer>> ComputeAsync(ChoiceQuestion question, SheetLibrary library) =>
-        TypedResults.Ok(ChoiceQuestions.Answer(question, await library.SuppliesAsync()));
+    private static async Task<Ok<ChoiceAnswer>> ComputeAsync(ChoiceQuestion question, SheetLibrary library, ClaimsPrincipal user)
+    {
+        var answer = ChoiceQuestions.Answer(question, await library.SuppliesAsync());
+        return TypedResults.Ok(user.May(Right.Price) ? answer : answer.WithoutMoney());
+    }
 
-    private static async Task<Ok<ChoiceOfSurface>> OfSurfaceAsync(Guid id, WeighedChoices choices) =>
-        TypedResults.Ok(await choices.AnswerAsync(id));
+    private static async Task<Ok<ChoiceOfSurface>> OfSurfaceAsync(Guid id, WeighedChoices choices, ClaimsPrincipal user) =>
+        TypedResults.Ok(await choices.AnswerAsync(id, user));
 
     private static async Task<ChoiceQuestion> QuestionAsync(Surface surface, Job job, SurfaceReader reader, UmbracellDb db) =>
         SurfaceChoices.Of(surface, job, await db.Firms.AsNoTracking().SingleAsync(), await reader.ReadingsAsync(job.Id, [surface.Id]));
@@ -75,12 +78,12 @@ internal static class ChooseEndpoints
         var policy = reason.Length > 0 && user.May(Right.Override) ? Rights.Policy(Right.Override) : null;
         if (!await commands.TakeAsync(choosing, surface, stamp, policy))
         {
-            return TypedResults.Ok(await choices.AnswerAsync(id));
+            return TypedResults.Ok(await choices.AnswerAsync(id, user));
         }
 
         if (choosing.Version != surface.Version)
         {
-            throw new StaleEditException(await choices.AnswerAsync(id));
+            throw new StaleEditException(await choices.AnswerAsync(id, user));
         }
 
         var asked = ChoiceQuestions.Case(await QuestionAsync(surface, job, reader, db), await library.SuppliesAsync());
@@ -111,7 +114,7 @@ internal static class ChooseEndpoints
         };
         surface.ChangedAt = stamp.ReceivedAt;
         await db.SaveChangesAsync();
-        return TypedResults.Ok(await choices.AnswerAsync(id));
+        return TypedResults.Ok(await choices.AnswerAsync(id, user));
     }
 
     // A sheet's limit is nobody's to override; a rule of practice may be, by a named role with a reason that stays in the record.
@@ -167,18 +170,19 @@ internal static class ChooseEndpoints
         SurfaceReader reader,
         UmbracellDb db,
         Commands commands,
-        TimeProvider clock
+        TimeProvider clock,
+        ClaimsPrincipal user
     )
     {
         var (surface, job) = await reader.FindAsync(id);
         if (!await commands.TakeAsync(back, surface))
         {
-            return TypedResults.Ok(await choices.AnswerAsync(id));
+            return TypedResults.Ok(await choices.AnswerAsync(id, user));
         }
 
         if (back.Version != surface.Version)
         {
-            throw new StaleEditException(await choices.AnswerAsync(id));
+            throw new StaleEditException(await choices.AnswerAsync(id, user));
         }
 
         if (surface.System?.Before is { } before)
@@ -192,7 +196,7 @@ internal static class ChooseEndpoints
         }
 
         await db.SaveChangesAsync();
-        return TypedResults.Ok(await choices.AnswerAsync(id));
+        return TypedResults.Ok(await choices.AnswerAsync(id, user));
     }
 
     private static async Task<Ok<ChoiceOfSurface>> FactsAsync(
@@ -201,27 +205,34 @@ internal static class ChooseEndpoints
         WeighedChoices choices,
         SurfaceReader reader,
         UmbracellDb db,
-        Commands commands
+        Commands commands,
+        ClaimsPrincipal user
     )
     {
         var (surface, job) = await reader.FindAsync(id);
         if (!await commands.TakeAsync(edit, surface))
         {
-            return TypedResults.Ok(await choices.AnswerAsync(id));
+            return TypedResults.Ok(await choices.AnswerAsync(id, user));
         }
 
         if (edit.Version is { } seen && seen != surface.Version)
         {
-            throw new StaleEditException(await choices.AnswerAsync(id));
+            throw new StaleEditException(await choices.AnswerAsync(id, user));
         }
 
         surface.ChoiceFacts = ChoiceFacts.Taken(new(edit), surface.ChoiceFacts ?? new());
         await db.SaveChangesAsync();
-        return TypedResults.Ok(await choices.AnswerAsync(id));
+        return TypedResults.Ok(await choices.AnswerAsync(id, user));
     }
 
     // Told one by one as they are reckoned, so that a screen shows how far it is.
-    private static async IAsyncEnumerable<ChoiceLine> OfJobAsync(Guid id, SurfaceReader reader, SheetLibrary library, UmbracellDb db)
+    private static async IAsyncEnumerable<ChoiceLine> OfJobAsync(
+        Guid id,
+        SurfaceReader reader,
+        SheetLibrary library,
+        UmbracellDb db,
+        ClaimsPrincipal user
+    )
     {
         var job = await reader.FindJobAsync(id);
         var surfaces = await reader.SurfacesAsync(id);
@@ -245,6 +256,7 @@ internal static class ChooseEndpoints
                 yield return line with
                 {
                     Envelope = Envelope(parts),
+                    Cost = user.May(Right.Price) ? line.Cost : null,
                 };
             }
         }

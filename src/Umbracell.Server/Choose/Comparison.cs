@@ -1,9 +1,11 @@
+using System.Security.Claims;
 using Umbracell.Core.Choosing;
 using Umbracell.Core.Findings;
 using Umbracell.Documents;
 using Umbracell.Formats.Words;
 using Umbracell.Questions.Answers;
 using Umbracell.Questions.Choose;
+using Umbracell.Server.Access;
 using Umbracell.Server.Papers;
 using Umbracell.Server.Problems;
 
@@ -13,6 +15,8 @@ namespace Umbracell.Server.Choose;
 internal sealed class Comparison(WeighedChoices choices) : IPaperMaker
 {
     public PaperKind Kind => PaperKind.Comparison;
+
+    public bool ShowsPrices(ClaimsPrincipal person) => person.May(Right.Price);
 
     /// <exception cref="FieldFaultsException">No surface is named, fewer than two systems, or one that the surface has not.</exception>
     public async Task<PaperDocument> MakeAsync(WantedPaper wanted)
@@ -30,7 +34,7 @@ internal sealed class Comparison(WeighedChoices choices) : IPaperMaker
             [words.Say("choose.compareLead", ("name", surface.Name), ("job", job.Name))],
             new(
                 [new("", Share: 1.3), .. systems.Select(one => new PaperColumn(NameOf(one, words), Share: 4.0 / systems.Count))],
-                [.. Lines(words).Select(line => new PaperLine([line.Name, .. systems.Select(line.Of)]))]
+                [.. Lines(words, ShowsPrices(wanted.Person)).Select(line => new PaperLine([line.Name, .. systems.Select(line.Of)]))]
             ),
             [words.Say("choose.plainTail")]
         ) with
@@ -91,11 +95,15 @@ internal sealed class Comparison(WeighedChoices choices) : IPaperMaker
 
     private static string NameOf(CandidateAnswer system, PaperWords words) => words.Say($"candidate.{Vocabulary.KeyOf(system.Kind)}");
 
-    private static IEnumerable<(string Name, Func<CandidateAnswer, string> Of)> Lines(PaperWords words)
+    private static IEnumerable<(string Name, Func<CandidateAnswer, string> Of)> Lines(PaperWords words, bool priced)
     {
         string Name(string key) => words.Say($"choose.plain.{key}");
         string Score(CandidateAnswer one, ScorePart part) =>
             words.PrintOrDash(one.Scores.FirstOrDefault(score => score.Part == part)?.Measured);
+        (string Name, Func<CandidateAnswer, string> Of) money = (
+            Name("money"),
+            one => one.Cost is { } cost ? words.Print(cost.Figure) : words.Say("choose.noPrice")
+        );
         return
         [
             (
@@ -108,7 +116,7 @@ internal sealed class Comparison(WeighedChoices choices) : IPaperMaker
                     )
             ),
             (Name("damp"), one => Dampest(one, words)),
-            (Name("money"), one => one.Cost is { } cost ? words.Print(cost.Figure) : words.Say("choose.noPrice")),
+            .. priced ? [money] : Array.Empty<(string, Func<CandidateAnswer, string>)>(),
             (Name("time"), one => words.Print(one.Hours)),
             (Name("quiet"), one => words.Say("choose.plainQuiet", ("depth", Score(one, ScorePart.Quiet)))),
             (Name("knocks"), one => words.Say("choose.plainKnocks", ("density", Score(one, ScorePart.Toughness)))),

@@ -1,9 +1,11 @@
+using System.Security.Claims;
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Choosing;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
 using Umbracell.Questions.Answers;
 using Umbracell.Questions.Choose;
+using Umbracell.Server.Access;
 using Umbracell.Server.Problems;
 using Umbracell.Server.Sheets;
 using Umbracell.Server.Surfaces;
@@ -27,7 +29,7 @@ internal sealed class WeighedChoices(SurfaceReader reader, SheetLibrary library,
     private const int Size = 8;
 
     /// <summary>The choose stage of a surface as it stands in the database.</summary>
-    public async Task<ChoiceOfSurface> AnswerAsync(Guid id)
+    public async Task<ChoiceOfSurface> AnswerAsync(Guid id, ClaimsPrincipal user)
     {
         var (surface, job, firm, weighed) = await OfAsync(id);
         var said = surface.ChoiceFacts ?? new();
@@ -35,7 +37,7 @@ internal sealed class WeighedChoices(SurfaceReader reader, SheetLibrary library,
         return new()
         {
             Question = weighed.Question,
-            Answer = weighed.Answer,
+            Answer = user.May(Right.Price) ? weighed.Answer : weighed.Answer.WithoutMoney(),
             ChosenId = chosen?.Id,
             ChosenKind = (surface.System?.Kind ?? chosen?.Kind) is { } kind ? Vocabulary.KeyOf(kind) : null,
             ChosenBy = surface.System?.ChosenBy,

@@ -87,6 +87,12 @@ public sealed class ApiToken : IFirmRow
     public required string Hash { get; set; }
 
     public FirmRole Role { get; set; }
+
+    /// <summary>When it runs out, by the machine's time.</summary>
+    public DateTimeOffset ExpiresAt { get; set; }
+
+    /// <summary>When it was last used, to the minute; null where it never was.</summary>
+    public DateTimeOffset? LastUsedAt { get; set; }
 }
 
 /// <summary>A product sheet of the firm, as its JSON document.</summary>

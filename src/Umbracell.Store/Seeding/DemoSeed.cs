@@ -101,6 +101,7 @@ public static class DemoSeed
                     Name = "demo",
                     Hash = TokenHash.Of(inputs.ApiToken),
                     Role = FirmRole.Estimator,
+                    ExpiresAt = TimeProvider.System.GetUtcNow().AddDays(365),
                 }
             );
         }

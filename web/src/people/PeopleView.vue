@@ -8,6 +8,7 @@ import { useProblems } from '@/shared/figures/problems'
 import { useSession } from '@/shared/state/session'
 import AppBar from '@/shared/ui/AppBar.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
+import ProgramsPanel from './ProgramsPanel.vue'
 
 /** Who is in the firm and what each may do: for its owners. */
 type Person = Schemas['PersonAnswer']
@@ -91,6 +92,7 @@ const seen = (person: Person) =>
           </span>
         </li>
       </ul>
+      <ProgramsPanel />
       <h2>{{ t('people.rights') }}</h2>
       <div class="wide">
         <table>

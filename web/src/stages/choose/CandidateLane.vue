@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useSession } from '@/shared/state/session'
 import { useWriting } from '@/i18n/writing'
 import { computed, ref, useId } from 'vue'
 import { useI18n } from 'vue-i18n'
@@ -27,6 +28,7 @@ const emit = defineEmits<{ pick: [reason: string]; compare: [] }>()
 const { t } = useI18n()
 const { labelled } = useWriting()
 const reader = useReader()
+const session = useSession()
 const words = useCandidateText()
 const text = useFindingText()
 const open = ref(false)
@@ -96,7 +98,7 @@ const holds = computed(() => props.candidate.findings.filter((finding) => findin
           <dd>{{ t('choose.unknown') }}</dd>
         </template>
       </div>
-      <div>
+      <div v-if="session.may('price')">
         <dt>{{ t('choose.cost') }}</dt>
         <dd v-if="candidate.cost"><FigureText :figure="candidate.cost.figure" :working="candidate.cost.working" /></dd>
         <dd v-else class="small">{{ t('choose.noPrice') }}</dd>

@@ -37,7 +37,12 @@ const mayYield = computed(() =>
           <tr v-for="score in candidate.scores" :key="score.part">
             <th scope="row">{{ t(`choose.part.${score.part}`) }}</th>
             <td class="num">
-              <button type="button" class="worked" @click="workings.open(score.working)">
+              <button
+                type="button"
+                class="worked"
+                :disabled="!score.working"
+                @click="score.working && workings.open(score.working)"
+              >
                 {{ reader.print(score.worth) }}
               </button>
             </td>

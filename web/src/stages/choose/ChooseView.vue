@@ -145,7 +145,7 @@ const costOf = (candidate: Candidate) => (candidate.cost ? reader.print(candidat
         <p v-else class="big">{{ t('choose.none') }}</p>
         <p v-if="followed && other" class="other">
           {{
-            t('choose.otherSchool', {
+            t(session.may('price') ? 'choose.otherSchool' : 'choose.otherSchoolPlain', {
               name: words.kind(other.kind),
               cost: costOf(other),
               score: reader.print(other.total.figure),

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useSession } from '@/shared/state/session'
 import { useWriting } from '@/i18n/writing'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
@@ -15,6 +16,7 @@ defineEmits<{ close: [] }>()
 const { t } = useI18n()
 const writing = useWriting()
 const reader = useReader()
+const session = useSession()
 const words = useCandidateText()
 const text = useFindingText()
 
@@ -58,7 +60,9 @@ const lines = computed<Line[]>(() => {
         ? t('choose.plainRh', { rh: reader.print(c.dampest.humidity.figure), place: text.place(c.dampest.place) })
         : t('choose.plainNone'),
     ),
-    all('money', (c) => (c.cost ? reader.print(c.cost.figure) : t('choose.noPrice'))),
+    ...(session.may('price')
+      ? [all('money', (c) => (c.cost ? reader.print(c.cost.figure) : t('choose.noPrice')))]
+      : []),
     all('time', (c) => reader.print(c.hours)),
     all('quiet', (c) => t('choose.plainQuiet', { depth: rank(c, 'quiet') })),
     all('knocks', (c) => t('choose.plainKnocks', { density: rank(c, 'toughness') })),

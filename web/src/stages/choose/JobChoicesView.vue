@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useSession } from '@/shared/state/session'
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { type Schemas } from '@/shared/api/client'
@@ -14,6 +15,12 @@ import { useCandidateText } from '@/shared/figures/candidateText'
 const props = defineProps<{ job: string }>()
 const { t } = useI18n()
 const reader = useReader()
+const session = useSession()
+const columns = computed(() =>
+  (['surface', 'advised', 'cost', 'next', 'turn', 'state'] as const).filter(
+    (col) => col !== 'cost' || session.may('price'),
+  ),
+)
 const words = useCandidateText()
 const board = useBoard(() => props.job)
 const lines = ref<Schemas['ChoiceLine'][]>([])
@@ -72,12 +79,7 @@ const marks: Partial<Record<string, string>> = { allFail: 'choose.failsDamp', dr
       <table v-if="lines.length">
         <thead>
           <tr>
-            <th
-              v-for="col in ['surface', 'advised', 'cost', 'next', 'turn', 'state'] as const"
-              :key="col"
-              scope="col"
-              :class="{ num: col === 'cost' }"
-            >
+            <th v-for="col in columns" :key="col" scope="col" :class="{ num: col === 'cost' }">
               {{ t(`choose.col.${col}`) }}
             </th>
           </tr>
@@ -104,7 +106,7 @@ const marks: Partial<Record<string, string>> = { allFail: 'choose.failsDamp', dr
               </template>
               <template v-else>–</template>
             </td>
-            <td class="num cost">{{ line.cost ? reader.print(line.cost) : '–' }}</td>
+            <td v-if="session.may('price')" class="num cost">{{ line.cost ? reader.print(line.cost) : '–' }}</td>
             <td class="next" :data-label="t('choose.col.next')">
               {{ line.runnerUp ? words.kind(line.runnerUp) : '–' }}
             </td>
