@@ -1,5 +1,6 @@
 using System.Globalization;
 using Serilog;
+using Umbracell.Server.Access;
 using Umbracell.Server.Setup;
 
 // What is for machines and the core reads alike on every computer, whatever its language; people are written to by Writing.
@@ -17,6 +18,11 @@ if (args.Contains("provision"))
 if (args.Contains(ResetSignIn.Command))
 {
     return await ResetSignIn.RunAsync(app, args);
+}
+
+if (app.Services.GetRequiredService<KeyRingSecret>().Key is null)
+{
+    app.Logger.LogWarning("KeyRing:Secret is not set: whoever reads the database can make cookies.");
 }
 
 app.UseUmbracell();

@@ -155,9 +155,8 @@ public sealed class RightsTests(Product product) : IClassFixture<Product>
         };
 
     private static bool IsMoney(string name) =>
-        name.EndsWith("Cost", StringComparison.Ordinal)
-        || name.StartsWith("materialCost", StringComparison.Ordinal)
-        || name is "setPrice" or "crewHour" or "tearOff" or "newCovering";
+        name.StartsWith("materialCost:", StringComparison.Ordinal)
+        || name is "foamCost" or "crewCost" or "setPrice" or "crewHour" or "tearOff" or "newCovering";
 
     [Fact]
     public async Task What_a_crew_needs_on_site_is_still_theirs()

@@ -60,6 +60,14 @@ test('the drawer, the dialogs and the empty states are free of access faults', a
   await expect(page.getByText('next and previous surface')).toBeVisible()
   await clean(page, 'keys')
   await page.keyboard.press('Escape')
+  for (const [path, sign] of [
+    ['/people', 'What each role may do'],
+    ['/your-sign-in', 'this device'],
+  ]) {
+    await page.goto(path!)
+    await expect(page.getByText(sign!).first()).toBeVisible()
+    await clean(page, path!)
+  }
   const ferry = await ferryHouse(page)
   await page.goto(`/jobs/${ferry.job}/sets/${ferry.surface('Slip hall roof')}`)
   await expect(page.getByText('sets to load')).toBeVisible()

@@ -7,6 +7,8 @@ export const screens = (roof: string) => ({
     ['/stock', 'Drums in the store'],
     ['/places', 'Monthly means'],
     ['/target-sets', 'The greatest U allowed'],
+    ['/people', 'What each role may do'],
+    ['/your-sign-in', 'this device'],
   ],
   survey: [
     ['', 'Slip hall roof'],

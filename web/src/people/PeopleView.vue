@@ -165,6 +165,7 @@ td {
   text-align: center;
 }
 th[scope='row'] {
+  min-width: 210px;
   padding-left: 0;
   text-align: left;
   font-weight: 400;

@@ -69,9 +69,9 @@ internal static class PreparationEndpoints
         TimeProvider clock
     )
     {
+        OnlyTicks(edit, user);
         var (surface, job) = await reader.FindAsync(id);
         var wanted = Known(item, PreparationAnswers.List(surface).Where(task => !task.ForJob).Select(task => task.Item));
-        OnlyTicks(edit, user);
         var stamp = Stamp.Of(user, clock, edit);
         if (await commands.TakeAsync(edit, null, stamp))
         {
@@ -92,8 +92,8 @@ internal static class PreparationEndpoints
         TimeProvider clock
     )
     {
-        var job = await reader.FindJobAsync(id);
         OnlyTicks(edit, user);
+        var job = await reader.FindJobAsync(id);
         var stamp = Stamp.Of(user, clock, edit);
         if (await commands.TakeAsync(edit, null, stamp))
         {

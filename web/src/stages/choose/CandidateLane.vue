@@ -88,9 +88,9 @@ const holds = computed(() => props.candidate.findings.filter((finding) => findin
           <dt>{{ t('choose.dampest', { place: text.place(candidate.dampest.place) }) }}</dt>
           <dd>
             <FigureText :figure="candidate.dampest.humidity.figure" :working="candidate.dampest.humidity.working" />
-            <small v-if="candidate.dampest.place === candidate.dampest.untold" class="quiet">
-              {{ t('choose.notTold') }}</small
-            >
+            <small v-if="candidate.dampest.place === candidate.dampest.untold" class="quiet">{{
+              ` ${t('choose.notTold')}`
+            }}</small>
           </dd>
         </template>
         <template v-else>
