@@ -20,7 +20,7 @@ if (args.Contains(ResetSignIn.Command))
     return await ResetSignIn.RunAsync(app, args);
 }
 
-if (app.Services.GetRequiredService<KeyRingSecret>().Key is null)
+if (app.Services.GetService<KeyRingSecret>() is { Key: null })
 {
     app.Logger.LogWarning("KeyRing:Secret is not set: whoever reads the database can make cookies.");
 }

@@ -39,6 +39,15 @@ public sealed partial class UmbracellDb
             session.Property(s => s.Device).HasMaxLength(80);
             session.HasQueryFilter(s => s.FirmId == CurrentFirm);
         });
+        modelBuilder.Entity<SecurityEventRow>(one =>
+        {
+            one.ToTable("security_events");
+            one.HasOne<Firm>().WithMany().HasForeignKey(e => e.FirmId);
+            one.HasIndex(e => new { e.FirmId, e.At });
+            one.Property(e => e.By).HasMaxLength(120);
+            one.Property(e => e.About).HasMaxLength(200);
+            one.HasQueryFilter(e => e.FirmId == CurrentFirm);
+        });
         modelBuilder.Entity<SignInTry>(one =>
         {
             one.ToTable("sign_in_tries");

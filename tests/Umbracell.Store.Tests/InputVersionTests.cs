@@ -19,6 +19,7 @@ public sealed class InputVersionTests : IClassFixture<TestDatabase>
         typeof(Person),
         typeof(ApiToken),
         typeof(SessionRow),
+        typeof(SecurityEventRow),
         typeof(CommandRow),
         typeof(ComplaintRow),
         typeof(PhotoRow),

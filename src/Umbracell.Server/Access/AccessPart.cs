@@ -11,5 +11,6 @@ internal sealed class AccessPart : IPart
         api.MapOwnAccess();
         api.MapPeople();
         api.MapTokens();
+        api.MapSecurityBook();
     }
 }

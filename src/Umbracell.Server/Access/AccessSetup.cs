@@ -26,7 +26,12 @@ internal static class AccessSetup
         }
 
         services.AddIdentityCore<Person>().AddUserStore<PersonStore>();
-        services.AddSingleton(SessionLife.Of(settings)).AddSingleton<KnownDevice>().AddScoped<Sessions>().AddScoped<SignInTries>();
+        services
+            .AddSingleton(SessionLife.Of(settings))
+            .AddSingleton<KnownDevice>()
+            .AddSingleton<SecurityBook>()
+            .AddScoped<Sessions>()
+            .AddScoped<SignInTries>();
         services
             .AddAuthentication(CookieOrToken)
             .AddPolicyScheme(

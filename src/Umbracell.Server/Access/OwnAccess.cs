@@ -27,9 +27,10 @@ internal static class OwnAccess
     {
         var own = app.MapGroup("/api/session").WithTags("Session").Requires(Right.Look);
         own.MapGet("/devices", DevicesAsync).WithSummary("The devices one is signed in on.");
-        own.MapDelete("/devices", EndOthersAsync).WithSummary("Sign out everywhere but here.");
+        own.MapDelete("/devices", EndOthersAsync).WithSummary("Sign out everywhere but here.").Notes(SecurityEvent.SignedOutElsewhere);
         own.MapPut("/password", ChangePasswordAsync)
             .WithSummary("Another password; one is signed out everywhere but here.")
+            .Notes(SecurityEvent.PasswordChanged)
             .ProducesProblem(400);
     }
 

@@ -49,11 +49,13 @@ internal static class PeopleEndpoints
         people
             .MapPut("/{id:guid}/role", SetRoleAsync)
             .WithSummary("Give somebody another role. They are signed out everywhere, and see and do what is theirs when they come back.")
+            .Notes(SecurityEvent.RoleChanged)
             .ProducesProblem(404)
             .ProducesProblem(409);
         people
             .MapPut("/{id:guid}/active", SetActiveAsync)
             .WithSummary("Let somebody sign in or not. Who may not is signed out everywhere at once; what they entered stays.")
+            .Notes(SecurityEvent.AccessChanged)
             .ProducesProblem(404)
             .ProducesProblem(409);
     }
@@ -64,7 +66,8 @@ internal static class PeopleEndpoints
         Guid id,
         RoleChoice choice,
         Sessions sessions,
-        UmbracellDb db
+        UmbracellDb db,
+        HttpContext context
     ) =>
         ChangeAsync(
             id,
@@ -72,6 +75,7 @@ internal static class PeopleEndpoints
             db,
             person =>
             {
+                SecurityBook.About(context, $"{person.SignInName}: {person.Role} → {choice.Role}");
                 var changes = person.Role != choice.Role;
                 person.Role = choice.Role;
                 return changes;
@@ -82,7 +86,8 @@ internal static class PeopleEndpoints
         Guid id,
         ActiveChoice choice,
         Sessions sessions,
-        UmbracellDb db
+        UmbracellDb db,
+        HttpContext context
     ) =>
         ChangeAsync(
             id,
@@ -90,6 +95,7 @@ internal static class PeopleEndpoints
             db,
             person =>
             {
+                SecurityBook.About(context, $"{person.SignInName}: {(choice.IsActive ? "may sign in" : "may not sign in")}");
                 var changes = person.DeactivatedAt is null != choice.IsActive;
                 person.DeactivatedAt = choice.IsActive ? null : person.DeactivatedAt ?? TimeProvider.System.GetUtcNow();
                 return changes;

@@ -66,7 +66,7 @@ internal static class SessionEndpoints
         var session = app.MapGroup("/api/session").WithTags("Session");
         session.MapPost("", SignInAsync).WithSummary("Sign in with a cookie.").AllowAnonymous().ProducesProblem(429);
         session.MapGet("", WhoAsync).WithSummary("Who is signed in.").Requires(Right.Look);
-        session.MapDelete("", SignOutAsync).WithSummary("Sign out.").AllowAnonymous();
+        session.MapDelete("", SignOutAsync).WithSummary("Sign out.").AllowAnonymous().Notes(SecurityEvent.SignedOut);
         session.MapPut("/units", SetUnitsAsync).WithSummary("Choose the units to read in.").Requires(Right.Look);
     }
 
@@ -77,6 +77,7 @@ internal static class SessionEndpoints
         SignInTries tries,
         KnownDevice devices,
         Sessions sessions,
+        SecurityBook book,
         UmbracellDb db,
         ProductClock clock,
         HttpContext context
@@ -96,6 +97,7 @@ internal static class SessionEndpoints
         var address = context.Connection.RemoteIpAddress?.ToString();
         if (await tries.BeginAsync(name, device, address) is { } wait)
         {
+            book.Unknown(context, waited: true);
             return Wait(context, wait);
         }
 
@@ -105,6 +107,15 @@ internal static class SessionEndpoints
             != PasswordVerificationResult.Failed;
         if (person is not { DeactivatedAt: null, PasswordHash: not null } || !isRight)
         {
+            if (person is null)
+            {
+                book.Unknown(context, waited: false);
+            }
+            else
+            {
+                book.SignIn(context, person, SecurityEvent.SignInFailed);
+            }
+
             return TypedResults.Problem(
                 WordCatalog.Say("problem.said.notSignedIn"),
                 statusCode: 401,
@@ -115,6 +126,7 @@ internal static class SessionEndpoints
         await tries.SucceededAsync(name, device, address);
         devices.Note(context, name);
         await sessions.StartAsync(person, context);
+        book.SignIn(context, person, SecurityEvent.SignedIn);
         return TypedResults.Ok(await AnswerAsync(person, db, clock));
     }
 

@@ -44,10 +44,11 @@ internal static class TokenEndpoints
     {
         var tokens = app.MapGroup("/api/tokens").WithTags("People").Requires(Right.Manage);
         tokens.MapGet("", async (UmbracellDb db) => TypedResults.Ok(await AllAsync(db))).WithSummary("Tokens of the firm.");
-        tokens.MapPost("", MakeAsync).WithSummary("A new token; its secret is told in this answer alone.");
+        tokens.MapPost("", MakeAsync).WithSummary("A new token; its secret is told in this answer alone.").Notes(SecurityEvent.TokenMade);
         tokens
             .MapPost("/{id:guid}/renew", RenewAsync)
             .WithSummary("Another secret and another ninety days for a token; the old secret is over at once.")
+            .Notes(SecurityEvent.TokenRenewed)
             .ProducesProblem(404);
         tokens.MapDelete("/{id:guid}", RemoveAsync).WithSummary("Take a token away; it is over at once.").ProducesProblem(404);
     }

@@ -67,6 +67,7 @@ internal static class ChooseEndpoints
         UmbracellDb db,
         Commands commands,
         ClaimsPrincipal user,
+        HttpContext context,
         TimeProvider clock
     )
     {
@@ -98,6 +99,11 @@ internal static class ChooseEndpoints
                 },
             ]);
         CheckOverride(candidate, reason, user);
+        if (candidate.Findings.Any(f => f.Verdict == Verdict.Hold))
+        {
+            SecurityBook.About(context, $"{surface.Name}: {Vocabulary.KeyOf(candidate.Kind)}", SecurityEvent.Overridden);
+        }
+
         var before = new SystemBefore(
             surface.SheetSlug,
             surface.FoamThicknessM,

@@ -114,7 +114,8 @@ internal static class FirmEndpoints
         app.MapPatch("/api/firm", ChangeAsync)
             .WithTags("Firm")
             .WithSummary("Change typed rates, the school followed in a question, or a margin of the gate.")
-            .Requires(Right.Price);
+            .Requires(Right.Price)
+            .Notes(SecurityEvent.RatesChanged);
     }
 
     private static async Task<Ok<FirmAnswer>> AnswerAsync(UmbracellDb db, SheetLibrary library, ClaimsPrincipal person)

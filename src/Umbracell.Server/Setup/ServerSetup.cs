@@ -106,6 +106,7 @@ internal static class ServerSetup
         app.Use(HttpSafety.SameSiteWrites);
         app.UseAuthentication();
         app.UseFirmScope();
+        app.Use(app.Services.GetRequiredService<SecurityBook>().NoteAsync);
         app.UseAuthorization();
         app.Use(LargeBodies.Refuse);
 

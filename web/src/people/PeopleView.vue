@@ -9,6 +9,7 @@ import { useSession } from '@/shared/state/session'
 import AppBar from '@/shared/ui/AppBar.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import ProgramsPanel from './ProgramsPanel.vue'
+import SecurityBook from './SecurityBook.vue'
 
 /** Who is in the firm and what each may do: for its owners. */
 type Person = Schemas['PersonAnswer']
@@ -93,6 +94,7 @@ const seen = (person: Person) =>
         </li>
       </ul>
       <ProgramsPanel />
+      <SecurityBook />
       <h2>{{ t('people.rights') }}</h2>
       <div class="wide">
         <table>

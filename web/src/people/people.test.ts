@@ -1,3 +1,4 @@
+import type { QueryClient } from '@tanstack/vue-query'
 import { flushPromises } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
@@ -6,12 +7,14 @@ import { useSession } from '@/shared/state/session'
 import { shown } from '@/shared/testing/shown'
 import OwnAccessView from '@/signin/OwnAccessView.vue'
 import PeopleView from './PeopleView.vue'
+import ProgramsPanel from './ProgramsPanel.vue'
+import SecurityBook from './SecurityBook.vue'
 
 const server = vi.hoisted(() => ({ ask: vi.fn() }))
 vi.mock('@/shared/api/client', async (original) => ({
   ...(await original<object>()),
   api: Object.fromEntries(
-    ['GET', 'PUT', 'DELETE'].map((method) => [
+    ['GET', 'POST', 'PUT', 'DELETE'].map((method) => [
       method,
       (path: string, rest?: object) => ({ asked: `${method} ${path}`, ...rest }),
     ]),
@@ -43,7 +46,7 @@ const device = (rest: object) => ({
 })
 const answers = (by: Record<string, unknown>) =>
   server.ask.mockImplementation(({ asked }: { asked: string }) => {
-    const answer = by[asked]
+    const answer = { 'GET /api/tokens': { secret: null, tokens: [] }, 'GET /api/security-events': [], ...by }[asked]
     return answer instanceof Error ? Promise.reject(answer) : Promise.resolve(answer)
   })
 
@@ -77,6 +80,55 @@ describe('the people of a firm', () => {
     await flushPromises()
     expect(screen.get('[role=alert]').text()).toBe('A firm needs an owner.')
     expect(screen.get('.el-switch').classes()).toContain('is-checked')
+  })
+})
+
+describe('a token', () => {
+  const token = {
+    id: 't1',
+    name: 'Sheet',
+    role: 'viewer',
+    expiresAt: '2027-02-01T00:00:00Z',
+    lastUsedAt: null,
+    lasts: true,
+  }
+
+  it('is made with a name, and its secret is shown once and kept nowhere', async () => {
+    answers({ 'POST /api/tokens': { secret: 'a1b2c3', tokens: [token] } })
+    let queries: QueryClient | undefined
+    const screen = await shown(ProgramsPanel, {}, (client) => (queries = client))
+    await screen.get('form').trigger('submit')
+    expect(screen.get('em.fault').text()).toBe('Something is needed here.')
+    await screen.get('input.input').setValue('Sheet')
+    await screen.get('form').trigger('submit')
+    await flushPromises()
+    expect(screen.get('code').text()).toBe('a1b2c3')
+    expect(screen.get('li').text()).toContain('never used')
+    expect(JSON.stringify(queries!.getQueryData(['tokens']))).not.toContain('a1b2c3')
+  })
+})
+
+describe('the book of what happened', () => {
+  it('says what, who and about what, newest first', async () => {
+    answers({
+      'GET /api/security-events': [
+        { id: 'e1', at: '2026-11-28T11:00:00Z', kind: 'roleChanged', by: 'owner', about: 'lead: CrewLead → Helper' },
+        { id: 'e2', at: '2026-11-28T10:00:00Z', kind: 'signInFailed', by: 'crew lead', about: 'lead' },
+      ],
+    })
+    const screen = await shown(SecurityBook)
+    expect(
+      screen.findAll('tbody tr').map((row) =>
+        row
+          .findAll('td')
+          .slice(1)
+          .map((one) => one.text()),
+      ),
+    ).toEqual([
+      ['role changed', 'owner', 'lead: CrewLead → Helper'],
+      ['wrong password', 'crew lead', 'lead'],
+    ])
+    expect(screen.text()).not.toContain('Earlier')
   })
 })
 

@@ -24,15 +24,18 @@ internal static class ExportEndpoints
         app.MapGet("/api/jobs/{id:guid}/surfaces.csv", CsvAsync)
             .WithTags("Exchange")
             .WithSummary("Surfaces as CSV that reads back in without loss.")
-            .Requires(Right.Look);
+            .Requires(Right.Look)
+            .Notes(SecurityEvent.Exported);
         app.MapGet("/api/jobs/{id:guid}/surfaces.xlsx", WorkbookAsync)
             .WithTags("Exchange")
             .WithSummary("Surfaces as a workbook that reads back in without loss.")
-            .Requires(Right.Look);
+            .Requires(Right.Look)
+            .Notes(SecurityEvent.Exported);
         app.MapGet("/api/jobs/{id:guid}/file", FileAsync)
             .WithTags("Exchange")
             .WithSummary("The whole job as one JSON file.")
-            .Requires(Right.Look);
+            .Requires(Right.Look)
+            .Notes(SecurityEvent.Exported);
         app.MapPost("/api/jobs/file", BringInAsync)
             .WithTags("Exchange")
             .WithSummary("A new job from a job file.")
