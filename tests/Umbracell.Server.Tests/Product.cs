@@ -106,7 +106,8 @@ public sealed class Product : WebApplicationFactory<Program>
             scope
         );
 
-    private static async Task PlantAsync()
+    /// <summary>Plants the demo as each start does: what stands there is kept, what came since is added.</summary>
+    public static async Task PlantAsync()
     {
         var scope = new FirmScope();
         await using var db = AsOwner(scope);

@@ -156,6 +156,44 @@ public sealed class SecurityBookTests(Product product) : IClassFixture<Product>
         (await NotedAsync(owner, 1)).ShouldHaveSingleItem()!.Text("kind").ShouldBe("ratesChanged");
     }
 
+    [Fact]
+    public async Task Of_a_person_all_that_is_kept_is_told_and_then_taken_away_and_what_they_entered_stays()
+    {
+        var names = await Product.NewFirmAsync(FirmRole.Owner, FirmRole.CrewLead);
+        var (owner, lead) = (await product.SignedInAsync(names[0]), await product.SignedInAsync(names[1]));
+        var (_, job) = await lead.SendJsonAsync(
+            HttpMethod.Post,
+            "/api/jobs",
+            new
+            {
+                id = Guid.NewGuid(),
+                units = "us",
+                fields = new { name = "Theirs", climateZone = "5A" },
+            }
+        );
+        var id = (await owner.GetJsonAsync("/api/people"))["people"]!.AsArray().Single(p => p!.Text("role") == "crewLead")!.Text("id");
+        (await owner.SendJsonAsync(HttpMethod.Post, $"/api/people/{id}/erase", new { })).Status.ShouldBe(409);
+        (await owner.SendJsonAsync(HttpMethod.Put, $"/api/people/{id}/active", new { isActive = false })).Status.ShouldBe(200);
+        await NotedAsync(owner, 3);
+
+        var kept = await owner.GetJsonAsync($"/api/people/{id}/export");
+        kept["person"]!.Text("signInName").ShouldBe(names[1]);
+        kept["events"]!.AsArray().Select(e => e!.Text("kind")).ShouldBe(["signedIn", "accessChanged"], ignoreOrder: true);
+        await NotedAsync(owner, 4);
+
+        var (status, people) = await owner.SendJsonAsync(HttpMethod.Post, $"/api/people/{id}/erase", new { });
+        status.ShouldBe(200, people.ToJsonString());
+        people.ToJsonString().ShouldNotContain(names[1]);
+        (await NotedAsync(owner, 5)).ToJsonString().ShouldNotContain(names[1]);
+        (await owner.GetJsonAsync($"/api/people/{id}/export")).ToJsonString().ShouldNotContain(names[1]);
+        (
+            await product
+                .CreateClient()
+                .SendJsonAsync(HttpMethod.Post, "/api/session", new { signInName = names[1], password = DemoSeed.Password })
+        ).Status.ShouldBe(401);
+        (await owner.GetJsonAsync($"/api/jobs/{job.Text("id")}/board"))["job"]!.Text("name").ShouldBe("Theirs");
+    }
+
     // They are written after the answer: looked for until they are there.
     private static async Task<JsonArray> NotedAsync(HttpClient owner, int expected)
     {

@@ -163,6 +163,16 @@ public sealed class SessionTests(Product product) : IClassFixture<Product>
         (await client.SendJsonAsync(HttpMethod.Put, $"/api/people/{theirs}/role", new { role = "owner" })).Status.ShouldBe(404);
     }
 
+    [Fact]
+    public async Task A_demo_that_was_kept_gets_the_people_that_came_since()
+    {
+        const string Helper = "helper@ninthacre3.example";
+        await Product.InFirmOfAsync("owner@ninthacre3.example", db => db.People.Where(p => p.SignInName == Helper).ExecuteDeleteAsync());
+        (await SignInAsync(Helper, DemoSeed.Password)).ShouldBe(401);
+        await Product.PlantAsync();
+        (await SignInAsync(Helper, DemoSeed.Password)).ShouldBe(200);
+    }
+
     private static async Task<(string Owner, string Other)> OwnerAndAsync(FirmRole role)
     {
         var names = await Product.NewFirmAsync(FirmRole.Owner, role);

@@ -10,6 +10,7 @@ internal sealed class AccessPart : IPart
         api.MapSession();
         api.MapOwnAccess();
         api.MapPeople();
+        api.MapPersonRecords();
         api.MapTokens();
         api.MapSecurityBook();
     }

@@ -21,6 +21,9 @@ public sealed record PersonAnswer
     /// <summary>Whether they may sign in.</summary>
     public required bool IsActive { get; init; }
 
+    /// <summary>Whether nothing but the role is kept of them.</summary>
+    public required bool IsErased { get; init; }
+
     /// <summary>On how many devices they are signed in.</summary>
     public required int Sessions { get; init; }
 
@@ -133,7 +136,8 @@ internal static class PeopleEndpoints
         return TypedResults.Ok(await AllAsync(db));
     }
 
-    private static async Task<PeopleAnswer> AllAsync(UmbracellDb db)
+    /// <summary>Everybody of the firm, who may most first.</summary>
+    internal static async Task<PeopleAnswer> AllAsync(UmbracellDb db)
     {
         var sessions = (await db.Set<SessionRow>().AsNoTracking().ToListAsync()).ToLookup(s => s.PersonId);
         var people = await db.People.AsNoTracking().OrderBy(p => p.NormalizedSignInName).ToListAsync();
@@ -148,6 +152,7 @@ internal static class PeopleEndpoints
                         Title = person.Title,
                         Role = person.Role,
                         IsActive = person.DeactivatedAt is null,
+                        IsErased = person is { DeactivatedAt: not null, PasswordHash: null },
                         Sessions = sessions[person.Id].Count(),
                         SeenAt = sessions[person.Id].Select(s => (DateTimeOffset?)s.SeenAt).Max(),
                     }),

@@ -1,5 +1,7 @@
+using System.Security.Claims;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
+using Umbracell.Server.Problems;
 using Umbracell.Store;
 using Umbracell.Store.Model;
 using Umbracell.Store.Tenancy;
@@ -30,7 +32,22 @@ internal sealed partial class SecurityBook(IServiceScopeFactory scopes, IConfigu
     {
         // Who ends a session is nobody any more once it has ended.
         var before = context.User;
-        await next(context);
+        try
+        {
+            await next(context);
+        }
+        catch (NotAllowedException)
+        {
+            context.Response.StatusCode = StatusCodes.Status403Forbidden;
+            Note(context, before);
+            throw;
+        }
+
+        Note(context, before);
+    }
+
+    private void Note(HttpContext context, ClaimsPrincipal before)
+    {
         if (Claims.FirmOf(before) is { } firm && KindOf(context) is { } kind)
         {
             var about = (context.Items[typeof(Said)] as Said)?.About ?? $"{context.Request.Method} {context.Request.Path}";

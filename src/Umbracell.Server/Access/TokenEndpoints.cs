@@ -11,13 +11,24 @@ using Umbracell.Store.Tenancy;
 namespace Umbracell.Server.Access;
 
 /// <summary>A token with which a program asks in the firm's name.</summary>
-/// <param name="Id">The token.</param>
-/// <param name="Name">What it is for.</param>
-/// <param name="Role">What the program may do.</param>
-/// <param name="ExpiresAt">When it runs out.</param>
-/// <param name="LastUsedAt">When it was last used, to the minute; null where it never was.</param>
-/// <param name="Lasts">Whether it still lets anybody in.</param>
-public sealed record TokenAnswer(Guid Id, string Name, FirmRole Role, DateTimeOffset ExpiresAt, DateTimeOffset? LastUsedAt, bool Lasts);
+public sealed record TokenAnswer
+{
+    public required Guid Id { get; init; }
+
+    /// <summary>What it is for.</summary>
+    public required string Name { get; init; }
+
+    /// <summary>What the program may do.</summary>
+    public required FirmRole Role { get; init; }
+
+    public required DateTimeOffset ExpiresAt { get; init; }
+
+    /// <summary>When it was last used, to the minute; null where it never was.</summary>
+    public required DateTimeOffset? LastUsedAt { get; init; }
+
+    /// <summary>Whether it still lets anybody in.</summary>
+    public required bool Lasts { get; init; }
+}
 
 /// <summary>The tokens of a firm.</summary>
 /// <param name="Secret">The one that was just made, in full: it is told this once and never again; null otherwise.</param>
@@ -101,7 +112,20 @@ internal static class TokenEndpoints
     {
         var now = TimeProvider.System.GetUtcNow();
         var tokens = await db.ApiTokens.AsNoTracking().OrderBy(t => t.Name).ThenBy(t => t.ExpiresAt).ToListAsync();
-        return new(secret, [.. tokens.Select(t => new TokenAnswer(t.Id, t.Name, t.Role, t.ExpiresAt, t.LastUsedAt, t.ExpiresAt > now))]);
+        return new(
+            secret,
+            [
+                .. tokens.Select(t => new TokenAnswer
+                {
+                    Id = t.Id,
+                    Name = t.Name,
+                    Role = t.Role,
+                    ExpiresAt = t.ExpiresAt,
+                    LastUsedAt = t.LastUsedAt,
+                    Lasts = t.ExpiresAt > now,
+                }),
+            ]
+        );
     }
 
     // 256 random bits, in letters and digits that a shell leaves alone.

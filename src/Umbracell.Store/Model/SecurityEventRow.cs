@@ -17,6 +17,7 @@ public enum SecurityEvent
     Exported,
     Deleted,
     Overridden,
+    Erased,
 }
 
 /// <summary>An entry of the firm's own book of such things. It is written once and never changed.</summary>

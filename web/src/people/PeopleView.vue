@@ -42,6 +42,9 @@ const setActive = (person: Person, isActive: boolean) =>
     ask(api.PUT('/api/people/{id}/active', { params: { path: { id: person.id } }, body: { isActive } })),
   )
 
+const erase = (person: Person) =>
+  change(person, () => ask(api.POST('/api/people/{id}/erase', { params: { path: { id: person.id } } })))
+
 // As the server orders them, from the one who may most.
 const roles: Role[] = ['owner', 'estimator', 'crewLead', 'helper', 'viewer']
 const rights = (answer: Schemas['PeopleAnswer']) => answer.roles.owner ?? []
@@ -66,13 +69,13 @@ const seen = (person: Person) =>
           <div class="who">
             <b>{{ person.title }}</b>
             <span v-if="person.id === session.person?.id" class="tag">{{ t('people.you') }}</span>
-            <span class="small quiet">{{ person.signInName }}</span>
+            <span class="small quiet">{{ person.isErased ? t('people.erased') : person.signInName }}</span>
           </div>
           <ElSelect
             :model-value="person.role"
             size="large"
             class="role"
-            :disabled="busy === person.id"
+            :disabled="busy === person.id || person.isErased"
             :aria-label="t('people.roleOf', { name: person.signInName })"
             @change="setRole(person, $event)"
           >
@@ -82,6 +85,7 @@ const seen = (person: Person) =>
             :model-value="person.isActive"
             size="large"
             :loading="busy === person.id"
+            :disabled="person.isErased"
             :active-text="t('people.active')"
             :aria-label="t('people.activeOf', { name: person.signInName })"
             @change="setActive(person, $event === true)"
@@ -90,6 +94,20 @@ const seen = (person: Person) =>
             {{ t('people.devices') }} {{ t('people.count', { n: person.sessions }, person.sessions) }}<br />{{
               seen(person)
             }}
+          </span>
+          <span v-if="!person.isActive && !person.isErased" class="acts">
+            <a class="act" :href="`/api/people/${person.id}/export`" download>{{ t('people.export') }}</a>
+            <ElPopconfirm
+              :title="t('people.eraseAsk', { name: person.signInName })"
+              :confirm-button-text="t('people.erase')"
+              :cancel-button-text="t('app.cancel')"
+              width="300"
+              @confirm="erase(person)"
+            >
+              <template #reference>
+                <button type="button" class="act">{{ t('people.erase') }}</button>
+              </template>
+            </ElPopconfirm>
           </span>
         </li>
       </ul>
@@ -153,6 +171,11 @@ const seen = (person: Person) =>
   border-radius: 10px;
   padding: 0 8px;
   font-size: var(--text-s);
+}
+.acts {
+  grid-column: 1 / -1;
+  display: flex;
+  gap: 16px;
 }
 .wide {
   overflow-x: auto;

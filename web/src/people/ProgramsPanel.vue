@@ -15,7 +15,7 @@ const { byField, general } = useProblems()
 const tokens = useQuery({ queryKey: ['tokens'], queryFn: () => ask(api.GET('/api/tokens')) })
 
 const roles = ['viewer', 'helper', 'crewLead', 'estimator'] as const
-const typed = reactive({ name: '', role: 'viewer' as Schemas['FirmRole'], days: 90 })
+const typed = reactive({ name: '', role: 'viewer' as Schemas['FirmRole'], days: '90' })
 const faults = ref<Record<string, string>>({})
 const shown = ref<{ name: string; secret: string } | null>(null)
 const copied = ref(false)
@@ -28,10 +28,14 @@ function take(answer: Schemas['TokensAnswer'], name = '') {
 }
 
 async function make() {
-  faults.value = typed.name.trim() ? {} : { name: t('problem.field.empty') }
-  if (faults.value.name) return
+  const days = Number(typed.days)
+  faults.value = {
+    ...(typed.name.trim() ? {} : { name: t('problem.field.empty') }),
+    ...(Number.isInteger(days) && days >= 1 && days <= 365 ? {} : { days: t('programs.daysFault') }),
+  }
+  if (Object.keys(faults.value).length) return
   try {
-    take(await ask(api.POST('/api/tokens', { body: { ...typed } })), typed.name)
+    take(await ask(api.POST('/api/tokens', { body: { ...typed, days } })), typed.name)
     typed.name = ''
   } catch (cause) {
     faults.value = byField(cause)
@@ -104,18 +108,15 @@ const day = (instant: string) => d(new Date(instant), { dateStyle: 'medium' })
       <form novalidate @submit.prevent="make">
         <FormField v-model="typed.name" :label="t('programs.name')" :fault="faults.name" />
         <div class="field">
-          <span id="program-role">{{ t('programs.role') }}</span>
-          <ElSelect v-model="typed.role" size="large" aria-labelledby="program-role">
+          <span>{{ t('programs.role') }}</span>
+          <ElSelect v-model="typed.role" size="large" :aria-label="t('programs.role')">
             <ElOption v-for="role in roles" :key="role" :value="role" :label="t(`role.${role}`)" />
           </ElSelect>
         </div>
-        <div class="field">
-          <span id="program-days">{{ t('programs.days') }}</span>
-          <ElInputNumber v-model="typed.days" size="large" :min="1" :max="365" :aria-label="t('programs.days')" />
-        </div>
+        <FormField v-model="typed.days" class="days" :label="t('programs.days')" :fault="faults.days" />
         <button class="button" type="submit">{{ t('programs.make') }}</button>
       </form>
-      <p class="fault" role="alert">{{ faults[''] || faults.role || faults.days }}</p>
+      <p class="fault" role="alert">{{ faults[''] || faults.role }}</p>
     </template>
   </section>
 </template>
@@ -156,6 +157,10 @@ form {
   gap: 12px 18px;
   align-items: end;
   margin: 14px 0 26px;
+}
+form .days {
+  max-width: 130px;
+  min-width: 0;
 }
 form .field {
   display: grid;

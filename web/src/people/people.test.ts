@@ -28,6 +28,7 @@ const person = (rest: object) => ({
   title: 'crew lead',
   role: 'crewLead',
   isActive: true,
+  isErased: false,
   sessions: 2,
   seenAt: '2026-11-28T11:00:00Z',
   ...rest,
@@ -99,7 +100,12 @@ describe('a token', () => {
     const screen = await shown(ProgramsPanel, {}, (client) => (queries = client))
     await screen.get('form').trigger('submit')
     expect(screen.get('em.fault').text()).toBe('Something is needed here.')
-    await screen.get('input.input').setValue('Sheet')
+    const [name, days] = screen.findAll('input.input')
+    await name!.setValue('Sheet')
+    await days!.setValue('a year')
+    await screen.get('form').trigger('submit')
+    expect(screen.findAll('em.fault').map((one) => one.text())).toEqual(['', 'A whole number of days, 1 to 365.'])
+    await days!.setValue('30')
     await screen.get('form').trigger('submit')
     await flushPromises()
     expect(screen.get('code').text()).toBe('a1b2c3')

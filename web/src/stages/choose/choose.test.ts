@@ -4,6 +4,7 @@ import { beforeEach, describe, expect, it } from 'vitest'
 import { i18n } from '@/i18n'
 import { figure, finding, worked, working } from '@/shared/testing/shown'
 import { useReader } from '@/shared/state/reader'
+import { useSession } from '@/shared/state/session'
 import { useWorkings } from '@/shared/state/workings'
 import CandidateLane from './CandidateLane.vue'
 import CandidateWhy from './CandidateWhy.vue'
@@ -70,7 +71,11 @@ const lane = (one: Candidate, rest: Record<string, boolean> = {}) =>
     global: { plugins: [i18n] },
   })
 
-beforeEach(() => setActivePinia(createPinia()))
+const signedInWith = (...rights: string[]) => (useSession().person = { rights } as never)
+beforeEach(() => {
+  setActivePinia(createPinia())
+  signedInWith('look', 'edit', 'price')
+})
 
 describe('a system among its rivals', () => {
   it('is picked with one press, and not by one who may only read', async () => {
@@ -118,6 +123,12 @@ describe('a system among its rivals', () => {
         .findAll('dd')[2]!
         .classes(),
     ).toContain('small')
+  })
+
+  it('says nothing of money to those who do not price', () => {
+    signedInWith('look', 'edit')
+    expect(lane(candidate({ cost: null })).text()).not.toContain('no price')
+    expect(lane(candidate({ cost: null })).findAll('dd')).toHaveLength(3)
   })
 
   it('opens its reasons under the button that says so', async () => {
