@@ -2,10 +2,10 @@ using System.Globalization;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using System.Text.Json.Serialization;
-using NJsonSchema;
-using NJsonSchema.Validation;
 using Newtonsoft.Json;
 using Newtonsoft.Json.Linq;
+using NJsonSchema;
+using NJsonSchema.Validation;
 using Umbracell.Formats.Words;
 
 namespace Umbracell.Formats.DataFiles;
