@@ -17,7 +17,9 @@ async function ask(method, path, body) {
     body: body && JSON.stringify(body),
   })
   if (!answer.ok) throw new Error(`${method} ${path}: ${answer.status} ${await answer.text()}`)
-  cookie = answer.headers.get('set-cookie')?.split(';')[0] ?? cookie
+  // The session's own; the other one only says that somebody has signed in on this device.
+  const set = answer.headers.getSetCookie().find((one) => one.startsWith('umbracell='))
+  cookie = set?.split(';')[0] ?? cookie
   return { json: await answer.json(), timing: answer.headers.get('server-timing') }
 }
 
