@@ -100,6 +100,8 @@ public sealed class GuessingTests(Product product) : IClassFixture<Product>
     [InlineData("password", true)]
     [InlineData("Password2026!!", true)]
     [InlineData("P@ssword-1234567", true)]
+    [InlineData("P4$$w0rd-in-2026", false)]
+    [InlineData("2026-P4ssw0rd!!", true)]
     [InlineData("123456789012", true)]
     [InlineData("qwertyuiopasdfghjkl", true)]
     [InlineData("aaaaaaaaaaaaaaa", true)]

@@ -60,7 +60,7 @@ public sealed class SecurityBookTests(Product product) : IClassFixture<Product>
         noted
             .Select(e => $"{e!.Text("kind")} {char.ToLowerInvariant(e!.Text("by")[0])}{e!.Text("by")[1..]}")
             .ShouldBe(expected, ignoreOrder: true);
-        noted.Single(e => e!.Text("kind") == "roleChanged")!.Text("about").ShouldBe($"{names[1]}: CrewLead → Helper");
+        noted.Single(e => e!.Text("kind") == "roleChanged")!.Text("about").ShouldBe($"{names[1]}: Crew lead → Helper");
         noted.Single(e => e!.Text("kind") == "refused")!.Text("about").ShouldBe("PATCH /api/firm");
 
         // What was typed as a password stands nowhere.
@@ -184,6 +184,7 @@ public sealed class SecurityBookTests(Product product) : IClassFixture<Product>
         var (status, people) = await owner.SendJsonAsync(HttpMethod.Post, $"/api/people/{id}/erase", new { });
         status.ShouldBe(200, people.ToJsonString());
         people.ToJsonString().ShouldNotContain(names[1]);
+        people["people"]!.AsArray().Single(p => p!.Text("id") == id)!.Text("title").ShouldBe("Crew lead");
         (await NotedAsync(owner, 5)).ToJsonString().ShouldNotContain(names[1]);
         (await owner.GetJsonAsync($"/api/people/{id}/export")).ToJsonString().ShouldNotContain(names[1]);
         (

@@ -153,6 +153,18 @@ public sealed class SessionTests(Product product) : IClassFixture<Product>
     }
 
     [Fact]
+    public async Task An_owner_who_was_erased_is_none_a_firm_could_be_left_to()
+    {
+        var names = await Product.NewFirmAsync(FirmRole.Owner, FirmRole.Owner);
+        var owner = await product.SignedInAsync(names[0]);
+        var (own, other) = (await IdOfAsync(owner, names[0]), await IdOfAsync(owner, names[1]));
+        (await owner.SendJsonAsync(HttpMethod.Put, $"/api/people/{other}/active", new { isActive = false })).Status.ShouldBe(200);
+        (await owner.SendJsonAsync(HttpMethod.Post, $"/api/people/{other}/erase", new { })).Status.ShouldBe(200);
+        (await owner.SendJsonAsync(HttpMethod.Put, $"/api/people/{other}/active", new { isActive = true })).Status.ShouldBe(200);
+        (await owner.SendJsonAsync(HttpMethod.Put, $"/api/people/{own}/role", new { role = "viewer" })).Status.ShouldBe(409);
+    }
+
+    [Fact]
     public async Task Nobody_of_another_firm_is_seen_or_changed()
     {
         var (owner, _) = await OwnerAndAsync(FirmRole.Viewer);

@@ -171,4 +171,15 @@ public sealed class FieldFaultsException(IReadOnlyList<FieldFault> faults)
     : Exception(string.Join("; ", faults.Select(f => $"{f.Field}: {f.Code}")))
 {
     public IReadOnlyList<FieldFault> Faults { get; } = faults;
+
+    /// <summary>One field that cannot be taken.</summary>
+    public static FieldFaultsException Of(string field, FaultCode code, string typed = "") =>
+        new([
+            new()
+            {
+                Field = field,
+                Code = code,
+                Typed = typed,
+            },
+        ]);
 }

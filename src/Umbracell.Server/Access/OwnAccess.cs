@@ -65,23 +65,23 @@ internal static class OwnAccess
         var (name, address) = (person.NormalizedSignInName, context.Connection.RemoteIpAddress?.ToString());
         if (await tries.BeginAsync(name, $"change:{id}", address) is not null)
         {
-            throw Fault("current", FaultCode.TooManyTries);
+            throw FieldFaultsException.Of("current", FaultCode.TooManyTries);
         }
 
         if (!await people.CheckPasswordAsync(person, change.Current))
         {
-            throw Fault("current", FaultCode.WrongPassword);
+            throw FieldFaultsException.Of("current", FaultCode.WrongPassword);
         }
 
         await tries.SucceededAsync(name, $"change:{id}", address);
         if (change.Next.Length is < Passwords.Shortest or > Passwords.Longest)
         {
-            throw Fault("next", FaultCode.PasswordLength);
+            throw FieldFaultsException.Of("next", FaultCode.PasswordLength);
         }
 
         if (Passwords.IsCommon(change.Next, person.SignInName))
         {
-            throw Fault("next", FaultCode.CommonPassword);
+            throw FieldFaultsException.Of("next", FaultCode.CommonPassword);
         }
 
         person.PasswordHash = people.PasswordHasher.HashPassword(person, change.Next);
@@ -89,17 +89,6 @@ internal static class OwnAccess
         await sessions.EndAllAsync(person.Id, but: context.User);
         return TypedResults.NoContent();
     }
-
-    // What was typed is nobody's to read back.
-    private static FieldFaultsException Fault(string field, FaultCode code) =>
-        new([
-            new()
-            {
-                Field = field,
-                Code = code,
-                Typed = "",
-            },
-        ]);
 
     private static async Task<IReadOnlyList<DeviceAnswer>> AllAsync(Sessions sessions, ClaimsPrincipal user) =>
         Claims.PersonOf(user) is { } person

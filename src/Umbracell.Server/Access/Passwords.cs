@@ -27,15 +27,19 @@ internal static class Passwords
             || IsRepeated(bare);
     }
 
-    // Letters in lower case, digits read as the letters they stand for; what stands at the ends and is no letter is left out.
-    private static string Bare(string text) => new string([.. text.ToLowerInvariant().Select(Letter)]).Trim(Ends);
+    // Letters in lower case; what stands at the ends and is no letter is left out, and digits within are the letters they stand for.
+    private static string Bare(string text) => new([.. text.ToLowerInvariant().Trim(Ends).Select(Letter)]);
 
     private static readonly char[] Ends = [.. "0123456789 .,;:!?-_*#+/$%&()"];
 
     private static char Letter(char c) =>
         c switch
         {
-            '@' => 'a',
+            '@' or '4' => 'a',
+            '0' => 'o',
+            '1' => 'i',
+            '3' => 'e',
+            '5' or '$' => 's',
             _ => c,
         };
 

@@ -1,5 +1,6 @@
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
+using Umbracell.Core.Findings;
 using Umbracell.Formats.Words;
 using Umbracell.Server.Problems;
 using Umbracell.Store;
@@ -78,7 +79,15 @@ internal static class PeopleEndpoints
             db,
             person =>
             {
-                SecurityBook.About(context, $"{person.SignInName}: {person.Role} → {choice.Role}");
+                SecurityBook.About(
+                    context,
+                    WordCatalog.Say(
+                        "book.about.role",
+                        ("name", person.SignInName),
+                        ("before", RoleWord(person.Role)),
+                        ("after", RoleWord(choice.Role))
+                    )
+                );
                 var changes = person.Role != choice.Role;
                 person.Role = choice.Role;
                 return changes;
@@ -98,7 +107,10 @@ internal static class PeopleEndpoints
             db,
             person =>
             {
-                SecurityBook.About(context, $"{person.SignInName}: {(choice.IsActive ? "may sign in" : "may not sign in")}");
+                SecurityBook.About(
+                    context,
+                    WordCatalog.Say(choice.IsActive ? "book.about.active" : "book.about.inactive", ("name", person.SignInName))
+                );
                 var changes = person.DeactivatedAt is null != choice.IsActive;
                 person.DeactivatedAt = choice.IsActive ? null : person.DeactivatedAt ?? TimeProvider.System.GetUtcNow();
                 return changes;
@@ -119,7 +131,7 @@ internal static class PeopleEndpoints
         if (change(person))
         {
             await db.SaveChangesAsync();
-            if (!await db.People.AnyAsync(p => p.Role == FirmRole.Owner && p.DeactivatedAt == null))
+            if (!await db.People.AnyAsync(p => p.Role == FirmRole.Owner && p.DeactivatedAt == null && p.PasswordHash != null))
             {
                 await whole.RollbackAsync();
                 return TypedResults.Problem(
@@ -135,6 +147,9 @@ internal static class PeopleEndpoints
         await whole.CommitAsync();
         return TypedResults.Ok(await AllAsync(db));
     }
+
+    /// <summary>What a role is called.</summary>
+    internal static string RoleWord(FirmRole role) => WordCatalog.Say($"role.{Vocabulary.KeyOf(role)}");
 
     /// <summary>Everybody of the firm, who may most first.</summary>
     internal static async Task<PeopleAnswer> AllAsync(UmbracellDb db)

@@ -2,7 +2,6 @@ using System.Text.Json;
 using System.Text.Json.Serialization;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
-using Umbracell.Core.Findings;
 using Umbracell.Formats.Words;
 using Umbracell.Server.Problems;
 using Umbracell.Server.Requests;
@@ -97,7 +96,7 @@ internal static class PersonRecords
             );
         }
 
-        var (name, role) = (person.SignInName, Vocabulary.KeyOf(person.Role));
+        var (name, role) = (person.SignInName, PeopleEndpoints.RoleWord(person.Role));
         SecurityBook.About(context, role);
 
         // Entries of the book cannot be changed: those that name the person are put down anew without the name.

@@ -27,11 +27,13 @@ internal sealed class SignInTries(UmbracellDb db)
         await CountAsync(ByName(name, device), FreeByName)
         ?? (address is null ? null : await CountAsync(ByAddress(address), FreeByAddress));
 
-    /// <summary>The password was right: what was counted under this name is forgotten, and this try was no failure of the address.</summary>
+    /// <summary>The password was right: what was counted under this name is forgotten, with all that is a day
+    /// old, and this try was no failure of the address.</summary>
     public async Task SucceededAsync(string name, string? device, string? address)
     {
         var (byName, byAddress) = (ByName(name, device), ByAddress(address ?? ""));
-        await db.Database.ExecuteSqlAsync($"delete from sign_in_tries where key = {byName}");
+        var old = TimeProvider.System.GetUtcNow().AddDays(-1);
+        await db.Database.ExecuteSqlAsync($"delete from sign_in_tries where key = {byName} or last_at < {old}");
         await db.Database.ExecuteSqlAsync($"update sign_in_tries set failures = greatest(failures - 1, 0) where key = {byAddress}");
     }
 

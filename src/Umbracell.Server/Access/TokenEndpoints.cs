@@ -68,12 +68,12 @@ internal static class TokenEndpoints
     {
         if (wanted.Name.Trim().Length == 0)
         {
-            throw Fault("name", FaultCode.Empty, "");
+            throw FieldFaultsException.Of("name", FaultCode.Empty);
         }
 
         if (wanted.Role == FirmRole.Owner)
         {
-            throw Fault("role", FaultCode.Unknown, "owner");
+            throw FieldFaultsException.Of("role", FaultCode.Unknown, "owner");
         }
 
         var (secret, now) = (NewSecret(), TimeProvider.System.GetUtcNow());
@@ -130,14 +130,4 @@ internal static class TokenEndpoints
 
     // 256 random bits, in letters and digits that a shell leaves alone.
     private static string NewSecret() => Convert.ToHexStringLower(RandomNumberGenerator.GetBytes(32));
-
-    private static FieldFaultsException Fault(string field, FaultCode code, string typed) =>
-        new([
-            new()
-            {
-                Field = field,
-                Code = code,
-                Typed = typed,
-            },
-        ]);
 }

@@ -19,15 +19,14 @@ export function figureWriter(locale: string, words: Readonly<Record<string, stri
     printed.replace(told, (one) => (one === '.' ? marks.decimal! : one === ',' ? (marks.group ?? '') : words[one]!))
 }
 
-/** Lists, labels and figures put together as the reader's language does it. */
+/** Lists, labels and notes put together as the reader's language does it. */
 export function useWriting() {
-  const { t, tm } = useI18n()
+  const { t } = useI18n()
   return {
     /** A list in words; empty where nothing is in it. */
     listed: (parts: readonly string[], between: Between = 'next') =>
       parts.length ? parts.reduce((list, next) => t(`writing.${between}`, { list, next })) : '',
     labelled: (label: string, value: string) => t('writing.labelled', { label, value }),
     noted: (value: string, note: string) => (note ? t('writing.noted', { value, note }) : value),
-    figure: figureWriter(t('writing.locale'), tm('figure')),
   }
 }
