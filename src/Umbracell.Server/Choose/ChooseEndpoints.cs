@@ -90,14 +90,7 @@ internal static class ChooseEndpoints
         var asked = ChoiceQuestions.Case(await QuestionAsync(surface, job, reader, db), await library.SuppliesAsync());
         var candidate =
             Choice.Of(asked, FlipSearch.None).Candidates.FirstOrDefault(c => c.Id == choosing.CandidateId)
-            ?? throw new FieldFaultsException([
-                new()
-                {
-                    Field = "candidateId",
-                    Code = FaultCode.Unknown,
-                    Typed = choosing.CandidateId,
-                },
-            ]);
+            ?? throw FieldFaultsException.Of("candidateId", FaultCode.Unknown, choosing.CandidateId);
         CheckOverride(candidate, reason, user);
         if (candidate.Findings.Any(f => f.Verdict == Verdict.Hold))
         {
@@ -134,38 +127,21 @@ internal static class ChooseEndpoints
 
         if (holds.Find(f => !f.Case.YieldsToReason) is { } firm)
         {
-            throw new FieldFaultsException([
-                new()
-                {
-                    Field = "candidateId",
-                    Code = FaultCode.ExcludedBySheet,
-                    Typed = firm.Rule.Id,
-                },
-            ]);
+            throw FieldFaultsException.Of("candidateId", FaultCode.ExcludedBySheet, firm.Rule.Id);
         }
 
         if (reason.Length == 0 || reason.Length > LongestReason)
         {
-            throw new FieldFaultsException([
-                new()
-                {
-                    Field = "reason",
-                    Code = reason.Length == 0 ? FaultCode.Empty : FaultCode.TooLong,
-                    Typed = reason.Length == 0 ? "" : reason[..40],
-                },
-            ]);
+            throw FieldFaultsException.Of(
+                "reason",
+                reason.Length == 0 ? FaultCode.Empty : FaultCode.TooLong,
+                reason.Length == 0 ? "" : reason[..40]
+            );
         }
 
         if (!user.May(Right.Override))
         {
-            throw new FieldFaultsException([
-                new()
-                {
-                    Field = "reason",
-                    Code = FaultCode.NotYours,
-                    Typed = holds[0].Rule.Id,
-                },
-            ]);
+            throw FieldFaultsException.Of("reason", FaultCode.NotYours, holds[0].Rule.Id);
         }
     }
 

@@ -52,43 +52,20 @@ internal sealed class Comparison(WeighedChoices choices) : IPaperMaker
     }
 
     private static Guid SurfaceOf(WantedPaper wanted) =>
-        wanted.Wish.SurfaceId
-        ?? throw new FieldFaultsException([
-            new()
-            {
-                Field = "surfaceId",
-                Code = FaultCode.Empty,
-                Typed = "",
-            },
-        ]);
+        wanted.Wish.SurfaceId ?? throw FieldFaultsException.Of("surfaceId", FaultCode.Empty);
 
     private static List<CandidateAnswer> SystemsOf(ChoiceAnswer choice, WantedPaper wanted)
     {
         var asked = wanted.Wish.Systems ?? [];
         if (asked.Count < 2)
         {
-            throw new FieldFaultsException([
-                new()
-                {
-                    Field = "systems",
-                    Code = FaultCode.Empty,
-                    Typed = string.Join(", ", asked),
-                },
-            ]);
+            throw FieldFaultsException.Of("systems", FaultCode.Empty, string.Join(", ", asked));
         }
 
         return
         [
             .. asked.Select(id =>
-                choice.Candidates.FirstOrDefault(one => one.Id == id)
-                ?? throw new FieldFaultsException([
-                    new()
-                    {
-                        Field = "systems",
-                        Code = FaultCode.Unknown,
-                        Typed = id,
-                    },
-                ])
+                choice.Candidates.FirstOrDefault(one => one.Id == id) ?? throw FieldFaultsException.Of("systems", FaultCode.Unknown, id)
             ),
         ];
     }

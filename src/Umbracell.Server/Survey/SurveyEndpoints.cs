@@ -84,14 +84,7 @@ internal static class SurveyEndpoints
         var surface = SurfaceStart.Of(SurfaceKind.StudWall, "");
         if (!edit.Fields.ContainsKey("name"))
         {
-            throw new FieldFaultsException([
-                new()
-                {
-                    Field = "name",
-                    Code = FaultCode.Empty,
-                    Typed = "",
-                },
-            ]);
+            throw FieldFaultsException.Of("name", FaultCode.Empty);
         }
 
         surface.Id = edit.Id ?? surface.Id;
@@ -107,14 +100,7 @@ internal static class SurveyEndpoints
     {
         if (await db.Surfaces.CountAsync(s => s.JobId == job.Id) + surfaces.Count > MostSurfaces)
         {
-            throw new FieldFaultsException([
-                new()
-                {
-                    Field = "name",
-                    Code = FaultCode.TooMany,
-                    Typed = surfaces[0].Name,
-                },
-            ]);
+            throw FieldFaultsException.Of("name", FaultCode.TooMany, surfaces[0].Name);
         }
 
         var next =
@@ -264,14 +250,11 @@ internal static class SurveyEndpoints
         var name = named.Name.Trim();
         if (name.Length is 0 or > 120)
         {
-            throw new FieldFaultsException([
-                new()
-                {
-                    Field = "name",
-                    Code = name.Length == 0 ? FaultCode.Empty : FaultCode.TooLong,
-                    Typed = name.Length == 0 ? "" : name[..40],
-                },
-            ]);
+            throw FieldFaultsException.Of(
+                "name",
+                name.Length == 0 ? FaultCode.Empty : FaultCode.TooLong,
+                name.Length == 0 ? "" : name[..40]
+            );
         }
 
         var template = new TemplateRow

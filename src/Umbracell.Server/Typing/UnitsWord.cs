@@ -11,12 +11,5 @@ internal static class UnitsWord
     public static UnitSystem Read(string units) =>
         Enum.TryParse<UnitSystem>(units, ignoreCase: true, out var system) && Enum.IsDefined(system)
             ? system
-            : throw new FieldFaultsException([
-                new()
-                {
-                    Field = "units",
-                    Code = FaultCode.Unknown,
-                    Typed = units,
-                },
-            ]);
+            : throw FieldFaultsException.Of("units", FaultCode.Unknown, units);
 }

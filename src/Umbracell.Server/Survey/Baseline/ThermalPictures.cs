@@ -122,14 +122,7 @@ internal static class ThermalPictures
         var grid = ThermalGrid.Read(await Uploads.ReadAsync(request), fahrenheit);
         if (await db.ThermalPictures.CountAsync(t => t.JobId == job.Id) >= MostOfAJob)
         {
-            throw new FieldFaultsException([
-                new()
-                {
-                    Field = "file",
-                    Code = FaultCode.TooMany,
-                    Typed = name,
-                },
-            ]);
+            throw FieldFaultsException.Of("file", FaultCode.TooMany, name);
         }
 
         var stamp = Stamp.Of(user, clock);

@@ -236,14 +236,7 @@ internal static partial class FromJobFile
     {
         if (t.TempsC.Count != t.Rows * t.Columns)
         {
-            throw new FieldFaultsException([
-                new()
-                {
-                    Field = "thermalPictures.tempsC",
-                    Code = FaultCode.Unknown,
-                    Typed = $"{t.TempsC.Count}",
-                },
-            ]);
+            throw FieldFaultsException.Of("thermalPictures.tempsC", FaultCode.Unknown, $"{t.TempsC.Count}");
         }
 
         var row = Row(t);
@@ -291,28 +284,10 @@ internal static partial class FromJobFile
 
     // A room is entered for the whole year or not at all.
     private static double[] Months(IReadOnlyList<double> months, string field) =>
-        months.Count is 0 or 12
-            ? [.. months]
-            : throw new FieldFaultsException([
-                new()
-                {
-                    Field = field,
-                    Code = FaultCode.Months,
-                    Typed = $"{months.Count}",
-                },
-            ]);
+        months.Count is 0 or 12 ? [.. months] : throw FieldFaultsException.Of(field, FaultCode.Months, $"{months.Count}");
 
     private static double[] Year(IReadOnlyList<double> months, string field) =>
-        months.Count == 12
-            ? [.. months]
-            : throw new FieldFaultsException([
-                new()
-                {
-                    Field = field,
-                    Code = FaultCode.Months,
-                    Typed = $"{months.Count}",
-                },
-            ]);
+        months.Count == 12 ? [.. months] : throw FieldFaultsException.Of(field, FaultCode.Months, $"{months.Count}");
 
     private static void CheckMaterials(params IReadOnlyList<LayerDocument>[] sides)
     {
@@ -325,16 +300,7 @@ internal static partial class FromJobFile
     private static Guid? Map(Guid? id, Dictionary<Guid, Guid> ids) => id is { } one ? ids[one] : null;
 
     private static string Known(string value, Func<string, bool> isKnown, string field) =>
-        isKnown(value)
-            ? value
-            : throw new FieldFaultsException([
-                new()
-                {
-                    Field = field,
-                    Code = FaultCode.Unknown,
-                    Typed = value,
-                },
-            ]);
+        isKnown(value) ? value : throw FieldFaultsException.Of(field, FaultCode.Unknown, value);
 
     private static ReadingKind ReadingKindOf(string word) => Word<ReadingKind>(word, "readings.kind");
 
@@ -344,14 +310,7 @@ internal static partial class FromJobFile
         where T : struct, Enum =>
         Enum.TryParse<T>(value, ignoreCase: true, out var known) && Enum.IsDefined(known)
             ? known
-            : throw new FieldFaultsException([
-                new()
-                {
-                    Field = field,
-                    Code = FaultCode.Unknown,
-                    Typed = value,
-                },
-            ]);
+            : throw FieldFaultsException.Of(field, FaultCode.Unknown, value);
 
     private static string Clip(string text, int most) => text.Length <= most ? text : text[..most];
 }

@@ -116,14 +116,7 @@ internal static class PreparationEndpoints
     private static PreparationItem Known(string item, IEnumerable<PreparationItem> list) =>
         Enum.TryParse<PreparationItem>(item, ignoreCase: true, out var wanted) && list.Contains(wanted)
             ? wanted
-            : throw new FieldFaultsException([
-                new()
-                {
-                    Field = "item",
-                    Code = FaultCode.Unknown,
-                    Typed = item,
-                },
-            ]);
+            : throw FieldFaultsException.Of("item", FaultCode.Unknown, item);
 
     private static async Task MarkAsync(Guid job, Guid? surface, PreparationItem item, TypedEdit edit, UmbracellDb db, Stamp stamp)
     {

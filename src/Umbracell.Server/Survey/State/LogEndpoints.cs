@@ -106,14 +106,7 @@ internal static class LogEndpoints
         var log = LoggerFile.Read(await Uploads.ReadAsync(request), OffsetAt(job, offsetMinutes));
         if (await db.LoggerSeries.CountAsync(l => l.JobId == job.Id) >= MostOfAJob)
         {
-            throw new FieldFaultsException([
-                new()
-                {
-                    Field = "file",
-                    Code = FaultCode.TooMany,
-                    Typed = name,
-                },
-            ]);
+            throw FieldFaultsException.Of("file", FaultCode.TooMany, name);
         }
 
         var stamp = Stamp.Of(user, clock);

@@ -106,14 +106,7 @@ internal static class PhotoEndpoints
         var picture = PictureFile.Read(await Uploads.ReadAsync(request));
         if (await db.Photos.CountAsync(p => p.JobId == job.Id) >= MostOfAJob)
         {
-            throw new FieldFaultsException([
-                new()
-                {
-                    Field = "file",
-                    Code = FaultCode.TooMany,
-                    Typed = caption,
-                },
-            ]);
+            throw FieldFaultsException.Of("file", FaultCode.TooMany, caption);
         }
 
         db.Photos.Add(
