@@ -18,6 +18,7 @@ export default defineConfig({
     environment: 'happy-dom',
     server: { deps: { inline: ['element-plus'] } },
     pool: 'threads',
+    setupFiles: ['src/shared/testing/words.ts'],
     projects: [
       { extends: true, test: { name: 'shared', isolate: false, include: inSource(tests.filter((f) => !replaces(f))) } },
       { extends: true, test: { name: 'apart', include: inSource(tests.filter(replaces)) } },

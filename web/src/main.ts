@@ -7,7 +7,7 @@ import { createPinia } from 'pinia'
 import { createApp } from 'vue'
 import App from './App.vue'
 import { i18n } from './i18n'
-import { router } from './router'
+import { fetchPages, router } from './router'
 import { ApiProblem } from './shared/api/client'
 import { keepWith, sendByItself } from './shared/keeping/editor'
 import './shared/keeping/records'
@@ -26,3 +26,4 @@ const queryClient = answersOf({
 keepWith(queryClient)
 sendByItself()
 createApp(App).use(createPinia()).use(i18n).use(VueQueryPlugin, { queryClient }).use(router).mount('#app')
+void router.isReady().then(fetchPages)

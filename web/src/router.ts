@@ -1,4 +1,5 @@
 import { createRouter, createWebHistory } from 'vue-router'
+import { whenIdle } from './shared/idle'
 import { useSession } from './shared/state/session'
 import { stageRoutes } from './stages'
 
@@ -37,3 +38,14 @@ router.beforeEach(async (to) => {
     return true
   }
 })
+
+/** Fetches the code of every page, one after another, once the first one stands: a page opens without a connection too, also one that
+ * nobody has been to. What cannot be fetched now is fetched when it is opened. */
+export async function fetchPages() {
+  for (const route of router.getRoutes()) {
+    const page = route.components?.default
+    if (typeof page !== 'function') continue
+    await whenIdle()
+    await (page as () => Promise<unknown>)().catch(() => undefined)
+  }
+}

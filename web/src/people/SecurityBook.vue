@@ -30,7 +30,7 @@ const when = (at: string) => d(new Date(at), { dateStyle: 'medium', timeStyle: '
         <thead>
           <tr>
             <th v-for="col in ['when', 'what', 'who', 'about'] as const" :key="col" scope="col">
-              {{ t(`book.${col}`) }}
+              {{ t(`book.column.${col}`) }}
             </th>
           </tr>
         </thead>

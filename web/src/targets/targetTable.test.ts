@@ -19,7 +19,7 @@ const set = {
   own: true,
   version: 1,
   lines: [
-    { element: 'wall', cells: [cell('6A', 'wall:6A', '0.045'), cell('5A', 'wall:5A', '0.060')] },
+    { element: 'framedWall', cells: [cell('6A', 'framedWall:6A', '0.045'), cell('5A', 'framedWall:5A', '0.060')] },
     { element: 'roof', cells: [cell('6A', 'roof:6A', '0.026')] },
   ],
   slabs: [],
@@ -50,11 +50,11 @@ describe('a table of targets', () => {
 
   it('takes a figure where it stands, under the field of its element and zone', async () => {
     const screen = await table(true)
-    const field = screen.find('input[name="wall:5A"]')
+    const field = screen.find('input[name="framedWall:5A"]')
     await field.setValue('0.055')
     await field.trigger('blur')
     await flushPromises()
-    expect(send.mock.calls[0]![0]).toMatchObject({ version: 1, fields: { 'wall:5A': '0.055' } })
+    expect(send.mock.calls[0]![0]).toMatchObject({ version: 1, fields: { 'framedWall:5A': '0.055' } })
   })
 
   it('has no fields for one who may only read', async () => {

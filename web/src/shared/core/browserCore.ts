@@ -1,5 +1,6 @@
 import { shallowRef } from 'vue'
 import type { Schemas } from '../api/client'
+import { whenIdle } from '../idle'
 
 type SectionQuestion = Schemas['SectionQuestion']
 
@@ -29,16 +30,11 @@ async function boot(): Promise<Door> {
   return (await runtime.getAssemblyExports(runtime.getConfig().mainAssemblyName)).Door
 }
 
-// The first paint comes first; the core is fetched when the page has nothing else to do.
-const whenIdle = () =>
-  new Promise<void>((go) =>
-    'requestIdleCallback' in globalThis ? requestIdleCallback(() => go(), { timeout: 2000 }) : setTimeout(go, 300),
-  )
-
 /** Starts the core, once, and lays out what questions can name. Where it cannot run nothing happens: the server answers. */
 export async function supplyCore(supplies: string) {
   if (supplied.value?.supplies === supplies) return
   clearCore()
+  // The first paint comes first.
   starting ??= whenIdle()
     .then(boot)
     .catch(() => null)

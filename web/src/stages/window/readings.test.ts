@@ -97,7 +97,7 @@ describe('the form of readings', () => {
 
 describe('a rule of the gate', () => {
   it('shows reading, limit and margin in the units of the reader', async () => {
-    const rule = finding('G1', 'cold', 'hold', {
+    const rule = finding('G1', 'outside', 'hold', {
       measured: figure(-1, '30 °F', '-1 °C'),
       limit: figure(4, '39 °F', '4 °C'),
       margin: figure(-5, '-9 °F', '-5 K'),
@@ -117,7 +117,7 @@ describe('a rule of the gate', () => {
   })
 
   it('shows no figures where nothing has been read', async () => {
-    const screen = await shown(GateRule, { finding: finding('G1', 'missing', 'hold', { measured: null }) })
+    const screen = await shown(GateRule, { finding: finding('G1', 'unread', 'hold', { measured: null }) })
     expect(screen.find('dl').exists()).toBe(false)
   })
 })

@@ -6,8 +6,8 @@ import { figure, shown } from '@/shared/testing/shown'
 import LayersEditor from './LayersEditor.vue'
 
 const choices = {
-  materials: ['gypsum-board', 'osb', 'vapour-paint'],
-  usualMm: { 'gypsum-board': 12.7, osb: 11.1, 'vapour-paint': 0.1 },
+  materials: ['gypsum-board', 'osb', 'retarder-paint'],
+  usualMm: { 'gypsum-board': 12.7, osb: 11.1, 'retarder-paint': 0.1 },
 }
 const layers = [
   { material: 'osb', thickness: figure(0.0111, '7/16 in', '11 mm') },
@@ -44,8 +44,8 @@ describe('layers of an assembly', () => {
 
   it('take another material in its own thickness where the two are far apart, else as it was typed', async () => {
     const { typed, screen } = await editor()
-    await screen.findAll('select')[1]!.setValue('vapour-paint')
-    expect(typed.put).toHaveBeenLastCalledWith({ inboard: 'osb | 7/16 in; vapour-paint | 0.1 mm' })
+    await screen.findAll('select')[1]!.setValue('retarder-paint')
+    expect(typed.put).toHaveBeenLastCalledWith({ inboard: 'osb | 7/16 in; retarder-paint | 0.1 mm' })
     await screen.findAll('select')[1]!.setValue('osb')
     expect(typed.put).toHaveBeenLastCalledWith({ inboard: 'osb | 7/16 in; osb | 1/2 in' })
   })

@@ -1,0 +1,6 @@
+import { i18n } from '@/i18n'
+
+// The name of a message in place of its words is a fault wherever it shows.
+i18n.global.setMissingHandler((_, key) => {
+  throw new Error(`There is no message “${key}”.`)
+})
