@@ -14,22 +14,29 @@ public static class StoreSetup
 
     public static IServiceCollection AddUmbracellStore(this IServiceCollection services, string connectionString)
     {
+        var connection = PooledConnection(connectionString);
+        services.AddScoped<FirmScope>();
+        services.AddScoped<FirmScopeInterceptor>();
+        services.AddDbContext<UmbracellDb>(
+            (provider, options) =>
+                options
+                    .UseNpgsql(connection)
+                    .UseSnakeCaseNamingConvention()
+                    .AddInterceptors(provider.GetRequiredService<FirmScopeInterceptor>())
+        );
+        return services;
+    }
+
+    /// <summary>The connection as everything in the server takes it, so that all share one pool of at most so many connections.</summary>
+    public static string PooledConnection(string connectionString)
+    {
         var connection = new NpgsqlConnectionStringBuilder(connectionString);
         if (!connectionString.Contains("Pool Size", StringComparison.OrdinalIgnoreCase))
         {
             connection.MaxPoolSize = MostConnections;
         }
 
-        services.AddScoped<FirmScope>();
-        services.AddScoped<FirmScopeInterceptor>();
-        services.AddDbContext<UmbracellDb>(
-            (provider, options) =>
-                options
-                    .UseNpgsql(connection.ConnectionString)
-                    .UseSnakeCaseNamingConvention()
-                    .AddInterceptors(provider.GetRequiredService<FirmScopeInterceptor>())
-        );
-        return services;
+        return connection.ConnectionString;
     }
 }
 

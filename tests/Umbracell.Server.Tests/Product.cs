@@ -24,6 +24,9 @@ public sealed class Product : WebApplicationFactory<Program>
 
     private static readonly Lazy<Task> Planted = new(PlantAsync);
 
+    /// <summary>Whether it does what it was asked to do beside requests.</summary>
+    public bool WorksOff { get; init; } = true;
+
     public Product() => Planted.Value.GetAwaiter().GetResult();
 
     public async Task<HttpClient> SignedInAsync(string name)
@@ -42,7 +45,11 @@ public sealed class Product : WebApplicationFactory<Program>
     }
 
     protected override void ConfigureWebHost(IWebHostBuilder builder) =>
-        builder.UseSetting("ConnectionStrings:Umbracell", Connection("UMBRACELL_TEST_APP"));
+        // Each product works off what it asked for itself: another one's clock and settings may be others.
+        builder
+            .UseSetting("ConnectionStrings:Umbracell", Connection("UMBRACELL_TEST_APP"))
+            .UseSetting("Schedule:Name", $"tests {Guid.NewGuid():N}")
+            .UseSetting("Schedule:Runs", $"{WorksOff}");
 
     private static string Connection(string variable) =>
         (

@@ -43,7 +43,7 @@ public sealed class TestDatabase : IDisposable
     {
         var db = Open(Connection("UMBRACELL_TEST_OWNER", "umbracell_migration_tests"), scope);
         await db.Database.ExecuteSqlRawAsync(
-            "drop schema public cascade; create schema public; grant usage on schema public to umbracell_app;"
+            "drop schema public cascade; drop schema if exists schedule cascade; create schema public; grant usage on schema public to umbracell_app;"
         );
         return db;
     }

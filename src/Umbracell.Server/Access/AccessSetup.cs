@@ -1,6 +1,8 @@
 using Microsoft.AspNetCore.Authentication;
 using Microsoft.AspNetCore.Authentication.Cookies;
 using Microsoft.AspNetCore.DataProtection;
+using Umbracell.Server.Requests;
+using Umbracell.Server.Scheduling;
 using Umbracell.Store;
 using Umbracell.Store.Model;
 using Umbracell.Store.Tenancy;
@@ -12,20 +14,18 @@ internal static class AccessSetup
 {
     private const string CookieOrToken = "CookieOrToken";
 
-    /// <summary>The build starts this program once to write its API description; there is no database then.</summary>
-    private static bool IsDescribingItself => System.Reflection.Assembly.GetEntryAssembly()?.GetName().Name == "GetDocument.Insider";
-
     public static IServiceCollection AddAccess(this IServiceCollection services, IConfiguration settings)
     {
         // Keys live in the database so that several copies of the server read each other's cookies.
         var keys = services.AddDataProtection().SetApplicationName("Umbracell");
-        if (!IsDescribingItself)
+        if (!ApiDescription.IsBeingWritten)
         {
             keys.PersistKeysToDbContext<UmbracellDb>();
             services.EncryptKeys(settings);
         }
 
         services.AddIdentityCore<Person>().AddUserStore<PersonStore>();
+        services.AddFirmWork<OldRecords>(OldRecords.Work, nightly: true);
         services
             .AddSingleton(SessionLife.Of(settings))
             .AddSingleton<KnownDevice>()

@@ -17,7 +17,8 @@ internal sealed partial class SecurityBook(IServiceScopeFactory scopes, IConfigu
 {
     private sealed record Said(string About, SecurityEvent? Kind);
 
-    private readonly TimeSpan _kept = TimeSpan.FromDays(settings.GetValue("SecurityEvents:Days", 400));
+    /// <summary>How long an entry is kept.</summary>
+    public TimeSpan Kept { get; } = TimeSpan.FromDays(settings.GetValue("SecurityEvents:Days", 400));
 
     /// <summary>Says what the request is about, in words of its own.</summary>
     /// <param name="context">The request.</param>
@@ -82,11 +83,10 @@ internal sealed partial class SecurityBook(IServiceScopeFactory scopes, IConfigu
                 await using var scope = scopes.CreateAsyncScope();
                 scope.ServiceProvider.GetRequiredService<FirmScope>().EnterFirm(firm);
                 var db = scope.ServiceProvider.GetRequiredService<UmbracellDb>();
-                var now = TimeProvider.System.GetUtcNow();
                 db.Add(
                     new SecurityEventRow
                     {
-                        At = now,
+                        At = TimeProvider.System.GetUtcNow(),
                         Kind = kind,
                         By = by,
                         PersonId = person,
@@ -94,7 +94,6 @@ internal sealed partial class SecurityBook(IServiceScopeFactory scopes, IConfigu
                     }
                 );
                 await db.SaveChangesAsync();
-                await db.Database.ExecuteSqlAsync($"delete from security_events where at < {now - _kept}");
             }
             catch (Exception cause)
             {

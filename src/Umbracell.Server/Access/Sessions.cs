@@ -3,6 +3,7 @@ using System.Security.Cryptography;
 using Microsoft.AspNetCore.Authentication;
 using Microsoft.AspNetCore.Authentication.Cookies;
 using Microsoft.EntityFrameworkCore;
+using Umbracell.Server.Scheduling;
 using Umbracell.Store;
 using Umbracell.Store.Model;
 using Umbracell.Store.Tenancy;
@@ -25,7 +26,7 @@ internal sealed record SessionLife(TimeSpan Idle, TimeSpan Absolute)
 /// <summary>Sign-ins that last. They stand in the database and are looked up for every request, so that one that is ended is over at
 /// once, on every copy of the server and whoever holds a copy of the cookie.</summary>
 /// <remarks>They run out by the machine's time, whatever day a demo plays on.</remarks>
-internal sealed class Sessions(UmbracellDb db, FirmScope scope, SessionLife life)
+internal sealed class Sessions(UmbracellDb db, FirmScope scope, SessionLife life, FirmSchedule schedule)
 {
     private const string Scheme = CookieAuthenticationDefaults.AuthenticationScheme;
 
@@ -56,6 +57,7 @@ internal sealed class Sessions(UmbracellDb db, FirmScope scope, SessionLife life
             Claims.Of(person, secret, Scheme),
             new AuthenticationProperties { IsPersistent = true, ExpiresUtc = Now + life.Absolute }
         );
+        await schedule.CareAsync(person.FirmId);
     }
 
     /// <summary>Who asks by a cookie, as they are now; null where the session is over.</summary>

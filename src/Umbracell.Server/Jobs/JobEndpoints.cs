@@ -55,7 +55,7 @@ internal static class JobEndpoints
 
     private static async Task<Ok<List<JobCard>>> ListAsync(UmbracellDb db, KeptCards cards)
     {
-        var jobs = await db.Jobs.AsNoTracking().OrderByDescending(j => j.CreatedAt).Take(200).ToListAsync();
+        var jobs = await db.Jobs.AsNoTracking().OrderByDescending(j => j.CreatedAt).Take(KeptCards.Listed).ToListAsync();
         var counts = await cards.OfAsync([.. jobs.Select(j => j.Id)]);
         return TypedResults.Ok(jobs.ConvertAll(job => Card(job, counts[job.Id])));
     }

@@ -1,4 +1,5 @@
 using Umbracell.Server.Requests;
+using Umbracell.Server.Scheduling;
 
 namespace Umbracell.Server.Jobs;
 
@@ -8,7 +9,7 @@ internal sealed class JobsPart : IPart
     public void AddTo(IServiceCollection services)
     {
         services.AddSingleton<BoardKeeper>();
-        services.AddHostedService(provider => provider.GetRequiredService<BoardKeeper>());
+        services.AddFirmWork<BoardWork>(BoardKeeper.Work);
         services.AddScoped<KeptBoards>();
         services.AddScoped<KeptCards>();
     }

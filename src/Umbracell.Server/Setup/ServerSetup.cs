@@ -14,6 +14,7 @@ using Umbracell.Formats.Words;
 using Umbracell.Server.Access;
 using Umbracell.Server.Problems;
 using Umbracell.Server.Requests;
+using Umbracell.Server.Scheduling;
 using Umbracell.Server.Surfaces;
 using Umbracell.Server.Typing;
 using Umbracell.Store;
@@ -31,7 +32,9 @@ internal static class ServerSetup
             kestrel.AddServerHeader = false;
         });
         var services = builder.Services;
-        services.AddUmbracellStore(builder.Configuration.GetConnectionString("Umbracell") ?? "Host=127.0.0.1;Database=umbracell");
+        var database = builder.Configuration.GetConnectionString("Umbracell") ?? "Host=127.0.0.1;Database=umbracell";
+        services.AddUmbracellStore(database);
+        services.AddSchedule(builder.Configuration, StoreSetup.PooledConnection(database));
         services.AddAccess(builder.Configuration);
         services.AddHttpSafety(builder.Configuration);
         services.AddMemoryCache();
@@ -85,7 +88,9 @@ internal static class ServerSetup
         var telemetry = services
             .AddOpenTelemetry()
             .ConfigureResource(resource => resource.AddService("umbracell"))
-            .WithMetrics(metrics => metrics.AddAspNetCoreInstrumentation().AddMeter(CommandMetrics.Meter, StudyMetrics.Meter))
+            .WithMetrics(metrics =>
+                metrics.AddAspNetCoreInstrumentation().AddMeter(CommandMetrics.Meter, ScheduleMetrics.Meter, StudyMetrics.Meter)
+            )
             .WithTracing(tracing => tracing.AddAspNetCoreInstrumentation());
         if (!string.IsNullOrWhiteSpace(otlp))
         {

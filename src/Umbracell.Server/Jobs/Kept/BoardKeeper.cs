@@ -1,53 +1,70 @@
 using System.Collections.Concurrent;
 using System.Diagnostics;
-using System.Threading.Channels;
+using Umbracell.Server.Scheduling;
 using Umbracell.Server.Surfaces;
 using Umbracell.Store.Tenancy;
 
 namespace Umbracell.Server.Jobs;
 
-/// <summary>Brings the kept figures of jobs up to date one after the other, beside what people ask for.</summary>
-/// <remarks>What waits here is lost when the process ends, and asked for again by the next list that is read.</remarks>
-internal sealed class BoardKeeper(IServiceScopeFactory scopes, StudyMetrics metrics) : BackgroundService
+/// <summary>Asks that the kept figures of a firm's jobs be brought up to date, and knows which could not be.</summary>
+internal sealed class BoardKeeper(FirmSchedule schedule, StudyMetrics metrics)
 {
+    /// <summary>The work by its name in the database.</summary>
+    public const string Work = "boards";
+
     // A list asks again and again until it is answered.
     private static readonly TimeSpan RestAfterFailure = TimeSpan.FromMinutes(1);
 
-    private readonly Channel<(Guid Firm, Guid Job)> _jobs = Channel.CreateUnbounded<(Guid, Guid)>();
-
-    private readonly ConcurrentDictionary<Guid, bool> _waiting = new();
-
     private readonly ConcurrentDictionary<Guid, long> _failed = new();
 
-    /// <summary>Asks for jobs; one that waits already waits once.</summary>
-    public void Ask(Guid firm, IEnumerable<Guid> jobs)
+    /// <summary>Asks for the firm's jobs where one of these is behind that may be tried.</summary>
+    public Task AskAsync(Guid firm, IEnumerable<Guid> behind) =>
+        behind.Any(job => !Rests(job)) ? schedule.AskAsync(Work, firm) : Task.CompletedTask;
+
+    /// <summary>Whether a job failed a moment ago.</summary>
+    public bool Rests(Guid job) => _failed.TryGetValue(job, out var at) && Stopwatch.GetElapsedTime(at) < RestAfterFailure;
+
+    public void Succeeded(Guid job) => _failed.TryRemove(job, out _);
+
+    public void Failed(Guid job, Exception cause)
     {
-        foreach (var job in jobs.Where(job => !Rests(job) && _waiting.TryAdd(job, true)))
-        {
-            _jobs.Writer.TryWrite((firm, job));
-        }
+        _failed[job] = Stopwatch.GetTimestamp();
+        metrics.Failed(job, cause);
     }
+}
 
-    private bool Rests(Guid job) => _failed.TryGetValue(job, out var at) && Stopwatch.GetElapsedTime(at) < RestAfterFailure;
+/// <summary>Brings the jobs of a firm that are behind up to date, one after the other, until none is left.</summary>
+internal sealed class BoardWork(IServiceScopeFactory scopes, BoardKeeper keeper, KeptCards cards) : IFirmWork
+{
+    // A job that is edited all the while, or one that never comes out as it should, does not hold up the others for ever.
+    private const int MostTimes = 5;
 
-    protected override async Task ExecuteAsync(CancellationToken stoppingToken)
+    public async Task RunAsync(Guid firm, CancellationToken stopping)
     {
-        await foreach (var (firm, job) in _jobs.Reader.ReadAllAsync(stoppingToken))
+        var times = new Dictionary<Guid, int>();
+        while (await NextAsync(times) is { } job)
         {
-            // What changes from here on asks anew.
-            _waiting.TryRemove(job, out _);
+            stopping.ThrowIfCancellationRequested();
+            times[job] = times.GetValueOrDefault(job) + 1;
             try
             {
+                // What one job left behind in memory is none of the next one's.
                 await using var scope = scopes.CreateAsyncScope();
                 scope.ServiceProvider.GetRequiredService<FirmScope>().EnterFirm(firm);
                 await scope.ServiceProvider.GetRequiredService<KeptBoards>().BringUpToDateAsync(job);
-                _failed.TryRemove(job, out _);
+                keeper.Succeeded(job);
             }
             catch (Exception cause) when (cause is not OperationCanceledException)
             {
-                _failed[job] = Stopwatch.GetTimestamp();
-                metrics.Failed(job, cause);
+                keeper.Failed(job, cause);
             }
         }
     }
+
+    // Looked up each time: what is edited meanwhile may well be what somebody looks at.
+    private async Task<Guid?> NextAsync(Dictionary<Guid, int> times) =>
+        (await cards.BehindAsync())
+            .Where(job => !keeper.Rests(job) && times.GetValueOrDefault(job) < MostTimes)
+            .Select(job => (Guid?)job)
+            .FirstOrDefault();
 }

@@ -18,6 +18,9 @@ internal sealed record KeptCard(int Surfaces, Area Area, IReadOnlyDictionary<Ver
 /// stand when the list is read again.</summary>
 internal sealed class KeptCards(UmbracellDb db, FirmScope scope, BoardKeeper keeper, TimeProvider clock)
 {
+    /// <summary>How many jobs the list shows.</summary>
+    public const int Listed = 200;
+
     private sealed record Found
     {
         public required Guid Job { get; init; }
@@ -35,21 +38,36 @@ internal sealed class KeptCards(UmbracellDb db, FirmScope scope, BoardKeeper kee
         public required double? AreaM2 { get; init; }
     }
 
+    /// <summary>Cards of jobs; those behind are asked for.</summary>
     public async Task<IReadOnlyDictionary<Guid, KeptCard>> OfAsync(Guid[] jobs)
+    {
+        var cards = await AsKeptAsync(jobs);
+        await keeper.AskAsync(scope.FirmId!.Value, cards.Where(card => !card.Value.UpToDate).Select(card => card.Key));
+        return cards;
+    }
+
+    /// <summary>The jobs of the list whose figures are behind, newest first.</summary>
+    public async Task<IReadOnlyList<Guid>> BehindAsync()
+    {
+        var jobs = await db.Jobs.OrderByDescending(job => job.CreatedAt).Take(Listed).Select(job => job.Id).ToArrayAsync();
+        var cards = await AsKeptAsync(jobs);
+        return [.. jobs.Where(job => !cards[job].UpToDate)];
+    }
+
+    private async Task<IReadOnlyDictionary<Guid, KeptCard>> AsKeptAsync(Guid[] jobs)
     {
         var firm = scope.FirmId!.Value;
         Guid[] subjects = [firm, .. jobs];
         var versions = await db
-            .InputVersions.Where(v => subjects.Contains(v.SubjectId))
+            .InputVersions.AsNoTracking()
+            .Where(v => subjects.Contains(v.SubjectId))
             .ToDictionaryAsync(v => v.SubjectId, v => v.Version);
         var found = (await FoundAsync(jobs)).ToLookup(row => row.Job);
         var now = clock.GetUtcNow();
-        var cards = jobs.ToDictionary(
+        return jobs.ToDictionary(
             job => job,
             job => Card([.. found[job]], FigureInputs.CommonOf(versions.GetValueOrDefault(firm), versions.GetValueOrDefault(job)), now)
         );
-        keeper.Ask(firm, jobs.Where(job => !cards[job].UpToDate));
-        return cards;
     }
 
     private static KeptCard Card(List<Found> rows, string common, DateTimeOffset now) =>
