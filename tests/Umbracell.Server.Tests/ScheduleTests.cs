@@ -5,6 +5,7 @@ using Quartz;
 using Shouldly;
 using Umbracell.Server.Access;
 using Umbracell.Server.Jobs;
+using Umbracell.Server.Scheduling;
 using Umbracell.Store.Model;
 using Umbracell.Store.Tenancy;
 using Xunit;
@@ -118,8 +119,13 @@ public sealed class ScheduleTests(Product product) : IClassFixture<Product>
         return (owner, firm);
     }
 
+    // A demo's clock stands in the past; what is due is due all the same.
     private WebApplicationFactory<Program> Copy(string name, bool runs) =>
-        product.WithWebHostBuilder(host => host.UseSetting("Schedule:Name", name).UseSetting("Schedule:Runs", runs.ToString()));
+        product.WithWebHostBuilder(host =>
+            host.UseSetting("Schedule:Name", name)
+                .UseSetting("Schedule:Runs", runs.ToString())
+                .UseSetting("Clock:Start", "2026-03-02T08:00:00Z")
+        );
 
     private static async Task<HttpClient> SignInAsync(WebApplicationFactory<Program> copy, string owner)
     {
@@ -134,7 +140,7 @@ public sealed class ScheduleTests(Product product) : IClassFixture<Product>
     }
 
     private static ValueTask<IScheduler> SchedulerAsync(WebApplicationFactory<Program> copy) =>
-        copy.Services.GetRequiredService<ISchedulerFactory>().GetScheduler(Stop);
+        copy.Services.GetRequiredService<KeptSchedule>().OpenAsync(Stop);
 
     private static async Task<ITrigger?> WaitingAsync(WebApplicationFactory<Program> copy, string work, Guid firm, string when) =>
         await (await SchedulerAsync(copy)).GetTrigger(new TriggerKey($"{work} {firm:N}", when), Stop);

@@ -4,7 +4,7 @@ using Quartz;
 namespace Umbracell.Server.Scheduling;
 
 /// <summary>Asks for work of firms. What is asked stands in the database until it is done, by whichever copy of the server is free.</summary>
-internal sealed partial class FirmSchedule(ISchedulerFactory factory, IEnumerable<NightlyWork> nightly, ILogger<FirmSchedule> logger)
+internal sealed partial class FirmSchedule(KeptSchedule schedule, IEnumerable<NightlyWork> nightly, ILogger<FirmSchedule> logger)
 {
     private readonly ConcurrentDictionary<Guid, bool> _cared = new();
 
@@ -31,7 +31,7 @@ internal sealed partial class FirmSchedule(ISchedulerFactory factory, IEnumerabl
     {
         try
         {
-            var scheduler = await factory.GetScheduler();
+            var scheduler = await schedule.OpenAsync();
             var key = new TriggerKey($"{work} {firm:N}", when);
             if (await scheduler.Exists(key))
             {

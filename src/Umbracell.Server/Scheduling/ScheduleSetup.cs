@@ -14,33 +14,36 @@ internal static class ScheduleSetup
     {
         services.AddSingleton<ScheduleMetrics>();
         services.AddSingleton<FirmSchedule>();
-        services.AddQuartz(quartz =>
-        {
-            quartz.ConfigureScheduler(scheduler =>
-            {
-                scheduler.InstanceName = settings["Schedule:Name"] ?? "umbracell";
-                scheduler.GenerateInstanceId = true;
-            });
 
-            // What is due is due by the clock on the wall, also where the product's clock is set for a demo.
-            quartz.UseTimeProvider(TimeProvider.System);
-            quartz.UseDefaultThreadPool(AtOnce);
-            quartz.UsePersistentStore(store =>
+        // One with a name has a clock of its own; without one it would take the product's, and give it its own.
+        var name = settings["Schedule:Name"] ?? "umbracell";
+        services.AddSingleton(provider => new KeptSchedule(provider.GetRequiredKeyedService<ISchedulerFactory>(name)));
+        services.AddQuartz(
+            name,
+            quartz =>
             {
-                store.UsePostgres(connection);
-                store.UseClustering();
-                store.ConfigureStore(options =>
+                quartz.ConfigureScheduler(scheduler => scheduler.GenerateInstanceId = true);
+
+                // What is due is due by the clock on the wall, also where the product's clock is set for a demo.
+                quartz.UseTimeProvider(TimeProvider.System);
+                quartz.UseDefaultThreadPool(AtOnce);
+                quartz.UsePersistentStore(store =>
                 {
-                    options.TablePrefix = "schedule.";
-                    options.StoreJobDataAsStrings = true;
+                    store.UsePostgres(connection);
+                    store.UseClustering();
+                    store.ConfigureStore(options =>
+                    {
+                        options.TablePrefix = "schedule.";
+                        options.StoreJobDataAsStrings = true;
 
-                    // The tables come by migration. A check of them here would have to succeed at the first try, before the database may
-                    // be there.
-                    options.SchemaProvisioning = SchemaProvisioning.None;
+                        // The tables come by migration. A check of them here would have to succeed at the first try, before the database may
+                        // be there.
+                        options.SchemaProvisioning = SchemaProvisioning.None;
+                    });
                 });
-            });
-            quartz.AddJobType<FirmJob>();
-        });
+                quartz.AddJobType<FirmJob>();
+            }
+        );
         if (ApiDescription.IsBeingWritten)
         {
             return;
@@ -49,15 +52,24 @@ internal static class ScheduleSetup
         // Without it pages still stand; only what is done beside them waits.
         services
             .AddHealthChecks()
-            .AddQuartz(health =>
-            {
-                health.Name = "schedule";
-                health.FailureStatus = health.StandbyStatus = HealthStatus.Degraded;
-                health.Tags.Add("ready");
-            });
+            .AddQuartz(
+                name,
+                health =>
+                {
+                    health.Name = "schedule";
+                    health.FailureStatus = health.StandbyStatus = HealthStatus.Degraded;
+                    health.Tags.Add("ready");
+                }
+            );
         if (settings.GetValue("Schedule:Runs", true))
         {
             services.AddHostedService<ScheduleStart>();
         }
     }
+}
+
+/// <summary>The scheduler of this product.</summary>
+internal sealed class KeptSchedule(ISchedulerFactory factory)
+{
+    public ValueTask<IScheduler> OpenAsync(CancellationToken stop = default) => factory.GetScheduler(stop);
 }

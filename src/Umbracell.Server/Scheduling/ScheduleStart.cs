@@ -4,7 +4,7 @@ using Umbracell.Store;
 namespace Umbracell.Server.Scheduling;
 
 /// <summary>Starts the work beside what people ask for once the database answers, and ends it with the server.</summary>
-internal sealed partial class ScheduleStart(ISchedulerFactory factory, IServiceScopeFactory scopes, ILogger<ScheduleStart> logger)
+internal sealed partial class ScheduleStart(KeptSchedule schedule, IServiceScopeFactory scopes, ILogger<ScheduleStart> logger)
     : BackgroundService
 {
     private static readonly TimeSpan Again = TimeSpan.FromSeconds(5);
@@ -19,7 +19,7 @@ internal sealed partial class ScheduleStart(ISchedulerFactory factory, IServiceS
             await Task.Delay(Again, stoppingToken);
         }
 
-        _running = await factory.GetScheduler(stoppingToken);
+        _running = await schedule.OpenAsync(stoppingToken);
         await _running.Start(stoppingToken);
     }
 
