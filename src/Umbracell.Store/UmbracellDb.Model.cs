@@ -14,6 +14,7 @@ public sealed partial class UmbracellDb
     {
         modelBuilder.Entity<Firm>(firm =>
         {
+            firm.Property(f => f.Version).IsRowVersion();
             firm.Property(f => f.Name).HasMaxLength(200);
             firm.Property(f => f.Currency).HasMaxLength(12);
             firm.Property(f => f.Rates).AsJson();

@@ -1,5 +1,6 @@
 using System.Text.Json.Nodes;
 using Shouldly;
+using Umbracell.Store.Model;
 using Xunit;
 
 namespace Umbracell.Server.Tests;
@@ -25,6 +26,51 @@ public sealed class RatesTests(Product product) : IClassFixture<Product>
         status.ShouldBe(200, firm.ToJsonString());
         var figure = Rate(firm, field);
         (figure.Text("us"), figure.Text("metric")).ShouldBe((us, metric));
+    }
+
+    [Fact]
+    public async Task Two_people_at_two_rates_at_once_lose_none()
+    {
+        var names = await Product.NewFirmAsync(FirmRole.Owner, FirmRole.Estimator);
+        var (owner, estimator) = (await product.SignedInAsync(names[0]), await product.SignedInAsync(names[1]));
+        for (var i = 1; i <= 20; i++)
+        {
+            var seen = await owner.GetJsonAsync("/api/firm");
+            await Task.WhenAll(KeepAsync(owner, seen, "crewHour", $"{40 + i}.11"), KeepAsync(estimator, seen, "rigDay", $"{100 + i}.22"));
+            var firm = await owner.GetJsonAsync("/api/firm");
+            (Rate(firm, "crewHour").Text("us"), Rate(firm, "rigDay").Text("us")).ShouldBe(($"{40 + i}.11", $"{100 + i}.22"));
+        }
+    }
+
+    [Fact]
+    public async Task Who_changes_rates_that_another_has_changed_since_is_shown_theirs()
+    {
+        var owner = await product.SignedInAsync((await Product.NewFirmAsync(FirmRole.Owner))[0]);
+        var seen = (await owner.GetJsonAsync("/api/firm"))["version"]!.GetValue<uint>();
+        await owner.SendJsonAsync(HttpMethod.Patch, "/api/firm", Asking.Typed(seen, "us", ("crewHour", "50")));
+        var (status, refused) = await owner.SendJsonAsync(HttpMethod.Patch, "/api/firm", Asking.Typed(seen, "us", ("crewHour", "60")));
+        status.ShouldBe(409);
+        Rate(refused["theirs"]!, "crewHour").Text("us").ShouldBe("50.00");
+        Rate(await owner.GetJsonAsync("/api/firm"), "crewHour").Text("us").ShouldBe("50.00");
+    }
+
+    // As the page does it: a refusal is looked at, and what the other left alone goes on top.
+    private static async Task KeepAsync(HttpClient client, JsonNode seen, string field, string typed)
+    {
+        for (var times = 0; times < 10; times++)
+        {
+            var version = seen["version"]!.GetValue<uint>();
+            var (status, answer) = await client.SendJsonAsync(HttpMethod.Patch, "/api/firm", Asking.Typed(version, "us", (field, typed)));
+            if (status == 200)
+            {
+                return;
+            }
+
+            status.ShouldBe(409, answer.ToJsonString());
+            seen = answer["theirs"] ?? await client.GetJsonAsync("/api/firm");
+        }
+
+        throw new TimeoutException("It was refused again and again.");
     }
 
     [Fact]

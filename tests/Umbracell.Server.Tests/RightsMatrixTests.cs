@@ -3,7 +3,6 @@ using Microsoft.AspNetCore.Authorization;
 using Microsoft.AspNetCore.Http;
 using Microsoft.AspNetCore.Http.Metadata;
 using Microsoft.AspNetCore.Routing;
-using Microsoft.Extensions.DependencyInjection;
 using Shouldly;
 using Umbracell.Server.Access;
 using Umbracell.Store.Model;
@@ -31,9 +30,9 @@ public sealed class RightsMatrixTests(Product product) : IClassFixture<Product>
     [Fact]
     public void Every_endpoint_says_which_right_it_asks_for()
     {
-        var endpoints = Endpoints().ToList();
+        var endpoints = Tried().ToList();
         endpoints.Count.ShouldBeGreaterThan(100);
-        endpoints.Where(e => e.Metadata.GetMetadata<RequiredRight>() is null).Select(Name).Except(ToSignIn).ShouldBeEmpty();
+        endpoints.Where(e => e.Metadata.GetMetadata<RequiredRight>() is null).Select(Endpoints.NameOf).Except(ToSignIn).ShouldBeEmpty();
 
         // What says its right is held to it.
         endpoints
@@ -43,7 +42,7 @@ public sealed class RightsMatrixTests(Product product) : IClassFixture<Product>
                     .Any(asked => e.Metadata.GetOrderedMetadata<IAuthorizeData>().All(held => held.Policy != Rights.Policy(asked.Right)))
                 || e.Metadata.GetMetadata<IAllowAnonymous>() is not null
             )
-            .Select(Name)
+            .Select(Endpoints.NameOf)
             .ShouldBeEmpty();
     }
 
@@ -52,9 +51,9 @@ public sealed class RightsMatrixTests(Product product) : IClassFixture<Product>
     {
         // Questions that change nothing; the units one reads in; one's own sign-in; papers, whose makers ask for what they show.
         string[] own = ["/api/compute/", "/api/session/", "/papers"];
-        Endpoints()
-            .Where(e => !Name(e).StartsWith("GET ", StringComparison.Ordinal) && RightOf(e) == Right.Look)
-            .Select(Name)
+        Tried()
+            .Where(e => !Endpoints.NameOf(e).StartsWith("GET ", StringComparison.Ordinal) && RightOf(e) == Right.Look)
+            .Select(Endpoints.NameOf)
             .Where(name => !own.Any(part => name.Contains(part, StringComparison.Ordinal)))
             .ShouldBeEmpty();
     }
@@ -69,14 +68,14 @@ public sealed class RightsMatrixTests(Product product) : IClassFixture<Product>
     {
         var client = await product.SignedInAsync((await Product.NewFirmAsync(role, FirmRole.Owner))[0]);
         var wrong = new List<string>();
-        foreach (var endpoint in Endpoints().Where(e => RightOf(e) is not null))
+        foreach (var endpoint in Tried().Where(e => RightOf(e) is not null))
         {
             using var request = Request(endpoint);
             var status = (int)(await client.SendAsync(request, TestContext.Current.CancellationToken)).StatusCode;
             var isLetIn = Rights.ByRole[role].Contains(RightOf(endpoint)!.Value);
             if (status == 401 || (status == 403) == isLetIn)
             {
-                wrong.Add($"{Name(endpoint)}: {status}");
+                wrong.Add($"{Endpoints.NameOf(endpoint)}: {status}");
             }
         }
 
@@ -88,13 +87,13 @@ public sealed class RightsMatrixTests(Product product) : IClassFixture<Product>
     {
         var client = product.CreateClient();
         var wrong = new List<string>();
-        foreach (var endpoint in Endpoints().Where(e => RightOf(e) is not null))
+        foreach (var endpoint in Tried().Where(e => RightOf(e) is not null))
         {
             using var request = Request(endpoint);
             var status = (int)(await client.SendAsync(request, TestContext.Current.CancellationToken)).StatusCode;
             if (status != 401)
             {
-                wrong.Add($"{Name(endpoint)}: {status}");
+                wrong.Add($"{Endpoints.NameOf(endpoint)}: {status}");
             }
         }
 
@@ -113,48 +112,25 @@ public sealed class RightsMatrixTests(Product product) : IClassFixture<Product>
         }
     }
 
-    private IEnumerable<RouteEndpoint> Endpoints() =>
-        product
-            .Services.GetRequiredService<EndpointDataSource>()
-            .Endpoints.OfType<RouteEndpoint>()
+    private IEnumerable<RouteEndpoint> Tried() =>
+        Endpoints
+            .Of(product)
             .Where(e => e.RoutePattern.RawText is { } path && path != "/api/{**rest}" && path != "/api")
             .Where(e => !Open.Any(open => e.RoutePattern.RawText!.Contains(open, StringComparison.Ordinal)));
 
     // An endpoint in a group asks for the group's right and its own: the last one is its own.
     private static Right? RightOf(Endpoint endpoint) => endpoint.Metadata.GetMetadata<RequiredRight>()?.Right;
 
-    private static string Name(RouteEndpoint endpoint) =>
-        $"{endpoint.Metadata.GetMetadata<HttpMethodMetadata>()?.HttpMethods[0]} {endpoint.RoutePattern.RawText!.TrimEnd('/')}";
-
     // Of something that is not there, with nothing in it: nothing is written whoever is let in.
     private static HttpRequestMessage Request(RouteEndpoint endpoint)
     {
-        var path = string.Join(
-            '/',
-            endpoint.RoutePattern.PathSegments.Select(segment =>
-                string.Concat(
-                    segment.Parts.Select(part =>
-                        part switch
-                        {
-                            Microsoft.AspNetCore.Routing.Patterns.RoutePatternLiteralPart literal => literal.Content,
-                            Microsoft.AspNetCore.Routing.Patterns.RoutePatternSeparatorPart separator => separator.Content,
-                            Microsoft.AspNetCore.Routing.Patterns.RoutePatternParameterPart { ParameterPolicies.Count: > 0 } =>
-                                Guid.Empty.ToString(),
-                            _ => "none",
-                        }
-                    )
-                )
-            )
-        );
-        var method = new HttpMethod(endpoint.Metadata.GetMetadata<HttpMethodMetadata>()!.HttpMethods[0]);
-        return new(method, "/" + path)
-        {
-            Content =
-                method == HttpMethod.Get ? null
-                : endpoint.Metadata.GetMetadata<IAcceptsMetadata>()?.ContentTypes.Contains("application/octet-stream") == true
-                    ? new ByteArrayContent([]) { Headers = { ContentType = new("application/octet-stream") } }
-                // Of papers, the one that anybody may have.
-                : JsonContent.Create(new { kind = "loadList" }),
-        };
+        var request = Endpoints.RequestTo(endpoint);
+        request.Content =
+            request.Method == HttpMethod.Get ? null
+            : endpoint.Metadata.GetMetadata<IAcceptsMetadata>()?.ContentTypes.Contains("application/octet-stream") == true
+                ? new ByteArrayContent([]) { Headers = { ContentType = new("application/octet-stream") } }
+            // Of papers, the one that anybody may have.
+            : JsonContent.Create(new { kind = "loadList" });
+        return request;
     }
 }

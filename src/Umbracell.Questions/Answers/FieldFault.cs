@@ -30,6 +30,9 @@ public enum FaultCode
     /// <summary>Too long.</summary>
     TooLong,
 
+    /// <summary>A character that cannot be kept.</summary>
+    Unwritable,
+
     /// <summary>A size that wants other sides.</summary>
     Parts,
 

@@ -9,6 +9,7 @@ using Umbracell.Core.Yield.Price;
 using Umbracell.Questions;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Access;
+using Umbracell.Server.Problems;
 using Umbracell.Server.Sheets;
 using Umbracell.Server.Surfaces;
 using Umbracell.Server.Typing;
@@ -35,7 +36,11 @@ public sealed record FirmAnswer(
     RatesAnswer? Rates,
     IReadOnlyDictionary<string, string> Practice,
     IReadOnlyList<MarginAnswer> Margins
-);
+)
+{
+    /// <summary>Version to name when changing it.</summary>
+    public uint Version { get; init; }
+}
 
 /// <summary>Rates of a firm.</summary>
 /// <param name="Sets">A set of each product.</param>
@@ -132,6 +137,11 @@ internal static class FirmEndpoints
             return TypedResults.Ok(Of(firm, supplies));
         }
 
+        if (edit.Version is { } seen && seen != firm.Version)
+        {
+            throw new StaleEditException(Of(firm, supplies));
+        }
+
         var fields = new TypedFields(edit);
         var rates = firm.Rates ?? Rates.Unpriced;
         foreach (var (field, range, _, with) in Work)
@@ -220,7 +230,10 @@ internal static class FirmEndpoints
                     q => firm.Practice?.Schools.TryGetValue(q, out var school) == true ? Vocabulary.KeyOf(school) : ""
                 ),
             FirmMargins.Of(firm)
-        );
+        )
+        {
+            Version = firm.Version,
+        };
     }
 
     // Boards are priced by their thickness too; batts and coats come in one.

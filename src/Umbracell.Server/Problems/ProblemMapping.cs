@@ -13,6 +13,7 @@ using Umbracell.Formats.Papers;
 using Umbracell.Formats.Tables;
 using Umbracell.Formats.Words;
 using Umbracell.Questions.Answers;
+using Umbracell.Server.Requests;
 using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Problems;
@@ -195,6 +196,11 @@ internal sealed partial class ProblemMapping(IProblemDetailsService problems, IL
         }
 
         var path = (e.InnerException as JsonException)?.Path?.TrimStart('$', '.');
+        if (e.InnerException is UnwritableTextException)
+        {
+            return Fields(FieldFaultsException.Of(TypedField().Replace(path ?? "", "$1"), FaultCode.Unwritable, "").Faults);
+        }
+
         if (Missing(context, e.InnerException as JsonException) is { Count: > 0 } missing)
         {
             return Plain(missing);
@@ -239,6 +245,10 @@ internal sealed partial class ProblemMapping(IProblemDetailsService problems, IL
         var range = method?.GetParameters().FirstOrDefault(p => p.Name == field)?.GetCustomAttribute<RangeAttribute>();
         return range is null ? "" : $" It must be from {range.Minimum} to {range.Maximum}.";
     }
+
+    // What was typed stands among the fields; a name that is no plain word stands in brackets.
+    [GeneratedRegex(@"^fields(?:\.|\['?)(.*?)(?:'?\])?$")]
+    private static partial Regex TypedField();
 
     [GeneratedRegex("^Failed to bind parameter \"\\S+ (?<name>\\w+)\" from \"(?<value>.{0,80}).*\"\\.$", RegexOptions.Singleline)]
     private static partial Regex BindingFailure();

@@ -50,6 +50,7 @@ internal static class ServerSetup
         services.ConfigureHttpJsonOptions(json =>
         {
             json.SerializerOptions.NumberHandling = JsonNumberHandling.Strict;
+            json.SerializerOptions.Converters.Add(new PlainTextJson());
             json.SerializerOptions.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false));
         });
 
@@ -78,7 +79,7 @@ internal static class ServerSetup
         services.AddExceptionHandler<ProblemMapping>();
         services.AddResponseCompression(options => options.EnableForHttps = true);
         services.AddHealthChecks().AddCheck<DatabaseReady>("database", tags: ["ready"]);
-        services.AddOpenApi(options => options.AddSchemaTransformer(RuleWords.WriteAsync));
+        services.AddOpenApi(options => options.AddSchemaTransformer(TextSchema.WriteAsync).AddSchemaTransformer(RuleWords.WriteAsync));
         AddTelemetry(services, builder.Configuration["Telemetry:Otlp"]);
     }
 

@@ -561,6 +561,12 @@ namespace Umbracell.Store.Migrations
                         .HasColumnType("jsonb")
                         .HasColumnName("rates");
 
+                    b.Property<uint>("Version")
+                        .IsConcurrencyToken()
+                        .ValueGeneratedOnAddOrUpdate()
+                        .HasColumnType("xid")
+                        .HasColumnName("xmin");
+
                     b.HasKey("Id")
                         .HasName("pk_firms");
 

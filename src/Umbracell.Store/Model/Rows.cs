@@ -34,6 +34,9 @@ public sealed class Firm : IFigureInput
     /// <summary>What the firm holds tighter at the gate than the rules do; null where it holds nothing so.</summary>
     public MarginsDocument? Margins { get; set; }
 
+    /// <summary>Version of the row.</summary>
+    public uint Version { get; set; }
+
     // Rates are counted by the row itself.
     IEnumerable<Guid> IFigureInput.FiguresOf(Func<string, bool> changes) => changes(nameof(Margins)) ? [Id] : [];
 }

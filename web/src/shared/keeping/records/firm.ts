@@ -4,11 +4,31 @@ import { useSession } from '../../state/session'
 import { keeps, partIn } from '../kinds'
 import { keepsListed, type InList } from './listed'
 
+type Firm = Schemas['FirmAnswer']
+
+/** What stands in a field of the page of rates and practice. */
+function partOfFirm(firm: Firm, field: string): unknown {
+  const { rates, practice, margins } = firm
+  const rate = rates && [rates.sets, rates.materials, rates.work].flat().find((one) => one.field === field)
+  if (rate) return rate.figure ?? null
+  if (field === 'profitIsMarkup') return rates?.profitIsMarkup
+  const margin = margins.find((one) => one.field === field)
+  if (margin) return margin.held ?? null
+  const question = Object.keys(practice).find((one) => `practice${one}`.toLowerCase() === field.toLowerCase())
+  return question === undefined ? partIn(firm, field) : practice[question]
+}
+
 keeps('firm', {
-  routes: { '': { send: (_, body) => ask(api.PATCH('/api/firm', { body })) } },
-  versionIn: () => undefined,
+  routes: {
+    '': {
+      send: (_, body) => ask(api.PATCH('/api/firm', { body })),
+      shown: (queries) => queries.getQueryData<Firm>(['firm']),
+      partOf: (answer, field) => partOfFirm(answer as Firm, field),
+    },
+  },
+  versionIn: (answer) => (answer as Firm | null)?.version,
   took(queries, _, answer) {
-    const firm = answer as Schemas['FirmAnswer']
+    const firm = answer as Firm
     queries.setQueryData(['firm'], firm)
     const { person } = useSession()
     if (person) person.currency = firm.currency
