@@ -346,6 +346,43 @@ test('undo takes back edits of a job and of the rates of the firm, and makes the
   await expect(hour).toHaveValue(rate)
 })
 
+test('of the rates of the firm another person changes one, and is asked about where it is the same', async ({
+  page,
+}) => {
+  await ownJob(page, 'Two at rates', 'metric')
+  const byOther = async (fields: Record<string, string>) => {
+    const { version } = (await (await page.request.get('/api/firm')).json()) as { version: number }
+    const answer = await page.request.patch('/api/firm', { data: { version, units: 'metric', fields } })
+    expect(answer.status(), await answer.text()).toBe(200)
+  }
+  await page.goto('/firm')
+  const hour = page.getByLabel('Cost of a crew hour', { exact: true })
+  const rig = page.getByLabel('Rig, a day', { exact: true })
+  const [paid, day] = [await hour.inputValue(), await rig.inputValue()]
+
+  await byOther({ rigDay: '311.5' })
+  await hour.fill('62.25')
+  await hour.press('Enter')
+  await expect(rig).toHaveValue('311.5')
+  await expect(hour).toHaveValue('62.25')
+  await expect(unsent(page)).toHaveCount(0)
+
+  await byOther({ crewHour: '63.75' })
+  await hour.fill('64.5')
+  await hour.press('Enter')
+  await expect(page.getByText('you entered “64.5”, it now says “63.75”')).toBeVisible()
+  await page.getByRole('button', { name: 'Keep mine' }).first().click()
+  await expect(unsent(page)).toHaveCount(0)
+  await page.reload()
+  await expect(hour).toHaveValue('64.5')
+
+  for (const [field, before] of [[hour, paid] as const, [rig, day] as const]) {
+    await field.fill(before)
+    await field.press('Enter')
+  }
+  await expect(unsent(page)).toHaveCount(0)
+})
+
 test('readings taken without a connection arrive later with the time they were taken', async ({ page, context }) => {
   const { job, surface } = await ownJob(page, 'Readings', 'metric')
   await page.goto(`/jobs/${job}/window/${surface}`)
