@@ -99,7 +99,8 @@ public sealed class KeptFiguresTests(Product product) : IClassFixture<Product>
     [Fact]
     public async Task A_list_that_says_it_is_up_to_date_shows_what_the_board_shows()
     {
-        var walls = await Walls.OfAsync(product);
+        await using var working = new Product { WorksOff = true };
+        var walls = await Walls.OfAsync(working);
         foreach (var thickness in new[] { "1", "2", "4" })
         {
             await walls.EditAsync("surface", ("thickness", thickness));
@@ -138,11 +139,9 @@ public sealed class KeptFiguresTests(Product product) : IClassFixture<Product>
     [Fact]
     public async Task An_edit_makes_anew_what_hangs_on_it_and_another_process_reads_what_this_one_has_kept()
     {
-        // What is brought up to date for lists beside it would be counted too.
-        await using var still = new Product { WorksOff = false };
-        var walls = await Walls.OfAsync(still);
+        var walls = await Walls.OfAsync(product);
         var board = $"/api/jobs/{walls.Job}/board";
-        using var studies = new CountedStudies(still);
+        using var studies = new CountedStudies(product);
         await walls.Records.Client.GetJsonAsync(board);
         studies.Taken().ShouldBe(2);
         await walls.Records.Client.GetJsonAsync(board);
@@ -155,7 +154,7 @@ public sealed class KeptFiguresTests(Product product) : IClassFixture<Product>
         await walls.Records.Client.GetJsonAsync($"/api/jobs/{walls.Job}/price");
         studies.Taken().ShouldBe(0);
 
-        await using var other = new Product { WorksOff = false };
+        await using var other = new Product();
         using var others = new CountedStudies(other);
         var client = await other.SignedInAsync(Owner);
         await walls.Records.Client.GetJsonAsync(board);

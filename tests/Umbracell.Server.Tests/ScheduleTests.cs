@@ -68,9 +68,10 @@ public sealed class ScheduleTests(Product product) : IClassFixture<Product>
     public async Task Every_firm_has_its_old_records_taken_away_once_a_night()
     {
         var (owner, firm) = await NewFirmAsync();
-        await product.SignedInAsync(owner);
-        await product.SignedInAsync(owner);
-        var nightly = (await WaitingAsync(product, OldRecords.Work, firm, "nightly")).ShouldNotBeNull();
+        await using var working = new Product { WorksOff = true };
+        await working.SignedInAsync(owner);
+        await working.SignedInAsync(owner);
+        var nightly = (await WaitingAsync(working, OldRecords.Work, firm, "nightly")).ShouldNotBeNull();
         nightly.NextFireTimeUtc.ShouldNotBeNull().ShouldBeInRange(DateTimeOffset.UtcNow, DateTimeOffset.UtcNow.AddDays(1));
 
         await Product.InFirmOfAsync(
@@ -88,7 +89,7 @@ public sealed class ScheduleTests(Product product) : IClassFixture<Product>
                     .ExecuteUpdateAsync(s => s.SetProperty(one => one.StartedAt, old));
             }
         );
-        await (await SchedulerAsync(product)).TriggerJob(nightly.JobKey, Stop);
+        await (await SchedulerAsync(working)).TriggerJob(nightly.JobKey, Stop);
         await UntilAsync(() => LeftAsync(owner, (1, 1)));
     }
 

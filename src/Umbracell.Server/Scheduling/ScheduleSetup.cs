@@ -44,7 +44,7 @@ internal static class ScheduleSetup
                 quartz.AddJobType<FirmJob>();
             }
         );
-        if (ApiDescription.IsBeingWritten)
+        if (ApiDescription.IsBeingWritten || !settings.GetValue("Schedule:Runs", true))
         {
             return;
         }
@@ -61,10 +61,7 @@ internal static class ScheduleSetup
                     health.Tags.Add("ready");
                 }
             );
-        if (settings.GetValue("Schedule:Runs", true))
-        {
-            services.AddHostedService<ScheduleStart>();
-        }
+        services.AddHostedService<ScheduleStart>();
     }
 }
 

@@ -9,7 +9,11 @@ internal sealed partial class ScheduleStart(KeptSchedule schedule, IServiceScope
 {
     private static readonly TimeSpan Again = TimeSpan.FromSeconds(5);
 
+    private readonly Lock _gate = new();
+
     private IScheduler? _running;
+
+    private Task? _ended;
 
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {
@@ -32,11 +36,15 @@ internal sealed partial class ScheduleStart(KeptSchedule schedule, IServiceScope
     public override async Task StopAsync(CancellationToken cancellationToken)
     {
         await base.StopAsync(cancellationToken);
-        if (Interlocked.Exchange(ref _running, null) is { } running)
+        Task ended;
+        lock (_gate)
         {
             // What is under way stands in the database and is done again by whoever starts next.
-            await running.Shutdown(false, cancellationToken);
+            ended = _ended ??= _running?.Shutdown(false, CancellationToken.None).AsTask() ?? Task.CompletedTask;
         }
+
+        // Who stops it a second time waits for the first: what it ends with is disposed of afterwards.
+        await ended;
     }
 
     [LoggerMessage(LogLevel.Warning, "The schedule does not run: {Why}")]

@@ -39,32 +39,39 @@ internal sealed class BoardWork(IServiceScopeFactory scopes, BoardKeeper keeper,
     // A job that is edited all the while, or one that never comes out as it should, does not hold up the others for ever.
     private const int MostTimes = 5;
 
+    // Looked up anew after so many: what is edited meanwhile may well be what somebody looks at.
+    private const int AtATime = 10;
+
     public async Task RunAsync(Guid firm, CancellationToken stopping)
     {
         var times = new Dictionary<Guid, int>();
-        while (await NextAsync(times) is { } job)
+        while (await NextAsync(times) is { Count: > 0 } behind)
         {
-            stopping.ThrowIfCancellationRequested();
-            times[job] = times.GetValueOrDefault(job) + 1;
-            try
+            foreach (var job in behind)
             {
-                // What one job left behind in memory is none of the next one's.
-                await using var scope = scopes.CreateAsyncScope();
-                scope.ServiceProvider.GetRequiredService<FirmScope>().EnterFirm(firm);
-                await scope.ServiceProvider.GetRequiredService<KeptBoards>().BringUpToDateAsync(job);
-                keeper.Succeeded(job);
-            }
-            catch (Exception cause) when (cause is not OperationCanceledException)
-            {
-                keeper.Failed(job, cause);
+                stopping.ThrowIfCancellationRequested();
+                times[job] = times.GetValueOrDefault(job) + 1;
+                await BringUpToDateAsync(firm, job);
             }
         }
     }
 
-    // Looked up each time: what is edited meanwhile may well be what somebody looks at.
-    private async Task<Guid?> NextAsync(Dictionary<Guid, int> times) =>
-        (await cards.BehindAsync())
-            .Where(job => !keeper.Rests(job) && times.GetValueOrDefault(job) < MostTimes)
-            .Select(job => (Guid?)job)
-            .FirstOrDefault();
+    private async Task BringUpToDateAsync(Guid firm, Guid job)
+    {
+        try
+        {
+            // What one job left behind in memory is none of the next one's.
+            await using var scope = scopes.CreateAsyncScope();
+            scope.ServiceProvider.GetRequiredService<FirmScope>().EnterFirm(firm);
+            await scope.ServiceProvider.GetRequiredService<KeptBoards>().BringUpToDateAsync(job);
+            keeper.Succeeded(job);
+        }
+        catch (Exception cause) when (cause is not OperationCanceledException)
+        {
+            keeper.Failed(job, cause);
+        }
+    }
+
+    private async Task<List<Guid>> NextAsync(Dictionary<Guid, int> times) =>
+        [.. (await cards.BehindAsync()).Where(job => !keeper.Rests(job) && times.GetValueOrDefault(job) < MostTimes).Take(AtATime)];
 }
