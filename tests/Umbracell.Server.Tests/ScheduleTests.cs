@@ -93,6 +93,16 @@ public sealed class ScheduleTests(Product product) : IClassFixture<Product>
         await UntilAsync(() => LeftAsync(owner, (1, 1)));
     }
 
+    [Fact]
+    public async Task A_schedule_that_stands_still_is_told_and_the_server_is_ready_all_the_same()
+    {
+        await using var working = new Product { WorksOff = true };
+        var client = working.CreateClient();
+        await UntilAsync(async () => await client.GetStringAsync("/readyz", Stop) == "Healthy");
+        await (await SchedulerAsync(working)).Standby(Stop);
+        (await client.GetStringAsync("/readyz", Stop)).ShouldBe("Degraded");
+    }
+
     private static SecurityEventRow Event(Person person, int days) =>
         new()
         {
