@@ -31,7 +31,7 @@ internal static class AccessSetup
             .AddSingleton<KnownDevice>()
             .AddSingleton<SecurityBook>()
             .AddScoped<Sessions>()
-            .AddScoped<SignInTries>();
+            .AddScoped(services => new SignInTries(services.GetRequiredService<UmbracellDb>(), TimeProvider.System));
         services
             .AddAuthentication(CookieOrToken)
             .AddPolicyScheme(

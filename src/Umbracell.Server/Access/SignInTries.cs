@@ -10,7 +10,9 @@ namespace Umbracell.Server.Access;
 /// that strangers who guess elsewhere do not keep them waiting.</summary>
 /// <remarks>A try is counted before the password is looked at, in one statement of the database: hundreds at once, also on several copies
 /// of the server, get no more tries than one after the other. Whether a name is known makes no difference to any of it.</remarks>
-internal sealed class SignInTries(UmbracellDb db)
+/// <param name="db">Where tries are counted.</param>
+/// <param name="time">The machine's time, whatever day a demo plays on.</param>
+internal sealed class SignInTries(UmbracellDb db, TimeProvider time)
 {
     private const int FreeByName = 5,
         FreeByAddress = 30;
@@ -32,14 +34,14 @@ internal sealed class SignInTries(UmbracellDb db)
     public async Task SucceededAsync(string name, string? device, string? address)
     {
         var (byName, byAddress) = (ByName(name, device), ByAddress(address ?? ""));
-        var old = TimeProvider.System.GetUtcNow().AddDays(-1);
+        var old = time.GetUtcNow().AddDays(-1);
         await db.Database.ExecuteSqlAsync($"delete from sign_in_tries where key = {byName} or last_at < {old}");
         await db.Database.ExecuteSqlAsync($"update sign_in_tries set failures = greatest(failures - 1, 0) where key = {byAddress}");
     }
 
     private async Task<TimeSpan?> CountAsync(string key, int free)
     {
-        var now = TimeProvider.System.GetUtcNow();
+        var now = time.GetUtcNow();
         var (longest, forgotten) = (Longest.TotalSeconds, now - Forgotten);
         var counted = await db.Database.ExecuteSqlAsync(
             $"""
