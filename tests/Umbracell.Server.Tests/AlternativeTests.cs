@@ -6,7 +6,7 @@ using Xunit;
 namespace Umbracell.Server.Tests;
 
 /// <summary>Kits, other systems, warmed drums and what other programs ask of material and money.</summary>
-public sealed class AlternativeTests(Product product) : IClassFixture<Product>
+public sealed class AlternativeTests(Product product)
 {
     [Theory]
     [InlineData("8' x 2'", "cheaper")]

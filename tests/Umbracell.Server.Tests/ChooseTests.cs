@@ -5,7 +5,7 @@ using Xunit;
 namespace Umbracell.Server.Tests;
 
 /// <summary>Choosing through the interface: what is kept, what is refused, what follows.</summary>
-public sealed class ChooseTests(Product product) : IClassFixture<Product>
+public sealed class ChooseTests(Product product)
 {
     [Fact]
     public async Task A_chosen_system_is_what_the_section_and_the_sets_then_speak_of()

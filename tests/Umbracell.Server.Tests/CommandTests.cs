@@ -6,7 +6,7 @@ using Xunit;
 namespace Umbracell.Server.Tests;
 
 /// <summary>What is entered on site may arrive late, twice, or in another order than it was made.</summary>
-public sealed class CommandTests(Product product) : IClassFixture<Product>
+public sealed class CommandTests(Product product)
 {
     private static readonly DateTimeOffset Yesterday = DateTimeOffset.UtcNow.AddDays(-1);
 

@@ -4,7 +4,7 @@ using Xunit;
 
 namespace Umbracell.Server.Tests;
 
-public sealed class ComputeTests(Product product) : IClassFixture<Product>
+public sealed class ComputeTests(Product product)
 {
     [Fact]
     public async Task Air_answers_in_SI_with_the_units_in_the_names()

@@ -8,7 +8,7 @@ using Xunit;
 namespace Umbracell.Server.Tests;
 
 /// <summary>Surfaces and jobs in and out of files.</summary>
-public sealed class ExchangeTests(Product product) : IClassFixture<Product>
+public sealed class ExchangeTests(Product product)
 {
     private const string Table =
         "Room;Type;Length (ft);Height (ft);Windows\nHall;wall;24;9;2 x 3' x 4'\nTower;roof deck;12;;\nStair;castle;10;8;\n";

@@ -5,7 +5,7 @@ using Xunit;
 namespace Umbracell.Server.Tests;
 
 /// <summary>The gate through the server: readings of a surface, the board and the window, and what other programs ask.</summary>
-public sealed class GateTests(Product product) : IClassFixture<Product>
+public sealed class GateTests(Product product)
 {
     [Fact]
     public async Task Board_and_window_tell_the_same_verdict_of_every_surface_of_the_demo()

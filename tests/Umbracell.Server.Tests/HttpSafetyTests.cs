@@ -13,7 +13,7 @@ using Xunit;
 namespace Umbracell.Server.Tests;
 
 /// <summary>A browser is not used against the person before it, and nobody is believed about where they come from.</summary>
-public sealed class HttpSafetyTests(Product product) : IClassFixture<Product>
+public sealed class HttpSafetyTests(Product product)
 {
     private const string Proxy = "10.1.2.3";
 

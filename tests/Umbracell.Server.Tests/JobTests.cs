@@ -4,7 +4,7 @@ using Xunit;
 
 namespace Umbracell.Server.Tests;
 
-public sealed class JobTests(Product product) : IClassFixture<Product>
+public sealed class JobTests(Product product)
 {
     [Fact]
     public async Task The_demo_shows_surfaces_of_every_verdict()

@@ -11,7 +11,7 @@ using Xunit;
 namespace Umbracell.Server.Tests;
 
 /// <summary>Figures are kept, and nobody can tell: whatever is changed, what is shown is what would be reckoned from nothing.</summary>
-public sealed class KeptFiguresTests(Product product) : IClassFixture<Product>
+public sealed class KeptFiguresTests(Product product)
 {
     // A firm whose rates and finished jobs nobody else reckons with meanwhile.
     private const string Owner = "owner@coldwaterlane.example";

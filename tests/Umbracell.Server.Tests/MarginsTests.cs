@@ -7,7 +7,7 @@ namespace Umbracell.Server.Tests;
 
 /// <summary>A firm holds margins of the gate tighter than the rules, and gate and ways to spray in the cold go by them.</summary>
 [Collection(EditedRecords.FirmRates)]
-public sealed class MarginsTests(Product product) : IClassFixture<Product>
+public sealed class MarginsTests(Product product)
 {
     public static TheoryData<GateMargin> Margins => [.. Enum.GetValues<GateMargin>()];
 

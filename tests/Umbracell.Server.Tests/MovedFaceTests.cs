@@ -5,7 +5,7 @@ using Xunit;
 namespace Umbracell.Server.Tests;
 
 /// <summary>The face of foam moved by hand: a number, kept as it is.</summary>
-public sealed class MovedFaceTests(Product product) : IClassFixture<Product>
+public sealed class MovedFaceTests(Product product)
 {
     [Theory]
     [InlineData(88.9)]

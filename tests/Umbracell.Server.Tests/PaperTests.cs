@@ -12,7 +12,7 @@ using Xunit;
 namespace Umbracell.Server.Tests;
 
 /// <summary>Papers of a job: made by the server from what it knows, kept, and printed from what it kept.</summary>
-public sealed class PaperTests(Product product) : IClassFixture<Product>
+public sealed class PaperTests(Product product)
 {
     [Fact]
     public void Every_kind_of_paper_is_made_by_one_part_of_the_product()

@@ -8,7 +8,7 @@ using Xunit;
 namespace Umbracell.Server.Tests;
 
 /// <summary>Places and target sets of the firm's own, typed and read from files.</summary>
-public sealed class PlaceTests(Product product) : IClassFixture<Product>
+public sealed class PlaceTests(Product product)
 {
     private const string Means = "14; 18; 27; 41; 54; 64; 69; 67; 59; 47; 36; 22",
         Humidities = "75";

@@ -6,7 +6,7 @@ using Xunit;
 namespace Umbracell.Server.Tests;
 
 /// <summary>Price, order, stock and past jobs through the interface.</summary>
-public sealed class PriceTests(Product product) : IClassFixture<Product>
+public sealed class PriceTests(Product product)
 {
     [Fact]
     public async Task A_bid_keeps_its_season_and_moving_the_day_to_January_tells_why_it_costs_more()

@@ -7,7 +7,7 @@ namespace Umbracell.Server.Tests;
 
 /// <summary>Money and paces by the area are typed and told in the reader's units, and kept as the same.</summary>
 [Collection(EditedRecords.FirmRates)]
-public sealed class RatesTests(Product product) : IClassFixture<Product>
+public sealed class RatesTests(Product product)
 {
     [Theory]
     [InlineData("tearOff", "us", "2", "2.00 per ft²", "21.53 per m²")]

@@ -11,7 +11,7 @@ using Xunit;
 namespace Umbracell.Server.Tests;
 
 /// <summary>Every endpoint there is says who may use it, and every role is tried on every one of them.</summary>
-public sealed class RightsMatrixTests(Product product) : IClassFixture<Product>
+public sealed class RightsMatrixTests(Product product)
 {
     // What anybody may ask: whether the server lives, the pages, the description of the interface, and signing in and out.
     private static readonly string[] Open =

@@ -5,7 +5,7 @@ using Xunit;
 namespace Umbracell.Server.Tests;
 
 /// <summary>What the firm pays and earns is for the owner and the estimators alone.</summary>
-public sealed class RightsTests(Product product) : IClassFixture<Product>
+public sealed class RightsTests(Product product)
 {
     private const string Owner = "owner@ninthacre.example",
         Estimator = "estimator@ninthacre.example",

@@ -13,7 +13,7 @@ using Xunit;
 namespace Umbracell.Server.Tests;
 
 /// <summary>What is done beside what people ask for stands in the database until it is done.</summary>
-public sealed class ScheduleTests(Product product) : IClassFixture<Product>
+public sealed class ScheduleTests(Product product)
 {
     private static CancellationToken Stop => TestContext.Current.CancellationToken;
 

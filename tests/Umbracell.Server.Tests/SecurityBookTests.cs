@@ -8,7 +8,7 @@ using Xunit;
 namespace Umbracell.Server.Tests;
 
 /// <summary>What bears on who may get at what stands in the firm's book, for its owners alone.</summary>
-public sealed class SecurityBookTests(Product product) : IClassFixture<Product>
+public sealed class SecurityBookTests(Product product)
 {
     [Fact]
     public async Task Sign_ins_refusals_roles_tokens_rates_exports_and_deletions_are_noted()

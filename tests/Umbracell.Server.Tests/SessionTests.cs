@@ -8,7 +8,7 @@ using Xunit;
 namespace Umbracell.Server.Tests;
 
 /// <summary>A sign-in is over the moment it is ended, whoever holds a copy of its cookie.</summary>
-public sealed class SessionTests(Product product) : IClassFixture<Product>
+public sealed class SessionTests(Product product)
 {
     [Fact]
     public async Task A_copied_cookie_is_worth_nothing_after_the_sign_out()

@@ -12,7 +12,7 @@ using Xunit;
 namespace Umbracell.Server.Tests;
 
 /// <summary>A stage registers itself: the board knows none by name.</summary>
-public sealed class StageCellTests(Product product) : IClassFixture<Product>
+public sealed class StageCellTests(Product product)
 {
     [Fact]
     public void Every_stage_brings_one_cell() =>

@@ -7,7 +7,7 @@ using Xunit;
 namespace Umbracell.Server.Tests;
 
 /// <summary>What the stages say of one another through the interface.</summary>
-public sealed class StageTests(Product product) : IClassFixture<Product>
+public sealed class StageTests(Product product)
 {
     private static readonly CultureInfo Invariant = CultureInfo.InvariantCulture;
 

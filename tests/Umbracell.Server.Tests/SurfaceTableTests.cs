@@ -7,7 +7,7 @@ using Xunit;
 namespace Umbracell.Server.Tests;
 
 /// <summary>Surfaces as a table that people read and that comes back in as the same surfaces.</summary>
-public sealed partial class SurfaceTableTests(Product product) : IClassFixture<Product>
+public sealed partial class SurfaceTableTests(Product product)
 {
     private static readonly (string Kind, string Size)[] Treated =
     [

@@ -11,7 +11,7 @@ using Xunit;
 namespace Umbracell.Server.Tests;
 
 /// <summary>An edit of a surface can be taken back to the last column, whatever it reset on the way.</summary>
-public sealed class SurfaceUndoTests(Product product) : IClassFixture<Product>
+public sealed class SurfaceUndoTests(Product product)
 {
     private static readonly (string Field, string Text)[] Edits =
     [

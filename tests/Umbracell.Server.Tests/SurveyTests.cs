@@ -8,7 +8,7 @@ using Xunit;
 namespace Umbracell.Server.Tests;
 
 /// <summary>The survey beside its grid: joints, notes, preparation, photos, baseline, exchange.</summary>
-public sealed class SurveyTests(Product product) : IClassFixture<Product>
+public sealed class SurveyTests(Product product)
 {
     [Fact]
     public async Task A_floor_that_the_plan_leaves_wetter_in_summer_says_so()

@@ -10,7 +10,7 @@ namespace Umbracell.Server.Tests;
 
 /// <summary>An edit of any record can be taken back by its id, and that likewise.</summary>
 [Collection(EditedRecords.FirmRates)]
-public sealed class TakingBackTests(Product product) : IClassFixture<Product>
+public sealed class TakingBackTests(Product product)
 {
     /// <summary>Fields of every kind of record, and texts for them that it does not have yet.</summary>
     public static TheoryData<string, string, string> Edits =>

@@ -8,7 +8,7 @@ using Xunit;
 namespace Umbracell.Server.Tests;
 
 /// <summary>Every kind of surface is held to its own row of the targets, in the choice and in the section alike.</summary>
-public sealed class TargetsOfSurfacesTests(Product product) : IClassFixture<Product>
+public sealed class TargetsOfSurfacesTests(Product product)
 {
     [Theory]
     [InlineData("6A", "basementWall", "20' x 8'", "", "U-0.0500")]

@@ -7,7 +7,7 @@ using Xunit;
 namespace Umbracell.Server.Tests;
 
 /// <summary>A program asks with a token of its own, which does no more than its role and ends.</summary>
-public sealed class TokenTests(Product product) : IClassFixture<Product>
+public sealed class TokenTests(Product product)
 {
     [Fact]
     public async Task A_token_does_what_its_role_may_and_is_told_once()

@@ -7,7 +7,7 @@ using Xunit;
 namespace Umbracell.Server.Tests;
 
 /// <summary>What people type, through the server: what is read and marked, what is refused and how it is told.</summary>
-public sealed class TypingTests(Product product) : IClassFixture<Product>
+public sealed class TypingTests(Product product)
 {
     [Theory]
     [InlineData("us", "indoorTemp", "21", "units", "21 °F", "21 °C")]
