@@ -139,7 +139,16 @@ public sealed partial class UmbracellDb
                 .HasPrincipalKey(s => new { s.FirmId, s.Id })
                 .OnDelete(DeleteBehavior.Cascade);
             reading.Ignore(r => r.Measured);
-            reading.ToTable(t => t.HasCheckConstraint("ck_readings_one_value", "num_nonnulls(temp_c, percent, found_dry) = 1"));
+            reading.Ignore(r => r.StatedError);
+            reading.ToTable(t =>
+            {
+                t.HasCheckConstraint("ck_readings_one_value", "num_nonnulls(temp_c, percent, found_dry) = 1");
+                t.HasCheckConstraint(
+                    "ck_readings_error_of_value",
+                    "(error_k is null or temp_c is not null) and (error_points is null or percent is not null)"
+                );
+                t.HasCheckConstraint("ck_readings_raw_of_wood", "raw_percent is null or kind = 'WoodMoisture'");
+            });
             reading.HasIndex(r => new { r.JobId, r.TakenAt });
             reading.HasQueryFilter(r => r.FirmId == CurrentFirm);
         });

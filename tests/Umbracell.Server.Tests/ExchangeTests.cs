@@ -162,7 +162,10 @@ public sealed class ExchangeTests(Product product)
         foreach (var reading in file["readings"]!.AsArray().Select(r => r!.AsObject()))
         {
             reading["value"] = (reading["tempC"] ?? reading["percent"] ?? (reading["foundDry"]!.GetValue<bool>() ? 1 : 0)).DeepClone();
-            new[] { "tempC", "percent", "foundDry" }.ToList().ForEach(typed => reading.Remove(typed));
+            reading["statedError"] = (reading["errorK"] ?? reading["errorPoints"])?.DeepClone();
+            reading["rawValue"] = reading["rawPercent"]?.DeepClone();
+            string[] typedNow = ["tempC", "percent", "foundDry", "errorK", "errorPoints", "rawPercent"];
+            typedNow.ToList().ForEach(typed => reading.Remove(typed));
         }
 
         file["job"]!["choosing"]!["schools"] = JsonNode.Parse("""[{ "question": "bandJoist", "school": "b" }]""");
@@ -188,7 +191,7 @@ public sealed class ExchangeTests(Product product)
 
         var again = await client.GetJsonAsync($"/api/jobs/{brought.Text("id")}/file");
         again["formatVersion"]!.GetValue<int>().ShouldBe(JobFile.CurrentVersion);
-        string[] ofReading = ["kind", "tempC", "percent", "foundDry", "takenAt"];
+        string[] ofReading = ["kind", "tempC", "percent", "foundDry", "errorK", "errorPoints", "rawPercent", "takenAt"];
         again["readings"]!
             .AsArray()
             .Select(r => string.Join(' ', ofReading.Select(of => r![of]?.ToJsonString())))

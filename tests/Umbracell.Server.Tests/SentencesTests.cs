@@ -282,7 +282,7 @@ public sealed class SentencesTests
                                     {
                                         What = "woodMoisture",
                                         Value = new(12, Dimension.MoistureContent),
-                                        StatedError = 1,
+                                        StatedError = new(1, Dimension.HumidityPoints),
                                         Instrument = "a",
                                         At = default,
                                     },
@@ -290,7 +290,7 @@ public sealed class SentencesTests
                                     {
                                         What = "woodMoisture",
                                         Value = new(22, Dimension.MoistureContent),
-                                        StatedError = 1,
+                                        StatedError = new(1, Dimension.HumidityPoints),
                                         Instrument = "b",
                                         At = default,
                                     },

@@ -346,7 +346,7 @@ public sealed class SurveyTests(Product product)
             $"/api/surfaces/{wall}/readings",
             ("wood", "14"),
             ("instrument", "pin meter"),
-            ("statedError", "1"),
+            ("moistureError", "1"),
             ("species", "larch"),
             ("correction", "-1.5")
         );
@@ -356,11 +356,41 @@ public sealed class SurveyTests(Product product)
             $"/api/surfaces/{wall}/readings",
             ("wood", "17"),
             ("instrument", "plate meter"),
-            ("statedError", "2")
+            ("moistureError", "2")
         );
         var surface = (await client.GetJsonAsync($"/api/jobs/{job}/surfaces"))[0]!;
         var finding = surface["findings"]!.AsArray().Single(f => f!.Text("rule") == "meters")!;
         finding["measured"]!.Number("amount").ShouldBe(17 - (14 - 1.5), 1e-9);
+    }
+
+    [Theory]
+    [InlineData("us", "thermometerError", "1", true)]
+    [InlineData("metric", "thermometerError", "1", false)]
+    [InlineData("us", "thermometerError", "1 K", false)]
+    // A page of before sent kelvins, whatever its units.
+    [InlineData("us", "statedError", "1", false)]
+    public async Task What_a_thermometer_may_be_out_by_is_typed_in_the_units_of_the_reader(
+        string units,
+        string field,
+        string error,
+        bool disagree
+    )
+    {
+        var (client, job, wall) = await StartAsync("studWall");
+        foreach (var (instrument, celsius) in new[] { ("infrared thermometer", "10 C"), ("contact thermometer", "11.7 C") })
+        {
+            var (status, answer) = await client.SendJsonAsync(
+                HttpMethod.Post,
+                $"/api/surfaces/{wall}/readings",
+                Asking.Typed(null, units, ("substrate", celsius), ("instrument", instrument), (field, error))
+            );
+            status.ShouldBe(200, answer.ToJsonString());
+        }
+
+        var surface = (await client.GetJsonAsync($"/api/jobs/{job}/surfaces"))[0]!;
+        var finding = surface["findings"]!.AsArray().SingleOrDefault(f => f!.Text("rule") == "meters");
+        (finding is not null).ShouldBe(disagree);
+        finding?["limit"]!.Number("amount").ShouldBe(2 / 1.8, 1e-9);
     }
 
     private async Task<(HttpClient Client, string Job, string Surface)> StartAsync(string kind)

@@ -124,14 +124,18 @@ public sealed class MigrationTests
             insert into jobs (id, firm_id, name, crew, climate_zone, target_set_id, indoor_c, indoor_rh_pct, outdoor_c,
                     outdoor_rh_pct, altitude_m, risk_pct, created_at)
                 values ({firm}, {firm}, 'kept job', '', '6A', 'iecc-2021', 20, 40, -15, 80, 0, 10, now());
-            insert into readings (id, firm_id, job_id, sheet_slug, kind, value, humidity_over, instrument, taken_at, taken_by, received_at)
-                values (gen_random_uuid(), {firm}, {firm}, 'marl-cc-20', {kind}, {value}, 'Water', 'meter', now(), 'lead', now());
+            insert into readings (id, firm_id, job_id, sheet_slug, kind, value, stated_error, raw_value, humidity_over, instrument,
+                    taken_at, taken_by, received_at)
+                values (gen_random_uuid(), {firm}, {firm}, 'marl-cc-20', {kind}, {value}, 1.5, {value + 2}, 'Water', 'meter', now(),
+                    'lead', now());
             """,
             TestContext.Current.CancellationToken
         );
         await migrator.MigrateAsync(cancellationToken: TestContext.Current.CancellationToken);
         var reading = await db.Readings.SingleAsync(TestContext.Current.CancellationToken);
         (reading.TempC, reading.Percent, reading.FoundDry).ShouldBe((celsius, percent, dry));
+        (reading.ErrorK, reading.ErrorPoints).ShouldBe((celsius is null ? null : 1.5, percent is null ? null : 1.5));
+        reading.RawPercent.ShouldBe(kind == "WoodMoisture" ? value + 2 : null);
     }
 
     [Fact]

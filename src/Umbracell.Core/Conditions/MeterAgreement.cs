@@ -12,8 +12,8 @@ public sealed record MeterReading
     /// <summary>The value.</summary>
     public required Figure Value { get; init; }
 
-    /// <summary>The instrument's stated error, 0 or more, same unit.</summary>
-    public required double StatedError { get; init; }
+    /// <summary>The instrument's stated error, 0 or more: a difference of what it reads.</summary>
+    public required Figure StatedError { get; init; }
 
     /// <summary>With what.</summary>
     public required string Instrument { get; init; }
@@ -29,36 +29,33 @@ public sealed record MeterReading
 public static class MeterAgreement
 {
     /// <summary>Readings further apart in time are not of the same thing.</summary>
-    private static readonly TimeSpan Together = TimeSpan.FromMinutes(30);
+    private static readonly TimeSpan SameTime = TimeSpan.FromMinutes(30);
 
     /// <summary>Pairs of readings of one thing at one place and time by different instruments that disagree, widest first.</summary>
     public static IReadOnlyList<Finding> Check(IReadOnlyList<MeterReading> readings) =>
         [
             .. readings
                 .SelectMany((a, i) => readings.Skip(i + 1).Select(b => (a, b)))
-                .Where(pair => Comparable(pair.a, pair.b) && Apart(pair.a, pair.b) > pair.a.StatedError + pair.b.StatedError + 1e-9)
+                .Where(pair => Comparable(pair.a, pair.b) && Apart(pair.a, pair.b) > BothErrors(pair.a, pair.b) + 1e-9)
                 .OrderByDescending(pair => Apart(pair.a, pair.b))
                 .Select(pair => Disagree(pair.a, pair.b)),
         ];
 
     private static bool Comparable(MeterReading a, MeterReading b) =>
-        a.What == b.What && a.Instrument != b.Instrument && a.Place == b.Place && (a.At - b.At).Duration() <= Together;
+        a.What == b.What && a.Instrument != b.Instrument && a.Place == b.Place && (a.At - b.At).Duration() <= SameTime;
 
     private static double Apart(MeterReading a, MeterReading b) => Math.Abs(a.Value.Amount - b.Value.Amount);
 
+    private static double BothErrors(MeterReading a, MeterReading b) => a.StatedError.Amount + b.StatedError.Amount;
+
     private static Finding Disagree(MeterReading a, MeterReading b)
     {
-        var difference = a.Value.Dimension switch
-        {
-            Dimension.Temperature => Dimension.TemperatureDifference,
-            Dimension.RelativeHumidity or Dimension.MoistureContent => Dimension.HumidityPoints,
-            var other => other,
-        };
+        var difference = a.StatedError.Dimension;
         return new(GateRules.Meters, "disagree", Verdict.Care, Citations.TwoMeters)
         {
             Measured = new(Apart(a, b), difference),
-            Limit = new(a.StatedError + b.StatedError, difference),
-            Margin = new(a.StatedError + b.StatedError - Apart(a, b), difference),
+            Limit = new(BothErrors(a, b), difference),
+            Margin = new(BothErrors(a, b) - Apart(a, b), difference),
             Figures = new Dictionary<string, Figure> { ["first"] = a.Value, ["second"] = b.Value },
             Words = new Dictionary<string, Said> { ["firstInstrument"] = a.Instrument, ["secondInstrument"] = b.Instrument },
         };

@@ -33,16 +33,19 @@ public static class QuantityPrinter
             (Dimension.Duration, _) => HoursAndMinutes(figure.Amount, way),
             (Dimension.Number, _) => Fixed(value, 3, way),
             (Dimension.Count, _) => Fixed(value, 0, way),
-            (Dimension.Sets, _) => Fixed(value, value is > 0 and < 0.1 ? 2 : 1, way) + (Fixed(value, 1, way) == "1.0" ? " set" : " sets"),
+            (Dimension.Sets, _) => Fixed(value, value is > 0 and < 0.1 ? 2 : 1, way) + OneOrMore(value, " set", " sets"),
             (Dimension.Percent, _) when value is > 0 and < 0.05 => "under 0.1 %",
             (Dimension.Percent, _) when value is > 99.95 and < 100 => "over 99.9 %",
             (Dimension.Chance, _) when value < 0.5 => "< 1 %",
             (Dimension.Chance, _) when value >= 99.5 => "> 99 %",
-            (Dimension.HumidityPoints, _) => Trimmed(value, 1, way) + " points",
+            (Dimension.HumidityPoints, _) => Trimmed(value, 1, way) + OneOrMore(value, " point", " points"),
             (Dimension.Money, _) => Rounded(figure.Dimension, system, value, way),
             _ => Rounded(figure.Dimension, system, value, way) + " " + Units.Of(figure.Dimension, system).Symbol,
         };
     }
+
+    // As it is printed: to one place.
+    private static string OneOrMore(double value, string one, string more) => Math.Round(Math.Abs(value), 1) == 1 ? one : more;
 
     /// <summary>A margin as the difference of the two figures it lies between, as those are printed: what stands beside each other on a
     /// screen adds up.</summary>

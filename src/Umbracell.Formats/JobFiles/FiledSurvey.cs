@@ -23,11 +23,13 @@ public sealed record FiledReading
 
     public required string Instrument { get; init; }
 
-    public required double? StatedError { get; init; }
+    public required double? ErrorK { get; init; }
+
+    public required double? ErrorPoints { get; init; }
 
     public required string Place { get; init; }
 
-    public required double? RawValue { get; init; }
+    public required double? RawPercent { get; init; }
 
     public required string Species { get; init; }
 
@@ -36,6 +38,16 @@ public sealed record FiledReading
     public required string TakenBy { get; init; }
 
     public DateTimeOffset? ReceivedAt { get; init; }
+
+    /// <summary>The field for what an instrument that fills a field may be out by; null where a field is filled by eye.</summary>
+    /// <param name="field">The field it fills.</param>
+    internal static string? ErrorFieldOf(string field) =>
+        field switch
+        {
+            "tempC" => "errorK",
+            "percent" => "errorPoints",
+            _ => null,
+        };
 
     /// <summary>The one field that a kind of reading fills.</summary>
     /// <param name="kind">The kind, in whatever case.</param>

@@ -45,7 +45,7 @@ public sealed record JobFile
     public JobFile WithoutPrices() => this with { Bids = null, Papers = Papers?.Where(paper => !paper.ShowsPrices).ToList() };
 
     /// <summary>Version written; a file of a later version is refused.</summary>
-    public const int CurrentVersion = 2;
+    public const int CurrentVersion = 3;
 
     private static readonly Lazy<JsonSchema> LazySchema = new(() => ShippedFiles.Schema("job"));
 
@@ -110,6 +110,9 @@ public sealed record JobFile
     [
         ("RhPct", 0, 100),
         ("riskPct", 0.1m, 50),
+        ("errorK", 0, 20),
+        ("errorPoints", 0, 20),
+        ("rawPercent", 0, 100),
         ("humidityClass", 1, 5),
         ("latitude", -90, 90),
         ("longitude", -180, 180),
@@ -226,6 +229,16 @@ public sealed record JobFile
                     ("greatest", Told(greatest))
                 )
             );
+        }
+
+        if ((r.ErrorK is not null && field != "tempC") || (r.ErrorPoints is not null && field != "percent"))
+        {
+            yield return ($"readings[{i}]", WordCatalog.Say("dataFile.job.readingError", ("kind", r.Kind)));
+        }
+
+        if (r.RawPercent is not null && !r.Kind.Equals("WoodMoisture", StringComparison.OrdinalIgnoreCase))
+        {
+            yield return ($"readings[{i}].rawPercent", WordCatalog.Say("dataFile.job.readingRaw", ("kind", r.Kind)));
         }
     }
 

@@ -8,7 +8,7 @@ namespace Umbracell.Formats.JobFiles;
 internal static class JobFileUpgrades
 {
     // The first makes version 2 of version 1. What was only added to the shape needs no step: a file without it is whole.
-    private static readonly Action<JsonObject>[] Steps = [ToSecondVersion];
+    private static readonly Action<JsonObject>[] Steps = [ToSecondVersion, TypeErrors];
 
     /// <summary>A file in the shape of today.</summary>
     /// <param name="file">The file as it was read; a file of today's version, or of none, stays as it is.</param>
@@ -41,7 +41,7 @@ internal static class JobFileUpgrades
     // A value was °C, percent, or 1 and 0 by turns.
     private static void TypeReadings(JsonObject job)
     {
-        foreach (var reading in (job["readings"] as JsonArray ?? []).OfType<JsonObject>())
+        foreach (var reading in ReadingsOf(job))
         {
             if (reading["kind"] is not JsonValue kind || !reading.Remove("value", out var value))
             {
@@ -55,6 +55,31 @@ internal static class JobFileUpgrades
             reading[field] = field == "foundDry" && isNumber ? value!.GetValue<double>() > 0 : value;
         }
     }
+
+    // An error was kelvins or points by turns; what a reading without an instrument had says nothing.
+    private static void TypeErrors(JsonObject job)
+    {
+        foreach (var reading in ReadingsOf(job))
+        {
+            if (reading["kind"] is not JsonValue kind || !reading.Remove("statedError", out var error))
+            {
+                continue;
+            }
+
+            (reading["errorK"], reading["errorPoints"]) = (null, null);
+            if (FiledReading.ErrorFieldOf(FiledReading.FieldOf(kind.ToString())) is { } field)
+            {
+                reading[field] = error;
+            }
+
+            if (reading.Remove("rawValue", out var raw))
+            {
+                reading["rawPercent"] = raw;
+            }
+        }
+    }
+
+    private static IEnumerable<JsonObject> ReadingsOf(JsonObject job) => (job["readings"] as JsonArray ?? []).OfType<JsonObject>();
 
     private static void NameSchools(JsonObject job)
     {

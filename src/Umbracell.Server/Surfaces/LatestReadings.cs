@@ -49,12 +49,13 @@ internal sealed class LatestReadings
     public IReadOnlyList<Finding> Disagreements(Guid surface) =>
         MeterAgreement.Check([
             .. from reading in _allOfSurface[surface]
-            where reading.Measured is not null && reading.StatedError is not null
+            let statedError = reading.StatedError
+            where reading.Measured is not null && statedError is not null
             select new MeterReading
             {
                 What = Vocabulary.KeyOf(reading.Kind),
                 Value = reading.Measured!.Value,
-                StatedError = reading.StatedError!.Value,
+                StatedError = statedError.Value,
                 Instrument = reading.Instrument,
                 At = reading.TakenAt,
                 Place = reading.Place,

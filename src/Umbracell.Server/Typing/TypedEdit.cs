@@ -319,8 +319,9 @@ internal static class FieldRanges
     public static readonly FigureRange DrumTemperature = new FigureRange(-40, 90, Dimension.Temperature).Usually(0, 45);
     public static readonly FigureRange Humidity = new(1, 100, Dimension.RelativeHumidity);
     public static readonly FigureRange WoodMoisture = new(0, 100, Dimension.MoistureContent);
-    public static readonly FigureRange StatedError = new(0, 20, Dimension.Number);
-    public static readonly FigureRange MoistureCorrection = new(-15, 15, Dimension.Number);
+    public static readonly FigureRange ThermometerError = new(0, 10, Dimension.TemperatureDifference);
+    public static readonly FigureRange MoistureError = new(0, 20, Dimension.HumidityPoints);
+    public static readonly FigureRange MoistureCorrection = new(-15, 15, Dimension.HumidityPoints);
     public static readonly FigureRange MemberShare = new(0, 60, Dimension.Percent);
     public static readonly FigureRange Layer = new FigureRange(0.0001, 3, Dimension.Thickness).Usually(0.0001, 1);
     public static readonly FigureRange VentChannel = new FigureRange(0, 0.2, Dimension.Thickness);

@@ -27,6 +27,8 @@ internal static class WindowEndpoints
         "drumB",
         "instrument",
         "statedError",
+        "thermometerError",
+        "moistureError",
         "place",
         "species",
         "correction",
@@ -89,13 +91,18 @@ internal static class WindowEndpoints
         var fields = new TypedFields(edit);
         var readings = new List<ReadingRow>();
         var (instrument, place, species) = ("", "", "");
-        double? error = null;
+        double? errorK = null,
+            errorPoints = null;
         var correction = 0.0;
         var over = HumidityReference.Water;
         fields.Text("instrument", 80, required: false, text => instrument = text);
         fields.Text("place", 120, required: false, text => place = text);
         fields.Text("species", 60, required: false, text => species = text);
-        fields.QuantityOrBlank("statedError", FieldRanges.StatedError, value => error = value);
+
+        // What waits from a page of before has one number for all instruments, in kelvins or points.
+        fields.QuantityOrBlank("statedError", new(0, 20, Dimension.Number), value => (errorK, errorPoints) = (value, value));
+        fields.QuantityOrBlank("thermometerError", FieldRanges.ThermometerError, value => errorK = value);
+        fields.QuantityOrBlank("moistureError", FieldRanges.MoistureError, value => errorPoints = value);
         fields.QuantityOrBlank("correction", FieldRanges.MoistureCorrection, value => correction = value ?? 0);
         fields.Choice<HumidityReference>("humidityOver", value => over = value);
         Take("substrate", FieldRanges.ReadTemperature, ReadingKind.SubstrateTemperature, "surface thermometer");
@@ -141,6 +148,7 @@ internal static class WindowEndpoints
 
             // A wood meter is made for one species: its own table gives the points for another.
             var corrects = kind == ReadingKind.WoodMoisture && correction != 0;
+            var isTemperature = range.Dimension == Dimension.Temperature;
             fields.Quantity(
                 field,
                 range,
@@ -151,14 +159,15 @@ internal static class WindowEndpoints
                             SurfaceId = ofDrum ? null : surface.Id,
                             SheetSlug = ofDrum ? surface.SheetSlug : null,
                             Kind = kind,
-                            TempC = range.Dimension == Dimension.Temperature ? si : null,
+                            TempC = isTemperature ? si : null,
                             Percent =
-                                range.Dimension == Dimension.Temperature ? null
+                                isTemperature ? null
                                 : corrects ? Math.Max(0, si + correction)
                                 : si,
-                            RawValue = corrects ? si : null,
+                            RawPercent = corrects ? si : null,
                             Species = kind == ReadingKind.WoodMoisture ? species : "",
-                            StatedError = error,
+                            ErrorK = isTemperature ? errorK : null,
+                            ErrorPoints = isTemperature ? null : errorPoints,
                             Place = ofDrum ? "" : place,
                             HumidityOver = kind == ReadingKind.Humidity ? over : HumidityReference.Water,
                             Instrument = instrument.Length > 0 ? instrument : usual,
@@ -203,7 +212,7 @@ internal static class WindowEndpoints
             Figure = FigureAnswer.Maybe(row.Measured),
             FoundDry = row.FoundDry,
             Instrument = row.Instrument,
-            StatedError = row.StatedError,
+            StatedError = FigureAnswer.Maybe(row.StatedError),
             Place = row.Place,
             Species = row.Species,
             TakenAt = row.TakenAt,

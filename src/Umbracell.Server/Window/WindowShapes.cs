@@ -17,7 +17,7 @@ public sealed record ReadingAnswer
 
     public required string Instrument { get; init; }
 
-    public required double? StatedError { get; init; }
+    public required FigureAnswer? StatedError { get; init; }
 
     public required string Place { get; init; }
 

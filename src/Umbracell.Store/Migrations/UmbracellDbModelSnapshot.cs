@@ -1382,6 +1382,14 @@ namespace Umbracell.Store.Migrations
                         .HasColumnType("uuid")
                         .HasColumnName("id");
 
+                    b.Property<double?>("ErrorK")
+                        .HasColumnType("double precision")
+                        .HasColumnName("error_k");
+
+                    b.Property<double?>("ErrorPoints")
+                        .HasColumnType("double precision")
+                        .HasColumnName("error_points");
+
                     b.Property<Guid>("FirmId")
                         .HasColumnType("uuid")
                         .HasColumnName("firm_id");
@@ -1420,9 +1428,9 @@ namespace Umbracell.Store.Migrations
                         .HasColumnType("text")
                         .HasColumnName("place");
 
-                    b.Property<double?>("RawValue")
+                    b.Property<double?>("RawPercent")
                         .HasColumnType("double precision")
-                        .HasColumnName("raw_value");
+                        .HasColumnName("raw_percent");
 
                     b.Property<DateTimeOffset>("ReceivedAt")
                         .HasColumnType("timestamp with time zone")
@@ -1436,10 +1444,6 @@ namespace Umbracell.Store.Migrations
                         .IsRequired()
                         .HasColumnType("text")
                         .HasColumnName("species");
-
-                    b.Property<double?>("StatedError")
-                        .HasColumnType("double precision")
-                        .HasColumnName("stated_error");
 
                     b.Property<Guid?>("SurfaceId")
                         .HasColumnType("uuid")
@@ -1472,7 +1476,11 @@ namespace Umbracell.Store.Migrations
 
                     b.ToTable("readings", null, t =>
                         {
+                            t.HasCheckConstraint("ck_readings_error_of_value", "(error_k is null or temp_c is not null) and (error_points is null or percent is not null)");
+
                             t.HasCheckConstraint("ck_readings_one_value", "num_nonnulls(temp_c, percent, found_dry) = 1");
+
+                            t.HasCheckConstraint("ck_readings_raw_of_wood", "raw_percent is null or kind = 'WoodMoisture'");
                         });
                 });
 

@@ -359,14 +359,23 @@ public sealed class ReadingRow : IFirmRow, IFigureInput
 
     public required string Instrument { get; set; }
 
-    /// <summary>Stated error of the instrument in the unit it reads in; null where none was given.</summary>
-    public double? StatedError { get; set; }
+    /// <summary>What a thermometer may be out by, K; null where none was given, and for what is no temperature.</summary>
+    public double? ErrorK { get; set; }
+
+    /// <summary>What a meter of humidity or moisture may be out by, points; null where none was given, and for what is neither.</summary>
+    public double? ErrorPoints { get; set; }
+
+    /// <summary>What the instrument states it may be out by; null where none was given.</summary>
+    public Figure? StatedError =>
+        ErrorK is { } kelvins ? new(kelvins, Dimension.TemperatureDifference)
+        : ErrorPoints is { } points ? new(points, Dimension.HumidityPoints)
+        : null;
 
     /// <summary>Where on the surface; empty where not said.</summary>
     public string Place { get; set; } = "";
 
-    /// <summary>Wood: what the meter showed before the species correction; null where none was made.</summary>
-    public double? RawValue { get; set; }
+    /// <summary>Wood: what the meter showed before the species correction, percent; null where none was made.</summary>
+    public double? RawPercent { get; set; }
 
     /// <summary>Wood: species the correction is for.</summary>
     public string Species { get; set; } = "";

@@ -169,7 +169,7 @@ internal sealed class DemoSurface(Surface surface, UnitSystem units)
                 Percent = percent,
                 FoundDry = dry,
                 Instrument = instrument,
-                StatedError = error,
+                ErrorPoints = error,
                 TakenBy = "crew lead, crew Heron",
             }
         );

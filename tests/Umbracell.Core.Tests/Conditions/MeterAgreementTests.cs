@@ -34,7 +34,7 @@ public sealed class MeterAgreementTests
         {
             What = "woodMoisture",
             Value = new(percent, Dimension.MoistureContent),
-            StatedError = 2,
+            StatedError = new(2, Dimension.HumidityPoints),
             Instrument = instrument,
             At = Now,
         };

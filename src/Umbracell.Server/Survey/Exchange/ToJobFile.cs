@@ -76,6 +76,7 @@ internal static partial class ToJobFile
     [MapperIgnoreSource(nameof(ReadingRow.FirmId))]
     [MapperIgnoreSource(nameof(ReadingRow.JobId))]
     [MapperIgnoreSource(nameof(ReadingRow.Measured))]
+    [MapperIgnoreSource(nameof(ReadingRow.StatedError))]
     [MapProperty(nameof(ReadingRow.SheetSlug), nameof(FiledReading.SheetId))]
     public static partial FiledReading Of(ReadingRow reading);
 

@@ -51,7 +51,8 @@ const fields = computed(() => [
 // Said of all readings taken down together.
 const about = computed(() => [
   'instrument',
-  'statedError',
+  'thermometerError',
+  'moistureError',
   'place',
   ...(props.answer.substrateKind === 'wood' ? ['species', 'correction'] : []),
 ])
@@ -60,7 +61,8 @@ function last(field: string) {
   const reading = props.answer.readings.find((one) => one.kind === kinds[field])
   if (!reading) return t('window.never')
   const value = reading.figure ? reader.print(reading.figure) : t(`window.dry.${reading.foundDry ? 'yes' : 'no'}`)
-  const where = writing.listed([reading.place, reading.species].filter(Boolean))
+  const error = reading.statedError ? t('window.within', { error: reader.print(reading.statedError) }) : ''
+  const where = writing.listed([error, reading.place, reading.species].filter(Boolean))
   return writing.noted(t('window.last', { value, age: age(reading.takenAt) }), where)
 }
 
@@ -125,18 +127,20 @@ async function save() {
     </label>
     <details class="about" :open="about.some((field) => typed[field] || faults[field])">
       <summary>{{ t('window.about') }}</summary>
-      <label v-for="field in about" :key="field" class="field">
-        <span>{{ t(`window.field.${field}`) }}</span>
-        <input
-          v-model="typed[field]"
-          class="input"
-          autocomplete="off"
-          :name="field"
-          :disabled="!mayEdit"
-          :aria-invalid="!!faults[field]"
-        />
-        <em class="small fault">{{ faults[field] }}</em>
-      </label>
+      <div class="fields">
+        <label v-for="field in about" :key="field" class="field">
+          <span>{{ t(`window.field.${field}`) }}</span>
+          <input
+            v-model="typed[field]"
+            class="input"
+            autocomplete="off"
+            :name="field"
+            :disabled="!mayEdit"
+            :aria-invalid="!!faults[field]"
+          />
+          <em class="small fault">{{ faults[field] }}</em>
+        </label>
+      </div>
       <p v-if="answer.substrateKind === 'wood'" class="small quiet">{{ t('window.correctionLead') }}</p>
     </details>
     <div class="go">
@@ -160,14 +164,11 @@ async function save() {
   min-height: 44px;
   padding-top: 12px;
 }
-.about[open] {
+.about .fields {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
   gap: 10px 14px;
-}
-.about summary,
-.about p {
-  grid-column: 1 / -1;
+  align-items: end;
 }
 .readings {
   background: var(--sheet);
