@@ -291,6 +291,42 @@ public sealed class ExchangeTests(Product product)
         problem["file"]!.Text("fault").ShouldBe(fault);
     }
 
+    [Theory]
+    [InlineData("openings", 60_000, "tooLong")]
+    [InlineData("openings", 250, "tooManyParts")]
+    [InlineData("size", 250, "tooManyParts")]
+    public async Task A_text_of_more_parts_than_are_read_is_refused_typed_or_brought_in(string field, int parts, string code)
+    {
+        var (client, job) = await Exchanging.JobAsync(product);
+        var text = string.Join("; ", Enumerable.Repeat("1 m x 1 m", parts));
+        var fields = new Dictionary<string, string>
+        {
+            ["name"] = "Many",
+            ["shape"] = "outline",
+            [field] = text,
+        };
+        var (status, typed) = await client.SendJsonAsync(HttpMethod.Post, $"/api/jobs/{job}/surfaces", new { units = "metric", fields });
+        (status, typed["faults"]![0]!.Text("code")).ShouldBe((400, code));
+        var (_, checkedRows) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            $"/api/jobs/{job}/imports/check",
+            new
+            {
+                units = "metric",
+                rows = new[]
+                {
+                    new
+                    {
+                        line = 1,
+                        fields,
+                        note = "",
+                    },
+                },
+            }
+        );
+        checkedRows["rows"]![0]!["faults"]![0]!.Text("code").ShouldBe(code);
+    }
+
     [Fact]
     public async Task A_table_of_two_hundred_thousand_lines_is_refused()
     {

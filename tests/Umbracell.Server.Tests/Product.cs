@@ -5,8 +5,10 @@ using System.Net.Http.Json;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using Microsoft.AspNetCore.Hosting;
+using Microsoft.AspNetCore.Identity;
 using Microsoft.AspNetCore.Mvc.Testing;
 using Microsoft.EntityFrameworkCore;
+using Microsoft.Extensions.Options;
 using Shouldly;
 using Umbracell.Formats.DataFiles;
 using Umbracell.Server.Surfaces;
@@ -110,8 +112,9 @@ public sealed class Product : WebApplicationFactory<Program>
         await change(db);
     }
 
+    // A password is made slow to try on purpose; a thousand tests that sign in would try it for minutes.
     private static readonly Lazy<string> Hashed = new(() =>
-        new Microsoft.AspNetCore.Identity.PasswordHasher<string>().HashPassword("", DemoSeed.Password)
+        new PasswordHasher<string>(Options.Create(new PasswordHasherOptions { IterationCount = 100 })).HashPassword("", DemoSeed.Password)
     );
 
     private static UmbracellDb AsOwner(FirmScope scope) =>
@@ -142,6 +145,13 @@ public sealed class Product : WebApplicationFactory<Program>
                 Now = DateTimeOffset.UtcNow,
                 Copies = 2,
             }
+        );
+        await db.Database.ExecuteSqlAsync(
+            $"""
+            alter table people no force row level security;
+            update people set password_hash = {Hashed.Value} where password_hash is not null;
+            alter table people force row level security;
+            """
         );
     }
 }

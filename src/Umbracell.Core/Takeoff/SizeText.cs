@@ -22,6 +22,12 @@ public static partial class SizeText
     /// <summary>Sides of an opening.</summary>
     public static FigureRange OpeningRange { get; } = new FigureRange(0.02, 60, Dimension.Span).Usually(0.1, 12);
 
+    /// <summary>Corners of an outline that are read: each side is held against every other.</summary>
+    public const int MostCorners = 200;
+
+    /// <summary>Openings of a surface that are read, those of one size entered together being one.</summary>
+    public const int MostOpenings = 200;
+
     /// <summary>What became of a typed size.</summary>
     /// <param name="Shape">The shape, or null.</param>
     /// <param name="Part">The first part that could not be taken, or null.</param>
@@ -31,6 +37,9 @@ public static partial class SizeText
         /// <summary>The first part that was read and may have been meant otherwise, with the whole text for the other meaning; null where
         /// there is none.</summary>
         public TypedQuantity? Doubtful { get; init; }
+
+        /// <summary>Whether it has more than <see cref="MostCorners"/> corners; none of them was read then.</summary>
+        public bool TooMany { get; init; }
     }
 
     /// <summary>What became of typed openings.</summary>
@@ -40,6 +49,9 @@ public static partial class SizeText
     {
         /// <summary>The first part that was read and is not what is usually found; null where there is none.</summary>
         public TypedQuantity? Doubtful { get; init; }
+
+        /// <summary>Whether there are more than <see cref="MostOpenings"/>; none of them was read then.</summary>
+        public bool TooMany { get; init; }
     }
 
     /// <summary>Reads the size of a shape.</summary>
@@ -116,8 +128,14 @@ public static partial class SizeText
     // "0 x 0; 24' x 0; 24' x 9'; 0 x 14'": across and up from any point.
     private static TypedShape ParseOutline(string text, UnitSystem system)
     {
+        var parts = text.Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries);
+        if (parts.Length > MostCorners)
+        {
+            return new(null, null, [SizePart.Corners]) { TooMany = true };
+        }
+
         var corners = new List<Corner>();
-        foreach (var one in text.Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries))
+        foreach (var one in parts)
         {
             var typed = Split(one);
             if (typed.Length != 2)
@@ -144,7 +162,13 @@ public static partial class SizeText
     {
         var openings = new List<Opening>();
         TypedQuantity? doubtful = null;
-        foreach (var one in text.Split([';', '+'], StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries))
+        var parts = text.Split([';', '+'], StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries);
+        if (parts.Length > MostOpenings)
+        {
+            return new(null, null) { TooMany = true };
+        }
+
+        foreach (var one in parts)
         {
             var typed = Split(one);
             if (typed.Length is < 2 or > 3)

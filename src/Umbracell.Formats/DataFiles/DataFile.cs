@@ -35,6 +35,9 @@ public sealed class DataFileException(string file, IReadOnlyList<DataFault> faul
 /// <summary>Reads JSON data files against their JSON Schema with line-precise errors.</summary>
 public static class DataFile
 {
+    // Whoever mends the first ones sees the others.
+    private const int MostFaults = 200;
+
     /// <summary>Camel case names and enums, as in the files.</summary>
     public static JsonSerializerOptions Json { get; } =
         new(JsonSerializerDefaults.Web) { Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase) } };
@@ -58,6 +61,7 @@ public static class DataFile
         var faults = schema
             .Validate(read)
             .SelectMany(Deepest)
+            .Take(MostFaults)
             .Select(e => Describe(e, root, isAsWritten: upgrade is null))
             .Distinct()
             .OrderBy(f => f.Line)
@@ -95,8 +99,16 @@ public static class DataFile
     private static DataFileException Unreadable(string name, System.Text.Json.JsonException e) =>
         new(name, [new((int)(e.LineNumber ?? 0) + 1, e.Path ?? "", WordCatalog.Say("dataFile.notJson"))]);
 
-    /// <summary>The line on which a value stands; 1 where the path leads nowhere.</summary>
-    public static int LineOf(string text, string path) => LineOf(Parse("", text), path);
+    /// <summary>Faults that were found in what a file says, each with the line its value stands on; 1 where its path leads
+    /// nowhere.</summary>
+    /// <param name="text">The file.</param>
+    /// <param name="found">Path and sentence of each.</param>
+    public static IReadOnlyList<DataFault> Faults(string text, IEnumerable<(string Path, string Sentence)> found)
+    {
+        List<(string Path, string Sentence)> some = [.. found.Take(MostFaults)];
+        var root = some.Count > 0 ? Parse("", text) : JValue.CreateNull();
+        return [.. some.Select(f => new DataFault(LineOf(root, f.Path), f.Path, f.Sentence))];
+    }
 
     private static JToken Parse(string name, string text)
     {
@@ -154,6 +166,7 @@ public static class DataFile
                 "dataFile.value.oneOf",
                 ("list", Writing.Listed(error.Schema.Enumeration.Select(v => v?.ToString() ?? "null")))
             ),
+            ValidationErrorKind.TooManyItems => WordCatalog.Say("dataFile.value.tooMany", ("most", Told(error.Schema.MaxItems))),
             ValidationErrorKind.TooFewItems => WordCatalog.Say("dataFile.value.tooFew"),
             ValidationErrorKind.PatternMismatch => WordCatalog.Say("dataFile.value.pattern"),
             _ => WordCatalog.Say("dataFile.value.misfit", ("kind", error.Kind.ToString())),

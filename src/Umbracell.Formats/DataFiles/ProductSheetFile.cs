@@ -27,10 +27,10 @@ public static class ProductSheetFile
         }
         catch (ArgumentException e)
         {
-            throw new DataFileException(name, [new(DataFile.LineOf(text, "agedR"), "agedR", e.Message)]);
+            throw new DataFileException(name, DataFile.Faults(text, [("agedR", e.Message)]));
         }
 
-        var faults = sheet.Contradictions().Select(c => new DataFault(DataFile.LineOf(text, c.Path), c.Path, Sentence(c))).ToList();
+        var faults = DataFile.Faults(text, sheet.Contradictions().Select(c => (c.Path, Sentence(c))));
         return faults.Count > 0 ? throw new DataFileException(name, faults) : sheet;
     }
 

@@ -149,6 +149,12 @@ public sealed record JobFile
 
     private static void Bound(string name, JsonSchemaProperty property)
     {
+        property.MaxItems = name switch
+        {
+            "cornersM" => 2 * SizeText.MostCorners,
+            "openings" => SizeText.MostOpenings,
+            _ => property.MaxItems,
+        };
         var number = property.Item ?? property;
         var type = number.ActualTypeSchema.Type;
         if (type.HasFlag(JsonObjectType.String) && number.Format is null && !number.HasReference)
@@ -178,7 +184,7 @@ public sealed record JobFile
     public static JobFile Read(string name, string text)
     {
         var file = DataFile.Read<JobFile>(name, text, LazySchema.Value, JobFileUpgrades.ToCurrent);
-        var faults = file.Contradictions().Select(c => new DataFault(DataFile.LineOf(text, c.Path), c.Path, c.Sentence)).ToList();
+        var faults = DataFile.Faults(text, file.Contradictions());
         return faults.Count > 0 ? throw new DataFileException(name, faults) : file;
     }
 

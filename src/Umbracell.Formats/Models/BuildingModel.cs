@@ -15,6 +15,7 @@ public sealed record BuildingModel(IReadOnlyList<ImportedRow> Rows, IReadOnlyLis
     public const int MostSurfaces = 5_000;
 
     private const long MostCharacters = 64_000_000;
+    private const int MostNested = 64;
 
     private static readonly Dictionary<string, double> LengthUnits = new(StringComparer.OrdinalIgnoreCase)
     {
@@ -30,31 +31,47 @@ public sealed record BuildingModel(IReadOnlyList<ImportedRow> Rows, IReadOnlyLis
 
     /// <summary>Reads a model.</summary>
     /// <exception cref="UnreadableFileException">Not XML, XML with outside entities, another schema, a unit that is not known, too many
-    /// surfaces.</exception>
+    /// surfaces, nested deeper than any model.</exception>
     public static BuildingModel Read(byte[] bytes)
     {
-        var root = Load(bytes);
-        if (root.Name.LocalName != "gbXML")
+        try
         {
-            throw new UnreadableFileException(FileFault.NotABuildingModel, 0, root.Name.LocalName);
+            CheckDepth(bytes);
+            using var reader = Open(bytes);
+            return Read(reader);
+        }
+        catch (XmlException e)
+        {
+            throw new UnreadableFileException(
+                e.Message.Contains("DTD", StringComparison.Ordinal) ? FileFault.ForbiddenXml : FileFault.NotXml,
+                e.LineNumber
+            );
+        }
+    }
+
+    private static BuildingModel Read(XmlReader reader)
+    {
+        reader.MoveToContent();
+        if (reader.LocalName != "gbXML")
+        {
+            throw new UnreadableFileException(FileFault.NotABuildingModel, 0, reader.LocalName);
         }
 
-        var unit = root.Attribute("lengthUnit")?.Value ?? "";
+        var unit = reader.GetAttribute("lengthUnit") ?? "";
         if (!LengthUnits.TryGetValue(unit, out var metres))
         {
             throw new UnreadableFileException(FileFault.UnknownUnit, 0, unit);
         }
 
-        var surfaces = root.Descendants().Where(e => e.Name.LocalName == "Surface" && e.Parent?.Name.LocalName == "Campus").ToList();
-        if (surfaces.Count > MostSurfaces)
-        {
-            throw new UnreadableFileException(FileFault.TooManyLines, 0, surfaces.Count.ToString(CultureInfo.InvariantCulture));
-        }
-
         var rows = new List<ImportedRow>();
         var skipped = new List<SkippedSurface>();
-        foreach (var (surface, i) in surfaces.Select((s, i) => (s, i + 1)))
+        foreach (var (surface, i) in Surfaces(reader).Select((s, i) => (s, i + 1)))
         {
+            if (i > MostSurfaces)
+            {
+                throw new UnreadableFileException(FileFault.TooManyLines, 0, $"over {MostSurfaces.ToString(CultureInfo.InvariantCulture)}");
+            }
+
             var taken = ModelSurface.Of(surface, metres);
             if (taken.Reason.Length > 0)
             {
@@ -69,32 +86,56 @@ public sealed record BuildingModel(IReadOnlyList<ImportedRow> Rows, IReadOnlyLis
         return new(rows, skipped);
     }
 
-    private static XElement Load(byte[] bytes)
+    // One surface at a time is held; what else a model tells is passed over.
+    private static IEnumerable<XElement> Surfaces(XmlReader reader)
     {
-        // Nothing outside the file is ever fetched, and no document type is read: entities could swell or reach out.
-        var settings = new XmlReaderSettings
+        var isInCampus = false;
+        while (!reader.EOF)
         {
-            DtdProcessing = DtdProcessing.Prohibit,
-            XmlResolver = null,
-            MaxCharactersInDocument = MostCharacters,
-        };
-        try
-        {
-            using var reader = XmlReader.Create(new MemoryStream(bytes), settings);
-            return XDocument.Load(reader).Root ?? throw new UnreadableFileException(FileFault.NotXml);
-        }
-        catch (XmlException e)
-        {
-            throw new UnreadableFileException(
-                e.Message.Contains("DTD", StringComparison.Ordinal) ? FileFault.ForbiddenXml : FileFault.NotXml,
-                e.LineNumber
-            );
+            if (reader.NodeType == XmlNodeType.Element && reader.Depth == 2 && isInCampus && reader.LocalName == "Surface")
+            {
+                // Reading it leaves the reader behind it.
+                yield return (XElement)XNode.ReadFrom(reader);
+                continue;
+            }
+
+            isInCampus = reader is { NodeType: XmlNodeType.Element, Depth: 1 } ? reader.LocalName == "Campus" : isInCampus;
+            reader.Read();
         }
     }
+
+    private static void CheckDepth(byte[] bytes)
+    {
+        using var reader = Open(bytes);
+        while (reader.Read())
+        {
+            if (reader.Depth > MostNested)
+            {
+                throw new UnreadableFileException(
+                    FileFault.NestsTooDeep,
+                    ((IXmlLineInfo)reader).LineNumber,
+                    MostNested.ToString(CultureInfo.InvariantCulture)
+                );
+            }
+        }
+    }
+
+    // Nothing outside the file is ever fetched, and no document type is read: entities could swell or reach out.
+    private static XmlReader Open(byte[] bytes) =>
+        XmlReader.Create(
+            new MemoryStream(bytes, writable: false),
+            new()
+            {
+                DtdProcessing = DtdProcessing.Prohibit,
+                XmlResolver = null,
+                MaxCharactersInDocument = MostCharacters,
+            }
+        );
 }
 
 /// <summary>A surface of a model that could not be taken.</summary>
 /// <param name="Number">Its place in the file, from 1.</param>
 /// <param name="Name">Its name or id.</param>
-/// <param name="Reason">Key of the reason: <c>noGeometry</c>, <c>crossesItself</c>, <c>tooSmall</c>, <c>notTreated</c>.</param>
+/// <param name="Reason">Key of the reason: <c>noGeometry</c>, <c>tooManyCorners</c>, <c>crossesItself</c>, <c>tooSmall</c>,
+/// <c>notTreated</c>, <c>tooManyOpenings</c>.</param>
 public sealed record SkippedSurface(int Number, string Name, string Reason);

@@ -13,6 +13,9 @@ internal sealed record FlatOutline(IReadOnlyList<Corner> Corners, double TiltDeg
 
     public double Area => Outlines.AreaOf(Corners).SquareMetres;
 
+    /// <summary>More corners than any size that is typed may have.</summary>
+    public bool HasTooManyCorners => Corners.Count > Core.Takeoff.SizeText.MostCorners;
+
     public bool CrossesItself => Outlines.CrossesItself(Corners);
 
     private (double X, double Y) Extent => (Corners.Max(c => c.X), Corners.Max(c => c.Y));

@@ -23,7 +23,7 @@ internal sealed record ModelSurface
 
     private FlatOutline? Outline { get; init; }
 
-    private IReadOnlyList<(double Width, double Height)> Openings { get; init; } = [];
+    private List<(double Width, double Height)> Openings { get; init; } = [];
 
     public static ModelSurface Of(XElement surface, double metres)
     {
@@ -33,6 +33,11 @@ internal sealed record ModelSurface
         if (outline is null)
         {
             return skeleton with { Reason = "noGeometry" };
+        }
+
+        if (outline.HasTooManyCorners)
+        {
+            return skeleton with { Reason = "tooManyCorners" };
         }
 
         if (outline.CrossesItself)
@@ -51,13 +56,20 @@ internal sealed record ModelSurface
         }
 
         var openings = surface.Elements().Where(e => e.Name.LocalName == "Opening").Select(o => FlatOutline.Of(o, metres)).ToList();
-        return skeleton with
-        {
-            Kind = kind,
-            Outline = outline,
-            Openings = [.. openings.OfType<FlatOutline>().Where(o => !o.CrossesItself && o.Area > 1e-4).Select(o => o.AsOpening())],
-            Note = openings.Any(o => o is null || o.CrossesItself) ? "openingUnread" : "",
-        };
+        var read = openings.OfType<FlatOutline>().Where(o => o is { HasTooManyCorners: false, CrossesItself: false }).ToList();
+        List<(double Width, double Height)> sizes = [.. read.Where(o => o.Area > 1e-4).Select(o => o.AsOpening())];
+        return sizes.Distinct().Count() > SizeText.MostOpenings
+            ? skeleton with
+            {
+                Reason = "tooManyOpenings",
+            }
+            : skeleton with
+            {
+                Kind = kind,
+                Outline = outline,
+                Openings = sizes,
+                Note = read.Count < openings.Count ? "openingUnread" : "",
+            };
     }
 
     /// <summary>The fields a person would have typed, metric.</summary>

@@ -17,8 +17,11 @@ public sealed record PictureFile(string ContentType, byte[] Bytes, byte[] Thumbn
     /// <summary>Longest side of a thumbnail, dots.</summary>
     public const int ThumbnailSide = 320;
 
-    // A small file can unpack to gigabytes: the header says how many dots before any are drawn.
-    private const long MostDots = 80_000_000;
+    // A small file can unpack to gigabytes: the header says how many dots before any are drawn. A JPEG can be drawn at a half, a quarter
+    // or an eighth of its size, as long as it comes line by line; every other picture is drawn as large as it is.
+    private const long MostDotsByLine = 120_000_000,
+        MostDots = 25_000_000;
+    private static readonly float[] SharesDrawn = [0.125f, 0.25f, 0.5f];
     private const int LongestSide = 3000;
     private const int Quality = 86;
 
@@ -29,22 +32,59 @@ public sealed record PictureFile(string ContentType, byte[] Bytes, byte[] Thumbn
         var kind = KindOf(bytes);
         using var data = SKData.CreateCopy(bytes);
         using var codec = SKCodec.Create(data) ?? throw new UnreadableFileException(FileFault.NotAPicture);
-        if ((long)codec.Info.Width * codec.Info.Height > MostDots)
+        var isByLine = kind == SKEncodedImageFormat.Jpeg && ComesByLine(bytes);
+        if (DotsOf(codec) > (isByLine ? MostDotsByLine : MostDots))
         {
             throw new UnreadableFileException(FileFault.PictureTooLarge, 0, $"{codec.Info.Width} × {codec.Info.Height}");
         }
 
-        using var drawn = SKBitmap.Decode(codec) ?? throw new UnreadableFileException(FileFault.NotAPicture);
-        using var upright = Upright(drawn, codec.EncodedOrigin);
-        using var fitted = Fit(upright, LongestSide);
-        using var small = Fit(upright, ThumbnailSide);
+        using var drawn = Drawn(codec, isByLine) ?? throw new UnreadableFileException(FileFault.NotAPicture);
+        using var fitted = Fit(drawn, LongestSide);
+        using var upright = codec.EncodedOrigin == SKEncodedOrigin.TopLeft ? null : Upright(fitted, codec.EncodedOrigin);
+        var kept = upright ?? fitted;
+        using var small = Fit(kept, ThumbnailSide);
         return new(
             "image/" + (kind == SKEncodedImageFormat.Png ? "png" : "jpeg"),
-            Encode(fitted, kind),
+            Encode(kept, kind),
             Encode(small, SKEncodedImageFormat.Jpeg),
-            fitted.Width,
-            fitted.Height
+            kept.Width,
+            kept.Height
         );
+    }
+
+    private static long DotsOf(SKCodec codec) => (long)codec.Info.Width * codec.Info.Height;
+
+    // The smallest of the sizes it can be drawn at that is not smaller than what is kept; four bytes a dot, whatever the file has.
+    private static SKBitmap? Drawn(SKCodec codec, bool isByLine)
+    {
+        var sizes = SharesDrawn.Select(codec.GetScaledDimensions);
+        var size = isByLine ? sizes.FirstOrDefault(s => Math.Max(s.Width, s.Height) >= LongestSide) : default;
+        var info = codec
+            .Info.WithSize(size.IsEmpty ? codec.Info.Size : size)
+            .WithColorType(SKImageInfo.PlatformColorType)
+            .WithAlphaType(codec.Info.IsOpaque ? SKAlphaType.Opaque : SKAlphaType.Premul)
+            .WithColorSpace(null);
+        return SKBitmap.Decode(codec, info);
+    }
+
+    // A progressive one, or one that brings a colour at a time, is held as a whole before it is drawn. The frame and the first scan say
+    // which it is; segments stand one behind the other up to there.
+    private static bool ComesByLine(ReadOnlySpan<byte> jpeg)
+    {
+        var colours = -1;
+        for (var at = 2; at + 10 <= jpeg.Length && jpeg[at] == 0xFF; at += 2 + (jpeg[at + 2] << 8 | jpeg[at + 3]))
+        {
+            switch (jpeg[at + 1])
+            {
+                case 0xC0 or 0xC1:
+                    colours = jpeg[at + 9];
+                    break;
+                case 0xDA:
+                    return jpeg[at + 4] == colours;
+            }
+        }
+
+        return false;
     }
 
     /// <summary>Whether bytes are a picture that carries nothing but dots: what this program wrote itself, which need not be drawn
@@ -117,7 +157,7 @@ public sealed record PictureFile(string ContentType, byte[] Bytes, byte[] Thumbn
     {
         using var data = SKData.CreateCopy(bytes);
         using var codec = SKCodec.Create(data);
-        return codec is not null && (long)codec.Info.Width * codec.Info.Height <= MostDots;
+        return codec is not null && DotsOf(codec) <= MostDots;
     }
 
     private static SKEncodedImageFormat KindOf(ReadOnlySpan<byte> bytes)

@@ -12,6 +12,7 @@ public sealed record ThermalGrid(int Rows, int Columns, float[] Celsius)
     /// <summary>Greatest number of dots.</summary>
     public const int MostDots = 1_500_000;
 
+    private const int MostColumns = 2_000;
     private const float Coldest = -80;
     private const float Hottest = 400;
 
@@ -22,7 +23,7 @@ public sealed record ThermalGrid(int Rows, int Columns, float[] Celsius)
     /// reads.</exception>
     public static ThermalGrid Read(ReadOnlySpan<byte> bytes, bool fahrenheit)
     {
-        var (rows, comma) = DelimitedText.ReadBare(bytes);
+        var (rows, comma) = DelimitedText.ReadBare(bytes, MostColumns, MostDots + MostColumns);
 
         // Cameras write lines about themselves above the grid: it starts with the first row of nothing but numbers.
         var values = rows.Select(r => (r.Line, Numbers: Numbers(r, comma))).SkipWhile(r => r.Numbers is null).ToList();

@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Text;
 using System.Text.RegularExpressions;
+using System.Text.Unicode;
 using CsvHelper;
 using CsvHelper.Configuration;
 
@@ -10,6 +11,7 @@ namespace Umbracell.Formats.Tables;
 public static partial class DelimitedText
 {
     private const int LinesForDetection = 50;
+    private const int LongestForDetection = 20_000;
     private const double SteadyShare = 0.8;
 
     private static readonly char[] Delimiters = [',', ';', '\t', '|'];
@@ -27,14 +29,18 @@ public static partial class DelimitedText
             throw new UnreadableFileException(FileFault.Empty);
         }
 
-        var delimiter = DelimiterOf(text);
-        var (header, rows) = Parse(text, delimiter);
+        var delimiter = DelimiterOf(text.Split('\n', LinesForDetection + 1).Take(LinesForDetection));
+        CheckSize(text, delimiter, TableFile.MostColumns, TableFile.MostCells);
+        var (header, rows) = Parse(text, delimiter, isTable: true);
         return new(header, rows, delimiter == '\t' ? "tab" : delimiter.ToString(), encoding, HasDecimalComma(delimiter, rows));
     }
 
-    /// <summary>Rows without a header, for grids and logs.</summary>
+    /// <summary>Rows without a header, for grids: each with the cells it has.</summary>
+    /// <param name="bytes">The file.</param>
+    /// <param name="mostColumns">Cells of a row that are read.</param>
+    /// <param name="mostCells">Cells that are read.</param>
     /// <exception cref="UnreadableFileException">As <see cref="Read"/>.</exception>
-    public static (IReadOnlyList<TableRow> Rows, bool DecimalComma) ReadBare(ReadOnlySpan<byte> bytes)
+    public static (IReadOnlyList<TableRow> Rows, bool DecimalComma) ReadBare(ReadOnlySpan<byte> bytes, int mostColumns, int mostCells)
     {
         var (text, _) = Decode(bytes);
         if (string.IsNullOrWhiteSpace(text))
@@ -42,13 +48,60 @@ public static partial class DelimitedText
             throw new UnreadableFileException(FileFault.Empty);
         }
 
-        var delimiter = DelimiterOf(text);
-        var (header, rows) = Parse(text, delimiter);
-        TableRow[] all = [new(1, header, 0), .. rows];
-        return (all, HasDecimalComma(delimiter, all));
+        // What stands above a grid may be written in any way; the grid itself is at the end.
+        var delimiter = DelimiterOf(text.TrimEnd().Split('\n').TakeLast(LinesForDetection));
+        CheckSize(text, delimiter, mostColumns, mostCells);
+        var (_, rows) = Parse(text, delimiter, isTable: false);
+        return (rows, HasDecimalComma(delimiter, rows));
     }
 
-    private static (string[] Header, List<TableRow> Rows) Parse(string text, char delimiter)
+    // Making cells is what costs: whether there are more than are read is looked at before any is made. A quote in the wrong place
+    // hides what follows it, so that what stands within quotes is counted too, with room for what may rightly stand there.
+    private static void CheckSize(string text, char delimiter, int mostColumns, int mostCells)
+    {
+        var (line, cells, allMarks, isQuoted) = (1, 1L, 0L, false);
+        var columns = 1;
+        foreach (var range in text.AsSpan().TrimEnd('\n').Split('\n'))
+        {
+            var letters = text.AsSpan()[range];
+            var marks = letters.Count(delimiter);
+            columns += MarksOutside(letters, delimiter, ref isQuoted);
+            if (columns > mostColumns || marks > mostColumns + TableFile.LongestCell)
+            {
+                var found = Math.Max(columns, marks + 1).ToString(CultureInfo.InvariantCulture);
+                throw new UnreadableFileException(FileFault.TooManyColumns, line, found);
+            }
+
+            line++;
+            allMarks += marks;
+            (columns, cells) = isQuoted ? (columns, cells) : (1, cells + columns);
+        }
+
+        if (cells <= mostCells && allMarks <= 4L * mostCells)
+        {
+            return;
+        }
+
+        throw line > TableFile.MostRows + 1
+            ? new UnreadableFileException(FileFault.TooManyLines, 0, (line - 1).ToString(CultureInfo.InvariantCulture))
+            : new UnreadableFileException(FileFault.TooManyCells, 0, mostCells.ToString(CultureInfo.InvariantCulture));
+    }
+
+    // Delimiters of a line that do not stand within quotes; quotes may go on from one line to the next.
+    private static int MarksOutside(ReadOnlySpan<char> letters, char delimiter, ref bool isQuoted)
+    {
+        var marks = 0;
+        while (letters.IndexOf('"') is >= 0 and var quote)
+        {
+            marks += isQuoted ? 0 : letters[..quote].Count(delimiter);
+            isQuoted = !isQuoted;
+            letters = letters[(quote + 1)..];
+        }
+
+        return marks + (isQuoted ? 0 : letters.Count(delimiter));
+    }
+
+    private static (string[] Header, List<TableRow> Rows) Parse(string text, char delimiter, bool isTable)
     {
         var broken = 0;
         var configuration = new CsvConfiguration(CultureInfo.InvariantCulture)
@@ -57,7 +110,7 @@ public static partial class DelimitedText
             BadDataFound = bad => broken = broken > 0 ? broken : bad.Context.Parser?.RawRow ?? 1,
             TrimOptions = TrimOptions.Trim,
             IgnoreBlankLines = true,
-            MaxFieldSize = 20_000,
+            MaxFieldSize = TableFile.LongestCell,
             CountBytes = false,
         };
         using var parser = new CsvParser(new StringReader(text), configuration);
@@ -69,9 +122,9 @@ public static partial class DelimitedText
             {
                 var line = parser.RawRow;
                 var cells = parser.Record ?? [];
-                if (header is null)
+                if (header is null && isTable)
                 {
-                    header = Header(cells);
+                    header = cells;
                 }
                 else if (rows.Count == TableFile.MostRows)
                 {
@@ -79,7 +132,7 @@ public static partial class DelimitedText
                 }
                 else if (cells.Any(c => c.Length > 0))
                 {
-                    rows.Add(Row(line, [.. cells.Select(Unguarded)], header.Length));
+                    rows.Add(Row(line, [.. cells.Select(Unguarded)], header?.Length ?? cells.Length));
                 }
             }
         }
@@ -90,11 +143,6 @@ public static partial class DelimitedText
 
         return broken > 0 ? throw new UnreadableFileException(FileFault.BrokenQuotes, broken) : (header ?? [], rows);
     }
-
-    private static string[] Header(string[] cells) =>
-        cells.Length > TableFile.MostColumns
-            ? throw new UnreadableFileException(FileFault.TooManyColumns, 1, cells.Length.ToString(CultureInfo.InvariantCulture))
-            : cells;
 
     internal static TableRow Row(int line, IReadOnlyList<string> cells, int columns)
     {
@@ -139,7 +187,7 @@ public static partial class DelimitedText
                 continue;
             }
 
-            if (IsUtf8(one))
+            if (Utf8.IsValid(one))
             {
                 firstUtf8 = firstUtf8 == 0 ? line : firstUtf8;
             }
@@ -157,31 +205,17 @@ public static partial class DelimitedText
         return firstOther > 0 ? (Encoding.GetEncoding(1252).GetString(bytes), "Windows-1252") : (StrictUtf8.GetString(bytes), "UTF-8");
     }
 
-    private static bool IsUtf8(ReadOnlySpan<byte> bytes)
-    {
-        try
-        {
-            StrictUtf8.GetCharCount(bytes);
-            return true;
-        }
-        catch (DecoderFallbackException)
-        {
-            return false;
-        }
-    }
-
     // The delimiter cuts nearly every line into as many cells as the first. Where several do, a comma is a decimal comma.
-    private static char DelimiterOf(string text)
+    private static char DelimiterOf(IEnumerable<string> some)
     {
-        var lines = text.Split('\n', LinesForDetection + 1)
-            .Take(LinesForDetection)
+        var lines = some.Select(line => line.Length > LongestForDetection ? line[..LongestForDetection] : line)
             .Where(l => l.Trim().Length > 0)
             .Select(WithoutQuotes)
             .ToList();
         return Delimiters.MaxBy(d =>
         {
-            var first = lines[0].Count(c => c == d);
-            var alike = lines.Count(l => l.Count(c => c == d) == first) / (double)lines.Count;
+            var first = lines.Count == 0 ? 0 : lines[0].AsSpan().Count(d);
+            var alike = lines.Count(l => l.AsSpan().Count(d) == first) / (double)lines.Count;
             return first == 0 ? 0 : alike + (alike > SteadyShare && d != ',' ? 1 : 0);
         });
     }

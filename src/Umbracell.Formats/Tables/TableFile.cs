@@ -26,4 +26,10 @@ public sealed record TableFile(
 
     /// <summary>Columns read.</summary>
     public const int MostColumns = 200;
+
+    /// <summary>Cells read at once.</summary>
+    public const int MostCells = 200_000;
+
+    /// <summary>Characters of a cell.</summary>
+    public const int LongestCell = 20_000;
 }

@@ -12,6 +12,18 @@ public enum FileFault
     /// <summary>More columns than any sheet of surfaces has.</summary>
     TooManyColumns,
 
+    /// <summary>More cells than are read at once.</summary>
+    TooManyCells,
+
+    /// <summary>A cell with more letters than anybody writes in one.</summary>
+    CellTooLong,
+
+    /// <summary>A workbook that unpacks to more than is read.</summary>
+    UnpacksTooLarge,
+
+    /// <summary>Parts within parts, deeper than any model of a building goes.</summary>
+    NestsTooDeep,
+
     /// <summary>Letters of two encodings in one file.</summary>
     MixedEncodings,
 

@@ -1,5 +1,4 @@
 using System.Globalization;
-using System.IO.Compression;
 using MiniExcelLibs;
 using MiniExcelLibs.OpenXml;
 
@@ -8,19 +7,16 @@ namespace Umbracell.Formats.Tables;
 /// <summary>Reads and writes the first sheet of an XLSX workbook.</summary>
 public static class Workbook
 {
-    /// <summary>Unpacked size past which a workbook is taken for a bomb.</summary>
-    private const long MostUnpacked = 200L * 1024 * 1024;
-
     /// <summary>Whether bytes look like a workbook rather than text.</summary>
     public static bool IsOne(ReadOnlySpan<byte> bytes) => bytes.StartsWith("PK\u0003\u0004"u8);
 
     /// <summary>Reads the first sheet; its first row is the header.</summary>
-    /// <exception cref="UnreadableFileException">Not a workbook, empty, or too long.</exception>
+    /// <exception cref="UnreadableFileException">Not a workbook, empty, or larger than is read.</exception>
     public static TableFile Read(byte[] bytes)
     {
         try
         {
-            CheckSize(bytes);
+            WorkbookBudget.Check(bytes);
             using var stream = new MemoryStream(bytes);
             var rows = stream
                 .Query(useHeaderRow: false)
@@ -81,7 +77,7 @@ public static class Workbook
             );
         }
 
-        var header = rows[0].Take(TableFile.MostColumns).ToList();
+        var header = rows[0];
         return new(
             header,
             [
@@ -93,15 +89,6 @@ public static class Workbook
             "",
             false
         );
-    }
-
-    private static void CheckSize(byte[] bytes)
-    {
-        using var archive = new ZipArchive(new MemoryStream(bytes), ZipArchiveMode.Read);
-        if (archive.Entries.Sum(e => e.Length) > MostUnpacked)
-        {
-            throw new InvalidDataException();
-        }
     }
 
     private static string Text(object? cell) =>

@@ -45,6 +45,9 @@ public enum FaultCode
     /// <summary>More than a job holds.</summary>
     TooMany,
 
+    /// <summary>More parts in one text than are read.</summary>
+    TooManyParts,
+
     /// <summary>No day.</summary>
     NotADate,
 
@@ -115,6 +118,18 @@ public sealed record FieldFault
             Least = FigureAnswer.Of(typed.Allowed.LeastFigure),
             Greatest = FigureAnswer.Of(typed.Allowed.GreatestFigure),
             Other = typed.Doubt?.Other,
+        };
+
+    /// <summary>More parts in one text than are read.</summary>
+    /// <param name="field">Name of the field.</param>
+    /// <param name="most">Parts that are read.</param>
+    public static FieldFault TooManyParts(string field, int most) =>
+        new()
+        {
+            Field = field,
+            Code = FaultCode.TooManyParts,
+            Typed = "",
+            Greatest = FigureAnswer.Of(new(most, Dimension.Count)),
         };
 
     /// <summary>An input of the core outside its range.</summary>

@@ -1,6 +1,5 @@
 using System.Globalization;
 using Microsoft.AspNetCore.Http.HttpResults;
-using Microsoft.AspNetCore.Mvc;
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Conditions;
 using Umbracell.Core.Moisture;
@@ -46,7 +45,7 @@ internal static class PlaceEndpoints
             .WithSummary("A place of the firm's own from an hourly weather file (EPW): means and design air, the hours kept.")
             .Requires(Right.Edit)
             .Accepts<byte[]>("application/octet-stream")
-            .WithMetadata(new RequestSizeLimitAttribute(Limits.GridBytes));
+            .TakesFile(Limits.GridBytes);
         places
             .MapPatch("/{id:guid}", ChangeAsync)
             .WithSummary("Change typed fields of a place of the firm's own.")

@@ -1,4 +1,5 @@
 using System.ComponentModel.DataAnnotations;
+using System.Globalization;
 using System.Reflection;
 using System.Text.Json;
 using System.Text.RegularExpressions;
@@ -169,7 +170,11 @@ internal sealed partial class ProblemMapping(IProblemDetailsService problems, IL
         {
             Status = 400,
             Title = WordCatalog.Say("problem.title.unreadable"),
-            Detail = $"The file cannot be read: {e.Message}. Nothing of it was taken.",
+            Detail = WordCatalog.Say(
+                $"problem.file.{Vocabulary.KeyOf(e.Fault)}",
+                ("line", e.Line.ToString(CultureInfo.InvariantCulture)),
+                ("detail", e.Detail)
+            ),
             Extensions =
             {
                 ["file"] = new

@@ -38,6 +38,7 @@ internal static class ServerSetup
         services.AddAccess(builder.Configuration);
         services.AddHttpSafety(builder.Configuration);
         services.AddMemoryCache();
+        services.AddSingleton<HeavyWork>();
         services.AddHttpContextAccessor();
         services.AddStudies();
         foreach (var part in Parts.All)

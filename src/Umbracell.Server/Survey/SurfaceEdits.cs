@@ -103,6 +103,10 @@ internal static class SurfaceEdits
         {
             fields.Fault(FieldFault.Of("size", part));
         }
+        else if (typed.TooMany)
+        {
+            fields.Fault(FieldFault.TooManyParts("size", SizeText.MostCorners));
+        }
         else if (string.IsNullOrWhiteSpace(fields.Raw("size")))
         {
             SurfaceStart.ForgetSize(surface);
@@ -132,15 +136,15 @@ internal static class SurfaceEdits
         if (typed.Openings is null)
         {
             fields.Fault(
-                typed.Part is { } part
-                    ? FieldFault.Of("openings", part)
-                    : new()
-                    {
-                        Field = "openings",
-                        Code = FaultCode.Parts,
-                        Typed = fields.Raw("openings"),
-                        Words = ["Count", "Width", "Height"],
-                    }
+                typed.Part is { } part ? FieldFault.Of("openings", part)
+                : typed.TooMany ? FieldFault.TooManyParts("openings", SizeText.MostOpenings)
+                : new()
+                {
+                    Field = "openings",
+                    Code = FaultCode.Parts,
+                    Typed = fields.Raw("openings"),
+                    Words = ["Count", "Width", "Height"],
+                }
             );
             return;
         }

@@ -27,15 +27,24 @@ public sealed record TypedEdit(
 /// <summary>Reads the typed fields of an edit, gathering every fault before anything is written.</summary>
 internal sealed class TypedFields(TypedEdit edit)
 {
+    // No field of any page is as long: what is, is taken apart into thousands of pieces before anything is wrong with it.
+    private const int Longest = 20_000;
+
     private readonly List<FieldFault> _faults = [];
+    private readonly IReadOnlyDictionary<string, string> _typed = NoneTooLong(edit.Fields);
 
     public UnitSystem Units => edit.Units;
 
-    public bool Has(string field) => edit.Fields.ContainsKey(field);
+    public bool Has(string field) => _typed.ContainsKey(field);
 
-    public string Raw(string field) => edit.Fields[field];
+    public string Raw(string field) => _typed[field];
 
     public void Fault(FieldFault fault) => _faults.Add(fault);
+
+    private static IReadOnlyDictionary<string, string> NoneTooLong(IReadOnlyDictionary<string, string> fields) =>
+        fields.FirstOrDefault(field => field.Value?.Length > Longest) is { Key: { } tooLong }
+            ? throw FieldFaultsException.Of(tooLong, FaultCode.TooLong)
+            : fields;
 
     /// <summary>Marks a field that was taken and may have been meant otherwise.</summary>
     public void Mark(FieldDoubt? doubt)

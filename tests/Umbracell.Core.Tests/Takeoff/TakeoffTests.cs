@@ -115,6 +115,25 @@ public sealed class TakeoffTests
     }
 
     [Fact]
+    public void More_corners_or_openings_than_are_read_are_told_of_and_none_is_read()
+    {
+        static string Round(int corners) =>
+            string.Join(
+                "; ",
+                Enumerable.Range(0, corners).Select(i => Tau(i, corners)).Select(a => $"{9 * Math.Cos(a):F3} x {9 * Math.Sin(a):F3}")
+            );
+        static double Tau(int i, int of) => i * Math.Tau / of;
+        static string Windows(int count) => string.Join("; ", Enumerable.Repeat("1 x 1", count));
+
+        SizeText.ParseShape(Round(SizeText.MostCorners), ShapeKind.Outline, UnitSystem.Metric).Shape.ShouldNotBeNull();
+        var tooRound = SizeText.ParseShape(Round(SizeText.MostCorners + 1), ShapeKind.Outline, UnitSystem.Metric);
+        (tooRound.Shape, tooRound.TooMany).ShouldBe((null, true));
+        SizeText.ParseOpenings(Windows(SizeText.MostOpenings), UnitSystem.Metric).Openings!.Count.ShouldBe(SizeText.MostOpenings);
+        var tooMany = SizeText.ParseOpenings(Windows(SizeText.MostOpenings + 1), UnitSystem.Metric);
+        (tooMany.Openings, tooMany.TooMany).ShouldBe((null, true));
+    }
+
+    [Fact]
     public void A_slip_in_a_part_is_named()
     {
         var result = SizeText.ParseShape("24' x 9 kg", ShapeKind.Rectangle, UnitSystem.Us);

@@ -1,5 +1,4 @@
 using Microsoft.AspNetCore.Http.HttpResults;
-using Microsoft.AspNetCore.Mvc;
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
@@ -32,7 +31,7 @@ internal static class PastJobEndpoints
             .WithSummary("Read finished jobs from a table; they are taken only when asked, and only when every line reads.")
             .Requires(Right.Edit)
             .Accepts<byte[]>("application/octet-stream")
-            .WithMetadata(new RequestSizeLimitAttribute(Limits.ImportBytes));
+            .TakesFile(Limits.ImportBytes);
     }
 
     private static async Task<Ok<PastJobsAnswer>> AllAsync(UmbracellDb db, SheetLibrary library) =>

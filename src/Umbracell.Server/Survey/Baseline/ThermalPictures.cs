@@ -1,6 +1,5 @@
 using System.Security.Claims;
 using Microsoft.AspNetCore.Http.HttpResults;
-using Microsoft.AspNetCore.Mvc;
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Quality;
 using Umbracell.Core.Quantities;
@@ -85,7 +84,7 @@ internal static class ThermalPictures
             .WithSummary("A thermal picture as a grid of temperatures; the file is the body.")
             .Requires(Right.Edit)
             .Accepts<byte[]>("application/octet-stream")
-            .WithMetadata(new RequestSizeLimitAttribute(Limits.GridBytes));
+            .TakesFile(Limits.GridBytes);
         app.MapGet("/api/thermal/{id:guid}/dots", DotsAsync)
             .WithTags("Baseline")
             .WithSummary("The dots of a thermal picture.")

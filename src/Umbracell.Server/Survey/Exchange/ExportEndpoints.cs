@@ -1,6 +1,5 @@
 using System.Security.Claims;
 using Microsoft.AspNetCore.Http.HttpResults;
-using Microsoft.AspNetCore.Mvc;
 using Umbracell.Core.Quantities;
 using Umbracell.Formats.JobFiles;
 using Umbracell.Formats.Surveys;
@@ -40,7 +39,7 @@ internal static class ExportEndpoints
             .WithTags("Exchange")
             .WithSummary("A new job from a job file.")
             .Requires(Right.Edit)
-            .WithMetadata(new RequestSizeLimitAttribute(Limits.JobFileBytes));
+            .TakesFile(Limits.JobFileBytes);
         app.MapGet("/api/schemas/job", () => TypedResults.Text(JobFile.SchemaText, "application/schema+json"))
             .WithTags("Schemas")
             .WithSummary("JSON Schema of job files.");

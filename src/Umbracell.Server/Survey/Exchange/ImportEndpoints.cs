@@ -1,3 +1,4 @@
+using System.Globalization;
 using System.Security.Claims;
 using System.Text.Json;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -22,10 +23,7 @@ internal static class ImportEndpoints
 {
     public static void MapImports(this IEndpointRouteBuilder app)
     {
-        var imports = app.MapGroup("/api/jobs/{id:guid}/imports")
-            .WithTags("Exchange")
-            .Requires(Right.Edit)
-            .WithMetadata(new RequestSizeLimitAttribute(Limits.ImportBytes));
+        var imports = app.MapGroup("/api/jobs/{id:guid}/imports").WithTags("Exchange").Requires(Right.Edit).TakesFile(Limits.ImportBytes);
         imports.MapPost("/table", TableAsync).WithSummary("Read a CSV or XLSX table of surfaces; nothing is written.");
         imports.MapPost("/model", ModelAsync).WithSummary("Read a gbXML building model; nothing is written.");
         imports.MapPost("/check", CheckAsync).WithSummary("Check rows as they were mended on the screen; nothing is written.");
@@ -44,7 +42,8 @@ internal static class ImportEndpoints
         SheetLibrary library,
         UmbracellDb db,
         ClaimsPrincipal user,
-        TimeProvider clock
+        TimeProvider clock,
+        CancellationToken gone
     )
     {
         var job = await reader.FindJobAsync(id);
@@ -54,13 +53,13 @@ internal static class ImportEndpoints
             .ColumnMappings.AsNoTracking()
             .Where(m => m.Signature == signature)
             .Select(m => m.Document)
-            .SingleOrDefaultAsync();
+            .SingleOrDefaultAsync(gone);
         var columns =
             file.Columns
             ?? (known is null ? SurfaceColumns.Guess(table.Header) : JsonSerializer.Deserialize<List<ColumnMap>>(known, DataFile.Json)!);
         var comma = file.DecimalComma ?? table.DecimalComma;
         var rows = SurfaceRows.Of(table, columns, comma).Select(r => new RowToImport(r.Line, r.Fields, r.Note)).ToList();
-        var answer = await CheckedAsync(job, rows, file.Units, library, db, Stamp.Of(user, clock));
+        var answer = await CheckedAsync(job, rows, file.Units, library, db, Stamp.Of(user, clock), gone);
         return TypedResults.Ok(
             answer with
             {
@@ -80,14 +79,15 @@ internal static class ImportEndpoints
         SheetLibrary library,
         UmbracellDb db,
         ClaimsPrincipal user,
-        TimeProvider clock
+        TimeProvider clock,
+        CancellationToken gone
     )
     {
         var job = await reader.FindJobAsync(id);
         var model = BuildingModel.Read(file.Content);
         var rows = model.Rows.Select(r => new RowToImport(r.Line, r.Fields, r.Note)).ToList();
         return TypedResults.Ok(
-            await CheckedAsync(job, rows, UnitSystem.Metric, library, db, Stamp.Of(user, clock)) with
+            await CheckedAsync(job, rows, UnitSystem.Metric, library, db, Stamp.Of(user, clock), gone) with
             {
                 Skipped = model.Skipped,
             }
@@ -101,8 +101,10 @@ internal static class ImportEndpoints
         SheetLibrary library,
         UmbracellDb db,
         ClaimsPrincipal user,
-        TimeProvider clock
-    ) => TypedResults.Ok(await CheckedAsync(await reader.FindJobAsync(id), rows.Rows, rows.Units, library, db, Stamp.Of(user, clock)));
+        TimeProvider clock,
+        CancellationToken gone
+    ) =>
+        TypedResults.Ok(await CheckedAsync(await reader.FindJobAsync(id), rows.Rows, rows.Units, library, db, Stamp.Of(user, clock), gone));
 
     private static async Task<Ok<ImportAnswer>> AcceptAsync(
         Guid id,
@@ -111,12 +113,13 @@ internal static class ImportEndpoints
         SheetLibrary library,
         UmbracellDb db,
         ClaimsPrincipal user,
-        TimeProvider clock
+        TimeProvider clock,
+        CancellationToken gone
     )
     {
         var job = await reader.FindJobAsync(id);
         var import = await ImportAsync(job, library, db, Stamp.Of(user, clock));
-        var answer = Answer(import, rows.Rows, rows.Units);
+        var answer = Answer(import, rows.Rows, rows.Units, gone);
         if (answer.Faulty > 0 || import.Surfaces.Count == 0)
         {
             return TypedResults.Ok(answer);
@@ -124,7 +127,7 @@ internal static class ImportEndpoints
 
         await SurveyEndpoints.AppendAsync(import.Surfaces, job, db, clock);
         await RememberAsync(rows.Columns, db);
-        await db.SaveChangesAsync();
+        await db.SaveChangesAsync(gone);
         return TypedResults.Ok(answer with { Added = import.Surfaces.ConvertAll(s => s.Id) });
     }
 
@@ -150,8 +153,9 @@ internal static class ImportEndpoints
         UnitSystem units,
         SheetLibrary library,
         UmbracellDb db,
-        Stamp stamp
-    ) => Answer(await ImportAsync(job, library, db, stamp), rows, units);
+        Stamp stamp,
+        CancellationToken gone
+    ) => Answer(await ImportAsync(job, library, db, stamp), rows, units, gone);
 
     private static async Task<SurfaceImport> ImportAsync(Job job, SheetLibrary library, UmbracellDb db, Stamp stamp) =>
         new(
@@ -160,9 +164,16 @@ internal static class ImportEndpoints
             await db.Surfaces.AsNoTracking().Where(s => s.JobId == job.Id).Select(s => s.Name).ToListAsync()
         );
 
-    private static ImportAnswer Answer(SurfaceImport import, IReadOnlyList<RowToImport> rows, UnitSystem units)
+    private static ImportAnswer Answer(SurfaceImport import, IReadOnlyList<RowToImport> rows, UnitSystem units, CancellationToken gone)
     {
-        var seen = rows.Select(row => import.Check(row, units)).ToList();
+        if (rows.Count > TableFile.MostRows)
+        {
+            throw new UnreadableFileException(FileFault.TooManyLines, 0, rows.Count.ToString(CultureInfo.InvariantCulture));
+        }
+
+        // Nobody reads what is found once whoever asked has gone.
+        var seen = rows.TakeWhile(_ => !gone.IsCancellationRequested).Select(row => import.Check(row, units)).ToList();
+        gone.ThrowIfCancellationRequested();
         return new()
         {
             Columns = [],

@@ -1,6 +1,5 @@
 using System.Security.Claims;
 using Microsoft.AspNetCore.Http.HttpResults;
-using Microsoft.AspNetCore.Mvc;
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Air;
 using Umbracell.Core.Quantities;
@@ -68,7 +67,7 @@ internal static class LogEndpoints
             .WithSummary("A data logger's CSV (time, temperature, humidity); the file is the body.")
             .Requires(Right.Edit)
             .Accepts<byte[]>("application/octet-stream")
-            .WithMetadata(new RequestSizeLimitAttribute(Limits.GridBytes));
+            .TakesFile(Limits.GridBytes);
         app.MapDelete("/api/logs/{id:guid}", RemoveAsync).WithTags("State").WithSummary("Take a series off.").Requires(Right.Edit);
     }
 

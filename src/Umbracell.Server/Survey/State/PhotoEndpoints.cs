@@ -1,6 +1,5 @@
 using System.Security.Claims;
 using Microsoft.AspNetCore.Http.HttpResults;
-using Microsoft.AspNetCore.Mvc;
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Formats.Pictures;
 using Umbracell.Questions.Answers;
@@ -46,7 +45,7 @@ internal static class PhotoEndpoints
             .WithSummary("A photo (JPEG or PNG); the file is the body. Where it was taken is removed.")
             .Requires(Right.Record)
             .Accepts<byte[]>("application/octet-stream")
-            .WithMetadata(new RequestSizeLimitAttribute(Limits.PhotoBytes));
+            .TakesFile(Limits.PhotoBytes);
         app.MapPatch("/api/photos/{id:guid}", ChangeAsync).WithTags("State").WithSummary("Caption of a photo.").Requires(Right.Edit);
         app.MapDelete("/api/photos/{id:guid}", RemoveAsync).WithTags("State").WithSummary("Take a photo off.").Requires(Right.Edit);
         app.MapGet("/api/photos/{id:guid}/picture", PictureAsync).WithTags("State").WithSummary("The picture.").Requires(Right.Look);

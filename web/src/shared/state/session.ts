@@ -18,6 +18,8 @@ export const useSession = defineStore('session', () => {
   onSignInNeeded(
     () =>
       new Promise((go, giveUp) => {
+        // What was still on its way when somebody signed out asks nobody to sign in again.
+        if (!person.value) return giveUp(signInNeeded())
         waiting.push({ go, giveUp })
         expired.value = true
       }),
@@ -59,8 +61,10 @@ export const useSession = defineStore('session', () => {
     location.assign('/')
   }
 
+  const signInNeeded = () => new ApiProblem(401, '', [], null)
+
   function giveUp() {
-    waiting.forEach((request) => request.giveUp(new ApiProblem(401, '', [], null)))
+    waiting.forEach((request) => request.giveUp(signInNeeded()))
     waiting = []
   }
 
