@@ -65,7 +65,7 @@ export default ts.config(
   },
   { files: ['web/src/shared/state/clock.ts', '**/*.test.ts'], rules: { 'no-restricted-syntax': 'off' } },
   {
-    files: ['{tests/e2e,bench,scripts}/**/*.{ts,mjs}', 'web/*.{js,ts}'],
+    files: ['{tests/e2e,tests/hard,bench,scripts}/**/*.{ts,mjs}', 'web/*.{js,ts}'],
     languageOptions: { globals: { ...globals.node, ...globals.browser } },
   },
   prettier,

@@ -141,6 +141,15 @@ public sealed class FileBudgetTests
         model.Rows.Single().Fields["openings"].Split(';').Length.ShouldBe(40);
     }
 
+    [Fact]
+    public void A_model_with_more_corners_than_are_read_at_once_is_refused()
+    {
+        var surface = Surface(Loop(Enumerable.Range(0, 199).Select(i => (20 * Math.Cos(i / 31.8), 20 * Math.Sin(i / 31.8)))));
+        BuildingModel.Read(Model(string.Concat(Enumerable.Repeat(surface, 100)))).Rows.Count.ShouldBe(100);
+        var model = Model(string.Concat(Enumerable.Repeat(surface, 101)));
+        Refused(() => BuildingModel.Read(model), FileFault.TooManyCorners);
+    }
+
     [Theory]
     [InlineData(8_900, 8_900)]
     [InlineData(30_000, 1_000)]

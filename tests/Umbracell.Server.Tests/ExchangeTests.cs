@@ -327,6 +327,19 @@ public sealed class ExchangeTests(Product product)
         checkedRows["rows"]![0]!["faults"]![0]!.Text("code").ShouldBe(code);
     }
 
+    [Theory]
+    [InlineData("table")]
+    [InlineData("model")]
+    public async Task A_file_that_was_left_out_is_asked_for(string kind)
+    {
+        var (client, job) = await Exchanging.JobAsync(product);
+        foreach (var body in new object[] { new { }, new { content = (string?)null }, new { content = "" } })
+        {
+            var (status, problem) = await client.SendJsonAsync(HttpMethod.Post, $"/api/jobs/{job}/imports/{kind}", body);
+            (status, problem["file"]!.Text("fault")).ShouldBe((400, "empty"));
+        }
+    }
+
     [Fact]
     public async Task A_table_of_two_hundred_thousand_lines_is_refused()
     {

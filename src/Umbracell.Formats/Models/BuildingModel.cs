@@ -14,6 +14,9 @@ public sealed record BuildingModel(IReadOnlyList<ImportedRow> Rows, IReadOnlyLis
     /// <summary>Surfaces read at once.</summary>
     public const int MostSurfaces = 5_000;
 
+    /// <summary>Corners read at once, those of rectangles aside.</summary>
+    public const int MostCorners = 20_000;
+
     private const long MostCharacters = 64_000_000;
     private const int MostNested = 64;
 
@@ -65,6 +68,7 @@ public sealed record BuildingModel(IReadOnlyList<ImportedRow> Rows, IReadOnlyLis
 
         var rows = new List<ImportedRow>();
         var skipped = new List<SkippedSurface>();
+        var corners = 0;
         foreach (var (surface, i) in Surfaces(reader).Select((s, i) => (s, i + 1)))
         {
             if (i > MostSurfaces)
@@ -79,7 +83,13 @@ public sealed record BuildingModel(IReadOnlyList<ImportedRow> Rows, IReadOnlyLis
             }
             else
             {
+                corners += taken.TypedCorners;
                 rows.Add(new(i, taken.Fields(), taken.Note));
+            }
+
+            if (corners > MostCorners)
+            {
+                throw new UnreadableFileException(FileFault.TooManyCorners, 0, MostCorners.ToString(CultureInfo.InvariantCulture));
             }
         }
 

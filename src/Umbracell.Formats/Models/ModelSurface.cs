@@ -19,6 +19,9 @@ internal sealed record ModelSurface
 
     public string Note { get; private init; } = "";
 
+    /// <summary>Corners that stand in the size, one by one.</summary>
+    public int TypedCorners => Outline is { IsRectangle: false } ? Outline.Corners.Count : 0;
+
     private SurfaceKind Kind { get; init; }
 
     private FlatOutline? Outline { get; init; }

@@ -20,7 +20,7 @@ public sealed record PictureFile(string ContentType, byte[] Bytes, byte[] Thumbn
     // A small file can unpack to gigabytes: the header says how many dots before any are drawn. A JPEG can be drawn at a half, a quarter
     // or an eighth of its size, as long as it comes line by line; every other picture is drawn as large as it is.
     private const long MostDotsByLine = 120_000_000,
-        MostDots = 25_000_000;
+        MostDots = 16_000_000;
     private static readonly float[] SharesDrawn = [0.125f, 0.25f, 0.5f];
     private const int LongestSide = 3000;
     private const int Quality = 86;

@@ -75,16 +75,13 @@ public static partial class DelimitedText
             line++;
             allMarks += marks;
             (columns, cells) = isQuoted ? (columns, cells) : (1, cells + columns);
+            if (cells > mostCells || allMarks > 4L * mostCells)
+            {
+                throw line > TableFile.MostRows + 1
+                    ? new UnreadableFileException(FileFault.TooManyLines, 0, LinesIn(text).ToString(CultureInfo.InvariantCulture))
+                    : new UnreadableFileException(FileFault.TooManyCells, 0, mostCells.ToString(CultureInfo.InvariantCulture));
+            }
         }
-
-        if (cells <= mostCells && allMarks <= 4L * mostCells)
-        {
-            return;
-        }
-
-        throw line > TableFile.MostRows + 1
-            ? new UnreadableFileException(FileFault.TooManyLines, 0, (line - 1).ToString(CultureInfo.InvariantCulture))
-            : new UnreadableFileException(FileFault.TooManyCells, 0, mostCells.ToString(CultureInfo.InvariantCulture));
     }
 
     // Delimiters of a line that do not stand within quotes; quotes may go on from one line to the next.

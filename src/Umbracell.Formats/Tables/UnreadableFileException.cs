@@ -21,6 +21,9 @@ public enum FileFault
     /// <summary>A workbook that unpacks to more than is read.</summary>
     UnpacksTooLarge,
 
+    /// <summary>More corners of outlines that are no rectangles than are read at once.</summary>
+    TooManyCorners,
+
     /// <summary>Parts within parts, deeper than any model of a building goes.</summary>
     NestsTooDeep,
 

@@ -24,8 +24,8 @@ internal static class ImportEndpoints
     public static void MapImports(this IEndpointRouteBuilder app)
     {
         var imports = app.MapGroup("/api/jobs/{id:guid}/imports").WithTags("Exchange").Requires(Right.Edit).TakesFile(Limits.ImportBytes);
-        imports.MapPost("/table", TableAsync).WithSummary("Read a CSV or XLSX table of surfaces; nothing is written.");
-        imports.MapPost("/model", ModelAsync).WithSummary("Read a gbXML building model; nothing is written.");
+        imports.MapPost("/table", TableAsync).WithSummary("Read a CSV or XLSX table of surfaces; nothing is written.").DisableValidation();
+        imports.MapPost("/model", ModelAsync).WithSummary("Read a gbXML building model; nothing is written.").DisableValidation();
         imports.MapPost("/check", CheckAsync).WithSummary("Check rows as they were mended on the screen; nothing is written.");
         imports.MapPost("/accept", AcceptAsync).WithSummary("Take the rows: all of them, or none where one is at fault.");
         app.MapPost("/api/jobs/{id:guid}/surfaces/remove", RemoveAsync)
@@ -47,7 +47,8 @@ internal static class ImportEndpoints
     )
     {
         var job = await reader.FindJobAsync(id);
-        var table = Workbook.IsOne(file.Content) ? Workbook.Read(file.Content) : DelimitedText.Read(file.Content);
+        var content = Uploads.Within(file.Content);
+        var table = Workbook.IsOne(content) ? Workbook.Read(content) : DelimitedText.Read(content);
         var signature = SurfaceColumns.Signature(table.Header);
         var known = await db
             .ColumnMappings.AsNoTracking()
@@ -84,7 +85,7 @@ internal static class ImportEndpoints
     )
     {
         var job = await reader.FindJobAsync(id);
-        var model = BuildingModel.Read(file.Content);
+        var model = BuildingModel.Read(Uploads.Within(file.Content));
         var rows = model.Rows.Select(r => new RowToImport(r.Line, r.Fields, r.Note)).ToList();
         return TypedResults.Ok(
             await CheckedAsync(job, rows, UnitSystem.Metric, library, db, Stamp.Of(user, clock), gone) with
@@ -166,7 +167,7 @@ internal static class ImportEndpoints
 
     private static ImportAnswer Answer(SurfaceImport import, IReadOnlyList<RowToImport> rows, UnitSystem units, CancellationToken gone)
     {
-        if (rows.Count > TableFile.MostRows)
+        if (rows.Count > SurveyEndpoints.MostSurfaces)
         {
             throw new UnreadableFileException(FileFault.TooManyLines, 0, rows.Count.ToString(CultureInfo.InvariantCulture));
         }
