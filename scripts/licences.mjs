@@ -67,7 +67,13 @@ const BESIDE = [
   { name: 'Unifont', version: '', licence: 'OFL-1.1', kind: 'font of documents' },
 ]
 
-const every = [...ofNpm(), ...ofNuGet(), ...BESIDE].sort(
+// Packages that only their data go out of, in a file of the product's own.
+const DATA = ['@zxcvbn-ts/language-common'].map((name) => {
+  const { version, license } = json(join('web/node_modules', name, 'package.json'))
+  return { name, version, licence: license, kind: 'data (passwords that are guessed first)' }
+})
+
+const every = [...ofNpm(), ...ofNuGet(), ...BESIDE, ...DATA].sort(
   (a, b) => a.kind.localeCompare(b.kind) || a.name.localeCompare(b.name),
 )
 const isAllowed = (licence) =>

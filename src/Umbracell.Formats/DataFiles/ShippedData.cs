@@ -1,3 +1,4 @@
+using System.Buffers.Binary;
 using System.Globalization;
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Choosing;
@@ -161,6 +162,9 @@ public sealed record Place
 /// <summary>The data that ships with the product, read and checked once.</summary>
 public static class ShippedData
 {
+    private static readonly Lazy<HashSet<ulong>> LazyGuessed = new(() =>
+        [.. ShippedFiles.Bytes("access/guessed-passwords.bin").Chunk(8).Select(mark => BinaryPrimitives.ReadUInt64BigEndian(mark))]
+    );
     private static readonly Lazy<IReadOnlyDictionary<string, Material>> LazyMaterials = new(ReadMaterials);
     private static readonly Lazy<IReadOnlyDictionary<string, double>> LazyUsual = new(ReadUsual);
     private static readonly Lazy<IReadOnlyList<Batt>> LazyBatts = new(ReadBatts);
@@ -187,11 +191,16 @@ public static class ShippedData
     /// <summary>Places by id.</summary>
     public static IReadOnlyDictionary<string, Place> Places => LazyPlaces.Value;
 
-    /// <summary>Passwords that are guessed first, in lower case, without what stands at their ends and is no letter.</summary>
+    /// <summary>Words of the trade and of this product that are guessed first as passwords, in lower case, without what stands at their
+    /// ends and is no letter.</summary>
     public static IReadOnlyList<string> CommonPasswords =>
         ShippedFiles
             .Text("access/common-passwords.txt")
             .Split('\n', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries);
+
+    /// <summary>Passwords that are guessed first anywhere: the first eight bytes of the SHA-256 of each in lower case (UTF-8), as a number
+    /// with its first byte the greatest. Made by <c>scripts/guessed-passwords.mjs</c>.</summary>
+    public static IReadOnlySet<ulong> GuessedPasswords => LazyGuessed.Value;
 
     /// <summary>The demo's product sheets: their JSON text, by id.</summary>
     public static IReadOnlyDictionary<string, string> ProductSheets { get; } =

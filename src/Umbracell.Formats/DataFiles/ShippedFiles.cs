@@ -2,17 +2,26 @@ using NJsonSchema;
 
 namespace Umbracell.Formats.DataFiles;
 
-/// <summary>The data files that come with the product, as embedded text.</summary>
+/// <summary>The data files that come with the product, embedded.</summary>
 internal static class ShippedFiles
 {
     public static string Text(string name)
     {
-        using var stream =
-            typeof(ShippedFiles).Assembly.GetManifestResourceStream(name)
-            ?? throw new InvalidOperationException($"The file {name} does not ship with the product.");
-        using var reader = new StreamReader(stream);
+        using var reader = new StreamReader(Open(name));
         return reader.ReadToEnd();
     }
+
+    public static byte[] Bytes(string name)
+    {
+        using var stream = Open(name);
+        using var bytes = new MemoryStream();
+        stream.CopyTo(bytes);
+        return bytes.ToArray();
+    }
+
+    private static Stream Open(string name) =>
+        typeof(ShippedFiles).Assembly.GetManifestResourceStream(name)
+        ?? throw new InvalidOperationException($"The file {name} does not ship with the product.");
 
     public static IEnumerable<string> Names(string folder) =>
         typeof(ShippedFiles)

@@ -1,3 +1,6 @@
+using System.Buffers.Binary;
+using System.Security.Cryptography;
+using System.Text;
 using Umbracell.Formats.DataFiles;
 
 namespace Umbracell.Server.Access;
@@ -11,8 +14,8 @@ internal static class Passwords
     /// <summary>Most characters; as many as a phrase may have.</summary>
     public const int Longest = 200;
 
-    // A word that is guessed first stays one with a year or a mark at its end.
-    private static readonly Lazy<HashSet<string>> Common = new(() => [.. ShippedData.CommonPasswords]);
+    // Words of the trade: a word that is guessed first stays one with a year or a mark at its end.
+    private static readonly Lazy<HashSet<string>> OfTheTrade = new(() => [.. ShippedData.CommonPasswords]);
 
     /// <summary>Whether it is one of those that are guessed first.</summary>
     /// <param name="password">As typed.</param>
@@ -21,10 +24,18 @@ internal static class Passwords
     {
         var bare = Bare(password);
         return bare.Length == 0
-            || Common.Value.Contains(bare)
+            || IsGuessedFirst(password)
+            || IsGuessedFirst(bare)
             || bare == Bare(signInName)
             || bare == Bare(signInName.Split('@')[0])
             || IsRepeated(bare);
+    }
+
+    private static bool IsGuessedFirst(string word)
+    {
+        var lower = word.ToLowerInvariant();
+        return OfTheTrade.Value.Contains(lower)
+            || ShippedData.GuessedPasswords.Contains(BinaryPrimitives.ReadUInt64BigEndian(SHA256.HashData(Encoding.UTF8.GetBytes(lower))));
     }
 
     // Letters in lower case; what stands at the ends and is no letter is left out, and digits within are the letters they stand for.
@@ -50,6 +61,6 @@ internal static class Passwords
             .Any(n =>
                 bare.Length % n == 0
                 && string.Concat(Enumerable.Repeat(bare[..n], bare.Length / n)) == bare
-                && (n <= 3 || Common.Value.Contains(bare[..n]))
+                && (n <= 3 || IsGuessedFirst(bare[..n]))
             );
 }
