@@ -47,12 +47,19 @@ public static class DataFile
     /// <param name="text">Its text.</param>
     /// <param name="schema">Its schema.</param>
     /// <param name="upgrade">Brings the JSON of an earlier version to the shape of today; lines are told of the text as it is.</param>
+    /// <param name="isCurrent">Whether a file has the shape of today as it is written.</param>
     /// <exception cref="DataFileException">Not JSON, or not what the schema asks.</exception>
-    public static T Read<T>(string name, string text, JsonSchema schema, Action<JsonNode?>? upgrade = null)
+    public static T Read<T>(
+        string name,
+        string text,
+        JsonSchema schema,
+        Action<JsonNode?>? upgrade = null,
+        Func<JToken, bool>? isCurrent = null
+    )
     {
         var root = Parse(name, text);
         var read = root;
-        if (upgrade is not null)
+        if (upgrade is not null && isCurrent?.Invoke(root) != true)
         {
             text = Upgraded(name, text, upgrade);
             read = Parse(name, text);
@@ -62,7 +69,7 @@ public static class DataFile
             .Validate(read)
             .SelectMany(Deepest)
             .Take(MostFaults)
-            .Select(e => Describe(e, root, isAsWritten: upgrade is null))
+            .Select(e => Describe(e, root, isAsWritten: read == root))
             .Distinct()
             .OrderBy(f => f.Line)
             .ToList();

@@ -1,5 +1,6 @@
 using System.Globalization;
 using System.Text.Json;
+using Newtonsoft.Json.Linq;
 using NJsonSchema;
 using NJsonSchema.Generation;
 using Umbracell.Core.Assemblies;
@@ -183,10 +184,15 @@ public sealed record JobFile
     /// line.</exception>
     public static JobFile Read(string name, string text)
     {
-        var file = DataFile.Read<JobFile>(name, text, LazySchema.Value, JobFileUpgrades.ToCurrent);
+        var file = DataFile.Read<JobFile>(name, text, LazySchema.Value, JobFileUpgrades.ToCurrent, IsCurrent);
         var faults = DataFile.Faults(text, file.Contradictions());
         return faults.Count > 0 ? throw new DataFileException(name, faults) : file;
     }
+
+    private static bool IsCurrent(JToken root) =>
+        root is JObject file
+        && file["formatVersion"] is JValue { Type: JTokenType.Integer } version
+        && (long)version.Value! == CurrentVersion;
 
     /// <summary>Writes a job file.</summary>
     public byte[] Write() => JsonSerializer.SerializeToUtf8Bytes(this, Written);
