@@ -230,6 +230,16 @@ public sealed class ExchangeTests(Product product)
                 )
             )
         ).Status.ShouldBe(400);
+        foreach (var version in new[] { "123456789012345678901234567890", "1e400", "-1", "\"3\"", "null", "[3]" })
+        {
+            var other = file.Replace(
+                $"\"formatVersion\": {JobFile.CurrentVersion}",
+                $"\"formatVersion\": {version}",
+                StringComparison.Ordinal
+            );
+            (await PostTextAsync(client, "/api/jobs/file", other)).Status.ShouldBe(400, version);
+        }
+
         (await PostTextAsync(client, "/api/jobs/file", "{")).Status.ShouldBe(400);
         (await client.GetJsonAsync("/api/jobs")).AsArray().ShouldNotContain(j => j!["job"]!.Text("name") == "Must not be kept");
     }

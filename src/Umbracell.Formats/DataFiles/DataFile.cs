@@ -1,4 +1,5 @@
 using System.Globalization;
+using System.Numerics;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using System.Text.Json.Serialization;
@@ -65,8 +66,7 @@ public static class DataFile
             read = Parse(name, text);
         }
 
-        var faults = schema
-            .Validate(read)
+        var faults = Errors(name, schema, read)
             .SelectMany(Deepest)
             .Take(MostFaults)
             .Select(e => Describe(e, root, isAsWritten: read == root))
@@ -87,6 +87,26 @@ public static class DataFile
             throw Unreadable(name, e);
         }
     }
+
+    // The library measures numbers as decimals; it breaks on one that is none.
+    private static ICollection<ValidationError> Errors(string name, JsonSchema schema, JToken read)
+    {
+        try
+        {
+            return schema.Validate(read);
+        }
+        catch (Exception e) when (e is OverflowException or InvalidCastException or FormatException)
+        {
+            var huge = (read as JContainer)?.DescendantsAndSelf().OfType<JValue>().FirstOrDefault(IsBeyondNumbers);
+            throw new DataFileException(
+                name,
+                [new(((IJsonLineInfo?)huge)?.LineNumber ?? 0, huge?.Path ?? "", WordCatalog.Say("dataFile.value.number"))]
+            );
+        }
+    }
+
+    private static bool IsBeyondNumbers(JValue value) =>
+        value.Value is BigInteger || (value.Value is double number && !(Math.Abs(number) < (double)decimal.MaxValue));
 
     private static string Upgraded(string name, string text, Action<JsonNode?> upgrade)
     {

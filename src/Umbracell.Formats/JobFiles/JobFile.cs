@@ -189,10 +189,7 @@ public sealed record JobFile
         return faults.Count > 0 ? throw new DataFileException(name, faults) : file;
     }
 
-    private static bool IsCurrent(JToken root) =>
-        root is JObject file
-        && file["formatVersion"] is JValue { Type: JTokenType.Integer } version
-        && (long)version.Value! == CurrentVersion;
+    private static bool IsCurrent(JToken root) => root is JObject file && file["formatVersion"] is JValue { Value: (long)CurrentVersion };
 
     /// <summary>Writes a job file.</summary>
     public byte[] Write() => JsonSerializer.SerializeToUtf8Bytes(this, Written);
