@@ -14,6 +14,7 @@ using Xunit;
 namespace Umbracell.Server.Tests;
 
 /// <summary>Guessing passwords gets slower and tells nothing, and keeps nobody else from signing in.</summary>
+[Collection(OneProduct.CountsTries)]
 public sealed class GuessingTests(Product product)
 {
     [Theory]

@@ -13,6 +13,7 @@ using Xunit;
 namespace Umbracell.Server.Tests;
 
 /// <summary>A browser is not used against the person before it, and nobody is believed about where they come from.</summary>
+[Collection(OneProduct.CountsTries)]
 public sealed class HttpSafetyTests(Product product)
 {
     private const string Proxy = "10.1.2.3";

@@ -13,6 +13,7 @@ using Xunit;
 namespace Umbracell.Server.Tests;
 
 /// <summary>Who reads where the keys are kept cannot make cookies; who runs the machine can let an owner in again.</summary>
+[Collection(OneProduct.CountsTries)]
 public sealed class KeyRingTests(Product product) : IDisposable
 {
     private readonly DirectoryInfo _kept = Directory.CreateTempSubdirectory("keys");
