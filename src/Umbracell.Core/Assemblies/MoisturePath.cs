@@ -13,6 +13,18 @@ public readonly record struct HarmedPlace(string Outer, string Inner)
     public string Key => $"{Outer}|{Inner}";
 }
 
+/// <summary>How heat and moisture pass a section: neither depends on the air on its sides.</summary>
+/// <param name="Heat">Heat.</param>
+/// <param name="Path">Moisture.</param>
+internal sealed record HeatAndMoisture(SectionHeat Heat, MoisturePath Path)
+{
+    public static HeatAndMoisture Of(SectionCase section)
+    {
+        var heat = SectionHeat.Of(section);
+        return new(heat, MoisturePath.Of(section, heat));
+    }
+}
+
 /// <summary>The way of vapour through a section, from outside to the room: interfaces where water may lie, and which of them it can
 /// harm.</summary>
 internal sealed class MoisturePath

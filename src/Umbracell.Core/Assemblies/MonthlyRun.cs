@@ -15,9 +15,9 @@ internal sealed class MonthlyRun
         _pressure,
         _sums;
 
-    public MonthlyRun(SectionCase section, SectionHeat heat, YearOfAir year, Lazy<TightestFill> tightest)
+    public MonthlyRun(MoisturePath path, YearOfAir year, Lazy<TightestFill> tightest)
     {
-        (Path, Year, _tightest) = (MoisturePath.Of(section, heat), year, tightest);
+        (Path, Year, _tightest) = (path, year, tightest);
         var n = Path.Count;
         (_saturation, _stored, _pressure) = (
             new double[YearOfAir.Months * n],

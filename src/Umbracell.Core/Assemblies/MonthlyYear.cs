@@ -128,13 +128,14 @@ public sealed record MonthlyYear
     /// <param name="section">The case; its own design air is not used.</param>
     /// <param name="year">Monthly means on both sides.</param>
     /// <exception cref="QuantityRangeException">Air outside the psychrometric formulas.</exception>
-    public static MonthlyYear Of(SectionCase section, YearOfAir year) => Of(section, year, new(() => new(section, year)));
+    public static MonthlyYear Of(SectionCase section, YearOfAir year) =>
+        Of(section, HeatAndMoisture.Of(section), year, new(() => new(section, year)));
 
-    /// <summary>A year of an assembly, held against a yardstick that is at hand.</summary>
-    internal static MonthlyYear Of(SectionCase section, YearOfAir year, Lazy<TightestFill> tightest)
+    /// <summary>A year of an assembly whose ways of heat and moisture are at hand, and the yardstick it is held against.</summary>
+    internal static MonthlyYear Of(SectionCase section, HeatAndMoisture ways, YearOfAir year, Lazy<TightestFill> tightest)
     {
-        var heat = SectionHeat.Of(section);
-        var run = new MonthlyRun(section, heat, year, tightest);
+        var (heat, path) = ways;
+        var run = new MonthlyRun(path, year, tightest);
         var months = new MonthOfSection[YearOfAir.Months];
         var stored = 0.0;
         for (var month = 0; month < months.Length; month++)

@@ -18,13 +18,14 @@ internal static class MonthlyYearFindings
     {
         yield return Condensate(year, section);
         yield return Place(year.Dampest);
-        var surface = year.Months.MaxBy(m => m.SurfaceHumidity);
+        var month = Greatest(year, m => m.SurfaceHumidity);
+        var surface = year.Months[month];
         var dry = surface.SurfaceHumidity <= MonthlyYear.GreatestInterfaceHumidity;
         yield return new(CondensationRules.YearSurface, dry ? "dry" : "damp", dry ? Verdict.Clear : Verdict.Care, Citations.MonthlySurface)
         {
             Measured = Humidity(surface.SurfaceHumidity),
             Limit = Humidity(MonthlyYear.GreatestInterfaceHumidity),
-            Words = Words(IndexOf(year, surface)),
+            Words = Words(month),
         };
     }
 
@@ -59,7 +60,7 @@ internal static class MonthlyYearFindings
     // What stays is a stop; but where means read wet under any system, and the code's table passes, they are no ground for one.
     private static Finding Condensate(MonthlyYear year, SectionCase section)
     {
-        var worst = year.Months.MaxBy(m => m.Stored);
+        var month = MonthlyRun.Wettest(year.Months);
         var much = year.NeverDries > 0 || year.GreatestStored > RunsOff;
         var (name, verdict) =
             year.GreatestStored < MonthlyYear.Lies ? ("none", Verdict.Clear)
@@ -72,7 +73,7 @@ internal static class MonthlyYearFindings
         {
             Measured = new(year.GreatestStored, Dimension.MassPerArea),
             Figures = new Dictionary<string, Figure> { ["left"] = new(year.NeverDries, Dimension.MassPerArea) },
-            Words = Words(IndexOf(year, worst), worst.At),
+            Words = Words(month, year.Months[month].At),
             Worked = year.CondensateHow,
         };
     }
@@ -103,7 +104,9 @@ internal static class MonthlyYearFindings
         };
     }
 
-    private static int IndexOf(MonthlyYear year, MonthOfSection month) => year.Months.ToList().IndexOf(month);
+    // Of equals the first.
+    private static int Greatest(MonthlyYear year, Func<MonthOfSection, double> figure) =>
+        Enumerable.Range(0, year.Months.Count).MaxBy(month => figure(year.Months[month]));
 
     private static Dictionary<string, Said> Words(int month, HarmedPlace? place = null)
     {

@@ -95,7 +95,7 @@ public sealed record CandidateCost(
         private void Foam(SectionCase section, FoamFill foam, double share)
         {
             var sheet = foam.Sheet;
-            var lifts = LiftPlan.For(sheet, foam.Thickness);
+            var lifts = choice.Memo.Lifts(sheet, foam.Thickness);
             _lifts.Add(lifts);
             var flush =
                 sheet.Cell == CellStructure.Open && section.FoamDepth is { } depth && section.FillThickness.Metres >= depth.Metres - 1e-3;
@@ -139,7 +139,9 @@ public sealed record CandidateCost(
         }
 
         // Out of the sheet's window nothing can be sprayed: the yield is then told for a substrate warmed to the window's nearer edge.
-        private SetYield Yield(ProductSheet sheet, Length lift)
+        private SetYield Yield(ProductSheet sheet, Length lift) => choice.Memo.Yield(sheet, lift, () => Conditions(sheet, lift));
+
+        private YieldConditions Conditions(ProductSheet sheet, Length lift)
         {
             var substrate = Math.Clamp(
                 choice.Facts.ExpectedSubstrate?.Celsius ?? 21,
@@ -147,7 +149,7 @@ public sealed record CandidateCost(
                 sheet.YieldBySubstrate.Last
             );
             var drums = (sheet.Drums.Least.Celsius + sheet.Drums.Greatest.Celsius) / 2;
-            return SetYield.For(sheet, new(Temperature.FromCelsius(substrate), Temperature.FromCelsius(drums), lift, null));
+            return new(Temperature.FromCelsius(substrate), Temperature.FromCelsius(drums), lift, null);
         }
 
         private void Bought(string id, Length? boardThickness, double share)

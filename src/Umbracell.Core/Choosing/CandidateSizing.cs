@@ -202,7 +202,7 @@ internal static class CandidateSizing
 
     private static bool IsDry(ChoiceCase choice, string system, SectionCase section, bool strict)
     {
-        var year = choice.Years.Of(choice, system, section);
+        var year = choice.Memo.Year(choice, system, section);
         var opinions = Condensation.Opinions(choice, section, year);
         return !Condensation.Fails(choice.Practice, opinions)
             && (!strict || year?.DampestOwn is not { Greatest: > MonthlyYear.GreatestInterfaceHumidity });
@@ -217,7 +217,7 @@ internal static class CandidateSizing
         var most = RoundDown(Min(SectionFit.GreatestFoam(section) ?? section.Thickest, section.Thickest), step);
         var t =
             !Targets.Exist(choice) ? WithoutTarget(choice, section, least, most)
-            : SectionSearch.Thinnest(section, at => Targets.Meets(choice, at)) is { } needed
+            : choice.Memo.ThinnestForTarget(choice, $"{kind}:{id}", section) is { } needed
                 ? Min(Max(needed, Max(least, stops.RoundedUp(step))), Max(most, least))
             : Max(most, least);
         var sized = section.WithFoam(t);

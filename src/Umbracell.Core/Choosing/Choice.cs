@@ -63,7 +63,7 @@ public sealed record Choice
     /// <exception cref="QuantityRangeException">Air outside the psychrometric formulas, or an assembly that cannot be.</exception>
     public static Choice Of(ChoiceCase choice, FlipSearch flips = FlipSearch.All)
     {
-        choice = choice with { Years = new(), Section = WithSolvedMembers(choice) };
+        choice = choice with { Memo = new(), Section = WithSolvedMembers(choice) };
         var ranked = Ranking.Of(choice);
         var advised = Ranking.Winner(ranked);
         var found = flips switch

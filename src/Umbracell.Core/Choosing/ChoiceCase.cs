@@ -137,6 +137,6 @@ public sealed record ChoiceCase
     /// <summary>Years of the systems of closed cell alone: what others are held against where a limit is passed by all.</summary>
     internal IReadOnlyList<MonthlyYear> ClosedYears { get; init; } = [];
 
-    /// <summary>Years reckoned so far for this question and its variations.</summary>
-    internal YearMemo Years { get; init; } = new();
+    /// <summary>What was reckoned so far for this question and its variations.</summary>
+    internal ChoiceMemo Memo { get; init; } = new();
 }

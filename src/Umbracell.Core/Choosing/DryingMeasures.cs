@@ -48,17 +48,16 @@ internal static class DryingMeasures
             {
                 Section = section with { Air = section.Air with { IndoorHumidity = RelativeHumidity.FromPercent(to) } },
                 Year = choice.Year?.WithWinterHumidityShift(to - section.Air.IndoorHumidity.Percent),
-                Years = new(),
             },
             DryingChange.RoomSideCoat => choice with
             {
                 Section = section with { Inboard = [new Layer(m.VapourCoat, Length.FromMetres(to)), .. section.Inboard] },
-                Years = new(),
+                Memo = new(),
             },
             DryingChange.BoardOutside => choice with
             {
                 Section = section with { Outboard = CandidateSizing.Inserted(section.Outboard, new(m.Board, Length.FromMetres(to))) },
-                Years = new(),
+                Memo = new(),
             },
             _ => choice with
             {
@@ -68,7 +67,7 @@ internal static class DryingMeasures
                     VentChannel = Length.FromMetres(to),
                     Baffle = new Layer(m.Board, Baffle),
                 },
-                Years = new(),
+                Memo = new(),
             },
         };
     }

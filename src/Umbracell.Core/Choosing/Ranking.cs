@@ -16,7 +16,7 @@ internal static class Ranking
         var sized = CandidateSizing.Of(choice).ToList();
         var closed = sized
             .Where(s => s.Kind is CandidateKind.ClosedCell or CandidateKind.ColdGrade)
-            .Select(s => choice.Years.Of(choice, s.Id, s.Section))
+            .Select(s => choice.Memo.Year(choice, s.Id, s.Section))
             .OfType<MonthlyYear>()
             .ToList();
         return Ordered(choice, sized.ConvertAll(s => Judge(choice with { ClosedYears = closed }, s)));
@@ -59,8 +59,8 @@ internal static class Ranking
     private static Candidate Judge(ChoiceCase choice, SizedCandidate sized)
     {
         var section = sized.Section;
-        var heat = SectionHeat.Of(section);
-        var year = choice.Years.Of(choice, sized.Id, section);
+        var heat = choice.Memo.Heat(sized.Id, section);
+        var year = choice.Memo.Year(choice, sized.Id, section);
         var opinions = Condensation.Opinions(choice, section, year);
         var weighed = new Weighed(sized.Kind, section, year, opinions, sized.Fits);
         return new()
@@ -92,7 +92,7 @@ internal static class Ranking
 
     // A plan may dry one place and dampen another.
     private static IEnumerable<Finding> Wetter(ChoiceCase choice, MonthlyYear? year) =>
-        year is not null && choice.Years.Of(choice, "bare", choice.Section.Bare()) is { } bare && year.WetterThan(bare) is { } wetter
+        year is not null && choice.Memo.Year(choice, "bare", choice.Section.Bare()) is { } bare && year.WetterThan(bare) is { } wetter
             ? [wetter]
             : [];
 

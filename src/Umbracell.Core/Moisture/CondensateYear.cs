@@ -60,6 +60,12 @@ internal static class CondensateYear
             }
 
             (lastGrowth, growth) = (growth, Sum(wet) - Sum(before));
+
+            // A year that ends as it began is every year that follows: most never get wet at all.
+            if (wet.SequenceEqual(before))
+            {
+                break;
+            }
         }
 
         // A cycle that dries out keeps what winter brought over the turn of the year; one that grows is told without what earlier years

@@ -113,28 +113,21 @@ public sealed class FlipTests
         var section = asked.Section;
         return input switch
         {
-            FlipInput.Depth => asked with
-            {
-                Section = section with { Members = section.Members with { Depth = Length.FromMetres(to) } },
-                Years = new(),
-            },
+            FlipInput.Depth => asked with { Section = section with { Members = section.Members with { Depth = Length.FromMetres(to) } } },
             FlipInput.IndoorHumidity => asked with
             {
                 Section = section with { Air = section.Air with { IndoorHumidity = RelativeHumidity.FromPercent(to) } },
                 Year = asked.Year!.WithWinterHumidityShift(to - section.Air.IndoorHumidity.Percent),
-                Years = new(),
             },
             FlipInput.OutdoorTemperature => asked with
             {
                 Section = section with { Air = section.Air with { Outdoor = Temperature.FromCelsius(to) } },
                 Year = asked.Year!.WithOutdoorShift(TemperatureDifference.FromKelvins(to - section.Air.Outdoor.Celsius)),
-                Years = new(),
             },
             FlipInput.OpenCellPrice => asked with { OpenPriceFactor = to / 100 },
             FlipInput.Target => asked with
             {
                 Section = section with { Target = section.Target! with { GreatestU = ThermalTransmittance.FromSi(to) } },
-                Years = new(),
             },
             _ => asked with { Facts = asked.Facts with { DoorSpare = Mass.FromKilograms(to) } },
         };
