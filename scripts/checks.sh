@@ -20,6 +20,19 @@ check() {
   fi
 }
 
+# suite NAME COMMAND...: counts as one test, and shows what it measured.
+suite() {
+  local name=$1
+  shift
+  say "$name"
+  if (set -o pipefail; "$@" 2>&1 | tee "$TEMP/suite.log"); then
+    tally 1 0
+  else
+    tally 0 1
+    { echo "$name"; tail -n 5 "$TEMP/suite.log"; } >>"$TEMP/failures"
+  fi
+}
+
 # count NAME PASSED FAILED: adds the figures of a runner.
 count() {
   tally "$2" "$3"

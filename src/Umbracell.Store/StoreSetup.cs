@@ -17,12 +17,14 @@ public static class StoreSetup
         var connection = PooledConnection(connectionString);
         services.AddScoped<FirmScope>();
         services.AddScoped<FirmScopeInterceptor>();
+        services.AddScoped<Written>();
         services.AddDbContext<UmbracellDb>(
             (provider, options) =>
                 options
                     .UseNpgsql(connection)
                     .UseSnakeCaseNamingConvention()
                     .AddInterceptors(provider.GetRequiredService<FirmScopeInterceptor>())
+                    .AddInterceptors(provider.GetRequiredService<Written>().Interceptors)
         );
         return services;
     }

@@ -13,7 +13,8 @@ internal sealed class EditedRecords
         Enumerable.Range(10, 10).Select(row => string.Join(',', Enumerable.Repeat(row, 12)))
     );
 
-    private static readonly (string, string)[] Place =
+    /// <summary>A place.</summary>
+    public static readonly (string, string)[] Place =
     [
         ("name", "Place"),
         ("climateZone", "6A"),
@@ -25,7 +26,8 @@ internal sealed class EditedRecords
         ("humidities", "70 %"),
     ];
 
-    private static readonly (string, string)[] PastJob =
+    /// <summary>A finished job.</summary>
+    public static readonly (string, string)[] PastJob =
     [
         ("name", "Past"),
         ("crew", "Heron"),
@@ -40,6 +42,9 @@ internal sealed class EditedRecords
         // Nothing is learned from it: other tests price jobs meanwhile.
         ("leftOut", "made up for a test"),
     ];
+
+    /// <summary>A thermal camera's grid.</summary>
+    public static byte[] ThermalFile => Encoding.UTF8.GetBytes(Thermal);
 
     private EditedRecords(HttpClient client, string job, string wall) => (Client, Job, Wall) = (client, job, wall);
 
@@ -107,7 +112,7 @@ internal sealed class EditedRecords
             "complaint" => await MadeAsync("complaints", $"/api/jobs/{Job}/complaints", ("kind", "draught"), ("words", "at the sill")),
             "fan" => await MadeAsync("fan-tests", $"/api/jobs/{Job}/fan-tests", ("points", "50 2310\n40 2000\n30 1650\n20 1250\n10 800")),
             "thermal" => "/api/thermal/"
-                + (await Client.UploadAsync($"/api/jobs/{Job}/thermal?name=Corner", Encoding.UTF8.GetBytes(Thermal))).Body[0]!.Text("id"),
+                + (await Client.UploadAsync($"/api/jobs/{Job}/thermal?name=Corner", ThermalFile)).Body[0]!.Text("id"),
             "note" => await MadeAsync("notes", $"/api/surfaces/{Wall}/notes", ("kind", "leak"), ("words", "at the sill")),
             "photo" => "/api/photos/"
                 + (await Client.UploadAsync($"/api/jobs/{Job}/photos?caption=First", CommandTests.Picture())).Body[0]!.Text("id"),

@@ -9,6 +9,7 @@ using Microsoft.AspNetCore.Identity;
 using Microsoft.AspNetCore.Mvc.Testing;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.Options;
+using Npgsql;
 using Shouldly;
 using Umbracell.Formats.DataFiles;
 using Umbracell.Server.Surfaces;
@@ -30,6 +31,12 @@ public sealed class Product : WebApplicationFactory<Program>
     /// <summary>Whether it does what it was asked to do beside requests: most tests ask for what they look at, and need not wait for what
     /// lists of all other tests' jobs would have made anew.</summary>
     public bool WorksOff { get; init; }
+
+    /// <summary>Port by which it reaches the database; null for the database's own.</summary>
+    public int? DatabasePort { get; init; }
+
+    /// <summary>Where the database itself listens.</summary>
+    public static int OwnDatabasePort => new NpgsqlConnectionStringBuilder(Connection("UMBRACELL_TEST_APP")).Port;
 
     public Product() => Planted.Value.GetAwaiter().GetResult();
 
@@ -60,9 +67,12 @@ public sealed class Product : WebApplicationFactory<Program>
     protected override void ConfigureWebHost(IWebHostBuilder builder) =>
         // Each product works off what it asked for itself: another one's clock and settings may be others.
         builder
-            .UseSetting("ConnectionStrings:Umbracell", Connection("UMBRACELL_TEST_APP"))
+            .UseSetting("ConnectionStrings:Umbracell", Reached(Connection("UMBRACELL_TEST_APP")))
             .UseSetting("Schedule:Name", $"tests {Guid.NewGuid():N}")
             .UseSetting("Schedule:Runs", $"{WorksOff}");
+
+    private string Reached(string connection) =>
+        DatabasePort is { } port ? new NpgsqlConnectionStringBuilder(connection) { Port = port }.ConnectionString : connection;
 
     private static string Connection(string variable) =>
         (

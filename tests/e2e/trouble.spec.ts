@@ -209,3 +209,20 @@ test('surfaces and the whole job are saved as files named after the job', async 
     expect(file.suggestedFilename().endsWith(ending)).toBe(true)
   }
 })
+
+test('a page opened while the database is away says so, stays signed in and goes on by itself', async ({ page }) => {
+  const { job } = await ownJob(page, 'Away')
+  let away = true
+  const detail = 'The database does not answer just now. This comes by itself as soon as it does.'
+  await page.route('**/api/**', (route) =>
+    away
+      ? route.fulfill({ status: 503, contentType: 'application/problem+json', body: JSON.stringify({ detail }) })
+      : route.fallback(),
+  )
+  await page.goto(`/jobs/${job}/survey`)
+  await expect(page.getByText(detail).first()).toBeVisible()
+  away = false
+  await expect(cell(page, 'Size', 'North wall')).toHaveValue(`24'0" x 9'0"`, { timeout: 20_000 })
+  await expect(page.getByRole('button', { name: 'Sign out' })).toBeVisible()
+  await expect(page.getByText(detail)).toHaveCount(0)
+})

@@ -8,7 +8,7 @@ import { createApp } from 'vue'
 import App from './App.vue'
 import { i18n } from './i18n'
 import { fetchPages, router } from './router'
-import { ApiProblem } from './shared/api/client'
+import { isNoAnswer } from './shared/api/client'
 import { keepWith, sendByItself } from './shared/keeping/editor'
 import './shared/keeping/records'
 import { answersOf } from './shared/state/answers'
@@ -18,7 +18,7 @@ const queryClient = answersOf({
     queries: {
       staleTime: 5_000,
       // What the server refuses it refuses again; only a lost connection is worth another try.
-      retry: (count, cause) => count < 2 && cause instanceof ApiProblem && cause.status === 0,
+      retry: (count, cause) => count < 2 && isNoAnswer(cause),
     },
   },
 })

@@ -28,13 +28,18 @@ export const router = createRouter({
   ],
 })
 
+const signInFor = (to: string) => ({ name: 'signIn', query: { to } })
+
 router.beforeEach(async (to) => {
   const session = useSession()
   if (to.meta.open || session.person) return true
   try {
-    return (await session.find()) ? true : { name: 'signIn', query: { to: to.fullPath } }
+    return (await session.find()) ? true : signInFor(to.fullPath)
   } catch {
-    // The server does not answer: the screen itself says so and offers to try again.
+    // The server does not answer: the screen itself says so, offers to try again, and goes on by itself.
+    void session.findInTheEnd().then((found) => {
+      if (!found) void router.replace(signInFor(to.fullPath))
+    })
     return true
   }
 })

@@ -1,6 +1,7 @@
 using Microsoft.AspNetCore.Authentication;
 using Microsoft.AspNetCore.Authentication.Cookies;
 using Microsoft.AspNetCore.DataProtection;
+using Npgsql;
 using Umbracell.Server.Requests;
 using Umbracell.Server.Scheduling;
 using Umbracell.Store;
@@ -48,7 +49,7 @@ internal static class AccessSetup
                 // Sign-ins run out by the machine's time, whatever day a demo plays on.
                 options.TimeProvider = TimeProvider.System;
                 options.CookieManager = new HostCookies();
-                options.Cookie.Name = "umbracell";
+                options.Cookie.Name = HostCookies.Session;
                 options.Cookie.HttpOnly = true;
 
                 // Strict keeps other sites from acting with the cookie; SameSiteWrites looks at where each write comes from as well.
@@ -83,6 +84,23 @@ internal static class AccessSetup
             }
         );
 
+    /// <summary>A browser whose sign-in cannot be read, because the database that keeps the keys does not answer, is not told to sign in
+    /// anew.</summary>
+    public static async Task KeepSignIns(HttpContext context, RequestDelegate next)
+    {
+        if (
+            context.User.Identity?.IsAuthenticated != true
+            && HostCookies.HasSession(context)
+            && context.Request.Path.StartsWithSegments("/api")
+            && !await context.RequestServices.GetRequiredService<UmbracellDb>().Database.CanConnectAsync(context.RequestAborted)
+        )
+        {
+            throw new NpgsqlException("The database does not answer, and so nobody can be known by their cookie.");
+        }
+
+        await next(context);
+    }
+
     private static Task Answer(HttpContext context, int status)
     {
         context.Response.StatusCode = status;
@@ -92,6 +110,13 @@ internal static class AccessSetup
     // The cookie says only which session; who that is and what they may do stands in the database.
     private static async Task AsTheyAreNowAsync(CookieValidatePrincipalContext context)
     {
+        // Pages and their files are everybody's: they come too while the database is away, and say so.
+        if (!context.Request.Path.StartsWithSegments("/api"))
+        {
+            context.RejectPrincipal();
+            return;
+        }
+
         var sessions = context.HttpContext.RequestServices.GetRequiredService<Sessions>();
         if (await sessions.FindAsync(context.Principal!) is { } person)
         {

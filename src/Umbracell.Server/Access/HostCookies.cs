@@ -6,7 +6,13 @@ namespace Umbracell.Server.Access;
 /// them only over https. Over plain http, on the machine itself, a browser would refuse that name.</summary>
 internal sealed class HostCookies : ICookieManager
 {
+    /// <summary>Name of the cookie that says which session.</summary>
+    public const string Session = "umbracell";
+
     private readonly ChunkingCookieManager _cookies = new();
+
+    /// <summary>Whether a request carries a session, be it good or not.</summary>
+    public static bool HasSession(HttpContext context) => context.Request.Cookies.ContainsKey(Named(context, Session));
 
     public string? GetRequestCookie(HttpContext context, string key) => _cookies.GetRequestCookie(context, Named(context, key));
 

@@ -72,8 +72,14 @@ internal static class JobEndpoints
             UpToDate = card.UpToDate,
         };
 
-    private static async Task<Created<JobAnswer>> CreateAsync(TypedEdit edit, UmbracellDb db, TimeProvider clock)
+    private static async Task<Created<JobAnswer>> CreateAsync(TypedEdit edit, UmbracellDb db, Commands commands, TimeProvider clock)
     {
+        if (!await commands.TakeAsync(edit, null))
+        {
+            var first = await db.Jobs.SingleOrDefaultAsync(j => j.Id == edit.Id) ?? throw new NotFoundException("job");
+            return TypedResults.Created($"/api/jobs/{first.Id}", Answer(first));
+        }
+
         var fields = new TypedFields(edit);
         if (!fields.Has("name"))
         {
@@ -89,7 +95,7 @@ internal static class JobEndpoints
 
         var job = new Job
         {
-            Id = Guid.NewGuid(),
+            Id = edit.Id ?? Guid.NewGuid(),
             Name = "",
             ClimateZone = "5A",
             TargetSetId = edit.Units == UnitSystem.Metric ? "metric-sample" : "iecc-2021",

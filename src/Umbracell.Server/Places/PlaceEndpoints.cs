@@ -68,13 +68,19 @@ internal static class PlaceEndpoints
 
     private static PlaceAnswer Answer(PlaceRow row, bool hasHours) => PlaceAnswer.Of(JobPlaces.Of(row), own: true, hasHours, row.Version);
 
-    private static async Task<Created<PlaceAnswer>> AddAsync(TypedEdit edit, UmbracellDb db)
+    private static async Task<Created<PlaceAnswer>> AddAsync(TypedEdit edit, UmbracellDb db, Commands commands)
     {
+        if (!await commands.TakeAsync(edit, null))
+        {
+            var first = await FindAsync(edit.Id!.Value, db);
+            return TypedResults.Created($"/api/places/{first.Id}", Answer(first, await db.PlaceHours.AnyAsync(h => h.PlaceId == first.Id)));
+        }
+
         var fields = new TypedFields(edit);
         fields.Require("name", "climateZone", "altitude", "heating", "cooling", "coolingRh", "temps", "humidities");
         var row = new PlaceRow
         {
-            Id = Guid.NewGuid(),
+            Id = edit.Id ?? Guid.NewGuid(),
             Name = "",
             ClimateZone = "",
             MeanC = [],

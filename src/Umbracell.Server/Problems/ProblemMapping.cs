@@ -86,6 +86,13 @@ internal sealed partial class ProblemMapping(IProblemDetailsService problems, IL
                 Title = WordCatalog.Say("problem.title.beingTaken"),
                 Detail = WordCatalog.Say("problem.said.beingTaken"),
             },
+            // An id that somebody else's record has, here or in another firm.
+            DbUpdateException { InnerException: PostgresException { SqlState: PostgresErrorCodes.UniqueViolation } } => new ProblemDetails
+            {
+                Status = 409,
+                Title = WordCatalog.Say("problem.title.beingTaken"),
+                Detail = WordCatalog.Say("problem.said.idTaken"),
+            },
             UnreadableFileException e => Unreadable(e),
             DataFileException e => new ProblemDetails
             {
@@ -107,6 +114,7 @@ internal sealed partial class ProblemMapping(IProblemDetailsService problems, IL
                 Detail = e.Message,
             },
             BadHttpRequestException e => Malformed(context, e),
+            _ when Outage.Is(exception) => Outage.Problem(context),
             _ => null,
         };
         if (problem is null)
@@ -116,8 +124,12 @@ internal sealed partial class ProblemMapping(IProblemDetailsService problems, IL
             {
                 Status = 500,
                 Title = WordCatalog.Say("problem.title.failed"),
-                Detail = WordCatalog.Say("problem.server"),
+                Detail = WordCatalog.Say($"problem.failed.{Vocabulary.KeyOf(Outage.OutcomeOf(context))}"),
             };
+        }
+        else if (problem.Status == StatusCodes.Status503ServiceUnavailable)
+        {
+            logger.LogWarning(exception, "Could not be served for now: {Path}", context.Request.Path);
         }
 
         context.Response.StatusCode = problem.Status ?? 500;

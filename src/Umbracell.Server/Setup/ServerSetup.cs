@@ -64,6 +64,7 @@ internal static class ServerSetup
                 if (context.ProblemDetails is HttpValidationProblemDetails { Errors.Count: > 0 } invalid)
                 {
                     invalid.Title = WordCatalog.Say("problem.title.values");
+                    NameAsSent(invalid);
                     invalid.Detail = string.Join(" ", invalid.Errors.SelectMany(error => error.Value));
                 }
 
@@ -82,6 +83,19 @@ internal static class ServerSetup
         services.AddHealthChecks().AddCheck<DatabaseReady>("database", tags: ["ready"]);
         services.AddOpenApi(options => options.AddSchemaTransformer(TextSchema.WriteAsync).AddSchemaTransformer(RuleWords.WriteAsync));
         AddTelemetry(services, builder.Configuration["Telemetry:Otlp"]);
+    }
+
+    // The framework names members as the code does; whoever sent them wrote them otherwise.
+    private static void NameAsSent(HttpValidationProblemDetails invalid)
+    {
+        foreach (var (member, said) in invalid.Errors.ToList())
+        {
+            var sent = string.Join('.', member.Split('.').Select(JsonNamingPolicy.CamelCase.ConvertName));
+            invalid.Errors.Remove(member);
+            invalid.Errors[sent] = [.. said.Select(one => one.Replace(LastOf(member), LastOf(sent), StringComparison.Ordinal))];
+        }
+
+        static string LastOf(string path) => path[(path.LastIndexOf('.') + 1)..];
     }
 
     // Measured in any case; sent only where an address is set.
@@ -106,16 +120,20 @@ internal static class ServerSetup
         app.UseExceptionHandler();
         app.UseStatusCodePages();
         app.UseResponseCompression();
+        app.Use(SpokenJson.Agree);
         app.Use(ServerTiming);
         app.Use(ServerTime);
         app.UseDefaultFiles();
         app.UseStaticFiles(StaticFiles());
         app.Use(HttpSafety.SameSiteWrites);
         app.UseAuthentication();
+        app.Use(AccessSetup.KeepSignIns);
         app.UseFirmScope();
         app.Use(app.Services.GetRequiredService<SecurityBook>().NoteAsync);
         app.UseAuthorization();
         app.Use(LargeBodies.Refuse);
+        app.Use(Races.ServeAgain);
+        app.Use(Outage.Follow);
 
         app.MapHealthChecks("/healthz", new() { Predicate = _ => false });
         app.MapHealthChecks("/readyz", new() { Predicate = check => check.Tags.Contains("ready") });
@@ -127,7 +145,7 @@ internal static class ServerSetup
                 .Add(OnlyAtItsOwnAddress);
         }
 
-        var api = app.MapGroup("").AddEndpointFilter(DoubtsHeader.Filter);
+        var api = app.MapGroup("").AddEndpointFilter(DoubtsHeader.Filter).AddEndpointFilterFactory(Gaps.Filter);
         foreach (var part in Parts.All)
         {
             part.Map(api);

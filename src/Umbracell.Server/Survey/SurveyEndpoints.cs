@@ -200,12 +200,20 @@ internal static class SurveyEndpoints
         TypedEdit edit,
         SurfaceReader reader,
         UmbracellDb db,
+        Commands commands,
         TimeProvider clock
     )
     {
         var (surface, job) = await reader.FindAsync(id);
+        if (!await commands.TakeAsync(edit, null))
+        {
+            var (first, _) = await reader.FindAsync(edit.Id!.Value);
+            return TypedResults.Ok(await AnswerAsync(first, reader));
+        }
+
         await CheckVersionAsync(edit.Version, surface, reader);
         var second = SurfaceSplit.Take(edit, surface);
+        second.Id = edit.Id ?? second.Id;
         await AppendAsync([second], job, db, clock);
         surface.ChangedAt = clock.GetUtcNow();
         await db.SaveChangesAsync();

@@ -106,8 +106,14 @@ internal static class TargetEndpoints
 
     private static string Field(string element, string zone) => $"u:{element}:{zone}";
 
-    private static async Task<Created<TargetSetDetail>> AddAsync(TypedEdit edit, UmbracellDb db)
+    private static async Task<Created<TargetSetDetail>> AddAsync(TypedEdit edit, UmbracellDb db, Commands commands)
     {
+        if (!await commands.TakeAsync(edit, null))
+        {
+            var first = await FindAsync(edit.Id!.Value, db);
+            return TypedResults.Created($"/api/target-sets/{first.Id}", Answer(first));
+        }
+
         var fields = new TypedFields(edit);
         fields.Require("name", "basedOn");
         var known = (await db.TargetSets.ToListAsync())
@@ -121,7 +127,7 @@ internal static class TargetEndpoints
         fields.ThrowIfFaulty(["name", "basedOn"]);
         var row = new TargetSetRow
         {
-            Id = Guid.NewGuid(),
+            Id = edit.Id ?? Guid.NewGuid(),
             Edition = name,
             BasedOn = known[from].BasedOn,
             GreatestU = Figures(known[from].Set),

@@ -15,6 +15,9 @@ internal interface ICommand
     DateTimeOffset? At { get; }
 }
 
+/// <summary>What is said of a command whose body is a file, or that has none: it stands in the address.</summary>
+internal sealed record SentAlone(Guid? Id, DateTimeOffset? At = null) : ICommand;
+
 /// <summary>The commands that were taken. One whose answer was lost on the way is sent again, and is answered as the first was.</summary>
 internal sealed class Commands(UmbracellDb db, TimeProvider clock, IHttpContextAccessor request, CommandMetrics metrics)
 {

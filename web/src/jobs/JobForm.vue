@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { useWriting } from '@/i18n/writing'
 import { useQueryClient } from '@tanstack/vue-query'
-import { v7 } from 'uuid'
 import { computed, nextTick, onMounted, useTemplateRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, ask, type Schemas } from '../shared/api/client'
+import { once } from '../shared/api/once'
 import { doubts } from '../shared/state/doubts'
 import { useChoices } from '../shared/state/job'
 import { useReader } from '../shared/state/reader'
@@ -67,7 +67,9 @@ function start(): Record<string, string> {
 
 const before = computed(start)
 const create = useTypedForm('jobForm.new', before, async (fields) => {
-  const made = await ask(api.POST('/api/jobs', { body: { id: v7(), version: null, units: reader.units, fields } }))
+  const made = await once('job', fields, (id) =>
+    ask(api.POST('/api/jobs', { body: { id, version: null, units: reader.units, fields } })),
+  )
   // The form closes; what it was in doubt about is marked on the board.
   doubts.answered(`job.${made.id}`, Object.keys(fields), made)
   void queries.invalidateQueries({ queryKey: ['jobs'] })

@@ -4,7 +4,8 @@ import { useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
-import { upload, type Schemas } from '../shared/api/client'
+import type { Schemas } from '../shared/api/client'
+import { uploadOnce } from '../shared/api/once'
 import { useProblems } from '../shared/figures/problems'
 import { useJobs } from '../shared/state/job'
 import { useReader } from '../shared/state/reader'
@@ -35,7 +36,7 @@ const fault = ref('')
 async function bringIn([file]: File[]) {
   if (!file) return
   try {
-    const job = await upload<Schemas['BroughtIn']>('/api/jobs/file', file, MOST_MEGABYTES, 'application/json')
+    const job = await uploadOnce<Schemas['BroughtIn']>('/api/jobs/file', file, MOST_MEGABYTES, 'application/json')
     fault.value = ''
     await queries.invalidateQueries({ queryKey: ['jobs'] })
     await router.push({ name: 'board', params: { job: job.id } })

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
 import { api, ask, type Schemas } from '@/shared/api/client'
+import { once } from '@/shared/api/once'
 import { useChoices } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
 import { useTypedForm } from '@/shared/state/typedForm'
@@ -15,8 +16,9 @@ const NEEDED = ['name', 'crew', 'finished', 'area', 'meanDepth', 'sets', 'substr
 const FIELDS = [...NEEDED, 'depthReadings', 'depthScatter'] as const
 
 const form = useTypedForm('pastJob', {}, async (fields) => {
-  const body = { version: null, units: reader.units, fields }
-  emit('done', await ask(api.POST('/api/past-jobs', { body })))
+  const send = (id: string) =>
+    ask(api.POST('/api/past-jobs', { body: { id, version: null, units: reader.units, fields } }))
+  emit('done', await once('pastJob', fields, send))
 })
 const { values, faults, notice, busy } = form
 

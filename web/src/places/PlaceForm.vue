@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { v7 } from 'uuid'
 import { computed, nextTick } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, ask, type Schemas } from '@/shared/api/client'
+import { once } from '@/shared/api/once'
 import { useChoices } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
 import { useRecordForm, useTypedForm } from '@/shared/state/typedForm'
@@ -45,7 +45,9 @@ const before = computed(() => ({
   timeZone: props.place?.timeZone ?? '',
 }))
 const create = useTypedForm('placeForm.new', before, (fields) =>
-  ask(api.POST('/api/places', { body: { id: v7(), version: null, units: reader.units, fields } })),
+  once('place', fields, (id) =>
+    ask(api.POST('/api/places', { body: { id, version: null, units: reader.units, fields } })),
+  ),
 )
 const standing = props.place
   ? useRecordForm({ kind: 'place', id: props.place.id }, Object.keys(before.value), before)

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
 import { api, ask, type Schemas } from '@/shared/api/client'
+import { once } from '@/shared/api/once'
 import { useChoices } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
 import { useTypedForm } from '@/shared/state/typedForm'
@@ -14,8 +15,8 @@ const choices = useChoices()
 const FIELDS = ['lot', 'expires', 'full', 'part'] as const
 
 const form = useTypedForm('stock', { side: 'a' }, async (fields) => {
-  const body = { version: null, units: reader.units, fields }
-  emit('done', await ask(api.POST('/api/stock', { body })))
+  const send = (id: string) => ask(api.POST('/api/stock', { body: { id, version: null, units: reader.units, fields } }))
+  emit('done', await once('lot', fields, send))
 })
 const { values, faults, notice, busy } = form
 

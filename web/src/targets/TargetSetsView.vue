@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import FirmNav from '@/firm/FirmNav.vue'
 import { api, ask } from '@/shared/api/client'
+import { once } from '@/shared/api/once'
 import { useProblems } from '@/shared/figures/problems'
 import { useReader } from '@/shared/state/reader'
 import { useSession } from '@/shared/state/session'
@@ -33,7 +34,9 @@ async function add() {
   fault.value = ''
   try {
     const fields = { name: name.value, basedOn: from.value || (sets.data.value?.[0]?.id ?? '') }
-    await ask(api.POST('/api/target-sets', { body: { version: null, units: reader.units, fields } }))
+    await once('targets', fields, (id) =>
+      ask(api.POST('/api/target-sets', { body: { id, version: null, units: reader.units, fields } })),
+    )
     name.value = ''
     refresh()
   } catch (cause) {

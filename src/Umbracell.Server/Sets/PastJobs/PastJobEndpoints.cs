@@ -119,12 +119,17 @@ internal static class PastJobEndpoints
             Scatter = scatter is null ? null : new(FigureAnswer.Of(scatter.Scatter.ToThickness()), WorkingAnswer.Of(scatter.Working)),
         };
 
-    private static async Task<Ok<PastJobsAnswer>> AddAsync(TypedEdit edit, UmbracellDb db, SheetLibrary library)
+    private static async Task<Ok<PastJobsAnswer>> AddAsync(TypedEdit edit, UmbracellDb db, SheetLibrary library, Commands commands)
     {
-        var row = PastJobFields.New();
-        PastJobFields.Take(new(edit), row, await library.AllAsync(), isNew: true);
-        db.PastJobs.Add(row);
-        await db.SaveChangesAsync();
+        if (await commands.TakeAsync(edit, null))
+        {
+            var row = PastJobFields.New();
+            row.Id = edit.Id ?? row.Id;
+            PastJobFields.Take(new(edit), row, await library.AllAsync(), isNew: true);
+            db.PastJobs.Add(row);
+            await db.SaveChangesAsync();
+        }
+
         return TypedResults.Ok(await AnswerAsync(db, library));
     }
 

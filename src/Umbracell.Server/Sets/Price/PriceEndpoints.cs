@@ -10,6 +10,7 @@ using Umbracell.Server.Access;
 using Umbracell.Server.Places;
 using Umbracell.Server.Problems;
 using Umbracell.Server.Surfaces;
+using Umbracell.Server.Typing;
 using Umbracell.Store;
 
 namespace Umbracell.Server.Sets.Price;
@@ -78,10 +79,17 @@ internal static class PriceEndpoints
         Guid id,
         StudiedJobs jobs,
         UmbracellDb db,
+        Commands commands,
         TimeProvider clock,
-        ClaimsPrincipal person
+        ClaimsPrincipal person,
+        Guid? command = null
     )
     {
+        if (!await commands.TakeAsync(new SentAlone(command), null))
+        {
+            return TypedResults.Ok(await AnswerAsync(id, jobs, db, clock));
+        }
+
         var (_, study, _, bid) = await jobs.OfAsync(id);
         db.Bids.Add(
             new()

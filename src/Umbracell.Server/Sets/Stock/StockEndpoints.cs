@@ -76,13 +76,24 @@ internal static class StockEndpoints
         };
     }
 
-    private static async Task<Ok<StockAnswer>> AddAsync(TypedEdit edit, UmbracellDb db, SheetLibrary library, TimeProvider clock)
+    private static async Task<Ok<StockAnswer>> AddAsync(
+        TypedEdit edit,
+        UmbracellDb db,
+        SheetLibrary library,
+        Commands commands,
+        TimeProvider clock
+    )
     {
+        if (!await commands.TakeAsync(edit, null))
+        {
+            return TypedResults.Ok(await AnswerAsync(db, library, clock));
+        }
+
         var fields = new TypedFields(edit);
         fields.Require("product", "side", "lot");
         var row = new StockLotRow
         {
-            Id = Guid.NewGuid(),
+            Id = edit.Id ?? Guid.NewGuid(),
             SheetSlug = "",
             Lot = "",
         };

@@ -249,17 +249,24 @@ internal static class FanTests
         TypedEdit edit,
         SurfaceReader reader,
         UmbracellDb db,
+        Commands commands,
         ClaimsPrincipal user,
         TimeProvider clock
     )
     {
         var job = await reader.FindJobAsync(id);
+        var stamp = Stamp.Of(user, clock, edit);
+        if (!await commands.TakeAsync(edit, null, stamp))
+        {
+            return TypedResults.Ok(await AllAsync(job, db));
+        }
+
         var row = new FanTestRow
         {
-            Id = Guid.NewGuid(),
+            Id = edit.Id ?? Guid.NewGuid(),
             JobId = job.Id,
-            TakenAt = clock.GetUtcNow(),
-            TakenBy = Claims.TitleOf(user),
+            TakenAt = stamp.At,
+            TakenBy = stamp.By,
         };
         var fields = new TypedFields(edit);
         fields.Require("points");

@@ -111,13 +111,20 @@ internal static class ThermalPictures
         HttpRequest request,
         SurfaceReader reader,
         UmbracellDb db,
+        Commands commands,
         ClaimsPrincipal user,
         TimeProvider clock,
         string name = "",
-        bool fahrenheit = false
+        bool fahrenheit = false,
+        Guid? command = null
     )
     {
         var job = await reader.FindJobAsync(id);
+        if (!await commands.TakeAsync(new SentAlone(command), null))
+        {
+            return TypedResults.Ok(await AllAsync(job.Id, db));
+        }
+
         var grid = ThermalGrid.Read(await Uploads.ReadAsync(request), fahrenheit);
         if (await db.ThermalPictures.CountAsync(t => t.JobId == job.Id) >= MostOfAJob)
         {

@@ -1,3 +1,4 @@
+using System.Security.Claims;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Assemblies;
@@ -100,17 +101,25 @@ internal static class ComplaintEndpoints
         SurfaceReader reader,
         SheetLibrary library,
         UmbracellDb db,
+        Commands commands,
+        ClaimsPrincipal user,
         TimeProvider clock
     )
     {
         var job = await reader.FindJobAsync(id);
+        var stamp = Stamp.Of(user, clock, edit);
+        if (!await commands.TakeAsync(edit, null, stamp))
+        {
+            return TypedResults.Ok(await AllAsync(job, reader, library, db));
+        }
+
         var fields = new TypedFields(edit);
         fields.Require("kind");
         var row = new ComplaintRow
         {
-            Id = Guid.NewGuid(),
+            Id = edit.Id ?? Guid.NewGuid(),
             JobId = job.Id,
-            MadeAt = clock.GetUtcNow(),
+            MadeAt = stamp.At,
         };
         await TakeAsync(fields, row, reader);
         db.Complaints.Add(row);

@@ -137,15 +137,21 @@ internal static class BuildingEndpoints
         TypedEdit edit,
         SurfaceReader reader,
         SheetLibrary library,
-        UmbracellDb db
+        UmbracellDb db,
+        Commands commands
     )
     {
         var job = await reader.FindJobAsync(id);
+        if (!await commands.TakeAsync(edit, null))
+        {
+            return TypedResults.Ok(await BuildingAsync(job, reader, library, db));
+        }
+
         var fields = new TypedFields(edit);
         fields.Require("name");
         var row = new BufferSpaceRow
         {
-            Id = Guid.NewGuid(),
+            Id = edit.Id ?? Guid.NewGuid(),
             JobId = job.Id,
             Name = "",
         };

@@ -1,9 +1,11 @@
 using System.Security.Claims;
 using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Quantities;
 using Umbracell.Formats.JobFiles;
 using Umbracell.Formats.Surveys;
 using Umbracell.Server.Access;
+using Umbracell.Server.Problems;
 using Umbracell.Server.Requests;
 using Umbracell.Server.Sheets;
 using Umbracell.Server.Surfaces;
@@ -91,14 +93,25 @@ internal static class ExportEndpoints
     private static async Task<Created<BroughtIn>> BringInAsync(
         HttpRequest request,
         UmbracellDb db,
+        Commands commands,
         ClaimsPrincipal person,
-        TimeProvider clock
+        TimeProvider clock,
+        Guid? command = null
     )
     {
+        if (!await commands.TakeAsync(new SentAlone(command), null))
+        {
+            var first = await db.Jobs.SingleOrDefaultAsync(j => j.Id == command) ?? throw new NotFoundException("job");
+            return TypedResults.Created(
+                $"/api/jobs/{first.Id}",
+                new BroughtIn(first.Id, first.Name, await db.Surfaces.CountAsync(s => s.JobId == first.Id))
+            );
+        }
+
         using var text = new StreamReader(request.Body);
         var file = JobFile.Read("job file", await text.ReadToEndAsync());
         file = person.May(Right.Price) ? file : file.WithoutPrices();
-        var job = JobFiling.In(file, db, clock.GetUtcNow());
+        var job = JobFiling.In(file, db, command ?? Guid.NewGuid(), clock.GetUtcNow());
         await db.SaveChangesAsync();
         return TypedResults.Created($"/api/jobs/{job.Id}", new BroughtIn(job.Id, job.Name, file.Surfaces.Count));
     }

@@ -15,7 +15,7 @@ namespace Umbracell.Server.Survey.Exchange;
 [Mapper(RequiredMappingStrategy = RequiredMappingStrategy.Source)]
 internal static partial class FromJobFile
 {
-    public static Job Job(FiledJob j, DateTimeOffset now)
+    public static Job Job(FiledJob j, Guid id, DateTimeOffset now)
     {
         Known(j.ClimateZone, ClimateZones.All.Contains, "job.climateZone");
         Known(j.TargetSetId, ShippedData.TargetSets.ContainsKey, "job.targetSetId");
@@ -25,7 +25,7 @@ internal static partial class FromJobFile
         }
 
         var job = Row(j);
-        (job.Id, job.CreatedAt) = (Guid.NewGuid(), now);
+        (job.Id, job.CreatedAt) = (id, now);
         (job.Name, job.Crew) = (Clip(j.Name, 200), Clip(j.Crew, 60));
         (job.RoomMonthsC, job.RoomMonthsRhPct) = (
             Months(j.RoomMonthsC, "job.roomMonthsC"),

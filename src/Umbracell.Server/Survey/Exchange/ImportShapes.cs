@@ -8,14 +8,14 @@ namespace Umbracell.Server.Survey.Exchange;
 
 /// <summary>A file with how its columns are to be taken; null finds out.</summary>
 public sealed record TableToImport(
-    [property: Required] byte[] Content,
+    [property: Required] byte[]? Content,
     UnitSystem Units,
     IReadOnlyList<ColumnMap>? Columns,
     bool? DecimalComma
 );
 
 /// <summary>A building model.</summary>
-public sealed record ModelToImport([property: Required] byte[] Content);
+public sealed record ModelToImport([property: Required] byte[]? Content);
 
 /// <summary>A row as it stands on the screen.</summary>
 public sealed record RowToImport(

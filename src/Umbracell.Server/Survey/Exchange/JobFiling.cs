@@ -62,14 +62,18 @@ internal static class JobFiling
     }
 
     /// <summary>Adds a filed job as a new one; nothing is saved yet. Every id is made anew, so that a job can come in twice.</summary>
-    public static Job In(JobFile file, UmbracellDb db, DateTimeOffset now)
+    /// <param name="file">The file.</param>
+    /// <param name="db">Where it goes.</param>
+    /// <param name="own">Id of the new job.</param>
+    /// <param name="now">When it comes in.</param>
+    public static Job In(JobFile file, UmbracellDb db, Guid own, DateTimeOffset now)
     {
         var ids = file
             .Surfaces.Select(s => s.Id)
             .Concat(file.BufferSpaces.Select(b => b.Id))
             .Distinct()
             .ToDictionary(id => id, _ => Guid.NewGuid());
-        var job = FromJobFile.Job(file.Job, now);
+        var job = FromJobFile.Job(file.Job, own, now);
         if (file.Job.OwnPlace is { } filed)
         {
             var place = FromJobFile.Place(filed);

@@ -180,16 +180,23 @@ internal static class JointEndpoints
         TypedEdit edit,
         SurfaceReader reader,
         UmbracellDb db,
+        Commands commands,
         ClaimsPrincipal user,
         TimeProvider clock
     )
     {
         var job = await reader.FindJobAsync(id);
+        var stamp = Stamp.Of(user, clock, edit);
+        if (!await commands.TakeAsync(edit, null, stamp))
+        {
+            return TypedResults.Created($"/api/joints/{edit.Id}", await AnswerAsync(job.Id, reader, db));
+        }
+
         var fields = new TypedFields(edit);
         fields.Require("kind", "first");
 
-        var row = new JointRow { Id = Guid.NewGuid(), JobId = job.Id };
-        await TakeAsync(fields, row, reader, Stamp.Of(user, clock), isNew: true);
+        var row = new JointRow { Id = edit.Id ?? Guid.NewGuid(), JobId = job.Id };
+        await TakeAsync(fields, row, reader, stamp, isNew: true);
         db.Joints.Add(row);
         await db.SaveChangesAsync();
         return TypedResults.Created($"/api/joints/{row.Id}", await AnswerAsync(job.Id, reader, db));

@@ -89,14 +89,21 @@ internal static class LogEndpoints
         HttpRequest request,
         SurfaceReader reader,
         UmbracellDb db,
+        Commands commands,
         ClaimsPrincipal user,
         TimeProvider clock,
         Guid? surface = null,
         string name = "",
-        int offsetMinutes = 0
+        int offsetMinutes = 0,
+        Guid? command = null
     )
     {
         var job = await reader.FindJobAsync(id);
+        if (!await commands.TakeAsync(new SentAlone(command), null))
+        {
+            return TypedResults.Ok(new LogAdded(await AllAsync(job.Id, db), []));
+        }
+
         if (surface is { } known && !(await reader.NamesAsync(job.Id)).ContainsKey(known))
         {
             throw new NotFoundException("surface");

@@ -78,7 +78,7 @@ internal static class NoteEndpoints
         var stamp = Stamp.Of(user, clock, edit);
         if (!await commands.TakeAsync(edit, null, stamp))
         {
-            return TypedResults.Ok(All(surface));
+            return await ListAsync(id, reader);
         }
 
         var note = new SiteNoteRow

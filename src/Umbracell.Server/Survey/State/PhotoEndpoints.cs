@@ -32,9 +32,6 @@ public sealed record PhotoAnswer
 
 internal static class PhotoEndpoints
 {
-    // The body of a photo is the file itself: what else is said of it stands in the address.
-    private sealed record SentPhoto(Guid? Id, DateTimeOffset? At) : ICommand;
-
     private const int MostOfAJob = 2000;
 
     public static void MapPhotos(this IEndpointRouteBuilder app)
@@ -90,7 +87,7 @@ internal static class PhotoEndpoints
     )
     {
         var job = await reader.FindJobAsync(id);
-        var sent = new SentPhoto(command, at);
+        var sent = new SentAlone(command, at);
         var stamp = Stamp.Of(user, clock, sent);
         if (!await commands.TakeAsync(sent, null, stamp))
         {

@@ -58,6 +58,13 @@ export class ApiProblem extends Error {
   }
 }
 
+// Nothing came, or word that whoever would answer cannot just now: the same is asked again later.
+const NO_ANSWER: readonly number[] = [0, 408, 429, 502, 503, 504]
+
+/** Whether nothing is wrong with what was asked: no answer came, and the next try may bring one. */
+export const isNoAnswer = (cause: unknown): cause is ApiProblem =>
+  cause instanceof ApiProblem && NO_ANSWER.includes(cause.status)
+
 let signInAgain: () => Promise<void> = () => Promise.reject(new ApiProblem(401, '', [], null))
 
 /** Tells the client how to have the person sign in again. */

@@ -1,6 +1,6 @@
 import { useWriting } from '@/i18n/writing'
 import { useI18n } from 'vue-i18n'
-import { ApiProblem, type FieldFault } from '../api/client'
+import { ApiProblem, isNoAnswer, type FieldFault } from '../api/client'
 import { useReader } from '../state/reader'
 
 interface Refused {
@@ -41,11 +41,11 @@ export function useProblems() {
         .map(({ line, path, sentence }) => t('problem.file.line', { line, path, sentence }))
       return t('problem.file.lines', { lines: listed(lines, 'apart') })
     }
-    if (cause.status === 0) return t('problem.offline')
+    if (cause.status === 0 || (isNoAnswer(cause) && !cause.detail)) return t('problem.offline')
     if (cause.status === 403) return t('problem.forbidden')
     if (cause.status === 404) return t('problem.notFound')
     if (cause.status === 413) return t('problem.tooLarge')
-    return cause.status >= 500 ? t('problem.server') : cause.detail
+    return cause.status >= 500 ? cause.detail || t('problem.server') : cause.detail
   }
 
   /** Sentences by field where fields are at fault; otherwise one under the empty key. */

@@ -1,6 +1,6 @@
 import { v7 } from 'uuid'
 import { reactive } from 'vue'
-import { ApiProblem } from '../api/client'
+import { ApiProblem, isNoAnswer } from '../api/client'
 import { met, refused, shownAnew, taken } from './answers'
 import { batchOf, keepSent, textsOf, type Batch } from './batches'
 import { answered, unanswered } from './connection'
@@ -10,7 +10,6 @@ import { lineOf, newest, nowIs, page, settle, type Line } from './lines'
 import { FIRM, stepsOf, type Step } from './steps'
 
 const MOST_TRIES = 4
-const NO_ANSWER = [0, 401, 408, 429, 502, 503, 504]
 
 /** Records that are on their way now, by the name of the record. */
 export const onTheirWay = reactive<Record<string, number>>({})
@@ -104,7 +103,7 @@ async function attempt(at: Shelf, place: Place, line: Line, kind: RecordKind, ba
     remember(place, line, kind, batch, answer)
   } catch (cause) {
     const problem = cause instanceof ApiProblem ? cause : new ApiProblem(500, String(cause), [], null)
-    if (isNoAnswer(line, problem)) {
+    if (waitsOn(line, problem)) {
       if (problem.status !== 401) unanswered(sendWaiting)
       return false
     }
@@ -117,8 +116,9 @@ async function attempt(at: Shelf, place: Place, line: Line, kind: RecordKind, ba
 }
 
 // What the server fails on again and again it will fail on tomorrow; what it loses a race for is simply tried again.
-function isNoAnswer(line: Line, { status, theirs }: ApiProblem) {
-  if (NO_ANSWER.includes(status)) return true
+function waitsOn(line: Line, problem: ApiProblem) {
+  const { status, theirs } = problem
+  if (status === 401 || isNoAnswer(problem)) return true
   return (status >= 500 || (status === 409 && !theirs)) && ++line.tries < MOST_TRIES
 }
 

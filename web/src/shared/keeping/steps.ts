@@ -1,12 +1,10 @@
 import { computed, shallowRef } from 'vue'
-import { ApiProblem } from '../api/client'
+import { isNoAnswer } from '../api/client'
 
 export interface Step {
   undo: () => Promise<unknown>
   redo: () => Promise<unknown>
 }
-
-const isNoAnswer = (cause: unknown) => cause instanceof ApiProblem && cause.status === 0
 
 /** A line of steps that can be taken back and taken again. */
 export function lineOfSteps() {

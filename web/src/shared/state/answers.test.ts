@@ -1,5 +1,6 @@
 import { QueryObserver } from '@tanstack/vue-query'
-import { expect, it } from 'vitest'
+import { expect, it, vi } from 'vitest'
+import { ApiProblem } from '../api/client'
 import { answersOf } from './answers'
 
 it('asks again what was asked before a change and had not been answered', async () => {
@@ -31,4 +32,37 @@ it('lets what is only marked as old come in', async () => {
   go('here')
   await expect.poll(() => page.getCurrentResult().data).toBe('here')
   leave()
+})
+
+const ONE_BY_ONE = { defaultOptions: { queries: { retry: false } } }
+
+it.each([0, 502, 503, 429])('goes on by itself once there is an answer again (%i)', async (status) => {
+  vi.useFakeTimers()
+  const answers = answersOf(ONE_BY_ONE)
+  const outcomes = [status, status, 200]
+  const queryFn = async () => {
+    const outcome = outcomes.shift()!
+    if (outcome !== 200) throw new ApiProblem(outcome, '', [], null)
+    return 'here'
+  }
+  const page = new QueryObserver(answers, { queryKey: ['board'], queryFn })
+  const leave = page.subscribe(() => {})
+  await vi.advanceTimersByTimeAsync(1_000)
+  expect(page.getCurrentResult().isError).toBe(true)
+  await vi.advanceTimersByTimeAsync(10_000)
+  expect(page.getCurrentResult().data).toBe('here')
+  expect(outcomes).toEqual([])
+  leave()
+  vi.useRealTimers()
+})
+
+it('does not ask again what was refused', async () => {
+  vi.useFakeTimers()
+  const answers = answersOf(ONE_BY_ONE)
+  const queryFn = vi.fn(() => Promise.reject(new ApiProblem(404, '', [], null)))
+  const leave = new QueryObserver(answers, { queryKey: ['board'], queryFn }).subscribe(() => {})
+  await vi.advanceTimersByTimeAsync(60_000)
+  expect(queryFn).toHaveBeenCalledOnce()
+  leave()
+  vi.useRealTimers()
 })

@@ -1,4 +1,7 @@
 import { QueryClient, type QueryFilters } from '@tanstack/vue-query'
+import { isNoAnswer } from '../api/client'
+
+const ASKED_AGAIN_MS = 4_000
 
 /**
  * The server's answers that the page holds. What was asked for the first time and has not come yet is asked again too when
@@ -16,5 +19,18 @@ export function answersOf(...config: ConstructorParameters<typeof QueryClient>) 
     }
     return invalidate(...asked)
   }) as typeof answers.invalidateQueries
+  askAgain(answers)
   return answers
+}
+
+/** A page that got no answer goes on by itself once there is one. */
+function askAgain(answers: QueryClient) {
+  let timer: ReturnType<typeof setTimeout> | undefined
+  answers.getQueryCache().subscribe((event) => {
+    if (event.type !== 'updated' || event.action.type !== 'error' || !isNoAnswer(event.query.state.error)) return
+    timer ??= setTimeout(() => {
+      timer = undefined
+      void answers.refetchQueries({ type: 'active', predicate: ({ state }) => isNoAnswer(state.error) })
+    }, ASKED_AGAIN_MS)
+  })
 }

@@ -7,9 +7,11 @@ import { sendWaiting } from '../keeping/editor'
 import { entriesBelongTo } from '../keeping/entries'
 import { useReader } from './reader'
 
-/** Who is signed in, and the waiting room for requests whose sign-in ran out. */
+const LOOKED_AGAIN_MS = 3_000
+
 export type Right = Schemas['Right']
 
+/** Who is signed in, and the waiting room for requests whose sign-in ran out. */
 export const useSession = defineStore('session', () => {
   const person = ref<Schemas['SessionAnswer'] | null>(null)
   const expired = ref(false)
@@ -42,6 +44,18 @@ export const useSession = defineStore('session', () => {
       person.value = null
     }
     return person.value
+  }
+
+  /** Looks for who is signed in until somebody answers; null where nobody is. */
+  async function findInTheEnd(): Promise<Schemas['SessionAnswer'] | null> {
+    for (;;) {
+      await new Promise((go) => setTimeout(go, LOOKED_AGAIN_MS))
+      try {
+        return await find()
+      } catch {
+        // Asked again until there is an answer.
+      }
+    }
   }
 
   async function signIn(signInName: string, password: string) {
@@ -80,5 +94,5 @@ export const useSession = defineStore('session', () => {
   /** Whether this person may do something; the server holds to the same table. */
   const may = (right: Right) => person.value?.rights.includes(right) ?? false
 
-  return { person, expired, may, find, signIn, signOut }
+  return { person, expired, may, find, findInTheEnd, signIn, signOut }
 })

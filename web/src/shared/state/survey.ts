@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { v7 } from 'uuid'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
-import { api, ask } from '../api/client'
+import { api, ask, type Schemas } from '../api/client'
+import { once } from '../api/once'
 import { listTaken } from '../keeping/records/survey'
 import { useReader } from './reader'
 
@@ -75,12 +75,12 @@ export function useSurveyEdits(job: Id) {
   }
 
   return {
-    body: (fields: Record<string, string>, version: number | null = null) => ({
-      id: v7(),
-      version,
-      units: reader.units,
-      fields,
-    }),
+    /** Makes something of the job from typed fields. */
+    made: <T>(key: string, fields: Record<string, string>, send: (body: Schemas['TypedEdit']) => Promise<T>) =>
+      did(
+        key,
+        once(`${toValue(job)} ${key}`, fields, (id) => send({ id, version: null, units: reader.units, fields })),
+      ),
     did,
     /** For answers that are not what a list shows. */
     then: <T>(answer: Promise<T>) => did('', answer),

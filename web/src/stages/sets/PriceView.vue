@@ -3,6 +3,7 @@ import { useWriting } from '@/i18n/writing'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, ask } from '@/shared/api/client'
+import { once } from '@/shared/api/once'
 import { useProblems } from '@/shared/figures/problems'
 import { useJobFields } from '@/shared/state/fields'
 import { usePapers } from '@/shared/state/papers'
@@ -47,7 +48,9 @@ const heaters = computed(() =>
 
 async function keep() {
   try {
-    refresh(key(), await ask(api.POST('/api/jobs/{id}/bids', { params: { path: { id: props.job } } })))
+    const path = { id: props.job }
+    const send = (command: string) => ask(api.POST('/api/jobs/{id}/bids', { params: { path, query: { command } } }))
+    refresh(key(), await once('bid', path, send))
     fault.value = ''
   } catch (cause) {
     fault.value = general(cause)

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { api, ask, upload, type Schemas } from '@/shared/api/client'
+import { api, ask, type Schemas } from '@/shared/api/client'
+import { uploadOnce } from '@/shared/api/once'
 import { useProblems } from '@/shared/figures/problems'
 import { useReader } from '@/shared/state/reader'
 import { useSession } from '@/shared/state/session'
@@ -34,7 +35,7 @@ const path = () => ({ params: { path: { id: props.job } } })
 const typed = useTypedForm(
   () => `fanForm.${props.job}`,
   {},
-  (all) => edits.did('fan', ask(api.POST('/api/jobs/{id}/fan-tests', { ...path(), body: edits.body(all) }))),
+  (all) => edits.made('fan', all, (body) => ask(api.POST('/api/jobs/{id}/fan-tests', { ...path(), body }))),
   () => props.job,
 )
 const offTest = useTakeOff((id) =>
@@ -51,7 +52,7 @@ async function addPicture([file]: File[]) {
     const query = new URLSearchParams({ name: file.name.replace(/\.\w+$/, ''), fahrenheit: String(fahrenheit.value) })
     await edits.did(
       'thermal',
-      upload<Schemas['ThermalAnswer'][]>(`/api/jobs/${props.job}/thermal?${query}`, file, MOST_MEGABYTES),
+      uploadOnce<Schemas['ThermalAnswer'][]>(`/api/jobs/${props.job}/thermal?${query}`, file, MOST_MEGABYTES),
     )
     fault.value = ''
   } catch (cause) {

@@ -27,8 +27,9 @@ const off = useTakeOff((id) =>
 
 async function add() {
   try {
-    const body = edits.body({ name: name.value, kind: kind.value })
-    await edits.did('building', ask(api.POST('/api/jobs/{id}/buffers', { params: { path: { id: props.job } }, body })))
+    await edits.made('building', { name: name.value, kind: kind.value }, (body) =>
+      ask(api.POST('/api/jobs/{id}/buffers', { params: { path: { id: props.job } }, body })),
+    )
     name.value = ''
     fault.value = ''
   } catch (cause) {

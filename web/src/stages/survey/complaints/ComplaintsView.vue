@@ -46,7 +46,7 @@ const next = ref<{ kind: Schemas['ComplaintKind']; place: string; words: string 
 
 async function send(answer: Promise<Complaint[]>) {
   try {
-    await edits.did('complaints', answer)
+    await answer
     fault.value = ''
   } catch (cause) {
     fault.value = general(cause)
@@ -54,12 +54,10 @@ async function send(answer: Promise<Complaint[]>) {
 }
 
 async function add() {
+  const path = { id: props.job }
   await send(
-    ask(
-      api.POST('/api/jobs/{id}/complaints', {
-        params: { path: { id: props.job } },
-        body: edits.body({ ...next.value }),
-      }),
+    edits.made('complaints', { ...next.value }, (body) =>
+      ask(api.POST('/api/jobs/{id}/complaints', { params: { path }, body })),
     ),
   )
   if (!fault.value) next.value = { ...next.value, place: '', words: '' }
@@ -75,7 +73,9 @@ function suspect(complaint: Complaint, id: string, on: boolean) {
   return set.keep(placeOf(complaint), { suspects: suspects.join(',') })
 }
 
-const off = useTakeOff((id) => send(ask(api.DELETE('/api/complaints/{id}', { params: { path: { id } } }))))
+const off = useTakeOff((id) =>
+  send(edits.did('complaints', ask(api.DELETE('/api/complaints/{id}', { params: { path: { id } } })))),
+)
 const rows = (one: Complaint) => [
   ...one.suspects.flatMap((s) =>
     s.figures.map((f, i) => ({ key: s.surfaceId + f.figure, who: i === 0 ? s.name : '', figure: f })),

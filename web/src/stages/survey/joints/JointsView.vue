@@ -59,8 +59,9 @@ const own = ref<{ kind: Schemas['JointKind']; first: string; second: string; bey
 
 async function add(fields: Record<string, string>) {
   try {
-    const body = edits.body(fields)
-    await edits.did('joints', ask(api.POST('/api/jobs/{id}/joints', { params: { path: { id: props.job } }, body })))
+    await edits.made('joints', fields, (body) =>
+      ask(api.POST('/api/jobs/{id}/joints', { params: { path: { id: props.job } }, body })),
+    )
     fault.value = ''
   } catch (cause) {
     fault.value = general(cause)

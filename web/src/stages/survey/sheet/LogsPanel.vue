@@ -2,7 +2,8 @@
 import { useWriting } from '@/i18n/writing'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { api, ask, upload, type Schemas } from '@/shared/api/client'
+import { api, ask, type Schemas } from '@/shared/api/client'
+import { uploadOnce } from '@/shared/api/once'
 import { useProblems } from '@/shared/figures/problems'
 import { useReader } from '@/shared/state/reader'
 import { nowMs } from '@/shared/state/clock'
@@ -68,7 +69,7 @@ async function add([file]: File[]) {
       offsetMinutes: String(-new Date(nowMs()).getTimezoneOffset()),
     })
     const added = await edits.then(
-      upload<Schemas['LogAdded']>(`/api/jobs/${props.job}/logs?${query}`, file, MOST_MEGABYTES),
+      uploadOnce<Schemas['LogAdded']>(`/api/jobs/${props.job}/logs?${query}`, file, MOST_MEGABYTES),
     )
     await logs.refetch()
     said.value = added.skipped.length ? t('survey.logs.skipped', { lines: listed(added.skipped.map(String)) }) : ''

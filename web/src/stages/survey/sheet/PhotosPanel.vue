@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { v7 } from 'uuid'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { api, ask, upload, type Schemas } from '@/shared/api/client'
+import { api, ask, type Schemas } from '@/shared/api/client'
+import { uploadOnce } from '@/shared/api/once'
 import { useProblems } from '@/shared/figures/problems'
 import { nowMs } from '@/shared/state/clock'
 import { useEdits } from '@/shared/state/edits'
@@ -34,10 +34,9 @@ async function add(files: File[]) {
       const query = new URLSearchParams({
         surface: props.surface,
         caption: file.name.replace(/\.\w+$/, ''),
-        command: v7(),
         at: new Date(nowMs()).toISOString(),
       })
-      await edits.did('photos', upload<Photo[]>(`/api/jobs/${props.job}/photos?${query}`, file, MOST_MEGABYTES))
+      await edits.did('photos', uploadOnce<Photo[]>(`/api/jobs/${props.job}/photos?${query}`, file, MOST_MEGABYTES))
     } catch (cause) {
       faults.value.push(`${file.name}: ${general(cause)}`)
     }

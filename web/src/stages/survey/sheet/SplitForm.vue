@@ -4,10 +4,12 @@ import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
 import { api, ask } from '@/shared/api/client'
+import { once } from '@/shared/api/once'
 import { useProblems } from '@/shared/figures/problems'
 import { inTurn } from '@/shared/keeping/editor'
 import { putSurface } from '@/shared/keeping/records/surface'
 import type { Surface } from '@/shared/state/job'
+import { useReader } from '@/shared/state/reader'
 import { useSurveyEdits } from '@/shared/state/survey'
 
 /** Cuts the surface in two where depth or system changes. */
@@ -17,6 +19,7 @@ const router = useRouter()
 const { byField } = useProblems()
 const survey = useSurveyEdits(() => props.job)
 const queries = useQueryClient()
+const reader = useReader()
 
 const open = ref(false)
 const along = ref(props.surface.cutAlong[0]!)
@@ -33,10 +36,12 @@ async function cut() {
       at: at.value,
       name: name.value || t('survey.sheet.rest', { name: props.surface.name }),
     }
-    const second = await inTurn(place, version, async (version) => {
-      const body = survey.body(fields, version)
-      return ask(api.POST('/api/surfaces/{id}/split', { params: { path: { id } }, body }))
-    })
+    const second = await inTurn(place, version, (version) =>
+      once(`split ${id}`, fields, (command) => {
+        const body = { id: command, version, units: reader.units, fields }
+        return ask(api.POST('/api/surfaces/{id}/split', { params: { path: { id } }, body }))
+      }),
+    )
     putSurface(queries, props.job, second)
     await survey.then(Promise.resolve(second))
     open.value = false

@@ -1,0 +1,100 @@
+using System.Net;
+using System.Net.Http.Json;
+using System.Text.Json.Nodes;
+using Shouldly;
+using Umbracell.Store.Model;
+using Umbracell.Store.Seeding;
+using Xunit;
+
+namespace Umbracell.Server.Tests;
+
+/// <summary>The database away: everybody is told so and when to come again, nobody is signed out, and nothing is said of what was kept
+/// that is not so.</summary>
+public sealed class OutageTests : IAsyncDisposable
+{
+    private readonly CutLine _line = new(Product.OwnDatabasePort);
+    private readonly Product _product;
+
+    public OutageTests() => _product = new() { DatabasePort = _line.Port };
+
+    public async ValueTask DisposeAsync()
+    {
+        await _product.DisposeAsync();
+        _line.Dispose();
+    }
+
+    [Fact]
+    public async Task While_it_is_away_all_are_told_when_to_come_again_and_a_sign_in_outlasts_it()
+    {
+        var owner = await _product.SignedInAsync((await Product.NewFirmAsync(FirmRole.Owner))[0]);
+        await AskAsync(owner, "Before");
+        _line.Cut();
+
+        foreach (var path in new[] { "/api/session", "/api/jobs", "/api/firm", "/api/places" })
+        {
+            var answer = await owner.GetAsync(path, TestContext.Current.CancellationToken);
+            await ShouldBeAwayAsync(answer, "comes by itself");
+        }
+
+        await ShouldBeAwayAsync(await AskAsync(owner, "Meanwhile"), "Nothing of this was kept");
+        (await owner.GetAsync("/healthz", TestContext.Current.CancellationToken)).StatusCode.ShouldBe(HttpStatusCode.OK);
+        (await owner.GetAsync("/readyz", TestContext.Current.CancellationToken)).StatusCode.ShouldBe(HttpStatusCode.ServiceUnavailable);
+
+        _line.Mend();
+        (await AskAsync(owner, "After")).StatusCode.ShouldBe(HttpStatusCode.Created);
+        (await NamesAsync(owner)).ShouldBe(["After", "Before"]);
+    }
+
+    [Fact]
+    public async Task A_server_that_starts_without_it_signs_nobody_out()
+    {
+        var name = (await Product.NewFirmAsync(FirmRole.Owner))[0];
+        await using var before = new Product();
+        var session = await before
+            .CreateClient()
+            .PostAsJsonAsync(
+                "/api/session",
+                new { signInName = name, password = DemoSeed.Password },
+                TestContext.Current.CancellationToken
+            );
+        var cookie = session
+            .Headers.GetValues("Set-Cookie")
+            .Single(one => one.StartsWith("umbracell=", StringComparison.Ordinal))
+            .Split(';')[0];
+
+        var client = _product.CreateClient(new() { HandleCookies = false });
+        client.DefaultRequestHeaders.Add("Cookie", cookie);
+        _line.Cut();
+        await ShouldBeAwayAsync(await client.GetAsync("/api/jobs", TestContext.Current.CancellationToken), "comes by itself");
+
+        _line.Mend();
+        (await client.GetAsync("/api/jobs", TestContext.Current.CancellationToken)).StatusCode.ShouldBe(HttpStatusCode.OK);
+    }
+
+    [Fact]
+    public async Task What_was_on_its_way_when_it_went_is_not_called_lost()
+    {
+        var owner = await _product.SignedInAsync((await Product.NewFirmAsync(FirmRole.Owner))[0]);
+        await AskAsync(owner, "Before");
+        // As the wire says it: READ COMMITTED begins alike.
+        _line.CutAfter("COMMIT\0");
+        await ShouldBeAwayAsync(await AskAsync(owner, "On its way"), "not certain");
+
+        _line.Mend();
+        (await NamesAsync(owner)).ShouldBe(["On its way", "Before"]);
+    }
+
+    private static Task<HttpResponseMessage> AskAsync(HttpClient client, string name) =>
+        client.PostAsJsonAsync("/api/jobs", Asking.Typed(null, "metric", ("name", name)), TestContext.Current.CancellationToken);
+
+    private static async Task<IReadOnlyList<string>> NamesAsync(HttpClient client) =>
+        [.. (await client.GetJsonAsync("/api/jobs")).AsArray().Select(job => job!["job"]!.Text("name"))];
+
+    private static async Task ShouldBeAwayAsync(HttpResponseMessage answer, string said)
+    {
+        var text = await answer.Content.ReadAsStringAsync(TestContext.Current.CancellationToken);
+        answer.StatusCode.ShouldBe(HttpStatusCode.ServiceUnavailable, text);
+        answer.Headers.RetryAfter.ShouldNotBeNull().Delta!.Value.TotalSeconds.ShouldBeInRange(1, 30);
+        JsonNode.Parse(text)!.Text("detail").ShouldContain(said);
+    }
+}

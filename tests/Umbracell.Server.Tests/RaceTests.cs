@@ -1,0 +1,172 @@
+using System.Text.Json.Nodes;
+using Shouldly;
+using Umbracell.Store.Model;
+using Xunit;
+
+namespace Umbracell.Server.Tests;
+
+/// <summary>Many who write the same at the same moment: nothing is lost, nobody is told "saved" of what was not, and whoever comes second
+/// is shown what stands.</summary>
+public sealed class RaceTests(Product product)
+{
+    private const int AtOnce = 8;
+
+    [Theory]
+    [MemberData(nameof(CommandTests.Records), MemberType = typeof(CommandTests))]
+    public async Task Of_those_who_change_a_record_at_once_one_wins_and_the_others_see_it(
+        string record,
+        string field,
+        string mine,
+        string _
+    )
+    {
+        var records = await EditedRecords.OnAWallAsync(product);
+        var path = await records.PathAsync(record);
+        var version = await records.VersionAsync(record, path);
+        var answers = await Task.WhenAll(
+            Enumerable
+                .Range(0, AtOnce)
+                .Select(_ => records.Client.SendJsonAsync(HttpMethod.Patch, path, EditedRecords.Command(version, (field, mine))))
+        );
+
+        answers.Count(answer => answer.Status == 200).ShouldBe(1, string.Join("\n", answers.Select(a => $"{a.Status} {a.Body}")));
+        var now = await records.VersionAsync(record, path);
+        foreach (var (status, body) in answers.Where(answer => answer.Status != 200))
+        {
+            status.ShouldBe(409, body.ToJsonString());
+            body["theirs"].ShouldNotBeNull(body.ToJsonString()).ToJsonString().ShouldContain($"\"version\":{now}");
+        }
+    }
+
+    /// <summary>Everything that can be made, with what it takes.</summary>
+    public static TheoryData<string, string[]> Made =>
+        new()
+        {
+            { "/api/jobs", ["name", "Once"] },
+            { "/api/jobs/{job}/surfaces", ["name", "Once"] },
+            { "/api/surfaces/{wall}/split", ["along", "length", "at", "8'", "name", "The rest"] },
+            { "/api/jobs/{job}/joints", ["kind", "bandToWall", "first", "{wall}", "beyond", "sill"] },
+            { "/api/jobs/{job}/buffers", ["name", "Attic", "kind", "attic"] },
+            { "/api/jobs/{job}/complaints", ["kind", "draught", "words", "at the sill"] },
+            { "/api/jobs/{job}/fan-tests", ["points", "50 2310\n40 2000\n30 1650\n20 1250\n10 800"] },
+            { "/api/surfaces/{wall}/notes", ["kind", "leak", "words", "at the sill"] },
+            { "/api/target-sets", ["name", "Own", "basedOn", "iecc-2021"] },
+            { "/api/stock", ["product", "marl-cc-20", "side", "b", "lot", "L once"] },
+            { "/api/past-jobs", [.. EditedRecords.PastJob.SelectMany(f => new[] { f.Item1, f.Item2 })] },
+            { "/api/places", [.. EditedRecords.Place.SelectMany(f => new[] { f.Item1, f.Item2 })] },
+        };
+
+    [Theory]
+    [MemberData(nameof(Made))]
+    public async Task What_is_made_by_one_command_is_made_once_however_often_it_comes(string path, string[] texts)
+    {
+        var records = await EditedRecords.OnAWallAsync(product);
+        var at = path.Replace("{job}", records.Job, StringComparison.Ordinal).Replace("{wall}", records.Wall, StringComparison.Ordinal);
+        var fields = texts
+            .Select(text => text.Replace("{wall}", records.Wall, StringComparison.Ordinal))
+            .Chunk(2)
+            .Select(f => (f[0], f[1]));
+        var id = Guid.CreateVersion7();
+        uint? version = path.EndsWith("/split", StringComparison.Ordinal)
+            ? await records.VersionAsync("surface", $"/api/surfaces/{records.Wall}")
+            : null;
+        var edit = EditedRecords.Command(id, null, version, [.. fields]);
+        var answers = await Task.WhenAll(Enumerable.Range(0, AtOnce).Select(_ => records.Client.SendJsonAsync(HttpMethod.Post, at, edit)));
+        answers.ShouldAllBe(answer => answer.Status == 200 || answer.Status == 201, string.Join("\n", answers.Select(a => $"{a.Body}")));
+        foreach (var (_, body) in answers)
+        {
+            TimesIn(body).ShouldBe(1, body.ToJsonString());
+        }
+
+        var list = at.Replace("/buffers", "/building", StringComparison.Ordinal);
+        list = list.EndsWith("/split", StringComparison.Ordinal) ? $"/api/jobs/{records.Job}/surfaces" : list;
+        TimesIn(await records.Client.GetJsonAsync(list)).ShouldBe(1);
+
+        int TimesIn(JsonNode answer) => answer.ToJsonString().Split($"\"id\":\"{id}\"").Length - 1;
+    }
+
+    [Theory]
+    [InlineData("logs", "time,temp,rh\n2026-11-20 08:00,20,40\n2026-11-20 09:00,21,41\n2026-11-20 10:00,21,42\n")]
+    [InlineData("thermal", "")]
+    [InlineData("photos", "")]
+    [InlineData("bids", "")]
+    public async Task A_file_that_comes_twice_under_one_id_is_kept_once(string kind, string text)
+    {
+        var records = await EditedRecords.OnAWallAsync(product);
+        var bytes = kind switch
+        {
+            "photos" => CommandTests.Picture(),
+            "thermal" => EditedRecords.ThermalFile,
+            _ => System.Text.Encoding.UTF8.GetBytes(text),
+        };
+        var path = $"/api/jobs/{records.Job}/{kind}?command={Guid.CreateVersion7()}";
+        var answers = await Task.WhenAll(Enumerable.Range(0, 3).Select(_ => records.Client.UploadAsync(path, bytes)));
+        answers.ShouldAllBe(answer => answer.Status == 200, string.Join("\n", answers.Select(a => $"{a.Status} {a.Body}")));
+        var kept = kind == "bids" ? answers[0].Body["kept"]! : await records.Client.GetJsonAsync($"/api/jobs/{records.Job}/{kind}");
+        kept.AsArray().Count.ShouldBe(1);
+    }
+
+    [Fact]
+    public async Task A_job_file_that_comes_twice_under_one_id_is_one_job()
+    {
+        var records = await EditedRecords.OnAWallAsync(product);
+        var file = await records.Client.GetJsonAsync($"/api/jobs/{records.Job}/file");
+        var path = $"/api/jobs/file?command={Guid.CreateVersion7()}";
+        var answers = new[]
+        {
+            await records.Client.SendJsonAsync(HttpMethod.Post, path, file),
+            await records.Client.SendJsonAsync(HttpMethod.Post, path, file),
+        };
+        answers.Select(answer => (answer.Status, answer.Body.ToJsonString())).Distinct().Count().ShouldBe(1);
+    }
+
+    [Fact]
+    public async Task An_id_that_something_else_has_is_refused_with_words()
+    {
+        var records = await EditedRecords.OnAWallAsync(product);
+        var other = await product.SignedInAsync((await Product.NewFirmAsync(FirmRole.Owner))[0]);
+        var taken = EditedRecords.Command(Guid.Parse(records.Job), null, null, ("name", "Mine"));
+        var (status, body) = await other.SendJsonAsync(HttpMethod.Post, "/api/jobs", taken);
+        status.ShouldBe(409, body.ToJsonString());
+        body.Text("detail").ShouldContain("id");
+    }
+
+    [Fact]
+    public async Task What_is_found_on_one_surface_by_many_at_once_is_all_kept()
+    {
+        var records = await EditedRecords.OnAWallAsync(product);
+        var notes = await Task.WhenAll(
+            Enumerable
+                .Range(0, AtOnce)
+                .Select(i =>
+                    records.Client.SendJsonAsync(
+                        HttpMethod.Post,
+                        $"/api/surfaces/{records.Wall}/notes",
+                        EditedRecords.Command(null, ("kind", "leak"), ("words", $"drip {i}"))
+                    )
+                )
+        );
+        notes.ShouldAllBe(note => note.Status == 200, string.Join("\n", notes.Select(n => $"{n.Status} {n.Body}")));
+        (await records.Client.GetJsonAsync($"/api/surfaces/{records.Wall}/notes")).AsArray().Count.ShouldBe(AtOnce);
+    }
+
+    [Fact]
+    public async Task An_item_ticked_by_many_at_once_is_one_item()
+    {
+        var records = await EditedRecords.OnAWallAsync(product);
+        var ticks = await Task.WhenAll(
+            Enumerable
+                .Range(0, AtOnce)
+                .Select(i =>
+                    records.Client.SendJsonAsync(
+                        HttpMethod.Patch,
+                        $"/api/surfaces/{records.Wall}/preparation/masked",
+                        i % 2 == 0
+                            ? EditedRecords.Command(null, ("done", "yes"))
+                            : EditedRecords.Command(null, ("assignedTo", "crew Heron"))
+                    )
+                )
+        );
+        ticks.ShouldAllBe(tick => tick.Status == 200);
+    }
+}
