@@ -264,6 +264,7 @@ public sealed partial class UmbracellDb
     {
         modelBuilder.Entity<SiteNoteRow>(note =>
         {
+            note.Property(n => n.Version).IsRowVersion();
             note.HasOne<Surface>()
                 .WithMany(s => s.Notes)
                 .HasForeignKey(n => new { n.FirmId, n.SurfaceId })
@@ -291,6 +292,7 @@ public sealed partial class UmbracellDb
         {
             OfJob(mark);
             mark.ToTable("preparation_marks");
+            mark.Property(m => m.Version).IsRowVersion();
             mark.HasOne<Surface>()
                 .WithMany()
                 .HasForeignKey(m => new { m.FirmId, m.SurfaceId })
@@ -307,6 +309,7 @@ public sealed partial class UmbracellDb
         modelBuilder.Entity<PhotoRow>(photo =>
         {
             OfJob(photo);
+            photo.Property(p => p.Version).IsRowVersion();
             photo
                 .HasOne<Surface>()
                 .WithMany()

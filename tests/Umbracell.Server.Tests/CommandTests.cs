@@ -160,6 +160,8 @@ public sealed class CommandTests(Product product)
             { "thermal", "name", "North corner", "South corner" },
             { "lot", "part", "10 lb", "20 lb" },
             { "pastJob", "leftOut", "a leak", "a storm" },
+            { "note", "words", "at the door", "at the eaves" },
+            { "photo", "caption", "North", "South" },
         };
 
     [Theory]

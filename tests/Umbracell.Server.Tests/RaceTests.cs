@@ -169,4 +169,28 @@ public sealed class RaceTests(Product product)
         );
         ticks.ShouldAllBe(tick => tick.Status == 200);
     }
+
+    [Fact]
+    public async Task Who_assigns_what_another_has_assigned_since_is_shown_theirs_and_a_tick_stands_all_the_same()
+    {
+        var records = await EditedRecords.OnAWallAsync(product);
+        var path = $"/api/surfaces/{records.Wall}/preparation/masked";
+        await EditAsync(null, ("assignedTo", "crew Heron"));
+        var seen = (await ItemAsync())["version"]!.GetValue<uint>();
+        await EditAsync(seen, ("assignedTo", "crew Teal"));
+
+        var (status, refused) = await EditAsync(seen, ("assignedTo", "crew Wren"));
+        status.ShouldBe(409);
+        refused["theirs"].ShouldNotBeNull().ToJsonString().ShouldContain("crew Teal");
+        (await EditAsync(seen, ("done", "yes"))).Status.ShouldBe(200);
+        ((await ItemAsync()).Text("assignedTo"), (await ItemAsync())["done"]!.GetValue<bool>()).ShouldBe(("crew Teal", true));
+
+        Task<(int Status, JsonNode Body)> EditAsync(uint? version, (string, string) field) =>
+            records.Client.SendJsonAsync(HttpMethod.Patch, path, EditedRecords.Command(version, field));
+
+        async Task<JsonNode> ItemAsync() =>
+            (await records.Client.GetJsonAsync($"/api/jobs/{records.Job}/preparation"))["surfaces"]![0]!["tasks"]!
+                .AsArray()
+                .Single(task => task!.Text("item") == "masked")!;
+    }
 }

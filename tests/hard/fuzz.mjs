@@ -3,6 +3,7 @@
 // node tests/hard/fuzz.mjs ADDRESS [HOW MANY] [SEED]
 import { readFileSync, readdirSync } from 'node:fs'
 import { signedIn } from './asking.mjs'
+import { idsSeenBy, kindOf, operationsOf } from './described.mjs'
 import { chance } from './random.mjs'
 import { bodyOf, spoilt, textOf } from './values.mjs'
 
@@ -16,34 +17,13 @@ console.log(`seed ${seed}`)
 // What would end the session that asks, or shut its person out.
 const ENDS_IT = new Set(['delete /api/session', 'delete /api/session/devices', 'put /api/session/password'])
 const METHODS = ['get', 'post', 'put', 'patch', 'delete']
-const operations = Object.entries(description.paths).flatMap(([path, item]) =>
-  METHODS.filter((method) => item[method] && !ENDS_IT.has(`${method} ${path}`)).map((method) => ({
-    path,
-    method,
-    ...item[method],
-  })),
-)
+const operations = operationsOf(description).filter(({ method, path }) => !ENDS_IT.has(`${method} ${path}`))
 
-// Ids of everything there is, so that a request may meet a record, of its own kind or of another.
-const [ids, idsOf] = [[], {}]
-function collect(value, kind) {
-  if (Array.isArray(value)) value.forEach((one) => collect(one, kind))
-  else if (value && typeof value === 'object') {
-    if (typeof value.id === 'string' && /^[0-9a-f-]{36}$/.test(value.id)) {
-      ids.push(value.id)
-      ;(idsOf[kind] ??= []).push(value.id)
-    }
-    for (const [name, inner] of Object.entries(value)) collect(inner, name === 'job' ? 'jobs' : kind)
-  }
-}
-const jobs = (await owner.ask('GET', '/api/jobs')).body
-collect(jobs, 'jobs')
-for (const kind of ['places', 'stock', 'past-jobs', 'target-sets', 'templates', 'tokens', 'people'])
-  collect((await owner.ask('GET', `/api/${kind}`)).body, kind)
-for (const kind of ['surfaces', 'joints', 'complaints', 'photos', 'logs', 'fan-tests', 'thermal', 'papers'])
-  for (const { job } of jobs) collect((await owner.ask('GET', `/api/jobs/${job.id}/${kind}`)).body, kind)
+// A request may meet a record of its own kind or of another.
+const idsOf = await idsSeenBy(owner)
+const ids = Object.values(idsOf).flat()
 const idFor = (path) => {
-  const own = idsOf[path.split('/')[2]]
+  const own = idsOf[kindOf(path)]
   return own && die.is(0.8) ? die.of(own) : die.of(ids)
 }
 
@@ -67,7 +47,7 @@ function typed(operation) {
   }
 }
 
-const file = (await owner.ask('GET', `/api/jobs/${jobs[0].job.id}/file`)).body
+const file = (await owner.ask('GET', `/api/jobs/${idsOf.jobs[0]}/file`)).body
 const me = (await owner.ask('GET', '/api/session')).body
 
 const HEADERS = [

@@ -33,6 +33,9 @@ public sealed record PreparationTaskAnswer
 
     /// <summary>Who ticked it off.</summary>
     public required string DoneBy { get; init; }
+
+    /// <summary>Version to name when assigning or dating it; null where nothing was entered yet.</summary>
+    public required uint? Version { get; init; }
 }
 
 /// <summary>Shapes preparation lists.</summary>
@@ -89,6 +92,7 @@ internal static class PreparationAnswers
             DueOn = mark?.DueOn,
             DoneAt = mark?.DoneAt,
             DoneBy = mark?.DoneBy ?? "",
+            Version = mark?.Version,
         };
     }
 }

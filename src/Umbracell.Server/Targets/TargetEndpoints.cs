@@ -116,7 +116,7 @@ internal static class TargetEndpoints
 
         var fields = new TypedFields(edit);
         fields.Require("name", "basedOn");
-        var known = (await db.TargetSets.ToListAsync())
+        var known = (await db.TargetSets.AsNoTracking().ToListAsync())
             .Select(row => (Id: row.Id.ToString(), row.BasedOn, Set: JobTargets.Of(row)))
             .Concat(ShippedData.TargetSets.Values.Select(set => (set.Id, BasedOn: set.Id, Set: set)))
             .ToDictionary(one => one.Id);

@@ -1182,6 +1182,12 @@ namespace Umbracell.Store.Migrations
                         .HasColumnType("bytea")
                         .HasColumnName("thumbnail");
 
+                    b.Property<uint>("Version")
+                        .IsConcurrencyToken()
+                        .ValueGeneratedOnAddOrUpdate()
+                        .HasColumnType("xid")
+                        .HasColumnName("xmin");
+
                     b.Property<int>("Width")
                         .HasColumnType("integer")
                         .HasColumnName("width");
@@ -1356,6 +1362,12 @@ namespace Umbracell.Store.Migrations
                     b.Property<DateTimeOffset?>("TickedAt")
                         .HasColumnType("timestamp with time zone")
                         .HasColumnName("ticked_at");
+
+                    b.Property<uint>("Version")
+                        .IsConcurrencyToken()
+                        .ValueGeneratedOnAddOrUpdate()
+                        .HasColumnType("xid")
+                        .HasColumnName("xmin");
 
                     b.HasKey("Id")
                         .HasName("pk_preparation_marks");
@@ -1692,6 +1704,12 @@ namespace Umbracell.Store.Migrations
                         .IsRequired()
                         .HasColumnType("text")
                         .HasColumnName("traced");
+
+                    b.Property<uint>("Version")
+                        .IsConcurrencyToken()
+                        .ValueGeneratedOnAddOrUpdate()
+                        .HasColumnType("xid")
+                        .HasColumnName("xmin");
 
                     b.Property<string>("Words")
                         .IsRequired()

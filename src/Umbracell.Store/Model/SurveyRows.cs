@@ -46,6 +46,8 @@ public sealed class SiteNoteRow : IFirmRow, IFigureInput
     public string NotedBy { get; set; } = "";
 
     IEnumerable<Guid> IFigureInput.FiguresOf(Func<string, bool> changes) => [SurfaceId];
+
+    public uint Version { get; set; }
 }
 
 /// <summary>A joint between two surfaces, or between a surface and another layer.</summary>
@@ -140,6 +142,8 @@ public sealed class PreparationRow : IJobRow, IFigureInput
     public DateTimeOffset? TickedAt { get; set; }
 
     IEnumerable<Guid> IFigureInput.FiguresOf(Func<string, bool> changes) => [SurfaceId ?? JobId];
+
+    public uint Version { get; set; }
 }
 
 /// <summary>A picture, with where it was taken removed.</summary>
@@ -171,6 +175,8 @@ public sealed class PhotoRow : IJobRow
     public DateTimeOffset ReceivedAt { get; set; }
 
     public string AddedBy { get; set; } = "";
+
+    public uint Version { get; set; }
 }
 
 /// <summary>Before or after the work.</summary>

@@ -102,6 +102,7 @@ internal static partial class ToJobFile
     [MapperIgnoreSource(nameof(PreparationRow.Id))]
     [MapperIgnoreSource(nameof(PreparationRow.FirmId))]
     [MapperIgnoreSource(nameof(PreparationRow.JobId))]
+    [MapperIgnoreSource(nameof(PreparationRow.Version))]
     public static partial FiledPreparation Of(PreparationRow mark);
 
     [MapperIgnoreSource(nameof(FanTestRow.Id))]
@@ -125,6 +126,7 @@ internal static partial class ToJobFile
     [MapperIgnoreSource(nameof(PhotoRow.Id))]
     [MapperIgnoreSource(nameof(PhotoRow.FirmId))]
     [MapperIgnoreSource(nameof(PhotoRow.JobId))]
+    [MapperIgnoreSource(nameof(PhotoRow.Version))]
     public static partial FiledPhoto Of(PhotoRow photo);
 
     [MapperIgnoreSource(nameof(OpeningRow.Id))]
@@ -136,6 +138,7 @@ internal static partial class ToJobFile
     [MapperIgnoreSource(nameof(SiteNoteRow.Id))]
     [MapperIgnoreSource(nameof(SiteNoteRow.FirmId))]
     [MapperIgnoreSource(nameof(SiteNoteRow.SurfaceId))]
+    [MapperIgnoreSource(nameof(SiteNoteRow.Version))]
     private static partial FiledNote Of(SiteNoteRow note);
 
     private static IReadOnlyList<FiledOpening> InOrder(List<OpeningRow> openings) => [.. openings.OrderBy(o => o.Position).Select(Of)];

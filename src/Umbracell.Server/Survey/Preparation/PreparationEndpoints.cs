@@ -33,11 +33,13 @@ internal static class PreparationEndpoints
         app.MapPatch("/api/surfaces/{id:guid}/preparation/{item}", OfSurfaceAsync)
             .WithTags("Preparation")
             .WithSummary("Tick, assign or date an item of a surface.")
-            .Requires(Right.Record);
+            .Requires(Right.Record)
+            .ProducesProblem(409);
         app.MapPatch("/api/jobs/{id:guid}/preparation/{item}", OnceAsync)
             .WithTags("Preparation")
             .WithSummary("Tick, assign or date an item done once for the job.")
-            .Requires(Right.Record);
+            .Requires(Right.Record)
+            .ProducesProblem(409);
     }
 
     private static async Task<Ok<PreparationAnswer>> OfJobAsync(Guid id, SurfaceReader reader) =>
@@ -75,7 +77,7 @@ internal static class PreparationEndpoints
         var stamp = Stamp.Of(user, clock, edit);
         if (await commands.TakeAsync(edit, null, stamp))
         {
-            await MarkAsync(job.Id, surface.Id, wanted, edit, db, stamp);
+            await MarkAsync(job.Id, surface.Id, wanted, edit, db, reader, stamp);
         }
 
         return TypedResults.Ok(await AnswerAsync(job.Id, reader));
@@ -97,16 +99,19 @@ internal static class PreparationEndpoints
         var stamp = Stamp.Of(user, clock, edit);
         if (await commands.TakeAsync(edit, null, stamp))
         {
-            await MarkAsync(job.Id, null, Known(item, PreparationList.OncePerJob), edit, db, stamp);
+            await MarkAsync(job.Id, null, Known(item, PreparationList.OncePerJob), edit, db, reader, stamp);
         }
 
         return TypedResults.Ok(await AnswerAsync(job.Id, reader));
     }
 
+    // A tick stands at its own time, whatever was assigned meanwhile.
+    private static bool IsTick(TypedEdit edit) => edit.Fields.Keys.All(field => field == "done");
+
     // Who does what by when is for those who plan; whoever is on site ticks it off.
     private static void OnlyTicks(TypedEdit edit, ClaimsPrincipal user)
     {
-        if (!user.May(Right.Edit) && edit.Fields?.Keys.Any(field => field != "done") == true)
+        if (!user.May(Right.Edit) && !IsTick(edit))
         {
             throw new NotAllowedException();
         }
@@ -118,7 +123,15 @@ internal static class PreparationEndpoints
             ? wanted
             : throw FieldFaultsException.Of("item", FaultCode.Unknown, item);
 
-    private static async Task MarkAsync(Guid job, Guid? surface, PreparationItem item, TypedEdit edit, UmbracellDb db, Stamp stamp)
+    private static async Task MarkAsync(
+        Guid job,
+        Guid? surface,
+        PreparationItem item,
+        TypedEdit edit,
+        UmbracellDb db,
+        SurfaceReader reader,
+        Stamp stamp
+    )
     {
         var mark = await db.Preparation.SingleOrDefaultAsync(p => p.JobId == job && p.SurfaceId == surface && p.Item == item);
         if (mark is null)
@@ -131,6 +144,10 @@ internal static class PreparationEndpoints
                 Item = item,
             };
             db.Preparation.Add(mark);
+        }
+        else if (edit.Version is { } seen && seen != mark.Version && !IsTick(edit))
+        {
+            throw new StaleEditException(await AnswerAsync(job, reader));
         }
 
         var fields = new TypedFields(edit);

@@ -35,6 +35,8 @@ public sealed record NoteAnswer
     public required DateTimeOffset NotedAt { get; init; }
 
     public required string NotedBy { get; init; }
+
+    public required uint Version { get; init; }
 }
 
 internal static class NoteEndpoints
@@ -54,7 +56,8 @@ internal static class NoteEndpoints
         app.MapPatch("/api/notes/{id:guid}", ChangeAsync)
             .WithTags("State")
             .WithSummary("Change typed fields of a note; mended closes it.")
-            .Requires(Right.Edit);
+            .Requires(Right.Edit)
+            .ProducesProblem(409);
         app.MapDelete("/api/notes/{id:guid}", RemoveAsync)
             .WithTags("State")
             .WithSummary("Take a note off that was a mistake.")
@@ -114,6 +117,11 @@ internal static class NoteEndpoints
         var stamp = Stamp.Of(user, clock, edit);
         if (await commands.TakeAsync(edit, note, stamp))
         {
+            if (edit.Version is { } seen && seen != note.Version)
+            {
+                throw new StaleEditException(All(surface));
+            }
+
             Take(new(edit), note, stamp);
             surface.ChangedAt = stamp.ReceivedAt;
             await db.SaveChangesAsync();
@@ -165,6 +173,7 @@ internal static class NoteEndpoints
                     MendedBy = n.MendedBy,
                     NotedAt = n.NotedAt,
                     NotedBy = n.NotedBy,
+                    Version = n.Version,
                 }),
         ];
 }

@@ -28,6 +28,8 @@ public sealed record PhotoAnswer
     public required DateTimeOffset AddedAt { get; init; }
 
     public required string AddedBy { get; init; }
+
+    public required uint Version { get; init; }
 }
 
 internal static class PhotoEndpoints
@@ -43,7 +45,11 @@ internal static class PhotoEndpoints
             .Requires(Right.Record)
             .Accepts<byte[]>("application/octet-stream")
             .TakesFile(Limits.PhotoBytes);
-        app.MapPatch("/api/photos/{id:guid}", ChangeAsync).WithTags("State").WithSummary("Caption of a photo.").Requires(Right.Edit);
+        app.MapPatch("/api/photos/{id:guid}", ChangeAsync)
+            .WithTags("State")
+            .WithSummary("Caption of a photo.")
+            .Requires(Right.Edit)
+            .ProducesProblem(409);
         app.MapDelete("/api/photos/{id:guid}", RemoveAsync).WithTags("State").WithSummary("Take a photo off.").Requires(Right.Edit);
         app.MapGet("/api/photos/{id:guid}/picture", PictureAsync).WithTags("State").WithSummary("The picture.").Requires(Right.Look);
         app.MapGet("/api/photos/{id:guid}/thumbnail", ThumbnailAsync)
@@ -69,6 +75,7 @@ internal static class PhotoEndpoints
                 Height = p.Height,
                 AddedAt = p.AddedAt,
                 AddedBy = p.AddedBy,
+                Version = p.Version,
             })
             .ToListAsync();
 
@@ -132,6 +139,11 @@ internal static class PhotoEndpoints
         if (!await commands.TakeAsync(edit, photo))
         {
             return TypedResults.Ok(await AllAsync(photo.JobId, db));
+        }
+
+        if (edit.Version is { } seen && seen != photo.Version)
+        {
+            throw new StaleEditException(await AllAsync(photo.JobId, db));
         }
 
         var fields = new TypedFields(edit);

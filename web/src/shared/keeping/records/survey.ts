@@ -1,6 +1,6 @@
 import type { QueryClient } from '@tanstack/vue-query'
 import { api, ask, type Schemas } from '../../api/client'
-import { keeps, type Place } from '../kinds'
+import { keeps, partIn, type Place } from '../kinds'
 import { keepsListed, type InList } from './listed'
 
 /** Shows a list of a job's survey as an answer gave it, and has everything that follows from it asked anew. */
@@ -53,14 +53,20 @@ keepsOfSurvey('complaint', 'complaints', {
   names: { suspects: 'suspectIds' },
 })
 
-/** The caption of a photo: whoever writes last writes it. */
-keeps('photo', {
-  routes: { '': { send: (place, body) => ask(api.PATCH('/api/photos/{id}', { ...path(place), body })) } },
-  versionIn: () => undefined,
-  took: (queries, { within }, answer) => listTaken(queries, within, 'photos', answer),
+keepsOfSurvey('photo', 'photos', {
+  listIn: (answer: Of<'PhotoAnswer'>[]) => answer,
+  send: (place, body) => ask(api.PATCH('/api/photos/{id}', { ...path(place), body })),
 })
 
-/** An item of a preparation list, by the surface or job it belongs to: the newer tick stands, whoever made it. */
+// An item is named by the surface or job it belongs to.
+function taskIn(answer: unknown, { id, within }: Place) {
+  const [of, item] = id.split('/')
+  const list = answer as Of<'PreparationAnswer'> | undefined
+  const tasks = of === within ? list?.forJob : list?.surfaces.find((one) => one.surfaceId === of)?.tasks
+  return tasks?.find((task) => task.item === item)
+}
+
+/** An item of a preparation list: the newer tick stands, whoever made it; who does it by when is asked about as elsewhere. */
 keeps('task', {
   stands: true,
   routes: {
@@ -74,9 +80,11 @@ keeps('task', {
             : api.PATCH('/api/surfaces/{id}/preparation/{item}', at),
         )
       },
+      shown: (queries, { within }) => queries.getQueryData(['job', within, 'preparation']),
+      partOf: (answer, field, place) => partIn(taskIn(answer, place), field),
     },
   },
-  versionIn: () => undefined,
+  versionIn: (answer, place) => taskIn(answer, place)?.version,
   took: (queries, { within }, answer) => listTaken(queries, within, 'preparation', answer),
 })
 

@@ -1,0 +1,79 @@
+// Server and database are killed again and again while people enter things. What was acknowledged must stand afterwards, each once;
+// what got no answer is sent again under its id, as a page does.
+// node tests/hard/crash.mjs DATA-FOLDER PORT [KILLS]
+import { randomUUID } from 'node:crypto'
+import { signedIn } from './asking.mjs'
+import { chance } from './random.mjs'
+import { startProduct } from './running.mjs'
+
+const [data, port, kills = '12'] = process.argv.slice(2)
+const WRITERS = 6
+const die = chance(Number(kills))
+const pause = (ms) => new Promise((go) => setTimeout(go, ms))
+
+let product = await startProduct(data, port)
+let owner = await signedIn(product.address)
+const job = (await owner.send('/api/jobs', { units: 'us', fields: { name: 'Killed', climateZone: '6A' } })).body.id
+const wall = (
+  await owner.send(`/api/jobs/${job}/surfaces`, { units: 'us', fields: { name: 'Wall', size: "20' x 9'" } })
+).body.id
+
+const [ledger, said, state] = [new Set(), { again: 0, untrue: 0 }, { done: false, down: false }]
+
+async function write(i) {
+  for (let n = 0; !state.done; n += 1) {
+    const [id, words] = [randomUUID(), `${i}-${n}`]
+    const note = { id, units: 'us', fields: { kind: 'leak', words } }
+    for (let claimed = ''; !ledger.has(words) && !state.done;) {
+      if (state.down) {
+        await pause(50)
+        continue
+      }
+      const answer = await owner.send(`/api/surfaces/${wall}/notes`, note).catch(() => ({ status: 0 }))
+      if (answer.status === 200) {
+        ledger.add(words)
+      } else {
+        said.again += 1
+        claimed = /Nothing of this was kept|Nothing was written/.test(answer.body?.detail ?? '') ? 'nothing' : claimed
+        if (claimed === 'nothing' && (await stands(words))) said.untrue += 1
+        await pause(50)
+      }
+    }
+  }
+}
+
+async function stands(words) {
+  const { status, body } = await owner.ask('GET', `/api/surfaces/${wall}/notes`).catch(() => ({ status: 0 }))
+  return status === 200 && body.some((one) => one.words === words)
+}
+
+const writers = Promise.all(Array.from({ length: WRITERS }, (_, i) => write(i)))
+for (let kill = 1; kill <= Number(kills); kill += 1) {
+  await pause(die.between(300, 2500))
+  const what = ['server', 'backend', 'cluster', 'both'][kill % 4]
+  const before = ledger.size
+  if (what === 'backend') product.killBackend()
+  else {
+    state.down = true
+    if (what !== 'cluster') product.killServer()
+    if (what !== 'server') product.killCluster()
+    await product.stop()
+    product = await startProduct(data, port)
+    state.down = false
+  }
+  console.log(`killed ${what}: ${before} acknowledged before`)
+}
+await pause(1500)
+state.done = true
+await writers
+const { body: notes } = await owner.ask('GET', `/api/surfaces/${wall}/notes`)
+const counts = {}
+for (const { words } of notes) counts[words] = (counts[words] ?? 0) + 1
+const lost = [...ledger].filter((words) => !counts[words]).length
+const twice = Object.values(counts).filter((times) => times > 1).length
+await product.stop()
+console.log(
+  `${kills} kills, ${ledger.size} acknowledged: ${lost} lost, ${twice} kept twice, ${said.again} sent again, ` +
+    `"nothing was kept" untrue ${said.untrue} times; the same sign-in all the while`,
+)
+process.exitCode = lost + twice + said.untrue > 0 ? 1 : 0

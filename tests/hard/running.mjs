@@ -1,0 +1,59 @@
+// A product of one's own, which may be killed.
+import { execFileSync, spawn } from 'node:child_process'
+import { existsSync, readFileSync } from 'node:fs'
+
+const pause = (ms) => new Promise((go) => setTimeout(go, ms))
+
+/** Processes whose command line holds all of these. */
+function processes(...parts) {
+  const found = execFileSync('ps', ['-eo', 'pid,args'], { encoding: 'utf8' }).split('\n')
+  return found
+    .filter((line) => parts.every((part) => line.includes(part)))
+    .map((line) => Number(line.trim().split(' ')[0]))
+}
+
+const killAll = (pids, signal) => pids.forEach((pid) => tryTo(() => process.kill(pid, signal)))
+function tryTo(act) {
+  try {
+    act()
+  } catch {
+    // Gone already.
+  }
+}
+
+/** Starts ./run on a folder and a port of its own. */
+export async function startProduct(data, port) {
+  const log = []
+  const run = spawn('./run', ['--data', data, '--port', String(port), '--clock', '2026-11-23T12:40:00Z'], {
+    detached: true,
+  })
+  for (const stream of [run.stdout, run.stderr]) stream.on('data', (text) => log.push(String(text)))
+  for (let i = 0; !log.join('').includes('Ctrl-C stops it'); i += 1) {
+    if (i > 1200 || run.exitCode !== null) throw new Error(`The product did not start:\n${log.join('')}`)
+    await pause(250)
+  }
+  return {
+    address: `http://127.0.0.1:${port}`,
+    /** The server alone, at once. */
+    killServer: () => killAll(processes('Umbracell.Server.dll', `:${port}`), 'SIGKILL'),
+    /** The whole database, at once: as when the plug is pulled. */
+    killCluster: () => killAll(processes('postgres', `${data}/postgres`), 'SIGKILL'),
+    /** One process of the database that serves the server. */
+    killBackend() {
+      const [head] = readFileSync(`${data}/postgres/postmaster.pid`, 'utf8').split('\n')
+      const all = execFileSync('ps', ['--ppid', head.trim(), '-o', 'pid=,args='], { encoding: 'utf8' }).split('\n')
+      const serving = all.filter((line) => line.includes('umbracell_app'))
+      killAll(
+        serving.slice(0, 1).map((line) => Number(line.trim().split(' ')[0])),
+        'SIGKILL',
+      )
+    },
+    async stop() {
+      tryTo(() => process.kill(-run.pid, 'SIGINT'))
+      for (let i = 0; i < 80 && run.exitCode === null && run.signalCode === null; i += 1) await pause(250)
+      killAll(processes('Umbracell.Server.dll', `:${port}`), 'SIGKILL')
+      if (existsSync(`${data}/postgres/postmaster.pid`)) killAll(processes('postgres', `${data}/postgres`), 'SIGQUIT')
+      await pause(500)
+    },
+  }
+}
