@@ -45,6 +45,11 @@ internal static class PaperEndpoints
 
     private static async Task<Ok<IReadOnlyList<PaperAnswer>>> OfJobAsync(Guid id, UmbracellDb db, ClaimsPrincipal person)
     {
+        if (!await db.Jobs.AnyAsync(j => j.Id == id))
+        {
+            throw new NotFoundException("job");
+        }
+
         var rows = await Readable(db.Papers, person)
             .Where(p => p.JobId == id)
             .OrderByDescending(p => p.MadeAt)
