@@ -14,9 +14,9 @@ const pause = (ms) => new Promise((go) => setTimeout(go, ms))
 let product = await startProduct(data, port)
 let owner = await signedIn(product.address)
 const job = (await owner.send('/api/jobs', { units: 'us', fields: { name: 'Killed', climateZone: '6A' } })).body.id
-const wall = (
-  await owner.send(`/api/jobs/${job}/surfaces`, { units: 'us', fields: { name: 'Wall', size: "20' x 9'" } })
-).body.id
+const wall = { units: 'us', fields: { name: 'Wall', size: "20' x 9'" } }
+const walls = []
+for (let i = 0; i < WRITERS; i += 1) walls.push((await owner.send(`/api/jobs/${job}/surfaces`, wall)).body.id)
 
 const [ledger, said, state] = [new Set(), { again: 0, untrue: 0 }, { done: false, down: false }]
 
@@ -29,27 +29,27 @@ async function write(i) {
         await pause(50)
         continue
       }
-      const answer = await owner.send(`/api/surfaces/${wall}/notes`, note).catch(() => ({ status: 0 }))
+      const answer = await owner.send(`/api/surfaces/${walls[i]}/notes`, note).catch(() => ({ status: 0 }))
       if (answer.status === 200) {
         ledger.add(words)
       } else {
         said.again += 1
         claimed = /Nothing of this was kept|Nothing was written/.test(answer.body?.detail ?? '') ? 'nothing' : claimed
-        if (claimed === 'nothing' && (await stands(words))) said.untrue += 1
+        if (claimed === 'nothing' && (await stands(i, words))) said.untrue += 1
         await pause(50)
       }
     }
   }
 }
 
-async function stands(words) {
-  const { status, body } = await owner.ask('GET', `/api/surfaces/${wall}/notes`).catch(() => ({ status: 0 }))
+async function stands(i, words) {
+  const { status, body } = await owner.ask('GET', `/api/surfaces/${walls[i]}/notes`).catch(() => ({ status: 0 }))
   return status === 200 && body.some((one) => one.words === words)
 }
 
 const writers = Promise.all(Array.from({ length: WRITERS }, (_, i) => write(i)))
 for (let kill = 1; kill <= Number(kills); kill += 1) {
-  await pause(die.between(300, 2500))
+  await pause(die.between(3000, 7000))
   const what = ['server', 'backend', 'cluster', 'both'][kill % 4]
   const before = ledger.size
   if (what === 'backend') product.killBackend()
@@ -66,9 +66,10 @@ for (let kill = 1; kill <= Number(kills); kill += 1) {
 await pause(1500)
 state.done = true
 await writers
-const { body: notes } = await owner.ask('GET', `/api/surfaces/${wall}/notes`)
 const counts = {}
-for (const { words } of notes) counts[words] = (counts[words] ?? 0) + 1
+for (const surface of walls)
+  for (const { words } of (await owner.ask('GET', `/api/surfaces/${surface}/notes`)).body)
+    counts[words] = (counts[words] ?? 0) + 1
 const lost = [...ledger].filter((words) => !counts[words]).length
 const twice = Object.values(counts).filter((times) => times > 1).length
 await product.stop()
