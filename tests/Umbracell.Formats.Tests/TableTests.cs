@@ -49,6 +49,11 @@ public sealed class TableTests
     [InlineData("-2+3")]
     [InlineData("@SUM(A1)")]
     [InlineData("\t=1+1")]
+    [InlineData("\uFF1D1+1")]
+    [InlineData("\uFF0B1+1")]
+    [InlineData("\uFF0D2+3")]
+    [InlineData("\uFF20SUM(A1)")]
+    [InlineData("\uFE661+1")]
     public void A_cell_that_a_spreadsheet_would_run_is_guarded(string cell)
     {
         var text = Encoding.UTF8.GetString(

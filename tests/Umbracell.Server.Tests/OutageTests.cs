@@ -10,18 +10,26 @@ namespace Umbracell.Server.Tests;
 
 /// <summary>The database away: everybody is told so and when to come again, nobody is signed out, and nothing is said of what was kept
 /// that is not so.</summary>
-public sealed class OutageTests : IAsyncDisposable
+public sealed class OutageTests(Product product, OutageTests.Cuttable cuttable) : IClassFixture<OutageTests.Cuttable>
 {
-    private readonly CutLine _line = new(Product.OwnDatabasePort);
-    private readonly Product _product;
-
-    public OutageTests() => _product = new() { DatabasePort = _line.Port };
-
-    public async ValueTask DisposeAsync()
+    /// <summary>A server whose line to the database can be cut.</summary>
+    public sealed class Cuttable : IAsyncDisposable
     {
-        await _product.DisposeAsync();
-        _line.Dispose();
+        public Cuttable() => Product = new() { DatabasePort = Line.Port };
+
+        internal CutLine Line { get; } = new(Product.OwnDatabasePort);
+
+        internal Product Product { get; }
+
+        public async ValueTask DisposeAsync()
+        {
+            await Product.DisposeAsync();
+            Line.Dispose();
+        }
     }
+
+    private readonly CutLine _line = cuttable.Line;
+    private readonly Product _product = cuttable.Product;
 
     [Fact]
     public async Task While_it_is_away_all_are_told_when_to_come_again_and_a_sign_in_outlasts_it()
@@ -49,8 +57,7 @@ public sealed class OutageTests : IAsyncDisposable
     public async Task A_server_that_starts_without_it_signs_nobody_out()
     {
         var name = (await Product.NewFirmAsync(FirmRole.Owner))[0];
-        await using var before = new Product();
-        var session = await before
+        var session = await product
             .CreateClient()
             .PostAsJsonAsync(
                 "/api/session",
@@ -62,12 +69,13 @@ public sealed class OutageTests : IAsyncDisposable
             .Single(one => one.StartsWith("umbracell=", StringComparison.Ordinal))
             .Split(';')[0];
 
-        var client = _product.CreateClient(new() { HandleCookies = false });
+        await using var own = new Cuttable();
+        var client = own.Product.CreateClient(new() { HandleCookies = false });
         client.DefaultRequestHeaders.Add("Cookie", cookie);
-        _line.Cut();
+        own.Line.Cut();
         await ShouldBeAwayAsync(await client.GetAsync("/api/jobs", TestContext.Current.CancellationToken), "comes by itself");
 
-        _line.Mend();
+        own.Line.Mend();
         (await client.GetAsync("/api/jobs", TestContext.Current.CancellationToken)).StatusCode.ShouldBe(HttpStatusCode.OK);
     }
 

@@ -9,7 +9,7 @@ namespace Umbracell.Server.Tests;
 /// is shown what stands.</summary>
 public sealed class RaceTests(Product product)
 {
-    private const int AtOnce = 8;
+    private const int AtOnce = 5;
 
     [Theory]
     [MemberData(nameof(CommandTests.Records), MemberType = typeof(CommandTests))]

@@ -1,8 +1,12 @@
 using System.Net;
+using System.Reflection;
 using System.Text;
 using System.Text.Json.Nodes;
 using Microsoft.AspNetCore.Routing;
 using Shouldly;
+using Umbracell.Core.Quantities;
+using Umbracell.Server.Requests;
+using Umbracell.Server.Survey.Exchange;
 using Umbracell.Store.Model;
 using Xunit;
 
@@ -18,8 +22,9 @@ public sealed class RefusalTests(Product product)
     public async Task It_is_worded_whatever_whoever_asks_accepts()
     {
         var owner = await product.SignedInAsync((await Product.NewFirmAsync(FirmRole.Owner))[0]);
-        foreach (var (accepted, endpoint) in Accepted.SelectMany(one => Endpoints.Of(product).Where(OfApi).Select(e => (one, e))))
+        foreach (var (endpoint, i) in Endpoints.Of(product).Where(OfApi).Select((endpoint, i) => (endpoint, i)))
         {
+            var accepted = Accepted[i % Accepted.Length];
             using var request = Endpoints.RequestTo(endpoint);
             request.Headers.Accept.ParseAdd(accepted);
             request.Content = Json("nonsense");
@@ -75,6 +80,20 @@ public sealed class RefusalTests(Product product)
         var said = await answer.Content.ReadAsStringAsync(TestContext.Current.CancellationToken);
         answer.StatusCode.ShouldBe(HttpStatusCode.BadRequest, said);
         JsonNode.Parse(said)!["errors"]!.AsObject().Select(error => error.Key).ShouldContain(key => key.StartsWith(place), said);
+    }
+
+    private static void Take(TableToImport table) => table.Content.ShouldNotBeNull();
+
+    [Fact]
+    public void A_file_within_what_was_sent_is_not_looked_at_byte_by_byte()
+    {
+        var body = ((Delegate)Take).Method.GetParameters()[0];
+        var how = new NullabilityInfoContext().Create(body);
+        var table = new TableToImport(new byte[4_000_000], UnitSystem.Us, null, null);
+        Gaps.In(table, how).ShouldBeEmpty();
+        var before = GC.GetAllocatedBytesForCurrentThread();
+        Gaps.In(table, how);
+        (GC.GetAllocatedBytesForCurrentThread() - before).ShouldBeLessThan(10_000);
     }
 
     private static bool OfApi(RouteEndpoint endpoint) =>

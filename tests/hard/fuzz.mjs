@@ -74,6 +74,8 @@ const HEADERS = [
   { cookie: 'umbracell=nonsense' },
 ]
 
+const ODD_QUERIES = ['%00', '%ff', 'NaN', '1e400', '', '-1', 'x'.repeat(3000)]
+const asked = (schema) => encodeURIComponent(String(bodyOf(die, schema, description, ids)).toWellFormed())
 const ODD_PATHS = [
   '%00',
   'not-an-id',
@@ -91,10 +93,7 @@ function request() {
   )
   const query = (operation.parameters ?? [])
     .filter((one) => one.in === 'query' && die.is(0.8))
-    .map(
-      (one) =>
-        `${one.name}=${die.is(0.3) ? die.of(['%00', '%ff', 'NaN', '1e400', '', '-1', 'x'.repeat(3000)]) : encodeURIComponent(String(bodyOf(die, one.schema, description, ids)).toWellFormed())}`,
-    )
+    .map(({ name, schema }) => `${name}=${die.is(0.3) ? die.of(ODD_QUERIES) : asked(schema)}`)
     .join('&')
   const headers = die.is(0.15) ? { ...die.of(HEADERS) } : {}
   const content = operation.requestBody?.content ?? {}
@@ -191,9 +190,9 @@ function show(kind, list) {
     ] ??= []).push(one)
   for (const [name, group] of Object.entries(alike).slice(0, SHOWN)) {
     const [{ path, headers, body, answer }] = group
-    console.log(
-      `${kind} ${group.length} x ${name}\n  ${path.slice(0, 200)} ${JSON.stringify(headers)}\n  ${String(body ?? '').slice(0, 300)}\n  ${JSON.stringify(answer.body).slice(0, 200)}`,
-    )
+    console.log(`${kind} ${group.length} x ${name}`)
+    for (const told of [`${path} ${JSON.stringify(headers)}`, String(body ?? ''), JSON.stringify(answer.body)])
+      console.log(`  ${told.slice(0, 300)}`)
   }
 }
 show('FAULT', found)

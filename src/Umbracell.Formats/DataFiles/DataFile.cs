@@ -1,5 +1,6 @@
 using System.Globalization;
 using System.Numerics;
+using System.Text;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using System.Text.Json.Serialization;
@@ -88,6 +89,64 @@ public static class DataFile
         }
     }
 
+    /// <summary>Reads a file one of whose lists may be long: its entries are checked one after the other, and none is held while the next
+    /// is.</summary>
+    /// <param name="name">Its name, for errors.</param>
+    /// <param name="utf8">Its bytes.</param>
+    /// <param name="schema">Its schema.</param>
+    /// <param name="list">The list.</param>
+    /// <param name="isCurrent">Whether what stands before the list says that the file has the shape of today as it is written.</param>
+    /// <returns>The file; null where it has to be looked at as a whole, since it is of an earlier shape.</returns>
+    /// <exception cref="DataFileException">Not JSON, or not what the schema asks.</exception>
+    public static T? ReadLong<T>(string name, byte[] utf8, JsonSchema schema, string list, Func<JToken, bool> isCurrent)
+        where T : class
+    {
+        List<DataFault> faults = [];
+        var entry = schema.ActualProperties[list].Item!.ActualSchema;
+        if (Read() is not { } rest)
+        {
+            return null;
+        }
+
+        faults.AddRange(Errors(name, schema, rest).SelectMany(Deepest).Take(MostFaults).Select(e => Describe(e, rest, isAsWritten: true)));
+        if (faults.Count > 0)
+        {
+            throw new DataFileException(name, [.. faults.Distinct().OrderBy(f => f.Line)]);
+        }
+
+        try
+        {
+            var text = utf8.AsSpan().StartsWith(Encoding.UTF8.Preamble) ? utf8.AsSpan(Encoding.UTF8.Preamble.Length) : utf8;
+            return System.Text.Json.JsonSerializer.Deserialize<T>(text, Json)!;
+        }
+        catch (System.Text.Json.JsonException e)
+        {
+            throw Unreadable(name, e);
+        }
+
+        JObject? Read()
+        {
+            using var reader = ReaderOf(new StreamReader(new MemoryStream(utf8)));
+            try
+            {
+                return LongList.Rest(reader, list, isCurrent, Loading, Check);
+            }
+            catch (JsonReaderException e)
+            {
+                throw NotJson(name, e);
+            }
+        }
+
+        void Check(JToken one, int at)
+        {
+            if (faults.Count < MostFaults)
+            {
+                var found = Errors(name, entry, one).SelectMany(Deepest);
+                faults.AddRange(found.Select(e => Describe(e, one, isAsWritten: true, $"{list}[{at}]")));
+            }
+        }
+    }
+
     // The library measures numbers as decimals; it breaks on one that is none.
     private static ICollection<ValidationError> Errors(string name, JsonSchema schema, JToken read)
     {
@@ -137,30 +196,31 @@ public static class DataFile
         return [.. some.Select(f => new DataFault(LineOf(root, f.Path), f.Path, f.Sentence))];
     }
 
+    private static readonly JsonLoadSettings Loading = new()
+    {
+        LineInfoHandling = LineInfoHandling.Load,
+        DuplicatePropertyNameHandling = DuplicatePropertyNameHandling.Error,
+        CommentHandling = CommentHandling.Load,
+    };
+
+    private static JsonTextReader ReaderOf(TextReader text) => new(text) { MaxDepth = 32, DateParseHandling = DateParseHandling.None };
+
+    private static DataFileException NotJson(string name, JsonReaderException e) =>
+        new(name, [new(e.LineNumber, e.Path ?? "", WordCatalog.Say("dataFile.notJsonBecause", ("why", e.Message)))]);
+
     private static JToken Parse(string name, string text)
     {
         try
         {
-            using var reader = new JsonTextReader(new StringReader(text)) { MaxDepth = 32, DateParseHandling = DateParseHandling.None };
-            var root = JToken.Load(
-                reader,
-                new JsonLoadSettings
-                {
-                    LineInfoHandling = LineInfoHandling.Load,
-                    DuplicatePropertyNameHandling = DuplicatePropertyNameHandling.Error,
-                    CommentHandling = CommentHandling.Load,
-                }
-            );
+            using var reader = ReaderOf(new StringReader(text));
+            var root = JToken.Load(reader, Loading);
             return reader.Read()
                 ? throw new DataFileException(name, [new(reader.LineNumber, "", WordCatalog.Say("dataFile.afterEnd"))])
                 : root;
         }
         catch (JsonReaderException e)
         {
-            throw new DataFileException(
-                name,
-                [new(e.LineNumber, e.Path ?? "", WordCatalog.Say("dataFile.notJsonBecause", ("why", e.Message)))]
-            );
+            throw NotJson(name, e);
         }
     }
 
@@ -173,9 +233,15 @@ public static class DataFile
         return within.Count > 0 ? within : [error];
     }
 
-    private static DataFault Describe(ValidationError error, JToken root, bool isAsWritten)
+    private static DataFault Describe(ValidationError error, JToken root, bool isAsWritten, string within = "")
     {
         var path = (error.Path ?? "").TrimStart('#', '/').Replace('/', '.');
+        if (within.Length > 0)
+        {
+            var at = error.HasLineInfo ? error.LineNumber : ((IJsonLineInfo)root).LineNumber;
+            return new(at, path.Length == 0 || path[0] == '[' ? within + path : $"{within}.{path}", Sentence(error));
+        }
+
         var line = isAsWritten && error.HasLineInfo ? error.LineNumber : LineOf(root, path);
         return new(line, path, Sentence(error));
     }

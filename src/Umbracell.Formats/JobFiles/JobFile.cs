@@ -1,4 +1,5 @@
 using System.Globalization;
+using System.Text;
 using System.Text.Json;
 using Newtonsoft.Json.Linq;
 using NJsonSchema;
@@ -47,6 +48,8 @@ public sealed record JobFile
 
     /// <summary>Version written; a file of a later version is refused.</summary>
     public const int CurrentVersion = 3;
+
+    private const int MostTold = 200;
 
     private static readonly Lazy<JsonSchema> LazySchema = new(() => ShippedFiles.Schema("job"));
 
@@ -180,13 +183,23 @@ public sealed record JobFile
     /// <summary>Reads a job file.</summary>
     /// <param name="name">File name, for errors.</param>
     /// <param name="text">The JSON.</param>
+    /// <exception cref="DataFileException">As of its bytes.</exception>
+    public static JobFile Read(string name, string text) => Read(name, Encoding.UTF8.GetBytes(text));
+
+    /// <summary>Reads a job file. Readings may be many: of a file of today they are checked one by one.</summary>
+    /// <param name="name">File name, for errors.</param>
+    /// <param name="utf8">The JSON.</param>
     /// <exception cref="DataFileException">Against the schema, of a later version, or with parts bound to nothing; each fault with its
     /// line.</exception>
-    public static JobFile Read(string name, string text)
+    public static JobFile Read(string name, byte[] utf8)
     {
-        var file = DataFile.Read<JobFile>(name, text, LazySchema.Value, JobFileUpgrades.ToCurrent, IsCurrent);
-        var faults = DataFile.Faults(text, file.Contradictions());
-        return faults.Count > 0 ? throw new DataFileException(name, faults) : file;
+        var file =
+            DataFile.ReadLong<JobFile>(name, utf8, LazySchema.Value, "readings", IsCurrent)
+            ?? DataFile.Read<JobFile>(name, Text(), LazySchema.Value, JobFileUpgrades.ToCurrent, IsCurrent);
+        var contradictions = file.Contradictions().Take(MostTold).ToList();
+        return contradictions.Count > 0 ? throw new DataFileException(name, DataFile.Faults(Text(), contradictions)) : file;
+
+        string Text() => new StreamReader(new MemoryStream(utf8)).ReadToEnd();
     }
 
     private static bool IsCurrent(JToken root) => root is JObject file && file["formatVersion"] is JValue { Value: (long)CurrentVersion };

@@ -32,8 +32,20 @@ public static class DelimitedWriter
     /// <summary>Whether a spreadsheet would take a cell for a formula.</summary>
     public static bool LooksLikeFormula(string cell) =>
         cell.Length > 0
-        && cell[0] is '=' or '+' or '-' or '@' or '\t' or '\r' or '\''
+        && Plain(cell[0]) is '=' or '+' or '-' or '@' or '\t' or '\r' or '\''
         && !double.TryParse(cell, NumberStyles.Float, CultureInfo.InvariantCulture, out _);
+
+    // Wide and small forms of a character, which some spreadsheets take for the character itself.
+    private static char Plain(char first) =>
+        first switch
+        {
+            >= '\uFF01' and <= '\uFF5E' => (char)(first - '\uFF01' + '!'),
+            '\uFE62' => '+',
+            '\uFE63' => '-',
+            '\uFE66' => '=',
+            '\uFE6B' => '@',
+            _ => first,
+        };
 
     // The usual guard: a spreadsheet shows the cell without the mark, and reading takes it away again.
     private static string Guarded(string cell) => LooksLikeFormula(cell) ? "'" + cell : cell;

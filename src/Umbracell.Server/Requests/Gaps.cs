@@ -30,14 +30,19 @@ internal static class Gaps
             ? next
             : context =>
             {
-                List<FieldFault> gaps = [];
-                foreach (var (position, how) in bodies)
-                {
-                    Look(context.Arguments[position], how, "", gaps);
-                }
-
+                List<FieldFault> gaps = [.. bodies.SelectMany(body => In(context.Arguments[body.Position], body.How))];
                 return gaps.Count > 0 ? throw new FieldFaultsException(gaps) : next(context);
             };
+    }
+
+    /// <summary>Where nothing stands though something is due.</summary>
+    /// <param name="sent">What was sent.</param>
+    /// <param name="how">What its type says of nulls.</param>
+    public static IReadOnlyList<FieldFault> In(object? sent, NullabilityInfo how)
+    {
+        List<FieldFault> gaps = [];
+        Look(sent, how, "", gaps);
+        return gaps;
     }
 
     private static void Look(object? value, NullabilityInfo how, string at, List<FieldFault> gaps)
@@ -63,7 +68,8 @@ internal static class Gaps
                 }
 
                 break;
-            case IEnumerable rows when (how.ElementType ?? how.GenericTypeArguments.FirstOrDefault()) is { } row:
+            // A file within JSON is a list too, of millions of bytes that are never null.
+            case IEnumerable rows when (how.ElementType ?? how.GenericTypeArguments.FirstOrDefault()) is { } row && MayLack(row.Type):
                 var place = 0;
                 foreach (var one in rows)
                 {
@@ -86,6 +92,8 @@ internal static class Gaps
     private static bool Holds(NullabilityInfo how) =>
         IsOurs(how.Type) || (how.Type != typeof(string) && typeof(IEnumerable).IsAssignableFrom(how.Type));
 
+    private static bool MayLack(Type type) => !type.IsValueType || IsOurs(type);
+
     private static bool IsOurs(Type type) =>
         type.Namespace?.StartsWith("Umbracell", StringComparison.Ordinal) == true
         && !type.IsEnum
@@ -102,7 +110,7 @@ internal static class Gaps
                     .. one.GetProperties(BindingFlags.Public | BindingFlags.Instance)
                         .Where(p => p.CanWrite && p.GetIndexParameters().Length == 0)
                         .Select(p => new Member(JsonNamingPolicy.CamelCase.ConvertName(p.Name), p, nullability.Create(p)))
-                        .Where(m => !m.Property.PropertyType.IsValueType || IsOurs(m.Property.PropertyType)),
+                        .Where(m => MayLack(m.Property.PropertyType)),
                 ];
             }
         );

@@ -108,11 +108,9 @@ internal static class ExportEndpoints
             );
         }
 
-        using var text = new StreamReader(request.Body);
-        var file = JobFile.Read("job file", await text.ReadToEndAsync());
+        var file = JobFile.Read("job file", await Uploads.ReadAsync(request));
         file = person.May(Right.Price) ? file : file.WithoutPrices();
-        var job = JobFiling.In(file, db, command ?? Guid.NewGuid(), clock.GetUtcNow());
-        await db.SaveChangesAsync();
+        var job = await JobFiling.InAsync(file, db, command ?? Guid.NewGuid(), clock.GetUtcNow());
         return TypedResults.Created($"/api/jobs/{job.Id}", new BroughtIn(job.Id, job.Name, file.Surfaces.Count));
     }
 }

@@ -61,12 +61,15 @@ internal static class JobFiling
             where T : class, IJobRow => rows.AsNoTracking().Where(r => r.JobId == job.Id);
     }
 
-    /// <summary>Adds a filed job as a new one; nothing is saved yet. Every id is made anew, so that a job can come in twice.</summary>
+    // More rows than this at once are held, compared and numbered together for nothing.
+    private const int ReadingsAtOnce = 2000;
+
+    /// <summary>Adds a filed job as a new one. Every id is made anew, so that a job can come in twice.</summary>
     /// <param name="file">The file.</param>
     /// <param name="db">Where it goes.</param>
     /// <param name="own">Id of the new job.</param>
     /// <param name="now">When it comes in.</param>
-    public static Job In(JobFile file, UmbracellDb db, Guid own, DateTimeOffset now)
+    public static async Task<Job> InAsync(JobFile file, UmbracellDb db, Guid own, DateTimeOffset now)
     {
         var ids = file
             .Surfaces.Select(s => s.Id)
@@ -94,7 +97,6 @@ internal static class JobFiling
         db.Jobs.Add(job);
         db.BufferSpaces.AddRange(file.BufferSpaces.Select(b => FromJobFile.Buffer(b, ids)));
         db.Surfaces.AddRange(file.Surfaces.Select((s, i) => FromJobFile.Surface(s, i, ids)));
-        db.Readings.AddRange(file.Readings.Select(r => FromJobFile.Reading(r, ids)));
         db.Joints.AddRange(file.Joints.Select(j => FromJobFile.Joint(j, ids)));
         db.Complaints.AddRange(file.Complaints.Select(c => FromJobFile.Complaint(c, ids)));
         db.Preparation.AddRange(file.Preparation.Select(p => FromJobFile.Preparation(p, ids)));
@@ -114,11 +116,22 @@ internal static class JobFiling
             surface.Entity.JobId = job.Id;
         }
 
-        foreach (var reading in db.ChangeTracker.Entries<ReadingRow>())
+        await using var whole = await db.Database.BeginTransactionAsync();
+        await db.SaveChangesAsync();
+        foreach (var readings in file.Readings.Chunk(ReadingsAtOnce))
         {
-            reading.Entity.JobId = job.Id;
+            db.ChangeTracker.Clear();
+            foreach (var reading in readings)
+            {
+                var row = FromJobFile.Reading(reading, ids);
+                row.JobId = job.Id;
+                db.Readings.Add(row);
+            }
+
+            await db.SaveChangesAsync();
         }
 
+        await whole.CommitAsync();
         return job;
     }
 
