@@ -1,5 +1,7 @@
 // Asking a running product as a person would who has signed in.
 
+export const pause = (ms) => new Promise((go) => setTimeout(go, ms))
+
 export const PASSWORD = 'umbra-demo'
 
 /** A person who has signed in: what they ask goes with their cookie. */
@@ -25,7 +27,7 @@ export async function signedIn(address, signInName = 'owner@ninthacre.example') 
   let { status, headers: told } = await signIn()
   // Whoever tried before under this name may have to wait.
   for (let tries = 0; status === 429 && tries < 5; tries += 1) {
-    await new Promise((go) => setTimeout(go, 1000 * Number(told.get('retry-after') ?? 1)))
+    await pause(1000 * Number(told.get('retry-after') ?? 1))
     ;({ status, headers: told } = await signIn())
   }
   if (status !== 200) throw new Error(`${signInName} could not sign in: ${status}`)

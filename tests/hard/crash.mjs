@@ -2,14 +2,13 @@
 // what got no answer is sent again under its id, as a page does.
 // node tests/hard/crash.mjs DATA-FOLDER PORT [KILLS]
 import { randomUUID } from 'node:crypto'
-import { signedIn } from './asking.mjs'
+import { pause, signedIn } from './asking.mjs'
 import { chance } from './random.mjs'
 import { startProduct } from './running.mjs'
 
 const [data, port, kills = '12'] = process.argv.slice(2)
 const WRITERS = 6
 const die = chance(Number(kills))
-const pause = (ms) => new Promise((go) => setTimeout(go, ms))
 
 let product = await startProduct(data, port)
 let owner = await signedIn(product.address)

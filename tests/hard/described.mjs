@@ -1,6 +1,7 @@
 // What a running product says of its own interface, and ids of everything a person of it may see.
 
-const METHODS = ['get', 'post', 'put', 'patch', 'delete']
+/** Methods that are asked by. */
+export const METHODS = ['get', 'post', 'put', 'patch', 'delete']
 const OF_FIRM = ['places', 'stock', 'past-jobs', 'target-sets', 'templates', 'tokens', 'people']
 const OF_JOB = ['surfaces', 'joints', 'complaints', 'photos', 'logs', 'fan-tests', 'thermal', 'papers']
 

@@ -3,7 +3,7 @@
 // node tests/hard/fuzz.mjs ADDRESS [HOW MANY] [SEED]
 import { readFileSync, readdirSync } from 'node:fs'
 import { signedIn } from './asking.mjs'
-import { idsSeenBy, kindOf, operationsOf } from './described.mjs'
+import { idsSeenBy, kindOf, METHODS, operationsOf } from './described.mjs'
 import { chance } from './random.mjs'
 import { bodyOf, spoilt, textOf } from './values.mjs'
 
@@ -16,7 +16,6 @@ console.log(`seed ${seed}`)
 
 // What would end the session that asks, or shut its person out.
 const ENDS_IT = new Set(['delete /api/session', 'delete /api/session/devices', 'put /api/session/password'])
-const METHODS = ['get', 'post', 'put', 'patch', 'delete']
 const operations = operationsOf(description).filter(({ method, path }) => !ENDS_IT.has(`${method} ${path}`))
 
 // A request may meet a record of its own kind or of another.

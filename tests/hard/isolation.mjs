@@ -3,7 +3,7 @@
 // node tests/hard/isolation.mjs ADDRESS [IDS OF A KIND]
 import { randomUUID } from 'node:crypto'
 import { signedIn } from './asking.mjs'
-import { idsSeenBy, operationsOf } from './described.mjs'
+import { idsSeenBy, kindOf, operationsOf } from './described.mjs'
 import { chance } from './random.mjs'
 import { bodyOf } from './values.mjs'
 
@@ -72,7 +72,7 @@ for (const role of ROLES) {
         look(role, method, path, await stranger.ask(method, path, asked.body), id)
       }
       // Their id within the body, on a record of one's own.
-      const mine = own[operation.path.split('/')[2]]?.[0]
+      const mine = own[kindOf(operation.path)]?.[0]
       if (schema && method !== 'DELETE' && role === 'owner' && mine) {
         const path = operation.path.replace('{id}', mine).replace('{item}', 'masked')
         look(role, method, path, await stranger.ask(method, path, asked.body), id)

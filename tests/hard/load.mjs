@@ -1,6 +1,6 @@
 // Many people at once, each with a thought between two looks: how long they wait, and whether anything fails.
 // node tests/hard/load.mjs ADDRESS [PEOPLE] [SECONDS] [MOST MS]
-import { share, signedIn } from './asking.mjs'
+import { pause, share, signedIn } from './asking.mjs'
 import { chance } from './random.mjs'
 
 const [address, people = '200', seconds = '60', most = '200'] = process.argv.slice(2)
@@ -8,7 +8,6 @@ const [THOUGHT_MS, WARM_UP_MS] = [3000, 8000]
 const NAMES = ['owner', 'estimator', 'lead', 'helper', 'viewer'].flatMap((role) =>
   ['ninthacre', 'ninthacre2'].map((firm) => `${role}@${firm}.example`),
 )
-const pause = (ms) => new Promise((go) => setTimeout(go, ms))
 const sessions = []
 for (const name of NAMES)
   sessions.push({ person: await signedIn(address, name), mayEdit: /owner|estimator|lead/.test(name) })

@@ -1,8 +1,7 @@
 // A product of one's own, which may be killed.
 import { execFileSync, spawn } from 'node:child_process'
 import { existsSync, readFileSync } from 'node:fs'
-
-const pause = (ms) => new Promise((go) => setTimeout(go, ms))
+import { pause } from './asking.mjs'
 
 /** Processes whose command line holds all of these. */
 function processes(...parts) {
