@@ -93,7 +93,7 @@ public sealed partial class UmbracellDb(DbContextOptions<UmbracellDb> options, F
     {
         foreach (var row in ChangeTracker.Entries<IFirmRow>().Where(entry => entry.State == EntityState.Added))
         {
-            row.Entity.FirmId = CurrentFirm ?? throw new InvalidOperationException("No row can be written before a firm is entered.");
+            row.Entity.FirmId = Firm();
         }
 
         foreach (var (command, record, before) in _noted)
@@ -117,6 +117,20 @@ public sealed partial class UmbracellDb(DbContextOptions<UmbracellDb> options, F
 
         return written;
     }
+
+    /// <summary>Writes many new rows of a kind within the open transaction, without tracking them: they are as new to who reads them next
+    /// as rows of another.</summary>
+    /// <param name="rows">The rows, seen once, in order.</param>
+    /// <param name="cancellationToken">Breaks off.</param>
+    /// <exception cref="InvalidOperationException">No transaction is open, or no firm is entered.</exception>
+    /// <exception cref="NotSupportedException">The rows have parts of their own.</exception>
+    public Task AddManyAsync<TRow>(IEnumerable<TRow> rows, CancellationToken cancellationToken = default)
+        where TRow : class, IFirmRow, IFigureInput =>
+        Database.CurrentTransaction is null
+            ? throw new InvalidOperationException("Many rows are written in a transaction, so that all of them stand or none.")
+            : ManyRows.AddAsync(this, Firm(), rows, cancellationToken);
+
+    private Guid Firm() => CurrentFirm ?? throw new InvalidOperationException("No row can be written before a firm is entered.");
 
     protected override void ConfigureConventions(ModelConfigurationBuilder configurationBuilder) =>
         configurationBuilder.Properties<Enum>().HaveConversion<string>().HaveMaxLength(40);

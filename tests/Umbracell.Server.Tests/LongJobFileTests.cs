@@ -48,6 +48,8 @@ public sealed class LongJobFileTests(Product product)
             "no list",
             "twice",
             "cut short",
+            "cut short after an entry",
+            "cut short after the list",
             "more behind",
             "contradiction",
         ];
@@ -60,7 +62,7 @@ public sealed class LongJobFileTests(Product product)
         var schema = await JsonSchema.FromJsonAsync(JobFile.SchemaText, TestContext.Current.CancellationToken);
         var (byParts, whole) = (FaultsOf(() => JobFile.Read("f", text)), FaultsOf(() => DataFile.Read<JobFile>("f", text, schema)));
         byParts.ShouldNotBeEmpty();
-        if (how is "twice" or "cut short" or "more behind")
+        if (how is "twice" or "more behind" || how.StartsWith("cut short", StringComparison.Ordinal))
         {
             // Said in other words, at the same place.
             byParts[0].Line.ShouldBe(whole[0].Line);
@@ -122,6 +124,8 @@ public sealed class LongJobFileTests(Product product)
         {
             "twice" => text[..^1] + ",\n\"readings\": []\n}",
             "cut short" => text[..(text.Length / 2)],
+            "cut short after an entry" => text[..(text.IndexOf("\n    }", text.Length / 2, StringComparison.Ordinal) + "\n    }".Length)],
+            "cut short after the list" => text[..(text.LastIndexOf("\n  ]", StringComparison.Ordinal) + "\n  ]".Length)],
             "more behind" => text + "\n{}",
             _ => text,
         };

@@ -1,8 +1,6 @@
 using Microsoft.EntityFrameworkCore;
 using Shouldly;
-using Umbracell.Core.Assemblies;
 using Umbracell.Core.Conditions;
-using Umbracell.Core.Takeoff;
 using Umbracell.Core.Yield.Price;
 using Umbracell.Store.Figures;
 using Umbracell.Store.Model;
@@ -52,7 +50,7 @@ public sealed class InputVersionTests : IClassFixture<TestDatabase>
     [Fact]
     public async Task A_document_within_a_row_counts_for_the_row()
     {
-        var (db, job, walls) = await JobAsync();
+        var (db, job, walls) = await SmallJob.MadeAsync();
         await CountsAsync(db, [walls[0].Id], () => walls[0].Assembly = walls[0].Assembly with { VentChannelMm = 25 });
         await CountsAsync(db, [walls[0].Id], () => walls[0].Assembly = walls[0].Assembly with { Outboard = [new("osb", 12)] });
         await CountsAsync(db, [walls[0].Id], () => walls[0].Assembly = walls[0].Assembly with { Outboard = [new("osb", 15)] });
@@ -65,7 +63,7 @@ public sealed class InputVersionTests : IClassFixture<TestDatabase>
     [Fact]
     public async Task Margins_of_the_gate_count_for_all_the_firm_has_and_its_rates_by_the_row_itself()
     {
-        var (db, _, _) = await JobAsync();
+        var (db, _, _) = await SmallJob.MadeAsync();
         var firm = await db.Firms.SingleAsync(TestContext.Current.CancellationToken);
         await CountsAsync(db, [firm.Id], () => firm.Margins = new(new Dictionary<GateMargin, double> { [GateMargin.DewHoldK] = 4 }));
         await CountsAsync(db, [], () => firm.Rates = Rates.Unpriced with { CrewHour = 50 });
@@ -74,7 +72,7 @@ public sealed class InputVersionTests : IClassFixture<TestDatabase>
     [Fact]
     public async Task A_name_and_whether_a_surface_is_there_count_for_the_whole_job_and_nothing_else_of_it_does()
     {
-        var (db, job, walls) = await JobAsync();
+        var (db, job, walls) = await SmallJob.MadeAsync();
         await CountsAsync(db, [job.Id, walls[0].Id], () => walls[0].Name = "Other");
         await CountsAsync(db, [walls[0].Id], () => walls[0].FirstM = 7);
         await CountsAsync(db, [job.Id, walls[0].Id], () => walls[0].RemovedAt = DateTimeOffset.UnixEpoch);
@@ -85,7 +83,7 @@ public sealed class InputVersionTests : IClassFixture<TestDatabase>
     [Fact]
     public async Task A_joint_that_moves_counts_for_the_surface_it_leaves_and_the_one_it_comes_to()
     {
-        var (db, job, walls) = await JobAsync();
+        var (db, job, walls) = await SmallJob.MadeAsync();
         var joint = new JointRow
         {
             Id = Guid.NewGuid(),
@@ -101,7 +99,7 @@ public sealed class InputVersionTests : IClassFixture<TestDatabase>
     [Fact]
     public async Task What_is_not_written_is_not_counted()
     {
-        var (db, _, walls) = await JobAsync();
+        var (db, _, walls) = await SmallJob.MadeAsync();
         var before = await VersionsAsync(db);
         walls[0].Name = new string('x', 300);
         await Should.ThrowAsync<DbUpdateException>(() => db.SaveChangesAsync(TestContext.Current.CancellationToken));
@@ -111,7 +109,7 @@ public sealed class InputVersionTests : IClassFixture<TestDatabase>
     [Fact]
     public async Task Many_who_write_at_once_are_all_counted_and_none_waits_in_a_ring()
     {
-        var (db, job, walls) = await JobAsync();
+        var (db, job, walls) = await SmallJob.MadeAsync();
         var before = await VersionsAsync(db);
         await Task.WhenAll(
             Enumerable
@@ -152,35 +150,4 @@ public sealed class InputVersionTests : IClassFixture<TestDatabase>
             Instrument = "thermometer",
             TakenBy = "lead",
         };
-
-    private static async Task<(UmbracellDb Db, Job Job, Surface[] Walls)> JobAsync()
-    {
-        var firm = Guid.NewGuid();
-        var db = TestDatabase.AsFirm(firm);
-        var job = new Job
-        {
-            Id = Guid.NewGuid(),
-            Name = "counted",
-            ClimateZone = "6A",
-            TargetSetId = "iecc-2021",
-        };
-        var walls = Enumerable
-            .Range(0, 3)
-            .Select(i => new Surface
-            {
-                Id = Guid.NewGuid(),
-                JobId = job.Id,
-                Position = i,
-                Name = $"wall {i}",
-                Kind = SurfaceKind.StudWall,
-                Shape = ShapeKind.Rectangle,
-                Substrate = SubstrateKind.Wood,
-            })
-            .ToArray();
-        db.Add(new Firm { Id = firm, Name = "counting" });
-        db.Add(job);
-        db.AddRange(walls);
-        await db.SaveChangesAsync(TestContext.Current.CancellationToken);
-        return (db, job, walls);
-    }
 }

@@ -22,13 +22,13 @@ internal static class LongList
         Action<JToken, int> check
     )
     {
-        if (!Next(reader) || reader.TokenType != JsonToken.StartObject)
+        if (Token(reader) != JsonToken.StartObject)
         {
             return null;
         }
 
         var rest = new JObject();
-        while (Next(reader) && reader.TokenType == JsonToken.PropertyName)
+        while (Token(reader) == JsonToken.PropertyName)
         {
             var name = (string)reader.Value!;
             if (rest.ContainsKey(name))
@@ -36,7 +36,7 @@ internal static class LongList
                 throw At(reader, $"Property with the name '{name}' already exists in the current JSON object.");
             }
 
-            Next(reader);
+            Token(reader);
             if (name != list)
             {
                 rest.Add(name, JToken.Load(reader, loading));
@@ -48,7 +48,7 @@ internal static class LongList
                 return null;
             }
 
-            for (var at = 0; Next(reader) && reader.TokenType != JsonToken.EndArray; at++)
+            for (var at = 0; Token(reader) != JsonToken.EndArray; at++)
             {
                 check(JToken.Load(reader, loading), at);
             }
@@ -56,11 +56,14 @@ internal static class LongList
             rest.Add(name, new JArray());
         }
 
-        return reader.TokenType != JsonToken.EndObject ? throw At(reader, "The object does not end.")
-            : Next(reader) ? throw At(reader, "Something stands after the end.")
+        return Next(reader) ? throw At(reader, "Something stands after the end.")
             : goesOn(rest) ? rest
             : null;
     }
+
+    // What an object or list that does not end is cut short by: after its last whole entry the reader has nothing to complain of.
+    private static JsonToken Token(JsonTextReader reader) =>
+        Next(reader) ? reader.TokenType : throw At(reader, "Unexpected end of content.");
 
     // Comments are nothing of the file's.
     private static bool Next(JsonTextReader reader)

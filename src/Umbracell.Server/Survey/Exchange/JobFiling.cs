@@ -61,9 +61,6 @@ internal static class JobFiling
             where T : class, IJobRow => rows.AsNoTracking().Where(r => r.JobId == job.Id);
     }
 
-    // More rows than this at once are held, compared and numbered together for nothing.
-    private const int ReadingsAtOnce = 2000;
-
     /// <summary>Adds a filed job as a new one. Every id is made anew, so that a job can come in twice.</summary>
     /// <param name="file">The file.</param>
     /// <param name="db">Where it goes.</param>
@@ -118,21 +115,16 @@ internal static class JobFiling
 
         await using var whole = await db.Database.BeginTransactionAsync();
         await db.SaveChangesAsync();
-        foreach (var readings in file.Readings.Chunk(ReadingsAtOnce))
-        {
-            db.ChangeTracker.Clear();
-            foreach (var reading in readings)
-            {
-                var row = FromJobFile.Reading(reading, ids);
-                row.JobId = job.Id;
-                db.Readings.Add(row);
-            }
-
-            await db.SaveChangesAsync();
-        }
-
+        await db.AddManyAsync(file.Readings.Select(ReadingOf));
         await whole.CommitAsync();
         return job;
+
+        ReadingRow ReadingOf(FiledReading filed)
+        {
+            var row = FromJobFile.Reading(filed, ids);
+            row.JobId = job.Id;
+            return row;
+        }
     }
 
     private static bool SameFigures(TargetSetRow a, TargetSetRow b) =>
