@@ -1,5 +1,8 @@
+using System.Reflection;
 using System.Text.Json.Nodes;
+using Microsoft.AspNetCore.Routing;
 using Shouldly;
+using Umbracell.Server.Typing;
 using Umbracell.Store.Model;
 using Xunit;
 
@@ -193,4 +196,128 @@ public sealed class RaceTests(Product product)
                 .AsArray()
                 .Single(task => task!.Text("item") == "masked")!;
     }
+
+    // What makes nothing, or the same whenever it comes: answers, signing in, taking away and giving back, a paper that says what the
+    // last one said.
+    private static readonly string[] MakesNothingTwice =
+    [
+        "POST /api/session",
+        "POST /api/people/{id:guid}/erase",
+        "POST /api/tokens/{id:guid}/renew",
+        "POST /api/compute/choice",
+        "POST /api/compute/section",
+        "POST /api/compute/member",
+        "POST /api/compute/sets",
+        "POST /api/compute/gate",
+        "POST /api/compute/bid",
+        "POST /api/compute/cold-routes",
+        "POST /api/compute/drum",
+        "POST /api/jobs/{id:guid}/surfaces/remove",
+        "POST /api/jobs/{id:guid}/papers",
+        "POST /api/places/weather-file",
+        "POST /api/surfaces/{id:guid}/restore",
+        "POST /api/jobs/{id:guid}/imports/table",
+        "POST /api/jobs/{id:guid}/imports/model",
+        "POST /api/jobs/{id:guid}/imports/check",
+    ];
+
+    [Fact]
+    public void Whatever_makes_something_takes_the_id_of_its_command()
+    {
+        var keyed = Endpoints
+            .Of(product)
+            .Where(endpoint => endpoint.Metadata.GetMetadata<HttpMethodMetadata>()?.HttpMethods.Contains("POST") == true)
+            .Where(endpoint => endpoint.RoutePattern.RawText!.StartsWith("/api/", StringComparison.Ordinal))
+            .ToLookup(TakesAnId, Endpoints.NameOf);
+        keyed[false].ShouldBe(MakesNothingTwice, ignoreOrder: true);
+        keyed[true].Count().ShouldBeGreaterThan(20);
+
+        static bool TakesAnId(RouteEndpoint endpoint) =>
+            endpoint
+                .Metadata.OfType<MethodInfo>()
+                .Single()
+                .GetParameters()
+                .Any(p => p.ParameterType.IsAssignableTo(typeof(ICommand)) || (p.Name == "command" && p.ParameterType == typeof(Guid?)));
+    }
+
+    [Fact]
+    public async Task Rows_of_a_table_taken_twice_under_one_id_are_surfaces_once_and_told_alike()
+    {
+        var records = await EditedRecords.OnAWallAsync(product);
+        var row = new
+        {
+            line = 1,
+            fields = new
+            {
+                name = "Gable",
+                kind = "studWall",
+                size = "10' x 9'",
+            },
+            note = "",
+        };
+        var path = $"/api/jobs/{records.Job}/imports/accept?command={Guid.CreateVersion7()}";
+        var body = new { units = "us", rows = new[] { row, row with { line = 2 } } };
+        var first = await records.Client.SendJsonAsync(HttpMethod.Post, path, body);
+        var answers = await AtOnceAsync(() => records.Client.SendJsonAsync(HttpMethod.Post, path, body));
+        foreach (var (status, answer) in answers.Append(first))
+        {
+            status.ShouldBe(200, answer.ToJsonString());
+            answer["added"]!.ToJsonString().ShouldBe(first.Body["added"]!.ToJsonString());
+        }
+
+        first.Body["added"]!.AsArray().Count.ShouldBe(2);
+        (await records.Client.GetJsonAsync($"/api/jobs/{records.Job}/surfaces")).AsArray().Count.ShouldBe(3);
+    }
+
+    [Fact]
+    public async Task Finished_jobs_taken_twice_under_one_id_are_kept_once()
+    {
+        var owner = await product.SignedInAsync(EditedRecords.FirmOwner);
+        var table = System.Text.Encoding.UTF8.GetBytes(
+            "Job;Crew;Product;Finished on;Area;Depth;Sets used;Substrate;Drums;Lift\n"
+                + "Barn A;Once;Marl CC-20;2026-05-04;1200;3 1/2;0,95;61 F;70 F;1 3/4\n"
+        );
+        var path = $"/api/past-jobs/import?take=true&command={Guid.CreateVersion7()}";
+        var answers = await AtOnceAsync(() => owner.UploadAsync(path, table));
+        answers.ShouldAllBe(a => a.Status == 200 && a.Body["taken"]!.GetValue<bool>(), string.Join("\n", answers.Select(a => $"{a.Body}")));
+        (await owner.GetJsonAsync("/api/past-jobs"))["jobs"]!.AsArray().Count(j => j!.Text("crew") == "Once").ShouldBe(1);
+    }
+
+    [Fact]
+    public async Task A_template_kept_twice_under_one_id_is_one()
+    {
+        var records = await EditedRecords.OnAWallAsync(product);
+        var (path, name) = ($"/api/surfaces/{records.Wall}/template?command={Guid.CreateVersion7()}", $"Wall {Guid.NewGuid()}");
+        var answers = await AtOnceAsync(() => records.Client.SendJsonAsync(HttpMethod.Post, path, new { name }));
+        answers.ShouldAllBe(a => a.Status == 201, string.Join("\n", answers.Select(a => $"{a.Body}")));
+        (await records.Client.GetJsonAsync("/api/templates")).AsArray().Count(t => t!.Text("name") == name).ShouldBe(1);
+    }
+
+    [Fact]
+    public async Task A_token_whose_secret_was_lost_on_the_way_is_one_token_with_another_secret()
+    {
+        var owner = await product.SignedInAsync((await Product.NewFirmAsync(FirmRole.Owner))[0]);
+        var path = $"/api/tokens?command={Guid.CreateVersion7()}";
+        var wanted = new
+        {
+            name = "Scales",
+            role = "viewer",
+            days = 3,
+        };
+        var (_, lost) = await owner.SendJsonAsync(HttpMethod.Post, path, wanted);
+        var (status, again) = await owner.SendJsonAsync(HttpMethod.Post, path, wanted);
+        (status, again["tokens"]!.AsArray().Count).ShouldBe((200, 1));
+        (await StatusWithAsync(lost)).ShouldBe(401);
+        (await StatusWithAsync(again)).ShouldBe(200);
+
+        async Task<int> StatusWithAsync(JsonNode answer)
+        {
+            var program = product.CreateClient();
+            program.DefaultRequestHeaders.Authorization = new("Bearer", answer.Text("secret"));
+            return (int)(await program.GetAsync("/api/jobs", TestContext.Current.CancellationToken)).StatusCode;
+        }
+    }
+
+    private static Task<(int Status, JsonNode Body)[]> AtOnceAsync(Func<Task<(int Status, JsonNode Body)>> send) =>
+        Task.WhenAll(Enumerable.Range(0, AtOnce).Select(_ => send()));
 }

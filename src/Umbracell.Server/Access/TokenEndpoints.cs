@@ -57,14 +57,14 @@ internal static class TokenEndpoints
         tokens.MapGet("", async (UmbracellDb db) => TypedResults.Ok(await AllAsync(db))).WithSummary("Tokens of the firm.");
         tokens.MapPost("", MakeAsync).WithSummary("A new token; its secret is told in this answer alone.").Notes(SecurityEvent.TokenMade);
         tokens
-            .MapPost("/{id:guid}/renew", RenewAsync)
+            .MapPost("/{id:guid}/renew", RenewOneAsync)
             .WithSummary("Another secret and another ninety days for a token; the old secret is over at once.")
             .Notes(SecurityEvent.TokenRenewed)
             .ProducesProblem(404);
         tokens.MapDelete("/{id:guid}", RemoveAsync).WithSummary("Take a token away; it is over at once.").ProducesProblem(404);
     }
 
-    private static async Task<Ok<TokensAnswer>> MakeAsync(NewToken wanted, UmbracellDb db)
+    private static async Task<Ok<TokensAnswer>> MakeAsync(NewToken wanted, UmbracellDb db, Guid? command = null)
     {
         if (wanted.Name.Trim().Length == 0)
         {
@@ -76,10 +76,17 @@ internal static class TokenEndpoints
             throw FieldFaultsException.Of("role", FaultCode.Unknown, "owner");
         }
 
+        // Secrets are kept as hashes: one whose answer was lost on the way is told by nobody, and the same token gets another.
+        if (command is { } id && await db.ApiTokens.AnyAsync(t => t.Id == id))
+        {
+            return await RenewAsync(id, db, wanted.Days);
+        }
+
         var (secret, now) = (NewSecret(), TimeProvider.System.GetUtcNow());
         db.ApiTokens.Add(
             new()
             {
+                Id = command ?? Guid.NewGuid(),
                 Name = wanted.Name.Trim(),
                 Role = wanted.Role,
                 Hash = TokenHash.Of(secret),
@@ -90,10 +97,12 @@ internal static class TokenEndpoints
         return TypedResults.Ok(await AllAsync(db, secret));
     }
 
-    private static async Task<Ok<TokensAnswer>> RenewAsync(Guid id, UmbracellDb db)
+    private static Task<Ok<TokensAnswer>> RenewOneAsync(Guid id, UmbracellDb db) => RenewAsync(id, db, days: 90);
+
+    private static async Task<Ok<TokensAnswer>> RenewAsync(Guid id, UmbracellDb db, int days)
     {
         var (token, secret) = (await FindAsync(id, db), NewSecret());
-        (token.Hash, token.ExpiresAt) = (TokenHash.Of(secret), TimeProvider.System.GetUtcNow().AddDays(90));
+        (token.Hash, token.ExpiresAt) = (TokenHash.Of(secret), TimeProvider.System.GetUtcNow().AddDays(days));
         await db.SaveChangesAsync();
         return TypedResults.Ok(await AllAsync(db, secret));
     }

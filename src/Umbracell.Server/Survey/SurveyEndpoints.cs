@@ -252,7 +252,14 @@ internal static class SurveyEndpoints
         return new([.. path.SelectMany(c => new[] { c.X - x, c.Y - y })]);
     }
 
-    private static async Task<Created<TemplateAnswer>> SaveTemplateAsync(Guid id, Named named, SurfaceReader reader, UmbracellDb db)
+    private static async Task<Created<TemplateAnswer>> SaveTemplateAsync(
+        Guid id,
+        Named named,
+        SurfaceReader reader,
+        UmbracellDb db,
+        Commands commands,
+        Guid? command = null
+    )
     {
         var (surface, _) = await reader.FindAsync(id);
         var name = named.Name.Trim();
@@ -265,15 +272,22 @@ internal static class SurveyEndpoints
             );
         }
 
-        var template = new TemplateRow
+        var isNew = await commands.TakeAsync(new SentAlone(command), null);
+        var template = isNew
+            ? new TemplateRow
+            {
+                Id = command ?? Guid.NewGuid(),
+                Name = name,
+                Kind = surface.Kind,
+                Document = JsonSerializer.Serialize(SurfaceStart.ToTemplate(surface), DataFile.Json),
+            }
+            : await FindTemplateAsync(command!.Value, db);
+        if (isNew)
         {
-            Id = Guid.NewGuid(),
-            Name = name,
-            Kind = surface.Kind,
-            Document = JsonSerializer.Serialize(SurfaceStart.ToTemplate(surface), DataFile.Json),
-        };
-        db.Templates.Add(template);
-        await db.SaveChangesAsync();
+            db.Templates.Add(template);
+            await db.SaveChangesAsync();
+        }
+
         return TypedResults.Created($"/api/templates/{template.Id}", new TemplateAnswer(template.Id, template.Name, template.Kind));
     }
 
@@ -284,10 +298,13 @@ internal static class SurveyEndpoints
 
     private static async Task<NoContent> RemoveTemplateAsync(Guid id, UmbracellDb db)
     {
-        db.Templates.Remove(await db.Templates.SingleOrDefaultAsync(t => t.Id == id) ?? throw new NotFoundException("template"));
+        db.Templates.Remove(await FindTemplateAsync(id, db));
         await db.SaveChangesAsync();
         return TypedResults.NoContent();
     }
+
+    private static async Task<TemplateRow> FindTemplateAsync(Guid id, UmbracellDb db) =>
+        await db.Templates.SingleOrDefaultAsync(t => t.Id == id) ?? throw new NotFoundException("template");
 
     // Two surfaces may share a name; lists, joints and papers then cannot tell them apart.
     private static async Task MarkSameNameAsync(TypedEdit edit, Surface surface, Guid job, SurfaceReader reader)

@@ -2,6 +2,7 @@
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { upload, type Schemas } from '@/shared/api/client'
+import { uploadOnce } from '@/shared/api/once'
 import { useProblems } from '@/shared/figures/problems'
 import { useReader } from '@/shared/state/reader'
 import FileButton from '@/shared/ui/FileButton.vue'
@@ -14,8 +15,13 @@ const { general } = useProblems()
 const file = ref<{ blob: File; read: Schemas['PastJobsImport'] } | null>(null)
 const fault = ref('')
 
+// Looked at as often as one likes; taken once.
 const send = (blob: File, taken: boolean) =>
-  upload<Schemas['PastJobsImport']>(`/api/past-jobs/import?units=${reader.units}&take=${taken}`, blob, 32)
+  (taken ? uploadOnce : upload)<Schemas['PastJobsImport']>(
+    `/api/past-jobs/import?units=${reader.units}&take=${taken}`,
+    blob,
+    32,
+  )
 
 async function read([blob]: File[]) {
   if (!blob) return

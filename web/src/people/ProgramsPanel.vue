@@ -3,6 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { reactive, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, ask, type Schemas } from '@/shared/api/client'
+import { once } from '@/shared/api/once'
 import { useProblems } from '@/shared/figures/problems'
 import FormField from '@/shared/ui/FormField.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
@@ -35,7 +36,9 @@ async function make() {
   }
   if (Object.keys(faults.value).length) return
   try {
-    take(await ask(api.POST('/api/tokens', { body: { ...typed, days } })), typed.name)
+    const body = { ...typed, days }
+    const send = (command: string) => ask(api.POST('/api/tokens', { params: { query: { command } }, body }))
+    take(await once('token', body, send), typed.name)
     typed.name = ''
   } catch (cause) {
     faults.value = byField(cause)

@@ -168,13 +168,15 @@ internal static class PastJobEndpoints
         HttpRequest request,
         UmbracellDb db,
         SheetLibrary library,
+        Commands commands,
         string units = "us",
-        bool take = false
+        bool take = false,
+        Guid? command = null
     )
     {
         var (rows, faults) = PastJobTable.Read(await Uploads.ReadAsync(request), UnitsWord.Read(units), await library.AllAsync());
         var taken = take && faults.Count == 0;
-        if (taken)
+        if (taken && await commands.TakeAsync(new SentAlone(command), null))
         {
             db.PastJobs.AddRange(rows);
             await db.SaveChangesAsync();

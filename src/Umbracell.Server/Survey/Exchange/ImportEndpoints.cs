@@ -113,9 +113,11 @@ internal static class ImportEndpoints
         SurfaceReader reader,
         SheetLibrary library,
         UmbracellDb db,
+        Commands commands,
         ClaimsPrincipal user,
         TimeProvider clock,
-        CancellationToken gone
+        CancellationToken gone,
+        Guid? command = null
     )
     {
         var job = await reader.FindJobAsync(id);
@@ -126,10 +128,22 @@ internal static class ImportEndpoints
             return TypedResults.Ok(answer);
         }
 
+        for (var at = 0; at < import.Surfaces.Count; at++)
+        {
+            import.Surfaces[at].Id = MadeIds.Of(command, at);
+        }
+
+        var added = import.Surfaces.ConvertAll(s => s.Id);
+        if (!await commands.TakeAsync(new SentAlone(command), null))
+        {
+            var standing = await db.Surfaces.Where(s => s.JobId == job.Id && added.Contains(s.Id)).Select(s => s.Id).ToListAsync(gone);
+            return TypedResults.Ok(answer with { Added = [.. added.Where(standing.Contains)] });
+        }
+
         await SurveyEndpoints.AppendAsync(import.Surfaces, job, db, clock);
         await RememberAsync(rows.Columns, db);
         await db.SaveChangesAsync(gone);
-        return TypedResults.Ok(answer with { Added = import.Surfaces.ConvertAll(s => s.Id) });
+        return TypedResults.Ok(answer with { Added = added });
     }
 
     private static async Task<NoContent> RemoveAsync(

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, ask, type Schemas } from '@/shared/api/client'
+import { once } from '@/shared/api/once'
 import { useProblems } from '@/shared/figures/problems'
 import { useReader } from '@/shared/state/reader'
 import { useSaving } from '@/shared/state/saving'
@@ -107,7 +108,11 @@ async function accept() {
       rows: now.rows.map(({ line, fields, note }) => ({ line, fields, note })),
       columns: now.columns,
     }
-    const after = await edits.then(ask(api.POST('/api/jobs/{id}/imports/accept', { ...path.value, body })))
+    const after = await edits.then(
+      once('import', [props.job, body], (command) =>
+        ask(api.POST('/api/jobs/{id}/imports/accept', { params: { ...path.value.params, query: { command } }, body })),
+      ),
+    )
     brought.value = after.added
     return after.added.length ? (null as unknown as Import) : { ...now, rows: after.rows, faulty: after.faulty }
   })

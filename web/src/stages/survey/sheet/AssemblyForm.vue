@@ -4,6 +4,7 @@ import { useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, ask } from '@/shared/api/client'
+import { once } from '@/shared/api/once'
 import { useProblems } from '@/shared/figures/problems'
 import type { Surface } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
@@ -34,7 +35,10 @@ const own = computed(() => [
 async function keep() {
   try {
     const body = { name: name.value }
-    await ask(api.POST('/api/surfaces/{id}/template', { params: { path: { id: props.surface.id } }, body }))
+    const { id } = props.surface
+    await once('template', [id, body], (command) =>
+      ask(api.POST('/api/surfaces/{id}/template', { params: { path: { id }, query: { command } }, body })),
+    )
     said.value = t('survey.sheet.templateKept', { name: name.value })
     name.value = ''
     void queries.invalidateQueries({ queryKey: ['templates'] })
