@@ -358,6 +358,7 @@ public sealed partial class UmbracellDb
             mapping.HasOne<Firm>().WithMany().HasForeignKey(m => m.FirmId);
             mapping.HasIndex(m => new { m.FirmId, m.Signature }).IsUnique();
             mapping.Property(m => m.Document).HasColumnType("jsonb");
+            mapping.Property(m => m.Version).IsRowVersion();
             mapping.HasQueryFilter(m => m.FirmId == CurrentFirm);
         });
     }

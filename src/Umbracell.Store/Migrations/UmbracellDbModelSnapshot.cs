@@ -325,6 +325,12 @@ namespace Umbracell.Store.Migrations
                         .HasColumnType("text")
                         .HasColumnName("signature");
 
+                    b.Property<uint>("Version")
+                        .IsConcurrencyToken()
+                        .ValueGeneratedOnAddOrUpdate()
+                        .HasColumnType("xid")
+                        .HasColumnName("xmin");
+
                     b.HasKey("Id")
                         .HasName("pk_column_mappings");
 

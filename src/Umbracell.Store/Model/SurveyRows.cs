@@ -350,4 +350,6 @@ public sealed class ColumnMappingRow : IFirmRow
     public required string Signature { get; set; }
 
     public required string Document { get; set; }
+
+    public uint Version { get; set; }
 }
