@@ -7,22 +7,25 @@ export const PASSWORD = 'umbra-demo'
 /** A person who has signed in: what they ask goes with their cookie. */
 export async function signedIn(address, signInName = 'owner@ninthacre.example') {
   let cookie = ''
-  const ask = async (method, path, body, headers = {}) => {
-    const answer = await fetch(address + path, {
-      method,
-      body,
-      headers: { 'content-type': 'application/json', ...(cookie ? { cookie } : {}), ...headers },
-    })
-    const text = await answer.text()
-    const given = answer.headers.getSetCookie().map((one) => one.split(';')[0])
-    cookie ||= given.find((one) => one.startsWith('umbracell=')) ?? ''
-    return {
-      status: answer.status,
-      type: answer.headers.get('content-type') ?? '',
-      body: parsed(text),
-      headers: answer.headers,
+  const askAt =
+    (server) =>
+    async (method, path, body, headers = {}) => {
+      const answer = await fetch(server + path, {
+        method,
+        body,
+        headers: { 'content-type': 'application/json', ...(cookie ? { cookie } : {}), ...headers },
+      })
+      const text = await answer.text()
+      const given = answer.headers.getSetCookie().map((one) => one.split(';')[0])
+      cookie ||= given.find((one) => one.startsWith('umbracell=')) ?? ''
+      return {
+        status: answer.status,
+        type: answer.headers.get('content-type') ?? '',
+        body: parsed(text),
+        headers: answer.headers,
+      }
     }
-  }
+  const ask = askAt(address)
   const signIn = () => ask('POST', '/api/session', JSON.stringify({ signInName, password: PASSWORD }))
   let { status, headers: told } = await signIn()
   // Whoever tried before under this name may have to wait.
@@ -31,7 +34,13 @@ export async function signedIn(address, signInName = 'owner@ninthacre.example') 
     ;({ status, headers: told } = await signIn())
   }
   if (status !== 200) throw new Error(`${signInName} could not sign in: ${status}`)
-  return { ask, send: (path, body, headers) => ask('POST', path, JSON.stringify(body), headers), cookie: () => cookie }
+  return {
+    ask,
+    /** The same sign-in, asking another server. */
+    askAt,
+    send: (path, body, headers) => ask('POST', path, JSON.stringify(body), headers),
+    cookie: () => cookie,
+  }
 }
 
 function parsed(text) {

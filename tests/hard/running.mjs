@@ -1,6 +1,6 @@
 // A product of one's own, which may be killed.
 import { execFileSync, spawn } from 'node:child_process'
-import { existsSync, readFileSync } from 'node:fs'
+import { existsSync, readFileSync, readlinkSync } from 'node:fs'
 import { pause } from './asking.mjs'
 
 /** Processes whose command line holds all of these. */
@@ -18,6 +18,30 @@ function tryTo(act) {
   } catch {
     // Gone already.
   }
+}
+
+const partsOf = (pid, what) => readFileSync(`/proc/${pid}/${what}`, 'utf8').split('\0').filter(Boolean)
+
+/** Starts a second server on the database of one that runs. */
+export async function startBeside(pid, port) {
+  const [program, ...args] = partsOf(pid, 'cmdline')
+  const env = Object.fromEntries(
+    partsOf(pid, 'environ').map((line) => [line.slice(0, line.indexOf('=')), line.slice(line.indexOf('=') + 1)]),
+  )
+  env.Serilog__WriteTo__0__Args__path += '.beside'
+  const address = `http://127.0.0.1:${port}`
+  args[args.indexOf('--urls') + 1] = address
+  const server = spawn(program, args, { env, cwd: readlinkSync(`/proc/${pid}/cwd`), stdio: 'ignore' })
+  const answers = () =>
+    fetch(`${address}/healthz`).then(
+      () => true,
+      () => false,
+    )
+  for (let i = 0; !(await answers()); i += 1) {
+    if (i > 240 || server.exitCode !== null) throw new Error('The second server did not start.')
+    await pause(250)
+  }
+  return { address, stop: () => tryTo(() => server.kill('SIGTERM')) }
 }
 
 /** Starts ./run on a folder and a port of its own. */
