@@ -1,6 +1,7 @@
 using System.Net;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
+using Npgsql;
 using Shouldly;
 using Umbracell.Store.Model;
 using Umbracell.Store.Seeding;
@@ -90,6 +91,53 @@ public sealed class OutageTests(Product product, OutageTests.Cuttable cuttable) 
 
         _line.Mend();
         (await NamesAsync(owner)).ShouldBe(["On its way", "Before"]);
+    }
+
+    [Fact]
+    public async Task A_full_disk_is_told_as_that_and_what_was_not_kept_comes_again()
+    {
+        var owner = await product.SignedInAsync((await Product.NewFirmAsync(FirmRole.Owner))[0]);
+        await using var filled = await FullDisk.ForJobsAsync("No room");
+        var answer = await AskAsync(owner, "No room");
+        await ShouldBeAwayAsync(answer, "The disk of the database is full. Nothing of this was kept");
+        (await AskAsync(owner, "Small")).StatusCode.ShouldBe(HttpStatusCode.Created);
+
+        await filled.MakeRoomAsync();
+        (await AskAsync(owner, "No room")).StatusCode.ShouldBe(HttpStatusCode.Created);
+        (await NamesAsync(owner)).ShouldBe(["No room", "Small"], ignoreOrder: true);
+    }
+
+    /// <summary>Refuses rows as a database does whose disk is full.</summary>
+    private sealed class FullDisk(NpgsqlConnection owner) : IAsyncDisposable
+    {
+        public static async Task<FullDisk> ForJobsAsync(string name)
+        {
+            var owner = new NpgsqlConnection(Product.OwnerConnection);
+            await owner.OpenAsync(TestContext.Current.CancellationToken);
+            var disk = new FullDisk(owner);
+            await disk.DoAsync(
+                $"""
+                create or replace function no_room() returns trigger language plpgsql as
+                'begin raise exception ''could not extend file: No space left on device'' using errcode = ''disk_full''; end';
+                create trigger no_room before insert on jobs for each row when (new.name = '{name}') execute function no_room();
+                """
+            );
+            return disk;
+        }
+
+        public Task MakeRoomAsync() => DoAsync("drop trigger if exists no_room on jobs");
+
+        public async ValueTask DisposeAsync()
+        {
+            await MakeRoomAsync();
+            await owner.DisposeAsync();
+        }
+
+        private async Task DoAsync(string sql)
+        {
+            await using var command = new NpgsqlCommand(sql, owner);
+            await command.ExecuteNonQueryAsync();
+        }
     }
 
     private static Task<HttpResponseMessage> AskAsync(HttpClient client, string name) =>

@@ -127,10 +127,13 @@ public sealed class Product : WebApplicationFactory<Program>
         new PasswordHasher<string>(Options.Create(new PasswordHasherOptions { IterationCount = 100 })).HashPassword("", DemoSeed.Password)
     );
 
+    /// <summary>The database as who owns its tables.</summary>
+    public static string OwnerConnection => Connection("UMBRACELL_TEST_OWNER");
+
     private static UmbracellDb AsOwner(FirmScope scope) =>
         new(
             new DbContextOptionsBuilder<UmbracellDb>()
-                .UseNpgsql(Connection("UMBRACELL_TEST_OWNER"))
+                .UseNpgsql(OwnerConnection)
                 .UseSnakeCaseNamingConvention()
                 .AddInterceptors(new FirmScopeInterceptor(scope))
                 .Options,

@@ -1,4 +1,5 @@
-import AxeBuilder from '@axe-core/playwright'
+import { readFileSync } from 'node:fs'
+import { createRequire } from 'node:module'
 import { test as base, expect, type BrowserContext, type Page } from '@playwright/test'
 
 export { expect }
@@ -122,13 +123,17 @@ export async function useUnits(page: Page, units: 'us' | 'metric') {
 export const cell = (page: Page, column: string, surface: string) =>
   page.getByLabel(`${column}, ${surface}`, { exact: true })
 
+const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
 const tags = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']
 
 /** Access faults of the screen as it stands, each with its place; of some rules only, where the others were asked before. */
 export async function faults(page: Page, what: string, rules?: string[]) {
-  // In one page: there are no frames, and a second page for the sum of frames takes as long as the look itself. What is as it should be
-  // is not described: that too takes as long.
-  const axe = new AxeBuilder({ page }).setLegacyMode(true).options({ resultTypes: ['violations'] })
-  const { violations } = await (rules ? axe.withRules(rules) : axe.withTags(tags)).analyze()
-  return violations.map((v) => `${what}: ${v.id} ${v.nodes.map((n) => n.target).join(' | ')}`)
+  // Once for each page, and without a description of what is as it should be: both take longer than the look itself.
+  if (!(await page.evaluate(() => 'axe' in globalThis))) await page.evaluate(axeSource)
+  const found = await page.evaluate(async (runOnly) => {
+    const { axe } = globalThis as unknown as { axe: typeof import('axe-core') }
+    const { violations } = await axe.run({ runOnly, resultTypes: ['violations'] })
+    return violations.map((v) => `${v.id} ${v.nodes.map((node) => node.target).join(' | ')}`)
+  }, rules ?? tags)
+  return found.map((fault) => `${what}: ${fault}`)
 }

@@ -197,10 +197,7 @@ internal static class ChooseEndpoints
             return TypedResults.Ok(await choices.AnswerAsync(id, user));
         }
 
-        if (edit.Version is { } seen && seen != surface.Version)
-        {
-            throw new StaleEditException(await choices.AnswerAsync(id, user));
-        }
+        await Seen.MustStandAsync(edit.Version, surface.Version, () => choices.AnswerAsync(id, user));
 
         surface.ChoiceFacts = ChoiceFacts.Taken(new(edit), surface.ChoiceFacts ?? new());
         await db.SaveChangesAsync();

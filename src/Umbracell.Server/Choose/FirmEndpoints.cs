@@ -9,7 +9,6 @@ using Umbracell.Core.Yield.Price;
 using Umbracell.Questions;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Access;
-using Umbracell.Server.Problems;
 using Umbracell.Server.Sheets;
 using Umbracell.Server.Surfaces;
 using Umbracell.Server.Typing;
@@ -137,10 +136,7 @@ internal static class FirmEndpoints
             return TypedResults.Ok(Of(firm, supplies));
         }
 
-        if (edit.Version is { } seen && seen != firm.Version)
-        {
-            throw new StaleEditException(Of(firm, supplies));
-        }
+        Seen.MustStand(edit.Version, firm.Version, () => Of(firm, supplies));
 
         var fields = new TypedFields(edit);
         var rates = firm.Rates ?? Rates.Unpriced;

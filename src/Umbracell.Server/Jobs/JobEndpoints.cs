@@ -115,10 +115,7 @@ internal static class JobEndpoints
             return TypedResults.Ok(Answer(job));
         }
 
-        if (edit.Version is { } seen && seen != job.Version)
-        {
-            throw new StaleEditException(Answer(job));
-        }
+        Seen.MustStand(edit.Version, job.Version, () => Answer(job));
 
         Take(new(edit), job, await OwnPlacesAsync(db), await OwnTargetsAsync(db));
         await db.SaveChangesAsync();

@@ -102,10 +102,7 @@ internal static class PlaceEndpoints
             return TypedResults.Ok(Answer(row, hasHours));
         }
 
-        if (edit.Version is { } seen && seen != row.Version)
-        {
-            throw new StaleEditException(Answer(row, hasHours));
-        }
+        Seen.MustStand(edit.Version, row.Version, () => Answer(row, hasHours));
 
         Take(new(edit), row);
         await db.SaveChangesAsync();

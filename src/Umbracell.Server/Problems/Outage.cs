@@ -9,39 +9,59 @@ using Umbracell.Store;
 
 namespace Umbracell.Server.Problems;
 
-/// <summary>The database away: started anew, cut off, or out of connections. Nothing is wrong with what was asked; it is asked again
-/// later.</summary>
+/// <summary>The database away: started anew, cut off, out of connections or of room. Nothing is wrong with what was asked; it is asked
+/// again later.</summary>
 internal static class Outage
 {
-    /// <summary>Whoever asks is to come again after this, s.</summary>
-    private const int Again = 2;
+    // Whoever asks is to come again after this, s. Room is made by a person.
+    private const int Again = 2,
+        AgainForRoom = 30;
 
-    // Classes and codes of PostgreSQL that pass by themselves: connection, shutting down or starting, no more connections.
-    private static readonly string[] Passing = ["08", "57P", "53300"];
+    // Classes and codes of PostgreSQL that pass by themselves: connection, shutting down or starting.
+    private static readonly string[] Cut = ["08", "57P"];
 
-    /// <summary>Whether a failure is one of the way to the database and not of what was asked.</summary>
-    public static bool Is(Exception? failure) =>
-        failure switch
+    /// <summary>Whether a failure is one of the way to the database, or of its room, and not of what was asked.</summary>
+    public static bool Is(Exception? failure) => IsCut(failure) || IsFull(failure) || Has(failure, PostgresErrorCodes.TooManyConnections);
+
+    private static bool IsFull(Exception? failure) => Has(failure, PostgresErrorCodes.DiskFull);
+
+    private static bool IsCut(Exception? failure) =>
+        Causes(failure)
+            .Any(cause =>
+                cause is PostgresException said
+                    ? Array.Exists(Cut, code => said.SqlState.StartsWith(code, StringComparison.Ordinal))
+                    : cause is NpgsqlException or SocketException
+            );
+
+    private static bool Has(Exception? failure, string state) =>
+        Causes(failure).Any(cause => cause is PostgresException said && said.SqlState == state);
+
+    private static IEnumerable<Exception> Causes(Exception? failure)
+    {
+        for (; failure is not null; failure = failure.InnerException)
         {
-            null => false,
-            PostgresException e => Array.Exists(Passing, code => e.SqlState.StartsWith(code, StringComparison.Ordinal)),
-            NpgsqlException or SocketException => true,
-            _ => Is(failure.InnerException),
-        };
+            yield return failure;
+        }
+    }
 
     /// <summary>What is answered.</summary>
-    public static ProblemDetails Problem(HttpContext context)
+    public static ProblemDetails Problem(HttpContext context, Exception failure)
     {
-        // What lies in the pool was cut as well: left there, each would fail once more when the database is back.
-        NpgsqlConnection.ClearAllPools();
-        context.Response.Headers[HeaderNames.RetryAfter] = Again.ToString(CultureInfo.InvariantCulture);
+        if (IsCut(failure))
+        {
+            // What lies in the pool was cut as well: left there, each would fail once more when the database is back.
+            NpgsqlConnection.ClearAllPools();
+        }
+
+        var (what, again) = IsFull(failure) ? ("full", AgainForRoom) : ("away", Again);
+        context.Response.Headers[HeaderNames.RetryAfter] = again.ToString(CultureInfo.InvariantCulture);
         return new()
         {
             Status = StatusCodes.Status503ServiceUnavailable,
-            Title = WordCatalog.Say("problem.title.away"),
-            Detail = HttpMethods.IsGet(context.Request.Method)
-                ? WordCatalog.Say("problem.away.reading")
-                : WordCatalog.Say($"problem.away.{Vocabulary.KeyOf(OutcomeOf(context))}"),
+            Title = WordCatalog.Say($"problem.title.{what}"),
+            Detail = WordCatalog.Say(
+                $"problem.{what}.{(HttpMethods.IsGet(context.Request.Method) ? "reading" : Vocabulary.KeyOf(OutcomeOf(context)))}"
+            ),
         };
     }
 

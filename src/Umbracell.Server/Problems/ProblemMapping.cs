@@ -114,7 +114,7 @@ internal sealed partial class ProblemMapping(IProblemDetailsService problems, IL
                 Detail = e.Message,
             },
             BadHttpRequestException e => Malformed(context, e),
-            _ when Outage.Is(exception) => Outage.Problem(context),
+            _ when Outage.Is(exception) => Outage.Problem(context, exception),
             _ => null,
         };
         if (problem is null)

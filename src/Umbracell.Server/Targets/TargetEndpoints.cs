@@ -148,10 +148,7 @@ internal static class TargetEndpoints
             return TypedResults.Ok(Answer(row));
         }
 
-        if (edit.Version is { } seen && seen != row.Version)
-        {
-            throw new StaleEditException(Answer(row));
-        }
+        Seen.MustStand(edit.Version, row.Version, () => Answer(row));
 
         var fields = new TypedFields(edit);
         fields.Text("name", 120, required: true, text => row.Edition = text);

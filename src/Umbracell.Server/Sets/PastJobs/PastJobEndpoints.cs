@@ -147,10 +147,7 @@ internal static class PastJobEndpoints
             return TypedResults.Ok(await AnswerAsync(db, library));
         }
 
-        if (edit.Version is { } seen && seen != row.Version)
-        {
-            throw new StaleEditException(Answer(row, await library.AllAsync(), winsorised: false));
-        }
+        await Seen.MustStandAsync(edit.Version, row.Version, async () => Answer(row, await library.AllAsync(), winsorised: false));
 
         PastJobFields.Take(new(edit), row, await library.AllAsync(), isNew: false);
         await db.SaveChangesAsync();

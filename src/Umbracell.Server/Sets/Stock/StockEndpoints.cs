@@ -118,10 +118,7 @@ internal static class StockEndpoints
             return TypedResults.Ok(await AnswerAsync(db, library, clock));
         }
 
-        if (edit.Version is { } seen && seen != row.Version)
-        {
-            throw new StaleEditException(await AnswerAsync(db, library, clock));
-        }
+        await Seen.MustStandAsync(edit.Version, row.Version, () => AnswerAsync(db, library, clock));
 
         Take(new(edit), row, (await library.AllAsync()).ContainsKey);
         await db.SaveChangesAsync();

@@ -291,10 +291,7 @@ internal static class FanTests
             return TypedResults.Ok(await AllAsync(job, db));
         }
 
-        if (edit.Version is { } seen && seen != row.Version)
-        {
-            throw new StaleEditException(Answer(row, job));
-        }
+        Seen.MustStand(edit.Version, row.Version, () => Answer(row, job));
 
         Take(new(edit), row);
         await db.SaveChangesAsync();

@@ -185,10 +185,7 @@ internal static class ThermalPictures
             return TypedResults.Ok(await AllAsync(row.JobId, db));
         }
 
-        if (edit.Version is { } seen && seen != row.Version)
-        {
-            throw new StaleEditException(Answer(row));
-        }
+        Seen.MustStand(edit.Version, row.Version, () => Answer(row));
 
         var known = await reader.NamesAsync(row.JobId);
         var fields = new TypedFields(edit);

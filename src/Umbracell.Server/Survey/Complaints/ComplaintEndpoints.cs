@@ -143,10 +143,7 @@ internal static class ComplaintEndpoints
             return TypedResults.Ok(await AllAsync(job, reader, library, db));
         }
 
-        if (edit.Version is { } seen && seen != row.Version)
-        {
-            throw new StaleEditException((await AllAsync(job, reader, library, db)).First(c => c.Id == id));
-        }
+        await Seen.MustStandAsync(edit.Version, row.Version, async () => (await AllAsync(job, reader, library, db)).First(c => c.Id == id));
 
         await TakeAsync(new(edit), row, reader);
         await db.SaveChangesAsync();

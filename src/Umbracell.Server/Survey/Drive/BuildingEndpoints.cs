@@ -177,10 +177,7 @@ internal static class BuildingEndpoints
             return TypedResults.Ok(await BuildingAsync(job, reader, library, db));
         }
 
-        if (edit.Version is { } seen && seen != row.Version)
-        {
-            throw new StaleEditException(await BuildingAsync(job, reader, library, db));
-        }
+        await Seen.MustStandAsync(edit.Version, row.Version, () => BuildingAsync(job, reader, library, db));
 
         Take(new(edit), row);
         await db.SaveChangesAsync();

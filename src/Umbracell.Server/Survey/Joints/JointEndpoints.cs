@@ -218,10 +218,7 @@ internal static class JointEndpoints
             return TypedResults.Ok(await AnswerAsync(row.JobId, reader, db));
         }
 
-        if (edit.Version is { } seen && seen != row.Version)
-        {
-            throw new StaleEditException(Of(row, await reader.NamesAsync(row.JobId)));
-        }
+        await Seen.MustStandAsync(edit.Version, row.Version, async () => Of(row, await reader.NamesAsync(row.JobId)));
 
         await TakeAsync(new(edit), row, reader, Stamp.Of(user, clock), isNew: false);
         await db.SaveChangesAsync();

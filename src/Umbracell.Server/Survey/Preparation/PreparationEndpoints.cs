@@ -145,9 +145,9 @@ internal static class PreparationEndpoints
             };
             db.Preparation.Add(mark);
         }
-        else if (edit.Version is { } seen && seen != mark.Version && !IsTick(edit))
+        else if (!IsTick(edit))
         {
-            throw new StaleEditException(await AnswerAsync(job, reader));
+            await Seen.MustStandAsync(edit.Version, mark.Version, () => AnswerAsync(job, reader));
         }
 
         var fields = new TypedFields(edit);

@@ -117,10 +117,7 @@ internal static class NoteEndpoints
         var stamp = Stamp.Of(user, clock, edit);
         if (await commands.TakeAsync(edit, note, stamp))
         {
-            if (edit.Version is { } seen && seen != note.Version)
-            {
-                throw new StaleEditException(All(surface));
-            }
+            Seen.MustStand(edit.Version, note.Version, () => All(surface));
 
             Take(new(edit), note, stamp);
             surface.ChangedAt = stamp.ReceivedAt;

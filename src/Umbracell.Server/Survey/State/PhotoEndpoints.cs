@@ -141,10 +141,7 @@ internal static class PhotoEndpoints
             return TypedResults.Ok(await AllAsync(photo.JobId, db));
         }
 
-        if (edit.Version is { } seen && seen != photo.Version)
-        {
-            throw new StaleEditException(await AllAsync(photo.JobId, db));
-        }
+        await Seen.MustStandAsync(edit.Version, photo.Version, () => AllAsync(photo.JobId, db));
 
         var fields = new TypedFields(edit);
         fields.Text("caption", 200, required: false, text => photo.Caption = text);
