@@ -48,6 +48,7 @@ async function run(name, [end, isOver]) {
   const after = tried.filter(({ at }) => at > state.told)
   return {
     asked: tried.length,
+    after: after.length,
     refused: status >= 300 ? 1 : 0,
     late: after.filter(({ device, status: seen }) => isOver(device) && seen !== 401).length,
     tooMuch: after.filter(({ device, status: seen }) => !isOver(device) && seen === 401).length,
@@ -55,7 +56,7 @@ async function run(name, [end, isOver]) {
   }
 }
 
-const sums = { asked: 0, refused: 0, late: 0, tooMuch: 0, unlike: 0 }
+const sums = { asked: 0, after: 0, refused: 0, late: 0, tooMuch: 0, unlike: 0 }
 for (let round = 0; round < Number(rounds); round += 1) {
   for (const [name, how] of Object.entries(ends)) {
     const found = await run(name, how)
@@ -84,9 +85,10 @@ const unknown = await guess('nobody@ninthacre2.example')
 const isHeld = ({ looked, waiting }) => looked <= FREE_TRIES && looked + waiting === 200
 const held = isHeld(known) && isHeld(unknown)
 console.log(
-  `${rounds} x ${Object.keys(ends).length} ends of sign-ins in use on ${DEVICES} devices, ${sums.asked} requests: ` +
-    `${sums.late} served after the end was told, ${sums.tooMuch} refused that should not be, ${sums.unlike} of another kind; ` +
+  `${rounds} x ${Object.keys(ends).length} ends of sign-ins in use on ${DEVICES} devices, ${sums.asked} requests, ${sums.after} of them after the end was told: ` +
+    `${sums.late} served that should not be, ${sums.tooMuch} refused that should not be, ${sums.unlike} of another kind; ` +
     `200 guesses at once: ${known.looked} looked at of a known name (p50 ${known.p50.toFixed(0)} ms), ` +
     `${unknown.looked} of an unknown one (p50 ${unknown.p50.toFixed(0)} ms), the others told to wait`,
 )
-process.exitCode = sums.late + sums.tooMuch + sums.unlike + sums.refused > 0 || !held ? 1 : 0
+// Ends that nothing was asked after would show nothing.
+process.exitCode = sums.after === 0 || sums.late + sums.tooMuch + sums.unlike + sums.refused > 0 || !held ? 1 : 0

@@ -23,7 +23,11 @@ const wall = await made(`/api/jobs/${job}/surfaces`, { name: 'Wall', kind: 'stud
 await both[0]('PATCH', `/api/surfaces/${wall}`, typed({ sheet: 'marl-cc-20', thickness: '2' }))
 
 // Asked of both at the same moment.
-const seenByBoth = async (path) => (await Promise.all(both.map((ask) => ask('GET', path)))).map(({ body }) => body)
+async function seenByBoth(path) {
+  const answers = await Promise.all(both.map((ask) => ask('GET', path)))
+  if (answers.some(({ status }) => status !== 200)) fault(`${path}: ${answers.map(({ status }) => status)}`)
+  return answers.map(({ body }) => body)
+}
 async function sameOnBoth(path, what) {
   const [here, there] = (await seenByBoth(path)).map((body) => JSON.stringify(what(body)))
   if (here !== there) fault(`${path} differs: ${here.slice(0, 200)} | ${there.slice(0, 200)}`)
