@@ -138,7 +138,7 @@ async function takeBack() {
       <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
       <p v-if="brought.length" class="brought" role="status">
         {{ t('survey.exchange.brought', { count: brought.length }) }}
-        <RouterLink :to="{ name: 'survey', params: { job } }">{{ t('survey.page.survey') }}</RouterLink>
+        <RouterLink class="act" :to="{ name: 'survey', params: { job } }">{{ t('survey.page.survey') }}</RouterLink>
         <button type="button" class="act" @click="takeBack">{{ t('app.undo') }}</button>
       </p>
       <template v-if="found && file">
