@@ -85,7 +85,8 @@ const unknown = await guess('nobody@ninthacre2.example')
 const isHeld = ({ looked, waiting }) => looked <= FREE_TRIES && looked + waiting === 200
 const held = isHeld(known) && isHeld(unknown)
 console.log(
-  `${rounds} x ${Object.keys(ends).length} ends of sign-ins in use on ${DEVICES} devices, ${sums.asked} requests, ${sums.after} of them after the end was told: ` +
+  `${rounds} x ${Object.keys(ends).length} ends of sign-ins in use on ${DEVICES} devices, ` +
+    `${sums.asked} requests, ${sums.after} of them after the end was told: ` +
     `${sums.late} served that should not be, ${sums.tooMuch} refused that should not be, ${sums.unlike} of another kind; ` +
     `200 guesses at once: ${known.looked} looked at of a known name (p50 ${known.p50.toFixed(0)} ms), ` +
     `${unknown.looked} of an unknown one (p50 ${unknown.p50.toFixed(0)} ms), the others told to wait`,
