@@ -39,11 +39,33 @@ start_cluster() {
     as_database_account "$PG_BIN/pg_ctl" -D "$PG_DATA" -m fast stop >/dev/null 2>&1
   fi
   PG_PORT=$(first_free_port 5499)
-  as_database_account "$PG_BIN/pg_ctl" -D "$PG_DATA" -l "$PG_LOG" -w -t 60 \
-    -o "-p $PG_PORT -c listen_addresses=127.0.0.1 -c unix_socket_directories=''" start >/dev/null 2>&1 ||
+  launch_cluster ||
     fail "the database in $PG_DATA did not start ($(tail -n 1 "$PG_LOG" 2>/dev/null)). Its log is $PG_LOG; --reset makes a new one and drops the data."
   CLUSTER_RUNNING=1
   make_roles
+}
+
+launch_cluster() {
+  as_database_account "$PG_BIN/pg_ctl" -D "$PG_DATA" -l "$PG_LOG" -w -t 60 \
+    -o "-p $PG_PORT -c listen_addresses=127.0.0.1 -c unix_socket_directories=''" start >/dev/null 2>&1
+}
+
+cluster_lives() { kill -0 "$(head -n 1 "$PG_DATA/postmaster.pid" 2>/dev/null)" 2>/dev/null; }
+
+# A database that ends by itself, killed or because its log found no room, is started again until it stands.
+keep_cluster_up() {
+  (
+    # Handled only when a start that is under way has come to its end: none comes up behind a stop.
+    trap 'exit 0' TERM
+    while :; do
+      sleep 2 &
+      wait $!
+      cluster_lives && continue
+      printf '%s the database ended by itself and is started again\n' "$(date -u +%FT%TZ)" >>"$PG_LOG"
+      launch_cluster
+    done
+  ) &
+  KEEPER_PID=$!
 }
 
 make_cluster() {
@@ -87,6 +109,11 @@ SQL
 connection() { printf 'Host=127.0.0.1;Port=%s;Database=%s;Username=umbracell_%s;Password=%s' "$PG_PORT" "$2" "$1" "$(secret "$1")"; }
 
 stop_cluster() {
+  if [ -n "${KEEPER_PID:-}" ]; then
+    kill "$KEEPER_PID" 2>/dev/null
+    wait "$KEEPER_PID" 2>/dev/null
+    KEEPER_PID=
+  fi
   if [ "${CLUSTER_RUNNING:-0}" = 1 ]; then
     as_database_account "$PG_BIN/pg_ctl" -D "$PG_DATA" -m fast -w stop >/dev/null 2>&1
     CLUSTER_RUNNING=0

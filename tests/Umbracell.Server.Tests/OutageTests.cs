@@ -99,7 +99,7 @@ public sealed class OutageTests(Product product, OutageTests.Cuttable cuttable) 
         var owner = await product.SignedInAsync((await Product.NewFirmAsync(FirmRole.Owner))[0]);
         await using var filled = await FullDisk.ForJobsAsync("No room");
         var answer = await AskAsync(owner, "No room");
-        await ShouldBeAwayAsync(answer, "The disk of the database is full. Nothing of this was kept");
+        await ShouldBeAwayAsync(answer, "The disk of the database is full. Nothing of this was kept", "full");
         (await AskAsync(owner, "Small")).StatusCode.ShouldBe(HttpStatusCode.Created);
 
         await filled.MakeRoomAsync();
@@ -146,11 +146,12 @@ public sealed class OutageTests(Product product, OutageTests.Cuttable cuttable) 
     private static async Task<IReadOnlyList<string>> NamesAsync(HttpClient client) =>
         [.. (await client.GetJsonAsync("/api/jobs")).AsArray().Select(job => job!["job"]!.Text("name"))];
 
-    private static async Task ShouldBeAwayAsync(HttpResponseMessage answer, string said)
+    private static async Task ShouldBeAwayAsync(HttpResponseMessage answer, string said, string outage = "away")
     {
         var text = await answer.Content.ReadAsStringAsync(TestContext.Current.CancellationToken);
         answer.StatusCode.ShouldBe(HttpStatusCode.ServiceUnavailable, text);
         answer.Headers.RetryAfter.ShouldNotBeNull().Delta!.Value.TotalSeconds.ShouldBeInRange(1, 30);
         JsonNode.Parse(text)!.Text("detail").ShouldContain(said);
+        JsonNode.Parse(text)!.Text("outage").ShouldBe(outage);
     }
 }

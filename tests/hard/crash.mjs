@@ -53,11 +53,14 @@ for (let kill = 1; kill <= Number(kills); kill += 1) {
   const before = ledger.size
   if (what === 'backend') product.killBackend()
   else {
-    state.down = true
+    state.down = what !== 'cluster'
     if (what !== 'cluster') product.killServer()
     if (what !== 'server') product.killCluster()
-    await product.stop()
-    product = await startProduct(data, port)
+    // A database that ended by itself is started again by what started it.
+    if (what !== 'cluster') {
+      await product.stop()
+      product = await startProduct(data, port)
+    }
     state.down = false
   }
   console.log(`killed ${what}: ${before} acknowledged before`)

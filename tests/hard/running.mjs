@@ -47,6 +47,12 @@ export async function startBeside(pid, port) {
 /** Starts ./run on a folder and a port of its own. */
 export async function startProduct(data, port) {
   const log = []
+  /** What the database wrote down about itself; nothing once it has ended in order. */
+  const cluster = () => {
+    const file = `${data}/postgres/postmaster.pid`
+    const [pid = 'none', , , port] = existsSync(file) ? readFileSync(file, 'utf8').split('\n') : []
+    return { pid: pid.trim(), port }
+  }
   const run = spawn('./run', ['--data', data, '--port', String(port), '--clock', '2026-11-23T12:40:00Z'], {
     detached: true,
   })
@@ -63,13 +69,19 @@ export async function startProduct(data, port) {
     killCluster: () => killAll(processes('postgres', `${data}/postgres`), 'SIGKILL'),
     /** One process of the database that serves the server. */
     killBackend() {
-      const [head] = readFileSync(`${data}/postgres/postmaster.pid`, 'utf8').split('\n')
-      const all = execFileSync('ps', ['--ppid', head.trim(), '-o', 'pid=,args='], { encoding: 'utf8' }).split('\n')
+      const all = execFileSync('ps', ['--ppid', cluster().pid, '-o', 'pid=,args='], { encoding: 'utf8' }).split('\n')
       const serving = all.filter((line) => line.includes('umbracell_app'))
       killAll(
         serving.slice(0, 1).map((line) => Number(line.trim().split(' ')[0])),
         'SIGKILL',
       )
+    },
+    clusterStands: () => existsSync(`/proc/${cluster().pid}`),
+    /** Asks the database itself, past the product; one that does not answer is no fault here. */
+    inDatabase(question) {
+      const env = { ...process.env, PGPASSWORD: readFileSync(`${data}/secrets/admin`, 'utf8').trim() }
+      const at = ['-h', '127.0.0.1', '-p', cluster().port, '-U', 'umbracell_admin', '-d', 'umbracell']
+      tryTo(() => execFileSync('psql', ['-X', ...at, '-c', question], { env, stdio: 'pipe' }))
     },
     async stop() {
       tryTo(() => process.kill(-run.pid, 'SIGINT'))

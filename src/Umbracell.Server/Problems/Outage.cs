@@ -62,6 +62,8 @@ internal static class Outage
             Detail = WordCatalog.Say(
                 $"problem.{what}.{(HttpMethods.IsGet(context.Request.Method) ? "reading" : Vocabulary.KeyOf(OutcomeOf(context)))}"
             ),
+            // For a page that keeps what was entered, and says what it waits for.
+            Extensions = { ["outage"] = what },
         };
     }
 

@@ -42,6 +42,9 @@ export interface LineFault {
   sentence: string
 }
 
+/** Why nothing is answered: nobody speaks, the database is away, or it has no room left. */
+export type Outage = 'silent' | 'away' | 'full'
+
 /** A refusal of the server, with what a screen needs to answer it. */
 export class ApiProblem extends Error {
   constructor(
@@ -53,6 +56,7 @@ export class ApiProblem extends Error {
     readonly file: FileFault | null = null,
     /** What is wrong with a data file, line by line. */
     readonly lines: LineFault[] = [],
+    readonly outage: Outage = 'silent',
   ) {
     super(detail)
   }
@@ -141,6 +145,7 @@ function problemOf(status: number, error: unknown) {
     body.theirs ?? null,
     body.file ?? null,
     body.lines,
+    body.outage,
   )
 }
 

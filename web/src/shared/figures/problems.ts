@@ -41,7 +41,7 @@ export function useProblems() {
         .map(({ line, path, sentence }) => t('problem.file.line', { line, path, sentence }))
       return t('problem.file.lines', { lines: listed(lines, 'apart') })
     }
-    if (cause.status === 0 || (isNoAnswer(cause) && !cause.detail)) return t('problem.offline')
+    if (cause.status === 0 || (isNoAnswer(cause) && !cause.detail)) return t('problem.waits.silent')
     if (cause.status === 403) return t('problem.forbidden')
     if (cause.status === 404) return t('problem.notFound')
     if (cause.status === 413) return t('problem.tooLarge')

@@ -104,7 +104,7 @@ async function attempt(at: Shelf, place: Place, line: Line, kind: RecordKind, ba
   } catch (cause) {
     const problem = cause instanceof ApiProblem ? cause : new ApiProblem(500, String(cause), [], null)
     if (waitsOn(line, problem)) {
-      if (problem.status !== 401) unanswered(sendWaiting)
+      if (problem.status !== 401) unanswered(problem.outage, sendWaiting)
       return false
     }
     line.tries = 0

@@ -1,5 +1,5 @@
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
-import { ApiProblem } from '../api/client'
+import { useI18n } from 'vue-i18n'
 import { useProblems } from '../figures/problems'
 import { decide, forget, onTheirWay, put, type } from '../keeping/editor'
 import { shelf, type Entry } from '../keeping/entries'
@@ -23,7 +23,8 @@ export interface Meeting {
  */
 export function useTyped(record: MaybeRefOrGetter<Place>) {
   const reader = useReader()
-  const { sentence, general, ofRefused } = useProblems()
+  const { t } = useI18n()
+  const { sentence, ofRefused } = useProblems()
   const place = () => toValue(record)
   const name = () => nameOf(place())
   const entries = computed(() => shelf.value.of(name()))
@@ -43,7 +44,7 @@ export function useTyped(record: MaybeRefOrGetter<Place>) {
     const refused = Object.values(entries.value).find((entry) => entry.refusal)
     if (refused) return ofRefused({ refusal: refused.refusal })
     const waits = Object.values(entries.value).some((entry) => entry.state === 'waits')
-    return waits && connection.lost ? general(new ApiProblem(0, '', [], null)) : ''
+    return waits && connection.lost ? t(`problem.waits.${connection.why}`) : ''
   })
   const meetings = computed<Meeting[]>(() =>
     Object.entries(entries.value)

@@ -20,7 +20,7 @@ const urgent = computed(() => unsent.value.some((one) => one.state === 'met' || 
     :title="t('unsent.lead')"
     @click="open = true"
   >
-    {{ t(connection.lost ? 'unsent.lost' : 'unsent.count', { count: unsentCount }) }}
+    {{ t(connection.lost ? `unsent.lost.${connection.why}` : 'unsent.count', { count: unsentCount }) }}
   </button>
   <UnsentDialog v-if="open" @close="open = false" />
 </template>

@@ -70,7 +70,7 @@ const letGo = (one: Unsent) => discard((record) => record === one.record)
     append-to-body
     @close="emit('close')"
   >
-    <p class="lead">{{ t(connection.lost ? 'unsent.lostLead' : 'unsent.lead') }}</p>
+    <p class="lead">{{ t(connection.lost ? `problem.waits.${connection.why}` : 'unsent.lead') }}</p>
     <p v-if="unsent.length === 0" role="status">{{ t('unsent.none') }}</p>
     <section v-for="one in unsent" :key="one.record">
       <header>

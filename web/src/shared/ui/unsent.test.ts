@@ -58,6 +58,18 @@ describe('what is not sent', () => {
     expect(text(await shown(BehindNote, { job: 'job' }))).toContain('2 entered and not sent yet')
   })
 
+  it.each([
+    ['away', 'Database away: 1 not sent', 'The database does not answer.'],
+    ['full', 'Disk full: 1 not sent', 'once there is room'],
+  ] as const)('says what it waits for (%s)', async (outage, counted, sentence) => {
+    send.mockRejectedValue(new ApiProblem(503, 'no', [], null, null, [], outage))
+    await put(place, { name: 'Deck' }, US)
+    const button = await shown(UnsentButton)
+    expect(text(button)).toContain(counted)
+    await button.find('button').trigger('click')
+    await vi.waitFor(() => expect(document.body.textContent).toContain(sentence))
+  })
+
   it('counts a form that was begun as one, and not as what figures are behind of', () => {
     shelf.value.put('readings.wall', 'air', { text: '3 C', at: 1, state: 'typed', within: 'job' })
     shelf.value.put('readings.wall', 'humidity', { text: '60', at: 1, state: 'typed', within: 'job' })

@@ -153,7 +153,9 @@ export function useSurveyGrid(job: string) {
     /** What was typed and is not kept. On a surface that was deleted it waits with it, and counts again once it is back. */
     unsaved: computed(() => at.value.length),
     conflicts,
-    notice: computed(() => notice.value || (connection.lost && at.value.length ? t('problem.offline') : '')),
+    notice: computed(
+      () => notice.value || (connection.lost && at.value.length ? t(`problem.waits.${connection.why}`) : ''),
+    ),
     saving: computed(() => adding.value + rows.value.filter((row) => nameOfSurface(row.id) in onTheirWay).length),
     draftOf: (id: string, field: Field) => entryAt(id, field)?.text,
     fieldsOf,
