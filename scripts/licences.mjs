@@ -21,6 +21,7 @@ const LIST = 'docs/third-party.md'
 // Packages that name their licence by a page or a file: what stands there, read once by a person.
 const READ = {
   CsvHelper: 'Apache-2.0',
+  'Otp.NET': 'MIT',
   'Npgsql.EntityFrameworkCore.PostgreSQL': 'PostgreSQL',
 }
 

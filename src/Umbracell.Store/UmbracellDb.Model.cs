@@ -40,6 +40,16 @@ public sealed partial class UmbracellDb
             session.Property(s => s.Device).HasMaxLength(80);
             session.HasQueryFilter(s => s.FirmId == CurrentFirm);
         });
+        modelBuilder.Entity<SecondStepRow>(step =>
+        {
+            step.ToTable("second_steps");
+            step.HasKey(s => s.PersonId);
+            step.HasOne<Firm>().WithMany().HasForeignKey(s => s.FirmId);
+            step.HasOne<Person>().WithOne().HasForeignKey<SecondStepRow>(s => s.PersonId).OnDelete(DeleteBehavior.Cascade);
+            step.Property(s => s.Secret).HasMaxLength(400);
+            step.Property(s => s.SecretToCome).HasMaxLength(400);
+            step.HasQueryFilter(s => s.FirmId == CurrentFirm);
+        });
         modelBuilder.Entity<SecurityEventRow>(one =>
         {
             one.ToTable("security_events");

@@ -45,7 +45,7 @@ public sealed class OutageTests(Product product, OutageTests.Cuttable cuttable) 
             await ShouldBeAwayAsync(answer, "comes by itself");
         }
 
-        await ShouldBeAwayAsync(await AskAsync(owner, "Meanwhile"), "Nothing of this was kept");
+        await ShouldBeAwayAsync(await AskAsync(owner, "Meanwhile"), "Nothing was kept this time");
         (await owner.GetAsync("/healthz", TestContext.Current.CancellationToken)).StatusCode.ShouldBe(HttpStatusCode.OK);
         (await owner.GetAsync("/readyz", TestContext.Current.CancellationToken)).StatusCode.ShouldBe(HttpStatusCode.ServiceUnavailable);
 
@@ -99,7 +99,7 @@ public sealed class OutageTests(Product product, OutageTests.Cuttable cuttable) 
         var owner = await product.SignedInAsync((await Product.NewFirmAsync(FirmRole.Owner))[0]);
         await using var filled = await FullDisk.ForJobsAsync("No room");
         var answer = await AskAsync(owner, "No room");
-        await ShouldBeAwayAsync(answer, "The disk of the database is full. Nothing of this was kept", "full");
+        await ShouldBeAwayAsync(answer, "The disk of the database is full. Nothing was kept this time", "full");
         (await AskAsync(owner, "Small")).StatusCode.ShouldBe(HttpStatusCode.Created);
 
         await filled.MakeRoomAsync();

@@ -204,6 +204,8 @@ public sealed class RaceTests(Product product)
         "POST /api/session",
         "POST /api/people/{id:guid}/erase",
         "POST /api/tokens/{id:guid}/renew",
+        "POST /api/session/second-step",
+        "POST /api/session/second-step/remove",
         "POST /api/compute/choice",
         "POST /api/compute/section",
         "POST /api/compute/member",

@@ -17,6 +17,7 @@ public sealed class InputVersionTests : IClassFixture<TestDatabase>
         typeof(Person),
         typeof(ApiToken),
         typeof(SessionRow),
+        typeof(SecondStepRow),
         typeof(SecurityEventRow),
         typeof(CommandRow),
         typeof(ComplaintRow),

@@ -182,6 +182,10 @@ public sealed class MigrationTests
         await migrator.MigrateAsync(cancellationToken: TestContext.Current.CancellationToken);
         var kept = await db.People.SingleAsync(TestContext.Current.CancellationToken);
         (kept.Id, kept.Role, kept.DeactivatedAt).ShouldBe((person, FirmRole.CrewLead, null));
+
+        // Nor is anything asked of them that was not asked before.
+        kept.PasswordIsFirst.ShouldBeFalse();
+        (await db.Firms.SingleAsync(TestContext.Current.CancellationToken)).CodesFor.ShouldBe(CodesFor.WhoWants);
         (await db.Set<SessionRow>().CountAsync(TestContext.Current.CancellationToken)).ShouldBe(0);
     }
 
@@ -337,7 +341,7 @@ public sealed class MigrationTests
         var sheets = await db.Sheets.AsNoTracking().ToDictionaryAsync(s => s.Slug, s => s.Document, TestContext.Current.CancellationToken);
         sheets.Keys.ShouldBe(["one", "two"], ignoreOrder: true);
         sheets["one"].ShouldContain("old");
-        (await db.People.CountAsync(TestContext.Current.CancellationToken)).ShouldBe(1);
+        (await db.People.SingleAsync(TestContext.Current.CancellationToken)).PasswordIsFirst.ShouldBeTrue();
     }
 
     private const string Empty = """{"SchemaVersion":1,"VentChannelMm":0,"Outboard":[],"Inboard":[],"Baffle":null}""";

@@ -1,4 +1,5 @@
-import { cell, expect, fillIn, openJobs, ownJob, password, personOf, signIn, test } from './product'
+import { createHmac } from 'node:crypto'
+import { cell, expect, faults, fillIn, openJobs, ownJob, password, personOf, signIn, test } from './product'
 
 test('a role taken away in mid-edit takes hold at once; what was typed stays, and the page says why', async ({
   page,
@@ -90,4 +91,52 @@ test('one sees where one is signed in, and signs out everywhere else', async ({ 
   expect((await elsewhere.request.get('/api/jobs')).status()).toBe(401)
   expect((await page.request.get('/api/jobs')).status()).toBe(200)
   await elsewhere.context().close()
+})
+
+// RFC 6238: what an authenticator app shows.
+function codeOf(key: string) {
+  const bits = [...key].map((letter) => 'ABCDEFGHIJKLMNOPQRSTUVWXYZ234567'.indexOf(letter).toString(2).padStart(5, '0'))
+  const secret = Buffer.from(
+    bits
+      .join('')
+      .match(/.{8}/g)!
+      .map((eight) => parseInt(eight, 2)),
+  )
+  const counter = Buffer.alloc(8)
+  counter.writeBigUInt64BE(BigInt(Math.floor(Date.now() / 30_000)))
+  const hash = createHmac('sha1', secret).update(counter).digest()
+  return String((hash.readUInt32BE(hash.at(-1)! & 15) & 0x7fffffff) % 1_000_000).padStart(6, '0')
+}
+
+test('a code besides the password is set up, asked for at the door, and taken away', async ({ page }) => {
+  const viewer = personOf('viewer')
+  await openJobs(page, viewer)
+  await page.getByRole('link', { name: 'Your sign-in' }).click()
+  const second = page.getByRole('region', { name: 'Second step' })
+  await second.getByLabel('Your password').fill(password)
+  await second.getByRole('button', { name: 'Set it up' }).click()
+  await expect(second.getByAltText('Picture of the key')).toBeVisible()
+  const key = (await second.getByRole('link').textContent())!.replaceAll(' ', '')
+  await second.getByLabel('Code it shows now').fill('000000')
+  await page.keyboard.press('Enter')
+  await expect(second.getByText('That is not the code of this half minute')).toBeVisible()
+  await second.getByLabel('Code it shows now').fill(codeOf(key))
+  await page.keyboard.press('Enter')
+  await expect(second.getByText('8 spare codes left')).toBeVisible()
+  const spare = (await second.getByRole('listitem').first().textContent())!
+  expect(await faults(page)).toEqual([])
+
+  await page.getByRole('button', { name: 'Sign out' }).click()
+  await fillIn(page, viewer)
+  await expect(page.getByRole('alert')).toHaveText(/Type the code/)
+  await expect(page.getByLabel('Code', { exact: true })).toBeFocused()
+  await page.keyboard.type(spare)
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'Jobs' })).toBeVisible()
+
+  await page.getByRole('link', { name: 'Your sign-in' }).click()
+  await expect(second.getByText('7 spare codes left')).toBeVisible()
+  await second.getByLabel('Your password').fill(password)
+  await second.getByRole('button', { name: 'Take it away' }).click()
+  await expect(second.getByText('The second step is off.')).toBeVisible()
 })

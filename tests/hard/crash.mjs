@@ -23,7 +23,8 @@ async function write(i) {
   for (let n = 0; !state.done; n += 1) {
     const [id, words] = [randomUUID(), `${i}-${n}`]
     const note = { id, units: 'us', fields: { kind: 'leak', words } }
-    for (let claimed = ''; !ledger.has(words) && !state.done;) {
+    // An earlier try that nobody can tell the end of may have been kept, whatever a later one says of itself.
+    for (let open = false; !ledger.has(words) && !state.done;) {
       if (state.down) {
         await pause(50)
         continue
@@ -33,8 +34,9 @@ async function write(i) {
         ledger.add(words)
       } else {
         said.again += 1
-        claimed = /Nothing of this was kept|Nothing was written/.test(answer.body?.detail ?? '') ? 'nothing' : claimed
-        if (claimed === 'nothing' && (await stands(i, words))) said.untrue += 1
+        const saysNothing = /Nothing was kept this time|Nothing was written/.test(answer.body?.detail ?? '')
+        if (saysNothing && !open && (await stands(i, words))) said.untrue += 1
+        open ||= !saysNothing
         await pause(50)
       }
     }
@@ -77,6 +79,6 @@ const twice = Object.values(counts).filter((times) => times > 1).length
 await product.stop()
 console.log(
   `${kills} kills, ${ledger.size} acknowledged: ${lost} lost, ${twice} kept twice, ${said.again} sent again, ` +
-    `"nothing was kept" untrue ${said.untrue} times; the same sign-in all the while`,
+    `"nothing was kept this time" untrue ${said.untrue} times; the same sign-in all the while`,
 )
 process.exitCode = lost + twice + said.untrue > 0 ? 1 : 0

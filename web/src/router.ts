@@ -32,9 +32,11 @@ const signInFor = (to: string) => ({ name: 'signIn', query: { to } })
 
 router.beforeEach(async (to) => {
   const session = useSession()
-  if (to.meta.open || session.person) return true
+  if (to.meta.open) return true
   try {
-    return (await session.find()) ? true : signInFor(to.fullPath)
+    if (!session.person && !(await session.find())) return signInFor(to.fullPath)
+    const task = session.person?.task && to.name !== 'ownAccess'
+    return task ? { name: 'ownAccess', query: { to: to.fullPath } } : true
   } catch {
     // The server does not answer: the screen itself says so, offers to try again, and goes on by itself.
     void session.findInTheEnd().then((found) => {

@@ -78,8 +78,14 @@ public enum FaultCode
     /// <summary>Not the person's password.</summary>
     WrongPassword,
 
+    /// <summary>Not the code of this half minute, or one that was used.</summary>
+    WrongCode,
+
     /// <summary>Too short or too long for a password.</summary>
     PasswordLength,
+
+    /// <summary>The password there is: one that somebody else made up does not become one's own by being typed again.</summary>
+    SamePassword,
 
     /// <summary>One of the passwords that are guessed first.</summary>
     CommonPassword,

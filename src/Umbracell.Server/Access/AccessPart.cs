@@ -9,6 +9,7 @@ internal sealed class AccessPart : IPart
     {
         api.MapSession();
         api.MapOwnAccess();
+        api.MapSecondStep();
         api.MapPeople();
         api.MapPersonRecords();
         api.MapTokens();

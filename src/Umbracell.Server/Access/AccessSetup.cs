@@ -32,6 +32,8 @@ internal static class AccessSetup
             .AddSingleton<KnownDevice>()
             .AddSingleton<SecurityBook>()
             .AddScoped<Sessions>()
+            .AddScoped<SecondSteps>()
+            .AddScoped<OwnProof>()
             .AddScoped(services => new SignInTries(services.GetRequiredService<UmbracellDb>(), TimeProvider.System));
         services
             .AddAuthentication(CookieOrToken)

@@ -50,7 +50,7 @@ internal static class OwnAccess
     private static async Task<Results<NoContent, UnauthorizedHttpResult>> ChangePasswordAsync(
         PasswordChange change,
         UserManager<Person> people,
-        SignInTries tries,
+        OwnProof proof,
         Sessions sessions,
         UmbracellDb db,
         HttpContext context
@@ -61,19 +61,7 @@ internal static class OwnAccess
             return TypedResults.Unauthorized();
         }
 
-        // Whoever finds a device open guesses no more than at the door.
-        var (name, address) = (person.NormalizedSignInName, context.Connection.RemoteIpAddress?.ToString());
-        if (await tries.BeginAsync(name, $"change:{id}", address) is not null)
-        {
-            throw FieldFaultsException.Of("current", FaultCode.TooManyTries);
-        }
-
-        if (!await people.CheckPasswordAsync(person, change.Current))
-        {
-            throw FieldFaultsException.Of("current", FaultCode.WrongPassword);
-        }
-
-        await tries.SucceededAsync(name, $"change:{id}", address);
+        await proof.ProveAsync(person, change.Current, "current", context);
         if (change.Next.Length is < Passwords.Shortest or > Passwords.Longest)
         {
             throw FieldFaultsException.Of("next", FaultCode.PasswordLength);
@@ -84,6 +72,12 @@ internal static class OwnAccess
             throw FieldFaultsException.Of("next", FaultCode.CommonPassword);
         }
 
+        if (change.Next == change.Current)
+        {
+            throw FieldFaultsException.Of("next", FaultCode.SamePassword);
+        }
+
+        person.PasswordIsFirst = false;
         person.PasswordHash = people.PasswordHasher.HashPassword(person, change.Next);
         await db.SaveChangesAsync();
         await sessions.EndAllAsync(person.Id, but: context.User);

@@ -25,6 +25,9 @@ public sealed record PersonAnswer
     /// <summary>Whether nothing but the role is kept of them.</summary>
     public required bool IsErased { get; init; }
 
+    /// <summary>Whether a code is asked for when they sign in.</summary>
+    public required bool HasSecondStep { get; init; }
+
     /// <summary>On how many devices they are signed in.</summary>
     public required int Sessions { get; init; }
 
@@ -35,7 +38,12 @@ public sealed record PersonAnswer
 /// <summary>The people of a firm.</summary>
 /// <param name="People">Who may most first.</param>
 /// <param name="Roles">What each role may do.</param>
-public sealed record PeopleAnswer(IReadOnlyList<PersonAnswer> People, IReadOnlyDictionary<FirmRole, IReadOnlyList<Right>> Roles);
+/// <param name="CodesFor">Of whom a code is asked besides the password.</param>
+public sealed record PeopleAnswer(
+    IReadOnlyList<PersonAnswer> People,
+    IReadOnlyDictionary<FirmRole, IReadOnlyList<Right>> Roles,
+    CodesFor CodesFor
+);
 
 /// <summary>What somebody is in the firm.</summary>
 public sealed record RoleChoice(FirmRole Role);
@@ -155,6 +163,7 @@ internal static class PeopleEndpoints
     internal static async Task<PeopleAnswer> AllAsync(UmbracellDb db)
     {
         var sessions = (await db.Set<SessionRow>().AsNoTracking().ToListAsync()).ToLookup(s => s.PersonId);
+        var steps = await db.Set<SecondStepRow>().Where(s => s.Secret != null).Select(s => s.PersonId).ToListAsync();
         var people = await db.People.AsNoTracking().OrderBy(p => p.NormalizedSignInName).ToListAsync();
         return new(
             [
@@ -168,11 +177,13 @@ internal static class PeopleEndpoints
                         Role = person.Role,
                         IsActive = person.DeactivatedAt is null,
                         IsErased = person is { DeactivatedAt: not null, PasswordHash: null },
+                        HasSecondStep = steps.Contains(person.Id),
                         Sessions = sessions[person.Id].Count(),
                         SeenAt = sessions[person.Id].Select(s => (DateTimeOffset?)s.SeenAt).Max(),
                     }),
             ],
-            Rights.ByRole
+            Rights.ByRole,
+            await db.Firms.Select(f => f.CodesFor).SingleAsync()
         );
     }
 }

@@ -116,6 +116,7 @@ internal static class PersonRecords
         person.Title = role;
         person.PasswordHash = null;
         await db.SaveChangesAsync();
+        await db.Set<SecondStepRow>().Where(s => s.PersonId == id).ExecuteDeleteAsync();
         await db.Database.ExecuteSqlAsync($"update commands set person_id = null where person_id = {id}");
         await sessions.EndAllAsync(id);
         await whole.CommitAsync();

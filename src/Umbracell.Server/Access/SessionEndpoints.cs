@@ -14,7 +14,14 @@ using Umbracell.Store.Model;
 namespace Umbracell.Server.Access;
 
 /// <summary>What a person types to sign in.</summary>
-public sealed record SignIn([property: Required, MaxLength(200)] string SignInName, [property: Required, MaxLength(200)] string Password);
+/// <param name="SignInName">The name.</param>
+/// <param name="Password">The password.</param>
+/// <param name="Code">Of the second step, where one is set up; asked for once the password is right.</param>
+public sealed record SignIn(
+    [property: Required, MaxLength(200)] string SignInName,
+    [property: Required, MaxLength(200)] string Password,
+    [property: MaxLength(40)] string? Code = null
+);
 
 /// <summary>Who is signed in.</summary>
 public sealed record SessionAnswer
@@ -35,6 +42,9 @@ public sealed record SessionAnswer
 
     /// <summary>What this person may do.</summary>
     public required IReadOnlyList<Right> Rights { get; init; }
+
+    /// <summary>What has to be done before anything else; null where nothing has.</summary>
+    public required SignInTask? Task { get; init; }
 
     public required ClockAnswer Clock { get; init; }
 }
@@ -76,6 +86,7 @@ internal static class SessionEndpoints
         IPasswordHasher<Person> passwords,
         SignInTries tries,
         KnownDevice devices,
+        SecondSteps steps,
         Sessions sessions,
         SecurityBook book,
         UmbracellDb db,
@@ -116,19 +127,37 @@ internal static class SessionEndpoints
                 book.SignIn(context, person, SecurityEvent.SignInFailed);
             }
 
-            return TypedResults.Problem(
-                WordCatalog.Say("problem.said.notSignedIn"),
-                statusCode: 401,
-                title: WordCatalog.Say("problem.title.notSignedIn")
-            );
+            return NotSignedIn("notSignedIn");
+        }
+
+        if (await steps.IsSetUpAsync(person.Id))
+        {
+            if (string.IsNullOrWhiteSpace(typed.Code))
+            {
+                return NotSignedIn("codeNext", needsCode: true);
+            }
+
+            if (!await steps.TakeAsync(person.Id, typed.Code))
+            {
+                book.SignIn(context, person, SecurityEvent.SignInFailed);
+                return NotSignedIn("codeWrong", needsCode: true);
+            }
         }
 
         await tries.SucceededAsync(name, device, address);
         devices.Note(context, name);
         await sessions.StartAsync(person, context);
         book.SignIn(context, person, SecurityEvent.SignedIn);
-        return TypedResults.Ok(await AnswerAsync(person, db, clock));
+        return TypedResults.Ok(await AnswerAsync(person, db, steps, clock));
     }
+
+    private static ProblemHttpResult NotSignedIn(string why, bool needsCode = false) =>
+        TypedResults.Problem(
+            WordCatalog.Say($"problem.said.{why}"),
+            statusCode: 401,
+            title: WordCatalog.Say("problem.title.notSignedIn"),
+            extensions: needsCode ? new Dictionary<string, object?> { ["needsCode"] = true } : null
+        );
 
     // A password that goes over the air in the clear is everybody's; on the machine itself it goes nowhere.
     private static bool MaySend(HttpContext context) =>
@@ -147,9 +176,13 @@ internal static class SessionEndpoints
 
     private static async Task<Results<Ok<SessionAnswer>, UnauthorizedHttpResult>> WhoAsync(
         UmbracellDb db,
+        SecondSteps steps,
         ProductClock clock,
         ClaimsPrincipal user
-    ) => await FindAsync(db, user) is { } person ? TypedResults.Ok(await AnswerAsync(person, db, clock)) : TypedResults.Unauthorized();
+    ) =>
+        await FindAsync(db, user) is { } person
+            ? TypedResults.Ok(await AnswerAsync(person, db, steps, clock))
+            : TypedResults.Unauthorized();
 
     private static async Task<NoContent> SignOutAsync(Sessions sessions, HttpContext context)
     {
@@ -176,7 +209,7 @@ internal static class SessionEndpoints
     private static async Task<Person?> FindAsync(UmbracellDb db, ClaimsPrincipal user) =>
         Claims.PersonOf(user) is { } id ? await db.People.SingleOrDefaultAsync(p => p.Id == id) : null;
 
-    private static async Task<SessionAnswer> AnswerAsync(Person person, UmbracellDb db, ProductClock clock)
+    private static async Task<SessionAnswer> AnswerAsync(Person person, UmbracellDb db, SecondSteps steps, ProductClock clock)
     {
         var firm = await db.Firms.SingleAsync();
         return new()
@@ -189,6 +222,7 @@ internal static class SessionEndpoints
             Currency = firm.Currency,
             Units = person.Units,
             Rights = Rights.ByRole[person.Role],
+            Task = SignInTasks.Of(person, firm.CodesFor, await steps.IsSetUpAsync(person.Id)),
             Clock = new(clock.GetUtcNow(), clock.Rate, clock.IsOfDemo),
         };
     }

@@ -74,6 +74,13 @@ internal sealed class Sessions(UmbracellDb db, FirmScope scope, SessionLife life
             .AsNoTracking()
             .Where(s => s.SecretHash == hash)
             .Join(db.People.AsNoTracking(), s => s.PersonId, p => p.Id, (s, p) => new { Session = s, Person = p })
+            .Select(one => new
+            {
+                one.Session,
+                one.Person,
+                CodesFor = db.Firms.Select(f => f.CodesFor).FirstOrDefault(),
+                IsSetUp = db.Set<SecondStepRow>().Any(s => s.PersonId == one.Person.Id && s.Secret != null),
+            })
             .SingleOrDefaultAsync();
         if (found is null || found.Person.DeactivatedAt is not null || !Lasts(found.Session))
         {
@@ -85,7 +92,7 @@ internal sealed class Sessions(UmbracellDb db, FirmScope scope, SessionLife life
             await db.Database.ExecuteSqlAsync($"update sessions set seen_at = {Now} where id = {found.Session.Id}");
         }
 
-        return Claims.Of(found.Person, secret, Scheme);
+        return Claims.Of(found.Person, secret, Scheme, SignInTasks.Of(found.Person, found.CodesFor, found.IsSetUp));
     }
 
     /// <summary>A person's sessions, the one last used first.</summary>

@@ -68,11 +68,11 @@ internal sealed partial class ProblemMapping(IProblemDetailsService problems, IL
                 Title = WordCatalog.Say("problem.title.notReady"),
                 Detail = e.Message,
             },
-            NotAllowedException => new ProblemDetails
+            NotAllowedException e => new ProblemDetails
             {
                 Status = 403,
                 Title = WordCatalog.Say("problem.title.notAllowed"),
-                Detail = WordCatalog.Say("problem.forbidden"),
+                Detail = e.Why ?? WordCatalog.Say("problem.forbidden"),
             },
             DbUpdateConcurrencyException => new ProblemDetails
             {

@@ -13,8 +13,12 @@ public sealed class ChangedSinceException() : Exception("Changed since.");
 /// <summary>Something asked for does not exist in this firm.</summary>
 public sealed class NotFoundException(string what) : Exception($"No such {what} in this firm.");
 
-/// <summary>A part of what was asked for is not this person's to do.</summary>
-public sealed class NotAllowedException() : Exception("Not allowed.");
+/// <summary>What was asked for, or a part of it, is not this person's to do.</summary>
+/// <param name="why">Why, in a sentence; null where their role is.</param>
+public sealed class NotAllowedException(string? why = null) : Exception("Not allowed.")
+{
+    public string? Why => why;
+}
 
 /// <summary>What was asked for cannot be had as things stand.</summary>
 /// <param name="why">What is wanting, in a sentence.</param>

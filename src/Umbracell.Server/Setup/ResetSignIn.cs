@@ -8,7 +8,8 @@ using Umbracell.Store.Tenancy;
 namespace Umbracell.Server.Setup;
 
 /// <summary>Gives somebody who cannot sign in any more a new password, for whoever runs the machine: <c>Umbracell.Server reset-sign-in
-/// NAME</c>. All their sessions end, waits are over, and they may sign in again if they might not.</summary>
+/// NAME</c>. All their sessions end, waits are over, a second step is taken away, and they may sign in again if they might not. The password
+/// is for one sign-in: they choose their own then.</summary>
 internal static class ResetSignIn
 {
     public const string Command = "reset-sign-in";
@@ -35,11 +36,13 @@ internal static class ResetSignIn
         var person = await db.People.SingleAsync(p => p.Id == found.Id);
         var password = string.Join('-', Enumerable.Range(0, 4).Select(_ => RandomNumberGenerator.GetString(Letters, 5)));
         person.PasswordHash = services.ServiceProvider.GetRequiredService<IPasswordHasher<Person>>().HashPassword(person, password);
+        person.PasswordIsFirst = true;
         person.DeactivatedAt = null;
         await db.SaveChangesAsync();
         await db.Database.ExecuteSqlAsync($"delete from sessions where person_id = {person.Id}");
+        await db.Database.ExecuteSqlAsync($"delete from second_steps where person_id = {person.Id}");
         await db.Database.ExecuteSqlAsync($"delete from sign_in_tries");
-        await Console.Out.WriteLineAsync($"{person.SignInName} signs in with: {password}");
+        await Console.Out.WriteLineAsync($"{person.SignInName} signs in, to choose a password of their own, with: {password}");
         return 0;
     }
 }

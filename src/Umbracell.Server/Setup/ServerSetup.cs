@@ -131,6 +131,7 @@ internal static class ServerSetup
         app.UseFirmScope();
         app.Use(app.Services.GetRequiredService<SecurityBook>().NoteAsync);
         app.UseAuthorization();
+        app.Use(SignInTasks.DoneFirst);
         app.Use(LargeBodies.Refuse);
         app.Use(Races.ServeAgain);
         app.Use(Outage.Follow);

@@ -543,6 +543,12 @@ namespace Umbracell.Store.Migrations
                         .HasColumnType("uuid")
                         .HasColumnName("id");
 
+                    b.Property<string>("CodesFor")
+                        .IsRequired()
+                        .HasMaxLength(40)
+                        .HasColumnType("character varying(40)")
+                        .HasColumnName("codes_for");
+
                     b.Property<string>("Currency")
                         .IsRequired()
                         .HasMaxLength(12)
@@ -1092,6 +1098,10 @@ namespace Umbracell.Store.Migrations
                         .HasColumnType("text")
                         .HasColumnName("password_hash");
 
+                    b.Property<bool>("PasswordIsFirst")
+                        .HasColumnType("boolean")
+                        .HasColumnName("password_is_first");
+
                     b.Property<string>("Role")
                         .IsRequired()
                         .HasMaxLength(40)
@@ -1500,6 +1510,44 @@ namespace Umbracell.Store.Migrations
 
                             t.HasCheckConstraint("ck_readings_raw_of_wood", "raw_percent is null or kind = 'WoodMoisture'");
                         });
+                });
+
+            modelBuilder.Entity("Umbracell.Store.Model.SecondStepRow", b =>
+                {
+                    b.Property<Guid>("PersonId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("person_id");
+
+                    b.Property<Guid>("FirmId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("firm_id");
+
+                    b.Property<long>("LastTaken")
+                        .HasColumnType("bigint")
+                        .HasColumnName("last_taken");
+
+                    b.Property<string>("Secret")
+                        .HasMaxLength(400)
+                        .HasColumnType("character varying(400)")
+                        .HasColumnName("secret");
+
+                    b.Property<string>("SecretToCome")
+                        .HasMaxLength(400)
+                        .HasColumnType("character varying(400)")
+                        .HasColumnName("secret_to_come");
+
+                    b.PrimitiveCollection<string[]>("SpareCodes")
+                        .IsRequired()
+                        .HasColumnType("text[]")
+                        .HasColumnName("spare_codes");
+
+                    b.HasKey("PersonId")
+                        .HasName("pk_second_steps");
+
+                    b.HasIndex("FirmId")
+                        .HasDatabaseName("ix_second_steps_firm_id");
+
+                    b.ToTable("second_steps", (string)null);
                 });
 
             modelBuilder.Entity("Umbracell.Store.Model.SecurityEventRow", b =>
@@ -2421,6 +2469,23 @@ namespace Umbracell.Store.Migrations
                         .HasPrincipalKey("FirmId", "Id")
                         .OnDelete(DeleteBehavior.Cascade)
                         .HasConstraintName("fk_readings_surfaces_firm_id_surface_id");
+                });
+
+            modelBuilder.Entity("Umbracell.Store.Model.SecondStepRow", b =>
+                {
+                    b.HasOne("Umbracell.Store.Model.Firm", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_second_steps_firms_firm_id");
+
+                    b.HasOne("Umbracell.Store.Model.Person", null)
+                        .WithOne()
+                        .HasForeignKey("Umbracell.Store.Model.SecondStepRow", "PersonId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_second_steps_people_person_id");
                 });
 
             modelBuilder.Entity("Umbracell.Store.Model.SecurityEventRow", b =>

@@ -34,6 +34,9 @@ public sealed class Firm : IFigureInput
     /// <summary>What the firm holds tighter at the gate than the rules do; null where it holds nothing so.</summary>
     public MarginsDocument? Margins { get; set; }
 
+    /// <summary>Of whom a code is asked besides the password.</summary>
+    public CodesFor CodesFor { get; set; }
+
     /// <summary>Version of the row.</summary>
     public uint Version { get; set; }
 
@@ -71,6 +74,9 @@ public sealed class Person : IFirmRow
     public UnitSystem Units { get; set; }
 
     public string? PasswordHash { get; set; }
+
+    /// <summary>Whether somebody else made the password up: whoever signs in with it chooses their own before anything else.</summary>
+    public bool PasswordIsFirst { get; set; }
 
     public required string SecurityStamp { get; set; }
 

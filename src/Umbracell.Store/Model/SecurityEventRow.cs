@@ -18,6 +18,7 @@ public enum SecurityEvent
     Deleted,
     Overridden,
     Erased,
+    SecondStepChanged,
 }
 
 /// <summary>An entry of the firm's own book of such things. It is written once and never changed.</summary>

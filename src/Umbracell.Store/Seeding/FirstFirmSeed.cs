@@ -16,7 +16,9 @@ public static class FirstFirmSeed
         if (!await db.Firms.AnyAsync())
         {
             db.Firms.Add(new() { Id = FirmId, Name = "New firm" });
-            db.People.Add(NewPerson.Of("owner@firm.local", "owner", FirmRole.Owner, ownerPassword));
+            var owner = NewPerson.Of("owner@firm.local", "owner", FirmRole.Owner, ownerPassword);
+            owner.PasswordIsFirst = true;
+            db.People.Add(owner);
         }
 
         await db.SaveChangesAsync();

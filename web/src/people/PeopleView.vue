@@ -14,6 +14,7 @@ import SecurityBook from './SecurityBook.vue'
 /** Who is in the firm and what each may do: for its owners. */
 type Person = Schemas['PersonAnswer']
 type Role = Schemas['FirmRole']
+type CodesFor = Schemas['CodesFor']
 const { t, d } = useI18n()
 const session = useSession()
 const queries = useQueryClient()
@@ -42,6 +43,22 @@ const setActive = (person: Person, isActive: boolean) =>
     ask(api.PUT('/api/people/{id}/active', { params: { path: { id: person.id } }, body: { isActive } })),
   )
 
+const removeCode = (person: Person) =>
+  change(person, async () => {
+    await ask(api.DELETE('/api/people/{id}/second-step', { params: { path: { id: person.id } } }))
+    return ask(api.GET('/api/people'))
+  })
+
+const CODES: CodesFor[] = ['whoWants', 'whoPrices', 'everybody']
+async function askCodes(of: CodesFor) {
+  fault.value = ''
+  try {
+    queries.setQueryData(['people'], await ask(api.PUT('/api/people/codes', { body: { of } })))
+  } catch (cause) {
+    fault.value = general(cause)
+  }
+}
+
 const erase = (person: Person) =>
   change(person, () => ask(api.POST('/api/people/{id}/erase', { params: { path: { id: person.id } } })))
 
@@ -64,11 +81,25 @@ const seen = (person: Person) =>
     <ElSkeleton v-else-if="!people.data.value" :rows="6" animated />
     <template v-else>
       <p class="fault" role="alert">{{ fault }}</p>
+      <div class="codes">
+        <span id="codes">{{ t('people.codes') }}</span>
+        <ElSelect
+          :model-value="people.data.value.codesFor"
+          size="large"
+          class="of"
+          aria-labelledby="codes"
+          @change="askCodes($event)"
+        >
+          <ElOption v-for="of in CODES" :key="of" :value="of" :label="t(`people.codesFor.${of}`)" />
+        </ElSelect>
+        <span class="small quiet">{{ t('people.codesLead') }}</span>
+      </div>
       <ul class="people">
         <li v-for="person in people.data.value.people" :key="person.id" :class="{ out: !person.isActive }">
           <div class="who">
             <b>{{ person.title }}</b>
             <span v-if="person.id === session.person?.id" class="tag">{{ t('people.you') }}</span>
+            <span v-if="person.hasSecondStep" class="tag">{{ t('people.hasCode') }}</span>
             <span class="small quiet">{{ person.isErased ? t('people.erased') : person.signInName }}</span>
           </div>
           <ElSelect
@@ -94,6 +125,19 @@ const seen = (person: Person) =>
             {{ t('people.devices') }} {{ t('people.count', { n: person.sessions }, person.sessions) }}<br />{{
               seen(person)
             }}
+          </span>
+          <span v-if="person.hasSecondStep && person.id !== session.person?.id" class="acts">
+            <ElPopconfirm
+              :title="t('people.removeCodeAsk', { name: person.signInName })"
+              :confirm-button-text="t('people.removeCode')"
+              :cancel-button-text="t('app.cancel')"
+              width="320"
+              @confirm="removeCode(person)"
+            >
+              <template #reference>
+                <button type="button" class="act">{{ t('people.removeCode') }}</button>
+              </template>
+            </ElPopconfirm>
           </span>
           <span v-if="!person.isActive && !person.isErased" class="acts">
             <a class="act" :href="`/api/people/${person.id}/export`" download>{{ t('people.export') }}</a>
@@ -140,6 +184,15 @@ const seen = (person: Person) =>
 <style scoped>
 .lead {
   max-width: 75ch;
+}
+.codes {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 16px;
+}
+.codes .of {
+  width: 260px;
 }
 .people {
   list-style: none;

@@ -6,6 +6,8 @@ import { ApiProblem } from '@/shared/api/client'
 import { useSession } from '@/shared/state/session'
 import { shown } from '@/shared/testing/shown'
 import OwnAccessView from '@/signin/OwnAccessView.vue'
+import SecondStepPanel from '@/signin/SecondStepPanel.vue'
+import SignInForm from '@/signin/SignInForm.vue'
 import PeopleView from './PeopleView.vue'
 import ProgramsPanel from './ProgramsPanel.vue'
 import SecurityBook from './SecurityBook.vue'
@@ -22,6 +24,13 @@ vi.mock('@/shared/api/client', async (original) => ({
   ask: server.ask,
 }))
 
+const router = vi.hoisted(() => ({ replace: vi.fn() }))
+vi.mock('vue-router', async (original) => ({
+  ...(await original<object>()),
+  useRoute: () => ({ query: { to: '/stock' } }),
+  useRouter: () => router,
+}))
+
 const person = (rest: object) => ({
   id: 'p1',
   signInName: 'lead@firm.example',
@@ -29,6 +38,7 @@ const person = (rest: object) => ({
   role: 'crewLead',
   isActive: true,
   isErased: false,
+  hasSecondStep: false,
   sessions: 2,
   seenAt: '2026-11-28T11:00:00Z',
   ...rest,
@@ -36,6 +46,7 @@ const person = (rest: object) => ({
 const people = (...all: object[]) => ({
   people: all,
   roles: { owner: ['look', 'manage'], estimator: ['look'], crewLead: ['look'], helper: ['look'], viewer: ['look'] },
+  codesFor: 'whoWants',
 })
 const device = (rest: object) => ({
   id: 's1',
@@ -47,7 +58,12 @@ const device = (rest: object) => ({
 })
 const answers = (by: Record<string, unknown>) =>
   server.ask.mockImplementation(({ asked }: { asked: string }) => {
-    const answer = { 'GET /api/tokens': { secret: null, tokens: [] }, 'GET /api/security-events': [], ...by }[asked]
+    const answer = {
+      'GET /api/tokens': { secret: null, tokens: [] },
+      'GET /api/security-events': [],
+      'GET /api/session/second-step': { isSetUp: false, isAsked: false, sparesLeft: 0 },
+      ...by,
+    }[asked]
     return answer instanceof Error ? Promise.reject(answer) : Promise.resolve(answer)
   })
 
@@ -132,7 +148,7 @@ describe('the book of what happened', () => {
       ),
     ).toEqual([
       ['role changed', 'owner', 'lead: CrewLead → Helper'],
-      ['wrong password', 'crew lead', 'lead'],
+      ['wrong password or code', 'crew lead', 'lead'],
     ])
     expect(screen.text()).not.toContain('Earlier')
   })
@@ -143,7 +159,7 @@ describe('one’s own sign-in', () => {
     answers({ 'GET /api/session/devices': [device({})] })
     const screen = await shown(OwnAccessView)
     await screen.get('form').trigger('submit')
-    expect(screen.findAll('em.fault').map((one) => one.text())).toEqual([
+    expect(screen.get('form').findAll('em.fault').map((one) => one.text())).toEqual([
       'Something is needed here.',
       'Something is needed here.',
     ])
@@ -176,5 +192,84 @@ describe('one’s own sign-in', () => {
     await flushPromises()
     expect(screen.findAll('.devices li').length).toBe(1)
     expect(screen.find('button[type=button]').exists()).toBe(false)
+  })
+})
+
+describe('a code besides the password', () => {
+  const key = { key: 'ABCDEFGHIJ', link: 'otpauth://totp/one', picture: 'data:image/svg+xml;base64,' }
+  const on = { isSetUp: true, isAsked: false, sparesLeft: 8 }
+  const typeInto = async (screen: Awaited<ReturnType<typeof shown>>, text: string) => {
+    await screen.get('input').setValue(text)
+    await screen.get('form').trigger('submit')
+    await flushPromises()
+  }
+
+  it('is set up with the password and a first code, and the spare codes are shown', async () => {
+    answers({
+      'POST /api/session/second-step': key,
+      'PUT /api/session/second-step': { codes: ['12345-67890'] },
+    })
+    const screen = await shown(SecondStepPanel)
+    await screen.get('form').trigger('submit')
+    expect(screen.get('em.fault').text()).toBe('Something is needed here.')
+    await typeInto(screen, 'mine')
+    expect(screen.text()).toContain('ABCD EFGH IJ')
+    answers({
+      'GET /api/session/second-step': on,
+      'PUT /api/session/second-step': { codes: ['12345-67890'] },
+    })
+    await typeInto(screen, '123456')
+    expect(screen.get('.spares').text()).toBe('12345-67890')
+    expect(screen.text()).toContain('8 spare codes left')
+    expect(screen.emitted('changed')).toHaveLength(1)
+  })
+
+  it('stays where the firm asks for it', async () => {
+    answers({ 'GET /api/session/second-step': { ...on, isAsked: true } })
+    const screen = await shown(SecondStepPanel)
+    expect(screen.text()).toContain('Your firm asks for it')
+    expect(screen.findAll('button').map((one) => one.text())).toEqual(['Set it up anew'])
+  })
+
+  it('is asked for at sign-in once the password is right, and a wrong one is typed anew', async () => {
+    const next = (detail: string) => new ApiProblem(401, detail, [], null, { needsCode: true })
+    answers({ 'POST /api/session': next('Type the code.') })
+    useSession().person = null
+    const screen = await shown(SignInForm)
+    const [name, password] = screen.findAll('input')
+    await name!.setValue('lead')
+    await password!.setValue('mine')
+    expect(screen.findAll('input')).toHaveLength(2)
+    await screen.get('form').trigger('submit')
+    await flushPromises()
+    const code = () => screen.get('input[autocomplete=one-time-code]')
+    expect(document.activeElement).toBe(code().element)
+    answers({ 'POST /api/session': next('That code is not right.') })
+    await code().setValue('111111')
+    await screen.get('form').trigger('submit')
+    await flushPromises()
+    expect(server.ask).toHaveBeenLastCalledWith(
+      expect.objectContaining({ body: { signInName: 'lead', password: 'mine', code: '111111' } }),
+    )
+    expect([(code().element as HTMLInputElement).value, screen.get('[role=alert]').text()]).toEqual([
+      '',
+      'That code is not right.',
+    ])
+  })
+})
+
+describe('what has to be done before anything else', () => {
+  it('is said, and whoever has done it goes on to where they were going', async () => {
+    const asked = { id: 'p0', rights: [], task: 'ownPassword', clock: { now: '2026-11-28T11:00:00Z', rate: 1 } }
+    answers({ 'GET /api/session/devices': [device({})], 'GET /api/session': { ...asked, task: null } })
+    useSession().person = asked as never
+    const screen = await shown(OwnAccessView)
+    expect(screen.get('.task').text()).toContain('Choose one of your own')
+    const [current, next] = screen.findAll('input[type=password]')
+    await current!.setValue('given')
+    await next!.setValue('seven grey herons')
+    await screen.get('form').trigger('submit')
+    await flushPromises()
+    expect(router.replace).toHaveBeenCalledWith('/stock')
   })
 })

@@ -2,17 +2,21 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { reactive, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
+import { useRoute, useRouter } from 'vue-router'
 import { api, ask, type Schemas } from '@/shared/api/client'
 import { useProblems } from '@/shared/figures/problems'
 import { useSession } from '@/shared/state/session'
 import AppBar from '@/shared/ui/AppBar.vue'
 import FormField from '@/shared/ui/FormField.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
+import SecondStepPanel from './SecondStepPanel.vue'
 
-/** One's own sign-in: the password, and the devices one is signed in on. */
+/** One's own sign-in: the password, the second step, and the devices one is signed in on. What has to be done about it before anything
+ * else is asked for here, and then one goes on to where one was going. */
 const { t, d } = useI18n()
 const session = useSession()
 const queries = useQueryClient()
+const [route, router] = [useRoute(), useRouter()]
 const { byField, general } = useProblems()
 const devices = useQuery({ queryKey: ['devices'], queryFn: () => ask(api.GET('/api/session/devices')) })
 
@@ -32,12 +36,25 @@ async function changePassword() {
     await ask(api.PUT('/api/session/password', { body: { ...typed } }))
     Object.assign(typed, { current: '', next: '' })
     said.value = t('ownAccess.changed')
-    await devices.refetch()
+    await Promise.all([devices.refetch(), goOn()])
   } catch (cause) {
     faults.value = byField(cause)
   } finally {
     busy.value = false
   }
+}
+
+// Only where there was something to do first: whoever came by themselves stays.
+async function goOn() {
+  if (!session.person?.task || (await session.find())?.task) return
+  const to = typeof route.query.to === 'string' && route.query.to.startsWith('/') ? route.query.to : '/'
+  await router.replace(to)
+}
+
+async function secondStepChanged() {
+  await devices.refetch()
+  // Spare codes are shown this one time: nobody is led away from them.
+  if (session.person?.task) await session.find()
 }
 
 const others = ref('')
@@ -63,6 +80,7 @@ const named = (one: Schemas['DeviceAnswer']) => one.device || t('ownAccess.unkno
       {{ t('app.signedInAs', { title: session.person.title, firm: session.person.firm }) }} ·
       {{ session.person.signInName }}
     </p>
+    <p v-if="session.person?.task" class="task" role="alert">{{ t(`ownAccess.task.${session.person.task}`) }}</p>
     <div class="two">
       <section aria-labelledby="password">
         <h2 id="password">{{ t('ownAccess.password') }}</h2>
@@ -76,6 +94,7 @@ const named = (one: Schemas['DeviceAnswer']) => one.device || t('ownAccess.unkno
           <p role="status">{{ said }}</p>
         </form>
       </section>
+      <SecondStepPanel @changed="secondStepChanged" />
       <section aria-labelledby="devices">
         <h2 id="devices">{{ t('ownAccess.devices') }}</h2>
         <ProblemNote v-if="devices.error.value" :problem="devices.error.value" @retry="devices.refetch()" />
@@ -120,6 +139,13 @@ form {
 }
 .button {
   justify-self: start;
+}
+.task {
+  margin-top: 14px;
+  padding: 12px 16px;
+  border-left: 4px solid var(--copper);
+  background: var(--sheet);
+  font-weight: 650;
 }
 .devices {
   list-style: none;

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { nextTick, ref, useTemplateRef } from 'vue'
 import { useI18n } from 'vue-i18n'
+import { ApiProblem } from '../shared/api/client'
 import { useProblems } from '../shared/figures/problems'
 import { useSession } from '../shared/state/session'
 
@@ -11,18 +12,26 @@ const { general } = useProblems()
 const { t } = useI18n()
 const name = ref(props.startWith ?? '')
 const password = ref('')
+const code = ref('')
+const asksCode = ref(false)
+const codeInput = useTemplateRef('codeInput')
 const fault = ref('')
 const busy = ref(false)
 
 async function go() {
-  fault.value = name.value.trim() && password.value ? '' : t('signIn.both')
+  fault.value = !name.value.trim() || !password.value ? t('signIn.both') : ''
+  if (!fault.value && asksCode.value && !code.value.trim()) fault.value = t('signIn.codeEmpty')
   if (fault.value) return
   busy.value = true
   try {
-    await session.signIn(name.value, password.value)
+    await session.signIn(name.value, password.value, asksCode.value ? code.value : undefined)
     emit('done')
   } catch (cause) {
     fault.value = general(cause)
+    asksCode.value = cause instanceof ApiProblem && cause.needsCode
+    code.value = ''
+    await nextTick()
+    codeInput.value?.focus()
   } finally {
     busy.value = false
   }
@@ -42,6 +51,18 @@ async function go() {
         class="input"
         type="password"
         autocomplete="current-password"
+        :aria-invalid="fault !== ''"
+      />
+    </label>
+    <label v-if="asksCode" class="field">
+      <span>{{ t('signIn.code') }}</span>
+      <input
+        ref="codeInput"
+        v-model="code"
+        class="input"
+        inputmode="numeric"
+        autocomplete="one-time-code"
+        :placeholder="t('signIn.codeHint')"
         :aria-invalid="fault !== ''"
       />
     </label>

@@ -45,20 +45,35 @@ export interface LineFault {
 /** Why nothing is answered: nobody speaks, the database is away, or it has no room left. */
 export type Outage = 'silent' | 'away' | 'full'
 
+interface ProblemParts {
+  /** Why a file cannot be read, where one was sent. */
+  file?: FileFault | null
+  /** What is wrong with a data file, line by line. */
+  lines?: LineFault[]
+  outage?: Outage
+  /** Whether whoever signs in has to add the code of their second step. */
+  needsCode?: boolean
+}
+
 /** A refusal of the server, with what a screen needs to answer it. */
 export class ApiProblem extends Error {
+  readonly file: FileFault | null
+  readonly lines: LineFault[]
+  readonly outage: Outage
+  readonly needsCode: boolean
+
   constructor(
     readonly status: number,
     readonly detail: string,
     readonly faults: FieldFault[],
     readonly theirs: unknown,
-    /** Why a file cannot be read, where one was sent. */
-    readonly file: FileFault | null = null,
-    /** What is wrong with a data file, line by line. */
-    readonly lines: LineFault[] = [],
-    readonly outage: Outage = 'silent',
+    parts: ProblemParts = {},
   ) {
     super(detail)
+    this.file = parts.file ?? null
+    this.lines = parts.lines ?? []
+    this.outage = parts.outage ?? 'silent'
+    this.needsCode = parts.needsCode ?? false
   }
 }
 
@@ -138,15 +153,7 @@ export const doubtsOf = (answer: unknown): readonly FieldDoubt[] =>
 
 function problemOf(status: number, error: unknown) {
   const body = (error ?? {}) as Partial<ApiProblem>
-  return new ApiProblem(
-    status,
-    body.detail ?? '',
-    body.faults ?? [],
-    body.theirs ?? null,
-    body.file ?? null,
-    body.lines,
-    body.outage,
-  )
+  return new ApiProblem(status, body.detail ?? '', body.faults ?? [], body.theirs ?? null, body)
 }
 
 /** Sends a file as the body of a request. A file that is larger than is taken is not sent at all. */
@@ -159,7 +166,7 @@ export async function upload<T>(
   if (file.size > mostMegabytes * 1024 * 1024) {
     const size = (file.size / 1024 / 1024).toFixed(0)
     const detail = `${(file as File).name ?? ''}|${size}|${mostMegabytes}`
-    throw new ApiProblem(413, '', [], null, { fault: 'tooLarge', line: 0, detail })
+    throw new ApiProblem(413, '', [], null, { file: { fault: 'tooLarge', line: 0, detail } })
   }
   const response = await answered(() => fetch(path, { method: 'POST', body: file, headers: { 'Content-Type': type } }))
   return (await response.json().catch(() => ({}))) as T

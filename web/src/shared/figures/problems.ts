@@ -42,7 +42,7 @@ export function useProblems() {
       return t('problem.file.lines', { lines: listed(lines, 'apart') })
     }
     if (cause.status === 0 || (isNoAnswer(cause) && !cause.detail)) return t('problem.waits.silent')
-    if (cause.status === 403) return t('problem.forbidden')
+    if (cause.status === 403) return cause.detail || t('problem.forbidden')
     if (cause.status === 404) return t('problem.notFound')
     if (cause.status === 413) return t('problem.tooLarge')
     return cause.status >= 500 ? cause.detail || t('problem.server') : cause.detail

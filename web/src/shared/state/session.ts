@@ -58,8 +58,8 @@ export const useSession = defineStore('session', () => {
     }
   }
 
-  async function signIn(signInName: string, password: string) {
-    const answer = await ask(api.POST('/api/session', { body: { signInName, password } }))
+  async function signIn(signInName: string, password: string, code?: string) {
+    const answer = await ask(api.POST('/api/session', { body: { signInName, password, code } }))
     const before = person.value
     if (before && before.id !== answer.id) return someoneElse()
     welcome(answer)

@@ -10,6 +10,8 @@ defineProps<{
   day?: boolean
   /** A password: the one there is, or one to come. */
   secret?: 'current' | 'new'
+  /** A code that somebody's device shows. */
+  code?: boolean
 }>()
 const text = defineModel<string>({ default: '' })
 const id = useId()
@@ -24,7 +26,8 @@ const id = useId()
         v-model="text"
         class="input"
         :type="secret ? 'password' : 'text'"
-        :autocomplete="secret ? `${secret}-password` : undefined"
+        :autocomplete="secret ? `${secret}-password` : code ? 'one-time-code' : undefined"
+        :inputmode="code ? 'numeric' : undefined"
         :placeholder="hint"
         :aria-invalid="!!fault"
         :aria-describedby="`${id}-fault`"

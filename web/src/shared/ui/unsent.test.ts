@@ -62,7 +62,7 @@ describe('what is not sent', () => {
     ['away', 'Database away: 1 not sent', 'The database does not answer.'],
     ['full', 'Disk full: 1 not sent', 'once there is room'],
   ] as const)('says what it waits for (%s)', async (outage, counted, sentence) => {
-    send.mockRejectedValue(new ApiProblem(503, 'no', [], null, null, [], outage))
+    send.mockRejectedValue(new ApiProblem(503, 'no', [], null, { outage }))
     await put(place, { name: 'Deck' }, US)
     const button = await shown(UnsentButton)
     expect(text(button)).toContain(counted)
