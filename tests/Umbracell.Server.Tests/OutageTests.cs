@@ -1,6 +1,7 @@
 using System.Net;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
+using Microsoft.EntityFrameworkCore;
 using Npgsql;
 using Shouldly;
 using Umbracell.Store.Model;
@@ -97,7 +98,7 @@ public sealed class OutageTests(Product product, OutageTests.Cuttable cuttable) 
     public async Task A_full_disk_is_told_as_that_and_what_was_not_kept_comes_again()
     {
         var owner = await product.SignedInAsync((await Product.NewFirmAsync(FirmRole.Owner))[0]);
-        await using var filled = await FullDisk.ForJobsAsync("No room");
+        await using var filled = await FullDisk.ForAsync("jobs", "insert", "new.name = 'No room'");
         var answer = await AskAsync(owner, "No room");
         await ShouldBeAwayAsync(answer, "The disk of the database is full. Nothing was kept this time", "full");
         (await AskAsync(owner, "Small")).StatusCode.ShouldBe(HttpStatusCode.Created);
@@ -107,25 +108,44 @@ public sealed class OutageTests(Product product, OutageTests.Cuttable cuttable) 
         (await NamesAsync(owner)).ShouldBe(["No room", "Small"], ignoreOrder: true);
     }
 
-    /// <summary>Refuses rows as a database does whose disk is full.</summary>
-    private sealed class FullDisk(NpgsqlConnection owner) : IAsyncDisposable
+    [Fact]
+    public async Task Who_is_signed_in_goes_on_reading_while_the_disk_is_full()
     {
-        public static async Task<FullDisk> ForJobsAsync(string name)
+        var name = (await Product.NewFirmAsync(FirmRole.Owner))[0];
+        var owner = await product.SignedInAsync(name);
+        var id = (await owner.GetJsonAsync("/api/session")).Text("id");
+        await Product.InFirmOfAsync(
+            name,
+            db => db.Set<SessionRow>().ExecuteUpdateAsync(s => s.SetProperty(row => row.SeenAt, DateTimeOffset.UtcNow.AddMinutes(-5)))
+        );
+        await using var filled = await FullDisk.ForAsync("sessions", "update", $"new.person_id = '{id}'");
+        (await NamesAsync(owner)).ShouldBeEmpty();
+        (await AskAsync(owner, "Written all the same")).StatusCode.ShouldBe(HttpStatusCode.Created);
+    }
+
+    /// <summary>Refuses rows as a database does whose disk is full.</summary>
+    private sealed class FullDisk(NpgsqlConnection owner, string table) : IAsyncDisposable
+    {
+        /// <summary>As one acts on a table.</summary>
+        /// <param name="table">The table.</param>
+        /// <param name="act">What finds no room: <c>insert</c> or <c>update</c>.</param>
+        /// <param name="rows">Which rows, in SQL: other tests use the table too.</param>
+        public static async Task<FullDisk> ForAsync(string table, string act, string rows)
         {
             var owner = new NpgsqlConnection(Product.OwnerConnection);
             await owner.OpenAsync(TestContext.Current.CancellationToken);
-            var disk = new FullDisk(owner);
+            var disk = new FullDisk(owner, table);
             await disk.DoAsync(
                 $"""
                 create or replace function no_room() returns trigger language plpgsql as
                 'begin raise exception ''could not extend file: No space left on device'' using errcode = ''disk_full''; end';
-                create trigger no_room before insert on jobs for each row when (new.name = '{name}') execute function no_room();
+                create trigger no_room before {act} on {table} for each row when ({rows}) execute function no_room();
                 """
             );
             return disk;
         }
 
-        public Task MakeRoomAsync() => DoAsync("drop trigger if exists no_room on jobs");
+        public Task MakeRoomAsync() => DoAsync($"drop trigger if exists no_room on {table}");
 
         public async ValueTask DisposeAsync()
         {

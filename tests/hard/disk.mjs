@@ -20,6 +20,8 @@ function fillUp() {
   for (let part = 0; room() > LEFT; part += 1)
     writeFileSync(`${data}/filler${part}`, Buffer.alloc(Math.min(room() - LEFT, PART)))
 }
+// To the last byte: what is refused here is what there is no room for.
+const useUp = () => execFileSync('sh', ['-c', `cat /dev/zero > ${data}/filler-last 2>/dev/null || true`])
 const makeRoom = () => execFileSync('sh', ['-c', `rm -f ${data}/filler*`])
 
 /** Somebody who enters notes, each under an id of its own, on surface after surface. */
@@ -82,6 +84,13 @@ async function tried() {
   fillUp()
   while (notes.waiting.length < REFUSED && notes.kept.length < 20_000) await notes.write()
   const [atTables, reading] = [notes.waiting.length, await notes.read()]
+  product.forgetConnections()
+  useUp()
+  for (let i = 0; i < 5; i += 1) await notes.write()
+  const atConnections = notes.waiting.length - atTables
+  makeRoom()
+  for (let i = 0; i < 20 && (await notes.read()).status !== 200; i += 1) await pause(500)
+  fillUp()
   let ended = false
   for (let files = 0; !ended && files < 40; files += 1) {
     product.inDatabase(NEXT_FILE)
@@ -99,11 +108,16 @@ async function tried() {
   for (const [told, count] of Object.entries(notes.said)) console.log(`${count} x ${told}`)
   console.log(
     `disk full: ${notes.kept.length} acknowledged, ${lost} lost, ${twice} kept twice; ${atTables} refused as tables found no room ` +
-      `(reading meanwhile: ${reading.status}), ${notes.waiting.length - atTables} as the log ${ended ? 'found none' : 'still found some'}; ` +
+      `(reading meanwhile: ${reading.status}), ${atConnections} as connections did, ` +
+      `${notes.waiting.length - atTables - atConnections} as the log ${ended ? 'found none' : 'still found some'}; ` +
       `${again - missing} of them kept once there was room`,
   )
   const unlike = Object.keys(notes.said).filter((told) => !told.startsWith('503 ')).length
-  return lost + twice + unlike + missing + (ended && reading.status === 200 ? 0 : 1)
+  if (unlike > 0)
+    execFileSync('sh', ['-c', `tail -n 25 ${data}/postgres.log; grep -h '"@l":"Error"' ${data}/logs/* | tail -n 5`], {
+      stdio: 'inherit',
+    })
+  return lost + twice + unlike + missing + (ended && [200, 503].includes(reading.status) ? 0 : 1)
 }
 
 mkdirSync(data, { recursive: true })

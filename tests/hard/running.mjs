@@ -83,6 +83,15 @@ export async function startProduct(data, port) {
       const at = ['-h', '127.0.0.1', '-p', cluster().port, '-U', 'umbracell_admin', '-d', 'umbracell']
       tryTo(() => execFileSync('psql', ['-X', ...at, '-c', question], { env, stdio: 'pipe' }))
     },
+    /** The connections of the server end, and new ones have a file to write before they serve. */
+    forgetConnections() {
+      const own = "select pg_terminate_backend(pid) from pg_stat_activity where usename = 'umbracell_app'"
+      this.inDatabase(own)
+      execFileSync('sh', [
+        '-c',
+        `rm -f ${data}/postgres/global/pg_internal.init ${data}/postgres/base/*/pg_internal.init`,
+      ])
+    },
     async stop() {
       tryTo(() => process.kill(-run.pid, 'SIGINT'))
       for (let i = 0; i < 80 && run.exitCode === null && run.signalCode === null; i += 1) await pause(250)

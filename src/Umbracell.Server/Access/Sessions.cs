@@ -3,6 +3,7 @@ using System.Security.Cryptography;
 using Microsoft.AspNetCore.Authentication;
 using Microsoft.AspNetCore.Authentication.Cookies;
 using Microsoft.EntityFrameworkCore;
+using Npgsql;
 using Umbracell.Server.Scheduling;
 using Umbracell.Store;
 using Umbracell.Store.Model;
@@ -89,10 +90,23 @@ internal sealed class Sessions(UmbracellDb db, FirmScope scope, SessionLife life
 
         if (Now - found.Session.SeenAt >= SeenEvery)
         {
-            await db.Database.ExecuteSqlAsync($"update sessions set seen_at = {Now} where id = {found.Session.Id}");
+            await NoteSeenAsync(found.Session.Id);
         }
 
         return Claims.Of(found.Person, secret, Scheme, SignInTasks.Of(found.Person, found.CodesFor, found.IsSetUp));
+    }
+
+    // Nobody is kept from reading because there is no room to note that they do.
+    private async Task NoteSeenAsync(Guid session)
+    {
+        try
+        {
+            await db.Database.ExecuteSqlAsync($"update sessions set seen_at = {Now} where id = {session}");
+        }
+        catch (PostgresException cause) when (cause.SqlState == PostgresErrorCodes.DiskFull)
+        {
+            // Noted with the next request once there is.
+        }
     }
 
     /// <summary>A person's sessions, the one last used first.</summary>

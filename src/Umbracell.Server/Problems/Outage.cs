@@ -29,9 +29,13 @@ internal static class Outage
         Causes(failure)
             .Any(cause =>
                 cause is PostgresException said
-                    ? Array.Exists(Cut, code => said.SqlState.StartsWith(code, StringComparison.Ordinal))
+                    ? Array.Exists(Cut, code => said.SqlState.StartsWith(code, StringComparison.Ordinal)) || Ended(said)
                     : cause is NpgsqlException or SocketException
             );
+
+    // A connection that the database ended for a fault of its own: as where it finds no room for a file that each new one needs.
+    private static bool Ended(PostgresException said) =>
+        said.InvariantSeverity is "FATAL" or "PANIC" && said.SqlState.StartsWith("XX", StringComparison.Ordinal);
 
     private static bool Has(Exception? failure, string state) =>
         Causes(failure).Any(cause => cause is PostgresException said && said.SqlState == state);

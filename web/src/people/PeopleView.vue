@@ -82,12 +82,12 @@ const seen = (person: Person) =>
     <template v-else>
       <p class="fault" role="alert">{{ fault }}</p>
       <div class="codes">
-        <span id="codes">{{ t('people.codes') }}</span>
+        <span>{{ t('people.codes') }}</span>
         <ElSelect
           :model-value="people.data.value.codesFor"
           size="large"
           class="of"
-          aria-labelledby="codes"
+          :aria-label="t('people.codes')"
           @change="askCodes($event)"
         >
           <ElOption v-for="of in CODES" :key="of" :value="of" :label="t(`people.codesFor.${of}`)" />
@@ -190,6 +190,7 @@ const seen = (person: Person) =>
   flex-wrap: wrap;
   align-items: center;
   gap: 8px 16px;
+  margin-top: 16px;
 }
 .codes .of {
   width: 260px;

@@ -136,6 +136,8 @@ img {
   background: #fff;
 }
 .key {
+  color: var(--copper);
+  font-weight: 650;
   font-variant-numeric: tabular-nums;
   overflow-wrap: anywhere;
 }
