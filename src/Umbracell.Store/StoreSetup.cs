@@ -10,7 +10,8 @@ namespace Umbracell.Store;
 public static class StoreSetup
 {
     // PostgreSQL takes a hundred connections as it comes: two copies of the server fit, and what comes on top waits instead of failing.
-    private const int MostConnections = 40;
+    private const int MostConnections = 40,
+        MostPlans = 64;
 
     public static IServiceCollection AddUmbracellStore(this IServiceCollection services, string connectionString)
     {
@@ -38,6 +39,9 @@ public static class StoreSetup
             connection.MaxPoolSize = MostConnections;
         }
 
+        // What every request asks is planned once for each connection. The database keeps each plan for each connection, so not all are.
+        connection.MaxAutoPrepare = MostPlans;
+        connection.AutoPrepareMinUsages = 5;
         return connection.ConnectionString;
     }
 }
