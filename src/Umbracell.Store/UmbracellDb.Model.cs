@@ -160,6 +160,21 @@ public sealed partial class UmbracellDb
                 t.HasCheckConstraint("ck_readings_raw_of_wood", "raw_percent is null or kind = 'WoodMoisture'");
             });
             reading.HasIndex(r => new { r.JobId, r.TakenAt });
+
+            // The newest of each kind is found in this order, without sorting all that were ever taken.
+            reading
+                .HasIndex(r => new
+                {
+                    r.JobId,
+                    r.SurfaceId,
+                    r.SheetSlug,
+                    r.Kind,
+                    r.Instrument,
+                    r.Place,
+                    r.TakenAt,
+                })
+                .IsDescending(false, false, false, false, false, false, true)
+                .HasDatabaseName("ix_readings_newest");
             reading.HasQueryFilter(r => r.FirmId == CurrentFirm);
         });
         OfPlacesAndTargets(modelBuilder);

@@ -1502,6 +1502,10 @@ namespace Umbracell.Store.Migrations
                     b.HasIndex("JobId", "TakenAt")
                         .HasDatabaseName("ix_readings_job_id_taken_at");
 
+                    b.HasIndex("JobId", "SurfaceId", "SheetSlug", "Kind", "Instrument", "Place", "TakenAt")
+                        .IsDescending(false, false, false, false, false, false, true)
+                        .HasDatabaseName("ix_readings_newest");
+
                     b.ToTable("readings", null, t =>
                         {
                             t.HasCheckConstraint("ck_readings_error_of_value", "(error_k is null or temp_c is not null) and (error_points is null or percent is not null)");
