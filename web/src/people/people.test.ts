@@ -159,10 +159,12 @@ describe('one’s own sign-in', () => {
     answers({ 'GET /api/session/devices': [device({})] })
     const screen = await shown(OwnAccessView)
     await screen.get('form').trigger('submit')
-    expect(screen.get('form').findAll('em.fault').map((one) => one.text())).toEqual([
-      'Something is needed here.',
-      'Something is needed here.',
-    ])
+    expect(
+      screen
+        .get('form')
+        .findAll('em.fault')
+        .map((one) => one.text()),
+    ).toEqual(['Something is needed here.', 'Something is needed here.'])
     expect(server.ask).not.toHaveBeenCalledWith(expect.objectContaining({ asked: 'PUT /api/session/password' }))
   })
 
