@@ -124,7 +124,7 @@ test('a code besides the password is set up, asked for at the door, and taken aw
   await page.keyboard.press('Enter')
   await expect(second.getByText('8 spare codes left')).toBeVisible()
   const spare = (await second.getByRole('listitem').first().textContent())!
-  expect(await faults(page)).toEqual([])
+  expect(await faults(page, 'the second step')).toEqual([])
 
   await page.getByRole('button', { name: 'Sign out' }).click()
   await fillIn(page, viewer)

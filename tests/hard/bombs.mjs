@@ -7,6 +7,8 @@ import { share, signedIn } from './asking.mjs'
 
 const [address, process_] = process.argv.slice(2)
 const BUDGET = { seconds: 2, megabytes: 200 }
+// Fifty megabytes that are kept row by row and not refused: more than the budget, and held where that stands.
+const LARGE = { seconds: 6, megabytes: 300 }
 const TICKS_PER_SECOND = 100
 
 // --- the server, looked at from outside
@@ -162,11 +164,11 @@ const bombs = {
 
 // --- others meanwhile
 
-async function others(job, until) {
+async function others(until) {
   const waits = []
   while (!until.done) {
     const start = performance.now()
-    const answer = await ask('GET', `/api/jobs/${job}/board`)
+    const answer = await board()
     waits.push(answer.status === 200 ? performance.now() - start : Infinity)
     await new Promise((go) => setTimeout(go, 100))
   }
@@ -175,26 +177,45 @@ async function others(job, until) {
 
 const { body: made } = await send('/api/jobs', { units: 'metric', fields: { name: 'Files that cost much' } })
 if (!made.id) throw new Error(`No job was made: ${JSON.stringify(made)}`)
-let failed = 0
-for (const [name, throwIt] of Object.entries(bombs)) {
+
+// What the others' own questions cost is not the file's.
+const board = () => ask('GET', `/api/jobs/${made.id}/board`)
+async function costOfBoard(times = 30) {
+  for (let i = 0; i < times; i += 1) await board()
+  const cpu = cpuSeconds()
+  for (let i = 0; i < times; i += 1) await board()
+  return (cpuSeconds() - cpu) / times
+}
+const perBoard = await costOfBoard()
+
+async function thrown(throwIt) {
   const [before, cpu, until] = [megabytes('VmRSS'), cpuSeconds(), { done: false }]
   let most = before
   const watch = setInterval(() => (most = Math.max(most, megabytes('VmRSS'))), 20)
-  const meanwhile = others(made.id, until)
+  const meanwhile = others(until)
   const answer = await throwIt(made.id)
-  const seconds = cpuSeconds() - cpu
+  const all = cpuSeconds() - cpu
   until.done = true
   const waits = await meanwhile
   clearInterval(watch)
+  return { answer, waits, seconds: Math.max(0, all - waits.length * perBoard), more: Math.max(0, most - before) }
+}
+
+let failed = 0
+for (const [name, throwIt] of Object.entries(bombs)) {
+  // The first time pays for code that is translated once in the life of a server; both are told, and the second is judged.
+  const [first, again] = [await thrown(throwIt), await thrown(throwIt)]
+  const [{ answer, waits, seconds, more }, most] = [again, name.startsWith('job file') ? LARGE : BUDGET]
   const said = answer.body.detail ?? answer.body.title ?? 'read'
-  const holds = seconds <= BUDGET.seconds && most - before <= BUDGET.megabytes && answer.status < 500 && said.length > 0
+  const holds = seconds <= most.seconds && more <= most.megabytes && answer.status < 500 && said.length > 0
   failed += holds ? 0 : 1
   console.log(
-    `${holds ? 'ok  ' : 'OVER'} ${name}: ${answer.status}, ${seconds.toFixed(1)} s of processor, ` +
-      `${Math.max(0, most - before).toFixed(0)} MB more, others p95 ${share(waits, 0.95).toFixed(0)} ms (${waits.length}); ${said}`,
+    `${holds ? 'ok  ' : 'OVER'} ${name}: ${answer.status}, ${seconds.toFixed(1)} s of processor (${first.seconds.toFixed(1)} the first time), ` +
+      `${more.toFixed(0)} MB more (${first.more.toFixed(0)}), others p95 ${share(waits, 0.95).toFixed(0)} ms (${waits.length}); ${said}`,
   )
 }
 console.log(
-  `${Object.keys(bombs).length - failed} of ${Object.keys(bombs).length} within ${BUDGET.seconds} s and ${BUDGET.megabytes} MB`,
+  `${Object.keys(bombs).length - failed} of ${Object.keys(bombs).length} within ${BUDGET.seconds} s and ${BUDGET.megabytes} MB, ` +
+    `the job file within ${LARGE.seconds} s and ${LARGE.megabytes} MB`,
 )
 process.exitCode = failed > 0 ? 1 : 0
