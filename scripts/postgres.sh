@@ -57,10 +57,12 @@ keep_cluster_up() {
   (
     # Handled only when a start that is under way has come to its end: none comes up behind a stop.
     trap 'exit 0' TERM
-    while :; do
+    # As long as what started it lives: one that was left behind would start a database beside the next.
+    while kill -0 $$ 2>/dev/null; do
       sleep 2 &
       wait $!
       cluster_lives && continue
+      kill -0 $$ 2>/dev/null || break
       printf '%s the database ended by itself and is started again\n' "$(date -u +%FT%TZ)" >>"$PG_LOG"
       launch_cluster
     done
