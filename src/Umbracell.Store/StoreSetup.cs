@@ -40,8 +40,11 @@ public static class StoreSetup
         }
 
         // What every request asks is planned once for each connection. The database keeps each plan for each connection, so not all are.
-        connection.MaxAutoPrepare = MostPlans;
-        connection.AutoPrepareMinUsages = 5;
+        if (!connectionString.Contains("Auto Prepare", StringComparison.OrdinalIgnoreCase))
+        {
+            connection.MaxAutoPrepare = MostPlans;
+        }
+
         return connection.ConnectionString;
     }
 }

@@ -212,7 +212,7 @@ public sealed record PictureFile(string ContentType, byte[] Bytes, byte[] Thumbn
 
     private static byte[] Encode(SKBitmap bitmap, SKEncodedImageFormat format)
     {
-        // Packing a drawing as tightly as can be takes several times as long as drawing it, for a tenth of its size.
+        // Packed quickly rather than as tightly as can be.
         using var dots = bitmap.PeekPixels();
         using var image =
             format == SKEncodedImageFormat.Png
