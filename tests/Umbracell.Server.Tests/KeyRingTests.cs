@@ -51,7 +51,13 @@ public sealed class KeyRingTests(Product product) : IDisposable
         var before = await product.SignedInAsync(name);
         await Product.InFirmOfAsync(
             name,
-            db => db.People.ExecuteUpdateAsync(p => p.SetProperty(one => one.DeactivatedAt, DateTimeOffset.UtcNow))
+            async db =>
+            {
+                var person = await db.People.SingleAsync();
+                person.DeactivatedAt = DateTimeOffset.UtcNow;
+                db.Add(new SecondStepRow { PersonId = person.Id, Secret = "on a device that was lost" });
+                await db.SaveChangesAsync();
+            }
         );
         var (status, said) = await RunAsync("reset-sign-in", name);
         status.ShouldBe(0, said);
@@ -61,6 +67,7 @@ public sealed class KeyRingTests(Product product) : IDisposable
 
         (await SignInAsync(name, DemoSeed.Password)).ShouldBe(401);
         (await SignInAsync(name, password)).ShouldBe(200);
+        await Product.InFirmOfAsync(name, async db => (await db.People.SingleAsync()).PasswordIsFirst.ShouldBeTrue());
         ((int)(await before.GetAsync("/api/jobs", TestContext.Current.CancellationToken)).StatusCode).ShouldBe(401);
 
         (await RunAsync("reset-sign-in", "nobody@nowhere.example")).ShouldBe((1, "Nobody signs in under that name."));

@@ -4,6 +4,7 @@ using System.Text.Json.Nodes;
 using Microsoft.EntityFrameworkCore;
 using Npgsql;
 using Shouldly;
+using Umbracell.Server.Problems;
 using Umbracell.Store.Model;
 using Umbracell.Store.Seeding;
 using Xunit;
@@ -107,6 +108,17 @@ public sealed class OutageTests(Product product, OutageTests.Cuttable cuttable) 
         (await AskAsync(owner, "No room")).StatusCode.ShouldBe(HttpStatusCode.Created);
         (await NamesAsync(owner)).ShouldBe(["No room", "Small"], ignoreOrder: true);
     }
+
+    /// <summary>A connection that ended for want of a file says <c>XX000</c>; a fault of what was asked does too, and is none of these.</summary>
+    [Theory]
+    [InlineData("FATAL", "XX000", true)]
+    [InlineData("ERROR", "XX000", false)]
+    [InlineData("FATAL", "57P03", true)]
+    [InlineData("FATAL", "28P01", false)]
+    [InlineData("ERROR", "53100", true)]
+    [InlineData("ERROR", "23505", false)]
+    public void Only_what_passes_by_itself_is_asked_again(string severity, string state, bool passes) =>
+        Outage.Is(new InvalidOperationException("asked", new PostgresException("said", severity, severity, state))).ShouldBe(passes);
 
     [Fact]
     public async Task Who_is_signed_in_goes_on_reading_while_the_disk_is_full()
