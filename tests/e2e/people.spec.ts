@@ -128,7 +128,7 @@ test('a code besides the password is set up, asked for at the door, and taken aw
 
   await page.getByRole('button', { name: 'Sign out' }).click()
   await fillIn(page, viewer)
-  await expect(page.getByRole('alert')).toHaveText(/Type the code/)
+  await expect(page.getByRole('status')).toHaveText(/Type the code/)
   await expect(page.getByLabel('Code', { exact: true })).toBeFocused()
   await page.keyboard.type(spare)
   await page.keyboard.press('Enter')

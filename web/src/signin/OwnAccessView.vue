@@ -10,6 +10,7 @@ import AppBar from '@/shared/ui/AppBar.vue'
 import FormField from '@/shared/ui/FormField.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import SecondStepPanel from './SecondStepPanel.vue'
+import { whereTo } from './whereTo'
 
 /** One's own sign-in: the password, the second step, and the devices one is signed in on. What has to be done about it before anything
  * else is asked for here, and then one goes on to where one was going. */
@@ -47,8 +48,7 @@ async function changePassword() {
 // Only where there was something to do first: whoever came by themselves stays.
 async function goOn() {
   if (!session.person?.task || (await session.find())?.task) return
-  const to = typeof route.query.to === 'string' && route.query.to.startsWith('/') ? route.query.to : '/'
-  await router.replace(to)
+  await router.replace(whereTo(route))
 }
 
 async function secondStepChanged() {
@@ -81,6 +81,9 @@ const named = (one: Schemas['DeviceAnswer']) => one.device || t('ownAccess.unkno
       {{ session.person.signInName }}
     </p>
     <p v-if="session.person?.task" class="task" role="alert">{{ t(`ownAccess.task.${session.person.task}`) }}</p>
+    <p v-else-if="route.query.to" class="task">
+      {{ t('ownAccess.ready') }} <RouterLink class="act" :to="whereTo(route)">{{ t('ownAccess.goOn') }}</RouterLink>
+    </p>
     <div class="two">
       <section aria-labelledby="password">
         <h2 id="password">{{ t('ownAccess.password') }}</h2>

@@ -15,6 +15,7 @@ const password = ref('')
 const code = ref('')
 const asksCode = ref(false)
 const codeInput = useTemplateRef('codeInput')
+const note = ref('')
 const fault = ref('')
 const busy = ref(false)
 
@@ -22,19 +23,26 @@ async function go() {
   fault.value = !name.value.trim() || !password.value ? t('signIn.both') : ''
   if (!fault.value && asksCode.value && !code.value.trim()) fault.value = t('signIn.codeEmpty')
   if (fault.value) return
+  note.value = ''
   busy.value = true
   try {
     await session.signIn(name.value, password.value, asksCode.value ? code.value : undefined)
     emit('done')
   } catch (cause) {
-    fault.value = general(cause)
-    asksCode.value = cause instanceof ApiProblem && cause.needsCode
-    code.value = ''
-    await nextTick()
-    codeInput.value?.focus()
+    await answer(cause)
   } finally {
     busy.value = false
   }
+}
+// That a code is due is no fault. One that has to wait, or gets no answer, goes on where they were.
+async function answer(cause: unknown) {
+  const needsCode = cause instanceof ApiProblem && cause.needsCode
+  ;(needsCode && !asksCode.value ? note : fault).value = general(cause)
+  if (!(cause instanceof ApiProblem) || cause.status !== 401) return
+  asksCode.value = needsCode
+  code.value = ''
+  await nextTick()
+  codeInput.value?.focus()
 }
 </script>
 
@@ -42,7 +50,7 @@ async function go() {
   <form class="form" novalidate @submit.prevent="go">
     <label class="field">
       <span>{{ t('signIn.name') }}</span>
-      <input v-model="name" class="input" autocomplete="username" autofocus :aria-invalid="fault !== ''" />
+      <input v-model="name" class="input" autocomplete="username" autofocus :aria-invalid="fault !== '' && !asksCode" />
     </label>
     <label class="field">
       <span>{{ t('signIn.password') }}</span>
@@ -51,9 +59,10 @@ async function go() {
         class="input"
         type="password"
         autocomplete="current-password"
-        :aria-invalid="fault !== ''"
+        :aria-invalid="fault !== '' && !asksCode"
       />
     </label>
+    <p v-if="note" role="status">{{ note }}</p>
     <label v-if="asksCode" class="field">
       <span>{{ t('signIn.code') }}</span>
       <input

@@ -5,15 +5,13 @@ import BrandMark from '../shared/ui/BrandMark.vue'
 import SectionSketch from '../shared/drawing/SectionSketch.vue'
 import VerdictMark from '../shared/ui/VerdictMark.vue'
 import SignInForm from './SignInForm.vue'
+import { whereTo } from './whereTo'
 
 const route = useRoute()
 const router = useRouter()
 const { t } = useI18n()
 
-function go() {
-  const to = typeof route.query.to === 'string' && route.query.to.startsWith('/') ? route.query.to : '/'
-  void router.replace(to)
-}
+const go = () => void router.replace(whereTo(route))
 
 const wall = [
   { key: 'wood-siding', thicknessMm: 20 },
