@@ -47,7 +47,7 @@ start_cluster() {
 
 launch_cluster() {
   as_database_account "$PG_BIN/pg_ctl" -D "$PG_DATA" -l "$PG_LOG" -w -t 60 \
-    -o "-p $PG_PORT -c listen_addresses=127.0.0.1 -c unix_socket_directories=''" start >/dev/null 2>&1
+    -o "-p $PG_PORT -c listen_addresses=127.0.0.1 -c unix_socket_directories='' ${PG_SETTINGS:-}" start >/dev/null 2>&1
 }
 
 cluster_lives() { kill -0 "$(head -n 1 "$PG_DATA/postmaster.pid" 2>/dev/null)" 2>/dev/null; }

@@ -3,8 +3,8 @@
 import { pause, share, signedIn } from './asking.mjs'
 import { chance } from './random.mjs'
 
-const [address, people = '200', seconds = '90', most = '200'] = process.argv.slice(2)
-const [THOUGHT_MS, WARM_UP_MS] = [3000, 30_000]
+const [address, people = '200', seconds = '150', most = '200'] = process.argv.slice(2)
+const [THOUGHT_MS, WARM_UP_MS] = [3000, 90_000]
 const NAMES = ['owner', 'estimator', 'lead', 'helper', 'viewer'].flatMap((role) =>
   ['ninthacre', 'ninthacre2'].map((firm) => `${role}@${firm}.example`),
 )
