@@ -1,5 +1,5 @@
 import { createHmac } from 'node:crypto'
-import { cell, expect, faults, fillIn, openJobs, ownJob, password, personOf, signIn, test } from './product'
+import { cell, expect, faults, fillIn, openJobs, ownJob, password, personOf, pick, signIn, test } from './product'
 
 test('a role taken away in mid-edit takes hold at once; what was typed stays, and the page says why', async ({
   page,
@@ -12,8 +12,7 @@ test('a role taken away in mid-edit takes hold at once; what was typed stays, an
   })()
   const helper = personOf('helper')
   const roleTo = async (role: string) => {
-    await page.locator('li', { hasText: helper }).locator('.el-select').click()
-    await page.getByRole('option', { name: role, exact: true }).click()
+    await pick(page.locator('li', { hasText: helper }).getByRole('combobox'), role)
     await expect(page.locator('li', { hasText: helper }).first()).toContainText(role)
   }
   await page.goto('/people')

@@ -1,4 +1,4 @@
-import { expect, faults, ownJob, signIn, test, useUnits } from './product'
+import { expect, faults, ownJob, pick, pickField, signIn, test, useUnits } from './product'
 
 /** A made-up year of hours, as a weather file. */
 function weatherFile(name: string, hours: number) {
@@ -46,10 +46,7 @@ test('a weather file becomes a place, and a job takes its year and design air fr
   await page.goto('/')
   await page.getByRole('button', { name: 'New job' }).click()
   await page.getByLabel('Name', { exact: true }).fill('Fen job')
-  await page
-    .locator('.job-form select')
-    .filter({ hasText: name })
-    .selectOption({ label: `${name} (6A)` })
+  await pick(pickField(page, 'Place for monthly means'), `${name} (6A)`)
   await expect(page.getByText(`Taken from ${name}`)).toBeVisible()
   await expect(page.getByLabel('Outdoor design', { exact: true }).first()).toHaveValue('-20.0 °C')
 })

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
-import { test as base, expect, type BrowserContext, type Page } from '@playwright/test'
+import { test as base, expect, type BrowserContext, type Locator, type Page } from '@playwright/test'
 
 export { expect }
 
@@ -122,6 +122,16 @@ export async function useUnits(page: Page, units: 'us' | 'metric') {
 
 export const cell = (page: Page, column: string, surface: string) =>
   page.getByLabel(`${column}, ${surface}`, { exact: true })
+
+/** A field with a list that opens under it; its name tells what is picked too. */
+export const pickField = (within: Page | Locator, label: string) =>
+  within.getByRole('combobox', { name: new RegExp(`^${label}(: |$)`) })
+
+/** Picks from the list of a field. */
+export async function pick(field: Locator, text: string | RegExp) {
+  await field.press('ArrowDown')
+  await field.page().getByRole('option', { name: text, exact: true }).click()
+}
 
 const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
 const tags = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']

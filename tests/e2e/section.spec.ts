@@ -1,4 +1,4 @@
-import { expect, faults, jobAt, signIn, test, useUnits } from './product'
+import { expect, faults, jobAt, pick, pickField, signIn, test, useUnits } from './product'
 
 test('another system is drawn under the section and held against it, in any season', async ({ page }) => {
   await signIn(page)
@@ -6,11 +6,9 @@ test('another system is drawn under the section and held against it, in any seas
   const { id, surface } = await jobAt(page, 'ferry house')
   await page.goto(`/jobs/${id}/section/${surface('Teaching wing walls')}`)
   await page.getByRole('button', { name: 'Compare with another system' }).click()
-  const other = page.getByLabel('Draw beside it')
   // The other systems are weighed first; the list comes when they are.
-  const closed = other.locator('option').filter({ hasText: /^Closed cell:/ })
-  await expect(closed).toHaveCount(1)
-  await other.selectOption((await closed.getAttribute('value'))!)
+  const other = pickField(page, 'Draw beside it')
+  await pick(other, /^Closed cell:/)
   const row = page.getByRole('row', { name: /^Permeance/ })
   await expect(row).toContainText('Class III')
   await expect(row).toContainText(/perm · Class III.*perm · Class II$/)
@@ -19,7 +17,7 @@ test('another system is drawn under the section and held against it, in any seas
   const winter = await dew.textContent()
   await page.getByRole('button', { name: 'Summer design' }).click()
   await expect(dew).not.toHaveText(winter!)
-  await other.selectOption('')
+  await pick(other, 'none')
   await expect(dew).toHaveCount(0)
 })
 

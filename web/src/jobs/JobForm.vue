@@ -12,6 +12,7 @@ import { useRecordForm, useTypedForm } from '../shared/state/typedForm'
 import { usePlaceTaking } from './placeTaking'
 import DoubtNote from '../shared/ui/DoubtNote.vue'
 import FormMeetings from '../shared/ui/FormMeetings.vue'
+import PickField from '../shared/ui/PickField.vue'
 
 /** A job's name, zone, targets and design air, typed in either unit system: a new one, or one that stands. The draft outlives a refresh. */
 const props = defineProps<{
@@ -93,6 +94,21 @@ async function save() {
 // A place brings its zone and design air along; what the person typed stays, and all of it can be taken back.
 const took = usePlaceTaking(form, (id) => choices.data.value?.places.find((one) => one.id === id))
 
+const places = computed(() => [
+  { value: '', text: t('jobs.form.noPlace') },
+  ...(choices.data.value?.places ?? []).map((one) => ({ value: one.id, text: noted(one.name, one.climateZone) })),
+])
+const humidityClasses = computed(() =>
+  ['1', '2', '3', '4', '5', ''].map((value) => ({
+    value,
+    text: value ? t(`jobs.form.class.${value}`) : t('jobs.form.byMonth'),
+  })),
+)
+const zones = computed(() => (choices.data.value?.climateZones ?? []).map((zone) => ({ value: zone, text: zone })))
+const targetSets = computed(() =>
+  (choices.data.value?.targetSets ?? []).map((set) => ({ value: set.id, text: set.edition })),
+)
+
 const names = (fields: readonly string[]) => listed(fields.map((field) => t(`jobs.form.${field}`)))
 
 const placeField = useTemplateRef('placeField')
@@ -124,21 +140,15 @@ function cancel() {
     </label>
     <fieldset>
       <legend>{{ t('jobs.form.placeTitle') }}</legend>
-      <label class="field wide">
-        <span>{{ t('jobs.form.place') }}</span>
-        <select
-          ref="placeField"
-          v-model="values.place"
-          class="input"
-          aria-describedby="job-place-note"
-          @change="took.take(values.place)"
-        >
-          <option value="">{{ t('jobs.form.noPlace') }}</option>
-          <option v-for="place in choices.data.value?.places" :key="place.id" :value="place.id">
-            {{ noted(place.name, place.climateZone) }}
-          </option>
-        </select>
-        <span id="job-place-note" class="small quiet" role="status">
+      <PickField
+        ref="placeField"
+        v-model="values.place"
+        class="wide"
+        :label="t('jobs.form.place')"
+        :options="places"
+        @update:model-value="took.take"
+      >
+        <span class="small quiet" role="status">
           <template v-if="took.taken.value">
             {{
               took.taken.value.fields.length
@@ -156,15 +166,13 @@ function cancel() {
             </span>
           </template>
         </span>
-      </label>
-      <label class="field wide">
-        <span>{{ t('jobs.form.humidityClass') }}</span>
-        <select v-model="values.humidityClass" class="input">
-          <option v-for="one in ['1', '2', '3', '4', '5', '']" :key="one" :value="one">
-            {{ one ? t(`jobs.form.class.${one}`) : t('jobs.form.byMonth') }}
-          </option>
-        </select>
-      </label>
+      </PickField>
+      <PickField
+        v-model="values.humidityClass"
+        class="wide"
+        :label="t('jobs.form.humidityClass')"
+        :options="humidityClasses"
+      />
       <template v-if="values.humidityClass === ''">
         <label v-for="field in ['roomTemps', 'roomHumidities'] as const" :key="field" class="field whole">
           <span>{{ t(`jobs.form.${field}`) }}</span>
@@ -173,18 +181,8 @@ function cancel() {
         </label>
       </template>
     </fieldset>
-    <label class="field">
-      <span>{{ t('jobs.form.climateZone') }}</span>
-      <select v-model="values.climateZone" class="input">
-        <option v-for="zone in choices.data.value?.climateZones" :key="zone">{{ zone }}</option>
-      </select>
-    </label>
-    <label class="field wide">
-      <span>{{ t('jobs.form.targetSet') }}</span>
-      <select v-model="values.targetSet" class="input">
-        <option v-for="set in choices.data.value?.targetSets" :key="set.id" :value="set.id">{{ set.edition }}</option>
-      </select>
-    </label>
+    <PickField v-model="values.climateZone" :label="t('jobs.form.climateZone')" :options="zones" />
+    <PickField v-model="values.targetSet" class="wide" :label="t('jobs.form.targetSet')" :options="targetSets" />
     <fieldset>
       <legend>{{ t('jobs.form.design') }}</legend>
       <label v-for="field in typed" :key="field" class="field">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, ask, type Schemas } from '@/shared/api/client'
 import { once } from '@/shared/api/once'
@@ -6,12 +7,14 @@ import { useChoices } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
 import { useTypedForm } from '@/shared/state/typedForm'
 import FormField from '@/shared/ui/FormField.vue'
+import PickField from '@/shared/ui/PickField.vue'
 
 /** A finished job typed in: what was sprayed, how deep it was measured, and how many sets it took. */
 const emit = defineEmits<{ done: [answer: Schemas['PastJobsAnswer']]; cancel: [] }>()
 const { t } = useI18n()
 const reader = useReader()
 const choices = useChoices()
+const sheets = computed(() => (choices.data.value?.sheets ?? []).map((one) => ({ value: one.id, text: one.name })))
 const NEEDED = ['name', 'crew', 'finished', 'area', 'meanDepth', 'sets', 'substrate', 'drum', 'lift'] as const
 const FIELDS = [...NEEDED, 'depthReadings', 'depthScatter'] as const
 
@@ -30,15 +33,7 @@ function cancel() {
 
 <template>
   <form @submit.prevent="form.submit(['product', ...NEEDED])" @keydown.esc="cancel">
-    <label class="field">
-      <span>{{ t('past.col.product') }}</span>
-      <select v-model="values.product" class="input" :aria-invalid="!!faults.product">
-        <option v-for="sheet in choices.data.value?.sheets ?? []" :key="sheet.id" :value="sheet.id">
-          {{ sheet.name }}
-        </option>
-      </select>
-      <em class="fault">{{ faults.product }}</em>
-    </label>
+    <PickField v-model="values.product" :label="t('past.col.product')" :options="sheets" :fault="faults.product" />
     <FormField
       v-for="field in FIELDS"
       :key="field"
@@ -69,8 +64,5 @@ form {
   display: flex;
   gap: 10px;
   align-items: center;
-}
-em {
-  font-style: normal;
 }
 </style>

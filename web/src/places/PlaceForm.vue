@@ -8,6 +8,7 @@ import { useReader } from '@/shared/state/reader'
 import { useRecordForm, useTypedForm } from '@/shared/state/typedForm'
 import FormMeetings from '@/shared/ui/FormMeetings.vue'
 import ZonePick from './ZonePick.vue'
+import PickField from '@/shared/ui/PickField.vue'
 
 /** A place of the firm's own, typed in either unit system. */
 const props = defineProps<{ place?: Schemas['PlaceAnswer'] }>()
@@ -29,6 +30,7 @@ const lines = [
   'source',
 ] as const
 
+const zones = computed(() => (choices.data.value?.climateZones ?? []).map((zone) => ({ value: zone, text: zone })))
 const degrees = (angle: number | null | undefined) => (angle == null ? '' : String(angle))
 const before = computed(() => ({
   name: props.place?.name ?? '',
@@ -81,13 +83,12 @@ function cancel() {
       />
       <em :id="`place-${field}-fault`" class="fault">{{ faults[field] }}</em>
     </label>
-    <label class="field">
-      <span>{{ t('places.form.climateZone') }}</span>
-      <select v-model="values.climateZone" class="input">
-        <option v-for="zone in choices.data.value?.climateZones" :key="zone">{{ zone }}</option>
-      </select>
-      <em class="fault">{{ faults.climateZone }}</em>
-    </label>
+    <PickField
+      v-model="values.climateZone"
+      :label="t('places.form.climateZone')"
+      :options="zones"
+      :fault="faults.climateZone"
+    />
     <div class="field">
       <label for="place-zone">{{ t('places.form.timeZone') }}</label>
       <ZonePick id="place-zone" v-model="values.timeZone!" />

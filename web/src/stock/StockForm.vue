@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, ask, type Schemas } from '@/shared/api/client'
 import { once } from '@/shared/api/once'
@@ -6,12 +7,18 @@ import { useChoices } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
 import { useTypedForm } from '@/shared/state/typedForm'
 import FormField from '@/shared/ui/FormField.vue'
+import PickField from '@/shared/ui/PickField.vue'
 
 /** Drums of a lot put into the store. */
 const emit = defineEmits<{ done: [answer: Schemas['StockAnswer']] }>()
 const { t } = useI18n()
 const reader = useReader()
 const choices = useChoices()
+const sheets = computed(() => (choices.data.value?.sheets ?? []).map((one) => ({ value: one.id, text: one.name })))
+const SIDES = [
+  { value: 'a', text: 'A' },
+  { value: 'b', text: 'B' },
+]
 const FIELDS = ['lot', 'expires', 'full', 'part'] as const
 
 const form = useTypedForm('stock', { side: 'a' }, async (fields) => {
@@ -31,22 +38,8 @@ async function add() {
   <form class="add no-print" @submit.prevent="add">
     <h2>{{ t('stock.add') }}</h2>
     <p class="fault" role="alert">{{ notice }}</p>
-    <label class="field">
-      <span>{{ t('stock.col.product') }}</span>
-      <select v-model="values.product" class="input" :aria-invalid="!!faults.product">
-        <option v-for="sheet in choices.data.value?.sheets ?? []" :key="sheet.id" :value="sheet.id">
-          {{ sheet.name }}
-        </option>
-      </select>
-      <em class="fault">{{ faults.product }}</em>
-    </label>
-    <label class="field">
-      <span>{{ t('stock.col.side') }}</span>
-      <select v-model="values.side" class="input">
-        <option value="a">A</option>
-        <option value="b">B</option>
-      </select>
-    </label>
+    <PickField v-model="values.product" :label="t('stock.col.product')" :options="sheets" :fault="faults.product" />
+    <PickField v-model="values.side" :label="t('stock.col.side')" :options="SIDES" />
     <FormField
       v-for="field in FIELDS"
       :key="field"
@@ -74,8 +67,5 @@ async function add() {
 .add h2 {
   grid-column: 1 / -1;
   margin: 0;
-}
-em {
-  font-style: normal;
 }
 </style>

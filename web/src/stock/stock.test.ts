@@ -4,6 +4,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { ApiProblem } from '@/shared/api/client'
 import { useSession } from '@/shared/state/session'
 import { figure, finding, shown } from '@/shared/testing/shown'
+import PickOne from '@/shared/ui/PickOne.vue'
 import StockForm from './StockForm.vue'
 import StockView from './StockView.vue'
 
@@ -102,14 +103,14 @@ describe('a lot put into the store', () => {
   it('is sent with its product and lot even where they are blank, and the form is ready for the next of it', async () => {
     server.send.mockResolvedValue(stock([]))
     const screen = await shown(StockForm)
-    await screen.findAll('input')[0]!.setValue('B-9')
-    await screen.findAll('select')[1]!.setValue('b')
+    await screen.findAll('input.input')[0]!.setValue('B-9')
+    await screen.findAllComponents(PickOne)[1]!.setValue('b')
     await screen.get('form').trigger('submit')
     await flushPromises()
     expect(server.send.mock.calls[0]![0].body.fields).toEqual({ side: 'b', lot: 'B-9', product: '' })
     expect(screen.emitted('done')).toHaveLength(1)
-    expect((screen.findAll('input')[0]!.element as HTMLInputElement).value).toBe('')
-    expect((screen.findAll('select')[1]!.element as HTMLSelectElement).value).toBe('b')
+    expect((screen.findAll('input.input')[0]!.element as HTMLInputElement).value).toBe('')
+    expect(screen.findAllComponents(PickOne)[1]!.props('modelValue')).toBe('b')
   })
 
   it('stays typed when it is refused, with a sentence at the field or above', async () => {
@@ -117,11 +118,11 @@ describe('a lot put into the store', () => {
       new ApiProblem(400, '', [{ field: 'expires', code: 'notADate', typed: 'soon' }], null),
     )
     const screen = await shown(StockForm)
-    await screen.findAll('input')[1]!.setValue('soon')
+    await screen.findAll('input.input')[1]!.setValue('soon')
     await screen.get('form').trigger('submit')
     await flushPromises()
     expect(screen.text()).toContain('“soon” is not a day')
-    expect((screen.findAll('input')[1]!.element as HTMLInputElement).value).toBe('soon')
+    expect((screen.findAll('input.input')[1]!.element as HTMLInputElement).value).toBe('soon')
     server.send.mockRejectedValueOnce(new ApiProblem(403, '', [], null))
     await screen.get('form').trigger('submit')
     await flushPromises()

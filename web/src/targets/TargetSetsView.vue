@@ -10,6 +10,7 @@ import { useReader } from '@/shared/state/reader'
 import { useSession } from '@/shared/state/session'
 import { useTakeOff } from '@/shared/state/takeOff'
 import AppBar from '@/shared/ui/AppBar.vue'
+import PickField from '@/shared/ui/PickField.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import TakenOff from '@/shared/ui/TakenOff.vue'
 import TargetTable from './TargetTable.vue'
@@ -25,6 +26,9 @@ const mayEdit = computed(() => session.may('edit'))
 const from = ref('')
 const name = ref('')
 const fault = ref('')
+const standing = computed(() =>
+  (sets.data.value ?? []).map((set, i) => ({ value: i === 0 ? '' : set.id, text: set.edition })),
+)
 
 function refresh() {
   for (const key of ['targetSets', 'choices', 'job', 'surface']) void queries.invalidateQueries({ queryKey: [key] })
@@ -62,14 +66,7 @@ const shown = computed(() => (sets.data.value ?? []).filter((set) => !off.gone(s
         <span>{{ t('targets.name') }}</span>
         <input v-model="name" class="input" :aria-invalid="!!fault" aria-describedby="target-fault" />
       </label>
-      <label class="field">
-        <span>{{ t('targets.from') }}</span>
-        <select v-model="from" class="input">
-          <option v-for="(set, i) in sets.data.value" :key="set.id" :value="i === 0 ? '' : set.id">
-            {{ set.edition }}
-          </option>
-        </select>
-      </label>
+      <PickField v-model="from" :label="t('targets.from')" :options="standing" />
       <button class="button main" :disabled="!sets.data.value">{{ t('targets.add') }}</button>
       <p id="target-fault" class="fault" role="alert">{{ fault }}</p>
     </form>

@@ -4,6 +4,7 @@ import type { Typed } from '../state/typed'
 import DayPick from './DayPick.vue'
 import DoubtNote from './DoubtNote.vue'
 import MeetingNote from './MeetingNote.vue'
+import PickOne, { type Choice } from './PickOne.vue'
 
 /** A field that is typed, kept on leaving it or on Enter, and taken back with Escape. */
 const props = defineProps<{
@@ -12,7 +13,7 @@ const props = defineProps<{
   label: string
   kept: string
   hint?: string
-  options?: readonly { value: string; text: string }[]
+  options?: readonly Choice[]
   lines?: number
   disabled?: boolean
   hideLabel?: boolean
@@ -22,6 +23,10 @@ const props = defineProps<{
 const id = useId()
 
 const set = (event: Event) => props.typed.type(props.field, (event.target as HTMLInputElement).value)
+function pick(value = '') {
+  props.typed.type(props.field, value)
+  keep()
+}
 const keep = () => void props.typed.commit(props.field, props.kept)
 
 function back(event: KeyboardEvent) {
@@ -35,18 +40,18 @@ function back(event: KeyboardEvent) {
 <template>
   <div class="field">
     <label :for="id" :class="{ 'visually-hidden': hideLabel }">{{ label }}</label>
-    <select
+    <PickOne
       v-if="options"
       :id="id"
-      class="input"
+      :model-value="typed.text(field, kept)"
+      :label="label"
+      :options="options"
       :name="field"
-      :value="typed.text(field, kept)"
       :disabled="disabled"
-      :aria-describedby="`${id}-note`"
-      @change="(set($event), keep())"
-    >
-      <option v-for="one in options" :key="one.value" :value="one.value">{{ one.text }}</option>
-    </select>
+      :fault="typed.faults.value[field]"
+      :described="`${id}-note`"
+      @update:model-value="pick"
+    />
     <textarea
       v-else-if="lines"
       :id="id"

@@ -5,6 +5,7 @@ import type { Schemas } from '@/shared/api/client'
 import { useSchools } from '@/shared/figures/schools'
 import { useReader } from '@/shared/state/reader'
 import type { Typed } from '@/shared/state/typed'
+import PickField from '@/shared/ui/PickField.vue'
 import TypedField from '@/shared/ui/TypedField.vue'
 
 /** What bears on a choice: what was said of the surface, what matters on the job, how the target is met, which school is followed. */
@@ -31,6 +32,11 @@ const firmSchool = computed(() =>
     ? t('choose.school.either')
     : t(`choose.question.${question.value}.${props.choice.firmSchool}`),
 )
+const followed = computed(() => [
+  { value: '', text: t('choose.firmSchool', { school: firmSchool.value }) },
+  { value: 'either', text: t('choose.school.either') },
+  ...schools.value,
+])
 const schoolField = computed(() => `practice${pascal(question.value ?? '')}`)
 const ticked = (fact: string, on: boolean) => {
   const asked = props.asked('surface', fact)
@@ -80,22 +86,13 @@ const valueOf = (event: Event) => (event.target as HTMLInputElement).value
   </section>
   <section v-if="question">
     <h2>{{ t('choose.practice') }}</h2>
-    <div class="field">
-      <label for="school">{{ t(`choose.question.${question}.t`) }}</label>
-      <select
-        id="school"
-        class="input"
-        :value="asked('job', schoolField) ?? choice.jobSchool"
-        :disabled="disabled"
-        @change="emit('job', { [schoolField]: valueOf($event) })"
-      >
-        <option value="">{{ t('choose.firmSchool', { school: firmSchool }) }}</option>
-        <option value="either">{{ t('choose.school.either') }}</option>
-        <option v-for="school in schools" :key="school.value" :value="school.value">
-          {{ school.text }}
-        </option>
-      </select>
-    </div>
+    <PickField
+      :model-value="asked('job', schoolField) ?? choice.jobSchool"
+      :label="t(`choose.question.${question}.t`)"
+      :options="followed"
+      :disabled="disabled"
+      @update:model-value="emit('job', { [schoolField]: $event ?? '' })"
+    />
   </section>
   <section>
     <h2>

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
 import { useReader } from '@/shared/state/reader'
+import PickField from '@/shared/ui/PickField.vue'
 import VerdictMark from '@/shared/ui/VerdictMark.vue'
 import type { Beside } from './useBeside'
 
@@ -29,6 +30,10 @@ const FIGURES = [
   'weight',
   'insideSurface',
 ] as const
+const others = computed(() => [
+  { value: '', text: t('section.beside.none') },
+  ...props.options.map((one) => ({ value: one.id, text: one.text })),
+])
 const pair = computed(() => (props.beside ? [props.own, props.beside.answer] : []))
 const dewOf = (answer: Schemas['SectionAnswer']) =>
   answer.nearestDew.crosses
@@ -42,13 +47,14 @@ const classOf = (answer: Schemas['SectionAnswer']) => t(`section.class.${answer.
     <button v-if="!wanted" type="button" class="act" @click="$emit('want')">{{ t('section.beside.open') }}</button>
     <template v-else>
       <p v-if="!options.length && !fault" role="status">{{ t('section.beside.loading') }}</p>
-      <label v-if="options.length" class="field pick">
-        <span>{{ t('section.beside.pick') }}</span>
-        <select class="input" :value="picked" @change="$emit('pick', ($event.target as HTMLSelectElement).value)">
-          <option value="">{{ t('section.beside.none') }}</option>
-          <option v-for="one in options" :key="one.id" :value="one.id">{{ one.text }}</option>
-        </select>
-      </label>
+      <PickField
+        v-if="options.length"
+        class="pick"
+        :model-value="picked"
+        :label="t('section.beside.pick')"
+        :options="others"
+        @update:model-value="$emit('pick', $event ?? '')"
+      />
       <p v-if="fault" class="fault" role="alert">{{ t('section.beside.failed', { reason: fault }) }}</p>
       <table v-if="beside">
         <thead>

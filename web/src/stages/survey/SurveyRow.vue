@@ -4,8 +4,10 @@ import { onBeforeUnmount } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Surface } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
+import CellPick from '@/shared/ui/CellPick.vue'
 import DoubtNote from '@/shared/ui/DoubtNote.vue'
 import FigureText from '@/shared/ui/FigureText.vue'
+import type { Choice } from '@/shared/ui/PickOne.vue'
 import VerdictMark from '@/shared/ui/VerdictMark.vue'
 import { fields, type Field } from './columns'
 import type { SurveyGrid } from './grid'
@@ -16,7 +18,7 @@ const props = defineProps<{
   index: number
   grid: SurveyGrid
   mayEdit: boolean
-  selects: Partial<Record<Field, readonly string[]>>
+  selects: Partial<Record<Field, readonly Choice[]>>
 }>()
 const emit = defineEmits<{
   step: [event: KeyboardEvent, row: number, field: Field, by: number]
@@ -44,8 +46,8 @@ function leave(event: KeyboardEvent, field: Field) {
   input.value = props.grid.valueOf(props.row, field)
 }
 
-function choose(event: Event, field: Field) {
-  props.grid.type(props.row, field, (event.target as HTMLSelectElement).value)
+function choose(field: Field, picked = '') {
+  props.grid.type(props.row, field, picked)
   void props.grid.commit(props.row, field)
 }
 
@@ -65,17 +67,15 @@ onBeforeUnmount(() => {
       <span v-else class="quiet">–</span>
     </th>
     <td v-for="field in fields" :key="field" :class="field">
-      <select
+      <CellPick
         v-if="selects[field]"
-        :value="grid.valueOf(row, field)"
+        :model-value="grid.valueOf(row, field)"
+        :label="listed([t(`survey.col.${field}`), row.name])"
+        :options="selects[field]"
         :disabled="!mayEdit"
         :data-cell="`${index}.${field}`"
-        :aria-label="listed([t(`survey.col.${field}`), row.name])"
-        @keydown.esc="($event.target as HTMLElement).blur()"
-        @change="choose($event, field)"
-      >
-        <option v-for="one in selects[field]" :key="one" :value="one">{{ t(`${field}.${one}`) }}</option>
-      </select>
+        @update:model-value="choose(field, $event)"
+      />
       <input
         v-else
         :value="usable(field) ? grid.valueOf(row, field) : ''"

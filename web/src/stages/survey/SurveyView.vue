@@ -9,8 +9,9 @@ import { useSession } from '@/shared/state/session'
 import { useUndo } from '@/shared/state/undo'
 import FindingsList from '@/shared/ui/FindingsList.vue'
 import MeetingNote from '@/shared/ui/MeetingNote.vue'
+import type { Choice } from '@/shared/ui/PickOne.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
-import { fields, type Field } from './columns'
+import { fields, SHAPES, type Field } from './columns'
 import { useSurveyGrid } from './grid'
 import { pastedRows } from './paste'
 import { useRowWindow } from './rowWindow'
@@ -33,9 +34,11 @@ const newFault = ref('')
 const mayEdit = computed(() => session.may('edit'))
 const inHand = computed(() => grid.rows.value.find((row) => row.id === reader.inHand[props.job]) ?? grid.rows.value[0])
 const sketchOf = (id: string) => board.data.value?.rows.find((row) => row.id === id)?.sketch ?? []
-const selects = computed<Partial<Record<Field, readonly string[]>>>(() => ({
-  kind: choices.data.value?.kinds.map((k) => k.kind) ?? [],
-  shape: ['rectangle', 'gable', 'roofPlane', 'band', 'bays', 'box', 'outline'],
+const named = (field: Field, values: readonly string[]) =>
+  values.map((value) => ({ value, text: t(`${field}.${value}`) }))
+const selects = computed<Partial<Record<Field, readonly Choice[]>>>(() => ({
+  kind: named('kind', choices.data.value?.kinds.map((one) => one.kind) ?? []),
+  shape: named('shape', SHAPES),
 }))
 
 const cell = (row: number, field: Field) => document.querySelector<HTMLElement>(`[data-cell="${row}.${field}"]`)
@@ -257,36 +260,31 @@ table :deep(td) {
   padding: 0;
   vertical-align: top;
 }
-table :deep(td input),
-table :deep(td select) {
+table :deep(td > input) {
   width: 100%;
   min-height: 44px;
   padding: 0 6px;
   border: 0;
   background: transparent;
 }
-table :deep(td input::placeholder) {
+table :deep(td > input::placeholder) {
   color: var(--ink-2);
   opacity: 0.8;
 }
-table :deep(td select) {
-  appearance: none;
-  cursor: pointer;
+table :deep(.cell-pick) {
+  min-height: 44px;
+  padding-left: 6px;
 }
-table :deep(option) {
-  background: var(--sheet);
-}
-table :deep(td input:focus),
-table :deep(td select:focus) {
+table :deep(td > input:focus),
+table :deep(.cell-pick:focus) {
   outline: 2px solid var(--copper);
   outline-offset: -2px;
   background: var(--sheet);
 }
-table :deep(td input[aria-invalid='true']) {
+table :deep(td > input[aria-invalid='true']) {
   box-shadow: inset 0 -3px var(--hold);
 }
-table :deep(td input:disabled),
-table :deep(td select:disabled) {
+table :deep(td > input:disabled) {
   opacity: 1;
 }
 tbody :deep(th) {

@@ -10,6 +10,7 @@ import { useSession } from '@/shared/state/session'
 import type { Outcome } from '@/shared/keeping/editor'
 import { useCommandForm } from '@/shared/state/typedForm'
 import DoubtNote from '@/shared/ui/DoubtNote.vue'
+import PickField from '@/shared/ui/PickField.vue'
 
 /** Today's readings, typed from the instruments. What is typed outlives a refresh until it is taken down. */
 const props = defineProps<{ job: string; surface: string; answer: Schemas['WindowOfSurface'] }>()
@@ -25,6 +26,8 @@ const form = useCommandForm(
   () => ({ kind: 'reading', id: `${props.surface}/${v7()}`, within: props.job }),
 )
 const { values: typed, typed: inForm, faults, notice, busy } = form
+const dry = computed(() => ['', 'yes', 'no'].map((value) => ({ value, text: t(`window.dry.${value || 'keep'}`) })))
+const over = computed(() => ['', 'ice'].map((value) => ({ value, text: t(`window.over.${value || 'water'}`) })))
 const done = ref<Outcome | ''>('')
 const mayEdit = computed(() => session.may('record'))
 
@@ -109,22 +112,22 @@ async function save() {
       }}</em>
       <DoubtNote :doubt="form.doubtOf(field)" @other="form.submitOther(field, $event)" @right="form.right(field)" />
     </label>
-    <label class="field">
-      <span>{{ t('window.field.foundDry') }}</span>
-      <select v-model="typed.foundDry" class="input" name="foundDry" :disabled="!mayEdit">
-        <option value="">{{ t('window.dry.keep') }}</option>
-        <option value="yes">{{ t('window.dry.yes') }}</option>
-        <option value="no">{{ t('window.dry.no') }}</option>
-      </select>
+    <PickField
+      v-model="typed.foundDry"
+      name="foundDry"
+      :label="t('window.field.foundDry')"
+      :options="dry"
+      :disabled="!mayEdit"
+    >
       <em class="small quiet">{{ last('foundDry') }}</em>
-    </label>
-    <label class="field">
-      <span>{{ t('window.field.humidityOver') }}</span>
-      <select v-model="typed.humidityOver" class="input" name="humidityOver" :disabled="!mayEdit">
-        <option value="">{{ t('window.over.water') }}</option>
-        <option value="ice">{{ t('window.over.ice') }}</option>
-      </select>
-    </label>
+    </PickField>
+    <PickField
+      v-model="typed.humidityOver"
+      name="humidityOver"
+      :label="t('window.field.humidityOver')"
+      :options="over"
+      :disabled="!mayEdit"
+    />
     <details class="about" :open="about.some((field) => typed[field] || faults[field])">
       <summary>{{ t('window.about') }}</summary>
       <div class="fields">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, ask } from '@/shared/api/client'
 import { useProblems } from '@/shared/figures/problems'
@@ -8,6 +8,7 @@ import { useBuilding, useSurveyEdits } from '@/shared/state/survey'
 import { useTakeOff } from '@/shared/state/takeOff'
 import TakenOff from '@/shared/ui/TakenOff.vue'
 import FigureText from '@/shared/ui/FigureText.vue'
+import PickField from '@/shared/ui/PickField.vue'
 import BufferCard from './BufferCard.vue'
 
 /** Spaces beside the rooms that float between warm and cold, and the pressure of warm air over the height. */
@@ -18,7 +19,8 @@ const building = useBuilding(() => props.job)
 const edits = useSurveyEdits(() => props.job)
 const { byField } = useProblems()
 const name = ref('')
-const kind = ref<'attic' | 'crawl' | 'basement'>('attic')
+const kind = ref('attic')
+const kinds = computed(() => ['attic', 'crawl', 'basement'].map((value) => ({ value, text: t(`buffer.${value}`) })))
 const fault = ref('')
 
 const off = useTakeOff((id) =>
@@ -70,14 +72,7 @@ async function add() {
         <span>{{ t('survey.building.name') }}</span>
         <input v-model="name" class="input" maxlength="120" :aria-invalid="!!fault" />
       </label>
-      <label class="field">
-        <span>{{ t('survey.building.kind') }}</span>
-        <select v-model="kind" class="input">
-          <option v-for="one in ['attic', 'crawl', 'basement'] as const" :key="one" :value="one">
-            {{ t(`buffer.${one}`) }}
-          </option>
-        </select>
-      </label>
+      <PickField v-model="kind" :label="t('survey.building.kind')" :options="kinds" />
       <button type="submit" class="button" :disabled="!name.trim()">{{ t('survey.building.add') }}</button>
       <em class="fault">{{ fault }}</em>
     </form>

@@ -10,6 +10,7 @@ import { useComplaints, useSurveyEdits } from '@/shared/state/survey'
 import { useTakeOff } from '@/shared/state/takeOff'
 import TakenOff from '@/shared/ui/TakenOff.vue'
 import FigureText from '@/shared/ui/FigureText.vue'
+import PickField from '@/shared/ui/PickField.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import SurveyFrame from '../SurveyFrame.vue'
 import BuildingPanel from './BuildingPanel.vue'
@@ -38,11 +39,8 @@ const kinds: Schemas['ComplaintKind'][] = [
   'iceAtEaves',
   'noise',
 ]
-const next = ref<{ kind: Schemas['ComplaintKind']; place: string; words: string }>({
-  kind: 'coldFloor',
-  place: '',
-  words: '',
-})
+const offered = computed(() => kinds.map((value) => ({ value, text: t(`complaint.${value}`) })))
+const next = ref({ kind: 'coldFloor', place: '', words: '' })
 
 async function send(answer: Promise<Complaint[]>) {
   try {
@@ -151,12 +149,7 @@ const rows = (one: Complaint) => [
       </article>
       <TakenOff :off="off" />
       <form v-if="!locked" novalidate @submit.prevent="add">
-        <label class="field">
-          <span>{{ t('survey.complaints.kind') }}</span>
-          <select v-model="next.kind" class="input">
-            <option v-for="kind in kinds" :key="kind" :value="kind">{{ t(`complaint.${kind}`) }}</option>
-          </select>
-        </label>
+        <PickField v-model="next.kind" :label="t('survey.complaints.kind')" :options="offered" />
         <label class="field">
           <span>{{ t('survey.complaints.place') }}</span>
           <input v-model="next.place" class="input" maxlength="120" />

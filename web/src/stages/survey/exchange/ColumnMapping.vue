@@ -3,6 +3,7 @@ import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
 import { useChoices } from '@/shared/state/job'
+import PickOne from '@/shared/ui/PickOne.vue'
 
 /** Which column is which field, and in what unit. What is set here is remembered for the next file of the same kind. */
 const props = defineProps<{ found: Schemas['ImportAnswer'] }>()
@@ -17,9 +18,16 @@ watch(
   (now) => (columns.value = now.map((column) => ({ ...column }))),
 )
 const fields = computed(() => choices.data.value?.importFields ?? [])
-const units = computed(() => choices.data.value?.importUnits ?? [])
+const units = computed(() => [
+  { value: '', text: t('survey.exchange.ownUnit') },
+  ...(choices.data.value?.importUnits ?? []).map((unit) => ({ value: unit, text: unit })),
+])
 const taken = (field: string, but: number) =>
   field !== '' && columns.value.some((column, i) => i !== but && column.field === field)
+const fieldsFor = (at: number) => [
+  { value: '', text: t('survey.exchange.leaveOut') },
+  ...fields.value.map((field) => ({ value: field, text: t(`survey.import.${field}`), disabled: taken(field, at) })),
+]
 const tell = () => emit('change', columns.value, comma.value)
 const separator = computed(() => (props.found.delimiter === 'tab' ? t('survey.exchange.tab') : props.found.delimiter))
 </script>
@@ -45,31 +53,25 @@ const separator = computed(() => (props.found.delimiter === 'tab' ? t('survey.ex
           <tr>
             <th scope="row">{{ t('survey.exchange.takeAs') }}</th>
             <td v-for="(column, i) in columns" :key="i">
-              <select
+              <PickOne
                 v-model="column.field"
-                class="input"
-                :aria-label="t('survey.exchange.takeColumn', { column: column.header })"
-                @change="tell"
-              >
-                <option value="">{{ t('survey.exchange.leaveOut') }}</option>
-                <option v-for="field in fields" :key="field" :value="field" :disabled="taken(field, i)">
-                  {{ t(`survey.import.${field}`) }}
-                </option>
-              </select>
+                class="pick"
+                :label="t('survey.exchange.takeColumn', { column: column.header })"
+                :options="fieldsFor(i)"
+                @update:model-value="tell"
+              />
             </td>
           </tr>
           <tr>
             <th scope="row">{{ t('survey.exchange.unit') }}</th>
             <td v-for="(column, i) in columns" :key="i">
-              <select
+              <PickOne
                 v-model="column.unit"
-                class="input"
-                :aria-label="t('survey.exchange.unitOf', { column: column.header })"
-                @change="tell"
-              >
-                <option value="">{{ t('survey.exchange.ownUnit') }}</option>
-                <option v-for="unit in units" :key="unit" :value="unit">{{ unit }}</option>
-              </select>
+                class="pick"
+                :label="t('survey.exchange.unitOf', { column: column.header })"
+                :options="units"
+                @update:model-value="tell"
+              />
             </td>
           </tr>
         </tbody>
@@ -96,8 +98,8 @@ th[scope='row'] {
   font-size: var(--text-s);
   color: var(--ink-2);
 }
-select {
-  min-width: 140px;
+.pick {
+  min-width: 180px;
 }
 .comma {
   display: inline-flex;

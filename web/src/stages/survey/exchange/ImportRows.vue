@@ -5,7 +5,10 @@ import type { FieldDoubt, Schemas } from '@/shared/api/client'
 import { useProblems } from '@/shared/figures/problems'
 import { useChoices } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
+import CellPick from '@/shared/ui/CellPick.vue'
 import DoubtNote from '@/shared/ui/DoubtNote.vue'
+import type { Choice } from '@/shared/ui/PickOne.vue'
+import { SHAPES } from '../columns'
 
 /** The rows of a file as they were read, line by line; cells at fault are mended here before anything is taken. */
 type Row = Schemas['CheckedRow']
@@ -41,14 +44,15 @@ const pages = computed(() => Math.max(1, Math.ceil(listed.value.length / PAGE)))
 watch(listed, () => (page.value = Math.min(page.value, pages.value - 1)))
 
 // Files write kinds and shapes in their own case; what is not one of ours stays to be seen and chosen anew.
-const choices = computed<Record<string, readonly string[]>>(() => ({
-  kind: offered.data.value?.kinds.map((one) => one.kind) ?? [],
-  shape: ['rectangle', 'gable', 'roofPlane', 'band', 'bays', 'box', 'outline'],
+const named = (field: string, values: readonly string[]) =>
+  values.map((value) => ({ value, text: t(`${field}.${value}`) }))
+const choices = computed<Record<string, readonly Choice[]>>(() => ({
+  kind: named('kind', offered.data.value?.kinds.map((one) => one.kind) ?? []),
+  shape: named('shape', SHAPES),
 }))
 const known = (field: string, text: string) =>
-  choices.value[field]?.find((one) =>
-    [one, t(`${field}.${one}`)].some((name) => name.toLowerCase() === text.toLowerCase()),
-  )
+  choices.value[field]?.find((one) => [one.value, one.text].some((name) => name.toLowerCase() === text.toLowerCase()))
+    ?.value
 
 const faultOf = (row: Row, field: string) => row.faults.find((fault) => fault.field === field)
 // What a person has looked at and found right is not marked again, however often the rows are checked.
@@ -92,19 +96,16 @@ const leaveOut = (row: Row) =>
               {{ row.line }} <em v-if="row.note" class="note">{{ t(`survey.exchange.note.${row.note}`) }}</em>
             </th>
             <td v-for="field in fields" :key="field">
-              <select
+              <CellPick
                 v-if="choices[field]"
-                :value="known(field, row.fields[field] ?? '')"
-                :aria-label="t('survey.exchange.cell', { field: label(field), line: row.line })"
-                :aria-invalid="!!faultOf(row, field)"
+                :model-value="known(field, row.fields[field] ?? '')"
+                :label="t('survey.exchange.cell', { field: label(field), line: row.line })"
+                :options="choices[field]"
+                :otherwise="row.fields[field]"
+                :fault="faultOf(row, field) && sentence(faultOf(row, field)!)"
                 :disabled="busy"
-                @change="mend(row, field, ($event.target as HTMLSelectElement).value)"
-              >
-                <option v-if="known(field, row.fields[field] ?? '') === undefined" :value="undefined">
-                  {{ row.fields[field] ?? '–' }}
-                </option>
-                <option v-for="one in choices[field]" :key="one" :value="one">{{ t(`${field}.${one}`) }}</option>
-              </select>
+                @update:model-value="mend(row, field, $event ?? '')"
+              />
               <input
                 v-else
                 :value="row.fields[field] ?? ''"
@@ -177,7 +178,6 @@ td:nth-last-child(2) {
 tr.faulty {
   background: var(--in-hand);
 }
-td > select,
 td > input {
   border: 0;
   background: transparent;
@@ -185,7 +185,6 @@ td > input {
   min-width: 120px;
   width: 100%;
 }
-td > select[aria-invalid='true'],
 td > input[aria-invalid='true'] {
   box-shadow: inset 0 -3px var(--hold);
 }

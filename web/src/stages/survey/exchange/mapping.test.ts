@@ -1,6 +1,7 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { shown } from '@/shared/testing/shown'
+import PickOne from '@/shared/ui/PickOne.vue'
 import ColumnMapping from './ColumnMapping.vue'
 
 const found = (rest: object = {}) => ({
@@ -25,15 +26,18 @@ beforeEach(() => setActivePinia(createPinia()))
 describe('columns of a table that is taken in', () => {
   it('offer a field once', async () => {
     const screen = await mapping()
-    const options = screen.findAll('select')[1]!.findAll('option')
-    const open = options.filter((option) => option.attributes('disabled') === undefined)
-    expect(open.map((option) => option.element.value)).toEqual(['', 'size', 'width'])
+    const open = screen
+      .findAllComponents(PickOne)[1]!
+      .props('options')
+      .filter((one) => !one.disabled)
+    expect(open.map((one) => one.value)).toEqual(['', 'size', 'width'])
   })
 
   it('tell which field and unit each is, and the comma, at every change', async () => {
     const screen = await mapping()
-    await screen.findAll('select')[1]!.setValue('width')
-    await screen.findAll('select')[3]!.setValue('m')
+    const [, field, , unit] = screen.findAllComponents(PickOne)
+    await field!.setValue('width')
+    await unit!.setValue('m')
     await screen.find('input[type=checkbox]').setValue(true)
     const [columns, comma] = screen.emitted('change')!.at(-1) as [{ field: string; unit: string }[], boolean]
     expect(columns[1]).toMatchObject({ field: 'width', unit: 'm' })

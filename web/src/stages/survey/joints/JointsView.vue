@@ -8,6 +8,7 @@ import { useSession } from '@/shared/state/session'
 import { useJoints, useSurveyEdits } from '@/shared/state/survey'
 import { useTakeOff } from '@/shared/state/takeOff'
 import TakenOff from '@/shared/ui/TakenOff.vue'
+import PickField from '@/shared/ui/PickField.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import SurveyFrame from '../SurveyFrame.vue'
 import JointCard from './JointCard.vue'
@@ -50,12 +51,13 @@ const kinds: Schemas['JointKind'][] = [
   'floorToWall',
   'doorToWall',
 ]
-const own = ref<{ kind: Schemas['JointKind']; first: string; second: string; beyond: string }>({
-  kind: 'deckToWall',
-  first: '',
-  second: '',
-  beyond: '',
-})
+const offered = computed(() => kinds.map((value) => ({ value, text: t(`joint.${value}`) })))
+const own = ref({ kind: 'deckToWall', first: '', second: '', beyond: '' })
+const named = computed(() => (surfaces.data.value ?? []).map((one) => ({ value: one.id, text: one.name })))
+const seconds = computed(() => [
+  { value: '', text: t('survey.joints.otherLayer') },
+  ...named.value.map((one) => ({ ...one, disabled: one.value === own.value.first })),
+])
 
 async function add(fields: Record<string, string>) {
   try {
@@ -122,27 +124,9 @@ async function addOwn() {
       </section>
       <form v-if="!locked && surfaces.data.value?.length" class="own" novalidate @submit.prevent="addOwn">
         <h2>{{ t('survey.joints.own') }}</h2>
-        <label class="field">
-          <span>{{ t('survey.joints.kind') }}</span>
-          <select v-model="own.kind" class="input">
-            <option v-for="kind in kinds" :key="kind" :value="kind">{{ t(`joint.${kind}`) }}</option>
-          </select>
-        </label>
-        <label class="field">
-          <span>{{ t('survey.joints.first') }}</span>
-          <select v-model="own.first" class="input">
-            <option v-for="s in surfaces.data.value" :key="s.id" :value="s.id">{{ s.name }}</option>
-          </select>
-        </label>
-        <label class="field">
-          <span>{{ t('survey.joints.second') }}</span>
-          <select v-model="own.second" class="input">
-            <option value="">{{ t('survey.joints.otherLayer') }}</option>
-            <option v-for="s in surfaces.data.value" :key="s.id" :value="s.id" :disabled="s.id === own.first">
-              {{ s.name }}
-            </option>
-          </select>
-        </label>
+        <PickField v-model="own.kind" :label="t('survey.joints.kind')" :options="offered" />
+        <PickField v-model="own.first" :label="t('survey.joints.first')" :options="named" />
+        <PickField v-model="own.second" :label="t('survey.joints.second')" :options="seconds" />
         <label v-if="!own.second" class="field">
           <span>{{ t('survey.joints.beyondName') }}</span>
           <input v-model="own.beyond" class="input" maxlength="120" />

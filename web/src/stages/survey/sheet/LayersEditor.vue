@@ -5,6 +5,7 @@ import type { Schemas } from '@/shared/api/client'
 import { useChoices } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
 import type { Typed } from '@/shared/state/typed'
+import PickOne from '@/shared/ui/PickOne.vue'
 
 /** Layers on one side of the foam, outermost first. The list is one field: it is kept whole, and comes back whole. */
 const props = defineProps<{
@@ -35,7 +36,9 @@ const lines = computed<Line[]>(() => {
     })
 })
 const materials = computed(() =>
-  [...(choices.data.value?.materials ?? [])].sort((a, b) => t(`material.${a}`).localeCompare(t(`material.${b}`))),
+  (choices.data.value?.materials ?? [])
+    .map((value) => ({ value, text: t(`material.${value}`) }))
+    .sort((a, b) => a.text.localeCompare(b.text)),
 )
 
 function change(at: number, part: keyof Line, text: string) {
@@ -69,14 +72,13 @@ function move(at: number, by: number) {
     <legend>{{ t(`survey.sheet.${field}`) }}</legend>
     <ol>
       <li v-for="(line, i) in lines" :key="i">
-        <select
-          class="input"
-          :value="line.material"
-          :aria-label="t('survey.sheet.layerMaterial', { n: i + 1 })"
-          @change="pick(i, ($event.target as HTMLSelectElement).value)"
-        >
-          <option v-for="id in materials" :key="id" :value="id">{{ t(`material.${id}`) }}</option>
-        </select>
+        <PickOne
+          :model-value="line.material"
+          :label="t('survey.sheet.layerMaterial', { n: i + 1 })"
+          :options="materials"
+          :disabled="locked"
+          @update:model-value="pick(i, $event ?? '')"
+        />
         <input
           class="input"
           :value="line.thickness"

@@ -10,6 +10,7 @@ import { useNotes, useSurveyEdits } from '@/shared/state/survey'
 import { useTakeOff } from '@/shared/state/takeOff'
 import { useCommandForm } from '@/shared/state/typedForm'
 import TakenOff from '@/shared/ui/TakenOff.vue'
+import PickField from '@/shared/ui/PickField.vue'
 
 /** What was found on the surface: leaks and what was traced, old insulation, pests, flues and lights with clearances, wiring and the like. */
 const props = defineProps<{ job: string; surface: string; locked: boolean }>()
@@ -36,8 +37,9 @@ const kinds: readonly Kind[] = [
   'penetration',
   'fixing',
 ]
-const clear: readonly Kind[] = ['flue', 'light', 'wiring']
-const kind = ref<Kind>('leak')
+const clear: readonly string[] = ['flue', 'light', 'wiring']
+const kind = ref<string>('leak')
+const offered = computed(() => kinds.map((value) => ({ value, text: t(`note.${value}`) })))
 
 const typed = useCommandForm(
   () => `notes.${props.surface}`,
@@ -112,12 +114,7 @@ const off = useTakeOff((id) => put(ask(api.DELETE('/api/notes/{id}', { params: {
     </ul>
     <TakenOff :off="off" />
     <form v-if="!locked" class="no-print" novalidate @submit.prevent="add">
-      <label class="field">
-        <span>{{ t('survey.notes.kind') }}</span>
-        <select v-model="kind" class="input" name="noteKind">
-          <option v-for="one in kinds" :key="one" :value="one">{{ t(`note.${one}`) }}</option>
-        </select>
-      </label>
+      <PickField v-model="kind" name="noteKind" :label="t('survey.notes.kind')" :options="offered" />
       <label v-for="field in asked" :key="field" class="field" :class="field">
         <span>{{ t(`survey.notes.field.${field}`) }}</span>
         <input

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
 import { api, ask } from '@/shared/api/client'
@@ -11,6 +11,7 @@ import { putSurface } from '@/shared/keeping/records/surface'
 import type { Surface } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
 import { useSurveyEdits } from '@/shared/state/survey'
+import PickField from '@/shared/ui/PickField.vue'
 
 /** Cuts the surface in two where depth or system changes. */
 const props = defineProps<{ job: string; surface: Surface }>()
@@ -22,7 +23,8 @@ const queries = useQueryClient()
 const reader = useReader()
 
 const open = ref(false)
-const along = ref(props.surface.cutAlong[0]!)
+const along = ref<string>(props.surface.cutAlong[0]!)
+const parts = computed(() => props.surface.cutAlong.map((value) => ({ value, text: t(`part.${value}`) })))
 const at = ref('')
 const name = ref('')
 const fault = ref('')
@@ -56,12 +58,7 @@ async function cut() {
   <section class="split no-print">
     <button v-if="!open" type="button" class="act" @click="open = true">{{ t('survey.sheet.split') }}</button>
     <form v-else novalidate @submit.prevent="cut">
-      <label class="field">
-        <span>{{ t('survey.sheet.along') }}</span>
-        <select v-model="along" class="input">
-          <option v-for="part in surface.cutAlong" :key="part" :value="part">{{ t(`part.${part}`) }}</option>
-        </select>
-      </label>
+      <PickField v-model="along" :label="t('survey.sheet.along')" :options="parts" />
       <label class="field">
         <span>{{ t('survey.sheet.at') }}</span>
         <input v-model="at" class="input" name="at" autofocus :aria-invalid="!!fault" />

@@ -3,6 +3,7 @@ import { ref } from 'vue'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Typed } from '@/shared/state/typed'
 import { figure, shown } from '@/shared/testing/shown'
+import PickOne from '@/shared/ui/PickOne.vue'
 import LayersEditor from './LayersEditor.vue'
 
 const choices = {
@@ -35,18 +36,21 @@ beforeEach(() => setActivePinia(createPinia()))
 describe('layers of an assembly', () => {
   it('are kept as one list', async () => {
     const { typed, screen } = await editor()
-    await screen.findAll('input')[1]!.setValue('5/8 in')
+    await screen.findAll('input.input')[1]!.setValue('5/8 in')
     expect(typed.type).toHaveBeenCalledWith('inboard', 'osb | 7/16 in; gypsum-board | 5/8 in')
     typed.drafts.value = { inboard: 'osb | 7/16 in; gypsum-board | 5/8 in' }
     await screen.vm.$nextTick()
-    expect(screen.findAll('input').map((input) => input.element.value)).toEqual(['7/16 in', '5/8 in'])
+    expect(screen.findAll<HTMLInputElement>('input.input').map((input) => input.element.value)).toEqual([
+      '7/16 in',
+      '5/8 in',
+    ])
   })
 
   it('take another material in its own thickness where the two are far apart, else as it was typed', async () => {
     const { typed, screen } = await editor()
-    await screen.findAll('select')[1]!.setValue('retarder-paint')
+    await screen.findAllComponents(PickOne)[1]!.setValue('retarder-paint')
     expect(typed.put).toHaveBeenLastCalledWith({ inboard: 'osb | 7/16 in; retarder-paint | 0.1 mm' })
-    await screen.findAll('select')[1]!.setValue('osb')
+    await screen.findAllComponents(PickOne)[1]!.setValue('osb')
     expect(typed.put).toHaveBeenLastCalledWith({ inboard: 'osb | 7/16 in; osb | 1/2 in' })
   })
 

@@ -5,6 +5,7 @@ import { ApiProblem } from '@/shared/api/client'
 import { entriesBelongTo } from '@/shared/keeping/entries'
 import { fault } from '@/shared/testing/recordServer'
 import { shown } from '@/shared/testing/shown'
+import PickOne from '@/shared/ui/PickOne.vue'
 import SplitForm from './SplitForm.vue'
 
 const post = vi.hoisted(() => vi.fn())
@@ -38,7 +39,7 @@ beforeEach(() => {
 describe('cutting a surface in two', () => {
   it('asks along which part and where, names the second after the first, and goes on to it', async () => {
     const screen = await open()
-    await screen.find('select').setValue('length')
+    await screen.getComponent(PickOne).setValue('length')
     await screen.find('[name=at]').setValue("12'")
     await cut(screen)
     const [path, { params, body }] = post.mock.calls[0]! as [
