@@ -48,7 +48,7 @@ public sealed class BrokenTextTests(Product product)
             );
             status.ShouldBe(400);
             said["faults"]!.AsArray().ShouldHaveSingleItem()!.Text("field").ShouldBe(field);
-            said.Text("detail").ShouldBe($"{field}: A character in this cannot be kept. Type it anew.");
+            said.Text("detail").ShouldBe($"{field}: A character in this cannot be saved. Type it again.");
         }
 
         using var request = new HttpRequestMessage(HttpMethod.Patch, "/api/firm")

@@ -30,7 +30,7 @@ public sealed class PlaceTests(Product product)
         year["air"]![0]!["outdoorTemp"]!.Number("amount").ShouldBe(-10, 1e-9);
         var (refused, why) = await client.SendJsonAsync(HttpMethod.Delete, $"/api/places/{place.Text("id")}", new { });
         refused.ShouldBe(409);
-        why.Text("detail").ShouldContain("Jobs that name this place: 1.");
+        why.Text("detail").ShouldContain("Jobs that use this place: 1.");
 
         // The job goes out with its place and comes in with it.
         var file = await client.GetByteArrayAsync($"/api/jobs/{job.Text("id")}/file", TestContext.Current.CancellationToken);

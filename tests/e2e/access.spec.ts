@@ -54,7 +54,7 @@ test('the drawer, the dialogs and the empty states are free of access faults', a
   await clean(page, 'new job')
   const { job, surface } = await ownJob(page, 'Empty states')
   await page.goto(`/jobs/${job}/section/${surface}`)
-  await expect(page.getByText('Choose the foam, then a thickness.')).toBeVisible()
+  await expect(page.getByText('Choose the foam, then set a thickness.')).toBeVisible()
   await clean(page, 'section without foam')
   await page.keyboard.press('?')
   await expect(page.getByText('next and previous surface')).toBeVisible()
@@ -72,7 +72,7 @@ test('the drawer, the dialogs and the empty states are free of access faults', a
   await page.goto(`/jobs/${ferry.job}/sets/${ferry.surface('Slip hall roof')}`)
   await expect(page.getByText('sets to load')).toBeVisible()
   await page.keyboard.press('w')
-  await expect(page.getByText('Follow it with a pocket calculator.')).toBeVisible()
+  await expect(page.getByText('You can follow it with a pocket calculator.')).toBeVisible()
   await clean(page, 'workings')
 })
 

@@ -251,7 +251,7 @@ test('a page left in mid-queue saves all of it', async ({ page }) => {
   await slowServer(page, 400)
   for (const [column, text] of [
     ['Size', '8 m x 3 m'],
-    ['Alike', '2'],
+    ['Count', '2'],
     ['Depth', '140 mm'],
     ['Spacing', '600 mm'],
   ] as const) {
@@ -329,13 +329,13 @@ test('somebody else who signs in again over a screen gets a screen of their own'
 test('cancelling a form forgets what was typed in it; a refresh does not', async ({ page }) => {
   const { job } = await ownJob(page, 'Cancelled', 'metric')
   await page.goto(`/jobs/${job}`)
-  await page.getByRole('button', { name: /Change/ }).click()
+  await page.getByRole('button', { name: /Edit/ }).click()
   const crew = page.getByLabel('Crew', { exact: true })
   await crew.fill('Heron')
   await page.reload()
-  await page.getByRole('button', { name: /Change/ }).click()
+  await page.getByRole('button', { name: /Edit/ }).click()
   await expect(crew).toHaveValue('Heron')
   await page.getByRole('button', { name: 'Cancel' }).click()
-  await page.getByRole('button', { name: /Change/ }).click()
+  await page.getByRole('button', { name: /Edit/ }).click()
   await expect(crew).toHaveValue('')
 })

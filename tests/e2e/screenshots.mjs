@@ -42,8 +42,8 @@ await shoot('survey-baseline', `/jobs/${ferry.job}/survey/baseline`, 'Leakage ar
   await page.getByRole('heading', { name: 'Thermal picture' }).scrollIntoViewIfNeeded()
   await page.mouse.wheel(0, 420)
 })
-await shoot('choose', at(ferry, 'choose', 'Teaching wing walls'), 'What would change it')
-await shoot('choose-compare', at(ferry, 'choose', 'Slip hall walls'), 'What would change it', async () => {
+await shoot('choose', at(ferry, 'choose', 'Teaching wing walls'), 'What would change the choice')
+await shoot('choose-compare', at(ferry, 'choose', 'Slip hall walls'), 'What would change the choice', async () => {
   for (const lane of [0, 1]) await page.locator('article').nth(lane).getByRole('button', { name: 'Compare' }).click()
   await page
     .getByRole('heading', { name: 'Two systems side by side' })
@@ -58,7 +58,7 @@ await page.request.post(`${base}/api/jobs/${ferry.job}/bids`)
 await page.request.patch(`${base}/api/jobs/${ferry.job}`, {
   data: { version: null, units: 'us', fields: { workDate: '2027-01-18' } },
 })
-await shoot('price', `/jobs/${ferry.job}/price`, 'Keep as a bid', async () => page.mouse.wheel(0, 120))
+await shoot('price', `/jobs/${ferry.job}/price`, 'Save this quote', async () => page.mouse.wheel(0, 120))
 await shoot('past-jobs', '/past-jobs', 'Plover')
 await page.request.patch(`${base}/api/jobs/${ferry.job}`, {
   data: { version: null, units: 'us', fields: { workDate: '' } },

@@ -7,7 +7,7 @@ test('another system is drawn under the section and held against it, in any seas
   await page.goto(`/jobs/${id}/section/${surface('Teaching wing walls')}`)
   await page.getByRole('button', { name: 'Compare with another system' }).click()
   // The other systems are weighed first; the list comes when they are.
-  const other = pickField(page, 'Draw beside it')
+  const other = pickField(page, 'Compare with')
   await pick(other, /^Closed cell:/)
   const row = page.getByRole('row', { name: /^Permeance/ })
   await expect(row).toContainText('Class III')

@@ -11,7 +11,7 @@ test('slips in the grid are answered at their cell and what was typed stays, eve
   const slips: [string, string, RegExp][] = [
     ['Size', 'twelve x 9', /not a number/],
     ['Openings', "30' x 20'", /larger than the surface/],
-    ['Alike', '-3', /out of range: 1 to 999/],
+    ['Count', '-3', /out of range: 1 to 999/],
     ['Depth', '900 in', /out of range/],
     ['Spacing', '20 C', /does not fit here/],
   ]
@@ -42,7 +42,7 @@ test('an absurd thickness, humidity and temperature are named with their range',
   await page.locator('input[name=humidity]').fill('140 %')
   await page.getByLabel('Air at the work').fill('400 C')
   await page.locator('input[name=drumA]').fill('warm')
-  await page.getByRole('button', { name: 'Take down' }).click()
+  await page.getByRole('button', { name: 'Save', exact: true }).click()
   await expect(page.getByText(/140 % is out of range: 1 % to 100 %/)).toBeVisible()
   await expect(page.getByText(/400 C is out of range/)).toBeVisible()
   await expect(page.getByText(/“warm” is not a number/)).toBeVisible()
@@ -57,7 +57,7 @@ test('undo takes an edit back, and a surface taken off returns', async ({ page }
   await expect(page.getByRole('rowheader', { name: /300 ft²/ })).toBeVisible()
   await page.keyboard.press('Control+z')
   await expect(page.getByRole('rowheader', { name: /216 ft²/ })).toBeVisible()
-  await page.getByRole('button', { name: 'Take off North wall' }).click()
+  await page.getByRole('button', { name: 'Delete North wall' }).click()
   await expect(page.getByText('No surface yet. Type a name')).toBeVisible()
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(cell(page, 'Size', 'North wall')).toHaveValue(`24'0" x 9'0"`)
@@ -104,7 +104,7 @@ test('a sign-in that runs out in mid-edit asks again and then saves what was typ
   await cell(page, 'Size', 'North wall').fill("50' x 10'")
   await context.clearCookies()
   await cell(page, 'Size', 'North wall').press('Tab')
-  await expect(page.getByText('Your sign-in has run out')).toBeVisible()
+  await expect(page.getByText('You have been signed out')).toBeVisible()
   await expect(cell(page, 'Size', 'North wall')).toHaveValue("50' x 10'")
   const dialog = page.getByRole('dialog')
   await dialog.getByLabel('Password').fill(password)
@@ -161,7 +161,7 @@ test('a file that cannot be made is told in a sentence, and the page stays', asy
   const places: [string, RegExp[], string][] = [
     [`/jobs/${job.id}/price`, [/For the customer, PDF/, /Internal, PDF/, /Internal, workbook/], 'Price of the job'],
     [`/jobs/${job.id}/order`, [/Load list as PDF/], 'Order and load'],
-    [`/jobs/${job.id}/survey/exchange`, [/^CSV$/, /^XLSX$/, /Job file/], 'Take surfaces out'],
+    [`/jobs/${job.id}/survey/exchange`, [/^CSV$/, /^XLSX$/, /Job file/], 'Export surfaces'],
   ]
   await page.route(/\/api\/jobs\/[^/]+\/(surfaces\.|file|papers)/, (route) =>
     route.request().method() === 'GET' && route.request().url().endsWith('/papers')

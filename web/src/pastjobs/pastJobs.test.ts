@@ -187,6 +187,6 @@ describe('what a crew yields', () => {
     const cards = screen.findAll('article')
     expect(cards[0]!.text()).toContain('0.980')
     expect(cards[0]!.text()).not.toContain('scatter')
-    expect(cards[1]!.text()).toContain('scatter by 1/8 in')
+    expect(cards[1]!.text()).toContain('vary by 1/8 in')
   })
 })

@@ -115,7 +115,7 @@ describe('a token', () => {
     let queries: QueryClient | undefined
     const screen = await shown(ProgramsPanel, {}, (client) => (queries = client))
     await screen.get('form').trigger('submit')
-    expect(screen.get('em.fault').text()).toBe('Something is needed here.')
+    expect(screen.get('em.fault').text()).toBe('This is required.')
     const [name, days] = screen.findAll('input.input')
     await name!.setValue('Sheet')
     await days!.setValue('a year')
@@ -164,7 +164,7 @@ describe('one’s own sign-in', () => {
         .get('form')
         .findAll('em.fault')
         .map((one) => one.text()),
-    ).toEqual(['Something is needed here.', 'Something is needed here.'])
+    ).toEqual(['This is required.', 'This is required.'])
     expect(server.ask).not.toHaveBeenCalledWith(expect.objectContaining({ asked: 'PUT /api/session/password' }))
   })
 
@@ -213,7 +213,7 @@ describe('a code besides the password', () => {
     })
     const screen = await shown(SecondStepPanel)
     await screen.get('form').trigger('submit')
-    expect(screen.get('em.fault').text()).toBe('Something is needed here.')
+    expect(screen.get('em.fault').text()).toBe('This is required.')
     await typeInto(screen, 'mine')
     expect(screen.text()).toContain('ABCD EFGH IJ')
     answers({
@@ -230,7 +230,7 @@ describe('a code besides the password', () => {
     answers({ 'GET /api/session/second-step': { ...on, isAsked: true } })
     const screen = await shown(SecondStepPanel)
     expect(screen.text()).toContain('Your firm asks for it')
-    expect(screen.findAll('button').map((one) => one.text())).toEqual(['Set it up anew'])
+    expect(screen.findAll('button').map((one) => one.text())).toEqual(['Set it up again'])
   })
 
   it('is asked for at sign-in once the password is right, and a wrong one is typed anew', async () => {
@@ -272,7 +272,7 @@ describe('what has to be done before anything else', () => {
     answers({ 'GET /api/session/devices': [device({})], 'GET /api/session': { ...asked, task: null } })
     useSession().person = asked as never
     const screen = await shown(OwnAccessView)
-    expect(screen.get('.task').text()).toContain('Choose one of your own')
+    expect(screen.get('.task').text()).toContain('Choose your own')
     const [current, next] = screen.findAll('input[type=password]')
     await current!.setValue('given')
     await next!.setValue('seven grey herons')

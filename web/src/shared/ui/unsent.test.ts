@@ -89,7 +89,7 @@ describe('what is not sent', () => {
     await vi.waitFor(() => expect(shelf.value.records).toEqual({}))
     expect(send.mock.calls[1]![0]).toMatchObject({ version: 5, fields: { name: 'Mine' } })
     await flushPromises()
-    expect(list.textContent).toContain('Everything has been sent.')
+    expect(list.textContent).toContain('Everything is sent.')
   })
 
   it('tells systems by their names, never by an id', async () => {

@@ -68,10 +68,10 @@ describe('warming drums', () => {
     const screen = await shown(DrumsWarming, { lines, night: figure(-7, '19 °F') })
     const rows = screen.findAll('tbody tr').map((row) => row.findAll('td').map((cell) => cell.text()))
     expect(rows).toEqual([
-      ['from 8 h 30 before, 1 kWh, 0.20', 'not had'],
+      ['from 8 h 30 before, 1 kWh, 0.20', 'none here'],
       ['never warm enough', 'from 7 h 00 before, 1 kWh, 0.20'],
     ])
-    expect(screen.text()).toContain('From 19 °F')
+    expect(screen.text()).toContain('start at 19 °F')
   })
 })
 

@@ -89,7 +89,7 @@ async function addOwn() {
     <ProblemNote v-if="joints.error.value" :problem="joints.error.value" @retry="joints.refetch()" />
     <ElSkeleton v-else-if="!joints.data.value" :rows="6" animated />
     <template v-else>
-      <h2>{{ t('survey.joints.count', { count: standing.length, open }) }}</h2>
+      <h2>{{ t('survey.joints.count', { count: standing.length, open }, standing.length) }}</h2>
       <p v-if="standing.length === 0" class="quiet empty">{{ t('survey.joints.none') }}</p>
       <div class="cards">
         <JointCard

@@ -61,9 +61,9 @@ describe('layers of an assembly', () => {
         .findAll('button')
         .find((button) => label.test(button.attributes('aria-label') ?? button.text()))!
         .trigger('click')
-    await press(/further out/)
+    await press(/outward/)
     expect(typed.put).toHaveBeenLastCalledWith({ inboard: 'gypsum-board | 1/2 in; osb | 7/16 in' })
-    await press(/^Take layer 1 off/)
+    await press(/^Delete layer 1/)
     expect(typed.put).toHaveBeenLastCalledWith({ inboard: 'gypsum-board | 1/2 in' })
     await press(/^Add/)
     expect(typed.put).toHaveBeenLastCalledWith({

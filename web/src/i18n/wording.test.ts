@@ -1,0 +1,33 @@
+import { expect, it } from 'vitest'
+import en from './en.json'
+
+const messages = (node: object, path = ''): [string, string][] =>
+  Object.entries(node).flatMap(([key, value]) =>
+    typeof value === 'object' && value !== null
+      ? messages(value as object, `${path}${key}.`)
+      : [[path + key, String(value)]],
+  )
+const holding = (words: RegExp) => messages(en).filter(([, text]) => words.test(text))
+
+// What made people stop and read again, with what is said instead: see the glossary.
+it.each([
+  ['save, add', /\bt(ake|akes|aken|ook) down\b/i],
+  ['delete, subtract', /\bt(ake|akes|aken|ook) (\{\w+\} |it |the \w+ )?off\b/i],
+  ['remove, undo', /\bt(ake|akes|aken|ook) (\{\w+\} |it )?(away|back)\b/i],
+  ['calculated', /\breckon/i],
+  ['is, is allowed', /\bstands?\b|\bstanding\b(?!\})/i],
+  ['median', /\bas often (enough )?as not\b/i],
+  ['trimmed off', /\bgoes in the bags\b/i],
+  ['absorbs water', /\bdrinks?\b/i],
+  ['conditions', /\bbears? on\b/i],
+  ['quote', /\bbids?\b/i],
+  ['prior', /\bwhat was thought\b/i],
+  ['import', /\b(brought|bring|brings) in\b/i],
+  ['repaired', /\bmend(ed|ing)?\b/i],
+  ['again', /\banew\b/i],
+  ['needs', /\bwants\b/i],
+])('says “%s” for what people stopped at', (_, words) => {
+  expect(holding(words)).toEqual([])
+})
+
+it('raises its voice nowhere', () => expect(holding(/!/)).toEqual([]))
