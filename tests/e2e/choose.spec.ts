@@ -128,7 +128,7 @@ test('paint comes in its own thickness, and over vented cladding it is retarder 
     data: { version: null, units: 'us', fields: { climateZone: '5A' } },
   })
   await page.goto(`/jobs/${at.job}/survey/surface/${at.surface}`)
-  const lining = page.getByRole('group', { name: 'Towards the room' })
+  const lining = page.getByRole('group', { name: 'Room side of the foam' })
   await lining.getByRole('button', { name: 'Add a layer' }).click()
   const kept = page.waitForResponse((answer) => answer.request().method() === 'PATCH' && answer.ok())
   await pick(pickField(lining, 'Material of layer 2'), 'interior paint')
@@ -138,7 +138,7 @@ test('paint comes in its own thickness, and over vented cladding it is retarder 
   await page.goto(`/jobs/${at.job}/choose/${at.surface}`)
   const batt = page.locator('article', { hasText: 'Batt alone' })
   await batt.getByRole('button', { name: 'Why' }).click()
-  await expect(batt.getByText('If the cladding is vented, say so')).toBeVisible()
+  await expect(batt.getByText('If the cladding is vented, tick it')).toBeVisible()
   await page.getByLabel('Cladding held off the wall, vented').check()
   await expect(batt.getByText('Wall table: Class III over vented cladding')).toBeVisible()
 })

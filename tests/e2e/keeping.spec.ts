@@ -251,7 +251,7 @@ test('a page left in mid-queue saves all of it', async ({ page }) => {
   await slowServer(page, 400)
   for (const [column, text] of [
     ['Size', '8 m x 3 m'],
-    ['Count', '2'],
+    ['Quantity', '2'],
     ['Depth', '140 mm'],
     ['Spacing', '600 mm'],
   ] as const) {

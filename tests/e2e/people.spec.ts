@@ -32,7 +32,7 @@ test('a role taken away in mid-edit takes hold at once; what was typed stays, an
   await dialog.getByLabel('Password').fill(password)
   await dialog.getByRole('button', { name: 'Sign in' }).click()
   await expect(theirs.getByText('Your role may not change this.').first()).toBeVisible()
-  await expect(theirs.getByText('You may look but not change anything')).toBeVisible()
+  await expect(theirs.getByText('You can look but not change anything')).toBeVisible()
   await expect(size).toHaveValue('8 m x 3 m')
   await expect(size).toBeDisabled()
 

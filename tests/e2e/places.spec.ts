@@ -47,7 +47,7 @@ test('a weather file becomes a place, and a job takes its year and design air fr
   await page.getByRole('button', { name: 'New job' }).click()
   await page.getByLabel('Name', { exact: true }).fill('Fen job')
   await pick(pickField(page, 'Place, for monthly means'), `${name} (6A)`)
-  await expect(page.getByText(`Taken from ${name}`)).toBeVisible()
+  await expect(page.getByText(`From ${name}`)).toBeVisible()
   await expect(page.getByLabel('Outdoor air, winter design', { exact: true }).first()).toHaveValue('-20.0 °C')
 })
 

@@ -172,7 +172,7 @@ test('past jobs come in from a table, one is left out with a reason, and the cre
   await picker.setInputFiles(table(`${head}\n${line.replace('1200', 'wide')}\n`))
   await expect(page.getByText(/Line 2:.*wide/)).toBeVisible()
   await picker.setInputFiles(table(`${head}\n${line}\n`))
-  await page.getByRole('button', { name: 'Take 1 job' }).click()
+  await page.getByRole('button', { name: 'Import 1 job' }).click()
   await expect(page.getByText('1 job imported.')).toBeVisible()
   await expect(page.getByRole('heading', { name: crew }).first()).toBeVisible()
   await page

@@ -79,7 +79,7 @@ test('files that cannot be read are answered by a sentence, and nothing is taken
     mimeType: 'image/heic',
     buffer: Buffer.concat([Buffer.from([0, 0, 0, 24]), Buffer.from('ftypheic'), Buffer.alloc(60)]),
   })
-  await expect(page.getByText('HEIC pictures are not taken.')).toBeVisible()
+  await expect(page.getByText('HEIC pictures cannot be read.')).toBeVisible()
   const huge = test.info().outputPath('huge.jpg')
   writeFileSync(huge, Buffer.alloc(49 * 1024 * 1024))
   await photos.setInputFiles(huge)

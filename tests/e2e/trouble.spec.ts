@@ -11,7 +11,7 @@ test('slips in the grid are answered at their cell and what was typed stays, eve
   const slips: [string, string, RegExp][] = [
     ['Size', 'twelve x 9', /not a number/],
     ['Openings', "30' x 20'", /larger than the surface/],
-    ['Count', '-3', /out of range: 1 to 999/],
+    ['Quantity', '-3', /out of range: 1 to 999/],
     ['Depth', '900 in', /out of range/],
     ['Spacing', '20 C', /does not fit here/],
   ]
@@ -143,14 +143,14 @@ test('a viewer sees everything and can change nothing', async ({ page }) => {
   await page.getByRole('link', { name: /ferry house/ }).click()
   await page.waitForURL(/\/jobs\//)
   await page.goto(`${page.url()}/survey`)
-  await expect(page.getByText('You may look but not change anything')).toBeVisible()
+  await expect(page.getByText('You can look but not change anything')).toBeVisible()
   await expect(cell(page, 'Size', 'Slip hall walls')).toBeDisabled()
 })
 
 test('the second firm sees nothing of the first', async ({ page }) => {
   const { job } = await ownJob(page, 'Private')
   await openJobs(page, stranger)
-  await expect(page.getByText('No job yet')).toBeVisible()
+  await expect(page.getByText('No jobs yet')).toBeVisible()
   await page.goto(`/jobs/${job}`)
   await expect(page.getByText('belongs to another firm')).toBeVisible()
 })

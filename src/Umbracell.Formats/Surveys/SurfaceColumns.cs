@@ -49,7 +49,6 @@ public static partial class SurfaceColumns
         ["baycount"] = "count",
         ["windows"] = "openings",
         ["lessopenings"] = "openings",
-        ["quantity"] = "repeats",
         ["qty"] = "repeats",
         ["times"] = "repeats",
         ["alike"] = "repeats",
@@ -69,7 +68,10 @@ public static partial class SurfaceColumns
         ["product"] = "sheet",
         ["foam"] = "sheet",
         ["foamthickness"] = "thickness",
+        // As tables of before called what the screen has another word for since: they still come in.
         ["reach"] = "access",
+        ["reached"] = "access",
+        ["helddown"] = "attachment",
         ["outside"] = "outboard",
         ["inside"] = "inboard",
     };
