@@ -147,7 +147,7 @@ public sealed class PaperTests(Product product)
         var count = line["orderCount"]!.GetValue<int>();
         count.ShouldBeGreaterThan(0);
         var rows = (await CsvAsync(client, await MakeAsync(client, job, "order"))).Split("\r\n");
-        var money = line["price"]!.Text("us").Replace(",", "", StringComparison.Ordinal);
+        var money = line["price"]!.Text("us").Replace(",", "", StringComparison.Ordinal).Trim('¤');
         rows[1]
             .ShouldStartWith(
                 $"Ordered job,2027-01-15,{order.Text("orderBy")},Marl CC-20,{count},{count},{count},{double.Parse(money, CultureInfo.InvariantCulture)}"

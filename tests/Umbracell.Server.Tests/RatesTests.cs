@@ -10,15 +10,15 @@ namespace Umbracell.Server.Tests;
 public sealed class RatesTests(Product product)
 {
     [Theory]
-    [InlineData("tearOff", "us", "2", "2.00 per ft²", "21.53 per m²")]
-    [InlineData("tearOff", "metric", "21.53", "2.00 per ft²", "21.53 per m²")]
-    [InlineData("scaffold", "metric", "0.5 per ft²", "0.50 per ft²", "5.38 per m²")]
+    [InlineData("tearOff", "us", "2", "¤2.00 per ft²", "¤21.53 per m²")]
+    [InlineData("tearOff", "metric", "21.53", "¤2.00 per ft²", "¤21.53 per m²")]
+    [InlineData("scaffold", "metric", "0.5 per ft²", "¤0.50 per ft²", "¤5.38 per m²")]
     [InlineData("battPace", "us", "160", "160.0 ft²/h", "14.9 m²/h")]
     [InlineData("maskPace", "us", "20 m2/h", "215.3 ft²/h", "20.0 m²/h")]
-    [InlineData("material:batt-13", "us", "0.9", "0.90 per ft²", "9.69 per m²")]
-    [InlineData("material:foam-board", "us", "1.1", "1.100 per bd ft", "0.466 per m² and mm")]
-    [InlineData("material:foam-board", "metric", "0.466", "1.100 per bd ft", "0.466 per m² and mm")]
-    [InlineData("crewHour", "us", "48.5", "48.50", "48.50")]
+    [InlineData("material:batt-13", "us", "0.9", "¤0.90 per ft²", "¤9.69 per m²")]
+    [InlineData("material:foam-board", "us", "1.1", "¤1.100 per bd ft", "¤0.466 per m² and mm")]
+    [InlineData("material:foam-board", "metric", "0.466", "¤1.100 per bd ft", "¤0.466 per m² and mm")]
+    [InlineData("crewHour", "us", "48.5", "¤48.50", "¤48.50")]
     public async Task A_rate_reads_alike_whoever_types_it(string field, string units, string typed, string us, string metric)
     {
         var client = await product.SignedInAsync(EditedRecords.FirmOwner);
@@ -38,7 +38,7 @@ public sealed class RatesTests(Product product)
             var seen = await owner.GetJsonAsync("/api/firm");
             await Task.WhenAll(KeepAsync(owner, seen, "crewHour", $"{40 + i}.11"), KeepAsync(estimator, seen, "rigDay", $"{100 + i}.22"));
             var firm = await owner.GetJsonAsync("/api/firm");
-            (Rate(firm, "crewHour").Text("us"), Rate(firm, "rigDay").Text("us")).ShouldBe(($"{40 + i}.11", $"{100 + i}.22"));
+            (Rate(firm, "crewHour").Text("us"), Rate(firm, "rigDay").Text("us")).ShouldBe(($"¤{40 + i}.11", $"¤{100 + i}.22"));
         }
     }
 
@@ -50,8 +50,8 @@ public sealed class RatesTests(Product product)
         await owner.SendJsonAsync(HttpMethod.Patch, "/api/firm", Asking.Typed(seen, "us", ("crewHour", "50")));
         var (status, refused) = await owner.SendJsonAsync(HttpMethod.Patch, "/api/firm", Asking.Typed(seen, "us", ("crewHour", "60")));
         status.ShouldBe(409);
-        Rate(refused["theirs"]!, "crewHour").Text("us").ShouldBe("50.00");
-        Rate(await owner.GetJsonAsync("/api/firm"), "crewHour").Text("us").ShouldBe("50.00");
+        Rate(refused["theirs"]!, "crewHour").Text("us").ShouldBe("¤50.00");
+        Rate(await owner.GetJsonAsync("/api/firm"), "crewHour").Text("us").ShouldBe("¤50.00");
     }
 
     // As the page does it: a refusal is looked at, and what the other left alone goes on top.

@@ -341,7 +341,7 @@ test('undo takes back edits of a job and of the rates of the firm, and makes the
   await page.keyboard.press('Control+z')
   await expect(hour).toHaveValue(rate)
   await page.keyboard.press('Control+y')
-  await expect(hour).toHaveValue('61.25')
+  await expect(hour).toHaveValue('$61.25')
   await page.keyboard.press('Control+z')
   await expect(hour).toHaveValue(rate)
 })
@@ -363,8 +363,8 @@ test('of the rates of the firm another person changes one, and is asked about wh
   await byOther({ rigDay: '311.5' })
   await hour.fill('62.25')
   await hour.press('Enter')
-  await expect(rig).toHaveValue('311.5')
-  await expect(hour).toHaveValue('62.25')
+  await expect(rig).toHaveValue('$311.5')
+  await expect(hour).toHaveValue('$62.25')
   await expect(unsent(page)).toHaveCount(0)
 
   await byOther({ crewHour: '63.75' })
@@ -374,7 +374,7 @@ test('of the rates of the firm another person changes one, and is asked about wh
   await page.getByRole('button', { name: 'Keep mine' }).first().click()
   await expect(unsent(page)).toHaveCount(0)
   await page.reload()
-  await expect(hour).toHaveValue('64.5')
+  await expect(hour).toHaveValue('$64.5')
 
   for (const [field, before] of [[hour, paid] as const, [rig, day] as const]) {
     await field.fill(before)

@@ -189,9 +189,9 @@ public static partial class QuantityParser
             return (pitch, wrong, null);
         }
 
-        if (dimension == Dimension.Money)
+        if (dimension is Dimension.Money or Dimension.MoneyPerArea or Dimension.MoneyPerBoard)
         {
-            text = PlainMoney(text);
+            text = dimension == Dimension.Money ? PlainMoney(text) : MoneySign().Replace(text, "");
         }
 
         if (!TryTakeTerm(text, dimension, out var first, out var rest))
@@ -351,7 +351,7 @@ public static partial class QuantityParser
     [GeneratedRegex(@"[\u00A0\u2007\u2009\u202F\u2002\u2003]|\s{2,}")]
     private static partial Regex OtherSpaces();
 
-    [GeneratedRegex(@"^\p{Sc}\s*|\s*\p{Sc}$")]
+    [GeneratedRegex(@"^(?:\p{Sc}|\p{L}{1,12}\.?)\s*(?=[-\d.])|\s*\p{Sc}$")]
     private static partial Regex MoneySign();
 
     [GeneratedRegex(@"^(?<rise>\d+(?:[.,]\d+)?)\s*(?:(?<deg>°|deg|degrees)|(?:[:/]|in)\s*(?<run>\d+(?:\.\d+)?))?$")]

@@ -9,6 +9,10 @@ public static class QuantityPrinter
     /// <summary>Fractions of an inch that are written; 1/8 by house rule.</summary>
     private const int EighthsPerInch = 8;
 
+    /// <summary>Stands before money for the sign of the firm's own, which the core does not know: the mark for a currency that is not
+    /// named (U+00A4). Whoever shows the figure puts the sign in its place.</summary>
+    public const string CurrencyMark = "¤";
+
     /// <summary>Whole numbers up to here are exact in a double.</summary>
     private const double LargestExact = 9e15;
 
@@ -39,7 +43,11 @@ public static class QuantityPrinter
             (Dimension.Chance, _) when value < 0.5 => "< 1 %",
             (Dimension.Chance, _) when value >= 99.5 => "> 99 %",
             (Dimension.HumidityPoints, _) => Trimmed(value, 1, way) + OneOrMore(value, " point", " points"),
-            (Dimension.Money, _) => Rounded(figure.Dimension, system, value, way),
+            (Dimension.Money, _) => CurrencyMark + Rounded(figure.Dimension, system, value, way),
+            (Dimension.MoneyPerArea or Dimension.MoneyPerBoard, _) => CurrencyMark
+                + Rounded(figure.Dimension, system, value, way)
+                + " "
+                + Units.Of(figure.Dimension, system).Symbol,
             _ => Rounded(figure.Dimension, system, value, way) + " " + Units.Of(figure.Dimension, system).Symbol,
         };
     }
@@ -126,7 +134,9 @@ public static class QuantityPrinter
         {
             Dimension.Resistance when system == UnitSystem.Us => "R-" + digits,
             Dimension.Transmittance when system == UnitSystem.Us => "U-" + digits,
-            Dimension.Number or Dimension.Money => digits,
+            Dimension.Number => digits,
+            Dimension.Money => CurrencyMark + digits,
+            Dimension.MoneyPerArea or Dimension.MoneyPerBoard => CurrencyMark + digits + " " + unit.Symbol,
             _ => digits + " " + unit.Symbol,
         };
     }
@@ -134,7 +144,7 @@ public static class QuantityPrinter
     /// <summary>The figure with its unit to five significant digits without noughts at its end, as a person would type it.</summary>
     public static string PrintAsTyped(Figure figure, UnitSystem system)
     {
-        var exact = PrintExact(figure, system);
+        var exact = PrintExact(figure, system).Replace(CurrencyMark, "", StringComparison.Ordinal);
         var end = exact.IndexOf(' ', StringComparison.Ordinal);
         var (digits, unit) = end < 0 ? (exact, "") : (exact[..end], exact[end..]);
         return (digits.Contains('.', StringComparison.Ordinal) ? digits.TrimEnd('0').TrimEnd('.') : digits) + unit;

@@ -22,7 +22,12 @@ internal sealed class PaperWords(UnitSystem units)
 
     /// <summary>The figure as this reader reads it; nothing where there is none.</summary>
     public string Print(FigureAnswer? figure) =>
-        figure is null ? "" : Writing.OfCatalog.Figure(units == UnitSystem.Us ? figure.Us : figure.Metric);
+        figure is null ? "" : Writing.OfCatalog.Figure((units == UnitSystem.Us ? figure.Us : figure.Metric).Replace(Mark, "", Ordinal));
+
+    // A paper names the money once, above its columns.
+    private const string Mark = QuantityPrinter.CurrencyMark;
+
+    private const StringComparison Ordinal = StringComparison.Ordinal;
 
     /// <summary>The figure, or a dash.</summary>
     public string PrintOrDash(FigureAnswer? figure) => figure is null ? None : Print(figure);

@@ -1,7 +1,7 @@
 import { createApp } from 'vue'
 import { describe, expect, it } from 'vitest'
 import { i18n } from './index'
-import { figureWriter, useWriting } from './writing'
+import { figureWriter, moneyWriter, useWriting } from './writing'
 
 let writing!: ReturnType<typeof useWriting>
 createApp({
@@ -12,6 +12,18 @@ createApp({
 })
   .use(i18n)
   .mount(document.createElement('div'))
+
+describe('money', () => {
+  it.each([
+    ['$', '¤1,234.50', '$1,234.50'],
+    ['$', '¤-12.00', '-$12.00'],
+    ['€', '¤4.48 per ft²', '€4.48 per ft²'],
+    ['CHF', '¤4.48', 'CHF\u00A04.48'],
+    ['Fr.', '¤-4.48', '-Fr.\u00A04.48'],
+    ['', '¤4.48', '4.48'],
+    ['$', '5 1/2 in', '5 1/2 in'],
+  ])('is written with the sign %s', (sign, core, read) => expect(moneyWriter(sign)(core)).toBe(read))
+})
 
 describe('a figure in another language', () => {
   const write = figureWriter('de-DE', {

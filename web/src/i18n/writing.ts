@@ -19,6 +19,15 @@ export function figureWriter(locale: string, words: Readonly<Record<string, stri
     printed.replace(told, (one) => (one === '.' ? marks.decimal! : one === ',' ? (marks.group ?? '') : words[one]!))
 }
 
+// What the core writes for the sign of the firm's money, which it does not know.
+const CURRENCY = /¤([-−]?)/g
+
+/** Puts the sign of the firm's money where the core left room for it: $12.50, -$12.50, CHF 12.50. */
+export function moneyWriter(sign: string) {
+  const before = /[\p{L}.]$/u.test(sign) ? `${sign}\u00A0` : sign
+  return (printed: string) => printed.replace(CURRENCY, (_, minus: string) => minus + before)
+}
+
 /** Lists, labels and notes put together as the reader's language does it. */
 export function useWriting() {
   const { t } = useI18n()

@@ -83,7 +83,8 @@ export function textOfPart(part: unknown, units: Units): string {
   if (Array.isArray(part)) return part.map((one) => textOfPart(one, units)).join('; ')
   if (typeof part !== 'object') return String(part)
   const of = part as Parts
-  if (typeof of[units] === 'string') return of[units]
+  // Money is typed without its sign.
+  if (typeof of[units] === 'string') return of[units].replace('¤', '')
   if (typeof of.material === 'string') return `${of.material} | ${textOfPart(of.thickness, units)}`
   return Object.values(of)
     .map((one) => textOfPart(one, units))

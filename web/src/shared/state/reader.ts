@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref, watchEffect } from 'vue'
-import { figureWriter } from '@/i18n/writing'
+import { figureWriter, moneyWriter } from '@/i18n/writing'
 import { i18n } from '@/i18n'
 import { api, type Figure, type Schemas } from '../api/client'
 
@@ -11,6 +11,7 @@ export type Theme = 'daylight' | 'attic'
 export const useReader = defineStore('reader', () => {
   const units = ref<Units>('us')
   const theme = ref<Theme>(localStorage.getItem('theme') === 'attic' ? 'attic' : 'daylight')
+  const currency = ref('')
   const inHand = ref<Record<string, string>>({})
 
   watchEffect(() => {
@@ -21,9 +22,11 @@ export const useReader = defineStore('reader', () => {
 
   const written = computed(() => figureWriter(i18n.global.t('writing.locale'), i18n.global.tm('figure')))
 
+  const money = computed(() => moneyWriter(currency.value))
+
   /** The figure as this person reads it. */
   function print(figure: Figure | null | undefined) {
-    return figure ? written.value(figure[units.value]) : ''
+    return figure ? money.value(written.value(figure[units.value])) : ''
   }
 
   /** The same of several, by name. */
@@ -40,5 +43,5 @@ export const useReader = defineStore('reader', () => {
     theme.value = theme.value === 'attic' ? 'daylight' : 'attic'
   }
 
-  return { units, theme, inHand, print, printAll, switchUnits, switchTheme }
+  return { units, theme, currency, inHand, print, printAll, switchUnits, switchTheme }
 })

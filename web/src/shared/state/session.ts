@@ -31,7 +31,7 @@ export const useSession = defineStore('session', () => {
     person.value = answer
     clockIs(answer.clock)
     entriesBelongTo(answer.id)
-    useReader().units = answer.units
+    Object.assign(useReader(), { units: answer.units, currency: answer.currency })
     sendWaiting()
   }
 

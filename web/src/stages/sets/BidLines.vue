@@ -3,7 +3,6 @@ import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
 import { useReader } from '@/shared/state/reader'
 import FigureText from '@/shared/ui/FigureText.vue'
-import MoneyNote from './MoneyNote.vue'
 import { useLineNames } from './lineNames'
 
 /** The lines of a bid in the order they add up, each with its working. */
@@ -49,7 +48,6 @@ const isSum = (line: Schemas['BidLineAnswer']) => ['overhead', 'profit', 'tax'].
       })
     }}
   </p>
-  <MoneyNote />
 </template>
 
 <style scoped>

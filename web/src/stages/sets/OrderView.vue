@@ -15,7 +15,6 @@ import PapersMade from '@/shared/ui/PapersMade.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import TypedField from '@/shared/ui/TypedField.vue'
 import DrumsWarming from './DrumsWarming.vue'
-import MoneyNote from './MoneyNote.vue'
 import SetsFrame from './SetsFrame.vue'
 import { useDrumText } from './drumText'
 
@@ -95,7 +94,6 @@ const findings = computed(() => (answer.value?.lines ?? []).flatMap((line) => li
             </tfoot>
           </table>
         </div>
-        <MoneyNote />
         <FindingLine v-for="one in answer.findings" :key="one.case" class="trailer" :finding="one" detail />
         <section class="drums">
           <h2>{{ t('order.col.blanket') }}</h2>

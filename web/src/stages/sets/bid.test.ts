@@ -3,7 +3,6 @@ import { flushPromises } from '@vue/test-utils'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { figure, shown, worked } from '@/shared/testing/shown'
 import { useReader } from '@/shared/state/reader'
-import { useSession } from '@/shared/state/session'
 import BidLines from './BidLines.vue'
 import KeptBid from './KeptBid.vue'
 import PricedSurfaces from './PricedSurfaces.vue'
@@ -36,14 +35,6 @@ describe('lines of a bid', () => {
     expect(rows[1]).not.toBe('batt-19')
     expect(rows[2]).toBe('Profit')
     expect(screen.get('tfoot').text()).toContain('6,945.00')
-  })
-
-  it('say whose money it is only where the firm told its sign', async () => {
-    const screen = await shown(BidLines, { bid })
-    expect(screen.text()).not.toContain('Money in')
-    useSession().person = { currency: '€', rights: [] } as never
-    await flushPromises()
-    expect(screen.text()).toContain('Money in €.')
   })
 
   it('follow the units of the reader', async () => {

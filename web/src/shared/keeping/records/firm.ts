@@ -1,5 +1,6 @@
 import type { QueryClient } from '@tanstack/vue-query'
 import { api, ask, type Schemas } from '../../api/client'
+import { useReader } from '../../state/reader'
 import { useSession } from '../../state/session'
 import { keeps, partIn } from '../kinds'
 import { keepsListed, type InList } from './listed'
@@ -32,6 +33,7 @@ keeps('firm', {
     queries.setQueryData(['firm'], firm)
     const { person } = useSession()
     if (person) person.currency = firm.currency
+    useReader().currency = firm.currency
     // Rates and practice bear on every choice and every price, and are among what the core beside the page is given.
     const bearOn = ['surface', 'job', 'supplies']
     void queries.invalidateQueries({ predicate: ({ queryKey: [kind] }) => bearOn.includes(kind as string) })
