@@ -46,13 +46,16 @@ router.beforeEach(async (to) => {
   }
 })
 
+// What a page opens that is not part of its first load.
+const FORMS = [() => import('./jobs/JobForm.vue')]
+
 /** Fetches the code of every page, one after another, once the first one stands: a page opens without a connection too, also one that
  * nobody has been to. What cannot be fetched now is fetched when it is opened. */
 export async function fetchPages() {
-  for (const route of router.getRoutes()) {
-    const page = route.components?.default
-    if (typeof page !== 'function') continue
+  const pages = router.getRoutes().map((route) => route.components?.default as unknown)
+  for (const part of [...pages, ...FORMS]) {
+    if (typeof part !== 'function') continue
     await whenIdle()
-    await (page as () => Promise<unknown>)().catch(() => undefined)
+    await (part as () => Promise<unknown>)().catch(() => undefined)
   }
 }

@@ -12,9 +12,9 @@ import BehindNote from '../shared/ui/BehindNote.vue'
 import VerdictMark from '../shared/ui/VerdictMark.vue'
 import JobDoubts from './JobDoubts.vue'
 import { useRoute } from 'vue-router'
-import JobForm from './JobForm.vue'
 
 /** Every surface at every stage: one mark and the one figure that matters there. */
+const JobForm = defineAsyncComponent(() => import('./JobForm.vue'))
 const PlaceZoneNote = defineAsyncComponent(() => import('@/places/PlaceZoneNote.vue'))
 const props = defineProps<{ job: string }>()
 type Row = Schemas['BoardRow']

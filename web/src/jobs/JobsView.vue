@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useWriting } from '@/i18n/writing'
 import { useQueryClient } from '@tanstack/vue-query'
-import { ref } from 'vue'
+import { defineAsyncComponent, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
 import type { Schemas } from '../shared/api/client'
@@ -15,8 +15,8 @@ import KeysDialog from '../shared/ui/KeysDialog.vue'
 import ProblemNote from '../shared/ui/ProblemNote.vue'
 import VerdictMark from '../shared/ui/VerdictMark.vue'
 import FileButton from '../shared/ui/FileButton.vue'
-import JobForm from './JobForm.vue'
 
+const JobForm = defineAsyncComponent(() => import('./JobForm.vue'))
 const { t } = useI18n()
 const { listed } = useWriting()
 const reader = useReader()
