@@ -24,9 +24,10 @@ secret() {
   cat "$file"
 }
 
-# start_cluster DATA
+# start_cluster DATA [SETTINGS]
 start_cluster() {
   DATA=$1
+  PG_SETTINGS=${2:-}
   PG_DATA="$DATA/postgres"
   PG_LOG="$DATA/postgres.log"
   { mkdir -p "$DATA/secrets" && chmod 700 "$DATA/secrets"; } || fail "the folder $DATA cannot be written to."
@@ -47,7 +48,7 @@ start_cluster() {
 
 launch_cluster() {
   as_database_account "$PG_BIN/pg_ctl" -D "$PG_DATA" -l "$PG_LOG" -w -t 60 \
-    -o "-p $PG_PORT -c listen_addresses=127.0.0.1 -c unix_socket_directories='' ${PG_SETTINGS:-}" start >/dev/null 2>&1
+    -o "-p $PG_PORT -c listen_addresses=127.0.0.1 -c unix_socket_directories='' $PG_SETTINGS" start >/dev/null 2>&1
 }
 
 cluster_lives() { kill -0 "$(head -n 1 "$PG_DATA/postmaster.pid" 2>/dev/null)" 2>/dev/null; }

@@ -351,7 +351,7 @@ public static partial class QuantityParser
     [GeneratedRegex(@"[\u00A0\u2007\u2009\u202F\u2002\u2003]|\s{2,}")]
     private static partial Regex OtherSpaces();
 
-    [GeneratedRegex(@"^(?:\p{Sc}|\p{L}{1,12}\.?)\s*(?=[-\d.])|\s*\p{Sc}$")]
+    [GeneratedRegex(@"^(?:\p{L}{0,3}\p{Sc}|\p{L}{1,3}\.?)\s*(?=[-\d.])|\s*\p{Sc}$")]
     private static partial Regex MoneySign();
 
     [GeneratedRegex(@"^(?<rise>\d+(?:[.,]\d+)?)\s*(?:(?<deg>°|deg|degrees)|(?:[:/]|in)\s*(?<run>\d+(?:\.\d+)?))?$")]

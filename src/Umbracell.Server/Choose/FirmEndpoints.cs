@@ -55,6 +55,9 @@ public sealed record RatesAnswer(
 
 internal static class FirmEndpoints
 {
+    // US$, CHF, Fr.: as long as what is read before an amount.
+    private const int LongestSign = 4;
+
     private static readonly FigureRange Price = new(0, 1_000_000, Dimension.Money);
 
     private static readonly FigureRange PerArea = new(0, 1_000_000, Dimension.MoneyPerArea);
@@ -159,7 +162,7 @@ internal static class FirmEndpoints
             );
         }
 
-        fields.Text("currency", 12, required: false, text => firm.Currency = text);
+        fields.Text("currency", LongestSign, required: false, text => firm.Currency = text);
         fields.YesNo("profitIsMarkup", yes => rates = rates with { ProfitIsMarkup = yes == true });
         JobChoosing.Schools(fields, firm.Practice, practice => firm.Practice = practice);
         FirmMargins.Take(fields, firm);

@@ -22,12 +22,10 @@ internal sealed class PaperWords(UnitSystem units)
 
     /// <summary>The figure as this reader reads it; nothing where there is none.</summary>
     public string Print(FigureAnswer? figure) =>
-        figure is null ? "" : Writing.OfCatalog.Figure((units == UnitSystem.Us ? figure.Us : figure.Metric).Replace(Mark, "", Ordinal));
+        figure is null ? "" : Writing.OfCatalog.Figure(WithoutMark(units == UnitSystem.Us ? figure.Us : figure.Metric));
 
-    // A paper names the money once, above its columns.
-    private const string Mark = QuantityPrinter.CurrencyMark;
-
-    private const StringComparison Ordinal = StringComparison.Ordinal;
+    // Tables of papers are numbers that a spreadsheet adds up; bid and order name the money once.
+    private static string WithoutMark(string printed) => printed.Replace(QuantityPrinter.CurrencyMark, "", StringComparison.Ordinal);
 
     /// <summary>The figure, or a dash.</summary>
     public string PrintOrDash(FigureAnswer? figure) => figure is null ? None : Print(figure);

@@ -108,9 +108,16 @@ public sealed class QuantityTextTests
     [InlineData("12,50 £", 12.5)]
     [InlineData("CHF 85.50", 85.5)]
     [InlineData("Fr. 12", 12)]
+    [InlineData("US$85", 85)]
     [InlineData("CHF\u00A085", 85)]
     public void Money_reads_with_its_sign_and_in_the_habit_of_the_country(string typed, double amount) =>
         Read(typed, new(0, 1e7, Dimension.Money), UnitSystem.Us).ShouldBe(amount, 1e-9);
+
+    [Theory]
+    [InlineData("about 85")]
+    [InlineData("minus 85")]
+    public void Words_before_money_are_not_passed_over(string typed) =>
+        QuantityParser.Parse(typed, new(0, 1e7, Dimension.Money), UnitSystem.Us).Fault.ShouldNotBeNull();
 
     [Fact]
     public void Money_prints_and_reads_back() =>
@@ -125,6 +132,7 @@ public sealed class QuantityTextTests
     [InlineData(Dimension.MoneyPerArea, "$")]
     [InlineData(Dimension.MoneyPerBoard, "€")]
     [InlineData(Dimension.MoneyPerArea, "CHF\u00A0")]
+    [InlineData(Dimension.MoneyPerBoard, "US$")]
     public void Money_leaves_room_for_its_sign_and_reads_back_with_it(Dimension dimension, string sign) =>
         Gen.Select(Gen.Double[0, 900], Gen.Enum<UnitSystem>())
             .Sample(

@@ -3,15 +3,15 @@ import { computed, nextTick, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute } from 'vue-router'
 import SectionSketch from '@/shared/drawing/SectionSketch.vue'
-import { useBoard, useChoices, type Surface } from '@/shared/state/job'
+import { useBoard, type Surface } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
 import { useSession } from '@/shared/state/session'
 import { useUndo } from '@/shared/state/undo'
 import FindingsList from '@/shared/ui/FindingsList.vue'
 import MeetingNote from '@/shared/ui/MeetingNote.vue'
-import type { Choice } from '@/shared/ui/PickOne.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
-import { fields, SHAPES, type Field } from './columns'
+import { useCellChoices } from './cellChoices'
+import { fields, type Field } from './columns'
 import { useSurveyGrid } from './grid'
 import { pastedRows } from './paste'
 import { useRowWindow } from './rowWindow'
@@ -24,7 +24,6 @@ const { t } = useI18n()
 const reader = useReader()
 const session = useSession()
 const route = useRoute()
-const choices = useChoices()
 const board = useBoard(() => props.job)
 const grid = useSurveyGrid(props.job)
 const undo = useUndo(() => props.job)
@@ -34,12 +33,7 @@ const newFault = ref('')
 const mayEdit = computed(() => session.may('edit'))
 const inHand = computed(() => grid.rows.value.find((row) => row.id === reader.inHand[props.job]) ?? grid.rows.value[0])
 const sketchOf = (id: string) => board.data.value?.rows.find((row) => row.id === id)?.sketch ?? []
-const named = (field: Field, values: readonly string[]) =>
-  values.map((value) => ({ value, text: t(`${field}.${value}`) }))
-const selects = computed<Partial<Record<Field, readonly Choice[]>>>(() => ({
-  kind: named('kind', choices.data.value?.kinds.map((one) => one.kind) ?? []),
-  shape: named('shape', SHAPES),
-}))
+const selects = useCellChoices()
 
 const cell = (row: number, field: Field) => document.querySelector<HTMLElement>(`[data-cell="${row}.${field}"]`)
 

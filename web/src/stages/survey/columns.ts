@@ -16,9 +16,6 @@ export const fields: readonly Field[] = [
   'openLeak',
 ]
 
-/** How the outline of a surface is told. */
-export const SHAPES = ['rectangle', 'gable', 'roofPlane', 'band', 'bays', 'box', 'outline'] as const
-
 /** A cell as the person would type it. */
 export function textOf(surface: Surface, field: Field, units: Units): string {
   switch (field) {

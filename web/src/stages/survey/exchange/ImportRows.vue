@@ -3,12 +3,10 @@ import { computed, reactive, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { FieldDoubt, Schemas } from '@/shared/api/client'
 import { useProblems } from '@/shared/figures/problems'
-import { useChoices } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
 import CellPick from '@/shared/ui/CellPick.vue'
 import DoubtNote from '@/shared/ui/DoubtNote.vue'
-import type { Choice } from '@/shared/ui/PickOne.vue'
-import { SHAPES } from '../columns'
+import { useCellChoices } from '../cellChoices'
 
 /** The rows of a file as they were read, line by line; cells at fault are mended here before anything is taken. */
 type Row = Schemas['CheckedRow']
@@ -16,7 +14,6 @@ const props = defineProps<{ found: Schemas['ImportAnswer']; busy: boolean }>()
 const emit = defineEmits<{ check: [rows: Row[]] }>()
 const { t, te } = useI18n()
 const reader = useReader()
-const offered = useChoices()
 const { sentence } = useProblems()
 
 const PAGE = 100
@@ -44,12 +41,7 @@ const pages = computed(() => Math.max(1, Math.ceil(listed.value.length / PAGE)))
 watch(listed, () => (page.value = Math.min(page.value, pages.value - 1)))
 
 // Files write kinds and shapes in their own case; what is not one of ours stays to be seen and chosen anew.
-const named = (field: string, values: readonly string[]) =>
-  values.map((value) => ({ value, text: t(`${field}.${value}`) }))
-const choices = computed<Record<string, readonly Choice[]>>(() => ({
-  kind: named('kind', offered.data.value?.kinds.map((one) => one.kind) ?? []),
-  shape: named('shape', SHAPES),
-}))
+const choices = useCellChoices()
 const known = (field: string, text: string) =>
   choices.value[field]?.find((one) => [one.value, one.text].some((name) => name.toLowerCase() === text.toLowerCase()))
     ?.value
