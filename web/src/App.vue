@@ -8,6 +8,9 @@ import TexturePatterns from './shared/drawing/TexturePatterns.vue'
 
 const SignInAgain = defineAsyncComponent(() => import('./signin/SignInAgain.vue'))
 const WorkingsDrawer = defineAsyncComponent(() => import('./shared/ui/WorkingsDrawer.vue'))
+// Only where fingers type.
+const KeyStrip = defineAsyncComponent(() => import('./shared/typing/KeyStrip.vue'))
+const byFinger = window.matchMedia?.('(pointer: coarse)').matches
 const session = useSession()
 const workings = useWorkings()
 
@@ -27,6 +30,7 @@ watch(
     <TexturePatterns />
     <RouterView />
     <WorkingsDrawer v-if="workings.trail.length > 0" />
+    <KeyStrip v-if="byFinger" />
     <SignInAgain v-if="session.expired" />
   </ElConfigProvider>
 </template>

@@ -11,7 +11,7 @@ import { stages as allStages, type Say, type Stage, type StageKey } from '../sha
 import BehindNote from '../shared/ui/BehindNote.vue'
 import VerdictMark from '../shared/ui/VerdictMark.vue'
 import JobDoubts from './JobDoubts.vue'
-import { useRoute } from 'vue-router'
+import { RouterLink, useRoute } from 'vue-router'
 
 /** Every surface at every stage: one mark and the one figure that matters there. */
 const JobForm = defineAsyncComponent(() => import('./JobForm.vue'))
@@ -77,7 +77,9 @@ const take = (row: Row) => (reader.inHand[props.job] = row.id)
       <VerdictMark :verdict="null" :size="56" />
       <h2>{{ t('board.empty') }}</h2>
       <p>{{ t('board.emptyLead') }}</p>
-      <RouterLink class="button main" :to="{ name: 'survey', params: { job } }">{{ t('board.toSurvey') }}</RouterLink>
+      <ElButton type="primary" :tag="RouterLink" :to="{ name: 'survey', params: { job } }">{{
+        t('board.toSurvey')
+      }}</ElButton>
     </section>
     <div v-else class="scroll" tabindex="0" role="region" :aria-label="t('board.title')">
       <table>
@@ -161,9 +163,9 @@ const take = (row: Row) => (reader.inHand[props.job] = row.id)
       />
       <template v-else>
         <p class="quiet">{{ t('board.design', { ...design, targets }) }} {{ t('board.summer', design) }}</p>
-        <button v-if="session.may('edit')" type="button" class="button" @click="changing = true">
+        <ElButton v-if="session.may('edit')" @click="changing = true">
           {{ t('board.change') }}
-        </button>
+        </ElButton>
       </template>
     </section>
   </main>

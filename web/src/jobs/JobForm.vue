@@ -13,6 +13,7 @@ import { usePlaceTaking } from './placeTaking'
 import DoubtNote from '../shared/ui/DoubtNote.vue'
 import FormMeetings from '../shared/ui/FormMeetings.vue'
 import PickField from '../shared/ui/PickField.vue'
+import FormField from '@/shared/ui/FormField.vue'
 
 /** A job's name, zone, targets and design air, typed in either unit system: a new one, or one that stands. The draft outlives a refresh. */
 const props = defineProps<{
@@ -39,6 +40,9 @@ const typed = [
   'altitude',
   'height',
 ] as const
+
+const kindOf = (field: (typeof typed)[number]) =>
+  field.endsWith('Temp') ? 'temperature' : field.endsWith('Humidity') ? 'number' : 'length'
 
 function start(): Record<string, string> {
   const metric = reader.units === 'metric'
@@ -122,22 +126,8 @@ function cancel() {
 
 <template>
   <form class="job-form" novalidate @submit.prevent="save">
-    <label class="field wide">
-      <span>{{ t('jobs.form.name') }}</span>
-      <input
-        v-model="values.name"
-        class="input"
-        autofocus
-        :aria-invalid="!!faults.name"
-        aria-describedby="job-name-fault"
-      />
-      <em id="job-name-fault" class="fault">{{ faults.name }}</em>
-    </label>
-    <label class="field">
-      <span>{{ t('jobs.form.crew') }}</span>
-      <input v-model="values.crew" class="input" :aria-invalid="!!faults.crew" />
-      <em class="fault">{{ faults.crew }}</em>
-    </label>
+    <FormField v-model="values.name" class="wide" :label="t('jobs.form.name')" autofocus :fault="faults.name" />
+    <FormField v-model="values.crew" :label="t('jobs.form.crew')" :fault="faults.crew" />
     <fieldset>
       <legend>{{ t('jobs.form.placeTitle') }}</legend>
       <PickField
@@ -155,14 +145,14 @@ function cancel() {
                 ? t('jobs.form.placeTook', { name: took.taken.value.name, fields: names(took.taken.value.fields) })
                 : ''
             }}
-            <button v-if="took.taken.value.fields.length" type="button" class="act" @click="took.undo()">
+            <ElButton v-if="took.taken.value.fields.length" link type="primary" @click="took.undo()">
               {{ t('app.undo') }}
-            </button>
+            </ElButton>
             <span v-for="one in took.taken.value.kept" :key="one.field" class="kept">
               {{ t('jobs.form.placeKept', { field: t(`jobs.form.${one.field}`), typed: values[one.field] }) }}
-              <button type="button" class="act" @click="took.takeOne(one.field)">
+              <ElButton link type="primary" @click="took.takeOne(one.field)">
                 {{ t('jobs.form.placeTake', { value: one.value }) }}
-              </button>
+              </ElButton>
             </span>
           </template>
         </span>
@@ -174,38 +164,40 @@ function cancel() {
         :options="humidityClasses"
       />
       <template v-if="values.humidityClass === ''">
-        <label v-for="field in ['roomTemps', 'roomHumidities'] as const" :key="field" class="field whole">
-          <span>{{ t(`jobs.form.${field}`) }}</span>
-          <input v-model="values[field]" class="input" :aria-invalid="!!faults[field]" />
-          <em class="fault">{{ faults[field] }}</em>
-        </label>
+        <FormField
+          v-for="field in ['roomTemps', 'roomHumidities'] as const"
+          :key="field"
+          v-model="values[field]"
+          class="whole"
+          :label="t(`jobs.form.${field}`)"
+          :fault="faults[field]"
+        />
       </template>
     </fieldset>
     <PickField v-model="values.climateZone" :label="t('jobs.form.climateZone')" :options="zones" />
     <PickField v-model="values.targetSet" class="wide" :label="t('jobs.form.targetSet')" :options="targetSets" />
     <fieldset>
       <legend>{{ t('jobs.form.design') }}</legend>
-      <label v-for="field in typed" :key="field" class="field">
-        <span>{{ t(`jobs.form.${field}`) }}</span>
-        <input
-          v-model="values[field]"
-          class="input"
-          :aria-invalid="!!faults[field]"
-          :aria-describedby="`job-${field}-fault`"
-        />
-        <em :id="`job-${field}-fault`" class="fault">{{ faults[field] }}</em>
+      <FormField
+        v-for="field in typed"
+        :key="field"
+        v-model="values[field]"
+        :label="t(`jobs.form.${field}`)"
+        :kind="kindOf(field)"
+        :fault="faults[field]"
+      >
         <DoubtNote :doubt="form.doubtOf(field)" @other="values[field] = $event" @right="form.right(field)" />
-      </label>
+      </FormField>
     </fieldset>
     <p v-if="notice" class="fault wide" role="alert">{{ notice }}</p>
     <div v-if="standing" class="wide">
       <FormMeetings :meetings="standing.meetings.value" book="jobs.form" @decide="standing.decide" />
     </div>
     <div class="wide buttons">
-      <button type="submit" class="button main" :disabled="busy">
+      <ElButton type="primary" native-type="submit" :disabled="busy">
         {{ t(job ? 'jobs.form.save' : 'jobs.form.create') }}
-      </button>
-      <button type="button" class="button" @click="cancel">{{ t('app.cancel') }}</button>
+      </ElButton>
+      <ElButton @click="cancel">{{ t('app.cancel') }}</ElButton>
     </div>
   </form>
 </template>

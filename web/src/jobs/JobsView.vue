@@ -61,7 +61,7 @@ async function bringIn([file]: File[]) {
       <div v-if="session.may('edit') && !making" class="acts">
         <FileButton accept=".json,application/json" @files="bringIn">{{ t('board.jobFile') }}</FileButton>
         <RouterLink class="act" :to="{ name: 'firm' }">{{ t('firm.title') }}</RouterLink>
-        <button type="button" class="button main" @click="making = true">{{ t('jobs.new') }}</button>
+        <ElButton type="primary" @click="making = true">{{ t('jobs.new') }}</ElButton>
       </div>
     </div>
     <p v-if="fault" class="fault" role="alert">{{ fault }}</p>

@@ -44,8 +44,8 @@ function cancel() {
       :hint="field === 'finished' ? '2026-11-23' : ''"
     />
     <div class="acts">
-      <button class="button main" :disabled="busy">{{ t('past.keep') }}</button>
-      <button type="button" class="button" @click="cancel">{{ t('past.close') }}</button>
+      <ElButton type="primary" native-type="submit" :disabled="busy">{{ t('past.keep') }}</ElButton>
+      <ElButton @click="cancel">{{ t('past.close') }}</ElButton>
       <span class="fault" role="alert">{{ notice }}</span>
     </div>
   </form>

@@ -61,15 +61,10 @@ async function take() {
         {{ t('past.line', { line: one.line, sentence: one.sentence }) }}
       </li>
     </ul>
-    <button
-      v-if="!file.read.taken && !file.read.faults.length && file.read.jobs"
-      type="button"
-      class="button"
-      @click="take"
-    >
+    <ElButton v-if="!file.read.taken && !file.read.faults.length && file.read.jobs" @click="take">
       {{ t('past.take', file.read.jobs) }}
-    </button>
-    <button type="button" class="act" @click="file = null">{{ t('past.close') }}</button>
+    </ElButton>
+    <ElButton link type="primary" @click="file = null">{{ t('past.close') }}</ElButton>
     <p v-if="file.read.faults.length" class="small quiet">{{ t('past.columns') }}</p>
   </div>
 </template>

@@ -4,6 +4,7 @@ import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
 import { useReader } from '@/shared/state/reader'
 import { useDays } from '@/shared/state/times'
+import TypeIn from '@/shared/typing/TypeIn.vue'
 
 /** Finished jobs line by line; one can be left out with a reason, and counted again. */
 type Job = Schemas['PastJobAnswer']
@@ -65,13 +66,12 @@ async function leave(job: Job, reason: string) {
           </td>
           <td v-if="mayEdit" class="no-print">
             <div class="row-acts">
-              <button v-if="job.leftOutBecause" type="button" class="act" @click="leave(job, '')">
+              <ElButton v-if="job.leftOutBecause" link type="primary" @click="leave(job, '')">
                 {{ t('past.countAgain') }}<span class="visually-hidden"> {{ job.name }}</span>
-              </button>
+              </ElButton>
               <form v-else-if="reasons[job.id] !== undefined" @submit.prevent="leave(job, reasons[job.id] ?? '')">
-                <input
+                <TypeIn
                   v-model="reasons[job.id]"
-                  class="input"
                   :aria-label="t('past.reason')"
                   :placeholder="t('past.reason')"
                   maxlength="300"
@@ -79,12 +79,12 @@ async function leave(job: Job, reason: string) {
                   @keydown.esc="delete reasons[job.id]"
                 />
               </form>
-              <button v-else type="button" class="act" @click="reasons[job.id] = ''">
+              <ElButton v-else link type="primary" @click="reasons[job.id] = ''">
                 {{ t('past.leave') }}<span class="visually-hidden"> {{ job.name }}</span>
-              </button>
-              <button type="button" class="act" @click="emit('off', job)">
+              </ElButton>
+              <ElButton link type="primary" @click="emit('off', job)">
                 {{ t('past.remove') }}<span class="visually-hidden"> {{ job.name }}</span>
-              </button>
+              </ElButton>
             </div>
           </td>
         </tr>
@@ -94,9 +94,6 @@ async function leave(job: Job, reason: string) {
 </template>
 
 <style scoped>
-.row-acts .act {
-  min-height: 0;
-}
 .scroll {
   position: relative;
   overflow-x: auto;

@@ -71,7 +71,7 @@ const charts = computed(() => ({
         </figure>
       </div>
       <div v-if="mayEdit" class="acts no-print">
-        <button type="button" class="button main" @click="adding = !adding">{{ t('past.add') }}</button>
+        <ElButton type="primary" @click="adding = !adding">{{ t('past.add') }}</ElButton>
         <PastJobImport @taken="readAnew" />
       </div>
       <p class="fault" role="alert">{{ fault }}</p>

@@ -111,7 +111,7 @@ describe('finished jobs from a table', () => {
     await pick(view)
     expect(server.upload.mock.calls[0]![0]).toContain('take=false')
     expect(view.emitted('taken')).toBeUndefined()
-    await view.get('.import .button').trigger('click')
+    await view.get('.import .el-button:not(.is-link)').trigger('click')
     await flushPromises()
     expect(server.upload.mock.calls[1]![0]).toContain('take=true')
     expect(view.emitted('taken')).toHaveLength(1)
@@ -127,7 +127,7 @@ describe('finished jobs from a table', () => {
     await pick(view)
     expect(view.get('li').text()).toContain('4')
     expect(view.get('li').text()).toContain('out of range')
-    expect(view.find('.import .button').exists()).toBe(false)
+    expect(view.find('.import .el-button:not(.is-link)').exists()).toBe(false)
   })
 
   it('says what became of a file that does not arrive', async () => {

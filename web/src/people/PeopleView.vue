@@ -7,6 +7,7 @@ import { api, ask, type Schemas } from '@/shared/api/client'
 import { useProblems } from '@/shared/figures/problems'
 import { useSession } from '@/shared/state/session'
 import AppBar from '@/shared/ui/AppBar.vue'
+import PickOne from '@/shared/ui/PickOne.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import ProgramsPanel from './ProgramsPanel.vue'
 import SecurityBook from './SecurityBook.vue'
@@ -50,6 +51,7 @@ const removeCode = (person: Person) =>
   })
 
 const CODES: CodesFor[] = ['whoWants', 'whoPrices', 'everybody']
+const codesFor = CODES.map((value) => ({ value, text: t(`people.codesFor.${value}`) }))
 async function askCodes(of: CodesFor) {
   fault.value = ''
   try {
@@ -64,6 +66,7 @@ const erase = (person: Person) =>
 
 // As the server orders them, from the one who may most.
 const roles: Role[] = ['owner', 'estimator', 'crewLead', 'helper', 'viewer']
+const rolesToPick = roles.map((value) => ({ value, text: t(`role.${value}`) }))
 const rights = (answer: Schemas['PeopleAnswer']) => answer.roles.owner ?? []
 const seen = (person: Person) =>
   person.seenAt
@@ -83,15 +86,13 @@ const seen = (person: Person) =>
       <p class="fault" role="alert">{{ fault }}</p>
       <div class="codes">
         <span>{{ t('people.codes') }}</span>
-        <ElSelect
-          :model-value="people.data.value.codesFor"
-          size="large"
+        <PickOne
           class="of"
-          :aria-label="t('people.codes')"
-          @change="askCodes($event)"
-        >
-          <ElOption v-for="of in CODES" :key="of" :value="of" :label="t(`people.codesFor.${of}`)" />
-        </ElSelect>
+          :model-value="people.data.value.codesFor"
+          :label="t('people.codes')"
+          :options="codesFor"
+          @update:model-value="askCodes($event as CodesFor)"
+        />
         <span class="small quiet">{{ t('people.codesLead') }}</span>
       </div>
       <ul class="people">
@@ -102,16 +103,14 @@ const seen = (person: Person) =>
             <span v-if="person.hasSecondStep" class="tag">{{ t('people.hasCode') }}</span>
             <span class="small quiet">{{ person.isErased ? t('people.erased') : person.signInName }}</span>
           </div>
-          <ElSelect
-            :model-value="person.role"
-            size="large"
+          <PickOne
             class="role"
+            :model-value="person.role"
+            :label="t('people.roleOf', { name: person.signInName })"
+            :options="rolesToPick"
             :disabled="busy === person.id || person.isErased"
-            :aria-label="t('people.roleOf', { name: person.signInName })"
-            @change="setRole(person, $event)"
-          >
-            <ElOption v-for="role in roles" :key="role" :value="role" :label="t(`role.${role}`)" />
-          </ElSelect>
+            @update:model-value="setRole(person, $event as Role)"
+          />
           <ElSwitch
             :model-value="person.isActive"
             size="large"
@@ -135,7 +134,7 @@ const seen = (person: Person) =>
               @confirm="removeCode(person)"
             >
               <template #reference>
-                <button type="button" class="act">{{ t('people.removeCode') }}</button>
+                <ElButton link type="primary">{{ t('people.removeCode') }}</ElButton>
               </template>
             </ElPopconfirm>
           </span>
@@ -149,7 +148,7 @@ const seen = (person: Person) =>
               @confirm="erase(person)"
             >
               <template #reference>
-                <button type="button" class="act">{{ t('people.erase') }}</button>
+                <ElButton link type="primary">{{ t('people.erase') }}</ElButton>
               </template>
             </ElPopconfirm>
           </span>

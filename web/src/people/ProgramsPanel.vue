@@ -6,6 +6,7 @@ import { api, ask, type Schemas } from '@/shared/api/client'
 import { once } from '@/shared/api/once'
 import { useProblems } from '@/shared/figures/problems'
 import FormField from '@/shared/ui/FormField.vue'
+import PickField from '@/shared/ui/PickField.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 
 /** Programs that ask in the firm's name: each has a token with a role and an end. A secret is shown once. */
@@ -15,7 +16,10 @@ const queries = useQueryClient()
 const { byField, general } = useProblems()
 const tokens = useQuery({ queryKey: ['tokens'], queryFn: () => ask(api.GET('/api/tokens')) })
 
-const roles = ['viewer', 'helper', 'crewLead', 'estimator'] as const
+const roles = (['viewer', 'helper', 'crewLead', 'estimator'] as const).map((value) => ({
+  value,
+  text: t(`role.${value}`),
+}))
 const typed = reactive({ name: '', role: 'viewer' as Schemas['FirmRole'], days: '90' })
 const faults = ref<Record<string, string>>({})
 const shown = ref<{ name: string; secret: string } | null>(null)
@@ -83,41 +87,41 @@ const day = (instant: string) => d(new Date(instant), { dateStyle: 'medium' })
             {{ token.lastUsedAt ? t('programs.used', { time: day(token.lastUsedAt) }) : t('programs.unused') }}
           </span>
           <span class="acts">
-            <button
-              type="button"
-              class="act"
+            <ElButton
+              link
+              type="primary"
               :aria-label="t('programs.renewOf', { name: token.name })"
               @click="renew(token)"
             >
               {{ t('programs.renew') }}
-            </button>
-            <button
-              type="button"
-              class="act"
+            </ElButton>
+            <ElButton
+              link
+              type="primary"
               :aria-label="t('programs.removeOf', { name: token.name })"
               @click="remove(token)"
             >
               {{ t('programs.remove') }}
-            </button>
+            </ElButton>
           </span>
         </li>
       </ul>
       <p v-if="shown" class="secret" role="status">
         {{ t('programs.secret', { name: shown.name }) }}
         <code>{{ shown.secret }}</code>
-        <button type="button" class="act" @click="copy">{{ t('programs.copy') }}</button>
+        <ElButton link type="primary" @click="copy">{{ t('programs.copy') }}</ElButton>
         <span v-if="copied" class="small">{{ t('programs.copied') }}</span>
       </p>
       <form novalidate @submit.prevent="make">
         <FormField v-model="typed.name" :label="t('programs.name')" :fault="faults.name" />
-        <div class="field">
-          <span>{{ t('programs.role') }}</span>
-          <ElSelect v-model="typed.role" size="large" :aria-label="t('programs.role')">
-            <ElOption v-for="role in roles" :key="role" :value="role" :label="t(`role.${role}`)" />
-          </ElSelect>
-        </div>
+        <PickField
+          :model-value="typed.role"
+          :label="t('programs.role')"
+          :options="roles"
+          @update:model-value="typed.role = $event as Schemas['FirmRole']"
+        />
         <FormField v-model="typed.days" class="days" :label="t('programs.days')" :fault="faults.days" />
-        <button class="button" type="submit">{{ t('programs.make') }}</button>
+        <ElButton native-type="submit">{{ t('programs.make') }}</ElButton>
       </form>
       <p class="fault" role="alert">{{ faults[''] || faults.role }}</p>
     </template>

@@ -43,15 +43,15 @@ const when = (at: string) => d(new Date(at), { dateStyle: 'medium', timeStyle: '
           </tr>
         </tbody>
       </table>
-      <button
+      <ElButton
         v-if="events.hasNextPage.value"
-        type="button"
-        class="act"
+        link
+        type="primary"
         :disabled="events.isFetchingNextPage.value"
         @click="events.fetchNextPage()"
       >
         {{ t('book.more') }}
-      </button>
+      </ElButton>
     </div>
   </section>
 </template>

@@ -9,6 +9,7 @@ import { useRecordForm, useTypedForm } from '@/shared/state/typedForm'
 import FormMeetings from '@/shared/ui/FormMeetings.vue'
 import ZonePick from './ZonePick.vue'
 import PickField from '@/shared/ui/PickField.vue'
+import FormField from '@/shared/ui/FormField.vue'
 
 /** A place of the firm's own, typed in either unit system. */
 const props = defineProps<{ place?: Schemas['PlaceAnswer'] }>()
@@ -72,17 +73,15 @@ function cancel() {
 
 <template>
   <form class="place-form" novalidate @submit.prevent="save" @keydown.esc="cancel">
-    <label v-for="field in lines" :key="field" class="field" :class="{ wide: ['temps', 'humidities'].includes(field) }">
-      <span>{{ t(`places.form.${field}`) }}</span>
-      <input
-        v-model="values[field]"
-        class="input"
-        :autofocus="field === 'name'"
-        :aria-invalid="!!faults[field]"
-        :aria-describedby="`place-${field}-fault`"
-      />
-      <em :id="`place-${field}-fault`" class="fault">{{ faults[field] }}</em>
-    </label>
+    <FormField
+      v-for="field in lines"
+      :key="field"
+      v-model="values[field]"
+      :class="{ wide: ['temps', 'humidities'].includes(field) }"
+      :label="t(`places.form.${field}`)"
+      :autofocus="field === 'name'"
+      :fault="faults[field]"
+    />
     <PickField
       v-model="values.climateZone"
       :label="t('places.form.climateZone')"
@@ -99,8 +98,8 @@ function cancel() {
       <FormMeetings :meetings="standing.meetings.value" book="places.form" @decide="standing.decide" />
     </div>
     <div class="wide acts">
-      <button class="button main" :disabled="busy">{{ t('places.keep') }}</button>
-      <button type="button" class="button" @click="cancel">{{ t('places.cancel') }}</button>
+      <ElButton type="primary" native-type="submit" :disabled="busy">{{ t('places.keep') }}</ElButton>
+      <ElButton @click="cancel">{{ t('places.cancel') }}</ElButton>
     </div>
   </form>
 </template>

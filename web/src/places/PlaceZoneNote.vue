@@ -22,7 +22,7 @@ const asks = computed(() => session.may('edit') && place.value && !place.value.t
   <form v-if="asks" class="zone" @submit.prevent="zone && typed.put({ timeZone: zone })">
     <label for="asked-zone">{{ t('places.askZone', { name: place!.name }) }}</label>
     <ZonePick id="asked-zone" v-model="zone" />
-    <button class="button" :disabled="!zone || typed.busy.value">{{ t('places.saveZone') }}</button>
+    <ElButton native-type="submit" :disabled="!zone || typed.busy.value">{{ t('places.saveZone') }}</ElButton>
     <em class="fault">{{ typed.faults.value.timeZone || typed.notice.value }}</em>
   </form>
 </template>

@@ -74,7 +74,7 @@ const print = (place: Place, figure: string) => reader.print(place.figures[figur
       <FileButton accept=".epw" main :disabled="reading" @files="readFile">
         {{ reading ? t('places.reading') : t('places.read') }}
       </FileButton>
-      <button type="button" class="button" @click="open = open === 'new' ? null : 'new'">{{ t('places.add') }}</button>
+      <ElButton @click="open = open === 'new' ? null : 'new'">{{ t('places.add') }}</ElButton>
     </div>
     <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
     <p v-if="read" role="status" class="told">
@@ -99,12 +99,12 @@ const print = (place: Place, figure: string) => reader.print(place.figures[figur
         <span class="quiet small source">{{ place.source }}</span>
         <span v-if="place.hasHours" class="quiet small">{{ t('places.hoursKept') }}</span>
         <template v-if="place.own && mayEdit">
-          <button type="button" class="act" @click="open = open === place.id ? null : place.id">
+          <ElButton link type="primary" @click="open = open === place.id ? null : place.id">
             {{ t('places.change') }}<span class="visually-hidden"> {{ place.name }}</span>
-          </button>
-          <button type="button" class="act" @click="off.takeOff(place.id, place.name)">
+          </ElButton>
+          <ElButton link type="primary" @click="off.takeOff(place.id, place.name)">
             {{ t('places.remove') }}<span class="visually-hidden"> {{ place.name }}</span>
-          </button>
+          </ElButton>
         </template>
       </header>
       <PlaceForm v-if="open === place.id" :place="place" @done="done" @cancel="open = null" />

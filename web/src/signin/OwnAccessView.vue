@@ -93,7 +93,7 @@ const named = (one: Schemas['DeviceAnswer']) => one.device || t('ownAccess.unkno
           <FormField v-model="typed.next" :label="t('ownAccess.next')" secret="new" :fault="faults.next" />
           <p class="small quiet">{{ t('ownAccess.hint') }}</p>
           <p class="fault" role="alert">{{ faults[''] }}</p>
-          <button class="button main" type="submit" :disabled="busy">{{ t('ownAccess.change') }}</button>
+          <ElButton type="primary" native-type="submit" :disabled="busy">{{ t('ownAccess.change') }}</ElButton>
           <p role="status">{{ said }}</p>
         </form>
       </section>
@@ -113,9 +113,9 @@ const named = (one: Schemas['DeviceAnswer']) => one.device || t('ownAccess.unkno
               </span>
             </li>
           </ul>
-          <button v-if="devices.data.value.length > 1" type="button" class="button" @click="endOthers">
+          <ElButton v-if="devices.data.value.length > 1" @click="endOthers">
             {{ t('ownAccess.endOthers') }}
-          </button>
+          </ElButton>
           <p v-else-if="!others" class="quiet">{{ t('ownAccess.alone') }}</p>
           <p role="status">{{ others }}</p>
         </template>
@@ -139,9 +139,6 @@ form {
   gap: 14px;
   justify-items: stretch;
   max-width: 380px;
-}
-.button {
-  justify-self: start;
 }
 .task {
   margin-top: 14px;

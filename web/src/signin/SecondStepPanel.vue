@@ -92,8 +92,8 @@ function cancel() {
         <FormField v-model="typed.code" :label="t('ownAccess.second.code')" code :fault="faults.code" />
         <p class="fault" role="alert">{{ faults[''] }}</p>
         <p class="acts">
-          <button class="button main" type="submit" :disabled="busy">{{ t('ownAccess.second.confirm') }}</button>
-          <button class="button" type="button" @click="cancel">{{ t('ownAccess.second.cancel') }}</button>
+          <ElButton type="primary" native-type="submit" :disabled="busy">{{ t('ownAccess.second.confirm') }}</ElButton>
+          <ElButton @click="cancel">{{ t('ownAccess.second.cancel') }}</ElButton>
         </p>
       </form>
       <form v-else novalidate @submit.prevent="begin">
@@ -111,12 +111,12 @@ function cancel() {
         />
         <p class="fault" role="alert">{{ faults[''] }}</p>
         <p class="acts">
-          <button class="button" type="submit" :disabled="busy">
+          <ElButton native-type="submit" :disabled="busy">
             {{ t(isOn ? 'ownAccess.second.again' : 'ownAccess.second.begin') }}
-          </button>
-          <button v-if="isOn && !step.data.value.isAsked" class="button" type="button" :disabled="busy" @click="remove">
+          </ElButton>
+          <ElButton v-if="isOn && !step.data.value.isAsked" :disabled="busy" @click="remove">
             {{ t('ownAccess.second.remove') }}
-          </button>
+          </ElButton>
         </p>
       </form>
     </template>

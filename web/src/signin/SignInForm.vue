@@ -4,6 +4,7 @@ import { useI18n } from 'vue-i18n'
 import { ApiProblem } from '../shared/api/client'
 import { useProblems } from '../shared/figures/problems'
 import { useSession } from '../shared/state/session'
+import FormField from '@/shared/ui/FormField.vue'
 
 const emit = defineEmits<{ done: [] }>()
 const props = defineProps<{ startWith?: string }>()
@@ -48,35 +49,31 @@ async function answer(cause: unknown) {
 
 <template>
   <form class="form" novalidate @submit.prevent="go">
-    <label class="field">
-      <span>{{ t('signIn.name') }}</span>
-      <input v-model="name" class="input" autocomplete="username" autofocus :aria-invalid="fault !== '' && !asksCode" />
-    </label>
-    <label class="field">
-      <span>{{ t('signIn.password') }}</span>
-      <input
-        v-model="password"
-        class="input"
-        type="password"
-        autocomplete="current-password"
-        :aria-invalid="fault !== '' && !asksCode"
-      />
-    </label>
+    <FormField
+      v-model="name"
+      :label="t('signIn.name')"
+      autocomplete="username"
+      autofocus
+      :aria-invalid="fault !== '' && !asksCode"
+    />
+    <FormField
+      v-model="password"
+      :label="t('signIn.password')"
+      secret="current"
+      :aria-invalid="fault !== '' && !asksCode"
+    />
     <p v-if="note" role="status">{{ note }}</p>
-    <label v-if="asksCode" class="field">
-      <span>{{ t('signIn.code') }}</span>
-      <input
-        ref="codeInput"
-        v-model="code"
-        class="input"
-        inputmode="numeric"
-        autocomplete="one-time-code"
-        :placeholder="t('signIn.codeHint')"
-        :aria-invalid="fault !== ''"
-      />
-    </label>
+    <FormField
+      v-if="asksCode"
+      ref="codeInput"
+      v-model="code"
+      :label="t('signIn.code')"
+      code
+      :hint="t('signIn.codeHint')"
+      :aria-invalid="fault !== ''"
+    />
     <p class="fault" role="alert">{{ fault }}</p>
-    <button class="button main" type="submit" :disabled="busy">{{ t('signIn.go') }}</button>
+    <ElButton type="primary" native-type="submit" :disabled="busy">{{ t('signIn.go') }}</ElButton>
   </form>
 </template>
 
@@ -85,9 +82,6 @@ async function answer(cause: unknown) {
   display: grid;
   gap: 14px;
   justify-items: stretch;
-}
-.button {
-  justify-self: start;
 }
 .fault:empty {
   display: none;

@@ -49,7 +49,7 @@ async function add() {
       :day="field === 'expires'"
       :hint="field === 'expires' ? '2027-03-31' : ''"
     />
-    <button class="button main" :disabled="busy">{{ t('stock.keep') }}</button>
+    <ElButton type="primary" native-type="submit" :disabled="busy">{{ t('stock.keep') }}</ElButton>
   </form>
 </template>
 

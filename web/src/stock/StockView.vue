@@ -15,6 +15,7 @@ import FindingLine from '@/shared/ui/FindingLine.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import TakenOff from '@/shared/ui/TakenOff.vue'
 import StockForm from './StockForm.vue'
+import TypeOnce from '@/shared/typing/TypeOnce.vue'
 
 /** Drums in the store: A and B counted apart, by lot, with their last day. */
 type Lot = Schemas['StockLotAnswer']
@@ -35,8 +36,7 @@ const day = (iso: string | null | undefined) => days(iso) || '–'
 
 const placeOf = ({ id }: Lot) => ({ kind: 'lot', id })
 const fault = computed(() => lots.value.map((lot) => edits.faultAt(placeOf(lot))).find(Boolean) ?? '')
-const change = (lot: Lot, field: 'full' | 'part', event: Event) =>
-  edits.keep(placeOf(lot), { [field]: (event.target as HTMLInputElement).value })
+const change = (lot: Lot, field: 'full' | 'part', text: string) => edits.keep(placeOf(lot), { [field]: text })
 </script>
 
 <template>
@@ -80,28 +80,29 @@ const change = (lot: Lot, field: 'full' | 'part', event: Event) =>
               <td>{{ lot.lot }}</td>
               <td>{{ day(lot.expires) }}</td>
               <td>
-                <input
-                  class="input short"
-                  :value="edits.textOf(placeOf(lot), 'full', String(lot.full))"
+                <TypeOnce
+                  class="short"
+                  :text="edits.textOf(placeOf(lot), 'full', String(lot.full))"
+                  kind="number"
                   :disabled="!mayEdit"
-                  inputmode="numeric"
                   :aria-label="listed([t('stock.col.full'), lot.lot])"
                   @change="change(lot, 'full', $event)"
                 />
               </td>
               <td>
-                <input
-                  class="input short"
-                  :value="edits.textOf(placeOf(lot), 'part', reader.print(lot.part))"
+                <TypeOnce
+                  class="short"
+                  :text="edits.textOf(placeOf(lot), 'part', reader.print(lot.part))"
+                  kind="number"
                   :disabled="!mayEdit"
                   :aria-label="listed([t('stock.col.part'), lot.lot])"
                   @change="change(lot, 'part', $event)"
                 />
               </td>
               <td>
-                <button v-if="mayEdit" type="button" class="act" @click="off.takeOff(lot.id, lot.lot)">
+                <ElButton v-if="mayEdit" link type="primary" @click="off.takeOff(lot.id, lot.lot)">
                   {{ t('stock.remove') }}<span class="visually-hidden"> {{ lot.lot }}</span>
-                </button>
+                </ElButton>
               </td>
             </tr>
           </tbody>

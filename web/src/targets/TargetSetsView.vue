@@ -14,6 +14,7 @@ import PickField from '@/shared/ui/PickField.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import TakenOff from '@/shared/ui/TakenOff.vue'
 import TargetTable from './TargetTable.vue'
+import FormField from '@/shared/ui/FormField.vue'
 
 /** Target sets: those that ship, by edition, and the firm's own, made from one of them and changed figure by figure. */
 const { t } = useI18n()
@@ -62,12 +63,9 @@ const shown = computed(() => (sets.data.value ?? []).filter((set) => !off.gone(s
     <h1>{{ t('targets.title') }}</h1>
     <p class="quiet lead">{{ t('targets.lead') }}</p>
     <form v-if="mayEdit" class="new" @submit.prevent="add">
-      <label class="field">
-        <span>{{ t('targets.name') }}</span>
-        <input v-model="name" class="input" :aria-invalid="!!fault" aria-describedby="target-fault" />
-      </label>
+      <FormField v-model="name" :label="t('targets.name')" :aria-invalid="!!fault" aria-describedby="target-fault" />
       <PickField v-model="from" :label="t('targets.from')" :options="standing" />
-      <button class="button main" :disabled="!sets.data.value">{{ t('targets.add') }}</button>
+      <ElButton type="primary" native-type="submit" :disabled="!sets.data.value">{{ t('targets.add') }}</ElButton>
       <p id="target-fault" class="fault" role="alert">{{ fault }}</p>
     </form>
     <TakenOff :off="off" />

@@ -33,7 +33,7 @@ const typed = useTyped(() => ({ kind: 'targets', id: props.set.id }))
     <p class="fault" role="alert">{{ typed.notice.value }}</p>
     <div v-if="mayEdit" class="head">
       <TypedField :typed="typed" field="name" :label="t('targets.name')" :kept="set.edition" />
-      <button type="button" class="act" @click="emit('remove')">{{ t('targets.remove') }}</button>
+      <ElButton link type="primary" @click="emit('remove')">{{ t('targets.remove') }}</ElButton>
     </div>
     <div class="scroll" role="region" :aria-label="set.edition" tabindex="0">
       <table class="small">
@@ -134,7 +134,7 @@ td :deep(.fault) {
 td {
   vertical-align: top;
 }
-td :deep(.input) {
+td :deep(.el-input__inner) {
   text-align: right;
   min-width: 0;
   width: 100%;

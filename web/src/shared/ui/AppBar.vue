@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
-import { computed } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
 import { useReader } from '../state/reader'
@@ -18,6 +18,9 @@ const props = defineProps<{
   zone?: string | null
 }>()
 defineEmits<{ keys: [] }>()
+// Where the bar has no room for its buttons they are in a sheet from below.
+const BarMenu = defineAsyncComponent(() => import('./BarMenu.vue'))
+const menu = ref(false)
 const reader = useReader()
 const session = useSession()
 const router = useRouter()
@@ -26,7 +29,6 @@ const { t, d } = useI18n()
 const now = useClock(5_000)
 const zone = () => props.zone ?? undefined
 const time = computed(() => d(now.value, { dateStyle: 'medium', timeStyle: 'short', timeZone: zone() }))
-const hour = computed(() => d(now.value, { timeStyle: 'short', timeZone: zone() }))
 
 async function leave() {
   await session.signOut()
@@ -48,35 +50,39 @@ async function leave() {
     </template>
     <span v-if="aside" class="aside">{{ aside }}</span>
     <span class="gap" />
-    <span v-if="isDemoClock()" class="demo" :title="t('app.demoClock', { time })">
-      <span class="long">{{ t('app.demoClock', { time }) }}</span><span class="short">{{
-        t('app.demoShort', { time: hour })
-      }}</span>
+    <span v-if="isDemoClock()" class="demo">
+      {{ t('app.demoClock', { time }) }}
     </span>
     <UnsentButton />
-    <button
-      type="button"
+    <ElButton
+      class="desk"
       :aria-label="t('app.units.switch', { now: t(`app.units.${reader.units}`) })"
       @click="reader.switchUnits()"
     >
       {{ t(`app.units.${reader.units}`) }}
-    </button>
-    <button
-      type="button"
+    </ElButton>
+    <ElButton
+      class="desk"
       :aria-label="t('app.theme.switch', { now: t(`app.theme.${reader.theme}`) })"
       @click="reader.switchTheme()"
     >
       {{ t(`app.theme.${reader.theme}`) }}
-    </button>
-    <button type="button" class="keys" @click="$emit('keys')">? {{ t('app.keys') }}</button>
-    <button
+    </ElButton>
+    <ElButton class="desk" @click="$emit('keys')">? {{ t('app.keys') }}</ElButton>
+    <ElButton
       v-if="session.person"
-      type="button"
+      class="desk"
       :title="t('app.signedInAs', { title: session.person.title, firm: session.person.firm })"
       @click="leave"
     >
       {{ t('app.signOut') }}
-    </button>
+    </ElButton>
+    <ElButton class="phone" :aria-label="t('app.menu')" :aria-expanded="menu" @click="menu = true">
+      <svg width="20" height="14" viewBox="0 0 20 14" aria-hidden="true">
+        <path d="M1 1h18M1 7h18M1 13h18" stroke="currentColor" stroke-width="2" stroke-linecap="round" />
+      </svg>
+    </ElButton>
+    <BarMenu v-if="menu" :time="isDemoClock() ? time : ''" @leave="leave" @close="menu = false" />
   </header>
 </template>
 
@@ -122,28 +128,28 @@ async function leave() {
 .gap {
   flex: 1;
 }
-.demo .short {
-  display: none;
-}
 .demo {
   color: var(--bar-ink-2);
   font-size: var(--text-s);
   white-space: nowrap;
 }
-button {
-  border: 1px solid #ffffff45;
-  border-radius: 22px;
-  background: none;
-  color: inherit;
-  min-height: 44px;
+.bar .el-button {
+  --el-button-text-color: var(--bar-ink);
+  --el-button-border-color: #ffffff45;
+  --el-button-hover-text-color: var(--bar-ink);
+  --el-button-hover-border-color: var(--bar-ink);
+  --el-button-hover-bg-color: transparent;
+  --el-button-active-text-color: var(--bar-ink);
+  --el-button-active-border-color: var(--bar-ink);
+  --el-button-active-bg-color: transparent;
   min-width: 44px;
   padding: 0 14px;
-  cursor: pointer;
+  flex: none;
   font-size: var(--text-s);
-  white-space: nowrap;
+  font-weight: 400;
 }
-button:hover {
-  border-color: var(--bar-ink);
+.bar .phone {
+  display: none;
 }
 .bar :focus-visible {
   outline-color: #f0b489;
@@ -162,25 +168,24 @@ button:hover {
 }
 @media (max-width: 900px) {
   .bar {
-    flex-wrap: wrap;
     padding: 5px 12px;
-    gap: 8px;
+    gap: 10px;
   }
   .aside,
-  .keys,
-  .demo .long,
+  .demo,
+  .bar .desk,
   .brand b {
     display: none;
   }
-  .demo .short {
-    display: inline;
+  .bar .phone {
+    display: inline-flex;
   }
   .title {
-    max-width: 46vw;
+    flex: 1;
   }
 }
 @media print {
-  button {
+  .bar .el-button {
     display: none;
   }
 }

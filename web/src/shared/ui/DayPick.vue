@@ -18,8 +18,9 @@ function picked(day: unknown) {
 <template>
   <ElPopover v-model:visible="open" trigger="click" width="auto" placement="bottom-end" :disabled="disabled">
     <template #reference>
-      <button
-        type="button"
+      <ElButton
+        link
+        type="primary"
         class="pick"
         :disabled="disabled"
         :aria-label="t('app.pickDay', { field: label })"
@@ -29,7 +30,7 @@ function picked(day: unknown) {
           <rect x="2" y="3.5" width="14" height="12.5" rx="1.5" fill="none" stroke="currentColor" stroke-width="1.4" />
           <path d="M2 7.5h14M6 1.5v4M12 1.5v4" fill="none" stroke="currentColor" stroke-width="1.4" />
         </svg>
-      </button>
+      </ElButton>
     </template>
     <ElDatePickerPanel
       v-if="open"
@@ -43,22 +44,8 @@ function picked(day: unknown) {
 
 <style scoped>
 .pick {
-  border: 0;
-  background: none;
-  color: var(--copper);
-  min-width: 40px;
-  min-height: 40px;
-  cursor: pointer;
+  justify-content: center;
+  min-width: 44px;
   flex: none;
-}
-.pick:disabled {
-  color: var(--ink-2);
-  cursor: default;
-}
-@media (max-width: 1000px) {
-  .pick {
-    min-width: 44px;
-    min-height: 44px;
-  }
 }
 </style>

@@ -13,12 +13,12 @@ const reader = useReader()
 <template>
   <span v-if="doubt" class="doubt" role="status">
     {{ t(`doubt.${doubt.code}`, { readAs: reader.print(doubt.readAs) }) }}
-    <button v-if="doubt.other" type="button" class="act" @click="$emit('other', doubt.other)">
+    <ElButton v-if="doubt.other" link type="primary" @click="$emit('other', doubt.other)">
       {{ doubt.other }}?
-    </button>
-    <button v-if="doubt.code !== 'instead'" type="button" class="act" @click="$emit('right')">
+    </ElButton>
+    <ElButton v-if="doubt.code !== 'instead'" link type="primary" @click="$emit('right')">
       {{ t('doubt.right') }}
-    </button>
+    </ElButton>
   </span>
 </template>
 
@@ -28,13 +28,7 @@ const reader = useReader()
   font-size: var(--text-s);
   color: var(--care);
 }
-.act {
-  min-height: 32px;
+.el-button {
   padding: 0 6px;
-}
-@media (max-width: 1000px) {
-  .act {
-    min-height: 44px;
-  }
 }
 </style>

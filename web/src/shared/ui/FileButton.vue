@@ -1,5 +1,8 @@
 <script setup lang="ts">
-/** A button that opens files. What was picked is told once; the same file can be picked again. */
+/**
+ * A button that opens files: a label around the browser's own field, which alone may open the system's list of files.
+ * What was picked is told once; the same file can be picked again.
+ */
 defineProps<{ accept: string; multiple?: boolean; main?: boolean; disabled?: boolean }>()
 const emit = defineEmits<{ files: [files: File[]] }>()
 
@@ -12,7 +15,7 @@ function pick(event: Event) {
 </script>
 
 <template>
-  <label class="button" :class="{ main }">
+  <ElButton tag="label" class="pick" :type="main ? 'primary' : undefined">
     <slot />
     <input
       type="file"
@@ -22,11 +25,11 @@ function pick(event: Event) {
       :disabled="disabled"
       @change="pick"
     />
-  </label>
+  </ElButton>
 </template>
 
 <style scoped>
-.button:focus-within {
+.pick:focus-within {
   outline: 3px solid var(--copper);
   outline-offset: 2px;
 }

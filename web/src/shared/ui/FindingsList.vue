@@ -42,9 +42,9 @@ function act(remedy: Schemas['RemedyAnswer']) {
           </h3>
           <p>{{ text.detail(finding) }}</p>
           <template v-for="remedy in finding.remedies" :key="remedy.kind">
-            <button v-if="remedy.kind === 'goToThickness'" type="button" class="act" @click="act(remedy)">
+            <ElButton v-if="remedy.kind === 'goToThickness'" link type="primary" @click="act(remedy)">
               {{ text.remedy(remedy) }}
-            </button>
+            </ElButton>
             <p v-else class="remedy">{{ text.remedy(remedy) }}</p>
           </template>
           <p class="small quiet source">{{ cited(finding.source) }}</p>

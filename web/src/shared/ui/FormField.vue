@@ -1,40 +1,54 @@
 <script setup lang="ts">
-import { useId } from 'vue'
+import { useId, useTemplateRef } from 'vue'
+import TypeIn from '../typing/TypeIn.vue'
+import type { TypedKind } from '../typing/fieldKeys'
 import DayPick from './DayPick.vue'
 
 /** A field of a form that is sent as a whole: its label, what is typed, a calendar where it is a day, and its fault. */
+defineOptions({ inheritAttrs: false })
 defineProps<{
   label: string
   fault?: string
   hint?: string
+  /** Told under the field while nothing is wrong with it. */
+  note?: string
   day?: boolean
   /** A password: the one there is, or one to come. */
   secret?: 'current' | 'new'
   /** A code that somebody's device shows. */
   code?: boolean
+  kind?: TypedKind
+  lines?: number
+  disabled?: boolean
 }>()
 const text = defineModel<string>({ default: '' })
 const id = useId()
+const input = useTemplateRef('input')
+defineExpose({ focus: () => input.value?.focus() })
 </script>
 
 <template>
-  <div class="field">
+  <div class="field" :class="$attrs.class">
     <label :for="id">{{ label }}</label>
     <div class="line">
-      <input
+      <TypeIn
         :id="id"
+        ref="input"
         v-model="text"
-        class="input"
         :type="secret ? 'password' : 'text'"
-        :autocomplete="secret ? `${secret}-password` : code ? 'one-time-code' : undefined"
-        :inputmode="code ? 'numeric' : undefined"
+        :autocomplete="secret ? `${secret}-password` : code ? 'one-time-code' : 'off'"
         :placeholder="hint"
-        :aria-invalid="!!fault"
+        :kind="kind"
+        :lines="lines"
+        :disabled="disabled"
+        :fault="!!fault"
         :aria-describedby="`${id}-fault`"
+        v-bind="{ ...(code && { inputmode: 'numeric' }), ...$attrs, class: undefined }"
       />
-      <DayPick v-if="day" :day="text" :label="label" @pick="text = $event" />
+      <DayPick v-if="day" :day="text" :label="label" :disabled="disabled" @pick="text = $event" />
     </div>
-    <em :id="`${id}-fault`" class="fault">{{ fault }}</em>
+    <em :id="`${id}-fault`" :class="fault ? 'fault' : 'small quiet'">{{ fault || note }}</em>
+    <slot />
   </div>
 </template>
 
@@ -43,11 +57,7 @@ const id = useId()
   display: flex;
   align-items: center;
 }
-.input {
-  flex: 1;
-  min-width: 0;
-}
-.fault:empty {
+em:empty {
   display: none;
 }
 em {

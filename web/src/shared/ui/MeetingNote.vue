@@ -24,8 +24,8 @@ const { t } = useI18n()
         })
       }}
     </p>
-    <button type="button" class="button main" @click="$emit('decide', 'mine')">{{ t('problem.conflict.mine') }}</button>
-    <button type="button" class="button" @click="$emit('decide', 'theirs')">{{ t('problem.conflict.theirs') }}</button>
+    <ElButton type="primary" @click="$emit('decide', 'mine')">{{ t('problem.conflict.mine') }}</ElButton>
+    <ElButton @click="$emit('decide', 'theirs')">{{ t('problem.conflict.theirs') }}</ElButton>
   </div>
 </template>
 
@@ -42,7 +42,7 @@ h2 {
 p {
   margin: 6px 0 10px;
 }
-.button {
+.el-button {
   margin-right: 10px;
 }
 </style>

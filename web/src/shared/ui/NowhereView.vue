@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
+import { RouterLink } from 'vue-router'
 const { t } = useI18n()
 </script>
 
 <template>
   <main class="nowhere">
     <h1>{{ t('app.notHere') }}</h1>
-    <RouterLink class="button main" :to="{ name: 'jobs' }">{{ t('app.toJobs') }}</RouterLink>
+    <ElButton type="primary" :tag="RouterLink" :to="{ name: 'jobs' }">{{ t('app.toJobs') }}</ElButton>
   </main>
 </template>
 

@@ -28,19 +28,20 @@ const shown = computed(() => (all.value ? made.value : made.value.slice(0, AT_FI
           {{ t('papers.made', { at: times.time(paper.madeAt), by: paper.madeBy }) }}
           {{ t(`papers.units.${paper.units}`) }}
         </span>
-        <button
-          type="button"
-          class="act no-print"
+        <ElButton
+          link
+          type="primary"
+          class="no-print"
           :aria-label="t('papers.againOf', { title: paper.title, at: times.time(paper.madeAt) })"
           @click="$emit('again', paper, 'pdf')"
         >
           {{ t('papers.again') }}
-        </button>
+        </ElButton>
       </li>
     </ul>
-    <button v-if="made.length > shown.length" type="button" class="act no-print" @click="all = true">
+    <ElButton v-if="made.length > shown.length" link type="primary" class="no-print" @click="all = true">
       {{ t('papers.all', { count: made.length }) }}
-    </button>
+    </ElButton>
   </section>
 </template>
 

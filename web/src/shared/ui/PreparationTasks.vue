@@ -4,6 +4,8 @@ import { useI18n } from 'vue-i18n'
 import type { Schemas } from '../api/client'
 import { useEdits } from '../state/edits'
 import { useSession } from '../state/session'
+import TypeOnce from '../typing/TypeOnce.vue'
+import DayPick from './DayPick.vue'
 
 /** Items of a preparation list: ticked, given to someone, dated. Ticks feed gate rule G13. */
 type Task = Schemas['PreparationTaskAnswer']
@@ -37,35 +39,32 @@ const tick = (task: Task, on: boolean) => change(task, { done: on ? 'yes' : 'no'
   <div>
     <ul>
       <li v-for="task in tasks" :key="task.item" :class="{ done: task.done }">
-        <label class="tick">
-          <input
-            type="checkbox"
-            :checked="isTicked(task)"
-            :disabled="!mayTick"
-            @change="tick(task, ($event.target as HTMLInputElement).checked)"
-          />
-          <span>
-            {{ t(`window.prepItem.${task.item}`) }}
-            <em v-if="task.contradicted" class="fault">{{ t(`window.contradicted.${task.item}`) }}</em>
-          </span>
-        </label>
+        <ElCheckbox class="tick" :model-value="isTicked(task)" :disabled="!mayTick" @change="tick(task, !!$event)">
+          {{ t(`window.prepItem.${task.item}`) }}
+          <em v-if="task.contradicted" class="fault">{{ t(`window.contradicted.${task.item}`) }}</em>
+        </ElCheckbox>
         <span v-if="detailed" class="who">
-          <input
-            class="input"
-            :value="textOf(task, 'assignedTo', task.assignedTo)"
+          <TypeOnce
+            :text="textOf(task, 'assignedTo', task.assignedTo)"
             :disabled="!mayPlan"
             maxlength="120"
             :placeholder="t('survey.prepare.who')"
             :aria-label="t('survey.prepare.whoFor', { item: t(`window.prepItem.${task.item}`) })"
-            @change="change(task, { assignedTo: ($event.target as HTMLInputElement).value })"
+            @change="change(task, { assignedTo: $event })"
           />
-          <input
-            class="input"
-            type="date"
-            :value="textOf(task, 'dueOn', task.dueOn ?? '')"
+          <TypeOnce
+            class="day"
+            :text="textOf(task, 'dueOn', task.dueOn ?? '')"
             :disabled="!mayPlan"
             :aria-label="t('survey.prepare.whenFor', { item: t(`window.prepItem.${task.item}`) })"
-            @change="change(task, { dueOn: ($event.target as HTMLInputElement).value })"
+            @change="change(task, { dueOn: $event })"
+          />
+          <DayPick
+            class="no-print"
+            :day="textOf(task, 'dueOn', task.dueOn ?? '')"
+            :label="t('survey.prepare.whenFor', { item: t(`window.prepItem.${task.item}`) })"
+            :disabled="!mayPlan"
+            @pick="change(task, { dueOn: $event })"
           />
         </span>
       </li>
@@ -89,17 +88,7 @@ li {
 }
 .tick {
   flex: 1 1 220px;
-  display: flex;
-  gap: 12px;
-  align-items: center;
   min-height: 44px;
-  cursor: pointer;
-}
-.tick input {
-  width: 22px;
-  height: 22px;
-  accent-color: var(--copper);
-  flex: none;
 }
 .tick .fault {
   display: block;
@@ -109,15 +98,11 @@ li {
   display: flex;
   gap: 6px;
 }
-.who .input {
+/* Names and days look like words until they are touched. */
+.who .el-input {
+  --el-input-border-color: transparent;
+  --el-input-bg-color: transparent;
   width: 128px;
-  min-height: 40px;
-  border-color: transparent;
-  background: transparent;
-}
-.who .input:hover,
-.who .input:focus {
-  border-color: var(--field-line);
 }
 @media print {
   li {
@@ -127,29 +112,19 @@ li {
   }
   .tick {
     min-height: 0;
-    gap: 5px;
     flex: 1 1 auto;
   }
   .tick .fault {
     font-size: inherit;
   }
-  .tick input {
-    width: 9px;
-    height: 9px;
-  }
-  .who .input {
+  .who .el-input {
+    --el-input-height: auto;
     width: auto;
     max-width: 60px;
-    min-height: 0;
-    padding: 0;
     font-size: inherit;
-    border: 0;
   }
-  .who .input::placeholder {
+  .who :deep(input)::placeholder {
     color: transparent;
-  }
-  .who [type='date'][value=''] {
-    display: none;
   }
 }
 </style>

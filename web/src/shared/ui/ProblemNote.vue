@@ -12,7 +12,7 @@ const { general } = useProblems()
 <template>
   <div class="note" role="alert">
     <p>{{ general(problem) }}</p>
-    <button type="button" class="button" @click="$emit('retry')">{{ t('app.retry') }}</button>
+    <ElButton @click="$emit('retry')">{{ t('app.retry') }}</ElButton>
   </div>
 </template>
 

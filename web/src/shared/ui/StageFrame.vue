@@ -42,9 +42,9 @@ const verdictAt = (row: (typeof rows.value)[number]) =>
 <template>
   <div class="frame" :class="{ wide }">
     <nav v-if="!wide" class="surfaces no-print" :aria-label="t('board.surface')">
-      <input
+      <ElInput
         v-model="find"
-        class="input find"
+        class="find"
         type="search"
         data-find
         :placeholder="t('keys.list.find')"

@@ -13,7 +13,7 @@ const { general } = useProblems()
   <div class="no-print">
     <p v-for="one in off.waiting.value" :key="one.id" class="taken" role="status">
       {{ t('survey.removed', { name: one.name }) }}
-      <button type="button" class="act" @click="off.undo(one.id)">{{ t('app.undo') }}</button>
+      <ElButton link type="primary" @click="off.undo(one.id)">{{ t('app.undo') }}</ElButton>
     </p>
     <p v-if="off.failed.value" class="fault" role="alert">{{ general(off.failed.value) }}</p>
   </div>

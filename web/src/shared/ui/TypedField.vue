@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { useId } from 'vue'
 import type { Typed } from '../state/typed'
+import TypeIn from '../typing/TypeIn.vue'
+import type { TypedKind } from '../typing/fieldKeys'
 import DayPick from './DayPick.vue'
 import DoubtNote from './DoubtNote.vue'
 import MeetingNote from './MeetingNote.vue'
@@ -10,6 +12,7 @@ import PickOne, { type Choice } from './PickOne.vue'
 const props = defineProps<{
   typed: Typed
   field: string
+  kind?: TypedKind
   label: string
   kept: string
   hint?: string
@@ -22,18 +25,21 @@ const props = defineProps<{
 }>()
 const id = useId()
 
-const set = (event: Event) => props.typed.type(props.field, (event.target as HTMLInputElement).value)
 function pick(value = '') {
   props.typed.type(props.field, value)
   keep()
 }
 const keep = () => void props.typed.commit(props.field, props.kept)
 
+function enter(event: KeyboardEvent) {
+  if (props.lines) return
+  event.preventDefault()
+  keep()
+}
+
 function back(event: KeyboardEvent) {
-  const input = event.target as HTMLInputElement
-  if (props.typed.drafts.value[props.field] === undefined) return input.blur()
+  if (props.typed.drafts.value[props.field] === undefined) return (event.target as HTMLInputElement).blur()
   props.typed.forget(props.field)
-  input.value = props.kept
 }
 </script>
 
@@ -52,36 +58,22 @@ function back(event: KeyboardEvent) {
       :described="`${id}-note`"
       @update:model-value="pick"
     />
-    <textarea
-      v-else-if="lines"
-      :id="id"
-      class="input"
-      :name="field"
-      :rows="lines"
-      :value="typed.text(field, kept)"
-      :disabled="disabled"
-      :placeholder="hint"
-      :aria-invalid="!!typed.faults.value[field]"
-      :aria-describedby="`${id}-note`"
-      @input="set"
-      @blur="keep"
-      @keydown.esc="back"
-    />
     <div v-else class="line">
-      <input
+      <TypeIn
         :id="id"
-        class="input"
         autocomplete="off"
         :name="field"
+        :kind="kind"
+        :lines="lines"
         :data-draft="typed.drafts.value[field] === undefined ? 'no' : 'yes'"
-        :value="typed.text(field, kept)"
+        :model-value="typed.text(field, kept)"
         :disabled="disabled"
         :placeholder="hint"
-        :aria-invalid="!!typed.faults.value[field]"
+        :fault="!!typed.faults.value[field]"
         :aria-describedby="`${id}-note`"
-        @input="set"
+        @update:model-value="typed.type(field, $event)"
         @blur="keep"
-        @keydown.enter.prevent="keep"
+        @keydown.enter="enter"
         @keydown.esc="back"
       />
       <DayPick
@@ -113,18 +105,10 @@ label {
   display: flex;
   align-items: center;
 }
-.line .input {
-  flex: 1;
-  min-width: 0;
-}
 .fault {
   font-style: normal;
 }
 .fault:empty {
   display: none;
-}
-textarea {
-  resize: vertical;
-  line-height: 1.35;
 }
 </style>

@@ -12,38 +12,25 @@ const urgent = computed(() => unsent.value.some((one) => one.state === 'met' || 
 </script>
 
 <template>
-  <button
+  <ElButton
     v-if="unsentCount"
-    type="button"
     class="unsent"
     :class="{ urgent, lost: connection.lost, 'after-a-moment': !urgent && !connection.lost }"
     :title="t('unsent.lead')"
     @click="open = true"
   >
     {{ t(connection.lost ? `unsent.lost.${connection.why}` : 'unsent.count', { count: unsentCount }) }}
-  </button>
+  </ElButton>
   <UnsentDialog v-if="open" @close="open = false" />
 </template>
 
 <style scoped>
-.unsent {
-  border: 1px solid #ffffff45;
-  border-radius: 22px;
-  background: none;
-  color: inherit;
-  min-height: 44px;
-  padding: 0 14px;
-  font-size: var(--text-s);
-  white-space: nowrap;
-  cursor: pointer;
-}
 .unsent.urgent,
 .unsent.lost {
-  background: var(--bar-ink);
-  color: var(--bar);
+  --el-button-bg-color: var(--bar-ink);
+  --el-button-text-color: var(--bar);
+  --el-button-hover-bg-color: var(--bar-ink);
+  --el-button-hover-text-color: var(--bar);
   font-weight: 650;
-}
-.unsent:focus-visible {
-  outline-color: #f0b489;
 }
 </style>

@@ -75,7 +75,7 @@ const letGo = (one: Unsent) => discard((record) => record === one.record)
     <section v-for="one in unsent" :key="one.record">
       <header>
         <h3>{{ nameOf(one) }}</h3>
-        <button type="button" class="button" @click="letGo(one)">{{ t('unsent.discard') }}</button>
+        <ElButton @click="letGo(one)">{{ t('unsent.discard') }}</ElButton>
       </header>
       <ul>
         <li v-for="{ field, entry } in one.fields" :key="field">
@@ -84,21 +84,21 @@ const letGo = (one: Unsent) => discard((record) => record === one.record)
             why(one, field, entry)
           }}</span>
           <span v-if="entry.state === 'met'" class="decide">
-            <button type="button" class="button" @click="settle(one, field, 'mine')">
+            <ElButton @click="settle(one, field, 'mine')">
               {{ t('problem.conflict.mine') }}
-            </button>
-            <button type="button" class="button" @click="settle(one, field, 'theirs')">
+            </ElButton>
+            <ElButton @click="settle(one, field, 'theirs')">
               {{ t('problem.conflict.theirs') }}
-            </button>
+            </ElButton>
           </span>
         </li>
       </ul>
     </section>
     <template #footer>
-      <button type="button" class="button" @click="emit('close')">{{ t('app.close') }}</button>
-      <button v-if="unsent.length" type="button" class="button main" @click="sendAll(reader.units)">
+      <ElButton @click="emit('close')">{{ t('app.close') }}</ElButton>
+      <ElButton v-if="unsent.length" type="primary" @click="sendAll(reader.units)">
         {{ t('unsent.sendNow') }}
-      </button>
+      </ElButton>
     </template>
   </ElDialog>
 </template>
@@ -133,7 +133,7 @@ li {
   gap: 8px;
   margin-left: 8px;
 }
-.button + .button {
+.el-dialog__footer .el-button + .el-button {
   margin-left: 8px;
 }
 </style>

@@ -26,7 +26,7 @@ const width = Math.min(480, globalThis.innerWidth)
     <div v-if="last" class="workings">
       <nav v-if="workings.trail.length > 1" :aria-label="t('workings.title')">
         <template v-for="(step, i) in workings.trail.slice(0, -1)" :key="i">
-          <button type="button" class="act" @click="workings.back(i)">{{ name(step.name) }}</button>
+          <ElButton link type="primary" @click="workings.back(i)">{{ name(step.name) }}</ElButton>
           <span aria-hidden="true"> › </span>
         </template>
       </nav>
@@ -39,9 +39,9 @@ const width = Math.min(480, globalThis.innerWidth)
           </dt>
           <dd>
             {{ reader.print(term.value) }}
-            <button v-if="term.from" type="button" class="act" @click="workings.deeper(term.from)">
+            <ElButton v-if="term.from" link type="primary" @click="workings.deeper(term.from)">
               {{ t('workings.openTerm') }}<span class="visually-hidden"> {{ name(term.name) }}</span>
-            </button>
+            </ElButton>
           </dd>
         </template>
         <dt class="result">{{ t('workings.result') }}</dt>
@@ -83,7 +83,7 @@ dd {
   justify-content: flex-end;
   align-items: baseline;
 }
-dd .act {
+dd .el-button {
   padding: 0;
 }
 .result {

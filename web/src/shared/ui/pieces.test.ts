@@ -106,7 +106,7 @@ describe('a finding', () => {
     const list = mount(FindingsList, { props: { findings: [finding] }, global })
     expect(list.text()).toContain('U-0.0500, target U-0.0450')
     expect(list.text()).toContain('3 in would meet it.')
-    await list.get('.act').trigger('click')
+    await list.get('.is-link').trigger('click')
     expect(list.emitted('thickness')).toEqual([[0.0762]])
   })
 

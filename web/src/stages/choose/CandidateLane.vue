@@ -118,15 +118,15 @@ const holds = computed(() => props.candidate.findings.filter((finding) => findin
       </template>
     </div>
     <div class="acts no-print">
-      <button v-if="mayEdit && !candidate.excluded && !chosen" type="button" class="button" @click="emit('pick', '')">
+      <ElButton v-if="mayEdit && !candidate.excluded && !chosen" @click="emit('pick', '')">
         {{ t('choose.choose') }}
-      </button>
-      <button type="button" class="act" :aria-expanded="open" :aria-controls="`${id}-why`" @click="open = !open">
+      </ElButton>
+      <ElButton link type="primary" :aria-expanded="open" :aria-controls="`${id}-why`" @click="open = !open">
         {{ open ? t('choose.close') : t('choose.open') }}
-      </button>
-      <button type="button" class="act" :aria-pressed="compared" @click="emit('compare')">
+      </ElButton>
+      <ElButton link type="primary" :aria-pressed="compared" @click="emit('compare')">
         {{ compared ? t('choose.comparing') : t('choose.compare') }}
-      </button>
+      </ElButton>
     </div>
     <CandidateWhy
       v-if="open"

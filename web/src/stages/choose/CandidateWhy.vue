@@ -8,6 +8,7 @@ import { useReader } from '@/shared/state/reader'
 import { useWorkings } from '@/shared/state/workings'
 import VerdictMark from '@/shared/ui/VerdictMark.vue'
 import type { Candidate } from './useChooseDesk'
+import TypeIn from '@/shared/typing/TypeIn.vue'
 
 /** Why a system stands where it does: parts of its score, opinions on condensation, rules; and a held one overridden with a reason. */
 const props = defineProps<{ candidate: Candidate; mayOverride: boolean }>()
@@ -79,13 +80,13 @@ const mayYield = computed(() =>
         </li>
       </ul>
       <template v-if="candidate.excluded && mayOverride && mayYield">
-        <button v-if="!overriding" type="button" class="act" @click="overriding = true">
+        <ElButton v-if="!overriding" link type="primary" @click="overriding = true">
           {{ t('choose.override') }}
-        </button>
+        </ElButton>
         <form v-else @submit.prevent="emit('pick', reason)">
           <label :for="`${id}-reason`">{{ t('choose.overrideReason') }}</label>
-          <textarea :id="`${id}-reason`" v-model="reason" class="input" rows="2" maxlength="500" required />
-          <button type="submit" class="button">{{ t('choose.override') }}</button>
+          <TypeIn :id="`${id}-reason`" v-model="reason" :lines="2" maxlength="500" required />
+          <ElButton native-type="submit">{{ t('choose.override') }}</ElButton>
         </form>
       </template>
     </section>

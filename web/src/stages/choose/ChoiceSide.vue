@@ -44,21 +44,21 @@ const ticked = (fact: string, on: boolean) => {
 }
 const weight = (part: string) => props.asked('job', `weight${pascal(part)}`) ?? String(props.choice.weights[part])
 const path = computed(() => props.asked('job', 'targetPath') ?? props.choice.answer.path)
-const valueOf = (event: Event) => (event.target as HTMLInputElement).value
 </script>
 
 <template>
   <section>
     <h2>{{ t('choose.facts') }}</h2>
-    <label v-for="(on, fact) in choice.facts" :key="fact" class="check">
-      <input
-        type="checkbox"
-        :checked="ticked(String(fact), on)"
-        :disabled="disabled"
-        @change="emit('fact', { [fact]: ($event.target as HTMLInputElement).checked ? 'yes' : 'no' })"
-      />
+    <ElCheckbox
+      v-for="(on, fact) in choice.facts"
+      :key="fact"
+      class="check"
+      :model-value="ticked(String(fact), on)"
+      :disabled="disabled"
+      @change="emit('fact', { [fact]: $event ? 'yes' : 'no' })"
+    >
       {{ t(`choose.fact.${fact}`) }}
-    </label>
+    </ElCheckbox>
     <TypedField
       v-if="bears"
       :typed="typed"
@@ -71,18 +71,17 @@ const valueOf = (event: Event) => (event.target as HTMLInputElement).value
   </section>
   <section v-if="choice.answer.labels.length">
     <h2>{{ t('choose.path') }}</h2>
-    <div class="two" role="radiogroup" :aria-label="t('choose.path')">
-      <label v-for="one in ['u', 'label'] as const" :key="one" class="check">
-        <input
-          type="radio"
-          name="path"
-          :checked="path === one"
-          :disabled="disabled"
-          @change="emit('job', { targetPath: one })"
-        />
+    <ElRadioGroup
+      class="two"
+      :model-value="path"
+      :aria-label="t('choose.path')"
+      :disabled="disabled"
+      @change="emit('job', { targetPath: String($event) })"
+    >
+      <ElRadio v-for="one in ['u', 'label'] as const" :key="one" :value="one" class="check">
         {{ t(`choose.path${pascal(one)}`) }}
-      </label>
-    </div>
+      </ElRadio>
+    </ElRadioGroup>
   </section>
   <section v-if="question">
     <h2>{{ t('choose.practice') }}</h2>
@@ -98,19 +97,19 @@ const valueOf = (event: Event) => (event.target as HTMLInputElement).value
     <h2>
       {{ t('choose.weights') }} <small class="quiet">{{ t('choose.weightHint') }}</small>
     </h2>
-    <label v-for="part in parts" :key="part" class="weight">
-      <span>{{ t(`choose.part.${part}`) }}</span>
-      <input
-        type="range"
-        min="0"
-        max="5"
-        step="1"
-        :value="weight(part)"
+    <div v-for="part in parts" :key="part" class="weight">
+      <span aria-hidden="true">{{ t(`choose.part.${part}`) }}</span>
+      <ElSlider
+        :model-value="Number(weight(part))"
+        :min="0"
+        :max="5"
+        :show-tooltip="false"
+        :aria-label="t(`choose.part.${part}`)"
         :disabled="disabled"
-        @change="emit('job', { [`weight${pascal(part)}`]: valueOf($event) })"
+        @change="emit('job', { [`weight${pascal(part)}`]: String($event) })"
       />
       <b>{{ weight(part) }}</b>
-    </label>
+    </div>
   </section>
 </template>
 
@@ -127,17 +126,6 @@ h2 small {
 }
 .check {
   display: flex;
-  align-items: center;
-  gap: 10px;
-  min-height: 34px;
-  line-height: 1.25;
-  cursor: pointer;
-}
-.check input {
-  width: 18px;
-  height: 18px;
-  flex: none;
-  accent-color: var(--copper);
 }
 .two {
   display: flex;
@@ -146,19 +134,14 @@ h2 small {
 .weight {
   display: grid;
   grid-template-columns: 84px 1fr 18px;
-  gap: 10px;
+  gap: 18px;
   align-items: center;
   min-height: 34px;
-}
-.weight input {
-  accent-color: var(--copper);
-  min-width: 0;
 }
 .weight b {
   text-align: right;
 }
 @media (max-width: 1000px) {
-  .check,
   .weight {
     min-height: 44px;
   }

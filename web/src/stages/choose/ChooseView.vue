@@ -168,9 +168,9 @@ const costOf = (candidate: Candidate) => (candidate.cost ? reader.print(candidat
               reason: choice.data.value.reason,
             })
           }}</template>
-          <button v-if="choice.data.value.canTakeBack && mayEdit" type="button" class="act" @click="desk.takeBack()">
+          <ElButton v-if="choice.data.value.canTakeBack && mayEdit" link type="primary" @click="desk.takeBack()">
             {{ t('choose.back') }}
-          </button>
+          </ElButton>
         </p>
       </section>
       <CompareSheet

@@ -90,16 +90,16 @@ const savePdf = () =>
     <header>
       <h2 id="compare-title">{{ t('choose.compareTitle') }}</h2>
       <span class="no-print acts">
-        <button type="button" class="act" :disabled="pair.length < 2" @click="print">{{ t('choose.print') }}</button>
-        <button
-          type="button"
-          class="act"
+        <ElButton link type="primary" :disabled="pair.length < 2" @click="print">{{ t('choose.print') }}</ElButton>
+        <ElButton
+          link
+          type="primary"
           :disabled="pair.length < 2 || papers.busy.value || papers.waits.value"
           @click="savePdf"
         >
           {{ t('choose.pdf') }}
-        </button>
-        <button type="button" class="act" @click="$emit('close')">{{ t('choose.compareClose') }}</button>
+        </ElButton>
+        <ElButton link type="primary" @click="$emit('close')">{{ t('choose.compareClose') }}</ElButton>
       </span>
     </header>
     <p v-if="papers.fault.value" class="fault" role="alert">{{ papers.fault.value }}</p>

@@ -71,8 +71,8 @@ const marks: Partial<Record<string, string>> = { allFail: 'choose.failsDamp', dr
       <span>{{
         t(running || lines.length === all ? 'choose.allProgress' : 'choose.stopped', { done: lines.length, all })
       }}</span>
-      <button v-if="running" type="button" class="act" @click="stopper?.abort()">{{ t('choose.stop') }}</button>
-      <button v-else type="button" class="act" @click="weigh">{{ t('choose.again') }}</button>
+      <ElButton v-if="running" link type="primary" @click="stopper?.abort()">{{ t('choose.stop') }}</ElButton>
+      <ElButton v-else link type="primary" @click="weigh">{{ t('choose.again') }}</ElButton>
     </div>
     <ProblemNote v-if="problem" :problem="problem as Error" @retry="weigh" />
     <div class="wide-table">

@@ -80,10 +80,10 @@ beforeEach(() => {
 describe('a system among its rivals', () => {
   it('is picked with one press, and not by one who may only read', async () => {
     const screen = lane(candidate())
-    await screen.get('.acts .button').trigger('click')
+    await screen.get('.acts .el-button:not(.is-link)').trigger('click')
     expect(screen.emitted('pick')).toEqual([['']])
-    expect(lane(candidate(), { mayEdit: false }).find('.acts .button').exists()).toBe(false)
-    expect(lane(candidate(), { chosen: true }).find('.acts .button').exists()).toBe(false)
+    expect(lane(candidate(), { mayEdit: false }).find('.acts .el-button:not(.is-link)').exists()).toBe(false)
+    expect(lane(candidate(), { chosen: true }).find('.acts .el-button:not(.is-link)').exists()).toBe(false)
   })
 
   it('reads in the units of its reader', async () => {
@@ -112,7 +112,7 @@ describe('a system among its rivals', () => {
     const screen = lane(
       candidate({ excluded: true, scores: [], findings: [finding('E3', 'leak', 'hold', { isNumbered: true })] }),
     )
-    expect(screen.find('.acts .button').exists()).toBe(false)
+    expect(screen.find('.acts .el-button:not(.is-link)').exists()).toBe(false)
     expect(screen.get('.hold').text()).toContain('E3: ')
     expect(screen.find('.score p').exists()).toBe(false)
   })
@@ -133,7 +133,7 @@ describe('a system among its rivals', () => {
 
   it('opens its reasons under the button that says so', async () => {
     const screen = lane(candidate())
-    const opener = screen.findAll('.acts .act')[0]!
+    const opener = screen.findAll('.acts .is-link')[0]!
     expect(opener.attributes('aria-expanded')).toBe('false')
     await opener.trigger('click')
     expect(screen.find(`#${CSS.escape(opener.attributes('aria-controls')!)}`).exists()).toBe(true)
@@ -152,7 +152,7 @@ describe('the reasons of a system', () => {
 
   it('let a rule of practice be overridden, with a reason and not without', async () => {
     const screen = why(candidate({ excluded: true, findings: [finding('E3', 'leak', 'hold')] }))
-    await screen.get('button.act').trigger('click')
+    await screen.get('button.is-link').trigger('click')
     expect(screen.get('textarea').attributes('required')).toBeDefined()
     await screen.get('textarea').setValue('Dried and read again')
     await screen.get('form').trigger('submit')
@@ -163,7 +163,7 @@ describe('the reasons of a system', () => {
     const depth = finding('E9', 'tooThick', 'hold', { yieldsToReason: false })
     expect(
       why(candidate({ excluded: true, findings: [depth, finding('E3', 'leak', 'hold')] }))
-        .find('button.act')
+        .find('button.is-link')
         .exists(),
     ).toBe(false)
   })
@@ -171,7 +171,7 @@ describe('the reasons of a system', () => {
   it('keep the override from those who may not', () => {
     expect(
       why(candidate({ excluded: true, findings: [finding('E3', 'leak', 'hold')] }), false)
-        .find('button.act')
+        .find('button.is-link')
         .exists(),
     ).toBe(false)
   })

@@ -44,7 +44,7 @@ const classOf = (answer: Schemas['SectionAnswer']) => t(`section.class.${answer.
 
 <template>
   <div class="beside small">
-    <button v-if="!wanted" type="button" class="act" @click="$emit('want')">{{ t('section.beside.open') }}</button>
+    <ElButton v-if="!wanted" link type="primary" @click="$emit('want')">{{ t('section.beside.open') }}</ElButton>
     <template v-else>
       <p v-if="!options.length && !fault" role="status">{{ t('section.beside.loading') }}</p>
       <PickField

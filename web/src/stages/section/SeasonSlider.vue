@@ -19,20 +19,18 @@ const name = computed(() =>
 
 <template>
   <div class="season no-print">
-    <button type="button" class="end" :aria-pressed="season === WINTER" @click="season = WINTER">
+    <ElButton class="end" :aria-pressed="season === WINTER" @click="season = WINTER">
       {{ t('section.season.winter') }}
-    </button>
+    </ElButton>
     <template v-if="months">
-      <label class="visually-hidden" for="season">{{ t('section.season.title') }}</label>
       <div class="slide">
-        <input
-          id="season"
-          v-model.number="season"
-          type="range"
+        <ElSlider
+          v-model="season"
           :min="WINTER"
           :max="SUMMER"
-          step="1"
-          :aria-valuetext="name"
+          :show-tooltip="false"
+          :aria-label="t('section.season.title')"
+          :format-value-text="() => name"
         />
         <div class="ticks" aria-hidden="true">
           <span v-for="i in 12" :key="i" :class="{ on: season === i }" @click="season = i">{{
@@ -41,9 +39,9 @@ const name = computed(() =>
         </div>
       </div>
     </template>
-    <button type="button" class="end" :aria-pressed="season === SUMMER" @click="season = SUMMER">
+    <ElButton class="end" :aria-pressed="season === SUMMER" @click="season = SUMMER">
       {{ t('section.season.summer') }}
-    </button>
+    </ElButton>
   </div>
 </template>
 
@@ -55,16 +53,12 @@ const name = computed(() =>
   margin: 4px 0 8px;
 }
 .end {
+  --el-button-text-color: var(--ink);
+  --el-button-border-color: var(--field-line);
+  padding: 4px 12px;
   flex: none;
-  min-height: 44px;
-  padding: 0 12px;
-  font: inherit;
   font-size: var(--text-s);
-  color: var(--ink);
-  background: none;
-  border: 1px solid var(--field-line);
-  border-radius: 22px;
-  cursor: pointer;
+  font-weight: 400;
 }
 .end[aria-pressed='true'] {
   border: 2px solid var(--copper);
@@ -73,12 +67,6 @@ const name = computed(() =>
 .slide {
   flex: 1;
   min-width: 0;
-}
-input {
-  width: 100%;
-  margin: 0;
-  min-height: 26px;
-  accent-color: var(--copper);
 }
 /* Fourteen stops: the months stand between the two designs. */
 .ticks {

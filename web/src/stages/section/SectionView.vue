@@ -25,6 +25,7 @@ import { useLiftsText } from './liftsText'
 import { useBeside } from './useBeside'
 import { useSeason } from './useSeason'
 import { useSectionDesk } from './useSectionDesk'
+import TypeIn from '@/shared/typing/TypeIn.vue'
 
 /** How thick, and in how many lifts: the live section of a surface. */
 const props = defineProps<{ job: string; surface: string }>()
@@ -107,19 +108,20 @@ onKeyStroke(['[', ']'], (event) => {
     <template v-else>
       <div class="top">
         <SystemPicker :sheets="pickable" :chosen="chosen" :disabled="!mayEdit" @pick="desk.pick" />
-        <label class="field thick">
-          <span>{{ t('section.thickness') }}</span>
-          <input
-            class="input"
-            :value="desk.typed.value ?? (desk.question.value ? thicknessText : '')"
+        <div class="field thick">
+          <label for="thickness">{{ t('section.thickness') }}</label>
+          <TypeIn
+            id="thickness"
+            :model-value="desk.typed.value ?? (desk.question.value ? thicknessText : '')"
+            kind="length"
             :disabled="!mayEdit || (!!desk.question.value && !desk.question.value.sheetId)"
-            :aria-invalid="desk.fault.value !== ''"
+            :fault="desk.fault.value !== ''"
             aria-describedby="thickness-fault"
-            @input="desk.write(($event.target as HTMLInputElement).value)"
-            @change="desk.type(($event.target as HTMLInputElement).value)"
+            @update:model-value="desk.write"
+            @change="desk.type"
             @keydown.esc="(desk.unwrite(), ($event.target as HTMLElement).blur())"
           />
-        </label>
+        </div>
       </div>
       <p id="thickness-fault" class="fault" role="alert">{{ desk.fault.value }}</p>
       <MeetingNote
@@ -132,9 +134,9 @@ onKeyStroke(['[', ']'], (event) => {
       <div v-if="!desk.question.value" class="start">
         <p>{{ t('section.start') }}</p>
         <p v-if="chosen && mayEdit">
-          <button v-for="one in starts" :key="one" type="button" class="button" @click="desk.type(one)">
+          <ElButton v-for="one in starts" :key="one" @click="desk.type(one)">
             {{ t('section.startThickness', { thickness: one }) }}
-          </button>
+          </ElButton>
         </p>
       </div>
       <template v-else>
@@ -319,7 +321,7 @@ onKeyStroke(['[', ']'], (event) => {
   width: 110px;
   flex: none;
 }
-.thick .input {
+.thick .el-input {
   font-weight: 700;
 }
 .fault:empty {
@@ -330,7 +332,7 @@ onKeyStroke(['[', ']'], (event) => {
   display: grid;
   gap: 14px;
 }
-.start .button {
+.start .el-button {
   margin-right: 10px;
 }
 .figures {

@@ -37,7 +37,7 @@ const reasonOf = (one: One) => {
   <section class="alternatives">
     <div class="head">
       <h2 ref="heading" tabindex="-1">{{ t('alternatives.title', { name: answer?.surface ?? '' }) }}</h2>
-      <button type="button" class="act no-print" @click="$emit('close')">{{ t('alternatives.close') }}</button>
+      <ElButton link type="primary" class="no-print" @click="$emit('close')">{{ t('alternatives.close') }}</ElButton>
     </div>
     <ProblemNote v-if="query.error.value" :problem="query.error.value" @retry="query.refetch()" />
     <ElSkeleton v-else-if="!answer" :rows="4" animated />

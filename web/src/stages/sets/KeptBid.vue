@@ -45,7 +45,9 @@ function why(one: Schemas['SurfaceChangeAnswer']) {
         {{ t('price.keptBy', { by: bid.madeBy, at: times.day(bid.madeAt) }) }}
         {{ bid.workDate ? t('price.keptFor', { day: day(bid.workDate) }) : t('price.keptNoDay') }}
       </span>
-      <button v-if="!locked" type="button" class="act no-print" @click="$emit('off')">{{ t('price.keptOff') }}</button>
+      <ElButton v-if="!locked" link type="primary" class="no-print" @click="$emit('off')">{{
+        t('price.keptOff')
+      }}</ElButton>
     </header>
     <p v-if="same" class="quiet">{{ t('price.keptSame') }}</p>
     <template v-else>

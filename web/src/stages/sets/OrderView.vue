@@ -107,24 +107,17 @@ const findings = computed(() => (answer.value?.lines ?? []).flatMap((line) => li
           <DrumsWarming v-if="answer.nightAir" :lines="answer.lines" :night="answer.nightAir" />
         </section>
         <div class="acts no-print">
-          <button
-            type="button"
-            class="button main"
-            :disabled="papers.waits.value"
-            @click="papers.make({ kind: 'loadList' }, 'pdf')"
-          >
+          <ElButton type="primary" :disabled="papers.waits.value" @click="papers.make({ kind: 'loadList' }, 'pdf')">
             {{ t('order.loadPdf') }}
-          </button>
-          <button
+          </ElButton>
+          <ElButton
             v-for="ending in ['pdf', 'csv', 'xlsx'] as const"
             :key="ending"
-            type="button"
-            class="button"
             :disabled="!toOrder.length || papers.waits.value"
             @click="papers.make({ kind: 'order' }, ending)"
           >
             {{ t(`order.save.${ending}`) }}
-          </button>
+          </ElButton>
           <RouterLink class="act" :to="{ name: 'stock' }">{{ t('stock.title') }}</RouterLink>
         </div>
         <PapersMade :job="job" :kinds="['loadList', 'order']" @again="papers.again" />

@@ -150,26 +150,22 @@ const isPast = computed(() => !!answer.value?.workDate && answer.value.workDate 
             }}
           </p>
           <div class="acts no-print">
-            <button v-if="mayEdit" type="button" class="button main" @click="keep">{{ t('price.keep') }}</button>
-            <button
-              type="button"
-              class="button"
+            <ElButton v-if="mayEdit" type="primary" @click="keep">{{ t('price.keep') }}</ElButton>
+            <ElButton
               :disabled="!!missing || papers.waits.value"
               :aria-describedby="missing ? 'no-outer' : undefined"
               @click="papers.make({ kind: 'outerBid' }, 'pdf')"
             >
               {{ t('price.outer.pdf') }}
-            </button>
-            <button
+            </ElButton>
+            <ElButton
               v-for="ending in ['pdf', 'xlsx'] as const"
               :key="ending"
-              type="button"
-              class="button"
               :disabled="papers.waits.value"
               @click="papers.make({ kind: 'innerBid' }, ending)"
             >
               {{ t(`price.inner.${ending}`) }}
-            </button>
+            </ElButton>
           </div>
           <p v-if="missing" id="no-outer" class="small quiet no-print">{{ t('price.outer.incomplete') }}</p>
         </section>

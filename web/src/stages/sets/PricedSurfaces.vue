@@ -37,14 +37,14 @@ const reader = useReader()
           </td>
           <td class="right">{{ reader.print(one.sets) }}</td>
           <td class="no-print">
-            <button
-              type="button"
-              class="act"
+            <ElButton
+              link
+              type="primary"
               :aria-expanded="open === one.id"
               @click="$emit('open', open === one.id ? null : one.id)"
             >
               {{ t('price.others') }}<span class="visually-hidden"> {{ one.name }}</span>
-            </button>
+            </ElButton>
           </td>
         </tr>
       </tbody>
@@ -81,7 +81,8 @@ tbody th,
 tbody td {
   vertical-align: middle;
 }
-td .act {
+td .act,
+td .el-button {
   white-space: nowrap;
 }
 tr.open {

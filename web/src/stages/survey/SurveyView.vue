@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { useRoute } from 'vue-router'
+import { RouterLink, useRoute } from 'vue-router'
 import SectionSketch from '@/shared/drawing/SectionSketch.vue'
 import { useBoard, type Surface } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
@@ -113,18 +113,16 @@ watch(
               : t('survey.saved')
         }}
       </span>
-      <button
+      <ElButton
         v-if="grid.unsaved.value && !grid.saving.value"
-        type="button"
-        class="button"
         :title="t('survey.discardLead')"
         @click="grid.discard()"
       >
         {{ t('survey.discard') }}
-      </button>
-      <button type="button" class="button" :disabled="!undo.canUndo.value" @click="undo.undo()">
+      </ElButton>
+      <ElButton :disabled="!undo.canUndo.value" @click="undo.undo()">
         {{ t('app.undo') }}
-      </button>
+      </ElButton>
     </div>
     <p v-if="grid.notice.value" class="fault" role="alert">{{ grid.notice.value }}</p>
     <MeetingNote
@@ -209,9 +207,12 @@ watch(
             <h2>{{ inHand.name }}</h2>
             <p class="quiet small">{{ t(`kind.${inHand.kind}`) }}</p>
             <SectionSketch :layers="sketchOf(inHand.id)" :width="266" :height="84" />
-            <RouterLink class="button open" :to="{ name: 'surfaceSheet', params: { job, surface: inHand.id } }">{{
-              t('survey.open')
-            }}</RouterLink>
+            <ElButton
+              class="open"
+              :tag="RouterLink"
+              :to="{ name: 'surfaceSheet', params: { job, surface: inHand.id } }"
+              >{{ t('survey.open') }}</ElButton
+            >
           </div>
           <FindingsList :findings="inHand.findings" />
         </div>

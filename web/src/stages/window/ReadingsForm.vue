@@ -11,6 +11,7 @@ import type { Outcome } from '@/shared/keeping/editor'
 import { useCommandForm } from '@/shared/state/typedForm'
 import DoubtNote from '@/shared/ui/DoubtNote.vue'
 import PickField from '@/shared/ui/PickField.vue'
+import FormField from '@/shared/ui/FormField.vue'
 
 /** Today's readings, typed from the instruments. What is typed outlives a refresh until it is taken down. */
 const props = defineProps<{ job: string; surface: string; answer: Schemas['WindowOfSurface'] }>()
@@ -50,6 +51,11 @@ const fields = computed(() => [
   'drumA',
   'drumB',
 ])
+
+const TEMPERATURES = ['substrate', 'air', 'drumA', 'drumB', 'thermometerError']
+const WORDS = ['instrument', 'place', 'species']
+const kindOf = (field: string) =>
+  TEMPERATURES.includes(field) ? 'temperature' : WORDS.includes(field) ? undefined : 'number'
 
 // Said of all readings taken down together.
 const about = computed(() => [
@@ -95,23 +101,19 @@ async function save() {
       <h2>{{ t('window.readings') }}</h2>
       <p class="small quiet">{{ t('window.lead') }}</p>
     </div>
-    <label v-for="field in fields" :key="field" class="field">
-      <span>{{ t(`window.field.${field}`) }}</span>
-      <input
-        v-model="typed[field]"
-        class="input"
-        inputmode="text"
-        autocomplete="off"
-        :name="field"
-        :disabled="!mayEdit"
-        :aria-invalid="!!faults[field]"
-        :aria-describedby="`reading-${field}`"
-      />
-      <em :id="`reading-${field}`" class="small" :class="faults[field] ? 'fault' : 'quiet'">{{
-        faults[field] || last(field)
-      }}</em>
+    <FormField
+      v-for="field in fields"
+      :key="field"
+      v-model="typed[field]"
+      :name="field"
+      :label="t(`window.field.${field}`)"
+      :kind="kindOf(field)"
+      :note="last(field)"
+      :disabled="!mayEdit"
+      :fault="faults[field]"
+    >
       <DoubtNote :doubt="form.doubtOf(field)" @other="form.submitOther(field, $event)" @right="form.right(field)" />
-    </label>
+    </FormField>
     <PickField
       v-model="typed.foundDry"
       name="foundDry"
@@ -131,23 +133,21 @@ async function save() {
     <details class="about" :open="about.some((field) => typed[field] || faults[field])">
       <summary>{{ t('window.about') }}</summary>
       <div class="fields">
-        <label v-for="field in about" :key="field" class="field">
-          <span>{{ t(`window.field.${field}`) }}</span>
-          <input
-            v-model="typed[field]"
-            class="input"
-            autocomplete="off"
-            :name="field"
-            :disabled="!mayEdit"
-            :aria-invalid="!!faults[field]"
-          />
-          <em class="small fault">{{ faults[field] }}</em>
-        </label>
+        <FormField
+          v-for="field in about"
+          :key="field"
+          v-model="typed[field]"
+          :name="field"
+          :label="t(`window.field.${field}`)"
+          :kind="kindOf(field)"
+          :disabled="!mayEdit"
+          :fault="faults[field]"
+        />
       </div>
       <p v-if="answer.substrateKind === 'wood'" class="small quiet">{{ t('window.correctionLead') }}</p>
     </details>
     <div class="go">
-      <button type="submit" class="button main" :disabled="busy || !mayEdit">{{ t('window.save') }}</button>
+      <ElButton type="primary" native-type="submit" :disabled="busy || !mayEdit">{{ t('window.save') }}</ElButton>
       <span role="status" class="small quiet">{{
         done ? t(done === 'waits' ? 'window.waits' : 'window.saved') : ''
       }}</span>

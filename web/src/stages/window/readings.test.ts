@@ -83,7 +83,8 @@ describe('the form of readings', () => {
     await screen.find('form').trigger('submit')
     await flushPromises()
     expect(screen.find('[name=air]').attributes('aria-invalid')).toBe('true')
-    expect(screen.find('#reading-air').text()).toContain('“warm” is not a number')
+    const described = screen.get('[name=air]').attributes('aria-describedby')
+    expect(screen.get(`[id="${described}"]`).text()).toContain('“warm” is not a number')
     expect((screen.find('[name=air]').element as HTMLInputElement).value).toBe('warm')
   })
 

@@ -15,6 +15,7 @@ import SurveyFrame from '../SurveyFrame.vue'
 import FanTestCard from './FanTestCard.vue'
 import FileButton from '@/shared/ui/FileButton.vue'
 import ThermalCard from './ThermalCard.vue'
+import FormField from '@/shared/ui/FormField.vue'
 
 /** How tight and how even the building is before the work: the fan test and the thermal picture. */
 const props = defineProps<{ job: string }>()
@@ -91,43 +92,32 @@ async function addPicture([file]: File[]) {
           <summary>{{ t('survey.fan.new') }}</summary>
           <form novalidate @submit.prevent="add">
             <div class="points">
-              <label class="field">
-                <span>{{ t('survey.fan.points') }}</span>
-                <textarea
-                  class="input"
-                  rows="7"
-                  name="points"
-                  :placeholder="t(reader.units === 'us' ? 'survey.fan.pointsHint' : 'survey.fan.pointsHintMetric')"
-                  :value="typed.values.points ?? ''"
-                  :aria-invalid="!!typed.faults.value.points"
-                  @input="typed.values.points = ($event.target as HTMLTextAreaElement).value"
-                />
-                <em class="fault">{{ typed.faults.value.points }}</em>
-              </label>
+              <FormField
+                v-model="typed.values.points"
+                name="points"
+                :lines="7"
+                :label="t('survey.fan.points')"
+                :hint="t(reader.units === 'us' ? 'survey.fan.pointsHint' : 'survey.fan.pointsHintMetric')"
+                :fault="typed.faults.value.points"
+              />
             </div>
-            <label v-for="field in fields" :key="field" class="field">
-              <span>{{ t(`survey.fan.field.${field}`) }}</span>
-              <input
-                class="input"
-                :name="field"
-                :value="typed.values[field] ?? ''"
-                :aria-invalid="!!typed.faults.value[field]"
-                @input="typed.values[field] = ($event.target as HTMLInputElement).value"
-              />
-              <em class="fault">{{ typed.faults.value[field] }}</em>
-            </label>
+            <FormField
+              v-for="field in fields"
+              :key="field"
+              v-model="typed.values[field]"
+              :name="field"
+              :label="t(`survey.fan.field.${field}`)"
+              :kind="['indoor', 'outdoor'].includes(field) ? 'temperature' : 'number'"
+              :fault="typed.faults.value[field]"
+            />
             <p class="small quiet">{{ t('survey.fan.zeroSign') }}</p>
-            <label class="field">
-              <span>{{ t('survey.fan.field.words') }}</span>
-              <input
-                v-model="typed.values.words"
-                class="input"
-                name="words"
-                :aria-invalid="!!typed.faults.value.words"
-              />
-              <em class="fault">{{ typed.faults.value.words }}</em>
-            </label>
-            <button type="submit" class="button main">{{ t('survey.fan.add') }}</button>
+            <FormField
+              v-model="typed.values.words"
+              name="words"
+              :label="t('survey.fan.field.words')"
+              :fault="typed.faults.value.words"
+            />
+            <ElButton type="primary" native-type="submit">{{ t('survey.fan.add') }}</ElButton>
             <p class="fault" role="alert">{{ typed.notice.value }}</p>
           </form>
         </details>
@@ -150,7 +140,7 @@ async function addPicture([file]: File[]) {
       <p v-if="thermal.data.value?.length === 0" class="quiet">{{ t('survey.thermal.none') }}</p>
       <div v-if="!locked" class="send no-print">
         <FileButton accept=".csv,.txt,text/csv" @files="addPicture">{{ t('survey.thermal.add') }}</FileButton>
-        <label class="check"><input v-model="fahrenheit" type="checkbox" /> {{ t('survey.thermal.fahrenheit') }}</label>
+        <ElCheckbox v-model="fahrenheit">{{ t('survey.thermal.fahrenheit') }}</ElCheckbox>
       </div>
       <p class="fault" role="alert">{{ fault }}</p>
     </section>
@@ -191,12 +181,6 @@ form {
   display: flex;
   gap: 18px;
   align-items: center;
-}
-.check {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  min-height: 44px;
 }
 @media (max-width: 700px) {
   form,

@@ -80,15 +80,16 @@ const interval = (b: Schemas['BoundedAnswer'] | null | undefined) =>
     <header>
       <h3>{{ listed([t(`survey.fan.${test.phase}`), times.day(test.takenAt)]) }}</h3>
       <span class="small quiet">{{ [test.takenBy, test.words].filter(Boolean).join(' · ') }}</span>
-      <button
+      <ElButton
         v-if="!locked"
-        type="button"
-        class="act no-print"
+        link
+        type="primary"
+        class="no-print"
         :aria-label="t('survey.fan.remove')"
         @click="$emit('off')"
       >
         ×
-      </button>
+      </ElButton>
     </header>
     <div class="body">
       <div>
@@ -224,7 +225,7 @@ header {
   gap: 14px;
   align-items: baseline;
 }
-header .act {
+header .el-button {
   margin-left: auto;
 }
 .body {

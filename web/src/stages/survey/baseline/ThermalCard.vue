@@ -8,6 +8,7 @@ import { useReader } from '@/shared/state/reader'
 import { useTyped } from '@/shared/state/typed'
 import TypedField from '@/shared/ui/TypedField.vue'
 import { gradient, paint } from './thermal'
+import TypeOnce from '@/shared/typing/TypeOnce.vue'
 
 /** A thermal picture: its dots in our own scale, spots read off, and the conditions that make it comparable later. */
 const props = defineProps<{ job: string; picture: Schemas['ThermalAnswer']; locked: boolean }>()
@@ -71,15 +72,16 @@ const forget = (at: number) => void typed.put({ spots: spotsText(props.picture.s
   <article>
     <header>
       <h3>{{ picture.name }}</h3>
-      <button
+      <ElButton
         v-if="!locked"
-        type="button"
-        class="act no-print"
+        link
+        type="primary"
+        class="no-print"
         :aria-label="t('survey.thermal.remove', { name: picture.name })"
         @click="$emit('off')"
       >
         ×
-      </button>
+      </ElButton>
     </header>
     <div v-if="dots.data.value" class="picture">
       <div
@@ -128,26 +130,25 @@ const forget = (at: number) => void typed.put({ spots: spotsText(props.picture.s
         <tr v-for="(spot, i) in picture.spots" :key="i">
           <th scope="row">
             {{ i + 1 }}
-            <input
-              class="input"
-              :value="spot.label"
+            <TypeOnce
+              :text="spot.label"
               :disabled="locked"
               :aria-label="t('survey.thermal.spotName', { n: i + 1 })"
-              @change="name(i, ($event.target as HTMLInputElement).value)"
+              @change="name(i, $event)"
             />
           </th>
           <td>{{ reader.print(spot.temp) }}</td>
           <td>{{ spot.factor ? reader.print(spot.factor) : '–' }}</td>
           <td>
-            <button
+            <ElButton
               v-if="!locked"
-              type="button"
-              class="act"
+              link
+              type="primary"
               :aria-label="t('survey.thermal.spotOff', { n: i + 1 })"
               @click="forget(i)"
             >
               ×
-            </button>
+            </ElButton>
           </td>
         </tr>
       </tbody>

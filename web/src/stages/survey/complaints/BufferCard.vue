@@ -29,15 +29,15 @@ const floats = computed(() =>
       <h3>
         {{ space.name }} <small class="quiet">{{ t(`buffer.${space.kind}`) }}</small>
       </h3>
-      <button
+      <ElButton
         v-if="!locked"
-        type="button"
-        class="act"
+        link
+        type="primary"
         :aria-label="t('survey.building.remove', { name: space.name })"
         @click="$emit('off')"
       >
         ×
-      </button>
+      </ElButton>
     </header>
     <div class="typed">
       <TypedField

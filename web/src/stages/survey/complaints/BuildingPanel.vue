@@ -10,6 +10,7 @@ import TakenOff from '@/shared/ui/TakenOff.vue'
 import FigureText from '@/shared/ui/FigureText.vue'
 import PickField from '@/shared/ui/PickField.vue'
 import BufferCard from './BufferCard.vue'
+import FormField from '@/shared/ui/FormField.vue'
 
 /** Spaces beside the rooms that float between warm and cold, and the pressure of warm air over the height. */
 const props = defineProps<{ job: string; locked: boolean }>()
@@ -68,12 +69,9 @@ async function add() {
     />
     <TakenOff :off="off" />
     <form v-if="!locked" novalidate @submit.prevent="add">
-      <label class="field">
-        <span>{{ t('survey.building.name') }}</span>
-        <input v-model="name" class="input" maxlength="120" :aria-invalid="!!fault" />
-      </label>
+      <FormField v-model="name" :label="t('survey.building.name')" maxlength="120" :aria-invalid="!!fault" />
       <PickField v-model="kind" :label="t('survey.building.kind')" :options="kinds" />
-      <button type="submit" class="button" :disabled="!name.trim()">{{ t('survey.building.add') }}</button>
+      <ElButton native-type="submit" :disabled="!name.trim()">{{ t('survey.building.add') }}</ElButton>
       <em class="fault">{{ fault }}</em>
     </form>
   </section>

@@ -14,6 +14,7 @@ import PickField from '@/shared/ui/PickField.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import SurveyFrame from '../SurveyFrame.vue'
 import BuildingPanel from './BuildingPanel.vue'
+import FormField from '@/shared/ui/FormField.vue'
 
 /** Why they called, the surfaces suspected, and the figures that speak to it: now, and as planned. */
 const props = defineProps<{ job: string }>()
@@ -96,28 +97,28 @@ const rows = (one: Complaint) => [
           <h2>
             {{ t(`complaint.${one.kind}`) }}<template v-if="one.place">, {{ one.place }}</template>
           </h2>
-          <button
+          <ElButton
             v-if="!locked"
-            type="button"
-            class="act"
+            link
+            type="primary"
             :aria-label="t('survey.complaints.remove')"
             @click="off.takeOff(one.id, t(`complaint.${one.kind}`))"
           >
             ×
-          </button>
+          </ElButton>
         </header>
         <p v-if="one.words" class="words">{{ one.words }}</p>
         <details class="no-print">
           <summary>{{ t('survey.complaints.suspects', { count: one.suspects.length }) }}</summary>
-          <label v-for="s in surfaces.data.value" :key="s.id">
-            <input
-              type="checkbox"
-              :checked="suspectsOf(one).includes(s.id)"
-              :disabled="locked"
-              @change="suspect(one, s.id, ($event.target as HTMLInputElement).checked)"
-            />
+          <ElCheckbox
+            v-for="s in surfaces.data.value"
+            :key="s.id"
+            :model-value="suspectsOf(one).includes(s.id)"
+            :disabled="locked"
+            @change="suspect(one, s.id, !!$event)"
+          >
             {{ s.name }}
-          </label>
+          </ElCheckbox>
         </details>
         <table v-if="rows(one).length">
           <thead>
@@ -150,15 +151,9 @@ const rows = (one: Complaint) => [
       <TakenOff :off="off" />
       <form v-if="!locked" novalidate @submit.prevent="add">
         <PickField v-model="next.kind" :label="t('survey.complaints.kind')" :options="offered" />
-        <label class="field">
-          <span>{{ t('survey.complaints.place') }}</span>
-          <input v-model="next.place" class="input" maxlength="120" />
-        </label>
-        <label class="field wide">
-          <span>{{ t('survey.complaints.words') }}</span>
-          <input v-model="next.words" class="input" maxlength="500" />
-        </label>
-        <button type="submit" class="button">{{ t('survey.complaints.add') }}</button>
+        <FormField v-model="next.place" :label="t('survey.complaints.place')" maxlength="120" />
+        <FormField v-model="next.words" class="wide" :label="t('survey.complaints.words')" maxlength="500" />
+        <ElButton native-type="submit">{{ t('survey.complaints.add') }}</ElButton>
       </form>
       <BuildingPanel :job="job" :locked="locked" />
     </template>
@@ -188,17 +183,8 @@ summary {
   min-height: 36px;
   padding-top: 8px;
 }
-details label {
-  display: inline-flex;
-  gap: 8px;
-  align-items: center;
-  min-height: 44px;
+details .el-checkbox {
   margin-right: 20px;
-}
-details input {
-  width: 20px;
-  height: 20px;
-  accent-color: var(--copper);
 }
 table {
   border-collapse: collapse;

@@ -39,9 +39,7 @@ const separator = computed(() => (props.found.delimiter === 'tab' ? t('survey.ex
         >{{ t('survey.exchange.detected', { delimiter: separator, encoding: found.encoding }) }}
       </template>
       <template v-if="found.remembered">{{ t('survey.exchange.remembered') }}</template>
-      <label v-if="found.delimiter" class="comma"
-        ><input v-model="comma" type="checkbox" @change="tell" /> {{ t('survey.exchange.comma') }}</label
-      >
+      <ElCheckbox v-if="found.delimiter" v-model="comma" @change="tell">{{ t('survey.exchange.comma') }}</ElCheckbox>
     </p>
     <div class="scroll" tabindex="0" role="region" :aria-label="t('survey.exchange.columns')">
       <table>
@@ -100,11 +98,5 @@ th[scope='row'] {
 }
 .pick {
   min-width: 180px;
-}
-.comma {
-  display: inline-flex;
-  gap: 8px;
-  align-items: center;
-  min-height: 44px;
 }
 </style>

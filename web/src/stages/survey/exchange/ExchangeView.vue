@@ -139,7 +139,7 @@ async function takeBack() {
       <p v-if="brought.length" class="brought" role="status">
         {{ t('survey.exchange.brought', { count: brought.length }) }}
         <RouterLink class="act" :to="{ name: 'survey', params: { job } }">{{ t('survey.page.survey') }}</RouterLink>
-        <button type="button" class="act" @click="takeBack">{{ t('app.undo') }}</button>
+        <ElButton link type="primary" @click="takeBack">{{ t('app.undo') }}</ElButton>
       </p>
       <template v-if="found && file">
         <h3>{{ file.name }}</h3>
@@ -165,10 +165,10 @@ async function takeBack() {
         </details>
         <ImportRows :found="found" :busy="busy" @check="check" />
         <p class="accept">
-          <button type="button" class="button main" :disabled="!ready || busy" @click="accept">
+          <ElButton type="primary" :disabled="!ready || busy" @click="accept">
             {{ t('survey.exchange.accept', { count: found.rows.length }) }}
-          </button>
-          <button type="button" class="act" @click="found = null">{{ t('app.cancel') }}</button>
+          </ElButton>
+          <ElButton link type="primary" @click="found = null">{{ t('app.cancel') }}</ElButton>
           <span v-if="found.faulty" class="quiet">{{ t('survey.exchange.mendFirst') }}</span>
         </p>
       </template>
@@ -178,16 +178,9 @@ async function takeBack() {
       <p class="quiet">{{ t('survey.exchange.outLead') }}</p>
       <p v-if="saving.fault.value" class="fault" role="alert">{{ saving.fault.value }}</p>
       <p class="outs">
-        <button
-          v-for="out in outs"
-          :key="out.path"
-          type="button"
-          class="button"
-          :disabled="saving.busy.value"
-          @click="saving.saveFrom(out.path)"
-        >
+        <ElButton v-for="out in outs" :key="out.path" :disabled="saving.busy.value" @click="saving.saveFrom(out.path)">
           {{ out.word }}
-        </button>
+        </ElButton>
         <a class="act" href="/api/schemas/job" target="_blank" rel="noopener">{{ t('survey.exchange.schema') }}</a>
       </p>
     </section>
@@ -198,7 +191,7 @@ async function takeBack() {
 section + section {
   margin-top: 34px;
 }
-.in > .button {
+.in > .el-button {
   margin: 10px 12px 10px 0;
 }
 h3 {

@@ -71,7 +71,7 @@ const leaveOut = (row: Row) =>
 
 <template>
   <div>
-    <label class="only"><input v-model="onlyFaults" type="checkbox" /> {{ t('survey.exchange.onlyFaults') }}</label>
+    <ElCheckbox v-model="onlyFaults">{{ t('survey.exchange.onlyFaults') }}</ElCheckbox>
     <div class="scroll" tabindex="0" role="region" :aria-label="t('survey.exchange.rows')">
       <table>
         <thead>
@@ -115,25 +115,25 @@ const leaveOut = (row: Row) =>
             </td>
             <td>{{ reader.print(row.area) || '–' }}</td>
             <td>
-              <button
-                type="button"
-                class="act"
+              <ElButton
+                link
+                type="primary"
                 :aria-label="t('survey.exchange.leaveRow', { line: row.line })"
                 @click="leaveOut(row)"
               >
                 ×
-              </button>
+              </ElButton>
             </td>
           </tr>
         </tbody>
       </table>
     </div>
     <p v-if="pages > 1" class="pages">
-      <button type="button" class="act" :disabled="page === 0" @click="page--">{{ t('survey.exchange.back') }}</button>
+      <ElButton link type="primary" :disabled="page === 0" @click="page--">{{ t('survey.exchange.back') }}</ElButton>
       {{ t('survey.exchange.page', { page: page + 1, pages }) }}
-      <button type="button" class="act" :disabled="page === pages - 1" @click="page++">
+      <ElButton link type="primary" :disabled="page === pages - 1" @click="page++">
         {{ t('survey.exchange.next') }}
-      </button>
+      </ElButton>
     </p>
   </div>
 </template>
@@ -191,12 +191,6 @@ td > input[aria-invalid='true'] {
   font-style: normal;
   font-size: var(--text-s);
   color: var(--care);
-}
-.only {
-  display: inline-flex;
-  gap: 8px;
-  align-items: center;
-  min-height: 44px;
 }
 .pages {
   display: flex;

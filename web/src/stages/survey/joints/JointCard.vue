@@ -34,15 +34,15 @@ defineEmits<{ off: [] }>()
           <span>{{ text.title(joint.finding) }}</span>
         </p>
       </div>
-      <button
+      <ElButton
         v-if="!locked"
-        type="button"
-        class="act"
+        link
+        type="primary"
         :aria-label="t('survey.joints.remove', { first: joint.first, second: joint.second })"
         @click="$emit('off')"
       >
         ×
-      </button>
+      </ElButton>
     </header>
     <div class="layers">
       <TypedField
@@ -67,24 +67,20 @@ defineEmits<{ off: [] }>()
       />
     </div>
     <fieldset :disabled="locked">
-      <label>
-        <input
-          type="checkbox"
-          :checked="joint.ready"
-          :disabled="!joint.solved"
-          @change="typed.put({ ready: joint.ready ? 'no' : 'yes' })"
-        />
+      <ElCheckbox
+        :model-value="joint.ready"
+        :disabled="!joint.solved"
+        @change="typed.put({ ready: joint.ready ? 'no' : 'yes' })"
+      >
         {{ t('survey.joints.ready') }}
-      </label>
-      <label>
-        <input
-          type="checkbox"
-          :checked="joint.seenBy !== ''"
-          :disabled="!joint.ready"
-          @change="typed.put({ seen: joint.seenBy ? 'no' : 'yes' })"
-        />
+      </ElCheckbox>
+      <ElCheckbox
+        :model-value="joint.seenBy !== ''"
+        :disabled="!joint.ready"
+        @change="typed.put({ seen: joint.seenBy ? 'no' : 'yes' })"
+      >
         {{ joint.seenBy ? t('survey.joints.seenBy', { who: joint.seenBy }) : t('survey.joints.seen') }}
-      </label>
+      </ElCheckbox>
       <span v-if="!joint.solved" class="small quiet">{{ t('survey.joints.notYet') }}</span>
     </fieldset>
     <p v-if="typed.notice.value || typed.faults.value.ready" class="fault" role="alert">
@@ -132,17 +128,6 @@ fieldset {
   flex-wrap: wrap;
   gap: 4px 20px;
   align-items: center;
-}
-fieldset label {
-  display: flex;
-  gap: 10px;
-  align-items: center;
-  min-height: 44px;
-}
-fieldset input {
-  width: 22px;
-  height: 22px;
-  accent-color: var(--copper);
 }
 @media (max-width: 560px) {
   .layers,

@@ -13,6 +13,7 @@ import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import SurveyFrame from '../SurveyFrame.vue'
 import JointCard from './JointCard.vue'
 import JointDrawing from './JointDrawing.vue'
+import FormField from '@/shared/ui/FormField.vue'
 
 /** Where two surfaces or layers meet: which control layers carry on, with what, by whom, ready and seen. */
 const props = defineProps<{ job: string }>()
@@ -113,25 +114,22 @@ async function addOwn() {
               {{ one.first }} · {{ one.second || t(`survey.joints.beyond.${one.kind}`) }}
             </span>
             <span v-if="!locked" class="acts">
-              <button type="button" class="button" @click="take(one)">{{ t('survey.joints.take') }}</button>
-              <button type="button" class="act" @click="dismiss(one)">{{ t('survey.joints.dismiss') }}</button>
+              <ElButton @click="take(one)">{{ t('survey.joints.take') }}</ElButton>
+              <ElButton link type="primary" @click="dismiss(one)">{{ t('survey.joints.dismiss') }}</ElButton>
             </span>
           </li>
         </ul>
-        <button v-if="others && !showsAll" type="button" class="act" @click="all = true">
+        <ElButton v-if="others && !showsAll" link type="primary" @click="all = true">
           {{ t('survey.joints.showAll', { count: others }) }}
-        </button>
+        </ElButton>
       </section>
       <form v-if="!locked && surfaces.data.value?.length" class="own" novalidate @submit.prevent="addOwn">
         <h2>{{ t('survey.joints.own') }}</h2>
         <PickField v-model="own.kind" :label="t('survey.joints.kind')" :options="offered" />
         <PickField v-model="own.first" :label="t('survey.joints.first')" :options="named" />
         <PickField v-model="own.second" :label="t('survey.joints.second')" :options="seconds" />
-        <label v-if="!own.second" class="field">
-          <span>{{ t('survey.joints.beyondName') }}</span>
-          <input v-model="own.beyond" class="input" maxlength="120" />
-        </label>
-        <button type="submit" class="button" :disabled="!own.first">{{ t('survey.joints.addOwn') }}</button>
+        <FormField v-if="!own.second" v-model="own.beyond" :label="t('survey.joints.beyondName')" maxlength="120" />
+        <ElButton native-type="submit" :disabled="!own.first">{{ t('survey.joints.addOwn') }}</ElButton>
       </form>
     </template>
   </SurveyFrame>

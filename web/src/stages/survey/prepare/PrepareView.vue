@@ -32,8 +32,8 @@ const print = () => globalThis.print()
         </p>
       </div>
       <span class="acts no-print">
-        <label><input v-model="openOnly" type="checkbox" /> {{ t('survey.prepare.openOnly') }}</label>
-        <button type="button" class="button" @click="print">{{ t('survey.prepare.print') }}</button>
+        <ElCheckbox v-model="openOnly">{{ t('survey.prepare.openOnly') }}</ElCheckbox>
+        <ElButton @click="print">{{ t('survey.prepare.print') }}</ElButton>
       </span>
     </div>
     <p class="quiet small no-print">{{ t('survey.prepare.lead') }}</p>
@@ -81,12 +81,6 @@ h2 a {
   display: flex;
   gap: 18px;
   align-items: center;
-}
-.acts label {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  min-height: 44px;
 }
 .open-only :deep(li.done) {
   display: none;

@@ -12,6 +12,7 @@ import { useTemplates } from '@/shared/state/survey'
 import type { Typed } from '@/shared/state/typed'
 import TypedField from '@/shared/ui/TypedField.vue'
 import LayersEditor from './LayersEditor.vue'
+import FormField from '@/shared/ui/FormField.vue'
 
 /** What lies outboard and inboard, and the members between; kept as a template of the firm where it will come again. */
 const props = defineProps<{ job: string; surface: Surface; typed: Typed; locked: boolean }>()
@@ -114,11 +115,8 @@ async function keep() {
         :options="own"
       />
       <form novalidate @submit.prevent="keep">
-        <label class="field">
-          <span>{{ t('survey.sheet.keepAs') }}</span>
-          <input v-model="name" class="input" maxlength="120" />
-        </label>
-        <button type="submit" class="button" :disabled="!name.trim()">{{ t('survey.sheet.keepTemplate') }}</button>
+        <FormField v-model="name" :label="t('survey.sheet.keepAs')" maxlength="120" />
+        <ElButton native-type="submit" :disabled="!name.trim()">{{ t('survey.sheet.keepTemplate') }}</ElButton>
       </form>
       <span class="small quiet" role="status">{{ said }}</span>
     </div>

@@ -6,6 +6,7 @@ import { useChoices } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
 import type { Typed } from '@/shared/state/typed'
 import PickOne from '@/shared/ui/PickOne.vue'
+import TypeIn from '@/shared/typing/TypeIn.vue'
 
 /** Layers on one side of the foam, outermost first. The list is one field: it is kept whole, and comes back whole. */
 const props = defineProps<{
@@ -79,39 +80,41 @@ function move(at: number, by: number) {
           :disabled="locked"
           @update:model-value="pick(i, $event ?? '')"
         />
-        <input
-          class="input"
-          :value="line.thickness"
+        <TypeIn
+          :model-value="line.thickness"
+          kind="length"
+          :disabled="locked"
           :aria-label="t('survey.sheet.layerThickness', { n: i + 1 })"
-          :aria-invalid="!!typed.faults.value[field]"
-          @input="change(i, 'thickness', ($event.target as HTMLInputElement).value)"
+          :fault="!!typed.faults.value[field]"
+          @update:model-value="change(i, 'thickness', $event)"
           @blur="keep"
           @keydown.enter.prevent="keep"
         />
         <span class="acts no-print">
-          <button v-if="i > 0" type="button" :aria-label="t('survey.sheet.layerUp', { n: i + 1 })" @click="move(i, -1)">
+          <ElButton v-if="i > 0" link :aria-label="t('survey.sheet.layerUp', { n: i + 1 })" @click="move(i, -1)">
             ↑
-          </button>
-          <button
-            type="button"
+          </ElButton>
+          <ElButton
+            link
             :aria-label="t('survey.sheet.layerOff', { n: i + 1 })"
             @click="put(lines.filter((_, n) => n !== i))"
           >
             ×
-          </button>
+          </ElButton>
         </span>
       </li>
     </ol>
     <p v-if="lines.length === 0" class="small quiet">{{ t('survey.sheet.noLayer') }}</p>
     <em class="fault">{{ typed.faults.value[field] }}</em>
-    <button
+    <ElButton
       v-if="!locked"
-      type="button"
-      class="act no-print"
+      link
+      type="primary"
+      class="no-print"
       @click="put([...lines, { material: 'gypsum-board', thickness: `${usual('gypsum-board') ?? 12.7} mm` }])"
     >
       {{ t('survey.sheet.addLayer') }}
-    </button>
+    </ElButton>
   </fieldset>
 </template>
 
@@ -143,13 +146,10 @@ li {
 .acts {
   display: flex;
 }
-.acts button {
+.acts .el-button {
+  justify-content: center;
   min-width: 30px;
   min-height: 44px;
-  border: 0;
-  background: none;
-  color: var(--ink-2);
-  cursor: pointer;
   font-size: 1.1rem;
 }
 .fault {

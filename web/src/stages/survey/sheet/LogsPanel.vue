@@ -101,9 +101,9 @@ const off = useTakeOff((id) => edits.did('logs', ask(api.DELETE('/api/logs/{id}'
             dew: reader.print(log.highestDew),
           })
         }}
-        <button v-if="!locked" type="button" class="act no-print" @click="off.takeOff(log.id, log.name)">
+        <ElButton v-if="!locked" link type="primary" class="no-print" @click="off.takeOff(log.id, log.name)">
           {{ t('survey.logs.remove') }}
-        </button>
+        </ElButton>
       </p>
     </article>
     <TakenOff :off="off" />

@@ -11,6 +11,7 @@ import { useTakeOff } from '@/shared/state/takeOff'
 import { useCommandForm } from '@/shared/state/typedForm'
 import TakenOff from '@/shared/ui/TakenOff.vue'
 import PickField from '@/shared/ui/PickField.vue'
+import FormField from '@/shared/ui/FormField.vue'
 
 /** What was found on the surface: leaks and what was traced, old insulation, pests, flues and lights with clearances, wiring and the like. */
 const props = defineProps<{ job: string; surface: string; locked: boolean }>()
@@ -90,7 +91,7 @@ const off = useTakeOff((id) => put(ask(api.DELETE('/api/notes/{id}', { params: {
           </p>
         </div>
         <span v-if="!locked" class="acts no-print">
-          <button type="button" class="act" @click="change(note, { mended: note.mendedAt ? 'no' : 'yes' })">
+          <ElButton link type="primary" @click="change(note, { mended: note.mendedAt ? 'no' : 'yes' })">
             {{
               t(
                 note.mendedAt
@@ -100,33 +101,31 @@ const off = useTakeOff((id) => put(ask(api.DELETE('/api/notes/{id}', { params: {
                     : 'survey.notes.done',
               )
             }}
-          </button>
-          <button
-            type="button"
-            class="act"
+          </ElButton>
+          <ElButton
+            link
+            type="primary"
             :aria-label="t('survey.notes.remove', { words: note.words })"
             @click="off.takeOff(note.id, note.words)"
           >
             ×
-          </button>
+          </ElButton>
         </span>
       </li>
     </ul>
     <TakenOff :off="off" />
     <form v-if="!locked" class="no-print" novalidate @submit.prevent="add">
       <PickField v-model="kind" name="noteKind" :label="t('survey.notes.kind')" :options="offered" />
-      <label v-for="field in asked" :key="field" class="field" :class="field">
-        <span>{{ t(`survey.notes.field.${field}`) }}</span>
-        <input
-          class="input"
-          :name="field"
-          :value="typed.values[field] ?? ''"
-          :aria-invalid="!!typed.faults.value[field]"
-          @input="typed.values[field] = ($event.target as HTMLInputElement).value"
-        />
-        <em class="fault">{{ typed.faults.value[field] }}</em>
-      </label>
-      <button type="submit" class="button" :disabled="!ready">{{ t('survey.notes.add') }}</button>
+      <FormField
+        v-for="field in asked"
+        :key="field"
+        v-model="typed.values[field]"
+        :class="field"
+        :name="field"
+        :label="t(`survey.notes.field.${field}`)"
+        :fault="typed.faults.value[field]"
+      />
+      <ElButton native-type="submit" :disabled="!ready">{{ t('survey.notes.add') }}</ElButton>
     </form>
     <p class="fault" role="alert">{{ typed.notice.value || fault }}</p>
     <p class="small quiet">{{ t('survey.notes.lead') }}</p>
@@ -157,7 +156,7 @@ li.mended > div {
   gap: 14px;
   white-space: nowrap;
 }
-.acts .act {
+.acts .el-button {
   min-height: 44px;
 }
 form {

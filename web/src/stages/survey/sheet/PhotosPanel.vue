@@ -11,6 +11,7 @@ import { useTakeOff } from '@/shared/state/takeOff'
 import FileButton from '@/shared/ui/FileButton.vue'
 import { useSession } from '@/shared/state/session'
 import TakenOff from '@/shared/ui/TakenOff.vue'
+import TypeOnce from '@/shared/typing/TypeOnce.vue'
 
 /** Photos of the surface. Where they were taken is removed before they are kept. */
 const props = defineProps<{ job: string; surface: string; locked: boolean }>()
@@ -69,22 +70,22 @@ const mine = computed(
             loading="lazy"
           />
         </a>
-        <input
-          class="input"
-          :value="captionOf(photo)"
+        <TypeOnce
+          :text="captionOf(photo)"
           :disabled="locked"
           maxlength="200"
           :aria-label="t('survey.photos.caption')"
-          @change="caption(photo, ($event.target as HTMLInputElement).value)"
+          @change="caption(photo, $event)"
         />
-        <button
+        <ElButton
           v-if="!locked"
-          type="button"
-          class="act no-print"
+          link
+          type="primary"
+          class="no-print"
           @click="off.takeOff(photo.id, photo.caption || t('survey.photos.unnamed'))"
         >
           {{ t('survey.photos.remove') }}
-        </button>
+        </ElButton>
       </li>
     </ul>
     <p v-else class="quiet">{{ t('survey.photos.none') }}</p>

@@ -12,6 +12,7 @@ import type { Surface } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
 import { useSurveyEdits } from '@/shared/state/survey'
 import PickField from '@/shared/ui/PickField.vue'
+import FormField from '@/shared/ui/FormField.vue'
 
 /** Cuts the surface in two where depth or system changes. */
 const props = defineProps<{ job: string; surface: Surface }>()
@@ -56,19 +57,18 @@ async function cut() {
 
 <template>
   <section class="split no-print">
-    <button v-if="!open" type="button" class="act" @click="open = true">{{ t('survey.sheet.split') }}</button>
+    <ElButton v-if="!open" link type="primary" @click="open = true">{{ t('survey.sheet.split') }}</ElButton>
     <form v-else novalidate @submit.prevent="cut">
       <PickField v-model="along" :label="t('survey.sheet.along')" :options="parts" />
-      <label class="field">
-        <span>{{ t('survey.sheet.at') }}</span>
-        <input v-model="at" class="input" name="at" autofocus :aria-invalid="!!fault" />
-      </label>
-      <label class="field wide">
-        <span>{{ t('survey.sheet.secondName') }}</span>
-        <input v-model="name" class="input" :placeholder="t('survey.sheet.rest', { name: surface.name })" />
-      </label>
-      <button type="submit" class="button">{{ t('survey.sheet.cut') }}</button>
-      <button type="button" class="act" @click="open = false">{{ t('app.cancel') }}</button>
+      <FormField v-model="at" name="at" :label="t('survey.sheet.at')" kind="length" autofocus :aria-invalid="!!fault" />
+      <FormField
+        v-model="name"
+        class="wide"
+        :label="t('survey.sheet.secondName')"
+        :hint="t('survey.sheet.rest', { name: surface.name })"
+      />
+      <ElButton native-type="submit">{{ t('survey.sheet.cut') }}</ElButton>
+      <ElButton link type="primary" @click="open = false">{{ t('app.cancel') }}</ElButton>
       <em class="fault" role="alert">{{ fault }}</em>
     </form>
   </section>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
+import { RouterLink } from 'vue-router'
 import SectionSketch from '@/shared/drawing/SectionSketch.vue'
 import { useSurfaceFields } from '@/shared/state/fields'
 import { useBoard, useSurfaces } from '@/shared/state/job'
@@ -61,9 +62,9 @@ const typed = useSurfaceFields(
     <template #side>
       <FindingsList v-if="row" :findings="row.findings" />
       <p v-if="row" class="next">
-        <RouterLink class="button" :to="{ name: 'window', params: { job, surface } }">{{
+        <ElButton :tag="RouterLink" :to="{ name: 'window', params: { job, surface } }">{{
           t('survey.sheet.read')
-        }}</RouterLink>
+        }}</ElButton>
         <span class="small quiet">{{ t('survey.sheet.readLead', { units: t(`app.units.${reader.units}`) }) }}</span>
       </p>
     </template>

@@ -36,11 +36,11 @@ beforeEach(() => setActivePinia(createPinia()))
 describe('layers of an assembly', () => {
   it('are kept as one list', async () => {
     const { typed, screen } = await editor()
-    await screen.findAll('input.input')[1]!.setValue('5/8 in')
+    await screen.findAll('input.el-input__inner')[1]!.setValue('5/8 in')
     expect(typed.type).toHaveBeenCalledWith('inboard', 'osb | 7/16 in; gypsum-board | 5/8 in')
     typed.drafts.value = { inboard: 'osb | 7/16 in; gypsum-board | 5/8 in' }
     await screen.vm.$nextTick()
-    expect(screen.findAll<HTMLInputElement>('input.input').map((input) => input.element.value)).toEqual([
+    expect(screen.findAll<HTMLInputElement>('input.el-input__inner').map((input) => input.element.value)).toEqual([
       '7/16 in',
       '5/8 in',
     ])

@@ -1,0 +1,34 @@
+import type { Schemas } from '../api/client'
+
+/** What a field is typed with: it decides the keyboard of a phone, and the keys that keyboard lacks. */
+export type TypedKind = 'temperature' | 'length' | 'size' | 'number'
+
+type Units = Schemas['UnitSystem']
+const EIGHTHS = ['1/8', '1/4', '3/8', '1/2', '5/8', '3/4', '7/8']
+const KEYS: Record<TypedKind, Record<Units, readonly string[]>> = {
+  temperature: { us: ['±', '°F', '°C'], metric: ['±', '°C', '°F'] },
+  length: { us: ['ft', 'in', ...EIGHTHS], metric: ['mm', 'cm', 'm'] },
+  size: { us: ['×', 'ft', 'in', ...EIGHTHS], metric: ['×', 'm', 'cm', 'mm'] },
+  number: { us: ['%'], metric: ['%'] },
+}
+
+/** Attributes of a field: digits first, where digits are what is typed. */
+export const fieldKeys = (kind?: TypedKind) =>
+  kind ? { inputmode: 'decimal' as const, 'data-keys': kind } : { inputmode: undefined }
+
+export const keysOf = (kind: TypedKind, units: Units): readonly string[] => KEYS[kind][units]
+
+/** The text and the place of the cursor after a key: a minus goes to the front, a fraction apart from the whole before it. */
+export function typedKey(text: string, from: number, to: number, key: string): { text: string; at: number } {
+  if (key === '±') {
+    const bare = text.replace(/^\s*[-−]/, '')
+    const signed = bare === text ? `-${text.trimStart()}` : bare
+    return { text: signed, at: Math.max(0, from + signed.length - text.length) }
+  }
+  const before = text.slice(0, from)
+  const after = text.slice(to)
+  const apart = key === '×' ? ' × ' : /\S$/.test(before) && !/[-−]$/.test(before) ? ` ${key}` : key
+  // What was put apart already is not put apart twice.
+  const put = /\s$/.test(before) ? apart.trimStart() : apart
+  return { text: before + put + after, at: before.length + put.length }
+}
