@@ -1,6 +1,7 @@
 import type { Page } from '@playwright/test'
 import { expect, faults, ferryHouse, openJobs, ownJob, signIn, test, useUnits } from './product'
 import { screens } from './screens'
+import { laidOutWrong, leastAt } from './walk'
 
 const clean = async (page: Page, what: string) => expect(await faults(page, what)).toEqual([])
 
@@ -19,27 +20,22 @@ async function lookAt(page: Page, what: string) {
     await page.evaluate((name) => (document.documentElement.dataset.theme = name), theme)
     const where = `${what}, ${theme}, ${width} wide`
     found.push(...(await faults(page, where, rules && [...rules])))
-    const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)
-    if (overflow > 0) found.push(`${where}: runs out of the page by ${overflow} px`)
+    found.push(...(await laidOutWrong(page, leastAt(width))).map((one) => `${where}: ${one}`))
   }
   await page.setViewportSize({ width: 1280, height: 800 })
   return found
 }
 
-for (const part of ['survey', 'stages'] as const) {
+for (const part of ['firm', 'survey', 'stages'] as const) {
   test(`every screen is free of access faults in both themes and at three widths: ${part}`, async ({ page }) => {
     test.setTimeout(300_000)
     await page.goto('/sign-in')
-    const found = part === 'survey' ? await lookAt(page, 'sign-in') : []
+    const found = part === 'firm' ? await lookAt(page, 'sign-in') : []
     await openJobs(page)
     await useUnits(page, 'us')
     const { job, surface } = await ferryHouse(page)
-    if (part === 'survey') {
-      await expect(page.getByRole('link', { name: /ferry house/ })).toBeVisible()
-      found.push(...(await lookAt(page, 'jobs')))
-    }
     for (const [path, sign] of screens(surface('Slip hall roof'))[part]) {
-      await page.goto(`/jobs/${job}${path}`)
+      await page.goto(part === 'firm' ? path! : `/jobs/${job}${path}`)
       await expect(page.getByText(sign!).first()).toBeVisible()
       found.push(...(await lookAt(page, path || 'board')))
     }
@@ -60,14 +56,6 @@ test('the drawer, the dialogs and the empty states are free of access faults', a
   await expect(page.getByText('next and previous surface')).toBeVisible()
   await clean(page, 'keys')
   await page.keyboard.press('Escape')
-  for (const [path, sign] of [
-    ['/people', 'What each role may do'],
-    ['/your-sign-in', 'this device'],
-  ]) {
-    await page.goto(path!)
-    await expect(page.getByText(sign!).first()).toBeVisible()
-    await clean(page, path!)
-  }
   const ferry = await ferryHouse(page)
   await page.goto(`/jobs/${ferry.job}/sets/${ferry.surface('Slip hall roof')}`)
   await expect(page.getByText('sets to load')).toBeVisible()

@@ -103,7 +103,7 @@ test('the same walk in metric, by hand', async ({ page }) => {
   await expect(page.getByText('40.8 m²').first()).toBeVisible()
 
   await page.getByRole('link', { name: '3 Section' }).click()
-  await page.getByText('Fleece OC-8').click()
+  await page.getByRole('radio', { name: /Fleece OC-8$/ }).click()
   await page.getByRole('button', { name: 'Start at 140 mm' }).click()
   await expect(page.getByRole('slider', { name: /Foam face/ })).toHaveAttribute('aria-valuetext', '140 mm')
   await page.getByLabel('Thickness').fill('150')

@@ -32,7 +32,7 @@ test('an absurd thickness, humidity and temperature are named with their range',
   const { job, surface } = await ownJob(page, 'Absurd')
   await page.goto(`/jobs/${job}/section/${surface}`)
   const picked = page.waitForResponse((answer) => answer.request().method() === 'PATCH' && answer.ok())
-  await page.getByText('Marl CC-20', { exact: true }).click()
+  await page.getByRole('radio', { name: /Marl CC-20$/ }).click()
   await picked
   await page.getByLabel('Thickness').fill('900 in')
   await page.getByLabel('Thickness').press('Enter')

@@ -33,6 +33,7 @@ const pages = computed(() => [
 .nav a {
   color: var(--ink);
   min-height: 44px;
+  min-width: 44px;
   display: inline-flex;
   align-items: center;
   text-decoration: none;

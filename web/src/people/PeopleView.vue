@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import FirmNav from '@/firm/FirmNav.vue'
 import { api, ask, type Schemas } from '@/shared/api/client'
@@ -51,7 +51,7 @@ const removeCode = (person: Person) =>
   })
 
 const CODES: CodesFor[] = ['whoWants', 'whoPrices', 'everybody']
-const codesFor = CODES.map((value) => ({ value, text: t(`people.codesFor.${value}`) }))
+const codesFor = computed(() => CODES.map((value) => ({ value, text: t(`people.codesFor.${value}`) })))
 async function askCodes(of: CodesFor) {
   fault.value = ''
   try {
@@ -66,7 +66,7 @@ const erase = (person: Person) =>
 
 // As the server orders them, from the one who may most.
 const roles: Role[] = ['owner', 'estimator', 'crewLead', 'helper', 'viewer']
-const rolesToPick = roles.map((value) => ({ value, text: t(`role.${value}`) }))
+const rolesToPick = computed(() => roles.map((value) => ({ value, text: t(`role.${value}`) })))
 const rights = (answer: Schemas['PeopleAnswer']) => answer.roles.owner ?? []
 const seen = (person: Person) =>
   person.seenAt
@@ -157,7 +157,7 @@ const seen = (person: Person) =>
       <ProgramsPanel />
       <SecurityBook />
       <h2>{{ t('people.rights') }}</h2>
-      <div class="wide">
+      <div class="wide" tabindex="0" role="region" :aria-label="t('people.rights')">
         <table>
           <thead>
             <tr>

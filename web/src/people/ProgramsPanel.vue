@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { reactive, ref } from 'vue'
+import { computed, reactive, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, ask, type Schemas } from '@/shared/api/client'
 import { once } from '@/shared/api/once'
@@ -16,10 +16,8 @@ const queries = useQueryClient()
 const { byField, general } = useProblems()
 const tokens = useQuery({ queryKey: ['tokens'], queryFn: () => ask(api.GET('/api/tokens')) })
 
-const roles = (['viewer', 'helper', 'crewLead', 'estimator'] as const).map((value) => ({
-  value,
-  text: t(`role.${value}`),
-}))
+const ROLES = ['viewer', 'helper', 'crewLead', 'estimator'] as const
+const roles = computed(() => ROLES.map((value) => ({ value, text: t(`role.${value}`) })))
 const typed = reactive({ name: '', role: 'viewer' as Schemas['FirmRole'], days: '90' })
 const faults = ref<Record<string, string>>({})
 const shown = ref<{ name: string; secret: string } | null>(null)

@@ -134,6 +134,7 @@ const change = (lot: Lot, field: 'full' | 'part', text: string) => edits.keep(pl
   font: 400 var(--text-s) var(--body);
 }
 .scroll {
+  position: relative;
   overflow-x: auto;
 }
 table {

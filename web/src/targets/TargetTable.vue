@@ -90,13 +90,6 @@ summary::before {
 .set[open] > summary::before {
   content: '▾';
 }
-summary {
-  cursor: pointer;
-  min-height: 44px;
-  display: flex;
-  align-items: center;
-  gap: 14px;
-}
 .head {
   display: flex;
   gap: 18px;
@@ -106,6 +99,11 @@ summary {
 }
 .head :deep(.field) {
   flex: 1;
+}
+summary {
+  display: flex;
+  align-items: center;
+  gap: 14px;
 }
 .scroll {
   overflow-x: auto;

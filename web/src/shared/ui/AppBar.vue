@@ -45,8 +45,8 @@ async function leave() {
     </RouterLink>
     <template v-if="title">
       <span class="rule" aria-hidden="true" />
-      <RouterLink v-if="titleTo" :to="titleTo" class="title">{{ title }}</RouterLink>
-      <span v-else class="title">{{ title }}</span>
+      <RouterLink v-if="titleTo" :to="titleTo" class="title" :title="title">{{ title }}</RouterLink>
+      <span v-else class="title" :title="title">{{ title }}</span>
     </template>
     <span v-if="aside" class="aside">{{ aside }}</span>
     <span class="gap" />
@@ -104,6 +104,7 @@ async function leave() {
   text-decoration: none;
   font: 700 1.15rem var(--head);
   min-height: 44px;
+  min-width: 44px;
 }
 .rule {
   width: 1px;
@@ -172,6 +173,8 @@ async function leave() {
     gap: 10px;
   }
   .aside,
+  .gap,
+  .rule,
   .demo,
   .bar .desk,
   .brand b {

@@ -1,12 +1,14 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { ref, useTemplateRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 
 /** A calendar beside a field that a day can be typed into. Gives the day as 2026-11-23. */
+defineOptions({ inheritAttrs: false })
 const props = defineProps<{ day: string; label: string; disabled?: boolean }>()
 const emit = defineEmits<{ pick: [day: string] }>()
 const { t } = useI18n()
 const open = ref(false)
+const button = useTemplateRef('button')
 const isDay = (text: string) => /^\d{4}-\d{2}-\d{2}$/.test(text)
 
 function picked(day: unknown) {
@@ -16,24 +18,33 @@ function picked(day: unknown) {
 </script>
 
 <template>
-  <ElPopover v-model:visible="open" trigger="click" width="auto" placement="bottom-end" :disabled="disabled">
-    <template #reference>
-      <ElButton
-        link
-        type="primary"
-        class="pick"
-        :disabled="disabled"
-        :aria-label="t('app.pickDay', { field: label })"
-        :aria-expanded="open"
-      >
-        <svg width="18" height="18" viewBox="0 0 18 18" aria-hidden="true">
-          <rect x="2" y="3.5" width="14" height="12.5" rx="1.5" fill="none" stroke="currentColor" stroke-width="1.4" />
-          <path d="M2 7.5h14M6 1.5v4M12 1.5v4" fill="none" stroke="currentColor" stroke-width="1.4" />
-        </svg>
-      </ElButton>
-    </template>
+  <ElButton
+    ref="button"
+    v-bind="$attrs"
+    link
+    type="primary"
+    class="pick"
+    :disabled="disabled"
+    :aria-label="t('app.pickDay', { field: label })"
+    :aria-expanded="open"
+    @click="open = !open"
+  >
+    <svg width="18" height="18" viewBox="0 0 18 18" aria-hidden="true">
+      <rect x="2" y="3.5" width="14" height="12.5" rx="1.5" fill="none" stroke="currentColor" stroke-width="1.4" />
+      <path d="M2 7.5h14M6 1.5v4M12 1.5v4" fill="none" stroke="currentColor" stroke-width="1.4" />
+    </svg>
+  </ElButton>
+  <!-- Made once it is opened: a page may have a hundred of these buttons. -->
+  <ElPopover
+    v-if="open"
+    v-model:visible="open"
+    virtual-triggering
+    :virtual-ref="button?.$el"
+    trigger="click"
+    width="auto"
+    placement="bottom-end"
+  >
     <ElDatePickerPanel
-      v-if="open"
       :model-value="isDay(props.day) ? props.day : undefined"
       value-format="YYYY-MM-DD"
       :border="false"

@@ -25,17 +25,3 @@ const { t } = useI18n()
   </button>
   <span v-else>{{ reader.print(figure) }}</span>
 </template>
-
-<style scoped>
-.figure {
-  border: 0;
-  background: none;
-  padding: 0;
-  font: inherit;
-  color: inherit;
-  cursor: pointer;
-  text-decoration: underline dotted var(--field-line) 2px;
-  text-underline-offset: 5px;
-  text-align: left;
-}
-</style>

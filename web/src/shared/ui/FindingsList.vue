@@ -35,7 +35,7 @@ function act(remedy: Schemas['RemedyAnswer']) {
         <VerdictMark :verdict="finding.verdict" :size="18" />
         <div>
           <h3>
-            <button v-if="finding.working" type="button" class="worked" @click="openWorking(finding.working)">
+            <button v-if="finding.working" type="button" class="figure" @click="openWorking(finding.working)">
               {{ text.title(finding) }}
             </button>
             <template v-else>{{ text.title(finding) }}</template>
@@ -73,16 +73,6 @@ li {
 }
 h3 {
   font: 650 var(--text) / 1.3 var(--body);
-}
-.worked {
-  border: 0;
-  background: none;
-  padding: 0;
-  font: inherit;
-  text-align: left;
-  cursor: pointer;
-  text-decoration: underline dotted var(--field-line) 2px;
-  text-underline-offset: 4px;
 }
 p {
   color: var(--ink-2);

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, watch } from 'vue'
+import { useMediaQuery } from '@vueuse/core'
+import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import SectionSketch from '../drawing/SectionSketch.vue'
 import { useBoard } from '../state/job'
@@ -12,6 +13,9 @@ import VerdictMark from './VerdictMark.vue'
  * A wide stage lists the surfaces itself and takes the whole width; its findings stand under it.
  */
 const props = defineProps<{ job: string; surface: string; stage: StageKey; wide?: boolean; route?: string }>()
+// On a phone the stages and the surfaces are a sheet from below, opened from the foot of the page.
+const PhoneFoot = defineAsyncComponent(() => import('./PhoneFoot.vue'))
+const isNarrow = useMediaQuery('(max-width: 700px)')
 const { t } = useI18n()
 const board = useBoard(() => props.job)
 const find = ref('')
@@ -35,13 +39,15 @@ const tabs = computed(() =>
   stages().map(({ key, built }) => ({ key, page: built?.to(props.job, props.surface || undefined) })),
 )
 
+const pageOf = (id: string) => ({ name: props.route ?? props.stage, params: { job: props.job, surface: id } })
+
 const verdictAt = (row: (typeof rows.value)[number]) =>
   row.cells.find((cell) => cell.stage === props.stage)?.verdict ?? null
 </script>
 
 <template>
   <div class="frame" :class="{ wide }">
-    <nav v-if="!wide" class="surfaces no-print" :aria-label="t('board.surface')">
+    <nav v-if="!wide && !isNarrow" class="surfaces no-print" :aria-label="t('board.surface')">
       <ElInput
         v-model="find"
         class="find"
@@ -53,7 +59,7 @@ const verdictAt = (row: (typeof rows.value)[number]) =>
       <RouterLink
         v-for="row in rows"
         :key="row.id"
-        :to="{ name: route ?? stage, params: { job, surface: row.id } }"
+        :to="pageOf(row.id)"
         :class="{ hand: row.id === surface }"
         :aria-current="row.id === surface ? 'page' : undefined"
       >
@@ -63,7 +69,7 @@ const verdictAt = (row: (typeof rows.value)[number]) =>
       </RouterLink>
     </nav>
     <main id="work" class="work">
-      <nav class="stages no-print" :aria-label="t('board.title')">
+      <nav v-if="!isNarrow" class="stages no-print" :aria-label="t('board.title')">
         <template v-for="(one, i) in tabs" :key="one.key">
           <RouterLink
             v-if="one.page"
@@ -77,6 +83,14 @@ const verdictAt = (row: (typeof rows.value)[number]) =>
           >
         </template>
       </nav>
+      <PhoneFoot
+        v-if="isNarrow"
+        :job="job"
+        :surface="surface"
+        :stage="stage"
+        :rows="board.data.value?.rows ?? []"
+        :to="wide ? undefined : pageOf"
+      />
       <BehindNote v-if="stage !== 'survey'" :job="job" />
       <slot />
     </main>
@@ -186,13 +200,14 @@ const verdictAt = (row: (typeof rows.value)[number]) =>
     z-index: 5;
     margin: 0;
     flex-wrap: nowrap;
-    overflow-x: auto;
+    justify-content: space-between;
     background: var(--sheet);
     border-top: 1px solid var(--line);
   }
   .stages a,
   .stages .later {
-    padding: 16px 12px;
+    padding: 16px 6px;
+    font-size: 15px;
     white-space: nowrap;
   }
   .side {

@@ -1,13 +1,31 @@
 <script setup lang="ts">
-import { useRoute, type RouteLocationRaw } from 'vue-router'
+import { useMediaQuery } from '@vueuse/core'
+import { useRoute, useRouter, type RouteLocationRaw } from 'vue-router'
+import PickOne from './PickOne.vue'
 
 /** The pages of a stage as a second line under the stages. */
-defineProps<{ label: string; pages: readonly { name: string; to: RouteLocationRaw; text: string }[] }>()
+const props = defineProps<{ label: string; pages: readonly { name: string; to: RouteLocationRaw; text: string }[] }>()
 const route = useRoute()
+const router = useRouter()
+const isNarrow = useMediaQuery('(max-width: 700px)')
+
+function go(name?: string) {
+  const page = props.pages.find((one) => one.name === name)
+  if (page) void router.push(page.to)
+}
 </script>
 
 <template>
-  <nav class="pages no-print" :aria-label="label">
+  <!-- On a phone the pages would run out of the line. -->
+  <PickOne
+    v-if="isNarrow"
+    class="no-print narrow"
+    :model-value="String(route.name)"
+    :label="label"
+    :options="pages.map((page) => ({ value: page.name, text: page.text }))"
+    @update:model-value="go"
+  />
+  <nav v-else class="pages no-print" :aria-label="label">
     <RouterLink
       v-for="page in pages"
       :key="page.name"
@@ -20,6 +38,9 @@ const route = useRoute()
 </template>
 
 <style scoped>
+.narrow {
+  margin-bottom: 14px;
+}
 .pages {
   display: flex;
   gap: 4px;

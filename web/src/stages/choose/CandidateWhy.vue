@@ -40,7 +40,7 @@ const mayYield = computed(() =>
             <td class="num">
               <button
                 type="button"
-                class="worked"
+                class="figure"
                 :disabled="!score.working"
                 @click="score.working && workings.open(score.working)"
               >
@@ -131,15 +131,6 @@ ul {
 .num {
   text-align: right;
   font-variant-numeric: tabular-nums;
-}
-.worked {
-  border: 0;
-  background: none;
-  padding: 0;
-  font: inherit;
-  cursor: pointer;
-  text-decoration: underline dotted var(--field-line) 2px;
-  text-underline-offset: 4px;
 }
 form {
   display: grid;

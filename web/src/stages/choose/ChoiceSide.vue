@@ -7,6 +7,7 @@ import { useReader } from '@/shared/state/reader'
 import type { Typed } from '@/shared/state/typed'
 import PickField from '@/shared/ui/PickField.vue'
 import TypedField from '@/shared/ui/TypedField.vue'
+import WeightSlide from './WeightSlide.vue'
 
 /** What bears on a choice: what was said of the surface, what matters on the job, how the target is met, which school is followed. */
 const props = defineProps<{
@@ -97,19 +98,14 @@ const path = computed(() => props.asked('job', 'targetPath') ?? props.choice.ans
     <h2>
       {{ t('choose.weights') }} <small class="quiet">{{ t('choose.weightHint') }}</small>
     </h2>
-    <div v-for="part in parts" :key="part" class="weight">
-      <span aria-hidden="true">{{ t(`choose.part.${part}`) }}</span>
-      <ElSlider
-        :model-value="Number(weight(part))"
-        :min="0"
-        :max="5"
-        :show-tooltip="false"
-        :aria-label="t(`choose.part.${part}`)"
-        :disabled="disabled"
-        @change="emit('job', { [`weight${pascal(part)}`]: String($event) })"
-      />
-      <b>{{ weight(part) }}</b>
-    </div>
+    <WeightSlide
+      v-for="part in parts"
+      :key="part"
+      :value="Number(weight(part))"
+      :label="t(`choose.part.${part}`)"
+      :disabled="disabled"
+      @change="emit('job', { [`weight${pascal(part)}`]: $event })"
+    />
   </section>
 </template>
 
@@ -130,20 +126,5 @@ h2 small {
 .two {
   display: flex;
   gap: 18px;
-}
-.weight {
-  display: grid;
-  grid-template-columns: 84px 1fr 18px;
-  gap: 18px;
-  align-items: center;
-  min-height: 34px;
-}
-.weight b {
-  text-align: right;
-}
-@media (max-width: 1000px) {
-  .weight {
-    min-height: 44px;
-  }
 }
 </style>

@@ -146,7 +146,7 @@ describe('the reasons of a system', () => {
 
   it('lead from a part of the score to its working', async () => {
     const screen = why(candidate())
-    await screen.findAll('.worked')[1]!.trigger('click')
+    await screen.findAll('.figure')[1]!.trigger('click')
     expect(useWorkings().trail.map((one) => one.name)).toEqual(['wholeU'])
   })
 

@@ -91,12 +91,6 @@ const drawn = computed(() => {
 </template>
 
 <style scoped>
-summary {
-  min-height: 32px;
-  color: var(--copper);
-  font-weight: 650;
-  cursor: pointer;
-}
 svg {
   display: block;
   width: 100%;

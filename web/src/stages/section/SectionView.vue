@@ -372,12 +372,6 @@ dt {
   padding-left: 10px;
   margin: 10px 0;
 }
-.table summary {
-  min-height: 32px;
-  color: var(--copper);
-  font-weight: 650;
-  cursor: pointer;
-}
 .table th,
 .table td {
   text-align: left;

@@ -180,10 +180,4 @@ td {
 th:first-child {
   text-align: left;
 }
-summary {
-  cursor: pointer;
-  color: var(--copper);
-  min-height: 44px;
-  padding-top: 12px;
-}
 </style>

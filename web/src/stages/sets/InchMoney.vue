@@ -45,12 +45,6 @@ const widest = computed(() => Math.max(1e-9, ...lines.value.map((line) => line.f
 </template>
 
 <style scoped>
-summary {
-  min-height: 32px;
-  color: var(--copper);
-  font-weight: 650;
-  cursor: pointer;
-}
 table {
   border-collapse: collapse;
   width: 100%;

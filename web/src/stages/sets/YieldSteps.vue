@@ -81,14 +81,6 @@ b,
   text-align: right;
   white-space: nowrap;
 }
-.figure {
-  border: 0;
-  background: none;
-  padding: 0;
-  cursor: pointer;
-  text-decoration: underline dotted var(--field-line) 2px;
-  text-underline-offset: 4px;
-}
 .sum {
   border-top: 1px solid var(--line);
 }

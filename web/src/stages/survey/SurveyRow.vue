@@ -8,6 +8,7 @@ import CellPick from '@/shared/ui/CellPick.vue'
 import DoubtNote from '@/shared/ui/DoubtNote.vue'
 import FigureText from '@/shared/ui/FigureText.vue'
 import type { Choice } from '@/shared/ui/PickOne.vue'
+import { fieldKeys, type TypedKind } from '@/shared/typing/fieldKeys'
 import VerdictMark from '@/shared/ui/VerdictMark.vue'
 import { fields, type Field } from './columns'
 import type { SurveyGrid } from './grid'
@@ -29,6 +30,12 @@ const { t } = useI18n()
 const { listed } = useWriting()
 const reader = useReader()
 
+const KINDS: Partial<Record<Field, TypedKind>> = {
+  size: 'size',
+  repeats: 'number',
+  memberDepth: 'length',
+  memberSpacing: 'length',
+}
 const usable = (field: Field) => props.row.hasMembers || (field !== 'memberDepth' && field !== 'memberSpacing')
 
 function hint(field: Field) {
@@ -60,13 +67,18 @@ onBeforeUnmount(() => {
 </script>
 
 <template>
-  <tr @focusin="emit('hand', row.id)">
+  <tr :data-surface="row.id" @focusin="emit('hand', row.id)">
     <th scope="row" class="area">
       <VerdictMark :verdict="row.verdict" />
       <FigureText v-if="row.treatedArea" :figure="row.treatedArea.figure" :working="row.treatedArea.working" />
       <span v-else class="quiet">–</span>
     </th>
-    <td v-for="field in fields" :key="field" :class="field">
+    <td
+      v-for="field in fields"
+      :key="field"
+      :class="[field, { unused: !usable(field) }]"
+      :data-label="t(`survey.col.${field}`)"
+    >
       <CellPick
         v-if="selects[field]"
         :model-value="grid.valueOf(row, field)"
@@ -80,6 +92,7 @@ onBeforeUnmount(() => {
         v-else
         :value="usable(field) ? grid.valueOf(row, field) : ''"
         :disabled="!mayEdit || !usable(field)"
+        v-bind="fieldKeys(KINDS[field])"
         :data-cell="`${index}.${field}`"
         :data-draft="grid.draftOf(row.id, field) === undefined ? 'no' : 'yes'"
         :placeholder="hint(field)"
@@ -101,7 +114,7 @@ onBeforeUnmount(() => {
         @right="grid.right(row.id, field)"
       />
     </td>
-    <td>
+    <td class="off">
       <button
         v-if="mayEdit"
         type="button"

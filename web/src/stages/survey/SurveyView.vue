@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useMediaQuery } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { RouterLink, useRoute } from 'vue-router'
@@ -14,7 +15,7 @@ import { useCellChoices } from './cellChoices'
 import { fields, type Field } from './columns'
 import { useSurveyGrid } from './grid'
 import { pastedRows } from './paste'
-import { useRowWindow } from './rowWindow'
+import { useRowWindow } from '@/shared/state/rowWindow'
 import SurveyFrame from './SurveyFrame.vue'
 import SurveyRow from './SurveyRow.vue'
 
@@ -38,7 +39,10 @@ const selects = useCellChoices()
 const cell = (row: number, field: Field) => document.querySelector<HTMLElement>(`[data-cell="${row}.${field}"]`)
 
 const body = ref<HTMLElement>()
-const lines = useRowWindow(() => grid.rows.value.length, body)
+// On a phone a surface is a card of several lines.
+const CARD = 420
+const isNarrow = useMediaQuery('(max-width: 700px)')
+const lines = useRowWindow(() => grid.rows.value.length, body, isNarrow.value ? CARD : undefined)
 const drawn = computed(() =>
   grid.rows.value.slice(lines.from.value, lines.to.value).map((row, i) => ({ row, index: lines.from.value + i })),
 )
@@ -352,6 +356,70 @@ tfoot td {
 }
 .empty {
   padding: 24px 0;
+}
+/* On a phone each surface is a card: its name and area above, its cells under their labels. */
+@media (max-width: 700px) {
+  .head {
+    flex-wrap: wrap;
+  }
+  .lead {
+    display: none;
+  }
+  thead {
+    display: none;
+  }
+  table,
+  tbody,
+  tfoot,
+  table :deep(tr),
+  table :deep(td) {
+    display: block;
+  }
+  table :deep(tr[data-surface]) {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    margin-bottom: 14px;
+    border: 1px solid var(--line);
+    border-radius: 6px;
+    background: var(--sheet);
+  }
+  table :deep(td) {
+    min-width: 0;
+    background: none;
+  }
+  table :deep(tr.hand) {
+    background: var(--in-hand);
+  }
+  table :deep(td.name) {
+    grid-row: 1;
+  }
+  table :deep(th.area) {
+    grid-row: 1;
+    grid-column: 2;
+    align-self: center;
+    text-align: right;
+    border: 0;
+  }
+  table :deep(td.size),
+  table :deep(td.openings),
+  table :deep(td.openLeak) {
+    grid-column: 1 / -1;
+  }
+  table :deep(td[data-label]:not(.name)::before) {
+    content: attr(data-label);
+    display: block;
+    padding: 4px 6px 0;
+    font-size: var(--text-s);
+    color: var(--ink-2);
+  }
+  table :deep(td.unused) {
+    display: none;
+  }
+  table :deep(td.off) {
+    grid-column: 2;
+    border: 0;
+    text-align: right;
+  }
 }
 .in-hand {
   display: grid;

@@ -77,16 +77,6 @@ h3 small {
   font-weight: 400;
   margin-right: 6px;
 }
-.figure {
-  border: 0;
-  background: none;
-  padding: 0;
-  font: inherit;
-  cursor: pointer;
-  text-align: left;
-  text-decoration: underline dotted var(--field-line) 2px;
-  text-underline-offset: 4px;
-}
 .remedy {
   color: var(--copper);
   font-weight: 650;

@@ -155,13 +155,6 @@ section + section {
   font: 650 1.15rem var(--head);
   margin: 10px 0;
 }
-summary {
-  cursor: pointer;
-  color: var(--copper);
-  font-weight: 650;
-  min-height: 44px;
-  padding-top: 12px;
-}
 form {
   display: grid;
   grid-template-columns: 240px repeat(2, 170px);

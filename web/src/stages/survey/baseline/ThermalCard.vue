@@ -273,6 +273,9 @@ thead th {
   font-size: var(--text-s);
   color: var(--ink-2);
 }
+tbody th :deep(.el-input) {
+  min-width: 80px;
+}
 tbody th {
   display: flex;
   gap: 8px;

@@ -176,13 +176,6 @@ header {
 .words {
   font-style: italic;
 }
-summary {
-  cursor: pointer;
-  color: var(--copper);
-  font-weight: 650;
-  min-height: 36px;
-  padding-top: 8px;
-}
 details .el-checkbox {
   margin-right: 20px;
 }

@@ -217,9 +217,4 @@ h3 {
   align-items: center;
   margin-top: 14px;
 }
-summary {
-  cursor: pointer;
-  color: var(--copper);
-  min-height: 36px;
-}
 </style>

@@ -74,6 +74,9 @@ section {
   margin-bottom: 22px;
 }
 h2 a {
+  display: inline-flex;
+  align-items: center;
+  min-height: 44px;
   color: inherit;
   text-decoration: none;
 }

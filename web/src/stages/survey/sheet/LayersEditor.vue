@@ -148,7 +148,7 @@ li {
 }
 .acts .el-button {
   justify-content: center;
-  min-width: 30px;
+  min-width: 44px;
   min-height: 44px;
   font-size: 1.1rem;
 }

@@ -1,0 +1,45 @@
+import { useEventListener, useWindowSize } from '@vueuse/core'
+import { computed, nextTick, ref, type Ref } from 'vue'
+
+/** Height of a line of a grid. Lines with a fault are taller; the spare lines on either side make up for it. */
+const LINE = 45
+const SPARE = 20
+/** A grid shorter than this is drawn whole, so that the browser's own search finds everything. */
+const WHOLE = 120
+
+/** Which lines of a long grid are drawn: those on the screen and some on either side; all of them on paper. */
+export function useRowWindow(count: () => number, body: Ref<HTMLElement | null | undefined>, line = LINE) {
+  const { height } = useWindowSize()
+  const above = ref(0)
+  const printing = ref(false)
+  const isWhole = () => printing.value || count() <= WHOLE
+
+  // Only whole steps count: the grid is not drawn anew for every pixel of a scroll.
+  function look() {
+    const top = body.value ? -body.value.getBoundingClientRect().top : 0
+    above.value = Math.max(0, Math.floor(top / (line * 10)) * 10)
+  }
+  useEventListener('scroll', look, { passive: true })
+  useEventListener('beforeprint', () => (printing.value = true))
+  useEventListener('afterprint', () => (printing.value = false))
+
+  const from = computed(() => (isWhole() ? 0 : Math.max(0, Math.min(above.value - SPARE, count() - 1))))
+  const to = computed(() =>
+    isWhole() ? count() : Math.min(count(), above.value + Math.ceil(height.value / line) + 10 + SPARE),
+  )
+
+  return {
+    from,
+    to,
+    before: computed(() => from.value * line),
+    after: computed(() => (count() - to.value) * line),
+    /** Has a line drawn that may be out of the window. */
+    async reveal(at: number) {
+      if (at >= from.value && at < to.value) return
+      const top = (body.value?.getBoundingClientRect().top ?? 0) + globalThis.scrollY
+      globalThis.scrollTo(0, top + at * line - height.value / 2)
+      look()
+      await nextTick()
+    },
+  }
+}
