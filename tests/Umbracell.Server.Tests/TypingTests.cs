@@ -122,6 +122,39 @@ public sealed class TypingTests(Product product)
         surface["outboard"]!.AsArray().Select(l => l!.Text("material")).ShouldBe(["osb", "asphalt-shingle"]);
     }
 
+    // The page sends the whole list back when one layer is edited: the others come as they were printed.
+    [Theory]
+    [InlineData("us")]
+    [InlineData("metric")]
+    public async Task Layers_sent_back_as_they_were_read_are_kept_to_their_last_digit(string units)
+    {
+        var job = (await SendAsync(HttpMethod.Post, "/api/jobs", null, "us", ("name", "Layers"))).Answer.Text("id");
+        var (surface, _) = await SendAsync(
+            HttpMethod.Post,
+            $"/api/jobs/{job}/surfaces",
+            null,
+            "metric",
+            ("name", "One"),
+            ("kind", "studWall"),
+            ("outboard", "osb | 11.1 mm; plywood | 19 mm; steel-skin | 0.9123456 mm")
+        );
+        double[] Thicknesses(JsonNode of) => [.. of["outboard"]!.AsArray().Select(layer => (double)layer!["thickness"]!["amount"]!)];
+        var before = Thicknesses(surface);
+        var read = surface["outboard"]!
+            .AsArray()
+            .Select(layer => $"{layer!.Text("material")} | {layer!["thickness"]!.Text(units)}")
+            .ToArray();
+        var edited = string.Join("; ", [read[0], "plywood | 12 mm", read[2]]);
+        var (after, _) = await SendAsync(
+            HttpMethod.Patch,
+            $"/api/surfaces/{surface.Text("id")}",
+            (uint)surface["version"]!,
+            units,
+            ("outboard", edited)
+        );
+        Thicknesses(after).ShouldBe([before[0], 0.012, before[2]]);
+    }
+
     [Theory]
     [InlineData("us", "2027-01-15", "2027-01-15")]
     [InlineData("us", "1/15/2027", "2027-01-15")]

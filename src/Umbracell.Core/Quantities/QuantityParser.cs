@@ -337,7 +337,7 @@ public static partial class QuantityParser
     }
 
     [GeneratedRegex(
-        @"^(?<sign>[-−–—‐‑+])?\s*(?:(?<whole>\d{1,3}(?: \d{3})+(?![\d/])(?:[.,]\d+)?|\d[\d,]*(?:\.\d+)?|\.\d+)"
+        @"^(?<sign>[-−–—‐‑+])?\s*(?:(?<whole>\d{1,3}(?: \d{3})+(?![\d/])(?:[.,]\d+)?|(?>\d[\d,]*)(?:\.\d+)?|\.\d+)"
             + @"(?:[\s\-–]+(?<over>\d+)\s*/\s*(?<under>\d+))?(?!\s*/\s*\d)|(?<over>\d+)\s*/\s*(?<under>\d+))"
     )]
     private static partial Regex Term();

@@ -9,6 +9,14 @@ public static class QuantityPrinter
     /// <summary>Fractions of an inch that are written; 1/8 by house rule.</summary>
     private const int EighthsPerInch = 8;
 
+    /// <summary>Boards and skins are sold in sixteenths of an inch.</summary>
+    private const int SixteenthsPerInch = 16;
+
+    /// <summary>How far a layer may lie from a sixteenth and still be told as one: what a maker's millimetres round off, as a share and at
+    /// least in millimetres.</summary>
+    private const double NominalShare = 0.003;
+    private const double NominalMm = 0.06;
+
     /// <summary>Stands before money for the sign of the firm's own, which the core does not know: the mark for a currency that is not
     /// named (U+00A4). Whoever shows the figure puts the sign in its place.</summary>
     public const string CurrencyMark = "¤";
@@ -147,8 +155,30 @@ public static class QuantityPrinter
         var exact = PrintExact(figure, system).Replace(CurrencyMark, "", StringComparison.Ordinal);
         var end = exact.IndexOf(' ', StringComparison.Ordinal);
         var (digits, unit) = end < 0 ? (exact, "") : (exact[..end], exact[end..]);
-        return (digits.Contains('.', StringComparison.Ordinal) ? digits.TrimEnd('0').TrimEnd('.') : digits) + unit;
+        return Trimmed(digits) + unit;
     }
+
+    /// <summary>A layer's thickness as it is bought: a fraction of an inch down to sixteenths where it is one, else inches or millimetres as a
+    /// person would type them. 19 mm reads 3/4 in; 0.9 mm of steel reads 0.0354 in.</summary>
+    /// <param name="thickness">The thickness in metres; not negative.</param>
+    /// <param name="system">The reader's units.</param>
+    public static string PrintLayer(Figure thickness, UnitSystem system)
+    {
+        if (system == UnitSystem.Metric)
+        {
+            return PrintAsTyped(thickness, system);
+        }
+
+        var inches = Units.Of(thickness.Dimension, system).FromSi(thickness.Amount);
+        var nearest = Math.Round(inches * SixteenthsPerInch) / SixteenthsPerInch;
+        var aside = Math.Abs(nearest - inches) * 25.4;
+        return nearest > 0 && aside <= Math.Max(NominalMm, inches * 25.4 * NominalShare)
+            ? PartsOfInch((long)Math.Round(nearest * SixteenthsPerInch), SixteenthsPerInch) + " in"
+            : Trimmed(Significant(inches, 3)) + " in";
+    }
+
+    private static string Trimmed(string digits) =>
+        digits.Contains('.', StringComparison.Ordinal) ? digits.TrimEnd('0').TrimEnd('.') : digits;
 
     private static string Rounded(Dimension dimension, UnitSystem system, double value, Rounding way) =>
         Decimals(dimension, system) is { } decimals
@@ -223,18 +253,21 @@ public static class QuantityPrinter
     {
         var eighths = (long)Math.Abs(Whole(inches * EighthsPerInch, way));
         var sign = inches < 0 && eighths > 0 ? "-" : "";
-        var (whole, part) = (eighths / EighthsPerInch, eighths % EighthsPerInch);
+        return sign + PartsOfInch(eighths, EighthsPerInch);
+    }
+
+    // 5 of 8 reads 5/8, 4 of 8 reads 1/2, 12 of 8 reads 1 1/2.
+    private static string PartsOfInch(long parts, int perInch)
+    {
+        var (whole, part) = (parts / perInch, parts % perInch);
         if (part == 0)
         {
-            return sign + whole.ToString(CultureInfo.InvariantCulture);
+            return whole.ToString(CultureInfo.InvariantCulture);
         }
 
-        var divisor =
-            part % 4 == 0 ? 4
-            : part % 2 == 0 ? 2
-            : 1;
-        var fraction = string.Create(CultureInfo.InvariantCulture, $"{part / divisor}/{EighthsPerInch / divisor}");
-        return sign + (whole == 0 ? fraction : string.Create(CultureInfo.InvariantCulture, $"{whole} {fraction}"));
+        var divisor = part & -part;
+        var fraction = string.Create(CultureInfo.InvariantCulture, $"{part / divisor}/{perInch / divisor}");
+        return whole == 0 ? fraction : string.Create(CultureInfo.InvariantCulture, $"{whole} {fraction}");
     }
 
     private static string FeetAndInches(double feet, Rounding way)

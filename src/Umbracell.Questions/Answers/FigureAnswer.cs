@@ -17,6 +17,13 @@ public sealed record FigureAnswer(double Amount, string Us, string Metric)
     public static FigureAnswer Exact(Figure figure) =>
         new(figure.Amount, QuantityPrinter.PrintExact(figure, UnitSystem.Us), QuantityPrinter.PrintExact(figure, UnitSystem.Metric));
 
+    /// <summary>The thickness of a layer, as it is bought.</summary>
+    public static FigureAnswer OfLayer(double millimetres)
+    {
+        var figure = new Figure(millimetres / 1000, Dimension.Thickness);
+        return new(figure.Amount, QuantityPrinter.PrintLayer(figure, UnitSystem.Us), QuantityPrinter.PrintLayer(figure, UnitSystem.Metric));
+    }
+
     public static FigureAnswer? Maybe(Figure? figure) => figure is { } known ? Of(known) : null;
 
     public static Dictionary<string, FigureAnswer> All(IReadOnlyDictionary<string, Figure> figures) =>

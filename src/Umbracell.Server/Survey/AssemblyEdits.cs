@@ -39,14 +39,21 @@ internal static class AssemblyEdits
         fields.Quantity("memberSpacing", FieldRanges.MemberSpacing, si => Space(surface, si));
         fields.Quantity("memberShare", FieldRanges.MemberShare, percent => surface.MemberShare = percent / 100);
         fields.Choice<Core.Conditions.SubstrateKind>("substrate", kind => surface.Substrate = kind);
-        TakeLayers(fields, "outboard", layers => surface.Assembly = surface.Assembly with { Outboard = layers });
-        TakeLayers(fields, "inboard", layers => surface.Assembly = surface.Assembly with { Inboard = layers });
+        TakeLayers(fields, "outboard", surface.Assembly.Outboard, layers => surface.Assembly = surface.Assembly with { Outboard = layers });
+        TakeLayers(fields, "inboard", surface.Assembly.Inboard, layers => surface.Assembly = surface.Assembly with { Inboard = layers });
         fields.Quantity(
             "ventChannel",
             FieldRanges.VentChannel,
             si => surface.Assembly = surface.Assembly with { VentChannelMm = si * 1000 }
         );
-        TakeLayers(fields, "baffle", layers => surface.Assembly = surface.Assembly with { Baffle = layers.FirstOrDefault() }, most: 1);
+        var baffle = surface.Assembly.Baffle;
+        TakeLayers(
+            fields,
+            "baffle",
+            baffle is null ? [] : [baffle],
+            layers => surface.Assembly = surface.Assembly with { Baffle = layers.FirstOrDefault() },
+            most: 1
+        );
         fields.YesNo("shavedFlush", yes => surface.ShavedFlush = yes == true);
         fields.Quantity("profileFactor", FieldRanges.ProfileFactor, si => surface.ProfileFactor = si);
     }
@@ -87,7 +94,13 @@ internal static class AssemblyEdits
         : null;
 
     // "osb|7/16; wood-siding|5/8": material and thickness, outermost first.
-    private static void TakeLayers(TypedFields fields, string field, Action<List<LayerDocument>> take, int most = MostLayers)
+    private static void TakeLayers(
+        TypedFields fields,
+        string field,
+        IReadOnlyList<LayerDocument> kept,
+        Action<List<LayerDocument>> take,
+        int most = MostLayers
+    )
     {
         if (!fields.Has(field))
         {
@@ -117,6 +130,13 @@ internal static class AssemblyEdits
                 return;
             }
 
+            // What is read back as it was printed is the layer that was kept, to its last digit.
+            if (kept.FirstOrDefault(layer => layer.Material == material && Printed(layer, fields.Units) == parts[1]) is { } same)
+            {
+                layers.Add(same);
+                continue;
+            }
+
             var thickness = QuantityParser.Parse(parts[1], FieldRanges.Layer, fields.Units);
             if (thickness.Fault is not null)
             {
@@ -129,4 +149,7 @@ internal static class AssemblyEdits
 
         take(layers);
     }
+
+    private static string Printed(LayerDocument layer, UnitSystem units) =>
+        QuantityPrinter.PrintLayer(new(layer.ThicknessMm / 1000, Dimension.Thickness), units);
 }

@@ -88,11 +88,10 @@ internal static class SurfaceAnswers
         };
     }
 
-    private static LayerAnswer Layer(LayerDocument row) => new(row.Material, Fine(row.ThicknessMm)!);
+    private static LayerAnswer Layer(LayerDocument row) => new(row.Material, FigureAnswer.OfLayer(row.ThicknessMm));
 
-    // Skins and webs are thinner than an eighth of an inch: printed to five digits, as they would be typed.
-    private static FigureAnswer? Fine(double? millimetres) =>
-        millimetres is { } mm ? FigureAnswer.Exact(new(mm / 1000, Dimension.Thickness)) : null;
+    // Skins and webs are thinner than an eighth of an inch.
+    private static FigureAnswer? Fine(double? millimetres) => millimetres is { } mm ? FigureAnswer.OfLayer(mm) : null;
 
     private static FigureAnswer? Thickness(double? metres) => metres is { } m ? FigureAnswer.Of(new(m, Dimension.Thickness)) : null;
 

@@ -51,6 +51,8 @@ public sealed class QuantityTextTests
     [InlineData("5.5\"", 139.7)]
     [InlineData("5.5 in", 139.7)]
     [InlineData("3/4", 19.05)]
+    [InlineData("11/16", 17.4625)]
+    [InlineData("2 15/16 in", 74.6125)]
     [InlineData("140 mm", 140)]
     [InlineData("14 cm", 140)]
     [InlineData("0,14 m", 140)]

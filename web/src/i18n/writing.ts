@@ -1,7 +1,7 @@
 import { useI18n } from 'vue-i18n'
 
 /** How the parts of a list are set apart. */
-export type Between = 'next' | 'apart' | 'plus'
+export type Between = 'next' | 'apart' | 'plus' | 'and'
 
 /** The core writes figures as 1,234.5 and its few words in English; here they become those of the reader's language. */
 export function figureWriter(locale: string, words: Readonly<Record<string, string>>) {

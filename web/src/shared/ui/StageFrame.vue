@@ -2,6 +2,7 @@
 import { useMediaQuery } from '@vueuse/core'
 import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
+import { useRouter } from 'vue-router'
 import SectionSketch from '../drawing/SectionSketch.vue'
 import { useBoard } from '../state/job'
 import BehindNote from './BehindNote.vue'
@@ -17,6 +18,7 @@ const props = defineProps<{ job: string; surface: string; stage: StageKey; wide?
 const PhoneFoot = defineAsyncComponent(() => import('./PhoneFoot.vue'))
 const isNarrow = useMediaQuery('(max-width: 700px)')
 const { t } = useI18n()
+const router = useRouter()
 const board = useBoard(() => props.job)
 const find = ref('')
 
@@ -41,6 +43,14 @@ const tabs = computed(() =>
 
 const pageOf = (id: string) => ({ name: props.route ?? props.stage, params: { job: props.job, surface: id } })
 
+// Whoever typed enough of a name goes on with Enter.
+async function openFirst() {
+  const [first] = rows.value
+  if (!first || !find.value.trim()) return
+  find.value = ''
+  await router.push(pageOf(first.id))
+}
+
 const verdictAt = (row: (typeof rows.value)[number]) =>
   row.cells.find((cell) => cell.stage === props.stage)?.verdict ?? null
 </script>
@@ -53,6 +63,7 @@ const verdictAt = (row: (typeof rows.value)[number]) =>
         class="find"
         type="search"
         data-find
+        @keydown.enter="openFirst"
         :placeholder="t('keys.list.find')"
         :aria-label="t('keys.list.find')"
       />

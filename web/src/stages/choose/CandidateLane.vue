@@ -9,6 +9,7 @@ import { useReader } from '@/shared/state/reader'
 import FigureText from '@/shared/ui/FigureText.vue'
 import VerdictMark from '@/shared/ui/VerdictMark.vue'
 import CandidateWhy from './CandidateWhy.vue'
+import { notFirst } from './notFirst'
 import ScoreBar from './ScoreBar.vue'
 import { useCandidateText } from '@/shared/figures/candidateText'
 import type { Candidate } from './useChooseDesk'
@@ -16,6 +17,8 @@ import type { Candidate } from './useChooseDesk'
 /** One system on the surface: drawn, with its figures, its score, and why. */
 const props = defineProps<{
   candidate: Candidate
+  /** The first of those allowed; none beside a system that is excluded. */
+  first?: Candidate
   advised: boolean
   chosen: boolean
   compared: boolean
@@ -26,7 +29,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ pick: [reason: string]; compare: [] }>()
 const { t } = useI18n()
-const { labelled } = useWriting()
+const { labelled, listed } = useWriting()
 const reader = useReader()
 const session = useSession()
 const words = useCandidateText()
@@ -42,6 +45,21 @@ const marks = computed(() =>
     props.followed && !props.candidate.inPractice && t('choose.ofSchool'),
   ].filter(Boolean),
 )
+const behind = computed(() => {
+  if (!props.first || props.first.id === props.candidate.id) return ''
+  const why = notFirst(props.candidate, props.first)
+  const parts = listed(
+    why.worseIn.map((part) => t(`choose.part.${part}`)),
+    'and',
+  )
+  return listed(
+    [
+      why.failsCondensation && t('choose.failsDamp'),
+      why.fallsShort && t('choose.fallsShort'),
+      parts && t('choose.worseIn', { parts }),
+    ].filter((one): one is string => !!one),
+  )
+})
 // What a plan does to the building's own damp stands on the card, not behind a click.
 const damper = computed(() =>
   props.candidate.findings.filter((finding) => finding.verdict === 'care' && finding.isToldAtOnce),
@@ -115,6 +133,7 @@ const holds = computed(() => props.candidate.findings.filter((finding) => findin
           <small class="quiet">&nbsp;{{ t('choose.score') }}</small>
         </p>
         <ScoreBar :scores="candidate.scores" />
+        <p v-if="behind" class="small quiet">{{ t('choose.notFirst', { why: behind }) }}</p>
       </template>
     </div>
     <div class="acts no-print">

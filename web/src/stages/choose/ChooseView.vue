@@ -190,6 +190,7 @@ const costOf = (candidate: Candidate) => (candidate.cost ? reader.print(candidat
           v-for="one in standing"
           :key="one.id"
           :candidate="one"
+          :first="standing[0]"
           :advised="one.id === answer.advisedId && answer.advice === 'advised'"
           :chosen="one.id === choice.data.value.chosenId"
           :compared="compared.includes(one.id)"

@@ -10,6 +10,7 @@ import CandidateLane from './CandidateLane.vue'
 import CandidateWhy from './CandidateWhy.vue'
 import FlipStrip from './FlipStrip.vue'
 import ScoreBar from './ScoreBar.vue'
+import { notFirst } from './notFirst'
 import type { Candidate } from './useChooseDesk'
 
 const candidate = (rest: Record<string, unknown> = {}) =>
@@ -55,7 +56,7 @@ const candidate = (rest: Record<string, unknown> = {}) =>
     ...rest,
   }) as unknown as Candidate
 
-const lane = (one: Candidate, rest: Record<string, boolean> = {}) =>
+const lane = (one: Candidate, rest: Record<string, unknown> = {}) =>
   mount(CandidateLane, {
     props: {
       candidate: one,
@@ -137,6 +138,40 @@ describe('a system among its rivals', () => {
     expect(opener.attributes('aria-expanded')).toBe('false')
     await opener.trigger('click')
     expect(screen.find(`#${CSS.escape(opener.attributes('aria-controls')!)}`).exists()).toBe(true)
+  })
+})
+
+describe('why a system is not the first', () => {
+  const scored = (id: string, cost: number, quiet: number, rest = {}) => {
+    const base = candidate()
+    const scores = base.scores.map((one) => ({ ...one, value: one.part === 'cost' ? cost : quiet }))
+    return candidate({ id, scores, ...rest })
+  }
+  const first = scored('first', 0.5, 0.5)
+
+  it('names what it fails that the first does not, then where it loses the score, the most first', () => {
+    expect(notFirst(scored('b', 0.6, 1), first)).toEqual({
+      failsCondensation: false,
+      fallsShort: false,
+      worseIn: ['quiet', 'cost'],
+    })
+    expect(notFirst(scored('c', 0.7, 0.6, { failsCondensation: true, meetsTarget: false }), first)).toEqual({
+      failsCondensation: true,
+      fallsShort: true,
+      worseIn: ['cost', 'quiet'],
+    })
+    // What both fail tells them not apart; nor does what is better, or as good as the same.
+    const wet = scored('first', 0.5, 0.5, { failsCondensation: true })
+    expect(notFirst(scored('d', 0.4, 0.501, { failsCondensation: true }), wet)).toEqual({
+      failsCondensation: false,
+      fallsShort: false,
+      worseIn: [],
+    })
+  })
+
+  it('stands on its card, and on that of the first nothing', () => {
+    expect(lane(scored('b', 0.6, 1), { first }).text()).toContain('Not first: worse in quiet and cost.')
+    expect(lane(first, { first }).text()).not.toContain('Not first')
   })
 })
 

@@ -5,7 +5,7 @@ import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
 import { textureOf } from '@/shared/drawing/textures'
 import { useReader } from '@/shared/state/reader'
-import { alongside, filledMm, fixedMm, foamScale } from './scale'
+import { alongside, filledMm, fixedMm, foamScale, type Nudge } from './scale'
 import SectionLines from './SectionLines.vue'
 import SectionTape from './SectionTape.vue'
 import type { Beside } from './useBeside'
@@ -22,7 +22,7 @@ const props = defineProps<{
   /** Another system on the same substrate, drawn below to the same scale. */
   beside?: Beside | null
 }>()
-const emit = defineEmits<{ move: [mm: number]; drop: []; nudge: [direction: 1 | -1, large: boolean] }>()
+const emit = defineEmits<{ move: [mm: number]; drop: []; nudge: [direction: 1 | -1, by: Nudge] }>()
 const { t } = useI18n()
 const reader = useReader()
 
@@ -122,11 +122,16 @@ function up() {
 }
 
 function key(event: KeyboardEvent) {
+  const end = { Home: -1, End: 1 }[event.key] as 1 | -1 | undefined
+  if (end && !props.disabled) {
+    event.preventDefault()
+    return emit('nudge', end, 'end')
+  }
   const grow = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[event.key]
   if (!grow || props.disabled) return
   event.preventDefault()
   const outward = event.key === 'ArrowLeft' || event.key === 'ArrowRight' ? scale.value.direction : 1
-  emit('nudge', (grow * outward) as 1 | -1, event.shiftKey)
+  emit('nudge', (grow * outward) as 1 | -1, event.shiftKey ? 'large' : 'small')
 }
 
 const drive = computed(() => {

@@ -92,7 +92,7 @@ const starts = computed(() => (reader.units === 'us' ? ['2 in', '3 in', '5 1/2 i
 onKeyStroke(['[', ']'], (event) => {
   if (event.target instanceof HTMLInputElement || !desk.question.value || !surfaces.data.value || !mayEdit.value) return
   event.preventDefault()
-  desk.nudge(event.key === ']' ? 1 : -1, event.shiftKey)
+  desk.nudge(event.key === ']' ? 1 : -1, event.shiftKey ? 'large' : 'small')
 })
 </script>
 

@@ -87,11 +87,22 @@ describe('the desk of a section', () => {
     await flushPromises()
     expect(at.typed.value).toBeNull()
     expect(at.thicknessMm.value).toBe(75)
-    at.nudge(1, false)
+    at.nudge(1, 'small')
     expect(at.thicknessMm.value).toBe(80)
     void at.drop()
     await vi.waitFor(() => expect(kept.sent).toEqual([75, 80]))
   }, 10_000)
+
+  it('goes to the thinnest and the thickest that can be rated, and not beyond', async () => {
+    const at = await desk()
+    at.nudge(1, 'end')
+    expect(at.thicknessMm.value).toBe(at.mostMm.value)
+    at.nudge(1, 'large')
+    expect(at.thicknessMm.value).toBe(at.mostMm.value)
+    at.nudge(-1, 'end')
+    expect(at.thicknessMm.value).toBe(5)
+    await at.drop()
+  })
 
   it('never falls back to an older thickness between keeping and hearing of it', async () => {
     const at = await desk()

@@ -105,6 +105,9 @@ export function linedThrough(drawn: readonly DrawnLayer[]) {
   return { slabs, left: slabs[0]!.x, right: last.x + last.width }
 }
 
+/** What a key moves the face by: a step, a large one, or all the way. */
+export type Nudge = 'small' | 'large' | 'end'
+
 /** The steps a hand moves the face by: a quarter inch or 5 mm, an inch or 25 mm with Shift. */
 export const stepMm = (units: 'us' | 'metric', large: boolean) =>
   units === 'us' ? (large ? 25.4 : 6.35) : large ? 25 : 5

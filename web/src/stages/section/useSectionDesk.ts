@@ -6,7 +6,7 @@ import { useSurfaceFields } from '@/shared/state/fields'
 import { useChoices, useSection } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
 import { movedText } from '@/shared/keeping/records/surface'
-import { movedIn, snap, stepMm } from './scale'
+import { movedIn, snap, stepMm, type Nudge } from './scale'
 
 type Answer = Schemas['SectionAnswer']
 
@@ -144,8 +144,8 @@ export function useSectionDesk(job: () => string, surface: () => string) {
   }
 
   // A step of the keys settles a moment later.
-  function nudge(direction: 1 | -1, large: boolean) {
-    move(thicknessMm.value + direction * stepMm(reader.units, large))
+  function nudge(direction: 1 | -1, by: Nudge) {
+    move(thicknessMm.value + direction * (by === 'end' ? Infinity : stepMm(reader.units, by === 'large')))
     clearTimeout(settle)
     settle = setTimeout(() => void drop(), 450)
   }

@@ -274,7 +274,7 @@ thead th {
   color: var(--ink-2);
 }
 tbody th :deep(.el-input) {
-  min-width: 80px;
+  min-width: 56px;
 }
 tbody th {
   display: flex;
