@@ -224,7 +224,7 @@ const verdictAt = (row: (typeof rows.value)[number]) =>
   .side {
     border-left: 0;
     border-top: 1px solid var(--line);
-    padding-bottom: 90px;
+    padding: 18px 20px 90px;
   }
 }
 @media print {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
+import { useRouter } from 'vue-router'
 import SectionSketch from '../drawing/SectionSketch.vue'
 import { useBoardCells, type BoardRow } from '../state/boardCells'
 import { stages as allStages, type StageKey } from '../state/stages'
@@ -18,6 +19,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ close: [] }>()
 const { t } = useI18n()
+const router = useRouter()
 const { say, verdictOf } = useBoardCells()
 const shown = ref(true)
 const find = ref('')
@@ -28,6 +30,12 @@ const others = computed(() => {
   const wanted = find.value.trim().toLowerCase()
   return (props.rows ?? []).filter((one) => one.name.toLowerCase().includes(wanted))
 })
+async function openFirst() {
+  const [first] = others.value
+  if (!first || !props.to || !find.value.trim()) return
+  shown.value = false
+  await router.push(props.to(first.id))
+}
 </script>
 
 <template>
@@ -62,7 +70,13 @@ const others = computed(() => {
     </nav>
     <nav v-if="to && rows?.length" :aria-label="t('board.surfaces')">
       <h3>{{ t('board.surfaces') }}</h3>
-      <ElInput v-model="find" type="search" :placeholder="t('keys.list.find')" :aria-label="t('keys.list.find')" />
+      <ElInput
+        v-model="find"
+        type="search"
+        @keydown.enter="openFirst"
+        :placeholder="t('keys.list.find')"
+        :aria-label="t('keys.list.find')"
+      />
       <RouterLink
         v-for="one in others"
         :key="one.id"
