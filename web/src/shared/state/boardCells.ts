@@ -8,6 +8,8 @@ export type BoardRow = Schemas['BoardRow']
 
 const WORST = ['hold', 'care', 'clear'] as const
 
+export type BoardCells = ReturnType<typeof useBoardCells>
+
 /** What the cells of a surface say, in the reader's words and units. */
 export function useBoardCells() {
   const { t } = useI18n()

@@ -27,6 +27,8 @@ export const useBoard = (id: Id) =>
     queryKey: ['job', id, 'board'],
     queryFn: () => ask(api.GET('/api/jobs/{id}/board', path(id))),
     refetchInterval: 60_000,
+    // Eight hundred lines are read whenever one scrolls; nothing writes into them.
+    shallow: true,
   })
 
 export const useSurfaces = (id: Id) =>

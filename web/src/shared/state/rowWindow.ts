@@ -3,7 +3,9 @@ import { computed, nextTick, ref, type Ref } from 'vue'
 
 /** Height of a line of a grid. Lines with a fault are taller; the spare lines on either side make up for it. */
 const LINE = 45
-const SPARE = 20
+const SPARE = 12
+/** The window moves on by so many lines at once. */
+const STEP = 5
 /** A grid shorter than this is drawn whole, so that the browser's own search finds everything. */
 const WHOLE = 120
 
@@ -17,7 +19,7 @@ export function useRowWindow(count: () => number, body: Ref<HTMLElement | null |
   // Only whole steps count: the grid is not drawn anew for every pixel of a scroll.
   function look() {
     const top = body.value ? -body.value.getBoundingClientRect().top : 0
-    above.value = Math.max(0, Math.floor(top / (line * 10)) * 10)
+    above.value = Math.max(0, Math.floor(top / (line * STEP)) * STEP)
   }
   useEventListener('scroll', look, { passive: true })
   useEventListener('beforeprint', () => (printing.value = true))
@@ -25,7 +27,7 @@ export function useRowWindow(count: () => number, body: Ref<HTMLElement | null |
 
   const from = computed(() => (isWhole() ? 0 : Math.max(0, Math.min(above.value - SPARE, count() - 1))))
   const to = computed(() =>
-    isWhole() ? count() : Math.min(count(), above.value + Math.ceil(height.value / line) + 10 + SPARE),
+    isWhole() ? count() : Math.min(count(), above.value + Math.ceil(height.value / line) + STEP + SPARE),
   )
 
   return {

@@ -63,9 +63,9 @@ const verdictAt = (row: (typeof rows.value)[number]) =>
         class="find"
         type="search"
         data-find
-        @keydown.enter="openFirst"
         :placeholder="t('keys.list.find')"
         :aria-label="t('keys.list.find')"
+        @keydown.enter="openFirst"
       />
       <RouterLink
         v-for="row in rows"

@@ -73,9 +73,9 @@ async function openFirst() {
       <ElInput
         v-model="find"
         type="search"
-        @keydown.enter="openFirst"
         :placeholder="t('keys.list.find')"
         :aria-label="t('keys.list.find')"
+        @keydown.enter="openFirst"
       />
       <RouterLink
         v-for="one in others"
