@@ -56,6 +56,7 @@ const behind = computed(() => {
     [
       why.failsCondensation && t('choose.failsDamp'),
       why.fallsShort && t('choose.fallsShort'),
+      why.furtherShort && t('choose.furtherShort'),
       parts && t('choose.worseIn', { parts }),
     ].filter((one): one is string => !!one),
   )
@@ -133,7 +134,7 @@ const holds = computed(() => props.candidate.findings.filter((finding) => findin
           <small class="quiet">&nbsp;{{ t('choose.score') }}</small>
         </p>
         <ScoreBar :scores="candidate.scores" />
-        <p v-if="behind" class="small quiet">{{ t('choose.notFirst', { why: behind }) }}</p>
+        <small v-if="behind" class="quiet">{{ t('choose.notFirst', { why: behind }) }}</small>
       </template>
     </div>
     <div class="acts no-print">

@@ -145,32 +145,29 @@ describe('why a system is not the first', () => {
   const scored = (id: string, cost: number, quiet: number, rest = {}) => {
     const base = candidate()
     const scores = base.scores.map((one) => ({ ...one, value: one.part === 'cost' ? cost : quiet }))
-    return candidate({ id, scores, ...rest })
+    const total = { figure: figure(cost * 0.4 + quiet * 0.1), working }
+    return candidate({ id, scores, total, ...rest })
   }
-  const first = scored('first', 0.5, 0.5)
+  const first = scored('first', 0.8, 0.8)
+  const why = (one: Candidate, best = first) => notFirst(one, best)
 
-  it('names what it fails that the first does not, then where it loses the score, the most first', () => {
-    expect(notFirst(scored('b', 0.6, 1), first)).toEqual({
-      failsCondensation: false,
-      fallsShort: false,
-      worseIn: ['quiet', 'cost'],
-    })
-    expect(notFirst(scored('c', 0.7, 0.6, { failsCondensation: true, meetsTarget: false }), first)).toEqual({
-      failsCondensation: true,
-      fallsShort: true,
-      worseIn: ['cost', 'quiet'],
-    })
-    // What both fail tells them not apart; nor does what is better, or as good as the same.
-    const wet = scored('first', 0.5, 0.5, { failsCondensation: true })
-    expect(notFirst(scored('d', 0.4, 0.501, { failsCondensation: true }), wet)).toEqual({
-      failsCondensation: false,
-      fallsShort: false,
-      worseIn: [],
-    })
+  it('names what it scores less in, the part it loses most by first', () => {
+    expect(why(scored('b', 0.6, 0.1)).worseIn).toEqual(['cost', 'quiet'])
+    expect(why(scored('b', 0.75, 0.1)).worseIn).toEqual(['quiet', 'cost'])
+    expect(why(scored('b', 0.5, 1)).worseIn).toEqual(['cost'])
+    expect(why(scored('b', 0.8, 0.78)).worseIn).toEqual([])
+  })
+
+  it('names what it fails that the first does not, though its score be higher', () => {
+    const failing = { failsCondensation: true, meetsTarget: false }
+    const none = { failsCondensation: false, fallsShort: false, furtherShort: false, worseIn: [] }
+    expect(why(scored('c', 0.9, 0.9, failing))).toEqual({ ...none, failsCondensation: true, fallsShort: true })
+    const short = scored('first', 0.5, 0.5, { meetsTarget: false })
+    expect(why(scored('d', 0.9, 0.9, { meetsTarget: false }), short)).toEqual({ ...none, furtherShort: true })
   })
 
   it('stands on its card, and on that of the first nothing', () => {
-    expect(lane(scored('b', 0.6, 1), { first }).text()).toContain('Not first: worse in quiet and cost.')
+    expect(lane(scored('b', 0.6, 0.1), { first }).text()).toContain('Not first: worse in cost and quiet.')
     expect(lane(first, { first }).text()).not.toContain('Not first')
   })
 })
