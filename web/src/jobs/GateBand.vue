@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useWriting } from '@/i18n/writing'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Finding, Schemas } from '../shared/api/client'
@@ -13,6 +14,7 @@ import VerdictMark from '../shared/ui/VerdictMark.vue'
  */
 const props = defineProps<{ surface: Schemas['BoardRow']; job: string }>()
 const { t } = useI18n()
+const { listed } = useWriting()
 const reader = useReader()
 const text = useFindingText()
 const window = useWindow(() => props.surface.id)
@@ -34,14 +36,15 @@ const nearby = computed(() => {
       ? t('window.noneRead')
       : ''
 })
+const what = computed(() => `${props.surface.sheet ?? t('system.none')} · ${t(`kind.${props.surface.kind}`)}`)
 const worst = computed(() => [...rules.value].sort((a, b) => shadow[b.verdict] - shadow[a.verdict])[0])
 </script>
 
 <template>
   <section class="band" :aria-label="t('window.bandTitle')">
-    <div class="who">
+    <div class="who" :title="listed([surface.name, what])">
       <h2>{{ surface.name }}</h2>
-      <p class="small quiet">{{ surface.sheet ?? t('system.none') }} · {{ t(`kind.${surface.kind}`) }}</p>
+      <p class="small quiet">{{ what }}</p>
       <p class="small quiet">{{ nearby }}</p>
     </div>
     <ol v-if="gate" class="rules">
