@@ -18,6 +18,8 @@ export default defineConfig({
     environment: 'happy-dom',
     server: { deps: { inline: ['element-plus'] } },
     pool: 'threads',
+    // A busy machine is no fault of what is tested.
+    testTimeout: 30_000,
     setupFiles: ['src/shared/testing/words.ts'],
     projects: [
       { extends: true, test: { name: 'shared', isolate: false, include: inSource(tests.filter((f) => !replaces(f))) } },

@@ -103,7 +103,7 @@ test('one surface: layers, details, a leak, photos, and a cut', async ({ page })
   await expect(page.getByText('The unit in “5/8 lb” does not fit here.')).toBeVisible()
   await page.getByLabel('Thickness of layer 1').first().fill('3/4')
   await page.keyboard.press('Enter')
-  await expect(page.getByLabel('Thickness of layer 1').first()).toHaveValue('0.75000 in')
+  await expect(page.getByLabel('Thickness of layer 1').first()).toHaveValue('3/4 in')
 
   await page.locator('[name=words]').fill('at the sill')
   await page.locator('[name=traced]').fill('window head')
