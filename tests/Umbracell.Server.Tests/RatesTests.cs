@@ -16,8 +16,11 @@ public sealed class RatesTests(Product product)
     [InlineData("battPace", "us", "160", "160.0 ft²/h", "14.9 m²/h")]
     [InlineData("maskPace", "us", "20 m2/h", "215.3 ft²/h", "20.0 m²/h")]
     [InlineData("material:batt-13", "us", "0.9", "¤0.90 per ft²", "¤9.69 per m²")]
-    [InlineData("material:foam-board", "us", "1.1", "¤1.100 per bd ft", "¤0.466 per m² and mm")]
-    [InlineData("material:foam-board", "metric", "0.466", "¤1.100 per bd ft", "¤0.466 per m² and mm")]
+    [InlineData("material:foam-board", "us", "1.1", "¤1.100 per bd ft", "¤466.15 per m³")]
+    [InlineData("material:foam-board", "metric", "466.15", "¤1.100 per bd ft", "¤466.15 per m³")]
+    [InlineData("material:foam-board", "metric", "0.466 per m2 and mm", "¤1.100 per bd ft", "¤466.00 per m³")]
+    [InlineData("closedPace", "us", "1200", "1,200 bd ft/h", "2.83 m³/h")]
+    [InlineData("openPace", "metric", "4.72", "2,000 bd ft/h", "4.72 m³/h")]
     [InlineData("crewHour", "us", "48.5", "¤48.50", "¤48.50")]
     public async Task A_rate_reads_alike_whoever_types_it(string field, string units, string typed, string us, string metric)
     {

@@ -133,12 +133,15 @@ public enum Dimension
     /// <summary>Money on an area; the firm's currency per m². Prints per square foot, or per square metre.</summary>
     MoneyPerArea,
 
-    /// <summary>Money on board that is priced by its thickness; the firm's currency per m² and mm. Prints per board foot, or per square
-    /// metre and millimetre.</summary>
+    /// <summary>Money on board that is priced by its thickness; the firm's currency per m² and mm. Prints per board foot, or per cubic
+    /// metre.</summary>
     MoneyPerBoard,
 
     /// <summary>Area done in a time; m² an hour. Prints in square feet or square metres an hour.</summary>
     AreaPace,
+
+    /// <summary>Foam sprayed in a time; m³ an hour. Prints in board feet or cubic metres an hour.</summary>
+    FoamPace,
 }
 
 /// <summary>Which way a figure is rounded where it is printed.</summary>

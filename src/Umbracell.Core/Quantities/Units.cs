@@ -219,6 +219,17 @@ internal static class Units
         "per m² and mm",
         "per m2 and mm"
     );
+    public static readonly Unit MoneyPerCubicMetre = new("per m³", 0.001, 0, [Dimension.MoneyPerBoard], "per m³", "per m3", "/m³", "/m3");
+    public static readonly Unit BoardFootPerHour = new(
+        "bd ft/h",
+        Quantities.FoamVolume.CubicMetresPerBoardFoot,
+        0,
+        [Dimension.FoamPace],
+        "bd ft/h",
+        "bd ft an hour",
+        "board feet an hour"
+    );
+    public static readonly Unit FoamCubicMetrePerHour = new("m³/h", 1, 0, [Dimension.FoamPace], "m³/h", "m3/h");
     public static readonly Unit SquareFootPerHour = new(
         "ft²/h",
         Quantities.Area.SquareMetresPerSquareFoot,
@@ -281,6 +292,9 @@ internal static class Units
             MoneyPerSquareMetre,
             MoneyPerBoardFoot,
             MoneyPerSquareMetreAndMillimetre,
+            MoneyPerCubicMetre,
+            BoardFootPerHour,
+            FoamCubicMetrePerHour,
             SquareFootPerHour,
             SquareMetrePerHour,
         }
@@ -374,9 +388,11 @@ internal static class Units
             (Dimension.MoneyPerArea, UnitSystem.Us) => MoneyPerSquareFoot,
             (Dimension.MoneyPerArea, _) => MoneyPerSquareMetre,
             (Dimension.MoneyPerBoard, UnitSystem.Us) => MoneyPerBoardFoot,
-            (Dimension.MoneyPerBoard, _) => MoneyPerSquareMetreAndMillimetre,
+            (Dimension.MoneyPerBoard, _) => MoneyPerCubicMetre,
             (Dimension.AreaPace, UnitSystem.Us) => SquareFootPerHour,
             (Dimension.AreaPace, _) => SquareMetrePerHour,
+            (Dimension.FoamPace, UnitSystem.Us) => BoardFootPerHour,
+            (Dimension.FoamPace, _) => FoamCubicMetrePerHour,
             _ => throw new ArgumentOutOfRangeException(nameof(dimension), dimension, "No unit is known for this dimension."),
         };
 }

@@ -39,7 +39,7 @@ public static class BidQuestions
                     ["treated"] = bid.Treated.ToFigure(),
                     ["foam"] = bid.Foam.ToFigure(),
                     ["perArea"] = new(bid.PerSquareMetre, Dimension.MoneyPerArea),
-                    ["perBoardFoot"] = Money(bid.PerBoardFoot),
+                    ["perVolume"] = new(bid.PerCubicMetre / 1000, Dimension.MoneyPerBoard),
                 }
             ),
             [.. bid.Missing.Select(id => NameOf("bought:" + id, supplies))],

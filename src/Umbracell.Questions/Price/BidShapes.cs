@@ -78,7 +78,7 @@ public sealed record BidLineAnswer(string Key, string Name, FigureAnswer Quantit
 
 /// <summary>A bid.</summary>
 /// <param name="Lines">Lines in the order they add up.</param>
-/// <param name="Figures">cost, net, price, crewHours, days, treated, foam, perArea, perBoardFoot.</param>
+/// <param name="Figures">cost, net, price, crewHours, days, treated, foam, perArea, perVolume.</param>
 /// <param name="Missing">Sheets and materials without a price, by name.</param>
 /// <param name="Unentered">Rates that stand at nothing.</param>
 /// <param name="Free">Products and materials whose price is zero, by name.</param>

@@ -64,7 +64,7 @@ internal static class FirmEndpoints
 
     private static readonly FigureRange PerBoard = new(0, 1_000_000, Dimension.MoneyPerBoard);
 
-    private static readonly FigureRange Pace = new(0.1, 100_000, Dimension.Number);
+    private static readonly FigureRange Pace = new(OfBoardFeet(0.1), OfBoardFeet(100_000), Dimension.FoamPace);
 
     private static readonly FigureRange AreaPace = new(0.1, 100_000, Dimension.AreaPace);
 
@@ -82,8 +82,8 @@ internal static class FirmEndpoints
     [
         ("crewHour", Price, r => r.CrewHour, (r, v) => r with { CrewHour = v }),
         ("setUpHours", Hours, r => r.SetUpHours, (r, v) => r with { SetUpHours = v }),
-        ("closedPace", Pace, r => r.ClosedBoardFeetPerHour, (r, v) => r with { ClosedBoardFeetPerHour = v }),
-        ("openPace", Pace, r => r.OpenBoardFeetPerHour, (r, v) => r with { OpenBoardFeetPerHour = v }),
+        ("closedPace", Pace, r => OfBoardFeet(r.ClosedBoardFeetPerHour), (r, v) => r with { ClosedBoardFeetPerHour = BoardFeet(v) }),
+        ("openPace", Pace, r => OfBoardFeet(r.OpenBoardFeetPerHour), (r, v) => r with { OpenBoardFeetPerHour = BoardFeet(v) }),
         ("battPace", AreaPace, r => r.BattM2PerHour, (r, v) => r with { BattM2PerHour = v }),
         ("boardPace", AreaPace, r => r.BoardM2PerHour, (r, v) => r with { BoardM2PerHour = v }),
         ("coatPace", AreaPace, r => r.CoatM2PerHour, (r, v) => r with { CoatM2PerHour = v }),
@@ -103,7 +103,7 @@ internal static class FirmEndpoints
         ("heaterKw", Kilowatts, r => r.HeaterKilowatts * 1000, (r, v) => r with { HeaterKilowatts = v / 1000 }),
         ("kitHour", Price, r => r.KitHour, (r, v) => r with { KitHour = v }),
         ("kitSetUpHours", Hours, r => r.KitSetUpHours, (r, v) => r with { KitSetUpHours = v }),
-        ("kitPace", Pace, r => r.KitBoardFeetPerHour, (r, v) => r with { KitBoardFeetPerHour = v }),
+        ("kitPace", Pace, r => OfBoardFeet(r.KitBoardFeetPerHour), (r, v) => r with { KitBoardFeetPerHour = BoardFeet(v) }),
         ("hotRoom", HotRoom, r => r.HotRoomCelsius, (r, v) => r with { HotRoomCelsius = v }),
         ("hotRoomLoss", HotRoomLoss, r => r.HotRoomLoss, (r, v) => r with { HotRoomLoss = v }),
         ("leadDays", FieldRanges.Days, r => r.LeadDays, (r, v) => r with { LeadDays = v }),
@@ -111,6 +111,11 @@ internal static class FirmEndpoints
         ("blanket", Kilowatts, r => r.BlanketWatts, (r, v) => r with { BlanketWatts = v }),
         ("newCovering", PerArea, r => r.NewCoveringPerM2, (r, v) => r with { NewCoveringPerM2 = v }),
     ];
+
+    // Paces are kept by the board foot, and read in cubic metres.
+    private static double OfBoardFeet(double boardFeet) => FoamVolume.FromBoardFeet(boardFeet).CubicMetres;
+
+    private static double BoardFeet(double cubicMetres) => FoamVolume.FromCubicMetres(cubicMetres).BoardFeet;
 
     public static void MapFirm(this IEndpointRouteBuilder app)
     {

@@ -133,8 +133,8 @@ public sealed record Bid
     /// <summary>Price before tax for a square metre treated; nothing without area.</summary>
     public double PerSquareMetre => Treated.SquareMetres > 0 ? Net / Treated.SquareMetres : 0;
 
-    /// <summary>Price before tax for a board foot; nothing without foam.</summary>
-    public double PerBoardFoot => Foam.BoardFeet > 0 ? Net / Foam.BoardFeet : 0;
+    /// <summary>Price before tax for a cubic metre of foam; nothing without foam.</summary>
+    public double PerCubicMetre => Foam.CubicMetres > 0 ? Net / Foam.CubicMetres : 0;
 
     /// <summary>Prices surfaces together.</summary>
     /// <param name="surfaces">The surfaces; none gives a bid of nothing.</param>

@@ -42,7 +42,7 @@ const isSum = (line: Schemas['BidLineAnswer']) => ['overhead', 'profit', 'tax'].
     {{
       t('price.rates', {
         perArea: fig('perArea'),
-        perBoardFoot: fig('perBoardFoot'),
+        perVolume: fig('perVolume'),
         hours: fig('crewHours'),
         days: fig('days'),
       })

@@ -106,7 +106,11 @@ watch(
     <div class="head">
       <h1 class="visually-hidden">{{ t('survey.title') }}</h1>
       <p class="quiet small lead">
-        {{ mayEdit ? t('survey.lead') : t('app.readOnly', { role: t(`role.${session.person?.role ?? 'viewer'}`) }) }}
+        {{
+          mayEdit
+            ? t(reader.units === 'us' ? 'survey.lead' : 'survey.leadMetric')
+            : t('app.readOnly', { role: t(`role.${session.person?.role ?? 'viewer'}`) })
+        }}
       </p>
       <span class="state small" role="status">
         {{
