@@ -21,6 +21,8 @@ public sealed class RatesTests(Product product)
     [InlineData("material:foam-board", "metric", "0.466 per m2 and mm", "¤1.100 per bd ft", "¤466.00 per m³")]
     [InlineData("closedPace", "us", "1200", "1,200 bd ft/h", "2.83 m³/h")]
     [InlineData("openPace", "metric", "4.72", "2,000 bd ft/h", "4.72 m³/h")]
+    [InlineData("openPace", "us", "4.72 m3/h", "2,000 bd ft/h", "4.72 m³/h")]
+    [InlineData("closedPace", "metric", "1200 bd ft/h", "1,200 bd ft/h", "2.83 m³/h")]
     [InlineData("crewHour", "us", "48.5", "¤48.50", "¤48.50")]
     public async Task A_rate_reads_alike_whoever_types_it(string field, string units, string typed, string us, string metric)
     {

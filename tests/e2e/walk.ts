@@ -30,11 +30,7 @@ export const laidOutWrong = (page: Page, least: number) =>
       const isField = el.matches('input, textarea')
       const box = ((isField && el.closest(whole)) || el).getBoundingClientRect()
       if (!box.width || !box.height) continue
-      // A larger place to hit than what is drawn.
-      const hit = getComputedStyle(el, '::after')
-      const grown =
-        hit.content !== 'none' && hit.position === 'absolute' ? Math.max(0, -2 * parseFloat(hit.top) || 0) : 0
-      const [width, height] = [box.width + grown, box.height + grown]
+      const { width, height } = box
       if (Math.min(width, height) < least - 0.5)
         found.add(`${told(el)} is ${Math.round(width)} × ${Math.round(height)}, less than ${least}`)
     }

@@ -35,8 +35,8 @@ function next(row: BoardRow) {
   const stage = nextOf(row)
   if (!stage) return t('board.allDone')
   const missing = missingOf(row, stage.key).length
-  const words = { stage: t(`stage.${stage.key}`), missing: t('board.missing', { count: missing }) }
-  return t(missing ? 'board.nextMissing' : 'board.next', words)
+  const named = { stage: t(`stage.${stage.key}`), missing: t('board.missing', { count: missing }) }
+  return t(missing ? 'board.nextMissing' : 'board.next', named)
 }
 </script>
 

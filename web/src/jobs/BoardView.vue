@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { useMediaQuery } from '@vueuse/core'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useBoard, useChoices } from '../shared/state/job'
@@ -10,6 +9,7 @@ import VerdictMark from '../shared/ui/VerdictMark.vue'
 import BoardMatrix from './BoardMatrix.vue'
 import JobDoubts from './JobDoubts.vue'
 import { RouterLink, useRoute } from 'vue-router'
+import { useNarrow } from '../shared/state/narrow'
 
 /** Every surface at every stage: one mark and the one figure that matters there. */
 const JobForm = defineAsyncComponent(() => import('./JobForm.vue'))
@@ -33,7 +33,7 @@ const targets = computed(
 )
 
 // A matrix needs room; on a phone the board is a list.
-const isNarrow = useMediaQuery('(max-width: 700px)')
+const isNarrow = useNarrow()
 </script>
 
 <template>

@@ -13,6 +13,7 @@ import { usePlaceTaking } from './placeTaking'
 import DoubtNote from '../shared/ui/DoubtNote.vue'
 import FormMeetings from '../shared/ui/FormMeetings.vue'
 import PickField from '../shared/ui/PickField.vue'
+import { kindOf } from '@/shared/typing/fieldKeys'
 import FormField from '@/shared/ui/FormField.vue'
 
 /** A job's name, zone, targets and design air, typed in either unit system: a new one, or one that stands. The draft outlives a refresh. */
@@ -40,9 +41,6 @@ const typed = [
   'altitude',
   'height',
 ] as const
-
-const kindOf = (field: (typeof typed)[number]) =>
-  field.endsWith('Temp') ? 'temperature' : field.endsWith('Humidity') ? 'number' : 'length'
 
 function start(): Record<string, string> {
   const metric = reader.units === 'metric'

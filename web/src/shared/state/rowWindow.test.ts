@@ -45,4 +45,15 @@ describe('the window of a long grid', () => {
     expect(lines.from.value).toBeLessThan(500)
     expect(lines.to.value).toBe(500)
   })
+
+  it('draws everything on paper, and the window again afterwards', () => {
+    const { lines } = make(500)
+    const drawn = () => lines.to.value - lines.from.value
+    const before = drawn()
+    window.dispatchEvent(new Event('beforeprint'))
+    expect(drawn()).toBe(500)
+    expect(lines.before.value + lines.after.value).toBe(0)
+    window.dispatchEvent(new Event('afterprint'))
+    expect(drawn()).toBe(before)
+  })
 })

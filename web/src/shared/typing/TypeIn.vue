@@ -4,7 +4,7 @@ import { fieldKeys, type TypedKind } from './fieldKeys'
 
 /** A field to type into, one line or several: everywhere the same, on a phone with the keyboard that can type what is asked. */
 defineOptions({ inheritAttrs: false })
-const props = defineProps<{ kind?: TypedKind; lines?: number; fault?: boolean }>()
+const props = defineProps<{ kind?: TypedKind; lines?: number }>()
 const text = defineModel<string>({ default: '' })
 const input = useTemplateRef('input')
 const keys = computed(() => (props.lines ? {} : fieldKeys(props.kind)))
@@ -19,6 +19,5 @@ defineExpose({ focus: () => input.value?.focus() })
     :type="lines ? 'textarea' : (($attrs.type as string) ?? 'text')"
     :rows="lines"
     :validate-event="false"
-    :aria-invalid="fault"
   />
 </template>

@@ -4,7 +4,7 @@ import TypeIn from './TypeIn.vue'
 import type { TypedKind } from './fieldKeys'
 
 /** A field whose text is told once, when it is left or Enter is pressed. What was refused stays typed. */
-const props = defineProps<{ text: string; kind?: TypedKind; fault?: boolean }>()
+const props = defineProps<{ text: string; kind?: TypedKind }>()
 const emit = defineEmits<{ change: [text: string] }>()
 const typed = ref(props.text)
 watch(
@@ -14,5 +14,5 @@ watch(
 </script>
 
 <template>
-  <TypeIn v-model="typed" :kind="kind" :fault="fault" @change="emit('change', typed)" />
+  <TypeIn v-model="typed" :kind="kind" @change="emit('change', typed)" />
 </template>

@@ -1,7 +1,7 @@
 import type { Schemas } from '../api/client'
 
 /** What a field is typed with: it decides the keyboard of a phone, and the keys that keyboard lacks. */
-export type TypedKind = 'temperature' | 'length' | 'size' | 'number'
+export type TypedKind = 'temperature' | 'length' | 'size' | 'percent' | 'number'
 
 type Units = Schemas['UnitSystem']
 const EIGHTHS = ['1/8', '1/4', '3/8', '1/2', '5/8', '3/4', '7/8']
@@ -9,8 +9,34 @@ const KEYS: Record<TypedKind, Record<Units, readonly string[]>> = {
   temperature: { us: ['±', '°F', '°C'], metric: ['±', '°C', '°F'] },
   length: { us: ['ft', 'in', ...EIGHTHS], metric: ['mm', 'cm', 'm'] },
   size: { us: ['×', 'ft', 'in', ...EIGHTHS], metric: ['×', 'm', 'cm', 'mm'] },
-  number: { us: ['%'], metric: ['%'] },
+  percent: { us: ['%'], metric: ['%'] },
+  number: { us: ['±'], metric: ['±'] },
 }
+
+/** What the fields of the product are typed with, by name; what is not listed is words. */
+const FIELDS: Record<TypedKind, readonly string[]> = {
+  temperature: [
+    ...['substrate', 'air', 'drumA', 'drumB', 'thermometerError', 'expectedSubstrate', 'expectedDrum'],
+    ...['indoor', 'outdoor', 'indoorTemp', 'outdoorTemp', 'summerIndoorTemp', 'summerOutdoorTemp'],
+  ],
+  length: [
+    ...['memberDepth', 'memberSpacing', 'ventChannel', 'penetration', 'flange', 'web', 'skin'],
+    ...['altitude', 'height', 'thickness'],
+  ],
+  size: ['size'],
+  percent: [
+    ...['humidity', 'wood', 'concrete', 'moistureError', 'correction', 'memberShare', 'risk'],
+    ...['indoorHumidity', 'outdoorHumidity', 'summerIndoorHumidity', 'summerOutdoorHumidity'],
+  ],
+  number: [
+    ...['repeats', 'volume', 'zeroBefore', 'zeroAfter', 'profileFactor', 'doorSpare', 'spaceVolume', 'spaceAirChanges'],
+    ...['heater', 'airChanges', 'airChangesPlanned', 'otherLoss', 'ductLoss'],
+  ],
+}
+const BY_FIELD = new Map(
+  (Object.keys(FIELDS) as TypedKind[]).flatMap((kind) => FIELDS[kind].map((field) => [field, kind] as const)),
+)
+export const kindOf = (field: string) => BY_FIELD.get(field)
 
 /** Attributes of a field: digits first, where digits are what is typed. */
 export const fieldKeys = (kind?: TypedKind) =>

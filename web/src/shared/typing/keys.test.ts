@@ -3,7 +3,8 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { nextTick, ref } from 'vue'
 import { shown } from '../testing/shown'
 import { useReader } from '../state/reader'
-import { keysOf, typedKey, type TypedKind } from './fieldKeys'
+import FormField from '../ui/FormField.vue'
+import { keysOf, kindOf, typedKey, type TypedKind } from './fieldKeys'
 import KeyStrip from './KeyStrip.vue'
 import TypeIn from './TypeIn.vue'
 import TypeOnce from './TypeOnce.vue'
@@ -66,6 +67,23 @@ describe('the strip of keys', () => {
     await length!.trigger('focusout')
     await words!.trigger('focusin')
     expect(screen.find('[role=toolbar]').exists()).toBe(false)
+  })
+})
+
+describe('a field of a form', () => {
+  const invalid = async (props: Record<string, unknown>) =>
+    (await shown(FormField, { label: 'Name', ...props })).get('input').attributes('aria-invalid')
+
+  it('is marked as wrong by its own fault, and by one that is told elsewhere', async () => {
+    expect(await invalid({})).toBe('false')
+    expect(await invalid({ fault: 'This is required.' })).toBe('true')
+    expect(await invalid({ 'aria-invalid': true })).toBe('true')
+  })
+
+  it('is typed with what its name says, wherever it stands', () => {
+    expect(['drumA', 'expectedDrum', 'indoorTemp'].map(kindOf)).toEqual(Array(3).fill('temperature'))
+    expect(['humidity', 'wood', 'summerOutdoorHumidity'].map(kindOf)).toEqual(Array(3).fill('percent'))
+    expect(['place', 'instrument', 'name', 'words', 'openings'].map(kindOf)).toEqual(Array(5).fill(undefined))
   })
 })
 

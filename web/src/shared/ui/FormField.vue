@@ -41,7 +41,7 @@ defineExpose({ focus: () => input.value?.focus() })
         :kind="kind"
         :lines="lines"
         :disabled="disabled"
-        :fault="!!fault"
+        :aria-invalid="!!fault"
         :aria-describedby="`${id}-fault`"
         v-bind="{ ...(code && { inputmode: 'numeric' }), ...$attrs, class: undefined }"
       />

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { useMediaQuery } from '@vueuse/core'
 import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
@@ -8,6 +7,7 @@ import { useBoard } from '../state/job'
 import BehindNote from './BehindNote.vue'
 import { stages, type StageKey } from '../state/stages'
 import VerdictMark from './VerdictMark.vue'
+import { useNarrow } from '../state/narrow'
 
 /**
  * A stage of a surface: surfaces at the left, the work in the middle, findings at the right (under it on a tablet held upright).
@@ -16,7 +16,7 @@ import VerdictMark from './VerdictMark.vue'
 const props = defineProps<{ job: string; surface: string; stage: StageKey; wide?: boolean; route?: string }>()
 // On a phone the stages and the surfaces are a sheet from below, opened from the foot of the page.
 const PhoneFoot = defineAsyncComponent(() => import('./PhoneFoot.vue'))
-const isNarrow = useMediaQuery('(max-width: 700px)')
+const isNarrow = useNarrow()
 const { t } = useI18n()
 const router = useRouter()
 const board = useBoard(() => props.job)

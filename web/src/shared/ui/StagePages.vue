@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import { useMediaQuery } from '@vueuse/core'
 import { useRoute, useRouter, type RouteLocationRaw } from 'vue-router'
 import PickOne from './PickOne.vue'
+import { useNarrow } from '../state/narrow'
 
 /** The pages of a stage as a second line under the stages. */
 const props = defineProps<{ label: string; pages: readonly { name: string; to: RouteLocationRaw; text: string }[] }>()
 const route = useRoute()
 const router = useRouter()
-const isNarrow = useMediaQuery('(max-width: 700px)')
+const isNarrow = useNarrow()
 
 function go(name?: string) {
   const page = props.pages.find((one) => one.name === name)

@@ -2,7 +2,7 @@
 import { useId } from 'vue'
 import type { Typed } from '../state/typed'
 import TypeIn from '../typing/TypeIn.vue'
-import type { TypedKind } from '../typing/fieldKeys'
+import { kindOf } from '../typing/fieldKeys'
 import DayPick from './DayPick.vue'
 import DoubtNote from './DoubtNote.vue'
 import MeetingNote from './MeetingNote.vue'
@@ -12,7 +12,6 @@ import PickOne, { type Choice } from './PickOne.vue'
 const props = defineProps<{
   typed: Typed
   field: string
-  kind?: TypedKind
   label: string
   kept: string
   hint?: string
@@ -63,13 +62,13 @@ function back(event: KeyboardEvent) {
         :id="id"
         autocomplete="off"
         :name="field"
-        :kind="kind"
+        :kind="kindOf(field)"
         :lines="lines"
         :data-draft="typed.drafts.value[field] === undefined ? 'no' : 'yes'"
         :model-value="typed.text(field, kept)"
         :disabled="disabled"
         :placeholder="hint"
-        :fault="!!typed.faults.value[field]"
+        :aria-invalid="!!typed.faults.value[field]"
         :aria-describedby="`${id}-note`"
         @update:model-value="typed.type(field, $event)"
         @blur="keep"

@@ -115,7 +115,7 @@ onKeyStroke(['[', ']'], (event) => {
             :model-value="desk.typed.value ?? (desk.question.value ? thicknessText : '')"
             kind="length"
             :disabled="!mayEdit || (!!desk.question.value && !desk.question.value.sheetId)"
-            :fault="desk.fault.value !== ''"
+            :aria-invalid="desk.fault.value !== ''"
             aria-describedby="thickness-fault"
             @update:model-value="desk.write"
             @change="desk.type"

@@ -8,7 +8,7 @@ import CellPick from '@/shared/ui/CellPick.vue'
 import DoubtNote from '@/shared/ui/DoubtNote.vue'
 import FigureText from '@/shared/ui/FigureText.vue'
 import type { Choice } from '@/shared/ui/PickOne.vue'
-import { fieldKeys, type TypedKind } from '@/shared/typing/fieldKeys'
+import { fieldKeys, kindOf } from '@/shared/typing/fieldKeys'
 import VerdictMark from '@/shared/ui/VerdictMark.vue'
 import { fields, type Field } from './columns'
 import type { SurveyGrid } from './grid'
@@ -30,12 +30,6 @@ const { t } = useI18n()
 const { listed } = useWriting()
 const reader = useReader()
 
-const KINDS: Partial<Record<Field, TypedKind>> = {
-  size: 'size',
-  repeats: 'number',
-  memberDepth: 'length',
-  memberSpacing: 'length',
-}
 const usable = (field: Field) => props.row.hasMembers || (field !== 'memberDepth' && field !== 'memberSpacing')
 
 function hint(field: Field) {
@@ -92,7 +86,7 @@ onBeforeUnmount(() => {
         v-else
         :value="usable(field) ? grid.valueOf(row, field) : ''"
         :disabled="!mayEdit || !usable(field)"
-        v-bind="fieldKeys(KINDS[field])"
+        v-bind="fieldKeys(kindOf(field))"
         :data-cell="`${index}.${field}`"
         :data-draft="grid.draftOf(row.id, field) === undefined ? 'no' : 'yes'"
         :placeholder="hint(field)"

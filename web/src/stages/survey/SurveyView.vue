@@ -1,14 +1,11 @@
 <script setup lang="ts">
-import { useMediaQuery } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { RouterLink, useRoute } from 'vue-router'
-import SectionSketch from '@/shared/drawing/SectionSketch.vue'
+import { useRoute } from 'vue-router'
 import { useBoard, type Surface } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
 import { useSession } from '@/shared/state/session'
 import { useUndo } from '@/shared/state/undo'
-import FindingsList from '@/shared/ui/FindingsList.vue'
 import MeetingNote from '@/shared/ui/MeetingNote.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { useCellChoices } from './cellChoices'
@@ -18,6 +15,8 @@ import { pastedRows } from './paste'
 import { useRowWindow } from '@/shared/state/rowWindow'
 import SurveyFrame from './SurveyFrame.vue'
 import SurveyRow from './SurveyRow.vue'
+import { useNarrow } from '@/shared/state/narrow'
+import InHandPanel from './InHandPanel.vue'
 
 /** The surfaces of a job as a grid that is typed into like a sheet of paper. */
 const props = defineProps<{ job: string }>()
@@ -41,7 +40,7 @@ const cell = (row: number, field: Field) => document.querySelector<HTMLElement>(
 const body = ref<HTMLElement>()
 // On a phone a surface is a card of several lines.
 const CARD = 420
-const isNarrow = useMediaQuery('(max-width: 700px)')
+const isNarrow = useNarrow()
 const lines = useRowWindow(() => grid.rows.value.length, body, isNarrow.value ? CARD : undefined)
 const drawn = computed(() =>
   grid.rows.value.slice(lines.from.value, lines.to.value).map((row, i) => ({ row, index: lines.from.value + i })),
@@ -209,22 +208,7 @@ watch(
       </div>
     </template>
     <template #side>
-      <template v-if="inHand">
-        <div class="in-hand">
-          <div>
-            <h2>{{ inHand.name }}</h2>
-            <p class="quiet small">{{ t(`kind.${inHand.kind}`) }}</p>
-            <SectionSketch :layers="sketchOf(inHand.id)" :width="266" :height="84" />
-            <ElButton
-              class="open"
-              :tag="RouterLink"
-              :to="{ name: 'surfaceSheet', params: { job, surface: inHand.id } }"
-              >{{ t('survey.open') }}</ElButton
-            >
-          </div>
-          <FindingsList :findings="inHand.findings" />
-        </div>
-      </template>
+      <InHandPanel v-if="inHand" :job="job" :surface="inHand" :sketch="sketchOf(inHand.id)" />
     </template>
   </SurveyFrame>
 </template>
@@ -423,21 +407,6 @@ tfoot td {
     grid-column: 2;
     border: 0;
     text-align: right;
-  }
-}
-.in-hand {
-  display: grid;
-  grid-template-columns: 266px minmax(0, 1fr);
-  gap: 32px;
-  padding: 0 4px;
-}
-.in-hand svg,
-.open {
-  margin-top: 10px;
-}
-@media (max-width: 760px) {
-  .in-hand {
-    grid-template-columns: 1fr;
   }
 }
 </style>

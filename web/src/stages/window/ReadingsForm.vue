@@ -10,6 +10,7 @@ import { useSession } from '@/shared/state/session'
 import type { Outcome } from '@/shared/keeping/editor'
 import { useCommandForm } from '@/shared/state/typedForm'
 import DoubtNote from '@/shared/ui/DoubtNote.vue'
+import { kindOf } from '@/shared/typing/fieldKeys'
 import PickField from '@/shared/ui/PickField.vue'
 import FormField from '@/shared/ui/FormField.vue'
 
@@ -51,11 +52,6 @@ const fields = computed(() => [
   'drumA',
   'drumB',
 ])
-
-const TEMPERATURES = ['substrate', 'air', 'drumA', 'drumB', 'thermometerError']
-const WORDS = ['instrument', 'place', 'species']
-const kindOf = (field: string) =>
-  TEMPERATURES.includes(field) ? 'temperature' : WORDS.includes(field) ? undefined : 'number'
 
 // Said of all readings taken down together.
 const about = computed(() => [

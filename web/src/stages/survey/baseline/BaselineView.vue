@@ -11,6 +11,7 @@ import { useTakeOff } from '@/shared/state/takeOff'
 import TakenOff from '@/shared/ui/TakenOff.vue'
 import { useTypedForm } from '@/shared/state/typedForm'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
+import { kindOf } from '@/shared/typing/fieldKeys'
 import SurveyFrame from '../SurveyFrame.vue'
 import FanTestCard from './FanTestCard.vue'
 import FileButton from '@/shared/ui/FileButton.vue'
@@ -107,7 +108,7 @@ async function addPicture([file]: File[]) {
               v-model="typed.values[field]"
               :name="field"
               :label="t(`survey.fan.field.${field}`)"
-              :kind="['indoor', 'outdoor'].includes(field) ? 'temperature' : 'number'"
+              :kind="kindOf(field)"
               :fault="typed.faults.value[field]"
             />
             <p class="small quiet">{{ t('survey.fan.zeroSign') }}</p>

@@ -85,7 +85,7 @@ function move(at: number, by: number) {
           kind="length"
           :disabled="locked"
           :aria-label="t('survey.sheet.layerThickness', { n: i + 1 })"
-          :fault="!!typed.faults.value[field]"
+          :aria-invalid="!!typed.faults.value[field]"
           @update:model-value="change(i, 'thickness', $event)"
           @blur="keep"
           @keydown.enter.prevent="keep"

@@ -62,6 +62,7 @@ describe('cutting a surface in two', () => {
     await screen.find('[name=at]').setValue('half')
     await cut(screen)
     expect(screen.find('[role=alert]').text()).toContain('“half” is not a number')
+    expect(screen.get('[name=at]').attributes('aria-invalid')).toBe('true')
     expect((screen.find('[name=at]').element as HTMLInputElement).value).toBe('half')
     expect(go).not.toHaveBeenCalled()
   })

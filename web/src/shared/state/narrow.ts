@@ -1,0 +1,4 @@
+import { useMediaQuery } from '@vueuse/core'
+
+/** Whether the screen is a phone's, where pages take another shape; their styles say the same with `width <= 700px`. */
+export const useNarrow = () => useMediaQuery('(width <= 700px)')
