@@ -52,7 +52,9 @@ for (const part of ['firm', 'survey', 'stages'] as const) {
       for (const turned of [false, true]) {
         if (turned) {
           now = now === 'us' ? 'metric' : 'us'
+          const kept = page.waitForResponse('**/api/session/units')
           await page.getByRole('button', { name: /^Units/ }).click()
+          await kept
         }
         await expect(page.getByRole('button', { name: /^Units/ })).toHaveText(now === 'us' ? 'in °F' : 'mm °C')
         const text = SAID.reduce((rest, one) => rest.replaceAll(one, ''), await textOf(page))

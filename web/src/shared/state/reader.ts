@@ -35,8 +35,9 @@ export const useReader = defineStore('reader', () => {
 
   function switchUnits() {
     units.value = units.value === 'us' ? 'metric' : 'us'
-    // The choice follows the person; should the server not hear it, this screen still has it.
-    void api.PUT('/api/session/units', { body: { units: units.value } }).catch(() => undefined)
+    // The choice follows the person, also when the page is left at once; should the server not hear it, this screen
+    // still has it.
+    void api.PUT('/api/session/units', { body: { units: units.value }, keepalive: true }).catch(() => undefined)
   }
 
   function switchTheme() {
