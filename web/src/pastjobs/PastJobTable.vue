@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import DataTable from '@/shared/ui/DataTable.vue'
+import type { Column } from '@/shared/ui/dataTable'
+import { computed } from 'vue'
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
@@ -22,108 +25,71 @@ const day = useDays()
 async function leave(job: Job, reason: string) {
   if (await props.leaveOut(job, reason)) delete reasons.value[job.id]
 }
+const FIGURES = { substrate: 'substrate', depth: 'meanDepth', sets: 'sets', actual: 'actual', predicted: 'predicted' }
+const columns = computed((): Column<Job>[] => [
+  { key: 'job', label: t('past.col.job') },
+  { key: 'crew', label: t('past.col.crew'), text: (job) => job.crew },
+  { key: 'product', label: t('past.col.product'), text: (job) => job.sheet || job.sheetId },
+  { key: 'finished', label: t('past.col.finished'), text: (job) => day(job.finishedOn) },
+  ...Object.entries(FIGURES).map(([key, figure]) => ({
+    key,
+    label: t(`past.col.${key}`),
+    text: (job: Job) => reader.print(job.figures[figure]),
+    figure: true,
+  })),
+  { key: 'ratio', label: t('past.col.ratio'), figure: true },
+  ...(props.mayEdit ? [{ key: 'acts', label: '', onScreenOnly: true }] : []),
+])
 </script>
 
 <template>
-  <div class="scroll" tabindex="0" role="region" :aria-label="t('past.title')">
-    <table>
-      <thead>
-        <tr>
-          <th v-for="col in ['job', 'crew', 'product', 'finished'] as const" :key="col" scope="col">
-            {{ t(`past.col.${col}`) }}
-          </th>
-          <th
-            v-for="col in ['substrate', 'depth', 'sets', 'actual', 'predicted', 'ratio'] as const"
-            :key="col"
-            scope="col"
-            class="right"
-          >
-            {{ t(`past.col.${col}`) }}
-          </th>
-          <td></td>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="job in jobs" :key="job.id" :class="{ out: job.leftOutBecause }">
-          <th scope="row">
-            {{ job.name }}
-            <span v-if="job.leftOutBecause" class="small quiet why">{{
-              t('past.leftOut', { reason: job.leftOutBecause })
-            }}</span>
-            <span v-else-if="job.winsorised" class="small quiet why">{{ t('past.winsorised') }}</span>
-            <span v-else-if="!job.sheet" class="small quiet why">{{ t('past.noSheet') }}</span>
-          </th>
-          <td>{{ job.crew }}</td>
-          <td>{{ job.sheet || job.sheetId }}</td>
-          <td>{{ day(job.finishedOn) }}</td>
-          <td class="right">{{ reader.print(job.figures.substrate) }}</td>
-          <td class="right">{{ reader.print(job.figures.meanDepth) }}</td>
-          <td class="right">{{ reader.print(job.figures.sets) }}</td>
-          <td class="right">{{ reader.print(job.figures.actual) }}</td>
-          <td class="right">{{ reader.print(job.figures.predicted) }}</td>
-          <td class="right">
-            <b>{{ reader.print(job.figures.ratio) }}</b>
-          </td>
-          <td v-if="mayEdit" class="no-print">
-            <div class="row-acts">
-              <ElButton v-if="job.leftOutBecause" link type="primary" @click="leave(job, '')">
-                {{ t('past.countAgain') }}<span class="visually-hidden"> {{ job.name }}</span>
-              </ElButton>
-              <form v-else-if="reasons[job.id] !== undefined" @submit.prevent="leave(job, reasons[job.id] ?? '')">
-                <TypeIn
-                  v-model="reasons[job.id]"
-                  :aria-label="t('past.reason')"
-                  :placeholder="t('past.reason')"
-                  maxlength="300"
-                  required
-                  @keydown.esc="delete reasons[job.id]"
-                />
-              </form>
-              <ElButton v-else link type="primary" @click="reasons[job.id] = ''">
-                {{ t('past.leave') }}<span class="visually-hidden"> {{ job.name }}</span>
-              </ElButton>
-              <ElButton link type="primary" @click="emit('off', job)">
-                {{ t('past.remove') }}<span class="visually-hidden"> {{ job.name }}</span>
-              </ElButton>
-            </div>
-          </td>
-        </tr>
-      </tbody>
-    </table>
-  </div>
+  <DataTable
+    :label="t('past.title')"
+    :columns="columns"
+    :rows="jobs"
+    :by="(job) => job.id"
+    :row-class="(job) => (job.leftOutBecause ? 'out' : '')"
+  >
+    <template #job="{ row: job }">
+      {{ job.name }}
+      <span v-if="job.leftOutBecause" class="small quiet why">{{
+        t('past.leftOut', { reason: job.leftOutBecause })
+      }}</span>
+      <span v-else-if="job.winsorised" class="small quiet why">{{ t('past.winsorised') }}</span>
+      <span v-else-if="!job.sheet" class="small quiet why">{{ t('past.noSheet') }}</span>
+    </template>
+    <template #ratio="{ row: job }">
+      <b>{{ reader.print(job.figures.ratio) }}</b>
+    </template>
+    <template #acts="{ row: job }">
+      <div class="row-acts">
+        <ElButton v-if="job.leftOutBecause" link type="primary" @click="leave(job, '')">
+          {{ t('past.countAgain') }}<span class="visually-hidden"> {{ job.name }}</span>
+        </ElButton>
+        <form v-else-if="reasons[job.id] !== undefined" @submit.prevent="leave(job, reasons[job.id] ?? '')">
+          <TypeIn
+            v-model="reasons[job.id]"
+            :aria-label="t('past.reason')"
+            :placeholder="t('past.reason')"
+            maxlength="300"
+            required
+            @keydown.esc="delete reasons[job.id]"
+          />
+        </form>
+        <ElButton v-else link type="primary" @click="reasons[job.id] = ''">
+          {{ t('past.leave') }}<span class="visually-hidden"> {{ job.name }}</span>
+        </ElButton>
+        <ElButton link type="primary" @click="emit('off', job)">
+          {{ t('past.remove') }}<span class="visually-hidden"> {{ job.name }}</span>
+        </ElButton>
+      </div>
+    </template>
+  </DataTable>
 </template>
 
 <style scoped>
-.scroll {
-  position: relative;
-  overflow-x: auto;
-}
-table {
-  border-collapse: collapse;
-  width: 100%;
-}
-th,
-td {
-  text-align: left;
-  padding: 7px 12px 7px 0;
-  border-bottom: 1px solid var(--line);
-  font-weight: 400;
-  vertical-align: top;
-}
-thead th {
-  font: 600 var(--text-s) var(--body);
-  color: var(--ink-2);
-}
-.right {
-  text-align: right;
-  white-space: nowrap;
-}
 .why {
   display: block;
-}
-.out td,
-.out th {
-  color: var(--ink-2);
 }
 .row-acts {
   display: flex;

@@ -1,6 +1,6 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
-import { flushPromises, mount } from '@vue/test-utils'
+import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { i18n } from '@/i18n'
 import { ApiProblem, type Schemas } from '@/shared/api/client'
@@ -52,14 +52,17 @@ beforeEach(() => {
 })
 
 describe('the list of finished jobs', () => {
-  const table = (jobs: Schemas['PastJobAnswer'][], leaveOut = vi.fn().mockResolvedValue(true), mayEdit = true) =>
-    mount(PastJobTable, { props: { jobs, mayEdit, leaveOut }, global: { plugins: plugins() } })
-  const named = (screen: ReturnType<typeof table>, text: string) =>
+  async function table(jobs: Schemas['PastJobAnswer'][], leaveOut = vi.fn().mockResolvedValue(true), mayEdit = true) {
+    const screen = mount(PastJobTable, { props: { jobs, mayEdit, leaveOut }, global: { plugins: plugins() } })
+    await flushPromises()
+    return screen
+  }
+  const named = (screen: VueWrapper, text: string) =>
     screen.findAll('button').find((one) => one.text().startsWith(text))!
 
   it('leaves a job out only with a reason, and closes the field once it was taken', async () => {
     const leaveOut = vi.fn().mockResolvedValue(true)
-    const screen = table([job()], leaveOut)
+    const screen = await table([job()], leaveOut)
     await named(screen, 'Leave out').trigger('click')
     await screen.get('input').setValue('A drum leaked')
     await screen.get('form').trigger('submit')
@@ -69,7 +72,7 @@ describe('the list of finished jobs', () => {
   })
 
   it('keeps what was typed when leaving out is refused', async () => {
-    const screen = table([job()], vi.fn().mockResolvedValue(false))
+    const screen = await table([job()], vi.fn().mockResolvedValue(false))
     await named(screen, 'Leave out').trigger('click')
     await screen.get('input').setValue('Off-ratio')
     await screen.get('form').trigger('submit')
@@ -79,7 +82,7 @@ describe('the list of finished jobs', () => {
 
   it('says why one does not count, and lets it count again', async () => {
     const leaveOut = vi.fn().mockResolvedValue(true)
-    const screen = table(
+    const screen = await table(
       [job({ leftOutBecause: 'It rained in' }), job({ id: 'b', winsorised: true }), job({ id: 'c', sheet: '' })],
       leaveOut,
     )
@@ -91,8 +94,10 @@ describe('the list of finished jobs', () => {
     expect(leaveOut).toHaveBeenCalledWith(expect.objectContaining({ id: 'a' }), '')
   })
 
-  it('offers nothing to change to one who may only read', () => {
-    expect(table([job()], undefined, false).findAll('button')).toHaveLength(0)
+  it('offers nothing to change to one who may only read', async () => {
+    const screen = await table([job()], undefined, false)
+    expect(screen.findAll('tbody tr')).toHaveLength(1)
+    expect(screen.findAll('button')).toHaveLength(0)
   })
 })
 

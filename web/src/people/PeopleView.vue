@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import DataTable from '@/shared/ui/DataTable.vue'
+import type { Column } from '@/shared/ui/dataTable'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
@@ -67,11 +69,20 @@ const erase = (person: Person) =>
 // As the server orders them, from the one who may most.
 const roles: Role[] = ['owner', 'estimator', 'crewLead', 'helper', 'viewer']
 const rolesToPick = computed(() => roles.map((value) => ({ value, text: t(`role.${value}`) })))
-const rights = (answer: Schemas['PeopleAnswer']) => answer.roles.owner ?? []
 const seen = (person: Person) =>
   person.seenAt
     ? t('people.seen', { time: d(new Date(person.seenAt), { dateStyle: 'medium', timeStyle: 'short' }) })
     : ''
+const mayDo = computed(() =>
+  (people.data.value?.roles.owner ?? []).map((right) => ({
+    right,
+    roles: roles.filter((role) => people.data.value?.roles[role]?.includes(right)),
+  })),
+)
+const columns = computed((): Column<(typeof mayDo.value)[number]>[] => [
+  { key: 'right', label: '', text: (row) => t(`right.${row.right}`) },
+  ...roles.map((role) => ({ key: role, label: t(`role.${role}`) })),
+])
 </script>
 
 <template>
@@ -157,25 +168,12 @@ const seen = (person: Person) =>
       <ProgramsPanel />
       <SecurityBook />
       <h2>{{ t('people.rights') }}</h2>
-      <div class="wide" tabindex="0" role="region" :aria-label="t('people.rights')">
-        <table>
-          <thead>
-            <tr>
-              <td />
-              <th v-for="role in roles" :key="role" scope="col">{{ t(`role.${role}`) }}</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="right in rights(people.data.value)" :key="right">
-              <th scope="row">{{ t(`right.${right}`) }}</th>
-              <td v-for="role in roles" :key="role">
-                <span v-if="people.data.value.roles[role]?.includes(right)" :aria-label="t('people.may')">●</span>
-                <span v-else class="quiet" :aria-label="t('people.mayNot')">–</span>
-              </td>
-            </tr>
-          </tbody>
-        </table>
-      </div>
+      <DataTable :label="t('people.rights')" :columns="columns" :rows="mayDo" :by="(row) => row.right">
+        <template v-for="role in roles" :key="role" #[role]="{ row }">
+          <span v-if="row.roles.includes(role)" :aria-label="t('people.may')" role="img">●</span>
+          <span v-else class="quiet" :aria-label="t('people.mayNot')" role="img">–</span>
+        </template>
+      </DataTable>
     </template>
   </main>
 </template>
@@ -229,24 +227,6 @@ const seen = (person: Person) =>
   grid-column: 1 / -1;
   display: flex;
   gap: 16px;
-}
-.wide {
-  overflow-x: auto;
-}
-table {
-  border-collapse: collapse;
-}
-th,
-td {
-  padding: 8px 14px;
-  border-bottom: 1px solid var(--line);
-  text-align: center;
-}
-th[scope='row'] {
-  min-width: 210px;
-  padding-left: 0;
-  text-align: left;
-  font-weight: 400;
 }
 @media (max-width: 820px) {
   .people li {

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import DataTable from '@/shared/ui/DataTable.vue'
+import type { Column } from '@/shared/ui/dataTable'
 import { useInfiniteQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
@@ -16,6 +18,12 @@ const events = useInfiniteQuery({
 })
 const all = computed(() => events.data.value?.pages.flat() ?? [])
 const when = (at: string) => d(new Date(at), { dateStyle: 'medium', timeStyle: 'short' })
+const columns = computed((): Column<(typeof all.value)[number]>[] => [
+  { key: 'when', label: t('book.column.when'), text: (event) => when(event.at) },
+  { key: 'what', label: t('book.column.what'), text: (event) => t(`book.kind.${event.kind}`) },
+  { key: 'who', label: t('book.column.who'), text: (event) => event.by ?? '' },
+  { key: 'about', label: t('book.column.about'), text: (event) => event.about ?? '', class: 'about' },
+])
 </script>
 
 <template>
@@ -26,23 +34,7 @@ const when = (at: string) => d(new Date(at), { dateStyle: 'medium', timeStyle: '
     <ElSkeleton v-else-if="!events.data.value" :rows="3" animated />
     <p v-else-if="!all.length" class="quiet">{{ t('book.empty') }}</p>
     <div v-else class="wide" tabindex="0" role="group" :aria-label="t('book.title')">
-      <table class="small">
-        <thead>
-          <tr>
-            <th v-for="col in ['when', 'what', 'who', 'about'] as const" :key="col" scope="col">
-              {{ t(`book.column.${col}`) }}
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="event in all" :key="event.id">
-            <td class="when">{{ when(event.at) }}</td>
-            <td>{{ t(`book.kind.${event.kind}`) }}</td>
-            <td>{{ event.by }}</td>
-            <td class="about">{{ event.about }}</td>
-          </tr>
-        </tbody>
-      </table>
+      <DataTable class="small" :label="t('book.title')" :columns="columns" :rows="all" :by="(event) => event.id" />
       <ElButton
         v-if="events.hasNextPage.value"
         link
@@ -66,21 +58,7 @@ const when = (at: string) => d(new Date(at), { dateStyle: 'medium', timeStyle: '
   border-block: 1px solid var(--line);
   margin-bottom: 26px;
 }
-table {
-  border-collapse: collapse;
-  width: 100%;
-}
-th,
-td {
-  text-align: left;
-  padding: 5px 14px 5px 0;
-  border-bottom: 1px solid var(--line);
-  vertical-align: top;
-}
-.when {
-  white-space: nowrap;
-}
-.about {
+.wide :deep(.about) {
   overflow-wrap: anywhere;
 }
 </style>

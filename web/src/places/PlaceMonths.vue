@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import DataTable from '@/shared/ui/DataTable.vue'
+import type { Column } from '@/shared/ui/dataTable'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
@@ -13,57 +15,43 @@ const span = computed(() => {
   const [low, high] = [Math.min(...temps), Math.max(...temps)]
   return temps.map((one) => (high > low ? (one - low) / (high - low) : 0.5))
 })
+const rows = computed(() => [
+  { key: 'temp', means: props.place.temps },
+  { key: 'humidity', means: props.place.humidities },
+])
+const columns = computed((): Column<(typeof rows.value)[number]>[] => [
+  { key: 'what', label: '', text: (row) => t(`places.${row.key}`) },
+  ...Array.from({ length: 12 }, (_, i) => ({
+    key: `month${i + 1}`,
+    label: t(`monthShort.${i + 1}`),
+    figure: true,
+  })),
+])
 </script>
 
 <template>
-  <div class="scroll" role="region" :aria-label="t('places.means', { name: place.name })" tabindex="0">
-    <table class="months small">
-      <thead>
-        <tr>
-          <td />
-          <th v-for="i in 12" :key="i" scope="col">
-            <span class="stroke" aria-hidden="true" :style="{ height: `${4 + 26 * span[i - 1]!}px` }" />
-            {{ t(`monthShort.${i}`) }}
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr>
-          <th scope="row">{{ t('places.temp') }}</th>
-          <td v-for="(one, i) in place.temps" :key="i">{{ reader.print(one) }}</td>
-        </tr>
-        <tr>
-          <th scope="row">{{ t('places.humidity') }}</th>
-          <td v-for="(one, i) in place.humidities" :key="i">{{ reader.print(one) }}</td>
-        </tr>
-      </tbody>
-    </table>
-  </div>
+  <DataTable
+    class="months small"
+    :label="t('places.means', { name: place.name })"
+    :columns="columns"
+    :rows="rows"
+    :by="(row) => row.key"
+  >
+    <template v-for="i in 12" :key="i" #[`month${i}`]="{ row }">
+      <span
+        v-if="row.key === 'temp'"
+        class="stroke"
+        aria-hidden="true"
+        :style="{ height: `${4 + 26 * span[i - 1]!}px` }"
+      />
+      {{ reader.print(row.means[i - 1]) }}
+    </template>
+  </DataTable>
 </template>
 
 <style scoped>
-.scroll {
-  overflow-x: auto;
-}
-.months {
-  border-collapse: collapse;
-  width: 100%;
-  min-width: 820px;
-  table-layout: fixed;
-}
-.months th,
-.months td {
-  text-align: right;
-  padding: 2px 6px;
-  font-variant-numeric: tabular-nums;
+.months :deep(tbody td) {
   vertical-align: bottom;
-  font-weight: 400;
-}
-.months th[scope='row'] {
-  text-align: left;
-}
-.months thead td {
-  width: 110px;
 }
 .stroke {
   display: block;

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import DataTable from '@/shared/ui/DataTable.vue'
+import type { Column } from '@/shared/ui/dataTable'
 import { useWriting } from '@/i18n/writing'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
@@ -37,6 +39,20 @@ const day = (iso: string | null | undefined) => days(iso) || '–'
 const placeOf = ({ id }: Lot) => ({ kind: 'lot', id })
 const fault = computed(() => lots.value.map((lot) => edits.faultAt(placeOf(lot))).find(Boolean) ?? '')
 const change = (lot: Lot, field: 'full' | 'part', text: string) => edits.keep(placeOf(lot), { [field]: text })
+const COUNTS = ['full', 'part'] as const
+const columns = computed((): Column<Lot>[] => [
+  { key: 'product', label: t('stock.col.product'), text: (lot) => lot.sheet },
+  {
+    key: 'side',
+    label: t('stock.col.side'),
+    text: (lot) => lot.side.toUpperCase(),
+    class: ({ side }) => `side-${side}`,
+  },
+  { key: 'lot', label: t('stock.col.lot'), text: (lot) => lot.lot },
+  { key: 'expires', label: t('stock.col.expires'), text: (lot) => day(lot.expires) },
+  ...COUNTS.map((key) => ({ key, label: t(`stock.col.${key}`) })),
+  { key: 'off', label: '', onScreenOnly: true },
+])
 </script>
 
 <template>
@@ -63,51 +79,23 @@ const change = (lot: Lot, field: 'full' | 'part', text: string) => edits.keep(pl
         </section>
       </div>
       <p v-if="!lots.length" class="empty">{{ t('stock.empty') }}</p>
-      <div v-else class="scroll" tabindex="0" role="region" :aria-label="t('stock.title')">
-        <table>
-          <thead>
-            <tr>
-              <th v-for="col in ['product', 'side', 'lot', 'expires', 'full', 'part'] as const" :key="col" scope="col">
-                {{ t(`stock.col.${col}`) }}
-              </th>
-              <td></td>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="lot in lots" :key="lot.id">
-              <th scope="row">{{ lot.sheet }}</th>
-              <td :class="`side-${lot.side}`">{{ lot.side.toUpperCase() }}</td>
-              <td>{{ lot.lot }}</td>
-              <td>{{ day(lot.expires) }}</td>
-              <td>
-                <TypeOnce
-                  class="short"
-                  :text="edits.textOf(placeOf(lot), 'full', String(lot.full))"
-                  kind="number"
-                  :disabled="!mayEdit"
-                  :aria-label="listed([t('stock.col.full'), lot.lot])"
-                  @change="change(lot, 'full', $event)"
-                />
-              </td>
-              <td>
-                <TypeOnce
-                  class="short"
-                  :text="edits.textOf(placeOf(lot), 'part', reader.print(lot.part))"
-                  kind="number"
-                  :disabled="!mayEdit"
-                  :aria-label="listed([t('stock.col.part'), lot.lot])"
-                  @change="change(lot, 'part', $event)"
-                />
-              </td>
-              <td>
-                <ElButton v-if="mayEdit" link type="primary" @click="off.takeOff(lot.id, lot.lot)">
-                  {{ t('stock.remove') }}<span class="visually-hidden"> {{ lot.lot }}</span>
-                </ElButton>
-              </td>
-            </tr>
-          </tbody>
-        </table>
-      </div>
+      <DataTable v-else :label="t('stock.title')" :columns="columns" :rows="lots" :by="(lot) => lot.id">
+        <template v-for="field in COUNTS" :key="field" #[field]="{ row: lot }">
+          <TypeOnce
+            class="short"
+            :text="edits.textOf(placeOf(lot), field, field === 'full' ? String(lot.full) : reader.print(lot.part))"
+            kind="number"
+            :disabled="!mayEdit"
+            :aria-label="listed([t(`stock.col.${field}`), lot.lot])"
+            @change="change(lot, field, $event)"
+          />
+        </template>
+        <template #off="{ row: lot }">
+          <ElButton v-if="mayEdit" link type="primary" @click="off.takeOff(lot.id, lot.lot)">
+            {{ t('stock.remove') }}<span class="visually-hidden"> {{ lot.lot }}</span>
+          </ElButton>
+        </template>
+      </DataTable>
       <StockForm v-if="mayEdit" @done="take" />
     </template>
   </main>
@@ -121,7 +109,7 @@ const change = (lot: Lot, field: 'full' | 'part', text: string) => edits.keep(pl
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(250px, 1fr));
   gap: 14px 26px;
-  margin-bottom: 18px;
+  margin: 14px 0 18px;
 }
 .products h2,
 .products p {
@@ -133,36 +121,8 @@ const change = (lot: Lot, field: 'full' | 'part', text: string) => edits.keep(pl
 .sets .small {
   font: 400 var(--text-s) var(--body);
 }
-.scroll {
-  position: relative;
-  overflow-x: auto;
-}
-table {
-  border-collapse: collapse;
-  width: 100%;
-}
-th,
-td {
-  text-align: left;
-  padding: 6px 12px 6px 0;
-  border-bottom: 1px solid var(--line);
-  font-weight: 400;
-}
-thead th {
-  font: 600 var(--text-s) var(--body);
-  color: var(--ink-2);
-}
 .short {
   width: 100px;
-}
-/* The two sides are told by letter, hatch and dots, never by colour. */
-.side-a {
-  background: repeating-linear-gradient(45deg, transparent 0 6px, var(--line) 6px 7px);
-  padding-left: 12px;
-}
-.side-b {
-  background: radial-gradient(var(--line) 1.2px, transparent 1.6px) 0 0 / 8px 8px;
-  padding-left: 12px;
 }
 .empty {
   padding: 20px 0;

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import DataTable from '@/shared/ui/DataTable.vue'
+import type { Column } from '@/shared/ui/dataTable'
 import { useWriting } from '@/i18n/writing'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
@@ -18,10 +20,39 @@ const reader = useReader()
 const zones = computed(() =>
   [...new Set(props.set.lines.flatMap((line) => line.cells.map((cell) => cell.zone)))].sort(),
 )
-const inZones = <T extends { zone: string }>(cells: readonly T[]): (T | { zone: string })[] =>
-  zones.value.map((zone) => cells.find((cell) => cell.zone === zone) ?? { zone })
-
 const typed = useTyped(() => ({ kind: 'targets', id: props.set.id }))
+interface Cell {
+  text: string
+  field?: string
+  along?: string
+}
+interface Row {
+  key: string
+  name: string
+  cells: Record<string, Cell>
+}
+const rows = computed((): Row[] => [
+  ...props.set.lines.map(({ element, cells }) =>
+    rowOf(element, cells, (cell) => ({ text: reader.print(cell.greatestU), field: cell.field })),
+  ),
+  ...(props.set.slabs.length
+    ? [
+        rowOf('slab', props.set.slabs, (slab) => ({
+          text: reader.print(slab.leastR),
+          along: t('targets.along', { along: reader.print(slab.along) }),
+        })),
+      ]
+    : []),
+])
+const rowOf = <T extends { zone: string }>(element: string, cells: readonly T[], cellOf: (cell: T) => Cell): Row => ({
+  key: element,
+  name: t(`targets.element.${element}`),
+  cells: Object.fromEntries(cells.map((cell) => [cell.zone, cellOf(cell)])),
+})
+const columns = computed((): Column<Row>[] => [
+  { key: 'part', label: t('targets.part'), text: (row) => row.name },
+  ...zones.value.map((zone) => ({ key: zone, label: t('targets.zone', { zone }), figure: true })),
+])
 </script>
 
 <template>
@@ -35,46 +66,22 @@ const typed = useTyped(() => ({ kind: 'targets', id: props.set.id }))
       <TypedField :typed="typed" field="name" :label="t('targets.name')" :kept="set.edition" />
       <ElButton link type="primary" @click="emit('remove')">{{ t('targets.remove') }}</ElButton>
     </div>
-    <div class="scroll" role="region" :aria-label="set.edition" tabindex="0">
-      <table class="small">
-        <thead>
-          <tr>
-            <th scope="col">{{ t('targets.part') }}</th>
-            <th v-for="zone in zones" :key="zone" scope="col">
-              {{ t('targets.zone', { zone }) }}
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="line in set.lines" :key="line.element">
-            <th scope="row">{{ t(`targets.element.${line.element}`) }}</th>
-            <td v-for="cell in inZones(line.cells)" :key="cell.zone">
-              <template v-if="!('greatestU' in cell)">–</template>
-              <TypedField
-                v-else-if="mayEdit"
-                hide-label
-                :typed="typed"
-                :field="cell.field"
-                :label="listed([t(`targets.element.${line.element}`), t('targets.zone', { zone: cell.zone })])"
-                :kept="reader.print(cell.greatestU)"
-              />
-              <template v-else>{{ reader.print(cell.greatestU) }}</template>
-            </td>
-          </tr>
-          <tr v-if="set.slabs.length">
-            <th scope="row">{{ t('targets.element.slab') }}</th>
-            <td v-for="cell in inZones(set.slabs)" :key="cell.zone">
-              <template v-if="'leastR' in cell"
-                >{{ reader.print(cell.leastR) }}<br />{{
-                  t('targets.along', { along: reader.print(cell.along) })
-                }}</template
-              >
-              <template v-else>–</template>
-            </td>
-          </tr>
-        </tbody>
-      </table>
-    </div>
+    <DataTable class="small targets" :label="set.edition" :columns="columns" :rows="rows" :by="(row) => row.key">
+      <template v-for="zone in zones" :key="zone" #[zone]="{ row }">
+        <TypedField
+          v-if="mayEdit && row.cells[zone]?.field"
+          hide-label
+          :typed="typed"
+          :field="row.cells[zone].field"
+          :label="listed([row.name, t('targets.zone', { zone })])"
+          :kept="row.cells[zone].text"
+        />
+        <template v-else>
+          {{ row.cells[zone]?.text ?? '–' }}
+          <span v-if="row.cells[zone]?.along" class="along">{{ row.cells[zone].along }}</span>
+        </template>
+      </template>
+    </DataTable>
   </details>
 </template>
 
@@ -105,34 +112,14 @@ summary {
   align-items: center;
   gap: 14px;
 }
-.scroll {
-  overflow-x: auto;
+.along {
+  display: block;
 }
-table {
-  border-collapse: collapse;
-  table-layout: fixed;
-  min-width: 1040px;
-  width: 100%;
-}
-th,
-td {
-  text-align: right;
-  padding: 4px 6px;
-  font-variant-numeric: tabular-nums;
-  white-space: nowrap;
-}
-th:first-child {
-  text-align: left;
-  width: 170px;
-}
-td :deep(.fault) {
+.targets :deep(.fault) {
   white-space: normal;
   text-align: left;
 }
-td {
-  vertical-align: top;
-}
-td :deep(.el-input__inner) {
+.targets :deep(.el-input__inner) {
   text-align: right;
   min-width: 0;
   width: 100%;

@@ -47,6 +47,7 @@ export async function shown(
   component: Component,
   props: Record<string, unknown> = {},
   known?: (queries: QueryClient) => void,
+  slots: Record<string, (line: never) => unknown> = {},
 ) {
   const queryClient = new QueryClient({ defaultOptions: { queries: { retry: false } } })
   keepWith(queryClient)
@@ -54,6 +55,7 @@ export async function shown(
   const stubs = { RouterLink: { template: '<a><slot /></a>' }, AppBar: true, FirmNav: true }
   const screen = mount(component, {
     props,
+    slots: slots as never,
     attachTo: document.body,
     global: { plugins: [i18n, [VueQueryPlugin, { queryClient }]], stubs },
   })

@@ -1,11 +1,13 @@
 <script setup lang="ts">
+import DataTable from '@/shared/ui/DataTable.vue'
+import type { Column } from '@/shared/ui/dataTable'
+import FigureText from '@/shared/ui/FigureText.vue'
 import { useWriting } from '@/i18n/writing'
 import { computed, ref, useId } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useCitation } from '@/shared/figures/citations'
 import { useFindingText } from '@/shared/figures/findings'
 import { useReader } from '@/shared/state/reader'
-import { useWorkings } from '@/shared/state/workings'
 import VerdictMark from '@/shared/ui/VerdictMark.vue'
 import type { Candidate } from './useChooseDesk'
 import TypeIn from '@/shared/typing/TypeIn.vue'
@@ -18,7 +20,6 @@ const { labelled } = useWriting()
 const reader = useReader()
 const text = useFindingText()
 const cited = useCitation()
-const workings = useWorkings()
 const overriding = ref(false)
 const reason = ref('')
 const id = useId()
@@ -27,31 +28,34 @@ const id = useId()
 const mayYield = computed(() =>
   props.candidate.findings.filter((finding) => finding.verdict === 'hold').every((f) => f.yieldsToReason),
 )
+const columns = computed((): Column<Candidate['scores'][number]>[] => [
+  { key: 'part', label: t('choose.scoreCol.part'), text: (score) => t(`choose.part.${score.part}`) },
+  {
+    key: 'measured',
+    label: t('choose.scoreCol.measured'),
+    text: (score) => reader.print(score.measured),
+    figure: true,
+  },
+  { key: 'worth', label: t('choose.scoreCol.worth'), figure: true },
+])
 </script>
 
 <template>
   <div class="why">
     <section v-if="candidate.scores.length">
       <h4>{{ t('choose.scores') }}</h4>
-      <table>
-        <tbody>
-          <tr v-for="score in candidate.scores" :key="score.part">
-            <th scope="row">{{ t(`choose.part.${score.part}`) }}</th>
-            <td class="num">
-              <button
-                type="button"
-                class="figure"
-                :disabled="!score.working"
-                @click="score.working && workings.open(score.working)"
-              >
-                {{ reader.print(score.worth) }}
-              </button>
-            </td>
-            <td class="num">{{ reader.print(score.measured) }}</td>
-            <td class="num quiet">{{ t('choose.scorePart', { share: reader.print(score.weight) }) }}</td>
-          </tr>
-        </tbody>
-      </table>
+      <DataTable
+        class="small"
+        :label="t('choose.scores')"
+        :columns="columns"
+        :rows="candidate.scores"
+        :by="(score) => score.part"
+      >
+        <template #worth="{ row: score }">
+          <FigureText :figure="score.worth" :working="score.working" />
+          <span class="quiet"> {{ t('choose.scorePart', { share: reader.print(score.weight) }) }}</span>
+        </template>
+      </DataTable>
     </section>
     <section>
       <h4>{{ t('choose.opinions') }}</h4>
@@ -114,23 +118,6 @@ ul {
   grid-template-columns: 20px 1fr;
   gap: 6px;
   padding: 5px 0;
-}
-.why table {
-  width: 100%;
-  border-collapse: collapse;
-  font-size: var(--text-s);
-}
-.why th {
-  text-align: left;
-  font-weight: 400;
-}
-.why td,
-.why th {
-  padding: 3px 6px 3px 0;
-}
-.num {
-  text-align: right;
-  font-variant-numeric: tabular-nums;
 }
 form {
   display: grid;

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import DataTable from '@/shared/ui/DataTable.vue'
+import type { Column } from '@/shared/ui/dataTable'
 import { useSession } from '@/shared/state/session'
 import { useWriting } from '@/i18n/writing'
 import { computed } from 'vue'
@@ -83,6 +85,14 @@ const papers = usePapers(() => props.job)
 /** The same page as a file. The server makes it anew from what it knows of the surface. */
 const savePdf = () =>
   papers.make({ kind: 'comparison', surfaceId: props.surface, systems: props.pair.map((c) => c.id) }, 'pdf')
+const columns = computed((): Column<Line>[] => [
+  { key: 'what', label: '', text: (line) => t(`choose.plain.${line.key}`) },
+  ...props.pair.map((one, i) => ({
+    key: one.id,
+    label: words.kind(one.kind),
+    text: (line: Line) => line.cells[i]!,
+  })),
+])
 </script>
 
 <template>
@@ -129,20 +139,7 @@ const savePdf = () =>
       </g>
     </svg>
     <p v-if="pair.length < 2" class="quiet">{{ t('choose.compareFirst') }}</p>
-    <table v-else>
-      <thead>
-        <tr>
-          <td />
-          <th v-for="one in pair" :key="one.id" scope="col">{{ words.kind(one.kind) }}</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="line in lines" :key="line.key">
-          <th scope="row">{{ t(`choose.plain.${line.key}`) }}</th>
-          <td v-for="(cell, i) in line.cells" :key="i">{{ cell }}</td>
-        </tr>
-      </tbody>
-    </table>
+    <DataTable v-else :label="t('choose.compare')" :columns="columns" :rows="lines" :by="(line) => line.key" />
     <p class="small quiet">{{ t('choose.plainTail') }}</p>
   </section>
 </template>
@@ -173,25 +170,6 @@ svg {
 text {
   font: 600 13px var(--body);
   fill: var(--ink);
-}
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
-th,
-td {
-  text-align: left;
-  vertical-align: top;
-  padding: 5px 12px 5px 0;
-  border-bottom: 1px solid var(--line);
-}
-thead th {
-  font: 650 var(--text) var(--head);
-}
-tbody th {
-  font-weight: 400;
-  color: var(--ink-2);
-  width: 28%;
 }
 @media print {
   .sheet {

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import DataTable from '@/shared/ui/DataTable.vue'
+import type { Column } from '@/shared/ui/dataTable'
 import { useSession } from '@/shared/state/session'
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
@@ -16,11 +18,6 @@ const props = defineProps<{ job: string }>()
 const { t } = useI18n()
 const reader = useReader()
 const session = useSession()
-const columns = computed(() =>
-  (['surface', 'advised', 'cost', 'next', 'turn', 'state'] as const).filter(
-    (col) => col !== 'cost' || session.may('price'),
-  ),
-)
 const words = useCandidateText()
 const board = useBoard(() => props.job)
 const lines = ref<Schemas['ChoiceLine'][]>([])
@@ -60,6 +57,25 @@ const turn = (line: Schemas['ChoiceLine']) =>
 
 // What stands before a system that is not simply advised.
 const marks: Partial<Record<string, string>> = { allFail: 'choose.failsDamp', drynessUnknown: 'choose.drynessUnknown' }
+type Line = Schemas['ChoiceLine']
+const cost = computed((): Column<Line> => ({
+  key: 'cost',
+  label: t('choose.col.cost'),
+  text: (line) => reader.print(line.cost) || '–',
+  figure: true,
+}))
+const columns = computed((): Column<Line>[] => [
+  { key: 'surface', label: t('choose.col.surface') },
+  { key: 'advised', label: t('choose.col.advised'), long: true },
+  ...(session.may('price') ? [cost.value] : []),
+  {
+    key: 'next',
+    label: t('choose.col.next'),
+    text: (line) => (line.runnerUp ? words.kind(line.runnerUp) : '–'),
+  },
+  { key: 'turn', label: t('choose.col.turn'), text: turn, class: 'small', long: true },
+  { key: 'state', label: t('choose.col.state') },
+])
 </script>
 
 <template>
@@ -67,7 +83,12 @@ const marks: Partial<Record<string, string>> = { allFail: 'choose.failsDamp', dr
     <h1>{{ t('choose.allTitle') }}</h1>
     <p class="quiet">{{ t('choose.allLead') }}</p>
     <div class="progress no-print" role="status">
-      <progress :max="all" :value="lines.length" :aria-label="t('choose.allTitle')" />
+      <ElProgress
+        class="bar"
+        :percentage="all ? (100 * lines.length) / all : 0"
+        :show-text="false"
+        :aria-label="t('choose.allTitle')"
+      />
       <span>{{
         t(running || lines.length === all ? 'choose.allProgress' : 'choose.stopped', { done: lines.length, all })
       }}</span>
@@ -75,50 +96,36 @@ const marks: Partial<Record<string, string>> = { allFail: 'choose.failsDamp', dr
       <ElButton v-else link type="primary" @click="weigh">{{ t('choose.again') }}</ElButton>
     </div>
     <ProblemNote v-if="problem" :problem="problem as Error" @retry="weigh" />
-    <div class="wide-table">
-      <table v-if="lines.length">
-        <thead>
-          <tr>
-            <th v-for="col in columns" :key="col" scope="col" :class="{ num: col === 'cost' }">
-              {{ t(`choose.col.${col}`) }}
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="line in lines" :key="line.id">
-            <th scope="row">
-              <RouterLink class="act" :to="{ name: 'choose', params: { job, surface: line.id } }">{{
-                line.name
-              }}</RouterLink>
-            </th>
-            <td class="advised">
-              <template v-if="line.advised">
-                <i18n-t v-if="marks[line.advice]" keypath="writing.labelled" scope="global">
-                  <template #label
-                    ><span class="small fails">{{ t(marks[line.advice]!) }}</span></template
-                  >
-                  <template #value
-                    ><b>{{ words.kind(line.advised) }}</b></template
-                  >
-                </i18n-t>
-                <b v-else>{{ words.kind(line.advised) }}</b>{{ ' '
-                }}<span class="small quiet">{{ words.layers(line.layers) }}</span>
-              </template>
-              <template v-else>–</template>
-            </td>
-            <td v-if="session.may('price')" class="num cost">{{ line.cost ? reader.print(line.cost) : '–' }}</td>
-            <td class="next" :data-label="t('choose.col.next')">
-              {{ line.runnerUp ? words.kind(line.runnerUp) : '–' }}
-            </td>
-            <td class="small turn">{{ turn(line) }}</td>
-            <td class="state">
-              <VerdictMark v-if="line.held" verdict="hold" :size="15" />
-              {{ line.chosen ? t('choose.decided') : t('choose.undecided') }}
-            </td>
-          </tr>
-        </tbody>
-      </table>
-    </div>
+    <DataTable
+      v-if="lines.length"
+      :label="t('choose.allTitle')"
+      :columns="columns"
+      :rows="lines"
+      :by="(line) => line.id"
+    >
+      <template #surface="{ row: line }">
+        <RouterLink class="act" :to="{ name: 'choose', params: { job, surface: line.id } }">{{ line.name }}</RouterLink>
+      </template>
+      <template #advised="{ row: line }">
+        <template v-if="line.advised">
+          <i18n-t v-if="marks[line.advice]" keypath="writing.labelled" scope="global">
+            <template #label
+              ><span class="small fails">{{ t(marks[line.advice]!) }}</span></template
+            >
+            <template #value
+              ><b>{{ words.kind(line.advised) }}</b></template
+            >
+          </i18n-t>
+          <b v-else>{{ words.kind(line.advised) }}</b>{{ ' '
+          }}<span class="small quiet">{{ words.layers(line.layers) }}</span>
+        </template>
+        <template v-else>–</template>
+      </template>
+      <template #state="{ row: line }">
+        <VerdictMark v-if="line.held" verdict="hold" :size="15" />
+        {{ line.chosen ? t('choose.decided') : t('choose.undecided') }}
+      </template>
+    </DataTable>
     <template #side>
       <section>
         <h2>{{ t('choose.tradeOff') }}</h2>
@@ -145,76 +152,12 @@ const marks: Partial<Record<string, string>> = { allFail: 'choose.failsDamp', dr
   align-items: center;
   margin: 10px 0;
 }
-progress {
-  accent-color: var(--copper);
-  width: 200px;
-}
-.wide-table {
-  overflow-x: auto;
-}
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
-th,
-td {
-  text-align: left;
-  vertical-align: top;
-  padding: 8px 12px 8px 0;
-  border-bottom: 1px solid var(--line);
-}
-tbody th {
-  font-weight: 400;
-}
-.num {
-  text-align: right;
-  white-space: nowrap;
-}
 .sum {
   display: flex;
   gap: 8px;
   align-items: center;
 }
-/* On a phone each line becomes a card: six columns would be a finger wide each. */
-@media (width <= 700px) {
-  thead {
-    position: absolute;
-    clip-path: inset(50%);
-  }
-  tbody tr {
-    display: grid;
-    grid-template-columns: 1fr auto;
-    grid-template-areas: 'surface cost' 'advised state' 'next next' 'turn turn';
-    gap: 2px 12px;
-    padding: 10px 0;
-    border-bottom: 1px solid var(--line);
-  }
-  tbody th,
-  tbody td {
-    border: 0;
-    padding: 0;
-  }
-  tbody th {
-    grid-area: surface;
-  }
-  .advised {
-    grid-area: advised;
-  }
-  .cost {
-    grid-area: cost;
-  }
-  .state {
-    grid-area: state;
-  }
-  .next {
-    grid-area: next;
-  }
-  .next::before {
-    content: attr(data-label) ': ';
-    color: var(--ink-2);
-  }
-  .turn {
-    grid-area: turn;
-  }
+.bar {
+  width: 200px;
 }
 </style>

@@ -1,5 +1,5 @@
 import { createPinia, setActivePinia } from 'pinia'
-import { mount } from '@vue/test-utils'
+import { flushPromises, mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { i18n } from '@/i18n'
 import { figure, finding, worked, working } from '@/shared/testing/shown'
@@ -178,7 +178,8 @@ describe('the reasons of a system', () => {
 
   it('lead from a part of the score to its working', async () => {
     const screen = why(candidate())
-    await screen.findAll('.figure')[1]!.trigger('click')
+    await flushPromises()
+    await screen.get('tbody tr:nth-child(2) .figure').trigger('click')
     expect(useWorkings().trail.map((one) => one.name)).toEqual(['wholeU'])
   })
 

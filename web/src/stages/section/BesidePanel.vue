@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import { useWriting } from '@/i18n/writing'
+import DataTable from '@/shared/ui/DataTable.vue'
+import type { Column } from '@/shared/ui/dataTable'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
@@ -18,6 +21,7 @@ const props = defineProps<{
 }>()
 defineEmits<{ want: []; pick: [id: string] }>()
 const { t } = useI18n()
+const { listed } = useWriting()
 const reader = useReader()
 
 const FIGURES = [
@@ -40,6 +44,23 @@ const dewOf = (answer: Schemas['SectionAnswer']) =>
     ? t('section.beside.crosses', { place: t(`material.${answer.nearestDew.key}`) })
     : t('section.beside.clear', { margin: reader.print(answer.nearestDew.margin) })
 const classOf = (answer: Schemas['SectionAnswer']) => t(`section.class.${answer.foamClass}`)
+const SIDES = ['here', 'other'] as const
+interface Row {
+  key: string
+  told: (answer: Schemas['SectionAnswer']) => string
+}
+const figureOf = (key: (typeof FIGURES)[number]) => (answer: Schemas['SectionAnswer']) =>
+  listed([reader.print(answer.figures[key]?.figure), ...(key === 'foamPermeance' ? [classOf(answer)] : [])])
+const rows = computed((): Row[] => [
+  ...FIGURES.map((key) => ({ key, told: figureOf(key) })),
+  { key: 'dew', told: dewOf },
+  { key: 'verdict', told: () => '' },
+])
+const columns = computed((): Column<Row>[] => [
+  { key: 'what', label: '', text: (row) => t(`section.beside.rows.${row.key}`) },
+  { key: 'here', label: t('section.beside.here') },
+  { key: 'other', label: props.beside?.name ?? '' },
+])
 </script>
 
 <template>
@@ -56,32 +77,19 @@ const classOf = (answer: Schemas['SectionAnswer']) => t(`section.class.${answer.
         @update:model-value="$emit('pick', $event ?? '')"
       />
       <p v-if="fault" class="fault" role="alert">{{ t('section.beside.failed', { reason: fault }) }}</p>
-      <table v-if="beside">
-        <thead>
-          <tr>
-            <td></td>
-            <th scope="col">{{ t('section.beside.here') }}</th>
-            <th scope="col">{{ beside.name }}</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="key in FIGURES" :key="key">
-            <th scope="row">{{ t(`section.beside.rows.${key}`) }}</th>
-            <td v-for="(answer, i) in pair" :key="i">
-              {{ reader.print(answer.figures[key]?.figure) }}
-              <template v-if="key === 'foamPermeance'">· {{ classOf(answer) }}</template>
-            </td>
-          </tr>
-          <tr>
-            <th scope="row">{{ t('section.beside.rows.dew') }}</th>
-            <td v-for="(answer, i) in pair" :key="i">{{ dewOf(answer) }}</td>
-          </tr>
-          <tr>
-            <th scope="row">{{ t('section.beside.rows.verdict') }}</th>
-            <td v-for="(answer, i) in pair" :key="i"><VerdictMark :verdict="answer.verdict" /></td>
-          </tr>
-        </tbody>
-      </table>
+      <DataTable
+        v-if="beside"
+        class="figures"
+        :label="t('section.beside.open')"
+        :columns="columns"
+        :rows="rows"
+        :by="(row) => row.key"
+      >
+        <template v-for="(side, i) in SIDES" :key="side" #[side]="{ row }">
+          <VerdictMark v-if="row.key === 'verdict'" :verdict="pair[i]!.verdict" />
+          <template v-else>{{ row.told(pair[i]!) }}</template>
+        </template>
+      </DataTable>
     </template>
   </div>
 </template>
@@ -90,27 +98,10 @@ const classOf = (answer: Schemas['SectionAnswer']) => t(`section.class.${answer.
 .beside {
   margin: 6px 0 12px;
 }
+.figures {
+  margin-top: 10px;
+}
 .pick {
   max-width: 420px;
-}
-table {
-  border-collapse: collapse;
-  margin-top: 10px;
-  width: 100%;
-}
-th,
-td {
-  text-align: left;
-  font-weight: 400;
-  padding: 5px 14px 5px 0;
-  border-top: 1px solid var(--line);
-  vertical-align: top;
-}
-thead th {
-  font-weight: 650;
-  border-top: 0;
-}
-tbody th {
-  color: var(--ink-2);
 }
 </style>

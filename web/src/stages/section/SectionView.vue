@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import type { Schemas } from '@/shared/api/client'
+import DataTable from '@/shared/ui/DataTable.vue'
+import type { Column } from '@/shared/ui/dataTable'
 import { useWriting } from '@/i18n/writing'
 import { onKeyStroke } from '@vueuse/core'
 import { computed } from 'vue'
@@ -94,6 +97,21 @@ onKeyStroke(['[', ']'], (event) => {
   event.preventDefault()
   desk.nudge(event.key === ']' ? 1 : -1, event.shiftKey ? 'large' : 'small')
 })
+type Inch = Schemas['SectionAnswer']['inches'][number]
+const inchColumns = computed((): Column<Inch>[] =>
+  (['thickness', 'u', 'cut', 'further'] as const).map((key) => ({
+    key,
+    label: t(`section.inches.${key}`),
+    text: (line) => reader.print(line[key]),
+    figure: key !== 'thickness',
+  })),
+)
+type Point = Schemas['SectionAnswer']['profile'][number]
+const pointColumns = computed((): Column<Point>[] => [
+  { key: 'place', label: t('section.table.place'), text: (point) => t(`material.${point.key}`) },
+  { key: 'temp', label: t('section.table.temp'), text: (point) => reader.print(point.temp), figure: true },
+  { key: 'dew', label: t('section.table.dew'), text: (point) => reader.print(point.dew), figure: true },
+])
 </script>
 
 <template>
@@ -249,25 +267,14 @@ onKeyStroke(['[', ']'], (event) => {
           <FigureText :figure="buffer.planned.figure" :working="buffer.planned.working" />
           {{ t('section.bufferPlanned') }}
         </p>
-        <details v-if="answer?.inches.length" class="small table">
+        <details v-if="answer?.inches.length" class="small">
           <summary>{{ t('section.inches.title') }}</summary>
-          <table>
-            <thead>
-              <tr>
-                <th v-for="col in ['thickness', 'u', 'cut', 'further'] as const" :key="col" scope="col">
-                  {{ t(`section.inches.${col}`) }}
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr v-for="line in answer.inches" :key="line.thickness.amount">
-                <th scope="row">{{ reader.print(line.thickness) }}</th>
-                <td>{{ reader.print(line.u) }}</td>
-                <td>{{ reader.print(line.cut) }}</td>
-                <td>{{ reader.print(line.further) }}</td>
-              </tr>
-            </tbody>
-          </table>
+          <DataTable
+            :label="t('section.inches.title')"
+            :columns="inchColumns"
+            :rows="answer.inches"
+            :by="(line) => line.thickness.amount"
+          />
         </details>
         <MemberField
           v-if="answer?.figures.memberPsi || desk.question.value.kind === 'underSlab'"
@@ -275,24 +282,14 @@ onKeyStroke(['[', ']'], (event) => {
           :thickness-mm="desk.thicknessMm.value"
         />
         <YearPanel v-if="answer" :year="answer.year ?? null" />
-        <details v-if="answer" class="small table">
+        <details v-if="answer" class="small">
           <summary>{{ t('section.tableTitle') }}</summary>
-          <table>
-            <thead>
-              <tr>
-                <th scope="col">{{ t('section.table.place') }}</th>
-                <th scope="col">{{ t('section.table.temp') }}</th>
-                <th scope="col">{{ t('section.table.dew') }}</th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr v-for="(point, i) in drawn?.profile" :key="i">
-                <th scope="row">{{ t(`material.${point.key}`) }}</th>
-                <td>{{ reader.print(point.temp) }}</td>
-                <td>{{ reader.print(point.dew) }}</td>
-              </tr>
-            </tbody>
-          </table>
+          <DataTable
+            :label="t('section.tableTitle')"
+            :columns="pointColumns"
+            :rows="drawn?.profile ?? []"
+            :by="(point) => (drawn?.profile ?? []).indexOf(point)"
+          />
         </details>
       </template>
     </template>
@@ -371,15 +368,6 @@ dt {
   border-left: 4px solid var(--line);
   padding-left: 10px;
   margin: 10px 0;
-}
-.table th,
-.table td {
-  text-align: left;
-  padding: 4px 18px 4px 0;
-  font-weight: 400;
-}
-.table thead th {
-  font-weight: 650;
 }
 .safety {
   margin-top: 20px;

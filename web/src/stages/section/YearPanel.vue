@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import DataTable from '@/shared/ui/DataTable.vue'
+import type { Column } from '@/shared/ui/dataTable'
 import { useWriting } from '@/i18n/writing'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
@@ -9,7 +11,7 @@ import { useReader } from '@/shared/state/reader'
 /** The year of the section: humidity at the interface of interest, and what condenses and dries, month by month. */
 const props = defineProps<{ year: Schemas['YearAnswer'] | null }>()
 const { t } = useI18n()
-const { listed } = useWriting()
+const { listed, labelled } = useWriting()
 const reader = useReader()
 const text = useFindingText()
 
@@ -36,6 +38,29 @@ const months = computed(() =>
   }),
 )
 const line = computed(() => months.value.map((m) => `${m.x + MONTH / 2},${m.y}`).join(' '))
+const columns = computed((): Column<(typeof months.value)[number]>[] => [
+  { key: 'month', label: t('section.year.month'), text: (m) => t(`month.${m.key}`) },
+  {
+    key: 'outdoor',
+    label: t('section.year.outdoor'),
+    text: ({ air }) => listed([reader.print(air?.outdoorTemp), reader.print(air?.outdoorRh)]),
+    figure: true,
+  },
+  {
+    key: 'room',
+    label: t('section.year.room'),
+    text: ({ air }) => listed([reader.print(air?.indoorTemp), reader.print(air?.indoorRh)]),
+    figure: true,
+  },
+  {
+    key: 'at',
+    label: t('section.year.at'),
+    text: ({ month }) => labelled(text.place(month.at), listed([reader.print(month.atTemp), reader.print(month.atRh)])),
+  },
+  { key: 'condensed', label: t('section.year.condensed'), text: (m) => reader.print(m.month.condensed), figure: true },
+  { key: 'lies', label: t('section.year.lies'), text: (m) => reader.print(m.month.stored), figure: true },
+  { key: 'surface', label: t('section.year.surface'), text: (m) => reader.print(m.month.surfaceRh), figure: true },
+])
 </script>
 
 <template>
@@ -83,39 +108,7 @@ const line = computed(() => months.value.map((m) => `${m.x + MONTH / 2},${m.y}`)
       </p>
       <details class="small">
         <summary>{{ t('section.year.table') }}</summary>
-        <div class="scroll" tabindex="0" role="region" :aria-label="t('section.year.table')">
-          <table>
-            <thead>
-              <tr>
-                <th scope="col">{{ t('section.year.month') }}</th>
-                <th scope="col">{{ t('section.year.outdoor') }}</th>
-                <th scope="col">{{ t('section.year.room') }}</th>
-                <th scope="col">{{ t('section.year.at') }}</th>
-                <th scope="col">{{ t('section.year.condensed') }}</th>
-                <th scope="col">{{ t('section.year.lies') }}</th>
-                <th scope="col">{{ t('section.year.surface') }}</th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr v-for="m in months" :key="m.key">
-                <th scope="row">{{ t(`month.${m.key}`) }}</th>
-                <td>{{ listed([reader.print(m.air?.outdoorTemp), reader.print(m.air?.outdoorRh)]) }}</td>
-                <td>{{ listed([reader.print(m.air?.indoorTemp), reader.print(m.air?.indoorRh)]) }}</td>
-                <td class="at">
-                  <i18n-t keypath="writing.labelled" scope="global">
-                    <template #label>{{ text.place(m.month.at) }}</template>
-                    <template #value
-                      ><span>{{ listed([reader.print(m.month.atTemp), reader.print(m.month.atRh)]) }}</span></template
-                    >
-                  </i18n-t>
-                </td>
-                <td>{{ reader.print(m.month.condensed) }}</td>
-                <td>{{ reader.print(m.month.stored) }}</td>
-                <td>{{ reader.print(m.month.surfaceRh) }}</td>
-              </tr>
-            </tbody>
-          </table>
-        </div>
+        <DataTable :label="t('section.year.table')" :columns="columns" :rows="months" :by="(m) => m.key" />
       </details>
     </template>
   </section>
@@ -155,29 +148,5 @@ text {
   background: var(--ink-2);
   opacity: 0.5;
   margin-left: 14px;
-}
-.scroll {
-  overflow-x: auto;
-}
-table {
-  border-collapse: collapse;
-}
-th,
-td {
-  text-align: right;
-  padding: 4px 14px 4px 0;
-  border-bottom: 1px solid var(--line);
-  white-space: nowrap;
-  font-weight: 400;
-}
-.at span {
-  white-space: nowrap;
-}
-.at {
-  white-space: normal;
-  min-width: 150px;
-}
-th:first-child {
-  text-align: left;
 }
 </style>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import DataTable from '@/shared/ui/DataTable.vue'
+import type { Column } from '@/shared/ui/dataTable'
 import { useWriting } from '@/i18n/writing'
 import { computed, onMounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
@@ -31,6 +33,16 @@ const reasonOf = (one: One) => {
   const names = listed(one.missing.map((id) => t(`material.${id}`, id)))
   return one.missing.length ? t('alternatives.missing', { names }) : t('alternatives.cannot')
 }
+const columns = computed((): Column<One>[] => [
+  { key: 'system', label: t('alternatives.col.system') },
+  { key: 'price', label: t('alternatives.col.price'), long: true },
+  { key: 'hours', label: t('alternatives.col.hours'), text: (one) => reader.print(one.hours) || '–', figure: true },
+  {
+    key: 'target',
+    label: t('alternatives.col.target'),
+    text: (one) => t(`alternatives.${one.meetsTarget ? 'meets' : 'short'}`),
+  },
+])
 </script>
 
 <template>
@@ -44,40 +56,30 @@ const reasonOf = (one: One) => {
     <p v-else-if="!answer.alternatives.length" class="quiet">{{ t('alternatives.empty') }}</p>
     <template v-else>
       <p class="quiet">{{ t('alternatives.lead') }}</p>
-      <div class="scroll" tabindex="0" role="region" :aria-label="t('alternatives.title', { name: answer.surface })">
-        <table>
-          <thead>
-            <tr>
-              <th scope="col">{{ t('alternatives.col.system') }}</th>
-              <th scope="col">{{ t('alternatives.col.price') }}</th>
-              <th scope="col" class="right">{{ t('alternatives.col.hours') }}</th>
-              <th scope="col">{{ t('alternatives.col.target') }}</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="one in answer.alternatives" :key="one.id" :class="{ now: one.now }">
-              <th scope="row">
-                <VerdictMark :verdict="one.verdict" :size="14" /> <b>{{ words.kind(one.kind) }}</b>
-                <span v-if="one.now" class="small tag">{{ t('alternatives.now') }}</span>
-                <span class="small quiet layers">{{ words.layers(one.layers, one.boards) }}</span>
-              </th>
-              <td v-if="one.difference">
-                <i18n-t
-                  :keypath="`alternatives.${one.alike ? 'alike' : one.dearer ? 'dearer' : 'cheaper'}`"
-                  tag="span"
-                  scope="global"
-                  ><template #money
-                    ><FigureText :figure="one.difference.figure" :working="one.difference.working" /></template
-                  ><template #way>{{ t(`alternatives.${one.dearer ? 'more' : 'less'}`) }}</template></i18n-t
-                >
-              </td>
-              <td v-else class="quiet">{{ reasonOf(one) }}</td>
-              <td class="right">{{ one.hours ? reader.print(one.hours) : '–' }}</td>
-              <td>{{ t(`alternatives.${one.meetsTarget ? 'meets' : 'short'}`) }}</td>
-            </tr>
-          </tbody>
-        </table>
-      </div>
+      <DataTable
+        :label="t('alternatives.title', { name: answer.surface })"
+        :columns="columns"
+        :rows="answer.alternatives"
+        :by="(one) => one.id"
+        :row-class="(one) => (one.now ? 'chosen' : '')"
+      >
+        <template #system="{ row: one }">
+          <VerdictMark :verdict="one.verdict" :size="14" /> <b>{{ words.kind(one.kind) }}</b>
+          <span v-if="one.now" class="small tag">{{ t('alternatives.now') }}</span>
+          <span class="small quiet layers">{{ words.layers(one.layers, one.boards) }}</span>
+        </template>
+        <template #price="{ row: one }">
+          <i18n-t
+            v-if="one.difference"
+            :keypath="`alternatives.${one.alike ? 'alike' : one.dearer ? 'dearer' : 'cheaper'}`"
+            tag="span"
+            scope="global"
+            ><template #money><FigureText :figure="one.difference.figure" :working="one.difference.working" /></template
+            ><template #way>{{ t(`alternatives.${one.dearer ? 'more' : 'less'}`) }}</template></i18n-t
+          >
+          <span v-else class="quiet">{{ reasonOf(one) }}</span>
+        </template>
+      </DataTable>
       <RouterLink class="act no-print" :to="{ name: 'choose', params: { job, surface } }">{{
         t('alternatives.choose')
       }}</RouterLink>
@@ -97,29 +99,6 @@ const reasonOf = (one: One) => {
 h2:focus {
   outline: none;
 }
-.scroll {
-  overflow-x: auto;
-}
-table {
-  border-collapse: collapse;
-  width: 100%;
-}
-th,
-td {
-  text-align: left;
-  padding: 7px 14px 7px 0;
-  border-bottom: 1px solid var(--line);
-  font-weight: 400;
-  vertical-align: top;
-}
-thead th {
-  font: 600 var(--text-s) var(--body);
-  color: var(--ink-2);
-}
-.right {
-  text-align: right;
-  white-space: nowrap;
-}
 .layers {
   display: block;
   padding-left: 20px;
@@ -128,8 +107,5 @@ thead th {
   margin-left: 8px;
   padding: 0 6px;
   border: 1px solid var(--line);
-}
-.now {
-  background: var(--in-hand);
 }
 </style>

@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import DataTable from '@/shared/ui/DataTable.vue'
+import type { Column } from '@/shared/ui/dataTable'
+import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
 import { useReader } from '@/shared/state/reader'
@@ -11,33 +14,27 @@ const { t } = useI18n()
 const reader = useReader()
 const names = useLineNames()
 const fig = (name: string) => reader.print(props.bid.figures[name])
-const isSum = (line: Schemas['BidLineAnswer']) => ['overhead', 'profit', 'tax'].includes(line.key)
+const SUMS = ['overhead', 'profit', 'tax']
+const columns = computed((): Column<Schemas['BidLineAnswer']>[] => [
+  { key: 'what', label: t('price.col.what'), text: (line) => names.line(line) },
+  { key: 'quantity', label: t('price.col.quantity'), text: (line) => reader.print(line.quantity), figure: true },
+  { key: 'amount', label: t('price.col.amount'), figure: true },
+])
 </script>
 
 <template>
-  <table class="bid">
-    <thead>
-      <tr>
-        <th scope="col">{{ t('price.col.what') }}</th>
-        <th scope="col" class="right">{{ t('price.col.quantity') }}</th>
-        <th scope="col" class="right">{{ t('price.col.amount') }}</th>
-      </tr>
-    </thead>
-    <tbody>
-      <tr v-for="line in bid.lines" :key="line.key" :class="{ sum: isSum(line) }">
-        <th scope="row">{{ names.line(line) }}</th>
-        <td class="right">{{ reader.print(line.quantity) }}</td>
-        <td class="right"><FigureText :figure="line.amount.figure" :working="line.amount.working" /></td>
-      </tr>
-    </tbody>
-    <tfoot>
-      <tr>
-        <th scope="row">{{ t('price.total') }}</th>
-        <td></td>
-        <td class="right">{{ fig('price') }}</td>
-      </tr>
-    </tfoot>
-  </table>
+  <DataTable
+    :label="t('price.title')"
+    :columns="columns"
+    :rows="bid.lines"
+    :by="(line) => line.key"
+    :row-class="(line) => (SUMS.includes(line.key) ? 'out' : '')"
+    :foot="{ what: t('price.total'), amount: fig('price') }"
+  >
+    <template #amount="{ row }">
+      <FigureText :figure="row.amount.figure" :working="row.amount.working" />
+    </template>
+  </DataTable>
   <p class="quiet">
     {{
       t('price.rates', {
@@ -49,36 +46,3 @@ const isSum = (line: Schemas['BidLineAnswer']) => ['overhead', 'profit', 'tax'].
     }}
   </p>
 </template>
-
-<style scoped>
-table {
-  border-collapse: collapse;
-  width: 100%;
-}
-th,
-td {
-  text-align: left;
-  padding: 7px 10px 7px 0;
-  border-bottom: 1px solid var(--line);
-  font-weight: 400;
-  vertical-align: top;
-}
-thead th {
-  font: 600 var(--text-s) var(--body);
-  color: var(--ink-2);
-}
-.right {
-  text-align: right;
-  white-space: nowrap;
-}
-.sum th,
-.sum td {
-  color: var(--ink-2);
-}
-tfoot th,
-tfoot td {
-  font: 650 1.25rem var(--head);
-  border-top: 2px solid var(--ink);
-  border-bottom: 0;
-}
-</style>

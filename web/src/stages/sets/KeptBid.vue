@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import DataTable from '@/shared/ui/DataTable.vue'
+import type { Column } from '@/shared/ui/dataTable'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
@@ -35,6 +37,18 @@ function why(one: Schemas['SurfaceChangeAnswer']) {
     })
   return t(moved ? 'price.why.substrate' : 'price.why.sets', { name: one.name, ...temps, ...sets })
 }
+type Change = Schemas['KeptBidAnswer']['changes'][number]
+const columns = computed((): Column<Change>[] => [
+  { key: 'what', label: t('price.col.what') },
+  { key: 'before', label: t('price.changeCol.before'), text: (line) => reader.print(line.before), figure: true },
+  { key: 'after', label: t('price.changeCol.after'), text: (line) => reader.print(line.after), figure: true },
+  {
+    key: 'difference',
+    label: t('price.changeCol.difference'),
+    text: (line) => sign(line.dearer) + reader.print(line.difference),
+    figure: true,
+  },
+])
 </script>
 
 <template>
@@ -57,29 +71,18 @@ function why(one: Schemas['SurfaceChangeAnswer']) {
       <ul v-if="bid.surfaces.length" class="why">
         <li v-for="one in bid.surfaces" :key="one.name">{{ why(one) }}</li>
       </ul>
-      <table class="small">
-        <thead>
-          <tr>
-            <th scope="col">{{ t('price.col.what') }}</th>
-            <th v-for="col in ['before', 'after', 'difference'] as const" :key="col" scope="col" class="right">
-              {{ t(`price.changeCol.${col}`) }}
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="line in bid.changes" :key="line.key">
-            <th scope="row">
-              {{ names.line(line) }}
-              <span class="quiet"
-                >{{ reader.print(line.quantityBefore) }} → {{ reader.print(line.quantityAfter) }}</span
-              >
-            </th>
-            <td class="right">{{ reader.print(line.before) }}</td>
-            <td class="right">{{ reader.print(line.after) }}</td>
-            <td class="right">{{ sign(line.dearer) }}{{ reader.print(line.difference) }}</td>
-          </tr>
-        </tbody>
-      </table>
+      <DataTable
+        class="small"
+        :label="t('price.keptOf', { price: reader.print(bid.price) })"
+        :columns="columns"
+        :rows="bid.changes"
+        :by="(line) => line.key"
+      >
+        <template #what="{ row }">
+          {{ names.line(row) }}
+          <span class="quiet">{{ reader.print(row.quantityBefore) }} → {{ reader.print(row.quantityAfter) }}</span>
+        </template>
+      </DataTable>
     </template>
   </article>
 </template>
@@ -98,25 +101,5 @@ header {
 .why {
   margin: 6px 0 10px;
   padding-left: 18px;
-}
-table {
-  border-collapse: collapse;
-  width: 100%;
-  max-width: 900px;
-}
-th,
-td {
-  text-align: left;
-  font-weight: 400;
-  padding: 5px 12px 5px 0;
-  border-bottom: 1px solid var(--line);
-}
-thead th {
-  color: var(--ink-2);
-  font-weight: 600;
-}
-.right {
-  text-align: right;
-  white-space: nowrap;
 }
 </style>

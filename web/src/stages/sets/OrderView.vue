@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import DataTable from '@/shared/ui/DataTable.vue'
+import type { Column } from '@/shared/ui/dataTable'
+import type { Schemas } from '@/shared/api/client'
 import { useWriting } from '@/i18n/writing'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
@@ -31,9 +34,21 @@ const day = useDays()
 const blanket = useDrumText()
 const answer = computed(() => order.data.value ?? null)
 const priced = computed(() => session.may('price'))
-const columns = computed(() =>
-  (['load', 'a', 'b', 'order', 'price', 'weight'] as const).filter((col) => priced.value || col !== 'price'),
-)
+const columns = computed((): Column<Schemas['OrderLine']>[] => [
+  { key: 'product', label: t('order.col.product'), text: (line) => line.sheet },
+  { key: 'load', label: t('order.col.load'), figure: true },
+  { key: 'a', label: t('order.col.a'), text: (line) => reader.print(line.setsA), figure: true, class: 'side-a' },
+  { key: 'b', label: t('order.col.b'), text: (line) => reader.print(line.setsB), figure: true, class: 'side-b' },
+  { key: 'order', label: t('order.col.order'), figure: true },
+  ...(priced.value ? [price.value] : []),
+  { key: 'weight', label: t('order.col.weight'), text: (line) => reader.print(line.weight), figure: true },
+])
+const price = computed((): Column<Schemas['OrderLine']> => ({
+  key: 'price',
+  label: t('order.col.price'),
+  text: (line) => reader.print(line.price) || '–',
+  figure: true,
+}))
 const toOrder = computed(() => (answer.value?.lines ?? []).filter((line) => line.orderCount > 0))
 const leftOvers = computed(() => (answer.value?.lines ?? []).filter((line) => line.leftOver.amount >= 0.05))
 const findings = computed(() => (answer.value?.lines ?? []).flatMap((line) => line.findings))
@@ -62,38 +77,18 @@ const findings = computed(() => (answer.value?.lines ?? []).flatMap((line) => li
       />
       <p v-if="!answer.lines.length" class="empty">{{ t('price.empty') }}</p>
       <template v-else>
-        <div class="scroll" tabindex="0" role="region" :aria-label="t('order.title')">
-          <table>
-            <thead>
-              <tr>
-                <th scope="col">{{ t('order.col.product') }}</th>
-                <th v-for="col in columns" :key="col" scope="col" class="right">
-                  {{ t(`order.col.${col}`) }}
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr v-for="line in answer.lines" :key="line.sheetId">
-                <th scope="row">{{ line.sheet }}</th>
-                <td class="right">
-                  <b>{{ line.load }}</b>
-                </td>
-                <td class="right side-a">{{ reader.print(line.setsA) }}</td>
-                <td class="right side-b">{{ reader.print(line.setsB) }}</td>
-                <td class="right"><FigureText :figure="line.order.figure" :working="line.order.working" /></td>
-                <td v-if="priced" class="right">{{ line.price ? reader.print(line.price) : '–' }}</td>
-                <td class="right">{{ reader.print(line.weight) }}</td>
-              </tr>
-            </tbody>
-            <tfoot>
-              <tr>
-                <th scope="row">{{ t('order.all') }}</th>
-                <td :colspan="columns.length - 1"></td>
-                <td class="right">{{ reader.print(answer.weight) }}</td>
-              </tr>
-            </tfoot>
-          </table>
-        </div>
+        <DataTable
+          :label="t('order.title')"
+          :columns="columns"
+          :rows="answer.lines"
+          :by="(line) => line.sheetId"
+          :foot="{ product: t('order.all'), weight: reader.print(answer.weight) }"
+        >
+          <template #load="{ row }">
+            <b>{{ row.load }}</b>
+          </template>
+          <template #order="{ row }"><FigureText :figure="row.order.figure" :working="row.order.working" /></template>
+        </DataTable>
         <FindingLine v-for="one in answer.findings" :key="one.case" class="trailer" :finding="one" detail />
         <section class="drums">
           <h2>{{ t('order.col.blanket') }}</h2>
@@ -145,39 +140,6 @@ const findings = computed(() => (answer.value?.lines ?? []).flatMap((line) => li
 .fault:empty {
   display: none;
 }
-.scroll {
-  overflow-x: auto;
-}
-table {
-  border-collapse: collapse;
-  width: 100%;
-}
-th,
-td {
-  text-align: left;
-  padding: 8px 12px 8px 0;
-  border-bottom: 1px solid var(--line);
-  font-weight: 400;
-  vertical-align: top;
-}
-thead th {
-  font: 600 var(--text-s) var(--body);
-  color: var(--ink-2);
-}
-tbody th {
-  font-weight: 650;
-}
-.right {
-  text-align: right;
-  white-space: nowrap;
-}
-/* The two sides are told by hatch and dots, never by colour. */
-.side-a {
-  background: repeating-linear-gradient(45deg, transparent 0 6px, var(--line) 6px 7px);
-}
-.side-b {
-  background: radial-gradient(var(--line) 1.2px, transparent 1.6px) 0 0 / 8px 8px;
-}
 .trailer {
   margin: 10px 0;
 }
@@ -195,15 +157,6 @@ tbody th {
 }
 .drums dd {
   margin: 0;
-}
-tbody th {
-  white-space: nowrap;
-}
-tfoot th,
-tfoot td {
-  border-top: 2px solid var(--ink);
-  border-bottom: 0;
-  font-weight: 650;
 }
 .acts {
   display: flex;

@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import DataTable from '@/shared/ui/DataTable.vue'
+import type { Column } from '@/shared/ui/dataTable'
+import type { Schemas } from '@/shared/api/client'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useKits } from '@/shared/state/price'
@@ -12,33 +15,33 @@ const { t } = useI18n()
 const reader = useReader()
 const kits = useKits(() => props.surface)
 const all = computed(() => kits.data.value ?? [])
+type Kit = Schemas['KitAnswer']
+interface Row {
+  key: 'material' | 'hours' | 'cost'
+  rig: (kit: Kit) => string
+  kit: (kit: Kit) => string
+}
+const ROWS: Row[] = [
+  { key: 'material', rig: (one) => reader.print(one.figures.rigSets), kit: (one) => t('kits.kits', one.kits) },
+  {
+    key: 'hours',
+    rig: (one) => reader.print(one.figures.rigHours),
+    kit: (one) => reader.print(one.figures.kitHours),
+  },
+  { key: 'cost', rig: (one) => reader.print(one.figures.rigCost), kit: (one) => reader.print(one.figures.kitCost) },
+]
+const columnsOf = (kit: Kit): Column<Row>[] => [
+  { key: 'row', label: '', text: (row) => t(`kits.row.${row.key}`) },
+  { key: 'rig', label: t('kits.way.rig'), text: (row) => row.rig(kit) },
+  { key: 'kit', label: t('kits.way.kit', { kit: kit.kit }), text: (row) => row.kit(kit) },
+]
 </script>
 
 <template>
   <section v-if="all.length" class="kits">
     <h2>{{ t('kits.title') }}</h2>
     <div v-for="one in all" :key="one.kit">
-      <table>
-        <thead>
-          <tr>
-            <td></td>
-            <th scope="col">{{ t('kits.way.rig') }}</th>
-            <th scope="col">{{ t('kits.way.kit', { kit: one.kit }) }}</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr>
-            <th scope="row">{{ t('kits.row.material') }}</th>
-            <td>{{ reader.print(one.figures.rigSets) }}</td>
-            <td>{{ t('kits.kits', one.kits) }}</td>
-          </tr>
-          <tr v-for="row in ['hours', 'cost'] as const" :key="row">
-            <th scope="row">{{ t(`kits.row.${row}`) }}</th>
-            <td>{{ reader.print(one.figures[row === 'hours' ? 'rigHours' : 'rigCost']) }}</td>
-            <td>{{ reader.print(one.figures[row === 'hours' ? 'kitHours' : 'kitCost']) }}</td>
-          </tr>
-        </tbody>
-      </table>
+      <DataTable :label="t('kits.title')" :columns="columnsOf(one)" :rows="ROWS" :by="(row) => row.key" />
       <i18n-t v-if="one.figures.upTo" keypath="kits.upTo" tag="p" scope="global">
         <template #volume><FigureText :figure="one.figures.upTo" :working="one.upTo" /></template>
         <template #area>{{ reader.print(one.figures.upToArea) }}</template>
@@ -54,24 +57,5 @@ const all = computed(() => kits.data.value ?? [])
 <style scoped>
 .kits {
   margin: 26px 0;
-}
-table {
-  border-collapse: collapse;
-}
-th,
-td {
-  text-align: left;
-  padding: 6px 26px 6px 0;
-  border-bottom: 1px solid var(--line);
-  font-weight: 400;
-}
-thead th {
-  font-weight: 650;
-}
-tbody th {
-  color: var(--ink-2);
-}
-tbody td {
-  font-weight: 650;
 }
 </style>

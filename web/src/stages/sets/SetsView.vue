@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import DataTable from '@/shared/ui/DataTable.vue'
+import type { Column } from '@/shared/ui/dataTable'
 import { useWriting } from '@/i18n/writing'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
@@ -48,6 +50,20 @@ const ofJob = useJobFields(() => props.job)
 const expected = computed(() => [
   { field: 'expectedSubstrate', label: t('sets.expectSubstrate'), kept: reader.print(row.value?.expectedSubstrate) },
   { field: 'expectedDrum', label: t('sets.expectDrum'), kept: reader.print(row.value?.expectedDrum) },
+])
+const loadColumns = (product: Schemas['ProductLoad']): Column<Schemas['ProductLoad']['around'][number]>[] => [
+  { key: 'sets', label: t('sets.loadsCol.sets', { sheet: product.sheet }), text: (load) => load.sets },
+  { key: 'short', label: t('sets.loadsCol.short'), figure: true },
+  { key: 'left', label: t('sets.loadsCol.left'), figure: true },
+]
+const jobColumns = computed((): Column<Schemas['ProductLoad']>[] => [
+  { key: 'product', label: t('sets.jobCol.product'), text: (load) => load.sheet },
+  { key: 'surfaces', label: t('sets.jobCol.surfaces'), text: (load) => load.surfaces, figure: true },
+  { key: 'foam', label: t('sets.jobCol.foam'), text: (load) => reader.print(load.boardFeet), figure: true },
+  { key: 'median', label: t('sets.jobCol.median'), figure: true },
+  { key: 'load', label: t('sets.jobCol.load'), figure: true },
+  { key: 'short', label: t('sets.jobCol.short'), figure: true },
+  { key: 'left', label: t('sets.jobCol.left'), figure: true },
 ])
 </script>
 
@@ -133,24 +149,22 @@ const expected = computed(() => [
             <p class="fault" role="alert">{{ ofSurface.notice.value || ofJob.notice.value }}</p>
           </div>
           <h2>{{ t('sets.loads') }}</h2>
-          <table v-for="product in own" :key="product.sheetId">
-            <thead>
-              <tr>
-                <th scope="col">{{ t('sets.loadsCol.sets', { sheet: product.sheet }) }}</th>
-                <th scope="col" class="right">{{ t('sets.loadsCol.short') }}</th>
-                <th scope="col" class="right">{{ t('sets.loadsCol.left') }}</th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr v-for="load in product.around" :key="load.sets" :class="{ chosen: load.sets === product.loadSets }">
-                <th scope="row">{{ load.sets }}</th>
-                <td class="right">
-                  <FigureText :figure="load.chanceShort.figure" :working="load.chanceShort.working" />
-                </td>
-                <td class="right"><FigureText :figure="load.leftOver.figure" :working="load.leftOver.working" /></td>
-              </tr>
-            </tbody>
-          </table>
+          <DataTable
+            v-for="product in own"
+            :key="product.sheetId"
+            :label="t('sets.loadsCol.sets', { sheet: product.sheet })"
+            :columns="loadColumns(product)"
+            :rows="product.around"
+            :by="(load) => load.sets"
+            :row-class="(load) => (load.sets === product.loadSets ? 'chosen' : '')"
+          >
+            <template #short="{ row: load }">
+              <FigureText :figure="load.chanceShort.figure" :working="load.chanceShort.working" />
+            </template>
+            <template #left="{ row: load }">
+              <FigureText :figure="load.leftOver.figure" :working="load.leftOver.working" />
+            </template>
+          </DataTable>
         </section>
       </div>
     </template>
@@ -159,40 +173,20 @@ const expected = computed(() => [
     <InchMoney v-if="answer" :surface="surface" />
     <section v-if="sets.data.value?.job.length" class="job">
       <h2>{{ t('sets.job') }}</h2>
-      <div class="scroll" tabindex="0" role="region" :aria-label="t('sets.job')">
-        <table>
-          <thead>
-            <tr>
-              <th scope="col">{{ t('sets.jobCol.product') }}</th>
-              <th
-                v-for="col in ['surfaces', 'foam', 'median', 'load', 'short', 'left']"
-                :key="col"
-                scope="col"
-                class="right"
-              >
-                {{ t(`sets.jobCol.${col}`) }}
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="load in sets.data.value.job" :key="load.sheetId">
-              <th scope="row">{{ load.sheet }}</th>
-              <td class="right">{{ load.surfaces }}</td>
-              <td class="right">{{ reader.print(load.boardFeet) }}</td>
-              <td class="right"><FigureText :figure="load.median.figure" :working="load.median.working" /></td>
-              <td class="right">
-                <b><FigureText :figure="load.load.figure" :working="load.load.working" /></b>
-              </td>
-              <td class="right">
-                <FigureText :figure="load.loaded.chanceShort.figure" :working="load.loaded.chanceShort.working" />
-              </td>
-              <td class="right">
-                <FigureText :figure="load.loaded.leftOver.figure" :working="load.loaded.leftOver.working" />
-              </td>
-            </tr>
-          </tbody>
-        </table>
-      </div>
+      <DataTable :label="t('sets.job')" :columns="jobColumns" :rows="sets.data.value.job" :by="(load) => load.sheetId">
+        <template #median="{ row: load }">
+          <FigureText :figure="load.median.figure" :working="load.median.working" />
+        </template>
+        <template #load="{ row: load }">
+          <b><FigureText :figure="load.load.figure" :working="load.load.working" /></b>
+        </template>
+        <template #short="{ row: load }">
+          <FigureText :figure="load.loaded.chanceShort.figure" :working="load.loaded.chanceShort.working" />
+        </template>
+        <template #left="{ row: load }">
+          <FigureText :figure="load.loaded.leftOver.figure" :working="load.loaded.leftOver.working" />
+        </template>
+      </DataTable>
       <p class="small quiet">{{ t('sets.jobNote') }}</p>
     </section>
     <template #side>
@@ -260,36 +254,6 @@ h2 {
 }
 em {
   font-style: normal;
-}
-table {
-  border-collapse: collapse;
-  width: 100%;
-}
-th,
-td {
-  text-align: left;
-  padding: 9px 8px;
-  border-bottom: 1px solid var(--line);
-  font-weight: 400;
-}
-thead th {
-  font: 600 var(--text-s) var(--body);
-  color: var(--ink-2);
-}
-tbody th {
-  font-weight: 650;
-}
-.right {
-  text-align: right;
-}
-.chosen {
-  background: var(--in-hand);
-  font-weight: 650;
-  box-shadow: inset 4px 0 var(--copper);
-}
-.scroll {
-  overflow-x: auto;
-  position: relative;
 }
 .start {
   padding: 30px 0;

@@ -30,7 +30,7 @@ describe('lines of a bid', () => {
 
   it('name products, materials and rates, and end in the price', async () => {
     const screen = await shown(BidLines, { bid })
-    const rows = screen.findAll('tbody tr').map((row) => row.find('th').text())
+    const rows = screen.findAll('tbody tr').map((row) => row.find('[role=rowheader]').text())
     expect(rows[0]).toBe('Marl CC-20')
     expect(rows[1]).not.toBe('batt-19')
     expect(rows[2]).toBe('Profit')

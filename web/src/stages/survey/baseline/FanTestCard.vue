@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import DataTable from '@/shared/ui/DataTable.vue'
+import type { Column } from '@/shared/ui/dataTable'
 import { useWriting } from '@/i18n/writing'
 import { computed, defineAsyncComponent } from 'vue'
 import { useI18n } from 'vue-i18n'
@@ -73,6 +75,10 @@ const option = computed(() => {
 })
 const interval = (b: Schemas['BoundedAnswer'] | null | undefined) =>
   b?.low ? `${reader.print(b.low)} … ${reader.print(b.high)}` : t('survey.fan.noInterval')
+const columns = computed((): Column<Schemas['FanPointAnswer']>[] => [
+  { key: 'pressure', label: t('survey.fan.pressure'), text: (point) => reader.print(point.pressure) },
+  { key: 'flow', label: t('survey.fan.flow'), text: (point) => reader.print(point.flow), figure: true },
+])
 </script>
 
 <template>
@@ -99,20 +105,13 @@ const interval = (b: Schemas['BoundedAnswer'] | null | undefined) =>
           :label="t('survey.fan.chart', { count: test.points.length, n: test.result.exponent.toFixed(3) })"
           :height="230"
         />
-        <table class="small">
-          <thead>
-            <tr>
-              <th scope="col">{{ t('survey.fan.pressure') }}</th>
-              <th scope="col">{{ t('survey.fan.flow') }}</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="(point, i) in test.points" :key="i">
-              <td>{{ reader.print(point.pressure) }}</td>
-              <td>{{ reader.print(point.flow) }}</td>
-            </tr>
-          </tbody>
-        </table>
+        <DataTable
+          class="small"
+          :label="t('survey.fan.points')"
+          :columns="columns"
+          :rows="test.points"
+          :by="(point) => test.points.indexOf(point)"
+        />
       </div>
       <div>
         <p v-if="test.fault" class="fault">{{ sentence(test.fault) }}</p>
@@ -232,19 +231,6 @@ header .el-button {
   display: grid;
   grid-template-columns: minmax(280px, 5fr) minmax(0, 6fr);
   gap: 26px;
-}
-table {
-  border-collapse: collapse;
-  margin-top: 6px;
-}
-th,
-td {
-  text-align: right;
-  padding: 2px 22px 2px 0;
-  font-weight: 400;
-}
-thead th {
-  color: var(--ink-2);
 }
 dl {
   display: flex;

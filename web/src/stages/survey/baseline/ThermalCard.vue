@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import DataTable from '@/shared/ui/DataTable.vue'
+import type { Column } from '@/shared/ui/dataTable'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, nextTick, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
@@ -66,6 +68,12 @@ function name(at: number, label: string) {
   })
 }
 const forget = (at: number) => void typed.put({ spots: spotsText(props.picture.spots.filter((_, i) => i !== at)) })
+const columns = computed((): Column<Schemas['ThermalAnswer']['spots'][number]>[] => [
+  { key: 'spot', label: t('survey.thermal.spot') },
+  { key: 'temp', label: t('survey.thermal.temp'), text: (spot) => reader.print(spot.temp) },
+  { key: 'factor', label: t('survey.thermal.factor'), text: (spot) => reader.print(spot.factor) || '–' },
+  { key: 'off', label: '', onScreenOnly: true },
+])
 </script>
 
 <template>
@@ -117,42 +125,36 @@ const forget = (at: number) => void typed.put({ spots: spotsText(props.picture.s
       </ol>
     </div>
     <ElSkeleton v-else :rows="4" animated />
-    <table v-if="picture.spots.length">
-      <thead>
-        <tr>
-          <th scope="col">{{ t('survey.thermal.spot') }}</th>
-          <th scope="col">{{ t('survey.thermal.temp') }}</th>
-          <th scope="col">{{ t('survey.thermal.factor') }}</th>
-          <th />
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="(spot, i) in picture.spots" :key="i">
-          <th scope="row">
-            {{ i + 1 }}
-            <TypeOnce
-              :text="spot.label"
-              :disabled="locked"
-              :aria-label="t('survey.thermal.spotName', { n: i + 1 })"
-              @change="name(i, $event)"
-            />
-          </th>
-          <td>{{ reader.print(spot.temp) }}</td>
-          <td>{{ spot.factor ? reader.print(spot.factor) : '–' }}</td>
-          <td>
-            <ElButton
-              v-if="!locked"
-              link
-              type="primary"
-              :aria-label="t('survey.thermal.spotOff', { n: i + 1 })"
-              @click="forget(i)"
-            >
-              ×
-            </ElButton>
-          </td>
-        </tr>
-      </tbody>
-    </table>
+    <DataTable
+      v-if="picture.spots.length"
+      :label="t('survey.thermal.spot')"
+      :columns="columns"
+      :rows="picture.spots"
+      :by="(spot) => picture.spots.indexOf(spot)"
+    >
+      <template #spot="{ row: spot, index }">
+        <div class="spot">
+          {{ index + 1 }}
+          <TypeOnce
+            :text="spot.label"
+            :disabled="locked"
+            :aria-label="t('survey.thermal.spotName', { n: index + 1 })"
+            @change="name(index, $event)"
+          />
+        </div>
+      </template>
+      <template #off="{ index }">
+        <ElButton
+          v-if="!locked"
+          link
+          type="primary"
+          :aria-label="t('survey.thermal.spotOff', { n: index + 1 })"
+          @click="forget(index)"
+        >
+          ×
+        </ElButton>
+      </template>
+    </DataTable>
     <p v-if="!locked" class="small quiet no-print">{{ t('survey.thermal.tap') }}</p>
     <div class="fields">
       <TypedField
@@ -260,29 +262,13 @@ canvas {
   justify-content: space-between;
   white-space: nowrap;
 }
-table {
-  border-collapse: collapse;
-}
-th,
-td {
-  text-align: left;
-  font-weight: 400;
-  padding: 2px 12px 2px 0;
-}
-thead th {
-  font-size: var(--text-s);
-  color: var(--ink-2);
-}
-tbody th :deep(.el-input) {
+.spot :deep(.el-input) {
   min-width: 56px;
 }
-tbody th {
+.spot {
   display: flex;
   gap: 8px;
   align-items: center;
-}
-td {
-  font-weight: 650;
 }
 .fields {
   display: grid;

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import DataTable from '@/shared/ui/DataTable.vue'
+import type { Column } from '@/shared/ui/dataTable'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, ask, type Schemas } from '@/shared/api/client'
@@ -81,6 +83,12 @@ const rows = (one: Complaint) => [
   ),
   ...one.building.map((f) => ({ key: f.figure, who: t('survey.complaints.building'), figure: f })),
 ]
+const SIDES = ['now', 'planned'] as const
+const columns = computed((): Column<ReturnType<typeof rows>[number]>[] => [
+  { key: 'who', label: t('board.surface'), text: (row) => row.who },
+  { key: 'figure', label: t('survey.complaints.figure'), text: (row) => t(`speaks.${row.figure.figure}`) },
+  ...SIDES.map((key) => ({ key, label: t(`survey.drive.${key}`), figure: true })),
+])
 </script>
 
 <template>
@@ -120,30 +128,18 @@ const rows = (one: Complaint) => [
             {{ s.name }}
           </ElCheckbox>
         </details>
-        <table v-if="rows(one).length">
-          <thead>
-            <tr>
-              <th scope="col">{{ t('board.surface') }}</th>
-              <th scope="col">{{ t('survey.complaints.figure') }}</th>
-              <th scope="col">{{ t('survey.drive.now') }}</th>
-              <th scope="col">{{ t('survey.drive.planned') }}</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="row in rows(one)" :key="row.key">
-              <th scope="row">{{ row.who }}</th>
-              <td>{{ t(`speaks.${row.figure.figure}`) }}</td>
-              <td v-for="side in ['now', 'planned'] as const" :key="side" class="figure-cell">
-                <FigureText
-                  v-if="row.figure[side]"
-                  :figure="row.figure[side].figure"
-                  :working="row.figure[side].working"
-                />
-                <template v-else>–</template>
-              </td>
-            </tr>
-          </tbody>
-        </table>
+        <DataTable
+          v-if="rows(one).length"
+          :label="t(`complaint.${one.kind}`)"
+          :columns="columns"
+          :rows="rows(one)"
+          :by="(row) => row.key"
+        >
+          <template v-for="side in SIDES" :key="side" #[side]="{ row }">
+            <FigureText v-if="row.figure[side]" :figure="row.figure[side].figure" :working="row.figure[side].working" />
+            <template v-else>–</template>
+          </template>
+        </DataTable>
         <p v-else class="small quiet">
           {{ t(one.suspectIds.length ? 'survey.complaints.silent' : 'survey.complaints.noSuspect') }}
         </p>
@@ -178,32 +174,6 @@ header {
 }
 details .el-checkbox {
   margin-right: 20px;
-}
-table {
-  border-collapse: collapse;
-  margin-top: 6px;
-  min-width: min(760px, 100%);
-}
-th,
-td {
-  text-align: left;
-  padding: 6px 18px 6px 0;
-  border-bottom: 1px solid var(--line);
-  font-weight: 400;
-}
-thead th {
-  font-size: var(--text-s);
-  color: var(--ink-2);
-}
-tbody th {
-  font-weight: 650;
-}
-.figure-cell {
-  font-weight: 650;
-  text-align: right;
-}
-thead th:nth-child(n + 3) {
-  text-align: right;
 }
 form {
   display: flex;

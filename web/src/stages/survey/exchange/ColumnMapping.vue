@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import DataTable from '@/shared/ui/DataTable.vue'
+import type { Column } from '@/shared/ui/dataTable'
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
@@ -30,6 +32,11 @@ const fieldsFor = (at: number) => [
 ]
 const tell = () => emit('change', columns.value, comma.value)
 const separator = computed(() => (props.found.delimiter === 'tab' ? t('survey.exchange.tab') : props.found.delimiter))
+const asked = computed((): Column<Schemas['ColumnMap']>[] => [
+  { key: 'header', label: t('survey.exchange.column'), text: (column) => column.header || '–' },
+  { key: 'field', label: t('survey.exchange.takeAs') },
+  { key: 'unit', label: t('survey.exchange.unit') },
+])
 </script>
 
 <template>
@@ -41,62 +48,36 @@ const separator = computed(() => (props.found.delimiter === 'tab' ? t('survey.ex
       <template v-if="found.remembered">{{ t('survey.exchange.remembered') }}</template>
       <ElCheckbox v-if="found.delimiter" v-model="comma" @change="tell">{{ t('survey.exchange.comma') }}</ElCheckbox>
     </p>
-    <div class="scroll" tabindex="0" role="region" :aria-label="t('survey.exchange.columns')">
-      <table>
-        <tbody>
-          <tr>
-            <th scope="row">{{ t('survey.exchange.column') }}</th>
-            <th v-for="(column, i) in columns" :key="i" scope="col">{{ column.header || '–' }}</th>
-          </tr>
-          <tr>
-            <th scope="row">{{ t('survey.exchange.takeAs') }}</th>
-            <td v-for="(column, i) in columns" :key="i">
-              <PickOne
-                v-model="column.field"
-                class="pick"
-                :label="t('survey.exchange.takeColumn', { column: column.header })"
-                :options="fieldsFor(i)"
-                @update:model-value="tell"
-              />
-            </td>
-          </tr>
-          <tr>
-            <th scope="row">{{ t('survey.exchange.unit') }}</th>
-            <td v-for="(column, i) in columns" :key="i">
-              <PickOne
-                v-model="column.unit"
-                class="pick"
-                :label="t('survey.exchange.unitOf', { column: column.header })"
-                :options="units"
-                @update:model-value="tell"
-              />
-            </td>
-          </tr>
-        </tbody>
-      </table>
-    </div>
+    <DataTable
+      :label="t('survey.exchange.columns')"
+      :columns="asked"
+      :rows="columns"
+      :by="(column) => columns.indexOf(column)"
+    >
+      <template #field="{ row: column, index }">
+        <PickOne
+          v-model="column.field"
+          class="pick"
+          :label="t('survey.exchange.takeColumn', { column: column.header })"
+          :options="fieldsFor(index)"
+          @update:model-value="tell"
+        />
+      </template>
+      <template #unit="{ row: column }">
+        <PickOne
+          v-model="column.unit"
+          class="pick"
+          :label="t('survey.exchange.unitOf', { column: column.header })"
+          :options="units"
+          @update:model-value="tell"
+        />
+      </template>
+    </DataTable>
   </div>
 </template>
 
 <style scoped>
-.scroll {
-  overflow-x: auto;
-}
-table {
-  border-collapse: collapse;
-}
-th,
-td {
-  text-align: left;
-  padding: 4px 8px 4px 0;
-  white-space: nowrap;
-}
-th[scope='row'] {
-  font-weight: 400;
-  font-size: var(--text-s);
-  color: var(--ink-2);
-}
 .pick {
-  min-width: 180px;
+  min-width: 110px;
 }
 </style>

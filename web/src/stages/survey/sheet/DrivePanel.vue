@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import DataTable from '@/shared/ui/DataTable.vue'
+import type { Column } from '@/shared/ui/dataTable'
 import { useWriting } from '@/i18n/writing'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
@@ -29,6 +31,21 @@ const arrow = (s: Schemas['SeasonAnswer']) => {
     ? `M130 20 h-${length} m10 -9 l-11 9 l11 9`
     : `M30 20 h${length} m-10 -9 l11 9 l-11 9`
 }
+const SIDES = ['now', 'planned'] as const
+const ROWS = [{ key: 'face' }, { key: 'interface' }] as const
+const columns = computed((): Column<(typeof ROWS)[number]>[] => [
+  {
+    key: 'what',
+    label: '',
+    text: ({ key }) =>
+      key === 'face'
+        ? t('survey.drive.face')
+        : t('survey.drive.interface', {
+            layer: drive.data.value?.interfaceKey ? t(`material.${drive.data.value.interfaceKey}`) : '',
+          }),
+  },
+  ...SIDES.map((key) => ({ key, label: t(`survey.drive.${key}`) })),
+])
 </script>
 
 <template>
@@ -56,41 +73,28 @@ const arrow = (s: Schemas['SeasonAnswer']) => {
             <template #drive><FigureText :figure="s.drive.figure" :working="s.drive.working" /></template>
           </i18n-t>
         </p>
-        <table v-if="s.now || s.planned">
-          <thead>
-            <tr>
-              <th />
-              <th scope="col">{{ t('survey.drive.now') }}</th>
-              <th scope="col">{{ t('survey.drive.planned') }}</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr>
-              <th scope="row">{{ t('survey.drive.face') }}</th>
-              <td v-for="state in [s.now, s.planned]" :key="state === s.now ? 'n' : 'p'">
-                <FigureText v-if="state" :figure="state.roomFace.figure" :working="state.roomFace.working" />
-                <template v-else>–</template>
-              </td>
-            </tr>
-            <tr>
-              <th scope="row">
-                {{
-                  t('survey.drive.interface', {
-                    layer: drive.data.value.interfaceKey ? t(`material.${drive.data.value.interfaceKey}`) : '',
-                  })
-                }}
-              </th>
-              <td v-for="state in [s.now, s.planned]" :key="state === s.now ? 'n' : 'p'">
-                <template v-if="state">{{
-                  listed([
-                    reader.print(state.interfaceTemp),
-                    state.wouldCondense ? t('survey.drive.condenses') : reader.print(state.interfaceHumidity),
-                  ])
-                }}</template><template v-else>–</template>
-              </td>
-            </tr>
-          </tbody>
-        </table>
+        <DataTable
+          v-if="s.now || s.planned"
+          :label="t(`survey.drive.${s.name}`)"
+          :columns="columns"
+          :rows="ROWS"
+          :by="(row) => row.key"
+        >
+          <template v-for="side in SIDES" :key="side" #[side]="{ row }">
+            <template v-if="!s[side]">–</template>
+            <FigureText
+              v-else-if="row.key === 'face'"
+              :figure="s[side].roomFace.figure"
+              :working="s[side].roomFace.working"
+            />
+            <template v-else>{{
+              listed([
+                reader.print(s[side].interfaceTemp),
+                s[side].wouldCondense ? t('survey.drive.condenses') : reader.print(s[side].interfaceHumidity),
+              ])
+            }}</template>
+          </template>
+        </DataTable>
       </article>
     </div>
     <p v-for="finding in drive.data.value.findings" :key="finding.case" class="finding">
@@ -115,25 +119,6 @@ const arrow = (s: Schemas['SeasonAnswer']) => {
 .arrow p {
   display: grid;
   line-height: 1.25;
-}
-table {
-  border-collapse: collapse;
-  width: 100%;
-  margin-top: 8px;
-}
-th,
-td {
-  text-align: left;
-  font-weight: 400;
-  padding: 6px 8px 6px 0;
-  border-bottom: 1px solid var(--line);
-}
-thead th {
-  font-size: var(--text-s);
-  color: var(--ink-2);
-}
-td {
-  font-weight: 650;
 }
 .finding {
   margin: 12px 0;

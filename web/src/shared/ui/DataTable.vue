@@ -1,0 +1,124 @@
+<script setup lang="ts" generic="Row extends object">
+import { computed } from 'vue'
+import { useNarrow } from '../state/narrow'
+import { FITS_A_PHONE, vHeadsLine, type Column } from './dataTable'
+
+/** Lines under named columns, the first of which says what a line is about. On a phone each line of a wide table becomes a card. */
+const props = defineProps<{
+  label: string
+  columns: readonly Column<Row>[]
+  rows: readonly Row[]
+  /** What tells one line from another. */
+  by: (row: Row) => string | number
+  rowClass?: (row: Row) => string
+  /** What it comes to, under the columns of these keys. */
+  foot?: Record<string, string>
+}>()
+defineSlots<Record<string, (line: { row: Row; index: number }) => unknown>>()
+const isNarrow = useNarrow()
+const asCards = computed(() => isNarrow.value && props.columns.length > FITS_A_PHONE)
+
+const classOf = (column: Column<Row>, row: Row) =>
+  [
+    column.figure ? 'right' : '',
+    column.onScreenOnly ? 'no-print' : '',
+    typeof column.class === 'function' ? column.class(row) : (column.class ?? ''),
+  ].join(' ')
+const footOf = () => props.columns.map((column) => props.foot?.[column.key] ?? '')
+const cellClass = ({ row, columnIndex }: { row: Row; columnIndex: number }) => classOf(props.columns[columnIndex]!, row)
+</script>
+
+<template>
+  <ul v-if="asCards" class="cards" :aria-label="label">
+    <li v-for="(row, index) in rows" :key="by(row)" :class="rowClass?.(row)">
+      <div class="head">
+        <slot :name="columns[0]!.key" :row="row" :index="index">{{ columns[0]!.text?.(row) }}</slot>
+      </div>
+      <dl>
+        <div v-for="column in columns.slice(1)" :key="column.key" :class="{ wide: column.long || !column.label }">
+          <dt v-if="column.label">{{ column.label }}</dt>
+          <dd :class="classOf(column, row)">
+            <slot :name="column.key" :row="row" :index="index">{{ column.text?.(row) }}</slot>
+          </dd>
+        </div>
+      </dl>
+    </li>
+    <li v-if="foot" class="foot">
+      <span v-for="column in columns" :key="column.key">{{ foot[column.key] }}</span>
+    </li>
+  </ul>
+  <ElTable
+    v-else
+    role="group"
+    class="data-table"
+    table-layout="auto"
+    :data="[...rows]"
+    :row-key="(row: Row) => String(by(row))"
+    :row-class-name="({ row }: { row: Row }) => rowClass?.(row) ?? ''"
+    :cell-class-name="cellClass"
+    :aria-label="label"
+    :show-summary="!!foot"
+    :summary-method="footOf"
+  >
+    <ElTableColumn
+      v-for="(column, at) in columns"
+      :key="column.key"
+      :label="column.label"
+      :label-class-name="[column.figure && 'right', column.onScreenOnly && 'no-print'].filter(Boolean).join(' ')"
+    >
+      <!-- The library asks once for a line that is none, to look for columns within the column. -->
+      <template #default="{ row, $index }">
+        <div v-if="$index >= 0" v-heads-line="at === 0">
+          <slot :name="column.key" :row="row" :index="$index">{{ column.text?.(row) }}</slot>
+        </div>
+      </template>
+    </ElTableColumn>
+  </ElTable>
+</template>
+
+<style scoped>
+.cards {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+.cards li {
+  padding: 10px 0;
+  border-bottom: 1px solid var(--line);
+}
+.head {
+  font-weight: 650;
+  margin-bottom: 4px;
+}
+dl {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(100px, 1fr));
+  gap: 6px 14px;
+  margin: 0;
+}
+.wide {
+  grid-column: 1 / -1;
+}
+dt {
+  color: var(--ink-2);
+  font-size: var(--text-s);
+}
+dd {
+  margin: 0;
+}
+li.chosen {
+  background: var(--in-hand);
+  box-shadow: inset 4px 0 var(--copper);
+  padding-inline: 12px;
+}
+.foot {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  border-top: 2px solid var(--ink);
+  font-weight: 650;
+}
+li.out {
+  color: var(--ink-2);
+}
+</style>
