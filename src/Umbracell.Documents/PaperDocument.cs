@@ -31,6 +31,9 @@ public sealed record PaperDocument
     /// <summary>The firm's name at its head.</summary>
     public required string Firm { get; init; }
 
+    /// <summary>Sign that stands before the amounts of money on it; empty where none does.</summary>
+    public string Currency { get; init; } = "";
+
     /// <summary>Title.</summary>
     public required string Title { get; init; }
 

@@ -204,6 +204,24 @@ public sealed class TableTests
         rows[2].ShouldBe(["12", "", 0.0, "", "", ""]);
     }
 
+    [Theory]
+    [InlineData("$")]
+    [InlineData("CHF\u00A0")]
+    public void Money_is_a_number_too_and_its_sign_goes_into_the_heading(string sign)
+    {
+        var (header, rows) = NumberColumns.Of(
+            [("What", false), ("Amount", true), ("Rate", true)],
+            [
+                [$"{sign}1", $"{sign}1,223.41", $"{sign}6.85 per ft²"],
+                ["Less", $"-{sign}12.00", ""],
+            ],
+            sign
+        );
+        header.ShouldBe(["What", $"Amount ({sign.Trim()})", $"Rate ({sign.Trim()} per ft²)"]);
+        rows[0].ShouldBe([$"{sign}1", 1223.41, 6.85]);
+        rows[1].ShouldBe(["Less", -12.0, ""]);
+    }
+
     [Fact]
     public void Whatever_is_printed_in_digits_keeps_its_value_as_a_number() =>
         Gen.Select(Gen.Int[0, Digits.Length - 1].Select(i => Digits[i]), Gen.Double[-50, 90_000], Gen.Enum<UnitSystem>())

@@ -40,7 +40,7 @@ public sealed class PaperTests(Product product)
                 wall["treated"]!.Text(units),
                 $"Marl CC-20 {wall["layers"]![0]!["thickness"]!.Text(units)}",
                 wall["r"]!.Text(units),
-                price["bid"]!["figures"]!["price"]!.Text(units).Trim('¤'),
+                price["bid"]!["figures"]!["price"]!.Text(units).Replace('¤', '$'),
             }
         )
         {
@@ -50,8 +50,7 @@ public sealed class PaperTests(Product product)
         var inner = await TextAsync(client, await MakeAsync(client, job, "innerBid", units));
         foreach (var line in price["bid"]!["lines"]!.AsArray().Select(l => l!))
         {
-            // A paper names the money once.
-            var amount = line["amount"]!["figure"]!.Text(units).Trim('¤');
+            var amount = line["amount"]!["figure"]!.Text(units).Replace('¤', '$');
             inner.ShouldContain(amount);
             if (line.Text("key") != "tax")
             {
@@ -148,6 +147,7 @@ public sealed class PaperTests(Product product)
         var count = line["orderCount"]!.GetValue<int>();
         count.ShouldBeGreaterThan(0);
         var rows = (await CsvAsync(client, await MakeAsync(client, job, "order"))).Split("\r\n");
+        rows[0].ShouldEndWith("Price ($)");
         var money = line["price"]!.Text("us").Replace(",", "", StringComparison.Ordinal).Trim('¤');
         rows[1]
             .ShouldStartWith(

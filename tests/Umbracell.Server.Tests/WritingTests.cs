@@ -37,6 +37,16 @@ public sealed partial class WritingTests
     [InlineData("12'3 1/2\"", "12'3 1/2\"")]
     public void A_figure_has_the_marks_and_words_of_the_language(string core, string read) => German.Figure(core).ShouldBe(read);
 
+    [Theory]
+    [InlineData("$", "¤1,234.50", "$1,234.50")]
+    [InlineData("$", "¤-12.00", "-$12.00")]
+    [InlineData("€", "¤4.48 per ft²", "€4.48 per ft²")]
+    [InlineData("CHF", "¤4.48", "CHF\u00A04.48")]
+    [InlineData("Fr.", "¤-4.48", "-Fr.\u00A04.48")]
+    [InlineData("", "¤4.48", "4.48")]
+    [InlineData("$", "5 1/2 in", "5 1/2 in")]
+    public void Money_has_its_sign_as_on_the_page(string sign, string core, string read) => Writing.Money(core, sign).ShouldBe(read);
+
     [Fact]
     public void A_day_has_the_months_of_the_language()
     {

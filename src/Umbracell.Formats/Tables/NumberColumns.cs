@@ -10,9 +10,11 @@ public static partial class NumberColumns
     /// <summary>Columns and lines with their figures as numbers; texts that are no figure stay as they are.</summary>
     /// <param name="columns">Heading of each column, and whether it holds figures.</param>
     /// <param name="rows">Printed cells, one for each column.</param>
+    /// <param name="currency">Sign before amounts of money, which is their unit; empty where none stands there.</param>
     public static (IReadOnlyList<string> Header, IReadOnlyList<IReadOnlyList<object?>> Rows) Of(
         IReadOnlyList<(string Heading, bool Figures)> columns,
-        IReadOnlyList<IReadOnlyList<string>> rows
+        IReadOnlyList<IReadOnlyList<string>> rows,
+        string currency = ""
     )
     {
         List<string> header = [];
@@ -22,7 +24,7 @@ public static partial class NumberColumns
             var cells = rows.Select(row => i < row.Count ? row[i] : "").ToList();
             if (columns[i].Figures)
             {
-                Add(columns[i].Heading, cells.ConvertAll(Read));
+                Add(columns[i].Heading, cells.ConvertAll(cell => Read(cell, currency)));
             }
             else
             {
@@ -55,9 +57,12 @@ public static partial class NumberColumns
     }
 
     /// <summary>The number of a printed figure and its unit; the text itself where it is no single number.</summary>
-    public static (object? Cell, string Unit) Read(string printed)
+    /// <param name="printed">The figure as printed.</param>
+    /// <param name="currency">Sign before amounts of money; empty where none stands there.</param>
+    public static (object? Cell, string Unit) Read(string printed, string currency = "")
     {
-        var match = Printed().Match(printed);
+        var isMoney = currency.Length > 0 && printed.TrimStart('-').StartsWith(currency, StringComparison.Ordinal);
+        var match = Printed().Match(isMoney ? printed.Replace(currency, "", StringComparison.Ordinal) : printed);
         if (!match.Success)
         {
             return (printed, "");
@@ -73,7 +78,8 @@ public static partial class NumberColumns
                 / double.Parse(match.Groups["under"].Value, CultureInfo.InvariantCulture);
         }
 
-        return (match.Groups["sign"].Success ? -number : number, match.Groups["unit"].Value);
+        var unit = match.Groups["unit"].Value;
+        return (match.Groups["sign"].Success ? -number : number, isMoney ? $"{currency.Trim()} {unit}".TrimEnd() : unit);
     }
 
     // Two columns of one name would fall together in a workbook.

@@ -1,5 +1,6 @@
 using System.Globalization;
 using System.Text.RegularExpressions;
+using Umbracell.Core.Quantities;
 
 namespace Umbracell.Formats.Words;
 
@@ -36,6 +37,15 @@ public sealed partial class Writing
                 mark => mark.Value == "." ? _culture.NumberFormat.NumberDecimalSeparator : _culture.NumberFormat.NumberGroupSeparator
             );
 
+    /// <summary>Puts the sign of the firm's money where the core left room for it: $12.50, -$12.50, CHF 12.50.</summary>
+    /// <param name="printed">A figure that the core printed.</param>
+    /// <param name="sign">The sign as the firm wrote it; nothing stands before the amount where it has none.</param>
+    public static string Money(string printed, string sign) =>
+        RoomForSign().Replace(printed, room => room.Groups["minus"].Value + MoneySign(sign));
+
+    /// <summary>The sign of a money as it stands before an amount: a word keeps its distance.</summary>
+    public static string MoneySign(string sign) => sign.Length > 0 && (char.IsLetter(sign[^1]) || sign[^1] == '.') ? sign + '\u00A0' : sign;
+
     /// <summary>A day of the calendar.</summary>
     public string Day(DateOnly day) => day.ToString(_day, _culture);
 
@@ -47,6 +57,9 @@ public sealed partial class Writing
         var all = parts.ToList();
         return all.Count == 0 ? "" : all.Aggregate((list, next) => WordCatalog.Say($"writing.{between}", ("list", list), ("next", next)));
     }
+
+    [GeneratedRegex(QuantityPrinter.CurrencyMark + "(?<minus>[-−]?)")]
+    private static partial Regex RoomForSign();
 
     [GeneratedRegex(@"(?<=\d)[.,](?=\d)")]
     private static partial Regex MarkInNumber();

@@ -1,5 +1,6 @@
 using System.Security.Claims;
 using Umbracell.Documents;
+using Umbracell.Formats.Words;
 using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Papers;
@@ -30,6 +31,7 @@ internal sealed record WantedPaper(Guid JobId, PaperWish Wish, ClaimsPrincipal P
         {
             Units = Wish.Units,
             Firm = Firm.Name,
+            Currency = Writing.MoneySign(Firm.Currency),
             Title = title,
             Lead = Said(lead),
             Sections = [],

@@ -82,7 +82,7 @@ internal static class PaperEndpoints
             ShowsPrices = maker.ShowsPrices(person),
             MadeAt = clock.GetUtcNow(),
             MadeBy = Claims.TitleOf(person),
-            Document = await maker.MakeAsync(new(id, wish, person, firm, new(wish.Units))),
+            Document = await maker.MakeAsync(new(id, wish, person, firm, new(wish.Units, firm.Currency))),
         };
         return TypedResults.Ok(PaperAnswer.Of(await KeptAsync(made, person, db)));
     }

@@ -6,7 +6,9 @@ using Umbracell.Questions.Choose;
 namespace Umbracell.Server.Papers;
 
 /// <summary>What is written on a paper: messages of the catalogue, with figures in the reader's units.</summary>
-internal sealed class PaperWords(UnitSystem units)
+/// <param name="units">Units of the reader.</param>
+/// <param name="currency">Sign of the firm's money, as the firm wrote it.</param>
+internal sealed class PaperWords(UnitSystem units, string currency)
 {
     // A coat is a film: its thickness in inches says nothing.
     private const double ThickestFilm = 0.002;
@@ -22,10 +24,7 @@ internal sealed class PaperWords(UnitSystem units)
 
     /// <summary>The figure as this reader reads it; nothing where there is none.</summary>
     public string Print(FigureAnswer? figure) =>
-        figure is null ? "" : Writing.OfCatalog.Figure(WithoutMark(units == UnitSystem.Us ? figure.Us : figure.Metric));
-
-    // Tables of papers are numbers that a spreadsheet adds up; bid and order name the money once.
-    private static string WithoutMark(string printed) => printed.Replace(QuantityPrinter.CurrencyMark, "", StringComparison.Ordinal);
+        figure is null ? "" : Writing.Money(Writing.OfCatalog.Figure(units == UnitSystem.Us ? figure.Us : figure.Metric), currency);
 
     /// <summary>The figure, or a dash.</summary>
     public string PrintOrDash(FigureAnswer? figure) => figure is null ? None : Print(figure);

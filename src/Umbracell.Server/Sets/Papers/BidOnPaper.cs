@@ -48,8 +48,6 @@ internal sealed record BidOnPaper
 
     public string When => WorkDate is { } day ? Words.Say("price.paperDay", ("day", day)) : Words.Say("price.paperNoDay", ("day", Today));
 
-    public string Money => Order.Firm.Currency is { Length: > 0 } sign ? Words.Say("price.currency", ("currency", sign)) : "";
-
     // What no way allows on that day is priced as if it were warm enough, and says so.
     public string Held => Named("price.heldSurfaces", Surfaces.Where(one => one.AllHeld).Select(one => one.Name));
 

@@ -39,7 +39,6 @@ internal sealed class InnerBid(StudiedJobs jobs, TimeProvider clock) : IPaperMak
                 ]
             ),
             [
-                bid.Money,
                 words.Say("price.paperRate", ("perArea", bid.Figure("perArea")), ("perVolume", bid.Figure("perVolume"))),
                 .. bid.Surfaces.Select(one =>
                     $"{one.Name}: {words.Print(one.Treated)}, {words.Layers(one.Layers)}, {words.Print(one.Sets)}"

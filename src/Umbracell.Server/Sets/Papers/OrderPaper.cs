@@ -26,7 +26,7 @@ internal sealed class OrderPaper(JobOrders orders, SurfaceReader reader) : IPape
             words.Say("order.orderTitle"),
             [job, OrderOnPaper.When(words, order), order.OrderBy is { } by ? words.Say("order.by", ("day", by)) : ""],
             new(
-                [.. Columns(words), .. priced ? [new PaperColumn(PriceHeading(wanted), Figures: true, 2.2)] : Array.Empty<PaperColumn>()],
+                [.. Columns(words), .. priced ? [new PaperColumn(words.Say("order.col.price"), Figures: true, 2.2)] : Array.Empty<PaperColumn>()],
                 [
                     .. order
                         .Lines.Where(line => line.OrderCount > 0)
@@ -59,9 +59,4 @@ internal sealed class OrderPaper(JobOrders orders, SurfaceReader reader) : IPape
 
         static string Day(DateOnly? day) => day?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture) ?? "";
     }
-
-    private static string PriceHeading(WantedPaper wanted) =>
-        wanted.Firm.Currency is { Length: > 0 } sign
-            ? $"{wanted.Words.Say("order.col.price")}, {sign}"
-            : wanted.Words.Say("order.col.price");
 }

@@ -46,7 +46,7 @@ internal sealed class OuterBid(StudiedJobs jobs, TimeProvider clock) : IPaperMak
                     BidOnPaper.Sum(words.Say("price.total"), 3, bid.Figure("price")),
                 ]
             ),
-            [bid.Money, bid.Held, words.Say("price.outer.rNote"), words.Say("price.paperSeason"), words.Say("price.paperSafety")]
+            [bid.Held, words.Say("price.outer.rNote"), words.Say("price.paperSeason"), words.Say("price.paperSafety")]
         );
     }
 
