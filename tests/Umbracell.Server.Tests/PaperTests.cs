@@ -205,6 +205,14 @@ public sealed class PaperTests(Product product)
         papers.Select(p => p!.Text("kind")).ShouldBe(["loadList", "outerBid"]);
         (await TextAsync(owner, papers[1]!)).ShouldBe(bid);
 
+        // Papers of earlier files named no money, and read as they did.
+        var older = JsonNode.Parse(file)!;
+        older["papers"]!.AsArray().ShouldAllBe(one => one!["document"]!.AsObject().Remove("currency"));
+        (status, brought) = await owner.UploadAsync("/api/jobs/file", Encoding.UTF8.GetBytes(older.ToJsonString()));
+        status.ShouldBe(201, brought.ToJsonString());
+        papers = (await owner.GetJsonAsync($"/api/jobs/{brought.Text("id")}/papers")).AsArray();
+        (await TextAsync(owner, papers[1]!)).ShouldBe(bid);
+
         // A crew lead takes along what a crew may read.
         var lead = await product.SignedInAsync("lead@ninthacre3.example");
         var theirs = (await lead.GetJsonAsync($"/api/jobs/{job}/file"))["papers"]!.AsArray();

@@ -1,3 +1,4 @@
+using System.Globalization;
 using System.Net.Http.Json;
 using System.Text;
 using System.Text.Json.Nodes;
@@ -184,6 +185,38 @@ public sealed class TypingTests(Product product)
                 .Text("workDate")
                 .ShouldBe(day);
         }
+    }
+
+    [Theory]
+    [InlineData("us", -1)]
+    [InlineData("metric", -800)]
+    [InlineData("us", 1)]
+    public async Task A_day_of_work_that_is_past_asks_for_the_next_of_its_kind(string units, int fromToday)
+    {
+        var today = DateOnly.FromDateTime(DateTime.UtcNow);
+        var (job, doubts) = await SendAsync(
+            HttpMethod.Post,
+            "/api/jobs",
+            null,
+            units,
+            ("name", "Days to come"),
+            ("workDate", today.AddDays(fromToday).ToString("yyyy-MM-dd", CultureInfo.InvariantCulture))
+        );
+        if (fromToday > 0)
+        {
+            doubts.ShouldBeEmpty();
+            return;
+        }
+
+        var doubt = doubts.ShouldHaveSingleItem()!;
+        (doubt.Text("field"), doubt.Text("code")).ShouldBe(("workDate", "past"));
+        var path = $"/api/jobs/{job.Text("id")}";
+        var (_, none) = await SendAsync(HttpMethod.Patch, path, job["version"]!.GetValue<uint>(), units, ("workDate", doubt.Text("other")));
+        none.ShouldBeEmpty();
+        var kept = (await (await product.SignedInAsync("estimator@ninthacre.example")).GetJsonAsync($"{path}/price")).Text("workDate");
+        var next = DateOnly.ParseExact(kept, "yyyy-MM-dd", CultureInfo.InvariantCulture);
+        (next >= today && next < today.AddYears(1).AddDays(1)).ShouldBeTrue(kept);
+        (next.Month, next.Day).ShouldBe((today.AddDays(fromToday).Month, today.AddDays(fromToday).Day));
     }
 
     [Fact]

@@ -52,6 +52,11 @@ public sealed partial class WritingTests
     {
         German.Day(new(2027, 5, 15)).ShouldBe("15. Mai 2027");
         Writing.OfCatalog.Day(new(2027, 1, 15)).ShouldBe("Jan 15, 2027");
+        foreach (var month in Enumerable.Range(1, 12).Select(month => new DateOnly(2027, month, 9)))
+        {
+            German.TryReadDay(German.Day(month), out var read).ShouldBeTrue();
+            read.ShouldBe(month);
+        }
     }
 
     [Fact]

@@ -17,6 +17,8 @@ async function lookAt(page: Page, what: string) {
   const found: string[] = []
   for (const [theme, width, height, rules] of looks) {
     await page.setViewportSize({ width, height })
+    // What depends on the width is drawn anew, and measured after that.
+    await page.evaluate(() => new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn))))
     await page.evaluate((name) => (document.documentElement.dataset.theme = name), theme)
     const where = `${what}, ${theme}, ${width} wide`
     found.push(...(await faults(page, where, rules && [...rules])))

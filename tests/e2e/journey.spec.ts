@@ -106,8 +106,8 @@ test('the same walk in metric, by hand', async ({ page }) => {
   await page.getByRole('radio', { name: /Fleece OC-8$/ }).click()
   await page.getByRole('button', { name: 'Start at 140 mm' }).click()
   await expect(page.getByRole('slider', { name: /Foam face/ })).toHaveAttribute('aria-valuetext', '140 mm')
-  await page.getByLabel('Thickness').fill('150')
-  await page.getByLabel('Thickness').press('Enter')
+  await page.getByLabel('Thickness', { exact: true }).fill('150')
+  await page.getByLabel('Thickness', { exact: true }).press('Enter')
   await expect(page.getByRole('slider', { name: /Foam face/ })).toHaveAttribute('aria-valuetext', '150 mm')
   await expect(page.getByRole('button', { name: /m²K\/W/ }).first()).toBeVisible()
 

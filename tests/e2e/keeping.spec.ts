@@ -69,7 +69,7 @@ async function settled(page: Page) {
 test('steps of the thickness stay with the surface they were made on', async ({ page }) => {
   const { job, a, b } = await twoWalls(page, 'Steps')
   await page.goto(`/jobs/${job}/section/${a}`)
-  await expect(page.getByLabel('Thickness')).toHaveValue('50 mm')
+  await expect(page.getByLabel('Thickness', { exact: true })).toHaveValue('50 mm')
   await slowServer(page)
   await expect(page.getByRole('link', { name: /South wall/ }).first()).toBeVisible()
   await page.keyboard.press(']')
@@ -80,13 +80,13 @@ test('steps of the thickness stay with the surface they were made on', async ({ 
   await expect.poll(() => mm(page, job, a)).toBe(60)
   await settled(page)
   expect(await mm(page, job, b)).toBe(70)
-  await expect(page.getByLabel('Thickness')).toHaveValue('70 mm')
+  await expect(page.getByLabel('Thickness', { exact: true })).toHaveValue('70 mm')
 })
 
 test('a step made in the same breath as leaving for the board is kept', async ({ page }) => {
   const { job, a } = await twoWalls(page, 'Leaving')
   await page.goto(`/jobs/${job}/section/${a}`)
-  await expect(page.getByLabel('Thickness')).toHaveValue('50 mm')
+  await expect(page.getByLabel('Thickness', { exact: true })).toHaveValue('50 mm')
   // The version an edit was made on comes with the list of surfaces.
   await expect(page.getByRole('link', { name: /South wall/ }).first()).toBeVisible()
   await page.keyboard.press(']')
@@ -97,12 +97,12 @@ test('a step made in the same breath as leaving for the board is kept', async ({
 test('a typed thickness that collides with somebody else goes to its own surface', async ({ page }) => {
   const { job, a, b } = await twoWalls(page, 'Collision')
   await page.goto(`/jobs/${job}/section/${a}`)
-  await expect(page.getByLabel('Thickness')).toHaveValue('50 mm')
+  await expect(page.getByLabel('Thickness', { exact: true })).toHaveValue('50 mm')
   await change(page, job, a, { name: 'Renamed meanwhile' })
   await slowServer(page)
-  await page.getByLabel('Thickness').fill('58')
-  await page.getByLabel('Thickness').press('Enter')
-  await page.getByLabel('Thickness').blur()
+  await page.getByLabel('Thickness', { exact: true }).fill('58')
+  await page.getByLabel('Thickness', { exact: true }).press('Enter')
+  await page.getByLabel('Thickness', { exact: true }).blur()
   await next(page)
   await expect(page).toHaveURL(new RegExp(b))
   await expect.poll(() => mm(page, job, a)).toBe(58)
@@ -113,7 +113,7 @@ test('a typed thickness that collides with somebody else goes to its own surface
 test('a product picked on one surface is not picked on the next', async ({ page }) => {
   const { job, a, b } = await twoWalls(page, 'Picking')
   await page.goto(`/jobs/${job}/section/${a}`)
-  await expect(page.getByLabel('Thickness')).toHaveValue('50 mm')
+  await expect(page.getByLabel('Thickness', { exact: true })).toHaveValue('50 mm')
   await change(page, job, a, { name: 'Renamed meanwhile' })
   await slowServer(page)
   await page.getByRole('radio', { name: /Marl CC-20F$/ }).click()

@@ -48,7 +48,7 @@ test('the foot of a stage leads to the next surface, to a surface by name and to
   await page.getByRole('button', { name: 'Menu' }).click()
   await page.getByRole('button', { name: /^Units/ }).click()
   await page.keyboard.press('Escape')
-  await expect(page.getByLabel('Thickness')).toHaveValue(/mm$/)
+  await expect(page.getByLabel('Thickness', { exact: true })).toHaveValue(/mm$/)
 })
 
 test('a finger types a size and a minus on digits, with the keys they lack', async ({ browser, baseURL }) => {
@@ -61,7 +61,7 @@ test('a finger types a size and a minus on digits, with the keys they lack', asy
 
   await page.goto(`/jobs/${job}/section/${surface}`)
   await page.getByRole('radio', { name: /Marl CC-20$/ }).tap()
-  const thickness = page.getByLabel('Thickness')
+  const thickness = page.getByLabel('Thickness', { exact: true })
   await expect(thickness).toHaveAttribute('inputmode', 'decimal')
   await thickness.tap()
   await page.keyboard.press('ControlOrMeta+a')

@@ -23,8 +23,13 @@ test('a job is priced, moved to January, and says why it costs more; then the ri
   await day.press('Enter')
   await expect(page.getByText('“soon” is not a day')).toBeVisible()
   await expect(day).toHaveValue('soon')
-  await day.fill('2026-07-15')
+  await day.fill('7/15/2026')
   await day.press('Enter')
+  await expect(day).toHaveValue('Jul 15, 2026')
+  await expect(page.getByText('That day is past.')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Jul 15, 2027?' })).toBeVisible()
+  await page.getByRole('button', { name: 'That is right' }).click()
+  await expect(page.getByText('That day is past.')).toBeHidden()
   await expect(page.getByText('Mean outdoor air around Jul 15, 2026')).toBeVisible()
   await expect(page.getByRole('row', { name: /South wall.*season as it is/ })).toBeVisible()
   await page.getByRole('button', { name: 'Save this quote' }).click()
@@ -78,7 +83,7 @@ test('a job is priced, moved to January, and says why it costs more; then the ri
   await page.goto(`/jobs/${job}/sets/${surface.id}`)
   await expect(page.getByRole('heading', { name: 'Cold-weather routes' })).toBeVisible()
   await expect(
-    page.getByRole('columnheader', { name: /Cold grade, then|Heat the space|Cold grade/ }).first(),
+    page.getByRole('rowheader', { name: /Cold grade, then|Heat the space|Cold grade/ }).first(),
   ).toBeVisible()
   await expect(page.getByText('priced', { exact: true })).toBeVisible()
 })
@@ -98,7 +103,7 @@ test('other systems are priced on the same page, and a small surface is cheaper 
   const opener = page.getByRole('button', { name: /Other systems\s+Porch wall/ })
   await opener.focus()
   await page.keyboard.press('Enter')
-  const others = page.getByRole('region', { name: 'Other systems on Porch wall' })
+  const others = page.getByRole('group', { name: 'Other systems on Porch wall' })
   await expect(others.getByRole('row', { name: /Closed cell/ }).first()).toBeVisible()
   await expect(others.getByText(/more|less/).first()).toBeVisible()
   expect(await faults(page, 'other systems')).toEqual([])

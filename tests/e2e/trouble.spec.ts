@@ -34,10 +34,10 @@ test('an absurd thickness, humidity and temperature are named with their range',
   const picked = page.waitForResponse((answer) => answer.request().method() === 'PATCH' && answer.ok())
   await page.getByRole('radio', { name: /Marl CC-20$/ }).click()
   await picked
-  await page.getByLabel('Thickness').fill('900 in')
-  await page.getByLabel('Thickness').press('Enter')
+  await page.getByLabel('Thickness', { exact: true }).fill('900 in')
+  await page.getByLabel('Thickness', { exact: true }).press('Enter')
   await expect(page.locator('#thickness-fault')).toHaveText(/out of range/)
-  await expect(page.getByLabel('Thickness')).toHaveValue('900 in')
+  await expect(page.getByLabel('Thickness', { exact: true })).toHaveValue('900 in')
   await page.goto(`/jobs/${job}/window/${surface}`)
   await page.locator('input[name=humidity]').fill('140 %')
   await page.getByLabel('Air at the work').fill('400 C')

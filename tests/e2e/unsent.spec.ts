@@ -237,12 +237,12 @@ test('a hundred quick steps of the thickness end where the hand left it, in few 
     await route.continue()
   })
   await page.goto(`/jobs/${job}/section/${surface}`)
-  await expect(page.getByLabel('Thickness')).toHaveValue('20 mm')
+  await expect(page.getByLabel('Thickness', { exact: true })).toHaveValue('20 mm')
   await expect(page.getByRole('link', { name: /North wall/ }).first()).toBeVisible()
   for (let i = 0; i < 100; i++) await page.keyboard.press(i % 5 === 4 ? '[' : ']')
   // Eighty steps up and twenty down of 5 mm would be 320 mm: the foam ends at its sheet's greatest rated thickness, and the last step is one
   // down from there. The field follows the worker's newest answer, so that it may be a step behind the hand for a moment.
-  const thickness = page.getByLabel('Thickness')
+  const thickness = page.getByLabel('Thickness', { exact: true })
   await expect
     .poll(async () => {
       const row = (await rowOf(page, job, surface)) as never as { thickness: { metric: string } }

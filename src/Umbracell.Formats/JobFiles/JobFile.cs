@@ -107,6 +107,7 @@ public sealed record JobFile
         "timeZone",
         "receivedAt",
         "tickedAt",
+        "currency",
     ];
 
     // The unit in a name says what can be true of it: no room is hotter, no wall longer.

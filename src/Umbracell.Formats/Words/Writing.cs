@@ -49,6 +49,10 @@ public sealed partial class Writing
     /// <summary>A day of the calendar.</summary>
     public string Day(DateOnly day) => day.ToString(_day, _culture);
 
+    /// <summary>Reads a day as <see cref="Day"/> writes it.</summary>
+    public bool TryReadDay(string text, out DateOnly day) =>
+        DateOnly.TryParseExact(text, _day, _culture, DateTimeStyles.AllowWhiteSpaces, out day);
+
     /// <summary>A list in words; empty where nothing is in it.</summary>
     /// <param name="parts">What is in it.</param>
     /// <param name="between">How they are set apart: <c>next</c>, <c>apart</c> or <c>plus</c>.</param>

@@ -174,6 +174,11 @@ public sealed record FieldDoubt(string Field, string Code, FigureAnswer? ReadAs,
     /// <summary>Another surface of the job has the name that was given.</summary>
     public static FieldDoubt SameName { get; } = new("name", "sameName", null, null);
 
+    /// <summary>A day that should be to come is past.</summary>
+    /// <param name="field">Name of the field.</param>
+    /// <param name="next">The same day of the year, the next time it comes, as people write it.</param>
+    public static FieldDoubt Past(string field, string next) => new(field, "past", null, next);
+
     /// <summary>The doubt about a typed quantity; null where there is none.</summary>
     public static FieldDoubt? Of(string field, TypedQuantity typed) =>
         typed is { Doubt: { } doubt, Figure: { } figure }

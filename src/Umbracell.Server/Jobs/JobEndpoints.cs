@@ -101,13 +101,20 @@ internal static class JobEndpoints
             TargetSetId = edit.Units == UnitSystem.Metric ? "metric-sample" : "iecc-2021",
             CreatedAt = clock.GetUtcNow(),
         };
-        Take(fields, job, await OwnPlacesAsync(db), await OwnTargetsAsync(db));
+        Take(fields, job, await OwnPlacesAsync(db), await OwnTargetsAsync(db), clock);
         db.Jobs.Add(job);
         await db.SaveChangesAsync();
         return TypedResults.Created($"/api/jobs/{job.Id}", Answer(job));
     }
 
-    private static async Task<Ok<JobAnswer>> ChangeAsync(Guid id, TypedEdit edit, UmbracellDb db, SurfaceReader reader, Commands commands)
+    private static async Task<Ok<JobAnswer>> ChangeAsync(
+        Guid id,
+        TypedEdit edit,
+        UmbracellDb db,
+        SurfaceReader reader,
+        Commands commands,
+        TimeProvider clock
+    )
     {
         var job = await reader.FindJobAsync(id);
         if (!await commands.TakeAsync(edit, job))
@@ -117,7 +124,7 @@ internal static class JobEndpoints
 
         Seen.MustStand(edit.Version, job.Version, () => Answer(job));
 
-        Take(new(edit), job, await OwnPlacesAsync(db), await OwnTargetsAsync(db));
+        Take(new(edit), job, await OwnPlacesAsync(db), await OwnTargetsAsync(db), clock);
         await db.SaveChangesAsync();
         return TypedResults.Ok(Answer(job));
     }
@@ -179,7 +186,13 @@ internal static class JobEndpoints
     private static async Task<Dictionary<string, TargetSetRow>> OwnTargetsAsync(UmbracellDb db) =>
         await db.TargetSets.ToDictionaryAsync(t => t.Id.ToString());
 
-    private static void Take(TypedFields fields, Job job, Dictionary<string, PlaceRow> own, Dictionary<string, TargetSetRow> ownTargets)
+    private static void Take(
+        TypedFields fields,
+        Job job,
+        Dictionary<string, PlaceRow> own,
+        Dictionary<string, TargetSetRow> ownTargets,
+        TimeProvider clock
+    )
     {
         fields.Text("name", 200, required: true, text => job.Name = text);
         fields.Text("crew", 60, required: false, text => job.Crew = text);
@@ -213,7 +226,7 @@ internal static class JobEndpoints
         fields.Quantity("altitude", FieldRanges.Altitude, si => job.AltitudeM = si);
         fields.Quantity("risk", FieldRanges.Risk, si => job.RiskPct = si);
         JobChoosing.Take(fields, job);
-        JobPricing.Take(fields, job);
+        JobPricing.Take(fields, job, PlaceTime.Today(job, clock));
         fields.ThrowIfFaulty(Fields);
     }
 

@@ -23,6 +23,8 @@ internal static class PlaceTime
     public static TimeSpan OffsetAt(Job job, DateTime shown) => Of(job).AtLeniently(LocalDateTime.FromDateTime(shown)).Offset.ToTimeSpan();
 
     /// <summary>Today where a job is.</summary>
-    public static DateOnly Today(Job job, TimeProvider clock) =>
-        Instant.FromDateTimeOffset(clock.GetUtcNow()).InZone(Of(job)).Date.ToDateOnly();
+    public static DateOnly Today(Job job, TimeProvider clock) => Day(job, clock.GetUtcNow());
+
+    /// <summary>The day of an instant where a job is.</summary>
+    public static DateOnly Day(Job job, DateTimeOffset at) => Instant.FromDateTimeOffset(at).InZone(Of(job)).Date.ToDateOnly();
 }

@@ -190,15 +190,7 @@ internal sealed class TypedFields(TypedEdit edit)
         {
             take(null);
         }
-        else if (
-            DateOnly.TryParseExact(
-                Raw(field).Replace(',', ' '),
-                [.. Days, .. Units == UnitSystem.Us ? UsDays : MetricDays],
-                CultureInfo.InvariantCulture,
-                DateTimeStyles.AllowWhiteSpaces,
-                out var day
-            ) && day.Year is >= 2000 and < 2200
-        )
+        else if (IsDay(Raw(field), out var day) && day.Year is >= 2000 and < 2200)
         {
             take(day);
         }
@@ -214,6 +206,35 @@ internal sealed class TypedFields(TypedEdit edit)
             );
         }
     }
+
+    /// <summary>Takes a day that is to come, and asks where it is past: of a day typed without a thought of the year the next is meant.</summary>
+    /// <param name="field">Name of the field.</param>
+    /// <param name="today">Today where it counts.</param>
+    /// <param name="take">Takes the day, past or not.</param>
+    public void DateToCome(string field, DateOnly today, Action<DateOnly?> take) =>
+        Date(
+            field,
+            day =>
+            {
+                take(day);
+                if (day < today)
+                {
+                    Mark(FieldDoubt.Past(field, Writing.OfCatalog.Day(NextAfter(day.Value, today))));
+                }
+            }
+        );
+
+    private bool IsDay(string text, out DateOnly day) =>
+        DateOnly.TryParseExact(
+            text.Replace(',', ' '),
+            [.. Days, .. Units == UnitSystem.Us ? UsDays : MetricDays],
+            CultureInfo.InvariantCulture,
+            DateTimeStyles.AllowWhiteSpaces,
+            out day
+        ) || Writing.OfCatalog.TryReadDay(text, out day);
+
+    private static DateOnly NextAfter(DateOnly day, DateOnly today) =>
+        Enumerable.Range(1, today.Year - day.Year + 1).Select(day.AddYears).First(next => next >= today);
 
     /// <summary>Takes twelve quantities parted by semicolons, January first; one stands for every month, blank for none.</summary>
     public void Months(string field, FigureRange range, Action<double[]> take)

@@ -41,7 +41,6 @@ function cancel() {
       :label="t(`past.field.${field}`)"
       :fault="faults[field]"
       :day="field === 'finished'"
-      :hint="field === 'finished' ? '2026-11-23' : ''"
     />
     <div class="acts">
       <ElButton type="primary" native-type="submit" :disabled="busy">{{ t('past.keep') }}</ElButton>

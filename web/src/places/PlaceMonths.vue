@@ -53,6 +53,9 @@ const columns = computed((): Column<(typeof rows.value)[number]>[] => [
 .months :deep(tbody td) {
   vertical-align: bottom;
 }
+.months :deep(.el-table__cell .cell) {
+  padding-right: 4px;
+}
 .stroke {
   display: block;
   margin-left: auto;
@@ -60,5 +63,9 @@ const columns = computed((): Column<(typeof rows.value)[number]>[] => [
   background: var(--copper);
   opacity: 0.75;
   border-radius: 2px 2px 0 0;
+}
+/* The heights say something side by side alone. */
+ul.months .stroke {
+  display: none;
 }
 </style>

@@ -47,7 +47,6 @@ async function add() {
       :label="t(`stock.col.${field}`)"
       :fault="faults[field]"
       :day="field === 'expires'"
-      :hint="field === 'expires' ? '2027-03-31' : ''"
     />
     <ElButton type="primary" native-type="submit" :disabled="busy">{{ t('stock.keep') }}</ElButton>
   </form>

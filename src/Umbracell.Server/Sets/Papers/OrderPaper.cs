@@ -26,7 +26,10 @@ internal sealed class OrderPaper(JobOrders orders, SurfaceReader reader) : IPape
             words.Say("order.orderTitle"),
             [job, OrderOnPaper.When(words, order), order.OrderBy is { } by ? words.Say("order.by", ("day", by)) : ""],
             new(
-                [.. Columns(words), .. priced ? [new PaperColumn(words.Say("order.col.price"), Figures: true, 2.2)] : Array.Empty<PaperColumn>()],
+                [
+                    .. Columns(words),
+                    .. priced ? [new PaperColumn(words.Say("order.col.price"), Figures: true, 2.2)] : Array.Empty<PaperColumn>(),
+                ],
                 [
                     .. order
                         .Lines.Where(line => line.OrderCount > 0)

@@ -37,10 +37,10 @@ internal static class JobPricing
 
     public static PricingDocument Of(Job job) => job.Pricing ?? new();
 
-    public static void Take(TypedFields fields, Job job)
+    public static void Take(TypedFields fields, Job job, DateOnly today)
     {
         var pricing = Of(job);
-        fields.Date("workDate", day => pricing = pricing with { WorkDate = day });
+        fields.DateToCome("workDate", today, day => pricing = pricing with { WorkDate = day });
         fields.QuantityOrBlank("spaceVolume", FieldRanges.Volume, m3 => pricing = pricing with { SpaceM3 = m3 });
         fields.Quantity("spaceAirChanges", Changes, n => pricing = pricing with { AirChanges = n });
         fields.Choice<HeaterKind>("heater", kind => pricing = pricing with { Heater = kind });

@@ -6,6 +6,7 @@ using Umbracell.Core.Conditions;
 using Umbracell.Core.Planning;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Access;
+using Umbracell.Server.Places;
 using Umbracell.Server.Problems;
 using Umbracell.Server.Surfaces;
 using Umbracell.Server.Typing;
@@ -77,7 +78,7 @@ internal static class PreparationEndpoints
         var stamp = Stamp.Of(user, clock, edit);
         if (await commands.TakeAsync(edit, null, stamp))
         {
-            await MarkAsync(job.Id, surface.Id, wanted, edit, db, reader, stamp);
+            await MarkAsync(job, surface.Id, wanted, edit, db, reader, stamp);
         }
 
         return TypedResults.Ok(await AnswerAsync(job.Id, reader));
@@ -99,7 +100,7 @@ internal static class PreparationEndpoints
         var stamp = Stamp.Of(user, clock, edit);
         if (await commands.TakeAsync(edit, null, stamp))
         {
-            await MarkAsync(job.Id, null, Known(item, PreparationList.OncePerJob), edit, db, reader, stamp);
+            await MarkAsync(job, null, Known(item, PreparationList.OncePerJob), edit, db, reader, stamp);
         }
 
         return TypedResults.Ok(await AnswerAsync(job.Id, reader));
@@ -124,7 +125,7 @@ internal static class PreparationEndpoints
             : throw FieldFaultsException.Of("item", FaultCode.Unknown, item);
 
     private static async Task MarkAsync(
-        Guid job,
+        Job job,
         Guid? surface,
         PreparationItem item,
         TypedEdit edit,
@@ -133,13 +134,13 @@ internal static class PreparationEndpoints
         Stamp stamp
     )
     {
-        var mark = await db.Preparation.SingleOrDefaultAsync(p => p.JobId == job && p.SurfaceId == surface && p.Item == item);
+        var mark = await db.Preparation.SingleOrDefaultAsync(p => p.JobId == job.Id && p.SurfaceId == surface && p.Item == item);
         if (mark is null)
         {
             mark = new()
             {
                 Id = Guid.NewGuid(),
-                JobId = job,
+                JobId = job.Id,
                 SurfaceId = surface,
                 Item = item,
             };
@@ -147,13 +148,13 @@ internal static class PreparationEndpoints
         }
         else if (!IsTick(edit))
         {
-            await Seen.MustStandAsync(edit.Version, mark.Version, () => AnswerAsync(job, reader));
+            await Seen.MustStandAsync(edit.Version, mark.Version, () => AnswerAsync(job.Id, reader));
         }
 
         var fields = new TypedFields(edit);
         fields.YesNo("done", yes => Tick(mark, yes, stamp));
         fields.Text("assignedTo", 120, required: false, text => mark.AssignedTo = text);
-        fields.Date("dueOn", date => mark.DueOn = date);
+        fields.DateToCome("dueOn", PlaceTime.Day(job, stamp.At), date => mark.DueOn = date);
         fields.ThrowIfFaulty(Fields);
         await db.SaveChangesAsync();
     }

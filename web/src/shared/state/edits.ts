@@ -2,6 +2,7 @@ import { useProblems } from '../figures/problems'
 import { forget, put, type Outcome } from '../keeping/editor'
 import { shelf, type Entry } from '../keeping/entries'
 import { nameOf, type Place } from '../keeping/kinds'
+import { doubts } from './doubts'
 import { useReader } from './reader'
 
 /** Records kept by controls that are set at once: ticks, counts, lists of names. */
@@ -20,6 +21,9 @@ export function useEdits() {
         .filter(([field]) => !only || field === only)
         .map(([, entry]) => ofRefused(entry))
         .find(Boolean) ?? '',
+    /** What may have been meant otherwise in a field that was kept. */
+    doubtAt: (place: Place, field: string) => doubts.of(nameOf(place))[field],
+    right: (place: Place, field: string) => doubts.drop(nameOf(place), field),
     keep: (place: Place, fields: Record<string, string>): Promise<Outcome> =>
       put(place, fields, { units: reader.units }),
     forget,

@@ -38,5 +38,7 @@ describe('a day of the calendar', () => {
     const day = await within(() => useDays())
     expect(day('2026-11-23')).toBe('Nov 23, 2026')
     expect(day(null)).toBe('')
+    // What was typed and is no day stays as it is, so that it can be put right.
+    expect(day('Nov 31')).toBe('Nov 31')
   })
 })

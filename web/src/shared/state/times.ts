@@ -42,9 +42,20 @@ function wallMs(ms: number, timeZone = Intl.DateTimeFormat().resolvedOptions().t
   return Date.UTC(parts.year!, parts.month! - 1, parts.day, parts.hour, parts.minute, parts.second)
 }
 
-/** A calendar day, which is the same everywhere. */
+// A day whose number cannot be taken for a month.
+const EXAMPLE = '2026-11-23'
+
+const isDay = (text: string) => /^\d{4}-\d{2}-\d{2}$/.test(text)
+
+/** A calendar day, which is the same everywhere, as the reader writes it; what is none stays as it is. */
 export function useDays() {
   const { d } = useI18n()
   return (iso: string | null | undefined) =>
-    iso ? d(new Date(`${iso}T12:00:00Z`), { dateStyle: 'medium', timeZone: 'UTC' }) : ''
+    iso && isDay(iso) ? d(new Date(`${iso}T12:00:00Z`), { dateStyle: 'medium', timeZone: 'UTC' }) : (iso ?? '')
+}
+
+/** How a day may be written, for fields that take one. */
+export function useExampleDay() {
+  const written = useDays()
+  return written(EXAMPLE)
 }

@@ -1,9 +1,10 @@
 <script setup lang="ts" generic="Row extends object">
-import { computed } from 'vue'
-import { useNarrow } from '../state/narrow'
-import { FITS_A_PHONE, vHeadsLine, type Column } from './dataTable'
+import { useResizeObserver } from '@vueuse/core'
+import { computed, ref, useTemplateRef, type ComponentPublicInstance } from 'vue'
+import { useNarrow, useUpright } from '../state/narrow'
+import { FITS, vHeadsLine, type Column } from './dataTable'
 
-/** Lines under named columns, the first of which says what a line is about. On a phone each line of a wide table becomes a card. */
+/** Lines under named columns, the first of which says what a line is about. Where a table is wider than the screen each line becomes a card. */
 const props = defineProps<{
   label: string
   columns: readonly Column<Row>[]
@@ -16,7 +17,9 @@ const props = defineProps<{
 }>()
 defineSlots<Record<string, (line: { row: Row; index: number }) => unknown>>()
 const isNarrow = useNarrow()
-const asCards = computed(() => isNarrow.value && props.columns.length > FITS_A_PHONE)
+const isUpright = useUpright()
+const room = computed(() => (isNarrow.value ? FITS.phone : isUpright.value ? FITS.tablet : Infinity))
+const asCards = computed(() => props.columns.length > room.value)
 
 const classOf = (column: Column<Row>, row: Row) =>
   [
@@ -24,6 +27,16 @@ const classOf = (column: Column<Row>, row: Row) =>
     column.onScreenOnly ? 'no-print' : '',
     typeof column.class === 'function' ? column.class(row) : (column.class ?? ''),
   ].join(' ')
+
+// What scrolls sideways must be reached by keys; what does not is no stop on the way.
+const table = useTemplateRef<ComponentPublicInstance>('table')
+const root = computed(() => table.value?.$el as HTMLElement | undefined)
+const scrolls = ref(false)
+useResizeObserver([root, () => root.value?.querySelector('table')], () => {
+  const frame = root.value?.querySelector('.el-scrollbar__wrap')
+  scrolls.value = !!frame && frame.scrollWidth > frame.clientWidth
+})
+
 const footOf = () => props.columns.map((column) => props.foot?.[column.key] ?? '')
 const cellClass = ({ row, columnIndex }: { row: Row; columnIndex: number }) => classOf(props.columns[columnIndex]!, row)
 </script>
@@ -49,6 +62,8 @@ const cellClass = ({ row, columnIndex }: { row: Row; columnIndex: number }) => c
   </ul>
   <ElTable
     v-else
+    ref="table"
+    :scrollbar-tabindex="scrolls ? 0 : undefined"
     role="group"
     class="data-table"
     table-layout="auto"
@@ -64,6 +79,7 @@ const cellClass = ({ row, columnIndex }: { row: Row; columnIndex: number }) => c
       v-for="(column, at) in columns"
       :key="column.key"
       :label="column.label"
+      :min-width="1"
       :label-class-name="[column.figure && 'right', column.onScreenOnly && 'no-print'].filter(Boolean).join(' ')"
     >
       <!-- The library asks once for a line that is none, to look for columns within the column. -->

@@ -1,19 +1,32 @@
 <script setup lang="ts">
-import { ref, useTemplateRef } from 'vue'
+import { computed, ref, useTemplateRef } from 'vue'
 import { useI18n } from 'vue-i18n'
+import { useDays } from '../state/times'
 
-/** A calendar beside a field that a day can be typed into. Gives the day as 2026-11-23. */
+/** A calendar beside a field that a day can be typed into. Gives the day as the reader writes it. */
 defineOptions({ inheritAttrs: false })
-const props = defineProps<{ day: string; label: string; disabled?: boolean }>()
+const props = defineProps<{
+  /** What stands in the field. */
+  day: string
+  /** The day that is kept, as 2026-11-23. */
+  kept?: string | null
+  label: string
+  disabled?: boolean
+}>()
 const emit = defineEmits<{ pick: [day: string] }>()
 const { t } = useI18n()
 const open = ref(false)
 const button = useTemplateRef('button')
-const isDay = (text: string) => /^\d{4}-\d{2}-\d{2}$/.test(text)
+const written = useDays()
+// The day that was picked last: what was typed is read by the server alone.
+const last = ref('')
+const marked = computed(() => [props.kept, last.value].find((iso) => iso && written(iso) === props.day) ?? undefined)
 
 function picked(day: unknown) {
   open.value = false
-  if (typeof day === 'string') emit('pick', day)
+  if (typeof day !== 'string') return
+  last.value = day
+  emit('pick', written(day))
 }
 </script>
 
@@ -44,12 +57,7 @@ function picked(day: unknown) {
     width="auto"
     placement="bottom-end"
   >
-    <ElDatePickerPanel
-      :model-value="isDay(props.day) ? props.day : undefined"
-      value-format="YYYY-MM-DD"
-      :border="false"
-      @update:model-value="picked"
-    />
+    <ElDatePickerPanel :model-value="marked" value-format="YYYY-MM-DD" :border="false" @update:model-value="picked" />
   </ElPopover>
 </template>
 

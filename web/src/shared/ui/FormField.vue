@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useId, useTemplateRef } from 'vue'
+import { useExampleDay } from '../state/times'
 import TypeIn from '../typing/TypeIn.vue'
 import type { TypedKind } from '../typing/fieldKeys'
 import DayPick from './DayPick.vue'
@@ -23,6 +24,7 @@ defineProps<{
 }>()
 const text = defineModel<string>({ default: '' })
 const id = useId()
+const example = useExampleDay()
 const input = useTemplateRef('input')
 defineExpose({ focus: () => input.value?.focus() })
 </script>
@@ -37,7 +39,7 @@ defineExpose({ focus: () => input.value?.focus() })
         v-model="text"
         :type="secret ? 'password' : 'text'"
         :autocomplete="secret ? `${secret}-password` : code ? 'one-time-code' : 'off'"
-        :placeholder="hint"
+        :placeholder="day ? example : hint"
         :kind="kind"
         :lines="lines"
         :disabled="disabled"

@@ -4,8 +4,10 @@ import { useI18n } from 'vue-i18n'
 import type { Schemas } from '../api/client'
 import { useEdits } from '../state/edits'
 import { useSession } from '../state/session'
+import { useDays } from '../state/times'
 import TypeOnce from '../typing/TypeOnce.vue'
 import DayPick from './DayPick.vue'
+import DoubtNote from './DoubtNote.vue'
 
 /** Items of a preparation list: ticked, given to someone, dated. Ticks feed gate rule G13. */
 type Task = Schemas['PreparationTaskAnswer']
@@ -28,6 +30,8 @@ const placeOf = ({ item, forJob }: Task) => ({
   within: props.job,
 })
 const textOf = (task: Task, field: string, kept: string) => edits.textOf(placeOf(task), field, kept)
+const days = useDays()
+const dueOf = (task: Task) => textOf(task, 'dueOn', days(task.dueOn))
 const isTicked = (task: Task) => textOf(task, 'done', task.done || task.contradicted ? 'yes' : 'no') === 'yes'
 const fault = computed(() => props.tasks.map((task) => edits.faultAt(placeOf(task))).find(Boolean) ?? '')
 
@@ -54,17 +58,24 @@ const tick = (task: Task, on: boolean) => change(task, { done: on ? 'yes' : 'no'
           />
           <TypeOnce
             class="day"
-            :text="textOf(task, 'dueOn', task.dueOn ?? '')"
+            :text="dueOf(task)"
             :disabled="!mayPlan"
             :aria-label="t('survey.prepare.whenFor', { item: t(`window.prepItem.${task.item}`) })"
             @change="change(task, { dueOn: $event })"
           />
           <DayPick
             class="no-print"
-            :day="textOf(task, 'dueOn', task.dueOn ?? '')"
+            :day="dueOf(task)"
+            :kept="task.dueOn"
             :label="t('survey.prepare.whenFor', { item: t(`window.prepItem.${task.item}`) })"
             :disabled="!mayPlan"
             @pick="change(task, { dueOn: $event })"
+          />
+          <DoubtNote
+            class="no-print"
+            :doubt="edits.doubtAt(placeOf(task), 'dueOn')"
+            @other="change(task, { dueOn: $event })"
+            @right="edits.right(placeOf(task), 'dueOn')"
           />
         </span>
       </li>

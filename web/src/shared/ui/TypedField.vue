@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { useId } from 'vue'
+import { computed, useId } from 'vue'
+import { useDays, useExampleDay } from '../state/times'
 import type { Typed } from '../state/typed'
 import TypeIn from '../typing/TypeIn.vue'
 import { kindOf } from '../typing/fieldKeys'
@@ -28,7 +29,11 @@ function pick(value = '') {
   props.typed.type(props.field, value)
   keep()
 }
-const keep = () => void props.typed.commit(props.field, props.kept)
+const days = useDays()
+const example = useExampleDay()
+// A day stands in its field as this reader writes it.
+const shown = computed(() => (props.day ? days(props.kept) : props.kept))
+const keep = () => void props.typed.commit(props.field, shown.value)
 
 function enter(event: KeyboardEvent) {
   if (props.lines) return
@@ -65,9 +70,9 @@ function back(event: KeyboardEvent) {
         :kind="kindOf(field)"
         :lines="lines"
         :data-draft="typed.drafts.value[field] === undefined ? 'no' : 'yes'"
-        :model-value="typed.text(field, kept)"
+        :model-value="typed.text(field, shown)"
         :disabled="disabled"
-        :placeholder="hint"
+        :placeholder="day ? example : hint"
         :aria-invalid="!!typed.faults.value[field]"
         :aria-describedby="`${id}-note`"
         @update:model-value="typed.type(field, $event)"
@@ -77,7 +82,8 @@ function back(event: KeyboardEvent) {
       />
       <DayPick
         v-if="day"
-        :day="typed.text(field, kept)"
+        :day="typed.text(field, shown)"
+        :kept="kept"
         :label="label"
         :disabled="disabled"
         @pick="typed.put({ [field]: $event })"
@@ -88,7 +94,7 @@ function back(event: KeyboardEvent) {
       v-if="typed.meetingAt(field)"
       :label="label"
       :meeting="typed.meetingAt(field)!"
-      :say="(text) => options?.find((one) => one.value === text)?.text ?? text"
+      :say="(text) => options?.find((one) => one.value === text)?.text ?? (day ? days(text) : text)"
       @decide="typed.decide(field, $event)"
     />
     <DoubtNote :doubt="typed.doubtOf(field)" @other="typed.put({ [field]: $event })" @right="typed.right(field)" />

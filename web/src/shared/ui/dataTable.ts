@@ -23,5 +23,5 @@ export const vHeadsLine: Directive<HTMLElement, boolean> = {
   },
 }
 
-/** Up to so many columns a table fits a phone as it is. */
-export const FITS_A_PHONE = 3
+/** Up to so many columns a table fits a phone, or a tablet held upright, as it is. */
+export const FITS = { phone: 3, tablet: 8 } as const

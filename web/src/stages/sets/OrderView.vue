@@ -71,7 +71,6 @@ const findings = computed(() => (answer.value?.lines ?? []).flatMap((line) => li
         field="workDate"
         :label="t('price.workDate')"
         :kept="answer.workDate ?? ''"
-        :hint="t('price.dateHint')"
         :disabled="!session.may('edit')"
         day
       />

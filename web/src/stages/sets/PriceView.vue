@@ -83,7 +83,6 @@ const isPast = computed(() => !!answer.value?.workDate && answer.value.workDate 
           field="workDate"
           :label="t('price.workDate')"
           :kept="answer.workDate ?? ''"
-          :hint="t('price.dateHint')"
           day
           :disabled="!mayEdit"
         />
