@@ -36,6 +36,35 @@ public sealed class ChooseTests(Product product)
     }
 
     [Fact]
+    public async Task What_is_planned_stays_as_it_was_chosen_until_what_the_system_has_today_is_adopted()
+    {
+        var client = product.WithToken();
+        var (_, wall) = await WallAsync(client);
+        var bare = await client.GetJsonAsync($"/api/surfaces/{wall}/choose");
+        bare["planned"]!.AsArray().ShouldBeEmpty();
+        var two = Candidate(bare, "closedThenOpen").Text("id");
+        var (_, chosen) = await PickAsync(client, wall, bare, two);
+        var first = LayersOf(chosen["planned"]!);
+        first.ShouldBe(LayersOf(Candidate(chosen, "closedThenOpen")["layers"]!));
+
+        // A thinner flash set on the section's page is what is planned from then on.
+        var (status, moved) = await client.SendJsonAsync(
+            HttpMethod.Patch,
+            $"/api/surfaces/{wall}",
+            Asking.Typed(chosen["version"]!.GetValue<uint>(), "us", ("thickness", "2 1/4 in"))
+        );
+        status.ShouldBe(200, moved.ToJsonString());
+        var thinner = await client.GetJsonAsync($"/api/surfaces/{wall}/choose");
+        LayersOf(thinner["planned"]!).ShouldBe([("Marl CC-20", 0.05715), first.Last()]);
+        LayersOf(Candidate(thinner, "closedThenOpen")["layers"]!).ShouldBe(first);
+        (_, var adopted) = await PickAsync(client, wall, thinner, two);
+        LayersOf(adopted["planned"]!).ShouldBe(first);
+
+        static IEnumerable<(string Name, double Metres)> LayersOf(JsonNode layers) =>
+            layers.AsArray().Select(layer => (layer!.Text("name"), Math.Round(layer!["thickness"]!.Number("amount"), 9))).ToList();
+    }
+
+    [Fact]
     public async Task A_choice_made_on_an_old_version_is_answered_with_the_newer_one()
     {
         var client = product.WithToken();

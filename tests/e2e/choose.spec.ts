@@ -81,6 +81,29 @@ test('depth and indoor humidity turn the choice, and the flip points said so', a
   expect(await page.locator('article').allTextContents()).not.toEqual(turned)
 })
 
+test('a plan that is no longer what the system would have today is told, and one step adopts it', async ({ page }) => {
+  await signIn(page)
+  const at = await wall(page, 'Drifting')
+  await page.goto(`/jobs/${at.job}/choose/${at.surface}`)
+  await page.locator('article.advised').getByRole('button', { name: 'Choose this' }).click()
+  await expect(page.getByText(/^Chosen: .*, chosen by/)).toBeVisible()
+  await expect(page.getByText('Planned:')).toHaveCount(0)
+  const thickness = async () =>
+    (await (await page.request.get(`/api/surfaces/${at.surface}/section`)).json()).thickness.us as string
+  const chosen = await thickness()
+
+  await page.goto(`/jobs/${at.job}/section/${at.surface}`)
+  const field = page.getByLabel('Thickness', { exact: true })
+  await field.fill('1 in')
+  await field.press('Enter')
+  await expect.poll(thickness).toBe('1 in')
+  await page.goto(`/jobs/${at.job}/choose/${at.surface}`)
+  await expect(page.getByText(/^Planned: .* 1 in\b.*By today.s figures: /)).toContainText(chosen)
+  await page.getByRole('button', { name: 'Use today’s' }).click()
+  await expect(page.getByText('Planned:')).toHaveCount(0)
+  expect(await thickness()).toBe(chosen)
+})
+
 test('nothing is advised before a place is named, and the place is one step away', async ({ page }) => {
   await signIn(page)
   const at = await wall(page, 'Placeless')

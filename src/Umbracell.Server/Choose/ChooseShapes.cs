@@ -16,6 +16,10 @@ public sealed record ChoiceOfSurface
 
     public required string? ChosenKind { get; init; }
 
+    /// <summary>What is planned to be put in, outermost first, then boards; none where nothing is chosen. It may differ from what the
+    /// chosen system would have today: thicknesses are kept as they were chosen, or as the section's page set them since.</summary>
+    public required IReadOnlyList<CandidateLayer> Planned { get; init; }
+
     public required string? ChosenBy { get; init; }
 
     public required DateTimeOffset? ChosenAt { get; init; }

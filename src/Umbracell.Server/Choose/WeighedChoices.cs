@@ -3,8 +3,10 @@ using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Choosing;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
+using Umbracell.Questions;
 using Umbracell.Questions.Answers;
 using Umbracell.Questions.Choose;
+using Umbracell.Questions.Section;
 using Umbracell.Server.Access;
 using Umbracell.Server.Problems;
 using Umbracell.Server.Sheets;
@@ -40,6 +42,7 @@ internal sealed class WeighedChoices(SurfaceReader reader, SheetLibrary library,
             Answer = user.May(Right.Price) ? weighed.Answer : weighed.Answer.WithoutMoney(),
             ChosenId = chosen?.Id,
             ChosenKind = (surface.System?.Kind ?? chosen?.Kind) is { } kind ? Vocabulary.KeyOf(kind) : null,
+            Planned = chosen is null ? [] : Planned(surface, weighed, await library.SuppliesAsync()),
             ChosenBy = surface.System?.ChosenBy,
             ChosenAt = surface.System?.ChosenAt,
             Overrides = surface.System?.Overrides ?? [],
@@ -54,6 +57,12 @@ internal sealed class WeighedChoices(SurfaceReader reader, SheetLibrary library,
             Version = surface.Version,
             JobVersion = job.Version,
         };
+    }
+
+    private static IReadOnlyList<CandidateLayer> Planned(Surface surface, WeighedChoice weighed, Supplies supplies)
+    {
+        var planned = SectionQuestions.Case(KeptSystems.Of(surface).In(ChoiceQuestions.Bare(weighed.Question)), supplies);
+        return [.. SystemLayers.Of(planned), .. SystemLayers.Boards(planned, weighed.Choice.Case.Section)];
     }
 
     /// <summary>A surface with its job, its firm and its systems.</summary>

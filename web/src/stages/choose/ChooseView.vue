@@ -16,6 +16,7 @@ import CandidateLane from './CandidateLane.vue'
 import ChoiceSide from './ChoiceSide.vue'
 import CompareSheet from './CompareSheet.vue'
 import FlipStrip from './FlipStrip.vue'
+import PlanDrift from './PlanDrift.vue'
 import { useCandidateText } from '@/shared/figures/candidateText'
 import { useChooseDesk, type Candidate } from './useChooseDesk'
 
@@ -43,6 +44,7 @@ const excluded = computed(() => answer.value?.candidates.filter((one) => one.exc
 const byId = (id: string | null | undefined) => answer.value?.candidates.find((one) => one.id === id) ?? null
 const advised = computed(() => byId(answer.value?.advisedId))
 const other = computed(() => byId(answer.value?.otherSchoolId))
+const chosen = computed(() => byId(choice.data.value?.chosenId))
 function sayMeeting(text: string) {
   const system = text.includes('\n') && byId(choiceIn(text)[0])
   return system ? words.kind(system.kind) : text.trim()
@@ -153,6 +155,13 @@ const costOf = (candidate: Candidate) => (candidate.cost ? reader.print(candidat
             })
           }}
         </p>
+        <PlanDrift
+          v-if="chosen"
+          :planned="choice.data.value.planned"
+          :chosen="chosen"
+          :may-adopt="mayEdit && !chosen.excluded"
+          @adopt="desk.pick(chosen)"
+        />
         <p v-if="choice.data.value.chosenKind" class="chosen">
           {{
             choice.data.value.chosenBy

@@ -9,6 +9,7 @@ import { useWorkings } from '@/shared/state/workings'
 import CandidateLane from './CandidateLane.vue'
 import CandidateWhy from './CandidateWhy.vue'
 import FlipStrip from './FlipStrip.vue'
+import PlanDrift from './PlanDrift.vue'
 import ScoreBar from './ScoreBar.vue'
 import { notFirst } from './notFirst'
 import type { Candidate } from './useChooseDesk'
@@ -169,6 +170,29 @@ describe('why a system is not the first', () => {
   it('stands on its card, and on that of the first nothing', () => {
     expect(lane(scored('b', 0.6, 0.1), { first }).text()).toContain('Not first: worse in cost and quiet.')
     expect(lane(first, { first }).text()).not.toContain('Not first')
+  })
+})
+
+describe('what is planned', () => {
+  const layer = (us: string, metres: number) => ({ ...candidate().layers[0]!, thickness: figure(metres, us, us) })
+  const drift = (planned: Candidate['layers'], mayAdopt = true) =>
+    mount(PlanDrift, { props: { planned, chosen: candidate(), mayAdopt }, global: { plugins: [i18n] } })
+
+  it('is set against what the system would have today, which one step adopts', async () => {
+    const screen = drift([layer('5 in', 0.127)])
+    expect(screen.text()).toMatch(/Planned: Fleece OC-5 5 in.*Fleece OC-5 5 1\/2 in/)
+    await screen.get('button').trigger('click')
+    expect(screen.emitted('adopt')).toHaveLength(1)
+    expect(
+      drift([layer('5 in', 0.127)], false)
+        .find('button')
+        .exists(),
+    ).toBe(false)
+  })
+
+  it('is not told where it reads the same, or where nothing is planned', () => {
+    expect(drift([layer('5 1/2 in', 0.13972)]).text()).toBe('')
+    expect(drift([]).text()).toBe('')
   })
 })
 
