@@ -8,6 +8,9 @@ public static class StandardAtmosphere
     /// <summary>Least altitude at which the formula holds, m.</summary>
     public const double LowestMetres = -500;
 
+    /// <summary>Pressure at sea level.</summary>
+    public static readonly Pressure SeaLevel = Pressure.FromPascals(101_325);
+
     /// <summary>Greatest altitude at which the formula holds, m.</summary>
     public const double HighestMetres = 11_000;
 
@@ -17,6 +20,6 @@ public static class StandardAtmosphere
     public static Pressure PressureAt(Length altitude)
     {
         QuantityRangeException.Within(nameof(altitude), altitude.Metres, LowestMetres, HighestMetres, Dimension.Altitude);
-        return Pressure.FromPascals(101_325 * Math.Pow(1 - 2.25577e-5 * altitude.Metres, 5.2559));
+        return Pressure.FromPascals(SeaLevel.Pascals * Math.Pow(1 - 2.25577e-5 * altitude.Metres, 5.2559));
     }
 }

@@ -110,6 +110,9 @@ public sealed record FanTest
     /// <summary>Air density the coefficient is brought to, kg/m³: 20 °C, 101,325 Pa, dry.</summary>
     public const double ReferenceDensity = 1.2041;
 
+    /// <summary>Temperature of that air.</summary>
+    public static readonly Temperature ReferenceAir = Temperature.FromCelsius(20);
+
     /// <summary>Pressure the leakage area is stated at, Pa.</summary>
     public const double LeakageAreaPressure = 4;
 
@@ -234,7 +237,7 @@ public sealed record FanTest
                     ]
                     : [new("C", "flowCoefficient", new(c, Dimension.AirFlow)), new("n", "flowExponent", Figure.Number(line.Slope))],
                 new(flow.Value, Dimension.AirFlow),
-                single ? Citations.FanSinglePoint : Citations.FanRegression
+                single ? Citations.FanSinglePoint : Citations.FanRegression(ReferenceAir, StandardAtmosphere.SeaLevel)
             ),
         };
     }

@@ -9,7 +9,8 @@ public static class CondensationRules
     public static readonly Rule Roof = new Rule("condensationRoof", Stage.Choose, Basis.ModelCode)
         .Ends("holds", "measured limit margin", "zone")
         .Ends("warmDeck", "measured limit margin deck", "zone")
-        .Ends("tooLittle notClassTwo classOneInside shinglesNeedSpace", "measured limit margin", "zone");
+        .Ends("tooLittle notClassTwo classOneInside", "measured limit margin", "zone")
+        .Ends("shinglesNeedSpace", "measured limit margin space", "zone");
 
     /// <summary>The table for framed walls.</summary>
     public static readonly Rule Wall = new Rule("condensationWall", Stage.Choose, Basis.ModelCode)

@@ -41,6 +41,9 @@ internal static class RoofTable
         );
     }
 
+    // IRC R806.5: vented by an air space of a quarter of an inch.
+    private static readonly Length UnderShingles = Length.FromInches(0.25);
+
     public static Finding Judge(SectionCase section, Covering covering, Temperature? coldestDeck)
     {
         var zone = section.ClimateZone!;
@@ -63,7 +66,10 @@ internal static class RoofTable
             Limit = least.ToFigure(),
             Margin = new(r.SquareMetreKelvinsPerWatt - least.SquareMetreKelvinsPerWatt, Dimension.Resistance),
             Words = new Dictionary<string, Said> { ["zone"] = zone },
-            Figures = coldestDeck is { } t ? new Dictionary<string, Figure> { ["deck"] = t.ToFigure() } : new(),
+            Figures =
+                name == "shinglesNeedSpace" ? new Dictionary<string, Figure> { ["space"] = UnderShingles.ToThickness() }
+                : coldestDeck is { } t ? new Dictionary<string, Figure> { ["deck"] = t.ToFigure() }
+                : new(),
         };
     }
 

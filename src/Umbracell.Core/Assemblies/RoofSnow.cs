@@ -10,6 +10,8 @@ namespace Umbracell.Core.Assemblies;
 /// <param name="Working">How it follows.</param>
 public sealed record RoofSnow(Length Depth, Temperature MeltsFrom, Working Working)
 {
+    private static readonly Density Settled = Density.FromKilogramsPerCubicMetre(250);
+
     /// <summary>Conductivity of settled snow of 250 kg/m³, W/(m·K): 0.138 − 1.01 ρ + 3.233 ρ² with ρ in g/cm³.</summary>
     private const double SettledSnow = 0.138 - 1.01 * 0.25 + 3.233 * 0.25 * 0.25;
 
@@ -50,7 +52,7 @@ public sealed record RoofSnow(Length Depth, Temperature MeltsFrom, Working Worki
                     new("s", "share", Figure.Number(share)),
                 ],
                 from.ToFigure(),
-                Citations.SettledSnow
+                Citations.SettledSnow(Settled, ThermalConductivity.FromSi(SettledSnow))
             )
         );
     }

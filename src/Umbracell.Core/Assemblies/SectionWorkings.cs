@@ -48,7 +48,7 @@ internal static class SectionWorkings
                     new("M", "foamPermeance", study.FillPermeance.ToFigure()),
                 ],
                 new(study.FillPermeance.EquivalentAirThickness.Metres, Dimension.Span),
-                Citations.EquivalentAir
+                Citations.EquivalentAir(Quantities.Permeance.StillAirPermeability)
             ),
             ["drive"] = new(
                 "drive",
@@ -118,7 +118,7 @@ internal static class SectionWorkings
                     new("t_rated", "battNominal", batt.Batt.Nominal.ToThickness()),
                 ],
                 batt.Resistance.ToFigure(),
-                Citations.PressedFibre
+                Citations.PressedFibre(Materials.Batt.StatedAt)
             ),
             SlabFill slab => LayerR(slab.Layer),
             _ => throw new ArgumentOutOfRangeException(nameof(layer)),

@@ -9,6 +9,8 @@ namespace Umbracell.Core.Choosing;
 internal static class Cautions
 {
     private static readonly Length BandJoistRelief = Length.FromInches(3.25);
+    private static readonly Density Lightest = Density.FromPoundsPerCubicFoot(0.5),
+        Densest = Density.FromPoundsPerCubicFoot(2.0);
 
     public static IEnumerable<Finding> Of(ChoiceCase choice, Weighed w)
     {
@@ -83,8 +85,8 @@ internal static class Cautions
         if (
             w.Section.Kind == SurfaceKind.BandJoist
             && w.Section.Fill is [FoamFill { Sheet: { FlameSpread: <= 25, SmokeDeveloped: <= 450 } sheet } only]
-            && sheet.CoreDensity.KilogramsPerCubicMetre <= Density.FromPoundsPerCubicFoot(2.0).KilogramsPerCubicMetre + 1e-9
-            && sheet.CoreDensity.KilogramsPerCubicMetre >= Density.FromPoundsPerCubicFoot(0.5).KilogramsPerCubicMetre - 1e-9
+            && sheet.CoreDensity.KilogramsPerCubicMetre <= Densest.KilogramsPerCubicMetre + 1e-9
+            && sheet.CoreDensity.KilogramsPerCubicMetre >= Lightest.KilogramsPerCubicMetre - 1e-9
         )
         {
             var thin = only.Thickness <= BandJoistRelief;
@@ -92,7 +94,7 @@ internal static class Cautions
                 ChoiceRules.Barrier,
                 thin ? "bandRelief" : "bandTooThick",
                 thin ? Verdict.Clear : Verdict.Care,
-                Citations.BandJoistException
+                Citations.BandJoistException(BandJoistRelief, Lightest, Densest)
             )
             {
                 Measured = only.Thickness.ToThickness(),

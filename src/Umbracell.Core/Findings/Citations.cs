@@ -12,14 +12,12 @@ public static class Citations
 #pragma warning disable CS1591
     public static Citation AirColumns { get; } = Of();
     public static Citation FanSinglePoint { get; } = Of();
-    public static Citation FanRegression { get; } = Of();
     public static Citation FanValidity { get; } = Of();
     public static Citation ResistanceShares { get; } = Of();
     public static Citation SteadyDiffusion { get; } = Of();
     public static Citation BufferBalance { get; } = Of();
     public static Citation WallTable { get; } = Of();
     public static Citation RoofTable { get; } = Of();
-    public static Citation SlabConduction { get; } = Of();
     public static Citation DoorWeight { get; } = Of();
     public static Citation InPlaceDensity { get; } = Of();
     public static Citation FilmsIso6946 { get; } = Of();
@@ -38,7 +36,6 @@ public static class Citations
     public static Citation MonthlyVapour { get; } = Of();
     public static Citation MonthlySurface { get; } = Of();
     public static Citation MonthlyMeans { get; } = Of();
-    public static Citation SettledSnow { get; } = Of();
     public static Citation SealedBoard { get; } = Of();
     public static Citation VapourClassOfZone { get; } = Of();
     public static Citation ParallelAndMean { get; } = Of();
@@ -47,7 +44,6 @@ public static class Citations
     public static Citation NoTarget { get; } = Of();
     public static Citation NoDepth { get; } = Of();
     public static Citation DepthRule { get; } = Of();
-    public static Citation PressedFibre { get; } = Of();
     public static Citation TemperatureFactor { get; } = Of();
     public static Citation LayersAndAirSpace { get; } = Of();
     public static Citation LayersInSeries { get; } = Of();
@@ -56,14 +52,12 @@ public static class Citations
     public static Citation CombinedMethod { get; } = Of();
     public static Citation WithoutFoam { get; } = Of();
     public static Citation DepthLeft { get; } = Of();
-    public static Citation EquivalentAir { get; } = Of();
     public static Citation VapourOfBothSides { get; } = Of();
     public static Citation LiftsOfEachFoam { get; } = Of();
     public static Citation Priorities { get; } = Of();
     public static Citation CostPerSquareMetre { get; } = Of();
     public static Citation CandidateCost { get; } = Of();
     public static Citation ThermalBarrier { get; } = Of();
-    public static Citation BandJoistException { get; } = Of();
     public static Citation WeatherSide { get; } = Of();
     public static Citation GroundContact { get; } = Of();
     public static Citation OpenLeak { get; } = Of();
@@ -99,14 +93,11 @@ public static class Citations
     public static Citation OpeningsWithin { get; } = Of();
     public static Citation AreaByGeometry { get; } = Of();
     public static Citation BalloonFraming { get; } = Of();
-    public static Citation CrewLearning { get; } = Of();
     public static Citation CrewDepths { get; } = Of();
     public static Citation LotsMixed { get; } = Of();
     public static Citation DrumsUsable { get; } = Of();
     public static Citation DrumsByLot { get; } = Of();
     public static Citation BlanketHours { get; } = Of();
-    public static Citation HotRoom { get; } = Of();
-    public static Citation LumpedDrum { get; } = Of();
     public static Citation ShavedFlush { get; } = Of();
     public static Citation DepthReadings { get; } = Of();
     public static Citation AreaTimesDepth { get; } = Of();
@@ -121,7 +112,6 @@ public static class Citations
     public static Citation ColdRoutes { get; } = Of();
     public static Citation HeatingUp { get; } = Of();
     public static Citation WarmedAsOne { get; } = Of();
-    public static Citation BuildingHeat { get; } = Of();
     public static Citation OpenFlame { get; } = Of();
     public static Citation KitOrRig { get; } = Of();
     public static Citation KitRates { get; } = Of();
@@ -171,31 +161,68 @@ public static class Citations
 
     /// <summary>The distance from the dew point, as the firm holds it.</summary>
     public static Citation DewDistance(TemperatureDifference least, TemperatureDifference clear) =>
-        Of("dewDistance") with
-        {
-            Figures = new Dictionary<string, Figure> { ["least"] = least.ToFigure(), ["clear"] = clear.ToFigure() },
-        };
+        With("dewDistance", ("least", least.ToFigure()), ("clear", clear.ToFigure()));
 
     /// <summary>The distance from the dew point below which the gate holds.</summary>
-    public static Citation DewHold(TemperatureDifference least) =>
-        Of("dewHold") with
-        {
-            Figures = new Dictionary<string, Figure> { ["least"] = least.ToFigure() },
-        };
+    public static Citation DewHold(TemperatureDifference least) => With("dewHold", ("least", least.ToFigure()));
 
     /// <summary>How damp the underside of a tight finish may be.</summary>
     /// <param name="greatest">Percent.</param>
     public static Citation FinishUnderside(double greatest) =>
-        Of("finishUnderside") with
-        {
-            Figures = new Dictionary<string, Figure> { ["greatest"] = new(greatest, Dimension.RelativeHumidity) },
-        };
+        With("finishUnderside", ("greatest", new(greatest, Dimension.RelativeHumidity)));
 
     /// <summary>How long readings count.</summary>
-    public static Citation FreshFor(TimeSpan longest) =>
-        Of("freshFor") with
+    public static Citation FreshFor(TimeSpan longest) => With("freshFor", ("longest", Figure.Duration(longest)));
+
+    /// <summary>A fan test of several points, brought to the standard's air.</summary>
+    public static Citation FanRegression(Temperature temperature, Pressure pressure) =>
+        With("fanRegression", ("temp", temperature.ToFigure()), ("pressure", pressure.ToFigure()));
+
+    /// <summary>Heat in the ground about the edge of a slab.</summary>
+    /// <param name="soil">Conductivity of the soil.</param>
+    /// <param name="halfFloor">From the middle of the floor to its edge.</param>
+    /// <param name="foundation">Width of the foundation.</param>
+    public static Citation SlabConduction(ThermalConductivity soil, Length halfFloor, Length foundation) =>
+        With("slabConduction", ("soil", soil.ToFigure()), ("half", halfFloor.ToSpan()), ("foundation", foundation.ToThickness()));
+
+    /// <summary>What lies on a roof when its deck comes to freezing.</summary>
+    public static Citation SettledSnow(Density density, ThermalConductivity conductivity) =>
+        With("settledSnow", ("density", density.ToFigure()), ("k", conductivity.ToFigure()));
+
+    /// <summary>Fibre that is pressed together.</summary>
+    /// <param name="reference">Density its shape is stated at.</param>
+    public static Citation PressedFibre(Density reference) => With("pressedFibre", ("density", reference.ToFigure()));
+
+    /// <summary>The air layer that lets through as much vapour.</summary>
+    /// <param name="air">Permeability of still air, kg/(Pa·s·m).</param>
+    public static Citation EquivalentAir(double air) => With("equivalentAir", ("air", new(air, Dimension.Permeability)));
+
+    /// <summary>Foam left bare at band joists.</summary>
+    public static Citation BandJoistException(Length depth, Density lightest, Density densest) =>
+        With("bandJoistException", ("depth", depth.ToThickness()), ("lightest", lightest.ToFigure()), ("densest", densest.ToFigure()));
+
+    /// <summary>What crews learn from finished jobs.</summary>
+    /// <param name="reference">Foam of the job whose scatter is stated.</param>
+    public static Citation CrewLearning(Figure reference) => With("crewLearning", ("foam", reference));
+
+    /// <summary>Drums warmed in a room.</summary>
+    /// <param name="loss">Of each, W/K.</param>
+    public static Citation HotRoom(double loss) => With("hotRoom", ("loss", new(loss, Dimension.HeatLoss)));
+
+    /// <summary>A drum as one mass, warmed by its blanket.</summary>
+    /// <param name="bare">Loss of a bare drum, W/K.</param>
+    /// <param name="wrapped">Loss of one in its blanket, W/K.</param>
+    public static Citation LumpedDrum(double bare, double wrapped) =>
+        With("lumpedDrum", ("bare", new(bare, Dimension.HeatLoss)), ("wrapped", new(wrapped, Dimension.HeatLoss)));
+
+    /// <summary>Heat a building takes up.</summary>
+    /// <param name="storey">Height by which its floor follows from its volume.</param>
+    public static Citation BuildingHeat(Length storey) => With("buildingHeat", ("storey", storey.ToSpan()));
+
+    private static Citation With(string key, params (string Name, Figure Figure)[] figures) =>
+        Of(key) with
         {
-            Figures = new Dictionary<string, Figure> { ["longest"] = Figure.Duration(longest) },
+            Figures = figures.ToDictionary(f => f.Name, f => f.Figure),
         };
 
     private static Citation Told(string key, params (string Name, string Word)[] words) =>

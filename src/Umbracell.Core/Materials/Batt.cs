@@ -10,10 +10,12 @@ namespace Umbracell.Core.Materials;
 /// <param name="Density">Density at the nominal thickness.</param>
 public sealed record Batt(string Id, Length Nominal, ThermalResistance Rated, Material Material, Density Density)
 {
-    // Heat that shines through fibre, beside what its still air leads, at 10 kg/m³, and how it falls with density. Fitted to the usual
+    /// <summary>Density at which the heat that shines through fibre is stated.</summary>
+    public static readonly Density StatedAt = Density.FromKilogramsPerCubicMetre(10);
+
+    // Heat that shines through fibre, beside what its still air leads, at that density, and how it falls with density. Fitted to the usual
     // compressed-R tables of batts, which it meets within.
     private const double ShinesThrough = 0.42,
-        AtDensity = 10,
         Fall = 1.5;
 
     /// <summary>R in a space: pressed together it keeps a share of its R, the more the lighter it is; loose it keeps all of it.</summary>
@@ -21,7 +23,7 @@ public sealed record Batt(string Id, Length Nominal, ThermalResistance Rated, Ma
     public ThermalResistance ResistanceIn(Length space)
     {
         var share = Math.Clamp(space / Nominal, 0, 1);
-        var loose = ShinesThrough * Math.Pow(AtDensity / Density.KilogramsPerCubicMetre, Fall);
+        var loose = ShinesThrough * Math.Pow(StatedAt.KilogramsPerCubicMetre / Density.KilogramsPerCubicMetre, Fall);
         return Rated * (share * (1 + loose) / (1 + loose * Math.Pow(share, Fall)));
     }
 

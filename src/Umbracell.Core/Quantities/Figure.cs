@@ -109,6 +109,12 @@ public enum Dimension
     /// <summary>Heat loss per kelvin; W/K.</summary>
     HeatLoss,
 
+    /// <summary>Heat taken up per kelvin; J/K. Prints in kilojoules, or Btu, a degree.</summary>
+    HeatCapacity,
+
+    /// <summary>Heat taken up per area and kelvin; J/(m²·K). Prints in kilojoules a square metre, or Btu a square foot, and a degree.</summary>
+    HeatCapacityPerArea,
+
     /// <summary>Heat loss per metre of a member and kelvin; W/(m·K).</summary>
     LinearTransmittance,
 

@@ -216,6 +216,7 @@ public static class QuantityPrinter
                     or Dimension.AirFlow
                     or Dimension.RoomVolume
                     or Dimension.HeatLoss
+                    or Dimension.HeatCapacity
                     or Dimension.Power
                     or Dimension.LeakageArea
                     or Dimension.Heat,
@@ -231,6 +232,7 @@ public static class QuantityPrinter
             (Dimension.FoamPace, _) => 2,
             (Dimension.AreaPace, _) => 1,
             (Dimension.LinearTransmittance, _) => 3,
+            (Dimension.HeatCapacityPerArea, UnitSystem.Metric) => 1,
             _ => 2,
         };
 

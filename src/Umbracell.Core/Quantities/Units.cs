@@ -154,6 +154,15 @@ internal static class Units
 
     // The international-table Btu: 1055.05585262 J (exact); a °F is 5/9 K.
     public static readonly Unit BtuPerHourFahrenheit = new("Btu/h·°F", 1055.05585262 / 3600 * 1.8, 0, [Dimension.HeatLoss]);
+    public static readonly Unit KilojoulePerKelvin = new("kJ/K", 1000, 0, [Dimension.HeatCapacity]);
+    public static readonly Unit BtuPerFahrenheit = new("Btu/°F", 1055.05585262 * 1.8, 0, [Dimension.HeatCapacity]);
+    public static readonly Unit KilojoulePerSquareMetreKelvin = new("kJ/m²·K", 1000, 0, [Dimension.HeatCapacityPerArea]);
+    public static readonly Unit BtuPerSquareFootFahrenheit = new(
+        "Btu/ft²·°F",
+        1055.05585262 * 1.8 / Quantities.Area.SquareMetresPerSquareFoot,
+        0,
+        [Dimension.HeatCapacityPerArea]
+    );
     public static readonly Unit WattPerMetreKelvin = new("W/m·K", 1, 0, [Dimension.LinearTransmittance]);
     public static readonly Unit BtuPerHourFootFahrenheit = new(
         "Btu/h·ft·°F",
@@ -373,6 +382,10 @@ internal static class Units
             (Dimension.AirChanges, _) => PerHour,
             (Dimension.HeatLoss, UnitSystem.Us) => BtuPerHourFahrenheit,
             (Dimension.HeatLoss, _) => WattPerKelvin,
+            (Dimension.HeatCapacity, UnitSystem.Us) => BtuPerFahrenheit,
+            (Dimension.HeatCapacity, _) => KilojoulePerKelvin,
+            (Dimension.HeatCapacityPerArea, UnitSystem.Us) => BtuPerSquareFootFahrenheit,
+            (Dimension.HeatCapacityPerArea, _) => KilojoulePerSquareMetreKelvin,
             (Dimension.LinearTransmittance, UnitSystem.Us) => BtuPerHourFootFahrenheit,
             (Dimension.LinearTransmittance, _) => WattPerMetreKelvin,
             (Dimension.Power, UnitSystem.Us) => BtuPerHour,

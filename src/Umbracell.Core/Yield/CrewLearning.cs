@@ -164,7 +164,7 @@ public sealed class CrewLearning
             "f = exp(" + string.Concat(shown.Select((_, i) => $"w{i + 1} · y{i + 1} + ")) + "rest)",
             terms,
             Figure.Number(Math.Exp(mean)),
-            Citations.CrewLearning
+            Citations.CrewLearning(FoamVolume.FromBoardFeet(FinishedJob.ReferenceBoardFeet).ToFigure())
         );
     }
 

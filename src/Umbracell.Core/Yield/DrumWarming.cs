@@ -102,7 +102,7 @@ public sealed record DrumWarming(WarmingWay? Blankets, WarmingWay? HotRoom)
                     new("t", "warmingTime", Figure.Duration(lead ?? TimeSpan.Zero)),
                 ],
                 Joules(taken + lost),
-                Citations.HotRoom
+                Citations.HotRoom(DrumWarmth.BareLoss)
             )
         );
     }

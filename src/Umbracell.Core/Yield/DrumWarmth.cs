@@ -59,7 +59,7 @@ public sealed record DrumWarmth(SetSide Side, Mass Liquid, Temperature Start, Te
             "drumTime",
             "t = C / UA · ln((T_∞ − T_0) / (T_∞ − T)), T_∞ = T_amb + P / UA",
             [
-                new("C", "drumCapacity", Figure.Number(Capacity / 1000)),
+                new("C", "drumCapacity", new(Capacity, Dimension.HeatCapacity)),
                 new("UA", "drumLoss", new(Loss, Dimension.HeatLoss)),
                 new("P", "blanket", new(Blanket, Dimension.Power)),
                 new("T_amb", "drumAround", Around.ToFigure()),
@@ -67,6 +67,6 @@ public sealed record DrumWarmth(SetSide Side, Mass Liquid, Temperature Start, Te
                 new("T", "drumWanted", wanted.ToFigure()),
             ],
             Figure.Duration(TimeTo(wanted) ?? TimeSpan.Zero),
-            Citations.LumpedDrum
+            Citations.LumpedDrum(BareLoss, WrappedLoss)
         );
 }

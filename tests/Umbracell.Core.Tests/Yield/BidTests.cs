@@ -288,14 +288,14 @@ public sealed class BidTests
         route
             .PreheatWorking.Terms[0]
             .Value.Amount.ShouldBe(
-                120 * 12 + 301 / 3.0 * 110 + MoistAir.DryDensity(Temperature.FromCelsius(-6), space.Pressure) * 1.006 * 301,
-                0.01
+                1000 * (120 * 12 + 301 / 3.0 * 110 + MoistAir.DryDensity(Temperature.FromCelsius(-6), space.Pressure) * 1.006 * 301),
+                10
             );
 
         // Energy: what the heaters gave is in the building or went outdoors; the loss lies between those of its two ends.
         var (given, taken) = (
             80.0 * route.Preheat.TotalHours,
-            route.PreheatWorking.Terms[0].Value.Amount * (route.Heating!.Indoor.Celsius + 6) / 3600
+            route.PreheatWorking.Terms[0].Value.Amount / 1000 * (route.Heating!.Indoor.Celsius + 6) / 3600
         );
         (given - taken).ShouldBeInRange(0, route.Heating.Power / 1000 * route.Preheat.TotalHours);
     }

@@ -31,3 +31,24 @@ it.each([
 })
 
 it('raises its voice nowhere', () => expect(holding(/!/)).toEqual([]))
+
+// Figures are printed in the reader's units; a unit written out in a message would be the other reader's.
+const UNIT = new RegExp(
+  String.raw`(?<![\p{L}{])(?:inch(?:es)?|feet|ft[²³]?|board f(?:oo|ee)t|bd ft|°[CF]|psi|psf|lbs?|gal|cfm|Btu\S*|mm|metres?|` +
+    String.raw`millimetres?|m[²³]|kPa|kg\S*|lit(?:re|er)s?|kelvins?|kJ\S*|W/\S+|(?<=\d )(?:in|K|W|m|foot))(?![\p{L}-])`,
+  'iu',
+)
+const OF_ONE_SYSTEM = [
+  // Fields of one system, or of both.
+  /^app\.units\./,
+  /(Hint|lead|Lead)(Metric)?$/,
+  /^survey\.thermal\.fahrenheit$/,
+  /^problem\.field\.inchesOverAFoot$/,
+  // Words for what they are not: the foot of a building, the edition of a code, the bare numbers of a formula.
+  /^figure\./,
+  /^survey\.building\.(winter|summer)Stack$/,
+  /^cited\.(airColumns|crewDepths|roofTable)$/,
+]
+it('writes no unit of one system into a message', () => {
+  expect(holding(UNIT).filter(([path]) => !OF_ONE_SYSTEM.some((one) => one.test(path)))).toEqual([])
+})

@@ -44,7 +44,11 @@ public sealed record SlabEdge
 
     private const int Volumes = 5000;
 
-    private static readonly Citation Source = Citations.SlabConduction;
+    private static readonly Citation Source = Citations.SlabConduction(
+        ThermalConductivity.FromSi(Soil),
+        Length.FromMetres(HalfFloor),
+        Length.FromMetres(FoundationWidth)
+    );
 
     /// <summary>Solves the edge of a case; null for any surface but ground under a slab, without foam, or where the air beyond the edge
     /// is not known.</summary>

@@ -303,7 +303,7 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
             "preheat",
             "t = C / H · ln((T_∞ − T_0) / (T_∞ − T)), T_∞ = T_out + P / H",
             [
-                new("C", "roomCapacity", Figure.Number(capacity / 1000), Capacity(floor, air, capacity)),
+                new("C", "roomCapacity", new(capacity, Dimension.HeatCapacity), Capacity(floor, air, capacity)),
                 new("H", "heatToOutsideAll", new(loss, Dimension.HeatLoss)),
                 new("P", "heaterHas", new(power, Dimension.Power)),
                 new("T_out", "outdoorTemperature", space.Outdoor.ToFigure()),
@@ -321,13 +321,13 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
             "C = A · c_face + A_floor · c_building + C_air",
             [
                 new("A", "treatedArea", c.Treated.ToFigure()),
-                new("c_face", "faceCapacity", Figure.Number(c.FaceCapacity / 1000)),
+                new("c_face", "faceCapacity", new(c.FaceCapacity, Dimension.HeatCapacityPerArea)),
                 new("A_floor", "heatedFloor", Area.FromSquareMetres(floor).ToFigure()),
-                new("c_building", "buildingCapacity", Figure.Number(c.BuildingCapacity / 1000)),
-                new("C_air", "airCapacity", Figure.Number(air / 1000)),
+                new("c_building", "buildingCapacity", new(c.BuildingCapacity, Dimension.HeatCapacityPerArea)),
+                new("C_air", "airCapacity", new(air, Dimension.HeatCapacity)),
             ],
-            Figure.Number(all / 1000),
-            Citations.BuildingHeat
+            new(all, Dimension.HeatCapacity),
+            Citations.BuildingHeat(Length.FromMetres(FloorHeight))
         );
 
     private IEnumerable<Finding> SizeFindings(SpaceHeating air, double has)

@@ -31,7 +31,7 @@ const schools = computed(() => (question.value ? schoolsOf(question.value) : [])
 const firmSchool = computed(() =>
   ['', 'either'].includes(props.choice.firmSchool)
     ? t('choose.school.either')
-    : t(`choose.question.${question.value}.${props.choice.firmSchool}`),
+    : (schools.value.find((one) => one.value === props.choice.firmSchool)?.text ?? ''),
 )
 const followed = computed(() => [
   { value: '', text: t('choose.firmSchool', { school: firmSchool.value }) },
