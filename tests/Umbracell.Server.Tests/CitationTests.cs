@@ -46,6 +46,12 @@ public sealed class CitationTests
         : type == typeof(TemperatureDifference) ? [TemperatureDifference.FromKelvins(3)]
         : type == typeof(TimeSpan) ? [TimeSpan.FromHours(2)]
         : type == typeof(double) ? [80.0]
+        : type == typeof(Temperature) ? [Temperature.FromCelsius(20)]
+        : type == typeof(Pressure) ? [Pressure.FromPascals(101_325)]
+        : type == typeof(Length) ? [Length.FromMetres(0.2)]
+        : type == typeof(Density) ? [Density.FromKilogramsPerCubicMetre(30)]
+        : type == typeof(ThermalConductivity) ? [ThermalConductivity.FromSi(1.5)]
+        : type == typeof(Figure) ? [new Figure(1, Dimension.FoamVolume)]
         : type == typeof(Rule) ? [RuleBook.All[0]]
         : ["words"];
 }

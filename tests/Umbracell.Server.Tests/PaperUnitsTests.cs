@@ -17,7 +17,7 @@ public sealed partial class PaperUnitsTests(Product product)
     [MemberData(nameof(Papers))]
     public async Task A_paper_speaks_the_units_of_its_reader_alone(PaperKind kind, string units)
     {
-        var client = await product.SignedInAsync("owner@ninthacre3.example");
+        var client = await product.SignedInAsync("owner@ninthacre.example");
         var job = await client.DemoJobAsync("ferry house");
         var surface = (await client.GetJsonAsync($"/api/jobs/{job}/surfaces")).AsArray()[0]!.Text("id");
         var systems = (await client.GetJsonAsync($"/api/surfaces/{surface}/choose"))["answer"]!["candidates"]!
@@ -57,12 +57,14 @@ public sealed partial class PaperUnitsTests(Product product)
         (units == "us" ? OfMetric() : OfUs()).Matches(text).Select(found => found.Value);
 
     [GeneratedRegex(
-        @"(?<=\d ?\)?)(?:mm|cm|m|m²|m³|°C|K|kPa|kg|g/m²|W|kW|W/K|W/m²K|m²K/W|ng\S*|l/s|m/s)(?![\p{L}\d²³])|(?<=\()(?:mm|m²|m³|°C|kg)(?=\))"
+        @"(?<=\d ?\)?)(?:mm|cm|m|m²|m³|°C|K|kPa|kg|g/m²|W|kW|W/K|W/m²K|m²K/W|ng\S*|l/s|m/s)(?![\p{L}\d²³])"
+            + @"|(?<=\()(?:mm|m²|m³|°C|kg)(?=\))"
     )]
     private static partial Regex OfMetric();
 
     [GeneratedRegex(
-        @"(?<=\d ?\)?)(?:in|ft|ft²|ft³|bd ft|°F|psi|psf|inHg|lb|lbs|gal|cfm|mph|perm|Btu\S*)(?![\p{L}\d²³])(?! all| the)|(?<=\()(?:in|ft²|bd ft|°F|lb)(?=\))"
+        @"(?<=\d ?\)?)(?:in|ft|ft²|ft³|bd ft|°F|psi|psf|inHg|lb|lbs|gal|cfm|mph|perm|Btu\S*)(?![\p{L}\d²³])(?! all| the)"
+            + @"|(?<=\()(?:in|ft²|bd ft|°F|lb)(?=\))"
     )]
     private static partial Regex OfUs();
 }

@@ -46,6 +46,11 @@ test('the foot of a stage leads to the next surface, to a surface by name and to
   await expect(page).toHaveURL(new RegExp(`section/${surface('Basement walls')}`))
 
   await page.getByRole('button', { name: 'Menu' }).click()
+  await page.getByRole('button', { name: 'Help', exact: true }).click()
+  await expect(page.getByRole('dialog', { name: 'Help: Section' })).toContainText('drag the face of the foam')
+  await page.keyboard.press('Escape')
+
+  await page.getByRole('button', { name: 'Menu' }).click()
   await page.getByRole('button', { name: /^Units/ }).click()
   await page.keyboard.press('Escape')
   await expect(page.getByLabel('Thickness', { exact: true })).toHaveValue(/mm$/)

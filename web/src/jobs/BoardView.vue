@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
+import { useHelpOn } from '../shared/state/help'
 import { useBoard, useChoices } from '../shared/state/job'
 import { useReader } from '../shared/state/reader'
 import { useSession } from '../shared/state/session'
@@ -21,6 +22,7 @@ const reader = useReader()
 const session = useSession()
 const choices = useChoices()
 const board = useBoard(() => props.job)
+useHelpOn(() => 'board')
 
 // A page that lacks something of the job leads here with its form open.
 const wanted = useRoute().query.change

@@ -2,6 +2,7 @@ import { onKeyStroke } from '@vueuse/core'
 import type { ComputedRef, Ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { Schemas } from '../shared/api/client'
+import { useHelp } from '../shared/state/help'
 import { useReader } from '../shared/state/reader'
 import { useUndoKeys } from '../shared/state/undo'
 import { stages } from '../shared/state/stages'
@@ -21,6 +22,7 @@ export function useShortcuts(
   const router = useRouter()
   const route = useRoute()
   const reader = useReader()
+  const aid = useHelp()
 
   const handle = (keys: string | string[], act: (event: KeyboardEvent) => void) =>
     onKeyStroke(keys, (event) => {
@@ -46,6 +48,7 @@ export function useShortcuts(
   handle('k', () => toSurface(-1))
   handle('b', () => void router.push({ name: 'board', params: { job: job() } }))
   handle('u', () => reader.switchUnits())
+  handle('h', () => (aid.shown.value = true))
   handle('?', () => (help.value = true))
   handle('w', (event) => {
     // The figure in focus, or the first of the screen.

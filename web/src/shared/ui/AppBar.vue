@@ -3,6 +3,7 @@ import { useQueryClient } from '@tanstack/vue-query'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
+import { useHelp } from '../state/help'
 import { useReader } from '../state/reader'
 import { useSession } from '../state/session'
 import { isDemoClock, useClock } from '../state/clock'
@@ -21,6 +22,7 @@ defineEmits<{ keys: [] }>()
 // Where the bar has no room for its buttons they are in a sheet from below.
 const BarMenu = defineAsyncComponent(() => import('./BarMenu.vue'))
 const menu = ref(false)
+const help = useHelp()
 const reader = useReader()
 const session = useSession()
 const router = useRouter()
@@ -68,6 +70,7 @@ async function leave() {
     >
       {{ t(`app.theme.${reader.theme}`) }}
     </ElButton>
+    <ElButton v-if="help.topic.value" class="desk" @click="help.shown.value = true">{{ t('help.open') }}</ElButton>
     <ElButton class="desk" @click="$emit('keys')">? {{ t('app.keys') }}</ElButton>
     <ElButton
       v-if="session.person"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
+import { useHelp } from '../state/help'
 import { useReader } from '../state/reader'
 import { useSession } from '../state/session'
 
@@ -11,6 +12,12 @@ const { t } = useI18n()
 const reader = useReader()
 const session = useSession()
 const shown = ref(true)
+const help = useHelp()
+
+function showHelp() {
+  shown.value = false
+  help.shown.value = true
+}
 </script>
 
 <template>
@@ -20,6 +27,7 @@ const shown = ref(true)
     </p>
     <p v-if="time" class="quiet">{{ t('app.demoClock', { time }) }}</p>
     <div class="acts">
+      <ElButton v-if="help.topic.value" type="primary" @click="showHelp">{{ t('help.open') }}</ElButton>
       <ElButton
         :aria-label="t('app.units.switch', { now: t(`app.units.${reader.units}`) })"
         @click="reader.switchUnits()"

@@ -11,6 +11,7 @@ const keys = [
   ['u', 'units'],
   ['w', 'workings'],
   ['/', 'find'],
+  ['h', 'aid'],
   ['?', 'help'],
 ] as const
 </script>

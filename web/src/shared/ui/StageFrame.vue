@@ -7,6 +7,7 @@ import { useBoard } from '../state/job'
 import BehindNote from './BehindNote.vue'
 import { stages, type StageKey } from '../state/stages'
 import VerdictMark from './VerdictMark.vue'
+import { useHelpOn } from '../state/help'
 import { useNarrow } from '../state/narrow'
 
 /**
@@ -17,6 +18,7 @@ const props = defineProps<{ job: string; surface: string; stage: StageKey; wide?
 // On a phone the stages and the surfaces are a sheet from below, opened from the foot of the page.
 const PhoneFoot = defineAsyncComponent(() => import('./PhoneFoot.vue'))
 const isNarrow = useNarrow()
+useHelpOn(() => props.stage)
 const { t } = useI18n()
 const router = useRouter()
 const board = useBoard(() => props.job)
