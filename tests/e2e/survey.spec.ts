@@ -201,6 +201,13 @@ test('a fan test, a thermal picture and a logger file are taken down and read in
   await page.locator('.dots').click({ position: { x: 20, y: 20 } })
   await expect(page.getByLabel('Name of spot 1')).toBeVisible()
   await expect(page.getByRole('cell', { name: /^5\d(\.\d)? °F$/ })).toBeVisible()
+  // By keys alone: the foot of the picture is the warmest, 50 °F and what its rows and columns add.
+  const dots = page.getByRole('application', { name: 'Spots of corner' })
+  await dots.focus()
+  for (let i = 0; i < 10; i++) await dots.press('Shift+ArrowDown')
+  await dots.press('Enter')
+  await expect(page.getByLabel('Name of spot 2')).toBeVisible()
+  await expect(page.getByRole('cell', { name: '70.5 °F' })).toBeVisible()
   await useUnits(page, 'metric')
   await expect(page.getByRole('cell', { name: /^1\d\.\d °C$/ }).first()).toBeVisible()
 

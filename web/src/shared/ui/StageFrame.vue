@@ -120,6 +120,9 @@ const verdictAt = (row: (typeof rows.value)[number]) =>
 .frame.wide {
   grid-template-columns: minmax(0, 1fr);
 }
+.side:not(:has(*)) {
+  display: none;
+}
 .frame.wide .side {
   border-left: 0;
   border-top: 1px solid var(--line);

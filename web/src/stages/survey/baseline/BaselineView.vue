@@ -167,7 +167,7 @@ form {
 }
 .pictures {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(440px, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(440px, 1fr));
   gap: 24px;
   margin: 12px 0;
 }
