@@ -23,6 +23,9 @@ public sealed class RatesTests(Product product)
     [InlineData("openPace", "metric", "4.72", "2,000 bd ft/h", "4.72 m³/h")]
     [InlineData("openPace", "us", "4.72 m3/h", "2,000 bd ft/h", "4.72 m³/h")]
     [InlineData("closedPace", "metric", "1200 bd ft/h", "1,200 bd ft/h", "2.83 m³/h")]
+    [InlineData("heaterKw", "metric", "60 kW", "204,728 Btu/h", "60 kW")]
+    [InlineData("heaterKw", "us", "200 kBtu/h", "200,000 Btu/h", "58.6 kW")]
+    [InlineData("blanket", "metric", "300", "1,024 Btu/h", "300 W")]
     [InlineData("crewHour", "us", "48.5", "¤48.50", "¤48.50")]
     public async Task A_rate_reads_alike_whoever_types_it(string field, string units, string typed, string us, string metric)
     {

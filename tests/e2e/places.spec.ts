@@ -58,7 +58,7 @@ test('a target set of ones own is made, changed and kept from being taken away u
   const name = `County ${Date.now()}`
   await page.getByLabel('Name and edition').first().fill(name)
   await page.getByRole('button', { name: 'Add a set' }).click()
-  const set = page.locator('details', { hasText: name })
+  const set = page.locator('.el-collapse', { hasText: name })
   const cell = set.getByLabel('Framed wall, Zone 5')
   await cell.fill('thin')
   await cell.press('Enter')

@@ -25,7 +25,11 @@ const foreignIn = (text: string, units: keyof typeof FOREIGN) =>
   })
 
 const textOf = async (page: Page) => {
-  await page.evaluate(() => document.querySelectorAll('details').forEach((one) => (one.open = true)))
+  await page.evaluate(() => {
+    document
+      .querySelectorAll<HTMLElement>('.el-collapse-item__header[aria-expanded=false]')
+      .forEach((one) => one.click())
+  })
   return page.locator('body').innerText()
 }
 

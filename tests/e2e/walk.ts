@@ -24,7 +24,7 @@ export const laidOutWrong = (page: Page, least: number) =>
       getComputedStyle(el).display === 'inline' &&
       [...(el.parentElement?.childNodes ?? [])].some((one) => one.nodeType === 3 && one.textContent!.trim().length > 3)
 
-    const taps = 'a[href], button, input, textarea, summary, [role=button], [role=slider]'
+    const taps = 'a[href], button, input, textarea, [role=button], [role=slider]'
     for (const el of document.querySelectorAll<HTMLElement>(taps)) {
       if (!isShown(el) || el.matches(':disabled, [type=hidden]') || sentence(el)) continue
       const isField = el.matches('input, textarea')

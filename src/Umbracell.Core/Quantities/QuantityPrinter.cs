@@ -21,6 +21,9 @@ public static class QuantityPrinter
     /// named (U+00A4). Whoever shows the figure puts the sign in its place.</summary>
     public const string CurrencyMark = "¤";
 
+    // Heaters are sold by the kilowatt; a blanket by the watt.
+    private const double KilowattsFrom = 9_950;
+
     /// <summary>Whole numbers up to here are exact in a double.</summary>
     private const double LargestExact = 9e15;
 
@@ -51,6 +54,7 @@ public static class QuantityPrinter
             (Dimension.Chance, _) when value < 0.5 => "< 1 %",
             (Dimension.Chance, _) when value >= 99.5 => "> 99 %",
             (Dimension.HumidityPoints, _) => Trimmed(value, 1, way) + OneOrMore(value, " point", " points"),
+            (Dimension.Power, UnitSystem.Metric) when Math.Abs(value) >= KilowattsFrom => Trimmed(value / 1000, 1, way) + " kW",
             (Dimension.Money, _) => CurrencyMark + Rounded(figure.Dimension, system, value, way),
             (Dimension.MoneyPerArea or Dimension.MoneyPerBoard, _) => CurrencyMark
                 + Rounded(figure.Dimension, system, value, way)

@@ -173,6 +173,15 @@ internal static class Units
     public static readonly Unit Watt = new("W", 1, 0, [Dimension.Power], "w");
     public static readonly Unit Kilowatt = new("kW", 1000, 0, [Dimension.Power], "kw");
     public static readonly Unit BtuPerHour = new("Btu/h", 1055.05585262 / 3600, 0, [Dimension.Power], "btu/h", "btuh");
+    public static readonly Unit ThousandBtuPerHour = new(
+        "kBtu/h",
+        1000 * 1055.05585262 / 3600,
+        0,
+        [Dimension.Power],
+        "kbtu/h",
+        "kbtuh",
+        "mbh"
+    );
     public static readonly Unit GramPerSquareMetre = new("g/m²", 1e-3, 0, [Dimension.MassPerArea]);
     public static readonly Unit OuncePerSquareFoot = new(
         "oz/ft²",
@@ -291,6 +300,7 @@ internal static class Units
             WattPerKelvin,
             Watt,
             Kilowatt,
+            ThousandBtuPerHour,
             BtuPerHour,
             SquareInch,
             SquareCentimetre,

@@ -70,7 +70,8 @@ internal static class FirmEndpoints
 
     private static readonly FigureRange Day = new(1, 24, Dimension.Number),
         Share = new(0, 95, Dimension.Percent),
-        Kilowatts = new(0, 1e6, Dimension.Power),
+        Heater = new FigureRange(0, 1e6, Dimension.Power).Usually(2_000, 1e6),
+        Blanket = new FigureRange(0, 1e6, Dimension.Power).Usually(0, 5_000),
         Trailer = new(0, 40_000, Dimension.Mass);
 
     private static readonly FigureRange HotRoom = new(15, 60, Dimension.Temperature),
@@ -100,7 +101,7 @@ internal static class FirmEndpoints
         ("profit", Share, r => r.ProfitPercent, (r, v) => r with { ProfitPercent = v }),
         ("tax", Share, r => r.TaxPercent, (r, v) => r with { TaxPercent = v }),
         ("heatKwh", Price, r => r.HeatKilowattHour, (r, v) => r with { HeatKilowattHour = v }),
-        ("heaterKw", Kilowatts, r => r.HeaterKilowatts * 1000, (r, v) => r with { HeaterKilowatts = v / 1000 }),
+        ("heaterKw", Heater, r => r.HeaterKilowatts * 1000, (r, v) => r with { HeaterKilowatts = v / 1000 }),
         ("kitHour", Price, r => r.KitHour, (r, v) => r with { KitHour = v }),
         ("kitSetUpHours", Hours, r => r.KitSetUpHours, (r, v) => r with { KitSetUpHours = v }),
         ("kitPace", Pace, r => OfBoardFeet(r.KitBoardFeetPerHour), (r, v) => r with { KitBoardFeetPerHour = BoardFeet(v) }),
@@ -108,7 +109,7 @@ internal static class FirmEndpoints
         ("hotRoomLoss", HotRoomLoss, r => r.HotRoomLoss, (r, v) => r with { HotRoomLoss = v }),
         ("leadDays", FieldRanges.Days, r => r.LeadDays, (r, v) => r with { LeadDays = v }),
         ("trailer", Trailer, r => r.TrailerKilograms, (r, v) => r with { TrailerKilograms = v }),
-        ("blanket", Kilowatts, r => r.BlanketWatts, (r, v) => r with { BlanketWatts = v }),
+        ("blanket", Blanket, r => r.BlanketWatts, (r, v) => r with { BlanketWatts = v }),
         ("newCovering", PerArea, r => r.NewCoveringPerM2, (r, v) => r with { NewCoveringPerM2 = v }),
     ];
 

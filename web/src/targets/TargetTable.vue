@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import FoldBox from '@/shared/ui/FoldBox.vue'
 import DataTable from '@/shared/ui/DataTable.vue'
 import type { Column } from '@/shared/ui/dataTable'
 import { useWriting } from '@/i18n/writing'
@@ -56,11 +57,13 @@ const columns = computed((): Column<Row>[] => [
 </script>
 
 <template>
-  <details class="set" :open="mayEdit">
-    <summary>
-      <b>{{ set.edition }}</b>
-      <span class="quiet small">{{ t(set.own ? 'targets.own' : 'targets.ships') }}</span>
-    </summary>
+  <FoldBox class="set" :title="set.edition" :opened="mayEdit">
+    <template #title>
+      <span class="named">
+        <b>{{ set.edition }}</b>
+        <span class="quiet small">{{ t(set.own ? 'targets.own' : 'targets.ships') }}</span>
+      </span>
+    </template>
     <p class="fault" role="alert">{{ typed.notice.value }}</p>
     <div v-if="mayEdit" class="head">
       <TypedField :typed="typed" field="name" :label="t('targets.name')" :kept="set.edition" />
@@ -82,20 +85,13 @@ const columns = computed((): Column<Row>[] => [
         </template>
       </template>
     </DataTable>
-  </details>
+  </FoldBox>
 </template>
 
 <style scoped>
 .set {
   border-top: 1px solid var(--line);
   padding: 10px 0;
-}
-summary::before {
-  content: '▸';
-  color: var(--copper);
-}
-.set[open] > summary::before {
-  content: '▾';
 }
 .head {
   display: flex;
@@ -107,7 +103,7 @@ summary::before {
 .head :deep(.field) {
   flex: 1;
 }
-summary {
+.named {
   display: flex;
   align-items: center;
   gap: 14px;

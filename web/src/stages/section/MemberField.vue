@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import FoldBox from '@/shared/ui/FoldBox.vue'
 import { computed, ref, useId, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, ask, type Schemas } from '@/shared/api/client'
@@ -61,8 +62,11 @@ const drawn = computed(() => {
 </script>
 
 <template>
-  <details class="small" @toggle="open = ($event.target as HTMLDetailsElement).open">
-    <summary>{{ t(`section.cell.open.${question.kind === 'underSlab' ? 'slabEdge' : 'member'}`) }}</summary>
+  <FoldBox
+    class="small"
+    :title="t(`section.cell.open.${question.kind === 'underSlab' ? 'slabEdge' : 'member'}`)"
+    @toggle="open = $event"
+  >
     <template v-if="cell && drawn">
       <p class="quiet">{{ t(`section.cell.lead.${cell.kind}`) }}</p>
       <svg
@@ -87,7 +91,7 @@ const drawn = computed(() => {
       </svg>
       <p>{{ t(`section.cell.told.${cell.kind}`, printed) }}</p>
     </template>
-  </details>
+  </FoldBox>
 </template>
 
 <style scoped>

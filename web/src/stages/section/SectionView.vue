@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import FoldBox from '@/shared/ui/FoldBox.vue'
 import type { Schemas } from '@/shared/api/client'
 import DataTable from '@/shared/ui/DataTable.vue'
 import type { Column } from '@/shared/ui/dataTable'
@@ -267,30 +268,28 @@ const pointColumns = computed((): Column<Point>[] => [
           <FigureText :figure="buffer.planned.figure" :working="buffer.planned.working" />
           {{ t('section.bufferPlanned') }}
         </p>
-        <details v-if="answer?.inches.length" class="small">
-          <summary>{{ t('section.inches.title') }}</summary>
+        <FoldBox v-if="answer?.inches.length" class="small" :title="t('section.inches.title')">
           <DataTable
             :label="t('section.inches.title')"
             :columns="inchColumns"
             :rows="answer.inches"
             :by="(line) => line.thickness.amount"
           />
-        </details>
+        </FoldBox>
         <MemberField
           v-if="answer?.figures.memberPsi || desk.question.value.kind === 'underSlab'"
           :question="desk.question.value"
           :thickness-mm="desk.thicknessMm.value"
         />
         <YearPanel v-if="answer" :year="answer.year ?? null" />
-        <details v-if="answer" class="small">
-          <summary>{{ t('section.tableTitle') }}</summary>
+        <FoldBox v-if="answer" class="small" :title="t('section.tableTitle')">
           <DataTable
             :label="t('section.tableTitle')"
             :columns="pointColumns"
             :rows="drawn?.profile ?? []"
             :by="(point) => (drawn?.profile ?? []).indexOf(point)"
           />
-        </details>
+        </FoldBox>
       </template>
     </template>
     <template #side>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import FoldBox from '@/shared/ui/FoldBox.vue'
 import DataTable from '@/shared/ui/DataTable.vue'
 import type { Column } from '@/shared/ui/dataTable'
 import { useWriting } from '@/i18n/writing'
@@ -106,10 +107,9 @@ const columns = computed((): Column<(typeof months.value)[number]>[] => [
       <p class="key small">
         <i class="rh" /> {{ t('section.year.humidity', { place }) }} <i class="lies" /> {{ t('section.year.stored') }}
       </p>
-      <details class="small">
-        <summary>{{ t('section.year.table') }}</summary>
+      <FoldBox class="small" :title="t('section.year.table')">
         <DataTable :label="t('section.year.table')" :columns="columns" :rows="months" :by="(m) => m.key" />
-      </details>
+      </FoldBox>
     </template>
   </section>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import FoldBox from '@/shared/ui/FoldBox.vue'
 import DataTable from '@/shared/ui/DataTable.vue'
 import type { Column } from '@/shared/ui/dataTable'
 import { computed } from 'vue'
@@ -28,8 +29,7 @@ const columns = computed((): Column<(typeof lines.value)[number]>[] => [
 </script>
 
 <template>
-  <details v-if="lines.length" class="small">
-    <summary>{{ t('inchMoney.title') }}</summary>
+  <FoldBox v-if="lines.length" class="small" :title="t('inchMoney.title')">
     <DataTable :label="t('inchMoney.title')" :columns="columns" :rows="lines" :by="(line) => line.thickness.amount">
       <template #further="{ row }">
         {{ reader.print(row.further) }}
@@ -37,7 +37,7 @@ const columns = computed((): Column<(typeof lines.value)[number]>[] => [
       </template>
     </DataTable>
     <p class="quiet">{{ t('inchMoney.note') }}</p>
-  </details>
+  </FoldBox>
 </template>
 
 <style scoped>

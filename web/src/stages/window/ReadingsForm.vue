@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import FoldBox from '@/shared/ui/FoldBox.vue'
 import { useWriting } from '@/i18n/writing'
 import { v7 } from 'uuid'
 import { computed, nextTick, ref } from 'vue'
@@ -54,6 +55,7 @@ const fields = computed(() => [
 ])
 
 // Said of all readings taken down together.
+const aboutIsSaid = computed(() => about.value.some((field) => typed[field] || faults.value[field]))
 const about = computed(() => [
   'instrument',
   'thermometerError',
@@ -126,8 +128,7 @@ async function save() {
       :options="over"
       :disabled="!mayEdit"
     />
-    <details class="about" :open="about.some((field) => typed[field] || faults[field])">
-      <summary>{{ t('window.about') }}</summary>
+    <FoldBox class="about" :title="t('window.about')" :opened="aboutIsSaid">
       <div class="fields">
         <FormField
           v-for="field in about"
@@ -141,7 +142,7 @@ async function save() {
         />
       </div>
       <p v-if="answer.substrateKind === 'wood'" class="small quiet">{{ t('window.correctionLead') }}</p>
-    </details>
+    </FoldBox>
     <div class="go">
       <ElButton type="primary" native-type="submit" :disabled="busy || !mayEdit">{{ t('window.save') }}</ElButton>
       <span role="status" class="small quiet">{{
@@ -155,13 +156,6 @@ async function save() {
 <style scoped>
 .about {
   grid-column: 1 / -1;
-}
-.about summary {
-  cursor: pointer;
-  color: var(--copper);
-  font-weight: 650;
-  min-height: 44px;
-  padding-top: 12px;
 }
 .about .fields {
   display: grid;

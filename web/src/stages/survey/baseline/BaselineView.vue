@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import FoldBox from '@/shared/ui/FoldBox.vue'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, ask, type Schemas } from '@/shared/api/client'
@@ -89,8 +90,7 @@ async function addPicture([file]: File[]) {
         />
         <TakenOff :off="offTest" />
         <p v-if="fan.data.value.tests.length === 0" class="quiet">{{ t('survey.fan.none') }}</p>
-        <details v-if="!locked" class="no-print">
-          <summary>{{ t('survey.fan.new') }}</summary>
+        <FoldBox v-if="!locked" class="no-print" :title="t('survey.fan.new')">
           <form novalidate @submit.prevent="add">
             <div class="points">
               <FormField
@@ -121,7 +121,7 @@ async function addPicture([file]: File[]) {
             <ElButton type="primary" native-type="submit">{{ t('survey.fan.add') }}</ElButton>
             <p class="fault" role="alert">{{ typed.notice.value }}</p>
           </form>
-        </details>
+        </FoldBox>
       </template>
     </section>
     <section>

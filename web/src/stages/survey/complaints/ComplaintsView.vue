@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import FoldBox from '@/shared/ui/FoldBox.vue'
 import DataTable from '@/shared/ui/DataTable.vue'
 import type { Column } from '@/shared/ui/dataTable'
 import { computed, ref } from 'vue'
@@ -116,8 +117,7 @@ const columns = computed((): Column<ReturnType<typeof rows>[number]>[] => [
           </ElButton>
         </header>
         <p v-if="one.words" class="words">{{ one.words }}</p>
-        <details class="no-print">
-          <summary>{{ t('survey.complaints.suspects', { count: one.suspects.length }) }}</summary>
+        <FoldBox class="no-print" :title="t('survey.complaints.suspects', { count: one.suspects.length })">
           <ElCheckbox
             v-for="s in surfaces.data.value"
             :key="s.id"
@@ -127,7 +127,7 @@ const columns = computed((): Column<ReturnType<typeof rows>[number]>[] => [
           >
             {{ s.name }}
           </ElCheckbox>
-        </details>
+        </FoldBox>
         <DataTable
           v-if="rows(one).length"
           :label="t(`complaint.${one.kind}`)"
@@ -172,7 +172,7 @@ header {
 .words {
   font-style: italic;
 }
-details .el-checkbox {
+.el-collapse .el-checkbox {
   margin-right: 20px;
 }
 form {

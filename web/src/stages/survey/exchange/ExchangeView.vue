@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import FoldBox from '@/shared/ui/FoldBox.vue'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, ask, type Schemas } from '@/shared/api/client'
@@ -149,8 +150,7 @@ async function takeBack() {
             t('survey.exchange.sum', { count: found.rows.length, area: reader.print(found.area), faulty: found.faulty })
           }}
         </p>
-        <details v-if="found.skipped.length">
-          <summary>{{ t('survey.exchange.skipped', { count: found.skipped.length }) }}</summary>
+        <FoldBox v-if="found.skipped.length" :title="t('survey.exchange.skipped', { count: found.skipped.length })">
           <ul>
             <li v-for="one in found.skipped" :key="one.number">
               {{
@@ -162,7 +162,7 @@ async function takeBack() {
               }}
             </li>
           </ul>
-        </details>
+        </FoldBox>
         <ImportRows :found="found" :busy="busy" @check="check" />
         <p class="accept">
           <ElButton type="primary" :disabled="!ready || busy" @click="accept">
