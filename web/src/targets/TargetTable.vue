@@ -105,8 +105,9 @@ const columns = computed((): Column<Row>[] => [
 }
 .named {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
-  gap: 14px;
+  gap: 0 14px;
 }
 .along {
   display: block;
