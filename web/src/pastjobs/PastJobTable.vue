@@ -1,13 +1,12 @@
 <script setup lang="ts">
-import DataTable from '@/shared/ui/DataTable.vue'
-import type { Column } from '@/shared/ui/dataTable'
-import { computed } from 'vue'
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
 import { useReader } from '@/shared/state/reader'
 import { useDays } from '@/shared/state/times'
 import TypeIn from '@/shared/typing/TypeIn.vue'
+import DataTable from '@/shared/ui/DataTable.vue'
+import type { Column } from '@/shared/ui/dataTable'
 
 /** Finished jobs line by line; one can be left out with a reason, and counted again. */
 type Job = Schemas['PastJobAnswer']

@@ -1,6 +1,4 @@
 <script setup lang="ts">
-import DataTable from '@/shared/ui/DataTable.vue'
-import type { Column } from '@/shared/ui/dataTable'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
@@ -9,8 +7,10 @@ import { api, ask, type Schemas } from '@/shared/api/client'
 import { useProblems } from '@/shared/figures/problems'
 import { useSession } from '@/shared/state/session'
 import AppBar from '@/shared/ui/AppBar.vue'
+import DataTable from '@/shared/ui/DataTable.vue'
 import PickOne from '@/shared/ui/PickOne.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
+import type { Column } from '@/shared/ui/dataTable'
 import ProgramsPanel from './ProgramsPanel.vue'
 import SecurityBook from './SecurityBook.vue'
 

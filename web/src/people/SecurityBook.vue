@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import DataTable from '@/shared/ui/DataTable.vue'
-import type { Column } from '@/shared/ui/dataTable'
 import { useInfiniteQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, ask } from '@/shared/api/client'
+import DataTable from '@/shared/ui/DataTable.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
+import type { Column } from '@/shared/ui/dataTable'
 
 /** What happened that bears on who may get at what: newest first, earlier pages on demand. */
 const PAGE = 100

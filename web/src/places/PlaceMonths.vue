@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import DataTable from '@/shared/ui/DataTable.vue'
-import type { Column } from '@/shared/ui/dataTable'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
 import { useReader } from '@/shared/state/reader'
+import DataTable from '@/shared/ui/DataTable.vue'
+import type { Column } from '@/shared/ui/dataTable'
 
 /** A place's twelve months: a stroke as high as the mean is warm, and both means beneath it. */
 const props = defineProps<{ place: Schemas['PlaceAnswer'] }>()

@@ -1,23 +1,23 @@
 <script setup lang="ts">
-import DataTable from '@/shared/ui/DataTable.vue'
-import type { Column } from '@/shared/ui/dataTable'
-import { useWriting } from '@/i18n/writing'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import FirmNav from '@/firm/FirmNav.vue'
+import { useWriting } from '@/i18n/writing'
 import { api, ask, type Schemas } from '@/shared/api/client'
 import { useEdits } from '@/shared/state/edits'
 import { useMaterialRefresh, useStock } from '@/shared/state/price'
 import { useReader } from '@/shared/state/reader'
-import { useDays } from '@/shared/state/times'
 import { useSession } from '@/shared/state/session'
 import { useTakeOff } from '@/shared/state/takeOff'
+import { useDays } from '@/shared/state/times'
+import TypeOnce from '@/shared/typing/TypeOnce.vue'
 import AppBar from '@/shared/ui/AppBar.vue'
+import DataTable from '@/shared/ui/DataTable.vue'
 import FindingLine from '@/shared/ui/FindingLine.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import TakenOff from '@/shared/ui/TakenOff.vue'
+import type { Column } from '@/shared/ui/dataTable'
 import StockForm from './StockForm.vue'
-import TypeOnce from '@/shared/typing/TypeOnce.vue'
 
 /** Drums in the store: A and B counted apart, by lot, with their last day. */
 type Lot = Schemas['StockLotAnswer']

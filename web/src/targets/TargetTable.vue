@@ -1,14 +1,14 @@
 <script setup lang="ts">
-import FoldBox from '@/shared/ui/FoldBox.vue'
-import DataTable from '@/shared/ui/DataTable.vue'
-import type { Column } from '@/shared/ui/dataTable'
-import { useWriting } from '@/i18n/writing'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
+import { useWriting } from '@/i18n/writing'
 import type { Schemas } from '@/shared/api/client'
 import { useReader } from '@/shared/state/reader'
 import { useTyped } from '@/shared/state/typed'
+import DataTable from '@/shared/ui/DataTable.vue'
+import FoldBox from '@/shared/ui/FoldBox.vue'
 import TypedField from '@/shared/ui/TypedField.vue'
+import type { Column } from '@/shared/ui/dataTable'
 
 /** One target set: the greatest U by part of the envelope and zone; typed in place where the set is the firm's own. */
 const props = defineProps<{ set: Schemas['TargetSetDetail']; mayEdit: boolean }>()

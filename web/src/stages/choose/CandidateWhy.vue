@@ -1,16 +1,16 @@
 <script setup lang="ts">
-import DataTable from '@/shared/ui/DataTable.vue'
-import type { Column } from '@/shared/ui/dataTable'
-import FigureText from '@/shared/ui/FigureText.vue'
-import { useWriting } from '@/i18n/writing'
 import { computed, ref, useId } from 'vue'
 import { useI18n } from 'vue-i18n'
+import { useWriting } from '@/i18n/writing'
 import { useCitation } from '@/shared/figures/citations'
 import { useFindingText } from '@/shared/figures/findings'
 import { useReader } from '@/shared/state/reader'
-import VerdictMark from '@/shared/ui/VerdictMark.vue'
-import type { Candidate } from './useChooseDesk'
 import TypeIn from '@/shared/typing/TypeIn.vue'
+import DataTable from '@/shared/ui/DataTable.vue'
+import FigureText from '@/shared/ui/FigureText.vue'
+import VerdictMark from '@/shared/ui/VerdictMark.vue'
+import type { Column } from '@/shared/ui/dataTable'
+import type { Candidate } from './useChooseDesk'
 
 /** Why a system stands where it does: parts of its score, opinions on condensation, rules; and a held one overridden with a reason. */
 const props = defineProps<{ candidate: Candidate; mayOverride: boolean }>()

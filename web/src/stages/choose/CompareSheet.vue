@@ -1,15 +1,15 @@
 <script setup lang="ts">
-import DataTable from '@/shared/ui/DataTable.vue'
-import type { Column } from '@/shared/ui/dataTable'
-import { useSession } from '@/shared/state/session'
-import { useWriting } from '@/i18n/writing'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
+import { useWriting } from '@/i18n/writing'
 import { textureOf } from '@/shared/drawing/textures'
+import { useCandidateText } from '@/shared/figures/candidateText'
 import { useFindingText } from '@/shared/figures/findings'
 import { usePapers } from '@/shared/state/papers'
 import { useReader } from '@/shared/state/reader'
-import { useCandidateText } from '@/shared/figures/candidateText'
+import { useSession } from '@/shared/state/session'
+import DataTable from '@/shared/ui/DataTable.vue'
+import type { Column } from '@/shared/ui/dataTable'
 import type { Candidate } from './useChooseDesk'
 
 /** Two systems in one drawing, to one scale, with their figures in plain words: one page for whoever pays. */

@@ -1,17 +1,17 @@
 <script setup lang="ts">
-import DataTable from '@/shared/ui/DataTable.vue'
-import type { Column } from '@/shared/ui/dataTable'
-import { useSession } from '@/shared/state/session'
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { type Schemas } from '@/shared/api/client'
+import { useCandidateText } from '@/shared/figures/candidateText'
 import { useBoard } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
+import { useSession } from '@/shared/state/session'
+import DataTable from '@/shared/ui/DataTable.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import StageFrame from '@/shared/ui/StageFrame.vue'
 import VerdictMark from '@/shared/ui/VerdictMark.vue'
+import type { Column } from '@/shared/ui/dataTable'
 import { linesOf } from './lines'
-import { useCandidateText } from '@/shared/figures/candidateText'
 
 /** Every surface of a job weighed: what is advised, the next best, what would turn it, and the envelope as a whole. */
 const props = defineProps<{ job: string }>()

@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import { useWriting } from '@/i18n/writing'
-import DataTable from '@/shared/ui/DataTable.vue'
-import type { Column } from '@/shared/ui/dataTable'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
+import { useWriting } from '@/i18n/writing'
 import type { Schemas } from '@/shared/api/client'
 import { useReader } from '@/shared/state/reader'
+import DataTable from '@/shared/ui/DataTable.vue'
 import PickField from '@/shared/ui/PickField.vue'
 import VerdictMark from '@/shared/ui/VerdictMark.vue'
+import type { Column } from '@/shared/ui/dataTable'
 import type { Beside } from './useBeside'
 
 /** Picks a system to draw beside the one at hand, and sets the figures of both side by side. */

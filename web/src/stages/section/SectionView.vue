@@ -1,35 +1,33 @@
 <script setup lang="ts">
-import FoldBox from '@/shared/ui/FoldBox.vue'
-import type { Schemas } from '@/shared/api/client'
-import DataTable from '@/shared/ui/DataTable.vue'
-import type { Column } from '@/shared/ui/dataTable'
-import { useWriting } from '@/i18n/writing'
 import { onKeyStroke } from '@vueuse/core'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
+import { useWriting } from '@/i18n/writing'
+import { useCandidateText } from '@/shared/figures/candidateText'
+import { useFieldNames } from '@/shared/figures/fieldNames'
+import { useProblems } from '@/shared/figures/problems'
+import { saidOfFace } from '@/shared/keeping/records/surface'
 import { useBoard, useChoices, useSurfaces } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
 import { useSession } from '@/shared/state/session'
+import TypeIn from '@/shared/typing/TypeIn.vue'
 import FigureText from '@/shared/ui/FigureText.vue'
 import FindingsList from '@/shared/ui/FindingsList.vue'
 import MeetingNote from '@/shared/ui/MeetingNote.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import StageFrame from '@/shared/ui/StageFrame.vue'
-import { useFieldNames } from '@/shared/figures/fieldNames'
-import { useProblems } from '@/shared/figures/problems'
-import { saidOfFace } from '@/shared/keeping/records/surface'
-import { useCandidateText } from '@/shared/figures/candidateText'
 import BesidePanel from './BesidePanel.vue'
+import InchTable from './InchTable.vue'
 import MemberField from './MemberField.vue'
+import ProfileTable from './ProfileTable.vue'
+import SeasonSlider from './SeasonSlider.vue'
 import SectionDrawing from './SectionDrawing.vue'
 import SystemPicker from './SystemPicker.vue'
 import YearPanel from './YearPanel.vue'
-import SeasonSlider from './SeasonSlider.vue'
 import { useLiftsText } from './liftsText'
 import { useBeside } from './useBeside'
 import { useSeason } from './useSeason'
 import { useSectionDesk } from './useSectionDesk'
-import TypeIn from '@/shared/typing/TypeIn.vue'
 
 /** How thick, and in how many lifts: the live section of a surface. */
 const props = defineProps<{ job: string; surface: string }>()
@@ -98,21 +96,6 @@ onKeyStroke(['[', ']'], (event) => {
   event.preventDefault()
   desk.nudge(event.key === ']' ? 1 : -1, event.shiftKey ? 'large' : 'small')
 })
-type Inch = Schemas['SectionAnswer']['inches'][number]
-const inchColumns = computed((): Column<Inch>[] =>
-  (['thickness', 'u', 'cut', 'further'] as const).map((key) => ({
-    key,
-    label: t(`section.inches.${key}`),
-    text: (line) => reader.print(line[key]),
-    figure: key !== 'thickness',
-  })),
-)
-type Point = Schemas['SectionAnswer']['profile'][number]
-const pointColumns = computed((): Column<Point>[] => [
-  { key: 'place', label: t('section.table.place'), text: (point) => t(`material.${point.key}`) },
-  { key: 'temp', label: t('section.table.temp'), text: (point) => reader.print(point.temp), figure: true },
-  { key: 'dew', label: t('section.table.dew'), text: (point) => reader.print(point.dew), figure: true },
-])
 </script>
 
 <template>
@@ -268,28 +251,14 @@ const pointColumns = computed((): Column<Point>[] => [
           <FigureText :figure="buffer.planned.figure" :working="buffer.planned.working" />
           {{ t('section.bufferPlanned') }}
         </p>
-        <FoldBox v-if="answer?.inches.length" class="small" :title="t('section.inches.title')">
-          <DataTable
-            :label="t('section.inches.title')"
-            :columns="inchColumns"
-            :rows="answer.inches"
-            :by="(line) => line.thickness.amount"
-          />
-        </FoldBox>
+        <InchTable v-if="answer?.inches.length" :inches="answer.inches" />
         <MemberField
           v-if="answer?.figures.memberPsi || desk.question.value.kind === 'underSlab'"
           :question="desk.question.value"
           :thickness-mm="desk.thicknessMm.value"
         />
         <YearPanel v-if="answer" :year="answer.year ?? null" />
-        <FoldBox v-if="answer" class="small" :title="t('section.tableTitle')">
-          <DataTable
-            :label="t('section.tableTitle')"
-            :columns="pointColumns"
-            :rows="drawn?.profile ?? []"
-            :by="(point) => (drawn?.profile ?? []).indexOf(point)"
-          />
-        </FoldBox>
+        <ProfileTable v-if="answer" :points="drawn?.profile ?? []" />
       </template>
     </template>
     <template #side>

@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import FoldBox from '@/shared/ui/FoldBox.vue'
-import DataTable from '@/shared/ui/DataTable.vue'
-import type { Column } from '@/shared/ui/dataTable'
-import { useWriting } from '@/i18n/writing'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
+import { useWriting } from '@/i18n/writing'
 import type { Schemas } from '@/shared/api/client'
 import { useFindingText } from '@/shared/figures/findings'
 import { useReader } from '@/shared/state/reader'
+import DataTable from '@/shared/ui/DataTable.vue'
+import FoldBox from '@/shared/ui/FoldBox.vue'
+import type { Column } from '@/shared/ui/dataTable'
 
 /** The year of the section: humidity at the interface of interest, and what condenses and dries, month by month. */
 const props = defineProps<{ year: Schemas['YearAnswer'] | null }>()

@@ -1,17 +1,17 @@
 <script setup lang="ts">
-import DataTable from '@/shared/ui/DataTable.vue'
-import type { Column } from '@/shared/ui/dataTable'
-import { useWriting } from '@/i18n/writing'
 import { computed, onMounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
+import { useWriting } from '@/i18n/writing'
 import type { Schemas } from '@/shared/api/client'
 import { useCandidateText } from '@/shared/figures/candidateText'
 import { useFindingText } from '@/shared/figures/findings'
 import { useAlternatives } from '@/shared/state/price'
 import { useReader } from '@/shared/state/reader'
+import DataTable from '@/shared/ui/DataTable.vue'
 import FigureText from '@/shared/ui/FigureText.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import VerdictMark from '@/shared/ui/VerdictMark.vue'
+import type { Column } from '@/shared/ui/dataTable'
 
 /** What the whole job would cost with every other system on one of its surfaces; equal ones are called alike. */
 const props = defineProps<{ job: string; surface: string }>()

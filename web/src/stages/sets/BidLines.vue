@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import DataTable from '@/shared/ui/DataTable.vue'
-import type { Column } from '@/shared/ui/dataTable'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
 import { useReader } from '@/shared/state/reader'
+import DataTable from '@/shared/ui/DataTable.vue'
 import FigureText from '@/shared/ui/FigureText.vue'
+import type { Column } from '@/shared/ui/dataTable'
 import { useLineNames } from './lineNames'
 
 /** The lines of a bid in the order they add up, each with its working. */

@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import DataTable from '@/shared/ui/DataTable.vue'
-import type { Column } from '@/shared/ui/dataTable'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useColdRoutes } from '@/shared/state/price'
 import { useReader } from '@/shared/state/reader'
+import DataTable from '@/shared/ui/DataTable.vue'
 import FigureText from '@/shared/ui/FigureText.vue'
 import FindingLine from '@/shared/ui/FindingLine.vue'
 import VerdictMark from '@/shared/ui/VerdictMark.vue'
+import type { Column } from '@/shared/ui/dataTable'
 
 /** Ways to spray this surface on a cold day, side by side: sets, hours, heat, money, when it is done, and what speaks against each. */
 const props = defineProps<{ surface: string }>()

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import FoldBox from '@/shared/ui/FoldBox.vue'
-import DataTable from '@/shared/ui/DataTable.vue'
-import type { Column } from '@/shared/ui/dataTable'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useInchLedger } from '@/shared/state/price'
 import { useReader } from '@/shared/state/reader'
+import DataTable from '@/shared/ui/DataTable.vue'
+import FoldBox from '@/shared/ui/FoldBox.vue'
+import type { Column } from '@/shared/ui/dataTable'
 
 /** What each further inch costs and cuts: the first carries the set-up. */
 const props = defineProps<{ surface: string }>()

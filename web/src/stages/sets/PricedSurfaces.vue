@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import DataTable from '@/shared/ui/DataTable.vue'
-import type { Column } from '@/shared/ui/dataTable'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
 import { useReader } from '@/shared/state/reader'
+import DataTable from '@/shared/ui/DataTable.vue'
+import type { Column } from '@/shared/ui/dataTable'
 
 /** The surfaces of a bid: for which temperature and by which way each is priced, and a door to what other systems on it would cost. */
 defineProps<{ job: string; surfaces: readonly Schemas['BidSurfaceAnswer'][]; open: string | null }>()

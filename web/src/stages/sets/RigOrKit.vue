@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import DataTable from '@/shared/ui/DataTable.vue'
-import type { Column } from '@/shared/ui/dataTable'
-import type { Schemas } from '@/shared/api/client'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
+import type { Schemas } from '@/shared/api/client'
 import { useKits } from '@/shared/state/price'
 import { useReader } from '@/shared/state/reader'
+import DataTable from '@/shared/ui/DataTable.vue'
 import FigureText from '@/shared/ui/FigureText.vue'
 import FindingLine from '@/shared/ui/FindingLine.vue'
+import type { Column } from '@/shared/ui/dataTable'
 
 /** This surface from the rig or from hand kits, and the size up to which kits are cheaper. */
 const props = defineProps<{ surface: string }>()

@@ -1,18 +1,18 @@
 <script setup lang="ts">
-import DataTable from '@/shared/ui/DataTable.vue'
-import type { Column } from '@/shared/ui/dataTable'
-import { useWriting } from '@/i18n/writing'
 import { computed, defineAsyncComponent } from 'vue'
 import { useI18n } from 'vue-i18n'
+import { useWriting } from '@/i18n/writing'
 import type { Schemas } from '@/shared/api/client'
 import { useFindingText } from '@/shared/figures/findings'
 import { useProblems } from '@/shared/figures/problems'
 import { useReader } from '@/shared/state/reader'
 import { useTimes } from '@/shared/state/times'
 import { useTyped } from '@/shared/state/typed'
+import DataTable from '@/shared/ui/DataTable.vue'
 import FigureText from '@/shared/ui/FigureText.vue'
 import TypedField from '@/shared/ui/TypedField.vue'
 import VerdictMark from '@/shared/ui/VerdictMark.vue'
+import type { Column } from '@/shared/ui/dataTable'
 
 /** One fan test: its points, the line through them, and what it says of the building. */
 const props = defineProps<{ job: string; test: Schemas['FanTestAnswer']; locked: boolean }>()

@@ -1,15 +1,15 @@
 <script setup lang="ts">
-import DataTable from '@/shared/ui/DataTable.vue'
-import type { Column } from '@/shared/ui/dataTable'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
 import { useSurfaces } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
 import { useTyped } from '@/shared/state/typed'
-import TypedField from '@/shared/ui/TypedField.vue'
-import ThermalDots from './ThermalDots.vue'
 import TypeOnce from '@/shared/typing/TypeOnce.vue'
+import DataTable from '@/shared/ui/DataTable.vue'
+import TypedField from '@/shared/ui/TypedField.vue'
+import type { Column } from '@/shared/ui/dataTable'
+import ThermalDots from './ThermalDots.vue'
 
 /** A thermal picture: its dots in our own scale, spots read off, and the conditions that make it comparable later. */
 const props = defineProps<{ job: string; picture: Schemas['ThermalAnswer']; locked: boolean }>()

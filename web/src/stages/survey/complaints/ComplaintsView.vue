@@ -1,7 +1,4 @@
 <script setup lang="ts">
-import FoldBox from '@/shared/ui/FoldBox.vue'
-import DataTable from '@/shared/ui/DataTable.vue'
-import type { Column } from '@/shared/ui/dataTable'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, ask, type Schemas } from '@/shared/api/client'
@@ -11,13 +8,16 @@ import { useSurfaces } from '@/shared/state/job'
 import { useSession } from '@/shared/state/session'
 import { useComplaints, useSurveyEdits } from '@/shared/state/survey'
 import { useTakeOff } from '@/shared/state/takeOff'
-import TakenOff from '@/shared/ui/TakenOff.vue'
+import DataTable from '@/shared/ui/DataTable.vue'
 import FigureText from '@/shared/ui/FigureText.vue'
+import FoldBox from '@/shared/ui/FoldBox.vue'
+import FormField from '@/shared/ui/FormField.vue'
 import PickField from '@/shared/ui/PickField.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
+import TakenOff from '@/shared/ui/TakenOff.vue'
+import type { Column } from '@/shared/ui/dataTable'
 import SurveyFrame from '../SurveyFrame.vue'
 import BuildingPanel from './BuildingPanel.vue'
-import FormField from '@/shared/ui/FormField.vue'
 
 /** Why they called, the surfaces suspected, and the figures that speak to it: now, and as planned. */
 const props = defineProps<{ job: string }>()

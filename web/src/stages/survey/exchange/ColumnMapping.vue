@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import DataTable from '@/shared/ui/DataTable.vue'
-import type { Column } from '@/shared/ui/dataTable'
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
 import { useChoices } from '@/shared/state/job'
+import DataTable from '@/shared/ui/DataTable.vue'
 import PickOne from '@/shared/ui/PickOne.vue'
+import type { Column } from '@/shared/ui/dataTable'
 
 /** Which column is which field, and in what unit. What is set here is remembered for the next file of the same kind. */
 const props = defineProps<{ found: Schemas['ImportAnswer'] }>()

@@ -1,16 +1,16 @@
 <script setup lang="ts">
-import DataTable from '@/shared/ui/DataTable.vue'
-import type { Column } from '@/shared/ui/dataTable'
-import { useWriting } from '@/i18n/writing'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
+import { useWriting } from '@/i18n/writing'
 import type { Schemas } from '@/shared/api/client'
 import { useCitation } from '@/shared/figures/citations'
 import { useFindingText } from '@/shared/figures/findings'
 import { useReader } from '@/shared/state/reader'
 import { useDrive } from '@/shared/state/survey'
+import DataTable from '@/shared/ui/DataTable.vue'
 import FigureText from '@/shared/ui/FigureText.vue'
 import VerdictMark from '@/shared/ui/VerdictMark.vue'
+import type { Column } from '@/shared/ui/dataTable'
 
 /** Which way vapour is driven in winter and summer, how hard, and what the faces come to. The direction of heat decides nothing. */
 const props = defineProps<{ surface: string; kind: string }>()
