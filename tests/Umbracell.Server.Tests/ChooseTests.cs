@@ -131,27 +131,6 @@ public sealed class ChooseTests(Product product)
     }
 
     [Fact]
-    public async Task The_firms_prices_make_the_cost_and_a_blank_takes_it_away()
-    {
-        var client = product.WithToken();
-        var (_, wall) = await WallAsync(client);
-        double Cost(JsonNode choice) => Candidate(choice, "openCell")["cost"]!["figure"]!.Number("amount");
-        var before = Cost(await client.GetJsonAsync($"/api/surfaces/{wall}/choose"));
-        var (status, firm) = await client.SendJsonAsync(
-            HttpMethod.Patch,
-            "/api/firm",
-            Asking.Typed(null, "us", ("set:fleece-oc-5", "4420"))
-        );
-        status.ShouldBe(200, firm.ToJsonString());
-        Cost(await client.GetJsonAsync($"/api/surfaces/{wall}/choose")).ShouldBeGreaterThan(before);
-        await client.SendJsonAsync(HttpMethod.Patch, "/api/firm", Asking.Typed(null, "us", ("set:fleece-oc-5", "")));
-        var without = Candidate(await client.GetJsonAsync($"/api/surfaces/{wall}/choose"), "openCell");
-        without["cost"].ShouldBeNull();
-        without["pricesMissing"]!.AsArray().Count.ShouldBe(1);
-        await client.SendJsonAsync(HttpMethod.Patch, "/api/firm", Asking.Typed(null, "us", ("set:fleece-oc-5", "2210")));
-    }
-
-    [Fact]
     public async Task Every_surface_of_a_job_is_weighed_with_the_envelope()
     {
         var client = product.WithToken();

@@ -74,36 +74,6 @@ public sealed class PriceTests(Product product)
     }
 
     [Fact]
-    public async Task What_the_firm_has_no_price_for_is_named_and_the_customer_gets_no_paper()
-    {
-        // A foam that no other test prices: they run beside this one.
-        const string sheet = "fleece-oc-8";
-        var client = product.WithToken();
-        var job = await PricedJobs.WallsAsync(client, "Priceless", "2026-07-15", sheet: sheet);
-        var price = await PriceOfAsync(client, sheet);
-        await client.SendJsonAsync(HttpMethod.Patch, "/api/firm", Asking.Typed(null, "us", ($"set:{sheet}", "")));
-        try
-        {
-            var answer = await client.GetJsonAsync($"/api/jobs/{job}/price");
-            answer["bid"]!["missing"]!.AsArray().Select(m => m!.GetValue<string>()).ShouldBe(["Fleece OC-8"]);
-            (await client.GetJsonAsync($"/api/jobs/{job}/board"))["feet"]!["price"].ShouldBeNull();
-            var paper = new { kind = "outerBid", units = "us" };
-            var (status, problem) = await client.SendJsonAsync(HttpMethod.Post, $"/api/jobs/{job}/papers", paper);
-            status.ShouldBe(409);
-            problem.Text("detail").ShouldContain("until every product has a price");
-        }
-        finally
-        {
-            await client.SendJsonAsync(HttpMethod.Patch, "/api/firm", Asking.Typed(null, "us", ($"set:{sheet}", price)));
-        }
-    }
-
-    private static async Task<string> PriceOfAsync(HttpClient client, string sheet) =>
-        (await client.GetJsonAsync("/api/firm"))["rates"]!["sets"]!.AsArray().Single(s => s!.Text("field") == $"set:{sheet}")![
-            "figure"
-        ]!.Text("us");
-
-    [Fact]
     public async Task Drums_are_counted_by_side_and_what_cannot_be_is_named()
     {
         var client = product.WithToken();

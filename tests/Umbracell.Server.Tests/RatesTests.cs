@@ -99,6 +99,58 @@ public sealed class RatesTests(Product product)
         line["amount"]!["figure"]!.Number("amount").ShouldBe(300, 1e-6);
     }
 
+    [Fact]
+    public async Task The_firms_prices_make_the_cost_and_a_blank_takes_it_away()
+    {
+        var client = await product.SignedInAsync(EditedRecords.FirmOwner);
+        var wall = await PricedJobs.SurfaceAsync(client, await PricedJobs.WallsAsync(client, "Priced by the firm", "2026-07-15"));
+        double Cost(JsonNode choice) => OpenCell(choice)["cost"]!["figure"]!.Number("amount");
+        var before = Cost(await client.GetJsonAsync($"/api/surfaces/{wall}/choose"));
+        var (status, firm) = await client.SendJsonAsync(
+            HttpMethod.Patch,
+            "/api/firm",
+            Asking.Typed(null, "us", ("set:fleece-oc-5", "4420"))
+        );
+        status.ShouldBe(200, firm.ToJsonString());
+        Cost(await client.GetJsonAsync($"/api/surfaces/{wall}/choose")).ShouldBeGreaterThan(before);
+        await client.SendJsonAsync(HttpMethod.Patch, "/api/firm", Asking.Typed(null, "us", ("set:fleece-oc-5", "")));
+        var without = OpenCell(await client.GetJsonAsync($"/api/surfaces/{wall}/choose"));
+        without["cost"].ShouldBeNull();
+        without["pricesMissing"]!.AsArray().Count.ShouldBe(1);
+        await client.SendJsonAsync(HttpMethod.Patch, "/api/firm", Asking.Typed(null, "us", ("set:fleece-oc-5", "2210")));
+
+        static JsonNode OpenCell(JsonNode choice) => choice["answer"]!["candidates"]!.AsArray().First(c => c!.Text("kind") == "openCell")!;
+    }
+
+    [Fact]
+    public async Task What_the_firm_has_no_price_for_is_named_and_the_customer_gets_no_paper()
+    {
+        const string sheet = "fleece-oc-8";
+        var client = await product.SignedInAsync(EditedRecords.FirmOwner);
+        var job = await PricedJobs.WallsAsync(client, "Priceless", "2026-07-15", sheet: sheet);
+        var price = await PriceOfAsync(client, sheet);
+        await client.SendJsonAsync(HttpMethod.Patch, "/api/firm", Asking.Typed(null, "us", ($"set:{sheet}", "")));
+        try
+        {
+            var answer = await client.GetJsonAsync($"/api/jobs/{job}/price");
+            answer["bid"]!["missing"]!.AsArray().Select(m => m!.GetValue<string>()).ShouldBe(["Fleece OC-8"]);
+            (await client.GetJsonAsync($"/api/jobs/{job}/board"))["feet"]!["price"].ShouldBeNull();
+            var paper = new { kind = "outerBid", units = "us" };
+            var (status, problem) = await client.SendJsonAsync(HttpMethod.Post, $"/api/jobs/{job}/papers", paper);
+            status.ShouldBe(409);
+            problem.Text("detail").ShouldContain("until every product has a price");
+        }
+        finally
+        {
+            await client.SendJsonAsync(HttpMethod.Patch, "/api/firm", Asking.Typed(null, "us", ($"set:{sheet}", price)));
+        }
+    }
+
+    private static async Task<string> PriceOfAsync(HttpClient client, string sheet) =>
+        (await client.GetJsonAsync("/api/firm"))["rates"]!["sets"]!.AsArray().Single(s => s!.Text("field") == $"set:{sheet}")![
+            "figure"
+        ]!.Text("us");
+
     private static JsonNode Rate(JsonNode firm, string field) =>
         new[] { "sets", "materials", "work" }
             .SelectMany(part => firm["rates"]![part]!.AsArray())
