@@ -65,6 +65,25 @@ public sealed class ChooseTests(Product product)
     }
 
     [Fact]
+    public async Task Whatever_is_chosen_is_planned_layer_by_layer_and_board_by_board()
+    {
+        var client = product.WithToken();
+        var (_, wall) = await WallAsync(client);
+        var seen = await client.GetJsonAsync($"/api/surfaces/{wall}/choose");
+        var offered = seen["answer"]!["candidates"]!.AsArray().Where(c => !c!["excluded"]!.GetValue<bool>()).ToList();
+        offered.ShouldContain(c => c!["boards"]!.AsArray().Count > 0);
+        foreach (var one in offered)
+        {
+            (var status, seen) = await PickAsync(client, wall, seen, one!.Text("id"));
+            status.ShouldBe(200, seen.ToJsonString());
+            Told(seen["planned"]!).ShouldBe(Told(one!["layers"]!).Concat(Told(one!["boards"]!)), one!.Text("id"));
+        }
+
+        static IEnumerable<string> Told(JsonNode layers) =>
+            layers.AsArray().Select(layer => $"{layer!.Text("name")} {layer!["thickness"]!.Text("us")}").ToList();
+    }
+
+    [Fact]
     public async Task A_choice_made_on_an_old_version_is_answered_with_the_newer_one()
     {
         var client = product.WithToken();

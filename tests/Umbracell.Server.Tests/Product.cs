@@ -2,6 +2,7 @@ using System.Collections.Concurrent;
 using System.Net;
 using System.Net.Http.Headers;
 using System.Net.Http.Json;
+using System.Text;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using Microsoft.AspNetCore.Hosting;
@@ -189,6 +190,23 @@ internal static class Asking
         var answer = await client.SendAsync(request);
         var text = await answer.Content.ReadAsStringAsync();
         return ((int)answer.StatusCode, text.Length == 0 ? new JsonObject() : JsonNode.Parse(text)!);
+    }
+
+    /// <summary>Sends an edit, and gives the answer with what it is in doubt about.</summary>
+    public static async Task<(JsonNode Answer, JsonArray Doubts)> SendDoubtfulAsync(
+        this HttpClient client,
+        HttpMethod method,
+        string path,
+        object edit
+    )
+    {
+        using var request = new HttpRequestMessage(method, path) { Content = JsonContent.Create(edit) };
+        var answer = await client.SendAsync(request);
+        var body = JsonNode.Parse(await answer.Content.ReadAsStringAsync())!;
+        var doubts = answer.Headers.TryGetValues("Umbracell-Doubts", out var sent)
+            ? JsonNode.Parse(Encoding.UTF8.GetString(Convert.FromBase64String(sent.Single())))!.AsArray()
+            : [];
+        return (body, doubts);
     }
 
     public static async Task<(int Status, JsonNode Body)> UploadAsync(this HttpClient client, string path, byte[] bytes)

@@ -36,6 +36,18 @@ public sealed class RatesTests(Product product)
         (figure.Text("us"), figure.Text("metric")).ShouldBe((us, metric));
     }
 
+    [Theory]
+    [InlineData("metric", "60", true)]
+    [InlineData("us", "60", true)]
+    [InlineData("metric", "60 kW", false)]
+    [InlineData("us", "200,000", false)]
+    public async Task A_heater_no_larger_than_a_lamp_is_asked_about(string units, string typed, bool asks)
+    {
+        var client = await product.SignedInAsync(EditedRecords.FirmOwner);
+        var (_, doubts) = await client.SendDoubtfulAsync(HttpMethod.Patch, "/api/firm", Asking.Typed(null, units, ("heaterKw", typed)));
+        doubts.Select(doubt => doubt!.Text("code")).ShouldBe(asks ? ["unusual"] : []);
+    }
+
     [Fact]
     public async Task Two_people_at_two_rates_at_once_lose_none()
     {

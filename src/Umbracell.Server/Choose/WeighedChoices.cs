@@ -42,7 +42,7 @@ internal sealed class WeighedChoices(SurfaceReader reader, SheetLibrary library,
             Answer = user.May(Right.Price) ? weighed.Answer : weighed.Answer.WithoutMoney(),
             ChosenId = chosen?.Id,
             ChosenKind = (surface.System?.Kind ?? chosen?.Kind) is { } kind ? Vocabulary.KeyOf(kind) : null,
-            Planned = chosen is null ? [] : Planned(surface, weighed, await library.SuppliesAsync()),
+            Planned = chosen is null ? [] : Planned(surface, job, await library.SuppliesAsync()),
             ChosenBy = surface.System?.ChosenBy,
             ChosenAt = surface.System?.ChosenAt,
             Overrides = surface.System?.Overrides ?? [],
@@ -59,10 +59,19 @@ internal sealed class WeighedChoices(SurfaceReader reader, SheetLibrary library,
         };
     }
 
-    private static IReadOnlyList<CandidateLayer> Planned(Surface surface, WeighedChoice weighed, Supplies supplies)
+    private static IReadOnlyList<CandidateLayer> Planned(Surface surface, Job job, Supplies supplies)
     {
-        var planned = SectionQuestions.Case(KeptSystems.Of(surface).In(ChoiceQuestions.Bare(weighed.Question)), supplies);
-        return [.. SystemLayers.Of(planned), .. SystemLayers.Boards(planned, weighed.Choice.Case.Section)];
+        if (SurfaceSections.Of(surface, job) is not { } question)
+        {
+            return [];
+        }
+
+        var planned = SectionQuestions.Case(question, supplies);
+        return
+        [
+            .. SystemLayers.Of(planned),
+            .. SystemLayers.Boards(planned, SectionQuestions.Case(SurfaceSections.Bare(surface, job), supplies)),
+        ];
     }
 
     /// <summary>A surface with its job, its firm and its systems.</summary>
