@@ -3,19 +3,39 @@ import { computed, useTemplateRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '../shared/api/client'
 import { useBoardCells, type BoardRow } from '../shared/state/boardCells'
+import { useUpright } from '../shared/state/narrow'
 import { useReader } from '../shared/state/reader'
 import { useRowWindow } from '../shared/state/rowWindow'
-import { stages as allStages } from '../shared/state/stages'
+import { stages as allStages, type StageKey } from '../shared/state/stages'
+import { tracksOf, type Room } from '../shared/ui/tracks'
 import BoardLine from './BoardLine.vue'
 
 /** The board as a matrix: surfaces down, stages across. Of a long one only what is on the screen is drawn. */
 const props = defineProps<{ job: string; rows: readonly BoardRow[]; feet?: Schemas['BoardFeet'] }>()
-const ROW = 49
+const ROW = 48
+const SURFACE = { wide: [136, 168], upright: [100, 118] } as const
+const ROOM: Record<StageKey, Room> = {
+  survey: [72, 97],
+  choose: [57, 62],
+  section: [74, 90],
+  sets: [64, 70],
+  window: [74, 92],
+  rig: [34, 34],
+  spray: [42, 42],
+  prove: [44, 44],
+  handOver: [60, 60],
+}
 const { t } = useI18n()
 const reader = useReader()
 const cells = useBoardCells()
 const { built, words } = cells
-const stages = allStages()
+// A tablet held upright has no room for stages that say nothing yet.
+const isUpright = useUpright()
+const stages = computed(() => (isUpright.value ? allStages().filter((one) => one.built) : allStages()))
+const later = computed(() => stages.value.length - built.length)
+const tracks = computed(() =>
+  tracksOf([SURFACE[isUpright.value ? 'upright' : 'wide'], ...stages.value.map(({ key }) => ROOM[key])]),
+)
 
 const body = useTemplateRef('body')
 const lines = useRowWindow(() => props.rows.length, body, ROW)
@@ -24,17 +44,23 @@ const drawn = computed(() => props.rows.slice(lines.from.value, lines.to.value))
 
 <template>
   <div class="scroll" tabindex="0" role="region" :aria-label="t('board.title')">
-    <table class="matrix">
-      <thead>
-        <tr>
-          <th scope="col">{{ t('board.surface') }}</th>
-          <th v-for="(stage, i) in stages" :key="stage.key" scope="col" :class="{ later: !stage.built }">
+    <table class="matrix tracks" role="table" :style="tracks">
+      <thead role="rowgroup">
+        <tr role="row">
+          <th scope="col" role="columnheader">{{ t('board.surface') }}</th>
+          <th
+            v-for="(stage, i) in stages"
+            :key="stage.key"
+            scope="col"
+            role="columnheader"
+            :class="{ later: !stage.built }"
+          >
             <span class="number">{{ i + 1 }}</span> {{ t(`stage.${stage.key}`) }}
             <span v-if="!stage.built" class="visually-hidden">({{ t('app.later') }})</span>
           </th>
         </tr>
       </thead>
-      <tbody ref="body">
+      <tbody ref="body" role="rowgroup">
         <tr v-if="lines.before.value" aria-hidden="true" :style="{ height: `${lines.before.value}px` }" />
         <BoardLine
           v-for="row in drawn"
@@ -42,19 +68,20 @@ const drawn = computed(() => props.rows.slice(lines.from.value, lines.to.value))
           :job="job"
           :row="row"
           :cells="cells"
+          :later="later"
           :hand="reader.inHand[job] === row.id"
           @take="reader.inHand[job] = row.id"
         />
         <tr v-if="lines.after.value" aria-hidden="true" :style="{ height: `${lines.after.value}px` }" />
       </tbody>
-      <tfoot v-if="feet">
-        <tr>
-          <th scope="row">{{ t('board.feet.surfaces', { count: feet.surfaces }) }}</th>
-          <td v-for="stage in built" :key="stage.key">
+      <tfoot v-if="feet" role="rowgroup">
+        <tr role="row">
+          <th scope="row" role="rowheader">{{ t('board.feet.surfaces', { count: feet.surfaces }) }}</th>
+          <td v-for="stage in built" :key="stage.key" role="cell">
             <template v-if="typeof stage.foot === 'function'">{{ stage.foot(feet, words) }}</template>
             <component :is="stage.foot.is" v-else :feet="feet" :job="job" />
           </td>
-          <td v-if="built.length < stages.length" :colspan="stages.length - built.length" class="quiet">
+          <td v-if="later" role="cell" class="quiet later" :style="{ gridColumn: `span ${later}` }">
             {{ t('board.laterStages') }}
           </td>
         </tr>
@@ -72,19 +99,23 @@ const drawn = computed(() => props.rows.slice(lines.from.value, lines.to.value))
 
 <!-- Its lines are components of their own. -->
 <style>
-.matrix {
-  border-collapse: collapse;
-  width: 100%;
+.matrix tr {
+  align-items: center;
+  border-bottom: 1px solid var(--line);
+}
+.matrix tbody tr {
+  min-height: 48px;
 }
 .matrix th,
 .matrix td {
   text-align: left;
-  border-bottom: 1px solid var(--line);
-  white-space: nowrap;
 }
 .matrix thead th {
   font: 600 1rem var(--head);
   padding: 8px 6px;
+  white-space: nowrap;
+}
+.matrix thead tr {
   border-bottom: 2px solid var(--ink);
 }
 .matrix .number {
@@ -109,19 +140,31 @@ const drawn = computed(() => props.rows.slice(lines.from.value, lines.to.value))
   display: grid;
   line-height: 1.2;
 }
+.matrix .surface > span {
+  min-width: 0;
+}
 .matrix .surface b {
-  max-width: 220px;
   overflow: hidden;
   text-overflow: ellipsis;
+  white-space: nowrap;
 }
 .matrix td a {
   display: flex;
   align-items: center;
   gap: 6px;
+  line-height: 1.2;
   min-height: 44px;
   padding: 0 6px;
   color: inherit;
   text-decoration: none;
+}
+@media (max-width: 900px) {
+  .matrix .sketch {
+    display: none;
+  }
+  .matrix .surface b {
+    white-space: normal;
+  }
 }
 .matrix td a:hover {
   box-shadow: inset 0 -2px var(--copper);
@@ -132,33 +175,44 @@ const drawn = computed(() => props.rows.slice(lines.from.value, lines.to.value))
 .matrix tbody tr.hand th {
   box-shadow: inset 5px 0 var(--copper);
 }
+.matrix .says {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0 6px;
+  min-width: 0;
+  text-wrap: balance;
+}
 .matrix .stale {
   background-image: radial-gradient(var(--field-line) 1px, transparent 1.2px);
   background-size: 8px 8px;
 }
-.matrix .stale a span:last-child {
+.matrix .stale .says > span {
   background: var(--paper);
 }
 .matrix .missing {
   font-size: 12px;
 }
-.matrix td.later {
-  padding: 0 8px;
+.matrix tbody td.later {
+  display: grid;
+  grid-template-columns: subgrid;
 }
 .matrix .dotted {
-  display: inline-block;
+  margin-left: 8px;
   width: 14px;
   height: 14px;
   border: 2px dotted var(--line);
   border-radius: 50%;
 }
-.matrix tfoot th,
-.matrix tfoot td {
+.matrix tfoot tr {
   border-top: 2px solid var(--ink);
   border-bottom: 0;
+  margin-top: -1px;
+}
+.matrix tfoot th,
+.matrix tfoot td {
   padding: 12px 8px;
   font-weight: 650;
-  white-space: normal;
 }
 .matrix tfoot .quiet {
   font-weight: 400;

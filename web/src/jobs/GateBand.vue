@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useWriting } from '@/i18n/writing'
+import { refDebounced } from '@vueuse/core'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Finding, Schemas } from '../shared/api/client'
@@ -13,18 +14,25 @@ import VerdictMark from '../shared/ui/VerdictMark.vue'
  * The shadow is data: none is Clear, half is Care, all is Hold; a rule not read is dark and dotted.
  */
 const props = defineProps<{ surface: Schemas['BoardRow']; job: string }>()
+const PAUSE = 250
 const { t } = useI18n()
 const { listed } = useWriting()
 const reader = useReader()
 const text = useFindingText()
-const window = useWindow(() => props.surface.id)
+// Who goes down the surfaces by keys asks for the gate where the keys stop; until it is known the last one is faint and says nothing.
+const asked = refDebounced(
+  computed(() => props.surface.id),
+  PAUSE,
+)
+const known = useWindow(asked)
+const window = computed(() => (asked.value === props.surface.id ? known.data.value : undefined))
 
-const rules = computed(() => (window.data.value?.answer?.findings ?? []).filter((f) => f.isNumbered))
-const gate = computed(() => window.data.value?.answer)
+const rules = computed(() => (known.data.value?.answer?.findings ?? []).filter((f) => f.isNumbered))
+const gate = computed(() => window.value?.answer)
 const shadow: Record<Finding['verdict'], number> = { clear: 0, care: 0.5, hold: 1 }
 
 const nearby = computed(() => {
-  const dew = rules.value.find((f) => f.figures.dew)
+  const dew = gate.value && rules.value.find((f) => f.figures.dew)
   const [substrate, point] = [dew?.figures.substrate, dew?.figures.dew]
   return substrate && point
     ? t('window.dewNear', {
@@ -32,7 +40,7 @@ const nearby = computed(() => {
         point: text.word(dew!.words.point!),
         dew: reader.print(point),
       })
-    : window.data.value
+    : window.value
       ? t('window.noneRead')
       : ''
 })
@@ -47,7 +55,7 @@ const worst = computed(() => [...rules.value].sort((a, b) => shadow[b.verdict] -
       <p class="small quiet">{{ what }}</p>
       <p class="small quiet">{{ nearby }}</p>
     </div>
-    <ol v-if="gate" class="rules">
+    <ol v-if="rules.length && (gate || !window)" class="rules" :class="{ waits: !gate }" :aria-busy="!gate">
       <li v-for="rule in rules" :key="rule.rule" :class="[rule.verdict, { unread: rule.case === 'unread' }]">
         <RouterLink
           :to="{ name: 'window', params: { job, surface: surface.id } }"
@@ -65,12 +73,12 @@ const worst = computed(() => [...rules.value].sort((a, b) => shadow[b.verdict] -
         </RouterLink>
       </li>
     </ol>
-    <p v-else class="rules quiet none">{{ window.data.value ? t('window.noSheet') : t('app.loading') }}</p>
+    <p v-else class="rules quiet none">{{ window ? t('window.noSheet') : t('app.loading') }}</p>
     <div class="now">
       <h2>{{ t('window.bandTitle') }}</h2>
       <p v-if="gate && worst" class="small"><VerdictMark :verdict="gate.verdict" word /></p>
       <p v-if="gate && worst && gate.verdict !== 'clear'" class="small quiet">{{ text.title(worst) }}</p>
-      <p v-else-if="window.data.value" class="small quiet">{{ t('window.laterHours') }}</p>
+      <p v-else-if="window" class="small quiet">{{ t('window.laterHours') }}</p>
     </div>
   </section>
 </template>
@@ -102,6 +110,9 @@ h2 {
   display: grid;
   grid-auto-flow: column;
   grid-auto-columns: 1fr;
+}
+.waits {
+  opacity: 0.25;
 }
 .rules a {
   color: inherit;

@@ -2,6 +2,7 @@ import { onKeyStroke } from '@vueuse/core'
 import type { ComputedRef, Ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { Schemas } from '../shared/api/client'
+import { focusNear } from '../shared/state/rowWindow'
 import { useHelp } from '../shared/state/help'
 import { useReader } from '../shared/state/reader'
 import { useUndoKeys } from '../shared/state/undo'
@@ -37,7 +38,7 @@ export function useShortcuts(
     if (!next) return
     reader.inHand[job()] = next.id
     if (route.params.surface) void router.replace({ params: { ...route.params, surface: next.id } })
-    else document.querySelector<HTMLElement>(`[data-row="${next.id}"] a`)?.focus()
+    else focusNear(document.querySelector<HTMLElement>(`[data-row="${next.id}"] a`))
   }
 
   handle(['1', '2', '3', '4', '5', '6', '7', '8', '9'], (event) => {

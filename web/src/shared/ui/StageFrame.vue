@@ -1,12 +1,10 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue'
+import { computed, defineAsyncComponent } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { useRouter } from 'vue-router'
-import SectionSketch from '../drawing/SectionSketch.vue'
 import { useBoard } from '../state/job'
 import BehindNote from './BehindNote.vue'
 import { stages, type StageKey } from '../state/stages'
-import VerdictMark from './VerdictMark.vue'
+import SurfaceList from './SurfaceList.vue'
 import { useHelpOn } from '../state/help'
 import { useNarrow } from '../state/narrow'
 
@@ -20,66 +18,20 @@ const PhoneFoot = defineAsyncComponent(() => import('./PhoneFoot.vue'))
 const isNarrow = useNarrow()
 useHelpOn(() => props.stage)
 const { t } = useI18n()
-const router = useRouter()
 const board = useBoard(() => props.job)
-const find = ref('')
-
-const rows = computed(() => {
-  const wanted = find.value.trim().toLowerCase()
-  return (board.data.value?.rows ?? []).filter((row) => row.name.toLowerCase().includes(wanted))
-})
-// On a tablet the surfaces are a strip: the one in hand must not be out of sight.
-watch(
-  () => [props.surface, rows.value.length],
-  async () => {
-    await nextTick()
-    const hand = document.querySelector('.surfaces .hand')
-    hand?.parentElement?.scrollTo({ left: (hand as HTMLElement).offsetLeft - 60 })
-  },
-  { immediate: true },
-)
-
 const tabs = computed(() =>
   stages().map(({ key, built }) => ({ key, page: built?.to(props.job, props.surface || undefined) })),
 )
 
 const pageOf = (id: string) => ({ name: props.route ?? props.stage, params: { job: props.job, surface: id } })
-
-// Whoever typed enough of a name goes on with Enter.
-async function openFirst() {
-  const [first] = rows.value
-  if (!first || !find.value.trim()) return
-  find.value = ''
-  await router.push(pageOf(first.id))
-}
-
-const verdictAt = (row: (typeof rows.value)[number]) =>
-  row.cells.find((cell) => cell.stage === props.stage)?.verdict ?? null
 </script>
 
 <template>
   <div class="frame" :class="{ wide }">
     <nav v-if="!wide && !isNarrow" class="surfaces no-print" :aria-label="t('board.surface')">
-      <ElInput
-        v-model="find"
-        class="find"
-        type="search"
-        data-find
-        :placeholder="t('keys.list.find')"
-        :aria-label="t('keys.list.find')"
-        @keydown.enter="openFirst"
-      />
-      <RouterLink
-        v-for="row in rows"
-        :key="row.id"
-        :to="pageOf(row.id)"
-        :class="{ hand: row.id === surface }"
-        :aria-current="row.id === surface ? 'page' : undefined"
-      >
-        <SectionSketch :layers="row.sketch" :width="44" :height="28" />
-        <span>{{ row.name }}</span>
-        <VerdictMark :verdict="verdictAt(row)" />
-      </RouterLink>
+      <div data-scroller>
+        <SurfaceList :rows="board.data.value?.rows ?? []" :surface="surface" :stage="stage" :to="pageOf" strip />
+      </div>
     </nav>
     <main id="work" class="work">
       <nav v-if="!isNarrow" class="stages no-print" :aria-label="t('board.title')">
@@ -129,28 +81,14 @@ const verdictAt = (row: (typeof rows.value)[number]) =>
 }
 .surfaces {
   border-right: 1px solid var(--line);
-  padding: 10px 0;
   align-self: stretch;
 }
-.find {
-  width: calc(100% - 24px);
-  margin: 0 12px 8px;
-}
-.surfaces a {
-  display: grid;
-  grid-template-columns: 44px 1fr 16px;
-  gap: 10px;
-  align-items: center;
-  min-height: 44px;
-  padding: 4px 14px;
-  color: inherit;
-  text-decoration: none;
-  font-size: 14px;
-  line-height: 1.2;
-}
-.surfaces a.hand {
-  background: var(--in-hand);
-  box-shadow: inset 5px 0 var(--copper);
+.surfaces > div {
+  position: sticky;
+  top: 0;
+  max-height: 100vh;
+  overflow-y: auto;
+  padding: 10px 0;
 }
 .work {
   padding: 10px 20px 40px;
@@ -190,23 +128,13 @@ const verdictAt = (row: (typeof rows.value)[number]) =>
     grid-template-columns: minmax(0, 1fr);
   }
   .surfaces {
-    display: flex;
-    overflow-x: auto;
-    position: relative;
     border-right: 0;
     border-bottom: 1px solid var(--line);
+  }
+  .surfaces > div {
+    position: relative;
+    overflow-x: auto;
     padding: 4px 8px;
-  }
-  .surfaces .find {
-    display: none;
-  }
-  .surfaces a {
-    grid-template-columns: 44px auto 16px;
-    flex: none;
-    max-width: 220px;
-  }
-  .surfaces a.hand {
-    box-shadow: inset 0 -4px var(--copper);
   }
   .stages {
     position: fixed;

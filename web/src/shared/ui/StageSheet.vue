@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { useRouter } from 'vue-router'
-import SectionSketch from '../drawing/SectionSketch.vue'
 import { useBoardCells, type BoardRow } from '../state/boardCells'
 import { stages as allStages, type StageKey } from '../state/stages'
+import SurfaceList from './SurfaceList.vue'
 import VerdictMark from './VerdictMark.vue'
 
 /** A sheet from below: the stages of a surface with what each says, and the other surfaces where one is at a stage. */
@@ -19,23 +18,11 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ close: [] }>()
 const { t } = useI18n()
-const router = useRouter()
 const { say, verdictOf } = useBoardCells()
 const shown = ref(true)
-const find = ref('')
 const stages = computed(() =>
   allStages().map(({ key, built }, i) => ({ key, built, number: i + 1, page: built?.to(props.job, props.row?.id) })),
 )
-const others = computed(() => {
-  const wanted = find.value.trim().toLowerCase()
-  return (props.rows ?? []).filter((one) => one.name.toLowerCase().includes(wanted))
-})
-async function openFirst() {
-  const [first] = others.value
-  if (!first || !props.to || !find.value.trim()) return
-  shown.value = false
-  await router.push(props.to(first.id))
-}
 </script>
 
 <template>
@@ -70,25 +57,7 @@ async function openFirst() {
     </nav>
     <nav v-if="to && rows?.length" :aria-label="t('board.surfaces')">
       <h3>{{ t('board.surfaces') }}</h3>
-      <ElInput
-        v-model="find"
-        type="search"
-        :placeholder="t('keys.list.find')"
-        :aria-label="t('keys.list.find')"
-        @keydown.enter="openFirst"
-      />
-      <RouterLink
-        v-for="one in others"
-        :key="one.id"
-        :to="to(one.id)"
-        :aria-current="one.id === row?.id ? 'page' : undefined"
-        class="surface"
-        @click="shown = false"
-      >
-        <SectionSketch :layers="one.sketch" :width="44" :height="28" />
-        <span>{{ one.name }}</span>
-        <VerdictMark v-if="stage" :verdict="verdictOf(one, stage)" />
-      </RouterLink>
+      <SurfaceList :rows="rows" :surface="row?.id" :stage="stage" :to="to" @go="shown = false" />
     </nav>
   </ElDrawer>
 </template>
@@ -111,9 +80,6 @@ a,
   border-bottom: 1px solid var(--line);
   color: inherit;
   text-decoration: none;
-}
-a.surface {
-  grid-template-columns: 44px minmax(0, 1fr) 18px;
 }
 .later {
   color: var(--ink-2);

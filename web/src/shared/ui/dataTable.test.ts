@@ -1,6 +1,6 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
-import { h } from 'vue'
+import { h, nextTick } from 'vue'
 import { shown } from '../testing/shown'
 import DataTable from './DataTable.vue'
 import type { Column } from './dataTable'
@@ -27,13 +27,13 @@ const columns: Column<Line>[] = [
   },
   { key: 'acts', label: '', onScreenOnly: true },
 ]
-const table = (some: Column<Line>[], slots = {}) =>
+const table = (some: Column<Line>[], slots = {}, lines = rows) =>
   shown(
     DataTable as never,
     {
       label: 'Prices',
       columns: some,
-      rows,
+      rows: lines,
       by: (row: Line) => row.id,
       rowClass: (row: Line) => (row.id === 'b' ? 'chosen' : ''),
       foot: { name: 'All', price: '2300' },
@@ -86,5 +86,44 @@ describe('a table of lines', () => {
   it('stays a table on a phone it fits', async () => {
     widen(390)
     expect((await table(columns.slice(0, 3))).findAll('tbody tr')).toHaveLength(2)
+  })
+
+  const long = Array.from({ length: 800 }, (_, i) => ({ id: `${i}`, name: `Wall ${i}`, sets: i, price: i }))
+  const names = (cells: { text: () => string }[]) => cells.map((cell) => cell.text())
+
+  it('draws of a long list only what is on the screen, and all of it on paper', async () => {
+    const screen = await table(columns, {}, long)
+    const heads = () => names(screen.findAll('tbody [role=rowheader]'))
+    expect(heads()[0]).toBe('Wall 0')
+    expect(heads().length).toBeLessThan(120)
+    expect(screen.findAll('tr.gap')).toHaveLength(1)
+
+    dispatchEvent(new Event('beforeprint'))
+    await nextTick()
+    expect(heads()).toEqual(long.map((line) => line.name))
+    expect(screen.findAll('tr.gap')).toHaveLength(0)
+    dispatchEvent(new Event('afterprint'))
+    await nextTick()
+    expect(heads().length).toBeLessThan(120)
+  })
+
+  it('draws what one has scrolled to, and tells a slot which line of the whole it is', async () => {
+    const screen = await table(columns, { acts: ({ index }: { index: number }) => h('b', `no. ${index}`) }, long)
+    screen.get('tbody').element.getBoundingClientRect = () => ({ top: -400 * 40 }) as DOMRect
+    dispatchEvent(new Event('scroll'))
+    await nextTick()
+    const first = screen.get('tbody [role=rowheader]').text()
+    const at = Number(first.replace('Wall ', ''))
+    expect(at).toBeGreaterThan(350)
+    expect(at).toBeLessThan(400)
+    expect(screen.get('tbody b').text()).toBe(`no. ${at}`)
+    expect(screen.findAll('tr.gap')).toHaveLength(2)
+  })
+
+  it('draws of many cards only those on the screen', async () => {
+    widen(390)
+    const screen = await table(columns, {}, long)
+    expect(screen.findAll('li:not(.gap):not(.foot)').length).toBeLessThan(120)
+    expect(screen.findAll('li.gap')).toHaveLength(1)
   })
 })

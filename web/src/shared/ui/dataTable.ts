@@ -1,4 +1,4 @@
-import type { Directive } from 'vue'
+import { markRaw, type Directive } from 'vue'
 
 /** One column of a table: what it is called, and what a line says in it. */
 export interface Column<Row> {
@@ -25,3 +25,22 @@ export const vHeadsLine: Directive<HTMLElement, boolean> = {
 
 /** Up to so many columns a table fits a phone, or a tablet held upright, as it is. */
 export const FITS = { phone: 3, tablet: 8 } as const
+
+/** A line as the table of the library is given it, with its place in the whole. The library watches what it is given to the last
+ *  working of every figure, which takes seconds in long tables; a line marked raw it leaves alone. */
+export class Line<Row> {
+  constructor(
+    readonly row: Row,
+    readonly index: number,
+  ) {
+    markRaw(this)
+  }
+}
+
+/** Stands in a long table for the lines above and below the screen, which are not drawn. */
+export class Gap {
+  constructor(
+    readonly key: 'above' | 'below',
+    readonly height: number,
+  ) {}
+}

@@ -61,8 +61,8 @@ onBeforeUnmount(() => {
 </script>
 
 <template>
-  <tr :data-surface="row.id" @focusin="emit('hand', row.id)">
-    <th scope="row" class="area">
+  <tr role="row" :data-surface="row.id" @focusin="emit('hand', row.id)">
+    <th scope="row" role="rowheader" class="area">
       <VerdictMark :verdict="row.verdict" />
       <FigureText v-if="row.treatedArea" :figure="row.treatedArea.figure" :working="row.treatedArea.working" />
       <span v-else class="quiet">–</span>
@@ -70,6 +70,7 @@ onBeforeUnmount(() => {
     <td
       v-for="field in fields"
       :key="field"
+      role="cell"
       :class="[field, { unused: !usable(field) }]"
       :data-label="t(`survey.col.${field}`)"
     >
@@ -108,7 +109,7 @@ onBeforeUnmount(() => {
         @right="grid.right(row.id, field)"
       />
     </td>
-    <td class="off">
+    <td role="cell" class="off">
       <button
         v-if="mayEdit"
         type="button"

@@ -9,13 +9,14 @@ import { useUndo } from '@/shared/state/undo'
 import MeetingNote from '@/shared/ui/MeetingNote.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import { useCellChoices } from './cellChoices'
-import { fields, type Field } from './columns'
+import { tracksOf } from '@/shared/ui/tracks'
+import { AREA_ROOM, fields, REMOVE_ROOM, ROOM, type Field } from './columns'
 import { useSurveyGrid } from './grid'
 import { pastedRows } from './paste'
-import { useRowWindow } from '@/shared/state/rowWindow'
+import { focusNear, useRowWindow } from '@/shared/state/rowWindow'
 import SurveyFrame from './SurveyFrame.vue'
 import SurveyRow from './SurveyRow.vue'
-import { useNarrow } from '@/shared/state/narrow'
+import { useNarrow, useUpright } from '@/shared/state/narrow'
 import InHandPanel from './InHandPanel.vue'
 
 /** The surfaces of a job as a grid that is typed into like a sheet of paper. */
@@ -37,18 +38,19 @@ const selects = useCellChoices()
 
 const cell = (row: number, field: Field) => document.querySelector<HTMLElement>(`[data-cell="${row}.${field}"]`)
 
+const tracks = tracksOf([AREA_ROOM, ...fields.map((field) => ROOM[field]), REMOVE_ROOM])
 const body = ref<HTMLElement>()
-// On a phone a surface is a card of several lines.
-const CARD = 420
-const isNarrow = useNarrow()
-const lines = useRowWindow(() => grid.rows.value.length, body, isNarrow.value ? CARD : undefined)
+// On a phone or an upright tablet a surface is a card of several lines.
+const [isNarrow, isUpright] = [useNarrow(), useUpright()]
+const line = computed(() => (isNarrow.value ? 420 : isUpright.value ? 270 : 45))
+const lines = useRowWindow(() => grid.rows.value.length, body, line)
 const drawn = computed(() =>
   grid.rows.value.slice(lines.from.value, lines.to.value).map((row, i) => ({ row, index: lines.from.value + i })),
 )
 
 async function focusOn(row: number, field: Field) {
   await lines.reveal(row)
-  cell(row, field)?.focus()
+  focusNear(cell(row, field))
 }
 
 function down(event: KeyboardEvent, i: number, field: Field, step: number) {
@@ -149,22 +151,24 @@ watch(
     <template v-else>
       <p v-if="grid.rows.value.length === 0" class="empty">{{ t('survey.empty') }}</p>
       <div class="scroll" tabindex="0" role="region" :aria-label="t('survey.grid')">
-        <table>
+        <table class="tracks" role="table" :style="tracks">
           <caption class="visually-hidden">
             {{
               t('survey.grid')
             }}
           </caption>
-          <thead v-if="grid.rows.value.length">
-            <tr>
-              <th scope="col">{{ t('survey.col.area') }}</th>
-              <th v-for="field in fields" :key="field" scope="col" :class="field">{{ t(`survey.col.${field}`) }}</th>
-              <th scope="col">
+          <thead v-if="grid.rows.value.length" role="rowgroup">
+            <tr role="row">
+              <th scope="col" role="columnheader">{{ t('survey.col.area') }}</th>
+              <th v-for="field in fields" :key="field" scope="col" role="columnheader" :class="field">
+                {{ t(`survey.col.${field}`) }}
+              </th>
+              <th scope="col" role="columnheader">
                 <span class="visually-hidden">{{ t('survey.col.remove') }}</span>
               </th>
             </tr>
           </thead>
-          <tbody ref="body">
+          <tbody ref="body" role="rowgroup">
             <tr v-if="lines.before.value" aria-hidden="true" :style="{ height: `${lines.before.value}px` }" />
             <SurveyRow
               v-for="line in drawn"
@@ -180,8 +184,8 @@ watch(
               @paste="onPaste"
             />
             <tr v-if="lines.after.value" aria-hidden="true" :style="{ height: `${lines.after.value}px` }" />
-            <tr v-if="mayEdit" class="new">
-              <td :colspan="fields.length + 2">
+            <tr v-if="mayEdit" class="new" role="row">
+              <td class="whole" role="cell">
                 <input
                   v-model="newName"
                   data-new
@@ -196,9 +200,9 @@ watch(
               </td>
             </tr>
           </tbody>
-          <tfoot v-if="board.data.value && grid.rows.value.length">
-            <tr>
-              <td :colspan="fields.length + 2">
+          <tfoot v-if="board.data.value && grid.rows.value.length" role="rowgroup">
+            <tr role="row">
+              <td class="whole" role="cell">
                 <b>{{ reader.print(board.data.value.feet.area) }}</b>
                 {{ t('survey.total', { count: board.data.value.feet.surfaces }) }}
               </td>
@@ -231,9 +235,8 @@ watch(
   overflow-x: auto;
   position: relative;
 }
-table {
-  border-collapse: collapse;
-  min-width: 100%;
+.whole {
+  grid-column: 1 / -1;
 }
 table :deep(th) {
   text-align: left;
@@ -288,38 +291,12 @@ table :deep(td .fault) {
 table :deep(td .fault:empty) {
   display: none;
 }
-table :deep(.name) {
-  min-width: 172px;
-}
 table :deep(.name input) {
   font-weight: 650;
-}
-table :deep(.kind) {
-  min-width: 168px;
-}
-table :deep(.shape) {
-  min-width: 90px;
-}
-table :deep(.size) {
-  min-width: 170px;
-}
-table :deep(.openings) {
-  min-width: 152px;
-}
-table :deep(.repeats) {
-  min-width: 52px;
-}
-table :deep(.memberDepth),
-table :deep(.memberSpacing) {
-  min-width: 78px;
-}
-table :deep(.openLeak) {
-  min-width: 130px;
 }
 table :deep(.area) {
   white-space: nowrap;
   padding: 11px 6px;
-  min-width: 108px;
 }
 table :deep(.area > * + *) {
   margin-left: 6px;
@@ -345,18 +322,17 @@ tfoot td {
 .empty {
   padding: 24px 0;
 }
-/* On a phone each surface is a card: its name and area above, its cells under their labels. */
-@media (max-width: 700px) {
+/* On a phone or an upright tablet each surface is a card: its name and area above, its cells under their labels. */
+@media (max-width: 900px) {
   .head {
     flex-wrap: wrap;
-  }
-  .lead {
-    display: none;
   }
   thead {
     display: none;
   }
-  table,
+  .tracks {
+    min-width: 0;
+  }
   tbody,
   tfoot,
   table :deep(tr),
@@ -365,7 +341,7 @@ tfoot td {
   }
   table :deep(tr[data-surface]) {
     display: grid;
-    grid-template-columns: 1fr 1fr;
+    grid-template-columns: repeat(4, minmax(0, 1fr));
     margin-bottom: 14px;
     border: 1px solid var(--line);
     border-radius: 6px;
@@ -379,11 +355,10 @@ tfoot td {
     background: var(--in-hand);
   }
   table :deep(td.name) {
-    grid-row: 1;
+    grid-area: 1 / 1 / 2 / -2;
   }
   table :deep(th.area) {
-    grid-row: 1;
-    grid-column: 2;
+    grid-area: 1 / -2 / 2 / -1;
     align-self: center;
     text-align: right;
     border: 0;
@@ -391,7 +366,7 @@ tfoot td {
   table :deep(td.size),
   table :deep(td.openings),
   table :deep(td.openLeak) {
-    grid-column: 1 / -1;
+    grid-column: span 2;
   }
   table :deep(td[data-label]:not(.name)::before) {
     content: attr(data-label);
@@ -404,9 +379,17 @@ tfoot td {
     display: none;
   }
   table :deep(td.off) {
-    grid-column: 2;
+    grid-column-end: -1;
     border: 0;
     text-align: right;
+  }
+}
+@media (max-width: 700px) {
+  .lead {
+    display: none;
+  }
+  table :deep(tr[data-surface]) {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
   }
 }
 </style>

@@ -1,5 +1,6 @@
 import type { Surface } from '@/shared/state/job'
 import type { Units } from '@/shared/state/reader'
+import type { Room } from '@/shared/ui/tracks'
 
 export type Field =
   'name' | 'kind' | 'shape' | 'size' | 'openings' | 'repeats' | 'memberDepth' | 'memberSpacing' | 'openLeak'
@@ -15,6 +16,21 @@ export const fields: readonly Field[] = [
   'memberSpacing',
   'openLeak',
 ]
+
+/** The room of the column that comes before the fields, of theirs, and of that which comes after. */
+export const AREA_ROOM: Room = [70, 108]
+export const ROOM: Record<Field, Room> = {
+  name: [112, 180],
+  kind: [105, 168],
+  shape: [56, 90],
+  size: [106, 162],
+  openings: [95, 152],
+  repeats: [42, 64],
+  memberDepth: [49, 78],
+  memberSpacing: [49, 78],
+  openLeak: [76, 122],
+}
+export const REMOVE_ROOM: Room = [28, 44]
 
 /** A cell as the person would type it. */
 export function textOf(surface: Surface, field: Field, units: Units): string {
