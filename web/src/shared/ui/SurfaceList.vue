@@ -100,7 +100,7 @@ async function openFirst() {
       <VerdictMark v-if="stage" :verdict="row.cells.find((cell) => cell.stage === stage)?.verdict ?? null" />
     </RouterLink>
     <div v-if="gap(lines.after.value)" aria-hidden="true" :style="{ height: `${lines.after.value}px` }" />
-    <p v-if="!found.length && find" class="quiet small none">{{ t('board.noneFound') }}</p>
+    <p v-if="!found.length && find" class="quiet small nothing">{{ t('board.noneFound') }}</p>
   </div>
 </template>
 
@@ -126,7 +126,7 @@ a.hand {
   background: var(--in-hand);
   box-shadow: inset 5px 0 var(--copper);
 }
-.none {
+.nothing {
   padding: 8px 14px;
 }
 .strip {

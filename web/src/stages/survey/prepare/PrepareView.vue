@@ -6,9 +6,12 @@ import { usePreparation } from '@/shared/state/survey'
 import PreparationTasks from '@/shared/ui/PreparationTasks.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import SurveyFrame from '../SurveyFrame.vue'
+import PrepareSection from './PrepareSection.vue'
 
 /** Who does what before the crew comes: one page, ticked off on screen or on paper. */
 const props = defineProps<{ job: string }>()
+/** With more surfaces than this the fields of each are drawn when it comes near the screen. */
+const LONG = 30
 const { t } = useI18n()
 const list = usePreparation(() => props.job)
 const board = useBoard(() => props.job)
@@ -45,14 +48,13 @@ const print = () => globalThis.print()
         <h2>{{ t('survey.prepare.once') }}</h2>
         <PreparationTasks :job="job" :tasks="list.data.value.forJob" detailed />
       </section>
-      <section v-for="one in list.data.value.surfaces" :key="one.surfaceId">
-        <h2>
-          <RouterLink :to="{ name: 'surfaceSheet', params: { job, surface: one.surfaceId } }">{{
-            one.name
-          }}</RouterLink>
-        </h2>
-        <PreparationTasks :job="job" :surface="one.surfaceId" :tasks="one.tasks" detailed />
-      </section>
+      <PrepareSection
+        v-for="one in list.data.value.surfaces"
+        :key="one.surfaceId"
+        :job="job"
+        :of="one"
+        :long="list.data.value.surfaces.length > LONG"
+      />
     </div>
   </SurveyFrame>
 </template>
@@ -69,11 +71,11 @@ const print = () => globalThis.print()
   column-gap: 36px;
   margin-top: 14px;
 }
-section {
+.lists section {
   break-inside: avoid;
   margin-bottom: 22px;
 }
-h2 a {
+.lists :deep(h2 a) {
   display: inline-flex;
   align-items: center;
   min-height: 44px;
@@ -96,14 +98,14 @@ h2 a {
     line-height: 1.2;
     margin-top: 6px;
   }
-  section {
+  .lists section {
     break-inside: auto;
     margin-bottom: 6px;
   }
   h1 {
     font-size: 13pt;
   }
-  h2 {
+  .lists :deep(h2) {
     font-size: 9pt;
     break-after: avoid;
   }
