@@ -37,16 +37,31 @@ public sealed class RatesTests(Product product)
     }
 
     [Theory]
-    [InlineData("metric", "60", true)]
-    [InlineData("us", "60", true)]
-    [InlineData("metric", "60 kW", false)]
-    [InlineData("us", "200,000", false)]
-    public async Task A_heater_no_larger_than_a_lamp_is_asked_about(string units, string typed, bool asks)
+    [InlineData("metric", "60", "60 kW")]
+    [InlineData("us", "60", "60 kBtu/h")]
+    [InlineData("us", "1", null)]
+    public async Task A_heater_no_larger_than_a_lamp_is_asked_about_and_what_is_offered_is_taken(string units, string typed, string? meant)
     {
         var client = await product.SignedInAsync(EditedRecords.FirmOwner);
-        var (_, doubts) = await client.SendDoubtfulAsync(HttpMethod.Patch, "/api/firm", Asking.Typed(null, units, ("heaterKw", typed)));
-        doubts.Select(doubt => doubt!.Text("code")).ShouldBe(asks ? ["unusual"] : []);
+        var doubt = (await KeepHeaterAsync(client, units, typed)).ShouldHaveSingleItem()!;
+        doubt.Text("code").ShouldBe(meant is null ? "unusual" : "units");
+        if (meant is null)
+        {
+            return;
+        }
+
+        doubt.Text("other").ShouldBe(meant);
+        (await KeepHeaterAsync(client, units, meant)).ShouldBeEmpty();
     }
+
+    [Theory]
+    [InlineData("metric", "60 kW")]
+    [InlineData("us", "200,000")]
+    public async Task A_heater_of_the_usual_size_is_not(string units, string typed) =>
+        (await KeepHeaterAsync(await product.SignedInAsync(EditedRecords.FirmOwner), units, typed)).ShouldBeEmpty();
+
+    private static async Task<JsonArray> KeepHeaterAsync(HttpClient client, string units, string typed) =>
+        (await client.SendDoubtfulAsync(HttpMethod.Patch, "/api/firm", Asking.Typed(null, units, ("heaterKw", typed)))).Doubts;
 
     [Fact]
     public async Task Two_people_at_two_rates_at_once_lose_none()

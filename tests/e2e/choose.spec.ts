@@ -99,7 +99,7 @@ test('a plan that is no longer what the system would have today is told, and one
   await expect.poll(thickness).toBe('1 in')
   await page.goto(`/jobs/${at.job}/choose/${at.surface}`)
   await expect(page.getByText(/^Planned: .* 1 in\b.*By today.s figures: /)).toContainText(chosen)
-  await page.getByRole('button', { name: 'Use today’s' }).click()
+  await page.getByRole('button', { name: "Use today's" }).click()
   await expect(page.getByText('Planned:')).toHaveCount(0)
   expect(await thickness()).toBe(chosen)
 })

@@ -158,7 +158,7 @@ test('a margin at the spray window is held tighter, never looser, and the window
   await page.goto('/firm')
   await humidity.fill('')
   await humidity.press('Enter')
-  await expect(humidity).toHaveAttribute('placeholder', 'the product sheet’s')
+  await expect(humidity).toHaveAttribute('placeholder', "the product sheet's")
   await page.goto(`/jobs/${job}/window/${surface('Slip hall roof')}`)
   await expect(page.getByText("Over the sheet's 80 %.")).toBeVisible()
 })

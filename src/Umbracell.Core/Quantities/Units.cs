@@ -329,6 +329,9 @@ internal static class Units
             (Dimension.Thickness, _) => [Inch, Metre, Centimetre],
             (Dimension.Span, UnitSystem.Us) => [Metre, Inch],
             (Dimension.Span, _) => [Foot, Millimetre],
+            // Heaters are sold by the kilowatt and by the thousand Btu/h.
+            (Dimension.Power, UnitSystem.Us) => [ThousandBtuPerHour, Kilowatt, Watt],
+            (Dimension.Power, _) => [Kilowatt, ThousandBtuPerHour, BtuPerHour],
             _ => Of(dimension, system == UnitSystem.Us ? UnitSystem.Metric : UnitSystem.Us) is var other
             && other != Of(dimension, system)
             && other.Spellings.Length > 0

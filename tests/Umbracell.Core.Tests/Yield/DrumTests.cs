@@ -134,6 +134,23 @@ public sealed class DrumTests
     }
 
     [Fact]
+    public void South_of_the_equator_the_cold_season_lies_half_a_year_away() =>
+        Gen.Select(Gen.Double[-10, 15], Gen.Double[3, 18], Gen.Double[-0.8, 0.8])
+            .Sample(
+                (mean, swing, level) =>
+                {
+                    double[] north = [.. Enumerable.Range(0, 12).Select(m => mean - swing * Math.Cos(2 * Math.PI * m / 12))];
+                    double[] south = [.. north[6..], .. north[..6]];
+                    var limit = Temperature.FromCelsius(mean + level * swing);
+                    var (here, there) = (SeasonChange.Of(north, limit)!, SeasonChange.Of(south, limit)!);
+                    Apart(here.From, there.From).ShouldBe(182.5, 1.5);
+                    Apart(here.Until, there.Until).ShouldBe(182.5, 1.5);
+                }
+            );
+
+    private static double Apart(int day, int other) => Math.Min(Math.Abs(day - other), 365 - Math.Abs(day - other));
+
+    [Fact]
     public void Mean_air_passes_through_the_middle_of_each_month_and_over_the_turn_of_the_year() =>
         Gen.Double[-20, 25]
             .Array[12]

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { refDebounced } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute } from 'vue-router'
@@ -33,6 +34,9 @@ const newFault = ref('')
 
 const mayEdit = computed(() => session.may('edit'))
 const inHand = computed(() => grid.rows.value.find((row) => row.id === reader.inHand[props.job]) ?? grid.rows.value[0])
+// What stands under the grid waits until the keys stop.
+const PAUSE = 150
+const told = refDebounced(inHand, PAUSE)
 const sketchOf = (id: string) => board.data.value?.rows.find((row) => row.id === id)?.sketch ?? []
 const selects = useCellChoices()
 
@@ -171,14 +175,14 @@ watch(
           <tbody ref="body" role="rowgroup">
             <tr v-if="lines.before.value" aria-hidden="true" :style="{ height: `${lines.before.value}px` }" />
             <SurveyRow
-              v-for="line in drawn"
-              :key="line.row.id"
-              :row="line.row"
-              :index="line.index"
+              v-for="one in drawn"
+              :key="one.row.id"
+              :row="one.row"
+              :index="one.index"
               :grid="grid"
               :may-edit="mayEdit"
               :selects="selects"
-              :class="{ hand: line.row.id === inHand?.id }"
+              :class="{ hand: one.row.id === inHand?.id }"
               @hand="takeInHand"
               @step="down"
               @paste="onPaste"
@@ -212,7 +216,7 @@ watch(
       </div>
     </template>
     <template #side>
-      <InHandPanel v-if="inHand" :job="job" :surface="inHand" :sketch="sketchOf(inHand.id)" />
+      <InHandPanel v-if="told" :job="job" :surface="told" :sketch="sketchOf(told.id)" />
     </template>
   </SurveyFrame>
 </template>
