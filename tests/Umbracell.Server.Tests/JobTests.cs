@@ -159,6 +159,31 @@ public sealed class JobTests(Product product)
     }
 
     [Fact]
+    public async Task The_list_of_jobs_says_where_and_when_each_is_done()
+    {
+        var client = await product.SignedInAsync("owner@ninthacre.example");
+        var (_, job) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            "/api/jobs",
+            Asking.Typed(null, "us", ("name", "Where and when"), ("climateZone", "6A"))
+        );
+        async Task<JsonNode> CardAsync() =>
+            (await client.GetJsonAsync("/api/jobs")).AsArray().Single(card => card!["job"]!.Text("id") == job.Text("id"))!;
+        var bare = await CardAsync();
+        (bare["place"], bare["workDate"]).ShouldBe((null, null));
+
+        var place = (await client.GetJsonAsync("/api/places"))[0]!;
+        var (status, changed) = await client.SendJsonAsync(
+            HttpMethod.Patch,
+            $"/api/jobs/{job.Text("id")}",
+            Asking.Typed(job["version"]!.GetValue<uint>(), "us", ("place", place.Text("id")), ("workDate", "2027-02-03"))
+        );
+        status.ShouldBe(200, changed.ToJsonString());
+        var card = await CardAsync();
+        (card.Text("place"), card.Text("workDate")).ShouldBe((place.Text("name"), "2027-02-03"));
+    }
+
+    [Fact]
     public async Task The_second_firm_sees_nothing_of_the_first()
     {
         var first = await product.SignedInAsync("owner@ninthacre.example");

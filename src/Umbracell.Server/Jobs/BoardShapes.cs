@@ -89,6 +89,12 @@ public sealed record JobCard
     /// <summary>The job.</summary>
     public required JobAnswer Job { get; init; }
 
+    /// <summary>Name of its place; null until one is set.</summary>
+    public required string? Place { get; init; }
+
+    /// <summary>Day of the work; null until it is set.</summary>
+    public required DateOnly? WorkDate { get; init; }
+
     /// <summary>How many surfaces it has.</summary>
     public required int Surfaces { get; init; }
 

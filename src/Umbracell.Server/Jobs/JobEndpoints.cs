@@ -64,6 +64,8 @@ internal static class JobEndpoints
         new()
         {
             Job = Answer(job),
+            Place = JobPlaces.Of(job)?.Name,
+            WorkDate = JobPricing.Of(job).WorkDate,
             Surfaces = card.Surfaces,
             Area = FigureAnswer.Of(card.Area.ToFigure()),
             Hold = card.Worst.GetValueOrDefault(Verdict.Hold),

@@ -13,6 +13,16 @@ type Row = Schemas['BoardRow']
 const isTyping = (target: EventTarget | null) =>
   target instanceof HTMLElement && target.closest('input, select, textarea, [contenteditable]') !== null
 
+/** A key of a page, unless one is typing. */
+export const onKey = (keys: string | string[], act: (event: KeyboardEvent) => void) =>
+  onKeyStroke(keys, (event) => {
+    if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey) return
+    event.preventDefault()
+    act(event)
+  })
+
+export const onFindKey = () => onKey('/', () => document.querySelector<HTMLElement>('[data-find]')?.focus())
+
 /** Keys that work on every screen of a job, unless one is typing. */
 export function useShortcuts(
   job: () => string,
@@ -25,13 +35,6 @@ export function useShortcuts(
   const reader = useReader()
   const aid = useHelp()
 
-  const handle = (keys: string | string[], act: (event: KeyboardEvent) => void) =>
-    onKeyStroke(keys, (event) => {
-      if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey) return
-      event.preventDefault()
-      act(event)
-    })
-
   function toSurface(step: number) {
     const at = rows.value.findIndex((row) => row.id === inHand.value?.id)
     const next = rows.value[at + step]
@@ -41,23 +44,23 @@ export function useShortcuts(
     else focusNear(document.querySelector<HTMLElement>(`[data-row="${next.id}"] a`))
   }
 
-  handle(['1', '2', '3', '4', '5', '6', '7', '8', '9'], (event) => {
+  onKey(['1', '2', '3', '4', '5', '6', '7', '8', '9'], (event) => {
     const page = stages()[Number(event.key) - 1]?.built?.to(job(), inHand.value?.id)
     if (page) void router.push(page)
   })
-  handle('j', () => toSurface(1))
-  handle('k', () => toSurface(-1))
-  handle('b', () => void router.push({ name: 'board', params: { job: job() } }))
-  handle('u', () => reader.switchUnits())
-  handle('h', () => (aid.shown.value = true))
-  handle('?', () => (help.value = true))
-  handle('w', (event) => {
+  onKey('j', () => toSurface(1))
+  onKey('k', () => toSurface(-1))
+  onKey('b', () => void router.push({ name: 'board', params: { job: job() } }))
+  onKey('u', () => reader.switchUnits())
+  onKey('h', () => (aid.shown.value = true))
+  onKey('?', () => (help.value = true))
+  onKey('w', (event) => {
     // The figure in focus, or the first of the screen.
     const focused = event.target instanceof HTMLElement ? event.target.closest<HTMLElement>('.figure') : null
     const figure = focused ?? document.querySelector<HTMLElement>('#work .figure')
     figure?.click()
   })
-  handle('/', () => document.querySelector<HTMLElement>('[data-find]')?.focus())
+  onFindKey()
 
   useUndoKeys(job)
 }

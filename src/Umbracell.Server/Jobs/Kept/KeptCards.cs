@@ -19,7 +19,7 @@ internal sealed record KeptCard(int Surfaces, Area Area, IReadOnlyDictionary<Ver
 internal sealed class KeptCards(UmbracellDb db, FirmScope scope, BoardKeeper keeper, TimeProvider clock)
 {
     /// <summary>How many jobs the list shows.</summary>
-    public const int Listed = 200;
+    public const int Listed = 1000;
 
     private sealed record Found
     {

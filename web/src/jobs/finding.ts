@@ -1,0 +1,63 @@
+import { computed, reactive, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import type { Schemas } from '../shared/api/client'
+
+type Card = Schemas['JobCard']
+export const orders = ['newest', 'workDate', 'name'] as const
+export type Order = (typeof orders)[number]
+
+/** What is looked for; an empty text is no wish. */
+export interface Wanted {
+  words: string
+  crew: string
+  place: string
+  order: Order
+}
+
+// Whoever types "cafe" finds "Café" too.
+const plain = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase()
+const textOf = ({ job, place }: Card) => plain([job.name, job.crew, place, job.climateZone].filter(Boolean).join(' '))
+const FAR = '9999'
+const compare: Record<Order, (a: Card, b: Card) => number> = {
+  // As they come.
+  newest: () => 0,
+  workDate: (a, b) => (a.workDate ?? FAR).localeCompare(b.workDate ?? FAR),
+  name: (a, b) => a.job.name.localeCompare(b.job.name),
+}
+
+/** The jobs that have every word typed in their name, crew, place or zone, in the order wished for. */
+export function foundOf(cards: readonly Card[], { words, crew, place, order }: Wanted): Card[] {
+  const parts = plain(words).split(/\s+/).filter(Boolean)
+  const has = (card: Card) => {
+    if ((crew && card.job.crew !== crew) || (place && card.place !== place)) return false
+    const text = parts.length ? textOf(card) : ''
+    return parts.every((part) => text.includes(part))
+  }
+  return cards.filter(has).sort(compare[order])
+}
+
+const namesOf = (names: (string | null)[]) =>
+  [...new Set(names.filter((name): name is string => !!name))].sort((a, b) => a.localeCompare(b))
+
+/** What is looked for among the jobs. It stands in the address, so that one finds it again on coming back. */
+export function useJobFinding(cards: () => readonly Card[]) {
+  const [route, router] = [useRoute(), useRouter()]
+  const asked = (key: string) => (typeof route.query[key] === 'string' ? route.query[key] : '')
+  const wanted = reactive<Wanted>({
+    words: asked('words'),
+    crew: asked('crew'),
+    place: asked('place'),
+    order: orders.find((order) => order === asked('order')) ?? 'newest',
+  })
+  watch(wanted, () => {
+    const query = Object.fromEntries(Object.entries(wanted).filter(([, text]) => text && text !== 'newest'))
+    void router.replace({ query })
+  })
+  return {
+    wanted,
+    found: computed(() => foundOf(cards(), wanted)),
+    crews: computed(() => namesOf(cards().map(({ job }) => job.crew))),
+    places: computed(() => namesOf(cards().map(({ place }) => place))),
+    clear: () => Object.assign(wanted, { words: '', crew: '', place: '' }),
+  }
+}
