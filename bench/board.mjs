@@ -2,24 +2,15 @@
 // after an edit; and what is reckoned anew: the weighing of all surfaces, their price, a section step. All through the server.
 // Usage: node bench/board.mjs http://127.0.0.1:5210 [sign-in name] [password]
 import { performance } from 'node:perf_hooks'
+import { ask as asked, who } from './server.mjs'
 
-const [base = 'http://127.0.0.1:5210', name = 'owner@ninthacre.example', password = 'umbra-demo'] =
-  process.argv.slice(2)
 const SURFACES = 200
 const CALLS = 50
 const JOBS = 200
 
-let cookie = ''
+/** The answer, and how long the server says it took. */
 async function ask(method, path, body) {
-  const answer = await fetch(base + path, {
-    method,
-    headers: { 'content-type': 'application/json', cookie },
-    body: body && JSON.stringify(body),
-  })
-  if (!answer.ok) throw new Error(`${method} ${path}: ${answer.status} ${await answer.text()}`)
-  // The session's own; the other one only says that somebody has signed in on this device.
-  const set = answer.headers.getSetCookie().find((one) => one.startsWith('umbracell='))
-  cookie = set?.split(';')[0] ?? cookie
+  const answer = await asked(method, path, body)
   return { json: await answer.json(), timing: answer.headers.get('server-timing') }
 }
 
@@ -30,7 +21,7 @@ const show = (what, values) =>
       `greatest ${Math.max(...values).toFixed(1)} (${values.length} calls)`,
   )
 
-await ask('POST', '/api/session', { signInName: name, password })
+await ask('POST', '/api/session', who)
 const job = (
   await ask('POST', '/api/jobs', {
     version: null,
@@ -141,7 +132,7 @@ show(
 const weighing = []
 for (let i = 0; i < 3; i++) {
   const start = performance.now()
-  const answer = await fetch(`${base}/api/jobs/${job}/choose`, { headers: { cookie } })
+  const answer = await asked('GET', `/api/jobs/${job}/choose`)
   const lines = (await answer.text()).trim()
   if (!answer.ok || !lines.includes('envelope')) throw new Error(lines.slice(0, 200))
   weighing.push(performance.now() - start)

@@ -1,22 +1,7 @@
 // Times what a file costs through the server: 5,000 lines of CSV checked, a model of 2,000 surfaces, a workbook of 2,000 surfaces out.
 // Usage: node bench/import.mjs http://127.0.0.1:5210 [sign-in name] [password]
 import { performance } from 'node:perf_hooks'
-
-const [base = 'http://127.0.0.1:5210', name = 'owner@ninthacre.example', password = 'umbra-demo'] =
-  process.argv.slice(2)
-let cookie = ''
-async function ask(method, path, body) {
-  const answer = await fetch(base + path, {
-    method,
-    headers: { 'content-type': 'application/json', cookie },
-    body: body && JSON.stringify(body),
-  })
-  if (!answer.ok) throw new Error(`${method} ${path}: ${answer.status} ${await answer.text()}`)
-  // The session's own; the other one only says that somebody has signed in on this device.
-  const set = answer.headers.getSetCookie().find((one) => one.startsWith('umbracell='))
-  cookie = set?.split(';')[0] ?? cookie
-  return answer
-}
+import { ask, who } from './server.mjs'
 
 async function time(what, run) {
   await run()
@@ -46,7 +31,7 @@ const surface = (i) =>
     [i + 1, 0, 2],
   ])}</Opening></Surface>`
 
-await ask('POST', '/api/session', { signInName: name, password })
+await ask('POST', '/api/session', who)
 const job = (
   await (
     await ask('POST', '/api/jobs', {

@@ -1,27 +1,13 @@
 // Times what a hand feels on a job with 800 surfaces: how long board and grid take to be shown, how many nodes they hold, the longest
 // frames while one scrolls, and how long a key takes to be seen. In Chromium, on a job of its own.
 // Usage: node bench/pages.mjs http://127.0.0.1:5210 [surfaces] [sign-in name] [password]
-import { createRequire } from 'node:module'
 import { performance } from 'node:perf_hooks'
+import { browser, page, post, told } from './browser.mjs'
+import { count } from './server.mjs'
 
-const { chromium } = createRequire(new URL('../tests/e2e/', import.meta.url))('@playwright/test')
-const [base = 'http://127.0.0.1:5210', count = '800', name = 'owner@ninthacre.example', password = 'umbra-demo'] =
-  process.argv.slice(2)
-const SURFACES = Number(count)
+const SURFACES = count(800)
 const AT_ONCE = 8
 
-const browser = await chromium.launch({
-  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium-headless-shell',
-  args: ['--no-sandbox', '--disable-gpu'],
-})
-const context = await browser.newContext({ baseURL: base, viewport: { width: 1280, height: 800 } })
-const page = await context.newPage()
-const post = async (path, data) => {
-  const answer = await page.request.post(path, { data })
-  if (!answer.ok()) throw new Error(`${path}: ${answer.status()} ${await answer.text()}`)
-  return answer.json()
-}
-await post('/api/session', { signInName: name, password })
 const fields = { name: `Bench: ${SURFACES} surfaces`, climateZone: '6A' }
 const job = (await post('/api/jobs', { version: null, units: 'us', fields })).id
 const add = (i) =>
@@ -35,11 +21,6 @@ for (let i = 0; i < SURFACES; i += AT_ONCE) {
 }
 // The figures are kept by now; what is timed is the page.
 await page.request.get(`/api/jobs/${job}/board`)
-
-const sorted = (values) => [...values].sort((a, b) => a - b)
-const p95 = (values) => sorted(values)[Math.floor(values.length * 0.95)] ?? NaN
-const median = (values) => sorted(values)[Math.floor(values.length / 2)] ?? NaN
-const told = (values) => `median ${median(values).toFixed(0)} ms, p95 ${p95(values).toFixed(0)} (${values.length})`
 
 // As fast as a wheel is turned by an impatient hand: some seven thousand pixels a second.
 const TURN = 120
