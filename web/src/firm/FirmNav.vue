@@ -1,18 +1,17 @@
 <script setup lang="ts">
-import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
+import { useRoute } from 'vue-router'
 import { FIRM } from '../shared/keeping/steps'
-import { useSession } from '../shared/state/session'
+import { useHelpOn } from '../shared/state/help'
+import { isFirmPage, useFirmPages } from '../shared/state/pages'
 import { useUndoKeys } from '../shared/state/undo'
 
 /** Between the pages of what is the firm's own. */
 const { t } = useI18n()
 useUndoKeys(FIRM)
-const session = useSession()
-const pages = computed(() => [
-  ...['firm', 'pastJobs', 'stock', 'places', 'targets'],
-  ...(session.may('manage') ? ['people'] : []),
-])
+const pages = useFirmPages()
+const route = useRoute()
+useHelpOn(() => (isFirmPage(route.name) ? route.name : 'firm'))
 </script>
 
 <template>

@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, ref, watchEffect } from 'vue'
+import { computed, ref, watchEffect } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute } from 'vue-router'
-import { useHelp } from '../shared/state/help'
 import { useBoard } from '../shared/state/job'
 import { useReader } from '../shared/state/reader'
 import AppBar from '../shared/ui/AppBar.vue'
@@ -17,11 +16,6 @@ const { t } = useI18n()
 const route = useRoute()
 const reader = useReader()
 const keys = ref(false)
-// Fetched when it is asked for first, and left there so that it closes as it opened.
-const HelpDrawer = defineAsyncComponent(() => import('../shared/ui/HelpDrawer.vue'))
-const help = useHelp()
-const helped = ref(false)
-watchEffect(() => (helped.value ||= help.shown.value))
 const board = useBoard(() => props.job)
 
 const rows = computed(() => board.data.value?.rows ?? [])
@@ -58,7 +52,6 @@ useShortcuts(() => props.job, rows, inHand, keys)
     @keys="keys = true"
   />
   <KeysDialog v-model="keys" />
-  <HelpDrawer v-if="helped" />
   <GateBand v-if="inHand" class="no-print" :surface="inHand" :job="job" />
   <ProblemNote v-if="board.error.value" class="problem" :problem="board.error.value" @retry="board.refetch()" />
   <RouterView v-else v-slot="{ Component }">

@@ -7,6 +7,8 @@ import { useRouter } from 'vue-router'
 import type { Schemas } from '../shared/api/client'
 import { uploadOnce } from '../shared/api/once'
 import { useProblems } from '../shared/figures/problems'
+import { useHelpOn } from '../shared/state/help'
+import { onFindKey } from '../shared/state/keys'
 import { useJobs } from '../shared/state/job'
 import { useSession } from '../shared/state/session'
 import AppBar from '../shared/ui/AppBar.vue'
@@ -16,7 +18,6 @@ import FileButton from '../shared/ui/FileButton.vue'
 import JobCards from './JobCards.vue'
 import JobFinder from './JobFinder.vue'
 import { useJobFinding } from './finding'
-import { onFindKey } from './shortcuts'
 
 const JobForm = defineAsyncComponent(() => import('./JobForm.vue'))
 const { t } = useI18n()
@@ -25,6 +26,7 @@ const session = useSession()
 const jobs = useJobs()
 const finding = useJobFinding(() => jobs.data.value ?? [])
 onFindKey()
+useHelpOn(() => 'jobs')
 const making = ref(false)
 const keys = ref(false)
 const router = useRouter()

@@ -1,27 +1,13 @@
-import { onKeyStroke } from '@vueuse/core'
 import type { ComputedRef, Ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { Schemas } from '../shared/api/client'
 import { focusNear } from '../shared/state/rowWindow'
-import { useHelp } from '../shared/state/help'
+import { onFindKey, onKey } from '../shared/state/keys'
 import { useReader } from '../shared/state/reader'
 import { useUndoKeys } from '../shared/state/undo'
 import { stages } from '../shared/state/stages'
 
 type Row = Schemas['BoardRow']
-
-const isTyping = (target: EventTarget | null) =>
-  target instanceof HTMLElement && target.closest('input, select, textarea, [contenteditable]') !== null
-
-/** A key of a page, unless one is typing. */
-export const onKey = (keys: string | string[], act: (event: KeyboardEvent) => void) =>
-  onKeyStroke(keys, (event) => {
-    if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey) return
-    event.preventDefault()
-    act(event)
-  })
-
-export const onFindKey = () => onKey('/', () => document.querySelector<HTMLElement>('[data-find]')?.focus())
 
 /** Keys that work on every screen of a job, unless one is typing. */
 export function useShortcuts(
@@ -33,7 +19,6 @@ export function useShortcuts(
   const router = useRouter()
   const route = useRoute()
   const reader = useReader()
-  const aid = useHelp()
 
   function toSurface(step: number) {
     const at = rows.value.findIndex((row) => row.id === inHand.value?.id)
@@ -52,7 +37,6 @@ export function useShortcuts(
   onKey('k', () => toSurface(-1))
   onKey('b', () => void router.push({ name: 'board', params: { job: job() } }))
   onKey('u', () => reader.switchUnits())
-  onKey('h', () => (aid.shown.value = true))
   onKey('?', () => (help.value = true))
   onKey('w', (event) => {
     // The figure in focus, or the first of the screen.

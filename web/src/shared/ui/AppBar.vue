@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
-import { computed, defineAsyncComponent, ref } from 'vue'
+import { computed, defineAsyncComponent, ref, watchEffect } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
 import { useHelp } from '../state/help'
+import { onKey } from '../state/keys'
+import { useUpright } from '../state/narrow'
 import { useReader } from '../state/reader'
 import { useSession } from '../state/session'
 import { isDemoClock, useClock } from '../state/clock'
@@ -19,10 +21,16 @@ const props = defineProps<{
   zone?: string | null
 }>()
 defineEmits<{ keys: [] }>()
-// Where the bar has no room for its buttons they are in a sheet from below.
+// The ways to the other pages; where the bar has no room for its buttons, those too.
 const BarMenu = defineAsyncComponent(() => import('./BarMenu.vue'))
 const menu = ref(false)
+const isUpright = useUpright()
+// Fetched when it is asked for first, and left there so that it closes as it opened.
+const HelpDrawer = defineAsyncComponent(() => import('./HelpDrawer.vue'))
 const help = useHelp()
+const helped = ref(false)
+watchEffect(() => (helped.value ||= help.shown.value))
+onKey('h', () => (help.shown.value = help.topic.value !== null))
 const reader = useReader()
 const session = useSession()
 const router = useRouter()
@@ -50,7 +58,7 @@ async function leave() {
       <RouterLink v-if="titleTo" :to="titleTo" class="title" :title="title">{{ title }}</RouterLink>
       <span v-else class="title" :title="title">{{ title }}</span>
     </template>
-    <span v-if="aside" class="aside">{{ aside }}</span>
+    <span v-if="aside" class="aside" :title="aside">{{ aside }}</span>
     <span class="gap" />
     <span v-if="isDemoClock()" class="demo">
       {{ t('app.demoClock', { time }) }}
@@ -80,12 +88,19 @@ async function leave() {
     >
       {{ t('app.signOut') }}
     </ElButton>
-    <ElButton class="phone" :aria-label="t('app.menu')" :aria-expanded="menu" @click="menu = true">
+    <ElButton
+      v-if="session.person || isUpright"
+      class="menu"
+      :aria-label="t('app.menu')"
+      :aria-expanded="menu"
+      @click="menu = true"
+    >
       <svg width="20" height="14" viewBox="0 0 20 14" aria-hidden="true">
         <path d="M1 1h18M1 7h18M1 13h18" stroke="currentColor" stroke-width="2" stroke-linecap="round" />
       </svg>
     </ElButton>
     <BarMenu v-if="menu" :time="isDemoClock() ? time : ''" @leave="leave" @close="menu = false" />
+    <HelpDrawer v-if="helped" />
   </header>
 </template>
 
@@ -128,6 +143,10 @@ async function leave() {
   color: var(--bar-ink-2);
   font-size: var(--text-s);
   white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  /* Gives way before the title does. */
+  flex-shrink: 100;
 }
 .gap {
   flex: 1;
@@ -151,9 +170,6 @@ async function leave() {
   flex: none;
   font-size: var(--text-s);
   font-weight: 400;
-}
-.bar .phone {
-  display: none;
 }
 .bar :focus-visible {
   outline-color: #f0b489;
@@ -182,9 +198,6 @@ async function leave() {
   .bar .desk,
   .brand b {
     display: none;
-  }
-  .bar .phone {
-    display: inline-flex;
   }
   .title {
     flex: 1;

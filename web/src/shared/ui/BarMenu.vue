@@ -2,10 +2,12 @@
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useHelp } from '../state/help'
+import { useUpright } from '../state/narrow'
+import { useFirmPages } from '../state/pages'
 import { useReader } from '../state/reader'
 import { useSession } from '../state/session'
 
-/** What the bar has no room for on a phone, as a sheet from below: units, light, and signing out. */
+/** The ways to all pages; where the bar has no room for them also units, light, and signing out. On a phone it comes from below. */
 defineProps<{ time: string }>()
 const emit = defineEmits<{ leave: []; close: [] }>()
 const { t } = useI18n()
@@ -13,6 +15,8 @@ const reader = useReader()
 const session = useSession()
 const shown = ref(true)
 const help = useHelp()
+const isUpright = useUpright()
+const pages = useFirmPages()
 
 function showHelp() {
   shown.value = false
@@ -21,12 +25,26 @@ function showHelp() {
 </script>
 
 <template>
-  <ElDrawer v-model="shown" direction="btt" size="auto" :title="t('app.menu')" append-to-body @closed="emit('close')">
+  <ElDrawer
+    v-model="shown"
+    :direction="isUpright ? 'btt' : 'rtl'"
+    :size="isUpright ? 'auto' : 'min(320px, 94vw)'"
+    :title="t('app.menu')"
+    append-to-body
+    @closed="emit('close')"
+  >
     <p v-if="session.person" class="quiet">
       {{ t('app.signedInAs', { title: session.person.title, firm: session.person.firm }) }}
     </p>
-    <p v-if="time" class="quiet">{{ t('app.demoClock', { time }) }}</p>
-    <div class="acts">
+    <p v-if="time && isUpright" class="quiet">{{ t('app.demoClock', { time }) }}</p>
+    <nav v-if="session.person" :aria-label="t('app.pages')">
+      <RouterLink :to="{ name: 'jobs' }" @click="shown = false">{{ t('jobs.title') }}</RouterLink>
+      <RouterLink v-for="page in pages" :key="page" :to="{ name: page }" @click="shown = false">
+        {{ t(`firm.page.${page}`) }}
+      </RouterLink>
+      <RouterLink :to="{ name: 'ownAccess' }" @click="shown = false">{{ t('ownAccess.open') }}</RouterLink>
+    </nav>
+    <div v-if="isUpright" class="acts">
       <ElButton v-if="help.topic.value" type="primary" @click="showHelp">{{ t('help.open') }}</ElButton>
       <ElButton
         :aria-label="t('app.units.switch', { now: t(`app.units.${reader.units}`) })"
@@ -46,6 +64,32 @@ function showHelp() {
 </template>
 
 <style scoped>
+nav {
+  display: grid;
+  margin: 10px 0;
+}
+nav a {
+  display: flex;
+  align-items: center;
+  min-height: 44px;
+  padding: 0 10px;
+  border-bottom: 1px solid var(--line);
+  color: var(--ink);
+  text-decoration: none;
+}
+@media (max-width: 900px) {
+  nav {
+    grid-template-columns: 1fr 1fr;
+    column-gap: 12px;
+  }
+}
+nav a:hover {
+  background: var(--in-hand);
+}
+nav a.router-link-exact-active {
+  box-shadow: inset 4px 0 var(--copper);
+  font-weight: 650;
+}
 .acts {
   display: grid;
   gap: 10px;

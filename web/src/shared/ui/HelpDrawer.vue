@@ -1,13 +1,20 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
-import { useHelp } from '../state/help'
+import { useHelp, type HelpTopic } from '../state/help'
 import { useNarrow } from '../state/narrow'
+import { isFirmPage } from '../state/pages'
 import VerdictMark from './VerdictMark.vue'
 
 /** What the page on the screen answers, what to enter on it, and what its marks mean. */
-const { t } = useI18n()
+const { t, te } = useI18n()
 const { topic, shown } = useHelp()
 const isNarrow = useNarrow()
+const nameOf = (about: HelpTopic) =>
+  about === 'board' || about === 'jobs'
+    ? t(`${about}.title`)
+    : isFirmPage(about)
+      ? t(`firm.page.${about}`)
+      : t(`stage.${about}`)
 const MARKS = ['clear', 'care', 'hold'] as const
 </script>
 
@@ -17,19 +24,23 @@ const MARKS = ['clear', 'care', 'hold'] as const
     v-model="shown"
     :direction="isNarrow ? 'btt' : 'rtl'"
     :size="isNarrow ? 'auto' : 'min(420px, 94vw)'"
-    :title="t('help.title', { page: topic === 'board' ? t('board.title') : t(`stage.${topic}`) })"
+    :title="t('help.title', { page: nameOf(topic) })"
     append-to-body
   >
     <h2>{{ t('help.answers') }}</h2>
     <p>{{ t(`help.${topic}.answers`) }}</p>
     <h2>{{ t('help.enter') }}</h2>
     <p>{{ t(`help.${topic}.enter`) }}</p>
-    <h2>{{ t('help.marks') }}</h2>
-    <ul>
-      <li v-for="mark in MARKS" :key="mark"><VerdictMark :verdict="mark" :size="18" /> {{ t(`help.mark.${mark}`) }}</li>
-      <li><VerdictMark :verdict="null" :size="18" /> {{ t('help.mark.none') }}</li>
-    </ul>
-    <p>{{ t(`help.${topic}.marks`) }}</p>
+    <template v-if="te(`help.${topic}.marks`)">
+      <h2>{{ t('help.marks') }}</h2>
+      <ul>
+        <li v-for="mark in MARKS" :key="mark">
+          <VerdictMark :verdict="mark" :size="18" /> {{ t(`help.mark.${mark}`) }}
+        </li>
+        <li><VerdictMark :verdict="null" :size="18" /> {{ t('help.mark.none') }}</li>
+      </ul>
+      <p>{{ t(`help.${topic}.marks`) }}</p>
+    </template>
     <p class="quiet small">{{ t('help.figures') }}</p>
   </ElDrawer>
 </template>
