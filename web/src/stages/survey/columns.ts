@@ -18,19 +18,19 @@ export const fields: readonly Field[] = [
 ]
 
 /** The room of the column that comes before the fields, of theirs, and of that which comes after. */
-export const AREA_ROOM: Room = [70, 108]
+export const AREA_ROOM: Room = [62, 108]
 export const ROOM: Record<Field, Room> = {
-  name: [112, 180],
-  kind: [105, 168],
-  shape: [56, 90],
-  size: [106, 162],
-  openings: [95, 152],
-  repeats: [42, 64],
-  memberDepth: [49, 78],
-  memberSpacing: [49, 78],
-  openLeak: [76, 122],
+  name: [102, 180],
+  kind: [96, 168],
+  shape: [51, 90],
+  size: [92, 162],
+  openings: [86, 152],
+  repeats: [40, 64],
+  memberDepth: [44, 78],
+  memberSpacing: [44, 78],
+  openLeak: [68, 122],
 }
-export const REMOVE_ROOM: Room = [28, 44]
+export const REMOVE_ROOM: Room = [28, 46]
 
 /** A cell as the person would type it. */
 export function textOf(surface: Surface, field: Field, units: Units): string {
