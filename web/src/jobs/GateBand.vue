@@ -55,7 +55,7 @@ const worst = computed(() => [...rules.value].sort((a, b) => shadow[b.verdict] -
       <p class="small quiet">{{ what }}</p>
       <p class="small quiet">{{ nearby }}</p>
     </div>
-    <ol v-if="rules.length && (gate || !window)" class="rules" :class="{ waits: !gate }" :aria-busy="!gate">
+    <ol v-if="rules.length && (gate || !window)" class="rules" :class="{ waits: !gate }" :inert="!gate">
       <li v-for="rule in rules" :key="rule.rule" :class="[rule.verdict, { unread: rule.case === 'unread' }]">
         <RouterLink
           :to="{ name: 'window', params: { job, surface: surface.id } }"

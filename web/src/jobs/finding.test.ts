@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Schemas } from '../shared/api/client'
-import { foundOf, orders, type Wanted } from './finding'
+import { ALL, foundOf, orders, queryOf, type Wanted } from './finding'
 
 const card = (name: string, crew: string, place: string | null, workDate: string | null = null) =>
   ({ job: { name, crew, climateZone: '6A' }, place, workDate }) as unknown as Schemas['JobCard']
@@ -9,8 +9,7 @@ const cards = [
   card('Café at the mill', 'Plover', 'Sallow Ford'),
   card('Apple store', 'Heron', null, '2026-11-24'),
 ]
-const nothing: Wanted = { words: '', crew: '', place: '', order: 'newest' }
-const names = (wanted: Partial<Wanted>) => foundOf(cards, { ...nothing, ...wanted }).map(({ job }) => job.name)
+const names = (wanted: Partial<Wanted>) => foundOf(cards, { ...ALL, ...wanted }).map(({ job }) => job.name)
 
 describe('looking for a job', () => {
   it('shows all as they come while nothing is looked for', () => {
@@ -47,7 +46,13 @@ describe('looking for a job', () => {
 
   it('leaves the list it was given as it was', () => {
     const before = [...cards]
-    foundOf(cards, { ...nothing, order: 'name' })
+    foundOf(cards, { ...ALL, order: 'name' })
     expect(cards).toEqual(before)
+  })
+
+  it('leaves in the address what is looked for, whatever words it is, and nothing else', () => {
+    expect(queryOf(ALL)).toEqual({})
+    expect(queryOf({ ...ALL, words: 'newest', order: 'name' })).toEqual({ words: 'newest', order: 'name' })
+    expect(queryOf({ ...ALL, words: 'name', crew: 'newest' })).toEqual({ words: 'name', crew: 'newest' })
   })
 })

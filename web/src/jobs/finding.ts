@@ -14,6 +14,13 @@ export interface Wanted {
   order: Order
 }
 
+/** Looks for nothing: all jobs as they come. */
+export const ALL: Wanted = { words: '', crew: '', place: '', order: 'newest' }
+
+/** What stands in the address: what is wished otherwise than all. */
+export const queryOf = (wanted: Wanted) =>
+  Object.fromEntries(Object.entries(wanted).filter(([key, text]) => text !== ALL[key as keyof Wanted]))
+
 // Whoever types "cafe" finds "Café" too.
 const plain = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase()
 const textOf = ({ job, place }: Card) => plain([job.name, job.crew, place, job.climateZone].filter(Boolean).join(' '))
@@ -47,17 +54,14 @@ export function useJobFinding(cards: () => readonly Card[]) {
     words: asked('words'),
     crew: asked('crew'),
     place: asked('place'),
-    order: orders.find((order) => order === asked('order')) ?? 'newest',
+    order: orders.find((order) => order === asked('order')) ?? ALL.order,
   })
-  watch(wanted, () => {
-    const query = Object.fromEntries(Object.entries(wanted).filter(([, text]) => text && text !== 'newest'))
-    void router.replace({ query })
-  })
+  watch(wanted, () => void router.replace({ query: queryOf(wanted) }))
   return {
     wanted,
     found: computed(() => foundOf(cards(), wanted)),
     crews: computed(() => namesOf(cards().map(({ job }) => job.crew))),
     places: computed(() => namesOf(cards().map(({ place }) => place))),
-    clear: () => Object.assign(wanted, { words: '', crew: '', place: '' }),
+    clear: () => Object.assign(wanted, { ...ALL, order: wanted.order }),
   }
 }

@@ -20,10 +20,6 @@ const { stop } = useIntersectionObserver(
   },
   { rootMargin: '600px' },
 )
-const inWords = (task: Schemas['PreparationTaskAnswer']) =>
-  [task.done ? '☑' : '☐', t(`window.prepItem.${task.item}`), task.assignedTo, days(task.dueOn)]
-    .filter(Boolean)
-    .join(' ')
 </script>
 
 <template>
@@ -33,7 +29,10 @@ const inWords = (task: Schemas['PreparationTaskAnswer']) =>
     </h2>
     <PreparationTasks v-if="near" :job="job" :surface="of.surfaceId" :tasks="of.tasks" detailed />
     <ul v-else>
-      <li v-for="task in of.tasks" :key="task.item" :class="{ done: task.done }">{{ inWords(task) }}</li>
+      <li v-for="task in of.tasks" :key="task.item" :class="{ done: task.done }">
+        {{ task.done ? '☑' : '☐' }} {{ t(`window.prepItem.${task.item}`) }}
+        <span class="quiet">{{ task.assignedTo }} {{ days(task.dueOn) }}</span>
+      </li>
     </ul>
   </section>
 </template>
