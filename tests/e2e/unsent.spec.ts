@@ -176,6 +176,8 @@ test('two tabs show what the other typed, and send it once', async ({ page, cont
     if (edits.test(answer.url()) && answer.request().method() === 'PATCH' && answer.ok()) taken++
   })
   await page.goto(`/jobs/${job}/survey`)
+  // Both tabs have come up before the line goes: one that has not has nothing to type into.
+  await expect(cell(page, 'Size', 'North wall')).toHaveValue('7.20 m x 2.70 m')
   const other = await context.newPage()
   await other.goto(`/jobs/${job}/survey`)
   await expect(cell(other, 'Size', 'North wall')).toHaveValue('7.20 m x 2.70 m')
