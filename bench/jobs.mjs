@@ -15,7 +15,7 @@ for (let i = there; i < JOBS; i++) {
 await page.goto('/')
 await page.locator('.cards a').first().waitFor()
 await page.waitForLoadState('networkidle')
-const search = page.locator('[data-find]')
+const search = page.getByRole('searchbox')
 await search.evaluate((input) => {
   window.seen = []
   input.addEventListener('input', (event) =>

@@ -10,8 +10,12 @@ namespace Umbracell.Store;
 /// <summary>How rows lie in tables, how they hang together, and whose they are.</summary>
 public sealed partial class UmbracellDb
 {
+    /// <summary>A text without accents and capitals, as it is searched: "Café" and "cafe" are the same. Done by the database.</summary>
+    public static string PlainText(string text) => throw new NotSupportedException("Only within a query.");
+
     protected override void OnModelCreating(ModelBuilder modelBuilder)
     {
+        modelBuilder.HasDbFunction(() => PlainText("")).HasName("plain_text");
         modelBuilder.Entity<Firm>(firm =>
         {
             firm.Property(f => f.Version).IsRowVersion();
@@ -109,7 +113,9 @@ public sealed partial class UmbracellDb
                 .HasPrincipalKey(t => new { t.FirmId, t.Id })
                 .OnDelete(DeleteBehavior.Restrict);
             job.Navigation(j => j.OwnTargets).AutoInclude();
-            job.HasQueryFilter(j => j.FirmId == CurrentFirm);
+            job.Property(j => j.DeletedBy).HasMaxLength(120);
+            job.HasQueryFilter(JobFilters.OfFirm, j => j.FirmId == CurrentFirm);
+            job.HasQueryFilter(JobFilters.Standing, j => j.DeletedAt == null);
         });
         modelBuilder.Entity<Surface>(surface =>
         {

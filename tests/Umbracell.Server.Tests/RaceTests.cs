@@ -217,6 +217,7 @@ public sealed class RaceTests(Product product)
         "POST /api/jobs/{id:guid}/surfaces/remove",
         "POST /api/jobs/{id:guid}/papers",
         "POST /api/places/weather-file",
+        "POST /api/jobs/{id:guid}/restore",
         "POST /api/surfaces/{id:guid}/restore",
         "POST /api/jobs/{id:guid}/imports/table",
         "POST /api/jobs/{id:guid}/imports/model",

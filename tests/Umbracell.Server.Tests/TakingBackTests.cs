@@ -22,6 +22,8 @@ public sealed class TakingBackTests(Product product)
             { "surface", "kind", "unventedDeck" },
             { "job", "name", "Other" },
             { "job", "place", "brindle-quay" },
+            { "job", "state", "ordered" },
+            { "job", "archived", "yes" },
             { "job", "workDate", "2026-12-01" },
             { "job", "weightCost", "5" },
             { "facts", "soundAsked", "yes" },

@@ -54,7 +54,8 @@ public sealed class MigrationTests
         var marks = await db.Preparation.ToListAsync(TestContext.Current.CancellationToken);
         marks.Select(m => (m.SurfaceId, m.Item)).ShouldBe([(wall, PreparationItem.Clean), (wall, PreparationItem.Dry)], ignoreOrder: true);
         marks.ShouldAllBe(m => m.DoneAt != null);
-        (await db.Jobs.SingleAsync(TestContext.Current.CancellationToken)).SummerOutdoorC.ShouldBe(31);
+        var kept = await db.Jobs.SingleAsync(TestContext.Current.CancellationToken);
+        (kept.SummerOutdoorC, kept.State, kept.ArchivedAt, kept.DeletedBy).ShouldBe((31, JobState.Estimate, null, ""));
     }
 
     [Fact]

@@ -54,6 +54,8 @@ public sealed record FiledJob
     public FiledTargets? OwnTargets { get; init; }
 
     public PricingDocument? Pricing { get; init; }
+
+    public JobState? State { get; init; }
 }
 
 /// <summary>A target set of the firm's own that the job is held to.</summary>

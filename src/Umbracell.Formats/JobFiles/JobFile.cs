@@ -108,6 +108,7 @@ public sealed record JobFile
         "receivedAt",
         "tickedAt",
         "currency",
+        "state",
     ];
 
     // The unit in a name says what can be true of it: no room is hotter, no wall longer.

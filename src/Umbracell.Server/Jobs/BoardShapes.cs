@@ -1,6 +1,7 @@
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Materials;
+using Umbracell.Documents;
 using Umbracell.Questions.Answers;
 using Umbracell.Questions.Section;
 using Umbracell.Server.Surfaces;
@@ -58,6 +59,11 @@ public sealed record JobAnswer
     public required string Name { get; init; }
 
     public required string Crew { get; init; }
+
+    public required JobState State { get; init; }
+
+    /// <summary>Whether it is out of the way of the jobs in work.</summary>
+    public required bool Archived { get; init; }
 
     public required string ClimateZone { get; init; }
 

@@ -4,6 +4,7 @@ using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
+using Umbracell.Documents;
 using Umbracell.Formats.DataFiles;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Access;
@@ -23,6 +24,8 @@ internal static class JobEndpoints
     [
         "name",
         "crew",
+        "state",
+        "archived",
         "climateZone",
         "targetSet",
         "indoorTemp",
@@ -47,7 +50,7 @@ internal static class JobEndpoints
     public static void MapJobs(this IEndpointRouteBuilder app)
     {
         var jobs = app.MapGroup("/api/jobs").WithTags("Jobs").Requires(Right.Look);
-        jobs.MapGet("", ListAsync).WithSummary("The firm's jobs, newest first.");
+        jobs.MapGet("", ListAsync).WithSummary("The firm's jobs, newest first; archived ones after those in work.");
         jobs.MapPost("", CreateAsync).WithSummary("A new job from typed fields.").Requires(Right.Edit);
         jobs.MapPatch("/{id:guid}", ChangeAsync).WithSummary("Change typed fields of a job.").Requires(Right.Edit).ProducesProblem(409);
         jobs.MapGet("/{id:guid}/board", BoardAsync).WithSummary("The board: every surface at every stage.");
@@ -55,7 +58,7 @@ internal static class JobEndpoints
 
     private static async Task<Ok<List<JobCard>>> ListAsync(UmbracellDb db, KeptCards cards)
     {
-        var jobs = await db.Jobs.AsNoTracking().OrderByDescending(j => j.CreatedAt).Take(KeptCards.Listed).ToListAsync();
+        var jobs = await KeptCards.Shown(db.Jobs.AsNoTracking()).ToListAsync();
         var counts = await cards.OfAsync([.. jobs.Select(j => j.Id)]);
         return TypedResults.Ok(jobs.ConvertAll(job => Card(job, counts[job.Id])));
     }
@@ -198,6 +201,8 @@ internal static class JobEndpoints
     {
         fields.Text("name", 200, required: true, text => job.Name = text);
         fields.Text("crew", 60, required: false, text => job.Crew = text);
+        fields.Choice<JobState>("state", state => job.State = state);
+        fields.YesNo("archived", yes => job.ArchivedAt = yes == true ? job.ArchivedAt ?? clock.GetUtcNow() : null);
         fields.Known("climateZone", ClimateZones.All.Contains, zone => job.ClimateZone = zone);
         fields.Known(
             "targetSet",
@@ -262,6 +267,8 @@ internal static class JobEndpoints
             Id = job.Id,
             Name = job.Name,
             Crew = job.Crew,
+            State = job.State,
+            Archived = job.ArchivedAt is not null,
             ClimateZone = job.ClimateZone,
             TargetSetId = JobTargets.IdOf(job),
             Figures = FigureAnswer.All(figures),

@@ -17,5 +17,7 @@ internal sealed class JobsPart : IPart
     public void Map(IEndpointRouteBuilder api)
     {
         api.MapJobs();
+        api.MapDeletedJobs();
+        api.MapSearch();
     }
 }

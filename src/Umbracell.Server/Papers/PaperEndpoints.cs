@@ -6,6 +6,7 @@ using Umbracell.Formats.Papers;
 using Umbracell.Server.Access;
 using Umbracell.Server.Problems;
 using Umbracell.Server.Requests;
+using Umbracell.Server.Surfaces;
 using Umbracell.Store;
 using Umbracell.Store.Model;
 
@@ -45,11 +46,7 @@ internal static class PaperEndpoints
 
     private static async Task<Ok<IReadOnlyList<PaperAnswer>>> OfJobAsync(Guid id, UmbracellDb db, ClaimsPrincipal person)
     {
-        if (!await db.Jobs.AnyAsync(j => j.Id == id))
-        {
-            throw new NotFoundException("job");
-        }
-
+        await db.Jobs.FindStandingAsync(id, tracked: false);
         var rows = await Readable(db.Papers, person)
             .Where(p => p.JobId == id)
             .OrderByDescending(p => p.MadeAt)

@@ -112,7 +112,7 @@ internal static class PlaceEndpoints
     private static async Task<Results<NoContent, ProblemHttpResult>> RemoveAsync(Guid id, UmbracellDb db)
     {
         var row = await FindAsync(id, db);
-        if (await db.Jobs.CountAsync(j => j.OwnPlaceId == id) is > 0 and var jobs)
+        if (await db.Jobs.WithDeleted().CountAsync(j => j.OwnPlaceId == id) is > 0 and var jobs)
         {
             return InUse.Refusal("place", jobs);
         }

@@ -113,6 +113,13 @@ internal sealed partial class ProblemMapping(IProblemDetailsService problems, IL
                 Title = WordCatalog.Say("problem.title.notFound"),
                 Detail = e.Message,
             },
+            JobDeletedException e => new ProblemDetails
+            {
+                Status = 404,
+                Title = WordCatalog.Say("problem.title.deleted"),
+                Detail = WordCatalog.Say("problem.said.deleted", ("name", e.Name), ("by", e.By)),
+                Extensions = { ["deleted"] = true },
+            },
             BadHttpRequestException e => Malformed(context, e),
             _ when Outage.Is(exception) => Outage.Problem(context, exception),
             _ => null,

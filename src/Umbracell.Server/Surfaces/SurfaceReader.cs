@@ -24,8 +24,7 @@ internal sealed class SurfaceReader(UmbracellDb db)
         return (surface, await FindJobAsync(surface.JobId));
     }
 
-    public async Task<Job> FindJobAsync(Guid id) =>
-        await db.Jobs.SingleOrDefaultAsync(j => j.Id == id) ?? throw new NotFoundException("job");
+    public Task<Job> FindJobAsync(Guid id) => db.Jobs.FindStandingAsync(id);
 
     public Task<List<Surface>> SurfacesAsync(Guid job) => SurfacesAsync(s => s.JobId == job);
 

@@ -29,5 +29,6 @@ internal sealed class SurveyStage : IPart
         api.MapThermal();
         api.MapImports();
         api.MapExports();
+        api.MapJobCopy();
     }
 }

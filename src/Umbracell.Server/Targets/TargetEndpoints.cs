@@ -170,7 +170,7 @@ internal static class TargetEndpoints
     private static async Task<Results<NoContent, ProblemHttpResult>> RemoveAsync(Guid id, UmbracellDb db)
     {
         var row = await FindAsync(id, db);
-        if (await db.Jobs.CountAsync(j => j.OwnTargetsId == id) is > 0 and var jobs)
+        if (await db.Jobs.WithDeleted().CountAsync(j => j.OwnTargetsId == id) is > 0 and var jobs)
         {
             return InUse.Refusal("targetSet", jobs);
         }

@@ -596,6 +596,10 @@ namespace Umbracell.Store.Migrations
                         .HasColumnType("double precision")
                         .HasColumnName("altitude_m");
 
+                    b.Property<DateTimeOffset?>("ArchivedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("archived_at");
+
                     b.Property<string>("ClimateZone")
                         .IsRequired()
                         .HasColumnType("text")
@@ -609,6 +613,16 @@ namespace Umbracell.Store.Migrations
                         .IsRequired()
                         .HasColumnType("text")
                         .HasColumnName("crew");
+
+                    b.Property<DateTimeOffset?>("DeletedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("deleted_at");
+
+                    b.Property<string>("DeletedBy")
+                        .IsRequired()
+                        .HasMaxLength(120)
+                        .HasColumnType("character varying(120)")
+                        .HasColumnName("deleted_by");
 
                     b.Property<string>("Exceptions")
                         .HasColumnType("jsonb")
@@ -681,6 +695,12 @@ namespace Umbracell.Store.Migrations
                         .IsRequired()
                         .HasColumnType("double precision[]")
                         .HasColumnName("room_months_rh_pct");
+
+                    b.Property<string>("State")
+                        .IsRequired()
+                        .HasMaxLength(40)
+                        .HasColumnType("character varying(40)")
+                        .HasColumnName("state");
 
                     b.Property<double>("SummerIndoorC")
                         .HasColumnType("double precision")

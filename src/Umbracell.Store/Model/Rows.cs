@@ -129,6 +129,17 @@ public sealed class Job : IFirmRow, IFigureInput
 
     public string Crew { get; set; } = "";
 
+    public JobState State { get; set; }
+
+    /// <summary>Since when it is out of the way of the jobs in work; null for those in work.</summary>
+    public DateTimeOffset? ArchivedAt { get; set; }
+
+    /// <summary>Since when it is deleted and waits to be restored, or to be removed for good; null for those that stand.</summary>
+    public DateTimeOffset? DeletedAt { get; set; }
+
+    /// <summary>Who deleted it, by their title; empty for those that stand.</summary>
+    public string DeletedBy { get; set; } = "";
+
     public required string ClimateZone { get; set; }
 
     public required string TargetSetId { get; set; }

@@ -14,6 +14,7 @@ internal static class DemoJobs
         new()
         {
             Name = "The ferry house at Brindle Quay",
+            State = JobState.Ordered,
             Crew = "Heron",
             ClimateZone = "6A",
             TargetSetId = "iecc-2021",
@@ -145,6 +146,7 @@ internal static class DemoJobs
         new()
         {
             Name = "Skerrow mill cottages",
+            State = JobState.Offered,
             Crew = "Plover",
             ClimateZone = "4C",
             TargetSetId = "metric-sample",
@@ -270,6 +272,7 @@ internal static class DemoJobs
         new()
         {
             Name = "Tollgate seed store",
+            State = JobState.UnderWay,
             Crew = "Heron",
             ClimateZone = "5B",
             TargetSetId = "metric-sample",

@@ -46,6 +46,8 @@ public sealed class RecordState
         nameof(Surface.ChangedAt),
         nameof(Surface.RemovedAt),
         nameof(Job.CreatedAt),
+        nameof(Job.DeletedAt),
+        nameof(Job.DeletedBy),
     ];
 
     /// <summary>Rows that are edited as a part of the record they hang on.</summary>

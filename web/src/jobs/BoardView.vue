@@ -9,6 +9,7 @@ import BehindNote from '../shared/ui/BehindNote.vue'
 import VerdictMark from '../shared/ui/VerdictMark.vue'
 import BoardMatrix from './BoardMatrix.vue'
 import JobDoubts from './JobDoubts.vue'
+import { useJobLife, useJobStanding } from './jobLife'
 import { RouterLink, useRoute } from 'vue-router'
 import { useNarrow } from '../shared/state/narrow'
 
@@ -23,6 +24,10 @@ const session = useSession()
 const choices = useChoices()
 const board = useBoard(() => props.job)
 useHelpOn(() => 'board')
+
+const life = useJobLife()
+const standing = useJobStanding()
+const isArchived = computed(() => !!board.data.value && standing.isArchived(board.data.value.job))
 
 // A page that lacks something of the job leads here with its form open.
 const wanted = useRoute().query.change
@@ -42,6 +47,13 @@ const isNarrow = useNarrow()
   <main id="work" class="board">
     <h1 class="visually-hidden">{{ t('board.title') }}</h1>
     <BehindNote :job="job" />
+    <p v-if="isArchived" class="archived no-print">
+      {{ t('jobs.life.archivedNote') }}
+      <ElButton v-if="session.may('edit')" link type="primary" @click="life.archive(board.data.value!.job, false)">
+        {{ t('jobs.life.unarchive') }}
+      </ElButton>
+    </p>
+    <p v-if="life.fault.value" class="fault" role="alert">{{ life.fault.value }}</p>
     <PlaceZoneNote
       v-if="board.data.value?.job.placeId && !board.data.value.job.timeZone"
       :place-id="board.data.value.job.placeId"
@@ -82,6 +94,17 @@ const isNarrow = useNarrow()
 </template>
 
 <style scoped>
+.archived {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 14px;
+  align-items: center;
+  padding: 0 14px;
+  min-height: 44px;
+  border-left: 4px solid var(--field-line);
+  background: var(--sheet);
+  margin-bottom: 12px;
+}
 .board {
   padding: 10px 20px 40px;
 }

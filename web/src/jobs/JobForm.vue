@@ -9,6 +9,7 @@ import { doubts } from '../shared/state/doubts'
 import { useChoices } from '../shared/state/job'
 import { useReader } from '../shared/state/reader'
 import { useRecordForm, useTypedForm } from '../shared/state/typedForm'
+import { jobStates } from './jobLife'
 import { usePlaceTaking } from './placeTaking'
 import DoubtNote from '../shared/ui/DoubtNote.vue'
 import FormMeetings from '../shared/ui/FormMeetings.vue'
@@ -49,6 +50,7 @@ function start(): Record<string, string> {
   return {
     name: props.job?.name ?? '',
     crew: props.job?.crew ?? '',
+    state: props.job?.state ?? 'estimate',
     climateZone: props.job?.climateZone ?? '5A',
     place: props.job?.placeId ?? '',
     humidityClass: props.job ? String(props.job.humidityClass ?? '') : '3',
@@ -106,6 +108,7 @@ const humidityClasses = computed(() =>
     text: value ? t(`jobs.form.class.${value}`) : t('jobs.form.byMonth'),
   })),
 )
+const states = computed(() => jobStates.map((value) => ({ value, text: t(`jobs.state.${value}`) })))
 const zones = computed(() => (choices.data.value?.climateZones ?? []).map((zone) => ({ value: zone, text: zone })))
 const targetSets = computed(() =>
   (choices.data.value?.targetSets ?? []).map((set) => ({ value: set.id, text: set.edition })),
@@ -126,6 +129,7 @@ function cancel() {
   <form class="job-form" novalidate @submit.prevent="save">
     <FormField v-model="values.name" class="wide" :label="t('jobs.form.name')" autofocus :fault="faults.name" />
     <FormField v-model="values.crew" :label="t('jobs.form.crew')" :fault="faults.crew" />
+    <PickField v-model="values.state" :label="t('jobs.form.state')" :options="states" :fault="faults.state" />
     <fieldset>
       <legend>{{ t('jobs.form.placeTitle') }}</legend>
       <PickField

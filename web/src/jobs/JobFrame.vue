@@ -2,7 +2,9 @@
 import { computed, ref, watchEffect } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute } from 'vue-router'
+import { ApiProblem } from '../shared/api/client'
 import { useBoard } from '../shared/state/job'
+import { stageOf } from '../shared/state/stages'
 import { useReader } from '../shared/state/reader'
 import AppBar from '../shared/ui/AppBar.vue'
 import KeysDialog from '../shared/ui/KeysDialog.vue'
@@ -18,6 +20,7 @@ const reader = useReader()
 const keys = ref(false)
 const board = useBoard(() => props.job)
 
+const isDeleted = computed(() => board.error.value instanceof ApiProblem && board.error.value.deleted)
 const rows = computed(() => board.data.value?.rows ?? [])
 const inHand = computed(() => {
   const wanted = (route.params.surface as string | undefined) ?? reader.inHand[props.job]
@@ -39,6 +42,11 @@ const aside = computed(() => {
     .join(' · ')
 })
 
+const page = computed(() => {
+  const stage = stageOf(route.name)
+  return stage && t(`stage.${stage}`)
+})
+
 useShortcuts(() => props.job, rows, inHand, keys)
 </script>
 
@@ -47,13 +55,18 @@ useShortcuts(() => props.job, rows, inHand, keys)
     class="no-print"
     :title="board.data.value?.job.name"
     :title-to="{ name: 'board', params: { job } }"
+    :page="page"
     :aside="aside"
     :zone="board.data.value?.job.timeZone"
     @keys="keys = true"
   />
   <KeysDialog v-model="keys" />
   <GateBand v-if="inHand" class="no-print" :surface="inHand" :job="job" />
-  <ProblemNote v-if="board.error.value" class="problem" :problem="board.error.value" @retry="board.refetch()" />
+  <ProblemNote v-if="board.error.value" class="problem" :problem="board.error.value" @retry="board.refetch()">
+    <RouterLink v-if="isDeleted" class="act" :to="{ name: 'jobs', query: { shelf: 'deleted' } }">
+      {{ t('jobs.life.toDeleted') }}
+    </RouterLink>
+  </ProblemNote>
   <RouterView v-else v-slot="{ Component }">
     <!-- What is typed on the page of one surface belongs to it: another surface gets a page of its own. -->
     <component :is="Component" :key="route.name === 'surfaceSheet' ? String(route.params.surface) : undefined" />

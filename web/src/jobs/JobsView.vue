@@ -1,14 +1,13 @@
 <script setup lang="ts">
 import { useWriting } from '@/i18n/writing'
 import { useQueryClient } from '@tanstack/vue-query'
-import { defineAsyncComponent, ref } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
 import type { Schemas } from '../shared/api/client'
 import { uploadOnce } from '../shared/api/once'
 import { useProblems } from '../shared/figures/problems'
 import { useHelpOn } from '../shared/state/help'
-import { onFindKey } from '../shared/state/keys'
 import { useJobs } from '../shared/state/job'
 import { useSession } from '../shared/state/session'
 import AppBar from '../shared/ui/AppBar.vue'
@@ -17,15 +16,22 @@ import ProblemNote from '../shared/ui/ProblemNote.vue'
 import FileButton from '../shared/ui/FileButton.vue'
 import JobCards from './JobCards.vue'
 import JobFinder from './JobFinder.vue'
+import JobNotice from './JobNotice.vue'
 import { useJobFinding } from './finding'
+import { useJobLife } from './jobLife'
 
 const JobForm = defineAsyncComponent(() => import('./JobForm.vue'))
+const DeletedJobs = defineAsyncComponent(() => import('./DeletedJobs.vue'))
 const { t } = useI18n()
 const { listed } = useWriting()
 const session = useSession()
 const jobs = useJobs()
 const finding = useJobFinding(() => jobs.data.value ?? [])
-onFindKey()
+const life = useJobLife()
+const nothing = computed(() => {
+  if (finding.onShelf.value.length) return t('jobs.find.none')
+  return finding.wanted.shelf === 'archived' ? t('jobs.life.noneArchived') : t('jobs.life.noneInWork')
+})
 useHelpOn(() => 'jobs')
 const making = ref(false)
 const keys = ref(false)
@@ -64,29 +70,32 @@ async function bringIn([file]: File[]) {
       </div>
       <div v-if="session.may('edit') && !making" class="acts">
         <FileButton accept=".json,application/json" @files="bringIn">{{ t('board.jobFile') }}</FileButton>
-        <RouterLink class="act" :to="{ name: 'firm' }">{{ t('firm.title') }}</RouterLink>
+        <RouterLink class="act desk" :to="{ name: 'firm' }">{{ t('firm.title') }}</RouterLink>
         <ElButton type="primary" @click="making = true">{{ t('jobs.new') }}</ElButton>
       </div>
     </div>
     <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
     <JobForm v-if="making" @cancel="making = false" @done="open" />
+    <JobNotice :life="life" />
     <ProblemNote v-if="jobs.error.value" :problem="jobs.error.value" @retry="jobs.refetch()" />
     <ElSkeleton v-else-if="jobs.isPending.value" :rows="4" animated />
     <p v-else-if="jobs.data.value?.length === 0 && !making" class="empty">{{ t('jobs.empty') }}</p>
     <template v-else-if="jobs.data.value?.length">
       <JobFinder
-        v-if="jobs.data.value.length > 1"
         v-model="finding.wanted"
         :crews="finding.crews.value"
         :places="finding.places.value"
         :found="finding.found.value.length"
-        :all="jobs.data.value.length"
+        :all="finding.onShelf.value.length"
       />
-      <p v-if="!finding.found.value.length" class="empty">
-        {{ t('jobs.find.none') }}
-        <ElButton link type="primary" @click="finding.clear()">{{ t('jobs.find.clear') }}</ElButton>
+      <DeletedJobs v-if="finding.wanted.shelf === 'deleted'" :life="life" />
+      <p v-else-if="!finding.found.value.length" class="empty">
+        {{ nothing }}
+        <ElButton v-if="finding.onShelf.value.length" link type="primary" @click="finding.clear()">{{
+          t('jobs.find.clear')
+        }}</ElButton>
       </p>
-      <JobCards v-else :cards="finding.found.value" />
+      <JobCards v-else :cards="finding.found.value" :life="life" />
     </template>
   </main>
 </template>
@@ -114,5 +123,11 @@ async function bringIn([file]: File[]) {
 .empty {
   padding: 40px 0;
   max-width: 46ch;
+}
+/* On a phone the menu leads there: the jobs come first. */
+@media (max-width: 700px) {
+  .desk {
+    display: none;
+  }
 }
 </style>

@@ -2,12 +2,12 @@ import { describe, expect, it } from 'vitest'
 import type { Schemas } from '../shared/api/client'
 import { ALL, foundOf, orders, queryOf, type Wanted } from './finding'
 
-const card = (name: string, crew: string, place: string | null, workDate: string | null = null) =>
-  ({ job: { name, crew, climateZone: '6A' }, place, workDate }) as unknown as Schemas['JobCard']
+const card = (name: string, crew: string, place: string | null, workDate: string | null = null, state = 'estimate') =>
+  ({ job: { name, crew, climateZone: '6A', state }, place, workDate }) as unknown as Schemas['JobCard']
 const cards = [
   card('Ferry house', 'Heron', 'Brindle Quay', '2026-11-27'),
   card('Café at the mill', 'Plover', 'Sallow Ford'),
-  card('Apple store', 'Heron', null, '2026-11-24'),
+  card('Apple store', 'Heron', null, '2026-11-24', 'ordered'),
 ]
 const names = (wanted: Partial<Wanted>) => foundOf(cards, { ...ALL, ...wanted }).map(({ job }) => job.name)
 
@@ -36,6 +36,8 @@ describe('looking for a job', () => {
     expect(names({ place: 'Sallow Ford' })).toEqual(['Café at the mill'])
     expect(names({ crew: 'Heron', place: 'Sallow Ford' })).toEqual([])
     expect(names({ crew: 'Heron', words: 'apple' })).toEqual(['Apple store'])
+    expect(names({ state: 'ordered' })).toEqual(['Apple store'])
+    expect(names({ state: 'ordered', crew: 'Plover' })).toEqual([])
   })
 
   it('sorts without losing any: what has a day first, by day; or by name', () => {

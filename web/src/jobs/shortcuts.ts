@@ -2,7 +2,7 @@ import type { ComputedRef, Ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { Schemas } from '../shared/api/client'
 import { focusNear } from '../shared/state/rowWindow'
-import { onFindKey, onKey } from '../shared/state/keys'
+import { onKey } from '../shared/state/keys'
 import { useReader } from '../shared/state/reader'
 import { useUndoKeys } from '../shared/state/undo'
 import { stages } from '../shared/state/stages'
@@ -44,7 +44,5 @@ export function useShortcuts(
     const figure = focused ?? document.querySelector<HTMLElement>('#work .figure')
     figure?.click()
   })
-  onFindKey()
-
   useUndoKeys(job)
 }

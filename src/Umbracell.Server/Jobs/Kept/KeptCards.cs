@@ -3,6 +3,7 @@ using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
 using Umbracell.Server.Surfaces;
 using Umbracell.Store;
+using Umbracell.Store.Model;
 using Umbracell.Store.Tenancy;
 
 namespace Umbracell.Server.Jobs;
@@ -38,6 +39,10 @@ internal sealed class KeptCards(UmbracellDb db, FirmScope scope, BoardKeeper kee
         public required double? AreaM2 { get; init; }
     }
 
+    /// <summary>The jobs the list shows, in its order.</summary>
+    public static IQueryable<Job> Shown(IQueryable<Job> jobs) =>
+        jobs.OrderBy(job => job.ArchivedAt != null).ThenByDescending(job => job.CreatedAt).Take(Listed);
+
     /// <summary>Cards of jobs; those behind are asked for.</summary>
     public async Task<IReadOnlyDictionary<Guid, KeptCard>> OfAsync(Guid[] jobs)
     {
@@ -49,7 +54,7 @@ internal sealed class KeptCards(UmbracellDb db, FirmScope scope, BoardKeeper kee
     /// <summary>The jobs of the list whose figures are behind, newest first.</summary>
     public async Task<IReadOnlyList<Guid>> BehindAsync()
     {
-        var jobs = await db.Jobs.OrderByDescending(job => job.CreatedAt).Take(Listed).Select(job => job.Id).ToArrayAsync();
+        var jobs = await Shown(db.Jobs).Select(job => job.Id).ToArrayAsync();
         var cards = await AsKeptAsync(jobs);
         return [.. jobs.Where(job => !cards[job].UpToDate)];
     }

@@ -67,7 +67,7 @@ internal sealed class JobStudies(
             return made;
         }
 
-        var job = await db.Jobs.AsNoTracking().SingleOrDefaultAsync(j => j.Id == id) ?? throw new NotFoundException("job");
+        var job = await db.Jobs.FindStandingAsync(id, tracked: false);
         var known = inputs
             .Surfaces.Select(s => memory.Find<SurfaceStudy>(s.Id, inputs.OfSurface(s.Version)))
             .OfType<SurfaceStudy>()

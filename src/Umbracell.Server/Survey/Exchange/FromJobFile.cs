@@ -25,7 +25,7 @@ internal static partial class FromJobFile
         }
 
         var job = Row(j);
-        (job.Id, job.CreatedAt) = (id, now);
+        (job.Id, job.CreatedAt, job.State) = (id, now, j.State ?? JobState.Estimate);
         (job.Name, job.Crew) = (Clip(j.Name, 200), Clip(j.Crew, 60));
         (job.RoomMonthsC, job.RoomMonthsRhPct) = (
             Months(j.RoomMonthsC, "job.roomMonthsC"),
@@ -58,6 +58,7 @@ internal static partial class FromJobFile
     [MapperIgnoreSource(nameof(FiledJob.OwnPlace))]
     [MapperIgnoreSource(nameof(FiledJob.OwnTargets))]
     [MapperIgnoreSource(nameof(FiledJob.Choosing))]
+    [MapperIgnoreSource(nameof(FiledJob.State))]
     private static partial Job Row(FiledJob job);
 
     /// <summary>The place a filed job brings along.</summary>

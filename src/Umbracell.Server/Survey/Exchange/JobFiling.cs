@@ -9,10 +9,38 @@ namespace Umbracell.Server.Survey.Exchange;
 /// <summary>Writes a job as a file and reads one back as a new job.</summary>
 internal static class JobFiling
 {
-    public static async Task<JobFile> OutAsync(Job job, SurfaceReader reader, UmbracellDb db)
+    /// <summary>What is planned: the job, its surfaces, what lies beside them and how they meet.</summary>
+    public static async Task<JobFile> PlanAsync(Job job, SurfaceReader reader, UmbracellDb db)
     {
         var surfaces = await reader.SurfacesAsync(job.Id);
         var standing = surfaces.Select(s => s.Id).ToHashSet();
+        return new()
+        {
+            FormatVersion = JobFile.CurrentVersion,
+            Job = ToJobFile.Of(job),
+            BufferSpaces = [.. (await RowsOf(db.BufferSpaces, job).OrderBy(b => b.Name).ToListAsync()).Select(ToJobFile.Of)],
+            Surfaces = surfaces.ConvertAll(ToJobFile.Of),
+            Joints =
+            [
+                .. (await RowsOf(db.Joints, job).OrderBy(j => j.Id).ToListAsync())
+                    .Where(j => standing.Contains(j.FirstId) && (j.SecondId is not { } second || standing.Contains(second)))
+                    .Select(ToJobFile.Of),
+            ],
+            Readings = [],
+            Complaints = [],
+            Preparation = [],
+            FanTests = [],
+            ThermalPictures = [],
+            Logs = [],
+            Photos = [],
+        };
+    }
+
+    /// <summary>Everything that is known of a job.</summary>
+    public static async Task<JobFile> OutAsync(Job job, SurfaceReader reader, UmbracellDb db)
+    {
+        var plan = await PlanAsync(job, reader, db);
+        var standing = plan.Surfaces.Select(s => s.Id).ToHashSet();
         bool Stands(Guid? id) => id is null || standing.Contains(id.Value);
         var readings = await db
             .Readings.AsNoTracking()
@@ -20,19 +48,9 @@ internal static class JobFiling
             .OrderBy(r => r.TakenAt)
             .ThenBy(r => r.Id)
             .ToListAsync();
-        return new()
+        return plan with
         {
-            FormatVersion = JobFile.CurrentVersion,
-            Job = ToJobFile.Of(job),
-            BufferSpaces = [.. (await Rows(db.BufferSpaces).OrderBy(b => b.Name).ToListAsync()).Select(ToJobFile.Of)],
-            Surfaces = surfaces.ConvertAll(ToJobFile.Of),
             Readings = [.. readings.Where(r => Stands(r.SurfaceId)).Select(ToJobFile.Of)],
-            Joints =
-            [
-                .. (await Rows(db.Joints).OrderBy(j => j.Id).ToListAsync())
-                    .Where(j => Stands(j.FirstId) && Stands(j.SecondId))
-                    .Select(ToJobFile.Of),
-            ],
             Complaints = [.. (await Rows(db.Complaints).OrderBy(c => c.MadeAt).ToListAsync()).Select(c => ToJobFile.Of(c, standing))],
             Preparation =
             [
@@ -58,8 +76,11 @@ internal static class JobFiling
         };
 
         IQueryable<T> Rows<T>(IQueryable<T> rows)
-            where T : class, IJobRow => rows.AsNoTracking().Where(r => r.JobId == job.Id);
+            where T : class, IJobRow => RowsOf(rows, job);
     }
+
+    private static IQueryable<T> RowsOf<T>(IQueryable<T> rows, Job job)
+        where T : class, IJobRow => rows.AsNoTracking().Where(r => r.JobId == job.Id);
 
     /// <summary>Adds a filed job as a new one. Every id is made anew, so that a job can come in twice.</summary>
     /// <param name="file">The file.</param>

@@ -53,6 +53,8 @@ interface ProblemParts {
   outage?: Outage
   /** Whether whoever signs in has to add the code of their second step. */
   needsCode?: boolean
+  /** Whether what was asked for is deleted, and can be restored. */
+  deleted?: boolean
 }
 
 /** A refusal of the server, with what a screen needs to answer it. */
@@ -61,6 +63,7 @@ export class ApiProblem extends Error {
   readonly lines: LineFault[]
   readonly outage: Outage
   readonly needsCode: boolean
+  readonly deleted: boolean
 
   constructor(
     readonly status: number,
@@ -74,6 +77,7 @@ export class ApiProblem extends Error {
     this.lines = parts.lines ?? []
     this.outage = parts.outage ?? 'silent'
     this.needsCode = parts.needsCode ?? false
+    this.deleted = parts.deleted ?? false
   }
 }
 

@@ -43,7 +43,7 @@ export function useProblems() {
     }
     if (cause.status === 0 || (isNoAnswer(cause) && !cause.detail)) return t('problem.waits.silent')
     if (cause.status === 403) return cause.detail || t('problem.forbidden')
-    if (cause.status === 404) return t('problem.notFound')
+    if (cause.status === 404) return cause.deleted ? cause.detail : t('problem.notFound')
     if (cause.status === 413) return t('problem.tooLarge')
     return cause.status >= 500 ? cause.detail || t('problem.server') : cause.detail
   }

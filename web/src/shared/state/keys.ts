@@ -3,13 +3,14 @@ import { onKeyStroke } from '@vueuse/core'
 const isTyping = (target: EventTarget | null) =>
   target instanceof HTMLElement && target.closest('input, select, textarea, [contenteditable]') !== null
 
+// Behind an open dialog the page stands still.
+const isCovered = () =>
+  [...document.querySelectorAll('[aria-modal="true"]')].some((dialog) => dialog.checkVisibility?.() ?? true)
+
 /** A key of a page, unless one is typing. */
 export const onKey = (keys: string | string[], act: (event: KeyboardEvent) => void) =>
   onKeyStroke(keys, (event) => {
-    if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey) return
+    if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey || isCovered()) return
     event.preventDefault()
     act(event)
   })
-
-/** `/` goes to what finds something on the page. */
-export const onFindKey = () => onKey('/', () => document.querySelector<HTMLElement>('[data-find]')?.focus())

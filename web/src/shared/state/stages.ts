@@ -40,3 +40,10 @@ export function register(stage: Stage) {
 
 /** The stages with what they bring; a stage that is not built yet brings nothing, and is shown as later. */
 export const stages = () => stageKeys.map((key) => ({ key, built: registered.get(key) }))
+
+const hasPage = (routes: readonly RouteRecordRaw[], name: unknown): boolean =>
+  routes.some((route) => route.name === name || hasPage(route.children ?? [], name))
+
+/** The stage a page belongs to, by the page's name; none where it is of no stage. */
+export const stageOf = (page: unknown): StageKey | undefined =>
+  page ? [...registered.values()].find((stage) => hasPage(stage.routes, page))?.key : undefined

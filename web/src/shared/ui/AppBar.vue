@@ -7,6 +7,7 @@ import { useHelp } from '../state/help'
 import { onKey } from '../state/keys'
 import { useUpright } from '../state/narrow'
 import { useReader } from '../state/reader'
+import { useSearch } from '../state/search'
 import { useSession } from '../state/session'
 import { isDemoClock, useClock } from '../state/clock'
 import BrandMark from './BrandMark.vue'
@@ -17,6 +18,8 @@ const props = defineProps<{
   title?: string
   aside?: string
   titleTo?: object
+  /** The page within what the title names. */
+  page?: string
   /** The time zone of what the page shows. */
   zone?: string | null
 }>()
@@ -25,6 +28,9 @@ defineEmits<{ keys: [] }>()
 const BarMenu = defineAsyncComponent(() => import('./BarMenu.vue'))
 const menu = ref(false)
 const isUpright = useUpright()
+const SearchDialog = defineAsyncComponent(() => import('./SearchDialog.vue'))
+const { shown: search, wanted: searched, open: openSearch, come } = useSearch()
+onKey('/', openSearch)
 // Fetched when it is asked for first, and left there so that it closes as it opened.
 const HelpDrawer = defineAsyncComponent(() => import('./HelpDrawer.vue'))
 const help = useHelp()
@@ -53,11 +59,12 @@ async function leave() {
     <RouterLink :to="{ name: 'jobs' }" class="brand" :title="t('jobs.title')">
       <BrandMark /><b>{{ t('app.name') }}</b>
     </RouterLink>
-    <template v-if="title">
-      <span class="rule" aria-hidden="true" />
+    <nav v-if="title" class="trail" :aria-label="t('app.trail')">
+      <RouterLink v-if="session.person" :to="{ name: 'jobs' }" class="upper">{{ t('jobs.title') }}</RouterLink>
       <RouterLink v-if="titleTo" :to="titleTo" class="title" :title="title">{{ title }}</RouterLink>
       <span v-else class="title" :title="title">{{ title }}</span>
-    </template>
+      <span v-if="page" class="page">{{ page }}</span>
+    </nav>
     <span v-if="aside" class="aside" :title="aside">{{ aside }}</span>
     <span class="gap" />
     <span v-if="isDemoClock()" class="demo">
@@ -78,8 +85,14 @@ async function leave() {
     >
       {{ t(`app.theme.${reader.theme}`) }}
     </ElButton>
+    <ElButton v-if="session.person" class="desk" :aria-label="t('search.open')" @click="openSearch">
+      <svg width="17" height="17" viewBox="0 0 17 17" aria-hidden="true" fill="none" stroke="currentColor">
+        <circle cx="7" cy="7" r="5.2" stroke-width="2" />
+        <path d="M11 11l4.6 4.6" stroke-width="2.4" stroke-linecap="round" />
+      </svg>
+    </ElButton>
     <ElButton v-if="help.topic.value" class="desk" @click="help.shown.value = true">{{ t('help.open') }}</ElButton>
-    <ElButton class="desk" @click="$emit('keys')">? {{ t('app.keys') }}</ElButton>
+    <ElButton class="desk" :aria-label="t('app.keys')" :title="t('app.keys')" @click="$emit('keys')">?</ElButton>
     <ElButton
       v-if="session.person"
       class="desk"
@@ -99,7 +112,8 @@ async function leave() {
         <path d="M1 1h18M1 7h18M1 13h18" stroke="currentColor" stroke-width="2" stroke-linecap="round" />
       </svg>
     </ElButton>
-    <BarMenu v-if="menu" :time="isDemoClock() ? time : ''" @leave="leave" @close="menu = false" />
+    <BarMenu v-if="menu" :time="isDemoClock() ? time : ''" @search="openSearch" @leave="leave" @close="menu = false" />
+    <SearchDialog v-if="searched" v-model="search" :come="come" />
     <HelpDrawer v-if="helped" />
   </header>
 </template>
@@ -110,11 +124,12 @@ async function leave() {
   color: var(--bar-ink);
   display: flex;
   align-items: center;
-  gap: 14px;
+  gap: 10px;
   padding: 5px 20px;
   min-height: 54px;
 }
 .brand {
+  flex: none;
   display: flex;
   align-items: center;
   gap: 10px;
@@ -124,10 +139,27 @@ async function leave() {
   min-height: 44px;
   min-width: 44px;
 }
-.rule {
-  width: 1px;
-  height: 18px;
-  background: var(--bar-ink-2);
+.trail {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  min-width: 0;
+}
+.trail > * + *::before {
+  content: '/' / '';
+  color: var(--bar-ink-2);
+  margin-right: 10px;
+  font-weight: 400;
+}
+.upper {
+  color: var(--bar-ink-2);
+  line-height: 44px;
+}
+.upper:hover {
+  color: var(--bar-ink);
+}
+.page {
+  white-space: nowrap;
 }
 .title {
   font: 600 1.1rem var(--head);
@@ -192,15 +224,20 @@ async function leave() {
     gap: 10px;
   }
   .aside,
-  .gap,
-  .rule,
+  .trail ~ .gap,
+  .upper,
+  .page,
   .demo,
   .bar .desk,
   .brand b {
     display: none;
   }
+  .trail,
   .title {
     flex: 1;
+  }
+  .trail .title::before {
+    display: none;
   }
 }
 @media print {

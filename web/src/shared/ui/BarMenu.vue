@@ -9,7 +9,7 @@ import { useSession } from '../state/session'
 
 /** The ways to all pages; where the bar has no room for them also units, light, and signing out. On a phone it comes from below. */
 defineProps<{ time: string }>()
-const emit = defineEmits<{ leave: []; close: [] }>()
+const emit = defineEmits<{ search: []; leave: []; close: [] }>()
 const { t } = useI18n()
 const reader = useReader()
 const session = useSession()
@@ -21,6 +21,10 @@ const pages = useFirmPages()
 function showHelp() {
   shown.value = false
   help.shown.value = true
+}
+function toSearch() {
+  shown.value = false
+  emit('search')
 }
 </script>
 
@@ -45,7 +49,8 @@ function showHelp() {
       <RouterLink :to="{ name: 'ownAccess' }" @click="shown = false">{{ t('ownAccess.open') }}</RouterLink>
     </nav>
     <div v-if="isUpright" class="acts">
-      <ElButton v-if="help.topic.value" type="primary" @click="showHelp">{{ t('help.open') }}</ElButton>
+      <ElButton v-if="session.person" type="primary" @click="toSearch">{{ t('search.open') }}</ElButton>
+      <ElButton v-if="help.topic.value" @click="showHelp">{{ t('help.open') }}</ElButton>
       <ElButton
         :aria-label="t('app.units.switch', { now: t(`app.units.${reader.units}`) })"
         @click="reader.switchUnits()"

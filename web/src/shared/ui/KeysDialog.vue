@@ -10,7 +10,7 @@ const keys = [
   ['[  ]', 'thickness'],
   ['u', 'units'],
   ['w', 'workings'],
-  ['/', 'find'],
+  ['/', 'search'],
   ['h', 'aid'],
   ['?', 'help'],
 ] as const

@@ -12,7 +12,9 @@ const { general } = useProblems()
 <template>
   <div class="note" role="alert">
     <p>{{ general(problem) }}</p>
-    <ElButton @click="$emit('retry')">{{ t('app.retry') }}</ElButton>
+    <slot>
+      <ElButton @click="$emit('retry')">{{ t('app.retry') }}</ElButton>
+    </slot>
   </div>
 </template>
 

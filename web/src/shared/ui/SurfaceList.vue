@@ -80,9 +80,8 @@ async function openFirst() {
     v-model="find"
     class="find"
     type="search"
-    data-find
-    :placeholder="t('keys.list.find')"
-    :aria-label="t('keys.list.find')"
+    :placeholder="t('board.findSurface')"
+    :aria-label="t('board.findSurface')"
     @keydown.enter="openFirst"
   />
   <div ref="list" class="list" :class="{ strip: isStrip }">

@@ -11,7 +11,9 @@ keeps('job', {
   routes: {
     '': {
       send: ({ id }, sent) => ask(api.PATCH('/api/jobs/{id}', { params: { path: { id } }, body: sent })),
-      shown: (queries, { id }) => queries.getQueryData<Board>(['job', id, 'board'])?.job,
+      shown: (queries, { id }) =>
+        queries.getQueryData<Board>(['job', id, 'board'])?.job ??
+        queries.getQueryData<Schemas['JobCard'][]>(['jobs'])?.find(({ job }) => job.id === id)?.job,
       partOf: (answer, field) => partIn(answer, field, NAMES) ?? (answer as Job).words[field] ?? null,
     },
   },
