@@ -75,6 +75,19 @@ public sealed partial class UmbracellDb
             token.HasIndex(t => t.Hash).IsUnique();
             token.HasQueryFilter(t => t.FirmId == CurrentFirm || t.Hash == scope.TokenHash);
         });
+        modelBuilder.Entity<AccessLinkRow>(link =>
+        {
+            link.ToTable("access_links");
+            link.HasOne<Firm>().WithMany().HasForeignKey(l => l.FirmId);
+            link.HasOne<Person>().WithMany().HasForeignKey(l => l.PersonId).OnDelete(DeleteBehavior.Cascade);
+            link.HasIndex(l => l.SecretHash).IsUnique();
+            link.Property(l => l.SecretHash).HasMaxLength(64);
+            link.Property(l => l.Title).HasMaxLength(80);
+            link.Property(l => l.MadeBy).HasMaxLength(120);
+
+            // Who opens one belongs to no firm yet: the one whose secret they have is let through, as a token is.
+            link.HasQueryFilter(l => l.FirmId == CurrentFirm || l.SecretHash == scope.TokenHash);
+        });
         modelBuilder.Entity<CommandRow>(command =>
         {
             command.HasKey(c => new { c.FirmId, c.Id }).HasName(CommandRow.Key);

@@ -204,6 +204,7 @@ public sealed class RaceTests(Product product)
         "POST /api/session",
         "POST /api/people/{id:guid}/erase",
         "POST /api/tokens/{id:guid}/renew",
+        "POST /api/link",
         "POST /api/session/second-step",
         "POST /api/session/second-step/remove",
         "POST /api/compute/choice",

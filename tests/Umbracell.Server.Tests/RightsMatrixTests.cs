@@ -25,7 +25,7 @@ public sealed class RightsMatrixTests(Product product)
         "{*path:nonfile}",
     ];
 
-    private static readonly string[] ToSignIn = ["POST /api/session", "DELETE /api/session"];
+    private static readonly string[] ToSignIn = ["POST /api/session", "DELETE /api/session", "POST /api/link", "PUT /api/link"];
 
     [Fact]
     public void Every_endpoint_says_which_right_it_asks_for()

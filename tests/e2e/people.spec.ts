@@ -139,3 +139,53 @@ test('a code besides the password is set up, asked for at the door, and taken aw
   await second.getByRole('button', { name: 'Switch it off' }).click()
   await expect(second.getByText('The second step is off.')).toBeVisible()
 })
+
+test('somebody is invited by a link, comes in once, is called by name and role, and is out as soon as they are switched off', async ({
+  page,
+  browser,
+  baseURL,
+}) => {
+  await signIn(page)
+  await page.goto('/people')
+  const name = `R. Sample ${Date.now()}`
+  await page.getByLabel('Name, as it stands on papers').fill(name)
+  await pick(page.getByRole('combobox', { name: /^Role: / }).first(), 'Estimator')
+  await page.getByRole('button', { name: 'Make the link' }).click()
+  const link = await page.locator('.secret code').innerText()
+  expect(link).toMatch(/\/link#[0-9a-f]{64}$/)
+
+  const theirs = await (await browser.newContext({ baseURL })).newPage()
+  await theirs.goto(link)
+  await expect(theirs.getByRole('heading', { level: 1 })).toContainText('invites you')
+  await expect(theirs.getByText('You join as Estimator.')).toBeVisible()
+  expect(theirs.url()).not.toContain('#')
+  const signInName = `sample-${Date.now()}@firm.example`
+  await theirs.getByRole('button', { name: 'Join' }).click()
+  await expect(theirs.getByText('This is required.').first()).toBeVisible()
+  await theirs.getByLabel('Sign-in name').fill(personOf('owner'))
+  await theirs.getByLabel('Password').fill('password1234')
+  await theirs.getByRole('button', { name: 'Join' }).click()
+  await expect(theirs.getByText('people guess first')).toBeVisible()
+  await theirs.getByLabel('Password').fill('seven cold drums in line')
+  await theirs.getByRole('button', { name: 'Join' }).click()
+  await expect(theirs.getByText('is taken. Choose another name.')).toBeVisible()
+  await theirs.getByLabel('Sign-in name').fill(signInName)
+  await theirs.getByRole('button', { name: 'Join' }).click()
+  await expect(theirs.getByRole('heading', { name: 'Jobs' })).toBeVisible()
+  const { job } = await ownJob(theirs, `By ${name}`)
+  await theirs.request.delete(`/api/jobs/${job}`)
+
+  // The link is over; what they did carries their name and role.
+  const other = await (await browser.newContext({ baseURL })).newPage()
+  await other.goto(link)
+  await expect(other.getByText('This link has been used.')).toBeVisible()
+  await page.goto('/?shelf=deleted')
+  await expect(page.getByText(`by ${name}, Estimator`)).toBeVisible()
+
+  await page.goto('/people')
+  const line = page.locator('.people li', { hasText: signInName })
+  await line.locator('.el-switch').click()
+  await expect(line.getByRole('switch')).not.toBeChecked()
+  await theirs.reload()
+  await expect(theirs.getByLabel('Sign-in name')).toBeVisible()
+})

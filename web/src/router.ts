@@ -7,6 +7,7 @@ export const router = createRouter({
   history: createWebHistory(),
   routes: [
     { path: '/sign-in', name: 'signIn', component: () => import('./signin/SignInView.vue'), meta: { open: true } },
+    { path: '/link', name: 'link', component: () => import('./signin/LinkView.vue'), meta: { open: true } },
     { path: '/', name: 'jobs', component: () => import('./jobs/JobsView.vue') },
     { path: '/firm', name: 'firm', component: () => import('./firm/FirmView.vue') },
     { path: '/past-jobs', name: 'pastJobs', component: () => import('./pastjobs/PastJobsView.vue') },

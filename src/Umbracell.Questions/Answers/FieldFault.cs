@@ -87,6 +87,9 @@ public enum FaultCode
     /// <summary>The password there is: one that somebody else made up does not become one's own by being typed again.</summary>
     SamePassword,
 
+    /// <summary>Somebody else has it.</summary>
+    Taken,
+
     /// <summary>One of the passwords that are guessed first.</summary>
     CommonPassword,
 }

@@ -12,6 +12,8 @@ internal sealed class AccessPart : IPart
         api.MapSecondStep();
         api.MapPeople();
         api.MapPersonRecords();
+        api.MapAccessLinks();
+        api.MapOpenedLinks();
         api.MapTokens();
         api.MapSecurityBook();
     }

@@ -24,7 +24,7 @@ internal static class Claims
                     new(ClaimTypes.NameIdentifier, person.Id.ToString()),
                     new(ClaimTypes.Role, person.Role.ToString()),
                     new(Firm, person.FirmId.ToString()),
-                    new(Title, person.Title),
+                    new(Title, PersonNames.WithRole(person)),
                     new(Secret, secret),
                     .. task is { } first ? [new(Task, first.ToString())] : Array.Empty<Claim>(),
                 ],

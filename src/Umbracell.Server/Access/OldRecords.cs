@@ -15,6 +15,7 @@ internal sealed class OldRecords(UmbracellDb db, SecurityBook book, SessionLife 
         var now = TimeProvider.System.GetUtcNow();
         var (events, seen, started) = (now - book.Kept, now - life.Idle, now - life.Absolute);
         await db.Database.ExecuteSqlAsync($"delete from security_events where at < {events}", stopping);
+        await db.Database.ExecuteSqlAsync($"delete from access_links where expires_at < {now.AddDays(-30)}", stopping);
         await db.Database.ExecuteSqlAsync($"delete from sessions where seen_at < {seen} or started_at < {started}", stopping);
     }
 }

@@ -4,6 +4,7 @@ using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Identity;
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Questions.Answers;
+using Umbracell.Server.Problems;
 using Umbracell.Store;
 using Umbracell.Store.Model;
 
@@ -20,6 +21,9 @@ public sealed record DeviceAnswer(Guid Id, string Device, DateTimeOffset Started
 /// <summary>A password and the one to come.</summary>
 public sealed record PasswordChange([property: Required, MaxLength(200)] string Current, [property: Required, MaxLength(1000)] string Next);
 
+/// <summary>How somebody is called.</summary>
+public sealed record OwnName([property: Required, MaxLength(1000)] string Title);
+
 /// <summary>What a person does about their own sign-in: the password, and the devices they are signed in on.</summary>
 internal static class OwnAccess
 {
@@ -32,6 +36,33 @@ internal static class OwnAccess
             .WithSummary("Another password; one is signed out everywhere but here.")
             .Notes(SecurityEvent.PasswordChanged)
             .ProducesProblem(400);
+        own.MapPut("/name", SetNameAsync).WithSummary("How one is called in what one enters and on papers.").ProducesProblem(400);
+        own.MapDelete("/devices/{id:guid}", EndOneAsync)
+            .WithSummary("Sign out on one device.")
+            .Notes(SecurityEvent.SignedOutElsewhere)
+            .ProducesProblem(404);
+    }
+
+    private static async Task<Results<NoContent, UnauthorizedHttpResult>> SetNameAsync(OwnName name, UmbracellDb db, ClaimsPrincipal user)
+    {
+        if (Claims.PersonOf(user) is not { } id || await db.People.SingleOrDefaultAsync(p => p.Id == id) is not { } person)
+        {
+            return TypedResults.Unauthorized();
+        }
+
+        person.Title = PersonNames.Called(name.Title, "title");
+        await db.SaveChangesAsync();
+        return TypedResults.NoContent();
+    }
+
+    private static async Task<Ok<IReadOnlyList<DeviceAnswer>>> EndOneAsync(Guid id, Sessions sessions, ClaimsPrincipal user)
+    {
+        if (Claims.PersonOf(user) is not { } person || !await sessions.EndOneAsync(person, id))
+        {
+            throw new NotFoundException("device");
+        }
+
+        return TypedResults.Ok(await AllAsync(sessions, user));
     }
 
     private static async Task<Ok<IReadOnlyList<DeviceAnswer>>> DevicesAsync(Sessions sessions, ClaimsPrincipal user) =>
@@ -62,16 +93,7 @@ internal static class OwnAccess
         }
 
         await proof.ProveAsync(person, change.Current, "current", context);
-        if (change.Next.Length is < Passwords.Shortest or > Passwords.Longest)
-        {
-            throw FieldFaultsException.Of("next", FaultCode.PasswordLength);
-        }
-
-        if (Passwords.IsCommon(change.Next, person.SignInName))
-        {
-            throw FieldFaultsException.Of("next", FaultCode.CommonPassword);
-        }
-
+        Passwords.Check(change.Next, person.SignInName, "next");
         if (change.Next == change.Current)
         {
             throw FieldFaultsException.Of("next", FaultCode.SamePassword);

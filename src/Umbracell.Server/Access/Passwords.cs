@@ -2,6 +2,7 @@ using System.Buffers.Binary;
 using System.Security.Cryptography;
 using System.Text;
 using Umbracell.Formats.DataFiles;
+using Umbracell.Questions.Answers;
 
 namespace Umbracell.Server.Access;
 
@@ -16,6 +17,24 @@ internal static class Passwords
 
     // Words of the trade: a word that is guessed first stays one with a year or a mark at its end.
     private static readonly Lazy<HashSet<string>> OfTheTrade = new(() => [.. ShippedData.CommonPasswords]);
+
+    /// <summary>Refuses a password that somebody wants for their own.</summary>
+    /// <param name="password">As typed.</param>
+    /// <param name="signInName">The name it goes with.</param>
+    /// <param name="field">The field it was typed in.</param>
+    /// <exception cref="FieldFaultsException">It is too short, too long, or one of those that are guessed first.</exception>
+    public static void Check(string password, string signInName, string field)
+    {
+        if (password.Length is < Shortest or > Longest)
+        {
+            throw FieldFaultsException.Of(field, FaultCode.PasswordLength);
+        }
+
+        if (IsCommon(password, signInName))
+        {
+            throw FieldFaultsException.Of(field, FaultCode.CommonPassword);
+        }
+    }
 
     /// <summary>Whether it is one of those that are guessed first.</summary>
     /// <param name="password">As typed.</param>

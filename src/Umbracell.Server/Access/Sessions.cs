@@ -138,6 +138,11 @@ internal sealed class Sessions(UmbracellDb db, FirmScope scope, SessionLife life
         return db.Set<SessionRow>().Where(s => s.PersonId == person && s.SecretHash != stays).ExecuteDeleteAsync();
     }
 
+    /// <summary>Ends one session of a person.</summary>
+    /// <returns>False where they have no such session.</returns>
+    public async Task<bool> EndOneAsync(Guid person, Guid session) =>
+        await db.Set<SessionRow>().Where(s => s.PersonId == person && s.Id == session).ExecuteDeleteAsync() > 0;
+
     /// <summary>Whether a row is of the session that asks.</summary>
     public static bool IsOwn(SessionRow session, ClaimsPrincipal person) =>
         person.FindFirstValue(Claims.Secret) is { } secret && session.SecretHash == TokenHash.Of(secret);

@@ -111,6 +111,10 @@ internal static class SearchEndpoints
 
     // As the database does it (plain_text).
     private static string Plain(string text) =>
-        string.Concat(new string([.. text.Select(letter => char.IsControl(letter) ? ' ' : letter)]).Normalize(NormalizationForm.FormD).Where(letter => letter is < '\u0300' or > '\u036f'))
+        string.Concat(
+                new string([.. text.Select(letter => char.IsControl(letter) ? ' ' : letter)])
+                    .Normalize(NormalizationForm.FormD)
+                    .Where(letter => letter is < '\u0300' or > '\u036f')
+            )
             .ToLower(CultureInfo.InvariantCulture);
 }

@@ -19,6 +19,9 @@ public enum SecurityEvent
     Overridden,
     Erased,
     SecondStepChanged,
+    Invited,
+    Joined,
+    PasswordLinkMade,
 }
 
 /// <summary>An entry of the firm's own book of such things. It is written once and never changed.</summary>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
+import { computed, ref, useTemplateRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import FirmNav from '@/firm/FirmNav.vue'
 import { api, ask, type Schemas } from '@/shared/api/client'
@@ -11,6 +11,7 @@ import DataTable from '@/shared/ui/DataTable.vue'
 import PickOne from '@/shared/ui/PickOne.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import type { Column } from '@/shared/ui/dataTable'
+import LinksPanel from './LinksPanel.vue'
 import ProgramsPanel from './ProgramsPanel.vue'
 import SecurityBook from './SecurityBook.vue'
 
@@ -51,6 +52,8 @@ const removeCode = (person: Person) =>
     await ask(api.DELETE('/api/people/{id}/second-step', { params: { path: { id: person.id } } }))
     return ask(api.GET('/api/people'))
   })
+
+const links = useTemplateRef('links')
 
 const CODES: CodesFor[] = ['whoWants', 'whoPrices', 'everybody']
 const codesFor = computed(() => CODES.map((value) => ({ value, text: t(`people.codesFor.${value}`) })))
@@ -136,8 +139,20 @@ const columns = computed((): Column<(typeof mayDo.value)[number]>[] => [
               seen(person)
             }}
           </span>
-          <span v-if="person.hasSecondStep && person.id !== session.person?.id" class="acts">
+          <span v-if="person.isActive && person.id !== session.person?.id" class="acts">
             <ElPopconfirm
+              :title="t('links.passwordAsk', { name: person.signInName })"
+              :confirm-button-text="t('links.make')"
+              :cancel-button-text="t('app.cancel')"
+              width="320"
+              @confirm="links?.forPassword(person)"
+            >
+              <template #reference>
+                <ElButton link type="primary">{{ t('links.password') }}</ElButton>
+              </template>
+            </ElPopconfirm>
+            <ElPopconfirm
+              v-if="person.hasSecondStep"
               :title="t('people.removeCodeAsk', { name: person.signInName })"
               :confirm-button-text="t('people.removeCode')"
               :cancel-button-text="t('app.cancel')"
@@ -165,6 +180,7 @@ const columns = computed((): Column<(typeof mayDo.value)[number]>[] => [
           </span>
         </li>
       </ul>
+      <LinksPanel ref="links" :roles="rolesToPick" />
       <ProgramsPanel />
       <SecurityBook />
       <h2>{{ t('people.rights') }}</h2>

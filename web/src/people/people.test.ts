@@ -191,11 +191,29 @@ describe('one’s own sign-in', () => {
       'DELETE /api/session/devices': [device({})],
     })
     const screen = await shown(OwnAccessView)
+    const everywhere = () => screen.findAll('button').find((button) => button.text() === 'Sign out everywhere else')
     expect(screen.text()).toContain('unknown device')
-    await screen.get('button[type=button]').trigger('click')
+    await everywhere()!.trigger('click')
     await flushPromises()
     expect(screen.findAll('.devices li').length).toBe(1)
-    expect(screen.find('button[type=button]').exists()).toBe(false)
+    expect(everywhere()).toBeUndefined()
+  })
+
+  it('signs out on one other device, and offers it for no other than those', async () => {
+    answers({
+      'GET /api/session/devices': [
+        device({}),
+        device({ id: 's2', device: '', isThis: false }),
+        device({ id: 's3', isThis: false }),
+      ],
+      'DELETE /api/session/devices/{id}': [device({}), device({ id: 's3', isThis: false })],
+    })
+    const screen = await shown(OwnAccessView)
+    expect(screen.findAll('.devices button').length).toBe(2)
+    await screen.findAll('.devices button')[0]!.trigger('click')
+    await flushPromises()
+    expect(server.ask).toHaveBeenCalledWith(expect.objectContaining({ params: { path: { id: 's2' } } }))
+    expect(screen.findAll('.devices li').length).toBe(2)
   })
 })
 

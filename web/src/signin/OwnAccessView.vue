@@ -45,6 +45,21 @@ async function changePassword() {
   }
 }
 
+const called = ref(session.person?.title ?? '')
+const [nameFault, nameSaid] = [ref(''), ref('')]
+async function saveName() {
+  nameSaid.value = nameFault.value = ''
+  try {
+    await ask(api.PUT('/api/session/name', { body: { title: called.value } }))
+    await session.find()
+    called.value = session.person?.title ?? ''
+    nameSaid.value = t('ownAccess.nameSaved', { name: called.value })
+  } catch (cause) {
+    const told = byField(cause)
+    nameFault.value = told.title ?? told[''] ?? ''
+  }
+}
+
 // Only where there was something to do first: whoever came by themselves stays.
 async function goOn() {
   if (!session.person?.task || (await session.find())?.task) return
@@ -65,6 +80,16 @@ async function endOthers() {
     others.value = t('ownAccess.ended')
   } catch (cause) {
     others.value = general(cause)
+  }
+}
+
+async function endOne({ id }: Schemas['DeviceAnswer']) {
+  others.value = ''
+  try {
+    queries.setQueryData(['devices'], await ask(api.DELETE('/api/session/devices/{id}', { params: { path: { id } } })))
+  } catch (cause) {
+    others.value = general(cause)
+    await devices.refetch()
   }
 }
 
@@ -111,6 +136,15 @@ const named = (one: Schemas['DeviceAnswer']) => one.device || t('ownAccess.unkno
                 {{ t('ownAccess.since', { time: at(one.startedAt) }) }} ·
                 {{ t('ownAccess.seen', { time: at(one.seenAt) }) }}
               </span>
+              <ElButton
+                v-if="!one.isThis"
+                link
+                type="primary"
+                :aria-label="t('ownAccess.endOneOf', { device: named(one), time: at(one.startedAt) })"
+                @click="endOne(one)"
+              >
+                {{ t('ownAccess.endOne') }}
+              </ElButton>
             </li>
           </ul>
           <ElButton v-if="devices.data.value.length > 1" @click="endOthers">
@@ -119,6 +153,16 @@ const named = (one: Schemas['DeviceAnswer']) => one.device || t('ownAccess.unkno
           <p v-else-if="!others" class="quiet">{{ t('ownAccess.alone') }}</p>
           <p role="status">{{ others }}</p>
         </template>
+      </section>
+      <section v-if="!session.person?.task" aria-labelledby="name">
+        <h2 id="name">{{ t('ownAccess.name') }}</h2>
+        <form novalidate @submit.prevent="saveName">
+          <FormField v-model="called" :label="t('ownAccess.called')" maxlength="80" :fault="nameFault" />
+          <ElButton native-type="submit" :disabled="called === session.person?.title">
+            {{ t('ownAccess.saveName') }}
+          </ElButton>
+          <p role="status">{{ nameSaid }}</p>
+        </form>
       </section>
     </div>
   </main>
