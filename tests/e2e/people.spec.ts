@@ -148,7 +148,7 @@ test('somebody is invited by a link, comes in once, is called by name and role, 
   await signIn(page)
   await page.goto('/people')
   const name = `R. Sample ${Date.now()}`
-  await page.getByLabel('Name, as it stands on papers').fill(name)
+  await page.getByLabel('Name, as papers show it').fill(name)
   await pick(page.getByRole('combobox', { name: /^Role: / }).first(), 'Estimator')
   await page.getByRole('button', { name: 'Make the link' }).click()
   const link = await page.locator('.secret code').innerText()
