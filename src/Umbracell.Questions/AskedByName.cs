@@ -2,6 +2,7 @@ using System.Text.Json;
 using System.Text.Json.Serialization.Metadata;
 using Umbracell.Questions.Answers;
 using Umbracell.Questions.Choose;
+using Umbracell.Questions.Pocket;
 using Umbracell.Questions.Price;
 using Umbracell.Questions.Section;
 using Umbracell.Questions.Sets;
@@ -23,6 +24,7 @@ public static class AskedByName
         ["sets"] = Of(Wire.SetsQuestion, Wire.SetsAnswer, SetsQuestions.Answer),
         ["bid"] = Of(Wire.BidQuestion, Wire.BidAnswer, BidQuestions.Answer),
         ["gate"] = Of(Wire.GateQuestion, Wire.GateAnswer, GateQuestions.Answer),
+        ["pocket"] = Of(Wire.PocketQuestion, Wire.PocketAnswer, PocketQuestions.Answer),
     };
 
     /// <summary>Names of the questions.</summary>

@@ -11,7 +11,9 @@ using Umbracell.Core.Quantities;
 using Umbracell.Core.Takeoff;
 using Umbracell.Core.Yield.Price;
 using Umbracell.Documents;
+using Umbracell.Questions.Answers;
 using Umbracell.Questions.Choose;
+using Umbracell.Questions.Pocket;
 using Umbracell.Questions.Price;
 using Umbracell.Questions.Section;
 using Umbracell.Questions.Sets;
@@ -31,6 +33,8 @@ namespace Umbracell.Questions;
 [JsonSerializable(typeof(BidAnswer))]
 [JsonSerializable(typeof(GateQuestion))]
 [JsonSerializable(typeof(GateAnswer))]
+[JsonSerializable(typeof(PocketQuestion))]
+[JsonSerializable(typeof(PocketAnswer))]
 [JsonSerializable(typeof(Supplies))]
 public sealed partial class QuestionsJson : JsonSerializerContext
 {
@@ -76,6 +80,9 @@ public sealed partial class QuestionsJson : JsonSerializerContext
                     Words<DryingChange>(),
                     Words<AccessKind>(),
                     Words<BidPace>(),
+                    Words<PocketCard>(),
+                    Words<FaultCode>(),
+                    Words<UnitSystem>(),
                     new QuantityConverter<Length>(q => q.Metres, Umbracell.Core.Quantities.Length.FromMetres),
                     new QuantityConverter<Temperature>(q => q.Celsius, Umbracell.Core.Quantities.Temperature.FromCelsius),
                     new QuantityConverter<Density>(

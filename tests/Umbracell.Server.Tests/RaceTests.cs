@@ -207,6 +207,7 @@ public sealed class RaceTests(Product product)
         "POST /api/link",
         "POST /api/session/second-step",
         "POST /api/session/second-step/remove",
+        "POST /api/compute/pocket",
         "POST /api/compute/choice",
         "POST /api/compute/section",
         "POST /api/compute/member",

@@ -9,6 +9,9 @@ export const screens = (roof: string) => ({
     ['/target-sets', 'The greatest U allowed'],
     ['/people', 'What each role may do'],
     ['/your-sign-in', 'this device'],
+    ['/pocket/dew', 'Type the figures'],
+    ['/pocket/drums', 'Type the figures'],
+    ['/?shelf=deleted', 'deleted jobs'],
   ],
   survey: [
     ['', 'Slip hall roof'],

@@ -180,6 +180,23 @@ const one = (vary: (base: Question, random: Numbers) => Question): Kind['varied'
 }
 
 /** Every kind of question, by the name it is asked under. */
+/** What somebody types on one of the cards, in either unit system, right or wrong. */
+function variedPocket({ between, pick, chance }: Numbers): Question {
+  const units = pick(['us', 'metric'])
+  const number = (low: number, high: number, unit = '') =>
+    chance(1 / 12) ? pick(['', 'x', '1e9', '-']) : `${between(low, high).toFixed(1)}${unit}`
+  const temp = () => number(-20, 35, ' C')
+  const fields = {
+    dew: { air: temp(), humidity: number(5, 100, ' %'), surface: temp() },
+    sets: { area: number(1, 500, ' m2'), thickness: number(10, 200, ' mm') },
+    thickness: { r: number(0.1, 12) },
+    inch: { present: number(0.1, 5) },
+    drums: { drum: temp(), around: temp(), blanket: number(0, 900, ' W') },
+  }
+  const card = pick(Object.keys(fields) as (keyof typeof fields)[])
+  return { card, units, sheetId: pick(SHEETS), fields: fields[card] }
+}
+
 export const kinds: Record<string, Kind> = {
   section: {
     found: async (...at) => (await ofStage('section')(...at)).filter((question) => question.sheetId),
@@ -191,6 +208,7 @@ export const kinds: Record<string, Kind> = {
     found: async (page, job) => [(await read(page, `/api/jobs/${job}/price`)).question!],
     varied: variedBid,
   },
+  pocket: { found: async () => [{}], varied: (_, random) => variedPocket(random) },
   gate: { found: ofStage('window'), varied: one(variedGate) },
 }
 

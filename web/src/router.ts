@@ -1,4 +1,5 @@
 import { createRouter, createWebHistory } from 'vue-router'
+import { cardNames } from './pocket/cards'
 import { whenIdle } from './shared/idle'
 import { useSession } from './shared/state/session'
 import { stageRoutes } from './stages'
@@ -9,6 +10,13 @@ export const router = createRouter({
     { path: '/sign-in', name: 'signIn', component: () => import('./signin/SignInView.vue'), meta: { open: true } },
     { path: '/link', name: 'link', component: () => import('./signin/LinkView.vue'), meta: { open: true } },
     { path: '/', name: 'jobs', component: () => import('./jobs/JobsView.vue') },
+    { path: '/pocket', redirect: { name: 'pocket.dew' } },
+    ...cardNames.map((card) => ({
+      path: `/pocket/${card}`,
+      name: `pocket.${card}`,
+      component: () => import('./pocket/PocketView.vue'),
+      props: { card },
+    })),
     { path: '/firm', name: 'firm', component: () => import('./firm/FirmView.vue') },
     { path: '/past-jobs', name: 'pastJobs', component: () => import('./pastjobs/PastJobsView.vue') },
     { path: '/stock', name: 'stock', component: () => import('./stock/StockView.vue') },

@@ -124,7 +124,7 @@ internal static class SectionWorkings
             _ => throw new ArgumentOutOfRangeException(nameof(layer)),
         };
 
-    private static Working FoamR(FoamFill foam)
+    internal static Working FoamR(FoamFill foam)
     {
         var (sheet, t) = (foam.Sheet, foam.Thickness);
         var result = foam.Resistance.ToFigure();

@@ -55,8 +55,24 @@ export function clearCore() {
   underWay.clear()
 }
 
+// A core that failed once is not asked again.
+function forgetCore() {
+  clearCore()
+  starting = Promise.resolve(null)
+}
+
 /** Whether questions are answered here. */
 export const coreReady = () => supplied.value !== null
+
+/** The answer to a question by its name as JSON; null where it cannot be had here, or not yet. */
+export function answerHere(name: string, question: object): string | null {
+  try {
+    return supplied.value?.door.Answer(name, JSON.stringify(question)) ?? null
+  } catch {
+    forgetCore()
+    return null
+  }
+}
 
 /** The answer to a section question as JSON; null where it cannot be had here, or not yet. */
 export function sectionHere(question: SectionQuestion): string | null {
@@ -66,9 +82,7 @@ export function sectionHere(question: SectionQuestion): string | null {
     const asked = JSON.stringify(question)
     return isReady(door, question, asked) ? door.Answer('section', asked) : null
   } catch {
-    // A core that failed once is not asked again.
-    clearCore()
-    starting = Promise.resolve(null)
+    forgetCore()
     return null
   }
 }

@@ -8,14 +8,15 @@ const HANDS = ['pointermove', 'pointerdown', 'touchstart', 'keydown'] as const
 /**
  * Brings the core into the browser while a view is open that asks it, once a hand is near: starting it takes a phone a
  * second, and who only reads needs none.
+ * @param isWanted Whether it comes at once: the page is there for nothing else.
  */
-export function useBrowserCore() {
+export function useBrowserCore(isWanted = false) {
   const supplies = useQuery({
     queryKey: ['supplies'],
     queryFn: () => fetch('/api/supplies').then(readable),
     staleTime: 600_000,
   })
-  const near = ref(false)
+  const near = ref(isWanted)
   const come = () => (near.value = true)
   const listen = (how: 'addEventListener' | 'removeEventListener') =>
     HANDS.forEach((hand) => globalThis[how](hand, come, { passive: true, once: true } as AddEventListenerOptions))

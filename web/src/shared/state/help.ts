@@ -2,8 +2,8 @@ import { onBeforeUnmount, ref, watchEffect } from 'vue'
 import type { FirmPage } from './pages'
 import type { StageKey } from './stages'
 
-/** What there is help for: the jobs, the board, each stage, and what is the firm's own. */
-export type HelpTopic = 'jobs' | 'board' | FirmPage | StageKey
+/** What there is help for: the jobs, the board, the pocket, each stage, and what is the firm's own. */
+export type HelpTopic = 'jobs' | 'board' | 'pocket' | FirmPage | StageKey
 
 const topic = ref<HelpTopic | null>(null)
 const shown = ref(false)

@@ -43,6 +43,7 @@ function toSearch() {
     <p v-if="time && isUpright" class="quiet">{{ t('app.demoClock', { time }) }}</p>
     <nav v-if="session.person" :aria-label="t('app.pages')">
       <RouterLink :to="{ name: 'jobs' }" @click="shown = false">{{ t('jobs.title') }}</RouterLink>
+      <RouterLink :to="{ name: 'pocket.dew' }" @click="shown = false">{{ t('pocket.title') }}</RouterLink>
       <RouterLink v-for="page in pages" :key="page" :to="{ name: page }" @click="shown = false">
         {{ t(`firm.page.${page}`) }}
       </RouterLink>

@@ -10,7 +10,7 @@ const { t, te } = useI18n()
 const { topic, shown } = useHelp()
 const isNarrow = useNarrow()
 const nameOf = (about: HelpTopic) =>
-  about === 'board' || about === 'jobs'
+  about === 'board' || about === 'jobs' || about === 'pocket'
     ? t(`${about}.title`)
     : isFirmPage(about)
       ? t(`firm.page.${about}`)
