@@ -3,6 +3,7 @@ import vue from '@vitejs/plugin-vue'
 import Components from 'unplugin-vue-components/vite'
 import { ElementPlusResolver } from 'unplugin-vue-components/resolvers'
 import { defineConfig } from 'vitest/config'
+import { words } from './words'
 
 // A file that puts something in place of a module gets modules of its own; the others share theirs, and the time to load them.
 const tests = readdirSync('src', { recursive: true, encoding: 'utf8' }).filter((file) => file.endsWith('.test.ts'))
@@ -10,7 +11,7 @@ const replaces = (file: string) => readFileSync(`src/${file}`, 'utf8').includes(
 const inSource = (files: string[]) => files.map((file) => `src/${file}`)
 
 export default defineConfig({
-  plugins: [vue(), Components({ dts: 'src/components.d.ts', dirs: [], resolvers: [ElementPlusResolver()] })],
+  plugins: [vue(), words(), Components({ dts: 'src/components.d.ts', dirs: [], resolvers: [ElementPlusResolver()] })],
   resolve: { alias: { '@': new URL('./src', import.meta.url).pathname } },
   server: { proxy: { '/api': 'http://127.0.0.1:5210', '/openapi': 'http://127.0.0.1:5210' } },
   build: { target: 'es2022', chunkSizeWarningLimit: 400 },

@@ -45,10 +45,10 @@ public sealed class SecurityBookTests(Product product)
         string[] expected =
         [
             "signedIn owner",
-            "signInFailed crewLead",
-            "signedIn crewLead",
-            "refused crewLead",
-            "signedOut crewLead",
+            "signInFailed crewLead, Crew lead",
+            "signedIn crewLead, Crew lead",
+            "refused crewLead, Crew lead",
+            "signedOut crewLead, Crew lead",
             "ratesChanged owner",
             "roleChanged owner",
             "accessChanged owner",
@@ -193,5 +193,50 @@ public sealed class SecurityBookTests(Product product)
         }
 
         return noted;
+    }
+
+    [Fact]
+    public async Task Of_somebody_who_is_erased_no_name_is_left_in_any_table()
+    {
+        const string Called = "Q. \"Sample\" Ö";
+        var names = await Product.NewFirmAsync(FirmRole.Owner, FirmRole.Estimator);
+        var (owner, theirs) = (await product.SignedInAsync(names[0]), await product.SignedInAsync(names[1]));
+        foreach (var title in new[] { "Q. Former", Called })
+        {
+            (await theirs.SendJsonAsync(HttpMethod.Put, "/api/session/name", new { title })).Status.ShouldBe(204);
+            var (_, job) = await theirs.SendJsonAsync(HttpMethod.Post, "/api/jobs", EditedRecords.Command(null, ("name", "Theirs")));
+            var at = $"/api/jobs/{job.Text("id")}";
+            var (_, wall) = await theirs.SendJsonAsync(HttpMethod.Post, $"{at}/surfaces", EditedRecords.Command(null, ("name", "Wall")));
+            var note = EditedRecords.Command(null, ("kind", "leak"), ("words", "at the sill"));
+            (await theirs.SendJsonAsync(HttpMethod.Post, $"/api/surfaces/{wall.Text("id")}/notes", note)).Status.ShouldBeLessThan(300);
+            await theirs.SendJsonAsync(HttpMethod.Delete, at, new { });
+        }
+
+        (await RowsWithAsync(names[0], "Q. Former")).ShouldBeGreaterThan(2);
+        (await RowsWithAsync(names[0], "Sample")).ShouldBeGreaterThan(2);
+        var id = (await owner.GetJsonAsync("/api/people"))["people"]!.AsArray().Single(p => p!.Text("role") == "estimator")!.Text("id");
+        await owner.SendJsonAsync(HttpMethod.Put, $"/api/people/{id}/active", new { isActive = false });
+        (await owner.SendJsonAsync(HttpMethod.Post, $"/api/people/{id}/erase", new { })).Status.ShouldBe(200);
+        (await RowsWithAsync(names[0], "Q. Former")).ShouldBe(0);
+        (await RowsWithAsync(names[0], "Sample")).ShouldBe(0);
+        (await owner.GetJsonAsync("/api/jobs/deleted")).AsArray().ShouldAllBe(job => job!.Text("deletedBy") == "Estimator");
+    }
+
+    // Rows of any table of the firm that hold these letters anywhere.
+    private static async Task<int> RowsWithAsync(string owner, string letters)
+    {
+        var count = 0;
+        await Product.InFirmOfAsync(
+            owner,
+            async db =>
+            {
+                foreach (var table in db.Model.GetEntityTypes().Select(type => type.GetTableName()).OfType<string>().Distinct())
+                {
+                    var rows = $"select count(*)::int as \"Value\" from {table} one where strpos(one::text, {{0}}) > 0";
+                    count += await db.Database.SqlQueryRaw<int>(rows, letters).SingleAsync();
+                }
+            }
+        );
+        return count;
     }
 }

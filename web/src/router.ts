@@ -1,4 +1,5 @@
 import { createRouter, createWebHistory } from 'vue-router'
+import { laterWords } from './i18n'
 import { cardNames } from './pocket/cards'
 import { whenIdle } from './shared/idle'
 import { useSession } from './shared/state/session'
@@ -39,8 +40,12 @@ export const router = createRouter({
 
 const signInFor = (to: string) => ({ name: 'signIn', query: { to } })
 
+// Whoever starts here waits for no other page's words.
+const STARTS: unknown[] = ['signIn', 'jobs', 'board']
+
 router.beforeEach(async (to) => {
   const session = useSession()
+  if (!STARTS.includes(to.name)) await laterWords()
   if (to.meta.open) return true
   try {
     if (!session.person && !(await session.find())) return signInFor(to.fullPath)
@@ -61,6 +66,7 @@ const FORMS = [() => import('./jobs/JobForm.vue')]
 /** Fetches the code of every page, one after another, once the first one stands: a page opens without a connection too, also one that
  * nobody has been to. What cannot be fetched now is fetched when it is opened. */
 export async function fetchPages() {
+  await laterWords().catch(() => undefined)
   const pages = router.getRoutes().map((route) => route.components?.default as unknown)
   for (const part of [...pages, ...FORMS]) {
     if (typeof part !== 'function') continue

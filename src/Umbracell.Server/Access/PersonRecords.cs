@@ -58,7 +58,7 @@ internal static class PersonRecords
         var person = (await PeopleEndpoints.AllAsync(db)).People.FirstOrDefault(p => p.Id == id) ?? throw new NotFoundException("person");
         SecurityBook.About(context, person.SignInName);
         var sessions = await db.Set<SessionRow>().AsNoTracking().Where(s => s.PersonId == id).ToListAsync();
-        var events = await OfAsync(db, id, person.SignInName).AsNoTracking().OrderBy(e => e.At).ToListAsync();
+        var events = await OfAsync(db, id, person.SignInName, person.Title).AsNoTracking().OrderBy(e => e.At).ToListAsync();
         var export = new PersonExport
         {
             Person = person,
@@ -100,7 +100,7 @@ internal static class PersonRecords
         SecurityBook.About(context, role);
 
         // Entries of the book cannot be changed: those that name the person are put down anew without the name.
-        var named = await OfAsync(db, id, name).ToListAsync();
+        var named = await OfAsync(db, id, name, person.Title).ToListAsync();
         db.RemoveRange(named);
         db.AddRange(
             named.Select(e => new SecurityEventRow
@@ -108,9 +108,13 @@ internal static class PersonRecords
                 At = e.At,
                 Kind = e.Kind,
                 By = e.PersonId == id ? role : e.By,
-                About = e.About.Replace(name, role, StringComparison.OrdinalIgnoreCase),
+                About =
+                    e.Kind == SecurityEvent.Invited && e.PersonId != id
+                        ? role
+                        : e.About.Replace(name, role, StringComparison.OrdinalIgnoreCase),
             })
         );
+        await ErasedName.FromRecordsAsync(db, person, role);
         person.SignInName = $"erased-{id:N}";
         person.NormalizedSignInName = person.SignInName.ToUpperInvariant();
         person.Title = role;
@@ -123,6 +127,10 @@ internal static class PersonRecords
         return TypedResults.Ok(await PeopleEndpoints.AllAsync(db));
     }
 
-    private static IQueryable<SecurityEventRow> OfAsync(UmbracellDb db, Guid id, string name) =>
-        db.Set<SecurityEventRow>().Where(e => e.PersonId == id || e.About.Contains(name));
+    // Whoever invited them noted how they are called.
+    private static IQueryable<SecurityEventRow> OfAsync(UmbracellDb db, Guid id, string name, string called) =>
+        db.Set<SecurityEventRow>()
+            .Where(e =>
+                e.PersonId == id || e.About.Contains(name) || (e.Kind == SecurityEvent.Invited && e.About.StartsWith(called + ":"))
+            );
 }

@@ -58,7 +58,7 @@ internal sealed partial class SecurityBook(IServiceScopeFactory scopes, IConfigu
 
     /// <summary>Notes a sign-in, or that one failed, of somebody who is known.</summary>
     public void SignIn(HttpContext context, Person person, SecurityEvent kind) =>
-        WriteLater(context, person.FirmId, kind, person.Title, person.Id, person.SignInName);
+        WriteLater(context, person.FirmId, kind, PersonNames.WithRole(person), person.Id, person.SignInName);
 
     /// <summary>Tells the operator of a try under a name that nobody has, or one that had to wait. The name stays out of the log: people
     /// type a password there by mistake.</summary>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, shallowRef, useTemplateRef } from 'vue'
+import { computed, defineAsyncComponent, shallowRef, useTemplateRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
 import type { Schemas } from '../shared/api/client'
@@ -30,9 +30,11 @@ const lines = useRowWindow(
   () => (isNarrow.value ? NARROW : WIDE),
 )
 const drawn = computed(() => props.cards.slice(lines.from.value, lines.to.value))
-const asked = shallowRef<{ job: Schemas['JobAnswer']; button: HTMLElement } | null>(null)
-const ask = (job: Schemas['JobAnswer'], { currentTarget }: MouseEvent) =>
-  (asked.value = { job, button: currentTarget as HTMLElement })
+const asked = shallowRef<{ id: string; button: HTMLElement } | null>(null)
+// As it is now: it may change while the menu is open.
+const askedJob = computed(() => props.cards.find(({ job }) => job.id === asked.value?.id)?.job)
+watch(askedJob, (job) => job || (asked.value = null))
+const ask = (id: string, { currentTarget }: MouseEvent) => (asked.value = { id, button: currentTarget as HTMLElement })
 async function copy(job: Schemas['JobAnswer']) {
   const made = await props.life.copy(job)
   if (made) await router.push({ name: 'board', params: { job: made } })
@@ -66,9 +68,9 @@ const isCalculated = (card: Schemas['JobCard']) => card.upToDate || card.hold + 
         type="button"
         class="more"
         aria-haspopup="menu"
-        :aria-expanded="asked?.job.id === card.job.id"
+        :aria-expanded="asked?.id === card.job.id"
         :aria-label="t('jobs.life.menu', { name: card.job.name })"
-        @click="ask(card.job, $event)"
+        @click="ask(card.job.id, $event)"
       >
         <svg width="20" height="6" viewBox="0 0 20 6" aria-hidden="true">
           <circle v-for="x in [3, 10, 17]" :key="x" :cx="x" cy="3" r="2.2" fill="currentColor" />
@@ -78,14 +80,14 @@ const isCalculated = (card: Schemas['JobCard']) => card.upToDate || card.hold + 
     <li v-if="lines.after.value" aria-hidden="true" :style="{ height: `${lines.after.value}px` }" />
   </ul>
   <JobMenu
-    v-if="asked"
-    :key="asked.job.id"
-    :job="asked.job"
+    v-if="asked && askedJob"
+    :key="asked.id"
+    :job="askedJob"
     :button="asked.button"
-    @mark="life.mark(asked.job, $event)"
-    @archive="life.archive(asked.job, $event)"
-    @copy="copy(asked.job)"
-    @remove="life.remove(asked.job)"
+    @mark="life.mark(askedJob, $event)"
+    @archive="life.archive(askedJob, $event)"
+    @copy="copy(askedJob)"
+    @remove="life.remove(askedJob)"
     @closed="asked = null"
   />
 </template>

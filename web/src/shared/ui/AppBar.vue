@@ -3,6 +3,7 @@ import { useQueryClient } from '@tanstack/vue-query'
 import { computed, defineAsyncComponent, ref, watchEffect } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
+import { laterWords } from '@/i18n'
 import { useHelp } from '../state/help'
 import { onKey } from '../state/keys'
 import { useUpright } from '../state/narrow'
@@ -25,14 +26,14 @@ const props = defineProps<{
 }>()
 defineEmits<{ keys: [] }>()
 // The ways to the other pages; where the bar has no room for its buttons, those too.
-const BarMenu = defineAsyncComponent(() => import('./BarMenu.vue'))
+const BarMenu = defineAsyncComponent(() => laterWords().then(() => import('./BarMenu.vue')))
 const menu = ref(false)
 const isUpright = useUpright()
 const SearchDialog = defineAsyncComponent(() => import('./SearchDialog.vue'))
 const { shown: search, wanted: searched, open: openSearch, come } = useSearch()
 onKey('/', openSearch)
 // Fetched when it is asked for first, and left there so that it closes as it opened.
-const HelpDrawer = defineAsyncComponent(() => import('./HelpDrawer.vue'))
+const HelpDrawer = defineAsyncComponent(() => laterWords().then(() => import('./HelpDrawer.vue')))
 const help = useHelp()
 const helped = ref(false)
 watchEffect(() => (helped.value ||= help.shown.value))
@@ -91,7 +92,7 @@ async function leave() {
         <path d="M11 11l4.6 4.6" stroke-width="2.4" stroke-linecap="round" />
       </svg>
     </ElButton>
-    <ElButton v-if="help.topic.value" class="desk" @click="help.shown.value = true">{{ t('help.open') }}</ElButton>
+    <ElButton v-if="help.topic.value" class="desk" @click="help.shown.value = true">{{ t('app.help') }}</ElButton>
     <ElButton class="desk" :aria-label="t('app.keys')" :title="t('app.keys')" @click="$emit('keys')">?</ElButton>
     <ElButton
       v-if="session.person"

@@ -51,7 +51,7 @@ function toSearch() {
     </nav>
     <div v-if="isUpright" class="acts">
       <ElButton v-if="session.person" type="primary" @click="toSearch">{{ t('search.open') }}</ElButton>
-      <ElButton v-if="help.topic.value" @click="showHelp">{{ t('help.open') }}</ElButton>
+      <ElButton v-if="help.topic.value" @click="showHelp">{{ t('app.help') }}</ElButton>
       <ElButton
         :aria-label="t('app.units.switch', { now: t(`app.units.${reader.units}`) })"
         @click="reader.switchUnits()"
