@@ -16,6 +16,7 @@ public sealed class InputVersionTests : IClassFixture<TestDatabase>
     [
         typeof(Person),
         typeof(ApiToken),
+        typeof(AccessLinkRow),
         typeof(SessionRow),
         typeof(SecondStepRow),
         typeof(SecurityEventRow),
