@@ -19,10 +19,10 @@ public static class JobRemoval
         }
 
         await db.Commands.Where(c => c.RecordId == id).ExecuteDeleteAsync();
-        foreach (var table in TablesOfJobs(db))
+        foreach (var rows in RowsOfJob(db))
         {
             // The ledger keeps what an edit changed beside the record: it goes with it. Row policies hold this to the firm.
-            var edits = $"delete from commands where record_id in (select id from {table} where job_id = {{0}})";
+            var edits = $"delete from commands where record_id in ({rows})";
             await db.Database.ExecuteSqlRawAsync(edits, id);
         }
 
@@ -32,13 +32,19 @@ public static class JobRemoval
         return true;
     }
 
-    // Those whose rows have ids of their own: only such are edited.
-    private static IEnumerable<string> TablesOfJobs(UmbracellDb db) =>
-        db
-            .Model.GetEntityTypes()
-            .Where(type =>
-                type.FindProperty(nameof(Surface.JobId)) is not null && type.FindPrimaryKey() is { Properties: [{ Name: "Id" }] }
-            )
-            .Select(type => type.GetTableName())
-            .OfType<string>();
+    // Ids of all that can be edited by itself: what hangs on the job, and what hangs on one of its surfaces.
+    private static IEnumerable<string> RowsOfJob(UmbracellDb db)
+    {
+        foreach (var type in db.Model.GetEntityTypes().Where(type => type.FindPrimaryKey() is { Properties: [{ Name: "Id" }] }))
+        {
+            if (type.FindProperty(nameof(Surface.JobId)) is not null)
+            {
+                yield return $"select id from {type.GetTableName()} where job_id = {{0}}";
+            }
+            else if (type.FindProperty(nameof(SiteNoteRow.SurfaceId)) is not null)
+            {
+                yield return $"select id from {type.GetTableName()} where surface_id in (select id from surfaces where job_id = {{0}})";
+            }
+        }
+    }
 }

@@ -80,6 +80,7 @@ public sealed partial class UmbracellDb
             link.ToTable("access_links");
             link.HasOne<Firm>().WithMany().HasForeignKey(l => l.FirmId);
             link.HasOne<Person>().WithMany().HasForeignKey(l => l.PersonId).OnDelete(DeleteBehavior.Cascade);
+            link.HasOne<Person>().WithMany().HasForeignKey(l => l.MadeById).OnDelete(DeleteBehavior.Cascade);
             link.HasIndex(l => l.SecretHash).IsUnique();
             link.Property(l => l.SecretHash).HasMaxLength(64);
             link.Property(l => l.Title).HasMaxLength(80);

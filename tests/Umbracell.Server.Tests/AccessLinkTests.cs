@@ -130,6 +130,21 @@ public sealed class AccessLinkTests(Product product)
         (await other.SendJsonAsync(HttpMethod.Post, $"/api/people/{viewer}/links", new { })).Status.ShouldBe(409);
     }
 
+    [Theory]
+    [InlineData("role", "estimator")]
+    [InlineData("active", null)]
+    public async Task A_link_ends_with_its_maker(string what, string? role)
+    {
+        var names = await Product.NewFirmAsync(FirmRole.Owner, FirmRole.Owner);
+        var (first, second) = (await product.SignedInAsync(names[0]), await product.SignedInAsync(names[1]));
+        var secret = await InviteAsync(first, "Back door", "owner");
+        var id = (await second.GetJsonAsync("/api/people"))["people"]!.AsArray().Single(p => p!.Text("signInName") == names[0])!.Text("id");
+        object choice = role is null ? new { isActive = false } : new { role };
+        (await second.SendJsonAsync(HttpMethod.Put, $"/api/people/{id}/{what}", choice)).Status.ShouldBe(200);
+        (await UseAsync(secret, NewName())).Body.Text("detail").ShouldBe(Sentence("unknown"));
+        (await second.GetJsonAsync("/api/people"))["people"]!.AsArray().Count.ShouldBe(2);
+    }
+
     [Fact]
     public async Task Asked_for_twice_under_one_id_there_is_one_link_and_the_last_secret_opens_it()
     {
@@ -145,6 +160,7 @@ public sealed class AccessLinkTests(Product product)
     [Theory]
     [InlineData("R. Sample", "R. Sample, Owner")]
     [InlineData("Owner of the yard", "Owner of the yard")]
+    [InlineData("B. Townowner", "B. Townowner, Owner")]
     public async Task What_somebody_enters_carries_name_and_role(string title, string by)
     {
         var name = (await Product.NewFirmAsync(FirmRole.Owner))[0];

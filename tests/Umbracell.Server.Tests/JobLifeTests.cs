@@ -43,12 +43,21 @@ public sealed class JobLifeTests(Product product)
         var estimator = await product.SignedInAsync("estimator@ninthacre.example");
         var owner = await product.SignedInAsync("owner@ninthacre.example");
         await DeleteAsync(owner, $"/api/jobs/deleted/{job}", 404);
+        var note = EditedRecords.Command(null, ("kind", "leak"), ("words", "at the sill"));
+        var wall = (await client.GetJsonAsync($"/api/jobs/{job}/surfaces"))[0]!.Text("id");
+        var (made, noted) = await client.SendJsonAsync(HttpMethod.Post, $"/api/surfaces/{wall}/notes", note);
+        made.ShouldBeLessThan(300, noted.ToJsonString());
+        var edit = EditedRecords.Command(null, ("traced", "to the flashing of the chimney"));
+        var kept = (await client.GetJsonAsync($"/api/surfaces/{wall}/notes")).AsArray().Last()!.Text("id");
+        (await client.SendJsonAsync(HttpMethod.Patch, $"/api/notes/{kept}", edit)).Status.ShouldBe(200);
+        (await EditsSayingAsync("flashing of the chimney")).ShouldBe(1);
         await DeleteAsync(client, $"/api/jobs/{job}", 204);
         await DeleteAsync(estimator, $"/api/jobs/deleted/{job}", 403);
         (await RowsOfAsync(job)).ShouldBeGreaterThan(15);
         await DeleteAsync(owner, $"/api/jobs/deleted/{job}", 204);
         await DeleteAsync(owner, $"/api/jobs/deleted/{job}", 404);
         (await RowsOfAsync(job)).ShouldBe(0);
+        (await EditsSayingAsync("flashing of the chimney")).ShouldBe(0);
         (await owner.GetJsonAsync("/api/jobs/deleted")).AsArray().ShouldAllBe(one => one!.Text("id") != job);
     }
 
@@ -71,6 +80,9 @@ public sealed class JobLifeTests(Product product)
         var (client, copy) = await CopyOfAsync("ferry house");
         var first = JsonNode.Parse(await FileAsync(client, await client.DemoJobAsync("ferry house")))!;
         var second = JsonNode.Parse(await FileAsync(client, copy))!;
+        first["surfaces"]!.AsArray().ShouldContain(surface => surface!["notes"]!.AsArray().Count > 0);
+        first["joints"]!.AsArray().ShouldContain(joint => joint!["ready"]!.GetValue<bool>());
+        first["readings"]!.AsArray().ShouldNotBeEmpty();
         second["job"]!.Text("name").ShouldBe(first["job"]!.Text("name") + " (copy)");
         second["job"]!.Text("state").ShouldBe("estimate");
         second["job"]!["pricing"]?["workDate"].ShouldBeNull();
@@ -196,6 +208,19 @@ public sealed class JobLifeTests(Product product)
 
     private static async Task DeleteAsync(HttpClient client, string path, int status) =>
         (await client.SendJsonAsync(HttpMethod.Delete, path, new { })).Status.ShouldBe(status, path);
+
+    private static async Task<int> EditsSayingAsync(string words)
+    {
+        var count = 0;
+        await Product.InFirmOfAsync(
+            "owner@ninthacre.example",
+            async db =>
+                count = await db
+                    .Database.SqlQuery<int>($"select count(*)::int as \"Value\" from commands where strpos(changed::text, {words}) > 0")
+                    .SingleAsync()
+        );
+        return count;
+    }
 
     // Rows of every table that name the job, and what the ledger keeps of it.
     private static async Task<int> RowsOfAsync(string id)

@@ -1,5 +1,9 @@
+using System.Text.Json;
 using System.Text.Json.Nodes;
 using Shouldly;
+using Umbracell.Core.Quantities;
+using Umbracell.Questions;
+using Umbracell.Questions.Pocket;
 using Xunit;
 
 namespace Umbracell.Server.Tests;
@@ -104,6 +108,21 @@ public sealed class PocketTests(Product product)
     }
 
     [Theory]
+    [InlineData(false, 0, "noPrice")]
+    [InlineData(true, 0, "noRates")]
+    public async Task What_a_price_lacks_is_told_beside_it(bool hasPrice, double crewHour, string note)
+    {
+        var client = await product.SignedInAsync("owner@ninthacre.example");
+        var told = await client.GetStringAsync("/api/supplies", TestContext.Current.CancellationToken);
+        var supplies = JsonSerializer.Deserialize(told, QuestionsJson.Wire.Supplies)!;
+        var prices = hasPrice ? supplies.Rates!.SetPrice : new Dictionary<string, double>();
+        var asked = supplies with { Rates = supplies.Rates! with { SetPrice = prices, CrewHour = crewHour } };
+        var fields = new Dictionary<string, string> { ["area"] = "800 ft2", ["thickness"] = "3 in" };
+        PocketQuestions.Answer(new(PocketCard.Sets, "marl-cc-20", UnitSystem.Us, fields), asked).Note.ShouldBe(note);
+        PocketQuestions.Answer(new(PocketCard.Sets, "marl-cc-20", UnitSystem.Us, fields), supplies).Note.ShouldBeNull();
+    }
+
+    [Theory]
     [InlineData("R-21")]
     [InlineData("r 21")]
     [InlineData("21")]
@@ -174,8 +193,10 @@ public sealed class PocketTests(Product product)
         (blank["figures"]!.AsObject().Count, blank["faults"]!.AsArray().Count).ShouldBe((0, 0));
         var past = await AskAsync(client, "thickness", "marl-cc-20", ("r", "R-60"));
         (past.Text("note"), Printed(past, "thickest"), Printed(past, "greatestR")).ShouldBe(("pastSheet", "6 in", "R-42.0"));
-        var thick = await AskAsync(client, "sets", "marl-cc-20", ("area", "10 m2"), ("thickness", "300 mm"));
-        thick["faults"]!.AsArray().Count.ShouldBeLessThanOrEqualTo(1);
+        var thick = (await AskAsync(client, "sets", "marl-cc-20", ("area", "10 m2"), ("thickness", "8 in")))["faults"]![0]!;
+        (thick.Text("field"), thick.Text("code"), thick.Text("typed"), thick["greatest"]!.Text("us")).ShouldBe(
+            ("thickness", "outOfRange", "8 in", "6 in")
+        );
     }
 
     private static string Printed(JsonNode answer, string figure) => answer["figures"]![figure]!["figure"]!.Text("us");

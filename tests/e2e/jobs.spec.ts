@@ -30,7 +30,7 @@ test('a job is found by any of its words, and found again on coming back', async
 const jobs = (page: Page) => page.locator('.cards h2')
 const more = async (page: Page, name: string, act: string) => {
   await page.getByRole('button', { name: `More for ${name}` }).click()
-  await page.getByRole('menuitem', { name: act }).click()
+  await page.getByRole('menuitem', { name: act, exact: true }).click()
 }
 test('a job is marked, archived and brought back, and the list is narrowed by its state', async ({ page }) => {
   await signIn(page)

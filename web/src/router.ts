@@ -40,12 +40,14 @@ export const router = createRouter({
 
 const signInFor = (to: string) => ({ name: 'signIn', query: { to } })
 
-// Whoever starts here waits for no other page's words.
+// Whoever starts here waits for no other page's words. Elsewhere they come while the rest of the page does.
 const STARTS: unknown[] = ['signIn', 'jobs', 'board']
+const wordsFor = async (page: unknown) => (STARTS.includes(page) ? undefined : laterWords())
+router.beforeEach((to) => void wordsFor(to.name).catch(() => undefined))
+router.beforeResolve((to) => wordsFor(to.name))
 
 router.beforeEach(async (to) => {
   const session = useSession()
-  if (!STARTS.includes(to.name)) await laterWords()
   if (to.meta.open) return true
   try {
     if (!session.person && !(await session.find())) return signInFor(to.fullPath)

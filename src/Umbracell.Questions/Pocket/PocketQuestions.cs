@@ -46,8 +46,8 @@ public static class PocketQuestions
         }
         catch (QuantityRangeException e)
         {
-            // What the sheet does not rate, or what comes of two fields together.
-            return Told([], faults: [FieldFault.Of(e.ParamName == "foam thickness" ? "thickness" : typed.Last, e)]);
+            // What comes of several fields together.
+            return Told([], faults: [typed.LastFault(e)]);
         }
     }
 
@@ -91,7 +91,8 @@ public static class PocketQuestions
 
     private static PocketAnswer Sets(PocketFields typed, ProductSheet sheet, Supplies supplies)
     {
-        var (area, thickness) = (typed.Read("area", SprayedArea), typed.Read("thickness", FoamThickness));
+        var rated = FoamThickness with { Greatest = sheet.ThickestRated.Metres };
+        var (area, thickness) = (typed.Read("area", SprayedArea), typed.Read("thickness", rated));
         if (area is not { } m2 || thickness is not { } metres)
         {
             return Told([], faults: typed.Faults);
@@ -122,7 +123,12 @@ public static class PocketQuestions
         var bid = BidQuestions.Answer(new BidQuestion([surface]), supplies);
         figures["cost"] = new(bid.Figures["cost"], null);
         figures["price"] = new(bid.Figures["price"], null);
-        return Told(figures, note: bid.Missing.Count > 0 ? "noPrice" : null);
+        return Told(
+            figures,
+            note: bid.Missing.Count > 0 ? "noPrice"
+                : bid.Unentered.Count > 0 ? "noRates"
+                : null
+        );
     }
 
     private static PocketAnswer Thickness(PocketFields typed, ProductSheet sheet)
@@ -212,13 +218,16 @@ public static class PocketQuestions
 
         public IReadOnlyList<FieldFault> Faults => _faults;
 
-        public string Last { get; private set; } = "";
+        private string _last = "";
+
+        /// <summary>The fault of the field read last, as it was typed.</summary>
+        public FieldFault LastFault(QuantityRangeException e) => FieldFault.Of(_last, e) with { Typed = question.Fields[_last] };
 
         public bool IsBlank(string field) => string.IsNullOrWhiteSpace(question.Fields.GetValueOrDefault(field));
 
         public double? Read(string field, FigureRange range)
         {
-            Last = field;
+            _last = field;
             if (IsBlank(field))
             {
                 return null;

@@ -106,6 +106,7 @@ internal static class AccessLinks
         }
 
         say(link);
+        link.MadeById = Claims.PersonOf(by)!.Value;
         (link.SecretHash, link.MadeBy, link.MadeAt, link.ExpiresAt) = (TokenHash.Of(secret), Claims.TitleOf(by), now, now + lasts);
         await db.SaveChangesAsync();
         return TypedResults.Ok(await AllAsync(db, secret));

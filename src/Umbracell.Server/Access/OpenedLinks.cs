@@ -123,7 +123,7 @@ internal static class OpenedLinks
         }
     }
 
-    // Enters the firm of a link that opens.
+    // Enters the firm of a link that opens. One whose maker is no owner any more is as if it had been withdrawn.
     private static async Task<AccessLinkRow> OpenAsync(string secret, UmbracellDb db, FirmScope scope)
     {
         var hash = TokenHash.Of(secret.Trim());
@@ -133,7 +133,9 @@ internal static class OpenedLinks
             ?? throw new NotReadyException(WordCatalog.Say("problem.said.link.unknown"));
         scope.EnterFirm(link.FirmId);
         MustOpen(link);
-        return link;
+        return await db.People.AnyAsync(p => p.Id == link.MadeById && p.Role == FirmRole.Owner && p.DeactivatedAt == null)
+            ? link
+            : throw new NotReadyException(WordCatalog.Say("problem.said.link.unknown"));
     }
 
     private static void MustOpen(AccessLinkRow link)

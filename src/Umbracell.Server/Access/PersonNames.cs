@@ -1,3 +1,4 @@
+using System.Text.RegularExpressions;
 using Umbracell.Formats.Words;
 using Umbracell.Questions.Answers;
 using Umbracell.Store.Model;
@@ -17,7 +18,7 @@ internal static class PersonNames
     public static string WithRole(Person person)
     {
         var role = PeopleEndpoints.RoleWord(person.Role);
-        return person.Title.Contains(role, StringComparison.OrdinalIgnoreCase)
+        return Regex.IsMatch(person.Title, $@"\b{Regex.Escape(role)}\b", RegexOptions.IgnoreCase | RegexOptions.CultureInvariant)
             ? person.Title
             : WordCatalog.Say("people.named", ("name", person.Title), ("role", role));
     }

@@ -175,6 +175,10 @@ namespace Umbracell.Store.Migrations
                         .HasColumnType("character varying(120)")
                         .HasColumnName("made_by");
 
+                    b.Property<Guid>("MadeById")
+                        .HasColumnType("uuid")
+                        .HasColumnName("made_by_id");
+
                     b.Property<Guid?>("PersonId")
                         .HasColumnType("uuid")
                         .HasColumnName("person_id");
@@ -206,6 +210,9 @@ namespace Umbracell.Store.Migrations
 
                     b.HasIndex("FirmId")
                         .HasDatabaseName("ix_access_links_firm_id");
+
+                    b.HasIndex("MadeById")
+                        .HasDatabaseName("ix_access_links_made_by_id");
 
                     b.HasIndex("PersonId")
                         .HasDatabaseName("ix_access_links_person_id");
@@ -2311,6 +2318,13 @@ namespace Umbracell.Store.Migrations
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired()
                         .HasConstraintName("fk_access_links_firms_firm_id");
+
+                    b.HasOne("Umbracell.Store.Model.Person", null)
+                        .WithMany()
+                        .HasForeignKey("MadeById")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_access_links_people_made_by_id");
 
                     b.HasOne("Umbracell.Store.Model.Person", null)
                         .WithMany()

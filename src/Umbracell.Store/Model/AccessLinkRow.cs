@@ -19,6 +19,9 @@ public sealed class AccessLinkRow : IFirmRow
     /// <summary>How who is invited is called; they can change it.</summary>
     public string Title { get; set; } = "";
 
+    /// <summary>The owner who made it: it opens only while they are one.</summary>
+    public Guid MadeById { get; set; }
+
     /// <summary>Who made it, by their title.</summary>
     public string MadeBy { get; set; } = "";
 

@@ -58,9 +58,14 @@ export function useJobLife() {
   }
 
   async function keep(job: Job, fields: Record<string, string>) {
-    if ((await edits.keep(placeOf(job), fields)) !== 'refused') return
-    fault.value = edits.faultAt(placeOf(job))
-    for (const field of Object.keys(fields)) edits.forget(placeOf(job), field)
+    const outcome = await edits.keep(placeOf(job), fields)
+    // Where somebody else was faster, the list of what is not sent asks which of the two it shall be.
+    if (outcome === 'met') fault.value = t('problem.said.changed')
+    if (outcome !== 'refused') return
+    for (const field of Object.keys(fields)) {
+      fault.value ||= edits.faultAt(placeOf(job), field)
+      edits.forget(placeOf(job), field)
+    }
   }
 
   async function restore({ id }: { id: string }) {

@@ -29,7 +29,7 @@ onKey('u', () => reader.switchUnits())
 const sheets = computed(() => (choices.data.value?.sheets ?? []).map(({ id, name }) => ({ value: id, text: name })))
 const pocket = usePocket(
   () => props.card,
-  () => sheets.value[0]?.value,
+  () => sheets.value.map(({ value }) => value),
 )
 const pages = computed(() =>
   cardNames.map((name) => ({

@@ -4,13 +4,14 @@ import { computed, reactive } from 'vue'
 import { api, ask, type Schemas } from '../shared/api/client'
 import { answerHere } from '../shared/core/browserCore'
 import { useReader } from '../shared/state/reader'
+import { useSession } from '../shared/state/session'
 import { cards, type Card } from './cards'
 
 type Question = Schemas['PocketQuestion']
 type Answer = Schemas['PocketAnswer']
 
-// Left as it is while one goes between the cards and the pages; gone with the page.
-const typed = reactive({ sheet: '', fields: {} as Record<string, string> })
+// Left as it is while one goes between the cards and the pages; another person begins with nothing.
+const typed = reactive({ by: '', sheet: '', fields: {} as Record<string, string> })
 
 const NOTHING: Answer = { figures: {}, inches: [], finding: null, note: null, faults: [] }
 
@@ -21,10 +22,12 @@ export async function answerOf(question: Question): Promise<Answer> {
 }
 
 /** What is typed on a card, and what comes of it. */
-export function usePocket(card: () => Card, firstSheet: () => string | undefined) {
+export function usePocket(card: () => Card, sheets: () => readonly string[]) {
   const reader = useReader()
+  const person = useSession().person?.id ?? ''
+  if (typed.by !== person) Object.assign(typed, { by: person, sheet: '', fields: {} })
   const sheetId = computed({
-    get: () => typed.sheet || firstSheet() || '',
+    get: () => (sheets().includes(typed.sheet) ? typed.sheet : (sheets()[0] ?? '')),
     set: (sheet) => (typed.sheet = sheet),
   })
   const question = computed((): Question => ({

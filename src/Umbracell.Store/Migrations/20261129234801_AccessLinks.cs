@@ -22,6 +22,7 @@ namespace Umbracell.Store.Migrations
                     person_id = table.Column<Guid>(type: "uuid", nullable: true),
                     role = table.Column<string>(type: "character varying(40)", maxLength: 40, nullable: false),
                     title = table.Column<string>(type: "character varying(80)", maxLength: 80, nullable: false),
+                    made_by_id = table.Column<Guid>(type: "uuid", nullable: false),
                     made_by = table.Column<string>(type: "character varying(120)", maxLength: 120, nullable: false),
                     made_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false),
                     expires_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false),
@@ -38,6 +39,13 @@ namespace Umbracell.Store.Migrations
                         onDelete: ReferentialAction.Cascade
                     );
                     table.ForeignKey(
+                        name: "fk_access_links_people_made_by_id",
+                        column: x => x.made_by_id,
+                        principalTable: "people",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Cascade
+                    );
+                    table.ForeignKey(
                         name: "fk_access_links_people_person_id",
                         column: x => x.person_id,
                         principalTable: "people",
@@ -48,6 +56,8 @@ namespace Umbracell.Store.Migrations
             );
 
             migrationBuilder.CreateIndex(name: "ix_access_links_firm_id", table: "access_links", column: "firm_id");
+
+            migrationBuilder.CreateIndex(name: "ix_access_links_made_by_id", table: "access_links", column: "made_by_id");
 
             migrationBuilder.CreateIndex(name: "ix_access_links_person_id", table: "access_links", column: "person_id");
 
