@@ -15,7 +15,7 @@ import { useJobStanding, type JobLife } from './jobLife'
 const props = defineProps<{ cards: readonly Schemas['JobCard'][]; life: JobLife }>()
 // One for all lines: a hundred of them would make each letter of a search wait.
 const JobMenu = defineAsyncComponent(() => import('./JobMenu.vue'))
-const [WIDE, NARROW] = [82, 112]
+const [WIDE, NARROW] = [82, 132]
 const { t } = useI18n()
 const reader = useReader()
 const day = useDays()

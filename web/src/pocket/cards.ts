@@ -13,7 +13,7 @@ export const cards: Record<Card, { fields: Record<string, TypedKind>; figures: r
     fields: { area: 'size', thickness: 'length' },
     figures: ['load', 'volume', 'median', 'yield', 'price', 'cost'],
   },
-  thickness: { fields: { r: 'number' }, figures: ['thickness', 'lifts', 'eachLift', 'greatestR', 'thickest'] },
+  thickness: { fields: { r: 'number' }, figures: ['thickness', 'lifts', 'eachLift', 'thickest', 'greatestR'] },
   inch: { fields: { present: 'number' }, figures: [] },
   drums: {
     fields: { drum: 'temperature', around: 'temperature', blanket: 'number' },
