@@ -27,6 +27,13 @@ public sealed record Supplies(
     /// <summary>What the firm holds tighter at the gate than the rules do.</summary>
     public IReadOnlyDictionary<GateMargin, double> Margins { get; init; } = new Dictionary<GateMargin, double>();
 
+    /// <summary>Products that are not offered any more; a question may still name them.</summary>
+    public IReadOnlySet<string> Retired { get; init; } = new HashSet<string>();
+
+    /// <summary>The sheets that are offered where a product is to be chosen.</summary>
+    [JsonIgnore]
+    public IEnumerable<ProductSheet> Offered => Sheets.Values.Where(sheet => !Retired.Contains(sheet.Id));
+
     /// <summary>The margins of the gate in force.</summary>
     [JsonIgnore]
     public GatePractice Gate => new() { Tighter = Margins };

@@ -102,8 +102,18 @@ public sealed partial class UmbracellDb
         modelBuilder.Entity<SheetRow>(sheet =>
         {
             sheet.HasOne<Firm>().WithMany().HasForeignKey(s => s.FirmId);
-            sheet.HasIndex(s => new { s.FirmId, s.Slug }).IsUnique();
+            sheet
+                .HasIndex(s => new
+                {
+                    s.FirmId,
+                    s.Slug,
+                    s.Number,
+                })
+                .IsUnique();
+            sheet.HasIndex(s => new { s.FirmId, s.Slug }, "ix_sheets_standing").IsUnique().HasFilter("stands");
             sheet.Property(s => s.Document).HasColumnType("jsonb");
+            sheet.Property(s => s.KeptBy).HasMaxLength(120);
+            sheet.Property(s => s.Version).IsRowVersion();
             sheet.HasQueryFilter(s => s.FirmId == CurrentFirm);
         });
         modelBuilder.Entity<Job>(job =>
@@ -115,6 +125,7 @@ public sealed partial class UmbracellDb
             job.Property(j => j.Priorities).AsJson();
             job.Property(j => j.Exceptions).AsJson(DocumentUpgrades.NameSchools);
             job.Property(j => j.Pricing).AsJson();
+            job.Property(j => j.HeldEditions).AsJson();
             job.HasOne(j => j.OwnPlace)
                 .WithMany()
                 .HasForeignKey(j => new { j.FirmId, j.OwnPlaceId })

@@ -2,6 +2,7 @@ using Shouldly;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Yield;
 using Umbracell.Formats.DataFiles;
+using Umbracell.Server.Sheets;
 using Umbracell.Server.Surfaces;
 using Umbracell.Store.Seeding;
 using Xunit;
@@ -11,9 +12,10 @@ namespace Umbracell.Server.Tests;
 /// <summary>The demo's finished jobs: each predicted from the others alone.</summary>
 public sealed class PastJobLearningTests
 {
-    private static readonly Dictionary<string, ProductSheet> Sheets = ShippedData.ProductSheets.ToDictionary(
-        s => s.Key,
-        s => ProductSheetFile.Read(s.Key, s.Value)
+    private static readonly SheetShelf Sheets = new(
+        ShippedData.ProductSheets.ToDictionary(s => s.Key, s => ProductSheetFile.Read(s.Key, s.Value)),
+        new Dictionary<(string, int), ProductSheet>(),
+        new HashSet<string>()
     );
 
     [Fact]

@@ -207,6 +207,11 @@ public sealed record ProductSheet
             yield return new("lift.referenceIn", "liftReference");
         }
 
+        if (FlashCoatFrom > GreatestLift)
+        {
+            yield return new("flashCoatFromIn", "flashOverLift");
+        }
+
         foreach (var (path, window) in new[] { ("substrateC", Substrate), ("airC", Air), ("drumsC", Drums) })
         {
             if (window.Least >= window.Greatest)

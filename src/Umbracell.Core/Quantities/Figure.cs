@@ -148,6 +148,12 @@ public enum Dimension
 
     /// <summary>Foam sprayed in a time; m³ an hour. Prints in board feet or cubic metres an hour.</summary>
     FoamPace,
+
+    /// <summary>How long a reaction takes; seconds in both systems.</summary>
+    ReactionTime,
+
+    /// <summary>Pressure of the two sides at the proportioner; Pa. Prints in pounds a square inch, or megapascals.</summary>
+    MaterialPressure,
 }
 
 /// <summary>Which way a figure is rounded where it is printed.</summary>

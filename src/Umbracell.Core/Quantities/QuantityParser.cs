@@ -189,6 +189,12 @@ public static partial class QuantityParser
             return (pitch, wrong, null);
         }
 
+        // As the trade writes them, and as they are printed: R-21, R 21, U-0.045.
+        if (dimension is Dimension.Resistance or Dimension.Transmittance)
+        {
+            text = LetterBefore().Replace(text, "");
+        }
+
         if (dimension is Dimension.Money or Dimension.MoneyPerArea or Dimension.MoneyPerBoard)
         {
             text = dimension == Dimension.Money ? PlainMoney(text) : MoneySign().Replace(text, "");
@@ -210,8 +216,11 @@ public static partial class QuantityParser
             return (si, null, first);
         }
 
-        var (length, fault) = ReadInchesAfterFeet(first, rest, si, dimension);
-        return (length, fault, null);
+        var (both, fault) =
+            dimension == Dimension.Duration
+                ? ReadMinutesAfterHours(first, rest, si, dimension)
+                : ReadInchesAfterFeet(first, rest, si, dimension);
+        return (both, fault, null);
     }
 
     // Money comes with its sign and in the habit of the country: $2,680.50 or 2.680,50 €. Of two kinds of mark the last one parts the
@@ -229,6 +238,16 @@ public static partial class QuantityParser
 
         return dot != bare.IndexOf('.') ? bare.Replace(".", "", StringComparison.Ordinal) : bare;
     }
+
+    // "1 h 30", as hours are printed, and "1 h 30 min".
+    private static (double Value, TypingFault? Fault) ReadMinutesAfterHours(TypedTerm hours, string rest, double si, Dimension dimension) =>
+        hours.Unit == Units.Hour
+        && TryTakeTerm(rest, dimension, out var minutes, out var left)
+        && left.Length == 0
+        && (minutes.Unit ?? Units.Minute) == Units.Minute
+        && minutes.Value is >= 0 and < 60
+            ? (si + Units.Minute.ToSi(minutes.Value), null)
+            : (0, TypingFault.NotANumber);
 
     private static (double Value, TypingFault? Fault) ReadInchesAfterFeet(TypedTerm feet, string rest, double si, Dimension dimension)
     {
@@ -341,6 +360,9 @@ public static partial class QuantityParser
             + @"(?:[\s\-–]+(?<over>\d+)\s*/\s*(?<under>\d+))?(?!\s*/\s*\d)|(?<over>\d+)\s*/\s*(?<under>\d+))"
     )]
     private static partial Regex Term();
+
+    [GeneratedRegex(@"^[ru][-\s]*(?=[\d.])")]
+    private static partial Regex LetterBefore();
 
     [GeneratedRegex(@"^\d{1,3}(,\d{3})+(\.\d+)?$")]
     private static partial Regex Thousands();

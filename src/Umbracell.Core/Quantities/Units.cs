@@ -114,7 +114,7 @@ internal static class Units
         "psi",
         Quantities.Mass.KilogramsPerPound * 9.80665 / (Length.MetresPerInch * Length.MetresPerInch),
         0,
-        [Dimension.BearingPressure],
+        [Dimension.BearingPressure, Dimension.MaterialPressure],
         "psi",
         "lb/in2",
         "lb/in²"
@@ -128,18 +128,47 @@ internal static class Units
         "lb/ft2",
         "lb/ft²"
     );
-    public static readonly Unit Kilopascal = new("kPa", 1000, 0, [Dimension.BearingPressure], "kpa", "kn/m2", "kn/m²");
+    public static readonly Unit Kilopascal = new(
+        "kPa",
+        1000,
+        0,
+        [Dimension.BearingPressure, Dimension.MaterialPressure],
+        "kpa",
+        "kn/m2",
+        "kn/m²"
+    );
     public static readonly Unit Perm = new("perm", Quantities.Permeance.SiPerPerm, 0, [Dimension.Permeance], "perm", "perms");
     public static readonly Unit Nanogram = new("ng/Pa·s·m²", 1e-12, 0, [Dimension.Permeance], "ng");
-    public static readonly Unit PermInch = new("perm·in", Quantities.Permeability.SiPerPermInch, 0, [Dimension.Permeability]);
-    public static readonly Unit NanogramMetre = new("ng/Pa·s·m", 1e-12, 0, [Dimension.Permeability]);
+    public static readonly Unit PermInch = new(
+        "perm·in",
+        Quantities.Permeability.SiPerPermInch,
+        0,
+        [Dimension.Permeability],
+        "perm·in",
+        "perm in",
+        "perm-in",
+        "perm inch"
+    );
+    public static readonly Unit NanogramMetre = new("ng/Pa·s·m", 1e-12, 0, [Dimension.Permeability], "ng/pa·s·m", "ng/pas m");
     public static readonly Unit Kilogram = new("kg", 1, 0, [Dimension.Mass], "kg");
     public static readonly Unit Pound = new("lb", Quantities.Mass.KilogramsPerPound, 0, [Dimension.Mass], "lb", "lbs");
-    public static readonly Unit KilogramPerCubicMetre = new("kg/m³", 1, 0, [Dimension.Density]);
-    public static readonly Unit PoundPerCubicFoot = new("lb/ft³", Quantities.Density.SiPerPoundPerCubicFoot, 0, [Dimension.Density]);
+    public static readonly Unit KilogramPerCubicMetre = new("kg/m³", 1, 0, [Dimension.Density], "kg/m3", "kg/m³");
+    public static readonly Unit PoundPerCubicFoot = new(
+        "lb/ft³",
+        Quantities.Density.SiPerPoundPerCubicFoot,
+        0,
+        [Dimension.Density],
+        "lb/ft3",
+        "lb/ft³",
+        "pcf"
+    );
     public static readonly Unit MetrePerSecond = new("m/s", 1, 0, [Dimension.Speed], "m/s");
     public static readonly Unit MilePerHour = new("mph", 0.44704, 0, [Dimension.Speed], "mph");
     public static readonly Unit Minute = new("min", 60, 0, [Dimension.Duration], "min");
+    public static readonly Unit Hour = new("h", 3600, 0, [Dimension.Duration], "h", "hour", "hours");
+    public static readonly Unit Second = new("s", 1, 0, [Dimension.ReactionTime], "s", "sec");
+    public static readonly Unit Megapascal = new("MPa", 1e6, 0, [Dimension.MaterialPressure], "mpa");
+    public static readonly Unit Bar = new("bar", 1e5, 0, [Dimension.MaterialPressure], "bar");
     public static readonly Unit Set = new("sets", 1, 0, [Dimension.Sets], "set", "sets");
     public static readonly Unit RisePerTwelve = new(":12", 1 / 12.0, 0, [Dimension.Pitch]);
 
@@ -316,6 +345,14 @@ internal static class Units
             FoamCubicMetrePerHour,
             SquareFootPerHour,
             SquareMetrePerHour,
+            KilogramPerCubicMetre,
+            PoundPerCubicFoot,
+            PermInch,
+            NanogramMetre,
+            Hour,
+            Second,
+            Megapascal,
+            Bar,
         }
             .SelectMany(unit => unit.Spellings.Select(spelling => (spelling, unit)))
             .OrderByDescending(pair => pair.spelling.Length),
@@ -385,6 +422,9 @@ internal static class Units
             (Dimension.Speed, UnitSystem.Us) => MilePerHour,
             (Dimension.Speed, _) => MetrePerSecond,
             (Dimension.Duration, _) => Minute,
+            (Dimension.ReactionTime, _) => Second,
+            (Dimension.MaterialPressure, UnitSystem.Us) => PoundPerSquareInch,
+            (Dimension.MaterialPressure, _) => Megapascal,
             (Dimension.Sets, _) => Set,
             (Dimension.Pitch, _) => RisePerTwelve,
             (Dimension.AirFlow, UnitSystem.Us) => CubicFootPerMinute,

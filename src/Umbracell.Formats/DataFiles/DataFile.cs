@@ -42,7 +42,7 @@ public static class DataFile
 
     /// <summary>Camel case names and enums, as in the files.</summary>
     public static JsonSerializerOptions Json { get; } =
-        new(JsonSerializerDefaults.Web) { Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase) } };
+        new(JsonSerializerDefaults.Web) { Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase), new PlainTextJson() } };
 
     /// <summary>Reads a file.</summary>
     /// <param name="name">Its name, for errors.</param>
@@ -88,6 +88,11 @@ public static class DataFile
             throw Unreadable(name, e);
         }
     }
+
+    /// <summary>A number that stands at the top of a file; null where none does.</summary>
+    /// <exception cref="DataFileException">Not JSON.</exception>
+    public static double? NumberAt(string name, string text, string field) =>
+        Parse(name, text) is JObject root && root[field] is JValue { Value: long or double } number ? number.Value<double>() : null;
 
     /// <summary>Reads a file one of whose lists may be long: its entries are checked one after the other, and none is held while the next
     /// is.</summary>
@@ -213,7 +218,16 @@ public static class DataFile
 
     // The two readers differ at the edges (comments, single quotes): what the stricter one refuses is a fault like any other.
     private static DataFileException Unreadable(string name, System.Text.Json.JsonException e) =>
-        new(name, [new((int)(e.LineNumber ?? 0) + 1, e.Path ?? "", WordCatalog.Say("dataFile.notJson"))]);
+        new(
+            name,
+            [
+                new(
+                    (int)(e.LineNumber ?? 0) + 1,
+                    (e.Path ?? "").TrimStart('$', '.'),
+                    WordCatalog.Say(e is UnwritableTextException ? "dataFile.value.unwritable" : "dataFile.notJson")
+                ),
+            ]
+        );
 
     /// <summary>Faults that were found in what a file says, each with the line its value stands on; 1 where its path leads
     /// nowhere.</summary>

@@ -1,4 +1,5 @@
 using Umbracell.Documents;
+using Umbracell.Formats.DataFiles;
 
 namespace Umbracell.Formats.JobFiles;
 
@@ -22,3 +23,22 @@ public sealed record FiledBid
 
 /// <summary>A paper as it was made.</summary>
 public sealed record FiledPaper(PaperKind Kind, bool ShowsPrices, DateTimeOffset MadeAt, string MadeBy, PaperDocument Document);
+
+/// <summary>A product sheet the job is figured with: its own file within this one.</summary>
+/// <param name="ProductSheet">JSON of the schema of product sheets.</param>
+public sealed record FiledSheet(string ProductSheet)
+{
+    /// <summary>What is wrong with it; null where it reads.</summary>
+    public string? Fault()
+    {
+        try
+        {
+            _ = ProductSheetFile.Read("sheet", ProductSheet);
+            return null;
+        }
+        catch (DataFileException e)
+        {
+            return e.Faults[0].ToString();
+        }
+    }
+}

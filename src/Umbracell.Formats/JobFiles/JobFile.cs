@@ -43,6 +43,8 @@ public sealed record JobFile
 
     public IReadOnlyList<FiledPaper>? Papers { get; init; }
 
+    public IReadOnlyList<FiledSheet>? Sheets { get; init; }
+
     /// <summary>The file without what a firm pays and earns.</summary>
     public JobFile WithoutPrices() => this with { Bids = null, Papers = Papers?.Where(paper => !paper.ShowsPrices).ToList() };
 
@@ -50,6 +52,9 @@ public sealed record JobFile
     public const int CurrentVersion = 3;
 
     private const int MostTold = 200;
+
+    /// <summary>The longest sheet with all the points of its curves is a tenth of this.</summary>
+    private const int LongestSheet = 200_000;
 
     private static readonly Lazy<JsonSchema> LazySchema = new(() => ShippedFiles.Schema("job"));
 
@@ -109,6 +114,7 @@ public sealed record JobFile
         "tickedAt",
         "currency",
         "state",
+        "sheets",
     ];
 
     // The unit in a name says what can be true of it: no room is hotter, no wall longer.
@@ -163,7 +169,11 @@ public sealed record JobFile
         };
         var number = property.Item ?? property;
         var type = number.ActualTypeSchema.Type;
-        if (type.HasFlag(JsonObjectType.String) && number.Format is null && !number.HasReference)
+        if (name == "productSheet")
+        {
+            number.MaxLength = LongestSheet;
+        }
+        else if (type.HasFlag(JsonObjectType.String) && number.Format is null && !number.HasReference)
         {
             number.MaxLength = 2000;
         }
@@ -316,6 +326,14 @@ public sealed record JobFile
         foreach (var (path, id) in bound.Where(b => b.Item2 is { } one && !surfaces.Contains(one)))
         {
             yield return (path, WordCatalog.Say("dataFile.job.noSurface", ("id", $"{id}")));
+        }
+
+        foreach (var (sheet, i) in (Sheets ?? []).Select((one, i) => (one, i)))
+        {
+            if (sheet.Fault() is { } fault)
+            {
+                yield return ($"sheets[{i}].productSheet", fault);
+            }
         }
 
         var buffers = BufferSpaces.Select(b => b.Id).ToHashSet();

@@ -92,6 +92,9 @@ public enum FaultCode
 
     /// <summary>One of the passwords that are guessed first.</summary>
     CommonPassword,
+
+    /// <summary>At odds with what else stands on the same product sheet.</summary>
+    Contradicts,
 }
 
 /// <summary>What is wrong with one field, for a screen to say in its own language.</summary>
@@ -114,6 +117,9 @@ public sealed record FieldFault
 
     /// <summary>Keys the sentence needs.</summary>
     public IReadOnlyList<string>? Words { get; init; }
+
+    /// <summary>Figures the sentence needs, by name.</summary>
+    public IReadOnlyDictionary<string, FigureAnswer>? Figures { get; init; }
 
     /// <summary>What could be typed instead, where the text fits with another unit.</summary>
     public string? Other { get; init; }

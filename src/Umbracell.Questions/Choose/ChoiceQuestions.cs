@@ -26,7 +26,7 @@ public static class ChoiceQuestions
         {
             Section = SectionQuestions.Case(Bare(question), supplies),
             Facts = Facts(question.Facts ?? new()),
-            Sheets = [.. supplies.Sheets.Values],
+            Sheets = [.. supplies.Offered],
             Materials = supplies.ForSystems,
             Year = SectionYears.Air(question.Section.Year),
             Path = question.Path,

@@ -233,14 +233,7 @@ public static class PocketQuestions
                 return null;
             }
 
-            var text = question.Fields[field].Trim();
-            if (range.Dimension == Dimension.Resistance && text[0] is 'R' or 'r')
-            {
-                // As the trade writes it: R-21, R 21.
-                text = text[1..].TrimStart('-', ' ');
-            }
-
-            var typed = QuantityParser.Parse(text, range, question.Units);
+            var typed = QuantityParser.Parse(question.Fields[field], range, question.Units);
             if (typed.Fault is null)
             {
                 return typed.Figure!.Value.Amount;

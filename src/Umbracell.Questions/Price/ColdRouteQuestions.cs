@@ -27,7 +27,7 @@ public static class ColdRouteQuestions
         return new()
         {
             Standard = sheet,
-            ColdGrade = ColdRouteCase.ColdGradeFor(sheet, supplies.Sheets.Values),
+            ColdGrade = ColdRouteCase.ColdGradeFor(sheet, supplies.Offered),
             Gate = supplies.Gate,
             Name = "",
             Treated = Area.FromSquareMetres(question.Sets.AreaM2),

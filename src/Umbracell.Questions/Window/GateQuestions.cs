@@ -48,7 +48,7 @@ public static class GateQuestions
                 Prepared = question.Prepared.ToHashSet(),
                 Pressure = StandardAtmosphere.PressureAt(Length.FromMetres(question.AltitudeM)),
                 Practice = supplies.Gate,
-                OtherSheets = [.. supplies.Sheets.Values],
+                OtherSheets = [.. supplies.Offered],
             }
         );
 

@@ -46,9 +46,14 @@ internal static class ChooseEndpoints
             .Requires(Right.Look);
     }
 
-    private static async Task<Ok<ChoiceAnswer>> ComputeAsync(ChoiceQuestion question, SheetLibrary library, ClaimsPrincipal user)
+    private static async Task<Ok<ChoiceAnswer>> ComputeAsync(
+        ChoiceQuestion question,
+        SheetLibrary library,
+        ClaimsPrincipal user,
+        Guid? job = null
+    )
     {
-        var answer = ChoiceQuestions.Answer(question, await library.SuppliesAsync());
+        var answer = ChoiceQuestions.Answer(question, await library.SuppliesAsync(job));
         return TypedResults.Ok(user.May(Right.Price) ? answer : answer.WithoutMoney());
     }
 
@@ -87,7 +92,7 @@ internal static class ChooseEndpoints
             throw new StaleEditException(await choices.AnswerAsync(id, user));
         }
 
-        var asked = ChoiceQuestions.Case(await QuestionAsync(surface, job, reader, db), await library.SuppliesAsync());
+        var asked = ChoiceQuestions.Case(await QuestionAsync(surface, job, reader, db), await library.SuppliesAsync(job));
         var candidate =
             Choice.Of(asked, FlipSearch.None).Candidates.FirstOrDefault(c => c.Id == choosing.CandidateId)
             ?? throw FieldFaultsException.Of("candidateId", FaultCode.Unknown, choosing.CandidateId);
@@ -217,7 +222,7 @@ internal static class ChooseEndpoints
         var surfaces = await reader.SurfacesAsync(id);
         var readings = await reader.ReadingsAsync(id);
         var firm = await db.Firms.AsNoTracking().SingleAsync();
-        var supplies = await library.SuppliesAsync();
+        var supplies = await library.SuppliesAsync(job);
         List<EnvelopePart> parts = [];
         foreach (var batch in surfaces.Chunk(Math.Max(1, Environment.ProcessorCount)))
         {

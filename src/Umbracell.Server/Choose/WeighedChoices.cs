@@ -42,7 +42,7 @@ internal sealed class WeighedChoices(SurfaceReader reader, SheetLibrary library,
             Answer = user.May(Right.Price) ? weighed.Answer : weighed.Answer.WithoutMoney(),
             ChosenId = chosen?.Id,
             ChosenKind = (surface.System?.Kind ?? chosen?.Kind) is { } kind ? Vocabulary.KeyOf(kind) : null,
-            Planned = chosen is null ? [] : Planned(surface, job, await library.SuppliesAsync()),
+            Planned = chosen is null ? [] : Planned(surface, job, await library.SuppliesAsync(job)),
             ChosenBy = surface.System?.ChosenBy,
             ChosenAt = surface.System?.ChosenAt,
             Overrides = surface.System?.Overrides ?? [],
@@ -86,11 +86,11 @@ internal sealed class WeighedChoices(SurfaceReader reader, SheetLibrary library,
         var (surface, job) = await reader.FindAsync(id);
         var firm = await db.Firms.AsNoTracking().SingleAsync();
         var question = SurfaceChoices.Of(surface, job, firm, await reader.ReadingsAsync(job.Id, [id]));
-        return (surface, job, firm, await WeighedAsync(question, inputs.OfQuestion(question)));
+        return (surface, job, firm, await WeighedAsync(question, job, inputs.OfQuestion(new { question, job.HeldEditions })));
     }
 
     // By what is asked and not by the surface: which system is chosen does not change how they weigh, and alike surfaces are weighed once.
-    private async Task<WeighedChoice> WeighedAsync(ChoiceQuestion question, string madeFrom)
+    private async Task<WeighedChoice> WeighedAsync(ChoiceQuestion question, Job job, string madeFrom)
     {
         var id = FigureInputs.IdOf(madeFrom);
         return memory.Find<WeighedChoice>(id, madeFrom)
@@ -103,7 +103,7 @@ internal sealed class WeighedChoices(SurfaceReader reader, SheetLibrary library,
                         return found;
                     }
 
-                    var choice = Choice.Of(ChoiceQuestions.Case(question, await library.SuppliesAsync()));
+                    var choice = Choice.Of(ChoiceQuestions.Case(question, await library.SuppliesAsync(job)));
                     var weighed = new WeighedChoice(question, choice, ChoiceAnswers.Of(choice, ChoiceQuestions.Bare(question)));
                     memory.Keep(id, madeFrom, weighed, Size);
                     return weighed;

@@ -10,6 +10,7 @@ using Umbracell.Questions.Answers;
 using Umbracell.Server.Access;
 using Umbracell.Server.Places;
 using Umbracell.Server.Problems;
+using Umbracell.Server.Sheets;
 using Umbracell.Server.Surfaces;
 using Umbracell.Server.Targets;
 using Umbracell.Server.Typing;
@@ -77,7 +78,13 @@ internal static class JobEndpoints
             UpToDate = card.UpToDate,
         };
 
-    private static async Task<Created<JobAnswer>> CreateAsync(TypedEdit edit, UmbracellDb db, Commands commands, TimeProvider clock)
+    private static async Task<Created<JobAnswer>> CreateAsync(
+        TypedEdit edit,
+        UmbracellDb db,
+        SheetLibrary library,
+        Commands commands,
+        TimeProvider clock
+    )
     {
         if (!await commands.TakeAsync(edit, null))
         {
@@ -106,7 +113,7 @@ internal static class JobEndpoints
             TargetSetId = edit.Units == UnitSystem.Metric ? "metric-sample" : "iecc-2021",
             CreatedAt = clock.GetUtcNow(),
         };
-        Take(fields, job, await OwnPlacesAsync(db), await OwnTargetsAsync(db), clock);
+        Take(fields, job, await OwnPlacesAsync(db), await OwnTargetsAsync(db), await library.ShelfAsync(), clock);
         db.Jobs.Add(job);
         await db.SaveChangesAsync();
         return TypedResults.Created($"/api/jobs/{job.Id}", Answer(job));
@@ -117,6 +124,7 @@ internal static class JobEndpoints
         TypedEdit edit,
         UmbracellDb db,
         SurfaceReader reader,
+        SheetLibrary library,
         Commands commands,
         TimeProvider clock
     )
@@ -129,7 +137,7 @@ internal static class JobEndpoints
 
         Seen.MustStand(edit.Version, job.Version, () => Answer(job));
 
-        Take(new(edit), job, await OwnPlacesAsync(db), await OwnTargetsAsync(db), clock);
+        Take(new(edit), job, await OwnPlacesAsync(db), await OwnTargetsAsync(db), await library.ShelfAsync(), clock);
         await db.SaveChangesAsync();
         return TypedResults.Ok(Answer(job));
     }
@@ -196,6 +204,7 @@ internal static class JobEndpoints
         Job job,
         Dictionary<string, PlaceRow> own,
         Dictionary<string, TargetSetRow> ownTargets,
+        SheetShelf editions,
         TimeProvider clock
     )
     {
@@ -234,7 +243,8 @@ internal static class JobEndpoints
         fields.Quantity("risk", FieldRanges.Risk, si => job.RiskPct = si);
         JobChoosing.Take(fields, job);
         JobPricing.Take(fields, job, PlaceTime.Today(job, clock));
-        fields.ThrowIfFaulty(Fields);
+        JobEditions.Take(fields, job, editions);
+        fields.ThrowIfFaulty([.. Fields, .. JobEditions.FieldsOf(editions)]);
     }
 
     private static JobAnswer Answer(Job job)
@@ -276,7 +286,7 @@ internal static class JobEndpoints
             HumidityClass = job.HumidityClass,
             RoomTemps = [.. job.RoomMonthsC.Select(t => FigureAnswer.OfCelsius(t))],
             RoomHumidities = [.. job.RoomMonthsRhPct.Select(rh => FigureAnswer.Of(new(rh, Dimension.RelativeHumidity)))],
-            Words = JobChoosing.Typed(job).Concat(JobPricing.Typed(job)).ToDictionary(),
+            Words = JobChoosing.Typed(job).Concat(JobPricing.Typed(job)).Concat(JobEditions.Typed(job)).ToDictionary(),
             TimeZone = JobPlaces.Of(job)?.TimeZone,
             Version = job.Version,
         };

@@ -19,5 +19,6 @@ internal sealed class JobsPart : IPart
         api.MapJobs();
         api.MapDeletedJobs();
         api.MapSearch();
+        api.MapJobEditions();
     }
 }

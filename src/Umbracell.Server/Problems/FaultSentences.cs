@@ -12,6 +12,12 @@ internal static class FaultSentences
 
     public static string Of(FieldFault fault)
     {
+        if (fault is { Code: FaultCode.Contradicts, Words: [var contradiction] })
+        {
+            (string, string)[] figures = [.. (fault.Figures ?? new Dictionary<string, FigureAnswer>()).Select(f => (f.Key, Both(f.Value)))];
+            return $"{fault.Field}: {WordCatalog.Say("dataFile.sheet." + contradiction, figures)}";
+        }
+
         var sentence = WordCatalog.Say(
             "problem.field." + Vocabulary.KeyOf(fault.Code),
             ("typed", fault.Typed.Length > LongestTold ? fault.Typed[..LongestTold] + "…" : fault.Typed),

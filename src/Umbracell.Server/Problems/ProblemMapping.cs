@@ -14,7 +14,6 @@ using Umbracell.Formats.Papers;
 using Umbracell.Formats.Tables;
 using Umbracell.Formats.Words;
 using Umbracell.Questions.Answers;
-using Umbracell.Server.Requests;
 using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Problems;

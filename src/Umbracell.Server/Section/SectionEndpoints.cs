@@ -67,12 +67,16 @@ internal static class SectionEndpoints
             .Requires(Right.Look);
     }
 
-    private static async Task<Ok<SectionAnswer>> ComputeAsync(SectionQuestion question, SheetLibrary library) =>
-        TypedResults.Ok(SectionQuestions.Answer(question, await library.SuppliesAsync()));
+    private static async Task<Ok<SectionAnswer>> ComputeAsync(SectionQuestion question, SheetLibrary library, Guid? job = null) =>
+        TypedResults.Ok(SectionQuestions.Answer(question, await library.SuppliesAsync(job)));
 
-    private static async Task<Results<Ok<MemberCellAnswer>, NoContent>> MemberAsync(SectionQuestion question, SheetLibrary library)
+    private static async Task<Results<Ok<MemberCellAnswer>, NoContent>> MemberAsync(
+        SectionQuestion question,
+        SheetLibrary library,
+        Guid? job = null
+    )
     {
-        var section = SectionQuestions.Case(question, await library.SuppliesAsync());
+        var section = SectionQuestions.Case(question, await library.SuppliesAsync(job));
         return
             (SlabEdge.Of(section) is { } edge ? SectionFields.Of(edge, section) : SectionFields.Of(SectionStudy.Of(section))) is { } field
             ? TypedResults.Ok(field)
@@ -85,7 +89,7 @@ internal static class SectionEndpoints
         var buffer = surface.BufferId is null ? null : Beside(surface, job, await SurfaceStates.OfAsync(job, reader, library, db));
         var question = SurfaceSections.Of(surface, job);
         var thickness = surface.FoamThicknessM is { } metres ? FigureAnswer.Of(Length.FromMetres(metres).ToThickness()) : null;
-        var supplies = await library.SuppliesAsync();
+        var supplies = await library.SuppliesAsync(job);
         var laid = question is null ? null : SurfaceStudies.OrNull(() => LaidSection.Of(SectionQuestions.Case(question, supplies)));
         var (answer, fault) = Answer(question, supplies);
         return TypedResults.Ok(

@@ -19,8 +19,8 @@ internal static class SetsEndpoints
             .Requires(Right.Look);
     }
 
-    private static async Task<Ok<SetsAnswer>> ComputeAsync(SetsQuestion question, SheetLibrary library) =>
-        TypedResults.Ok(SetsQuestions.Answer(question, await library.SuppliesAsync()));
+    private static async Task<Ok<SetsAnswer>> ComputeAsync(SetsQuestion question, SheetLibrary library, Guid? job = null) =>
+        TypedResults.Ok(SetsQuestions.Answer(question, await library.SuppliesAsync(job)));
 
     private static async Task<Ok<SetsOfSurface>> OfSurfaceAsync(Guid id, StudiedJobs jobs)
     {

@@ -10,6 +10,7 @@ using OpenTelemetry.Metrics;
 using OpenTelemetry.Resources;
 using OpenTelemetry.Trace;
 using Scalar.AspNetCore;
+using Umbracell.Formats.DataFiles;
 using Umbracell.Formats.Words;
 using Umbracell.Server.Access;
 using Umbracell.Server.Problems;

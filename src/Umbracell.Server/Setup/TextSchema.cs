@@ -1,10 +1,11 @@
 using System.Text.Json.Serialization.Metadata;
 using Microsoft.AspNetCore.OpenApi;
 using Microsoft.OpenApi;
+using Umbracell.Formats.DataFiles;
 
 namespace Umbracell.Server.Setup;
 
-/// <summary>Says in the description of the interface that text is text: of what <see cref="Requests.PlainTextJson"/> reads the framework
+/// <summary>Says in the description of the interface that text is text: of what <see cref="PlainTextJson"/> reads the framework
 /// cannot know it.</summary>
 internal static class TextSchema
 {

@@ -35,6 +35,9 @@ public sealed record SheetAnswer
     public required FigureAnswer Thickest { get; init; }
 
     public required string ReEntry { get; init; }
+
+    /// <summary>Not offered any more; it stays where it was chosen.</summary>
+    public required bool Retired { get; init; }
 }
 
 /// <summary>A target set as offered for choice.</summary>
@@ -82,17 +85,18 @@ internal static class SheetEndpoints
             .WithSummary("JSON Schema of product sheets.");
     }
 
-    private static async Task<ContentHttpResult> SuppliesAsync(SheetLibrary library, ClaimsPrincipal person)
+    private static async Task<ContentHttpResult> SuppliesAsync(SheetLibrary library, ClaimsPrincipal person, Guid? job = null)
     {
-        var supplies = await library.SuppliesAsync();
+        var supplies = await library.SuppliesAsync(job);
         var shown = person.May(Right.Price) ? supplies : supplies with { Rates = null };
         return TypedResults.Text(JsonSerializer.Serialize(shown, QuestionsJson.Wire.Supplies), "application/json");
     }
 
     private static async Task<Ok<ChoicesAnswer>> ChoicesAsync(SheetLibrary library, UmbracellDb db)
     {
-        var sheets = (await library.AllAsync())
-            .Values.OrderBy(s => s.Cell)
+        var shelf = await library.ShelfAsync();
+        var sheets = shelf
+            .Standing.Values.OrderBy(s => s.Cell)
             .ThenBy(s => s.Grade)
             .ThenBy(s => s.Name, StringComparer.Ordinal)
             .Select(s => new SheetAnswer
@@ -106,6 +110,7 @@ internal static class SheetEndpoints
                 GreatestLift = FigureAnswer.Of(s.GreatestLift.ToThickness()),
                 Thickest = FigureAnswer.Of(s.ThickestRated.ToThickness()),
                 ReEntry = s.ReEntry,
+                Retired = shelf.Retired.Contains(s.Id),
             });
         return TypedResults.Ok(
             new ChoicesAnswer

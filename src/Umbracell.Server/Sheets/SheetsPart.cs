@@ -10,10 +10,13 @@ internal sealed class SheetsPart : IPart
     {
         services.AddSingleton<SolvedMembers>();
         services.AddScoped<SheetLibrary>();
+        services.AddScoped<SheetEditions>();
+        services.AddScoped<SheetBook>();
     }
 
     public void Map(IEndpointRouteBuilder api)
     {
         api.MapSheets();
+        api.MapSheetBook();
     }
 }

@@ -52,7 +52,7 @@ internal sealed class SurfaceStates(Job job, IReadOnlyList<Surface> surfaces, IR
             job,
             await reader.SurfacesAsync(job.Id),
             await db.BufferSpaces.AsNoTracking().Where(b => b.JobId == job.Id).ToListAsync(),
-            await library.SuppliesAsync()
+            await library.SuppliesAsync(job)
         );
 
     private readonly Pressure _pressure = StandardAtmosphere.PressureAt(Length.FromMetres(job.AltitudeM));

@@ -22,7 +22,7 @@ internal sealed record SurveyChoices(
 
     public static async Task<SurveyChoices> OfAsync(Guid job, SheetLibrary library, UmbracellDb db) =>
         new(
-            await library.AllAsync(),
+            (await library.SuppliesAsync(job)).Sheets,
             (await db.Templates.AsNoTracking().ToListAsync()).ToDictionary(
                 t => t.Id.ToString(),
                 t => JsonSerializer.Deserialize<AssemblyTemplate>(t.Document, DataFile.Json)!

@@ -50,8 +50,8 @@ internal static class WindowEndpoints
             .Requires(Right.Record);
     }
 
-    private static async Task<Ok<GateAnswer>> ComputeAsync(GateQuestion question, SheetLibrary library) =>
-        TypedResults.Ok(GateQuestions.Answer(question, await library.SuppliesAsync()));
+    private static async Task<Ok<GateAnswer>> ComputeAsync(GateQuestion question, SheetLibrary library, Guid? job = null) =>
+        TypedResults.Ok(GateQuestions.Answer(question, await library.SuppliesAsync(job)));
 
     private static async Task<Ok<WindowOfSurface>> OfSurfaceAsync(Guid id, SurfaceReader reader, SheetLibrary library, TimeProvider clock)
     {
@@ -188,7 +188,7 @@ internal static class WindowEndpoints
     {
         var records = await reader.RecordsAsync(job.Id, [surface.Id]);
         var readings = records.Readings;
-        var supplies = await library.SuppliesAsync();
+        var supplies = await library.SuppliesAsync(job);
         var question = SurfaceGates.Of(surface, job, records, clock.GetUtcNow());
         var sheet = question is null ? null : supplies.Sheets.GetValueOrDefault(question.SheetId);
         var answer = question is null || sheet is null ? null : GateQuestions.Answer(question, supplies);

@@ -710,6 +710,10 @@ namespace Umbracell.Store.Migrations
                         .HasColumnType("double precision")
                         .HasColumnName("height_m");
 
+                    b.Property<string>("HeldEditions")
+                        .HasColumnType("jsonb")
+                        .HasColumnName("held_editions");
+
                     b.Property<int?>("HumidityClass")
                         .HasColumnType("integer")
                         .HasColumnName("humidity_class");
@@ -1142,6 +1146,10 @@ namespace Umbracell.Store.Migrations
                     b.Property<double>("SetsUsed")
                         .HasColumnType("double precision")
                         .HasColumnName("sets_used");
+
+                    b.Property<int?>("SheetNumber")
+                        .HasColumnType("integer")
+                        .HasColumnName("sheet_number");
 
                     b.Property<string>("SheetSlug")
                         .IsRequired()
@@ -1761,17 +1769,60 @@ namespace Umbracell.Store.Migrations
                         .HasColumnType("uuid")
                         .HasColumnName("firm_id");
 
+                    b.Property<DateTimeOffset?>("KeptAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("kept_at");
+
+                    b.Property<string>("KeptBy")
+                        .IsRequired()
+                        .HasMaxLength(120)
+                        .HasColumnType("character varying(120)")
+                        .HasColumnName("kept_by");
+
+                    b.Property<int>("Number")
+                        .HasColumnType("integer")
+                        .HasColumnName("number");
+
+                    b.Property<string>("Origin")
+                        .IsRequired()
+                        .HasMaxLength(40)
+                        .HasColumnType("character varying(40)")
+                        .HasColumnName("origin");
+
+                    b.Property<DateTimeOffset?>("RemovedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("removed_at");
+
+                    b.Property<DateTimeOffset?>("RetiredAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("retired_at");
+
                     b.Property<string>("Slug")
                         .IsRequired()
                         .HasColumnType("text")
                         .HasColumnName("slug");
 
+                    b.Property<bool>("Stands")
+                        .HasColumnType("boolean")
+                        .HasColumnName("stands");
+
+                    b.Property<uint>("Version")
+                        .IsConcurrencyToken()
+                        .ValueGeneratedOnAddOrUpdate()
+                        .HasColumnType("xid")
+                        .HasColumnName("xmin");
+
                     b.HasKey("Id")
                         .HasName("pk_sheets");
 
-                    b.HasIndex("FirmId", "Slug")
+                    b.HasIndex("FirmId", "Slug", "Number")
                         .IsUnique()
-                        .HasDatabaseName("ix_sheets_firm_id_slug");
+                        .HasDatabaseName("ix_sheets_firm_id_slug_number");
+
+                    b.HasIndex(new[] { "FirmId", "Slug" }, "ix_sheets_standing")
+                        .IsUnique()
+                        .HasDatabaseName("ix_sheets_firm_id_slug")
+                        .HasFilter("stands");
 
                     b.ToTable("sheets", (string)null);
                 });

@@ -41,6 +41,9 @@ public sealed class PastJobRow : IFirmRow, IFigureInput
 
     public required string SheetSlug { get; set; }
 
+    /// <summary>The edition of the sheet it was sprayed by; null for the one that stands.</summary>
+    public int? SheetNumber { get; set; }
+
     public DateOnly FinishedOn { get; set; }
 
     /// <summary>Net area sprayed, m².</summary>

@@ -50,7 +50,7 @@ internal sealed class KeptBoards(
         var now = clock.GetUtcNow();
         if (board.Rows.Any(row => !row.Cells.StandsAt(now)))
         {
-            var at = new CellTime(now, await library.SuppliesAsync());
+            var at = new CellTime(now, await library.SuppliesAsync(inputs.Job));
             var aged = board
                 .Rows.Where(row => !row.Cells.StandsAt(now))
                 .ToDictionary(row => row.Id, row => row with { Cells = row.Cells with { Stages = cells.At(row.Cells.Stages, at) } });
@@ -64,7 +64,7 @@ internal sealed class KeptBoards(
 
     private async Task<KeptBoard> MadeAnewAsync(StudiedJob job)
     {
-        var at = new CellTime(clock.GetUtcNow(), await library.SuppliesAsync());
+        var at = new CellTime(clock.GetUtcNow(), await library.SuppliesAsync(job.Study.Job));
         var from = job.Inputs.ToDictionary();
         var board = new KeptBoard(
             [

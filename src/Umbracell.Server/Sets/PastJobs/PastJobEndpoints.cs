@@ -1,6 +1,5 @@
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
-using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Yield;
 using Umbracell.Questions.Answers;
@@ -39,7 +38,7 @@ internal static class PastJobEndpoints
 
     private static async Task<PastJobsAnswer> AnswerAsync(UmbracellDb db, SheetLibrary library)
     {
-        var sheets = await library.AllAsync();
+        var sheets = await library.ShelfAsync();
         var rows = await db.PastJobs.AsNoTracking().OrderByDescending(j => j.FinishedOn).ThenBy(j => j.Name).ToListAsync();
         var learning = CrewYields.Learned(rows, sheets);
         var drawnIn = learning.Counted.Where(c => c.Winsorised).Select(c => c.Job.Id).ToHashSet(StringComparer.Ordinal);
@@ -57,9 +56,9 @@ internal static class PastJobEndpoints
         );
     }
 
-    private static PastJobAnswer Answer(PastJobRow row, IReadOnlyDictionary<string, ProductSheet> sheets, bool winsorised)
+    private static PastJobAnswer Answer(PastJobRow row, SheetShelf sheets, bool winsorised)
     {
-        var sheet = sheets.GetValueOrDefault(row.SheetSlug);
+        var sheet = sheets.Of(row.SheetSlug, row.SheetNumber);
         var figures = new Dictionary<string, Figure>
         {
             ["area"] = new(row.AreaM2, Dimension.Area),
@@ -147,7 +146,7 @@ internal static class PastJobEndpoints
             return TypedResults.Ok(await AnswerAsync(db, library));
         }
 
-        await Seen.MustStandAsync(edit.Version, row.Version, async () => Answer(row, await library.AllAsync(), winsorised: false));
+        await Seen.MustStandAsync(edit.Version, row.Version, async () => Answer(row, await library.ShelfAsync(), winsorised: false));
 
         PastJobFields.Take(new(edit), row, await library.AllAsync(), isNew: false);
         await db.SaveChangesAsync();

@@ -54,7 +54,7 @@ internal static class PastJobFields
 
         fields.Text("name", 200, required: true, text => row.Name = text);
         fields.Text("crew", 60, required: true, text => row.Crew = text);
-        fields.Known("product", typed => Product(typed, sheets) is not null, typed => row.SheetSlug = Product(typed, sheets)!);
+        fields.Known("product", typed => Product(typed, sheets) is not null, typed => Sprayed(row, Product(typed, sheets)!));
         fields.Date("finished", day => row.FinishedOn = day ?? row.FinishedOn);
         fields.Quantity("area", Area, si => row.AreaM2 = si);
         fields.Quantity("meanDepth", Depth, si => row.MeanDepthM = si);
@@ -67,6 +67,10 @@ internal static class PastJobFields
         fields.Text("leftOut", 300, required: false, text => row.LeftOutBecause = text);
         fields.ThrowIfFaulty(All);
     }
+
+    // Of another product no edition was said.
+    private static void Sprayed(PastJobRow row, string product) =>
+        (row.SheetSlug, row.SheetNumber) = (product, row.SheetSlug == product ? row.SheetNumber : null);
 
     // A product by its id or by its name as people write it.
     private static string? Product(string typed, IReadOnlyDictionary<string, ProductSheet> sheets) =>

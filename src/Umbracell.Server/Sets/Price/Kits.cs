@@ -36,7 +36,7 @@ internal static class Kits
         return
         [
             .. means
-                .Supplies.Sheets.Values.Where(s => s.IsKit)
+                .Supplies.Offered.Where(s => s.IsKit)
                 .OrderBy(s => s.Name, StringComparer.Ordinal)
                 .Select(kit =>
                     (

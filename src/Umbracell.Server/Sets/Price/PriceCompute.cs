@@ -18,9 +18,12 @@ internal static class PriceCompute
             .WithSummary("A drum after a time in a blanket or bare, and when the blanket must go on.");
     }
 
-    private static async Task<Ok<BidAnswer>> BidAsync(BidQuestion question, SheetLibrary library) =>
-        TypedResults.Ok(BidQuestions.Answer(question, await library.SuppliesAsync()));
+    private static async Task<Ok<BidAnswer>> BidAsync(BidQuestion question, SheetLibrary library, Guid? job = null) =>
+        TypedResults.Ok(BidQuestions.Answer(question, await library.SuppliesAsync(job)));
 
-    private static async Task<Ok<IReadOnlyList<ColdRouteAnswer>>> RoutesAsync(ColdRoutesQuestion question, SheetLibrary library) =>
-        TypedResults.Ok(ColdRouteQuestions.Answer(question, await library.SuppliesAsync()));
+    private static async Task<Ok<IReadOnlyList<ColdRouteAnswer>>> RoutesAsync(
+        ColdRoutesQuestion question,
+        SheetLibrary library,
+        Guid? job = null
+    ) => TypedResults.Ok(ColdRouteQuestions.Answer(question, await library.SuppliesAsync(job)));
 }

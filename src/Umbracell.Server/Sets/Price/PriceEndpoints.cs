@@ -70,7 +70,7 @@ internal static class PriceEndpoints
             Bid = BidQuestions.Answer(bid.Bid, means.Supplies),
             Surfaces = [.. bid.Surfaces.Select(PriceAnswers.Of)],
             Kept = [.. kept.Where(b => b.Document is not null).Select(b => PriceAnswers.Of(b, today, NameOf))],
-            Seasons = [.. PriceAnswers.Seasons(study, pricing.WorkDate ?? PlaceTime.Today(study.Job, clock), means.Supplies.Sheets.Values)],
+            Seasons = [.. PriceAnswers.Seasons(study, pricing.WorkDate ?? PlaceTime.Today(study.Job, clock), means.Supplies.Offered)],
             JobVersion = study.Job.Version,
         };
     }

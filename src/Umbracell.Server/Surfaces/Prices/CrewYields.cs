@@ -1,5 +1,4 @@
 using Microsoft.EntityFrameworkCore;
-using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Yield;
 using Umbracell.Server.Sheets;
@@ -14,12 +13,12 @@ internal sealed class CrewYields(UmbracellDb db, SheetLibrary library)
     private CrewLearning? _learning;
 
     public async Task<CrewLearning> LearnAsync() =>
-        _learning ??= Learned(await db.PastJobs.AsNoTracking().ToListAsync(), await library.AllAsync());
+        _learning ??= Learned(await db.PastJobs.AsNoTracking().ToListAsync(), await library.ShelfAsync());
 
     /// <summary>The crew of a job with what it is known by.</summary>
-    public async Task<CrewAtWork> AtWorkAsync(Job job) => new(await LearnAsync(), job.Crew, await library.AllAsync());
+    public async Task<CrewAtWork> AtWorkAsync(Job job) => new(await LearnAsync(), job.Crew, (await library.SuppliesAsync(job)).Sheets);
 
-    public static CrewLearning Learned(IEnumerable<PastJobRow> rows, IReadOnlyDictionary<string, ProductSheet> sheets) =>
+    public static CrewLearning Learned(IEnumerable<PastJobRow> rows, SheetShelf sheets) =>
         CrewLearning.From([
             .. rows.Where(r => r.LeftOutBecause.Length == 0)
                 .OrderBy(r => r.FinishedOn)
@@ -29,9 +28,9 @@ internal sealed class CrewYields(UmbracellDb db, SheetLibrary library)
         ]);
 
     /// <summary>A finished job as it teaches; null where the firm has no sheet of its product any more.</summary>
-    public static FinishedJob? Finished(PastJobRow row, IReadOnlyDictionary<string, ProductSheet> sheets)
+    public static FinishedJob? Finished(PastJobRow row, SheetShelf sheets)
     {
-        if (sheets.GetValueOrDefault(row.SheetSlug) is not { } sheet)
+        if (sheets.Of(row.SheetSlug, row.SheetNumber) is not { } sheet)
         {
             return null;
         }

@@ -140,7 +140,7 @@ internal sealed record JobBid(Bid Bid, IReadOnlyList<PricedSurface> Surfaces, IR
         return new()
         {
             Standard = sheet,
-            ColdGrade = ColdRouteCase.ColdGradeFor(sheet, means.Supplies.Sheets.Values),
+            ColdGrade = ColdRouteCase.ColdGradeFor(sheet, means.Supplies.Offered),
             Gate = means.Supplies.Gate,
             Name = row.Surface.Name,
             Treated = takeoff.Treated,

@@ -96,7 +96,7 @@ internal sealed class JobStudies(
                 job,
                 await reader.RecordsAsync(job.Id, surfaces),
                 await reader.NamesAsync(job.Id),
-                await library.SuppliesAsync(),
+                await library.SuppliesAsync(job),
                 await crews.AtWorkAsync(job),
                 clock.GetUtcNow()
             );
@@ -104,6 +104,6 @@ internal sealed class JobStudies(
     private async Task<PriceMeans> MeansAsync(Job job)
     {
         var firm = await db.Firms.AsNoTracking().SingleAsync();
-        return new(await library.SuppliesAsync(), await crews.LearnAsync(), SurfaceChoices.PracticeOf(firm, job));
+        return new(await library.SuppliesAsync(job), await crews.LearnAsync(), SurfaceChoices.PracticeOf(firm, job));
     }
 }

@@ -93,6 +93,7 @@ internal static class ExportEndpoints
     private static async Task<Created<BroughtIn>> BringInAsync(
         HttpRequest request,
         UmbracellDb db,
+        SheetEditions editions,
         Commands commands,
         ClaimsPrincipal person,
         TimeProvider clock,
@@ -110,7 +111,7 @@ internal static class ExportEndpoints
 
         var file = JobFile.Read("job file", await Uploads.ReadAsync(request));
         file = person.May(Right.Price) ? file : file.WithoutPrices();
-        var job = await JobFiling.InAsync(file, db, command ?? Guid.NewGuid(), clock.GetUtcNow());
+        var job = await JobFiling.InAsync(file, db, editions, command ?? Guid.NewGuid(), Stamp.Of(person, clock));
         return TypedResults.Created($"/api/jobs/{job.Id}", new BroughtIn(job.Id, job.Name, file.Surfaces.Count));
     }
 }

@@ -1,9 +1,11 @@
+using System.Security.Claims;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Documents;
 using Umbracell.Formats.JobFiles;
 using Umbracell.Formats.Words;
 using Umbracell.Server.Access;
+using Umbracell.Server.Sheets;
 using Umbracell.Server.Surfaces;
 using Umbracell.Server.Typing;
 using Umbracell.Store;
@@ -27,7 +29,9 @@ internal static class JobCopy
         Guid id,
         SurfaceReader reader,
         UmbracellDb db,
+        SheetEditions editions,
         Commands commands,
+        ClaimsPrincipal person,
         TimeProvider clock,
         Guid? command = null
     )
@@ -39,7 +43,7 @@ internal static class JobCopy
         }
 
         var file = Planned(await JobFiling.PlanAsync(await reader.FindJobAsync(id), reader, db));
-        var job = await JobFiling.InAsync(file, db, command ?? Guid.NewGuid(), clock.GetUtcNow());
+        var job = await JobFiling.InAsync(file, db, editions, command ?? Guid.NewGuid(), Stamp.Of(person, clock));
         return Made(new(job.Id, job.Name, file.Surfaces.Count));
     }
 

@@ -1,6 +1,9 @@
 using Microsoft.EntityFrameworkCore;
+using Umbracell.Formats.DataFiles;
 using Umbracell.Formats.JobFiles;
+using Umbracell.Server.Sheets;
 using Umbracell.Server.Surfaces;
+using Umbracell.Server.Typing;
 using Umbracell.Store;
 using Umbracell.Store.Model;
 
@@ -73,10 +76,24 @@ internal static class JobFiling
             ],
             Bids = [.. (await Rows(db.Bids).OrderBy(b => b.MadeAt).ToListAsync()).Select(ToJobFile.Of).OfType<FiledBid>()],
             Papers = [.. (await Rows(db.Papers).OrderBy(p => p.MadeAt).ToListAsync()).Select(ToJobFile.Of)],
+            Sheets = await SheetsAsync(job, plan.Surfaces, db),
         };
 
         IQueryable<T> Rows<T>(IQueryable<T> rows)
             where T : class, IJobRow => RowsOf(rows, job);
+    }
+
+    // In the editions it is figured with: whoever reads the file gets the same figures.
+    private static async Task<IReadOnlyList<FiledSheet>> SheetsAsync(Job job, IReadOnlyList<FiledSurface> surfaces, UmbracellDb db)
+    {
+        var products = surfaces.SelectMany(s => (s.System?.Further ?? []).Select(layer => layer.Id).Prepend(s.SheetId)).ToHashSet();
+        var rows = await db.Sheets.AsNoTracking().Where(s => products.Contains(s.Slug) && s.RemovedAt == null).ToListAsync();
+        return
+        [
+            .. rows.Where(row => job.HeldEditions?.TryGetValue(row.Slug, out var held) == true ? row.Number == held : row.Stands)
+                .OrderBy(row => row.Slug, StringComparer.Ordinal)
+                .Select(row => new FiledSheet(SheetDocument.Of(row.Document).Write())),
+        ];
     }
 
     private static IQueryable<T> RowsOf<T>(IQueryable<T> rows, Job job)
@@ -85,16 +102,17 @@ internal static class JobFiling
     /// <summary>Adds a filed job as a new one. Every id is made anew, so that a job can come in twice.</summary>
     /// <param name="file">The file.</param>
     /// <param name="db">Where it goes.</param>
+    /// <param name="editions">Where the sheets that come along go.</param>
     /// <param name="own">Id of the new job.</param>
-    /// <param name="now">When it comes in.</param>
-    public static async Task<Job> InAsync(JobFile file, UmbracellDb db, Guid own, DateTimeOffset now)
+    /// <param name="stamp">Who brings it in, and when.</param>
+    public static async Task<Job> InAsync(JobFile file, UmbracellDb db, SheetEditions editions, Guid own, Stamp stamp)
     {
         var ids = file
             .Surfaces.Select(s => s.Id)
             .Concat(file.BufferSpaces.Select(b => b.Id))
             .Distinct()
             .ToDictionary(id => id, _ => Guid.NewGuid());
-        var job = FromJobFile.Job(file.Job, own, now);
+        var job = FromJobFile.Job(file.Job, own, stamp.At);
         if (file.Job.OwnPlace is { } filed)
         {
             var place = FromJobFile.Place(filed);
@@ -110,6 +128,15 @@ internal static class JobFiling
         {
             var set = FromJobFile.Targets(targets);
             job.OwnTargets = db.TargetSets.AsEnumerable().FirstOrDefault(own => own.Edition == set.Edition && SameFigures(own, set)) ?? set;
+        }
+
+        foreach (var along in file.Sheets ?? [])
+        {
+            var sheet = SheetDocument.Of(along.ProductSheet);
+            if (await editions.ComeAlongAsync(sheet, stamp.By, stamp.At) is { } number)
+            {
+                job.HeldEditions = new(job.HeldEditions ?? []) { [sheet.Id] = number };
+            }
         }
 
         db.Jobs.Add(job);

@@ -17,6 +17,7 @@ internal static partial class ToJobFile
     [MapperIgnoreSource(nameof(Job.ArchivedAt))]
     [MapperIgnoreSource(nameof(Job.DeletedAt))]
     [MapperIgnoreSource(nameof(Job.DeletedBy))]
+    [MapperIgnoreSource(nameof(Job.HeldEditions))]
     [MapperIgnoreSource(nameof(Job.OwnTargetsId))]
     [MapperIgnoreSource(nameof(Job.OwnPlaceId))]
     [MapperIgnoreSource(nameof(Job.TargetPath))]

@@ -1,3 +1,5 @@
+using System.Globalization;
+using System.Text.Json;
 using NJsonSchema;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
@@ -19,19 +21,45 @@ public static class ProductSheetFile
     /// <exception cref="DataFileException">Against the schema, or contradicting itself; each fault with its line.</exception>
     public static ProductSheet Read(string name, string text)
     {
-        var file = DataFile.Read<SheetShape>(name, text, Schema.Value);
-        ProductSheet sheet;
-        try
+        // Of another version nothing else can be told: its fields may mean something else.
+        if (DataFile.NumberAt(name, text, "schemaVersion") is { } version && version != SheetDocument.CurrentVersion)
         {
-            sheet = ToSheet(file);
-        }
-        catch (ArgumentException e)
-        {
-            throw new DataFileException(name, DataFile.Faults(text, [("agedR", e.Message)]));
+            var sentence = WordCatalog.Say(
+                "dataFile.sheet.version",
+                ("version", Told(version)),
+                ("read", Told(SheetDocument.CurrentVersion))
+            );
+            throw new DataFileException(name, DataFile.Faults(text, [("schemaVersion", sentence)]));
         }
 
-        var faults = DataFile.Faults(text, sheet.Contradictions().Select(c => (c.Path, Sentence(c))));
-        return faults.Count > 0 ? throw new DataFileException(name, faults) : sheet;
+        var file = DataFile.Read<SheetShape>(name, text, Schema.Value);
+        var faults = DataFile.Faults(text, Contradictions(file).Select(c => (c.Path, Sentence(c))));
+        return faults.Count > 0 ? throw new DataFileException(name, faults) : ToSheet(file);
+    }
+
+    /// <summary>What contradicts itself on a sheet whose lines are all filled in.</summary>
+    /// <param name="sheet">Within the schema.</param>
+    public static IReadOnlyList<SheetContradiction> Contradictions(SheetDocument sheet) =>
+        Contradictions(JsonSerializer.Deserialize<SheetShape>(sheet.Write(), DataFile.Json)!);
+
+    // A curve that turns back cannot be read along: nothing else is said before it is in order.
+    private static List<SheetContradiction> Contradictions(SheetShape file)
+    {
+        var unordered = Unordered(file).Select(path => new SheetContradiction(path, "curveOrder")).ToList();
+        return unordered.Count > 0 ? unordered : [.. ToSheet(file).Contradictions()];
+    }
+
+    private static string Told(double version) => version.ToString(CultureInfo.InvariantCulture);
+
+    private static IEnumerable<string> Unordered(SheetShape s)
+    {
+        (string Path, IEnumerable<double> X)[] curves =
+        [
+            ("agedR", s.AgedR.Select(p => p.ThicknessIn)),
+            ("yieldByDrum", s.YieldByDrum.Select(p => p.TempC)),
+            ("yieldBySubstrate", s.YieldBySubstrate.Select(p => p.TempC)),
+        ];
+        return curves.Where(curve => curve.X.Zip(curve.X.Skip(1)).Any(pair => pair.Second <= pair.First)).Select(curve => curve.Path);
     }
 
     // Sheets are written in board feet and pounds.

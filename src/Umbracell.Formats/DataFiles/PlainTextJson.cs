@@ -1,12 +1,12 @@
 using System.Text.Json;
 using System.Text.Json.Serialization;
 
-namespace Umbracell.Server.Requests;
+namespace Umbracell.Formats.DataFiles;
 
 /// <summary>Reads text that the database and every paper can hold.</summary>
 /// <remarks>JSON may name the character with the number 0, which PostgreSQL has no place for, and halves of characters, which are none.
 /// Both come of a broken copy or of somebody who tries.</remarks>
-internal sealed class PlainTextJson : JsonConverter<string>
+public sealed class PlainTextJson : JsonConverter<string>
 {
     public override string? Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options)
     {
@@ -30,4 +30,4 @@ internal sealed class PlainTextJson : JsonConverter<string>
 }
 
 /// <summary>A character that cannot be kept.</summary>
-internal sealed class UnwritableTextException() : JsonException("A character cannot be kept.");
+public sealed class UnwritableTextException() : JsonException("A character cannot be kept.");
