@@ -3,7 +3,20 @@ import type { Plugin } from 'vite'
 
 /** Books of the catalogue for pages nobody starts on: they come after the first screen. */
 const LATER = new Set([
-  ...['help', 'pocket', 'links', 'people', 'book', 'programs', 'past', 'alternatives', 'kits', 'routes', 'dataFile'],
+  ...[
+    'help',
+    'pocket',
+    'links',
+    'people',
+    'book',
+    'programs',
+    'past',
+    'alternatives',
+    'kits',
+    'routes',
+    'dataFile',
+    'sheets',
+  ],
 ])
 const FILE = new URL('./src/i18n/en.json', import.meta.url).pathname
 const NAME = /^virtual:words\/(first|later)$/

@@ -101,7 +101,15 @@ public sealed class SheetTests(Product product)
         var (status, next) = await client.SendJsonAsync(
             HttpMethod.Post,
             "/api/sheets/yarrow-cc/editions",
-            Edit("us", Version(sheet), ("edition", "sheet 9"), ("yieldBoardFeet", "2175"), ("agedR.1.r", "R-12"))
+            Edit(
+                "us",
+                Version(sheet),
+                ("edition", "sheet 9"),
+                ("yieldBoardFeet", "2175"),
+                ("agedR.1.r", "R-12"),
+                ("substrateC.least", "45 F"),
+                ("airC.greatest", "122 F")
+            )
         );
         status.ShouldBe(200, next.ToJsonString());
         next["editions"]!
@@ -111,7 +119,7 @@ public sealed class SheetTests(Product product)
         next["editions"]![0]!["changed"]!
             .AsArray()
             .Select(p => p!.GetValue<string>())
-            .ShouldBe(["yieldBoardFeet", "agedR"], ignoreOrder: true);
+            .ShouldBe(["substrateC.least", "airC.greatest", "yieldBoardFeet", "agedR"]);
         next["jobs"]!.AsArray().Select(j => (int)j!.Number("number")).ShouldBe([1]);
 
         (await SetsAsync(client, job)).ShouldBe(before);
@@ -123,6 +131,13 @@ public sealed class SheetTests(Product product)
         (told.Text("held"), told.Text("standing")).ShouldBe(("sheet 3, demo", "sheet 9"));
         var change = told["changes"]!.AsArray().Single(c => c!.Text("path") == "yieldBoardFeet")!;
         (change["was"]!.Text("us"), change["now"]!.Text("us")).ShouldBe(("4,350 bd ft", "2,175 bd ft"));
+
+        // A limit that was drawn tighter is told apart from one that was loosened.
+        told["changes"]!
+            .AsArray()
+            .Where(c => c!["isTighter"]!.GetValue<bool>())
+            .Select(c => c!.Text("path"))
+            .ShouldBe(["substrateC.least"]);
 
         // What the board and the price show follows the edition that is taken, and comes back with it.
         var command = Guid.CreateVersion7();

@@ -24,6 +24,20 @@ export const router = createRouter({
     { path: '/places', name: 'places', component: () => import('./places/PlacesView.vue') },
     { path: '/people', name: 'people', component: () => import('./people/PeopleView.vue') },
     { path: '/your-sign-in', name: 'ownAccess', component: () => import('./signin/OwnAccessView.vue') },
+    { path: '/sheets', name: 'sheets', component: () => import('./sheets/SheetsView.vue') },
+    {
+      path: '/sheets/new',
+      name: 'sheetNew',
+      component: () => import('./sheets/SheetFormView.vue'),
+      props: ({ query }) => ({ from: query.from }),
+    },
+    { path: '/sheets/:sheet', name: 'sheet', component: () => import('./sheets/SheetView.vue'), props: true },
+    {
+      path: '/sheets/:sheet/edit',
+      name: 'sheetEdit',
+      component: () => import('./sheets/SheetFormView.vue'),
+      props: true,
+    },
     { path: '/target-sets', name: 'targets', component: () => import('./targets/TargetSetsView.vue') },
     {
       path: '/jobs/:job',

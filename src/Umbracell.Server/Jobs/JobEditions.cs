@@ -16,9 +16,9 @@ namespace Umbracell.Server.Jobs;
 /// <param name="Path">The line, or the curve.</param>
 /// <param name="Was">In the edition the job keeps to; null for a curve, or where it is blank.</param>
 /// <param name="Now">In the edition that stands.</param>
-/// <param name="WasText">The same where the line is words.</param>
-/// <param name="NowText">The same where the line is words.</param>
-public sealed record SheetChange(string Path, FigureAnswer? Was, FigureAnswer? Now, string? WasText, string? NowText);
+/// <param name="Words">The same where the line is words: as it was, and as it is now.</param>
+/// <param name="IsTighter">Whether it is a limit that the edition that stands draws tighter.</param>
+public sealed record SheetChange(string Path, FigureAnswer? Was, FigureAnswer? Now, IReadOnlyList<string> Words, bool IsTighter);
 
 /// <summary>A product of a job of which a newer edition stands.</summary>
 public sealed record HeldEdition
@@ -132,8 +132,14 @@ internal static class JobEditions
                     .Where(path => path != SheetEntries.Edition.Path)
                     .Select(path =>
                         lines.TryGetValue(path, out var line)
-                            ? new SheetChange(path, Figure(was, line), Figure(now, line), was.TextOf(line), now.TextOf(line))
-                            : new SheetChange(path, null, null, null, null)
+                            ? new SheetChange(
+                                path,
+                                Figure(was, line),
+                                Figure(now, line),
+                                line.Unit is null ? [was.TextOf(line) ?? "", now.TextOf(line) ?? ""] : [],
+                                line.IsTighter(now.FigureOf(line), was.FigureOf(line))
+                            )
+                            : new SheetChange(path, null, null, [], IsTighter: false)
                     ),
             ],
         };

@@ -47,6 +47,9 @@ public sealed record SheetLineAnswer
     /// <summary>Its words; null where it is blank or a figure.</summary>
     public required string? Text { get; init; }
 
+    /// <summary>What it measures; null where it is words.</summary>
+    public required Dimension? Dimension { get; init; }
+
     /// <summary>Whether the sheet may leave it out.</summary>
     public required bool MayBeBlank { get; init; }
 
@@ -146,9 +149,14 @@ public sealed record SheetDetail
 }
 
 /// <summary>A sheet that is being typed: how it reads so far, and what is wrong.</summary>
+/// <param name="Lines">Its lines as they read; of one with nothing on it, all there are to fill in.</param>
 /// <param name="Curves">Its curves as they read.</param>
 /// <param name="Faults">What is wrong; of lines that are still blank too.</param>
-public sealed record SheetCheck(IReadOnlyList<SheetCurveAnswer> Curves, IReadOnlyList<FieldFault> Faults);
+public sealed record SheetCheck(
+    IReadOnlyList<SheetLineAnswer> Lines,
+    IReadOnlyList<SheetCurveAnswer> Curves,
+    IReadOnlyList<FieldFault> Faults
+);
 
 /// <summary>What became of a sheet that was brought in.</summary>
 public enum SheetArrival
@@ -179,6 +187,7 @@ internal static class SheetAnswers
                 Part = line.Part,
                 Figure = sheet.FigureOf(line) is { } figure ? AsPrinted(figure) : null,
                 Text = sheet.TextOf(line),
+                Dimension = line.Unit?.Dimension,
                 MayBeBlank = line.MayBeBlank,
                 Words = line.Words,
             }),

@@ -65,7 +65,7 @@ internal static class SheetEditEndpoints
     {
         var sheet = await BegunAsync(edit.From, editions);
         var faults = SheetFields.Take(edit, sheet);
-        return TypedResults.Ok(new SheetCheck(SheetAnswers.Curves(sheet), faults));
+        return TypedResults.Ok(new SheetCheck(SheetAnswers.Lines(sheet), SheetAnswers.Curves(sheet), faults));
     }
 
     private static async Task<SheetDocument> BegunAsync(string? from, SheetEditions editions) =>

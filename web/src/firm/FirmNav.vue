@@ -11,12 +11,17 @@ const { t } = useI18n()
 useUndoKeys(FIRM)
 const pages = useFirmPages()
 const route = useRoute()
-useHelpOn(() => (isFirmPage(route.name) ? route.name : 'firm'))
+// Pages of one record stand within the page of all of them.
+const within = () => (route.name && String(route.name).startsWith('sheet') ? 'sheets' : route.name)
+useHelpOn(() => {
+  const page = within()
+  return isFirmPage(page) ? page : 'firm'
+})
 </script>
 
 <template>
   <nav class="nav" :aria-label="t('firm.pages')">
-    <RouterLink v-for="page in pages" :key="page" :to="{ name: page }">
+    <RouterLink v-for="page in pages" :key="page" :to="{ name: page }" :class="{ here: page === within() }">
       {{ t(`firm.page.${page}`) }}
     </RouterLink>
   </nav>
@@ -38,7 +43,7 @@ useHelpOn(() => (isFirmPage(route.name) ? route.name : 'firm'))
   text-decoration: none;
   border-bottom: 3px solid transparent;
 }
-.nav a.router-link-exact-active {
+.nav a.here {
   border-bottom-color: var(--copper);
   font-weight: 700;
 }

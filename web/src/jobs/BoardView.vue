@@ -6,6 +6,7 @@ import { useBoard, useChoices } from '../shared/state/job'
 import { useReader } from '../shared/state/reader'
 import { useSession } from '../shared/state/session'
 import BehindNote from '../shared/ui/BehindNote.vue'
+import EditionsNote from '../shared/ui/EditionsNote.vue'
 import VerdictMark from '../shared/ui/VerdictMark.vue'
 import BoardMatrix from './BoardMatrix.vue'
 import JobDoubts from './JobDoubts.vue'
@@ -47,6 +48,7 @@ const isNarrow = useNarrow()
   <main id="work" class="board">
     <h1 class="visually-hidden">{{ t('board.title') }}</h1>
     <BehindNote :job="job" />
+    <EditionsNote :job="job" />
     <p v-if="isArchived" class="archived no-print">
       {{ t('jobs.life.archivedNote') }}
       <ElButton v-if="session.may('edit')" link type="primary" @click="life.archive(board.data.value!.job, false)">

@@ -22,11 +22,15 @@ const { t, te } = useI18n()
 const reader = useReader()
 const choices = useChoices()
 const { sentence } = useProblems()
-useBrowserCore(true)
+useBrowserCore()
 useHelpOn(() => 'pocket')
 onKey('u', () => reader.switchUnits())
 
-const sheets = computed(() => (choices.data.value?.sheets ?? []).map(({ id, name }) => ({ value: id, text: name })))
+const sheets = computed(() =>
+  (choices.data.value?.sheets ?? [])
+    .filter(({ retired }) => !retired)
+    .map(({ id, name }) => ({ value: id, text: name })),
+)
 const pocket = usePocket(
   () => props.card,
   () => sheets.value.map(({ value }) => value),

@@ -28,6 +28,19 @@ public enum SheetPart
     Afterwards,
 }
 
+/// <summary>Which way a line limits what may be sprayed.</summary>
+public enum SheetLimit
+{
+    /// <summary>It limits nothing.</summary>
+    None,
+
+    /// <summary>More of it is out of bounds: a lower figure is tighter.</summary>
+    AtMost,
+
+    /// <summary>Less of it is out of bounds: a higher figure is tighter.</summary>
+    AtLeast,
+}
+
 /// <summary>The unit a line is written in in a sheet's file.</summary>
 /// <param name="Dimension">What it measures.</param>
 /// <param name="Scale">SI per unit.</param>
@@ -54,6 +67,18 @@ public sealed record SheetEntry(string Path, SheetPart Part, SheetUnit? Unit)
 
     /// <summary>Whether the sheet may leave it out.</summary>
     public bool MayBeBlank { get; init; }
+
+    /// <summary>Which way it limits what may be sprayed.</summary>
+    public SheetLimit Limit { get; init; }
+
+    /// <summary>Whether a figure bounds tighter than another.</summary>
+    public bool IsTighter(Figure? figure, Figure? than) =>
+        Limit switch
+        {
+            SheetLimit.AtMost => figure?.Amount < (than?.Amount ?? double.MaxValue),
+            SheetLimit.AtLeast => figure?.Amount > (than?.Amount ?? double.MinValue),
+            _ => false,
+        };
 
     /// <summary>Words it is one of; empty where it is free text or a figure.</summary>
     public IReadOnlyList<string> Words { get; init; } = [];
@@ -114,22 +139,22 @@ public static class SheetEntries
         Line("ageingMethod", SheetPart.Foam),
         Line("ageingEvidence", SheetPart.Foam),
         Line("permeabilityPermIn", SheetPart.Foam, PermInches),
-        Line("airBarrierFromIn", SheetPart.Foam, Inches),
-        Line("lift.leastIn", SheetPart.Lifts, Inches),
-        Line("lift.greatestIn", SheetPart.Lifts, Inches),
+        Line("airBarrierFromIn", SheetPart.Foam, Inches, SheetLimit.AtLeast),
+        Line("lift.leastIn", SheetPart.Lifts, Inches, SheetLimit.AtLeast),
+        Line("lift.greatestIn", SheetPart.Lifts, Inches, SheetLimit.AtMost),
         Line("lift.referenceIn", SheetPart.Lifts, Inches),
-        Line("flashCoatFromIn", SheetPart.Lifts, Inches),
-        Line("nextLift.belowC", SheetPart.Lifts, Celsius),
-        Line("nextLift.leastWaitMin", SheetPart.Lifts, Minutes),
-        Line("substrateC.least", SheetPart.Conditions, Celsius),
-        Line("substrateC.greatest", SheetPart.Conditions, Celsius),
-        Line("airC.least", SheetPart.Conditions, Celsius),
-        Line("airC.greatest", SheetPart.Conditions, Celsius),
-        Line("drumsC.least", SheetPart.Conditions, Celsius),
-        Line("drumsC.greatest", SheetPart.Conditions, Celsius),
-        Line("greatestHumidityPct", SheetPart.Conditions, Percent),
-        Line("greatestWoodMoisturePct", SheetPart.Conditions, Moisture),
-        Line("windLimitMs", SheetPart.Conditions, MetresPerSecond),
+        Line("flashCoatFromIn", SheetPart.Lifts, Inches, SheetLimit.AtLeast),
+        Line("nextLift.belowC", SheetPart.Lifts, Celsius, SheetLimit.AtMost),
+        Line("nextLift.leastWaitMin", SheetPart.Lifts, Minutes, SheetLimit.AtLeast),
+        Line("substrateC.least", SheetPart.Conditions, Celsius, SheetLimit.AtLeast),
+        Line("substrateC.greatest", SheetPart.Conditions, Celsius, SheetLimit.AtMost),
+        Line("airC.least", SheetPart.Conditions, Celsius, SheetLimit.AtLeast),
+        Line("airC.greatest", SheetPart.Conditions, Celsius, SheetLimit.AtMost),
+        Line("drumsC.least", SheetPart.Conditions, Celsius, SheetLimit.AtLeast),
+        Line("drumsC.greatest", SheetPart.Conditions, Celsius, SheetLimit.AtMost),
+        Line("greatestHumidityPct", SheetPart.Conditions, Percent, SheetLimit.AtMost),
+        Line("greatestWoodMoisturePct", SheetPart.Conditions, Moisture, SheetLimit.AtMost),
+        Line("windLimitMs", SheetPart.Conditions, MetresPerSecond, SheetLimit.AtMost),
         Line("yieldBoardFeet", SheetPart.Yield, BoardFeet),
         Line("setMassKg.a", SheetPart.Yield, Kilograms),
         Line("setMassKg.b", SheetPart.Yield, Kilograms),
@@ -140,9 +165,9 @@ public static class SheetEntries
         Line("reaction.tackFreeS", SheetPart.Rig, Seconds),
         Line("reaction.atSubstrateC", SheetPart.Rig, Celsius),
         Line("reaction.atHumidityPct", SheetPart.Rig, Percent),
-        Line("openDays.sun", SheetPart.Afterwards, Plain),
-        Line("openDays.rain", SheetPart.Afterwards, Plain),
-        Line("cureH", SheetPart.Afterwards, Hours),
+        Line("openDays.sun", SheetPart.Afterwards, Plain, SheetLimit.AtMost),
+        Line("openDays.rain", SheetPart.Afterwards, Plain, SheetLimit.AtMost),
+        Line("cureH", SheetPart.Afterwards, Hours, SheetLimit.AtLeast),
         Line("compressiveStrengthKPa", SheetPart.Afterwards, Kilopascals),
         Line("fire.flameSpread", SheetPart.Afterwards, Plain),
         Line("fire.smokeDeveloped", SheetPart.Afterwards, Plain),
@@ -159,11 +184,17 @@ public static class SheetEntries
     ];
 
     private static SheetCurve CurveOf(string path, SheetPart part, string x, SheetUnit ofX, string y, SheetUnit ofY) =>
-        new(path, part, Line(x, part, ofX, PointOf(path)), Line(y, part, ofY, PointOf(path)));
+        new(path, part, Line(x, part, ofX, within: PointOf(path)), Line(y, part, ofY, within: PointOf(path)));
 
     private static JsonSchema PointOf(string curve) => Schema.ActualProperties[curve].Item!.ActualSchema;
 
-    private static SheetEntry Line(string path, SheetPart part, SheetUnit? unit = null, JsonSchema? within = null)
+    private static SheetEntry Line(
+        string path,
+        SheetPart part,
+        SheetUnit? unit = null,
+        SheetLimit limit = SheetLimit.None,
+        JsonSchema? within = null
+    )
     {
         var schema = path.Split('.').Aggregate(within ?? Schema, (at, name) => at.ActualProperties[name].ActualSchema);
         return new(path, part, unit)
@@ -171,6 +202,7 @@ public static class SheetEntries
             Range = unit is null
                 ? default
                 : new(unit.Of((double)schema.Minimum!.Value).Amount, unit.Of((double)schema.Maximum!.Value).Amount, unit.Dimension),
+            Limit = limit,
             MayBeBlank = schema.Type.HasFlag(JsonObjectType.Null),
             Words = [.. schema.Enumeration.Select(word => word!.ToString()!)],
             Longest = schema.MaxLength ?? 0,

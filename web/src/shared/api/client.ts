@@ -17,6 +17,8 @@ export interface FieldFault {
   least?: Figure | null
   greatest?: Figure | null
   words?: string[] | null
+  /** Figures its sentence needs, by name. */
+  figures?: Record<string, Figure> | null
   /** What could be typed instead. */
   other?: string | null
 }

@@ -55,6 +55,11 @@ export function clearCore() {
   underWay.clear()
 }
 
+/** Takes off the table what is not what is to lie there now. */
+export function clearOther(supplies: string | undefined) {
+  if (supplied.value && supplied.value.supplies !== supplies) clearCore()
+}
+
 // A core that failed once is not asked again.
 function forgetCore() {
   clearCore()

@@ -6,15 +6,15 @@ import { shown } from '../testing/shown'
 import { useBrowserCore } from './computeSection'
 
 const stock = vi.hoisted(() => vi.fn())
-vi.mock('./browserCore', () => ({ supplyCore: stock, sectionHere: () => null }))
+vi.mock('./browserCore', () => ({ supplyCore: stock, clearOther: () => undefined, sectionHere: () => null }))
 
 const Desk = defineComponent({
   setup() {
-    useBrowserCore()
+    useBrowserCore(() => 'job')
     return () => h('i')
   },
 })
-const desk = () => shown(Desk, {}, (queries) => queries.setQueryData(['supplies'], 'the supplies'))
+const desk = () => shown(Desk, {}, (queries) => queries.setQueryData(['supplies', 'job'], 'the supplies'))
 
 beforeEach(() => {
   setActivePinia(createPinia())

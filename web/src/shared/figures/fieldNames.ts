@@ -1,7 +1,7 @@
 import { useI18n } from 'vue-i18n'
 
 const BOOKS = [
-  (name: string) => `unsent.field.${name}`,
+  (name: string) => `unsent.field.${name.replace(/^edition:.*/, 'edition')}`,
   (name: string) => `survey.col.${name}`,
   (name: string) => `survey.field.${name}`,
   (name: string) => `jobs.form.${name}`,

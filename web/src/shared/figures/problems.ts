@@ -15,6 +15,8 @@ export function useProblems() {
   const reader = useReader()
 
   function sentence(fault: FieldFault) {
+    if (fault.code === 'contradicts')
+      return t(`dataFile.sheet.${fault.words![0]}`, reader.printAll(fault.figures ?? {}))
     const parts = (fault.words ?? []).map((word) => t(`part.${word}`)).join(' × ')
     const typed = fault.typed.length > 40 ? `${fault.typed.slice(0, 40)}…` : fault.typed
     const range = { least: reader.print(fault.least), greatest: reader.print(fault.greatest) }

@@ -52,7 +52,7 @@ const ofSheet = ({ id, name, maker }: Schemas['FoundSheet']): Found => ({
   id,
   name,
   kind: t('search.kind.sheet', { maker }),
-  to: { name: 'stock' },
+  to: { name: 'sheet', params: { sheet: id } },
 })
 const found = computed(() => {
   const { jobs, surfaces, sheets } = (sought.value.trim() && answer.data.value) || {

@@ -3,6 +3,7 @@ import { computed, defineAsyncComponent } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useBoard } from '../state/job'
 import BehindNote from './BehindNote.vue'
+import EditionsNote from './EditionsNote.vue'
 import { stages, type StageKey } from '../state/stages'
 import SurfaceList from './SurfaceList.vue'
 import { useHelpOn } from '../state/help'
@@ -57,6 +58,7 @@ const pageOf = (id: string) => ({ name: props.route ?? props.stage, params: { jo
         :to="wide ? undefined : pageOf"
       />
       <BehindNote v-if="stage !== 'survey'" :job="job" />
+      <EditionsNote v-if="stage === 'sets' || stage === 'window'" :job="job" />
       <slot />
     </main>
     <aside class="side"><slot name="side" /></aside>

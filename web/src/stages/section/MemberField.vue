@@ -9,7 +9,7 @@ import { useReader } from '@/shared/state/reader'
  * Temperatures in two dimensions around a metal member or at the edge of a slab, in the product's own tones;
  * what lies under the room's dew point is hatched.
  */
-const props = defineProps<{ question: Schemas['SectionQuestion']; thicknessMm: number }>()
+const props = defineProps<{ job: string; question: Schemas['SectionQuestion']; thicknessMm: number }>()
 const { t } = useI18n()
 const reader = useReader()
 const open = ref(false)
@@ -25,7 +25,10 @@ watch(
     if (!isOpen) return
     settle = setTimeout(async () => {
       const body = { ...props.question, thicknessMm: props.thicknessMm || props.question.thicknessMm }
-      cell.value = (await ask(api.POST('/api/compute/member', { body })).catch(() => null)) ?? null
+      cell.value =
+        (await ask(api.POST('/api/compute/member', { params: { query: { job: props.job } }, body })).catch(
+          () => null,
+        )) ?? null
     }, 250)
   },
 )

@@ -49,6 +49,7 @@ const mayEdit = computed(() => session.may('edit'))
 const row = computed(() => board.data.value?.rows.find((one) => one.id === props.surface))
 const answer = desk.answer
 const { season, air, drawn, hasMonths, offered } = useSeason(
+  () => props.job,
   desk.question,
   desk.thicknessMm,
   answer,
@@ -59,6 +60,7 @@ const buffer = computed(() => desk.section.data.value?.buffer ?? null)
 const { general } = useProblems()
 const candidateText = useCandidateText()
 const other = useBeside(
+  () => props.job,
   () => props.surface,
   (candidate) => candidateText.layers(candidate.layers, candidate.boards),
   air,
@@ -73,7 +75,9 @@ const floor = computed(() => desk.question.value?.heatFlow === 'down')
 const chosen = computed(() => desk.section.data.value?.sheetId ?? null)
 // Hand kits are held against the rig with the sets; here one is shown only where it is what the surface has.
 const pickable = computed(() =>
-  (choices.data.value?.sheets ?? []).filter((sheet) => sheet.grade !== 'kit' || sheet.id === chosen.value),
+  (choices.data.value?.sheets ?? []).filter(
+    (sheet) => (sheet.grade !== 'kit' && !sheet.retired) || sheet.id === chosen.value,
+  ),
 )
 
 // Printed by the core like every figure: while the hand moves it is the thickness of the newest answer.
@@ -253,6 +257,7 @@ onKeyStroke(['[', ']'], (event) => {
         </p>
         <InchTable v-if="answer?.inches.length" :inches="answer.inches" />
         <MemberField
+          :job="job"
           v-if="answer?.figures.memberPsi || desk.question.value.kind === 'underSlab'"
           :question="desk.question.value"
           :thickness-mm="desk.thicknessMm.value"

@@ -13,6 +13,7 @@ export interface Beside {
 
 /** Another system of the choose stage beside the section: the candidates are asked for only once somebody wants to compare. */
 export function useBeside(
+  job: () => string,
   surface: () => string,
   nameOf: (candidate: Schemas['CandidateAnswer']) => string,
   air: Ref<Schemas['AirShape'] | null>,
@@ -29,7 +30,7 @@ export function useBeside(
 
   watch(surface, () => (pickedId.value = ''))
   const answerTo = async (question: Schemas['SectionQuestion']) =>
-    sectionAtOnce(question) ?? (await sectionAsked(question))
+    sectionAtOnce(question) ?? (await sectionAsked(question, job()))
   watch([picked, air], async ([candidate, season]) => {
     fault.value = ''
     if (!candidate) return (beside.value = null)

@@ -22,6 +22,7 @@ export function between(judged: Answer, now: Answer): Answer {
  * all that is judged stays with winter design and the year.
  */
 export function useSeason(
+  job: () => string,
   question: Ref<Question | null>,
   thicknessMm: Ref<number>,
   answer: Ref<Answer | null>,
@@ -55,7 +56,7 @@ export function useSeason(
     [asked, coreReady],
     async ([wanted]) => {
       if (!wanted) return (other.value = null)
-      const computed = sectionAtOnce(wanted) ?? (await sectionAsked(wanted).catch(() => null))
+      const computed = sectionAtOnce(wanted) ?? (await sectionAsked(wanted, job()).catch(() => null))
       if (asked.value === wanted) other.value = computed
     },
     { immediate: true },

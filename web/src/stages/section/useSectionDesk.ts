@@ -23,7 +23,7 @@ export function useSectionDesk(job: () => string, surface: () => string) {
   const section = useSection(surface)
   const fields = useSurfaceFields(job, surface)
   const { byField } = useProblems()
-  useBrowserCore()
+  useBrowserCore(job)
 
   let settle: ReturnType<typeof setTimeout> | undefined
   const moving = ref<number | null>(null)
@@ -114,7 +114,7 @@ export function useSectionDesk(job: () => string, surface: () => string) {
       while (wanted !== null && surface() === id) {
         const next: number = wanted
         wanted = null
-        const asked = await sectionAsked({ ...question.value, thicknessMm: next, brief: true })
+        const asked = await sectionAsked({ ...question.value, thicknessMm: next, brief: true }, job())
         if (surface() === id) take(asked)
       }
     } catch (cause) {

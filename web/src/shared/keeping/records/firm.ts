@@ -61,6 +61,23 @@ keeps('targets', {
   },
 })
 
+type Sheet = Schemas['SheetDetail']
+
+keeps('sheet', {
+  routes: {
+    '': {
+      send: ({ id }, body) => ask(api.PATCH('/api/sheets/{id}', { params: { path: { id } }, body })),
+      shown: (queries, { id }) => queries.getQueryData<Sheet>(['sheets', id, undefined]),
+      partOf: (answer, field) => partIn((answer as Sheet).summary, field),
+    },
+  },
+  versionIn: (answer) => (answer as Sheet | null)?.summary.version,
+  took(queries) {
+    for (const key of ['choices', 'supplies', 'surface']) void queries.invalidateQueries({ queryKey: [key] })
+    return queries.invalidateQueries({ queryKey: ['sheets'] })
+  },
+})
+
 type OwnPlace = Schemas['PlaceAnswer']
 
 keeps('place', {
