@@ -2,6 +2,7 @@ using System.Text;
 using System.Text.Json.Nodes;
 using Shouldly;
 using Umbracell.Formats.DataFiles;
+using Umbracell.Server.Sheets;
 using Umbracell.Store.Model;
 using Xunit;
 
@@ -55,6 +56,49 @@ public sealed class SheetTests(Product product)
         answers.ShouldAllBe(a => a.Status == 201 || a.Status == 409, string.Join("\n", answers.Select(a => $"{a.Body}")));
         answers.ShouldContain(a => a.Status == 201);
         (await client.GetJsonAsync("/api/sheets")).AsArray().Count(s => s!.Text("name") == "Once CC").ShouldBe(1);
+    }
+
+    public static TheoryData<string, bool> Shipped =>
+        [.. ShippedData.ProductSheets.Keys.SelectMany(id => new[] { (id, true), (id, false) })];
+
+    [Theory]
+    [MemberData(nameof(Shipped))]
+    public void A_sheet_typed_off_the_screen_in_either_unit_system_is_that_sheet(string id, bool us)
+    {
+        var sheet = SheetDocument.Of(ShippedData.ProductSheets[id]);
+        var typed = SheetDocument.Blank();
+        var edit = new SheetEdit
+        {
+            Units = us ? Core.Quantities.UnitSystem.Us : Core.Quantities.UnitSystem.Metric,
+            Fields = TypedTexts(sheet, us).ToDictionary(),
+        };
+        SheetFields.Take(edit, typed).ShouldBeEmpty();
+        foreach (var line in SheetEntries.All)
+        {
+            typed.TextOf(line).ShouldBe(sheet.TextOf(line), line.Path);
+            Near(typed.FigureOf(line)?.Amount, sheet.FigureOf(line)?.Amount, line.Path);
+        }
+
+        foreach (var curve in SheetEntries.Curves)
+        {
+            var (points, of) = (typed.PointsOf(curve), sheet.PointsOf(curve));
+            points.Count.ShouldBe(of.Count);
+            foreach (var (one, other) in points.Zip(of))
+            {
+                Near(one.X.Amount, other.X.Amount, curve.Path);
+                Near(one.Y.Amount, other.Y.Amount, curve.Path);
+            }
+        }
+
+        // Five digits are printed.
+        static void Near(double? figure, double? of, string path)
+        {
+            figure.HasValue.ShouldBe(of.HasValue, path);
+            if (of is { } known)
+            {
+                figure!.Value.ShouldBe(known, Math.Max(Math.Abs(known), 1e-13) * 2e-4, path);
+            }
+        }
     }
 
     [Theory]

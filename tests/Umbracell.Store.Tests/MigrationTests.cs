@@ -30,6 +30,7 @@ public sealed class MigrationTests
         await db.Database.ExecuteSqlAsync(
             $"""
             insert into firms (id, name) values ({firm}, 'old');
+            insert into sheets (id, firm_id, slug, document) values ({Guid.NewGuid()}, {firm}, 'marl-cc-20', '{{}}');
             insert into jobs (id, firm_id, name, crew, climate_zone, target_set_id, indoor_c, indoor_rh_pct, outdoor_c,
                     outdoor_rh_pct, altitude_m, risk_pct, created_at)
                 values ({job}, {firm}, 'old job', '', '6A', 'iecc-2021', 20, 40, -15, 80, 0, 10, now());
@@ -56,6 +57,11 @@ public sealed class MigrationTests
         marks.ShouldAllBe(m => m.DoneAt != null);
         var kept = await db.Jobs.SingleAsync(TestContext.Current.CancellationToken);
         (kept.SummerOutdoorC, kept.State, kept.ArchivedAt, kept.DeletedBy).ShouldBe((31, JobState.Estimate, null, ""));
+        kept.HeldEditions.ShouldBeNull();
+
+        // The sheets there were had come with the product, in one edition each, which is in force.
+        var sheet = await db.Sheets.SingleAsync(TestContext.Current.CancellationToken);
+        (sheet.Number, sheet.Stands, sheet.Origin, sheet.RetiredAt, sheet.RemovedAt).ShouldBe((1, true, SheetOrigin.Sample, null, null));
     }
 
     [Fact]
@@ -333,13 +339,27 @@ public sealed class MigrationTests
             new Dictionary<string, string> { ["one"] = """{"edition": "old"}""" },
             "a password of its own 1"
         );
+
+        // One that was removed does not come back when the product is started again.
+        await FirstFirmSeed.PlantAsync(db, scope, new Dictionary<string, string> { ["gone"] = "{}" }, "a password of its own 1");
+        var removed = await db.Sheets.SingleAsync(s => s.Slug == "gone", TestContext.Current.CancellationToken);
+        (removed.RemovedAt, removed.Stands) = (DateTimeOffset.UnixEpoch, false);
+        await db.SaveChangesAsync(TestContext.Current.CancellationToken);
         await FirstFirmSeed.PlantAsync(
             db,
             scope,
-            new Dictionary<string, string> { ["one"] = """{"edition": "new"}""", ["two"] = "{}" },
+            new Dictionary<string, string>
+            {
+                ["one"] = """{"edition": "new"}""",
+                ["two"] = "{}",
+                ["gone"] = "{}",
+            },
             "another password 2"
         );
-        var sheets = await db.Sheets.AsNoTracking().ToDictionaryAsync(s => s.Slug, s => s.Document, TestContext.Current.CancellationToken);
+        var sheets = await db
+            .Sheets.AsNoTracking()
+            .Where(s => s.RemovedAt == null)
+            .ToDictionaryAsync(s => s.Slug, s => s.Document, TestContext.Current.CancellationToken);
         sheets.Keys.ShouldBe(["one", "two"], ignoreOrder: true);
         sheets["one"].ShouldContain("old");
         (await db.People.SingleAsync(TestContext.Current.CancellationToken)).PasswordIsFirst.ShouldBeTrue();

@@ -101,6 +101,35 @@ public sealed class QuantityTextTests
         Read(typed, AnyTemperature, system).ShouldBe(celsius, 1e-3);
 
     [Theory]
+    [InlineData("R-20.4", Dimension.Resistance, UnitSystem.Us, 3.5926)]
+    [InlineData("r 20.4", Dimension.Resistance, UnitSystem.Us, 3.5926)]
+    [InlineData("20.4", Dimension.Resistance, UnitSystem.Us, 3.5926)]
+    [InlineData("U-0.0450", Dimension.Transmittance, UnitSystem.Us, 0.2555)]
+    [InlineData("1 h 30", Dimension.Duration, UnitSystem.Us, 5400)]
+    [InlineData("1 h 30 min", Dimension.Duration, UnitSystem.Metric, 5400)]
+    [InlineData("1.5 h", Dimension.Duration, UnitSystem.Metric, 5400)]
+    [InlineData("90", Dimension.Duration, UnitSystem.Us, 5400)]
+    [InlineData("2 pcf", Dimension.Density, UnitSystem.Metric, 32.037)]
+    [InlineData("32.037 kg/m3", Dimension.Density, UnitSystem.Us, 32.037)]
+    [InlineData("1.5 s", Dimension.ReactionTime, UnitSystem.Us, 1.5)]
+    [InlineData("1,100 psi", Dimension.MaterialPressure, UnitSystem.Metric, 7.5842e6)]
+    [InlineData("7.5842", Dimension.MaterialPressure, UnitSystem.Metric, 7.5842e6)]
+    [InlineData("75.842 bar", Dimension.MaterialPressure, UnitSystem.Us, 7.5842e6)]
+    public void What_stands_on_a_product_sheet_reads_as_the_trade_writes_it(
+        string typed,
+        Dimension dimension,
+        UnitSystem system,
+        double si
+    ) => Read(typed, new(0, 1e9, dimension), system).ShouldBe(si, si * 1e-4);
+
+    [Theory]
+    [InlineData("1 h 75")]
+    [InlineData("1 h 30 h")]
+    [InlineData("30 min 1 h")]
+    public void Hours_and_minutes_the_wrong_way_round_are_no_time(string typed) =>
+        QuantityParser.Parse(typed, new(0, 1e9, Dimension.Duration), UnitSystem.Us).Fault.ShouldBe(TypingFault.NotANumber);
+
+    [Theory]
     [InlineData("9:12", 0.75)]
     [InlineData("9/12", 0.75)]
     [InlineData("9", 0.75)]
