@@ -30,7 +30,7 @@ public sealed class MigrationTests
         await db.Database.ExecuteSqlAsync(
             $"""
             insert into firms (id, name) values ({firm}, 'old');
-            insert into sheets (id, firm_id, slug, document) values ({Guid.NewGuid()}, {firm}, 'marl-cc-20', '{{}}');
+            insert into sheets (id, firm_id, slug, document) values ({Guid.NewGuid()}, {firm}, 'marl-cc-20', cast({NoSheet} as jsonb));
             insert into jobs (id, firm_id, name, crew, climate_zone, target_set_id, indoor_c, indoor_rh_pct, outdoor_c,
                     outdoor_rh_pct, altitude_m, risk_pct, created_at)
                 values ({job}, {firm}, 'old job', '', '6A', 'iecc-2021', 20, 40, -15, 80, 0, 10, now());
@@ -364,6 +364,8 @@ public sealed class MigrationTests
         sheets["one"].ShouldContain("old");
         (await db.People.SingleAsync(TestContext.Current.CancellationToken)).PasswordIsFirst.ShouldBeTrue();
     }
+
+    private const string NoSheet = "{}";
 
     private const string Empty = """{"SchemaVersion":1,"VentChannelMm":0,"Outboard":[],"Inboard":[],"Baffle":null}""";
 }
