@@ -28,7 +28,7 @@ public sealed record Supplies(
     public IReadOnlyDictionary<GateMargin, double> Margins { get; init; } = new Dictionary<GateMargin, double>();
 
     /// <summary>Products that are not offered any more; a question may still name them.</summary>
-    public IReadOnlySet<string> Retired { get; init; } = new HashSet<string>();
+    public IReadOnlyCollection<string> Retired { get; init; } = [];
 
     /// <summary>The sheets that are offered where a product is to be chosen.</summary>
     [JsonIgnore]

@@ -90,7 +90,7 @@ public sealed partial class WritingTests
     }
 
     // Signs of units, which are the same in every language.
-    [GeneratedRegex(@"(?<!\p{L})(in|ft|mm|m|cm|kg|lb|oz|g|ng|Pa|kPa|psi|psf|inHg|cfm|mph|s|K|mK|W|kW|kWh|kJ|Btu|R|U|°F|°C|h)(?!\p{L})")]
+    [GeneratedRegex(@"(?<!\p{L})(in|ft|mm|m|cm|kg|lb|oz|g|ng|Pa|kPa|psi|MPa|psf|inHg|cfm|mph|s|K|mK|W|kW|kWh|kJ|Btu|R|U|°F|°C|h)(?!\p{L})")]
     private static partial Regex Signs();
 
     [GeneratedRegex(@"\p{L}")]

@@ -58,6 +58,7 @@ public sealed class MigrationTests
         var kept = await db.Jobs.SingleAsync(TestContext.Current.CancellationToken);
         (kept.SummerOutdoorC, kept.State, kept.ArchivedAt, kept.DeletedBy).ShouldBe((31, JobState.Estimate, null, ""));
         kept.HeldEditions.ShouldBeNull();
+        (await db.Firms.SingleAsync(TestContext.Current.CancellationToken)).SkippedSteps.Count.ShouldBe(7);
 
         // The sheets there were had come with the product, in one edition each, which is in force.
         var sheet = await db.Sheets.SingleAsync(TestContext.Current.CancellationToken);

@@ -150,7 +150,9 @@ test('a viewer sees everything and can change nothing', async ({ page }) => {
 test('the second firm sees nothing of the first', async ({ page }) => {
   const { job } = await ownJob(page, 'Private')
   await openJobs(page, stranger)
-  await expect(page.getByText('No jobs yet')).toBeVisible()
+  const theirs = await (await page.request.get('/api/jobs')).text()
+  expect(theirs).not.toContain(job)
+  await expect(page.getByText('Private')).toHaveCount(0)
   await page.goto(`/jobs/${job}`)
   await expect(page.getByText('belongs to another firm')).toBeVisible()
 })

@@ -9,6 +9,7 @@ using Umbracell.Core.Yield.Price;
 using Umbracell.Questions;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Access;
+using Umbracell.Server.FirstRun;
 using Umbracell.Server.Sheets;
 using Umbracell.Server.Surfaces;
 using Umbracell.Server.Typing;
@@ -57,6 +58,8 @@ internal static class FirmEndpoints
 {
     // US$, CHF, Fr.: as long as what is read before an amount.
     private const int LongestSign = 4;
+
+    private const int LongestName = 120;
 
     private static readonly FigureRange Price = new(0, 1_000_000, Dimension.Money);
 
@@ -168,11 +171,14 @@ internal static class FirmEndpoints
             );
         }
 
+        fields.Text("name", LongestName, required: true, text => firm.Name = text);
         fields.Text("currency", LongestSign, required: false, text => firm.Currency = text);
         fields.YesNo("profitIsMarkup", yes => rates = rates with { ProfitIsMarkup = yes == true });
         JobChoosing.Schools(fields, firm.Practice, practice => firm.Practice = practice);
         FirmMargins.Take(fields, firm);
+        FirstSteps.Take(fields, firm);
         fields.ThrowIfFaulty([
+            "name",
             "currency",
             "profitIsMarkup",
             .. Work.Select(w => w.Field),
@@ -180,8 +186,11 @@ internal static class FirmEndpoints
             .. MaterialsOf(supplies).Select(id => "material:" + id),
             .. Enum.GetNames<PracticeQuestion>().Select(q => "practice" + q),
             .. FirmMargins.Fields,
+            .. FirstSteps.Fields,
         ]);
-        firm.Rates = rates;
+
+        // What was not touched stays not entered.
+        firm.Rates = firm.Rates is null && rates == Rates.Unpriced ? null : rates;
         await db.SaveChangesAsync();
         return TypedResults.Ok(Of(firm, supplies));
     }

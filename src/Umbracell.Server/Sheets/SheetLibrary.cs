@@ -98,7 +98,7 @@ internal sealed class SheetLibrary(UmbracellDb db, IMemoryCache cache, SolvedMem
             : supplies with
             {
                 Sheets = (await ShelfAsync()).HeldBy(held),
-                Retired = supplies.Retired.Where(slug => !held.ContainsKey(slug)).ToHashSet(),
+                Retired = supplies.Retired.Where(slug => !held.ContainsKey(slug)).ToList(),
             };
     }
 

@@ -34,6 +34,9 @@ public sealed class Firm : IFigureInput
     /// <summary>What the firm holds tighter at the gate than the rules do; null where it holds nothing so.</summary>
     public MarginsDocument? Margins { get; set; }
 
+    /// <summary>Steps of setting up that it goes without, by their keys.</summary>
+    public List<string> SkippedSteps { get; set; } = [];
+
     /// <summary>Of whom a code is asked besides the password.</summary>
     public CodesFor CodesFor { get; set; }
 

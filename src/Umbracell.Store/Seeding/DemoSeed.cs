@@ -121,6 +121,8 @@ public static class DemoSeed
             plot.Plant(db, inputs.List, now.AddMinutes(-i), now.AddMinutes(-35));
         }
 
+        // Its jobs are there: nothing is left to set up.
+        (await db.Firms.SingleAsync(cancellation)).SkippedSteps = ["firm", "sheet", "crew", "place", "job", "surface", "verdict"];
         db.PastJobs.AddRange(DemoMaterial.PastJobs());
         db.StockLots.AddRange(DemoMaterial.Stock(DateOnly.FromDateTime(now.UtcDateTime)));
         await db.SaveChangesAsync(cancellation);

@@ -88,6 +88,13 @@ const pascal = (word: string) => word.charAt(0).toUpperCase() + word.slice(1)
         <div class="fields">
           <TypedField
             :typed="typed"
+            field="name"
+            :label="t('firm.name')"
+            :kept="firm.data.value.name"
+            :disabled="!mayEdit"
+          />
+          <TypedField
+            :typed="typed"
             field="currency"
             :label="t('firm.currency')"
             :kept="firm.data.value.currency"

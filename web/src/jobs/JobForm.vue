@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useWriting } from '@/i18n/writing'
 import { useQueryClient } from '@tanstack/vue-query'
-import { computed, nextTick, onMounted, useTemplateRef } from 'vue'
+import { computed, nextTick, onMounted, useTemplateRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, ask, type Schemas } from '../shared/api/client'
 import { once } from '../shared/api/once'
@@ -22,6 +22,8 @@ const props = defineProps<{
   job?: Schemas['JobAnswer']
   /** The field the person came for. */
   first?: string
+  /** A place that was added for it just now. */
+  place?: string
 }>()
 const emit = defineEmits<{ cancel: []; done: [id: string] }>()
 const { t } = useI18n()
@@ -116,6 +118,18 @@ const targetSets = computed(() =>
 
 const names = (fields: readonly string[]) => listed(fields.map((field) => t(`jobs.form.${field}`)))
 
+// A place that was added for this job is taken as soon as it is known here, and only once.
+const wanted = computed(() => !props.job && choices.data.value?.places.find((one) => one.id === props.place)?.id)
+watch(
+  wanted,
+  (id) => {
+    if (!id || values.place === id) return
+    values.place = id
+    took.take(id)
+  },
+  { immediate: true },
+)
+
 const placeField = useTemplateRef('placeField')
 onMounted(() => props.first === 'place' && placeField.value?.focus())
 
@@ -140,6 +154,9 @@ function cancel() {
         :options="places"
         @update:model-value="took.take"
       >
+        <RouterLink v-if="!job" class="act" :to="{ name: 'places', query: { back: 'job' } }">
+          {{ t('jobs.form.addPlace') }}
+        </RouterLink>
         <span class="small quiet" role="status">
           <template v-if="took.taken.value">
             {{

@@ -3,7 +3,8 @@ import { useWriting } from '@/i18n/writing'
 import { useQueryClient } from '@tanstack/vue-query'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { useRouter } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
+import { laterWords } from '@/i18n'
 import type { Schemas } from '../shared/api/client'
 import { uploadOnce } from '../shared/api/once'
 import { useProblems } from '../shared/figures/problems'
@@ -20,6 +21,7 @@ import JobNotice from './JobNotice.vue'
 import { useJobFinding } from './finding'
 import { useJobLife } from './jobLife'
 
+const FirstSteps = defineAsyncComponent(() => laterWords().then(() => import('./FirstSteps.vue')))
 const JobForm = defineAsyncComponent(() => import('./JobForm.vue'))
 const DeletedJobs = defineAsyncComponent(() => import('./DeletedJobs.vue'))
 const { t } = useI18n()
@@ -33,12 +35,18 @@ const nothing = computed(() => {
   return finding.wanted.shelf === 'archived' ? t('jobs.life.noneArchived') : t('jobs.life.noneInWork')
 })
 useHelpOn(() => 'jobs')
-const making = ref(false)
+const route = useRoute()
+// Back from the places with one to take, or without.
+const making = ref(route.query.new !== undefined)
+const placed = typeof route.query.place === 'string' ? route.query.place : undefined
+const mayHaveSteps = computed(() => session.may('price') && (jobs.data.value?.length ?? 0) <= FEW && !making.value)
 const keys = ref(false)
 const router = useRouter()
 const open = (job: string) => router.push({ name: 'survey', params: { job } })
 
 const MOST_MEGABYTES = 250
+// A firm with more jobs than these has found its way.
+const FEW = 3
 const queries = useQueryClient()
 const { general } = useProblems()
 const fault = ref('')
@@ -75,7 +83,8 @@ async function bringIn([file]: File[]) {
       </div>
     </div>
     <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
-    <JobForm v-if="making" @cancel="making = false" @done="open" />
+    <FirstSteps v-if="mayHaveSteps" @new-job="making = true" />
+    <JobForm v-if="making" :place="placed" @cancel="making = false" @done="open" />
     <JobNotice :life="life" />
     <ProblemNote v-if="jobs.error.value" :problem="jobs.error.value" @retry="jobs.refetch()" />
     <ElSkeleton v-else-if="jobs.isPending.value" :rows="4" animated />

@@ -13,7 +13,7 @@ import FormField from '@/shared/ui/FormField.vue'
 
 /** A place of the firm's own, typed in either unit system. */
 const props = defineProps<{ place?: Schemas['PlaceAnswer'] }>()
-const emit = defineEmits<{ done: []; cancel: [] }>()
+const emit = defineEmits<{ done: [made?: string]; cancel: [] }>()
 const { t } = useI18n()
 const reader = useReader()
 const choices = useChoices()
@@ -47,11 +47,14 @@ const before = computed(() => ({
   longitude: degrees(props.place?.longitude),
   timeZone: props.place?.timeZone ?? '',
 }))
-const create = useTypedForm('placeForm.new', before, (fields) =>
-  once('place', fields, (id) =>
+let made: string | undefined
+const create = useTypedForm('placeForm.new', before, async (fields) => {
+  const place = await once('place', fields, (id) =>
     ask(api.POST('/api/places', { body: { id, version: null, units: reader.units, fields } })),
-  ),
-)
+  )
+  made = place.id
+  return place
+})
 const standing = props.place
   ? useRecordForm({ kind: 'place', id: props.place.id }, Object.keys(before.value), before)
   : null
@@ -60,7 +63,7 @@ const { values, faults, notice, busy } = form
 
 async function save() {
   const outcome = standing ? await standing.submitChanged() : (await create.submit(lines)) ? 'taken' : 'refused'
-  if (outcome === 'taken' || outcome === 'waits') return emit('done')
+  if (outcome === 'taken' || outcome === 'waits') return emit('done', made)
   await nextTick()
   document.querySelector<HTMLElement>('.place-form [aria-invalid="true"]')?.focus()
 }

@@ -3,6 +3,7 @@ import { useWriting } from '@/i18n/writing'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
+import { useRoute, useRouter } from 'vue-router'
 import FirmNav from '@/firm/FirmNav.vue'
 import { api, ask, upload, type Schemas } from '@/shared/api/client'
 import { useProblems } from '@/shared/figures/problems'
@@ -26,7 +27,12 @@ const queries = useQueryClient()
 const { general } = useProblems()
 const places = useQuery({ queryKey: ['places'], queryFn: () => ask(api.GET('/api/places')) })
 const mayEdit = computed(() => session.may('edit'))
-const open = ref<string | null>(null)
+const route = useRoute()
+const router = useRouter()
+// Somebody came from a new job, whose form is kept meanwhile.
+const forJob = computed(() => route.query.back === 'job')
+const open = ref<string | null>(forJob.value ? 'new' : null)
+const backWith = (place?: string) => router.push({ name: 'jobs', query: { new: '', ...(place && { place }) } })
 const read = ref<Schemas['ReadPlace'] | null>(null)
 const reading = ref(false)
 const fault = ref('')
@@ -55,9 +61,10 @@ async function readFile([file]: File[]) {
   }
 }
 
-function done() {
+function done(made?: string) {
   open.value = null
   refresh()
+  if (made && forJob.value) void backWith(made)
 }
 
 const shown = computed(() => (places.data.value ?? []).filter((place) => !off.gone(place.id)))
@@ -70,6 +77,9 @@ const print = (place: Place, figure: string) => reader.print(place.figures[figur
     <FirmNav />
     <h1>{{ t('places.title') }}</h1>
     <p class="quiet lead">{{ t('places.lead') }}</p>
+    <p v-if="forJob" class="told">
+      <RouterLink class="act" :to="{ name: 'jobs', query: { new: '' } }">{{ t('places.back') }}</RouterLink>
+    </p>
     <div v-if="mayEdit" class="acts">
       <FileButton accept=".epw" main :disabled="reading" @files="readFile">
         {{ reading ? t('places.reading') : t('places.read') }}
@@ -87,6 +97,7 @@ const print = (place: Place, figure: string) => reader.print(place.figures[figur
           filled: read.filled,
         })
       }}
+      <ElButton v-if="forJob" @click="backWith(read.place.id)">{{ t('places.useForJob') }}</ElButton>
     </p>
     <PlaceForm v-if="open === 'new'" @done="done" @cancel="open = null" />
     <TakenOff :off="off" />
@@ -107,7 +118,7 @@ const print = (place: Place, figure: string) => reader.print(place.figures[figur
           </ElButton>
         </template>
       </header>
-      <PlaceForm v-if="open === place.id" :place="place" @done="done" @cancel="open = null" />
+      <PlaceForm v-if="open === place.id" :place="place" @done="done()" @cancel="open = null" />
       <template v-else>
         <p class="design">
           {{ t('places.winter') }} <b>{{ print(place, 'heating') }}</b> · {{ t('places.summer') }}

@@ -32,7 +32,10 @@ keeps('firm', {
     const firm = answer as Firm
     queries.setQueryData(['firm'], firm)
     const { person } = useSession()
-    if (person) person.currency = firm.currency
+    if (person) {
+      person.currency = firm.currency
+      person.firm = firm.name
+    }
     useReader().currency = firm.currency
     // Rates and practice bear on every choice and every price, and are among what the core beside the page is given.
     const bearOn = ['surface', 'job', 'supplies']

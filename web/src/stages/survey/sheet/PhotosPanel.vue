@@ -12,6 +12,7 @@ import FileButton from '@/shared/ui/FileButton.vue'
 import { useSession } from '@/shared/state/session'
 import TakenOff from '@/shared/ui/TakenOff.vue'
 import TypeOnce from '@/shared/typing/TypeOnce.vue'
+import { photoToSend } from './phonePhoto'
 
 /** Photos of the surface. Where they were taken is removed before they are kept. */
 const props = defineProps<{ job: string; surface: string; locked: boolean }>()
@@ -37,7 +38,8 @@ async function add(files: File[]) {
         caption: file.name.replace(/\.\w+$/, ''),
         at: new Date(nowMs()).toISOString(),
       })
-      await edits.did('photos', uploadOnce<Photo[]>(`/api/jobs/${props.job}/photos?${query}`, file, MOST_MEGABYTES))
+      const photo = await photoToSend(file)
+      await edits.did('photos', uploadOnce<Photo[]>(`/api/jobs/${props.job}/photos?${query}`, photo, MOST_MEGABYTES))
     } catch (cause) {
       faults.value.push(`${file.name}: ${general(cause)}`)
     }
@@ -93,7 +95,7 @@ const mine = computed(
     <FileButton
       v-if="session.may('record')"
       class="no-print"
-      accept="image/jpeg,image/png"
+      accept="image/*"
       multiple
       :disabled="sending > 0"
       @files="add"
