@@ -24,6 +24,7 @@ public sealed partial class UmbracellDb
             firm.Property(f => f.Rates).AsJson();
             firm.Property(f => f.Practice).AsJson(DocumentUpgrades.NameSchools);
             firm.Property(f => f.Margins).AsJson();
+            firm.Property(f => f.Materials).AsJson();
             firm.HasQueryFilter(f => f.Id == CurrentFirm);
         });
         modelBuilder.Entity<Person>(person =>

@@ -35,7 +35,12 @@ public sealed class FirstStepsTests(Product product)
         (await DoneAsync(client)).ShouldBe(["firm", "crew", "place", "job"]);
         var wall = await PostAsync(client, $"/api/jobs/{job.Text("id")}/surfaces", ("name", "Wall"), ("kind", "studWall"));
         (await DoneAsync(client)).ShouldBe(["firm", "crew", "place", "job"]);
-        await PatchAsync(client, $"/api/surfaces/{wall.Text("id")}", ("size", "20' x 9'"));
+        var (status, sized) = await client.SendJsonAsync(
+            HttpMethod.Patch,
+            $"/api/surfaces/{wall.Text("id")}",
+            Asking.Typed(wall["version"]!.GetValue<uint>(), "us", ("size", "20' x 9'"))
+        );
+        status.ShouldBe(200, sized.ToJsonString());
         (await DoneAsync(client)).ShouldBe(["firm", "crew", "place", "job", "surface"]);
 
         // What is left is skipped, and taken up again.

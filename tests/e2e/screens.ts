@@ -7,6 +7,7 @@ export const screens = (roof: string) => ({
     ['/sheets', 'Fernhollow'],
     ['/sheets/marl-cc-20', 'Jobs that use it'],
     ['/sheets/new?from=marl-cc-20', 'Save this sheet'],
+    ['/materials', 'Boards and coats'],
     ['/stock', 'Drums in the store'],
     ['/places', 'Monthly means'],
     ['/target-sets', 'The greatest U allowed'],

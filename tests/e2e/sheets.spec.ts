@@ -106,3 +106,25 @@ test('a sheet goes out as a file, comes in again, and a file that is none is ref
   await expect(page.getByRole('link', { name: 'Slate RF-30' })).toBeVisible()
   await expect(page.getByRole('link', { name: 'Bedstraw RF' })).toHaveCount(0)
 })
+
+test('a figure of a material of ones own stands in its field with its vapour class, and goes back to the usual one', async ({
+  page,
+}) => {
+  await signIn(page)
+  await useUnits(page, 'us')
+  await page.goto('/materials')
+  const line = page.getByRole('row').filter({ hasText: 'vapour-retarder paint' })
+  await expect(line).toContainText('class II')
+  const field = page.getByLabel('vapour-retarder paint, Vapour permeability')
+  await field.fill('plenty')
+  await field.press('Enter')
+  await expect(page.getByText('“plenty” is not a number')).toBeVisible()
+  await field.fill('0.0003')
+  await field.press('Enter')
+  await expect(line).toContainText('class I:')
+  await page.reload()
+  await expect(field).toHaveValue('0.0003 perm·in')
+  await page.getByRole('button', { name: 'Use the usual figures vapour-retarder paint' }).click()
+  await expect(line).toContainText('class II')
+  await expect(field).toHaveValue('')
+})

@@ -38,6 +38,7 @@ export const router = createRouter({
       component: () => import('./sheets/SheetFormView.vue'),
       props: true,
     },
+    { path: '/materials', name: 'materials', component: () => import('./materials/MaterialsView.vue') },
     { path: '/target-sets', name: 'targets', component: () => import('./targets/TargetSetsView.vue') },
     {
       path: '/jobs/:job',

@@ -95,14 +95,16 @@ internal static class Units
     public static readonly Unit SiR = new("m²K/W", 1, 0, [Dimension.Resistance], "m2k/w", "m²k/w");
     public static readonly Unit UsU = new("U", 1 / ThermalResistance.SiPerUsR, 0, [Dimension.Transmittance]);
     public static readonly Unit SiU = new("W/m²K", 1, 0, [Dimension.Transmittance]);
-    public static readonly Unit SiK = new("W/mK", 1, 0, [Dimension.Conductivity]);
+    public static readonly Unit SiK = new("W/mK", 1, 0, [Dimension.Conductivity], "w/mk", "w/m·k", "w/(m·k)");
 
     // One Btu·in/(h·ft²·°F): an inch of it has R 1/k, so the factor is the inch over the R unit.
     public static readonly Unit UsK = new(
         "Btu·in/h·ft²·°F",
         Length.MetresPerInch / ThermalResistance.SiPerUsR,
         0,
-        [Dimension.Conductivity]
+        [Dimension.Conductivity],
+        "btu·in/h·ft²·°f",
+        "btu in/h ft2 f"
     );
     public static readonly Unit Pascal = new("Pa", 1, 0, [Dimension.VapourPressure], "pa");
 
@@ -347,6 +349,8 @@ internal static class Units
             SquareMetrePerHour,
             KilogramPerCubicMetre,
             PoundPerCubicFoot,
+            SiK,
+            UsK,
             PermInch,
             NanogramMetre,
             Hour,

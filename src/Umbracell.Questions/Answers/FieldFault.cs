@@ -194,11 +194,7 @@ public sealed record FieldDoubt(string Field, string Code, FigureAnswer? ReadAs,
             ? new(
                 field,
                 char.ToLowerInvariant(doubt.Kind.ToString()[0]) + doubt.Kind.ToString()[1..],
-                new FigureAnswer(
-                    figure.Amount,
-                    QuantityPrinter.PrintAsTyped(figure, UnitSystem.Us),
-                    QuantityPrinter.PrintAsTyped(figure, UnitSystem.Metric)
-                ),
+                FigureAnswer.AsTyped(figure),
                 doubt.Other
             )
             : null;

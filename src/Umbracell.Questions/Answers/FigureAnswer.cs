@@ -17,6 +17,10 @@ public sealed record FigureAnswer(double Amount, string Us, string Metric)
     public static FigureAnswer Exact(Figure figure) =>
         new(figure.Amount, QuantityPrinter.PrintExact(figure, UnitSystem.Us), QuantityPrinter.PrintExact(figure, UnitSystem.Metric));
 
+    /// <summary>A figure with the digits somebody would type: none rounded away that was given, none added.</summary>
+    public static FigureAnswer AsTyped(Figure figure) =>
+        new(figure.Amount, QuantityPrinter.PrintAsTyped(figure, UnitSystem.Us), QuantityPrinter.PrintAsTyped(figure, UnitSystem.Metric));
+
     /// <summary>The thickness of a layer, as it is bought.</summary>
     public static FigureAnswer OfLayer(double millimetres)
     {

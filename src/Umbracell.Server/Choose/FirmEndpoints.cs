@@ -10,6 +10,7 @@ using Umbracell.Questions;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Access;
 using Umbracell.Server.FirstRun;
+using Umbracell.Server.Materials;
 using Umbracell.Server.Sheets;
 using Umbracell.Server.Surfaces;
 using Umbracell.Server.Typing;
@@ -38,6 +39,12 @@ public sealed record FirmAnswer(
     IReadOnlyList<MarginAnswer> Margins
 )
 {
+    /// <summary>Figures of materials that it holds in place of the usual ones, by field.</summary>
+    public required IReadOnlyDictionary<string, FigureAnswer> MaterialFigures { get; init; }
+
+    /// <summary>Where those come from, by field.</summary>
+    public required IReadOnlyDictionary<string, string> MaterialSources { get; init; }
+
     /// <summary>Version to name when changing it.</summary>
     public uint Version { get; init; }
 }
@@ -176,6 +183,7 @@ internal static class FirmEndpoints
         fields.YesNo("profitIsMarkup", yes => rates = rates with { ProfitIsMarkup = yes == true });
         JobChoosing.Schools(fields, firm.Practice, practice => firm.Practice = practice);
         FirmMargins.Take(fields, firm);
+        FirmMaterials.Take(fields, firm);
         FirstSteps.Take(fields, firm);
         fields.ThrowIfFaulty([
             "name",
@@ -186,6 +194,7 @@ internal static class FirmEndpoints
             .. MaterialsOf(supplies).Select(id => "material:" + id),
             .. Enum.GetNames<PracticeQuestion>().Select(q => "practice" + q),
             .. FirmMargins.Fields,
+            .. FirmMaterials.Fields,
             .. FirstSteps.Fields,
         ]);
 
@@ -246,6 +255,8 @@ internal static class FirmEndpoints
             FirmMargins.Of(firm)
         )
         {
+            MaterialFigures = FirmMaterials.OwnFigures(firm),
+            MaterialSources = FirmMaterials.OwnSources(firm),
             Version = firm.Version,
         };
     }

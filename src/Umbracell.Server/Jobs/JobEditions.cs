@@ -146,5 +146,5 @@ internal static class JobEditions
     }
 
     private static FigureAnswer? Figure(SheetDocument sheet, SheetEntry line) =>
-        sheet.FigureOf(line) is { } figure ? SheetAnswers.AsPrinted(figure) : null;
+        sheet.FigureOf(line) is { } figure ? FigureAnswer.AsTyped(figure) : null;
 }

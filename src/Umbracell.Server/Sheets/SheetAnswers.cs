@@ -185,7 +185,7 @@ internal static class SheetAnswers
             {
                 Path = line.Path,
                 Part = line.Part,
-                Figure = sheet.FigureOf(line) is { } figure ? AsPrinted(figure) : null,
+                Figure = sheet.FigureOf(line) is { } figure ? FigureAnswer.AsTyped(figure) : null,
                 Text = sheet.TextOf(line),
                 Dimension = line.Unit?.Dimension,
                 MayBeBlank = line.MayBeBlank,
@@ -200,11 +200,11 @@ internal static class SheetAnswers
                 curve.Part,
                 curve.X.Path,
                 curve.Y.Path,
-                [.. sheet.PointsOf(curve).Select(point => new SheetPointAnswer(AsPrinted(point.X), AsPrinted(point.Y)))]
+                [
+                    .. sheet
+                        .PointsOf(curve)
+                        .Select(point => new SheetPointAnswer(FigureAnswer.AsTyped(point.X), FigureAnswer.AsTyped(point.Y))),
+                ]
             )),
         ];
-
-    /// <summary>A figure as the sheet prints it: no digit rounded away that it gives, none added.</summary>
-    public static FigureAnswer AsPrinted(Figure figure) =>
-        new(figure.Amount, QuantityPrinter.PrintAsTyped(figure, UnitSystem.Us), QuantityPrinter.PrintAsTyped(figure, UnitSystem.Metric));
 }

@@ -97,7 +97,7 @@ internal sealed class SheetBook(UmbracellDb db, SheetLibrary library, SheetEditi
             Origin = row.Origin,
             Retired = row.RetiredAt is not null,
             Editions = count,
-            GreatestLift = SheetAnswers.AsPrinted(sheet.GreatestLift.ToThickness()),
+            GreatestLift = FigureAnswer.AsTyped(sheet.GreatestLift.ToThickness()),
             Yield = FigureAnswer.Of(sheet.SheetYield.ToFigure()),
             Version = row.Version,
         };

@@ -6,6 +6,7 @@ using Umbracell.Core.Materials;
 using Umbracell.Documents;
 using Umbracell.Formats.DataFiles;
 using Umbracell.Questions;
+using Umbracell.Server.Materials;
 using Umbracell.Store;
 using Umbracell.Store.Model;
 
@@ -76,7 +77,7 @@ internal sealed class SheetLibrary(UmbracellDb db, IMemoryCache cache, SolvedMem
         {
             var firm = await db.Firms.AsNoTracking().SingleAsync();
             var shelf = await ShelfAsync();
-            _supplies = new(shelf.Standing, ShippedData.Materials, ShippedData.Batts, firm.Rates)
+            _supplies = new(shelf.Standing, FirmMaterials.MaterialsOf(firm), FirmMaterials.BattsOf(firm), firm.Rates)
             {
                 Schools = firm.Practice?.Schools ?? new Dictionary<PracticeQuestion, School>(),
                 Margins = (firm.Margins ?? MarginsDocument.None).Tighter,

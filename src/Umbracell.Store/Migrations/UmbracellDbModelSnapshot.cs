@@ -634,6 +634,10 @@ namespace Umbracell.Store.Migrations
                         .HasColumnType("jsonb")
                         .HasColumnName("margins");
 
+                    b.Property<string>("Materials")
+                        .HasColumnType("jsonb")
+                        .HasColumnName("materials");
+
                     b.Property<string>("Name")
                         .IsRequired()
                         .HasMaxLength(200)

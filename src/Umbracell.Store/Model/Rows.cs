@@ -34,6 +34,9 @@ public sealed class Firm : IFigureInput
     /// <summary>What the firm holds tighter at the gate than the rules do; null where it holds nothing so.</summary>
     public MarginsDocument? Margins { get; set; }
 
+    /// <summary>What it holds of materials in place of the usual figures; null where nothing.</summary>
+    public MaterialsDocument? Materials { get; set; }
+
     /// <summary>Steps of setting up that it goes without, by their keys.</summary>
     public List<string> SkippedSteps { get; set; } = [];
 
@@ -44,7 +47,8 @@ public sealed class Firm : IFigureInput
     public uint Version { get; set; }
 
     // Rates are counted by the row itself.
-    IEnumerable<Guid> IFigureInput.FiguresOf(Func<string, bool> changes) => changes(nameof(Margins)) ? [Id] : [];
+    IEnumerable<Guid> IFigureInput.FiguresOf(Func<string, bool> changes) =>
+        changes(nameof(Margins)) || changes(nameof(Materials)) ? [Id] : [];
 }
 
 /// <summary>What a person may do.</summary>

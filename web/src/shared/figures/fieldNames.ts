@@ -1,4 +1,5 @@
 import { useI18n } from 'vue-i18n'
+import { useWriting } from '@/i18n/writing'
 
 const BOOKS = [
   (name: string) => `unsent.field.${name.replace(/^edition:.*/, 'edition')}`,
@@ -17,8 +18,11 @@ const BOOKS = [
 /** What a field is called on the pages it is typed on. */
 export function useFieldNames() {
   const { t, te } = useI18n()
+  const { listed } = useWriting()
   return (field: string) => {
     const name = field.slice(field.indexOf('.') + 1)
+    const [, material, figure] = /^material-value:([^:]+):(.+)$/.exec(name) ?? []
+    if (material) return listed([t(`material.${material}`), t(`materials.figure.${figure}`)])
     const key = BOOKS.map((keyOf) => keyOf(name)).find((one) => te(one))
     return key ? t(key) : name
   }

@@ -13,6 +13,7 @@ function partOfFirm(firm: Firm, field: string): unknown {
   const rate = rates && [rates.sets, rates.materials, rates.work].flat().find((one) => one.field === field)
   if (rate) return rate.figure ?? null
   if (field === 'profitIsMarkup') return rates?.profitIsMarkup
+  if (field.startsWith('material-value:')) return firm.materialFigures[field] ?? firm.materialSources[field] ?? null
   const margin = margins.find((one) => one.field === field)
   if (margin) return margin.held ?? null
   const question = Object.keys(practice).find((one) => `practice${one}`.toLowerCase() === field.toLowerCase())
@@ -38,7 +39,7 @@ keeps('firm', {
     }
     useReader().currency = firm.currency
     // Rates and practice bear on every choice and every price, and are among what the core beside the page is given.
-    const bearOn = ['surface', 'job', 'supplies']
+    const bearOn = ['surface', 'job', 'supplies', 'materials', 'firstSteps']
     void queries.invalidateQueries({ predicate: ({ queryKey: [kind] }) => bearOn.includes(kind as string) })
   },
 })

@@ -1,0 +1,179 @@
+using Umbracell.Core.Materials;
+using Umbracell.Core.Quantities;
+using Umbracell.Documents;
+using Umbracell.Formats.DataFiles;
+using Umbracell.Questions.Answers;
+using Umbracell.Server.Typing;
+using Umbracell.Store.Model;
+
+namespace Umbracell.Server.Materials;
+
+/// <summary>A figure of a material that a firm may hold its own of.</summary>
+/// <param name="Name">Its name.</param>
+/// <param name="Range">What it may be, in SI.</param>
+/// <param name="OfMaterial">Reads it off a material; null where materials have none.</param>
+/// <param name="OfBatt">Reads it off a batt; null where batts have none.</param>
+internal sealed record MaterialFigure(
+    string Name,
+    FigureRange Range,
+    Func<Material, double?>? OfMaterial,
+    Func<Batt, double>? OfBatt = null
+);
+
+/// <summary>The firm's own figures of materials and batts, as they are typed, kept and reckoned with. What a firm does not say is the
+/// usual value that ships.</summary>
+internal static class FirmMaterials
+{
+    private const string Prefix = "material-value:",
+        Source = "source",
+        Fibre = "fibre-batt";
+    private const int LongestSource = 200;
+
+    /// <summary>The figures there are.</summary>
+    public static IReadOnlyList<MaterialFigure> Figures { get; } =
+    [
+        new("conductivity", new(0.005, 400, Dimension.Conductivity), m => m.Conductivity.WattsPerMetreKelvin),
+        new(
+            "permeability",
+            new(
+                Permeability.FromPermInches(0.000_01).KilogramsPerPascalSecondMetre,
+                Permeability.FromPermInches(500).KilogramsPerPascalSecondMetre,
+                Dimension.Permeability
+            ),
+            m => m.Permeability.KilogramsPerPascalSecondMetre
+        ),
+        new("density", new(1, 12_000, Dimension.Density), m => m.Density?.KilogramsPerCubicMetre, b => b.Density.KilogramsPerCubicMetre),
+        new("emittance", new(0.02, 1, Dimension.Number), m => m.Emittance),
+        new("thickness", new(0.01, 0.6, Dimension.Thickness), null, b => b.Nominal.Metres),
+    ];
+
+    /// <summary>Everything that has figures, by id.</summary>
+    public static IEnumerable<string> Ids => ShippedData.Materials.Keys.Concat(ShippedData.Batts.Select(batt => batt.Id));
+
+    /// <summary>Every field of every material.</summary>
+    public static IEnumerable<string> Fields =>
+        Ids.SelectMany(id => FiguresOf(id).Select(figure => FieldOf(id, figure.Name)).Append(FieldOf(id, Source)));
+
+    public static string FieldOf(string id, string name) => $"{Prefix}{id}:{name}";
+
+    public static string SourceFieldOf(string id) => FieldOf(id, Source);
+
+    /// <summary>The figures a material or a batt has.</summary>
+    public static IEnumerable<MaterialFigure> FiguresOf(string id) =>
+        Figures.Where(figure => ShippedData.Materials.ContainsKey(id) ? figure.OfMaterial is not null : figure.OfBatt is not null);
+
+    /// <summary>Takes what was typed; blank goes back to the usual value.</summary>
+    public static void Take(TypedFields fields, Firm firm)
+    {
+        var kept = (firm.Materials ?? MaterialsDocument.None).Own;
+        var own = new Dictionary<string, MaterialValues>(kept);
+        foreach (var id in Ids)
+        {
+            foreach (var figure in FiguresOf(id))
+            {
+                fields.QuantityOrBlank(FieldOf(id, figure.Name), figure.Range, si => Set(own, id, With(own, id, figure.Name, si)));
+            }
+
+            fields.Text(SourceFieldOf(id), LongestSource, required: false, text => Set(own, id, Of(own, id) with { Source = text }));
+        }
+
+        // The same again is no change, which would make every figure of the firm anew.
+        if (!Same(own, kept))
+        {
+            firm.Materials = own.Count == 0 ? null : new(own);
+        }
+    }
+
+    /// <summary>The materials as the firm has them.</summary>
+    public static IReadOnlyDictionary<string, Material> MaterialsOf(Firm firm) =>
+        firm.Materials is { } held
+            ? ShippedData.Materials.ToDictionary(m => m.Key, m => held.Own.TryGetValue(m.Key, out var own) ? Held(m.Value, own) : m.Value)
+            : ShippedData.Materials;
+
+    /// <summary>The batts as the firm has them.</summary>
+    public static IReadOnlyList<Batt> BattsOf(Firm firm)
+    {
+        if (firm.Materials is not { } held)
+        {
+            return ShippedData.Batts;
+        }
+
+        var fibre = MaterialsOf(firm)[Fibre];
+        return
+        [
+            .. ShippedData
+                .Batts.Select(batt => (held.Own.TryGetValue(batt.Id, out var own) ? Held(batt, own) : batt) with { Material = fibre })
+                .OrderBy(batt => batt.Nominal)
+                .ThenBy(batt => batt.Rated.SquareMetreKelvinsPerWatt),
+        ];
+    }
+
+    /// <summary>The figures the firm holds, by field, as they are printed.</summary>
+    public static Dictionary<string, FigureAnswer> OwnFigures(Firm firm) =>
+        (firm.Materials ?? MaterialsDocument.None)
+            .Own.SelectMany(one =>
+                FiguresOf(one.Key)
+                    .Where(figure => one.Value.Figures.ContainsKey(figure.Name))
+                    .Select(figure =>
+                        (FieldOf(one.Key, figure.Name), FigureAnswer.AsTyped(new(one.Value.Figures[figure.Name], figure.Range.Dimension)))
+                    )
+            )
+            .ToDictionary();
+
+    /// <summary>Where they come from, by field.</summary>
+    public static Dictionary<string, string> OwnSources(Firm firm) =>
+        (firm.Materials ?? MaterialsDocument.None)
+            .Own.Where(one => one.Value.Source.Length > 0)
+            .ToDictionary(one => SourceFieldOf(one.Key), one => one.Value.Source);
+
+    private static Material Held(Material usual, MaterialValues own) =>
+        usual with
+        {
+            Conductivity = own.Figures.TryGetValue("conductivity", out var k) ? ThermalConductivity.FromSi(k) : usual.Conductivity,
+            Permeability = own.Figures.TryGetValue("permeability", out var p) ? Permeability.FromSi(p) : usual.Permeability,
+            Density = own.Figures.TryGetValue("density", out var d) ? Density.FromKilogramsPerCubicMetre(d) : usual.Density,
+            Emittance = own.Figures.GetValueOrDefault("emittance", usual.Emittance),
+            Source = own.Source.Length > 0 ? own.Source : usual.Source,
+        };
+
+    private static Batt Held(Batt usual, MaterialValues own) =>
+        usual with
+        {
+            Nominal = own.Figures.TryGetValue("thickness", out var t) ? Length.FromMetres(t) : usual.Nominal,
+            Density = own.Figures.TryGetValue("density", out var d) ? Density.FromKilogramsPerCubicMetre(d) : usual.Density,
+        };
+
+    private static MaterialValues Of(Dictionary<string, MaterialValues> own, string id) => own.GetValueOrDefault(id) ?? new();
+
+    private static MaterialValues With(Dictionary<string, MaterialValues> own, string id, string name, double? si)
+    {
+        var figures = new Dictionary<string, double>(Of(own, id).Figures);
+        figures.Remove(name);
+        if (si is { } known)
+        {
+            figures[name] = known;
+        }
+
+        return Of(own, id) with
+        {
+            Figures = figures,
+        };
+    }
+
+    private static void Set(Dictionary<string, MaterialValues> own, string id, MaterialValues values)
+    {
+        own.Remove(id);
+        if (values.Figures.Count > 0 || values.Source.Length > 0)
+        {
+            own[id] = values;
+        }
+    }
+
+    private static bool Same(Dictionary<string, MaterialValues> own, IReadOnlyDictionary<string, MaterialValues> kept) =>
+        own.Count == kept.Count
+        && own.All(one =>
+            kept.TryGetValue(one.Key, out var other)
+            && one.Value.Source == other.Source
+            && one.Value.Figures.OrderBy(f => f.Key).SequenceEqual(other.Figures.OrderBy(f => f.Key))
+        );
+}
