@@ -36,10 +36,6 @@ await shoot('board', `/jobs/${ferry.job}`, 'Slip hall walls')
 await shoot('survey', `/jobs/${ferry.job}/survey`, 'Treated')
 const orchid = await find('orchid')
 await shoot('survey-surface', at(orchid, 'survey/surface', 'Potting house floor'), 'Vapour drive and faces')
-await shoot('survey-baseline', `/jobs/${ferry.job}/survey/baseline`, 'Leakage area', async () => {
-  await page.getByRole('heading', { name: 'Thermal picture' }).scrollIntoViewIfNeeded()
-  await page.mouse.wheel(0, 420)
-})
 await shoot('choose', at(ferry, 'choose', 'Teaching wing walls'), 'What would change the choice')
 await shoot('choose-compare', at(ferry, 'choose', 'Slip hall walls'), 'What would change the choice', async () => {
   for (const lane of [0, 1]) await page.locator('article').nth(lane).getByRole('button', { name: 'Compare' }).click()
@@ -58,6 +54,7 @@ await page.request.patch(`${base}/api/jobs/${ferry.job}`, {
 })
 await shoot('price', `/jobs/${ferry.job}/price`, 'Save this quote', async () => page.mouse.wheel(0, 120))
 await shoot('past-jobs', '/past-jobs', 'Plover')
+await shoot('product-sheet', '/sheets/marl-cc-20', 'Jobs that use it', async () => page.mouse.wheel(0, 150))
 await page.request.patch(`${base}/api/jobs/${ferry.job}`, {
   data: { version: null, units: 'us', fields: { workDate: '' } },
 })

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, nextTick, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
+import { useRoute } from 'vue-router'
 import type { Figure, Schemas } from '@/shared/api/client'
 import { useFirm } from '@/shared/state/job'
 import { useSchools } from '@/shared/figures/schools'
@@ -21,6 +22,20 @@ const mayEdit = computed(() => session.may('price'))
 const rates = computed(() => firm.data.value?.rates ?? null)
 
 const typed = useTyped({ kind: 'firm', id: 'own' })
+
+// Whoever was led to one part of the page begins there.
+const route = useRoute()
+let isLed = route.hash !== ''
+watch(
+  rates,
+  async (known) => {
+    if (!known || !isLed) return
+    isLed = false
+    await nextTick()
+    document.getElementById(route.hash.slice(1))?.scrollIntoView()
+  },
+  { immediate: true },
+)
 // A pace of 1,100.000 reads as 1,100.
 const plain = (figure: Figure | null) =>
   reader
@@ -53,6 +68,26 @@ const pascal = (word: string) => word.charAt(0).toUpperCase() + word.slice(1)
       <p class="quiet">{{ t('firm.lead', { firm: firm.data.value.name }) }} {{ t('firm.kept') }}</p>
       <p class="fault" role="alert">{{ typed.notice.value }}</p>
       <section>
+        <h2>{{ t('firm.papers') }}</h2>
+        <div class="fields">
+          <TypedField
+            :typed="typed"
+            field="name"
+            :label="t('firm.name')"
+            :kept="firm.data.value.name"
+            :disabled="!mayEdit"
+          />
+          <TypedField
+            :typed="typed"
+            field="currency"
+            :label="t('firm.currency')"
+            :kept="firm.data.value.currency"
+            :hint="t('firm.currencyHint')"
+            :disabled="!mayEdit"
+          />
+        </div>
+      </section>
+      <section>
         <h2>{{ t('firm.practice') }}</h2>
         <div class="fields">
           <TypedField
@@ -83,26 +118,6 @@ const pascal = (word: string) => word.charAt(0).toUpperCase() + word.slice(1)
           />
         </div>
       </section>
-      <section>
-        <h2>{{ t('firm.papers') }}</h2>
-        <div class="fields">
-          <TypedField
-            :typed="typed"
-            field="name"
-            :label="t('firm.name')"
-            :kept="firm.data.value.name"
-            :disabled="!mayEdit"
-          />
-          <TypedField
-            :typed="typed"
-            field="currency"
-            :label="t('firm.currency')"
-            :kept="firm.data.value.currency"
-            :hint="t('firm.currencyHint')"
-            :disabled="!mayEdit"
-          />
-        </div>
-      </section>
       <template v-if="rates">
         <section>
           <h2>{{ t('firm.sets') }}</h2>
@@ -118,7 +133,7 @@ const pascal = (word: string) => word.charAt(0).toUpperCase() + word.slice(1)
             />
           </div>
         </section>
-        <section>
+        <section id="crew">
           <h2>{{ t('firm.work') }}</h2>
           <div class="fields">
             <TypedField

@@ -31,7 +31,7 @@ function open(step: FirstStep) {
   const pages = {
     firm: { name: 'firm' },
     sheet: { name: 'sheets' },
-    crew: { name: 'firm' },
+    crew: { name: 'firm', hash: '#crew' },
     place: { name: 'places' },
     surface: { name: 'survey', params },
     verdict: { name: 'section', params },
