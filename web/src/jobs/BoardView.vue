@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
+import { laterWords } from '@/i18n'
 import { useHelpOn } from '../shared/state/help'
 import { useBoard, useChoices } from '../shared/state/job'
 import { useReader } from '../shared/state/reader'
 import { useSession } from '../shared/state/session'
 import BehindNote from '../shared/ui/BehindNote.vue'
-import EditionsNote from '../shared/ui/EditionsNote.vue'
 import VerdictMark from '../shared/ui/VerdictMark.vue'
 import BoardMatrix from './BoardMatrix.vue'
 import JobDoubts from './JobDoubts.vue'
@@ -17,6 +17,8 @@ import { useNarrow } from '../shared/state/narrow'
 /** Every surface at every stage: one mark and the one figure that matters there. */
 const JobForm = defineAsyncComponent(() => import('./JobForm.vue'))
 const BoardList = defineAsyncComponent(() => import('./BoardList.vue'))
+// Its words come with those of later pages.
+const EditionsNote = defineAsyncComponent(() => laterWords().then(() => import('../shared/ui/EditionsNote.vue')))
 const PlaceZoneNote = defineAsyncComponent(() => import('@/places/PlaceZoneNote.vue'))
 const props = defineProps<{ job: string }>()
 const { t } = useI18n()

@@ -3,7 +3,6 @@ import { computed, defineAsyncComponent } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useBoard } from '../state/job'
 import BehindNote from './BehindNote.vue'
-import EditionsNote from './EditionsNote.vue'
 import { stages, type StageKey } from '../state/stages'
 import SurfaceList from './SurfaceList.vue'
 import { useHelpOn } from '../state/help'
@@ -15,6 +14,7 @@ import { useNarrow } from '../state/narrow'
  */
 const props = defineProps<{ job: string; surface: string; stage: StageKey; wide?: boolean; route?: string }>()
 // On a phone the stages and the surfaces are a sheet from below, opened from the foot of the page.
+const EditionsNote = defineAsyncComponent(() => import('./EditionsNote.vue'))
 const PhoneFoot = defineAsyncComponent(() => import('./PhoneFoot.vue'))
 const isNarrow = useNarrow()
 useHelpOn(() => props.stage)

@@ -257,8 +257,8 @@ onKeyStroke(['[', ']'], (event) => {
         </p>
         <InchTable v-if="answer?.inches.length" :inches="answer.inches" />
         <MemberField
-          :job="job"
           v-if="answer?.figures.memberPsi || desk.question.value.kind === 'underSlab'"
+          :job="job"
           :question="desk.question.value"
           :thickness-mm="desk.thicknessMm.value"
         />
