@@ -112,6 +112,7 @@ public sealed class SheetTests(Product product)
     [InlineData("density.inPlaceLbFt3", "1.5", "density.inPlaceLbFt3", "includes the skins")]
     [InlineData("yieldBoardFeet", "9000", "yieldBoardFeet", "than a set of 442 kg (974 lb) can fill")]
     [InlineData("greatestHumidityPct", "140 %", "greatestHumidityPct", "out of range")]
+    [InlineData("agedR", null, "agedR", "at most 60 points")]
     [InlineData("name", "", "name", "required")]
     [InlineData("edition", "\0", "edition", "cannot be saved")]
     [InlineData("cell", "half open", "cell", "not known")]
@@ -119,7 +120,7 @@ public sealed class SheetTests(Product product)
     public async Task What_cannot_stand_on_a_sheet_is_said_at_its_line(string field, string? text, string at, string sentence)
     {
         var client = await OwnFirmAsync();
-        text ??= new string('a', 10_000);
+        text ??= field == "agedR" ? string.Join(',', Enumerable.Range(0, 61).Select(n => $"n{n}")) : new string('a', 10_000);
         var edit = Edit("us", From("marl-cc-20"), ("name", "Never kept"), (field, text));
         var (status, answer) = await client.SendJsonAsync(HttpMethod.Post, "/api/sheets", edit);
         status.ShouldBe(400, answer.ToJsonString());
@@ -268,12 +269,14 @@ public sealed class SheetTests(Product product)
     [InlineData("\"yieldBoardFeet\": 4350", "\"yieldBoardFeet\": 43500", "can fill")]
     [InlineData("\"yieldBoardFeet\": 4350,", "", "is missing")]
     [InlineData("\"windLimitMs\": 5", "\"windLimitMs\": \"a gale\"", "must be a number")]
+    [InlineData("\"yieldByDrum\": [", null, "too many entries; at most 60")]
     [InlineData("\"name\": \"Marl CC-20\"", "\"name\": \"Marl\\u0000\"", "")]
     [InlineData("{", "no sheet at all {", "not valid JSON")]
-    public async Task A_file_that_is_no_sheet_is_refused_with_the_line(string was, string now, string sentence)
+    public async Task A_file_that_is_no_sheet_is_refused_with_the_line(string was, string? now, string sentence)
     {
         var client = await OwnFirmAsync();
         var file = ShippedData.ProductSheets["marl-cc-20"];
+        now ??= was + string.Concat(Enumerable.Repeat("""{ "tempC": 1, "factor": 1 },""", 70));
         var at = file.IndexOf(was, StringComparison.Ordinal);
         var (status, body) = await client.UploadAsync(
             "/api/sheets/file",

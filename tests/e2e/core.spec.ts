@@ -12,7 +12,7 @@ test('the section follows the hand from the core in the browser, with no questio
   await useUnits(page, 'us')
   await openSection(page)
   let asked = 0
-  await page.route('**/api/compute/section', (route) => {
+  await page.route('**/api/compute/section*', (route) => {
     asked++
     return route.continue()
   })
@@ -36,7 +36,7 @@ test('where the core cannot be had the server answers, and nothing is said of it
   await useUnits(page, 'us')
   await openSection(page)
   const before = await page.locator('dl.figures').innerText()
-  const asked = page.waitForRequest('**/api/compute/section')
+  const asked = page.waitForRequest('**/api/compute/section*')
   await page.getByRole('slider', { name: /Foam face/ }).press('ArrowRight')
   await asked
   await expect(page.locator('dl.figures')).not.toHaveText(before)

@@ -93,7 +93,11 @@ internal static class JobEditions
     private static async Task<Ok<List<HeldEdition>>> OfJobAsync(Guid id, SurfaceReader reader, UmbracellDb db, SheetLibrary library)
     {
         var job = await reader.FindJobAsync(id);
-        var held = job.HeldEditions ?? [];
+        if (job.HeldEditions is not { } held)
+        {
+            return TypedResults.Ok(new List<HeldEdition>());
+        }
+
         var used = (await reader.SurfacesAsync(id)).SelectMany(ProductsOf).ToHashSet();
         var rows = await db.Sheets.AsNoTracking().Where(s => held.Keys.Contains(s.Slug) && s.RemovedAt == null).ToListAsync();
         List<HeldEdition> answer = [];

@@ -1,4 +1,5 @@
 using Umbracell.Core.Materials;
+using Umbracell.Core.Quantities;
 using Umbracell.Formats.DataFiles;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Typing;
@@ -9,8 +10,6 @@ namespace Umbracell.Server.Sheets;
 /// the sheet came.</summary>
 internal static class SheetFields
 {
-    private const int MostPoints = 60;
-
     /// <summary>Takes what was typed onto a sheet, and says what is wrong with all of it.</summary>
     /// <param name="edit">What was typed.</param>
     /// <param name="sheet">The sheet it was begun from; takes what reads.</param>
@@ -75,9 +74,9 @@ internal static class SheetFields
         var places = fields.Has(curve.Path)
             ? fields.Raw(curve.Path).Split(',', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)
             : [.. Enumerable.Range(0, stood.Count).Select(i => $"{i}")];
-        if (places.Length > MostPoints)
+        if (places.Length > curve.MostPoints)
         {
-            fields.Fault(FieldFault.TooManyParts(curve.Path, MostPoints));
+            fields.Fault(AtOdds(curve.Path, "curvePoints", ("most", Figure.Count(curve.MostPoints))));
             return [curve.Path];
         }
 
@@ -137,12 +136,15 @@ internal static class SheetFields
         };
 
     private static FieldFault Fault(SheetContradiction of) =>
+        AtOdds(of.Path, of.Case, [.. of.Figures.Select(figure => (figure.Key, figure.Value))]);
+
+    private static FieldFault AtOdds(string field, string which, params (string Name, Figure Figure)[] figures) =>
         new()
         {
-            Field = of.Path,
+            Field = field,
             Code = FaultCode.Contradicts,
             Typed = "",
-            Words = [of.Case],
-            Figures = of.Figures.Count > 0 ? FigureAnswer.All(of.Figures) : null,
+            Words = [which],
+            Figures = figures.Length > 0 ? figures.ToDictionary(one => one.Name, one => FigureAnswer.Of(one.Figure)) : null,
         };
 }

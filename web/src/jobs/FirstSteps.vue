@@ -1,25 +1,19 @@
 <script setup lang="ts">
-import { useQueryClient } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
-import { api, ask } from '../shared/api/client'
-import { useProblems } from '../shared/figures/problems'
-import { useReader } from '../shared/state/reader'
+import { useEdits } from '../shared/state/edits'
 import { useFirstSteps, type FirstStep } from './firstSteps'
 
 /** How far a new firm has set itself up, and what comes next. A step is done when what it asks for is there; any may be skipped. */
 const emit = defineEmits<{ newJob: [] }>()
 const { t } = useI18n()
 const router = useRouter()
-const reader = useReader()
-const queries = useQueryClient()
-const { general } = useProblems()
+const edits = useEdits()
 const first = useFirstSteps()
 const steps = computed(() => first.data.value?.steps ?? [])
 const next = computed(() => steps.value.find((one) => !one.done && !one.skipped)?.step)
 const gone = computed(() => steps.value.filter((one) => one.done || one.skipped).length)
-const fault = ref('')
 
 // A surface belongs to a job, a foam to a surface.
 const canOpen = (step: FirstStep) =>
@@ -39,17 +33,9 @@ function open(step: FirstStep) {
   return step === 'job' ? emit('newJob') : router.push(pages[step])
 }
 
-async function skip(...skipped: FirstStep[]) {
-  fault.value = ''
-  const { version } = first.data.value!
-  const fields = Object.fromEntries(skipped.map((step) => [`skip:${step}`, 'yes']))
-  try {
-    await ask(api.PATCH('/api/firm', { body: { version, units: reader.units, fields } }))
-  } catch (cause) {
-    fault.value = general(cause)
-  }
-  await Promise.all(['firstSteps', 'firm'].map((key) => queries.invalidateQueries({ queryKey: [key] })))
-}
+const FIRM = { kind: 'firm', id: 'own' }
+const skip = (...skipped: FirstStep[]) =>
+  edits.keep(FIRM, Object.fromEntries(skipped.map((step) => [`skip:${step}`, 'yes'])))
 const left = computed(() => steps.value.filter((one) => !one.done && !one.skipped).map(({ step }) => step))
 </script>
 
@@ -61,7 +47,7 @@ const left = computed(() => steps.value.filter((one) => !one.done && !one.skippe
       <ElButton link type="primary" @click="skip(...left)">{{ t('firstSteps.skipAll') }}</ElButton>
     </header>
     <div class="bar" aria-hidden="true"><span :style="{ width: `${(100 * gone) / steps.length}%` }" /></div>
-    <p v-if="fault" class="fault" role="alert">{{ fault }}</p>
+    <p v-if="edits.faultAt(FIRM)" class="fault" role="alert">{{ edits.faultAt(FIRM) }}</p>
     <ol>
       <li v-for="one in steps" :key="one.step" :class="{ next: one.step === next, gone: one.done || one.skipped }">
         <div>

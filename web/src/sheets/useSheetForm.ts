@@ -5,6 +5,7 @@ import { once } from '@/shared/api/once'
 import { useProblems } from '@/shared/figures/problems'
 import { useReader } from '@/shared/state/reader'
 import { useTypedForm } from '@/shared/state/typedForm'
+import { isBare, unitOf } from './bareNumbers'
 import { useSheet, type Sheet, type SheetCurve, type SheetLine } from './sheets'
 
 type Check = Schemas['SheetCheck']
@@ -28,7 +29,10 @@ export function useSheetForm(edits: () => string, from: () => string) {
   const asked = ref(false)
   const stale = ref(false)
 
-  const lines = computed<SheetLine[]>(() => begun.data.value?.lines ?? check.value?.lines ?? [])
+  // Of a sheet begun with nothing the server says which lines there are; what was typed of them stays typed.
+  const lines = computed<SheetLine[]>(
+    () => begun.data.value?.lines ?? (check.value?.lines ?? []).map((line) => ({ ...line, figure: null, text: null })),
+  )
   const before = computed<SheetCurve[]>(() => begun.data.value?.curves ?? curvesOf(check.value))
   const printed = computed(() => ({
     ...Object.fromEntries(
@@ -80,6 +84,19 @@ export function useSheetForm(edits: () => string, from: () => string) {
     stale.value = cause instanceof ApiProblem && cause.status === 409
     throw cause
   }
+
+  // A bare number was meant in the units it was typed in: it keeps them when the reader changes theirs.
+  watch(
+    () => reader.units,
+    (_, before) => {
+      const read = { lines: check.value?.lines ?? lines.value, curves: check.value?.curves ?? [] }
+      for (const [field, text] of Object.entries(form.typed.value)) {
+        const unit = unitOf(field, read, before)
+        if (unit && isBare(text)) form.values[field] = `${text.trim()} ${unit}`
+      }
+    },
+    { flush: 'sync' },
+  )
 
   let turn = 0
   async function look() {

@@ -92,7 +92,11 @@ public sealed record SheetEntry(string Path, SheetPart Part, SheetUnit? Unit)
 /// <param name="Part">The part of the sheet it stands in.</param>
 /// <param name="X">What it is read along.</param>
 /// <param name="Y">What it gives.</param>
-public sealed record SheetCurve(string Path, SheetPart Part, SheetEntry X, SheetEntry Y);
+public sealed record SheetCurve(string Path, SheetPart Part, SheetEntry X, SheetEntry Y)
+{
+    /// <summary>Most points it may have.</summary>
+    public int MostPoints { get; init; }
+}
 
 /// <summary>Every line of a product sheet, once: what reads, writes, shows and compares sheets goes by this. Ranges are those of the
 /// schema.</summary>
@@ -184,7 +188,10 @@ public static class SheetEntries
     ];
 
     private static SheetCurve CurveOf(string path, SheetPart part, string x, SheetUnit ofX, string y, SheetUnit ofY) =>
-        new(path, part, Line(x, part, ofX, within: PointOf(path)), Line(y, part, ofY, within: PointOf(path)));
+        new(path, part, Line(x, part, ofX, within: PointOf(path)), Line(y, part, ofY, within: PointOf(path)))
+        {
+            MostPoints = Schema.ActualProperties[path].MaxItems,
+        };
 
     private static JsonSchema PointOf(string curve) => Schema.ActualProperties[curve].Item!.ActualSchema;
 

@@ -2,7 +2,7 @@ import { useI18n } from 'vue-i18n'
 import { useWriting } from '@/i18n/writing'
 
 const BOOKS = [
-  (name: string) => `unsent.field.${name.replace(/^edition:.*/, 'edition')}`,
+  (name: string) => `unsent.field.${name.replace(/^(edition|skip):.*/, '$1')}`,
   (name: string) => `survey.col.${name}`,
   (name: string) => `survey.field.${name}`,
   (name: string) => `jobs.form.${name}`,
