@@ -27,6 +27,9 @@ public sealed record Supplies(
     /// <summary>What the firm holds tighter at the gate than the rules do.</summary>
     public IReadOnlyDictionary<GateMargin, double> Margins { get; init; } = new Dictionary<GateMargin, double>();
 
+    /// <summary>Of products in an older edition, the one in force: when it may be sprayed is judged by both.</summary>
+    public IReadOnlyDictionary<string, ProductSheet> InForce { get; init; } = new Dictionary<string, ProductSheet>();
+
     /// <summary>Products that are not offered any more; a question may still name them.</summary>
     public IReadOnlyCollection<string> Retired { get; init; } = [];
 
@@ -50,6 +53,12 @@ public sealed record Supplies(
     [JsonIgnore]
     public SystemMaterials ForSystems =>
         new(Batts, Materials["foam-board"], Materials["foil-board"], Materials["vapour-coat"], Materials["weather-coat"]);
+
+    /// <summary>The sheet a question names, as the gate holds to it: its limits, and those of the edition in force where they are
+    /// tighter.</summary>
+    /// <param name="id">Its id.</param>
+    /// <exception cref="FieldFaultsException">The firm has no such sheet.</exception>
+    public ProductSheet SheetAtTheGate(string id) => InForce.TryGetValue(id, out var inForce) ? Sheet(id).AlsoWithin(inForce) : Sheet(id);
 
     /// <summary>A sheet that a field of a question names.</summary>
     /// <param name="id">Its id.</param>

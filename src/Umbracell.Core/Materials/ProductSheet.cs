@@ -45,6 +45,10 @@ public readonly record struct TemperatureWindow(Temperature Least, Temperature G
         return TemperatureDifference.FromKelvins(Math.Abs(margin) < 1e-9 ? 0 : margin);
     }
 
+    /// <summary>What lies in both windows; empty, so that nothing lies in it, where they do not meet.</summary>
+    public TemperatureWindow Within(TemperatureWindow other) =>
+        new(Least > other.Least ? Least : other.Least, Greatest < other.Greatest ? Greatest : other.Greatest);
+
     /// <summary>Whether the temperature lies in the window.</summary>
     public bool Holds(Temperature t) => Margin(t).Kelvins >= 0;
 }
@@ -192,6 +196,27 @@ public sealed record ProductSheet
         return thickness.Metres > last && thickness.Metres <= last + Rounding
             ? Length.FromMetres(last)
             : Length.FromMetres(QuantityRangeException.Within("foam thickness", thickness.Metres, Least, last, Dimension.Thickness));
+    }
+
+    /// <summary>This edition where another one is in force: held to the tighter of both in when it may be sprayed. All else stays, so that
+    /// what was figured with it stands.</summary>
+    /// <param name="inForce">Another edition of the product.</param>
+    public ProductSheet AlsoWithin(ProductSheet inForce)
+    {
+        var both = this with
+        {
+            Substrate = Substrate.Within(inForce.Substrate),
+            Air = Air.Within(inForce.Air),
+            Drums = Drums.Within(inForce.Drums),
+            GreatestHumidityPercent = Math.Min(GreatestHumidityPercent, inForce.GreatestHumidityPercent),
+            // A sheet that says dry and prints no figure is held to dry; against one a figure cannot be weighed.
+            GreatestWoodMoisturePercent =
+                inForce.GreatestWoodMoisturePercent < GreatestWoodMoisturePercent
+                    ? inForce.GreatestWoodMoisturePercent
+                    : GreatestWoodMoisturePercent,
+            WindLimit = inForce.WindLimit.MetresPerSecond < WindLimit.MetresPerSecond ? inForce.WindLimit : WindLimit,
+        };
+        return both == this ? this : both with { Edition = $"{Edition} / {inForce.Edition}" };
     }
 
     /// <summary>What contradicts itself on the sheet.</summary>

@@ -19,7 +19,7 @@ public static class GateQuestions
         SprayGate.Check(
             new()
             {
-                Sheet = supplies.Sheet(question.SheetId),
+                Sheet = supplies.SheetAtTheGate(question.SheetId),
                 SubstrateKind = question.SubstrateKind,
                 Substrate = Reading(question.Substrate),
                 Air = Reading(question.Air),

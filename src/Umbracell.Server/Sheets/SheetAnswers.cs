@@ -16,7 +16,7 @@ public sealed record SheetEdit : ICommand
 
     /// <summary>Typed text by line. A curve is named with the places of its points, parted by commas, and each point's two figures under
     /// its place.</summary>
-    [Required, MaxLength(400)]
+    [Required, MaxLength(500)]
     public required IReadOnlyDictionary<string, string> Fields { get; init; }
 
     /// <summary>The product it is begun from; null where it is begun with nothing.</summary>

@@ -22,7 +22,7 @@ internal sealed class SheetBook(UmbracellDb db, SheetLibrary library, SheetEditi
                 .OrderBy(one => one.Retired)
                 .ThenBy(one => one.Cell)
                 .ThenBy(one => one.Grade)
-                .ThenBy(one => one.Name, StringComparer.CurrentCulture),
+                .ThenBy(one => one.Name, StringComparer.Ordinal),
         ];
     }
 

@@ -132,19 +132,19 @@ internal static class SheetEditEndpoints
         Guid? command = null
     )
     {
-        var sent = new SentAlone(command);
-        if (!await commands.TakeAsync(sent, null))
-        {
-            var first = await book.OfAsync(await ProductOfAsync(command!.Value, db));
-            return Created(first, first.Editions.Count > 1 ? SheetArrival.Edition : SheetArrival.New);
-        }
-
         var bytes = await Uploads.ReadAsync(request);
         using var reader = new StreamReader(new MemoryStream(Uploads.Within(bytes)));
         var text = await reader.ReadToEndAsync();
-        var stamp = Stamp.Of(user, clock, sent);
         _ = ProductSheetFile.Read("sheet", text);
         var sheet = SheetDocument.Of(text);
+        var sent = new SentAlone(command);
+        if (!await commands.TakeAsync(sent, null))
+        {
+            var first = await book.OfAsync(sheet.Id);
+            return Created(first, first.Editions.Count > 1 ? SheetArrival.Edition : SheetArrival.New);
+        }
+
+        var stamp = Stamp.Of(user, clock, sent);
         var standing = await db.Sheets.FirstOrDefaultAsync(s => s.Slug == sheet.Id && s.Stands && s.RemovedAt == null);
         if (standing is null)
         {

@@ -54,10 +54,9 @@ internal sealed class SheetEditions(UmbracellDb db, FirmScope scope)
     public async Task<SheetRow> ReplaceAsync(SheetRow standing, SheetDocument sheet, Guid? id, string by, DateTimeOffset at)
     {
         var jobs = await FiguredWithAsync(standing);
-        if (jobs.Count == 0 && !await db.PastJobs.AnyAsync(j => j.SheetSlug == standing.Slug && j.SheetNumber == null))
+        if (jobs.Count == 0 && !await SprayedBy(standing).AnyAsync())
         {
             (standing.Document, standing.Origin, standing.KeptBy, standing.KeptAt) = (sheet.Write(), SheetOrigin.Own, by, at);
-            standing.RetiredAt = null;
             await db.SaveChangesAsync();
             return standing;
         }
@@ -67,10 +66,12 @@ internal sealed class SheetEditions(UmbracellDb db, FirmScope scope)
         // The one before steps aside first: only one of a product stands. Within an open transaction both go together.
         await using var whole = db.Database.CurrentTransaction is null ? await db.Database.BeginTransactionAsync() : null;
         await HoldAsync(standing);
+        var retired = standing.RetiredAt;
         (standing.Stands, standing.RetiredAt) = (false, null);
         await db.SaveChangesAsync();
         var last = await db.Sheets.Where(s => s.Slug == standing.Slug).MaxAsync(s => s.Number);
         var row = Keep(sheet, last + 1, id, by, at);
+        row.RetiredAt = retired;
         await db.SaveChangesAsync();
         if (whole is not null)
         {
@@ -99,13 +100,16 @@ internal sealed class SheetEditions(UmbracellDb db, FirmScope scope)
         }
     }
 
-    // Those that keep to an earlier edition already are no concern of this one.
+    // Those that keep to an earlier edition already are no concern of this one; marked with this one some are since it was retired.
     private async Task<List<Job>> FiguredWithAsync(SheetRow standing)
     {
         var with = await JobsWithAsync(standing.Slug);
         var jobs = await db.Jobs.WithDeleted().Where(j => with.Contains(j.Id)).ToListAsync();
-        return jobs.FindAll(job => job.HeldEditions?.ContainsKey(standing.Slug) != true);
+        return jobs.FindAll(job => (job.HeldEditions ?? []).GetValueOrDefault(standing.Slug, standing.Number) == standing.Number);
     }
+
+    private IQueryable<PastJobRow> SprayedBy(SheetRow standing) =>
+        db.PastJobs.Where(j => j.SheetSlug == standing.Slug && (j.SheetNumber == null || j.SheetNumber == standing.Number));
 
     /// <summary>Marks what was figured with the edition that stands. Nothing is saved yet.</summary>
     public async Task HoldAsync(SheetRow standing)
@@ -115,7 +119,7 @@ internal sealed class SheetEditions(UmbracellDb db, FirmScope scope)
             job.HeldEditions = new(job.HeldEditions ?? []) { [standing.Slug] = standing.Number };
         }
 
-        foreach (var past in await db.PastJobs.Where(j => j.SheetSlug == standing.Slug && j.SheetNumber == null).ToListAsync())
+        foreach (var past in await SprayedBy(standing).ToListAsync())
         {
             past.SheetNumber = standing.Number;
         }

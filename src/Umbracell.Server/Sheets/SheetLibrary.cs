@@ -94,11 +94,14 @@ internal sealed class SheetLibrary(UmbracellDb db, IMemoryCache cache, SolvedMem
     {
         var supplies = await SuppliesAsync();
         var held = job.HeldEditions ?? None;
+        var shelf = await ShelfAsync();
+        var sheets = held.Count == 0 ? shelf.Standing : shelf.HeldBy(held);
         return held.Count == 0
             ? supplies
             : supplies with
             {
-                Sheets = (await ShelfAsync()).HeldBy(held),
+                Sheets = sheets,
+                InForce = shelf.Standing.Where(one => sheets[one.Key] != one.Value).ToDictionary(),
                 Retired = supplies.Retired.Where(slug => !held.ContainsKey(slug)).ToList(),
             };
     }

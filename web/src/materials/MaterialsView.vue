@@ -74,6 +74,7 @@ const classOf = ({ vapourClass, permeance, usualThickness }: Material) =>
         <h2>{{ t(`materials.group.${key}`) }}</h2>
         <DataTable
           class="small values"
+          :roomy="key !== 'batts'"
           :label="t(`materials.group.${key}`)"
           :columns="columnsOf(key)"
           :rows="rows"

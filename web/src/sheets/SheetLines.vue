@@ -25,11 +25,7 @@ const said = ({ figure, text, words }: SheetLine) =>
   <section v-for="{ part, lines, curves } in parts" :key="part">
     <h2>{{ t(`sheets.part.${part}`) }}</h2>
     <dl>
-      <div
-        v-for="line in lines"
-        :key="line.path"
-        :class="{ changed: changed.includes(line.path), long: !line.dimension }"
-      >
+      <div v-for="line in lines" :key="line.path" :class="{ changed: changed.includes(line.path) }">
         <dt>{{ t(`sheets.line.${line.path}`) }}</dt>
         <dd>
           {{ said(line) }}

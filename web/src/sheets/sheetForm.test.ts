@@ -9,22 +9,27 @@ import { isBare, unitOf } from './bareNumbers'
 import { useSheetForm, type SheetForm } from './useSheetForm'
 
 const sent = vi.hoisted(() => vi.fn())
-vi.mock('@/shared/api/client', async (original) => ({
-  ...(await original<object>()),
-  ask: (answer: unknown) => Promise.resolve(answer),
-  api: {
-    GET: () => Promise.resolve({}),
-    POST: (path: string, { body }: { body: { fields: Record<string, string>; units: string } }) => {
-      sent(path, body)
-      // As the server reads it: the figure of what was typed, in both systems.
-      const typed = body.fields['substrateC.least']
-      const figure = typed ? { amount: 7, us: '45 °F', metric: '7.2222 °C' } : null
-      const line = { path: 'substrateC.least', part: 'conditions', figure, text: null, dimension: 'temperature' }
-      return { lines: [{ ...line, mayBeBlank: false, words: [] }], curves: [], faults: [] }
+vi.mock('@/shared/api/client', async (original) => {
+  const real = await original<typeof import('@/shared/api/client')>()
+  const fault = { field: 'edition', code: 'contradicts', typed: '', words: ['editionTaken'] }
+  return {
+    ...real,
+    ask: (answer: unknown) => Promise.resolve(answer),
+    api: {
+      GET: () => Promise.resolve({}),
+      POST: (path: string, { body }: { body: { fields: Record<string, string>; units: string } }) => {
+        sent(path, body)
+        if (path === '/api/sheets') return Promise.reject(new real.ApiProblem(400, '', [fault], null))
+        // As the server reads it: the figure of what was typed, in both systems.
+        const typed = body.fields['substrateC.least']
+        const figure = typed ? { amount: 7, us: '45 °F', metric: '7.2222 °C' } : null
+        const line = { path: 'substrateC.least', part: 'conditions', figure, text: null, dimension: 'temperature' }
+        return { lines: [{ ...line, mayBeBlank: false, words: [] }], curves: [], faults: [] }
+      },
+      PUT: () => Promise.resolve({}),
     },
-    PUT: () => Promise.resolve({}),
-  },
-}))
+  }
+})
 
 async function typedOn() {
   let form!: SheetForm
@@ -58,6 +63,16 @@ describe('a sheet typed from nothing', () => {
     form.values['name'] = 'Teasel'
     await vi.waitFor(() => expect(lastFields()).toMatchObject({ name: 'Teasel', 'substrateC.least': '45 °F' }))
     expect(form.values['substrateC.least']).toBe('45 °F')
+  })
+
+  it('tells what a save was refused for until one types on', async () => {
+    const form = await typedOn()
+    form.values['name'] = 'Teasel'
+    expect(await form.save()).toBeNull()
+    expect(form.faults.value.edition).toContain('already')
+    form.values['edition'] = 'sheet 4'
+    await flushPromises()
+    expect(form.faults.value.edition).toBeUndefined()
   })
 
   it('keeps a bare number in the units it was typed in when the reader changes theirs', async () => {

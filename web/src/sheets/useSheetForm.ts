@@ -120,6 +120,9 @@ export function useSheetForm(edits: () => string, from: () => string) {
     { immediate: true, deep: true },
   )
 
+  // Typed on, what a save was refused for is out of date: what is still wrong is told anew.
+  watch(form.typed, () => (form.faults.value = {}))
+
   // What is still blank is no fault before somebody wants to save it.
   const isTold = ({ field, code }: FieldFault) => asked.value || code !== 'empty' || field in form.typed.value
   const faults = computed<Record<string, string>>(() => ({
@@ -136,7 +139,6 @@ export function useSheetForm(edits: () => string, from: () => string) {
     busy: form.busy,
     failed,
     stale,
-    isTyped: computed(() => Object.keys(form.typed.value).length > 0),
     curves: computed(() => check.value?.curves ?? before.value),
     blankCurves: before,
     clear: form.clear,

@@ -171,6 +171,11 @@ public static class ProductSheetFile
 
         public required string ReEntry { get; init; }
 
+        // Of no use to the core so far, but text like any other: read so that it is text that can be kept.
+        public required string AgeingEvidence { get; init; }
+
+        public required string Coating { get; init; }
+
         public double? CompressiveStrengthKPa { get; init; }
 
         public FireShape? Fire { get; init; }

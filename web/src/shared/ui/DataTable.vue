@@ -13,6 +13,8 @@ const props = defineProps<{
   /** What tells one line from another. */
   by: (row: Row) => string | number
   rowClass?: (row: Row) => string
+  /** Figures with long units are typed in it: held upright, a tablet has no room for them side by side either. */
+  roomy?: boolean
   /** What it comes to, under the columns of these keys. */
   foot?: Record<string, string>
 }>()
@@ -22,7 +24,7 @@ const LINE = 40
 const isNarrow = useNarrow()
 const isUpright = useUpright()
 const room = computed(() => (isNarrow.value ? FITS.phone : isUpright.value ? FITS.tablet : Infinity))
-const asCards = computed(() => props.columns.length > room.value)
+const asCards = computed(() => props.columns.length > room.value || (props.roomy && isUpright.value))
 
 // Of a long table only the lines on the screen are drawn. How high a line is, the first ones tell.
 const cards = useTemplateRef('cards')
@@ -73,7 +75,7 @@ const keyOf = (line: Line<Row> | Gap) => (isLine(line) ? String(props.by(line.ro
 </script>
 
 <template>
-  <ul v-if="asCards" ref="cards" class="cards" :aria-label="label">
+  <ul v-if="asCards" ref="cards" class="cards" :class="{ roomy }" :aria-label="label">
     <li v-if="lines.before.value" class="gap" aria-hidden="true" :style="{ height: `${lines.before.value}px` }" />
     <li v-for="{ row, index } in drawn" :key="by(row)" :class="rowClass?.(row)">
       <div class="head">
@@ -145,6 +147,9 @@ dl {
   grid-template-columns: repeat(auto-fill, minmax(100px, 1fr));
   gap: 6px 14px;
   margin: 0;
+}
+.roomy dl {
+  grid-template-columns: repeat(auto-fill, minmax(200px, 1fr));
 }
 .wide {
   grid-column: 1 / -1;

@@ -37,7 +37,9 @@ const change = (one: Schemas['SheetChange']) => {
 <template>
   <section v-for="one in held.data.value ?? []" :key="one.sheetId" class="held" :aria-label="one.name">
     <div class="said">
-      <p role="status">{{ t('sheets.held.said', { ...one, day: since(one) }) }}</p>
+      <p role="status">
+        {{ t(since(one) ? 'sheets.held.said' : 'sheets.held.saidOfSample', { ...one, day: since(one) }) }}
+      </p>
       <ElButton v-if="session.may('edit')" class="no-print" @click="take(one)">
         {{ t('sheets.held.take', { edition: one.standing }) }}
       </ElButton>
