@@ -27,12 +27,7 @@ internal static class JobOrder
         var day = pricing.WorkDate ?? today;
         var air = JobPricing.SeasonOf(study.Job)?.Air;
         var lines = bid
-            .Loads.Select(load =>
-                Line(load, lots, rates, day, air) with
-                {
-                    NextJobs = [.. elsewhere[load.Sheet.Id].Order(StringComparer.Ordinal).Take(MostNextJobs)],
-                }
-            )
+            .Loads.Select(load => Line(load, lots, rates, day, air) with { NextJobs = [.. elsewhere[load.Sheet.Id].Take(MostNextJobs)] })
             .ToList();
         var weighed = RigLoad.Of(
             [.. bid.Loads.Select(load => (load.Sheet, load.Sets.Load.Sets))],

@@ -23,23 +23,27 @@ internal sealed class JobOrders(StudiedJobs jobs, UmbracellDb db, TimeProvider c
     private async Task<JobOrderAnswer> OfAsync(StudiedJob job, Guid id)
     {
         var lots = await db.StockLots.AsNoTracking().ToListAsync();
-        var elsewhere = await db
-            .Surfaces.Where(s => s.JobId != id && s.SheetSlug != null)
-            .Join(
-                db.Jobs.Where(j => j.ArchivedAt == null && !Done.Contains(j.State)),
-                s => s.JobId,
-                j => j.Id,
-                (s, j) => new { Sheet = s.SheetSlug!, j.Name }
-            )
-            .Distinct()
+        var elsewhere = await ElsewhereAsync(id);
+        return JobOrder.Of(job.Study, job.Bid, lots, elsewhere, job.Means.Rates, PlaceTime.Today(job.Study.Job, clock));
+    }
+
+    /// <summary>By sheet, the names of the other jobs that will draw from it: those of the nearest day first, those without one last.</summary>
+    private async Task<ILookup<string, string>> ElsewhereAsync(Guid id)
+    {
+        var others = await db
+            .Jobs.Where(job => job.Id != id && job.ArchivedAt == null && !Done.Contains(job.State))
+            .Select(job => new
+            {
+                job.Name,
+                job.Pricing,
+                Sheets = db.Surfaces.Where(s => s.JobId == job.Id && s.SheetSlug != null).Select(s => s.SheetSlug!).Distinct().ToList(),
+            })
             .ToListAsync();
-        return JobOrder.Of(
-            job.Study,
-            job.Bid,
-            lots,
-            elsewhere.ToLookup(e => e.Sheet, e => e.Name),
-            job.Means.Rates,
-            PlaceTime.Today(job.Study.Job, clock)
-        );
+        return others
+            .OrderBy(other => other.Pricing?.WorkDate ?? DateOnly.MaxValue)
+            .ThenBy(other => other.Name, StringComparer.Ordinal)
+            .SelectMany(other => other.Sheets, (other, sheet) => (Sheet: sheet, other.Name))
+            .Distinct()
+            .ToLookup(e => e.Sheet, e => e.Name);
     }
 }
