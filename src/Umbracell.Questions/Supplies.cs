@@ -3,6 +3,7 @@ using Umbracell.Core.Assemblies.Conduction;
 using Umbracell.Core.Choosing;
 using Umbracell.Core.Conditions;
 using Umbracell.Core.Materials;
+using Umbracell.Core.Means;
 using Umbracell.Core.Yield.Price;
 using Umbracell.Questions.Answers;
 
@@ -29,6 +30,9 @@ public sealed record Supplies(
 
     /// <summary>Of products in an older edition, the one in force: when it may be sprayed is judged by both.</summary>
     public IReadOnlyDictionary<string, ProductSheet> InForce { get; init; } = new Dictionary<string, ProductSheet>();
+
+    /// <summary>What the firm works with; of a job, its crew's own rig.</summary>
+    public FirmMeans Means { get; init; } = FirmMeans.None;
 
     /// <summary>Products that are not offered any more; a question may still name them.</summary>
     public IReadOnlyCollection<string> Retired { get; init; } = [];

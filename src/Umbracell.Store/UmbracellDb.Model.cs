@@ -139,6 +139,12 @@ public sealed partial class UmbracellDb
                 .HasPrincipalKey(t => new { t.FirmId, t.Id })
                 .OnDelete(DeleteBehavior.Restrict);
             job.Navigation(j => j.OwnTargets).AutoInclude();
+            job.HasOne(j => j.CrewRow)
+                .WithMany()
+                .HasForeignKey(j => new { j.FirmId, j.CrewId })
+                .HasPrincipalKey(m => new { m.FirmId, m.Id })
+                .OnDelete(DeleteBehavior.Restrict);
+            job.Navigation(j => j.CrewRow).AutoInclude();
             job.Property(j => j.DeletedBy).HasMaxLength(120);
             job.HasQueryFilter(JobFilters.OfFirm, j => j.FirmId == CurrentFirm);
             job.HasQueryFilter(JobFilters.Standing, j => j.DeletedAt == null);
@@ -261,12 +267,40 @@ public sealed partial class UmbracellDb
         {
             job.HasOne<Firm>().WithMany().HasForeignKey(j => j.FirmId);
             job.Property(j => j.Name).HasMaxLength(200);
-            job.Property(j => j.Crew).HasMaxLength(60);
+            job.HasOne(j => j.CrewRow)
+                .WithMany()
+                .HasForeignKey(j => new { j.FirmId, j.CrewId })
+                .HasPrincipalKey(m => new { m.FirmId, m.Id })
+                .OnDelete(DeleteBehavior.Restrict);
+            job.Navigation(j => j.CrewRow).AutoInclude();
             job.Property(j => j.SheetSlug).HasMaxLength(60);
             job.Property(j => j.LeftOutBecause).HasMaxLength(300);
             job.Property(j => j.Version).IsRowVersion();
             job.HasIndex(j => new { j.FirmId, j.FinishedOn });
             job.HasQueryFilter(j => j.FirmId == CurrentFirm);
+        });
+        modelBuilder.Entity<MeansRow>(means =>
+        {
+            means.HasOne<Firm>().WithMany().HasForeignKey(m => m.FirmId);
+            means.HasAlternateKey(m => new { m.FirmId, m.Id });
+            means
+                .HasIndex(m => new
+                {
+                    m.FirmId,
+                    m.Kind,
+                    m.Name,
+                })
+                .IsUnique();
+            means.Property(m => m.Name).HasMaxLength(MeansRow.LongestName);
+            means.Property(m => m.Document).AsJson();
+            means
+                .HasOne<MeansRow>()
+                .WithMany()
+                .HasForeignKey(m => new { m.FirmId, m.CrewId })
+                .HasPrincipalKey(m => new { m.FirmId, m.Id })
+                .OnDelete(DeleteBehavior.Restrict);
+            means.Property(m => m.Version).IsRowVersion();
+            means.HasQueryFilter(m => m.FirmId == CurrentFirm);
         });
         modelBuilder.Entity<BidRow>(bid =>
         {

@@ -56,6 +56,8 @@ public sealed partial class UmbracellDb(DbContextOptions<UmbracellDb> options, F
 
     public DbSet<StockLotRow> StockLots => Set<StockLotRow>();
 
+    public DbSet<MeansRow> Means => Set<MeansRow>();
+
     public DbSet<PastJobRow> PastJobs => Set<PastJobRow>();
 
     public DbSet<BidRow> Bids => Set<BidRow>();

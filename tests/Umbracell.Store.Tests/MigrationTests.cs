@@ -369,4 +369,62 @@ public sealed class MigrationTests
     private const string NoSheet = "{}";
 
     private const string Empty = """{"SchemaVersion":1,"VentChannelMm":0,"Outboard":[],"Inboard":[],"Baffle":null}""";
+
+    [Fact]
+    public async Task Crews_and_equipment_become_records_in_every_firm()
+    {
+        var firms = new[] { Guid.NewGuid(), Guid.NewGuid() };
+        var scope = new FirmScope();
+        await using var db = await TestDatabase.EmptyAsync(scope);
+        var migrator = db.GetService<IMigrator>();
+        await migrator.MigrateAsync("FirmMaterials", TestContext.Current.CancellationToken);
+        const string Had = """
+            {"schemaVersion": 1, "value": {"setPrice": {}, "materialPrice": {}, "crewHour": 140, "heaterKilowatts": 60, "blanketWatts": 420,
+                "hotRoomCelsius": 38, "hotRoomLoss": 45, "trailerKilograms": 0}}
+            """;
+        foreach (var firm in firms)
+        {
+            scope.EnterFirm(firm);
+            await db.Database.ExecuteSqlAsync(
+                $"""
+                insert into firms (id, name, currency, rates) values ({firm}, 'kept', '$', cast({Had} as jsonb));
+                insert into jobs (id, firm_id, name, crew, climate_zone, target_set_id, indoor_c, indoor_rh_pct, outdoor_c,
+                        outdoor_rh_pct, altitude_m, risk_pct, created_at)
+                    select gen_random_uuid(), {firm}, 'of ' || crew, crew, '6A', 'iecc-2021', 20, 40, -15, 80, 0, 10, now()
+                    from (values ('Heron'), (' heron '), ('Heron '), (''), (repeat('x', 90))) as names (crew);
+                insert into past_jobs (id, firm_id, name, crew, sheet_slug, finished_on, area_m2, mean_depth_m, sets_used, substrate_c,
+                        drum_c, lift_m, depth_readings, depth_scatter_m, left_out_because)
+                    values (gen_random_uuid(), {firm}, 'done', 'HERON', 'marl-cc-20', '2026-01-01', 100, 0.05, 1, 20, 21, 0.05, 0, 0, '');
+                """,
+                TestContext.Current.CancellationToken
+            );
+        }
+
+        await migrator.MigrateAsync(cancellationToken: TestContext.Current.CancellationToken);
+        foreach (var firm in firms)
+        {
+            scope.EnterFirm(firm);
+            var means = await db.Means.ToListAsync(TestContext.Current.CancellationToken);
+            means.Count(one => one.Kind == MeansKind.Crew).ShouldBe(2);
+            var jobs = await db.Jobs.ToListAsync(TestContext.Current.CancellationToken);
+            jobs.Select(job => job.Crew).Order(StringComparer.Ordinal).ShouldBe(["", "Heron", "Heron", "Heron", new string('x', 60)]);
+            (await db.PastJobs.SingleAsync(TestContext.Current.CancellationToken)).Crew.ShouldBe("Heron");
+
+            // A trailer that nobody had weighed is none.
+            means
+                .Where(one => one.Kind != MeansKind.Crew)
+                .ToDictionary(one => one.Kind, one => string.Join(' ', one.Document!.Figures.Select(f => $"{f.Key} {f.Value}")))
+                .ShouldBe(
+                    new Dictionary<MeansKind, string>
+                    {
+                        [MeansKind.SpaceHeater] = "power 60000",
+                        [MeansKind.Blankets] = "power 420",
+                        [MeansKind.HotRoom] = "air 38 loss 45",
+                    },
+                    ignoreOrder: true
+                );
+            (await db.Firms.SingleAsync(TestContext.Current.CancellationToken)).Rates!.CrewHour.ShouldBe(140);
+            db.ChangeTracker.Clear();
+        }
+    }
 }

@@ -51,6 +51,9 @@ public enum FaultCode
     /// <summary>No day.</summary>
     NotADate,
 
+    /// <summary>No time of day.</summary>
+    NotATime,
+
     /// <summary>A joint that is called ready and not solved.</summary>
     Unsolved,
 

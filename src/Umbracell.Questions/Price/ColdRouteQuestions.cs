@@ -52,6 +52,7 @@ public static class ColdRouteQuestions
                 }
                 : null,
             Heater = question.Heater,
+            Means = supplies.Means,
             Access = question.Access,
             CrewFactor = question.Sets.CrewFactor,
             Drums = question.Sets.DrumTempC is { } drums ? Temperature.FromCelsius(drums) : null,

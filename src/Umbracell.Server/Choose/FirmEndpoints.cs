@@ -11,6 +11,7 @@ using Umbracell.Questions.Answers;
 using Umbracell.Server.Access;
 using Umbracell.Server.FirstRun;
 using Umbracell.Server.Materials;
+using Umbracell.Server.Means;
 using Umbracell.Server.Sheets;
 using Umbracell.Server.Surfaces;
 using Umbracell.Server.Typing;
@@ -68,65 +69,9 @@ internal static class FirmEndpoints
 
     private const int LongestName = 120;
 
-    private static readonly FigureRange Price = new(0, 1_000_000, Dimension.Money);
-
     private static readonly FigureRange PerArea = new(0, 1_000_000, Dimension.MoneyPerArea);
 
     private static readonly FigureRange PerBoard = new(0, 1_000_000, Dimension.MoneyPerBoard);
-
-    private static readonly FigureRange Pace = new(OfBoardFeet(0.1), OfBoardFeet(100_000), Dimension.FoamPace);
-
-    private static readonly FigureRange AreaPace = new(0.1, 100_000, Dimension.AreaPace);
-
-    private static readonly FigureRange Day = new(1, 24, Dimension.Number),
-        Share = new(0, 95, Dimension.Percent),
-        Heater = new FigureRange(0, 1e6, Dimension.Power).Usually(2_000, 1e6),
-        Blanket = new FigureRange(0, 1e6, Dimension.Power).Usually(0, 5_000),
-        Trailer = new(0, 40_000, Dimension.Mass);
-
-    private static readonly FigureRange HotRoom = new(15, 60, Dimension.Temperature),
-        HotRoomLoss = new(0, 1000, Dimension.HeatLoss);
-
-    private static readonly FigureRange Hours = new(0, 40, Dimension.Number);
-
-    private static readonly (string Field, FigureRange Range, Func<Rates, double> Read, Func<Rates, double, Rates> With)[] Work =
-    [
-        ("crewHour", Price, r => r.CrewHour, (r, v) => r with { CrewHour = v }),
-        ("setUpHours", Hours, r => r.SetUpHours, (r, v) => r with { SetUpHours = v }),
-        ("closedPace", Pace, r => OfBoardFeet(r.ClosedBoardFeetPerHour), (r, v) => r with { ClosedBoardFeetPerHour = BoardFeet(v) }),
-        ("openPace", Pace, r => OfBoardFeet(r.OpenBoardFeetPerHour), (r, v) => r with { OpenBoardFeetPerHour = BoardFeet(v) }),
-        ("battPace", AreaPace, r => r.BattM2PerHour, (r, v) => r with { BattM2PerHour = v }),
-        ("boardPace", AreaPace, r => r.BoardM2PerHour, (r, v) => r with { BoardM2PerHour = v }),
-        ("coatPace", AreaPace, r => r.CoatM2PerHour, (r, v) => r with { CoatM2PerHour = v }),
-        ("shavePace", AreaPace, r => r.ShaveM2PerHour, (r, v) => r with { ShaveM2PerHour = v }),
-        ("tearOff", PerArea, r => r.TearOffPerM2, (r, v) => r with { TearOffPerM2 = v }),
-        ("maskPace", AreaPace, r => r.MaskM2PerHour, (r, v) => r with { MaskM2PerHour = v }),
-        ("crewDay", Day, r => r.CrewDayHours, (r, v) => r with { CrewDayHours = v }),
-        ("rigDay", Price, r => r.RigDay, (r, v) => r with { RigDay = v }),
-        ("travelDay", Price, r => r.TravelDay, (r, v) => r with { TravelDay = v }),
-        ("consumables", Price, r => r.ConsumablesPerSet, (r, v) => r with { ConsumablesPerSet = v }),
-        ("disposal", Price, r => r.DisposalPerSet, (r, v) => r with { DisposalPerSet = v }),
-        ("scaffold", PerArea, r => r.ScaffoldPerM2, (r, v) => r with { ScaffoldPerM2 = v }),
-        ("overhead", Share, r => r.OverheadPercent, (r, v) => r with { OverheadPercent = v }),
-        ("profit", Share, r => r.ProfitPercent, (r, v) => r with { ProfitPercent = v }),
-        ("tax", Share, r => r.TaxPercent, (r, v) => r with { TaxPercent = v }),
-        ("heatKwh", Price, r => r.HeatKilowattHour, (r, v) => r with { HeatKilowattHour = v }),
-        ("heaterKw", Heater, r => r.HeaterKilowatts * 1000, (r, v) => r with { HeaterKilowatts = v / 1000 }),
-        ("kitHour", Price, r => r.KitHour, (r, v) => r with { KitHour = v }),
-        ("kitSetUpHours", Hours, r => r.KitSetUpHours, (r, v) => r with { KitSetUpHours = v }),
-        ("kitPace", Pace, r => OfBoardFeet(r.KitBoardFeetPerHour), (r, v) => r with { KitBoardFeetPerHour = BoardFeet(v) }),
-        ("hotRoom", HotRoom, r => r.HotRoomCelsius, (r, v) => r with { HotRoomCelsius = v }),
-        ("hotRoomLoss", HotRoomLoss, r => r.HotRoomLoss, (r, v) => r with { HotRoomLoss = v }),
-        ("leadDays", FieldRanges.Days, r => r.LeadDays, (r, v) => r with { LeadDays = v }),
-        ("trailer", Trailer, r => r.TrailerKilograms, (r, v) => r with { TrailerKilograms = v }),
-        ("blanket", Blanket, r => r.BlanketWatts, (r, v) => r with { BlanketWatts = v }),
-        ("newCovering", PerArea, r => r.NewCoveringPerM2, (r, v) => r with { NewCoveringPerM2 = v }),
-    ];
-
-    // Paces are kept by the board foot, and read in cubic metres.
-    private static double OfBoardFeet(double boardFeet) => FoamVolume.FromBoardFeet(boardFeet).CubicMetres;
-
-    private static double BoardFeet(double cubicMetres) => FoamVolume.FromCubicMetres(cubicMetres).BoardFeet;
 
     public static void MapFirm(this IEndpointRouteBuilder app)
     {
@@ -159,14 +104,18 @@ internal static class FirmEndpoints
 
         var fields = new TypedFields(edit);
         var rates = firm.Rates ?? Rates.Unpriced;
-        foreach (var (field, range, _, with) in Work)
+        foreach (var rate in WorkRates.All)
         {
-            fields.Quantity(field, range, value => rates = with(rates, value));
+            fields.Quantity(rate.Field, rate.Range, value => rates = rate.With(rates, value));
         }
 
         foreach (var id in supplies.Sheets.Keys)
         {
-            fields.QuantityOrBlank("set:" + id, Price, value => rates = rates with { SetPrice = With(rates.SetPrice, id, value) });
+            fields.QuantityOrBlank(
+                "set:" + id,
+                WorkRates.Price,
+                value => rates = rates with { SetPrice = With(rates.SetPrice, id, value) }
+            );
         }
 
         foreach (var id in MaterialsOf(supplies))
@@ -189,7 +138,7 @@ internal static class FirmEndpoints
             "name",
             "currency",
             "profitIsMarkup",
-            .. Work.Select(w => w.Field),
+            .. WorkRates.All.Select(rate => rate.Field),
             .. supplies.Sheets.Keys.Select(id => "set:" + id),
             .. MaterialsOf(supplies).Select(id => "material:" + id),
             .. Enum.GetNames<PracticeQuestion>().Select(q => "practice" + q),
@@ -244,7 +193,7 @@ internal static class FirmEndpoints
                             Money(rates.PriceOf(id, null), PriceOf(id, supplies).Dimension)
                         )),
                 ],
-                [.. Work.Select(w => new RateAnswer(w.Field, "", FigureAnswer.Of(new(w.Read(rates), w.Range.Dimension))))],
+                [.. WorkRates.All.Select(rate => new RateAnswer(rate.Field, "", FigureAnswer.Of(rate.Of(rates))))],
                 rates.ProfitIsMarkup
             ),
             Enum.GetValues<PracticeQuestion>()

@@ -18,7 +18,7 @@ public enum FirstStep
     /// <summary>A product sheet of its own in place of the samples.</summary>
     Sheet,
 
-    /// <summary>What a crew costs and how fast it works.</summary>
+    /// <summary>A crew, for what it costs and how fast it works.</summary>
     Crew,
 
     /// <summary>A place of its own, for its climate.</summary>
@@ -91,7 +91,7 @@ internal static class FirstSteps
             {
                 FirstStep.Firm => firm.Name != FirstFirmSeed.Unnamed,
                 FirstStep.Sheet => await db.Sheets.AnyAsync(s => s.Origin != SheetOrigin.Sample && s.RemovedAt == null),
-                FirstStep.Crew => firm.Rates is not null,
+                FirstStep.Crew => await db.Means.AnyAsync(means => means.Kind == MeansKind.Crew),
                 FirstStep.Place => await db.Places.AnyAsync(),
                 FirstStep.Job => job is not null,
                 FirstStep.Surface => surface is not null,

@@ -8,6 +8,7 @@ using Umbracell.Documents;
 using Umbracell.Formats.DataFiles;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Access;
+using Umbracell.Server.Means;
 using Umbracell.Server.Places;
 using Umbracell.Server.Problems;
 using Umbracell.Server.Sheets;
@@ -113,7 +114,15 @@ internal static class JobEndpoints
             TargetSetId = edit.Units == UnitSystem.Metric ? "metric-sample" : "iecc-2021",
             CreatedAt = clock.GetUtcNow(),
         };
-        Take(fields, job, await OwnPlacesAsync(db), await OwnTargetsAsync(db), await library.ShelfAsync(), clock);
+        Take(
+            fields,
+            job,
+            await OwnPlacesAsync(db),
+            await OwnTargetsAsync(db),
+            await CrewBook.OpenAsync(db),
+            await library.ShelfAsync(),
+            clock
+        );
         db.Jobs.Add(job);
         await db.SaveChangesAsync();
         return TypedResults.Created($"/api/jobs/{job.Id}", Answer(job));
@@ -137,7 +146,15 @@ internal static class JobEndpoints
 
         Seen.MustStand(edit.Version, job.Version, () => Answer(job));
 
-        Take(new(edit), job, await OwnPlacesAsync(db), await OwnTargetsAsync(db), await library.ShelfAsync(), clock);
+        Take(
+            new(edit),
+            job,
+            await OwnPlacesAsync(db),
+            await OwnTargetsAsync(db),
+            await CrewBook.OpenAsync(db),
+            await library.ShelfAsync(),
+            clock
+        );
         await db.SaveChangesAsync();
         return TypedResults.Ok(Answer(job));
     }
@@ -204,12 +221,13 @@ internal static class JobEndpoints
         Job job,
         Dictionary<string, PlaceRow> own,
         Dictionary<string, TargetSetRow> ownTargets,
+        CrewBook crews,
         SheetShelf editions,
         TimeProvider clock
     )
     {
         fields.Text("name", 200, required: true, text => job.Name = text);
-        fields.Text("crew", 60, required: false, text => job.Crew = text);
+        fields.Text("crew", MeansRow.LongestName, required: false, name => Crewed(job, crews.Named(name)));
         fields.Choice<JobState>("state", state => job.State = state);
         fields.YesNo("archived", yes => job.ArchivedAt = yes == true ? job.ArchivedAt ?? clock.GetUtcNow() : null);
         fields.Known("climateZone", ClimateZones.All.Contains, zone => job.ClimateZone = zone);
@@ -246,6 +264,8 @@ internal static class JobEndpoints
         JobEditions.Take(fields, job, editions);
         fields.ThrowIfFaulty([.. Fields, .. JobEditions.FieldsOf(editions)]);
     }
+
+    private static void Crewed(Job job, MeansRow? crew) => (job.CrewId, job.CrewRow) = (crew?.Id, crew);
 
     private static JobAnswer Answer(Job job)
     {

@@ -53,7 +53,7 @@ internal static class SearchEndpoints
             {
                 j.Id,
                 j.Name,
-                j.Crew,
+                Crew = j.CrewRow!.Name,
                 j.PlaceId,
                 Own = j.OwnPlace!.Name,
                 Archived = j.ArchivedAt != null,
@@ -64,7 +64,7 @@ internal static class SearchEndpoints
             .. jobs.Select(j => new FoundJob(
                     j.Id,
                     j.Name,
-                    j.Crew,
+                    j.Crew ?? "",
                     j.Own ?? (j.PlaceId is { } id ? ShippedData.Places.GetValueOrDefault(id)?.Name : null),
                     j.Archived
                 ))

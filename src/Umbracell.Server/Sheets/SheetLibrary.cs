@@ -7,6 +7,7 @@ using Umbracell.Documents;
 using Umbracell.Formats.DataFiles;
 using Umbracell.Questions;
 using Umbracell.Server.Materials;
+using Umbracell.Server.Means;
 using Umbracell.Store;
 using Umbracell.Store.Model;
 
@@ -34,9 +35,8 @@ internal sealed record SheetShelf(
 /// <summary>The firm's product sheets, read once per request; a document that was read before is not read again.</summary>
 internal sealed class SheetLibrary(UmbracellDb db, IMemoryCache cache, SolvedMembers solved)
 {
-    private static readonly Dictionary<string, int> None = [];
-
     private SheetShelf? _shelf;
+    private MeansShelf? _means;
     private Supplies? _supplies;
 
     /// <summary>The sheets as they stand.</summary>
@@ -80,6 +80,7 @@ internal sealed class SheetLibrary(UmbracellDb db, IMemoryCache cache, SolvedMem
             _supplies = new(shelf.Standing, FirmMaterials.MaterialsOf(firm), FirmMaterials.BattsOf(firm), firm.Rates)
             {
                 Schools = firm.Practice?.Schools ?? new Dictionary<PracticeQuestion, School>(),
+                Means = (await MeansAsync()).For(null),
                 Margins = (firm.Margins ?? MarginsDocument.None).Tighter,
                 Retired = shelf.Retired,
                 Solved = solved,
@@ -89,22 +90,32 @@ internal sealed class SheetLibrary(UmbracellDb db, IMemoryCache cache, SolvedMem
         return _supplies;
     }
 
-    /// <summary>The same for a job: sheets in the editions it keeps to, one that was retired since offered to it still.</summary>
+    /// <summary>The same for a job: with the rates and the rig of its crew, sheets in the editions it keeps to, one that was retired since
+    /// offered to it still.</summary>
     public async Task<Supplies> SuppliesAsync(Job job)
     {
-        var supplies = await SuppliesAsync();
-        var held = job.HeldEditions ?? None;
+        var (supplies, means) = (await SuppliesAsync(), await MeansAsync());
+        if (job.CrewId is { } crew)
+        {
+            supplies = supplies with { Rates = means.RatesOf(crew, supplies.Rates), Means = means.For(crew) };
+        }
+
+        if (job.HeldEditions is not { Count: > 0 } held)
+        {
+            return supplies;
+        }
+
         var shelf = await ShelfAsync();
-        var sheets = held.Count == 0 ? shelf.Standing : shelf.HeldBy(held);
-        return held.Count == 0
-            ? supplies
-            : supplies with
-            {
-                Sheets = sheets,
-                InForce = shelf.Standing.Where(one => sheets[one.Key] != one.Value).ToDictionary(),
-                Retired = supplies.Retired.Where(slug => !held.ContainsKey(slug)).ToList(),
-            };
+        var sheets = shelf.HeldBy(held);
+        return supplies with
+        {
+            Sheets = sheets,
+            InForce = shelf.Standing.Where(one => sheets[one.Key] != one.Value).ToDictionary(),
+            Retired = supplies.Retired.Where(slug => !held.ContainsKey(slug)).ToList(),
+        };
     }
+
+    private async Task<MeansShelf> MeansAsync() => _means ??= new(await db.Means.AsNoTracking().ToListAsync());
 
     /// <summary>The same for a job by its id; sheets as they stand where none is named, or where there is no such job.</summary>
     public async Task<Supplies> SuppliesAsync(Guid? job) =>

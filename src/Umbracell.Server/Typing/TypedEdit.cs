@@ -207,6 +207,39 @@ internal sealed class TypedFields(TypedEdit edit)
         }
     }
 
+    // 7, 7:30, 07.30, 7 am, 7:30 pm.
+    private static readonly string[] Times = ["H", "H:mm", "H.mm", "h tt", "htt", "h:mm tt", "h:mmtt"];
+
+    /// <summary>Takes a time of day as people write it, or blank for none; gives it as <c>07:30</c>.</summary>
+    public void TimeOfDay(string field, Action<string> take)
+    {
+        if (!Has(field))
+        {
+            return;
+        }
+
+        var text = Raw(field).Trim();
+        if (text.Length == 0)
+        {
+            take("");
+        }
+        else if (TimeOnly.TryParseExact(text, Times, CultureInfo.InvariantCulture, DateTimeStyles.None, out var time))
+        {
+            take(time.ToString("HH:mm", CultureInfo.InvariantCulture));
+        }
+        else
+        {
+            Fault(
+                new()
+                {
+                    Field = field,
+                    Code = FaultCode.NotATime,
+                    Typed = text,
+                }
+            );
+        }
+    }
+
     /// <summary>Takes a day that is to come, and asks where it is past: of a day typed without a thought of the year the next is meant.</summary>
     /// <param name="field">Name of the field.</param>
     /// <param name="today">Today where it counts.</param>

@@ -37,7 +37,13 @@ public sealed class PastJobRow : IFirmRow, IFigureInput
 
     public required string Name { get; set; }
 
-    public required string Crew { get; set; }
+    public Guid CrewId { get; set; }
+
+    /// <summary>The crew that did it; always read with the job.</summary>
+    public MeansRow? CrewRow { get; set; }
+
+    /// <summary>Name of that crew.</summary>
+    public string Crew => CrewRow?.Name ?? "";
 
     public required string SheetSlug { get; set; }
 

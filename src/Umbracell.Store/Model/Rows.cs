@@ -120,7 +120,13 @@ public sealed class Job : IFirmRow, IFigureInput
 
     public required string Name { get; set; }
 
-    public string Crew { get; set; } = "";
+    public Guid? CrewId { get; set; }
+
+    /// <summary>The crew that does it; always read with the job, null until one is said.</summary>
+    public MeansRow? CrewRow { get; set; }
+
+    /// <summary>Name of that crew; empty until one is said.</summary>
+    public string Crew => CrewRow?.Name ?? "";
 
     public JobState State { get; set; }
 

@@ -10,12 +10,12 @@ namespace Umbracell.Store.Seeding;
 /// <summary>The demo's buildings. All made up.</summary>
 internal static class DemoJobs
 {
-    public static Job FerryHouse() =>
+    public static Job FerryHouse(MeansRow crew) =>
         new()
         {
             Name = "The ferry house at Brindle Quay",
             State = JobState.Ordered,
-            Crew = "Heron",
+            CrewRow = crew,
             ClimateZone = "6A",
             TargetSetId = "iecc-2021",
             IndoorC = 21.1,
@@ -142,12 +142,12 @@ internal static class DemoJobs
             .Ready(PreparationItem.Masked);
     }
 
-    public static Job MillCottages() =>
+    public static Job MillCottages(MeansRow crew) =>
         new()
         {
             Name = "Skerrow mill cottages",
             State = JobState.Offered,
-            Crew = "Plover",
+            CrewRow = crew,
             ClimateZone = "4C",
             TargetSetId = "metric-sample",
             IndoorC = 20,
@@ -198,11 +198,11 @@ internal static class DemoJobs
             .Ready(PreparationItem.Sealed);
     }
 
-    public static Job OrchidHouse() =>
+    public static Job OrchidHouse(MeansRow crew) =>
         new()
         {
             Name = "Pellam orchid house",
-            Crew = "Plover",
+            CrewRow = crew,
             ClimateZone = "1A",
             TargetSetId = "iecc-2021",
             IndoorC = 21.1,
@@ -268,12 +268,12 @@ internal static class DemoJobs
             .Ready(PreparationItem.Masked);
     }
 
-    public static Job SeedStore() =>
+    public static Job SeedStore(MeansRow crew) =>
         new()
         {
             Name = "Tollgate seed store",
             State = JobState.UnderWay,
-            Crew = "Heron",
+            CrewRow = crew,
             ClimateZone = "5B",
             TargetSetId = "metric-sample",
             IndoorC = 4,

@@ -53,14 +53,9 @@ internal static class DemoRates
             ProfitPercent = 22,
             TaxPercent = 0,
             HeatKilowattHour = 0.16,
-            HeaterKilowatts = 60,
-            BlanketWatts = 420,
             KitHour = 74,
             KitSetUpHours = 0.75,
             KitBoardFeetPerHour = 250,
-            HotRoomCelsius = 35,
-            HotRoomLoss = 45,
             LeadDays = 6,
-            TrailerKilograms = 2900,
         };
 }

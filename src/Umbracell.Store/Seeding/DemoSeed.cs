@@ -48,6 +48,7 @@ public static class DemoSeed
             {
                 await RefreshAsync(db, inputs.Sheets, cancellation);
                 await AddPeopleSinceAsync(db, domain, cancellation);
+                await AddMeansSinceAsync(db, cancellation);
             }
             else
             {
@@ -109,12 +110,14 @@ public static class DemoSeed
         await db.SaveChangesAsync(cancellation);
 
         var now = inputs.Now;
+        var (heron, plover) = (DemoMeans.Crew("Heron"), DemoMeans.Crew("Plover"));
+        db.Means.AddRange([heron, plover, .. DemoMeans.Equipment(heron, plover), .. DemoMeans.ScaffoldAndFans()]);
         DemoPlot[] plots =
         [
-            new(DemoJobs.FerryHouse(), DemoJobs.FerryHouseSurfaces(inputs.Start), DemoSurveys.FerryHouse),
-            new(DemoJobs.OrchidHouse(), DemoJobs.OrchidHouseSurfaces(inputs.Start), DemoSurveys.OrchidHouse),
-            new(DemoJobs.MillCottages(), DemoJobs.MillCottagesSurfaces(inputs.Start), DemoSurveys.MillCottages),
-            new(DemoJobs.SeedStore(), DemoJobs.SeedStoreSurfaces(inputs.Start), DemoSurveys.SeedStore),
+            new(DemoJobs.FerryHouse(heron), DemoJobs.FerryHouseSurfaces(inputs.Start), DemoSurveys.FerryHouse),
+            new(DemoJobs.OrchidHouse(plover), DemoJobs.OrchidHouseSurfaces(inputs.Start), DemoSurveys.OrchidHouse),
+            new(DemoJobs.MillCottages(plover), DemoJobs.MillCottagesSurfaces(inputs.Start), DemoSurveys.MillCottages),
+            new(DemoJobs.SeedStore(heron), DemoJobs.SeedStoreSurfaces(inputs.Start), DemoSurveys.SeedStore),
         ];
         foreach (var (plot, i) in plots.Select((p, i) => (p, i)))
         {
@@ -123,7 +126,7 @@ public static class DemoSeed
 
         // Its jobs are there: nothing is left to set up.
         (await db.Firms.SingleAsync(cancellation)).SkippedSteps = ["firm", "sheet", "crew", "place", "job", "surface", "verdict"];
-        db.PastJobs.AddRange(DemoMaterial.PastJobs());
+        db.PastJobs.AddRange(DemoMaterial.PastJobs(heron, plover));
         db.StockLots.AddRange(DemoMaterial.Stock(DateOnly.FromDateTime(now.UtcDateTime)));
         await db.SaveChangesAsync(cancellation);
     }
@@ -163,6 +166,16 @@ public static class DemoSeed
         if (!await db.People.AnyAsync(p => p.NormalizedSignInName == helper.NormalizedSignInName, cancellation))
         {
             db.People.Add(helper);
+            await db.SaveChangesAsync(cancellation);
+        }
+    }
+
+    // Of the demo planted before there were records of it, crews, rig, heaters and blankets were made from what it had.
+    private static async Task AddMeansSinceAsync(UmbracellDb db, CancellationToken cancellation)
+    {
+        if (!await db.Means.AnyAsync(means => means.Kind == MeansKind.Scaffold || means.Kind == MeansKind.Fan, cancellation))
+        {
+            db.Means.AddRange(DemoMeans.ScaffoldAndFans());
             await db.SaveChangesAsync(cancellation);
         }
     }

@@ -126,14 +126,14 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
 
     private ColdRoute Warmed(HeatedSpace space, Temperature room)
     {
-        var (air, face, has) = (SpaceHeating.To(space, room, c.Heater), FaceIn(space, room), c.Rates.HeaterKilowatts * 1000);
+        var (air, face, has) = (SpaceHeating.To(space, room, c.Heater), FaceIn(space, room), c.Means.HeaterWatts(c.Heater));
         List<Finding> findings =
         [
             Say("heated", Verdict.Clear, room.ToFigure(), face.ToFigure()),
             .. HeaterKindFinding(),
             .. SizeFindings(air, has),
         ];
-        var power = has > air.Power ? has : 1.5 * air.Power;
+        var power = has > air.Power ? has.Value : 1.5 * air.Power;
         var warming = Preheat(space, room, power);
         var preheat = TimeSpan.FromSeconds(warming.Result.Amount);
         var route = Sprayed(ColdRouteKind.Heat, [(c.Standard, c.Thickness, face)], findings);
@@ -330,9 +330,9 @@ internal sealed class ColdRouteStudy(ColdRouteCase c)
             Citations.BuildingHeat(Length.FromMetres(FloorHeight))
         );
 
-    private IEnumerable<Finding> SizeFindings(SpaceHeating air, double has)
+    private IEnumerable<Finding> SizeFindings(SpaceHeating air, double? watts)
     {
-        if (has <= 0)
+        if (watts is not { } has)
         {
             yield return Say("heaterUnknown", Verdict.Care, new(air.Power, Dimension.Power), null);
         }

@@ -1,6 +1,7 @@
 using Umbracell.Core.Conditions;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Materials;
+using Umbracell.Core.Means;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Takeoff;
 
@@ -88,8 +89,11 @@ public sealed record ColdRouteCase
     /// <summary>Whether the space's size was assumed.</summary>
     public bool SpaceAssumed { get; init; }
 
-    /// <summary>The firm's heater.</summary>
+    /// <summary>The kind of heater the space would be heated with.</summary>
     public HeaterKind Heater { get; init; } = HeaterKind.Indirect;
+
+    /// <summary>What the firm works with.</summary>
+    public FirmMeans Means { get; init; } = FirmMeans.None;
 
     /// <summary>How the surface is reached.</summary>
     public AccessKind Access { get; init; }

@@ -95,12 +95,6 @@ public sealed record Rates
     /// <summary>What a kilowatt-hour of heat in the building costs.</summary>
     public double HeatKilowattHour { get; init; }
 
-    /// <summary>Power of the firm's space heaters together, kW.</summary>
-    public double HeaterKilowatts { get; init; }
-
-    /// <summary>Heat of a drum blanket, W.</summary>
-    public double BlanketWatts { get; init; }
-
     /// <summary>Days from order to delivery.</summary>
     public double LeadDays { get; init; }
 
@@ -112,15 +106,6 @@ public sealed record Rates
 
     /// <summary>Board feet an hour sprayed from a hand kit.</summary>
     public double KitBoardFeetPerHour { get; init; }
-
-    /// <summary>Air of the room in which drums can be warmed, °C.</summary>
-    public double HotRoomCelsius { get; init; } = 35;
-
-    /// <summary>Heat that room loses for a kelvin over its surroundings, W/K; zero where the firm has none.</summary>
-    public double HotRoomLoss { get; init; }
-
-    /// <summary>Load the trailer may carry, kg; zero where it is not entered.</summary>
-    public double TrailerKilograms { get; init; }
 
     /// <summary>Board feet an hour sprayed of a product, from the rig or from a kit.</summary>
     public double BoardFeetPerHour(ProductSheet sheet) =>

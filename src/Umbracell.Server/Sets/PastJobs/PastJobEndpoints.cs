@@ -4,6 +4,7 @@ using Umbracell.Core.Quantities;
 using Umbracell.Core.Yield;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Access;
+using Umbracell.Server.Means;
 using Umbracell.Server.Problems;
 using Umbracell.Server.Requests;
 using Umbracell.Server.Sheets;
@@ -124,7 +125,7 @@ internal static class PastJobEndpoints
         {
             var row = PastJobFields.New();
             row.Id = edit.Id ?? row.Id;
-            PastJobFields.Take(new(edit), row, await library.AllAsync(), isNew: true);
+            PastJobFields.Take(new(edit), row, await library.AllAsync(), await CrewBook.OpenAsync(db), isNew: true);
             db.PastJobs.Add(row);
             await db.SaveChangesAsync();
         }
@@ -148,7 +149,7 @@ internal static class PastJobEndpoints
 
         await Seen.MustStandAsync(edit.Version, row.Version, async () => Answer(row, await library.ShelfAsync(), winsorised: false));
 
-        PastJobFields.Take(new(edit), row, await library.AllAsync(), isNew: false);
+        PastJobFields.Take(new(edit), row, await library.AllAsync(), await CrewBook.OpenAsync(db), isNew: false);
         await db.SaveChangesAsync();
         return TypedResults.Ok(await AnswerAsync(db, library));
     }
@@ -170,7 +171,8 @@ internal static class PastJobEndpoints
         Guid? command = null
     )
     {
-        var (rows, faults) = PastJobTable.Read(await Uploads.ReadAsync(request), UnitsWord.Read(units), await library.AllAsync());
+        var bytes = await Uploads.ReadAsync(request);
+        var (rows, faults) = PastJobTable.Read(bytes, UnitsWord.Read(units), await library.AllAsync(), await CrewBook.OpenAsync(db));
         var taken = take && faults.Count == 0;
         if (taken && await commands.TakeAsync(new SentAlone(command), null))
         {

@@ -1,5 +1,6 @@
 using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
+using Umbracell.Server.Means;
 using Umbracell.Server.Typing;
 using Umbracell.Store.Model;
 
@@ -40,12 +41,17 @@ internal static class PastJobFields
         {
             Id = Guid.NewGuid(),
             Name = "",
-            Crew = "",
             SheetSlug = "",
         };
 
     /// <summary>Takes the fields; throws with every fault.</summary>
-    public static void Take(TypedFields fields, PastJobRow row, IReadOnlyDictionary<string, ProductSheet> sheets, bool isNew)
+    public static void Take(
+        TypedFields fields,
+        PastJobRow row,
+        IReadOnlyDictionary<string, ProductSheet> sheets,
+        CrewBook crews,
+        bool isNew
+    )
     {
         if (isNew)
         {
@@ -53,7 +59,7 @@ internal static class PastJobFields
         }
 
         fields.Text("name", 200, required: true, text => row.Name = text);
-        fields.Text("crew", 60, required: true, text => row.Crew = text);
+        fields.Text("crew", MeansRow.LongestName, required: true, name => By(row, crews.Named(name)!));
         fields.Known("product", typed => Product(typed, sheets) is not null, typed => Sprayed(row, Product(typed, sheets)!));
         fields.Date("finished", day => row.FinishedOn = day ?? row.FinishedOn);
         fields.Quantity("area", Area, si => row.AreaM2 = si);
@@ -67,6 +73,8 @@ internal static class PastJobFields
         fields.Text("leftOut", 300, required: false, text => row.LeftOutBecause = text);
         fields.ThrowIfFaulty(All);
     }
+
+    private static void By(PastJobRow row, MeansRow crew) => (row.CrewId, row.CrewRow) = (crew.Id, crew);
 
     // Of another product no edition was said.
     private static void Sprayed(PastJobRow row, string product) =>

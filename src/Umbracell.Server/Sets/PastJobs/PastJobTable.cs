@@ -2,6 +2,7 @@ using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
 using Umbracell.Formats.Tables;
 using Umbracell.Questions.Answers;
+using Umbracell.Server.Means;
 using Umbracell.Server.Problems;
 using Umbracell.Store.Model;
 
@@ -35,7 +36,8 @@ internal static class PastJobTable
     public static (List<PastJobRow> Rows, List<LineFault> Faults) Read(
         byte[] bytes,
         UnitSystem units,
-        IReadOnlyDictionary<string, ProductSheet> sheets
+        IReadOnlyDictionary<string, ProductSheet> sheets,
+        CrewBook crews
     )
     {
         var table = Workbook.IsOne(bytes) ? Workbook.Read(bytes) : DelimitedText.Read(bytes);
@@ -55,7 +57,7 @@ internal static class PastJobTable
             try
             {
                 var row = PastJobFields.New();
-                PastJobFields.Take(new(new(null, units, Cells(columns, line.Cells))), row, sheets, isNew: true);
+                PastJobFields.Take(new(new(null, units, Cells(columns, line.Cells))), row, sheets, crews, isNew: true);
                 rows.Add(row);
             }
             catch (FieldFaultsException e)

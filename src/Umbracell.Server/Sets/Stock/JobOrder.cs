@@ -1,8 +1,9 @@
 using Umbracell.Core.Conditions;
 using Umbracell.Core.Materials;
+using Umbracell.Core.Means;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Yield;
-using Umbracell.Core.Yield.Price;
+using Umbracell.Questions;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Surfaces;
 using Umbracell.Store.Model;
@@ -19,27 +20,25 @@ internal static class JobOrder
         JobBid bid,
         IReadOnlyList<StockLotRow> lots,
         ILookup<string, string> elsewhere,
-        Rates rates,
+        Supplies supplies,
         DateOnly today
     )
     {
+        var (rates, trailer) = (supplies.Priced, supplies.Means.Trailer);
         var pricing = JobPricing.Of(study.Job);
         var day = pricing.WorkDate ?? today;
         var air = JobPricing.SeasonOf(study.Job)?.Air;
         var lines = bid
-            .Loads.Select(load => Line(load, lots, rates, day, air) with { NextJobs = [.. elsewhere[load.Sheet.Id].Take(MostNextJobs)] })
+            .Loads.Select(load => Line(load, lots, supplies, day, air) with { NextJobs = [.. elsewhere[load.Sheet.Id].Take(MostNextJobs)] })
             .ToList();
-        var weighed = RigLoad.Of(
-            [.. bid.Loads.Select(load => (load.Sheet, load.Sets.Load.Sets))],
-            Mass.FromKilograms(rates.TrailerKilograms)
-        );
+        var weighed = RigLoad.Of([.. bid.Loads.Select(load => (load.Sheet, load.Sets.Load.Sets))], trailer ?? Mass.FromKilograms(0));
         return new()
         {
             WorkDate = pricing.WorkDate,
             OrderBy = pricing.WorkDate is { } work && rates.LeadDays > 0 ? work.AddDays(-(int)Math.Ceiling(rates.LeadDays)) : null,
             Lines = lines,
             Weight = FigureAnswer.Of(weighed.Weight.ToFigure()),
-            Trailer = rates.TrailerKilograms > 0 ? FigureAnswer.Of(new(rates.TrailerKilograms, Dimension.Mass)) : null,
+            Trailer = trailer is { } carries ? FigureAnswer.Of(carries.ToFigure()) : null,
             Findings = FindingAnswer.All(weighed.Findings),
             NightAir = air is { } known ? FigureAnswer.Of(known.ToFigure()) : null,
         };
@@ -48,8 +47,9 @@ internal static class JobOrder
     public static IReadOnlyList<DrumLot> Lots(IEnumerable<StockLotRow> rows, string sheet) =>
         [.. rows.Where(r => r.SheetSlug == sheet).Select(r => new DrumLot(r.Side, r.Lot, r.Expires, r.Full, Mass.FromKilograms(r.PartKg)))];
 
-    private static OrderLine Line(JobLoad of, IReadOnlyList<StockLotRow> lots, Rates rates, DateOnly day, Temperature? air)
+    private static OrderLine Line(JobLoad of, IReadOnlyList<StockLotRow> lots, Supplies supplies, DateOnly day, Temperature? air)
     {
+        var means = supplies.Means;
         var (sheet, load) = (of.Sheet, of.Sets.Load.Sets);
         var stock = DrumStock.Of(sheet, Lots(lots, sheet.Id), load, day);
         return new()
@@ -61,17 +61,17 @@ internal static class JobOrder
             SetsB = FigureAnswer.Of(new(stock.SetsB, Dimension.Sets)),
             Order = new(FigureAnswer.Of(stock.Working.Result), WorkingAnswer.Of(stock.Working)),
             OrderCount = stock.Order,
-            Price = rates.PriceOf(sheet) is { } price ? FigureAnswer.Of(new(stock.Order * price, Dimension.Money)) : null,
+            Price = supplies.Priced.PriceOf(sheet) is { } price ? FigureAnswer.Of(new(stock.Order * price, Dimension.Money)) : null,
             Weight = FigureAnswer.Of(new(load * sheet.SetMass.Kilograms, Dimension.Mass)),
-            Drums = air is { } night && !sheet.IsKit ? [Drum(sheet, SetSide.A, night, rates), Drum(sheet, SetSide.B, night, rates)] : [],
-            Warming = air is { } cold && !sheet.IsKit ? Warming(sheet, load, cold, rates) : null,
+            Drums = air is { } night && !sheet.IsKit ? [Drum(sheet, SetSide.A, night, means), Drum(sheet, SetSide.B, night, means)] : [],
+            Warming = air is { } cold && !sheet.IsKit ? Warming(sheet, load, cold, supplies) : null,
             LeftOver = FigureAnswer.Of(new(load - of.Sets.Median, Dimension.Sets)),
             NextJobs = [],
             Findings = FindingAnswer.All(stock.Findings),
         };
     }
 
-    private static WarmingAnswer Warming(ProductSheet sheet, int load, Temperature night, Rates rates)
+    private static WarmingAnswer Warming(ProductSheet sheet, int load, Temperature night, Supplies supplies)
     {
         var warming = DrumWarming.Of(
             [new(SetSide.A, sheet.SetMassA, load), new(SetSide.B, sheet.SetMassB, load)],
@@ -79,10 +79,9 @@ internal static class JobOrder
             {
                 Night = night,
                 Wanted = sheet.Drums.Least + SprayGate.DrumEdge,
-                BlanketWatts = rates.BlanketWatts,
-                Room = Temperature.FromCelsius(rates.HotRoomCelsius),
-                RoomLoss = rates.HotRoomLoss,
-                KilowattHourPrice = rates.HeatKilowattHour,
+                Blankets = supplies.Means.Blankets,
+                Room = supplies.Means.HotRoom,
+                KilowattHourPrice = supplies.Priced.HeatKilowattHour,
             }
         );
         return new(Way(warming.Blankets), Way(warming.HotRoom));
@@ -93,14 +92,15 @@ internal static class JobOrder
                 : new(
                     way.Lead is { } lead ? FigureAnswer.Of(Figure.Duration(lead)) : null,
                     new(FigureAnswer.Of(way.Working.Result), WorkingAnswer.Of(way.Working)),
-                    FigureAnswer.Of(new(way.Cost, Dimension.Money))
+                    FigureAnswer.Of(new(way.Cost, Dimension.Money)),
+                    way.AtATime
                 );
     }
 
-    private static DrumAnswer Drum(ProductSheet sheet, SetSide side, Temperature night, Rates rates)
+    private static DrumAnswer Drum(ProductSheet sheet, SetSide side, Temperature night, FirmMeans means)
     {
         var wanted = sheet.Drums.Least + SprayGate.DrumEdge;
-        var drum = new DrumWarmth(side, DrumStock.MassOf(sheet, side), night, night, rates.BlanketWatts);
+        var drum = new DrumWarmth(side, DrumStock.MassOf(sheet, side), night, night, means.Blankets?.Watts ?? 0);
         var lead = drum.TimeTo(wanted);
         return new(
             side,

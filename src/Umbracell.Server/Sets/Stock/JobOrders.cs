@@ -24,7 +24,7 @@ internal sealed class JobOrders(StudiedJobs jobs, UmbracellDb db, TimeProvider c
     {
         var lots = await db.StockLots.AsNoTracking().ToListAsync();
         var elsewhere = await ElsewhereAsync(id);
-        return JobOrder.Of(job.Study, job.Bid, lots, elsewhere, job.Means.Rates, PlaceTime.Today(job.Study.Job, clock));
+        return JobOrder.Of(job.Study, job.Bid, lots, elsewhere, job.Means.Supplies, PlaceTime.Today(job.Study.Job, clock));
     }
 
     /// <summary>By sheet, the names of the other jobs that will draw from it: those of the nearest day first, those without one last.</summary>

@@ -103,7 +103,8 @@ public sealed record DrumAnswer(SetSide Side, FigureAnswer Start, FigureAnswer W
 /// <param name="Lead">How long before the start it begins; null where it never gets there.</param>
 /// <param name="Heat">Heat it takes.</param>
 /// <param name="Cost">Money for that heat.</param>
-public sealed record WarmingWayAnswer(FigureAnswer? Lead, WorkedFigure Heat, FigureAnswer Cost);
+/// <param name="AtATime">How many of the drums are warmed at a time; null for all of them.</param>
+public sealed record WarmingWayAnswer(FigureAnswer? Lead, WorkedFigure Heat, FigureAnswer Cost, int? AtATime);
 
 /// <summary>Blankets on every drum against a hot room for all; null for what the firm has not.</summary>
 public sealed record WarmingAnswer(WarmingWayAnswer? Blankets, WarmingWayAnswer? HotRoom);

@@ -162,6 +162,7 @@ internal sealed record JobBid(Bid Bid, IReadOnlyList<PricedSurface> Surfaces, IR
             Drums = asked.DrumTempC is { } drums ? Temperature.FromCelsius(drums) : null,
             NeverFlash = means.Practice.Of(PracticeQuestion.ColdSubstrate) == School.NeverFlash,
             Rates = means.Rates,
+            Means = means.Supplies.Means,
         };
     }
 

@@ -26,7 +26,7 @@ internal static partial class FromJobFile
 
         var job = Row(j);
         (job.Id, job.CreatedAt, job.State) = (id, now, j.State ?? JobState.Estimate);
-        (job.Name, job.Crew) = (Clip(j.Name, 200), Clip(j.Crew, 60));
+        job.Name = Clip(j.Name, 200);
         (job.RoomMonthsC, job.RoomMonthsRhPct) = (
             Months(j.RoomMonthsC, "job.roomMonthsC"),
             Months(j.RoomMonthsRhPct, "job.roomMonthsRhPct")
@@ -54,12 +54,16 @@ internal static partial class FromJobFile
         return job;
     }
 
-    // A place and targets of the firm's own come in as rows of their own.
+    // A place, targets and a crew are rows of their own.
+    [MapperIgnoreSource(nameof(FiledJob.Crew))]
     [MapperIgnoreSource(nameof(FiledJob.OwnPlace))]
     [MapperIgnoreSource(nameof(FiledJob.OwnTargets))]
     [MapperIgnoreSource(nameof(FiledJob.Choosing))]
     [MapperIgnoreSource(nameof(FiledJob.State))]
     private static partial Job Row(FiledJob job);
+
+    /// <summary>The crew a filed job names.</summary>
+    public static string Crew(FiledJob job) => Clip(job.Crew, MeansRow.LongestName).Trim();
 
     /// <summary>The place a filed job brings along.</summary>
     public static PlaceRow Place(FiledPlace p)

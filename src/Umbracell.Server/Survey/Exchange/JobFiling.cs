@@ -1,6 +1,7 @@
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Formats.DataFiles;
 using Umbracell.Formats.JobFiles;
+using Umbracell.Server.Means;
 using Umbracell.Server.Sheets;
 using Umbracell.Server.Surfaces;
 using Umbracell.Server.Typing;
@@ -130,6 +131,7 @@ internal static class JobFiling
             job.OwnTargets = db.TargetSets.AsEnumerable().FirstOrDefault(own => own.Edition == set.Edition && SameFigures(own, set)) ?? set;
         }
 
+        job.CrewRow = (await CrewBook.OpenAsync(db)).Named(FromJobFile.Crew(file.Job));
         foreach (var along in file.Sheets ?? [])
         {
             var sheet = SheetDocument.Of(along.ProductSheet);

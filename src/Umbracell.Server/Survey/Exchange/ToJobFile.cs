@@ -20,6 +20,8 @@ internal static partial class ToJobFile
     [MapperIgnoreSource(nameof(Job.HeldEditions))]
     [MapperIgnoreSource(nameof(Job.OwnTargetsId))]
     [MapperIgnoreSource(nameof(Job.OwnPlaceId))]
+    [MapperIgnoreSource(nameof(Job.CrewId))]
+    [MapperIgnoreSource(nameof(Job.CrewRow))]
     [MapperIgnoreSource(nameof(Job.TargetPath))]
     [MapperIgnoreSource(nameof(Job.Priorities))]
     [MapperIgnoreSource(nameof(Job.Exceptions))]
