@@ -16,6 +16,7 @@ const LATER = new Set([
     'routes',
     'dataFile',
     'sheets',
+    'means',
   ],
 ])
 const FILE = new URL('./src/i18n/en.json', import.meta.url).pathname

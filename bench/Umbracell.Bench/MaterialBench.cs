@@ -51,7 +51,6 @@ public class MaterialBench
             ClosedBoardFeetPerHour = 1100,
             OpenBoardFeetPerHour = 3400,
             HeatKilowattHour = 0.16,
-            HeaterKilowatts = 60,
         };
         _routes =
         [
@@ -88,6 +87,7 @@ public class MaterialBench
                     Access = AccessKind.Open,
                     Heater = HeaterKind.Indirect,
                     Rates = rates,
+                    Means = new() { Heaters = [new(HeaterKind.Indirect, 60_000, 1)] },
                 }),
         ];
         _sets =

@@ -132,6 +132,15 @@ public sealed partial class UmbracellDb(DbContextOptions<UmbracellDb> options, F
             ? throw new InvalidOperationException("Many rows are written in a transaction, so that all of them stand or none.")
             : ManyRows.AddAsync(this, Firm(), rows, cancellationToken);
 
+    /// <summary>Adds a row that rows which stand are to name: it belongs to the firm at once, and not only once it is written.</summary>
+    /// <param name="row">The row.</param>
+    /// <exception cref="InvalidOperationException">No firm is entered.</exception>
+    public void AddNamed(IFirmRow row)
+    {
+        row.FirmId = Firm();
+        Add(row);
+    }
+
     private Guid Firm() => CurrentFirm ?? throw new InvalidOperationException("No row can be written before a firm is entered.");
 
     protected override void ConfigureConventions(ModelConfigurationBuilder configurationBuilder) =>

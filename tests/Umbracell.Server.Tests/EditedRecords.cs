@@ -119,6 +119,8 @@ internal sealed class EditedRecords
             "targets" => await MadeAsync("target-sets", "/api/target-sets", ("name", "Own"), ("basedOn", "iecc-2021")),
             "lot" => await MadeAsync("stock", "/api/stock", ("product", "marl-cc-20"), ("side", "b"), ("lot", $"L{Guid.NewGuid():N}")),
             "pastJob" => await MadeAsync("past-jobs", "/api/past-jobs", [.. PastJob, ("name", $"Past {Guid.NewGuid():N}")]),
+            // Nothing is figured with a scaffold: other tests price jobs meanwhile.
+            "means" => await MadeAsync("means", "/api/means", ("kind", "scaffold"), ("name", $"Tower {Guid.NewGuid():N}")),
             _ => await MadeAsync("places", "/api/places", Place),
         };
 
@@ -140,6 +142,7 @@ internal sealed class EditedRecords
             "targets" => ("/api/target-sets", ""),
             "lot" => ("/api/stock", "lots"),
             "pastJob" => ("/api/past-jobs", "jobs"),
+            "means" => ("/api/means", "all"),
             _ => ("/api/places", ""),
         };
         var answer = await Client.GetJsonAsync(list);
@@ -174,7 +177,8 @@ internal sealed class EditedRecords
                 .OfType<JsonArray>()
                 .First(a => a is [JsonObject first, ..] && first.ContainsKey("id"));
         var known =
-            last.FirstOrDefault(f => f.Field is "lot").Text ?? (kind == "past-jobs" ? last.First(f => f.Field == "name").Text : null);
+            last.FirstOrDefault(f => f.Field is "lot").Text
+            ?? (kind is "past-jobs" or "means" ? last.First(f => f.Field == "name").Text : null);
         return $"/api/{kind}/{rows.Single(row => known is null || row!.ToJsonString().Contains(known, StringComparison.Ordinal))!.Text("id")}";
     }
 

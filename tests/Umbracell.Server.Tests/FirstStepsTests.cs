@@ -27,7 +27,7 @@ public sealed class FirstStepsTests(Product product)
         await PatchAsync(client, "/api/firm", ("name", "Sedge Insulators"), ("currency", "$"));
         (await DoneAsync(client)).ShouldBe(["firm"]);
         (await client.GetJsonAsync("/api/session")).Text("firm").ShouldBe("Sedge Insulators");
-        await PatchAsync(client, "/api/firm", ("crewHour", "95"));
+        await PostAsync(client, "/api/means", ("kind", "crew"), ("name", "Tern"));
         (await DoneAsync(client)).ShouldBe(["firm", "crew"]);
         await PostAsync(client, "/api/places", EditedRecords.Place);
         (await DoneAsync(client)).ShouldBe(["firm", "crew", "place"]);

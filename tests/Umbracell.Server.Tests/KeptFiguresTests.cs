@@ -67,6 +67,9 @@ public sealed class KeptFiguresTests(Product product)
         ["the targets of a job"] = walls => walls.EditAsync("targets", ("u:FramedWall:6", "0.2")),
         ["a finished job"] = walls => walls.LearnAsync(),
         ["a rate"] = walls => walls.EditAsync("firm", ("crewHour", $"{40 + Random.Shared.Next(1, 5000) / 100.0:0.00}")),
+        ["a rate of its crew"] = walls => walls.OfCrewAsync(("crewHour", $"{40 + Random.Shared.Next(1, 5000) / 100.0:0.00}")),
+        ["the name of its crew"] = walls => walls.OfCrewAsync(("name", $"Crew {Guid.NewGuid():N}"[..20])),
+        ["the rig of its crew"] = walls => walls.RigAsync(),
         ["a margin of the gate"] = walls => walls.EditAsync("firm", ("margin:dewHoldK", $"{20 + Random.Shared.Next(1, 600) / 100.0:0.00}")),
         ["a price of a set"] = walls => walls.EditAsync("firm", ("set:marl-cc-20", $"{1000 + Random.Shared.Next(1, 5000) / 10.0:0.0}")),
     };
@@ -285,7 +288,13 @@ public sealed class KeptFiguresTests(Product product)
                 ("wood", "12")
             );
             await SendAsync(HttpMethod.Post, $"/api/jobs/{Job}/joints", ("kind", "bandToWall"), ("first", Wall), ("second", Beyond));
-            await EditAsync("job", ("place", place.Split('/')[3]), ("targetSet", targets.Split('/')[3]), ("workDate", "2027-01-20"));
+            await EditAsync(
+                "job",
+                ("place", place.Split('/')[3]),
+                ("targetSet", targets.Split('/')[3]),
+                ("workDate", "2027-01-20"),
+                ("crew", Crew)
+            );
             Edit = null;
         }
 
@@ -306,13 +315,13 @@ public sealed class KeptFiguresTests(Product product)
         public async Task EditAsync(string kind, params (string Field, string Text)[] fields)
         {
             var path = await PathAsync(kind);
+            await EditAtAsync(path, await Records.VersionAsync(kind, path), fields);
+        }
+
+        private async Task EditAtAsync(string path, uint? version, (string Field, string Text)[] fields)
+        {
             Edit = Guid.CreateVersion7();
-            var (status, body) = await Records.Client.SendJsonAsync(
-                HttpMethod.Patch,
-                path,
-                EditedRecords.Command(Edit.Value, null, await Records.VersionAsync(kind, path), fields)
-            );
-            status.ShouldBe(200, body.ToJsonString());
+            await PostAsync(path, EditedRecords.Command(Edit.Value, null, version, fields), HttpMethod.Patch);
         }
 
         public async Task RenameBeyondAsync(string name)
@@ -367,6 +376,26 @@ public sealed class KeptFiguresTests(Product product)
             ];
             await SendAsync(HttpMethod.Post, "/api/past-jobs", finished);
         }
+
+        // A crew of its own sprays this job, so that nobody else's changes with it.
+        private string Crew { get; } = $"Crew {Guid.NewGuid():N}"[..20];
+
+        public async Task OfCrewAsync(params (string, string)[] fields)
+        {
+            var crew = await CrewRecordAsync();
+            await EditAtAsync($"/api/means/{crew.Text("id")}", crew["version"]!.GetValue<uint>(), fields);
+        }
+
+        // Its rig carries next to nothing.
+        public async Task RigAsync()
+        {
+            var crew = await CrewRecordAsync();
+            (string, string)[] rig = [("kind", "rig"), ("name", crew.Text("name")), ("crew", crew.Text("id")), ("trailer", "101 kg")];
+            await SendAsync(HttpMethod.Post, "/api/means", rig);
+        }
+
+        private async Task<JsonNode> CrewRecordAsync() =>
+            (await Records.Client.GetJsonAsync("/api/means"))["all"]!.AsArray().Single(one => one!.Text("name") == Crew)!;
 
         /// <summary>All that is shown of the job from kept figures.</summary>
         public async Task<string> ShownAsync()

@@ -10,6 +10,7 @@ using Umbracell.Core.Takeoff;
 using Umbracell.Core.Yield;
 using Umbracell.Core.Yield.Price;
 using Umbracell.Formats.DataFiles;
+using Umbracell.Server.Means;
 using Xunit;
 using static Umbracell.Server.Tests.Sentences;
 
@@ -53,7 +54,6 @@ public sealed class MaterialSentencesTests
                     ProfitIsMarkup = markup,
                     TaxPercent = Has(8),
                     HeatKilowattHour = 0.2,
-                    HeaterKilowatts = Has(9),
                     KitHour = Has(10),
                     KitBoardFeetPerHour = 250,
                     KitSetUpHours = 0.5,
@@ -151,6 +151,7 @@ public sealed class MaterialSentencesTests
                             Heater = (HeaterKind)heater,
                             NeverFlash = never,
                             Rates = rates,
+                            Means = new() { Heaters = rates.CrewHour > 0 ? [new(HeaterKind.Indirect, 1000 * rates.CrewHour, 1)] : [] },
                         }
                     );
                     foreach (var route in routes.Routes)
@@ -203,9 +204,8 @@ public sealed class MaterialSentencesTests
                         {
                             Night = Temperature.FromCelsius(night),
                             Wanted = wanted,
-                            BlanketWatts = 420,
-                            Room = Temperature.FromCelsius(35),
-                            RoomLoss = 45,
+                            Blankets = new(420, 1),
+                            Room = new(Temperature.FromCelsius(35), 45, null),
                             KilowattHourPrice = 0.2,
                         }
                     );
@@ -248,41 +248,7 @@ public sealed class MaterialSentencesTests
     [Fact]
     public void Every_rate_and_school_has_its_words()
     {
-        foreach (
-            var rate in new[]
-            {
-                "crewHour",
-                "setUpHours",
-                "closedPace",
-                "openPace",
-                "battPace",
-                "boardPace",
-                "coatPace",
-                "shavePace",
-                "tearOff",
-                "maskPace",
-                "crewDay",
-                "rigDay",
-                "travelDay",
-                "consumables",
-                "disposal",
-                "scaffold",
-                "overhead",
-                "profit",
-                "tax",
-                "heatKwh",
-                "heaterKw",
-                "kitHour",
-                "kitSetUpHours",
-                "kitPace",
-                "hotRoom",
-                "hotRoomLoss",
-                "leadDays",
-                "trailer",
-                "blanket",
-                "newCovering",
-            }
-        )
+        foreach (var rate in WorkRates.All.Select(rate => rate.Field))
         {
             Words($"firm.rate.{rate}").ShouldNotBeNullOrWhiteSpace();
         }

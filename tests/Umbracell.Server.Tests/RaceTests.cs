@@ -56,6 +56,7 @@ public sealed class RaceTests(Product product)
             { "/api/target-sets", ["name", "Own", "basedOn", "iecc-2021"] },
             { "/api/stock", ["product", "marl-cc-20", "side", "b", "lot", "L once"] },
             { "/api/past-jobs", [.. EditedRecords.PastJob.SelectMany(f => new[] { f.Item1, f.Item2 })] },
+            { "/api/means", ["kind", "scaffold", "name", "Once"] },
             { "/api/places", [.. EditedRecords.Place.SelectMany(f => new[] { f.Item1, f.Item2 })] },
         };
 

@@ -23,9 +23,6 @@ public sealed class RatesTests(Product product)
     [InlineData("openPace", "metric", "4.72", "2,000 bd ft/h", "4.72 m³/h")]
     [InlineData("openPace", "us", "4.72 m3/h", "2,000 bd ft/h", "4.72 m³/h")]
     [InlineData("closedPace", "metric", "1200 bd ft/h", "1,200 bd ft/h", "2.83 m³/h")]
-    [InlineData("heaterKw", "metric", "60 kW", "204,728 Btu/h", "60 kW")]
-    [InlineData("heaterKw", "us", "200 kBtu/h", "200,000 Btu/h", "58.6 kW")]
-    [InlineData("blanket", "metric", "300", "1,024 Btu/h", "300 W")]
     [InlineData("crewHour", "us", "48.5", "¤48.50", "¤48.50")]
     public async Task A_rate_reads_alike_whoever_types_it(string field, string units, string typed, string us, string metric)
     {
@@ -35,33 +32,6 @@ public sealed class RatesTests(Product product)
         var figure = Rate(firm, field);
         (figure.Text("us"), figure.Text("metric")).ShouldBe((us, metric));
     }
-
-    [Theory]
-    [InlineData("metric", "60", "60 kW")]
-    [InlineData("us", "60", "60 kBtu/h")]
-    [InlineData("us", "1", null)]
-    public async Task A_heater_no_larger_than_a_lamp_is_asked_about_and_what_is_offered_is_taken(string units, string typed, string? meant)
-    {
-        var client = await product.SignedInAsync(EditedRecords.FirmOwner);
-        var doubt = (await KeepHeaterAsync(client, units, typed)).ShouldHaveSingleItem()!;
-        doubt.Text("code").ShouldBe(meant is null ? "unusual" : "units");
-        if (meant is null)
-        {
-            return;
-        }
-
-        doubt.Text("other").ShouldBe(meant);
-        (await KeepHeaterAsync(client, units, meant)).ShouldBeEmpty();
-    }
-
-    [Theory]
-    [InlineData("metric", "60 kW")]
-    [InlineData("us", "200,000")]
-    public async Task A_heater_of_the_usual_size_is_not(string units, string typed) =>
-        (await KeepHeaterAsync(await product.SignedInAsync(EditedRecords.FirmOwner), units, typed)).ShouldBeEmpty();
-
-    private static async Task<JsonArray> KeepHeaterAsync(HttpClient client, string units, string typed) =>
-        (await client.SendDoubtfulAsync(HttpMethod.Patch, "/api/firm", Asking.Typed(null, units, ("heaterKw", typed)))).Doubts;
 
     [Fact]
     public async Task Two_people_at_two_rates_at_once_lose_none()

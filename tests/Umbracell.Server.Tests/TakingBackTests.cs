@@ -39,6 +39,9 @@ public sealed class TakingBackTests(Product product)
             { "place", "temps", "20;22;30;42;55;64;69;67;59;48;37;26" },
             { "lot", "part", "12 lb" },
             { "pastJob", "leftOut", "a leak in the hose" },
+            { "means", "name", "Other tower" },
+            { "means", "reach", "20 ft" },
+            { "means", "retired", "yes" },
             { "firm", "crewHour", "61.25" },
             { "firm", "set:marl-cc-20", "1999" },
         };

@@ -19,6 +19,7 @@ export const router = createRouter({
       props: { card },
     })),
     { path: '/firm', name: 'firm', component: () => import('./firm/FirmView.vue') },
+    { path: '/means', name: 'means', component: () => import('./means/MeansView.vue') },
     { path: '/past-jobs', name: 'pastJobs', component: () => import('./pastjobs/PastJobsView.vue') },
     { path: '/stock', name: 'stock', component: () => import('./stock/StockView.vue') },
     { path: '/places', name: 'places', component: () => import('./places/PlacesView.vue') },

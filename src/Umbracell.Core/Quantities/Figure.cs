@@ -121,6 +121,9 @@ public enum Dimension
     /// <summary>Heat flow; W.</summary>
     Power,
 
+    /// <summary>Power of what is plugged in; W. Prints in watts and kilowatts for everyone: so it stands on the plate.</summary>
+    ElectricPower,
+
     /// <summary>Mass on an area; kg/m². Prints in ounces a square foot, or grams a square metre.</summary>
     MassPerArea,
 

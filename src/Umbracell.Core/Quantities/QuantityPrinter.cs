@@ -54,7 +54,11 @@ public static class QuantityPrinter
             (Dimension.Chance, _) when value < 0.5 => "< 1 %",
             (Dimension.Chance, _) when value >= 99.5 => "> 99 %",
             (Dimension.HumidityPoints, _) => Trimmed(value, 1, way) + OneOrMore(value, " point", " points"),
-            (Dimension.Power, UnitSystem.Metric) when Math.Abs(value) >= KilowattsFrom => Trimmed(value / 1000, 1, way) + " kW",
+            (Dimension.Power, UnitSystem.Metric) or (Dimension.ElectricPower, _) when Math.Abs(value) >= KilowattsFrom => Trimmed(
+                value / 1000,
+                1,
+                way
+            ) + " kW",
             (Dimension.Money, _) => CurrencyMark + Rounded(figure.Dimension, system, value, way),
             (Dimension.MoneyPerArea or Dimension.MoneyPerBoard, _) => CurrencyMark
                 + Rounded(figure.Dimension, system, value, way)
@@ -222,6 +226,7 @@ public static class QuantityPrinter
                     or Dimension.HeatLoss
                     or Dimension.HeatCapacity
                     or Dimension.Power
+                    or Dimension.ElectricPower
                     or Dimension.LeakageArea
                     or Dimension.Heat,
                 _

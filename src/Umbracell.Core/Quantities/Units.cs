@@ -184,7 +184,15 @@ internal static partial class Units
     public static readonly Unit WattPerKelvin = new("W/K", 1, 0, [Dimension.HeatLoss], "w/k");
 
     // The international-table Btu: 1055.05585262 J (exact); a °F is 5/9 K.
-    public static readonly Unit BtuPerHourFahrenheit = new("Btu/h·°F", 1055.05585262 / 3600 * 1.8, 0, [Dimension.HeatLoss]);
+    public static readonly Unit BtuPerHourFahrenheit = new(
+        "Btu/h·°F",
+        1055.05585262 / 3600 * 1.8,
+        0,
+        [Dimension.HeatLoss],
+        "btu/h·°f",
+        "btu/h°f",
+        "btu/hf"
+    );
     public static readonly Unit KilojoulePerKelvin = new("kJ/K", 1000, 0, [Dimension.HeatCapacity]);
     public static readonly Unit BtuPerFahrenheit = new("Btu/°F", 1055.05585262 * 1.8, 0, [Dimension.HeatCapacity]);
     public static readonly Unit KilojoulePerSquareMetreKelvin = new("kJ/m²·K", 1000, 0, [Dimension.HeatCapacityPerArea]);
@@ -201,8 +209,8 @@ internal static partial class Units
         0,
         [Dimension.LinearTransmittance]
     );
-    public static readonly Unit Watt = new("W", 1, 0, [Dimension.Power], "w");
-    public static readonly Unit Kilowatt = new("kW", 1000, 0, [Dimension.Power], "kw");
+    public static readonly Unit Watt = new("W", 1, 0, [Dimension.Power, Dimension.ElectricPower], "w");
+    public static readonly Unit Kilowatt = new("kW", 1000, 0, [Dimension.Power, Dimension.ElectricPower], "kw");
     public static readonly Unit BtuPerHour = new("Btu/h", 1055.05585262 / 3600, 0, [Dimension.Power], "btu/h", "btuh");
     public static readonly Unit ThousandBtuPerHour = new(
         "kBtu/h",
@@ -329,6 +337,7 @@ internal static partial class Units
             RoomCubicMetre,
             PerHour,
             WattPerKelvin,
+            BtuPerHourFahrenheit,
             Watt,
             Kilowatt,
             ThousandBtuPerHour,

@@ -13,6 +13,7 @@ internal static partial class Units
             (Dimension.Span, _) => [Foot, Millimetre],
             // Heaters are sold by the kilowatt and by the thousand Btu/h.
             (Dimension.Power, UnitSystem.Us) => [ThousandBtuPerHour, Kilowatt, Watt],
+            (Dimension.ElectricPower, _) => [Kilowatt],
             (Dimension.Power, _) => [Kilowatt, ThousandBtuPerHour, BtuPerHour],
             _ => Of(dimension, system == UnitSystem.Us ? UnitSystem.Metric : UnitSystem.Us) is var other
             && other != Of(dimension, system)
@@ -87,7 +88,7 @@ internal static partial class Units
             (Dimension.LinearTransmittance, UnitSystem.Us) => BtuPerHourFootFahrenheit,
             (Dimension.LinearTransmittance, _) => WattPerMetreKelvin,
             (Dimension.Power, UnitSystem.Us) => BtuPerHour,
-            (Dimension.Power, _) => Watt,
+            (Dimension.Power or Dimension.ElectricPower, _) => Watt,
             (Dimension.MassPerArea, UnitSystem.Us) => OuncePerSquareFoot,
             (Dimension.MassPerArea, _) => GramPerSquareMetre,
             (Dimension.LeakageArea, UnitSystem.Us) => SquareInch,

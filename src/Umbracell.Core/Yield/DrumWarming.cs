@@ -76,7 +76,7 @@ public sealed record DrumWarming(WarmingWay? Blankets, WarmingWay? HotRoom)
                 "warmingHeat",
                 "Q = P · h",
                 [
-                    new("P", "blanket", new(blankets.Watts, Dimension.Power)),
+                    new("P", "blanket", new(blankets.Watts, Dimension.ElectricPower)),
                     new("h", "blanketHours", Figure.Duration(TimeSpan.FromHours(hours))),
                 ],
                 Joules(heat),

@@ -33,7 +33,7 @@ public sealed record DrumWarmth(SetSide Side, Mass Liquid, Temperature Start, Te
     private double Capacity =>
         QuantityRangeException.Within("drum", Liquid.Kilograms, 1, 1000, Dimension.Mass) * (Side == SetSide.A ? 1700 : 1900);
 
-    private double Settles => Around.Celsius + QuantityRangeException.Within("blanket", Blanket, 0, 5000, Dimension.Power) / Loss;
+    private double Settles => Around.Celsius + QuantityRangeException.Within("blanket", Blanket, 0, 5000, Dimension.ElectricPower) / Loss;
 
     /// <summary>Temperature after a time: <c>T = T_∞ + (T_0 − T_∞) e^(−t UA / C)</c>.</summary>
     /// <param name="time">0 or more.</param>
@@ -61,7 +61,7 @@ public sealed record DrumWarmth(SetSide Side, Mass Liquid, Temperature Start, Te
             [
                 new("C", "drumCapacity", new(Capacity, Dimension.HeatCapacity)),
                 new("UA", "drumLoss", new(Loss, Dimension.HeatLoss)),
-                new("P", "blanket", new(Blanket, Dimension.Power)),
+                new("P", "blanket", new(Blanket, Dimension.ElectricPower)),
                 new("T_amb", "drumAround", Around.ToFigure()),
                 new("T_0", "drumStart", Start.ToFigure()),
                 new("T", "drumWanted", wanted.ToFigure()),

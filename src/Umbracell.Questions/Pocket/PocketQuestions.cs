@@ -25,7 +25,7 @@ public static class PocketQuestions
         SprayedArea = new(0.01, 1e5, Dimension.Area),
         FoamThickness = new FigureRange(0.005, 0.6, Dimension.Thickness).Usually(0.01, 0.4),
         RWanted = new(0.05, 20, Dimension.Resistance),
-        BlanketPower = new(0, 5000, Dimension.Power);
+        BlanketPower = new(0, 5000, Dimension.ElectricPower);
 
     /// <summary>Answers a question.</summary>
     /// <exception cref="FieldFaultsException">The firm has no such sheet.</exception>

@@ -40,7 +40,7 @@ internal sealed class CrewBook
                 Name = name,
             };
             _byName.Add(name, crew);
-            _db.Means.Add(crew);
+            _db.AddNamed(crew);
         }
 
         return crew;

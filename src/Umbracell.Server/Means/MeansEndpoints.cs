@@ -89,7 +89,7 @@ internal static class MeansEndpoints
                 .Where(entry => document.Figures.ContainsKey(entry.Name))
                 .ToDictionary(
                     entry => entry.Name,
-                    entry => FigureAnswer.AsTyped(new(document.Figures[entry.Name], entry.Range!.Value.Dimension))
+                    entry => FigureAnswer.Of(new(document.Figures[entry.Name], entry.Range!.Value.Dimension))
                 ),
             Words = entries
                 .Where(entry => document.Words.ContainsKey(entry.Name))

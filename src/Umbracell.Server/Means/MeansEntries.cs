@@ -56,8 +56,8 @@ internal static class MeansEntries
 
     private static readonly FigureRange Pieces = new(1, 200, Dimension.Count),
         SpaceHeat = new FigureRange(100, 1e6, Dimension.Power).Usually(2_000, 1e6),
-        LiquidHeat = new FigureRange(500, 200_000, Dimension.Power).Usually(3_000, 60_000),
-        DrumHeat = new FigureRange(20, 20_000, Dimension.Power).Usually(50, 5_000);
+        LiquidHeat = new FigureRange(500, 200_000, Dimension.ElectricPower).Usually(3_000, 60_000),
+        DrumHeat = new FigureRange(20, 5_000, Dimension.ElectricPower).Usually(50, 5_000);
 
     private static readonly Dictionary<MeansKind, IReadOnlyList<MeansEntry>> Kinds = new()
     {
@@ -77,7 +77,7 @@ internal static class MeansEntries
             Quantity("pressure", new FigureRange(1e6, 40e6, Dimension.MaterialPressure).Usually(5e6, 25e6)),
             new("tips", MeansEntryType.Text),
             new("pumps", MeansEntryType.Text),
-            Quantity("generator", new(500, 1e6, Dimension.Power)),
+            Quantity("generator", new(500, 1e6, Dimension.ElectricPower)),
             Quantity(Trailer, new(50, 40_000, Dimension.Mass)),
         ],
         [MeansKind.SpaceHeater] =

@@ -208,7 +208,7 @@ internal sealed class TypedFields(TypedEdit edit)
     }
 
     // 7, 7:30, 07.30, 7 am, 7:30 pm.
-    private static readonly string[] Times = ["H", "H:mm", "H.mm", "h tt", "htt", "h:mm tt", "h:mmtt"];
+    private static readonly string[] Times = ["%H", "H:mm", "H.mm", "h tt", "htt", "h:mm tt", "h:mmtt"];
 
     /// <summary>Takes a time of day as people write it, or blank for none; gives it as <c>07:30</c>.</summary>
     public void TimeOfDay(string field, Action<string> take)

@@ -5,6 +5,7 @@ using Umbracell.Core.Air;
 using Umbracell.Core.Conditions;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Materials;
+using Umbracell.Core.Means;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Takeoff;
 using Umbracell.Core.Tests.Choosing;
@@ -30,7 +31,6 @@ public sealed class BidTests
         ProfitPercent = 20,
         TaxPercent = 8,
         HeatKilowattHour = 0.2,
-        HeaterKilowatts = 80,
     };
 
     [Fact]
@@ -347,7 +347,7 @@ public sealed class BidTests
     public void A_flame_a_weak_heater_open_air_and_a_practice_that_never_flashes_are_said()
     {
         Case(Cold(-6) with { Heater = HeaterKind.Propane }, ColdRouteKind.Heat, "flame").ShouldBe(Verdict.Hold);
-        Case(Cold(-6) with { Rates = Rates with { HeaterKilowatts = 1 } }, ColdRouteKind.Heat, "heaterTooSmall").ShouldBe(Verdict.Hold);
+        Case(Heated(new SpaceHeater(HeaterKind.Indirect, 1_000, 1)), ColdRouteKind.Heat, "heaterTooSmall").ShouldBe(Verdict.Hold);
         Case(Cold(-6) with { Space = null }, ColdRouteKind.Heat, "openAir").ShouldBe(Verdict.Hold);
         Case(Cold(6) with { NeverFlash = true }, ColdRouteKind.FlashCoat, "notPractice").ShouldBe(Verdict.Care);
         ColdRoutes
@@ -355,6 +355,23 @@ public sealed class BidTests
             .Routes.Select(r => r.Kind)
             .ShouldBe([ColdRouteKind.Straight, ColdRouteKind.Heat, ColdRouteKind.FlashCoat]);
     }
+
+    [Fact]
+    public void Heaters_count_by_their_kind_and_number_and_one_of_no_known_kind_always_counts()
+    {
+        // Two small heaters of the kind asked for are as one of twice the power; one of another kind gives nothing.
+        Case(Heated(new SpaceHeater(HeaterKind.Indirect, 40_000, 2)), ColdRouteKind.Heat, "heaterTooSmall").ShouldBeNull();
+        Case(Heated(new SpaceHeater(HeaterKind.Electric, 80_000, 1)), ColdRouteKind.Heat, "heaterTooSmall").ShouldBe(Verdict.Hold);
+        Case(Heated(new SpaceHeater(null, 80_000, 1)), ColdRouteKind.Heat, "heaterTooSmall").ShouldBeNull();
+        Case(Heated(), ColdRouteKind.Heat, "heaterUnknown").ShouldBe(Verdict.Care);
+        Preheat(new(HeaterKind.Indirect, 40_000, 2)).ShouldBe(Preheat(new(HeaterKind.Indirect, 80_000, 1)));
+        Preheat(new(HeaterKind.Indirect, 120_000, 1)).ShouldBeLessThan(Preheat(new(HeaterKind.Indirect, 80_000, 1)));
+
+        static TimeSpan Preheat(SpaceHeater heater) =>
+            ColdRoutes.Of(Heated(heater)).Routes.Single(r => r.Kind == ColdRouteKind.Heat).Preheat;
+    }
+
+    private static ColdRouteCase Heated(params SpaceHeater[] heaters) => Cold(-6) with { Means = new() { Heaters = heaters } };
 
     private static Verdict? Case(ColdRouteCase question, ColdRouteKind kind, string name) =>
         ColdRoutes.Of(question).Routes.Single(r => r.Kind == kind).Findings.FirstOrDefault(f => f.Case.Name == name)?.Verdict;
@@ -415,5 +432,6 @@ public sealed class BidTests
             BuildingCapacity = 110_000,
             Space = Space(substrate, 50),
             Rates = Rates,
+            Means = new() { Heaters = [new(HeaterKind.Indirect, 80_000, 1)] },
         };
 }

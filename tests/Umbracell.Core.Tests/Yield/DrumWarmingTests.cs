@@ -15,9 +15,8 @@ public sealed class DrumWarmingTests
     {
         Night = Temperature.FromCelsius(2),
         Wanted = Temperature.FromCelsius(19),
-        BlanketWatts = 420,
-        Room = Temperature.FromCelsius(35),
-        RoomLoss = 45,
+        Blankets = new(420, null),
+        Room = new(Temperature.FromCelsius(35), 45, null),
         KilowattHourPrice = 0.16,
     };
 
@@ -31,7 +30,7 @@ public sealed class DrumWarmingTests
                     {
                         Night = Temperature.FromCelsius(night),
                         Wanted = Temperature.FromCelsius(wanted),
-                        Room = Temperature.FromCelsius(room),
+                        Room = new(Temperature.FromCelsius(room), 45, null),
                     };
                     var stored =
                         Drums.Sum(d =>
@@ -56,7 +55,7 @@ public sealed class DrumWarmingTests
     public void The_last_drum_is_warm_at_the_start()
     {
         var both = DrumWarming.Of(Drums, Means);
-        foreach (var (way, around, blanket) in new[] { (both.Blankets!, Means.Night, 420.0), (both.HotRoom!, Means.Room, 0.0) })
+        foreach (var (way, around, blanket) in new[] { (both.Blankets!, Means.Night, 420.0), (both.HotRoom!, Means.Room!.Air, 0.0) })
         {
             var coldest = Drums.Min(d => new DrumWarmth(d.Side, d.Liquid, Means.Night, around, blanket).After(way.Lead!.Value).Celsius);
             coldest.ShouldBe(Means.Wanted.Celsius, 1e-6);
@@ -67,17 +66,19 @@ public sealed class DrumWarmingTests
     public void A_hotter_room_is_sooner_and_a_leakier_one_dearer()
     {
         var usual = DrumWarming.Of(Drums, Means).HotRoom!;
-        DrumWarming.Of(Drums, Means with { Room = Temperature.FromCelsius(45) }).HotRoom!.Lead!.Value.ShouldBeLessThan(usual.Lead!.Value);
-        DrumWarming.Of(Drums, Means with { RoomLoss = 90 }).HotRoom!.Cost.ShouldBeGreaterThan(usual.Cost);
+        DrumWarming
+            .Of(Drums, Means with { Room = new(Temperature.FromCelsius(45), 45, null) })
+            .HotRoom!.Lead!.Value.ShouldBeLessThan(usual.Lead!.Value);
+        DrumWarming.Of(Drums, Means with { Room = Means.Room! with { Loss = 90 } }).HotRoom!.Cost.ShouldBeGreaterThan(usual.Cost);
     }
 
     [Fact]
     public void What_the_firm_has_not_is_not_told_and_what_never_gets_there_says_so()
     {
-        var none = DrumWarming.Of(Drums, Means with { BlanketWatts = 0, RoomLoss = 0 });
+        var none = DrumWarming.Of(Drums, Means with { Blankets = null, Room = null });
         none.Blankets.ShouldBeNull();
         none.HotRoom.ShouldBeNull();
-        var weak = DrumWarming.Of(Drums, Means with { BlanketWatts = 40, Room = Temperature.FromCelsius(18) });
+        var weak = DrumWarming.Of(Drums, Means with { Blankets = new(40, null), Room = new(Temperature.FromCelsius(18), 45, null) });
         (weak.Blankets!.Lead, weak.HotRoom!.Lead, weak.HotRoom.KilowattHours).ShouldBe((null, null, 0));
     }
 
@@ -87,5 +88,16 @@ public sealed class DrumWarmingTests
         var warm = DrumWarming.Of(Drums, Means with { Night = Temperature.FromCelsius(20) });
         (warm.Blankets!.Lead, warm.HotRoom!.Lead).ShouldBe((TimeSpan.Zero, TimeSpan.Zero));
         warm.HotRoom.KilowattHours.ShouldBe(0, 1e-9);
+    }
+
+    [Theory]
+    [InlineData(4, 4)]
+    [InlineData(6, null)]
+    [InlineData(8, null)]
+    [InlineData(null, null)]
+    public void Where_not_all_drums_find_a_place_it_is_said_how_many_do(int? places, int? told)
+    {
+        var both = DrumWarming.Of(Drums, Means with { Blankets = new(420, places), Room = Means.Room! with { Holds = places } });
+        (both.Blankets!.AtATime, both.HotRoom!.AtATime).ShouldBe((told, told));
     }
 }

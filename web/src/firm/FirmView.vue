@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import { computed, nextTick, watch } from 'vue'
+import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { useRoute } from 'vue-router'
-import type { Figure, Schemas } from '@/shared/api/client'
+import type { Schemas } from '@/shared/api/client'
 import { useFirm } from '@/shared/state/job'
 import { useSchools } from '@/shared/figures/schools'
 import { useReader } from '@/shared/state/reader'
@@ -23,30 +22,11 @@ const rates = computed(() => firm.data.value?.rates ?? null)
 
 const typed = useTyped({ kind: 'firm', id: 'own' })
 
-// Whoever was led to one part of the page begins there.
-const route = useRoute()
-let isLed = route.hash !== ''
-watch(
-  rates,
-  async (known) => {
-    if (!known || !isLed) return
-    isLed = false
-    await nextTick()
-    document.getElementById(route.hash.slice(1))?.scrollIntoView()
-  },
-  { immediate: true },
-)
-// A pace of 1,100.000 reads as 1,100.
-const plain = (figure: Figure | null) =>
-  reader
-    .print(figure)
-    .replace(/(\.\d*?)0+$/, '$1')
-    .replace(/\.$/, '')
 // Blank goes by the rules, whose figure then stands in the field.
 const byRules = ({ margin, ofRules, isGreatest }: Schemas['MarginAnswer']) =>
   margin === 'greatestHumidityPct'
     ? t('firm.rulesSheet')
-    : t(isGreatest ? 'firm.rulesMost' : 'firm.rulesLeast', { figure: plain(ofRules) })
+    : t(isGreatest ? 'firm.rulesMost' : 'firm.rulesLeast', { figure: reader.typed(ofRules) })
 const material = (id: string) => t(`material.${id}`)
 const schoolsOf = useSchools()
 const schools = (question: string) => [
@@ -112,7 +92,7 @@ const pascal = (word: string) => word.charAt(0).toUpperCase() + word.slice(1)
             :typed="typed"
             :field="margin.field"
             :label="t(`firm.margin.${margin.margin}`)"
-            :kept="plain(margin.held)"
+            :kept="reader.typed(margin.held)"
             :hint="byRules(margin)"
             :disabled="!mayEdit"
           />
@@ -128,13 +108,18 @@ const pascal = (word: string) => word.charAt(0).toUpperCase() + word.slice(1)
               :typed="typed"
               :field="rate.field"
               :label="rate.name"
-              :kept="plain(rate.figure)"
+              :kept="reader.typed(rate.figure)"
               :disabled="!mayEdit"
             />
           </div>
         </section>
-        <section id="crew">
+        <section>
           <h2>{{ t('firm.work') }}</h2>
+          <i18n-t keypath="firm.meansNote" tag="p" class="quiet" scope="global">
+            <template #page
+              ><RouterLink class="act" :to="{ name: 'means' }">{{ t('firm.page.means') }}</RouterLink></template
+            >
+          </i18n-t>
           <div class="fields">
             <TypedField
               v-for="rate in rates.work"
@@ -142,7 +127,7 @@ const pascal = (word: string) => word.charAt(0).toUpperCase() + word.slice(1)
               :typed="typed"
               :field="rate.field"
               :label="t(`firm.rate.${rate.field}`)"
-              :kept="plain(rate.figure)"
+              :kept="reader.typed(rate.figure)"
               :disabled="!mayEdit"
             />
           </div>
@@ -169,7 +154,7 @@ const pascal = (word: string) => word.charAt(0).toUpperCase() + word.slice(1)
               :typed="typed"
               :field="rate.field"
               :label="material(rate.name)"
-              :kept="plain(rate.figure)"
+              :kept="reader.typed(rate.figure)"
               :disabled="!mayEdit"
             />
           </div>

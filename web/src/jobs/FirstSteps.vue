@@ -25,7 +25,7 @@ function open(step: FirstStep) {
   const pages = {
     firm: { name: 'firm' },
     sheet: { name: 'sheets' },
-    crew: { name: 'firm', hash: '#crew' },
+    crew: { name: 'means' },
     place: { name: 'places' },
     surface: { name: 'survey', params },
     verdict: { name: 'section', params },

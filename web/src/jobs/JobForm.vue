@@ -7,6 +7,7 @@ import { api, ask, type Schemas } from '../shared/api/client'
 import { once } from '../shared/api/once'
 import { doubts } from '../shared/state/doubts'
 import { useChoices } from '../shared/state/job'
+import { useCrewNames } from '../shared/state/price'
 import { useReader } from '../shared/state/reader'
 import { useRecordForm, useTypedForm } from '../shared/state/typedForm'
 import { jobStates } from './jobLife'
@@ -110,6 +111,7 @@ const humidityClasses = computed(() =>
     text: value ? t(`jobs.form.class.${value}`) : t('jobs.form.byMonth'),
   })),
 )
+const crews = useCrewNames()
 const states = computed(() => jobStates.map((value) => ({ value, text: t(`jobs.state.${value}`) })))
 const zones = computed(() => (choices.data.value?.climateZones ?? []).map((zone) => ({ value: zone, text: zone })))
 const targetSets = computed(() =>
@@ -142,7 +144,7 @@ function cancel() {
 <template>
   <form class="job-form" novalidate @submit.prevent="save">
     <FormField v-model="values.name" class="wide" :label="t('jobs.form.name')" autofocus :fault="faults.name" />
-    <FormField v-model="values.crew" :label="t('jobs.form.crew')" :fault="faults.crew" />
+    <FormField v-model="values.crew" :label="t('jobs.form.crew')" :known="crews" :fault="faults.crew" />
     <PickField v-model="values.state" :label="t('jobs.form.state')" :options="states" :fault="faults.state" />
     <fieldset>
       <legend>{{ t('jobs.form.placeTitle') }}</legend>

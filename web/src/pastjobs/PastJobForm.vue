@@ -4,6 +4,7 @@ import { useI18n } from 'vue-i18n'
 import { api, ask, type Schemas } from '@/shared/api/client'
 import { once } from '@/shared/api/once'
 import { useChoices } from '@/shared/state/job'
+import { useCrewNames } from '@/shared/state/price'
 import { useReader } from '@/shared/state/reader'
 import { useTypedForm } from '@/shared/state/typedForm'
 import FormField from '@/shared/ui/FormField.vue'
@@ -15,6 +16,7 @@ const { t } = useI18n()
 const reader = useReader()
 const choices = useChoices()
 const sheets = computed(() => (choices.data.value?.sheets ?? []).map((one) => ({ value: one.id, text: one.name })))
+const crews = useCrewNames()
 const NEEDED = ['name', 'crew', 'finished', 'area', 'meanDepth', 'sets', 'substrate', 'drum', 'lift'] as const
 const FIELDS = [...NEEDED, 'depthReadings', 'depthScatter'] as const
 
@@ -41,6 +43,7 @@ function cancel() {
       :label="t(`past.field.${field}`)"
       :fault="faults[field]"
       :day="field === 'finished'"
+      :known="field === 'crew' ? crews : undefined"
     />
     <div class="acts">
       <ElButton type="primary" native-type="submit" :disabled="busy">{{ t('past.keep') }}</ElButton>

@@ -10,6 +10,7 @@ const BOOKS = [
   (name: string) => `window.field.${name}`,
   (name: string) => `choose.fact.${name}`,
   (name: string) => `firm.rate.${name}`,
+  (name: string) => `means.entry.${name}`,
   (name: string) => `firm.margin.${name.replace('margin:', '')}`,
   (name: string) => `material.${name.replace('material:', '')}`,
   (name: string) => `choose.question.${name.replace(/^practice(.)/, (_, first: string) => first.toLowerCase())}.t`,

@@ -1,7 +1,17 @@
 import { computed } from 'vue'
 import { useSession } from './session'
 
-export const firmPages = ['firm', 'sheets', 'materials', 'pastJobs', 'stock', 'places', 'targets', 'people'] as const
+export const firmPages = [
+  'firm',
+  'means',
+  'sheets',
+  'materials',
+  'pastJobs',
+  'stock',
+  'places',
+  'targets',
+  'people',
+] as const
 
 /** A page of what is the firm's own, as its route is named. */
 export type FirmPage = (typeof firmPages)[number]

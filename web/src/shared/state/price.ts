@@ -46,15 +46,28 @@ export const useStock = () => useQuery({ queryKey: ['stock'], queryFn: () => ask
 
 export const usePastJobs = () => useQuery({ queryKey: ['pastJobs'], queryFn: () => ask(api.GET('/api/past-jobs')) })
 
+const ON_MATERIAL: unknown[] = ['job', 'surface', 'jobs', 'stock', 'pastJobs', 'means', 'supplies', 'firstSteps']
+
+/** Whether an answer of the server hangs on material and price, or on what the firm works with. */
+export const hangsOnMaterial = (kind: unknown) => ON_MATERIAL.includes(kind)
+
+export const useMeans = () => useQuery({ queryKey: ['means'], queryFn: () => ask(api.GET('/api/means')) })
+
+/** The crews that are offered where one is typed. */
+export function useCrewNames() {
+  const means = useMeans()
+  return computed(() =>
+    (means.data.value?.all ?? []).filter((one) => one.kind === 'crew' && !one.retired).map((one) => one.name),
+  )
+}
+
 /** Puts an answer on the screen at once and lets everything that hangs on material and price ask anew. */
 export function useMaterialRefresh() {
   const queries = useQueryClient()
   return (key: readonly unknown[], answer?: unknown) => {
     if (answer !== undefined) queries.setQueryData(key, answer)
     void queries.invalidateQueries({
-      predicate: ({ queryKey }) =>
-        ['job', 'surface', 'jobs', 'stock', 'pastJobs'].includes(String(queryKey[0])) &&
-        JSON.stringify(queryKey) !== JSON.stringify(key),
+      predicate: ({ queryKey }) => hangsOnMaterial(queryKey[0]) && JSON.stringify(queryKey) !== JSON.stringify(key),
     })
   }
 }

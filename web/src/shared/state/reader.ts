@@ -29,6 +29,12 @@ export const useReader = defineStore('reader', () => {
     return figure ? money.value(written.value(figure[units.value])) : ''
   }
 
+  /** The figure as it stands in a field: a pace of 1,100.000 reads as 1,100. */
+  const typed = (figure: Figure | null | undefined) =>
+    print(figure)
+      .replace(/(\.\d*?)0+$/, '$1')
+      .replace(/\.$/, '')
+
   /** The same of several, by name. */
   const printAll = (figures: Record<string, Figure>) =>
     Object.fromEntries(Object.entries(figures).map(([name, figure]) => [name, print(figure)]))
@@ -44,5 +50,5 @@ export const useReader = defineStore('reader', () => {
     theme.value = theme.value === 'attic' ? 'daylight' : 'attic'
   }
 
-  return { units, theme, currency, inHand, print, printAll, switchUnits, switchTheme }
+  return { units, theme, currency, inHand, print, typed, printAll, switchUnits, switchTheme }
 })

@@ -54,6 +54,12 @@ export function useDays() {
     iso && isDay(iso) ? d(new Date(`${iso}T12:00:00Z`), { dateStyle: 'medium', timeZone: 'UTC' }) : (iso ?? '')
 }
 
+/** A time of day kept as 07:30, as the reader writes it. */
+export function useHours() {
+  const { d } = useI18n()
+  return (time: string) => d(new Date(`${EXAMPLE}T${time}:00Z`), { timeStyle: 'short', timeZone: 'UTC' })
+}
+
 /** How a day may be written, for fields that take one. */
 export function useExampleDay() {
   const written = useDays()

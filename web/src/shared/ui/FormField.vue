@@ -21,6 +21,8 @@ defineProps<{
   kind?: TypedKind
   lines?: number
   disabled?: boolean
+  /** What is offered while one types; anything else may be typed too. */
+  known?: readonly string[]
 }>()
 const text = defineModel<string>({ default: '' })
 const id = useId()
@@ -45,8 +47,12 @@ defineExpose({ focus: () => input.value?.focus() })
         :disabled="disabled"
         :aria-invalid="!!fault"
         :aria-describedby="`${id}-fault`"
+        :list="known && `${id}-known`"
         v-bind="{ ...(code && { inputmode: 'numeric' }), ...$attrs, class: undefined }"
       />
+      <datalist v-if="known" :id="`${id}-known`">
+        <option v-for="one in known" :key="one" :value="one" />
+      </datalist>
       <DayPick v-if="day" :day="text" :label="label" :disabled="disabled" @pick="text = $event" />
     </div>
     <em :id="`${id}-fault`" :class="fault ? 'fault' : 'small quiet'">{{ fault || note }}</em>

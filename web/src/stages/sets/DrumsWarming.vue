@@ -33,6 +33,9 @@ const columns = computed((): Column<Schemas['OrderLine']>[] => [
           /></template>
           <template #cost>{{ reader.print(line.warming[way].cost) }}</template>
         </i18n-t>
+        <span v-if="line.warming?.[way]?.atATime" class="few">{{
+          t('order.warming.atATime', { count: line.warming[way].atATime })
+        }}</span>
       </template>
     </DataTable>
     <p class="small quiet">{{ t('order.warming.note', { night: reader.print(night) }) }}</p>
@@ -40,6 +43,9 @@ const columns = computed((): Column<Schemas['OrderLine']>[] => [
 </template>
 
 <style scoped>
+.few {
+  display: block;
+}
 h3 {
   margin: 16px 0 4px;
 }

@@ -1,5 +1,6 @@
 import type { QueryClient } from '@tanstack/vue-query'
 import { api, ask, type Schemas } from '../../api/client'
+import { hangsOnMaterial } from '../../state/price'
 import { useReader } from '../../state/reader'
 import { useSession } from '../../state/session'
 import { keeps, partIn } from '../kinds'
@@ -109,8 +110,7 @@ const keepsOfFirm = (kind: string, list: string, how: Pick<InList, 'listIn' | 's
     key: () => [list],
     told: (queries) =>
       void queries.invalidateQueries({
-        predicate: ({ queryKey: [of] }) =>
-          ['job', 'surface', 'jobs', 'stock', 'pastJobs'].includes(String(of)) && of !== list,
+        predicate: ({ queryKey: [of] }) => hangsOnMaterial(of) && of !== list,
       }),
   })
 
@@ -122,4 +122,8 @@ keepsOfFirm('pastJob', 'pastJobs', {
   listIn: (answer: Schemas['PastJobsAnswer']) => answer.jobs,
   send: ({ id }, body) => ask(api.PATCH('/api/past-jobs/{id}', { params: { path: { id } }, body })),
   names: { leftOut: 'leftOutBecause' },
+})
+keepsOfFirm('means', 'means', {
+  listIn: (answer: Schemas['MeansBook']) => answer.all,
+  send: ({ id }, body) => ask(api.PATCH('/api/means/{id}', { params: { path: { id } }, body })),
 })
