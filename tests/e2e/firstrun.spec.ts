@@ -7,7 +7,7 @@ test('a firm with nothing in it comes to its first verdict, its steps read off w
   await useUnits(page, 'us')
   const began = Date.now()
   const steps = page.getByRole('region', { name: 'Getting started' })
-  await expect(steps).toContainText('2 of 7 done')
+  await expect(steps).toContainText('1 of 7 done')
   await expect(steps.getByRole('button', { name: 'Survey' })).toHaveCount(0)
 
   // A sheet of its own, begun from a sample that is marked as one.
@@ -20,11 +20,22 @@ test('a firm with nothing in it comes to its first verdict, its steps read off w
   await page.getByRole('button', { name: 'Save this sheet' }).click()
   await expect(page.getByText('No job uses it yet.')).toBeVisible()
 
+  // A crew needs a name; what it costs the firm's rates say.
+  await page.goto('/')
+  await expect(steps).toContainText('2 of 7 done')
+  await steps.getByRole('button', { name: 'Crews' }).click()
+  await page.getByRole('button', { name: 'Add a crew' }).click()
+  await page.getByLabel('Name', { exact: true }).fill('Tern')
+  await page.getByLabel('People', { exact: true }).fill('3')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('article', { name: 'Tern' })).toContainText('People')
+
   // A job leads to the places and back, with all that was typed.
   await page.goto('/')
   await expect(steps).toContainText('3 of 7 done')
   await steps.getByRole('button', { name: 'New job' }).click()
   await page.getByLabel('Name', { exact: true }).fill('Mere cottage')
+  await page.getByLabel('Crew', { exact: true }).fill('tern')
   await page.getByRole('link', { name: 'Add a place of your own' }).click()
   const typed = {
     Name: 'Mere Bank',
@@ -68,7 +79,7 @@ test('a firm with nothing in it comes to its first verdict, its steps read off w
 })
 
 test('steps may be skipped, one or all, and stay so', async ({ page }) => {
-  await openJobs(page, stranger)
+  await openJobs(page)
   const answer = {
     steps: ['firm', 'sheet', 'crew', 'place', 'job', 'surface', 'verdict'].map((step) => ({
       step,
@@ -93,7 +104,7 @@ test('steps may be skipped, one or all, and stay so', async ({ page }) => {
   })
   await page.reload()
   const steps = page.getByRole('region', { name: 'Getting started' })
-  await steps.getByRole('button', { name: 'Skip Say what a crew costs' }).click()
+  await steps.getByRole('button', { name: 'Skip Add your first crew' }).click()
   await expect(steps).toContainText('2 of 7 done')
   expect(sent).toEqual(['skip:crew'])
   await steps.getByRole('button', { name: 'Skip all' }).click()

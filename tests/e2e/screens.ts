@@ -3,6 +3,7 @@ export const screens = (roof: string) => ({
   firm: [
     ['/', 'ferry house'],
     ['/firm', 'Margins at the spray window'],
+    ['/means', 'Primary heaters'],
     ['/past-jobs', 'Dotted'],
     ['/sheets', 'Fernhollow'],
     ['/sheets/marl-cc-20', 'Jobs that use it'],

@@ -2,7 +2,7 @@
 
 /** Methods that are asked by. */
 export const METHODS = ['get', 'post', 'put', 'patch', 'delete']
-const OF_FIRM = ['places', 'stock', 'past-jobs', 'target-sets', 'templates', 'tokens', 'people']
+const OF_FIRM = ['places', 'means', 'stock', 'past-jobs', 'target-sets', 'templates', 'tokens', 'people']
 const OF_JOB = ['surfaces', 'joints', 'complaints', 'photos', 'logs', 'fan-tests', 'thermal', 'papers']
 
 /** Every operation of the API description. */

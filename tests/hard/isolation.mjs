@@ -26,6 +26,7 @@ async function everything(person) {
   for (const path of [
     '/api/firm',
     '/api/places',
+    '/api/means',
     '/api/stock',
     '/api/past-jobs',
     '/api/target-sets',

@@ -19,8 +19,8 @@ public static class DemoMeans
 
     internal static IEnumerable<MeansRow> Equipment(MeansRow heron, MeansRow plover)
     {
-        yield return Rig("Rig 1", heron, hoseMetres: 61, trailerKg: 2900, tips: "00, 01, 02");
-        yield return Rig("Rig 2", plover, hoseMetres: 76, trailerKg: 2900, tips: "01, 02");
+        yield return Rig("Rig 1", heron, hoseMetres: 60.96, trailerKg: 2900, tips: "00, 01, 02");
+        yield return Rig("Rig 2", plover, hoseMetres: 76.2, trailerKg: 2900, tips: "01, 02");
         yield return Row(
             MeansKind.SpaceHeater,
             "Heater on wheels",
@@ -36,10 +36,10 @@ public static class DemoMeans
         yield return Row(
             MeansKind.Scaffold,
             "Rolling tower",
-            [("reach", 6), ("covers", 30), ("count", 2)],
+            [("reach", 6.096), ("covers", 27.87), ("count", 2)],
             [("scaffoldKind", "mobileTower")]
         );
-        yield return Row(MeansKind.Fan, "Exhaust fan", [("flow", 0.9), ("duct", 0.3), ("ductLength", 7.5), ("count", 2)], []);
+        yield return Row(MeansKind.Fan, "Exhaust fan", [("flow", 0.9), ("duct", 0.3048), ("ductLength", 7.62), ("count", 2)], []);
     }
 
     private static MeansRow Rig(string name, MeansRow crew, double hoseMetres, double trailerKg, string tips)
@@ -51,7 +51,7 @@ public static class DemoMeans
                 ("liquidHeaters", 15_000),
                 ("hoseHeat", 3_600),
                 ("hoseLength", hoseMetres),
-                ("pressure", 13.8e6),
+                ("pressure", 13.7895e6),
                 ("generator", 30_000),
                 ("trailer", trailerKg),
             ],

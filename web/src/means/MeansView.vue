@@ -135,7 +135,7 @@ article {
 }
 dl {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(190px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
   gap: 8px 18px;
   margin: 4px 0 0;
 }
