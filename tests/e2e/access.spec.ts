@@ -1,6 +1,8 @@
 import type { Page } from '@playwright/test'
 import { expect, faults, ferryHouse, openJobs, ownJob, signIn, test, useUnits } from './product'
+import { foreignOn } from './foreign'
 import { screens } from './screens'
+import { listenTo, unmarkedOn } from './unmarked'
 import { laidOutWrong, leastAt } from './walk'
 
 const clean = async (page: Page, what: string) => expect(await faults(page, what)).toEqual([])
@@ -28,20 +30,29 @@ async function lookAt(page: Page, what: string) {
   return found
 }
 
+// Coming to a screen takes longer than looking at it: all that is asked of every screen is asked there at once.
 for (const part of ['firm', 'survey', 'stages'] as const) {
-  test(`every screen is free of access faults in both themes and at three widths: ${part}`, async ({ page }) => {
-    test.setTimeout(300_000)
+  test(`every screen is free of access faults, units of the other system and words out of no catalogue: ${part}`, async ({
+    page,
+  }) => {
+    test.setTimeout(400_000)
+    const said = listenTo(page)
     await page.goto('/sign-in')
     const found = part === 'firm' ? await lookAt(page, 'sign-in') : []
     await openJobs(page)
     await useUnits(page, 'us')
     const { job, surface } = await ferryHouse(page)
+    let units: 'us' | 'metric' = 'us'
     for (const [path, sign] of screens(surface('Slip hall roof'))[part]) {
+      const what = path || 'board'
       await page.goto(part === 'firm' ? path! : `/jobs/${job}${path}`)
       await expect(page.getByText(sign!).first()).toBeVisible()
-      found.push(...(await lookAt(page, path || 'board')))
+      found.push(...(await lookAt(page, what)))
+      found.push(...(await foreignOn(page, what, units)))
+      units = units === 'us' ? 'metric' : 'us'
+      found.push(...(await unmarkedOn(page, what, said)))
     }
-    expect(found).toEqual([])
+    expect([...new Set(found)]).toEqual([])
   })
 }
 

@@ -30,7 +30,7 @@ test('a crew with its hours, rates and rig: typed in both systems, mistyped, kep
   await expect(crew).toContainText('$175')
   await expect(crew).toContainText('1,271 bd ft/h')
   await useUnits(page, 'metric')
-  await expect(crew).toContainText('3 m³/h')
+  await expect(crew).toContainText('3.00 m³/h')
 
   await page.getByRole('button', { name: 'Add a rig' }).click()
   await page.getByLabel('Name', { exact: true }).fill(`Rig ${name}`)

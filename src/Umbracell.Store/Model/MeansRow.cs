@@ -52,5 +52,13 @@ public sealed class MeansRow : IFirmRow, IFigureInput
 
     public uint Version { get; set; }
 
-    IEnumerable<Guid> IFigureInput.FiguresOf(Func<string, bool> changes) => [FirmId];
+    // No figure hangs on scaffolds and fans; a crew's name and rates stand on the jobs that name it, and those that are new name it
+    // themselves.
+    IEnumerable<Guid> IFigureInput.FiguresOf(Func<string, bool> changes) =>
+        Kind switch
+        {
+            MeansKind.Scaffold or MeansKind.Fan => [],
+            MeansKind.Crew when !changes(nameof(Name)) && !changes(nameof(Document)) => [],
+            _ => [FirmId],
+        };
 }

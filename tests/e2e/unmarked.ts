@@ -1,6 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, ferryHouse, signIn, test, useUnits } from './product'
-import { screens } from './screens'
+import { expect } from './product'
 
 // What the browser itself writes of days and hours, in the reader's language; units and kinds of files, which are alike in all.
 const written = (['short', 'long'] as const).flatMap((form) => {
@@ -14,7 +13,7 @@ const SIGNS = /\b(cfm|Pa|CSV|XLSX|ft|in|mm|kg|lb|min|perm)\b/g
 const isOfPeople = (key: string) => /(by|title|name|place|instrument|crew|where|words)$/i.test(key)
 
 /** Everything the server said, word for word: names that people gave, figures as they are printed; no keys of the vocabulary. */
-function listenTo(page: Page) {
+export function listenTo(page: Page) {
   const said = new Set<string>()
   const take = (value: unknown, key = '') => {
     if (typeof value === 'string') {
@@ -89,23 +88,11 @@ function left(text: string, said: Set<string>) {
   return [...new Set(rest.split('\n').map((line) => line.trim()))].filter((line) => /\p{L}{2}/u.test(line))
 }
 
-for (const part of ['firm', 'survey', 'stages'] as const) {
-  test(`no words stand on a screen that are not in the catalogue: ${part}`, async ({ page }) => {
-    test.setTimeout(300_000)
-    const said = listenTo(page)
-    await signIn(page)
-    await useUnits(page, 'us')
-    const { job, surface } = await ferryHouse(page)
-    const found: string[] = []
-    for (const [path, sign] of screens(surface('Slip hall roof'))[part]) {
-      await page.goto(part === 'firm' ? path! : `/jobs/${job}${path}`)
-      await expect(page.getByText(sign!).first()).toBeVisible()
-      await inMarks(page)
-      await expect(page.locator('main')).toContainText('⟦')
-      const text = await textOf(page)
-      expect(left(`${text}\nNot translated`, said)).toContain('Not translated')
-      found.push(...left(text, said).map((rest) => `${path}: ${rest}`))
-    }
-    expect(found).toEqual([])
-  })
+/** Words on a page that are not in the catalogue, nor said by the server. */
+export async function unmarkedOn(page: Page, what: string, said: Set<string>) {
+  await inMarks(page)
+  await expect(page.locator('main')).toContainText('⟦')
+  const text = await textOf(page)
+  expect(left(`${text}\nNot translated`, said)).toContain('Not translated')
+  return left(text, said).map((rest) => `${what}: ${rest}`)
 }
