@@ -17,6 +17,7 @@ const LATER = new Set([
     'dataFile',
     'sheets',
     'means',
+    'templates',
   ],
 ])
 const FILE = new URL('./src/i18n/en.json', import.meta.url).pathname

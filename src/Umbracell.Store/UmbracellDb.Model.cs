@@ -442,6 +442,7 @@ public sealed partial class UmbracellDb
             template.ToTable("surface_templates");
             template.HasOne<Firm>().WithMany().HasForeignKey(t => t.FirmId);
             template.Property(t => t.Document).HasColumnType("jsonb");
+            template.Property(t => t.Version).IsRowVersion();
             template.HasQueryFilter(t => t.FirmId == CurrentFirm);
         });
         modelBuilder.Entity<ColumnMappingRow>(mapping =>

@@ -121,8 +121,16 @@ internal sealed class EditedRecords
             "pastJob" => await MadeAsync("past-jobs", "/api/past-jobs", [.. PastJob, ("name", $"Past {Guid.NewGuid():N}")]),
             // Nothing is figured with a scaffold: other tests price jobs meanwhile.
             "means" => await MadeAsync("means", "/api/means", ("kind", "scaffold"), ("name", $"Tower {Guid.NewGuid():N}")),
+            "template" => await TemplateAsync(),
             _ => await MadeAsync("places", "/api/places", Place),
         };
+
+    private async Task<string> TemplateAsync()
+    {
+        var (status, template) = await Client.SendJsonAsync(HttpMethod.Post, $"/api/surfaces/{Wall}/template", new { name = "Wall" });
+        status.ShouldBe(201, template.ToJsonString());
+        return $"/api/templates/{template.Text("id")}";
+    }
 
     /// <summary>A record as it stands, by where it is changed.</summary>
     public async Task<JsonNode> FindAsync(string kind, string path)
@@ -143,6 +151,7 @@ internal sealed class EditedRecords
             "lot" => ("/api/stock", "lots"),
             "pastJob" => ("/api/past-jobs", "jobs"),
             "means" => ("/api/means", "all"),
+            "template" => ("/api/templates", ""),
             _ => ("/api/places", ""),
         };
         var answer = await Client.GetJsonAsync(list);

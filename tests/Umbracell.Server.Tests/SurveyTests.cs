@@ -169,6 +169,33 @@ public sealed class SurveyTests(Product product)
         );
         other.Text("memberMaterial").ShouldBe("steelStud");
         other["outboard"]!.AsArray().Select(l => l!.Text("material")).ShouldBe(["brick", "plywood"]);
+
+        // Changed, it starts the next otherwise; what was made from it stays, and so does what was not typed.
+        var (changed, now) = await client.SendJsonAsync(
+            HttpMethod.Patch,
+            $"/api/templates/{template.Text("id")}",
+            Asking.Typed(template["version"]!.GetValue<uint>(), "metric", ("outboard", "plywood | 18 mm"), ("memberSpacing", "600"))
+        );
+        changed.ShouldBe(200, now.ToJsonString());
+        (now["memberSpacing"]!.Text("metric"), now.Text("name")).ShouldBe(("600 mm", "Brick on steel studs"));
+        var third = await SendAsync(
+            client,
+            HttpMethod.Post,
+            $"/api/jobs/{job}/surfaces",
+            ("name", "Third"),
+            ("template", template.Text("id"))
+        );
+        third["outboard"]!.AsArray().Select(l => l!.Text("material")).ShouldBe(["plywood"]);
+        third["memberDepth"]!.Text("us").ShouldBe("6 in");
+        var second = (await client.GetJsonAsync($"/api/jobs/{job}/surfaces")).AsArray().Single(s => s!.Text("name") == "Second")!;
+        second["outboard"]!.AsArray().Count.ShouldBe(2);
+        var (bad, refused) = await client.SendJsonAsync(
+            HttpMethod.Patch,
+            $"/api/templates/{template.Text("id")}",
+            Asking.Typed(null, "us", ("outboard", "adamant | 3"), ("name", ""))
+        );
+        (bad, refused["faults"]!.AsArray().Count).ShouldBe((400, 2));
+
         (await (await product.SignedInAsync("owner@coldwaterlane.example")).GetJsonAsync("/api/templates"))
             .AsArray()
             .ShouldNotContain(t => t!.Text("id") == template.Text("id"));

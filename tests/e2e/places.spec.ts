@@ -76,3 +76,45 @@ test('a target set of ones own is made, changed and kept from being taken away u
   expect(changed.ok()).toBe(true)
   expect((await page.request.delete(`/api/target-sets/${own.id}`)).status()).toBe(409)
 })
+
+test('a template is saved from a surface, renamed, given another layer, and starts surfaces as it is then', async ({
+  page,
+}) => {
+  await signIn(page)
+  await useUnits(page, 'us')
+  const { job, surface } = await ownJob(page, 'Templates')
+  const name = `Sedge wall ${Date.now()}`
+  await page.request.post(`/api/surfaces/${surface}/template`, { data: { name } })
+  await page.goto('/templates')
+  const template = page.getByRole('article', { name, exact: true })
+  await template.getByRole('button', { name: 'Edit' }).click()
+  const field = template.getByLabel('Name', { exact: true })
+  await field.fill('')
+  await field.press('Enter')
+  await expect(template.getByText('This is required.')).toBeVisible()
+  await field.fill(`${name} two`)
+  await field.press('Enter')
+  const renamed = page.getByRole('article', { name: `${name} two`, exact: true })
+  await renamed.getByRole('group', { name: 'Outside of the foam' }).getByLabel('Thickness of layer 1').fill('1 1/4')
+  await page.keyboard.press('Tab')
+  await renamed.getByRole('button', { name: 'Close' }).click()
+  await expect(renamed).toContainText('1 1/4 in')
+  await page.keyboard.press('Control+z')
+  await expect(renamed).not.toContainText('1 1/4 in')
+  await page.keyboard.press('Control+Shift+z')
+  await expect(renamed).toContainText('1 1/4 in')
+  await useUnits(page, 'metric')
+  await expect(renamed).toContainText('31.75 mm')
+  const id = ((await (await page.request.get('/api/templates')).json()) as { id: string; name: string }[]).find(
+    (one) => one.name === `${name} two`,
+  )!.id
+  const made = await page.request.post(`/api/jobs/${job}/surfaces`, {
+    data: { version: null, units: 'us', fields: { name: 'Made', template: id } },
+  })
+  expect(JSON.stringify(await made.json())).toContain('1 1/4 in')
+  await renamed.getByRole('button', { name: 'Delete' }).click()
+  await page.getByRole('link', { name: 'Stock', exact: true }).click()
+  await page.getByRole('link', { name: 'Templates', exact: true }).click()
+  await expect(page.getByRole('heading', { name: 'Templates' })).toBeVisible()
+  await expect(renamed).toHaveCount(0)
+})

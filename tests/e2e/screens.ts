@@ -9,6 +9,7 @@ export const screens = (roof: string) => ({
     ['/sheets/marl-cc-20', 'Jobs that use it'],
     ['/sheets/new?from=marl-cc-20', 'Save this sheet'],
     ['/materials', 'Boards and coats'],
+    ['/templates', 'Assemblies you meet again'],
     ['/stock', 'Drums in the store'],
     ['/places', 'Monthly means'],
     ['/target-sets', 'The greatest U allowed'],

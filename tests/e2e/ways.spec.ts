@@ -15,7 +15,7 @@ test('from a job every page of the firm is in the menu, and each tells what it a
     await ways.filter({ hasText: new RegExp(`^\\s*${name}\\s*$`) }).click()
     await expect(ways).toHaveCount(0)
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
-    await page.locator('body').click({ position: { x: 3, y: 400 } })
+    await page.mouse.click(3, 400)
     await page.keyboard.press('h')
     const help = page.getByRole('dialog', { name: `Help: ${name}` })
     await expect(help.getByRole('heading', { name: 'What this page answers' })).toBeVisible()

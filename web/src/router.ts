@@ -40,6 +40,7 @@ export const router = createRouter({
       props: true,
     },
     { path: '/materials', name: 'materials', component: () => import('./materials/MaterialsView.vue') },
+    { path: '/templates', name: 'templates', component: () => import('./templates/TemplatesView.vue') },
     { path: '/target-sets', name: 'targets', component: () => import('./targets/TargetSetsView.vue') },
     {
       path: '/jobs/:job',

@@ -88,7 +88,8 @@ internal static class SurfaceAnswers
         };
     }
 
-    private static LayerAnswer Layer(LayerDocument row) => new(row.Material, FigureAnswer.OfLayer(row.ThicknessMm));
+    /// <summary>A layer as it is shown and typed.</summary>
+    public static LayerAnswer Layer(LayerDocument row) => new(row.Material, FigureAnswer.OfLayer(row.ThicknessMm));
 
     // Skins and webs are thinner than an eighth of an inch.
     private static FigureAnswer? Fine(double? millimetres) => millimetres is { } mm ? FigureAnswer.OfLayer(mm) : null;

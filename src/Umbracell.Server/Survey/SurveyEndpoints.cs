@@ -1,11 +1,9 @@
 using System.Security.Claims;
-using System.Text.Json;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Takeoff;
-using Umbracell.Formats.DataFiles;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Access;
 using Umbracell.Server.Problems;
@@ -16,12 +14,6 @@ using Umbracell.Store;
 using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Survey;
-
-/// <summary>A template of the firm's own.</summary>
-public sealed record TemplateAnswer(Guid Id, string Name, SurfaceKind Kind);
-
-/// <summary>The name of something new.</summary>
-public sealed record Named(string Name);
 
 internal static class SurveyEndpoints
 {
@@ -45,12 +37,6 @@ internal static class SurveyEndpoints
             .WithTags("Survey")
             .WithSummary("A surface drawn from its numbers, to scale.")
             .Requires(Right.Look);
-        one.MapPost("/template", SaveTemplateAsync).WithSummary("Keep a surface's assembly as a template of the firm.");
-        app.MapGet("/api/templates", TemplatesAsync).WithTags("Survey").WithSummary("The firm's own templates.").Requires(Right.Look);
-        app.MapDelete("/api/templates/{id:guid}", RemoveTemplateAsync)
-            .WithTags("Survey")
-            .WithSummary("Forget a template; surfaces made from it stay as they are.")
-            .Requires(Right.Edit);
     }
 
     private static async Task<Ok<List<SurfaceAnswer>>> ListAsync(Guid id, SurfaceReader reader)
@@ -251,60 +237,6 @@ internal static class SurveyEndpoints
         var (x, y) = (all.Min(c => c.X), all.Min(c => c.Y));
         return new([.. path.SelectMany(c => new[] { c.X - x, c.Y - y })]);
     }
-
-    private static async Task<Created<TemplateAnswer>> SaveTemplateAsync(
-        Guid id,
-        Named named,
-        SurfaceReader reader,
-        UmbracellDb db,
-        Commands commands,
-        Guid? command = null
-    )
-    {
-        var (surface, _) = await reader.FindAsync(id);
-        var name = named.Name.Trim();
-        if (name.Length is 0 or > 120)
-        {
-            throw FieldFaultsException.Of(
-                "name",
-                name.Length == 0 ? FaultCode.Empty : FaultCode.TooLong,
-                name.Length == 0 ? "" : name[..40]
-            );
-        }
-
-        var isNew = await commands.TakeAsync(new SentAlone(command), null);
-        var template = isNew
-            ? new TemplateRow
-            {
-                Id = command ?? Guid.NewGuid(),
-                Name = name,
-                Kind = surface.Kind,
-                Document = JsonSerializer.Serialize(SurfaceStart.ToTemplate(surface), DataFile.Json),
-            }
-            : await FindTemplateAsync(command!.Value, db);
-        if (isNew)
-        {
-            db.Templates.Add(template);
-            await db.SaveChangesAsync();
-        }
-
-        return TypedResults.Created($"/api/templates/{template.Id}", new TemplateAnswer(template.Id, template.Name, template.Kind));
-    }
-
-    private static async Task<Ok<List<TemplateAnswer>>> TemplatesAsync(UmbracellDb db) =>
-        TypedResults.Ok(
-            await db.Templates.AsNoTracking().OrderBy(t => t.Name).Select(t => new TemplateAnswer(t.Id, t.Name, t.Kind)).ToListAsync()
-        );
-
-    private static async Task<NoContent> RemoveTemplateAsync(Guid id, UmbracellDb db)
-    {
-        db.Templates.Remove(await FindTemplateAsync(id, db));
-        await db.SaveChangesAsync();
-        return TypedResults.NoContent();
-    }
-
-    private static async Task<TemplateRow> FindTemplateAsync(Guid id, UmbracellDb db) =>
-        await db.Templates.SingleOrDefaultAsync(t => t.Id == id) ?? throw new NotFoundException("template");
 
     // Two surfaces may share a name; lists, joints and papers then cannot tell them apart.
     private static async Task MarkSameNameAsync(TypedEdit edit, Surface surface, Guid job, SurfaceReader reader)

@@ -6,6 +6,7 @@ using Umbracell.Server.Survey.Drive;
 using Umbracell.Server.Survey.Exchange;
 using Umbracell.Server.Survey.Joints;
 using Umbracell.Server.Survey.State;
+using Umbracell.Server.Survey.Templates;
 
 namespace Umbracell.Server.Survey;
 
@@ -17,6 +18,7 @@ internal sealed class SurveyStage : IPart
     public void Map(IEndpointRouteBuilder api)
     {
         api.MapSurvey();
+        api.MapTemplates();
         api.MapJoints();
         api.MapComplaints();
         api.MapNotes();

@@ -337,6 +337,8 @@ public sealed class TemplateRow : IFirmRow
 
     /// <summary>Its JSON, in the shape of the shipped templates.</summary>
     public required string Document { get; set; }
+
+    public uint Version { get; set; }
 }
 
 /// <summary>How the columns of a kind of spreadsheet were mapped last time.</summary>

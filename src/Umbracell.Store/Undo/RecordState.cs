@@ -69,7 +69,9 @@ public sealed class RecordState
         var entry = db.Entry(record);
         foreach (var property in Typed(entry))
         {
-            state._parts[property.Name] = JsonSerializer.SerializeToNode(property.GetValue(record), property.PropertyType, Json);
+            state._parts[property.Name] = IsDocument(entry, property)
+                ? JsonNode.Parse((string)property.GetValue(record)!)
+                : JsonSerializer.SerializeToNode(property.GetValue(record), property.PropertyType, Json);
         }
 
         foreach (var rows in RowsOf(entry))
@@ -120,6 +122,10 @@ public sealed class RecordState
             .OfType<PropertyInfo>()
             .Where(p => !NotTyped.Contains(p.Name) && !IsFile(p.PropertyType));
 
+    // A document that is kept as text comes back from the database written otherwise: it is held against what it says.
+    private static bool IsDocument(EntityEntry entry, PropertyInfo property) =>
+        property.PropertyType == typeof(string) && entry.Metadata.FindProperty(property.Name)?.GetColumnType() == "jsonb";
+
     // What a file brought is never typed over.
     private static bool IsFile(Type type) => type == typeof(byte[]) || type == typeof(float[]) || type == typeof(long[]);
 
@@ -148,7 +154,10 @@ public sealed class RecordState
 
     private static void Set(object record, PropertyInfo property, JsonNode? value)
     {
-        var typed = value.Deserialize(property.PropertyType, Json);
+        var typed =
+            value is JsonObject document && property.PropertyType == typeof(string)
+                ? document.ToJsonString()
+                : value.Deserialize(property.PropertyType, Json);
         if (property.CanWrite)
         {
             property.SetValue(record, typed);

@@ -6,6 +6,7 @@ export const firmPages = [
   'means',
   'sheets',
   'materials',
+  'templates',
   'pastJobs',
   'stock',
   'places',

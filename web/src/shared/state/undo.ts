@@ -37,6 +37,7 @@ export function useUndoKeys(job: MaybeRefOrGetter<string>) {
     const field = event.target instanceof HTMLElement && event.target.closest<HTMLElement>('input, textarea')
     if (field && field.dataset.draft !== 'no') return
     event.preventDefault()
-    void (event.key === 'z' ? steps.undo() : steps.redo())
+    // With the capitals locked the key alone says nothing of Shift.
+    void (event.key !== 'y' && !event.shiftKey ? steps.undo() : steps.redo())
   })
 }

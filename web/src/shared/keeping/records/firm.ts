@@ -66,6 +66,13 @@ keeps('targets', {
   },
 })
 
+keepsListed('template', {
+  key: () => ['templates'],
+  listIn: (answer: Schemas['TemplateAnswer'][]) => answer,
+  send: ({ id }, body) => ask(api.PATCH('/api/templates/{id}', { params: { path: { id } }, body })),
+  told: (queries) => void queries.invalidateQueries({ queryKey: ['templates'] }),
+})
+
 type Sheet = Schemas['SheetDetail']
 
 keeps('sheet', {

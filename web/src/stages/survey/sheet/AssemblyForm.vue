@@ -11,7 +11,7 @@ import { useReader } from '@/shared/state/reader'
 import { useTemplates } from '@/shared/state/survey'
 import type { Typed } from '@/shared/state/typed'
 import TypedField from '@/shared/ui/TypedField.vue'
-import LayersEditor from './LayersEditor.vue'
+import LayersEditor from '@/shared/ui/LayersEditor.vue'
 import FormField from '@/shared/ui/FormField.vue'
 
 /** What lies outboard and inboard, and the members between; kept as a template of the firm where it will come again. */
@@ -119,6 +119,9 @@ async function keep() {
         <ElButton native-type="submit" :disabled="!name.trim()">{{ t('survey.sheet.keepTemplate') }}</ElButton>
       </form>
       <span class="small quiet" role="status">{{ said }}</span>
+      <RouterLink v-if="own.length > 1" class="act" :to="{ name: 'templates' }">{{
+        t('survey.sheet.allTemplates')
+      }}</RouterLink>
     </div>
   </section>
 </template>

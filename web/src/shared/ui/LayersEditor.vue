@@ -5,7 +5,7 @@ import type { Schemas } from '@/shared/api/client'
 import { useChoices } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
 import type { Typed } from '@/shared/state/typed'
-import PickOne from '@/shared/ui/PickOne.vue'
+import PickOne from './PickOne.vue'
 import TypeIn from '@/shared/typing/TypeIn.vue'
 
 /** Layers on one side of the foam, outermost first. The list is one field: it is kept whole, and comes back whole. */
