@@ -16,4 +16,7 @@ public sealed record MaterialsDocument(IReadOnlyDictionary<string, MaterialValue
 {
     /// <summary>All as usual.</summary>
     public static MaterialsDocument None { get; } = new(new Dictionary<string, MaterialValues>());
+
+    /// <summary>Ids of materials and batts it has under names of its own (<see cref="OwnMaterial"/>).</summary>
+    public IReadOnlyList<string> Added { get; init; } = [];
 }

@@ -5,6 +5,7 @@ using Umbracell.Core.Conditions;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Means;
 using Umbracell.Core.Yield.Price;
+using Umbracell.Documents;
 using Umbracell.Questions.Answers;
 
 namespace Umbracell.Questions;
@@ -57,6 +58,21 @@ public sealed record Supplies(
     [JsonIgnore]
     public SystemMaterials ForSystems =>
         new(Batts, Materials["foam-board"], Materials["foil-board"], Materials["vapour-coat"], Materials["weather-coat"]);
+
+    /// <summary>A material by its id. One of a firm's own that this firm has not counts as the one it is like; null where nothing is
+    /// known of it.</summary>
+    /// <param name="id">Its id.</param>
+    public Material? MaterialOf(string id) =>
+        Materials.GetValueOrDefault(id)
+        ?? (OwnMaterial.LikeOf(id) is { } like && Materials.TryGetValue(like, out var usual) ? usual with { Id = id } : null);
+
+    /// <summary>A batt by its id, in the same way.</summary>
+    /// <param name="id">Its id.</param>
+    public Batt? BattOf(string id) =>
+        Batts.FirstOrDefault(batt => batt.Id == id)
+        ?? (
+            OwnMaterial.LikeOf(id) is { } like && Batts.FirstOrDefault(batt => batt.Id == like) is { } usual ? usual with { Id = id } : null
+        );
 
     /// <summary>The sheet a question names, as the gate holds to it: its limits, and those of the edition in force where they are
     /// tighter.</summary>

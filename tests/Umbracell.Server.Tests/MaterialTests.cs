@@ -83,6 +83,125 @@ public sealed class MaterialTests(Product product)
         (fault.Text("field"), fault.Text("code")).ShouldBe((field, code));
     }
 
+    [Fact]
+    public async Task A_material_of_ones_own_is_laid_by_its_name_with_its_own_figures_and_stays_while_it_is_laid()
+    {
+        var (client, job, wall) = await WallAsync();
+        await LayAsync(client, job, wall, "faced foam board | 40 mm");
+        await PatchAsync(client, Asking.Typed(null, "metric", ("material-new", "foil-board | Sedge board")));
+        const string Id = "own:foil-board:Sedge board";
+        await LayAsync(client, job, wall, "sedge board | 40 mm");
+        var like = await CavityAsync(client, wall);
+
+        // Until its own figures are typed it is as what it is like.
+        await LayAsync(client, job, wall, "foil-board | 40 mm");
+        (await CavityAsync(client, wall)).ShouldBe(like, 1e-12);
+        await LayAsync(client, job, wall, Id + " | 40 mm");
+        var usual = (await MaterialAsync(client, Id))["figures"]!.AsArray().Single(f => f!.Text("name") == "conductivity")!["usual"]!;
+        await PatchAsync(client, Asking.Typed(null, "metric", ($"material-value:{Id}:conductivity", "0.018 W/mK")));
+        (await CavityAsync(client, wall)).ShouldBe(like + 0.04 / 0.018 - 0.04 / usual.Number("amount"), 1e-9);
+        (await client.GetJsonAsync("/api/choices"))["materials"]!.AsArray().Select(m => m!.GetValue<string>()).ShouldContain(Id);
+
+        // It stays while it is laid, and in the table of surfaces it goes by its name.
+        (await GoneAsync(client, Id)).ShouldBe((400, "stillUsed"));
+        var csv = await client.GetStringAsync($"/api/jobs/{job}/surfaces.csv?units=metric", TestContext.Current.CancellationToken);
+        csv.ShouldContain("Sedge board | 40 mm");
+        await LayAsync(client, job, wall, "osb | 11 mm");
+        (await GoneAsync(client, Id)).Status.ShouldBe(200);
+        (await client.GetJsonAsync("/api/materials")).AsArray().ShouldNotContain(one => one!.Text("id") == Id);
+    }
+
+    [Fact]
+    public async Task Where_a_material_is_undone_under_a_layer_the_layer_counts_as_what_it_was_like()
+    {
+        var (client, job, wall) = await WallAsync();
+        await LayAsync(client, job, wall, "foam-board | 40 mm");
+        var like = await CavityAsync(client, wall);
+        var edit = Guid.CreateVersion7();
+        await PatchAsync(client, EditedRecords.Command(edit, null, null, ("material-new", "foam-board | Sedge board")));
+        await LayAsync(client, job, wall, "Sedge board | 40 mm");
+        (await client.SendJsonAsync(HttpMethod.Post, $"/api/commands/{edit}/undo", new { id = Guid.CreateVersion7() })).Status.ShouldBe(
+            200
+        );
+        (await CavityAsync(client, wall)).ShouldBe(like, 1e-12);
+        (await client.GetJsonAsync($"/api/jobs/{job}/board"))["rows"]!.AsArray().Count.ShouldBe(1);
+    }
+
+    [Theory]
+    [InlineData("foam-board | ", "empty")]
+    [InlineData("adamant | Sedge board", "unknown")]
+    [InlineData("foam-board | plywood", "taken")]
+    [InlineData("foam-board | SEDGE one", "taken")]
+    [InlineData("foam-board | Sedge; board", "notAName")]
+    [InlineData("foam-board | Sedge \"board\"", "notAName")]
+    [InlineData("Sedge board", "unknown")]
+    public async Task What_cannot_be_a_name_is_refused(string typed, string code)
+    {
+        var (client, _, _) = await WallAsync();
+        await PatchAsync(client, Asking.Typed(null, "us", ("material-new", "foam-board | Sedge one")));
+        var (status, answer) = await client.SendJsonAsync(HttpMethod.Patch, "/api/firm", Asking.Typed(null, "us", ("material-new", typed)));
+        (status, answer["faults"]?[0]!.Text("code")).ShouldBe((400, code));
+        var (tooLong, _) = await client.SendJsonAsync(
+            HttpMethod.Patch,
+            "/api/firm",
+            Asking.Typed(null, "us", ("material-new", "foam-board | " + new string('n', 10_000)))
+        );
+        tooLong.ShouldBe(400);
+    }
+
+    [Fact]
+    public async Task A_batt_of_ones_own_is_among_the_batts_with_the_R_of_its_label()
+    {
+        var (client, _, _) = await WallAsync();
+        const string Id = "own:batt-19:Heather 20";
+        await PatchAsync(client, Asking.Typed(null, "us", ("material-new", "batt-19 | Heather 20")));
+        await PatchAsync(
+            client,
+            Asking.Typed(null, "us", ($"material-value:{Id}:rated", "R-20"), ($"material-value:{Id}:thickness", "5.5"))
+        );
+        var batt = (await client.GetJsonAsync("/api/supplies"))["batts"]!.AsArray().Single(one => one!.Text("id") == Id)!;
+        batt.Number("rated").ShouldBe(20 / 5.678263337, 1e-6);
+        batt.Number("nominal").ShouldBe(0.1397, 1e-9);
+        (await client.GetJsonAsync("/api/firm"))["rates"]!["materials"]!.AsArray().ShouldContain(rate => rate!.Text("name") == Id);
+    }
+
+    [Fact]
+    public async Task A_job_takes_its_materials_along_and_finds_those_that_are_there()
+    {
+        var (client, job, wall) = await WallAsync();
+        await PatchAsync(client, Asking.Typed(null, "metric", ("material-new", "foam-board | Sedge board")));
+        await PatchAsync(client, Asking.Typed(null, "metric", ("material-value:own:foam-board:Sedge board:conductivity", "0.02 W/mK")));
+        await LayAsync(client, job, wall, "Sedge board | 40 mm");
+        var file = await client.GetByteArrayAsync($"/api/jobs/{job}/file", TestContext.Current.CancellationToken);
+        var (other, _, _) = await WallAsync();
+        for (var times = 0; times < 2; times++)
+        {
+            var (status, brought) = await other.UploadAsync("/api/jobs/file", file);
+            status.ShouldBe(201, brought.ToJsonString());
+            var surface = (await other.GetJsonAsync($"/api/jobs/{brought.Text("id")}/surfaces"))[0]!.Text("id");
+            (await CavityAsync(other, surface)).ShouldBe(await CavityAsync(client, wall), 1e-12);
+        }
+
+        (await other.GetJsonAsync("/api/materials"))
+            .AsArray()
+            .Count(one => one!.Text("id").StartsWith("own:", StringComparison.Ordinal))
+            .ShouldBe(1);
+    }
+
+    private static async Task<(int Status, string? Code)> GoneAsync(HttpClient client, string id)
+    {
+        var (status, answer) = await client.SendJsonAsync(HttpMethod.Patch, "/api/firm", Asking.Typed(null, "us", ("material-gone", id)));
+        return (status, answer["faults"]?[0]?.Text("code"));
+    }
+
+    private static async Task LayAsync(HttpClient client, string job, string wall, string layers)
+    {
+        var version = (await client.GetJsonAsync($"/api/jobs/{job}/surfaces"))[0]!["version"]!.GetValue<uint>();
+        var typed = Asking.Typed(version, "metric", ("outboard", layers));
+        var (status, answer) = await client.SendJsonAsync(HttpMethod.Patch, $"/api/surfaces/{wall}", typed);
+        status.ShouldBe(200, answer.ToJsonString());
+    }
+
     private async Task<(HttpClient Client, string Job, string Wall)> WallAsync()
     {
         var owner = (await Product.NewFirmAsync(FirmRole.Owner))[0];

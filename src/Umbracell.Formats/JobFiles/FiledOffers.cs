@@ -42,3 +42,14 @@ public sealed record FiledSheet(string ProductSheet)
         }
     }
 }
+
+/// <summary>A material or batt of the firm's own that a filed job is laid with.</summary>
+/// <param name="OwnMaterial">Its id, which says what it is like and what it is called.</param>
+/// <param name="Figures">The figures the firm holds of it, in SI.</param>
+/// <param name="Source">Where they come from; empty where that was not said.</param>
+public sealed record FiledMaterial(string OwnMaterial, IReadOnlyList<FiledMaterialFigure> Figures, string Source);
+
+/// <summary>A figure of a material.</summary>
+/// <param name="Figure">Its name: conductivity, permeability, density, emittance, thickness, rated.</param>
+/// <param name="Si">Its value, in SI.</param>
+public sealed record FiledMaterialFigure(string Figure, double Si);

@@ -45,6 +45,8 @@ public sealed record JobFile
 
     public IReadOnlyList<FiledSheet>? Sheets { get; init; }
 
+    public IReadOnlyList<FiledMaterial>? Materials { get; init; }
+
     /// <summary>The file without what a firm pays and earns.</summary>
     public JobFile WithoutPrices() => this with { Bids = null, Papers = Papers?.Where(paper => !paper.ShowsPrices).ToList() };
 
@@ -115,6 +117,7 @@ public sealed record JobFile
         "currency",
         "state",
         "sheets",
+        "materials",
     ];
 
     // The unit in a name says what can be true of it: no room is hotter, no wall longer.

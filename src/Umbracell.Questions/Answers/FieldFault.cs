@@ -54,6 +54,12 @@ public enum FaultCode
     /// <summary>No time of day.</summary>
     NotATime,
 
+    /// <summary>A name with signs that part what is written in a line.</summary>
+    NotAName,
+
+    /// <summary>Something else still names it.</summary>
+    StillUsed,
+
     /// <summary>A joint that is called ready and not solved.</summary>
     Unsolved,
 

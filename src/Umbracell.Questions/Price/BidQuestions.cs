@@ -49,7 +49,7 @@ public static class BidQuestions
 
     /// <summary>Name of a bid's line: a product by its sheet, a material by its id; empty for what the key's own name says.</summary>
     public static string NameOf(string key, Supplies supplies) =>
-        key.Split(':') is not [_, var id, ..] ? ""
+        key.Split(':', 2) is not [_, var id] ? ""
         : supplies.Sheets.TryGetValue(id, out var sheet) ? sheet.Name
         : id;
 

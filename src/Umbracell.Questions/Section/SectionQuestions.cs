@@ -241,7 +241,7 @@ public static class SectionQuestions
             {
                 FillKind.Foam => new FoamFill(supplies.Sheet(layer.Id, field), at),
                 FillKind.Batt => BattFill.Behind(
-                    supplies.Batts.FirstOrDefault(b => b.Id == layer.Id)
+                    supplies.BattOf(layer.Id)
                         ?? throw new FieldFaultsException([
                             new()
                             {
@@ -271,7 +271,7 @@ public static class SectionQuestions
 
     private static Layer Layer(LayerDocument layer, Supplies supplies, string field) =>
         new(
-            supplies.Materials.GetValueOrDefault(layer.Material)
+            supplies.MaterialOf(layer.Material)
                 ?? throw new FieldFaultsException([
                     new()
                     {

@@ -132,7 +132,7 @@ internal static class FirmEndpoints
         fields.YesNo("profitIsMarkup", yes => rates = rates with { ProfitIsMarkup = yes == true });
         JobChoosing.Schools(fields, firm.Practice, practice => firm.Practice = practice);
         FirmMargins.Take(fields, firm);
-        FirmMaterials.Take(fields, firm);
+        FirmMaterials.Take(fields, firm, await MaterialUses.OfAsync(db, edit));
         FirstSteps.Take(fields, firm);
         fields.ThrowIfFaulty([
             "name",
@@ -143,7 +143,7 @@ internal static class FirmEndpoints
             .. MaterialsOf(supplies).Select(id => "material:" + id),
             .. Enum.GetNames<PracticeQuestion>().Select(q => "practice" + q),
             .. FirmMargins.Fields,
-            .. FirmMaterials.Fields,
+            .. FirmMaterials.FieldsOf(firm),
             .. FirstSteps.Fields,
         ]);
 

@@ -2,6 +2,7 @@ using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
 using Umbracell.Documents;
 using Umbracell.Formats.DataFiles;
+using Umbracell.Formats.Words;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Typing;
 using Umbracell.Store.Model;
@@ -24,10 +25,16 @@ internal sealed record MaterialFigure(
 /// usual value that ships.</summary>
 internal static class FirmMaterials
 {
+    /// <summary>Field that takes one of the firm's own away.</summary>
+    public const string Gone = "material-gone";
+
     private const string Prefix = "material-value:",
         Source = "source",
+        New = "material-new",
         Fibre = "fibre-batt";
-    private const int LongestSource = 200;
+
+    /// <summary>Most letters of where figures come from.</summary>
+    public const int LongestSource = 200;
 
     /// <summary>The figures there are.</summary>
     public static IReadOnlyList<MaterialFigure> Figures { get; } =
@@ -45,14 +52,21 @@ internal static class FirmMaterials
         new("density", new(1, 12_000, Dimension.Density), m => m.Density?.KilogramsPerCubicMetre, b => b.Density.KilogramsPerCubicMetre),
         new("emittance", new(0.02, 1, Dimension.Number), m => m.Emittance),
         new("thickness", new(0.01, 0.6, Dimension.Thickness), null, b => b.Nominal.Metres),
+        new("rated", new(0.1, 15, Dimension.Resistance), null, b => b.Rated.SquareMetreKelvinsPerWatt),
     ];
 
-    /// <summary>Everything that has figures, by id.</summary>
-    public static IEnumerable<string> Ids => ShippedData.Materials.Keys.Concat(ShippedData.Batts.Select(batt => batt.Id));
+    /// <summary>Everything that ships with figures, by id.</summary>
+    public static IEnumerable<string> Shipped => ShippedData.Materials.Keys.Concat(ShippedData.Batts.Select(batt => batt.Id));
+
+    /// <summary>What the firm has under names of its own.</summary>
+    public static IReadOnlyList<string> AddedBy(Firm firm) => (firm.Materials ?? MaterialsDocument.None).Added;
 
     /// <summary>Every field of every material.</summary>
-    public static IEnumerable<string> Fields =>
-        Ids.SelectMany(id => FiguresOf(id).Select(figure => FieldOf(id, figure.Name)).Append(FieldOf(id, Source)));
+    public static IEnumerable<string> FieldsOf(Firm firm) =>
+        Shipped
+            .Concat(AddedBy(firm))
+            .SelectMany(id => FiguresOf(id).Select(figure => FieldOf(id, figure.Name)).Append(FieldOf(id, Source)))
+            .Concat([New, Gone]);
 
     public static string FieldOf(string id, string name) => $"{Prefix}{id}:{name}";
 
@@ -60,14 +74,21 @@ internal static class FirmMaterials
 
     /// <summary>The figures a material or a batt has.</summary>
     public static IEnumerable<MaterialFigure> FiguresOf(string id) =>
-        Figures.Where(figure => ShippedData.Materials.ContainsKey(id) ? figure.OfMaterial is not null : figure.OfBatt is not null);
+        Figures.Where(figure => ShippedData.Materials.ContainsKey(UsualOf(id)) ? figure.OfMaterial is not null : figure.OfBatt is not null);
+
+    /// <summary>The material that ships and whose figures go for what is not said of it.</summary>
+    public static string UsualOf(string id) => OwnMaterial.LikeOf(id) ?? id;
 
     /// <summary>Takes what was typed; blank goes back to the usual value.</summary>
-    public static void Take(TypedFields fields, Firm firm)
+    /// <param name="fields">What was typed.</param>
+    /// <param name="firm">Whose materials.</param>
+    /// <param name="isUsed">Whether something is laid that is named so.</param>
+    public static void Take(TypedFields fields, Firm firm, Func<string, bool> isUsed)
     {
-        var kept = (firm.Materials ?? MaterialsDocument.None).Own;
-        var own = new Dictionary<string, MaterialValues>(kept);
-        foreach (var id in Ids)
+        var kept = firm.Materials ?? MaterialsDocument.None;
+        var (own, added) = (new Dictionary<string, MaterialValues>(kept.Own), kept.Added.ToList());
+        TakeAdded(fields, added, own, isUsed);
+        foreach (var id in Shipped.Concat(added))
         {
             foreach (var figure in FiguresOf(id))
             {
@@ -78,16 +99,77 @@ internal static class FirmMaterials
         }
 
         // The same again is no change, which would make every figure of the firm anew.
-        if (!Same(own, kept))
+        if (!Same(own, kept.Own) || !added.SequenceEqual(kept.Added))
         {
-            firm.Materials = own.Count == 0 ? null : new(own);
+            firm.Materials = own.Count + added.Count == 0 ? null : new(own) { Added = added };
         }
     }
+
+    // "foam-board | Sedge board": what it is like, and what it is called.
+    private static void TakeAdded(TypedFields fields, List<string> added, Dictionary<string, MaterialValues> own, Func<string, bool> isUsed)
+    {
+        if (fields.Has(New))
+        {
+            var (like, name) = fields.Raw(New).Split('|', 2, StringSplitOptions.TrimEntries) is [var first, var second]
+                ? (first, second)
+                : ("", "");
+            if (FaultOf(like, name, added) is { } code)
+            {
+                fields.Fault(
+                    new()
+                    {
+                        Field = New,
+                        Code = code,
+                        Typed = name.Length > 0 && name.Length < 40 ? name : "",
+                    }
+                );
+            }
+            else
+            {
+                added.Add(OwnMaterial.IdOf(like, name));
+            }
+        }
+
+        fields.Known(
+            Gone,
+            added.Contains,
+            id =>
+            {
+                added.Remove(id);
+                own.Remove(id);
+            }
+        );
+        if (fields.Has(Gone) && isUsed(fields.Raw(Gone)))
+        {
+            fields.Fault(
+                new()
+                {
+                    Field = Gone,
+                    Code = FaultCode.StillUsed,
+                    Typed = OwnMaterial.NameOf(fields.Raw(Gone)) ?? "",
+                }
+            );
+        }
+    }
+
+    private static FaultCode? FaultOf(string like, string name, List<string> added) =>
+        !Shipped.Contains(like) ? FaultCode.Unknown
+        : name.Length == 0 ? FaultCode.Empty
+        : name.Length > OwnMaterial.LongestName ? FaultCode.TooLong
+        : !OwnMaterial.IsName(name) ? FaultCode.NotAName
+        : IsNamed(name, added) ? FaultCode.Taken
+        : null;
+
+    private static bool IsNamed(string name, List<string> added) =>
+        added.Exists(id => string.Equals(OwnMaterial.NameOf(id), name, StringComparison.OrdinalIgnoreCase))
+        || WordCatalog.CodeOf("material", name) is not null;
 
     /// <summary>The materials as the firm has them.</summary>
     public static IReadOnlyDictionary<string, Material> MaterialsOf(Firm firm) =>
         firm.Materials is { } held
-            ? ShippedData.Materials.ToDictionary(m => m.Key, m => held.Own.TryGetValue(m.Key, out var own) ? Held(m.Value, own) : m.Value)
+            ? ShippedData
+                .Materials.Keys.Concat(held.Added.Where(id => ShippedData.Materials.ContainsKey(UsualOf(id))))
+                .ToDictionary(id => id, id => Held(ShippedData.Materials[UsualOf(id)], Of(held.Own, id)) with { Id = id })
             : ShippedData.Materials;
 
     /// <summary>The batts as the firm has them.</summary>
@@ -102,11 +184,16 @@ internal static class FirmMaterials
         return
         [
             .. ShippedData
-                .Batts.Select(batt => (held.Own.TryGetValue(batt.Id, out var own) ? Held(batt, own) : batt) with { Material = fibre })
+                .Batts.Select(batt => batt.Id)
+                .Concat(held.Added.Where(id => !ShippedData.Materials.ContainsKey(UsualOf(id))))
+                .Select(id => Held(UsualBatt(id), Of(held.Own, id)) with { Id = id, Material = fibre })
                 .OrderBy(batt => batt.Nominal)
                 .ThenBy(batt => batt.Rated.SquareMetreKelvinsPerWatt),
         ];
     }
+
+    /// <summary>The batt that ships and whose figures go for what is not said of one.</summary>
+    public static Batt UsualBatt(string id) => ShippedData.Batts.First(batt => batt.Id == UsualOf(id));
 
     /// <summary>The figures the firm holds, by field, as they are printed.</summary>
     public static Dictionary<string, FigureAnswer> OwnFigures(Firm firm) =>
@@ -141,9 +228,10 @@ internal static class FirmMaterials
         {
             Nominal = own.Figures.TryGetValue("thickness", out var t) ? Length.FromMetres(t) : usual.Nominal,
             Density = own.Figures.TryGetValue("density", out var d) ? Density.FromKilogramsPerCubicMetre(d) : usual.Density,
+            Rated = own.Figures.TryGetValue("rated", out var r) ? ThermalResistance.FromSi(r) : usual.Rated,
         };
 
-    private static MaterialValues Of(Dictionary<string, MaterialValues> own, string id) => own.GetValueOrDefault(id) ?? new();
+    private static MaterialValues Of(IReadOnlyDictionary<string, MaterialValues> own, string id) => own.GetValueOrDefault(id) ?? new();
 
     private static MaterialValues With(Dictionary<string, MaterialValues> own, string id, string name, double? si)
     {

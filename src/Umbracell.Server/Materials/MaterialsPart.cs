@@ -25,6 +25,9 @@ public sealed record MaterialAnswer
 {
     public required string Id { get; init; }
 
+    /// <summary>The one that ships and that it is like; itself where it ships.</summary>
+    public required string Like { get; init; }
+
     /// <summary>Whether it is a fibrous batt, rated by its R.</summary>
     public required bool IsBatt { get; init; }
 
@@ -64,21 +67,23 @@ internal sealed class MaterialsPart : IPart
         var (materials, batts) = (FirmMaterials.MaterialsOf(firm), FirmMaterials.BattsOf(firm));
         List<MaterialAnswer> all =
         [
-            .. ShippedData.Materials.Keys.Select(id => Of(materials[id], firm)),
-            .. batts.Select(batt => Of(batt, ShippedData.Batts.First(usual => usual.Id == batt.Id), firm)),
+            .. materials.Values.Select(material => Of(material, firm)),
+            .. batts.Select(batt => Of(batt, FirmMaterials.UsualBatt(batt.Id), firm)),
         ];
         return TypedResults.Ok(all);
     }
 
     private static MaterialAnswer Of(Material material, Firm firm)
     {
-        var usual = ShippedData.Materials[material.Id];
-        Length? thickness = ShippedData.UsualMm.TryGetValue(material.Id, out var mm) ? Length.FromMillimetres(mm) : null;
+        var like = FirmMaterials.UsualOf(material.Id);
+        var usual = ShippedData.Materials[like];
+        Length? thickness = ShippedData.UsualMm.TryGetValue(like, out var mm) ? Length.FromMillimetres(mm) : null;
         Permeance? permeance = thickness is { } thick ? material.Permeability.Over(thick) : null;
         var own = OwnOf(material.Id, firm);
         return new()
         {
             Id = material.Id,
+            Like = like,
             IsBatt = false,
             Figures = Figures(material.Id, own, figure => figure.OfMaterial!(usual)),
             Source = material.Source,
@@ -96,6 +101,7 @@ internal sealed class MaterialsPart : IPart
         return new()
         {
             Id = batt.Id,
+            Like = FirmMaterials.UsualOf(batt.Id),
             IsBatt = true,
             Figures = Figures(batt.Id, own, figure => figure.OfBatt!(usual)),
             Source = own.Source,

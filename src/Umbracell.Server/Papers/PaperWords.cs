@@ -1,4 +1,5 @@
 using Umbracell.Core.Quantities;
+using Umbracell.Documents;
 using Umbracell.Formats.Words;
 using Umbracell.Questions.Answers;
 using Umbracell.Questions.Choose;
@@ -30,7 +31,7 @@ internal sealed class PaperWords(UnitSystem units, string currency)
     public string PrintOrDash(FigureAnswer? figure) => figure is null ? None : Print(figure);
 
     /// <summary>The word of a material; the name of a product as it is.</summary>
-    public static string Material(string name) => WordCatalog.Of($"material.{name}") ?? name;
+    public static string Material(string name) => OwnMaterial.NameOf(name) ?? WordCatalog.Of($"material.{name}") ?? name;
 
     /// <summary>What meets at a place in a section: the two layers on either side of it.</summary>
     public string Place(string key)
@@ -40,7 +41,7 @@ internal sealed class PaperWords(UnitSystem units, string currency)
             return Say("harmedPlace.betweenFoams");
         }
 
-        var layers = key.Split('|').Select(layer => Say($"material.{layer}")).ToList();
+        var layers = key.Split('|').Select(Material).ToList();
         return layers[0] == layers[^1] ? layers[0] : Say("harmedPlace.against", ("outer", layers[0]), ("inner", layers[^1]));
     }
 
@@ -57,7 +58,7 @@ internal sealed class PaperWords(UnitSystem units, string currency)
 
     private string Layer(CandidateLayer layer)
     {
-        var name = layer.Foam is null ? Say($"material.{layer.Name}") : layer.Name;
+        var name = layer.Foam is null ? Material(layer.Name) : layer.Name;
         return layer.Thickness.Amount < ThickestFilm ? name : Say("writing.layer", ("name", name), ("thickness", layer.Thickness));
     }
 
@@ -94,6 +95,7 @@ internal sealed class PaperWords(UnitSystem units, string currency)
                 {
                     null => key,
                     "place" => Place(key),
+                    "material" => Material(key),
                     var book => Say($"{book}.{key}"),
                 }
             )

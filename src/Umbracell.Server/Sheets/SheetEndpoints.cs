@@ -9,6 +9,7 @@ using Umbracell.Formats.Surveys;
 using Umbracell.Questions;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Access;
+using Umbracell.Server.Materials;
 using Umbracell.Server.Places;
 using Umbracell.Server.Targets;
 using Umbracell.Store;
@@ -94,7 +95,7 @@ internal static class SheetEndpoints
 
     private static async Task<Ok<ChoicesAnswer>> ChoicesAsync(SheetLibrary library, UmbracellDb db)
     {
-        var shelf = await library.ShelfAsync();
+        var (shelf, materials) = (await library.ShelfAsync(), (await library.SuppliesAsync()).Materials.Keys);
         var sheets = shelf
             .Standing.Values.OrderBy(s => s.Cell)
             .ThenBy(s => s.Grade)
@@ -119,8 +120,10 @@ internal static class SheetEndpoints
                 TargetSets = [.. (await TargetEndpoints.AllAsync(db)).Select(t => new TargetSetAnswer(t.Id, t.Edition))],
                 Kinds = [.. ShippedData.Templates.Values.Select(t => new KindAnswer(t.Kind, t.Shape))],
                 ClimateZones = ClimateZones.All,
-                Materials = [.. ShippedData.Materials.Keys],
-                UsualMm = ShippedData.UsualMm,
+                Materials = [.. materials],
+                UsualMm = materials
+                    .Where(id => ShippedData.UsualMm.ContainsKey(FirmMaterials.UsualOf(id)))
+                    .ToDictionary(id => id, id => ShippedData.UsualMm[FirmMaterials.UsualOf(id)]),
                 ImportFields = SurfaceColumns.Fields,
                 ImportUnits = SurfaceColumns.Units,
                 Places = await PlaceEndpoints.AllAsync(db),

@@ -32,15 +32,31 @@ internal static class AssemblyEdits
         "substrate",
     ];
 
-    public static void Take(TypedFields fields, Surface surface)
+    /// <summary>Takes what was typed.</summary>
+    /// <param name="fields">What was typed.</param>
+    /// <param name="surface">The surface it is taken into.</param>
+    /// <param name="own">Materials the firm has under names of its own.</param>
+    public static void Take(TypedFields fields, Surface surface, IReadOnlyCollection<string> own)
     {
         fields.Choice<MemberMaterial>("memberMaterial", material => BecomeMembers(surface, material));
         fields.Quantity("memberDepth", FieldRanges.MemberDepth, si => surface.MemberDepthM = si);
         fields.Quantity("memberSpacing", FieldRanges.MemberSpacing, si => Space(surface, si));
         fields.Quantity("memberShare", FieldRanges.MemberShare, percent => surface.MemberShare = percent / 100);
         fields.Choice<Core.Conditions.SubstrateKind>("substrate", kind => surface.Substrate = kind);
-        TakeLayers(fields, "outboard", surface.Assembly.Outboard, layers => surface.Assembly = surface.Assembly with { Outboard = layers });
-        TakeLayers(fields, "inboard", surface.Assembly.Inboard, layers => surface.Assembly = surface.Assembly with { Inboard = layers });
+        TakeLayers(
+            fields,
+            "outboard",
+            own,
+            surface.Assembly.Outboard,
+            layers => surface.Assembly = surface.Assembly with { Outboard = layers }
+        );
+        TakeLayers(
+            fields,
+            "inboard",
+            own,
+            surface.Assembly.Inboard,
+            layers => surface.Assembly = surface.Assembly with { Inboard = layers }
+        );
         fields.Quantity(
             "ventChannel",
             FieldRanges.VentChannel,
@@ -50,6 +66,7 @@ internal static class AssemblyEdits
         TakeLayers(
             fields,
             "baffle",
+            own,
             baffle is null ? [] : [baffle],
             layers => surface.Assembly = surface.Assembly with { Baffle = layers.FirstOrDefault() },
             most: 1
@@ -88,15 +105,22 @@ internal static class AssemblyEdits
     }
 
     /// <summary>A material by its id or by what the screen calls it; null where it is neither.</summary>
-    public static string? MaterialOf(string written) =>
+    /// <param name="written">Id or name.</param>
+    /// <param name="own">Materials the firm has under names of its own.</param>
+    public static string? MaterialOf(string written, IReadOnlyCollection<string> own) =>
         ShippedData.Materials.ContainsKey(written) ? written
         : WordCatalog.CodeOf("material", written) is { } code && ShippedData.Materials.ContainsKey(code) ? code
-        : null;
+        : own.FirstOrDefault(id => id == written || string.Equals(OwnMaterial.NameOf(id), written, StringComparison.OrdinalIgnoreCase));
+
+    /// <summary>What a material is called.</summary>
+    /// <param name="id">Its id.</param>
+    public static string NameOf(string id) => OwnMaterial.NameOf(id) ?? WordCatalog.Of("material." + id) ?? id;
 
     // "osb|7/16; wood-siding|5/8": material and thickness, outermost first.
     private static void TakeLayers(
         TypedFields fields,
         string field,
+        IReadOnlyCollection<string> own,
         IReadOnlyList<LayerDocument> kept,
         Action<List<LayerDocument>> take,
         int most = MostLayers
@@ -116,7 +140,7 @@ internal static class AssemblyEdits
         )
         {
             var parts = one.Split('|', StringSplitOptions.TrimEntries);
-            var material = MaterialOf(parts[0]);
+            var material = MaterialOf(parts[0], own);
             if (parts.Length != 2 || material is null || layers.Count == most)
             {
                 fields.Fault(

@@ -56,7 +56,7 @@ internal static class SurfaceEdits
         TakeSize(fields, surface);
         TakeOpenings(fields, surface);
         fields.Quantity("repeats", FieldRanges.Repeats, si => surface.Repeats = (int)Math.Round(si));
-        AssemblyEdits.Take(fields, surface);
+        AssemblyEdits.Take(fields, surface, known.OwnMaterials);
         DetailEdits.Take(fields, surface, known);
         fields.Text("openLeak", 500, required: false, text => TakeLeak(surface, text, stamp));
         fields.Known(

@@ -2,6 +2,7 @@ using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Materials;
 using Umbracell.Formats.DataFiles;
+using Umbracell.Server.Materials;
 using Umbracell.Server.Sheets;
 using Umbracell.Store;
 
@@ -14,6 +15,9 @@ internal sealed record SurveyChoices(
     IReadOnlySet<Guid> Buffers
 )
 {
+    /// <summary>Materials and batts the firm has under names of its own.</summary>
+    public IReadOnlyCollection<string> OwnMaterials { get; init; } = [];
+
     /// <summary>The id of a product by its id or by its name as the sheet prints it; null where the firm has none such.</summary>
     public string? SheetOf(string written) =>
         Sheets.ContainsKey(written)
@@ -28,5 +32,8 @@ internal sealed record SurveyChoices(
                 t => JsonSerializer.Deserialize<AssemblyTemplate>(t.Document, DataFile.Json)!
             ),
             (await db.BufferSpaces.AsNoTracking().Where(b => b.JobId == job).Select(b => b.Id).ToListAsync()).ToHashSet()
-        );
+        )
+        {
+            OwnMaterials = FirmMaterials.AddedBy(await db.Firms.AsNoTracking().SingleAsync()),
+        };
 }

@@ -1,7 +1,18 @@
 import first from 'virtual:words/first'
 import { createI18n } from 'vue-i18n'
+import { inPlaceOf } from './ownMaterial'
 
-export const i18n = createI18n({ legacy: false, locale: 'en', fallbackLocale: 'en', messages: { en: first } })
+// What a firm named itself stands in no catalogue.
+const OF_CATALOGUE = /^(?!material\.own:)/
+export const i18n = createI18n({
+  legacy: false,
+  locale: 'en',
+  fallbackLocale: 'en',
+  messages: { en: first },
+  missing: (_, key) => inPlaceOf(key),
+  missingWarn: OF_CATALOGUE,
+  fallbackWarn: OF_CATALOGUE,
+})
 
 let later: Promise<void> | undefined
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import FirmNav from '@/firm/FirmNav.vue'
 import { useWriting } from '@/i18n/writing'
@@ -10,6 +10,8 @@ import { useSession } from '@/shared/state/session'
 import { useTyped } from '@/shared/state/typed'
 import AppBar from '@/shared/ui/AppBar.vue'
 import DataTable from '@/shared/ui/DataTable.vue'
+import FormField from '@/shared/ui/FormField.vue'
+import PickField from '@/shared/ui/PickField.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import TypedField from '@/shared/ui/TypedField.vue'
 import type { Column } from '@/shared/ui/dataTable'
@@ -29,12 +31,27 @@ const isOwn = (of: Material) => of.figures.some(({ own }) => own) || of.ownSourc
 const usual = (of: Material) =>
   typed.put(Object.fromEntries([...of.figures.map(({ field }) => [field, '']), [of.sourceField, '']]))
 
+// A material of its own takes its figures from one that ships, until its own are typed.
+const [NEW, GONE] = ['material-new', 'material-gone']
+const called = ref('')
+const like = ref('foam-board')
+const likes = computed(() =>
+  (materials.data.value ?? [])
+    .filter((one) => one.id === one.like)
+    .map((one) => ({ value: one.id, text: t(`material.${one.id}`) }))
+    .sort((a, b) => a.text.localeCompare(b.text)),
+)
+async function add() {
+  if (await typed.put({ [NEW]: `${like.value} | ${called.value.trim()}` })) called.value = ''
+}
+const remove = (of: Material) => typed.put({ [GONE]: of.id })
+
 const GROUPS = [
   { key: 'sheets', ids: ['foam-board', 'foil-board', 'cover-board', 'vapour-coat', 'weather-coat'] },
   { key: 'paints', ids: ['interior-paint', 'retarder-paint', 'retarder-film'] },
 ] as const
 const groupOf = (of: Material) =>
-  of.isBatt ? 'batts' : (GROUPS.find(({ ids }) => ids.some((id) => id === of.id))?.key ?? 'others')
+  of.isBatt ? 'batts' : (GROUPS.find(({ ids }) => ids.some((id) => id === of.like))?.key ?? 'others')
 const groups = computed(() =>
   (['sheets', 'paints', 'batts', 'others'] as const).map((key) => ({
     key,
@@ -42,7 +59,7 @@ const groups = computed(() =>
   })),
 )
 const namesOf = (key: string) =>
-  key === 'batts' ? ['thickness', 'density'] : ['conductivity', 'permeability', 'density', 'emittance']
+  key === 'batts' ? ['thickness', 'rated', 'density'] : ['conductivity', 'permeability', 'density', 'emittance']
 const columnsOf = (key: string): Column<Material>[] => [
   { key: 'name', label: t('materials.col.name'), text: ({ id }) => t(`material.${id}`) },
   ...namesOf(key).map((name) => ({ key: name, label: t(`materials.figure.${name}`) })),
@@ -66,7 +83,12 @@ const classOf = ({ vapourClass, permeance, usualThickness }: Material) =>
     <FirmNav />
     <h1>{{ t('materials.title') }}</h1>
     <p class="quiet lead">{{ t('materials.lead') }}</p>
-    <p class="fault" role="alert">{{ typed.notice.value }}</p>
+    <p class="fault" role="alert">{{ typed.notice.value || typed.faults.value[GONE] }}</p>
+    <form v-if="mayEdit && materials.data.value" class="new no-print" novalidate @submit.prevent="add">
+      <FormField v-model="called" :label="t('materials.name')" maxlength="80" :fault="typed.faults.value[NEW]" />
+      <PickField v-model="like" :label="t('materials.like')" :options="likes" />
+      <ElButton type="primary" native-type="submit" :disabled="!called.trim()">{{ t('materials.add') }}</ElButton>
+    </form>
     <ProblemNote v-if="materials.error.value" :problem="materials.error.value" @retry="materials.refetch()" />
     <ElSkeleton v-else-if="!materials.data.value" :rows="10" animated />
     <template v-else>
@@ -105,7 +127,10 @@ const classOf = ({ vapourClass, permeance, usualThickness }: Material) =>
             />
           </template>
           <template #off="{ row }">
-            <ElButton v-if="mayEdit && isOwn(row)" link type="primary" @click="usual(row)">
+            <ElButton v-if="mayEdit && row.id !== row.like" link type="primary" @click="remove(row)">
+              {{ t('materials.remove') }}<span class="visually-hidden"> {{ t(`material.${row.id}`) }}</span>
+            </ElButton>
+            <ElButton v-else-if="mayEdit && isOwn(row)" link type="primary" @click="usual(row)">
               {{ t('materials.back') }}<span class="visually-hidden"> {{ t(`material.${row.id}`) }}</span>
             </ElButton>
           </template>
@@ -121,6 +146,13 @@ const classOf = ({ vapourClass, permeance, usualThickness }: Material) =>
 }
 section {
   padding: 12px 0;
+}
+.new {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 18px;
+  align-items: end;
+  margin: 14px 0;
 }
 .fault:empty {
   display: none;

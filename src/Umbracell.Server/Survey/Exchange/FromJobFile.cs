@@ -5,6 +5,7 @@ using Umbracell.Formats.DataFiles;
 using Umbracell.Formats.JobFiles;
 using Umbracell.Formats.Pictures;
 using Umbracell.Questions.Answers;
+using Umbracell.Server.Materials;
 using Umbracell.Server.Places;
 using Umbracell.Store.Model;
 
@@ -298,7 +299,7 @@ internal static partial class FromJobFile
     {
         foreach (var layer in sides.SelectMany(side => side))
         {
-            Known(layer.Material, ShippedData.Materials.ContainsKey, "layer.material");
+            Known(layer.Material, id => ShippedData.Materials.ContainsKey(FirmMaterials.UsualOf(id)), "layer.material");
         }
     }
 

@@ -78,6 +78,7 @@ internal static class JobFiling
             Bids = [.. (await Rows(db.Bids).OrderBy(b => b.MadeAt).ToListAsync()).Select(ToJobFile.Of).OfType<FiledBid>()],
             Papers = [.. (await Rows(db.Papers).OrderBy(p => p.MadeAt).ToListAsync()).Select(ToJobFile.Of)],
             Sheets = await SheetsAsync(job, plan.Surfaces, db),
+            Materials = FiledMaterials.Of(plan.Surfaces, await db.Firms.AsNoTracking().SingleAsync()),
         };
 
         IQueryable<T> Rows<T>(IQueryable<T> rows)
@@ -132,6 +133,11 @@ internal static class JobFiling
         }
 
         job.CrewRow = (await CrewBook.OpenAsync(db)).Named(FromJobFile.Crew(file.Job));
+        if (file.Materials is { Count: > 0 } materials)
+        {
+            FiledMaterials.ComeAlong(materials, await db.Firms.SingleAsync());
+        }
+
         foreach (var along in file.Sheets ?? [])
         {
             var sheet = SheetDocument.Of(along.ProductSheet);

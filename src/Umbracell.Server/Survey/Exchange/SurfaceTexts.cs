@@ -84,12 +84,7 @@ internal static class SurfaceTexts
 
     /// <summary>Layers as they are typed, with the materials' own words.</summary>
     public static string Layers(IEnumerable<LayerDocument> layers, UnitSystem system) =>
-        string.Join(
-            "; ",
-            layers.Select(l =>
-                $"{WordCatalog.Of("material." + l.Material) ?? l.Material} | {ExactText.Thickness(l.ThicknessMm / 1000, system)}"
-            )
-        );
+        string.Join("; ", layers.Select(l => $"{AssemblyEdits.NameOf(l.Material)} | {ExactText.Thickness(l.ThicknessMm / 1000, system)}"));
 
     // Whether members and spacing alone bring the share back: then it is not written out to its last digit.
     private static bool ShareFollows(Surface s)
@@ -107,7 +102,8 @@ internal static class SurfaceTexts
                     }
                 )
             ),
-            fresh
+            fresh,
+            []
         );
         return Math.Abs(fresh.MemberShare - s.MemberShare) < 1e-9;
     }

@@ -6,6 +6,7 @@ using Umbracell.Formats.DataFiles;
 using Umbracell.Formats.Surveys;
 using Umbracell.Formats.Words;
 using Umbracell.Questions.Answers;
+using Umbracell.Server.Materials;
 using Umbracell.Server.Typing;
 
 namespace Umbracell.Server.Survey.Exchange;
@@ -110,8 +111,8 @@ internal static class SystemText
                 ? named
                 : throw Unknown(kind),
             Further = [.. Split(layers).Select(one => Fill(one, known, units))],
-            AddedOutboard = [.. Added(parts, Outboard, units)],
-            AddedInboard = [.. Added(parts, Inboard, units)],
+            AddedOutboard = [.. Added(parts, Outboard, known, units)],
+            AddedInboard = [.. Added(parts, Inboard, known, units)],
             ChosenBy = stamp.By,
             ChosenAt = stamp.At,
             Overrides = [.. rules.Split(',', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries)],
@@ -119,7 +120,7 @@ internal static class SystemText
         };
     }
 
-    private static IEnumerable<LayerDocument> Added(string[] parts, string side, UnitSystem units) =>
+    private static IEnumerable<LayerDocument> Added(string[] parts, string side, SurveyChoices known, UnitSystem units) =>
         parts
             .Skip(1)
             .Where(p => p.StartsWith(side, StringComparison.Ordinal))
@@ -127,7 +128,10 @@ internal static class SystemText
             .Select(one =>
             {
                 var (name, thickness) = Parted(one, "|");
-                return new LayerDocument(AssemblyEdits.MaterialOf(name.Trim()) ?? throw Unknown(one), Millimetres(thickness, units));
+                return new LayerDocument(
+                    AssemblyEdits.MaterialOf(name.Trim(), known.OwnMaterials) ?? throw Unknown(one),
+                    Millimetres(thickness, units)
+                );
             });
 
     private static FillDocument Fill(string one, SurveyChoices known, UnitSystem units)
@@ -142,9 +146,10 @@ internal static class SystemText
             return new(FillKind.Foam, sheet, mm, rest);
         }
 
-        var code = WordCatalog.CodeOf("material", name) ?? name;
-        return ShippedData.Batts.Any(b => b.Id == code) ? new(FillKind.Batt, code, mm, rest)
-            : ShippedData.Materials.ContainsKey(code) ? new(FillKind.Slab, code, mm, rest)
+        var code = AssemblyEdits.MaterialOf(name, known.OwnMaterials) ?? WordCatalog.CodeOf("material", name) ?? name;
+        var usual = FirmMaterials.UsualOf(code);
+        return ShippedData.Batts.Any(b => b.Id == usual) ? new(FillKind.Batt, code, mm, rest)
+            : ShippedData.Materials.ContainsKey(usual) ? new(FillKind.Slab, code, mm, rest)
             : throw Unknown(one);
     }
 
@@ -155,7 +160,7 @@ internal static class SystemText
     }
 
     private static string NameOf(FillDocument layer, Func<string, string> nameOf) =>
-        layer.Kind == FillKind.Foam ? nameOf(layer.Id) : WordCatalog.Of("material." + layer.Id) ?? layer.Id;
+        layer.Kind == FillKind.Foam ? nameOf(layer.Id) : AssemblyEdits.NameOf(layer.Id);
 
     private static string[] Split(string layers) =>
         layers.Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries);

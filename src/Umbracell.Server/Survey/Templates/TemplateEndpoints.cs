@@ -6,6 +6,7 @@ using Umbracell.Core.Quantities;
 using Umbracell.Formats.DataFiles;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Access;
+using Umbracell.Server.Materials;
 using Umbracell.Server.Problems;
 using Umbracell.Server.Surfaces;
 using Umbracell.Server.Typing;
@@ -88,7 +89,7 @@ internal static class TemplateEndpoints
             Seen.MustStand(edit.Version, row.Version, () => Answer(row));
             var (fields, surface) = (new TypedFields(edit), SurfaceOf(row));
             fields.Text("name", LongestName, required: true, name => row.Name = name);
-            AssemblyEdits.Take(fields, surface);
+            AssemblyEdits.Take(fields, surface, FirmMaterials.AddedBy(await db.Firms.AsNoTracking().SingleAsync()));
             fields.ThrowIfFaulty(["name", .. AssemblyEdits.Fields]);
             if (edit.Fields.Keys.Any(AssemblyEdits.Fields.Contains))
             {

@@ -1,3 +1,5 @@
+import { likeOf } from '@/i18n/ownMaterial'
+
 /** Which texture stands for which material. */
 const byMaterial: Record<string, string> = {
   open: 'open',
@@ -35,4 +37,4 @@ const byMaterial: Record<string, string> = {
   'weather-coat': 'coat',
 }
 
-export const textureOf = (key: string) => `url(#tex-${byMaterial[key] ?? 'air'})`
+export const textureOf = (key: string) => `url(#tex-${byMaterial[likeOf(key)] ?? 'air'})`

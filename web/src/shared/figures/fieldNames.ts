@@ -22,7 +22,7 @@ export function useFieldNames() {
   const { listed } = useWriting()
   return (field: string) => {
     const name = field.slice(field.indexOf('.') + 1)
-    const [, material, figure] = /^material-value:([^:]+):(.+)$/.exec(name) ?? []
+    const [, material, figure] = /^material-value:(.+):(\w+)$/.exec(name) ?? []
     if (material) return listed([t(`material.${material}`), t(`materials.figure.${figure}`)])
     const key = BOOKS.map((keyOf) => keyOf(name)).find((one) => te(one))
     return key ? t(key) : name

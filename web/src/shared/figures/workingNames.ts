@@ -1,11 +1,12 @@
 import { useI18n } from 'vue-i18n'
+import { ownName } from '@/i18n/ownMaterial'
 
 /** Names of what a working computes; a detail after the colon is a material, a part of a size or a factor. */
 export function useWorkingNames() {
   const { t, te } = useI18n()
 
   function name(key: string) {
-    const [head, detail] = key.split(':') as [string, string | undefined]
+    const [, head, detail] = /^([^:]*):?(.*)$/s.exec(key) as unknown as [string, string, string]
     if (!te(`workings.name.${head}`)) return head
     return t(`workings.name.${head}`, { detail: detail ? words(head, detail) : '' })
   }
@@ -22,7 +23,7 @@ export function useWorkingNames() {
   function words(head: string, detail: string) {
     const book = books[head]
     const word = book === 'choose.part' ? detail.toLowerCase() : detail
-    return book && te(`${book}.${word}`) ? t(`${book}.${word}`) : detail
+    return book && te(`${book}.${word}`) ? t(`${book}.${word}`) : (ownName(detail) ?? detail)
   }
 
   return { name }

@@ -40,7 +40,7 @@ keeps('firm', {
     }
     useReader().currency = firm.currency
     // Rates and practice bear on every choice and every price, and are among what the core beside the page is given.
-    const bearOn = ['surface', 'job', 'supplies', 'materials', 'firstSteps']
+    const bearOn = ['surface', 'job', 'supplies', 'materials', 'choices', 'firstSteps']
     void queries.invalidateQueries({ predicate: ({ queryKey: [kind] }) => bearOn.includes(kind as string) })
   },
 })
