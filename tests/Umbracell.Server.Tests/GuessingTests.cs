@@ -41,6 +41,19 @@ public sealed class GuessingTests(Product product)
     }
 
     [Fact]
+    public async Task Of_two_who_try_at_the_same_moment_neither_is_too_early()
+    {
+        var clock = new Standing();
+        await using var guarded = Guarded(clock);
+        var name = (await Product.NewFirmAsync(FirmRole.Owner))[0];
+        (await GuessAsync(guarded.CreateClient(), name, "guess")).ShouldBe(401);
+
+        // Whose clock was read first may be counted last.
+        clock.Now -= TimeSpan.FromMilliseconds(3);
+        (await GuessAsync(guarded.CreateClient(), name, DemoSeed.Password)).ShouldBe(200);
+    }
+
+    [Fact]
     public async Task Strangers_who_guess_do_not_keep_a_person_from_the_device_they_use()
     {
         await using var guarded = Guarded(new Standing());

@@ -128,3 +128,43 @@ test('a figure of a material of ones own stands in its field with its vapour cla
   await expect(line).toContainText('class II')
   await expect(field).toHaveValue('')
 })
+
+test('a material of ones own is added, picked as a layer and drawn by its name, and stays while it is laid', async ({
+  page,
+}) => {
+  await signIn(page)
+  await useUnits(page, 'us')
+  const { job, surface } = await ownJob(page, 'Own board')
+  const name = `Sedge v1.2 board ${Date.now()}`
+  await page.goto('/materials')
+  await page.getByLabel('A material or batt of your own').fill('plywood')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('“plywood” is taken. Choose another name.')).toBeVisible()
+  await page.getByLabel('A material or batt of your own').fill(name)
+  await pick(pickField(page, 'Is like'), 'faced foam board')
+  await page.getByRole('button', { name: 'Add a material' }).click()
+  const conductivity = page.getByLabel(`${name}, Conductivity`)
+  await conductivity.fill('0.02 W/mK')
+  await conductivity.press('Enter')
+  await expect(conductivity).toHaveValue(/Btu/)
+
+  await page.goto(`/jobs/${job}/survey/surface/${surface}`)
+  await page.getByRole('group', { name: 'Outside of the foam' }).getByRole('button', { name: 'Add a layer' }).click()
+  const materials = page.getByRole('combobox', { name: /^Material of layer 3/ })
+  await pick(materials, name)
+  const laid = page.getByRole('combobox', { name: `Material of layer 3: ${name}` })
+  await expect(laid).toBeVisible()
+  await page.reload()
+  await expect(laid).toBeVisible()
+
+  // On a section with foam it is drawn by its name.
+  await page.goto(`/jobs/${job}/section/${surface}`)
+  await page.getByRole('radio', { name: /Marl CC-20$/ }).click()
+  await page.getByRole('button', { name: 'Start at 3 in' }).click()
+  await expect(page.getByText(name).first()).toBeVisible()
+
+  await page.goto('/materials')
+  await page.getByRole('button', { name: `Delete ${name}` }).click()
+  await expect(page.getByText(`Surfaces or templates still use “${name}”.`)).toBeVisible()
+  await expect(page.getByRole('row', { name })).toBeVisible()
+})

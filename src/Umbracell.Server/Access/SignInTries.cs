@@ -43,13 +43,16 @@ internal sealed class SignInTries(UmbracellDb db, TimeProvider time)
     {
         var now = time.GetUtcNow();
         var (longest, forgotten) = (Longest.TotalSeconds, now - Forgotten);
+
+        // A free try keeps nobody waiting: were it free from now on, one who came at the same moment would be before its time.
+        var always = DateTimeOffset.UnixEpoch;
         var counted = await db.Database.ExecuteSqlAsync(
             $"""
-            insert into sign_in_tries as t (key, failures, free_at, last_at) values ({key}, 1, {now}, {now})
+            insert into sign_in_tries as t (key, failures, free_at, last_at) values ({key}, 1, {always}, {now})
             on conflict (key) do update set
                 failures = case when t.last_at < {forgotten} then 1 else t.failures + 1 end,
                 free_at = case
-                    when t.last_at < {forgotten} or t.failures + 1 < {free} then {now}
+                    when t.last_at < {forgotten} or t.failures + 1 < {free} then {always}
                     else {now} + make_interval(secs => least(power(2, least(t.failures + 1 - {free}, 20)), {longest}))
                 end,
                 last_at = {now}
