@@ -9,8 +9,8 @@ public static class OwnMaterial
 
     private const string Prefix = "own:";
 
-    // What parts layers, sizes and fields where they are written in a line.
-    private const string NotInNames = ":;|\"\\";
+    // What parts layers and fields where they are written in a line, and what a message of the catalogue is filled by.
+    private const string NotInNames = ":;|\"\\{}@";
 
     /// <summary>Id of a material of that name.</summary>
     /// <param name="like">The material that ships and that it is like.</param>

@@ -134,6 +134,8 @@ public sealed class MaterialTests(Product product)
     [InlineData("foam-board | SEDGE one", "taken")]
     [InlineData("foam-board | Sedge; board", "notAName")]
     [InlineData("foam-board | Sedge \"board\"", "notAName")]
+    [InlineData("foam-board | Sedge {board}", "notAName")]
+    [InlineData("foam-board | Sedge @ 40", "notAName")]
     [InlineData("Sedge board", "unknown")]
     public async Task What_cannot_be_a_name_is_refused(string typed, string code)
     {

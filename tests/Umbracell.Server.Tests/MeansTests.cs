@@ -122,6 +122,18 @@ public sealed class MeansTests(Product product)
         (await BoardAsync(client, other)).Text("crew").ShouldBe("");
     }
 
+    [Theory]
+    [InlineData("طاقم مالك الحزين")]
+    [InlineData("Équipe Héron — 2ᵉ")]
+    [InlineData("鷺班")]
+    public async Task A_crew_may_be_called_in_any_script(string name)
+    {
+        var client = await OwnerAsync();
+        var job = await JobAsync(client, name);
+        (await BoardAsync(client, job)).Text("crew").ShouldBe(name);
+        (await client.GetJsonAsync($"/api/search?words={Uri.EscapeDataString(name)}"))["jobs"]!.AsArray().Count.ShouldBe(1);
+    }
+
     [Fact]
     public async Task A_crew_that_a_job_names_stays_and_a_rig_outlives_its_crew()
     {

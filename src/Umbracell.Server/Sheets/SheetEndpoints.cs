@@ -1,6 +1,7 @@
 using System.Security.Claims;
 using System.Text.Json;
 using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Takeoff;
@@ -95,7 +96,8 @@ internal static class SheetEndpoints
 
     private static async Task<Ok<ChoicesAnswer>> ChoicesAsync(SheetLibrary library, UmbracellDb db)
     {
-        var (shelf, materials) = (await library.ShelfAsync(), (await library.SuppliesAsync()).Materials.Keys);
+        var shelf = await library.ShelfAsync();
+        var materials = FirmMaterials.MaterialsOf(await db.Firms.AsNoTracking().SingleAsync()).Keys;
         var sheets = shelf
             .Standing.Values.OrderBy(s => s.Cell)
             .ThenBy(s => s.Grade)

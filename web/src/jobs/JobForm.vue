@@ -133,7 +133,12 @@ watch(
 )
 
 const placeField = useTemplateRef('placeField')
-onMounted(() => props.first === 'place' && placeField.value?.focus())
+// Whoever was led to the place types at once: the list to type in has to be there.
+const isThere = computed(() => !!choices.data.value)
+onMounted(() => {
+  if (props.first !== 'place') return
+  watch(isThere, (is) => is && placeField.value?.focus(), { immediate: true, flush: 'post' })
+})
 
 function cancel() {
   form.clear()

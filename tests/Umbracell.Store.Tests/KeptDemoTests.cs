@@ -1,0 +1,52 @@
+using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Infrastructure;
+using Microsoft.EntityFrameworkCore.Migrations;
+using Shouldly;
+using Umbracell.Store.Model;
+using Umbracell.Store.Seeding;
+using Umbracell.Store.Tenancy;
+using Xunit;
+
+namespace Umbracell.Store.Tests;
+
+/// <summary>A demo that was planted before and is kept receives what has come since, once.</summary>
+public sealed class KeptDemoTests
+{
+    [Fact]
+    public async Task What_came_since_is_added_once_and_what_was_there_stays()
+    {
+        var firm = new Guid("6f1c0f5e-9a4e-4c7e-8a57-0d3e5c1b9a01");
+        var scope = new FirmScope();
+        await using var db = await TestDatabase.EmptyAsync(scope);
+        await db.GetService<IMigrator>().MigrateAsync(cancellationToken: TestContext.Current.CancellationToken);
+        scope.EnterFirm(firm);
+        db.Firms.Add(new() { Id = firm, Name = "Renamed since" });
+        db.Means.Add(new() { Kind = MeansKind.Rig, Name = "Rig of before" });
+        await db.SaveChangesAsync(TestContext.Current.CancellationToken);
+        for (var times = 0; times < 2; times++)
+        {
+            await DemoSeed.PlantAsync(db, scope, Inputs, TestContext.Current.CancellationToken);
+            scope.EnterFirm(firm);
+            var means = await db.Means.AsNoTracking().ToListAsync(TestContext.Current.CancellationToken);
+            means
+                .Select(one => (one.Kind, one.Name))
+                .ShouldBe(
+                    [(MeansKind.Rig, "Rig of before"), (MeansKind.Scaffold, "Rolling tower"), (MeansKind.Fan, "Exhaust fan")],
+                    ignoreOrder: true
+                );
+            (await db.Firms.AsNoTracking().SingleAsync(TestContext.Current.CancellationToken)).Name.ShouldBe("Renamed since");
+            (await db.Sheets.AsNoTracking().CountAsync(TestContext.Current.CancellationToken)).ShouldBe(1);
+            db.ChangeTracker.Clear();
+        }
+    }
+
+    private static DemoInputs Inputs =>
+        new()
+        {
+            Sheets = new Dictionary<string, string> { ["new-since"] = "{}" },
+            Start = (_, _) => throw new InvalidOperationException("No job of the demo is planted again."),
+            List = _ => throw new InvalidOperationException("No job of the demo is planted again."),
+            ApiToken = "a token",
+            Now = DateTimeOffset.UnixEpoch,
+        };
+}
