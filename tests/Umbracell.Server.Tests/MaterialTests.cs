@@ -190,6 +190,19 @@ public sealed class MaterialTests(Product product)
             .ShouldBe(1);
     }
 
+    [Theory]
+    [InlineData("own:adamant:Sedge board")]
+    [InlineData("own:foam-board:Sedge {board")]
+    [InlineData("own:foam-board:")]
+    public async Task A_layer_of_a_file_that_nobody_can_read_is_refused(string material)
+    {
+        var (client, job, wall) = await WallAsync();
+        await LayAsync(client, job, wall, "foam-board | 40 mm");
+        var file = await client.GetStringAsync($"/api/jobs/{job}/file", TestContext.Current.CancellationToken);
+        var spoilt = System.Text.Encoding.UTF8.GetBytes(file.Replace("\"foam-board\"", $"\"{material}\"", StringComparison.Ordinal));
+        (await client.UploadAsync("/api/jobs/file", spoilt)).Status.ShouldBe(400);
+    }
+
     private static async Task<(int Status, string? Code)> GoneAsync(HttpClient client, string id)
     {
         var (status, answer) = await client.SendJsonAsync(HttpMethod.Patch, "/api/firm", Asking.Typed(null, "us", ("material-gone", id)));

@@ -214,6 +214,35 @@ public sealed class MeansTests(Product product)
     }
 
     [Fact]
+    public async Task A_cold_wall_is_warmed_with_the_heaters_of_the_kind_its_job_says()
+    {
+        var client = await OwnSheets.OwnFirmAsync(product);
+        var job = await JobAsync(client, "Tern", ("place", "brindle-quay"), ("workDate", "2027-01-20"), ("heater", "indirect"));
+        var wall = (await WallAsync(client, job)).Text("id");
+        (await HeatersAsync(client, wall)).ShouldBe(["heaterUnknown"]);
+        await AddAsync(client, "spaceHeater", [("name", "Electric"), ("power", "300 kW"), ("heaterKind", "electric")]);
+        (await HeatersAsync(client, wall)).ShouldBe(["heaterTooSmall"]);
+        var one = await AddAsync(
+            client,
+            "spaceHeater",
+            [("name", "Indirect"), ("power", "100 kW"), ("heaterKind", "indirect"), ("count", "3")]
+        );
+        (await HeatersAsync(client, wall)).ShouldBeEmpty();
+        await ChangeAsync(client, one.Text("id"), "us", ("retired", "yes"));
+        (await HeatersAsync(client, wall)).ShouldBe(["heaterTooSmall"]);
+    }
+
+    private static async Task<string[]> HeatersAsync(HttpClient client, string wall) =>
+        [
+            .. (await client.GetJsonAsync($"/api/surfaces/{wall}/cold-routes"))["routes"]!
+                .AsArray()
+                .Single(route => route!.Text("kind") == "heat")!["findings"]!
+                .AsArray()
+                .Select(finding => finding!.Text("case"))
+                .Where(name => name.StartsWith("heater", StringComparison.Ordinal)),
+        ];
+
+    [Fact]
     public async Task Drums_are_warmed_in_what_the_firm_has_and_it_is_said_where_not_all_find_a_place()
     {
         var client = await OwnSheets.OwnFirmAsync(product);

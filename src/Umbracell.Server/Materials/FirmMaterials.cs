@@ -79,6 +79,10 @@ internal static class FirmMaterials
     /// <summary>The material that ships and whose figures go for what is not said of it.</summary>
     public static string UsualOf(string id) => OwnMaterial.LikeOf(id) ?? id;
 
+    /// <summary>Whether an id from elsewhere is one of what ships, or of a firm's own that is like it and bears a name.</summary>
+    public static bool IsOne(string id) =>
+        Shipped.Contains(UsualOf(id)) && (OwnMaterial.NameOf(id) is not { } name || OwnMaterial.IsName(name));
+
     /// <summary>Takes what was typed; blank goes back to the usual value.</summary>
     /// <param name="fields">What was typed.</param>
     /// <param name="firm">Whose materials.</param>

@@ -58,12 +58,10 @@ internal static class MeansEndpoints
             .Jobs.WithDeleted()
             .Where(j => j.CrewId != null)
             .GroupBy(j => j.CrewId!.Value)
-            .Select(Counted())
+            .Select(g => new CrewCount(g.Key, g.Count()))
             .ToListAsync();
         var finished = await db.PastJobs.GroupBy(j => j.CrewId).Select(g => new CrewCount(g.Key, g.Count())).ToListAsync();
         return planned.Concat(finished).GroupBy(one => one.Crew).ToDictionary(g => g.Key, g => g.Sum(one => one.Jobs));
-
-        static System.Linq.Expressions.Expression<Func<IGrouping<Guid, Job>, CrewCount>> Counted() => g => new CrewCount(g.Key, g.Count());
     }
 
     private sealed record CrewCount(Guid Crew, int Jobs);

@@ -58,11 +58,7 @@ internal static class FiledMaterials
     private static void Check(FiledMaterial material)
     {
         var id = material.OwnMaterial;
-        if (
-            OwnMaterial.NameOf(id) is not { } name
-            || !OwnMaterial.IsName(name)
-            || !FirmMaterials.Shipped.Contains(FirmMaterials.UsualOf(id))
-        )
+        if (OwnMaterial.NameOf(id) is null || !FirmMaterials.IsOne(id))
         {
             throw FieldFaultsException.Of("materials.ownMaterial", FaultCode.Unknown, id);
         }

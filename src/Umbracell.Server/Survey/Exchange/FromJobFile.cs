@@ -143,6 +143,11 @@ internal static partial class FromJobFile
     {
         CheckMaterials(s.Outboard, s.Inboard, s.Baffle is { } baffle ? [baffle] : []);
         CheckMaterials(s.System?.AddedOutboard ?? [], s.System?.AddedInboard ?? []);
+        foreach (var layer in (s.System?.Further ?? []).Where(layer => layer.Kind != FillKind.Foam))
+        {
+            Known(layer.Id, FirmMaterials.IsOne, "system.further");
+        }
+
         var surface = Row(s);
         (surface.Id, surface.Position, surface.Name) = (ids[s.Id], position, Clip(s.Name, 200));
         surface.BufferId = Map(s.BufferId, ids);
@@ -299,7 +304,11 @@ internal static partial class FromJobFile
     {
         foreach (var layer in sides.SelectMany(side => side))
         {
-            Known(layer.Material, id => ShippedData.Materials.ContainsKey(FirmMaterials.UsualOf(id)), "layer.material");
+            Known(
+                layer.Material,
+                id => FirmMaterials.IsOne(id) && ShippedData.Materials.ContainsKey(FirmMaterials.UsualOf(id)),
+                "layer.material"
+            );
         }
     }
 
