@@ -123,6 +123,7 @@ internal static class Sheets
             SheetYield = FoamVolume.FromBoardFeet(yield),
             SetMassA = Mass.FromKilograms(227),
             SetMassB = Mass.FromKilograms(215),
+            CureBeforeRain = TimeSpan.FromHours(1),
             ReEntry = "24 h",
         };
 }

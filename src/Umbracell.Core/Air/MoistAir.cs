@@ -7,7 +7,7 @@ namespace Umbracell.Core.Air;
 public readonly record struct MoistAir
 {
     /// <summary>Ratio of the molar masses of water and dry air.</summary>
-    private const double MolarMassRatio = 0.621945;
+    internal const double MolarMassRatio = 0.621945;
 
     /// <summary>Gas constant of dry air, J/(kg·K).</summary>
     private const double DryAirGasConstant = 287.042;
@@ -68,7 +68,13 @@ public readonly record struct MoistAir
     }
 
     /// <summary>Humidity ratio, kg of water per kg of dry air.</summary>
-    public double HumidityRatio => MolarMassRatio * VapourPressure.Pascals / (Pressure.Pascals - VapourPressure.Pascals);
+    public double HumidityRatio => RatioOf(VapourPressure.Pascals, Pressure.Pascals);
+
+    /// <summary>Humidity ratio of a vapour pressure, kg/kg; both in Pa.</summary>
+    internal static double RatioOf(double vapour, double pressure) => MolarMassRatio * vapour / (pressure - vapour);
+
+    /// <summary>Vapour pressure of a humidity ratio, Pa.</summary>
+    internal static double VapourOf(double ratio, double pressure) => pressure * ratio / (MolarMassRatio + ratio);
 
     /// <summary>Dew point, or frost point below 0 °C: where water or ice would first form on a surface. May lie above the air temperature
     /// where the air is supersaturated over ice.</summary>

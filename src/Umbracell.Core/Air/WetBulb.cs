@@ -6,8 +6,6 @@ namespace Umbracell.Core.Air;
 /// <remarks>Equations (33) and (35) of the psychrometrics chapter of ASHRAE Handbook—Fundamentals.</remarks>
 internal static class WetBulb
 {
-    private const double MolarMassRatio = 0.621945;
-
     /// <summary>Solves the balance by Newton steps kept inside a bracket.</summary>
     /// <param name="celsius">Dry bulb, °C.</param>
     /// <param name="humidityRatio">kg/kg.</param>
@@ -61,7 +59,7 @@ internal static class WetBulb
             return (double.PositiveInfinity, 1);
         }
 
-        var ws = MolarMassRatio * saturation / partial;
+        var ws = MoistAir.MolarMassRatio * saturation / partial;
         var wsSlope = ws * pascals / partial * (overIce ? Saturation.SlopeOverIce(kelvin) : Saturation.SlopeOverWater(kelvin));
         var (evaporation, perWet, perWetUnder) = overIce ? (2830.0, -0.24, -2.1) : (2501.0, -2.326, -4.186);
         var over = (evaporation + perWet * wet) * ws - 1.006 * (dry - wet);

@@ -33,12 +33,7 @@ internal static class GateRemedies
         }
 
         remedies.AddRange(
-            gate.OtherSheets.Where(sheet =>
-                    sheet.Id != gate.Sheet.Id
-                    && sheet.Cell == gate.Sheet.Cell
-                    && IsForTheSame(sheet, gate.Sheet)
-                    && IsClearOfHold(gate, sheet)
-                )
+            gate.OtherSheets.Where(sheet => sheet.StandsInFor(gate.Sheet) && IsClearOfHold(gate, sheet))
                 .Select(sheet => new Remedy(
                     "otherSheet",
                     new Dictionary<string, Figure>(),
@@ -87,6 +82,4 @@ internal static class GateRemedies
     }
 
     // Roofing foam stands for nothing else, and a kit does not stand for a rig's drums.
-    private static bool IsForTheSame(ProductSheet a, ProductSheet b) =>
-        (a.Grade == FoamGrade.Roofing) == (b.Grade == FoamGrade.Roofing) && a.IsKit == b.IsKit;
 }

@@ -44,7 +44,8 @@ public sealed record HeatedSpace
     /// <summary>Air pressure.</summary>
     public required Pressure Pressure { get; init; }
 
-    private const double AirHeatCapacity = 1006;
+    /// <summary>Of dry air, J/(kg·K).</summary>
+    internal const double AirHeatCapacity = 1006;
 
     /// <summary>Heat the air that comes in takes up, W/K.</summary>
     internal double ByAir => AirFlow * AirHeatCapacity;
@@ -74,7 +75,8 @@ public sealed record SpaceHeating
     /// <summary>How the power or the temperature came about.</summary>
     public required Working Working { get; init; }
 
-    private const double JoulesPerKilowattHour = 3.6e6;
+    /// <summary>J in a kilowatt-hour.</summary>
+    public const double JoulesPerKilowattHour = 3.6e6;
 
     /// <summary>Water that a flame puts into the room for each kilowatt-hour of heat (lower heating value), kg.</summary>
     public static double WaterPerKilowattHour(HeaterKind kind) =>
@@ -120,12 +122,11 @@ public sealed record SpaceHeating
 
     private static SpaceHeating Made(HeatedSpace space, double watts, HeaterKind kind, double celsius)
     {
-        const double MolarRatio = 0.621945;
         var water = WaterPerKilowattHour(kind) * watts * 3600 / JoulesPerKilowattHour;
         var outdoor = MoistAir.Of(space.Outdoor, space.OutdoorHumidity, space.Pressure);
-        var outdoorRatio = MolarRatio * outdoor.VapourPressure.Pascals / (space.Pressure.Pascals - outdoor.VapourPressure.Pascals);
+        var outdoorRatio = outdoor.HumidityRatio;
         var ratio = outdoorRatio + water / 3600 / space.AirFlow;
-        var vapour = Pressure.FromPascals(space.Pressure.Pascals * ratio / (MolarRatio + ratio));
+        var vapour = Pressure.FromPascals(MoistAir.VapourOf(ratio, space.Pressure.Pascals));
         var indoor = Temperature.FromCelsius(celsius);
         var saturated = MoistAir.SaturationPressureAt(indoor, HumidityReference.Water);
         return new()

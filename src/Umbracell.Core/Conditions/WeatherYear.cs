@@ -1,19 +1,9 @@
 using Umbracell.Core.Air;
 using Umbracell.Core.Moisture;
 using Umbracell.Core.Quantities;
+using Umbracell.Core.Weather;
 
 namespace Umbracell.Core.Conditions;
-
-/// <summary>An hour of a weather record.</summary>
-/// <param name="Month">1 to 12.</param>
-/// <param name="Day">Day of the month, 1 to 31.</param>
-/// <param name="Celsius">Air temperature; not a number where it is missing.</param>
-/// <param name="RhPct">Relative humidity over water, percent; not a number where it is missing.</param>
-public readonly record struct WeatherHour(int Month, int Day, double Celsius, double RhPct)
-{
-    /// <summary>Whether both figures were taken.</summary>
-    public bool IsWhole => !double.IsNaN(Celsius) && !double.IsNaN(RhPct);
-}
 
 /// <summary>Outdoor air a building is designed for.</summary>
 /// <param name="Temperature">Dry-bulb temperature.</param>
@@ -42,25 +32,26 @@ public sealed record WeatherYear(
 
     /// <summary>Months of which less than <see cref="LeastShare"/> of the hours are whole, 1 to 12; empty where the record
     /// serves.</summary>
-    /// <param name="hours">The record, in any order.</param>
-    public static IReadOnlyList<int> ThinMonths(IReadOnlyList<WeatherHour> hours)
+    /// <param name="hours">The record, in any order, each hour told by the clock of the place.</param>
+    public static IReadOnlyList<int> ThinMonths(IReadOnlyList<AirHour> hours)
     {
         var whole = new int[YearOfAir.Months];
         foreach (var hour in hours.Where(h => h.IsWhole))
         {
-            whole[hour.Month - 1]++;
+            whole[hour.Start.Month - 1]++;
         }
 
         return [.. Enumerable.Range(0, YearOfAir.Months).Where(m => whole[m] < LeastShare * 24 * YearOfAir.DaysOf(m)).Select(m => m + 1)];
     }
 
     /// <summary>Reduces a record.</summary>
-    /// <param name="hours">The record, in any order; hours that are not whole are passed over.</param>
+    /// <param name="hours">The record, in any order, each hour told by the clock of the place; hours that are not whole are passed
+    /// over.</param>
     /// <remarks>A month's humidity is that of its mean vapour pressure at its mean temperature, so that the monthly year moves as much
     /// water as the hours held. Winter design is exceeded in 99 % of the hours, summer design in 1 %; the humidity of either is the mean
     /// vapour pressure of the hours within half a kelvin of it.</remarks>
     /// <exception cref="ArgumentException">A month is too thin; see <see cref="ThinMonths"/>.</exception>
-    public static WeatherYear Of(IReadOnlyList<WeatherHour> hours)
+    public static WeatherYear Of(IReadOnlyList<AirHour> hours)
     {
         if (ThinMonths(hours) is { Count: > 0 } thin)
         {
@@ -68,13 +59,13 @@ public sealed record WeatherYear(
         }
 
         var whole = hours.Where(h => h.IsWhole).ToList();
-        var sorted = whole.Select(h => h.Celsius).Order().ToList();
-        var days = whole.GroupBy(h => (h.Month, h.Day)).Select(day => day.Average(h => h.Celsius)).ToList();
+        var sorted = whole.Select(Celsius).Order().ToList();
+        var days = whole.GroupBy(h => (h.Start.Month, h.Start.Day)).Select(day => day.Average(Celsius)).ToList();
 
         // Days that are missing count like the mean day: the sums stand for a year.
         var year = 365.0 / days.Count;
         return new(
-            [.. whole.GroupBy(h => h.Month).OrderBy(m => m.Key).Select(m => MeanOf([.. m]))],
+            [.. whole.GroupBy(h => h.Start.Month).OrderBy(m => m.Key).Select(m => MeanOf([.. m]))],
             At(ExceededInWinter),
             At(ExceededInSummer),
             year * days.Sum(t => Math.Max(0, 18 - t)),
@@ -84,7 +75,7 @@ public sealed record WeatherYear(
         OutdoorDesign At(double exceeded)
         {
             var t = sorted[Math.Clamp((int)Math.Round((1 - exceeded) * (sorted.Count - 1)), 0, sorted.Count - 1)];
-            return new(Temperature.FromCelsius(t), Humidity(whole.Where(h => Math.Abs(h.Celsius - t) <= 0.5), t));
+            return new(Temperature.FromCelsius(t), Humidity(whole.Where(h => Math.Abs(Celsius(h) - t) <= 0.5), t));
         }
     }
 
@@ -103,15 +94,17 @@ public sealed record WeatherYear(
             _ => 8,
         };
 
-    private static MonthAir MeanOf(IReadOnlyList<WeatherHour> hours)
+    private static double Celsius(AirHour hour) => hour.Temperature!.Value.Celsius;
+
+    private static MonthAir MeanOf(IReadOnlyList<AirHour> hours)
     {
-        var mean = hours.Average(h => h.Celsius);
+        var mean = hours.Average(Celsius);
         return new(Temperature.FromCelsius(mean), Humidity(hours, mean));
     }
 
-    private static RelativeHumidity Humidity(IEnumerable<WeatherHour> hours, double celsius)
+    private static RelativeHumidity Humidity(IEnumerable<AirHour> hours, double celsius)
     {
-        var vapour = hours.Average(h => h.RhPct / 100 * Saturated(h.Celsius));
+        var vapour = hours.Average(h => h.Humidity!.Value.Fraction * Saturated(Celsius(h)));
         return RelativeHumidity.FromPercent(Math.Clamp(100 * vapour / Saturated(celsius), 1, 100));
     }
 

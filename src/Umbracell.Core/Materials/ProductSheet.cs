@@ -80,6 +80,11 @@ public sealed record ProductSheet
     /// <summary>Whether it comes as a hand kit and not in drums for a rig. A set is then a kit.</summary>
     public bool IsKit => Grade == FoamGrade.Kit;
 
+    /// <summary>Whether it can be sprayed in the place of another product: of the same cells, and for the same kind of work.</summary>
+    /// <param name="other">The product planned.</param>
+    public bool StandsInFor(ProductSheet other) =>
+        Id != other.Id && Cell == other.Cell && (Grade == FoamGrade.Roofing) == (other.Grade == FoamGrade.Roofing) && IsKit == other.IsKit;
+
     /// <summary>Density of a cut sample without skins.</summary>
     public required Density CoreDensity { get; init; }
 
@@ -164,6 +169,9 @@ public sealed record ProductSheet
     /// <summary>Days it may stand open to rain; null where the sheet gives none.</summary>
     public double? OpenToRainDays { get; init; }
 
+    /// <summary>Cure before rain or load.</summary>
+    public required TimeSpan CureBeforeRain { get; init; }
+
     /// <summary>Re-entry as the sheet words it.</summary>
     public required string ReEntry { get; init; }
 
@@ -215,6 +223,7 @@ public sealed record ProductSheet
                     ? inForce.GreatestWoodMoisturePercent
                     : GreatestWoodMoisturePercent,
             WindLimit = inForce.WindLimit.MetresPerSecond < WindLimit.MetresPerSecond ? inForce.WindLimit : WindLimit,
+            CureBeforeRain = inForce.CureBeforeRain > CureBeforeRain ? inForce.CureBeforeRain : CureBeforeRain,
         };
         return both == this ? this : both with { Edition = $"{Edition} / {inForce.Edition}" };
     }

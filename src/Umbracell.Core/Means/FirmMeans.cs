@@ -20,6 +20,19 @@ public sealed record DrumBlankets(double Watts, int? Count);
 /// <param name="Holds">How many drums stand in it at a time; null for as many as are wanted.</param>
 public sealed record HotRoom(Temperature Air, double Loss, int? Holds);
 
+/// <summary>Hours of the day in which a crew works.</summary>
+/// <param name="From">First.</param>
+/// <param name="To">Last; after the first.</param>
+public sealed record WorkDay(TimeOnly From, TimeOnly To)
+{
+    /// <summary>What is taken where a crew's hours were not entered.</summary>
+    public static WorkDay Usual { get; } = new(new(7, 0), new(17, 0));
+
+    /// <summary>Whether an hour that begins at a time lies whole in the day.</summary>
+    /// <param name="start">Its start by the clock of the place.</param>
+    public bool Holds(TimeOnly start) => start >= From && start.Hour < 23 && start.AddHours(1) <= To;
+}
+
 /// <summary>What a firm works with, as far as a figure hangs on it. What is not in use is not in it.</summary>
 public sealed record FirmMeans
 {
@@ -37,6 +50,9 @@ public sealed record FirmMeans
 
     /// <summary>Load the rig may carry, of several the least; null where none was entered.</summary>
     public Mass? Trailer { get; init; }
+
+    /// <summary>Hours of the day of the crew; null where they were not entered.</summary>
+    public WorkDay? Day { get; init; }
 
     /// <summary>Heat of all heaters of a kind together, W; those whose kind is not known count. Null where no heater was entered at all:
     /// zero would say that there is none.</summary>

@@ -62,6 +62,9 @@ public readonly record struct Speed
     /// <summary>From m/s.</summary>
     public static Speed FromMetresPerSecond(double metresPerSecond) => new(metresPerSecond);
 
+    /// <summary>The speed times a factor of nought or more.</summary>
+    public static Speed operator *(Speed speed, double factor) => new(speed.MetresPerSecond * factor);
+
     /// <summary>For display and workings.</summary>
     public Figure ToFigure() => new(MetresPerSecond, Dimension.Speed);
 }

@@ -132,6 +132,19 @@ public readonly record struct RelativeHumidity
     public static RelativeHumidity OfWeather(double percent, Temperature air) =>
         new(percent, air.Celsius < Air.Saturation.ColdestWater ? HumidityReference.Ice : HumidityReference.Water);
 
+    /// <summary>Humidity of outdoor air by its dew point, as weather services count it.</summary>
+    /// <param name="dew">The dew point.</param>
+    /// <param name="air">Temperature of that air.</param>
+    /// <param name="dewOver">What a dew point below 0 °C is over: water as services tell it, ice for a frost point.</param>
+    /// <returns>100 % at most.</returns>
+    /// <exception cref="QuantityRangeException">Outside the formulas of moist air.</exception>
+    public static RelativeHumidity OfDewPoint(Temperature dew, Temperature air, HumidityReference dewOver)
+    {
+        var over = dew.Celsius < Air.Saturation.ColdestWater ? HumidityReference.Ice : dewOver;
+        var vapour = Air.MoistAir.SaturationPressureAt(dew, over).Pascals;
+        return OfWeather(Math.Min(100, 100 * vapour / Air.MoistAir.SaturationPressureOfWeather(air).Pascals), air);
+    }
+
     /// <summary>For display and workings.</summary>
     public Figure ToFigure() => new(Percent, Dimension.RelativeHumidity);
 }

@@ -4,6 +4,7 @@ using Umbracell.Core.Air;
 using Umbracell.Core.Conditions;
 using Umbracell.Core.Moisture;
 using Umbracell.Core.Quantities;
+using Umbracell.Core.Weather;
 using Xunit;
 
 namespace Umbracell.Core.Tests.Conditions;
@@ -27,8 +28,8 @@ public sealed class WeatherYearTests
     {
         var hours = Year((month, day, hour) => (month * 2.3 + day * 0.31 + hour * 0.17, 50));
         var year = WeatherYear.Of(hours);
-        (hours.Count(h => h.Celsius > year.Heating.Temperature.Celsius) / 8760.0).ShouldBe(0.99, 0.002);
-        (hours.Count(h => h.Celsius > year.Cooling.Temperature.Celsius) / 8760.0).ShouldBe(0.01, 0.002);
+        (hours.Count(h => Celsius(h) > year.Heating.Temperature.Celsius) / 8760.0).ShouldBe(0.99, 0.002);
+        (hours.Count(h => Celsius(h) > year.Cooling.Temperature.Celsius) / 8760.0).ShouldBe(0.01, 0.002);
     }
 
     [Fact]
@@ -39,7 +40,7 @@ public sealed class WeatherYearTests
                 {
                     var hours = Year((_, _, hour) => (mean + swing * Math.Sin(hour / 24.0 * 2 * Math.PI), rh + hour));
                     var july = WeatherYear.Of(hours).Months[6];
-                    var held = hours.Where(h => h.Month == 7).Average(h => h.RhPct / 100 * Saturation(h.Celsius));
+                    var held = hours.Where(h => h.Start.Month == 7).Average(h => h.Humidity!.Value.Fraction * Saturation(Celsius(h)));
                     (july.Humidity.Percent / 100 * Saturation(july.Temperature.Celsius)).ShouldBe(held, held * 1e-9);
                 },
                 iter: 20
@@ -57,7 +58,9 @@ public sealed class WeatherYearTests
                     var shuffled = WeatherYear.Of([.. hours.OrderBy(_ => random.Next())]).Heating;
                     shuffled.Temperature.ShouldBe(year.Heating.Temperature);
                     shuffled.Humidity.Percent.ShouldBe(year.Heating.Humidity.Percent, 1e-9);
-                    var warmer = WeatherYear.Of([.. hours.Select(h => h with { Celsius = h.Celsius + shift })]);
+                    var warmer = WeatherYear.Of([
+                        .. hours.Select(h => h with { Temperature = Temperature.FromCelsius(Celsius(h) + shift) }),
+                    ]);
                     (warmer.Heating.Temperature.Celsius - year.Heating.Temperature.Celsius).ShouldBe(shift, 1e-9);
                     warmer.HeatingDegreeDays.ShouldBeLessThan(year.HeatingDegreeDays);
                     warmer.ZoneNumber.ShouldBeLessThanOrEqualTo(year.ZoneNumber);
@@ -86,13 +89,20 @@ public sealed class WeatherYearTests
         WeatherYear.ThinMonths(Year((month, day, _) => (month == 3 && day <= 3 ? double.NaN : 5, 70))).ShouldBeEmpty();
     }
 
-    private static List<WeatherHour> Year(Func<int, int, int, (double C, double Rh)> air) =>
+    private static double Celsius(AirHour hour) => hour.Temperature!.Value.Celsius;
+
+    private static List<AirHour> Year(Func<int, int, int, (double C, double Rh)> air) =>
         [
             .. from month in Enumerable.Range(1, 12)
             from day in Enumerable.Range(1, YearOfAir.DaysOf(month - 1))
             from hour in Enumerable.Range(0, 24)
             let at = air(month, day, hour)
-            select new WeatherHour(month, day, at.C, at.Rh),
+            select new AirHour
+            {
+                Start = new(2001, month, day, hour, 0, 0, TimeSpan.FromHours(-5)),
+                Temperature = double.IsNaN(at.C) ? null : Temperature.FromCelsius(at.C),
+                Humidity = RelativeHumidity.FromPercent(at.Rh),
+            },
         ];
 
     private static double Saturation(double celsius) =>

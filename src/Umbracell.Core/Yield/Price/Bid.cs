@@ -68,6 +68,10 @@ public sealed record BidSurface
     /// <summary>Heat it needs; null where none.</summary>
     public BidHeat? Heat { get; init; }
 
+    /// <summary>From its first lift to the end of its last: hours of spraying and the waits between.</summary>
+    /// <param name="rates">How fast the crew works.</param>
+    public TimeSpan SprayingTime(Rates rates) => TimeSpan.FromHours(BidHours.Spraying(this, rates)) + Waits;
+
     /// <summary>Whether it is sprayed from hand kits alone, and needs no rig.</summary>
     public bool ByKit => Foams.Count > 0 && Foams.All(f => f.Sheet.IsKit);
 
