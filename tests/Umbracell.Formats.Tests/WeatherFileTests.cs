@@ -1,6 +1,8 @@
 using System.Globalization;
 using System.Text;
 using Shouldly;
+using Umbracell.Core.Quantities;
+using Umbracell.Core.Weather;
 using Umbracell.Formats.Climate;
 using Umbracell.Formats.Tables;
 using Xunit;
@@ -17,7 +19,63 @@ public sealed class WeatherFileTests
         file.Name.ShouldBe("Alder Fen");
         file.AltitudeM.ShouldBe(180);
         file.Hours.Count.ShouldBe(8760);
-        file.Hours[0].ShouldBe(new(1, 1, -3.5, 80));
+        var first = file.Hours[0];
+        first.Start.ShouldBe(new DateTimeOffset(WeatherFile.NominalYear, 1, 1, 0, 0, 0, TimeSpan.FromHours(-5)));
+        (first.Temperature!.Value.Celsius, first.Humidity!.Value.Percent).ShouldBe((-3.5, 80));
+        file.Hours.Zip(file.Hours.Skip(1)).ShouldAllBe(pair => pair.Second.Start - pair.First.Start == TimeSpan.FromHours(1));
+    }
+
+    [Fact]
+    public void Wind_cloud_sun_pressure_snow_and_rain_are_read_each_from_its_column_and_what_was_not_taken_is_unknown()
+    {
+        string[] Cells(string line) => line.Split(',');
+        string With(string line, params (int Column, string Text)[] cells)
+        {
+            var all = Cells(line);
+            foreach (var (column, text) in cells)
+            {
+                all[column] = text;
+            }
+
+            return string.Join(',', all);
+        }
+
+        var file = WeatherFile.Read(
+            File(
+                (i, line) =>
+                    i switch
+                    {
+                        0 => With(line, (13, "410"), (20, "270"), (21, "3.6"), (22, "7"), (30, "12"), (33, "1.5")),
+                        1 => With(line, (9, "999999"), (13, "9999"), (20, "999"), (21, "999"), (22, "99"), (30, "999"), (33, "999")),
+                        _ => line,
+                    }
+            )
+        );
+        var (told, marked) = (file.Hours[0], file.Hours[1]);
+        told.Wind.ShouldBe(new Wind(Speed.FromMetresPerSecond(3.6), null, 270));
+        (told.Cloud, told.GlobalWm2, told.Snow!.Value.Metres).ShouldBe((0.7, 410, 0.12));
+        told.Pressure!.Value.Pascals.ShouldBe(99_000);
+        told.Precipitation.ShouldBe(new Precipitation(1.5, PrecipitationKind.Snow));
+        marked.ShouldBe(
+            new AirHour
+            {
+                Start = marked.Start,
+                Temperature = marked.Temperature,
+                Humidity = marked.Humidity,
+            }
+        );
+    }
+
+    [Fact]
+    public void The_day_a_leap_year_has_more_is_passed_over()
+    {
+        var lines = Encoding.ASCII.GetString(File()).Split('\n').ToList();
+        var more = Enumerable
+            .Range(1, 24)
+            .Select(hour => $"1996,2,29,{hour},60,A7,25.0,20.0,70,99000,{string.Join(',', Enumerable.Repeat('0', 25))}");
+        lines.InsertRange(8 + 59 * 24, more);
+        var file = WeatherFile.Read(Encoding.ASCII.GetBytes(string.Join("\n", lines)));
+        (file.Hours.Count, file.Hours.Max(h => h.Temperature!.Value.Celsius)).ShouldBe((8760, -3.5));
     }
 
     [Fact]
@@ -35,10 +93,10 @@ public sealed class WeatherFileTests
                     }
             )
         );
-        double.IsNaN(file.Hours[10].Celsius).ShouldBeTrue();
-        file.Hours[20].RhPct.ShouldBe(80, 1);
+        file.Hours[10].Temperature.ShouldBeNull();
+        file.Hours[20].Humidity!.Value.Percent.ShouldBe(80, 1);
         file.Filled.ShouldBe(1);
-        double.IsNaN(file.Hours[30].RhPct).ShouldBeTrue();
+        file.Hours[30].Humidity.ShouldBeNull();
     }
 
     [Fact]

@@ -1,8 +1,7 @@
 using System.Globalization;
 using System.Text;
-using Umbracell.Core.Air;
 using Umbracell.Core.Conditions;
-using Umbracell.Core.Quantities;
+using Umbracell.Core.Weather;
 using Umbracell.Formats.Tables;
 
 namespace Umbracell.Formats.Climate;
@@ -22,19 +21,18 @@ public sealed record WeatherFile
     /// <summary>Degrees east.</summary>
     public required double? Longitude { get; init; }
 
-    /// <summary>Every hour, with what is missing as no number.</summary>
-    public required IReadOnlyList<WeatherHour> Hours { get; init; }
+    /// <summary>Every hour of a year of 365 days, told by the clock of the place without summer time; what is missing is null. The year
+    /// they are put in, <see cref="NominalYear"/>, means nothing: such a file is made of months of several years.</summary>
+    public required IReadOnlyList<AirHour> Hours { get; init; }
 
-    /// <summary>Hours whose humidity was reckoned from the dew point because the file lacks it.</summary>
+    /// <summary>Hours whose humidity was calculated from the dew point because the file lacks it.</summary>
     public required int Filled { get; init; }
 
-    private const int HeaderLines = 8,
-        HoursOfYear = 8760,
-        LeastColumns = 9;
+    /// <summary>Year the hours are put in.</summary>
+    public const int NominalYear = 2001;
 
-    // The format's own marks for a figure that was not taken.
-    private const double NoTemperature = 99.9,
-        NoHumidity = 999;
+    private const int HeaderLines = 8,
+        HoursOfYear = 8760;
 
     /// <summary>Reads a file.</summary>
     /// <exception cref="UnreadableFileException">Not a weather file, cut short, a line that does not read, or a month with too many hours
@@ -48,25 +46,36 @@ public sealed record WeatherFile
             throw new UnreadableFileException(FileFault.NotAWeatherFile, 1);
         }
 
-        var filled = 0;
-        List<WeatherHour> hours = [];
+        var offset = TimeSpan.FromHours(Number(place[8]) is { } zone and >= -14 and <= 14 ? zone : 0);
+        var hours = Enumerable.Range(0, HoursOfYear).Select(i => new AirHour { Start = StartOf(i, offset) }).ToArray();
+        var (filled, count) = (0, 0);
         for (var i = HeaderLines; i < lines.Length; i++)
         {
-            if (lines[i].Length > 0)
+            if (lines[i].Length == 0)
             {
-                hours.Add(Hour(lines[i], i + 1, i == lines.Length - 1, ref filled));
+                continue;
+            }
+
+            count++;
+            var cells = lines[i].Split(',');
+            if (cells.Length < WeatherLine.LeastColumns)
+            {
+                throw new UnreadableFileException(i == lines.Length - 1 ? FileFault.WeatherFileCutShort : FileFault.NotAWeatherFile, i + 1);
+            }
+
+            var line = WeatherLine.Of(cells) ?? throw new UnreadableFileException(FileFault.NotAWeatherFile, i + 1);
+            if (line.HourOfYear is { } at)
+            {
+                hours[at] = line.Air(hours[at].Start);
+                filled += line.IsFilled ? 1 : 0;
             }
         }
 
         // Every line has as many columns as the first; a last one with fewer was cut in the middle.
         var last = Array.FindLast(lines, line => line.Length > 0)!;
-        if (hours.Count < HoursOfYear || last.Count(c => c == ',') < lines[HeaderLines].Count(c => c == ','))
+        if (count < HoursOfYear || last.Count(c => c == ',') < lines[HeaderLines].Count(c => c == ','))
         {
-            throw new UnreadableFileException(
-                FileFault.WeatherFileCutShort,
-                lines.Length,
-                hours.Count.ToString(CultureInfo.InvariantCulture)
-            );
+            throw new UnreadableFileException(FileFault.WeatherFileCutShort, lines.Length, count.ToString(CultureInfo.InvariantCulture));
         }
 
         return WeatherYear.ThinMonths(hours) is { Count: > 0 } thin
@@ -86,37 +95,11 @@ public sealed record WeatherFile
             };
     }
 
-    private static WeatherHour Hour(string line, int at, bool isLast, ref int filled)
-    {
-        var cells = line.Split(',');
-        if (cells.Length < LeastColumns)
-        {
-            throw new UnreadableFileException(isLast ? FileFault.WeatherFileCutShort : FileFault.NotAWeatherFile, at);
-        }
+    private static DateTimeOffset StartOf(int hour, TimeSpan offset) =>
+        new DateTimeOffset(NominalYear, 1, 1, 0, 0, 0, offset).AddHours(hour);
 
-        if (Number(cells[1]) is not { } month || month is < 1 or > 12 || Number(cells[2]) is not { } day || day is < 1 or > 31)
-        {
-            throw new UnreadableFileException(FileFault.NotAWeatherFile, at);
-        }
-
-        var celsius = Taken(cells[6], NoTemperature, -70, 70);
-        var humidity = Taken(cells[8], NoHumidity, 0, 110);
-        if (double.IsNaN(humidity) && !double.IsNaN(celsius) && Taken(cells[7], NoTemperature, -70, 60) is var dew && !double.IsNaN(dew))
-        {
-            humidity = 100 * Saturated(dew) / Saturated(celsius);
-            filled++;
-        }
-
-        return new((int)month, (int)day, celsius, double.IsNaN(humidity) ? humidity : Math.Clamp(humidity, 1, 100));
-    }
-
-    private static double Taken(string cell, double mark, double least, double greatest) =>
-        Number(cell) is { } value && Math.Abs(value - mark) > 1e-6 && value >= least && value <= greatest ? value : double.NaN;
-
-    private static double? Number(string cell) =>
+    internal static double? Number(string cell) =>
         double.TryParse(cell, NumberStyles.Float, CultureInfo.InvariantCulture, out var value) && double.IsFinite(value) ? value : null;
-
-    private static double Saturated(double celsius) => MoistAir.SaturationPressureOfWeather(Temperature.FromCelsius(celsius)).Pascals;
 
     private static string Clip(string name) =>
         name.Length is > 0 and <= 120 ? name

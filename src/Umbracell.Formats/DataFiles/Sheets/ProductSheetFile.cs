@@ -112,6 +112,7 @@ public static class ProductSheetFile
             SheetYield = FoamVolume.FromBoardFeet(s.YieldBoardFeet),
             SetMassA = Mass.FromKilograms(s.SetMassKg.A),
             SetMassB = Mass.FromKilograms(s.SetMassKg.B),
+            CureBeforeRain = TimeSpan.FromHours(s.CureH),
             ReEntry = s.ReEntry,
             CompressiveStrength = s.CompressiveStrengthKPa is { } strength ? BearingPressure.FromKilopascals(strength) : null,
             FlameSpread = s.Fire?.FlameSpread,
@@ -179,6 +180,8 @@ public static class ProductSheetFile
         public double? CompressiveStrengthKPa { get; init; }
 
         public FireShape? Fire { get; init; }
+
+        public required double CureH { get; init; }
 
         public OpenDaysShape? OpenDays { get; init; }
     }
