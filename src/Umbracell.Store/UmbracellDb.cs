@@ -52,6 +52,8 @@ public sealed partial class UmbracellDb(DbContextOptions<UmbracellDb> options, F
 
     public DbSet<PlaceHoursRow> PlaceHours => Set<PlaceHoursRow>();
 
+    public DbSet<ForecastRow> Forecasts => Set<ForecastRow>();
+
     public DbSet<TargetSetRow> TargetSets => Set<TargetSetRow>();
 
     public DbSet<StockLotRow> StockLots => Set<StockLotRow>();

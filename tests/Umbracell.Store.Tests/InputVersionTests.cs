@@ -31,6 +31,7 @@ public sealed class InputVersionTests : IClassFixture<TestDatabase>
         typeof(TemplateRow),
         typeof(ColumnMappingRow),
         typeof(PlaceHoursRow),
+        typeof(ForecastRow),
         typeof(StockLotRow),
         typeof(BidRow),
         typeof(InputVersion),

@@ -10,6 +10,7 @@ using Xunit;
 namespace Umbracell.Store.Tests;
 
 /// <summary>A demo that was planted before and is kept receives what has come since, once.</summary>
+[Collection(TestDatabase.Empty)]
 public sealed class KeptDemoTests
 {
     [Fact]

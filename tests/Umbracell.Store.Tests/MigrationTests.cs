@@ -17,6 +17,7 @@ using Xunit;
 namespace Umbracell.Store.Tests;
 
 /// <summary>A database that was in use keeps what it holds when the product is brought up to date.</summary>
+[Collection(TestDatabase.Empty)]
 public sealed class MigrationTests
 {
     [Fact]

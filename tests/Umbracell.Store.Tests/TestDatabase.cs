@@ -9,6 +9,9 @@ public sealed class TestDatabase : IDisposable
 {
     private const string Name = "umbracell_store_tests";
 
+    /// <summary>Tests that start from an empty database have one between them: never beside one another.</summary>
+    public const string Empty = "an empty database";
+
     private static readonly Lazy<bool> Migrated = new(() =>
     {
         using var db = Open(Connection("UMBRACELL_TEST_OWNER"), new FirmScope());

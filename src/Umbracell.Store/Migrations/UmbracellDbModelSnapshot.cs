@@ -669,6 +669,54 @@ namespace Umbracell.Store.Migrations
                     b.ToTable("firms", (string)null);
                 });
 
+            modelBuilder.Entity("Umbracell.Store.Model.ForecastRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<DateTimeOffset>("AskedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("asked_at");
+
+                    b.Property<byte[]>("Body")
+                        .IsRequired()
+                        .HasColumnType("bytea")
+                        .HasColumnName("body");
+
+                    b.Property<int>("East")
+                        .HasColumnType("integer")
+                        .HasColumnName("east");
+
+                    b.Property<Guid>("FirmId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("firm_id");
+
+                    b.Property<DateTimeOffset>("IssuedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("issued_at");
+
+                    b.Property<int>("North")
+                        .HasColumnType("integer")
+                        .HasColumnName("north");
+
+                    b.Property<string>("Source")
+                        .IsRequired()
+                        .HasMaxLength(60)
+                        .HasColumnType("character varying(60)")
+                        .HasColumnName("source");
+
+                    b.HasKey("Id")
+                        .HasName("pk_forecasts");
+
+                    b.HasIndex("FirmId", "North", "East", "IssuedAt", "Source")
+                        .IsUnique()
+                        .HasDatabaseName("ix_forecasts_firm_id_north_east_issued_at_source");
+
+                    b.ToTable("forecasts", (string)null);
+                });
+
             modelBuilder.Entity("Umbracell.Store.Model.Job", b =>
                 {
                     b.Property<Guid>("Id")
@@ -1398,19 +1446,51 @@ namespace Umbracell.Store.Migrations
                         .HasColumnType("uuid")
                         .HasColumnName("place_id");
 
+                    b.PrimitiveCollection<float[]>("Cloud")
+                        .HasColumnType("real[]")
+                        .HasColumnName("cloud");
+
                     b.Property<Guid>("FirmId")
                         .HasColumnType("uuid")
                         .HasColumnName("firm_id");
+
+                    b.PrimitiveCollection<float[]>("GlobalWm2")
+                        .HasColumnType("real[]")
+                        .HasColumnName("global_wm2");
+
+                    b.PrimitiveCollection<float[]>("PrecipMm")
+                        .HasColumnType("real[]")
+                        .HasColumnName("precip_mm");
+
+                    b.PrimitiveCollection<float[]>("PressurePa")
+                        .HasColumnType("real[]")
+                        .HasColumnName("pressure_pa");
 
                     b.PrimitiveCollection<float[]>("RhPct")
                         .IsRequired()
                         .HasColumnType("real[]")
                         .HasColumnName("rh_pct");
 
+                    b.PrimitiveCollection<float[]>("SnowM")
+                        .HasColumnType("real[]")
+                        .HasColumnName("snow_m");
+
                     b.PrimitiveCollection<float[]>("TempC")
                         .IsRequired()
                         .HasColumnType("real[]")
                         .HasColumnName("temp_c");
+
+                    b.Property<double?>("UtcOffsetH")
+                        .HasColumnType("double precision")
+                        .HasColumnName("utc_offset_h");
+
+                    b.PrimitiveCollection<float[]>("WindFromDeg")
+                        .HasColumnType("real[]")
+                        .HasColumnName("wind_from_deg");
+
+                    b.PrimitiveCollection<float[]>("WindMs")
+                        .HasColumnType("real[]")
+                        .HasColumnName("wind_ms");
 
                     b.HasKey("PlaceId")
                         .HasName("pk_place_hours");
@@ -2532,6 +2612,16 @@ namespace Umbracell.Store.Migrations
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired()
                         .HasConstraintName("fk_fan_tests_jobs_firm_id_job_id");
+                });
+
+            modelBuilder.Entity("Umbracell.Store.Model.ForecastRow", b =>
+                {
+                    b.HasOne("Umbracell.Store.Model.Firm", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_forecasts_firms_firm_id");
                 });
 
             modelBuilder.Entity("Umbracell.Store.Model.Job", b =>

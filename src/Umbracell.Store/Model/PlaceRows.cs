@@ -59,4 +59,29 @@ public sealed class PlaceHoursRow : IFirmRow
 
     /// <summary>Relative humidity, percent; no number where it is missing.</summary>
     public required float[] RhPct { get; set; }
+
+    /// <summary>Hours the clock of the record stands ahead of universal time; null for hours kept before wind, cloud and what follows were.
+    /// Each of these has an entry for every hour, no number where it is missing.</summary>
+    public double? UtcOffsetH { get; set; }
+
+    /// <summary>Wind at 10 m, m/s.</summary>
+    public float[]? WindMs { get; set; }
+
+    /// <summary>Where it comes from, degrees.</summary>
+    public float[]? WindFromDeg { get; set; }
+
+    /// <summary>Share of the sky under cloud, 0 to 1.</summary>
+    public float[]? Cloud { get; set; }
+
+    /// <summary>What fell, mm.</summary>
+    public float[]? PrecipMm { get; set; }
+
+    /// <summary>Sun on level ground, W/m².</summary>
+    public float[]? GlobalWm2 { get; set; }
+
+    /// <summary>Pressure, Pa.</summary>
+    public float[]? PressurePa { get; set; }
+
+    /// <summary>Snow on the ground, m.</summary>
+    public float[]? SnowM { get; set; }
 }
