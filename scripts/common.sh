@@ -114,6 +114,7 @@ build_product() {
     say 'Building the server ...'
     touch .run/server.stamp.new
     step 'The build of the server' dotnet build src/Umbracell.Server -c Release -v quiet --nologo
+    step 'The build of the stand-ins' dotnet build src/Umbracell.StandIns -c Release -v quiet --nologo
     mv .run/server.stamp.new .run/server.stamp
   fi
   build_browser_core

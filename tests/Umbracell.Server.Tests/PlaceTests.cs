@@ -2,6 +2,7 @@ using System.Globalization;
 using System.Net.Http.Headers;
 using System.Text;
 using System.Text.Json.Nodes;
+using Microsoft.EntityFrameworkCore;
 using Shouldly;
 using Xunit;
 
@@ -87,6 +88,30 @@ public sealed class PlaceTests(Product product)
     }
 
     [Fact]
+    public async Task Hours_kept_before_wind_and_cloud_were_are_asked_for_again_and_the_place_stays_as_it_is()
+    {
+        var client = product.WithToken();
+        var (_, read) = await SendAsync(client, WeatherFile(8760));
+        var id = Guid.Parse(read["place"]!.Text("id"));
+        await Product.InFirmOfAsync(
+            "owner@ninthacre.example",
+            db =>
+                db.PlaceHours.Where(row => row.PlaceId == id)
+                    .ExecuteUpdateAsync(set =>
+                        set.SetProperty(row => row.UtcOffsetH, (double?)null).SetProperty(row => row.WindMs, (float[]?)null)
+                    )
+        );
+        async Task<JsonNode> PlaceAsync() => (await client.GetJsonAsync("/api/places")).AsArray().Single(p => p!.Text("id") == $"{id}")!;
+        (await PlaceAsync())["hoursLackWeather"]!.GetValue<bool>().ShouldBeTrue();
+        (await SendAsync(client, WeatherFile(4000), $"{id}/hours")).Status.ShouldBe(400);
+        var (status, again) = await SendAsync(client, WeatherFile(8760), $"{id}/hours");
+        status.ShouldBe(200, again.ToJsonString());
+        var place = await PlaceAsync();
+        (place["hoursLackWeather"]!.GetValue<bool>(), place["hasHours"]!.GetValue<bool>()).ShouldBe((false, true));
+        JsonNode.DeepEquals(place["temps"], read["place"]!["temps"]).ShouldBeTrue();
+    }
+
+    [Fact]
     public async Task A_target_set_of_ones_own_holds_its_jobs_to_its_figures()
     {
         var client = product.WithToken();
@@ -159,11 +184,11 @@ public sealed class PlaceTests(Product product)
 
     private static async Task<JsonNode> YearAsync(HttpClient client, string job) => (await SectionAsync(client, job))["answer"]!["year"]!;
 
-    private static async Task<(int Status, JsonNode Body)> SendAsync(HttpClient client, string text)
+    private static async Task<(int Status, JsonNode Body)> SendAsync(HttpClient client, string text, string to = "weather-file")
     {
         using var content = new ByteArrayContent(Encoding.ASCII.GetBytes(text));
         content.Headers.ContentType = new MediaTypeHeaderValue("application/octet-stream");
-        var answer = await client.PostAsync("/api/places/weather-file", content);
+        var answer = await client.PostAsync($"/api/places/{to}", content);
         return ((int)answer.StatusCode, JsonNode.Parse(await answer.Content.ReadAsStringAsync())!);
     }
 

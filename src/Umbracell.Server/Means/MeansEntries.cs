@@ -50,6 +50,8 @@ internal static class MeansEntries
         RoomLoss = "loss",
         Holds = "holds",
         Trailer = "trailer",
+        DayStart = "dayStart",
+        DayEnd = "dayEnd",
         Note = "note";
 
     private const int LongestText = 300;
@@ -64,8 +66,8 @@ internal static class MeansEntries
         [MeansKind.Crew] =
         [
             Quantity("people", new(1, 40, Dimension.Count)),
-            new("dayStart", MeansEntryType.Time),
-            new("dayEnd", MeansEntryType.Time),
+            new(DayStart, MeansEntryType.Time),
+            new(DayEnd, MeansEntryType.Time),
             .. WorkRates.OfCrews.Select(rate => Quantity(rate.Field, rate.Range) with { Rate = rate }),
         ],
         [MeansKind.Rig] =

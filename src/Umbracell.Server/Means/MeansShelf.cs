@@ -1,3 +1,4 @@
+using System.Globalization;
 using Umbracell.Core.Conditions;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Means;
@@ -43,7 +44,23 @@ internal sealed class MeansShelf(IReadOnlyList<MeansRow> rows)
                 .ThenByDescending(one => one.Air)
                 .FirstOrDefault(),
             Trailer = TrailerOf(crew),
+            Day = DayOf(crew),
         };
+
+    // Half a day is none: who begins at seven and says nothing more works as long as is usual.
+    private WorkDay? DayOf(Guid? crew)
+    {
+        var words = rows.FirstOrDefault(row => row.Id == crew)?.Document?.Words;
+        var (from, to) = (Time(MeansEntries.DayStart), Time(MeansEntries.DayEnd));
+        var day = new WorkDay(from ?? WorkDay.Usual.From, to ?? WorkDay.Usual.To);
+        return (from ?? to) is null || day.From >= day.To ? null : day;
+
+        TimeOnly? Time(string name) =>
+            words?.TryGetValue(name, out var text) == true
+            && TimeOnly.TryParseExact(text, "HH:mm", CultureInfo.InvariantCulture, DateTimeStyles.None, out var time)
+                ? time
+                : null;
+    }
 
     /// <summary>The firm's rates with those a crew has of its own.</summary>
     /// <param name="crew">The crew; null for no one in particular.</param>

@@ -47,6 +47,12 @@ internal static class PlaceEndpoints
             .Accepts<byte[]>("application/octet-stream")
             .TakesFile(Limits.GridBytes);
         places
+            .MapPost("/{id:guid}/hours", ReadHoursAsync)
+            .WithSummary("Keep the hours of a weather file (EPW) with a place that stands, in the place of those it has.")
+            .Requires(Right.Edit)
+            .Accepts<byte[]>("application/octet-stream")
+            .TakesFile(Limits.GridBytes);
+        places
             .MapPatch("/{id:guid}", ChangeAsync)
             .WithSummary("Change typed fields of a place of the firm's own.")
             .Requires(Right.Edit)
@@ -62,18 +68,18 @@ internal static class PlaceEndpoints
     public static async Task<List<PlaceAnswer>> AllAsync(UmbracellDb db)
     {
         var own = await db.Places.AsNoTracking().OrderBy(p => p.Name).ToListAsync();
-        var withHours = await db.PlaceHours.Select(h => h.PlaceId).ToHashSetAsync();
-        return [.. own.Select(p => Answer(p, withHours.Contains(p.Id))), .. ShippedData.Places.Values.Select(p => PlaceAnswer.Of(p))];
+        var kept = await PlaceHours.KeptAsync(db);
+        return [.. own.Select(p => Answer(p, kept.GetValueOrDefault(p.Id))), .. ShippedData.Places.Values.Select(p => PlaceAnswer.Of(p))];
     }
 
-    private static PlaceAnswer Answer(PlaceRow row, bool hasHours) => PlaceAnswer.Of(JobPlaces.Of(row), own: true, hasHours, row.Version);
+    private static PlaceAnswer Answer(PlaceRow row, KeptHours hours) => PlaceAnswer.Of(JobPlaces.Of(row), own: true, hours, row.Version);
 
     private static async Task<Created<PlaceAnswer>> AddAsync(TypedEdit edit, UmbracellDb db, Commands commands)
     {
         if (!await commands.TakeAsync(edit, null))
         {
             var first = await FindAsync(edit.Id!.Value, db);
-            return TypedResults.Created($"/api/places/{first.Id}", Answer(first, await db.PlaceHours.AnyAsync(h => h.PlaceId == first.Id)));
+            return TypedResults.Created($"/api/places/{first.Id}", Answer(first, await PlaceHours.KeptAsync(db, first.Id)));
         }
 
         var fields = new TypedFields(edit);
@@ -90,23 +96,23 @@ internal static class PlaceEndpoints
         Take(fields, row);
         db.Places.Add(row);
         await db.SaveChangesAsync();
-        return TypedResults.Created($"/api/places/{row.Id}", Answer(row, hasHours: false));
+        return TypedResults.Created($"/api/places/{row.Id}", Answer(row, KeptHours.None));
     }
 
     private static async Task<Ok<PlaceAnswer>> ChangeAsync(Guid id, TypedEdit edit, UmbracellDb db, Commands commands)
     {
         var row = await FindAsync(id, db);
-        var hasHours = await db.PlaceHours.AnyAsync(h => h.PlaceId == id);
+        var hours = await PlaceHours.KeptAsync(db, id);
         if (!await commands.TakeAsync(edit, row))
         {
-            return TypedResults.Ok(Answer(row, hasHours));
+            return TypedResults.Ok(Answer(row, hours));
         }
 
-        Seen.MustStand(edit.Version, row.Version, () => Answer(row, hasHours));
+        Seen.MustStand(edit.Version, row.Version, () => Answer(row, hours));
 
         Take(new(edit), row);
         await db.SaveChangesAsync();
-        return TypedResults.Ok(Answer(row, hasHours));
+        return TypedResults.Ok(Answer(row, hours));
     }
 
     private static async Task<Results<NoContent, ProblemHttpResult>> RemoveAsync(Guid id, UmbracellDb db)
@@ -142,20 +148,30 @@ internal static class PlaceEndpoints
             Source = string.Create(CultureInfo.InvariantCulture, $"hourly weather file, {file.Hours.Count} hours"),
         };
         db.Places.Add(row);
-        db.PlaceHours.Add(
-            new()
-            {
-                PlaceId = row.Id,
-                TempC = [.. file.Hours.Select(h => (float)h.Celsius)],
-                RhPct = [.. file.Hours.Select(h => (float)h.RhPct)],
-            }
-        );
+        db.PlaceHours.Add(PlaceHours.Row(row.Id, file.Hours));
         await db.SaveChangesAsync();
-        return TypedResults.Created(
-            $"/api/places/{row.Id}",
-            new ReadPlace(Answer(row, hasHours: true), file.Hours.Count, file.Hours.Count(h => !h.IsWhole), file.Filled)
-        );
+        return TypedResults.Created($"/api/places/{row.Id}", Read(row, file));
     }
+
+    private static async Task<Ok<ReadPlace>> ReadHoursAsync(Guid id, HttpRequest request, UmbracellDb db)
+    {
+        var row = await FindAsync(id, db);
+        var file = WeatherFile.Read(await Uploads.ReadAsync(request));
+        if (await db.PlaceHours.FirstOrDefaultAsync(h => h.PlaceId == id) is { } before)
+        {
+            db.PlaceHours.Remove(before);
+        }
+
+        await using var whole = await db.Database.BeginTransactionAsync();
+        await db.SaveChangesAsync();
+        db.PlaceHours.Add(PlaceHours.Row(id, file.Hours));
+        await db.SaveChangesAsync();
+        await whole.CommitAsync();
+        return TypedResults.Ok(Read(row, file));
+    }
+
+    private static ReadPlace Read(PlaceRow row, WeatherFile file) =>
+        new(Answer(row, KeptHours.Weather), file.Hours.Count, file.Hours.Count(h => !h.IsWhole), file.Filled);
 
     private static async Task<PlaceRow> FindAsync(Guid id, UmbracellDb db) =>
         await db.Places.FirstOrDefaultAsync(p => p.Id == id) ?? throw new NotFoundException("place");

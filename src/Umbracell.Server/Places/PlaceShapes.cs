@@ -43,10 +43,13 @@ public sealed record PlaceAnswer
     /// <summary>Whether the hours it was reduced from are kept.</summary>
     public required bool HasHours { get; init; }
 
+    /// <summary>Whether those hours were kept before wind, cloud, sun and rain were: the file is asked for again.</summary>
+    public required bool HoursLackWeather { get; init; }
+
     /// <summary>Version; 0 for places that ship.</summary>
     public required uint Version { get; init; }
 
-    internal static PlaceAnswer Of(Place p, bool own = false, bool hasHours = false, uint version = 0) =>
+    internal static PlaceAnswer Of(Place p, bool own = false, KeptHours hours = KeptHours.None, uint version = 0) =>
         new()
         {
             Id = p.Id,
@@ -68,7 +71,8 @@ public sealed record PlaceAnswer
             Longitude = p.Longitude,
             TimeZone = p.TimeZone,
             Own = own,
-            HasHours = hasHours,
+            HasHours = hours != KeptHours.None,
+            HoursLackWeather = hours == KeptHours.AirAlone,
             Version = version,
         };
 }
@@ -79,3 +83,16 @@ public sealed record PlaceAnswer
 /// <param name="Missing">Hours without temperature or humidity.</param>
 /// <param name="Filled">Hours whose humidity came from the dew point.</param>
 public sealed record ReadPlace(PlaceAnswer Place, int Hours, int Missing, int Filled);
+
+/// <summary>Which hours of a place are kept.</summary>
+internal enum KeptHours
+{
+    /// <summary>None.</summary>
+    None,
+
+    /// <summary>Temperature and humidity alone.</summary>
+    AirAlone,
+
+    /// <summary>All the file had.</summary>
+    Weather,
+}

@@ -13,6 +13,7 @@ using Scalar.AspNetCore;
 using Umbracell.Formats.DataFiles;
 using Umbracell.Formats.Words;
 using Umbracell.Server.Access;
+using Umbracell.Server.Forecasts;
 using Umbracell.Server.Problems;
 using Umbracell.Server.Requests;
 using Umbracell.Server.Scheduling;
@@ -106,7 +107,9 @@ internal static class ServerSetup
             .AddOpenTelemetry()
             .ConfigureResource(resource => resource.AddService("umbracell"))
             .WithMetrics(metrics =>
-                metrics.AddAspNetCoreInstrumentation().AddMeter(CommandMetrics.Meter, ScheduleMetrics.Meter, StudyMetrics.Meter)
+                metrics
+                    .AddAspNetCoreInstrumentation()
+                    .AddMeter(CommandMetrics.Meter, ScheduleMetrics.Meter, StudyMetrics.Meter, ForecastMetrics.Meter)
             )
             .WithTracing(tracing => tracing.AddAspNetCoreInstrumentation());
         if (!string.IsNullOrWhiteSpace(otlp))

@@ -3,13 +3,19 @@ using Umbracell.Server.Surfaces;
 
 namespace Umbracell.Server.Window;
 
-/// <summary>Window: readings and the gate.</summary>
+/// <summary>Window: readings and the gate, and the hours to come.</summary>
 internal sealed class WindowStage : IPart
 {
-    public void AddTo(IServiceCollection services) => services.AddSingleton<IStageCell, WindowCell>();
+    public void AddTo(IServiceCollection services)
+    {
+        services.AddSingleton<IStageCell, WindowCell>();
+        services.AddScoped<SiteHoursReader>();
+        services.AddScoped<SurfaceWindows>();
+    }
 
     public void Map(IEndpointRouteBuilder api)
     {
         api.MapWindow();
+        api.MapHours();
     }
 }

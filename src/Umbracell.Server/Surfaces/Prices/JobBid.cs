@@ -79,6 +79,9 @@ internal sealed record JobBid(Bid Bid, IReadOnlyList<PricedSurface> Surfaces, IR
             ),
         ];
 
+    /// <summary>The space the surfaces of a job enclose together.</summary>
+    public static SharedSpace SpaceOf(JobStudy study) => SpaceOf(study, RowsOf(study));
+
     private static SharedSpace SpaceOf(JobStudy study, List<SurfaceStudy> rows) =>
         SharedSpace.Of([.. rows.Select(r => (r.Bare, r.Takeoff!.Treated))], JobPricing.Of(study.Job).SpaceM3);
 
