@@ -18,6 +18,7 @@ const LATER = new Set([
     'sheets',
     'means',
     'templates',
+    'hours',
   ],
 ])
 const FILE = new URL('./src/i18n/en.json', import.meta.url).pathname

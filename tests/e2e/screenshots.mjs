@@ -58,7 +58,9 @@ await shoot('product-sheet', '/sheets/marl-cc-20', 'Jobs that use it', async () 
 await page.request.patch(`${base}/api/jobs/${ferry.job}`, {
   data: { version: null, units: 'us', fields: { workDate: '' } },
 })
-await shoot('window', at(ferry, 'window', 'Slip hall roof'), 'Rules of the gate')
+await shoot('window', at(ferry, 'window', 'Slip hall roof'), 'Opens it earlier', () =>
+  page.getByRole('slider', { name: 'Hours ahead' }).press('PageUp'),
+)
 await shoot('workings', at(ferry, 'section', 'Teaching wing walls'), 'foam alone, aged', async () => {
   await page.getByRole('button', { name: /^U-/ }).first().click()
   await page.getByText('pocket calculator').waitFor()
@@ -71,7 +73,7 @@ await page.evaluate(() => localStorage.setItem('theme', 'attic'))
 await shoot('section-attic', at(ferry, 'section', 'Slip hall walls'), 'foam alone, aged')
 await page.evaluate(() => localStorage.setItem('theme', 'daylight'))
 await page.setViewportSize({ width: 820, height: 1180 })
-await shoot('window-tablet', at(ferry, 'window', 'Basement walls'), 'Rules of the gate')
+await shoot('window-tablet', at(ferry, 'window', 'Basement walls'), 'Opens it earlier')
 await page.setViewportSize({ width: 390, height: 844 })
 await shoot('board-phone', `/jobs/${ferry.job}`, 'Slip hall walls')
 await shoot('pocket-phone', '/pocket/dew', 'Type the figures', async () => {

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { computed, ref, watchEffect } from 'vue'
+import { computed, defineAsyncComponent, ref, watchEffect } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute } from 'vue-router'
+import { laterWords } from '@/i18n'
 import { ApiProblem } from '../shared/api/client'
 import { useBoard } from '../shared/state/job'
 import { stageOf } from '../shared/state/stages'
@@ -9,10 +10,10 @@ import { useReader } from '../shared/state/reader'
 import AppBar from '../shared/ui/AppBar.vue'
 import KeysDialog from '../shared/ui/KeysDialog.vue'
 import ProblemNote from '../shared/ui/ProblemNote.vue'
-import GateBand from './GateBand.vue'
 import { useShortcuts } from './shortcuts'
 
-/** Around every screen of a job: the bar, the band of the gate, the keys. */
+/** Around every screen of a job: the bar, the band of hours, the keys. */
+const HourBand = defineAsyncComponent(() => laterWords().then(() => import('./HourBand.vue')))
 const props = defineProps<{ job: string }>()
 const { t } = useI18n()
 const route = useRoute()
@@ -61,7 +62,7 @@ useShortcuts(() => props.job, rows, inHand, keys)
     @keys="keys = true"
   />
   <KeysDialog v-model="keys" />
-  <GateBand v-if="inHand" class="no-print" :surface="inHand" :job="job" />
+  <HourBand v-if="inHand && route.name !== 'window'" class="no-print" :surface="inHand" :job="job" />
   <ProblemNote v-if="board.error.value" class="problem" :problem="board.error.value" @retry="board.refetch()">
     <RouterLink v-if="isDeleted" class="act" :to="{ name: 'jobs', query: { shelf: 'deleted' } }">
       {{ t('jobs.life.toDeleted') }}

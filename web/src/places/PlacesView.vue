@@ -46,13 +46,14 @@ const off = useTakeOff(async (id) => {
   refresh()
 })
 
-async function readFile([file]: File[]) {
+async function readFile([file]: File[], into?: string) {
   if (!file) return
   reading.value = true
   fault.value = ''
   read.value = null
   try {
-    read.value = await upload<Schemas['ReadPlace']>('/api/places/weather-file', file, 24)
+    const path = into ? `/api/places/${into}/hours` : '/api/places/weather-file'
+    read.value = await upload<Schemas['ReadPlace']>(path, file, 24)
     refresh()
   } catch (cause) {
     fault.value = general(cause)
@@ -81,7 +82,7 @@ const print = (place: Place, figure: string) => reader.print(place.figures[figur
       <RouterLink class="act" :to="{ name: 'jobs', query: { new: '' } }">{{ t('places.back') }}</RouterLink>
     </p>
     <div v-if="mayEdit" class="acts">
-      <FileButton accept=".epw" main :disabled="reading" @files="readFile">
+      <FileButton accept=".epw" main :disabled="reading" @files="readFile($event)">
         {{ reading ? t('places.reading') : t('places.read') }}
       </FileButton>
       <ElButton @click="open = open === 'new' ? null : 'new'">{{ t('places.add') }}</ElButton>
@@ -108,7 +109,7 @@ const print = (place: Place, figure: string) => reader.print(place.figures[figur
         <h2>{{ place.name }}</h2>
         <span class="quiet">{{ t('places.zone', { zone: place.climateZone }) }} · {{ print(place, 'altitude') }}</span>
         <span class="quiet small source">{{ place.source }}</span>
-        <span v-if="place.hasHours" class="quiet small">{{ t('places.hoursKept') }}</span>
+        <span v-if="place.hasHours && !place.hoursLackWeather" class="quiet small">{{ t('places.hoursKept') }}</span>
         <template v-if="place.own && mayEdit">
           <ElButton link type="primary" @click="open = open === place.id ? null : place.id">
             {{ t('places.change') }}<span class="visually-hidden"> {{ place.name }}</span>
@@ -118,6 +119,12 @@ const print = (place: Place, figure: string) => reader.print(place.figures[figur
           </ElButton>
         </template>
       </header>
+      <p v-if="place.hoursLackWeather" class="told">
+        {{ t('places.hoursShort') }}
+        <FileButton v-if="mayEdit" accept=".epw" :disabled="reading" @files="readFile($event, place.id)">
+          {{ t('places.readAgain') }}
+        </FileButton>
+      </p>
       <PlaceForm v-if="open === place.id" :place="place" @done="done()" @cancel="open = null" />
       <template v-else>
         <p class="design">

@@ -16,6 +16,15 @@ export function useTimes(job: MaybeRefOrGetter<string>) {
     date: (instant: string | Date) => isoDay(at(instant), zone()),
     /** An instant as if the clock of the place were set to universal time: for charts that know no zones. */
     wallMs: (ms: number) => wallMs(ms, zone()),
+    /** An hour of these days: Tue 10:00. */
+    hour: (instant: string | Date) =>
+      d(at(instant), { weekday: 'short', hour: 'numeric', minute: '2-digit', timeZone: zone() }),
+    /** The hour of the day alone. */
+    clock: (instant: string | Date) => d(at(instant), { hour: 'numeric', timeZone: zone() }),
+    /** The time of the day alone, to the minute. */
+    moment: (instant: string | Date) => d(at(instant), { hour: 'numeric', minute: '2-digit', timeZone: zone() }),
+    /** The day of these days alone: Tue 24. */
+    weekday: (instant: string | Date) => d(at(instant), { weekday: 'short', day: 'numeric', timeZone: zone() }),
     time: (instant: string | Date) => d(at(instant), { dateStyle: 'medium', timeStyle: 'short', timeZone: zone() }),
   }
 }

@@ -4,12 +4,14 @@ import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useFindingText } from '@/shared/figures/findings'
 import { useBoard, useChoices, useWindow } from '@/shared/state/job'
+import { useNarrow } from '@/shared/state/narrow'
 import PreparationTasks from '@/shared/ui/PreparationTasks.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import StageFrame from '@/shared/ui/StageFrame.vue'
 import VerdictMark from '@/shared/ui/VerdictMark.vue'
 import GateRule from './GateRule.vue'
 import ReadingsForm from './ReadingsForm.vue'
+import WindowHours from './WindowHours.vue'
 
 /** May this surface be sprayed now, and what would clear it? */
 const props = defineProps<{ job: string; surface: string }>()
@@ -18,6 +20,7 @@ const writing = useWriting()
 const text = useFindingText()
 const window = useWindow(() => props.surface)
 const board = useBoard(() => props.job)
+const isNarrow = useNarrow()
 const choices = useChoices()
 const row = computed(() => board.data.value?.rows.find((one) => one.id === props.surface))
 const answer = computed(() => window.data.value?.answer ?? null)
@@ -48,7 +51,10 @@ const reEntry = computed(
         <h2>{{ t('window.together') }}</h2>
         <p v-for="(remedy, i) in answer.together" :key="i">{{ text.remedy(remedy) }}</p>
       </section>
+      <WindowHours v-if="!isNarrow" :key="`${surface} hours`" :job="job" :surface="surface" />
       <ReadingsForm :key="surface" :job="job" :surface="surface" :answer="window.data.value" />
+      <!-- On a phone what is typed now comes first. -->
+      <WindowHours v-if="isNarrow" :key="`${surface} hours`" :job="job" :surface="surface" />
       <section v-if="answer">
         <h2>{{ t('window.rules') }}</h2>
         <ul class="rules">

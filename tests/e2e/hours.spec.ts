@@ -1,0 +1,157 @@
+import type { Locator, Page } from '@playwright/test'
+import { expect, ferryHouse, signIn, test, useUnits } from './product'
+
+const stripOn = (page: Page) => page.getByRole('main').getByRole('slider', { name: 'Hours ahead' })
+const toldBy = (strip: Locator) => strip.getAttribute('aria-valuetext')
+
+async function openWindow(page: Page, name = 'Slip hall roof') {
+  const { job, surface } = await ferryHouse(page)
+  await page.goto(`/jobs/${job}/window/${surface(name)}`)
+  await expect(stripOn(page)).toBeVisible({ timeout: 20_000 })
+}
+
+const SIZES = [
+  [1280, 800],
+  [820, 1180],
+  [390, 844],
+] as const
+
+test('an hour is read by keys and by pointing, on desk, tablet and phone, in both units', async ({ page }) => {
+  await signIn(page)
+  await page.goto('/healthz')
+  await useUnits(page, 'us')
+  for (const [width, height] of SIZES) {
+    await page.setViewportSize({ width, height })
+    await openWindow(page)
+    await readHours(page)
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width)
+  }
+  await useUnits(page, 'metric')
+  await expect(stripOn(page)).toBeVisible()
+  expect(await toldBy(stripOn(page))).toMatch(/°C/)
+  await page.setViewportSize({ width: 1280, height: 800 })
+})
+
+async function readHours(page: Page) {
+  const strip = stripOn(page)
+  const shown = page.locator('.hour')
+  const first = await toldBy(strip)
+  expect(first).toMatch(/ (Hold|Care|Clear)\..*°F/)
+  await expect(shown).toContainText(first!)
+
+  // Whatever hour is looked at, it is here already.
+  let asked = 0
+  const count = (request: { url(): string }) => (asked += /hours|earlier/.test(request.url()) ? 1 : 0)
+  page.on('request', count)
+  await strip.focus()
+  await page.keyboard.press('End')
+  const last = await toldBy(strip)
+  expect(last).not.toBe(first)
+  await page.keyboard.press('Home')
+  await page.keyboard.press('ArrowRight')
+  await page.keyboard.press('PageDown')
+  await expect(strip).toHaveAttribute('aria-valuenow', '0')
+  await page.keyboard.press('PageUp')
+  await expect(strip).toHaveAttribute('aria-valuenow', '24')
+  await strip.scrollIntoViewIfNeeded()
+  const box = (await strip.boundingBox())!
+  await page.mouse.click(box.x + box.width * 0.999, box.y + box.height / 2)
+  expect(await toldBy(strip)).toBe(last)
+  await expect(shown).toContainText(last!)
+  expect(asked).toBe(0)
+  page.off('request', count)
+}
+
+test('the band goes along on every screen of a job, and tells the same window as the page', async ({ page }) => {
+  await signIn(page)
+  await page.goto('/healthz')
+  await useUnits(page, 'us')
+  await openWindow(page, 'Sail store eaves')
+  const next = page.getByRole('heading', { name: 'Next window' }).locator('..')
+  const from = (await next.locator('.big').innerText()).split(' to ')[0]!
+  const { job, surface } = await ferryHouse(page)
+  await page.goto(`/jobs/${job}/section/${surface('Sail store eaves')}`)
+  const band = page.getByRole('region', { name: 'Hours ahead' })
+  await expect(band.getByRole('slider')).toBeVisible()
+  await expect(band.getByRole('link', { name: from })).toBeVisible()
+  await page.goto(`/jobs/${job}`)
+  await expect(band.getByRole('slider')).toBeVisible()
+  await band.getByRole('slider').focus()
+  await page.keyboard.press('ArrowRight')
+  await expect(band.getByRole('slider')).toHaveAttribute('aria-valuenow', '1')
+})
+
+test('the table behind strip and chart holds what they show', async ({ page }) => {
+  await signIn(page)
+  await openWindow(page)
+  const strip = stripOn(page)
+  await strip.focus()
+  await page.keyboard.press('Home')
+  const readings = await page.locator('.hour p').nth(1).innerText()
+  await page.getByRole('button', { name: 'Hours as a table' }).click()
+  const line = page.getByRole('table').locator('tbody tr').first()
+  const substrate = /Substrate (\S+ °[FC])/.exec(readings)![1]!
+  await expect(line).toContainText(substrate)
+  await page.getByRole('button', { name: '10 days' }).click()
+  await expect(strip).toHaveAttribute('aria-valuemax', /^2[34]\d$/)
+})
+
+test('a service that is down is named, and its hours are there once it answers again', async ({ page }) => {
+  const standIns = process.env.UMBRACELL_STAND_INS ?? nextPort(process.env.UMBRACELL_URL ?? 'http://127.0.0.1:5210')
+  const letIt = async (trouble: string) =>
+    expect((await page.request.post(`${standIns}/admin/forecasts/${trouble}`)).status()).toBe(204)
+  await signIn(page)
+  const { job, surface } = await atANewPlace(page)
+  await letIt('Down')
+  try {
+    await page.goto(`/jobs/${job}/window/${surface}`)
+    await expect(page.getByText('Made-up forecast does not answer.')).toBeVisible({ timeout: 20_000 })
+    await expect(page.getByText('No hours: no forecast service answers')).toBeVisible()
+
+    // All else of the page works.
+    await page.getByLabel('Substrate', { exact: true }).fill('51 F')
+    await page.getByRole('button', { name: 'Save', exact: true }).click()
+    await expect(page.getByText('Readings saved')).toBeVisible()
+  } finally {
+    await letIt('None')
+  }
+  await expect(async () => {
+    await page.reload()
+    await expect(stripOn(page)).toBeVisible({ timeout: 3000 })
+  }).toPass({ timeout: 60_000 })
+  await expect(page.getByText('does not answer')).toHaveCount(0)
+})
+
+const nextPort = (url: string) => `http://127.0.0.1:${Number(new URL(url).port) + 1}`
+
+/** A job at a place of which no forecast is kept yet. */
+async function atANewPlace(page: Page) {
+  const send = async (path: string, fields: Record<string, string>) => {
+    const answer = await page.request.post(path, { data: { version: null, units: 'us', fields } })
+    expect(answer.status(), await answer.text()).toBe(201)
+    return (await answer.json()) as { id: string }
+  }
+  const north = (43.6 + Math.floor(Math.random() * 60) / 100).toFixed(2)
+  const place = await send('/api/places', {
+    name: `Sedge point ${north}`,
+    climateZone: '6A',
+    altitude: '400 ft',
+    heating: '0 F',
+    cooling: '86 F',
+    coolingRh: '50 %',
+    temps: Array(12).fill('45 F').join('; '),
+    humidities: Array(12).fill('70 %').join('; '),
+    latitude: north,
+    longitude: '-76.31',
+    timeZone: 'America/New_York',
+  })
+  const job = await send('/api/jobs', { name: 'Boat shed at the point', climateZone: '6A', place: place.id })
+  const surface = await send(`/api/jobs/${job.id}/surfaces`, {
+    name: 'Shed roof',
+    kind: 'metalRoof',
+    size: "20' x 30' x 4/12",
+    sheet: 'marl-cc-20',
+    thickness: '2 in',
+  })
+  return { job: job.id, surface: surface.id }
+}

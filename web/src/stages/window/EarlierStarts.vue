@@ -1,0 +1,77 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { useI18n } from 'vue-i18n'
+import { api, ask, type Schemas } from '@/shared/api/client'
+import { useWriting } from '@/i18n/writing'
+import { useReader } from '@/shared/state/reader'
+import ProblemNote from '@/shared/ui/ProblemNote.vue'
+
+/** What the crew can do to begin earlier than the weather lets it: each was put through the same hours. */
+const props = defineProps<{ surface: string; runs: number; when: (instant: string) => string }>()
+const { t } = useI18n()
+const { listed } = useWriting()
+const reader = useReader()
+const earlier = useQuery({
+  queryKey: ['surface', () => props.surface, 'earlier'],
+  queryFn: () => ask(api.GET('/api/surfaces/{id}/earlier-starts', { params: { path: { id: props.surface } } })),
+})
+
+type Start = Schemas['EarlierStartAnswer']
+
+const doing = (one: Start) =>
+  one.kind === 'heat'
+    ? t('hours.earlier.heat', {
+        heater: t(`hours.heater.${one.heater!}`),
+        power: reader.print(one.figures.power),
+        on: props.when(one.on!),
+        hold: reader.print(one.figures.hold),
+      })
+    : t(`hours.earlier.${one.kind}`, { product: one.product ?? '' })
+
+const result = (one: Start) => {
+  const start = t('hours.earlier.start', { start: props.when(one.start), holding: one.holding, runs: props.runs })
+  const costs = [one.figures.heat, one.figures.cost].filter(Boolean).map((figure) => reader.print(figure))
+  return costs.length ? t('hours.earlier.costs', { start, costs: listed(costs) }) : start
+}
+
+const tried = (keys: Schemas['EarlierKind'][]) => listed(keys.map((key) => t(`hours.earlier.tried.${key}`)))
+</script>
+
+<template>
+  <div>
+    <h2>{{ t('hours.earlier.title') }}</h2>
+    <ProblemNote v-if="earlier.error.value" :problem="earlier.error.value" @retry="earlier.refetch()" />
+    <ElSkeleton v-else-if="!earlier.data.value" :rows="2" animated />
+    <template v-else>
+      <ul class="small">
+        <li v-for="one in earlier.data.value.starts" :key="one.kind + (one.product ?? '')">
+          <b>{{ doing(one) }}</b>
+          <p class="quiet">{{ result(one) }}</p>
+        </li>
+      </ul>
+      <p v-if="!earlier.data.value.starts.length && earlier.data.value.tried.length" class="small quiet">
+        {{ t('hours.earlier.none', { tried: tried(earlier.data.value.tried) }) }}
+      </p>
+      <p v-if="earlier.data.value.noHeaters" class="small quiet">
+        {{ t('hours.earlier.noHeaters') }}
+        <RouterLink class="act" :to="{ name: 'means' }">{{ t('hours.earlier.toHeaters') }}</RouterLink>
+      </p>
+      <p v-if="earlier.data.value.starts.some((one) => one.kind === 'heat')" class="small quiet">
+        {{ t('hours.earlier.caution') }}
+      </p>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: grid;
+  gap: 8px;
+}
+h2 {
+  margin-bottom: 4px;
+}
+</style>
