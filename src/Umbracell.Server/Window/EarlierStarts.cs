@@ -30,6 +30,15 @@ public sealed record EarlierStartsAnswer
 
     /// <summary>Whether heat was left out because no heater was entered.</summary>
     public required bool NoHeaters { get; init; }
+
+    /// <summary>Where there are no hours.</summary>
+    internal static EarlierStartsAnswer None =>
+        new()
+        {
+            Starts = [],
+            Tried = [],
+            NoHeaters = false,
+        };
 }
 
 /// <summary>Something the crew can do, and the start it opens.</summary>
@@ -58,16 +67,18 @@ public sealed record EarlierStartAnswer
 }
 
 /// <summary>Puts what the firm has to warm and shelter with through the hours of a surface.</summary>
-internal sealed class EarlierStarts(EarlierCase asked, GateHours hours, StudiedJob job, bool maySeeMoney)
+internal sealed class EarlierStarts(EarlierCase asked, HoursCase of, bool maySeeMoney)
 {
+    private readonly GateHours _hours = of.Gate;
+    private readonly StudiedJob _job = of.Job;
     private readonly List<EarlierStartAnswer> _found = [];
     private readonly List<EarlierKind> _tried = [];
 
     /// <summary>What opens an earlier start.</summary>
     public EarlierStartsAnswer Find()
     {
-        var kind = JobPricing.Of(job.Study.Job).Heater;
-        var watts = job.Means.Supplies.Means.HeaterWatts(kind);
+        var kind = JobPricing.Of(_job.Study.Job).Heater;
+        var watts = _job.Means.Supplies.Means.HeaterWatts(kind);
         var canHeat = asked.Room is not null && watts is > 0;
         if (canHeat)
         {
@@ -79,9 +90,9 @@ internal sealed class EarlierStarts(EarlierCase asked, GateHours hours, StudiedJ
             Take(EarlierKind.Tent, EarlierStart.UnderTent(asked) is { } window ? Told(EarlierKind.Tent, window) : null);
         }
 
-        foreach (var other in job.Means.Supplies.Offered.Where(sheet => sheet.StandsInFor(asked.Limits.Sheet)))
+        foreach (var other in _job.Means.Supplies.Offered.Where(sheet => sheet.StandsInFor(asked.Limits.Sheet)))
         {
-            var window = EarlierStart.ByProduct(asked, hours.Members, asked.Limits with { Sheet = other });
+            var window = EarlierStart.ByProduct(asked, _hours.Members, asked.Limits with { Sheet = other });
             Take(EarlierKind.Product, window is { } one ? Told(EarlierKind.Product, one) with { Product = other.Name } : null);
         }
 
@@ -109,7 +120,7 @@ internal sealed class EarlierStarts(EarlierCase asked, GateHours hours, StudiedJ
         new()
         {
             Kind = kind,
-            Start = hours.StartOf(window.From),
+            Start = _hours.StartOf(window.From),
             Holding = HoldingOf(window.FirstChance),
             Figures = new Dictionary<string, FigureAnswer>(),
         };
@@ -122,7 +133,7 @@ internal sealed class EarlierStarts(EarlierCase asked, GateHours hours, StudiedJ
             ["hold"] = start.Hold.ToFigure().AtLeast,
             ["heat"] = new(start.Heat, Dimension.Heat),
         };
-        if (maySeeMoney && job.Means.Rates.HeatKilowattHour is > 0 and var price)
+        if (maySeeMoney && _job.Means.Rates.HeatKilowattHour is > 0 and var price)
         {
             figures["cost"] = new(start.Heat / SpaceHeating.JoulesPerKilowattHour * price, Dimension.Money);
         }
@@ -130,13 +141,13 @@ internal sealed class EarlierStarts(EarlierCase asked, GateHours hours, StudiedJ
         return new()
         {
             Kind = EarlierKind.Heat,
-            Start = hours.StartOf(start.Start),
+            Start = _hours.StartOf(start.Start),
             Holding = HoldingOf(start.Chance),
-            On = hours.StartOf(start.On),
+            On = _hours.StartOf(start.On),
             Heater = heater,
             Figures = FigureAnswer.All(figures),
         };
     }
 
-    private int HoldingOf(double chance) => (int)Math.Round(chance * hours.Members.Count);
+    private int HoldingOf(double chance) => (int)Math.Round(chance * _hours.Members.Count);
 }

@@ -19,6 +19,13 @@ internal static class HoursEndpoints
             .WithSummary("Which hours can a surface be sprayed in, with what chance, and what limits the others?")
             .Requires(Right.Look);
         app.MapGet(
+                "/api/jobs/{id:guid}/windows",
+                async (Guid id, SurfaceWindows windows, CancellationToken stop) => TypedResults.Ok(await windows.OfJobAsync(id, stop))
+            )
+            .WithTags("Window")
+            .WithSummary("When can each surface of a job be sprayed next, and with what chance?")
+            .Requires(Right.Look);
+        app.MapGet(
                 "/api/surfaces/{id:guid}/earlier-starts",
                 async (Guid id, SurfaceWindows windows, ClaimsPrincipal user, CancellationToken stop) =>
                     TypedResults.Ok(await windows.EarlierAsync(id, user.May(Right.Price), stop))

@@ -46,6 +46,28 @@ public sealed record HoursOfSurface
     public required SheetLimitsAnswer? Limits { get; init; }
 }
 
+/// <summary>When can the surfaces of a job be sprayed next?</summary>
+public sealed record WindowsOfJob
+{
+    /// <summary>Where the hours come from; null where there are none.</summary>
+    public required HoursSource? Source { get; init; }
+
+    /// <summary>Each surface, in the job's order.</summary>
+    public required IReadOnlyList<NextWindowAnswer> Surfaces { get; init; }
+}
+
+/// <summary>The next window of a surface.</summary>
+public sealed record NextWindowAnswer
+{
+    public required Guid Surface { get; init; }
+
+    /// <summary>Why there are no hours of it; null where there are.</summary>
+    public required HoursLack? Lack { get; init; }
+
+    /// <summary>The first of its windows; null where these hours hold none.</summary>
+    public required WindowAnswer? Next { get; init; }
+}
+
 /// <summary>Limits the hours are held against.</summary>
 public sealed record SheetLimitsAnswer
 {

@@ -31,6 +31,7 @@ const { built, say, cellOf, isEmpty, verdictOf, missingOf, missingText } = props
             {{ t('board.missing', { count: missingOf(row, stage.key).length }) }}
             <span class="visually-hidden">{{ missingText(row, stage.key) }}</span>
           </small>
+          <component :is="stage.more" v-if="stage.more" :job="job" :surface="row.id" />
         </span>
       </RouterLink>
     </td>

@@ -19,7 +19,7 @@ const ROOM: Record<StageKey, Room> = {
   choose: [57, 62],
   section: [74, 90],
   sets: [64, 70],
-  window: [74, 92],
+  window: [104, 106],
   rig: [34, 34],
   spray: [42, 42],
   prove: [44, 44],

@@ -24,6 +24,8 @@ export interface Stage {
   cell: (cell: Schemas['BoardCell'], figures: Record<string, string>, say: Say) => string
   /** What its cell says where there is nothing yet; a dash where it does not say. */
   none?: (say: Say) => string
+  /** A second line of its cell, a component of `job` and `surface`. */
+  more?: Component
   /** Whether its cell goes without a mark. */
   unmarked?: boolean
   /** The foot of its column: words, or a component of `feet` and `job`. */

@@ -19,6 +19,8 @@ export function useTimes(job: MaybeRefOrGetter<string>) {
     /** An hour of these days: Tue 10:00. */
     hour: (instant: string | Date) =>
       d(at(instant), { weekday: 'short', hour: 'numeric', minute: '2-digit', timeZone: zone() }),
+    /** The same where room is short: Tue 10 AM. */
+    brief: (instant: string | Date) => d(at(instant), { weekday: 'short', hour: 'numeric', timeZone: zone() }),
     /** The hour of the day alone. */
     clock: (instant: string | Date) => d(at(instant), { hour: 'numeric', timeZone: zone() }),
     /** The time of the day alone, to the minute. */

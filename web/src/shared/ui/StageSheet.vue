@@ -45,7 +45,10 @@ const stages = computed(() =>
         >
           <small>{{ one.number }}</small>
           <b>{{ t(`stage.${one.key}`) }}</b>
-          <span class="says">{{ row && one.built ? say(row, one.built) : '' }}</span>
+          <span v-if="row && one.built" class="says">
+            {{ say(row, one.built) }}
+            <component :is="one.built.more" v-if="one.built.more" :job="job" :surface="row.id" />
+          </span>
           <VerdictMark v-if="row && !one.built!.unmarked" :verdict="verdictOf(row, one.key)" />
         </RouterLink>
         <span v-else class="later">

@@ -1,0 +1,158 @@
+using System.Text.Json.Nodes;
+using Microsoft.AspNetCore.Builder;
+using Microsoft.AspNetCore.Mvc.Testing;
+using Microsoft.AspNetCore.TestHost;
+using Microsoft.Extensions.DependencyInjection;
+using Shouldly;
+using Umbracell.Formats.DataFiles;
+using Umbracell.Formats.Forecasts;
+using Umbracell.Server.Forecasts;
+using Umbracell.Store.Model;
+
+namespace Umbracell.Server.Tests.Weather;
+
+/// <summary>A server that asks for forecasts where a test says, and lets no source alone.</summary>
+public sealed class AskingServer : IAsyncDisposable
+{
+    internal const string Sheet = "marl-cc-20";
+
+    private static readonly Dictionary<ForecastQuantity, string> Names = new()
+    {
+        [ForecastQuantity.Temperature] = "air-temperature",
+        [ForecastQuantity.Humidity] = "relative-humidity",
+        [ForecastQuantity.Wind] = "wind-speed",
+        [ForecastQuantity.Gust] = "wind-gust",
+        [ForecastQuantity.Cloud] = "cloud-cover",
+        [ForecastQuantity.Precipitation] = "precipitation",
+    };
+
+    private readonly Product _product = new();
+    private readonly Lazy<WebApplicationFactory<Program>> _server;
+    private WeatherFirm? _firm;
+
+    public AskingServer() =>
+        _server = new(() => _product.WithWebHostBuilder(host => host.ConfigureTestServices(services => services.AddSingleton(Settings))));
+
+    internal ForecastSettings Settings { get; } = new() { PatienceSeconds = 60, LetAloneSeconds = 0 };
+
+    public IServiceProvider Services => _server.Value.Services;
+
+    internal async Task<WeatherFirm> FirmAsync()
+    {
+        if (_firm is null)
+        {
+            var name = (await Product.NewFirmAsync(FirmRole.Owner))[0];
+            await Product.InFirmOfAsync(
+                name,
+                async db =>
+                {
+                    db.Sheets.Add(new() { Slug = Sheet, Document = ShippedData.ProductSheets[Sheet] });
+                    await db.SaveChangesAsync();
+                }
+            );
+            var client = _server.Value.CreateClient();
+            await client.SendJsonAsync(
+                HttpMethod.Post,
+                "/api/session",
+                new { signInName = name, password = Store.Seeding.DemoSeed.Password }
+            );
+            _firm = new(name, client);
+        }
+
+        return _firm;
+    }
+
+    public async ValueTask DisposeAsync()
+    {
+        await _server.Value.DisposeAsync();
+        await _product.DisposeAsync();
+    }
+
+    internal static ForecastSource Source(string name, WebApplication standIn) =>
+        new()
+        {
+            Name = name,
+            Address = standIn.Urls.First() + "/forecasts",
+            Collection = "ensemble",
+            Attribution = $"Made up by {name}",
+            Parameters = Names,
+        };
+}
+
+/// <summary>A firm with jobs to put through hours.</summary>
+internal sealed class WeatherFirm(string owner, HttpClient client)
+{
+    private static int _places;
+
+    private readonly Dictionary<string, string> _jobs = [];
+
+    public string Owner => owner;
+
+    public HttpClient Client => client;
+
+    public string JobOf(string surface) => _jobs[surface];
+
+    public Task<JsonNode> HoursAsync(string surface) => Client.GetJsonAsync($"/api/surfaces/{surface}/hours");
+
+    public async Task<string> SurfaceAsync(bool place = true, bool position = true, string? without = null)
+    {
+        // Each a field of the forecast's own, so that nothing is kept of it yet.
+        var north = 43.9 + 0.01 * Interlocked.Increment(ref _places);
+        (string, string)[] where = position
+            ? [("latitude", $"{north:0.00}"), ("longitude", "-76.6"), ("timeZone", "America/New_York")]
+            : [];
+        var means = string.Join("; ", Enumerable.Repeat("10", 12));
+        var (made, row) = await Client.SendJsonAsync(
+            HttpMethod.Post,
+            "/api/places",
+            Asking.Typed(
+                null,
+                "metric",
+                [
+                    ("name", $"Alder Fen {north:0.00}"),
+                    ("climateZone", "6A"),
+                    ("altitude", "180 m"),
+                    ("heating", "-18 C"),
+                    ("cooling", "30 C"),
+                    ("coolingRh", "50 %"),
+                    ("temps", means),
+                    ("humidities", string.Join("; ", Enumerable.Repeat("70", 12))),
+                    .. where,
+                ]
+            )
+        );
+        made.ShouldBe(201, row.ToJsonString());
+        return await SurfaceAtAsync($"Hall {north:0.00}", place ? row.Text("id") : null, without);
+    }
+
+    public async Task<string> SurfaceAtAsync(string name, string? place, string? without = null, string kind = "metalRoof")
+    {
+        (string, string)[] at = place is { } id ? [("place", id)] : [];
+        var (_, job) = await Client.SendJsonAsync(
+            HttpMethod.Post,
+            "/api/jobs",
+            Asking.Typed(null, "metric", [("name", name), ("climateZone", "6A"), .. at])
+        );
+        return await AddAsync(job.Text("id"), "Roof", kind, without);
+    }
+
+    public async Task<string> AddAsync(string job, string name, string kind, string? without = null)
+    {
+        (string Field, string Text)[] fields =
+        [
+            ("name", name),
+            ("kind", kind),
+            ("size", kind == "metalRoof" ? "6 m x 10 m x 4/12" : "6 m x 3 m"),
+            ("sheet", AskingServer.Sheet),
+            ("thickness", "50 mm"),
+        ];
+        var (status, surface) = await Client.SendJsonAsync(
+            HttpMethod.Post,
+            $"/api/jobs/{job}/surfaces",
+            Asking.Typed(null, "metric", [.. fields.Where(f => f.Field != without && (without != "sheet" || f.Field != "thickness"))])
+        );
+        status.ShouldBe(201, surface.ToJsonString());
+        _jobs[surface.Text("id")] = job;
+        return surface.Text("id");
+    }
+}
