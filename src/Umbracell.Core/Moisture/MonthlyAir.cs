@@ -6,7 +6,19 @@ namespace Umbracell.Core.Moisture;
 /// <summary>Mean air of a month.</summary>
 /// <param name="Temperature">Mean temperature, -50 to 50 °C.</param>
 /// <param name="Humidity">Mean relative humidity, 1 to 100 %.</param>
-public readonly record struct MonthAir(Temperature Temperature, RelativeHumidity Humidity);
+public readonly record struct MonthAir(Temperature Temperature, RelativeHumidity Humidity)
+{
+    /// <summary>Months by their figures.</summary>
+    /// <param name="celsius">Mean temperatures, °C.</param>
+    /// <param name="rhPct">Mean relative humidities as weather services count them, percent; as many.</param>
+    public static IReadOnlyList<MonthAir> All(IReadOnlyList<double> celsius, IReadOnlyList<double> rhPct) =>
+        [
+            .. celsius.Zip(
+                rhPct,
+                (t, rh) => new MonthAir(Temperature.FromCelsius(t), RelativeHumidity.OfWeather(rh, Temperature.FromCelsius(t)))
+            ),
+        ];
+}
 
 /// <summary>A year of monthly means on both sides, January first.</summary>
 public sealed record YearOfAir

@@ -8,6 +8,9 @@ public enum AirSource
 
     /// <summary>An hourly year: what is usual at the place, not what comes.</summary>
     UsualYear,
+
+    /// <summary>Hours made from the monthly means of the place: its means, and departures from them that are typical, not known.</summary>
+    GeneratedYear,
 }
 
 /// <summary>Hours of air one after another, without a gap: one member of a forecast, or a stretch of an hourly

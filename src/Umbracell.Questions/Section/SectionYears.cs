@@ -27,7 +27,7 @@ public static class SectionYears
 
     /// <summary>The core's year of a shape.</summary>
     public static YearOfAir? Air(YearShape? year) =>
-        year is null ? null : new(Months(year.OutdoorTempC, year.OutdoorRhPct), Months(year.IndoorTempC, year.IndoorRhPct));
+        year is null ? null : new(MonthAir.All(year.OutdoorTempC, year.OutdoorRhPct), MonthAir.All(year.IndoorTempC, year.IndoorRhPct));
 
     public static YearAnswer Answer(MonthlyYear year, bool brief = false) =>
         new()
@@ -39,14 +39,6 @@ public static class SectionYears
             GreatestStoredKgM2 = year.GreatestStored,
             Findings = FindingAnswer.All(year.Findings, brief),
         };
-
-    private static List<MonthAir> Months(IReadOnlyList<double> celsius, IReadOnlyList<double> percent) =>
-        [
-            .. celsius.Zip(
-                percent,
-                (t, rh) => new MonthAir(Temperature.FromCelsius(t), RelativeHumidity.OfWeather(rh, Temperature.FromCelsius(t)))
-            ),
-        ];
 
     private static MonthAirAnswer Air(MonthOfSection m) =>
         new(

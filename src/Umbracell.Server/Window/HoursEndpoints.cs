@@ -26,6 +26,13 @@ internal static class HoursEndpoints
             .WithSummary("When can each surface of a job be sprayed next, and with what chance?")
             .Requires(Right.Look);
         app.MapGet(
+                "/api/surfaces/{id:guid}/months",
+                async (Guid id, SurfaceWindows windows, CancellationToken stop) => TypedResults.Ok(await windows.MonthsAsync(id, stop))
+            )
+            .WithTags("Window")
+            .WithSummary("In which months of a usual year can a surface be sprayed unheated?")
+            .Requires(Right.Look);
+        app.MapGet(
                 "/api/surfaces/{id:guid}/earlier-starts",
                 async (Guid id, SurfaceWindows windows, ClaimsPrincipal user, CancellationToken stop) =>
                     TypedResults.Ok(await windows.EarlierAsync(id, user.May(Right.Price), stop))

@@ -68,6 +68,25 @@ public sealed record NextWindowAnswer
     public required WindowAnswer? Next { get; init; }
 }
 
+/// <summary>In which months can a surface be sprayed unheated?</summary>
+public sealed record MonthsOfSurface
+{
+    /// <summary>Why there are none; null where there are.</summary>
+    public required HoursLack? Lack { get; init; }
+
+    /// <summary>The place's own hours, or hours made from its monthly means; null where there are none.</summary>
+    public required AirSource? Source { get; init; }
+
+    /// <summary>The months, January first.</summary>
+    public required IReadOnlyList<MonthOfSurface> Months { get; init; }
+}
+
+/// <summary>What a month offers a surface.</summary>
+/// <param name="Month">1 to 12.</param>
+/// <param name="Open">Share of the crew's hours in which foam could be sprayed and cure with nothing held.</param>
+/// <param name="Limit">What holds most of the others; null where none is held.</param>
+public sealed record MonthOfSurface(int Month, FigureAnswer Open, HourLimit? Limit);
+
 /// <summary>Limits the hours are held against.</summary>
 public sealed record SheetLimitsAnswer
 {

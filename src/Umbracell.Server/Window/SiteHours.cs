@@ -1,9 +1,8 @@
-using Microsoft.EntityFrameworkCore;
+using Umbracell.Formats.DataFiles;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Weather;
 using Umbracell.Server.Forecasts;
 using Umbracell.Server.Places;
-using Umbracell.Store;
 using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Window;
@@ -22,9 +21,6 @@ public enum HoursLack
 
     /// <summary>Nobody said where the place lies.</summary>
     Position,
-
-    /// <summary>No source of forecasts answers, and no hourly year is kept.</summary>
-    Forecast,
 }
 
 /// <summary>Hours of the place of a job: a forecast, or what is usual there at this time of the year.</summary>
@@ -50,7 +46,7 @@ internal sealed record SiteHours
 }
 
 /// <summary>Finds the hours of a job's place.</summary>
-internal sealed class SiteHoursReader(ForecastLibrary forecasts, UmbracellDb db, TimeProvider clock)
+internal sealed class SiteHoursReader(ForecastLibrary forecasts, PlaceYears years, TimeProvider clock)
 {
     // Days to either side of today whose weather of a usual year stands for what may come.
     private const int DaysAround = 10,
@@ -58,17 +54,11 @@ internal sealed class SiteHoursReader(ForecastLibrary forecasts, UmbracellDb db,
 
     public async Task<SiteHours> OfAsync(Job job, CancellationToken stop)
     {
-        if (JobPlaces.Of(job) is not { } place)
+        if (LackOf(job, out var place, out var at) is { } lack)
         {
-            return new() { Lack = HoursLack.Place };
+            return new() { Lack = lack };
         }
 
-        if (place is not { Latitude: { } latitude, Longitude: { } longitude })
-        {
-            return new() { Lack = HoursLack.Position };
-        }
-
-        var at = new WeatherPlace(new(latitude, longitude), Length.FromMetres(job.AltitudeM));
         var found = await forecasts.FindAsync(at.Point, stop);
         if (found.Forecast is { } forecast && forecast.Members[0].End > clock.GetUtcNow())
         {
@@ -82,29 +72,52 @@ internal sealed class SiteHoursReader(ForecastLibrary forecasts, UmbracellDb db,
             };
         }
 
-        var usual = await UsualAsync(job, stop);
+        var year = await years.OfAsync(job, place!, stop);
         return new()
         {
-            Members = usual.Count > 0 ? PlaceSky.OfMembers(usual, at) : [],
-            Source = AirSource.UsualYear,
+            Members = PlaceSky.OfMembers(AroundToday(year), at),
+            Source = year.Source,
             Troubles = found.Troubles,
-            Lack = usual.Count > 0 ? null : HoursLack.Forecast,
             Point = at.Point,
         };
     }
 
-    // The same hours of the days around today: what a year had to offer at this time.
-    private async Task<List<AirRun>> UsualAsync(Job job, CancellationToken stop)
+    /// <summary>A whole year of the job's place, January first.</summary>
+    public async Task<SiteHours> YearAsync(Job job, CancellationToken stop)
     {
-        if (job.OwnPlaceId is not { } id || await db.PlaceHours.FirstOrDefaultAsync(row => row.PlaceId == id, stop) is not { } row)
+        if (LackOf(job, out var place, out var at) is { } lack)
         {
-            return [];
+            return new() { Lack = lack };
         }
 
-        var year = PlaceHours.Hours(row);
+        var year = await years.OfAsync(job, place!, stop);
+        return new()
+        {
+            Members = [PlaceSky.Of(new() { Source = year.Source, Hours = year.Hours }, at)],
+            Source = year.Source,
+            Point = at.Point,
+        };
+    }
+
+    private static HoursLack? LackOf(Job job, out Place? place, out WeatherPlace at)
+    {
+        (place, at) = (JobPlaces.Of(job), default);
+        if (place is not { Latitude: { } latitude, Longitude: { } longitude })
+        {
+            return place is null ? HoursLack.Place : HoursLack.Position;
+        }
+
+        at = new(new(latitude, longitude), Length.FromMetres(job.AltitudeM));
+        return null;
+    }
+
+    // The same hours of the days around today: what a year had to offer at this time.
+    private List<AirRun> AroundToday(PlaceYear of)
+    {
+        var year = of.Hours;
         var now = clock.GetUtcNow();
         var start = new DateTimeOffset(now.Year, now.Month, now.Day, now.Hour, 0, 0, TimeSpan.Zero) - ForecastLibrary.Before;
-        var first = HourOfYear(start.ToOffset(year[0].Start.Offset), year.Length);
+        var first = HourOfYear(start.ToOffset(year[0].Start.Offset), year.Count);
         return
         [
             .. Enumerable
@@ -113,14 +126,14 @@ internal sealed class SiteHoursReader(ForecastLibrary forecasts, UmbracellDb db,
                     (days, member) =>
                         new AirRun
                         {
-                            Source = AirSource.UsualYear,
+                            Source = of.Source,
                             Member = member,
                             Hours =
                             [
                                 .. Enumerable
                                     .Range(0, Ahead + (int)ForecastLibrary.Before.TotalHours)
                                     .Select(i =>
-                                        year[(first + 24 * days + i + 2 * year.Length) % year.Length] with
+                                        year[(first + 24 * days + i + 2 * year.Count) % year.Count] with
                                         {
                                             Start = start.AddHours(i),
                                         }

@@ -36,6 +36,33 @@ internal sealed class SurfaceWindows(StudiedJobs studied, SiteHoursReader hours,
         };
     }
 
+    /// <summary>What each month of a year offers a surface.</summary>
+    public async Task<MonthsOfSurface> MonthsAsync(Guid surface, CancellationToken stop)
+    {
+        var job = await studied.OfSurfaceAsync(surface);
+        var row = job.RowOf(surface);
+        var lack = HoursCase.LackOf(row);
+        var year = lack is null ? await hours.YearAsync(job.Study.Job, stop) : new();
+        lack ??= year.Lack;
+        if (lack is not null)
+        {
+            return new()
+            {
+                Lack = lack,
+                Source = null,
+                Months = [],
+            };
+        }
+
+        var of = HoursCase.Of(job, row, year);
+        return new()
+        {
+            Lack = null,
+            Source = year.Source,
+            Months = [.. SprayMonths.Of(of.Gate, of.Needs).Select(HourAnswers.Of)],
+        };
+    }
+
     /// <summary>What opens an earlier start; nothing where there are no hours.</summary>
     public async Task<EarlierStartsAnswer> EarlierAsync(Guid surface, bool maySeeMoney, CancellationToken stop)
     {

@@ -1,5 +1,6 @@
 using System.Globalization;
 using System.Text.Json;
+using Umbracell.Core.Weather.Years;
 
 namespace Umbracell.StandIns.Weather;
 

@@ -1,3 +1,4 @@
+using Umbracell.Core.Weather.Years;
 using Umbracell.Formats.DataFiles;
 
 namespace Umbracell.StandIns.Weather;
@@ -28,7 +29,7 @@ internal sealed record ForecastPlace(Place Place, double Latitude, double Longit
                         place,
                         place.Latitude!.Value,
                         place.Longitude!.Value,
-                        Chosen.GetValueOrDefault(place.Id, Noise.Mixed(40, (ulong)i))
+                        Chosen.GetValueOrDefault(place.Id, WeatherNoise.Mixed(40, (ulong)i))
                     )
             ),
     ];

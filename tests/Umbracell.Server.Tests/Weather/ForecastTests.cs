@@ -113,7 +113,7 @@ public sealed class ForecastTests(AskingServer asking) : IClassFixture<AskingSer
     }
 
     [Fact]
-    public async Task With_nobody_to_ask_the_last_forecast_serves_and_without_one_a_sentence()
+    public async Task With_nobody_to_ask_the_last_forecast_serves_and_without_one_a_usual_week()
     {
         var kept = await _firm.SurfaceAsync();
         await _firm.HoursAsync(kept);
@@ -126,9 +126,10 @@ public sealed class ForecastTests(AskingServer asking) : IClassFixture<AskingSer
         var older = await _firm.HoursAsync(kept);
         (older["source"]!.Text("name"), older["troubles"]!.AsArray().Count).ShouldBe(("First", 2));
 
-        var bare = await _firm.SurfaceAsync();
-        var none = await _firm.HoursAsync(bare);
-        (none.Text("lack"), none["hours"]!.AsArray().Count, none["troubles"]!.AsArray().Count).ShouldBe(("forecast", 0, 2));
+        // Where none is kept, hours made from the months of the place stand for what is usual, and say so.
+        var usual = await _firm.HoursAsync(await _firm.SurfaceAsync());
+        (usual["lack"], usual["source"]!.Text("kind"), usual["troubles"]!.AsArray().Count).ShouldBe((null, "generatedYear", 2));
+        usual["hours"]!.AsArray().ShouldAllBe(hour => hour!["verdict"] != null);
     }
 
     [Fact]
@@ -150,12 +151,15 @@ public sealed class ForecastTests(AskingServer asking) : IClassFixture<AskingSer
         var stop = TestContext.Current.CancellationToken;
         var answer = await _firm.Client.PostAsync("/api/places/weather-file", content, stop);
         var read = JsonNode.Parse(await answer.Content.ReadAsStringAsync(stop))!;
-        var hours = await _firm.HoursAsync(await _firm.SurfaceAtAsync("By the year", read["place"]!.Text("id"), kind: "studWall"));
+        var surface = await _firm.SurfaceAtAsync("By the year", read["place"]!.Text("id"), kind: "studWall");
+        var hours = await _firm.HoursAsync(surface);
         (hours["source"]!.Text("kind"), hours["source"]!["members"]!.GetValue<int>(), hours["source"]!["issuedAt"]).ShouldBe(
             ("usualYear", 21, null)
         );
         hours["troubles"]!.AsArray().Select(one => one!.Text("trouble")).ShouldBe(["notThere", "notThere"]);
         hours["hours"]!.AsArray().ShouldAllBe(hour => hour!["verdict"] != null);
+
+        await MonthsAreOfWarmHoursAsync(surface);
 
         // Twenty days from first to last: two degrees, of which eight in ten members lie in some 1.7.
         var now = DateTimeOffset.UtcNow.DayOfYear;
@@ -164,6 +168,20 @@ public sealed class ForecastTests(AskingServer asking) : IClassFixture<AskingSer
             var first = hours["hours"]![0]!["figures"]!["air"]!.Number("amount");
             first.ShouldBe(0.1 * now, 0.6);
         }
+    }
+
+    // Each day is warmer than the one before it, so the months open up one after another, and cold holds the first.
+    private async Task MonthsAreOfWarmHoursAsync(string surface)
+    {
+        var months = await _firm.Client.GetJsonAsync($"/api/surfaces/{surface}/months");
+        (months["lack"], months.Text("source")).ShouldBe((null, "usualYear"));
+        var open = months["months"]!.AsArray().Select(month => month!["open"]!.Number("amount")).ToList();
+        open.Count.ShouldBe(12);
+        open[0].ShouldBe(0);
+        open[11].ShouldBe(100);
+        open.Order().ShouldBe(open);
+        months["months"]![0]!.Text("limit").ShouldBeOneOf("substrate", "air");
+        months["months"]![11]!["limit"].ShouldBeNull();
     }
 
     [Fact]

@@ -3,6 +3,7 @@ extern alias StandIns;
 using Shouldly;
 using StandIns::Umbracell.StandIns.Weather;
 using Umbracell.Core.Weather;
+using Umbracell.Core.Weather.Years;
 using Xunit;
 
 namespace Umbracell.Server.Tests.Weather;

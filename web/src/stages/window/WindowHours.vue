@@ -10,6 +10,7 @@ import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import VerdictMark from '@/shared/ui/VerdictMark.vue'
 import EarlierStarts from './EarlierStarts.vue'
 import HourTable from './HourTable.vue'
+import MonthStrip from './MonthStrip.vue'
 import SkinChart from './SkinChart.vue'
 
 /** The hours ahead of a surface: the strip, what the hour in hand says, the next window, and what limits until then. */
@@ -73,7 +74,9 @@ const assumed = computed(() => listed((hours.value?.assumed ?? []).map((key) => 
         </RouterLink>
       </p>
       <template v-else>
-        <p v-if="hours.source?.kind === 'usualYear'" class="usual" role="status">{{ t('hours.usual') }}</p>
+        <p v-if="hours.source && hours.source.kind !== 'forecast'" class="usual" role="status">
+          {{ t(`hours.${hours.source.kind}`) }}
+        </p>
         <div class="head">
           <div role="group" :aria-label="t('hours.span')">
             <ElButton
@@ -157,6 +160,7 @@ const assumed = computed(() => listed((hours.value?.assumed ?? []).map((key) => 
           </div>
         </div>
         <p v-if="assumed" class="small quiet">{{ t('hours.assumedLead', { what: assumed }) }}</p>
+        <MonthStrip :surface="surface" />
         <FoldBox :title="t('hours.table')">
           <HourTable :hours="shown" :runs="words.runs()" :when="words.when" />
         </FoldBox>

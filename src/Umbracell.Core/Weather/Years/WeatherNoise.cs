@@ -1,13 +1,13 @@
-namespace Umbracell.StandIns.Weather;
+namespace Umbracell.Core.Weather.Years;
 
 /// <summary>Noise that changes smoothly with time: at every instant normal with mean 0 and spread 1, the same for the same seed, and told for
 /// any instant without walking there.</summary>
-internal static class Noise
+public static class WeatherNoise
 {
     /// <summary>Its value.</summary>
     /// <param name="seed">Which noise.</param>
     /// <param name="hours">Time.</param>
-    /// <param name="scale">Hours over which it changes.</param>
+    /// <param name="scale">Hours over which it changes, above 0.</param>
     public static double At(ulong seed, double hours, double scale)
     {
         var at = hours / scale;
@@ -23,7 +23,9 @@ internal static class Noise
         return sum / Math.Sqrt(squares);
     }
 
-    /// <summary>A seed made of another and a number.</summary>
+    /// <summary>A seed made of another and a number (the finishing steps of SplitMix64).</summary>
+    /// <param name="seed">The other.</param>
+    /// <param name="with">The number.</param>
     public static ulong Mixed(ulong seed, ulong with)
     {
         var z = seed + 0x9E3779B97F4A7C15 * (with + 1);
