@@ -32,4 +32,28 @@ public sealed class WeatherMigrationTests
         hours.TempC.ShouldBe([1.5f, 2.5f]);
         (await db.Forecasts.CountAsync(TestContext.Current.CancellationToken)).ShouldBe(0);
     }
+
+    [Fact]
+    public async Task Jobs_of_before_are_corrected_by_readings_at_the_site_and_no_logger_hung_outdoors()
+    {
+        var firm = Guid.NewGuid();
+        var stop = TestContext.Current.CancellationToken;
+        await using var db = await TestDatabase.EmptyAsync(firm);
+        var migrator = db.GetService<IMigrator>();
+        await migrator.MigrateAsync("KeptForecasts", stop);
+        await db.Database.ExecuteSqlAsync(
+            $"""
+            insert into firms (id, name) values ({firm}, 'old');
+            insert into jobs (id, firm_id, name, climate_zone, target_set_id, indoor_c, indoor_rh_pct, outdoor_c, outdoor_rh_pct,
+                    altitude_m, risk_pct, created_at, state)
+                values ({firm}, {firm}, 'kept job', '6A', 'iecc-2021', 20, 40, -15, 80, 0, 10, now(), 'Ordered');
+            insert into logger_series (id, firm_id, job_id, name, times, temps_c, rh_pct, added_at, added_by)
+                values ({firm}, {firm}, {firm}, 'attic', array[1], array[1], array[50], now(), 'lead');
+            """,
+            stop
+        );
+        await migrator.MigrateAsync(cancellationToken: stop);
+        (await db.Jobs.SingleAsync(stop)).CorrectsForecast.ShouldBeTrue();
+        (await db.LoggerSeries.SingleAsync(stop)).Outdoors.ShouldBeFalse();
+    }
 }

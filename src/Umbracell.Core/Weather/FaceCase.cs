@@ -37,6 +37,13 @@ public readonly record struct FaceBehind(ThermalResistance Resistance, Temperatu
 /// <param name="HeatCapacity">J/(m³·K), 1e4 to 1e7.</param>
 public sealed record FaceMass(Length Thickness, ThermalConductivity Conductivity, double HeatCapacity)
 {
+    /// <summary>How slowly the layer follows a change at one of its faces: <c>4 d² C / (π² k)</c>, the slowest of the modes of a layer whose
+    /// other face passes no heat.</summary>
+    public TimeSpan TimeConstant =>
+        TimeSpan.FromSeconds(
+            4 * Thickness.Metres * Thickness.Metres * HeatCapacity / (Math.PI * Math.PI * Conductivity.WattsPerMetreKelvin)
+        );
+
     /// <summary>Solid brick or rubble masonry: 0.7 W/(m·K), 1.5 MJ/(m³·K) (usual handbook values).</summary>
     /// <param name="thickness">How thick.</param>
     public static FaceMass Masonry(Length thickness) => new(thickness, ThermalConductivity.FromSi(0.7), 1.5e6);

@@ -19,9 +19,32 @@ public sealed record SprayedFace
     /// <summary>Whether wind and rain reach the work.</summary>
     public bool IsOpen { get; init; }
 
+    /// <summary>What was last read on the face that is sprayed; null where nothing was.</summary>
+    public FaceReading? Read { get; init; }
+
+    /// <summary>How long what was read there is felt: the time constant of what follows the weather, an hour at least.</summary>
+    internal TimeSpan Memory
+    {
+        get
+        {
+            var hours = Outer switch
+            {
+                { Mass: { } mass } => mass.TimeConstant.TotalHours,
+                { } outer => outer.TimeConstant.TotalHours,
+                null => 0,
+            };
+            return TimeSpan.FromHours(Math.Max(1, hours));
+        }
+    }
+
     /// <summary>Film between a face and room air, m²·K/W (ISO 6946, level heat flow).</summary>
     internal const double RoomFilm = 0.13;
 }
+
+/// <summary>A temperature read on the face that is sprayed.</summary>
+/// <param name="At">When.</param>
+/// <param name="Temperature">What was read.</param>
+public readonly record struct FaceReading(DateTimeOffset At, Temperature Temperature);
 
 /// <summary>The room in which a face is sprayed, and what is done to it by the hour.</summary>
 /// <param name="Room">The room.</param>
@@ -123,6 +146,7 @@ public sealed class SurfaceHours
             var open = FaceRun.Of(outer, Sky, [], Substrate.Length);
             open.Celsius.CopyTo(Substrate);
             open.Wet.CopyTo(Wet);
+            Pull(face);
             return;
         }
 
@@ -138,6 +162,7 @@ public sealed class SurfaceHours
                 Substrate.Length
             );
             thick.FarFace.CopyTo(Substrate);
+            Pull(face);
             FillFilmWithin();
             return;
         }
@@ -150,7 +175,29 @@ public sealed class SurfaceHours
             Substrate[i] = run.Celsius[i] + inward * (Celsius[i] - run.Celsius[i]);
         }
 
+        Pull(face);
         FillFilmWithin();
+    }
+
+    // A reading says what the hours did not know, such as a cloud that came or a face that lies in shade; it fades as the face forgets.
+    private void Pull(SprayedFace face)
+    {
+        if (face.Read is not { } read)
+        {
+            return;
+        }
+
+        var first = (int)Math.Floor((read.At - Sky.Run.Start).TotalHours);
+        if (first < 0 || first >= Substrate.Length || double.IsNaN(Substrate[first]))
+        {
+            return;
+        }
+
+        var (off, memory) = (read.Temperature.Celsius - Substrate[first], face.Memory.TotalHours);
+        for (var i = first; i < Substrate.Length; i++)
+        {
+            Substrate[i] += off * Math.Exp(-(i - first) / memory);
+        }
     }
 
     // Between ground and room, or as warm as the room.
@@ -164,6 +211,7 @@ public sealed class SurfaceHours
                 : Celsius[i];
         }
 
+        Pull(face);
         FillFilmWithin();
     }
 

@@ -56,6 +56,8 @@ public sealed record FiledJob
     public PricingDocument? Pricing { get; init; }
 
     public JobState? State { get; init; }
+
+    public bool CorrectsForecast { get; init; } = true;
 }
 
 /// <summary>A target set of the firm's own that the job is held to.</summary>

@@ -68,6 +68,8 @@ public sealed record FiledLog
 
     public required string Name { get; init; }
 
+    public bool Outdoors { get; init; }
+
     public required IReadOnlyList<long> TimesUnixS { get; init; }
 
     public required IReadOnlyList<double> TempsC { get; init; }

@@ -55,7 +55,7 @@ public sealed record FiledReading
         kind.ToUpperInvariant() switch
         {
             "FOUNDDRY" => "foundDry",
-            "HUMIDITY" or "WOODMOISTURE" or "CONCRETEMOISTURE" => "percent",
+            "HUMIDITY" or "OUTDOORHUMIDITY" or "WOODMOISTURE" or "CONCRETEMOISTURE" => "percent",
             _ => "tempC",
         };
 }

@@ -243,7 +243,7 @@ public sealed record JobFile
     private static IEnumerable<(string Path, string Sentence)> Impossible(FiledReading r, int i)
     {
         var field = FiledReading.FieldOf(r.Kind);
-        var isHumidity = r.Kind.Equals("Humidity", StringComparison.OrdinalIgnoreCase);
+        var isHumidity = r.Kind.EndsWith("Humidity", StringComparison.OrdinalIgnoreCase);
         var (value, least, greatest) = field switch
         {
             "foundDry" => (r.FoundDry is null ? null : 0, 0, 0),

@@ -40,6 +40,7 @@ internal static class JobEndpoints
         "summerOutdoorHumidity",
         "height",
         "place",
+        "correctsForecast",
         "humidityClass",
         "roomTemps",
         "roomHumidities",
@@ -249,6 +250,7 @@ internal static class JobEndpoints
             id => id.Length == 0 || ShippedData.Places.ContainsKey(id) || own.ContainsKey(id),
             id => JobPlaces.Set(job, id, own)
         );
+        fields.YesNo("correctsForecast", yes => job.CorrectsForecast = yes != false);
         fields.Known(
             "humidityClass",
             typed => typed is "" or "1" or "2" or "3" or "4" or "5",

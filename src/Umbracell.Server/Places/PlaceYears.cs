@@ -32,6 +32,9 @@ internal sealed class PlaceYears(UmbracellDb db)
             MonthAir.All(place.MeanC, place.MeanRhPct),
             place.Longitude ?? 0,
             WeatherFile.NominalYear,
-            WeatherNoise.Mixed((ulong)Math.Round(100 * (place.Latitude ?? 0) + 9000), (ulong)Math.Round(100 * (place.Longitude ?? 0) + 18000))
+            WeatherNoise.Mixed(
+                (ulong)Math.Round(100 * (place.Latitude ?? 0) + 9000),
+                (ulong)Math.Round(100 * (place.Longitude ?? 0) + 18000)
+            )
         );
 }

@@ -4,12 +4,13 @@ using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Surfaces;
 
-/// <summary>The newest reading of each kind, by surface and by product.</summary>
+/// <summary>The newest reading of each kind, by surface, by product and of the job.</summary>
 internal sealed class LatestReadings
 {
     private readonly Dictionary<(Guid Surface, ReadingKind Kind), ReadingRow> _bySurface = [];
     private readonly ILookup<Guid, ReadingRow> _allOfSurface;
     private readonly Dictionary<(string Sheet, ReadingKind Kind), ReadingRow> _byProduct = [];
+    private readonly Dictionary<ReadingKind, ReadingRow> _ofJob = [];
 
     public LatestReadings(IReadOnlyCollection<ReadingRow> readings)
     {
@@ -23,6 +24,10 @@ internal sealed class LatestReadings
             else if (reading.SheetSlug is { } sheet)
             {
                 _byProduct[(sheet, reading.Kind)] = reading;
+            }
+            else
+            {
+                _ofJob[reading.Kind] = reading;
             }
         }
     }
@@ -71,6 +76,7 @@ internal sealed class LatestReadings
                 {
                     ReadingKind.DrumA => drums.A,
                     ReadingKind.DrumB => drums.B,
+                    ReadingKind.OutdoorTemperature or ReadingKind.OutdoorHumidity => _ofJob.GetValueOrDefault(kind),
                     _ => Of(surface.Id, kind),
                 }
             )

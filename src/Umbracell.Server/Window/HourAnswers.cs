@@ -40,7 +40,8 @@ internal static class HourAnswers
             Limit = gate.LimitOf(window.Start, needs.Hours),
         };
 
-    public static MonthOfSurface Of(SprayMonth month) => new(month.Month, FigureAnswer.Of(Figure.Percent(Math.Round(100 * month.Share))), month.Limit);
+    public static MonthOfSurface Of(SprayMonth month) =>
+        new(month.Month, FigureAnswer.Of(Figure.Percent(Math.Round(100 * month.Share))), month.Limit);
 
     public static SheetLimitsAnswer Of(ProductSheet sheet, GatePractice practice) =>
         new()

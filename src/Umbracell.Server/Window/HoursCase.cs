@@ -23,7 +23,8 @@ internal sealed class HoursCase
     private HoursCase(StudiedJob job, SurfaceStudy row, SiteHours site)
     {
         (Job, Row, _site) = (job, row, site);
-        _face = AskedFace.Of(row.Surface, row.Bare, job.Study.Job, site.Point.Latitude);
+        var asked = AskedFace.Of(row.Surface, row.Bare, job.Study.Job, site.Point.Latitude);
+        _face = asked with { Face = asked.Face with { Read = ReadOn(row, site) } };
         _room = _face.Face.IsOpen ? null : RoomOf(job, row);
         Gate = GateHours.Of(
             [.. site.Members.Select(sky => SurfaceHours.Of(_face.Face, _room, sky))],
@@ -99,6 +100,9 @@ internal sealed class HoursCase
             Before = Math.Min(windows.Count > 0 ? windows[0].From : Gate.Count, from + EarlierWithin),
         };
     }
+
+    private static FaceReading? ReadOn(SurfaceStudy row, SiteHours site) =>
+        site.Faces.TryGetValue(row.Surface.Id, out var read) ? read : null;
 
     // The space all surfaces of the job enclose together, unheated; ventilated from the first trigger on.
     private static SprayedRoom? RoomOf(StudiedJob job, SurfaceStudy row)

@@ -18,6 +18,12 @@ public sealed record HoursOfSurface
     /// <summary>Sources of forecasts that gave nothing that can be used.</summary>
     public required IReadOnlyList<SourceTrouble> Troubles { get; init; }
 
+    /// <summary>What readings at the site correct these hours by; null where none was taken in them.</summary>
+    public required CorrectionAnswer? Correction { get; init; }
+
+    /// <summary>When the substrate was last read, and so pulled these hours to it; null where it was not.</summary>
+    public required DateTimeOffset? SubstrateReadAt { get; init; }
+
     /// <summary>Hours from the present one on.</summary>
     public required IReadOnlyList<HourAnswer> Hours { get; init; }
 
@@ -45,6 +51,13 @@ public sealed record HoursOfSurface
     /// <summary>Limits the hours are held against; null where there are none.</summary>
     public required SheetLimitsAnswer? Limits { get; init; }
 }
+
+/// <summary>What readings at the site correct the hours of its place by.</summary>
+/// <param name="On">Whether it is put to the hours.</param>
+/// <param name="Hours">Hours in which the site was read.</param>
+/// <param name="Air">Added to the temperature of the air.</param>
+/// <param name="Dew">Added to its dew or frost point.</param>
+public sealed record CorrectionAnswer(bool On, int Hours, FigureAnswer Air, FigureAnswer Dew);
 
 /// <summary>When can the surfaces of a job be sprayed next?</summary>
 public sealed record WindowsOfJob

@@ -1,6 +1,6 @@
-using Umbracell.Formats.DataFiles;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Weather;
+using Umbracell.Formats.DataFiles;
 using Umbracell.Server.Forecasts;
 using Umbracell.Server.Places;
 using Umbracell.Store.Model;
@@ -41,12 +41,18 @@ internal sealed record SiteHours
     /// <summary>Why there are none; null where there are.</summary>
     public HoursLack? Lack { get; init; }
 
+    /// <summary>The last temperature read on each surface within these hours.</summary>
+    public IReadOnlyDictionary<Guid, FaceReading> Faces { get; init; } = new Dictionary<Guid, FaceReading>();
+
+    /// <summary>What readings at the site are off these hours by; null where none was taken in them.</summary>
+    public SiteCorrection? Correction { get; init; }
+
     /// <summary>Where the place lies.</summary>
     public GeoPoint Point { get; init; }
 }
 
 /// <summary>Finds the hours of a job's place.</summary>
-internal sealed class SiteHoursReader(ForecastLibrary forecasts, PlaceYears years, TimeProvider clock)
+internal sealed class SiteHoursReader(ForecastLibrary forecasts, PlaceYears years, SiteReadings readings, TimeProvider clock)
 {
     // Days to either side of today whose weather of a usual year stands for what may come.
     private const int DaysAround = 10,
@@ -62,12 +68,19 @@ internal sealed class SiteHoursReader(ForecastLibrary forecasts, PlaceYears year
         var found = await forecasts.FindAsync(at.Point, stop);
         if (found.Forecast is { } forecast && forecast.Members[0].End > clock.GetUtcNow())
         {
+            var correction = SiteCorrection.Of(
+                await readings.OfAsync(job.Id, forecast.Members[0].Start, at.Pressure, stop),
+                forecast.Members
+            );
+            var members = job.CorrectsForecast && correction is not null ? forecast.Members.Select(correction.Applied) : forecast.Members;
             return new()
             {
-                Members = PlaceSky.OfMembers(forecast.Members, at),
+                Members = PlaceSky.OfMembers([.. members], at),
                 Source = AirSource.Forecast,
                 Forecast = forecast,
                 Troubles = found.Troubles,
+                Correction = correction,
+                Faces = await readings.FacesAsync(job.Id, forecast.Members[0].Start, stop),
                 Point = at.Point,
             };
         }

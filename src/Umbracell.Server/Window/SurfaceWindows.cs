@@ -114,6 +114,15 @@ internal sealed class SurfaceWindows(StudiedJobs studied, SiteHoursReader hours,
             Lack = null,
             Source = SourceOf(site),
             Troubles = site.Troubles,
+            Correction = site.Correction is { } correction
+                ? new(
+                    of.Job.Study.Job.CorrectsForecast,
+                    correction.Hours,
+                    FigureAnswer.Of(correction.Temperature.ToFigure()),
+                    FigureAnswer.Of(correction.DewPoint.ToFigure())
+                )
+                : null,
+            SubstrateReadAt = site.Faces.TryGetValue(of.Row.Surface.Id, out var read) ? read.At : null,
             Hours =
             [
                 .. Enumerable
@@ -162,6 +171,8 @@ internal sealed class SurfaceWindows(StudiedJobs studied, SiteHoursReader hours,
             Lack = lack,
             Source = null,
             Troubles = troubles,
+            Correction = null,
+            SubstrateReadAt = null,
             Hours = [],
             Days = [],
             Windows = [],

@@ -25,6 +25,8 @@ internal static class WindowEndpoints
         "foundDry",
         "drumA",
         "drumB",
+        "outdoorAir",
+        "outdoorHumidity",
         "instrument",
         "statedError",
         "thermometerError",
@@ -112,6 +114,8 @@ internal static class WindowEndpoints
         Take("concrete", FieldRanges.WoodMoisture, ReadingKind.ConcreteMoisture, "concrete meter");
         Take("drumA", FieldRanges.DrumTemperature, ReadingKind.DrumA, "drum thermometer", ofDrum: true);
         Take("drumB", FieldRanges.DrumTemperature, ReadingKind.DrumB, "drum thermometer", ofDrum: true);
+        Take("outdoorAir", FieldRanges.ReadTemperature, ReadingKind.OutdoorTemperature, "thermo-hygrometer", ofJob: true);
+        Take("outdoorHumidity", FieldRanges.Humidity, ReadingKind.OutdoorHumidity, "thermo-hygrometer", ofJob: true);
         fields.Known(
             "foundDry",
             typed => typed is "yes" or "no",
@@ -131,7 +135,7 @@ internal static class WindowEndpoints
         fields.ThrowIfFaulty(Fields);
         return readings;
 
-        void Take(string field, FigureRange range, ReadingKind kind, string usual, bool ofDrum = false)
+        void Take(string field, FigureRange range, ReadingKind kind, string usual, bool ofDrum = false, bool ofJob = false)
         {
             if (ofDrum && surface.SheetSlug is null && fields.Has(field))
             {
@@ -156,7 +160,7 @@ internal static class WindowEndpoints
                     readings.Add(
                         new()
                         {
-                            SurfaceId = ofDrum ? null : surface.Id,
+                            SurfaceId = ofDrum || ofJob ? null : surface.Id,
                             SheetSlug = ofDrum ? surface.SheetSlug : null,
                             Kind = kind,
                             TempC = isTemperature ? si : null,
@@ -168,8 +172,8 @@ internal static class WindowEndpoints
                             Species = kind == ReadingKind.WoodMoisture ? species : "",
                             ErrorK = isTemperature ? errorK : null,
                             ErrorPoints = isTemperature ? null : errorPoints,
-                            Place = ofDrum ? "" : place,
-                            HumidityOver = kind == ReadingKind.Humidity ? over : HumidityReference.Water,
+                            Place = ofDrum || ofJob ? "" : place,
+                            HumidityOver = kind is ReadingKind.Humidity or ReadingKind.OutdoorHumidity ? over : HumidityReference.Water,
                             Instrument = instrument.Length > 0 ? instrument : usual,
                             TakenBy = "",
                         }
@@ -198,6 +202,7 @@ internal static class WindowEndpoints
             Answer = answer,
             Sheet = sheet?.Name,
             SubstrateKind = surface.Substrate,
+            OpenFace = surface.OpenFace,
             Preparation = PreparationAnswers.Of(surface, records),
             Readings = [.. readings.For(surface).Select(Shape)],
             Version = surface.Version,

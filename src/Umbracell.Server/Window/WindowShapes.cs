@@ -39,6 +39,9 @@ public sealed record WindowOfSurface
 
     public required SubstrateKind SubstrateKind { get; init; }
 
+    /// <summary>Whether it lies in the open: air at the work is then the air outdoors.</summary>
+    public required bool OpenFace { get; init; }
+
     public required IReadOnlyList<PreparationTaskAnswer> Preparation { get; init; }
 
     public required IReadOnlyList<ReadingAnswer> Readings { get; init; }

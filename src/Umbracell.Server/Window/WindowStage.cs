@@ -9,6 +9,7 @@ internal sealed class WindowStage : IPart
     public void AddTo(IServiceCollection services)
     {
         services.AddSingleton<IStageCell, WindowCell>();
+        services.AddScoped<SiteReadings>();
         services.AddScoped<SiteHoursReader>();
         services.AddScoped<SurfaceWindows>();
     }

@@ -174,6 +174,9 @@ public sealed class Job : IFirmRow, IFigureInput
     /// <summary>The firm's own place; always read with the job.</summary>
     public PlaceRow? OwnPlace { get; set; }
 
+    /// <summary>Whether readings at the site correct the hours told for its place.</summary>
+    public bool CorrectsForecast { get; set; } = true;
+
     /// <summary>Humidity class of heated, uncooled rooms, 1 to 5; null where the room is entered by month.</summary>
     public int? HumidityClass { get; set; } = 3;
 
@@ -340,9 +343,11 @@ public enum ReadingKind
     FoundDry,
     DrumA,
     DrumB,
+    OutdoorTemperature,
+    OutdoorHumidity,
 }
 
-/// <summary>A reading, of a surface or of a product's drums. Readings are added, never changed.</summary>
+/// <summary>A reading, of a surface, of a product's drums or of the air outdoors. Readings are added, never changed.</summary>
 public sealed class ReadingRow : IFirmRow, IFigureInput
 {
     public Guid Id { get; set; }
@@ -351,7 +356,7 @@ public sealed class ReadingRow : IFirmRow, IFigureInput
 
     public Guid JobId { get; set; }
 
-    /// <summary>The surface; null for drums.</summary>
+    /// <summary>The surface; null for drums and for air outdoors.</summary>
     public Guid? SurfaceId { get; set; }
 
     /// <summary>The product whose drums were read; null for a surface.</summary>
@@ -372,7 +377,10 @@ public sealed class ReadingRow : IFirmRow, IFigureInput
     public Figure? Measured =>
         TempC is { } celsius ? new(celsius, Dimension.Temperature)
         : Percent is not { } percent ? null
-        : new(percent, Kind == ReadingKind.Humidity ? Dimension.RelativeHumidity : Dimension.MoistureContent);
+        : new(
+            percent,
+            Kind is ReadingKind.Humidity or ReadingKind.OutdoorHumidity ? Dimension.RelativeHumidity : Dimension.MoistureContent
+        );
 
     public HumidityReference HumidityOver { get; set; }
 
@@ -406,5 +414,7 @@ public sealed class ReadingRow : IFirmRow, IFigureInput
 
     public required string TakenBy { get; set; }
 
-    IEnumerable<Guid> IFigureInput.FiguresOf(Func<string, bool> changes) => [SurfaceId ?? JobId];
+    // Air outdoors corrects the hours ahead, of which nothing is kept.
+    IEnumerable<Guid> IFigureInput.FiguresOf(Func<string, bool> changes) =>
+        Kind is ReadingKind.OutdoorTemperature or ReadingKind.OutdoorHumidity ? [] : [SurfaceId ?? JobId];
 }

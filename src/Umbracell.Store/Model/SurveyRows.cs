@@ -283,6 +283,9 @@ public sealed class LoggerSeriesRow : IJobRow
 
     public required string Name { get; set; }
 
+    /// <summary>Whether it hung outdoors: it then corrects the hours ahead.</summary>
+    public bool Outdoors { get; set; }
+
     /// <summary>Seconds since 1970, rising.</summary>
     public long[] Times { get; set; } = [];
 

@@ -29,6 +29,9 @@ public sealed record LogAnswer
 
     public required string Name { get; init; }
 
+    /// <summary>Whether it hung outdoors, and so corrects the hours ahead.</summary>
+    public required bool Outdoors { get; init; }
+
     public required int Count { get; init; }
 
     public required FigureAnswer Coldest { get; init; }
@@ -95,6 +98,7 @@ internal static class LogEndpoints
         Guid? surface = null,
         string name = "",
         int offsetMinutes = 0,
+        bool outdoors = false,
         Guid? command = null
     )
     {
@@ -122,6 +126,7 @@ internal static class LogEndpoints
                 Id = Guid.NewGuid(),
                 JobId = job.Id,
                 SurfaceId = surface,
+                Outdoors = outdoors,
                 Name = name.Trim().Length is > 0 and <= 120 ? name.Trim() : "Logger",
                 Times = log.Times,
                 TempsC = log.Celsius,
@@ -155,6 +160,7 @@ internal static class LogEndpoints
             Id = row.Id,
             SurfaceId = row.SurfaceId,
             Name = row.Name,
+            Outdoors = row.Outdoors,
             Count = row.Times.Length,
             Coldest = FigureAnswer.OfCelsius(row.TempsC.Min()),
             Warmest = FigureAnswer.OfCelsius(row.TempsC.Max()),

@@ -29,6 +29,8 @@ export const hours: Hours = {
   lack: null,
   source: { kind: 'forecast', name: 'Made up', credit: 'Made up', issuedAt: hour(0).start, members: 21 },
   troubles: [],
+  correction: null,
+  substrateReadAt: null,
   hours: [
     hour(0),
     hour(1, { verdict: 'care', limitShortfall: 0.25, depth: 0.4, shortfall: [0, 0.25, 0.5] }),

@@ -16,7 +16,7 @@ const KEYS: Record<TypedKind, Record<Units, readonly string[]>> = {
 /** What the fields of the product are typed with, by name; what is not listed is words. */
 const FIELDS: Record<TypedKind, readonly string[]> = {
   temperature: [
-    ...['substrate', 'air', 'drumA', 'drumB', 'thermometerError', 'expectedSubstrate', 'expectedDrum'],
+    ...['substrate', 'air', 'drumA', 'drumB', 'outdoorAir', 'thermometerError', 'expectedSubstrate', 'expectedDrum'],
     ...['indoor', 'outdoor', 'indoorTemp', 'outdoorTemp', 'summerIndoorTemp', 'summerOutdoorTemp'],
   ],
   length: [

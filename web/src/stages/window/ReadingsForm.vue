@@ -42,6 +42,8 @@ const kinds: Record<string, Schemas['ReadingKind']> = {
   concrete: 'concreteMoisture',
   drumA: 'drumA',
   drumB: 'drumB',
+  outdoorAir: 'outdoorTemperature',
+  outdoorHumidity: 'outdoorHumidity',
   foundDry: 'foundDry',
 }
 const fields = computed(() => [
@@ -52,6 +54,7 @@ const fields = computed(() => [
   ...(props.answer.substrateKind === 'mineral' ? ['concrete'] : []),
   'drumA',
   'drumB',
+  ...(props.answer.openFace ? [] : ['outdoorAir', 'outdoorHumidity']),
 ])
 
 // Said of all readings taken down together.

@@ -11,6 +11,7 @@ import VerdictMark from '@/shared/ui/VerdictMark.vue'
 import EarlierStarts from './EarlierStarts.vue'
 import HourTable from './HourTable.vue'
 import MonthStrip from './MonthStrip.vue'
+import SiteCorrection from './SiteCorrection.vue'
 import SkinChart from './SkinChart.vue'
 
 /** The hours ahead of a surface: the strip, what the hour in hand says, the next window, and what limits until then. */
@@ -100,6 +101,7 @@ const assumed = computed(() => listed((hours.value?.assumed ?? []).map((key) => 
             }}
           </p>
         </div>
+        <SiteCorrection :job="job" :hours="hours" />
         <HourStrip v-model:at="at" :job="job" :hours="hours" :count="days * 24" tall />
         <div v-if="hour" class="hour">
           <p><VerdictMark :verdict="hour.verdict" /> {{ words.told(hour) }}</p>

@@ -26,6 +26,7 @@ const logs = useLogs(() => props.job)
 const edits = useSurveyEdits(() => props.job)
 const { general } = useProblems()
 const said = ref('')
+const outdoors = ref(false)
 
 const mine = computed(
   () => logs.data.value?.filter((log) => log.surfaceId === props.surface && !off.gone(log.id)) ?? [],
@@ -66,6 +67,7 @@ async function add([file]: File[]) {
     const query = new URLSearchParams({
       surface: props.surface,
       name: file.name.replace(/\.\w+$/, ''),
+      outdoors: String(outdoors.value),
       offsetMinutes: String(-new Date(nowMs()).getTimezoneOffset()),
     })
     const added = await edits.then(
@@ -86,6 +88,7 @@ const off = useTakeOff((id) => edits.did('logs', ask(api.DELETE('/api/logs/{id}'
     <h2>{{ t('survey.logs.title') }}</h2>
     <article v-for="log in mine" :key="log.id">
       <h3>{{ log.name }}</h3>
+      <p v-if="log.outdoors" class="small quiet">{{ t('survey.logs.isOutdoors') }}</p>
       <ChartBox
         :option="option(log)"
         :label="t('survey.logs.chart', { name: log.name, count: log.count })"
@@ -108,6 +111,7 @@ const off = useTakeOff((id) => edits.did('logs', ask(api.DELETE('/api/logs/{id}'
     </article>
     <TakenOff :off="off" />
     <p v-if="mine.length === 0" class="quiet">{{ t('survey.logs.none') }}</p>
+    <ElCheckbox v-if="!locked" v-model="outdoors" class="no-print outdoors">{{ t('survey.logs.outdoors') }}</ElCheckbox>
     <FileButton v-if="!locked" class="no-print" accept=".csv,.txt,text/csv" @files="add">{{
       t('survey.logs.add')
     }}</FileButton>
@@ -116,6 +120,9 @@ const off = useTakeOff((id) => edits.did('logs', ask(api.DELETE('/api/logs/{id}'
 </template>
 
 <style scoped>
+.outdoors {
+  min-height: 44px;
+}
 article {
   margin-bottom: 14px;
 }

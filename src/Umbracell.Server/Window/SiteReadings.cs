@@ -1,0 +1,92 @@
+using Microsoft.EntityFrameworkCore;
+using Umbracell.Core.Air;
+using Umbracell.Core.Quantities;
+using Umbracell.Core.Weather;
+using Umbracell.Store;
+using Umbracell.Store.Model;
+
+namespace Umbracell.Server.Window;
+
+/// <summary>Outdoor air read at the site of a job: by hand beside a surface, at the work on a face in the open, and by loggers that hung
+/// outdoors.</summary>
+internal sealed class SiteReadings(UmbracellDb db, TimeProvider clock)
+{
+    /// <summary>What was read since an instant, temperature and humidity of the same moment together.</summary>
+    public async Task<IReadOnlyList<SiteReading>> OfAsync(Guid job, DateTimeOffset since, Pressure pressure, CancellationToken stop)
+    {
+        var now = clock.GetUtcNow();
+        var rows = await db
+            .Readings.AsNoTracking()
+            .Where(r => r.JobId == job && r.TakenAt >= since && r.TakenAt <= now)
+            .Where(r =>
+                r.Kind == ReadingKind.OutdoorTemperature
+                || r.Kind == ReadingKind.OutdoorHumidity
+                || (
+                    (r.Kind == ReadingKind.AirTemperature || r.Kind == ReadingKind.Humidity)
+                    && db.Surfaces.Any(s => s.Id == r.SurfaceId && s.OpenFace && s.RemovedAt == null)
+                )
+            )
+            .ToListAsync(stop);
+        var logs = await db.LoggerSeries.AsNoTracking().Where(l => l.JobId == job && l.Outdoors).ToListAsync(stop);
+        return [.. Pairs(rows, pressure), .. logs.SelectMany(log => Logged(log, since, now, pressure))];
+    }
+
+    /// <summary>The last temperature read on each surface of a job since an instant.</summary>
+    public async Task<Dictionary<Guid, FaceReading>> FacesAsync(Guid job, DateTimeOffset since, CancellationToken stop)
+    {
+        var now = clock.GetUtcNow();
+        var rows = await db
+            .Readings.AsNoTracking()
+            .Where(r => r.JobId == job && r.Kind == ReadingKind.SubstrateTemperature && r.SurfaceId != null)
+            .Where(r => r.TakenAt >= since && r.TakenAt <= now && r.TempC != null)
+            .OrderBy(r => r.TakenAt)
+            .Select(r => new
+            {
+                r.SurfaceId,
+                r.TakenAt,
+                r.TempC,
+            })
+            .ToListAsync(stop);
+        Dictionary<Guid, FaceReading> last = [];
+        foreach (var row in rows)
+        {
+            last[row.SurfaceId!.Value] = new(row.TakenAt, Temperature.FromCelsius(row.TempC!.Value));
+        }
+
+        return last;
+    }
+
+    private static IEnumerable<SiteReading> Pairs(List<ReadingRow> rows, Pressure pressure) =>
+        from row in rows
+        group row by (row.SurfaceId, row.TakenAt) into moment
+        let celsius = moment.Select(row => row.TempC).FirstOrDefault(value => value is not null)
+        let humidity = moment.FirstOrDefault(row => row.Percent is not null)
+        where celsius is not null && humidity is not null
+        let air = Temperature.FromCelsius(celsius.Value)
+        select new SiteReading(
+            moment.Key.TakenAt,
+            MoistAir.Of(
+                air,
+                humidity.HumidityOver == HumidityReference.Ice
+                    ? RelativeHumidity.FromPercent(Math.Max(1, humidity.Percent!.Value), HumidityReference.Ice)
+                    : RelativeHumidity.OfWeather(Math.Max(1, humidity.Percent!.Value), air),
+                pressure
+            )
+        );
+
+    private static IEnumerable<SiteReading> Logged(LoggerSeriesRow log, DateTimeOffset since, DateTimeOffset now, Pressure pressure)
+    {
+        var (first, last) = (since.ToUnixTimeSeconds(), now.ToUnixTimeSeconds());
+        for (var i = 0; i < log.Times.Length; i++)
+        {
+            if (log.Times[i] >= first && log.Times[i] <= last)
+            {
+                var air = Temperature.FromCelsius(log.TempsC[i]);
+                yield return new(
+                    DateTimeOffset.FromUnixTimeSeconds(log.Times[i]),
+                    MoistAir.Of(air, RelativeHumidity.OfWeather(Math.Max(1, log.RhPct[i]), air), pressure)
+                );
+            }
+        }
+    }
+}

@@ -1,0 +1,133 @@
+extern alias StandIns;
+
+using System.Globalization;
+using System.Text;
+using System.Text.Json.Nodes;
+using Microsoft.AspNetCore.Builder;
+using Shouldly;
+using StandIns::Umbracell.StandIns;
+using Xunit;
+
+namespace Umbracell.Server.Tests.Weather;
+
+/// <summary>What is read at the site bears on the hours ahead.</summary>
+public sealed class SiteReadingTests(AskingServer asking) : IClassFixture<AskingServer>, IAsyncLifetime
+{
+    private readonly WebApplication _standIn = StandInProgram.Build(["--urls", "http://127.0.0.1:0"]);
+    private WeatherFirm _firm = null!;
+
+    public async ValueTask InitializeAsync()
+    {
+        await _standIn.StartAsync();
+        _firm = await asking.FirmAsync();
+        asking.Settings.Sources = [AskingServer.Source("First", _standIn)];
+    }
+
+    public ValueTask DisposeAsync() => _standIn.DisposeAsync();
+
+    [Fact]
+    public async Task Air_read_outdoors_corrects_every_hour_of_the_job_until_that_is_switched_off()
+    {
+        var surface = await _firm.SurfaceAsync();
+        var told = await OutdoorsAsync(surface);
+        var before = await _firm.HoursAsync(surface);
+        before["correction"].ShouldBeNull();
+
+        // Eight kelvin over what is told, and dry: a quarter of it counts.
+        await ReadAsync(surface, ("outdoorAir", $"{told + 8:0.00} C"), ("outdoorHumidity", "40 %"));
+        var after = await _firm.HoursAsync(surface);
+        var correction = after["correction"]!;
+        (correction["on"]!.GetValue<bool>(), correction["hours"]!.GetValue<int>()).ShouldBe((true, 1));
+        correction["air"]!.Number("amount").ShouldBe(2, 0.15);
+        Off(after, before).Average().ShouldBeInRange(1, 3);
+
+        // Whoever switches it off has the hours as they were, and is still told what it would do.
+        await SetAsync(surface, "no");
+        var plain = await _firm.HoursAsync(surface);
+        Off(plain, before).ShouldAllBe(kelvins => kelvins == 0);
+        (plain["correction"]!["on"]!.GetValue<bool>(), plain["correction"]!["hours"]!.GetValue<int>()).ShouldBe((false, 1));
+        await SetAsync(surface, "yes");
+        Off(await _firm.HoursAsync(surface), after).ShouldAllBe(kelvins => kelvins == 0);
+
+        // What was read stands on the page of every surface of the job.
+        var other = await _firm.AddAsync(_firm.JobOf(surface), "Other", "metalRoof");
+        var page = await _firm.Client.GetJsonAsync($"/api/surfaces/{other}/window");
+        page["readings"]!.AsArray().Select(one => one!.Text("kind")).ShouldBe(["outdoorTemperature", "outdoorHumidity"]);
+    }
+
+    [Fact]
+    public async Task A_logger_that_hung_outdoors_corrects_and_one_that_hung_in_the_attic_does_not()
+    {
+        var surface = await _firm.SurfaceAsync();
+        await _firm.HoursAsync(surface);
+        var told = await OutdoorsAsync(surface);
+        var now = DateTime.UtcNow;
+        var lines = Enumerable
+            .Range(0, 6)
+            .Select(i => string.Create(CultureInfo.InvariantCulture, $"{now.AddHours(-i):yyyy-MM-dd HH:mm},{told + 30:0.0},50"));
+        var log = Encoding.UTF8.GetBytes("time,temp,rh\n" + string.Join("\n", lines.Reverse()));
+        var job = _firm.JobOf(surface);
+        (await _firm.Client.UploadAsync($"/api/jobs/{job}/logs?name=Attic&offsetMinutes=0", log)).Status.ShouldBe(200);
+        (await _firm.HoursAsync(surface))["correction"].ShouldBeNull();
+        (await _firm.Client.UploadAsync($"/api/jobs/{job}/logs?name=Fence&offsetMinutes=0&outdoors=true", log)).Status.ShouldBe(200);
+        var correction = (await _firm.HoursAsync(surface))["correction"]!;
+        correction["hours"]!.GetValue<int>().ShouldBeGreaterThan(0);
+
+        // However far off: four kelvin is the most.
+        correction["air"]!.Number("amount").ShouldBe(4);
+    }
+
+    [Fact]
+    public async Task The_substrate_that_was_read_is_where_the_hours_begin()
+    {
+        var surface = await _firm.SurfaceAsync();
+        var before = await _firm.HoursAsync(surface);
+        before["substrateReadAt"].ShouldBeNull();
+        await ReadAsync(surface, ("substrate", "25 C"));
+        var after = await _firm.HoursAsync(surface);
+        after["substrateReadAt"].ShouldNotBeNull();
+        after["hours"]![0]!["substrateC"]!.AsArray().ShouldAllBe(member => Math.Abs(member!.GetValue<double>() - 25) < 0.01);
+        Off(after, before).Skip(12).ShouldAllBe(kelvins => kelvins < 0.5);
+    }
+
+    // How far two answers are apart in the hours that both tell.
+    private static IEnumerable<double> Off(JsonNode one, JsonNode other)
+    {
+        var known = other["hours"]!.AsArray().ToDictionary(hour => hour!.Text("start"), hour => Middle(hour!));
+        return one["hours"]!
+            .AsArray()
+            .Skip(1)
+            .Take(60)
+            .Where(hour => known.ContainsKey(hour!.Text("start")))
+            .Select(hour => Math.Abs(Middle(hour!) - known[hour!.Text("start")]));
+    }
+
+    private static double Middle(JsonNode hour) => hour["substrateC"]![1]!.GetValue<double>();
+
+    // The middle of what is told of the air of this hour, read off an open face.
+    private async Task<double> OutdoorsAsync(string beside)
+    {
+        var open = await _firm.AddAsync(_firm.JobOf(beside), "Open", "lowSlopeRoof");
+        return (await _firm.HoursAsync(open))["hours"]![0]!["figures"]!["air"]!.Number("amount");
+    }
+
+    private async Task ReadAsync(string surface, params (string Field, string Text)[] fields)
+    {
+        var (status, answer) = await _firm.Client.SendJsonAsync(
+            HttpMethod.Post,
+            $"/api/surfaces/{surface}/readings",
+            Asking.Typed(null, "metric", fields)
+        );
+        status.ShouldBe(200, answer.ToJsonString());
+    }
+
+    private async Task SetAsync(string surface, string corrects)
+    {
+        var (status, answer) = await _firm.Client.SendJsonAsync(
+            HttpMethod.Patch,
+            $"/api/jobs/{_firm.JobOf(surface)}",
+            Asking.Typed(null, "metric", [("correctsForecast", corrects)])
+        );
+        status.ShouldBe(200, answer.ToJsonString());
+    }
+}
