@@ -5,7 +5,6 @@ using Umbracell.Core.Weather.Years;
 using Umbracell.Formats.Climate;
 using Umbracell.Formats.DataFiles;
 using Umbracell.Store;
-using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Places;
 
@@ -14,15 +13,14 @@ namespace Umbracell.Server.Places;
 /// <param name="Hours">The hours, January first.</param>
 internal sealed record PlaceYear(AirSource Source, IReadOnlyList<AirHour> Hours);
 
-/// <summary>Finds the hourly year of a job's place.</summary>
+/// <summary>Finds the hourly year of a place.</summary>
 internal sealed class PlaceYears(UmbracellDb db)
 {
     /// <summary>Its own hours where a weather file was read for it, else hours made from its months.</summary>
-    /// <param name="job">The job.</param>
-    /// <param name="place">Its place, with its position.</param>
+    /// <param name="place">The place, with its position.</param>
     /// <param name="stop">Ends it.</param>
-    public async Task<PlaceYear> OfAsync(Job job, Place place, CancellationToken stop) =>
-        job.OwnPlaceId is { } id && await db.PlaceHours.FirstOrDefaultAsync(row => row.PlaceId == id, stop) is { } row
+    public async Task<PlaceYear> OfAsync(Place place, CancellationToken stop) =>
+        Guid.TryParse(place.Id, out var id) && await db.PlaceHours.FirstOrDefaultAsync(row => row.PlaceId == id, stop) is { } row
             ? new(AirSource.UsualYear, PlaceHours.Hours(row))
             : new(AirSource.GeneratedYear, Made(place));
 

@@ -40,6 +40,13 @@ internal static class HoursEndpoints
             .WithTags("Window")
             .WithSummary("What the crew can do to begin earlier than the weather lets it, what that costs, and how sure it is.")
             .Requires(Right.Look);
+        app.MapGet(
+                "/api/places/{id}/tonight",
+                async (string id, Tonight tonight, CancellationToken stop) => TypedResults.Ok(await tonight.OfAsync(id, stop))
+            )
+            .WithTags("Window")
+            .WithSummary("How close do faces in the open come to the dew point tonight?")
+            .Requires(Right.Look);
         app.MapPost("/api/compute/face-hours", (FaceHoursQuestion question) => TypedResults.Ok(FaceQuestions.Answer(question)))
             .WithTags("Compute")
             .WithSummary("How warm and how wet is a face in the weather, hour by hour?")

@@ -58,34 +58,62 @@ internal sealed class SiteHoursReader(ForecastLibrary forecasts, PlaceYears year
     private const int DaysAround = 10,
         Ahead = 240;
 
-    public async Task<SiteHours> OfAsync(Job job, CancellationToken stop)
+    /// <summary>The hours of a job's place, as they are at its site.</summary>
+    public async Task<SiteHours> OfAsync(Job job, CancellationToken stop) =>
+        LackOf(JobPlaces.Of(job), job.AltitudeM, out var at) is { } lack
+            ? new() { Lack = lack }
+            : await FoundAsync(JobPlaces.Of(job)!, at, job, stop);
+
+    /// <summary>The hours of a place.</summary>
+    public async Task<SiteHours> OfPlaceAsync(Place place, CancellationToken stop) =>
+        LackOf(place, place.AltitudeM, out var at) is { } lack ? new() { Lack = lack } : await FoundAsync(place, at, null, stop);
+
+    /// <summary>A whole year of a job's place, January first.</summary>
+    public async Task<SiteHours> YearAsync(Job job, CancellationToken stop)
     {
-        if (LackOf(job, out var place, out var at) is { } lack)
+        if (LackOf(JobPlaces.Of(job), job.AltitudeM, out var at) is { } lack)
         {
             return new() { Lack = lack };
         }
 
+        var year = await years.OfAsync(JobPlaces.Of(job)!, stop);
+        return new()
+        {
+            Members = [PlaceSky.Of(new() { Source = year.Source, Hours = year.Hours }, at)],
+            Source = year.Source,
+            Point = at.Point,
+        };
+    }
+
+    private static HoursLack? LackOf(Place? place, double altitude, out WeatherPlace at)
+    {
+        at = default;
+        if (place is not { Latitude: { } latitude, Longitude: { } longitude })
+        {
+            return place is null ? HoursLack.Place : HoursLack.Position;
+        }
+
+        at = new(new(latitude, longitude), Length.FromMetres(altitude));
+        return null;
+    }
+
+    private async Task<SiteHours> FoundAsync(Place place, WeatherPlace at, Job? job, CancellationToken stop)
+    {
         var found = await forecasts.FindAsync(at.Point, stop);
         if (found.Forecast is { } forecast && forecast.Members[0].End > clock.GetUtcNow())
         {
-            var correction = SiteCorrection.Of(
-                await readings.OfAsync(job.Id, forecast.Members[0].Start, at.Pressure, stop),
-                forecast.Members
-            );
-            var members = job.CorrectsForecast && correction is not null ? forecast.Members.Select(correction.Applied) : forecast.Members;
-            return new()
+            var plain = new SiteHours
             {
-                Members = PlaceSky.OfMembers([.. members], at),
+                Members = PlaceSky.OfMembers(forecast.Members, at),
                 Source = AirSource.Forecast,
                 Forecast = forecast,
                 Troubles = found.Troubles,
-                Correction = correction,
-                Faces = await readings.FacesAsync(job.Id, forecast.Members[0].Start, stop),
                 Point = at.Point,
             };
+            return job is null ? plain : await AtSiteAsync(plain, at, job, stop);
         }
 
-        var year = await years.OfAsync(job, place!, stop);
+        var year = await years.OfAsync(place, stop);
         return new()
         {
             Members = PlaceSky.OfMembers(AroundToday(year), at),
@@ -95,33 +123,20 @@ internal sealed class SiteHoursReader(ForecastLibrary forecasts, PlaceYears year
         };
     }
 
-    /// <summary>A whole year of the job's place, January first.</summary>
-    public async Task<SiteHours> YearAsync(Job job, CancellationToken stop)
+    // What was read at the site since these hours begin bears on them.
+    private async Task<SiteHours> AtSiteAsync(SiteHours plain, WeatherPlace at, Job job, CancellationToken stop)
     {
-        if (LackOf(job, out var place, out var at) is { } lack)
+        var members = plain.Forecast!.Members;
+        var correction = SiteCorrection.Of(await readings.OfAsync(job.Id, members[0].Start, at.Pressure, stop), members);
+        return plain with
         {
-            return new() { Lack = lack };
-        }
-
-        var year = await years.OfAsync(job, place!, stop);
-        return new()
-        {
-            Members = [PlaceSky.Of(new() { Source = year.Source, Hours = year.Hours }, at)],
-            Source = year.Source,
-            Point = at.Point,
+            Correction = correction,
+            Faces = await readings.FacesAsync(job.Id, members[0].Start, stop),
+            Members =
+                job.CorrectsForecast && correction is not null
+                    ? PlaceSky.OfMembers([.. members.Select(correction.Applied)], at)
+                    : plain.Members,
         };
-    }
-
-    private static HoursLack? LackOf(Job job, out Place? place, out WeatherPlace at)
-    {
-        (place, at) = (JobPlaces.Of(job), default);
-        if (place is not { Latitude: { } latitude, Longitude: { } longitude })
-        {
-            return place is null ? HoursLack.Place : HoursLack.Position;
-        }
-
-        at = new(new(latitude, longitude), Length.FromMetres(job.AltitudeM));
-        return null;
     }
 
     // The same hours of the days around today: what a year had to offer at this time.

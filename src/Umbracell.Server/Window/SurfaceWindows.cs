@@ -93,7 +93,7 @@ internal sealed class SurfaceWindows(StudiedJobs studied, SiteHoursReader hours,
         };
     }
 
-    private static HoursSource? SourceOf(SiteHours site) =>
+    internal static HoursSource? SourceOf(SiteHours site) =>
         site.Members.Count == 0
             ? null
             : new()
@@ -152,10 +152,9 @@ internal sealed class SurfaceWindows(StudiedJobs studied, SiteHoursReader hours,
         var last = LocalDay(gate.StartOf(gate.Count - 1));
         for (var day = LocalDay(gate.StartOf(first)); day <= last; day = day.PlusDays(1))
         {
-            var (start, next) = (day.AtStartOfDayInZone(zone), day.PlusDays(1).AtStartOfDayInZone(zone));
-            var sun = SunDay.Of(start.ToDateTimeOffset(), (next - start).ToTimeSpan(), point);
+            var sun = LocalSun.Of(day, zone, point);
             yield return new(
-                start.ToInstant().ToDateTimeOffset(),
+                day.AtStartOfDayInZone(zone).ToInstant().ToDateTimeOffset(),
                 sun.Rise?.ToUniversalTime(),
                 sun.Set?.ToUniversalTime(),
                 sun.IsUpAtStart

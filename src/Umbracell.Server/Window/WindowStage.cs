@@ -12,6 +12,7 @@ internal sealed class WindowStage : IPart
         services.AddScoped<SiteReadings>();
         services.AddScoped<SiteHoursReader>();
         services.AddScoped<SurfaceWindows>();
+        services.AddScoped<Tonight>();
     }
 
     public void Map(IEndpointRouteBuilder api)

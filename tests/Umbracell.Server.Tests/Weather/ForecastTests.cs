@@ -203,6 +203,31 @@ public sealed class ForecastTests(AskingServer asking) : IClassFixture<AskingSer
     }
 
     [Fact]
+    public async Task The_coming_night_of_a_place_is_told_by_the_same_hours()
+    {
+        var night = await _firm.Client.GetJsonAsync("/api/places/brindle-quay/tonight");
+        (night["lack"], night["source"]!.Text("kind"), night["source"]!["members"]!.GetValue<int>()).ShouldBe((null, "forecast", 21));
+        var (from, until) = (At(night["from"]), At(night["until"]));
+        until.ShouldBeGreaterThan(DateTimeOffset.UtcNow);
+        (until - from).ShouldBeInRange(TimeSpan.FromMinutes(30), TimeSpan.FromHours(18));
+        night["faces"]!.AsArray().Select(face => face!.Text("face")).ShouldBe(["metalRoof", "metalWall", "woodDeck", "masonryWall"]);
+        foreach (var face in night["faces"]!.AsArray())
+        {
+            At(face!["at"]).ShouldBeInRange(from.AddHours(-1), until);
+            var (low, high) = (face["figures"]!["low"]!.Number("amount"), face["figures"]!["high"]!.Number("amount"));
+            face["figures"]!["least"]!.Number("amount").ShouldBeInRange(low, high);
+            face["wet"]!.GetValue<int>().ShouldBeInRange(low >= 0 ? 0 : 1, high < 0 ? 21 : 20);
+        }
+
+        // Without sky at its back a wall is warmer than a roof of the same metal.
+        var roof = night["faces"]![0]!["figures"]!["least"]!.Number("amount");
+        night["faces"]![1]!["figures"]!["least"]!.Number("amount").ShouldBeGreaterThanOrEqualTo(roof);
+        (await _firm.Client.GetAsync("/api/places/nowhere/tonight", TestContext.Current.CancellationToken)).StatusCode.ShouldBe(
+            System.Net.HttpStatusCode.NotFound
+        );
+    }
+
+    [Fact]
     public async Task Sources_are_told_in_their_order_with_what_is_wrong()
     {
         // Under names of their own: other tests are not to wait for these.

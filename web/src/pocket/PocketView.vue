@@ -15,6 +15,7 @@ import StagePages from '../shared/ui/StagePages.vue'
 import PocketResult from './PocketResult.vue'
 import { cardNames, cards, type Card } from './cards'
 import { usePocket } from './pocket'
+import TonightNote from './TonightNote.vue'
 
 /** Quick answers without a job. The answer stands over the fields, so that no keyboard covers it. */
 const props = defineProps<{ card: Card }>()
@@ -75,6 +76,7 @@ const hintOf = (field: string) => {
       />
       <PickField v-model="pocket.sheetId.value" :label="t('pocket.product')" :options="sheets" />
     </div>
+    <TonightNote v-if="card === 'dew'" />
     <p class="small quiet">{{ t('pocket.lead') }} {{ t('pocket.asSheet') }}</p>
   </main>
 </template>
