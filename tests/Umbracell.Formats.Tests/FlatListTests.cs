@@ -107,7 +107,7 @@ public sealed class FlatListTests
                 iter: 4000,
                 seed: "0000KuZ0CuT4"
             );
-        accepted.ShouldBeGreaterThan(150);
+        accepted.ShouldBeGreaterThan(60);
     }
 
     /// <summary>What the quick look leaves to the slow one.</summary>

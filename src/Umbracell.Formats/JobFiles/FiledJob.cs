@@ -57,7 +57,7 @@ public sealed record FiledJob
 
     public JobState? State { get; init; }
 
-    public bool CorrectsForecast { get; init; } = true;
+    public bool? CorrectsForecast { get; init; }
 }
 
 /// <summary>A target set of the firm's own that the job is held to.</summary>

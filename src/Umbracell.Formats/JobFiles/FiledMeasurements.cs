@@ -68,7 +68,7 @@ public sealed record FiledLog
 
     public required string Name { get; init; }
 
-    public bool Outdoors { get; init; }
+    public bool? Outdoors { get; init; }
 
     public required IReadOnlyList<long> TimesUnixS { get; init; }
 

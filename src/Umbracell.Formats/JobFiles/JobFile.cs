@@ -118,6 +118,8 @@ public sealed record JobFile
         "state",
         "sheets",
         "materials",
+        "correctsForecast",
+        "outdoors",
     ];
 
     // The unit in a name says what can be true of it: no room is hotter, no wall longer.

@@ -1,8 +1,6 @@
 using Umbracell.Core.Conditions;
-using Umbracell.Core.Quantities;
 using Umbracell.Core.Weather;
 using Umbracell.Questions.Answers;
-using Umbracell.Server.Surfaces;
 
 namespace Umbracell.Server.Window;
 
@@ -62,27 +60,26 @@ public sealed record EarlierStartAnswer
     /// <summary>The other product.</summary>
     public string? Product { get; init; }
 
+    /// <summary>Its id.</summary>
+    public string? ProductId { get; init; }
+
     /// <summary>power, hold, heat and, for those who price, cost of heat.</summary>
     public required IReadOnlyDictionary<string, FigureAnswer> Figures { get; init; }
 }
 
 /// <summary>Puts what the firm has to warm and shelter with through the hours of a surface.</summary>
-internal sealed class EarlierStarts(EarlierCase asked, HoursCase of, bool maySeeMoney)
+internal sealed class EarlierStarts(SprayCase asked, HoursCase of, bool maySeeMoney)
 {
     private readonly GateHours _hours = of.Gate;
-    private readonly StudiedJob _job = of.Job;
     private readonly List<EarlierStartAnswer> _found = [];
     private readonly List<EarlierKind> _tried = [];
 
     /// <summary>What opens an earlier start.</summary>
     public EarlierStartsAnswer Find()
     {
-        var kind = JobPricing.Of(_job.Study.Job).Heater;
-        var watts = _job.Means.Supplies.Means.HeaterWatts(kind);
-        var canHeat = asked.Room is not null && watts is > 0;
-        if (canHeat)
+        if (of.Heat is { } heat)
         {
-            Take(EarlierKind.Heat, EarlierStart.ByHeat(asked, watts!.Value, kind) is { } start ? Heated(start, watts.Value, kind) : null);
+            Take(EarlierKind.Heat, EarlierStart.ByHeat(asked, heat.Watts, heat.Kind) is { } start ? Heated(start, heat) : null);
         }
 
         if (asked.Limits.IsOpen)
@@ -90,17 +87,20 @@ internal sealed class EarlierStarts(EarlierCase asked, HoursCase of, bool maySee
             Take(EarlierKind.Tent, EarlierStart.UnderTent(asked) is { } window ? Told(EarlierKind.Tent, window) : null);
         }
 
-        foreach (var other in _job.Means.Supplies.Offered.Where(sheet => sheet.StandsInFor(asked.Limits.Sheet)))
+        foreach (var other in of.StandIns)
         {
-            var window = EarlierStart.ByProduct(asked, _hours.Members, asked.Limits with { Sheet = other });
-            Take(EarlierKind.Product, window is { } one ? Told(EarlierKind.Product, one) with { Product = other.Name } : null);
+            var window = EarlierStart.ByProduct(asked, other);
+            Take(
+                EarlierKind.Product,
+                window is { } one ? Told(EarlierKind.Product, one) with { Product = other.Name, ProductId = other.Id } : null
+            );
         }
 
         return new()
         {
             Starts = [.. _found.OrderBy(one => one.Start).ThenBy(one => one.Kind)],
             Tried = [.. _tried.Distinct()],
-            NoHeaters = asked.Room is not null && !canHeat,
+            NoHeaters = asked.Room is not null && of.Heat is null,
         };
     }
 
@@ -125,29 +125,16 @@ internal sealed class EarlierStarts(EarlierCase asked, HoursCase of, bool maySee
             Figures = new Dictionary<string, FigureAnswer>(),
         };
 
-    private EarlierStartAnswer Heated(HeatedStart start, double watts, HeaterKind heater)
-    {
-        var figures = new Dictionary<string, Figure>
-        {
-            ["power"] = new(watts, Dimension.Power),
-            ["hold"] = start.Hold.ToFigure().AtLeast,
-            ["heat"] = new(start.Heat, Dimension.Heat),
-        };
-        if (maySeeMoney && _job.Means.Rates.HeatKilowattHour is > 0 and var price)
-        {
-            figures["cost"] = new(start.Heat / SpaceHeating.JoulesPerKilowattHour * price, Dimension.Money);
-        }
-
-        return new()
+    private EarlierStartAnswer Heated(HeatedStart start, (double Watts, HeaterKind Kind) heat) =>
+        new()
         {
             Kind = EarlierKind.Heat,
             Start = _hours.StartOf(start.Start),
             Holding = HoldingOf(start.Chance),
             On = _hours.StartOf(start.On),
-            Heater = heater,
-            Figures = FigureAnswer.All(figures),
+            Heater = heat.Kind,
+            Figures = HeatFigures.Of(start, heat.Watts, of.Job, maySeeMoney),
         };
-    }
 
     private int HoldingOf(double chance) => (int)Math.Round(chance * _hours.Members.Count);
 }

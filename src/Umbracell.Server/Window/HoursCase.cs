@@ -1,8 +1,11 @@
 using NodaTime;
 using Umbracell.Core.Conditions;
+using Umbracell.Core.Materials;
 using Umbracell.Core.Means;
+using Umbracell.Core.Quantities;
 using Umbracell.Core.Weather;
 using Umbracell.Server.Places;
+using Umbracell.Server.Problems;
 using Umbracell.Server.Surfaces;
 
 namespace Umbracell.Server.Window;
@@ -16,28 +19,50 @@ internal sealed class HoursCase
     // Nobody burns fuel today for a start that lies further ahead, in hours.
     private const int EarlierWithin = 120;
 
-    private readonly AskedFace _face;
-    private readonly SprayedRoom? _room;
-    private readonly SiteHours _site;
+    private readonly IReadOnlyList<HoursAssumption> _ofFace;
 
     private HoursCase(StudiedJob job, SurfaceStudy row, SiteHours site)
     {
-        (Job, Row, _site) = (job, row, site);
+        (Job, Row) = (job, row);
         var asked = AskedFace.Of(row.Surface, row.Bare, job.Study.Job, site.Point.Latitude);
-        _face = asked with { Face = asked.Face with { Read = ReadOn(row, site) } };
-        _room = _face.Face.IsOpen ? null : RoomOf(job, row);
-        Gate = GateHours.Of(
-            [.. site.Members.Select(sky => SurfaceHours.Of(_face.Face, _room, sky))],
-            new()
+        _ofFace = asked.Assumed;
+        (var needs, Whole) = NeedsOf(site);
+        Case = new()
+        {
+            Face = asked.Face with { Read = ReadOn(row, site) },
+            Room = asked.Face.IsOpen ? null : RoomOf(job, row),
+            Members = site.Members,
+            Limits = new()
             {
                 Sheet = row.Sheet!,
                 Practice = job.Means.Supplies.Gate,
-                IsOpen = _face.Face.IsOpen,
-            }
-        );
-        (Needs, Whole) = NeedsOf();
+                IsOpen = asked.Face.IsOpen,
+            },
+            Needs = needs,
+            RestAirChanges = JobPricing.Of(job.Study.Job).AirChanges,
+            SprayingAirChanges = SprayingAirChanges,
+        };
+        Gate = Case.Hours();
         Chances = SprayWindows.Chances(Gate, Needs);
     }
+
+    private HoursCase(HoursCase plain, SprayCase acted, HeatersOn? heaters)
+    {
+        (Job, Row, _ofFace, Whole, Case) = (plain.Job, plain.Row, plain._ofFace, plain.Whole, acted);
+        Gate = heaters is { } on ? acted.Hours(on) : acted.Hours();
+        Chances = SprayWindows.Chances(Gate, Needs);
+        if (heaters is { } heated)
+        {
+            // What heat promises is put through every hour from the first trigger on, not through one hour after the other anew.
+            foreach (var start in acted.Starts)
+            {
+                Chances[start] = acted.Start(heated, start).Chance;
+            }
+        }
+    }
+
+    /// <summary>The surface in its hours.</summary>
+    public SprayCase Case { get; }
 
     /// <summary>The job, as studied.</summary>
     public StudiedJob Job { get; }
@@ -49,7 +74,7 @@ internal sealed class HoursCase
     public GateHours Gate { get; }
 
     /// <summary>What it needs of a window.</summary>
-    public WindowNeeds Needs { get; }
+    public WindowNeeds Needs => Case.Needs;
 
     /// <summary>Hours the whole surface takes; more than those of <see cref="Needs"/> where it is sprayed in parts.</summary>
     public int Whole { get; }
@@ -60,8 +85,8 @@ internal sealed class HoursCase
     /// <summary>What was assumed because nobody said it.</summary>
     public IReadOnlyList<HoursAssumption> Assumed =>
         [
-            .. _face.Assumed,
-            .. _room is null ? Enumerable.Empty<HoursAssumption>() : [HoursAssumption.Unheated],
+            .. _ofFace,
+            .. Case.Room is null ? Enumerable.Empty<HoursAssumption>() : [HoursAssumption.Unheated],
             .. PlaceTime.IsKnown(Job.Study.Job) ? Enumerable.Empty<HoursAssumption>() : [HoursAssumption.TimeZone],
         ];
 
@@ -74,6 +99,45 @@ internal sealed class HoursCase
     /// <summary>Puts a surface that lacks nothing through the hours.</summary>
     public static HoursCase Of(StudiedJob job, SurfaceStudy row, SiteHours site) => new(job, row, site);
 
+    /// <summary>The same surface with something done about it.</summary>
+    /// <param name="acts">What is done.</param>
+    /// <param name="now">The present instant.</param>
+    /// <exception cref="NotFoundException">The product is none the firm offers in the place of this one, nothing can be tented, or there is
+    /// nothing to heat or to heat with.</exception>
+    public HoursCase With(HourActs acts, DateTimeOffset now)
+    {
+        var acted = Case with { From = HourOf(now) };
+        if (acts.Product is { } id)
+        {
+            acted = acted.With(StandIns.FirstOrDefault(sheet => sheet.Id == id) ?? throw new NotFoundException("sheet"));
+        }
+
+        if (acts.Tent)
+        {
+            acted = acted.UnderTent() ?? throw new NotFoundException("open face");
+        }
+
+        return new(this, acted, acts.On is { } on ? HeatersFrom(on, acts.HoldC) : null);
+    }
+
+    /// <summary>Products the firm offers that can be sprayed in the place of this one.</summary>
+    public IEnumerable<ProductSheet> StandIns => Job.Means.Supplies.Offered.Where(sheet => sheet.StandsInFor(Row.Sheet!));
+
+    /// <summary>Heat the firm has for this job; null where there is no room to heat, or no heater was entered.</summary>
+    public (double Watts, HeaterKind Kind)? Heat
+    {
+        get
+        {
+            var kind = JobPricing.Of(Job.Study.Job).Heater;
+            return Case.Room is not null && Job.Means.Supplies.Means.HeaterWatts(kind) is > 0 and var watts ? (watts, kind) : null;
+        }
+    }
+
+    private HeatersOn HeatersFrom(DateTimeOffset on, double holdC) =>
+        Heat is { } heat
+            ? new(heat.Watts, heat.Kind, HourOf(on), Temperature.FromCelsius(Math.Clamp(holdC, -20, 40)))
+            : throw new NotFoundException("heater");
+
     /// <summary>Number of the hour an instant lies in, or the nearest there is.</summary>
     public int HourOf(DateTimeOffset at) => Math.Clamp((int)Math.Floor((at - Gate.StartOf(0)).TotalHours), 0, Gate.Count - 1);
 
@@ -82,50 +146,45 @@ internal sealed class HoursCase
 
     /// <summary>The same surface, to look for an earlier start.</summary>
     /// <param name="now">The present instant.</param>
-    public EarlierCase Earlier(DateTimeOffset now)
+    public SprayCase Earlier(DateTimeOffset now)
     {
         // The present hour is already part gone: nothing can be switched on at its start.
         var from = Math.Min(HourOf(now) + 1, Gate.Count - 1);
         var windows = WindowsFrom(from);
-        return new()
-        {
-            Face = _face.Face,
-            Room = _room?.Room,
-            Members = _site.Members,
-            Limits = Gate.Limits,
-            Needs = Needs,
-            RestAirChanges = JobPricing.Of(Job.Study.Job).AirChanges,
-            SprayingAirChanges = SprayingAirChanges,
-            From = from,
-            Before = Math.Min(windows.Count > 0 ? windows[0].From : Gate.Count, from + EarlierWithin),
-        };
+        return Case with { From = from, Before = Math.Min(windows.Count > 0 ? windows[0].From : Gate.Count, from + EarlierWithin) };
+    }
+
+    /// <summary>The same surface, to look for a start before a day begins.</summary>
+    /// <param name="now">The present instant.</param>
+    /// <param name="day">The day, where the place is; null for any.</param>
+    public SprayCase Before(DateTimeOffset now, DateOnly? day)
+    {
+        var from = Math.Min(HourOf(now) + 1, Gate.Count - 1);
+        var begins = day is { } wanted
+            ? LocalDate.FromDateOnly(wanted).AtStartOfDayInZone(PlaceTime.Of(Job.Study.Job)).ToDateTimeOffset()
+            : DateTimeOffset.MaxValue;
+        return Case with { From = from, Before = Math.Min((int)Math.Ceiling((begins - Gate.StartOf(0)).TotalHours), from + EarlierWithin) };
     }
 
     private static FaceReading? ReadOn(SurfaceStudy row, SiteHours site) =>
         site.Faces.TryGetValue(row.Surface.Id, out var read) ? read : null;
 
-    // The space all surfaces of the job enclose together, unheated; ventilated from the first trigger on.
-    private static SprayedRoom? RoomOf(StudiedJob job, SurfaceStudy row)
+    // The space all surfaces of the job enclose together, unheated.
+    private static RoomCase RoomOf(StudiedJob job, SurfaceStudy row)
     {
-        var pricing = JobPricing.Of(job.Study.Job);
         var space = JobBid.SpaceOf(job.Study);
         var area = job.Study.Rows.Sum(one => one.Takeoff is { OpeningsExceedSurface: false } takeoff ? takeoff.Treated.SquareMetres : 0);
         var volume = Math.Max(10, space.VolumePerSquareMetre * area);
-        var floor = volume / SharedSpace.StoreyHeight;
-        return new(
-            new()
-            {
-                Volume = volume,
-                Loss = space.LossPerSquareMetre * area,
-                Capacity = FaceHeat.BuildingCapacityOf(row.Surface.Substrate) * floor,
-            },
-            _ => new() { AirChanges = pricing.AirChanges },
-            _ => new() { AirChanges = Math.Max(pricing.AirChanges, SprayingAirChanges) }
-        );
+        return new()
+        {
+            Volume = volume,
+            Loss = space.LossPerSquareMetre * area,
+            Capacity = FaceHeat.BuildingCapacityOf(row.Surface.Substrate) * volume / SharedSpace.StoreyHeight,
+        };
     }
 
     // What takes longer than a crew's day is sprayed in parts: a window is then good for half a day or more.
-    private (WindowNeeds Needs, int Whole) NeedsOf()
+    private (WindowNeeds Needs, int Whole) NeedsOf(SiteHours site)
     {
         var priced = Job.Bid.Surfaces.FirstOrDefault(one => one.Row.Surface.Id == Row.Surface.Id)?.Priced;
         var spraying = priced?.SprayingTime(Job.Means.Rates).TotalHours ?? 1;
@@ -133,11 +192,12 @@ internal sealed class HoursCase
         var day = Job.Means.Supplies.Means.Day ?? WorkDay.Usual;
         var longest = (int)Math.Floor((day.To - day.From).TotalHours);
         var zone = PlaceTime.Of(Job.Study.Job);
+        var hours = site.Members[0].Run.Hours;
         return (
             new(
                 whole <= longest ? whole : Math.Max(1, longest / 2),
                 (int)Math.Ceiling(Row.Sheet!.CureBeforeRain.TotalHours),
-                h => h < Gate.Count && day.Holds(TimeOf(Gate.StartOf(h), zone))
+                h => h < hours.Count && day.Holds(TimeOf(hours[h].Start, zone))
             ),
             whole
         );

@@ -13,10 +13,20 @@ internal static class HoursEndpoints
     {
         app.MapGet(
                 "/api/surfaces/{id:guid}/hours",
-                async (Guid id, SurfaceWindows windows, CancellationToken stop) => TypedResults.Ok(await windows.OfAsync(id, stop))
+                async (
+                    Guid id,
+                    SurfaceWindows windows,
+                    CancellationToken stop,
+                    bool tent = false,
+                    string? product = null,
+                    DateTimeOffset? heatFrom = null,
+                    double holdC = 20
+                ) => TypedResults.Ok(await windows.OfAsync(id, new(tent, product, heatFrom, holdC), stop))
             )
             .WithTags("Window")
-            .WithSummary("Which hours can a surface be sprayed in, with what chance, and what limits the others?")
+            .WithSummary(
+                "Which hours can a surface be sprayed in, with what chance, as it is or with something done, and what limits the others?"
+            )
             .Requires(Right.Look);
         app.MapGet(
                 "/api/jobs/{id:guid}/windows",
@@ -39,6 +49,14 @@ internal static class HoursEndpoints
             )
             .WithTags("Window")
             .WithSummary("What the crew can do to begin earlier than the weather lets it, what that costs, and how sure it is.")
+            .Requires(Right.Look);
+        app.MapGet(
+                "/api/surfaces/{id:guid}/cheapest-start",
+                async (Guid id, SurfaceWindows windows, ClaimsPrincipal user, CancellationToken stop, DateOnly? before = null) =>
+                    TypedResults.Ok(await windows.CheapestAsync(id, before, user.May(Right.Price), stop))
+            )
+            .WithTags("Window")
+            .WithSummary("What is the cheapest that opens a start before a day, and why does nothing cheaper? Without a day before any.")
             .Requires(Right.Look);
         app.MapGet(
                 "/api/places/{id}/tonight",

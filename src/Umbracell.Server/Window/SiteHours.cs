@@ -26,8 +26,14 @@ public enum HoursLack
 /// <summary>Hours of the place of a job: a forecast, or what is usual there at this time of the year.</summary>
 internal sealed record SiteHours
 {
-    /// <summary>Members; empty where there are no hours.</summary>
-    public IReadOnlyList<PlaceSky> Members { get; init; } = [];
+    /// <summary>Members, with sun and sky found when they are first asked for; empty where there are no hours.</summary>
+    public Lazy<IReadOnlyList<PlaceSky>> Skies { get; init; } = new([]);
+
+    /// <summary>The same.</summary>
+    public IReadOnlyList<PlaceSky> Members => Skies.Value;
+
+    /// <summary>How many of them.</summary>
+    public int MemberCount { get; init; }
 
     /// <summary>Forecast or usual year.</summary>
     public AirSource Source { get; init; }
@@ -49,6 +55,21 @@ internal sealed record SiteHours
 
     /// <summary>Where the place lies.</summary>
     public GeoPoint Point { get; init; }
+
+    /// <summary>What tells these hours from others of the same job, so that what was made of them is not made again; null where nothing of
+    /// them is kept.</summary>
+    public string? Stamp =>
+        Forecast is { } forecast
+            ? string.Join(
+                '|',
+                forecast.Source,
+                forecast.IssuedAt.ToUnixTimeSeconds(),
+                forecast.Members[0].Start.ToUnixTimeSeconds(),
+                Correction,
+                string.Join(',', Faces.Select(face => $"{face.Key:N}{face.Value.At.ToUnixTimeSeconds()}")),
+                string.Join(',', Troubles.Select(one => $"{one.Source}{one.Trouble}{one.Detail}"))
+            )
+            : null;
 }
 
 /// <summary>Finds the hours of a job's place.</summary>
@@ -79,7 +100,8 @@ internal sealed class SiteHoursReader(ForecastLibrary forecasts, PlaceYears year
         var year = await years.OfAsync(JobPlaces.Of(job)!, stop);
         return new()
         {
-            Members = [PlaceSky.Of(new() { Source = year.Source, Hours = year.Hours }, at)],
+            Skies = new([PlaceSky.Of(new() { Source = year.Source, Hours = year.Hours }, at)]),
+            MemberCount = 1,
             Source = year.Source,
             Point = at.Point,
         };
@@ -104,7 +126,8 @@ internal sealed class SiteHoursReader(ForecastLibrary forecasts, PlaceYears year
         {
             var plain = new SiteHours
             {
-                Members = PlaceSky.OfMembers(forecast.Members, at),
+                Skies = new(() => PlaceSky.OfMembers(forecast.Members, at)),
+                MemberCount = forecast.Members.Count,
                 Source = AirSource.Forecast,
                 Forecast = forecast,
                 Troubles = found.Troubles,
@@ -114,9 +137,11 @@ internal sealed class SiteHoursReader(ForecastLibrary forecasts, PlaceYears year
         }
 
         var year = await years.OfAsync(place, stop);
+        var usual = AroundToday(year);
         return new()
         {
-            Members = PlaceSky.OfMembers(AroundToday(year), at),
+            Skies = new(() => PlaceSky.OfMembers(usual, at)),
+            MemberCount = usual.Count,
             Source = year.Source,
             Troubles = found.Troubles,
             Point = at.Point,
@@ -132,10 +157,10 @@ internal sealed class SiteHoursReader(ForecastLibrary forecasts, PlaceYears year
         {
             Correction = correction,
             Faces = await readings.FacesAsync(job.Id, members[0].Start, stop),
-            Members =
+            Skies =
                 job.CorrectsForecast && correction is not null
-                    ? PlaceSky.OfMembers([.. members.Select(correction.Applied)], at)
-                    : plain.Members,
+                    ? new(() => PlaceSky.OfMembers([.. members.Select(correction.Applied)], at))
+                    : plain.Skies,
         };
     }
 

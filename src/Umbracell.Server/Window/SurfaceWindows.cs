@@ -8,13 +8,21 @@ using Umbracell.Server.Surfaces;
 namespace Umbracell.Server.Window;
 
 /// <summary>Tells the hours and windows of the surfaces of a job.</summary>
-internal sealed class SurfaceWindows(StudiedJobs studied, SiteHoursReader hours, TimeProvider clock)
+internal sealed class SurfaceWindows(StudiedJobs studied, SiteHoursReader hours, StudyMemory memory, TimeProvider clock)
 {
+    // The hours of a surface, told in full, against its study.
+    private const int HoursSize = 4;
+
     /// <summary>The hours of a surface.</summary>
-    public async Task<HoursOfSurface> OfAsync(Guid surface, CancellationToken stop)
+    /// <param name="surface">The surface.</param>
+    /// <param name="acts">What is done about the weather.</param>
+    /// <param name="stop">Ends it.</param>
+    public async Task<HoursOfSurface> OfAsync(Guid surface, HourActs acts, CancellationToken stop)
     {
-        var (lack, site, of) = await AskedAsync(surface, stop);
-        return of is null ? None(lack!.Value, site.Troubles) : Told(of, site);
+        var (job, row, site, lack) = await AskedAsync(surface, stop);
+        return lack is { } what ? None(what, site.Troubles)
+            : acts.IsNone ? Remembered(surface, job, site, () => Told(HoursCase.Of(job, row, site), site), HoursSize)
+            : Told(HoursCase.Of(job, row, site).With(acts, clock.GetUtcNow()), site);
     }
 
     /// <summary>The next window of each surface of a job.</summary>
@@ -22,18 +30,44 @@ internal sealed class SurfaceWindows(StudiedJobs studied, SiteHoursReader hours,
     {
         var job = await studied.OfAsync(id);
         var site = job.Study.Rows.Any(row => HoursCase.LackOf(row) is null) ? await hours.OfAsync(job.Study.Job, stop) : new();
-        return new()
-        {
-            Source = SourceOf(site),
-            Surfaces =
-            [
-                .. job.Study.Rows.Select(row =>
+        return Remembered(
+            id,
+            job,
+            site,
+            () =>
+                new WindowsOfJob
                 {
-                    stop.ThrowIfCancellationRequested();
-                    return NextOf(job, row, site);
-                }),
-            ],
-        };
+                    Source = SourceOf(site),
+                    Surfaces =
+                    [
+                        .. job.Study.Rows.Select(row =>
+                        {
+                            stop.ThrowIfCancellationRequested();
+                            return NextOf(job, row, site);
+                        }),
+                    ],
+                }
+        );
+    }
+
+    // What was told of the same surfaces, the same forecast and the same hour is told again.
+    private T Remembered<T>(Guid of, StudiedJob job, SiteHours site, Func<T> make, int size = 1)
+        where T : class
+    {
+        if (site.Stamp is not { } stamp)
+        {
+            return make();
+        }
+
+        var madeFrom = $"{job.Inputs.OfSums}|{stamp}|{(long)Math.Floor(clock.GetUtcNow().ToUnixTimeSeconds() / 3600.0)}";
+        if (memory.Find<T>(of, madeFrom) is { } remembered)
+        {
+            return remembered;
+        }
+
+        var made = make();
+        memory.Keep(of, madeFrom, made, size);
+        return made;
     }
 
     /// <summary>What each month of a year offers a surface.</summary>
@@ -66,18 +100,30 @@ internal sealed class SurfaceWindows(StudiedJobs studied, SiteHoursReader hours,
     /// <summary>What opens an earlier start; nothing where there are no hours.</summary>
     public async Task<EarlierStartsAnswer> EarlierAsync(Guid surface, bool maySeeMoney, CancellationToken stop)
     {
-        var (_, _, of) = await AskedAsync(surface, stop);
+        var of = await CaseAsync(surface, stop);
         return of is null ? EarlierStartsAnswer.None : new EarlierStarts(of.Earlier(clock.GetUtcNow()), of, maySeeMoney).Find();
     }
 
-    private async Task<(HoursLack? Lack, SiteHours Site, HoursCase? Of)> AskedAsync(Guid surface, CancellationToken stop)
+    /// <summary>The cheapest that opens a start before a day; nothing where there are no hours.</summary>
+    public async Task<CheapestStartAnswer> CheapestAsync(Guid surface, DateOnly? before, bool maySeeMoney, CancellationToken stop)
+    {
+        var of = await CaseAsync(surface, stop);
+        return of is null ? CheapestStarts.None : CheapestStarts.Of(of, clock.GetUtcNow(), before, maySeeMoney);
+    }
+
+    private async Task<(StudiedJob Job, SurfaceStudy Row, SiteHours Site, HoursLack? Lack)> AskedAsync(Guid surface, CancellationToken stop)
     {
         var job = await studied.OfSurfaceAsync(surface);
         var row = job.RowOf(surface);
         var lack = HoursCase.LackOf(row);
         var site = lack is null ? await hours.OfAsync(job.Study.Job, stop) : new();
-        lack ??= site.Lack;
-        return (lack, site, lack is null ? HoursCase.Of(job, row, site) : null);
+        return (job, row, site, lack ?? site.Lack);
+    }
+
+    private async Task<HoursCase?> CaseAsync(Guid surface, CancellationToken stop)
+    {
+        var (job, row, site, lack) = await AskedAsync(surface, stop);
+        return lack is null ? HoursCase.Of(job, row, site) : null;
     }
 
     private NextWindowAnswer NextOf(StudiedJob job, SurfaceStudy row, SiteHours site)
@@ -94,7 +140,7 @@ internal sealed class SurfaceWindows(StudiedJobs studied, SiteHoursReader hours,
     }
 
     internal static HoursSource? SourceOf(SiteHours site) =>
-        site.Members.Count == 0
+        site.MemberCount == 0
             ? null
             : new()
             {
@@ -102,7 +148,7 @@ internal sealed class SurfaceWindows(StudiedJobs studied, SiteHoursReader hours,
                 Name = site.Forecast?.Source ?? "",
                 Credit = site.Forecast?.Credit ?? "",
                 IssuedAt = site.Forecast?.IssuedAt,
-                Members = site.Members.Count,
+                Members = site.MemberCount,
             };
 
     private HoursOfSurface Told(HoursCase of, SiteHours site)

@@ -17,7 +17,7 @@ public sealed class EarlierStartTests
         Capacity = 1.2e7,
     };
 
-    private static EarlierCase Case(AirHour[][] members, bool isOpen) =>
+    private static SprayCase Case(AirHour[][] members, bool isOpen) =>
         new()
         {
             Face = new()
@@ -117,9 +117,8 @@ public sealed class EarlierStartTests
     {
         AirHour[] cold = [.. Enumerable.Range(0, 72).Select(i => MadeHours.Air(i, -4, -12, wind: 1, cloud: 1))];
         var asked = Case([cold], isOpen: true);
-        List<SurfaceHours> hours = [.. asked.Members.Select(sky => SurfaceHours.Of(asked.Face, null, sky))];
-        EarlierStart.ByProduct(asked, hours, asked.Limits).ShouldBeNull();
-        EarlierStart.ByProduct(asked, hours, asked.Limits with { Sheet = Sheets.ColdGrade })!.Value.From.ShouldBe(7);
+        EarlierStart.ByProduct(asked, asked.Limits.Sheet).ShouldBeNull();
+        EarlierStart.ByProduct(asked, Sheets.ColdGrade)!.Value.From.ShouldBe(7);
     }
 
     [Fact]

@@ -14,7 +14,8 @@ namespace Umbracell.Server.Tests.Weather;
 /// <summary>A server that asks for forecasts where a test says, and lets no source alone.</summary>
 public sealed class AskingServer : IAsyncDisposable
 {
-    internal const string Sheet = "marl-cc-20";
+    internal const string Sheet = "marl-cc-20",
+        ColdGrade = "marl-cc-20f";
 
     private static readonly Dictionary<ForecastQuantity, string> Names = new()
     {
@@ -47,6 +48,7 @@ public sealed class AskingServer : IAsyncDisposable
                 async db =>
                 {
                     db.Sheets.Add(new() { Slug = Sheet, Document = ShippedData.ProductSheets[Sheet] });
+                    db.Sheets.Add(new() { Slug = ColdGrade, Document = ShippedData.ProductSheets[ColdGrade] });
                     await db.SaveChangesAsync();
                 }
             );

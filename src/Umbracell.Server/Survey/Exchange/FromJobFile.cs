@@ -27,6 +27,7 @@ internal static partial class FromJobFile
 
         var job = Row(j);
         (job.Id, job.CreatedAt, job.State) = (id, now, j.State ?? JobState.Estimate);
+        job.CorrectsForecast = j.CorrectsForecast ?? true;
         job.Name = Clip(j.Name, 200);
         (job.RoomMonthsC, job.RoomMonthsRhPct) = (
             Months(j.RoomMonthsC, "job.roomMonthsC"),
@@ -61,6 +62,7 @@ internal static partial class FromJobFile
     [MapperIgnoreSource(nameof(FiledJob.OwnTargets))]
     [MapperIgnoreSource(nameof(FiledJob.Choosing))]
     [MapperIgnoreSource(nameof(FiledJob.State))]
+    [MapperIgnoreSource(nameof(FiledJob.CorrectsForecast))]
     private static partial Job Row(FiledJob job);
 
     /// <summary>The crew a filed job names.</summary>
@@ -264,10 +266,11 @@ internal static partial class FromJobFile
     public static LoggerSeriesRow Log(FiledLog l, Dictionary<Guid, Guid> ids)
     {
         var row = Row(l);
-        (row.Id, row.SurfaceId) = (Guid.NewGuid(), Map(l.SurfaceId, ids));
+        (row.Id, row.SurfaceId, row.Outdoors) = (Guid.NewGuid(), Map(l.SurfaceId, ids), l.Outdoors == true);
         return row;
     }
 
+    [MapperIgnoreSource(nameof(FiledLog.Outdoors))]
     [MapProperty(nameof(FiledLog.TimesUnixS), nameof(LoggerSeriesRow.Times))]
     private static partial LoggerSeriesRow Row(FiledLog series);
 

@@ -8,11 +8,21 @@ import { useTimes } from '../state/times'
 export type Hours = Schemas['HoursOfSurface']
 export type Hour = Schemas['HourAnswer']
 
+/** What is done about the weather; empty for nothing. */
+export interface Acts {
+  tent?: boolean
+  product?: string
+  heatFrom?: string
+  holdC?: number
+}
+
 /** The hours of a surface: asked once, and again every quarter of an hour; nothing is asked while one looks at an hour. */
-export const useHours = (surface: MaybeRefOrGetter<string>) =>
+export const useHours = (surface: MaybeRefOrGetter<string>, acts: MaybeRefOrGetter<Acts> = {}) =>
   useQuery({
-    queryKey: ['surface', surface, 'hours'],
-    queryFn: () => ask(api.GET('/api/surfaces/{id}/hours', { params: { path: { id: toValue(surface) } } })),
+    queryKey: ['surface', surface, 'hours', acts],
+    queryFn: () =>
+      ask(api.GET('/api/surfaces/{id}/hours', { params: { path: { id: toValue(surface) }, query: toValue(acts) } })),
+    placeholderData: (before, query) => (query?.queryKey[1] === toValue(surface) ? before : undefined),
     refetchInterval: 15 * 60_000,
     enabled: computed(() => toValue(surface) !== ''),
     shallow: true,

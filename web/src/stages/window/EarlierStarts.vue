@@ -3,11 +3,13 @@ import { useQuery } from '@tanstack/vue-query'
 import { useI18n } from 'vue-i18n'
 import { api, ask, type Schemas } from '@/shared/api/client'
 import { useWriting } from '@/i18n/writing'
+import type { Acts } from '@/shared/hours/useHours'
 import { useReader } from '@/shared/state/reader'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 
 /** What the crew can do to begin earlier than the weather lets it: each was put through the same hours. */
 const props = defineProps<{ surface: string; runs: number; when: (instant: string) => string }>()
+const emit = defineEmits<{ take: [acts: Acts, what: string] }>()
 const { t } = useI18n()
 const { listed } = useWriting()
 const reader = useReader()
@@ -34,6 +36,13 @@ const result = (one: Start) => {
   return costs.length ? t('hours.earlier.costs', { start, costs: listed(costs) }) : start
 }
 
+const acts = (one: Start): Acts =>
+  one.kind === 'heat'
+    ? { heatFrom: one.on!, holdC: one.figures.hold!.amount }
+    : one.kind === 'tent'
+      ? { tent: true }
+      : { product: one.productId! }
+
 const tried = (keys: Schemas['EarlierKind'][]) => listed(keys.map((key) => t(`hours.earlier.tried.${key}`)))
 </script>
 
@@ -47,6 +56,9 @@ const tried = (keys: Schemas['EarlierKind'][]) => listed(keys.map((key) => t(`ho
         <li v-for="one in earlier.data.value.starts" :key="one.kind + (one.product ?? '')">
           <b>{{ doing(one) }}</b>
           <p class="quiet">{{ result(one) }}</p>
+          <ElButton link type="primary" @click="emit('take', acts(one), doing(one))">{{
+            t('hours.acts.show')
+          }}</ElButton>
         </li>
       </ul>
       <p v-if="!earlier.data.value.starts.length && earlier.data.value.tried.length" class="small quiet">

@@ -24,7 +24,7 @@ const said = (month: Schemas['MonthOfSurface']) =>
   t(month.limit ? 'hours.months.one' : 'hours.months.oneOpen', {
     month: ofYear(month.month, 'long'),
     open: reader.print(month.open),
-    limit: month.limit ? t(`hours.months.limit.${month.limit}`) : '',
+    limit: month.limit ? t(`hours.by.${month.limit}`) : '',
   })
 
 // Months one after another that the same rule holds are told together.
@@ -39,7 +39,7 @@ const spells = computed(() => {
     t(from === to ? 'hours.months.spellOne' : 'hours.months.spell', {
       from: ofYear(from, 'short'),
       to: ofYear(to, 'short'),
-      limit: t(`hours.months.limit.${limit}`),
+      limit: t(`hours.by.${limit}`),
     }),
   )
 })

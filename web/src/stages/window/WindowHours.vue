@@ -1,13 +1,14 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import HourStrip from '@/shared/hours/HourStrip.vue'
-import { useHours, useHourWords, type Hour } from '@/shared/hours/useHours'
+import { useHours, useHourWords, type Acts, type Hour } from '@/shared/hours/useHours'
 import { useWriting } from '@/i18n/writing'
 import { useReader } from '@/shared/state/reader'
 import FoldBox from '@/shared/ui/FoldBox.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import VerdictMark from '@/shared/ui/VerdictMark.vue'
+import CheapestStart from './CheapestStart.vue'
 import EarlierStarts from './EarlierStarts.vue'
 import HourTable from './HourTable.vue'
 import MonthStrip from './MonthStrip.vue'
@@ -19,7 +20,10 @@ const props = defineProps<{ job: string; surface: string }>()
 const { t } = useI18n()
 const { listed } = useWriting()
 const reader = useReader()
-const known = useHours(() => props.surface)
+// What is done about the weather, and how that is said; the hours are then those with it.
+const acts = ref<Acts>({})
+const acted = ref('')
+const known = useHours(() => props.surface, acts)
 const hours = computed(() => known.data.value)
 const words = useHourWords(
   () => props.job,
@@ -50,6 +54,14 @@ const spells = computed(() => {
   }
   return groups.filter((group) => group.worst.limit).slice(0, 5)
 })
+const told = useTemplateRef<HTMLElement>('told')
+async function take(what: Acts, said: string) {
+  acts.value = what
+  acted.value = said
+  await nextTick()
+  told.value?.scrollIntoView({ block: 'center' })
+  told.value?.focus({ preventScroll: true })
+}
 const end = (one: Hour) => words.when(new Date(Date.parse(one.start) + 3_600_000))
 
 // Of ten days without a window: the hour that came nearest, and what it lacks.
@@ -102,6 +114,10 @@ const assumed = computed(() => listed((hours.value?.assumed ?? []).map((key) => 
           </p>
         </div>
         <SiteCorrection :job="job" :hours="hours" />
+        <p v-if="acted" ref="told" class="acted" role="status" tabindex="-1">
+          {{ t('hours.acts.shown', { what: acted }) }}
+          <ElButton link type="primary" @click="take({}, '')">{{ t('hours.acts.back') }}</ElButton>
+        </p>
         <HourStrip v-model:at="at" :job="job" :hours="hours" :count="days * 24" tall />
         <div v-if="hour" class="hour">
           <p><VerdictMark :verdict="hour.verdict" /> {{ words.told(hour) }}</p>
@@ -147,7 +163,7 @@ const assumed = computed(() => listed((hours.value?.assumed ?? []).map((key) => 
               {{ t('hours.bestHolds', { holding: best.holding, runs: hours.source!.members }) }}
             </p>
           </div>
-          <EarlierStarts :surface="surface" :runs="hours.source!.members" :when="words.when" />
+          <EarlierStarts :surface="surface" :runs="hours.source!.members" :when="words.when" @take="take" />
           <div>
             <h2>{{ t('hours.limits') }}</h2>
             <ul class="spells small">
@@ -161,6 +177,7 @@ const assumed = computed(() => listed((hours.value?.assumed ?? []).map((key) => 
             </ul>
           </div>
         </div>
+        <CheapestStart :job="job" :surface="surface" :hours="hours" @take="take" />
         <p v-if="assumed" class="small quiet">{{ t('hours.assumedLead', { what: assumed }) }}</p>
         <MonthStrip :surface="surface" />
         <FoldBox :title="t('hours.table')">
@@ -186,6 +203,12 @@ const assumed = computed(() => listed((hours.value?.assumed ?? []).map((key) => 
 .hour {
   min-height: 3.2em;
   margin-top: 4px;
+}
+.acted {
+  border-left: 5px solid var(--clear);
+  background: var(--sheet);
+  padding: 6px 12px;
+  margin-bottom: 6px;
 }
 .trouble,
 .usual {

@@ -12,7 +12,7 @@ const passing = { verdict: 'care', limitShortfall: 0.25, depth: 0.4, shortfall: 
 
 const page = (answer: Partial<Hours>) =>
   shown(WindowHours, { job: 'job', surface: 's' }, (queries) => {
-    queries.setQueryData(['surface', 's', 'hours'], {
+    queries.setQueryData(['surface', 's', 'hours', {}], {
       ...hours,
       spraying: figure(7, '7 h 00'),
       cure: figure(4, '4 h 00'),

@@ -1,0 +1,104 @@
+extern alias StandIns;
+
+using System.Text.Json.Nodes;
+using Microsoft.AspNetCore.Builder;
+using Shouldly;
+using StandIns::Umbracell.StandIns;
+using Xunit;
+
+namespace Umbracell.Server.Tests.Weather;
+
+/// <summary>What is told to open a start is put into the hours of the surface, and opens it there.</summary>
+public sealed class ActsTests(AskingServer asking) : IClassFixture<AskingServer>, IAsyncLifetime
+{
+    private readonly WebApplication _standIn = StandInProgram.Build(["--urls", "http://127.0.0.1:0"]);
+    private WeatherFirm _firm = null!;
+
+    public async ValueTask InitializeAsync()
+    {
+        await _standIn.StartAsync();
+        _firm = await asking.FirmAsync();
+        asking.Settings.Sources = [AskingServer.Source("First", _standIn)];
+    }
+
+    public ValueTask DisposeAsync() => _standIn.DisposeAsync();
+
+    [Theory]
+    [InlineData("metalRoof")]
+    [InlineData("lowSlopeRoof")]
+    [InlineData("studWall")]
+    public async Task Each_earlier_start_and_the_cheapest_stand_in_the_hours_with_it(string kind)
+    {
+        await HeaterAsync();
+        var job = _firm.JobOf(await _firm.SurfaceAsync());
+        var surface = await _firm.AddAsync(job, "Asked", kind);
+        var earlier = await _firm.Client.GetJsonAsync($"/api/surfaces/{surface}/earlier-starts");
+        foreach (var start in earlier["starts"]!.AsArray().OfType<JsonNode>())
+        {
+            var with = start.Text("kind") switch
+            {
+                "heat" => Heat(start),
+                "tent" => "tent=true",
+                _ => $"product={start.Text("productId")}",
+            };
+            await StandsAsync(surface, with, start);
+        }
+
+        var day = DateOnly.FromDateTime(DateTime.UtcNow.AddDays(5));
+        var cheapest = await _firm.Client.GetJsonAsync($"/api/surfaces/{surface}/cheapest-start?before={day:yyyy-MM-dd}");
+        if (cheapest["opened"] is not { } opened)
+        {
+            cheapest["cheaper"]!.AsArray().Count.ShouldBeGreaterThan(1);
+            return;
+        }
+
+        At(opened["start"]).ShouldBeLessThan(DateTimeOffset.UtcNow.AddDays(6));
+        string[] acts =
+        [
+            .. opened["tent"]!.GetValue<bool>() ? ["tent=true"] : Array.Empty<string>(),
+            .. opened["productId"] is { } product ? [$"product={product.GetValue<string>()}"] : Array.Empty<string>(),
+            .. opened["on"] is not null ? [Heat(opened)] : Array.Empty<string>(),
+        ];
+        await StandsAsync(surface, string.Join('&', acts), opened);
+    }
+
+    [Fact]
+    public async Task What_cannot_be_done_is_not_there()
+    {
+        var surface = await _firm.SurfaceAsync();
+        foreach (var with in new[] { "tent=true", "product=nothing", "product=marl-cc-20" })
+        {
+            var answer = await _firm.Client.GetAsync($"/api/surfaces/{surface}/hours?{with}", TestContext.Current.CancellationToken);
+            answer.StatusCode.ShouldBe(System.Net.HttpStatusCode.NotFound, with);
+        }
+    }
+
+    // The hours with it hold the promised start, in a window or as the hour in which as many members hold.
+    private async Task StandsAsync(string surface, string with, JsonNode promised)
+    {
+        var hours = await _firm.Client.GetJsonAsync($"/api/surfaces/{surface}/hours?{with}");
+        var start = At(promised["start"]);
+        var window = hours["windows"]!.AsArray().FirstOrDefault(one => At(one!["from"]) <= start && At(one["beginBy"]) >= start);
+        window.ShouldNotBeNull($"{with} {promised.ToJsonString()}");
+        var hour = hours["hours"]!.AsArray().Single(one => At(one!["start"]) == start)!;
+        hour["figures"]!["start"]!.Number("amount").ShouldBe(100.0 * promised["holding"]!.GetValue<int>() / 21, 1e-6);
+    }
+
+    private static string Heat(JsonNode start) =>
+        string.Create(
+            System.Globalization.CultureInfo.InvariantCulture,
+            $"heatFrom={At(start["on"]):yyyy-MM-dd'T'HH:mm:ss'Z'}&holdC={start["figures"]!["hold"]!.Number("amount")}"
+        );
+
+    private static DateTimeOffset At(JsonNode? instant) => instant!.GetValue<DateTimeOffset>().ToUniversalTime();
+
+    private async Task HeaterAsync()
+    {
+        var (_, means) = await _firm.Client.SendJsonAsync(
+            HttpMethod.Post,
+            "/api/means",
+            Asking.Typed(null, "metric", [("kind", "spaceHeater"), ("name", $"Heater {Guid.NewGuid():N}"), ("power", "60 kW")])
+        );
+        means["all"]!.AsArray().Count.ShouldBeGreaterThan(0);
+    }
+}
