@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test'
-import { expect, ferryHouse, signIn, test, useUnits } from './product'
+import { expect, ferryHouse, jobAt, pick, pickField, signIn, test, useUnits } from './product'
 
 const stripOn = (page: Page) => page.getByRole('main').getByRole('slider', { name: 'Hours ahead' })
 const toldBy = (strip: Locator) => strip.getAttribute('aria-valuetext')
@@ -96,6 +96,64 @@ test('the table behind strip and chart holds what they show', async ({ page }) =
   await expect(strip).toHaveAttribute('aria-valuemax', /^2[34]\d$/)
 })
 
+test('what opens an earlier start is taken by keys, and so is the cheapest before a day', async ({ page }) => {
+  await signIn(page)
+  await page.goto('/healthz')
+  await useUnits(page, 'us')
+  const { id: job, surface } = await jobAt(page, 'Tollgate')
+  await page.goto(`/jobs/${job}/window/${surface('Cold store roof')}`)
+  await expect(page.getByText('No window in the next ten days')).toBeVisible({ timeout: 20_000 })
+
+  // By keys: the heaters, with the start they promise.
+  const heat = page.getByRole('listitem').filter({ hasText: 'heat, ' })
+  const promised = /Begin (\w+ \S+ [AP]M);/.exec(await heat.innerText())![1]!
+  await heat.getByRole('button', { name: 'Show the hours with it' }).focus()
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('Hours with this done: ')).toBeFocused()
+  const next = page.getByRole('heading', { name: 'Next window' }).locator('..')
+  await expect(next.locator('.big')).toHaveText(new RegExp(`^${promised} to `))
+  await page.getByRole('button', { name: 'Show the weather alone' }).click()
+  await expect(page.getByText('No window in the next ten days')).toBeVisible()
+
+  // Two days: for the sooner one heat must burn, for the later one another product does, and both say why less does not.
+  const cheapest = page.locator('.cheapest')
+  const before = (day: string) => pick(pickField(cheapest, 'Start needed before'), day)
+  await before('Thu, Nov 26')
+  await expect(cheapest.locator('.big')).toContainText(' heat, ')
+  await expect(cheapest).toContainText(/Wait for the weather: at best .* held by \w+/)
+  await before('Fri, Nov 27')
+  await expect(cheapest.locator('.big')).toHaveText('Marl CC-20F, as it is')
+  await cheapest.getByRole('button', { name: 'Show the hours with it' }).click()
+  await expect(page.getByText('Hours with this done: Marl CC-20F')).toBeFocused()
+  await expect(next.locator('.big')).toHaveText(/^Thu /)
+})
+
+test('air read outdoors corrects the hours until that is switched off, and every column of the board tells the window', async ({
+  page,
+}) => {
+  await signIn(page)
+  await page.goto('/healthz')
+  await useUnits(page, 'us')
+  const { job, surface } = await atANewPlace(page)
+  await page.goto(`/jobs/${job}/window/${surface}`)
+  const months = page.getByRole('region', { name: 'Months of a usual year' }).getByRole('listitem')
+  await expect(months).toHaveCount(12, { timeout: 20_000 })
+  const plain = await toldBy(stripOn(page))
+  await page.getByLabel('Air outdoors').fill('95 F')
+  await page.getByLabel('Humidity outdoors').fill('30')
+  await page.getByRole('button', { name: 'Save', exact: true }).click()
+  await expect(page.getByText('Corrected for this site by outdoor readings in 1 hour: 7.2 °F on the air')).toBeVisible()
+  await expect.poll(() => toldBy(stripOn(page))).not.toBe(plain)
+  await page.getByRole('button', { name: 'Use the forecast as issued' }).click()
+  await expect(page.getByText('Outdoor readings in 1 hour would add 7.2 °F')).toBeVisible()
+  await expect.poll(() => toldBy(stripOn(page))).toBe(plain)
+
+  const hours = await (await page.request.get(`/api/surfaces/${surface}/hours`)).json()
+  await page.goto(`/jobs/${job}`)
+  const told = page.locator('.next').filter({ hasText: 'Next window: ' })
+  await expect(told).toHaveText(hours.windows.length ? / %$/ : /no window ahead$/)
+})
+
 test('a service that is down is named, and its hours are there once it answers again', async ({ page }) => {
   const standIns = process.env.UMBRACELL_STAND_INS ?? nextPort(process.env.UMBRACELL_URL ?? 'http://127.0.0.1:5210')
   const letIt = async (trouble: string) =>
@@ -106,7 +164,8 @@ test('a service that is down is named, and its hours are there once it answers a
   try {
     await page.goto(`/jobs/${job}/window/${surface}`)
     await expect(page.getByText('Made-up forecast does not answer.')).toBeVisible({ timeout: 20_000 })
-    await expect(page.getByText('No hours: no forecast service answers')).toBeVisible()
+    await expect(page.getByText('This is a usual week at this time of year')).toBeVisible()
+    await expect(stripOn(page)).toBeVisible()
 
     // All else of the page works.
     await page.getByLabel('Substrate', { exact: true }).fill('51 F')
@@ -117,7 +176,7 @@ test('a service that is down is named, and its hours are there once it answers a
   }
   await expect(async () => {
     await page.reload()
-    await expect(stripOn(page)).toBeVisible({ timeout: 3000 })
+    await expect(page.getByText('Made-up weather of the demo')).toBeVisible({ timeout: 3000 })
   }).toPass({ timeout: 60_000 })
   await expect(page.getByText('does not answer')).toHaveCount(0)
 })

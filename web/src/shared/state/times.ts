@@ -27,6 +27,9 @@ export function useTimes(job: MaybeRefOrGetter<string>) {
     moment: (instant: string | Date) => d(at(instant), { hour: 'numeric', minute: '2-digit', timeZone: zone() }),
     /** The day of these days alone: Tue 24. */
     weekday: (instant: string | Date) => d(at(instant), { weekday: 'short', day: 'numeric', timeZone: zone() }),
+    /** The same with its month: Tue, Nov 24. */
+    dayOfMonth: (instant: string | Date) =>
+      d(at(instant), { weekday: 'short', month: 'short', day: 'numeric', timeZone: zone() }),
     time: (instant: string | Date) => d(at(instant), { dateStyle: 'medium', timeStyle: 'short', timeZone: zone() }),
   }
 }

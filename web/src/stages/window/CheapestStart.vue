@@ -21,7 +21,7 @@ type ActionSet = Schemas['ActionSetAnswer']
 
 // The day that has begun is no day to be ready before.
 const days = computed(() =>
-  props.hours.days.slice(1).map(({ start }) => ({ value: times.date(start), text: times.weekday(start) })),
+  props.hours.days.slice(1).map(({ start }) => ({ value: times.date(start), text: times.dayOfMonth(start) })),
 )
 const options = computed(() => [{ value: '', text: t('hours.cheapest.choose') }, ...days.value])
 const day = ref('')
@@ -106,11 +106,12 @@ const isAct = (set: ActionSet) => set.tent || !!set.productId || !!set.on
           {{ t('hours.cheapest.nothing', { day: days.find((one) => one.value === day)?.text ?? '' }) }}
         </p>
         <template v-if="answer.cheaper.length">
-          <p class="small quiet">{{ t('hours.cheapest.cheaper') }}</p>
+          <p class="small quiet">{{ t(answer.opened ? 'hours.cheapest.cheaper' : 'hours.cheapest.tried') }}</p>
           <ul class="small">
             <li v-for="(set, i) in answer.cheaper" :key="i">{{ failed(set) }}</li>
           </ul>
         </template>
+        <p v-if="answer.opened?.on" class="small quiet">{{ t('hours.earlier.caution') }}</p>
         <p v-if="answer.noHeaters" class="small quiet">
           {{ t('hours.earlier.noHeaters') }}
           <RouterLink class="act" :to="{ name: 'means' }">{{ t('hours.earlier.toHeaters') }}</RouterLink>
