@@ -1,5 +1,6 @@
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Takeoff;
+using Umbracell.Core.Weather;
 
 namespace Umbracell.Documents;
 
@@ -38,4 +39,7 @@ public sealed record DetailsDocument
 
     /// <summary>Whether a basement wall is that of a crawl space; unknown counts as a basement, whose targets are tighter.</summary>
     public bool? CrawlSpace { get; init; }
+
+    /// <summary>Which way it looks.</summary>
+    public Facing Facing { get; init; }
 }

@@ -85,6 +85,9 @@ public enum DetailField
 
     /// <summary>Which buffer space it borders on.</summary>
     Buffer,
+
+    /// <summary>Which way it looks.</summary>
+    Facing,
 }
 
 /// <summary>Further things known of a surface, by kind. What is not known is null or unknown.</summary>

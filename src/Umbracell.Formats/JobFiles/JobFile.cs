@@ -120,6 +120,7 @@ public sealed record JobFile
         "materials",
         "correctsForecast",
         "outdoors",
+        "facing",
     ];
 
     // The unit in a name says what can be true of it: no room is hotter, no wall longer.

@@ -60,6 +60,7 @@ internal static class SurfaceFields
         new("skin", Dimension.Thickness),
         new("covering"),
         new("attachment"),
+        new("facing"),
         new("doorSpare", Dimension.Mass),
         new("penetration", Dimension.Thickness),
         new("facts"),

@@ -100,7 +100,7 @@ internal sealed partial class ForecastLibrary(
             {
                 var standing = await StandingAsync(source, point, run, patience.Token);
                 await KeepAsync(
-                    standing ?? New(source, point, run, await edr.RunAsync(source, point, run, offer.Format, patience.Token), now),
+                    standing ?? New(source, point, run, await edr.RunAsync(source, point, run, offer.Format, patience.Token)),
                     run == newest ? now : null,
                     patience.Token
                 );
@@ -123,7 +123,7 @@ internal sealed partial class ForecastLibrary(
             );
     }
 
-    private ForecastRow New(ForecastSource source, GeoPoint point, EdrRun run, byte[] body, DateTimeOffset now)
+    private ForecastRow New(ForecastSource source, GeoPoint point, EdrRun run, byte[] body)
     {
         Read(source, body, run.IssuedAt);
         var (north, east) = Key(point);
@@ -134,7 +134,9 @@ internal sealed partial class ForecastLibrary(
             East = east,
             Source = source.Name,
             IssuedAt = run.IssuedAt,
-            AskedAt = now,
+
+            // An older run is no sign that somebody asked for the newest: whoever comes between the two asks as well.
+            AskedAt = run.IssuedAt,
             Body = Packed(body),
         };
         db.Forecasts.Add(row);

@@ -34,6 +34,9 @@ internal sealed class ForecastSettings
     /// <summary>Seconds one source may take for all its answers.</summary>
     public int PatienceSeconds { get; set; } = 12;
 
+    /// <summary>Seconds one question may take before it is asked once more.</summary>
+    public int AttemptSeconds { get; set; } = 4;
+
     /// <summary>Seconds for which a source that failed is let alone, so that not every page that is opened asks it again.</summary>
     public int LetAloneSeconds { get; set; } = 60;
 

@@ -21,20 +21,21 @@ internal sealed class ForecastsPart : IPart
         services.AddHealthChecks().AddCheck<ForecastHealth>("forecasts", tags: ["ready"]);
         services
             .AddHttpClient(EdrClient.Client, client => client.MaxResponseContentBufferSize = LargestAnswer)
-            .AddStandardResilienceHandler(Patient)
+            .AddStandardResilienceHandler()
+            .Configure((options, services) => Patient(options, services.GetRequiredService<ForecastSettings>().AttemptSeconds))
             .SelectPipelineByAuthority();
     }
 
     // Once more after a moment, within what a page can wait for; a service that keeps failing is let alone for half a minute.
-    private static void Patient(HttpStandardResilienceOptions options)
+    private static void Patient(HttpStandardResilienceOptions options, int attempt)
     {
-        options.AttemptTimeout.Timeout = TimeSpan.FromSeconds(4);
-        options.TotalRequestTimeout.Timeout = TimeSpan.FromSeconds(10);
+        options.AttemptTimeout.Timeout = TimeSpan.FromSeconds(attempt);
+        options.TotalRequestTimeout.Timeout = TimeSpan.FromSeconds(2.5 * attempt);
         options.Retry.MaxRetryAttempts = 1;
         options.Retry.Delay = TimeSpan.FromMilliseconds(300);
         options.CircuitBreaker.MinimumThroughput = 6;
         options.CircuitBreaker.FailureRatio = 0.5;
-        options.CircuitBreaker.SamplingDuration = TimeSpan.FromSeconds(30);
+        options.CircuitBreaker.SamplingDuration = TimeSpan.FromSeconds(Math.Max(30, 2 * attempt));
         options.CircuitBreaker.BreakDuration = TimeSpan.FromSeconds(30);
     }
 

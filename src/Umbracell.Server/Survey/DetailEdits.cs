@@ -1,5 +1,6 @@
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Takeoff;
+using Umbracell.Core.Weather;
 using Umbracell.Server.Typing;
 using Umbracell.Store.Model;
 
@@ -22,6 +23,7 @@ internal static class DetailEdits
         "doorSpare",
         "penetration",
         "buffer",
+        "facing",
     ];
 
     public static void Take(TypedFields fields, Surface surface, SurveyChoices known)
@@ -38,6 +40,7 @@ internal static class DetailEdits
         fields.Choice<Attachment>("attachment", attachment => details = details with { Attachment = attachment });
         fields.QuantityOrBlank("doorSpare", FieldRanges.DoorSpare, kg => details = details with { DoorSpareKg = kg });
         fields.QuantityOrBlank("penetration", FieldRanges.Penetration, si => details = details with { PenetrationMm = (si ?? 0) * 1000 });
+        fields.Choice<Facing>("facing", facing => details = details with { Facing = facing });
         surface.Details = details;
         fields.Id("buffer", id => known.Buffers.Contains(id), id => surface.BufferId = id);
     }

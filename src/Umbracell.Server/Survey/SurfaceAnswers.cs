@@ -82,6 +82,7 @@ internal static class SurfaceAnswers
             Skin = Fine(d.SkinMm),
             Covering = d.Covering,
             Attachment = d.Attachment,
+            Facing = d.Facing,
             DoorSpare = d.DoorSpareKg is { } kg ? FigureAnswer.Of(new(kg, Dimension.Mass)) : null,
             Penetration = d.PenetrationMm > 0 ? Thickness(d.PenetrationMm / 1000) : null,
             BufferId = surface.BufferId,

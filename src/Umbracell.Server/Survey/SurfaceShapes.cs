@@ -3,6 +3,7 @@ using Umbracell.Core.Assemblies;
 using Umbracell.Core.Conditions;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Takeoff;
+using Umbracell.Core.Weather;
 using Umbracell.Questions.Answers;
 using Umbracell.Questions.Section;
 using Umbracell.Server.Typing;
@@ -39,6 +40,8 @@ public sealed record DetailsAnswer
     public required Covering Covering { get; init; }
 
     public required Attachment Attachment { get; init; }
+
+    public required Facing Facing { get; init; }
 
     public required FigureAnswer? DoorSpare { get; init; }
 

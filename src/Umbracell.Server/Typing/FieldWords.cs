@@ -1,6 +1,7 @@
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Conditions;
 using Umbracell.Core.Takeoff;
+using Umbracell.Core.Weather;
 
 namespace Umbracell.Server.Typing;
 
@@ -16,6 +17,7 @@ internal static class FieldWords
         [typeof(AccessKind)] = "access",
         [typeof(Covering)] = "covering",
         [typeof(Attachment)] = "attachment",
+        [typeof(Facing)] = "facing",
     };
 
     /// <summary>The list of a choice; null where its words are never written by hand.</summary>

@@ -33,6 +33,9 @@ public sealed record HoursOfSurface
     /// <summary>Windows of the crew's hours in their order, each with its chance through cure.</summary>
     public required IReadOnlyList<WindowAnswer> Windows { get; init; }
 
+    /// <summary>The drums at the first of them; null where there is none.</summary>
+    public required DrumsAtStartAnswer? Drums { get; init; }
+
     /// <summary>Hours of lifts and waits.</summary>
     public required FigureAnswer? Spraying { get; init; }
 

@@ -153,7 +153,9 @@ internal sealed class SurfaceWindows(StudiedJobs studied, SiteHoursReader hours,
 
     private HoursOfSurface Told(HoursCase of, SiteHours site)
     {
-        var (gate, needs, first) = (of.Gate, of.Needs, of.HourOf(clock.GetUtcNow()));
+        var now = clock.GetUtcNow();
+        var (gate, needs, first) = (of.Gate, of.Needs, of.HourOf(now));
+        var windows = of.WindowsFrom(first);
         var light = Light(gate, site.Point);
         return new()
         {
@@ -176,7 +178,8 @@ internal sealed class SurfaceWindows(StudiedJobs studied, SiteHoursReader hours,
                     .Select(h => HourAnswers.Of(gate[h], gate, light[h], needs.IsWorked(h) ? of.Chances[h] : null)),
             ],
             Days = [.. DaysOf(gate, first, PlaceTime.Of(of.Job.Study.Job), site.Point)],
-            Windows = [.. of.WindowsFrom(first).Select(window => HourAnswers.Of(window, gate, needs))],
+            Windows = [.. windows.Select(window => HourAnswers.Of(window, gate, needs))],
+            Drums = windows.Count > 0 ? DrumsAtStart.Of(of, now, Later(gate.StartOf(windows[0].From), now)) : null,
             Spraying = FigureAnswer.Of(Figure.Duration(TimeSpan.FromHours(needs.Spraying))),
             Cure = FigureAnswer.Of(Figure.Duration(TimeSpan.FromHours(needs.Cure))),
             Whole = FigureAnswer.Of(Figure.Duration(TimeSpan.FromHours(of.Whole))),
@@ -185,6 +188,8 @@ internal sealed class SurfaceWindows(StudiedJobs studied, SiteHoursReader hours,
             Limits = HourAnswers.Of(gate.Limits.Sheet, gate.Limits.Practice),
         };
     }
+
+    private static DateTimeOffset Later(DateTimeOffset one, DateTimeOffset other) => one > other ? one : other;
 
     private static bool[] Light(GateHours gate, GeoPoint point) =>
         [
@@ -221,6 +226,7 @@ internal sealed class SurfaceWindows(StudiedJobs studied, SiteHoursReader hours,
             Hours = [],
             Days = [],
             Windows = [],
+            Drums = null,
             Spraying = null,
             Cure = null,
             Whole = null,

@@ -209,5 +209,16 @@ internal sealed class CoverageWriter(
         return since;
     }
 
-    private MadeAir Air(int member, DateTimeOffset at) => weather.Member(run, member, at);
+    // Each figure asks for the air of the same instants: it is made once.
+    private readonly Dictionary<(int Member, DateTimeOffset At), MadeAir> _made = [];
+
+    private MadeAir Air(int member, DateTimeOffset at)
+    {
+        if (!_made.TryGetValue((member, at), out var air))
+        {
+            _made[(member, at)] = air = weather.Member(run, member, at);
+        }
+
+        return air;
+    }
 }

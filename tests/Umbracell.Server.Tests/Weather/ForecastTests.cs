@@ -185,6 +185,15 @@ public sealed class ForecastTests(AskingServer asking) : IClassFixture<AskingSer
     }
 
     [Fact]
+    public async Task Who_comes_when_only_the_older_run_is_kept_yet_is_told_the_newest_all_the_same()
+    {
+        var surface = await _firm.SurfaceAsync();
+        var newest = At((await _firm.HoursAsync(surface))["source"]!["issuedAt"]);
+        await Product.InFirmOfAsync(_firm.Owner, db => db.Forecasts.Where(row => row.IssuedAt == newest).ExecuteDeleteAsync());
+        At((await _firm.HoursAsync(surface))["source"]!["issuedAt"]).ShouldBe(newest);
+    }
+
+    [Fact]
     public async Task The_board_tells_the_windows_its_surfaces_tell()
     {
         var sprayed = await _firm.SurfaceAsync();

@@ -78,6 +78,72 @@ public sealed class SiteReadingTests(AskingServer asking) : IClassFixture<Asking
     }
 
     [Fact]
+    public async Task A_face_that_looks_south_is_warmed_by_the_sun_and_one_of_which_nobody_said_it_is_taken_to_look_north()
+    {
+        var job = _firm.JobOf(await _firm.SurfaceAsync());
+        var unsaid = await _firm.AddAsync(job, "Unsaid", "metalWall");
+        var north = await _firm.AddAsync(job, "North", "metalWall", facing: "north");
+        var south = await _firm.AddAsync(job, "South", "metalWall", facing: "South");
+        var (told, cold, warm) = (await _firm.HoursAsync(unsaid), await _firm.HoursAsync(north), await _firm.HoursAsync(south));
+        Assumed(told).ShouldContain("facing");
+        Assumed(cold).ShouldNotContain("facing");
+        Off(told, cold).ShouldAllBe(kelvins => kelvins == 0);
+        var warmer = warm["hours"]!
+            .AsArray()
+            .Zip(cold["hours"]!.AsArray(), (one, other) => Middle(one!) - Middle(other!))
+            .Take(230)
+            .ToList();
+        warmer.Average().ShouldBeGreaterThan(0.1);
+        warmer.Max().ShouldBeGreaterThan(2);
+    }
+
+    [Fact]
+    public async Task What_was_read_outdoors_and_whether_it_corrects_travels_in_the_job_file()
+    {
+        var surface = await _firm.SurfaceAsync();
+        var job = _firm.JobOf(surface);
+        await ReadAsync(surface, ("outdoorAir", "3 C"), ("outdoorHumidity", "70 %"));
+        await SetAsync(surface, "no");
+        var log = Encoding.UTF8.GetBytes("time,temp,rh\n2026-11-20 08:00,1,80\n2026-11-20 09:00,2,78\n2026-11-20 10:00,3,75\n");
+        (await _firm.Client.UploadAsync($"/api/jobs/{job}/logs?name=Fence&offsetMinutes=0&outdoors=true", log)).Status.ShouldBe(200);
+        var file = await _firm.Client.GetByteArrayAsync($"/api/jobs/{job}/file", TestContext.Current.CancellationToken);
+        var (status, brought) = await _firm.Client.UploadAsync("/api/jobs/file", file);
+        status.ShouldBe(201, brought.ToJsonString());
+        var copy = brought.Text("id");
+        var board = await _firm.Client.GetJsonAsync($"/api/jobs/{copy}/board");
+        var roof = board["rows"]![0]!.Text("id");
+        var page = await _firm.Client.GetJsonAsync($"/api/surfaces/{roof}/window");
+        page["readings"]!.AsArray().Select(one => one!.Text("kind")).ShouldBe(["outdoorTemperature", "outdoorHumidity"]);
+        (await _firm.Client.GetJsonAsync($"/api/jobs/{copy}/logs"))[0]!["outdoors"]!.GetValue<bool>().ShouldBeTrue();
+        (await _firm.HoursAsync(roof))["correction"]!["on"]!.GetValue<bool>().ShouldBeFalse();
+    }
+
+    private static IEnumerable<string> Assumed(JsonNode hours) => hours["assumed"]!.AsArray().Select(one => one!.GetValue<string>());
+
+    [Fact]
+    public async Task Drums_are_told_for_the_next_window_once_both_were_read()
+    {
+        var surface = await _firm.SurfaceAsync();
+        var hours = await _firm.HoursAsync(surface);
+        if (hours["windows"]!.AsArray().Count == 0)
+        {
+            hours["drums"].ShouldBeNull();
+            return;
+        }
+
+        hours["drums"]!.Text("state").ShouldBe("unread");
+        await ReadAsync(surface, ("drumA", "22 C"), ("drumB", "22 C"));
+        var drums = (await _firm.HoursAsync(surface))["drums"]!;
+        drums.Text("state").ShouldBeOneOf("inside", "cold", "hot");
+        var (a, b) = (drums["figures"]!["a"]!.Number("amount"), drums["figures"]!["b"]!.Number("amount"));
+        var least = drums["figures"]!["least"]!.Number("amount");
+        (drums.Text("state") == "cold").ShouldBe(Math.Min(a, b) < least);
+        At(drums["start"]).ShouldBeGreaterThanOrEqualTo(At(hours["windows"]![0]!["from"]));
+    }
+
+    private static DateTimeOffset At(JsonNode? instant) => instant!.GetValue<DateTimeOffset>();
+
+    [Fact]
     public async Task The_substrate_that_was_read_is_where_the_hours_begin()
     {
         var surface = await _firm.SurfaceAsync();

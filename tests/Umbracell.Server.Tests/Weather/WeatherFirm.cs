@@ -34,7 +34,13 @@ public sealed class AskingServer : IAsyncDisposable
     public AskingServer() =>
         _server = new(() => _product.WithWebHostBuilder(host => host.ConfigureTestServices(services => services.AddSingleton(Settings))));
 
-    internal ForecastSettings Settings { get; } = new() { PatienceSeconds = 60, LetAloneSeconds = 0 };
+    internal ForecastSettings Settings { get; } =
+        new()
+        {
+            PatienceSeconds = 60,
+            AttemptSeconds = 12,
+            LetAloneSeconds = 0,
+        };
 
     public IServiceProvider Services => _server.Value.Services;
 
@@ -138,7 +144,7 @@ internal sealed class WeatherFirm(string owner, HttpClient client)
         return await AddAsync(job.Text("id"), "Roof", kind, without);
     }
 
-    public async Task<string> AddAsync(string job, string name, string kind, string? without = null)
+    public async Task<string> AddAsync(string job, string name, string kind, string? without = null, string? facing = null)
     {
         (string Field, string Text)[] fields =
         [
@@ -147,11 +153,16 @@ internal sealed class WeatherFirm(string owner, HttpClient client)
             ("size", kind == "metalRoof" ? "6 m x 10 m x 4/12" : "6 m x 3 m"),
             ("sheet", AskingServer.Sheet),
             ("thickness", "50 mm"),
+            ("facing", facing ?? ""),
         ];
         var (status, surface) = await Client.SendJsonAsync(
             HttpMethod.Post,
             $"/api/jobs/{job}/surfaces",
-            Asking.Typed(null, "metric", [.. fields.Where(f => f.Field != without && (without != "sheet" || f.Field != "thickness"))])
+            Asking.Typed(
+                null,
+                "metric",
+                [.. fields.Where(f => f.Text.Length > 0 && f.Field != without && (without != "sheet" || f.Field != "thickness"))]
+            )
         );
         status.ShouldBe(201, surface.ToJsonString());
         _jobs[surface.Text("id")] = job;

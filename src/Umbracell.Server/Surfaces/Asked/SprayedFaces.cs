@@ -93,15 +93,17 @@ internal sealed record AskedFace(SprayedFace Face, IReadOnlyList<HoursAssumption
                 Between = surface.OpenFace ? null : between,
                 IsOpen = surface.OpenFace,
             },
-            outer.Plane.TiltDegrees > FacePlane.FlatTo ? [HoursAssumption.Facing, HoursAssumption.Wind] : [HoursAssumption.Wind]
+            outer.Plane.TiltDegrees > FacePlane.FlatTo && surface.Details.Facing == Facing.Unknown
+                ? [HoursAssumption.Facing, HoursAssumption.Wind]
+                : [HoursAssumption.Wind]
         );
     }
 
-    // Nobody said where it looks: away from the sun it is the coldest and the longest wet.
+    // Where nobody said which way it looks: away from the sun it is the coldest and the longest wet.
     private static FaceCase Outer(Surface surface, double latitude) =>
         new()
         {
-            Plane = new(TiltOf(surface), latitude >= 0 ? 0 : 180),
+            Plane = new(TiltOf(surface), surface.Details.Facing.Degrees() ?? (latitude >= 0 ? 0 : 180)),
             Finish = FaceFinishes.Of(surface.Details.Covering, surface.Substrate),
             TimeConstant = FaceFinishes.TimeConstantOf(surface.Substrate),
             WindShare = WindNear.Share(WindNear.Ground.Sheltered, Height),

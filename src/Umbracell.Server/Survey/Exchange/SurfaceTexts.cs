@@ -67,6 +67,7 @@ internal static class SurfaceTexts
             ["skin"] = Thickness(d.SkinMm / 1000, system),
             ["covering"] = Word(d.Covering),
             ["attachment"] = Word(d.Attachment),
+            ["facing"] = Word(d.Facing),
             ["doorSpare"] = d.DoorSpareKg is { } kg ? Quantity(kg, Dimension.Mass, system) : default,
             ["penetration"] = Thickness(d.PenetrationMm > 0 ? d.PenetrationMm / 1000 : null, system),
             ["facts"] = new(

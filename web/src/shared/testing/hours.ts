@@ -47,6 +47,7 @@ export const hours: Hours = {
     },
   ],
   windows: [],
+  drums: null,
   spraying: null,
   cure: null,
   whole: null,

@@ -9,6 +9,7 @@ import FoldBox from '@/shared/ui/FoldBox.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import VerdictMark from '@/shared/ui/VerdictMark.vue'
 import CheapestStart from './CheapestStart.vue'
+import DrumsLine from './DrumsLine.vue'
 import EarlierStarts from './EarlierStarts.vue'
 import HourTable from './HourTable.vue'
 import MonthStrip from './MonthStrip.vue'
@@ -152,6 +153,7 @@ const assumed = computed(() => listed((hours.value?.assumed ?? []).map((key) => 
                 }}
               </p>
             </template>
+            <DrumsLine v-if="hours.drums" :drums="hours.drums" :sheet="hours.limits?.sheet ?? ''" :when="words.when" />
             <p v-if="hours.inParts" class="small quiet">
               {{ t('hours.inParts', { whole: reader.print(hours.whole) }) }}
             </p>

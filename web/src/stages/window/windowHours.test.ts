@@ -18,6 +18,7 @@ const page = (answer: Partial<Hours>) =>
       cure: figure(4, '4 h 00'),
       ...answer,
     })
+    queries.setQueryData(['surface', 's', 'months'], { lack: 'place', source: null, months: [] })
     queries.setQueryData(['surface', 's', 'earlier'], { starts: [], tried: ['tent'], noHeaters: false })
   })
 
@@ -37,4 +38,63 @@ it('the hour in hand stays among those that are shown', async () => {
   await days(3).trigger('click')
   expect(screen.get('[role=slider]').attributes('aria-valuenow')).toBe('71')
   expect(screen.get('[role=slider]').attributes('aria-valuetext')).not.toBe('')
+})
+
+const drums = (state: string, on: string | null, blanket?: string) => ({
+  start: hour(3).start,
+  state,
+  on,
+  figures: {
+    a: figure(12, '54 °F'),
+    b: figure(11, '52 °F'),
+    least: figure(18, '64 °F'),
+    greatest: figure(27, '81 °F'),
+    ...(blanket ? { blanket: figure(500, blanket) } : {}),
+  },
+})
+
+it('of drums it says what they will be, and what is to be done', async () => {
+  const line = async (...of: Parameters<typeof drums>) => (await page({ drums: drums(...of) as Hours['drums'] })).text()
+  expect(await line('inside', null)).toContain('A 54 °F, B 52 °F at')
+  expect(await line('unread', null)).toContain('read both')
+  expect(await line('inBlankets', hour(1).start, '500 W')).toContain('Blankets of 500 W on by')
+  expect(await line('cold', null, '500 W')).toContain('do not bring them there in time')
+  expect(await line('cold', null)).toContain('or add drum blankets')
+  expect(await line('hot', null)).toContain('allows 81 °F')
+})
+
+it('says what readings at the site do to the hours, and what is done about the weather until that is taken back', async () => {
+  const air = figure(1, '1.8 °F')
+  const correction = { on: true, hours: 1, air, dew: figure(-0.5, '-0.9 °F') }
+  const screen = await shown(WindowHours, { job: 'job', surface: 's' }, (queries) => {
+    const tent = {
+      kind: 'tent',
+      start: hour(2).start,
+      holding: 19,
+      on: null,
+      heater: null,
+      product: null,
+      productId: null,
+      figures: {},
+    }
+    queries.setQueryData(['surface', 's', 'hours', {}], { ...hours, correction })
+    queries.setQueryData(['surface', 's', 'hours', { tent: true }], {
+      ...hours,
+      correction: { ...correction, on: false },
+    })
+    queries.setQueryData(['surface', 's', 'months'], { lack: 'place', source: null, months: [] })
+    queries.setQueryData(['surface', 's', 'earlier'], { starts: [tent], tried: [], noHeaters: false })
+  })
+  expect(screen.text()).toContain('outdoor readings in 1 hour: 1.8 °F on the air, -0.9 °F on the dew point')
+  const press = (text: string) =>
+    screen
+      .findAll('button')
+      .find((one) => one.text() === text)!
+      .trigger('click')
+  await press('Show the hours with it')
+  expect(screen.get('.acted').text()).toContain('Hours with this done: A tent or tarpaulin.')
+  expect(screen.text()).toContain('Outdoor readings in 1 hour would add')
+  await press('Show the weather alone')
+  expect(screen.find('.acted').exists()).toBe(false)
+  expect(screen.text()).toContain('Corrected for this site')
 })

@@ -40,6 +40,7 @@ const coverings = [
   'coatedFoam',
 ]
 const attachments = ['unknown', 'fullyAdhered', 'fastened', 'hereAndThere', 'ballasted']
+const facings = ['unknown', 'north', 'northeast', 'east', 'southeast', 'south', 'southwest', 'west', 'northwest']
 const accesses = ['open', 'ladder', 'scaffold', 'crawling', 'servicesInTheWay']
 const substrates = computed(() =>
   ['wood', 'metal', 'mineral'].map((value) => ({ value, text: t(`substrateName.${value}`) })),
@@ -136,6 +137,15 @@ const substrates = computed(() =>
         field="penetration"
         :label="t('survey.field.penetration')"
         :kept="reader.print(d.penetration)"
+        :disabled="locked"
+      />
+      <TypedField
+        v-if="asks('facing')"
+        :typed="typed"
+        field="facing"
+        :label="t('survey.field.facing')"
+        :kept="d.facing"
+        :options="words('facing', facings)"
         :disabled="locked"
       />
       <TypedField
