@@ -51,7 +51,7 @@ internal sealed class SurfaceWindows(StudiedJobs studied, SiteHoursReader hours,
     }
 
     // What was told of the same surfaces, the same forecast and the same hour is told again.
-    private T Remembered<T>(Guid of, StudiedJob job, SiteHours site, Func<T> make, int size = 1)
+    private T Remembered<T>(Guid of, StudiedJob job, SiteHours site, Func<T> make, int size = 1, string what = "")
         where T : class
     {
         if (site.Stamp is not { } stamp)
@@ -59,7 +59,7 @@ internal sealed class SurfaceWindows(StudiedJobs studied, SiteHoursReader hours,
             return make();
         }
 
-        var madeFrom = $"{job.Inputs.OfSums}|{stamp}|{(long)Math.Floor(clock.GetUtcNow().ToUnixTimeSeconds() / 3600.0)}";
+        var madeFrom = $"{job.Inputs.OfSums}|{stamp}|{what}|{(long)Math.Floor(clock.GetUtcNow().ToUnixTimeSeconds() / 3600.0)}";
         if (memory.Find<T>(of, madeFrom) is { } remembered)
         {
             return remembered;
@@ -100,15 +100,21 @@ internal sealed class SurfaceWindows(StudiedJobs studied, SiteHoursReader hours,
     /// <summary>What opens an earlier start; nothing where there are no hours.</summary>
     public async Task<EarlierStartsAnswer> EarlierAsync(Guid surface, bool maySeeMoney, CancellationToken stop)
     {
-        var of = await CaseAsync(surface, stop);
-        return of is null ? EarlierStartsAnswer.None : new EarlierStarts(of.Earlier(clock.GetUtcNow()), of, maySeeMoney).Find();
+        var (job, row, site, lack) = await AskedAsync(surface, stop);
+        return lack is not null
+            ? EarlierStartsAnswer.None
+            : Remembered(surface, job, site, () => Find(HoursCase.Of(job, row, site)), what: maySeeMoney ? "money" : "");
+
+        EarlierStartsAnswer Find(HoursCase of) => new EarlierStarts(of.Earlier(clock.GetUtcNow()), of, maySeeMoney).Find();
     }
 
     /// <summary>The cheapest that opens a start before a day; nothing where there are no hours.</summary>
     public async Task<CheapestStartAnswer> CheapestAsync(Guid surface, DateOnly? before, bool maySeeMoney, CancellationToken stop)
     {
-        var of = await CaseAsync(surface, stop);
-        return of is null ? CheapestStarts.None : CheapestStarts.Of(of, clock.GetUtcNow(), before, maySeeMoney);
+        var (job, row, site, lack) = await AskedAsync(surface, stop);
+        return lack is not null
+            ? CheapestStarts.None
+            : CheapestStarts.Of(HoursCase.Of(job, row, site), clock.GetUtcNow(), before, maySeeMoney);
     }
 
     private async Task<(StudiedJob Job, SurfaceStudy Row, SiteHours Site, HoursLack? Lack)> AskedAsync(Guid surface, CancellationToken stop)
@@ -118,12 +124,6 @@ internal sealed class SurfaceWindows(StudiedJobs studied, SiteHoursReader hours,
         var lack = HoursCase.LackOf(row);
         var site = lack is null ? await hours.OfAsync(job.Study.Job, stop) : new();
         return (job, row, site, lack ?? site.Lack);
-    }
-
-    private async Task<HoursCase?> CaseAsync(Guid surface, CancellationToken stop)
-    {
-        var (job, row, site, lack) = await AskedAsync(surface, stop);
-        return lack is null ? HoursCase.Of(job, row, site) : null;
     }
 
     private NextWindowAnswer NextOf(StudiedJob job, SurfaceStudy row, SiteHours site)

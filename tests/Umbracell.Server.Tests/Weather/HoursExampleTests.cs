@@ -13,7 +13,9 @@ public sealed partial class HoursExampleTests(Product product) : IClassFixture<P
     {
         var page = Sources.Read("docs/methods/window.md");
         var examples = Example().Matches(page);
-        examples.Select(one => one.Groups["path"].Value).ShouldBe(["/api/compute/face-hours", "/api/compute/room-hours"]);
+        examples
+            .Select(one => one.Groups["path"].Value)
+            .ShouldBe(["/api/compute/face-hours", "/api/compute/room-hours", "/api/compute/gate-hours"]);
         var client = product.WithToken();
         foreach (Match example in examples)
         {

@@ -11,7 +11,8 @@ using Xunit;
 namespace Umbracell.Server.Tests.Weather;
 
 /// <summary>What is read at the site bears on the hours ahead.</summary>
-public sealed class SiteReadingTests(AskingServer asking) : IClassFixture<AskingServer>, IAsyncLifetime
+[Collection(AskingTests.Name)]
+public sealed class SiteReadingTests(AskingServer asking) : IAsyncLifetime
 {
     private readonly WebApplication _standIn = StandInProgram.Build(["--urls", "http://127.0.0.1:0"]);
     private WeatherFirm _firm = null!;

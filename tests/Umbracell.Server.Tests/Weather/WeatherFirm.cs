@@ -8,8 +8,16 @@ using Umbracell.Formats.DataFiles;
 using Umbracell.Formats.Forecasts;
 using Umbracell.Server.Forecasts;
 using Umbracell.Store.Model;
+using Xunit;
 
 namespace Umbracell.Server.Tests.Weather;
+
+/// <summary>Tests that ask one server for forecasts, one after the other: each sets its sources.</summary>
+[CollectionDefinition(Name)]
+public sealed class AskingTests : ICollectionFixture<AskingServer>
+{
+    public const string Name = "Asking for forecasts";
+}
 
 /// <summary>A server that asks for forecasts where a test says, and lets no source alone.</summary>
 public sealed class AskingServer : IAsyncDisposable
