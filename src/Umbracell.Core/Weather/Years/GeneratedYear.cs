@@ -51,7 +51,7 @@ public static class GeneratedYear
         {
             Start = start,
             Temperature = temperature,
-            Humidity = RelativeHumidity.OfWeather(100 * pascals / Saturated(celsius), temperature),
+            Humidity = RelativeHumidity.OfWeather(Math.Min(100, 100 * pascals / Saturated(celsius)), temperature),
             Wind = new(Speed.FromMetresPerSecond(made.WindMs), Speed.FromMetresPerSecond(made.GustMs)),
             Cloud = made.Cloud,
             Precipitation = Precipitation.Of(made.RainMmH, temperature),
