@@ -24,15 +24,24 @@ public sealed class ActsTests(AskingServer asking) : IAsyncLifetime
 
     public ValueTask DisposeAsync() => _standIn.DisposeAsync();
 
-    [Theory]
-    [InlineData("metalRoof")]
-    [InlineData("lowSlopeRoof")]
-    [InlineData("studWall")]
-    public async Task Each_earlier_start_and_the_cheapest_stand_in_the_hours_with_it(string kind)
+    [Fact]
+    public async Task Each_earlier_start_and_the_cheapest_stand_in_the_hours_with_it()
     {
         await HeaterAsync();
         var job = _firm.JobOf(await _firm.SurfaceAsync());
-        var surface = await _firm.AddAsync(job, "Asked", kind);
+        var promised = 0;
+        foreach (var kind in new[] { "metalRoof", "lowSlopeRoof", "studWall" })
+        {
+            promised += await PromisesAsync(await _firm.AddAsync(job, kind, kind));
+        }
+
+        // Whatever the weather of the day, sixty kilowatts or waiting open something within five days.
+        promised.ShouldBeGreaterThan(0);
+    }
+
+    // Puts in all that is promised of a surface, and says how many promises there were.
+    private async Task<int> PromisesAsync(string surface)
+    {
         var earlier = await _firm.Client.GetJsonAsync($"/api/surfaces/{surface}/earlier-starts");
         foreach (var start in earlier["starts"]!.AsArray().OfType<JsonNode>())
         {
@@ -50,7 +59,7 @@ public sealed class ActsTests(AskingServer asking) : IAsyncLifetime
         if (cheapest["opened"] is not { } opened)
         {
             cheapest["cheaper"]!.AsArray().Count.ShouldBeGreaterThan(1);
-            return;
+            return earlier["starts"]!.AsArray().Count;
         }
 
         At(opened["start"]).ShouldBeLessThan(DateTimeOffset.UtcNow.AddDays(6));
@@ -61,6 +70,26 @@ public sealed class ActsTests(AskingServer asking) : IAsyncLifetime
             .. opened["on"] is not null ? [Heat(opened)] : Array.Empty<string>(),
         ];
         await StandsAsync(surface, string.Join('&', acts), opened);
+        return earlier["starts"]!.AsArray().Count + 1;
+    }
+
+    [Fact]
+    public async Task With_heat_nobody_is_told_that_the_room_is_unheated_and_heat_out_of_range_is_a_sentence()
+    {
+        await HeaterAsync();
+        var surface = await _firm.SurfaceAsync();
+        var on = DateTimeOffset.UtcNow.AddHours(1);
+        var (plain, heated) = (
+            await _firm.HoursAsync(surface),
+            await _firm.Client.GetJsonAsync($"/api/surfaces/{surface}/hours?heatFrom={on:yyyy-MM-dd'T'HH:00:00'Z'}&holdC=20")
+        );
+        plain["assumed"]!.AsArray().Select(one => one!.GetValue<string>()).ShouldContain("unheated");
+        heated["assumed"]!.AsArray().Select(one => one!.GetValue<string>()).ShouldNotContain("unheated");
+        var answer = await _firm.Client.GetAsync(
+            $"/api/surfaces/{surface}/hours?heatFrom={on:yyyy-MM-dd'T'HH:00:00'Z'}&holdC=90",
+            TestContext.Current.CancellationToken
+        );
+        ((int)answer.StatusCode).ShouldBe(400);
     }
 
     [Fact]
