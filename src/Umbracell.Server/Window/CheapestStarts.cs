@@ -77,9 +77,9 @@ internal static class CheapestStarts
                 Product = tried.Set.Product?.Name,
                 ProductId = tried.Set.Product?.Id,
                 Heater = tried.Set.Heats ? of.Heat?.Kind : null,
-                On = tried.Heated is { } heated ? of.Gate.StartOf(heated.On) : null,
-                Start = tried.Start is { } start ? of.Gate.StartOf(start) : null,
-                Holding = (int)Math.Round(tried.Chance * of.Gate.Members.Count),
+                On = tried.Heated is { } heated ? of.StartOf(heated.On) : null,
+                Start = tried.Start is { } start ? of.StartOf(start) : null,
+                Holding = (int)Math.Round(tried.Chance * of.Case.Members.Count),
                 Limit = tried.Limit,
                 Figures = tried.Heated is { } heat
                     ? HeatFigures.Of(heat, of.Heat!.Value.Watts, of.Job, maySeeMoney)

@@ -20,6 +20,11 @@ internal sealed class HoursCase
     private const int EarlierWithin = 120;
 
     private readonly IReadOnlyList<HoursAssumption> _ofFace;
+    private readonly HeatersOn? _heaters;
+
+    // Who only looks for a start with something done about the weather asks for neither.
+    private readonly Lazy<GateHours> _gate;
+    private readonly Lazy<double[]> _chances;
 
     private HoursCase(StudiedJob job, SurfaceStudy row, SiteHours site)
     {
@@ -42,23 +47,13 @@ internal sealed class HoursCase
             RestAirChanges = JobPricing.Of(job.Study.Job).AirChanges,
             SprayingAirChanges = SprayingAirChanges,
         };
-        Gate = Case.Hours();
-        Chances = SprayWindows.Chances(Gate, Needs);
+        (_gate, _chances) = (new(Case.Hours), new(ChancesOf));
     }
 
     private HoursCase(HoursCase plain, SprayCase acted, HeatersOn? heaters)
     {
-        (Job, Row, _ofFace, Whole, Case) = (plain.Job, plain.Row, plain._ofFace, plain.Whole, acted);
-        Gate = heaters is { } on ? acted.Hours(on) : acted.Hours();
-        Chances = SprayWindows.Chances(Gate, Needs);
-        if (heaters is { } heated)
-        {
-            // What heat promises is put through every hour from the first trigger on, not through one hour after the other anew.
-            foreach (var start in acted.Starts)
-            {
-                Chances[start] = acted.Start(heated, start).Chance;
-            }
-        }
+        (Job, Row, _ofFace, Whole, Case, _heaters) = (plain.Job, plain.Row, plain._ofFace, plain.Whole, acted, heaters);
+        (_gate, _chances) = (new(() => heaters is { } on ? acted.Hours(on) : acted.Hours()), new(ChancesOf));
     }
 
     /// <summary>The surface in its hours.</summary>
@@ -71,7 +66,7 @@ internal sealed class HoursCase
     public SurfaceStudy Row { get; }
 
     /// <summary>The gate for every hour.</summary>
-    public GateHours Gate { get; }
+    public GateHours Gate => _gate.Value;
 
     /// <summary>What it needs of a window.</summary>
     public WindowNeeds Needs => Case.Needs;
@@ -80,13 +75,13 @@ internal sealed class HoursCase
     public int Whole { get; }
 
     /// <summary>Chance of a start in each hour.</summary>
-    public double[] Chances { get; }
+    public double[] Chances => _chances.Value;
 
     /// <summary>What was assumed because nobody said it.</summary>
     public IReadOnlyList<HoursAssumption> Assumed =>
         [
             .. _ofFace,
-            .. Case.Room is null ? Enumerable.Empty<HoursAssumption>() : [HoursAssumption.Unheated],
+            .. Case.Room is null || _heaters is not null ? Enumerable.Empty<HoursAssumption>() : [HoursAssumption.Unheated],
             .. PlaceTime.IsKnown(Job.Study.Job) ? Enumerable.Empty<HoursAssumption>() : [HoursAssumption.TimeZone],
         ];
 
@@ -135,11 +130,19 @@ internal sealed class HoursCase
 
     private HeatersOn HeatersFrom(DateTimeOffset on, double holdC) =>
         Heat is { } heat
-            ? new(heat.Watts, heat.Kind, HourOf(on), Temperature.FromCelsius(Math.Clamp(holdC, -20, 40)))
+            ? new(
+                heat.Watts,
+                heat.Kind,
+                HourOf(on),
+                Temperature.FromCelsius(QuantityRangeException.Within("holdC", holdC, -20, 40, Dimension.Temperature))
+            )
             : throw new NotFoundException("heater");
 
     /// <summary>Number of the hour an instant lies in, or the nearest there is.</summary>
-    public int HourOf(DateTimeOffset at) => Math.Clamp((int)Math.Floor((at - Gate.StartOf(0)).TotalHours), 0, Gate.Count - 1);
+    public int HourOf(DateTimeOffset at) => Math.Clamp((int)Math.Floor((at - StartOf(0)).TotalHours), 0, Case.Count - 1);
+
+    /// <summary>First instant of an hour.</summary>
+    public DateTimeOffset StartOf(int hour) => Case.Members[0].Run.Hours[hour].Start;
 
     /// <summary>Windows from an hour on.</summary>
     public IReadOnlyList<SprayWindow> WindowsFrom(int first) => SprayWindows.Of(Chances, Needs, first);
@@ -149,9 +152,9 @@ internal sealed class HoursCase
     public SprayCase Earlier(DateTimeOffset now)
     {
         // The present hour is already part gone: nothing can be switched on at its start.
-        var from = Math.Min(HourOf(now) + 1, Gate.Count - 1);
+        var from = Math.Min(HourOf(now) + 1, Case.Count - 1);
         var windows = WindowsFrom(from);
-        return Case with { From = from, Before = Math.Min(windows.Count > 0 ? windows[0].From : Gate.Count, from + EarlierWithin) };
+        return Case with { From = from, Before = Math.Min(windows.Count > 0 ? windows[0].From : Case.Count, from + EarlierWithin) };
     }
 
     /// <summary>The same surface, to look for a start before a day begins.</summary>
@@ -159,11 +162,26 @@ internal sealed class HoursCase
     /// <param name="day">The day, where the place is; null for any.</param>
     public SprayCase Before(DateTimeOffset now, DateOnly? day)
     {
-        var from = Math.Min(HourOf(now) + 1, Gate.Count - 1);
+        var from = Math.Min(HourOf(now) + 1, Case.Count - 1);
         var begins = day is { } wanted
             ? LocalDate.FromDateOnly(wanted).AtStartOfDayInZone(PlaceTime.Of(Job.Study.Job)).ToDateTimeOffset()
             : DateTimeOffset.MaxValue;
-        return Case with { From = from, Before = Math.Min((int)Math.Ceiling((begins - Gate.StartOf(0)).TotalHours), from + EarlierWithin) };
+        return Case with { From = from, Before = Math.Min((int)Math.Ceiling((begins - StartOf(0)).TotalHours), from + EarlierWithin) };
+    }
+
+    // What heat promises is put through every hour from the first trigger on, not through one hour after the other anew.
+    private double[] ChancesOf()
+    {
+        var chances = SprayWindows.Chances(Gate, Needs);
+        if (_heaters is { } heated)
+        {
+            foreach (var start in Case.Starts)
+            {
+                chances[start] = Case.Start(heated, start).Chance;
+            }
+        }
+
+        return chances;
     }
 
     private static FaceReading? ReadOn(SurfaceStudy row, SiteHours site) =>

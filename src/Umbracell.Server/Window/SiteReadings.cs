@@ -27,7 +27,12 @@ internal sealed class SiteReadings(UmbracellDb db, TimeProvider clock)
                 )
             )
             .ToListAsync(stop);
-        var logs = await db.LoggerSeries.AsNoTracking().Where(l => l.JobId == job && l.Outdoors).ToListAsync(stop);
+        // A series may be long: one that ended before is left where it is.
+        var first = since.ToUnixTimeSeconds();
+        var logs = await db
+            .LoggerSeries.AsNoTracking()
+            .Where(l => l.JobId == job && l.Outdoors && l.Times[l.Times.Length - 1] >= first)
+            .ToListAsync(stop);
         return [.. Pairs(rows, pressure), .. logs.SelectMany(log => Logged(log, since, now, pressure))];
     }
 

@@ -13,6 +13,9 @@ internal sealed class SurfaceWindows(StudiedJobs studied, SiteHoursReader hours,
     // The hours of a surface, told in full, against its study.
     private const int HoursSize = 4;
 
+    // Pages ask again as often, and blankets go on by it.
+    private const int Quarter = 900;
+
     /// <summary>The hours of a surface.</summary>
     /// <param name="surface">The surface.</param>
     /// <param name="acts">What is done about the weather.</param>
@@ -50,7 +53,7 @@ internal sealed class SurfaceWindows(StudiedJobs studied, SiteHoursReader hours,
         );
     }
 
-    // What was told of the same surfaces, the same forecast and the same hour is told again.
+    // What was told of the same surfaces, the same forecast and the same quarter of an hour is told again.
     private T Remembered<T>(Guid of, StudiedJob job, SiteHours site, Func<T> make, int size = 1, string what = "")
         where T : class
     {
@@ -59,7 +62,7 @@ internal sealed class SurfaceWindows(StudiedJobs studied, SiteHoursReader hours,
             return make();
         }
 
-        var madeFrom = $"{job.Inputs.OfSums}|{stamp}|{what}|{(long)Math.Floor(clock.GetUtcNow().ToUnixTimeSeconds() / 3600.0)}";
+        var madeFrom = $"{job.Inputs.OfSums}|{stamp}|{what}|{clock.GetUtcNow().ToUnixTimeSeconds() / Quarter}";
         if (memory.Find<T>(of, madeFrom) is { } remembered)
         {
             return remembered;

@@ -51,6 +51,7 @@ const verdict = ({ wet }: Schemas['NightOfFace']) =>
       <RouterLink class="act" :to="{ name: 'places' }">{{ t('pocket.tonight.toPlaces') }}</RouterLink>
     </p>
     <template v-else-if="night">
+      <p v-if="!night.faces.length" class="quiet">{{ t('pocket.tonight.untold') }}</p>
       <ul>
         <li v-for="one in night.faces" :key="one.face">
           <b>{{ reader.print(one.figures.least) }}</b>

@@ -5,12 +5,14 @@ import { useI18n } from 'vue-i18n'
 import { api, ask, type Schemas } from '@/shared/api/client'
 import { useClock } from '@/shared/state/clock'
 import { useReader } from '@/shared/state/reader'
+import { useTimes } from '@/shared/state/times'
 
 /** A usual year of a surface: in which months it can be sprayed unheated, and what holds the rest. */
-const props = defineProps<{ surface: string }>()
+const props = defineProps<{ job: string; surface: string }>()
 const { t, d } = useI18n()
 const reader = useReader()
 const now = useClock()
+const times = useTimes(() => props.job)
 const known = useQuery({
   queryKey: ['surface', () => props.surface, 'months'],
   queryFn: () => ask(api.GET('/api/surfaces/{id}/months', { params: { path: { id: props.surface } } })),
@@ -18,7 +20,7 @@ const known = useQuery({
 const months = computed(() => known.data.value?.months ?? [])
 const ofYear = (month: number, style: 'short' | 'long') =>
   d(new Date(Date.UTC(2001, month - 1, 15)), { month: style, timeZone: 'UTC' })
-const present = computed(() => now.value.getMonth() + 1)
+const present = computed(() => Number(times.date(now.value).slice(5, 7)))
 
 const said = (month: Schemas['MonthOfSurface']) =>
   t(month.limit ? 'hours.months.one' : 'hours.months.oneOpen', {

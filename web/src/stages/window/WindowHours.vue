@@ -26,6 +26,8 @@ const acts = ref<Acts>({})
 const acted = ref('')
 const known = useHours(() => props.surface, acts)
 const hours = computed(() => known.data.value)
+// Until the hours asked for are there those before them stay, faint: they are not what was asked for.
+const waits = computed(() => known.isPlaceholderData.value)
 const words = useHourWords(
   () => props.job,
   () => hours.value,
@@ -74,7 +76,11 @@ const assumed = computed(() => listed((hours.value?.assumed ?? []).map((key) => 
 </script>
 
 <template>
-  <section class="hours-ahead" :aria-label="t('hours.title')">
+  <section class="hours-ahead" :class="{ waits }" :aria-label="t('hours.title')">
+    <p v-if="acted" ref="told" class="acted" role="status" tabindex="-1">
+      {{ waits ? t('app.loading') : t('hours.acts.shown', { what: acted }) }}
+      <ElButton link type="primary" @click="take({}, '')">{{ t('hours.acts.back') }}</ElButton>
+    </p>
     <ProblemNote v-if="known.error.value" :problem="known.error.value" @retry="known.refetch()" />
     <ElSkeleton v-else-if="!hours" :rows="4" animated />
     <template v-else>
@@ -115,10 +121,6 @@ const assumed = computed(() => listed((hours.value?.assumed ?? []).map((key) => 
           </p>
         </div>
         <SiteCorrection :job="job" :hours="hours" />
-        <p v-if="acted" ref="told" class="acted" role="status" tabindex="-1">
-          {{ t('hours.acts.shown', { what: acted }) }}
-          <ElButton link type="primary" @click="take({}, '')">{{ t('hours.acts.back') }}</ElButton>
-        </p>
         <HourStrip v-model:at="at" :job="job" :hours="hours" :count="days * 24" tall />
         <div v-if="hour" class="hour">
           <p><VerdictMark :verdict="hour.verdict" /> {{ words.told(hour) }}</p>
@@ -181,7 +183,7 @@ const assumed = computed(() => listed((hours.value?.assumed ?? []).map((key) => 
         </div>
         <CheapestStart :job="job" :surface="surface" :hours="hours" @take="take" />
         <p v-if="assumed" class="small quiet">{{ t('hours.assumedLead', { what: assumed }) }}</p>
-        <MonthStrip :surface="surface" />
+        <MonthStrip :job="job" :surface="surface" />
         <FoldBox :title="t('hours.table')">
           <HourTable :hours="shown" :runs="words.runs()" :when="words.when" />
         </FoldBox>
@@ -193,6 +195,9 @@ const assumed = computed(() => listed((hours.value?.assumed ?? []).map((key) => 
 <style scoped>
 .hours-ahead {
   margin-bottom: 20px;
+}
+.waits > :not(.acted) {
+  opacity: 0.3;
 }
 .head {
   display: flex;

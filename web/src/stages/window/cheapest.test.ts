@@ -67,7 +67,7 @@ it('tells months together that the same rule holds', async () => {
     open: figure(i < 3 ? 10 : 100, i < 3 ? '10 %' : '100 %'),
     limit: i < 2 ? 'substrate' : i === 2 ? 'wind' : null,
   }))
-  const screen = await shown(MonthStrip, { surface: 's' }, (queries) =>
+  const screen = await shown(MonthStrip, { job: 'job', surface: 's' }, (queries) =>
     queries.setQueryData(['surface', 's', 'months'], { lack: null, source: 'generatedYear', months }),
   )
   expect(screen.findAll('li')).toHaveLength(12)

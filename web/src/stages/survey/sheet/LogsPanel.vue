@@ -74,6 +74,7 @@ async function add([file]: File[]) {
       uploadOnce<Schemas['LogAdded']>(`/api/jobs/${props.job}/logs?${query}`, file, MOST_MEGABYTES),
     )
     await logs.refetch()
+    outdoors.value = false
     said.value = added.skipped.length ? t('survey.logs.skipped', { lines: listed(added.skipped.map(String)) }) : ''
   } catch (cause) {
     said.value = general(cause)
