@@ -93,7 +93,7 @@ public sealed record CheapestStart(SetTried? Opened, IReadOnlyList<SetTried> Che
         HeatedStart? least = null;
         (int? Start, double Chance, HourLimit? Limit) best = (null, -1, null);
         var hottest = Quantities.Temperature.FromCelsius(EarlierStart.HottestHold(asked));
-        foreach (var start in asked.Starts)
+        foreach (var start in asked.HeatedStarts)
         {
             if (EarlierStart.ByHeat(asked, heat.Watts, heat.Kind, start) is { } one)
             {

@@ -32,7 +32,7 @@ public static class EarlierStart
             return null;
         }
 
-        foreach (var start in asked.Starts)
+        foreach (var start in asked.HeatedStarts)
         {
             if (ByHeat(asked, watts, kind, start) is { } heated)
             {
@@ -47,7 +47,7 @@ public static class EarlierStart
     /// <param name="asked">The surface; its room is what is heated.</param>
     /// <param name="watts">Heat there is, above zero.</param>
     /// <param name="kind">What is burnt.</param>
-    /// <param name="start">The hour.</param>
+    /// <param name="start">The hour, one of <see cref="SprayCase.HeatedStarts"/>.</param>
     /// <returns>Null where heat does not open it.</returns>
     /// <exception cref="InvalidOperationException">There is no room to heat.</exception>
     public static HeatedStart? ByHeat(SprayCase asked, double watts, HeaterKind kind, int start)
@@ -70,7 +70,7 @@ public static class EarlierStart
         // The later they go on, the less they burn: halved between what opens and what is too late.
         int LatestOn(int hold)
         {
-            var (opens, late) = (asked.From, start + 1);
+            var (opens, late) = (asked.From, start);
             while (late - opens > 1)
             {
                 var middle = (opens + late) / 2;

@@ -43,6 +43,9 @@ public sealed record SprayCase
     /// <summary>Hours before the wanted one in which a start can be made.</summary>
     public IEnumerable<int> Starts => Enumerable.Range(From, Math.Max(0, Math.Min(Before, Count) - From)).Where(CanBegin);
 
+    /// <summary>Those of them before which a room can be heated: what goes on in the hour of the first trigger comes too late for it.</summary>
+    public IEnumerable<int> HeatedStarts => Starts.Where(start => start > From);
+
     /// <summary>The same surface under a tent or tarpaulin: three tenths of the wind, no rain or snow, and the sky shut off.</summary>
     /// <returns>Null within a building.</returns>
     public SprayCase? UnderTent() =>

@@ -78,7 +78,7 @@ public sealed class CheapestStartTests
                         else
                         {
                             var hottest = new HeatersOn(watts, HeaterKind.Indirect, asked.From, Hottest(sprayed));
-                            sprayed.Starts.Max(start => sprayed.Start(hottest, start).Chance).ShouldBe(tried.Chance);
+                            sprayed.HeatedStarts.Max(start => sprayed.Start(hottest, start).Chance).ShouldBe(tried.Chance);
                         }
 
                         if (tried.Start is not null && tried.Chance < 1)
