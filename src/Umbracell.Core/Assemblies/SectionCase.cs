@@ -1,3 +1,4 @@
+using Umbracell.Core.Air;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
 
@@ -62,13 +63,6 @@ public sealed record Members
     /// <summary>Section of a girt or steel stud; null elsewhere, or where it is not known.</summary>
     public MetalProfile? Profile { get; init; }
 }
-
-/// <summary>Air on both sides at design.</summary>
-/// <param name="Indoor">Room air temperature.</param>
-/// <param name="IndoorHumidity">Room relative humidity.</param>
-/// <param name="Outdoor">Outdoor design temperature.</param>
-/// <param name="OutdoorHumidity">Outdoor relative humidity at design.</param>
-public sealed record DesignAir(Temperature Indoor, RelativeHumidity IndoorHumidity, Temperature Outdoor, RelativeHumidity OutdoorHumidity);
 
 /// <summary>The greatest U a surface may have, with where that is written.</summary>
 /// <param name="GreatestU">The target.</param>

@@ -1,5 +1,6 @@
 using System.ComponentModel.DataAnnotations;
 using System.Text.Json.Serialization;
+using Umbracell.Core.Air;
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Moisture;
@@ -112,7 +113,13 @@ public sealed record SlabTargetShape(
 public sealed record DoorShape([property: Range(0, 500)] double? SpareKg, [property: Range(0, 1000)] double? TreatedM2);
 
 /// <summary>Air on both sides.</summary>
-public sealed record AirShape(double IndoorC, double IndoorRhPct, double OutdoorC, double OutdoorRhPct);
+public sealed record AirShape(double IndoorC, double IndoorRhPct, double OutdoorC, double OutdoorRhPct)
+{
+    /// <summary>Design air as it is told.</summary>
+    /// <param name="air">Air on both sides.</param>
+    public static AirShape Of(DesignAir air) =>
+        new(air.Indoor.Celsius, air.IndoorHumidity.Percent, air.Outdoor.Celsius, air.OutdoorHumidity.Percent);
+}
 
 /// <summary>Monthly means on both sides, January first.</summary>
 public sealed record YearShape(

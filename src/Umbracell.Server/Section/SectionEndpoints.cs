@@ -6,6 +6,7 @@ using Umbracell.Questions;
 using Umbracell.Questions.Answers;
 using Umbracell.Questions.Section;
 using Umbracell.Server.Access;
+using Umbracell.Server.Jobs;
 using Umbracell.Server.Sheets;
 using Umbracell.Server.Surfaces;
 using Umbracell.Store;
@@ -101,7 +102,7 @@ internal static class SectionEndpoints
                 Fault = fault,
                 SheetId = surface.SheetSlug,
                 Thickness = thickness,
-                Summer = new(job.SummerIndoorC, job.SummerIndoorRhPct, job.SummerOutdoorC, job.SummerOutdoorRhPct),
+                Summer = AirShape.Of(JobAir.Summer(job)),
                 Buffer = buffer,
                 Version = surface.Version,
             }
@@ -123,8 +124,8 @@ internal static class SectionEndpoints
 
     private static BufferBeside? Beside(Surface surface, Job job, SurfaceStates states) =>
         states.BufferOf(surface) is { } space
-        && states.Float(space, SeasonAir.Winter(job), planned: false) is { } now
-        && states.Float(space, SeasonAir.Winter(job), planned: true) is { } planned
+        && states.Float(space, JobAir.Winter(job), planned: false) is { } now
+        && states.Float(space, JobAir.Winter(job), planned: true) is { } planned
             ? new(space.Name, Worked(now), Worked(planned))
             : null;
 

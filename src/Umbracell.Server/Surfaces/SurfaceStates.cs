@@ -11,38 +11,6 @@ using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Surfaces;
 
-/// <summary>Design air of a season on both sides.</summary>
-/// <param name="Indoor">Room air.</param>
-/// <param name="IndoorRh">Its humidity.</param>
-/// <param name="Outdoor">Outdoor air.</param>
-/// <param name="OutdoorRh">Its humidity.</param>
-internal sealed record SeasonAir(Temperature Indoor, RelativeHumidity IndoorRh, Temperature Outdoor, RelativeHumidity OutdoorRh)
-{
-    public static SeasonAir Winter(Job job) =>
-        new(
-            Temperature.FromCelsius(job.IndoorC),
-            RelativeHumidity.FromPercent(job.IndoorRhPct),
-            Temperature.FromCelsius(job.OutdoorC),
-            RelativeHumidity.OfWeather(job.OutdoorRhPct, Temperature.FromCelsius(job.OutdoorC))
-        );
-
-    public static SeasonAir Summer(Job job) =>
-        new(
-            Temperature.FromCelsius(job.SummerIndoorC),
-            RelativeHumidity.FromPercent(job.SummerIndoorRhPct),
-            Temperature.FromCelsius(job.SummerOutdoorC),
-            RelativeHumidity.FromPercent(job.SummerOutdoorRhPct)
-        );
-
-    /// <summary>The same air with outdoor air brought to another temperature, its water kept.</summary>
-    public SeasonAir Beyond(Temperature buffer, Pressure pressure)
-    {
-        var outdoor = MoistAir.Of(Outdoor, OutdoorRh, pressure);
-        var percent = 100 * outdoor.VapourPressure.Pascals / MoistAir.SaturationPressureOfWeather(buffer).Pascals;
-        return this with { Outdoor = buffer, OutdoorRh = RelativeHumidity.FromPercent(Math.Clamp(percent, 1, 100)) };
-    }
-}
-
 /// <summary>Surfaces of a job as they stand and as they are planned, with the buffer spaces they border on.</summary>
 internal sealed class SurfaceStates(Job job, IReadOnlyList<Surface> surfaces, IReadOnlyList<BufferSpaceRow> buffers, Supplies supplies)
 {
@@ -61,7 +29,7 @@ internal sealed class SurfaceStates(Job job, IReadOnlyList<Surface> surfaces, IR
     /// <param name="surface">The surface.</param>
     /// <param name="air">Design air.</param>
     /// <param name="planned">With its foam, or as it stands now.</param>
-    public AssemblyState? Of(Surface surface, SeasonAir air, bool planned)
+    public AssemblyState? Of(Surface surface, DesignAir air, bool planned)
     {
         var beyond =
             BufferOf(surface) is { } space && Float(space, air, planned) is { } floating
@@ -74,7 +42,7 @@ internal sealed class SurfaceStates(Job job, IReadOnlyList<Surface> surfaces, IR
     public BufferSpaceRow? BufferOf(Surface surface) => surface.BufferId is { } id ? buffers.FirstOrDefault(b => b.Id == id) : null;
 
     /// <summary>The temperature at which a buffer space floats; null where nothing joins it to anything.</summary>
-    public BufferSpace? Float(BufferSpaceRow space, SeasonAir air, bool planned)
+    public BufferSpace? Float(BufferSpaceRow space, DesignAir air, bool planned)
     {
         var mine = surfaces.Where(s => s.BufferId == space.Id).Select(s => (Surface: s, Loss: LossOf(s, air, planned))).ToList();
         var toRooms = mine.Where(m => IsTowardsRooms(m.Surface.Kind)).Sum(m => m.Loss);
@@ -90,7 +58,7 @@ internal sealed class SurfaceStates(Job job, IReadOnlyList<Surface> surfaces, IR
     }
 
     // A surface for which nothing is planned stays as it is.
-    private double LossOf(Surface surface, SeasonAir air, bool planned) =>
+    private double LossOf(Surface surface, DesignAir air, bool planned) =>
         SurfaceReader.Takeoff(surface) is { OpeningsExceedSurface: false } takeoff
         && (StateOf(surface, air, planned) ?? StateOf(surface, air, planned: false)) is { } state
             ? state.U.WattsPerSquareMetreKelvin * takeoff.Treated.SquareMetres
@@ -100,7 +68,7 @@ internal sealed class SurfaceStates(Job job, IReadOnlyList<Surface> surfaces, IR
     private static bool IsTowardsRooms(SurfaceKind kind) =>
         kind is SurfaceKind.AtticFloor or SurfaceKind.CrawlFloor or SurfaceKind.InteriorPartition;
 
-    private AssemblyState? StateOf(Surface surface, SeasonAir air, bool planned)
+    private AssemblyState? StateOf(Surface surface, DesignAir air, bool planned)
     {
         var thickness = planned ? surface.FoamThicknessM : 0;
         var sheet =
@@ -123,16 +91,7 @@ internal sealed class SurfaceStates(Job job, IReadOnlyList<Surface> surfaces, IR
             supplies
         );
         var outdoors = template.Exposure is Exposure.Outdoors or Exposure.Ventilated;
-        section = section with
-        {
-            Air = outdoors
-                ? new(air.Indoor, air.IndoorRh, air.Outdoor, air.OutdoorRh)
-                : section.Air with
-                {
-                    Indoor = air.Indoor,
-                    IndoorHumidity = air.IndoorRh,
-                },
-        };
+        section = section with { Air = outdoors ? air : section.Air with { Indoor = air.Indoor, IndoorHumidity = air.IndoorHumidity } };
         try
         {
             return AssemblyState.Of(section, Length.FromMetres(metres));

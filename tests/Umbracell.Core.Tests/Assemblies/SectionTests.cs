@@ -1,3 +1,4 @@
+using Umbracell.Core.Air;
 using CsCheck;
 using Shouldly;
 using Umbracell.Core.Assemblies;

@@ -1,7 +1,9 @@
+using Umbracell.Core.Air;
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Quantities;
 using Umbracell.Questions.Answers;
 using Umbracell.Questions.Section;
+using Umbracell.Server.Jobs;
 using Umbracell.Server.Surfaces;
 using Umbracell.Server.Survey.Baseline;
 using Umbracell.Server.Survey.Drive;
@@ -34,7 +36,7 @@ internal sealed class ComplaintFigures(Job job, SurfaceStates states, IReadOnlyL
 
     private WorkedFigure? Of(SpeakingFigure figure, Surface surface, bool planned)
     {
-        var (winter, summer) = (SeasonAir.Winter(job), SeasonAir.Summer(job));
+        var (winter, summer) = (JobAir.Winter(job), JobAir.Summer(job));
         return figure switch
         {
             SpeakingFigure.RoomFace => states.Of(surface, winter, planned) is { } s
@@ -52,7 +54,7 @@ internal sealed class ComplaintFigures(Job job, SurfaceStates states, IReadOnlyL
     private static WorkedFigure? Humidity(AssemblyState? state) =>
         state is null ? null : new(FigureAnswer.Of(new(Math.Min(100, state.InterfaceHumidity), Dimension.RelativeHumidity)), null);
 
-    private WorkedFigure? Buffer(Surface surface, SeasonAir air, bool planned) =>
+    private WorkedFigure? Buffer(Surface surface, DesignAir air, bool planned) =>
         states.BufferOf(surface) is { } space && states.Float(space, air, planned) is { } floating
             ? new(FigureAnswer.Of(floating.Temperature.ToFigure()), WorkingAnswer.Of(floating.Working))
             : null;
@@ -71,7 +73,7 @@ internal sealed class ComplaintFigures(Job job, SurfaceStates states, IReadOnlyL
             : null;
 
     private SpeakingAnswer? Stack() =>
-        BuildingEndpoints.StackOf(job, SeasonAir.Winter(job)) is { } stack
+        BuildingEndpoints.StackOf(job, JobAir.Winter(job)) is { } stack
             ? new(SpeakingFigure.StackPressure, new(FigureAnswer.Of(stack.Working.Result), WorkingAnswer.Of(stack.Working)), null)
             : null;
 }

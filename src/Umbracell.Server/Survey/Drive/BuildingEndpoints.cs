@@ -6,6 +6,7 @@ using Umbracell.Core.Quantities;
 using Umbracell.Questions.Answers;
 using Umbracell.Questions.Section;
 using Umbracell.Server.Access;
+using Umbracell.Server.Jobs;
 using Umbracell.Server.Problems;
 using Umbracell.Server.Sheets;
 using Umbracell.Server.Surfaces;
@@ -83,10 +84,10 @@ internal static class BuildingEndpoints
     {
         var states = await SurfaceStates.OfAsync(job, reader, library, db);
         var buffers = await db.BufferSpaces.AsNoTracking().Where(b => b.JobId == job.Id).OrderBy(b => b.Name).ToListAsync();
-        return new(Stack(job, SeasonAir.Winter(job)), Stack(job, SeasonAir.Summer(job)), [.. buffers.Select(b => Buffer(b, job, states))]);
+        return new(Stack(job, JobAir.Winter(job)), Stack(job, JobAir.Summer(job)), [.. buffers.Select(b => Buffer(b, job, states))]);
     }
 
-    private static StackAnswer? Stack(Job job, SeasonAir air)
+    private static StackAnswer? Stack(Job job, DesignAir air)
     {
         if (StackOf(job, air) is not { } stack)
         {
@@ -101,7 +102,7 @@ internal static class BuildingEndpoints
     }
 
     /// <summary>Stack pressure of a job; null until its height is taken.</summary>
-    public static StackPressure? StackOf(Job job, SeasonAir air) =>
+    public static StackPressure? StackOf(Job job, DesignAir air) =>
         job.HeightM is { } height
             ? StackPressure.Of(
                 Length.FromMetres(height),
@@ -122,10 +123,10 @@ internal static class BuildingEndpoints
             AirChangesPlanned = FigureAnswer.Of(new(row.AirChangesPlanned, Dimension.AirChanges)),
             OtherLoss = FigureAnswer.Of(new(row.OtherLossWK, Dimension.HeatLoss)),
             DuctLoss = FigureAnswer.Of(new(row.DuctLossW, Dimension.Power)),
-            WinterNow = Floating(states.Float(row, SeasonAir.Winter(job), planned: false)),
-            WinterPlanned = Floating(states.Float(row, SeasonAir.Winter(job), planned: true)),
-            SummerNow = Floating(states.Float(row, SeasonAir.Summer(job), planned: false)),
-            SummerPlanned = Floating(states.Float(row, SeasonAir.Summer(job), planned: true)),
+            WinterNow = Floating(states.Float(row, JobAir.Winter(job), planned: false)),
+            WinterPlanned = Floating(states.Float(row, JobAir.Winter(job), planned: true)),
+            SummerNow = Floating(states.Float(row, JobAir.Summer(job), planned: false)),
+            SummerPlanned = Floating(states.Float(row, JobAir.Summer(job), planned: true)),
             Version = row.Version,
         };
 

@@ -1,4 +1,5 @@
 using Microsoft.AspNetCore.Http.HttpResults;
+using Umbracell.Core.Air;
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Moisture;
@@ -7,6 +8,7 @@ using Umbracell.Formats.DataFiles;
 using Umbracell.Questions.Answers;
 using Umbracell.Questions.Section;
 using Umbracell.Server.Access;
+using Umbracell.Server.Jobs;
 using Umbracell.Server.Sheets;
 using Umbracell.Server.Surfaces;
 using Umbracell.Store;
@@ -56,9 +58,9 @@ internal static class DriveEndpoints
     {
         var (surface, job) = await reader.FindAsync(id);
         var states = await SurfaceStates.OfAsync(job, reader, library, db);
-        var winter = Season(surface, SeasonAir.Winter(job), states);
-        var summer = Season(surface, SeasonAir.Summer(job), states);
-        var key = states.Of(surface, SeasonAir.Winter(job), planned: false)?.Interface.Key ?? "";
+        var winter = Season(surface, JobAir.Winter(job), states);
+        var summer = Season(surface, JobAir.Summer(job), states);
+        var key = states.Of(surface, JobAir.Winter(job), planned: false)?.Interface.Key ?? "";
         return TypedResults.Ok(
             new DriveAnswer(
                 key,
@@ -69,18 +71,18 @@ internal static class DriveEndpoints
         );
     }
 
-    private static SeasonAnswer Season(Surface surface, SeasonAir air, SurfaceStates states)
+    private static SeasonAnswer Season(Surface surface, DesignAir air, SurfaceStates states)
     {
         var drive = ShippedData.Templates[surface.Kind].Exposure switch
         {
-            Exposure.Room => VapourDrive.Between(air.Indoor, air.IndoorRh, air.Indoor, air.IndoorRh),
+            Exposure.Room => VapourDrive.Between(air.Indoor, air.IndoorHumidity, air.Indoor, air.IndoorHumidity),
             Exposure.Ground => VapourDrive.Between(
                 air.Indoor,
-                air.IndoorRh,
+                air.IndoorHumidity,
                 Temperature.FromCelsius(SurfaceSections.Soil.TempC),
                 RelativeHumidity.FromPercent(SurfaceSections.Soil.RhPct)
             ),
-            _ => VapourDrive.Between(air.Indoor, air.IndoorRh, air.Outdoor, air.OutdoorRh),
+            _ => VapourDrive.Between(air.Indoor, air.IndoorHumidity, air.Outdoor, air.OutdoorHumidity),
         };
         return new()
         {
@@ -108,7 +110,7 @@ internal static class DriveEndpoints
 
     // A plan must not leave a place wetter than it found it without a word.
     private static IEnumerable<Finding> WetterFindings(Surface surface, Job job, SurfaceStates states) =>
-        new[] { ("winter", SeasonAir.Winter(job)), ("summer", SeasonAir.Summer(job)) }
+        new[] { ("winter", JobAir.Winter(job)), ("summer", JobAir.Summer(job)) }
             .Select(season =>
                 states.Of(surface, season.Item2, planned: false) is { } now
                 && states.Of(surface, season.Item2, planned: true) is { } planned
@@ -127,7 +129,7 @@ internal static class DriveEndpoints
 
         foreach (var (name, planned) in new[] { ("now", false), ("planned", true) })
         {
-            var worst = new[] { SeasonAir.Winter(job), SeasonAir.Summer(job) }
+            var worst = new[] { JobAir.Winter(job), JobAir.Summer(job) }
                 .Select(air => states.Of(surface, air, planned)?.InterfaceHumidity)
                 .Max();
             if (worst is { } humidity)
