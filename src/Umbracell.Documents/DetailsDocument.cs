@@ -42,4 +42,7 @@ public sealed record DetailsDocument
 
     /// <summary>Which way it looks.</summary>
     public Facing Facing { get; init; }
+
+    /// <summary>Day on which the next trade covers an open face; null where nobody said it.</summary>
+    public DateOnly? CoveredOn { get; init; }
 }

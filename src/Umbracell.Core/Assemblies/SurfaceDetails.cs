@@ -88,6 +88,9 @@ public enum DetailField
 
     /// <summary>Which way it looks.</summary>
     Facing,
+
+    /// <summary>Day on which the next trade covers it.</summary>
+    CoveredOn,
 }
 
 /// <summary>Further things known of a surface, by kind. What is not known is null or unknown.</summary>

@@ -166,6 +166,9 @@ public sealed record ProductSheet
     /// <summary>Smoke developed index; null where the sheet gives none.</summary>
     public double? SmokeDeveloped { get; init; }
 
+    /// <summary>Days it may stand open to sun; null where the sheet gives none.</summary>
+    public double? OpenToSunDays { get; init; }
+
     /// <summary>Days it may stand open to rain; null where the sheet gives none.</summary>
     public double? OpenToRainDays { get; init; }
 

@@ -121,6 +121,7 @@ public sealed record JobFile
         "correctsForecast",
         "outdoors",
         "facing",
+        "coveredOn",
     ];
 
     // The unit in a name says what can be true of it: no room is hotter, no wall longer.

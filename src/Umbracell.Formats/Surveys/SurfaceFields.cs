@@ -61,6 +61,7 @@ internal static class SurfaceFields
         new("covering"),
         new("attachment"),
         new("facing"),
+        new("coveredOn"),
         new("doorSpare", Dimension.Mass),
         new("penetration", Dimension.Thickness),
         new("facts"),

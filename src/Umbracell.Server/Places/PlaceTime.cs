@@ -27,4 +27,11 @@ internal static class PlaceTime
 
     /// <summary>The day of an instant where a job is.</summary>
     public static DateOnly Day(Job job, DateTimeOffset at) => Instant.FromDateTimeOffset(at).InZone(Of(job)).Date.ToDateOnly();
+
+    /// <summary>The instant a day ends where a job is.</summary>
+    public static DateTimeOffset EndOf(Job job, DateOnly day) => StartOf(job, day.AddDays(1));
+
+    /// <summary>The instant a day begins where a job is.</summary>
+    public static DateTimeOffset StartOf(Job job, DateOnly day) =>
+        LocalDate.FromDateOnly(day).AtStartOfDayInZone(Of(job)).ToDateTimeOffset();
 }

@@ -24,6 +24,7 @@ internal static class DetailEdits
         "penetration",
         "buffer",
         "facing",
+        "coveredOn",
     ];
 
     public static void Take(TypedFields fields, Surface surface, SurveyChoices known)
@@ -41,6 +42,7 @@ internal static class DetailEdits
         fields.QuantityOrBlank("doorSpare", FieldRanges.DoorSpare, kg => details = details with { DoorSpareKg = kg });
         fields.QuantityOrBlank("penetration", FieldRanges.Penetration, si => details = details with { PenetrationMm = (si ?? 0) * 1000 });
         fields.Choice<Facing>("facing", facing => details = details with { Facing = facing });
+        fields.Date("coveredOn", day => details = details with { CoveredOn = day });
         surface.Details = details;
         fields.Id("buffer", id => known.Buffers.Contains(id), id => surface.BufferId = id);
     }

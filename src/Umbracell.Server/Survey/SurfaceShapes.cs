@@ -43,6 +43,9 @@ public sealed record DetailsAnswer
 
     public required Facing Facing { get; init; }
 
+    /// <summary>Day on which the next trade covers an open face; null where nobody said it.</summary>
+    public required DateOnly? CoveredOn { get; init; }
+
     public required FigureAnswer? DoorSpare { get; init; }
 
     public required FigureAnswer? Penetration { get; init; }

@@ -163,9 +163,7 @@ internal sealed class HoursCase
     public SprayCase Before(DateTimeOffset now, DateOnly? day)
     {
         var from = Math.Min(HourOf(now) + 1, Case.Count - 1);
-        var begins = day is { } wanted
-            ? LocalDate.FromDateOnly(wanted).AtStartOfDayInZone(PlaceTime.Of(Job.Study.Job)).ToDateTimeOffset()
-            : DateTimeOffset.MaxValue;
+        var begins = day is { } wanted ? PlaceTime.StartOf(Job.Study.Job, wanted) : DateTimeOffset.MaxValue;
         return Case with { From = from, Before = Math.Min((int)Math.Ceiling((begins - StartOf(0)).TotalHours), from + EarlierWithin) };
     }
 

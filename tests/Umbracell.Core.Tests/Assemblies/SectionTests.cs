@@ -1,6 +1,6 @@
-using Umbracell.Core.Air;
 using CsCheck;
 using Shouldly;
+using Umbracell.Core.Air;
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Materials;

@@ -152,6 +152,35 @@ internal sealed class WeatherFirm(string owner, HttpClient client)
         return await AddAsync(job.Text("id"), "Roof", kind, without);
     }
 
+    /// <summary>A surface that has a window: somewhere there is one, whatever the time of the year.</summary>
+    public async Task<(string Surface, JsonNode Hours)> WithWindowAsync(string name, string kind)
+    {
+        foreach (var place in ShippedData.Places.Values.Where(place => place.Latitude is not null).Select(place => place.Id))
+        {
+            var surface = await SurfaceAtAsync($"{name} at {place}", place, kind: kind);
+            var hours = await HoursAsync(surface);
+            if (hours["windows"]!.AsArray().Count > 0)
+            {
+                return (surface, hours);
+            }
+
+            hours["drums"].ShouldBeNull();
+        }
+
+        throw new InvalidOperationException("There is no window anywhere.");
+    }
+
+    public async Task EditAsync(string surface, string field, string text)
+    {
+        var row = (await Client.GetJsonAsync($"/api/jobs/{JobOf(surface)}/surfaces")).AsArray().Single(one => one!.Text("id") == surface)!;
+        var (status, answer) = await Client.SendJsonAsync(
+            HttpMethod.Patch,
+            $"/api/surfaces/{surface}",
+            Asking.Typed(row["version"]!.GetValue<uint>(), "metric", [(field, text)])
+        );
+        status.ShouldBe(200, answer.ToJsonString());
+    }
+
     public async Task<string> AddAsync(string job, string name, string kind, string? without = null, string? facing = null)
     {
         (string Field, string Text)[] fields =

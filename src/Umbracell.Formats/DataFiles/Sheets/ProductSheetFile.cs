@@ -117,6 +117,7 @@ public static class ProductSheetFile
             CompressiveStrength = s.CompressiveStrengthKPa is { } strength ? BearingPressure.FromKilopascals(strength) : null,
             FlameSpread = s.Fire?.FlameSpread,
             SmokeDeveloped = s.Fire?.SmokeDeveloped,
+            OpenToSunDays = s.OpenDays?.Sun,
             OpenToRainDays = s.OpenDays?.Rain,
         };
 

@@ -68,6 +68,7 @@ internal static class SurfaceTexts
             ["covering"] = Word(d.Covering),
             ["attachment"] = Word(d.Attachment),
             ["facing"] = Word(d.Facing),
+            ["coveredOn"] = new(d.CoveredOn?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture) ?? ""),
             ["doorSpare"] = d.DoorSpareKg is { } kg ? Quantity(kg, Dimension.Mass, system) : default,
             ["penetration"] = Thickness(d.PenetrationMm > 0 ? d.PenetrationMm / 1000 : null, system),
             ["facts"] = new(

@@ -48,6 +48,7 @@ export const hours: Hours = {
   ],
   windows: [],
   drums: null,
+  after: null,
   spraying: null,
   cure: null,
   whole: null,

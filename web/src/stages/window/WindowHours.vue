@@ -8,6 +8,7 @@ import { useReader } from '@/shared/state/reader'
 import FoldBox from '@/shared/ui/FoldBox.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import VerdictMark from '@/shared/ui/VerdictMark.vue'
+import AfterSpraying from './AfterSpraying.vue'
 import CheapestStart from './CheapestStart.vue'
 import DrumsLine from './DrumsLine.vue'
 import EarlierStarts from './EarlierStarts.vue'
@@ -181,6 +182,14 @@ const assumed = computed(() => listed((hours.value?.assumed ?? []).map((key) => 
             </ul>
           </div>
         </div>
+        <AfterSpraying
+          v-if="hours.after"
+          :job="job"
+          :surface="surface"
+          :after="hours.after"
+          :sheet="hours.limits?.sheet ?? ''"
+          :runs="hours.source!.members"
+        />
         <CheapestStart :job="job" :surface="surface" :hours="hours" @take="take" />
         <p v-if="assumed" class="small quiet">{{ t('hours.assumedLead', { what: assumed }) }}</p>
         <MonthStrip :job="job" :surface="surface" />

@@ -18,6 +18,7 @@ const page = (answer: Partial<Hours>) =>
       cure: figure(4, '4 h 00'),
       ...answer,
     })
+    queries.setQueryData(['job', 'job', 'surfaces'], [])
     queries.setQueryData(['surface', 's', 'months'], { lack: 'place', source: null, months: [] })
     queries.setQueryData(['surface', 's', 'earlier'], { starts: [], tried: ['tent'], noHeaters: false })
   })
@@ -97,4 +98,35 @@ it('says what readings at the site do to the hours, and what is done about the w
   await press('Show the weather alone')
   expect(screen.find('.acted').exists()).toBe(false)
   expect(screen.text()).toContain('Corrected for this site')
+})
+
+const after = (rest: Partial<NonNullable<Hours['after']>>) => ({
+  sprayedOn: '2026-11-25',
+  curedAt: hour(60).start,
+  rained: 2,
+  coveredOn: '2026-12-08',
+  coverBy: '2026-12-09',
+  sprayFrom: '2026-11-24',
+  verdict: 'clear' as const,
+  reachTo: null,
+  figures: { sun: figure(30, '30'), rain: figure(14, '14'), open: figure(13, '13') },
+  ...rest,
+})
+
+it('of an open face it says until when the foam may stand open, and what is to be done', async () => {
+  const told = async (rest: Partial<NonNullable<Hours['after']>>) => (await page({ after: after(rest) })).text()
+  expect(await told({})).toContain('Covered Dec 8, 2026, 13 days after spraying: in time.')
+  const days = { sun: figure(30, '30'), rain: figure(14, '14') }
+  expect(await told({ verdict: 'hold', figures: { ...days, open: figure(19, '19') } })).toContain('too late')
+  expect(await told({ verdict: 'hold', figures: { ...days, open: figure(-1, '-1') } })).toContain(
+    'before it is sprayed',
+  )
+  expect(await told({ verdict: 'care', coveredOn: null, figures: days })).toContain('Cover or coat it by Dec 9, 2026.')
+  const none = await told({ verdict: 'care', coverBy: null, figures: { open: figure(1, '1') } })
+  expect(none).toContain('does not say how long it may stand open')
+  expect(none).toContain('1 day after spraying.')
+  const wet = { ...days, wetLow: figure(2, '2'), wetHigh: figure(5, '5') }
+  expect(await told({ figures: wet })).toContain('Rain on 2 to 5 of the days from cure until it is covered.')
+  expect(await told({ figures: wet, reachTo: hour(239).start })).toContain('as far as these hours go')
+  expect((await page({ after: null })).text()).not.toContain('After spraying')
 })

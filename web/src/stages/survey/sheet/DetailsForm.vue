@@ -149,6 +149,15 @@ const substrates = computed(() =>
         :disabled="locked"
       />
       <TypedField
+        v-if="asks('coveredOn')"
+        :typed="typed"
+        field="coveredOn"
+        :label="t('survey.field.coveredOn')"
+        :kept="d.coveredOn ?? ''"
+        day
+        :disabled="locked"
+      />
+      <TypedField
         v-if="asks('buffer')"
         :typed="typed"
         field="buffer"
