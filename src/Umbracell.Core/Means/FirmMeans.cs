@@ -48,6 +48,9 @@ public sealed record FirmMeans
     /// <summary>The hot room that holds the most; null for none.</summary>
     public HotRoom? HotRoom { get; init; }
 
+    /// <summary>Its dehumidifiers of the kind that takes out most; null for none.</summary>
+    public Dehumidifier? Dehumidifier { get; init; }
+
     /// <summary>Load the rig may carry, of several the least; null where none was entered.</summary>
     public Mass? Trailer { get; init; }
 

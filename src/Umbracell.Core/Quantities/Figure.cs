@@ -157,6 +157,9 @@ public enum Dimension
 
     /// <summary>Pressure of the two sides at the proportioner; Pa. Prints in pounds a square inch, or megapascals.</summary>
     MaterialPressure,
+
+    /// <summary>Water taken out of air; kg an hour. Prints in pints, or litres, a day, as dehumidifiers are sold.</summary>
+    WaterPace,
 }
 
 /// <summary>Which way a figure is rounded where it is printed.</summary>

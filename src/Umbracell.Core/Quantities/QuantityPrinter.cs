@@ -228,6 +228,7 @@ public static class QuantityPrinter
                     or Dimension.Power
                     or Dimension.ElectricPower
                     or Dimension.LeakageArea
+                    or Dimension.WaterPace
                     or Dimension.Heat,
                 _
             ) => 0,

@@ -164,6 +164,10 @@ internal static partial class Units
         "lb/ft³",
         "pcf"
     );
+    public static readonly Unit LitrePerDay = new("l/day", 1 / 24.0, 0, [Dimension.WaterPace], "l/day", "l/d", "kg/day", "kg/d");
+
+    // A US liquid pint holds 0.473176473 l (exact).
+    public static readonly Unit PintPerDay = new("pt/day", 0.473176473 / 24, 0, [Dimension.WaterPace], "pt/day", "pint/day", "pints/day");
     public static readonly Unit MetrePerSecond = new("m/s", 1, 0, [Dimension.Speed], "m/s");
     public static readonly Unit MilePerHour = new("mph", 0.44704, 0, [Dimension.Speed], "mph");
     public static readonly Unit Minute = new("min", 60, 0, [Dimension.Duration], "min");

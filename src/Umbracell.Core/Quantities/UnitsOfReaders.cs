@@ -75,6 +75,8 @@ internal static partial class Units
             (Dimension.Pitch, _) => RisePerTwelve,
             (Dimension.AirFlow, UnitSystem.Us) => CubicFootPerMinute,
             (Dimension.AirFlow, _) => CubicMetrePerHour,
+            (Dimension.WaterPace, UnitSystem.Us) => PintPerDay,
+            (Dimension.WaterPace, _) => LitrePerDay,
             (Dimension.AirPressure, _) => GaugePascal,
             (Dimension.RoomVolume, UnitSystem.Us) => CubicFoot,
             (Dimension.RoomVolume, _) => RoomCubicMetre,

@@ -3,8 +3,8 @@ using Umbracell.Core.Yield;
 
 namespace Umbracell.Core.Weather;
 
-/// <summary>A drum that stands in the air of hours to come: what it is at a start, left to itself, and when a blanket must go on for it to be
-/// warm enough.</summary>
+/// <summary>A drum that stands in the air of hours to come: what it is at a start, left to itself, and when it must go into a blanket or a
+/// hot room to be warm enough.</summary>
 public static class DrumHours
 {
     // A drum takes hours to follow: a quarter of one is fine enough.
@@ -67,15 +67,40 @@ public static class DrumHours
     )
     {
         var bare = drum with { Blanket = 0 };
+        return Latest(now, start, on => At(drum with { Start = At(bare, from, on, air) }, on, start, air) >= wanted);
+    }
+
+    /// <summary>The latest instant, to the quarter of an hour, at which a drum can go into a hot room and is warm enough at the
+    /// start.</summary>
+    /// <param name="drum">The drum as it was read, bare.</param>
+    /// <param name="from">When it was read.</param>
+    /// <param name="now">Before this nothing can go in.</param>
+    /// <param name="start">When it is wanted.</param>
+    /// <param name="wanted">What is wanted.</param>
+    /// <param name="air">Air around it until then.</param>
+    /// <param name="room">Air of the hot room.</param>
+    /// <returns>The start itself where it needs no warming; null where it is too cold though it goes in now.</returns>
+    public static DateTimeOffset? LatestInto(
+        DrumWarmth drum,
+        DateTimeOffset from,
+        DateTimeOffset now,
+        DateTimeOffset start,
+        Temperature wanted,
+        Func<DateTimeOffset, Temperature?> air,
+        Temperature room
+    ) => Latest(now, start, into => At(drum with { Start = At(drum, from, into, air) }, into, start, _ => room) >= wanted);
+
+    private static DateTimeOffset? Latest(DateTimeOffset now, DateTimeOffset start, Func<DateTimeOffset, bool> isWarm)
+    {
         var steps = (int)Math.Floor((start - now) / Step);
-        if (IsWarm(0))
+        if (isWarm(start))
         {
             return start;
         }
 
-        // The longer it is on, the warmer: halved between what is too short and what is enough.
+        // The longer it is warmed, the warmer: halved between what is too short and what is enough.
         var (cold, warm) = (0, steps);
-        if (steps <= 0 || !IsWarm(steps))
+        if (steps <= 0 || !isWarm(start - steps * Step))
         {
             return null;
         }
@@ -83,15 +108,9 @@ public static class DrumHours
         while (warm - cold > 1)
         {
             var middle = (cold + warm) / 2;
-            (cold, warm) = IsWarm(middle) ? (cold, middle) : (middle, warm);
+            (cold, warm) = isWarm(start - middle * Step) ? (cold, middle) : (middle, warm);
         }
 
         return start - warm * Step;
-
-        bool IsWarm(int before)
-        {
-            var on = start - before * Step;
-            return At(drum with { Start = At(bare, from, on, air) }, on, start, air) >= wanted;
-        }
     }
 }

@@ -85,7 +85,8 @@ public sealed class FaceRun
     /// <param name="sky">The hours.</param>
     /// <param name="behind">°C by the hour; empty where it stays what the face says.</param>
     /// <param name="count">How many of the hours.</param>
-    internal static FaceRun Of(FaceCase face, PlaceSky sky, ReadOnlySpan<double> behind, int count)
+    /// <param name="washed">Hour at whose start it is washed; null where it is not.</param>
+    internal static FaceRun Of(FaceCase face, PlaceSky sky, ReadOnlySpan<double> behind, int count, int? washed = null)
     {
         face.Checked();
         var run = new FaceRun(sky, count);
@@ -98,7 +99,7 @@ public sealed class FaceRun
             ref readonly var hour = ref sky.Hours[i];
             run._sun[i] = plane.Sun(hour, sky.Sun[i]);
             run._heat[i] = plane.Heat(hour);
-            film = plane.Caught(film, hour);
+            film = plane.Caught(i == washed ? film with { Water = plane.GreatestFilm } : film, hour);
             var balance = plane.Balance(hour, run._sun[i], run._heat[i]) with { Share = share, Before = before };
             if (face.Behind is { } beyond)
             {

@@ -43,8 +43,11 @@ public readonly record struct RoomHourDrive
     /// <summary>What is burnt.</summary>
     public HeaterKind Kind { get; init; }
 
-    /// <summary>Water a dehumidifier takes out, 0 to 1000 kg/h.</summary>
+    /// <summary>Water that is taken out whatever the air is, 0 to 1000 kg/h.</summary>
     public double Dried { get; init; }
+
+    /// <summary>Dehumidifiers that run; null for none. The heat they give is not counted: the room is taken no warmer for them.</summary>
+    public Dehumidifier? Dehumidifier { get; init; }
 
     internal RoomHourDrive Checked()
     {

@@ -169,10 +169,21 @@ public sealed class RoomRun
         // What air cannot hold goes to the faces.
         public double Moistened(double before, double outdoors, double water, double celsius)
         {
-            var settles = outdoors + (water - Drive.Dried) / (_dryAir * Drive.AirChanges);
-            var ratio = settles + (before - settles) * Math.Exp(-Drive.AirChanges);
+            var brought = outdoors * Drive.AirChanges + (water - Drive.Dried) / _dryAir;
+            var ratio = Settling(before, brought, Drive.AirChanges);
+            if (Drive.Dehumidifier is { } dryer && ratio > dryer.Leaves)
+            {
+                var pace = dryer.PerRatio / _dryAir;
+                var dried = Settling(before, brought + pace * dryer.Leaves, Drive.AirChanges + pace);
+                var most = Settling(before, brought - dryer.RatedKilogramsPerHour / _dryAir, Drive.AirChanges);
+                ratio = Math.Min(ratio, Math.Max(Math.Max(dried, most), dryer.Leaves));
+            }
+
             var saturated = MoistAir.SaturationPressureOfWeather(Temperature.FromCelsius(celsius)).Pascals;
             return Math.Clamp(ratio, 1e-6, MoistAir.RatioOf(Math.Min(saturated, 0.9 * _pressure), _pressure));
+
+            // dW/dt = brought − pace · W, over the hour.
+            static double Settling(double from, double brought, double pace) => brought / pace + (from - brought / pace) * Math.Exp(-pace);
         }
     }
 }

@@ -43,8 +43,9 @@ public sealed record SprayCase
     /// <summary>Hours before the wanted one in which a start can be made.</summary>
     public IEnumerable<int> Starts => Enumerable.Range(From, Math.Max(0, Math.Min(Before, Count) - From)).Where(CanBegin);
 
-    /// <summary>Those of them before which a room can be heated: what goes on in the hour of the first trigger comes too late for it.</summary>
-    public IEnumerable<int> HeatedStarts => Starts.Where(start => start > From);
+    /// <summary>Those of them before which a room can be heated or dried: what goes on in the hour of the first trigger comes too late for
+    /// it.</summary>
+    public IEnumerable<int> PreparedStarts => Starts.Where(start => start > From);
 
     /// <summary>The same surface under a tent or tarpaulin: three tenths of the wind, no rain or snow, and the sky shut off.</summary>
     /// <returns>Null within a building.</returns>
@@ -74,6 +75,10 @@ public sealed record SprayCase
             Needs = Needs with { Cure = (int)Math.Ceiling(sheet.CureBeforeRain.TotalHours) },
         };
 
+    /// <summary>The same surface, washed.</summary>
+    /// <param name="hour">Hour at whose start it is.</param>
+    public SprayCase Washed(int hour) => this with { Face = Face with { Washed = hour } };
+
     /// <summary>Its hours with nothing done to the room.</summary>
     public GateHours Hours() =>
         GateHours.Of(
@@ -81,27 +86,34 @@ public sealed record SprayCase
             Limits
         );
 
-    /// <summary>Its hours with heaters on: each as it is if spraying begins in it.</summary>
-    /// <param name="heaters">The heaters.</param>
-    /// <exception cref="InvalidOperationException">There is no room to heat.</exception>
-    public GateHours Hours(HeatersOn heaters)
+    /// <summary>Its hours with something running in its room: each as it is if spraying begins in it.</summary>
+    /// <param name="acts">What runs.</param>
+    /// <exception cref="InvalidOperationException">There is no room for it.</exception>
+    public GateHours Hours(RoomActs acts)
     {
-        var room = Room ?? throw new InvalidOperationException("There is no room to heat.");
-        return GateHours.Of(
-            [.. Members.Select(sky => SurfaceHours.Of(Face, new(room, h => heaters.At(h, AtRest), h => heaters.Sprayed(h, Sprayed)), sky))],
-            Limits
-        );
+        var room = Room ?? throw new InvalidOperationException("There is no room to heat or to dry.");
+        var run = new SprayedRoom(room, h => acts.At(h, AtRest), h => acts.Sprayed(h, Sprayed));
+        return GateHours.Of([.. Members.Select(sky => SurfaceHours.Of(Face, run, sky))], Limits);
     }
 
-    /// <summary>A start in an hour with the heaters on until then: chance that nothing is held to the end of cure, what holds most of the
-    /// others, and the heat it takes, J, mean of the members.</summary>
-    /// <param name="heaters">The heaters.</param>
+    /// <summary>A start in an hour with something running in the room until then: chance that nothing is held to the end of cure, what
+    /// holds most of the others, and the heat it takes, J, mean of the members.</summary>
+    /// <param name="acts">What runs.</param>
     /// <param name="start">The hour.</param>
-    /// <exception cref="InvalidOperationException">There is no room to heat.</exception>
-    public (double Chance, HourLimit? Limit, double Heat) Start(HeatersOn heaters, int start)
+    /// <exception cref="InvalidOperationException">There is no room for it.</exception>
+    public (double Chance, HourLimit? Limit, double Heat) Start(RoomActs acts, int start)
     {
-        var room = Room ?? throw new InvalidOperationException("There is no room to heat.");
-        var run = new SprayedRoom(room, h => h >= start ? heaters.Sprayed(h, Sprayed) : heaters.At(h, AtRest));
+        var room = Room ?? throw new InvalidOperationException("There is no room to heat or to dry.");
+        return Begun(start, new(room, h => h >= start ? acts.Sprayed(h, Sprayed) : acts.At(h, AtRest)));
+    }
+
+    /// <summary>Chance of a start in an hour, nothing done to the room; the same as that of <see cref="Hours()"/>, without the hours after
+    /// it.</summary>
+    /// <param name="start">The hour.</param>
+    public double ChanceOf(int start) => Begun(start, Room is { } room ? new(room, _ => AtRest, _ => Sprayed) : null).Chance;
+
+    private (double Chance, HourLimit? Limit, double Heat) Begun(int start, SprayedRoom? run)
+    {
         var hours = Members.Select(sky => SurfaceHours.Of(Face, run, sky, start + Needs.Hours)).ToList();
         var gate = GateHours.Of(hours, Limits);
         return (gate.ChanceOf(start, Needs.Hours), gate.LimitOf(start, Needs.Hours), hours.Average(one => one.Heat));
@@ -135,4 +147,24 @@ public readonly record struct HeatersOn(double Watts, HeaterKind Kind, int On, T
     // Nothing burns in the room while it is sprayed.
     internal RoomHourDrive Sprayed(int hour, RoomHourDrive otherwise) =>
         SpaceHeating.WaterPerKilowattHour(Kind) > 0 ? otherwise : At(hour, otherwise);
+}
+
+/// <summary>Dehumidifiers that run.</summary>
+/// <param name="What">The dehumidifiers.</param>
+/// <param name="On">Hour from which they run, until spraying begins.</param>
+public readonly record struct DryersOn(Dehumidifier What, int On);
+
+/// <summary>What runs in a room until it is sprayed.</summary>
+/// <param name="Heaters">Heaters; null for none.</param>
+/// <param name="Dryers">Dehumidifiers; null for none.</param>
+public readonly record struct RoomActs(HeatersOn? Heaters, DryersOn? Dryers = null)
+{
+    internal RoomHourDrive At(int hour, RoomHourDrive otherwise)
+    {
+        var heated = Heaters?.At(hour, otherwise) ?? otherwise;
+        return Dryers is { } dryers && hour >= dryers.On ? heated with { Dehumidifier = dryers.What } : heated;
+    }
+
+    // What takes in the air of a room that is sprayed would take in what hangs in it.
+    internal RoomHourDrive Sprayed(int hour, RoomHourDrive otherwise) => Heaters?.Sprayed(hour, otherwise) ?? otherwise;
 }

@@ -19,6 +19,10 @@ public sealed record SprayedFace
     /// <summary>Whether wind and rain reach the work.</summary>
     public bool IsOpen { get; init; }
 
+    /// <summary>Hour at whose start the face is washed, by its number; null where it is not. Water runs down it then, as much as
+    /// stays.</summary>
+    public int? Washed { get; init; }
+
     /// <summary>What was last read on the face that is sprayed; null where nothing was.</summary>
     public FaceReading? Read { get; init; }
 
@@ -108,8 +112,12 @@ public sealed class SurfaceHours
         return hours;
     }
 
+    // Dew point of the room at rest, in which a face lies until it is sprayed, °C; that of the air at the work where there is no room.
+    private double[] _restingDew = [];
+
     private void FillAir(SprayedFace face, RoomRun? room)
     {
+        _restingDew = room is null ? Dew : new double[Dew.Length];
         for (var i = 0; i < Substrate.Length; i++)
         {
             ref readonly var outdoors = ref Sky.Hours[i];
@@ -121,6 +129,7 @@ public sealed class SurfaceHours
             }
 
             var (celsius, vapour) = (room.SprayedCelsius[i], room.SprayedVapour[i]);
+            _restingDew[i] = double.IsNaN(room.Vapour[i]) ? double.NaN : Saturation.DewPoint(Math.Log(room.Vapour[i]));
             (Celsius[i], Dew[i], RhPct[i]) = double.IsNaN(celsius)
                 ? (double.NaN, double.NaN, double.NaN)
                 : (
@@ -143,7 +152,7 @@ public sealed class SurfaceHours
 
         if (face.Between is not { } between)
         {
-            var open = FaceRun.Of(outer, Sky, [], Substrate.Length);
+            var open = FaceRun.Of(outer, Sky, [], Substrate.Length, face.Washed);
             open.Celsius.CopyTo(Substrate);
             open.Wet.CopyTo(Wet);
             Pull(face);
@@ -163,7 +172,7 @@ public sealed class SurfaceHours
             );
             thick.FarFace.CopyTo(Substrate);
             Pull(face);
-            FillFilmWithin();
+            FillFilmWithin(face);
             return;
         }
 
@@ -176,7 +185,7 @@ public sealed class SurfaceHours
         }
 
         Pull(face);
-        FillFilmWithin();
+        FillFilmWithin(face);
     }
 
     // A reading says what the hours did not know, such as a cloud that came or a face that lies in shade; it fades as the face forgets.
@@ -212,11 +221,11 @@ public sealed class SurfaceHours
         }
 
         Pull(face);
-        FillFilmWithin();
+        FillFilmWithin(face);
     }
 
-    // Dew of the air at the work on the face, still air before it.
-    private void FillFilmWithin()
+    // Dew of the room on the face, still air before it.
+    private void FillFilmWithin(SprayedFace of)
     {
         const double StillAir = 2.8,
             Greatest = 0.1,
@@ -224,7 +233,8 @@ public sealed class SurfaceHours
         var film = 0.0;
         for (var i = 0; i < Wet.Length; i++)
         {
-            var (face, dew) = (Substrate[i], Dew[i]);
+            film = i == of.Washed ? Greatest : film;
+            var (face, dew) = (Substrate[i], _restingDew[i]);
             if (double.IsNaN(face + dew))
             {
                 Wet[i] = double.NaN;

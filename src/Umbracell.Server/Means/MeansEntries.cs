@@ -49,6 +49,8 @@ internal static class MeansEntries
         RoomAir = "air",
         RoomLoss = "loss",
         Holds = "holds",
+        TakesOut = "takesOut",
+        DryerType = "dryerKind",
         Trailer = "trailer",
         DayStart = "dayStart",
         DayEnd = "dayEnd",
@@ -120,6 +122,15 @@ internal static class MeansEntries
             },
             Quantity("duct", new FigureRange(0.02, 2, Dimension.Thickness).Usually(0.08, 1)),
             Quantity("ductLength", new(0, 100, Dimension.Span)),
+            Quantity(Count, Pieces),
+        ],
+        [MeansKind.Dehumidifier] =
+        [
+            Quantity(TakesOut, new FigureRange(0.01, 100, Dimension.WaterPace).Usually(0.2, 20)) with
+            {
+                IsNeeded = true,
+            },
+            Choice(DryerType, [.. Enum.GetValues<DehumidifierKind>().Select(Vocabulary.KeyOf)]),
             Quantity(Count, Pieces),
         ],
     };

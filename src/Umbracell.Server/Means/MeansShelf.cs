@@ -43,6 +43,13 @@ internal sealed class MeansShelf(IReadOnlyList<MeansRow> rows)
                 .OrderByDescending(one => one.Holds ?? int.MaxValue)
                 .ThenByDescending(one => one.Air)
                 .FirstOrDefault(),
+            Dehumidifier = InUse(MeansKind.Dehumidifier)
+                .GroupBy(
+                    DryerKindOf,
+                    (kind, all) =>
+                        new Dehumidifier(kind, all.Sum(one => one.Figures[MeansEntries.TakesOut] * (WholeOf(one, MeansEntries.Count) ?? 1)))
+                )
+                .MaxBy(one => one.RatedKilogramsPerHour),
             Trailer = TrailerOf(crew),
             Day = DayOf(crew),
         };
@@ -97,6 +104,12 @@ internal sealed class MeansShelf(IReadOnlyList<MeansRow> rows)
         heater.Words.TryGetValue(MeansEntries.HeaterType, out var code)
             ? Enum.GetValues<HeaterKind>().Single(kind => Vocabulary.KeyOf(kind) == code)
             : null;
+
+    // One of which nobody said how it works is taken for the kind that does less in the cold.
+    private static DehumidifierKind DryerKindOf(MeansDocument dryer) =>
+        dryer.Words.TryGetValue(MeansEntries.DryerType, out var code) && code == Vocabulary.KeyOf(DehumidifierKind.Desiccant)
+            ? DehumidifierKind.Desiccant
+            : DehumidifierKind.Refrigerant;
 
     private static int? WholeOf(MeansDocument of, string name) =>
         of.Figures.TryGetValue(name, out var figure) ? (int)Math.Round(figure) : null;

@@ -35,6 +35,12 @@ public sealed record ActionSetAnswer
     /// <summary>When the heaters go on.</summary>
     public required DateTimeOffset? On { get; init; }
 
+    /// <summary>Whether dehumidifiers run in the room.</summary>
+    public required bool Dries { get; init; }
+
+    /// <summary>When they go on, where the set opens the start.</summary>
+    public required DateTimeOffset? DryFrom { get; init; }
+
     /// <summary>The start it opens, or the best of those it does not; null where nobody works before the day.</summary>
     public required DateTimeOffset? Start { get; init; }
 
@@ -62,7 +68,7 @@ internal static class CheapestStarts
 
     public static CheapestStartAnswer Of(HoursCase of, DateTimeOffset now, DateOnly? day, bool maySeeMoney)
     {
-        var found = CheapestStart.Find(of.Before(now, day), [.. of.StandIns], of.Heat);
+        var found = CheapestStart.Find(of.Before(now, day), [.. of.StandIns], new(of.Heat, of.Dryer));
         return new()
         {
             Opened = found.Opened is { } opened ? Told(opened) : null,
@@ -78,12 +84,17 @@ internal static class CheapestStarts
                 ProductId = tried.Set.Product?.Id,
                 Heater = tried.Set.Heats ? of.Heat?.Kind : null,
                 On = tried.Heated is { } heated ? of.StartOf(heated.On) : null,
+                Dries = tried.Set.Dries,
+                DryFrom = tried.DriedFrom is { } dry ? of.StartOf(dry) : null,
                 Start = tried.Start is { } start ? of.StartOf(start) : null,
                 Holding = (int)Math.Round(tried.Chance * of.Case.Members.Count),
                 Limit = tried.Limit,
-                Figures = tried.Heated is { } heat
-                    ? HeatFigures.Of(heat, of.Heat!.Value.Watts, of.Job, maySeeMoney)
-                    : new Dictionary<string, FigureAnswer>(),
+                Figures = tried switch
+                {
+                    { Heated: { } heat } => HeatFigures.Of(heat, of.Heat!.Value.Watts, of.Job, maySeeMoney),
+                    { DriedFrom: not null } => EarlierStarts.DryerFigures(of.Dryer!),
+                    _ => new Dictionary<string, FigureAnswer>(),
+                },
             };
     }
 }

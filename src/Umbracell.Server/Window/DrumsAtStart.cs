@@ -18,7 +18,10 @@ public enum DrumsState
     /// <summary>Too cold, and warm enough in the firm's blankets.</summary>
     InBlankets,
 
-    /// <summary>Too cold, with the firm's blankets too, or without any.</summary>
+    /// <summary>Too cold, and warm enough in the firm's hot room.</summary>
+    InHotRoom,
+
+    /// <summary>Too cold, with what the firm has too, or without any.</summary>
     Cold,
 
     /// <summary>Too warm.</summary>
@@ -37,7 +40,10 @@ public sealed record DrumsAtStartAnswer
     /// <summary>When the firm's blankets go on; null unless that is what it takes.</summary>
     public required DateTimeOffset? On { get; init; }
 
-    /// <summary>a and b as they are then if left alone; least and greatest of the sheet; blanket where the firm has any.</summary>
+    /// <summary>When they go into the firm's hot room; null where they need not, it has none, or that is too late.</summary>
+    public required DateTimeOffset? Into { get; init; }
+
+    /// <summary>a and b as they are then if left alone; least and greatest of the sheet; blanket and room, its air, where the firm has them.</summary>
     public required IReadOnlyDictionary<string, FigureAnswer> Figures { get; init; }
 }
 
@@ -64,6 +70,12 @@ internal static class DrumsAtStart
             figures["blanket"] = new(watts, Dimension.ElectricPower);
         }
 
+        var room = of.Job.Means.Supplies.Means.HotRoom;
+        if (room is not null)
+        {
+            figures["room"] = room.Air.ToFigure();
+        }
+
         if (
             Read(gate.DrumA, SetSide.A) is not { } a
             || Read(gate.DrumB, SetSide.B) is not { } b
@@ -78,12 +90,20 @@ internal static class DrumsAtStart
         var left = new[] { a, b }.Select(drum => DrumHours.At(drum.Drum with { Blanket = 0 }, drum.At, start, air)).ToList();
         (figures["a"], figures["b"]) = (left[0].ToFigure(), left[1].ToFigure());
         var on = new[] { a, b }.Select(drum => DrumHours.LatestOn(drum.Drum, drum.At, now, start, sheet.Drums.Least, air)).ToList();
+        var into = room is null
+            ? null
+            : new[] { a, b }
+                .Select(drum => DrumHours.LatestInto(drum.Drum with { Blanket = 0 }, drum.At, now, start, sheet.Drums.Least, air, room.Air))
+                .ToList();
+        var fits = into?.TrueForAll(at => at is not null) == true;
         var state =
             left.Exists(drum => drum > sheet.Drums.Greatest) ? DrumsState.Hot
             : left.TrueForAll(drum => drum >= sheet.Drums.Least) ? DrumsState.Inside
             : watts > 0 && on.TrueForAll(at => at is not null) ? DrumsState.InBlankets
+            : fits ? DrumsState.InHotRoom
             : DrumsState.Cold;
-        return Told(state, state == DrumsState.InBlankets ? on.Min() : null);
+        var isCold = state is DrumsState.InBlankets or DrumsState.InHotRoom;
+        return Told(state, state == DrumsState.InBlankets ? on.Min() : null) with { Into = isCold && fits ? into!.Min() : null };
 
         (DrumWarmth Drum, DateTimeOffset At)? Read(ReadTemperature? drum, SetSide side) =>
             drum is { } read
@@ -105,6 +125,7 @@ internal static class DrumsAtStart
                 Start = start,
                 State = state,
                 On = goesOn,
+                Into = null,
                 Figures = FigureAnswer.All(figures),
             };
     }

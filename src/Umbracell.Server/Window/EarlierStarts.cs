@@ -1,4 +1,5 @@
 using Umbracell.Core.Conditions;
+using Umbracell.Core.Quantities;
 using Umbracell.Core.Weather;
 using Umbracell.Questions.Answers;
 
@@ -15,6 +16,9 @@ public enum EarlierKind
 
     /// <summary>Spray another product of the same cells.</summary>
     Product,
+
+    /// <summary>Dry the room.</summary>
+    Dry,
 }
 
 /// <summary>What the crew can do to begin earlier than the weather alone lets it.</summary>
@@ -51,7 +55,7 @@ public sealed record EarlierStartAnswer
     /// <summary>Members in which nothing is held from then to the end of cure.</summary>
     public required int Holding { get; init; }
 
-    /// <summary>When the heaters go on; null for others.</summary>
+    /// <summary>When heaters or dehumidifiers go on; null for others.</summary>
     public DateTimeOffset? On { get; init; }
 
     /// <summary>What burns, of heat.</summary>
@@ -63,7 +67,7 @@ public sealed record EarlierStartAnswer
     /// <summary>Its id.</summary>
     public string? ProductId { get; init; }
 
-    /// <summary>power, hold, heat and, for those who price, cost of heat.</summary>
+    /// <summary>Of heat power, hold, heat and, for those who price, its cost; of drying takesOut, as the plate says.</summary>
     public required IReadOnlyDictionary<string, FigureAnswer> Figures { get; init; }
 }
 
@@ -80,6 +84,11 @@ internal sealed class EarlierStarts(SprayCase asked, HoursCase of, bool maySeeMo
         if (of.Heat is { } heat)
         {
             Take(EarlierKind.Heat, EarlierStart.ByHeat(asked, heat.Watts, heat.Kind) is { } start ? Heated(start, heat) : null);
+        }
+
+        if (of.Dryer is { } dryer)
+        {
+            Take(EarlierKind.Dry, EarlierStart.ByDrying(asked, dryer) is { } start ? Dried(start, dryer) : null);
         }
 
         if (asked.Limits.IsOpen)
@@ -135,6 +144,20 @@ internal sealed class EarlierStarts(SprayCase asked, HoursCase of, bool maySeeMo
             Heater = heat.Kind,
             Figures = HeatFigures.Of(start, heat.Watts, of.Job, maySeeMoney),
         };
+
+    private EarlierStartAnswer Dried(DriedStart start, Dehumidifier dryer) =>
+        new()
+        {
+            Kind = EarlierKind.Dry,
+            Start = _hours.StartOf(start.Start),
+            Holding = HoldingOf(start.Chance),
+            On = _hours.StartOf(start.On),
+            Figures = DryerFigures(dryer),
+        };
+
+    /// <summary>takesOut, as the plate says.</summary>
+    internal static IReadOnlyDictionary<string, FigureAnswer> DryerFigures(Dehumidifier dryer) =>
+        FigureAnswer.All(new Dictionary<string, Figure> { ["takesOut"] = new(dryer.RatedKilogramsPerHour, Dimension.WaterPace) });
 
     private int HoldingOf(double chance) => (int)Math.Round(chance * _hours.Members.Count);
 }

@@ -7,5 +7,11 @@ namespace Umbracell.Server.Window;
 /// <param name="HoldC">Temperature at which they hold, °C.</param>
 internal sealed record HourActs(bool Tent, string? Product, DateTimeOffset? On, double HoldC)
 {
-    public bool IsNone => !Tent && Product is null && On is null;
+    /// <summary>When dehumidifiers go on; null for none.</summary>
+    public DateTimeOffset? DryFrom { get; init; }
+
+    /// <summary>When the face is washed; null where it is not.</summary>
+    public DateTimeOffset? WashedAt { get; init; }
+
+    public bool IsNone => this == new HourActs(false, null, null, HoldC);
 }

@@ -20,7 +20,7 @@ internal sealed class HoursCase
     private const int EarlierWithin = 120;
 
     private readonly IReadOnlyList<HoursAssumption> _ofFace;
-    private readonly HeatersOn? _heaters;
+    private readonly RoomActs? _acts;
 
     // Who only looks for a start with something done about the weather asks for neither.
     private readonly Lazy<GateHours> _gate;
@@ -50,10 +50,10 @@ internal sealed class HoursCase
         (_gate, _chances) = (new(Case.Hours), new(ChancesOf));
     }
 
-    private HoursCase(HoursCase plain, SprayCase acted, HeatersOn? heaters)
+    private HoursCase(HoursCase plain, SprayCase acted, RoomActs? acts)
     {
-        (Job, Row, _ofFace, Whole, Case, _heaters) = (plain.Job, plain.Row, plain._ofFace, plain.Whole, acted, heaters);
-        (_gate, _chances) = (new(() => heaters is { } on ? acted.Hours(on) : acted.Hours()), new(ChancesOf));
+        (Job, Row, _ofFace, Whole, Case, _acts) = (plain.Job, plain.Row, plain._ofFace, plain.Whole, acted, acts);
+        (_gate, _chances) = (new(() => acts is { } run ? acted.Hours(run) : acted.Hours()), new(ChancesOf));
     }
 
     /// <summary>The surface in its hours.</summary>
@@ -81,7 +81,7 @@ internal sealed class HoursCase
     public IReadOnlyList<HoursAssumption> Assumed =>
         [
             .. _ofFace,
-            .. Case.Room is null || _heaters is not null ? Enumerable.Empty<HoursAssumption>() : [HoursAssumption.Unheated],
+            .. Case.Room is null || _acts?.Heaters is not null ? Enumerable.Empty<HoursAssumption>() : [HoursAssumption.Unheated],
             .. PlaceTime.IsKnown(Job.Study.Job) ? Enumerable.Empty<HoursAssumption>() : [HoursAssumption.TimeZone],
         ];
 
@@ -98,7 +98,7 @@ internal sealed class HoursCase
     /// <param name="acts">What is done.</param>
     /// <param name="now">The present instant.</param>
     /// <exception cref="NotFoundException">The product is none the firm offers in the place of this one, nothing can be tented, or there is
-    /// nothing to heat or to heat with.</exception>
+    /// nothing to heat or dry, or to do it with.</exception>
     public HoursCase With(HourActs acts, DateTimeOffset now)
     {
         var acted = Case with { From = HourOf(now) };
@@ -112,7 +112,12 @@ internal sealed class HoursCase
             acted = acted.UnderTent() ?? throw new NotFoundException("open face");
         }
 
-        return new(this, acted, acts.On is { } on ? HeatersFrom(on, acts.HoldC) : null);
+        if (acts.WashedAt is { } washed)
+        {
+            acted = acted.Washed(HourOf(washed));
+        }
+
+        return new(this, acted, acts is { On: null, DryFrom: null } ? null : new RoomActs(HeatersOf(acts), DryersOf(acts)));
     }
 
     /// <summary>Products the firm offers that can be sprayed in the place of this one.</summary>
@@ -128,15 +133,23 @@ internal sealed class HoursCase
         }
     }
 
-    private HeatersOn HeatersFrom(DateTimeOffset on, double holdC) =>
-        Heat is { } heat
-            ? new(
-                heat.Watts,
-                heat.Kind,
-                HourOf(on),
-                Temperature.FromCelsius(QuantityRangeException.Within("holdC", holdC, -20, 40, Dimension.Temperature))
-            )
-            : throw new NotFoundException("heater");
+    /// <summary>Dehumidifiers the firm has; null where there is no room to dry, or none was entered.</summary>
+    public Dehumidifier? Dryer => Case.Room is null ? null : Job.Means.Supplies.Means.Dehumidifier;
+
+    private HeatersOn? HeatersOf(HourActs acts) =>
+        acts.On is not { } on ? null
+        : Heat is not { } heat ? throw new NotFoundException("heater")
+        : new HeatersOn(
+            heat.Watts,
+            heat.Kind,
+            HourOf(on),
+            Temperature.FromCelsius(QuantityRangeException.Within("holdC", acts.HoldC, -20, 40, Dimension.Temperature))
+        );
+
+    private DryersOn? DryersOf(HourActs acts) =>
+        acts.DryFrom is not { } on ? null
+        : Dryer is not { } dryer ? throw new NotFoundException("dehumidifier")
+        : new DryersOn(dryer, HourOf(on));
 
     /// <summary>Number of the hour an instant lies in, or the nearest there is.</summary>
     public int HourOf(DateTimeOffset at) => Math.Clamp((int)Math.Floor((at - StartOf(0)).TotalHours), 0, Case.Count - 1);
@@ -171,11 +184,11 @@ internal sealed class HoursCase
     private double[] ChancesOf()
     {
         var chances = SprayWindows.Chances(Gate, Needs);
-        if (_heaters is { } heated)
+        if (_acts is { } acts)
         {
             foreach (var start in Case.Starts)
             {
-                chances[start] = Case.Start(heated, start).Chance;
+                chances[start] = Case.Start(acts, start).Chance;
             }
         }
 

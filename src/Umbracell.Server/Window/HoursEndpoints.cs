@@ -20,8 +20,13 @@ internal static class HoursEndpoints
                     bool tent = false,
                     string? product = null,
                     DateTimeOffset? heatFrom = null,
-                    double holdC = 20
-                ) => TypedResults.Ok(await windows.OfAsync(id, new(tent, product, heatFrom, holdC), stop))
+                    double holdC = 20,
+                    DateTimeOffset? dryFrom = null,
+                    DateTimeOffset? washedAt = null
+                ) =>
+                    TypedResults.Ok(
+                        await windows.OfAsync(id, new(tent, product, heatFrom, holdC) { DryFrom = dryFrom, WashedAt = washedAt }, stop)
+                    )
             )
             .WithTags("Window")
             .WithSummary(

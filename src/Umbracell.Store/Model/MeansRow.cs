@@ -26,6 +26,9 @@ public enum MeansKind
 
     /// <summary>Fans of one kind that draw a room's air out.</summary>
     Fan,
+
+    /// <summary>Dehumidifiers of one kind.</summary>
+    Dehumidifier,
 }
 
 /// <summary>A crew, a machine or a thing the firm works with.</summary>

@@ -42,6 +42,9 @@ public static class DemoMeans
         yield return Row(MeansKind.Fan, "Exhaust fan", [("flow", 0.9), ("duct", 0.3048), ("ductLength", 7.62), ("count", 2)], []);
     }
 
+    internal static MeansRow Dehumidifier() =>
+        Row(MeansKind.Dehumidifier, "Dehumidifier on wheels", [("takesOut", 1.4), ("count", 2)], [("dryerKind", "refrigerant")]);
+
     private static MeansRow Rig(string name, MeansRow crew, double hoseMetres, double trailerKg, string tips)
     {
         var rig = Row(

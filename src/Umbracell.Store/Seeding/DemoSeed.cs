@@ -111,7 +111,7 @@ public static class DemoSeed
 
         var now = inputs.Now;
         var (heron, plover) = (DemoMeans.Crew("Heron"), DemoMeans.Crew("Plover"));
-        db.Means.AddRange([heron, plover, .. DemoMeans.Equipment(heron, plover), .. DemoMeans.ScaffoldAndFans()]);
+        db.Means.AddRange([heron, plover, .. DemoMeans.Equipment(heron, plover), .. DemoMeans.ScaffoldAndFans(), DemoMeans.Dehumidifier()]);
         DemoPlot[] plots =
         [
             new(DemoJobs.FerryHouse(heron), DemoJobs.FerryHouseSurfaces(inputs.Start), DemoSurveys.FerryHouse),
@@ -176,6 +176,12 @@ public static class DemoSeed
         if (!await db.Means.AnyAsync(means => means.Kind == MeansKind.Scaffold || means.Kind == MeansKind.Fan, cancellation))
         {
             db.Means.AddRange(DemoMeans.ScaffoldAndFans());
+            await db.SaveChangesAsync(cancellation);
+        }
+
+        if (!await db.Means.AnyAsync(means => means.Kind == MeansKind.Dehumidifier, cancellation))
+        {
+            db.Means.Add(DemoMeans.Dehumidifier());
             await db.SaveChangesAsync(cancellation);
         }
     }

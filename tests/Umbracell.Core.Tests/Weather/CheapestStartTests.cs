@@ -13,6 +13,8 @@ public sealed class CheapestStartTests
 {
     private static readonly ProductSheet[] Others = [Sheets.ColdGrade];
 
+    private static readonly Dehumidifier Dryer = new(DehumidifierKind.Refrigerant, 2);
+
     private static SprayCase Case(AirHour[][] members, bool isOpen) =>
         new()
         {
@@ -60,25 +62,26 @@ public sealed class CheapestStartTests
     [InlineData(false)]
     public void What_is_told_opens_and_what_is_cheaper_does_not(bool isOpen)
     {
-        var kinds = new HashSet<(bool, bool, bool)>();
+        var kinds = new HashSet<(bool, bool, bool, bool)>();
         Gen.Select(MadeHours.Any.Array[3], Gen.Double[20_000, 90_000])
             .Sample(
                 (members, watts) =>
                 {
                     var asked = Case(members, isOpen);
-                    var found = CheapestStart.Find(asked, Others, (watts, HeaterKind.Indirect));
+                    var found = CheapestStart.Find(asked, Others, new((watts, HeaterKind.Indirect), Dryer));
                     foreach (var tried in found.Cheaper)
                     {
                         tried.Chance.ShouldBeLessThan(asked.Level);
                         var sprayed = With(asked, tried.Set);
-                        if (!tried.Set.Heats)
+                        if (tried.Set is { Heats: false, Dries: false })
                         {
                             Best(sprayed).ShouldBe(tried.Chance);
                         }
                         else
                         {
                             var hottest = new HeatersOn(watts, HeaterKind.Indirect, asked.From, Hottest(sprayed));
-                            sprayed.HeatedStarts.Max(start => sprayed.Start(hottest, start).Chance).ShouldBe(tried.Chance);
+                            var full = new RoomActs(tried.Set.Heats ? hottest : null, tried.Set.Dries ? new(Dryer, asked.From) : null);
+                            sprayed.PreparedStarts.Max(start => sprayed.Start(full, start).Chance).ShouldBe(tried.Chance);
                         }
 
                         if (tried.Start is not null && tried.Chance < 1)
@@ -90,20 +93,25 @@ public sealed class CheapestStartTests
                     if (found.Opened is not { } opened)
                     {
                         // Everything there is was tried.
-                        found.Cheaper.Count.ShouldBe(4);
+                        found.Cheaper.Count.ShouldBe(isOpen ? 4 : 8);
                         return;
                     }
 
                     lock (kinds)
                     {
-                        kinds.Add((opened.Set.Tent, opened.Set.Product is not null, opened.Set.Heats));
+                        kinds.Add((opened.Set.Tent, opened.Set.Product is not null, opened.Set.Dries, opened.Set.Heats));
                     }
 
                     var done = With(asked, opened.Set);
                     opened.Start!.Value.ShouldBeInRange(asked.From, asked.Before - 1);
-                    var chance = opened.Heated is { } heated
-                        ? done.Start(new(watts, HeaterKind.Indirect, heated.On, heated.Hold), opened.Start.Value).Chance
-                        : done.Hours().ChanceOf(opened.Start.Value, done.Needs.Hours);
+                    var heaters = opened.Heated is { } heated
+                        ? new HeatersOn(watts, HeaterKind.Indirect, heated.On, heated.Hold)
+                        : (HeatersOn?)null;
+                    var acts = new RoomActs(heaters, opened.DriedFrom is { } dried ? new(Dryer, dried) : null);
+                    var chance =
+                        opened.Set.Heats || opened.Set.Dries
+                            ? done.Start(acts, opened.Start.Value).Chance
+                            : done.Hours().ChanceOf(opened.Start.Value, done.Needs.Hours);
                     chance.ShouldBe(opened.Chance);
                     chance.ShouldBeGreaterThanOrEqualTo(asked.Level);
                 },
@@ -118,7 +126,7 @@ public sealed class CheapestStartTests
         // The first day is colder than the second: heating for it burns more.
         AirHour[] air = [.. Enumerable.Range(0, 72).Select(i => MadeHours.Air(i, i < 30 ? -8 : 1, i < 30 ? -14 : -4, cloud: 1))];
         var asked = Case([air], isOpen: false);
-        var found = CheapestStart.Find(asked, [], (60_000, HeaterKind.Indirect));
+        var found = CheapestStart.Find(asked, [], new((60_000, HeaterKind.Indirect)));
         found.Opened!.Heated.ShouldNotBeNull();
         found.Opened.Start!.Value.ShouldBeGreaterThan(30);
         EarlierStart.ByHeat(asked, 60_000, HeaterKind.Indirect)!.Start.ShouldBeLessThan(24);
@@ -129,7 +137,7 @@ public sealed class CheapestStartTests
     public void Before_a_day_on_which_nobody_has_worked_yet_nothing_is_promised()
     {
         AirHour[] air = [.. Enumerable.Range(0, 72).Select(i => MadeHours.Air(i, 18, 6, cloud: 1))];
-        var found = CheapestStart.Find(Case([air], isOpen: true) with { Before = 7 }, [], null);
+        var found = CheapestStart.Find(Case([air], isOpen: true) with { Before = 7 }, [], default);
         found.Opened.ShouldBeNull();
         found.Cheaper.ShouldAllBe(tried => tried.Start == null && tried.Chance == 0);
     }

@@ -82,4 +82,38 @@ public sealed class DrumHoursTests
         var three = DrumHours.At(Drum(20), MadeHours.Start, MadeHours.Start.AddHours(3), air);
         DrumHours.At(Drum(20), MadeHours.Start, MadeHours.Start.AddHours(6), air).ShouldBe(three);
     }
+
+    [Fact]
+    public void Put_into_the_hot_room_as_told_it_is_warm_and_a_quarter_of_an_hour_later_it_is_not()
+    {
+        var needed = 0;
+        Gen.Select(MadeHours.Any, Gen.Double[-10, 22], Gen.Double[22, 45], Gen.Int[2, 60])
+            .Sample(
+                (hours, drum, room, start) =>
+                {
+                    var air = DrumHours.MiddleOf([MadeHours.Run(hours.Length, i => hours[i])]);
+                    var (from, now, wanted) = (MadeHours.Start, MadeHours.Start.AddHours(1), Temperature.FromCelsius(18));
+                    var at = now.AddHours(start);
+                    var told = DrumHours.LatestInto(Drum(drum), from, now, at, wanted, air, Temperature.FromCelsius(room));
+                    if (told is not { } into)
+                    {
+                        Done(now).ShouldBeLessThan(18);
+                    }
+                    else if (into < at)
+                    {
+                        Interlocked.Increment(ref needed);
+                        Done(into).ShouldBeGreaterThanOrEqualTo(18);
+                        Done(into.AddMinutes(15)).ShouldBeLessThan(18);
+                    }
+
+                    double Done(DateTimeOffset into)
+                    {
+                        var outdoors = DrumHours.At(Drum(drum), from, into, air);
+                        return DrumHours.At(Drum(outdoors.Celsius), into, at, _ => Temperature.FromCelsius(room)).Celsius;
+                    }
+                },
+                iter: 100
+            );
+        needed.ShouldBeGreaterThan(10);
+    }
 }

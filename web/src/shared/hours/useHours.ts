@@ -14,6 +14,8 @@ export interface Acts {
   product?: string
   heatFrom?: string
   holdC?: number
+  dryFrom?: string
+  washedAt?: string
 }
 
 /** The hours of a surface: asked once, and again every quarter of an hour; nothing is asked while one looks at an hour. */

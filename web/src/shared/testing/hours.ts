@@ -49,6 +49,7 @@ export const hours: Hours = {
   windows: [],
   drums: null,
   after: null,
+  wash: null,
   spraying: null,
   cure: null,
   whole: null,

@@ -49,9 +49,15 @@ function what(set: ActionSet) {
     : set.heater
       ? t('hours.cheapest.heat')
       : ''
+  const dry = set.dryFrom
+    ? t('hours.cheapest.dryFrom', { on: times.hour(set.dryFrom) })
+    : set.dries
+      ? t('hours.cheapest.dry')
+      : ''
   const parts = [
     set.tent ? t('hours.earlier.tent') : '',
     set.product ? t('hours.earlier.product', { product: set.product }) : '',
+    dry,
     heat,
   ].filter(Boolean)
   return parts.length ? listed(parts, 'plus') : t('hours.cheapest.wait')
@@ -77,8 +83,9 @@ const acts = (set: ActionSet): Acts => ({
   product: set.productId ?? undefined,
   heatFrom: set.on ?? undefined,
   holdC: set.figures.hold?.amount,
+  dryFrom: set.dryFrom ?? undefined,
 })
-const isAct = (set: ActionSet) => set.tent || !!set.productId || !!set.on
+const isAct = (set: ActionSet) => Object.values(acts(set)).some((one) => one !== undefined)
 </script>
 
 <template>

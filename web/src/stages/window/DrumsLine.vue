@@ -10,8 +10,13 @@ const { t } = useI18n()
 const reader = useReader()
 const said = computed(() => {
   const figures = { ...reader.printAll(props.drums.figures), sheet: props.sheet, start: props.when(props.drums.start) }
-  const { state, on } = props.drums
-  if (on) return t('hours.drums.inBlankets', { ...figures, on: props.when(on) })
+  const { state, on, into } = props.drums
+  const room = into ? { ...figures, into: props.when(into) } : undefined
+  if (on) {
+    const blankets = t('hours.drums.inBlankets', { ...figures, on: props.when(on) })
+    return room ? `${blankets} ${t('hours.drums.orHotRoom', room)}` : blankets
+  }
+  if (room) return t('hours.drums.inHotRoom', room)
   return t(`hours.drums.${state === 'cold' && props.drums.figures.blanket ? 'coldInBlankets' : state}`, figures)
 })
 </script>

@@ -20,6 +20,12 @@ const earlier = useQuery({
 
 type Start = Schemas['EarlierStartAnswer']
 
+const given: Record<Schemas['EarlierKind'], (one: Start) => Acts> = {
+  heat: (one) => ({ heatFrom: one.on!, holdC: one.figures.hold!.amount }),
+  tent: () => ({ tent: true }),
+  product: (one) => ({ product: one.productId! }),
+  dry: (one) => ({ dryFrom: one.on! }),
+}
 const doing = (one: Start) =>
   one.kind === 'heat'
     ? t('hours.earlier.heat', {
@@ -28,20 +34,17 @@ const doing = (one: Start) =>
         on: props.when(one.on!),
         hold: reader.print(one.figures.hold),
       })
-    : t(`hours.earlier.${one.kind}`, { product: one.product ?? '' })
+    : t(`hours.earlier.${one.kind}`, {
+        ...reader.printAll(one.figures),
+        product: one.product ?? '',
+        on: one.on ? props.when(one.on) : '',
+      })
 
 const result = (one: Start) => {
   const start = t('hours.earlier.start', { start: props.when(one.start), holding: one.holding, runs: props.runs })
   const costs = [one.figures.heat, one.figures.cost].filter(Boolean).map((figure) => reader.print(figure))
   return costs.length ? t('hours.earlier.costs', { start, costs: listed(costs) }) : start
 }
-
-const acts = (one: Start): Acts =>
-  one.kind === 'heat'
-    ? { heatFrom: one.on!, holdC: one.figures.hold!.amount }
-    : one.kind === 'tent'
-      ? { tent: true }
-      : { product: one.productId! }
 
 const tried = (keys: Schemas['EarlierKind'][]) => listed(keys.map((key) => t(`hours.earlier.tried.${key}`)))
 </script>
@@ -56,7 +59,7 @@ const tried = (keys: Schemas['EarlierKind'][]) => listed(keys.map((key) => t(`ho
         <li v-for="one in earlier.data.value.starts" :key="one.kind + (one.product ?? '')">
           <b>{{ doing(one) }}</b>
           <p class="quiet">{{ result(one) }}</p>
-          <ElButton link type="primary" @click="emit('take', acts(one), doing(one))">{{
+          <ElButton link type="primary" @click="emit('take', given[one.kind](one), doing(one))">{{
             t('hours.acts.show')
           }}</ElButton>
         </li>

@@ -16,6 +16,7 @@ import HourTable from './HourTable.vue'
 import MonthStrip from './MonthStrip.vue'
 import SiteCorrection from './SiteCorrection.vue'
 import SkinChart from './SkinChart.vue'
+import WashLine from './WashLine.vue'
 
 /** The hours ahead of a surface: the strip, what the hour in hand says, the next window, and what limits until then. */
 const props = defineProps<{ job: string; surface: string }>()
@@ -157,6 +158,7 @@ const assumed = computed(() => listed((hours.value?.assumed ?? []).map((key) => 
               </p>
             </template>
             <DrumsLine v-if="hours.drums" :drums="hours.drums" :sheet="hours.limits?.sheet ?? ''" :when="words.when" />
+            <WashLine v-if="hours.wash" :wash="hours.wash" :when="words.when" @take="take" />
             <p v-if="hours.inParts" class="small quiet">
               {{ t('hours.inParts', { whole: reader.print(hours.whole) }) }}
             </p>

@@ -45,6 +45,7 @@ const drums = (state: string, on: string | null, blanket?: string) => ({
   start: hour(3).start,
   state,
   on,
+  into: null,
   figures: {
     a: figure(12, '54 °F'),
     b: figure(11, '52 °F'),
