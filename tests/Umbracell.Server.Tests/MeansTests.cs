@@ -20,6 +20,7 @@ public sealed class MeansTests(Product product)
             { "hotRoom", "air 95 F; loss 45 W/K; holds 8", "air 35.0 °C; loss 45 W/K; holds 8" },
             { "scaffold", "scaffoldKind mobileTower; reach 20 ft; covers 300 ft2; count 2", "reach 6.10 m; covers 27.9 m²" },
             { "fan", "flow 1900 cfm; duct 12 in; ductLength 25 ft; note leaks at the flange", "duct 305 mm; ductLength 7.62 m" },
+            { "dehumidifier", "takesOut 70 pints/day; dryerKind refrigerant; count 2", "takesOut 33 l/day; count 2" },
         };
 
     [Theory]
@@ -67,6 +68,9 @@ public sealed class MeansTests(Product product)
     [InlineData("spaceHeater", "count", "0", "outOfRange")]
     [InlineData("hotRoom", "air", "90 C", "outOfRange")]
     [InlineData("fan", "flow", "-3", "outOfRange")]
+    [InlineData("dehumidifier", "takesOut", "", "empty")]
+    [InlineData("dehumidifier", "takesOut", "70 kg", "wrongUnit")]
+    [InlineData("dehumidifier", "dryerKind", "magic", "unknown")]
     [InlineData("scaffold", "trailer", "3", "unknown")]
     [InlineData("scaffold", "note", "\0", "unwritable")]
     public async Task What_cannot_be_is_refused_at_its_field_and_nothing_is_kept(string kind, string field, string text, string code)
@@ -279,6 +283,7 @@ public sealed class MeansTests(Product product)
         {
             "spaceHeater" or "blankets" => new() { ["power"] = "4 kW" },
             "hotRoom" => new() { ["air"] = "90 F", ["loss"] = "45 W/K" },
+            "dehumidifier" => new() { ["takesOut"] = "33 l/day" },
             "fan" => new() { ["flow"] = "900 cfm" },
             _ => [],
         };

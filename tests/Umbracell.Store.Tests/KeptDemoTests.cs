@@ -32,7 +32,12 @@ public sealed class KeptDemoTests
             means
                 .Select(one => (one.Kind, one.Name))
                 .ShouldBe(
-                    [(MeansKind.Rig, "Rig of before"), (MeansKind.Scaffold, "Rolling tower"), (MeansKind.Fan, "Exhaust fan")],
+                    [
+                        (MeansKind.Rig, "Rig of before"),
+                        (MeansKind.Scaffold, "Rolling tower"),
+                        (MeansKind.Fan, "Exhaust fan"),
+                        (MeansKind.Dehumidifier, "Dehumidifier on wheels"),
+                    ],
                     ignoreOrder: true
                 );
             (await db.Firms.AsNoTracking().SingleAsync(TestContext.Current.CancellationToken)).Name.ShouldBe("Renamed since");

@@ -334,6 +334,8 @@ internal static partial class Units
             Minute,
             Set,
             CubicFootPerMinute,
+            LitrePerDay,
+            PintPerDay,
             CubicMetrePerHour,
             LitrePerSecond,
             GaugePascal,

@@ -126,7 +126,7 @@ internal static class MeansEntries
         ],
         [MeansKind.Dehumidifier] =
         [
-            Quantity(TakesOut, new FigureRange(0.01, 100, Dimension.WaterPace).Usually(0.2, 20)) with
+            Quantity(TakesOut, new FigureRange(0.05, 100, Dimension.WaterPace).Usually(0.2, 20)) with
             {
                 IsNeeded = true,
             },

@@ -28,6 +28,7 @@ public sealed class ActsTests(AskingServer asking) : IAsyncLifetime
     public async Task Each_earlier_start_and_the_cheapest_stand_in_the_hours_with_it()
     {
         await HeaterAsync();
+        await MeansAsync(("kind", "dehumidifier"), ("name", $"Dryer {Guid.NewGuid():N}"), ("takesOut", "60 l/day"));
         var job = _firm.JobOf(await _firm.SurfaceAsync());
         var promised = 0;
         foreach (var kind in new[] { "metalRoof", "lowSlopeRoof", "studWall" })
@@ -49,6 +50,7 @@ public sealed class ActsTests(AskingServer asking) : IAsyncLifetime
             {
                 "heat" => Heat(start),
                 "tent" => "tent=true",
+                "dry" => $"dryFrom={Z(start["on"])}",
                 _ => $"product={start.Text("productId")}",
             };
             await StandsAsync(surface, with, start);
@@ -68,6 +70,7 @@ public sealed class ActsTests(AskingServer asking) : IAsyncLifetime
             .. opened["tent"]!.GetValue<bool>() ? ["tent=true"] : Array.Empty<string>(),
             .. opened["productId"] is { } product ? [$"product={product.GetValue<string>()}"] : Array.Empty<string>(),
             .. opened["on"] is not null ? [Heat(opened)] : Array.Empty<string>(),
+            .. opened["dryFrom"] is { } dry ? [$"dryFrom={Z(dry)}"] : Array.Empty<string>(),
         ];
         await StandsAsync(surface, string.Join('&', acts), opened);
         return earlier["starts"]!.AsArray().Count + 1;
@@ -117,18 +120,43 @@ public sealed class ActsTests(AskingServer asking) : IAsyncLifetime
     private static string Heat(JsonNode start) =>
         string.Create(
             System.Globalization.CultureInfo.InvariantCulture,
-            $"heatFrom={At(start["on"]):yyyy-MM-dd'T'HH:mm:ss'Z'}&holdC={start["figures"]!["hold"]!.Number("amount")}"
+            $"heatFrom={Z(start["on"])}&holdC={start["figures"]!["hold"]!.Number("amount")}"
         );
+
+    private static string Z(JsonNode? instant) =>
+        At(instant).ToString("yyyy-MM-dd'T'HH:mm:ss'Z'", System.Globalization.CultureInfo.InvariantCulture);
 
     private static DateTimeOffset At(JsonNode? instant) => instant!.GetValue<DateTimeOffset>().ToUniversalTime();
 
-    private async Task HeaterAsync()
+    private Task HeaterAsync() => MeansAsync(("kind", "spaceHeater"), ("name", $"Heater {Guid.NewGuid():N}"), ("power", "60 kW"));
+
+    private async Task MeansAsync(params (string, string)[] fields)
     {
-        var (_, means) = await _firm.Client.SendJsonAsync(
-            HttpMethod.Post,
-            "/api/means",
-            Asking.Typed(null, "metric", [("kind", "spaceHeater"), ("name", $"Heater {Guid.NewGuid():N}"), ("power", "60 kW")])
-        );
+        var (_, means) = await _firm.Client.SendJsonAsync(HttpMethod.Post, "/api/means", Asking.Typed(null, "metric", fields));
         means["all"]!.AsArray().Count.ShouldBeGreaterThan(0);
+    }
+
+    [Fact]
+    public async Task A_face_washed_when_told_keeps_the_window_and_one_washed_too_late_has_the_next_that_is_told()
+    {
+        var (surface, plain) = await _firm.WithWindowAsync("Washed", "metalRoof");
+        var wash = plain["wash"]!;
+        if (wash["by"] is { } by)
+        {
+            var washed = await _firm.Client.GetJsonAsync($"/api/surfaces/{surface}/hours?washedAt={Z(by)}");
+            washed["windows"]!
+                .AsArray()
+                .ShouldContain(one => At(one!["from"]) <= At(wash["start"]) && At(one["beginBy"]) >= At(wash["start"]));
+        }
+        else
+        {
+            var now = await _firm.Client.GetJsonAsync($"/api/surfaces/{surface}/hours?washedAt={Z(plain["hours"]![1]!["start"])}");
+            var first = now["windows"]!.AsArray().FirstOrDefault(one => At(one!["from"]) > At(wash["start"]));
+            (first is null ? (DateTimeOffset?)null : At(first["from"])).ShouldBe(
+                wash["next"] is { } next ? At(next) : (DateTimeOffset?)null
+            );
+        }
+
+        (await _firm.WithWindowAsync("Porous", "studWall")).Hours["wash"].ShouldBeNull();
     }
 }
