@@ -43,6 +43,12 @@ public sealed record DetailsDocument
     /// <summary>Which way it looks.</summary>
     public Facing Facing { get; init; }
 
+    /// <summary>How open the ground around it is to wind.</summary>
+    public Shelter Shelter { get; init; }
+
+    /// <summary>How high over the ground it lies, 0.5 to 100 m; null where nobody said it.</summary>
+    public double? FaceHeightM { get; init; }
+
     /// <summary>Day on which the next trade covers an open face; null where nobody said it.</summary>
     public DateOnly? CoveredOn { get; init; }
 }

@@ -154,6 +154,42 @@ test('air read outdoors corrects the hours until that is switched off, and every
   await expect(told).toHaveText(hours.windows.length ? / %$/ : /no window ahead$/)
 })
 
+test('the day an open face is covered is typed where its answer stands, by keys and on a phone', async ({ page }) => {
+  await signIn(page)
+  await page.goto('/healthz')
+  await useUnits(page, 'us')
+  const { job, surface } = await ferryHouse(page)
+  await page.goto(`/jobs/${job}/window/${surface('Sail store eaves')}`)
+  const after = page.locator('.after')
+  const day = after.getByRole('textbox', { name: 'Covered by the next trade on' })
+  await expect(after).toContainText('Cover or coat it by Dec 7, 2026.', { timeout: 20_000 })
+  await day.fill('when it suits them')
+  await day.press('Enter')
+  await expect(after).toContainText('“when it suits them”')
+  await day.fill('Dec 12, 2026')
+  await day.press('Enter')
+  await expect(after).toContainText('19 days after spraying: too late. Cover or coat it by Dec 7, 2026, or spray it on Nov 28')
+  await page.setViewportSize({ width: 390, height: 844 })
+  await day.fill('')
+  await day.press('Enter')
+  await expect(after).toContainText('When the next trade comes was not entered.')
+})
+
+test('a face that is washed when told is put into the hours', async ({ page }) => {
+  await signIn(page)
+  await page.goto('/healthz')
+  const { id: job, surface } = await jobAt(page, 'Tollgate')
+  await page.goto(`/jobs/${job}/window/${surface('Fumigation box')}`)
+  const next = page.getByRole('heading', { name: 'Next window' }).locator('..')
+  const wash = next.getByText('If the face is washed: by ')
+  await expect(wash).toBeVisible({ timeout: 20_000 })
+  const told = await next.locator('.big').innerText()
+  await wash.getByRole('button', { name: 'Show the hours with it' }).press('Enter')
+  await expect(page.getByText('Hours with this done: washed at ')).toBeFocused()
+  await expect(page.getByText('Hours with this done: washed at ')).not.toContainText('…')
+  await expect(next.locator('.big')).toHaveText(told)
+})
+
 test('a service that is down is named, and its hours are there once it answers again', async ({ page }) => {
   const standIns = process.env.UMBRACELL_STAND_INS ?? nextPort(process.env.UMBRACELL_URL ?? 'http://127.0.0.1:5210')
   const letIt = async (trouble: string) =>

@@ -89,6 +89,12 @@ public enum DetailField
     /// <summary>Which way it looks.</summary>
     Facing,
 
+    /// <summary>How open the ground around it is to wind.</summary>
+    Shelter,
+
+    /// <summary>How high over the ground it lies.</summary>
+    FaceHeight,
+
     /// <summary>Day on which the next trade covers it.</summary>
     CoveredOn,
 }

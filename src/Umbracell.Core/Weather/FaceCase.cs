@@ -115,35 +115,22 @@ public sealed record FaceCase
 /// <summary>Wind near a face from wind at 10 m in the open.</summary>
 public static class WindNear
 {
-    /// <summary>How open the ground is.</summary>
-    public enum Ground
-    {
-        /// <summary>Water, fields, an airfield.</summary>
-        Open,
-
-        /// <summary>Hedges, trees, low houses.</summary>
-        Sheltered,
-
-        /// <summary>Close, high buildings.</summary>
-        Town,
-    }
-
     /// <summary>Left of the wind by a tent or tarpaulin (practice).</summary>
     public const double UnderTarpaulin = 0.3;
 
     /// <summary>Share of the wind at 10 m in the open that is left at a height (ASHRAE Handbook—Fundamentals, airflow around buildings:
     /// boundary layers of 270 m with exponent 0.14, 370 m with 0.22, 460 m with 0.33).</summary>
-    /// <param name="ground">Ground around.</param>
+    /// <param name="shelter">Ground around; not said is taken as sheltered.</param>
     /// <param name="height">Height of the face, 0.5 to 100 m.</param>
     /// <exception cref="QuantityRangeException">Height out of range.</exception>
-    public static double Share(Ground ground, Length height)
+    public static double Share(Shelter shelter, Length height)
     {
         QuantityRangeException.Within("height", height.Metres, 0.5, 100, Dimension.Span);
-        var (layer, exponent) = ground switch
+        var (layer, exponent) = shelter switch
         {
-            Ground.Open => (270.0, 0.14),
-            Ground.Sheltered => (370.0, 0.22),
-            _ => (460.0, 0.33),
+            Shelter.Open => (270.0, 0.14),
+            Shelter.Town => (460.0, 0.33),
+            _ => (370.0, 0.22),
         };
         return Math.Pow(270.0 / 10, 0.14) * Math.Pow(height.Metres / layer, exponent);
     }

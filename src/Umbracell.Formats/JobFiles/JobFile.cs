@@ -122,6 +122,8 @@ public sealed record JobFile
         "outdoors",
         "facing",
         "coveredOn",
+        "shelter",
+        "faceHeightM",
     ];
 
     // The unit in a name says what can be true of it: no room is hotter, no wall longer.
@@ -136,6 +138,7 @@ public sealed record JobFile
         ("latitude", -90, 90),
         ("longitude", -180, 180),
         ("altitudeM", -500, 9000),
+        ("faceHeightM", 0.5m, 100),
         ("heightM", 0, 300),
         ("CornersM", -300, 300),
         ("TempsC", -100, 400),

@@ -61,6 +61,8 @@ internal static class SurfaceFields
         new("covering"),
         new("attachment"),
         new("facing"),
+        new("shelter"),
+        new("faceHeight", Dimension.Span),
         new("coveredOn"),
         new("doorSpare", Dimension.Mass),
         new("penetration", Dimension.Thickness),

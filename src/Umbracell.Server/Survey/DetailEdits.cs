@@ -24,6 +24,8 @@ internal static class DetailEdits
         "penetration",
         "buffer",
         "facing",
+        "shelter",
+        "faceHeight",
         "coveredOn",
     ];
 
@@ -42,6 +44,8 @@ internal static class DetailEdits
         fields.QuantityOrBlank("doorSpare", FieldRanges.DoorSpare, kg => details = details with { DoorSpareKg = kg });
         fields.QuantityOrBlank("penetration", FieldRanges.Penetration, si => details = details with { PenetrationMm = (si ?? 0) * 1000 });
         fields.Choice<Facing>("facing", facing => details = details with { Facing = facing });
+        fields.Choice<Shelter>("shelter", shelter => details = details with { Shelter = shelter });
+        fields.QuantityOrBlank("faceHeight", FieldRanges.FaceHeight, si => details = details with { FaceHeightM = si });
         fields.Date("coveredOn", day => details = details with { CoveredOn = day });
         surface.Details = details;
         fields.Id("buffer", id => known.Buffers.Contains(id), id => surface.BufferId = id);

@@ -83,6 +83,8 @@ internal static class SurfaceAnswers
             Covering = d.Covering,
             Attachment = d.Attachment,
             Facing = d.Facing,
+            Shelter = d.Shelter,
+            FaceHeight = d.FaceHeightM is { } height ? FigureAnswer.Of(new(height, Dimension.Span)) : null,
             CoveredOn = d.CoveredOn,
             DoorSpare = d.DoorSpareKg is { } kg ? FigureAnswer.Of(new(kg, Dimension.Mass)) : null,
             Penetration = d.PenetrationMm > 0 ? Thickness(d.PenetrationMm / 1000) : null,

@@ -43,6 +43,12 @@ public sealed record DetailsAnswer
 
     public required Facing Facing { get; init; }
 
+    /// <summary>How open the ground around it is to wind.</summary>
+    public required Shelter Shelter { get; init; }
+
+    /// <summary>How high over the ground it lies; null where nobody said it.</summary>
+    public required FigureAnswer? FaceHeight { get; init; }
+
     /// <summary>Day on which the next trade covers an open face; null where nobody said it.</summary>
     public required DateOnly? CoveredOn { get; init; }
 

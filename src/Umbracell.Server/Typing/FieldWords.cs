@@ -18,6 +18,7 @@ internal static class FieldWords
         [typeof(Covering)] = "covering",
         [typeof(Attachment)] = "attachment",
         [typeof(Facing)] = "facing",
+        [typeof(Shelter)] = "shelter",
     };
 
     /// <summary>The list of a choice; null where its words are never written by hand.</summary>

@@ -393,6 +393,7 @@ internal static class FieldRanges
     public static readonly FigureRange Web = new(0.0003, 0.02, Dimension.Thickness);
     public static readonly FigureRange Skin = new(0.0002, 0.02, Dimension.Thickness);
     public static readonly FigureRange DoorSpare = new(0, 500, Dimension.Mass);
+    public static readonly FigureRange FaceHeight = new FigureRange(0.5, 100, Dimension.Span).Usually(1, 40);
     public static readonly FigureRange Penetration = new(0, 0.15, Dimension.Thickness);
     public static readonly FigureRange Clearance = new(0, 3, Dimension.Thickness);
     public static readonly FigureRange Days = new(0, 365, Dimension.Count);

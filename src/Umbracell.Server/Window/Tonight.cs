@@ -103,7 +103,7 @@ internal sealed class Tonight(SiteHoursReader hours, UmbracellDb db, TimeProvide
             Plane = new(tilt, 0),
             Finish = FaceFinishes.Of(Covering.Unknown, substrate),
             TimeConstant = FaceFinishes.TimeConstantOf(substrate),
-            WindShare = WindNear.Share(WindNear.Ground.Sheltered, Length.FromMetres(3)),
+            WindShare = WindNear.Share(Shelter.Sheltered, Length.FromMetres(3)),
         };
 
     private static NightOfFace? Told(NightFace name, FaceCase face, SiteHours site, int first, int last)

@@ -99,6 +99,28 @@ public sealed class SiteReadingTests(AskingServer asking) : IAsyncLifetime
     }
 
     [Fact]
+    public async Task Wind_at_a_face_is_that_of_its_height_and_of_the_ground_around_it()
+    {
+        var face = await _firm.AddAsync(_firm.JobOf(await _firm.SurfaceAsync()), "Ridge", "lowSlopeRoof");
+        var unsaid = await _firm.HoursAsync(face);
+        Assumed(unsaid).ShouldBe(["wind", "height"]);
+        await _firm.EditAsync(face, "shelter", "sheltered");
+        await _firm.EditAsync(face, "faceHeight", "3 m");
+        var same = await _firm.HoursAsync(face);
+        Assumed(same).ShouldBeEmpty();
+        Gusts(same).ShouldBe(Gusts(unsaid));
+        await _firm.EditAsync(face, "shelter", "open");
+        await _firm.EditAsync(face, "faceHeight", "10 m");
+
+        // Ten metres over open ground is where services tell it; sheltered, three metres high, 0.55 of it is left.
+        var open = Gusts(await _firm.HoursAsync(face));
+        (Gusts(unsaid).Sum() / open.Sum()).ShouldBe(Math.Pow(27, 0.14) * Math.Pow(3 / 370.0, 0.22), 0.01);
+
+        static double[] Gusts(JsonNode hours) =>
+            [.. hours["hours"]!.AsArray().Take(200).Select(hour => hour!["figures"]!["gust"]!.Number("amount"))];
+    }
+
+    [Fact]
     public async Task What_was_read_outdoors_and_whether_it_corrects_travels_in_the_job_file()
     {
         var surface = await _firm.SurfaceAsync();

@@ -12,8 +12,11 @@ public enum HoursAssumption
     /// <summary>It looks away from the sun.</summary>
     Facing,
 
-    /// <summary>Sheltered ground, a storey high.</summary>
+    /// <summary>Sheltered ground.</summary>
     Wind,
+
+    /// <summary>It lies a storey over the ground.</summary>
+    Height,
 
     /// <summary>Heated rooms on the other side.</summary>
     RoomsHeated,
@@ -93,10 +96,26 @@ internal sealed record AskedFace(SprayedFace Face, IReadOnlyList<HoursAssumption
                 Between = surface.OpenFace ? null : between,
                 IsOpen = surface.OpenFace,
             },
-            outer.Plane.TiltDegrees > FacePlane.FlatTo && surface.Details.Facing == Facing.Unknown
-                ? [HoursAssumption.Facing, HoursAssumption.Wind]
-                : [HoursAssumption.Wind]
+            [.. Unsaid(surface, outer)]
         );
+    }
+
+    private static IEnumerable<HoursAssumption> Unsaid(Surface surface, FaceCase outer)
+    {
+        if (outer.Plane.TiltDegrees > FacePlane.FlatTo && surface.Details.Facing == Facing.Unknown)
+        {
+            yield return HoursAssumption.Facing;
+        }
+
+        if (surface.Details.Shelter == Shelter.Unknown)
+        {
+            yield return HoursAssumption.Wind;
+        }
+
+        if (surface.Details.FaceHeightM is null)
+        {
+            yield return HoursAssumption.Height;
+        }
     }
 
     // Where nobody said which way it looks: away from the sun it is the coldest and the longest wet.
@@ -106,7 +125,10 @@ internal sealed record AskedFace(SprayedFace Face, IReadOnlyList<HoursAssumption
             Plane = new(TiltOf(surface), surface.Details.Facing.Degrees() ?? (latitude >= 0 ? 0 : 180)),
             Finish = FaceFinishes.Of(surface.Details.Covering, surface.Substrate),
             TimeConstant = FaceFinishes.TimeConstantOf(surface.Substrate),
-            WindShare = WindNear.Share(WindNear.Ground.Sheltered, Height),
+            WindShare = WindNear.Share(
+                surface.Details.Shelter,
+                surface.Details.FaceHeightM is { } metres ? Length.FromMetres(metres) : Height
+            ),
         };
 
     private static double TiltOf(Surface surface) =>

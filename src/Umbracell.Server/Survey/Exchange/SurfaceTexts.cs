@@ -68,6 +68,8 @@ internal static class SurfaceTexts
             ["covering"] = Word(d.Covering),
             ["attachment"] = Word(d.Attachment),
             ["facing"] = Word(d.Facing),
+            ["shelter"] = Word(d.Shelter),
+            ["faceHeight"] = d.FaceHeightM is { } height ? Quantity(height, Dimension.Span, system) : default,
             ["coveredOn"] = new(d.CoveredOn?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture) ?? ""),
             ["doorSpare"] = d.DoorSpareKg is { } kg ? Quantity(kg, Dimension.Mass, system) : default,
             ["penetration"] = Thickness(d.PenetrationMm > 0 ? d.PenetrationMm / 1000 : null, system),

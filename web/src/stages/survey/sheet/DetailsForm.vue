@@ -41,6 +41,7 @@ const coverings = [
 ]
 const attachments = ['unknown', 'fullyAdhered', 'fastened', 'hereAndThere', 'ballasted']
 const facings = ['unknown', 'north', 'northeast', 'east', 'southeast', 'south', 'southwest', 'west', 'northwest']
+const shelters = ['unknown', 'open', 'sheltered', 'town']
 const accesses = ['open', 'ladder', 'scaffold', 'crawling', 'servicesInTheWay']
 const substrates = computed(() =>
   ['wood', 'metal', 'mineral'].map((value) => ({ value, text: t(`substrateName.${value}`) })),
@@ -146,6 +147,23 @@ const substrates = computed(() =>
         :label="t('survey.field.facing')"
         :kept="d.facing"
         :options="words('facing', facings)"
+        :disabled="locked"
+      />
+      <TypedField
+        v-if="asks('shelter')"
+        :typed="typed"
+        field="shelter"
+        :label="t('survey.field.shelter')"
+        :kept="d.shelter"
+        :options="words('shelter', shelters)"
+        :disabled="locked"
+      />
+      <TypedField
+        v-if="asks('faceHeight')"
+        :typed="typed"
+        field="faceHeight"
+        :label="t('survey.field.faceHeight')"
+        :kept="reader.print(d.faceHeight)"
         :disabled="locked"
       />
       <TypedField
