@@ -18,6 +18,10 @@ public sealed record RoomCase
     /// <summary>Temperature it begins at; null for that of the first hour outdoors.</summary>
     public Temperature? Start { get; init; }
 
+    /// <summary>What was last read in it; null where nothing was. From then on it follows the weather from there, and forgets as rooms
+    /// do.</summary>
+    public RoomReading? Read { get; init; }
+
     /// <exception cref="QuantityRangeException">A figure out of its range.</exception>
     internal RoomCase Checked()
     {
@@ -27,6 +31,12 @@ public sealed record RoomCase
         return this;
     }
 }
+
+/// <summary>Air read in a room.</summary>
+/// <param name="At">When.</param>
+/// <param name="Temperature">Its temperature.</param>
+/// <param name="Humidity">Its humidity over water; null where that was not read.</param>
+public readonly record struct RoomReading(DateTimeOffset At, Temperature Temperature, RelativeHumidity? Humidity);
 
 /// <summary>What is done to a room in an hour.</summary>
 public readonly record struct RoomHourDrive

@@ -85,6 +85,7 @@ public sealed class RoomRun
         var run = new RoomRun(sky, count ?? sky.Hours.Length);
         double celsius = room.Start?.Celsius ?? double.NaN,
             ratio = double.NaN;
+        var read = room.Read is { } last ? (int)Math.Floor((last.At - sky.Run.Start).TotalHours) : -1;
         for (var i = 0; i < run.Count; i++)
         {
             ref readonly var outdoors = ref sky.Hours[i];
@@ -97,6 +98,11 @@ public sealed class RoomRun
             var outdoorRatio = MoistAir.RatioOf(outdoors.Vapour, outdoors.Pressure);
             celsius = double.IsNaN(celsius) ? outdoors.Celsius : celsius;
             ratio = double.IsNaN(ratio) ? outdoorRatio : ratio;
+            if (i == read && room.Read is { } reading)
+            {
+                (celsius, ratio) = ReadIn(reading, outdoors, ratio);
+            }
+
             var (before, moist) = (celsius, ratio);
             (celsius, ratio, run._heat[i], run._water[i]) = Taken(room, outdoors, drive(i), before, moist, outdoorRatio);
             (run._celsius[i], run._vapour[i]) = (celsius, MoistAir.VapourOf(ratio, outdoors.Pressure));
@@ -111,6 +117,15 @@ public sealed class RoomRun
 
         return run;
     }
+
+    // Air that is warmer than was thought holds as much water as before, unless that was read too.
+    private static (double Celsius, double Ratio) ReadIn(RoomReading reading, in PlaceSky.Hour outdoors, double ratio) =>
+        (
+            reading.Temperature.Celsius,
+            reading.Humidity is { } humidity
+                ? MoistAir.Of(reading.Temperature, humidity, Pressure.FromPascals(outdoors.Pressure)).HumidityRatio
+                : ratio
+        );
 
     private static (double Celsius, double Ratio, double Heat, double Water) Taken(
         RoomCase room,

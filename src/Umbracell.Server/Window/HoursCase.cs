@@ -35,7 +35,7 @@ internal sealed class HoursCase
         Case = new()
         {
             Face = asked.Face with { Read = ReadOn(row, site) },
-            Room = asked.Face.IsOpen ? null : RoomOf(job, row),
+            Room = asked.Face.IsOpen ? null : RoomOf(job, row) with { Read = RoomRead(row, site) },
             Members = site.Members,
             Limits = new()
             {
@@ -197,6 +197,9 @@ internal sealed class HoursCase
 
     private static FaceReading? ReadOn(SurfaceStudy row, SiteHours site) =>
         site.Faces.TryGetValue(row.Surface.Id, out var read) ? read : null;
+
+    private static RoomReading? RoomRead(SurfaceStudy row, SiteHours site) =>
+        site.Rooms.TryGetValue(row.Surface.Id, out var read) ? read : null;
 
     // The space all surfaces of the job enclose together, unheated.
     private static RoomCase RoomOf(StudiedJob job, SurfaceStudy row)

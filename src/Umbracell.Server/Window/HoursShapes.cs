@@ -24,6 +24,9 @@ public sealed record HoursOfSurface
     /// <summary>When the substrate was last read, and so pulled these hours to it; null where it was not.</summary>
     public required DateTimeOffset? SubstrateReadAt { get; init; }
 
+    /// <summary>When the air of its room was last read, from which the room follows the weather; null where it was not.</summary>
+    public required DateTimeOffset? RoomReadAt { get; init; }
+
     /// <summary>Hours from the present one on.</summary>
     public required IReadOnlyList<HourAnswer> Hours { get; init; }
 

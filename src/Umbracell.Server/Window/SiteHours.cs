@@ -50,6 +50,9 @@ internal sealed record SiteHours
     /// <summary>The last temperature read on each surface within these hours.</summary>
     public IReadOnlyDictionary<Guid, FaceReading> Faces { get; init; } = new Dictionary<Guid, FaceReading>();
 
+    /// <summary>What was last read of the air at surfaces within a building.</summary>
+    public IReadOnlyDictionary<Guid, RoomReading> Rooms { get; init; } = new Dictionary<Guid, RoomReading>();
+
     /// <summary>What readings at the site are off these hours by; null where none was taken in them.</summary>
     public SiteCorrection? Correction { get; init; }
 
@@ -67,6 +70,7 @@ internal sealed record SiteHours
                 forecast.Members[0].Start.ToUnixTimeSeconds(),
                 Correction,
                 string.Join(',', Faces.Select(face => $"{face.Key:N}{face.Value.At.ToUnixTimeSeconds()}")),
+                string.Join(',', Rooms.Select(room => $"{room.Key:N}{room.Value.At.ToUnixTimeSeconds()}")),
                 string.Join(',', Troubles.Select(one => $"{one.Source}{one.Trouble}{one.Detail}"))
             )
             : null;
@@ -157,6 +161,7 @@ internal sealed class SiteHoursReader(ForecastLibrary forecasts, PlaceYears year
         {
             Correction = correction,
             Faces = await readings.FacesAsync(job.Id, members[0].Start, stop),
+            Rooms = await readings.RoomsAsync(job.Id, members[0].Start, stop),
             Skies =
                 job.CorrectsForecast && correction is not null
                     ? new(() => PlaceSky.OfMembers([.. members.Select(correction.Applied)], at))

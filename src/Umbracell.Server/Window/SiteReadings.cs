@@ -61,6 +61,35 @@ internal sealed class SiteReadings(UmbracellDb db, TimeProvider clock)
         return last;
     }
 
+    /// <summary>The last air read at each surface of a job within a building since an instant.</summary>
+    public async Task<Dictionary<Guid, RoomReading>> RoomsAsync(Guid job, DateTimeOffset since, CancellationToken stop)
+    {
+        var now = clock.GetUtcNow();
+        var rows = await db
+            .Readings.AsNoTracking()
+            .Where(r => r.JobId == job && (r.Kind == ReadingKind.AirTemperature || r.Kind == ReadingKind.Humidity))
+            .Where(r => r.TakenAt >= since && r.TakenAt <= now)
+            .Where(r => db.Surfaces.Any(s => s.Id == r.SurfaceId && !s.OpenFace && s.RemovedAt == null))
+            .ToListAsync(stop);
+        Dictionary<Guid, RoomReading> last = [];
+        foreach (var moment in rows.GroupBy(row => (row.SurfaceId, row.TakenAt)).OrderBy(moment => moment.Key.TakenAt))
+        {
+            if (moment.FirstOrDefault(row => row.TempC is not null) is { TempC: { } celsius })
+            {
+                var air = Temperature.FromCelsius(celsius);
+                var humidity = moment.FirstOrDefault(row => row.Percent is not null);
+                last[moment.Key.SurfaceId!.Value] = new(moment.Key.TakenAt, air, humidity is null ? null : HumidityOf(humidity, air));
+            }
+        }
+
+        return last;
+    }
+
+    private static RelativeHumidity HumidityOf(ReadingRow row, Temperature air) =>
+        row.HumidityOver == HumidityReference.Ice
+            ? RelativeHumidity.FromPercent(Math.Max(1, row.Percent!.Value), HumidityReference.Ice)
+            : RelativeHumidity.OfWeather(Math.Max(1, row.Percent!.Value), air);
+
     private static IEnumerable<SiteReading> Pairs(List<ReadingRow> rows, Pressure pressure) =>
         from row in rows
         group row by (row.SurfaceId, row.TakenAt) into moment
@@ -68,16 +97,7 @@ internal sealed class SiteReadings(UmbracellDb db, TimeProvider clock)
         let humidity = moment.FirstOrDefault(row => row.Percent is not null)
         where celsius is not null && humidity is not null
         let air = Temperature.FromCelsius(celsius.Value)
-        select new SiteReading(
-            moment.Key.TakenAt,
-            MoistAir.Of(
-                air,
-                humidity.HumidityOver == HumidityReference.Ice
-                    ? RelativeHumidity.FromPercent(Math.Max(1, humidity.Percent!.Value), HumidityReference.Ice)
-                    : RelativeHumidity.OfWeather(Math.Max(1, humidity.Percent!.Value), air),
-                pressure
-            )
-        );
+        select new SiteReading(moment.Key.TakenAt, MoistAir.Of(air, HumidityOf(humidity, air), pressure));
 
     private static IEnumerable<SiteReading> Logged(LoggerSeriesRow log, DateTimeOffset since, DateTimeOffset now, Pressure pressure)
     {

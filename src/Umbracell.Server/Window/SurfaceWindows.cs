@@ -173,6 +173,7 @@ internal sealed class SurfaceWindows(StudiedJobs studied, SiteHoursReader hours,
                     FigureAnswer.Of(correction.DewPoint.ToFigure())
                 )
                 : null,
+            RoomReadAt = of.Case.Room?.Read?.At,
             SubstrateReadAt = site.Faces.TryGetValue(of.Row.Surface.Id, out var read) ? read.At : null,
             Hours =
             [
@@ -227,6 +228,7 @@ internal sealed class SurfaceWindows(StudiedJobs studied, SiteHoursReader hours,
             Source = null,
             Troubles = troubles,
             Correction = null,
+            RoomReadAt = null,
             SubstrateReadAt = null,
             Hours = [],
             Days = [],

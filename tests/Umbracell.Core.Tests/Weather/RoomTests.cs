@@ -127,4 +127,38 @@ public sealed class RoomTests
         static double Swing(List<RoomHour> hours) =>
             hours.Max(h => h.Temperature!.Value.Celsius) - hours.Min(h => h.Temperature!.Value.Celsius);
     }
+
+    [Fact]
+    public void From_an_hour_in_which_it_wsameread_a_room_is_sameone_that_begins_there() =>
+        Gen.Select(MadeHours.Any, Gen.Int[1, 40], Gen.Double[-5, 35], Gen.Double[20, 95])
+            .Sample(
+                (air, hour, celsius, percent) =>
+                {
+                    RoomCase room = new()
+                    {
+                        Volume = 500,
+                        Loss = 350,
+                        Capacity = 1.2e7,
+                    };
+                    var at = Temperature.FromCelsius(celsius);
+                    var reading = new RoomReading(MadeHours.Start.AddHours(hour + 0.4), at, RelativeHumidity.FromPercent(percent));
+                    var drive = new RoomHourDrive { AirChanges = 1 };
+                    var read = RoomRun.Of(room with { Read = reading }, MadeHours.Sky(72, i => air[i]), _ => drive);
+                    var plain = RoomRun.Of(room, MadeHours.Sky(72, i => air[i]), _ => drive);
+                    var begun = RoomRun.Of(
+                        room with
+                        {
+                            Start = at,
+                        },
+                        MadeHours.Sky(72 - hour, i => air[i + hour] with { Start = MadeHours.Start.AddHours(i) }),
+                        _ => drive
+                    );
+                    for (var i = 0; i < 72; i++)
+                    {
+                        var same = i < hour ? plain[i] : begun[i - hour];
+                        read[i].Temperature!.Value.Celsius.ShouldBe(same.Temperature!.Value.Celsius, 1e-9);
+                    }
+                },
+                iter: 60
+            );
 }

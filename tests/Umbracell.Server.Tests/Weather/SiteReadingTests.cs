@@ -172,6 +172,21 @@ public sealed class SiteReadingTests(AskingServer asking) : IAsyncLifetime
         Off(after, before).Skip(12).ShouldAllBe(kelvins => kelvins < 0.5);
     }
 
+    [Fact]
+    public async Task The_air_that_was_read_is_where_its_room_begins_and_other_rooms_do_not_know_it()
+    {
+        var surface = await _firm.SurfaceAsync();
+        var other = await _firm.AddAsync(_firm.JobOf(surface), "Other", "metalRoof");
+        var (before, apart) = (await _firm.HoursAsync(surface), await _firm.HoursAsync(other));
+        before["roomReadAt"].ShouldBeNull();
+        await ReadAsync(surface, ("air", "35 C"), ("humidity", "30 %"));
+        var after = await _firm.HoursAsync(surface);
+        after["roomReadAt"].ShouldNotBeNull();
+        Off(after, before).First().ShouldBeGreaterThan(0.05);
+        Off(after, before).Skip(24).ShouldAllBe(kelvins => kelvins < 0.5);
+        Off(await _firm.HoursAsync(other), apart).ShouldAllBe(kelvins => kelvins == 0);
+    }
+
     // How far two answers are apart in the hours that both tell.
     private static IEnumerable<double> Off(JsonNode one, JsonNode other)
     {

@@ -30,6 +30,7 @@ export const hours: Hours = {
   source: { kind: 'forecast', name: 'Made up', credit: 'Made up', issuedAt: hour(0).start, members: 21 },
   troubles: [],
   correction: null,
+  roomReadAt: null,
   substrateReadAt: null,
   hours: [
     hour(0),

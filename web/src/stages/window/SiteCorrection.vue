@@ -22,6 +22,17 @@ const said = computed(() => {
   const figures = { n: of.hours, air: reader.print(of.air), dew: reader.print(of.dew) }
   return t(of.on ? 'hours.site.on' : 'hours.site.off', figures, of.hours)
 })
+// Both are read together as a rule: then one sentence says so.
+const read = computed(() => {
+  const { substrateReadAt: face, roomReadAt: room } = props.hours
+  if (face && face === room) return t('hours.site.both', { when: times.hour(face) })
+  return [
+    face && t('hours.site.substrate', { when: times.hour(face) }),
+    room && t('hours.site.room', { when: times.hour(room) }),
+  ]
+    .filter(Boolean)
+    .join(' ')
+})
 const turn = () => edits.keep(place.value, { correctsForecast: correction.value?.on ? 'no' : 'yes' })
 </script>
 
@@ -32,7 +43,5 @@ const turn = () => edits.keep(place.value, { correctsForecast: correction.value?
       t(correction!.on ? 'hours.site.turnOff' : 'hours.site.turnOn')
     }}</ElButton>
   </p>
-  <p v-if="hours.substrateReadAt" class="small quiet">
-    {{ t('hours.site.substrate', { when: times.hour(hours.substrateReadAt) }) }}
-  </p>
+  <p v-if="read" class="small quiet">{{ read }}</p>
 </template>
