@@ -168,7 +168,9 @@ test('the day an open face is covered is typed where its answer stands, by keys 
   await expect(after).toContainText('“when it suits them”')
   await day.fill('Dec 12, 2026')
   await day.press('Enter')
-  await expect(after).toContainText('19 days after spraying: too late. Cover or coat it by Dec 7, 2026, or spray it on Nov 28')
+  await expect(after).toContainText(
+    '19 days after spraying: too late. Cover or coat it by Dec 7, 2026, or spray it on Nov 28',
+  )
   await page.setViewportSize({ width: 390, height: 844 })
   await day.fill('')
   await day.press('Enter')
