@@ -1,4 +1,11 @@
 using BenchmarkDotNet.Running;
 using Umbracell.Bench;
 
-BenchmarkSwitcher.FromAssembly(typeof(MoistAirBench).Assembly).Run(args);
+if (args is ["likelihoods", var path])
+{
+    LikelihoodTables.Write(path);
+}
+else
+{
+    BenchmarkSwitcher.FromAssembly(typeof(MoistAirBench).Assembly).Run(args);
+}

@@ -4,6 +4,7 @@ using Umbracell.Questions.Answers;
 using Umbracell.Questions.Choose;
 using Umbracell.Questions.Pocket;
 using Umbracell.Questions.Price;
+using Umbracell.Questions.Rig;
 using Umbracell.Questions.Section;
 using Umbracell.Questions.Sets;
 using Umbracell.Questions.Window;
@@ -24,6 +25,7 @@ public static class AskedByName
         ["sets"] = Of(Wire.SetsQuestion, Wire.SetsAnswer, SetsQuestions.Answer),
         ["bid"] = Of(Wire.BidQuestion, Wire.BidAnswer, BidQuestions.Answer),
         ["gate"] = Of(Wire.GateQuestion, Wire.GateAnswer, GateQuestions.Answer),
+        ["test-shot"] = Of(Wire.TestShotQuestion, Wire.TestShotAnswer, TestShotQuestions.Answer),
         ["pocket"] = Of(Wire.PocketQuestion, Wire.PocketAnswer, PocketQuestions.Answer),
     };
 

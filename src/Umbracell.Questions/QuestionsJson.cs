@@ -8,6 +8,7 @@ using Umbracell.Core.Findings;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Moisture;
 using Umbracell.Core.Quantities;
+using Umbracell.Core.Rigs.Shots;
 using Umbracell.Core.Takeoff;
 using Umbracell.Core.Yield.Price;
 using Umbracell.Documents;
@@ -15,6 +16,7 @@ using Umbracell.Questions.Answers;
 using Umbracell.Questions.Choose;
 using Umbracell.Questions.Pocket;
 using Umbracell.Questions.Price;
+using Umbracell.Questions.Rig;
 using Umbracell.Questions.Section;
 using Umbracell.Questions.Sets;
 using Umbracell.Questions.Window;
@@ -35,6 +37,8 @@ namespace Umbracell.Questions;
 [JsonSerializable(typeof(GateAnswer))]
 [JsonSerializable(typeof(PocketQuestion))]
 [JsonSerializable(typeof(PocketAnswer))]
+[JsonSerializable(typeof(TestShotQuestion))]
+[JsonSerializable(typeof(TestShotAnswer))]
 [JsonSerializable(typeof(Supplies))]
 public sealed partial class QuestionsJson : JsonSerializerContext
 {
@@ -83,6 +87,16 @@ public sealed partial class QuestionsJson : JsonSerializerContext
                     Words<PocketCard>(),
                     Words<FaultCode>(),
                     Words<UnitSystem>(),
+                    Words<ShotRise>(),
+                    Words<ShotSkin>(),
+                    Words<ShotCells>(),
+                    Words<ShotColour>(),
+                    Words<ShotFeel>(),
+                    Words<ShotAdhesion>(),
+                    Words<ShotLayers>(),
+                    Words<ShotCause>(),
+                    Words<ShotStep>(),
+                    Words<ShotRefusal>(),
                     new QuantityConverter<Length>(q => q.Metres, Umbracell.Core.Quantities.Length.FromMetres),
                     new QuantityConverter<Temperature>(q => q.Celsius, Umbracell.Core.Quantities.Temperature.FromCelsius),
                     new QuantityConverter<Density>(

@@ -124,6 +124,8 @@ internal static class Sheets
             SetMassA = Mass.FromKilograms(227),
             SetMassB = Mass.FromKilograms(215),
             CureBeforeRain = TimeSpan.FromHours(1),
+            SetPoints = new(Temperature.FromCelsius(49), Temperature.FromCelsius(49), 7.6e6),
+            Reaction = new(TimeSpan.FromSeconds(1.5), TimeSpan.FromSeconds(9), Temperature.FromCelsius(21)),
             ReEntry = "24 h",
         };
 }

@@ -197,6 +197,41 @@ function variedPocket({ between, pick, chance }: Numbers): Question {
   return { card, units, sheetId: pick(SHEETS), fields: fields[card] }
 }
 
+/** A shot with some of it read and seen, whatever that would mean. */
+function variedShot({ between, maybe, pick, chance }: Numbers): Question {
+  const cream = between(0.5, 6)
+  return {
+    sheetId: pick(SHEETS),
+    substrateTempC: maybe(between(-10, 40)),
+    drumATempC: maybe(between(0, 35)),
+    drumBTempC: maybe(between(0, 35)),
+    primaryATempC: maybe(between(15, 70)),
+    primaryBTempC: maybe(between(15, 70)),
+    hoseTempC: maybe(between(15, 70)),
+    pressureAMpa: maybe(between(3, 12)),
+    pressureBMpa: maybe(between(3, 12)),
+    hoursSinceMixed: maybe(between(0, 90)),
+    liftMm: maybe(between(5, 160)),
+    seen: {
+      creamS: maybe(cream),
+      tackFreeS: maybe(between(cream, 60)),
+      rise: maybe(pick(['full', 'low', 'none'])),
+      skin: maybe(pick(['smooth', 'ripples', 'coarse'])),
+      cells: maybe(pick(['fine', 'coarse', 'drawn', 'collapsed'])),
+      colour: maybe(pick(['usual', 'dark', 'pale', 'streaked'])),
+      feel: maybe(pick(['firm', 'soft', 'brittle', 'glassy', 'sticky'])),
+      adhesion: maybe(pick(['holds', 'gap', 'peels'])),
+      layers: maybe(pick(['together', 'part'])),
+      pooling: maybe(chance(0.2)),
+      shrinks: maybe(chance(0.2)),
+      blowholes: maybe(chance(0.2)),
+      scorch: maybe(chance(0.2)),
+      sampleDensityKgM3: maybe(between(5, 60)),
+    },
+    done: chance(0.3) ? [pick(['coldDrums', 'richA', 'wornChamber'])] : [],
+  }
+}
+
 export const kinds: Record<string, Kind> = {
   section: {
     found: async (...at) => (await ofStage('section')(...at)).filter((question) => question.sheetId),
@@ -209,6 +244,7 @@ export const kinds: Record<string, Kind> = {
     varied: variedBid,
   },
   pocket: { found: async () => [{}], varied: (_, random) => variedPocket(random) },
+  'test-shot': { found: async () => [{}], varied: (_, random) => variedShot(random) },
   gate: { found: ofStage('window'), varied: one(variedGate) },
 }
 

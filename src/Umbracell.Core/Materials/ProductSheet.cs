@@ -175,6 +175,12 @@ public sealed record ProductSheet
     /// <summary>Cure before rain or load.</summary>
     public required TimeSpan CureBeforeRain { get; init; }
 
+    /// <summary>Set points of the rig.</summary>
+    public required RigSetPoints SetPoints { get; init; }
+
+    /// <summary>How fast it reacts at them.</summary>
+    public required FoamReaction Reaction { get; init; }
+
     /// <summary>Re-entry as the sheet words it.</summary>
     public required string ReEntry { get; init; }
 

@@ -13,6 +13,14 @@ public enum SetSide
     B,
 }
 
+/// <summary>What the liquids of the two sides are like.</summary>
+public static class SetSides
+{
+    /// <summary>Heat a kilogram takes up, J/(kg·K): 1700 for A, 1900 for B.</summary>
+    /// <param name="side">A or B.</param>
+    public static double HeatCapacity(this SetSide side) => side == SetSide.A ? 1700 : 1900;
+}
+
 /// <summary>A drum that warms in a blanket or cools in the cold: <c>C dT/dt = P − UA (T − T_amb)</c>, its liquid taken as one.</summary>
 /// <param name="Side">A or B.</param>
 /// <param name="Liquid">What is in it, 1 to 1000 kg.</param>
@@ -29,9 +37,7 @@ public sealed record DrumWarmth(SetSide Side, Mass Liquid, Temperature Start, Te
 
     private double Loss => Blanket > 0 ? WrappedLoss : BareLoss;
 
-    // 1.7 kJ/(kg K) for A, 1.9 for B.
-    private double Capacity =>
-        QuantityRangeException.Within("drum", Liquid.Kilograms, 1, 1000, Dimension.Mass) * (Side == SetSide.A ? 1700 : 1900);
+    private double Capacity => QuantityRangeException.Within("drum", Liquid.Kilograms, 1, 1000, Dimension.Mass) * Side.HeatCapacity();
 
     private double Settles => Around.Celsius + QuantityRangeException.Within("blanket", Blanket, 0, 5000, Dimension.ElectricPower) / Loss;
 

@@ -5,17 +5,17 @@ using Xunit;
 
 namespace Umbracell.Server.Tests.Weather;
 
-/// <summary>The examples of the method's page run as they are written, and answer what is written.</summary>
+/// <summary>The examples of the pages of methods run as they are written, and answer what is written.</summary>
 public sealed partial class HoursExampleTests(Product product) : IClassFixture<Product>
 {
-    [Fact]
-    public async Task Every_example_gives_the_answer_beside_it()
+    [Theory]
+    [InlineData("window", "face-hours", "room-hours", "gate-hours")]
+    [InlineData("rig", "test-shot")]
+    public async Task Every_example_gives_the_answer_beside_it(string method, params string[] asked)
     {
-        var page = Sources.Read("docs/methods/window.md");
+        var page = Sources.Read($"docs/methods/{method}.md");
         var examples = Example().Matches(page);
-        examples
-            .Select(one => one.Groups["path"].Value)
-            .ShouldBe(["/api/compute/face-hours", "/api/compute/room-hours", "/api/compute/gate-hours"]);
+        examples.Select(one => one.Groups["path"].Value).ShouldBe(asked.Select(name => $"/api/compute/{name}"));
         var client = product.WithToken();
         foreach (Match example in examples)
         {

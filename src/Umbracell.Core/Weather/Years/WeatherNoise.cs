@@ -34,7 +34,7 @@ public static class WeatherNoise
         return z ^ (z >> 31);
     }
 
-    private static double Normal(ulong bits)
+    internal static double Normal(ulong bits)
     {
         var first = ((bits >> 11) + 1) / 9007199254740993.0;
         var second = (Mixed(bits, 7) >> 11) / 9007199254740992.0;

@@ -113,6 +113,12 @@ public static class ProductSheetFile
             SetMassA = Mass.FromKilograms(s.SetMassKg.A),
             SetMassB = Mass.FromKilograms(s.SetMassKg.B),
             CureBeforeRain = TimeSpan.FromHours(s.CureH),
+            SetPoints = new(Temperature.FromCelsius(s.Rig.PrimaryHeatC), Temperature.FromCelsius(s.Rig.HoseHeatC), s.Rig.PressureMPa * 1e6),
+            Reaction = new(
+                TimeSpan.FromSeconds(s.Reaction.CreamS),
+                TimeSpan.FromSeconds(s.Reaction.TackFreeS),
+                Temperature.FromCelsius(s.Reaction.AtSubstrateC)
+            ),
             ReEntry = s.ReEntry,
             CompressiveStrength = s.CompressiveStrengthKPa is { } strength ? BearingPressure.FromKilopascals(strength) : null,
             FlameSpread = s.Fire?.FlameSpread,
@@ -169,6 +175,10 @@ public static class ProductSheetFile
 
         public required SetMassShape SetMassKg { get; init; }
 
+        public required RigShape Rig { get; init; }
+
+        public required ReactionShape Reaction { get; init; }
+
         public required double WindLimitMs { get; init; }
 
         public required string ReEntry { get; init; }
@@ -186,6 +196,10 @@ public static class ProductSheetFile
 
         public OpenDaysShape? OpenDays { get; init; }
     }
+
+    private sealed record RigShape(double PrimaryHeatC, double HoseHeatC, double PressureMPa);
+
+    private sealed record ReactionShape(double CreamS, double TackFreeS, double AtSubstrateC);
 
     private sealed record FireShape(double FlameSpread, double SmokeDeveloped);
 

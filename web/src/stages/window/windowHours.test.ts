@@ -124,7 +124,7 @@ it('of an open face it says until when the foam may stand open, and what is to b
   )
   expect(await told({ verdict: 'care', coveredOn: null, figures: days })).toContain('Cover or coat it by Dec 9, 2026.')
   const none = await told({ verdict: 'care', coverBy: null, figures: { open: figure(1, '1') } })
-  expect(none).toContain('does not say how many days it can stand open')
+  expect(none).toContain('gives no days in the open')
   expect(none).toContain('1 day after spraying.')
   const wet = { ...days, wetLow: figure(2, '2'), wetHigh: figure(5, '5') }
   expect(await told({ figures: wet })).toContain('Rain on 2 to 5 of the days from cure until it is covered.')
