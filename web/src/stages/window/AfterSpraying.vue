@@ -6,6 +6,7 @@ import { useReader } from '@/shared/state/reader'
 import { useSession } from '@/shared/state/session'
 import { useDays, useTimes } from '@/shared/state/times'
 import { useSurfaceFields } from '@/shared/state/fields'
+import { useSurfaces } from '@/shared/state/job'
 import TypedField from '@/shared/ui/TypedField.vue'
 import VerdictMark from '@/shared/ui/VerdictMark.vue'
 
@@ -22,6 +23,8 @@ const reader = useReader()
 const session = useSession()
 const day = useDays()
 const times = useTimes(() => props.job)
+// Until the surface is there nothing can be typed into it: an edit holds on to it as it was.
+const surfaces = useSurfaces(() => props.job)
 const typed = useSurfaceFields(
   () => props.job,
   () => props.surface,
@@ -77,7 +80,7 @@ const wet = computed(() =>
         :label="t('survey.field.coveredOn')"
         :kept="after.coveredOn ?? ''"
         day
-        :disabled="!session.may('edit')"
+        :disabled="!session.may('edit') || !surfaces.data.value"
       />
     </div>
   </section>
