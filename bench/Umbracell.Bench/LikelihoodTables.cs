@@ -18,7 +18,8 @@ internal static class LikelihoodTables
             .Select(sheet => ProductSheetFile.Read(sheet.Key, sheet.Value))
             .ToList();
         root["basis"] =
-            $"given: counted on {ShotLikelihoods.ShippedShots} shots of the simulated foam for each cause and sample sheet, seed {ShotLikelihoods.ShippedSeed}; priors and weights: practice";
+            $"given: counted on {ShotLikelihoods.ShippedShots} shots of the simulated foam for each cause and sample sheet, "
+            + $"seed {ShotLikelihoods.ShippedSeed}; priors and weights: practice";
         root["given"] = new JsonObject(
             ShotLikelihoods
                 .Counted(sheets, ShotLikelihoods.ShippedSeed, ShotLikelihoods.ShippedShots)

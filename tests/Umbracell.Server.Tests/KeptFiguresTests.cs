@@ -11,6 +11,7 @@ using Xunit;
 namespace Umbracell.Server.Tests;
 
 /// <summary>Figures are kept, and nobody can tell: whatever is changed, what is shown is what would be reckoned from nothing.</summary>
+[Collection(WorkingOff.Name)]
 public sealed class KeptFiguresTests(Product product)
 {
     // A firm whose rates and finished jobs nobody else reckons with meanwhile.

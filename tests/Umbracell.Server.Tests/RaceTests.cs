@@ -217,6 +217,7 @@ public sealed class RaceTests(Product product)
         "POST /api/compute/bid",
         "POST /api/compute/cold-routes",
         "POST /api/compute/drum",
+        "POST /api/compute/test-shot",
         "POST /api/jobs/{id:guid}/surfaces/remove",
         "POST /api/jobs/{id:guid}/papers",
         "POST /api/places/weather-file",

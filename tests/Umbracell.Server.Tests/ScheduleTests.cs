@@ -13,6 +13,7 @@ using Xunit;
 namespace Umbracell.Server.Tests;
 
 /// <summary>What is done beside what people ask for stands in the database until it is done.</summary>
+[Collection(WorkingOff.Name)]
 public sealed class ScheduleTests(Product product)
 {
     private static CancellationToken Stop => TestContext.Current.CancellationToken;

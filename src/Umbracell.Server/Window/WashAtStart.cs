@@ -43,9 +43,12 @@ internal static class WashAtStart
         };
     }
 
+    // Nobody sprays in the hour in which it is washed.
     private static int? FirstStart(SprayCase washed)
     {
         var gate = washed.Hours();
-        return SprayWindows.Of(SprayWindows.Chances(gate, washed.Needs), washed.Needs, washed.From) is [var first, ..] ? first.From : null;
+        return SprayWindows.Of(SprayWindows.Chances(gate, washed.Needs), washed.Needs, washed.From + 1) is [var first, ..]
+            ? first.From
+            : null;
     }
 }
