@@ -5,7 +5,7 @@ using Xunit;
 namespace Umbracell.Server.Tests;
 
 /// <summary>A test shot asked by another program.</summary>
-public sealed class TestShotTests(Product product) : IClassFixture<Product>
+public sealed class TestShotTests(Product product)
 {
     private Task<(int Status, JsonNode Body)> AskAsync(JsonObject shot) =>
         product.WithToken().SendJsonAsync(HttpMethod.Post, "/api/compute/test-shot", shot);

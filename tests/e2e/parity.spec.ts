@@ -5,7 +5,7 @@ import { demoQuestions, kinds, type Question } from './variations'
 
 // A sample of what "./test hard" asks by the thousand. A choice weighs some fifteen systems, and costs the browser as much as ten of
 // any other question.
-const ASKED = Number(process.env.UMBRACELL_PARITY ?? 40)
+const ASKED = Number(process.env.UMBRACELL_PARITY ?? 28)
 const casesOf = (name: string) => (name === 'choice' ? ASKED / 4 : ASKED)
 
 /** Answers of the core beside the page and of the server. Most are the same to the last letter. */

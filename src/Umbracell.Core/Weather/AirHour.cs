@@ -52,8 +52,8 @@ public readonly record struct Precipitation(double Millimetres, PrecipitationKin
     public bool Wets => Millimetres >= 0.1;
 }
 
-/// <summary>The air of one hour: the one shape of everything outdoors that has a time. Hours of weather files and forecasts are
-/// it; what was not taken is null, never a guess.</summary>
+/// <summary>The air of one hour: the one shape of everything outdoors that has a time. Hours of weather files, forecasts and
+/// loggers are it; what was not taken is null, never a guess.</summary>
 public readonly record struct AirHour
 {
     /// <summary>First instant of the hour.</summary>

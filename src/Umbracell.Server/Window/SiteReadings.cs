@@ -99,19 +99,19 @@ internal sealed class SiteReadings(UmbracellDb db, TimeProvider clock)
         let air = Temperature.FromCelsius(celsius.Value)
         select new SiteReading(moment.Key.TakenAt, MoistAir.Of(air, HumidityOf(humidity, air), pressure));
 
-    private static IEnumerable<SiteReading> Logged(LoggerSeriesRow log, DateTimeOffset since, DateTimeOffset now, Pressure pressure)
-    {
-        var (first, last) = (since.ToUnixTimeSeconds(), now.ToUnixTimeSeconds());
-        for (var i = 0; i < log.Times.Length; i++)
-        {
-            if (log.Times[i] >= first && log.Times[i] <= last)
-            {
-                var air = Temperature.FromCelsius(log.TempsC[i]);
-                yield return new(
-                    DateTimeOffset.FromUnixTimeSeconds(log.Times[i]),
-                    MoistAir.Of(air, RelativeHumidity.OfWeather(Math.Max(1, log.RhPct[i]), air), pressure)
-                );
-            }
-        }
-    }
+    // Each hour that was logged is one reading, at its middle.
+    private static IEnumerable<SiteReading> Logged(LoggerSeriesRow log, DateTimeOffset since, DateTimeOffset now, Pressure pressure) =>
+        LoggedAir
+            .Hours(
+                log.Times.Select(
+                        (time, i) =>
+                            new LoggedReading(
+                                DateTimeOffset.FromUnixTimeSeconds(time),
+                                Temperature.FromCelsius(log.TempsC[i]),
+                                Math.Max(1, log.RhPct[i])
+                            )
+                    )
+                    .Where(reading => reading.At >= since && reading.At <= now)
+            )
+            .Select(hour => new SiteReading(hour.Start.AddMinutes(30), hour.StateAt(pressure)!.Value));
 }

@@ -6,7 +6,7 @@ using Xunit;
 namespace Umbracell.Server.Tests.Weather;
 
 /// <summary>The examples of the pages of methods run as they are written, and answer what is written.</summary>
-public sealed partial class HoursExampleTests(Product product) : IClassFixture<Product>
+public sealed partial class HoursExampleTests(Product product)
 {
     [Theory]
     [InlineData("window", "face-hours", "room-hours", "gate-hours")]
