@@ -13,13 +13,6 @@ public sealed class DryingTests
 {
     private static readonly Pressure Sea = StandardAtmosphere.PressureAt(Length.FromMetres(0));
 
-    private static readonly RoomCase Hall = new()
-    {
-        Volume = 500,
-        Loss = 350,
-        Capacity = 1.2e7,
-    };
-
     private static readonly Gen<Dehumidifier> Dryers = Gen.Select(
         Gen.Enum<DehumidifierKind>(),
         Gen.Double[0.1, 20],
@@ -29,33 +22,8 @@ public sealed class DryingTests
     private static MoistAir Air(double celsius, double percent) =>
         MoistAir.Of(Temperature.FromCelsius(celsius), RelativeHumidity.FromPercent(percent), Sea);
 
-    // A thin metal skin over a hall, as the face that is sprayed or as that towards the weather.
-    private static SprayCase Case(AirHour[][] members, bool isOpen) =>
-        new()
-        {
-            Face = new()
-            {
-                Outer = new()
-                {
-                    Plane = new(20, 0),
-                    Finish = new(0.6, 0.85),
-                    TimeConstant = TimeSpan.FromHours(0.2),
-                },
-                Between = isOpen ? null : ThermalResistance.FromSi(0.02),
-                IsOpen = isOpen,
-            },
-            Room = isOpen ? null : Hall,
-            Members = [.. members.Select(air => MadeHours.Sky(air.Length, i => air[i]))],
-            Limits = new()
-            {
-                Sheet = Sheets.ClosedCell,
-                Practice = new(),
-                IsOpen = isOpen,
-            },
-            Needs = new(2, 1, h => h % 24 is >= 7 and < 16),
-            From = 6,
-            Before = 70,
-        };
+    // A roof of metal with next to nothing under it.
+    private static SprayCase Case(AirHour[][] members, bool isOpen) => MadeCases.Of(members, isOpen, tilt: 20, between: 0.02);
 
     // Days on which one can spray, some of them damp.
     private static readonly Gen<AirHour[]> Mild = Gen.Select(
@@ -104,7 +72,7 @@ public sealed class DryingTests
 
                     // kg of dry air that come in an hour carry the difference.
                     var dryAir =
-                        Hall.Volume
+                        MadeCases.Hall.Volume
                         * MoistAir.DryDensity(plain.Temperature, Pressure.FromPascals((plain.Pressure - plain.VapourPressure).Pascals));
                     var taken = changes * dryAir * (plain.HumidityRatio - dried.HumidityRatio);
                     taken.ShouldBe(dryer.TakesOut(dried), 1e-3 + 0.01 * taken);
@@ -191,7 +159,7 @@ public sealed class DryingTests
 
     private static MoistAir Settled(PlaceSky sky, RoomHourDrive drive)
     {
-        var last = RoomRun.Of(Hall, sky, _ => drive)[71];
+        var last = RoomRun.Of(MadeCases.Hall, sky, _ => drive)[71];
         return MoistAir.Of(last.Temperature!.Value, last.Humidity!.Value, StandardAtmosphere.PressureAt(MadeHours.Quay.Altitude));
     }
 }

@@ -10,40 +10,6 @@ namespace Umbracell.Core.Tests.Weather;
 /// <summary>Whatever is told to open a start is done here once more, hour by hour, and does.</summary>
 public sealed class EarlierStartTests
 {
-    private static readonly RoomCase Hall = new()
-    {
-        Volume = 500,
-        Loss = 350,
-        Capacity = 1.2e7,
-    };
-
-    private static SprayCase Case(AirHour[][] members, bool isOpen) =>
-        new()
-        {
-            Face = new()
-            {
-                Outer = new()
-                {
-                    Plane = new(90, 0),
-                    Finish = new(0.6, 0.85),
-                    TimeConstant = TimeSpan.FromHours(0.2),
-                },
-                Between = isOpen ? null : ThermalResistance.FromSi(0.4),
-                IsOpen = isOpen,
-            },
-            Room = isOpen ? null : Hall,
-            Members = [.. members.Select(air => MadeHours.Sky(air.Length, i => air[i]))],
-            Limits = new()
-            {
-                Sheet = Sheets.ClosedCell,
-                Practice = new(),
-                IsOpen = isOpen,
-            },
-            Needs = new(2, 1, h => h % 24 is >= 7 and < 16),
-            From = 6,
-            Before = 70,
-        };
-
     [Theory]
     [InlineData(HeaterKind.Indirect)]
     [InlineData(HeaterKind.Propane)]
@@ -54,7 +20,7 @@ public sealed class EarlierStartTests
             .Sample(
                 (members, watts) =>
                 {
-                    var asked = Case(members, isOpen: false);
+                    var asked = MadeCases.Of(members, isOpen: false);
                     if (EarlierStart.ByHeat(asked, watts, kind) is not { } told)
                     {
                         return;
@@ -77,7 +43,7 @@ public sealed class EarlierStartTests
                                         SurfaceHours.Of(
                                             asked.Face,
                                             new(
-                                                Hall,
+                                                MadeCases.Hall,
                                                 h =>
                                                     new()
                                                     {
@@ -104,19 +70,19 @@ public sealed class EarlierStartTests
     public void A_tent_never_opens_later_than_the_open_face_and_shuts_out_wind_and_rain()
     {
         AirHour[] windy = [.. Enumerable.Range(0, 72).Select(i => MadeHours.Air(i, 18, 6, wind: 6, cloud: 1, rain: i % 5 == 0 ? 1 : 0))];
-        var asked = Case([windy], isOpen: true);
+        var asked = MadeCases.Of([windy], isOpen: true);
         var open = GateHours.Of([.. asked.Members.Select(sky => SurfaceHours.Of(asked.Face, null, sky))], asked.Limits);
         SprayWindows.Of(SprayWindows.Chances(open, asked.Needs), asked.Needs, asked.From).ShouldBeEmpty();
         var window = EarlierStart.UnderTent(asked)!.Value;
         (window.From, window.FirstChance).ShouldBe((7, 1));
-        EarlierStart.UnderTent(Case([windy], isOpen: false)).ShouldBeNull();
+        EarlierStart.UnderTent(MadeCases.Of([windy], isOpen: false)).ShouldBeNull();
     }
 
     [Fact]
     public void The_cold_grade_opens_what_frost_shuts_to_the_usual_one()
     {
         AirHour[] cold = [.. Enumerable.Range(0, 72).Select(i => MadeHours.Air(i, -4, -12, wind: 1, cloud: 1))];
-        var asked = Case([cold], isOpen: true);
+        var asked = MadeCases.Of([cold], isOpen: true);
         EarlierStart.ByProduct(asked, asked.Limits.Sheet).ShouldBeNull();
         EarlierStart.ByProduct(asked, Sheets.ColdGrade)!.Value.From.ShouldBe(7);
     }
@@ -125,7 +91,7 @@ public sealed class EarlierStartTests
     public void Nothing_is_promised_where_heat_cannot_help()
     {
         AirHour[] frost = [.. Enumerable.Range(0, 72).Select(i => MadeHours.Air(i, -25, -30, wind: 6, cloud: 0))];
-        EarlierStart.ByHeat(Case([frost], isOpen: false), 5_000, HeaterKind.Electric).ShouldBeNull();
-        EarlierStart.ByHeat(Case([frost], isOpen: true), 90_000, HeaterKind.Electric).ShouldBeNull();
+        EarlierStart.ByHeat(MadeCases.Of([frost], isOpen: false), 5_000, HeaterKind.Electric).ShouldBeNull();
+        EarlierStart.ByHeat(MadeCases.Of([frost], isOpen: true), 90_000, HeaterKind.Electric).ShouldBeNull();
     }
 }

@@ -1,10 +1,6 @@
-extern alias StandIns;
-
 using System.Globalization;
 using System.Text.Json.Nodes;
-using Microsoft.AspNetCore.Builder;
 using Shouldly;
-using StandIns::Umbracell.StandIns;
 using Umbracell.Formats.DataFiles;
 using Xunit;
 
@@ -12,24 +8,12 @@ namespace Umbracell.Server.Tests.Weather;
 
 /// <summary>How long foam stands open after its next window, and until when it must be covered.</summary>
 [Collection(AskingTests.Name)]
-public sealed class AfterSprayingTests(AskingServer asking) : IAsyncLifetime
+public sealed class AfterSprayingTests(AskingServer asking) : AskingOneTests(asking)
 {
-    private readonly WebApplication _standIn = StandInProgram.Build(["--urls", "http://127.0.0.1:0"]);
-    private WeatherFirm _firm = null!;
-
-    public async ValueTask InitializeAsync()
-    {
-        await _standIn.StartAsync();
-        _firm = await asking.FirmAsync();
-        asking.Settings.Sources = [AskingServer.Source("First", _standIn)];
-    }
-
-    public ValueTask DisposeAsync() => _standIn.DisposeAsync();
-
     [Fact]
     public async Task The_day_it_must_be_covered_by_is_in_time_and_the_next_is_not_and_says_when_to_spray()
     {
-        var (surface, hours) = await _firm.WithWindowAsync("Cladding", "wallOutside");
+        var (surface, hours) = await Firm.WithWindowAsync("Cladding", "wallOutside");
         var sheet = ProductSheetFile.Read(AskingServer.Sheet, ShippedData.ProductSheets[AskingServer.Sheet]);
         var unsaid = hours["after"]!;
         unsaid.Text("verdict").ShouldBe("care");
@@ -50,18 +34,18 @@ public sealed class AfterSprayingTests(AskingServer asking) : IAsyncLifetime
 
     [Fact]
     public async Task Within_a_building_nothing_stands_open() =>
-        (await _firm.WithWindowAsync("Within", "studWall")).Hours["after"].ShouldBeNull();
+        (await Firm.WithWindowAsync("Within", "studWall")).Hours["after"].ShouldBeNull();
 
     [Fact]
     public async Task The_day_of_cover_travels_in_the_job_file()
     {
-        var (surface, _) = await _firm.WithWindowAsync("Travels", "wallOutside");
+        var (surface, _) = await Firm.WithWindowAsync("Travels", "wallOutside");
         var day = new DateOnly(2031, 5, 9);
         await CoveredAsync(surface, day);
-        var file = await _firm.Client.GetByteArrayAsync($"/api/jobs/{_firm.JobOf(surface)}/file", TestContext.Current.CancellationToken);
-        var (status, brought) = await _firm.Client.UploadAsync("/api/jobs/file", file);
+        var file = await Firm.Client.GetByteArrayAsync($"/api/jobs/{Firm.JobOf(surface)}/file", TestContext.Current.CancellationToken);
+        var (status, brought) = await Firm.Client.UploadAsync("/api/jobs/file", file);
         status.ShouldBe(201, brought.ToJsonString());
-        var copy = await _firm.Client.GetJsonAsync($"/api/jobs/{brought.Text("id")}/surfaces");
+        var copy = await Firm.Client.GetJsonAsync($"/api/jobs/{brought.Text("id")}/surfaces");
         copy[0]!["details"]!.Text("coveredOn").ShouldBe("2031-05-09");
     }
 
@@ -69,7 +53,7 @@ public sealed class AfterSprayingTests(AskingServer asking) : IAsyncLifetime
 
     private async Task<JsonNode> CoveredAsync(string surface, DateOnly? day)
     {
-        await _firm.EditAsync(surface, "coveredOn", day?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture) ?? "");
-        return (await _firm.HoursAsync(surface))["after"]!;
+        await Firm.EditAsync(surface, "coveredOn", day?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture) ?? "");
+        return (await Firm.HoursAsync(surface))["after"]!;
     }
 }
