@@ -84,7 +84,7 @@ internal sealed class AfterSpraying(HoursCase of)
         {
             SprayedOn = foam.SprayedOn,
             CuredAt = cured,
-            Rained = of.Case.Members.Count(sky => OpenFoam.WetDays(sky.Run, from, cured, DayOf) > 0),
+            Rained = of.Case.Limits.IsCovered ? 0 : of.Case.Members.Count(sky => OpenFoam.WetDays(sky.Run, from, cured, DayOf) > 0),
             CoveredOn = foam.CoveredOn,
             CoverBy = foam.CoverBy,
             SprayFrom = foam.SprayFrom,

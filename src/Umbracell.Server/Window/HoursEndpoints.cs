@@ -48,6 +48,13 @@ internal static class HoursEndpoints
             .WithSummary("In which months of a usual year can a surface be sprayed unheated?")
             .Requires(Right.Look);
         app.MapGet(
+                "/api/surfaces/{id:guid}/washing",
+                async (Guid id, SurfaceWindows windows, CancellationToken stop) => TypedResults.Ok(await windows.WashAsync(id, stop))
+            )
+            .WithTags("Window")
+            .WithSummary("By when must a face that is washed have been, to be dry for the next window?")
+            .Requires(Right.Look);
+        app.MapGet(
                 "/api/surfaces/{id:guid}/earlier-starts",
                 async (Guid id, SurfaceWindows windows, ClaimsPrincipal user, CancellationToken stop) =>
                     TypedResults.Ok(await windows.EarlierAsync(id, user.May(Right.Price), stop))

@@ -39,9 +39,6 @@ public sealed record HoursOfSurface
     /// <summary>The drums at the first of them; null where there is none.</summary>
     public required DrumsAtStartAnswer? Drums { get; init; }
 
-    /// <summary>When the face must be washed to be dry for the first of them; null where it takes up water.</summary>
-    public required WashAtStartAnswer? Wash { get; init; }
-
     /// <summary>What comes after the first of them on an open face; null within a building.</summary>
     public required AfterSprayingAnswer? After { get; init; }
 

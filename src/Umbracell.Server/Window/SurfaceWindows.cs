@@ -100,6 +100,15 @@ internal sealed class SurfaceWindows(StudiedJobs studied, SiteHoursReader hours,
         };
     }
 
+    /// <summary>When the face must be washed to be dry for the next window; nothing where there are no hours.</summary>
+    public async Task<WashAtStartAnswer> WashAsync(Guid surface, CancellationToken stop)
+    {
+        var (job, row, site, lack) = await AskedAsync(surface, stop);
+        return lack is not null
+            ? WashAtStartAnswer.None
+            : Remembered(surface, job, site, () => WashAtStart.Of(HoursCase.Of(job, row, site), clock.GetUtcNow()));
+    }
+
     /// <summary>What opens an earlier start; nothing where there are no hours.</summary>
     public async Task<EarlierStartsAnswer> EarlierAsync(Guid surface, bool maySeeMoney, CancellationToken stop)
     {
@@ -184,7 +193,6 @@ internal sealed class SurfaceWindows(StudiedJobs studied, SiteHoursReader hours,
             Days = [.. DaysOf(gate, first, PlaceTime.Of(of.Job.Study.Job), site.Point)],
             Windows = [.. windows.Select(window => HourAnswers.Of(window, gate, needs))],
             Drums = windows.Count > 0 ? DrumsAtStart.Of(of, now, Later(gate.StartOf(windows[0].From), now)) : null,
-            Wash = WashAtStart.Of(of, now, windows),
             After = AfterSpraying.Of(of, windows),
             Spraying = FigureAnswer.Of(Figure.Duration(TimeSpan.FromHours(needs.Spraying))),
             Cure = FigureAnswer.Of(Figure.Duration(TimeSpan.FromHours(needs.Cure))),
@@ -234,7 +242,6 @@ internal sealed class SurfaceWindows(StudiedJobs studied, SiteHoursReader hours,
             Days = [],
             Windows = [],
             Drums = null,
-            Wash = null,
             After = null,
             Spraying = null,
             Cure = null,

@@ -6,8 +6,8 @@ namespace Umbracell.Server.Window;
 /// <summary>When a face that must be washed has to be, to be dry for the next window.</summary>
 public sealed record WashAtStartAnswer
 {
-    /// <summary>Start of the window.</summary>
-    public required DateTimeOffset Start { get; init; }
+    /// <summary>Start of the window; null where there is none, and for a face that takes up water, which only a meter tells.</summary>
+    public required DateTimeOffset? Start { get; init; }
 
     /// <summary>By when it must be washed; null where it does not dry in time.</summary>
     public required DateTimeOffset? By { get; init; }
@@ -15,17 +15,26 @@ public sealed record WashAtStartAnswer
     /// <summary>First start once it has dried, where it is washed in the next hour and does not dry in time; null where there is
     /// none.</summary>
     public required DateTimeOffset? Next { get; init; }
+
+    /// <summary>Nothing is told.</summary>
+    internal static WashAtStartAnswer None { get; } =
+        new()
+        {
+            Start = null,
+            By = null,
+            Next = null,
+        };
 }
 
 /// <summary>Puts a washed face through the hours.</summary>
 internal static class WashAtStart
 {
-    /// <summary>When to wash a face; null for one that takes up water, which only a meter tells, and where there is no window.</summary>
-    public static WashAtStartAnswer? Of(HoursCase of, DateTimeOffset now, IReadOnlyList<SprayWindow> windows)
+    /// <summary>When to wash a face.</summary>
+    public static WashAtStartAnswer Of(HoursCase of, DateTimeOffset now)
     {
-        if (windows is not [var next, ..] || of.Row.Surface.Substrate != SubstrateKind.Metal)
+        if (of.Row.Surface.Substrate != SubstrateKind.Metal || of.WindowsFrom(of.HourOf(now)) is not [var next, ..])
         {
-            return null;
+            return WashAtStartAnswer.None;
         }
 
         var asked = of.Case with { From = Math.Min(of.HourOf(now) + 1, of.Case.Count - 1) };

@@ -1,39 +1,23 @@
-extern alias StandIns;
-
 using System.Text.Json.Nodes;
-using Microsoft.AspNetCore.Builder;
 using Shouldly;
-using StandIns::Umbracell.StandIns;
 using Xunit;
 
 namespace Umbracell.Server.Tests.Weather;
 
 /// <summary>What is told to open a start is put into the hours of the surface, and opens it there.</summary>
 [Collection(AskingTests.Name)]
-public sealed class ActsTests(AskingServer asking) : IAsyncLifetime
+public sealed class ActsTests(AskingServer asking) : AskingOneTests(asking)
 {
-    private readonly WebApplication _standIn = StandInProgram.Build(["--urls", "http://127.0.0.1:0"]);
-    private WeatherFirm _firm = null!;
-
-    public async ValueTask InitializeAsync()
-    {
-        await _standIn.StartAsync();
-        _firm = await asking.FirmAsync();
-        asking.Settings.Sources = [AskingServer.Source("First", _standIn)];
-    }
-
-    public ValueTask DisposeAsync() => _standIn.DisposeAsync();
-
     [Fact]
     public async Task Each_earlier_start_and_the_cheapest_stand_in_the_hours_with_it()
     {
         await HeaterAsync();
         await MeansAsync(("kind", "dehumidifier"), ("name", $"Dryer {Guid.NewGuid():N}"), ("takesOut", "60 l/day"));
-        var job = _firm.JobOf(await _firm.SurfaceAsync());
+        var job = Firm.JobOf(await Firm.SurfaceAsync());
         var promised = 0;
         foreach (var kind in new[] { "metalRoof", "lowSlopeRoof", "studWall" })
         {
-            promised += await PromisesAsync(await _firm.AddAsync(job, kind, kind));
+            promised += await PromisesAsync(await Firm.AddAsync(job, kind, kind));
         }
 
         // Whatever the weather of the day, sixty kilowatts or waiting open something within five days.
@@ -43,7 +27,7 @@ public sealed class ActsTests(AskingServer asking) : IAsyncLifetime
     // Puts in all that is promised of a surface, and says how many promises there were.
     private async Task<int> PromisesAsync(string surface)
     {
-        var earlier = await _firm.Client.GetJsonAsync($"/api/surfaces/{surface}/earlier-starts");
+        var earlier = await Firm.Client.GetJsonAsync($"/api/surfaces/{surface}/earlier-starts");
         foreach (var start in earlier["starts"]!.AsArray().OfType<JsonNode>())
         {
             var with = start.Text("kind") switch
@@ -57,7 +41,7 @@ public sealed class ActsTests(AskingServer asking) : IAsyncLifetime
         }
 
         var day = DateOnly.FromDateTime(DateTime.UtcNow.AddDays(5));
-        var cheapest = await _firm.Client.GetJsonAsync($"/api/surfaces/{surface}/cheapest-start?before={day:yyyy-MM-dd}");
+        var cheapest = await Firm.Client.GetJsonAsync($"/api/surfaces/{surface}/cheapest-start?before={day:yyyy-MM-dd}");
         if (cheapest["opened"] is not { } opened)
         {
             cheapest["cheaper"]!.AsArray().Count.ShouldBeGreaterThan(1);
@@ -80,15 +64,15 @@ public sealed class ActsTests(AskingServer asking) : IAsyncLifetime
     public async Task With_heat_nobody_is_told_that_the_room_is_unheated_and_heat_out_of_range_is_a_sentence()
     {
         await HeaterAsync();
-        var surface = await _firm.SurfaceAsync();
+        var surface = await Firm.SurfaceAsync();
         var on = DateTimeOffset.UtcNow.AddHours(1);
         var (plain, heated) = (
-            await _firm.HoursAsync(surface),
-            await _firm.Client.GetJsonAsync($"/api/surfaces/{surface}/hours?heatFrom={on:yyyy-MM-dd'T'HH:00:00'Z'}&holdC=20")
+            await Firm.HoursAsync(surface),
+            await Firm.Client.GetJsonAsync($"/api/surfaces/{surface}/hours?heatFrom={on:yyyy-MM-dd'T'HH:00:00'Z'}&holdC=20")
         );
         plain["assumed"]!.AsArray().Select(one => one!.GetValue<string>()).ShouldContain("unheated");
         heated["assumed"]!.AsArray().Select(one => one!.GetValue<string>()).ShouldNotContain("unheated");
-        var answer = await _firm.Client.GetAsync(
+        var answer = await Firm.Client.GetAsync(
             $"/api/surfaces/{surface}/hours?heatFrom={on:yyyy-MM-dd'T'HH:00:00'Z'}&holdC=90",
             TestContext.Current.CancellationToken
         );
@@ -98,10 +82,10 @@ public sealed class ActsTests(AskingServer asking) : IAsyncLifetime
     [Fact]
     public async Task What_cannot_be_done_is_not_there()
     {
-        var surface = await _firm.SurfaceAsync();
+        var surface = await Firm.SurfaceAsync();
         foreach (var with in new[] { "tent=true", "product=nothing", "product=marl-cc-20" })
         {
-            var answer = await _firm.Client.GetAsync($"/api/surfaces/{surface}/hours?{with}", TestContext.Current.CancellationToken);
+            var answer = await Firm.Client.GetAsync($"/api/surfaces/{surface}/hours?{with}", TestContext.Current.CancellationToken);
             answer.StatusCode.ShouldBe(System.Net.HttpStatusCode.NotFound, with);
         }
     }
@@ -109,7 +93,7 @@ public sealed class ActsTests(AskingServer asking) : IAsyncLifetime
     // The hours with it hold the promised start, in a window or as the hour in which as many members hold.
     private async Task StandsAsync(string surface, string with, JsonNode promised)
     {
-        var hours = await _firm.Client.GetJsonAsync($"/api/surfaces/{surface}/hours?{with}");
+        var hours = await Firm.Client.GetJsonAsync($"/api/surfaces/{surface}/hours?{with}");
         var start = At(promised["start"]);
         var window = hours["windows"]!.AsArray().FirstOrDefault(one => At(one!["from"]) <= start && At(one["beginBy"]) >= start);
         window.ShouldNotBeNull($"{with} {promised.ToJsonString()}");
@@ -132,18 +116,18 @@ public sealed class ActsTests(AskingServer asking) : IAsyncLifetime
 
     private async Task MeansAsync(params (string, string)[] fields)
     {
-        var (_, means) = await _firm.Client.SendJsonAsync(HttpMethod.Post, "/api/means", Asking.Typed(null, "metric", fields));
+        var (_, means) = await Firm.Client.SendJsonAsync(HttpMethod.Post, "/api/means", Asking.Typed(null, "metric", fields));
         means["all"]!.AsArray().Count.ShouldBeGreaterThan(0);
     }
 
     [Fact]
     public async Task A_face_washed_when_told_keeps_the_window_and_one_washed_too_late_has_the_next_that_is_told()
     {
-        var (surface, plain) = await _firm.WithWindowAsync("Washed", "metalRoof");
-        var wash = plain["wash"]!;
+        var (surface, plain) = await Firm.WithWindowAsync("Washed", "metalRoof");
+        var wash = await WashAsync(surface);
         if (wash["by"] is { } by)
         {
-            var washed = await _firm.Client.GetJsonAsync($"/api/surfaces/{surface}/hours?washedAt={Z(by)}");
+            var washed = await Firm.Client.GetJsonAsync($"/api/surfaces/{surface}/hours?washedAt={Z(by)}");
             washed["windows"]!
                 .AsArray()
                 .ShouldContain(one => At(one!["from"]) <= At(wash["start"]) && At(one["beginBy"]) >= At(wash["start"]));
@@ -151,7 +135,7 @@ public sealed class ActsTests(AskingServer asking) : IAsyncLifetime
         else
         {
             var at = plain["hours"]![1]!["start"];
-            var now = await _firm.Client.GetJsonAsync($"/api/surfaces/{surface}/hours?washedAt={Z(at)}");
+            var now = await Firm.Client.GetJsonAsync($"/api/surfaces/{surface}/hours?washedAt={Z(at)}");
             var first = now["hours"]!
                 .AsArray()
                 .FirstOrDefault(hour => At(hour!["start"]) > At(at) && hour["figures"]!["start"]?.Number("amount") >= 80);
@@ -160,6 +144,8 @@ public sealed class ActsTests(AskingServer asking) : IAsyncLifetime
             );
         }
 
-        (await _firm.WithWindowAsync("Porous", "studWall")).Hours["wash"].ShouldBeNull();
+        (await WashAsync((await Firm.WithWindowAsync("Porous", "studWall")).Surface))["start"].ShouldBeNull();
     }
+
+    private Task<JsonNode> WashAsync(string surface) => Firm.Client.GetJsonAsync($"/api/surfaces/{surface}/washing");
 }

@@ -50,7 +50,6 @@ export const hours: Hours = {
   windows: [],
   drums: null,
   after: null,
-  wash: null,
   spraying: null,
   cure: null,
   whole: null,

@@ -158,7 +158,7 @@ const assumed = computed(() => listed((hours.value?.assumed ?? []).map((key) => 
               </p>
             </template>
             <DrumsLine v-if="hours.drums" :drums="hours.drums" :sheet="hours.limits?.sheet ?? ''" :when="words.when" />
-            <WashLine v-if="hours.wash" :wash="hours.wash" :when="words.when" @take="take" />
+            <WashLine v-if="!acted" :surface="surface" :when="words.when" @take="take" />
             <p v-if="hours.inParts" class="small quiet">
               {{ t('hours.inParts', { whole: reader.print(hours.whole) }) }}
             </p>

@@ -1,5 +1,6 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, expect, it } from 'vitest'
+import type { Schemas } from '@/shared/api/client'
 import type { Hours } from '@/shared/hours/useHours'
 import { hour, hours } from '@/shared/testing/hours'
 import { figure, shown } from '@/shared/testing/shown'
@@ -10,7 +11,8 @@ beforeEach(() => setActivePinia(createPinia()))
 
 const passing = { verdict: 'care', limitShortfall: 0.25, depth: 0.4, shortfall: [0, 0.2, 0.4], passing: 20 } as const
 
-const page = (answer: Partial<Hours>) =>
+type Wash = Schemas['WashAtStartAnswer']
+const page = (answer: Partial<Hours>, wash: Wash = { start: null, by: null, next: null }) =>
   shown(WindowHours, { job: 'job', surface: 's' }, (queries) => {
     queries.setQueryData(['surface', 's', 'hours', {}], {
       ...hours,
@@ -20,6 +22,7 @@ const page = (answer: Partial<Hours>) =>
     })
     queries.setQueryData(['job', 'job', 'surfaces'], [])
     queries.setQueryData(['surface', 's', 'months'], { lack: 'place', source: null, months: [] })
+    queries.setQueryData(['surface', 's', 'washing'], wash)
     queries.setQueryData(['surface', 's', 'earlier'], { starts: [], tried: ['tent'], noHeaters: false })
   })
 
@@ -130,4 +133,13 @@ it('of an open face it says until when the foam may stand open, and what is to b
   expect(await told({ figures: wet })).toContain('Rain on 2 to 5 of the days from cure until it is covered.')
   expect(await told({ figures: wet, reachTo: hour(239).start })).toContain('as far as these hours go')
   expect((await page({ after: null })).text()).not.toContain('After spraying')
+})
+
+it('of a face that is washed it says by when, and what follows where it does not dry in time', async () => {
+  const told = async (wash: Partial<Wash>) =>
+    (await page({}, { start: hour(9).start, by: null, next: null, ...wash })).text()
+  expect(await told({ by: hour(3).start })).toContain('If the face is washed: by ')
+  expect(await told({ next: hour(30).start })).toContain('first start ')
+  expect(await told({})).toContain('no start after it in these hours')
+  expect((await page({})).text()).not.toContain('washed')
 })
