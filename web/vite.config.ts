@@ -10,17 +10,37 @@ const tests = readdirSync('src', { recursive: true, encoding: 'utf8' }).filter((
 const replaces = (file: string) => readFileSync(`src/${file}`, 'utf8').includes('vi.mock(')
 const inSource = (files: string[]) => files.map((file) => `src/${file}`)
 
-// Every file asked for costs a browser time whatever its size. What every page stands on comes in two files, charts in a third, and the
-// pages of each part of the product in one.
-const inside = (folders: string) => new RegExp(`web/src/(${folders})/`)
-const parts = [
-  { name: 'charts', test: /node_modules\/(echarts|zrender)\/|shared\/ui\/ChartBox/, priority: 9 },
-  { name: 'base', test: /node_modules|export-helper|preload-helper/, priority: 7 },
-  { name: 'shared', test: inside('shared|i18n'), priority: 6 },
-  { name: 'stages', test: inside('stages/[a-z]+'), priority: 5 },
-  { name: 'jobs', test: inside('jobs|pocket|signin'), priority: 4 },
-  { name: 'firm', test: inside('(?!stages)[a-z]+'), priority: 3 },
+// Every file asked for costs a browser time whatever its size. What the first screens stand on comes in one file, charts in another, the
+// pages of each part of the product in one, and what only these share in one more.
+const firstScreens = ['main.ts', 'signin/SignInView.vue', 'jobs/JobFrame.vue', 'jobs/BoardView.vue']
+const parts: [string, RegExp][] = [
+  ['charts', /node_modules\/(echarts|zrender)\/|shared\/ui\/ChartBox/],
+  ['stages', /web\/src\/stages\//],
+  ['jobs', /web\/src\/(jobs|pocket|signin)\//],
+  ['firm', /web\/src\/(?!shared|i18n)[a-z]+\//],
 ]
+
+type Modules = { getModuleInfo: (id: string) => { importedIds: string[] } | null }
+const first = new Set<string>()
+
+// A list of all components names those too that no first screen has; the style that is asked for with one tells which it has.
+const isListOfAll = (id: string) => /element-plus\/es\/(components\/)?index\.mjs$/.test(id)
+const styled = (id: string) => /^(.*\/element-plus\/es\/components\/[^/]+)\/style\//.exec(id)?.[1]
+
+function takeFirst(id: string, modules: Modules) {
+  if (first.has(id) || isListOfAll(id)) return
+  first.add(id)
+  const component = styled(id)
+  if (component) takeFirst(`${component}/index.mjs`, modules)
+  modules.getModuleInfo(id)?.importedIds.forEach((one) => takeFirst(one, modules))
+}
+
+function partOf(id: string, modules: Modules) {
+  if (first.size === 0) firstScreens.forEach((screen) => takeFirst(`${import.meta.dirname}/src/${screen}`, modules))
+  const isOfBuild = !/node_modules|web\/src/.test(id) && !id.includes('virtual:words')
+  if (first.has(id) || isOfBuild) return 'first'
+  return id.includes('virtual:words') ? null : (parts.find(([, files]) => files.test(id))?.[0] ?? 'rest')
+}
 
 export default defineConfig({
   plugins: [vue(), words(), Components({ dts: 'src/components.d.ts', dirs: [], resolvers: [ElementPlusResolver()] })],
@@ -28,8 +48,10 @@ export default defineConfig({
   server: { proxy: { '/api': 'http://127.0.0.1:5210', '/openapi': 'http://127.0.0.1:5210' } },
   build: {
     target: 'es2022',
-    chunkSizeWarningLimit: 720,
-    rolldownOptions: { output: { codeSplitting: { includeDependenciesRecursively: false, groups: parts } } },
+    chunkSizeWarningLimit: 620,
+    rolldownOptions: {
+      output: { codeSplitting: { includeDependenciesRecursively: false, groups: [{ name: partOf }] } },
+    },
   },
   test: {
     environment: 'happy-dom',

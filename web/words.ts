@@ -19,6 +19,12 @@ const LATER = new Set([
     'means',
     'templates',
     'hours',
+    'survey',
+    'choose',
+    'section',
+    'price',
+    'order',
+    'materials',
   ],
 ])
 const FILE = new URL('./src/i18n/en.json', import.meta.url).pathname

@@ -1,7 +1,9 @@
 <script setup lang="ts">
-import { computed, ref, useTemplateRef } from 'vue'
+import { computed, defineAsyncComponent, ref, useTemplateRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useDays } from '../state/times'
+
+const DayCalendar = defineAsyncComponent(() => import('./DayCalendar.vue'))
 
 /** A calendar beside a field that a day can be typed into. Gives the day as the reader writes it. */
 defineOptions({ inheritAttrs: false })
@@ -57,7 +59,7 @@ function picked(day: unknown) {
     width="auto"
     placement="bottom-end"
   >
-    <ElDatePickerPanel :model-value="marked" value-format="YYYY-MM-DD" :border="false" @update:model-value="picked" />
+    <DayCalendar :day="marked" @pick="picked" />
   </ElPopover>
 </template>
 
