@@ -25,6 +25,7 @@ const LATER = new Set([
     'price',
     'order',
     'materials',
+    'rig',
   ],
 ])
 const FILE = new URL('./src/i18n/en.json', import.meta.url).pathname

@@ -217,6 +217,7 @@ public sealed partial class UmbracellDb
         OfPlacesAndTargets(modelBuilder);
         OfMaterial(modelBuilder);
         OfSurvey(modelBuilder);
+        OfRigs(modelBuilder);
         OfFigures(modelBuilder);
     }
 

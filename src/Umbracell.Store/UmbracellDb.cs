@@ -60,6 +60,10 @@ public sealed partial class UmbracellDb(DbContextOptions<UmbracellDb> options, F
 
     public DbSet<MeansRow> Means => Set<MeansRow>();
 
+    public DbSet<RigSettingRow> RigSettings => Set<RigSettingRow>();
+
+    public DbSet<TestShotRow> TestShots => Set<TestShotRow>();
+
     public DbSet<PastJobRow> PastJobs => Set<PastJobRow>();
 
     public DbSet<BidRow> Bids => Set<BidRow>();

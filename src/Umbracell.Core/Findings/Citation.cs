@@ -53,4 +53,7 @@ public enum SheetLine
 
     /// <summary>Yield by the temperature of the drums.</summary>
     SheetYieldByDrum,
+
+    /// <summary>Temperatures and pressure of the rig.</summary>
+    SheetSetPoints,
 }

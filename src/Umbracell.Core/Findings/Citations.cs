@@ -131,6 +131,9 @@ public static class Citations
     public static Citation VariancesAdded { get; } = Of();
     public static Citation DepthSprayed { get; } = Of();
     public static Citation MaterialBalance { get; } = Of();
+    public static Citation HeaterBalance { get; } = Of();
+    public static Citation HosePlugFlow { get; } = Of();
+    public static Citation TestShotToday { get; } = Of();
 #pragma warning restore CS1591
 
     /// <summary>A line of a product sheet, with its edition.</summary>

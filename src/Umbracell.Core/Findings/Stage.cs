@@ -17,4 +17,7 @@ public enum Stage
 
     /// <summary>Whether it may be sprayed now.</summary>
     Window,
+
+    /// <summary>Whether the machine is ready and its foam good.</summary>
+    Rig,
 }

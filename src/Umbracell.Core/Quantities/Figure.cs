@@ -160,6 +160,9 @@ public enum Dimension
 
     /// <summary>Water taken out of air; kg an hour. Prints in pints, or litres, a day, as dehumidifiers are sold.</summary>
     WaterPace,
+
+    /// <summary>Kilograms a second that flow.</summary>
+    MassFlow,
 }
 
 /// <summary>Which way a figure is rounded where it is printed.</summary>

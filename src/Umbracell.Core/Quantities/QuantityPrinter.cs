@@ -234,7 +234,7 @@ public static class QuantityPrinter
             ) => 0,
             (Dimension.MassPerArea, UnitSystem.Us) => 2,
             (Dimension.MassPerArea, _) => 0,
-            (Dimension.AirPressure or Dimension.ReactionTime, _) => 1,
+            (Dimension.AirPressure or Dimension.ReactionTime or Dimension.MassFlow, _) => 1,
             (Dimension.MaterialPressure, UnitSystem.Us) => 0,
             (Dimension.MaterialPressure, _) => 1,
             (Dimension.AreaWeight or Dimension.Money or Dimension.MoneyPerArea, _) => 2,

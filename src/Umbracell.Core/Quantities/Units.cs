@@ -168,6 +168,8 @@ internal static partial class Units
 
     // A US liquid pint holds 0.473176473 l (exact).
     public static readonly Unit PintPerDay = new("pt/day", 0.473176473 / 24, 0, [Dimension.WaterPace], "pt/day", "pint/day", "pints/day");
+    public static readonly Unit KilogramPerMinute = new("kg/min", 1 / 60.0, 0, [Dimension.MassFlow], "kg/min");
+    public static readonly Unit PoundPerMinute = new("lb/min", 0.45359237 / 60, 0, [Dimension.MassFlow], "lb/min", "lbs/min");
     public static readonly Unit MetrePerSecond = new("m/s", 1, 0, [Dimension.Speed], "m/s");
     public static readonly Unit MilePerHour = new("mph", 0.44704, 0, [Dimension.Speed], "mph");
     public static readonly Unit Minute = new("min", 60, 0, [Dimension.Duration], "min");
@@ -336,6 +338,8 @@ internal static partial class Units
             CubicFootPerMinute,
             LitrePerDay,
             PintPerDay,
+            KilogramPerMinute,
+            PoundPerMinute,
             CubicMetrePerHour,
             LitrePerSecond,
             GaugePascal,

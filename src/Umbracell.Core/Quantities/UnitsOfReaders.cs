@@ -77,6 +77,8 @@ internal static partial class Units
             (Dimension.AirFlow, _) => CubicMetrePerHour,
             (Dimension.WaterPace, UnitSystem.Us) => PintPerDay,
             (Dimension.WaterPace, _) => LitrePerDay,
+            (Dimension.MassFlow, UnitSystem.Us) => PoundPerMinute,
+            (Dimension.MassFlow, _) => KilogramPerMinute,
             (Dimension.AirPressure, _) => GaugePascal,
             (Dimension.RoomVolume, UnitSystem.Us) => CubicFoot,
             (Dimension.RoomVolume, _) => RoomCubicMetre,

@@ -114,10 +114,17 @@ public sealed record SetPointPlan
     /// <exception cref="QuantityRangeException">A figure out of range.</exception>
     public static SetPointPlan Of(SetPointCase of)
     {
+        var plan = Unjudged(of);
+        return plan with { Findings = [.. SetPointFindings.Of(plan)] };
+    }
+
+    /// <summary>The same with nothing said of it, for what only tries whether something would help.</summary>
+    internal static SetPointPlan Unjudged(SetPointCase of)
+    {
         var greatest = GreatestFlowOf(of);
         var largest = LargestOf(of, greatest);
         var tip = of.Gear.Tips.Where(one => one.Name == of.Tip).Cast<Tip?>().FirstOrDefault() ?? largest ?? Smallest(of.Gear);
-        var plan = new SetPointPlan(of)
+        return new SetPointPlan(of)
         {
             GreatestFlow = greatest,
             LargestTip = largest,
@@ -128,7 +135,6 @@ public sealed record SetPointPlan
                     : [],
             Lacks = [.. LacksOf(of)],
         };
-        return plan with { Findings = [.. SetPointFindings.Of(plan)] };
     }
 
     /// <summary>The part of what flows that is a side's, by the masses of the sheet's set.</summary>

@@ -72,6 +72,9 @@ public enum FaultCode
     /// <summary>Neither twelve values nor one.</summary>
     Months,
 
+    /// <summary>Earlier than what comes before it.</summary>
+    TimeOrder,
+
     /// <summary>Excluded by what nobody may override.</summary>
     ExcludedBySheet,
 

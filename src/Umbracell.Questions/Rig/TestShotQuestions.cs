@@ -1,5 +1,6 @@
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Rigs.Shots;
+using Umbracell.Documents;
 
 namespace Umbracell.Questions.Rig;
 
@@ -43,7 +44,7 @@ public static class TestShotQuestions
             Lift = of.LiftMm is { } mm ? Length.FromMillimetres(mm) : null,
         };
 
-    private static ShotSeen Seen(ShotSeenAsked of)
+    private static ShotSeen Seen(ShotSeenDocument of)
     {
         // Foam creams, rises and is free of tack in this order: what says otherwise was timed wrong.
         var (least, last) = (0.05, LongestSeconds);

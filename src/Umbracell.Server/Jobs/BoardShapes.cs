@@ -43,6 +43,8 @@ public sealed record BoardFeet
 
     public required int MayBeSprayedNow { get; init; }
 
+    public required int ShotStands { get; init; }
+
     public required int Held { get; init; }
 
     public required FigureAnswer? Cost { get; init; }

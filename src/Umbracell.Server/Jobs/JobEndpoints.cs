@@ -199,6 +199,7 @@ internal static class JobEndpoints
             ShortOfTarget = Counted(Stage.Section),
             Sets = FigureAnswer.Of(new(board.Sums.Sets.Values.Sum(), Dimension.Sets)),
             MayBeSprayedNow = Counted(Stage.Window),
+            ShotStands = Counted(Stage.Rig),
             Held = rows.Count(row => row.Worst == Verdict.Hold),
             Cost = Money(board.Sums.Cost),
             Price = Money(board.Sums.Price),

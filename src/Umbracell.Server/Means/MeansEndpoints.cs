@@ -3,6 +3,7 @@ using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Yield.Price;
 using Umbracell.Documents;
+using Umbracell.Formats.Words;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Access;
 using Umbracell.Server.Problems;
@@ -231,6 +232,12 @@ internal static class MeansEndpoints
         if ((await JobsByCrewAsync(db)).GetValueOrDefault(id) is > 0 and var jobs)
         {
             return InUse.Refusal("crew", jobs);
+        }
+
+        // What was set and fired with a rig stays on record; it can be retired.
+        if (await db.RigSettings.AnyAsync(setting => setting.RigId == id))
+        {
+            throw new NotReadyException(WordCatalog.Say("problem.said.rig.used"));
         }
 
         // A rig outlives its crew.

@@ -2,15 +2,22 @@ using Umbracell.Questions.Rig;
 using Umbracell.Server.Access;
 using Umbracell.Server.Requests;
 using Umbracell.Server.Sheets;
+using Umbracell.Server.Surfaces;
 
 namespace Umbracell.Server.Rig;
 
-/// <summary>Rig: a test shot read.</summary>
+/// <summary>Rig: set points, test shots and who accepted them.</summary>
 internal sealed class RigPart : IPart
 {
-    public void AddTo(IServiceCollection services) { }
+    public void AddTo(IServiceCollection services)
+    {
+        services.AddSingleton<IStageCell, RigCell>();
+        services.AddScoped<RigReader>();
+    }
 
-    public void Map(IEndpointRouteBuilder api) =>
+    public void Map(IEndpointRouteBuilder api)
+    {
+        api.MapRig();
         api.MapPost(
                 "/api/compute/test-shot",
                 async (TestShotQuestion question, SheetLibrary library, Guid? job = null) =>
@@ -19,4 +26,13 @@ internal sealed class RigPart : IPart
             .WithTags("Compute")
             .WithSummary("What does a test shot say: what is likely wrong, what is done next, and can it be accepted?")
             .Requires(Right.Look);
+        api.MapPost(
+                "/api/compute/set-points",
+                async (SetPointsQuestion question, SheetLibrary library, Guid? job = null) =>
+                    TypedResults.Ok(SetPointsQuestions.Answer(question, await library.SuppliesAsync(job)))
+            )
+            .WithTags("Compute")
+            .WithSummary("Which set points does a rig reach for a product, and what would help where it does not?")
+            .Requires(Right.Look);
+    }
 }

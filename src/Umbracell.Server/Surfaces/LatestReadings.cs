@@ -45,6 +45,9 @@ internal sealed class LatestReadings
     public (ReadingRow? A, ReadingRow? B) Drums(string sheet) =>
         (_byProduct.GetValueOrDefault((sheet, ReadingKind.DrumA)), _byProduct.GetValueOrDefault((sheet, ReadingKind.DrumB)));
 
+    /// <summary>The newest of the whole job, such as the air outdoors; null for none.</summary>
+    public ReadingRow? OfJob(ReadingKind kind) => _ofJob.GetValueOrDefault(kind);
+
     public bool HasMoisture(Guid surface) =>
         Of(surface, ReadingKind.WoodMoisture) is not null
         || Of(surface, ReadingKind.FoundDry) is not null

@@ -54,7 +54,8 @@ internal sealed class SurfaceReader(UmbracellDb db)
         new(
             await ReadingsAsync(job, of),
             await db.Joints.AsNoTracking().Where(j => j.JobId == job).ToListAsync(),
-            await db.Preparation.AsNoTracking().Where(p => p.JobId == job).ToListAsync()
+            await db.Preparation.AsNoTracking().Where(p => p.JobId == job).ToListAsync(),
+            await db.TestShots.AsNoTracking().Where(s => s.JobId == job).ToListAsync()
         );
 
     /// <summary>The newest readings of a job, one of each kind and instrument for each surface and product, picked by the

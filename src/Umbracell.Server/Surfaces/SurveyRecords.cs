@@ -4,8 +4,13 @@ using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Surfaces;
 
-/// <summary>What the survey of a job knows beside its surfaces: readings, joints and ticks of the preparation lists.</summary>
-internal sealed record SurveyRecords(LatestReadings Readings, IReadOnlyList<JointRow> Joints, IReadOnlyList<PreparationRow> Marks)
+/// <summary>What the survey of a job knows beside its surfaces: readings, joints, ticks of the preparation lists and test shots.</summary>
+internal sealed record SurveyRecords(
+    LatestReadings Readings,
+    IReadOnlyList<JointRow> Joints,
+    IReadOnlyList<PreparationRow> Marks,
+    IReadOnlyList<TestShotRow> Shots
+)
 {
     private readonly ILookup<Guid?, PreparationRow> _marks = Marks.ToLookup(m => m.SurfaceId);
 

@@ -1776,6 +1776,97 @@ namespace Umbracell.Store.Migrations
                         });
                 });
 
+            modelBuilder.Entity("Umbracell.Store.Model.RigSettingRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<int>("DrumChanges")
+                        .HasColumnType("integer")
+                        .HasColumnName("drum_changes");
+
+                    b.Property<Guid>("FirmId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("firm_id");
+
+                    b.Property<double>("HoseTempC")
+                        .HasColumnType("double precision")
+                        .HasColumnName("hose_temp_c");
+
+                    b.Property<Guid>("JobId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("job_id");
+
+                    b.Property<string>("LotA")
+                        .IsRequired()
+                        .HasMaxLength(60)
+                        .HasColumnType("character varying(60)")
+                        .HasColumnName("lot_a");
+
+                    b.Property<string>("LotB")
+                        .IsRequired()
+                        .HasMaxLength(60)
+                        .HasColumnType("character varying(60)")
+                        .HasColumnName("lot_b");
+
+                    b.Property<double>("PressurePa")
+                        .HasColumnType("double precision")
+                        .HasColumnName("pressure_pa");
+
+                    b.Property<double>("PrimaryATempC")
+                        .HasColumnType("double precision")
+                        .HasColumnName("primary_a_temp_c");
+
+                    b.Property<double>("PrimaryBTempC")
+                        .HasColumnType("double precision")
+                        .HasColumnName("primary_b_temp_c");
+
+                    b.Property<DateTimeOffset>("ReceivedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("received_at");
+
+                    b.Property<Guid>("RigId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("rig_id");
+
+                    b.Property<DateTimeOffset>("SetAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("set_at");
+
+                    b.Property<string>("SetBy")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("set_by");
+
+                    b.Property<string>("SheetSlug")
+                        .IsRequired()
+                        .HasMaxLength(60)
+                        .HasColumnType("character varying(60)")
+                        .HasColumnName("sheet_slug");
+
+                    b.Property<string>("Tip")
+                        .IsRequired()
+                        .HasMaxLength(60)
+                        .HasColumnType("character varying(60)")
+                        .HasColumnName("tip");
+
+                    b.HasKey("Id")
+                        .HasName("pk_rig_settings");
+
+                    b.HasIndex("FirmId", "JobId")
+                        .HasDatabaseName("ix_rig_settings_firm_id_job_id");
+
+                    b.HasIndex("FirmId", "RigId")
+                        .HasDatabaseName("ix_rig_settings_firm_id_rig_id");
+
+                    b.HasIndex("RigId", "SetAt")
+                        .HasDatabaseName("ix_rig_settings_rig_id_set_at");
+
+                    b.ToTable("rig_settings", (string)null);
+                });
+
             modelBuilder.Entity("Umbracell.Store.Model.SecondStepRow", b =>
                 {
                     b.Property<Guid>("PersonId")
@@ -2402,6 +2493,100 @@ namespace Umbracell.Store.Migrations
                     b.ToTable("surface_templates", (string)null);
                 });
 
+            modelBuilder.Entity("Umbracell.Store.Model.TestShotRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<DateTimeOffset?>("AcceptedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("accepted_at");
+
+                    b.Property<string>("AcceptedBy")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("accepted_by");
+
+                    b.Property<string>("Document")
+                        .IsRequired()
+                        .HasColumnType("jsonb")
+                        .HasColumnName("document");
+
+                    b.Property<string>("Done")
+                        .IsRequired()
+                        .HasMaxLength(400)
+                        .HasColumnType("character varying(400)")
+                        .HasColumnName("done");
+
+                    b.Property<DateTimeOffset>("FiredAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("fired_at");
+
+                    b.Property<string>("FiredBy")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("fired_by");
+
+                    b.Property<Guid>("FirmId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("firm_id");
+
+                    b.Property<Guid>("JobId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("job_id");
+
+                    b.Property<string>("Loss")
+                        .HasMaxLength(40)
+                        .HasColumnType("character varying(40)")
+                        .HasColumnName("loss");
+
+                    b.Property<DateTimeOffset>("ReceivedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("received_at");
+
+                    b.Property<Guid>("RigId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("rig_id");
+
+                    b.Property<string>("SheetSlug")
+                        .IsRequired()
+                        .HasMaxLength(60)
+                        .HasColumnType("character varying(60)")
+                        .HasColumnName("sheet_slug");
+
+                    b.Property<string>("Substrate")
+                        .IsRequired()
+                        .HasMaxLength(40)
+                        .HasColumnType("character varying(40)")
+                        .HasColumnName("substrate");
+
+                    b.Property<Guid>("SurfaceId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("surface_id");
+
+                    b.Property<uint>("Version")
+                        .IsConcurrencyToken()
+                        .ValueGeneratedOnAddOrUpdate()
+                        .HasColumnType("xid")
+                        .HasColumnName("xmin");
+
+                    b.HasKey("Id")
+                        .HasName("pk_test_shots");
+
+                    b.HasIndex("FirmId", "JobId")
+                        .HasDatabaseName("ix_test_shots_firm_id_job_id");
+
+                    b.HasIndex("FirmId", "RigId")
+                        .HasDatabaseName("ix_test_shots_firm_id_rig_id");
+
+                    b.HasIndex("FirmId", "SurfaceId")
+                        .HasDatabaseName("ix_test_shots_firm_id_surface_id");
+
+                    b.ToTable("test_shots", (string)null);
+                });
+
             modelBuilder.Entity("Umbracell.Store.Model.ThermalPictureRow", b =>
                 {
                     b.Property<Guid>("Id")
@@ -2853,6 +3038,25 @@ namespace Umbracell.Store.Migrations
                         .HasConstraintName("fk_readings_surfaces_firm_id_surface_id");
                 });
 
+            modelBuilder.Entity("Umbracell.Store.Model.RigSettingRow", b =>
+                {
+                    b.HasOne("Umbracell.Store.Model.Job", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId", "JobId")
+                        .HasPrincipalKey("FirmId", "Id")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_rig_settings_jobs_firm_id_job_id");
+
+                    b.HasOne("Umbracell.Store.Model.MeansRow", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId", "RigId")
+                        .HasPrincipalKey("FirmId", "Id")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired()
+                        .HasConstraintName("fk_rig_settings_means_firm_id_rig_id");
+                });
+
             modelBuilder.Entity("Umbracell.Store.Model.SecondStepRow", b =>
                 {
                     b.HasOne("Umbracell.Store.Model.Firm", null)
@@ -2957,6 +3161,33 @@ namespace Umbracell.Store.Migrations
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired()
                         .HasConstraintName("fk_surface_templates_firms_firm_id");
+                });
+
+            modelBuilder.Entity("Umbracell.Store.Model.TestShotRow", b =>
+                {
+                    b.HasOne("Umbracell.Store.Model.Job", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId", "JobId")
+                        .HasPrincipalKey("FirmId", "Id")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_test_shots_jobs_firm_id_job_id");
+
+                    b.HasOne("Umbracell.Store.Model.MeansRow", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId", "RigId")
+                        .HasPrincipalKey("FirmId", "Id")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired()
+                        .HasConstraintName("fk_test_shots_means_firm_id_rig_id");
+
+                    b.HasOne("Umbracell.Store.Model.Surface", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId", "SurfaceId")
+                        .HasPrincipalKey("FirmId", "Id")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_test_shots_surfaces_firm_id_surface_id");
                 });
 
             modelBuilder.Entity("Umbracell.Store.Model.ThermalPictureRow", b =>

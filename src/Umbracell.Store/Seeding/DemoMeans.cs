@@ -19,8 +19,8 @@ public static class DemoMeans
 
     internal static IEnumerable<MeansRow> Equipment(MeansRow heron, MeansRow plover)
     {
-        yield return Rig("Rig 1", heron, hoseMetres: 60.96, trailerKg: 2900, tips: "00, 01, 02");
-        yield return Rig("Rig 2", plover, hoseMetres: 76.2, trailerKg: 2900, tips: "01, 02");
+        yield return Rig("Rig 1", heron, hoseMetres: 60.96, trailerKg: 2900, tips: "00 at 8 lb/min; 01 at 11 lb/min; 02 at 16 lb/min");
+        yield return Rig("Rig 2", plover, hoseMetres: 76.2, trailerKg: 2900, tips: "01 at 11 lb/min; 02 at 16 lb/min");
         yield return Row(
             MeansKind.SpaceHeater,
             "Heater on wheels",

@@ -36,6 +36,9 @@ internal sealed record SurfaceStudy
     /// chosen.</summary>
     public GateQuestion? Gate { get; init; }
 
+    /// <summary>Test shots of its product; null until one is chosen.</summary>
+    public SurfaceShots? Shots { get; init; }
+
     /// <summary>When it was studied.</summary>
     public DateTimeOffset StudiedAt { get; init; }
 

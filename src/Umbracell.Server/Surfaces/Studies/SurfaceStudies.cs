@@ -86,6 +86,7 @@ internal static class SurfaceStudies
             SetsQuestion = setsQuestion,
             Sets = sets,
             Gate = SurfaceGates.Of(surface, job, records, now),
+            Shots = SurfaceShots.Of(surface, job, records, supplies),
             StudiedAt = now,
             Further = further,
             AddedBoards = BoardsOf(surface),

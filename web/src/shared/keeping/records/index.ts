@@ -2,4 +2,5 @@
 import './surface'
 import './job'
 import './survey'
+import './rig'
 import './firm'

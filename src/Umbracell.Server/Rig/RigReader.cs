@@ -1,0 +1,149 @@
+using Microsoft.EntityFrameworkCore;
+using Umbracell.Core.Quantities;
+using Umbracell.Core.Rigs;
+using Umbracell.Documents;
+using Umbracell.Questions;
+using Umbracell.Questions.Answers;
+using Umbracell.Questions.Rig;
+using Umbracell.Server.Means;
+using Umbracell.Server.Sheets;
+using Umbracell.Server.Surfaces;
+using Umbracell.Store;
+using Umbracell.Store.Model;
+
+namespace Umbracell.Server.Rig;
+
+/// <summary>Answers how a rig is set for a surface, what it reaches and what its test shots say.</summary>
+internal sealed class RigReader(UmbracellDb db, SurfaceReader reader, SheetLibrary library, TimeProvider clock)
+{
+    private const int ShotsShown = 6;
+
+    /// <summary>The rig of a surface.</summary>
+    /// <param name="surface">The surface.</param>
+    /// <param name="job">Its job.</param>
+    /// <param name="asked">Which rig; null for that of the job's crew.</param>
+    public async Task<RigOfSurface> OfAsync(Surface surface, Job job, Guid? asked = null)
+    {
+        var rigs = await db
+            .Means.AsNoTracking()
+            .Where(row => row.Kind == MeansKind.Rig && row.RetiredAt == null)
+            .OrderBy(row => row.Name)
+            .ToListAsync();
+        var supplies = await library.SuppliesAsync(job);
+        var records = await reader.RecordsAsync(job.Id, [surface.Id]);
+        var sheet = surface.SheetSlug is { } slug ? supplies.Sheets.GetValueOrDefault(slug) : null;
+        var rig =
+            rigs.Find(one => one.Id == asked)
+            ?? rigs.Find(one => one.CrewId is not null && one.CrewId == job.CrewId)
+            ?? rigs.FirstOrDefault();
+        var setting = rig is null ? null : await LatestAsync(rig.Id);
+        var question = sheet is null || rig is null ? null : SetPointsOf(sheet.Id, rig, setting, records.Readings);
+        var shots = SurfaceShots.Of(surface, job, records, supplies);
+        return new()
+        {
+            Missing =
+                sheet is null ? RigMissing.Sheet
+                : rig is null ? RigMissing.Rig
+                : null,
+            Sheet = sheet?.Name,
+            Rig = rig?.Id,
+            Rigs = [.. rigs.Select(one => new RigName(one.Id, one.Name))],
+            Asked = question,
+            Proposed = question is null ? null : SetPointsQuestions.Answer(question, supplies),
+            Setting = setting is null ? null : Told(setting, surface, supplies),
+            Next = question is null ? null : NextOf(question, surface, setting, records.Readings),
+            Shots =
+            [
+                .. records
+                    .Shots.Where(shot => sheet is not null && shot.SheetSlug == sheet.Id)
+                    .OrderByDescending(shot => shot.FiredAt)
+                    .Take(ShotsShown)
+                    .Select(shot => Told(shot, supplies)),
+            ],
+            Standing = shots is null ? null : FindingAnswer.Of(shots.Judge(clock.GetUtcNow())),
+            Version = surface.Version,
+        };
+    }
+
+    /// <summary>How a rig is set; null where nobody has said.</summary>
+    public Task<RigSettingRow?> LatestAsync(Guid rig) =>
+        db.RigSettings.AsNoTracking().Where(row => row.RigId == rig).OrderByDescending(row => row.SetAt).FirstOrDefaultAsync();
+
+    private static SetPointsQuestion SetPointsOf(string sheet, MeansRow rig, RigSettingRow? setting, LatestReadings readings)
+    {
+        var known = rig.Document ?? MeansDocument.None;
+        var (a, b) = readings.Drums(sheet);
+        return new()
+        {
+            SheetId = sheet,
+            Rig = new()
+            {
+                LiquidHeatW = Figure("liquidHeaters"),
+                HoseHeatW = Figure("hoseHeat"),
+                HoseLengthM = Figure("hoseLength"),
+                HoseLay = known.Words.GetValueOrDefault("hoseLay") is "onReel" or "indoors" ? HoseLay.Sheltered : HoseLay.OnGround,
+                GreatestPressureMpa = Figure("pressure") / 1e6,
+                Tips =
+                [
+                    .. TipList
+                        .Read(known.Words.GetValueOrDefault("tips", ""))
+                        .Select(tip => new TipAsked(tip.Name, tip.KilogramsPerSecond * 60)),
+                ],
+            },
+            DrumATempC = a?.TempC,
+            DrumBTempC = b?.TempC,
+            AirTempC = readings.OfJob(ReadingKind.OutdoorTemperature)?.TempC,
+            Tip = setting is { Tip.Length: > 0 } ? setting.Tip : null,
+        };
+
+        double? Figure(string name) => known.Figures.TryGetValue(name, out var figure) ? figure : null;
+    }
+
+    private static TestShotQuestion NextOf(SetPointsQuestion of, Surface surface, RigSettingRow? setting, LatestReadings readings) =>
+        new()
+        {
+            SheetId = of.SheetId,
+            SubstrateTempC = readings.Of(surface.Id, ReadingKind.SubstrateTemperature)?.TempC,
+            AirTempC = readings.Of(surface.Id, ReadingKind.AirTemperature)?.TempC,
+            DrumATempC = of.DrumATempC,
+            DrumBTempC = of.DrumBTempC,
+            PrimaryATempC = setting?.PrimaryATempC,
+            PrimaryBTempC = setting?.PrimaryBTempC,
+            HoseTempC = setting?.HoseTempC,
+            PressureAMpa = setting?.PressurePa / 1e6,
+            PressureBMpa = setting?.PressurePa / 1e6,
+        };
+
+    private static RigSettingAnswer Told(RigSettingRow row, Surface surface, Supplies supplies) =>
+        new()
+        {
+            Sheet = supplies.Sheets.GetValueOrDefault(row.SheetSlug)?.Name ?? row.SheetSlug,
+            IsOfSurface = row.SheetSlug == surface.SheetSlug,
+            PrimaryA = FigureAnswer.Of(new(row.PrimaryATempC, Dimension.Temperature)),
+            PrimaryB = FigureAnswer.Of(new(row.PrimaryBTempC, Dimension.Temperature)),
+            Hose = FigureAnswer.Of(new(row.HoseTempC, Dimension.Temperature)),
+            Pressure = FigureAnswer.Of(new(row.PressurePa, Dimension.MaterialPressure)),
+            Tip = row.Tip,
+            LotA = row.LotA,
+            LotB = row.LotB,
+            At = row.SetAt,
+            By = row.SetBy,
+        };
+
+    private static FiredShotAnswer Told(TestShotRow row, Supplies supplies)
+    {
+        var question = SurfaceShots.QuestionOf(row);
+        return new()
+        {
+            Id = row.Id,
+            At = row.FiredAt,
+            By = row.FiredBy,
+            Substrate = row.Substrate,
+            Question = question,
+            Answer = TestShotQuestions.Answer(question, supplies),
+            AcceptedBy = row.AcceptedAt is null ? null : row.AcceptedBy,
+            Loss = row.Loss,
+            Version = row.Version,
+        };
+    }
+}

@@ -1,0 +1,242 @@
+using System.Text.Json.Nodes;
+using Shouldly;
+using Xunit;
+
+namespace Umbracell.Server.Tests;
+
+/// <summary>The rig of a surface: how it is set, its test shots, who accepts them, and when that counts no longer.</summary>
+public sealed class RigTests(Product product)
+{
+    private static readonly (string, string)[] Good =
+    [
+        ("cream", "1.5"),
+        ("tackFree", "9"),
+        ("rose", "full"),
+        ("skin", "smooth"),
+        ("cells", "fine"),
+        ("colour", "usual"),
+        ("feel", "firm"),
+        ("adhesion", "holds"),
+    ];
+
+    [Fact]
+    public async Task A_good_shot_is_accepted_once_who_sprays_is_protected_and_the_board_says_so()
+    {
+        var rig = await SetUpAsync();
+        (await rig.CellAsync())["verdict"].ShouldBeNull();
+        var refused = await rig.PostAsync("test-shots", Good);
+        refused.Status.ShouldBe(409, "nobody has said what is on the rig");
+        await rig.SetAsync();
+        var fired = await rig.FireAsync(Good);
+        fired["standing"]!.Text("case").ShouldBe("waiting");
+        (await rig.AcceptAsync(fired, isProtected: false)).ShouldBe(409);
+        (await rig.AcceptAsync(fired)).ShouldBe(200);
+        var after = await rig.GetAsync();
+        after["standing"]!.Text("case").ShouldBe("accepted");
+        (await rig.CellAsync()).Text("word").ShouldBe("G14.accepted");
+        (await rig.BoardAsync())["feet"]!["shotStands"]!.GetValue<int>().ShouldBe(1);
+    }
+
+    [Theory]
+    [InlineData("feel", "brittle")]
+    [InlineData("adhesion", "peels")]
+    [InlineData("layers", "part")]
+    [InlineData("cells", "collapsed")]
+    [InlineData("shrinks", "yes")]
+    [InlineData("pressureB", "5 MPa")]
+    [InlineData("sample", "50 kg/m3")]
+    public async Task Foam_that_is_off_ratio_or_not_bonded_is_accepted_by_nobody(string field, string seen)
+    {
+        var rig = await SetUpAsync();
+        await rig.SetAsync();
+        var fired = await rig.FireAsync([.. Good.Where(one => one.Item1 != field), (field, seen)]);
+        fired["standing"]!.Text("case").ShouldBe("refused");
+        (await rig.AcceptAsync(fired)).ShouldBe(409);
+        (await rig.CellAsync()).Text("word").ShouldBe("G14.refused");
+    }
+
+    [Theory]
+    [InlineData("setPoints", "primaryA", "128 F")]
+    [InlineData("setPoints", "hose", "125 F")]
+    [InlineData("setPoints", "pressure", "1000 psi")]
+    [InlineData("setPoints", "tip", "02")]
+    [InlineData("drums", "drumChanged", "yes")]
+    [InlineData("drums", "lotB", "L-77")]
+    [InlineData(null, "lotB", "")]
+    public async Task A_change_of_the_rig_ends_what_a_shot_proved_and_the_same_again_is_no_change(string? loss, string field, string to)
+    {
+        var rig = await SetUpAsync();
+        await rig.SetAsync();
+        (await rig.AcceptAsync(await rig.FireAsync(Good))).ShouldBe(200);
+        await rig.SetAsync((field, to));
+        var after = await rig.GetAsync();
+        after["standing"]!.Text("case").ShouldBe(loss is null ? "accepted" : "lost");
+        after["shots"]![0]!["loss"]?.GetValue<string>().ShouldBe(loss);
+        (await rig.CellAsync()).Text("word").ShouldBe(loss is null ? "G14.accepted" : "G14.lost");
+        if (loss is not null)
+        {
+            (await rig.AcceptAsync(await rig.FireAsync(Good))).ShouldBe(200);
+            (await rig.GetAsync())["standing"]!.Text("case").ShouldBe("accepted");
+        }
+    }
+
+    [Fact]
+    public async Task A_change_at_another_job_ends_it_too_and_so_does_another_product()
+    {
+        var rig = await SetUpAsync();
+        await rig.SetAsync();
+        (await rig.AcceptAsync(await rig.FireAsync(Good))).ShouldBe(200);
+        var other = await rig.AtAnotherJobAsync("marl-cc-20f");
+        await other.SetAsync();
+        var after = await rig.GetAsync();
+        after["standing"]!.Text("case").ShouldBe("lost");
+        after["setting"]!["isOfSurface"]!.GetValue<bool>().ShouldBeFalse();
+        (await rig.CellAsync()).Text("word").ShouldBe("G14.lost");
+        (await rig.PostAsync("test-shots", Good)).Status.ShouldBe(409, "the other product is on the rig");
+    }
+
+    [Fact]
+    public async Task One_accepted_on_another_day_counts_no_longer_and_one_that_comes_late_counts_as_of_when_it_was_fired()
+    {
+        var rig = await SetUpAsync();
+        var before = DateTimeOffset.UtcNow.AddDays(-2);
+        await rig.SetAsync(before, ("tip", "01"));
+        (await rig.AcceptAsync(await rig.FireAsync(Good, before.AddHours(1)), at: before.AddHours(1.2))).ShouldBe(200);
+        (await rig.GetAsync())["standing"]!.Text("case").ShouldBe("lost");
+
+        await rig.SetAsync(("tip", "02"));
+        var late = await rig.FireAsync(Good, DateTimeOffset.UtcNow.AddHours(-1));
+        late["shots"]![0]!.Text("loss").ShouldBe("setPoints");
+        (await rig.AcceptAsync(late)).ShouldBe(409);
+    }
+
+    [Fact]
+    public async Task A_step_that_was_done_drops_out_and_stays_out_for_the_next_shot()
+    {
+        var rig = await SetUpAsync();
+        await rig.SetAsync();
+        var fired = await rig.FireAsync([("cream", "3.4"), ("tackFree", "21"), ("feel", "soft"), ("adhesion", "gap")]);
+        var first = Likeliest(fired);
+        var (status, after) = await rig.OfShotAsync(fired, "steps", ("cause", first));
+        status.ShouldBe(200, after.ToJsonString());
+        ChanceOf(after, first).ShouldBeLessThan(ChanceOf(fired, first));
+        Likeliest(after).ShouldNotBe(first);
+        var again = await rig.FireAsync([("cream", "3.4"), ("tackFree", "21"), ("feel", "soft"), ("adhesion", "gap")]);
+        Likeliest(again).ShouldNotBe(first);
+    }
+
+    [Theory]
+    [InlineData("tackFree", "timeOrder", "cream=9;tackFree=2")]
+    [InlineData("cream", "outOfRange", "cream=700")]
+    [InlineData("drumA", "wrongUnit", "drumA=70 psi")]
+    [InlineData("feel", "unknown", "feel=magic")]
+    public async Task What_was_timed_or_typed_wrong_is_told_at_its_field_and_nothing_is_kept(string field, string code, string typed)
+    {
+        var rig = await SetUpAsync();
+        await rig.SetAsync();
+        var (status, body) = await rig.PostAsync("test-shots", [.. typed.Split(';').Select(one => (one.Split('=')[0], one.Split('=')[1]))]);
+        status.ShouldBe(400, body.ToJsonString());
+        body["faults"]!.AsArray().Select(fault => (fault!.Text("field"), fault!.Text("code"))).ShouldContain((field, code));
+        (await rig.GetAsync())["shots"]!.AsArray().ShouldBeEmpty();
+    }
+
+    [Fact]
+    public async Task A_rig_that_was_used_is_retired_and_not_removed()
+    {
+        var rig = await SetUpAsync();
+        await rig.SetAsync();
+        (await rig.Client.SendJsonAsync(HttpMethod.Delete, $"/api/means/{rig.Id}", new { })).Status.ShouldBe(409);
+    }
+
+    [Fact]
+    public async Task A_helper_fires_and_does_not_accept()
+    {
+        var rig = await SetUpAsync();
+        await rig.SetAsync();
+        var helper = rig with { Client = await product.SignedInAsync("helper@ninthacre.example") };
+        var fired = await helper.FireAsync(Good);
+        (await helper.AcceptAsync(fired)).ShouldBe(403);
+    }
+
+    private static string Likeliest(JsonNode rig) => rig["shots"]![0]!["answer"]!["causes"]![0]!.Text("id");
+
+    private static double ChanceOf(JsonNode rig, string cause) =>
+        rig["shots"]![0]!["answer"]!["causes"]!.AsArray().Single(one => one!.Text("id") == cause)!.Number("chance");
+
+    private async Task<RigAtWork> SetUpAsync()
+    {
+        // A rig of its own: what is set on it ends the shots of others.
+        var (client, name) = (await product.SignedInAsync("owner@ninthacre.example"), $"Rig {Guid.NewGuid():N}");
+        var (status, means) = await client.SendJsonAsync(
+            HttpMethod.Post,
+            "/api/means",
+            Asking.Typed(null, "us", ("kind", "rig"), ("name", name), ("liquidHeaters", "15 kW"))
+        );
+        status.ShouldBe(200, means.ToJsonString());
+        var id = (await client.GetJsonAsync("/api/means"))["all"]!.AsArray().Single(one => one!.Text("name") == name)!.Text("id");
+        return (await new RigAtWork(client, id, "", "").AtAnotherJobAsync("marl-cc-20"));
+    }
+
+    private sealed record RigAtWork(HttpClient Client, string Id, string Job, string Wall)
+    {
+        public async Task<RigAtWork> AtAnotherJobAsync(string sheet)
+        {
+            var (_, job) = await Client.SendJsonAsync(
+                HttpMethod.Post,
+                "/api/jobs",
+                Asking.Typed(null, "us", ("name", $"Rig {Guid.NewGuid():N}"), ("climateZone", "6A"))
+            );
+            var (status, wall) = await Client.SendJsonAsync(
+                HttpMethod.Post,
+                $"/api/jobs/{job.Text("id")}/surfaces",
+                Asking.Typed(null, "us", ("name", "One"), ("kind", "studWall"), ("sheet", sheet), ("thickness", "2"))
+            );
+            status.ShouldBe(201, wall.ToJsonString());
+            return this with { Job = job.Text("id"), Wall = wall.Text("id") };
+        }
+
+        public Task<JsonNode> GetAsync() => Client.GetJsonAsync($"/api/surfaces/{Wall}/rig?rig={Id}");
+
+        public Task<JsonNode> BoardAsync() => Client.GetJsonAsync($"/api/jobs/{Job}/board");
+
+        public async Task<JsonNode> CellAsync() =>
+            (await BoardAsync())["rows"]![0]!["cells"]!.AsArray().Single(cell => cell!.Text("stage") == "rig")!;
+
+        public Task<(int Status, JsonNode Body)> PostAsync(string what, (string, string)[] fields, DateTimeOffset? at = null) =>
+            Client.SendJsonAsync(
+                HttpMethod.Post,
+                $"/api/surfaces/{Wall}/{what}",
+                EditedRecords.Command(Guid.NewGuid(), at, null, [.. fields, ("rig", Id)])
+            );
+
+        public Task<JsonNode> SetAsync(params (string, string)[] fields) => TakenAsync(PostAsync("rig-settings", fields));
+
+        public Task<JsonNode> SetAsync(DateTimeOffset at, params (string, string)[] fields) =>
+            TakenAsync(PostAsync("rig-settings", fields, at));
+
+        public Task<JsonNode> FireAsync((string, string)[] fields, DateTimeOffset? at = null) =>
+            TakenAsync(PostAsync("test-shots", fields, at));
+
+        public Task<(int Status, JsonNode Body)> OfShotAsync(
+            JsonNode rig,
+            string what,
+            (string, string) field,
+            DateTimeOffset? at = null
+        ) =>
+            Client.SendJsonAsync(
+                HttpMethod.Post,
+                $"/api/test-shots/{rig["shots"]![0]!.Text("id")}/{what}",
+                EditedRecords.Command(Guid.NewGuid(), at, null, field)
+            );
+
+        public async Task<int> AcceptAsync(JsonNode rig, bool isProtected = true, DateTimeOffset? at = null) =>
+            (await OfShotAsync(rig, "acceptance", ("protected", isProtected ? "yes" : "no"), at)).Status;
+
+        private static async Task<JsonNode> TakenAsync(Task<(int Status, JsonNode Body)> sent)
+        {
+            var (status, body) = await sent;
+            status.ShouldBe(200, body.ToJsonString());
+            return body;
+        }
+    }
+}
