@@ -25,11 +25,11 @@ public sealed class RigTests(Product product)
         var rig = await SetUpAsync();
         (await rig.CellAsync())["verdict"].ShouldBeNull();
         var refused = await rig.PostAsync("test-shots", Good);
-        refused.Status.ShouldBe(409, "nobody has said what is on the rig");
+        refused.Status.ShouldBe(400, "nobody has said what is on the rig");
         await rig.SetAsync();
         var fired = await rig.FireAsync(Good);
         fired["standing"]!.Text("case").ShouldBe("waiting");
-        (await rig.AcceptAsync(fired, isProtected: false)).ShouldBe(409);
+        (await rig.AcceptAsync(fired, isProtected: false)).ShouldBe(400);
         (await rig.AcceptAsync(fired)).ShouldBe(200);
         var after = await rig.GetAsync();
         after["standing"]!.Text("case").ShouldBe("accepted");
@@ -51,7 +51,7 @@ public sealed class RigTests(Product product)
         await rig.SetAsync();
         var fired = await rig.FireAsync([.. Good.Where(one => one.Item1 != field), (field, seen)]);
         fired["standing"]!.Text("case").ShouldBe("refused");
-        (await rig.AcceptAsync(fired)).ShouldBe(409);
+        (await rig.AcceptAsync(fired)).ShouldBe(400);
         (await rig.CellAsync()).Text("word").ShouldBe("G14.refused");
     }
 
@@ -92,7 +92,7 @@ public sealed class RigTests(Product product)
         after["standing"]!.Text("case").ShouldBe("lost");
         after["setting"]!["isOfSurface"]!.GetValue<bool>().ShouldBeFalse();
         (await rig.CellAsync()).Text("word").ShouldBe("G14.lost");
-        (await rig.PostAsync("test-shots", Good)).Status.ShouldBe(409, "the other product is on the rig");
+        (await rig.PostAsync("test-shots", Good)).Status.ShouldBe(400, "the other product is on the rig");
     }
 
     [Fact]
@@ -107,7 +107,7 @@ public sealed class RigTests(Product product)
         await rig.SetAsync(("tip", "02"));
         var late = await rig.FireAsync(Good, DateTimeOffset.UtcNow.AddHours(-1));
         late["shots"]![0]!.Text("loss").ShouldBe("setPoints");
-        (await rig.AcceptAsync(late)).ShouldBe(409);
+        (await rig.AcceptAsync(late)).ShouldBe(400);
     }
 
     [Fact]

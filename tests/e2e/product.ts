@@ -102,14 +102,19 @@ export async function ferryHouse(page: Page) {
 }
 
 /** A job of one's own with one wall, made through the interface for programs. */
-export async function ownJob(page: Page, name: string, units: 'us' | 'metric' = 'us') {
+export async function ownJob(
+  page: Page,
+  name: string,
+  units: 'us' | 'metric' = 'us',
+  also: Record<string, string> = {},
+) {
   const job = await (
     await page.request.post('/api/jobs', { data: { version: null, units, fields: { name, climateZone: '5A' } } })
   ).json()
   const size = units === 'us' ? "24' x 9'" : '7.2 m x 2.7 m'
   const surface = await (
     await page.request.post(`/api/jobs/${job.id}/surfaces`, {
-      data: { version: null, units, fields: { name: 'North wall', kind: 'studWall', size } },
+      data: { version: null, units, fields: { name: 'North wall', kind: 'studWall', size, ...also } },
     })
   ).json()
   return { job: job.id as string, surface: surface.id as string }

@@ -36,5 +36,6 @@ export const screens = (roof: string) => ({
     ['/price', 'Save this quote'],
     ['/order', 'Load list as PDF'],
     [`/window/${roof}`, 'Rules of the gate'],
+    [`/rig/${roof}`, 'Before the first trigger'],
   ],
 })

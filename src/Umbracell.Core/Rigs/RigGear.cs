@@ -10,7 +10,7 @@ namespace Umbracell.Core.Rigs;
 public readonly record struct Tip(string Name, double KilogramsPerSecond)
 {
     /// <summary>What it lets through.</summary>
-    public Figure ToFigure() => new(KilogramsPerSecond, Dimension.MassFlow);
+    public Figure Flow => new(KilogramsPerSecond, Dimension.MassFlow);
 }
 
 /// <summary>Tips as a crew writes them down: <c>00 at 8 lb/min; 01 at 11 lb/min</c>.</summary>

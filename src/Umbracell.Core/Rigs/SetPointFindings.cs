@@ -67,7 +67,7 @@ internal static class SetPointFindings
             Measured = side.Reaches.ToFigure().AtMost,
             Limit = plan.Primaries.ToFigure(),
             Margin = (side.Reaches - plan.Primaries).ToFigure(),
-            Figures = new Dictionary<string, Figure> { ["drum"] = drum.ToFigure(), ["flow"] = plan.Tip!.Value.ToFigure() },
+            Figures = new Dictionary<string, Figure> { ["drum"] = drum.ToFigure(), ["flow"] = plan.Tip!.Value.Flow },
             Words = Side(side),
             Working = Reached(plan, side, drum),
             Remedies = held ? [] : [.. PrimaryRemedies(plan, side)],
@@ -80,7 +80,7 @@ internal static class SetPointFindings
         {
             yield return new(
                 "smallerTip",
-                new Dictionary<string, Figure> { ["flow"] = tip.ToFigure() },
+                new Dictionary<string, Figure> { ["flow"] = tip.Flow },
                 new Dictionary<string, string> { ["tip"] = tip.Name }
             );
         }
@@ -109,11 +109,7 @@ internal static class SetPointFindings
             Measured = gun.ToFigure().AtMost,
             Limit = plan.Hose.ToFigure(),
             Margin = (gun - plan.Hose).ToFigure(),
-            Figures = new Dictionary<string, Figure>
-            {
-                ["around"] = plan.Case.Around!.Value.ToFigure(),
-                ["flow"] = plan.Tip!.Value.ToFigure(),
-            },
+            Figures = new Dictionary<string, Figure> { ["around"] = plan.Case.Around!.Value.ToFigure(), ["flow"] = plan.Tip!.Value.Flow },
             Words = Side(side),
             Working = AfterWhip(plan, side),
             Remedies = held ? [] : [.. GunRemedies(plan, side)],

@@ -54,18 +54,17 @@ public sealed record SetPointCase
 /// <param name="Flow">What flows.</param>
 /// <param name="Reaches">The warmest its heater makes it.</param>
 /// <param name="Leaves">What it leaves the heater at.</param>
-/// <param name="AtHoseEnd">At the end of the heated hose; null where the hose is not known.</param>
-/// <param name="AtGun">At the gun; null where the hose is not known.</param>
-/// <param name="Slug">What comes out first after a pause; null where the hose is not known.</param>
-public sealed record SideReach(
-    SetSide Side,
-    SideFlow Flow,
-    Temperature Reaches,
-    Temperature Leaves,
-    Temperature? AtHoseEnd,
-    Temperature? AtGun,
-    ColdSlug? Slug
-);
+public sealed record SideReach(SetSide Side, SideFlow Flow, Temperature Reaches, Temperature Leaves)
+{
+    /// <summary>At the end of the heated hose; null where the hose is not known.</summary>
+    public Temperature? AtHoseEnd { get; init; }
+
+    /// <summary>At the gun; null where the hose is not known.</summary>
+    public Temperature? AtGun { get; init; }
+
+    /// <summary>What comes out first after a pause; null where the hose is not known.</summary>
+    public ColdSlug? Slug { get; init; }
+}
 
 /// <summary>Set points proposed for a rig, with what it reaches of them. They are the sheet's and never more: a rig that cannot hold them is
 /// told what would help, not a lower figure.</summary>
@@ -168,23 +167,20 @@ public sealed record SetPointPlan
     {
         var flow = new SideFlow(side, tip.KilogramsPerSecond * ShareOf(of.Sheet, side));
         var heater = new PrimaryHeater(watts / 2);
-        var leaves = heater.Leaves(flow, drum, of.Sheet.SetPoints.Primaries);
+        var reach = new SideReach(side, flow, heater.Reaches(flow, drum), heater.Leaves(flow, drum, of.Sheet.SetPoints.Primaries));
         if (of.Around is not { } around || HoseOf(Lying(of.Gear, around)) is not { } hose)
         {
-            return new(side, flow, heater.Reaches(flow, drum), leaves, null, null, null);
+            return reach;
         }
 
         var set = of.Sheet.SetPoints.Hose;
-        var end = hose.At(hose.Heated, flow, leaves, set, around);
-        return new(
-            side,
-            flow,
-            heater.Reaches(flow, drum),
-            leaves,
-            end,
-            hose.AtGun(flow, leaves, set, around),
-            hose.After(flow, end, of.Pause, around, isHeated: true)
-        );
+        var end = hose.At(hose.Heated, flow, reach.Leaves, set, around);
+        return reach with
+        {
+            AtHoseEnd = end,
+            AtGun = hose.AtGun(flow, reach.Leaves, set, around),
+            Slug = hose.After(flow, end, of.Pause, around, isHeated: true),
+        };
     }
 
     private static double? GreatestFlowOf(SetPointCase of)

@@ -75,6 +75,21 @@ public enum FaultCode
     /// <summary>Earlier than what comes before it.</summary>
     TimeOrder,
 
+    /// <summary>No rig is entered.</summary>
+    NoRig,
+
+    /// <summary>Another product is on the rig, or nobody has said what is.</summary>
+    OtherOnRig,
+
+    /// <summary>Nobody can accept the shot.</summary>
+    ShotRefused,
+
+    /// <summary>The rig was changed since the shot.</summary>
+    ShotOutdated,
+
+    /// <summary>Nobody has confirmed that people are protected.</summary>
+    Unprotected,
+
     /// <summary>Excluded by what nobody may override.</summary>
     ExcludedBySheet,
 

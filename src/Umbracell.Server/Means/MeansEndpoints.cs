@@ -237,7 +237,7 @@ internal static class MeansEndpoints
         // What was set and fired with a rig stays on record; it can be retired.
         if (await db.RigSettings.AnyAsync(setting => setting.RigId == id))
         {
-            throw new NotReadyException(WordCatalog.Say("problem.said.rig.used"));
+            throw new NotReadyException(WordCatalog.Say("problem.said.rigUsed"));
         }
 
         // A rig outlives its crew.

@@ -3,7 +3,7 @@ using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Rigs.Shots;
-using Umbracell.Formats.Words;
+using Umbracell.Questions.Answers;
 using Umbracell.Questions.Rig;
 using Umbracell.Server.Access;
 using Umbracell.Server.Problems;
@@ -128,7 +128,7 @@ internal static class RigEndpoints
         {
             if (asked.Setting is not { IsOfSurface: true })
             {
-                throw new NotReadyException(WordCatalog.Say("problem.said.rig.otherProduct"));
+                throw FieldFaultsException.Of("rig", FaultCode.OtherOnRig);
             }
 
             var setting = (await rigs.LatestAsync(asked.Rig!.Value))!;
@@ -215,14 +215,14 @@ internal static class RigEndpoints
             fields.YesNo("protected", yes => protectedToo = yes == true);
             fields.ThrowIfFaulty(["protected"]);
             var answer = TestShotQuestions.Answer(SurfaceShots.QuestionOf(shot), await library.SuppliesAsync(job));
-            var refusal =
-                !answer.Acceptable ? "refused"
-                : shot.Loss is not null ? "changed"
-                : !protectedToo ? "unprotected"
+            (string Field, FaultCode Code)? refusal =
+                !answer.Acceptable ? ("shot", FaultCode.ShotRefused)
+                : shot.Loss is not null ? ("shot", FaultCode.ShotOutdated)
+                : !protectedToo ? ("protected", FaultCode.Unprotected)
                 : null;
-            if (refusal is not null)
+            if (refusal is { } why)
             {
-                throw new NotReadyException(WordCatalog.Say($"problem.said.rig.{refusal}"));
+                throw FieldFaultsException.Of(why.Field, why.Code);
             }
 
             (shot.AcceptedAt, shot.AcceptedBy) = (stamp.At, stamp.By);
@@ -243,6 +243,8 @@ internal static class RigEndpoints
     {
         Guid? rig = edit.Fields.GetValueOrDefault("rig") is { } text && Guid.TryParse(text, out var named) ? named : null;
         var asked = await rigs.OfAsync(surface, job, rig);
-        return asked.Missing is { } missing ? throw new NotReadyException(WordCatalog.Say($"problem.said.rig.no{missing}")) : asked;
+        return asked.Missing is { } missing
+            ? throw FieldFaultsException.Of("rig", missing == RigMissing.Sheet ? FaultCode.NoSheet : FaultCode.NoRig)
+            : asked;
     }
 }

@@ -107,7 +107,7 @@ async function save() {
         <span role="status" class="small quiet">{{
           done ? t(done === 'waits' ? 'window.waits' : 'rig.setting.saved') : ''
         }}</span>
-        <span v-if="notice" class="fault" role="alert">{{ notice }}</span>
+        <span v-if="faults.rig || notice" class="fault" role="alert">{{ faults.rig ?? notice }}</span>
       </div>
     </FoldBox>
   </form>

@@ -23,6 +23,7 @@ const answer = computed(() => props.shot.answer)
 const likely = computed(() => answer.value.causes.filter((cause) => cause.chance >= LIKELY).slice(0, SHOWN))
 const next = computed(() => answer.value.causes.find((cause) => cause.nextStep === answer.value.nextStep))
 const percent = (chance: number) => n(chance, { style: 'percent', maximumFractionDigits: 0 })
+const refusal = computed(() => Object.values(acceptance.faults.value)[0] ?? acceptance.notice.value)
 const accepted = computed(() => props.shot.acceptedBy !== null)
 </script>
 
@@ -64,7 +65,7 @@ const accepted = computed(() => props.shot.acceptedBy !== null)
         @click="acceptance.submit([], { protected: isProtected ? 'yes' : 'no' })"
         >{{ t('rig.diagnosis.accept') }}</ElButton
       >
-      <span v-if="acceptance.notice.value" class="fault" role="alert">{{ acceptance.notice.value }}</span>
+      <span v-if="refusal" class="fault" role="alert">{{ refusal }}</span>
     </div>
     <p class="small quiet">{{ t('rig.diagnosis.lead') }}</p>
   </section>

@@ -52,7 +52,8 @@ async function save() {
   const outcome = await form.submit([], { rig: props.rig.rig ?? '' })
   done.value = outcome === 'refused' ? '' : outcome
   // What it says stands above.
-  if (outcome === 'taken') await nextTick(() => document.querySelector('.diagnosis')?.scrollIntoView({ block: 'start' }))
+  if (outcome === 'taken')
+    await nextTick(() => document.querySelector('.diagnosis')?.scrollIntoView({ block: 'start' }))
 }
 </script>
 
@@ -119,7 +120,7 @@ async function save() {
       <span role="status" class="small quiet">{{
         done ? t(done === 'waits' ? 'window.waits' : 'rig.shot.saved') : ''
       }}</span>
-      <span v-if="notice" class="fault" role="alert">{{ notice }}</span>
+      <span v-if="faults.rig || notice" class="fault" role="alert">{{ faults.rig ?? notice }}</span>
     </div>
   </form>
 </template>
