@@ -141,6 +141,17 @@ public sealed class RigTests(Product product)
     }
 
     [Fact]
+    public async Task What_the_page_proposes_is_what_other_programs_are_answered()
+    {
+        var rig = await SetUpAsync();
+        var shown = await rig.GetAsync();
+        var (status, answer) = await rig.Client.SendJsonAsync(HttpMethod.Post, $"/api/compute/set-points?job={rig.Job}", shown["asked"]!);
+        status.ShouldBe(200, answer.ToJsonString());
+        answer.ToJsonString().ShouldBe(shown["proposed"]!.ToJsonString());
+        answer["findings"]!.AsArray().ShouldNotBeEmpty();
+    }
+
+    [Fact]
     public async Task A_rig_that_was_used_is_retired_and_not_removed()
     {
         var rig = await SetUpAsync();

@@ -65,10 +65,13 @@ await shoot('workings', at(ferry, 'section', 'Teaching wing walls'), 'foam alone
   await page.getByRole('button', { name: /^U-/ }).first().click()
   await page.getByText('pocket calculator').waitFor()
 })
-const units = (now) => page.request.put(`${base}/api/session/units`, { data: { units: now } })
-await units('metric')
-await shoot('places', '/places', 'Brindle Quay')
-await units('us')
+const wall = at(ferry, 'rig', 'Teaching wing walls').split('/').at(-1)
+const post = (path, fields) =>
+  page.request.post(`${base}/api/surfaces/${wall}/${path}`, { data: { version: null, units: 'us', fields } })
+await post('rig-settings', { tip: '01' })
+const seen = { skin: 'smooth', cells: 'fine', colour: 'dark', feel: 'brittle', adhesion: 'holds' }
+await post('test-shots', { cream: '2.1', tackFree: '11', ...seen })
+await shoot('rig', at(ferry, 'rig', 'Teaching wing walls'), 'Do this next')
 await page.evaluate(() => localStorage.setItem('theme', 'attic'))
 await shoot('section-attic', at(ferry, 'section', 'Slip hall walls'), 'foam alone, aged')
 await page.evaluate(() => localStorage.setItem('theme', 'daylight'))

@@ -10,7 +10,7 @@ public sealed partial class HoursExampleTests(Product product)
 {
     [Theory]
     [InlineData("window", "face-hours", "room-hours", "gate-hours")]
-    [InlineData("rig", "test-shot")]
+    [InlineData("rig", "set-points", "test-shot")]
     public async Task Every_example_gives_the_answer_beside_it(string method, params string[] asked)
     {
         var page = Sources.Read($"docs/methods/{method}.md");

@@ -20,11 +20,13 @@ const ROOM: Record<StageKey, Room> = {
   section: [74, 90],
   sets: [64, 70],
   window: [104, 106],
-  rig: [34, 34],
-  spray: [42, 42],
-  prove: [44, 44],
-  handOver: [60, 60],
+  rig: [72, 74],
+  spray: [60, 60],
+  prove: [60, 60],
+  handOver: [70, 70],
 }
+// A stage that says nothing yet has its number alone.
+const LATER: Room = [24, 24]
 const { t } = useI18n()
 const reader = useReader()
 const cells = useBoardCells()
@@ -34,7 +36,10 @@ const isUpright = useUpright()
 const stages = computed(() => (isUpright.value ? allStages().filter((one) => one.built) : allStages()))
 const later = computed(() => stages.value.length - built.length)
 const tracks = computed(() =>
-  tracksOf([SURFACE[isUpright.value ? 'upright' : 'wide'], ...stages.value.map(({ key }) => ROOM[key])]),
+  tracksOf([
+    SURFACE[isUpright.value ? 'upright' : 'wide'],
+    ...stages.value.map(({ key, built }) => (built ? ROOM[key] : LATER)),
+  ]),
 )
 
 const body = useTemplateRef('body')
@@ -54,8 +59,10 @@ const drawn = computed(() => props.rows.slice(lines.from.value, lines.to.value))
             scope="col"
             role="columnheader"
             :class="{ later: !stage.built }"
+            :title="stage.built ? undefined : t('stage.laterHint', { stage: t(`stage.${stage.key}`) })"
           >
-            <span class="number">{{ i + 1 }}</span> {{ t(`stage.${stage.key}`) }}
+            <span class="number">{{ i + 1 }}</span>{{ ' '
+            }}<span :class="{ 'visually-hidden': !stage.built }">{{ t(`stage.${stage.key}`) }}</span>
             <span v-if="!stage.built" class="visually-hidden">({{ t('app.later') }})</span>
           </th>
         </tr>
