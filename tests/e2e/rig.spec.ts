@@ -56,7 +56,7 @@ test('a rig is set, a bad shot read, mended, fired again and accepted, and the b
   await page.getByLabel('Risen', { exact: true }).fill('')
   await page.getByLabel('Free of tack', { exact: true }).fill('20')
   await see(page, 'Feel once it is cool', 'soft')
-  await see(page, 'At its edge', 'stands off')
+  await see(page, 'At its edge', 'leaves a gap')
   await page.getByRole('button', { name: 'Save this shot' }).click()
   await expect(page.getByRole('heading', { name: 'Why nobody can accept it' })).toBeVisible()
   await expect(page.getByRole('button', { name: 'Accept this shot' })).toHaveCount(0)

@@ -46,23 +46,23 @@ describe('stages', () => {
   })
 
   it('come with one more once it registers, at its place in the work', () => {
-    const later = stages().find(({ key }) => key === 'rig')
+    const later = stages().find(({ key }) => key === 'spray')
     expect(later?.built).toBeUndefined()
     const takeOut = register({
-      key: 'rig',
+      key: 'spray',
       routes: [],
-      to: () => ({ name: 'rig' }),
+      to: () => ({ name: 'spray' }),
       cell: () => 'ready',
       foot: () => '',
     })
     expect(stages().map(({ key }) => key)).toEqual(stageKeys)
     expect(
       stages()
-        .find(({ key }) => key === 'rig')
+        .find(({ key }) => key === 'spray')
         ?.built?.cell(cell, {}, say),
     ).toBe('ready')
     takeOut()
-    expect(stages().find(({ key }) => key === 'rig')?.built).toBeUndefined()
+    expect(stages().find(({ key }) => key === 'spray')?.built).toBeUndefined()
   })
 
   it('may end their column in a component', () => {

@@ -34,7 +34,7 @@ const accepted = computed(() => props.shot.acceptedBy !== null)
     <div v-if="answer.findings.length" class="refused">
       <h3>{{ t('rig.diagnosis.refusals') }}</h3>
       <ul>
-        <li v-for="refusal in answer.findings" :key="refusal">{{ t(`rig.refusal.${refusal}`) }}</li>
+        <li v-for="against in answer.findings" :key="against">{{ t(`rig.refusal.${against}`) }}</li>
       </ul>
     </div>
     <p v-else-if="!accepted">{{ t('rig.diagnosis.acceptable') }}</p>
