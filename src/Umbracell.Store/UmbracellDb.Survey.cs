@@ -121,7 +121,14 @@ public sealed partial class UmbracellDb
             setting.Property(s => s.Tip).HasMaxLength(RigSettingRow.LongestTip);
             setting.Property(s => s.LotA).HasMaxLength(RigSettingRow.LongestLot);
             setting.Property(s => s.LotB).HasMaxLength(RigSettingRow.LongestLot);
-            setting.HasIndex(s => new { s.RigId, s.SetAt });
+            setting
+                .HasIndex(s => new
+                {
+                    s.FirmId,
+                    s.RigId,
+                    s.Number,
+                })
+                .IsUnique();
         });
         modelBuilder.Entity<TestShotRow>(shot =>
         {

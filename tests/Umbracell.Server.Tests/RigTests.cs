@@ -106,8 +106,10 @@ public sealed class RigTests(Product product)
 
         await rig.SetAsync(("tip", "02"));
         var late = await rig.FireAsync(Good, DateTimeOffset.UtcNow.AddHours(-1));
-        late["shots"]![0]!.Text("loss").ShouldBe("setPoints");
+        late["shots"]![0]!.Text("loss").ShouldBe("setPoints", "the tip was changed after it was fired");
         (await rig.AcceptAsync(late)).ShouldBe(400);
+        var early = await rig.PostAsync("test-shots", Good, before.AddHours(-1));
+        early.Status.ShouldBe(400, "nothing was on the rig then");
     }
 
     [Fact]
@@ -138,6 +140,18 @@ public sealed class RigTests(Product product)
         status.ShouldBe(400, body.ToJsonString());
         body["faults"]!.AsArray().Select(fault => (fault!.Text("field"), fault!.Text("code"))).ShouldContain((field, code));
         (await rig.GetAsync())["shots"]!.AsArray().ShouldBeEmpty();
+    }
+
+    [Fact]
+    public async Task What_several_set_at_the_same_moment_is_all_on_the_rig()
+    {
+        var rig = await SetUpAsync();
+        (string, string)[] changes = [("tip", "02"), ("lotA", "L-1"), ("lotB", "L-2"), ("hose", "122 F")];
+        await Task.WhenAll(changes.Select(change => rig.SetAsync(change)));
+        var setting = (await rig.GetAsync())["setting"]!;
+        (setting.Text("tip"), setting.Text("lotA"), setting.Text("lotB"), setting["hose"]!.Text("us")).ShouldBe(
+            ("02", "L-1", "L-2", "122 °F")
+        );
     }
 
     [Fact]

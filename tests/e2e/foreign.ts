@@ -8,8 +8,10 @@ const FOREIGN = {
   // What is plugged in has its watts on its plate everywhere; a W over something is a unit of the others.
   us: /(?<![\p{L}\d])(mm|cm|m|m²|m³|millimetres?|metres?|°C|kPa|kg|K|W(?=\/)|litres?)(?![\p{L}\d])/u,
 }
-// Fan tests are read in pascals everywhere, and a file of a camera says itself what its figures are in.
-const SAID = ['in °F', 'mm °C', 'figures are °F']
+// Fan tests are read in pascals everywhere, a file of a camera says itself what its figures are in, and what a firm wrote of its tips
+// stays as it wrote it.
+const TIPS = ['00 at 8 lb/min; 01 at 11 lb/min; 02 at 16 lb/min', '01 at 11 lb/min; 02 at 16 lb/min']
+const SAID = ['in °F', 'mm °C', 'figures are °F', ...TIPS]
 
 /** A unit counts with a figure before it, or as a word of its own; "in" and "m" are words and letters too. */
 const BARE = /^(in|m|K|W|foot)$/

@@ -66,10 +66,12 @@ internal static class RigEndpoints
         if (await commands.TakeAsync(edit, null, stamp))
         {
             var sheet = (await library.SuppliesAsync(job)).Sheets[surface.SheetSlug!];
-            var before = await rigs.LatestAsync(asked.Rig!.Value);
+            var at = await rigs.TimeOfSettingAsync(asked.Rig!.Value, stamp.At);
+            var before = await rigs.LatestAsync(asked.Rig.Value, at);
             var row = Next(before, asked, sheet);
+            row.Number = await rigs.TimesSetAsync(row.RigId) + 1;
             RigFields.Take(edit, row);
-            (row.JobId, row.SetAt, row.ReceivedAt, row.SetBy) = (job.Id, stamp.At, stamp.ReceivedAt, stamp.By);
+            (row.JobId, row.SetAt, row.ReceivedAt, row.SetBy) = (job.Id, at, stamp.ReceivedAt, stamp.By);
             db.RigSettings.Add(row);
             if (before is not null && row.LossAfter(before) is { } loss)
             {
@@ -126,12 +128,13 @@ internal static class RigEndpoints
         var stamp = Stamp.Of(user, clock, edit);
         if (await commands.TakeAsync(edit, null, stamp))
         {
-            if (asked.Setting is not { IsOfSurface: true })
+            // As the rig was set when it was fired: what comes late is not held against what was set since.
+            var then = await rigs.LatestAsync(asked.Rig!.Value, stamp.At);
+            if (then is null || then.SheetSlug != surface.SheetSlug)
             {
                 throw FieldFaultsException.Of("rig", FaultCode.OtherOnRig);
             }
 
-            var setting = (await rigs.LatestAsync(asked.Rig!.Value))!;
             var row = new TestShotRow
             {
                 Id = edit.Id ?? Guid.CreateVersion7(),
@@ -144,9 +147,7 @@ internal static class RigEndpoints
                 FiredAt = stamp.At,
                 ReceivedAt = stamp.ReceivedAt,
                 FiredBy = stamp.By,
-
-                // One that comes late, fired before the rig was changed, counts no more than the others of before.
-                Loss = setting.SetAt > stamp.At ? Core.Rigs.ShotLoss.SetPoints : null,
+                Loss = await rigs.LossSinceAsync(then, stamp.At),
             };
             row.Done = string.Join(' ', await DoneBeforeAsync(row, db));
             _ = TestShotQuestions.Answer(SurfaceShots.QuestionOf(row), await library.SuppliesAsync(job));

@@ -18,6 +18,8 @@ internal sealed class RigReader(UmbracellDb db, SurfaceReader reader, SheetLibra
 {
     private const int ShotsShown = 6;
 
+    private static readonly TimeSpan Together = TimeSpan.FromMinutes(10);
+
     /// <summary>The rig of a surface.</summary>
     /// <param name="surface">The surface.</param>
     /// <param name="job">Its job.</param>
@@ -65,9 +67,39 @@ internal sealed class RigReader(UmbracellDb db, SurfaceReader reader, SheetLibra
         };
     }
 
-    /// <summary>How a rig is set; null where nobody has said.</summary>
-    public Task<RigSettingRow?> LatestAsync(Guid rig) =>
-        db.RigSettings.AsNoTracking().Where(row => row.RigId == rig).OrderByDescending(row => row.SetAt).FirstOrDefaultAsync();
+    /// <summary>How a rig is set, or was set at a time; null where nobody has said.</summary>
+    public Task<RigSettingRow?> LatestAsync(Guid rig, DateTimeOffset? at = null) =>
+        db
+            .RigSettings.AsNoTracking()
+            .Where(row => row.RigId == rig && (at == null || row.SetAt <= at))
+            .OrderByDescending(row => row.SetAt)
+            .ThenByDescending(row => row.Number)
+            .FirstOrDefaultAsync();
+
+    /// <summary>The time a change counts from: that of the change, or of the newest where two people set the rig within minutes of each
+    /// other, so that what either said stays.</summary>
+    public async Task<DateTimeOffset> TimeOfSettingAsync(Guid rig, DateTimeOffset at) =>
+        await LatestAsync(rig) is { } latest && latest.SetAt > at && latest.SetAt - at < Together ? latest.SetAt : at;
+
+    /// <summary>Why a shot fired at a time counts no longer; null where nothing was changed since.</summary>
+    /// <param name="then">How the rig was set when it was fired.</param>
+    /// <param name="at">When.</param>
+    public async Task<ShotLoss?> LossSinceAsync(RigSettingRow then, DateTimeOffset at)
+    {
+        var later = await db
+            .RigSettings.AsNoTracking()
+            .Where(row => row.RigId == then.RigId && row.SetAt > at)
+            .OrderBy(row => row.SetAt)
+            .ThenBy(row => row.Number)
+            .ToListAsync();
+
+        // What was changed and changed back was changed.
+        return later.Prepend(then).Zip(later, (before, row) => row.LossAfter(before)).FirstOrDefault(loss => loss is not null);
+    }
+
+    /// <summary>How often a rig was set.</summary>
+    public async Task<int> TimesSetAsync(Guid rig) =>
+        await db.RigSettings.Where(row => row.RigId == rig).MaxAsync(row => (int?)row.Number) ?? 0;
 
     private static SetPointsQuestion SetPointsOf(string sheet, MeansRow rig, RigSettingRow? setting, LatestReadings readings)
     {

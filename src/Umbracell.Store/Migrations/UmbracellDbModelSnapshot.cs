@@ -1811,6 +1811,10 @@ namespace Umbracell.Store.Migrations
                         .HasColumnType("character varying(60)")
                         .HasColumnName("lot_b");
 
+                    b.Property<int>("Number")
+                        .HasColumnType("integer")
+                        .HasColumnName("number");
+
                     b.Property<double>("PressurePa")
                         .HasColumnType("double precision")
                         .HasColumnName("pressure_pa");
@@ -1858,11 +1862,9 @@ namespace Umbracell.Store.Migrations
                     b.HasIndex("FirmId", "JobId")
                         .HasDatabaseName("ix_rig_settings_firm_id_job_id");
 
-                    b.HasIndex("FirmId", "RigId")
-                        .HasDatabaseName("ix_rig_settings_firm_id_rig_id");
-
-                    b.HasIndex("RigId", "SetAt")
-                        .HasDatabaseName("ix_rig_settings_rig_id_set_at");
+                    b.HasIndex("FirmId", "RigId", "Number")
+                        .IsUnique()
+                        .HasDatabaseName("ix_rig_settings_firm_id_rig_id_number");
 
                     b.ToTable("rig_settings", (string)null);
                 });

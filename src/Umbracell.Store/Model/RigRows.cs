@@ -19,6 +19,9 @@ public sealed class RigSettingRow : IJobRow, IFigureInput
 
     public Guid RigId { get; set; }
 
+    /// <summary>The how manieth of its rig: two who set it at the same moment come one after the other.</summary>
+    public int Number { get; set; }
+
     /// <summary>The product on it.</summary>
     public required string SheetSlug { get; set; }
 

@@ -47,16 +47,20 @@ const last = computed(() => told.value?.shots[0])
         :label="t('rig.which')"
         :options="rigs"
       />
-      <RigSetting :key="`${surface} ${told.rig}`" :job="job" :surface="surface" :rig="told" />
-      <ShotDiagnosis v-if="last" :key="last.id" :job="job" :surface="surface" :shot="last" />
-      <TestShot
-        v-if="told.setting?.isOfSurface"
-        :key="`${surface} ${told.rig} shot`"
-        :job="job"
-        :surface="surface"
-        :rig="told"
-      />
-      <LastShots :job="job" :shots="told.shots" />
+      <!-- What is typed is of the rig that is picked, and waits until that one is here. -->
+      <ElSkeleton v-if="rig.isPlaceholderData.value" :rows="7" animated />
+      <template v-else>
+        <RigSetting :key="`${surface} ${told.rig}`" :job="job" :surface="surface" :rig="told" />
+        <ShotDiagnosis v-if="last" :key="last.id" :job="job" :surface="surface" :shot="last" />
+        <TestShot
+          v-if="told.setting?.isOfSurface"
+          :key="`${surface} ${told.rig} shot`"
+          :job="job"
+          :surface="surface"
+          :rig="told"
+        />
+        <LastShots :job="job" :shots="told.shots" />
+      </template>
     </template>
     <template #side>
       <SetPoints v-if="told?.proposed" :proposed="told.proposed" :sheet="told.sheet ?? ''" />

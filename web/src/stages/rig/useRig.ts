@@ -13,7 +13,8 @@ export const useRig = (surface: MaybeRefOrGetter<string>, rig: MaybeRefOrGetter<
         }),
       ),
     enabled: computed(() => toValue(surface) !== ''),
-    placeholderData: (before) => before,
+    // Of another surface nothing is shown meanwhile.
+    placeholderData: (before, query) => (query?.queryKey[1] === toValue(surface) ? before : undefined),
     // Others are at the same rig.
     refetchInterval: 15_000,
   })

@@ -20,6 +20,7 @@ namespace Umbracell.Store.Migrations
                     firm_id = table.Column<Guid>(type: "uuid", nullable: false),
                     job_id = table.Column<Guid>(type: "uuid", nullable: false),
                     rig_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    number = table.Column<int>(type: "integer", nullable: false),
                     sheet_slug = table.Column<string>(type: "character varying(60)", maxLength: 60, nullable: false),
                     primary_a_temp_c = table.Column<double>(type: "double precision", nullable: false),
                     primary_b_temp_c = table.Column<double>(type: "double precision", nullable: false),
@@ -108,15 +109,10 @@ namespace Umbracell.Store.Migrations
             );
 
             migrationBuilder.CreateIndex(
-                name: "ix_rig_settings_firm_id_rig_id",
+                name: "ix_rig_settings_firm_id_rig_id_number",
                 table: "rig_settings",
-                columns: new[] { "firm_id", "rig_id" }
-            );
-
-            migrationBuilder.CreateIndex(
-                name: "ix_rig_settings_rig_id_set_at",
-                table: "rig_settings",
-                columns: new[] { "rig_id", "set_at" }
+                columns: new[] { "firm_id", "rig_id", "number" },
+                unique: true
             );
 
             migrationBuilder.CreateIndex(name: "ix_test_shots_firm_id_job_id", table: "test_shots", columns: new[] { "firm_id", "job_id" });

@@ -1,0 +1,59 @@
+using System.Text.Json;
+using System.Text.Json.Serialization;
+using Umbracell.Core.Quantities;
+
+namespace Umbracell.Core.Rigs.Sequences;
+
+/// <summary>The sequences that ship, read out of <c>shipped.json</c> beside this file.</summary>
+public static class ShippedSequences
+{
+    private static readonly JsonSerializerOptions Options = new(JsonSerializerDefaults.Web)
+    {
+        Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false) },
+        UnmappedMemberHandling = JsonUnmappedMemberHandling.Disallow,
+    };
+
+    /// <summary>One of each kind.</summary>
+    public static IReadOnlyDictionary<SequenceKind, Sequence> All { get; } = Read();
+
+    private sealed record Written(SequenceKind Kind, IReadOnlyList<WrittenStep> Steps);
+
+    private sealed record WrittenReading(Dimension Dimension, double? Least, double? Greatest);
+
+    private sealed record WrittenStep
+    {
+        public required string Id { get; init; }
+
+        public RigAct? Act { get; init; }
+
+        public bool HardStop { get; init; }
+
+        public IReadOnlyList<string> After { get; init; } = [];
+
+        public WrittenReading? Reading { get; init; }
+
+        public double? WaitMin { get; init; }
+
+        public SequenceRole Who { get; init; }
+    }
+
+    private static Dictionary<SequenceKind, Sequence> Read()
+    {
+        using var file = typeof(ShippedSequences).Assembly.GetManifestResourceStream("sequences.json")!;
+        return JsonSerializer
+            .Deserialize<IReadOnlyList<Written>>(file, Options)!
+            .ToDictionary(one => one.Kind, one => new Sequence { Kind = one.Kind, Steps = [.. one.Steps.Select(Step)] });
+    }
+
+    private static SequenceStep Step(WrittenStep step) =>
+        new()
+        {
+            Id = step.Id,
+            Act = step.Act,
+            HardStop = step.HardStop,
+            After = step.After,
+            Reading = step.Reading is { } reading ? new(reading.Dimension, reading.Least, reading.Greatest) : null,
+            Wait = step.WaitMin is { } minutes ? TimeSpan.FromMinutes(minutes) : null,
+            Who = step.Who,
+        };
+}
