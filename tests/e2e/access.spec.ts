@@ -63,6 +63,8 @@ for (const part of ['firm', 'survey', 'stages'] as const) {
       units = units === 'us' ? 'metric' : 'us'
       found.push(...(await unmarkedOn(page, what, said)))
     }
+    // As the tests after this one take them to be, however many screens there are.
+    await useUnits(page, 'us')
     expect([...new Set(found)]).toEqual([])
   })
 }
