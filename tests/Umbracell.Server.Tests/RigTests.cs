@@ -4,7 +4,9 @@ using Xunit;
 
 namespace Umbracell.Server.Tests;
 
-/// <summary>The rig of a surface: how it is set, its test shots, who accepts them, and when that counts no longer.</summary>
+/// <summary>The rig of a surface: how it is set, its test shots, who accepts them, and when that counts no longer. A rig that is
+/// entered makes the figures of its firm anew: it waits for those who count them.</summary>
+[Collection(WorkingOff.Name)]
 public sealed class RigTests(Product product)
 {
     private static readonly (string, string)[] Good =
@@ -140,18 +142,6 @@ public sealed class RigTests(Product product)
         status.ShouldBe(400, body.ToJsonString());
         body["faults"]!.AsArray().Select(fault => (fault!.Text("field"), fault!.Text("code"))).ShouldContain((field, code));
         (await rig.GetAsync())["shots"]!.AsArray().ShouldBeEmpty();
-    }
-
-    [Fact]
-    public async Task What_several_set_at_the_same_moment_is_all_on_the_rig()
-    {
-        var rig = await SetUpAsync();
-        (string, string)[] changes = [("tip", "02"), ("lotA", "L-1"), ("lotB", "L-2"), ("hose", "122 F")];
-        await Task.WhenAll(changes.Select(change => rig.SetAsync(change)));
-        var setting = (await rig.GetAsync())["setting"]!;
-        (setting.Text("tip"), setting.Text("lotA"), setting.Text("lotB"), setting["hose"]!.Text("us")).ShouldBe(
-            ("02", "L-1", "L-2", "122 °F")
-        );
     }
 
     [Fact]

@@ -66,10 +66,12 @@ internal static class RigEndpoints
         if (await commands.TakeAsync(edit, null, stamp))
         {
             var sheet = (await library.SuppliesAsync(job)).Sheets[surface.SheetSlug!];
-            var at = await rigs.TimeOfSettingAsync(asked.Rig!.Value, stamp.At);
+            // Counted before anything is read: who comes second then meets the first, and reads again.
+            var number = await rigs.TimesSetAsync(asked.Rig!.Value) + 1;
+            var at = await rigs.TimeOfSettingAsync(asked.Rig.Value, stamp.At);
             var before = await rigs.LatestAsync(asked.Rig.Value, at);
             var row = Next(before, asked, sheet);
-            row.Number = await rigs.TimesSetAsync(row.RigId) + 1;
+            row.Number = number;
             RigFields.Take(edit, row);
             (row.JobId, row.SetAt, row.ReceivedAt, row.SetBy) = (job.Id, at, stamp.ReceivedAt, stamp.By);
             db.RigSettings.Add(row);
