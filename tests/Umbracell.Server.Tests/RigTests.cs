@@ -145,6 +145,17 @@ public sealed class RigTests(Product product)
     }
 
     [Fact]
+    public async Task What_several_set_at_the_same_moment_is_all_on_the_rig()
+    {
+        var rig = await SetUpAsync();
+        (string, string)[] changes = [("tip", "02"), ("lotA", "L-1"), ("lotB", "L-2"), ("hose", "122 F")];
+        await Task.WhenAll(changes.Select(change => rig.SetAsync(change)));
+        var setting = (await rig.GetAsync())["setting"]!;
+        string[] all = [setting.Text("tip"), setting.Text("lotA"), setting.Text("lotB"), setting["hose"]!.Text("us")];
+        all.ShouldBe(["02", "L-1", "L-2", "122 °F"]);
+    }
+
+    [Fact]
     public async Task What_the_page_proposes_is_what_other_programs_are_answered()
     {
         var rig = await SetUpAsync();
