@@ -140,6 +140,7 @@ public sealed partial class UmbracellDb
                 .HasPrincipalKey(s => new { s.FirmId, s.Id });
             shot.Property(s => s.SheetSlug).HasMaxLength(60);
             shot.Property(s => s.Done).HasMaxLength(400);
+            shot.Property(s => s.DoneSince).HasMaxLength(400);
             shot.Property(s => s.Document).AsJson();
             shot.Property(s => s.Version).IsRowVersion();
         });

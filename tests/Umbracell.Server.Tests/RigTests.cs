@@ -115,6 +115,57 @@ public sealed class RigTests(Product product)
     }
 
     [Fact]
+    public async Task A_step_that_is_done_makes_no_foam_good_that_was_fired_before()
+    {
+        var rig = await SetUpAsync();
+        await rig.SetAsync();
+        var fired = await rig.FireAsync([("cream", "4"), ("tackFree", "26"), ("rose", "full"), ("feel", "firm"), ("adhesion", "holds")]);
+        fired["shots"]![0]!["answer"]!["findings"]!.AsArray().ShouldBeEmpty("a fault is only likelier than none");
+        var shown = fired["shots"]![0]!;
+        for (var step = 0; step < 18 && !shown["answer"]!["acceptable"]!.GetValue<bool>(); step++)
+        {
+            var cause = shown["answer"]!["causes"]!.AsArray().First(one => one!["nextStep"] is not null)!.Text("id");
+            shown = (await rig.OfShotAsync(fired, "steps", ("cause", cause))).Body["shots"]![0]!;
+        }
+
+        shown["answer"]!["acceptable"]!.GetValue<bool>().ShouldBeTrue("no cause is left");
+        shown["acceptable"]!.GetValue<bool>().ShouldBeFalse();
+        (await rig.AcceptAsync(fired)).ShouldBe(400);
+        (await rig.GetAsync())["standing"]!.Text("case").ShouldBe("refused");
+    }
+
+    [Fact]
+    public async Task What_nobody_read_is_not_taken_for_read_because_it_was_set_or_was_read_long_ago()
+    {
+        var rig = await SetUpAsync();
+        await rig.SetAsync();
+        await rig.ReadAsync(DateTimeOffset.UtcNow.AddHours(-5), ("drumA", "50 F"), ("drumB", "50 F"), ("substrate", "41 F"));
+        var old = (await rig.FireAsync(Good))["shots"]![0]!["question"]!;
+        foreach (
+            var gauge in new[]
+            {
+                "primaryATempC",
+                "primaryBTempC",
+                "hoseTempC",
+                "pressureAMpa",
+                "pressureBMpa",
+                "drumATempC",
+                "substrateTempC",
+            }
+        )
+        {
+            old[gauge].ShouldBeNull(gauge);
+        }
+
+        await rig.ReadAsync(DateTimeOffset.UtcNow.AddMinutes(-20), ("drumA", "70 F"), ("drumB", "70 F"), ("substrate", "41 F"));
+        var now = (await rig.FireAsync([.. Good, ("hose", "118 F")]))["shots"]![0]!["question"]!;
+        now.Number("drumATempC").ShouldBe(21.1, 0.1);
+        now.Number("substrateTempC").ShouldBe(5, 0.1);
+        now.Number("hoseTempC").ShouldBe(47.8, 0.1);
+        now["primaryATempC"].ShouldBeNull();
+    }
+
+    [Fact]
     public async Task A_step_that_was_done_drops_out_and_stays_out_for_the_next_shot()
     {
         var rig = await SetUpAsync();
@@ -232,8 +283,11 @@ public sealed class RigTests(Product product)
             Client.SendJsonAsync(
                 HttpMethod.Post,
                 $"/api/surfaces/{Wall}/{what}",
-                EditedRecords.Command(Guid.NewGuid(), at, null, [.. fields, ("rig", Id)])
+                EditedRecords.Command(Guid.NewGuid(), at, null, what == "readings" ? fields : [.. fields, ("rig", Id)])
             );
+
+        public async Task ReadAsync(DateTimeOffset at, params (string, string)[] fields) =>
+            await TakenAsync(PostAsync("readings", fields, at));
 
         public Task<JsonNode> SetAsync(params (string, string)[] fields) => TakenAsync(PostAsync("rig-settings", fields));
 

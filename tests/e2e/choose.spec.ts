@@ -156,7 +156,7 @@ test('paint comes in its own thickness, and over vented cladding it is retarder 
   const kept = page.waitForResponse((answer) => answer.request().method() === 'PATCH' && answer.ok())
   await pick(pickField(lining, 'Material of layer 2'), 'interior paint')
   await kept
-  await expect(lining.getByLabel('Thickness of layer 2')).toHaveValue(/^0\.1 mm|^0\.004/)
+  await expect(lining.getByLabel('Thickness of layer 2')).toHaveValue(/^0\.1 mm|^0\.00394 in/)
 
   await page.goto(`/jobs/${at.job}/choose/${at.surface}`)
   const batt = page.locator('article', { hasText: 'Batt alone' })

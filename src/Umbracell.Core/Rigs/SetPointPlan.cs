@@ -76,6 +76,9 @@ public sealed record SetPointPlan
     // The gun counts as held within the whip's usual loss, in kelvin (practice).
     private const double GunSlack = 3;
 
+    // Of a hose the last metres are not heated.
+    private const double Whip = 3;
+
     private SetPointPlan(SetPointCase of) => Case = of;
 
     /// <summary>What it was made of.</summary>
@@ -148,11 +151,11 @@ public sealed record SetPointPlan
 
     /// <summary>What the hose of a side is like; null where it is not known.</summary>
     public static HeatedHose? HoseOf(RigGear gear) =>
-        gear is { Hose: { } length, HoseWatts: { } watts } && length > Length.FromMetres(4)
+        gear is { Hose: { } length, HoseWatts: { } watts } && length.Metres >= Whip + 1
             ? new()
             {
-                Heated = Length.FromMetres(length.Metres - 3),
-                Whip = Length.FromMetres(3),
+                Heated = Length.FromMetres(length.Metres - Whip),
+                Whip = Length.FromMetres(Whip),
                 Watts = watts / 2,
                 Wear = gear.Wear,
                 Lay = gear.Lay,

@@ -1,7 +1,6 @@
 using System.Security.Claims;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
-using Umbracell.Core.Materials;
 using Umbracell.Core.Rigs.Shots;
 using Umbracell.Questions.Answers;
 using Umbracell.Questions.Rig;
@@ -53,7 +52,6 @@ internal static class RigEndpoints
         TypedEdit edit,
         SurfaceReader surfaces,
         RigReader rigs,
-        SheetLibrary library,
         UmbracellDb db,
         Commands commands,
         ClaimsPrincipal user,
@@ -65,12 +63,11 @@ internal static class RigEndpoints
         var stamp = Stamp.Of(user, clock, edit);
         if (await commands.TakeAsync(edit, null, stamp))
         {
-            var sheet = (await library.SuppliesAsync(job)).Sheets[surface.SheetSlug!];
             // Counted before anything is read: who comes second then meets the first, and reads again.
             var number = await rigs.TimesSetAsync(asked.Rig!.Value) + 1;
             var at = await rigs.TimeOfSettingAsync(asked.Rig.Value, stamp.At);
             var before = await rigs.LatestAsync(asked.Rig.Value, at);
-            var row = Next(before, asked, sheet);
+            var row = Next(before, asked, surface.SheetSlug!);
             row.Number = number;
             RigFields.Take(edit, row);
             (row.JobId, row.SetAt, row.ReceivedAt, row.SetBy) = (job.Id, at, stamp.ReceivedAt, stamp.By);
@@ -91,20 +88,20 @@ internal static class RigEndpoints
     }
 
     // What is not typed stays as it was set, and before anything was set it is what is proposed.
-    private static RigSettingRow Next(RigSettingRow? before, RigOfSurface asked, ProductSheet sheet)
+    private static RigSettingRow Next(RigSettingRow? before, RigOfSurface asked, string sheet)
     {
         // Another product has set points of its own.
-        var stays = before?.SheetSlug == sheet.Id ? before : null;
-        var given = asked.Asked!.Rig.GreatestPressureMpa * 1e6 ?? double.MaxValue;
+        var stays = before?.SheetSlug == sheet ? before : null;
+        var proposed = asked.Proposed!;
         return new()
         {
             Id = Guid.CreateVersion7(),
             RigId = asked.Rig!.Value,
-            SheetSlug = sheet.Id,
-            PrimaryATempC = stays?.PrimaryATempC ?? sheet.SetPoints.Primaries.Celsius,
-            PrimaryBTempC = stays?.PrimaryBTempC ?? sheet.SetPoints.Primaries.Celsius,
-            HoseTempC = stays?.HoseTempC ?? sheet.SetPoints.Hose.Celsius,
-            PressurePa = stays?.PressurePa ?? Math.Min(sheet.SetPoints.Pressure, given),
+            SheetSlug = sheet,
+            PrimaryATempC = stays?.PrimaryATempC ?? proposed.Primaries.Amount,
+            PrimaryBTempC = stays?.PrimaryBTempC ?? proposed.Primaries.Amount,
+            HoseTempC = stays?.HoseTempC ?? proposed.Hose.Amount,
+            PressurePa = stays?.PressurePa ?? proposed.Pressure.Amount,
             Tip = before?.Tip ?? "",
             LotA = before?.LotA ?? "",
             LotB = before?.LotB ?? "",
@@ -161,14 +158,14 @@ internal static class RigEndpoints
     }
 
     // What was done about the shot before is done for the next one too, until one is accepted.
-    private static async Task<IEnumerable<string>> DoneBeforeAsync(TestShotRow row, UmbracellDb db)
+    private static async Task<IEnumerable<ShotCause>> DoneBeforeAsync(TestShotRow row, UmbracellDb db)
     {
         var last = await db
             .TestShots.Where(shot => shot.JobId == row.JobId && shot.RigId == row.RigId && shot.SheetSlug == row.SheetSlug)
             .Where(shot => shot.FiredAt < row.FiredAt)
             .OrderByDescending(shot => shot.FiredAt)
             .FirstOrDefaultAsync();
-        return last is { AcceptedAt: null } ? last.Done.Split(' ', StringSplitOptions.RemoveEmptyEntries) : [];
+        return last is { AcceptedAt: null } ? SurfaceShots.DoneOf(last) : [];
     }
 
     private static async Task<Ok<RigOfSurface>> StepAsync(
@@ -188,7 +185,10 @@ internal static class RigEndpoints
             fields.Choice<ShotCause>(
                 "cause",
                 cause =>
-                    shot.Done = string.Join(' ', SurfaceShots.DoneOf(shot).Append(cause).Where(one => one != ShotCause.None).Distinct())
+                    shot.DoneSince = string.Join(
+                        ' ',
+                        SurfaceShots.DoneOf(shot).Append(cause).Where(one => one != ShotCause.None).Distinct()
+                    )
             );
             fields.ThrowIfFaulty(["cause"]);
             await db.SaveChangesAsync();

@@ -39,7 +39,9 @@ internal sealed class RigReader(UmbracellDb db, SurfaceReader reader, SheetLibra
             ?? rigs.Find(one => one.CrewId is not null && one.CrewId == job.CrewId)
             ?? rigs.FirstOrDefault();
         var setting = rig is null ? null : await LatestAsync(rig.Id);
-        var question = sheet is null || rig is null ? null : SetPointsOf(sheet.Id, rig, setting, records.Readings);
+        var fresh = new FreshReadings(records.Readings, clock.GetUtcNow() - supplies.Gate.FreshFor);
+        var question = sheet is null || rig is null ? null : SetPointsOf(sheet.Id, rig, setting, fresh);
+        var next = question is null ? null : NextOf(question, surface, fresh);
         var shots = SurfaceShots.Of(surface, job, records, supplies);
         return new()
         {
@@ -53,7 +55,8 @@ internal sealed class RigReader(UmbracellDb db, SurfaceReader reader, SheetLibra
             Asked = question,
             Proposed = question is null ? null : SetPointsQuestions.Answer(question, supplies),
             Setting = setting is null ? null : Told(setting, surface, supplies),
-            Next = question is null ? null : NextOf(question, surface, setting, records.Readings),
+            Next = next,
+            Expected = next is null ? null : TestShotQuestions.Answer(AtSetPoints(next, setting), supplies).Expected,
             Shots =
             [
                 .. records
@@ -101,10 +104,10 @@ internal sealed class RigReader(UmbracellDb db, SurfaceReader reader, SheetLibra
     public async Task<int> TimesSetAsync(Guid rig) =>
         await db.RigSettings.Where(row => row.RigId == rig).MaxAsync(row => (int?)row.Number) ?? 0;
 
-    private static SetPointsQuestion SetPointsOf(string sheet, MeansRow rig, RigSettingRow? setting, LatestReadings readings)
+    private static SetPointsQuestion SetPointsOf(string sheet, MeansRow rig, RigSettingRow? setting, FreshReadings fresh)
     {
         var known = rig.Document ?? MeansDocument.None;
-        var (a, b) = readings.Drums(sheet);
+        var (a, b) = fresh.Drums(sheet);
         return new()
         {
             SheetId = sheet,
@@ -122,29 +125,51 @@ internal sealed class RigReader(UmbracellDb db, SurfaceReader reader, SheetLibra
                         .Select(tip => new TipAsked(tip.Name, tip.KilogramsPerSecond * 60)),
                 ],
             },
-            DrumATempC = a?.TempC,
-            DrumBTempC = b?.TempC,
-            AirTempC = readings.OfJob(ReadingKind.OutdoorTemperature)?.TempC,
+            DrumATempC = a,
+            DrumBTempC = b,
+            AirTempC = fresh.Outdoors,
             Tip = setting is { Tip.Length: > 0 } ? setting.Tip : null,
         };
 
         double? Figure(string name) => known.Figures.TryGetValue(name, out var figure) ? figure : null;
     }
 
-    private static TestShotQuestion NextOf(SetPointsQuestion of, Surface surface, RigSettingRow? setting, LatestReadings readings) =>
+    // What nobody read is left out: a gauge is not where it was set because it was set there.
+    private static TestShotQuestion NextOf(SetPointsQuestion of, Surface surface, FreshReadings fresh) =>
         new()
         {
             SheetId = of.SheetId,
-            SubstrateTempC = readings.Of(surface.Id, ReadingKind.SubstrateTemperature)?.TempC,
-            AirTempC = readings.Of(surface.Id, ReadingKind.AirTemperature)?.TempC,
+            SubstrateTempC = fresh.Of(surface.Id, ReadingKind.SubstrateTemperature),
+            AirTempC = fresh.Of(surface.Id, ReadingKind.AirTemperature),
             DrumATempC = of.DrumATempC,
             DrumBTempC = of.DrumBTempC,
-            PrimaryATempC = setting?.PrimaryATempC,
-            PrimaryBTempC = setting?.PrimaryBTempC,
-            HoseTempC = setting?.HoseTempC,
-            PressureAMpa = setting?.PressurePa / 1e6,
-            PressureBMpa = setting?.PressurePa / 1e6,
         };
+
+    private static TestShotQuestion AtSetPoints(TestShotQuestion next, RigSettingRow? setting) =>
+        setting?.SheetSlug == next.SheetId
+            ? next with
+            {
+                PrimaryATempC = setting.PrimaryATempC,
+                PrimaryBTempC = setting.PrimaryBTempC,
+                HoseTempC = setting.HoseTempC,
+            }
+            : next;
+
+    /// <summary>Readings that still count.</summary>
+    private sealed record FreshReadings(LatestReadings All, DateTimeOffset Since)
+    {
+        public double? Outdoors => Fresh(All.OfJob(ReadingKind.OutdoorTemperature));
+
+        public double? Of(Guid surface, ReadingKind kind) => Fresh(All.Of(surface, kind));
+
+        public (double? A, double? B) Drums(string sheet)
+        {
+            var (a, b) = All.Drums(sheet);
+            return (Fresh(a), Fresh(b));
+        }
+
+        private double? Fresh(ReadingRow? reading) => reading?.TakenAt >= Since ? reading.TempC : null;
+    }
 
     private static RigSettingAnswer Told(RigSettingRow row, Surface surface, Supplies supplies) =>
         new()
@@ -164,7 +189,8 @@ internal sealed class RigReader(UmbracellDb db, SurfaceReader reader, SheetLibra
 
     private static FiredShotAnswer Told(TestShotRow row, Supplies supplies)
     {
-        var question = SurfaceShots.QuestionOf(row);
+        var fired = SurfaceShots.QuestionOf(row);
+        var question = fired with { Done = SurfaceShots.DoneOf(row) };
         return new()
         {
             Id = row.Id,
@@ -172,6 +198,7 @@ internal sealed class RigReader(UmbracellDb db, SurfaceReader reader, SheetLibra
             By = row.FiredBy,
             Substrate = row.Substrate,
             Question = question,
+            Acceptable = TestShotQuestions.Answer(fired, supplies).Acceptable,
             Answer = TestShotQuestions.Answer(question, supplies),
             AcceptedBy = row.AcceptedAt is null ? null : row.AcceptedBy,
             Loss = row.Loss,

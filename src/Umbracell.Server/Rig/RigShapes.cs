@@ -61,7 +61,10 @@ public sealed record FiredShotAnswer
     /// <summary>As it can be asked again.</summary>
     public required TestShotQuestion Question { get; init; }
 
-    /// <summary>What it says.</summary>
+    /// <summary>Whether it can be accepted, as it was fired: what was done since changes nothing of it.</summary>
+    public required bool Acceptable { get; init; }
+
+    /// <summary>What it says, without the causes whose step was done since.</summary>
     public required TestShotAnswer Answer { get; init; }
 
     /// <summary>Who accepted it; null where nobody has.</summary>
@@ -95,8 +98,12 @@ public sealed record RigOfSurface
     /// <summary>How it is set; null where nobody has said.</summary>
     public required RigSettingAnswer? Setting { get; init; }
 
-    /// <summary>What is read of substrate, air and drums for the next shot, with the set points; null where something is missing.</summary>
+    /// <summary>What was read lately of substrate, air and drums: what a shot fired now goes by where nothing else is typed. Null where
+    /// something is missing.</summary>
     public required TestShotQuestion? Next { get; init; }
+
+    /// <summary>Times that are expected of it at the set points; null where something is missing.</summary>
+    public required ExpectedShotAnswer? Expected { get; init; }
 
     /// <summary>The last shots of the surface's product at the job, the newest first.</summary>
     public required IReadOnlyList<FiredShotAnswer> Shots { get; init; }

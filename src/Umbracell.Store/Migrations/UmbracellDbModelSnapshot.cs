@@ -2522,6 +2522,12 @@ namespace Umbracell.Store.Migrations
                         .HasColumnType("character varying(400)")
                         .HasColumnName("done");
 
+                    b.Property<string>("DoneSince")
+                        .IsRequired()
+                        .HasMaxLength(400)
+                        .HasColumnType("character varying(400)")
+                        .HasColumnName("done_since");
+
                     b.Property<DateTimeOffset>("FiredAt")
                         .HasColumnType("timestamp with time zone")
                         .HasColumnName("fired_at");

@@ -90,6 +90,10 @@ public sealed class TestShotRow : IJobRow, IFigureInput
     /// <summary>Causes whose step was done before it, by their names, apart by spaces.</summary>
     public string Done { get; set; } = "";
 
+    /// <summary>Causes whose step was done after it. What is done changes nothing of foam that is there: they count for the next shot, not
+    /// for whether this one can be accepted.</summary>
+    public string DoneSince { get; set; } = "";
+
     public DateTimeOffset FiredAt { get; set; }
 
     /// <summary>When it arrived; later than it was fired where there was no connection.</summary>

@@ -73,7 +73,7 @@ internal sealed record SurfaceShots(ShotSeenOnce? Last, ShotSeenOnce? Accepted, 
                 !TestShotQuestions.Answer(QuestionOf(row), supplies).Acceptable
             );
 
-    /// <summary>A kept shot as the question it was.</summary>
+    /// <summary>A kept shot as the question it was when it was fired.</summary>
     public static TestShotQuestion QuestionOf(TestShotRow row) =>
         new()
         {
@@ -90,10 +90,12 @@ internal sealed record SurfaceShots(ShotSeenOnce? Last, ShotSeenOnce? Accepted, 
             HoursSinceMixed = row.Document.HoursSinceMixed,
             LiftMm = row.Document.LiftMm,
             Seen = row.Document.Seen,
-            Done = DoneOf(row),
+            Done = Causes(row.Done),
         };
 
-    /// <summary>Causes whose step was done.</summary>
-    public static IReadOnlyList<ShotCause> DoneOf(TestShotRow row) =>
-        [.. row.Done.Split(' ', StringSplitOptions.RemoveEmptyEntries).Select(name => Enum.Parse<ShotCause>(name))];
+    /// <summary>Causes whose step was done up to now: before the shot, and since.</summary>
+    public static IReadOnlyList<ShotCause> DoneOf(TestShotRow row) => [.. Causes(row.Done).Union(Causes(row.DoneSince))];
+
+    private static IReadOnlyList<ShotCause> Causes(string names) =>
+        [.. names.Split(' ', StringSplitOptions.RemoveEmptyEntries).Select(name => Enum.Parse<ShotCause>(name))];
 }

@@ -23,7 +23,7 @@ const look = ({ question: { seen } }: Shot): FoamLook => {
 function standing(shot: Shot) {
   if (shot.loss) return t(`rig.loss.${shot.loss}`)
   if (shot.acceptedBy) return t('rig.diagnosis.accepted', { by: shot.acceptedBy })
-  return t(shot.answer.acceptable ? 'rig.last.open' : 'rig.last.failed')
+  return t(shot.acceptable ? 'rig.last.open' : 'rig.last.failed')
 }
 function likeliest({ answer }: Shot) {
   const cause = answer.causes[0]

@@ -37,7 +37,7 @@ const accepted = computed(() => props.shot.acceptedBy !== null)
         <li v-for="against in answer.findings" :key="against">{{ t(`rig.refusal.${against}`) }}</li>
       </ul>
     </div>
-    <p v-else-if="!accepted">{{ t('rig.diagnosis.acceptable') }}</p>
+    <p v-else-if="!accepted">{{ t(shot.acceptable ? 'rig.diagnosis.acceptable' : 'rig.diagnosis.likelier') }}</p>
     <h3>{{ t('rig.diagnosis.likely') }}</h3>
     <ul class="causes">
       <li v-for="cause in likely" :key="cause.id">
@@ -57,7 +57,7 @@ const accepted = computed(() => props.shot.acceptedBy !== null)
       >
       <span v-if="step.notice.value" class="fault" role="alert">{{ step.notice.value }}</span>
     </div>
-    <div v-if="answer.acceptable && !accepted && !shot.loss && session.may('edit')" class="accept">
+    <div v-if="shot.acceptable && !accepted && !shot.loss && session.may('edit')" class="accept">
       <ElCheckbox v-model="isProtected" name="protected">{{ t('rig.diagnosis.protected') }}</ElCheckbox>
       <ElButton
         type="primary"

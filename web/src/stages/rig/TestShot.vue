@@ -12,7 +12,6 @@ import FormField from '@/shared/ui/FormField.vue'
 import LookPick from './LookPick.vue'
 import { LOOKS, lookWith } from './looks'
 import { TIMED, useShotClock } from './shotClock'
-import { useExpected } from './useExpected'
 
 /** A test shot: timed with one large button, then what is seen of it, picked from drawings. */
 const props = defineProps<{ job: string; surface: string; rig: Schemas['RigOfSurface'] }>()
@@ -26,7 +25,7 @@ const form = useCommandForm(
 const { values: typed, typed: inForm, faults, notice, busy } = form
 const done = ref<Outcome | ''>('')
 const mayFire = computed(() => session.may('record'))
-const expected = useExpected(() => props.rig.next)
+const expected = computed(() => props.rig.expected)
 
 const oneDecimal = (seconds: number) => n(seconds, { minimumFractionDigits: 1, maximumFractionDigits: 1 })
 const clock = useShotClock((what, seconds) => (typed[what] = `${oneDecimal(seconds)} s`))

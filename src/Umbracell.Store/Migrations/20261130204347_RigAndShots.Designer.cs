@@ -13,7 +13,7 @@ using Umbracell.Store;
 namespace Umbracell.Store.Migrations
 {
     [DbContext(typeof(UmbracellDb))]
-    [Migration("20261130195453_RigAndShots")]
+    [Migration("20261130204347_RigAndShots")]
     partial class RigAndShots
     {
         /// <inheritdoc />
@@ -2524,6 +2524,12 @@ namespace Umbracell.Store.Migrations
                         .HasMaxLength(400)
                         .HasColumnType("character varying(400)")
                         .HasColumnName("done");
+
+                    b.Property<string>("DoneSince")
+                        .IsRequired()
+                        .HasMaxLength(400)
+                        .HasColumnType("character varying(400)")
+                        .HasColumnName("done_since");
 
                     b.Property<DateTimeOffset>("FiredAt")
                         .HasColumnType("timestamp with time zone")

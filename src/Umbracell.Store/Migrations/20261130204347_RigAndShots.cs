@@ -67,6 +67,7 @@ namespace Umbracell.Store.Migrations
                     substrate = table.Column<string>(type: "character varying(40)", maxLength: 40, nullable: false),
                     document = table.Column<string>(type: "jsonb", nullable: false),
                     done = table.Column<string>(type: "character varying(400)", maxLength: 400, nullable: false),
+                    done_since = table.Column<string>(type: "character varying(400)", maxLength: 400, nullable: false),
                     fired_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false),
                     received_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false),
                     fired_by = table.Column<string>(type: "text", nullable: false),
