@@ -26,6 +26,7 @@ const LATER = new Set([
     'order',
     'materials',
     'rig',
+    'sequence',
   ],
 ])
 const FILE = new URL('./src/i18n/en.json', import.meta.url).pathname

@@ -26,6 +26,7 @@ public static class AskedByName
         ["bid"] = Of(Wire.BidQuestion, Wire.BidAnswer, BidQuestions.Answer),
         ["gate"] = Of(Wire.GateQuestion, Wire.GateAnswer, GateQuestions.Answer),
         ["test-shot"] = Of(Wire.TestShotQuestion, Wire.TestShotAnswer, TestShotQuestions.Answer),
+        ["sequence"] = Of(Wire.SequenceQuestion, Wire.SequenceAnswer, (question, _) => SequenceQuestions.Answer(question)),
         ["pocket"] = Of(Wire.PocketQuestion, Wire.PocketAnswer, PocketQuestions.Answer),
     };
 

@@ -8,6 +8,7 @@ using Umbracell.Core.Findings;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Moisture;
 using Umbracell.Core.Quantities;
+using Umbracell.Core.Rigs.Sequences;
 using Umbracell.Core.Rigs.Shots;
 using Umbracell.Core.Takeoff;
 using Umbracell.Core.Yield.Price;
@@ -39,6 +40,8 @@ namespace Umbracell.Questions;
 [JsonSerializable(typeof(PocketAnswer))]
 [JsonSerializable(typeof(TestShotQuestion))]
 [JsonSerializable(typeof(TestShotAnswer))]
+[JsonSerializable(typeof(SequenceQuestion))]
+[JsonSerializable(typeof(SequenceAnswer))]
 [JsonSerializable(typeof(Supplies))]
 public sealed partial class QuestionsJson : JsonSerializerContext
 {
@@ -97,6 +100,11 @@ public sealed partial class QuestionsJson : JsonSerializerContext
                     Words<ShotCause>(),
                     Words<ShotStep>(),
                     Words<ShotRefusal>(),
+                    Words<SequenceKind>(),
+                    Words<SequenceRole>(),
+                    Words<RigAct>(),
+                    Words<StepGauge>(),
+                    Words<StepState>(),
                     new QuantityConverter<Length>(q => q.Metres, Umbracell.Core.Quantities.Length.FromMetres),
                     new QuantityConverter<Temperature>(q => q.Celsius, Umbracell.Core.Quantities.Temperature.FromCelsius),
                     new QuantityConverter<Density>(

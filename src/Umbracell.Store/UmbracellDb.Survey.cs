@@ -111,49 +111,6 @@ public sealed partial class UmbracellDb
         });
     }
 
-    private void OfRigs(ModelBuilder modelBuilder)
-    {
-        modelBuilder.Entity<RigSettingRow>(setting =>
-        {
-            OfJob(setting);
-            OfRig(setting, nameof(RigSettingRow.RigId));
-            setting.Property(s => s.SheetSlug).HasMaxLength(60);
-            setting.Property(s => s.Tip).HasMaxLength(RigSettingRow.LongestTip);
-            setting.Property(s => s.LotA).HasMaxLength(RigSettingRow.LongestLot);
-            setting.Property(s => s.LotB).HasMaxLength(RigSettingRow.LongestLot);
-            setting
-                .HasIndex(s => new
-                {
-                    s.FirmId,
-                    s.RigId,
-                    s.Number,
-                })
-                .IsUnique();
-        });
-        modelBuilder.Entity<TestShotRow>(shot =>
-        {
-            OfJob(shot);
-            OfRig(shot, nameof(TestShotRow.RigId));
-            shot.HasOne<Surface>()
-                .WithMany()
-                .HasForeignKey(s => new { s.FirmId, s.SurfaceId })
-                .HasPrincipalKey(s => new { s.FirmId, s.Id });
-            shot.Property(s => s.SheetSlug).HasMaxLength(60);
-            shot.Property(s => s.Done).HasMaxLength(400);
-            shot.Property(s => s.DoneSince).HasMaxLength(400);
-            shot.Property(s => s.Document).AsJson();
-            shot.Property(s => s.Version).IsRowVersion();
-        });
-    }
-
-    private static void OfRig<T>(EntityTypeBuilder<T> row, string rig)
-        where T : class, IJobRow =>
-        row.HasOne<MeansRow>()
-            .WithMany()
-            .HasForeignKey(nameof(IJobRow.FirmId), rig)
-            .HasPrincipalKey(nameof(MeansRow.FirmId), nameof(MeansRow.Id))
-            .OnDelete(DeleteBehavior.Restrict);
-
     // A record of a job: bound to it within its firm, and seen by that firm alone.
     private void OfJob<T>(EntityTypeBuilder<T> row)
         where T : class, IJobRow

@@ -64,6 +64,14 @@ public sealed partial class UmbracellDb(DbContextOptions<UmbracellDb> options, F
 
     public DbSet<TestShotRow> TestShots => Set<TestShotRow>();
 
+    public DbSet<SprayerCheckRow> SprayerChecks => Set<SprayerCheckRow>();
+
+    public DbSet<FirmSequenceRow> FirmSequences => Set<FirmSequenceRow>();
+
+    public DbSet<SequenceRunRow> SequenceRuns => Set<SequenceRunRow>();
+
+    public DbSet<StepMarkRow> StepMarks => Set<StepMarkRow>();
+
     public DbSet<PastJobRow> PastJobs => Set<PastJobRow>();
 
     public DbSet<BidRow> Bids => Set<BidRow>();

@@ -218,6 +218,7 @@ public sealed class RaceTests(Product product)
         "POST /api/compute/cold-routes",
         "POST /api/compute/drum",
         "POST /api/compute/test-shot",
+        "POST /api/compute/sequence",
         "POST /api/compute/set-points",
         "POST /api/jobs/{id:guid}/surfaces/remove",
         "POST /api/jobs/{id:guid}/papers",

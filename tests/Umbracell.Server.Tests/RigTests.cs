@@ -226,6 +226,42 @@ public sealed class RigTests(Product product)
     }
 
     [Fact]
+    public async Task What_was_set_and_fired_goes_into_the_job_file_and_comes_back_with_it()
+    {
+        var rig = await SetUpAsync();
+        await rig.SetAsync(("tip", "01"), ("lotA", "L-7"));
+        await rig.FireAsync([.. Good.Where(one => one.Item1 != "feel"), ("hose", "118 F"), ("feel", "soft")]);
+        var fired = await rig.FireAsync([.. Good, ("pressureA", "1200 psi"), ("pressureB", "1150 psi")]);
+        (await rig.AcceptAsync(fired)).ShouldBe(200);
+        var first = await FileAsync(rig.Client, rig.Job);
+        first["testShots"]!.AsArray().Count.ShouldBe(2);
+        first["sprayerChecks"]!.AsArray().Count.ShouldBe(1);
+        var (status, brought) = await rig.Client.SendJsonAsync(HttpMethod.Post, "/api/jobs/file", first);
+        status.ShouldBe(201, brought.ToJsonString());
+        var second = await FileAsync(rig.Client, brought.Text("id"));
+        foreach (var part in new[] { "rigSettings", "testShots", "sprayerChecks" })
+        {
+            Unbound(second[part]!).ShouldBe(Unbound(first[part]!), part);
+        }
+
+        var now = (await rig.GetAsync())["setting"]!;
+        now.Text("tip").ShouldBe("01", "what came with a file is not what is on the rig");
+
+        static string Unbound(JsonNode part)
+        {
+            foreach (var row in part.AsArray())
+            {
+                row!.AsObject().Remove("id");
+                row.AsObject().Remove("surfaceId");
+            }
+
+            return part.ToJsonString();
+        }
+
+        static Task<JsonNode> FileAsync(HttpClient client, string job) => client.GetJsonAsync($"/api/jobs/{job}/file");
+    }
+
+    [Fact]
     public async Task A_helper_fires_and_does_not_accept()
     {
         var rig = await SetUpAsync();
@@ -240,83 +276,5 @@ public sealed class RigTests(Product product)
     private static double ChanceOf(JsonNode rig, string cause) =>
         rig["shots"]![0]!["answer"]!["causes"]!.AsArray().Single(one => one!.Text("id") == cause)!.Number("chance");
 
-    private async Task<RigAtWork> SetUpAsync()
-    {
-        // A rig of its own: what is set on it ends the shots of others.
-        var (client, name) = (await product.SignedInAsync("owner@ninthacre.example"), $"Rig {Guid.NewGuid():N}");
-        var (status, means) = await client.SendJsonAsync(
-            HttpMethod.Post,
-            "/api/means",
-            Asking.Typed(null, "us", ("kind", "rig"), ("name", name), ("liquidHeaters", "15 kW"))
-        );
-        status.ShouldBe(200, means.ToJsonString());
-        var id = (await client.GetJsonAsync("/api/means"))["all"]!.AsArray().Single(one => one!.Text("name") == name)!.Text("id");
-        return (await new RigAtWork(client, id, "", "").AtAnotherJobAsync("marl-cc-20"));
-    }
-
-    private sealed record RigAtWork(HttpClient Client, string Id, string Job, string Wall)
-    {
-        public async Task<RigAtWork> AtAnotherJobAsync(string sheet)
-        {
-            var (_, job) = await Client.SendJsonAsync(
-                HttpMethod.Post,
-                "/api/jobs",
-                Asking.Typed(null, "us", ("name", $"Rig {Guid.NewGuid():N}"), ("climateZone", "6A"))
-            );
-            var (status, wall) = await Client.SendJsonAsync(
-                HttpMethod.Post,
-                $"/api/jobs/{job.Text("id")}/surfaces",
-                Asking.Typed(null, "us", ("name", "One"), ("kind", "studWall"), ("sheet", sheet), ("thickness", "2"))
-            );
-            status.ShouldBe(201, wall.ToJsonString());
-            return this with { Job = job.Text("id"), Wall = wall.Text("id") };
-        }
-
-        public Task<JsonNode> GetAsync() => Client.GetJsonAsync($"/api/surfaces/{Wall}/rig?rig={Id}");
-
-        public Task<JsonNode> BoardAsync() => Client.GetJsonAsync($"/api/jobs/{Job}/board");
-
-        public async Task<JsonNode> CellAsync() =>
-            (await BoardAsync())["rows"]![0]!["cells"]!.AsArray().Single(cell => cell!.Text("stage") == "rig")!;
-
-        public Task<(int Status, JsonNode Body)> PostAsync(string what, (string, string)[] fields, DateTimeOffset? at = null) =>
-            Client.SendJsonAsync(
-                HttpMethod.Post,
-                $"/api/surfaces/{Wall}/{what}",
-                EditedRecords.Command(Guid.NewGuid(), at, null, what == "readings" ? fields : [.. fields, ("rig", Id)])
-            );
-
-        public async Task ReadAsync(DateTimeOffset at, params (string, string)[] fields) =>
-            await TakenAsync(PostAsync("readings", fields, at));
-
-        public Task<JsonNode> SetAsync(params (string, string)[] fields) => TakenAsync(PostAsync("rig-settings", fields));
-
-        public Task<JsonNode> SetAsync(DateTimeOffset at, params (string, string)[] fields) =>
-            TakenAsync(PostAsync("rig-settings", fields, at));
-
-        public Task<JsonNode> FireAsync((string, string)[] fields, DateTimeOffset? at = null) =>
-            TakenAsync(PostAsync("test-shots", fields, at));
-
-        public Task<(int Status, JsonNode Body)> OfShotAsync(
-            JsonNode rig,
-            string what,
-            (string, string) field,
-            DateTimeOffset? at = null
-        ) =>
-            Client.SendJsonAsync(
-                HttpMethod.Post,
-                $"/api/test-shots/{rig["shots"]![0]!.Text("id")}/{what}",
-                EditedRecords.Command(Guid.NewGuid(), at, null, field)
-            );
-
-        public async Task<int> AcceptAsync(JsonNode rig, bool isProtected = true, DateTimeOffset? at = null) =>
-            (await OfShotAsync(rig, "acceptance", ("protected", isProtected ? "yes" : "no"), at)).Status;
-
-        private static async Task<JsonNode> TakenAsync(Task<(int Status, JsonNode Body)> sent)
-        {
-            var (status, body) = await sent;
-            status.ShouldBe(200, body.ToJsonString());
-            return body;
-        }
-    }
+    private Task<RigAtWork> SetUpAsync() => RigAtWork.OfAsync(product);
 }

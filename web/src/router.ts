@@ -20,6 +20,13 @@ export const router = createRouter({
     })),
     { path: '/firm', name: 'firm', component: () => import('./firm/FirmView.vue') },
     { path: '/means', name: 'means', component: () => import('./means/MeansView.vue') },
+    { path: '/sequences', name: 'sequences', component: () => import('./sequences/SequencesView.vue') },
+    {
+      path: '/sequences/:run',
+      name: 'sequenceRun',
+      component: () => import('./sequences/RunView.vue'),
+      props: ({ params, query }) => ({ run: params.run, surface: query.surface }),
+    },
     { path: '/past-jobs', name: 'pastJobs', component: () => import('./pastjobs/PastJobsView.vue') },
     { path: '/stock', name: 'stock', component: () => import('./stock/StockView.vue') },
     { path: '/places', name: 'places', component: () => import('./places/PlacesView.vue') },

@@ -118,6 +118,9 @@ public sealed record FiledPhoto
 {
     public required Guid? SurfaceId { get; init; }
 
+    /// <summary>The test shot it shows.</summary>
+    public Guid? TestShotId { get; init; }
+
     public required string Caption { get; init; }
 
     public required string ContentType { get; init; }

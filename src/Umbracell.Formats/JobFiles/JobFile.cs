@@ -3,7 +3,6 @@ using System.Text;
 using System.Text.Json;
 using Newtonsoft.Json.Linq;
 using NJsonSchema;
-using NJsonSchema.Generation;
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Takeoff;
 using Umbracell.Formats.DataFiles;
@@ -47,6 +46,12 @@ public sealed record JobFile
 
     public IReadOnlyList<FiledMaterial>? Materials { get; init; }
 
+    public IReadOnlyList<FiledRigSetting>? RigSettings { get; init; }
+
+    public IReadOnlyList<FiledTestShot>? TestShots { get; init; }
+
+    public IReadOnlyList<FiledSprayerCheck>? SprayerChecks { get; init; }
+
     /// <summary>The file without what a firm pays and earns.</summary>
     public JobFile WithoutPrices() => this with { Bids = null, Papers = Papers?.Where(paper => !paper.ShowsPrices).ToList() };
 
@@ -66,33 +71,14 @@ public sealed record JobFile
     public static string SchemaText => ShippedFiles.Text("schemas/job.schema.json");
 
     /// <summary>The schema as it follows from the shapes here; what ships must be this.</summary>
-    public static string GenerateSchema()
-    {
-        var settings = new SystemTextJsonSchemaGeneratorSettings
-        {
-            SerializerOptions = DataFile.Json,
-            AlwaysAllowAdditionalObjectProperties = false,
-            FlattenInheritanceHierarchy = true,
-            DefaultReferenceTypeNullHandling = ReferenceTypeNullHandling.NotNull,
-        };
-        var schema = JsonSchema.FromType<JobFile>(settings);
-        foreach (var (name, property) in schema.Definitions.Values.Append(schema).SelectMany(s => s.ActualProperties))
-        {
-            property.IsRequired = !Added.Contains(name);
-            Bound(name, property);
-        }
-
-        foreach (var part in schema.Definitions.Values.Append(schema))
-        {
-            part.Description = OnOneLine(part.Description);
-        }
-
-        return schema.ToJson() + "\n";
-    }
-
-    // How a comment is broken in the source is nothing of the schema's.
-    private static string? OnOneLine(string? text) =>
-        text is null ? null : string.Join(' ', text.Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries));
+    public static string GenerateSchema() =>
+        ShapeSchema.Of<JobFile>(
+            (name, property) =>
+            {
+                property.IsRequired = !Added.Contains(name);
+                Bound(name, property);
+            }
+        );
 
     /// <summary>Parts that came after the first files were written: a file without them is whole.</summary>
     private static readonly string[] Added =
@@ -122,6 +108,10 @@ public sealed record JobFile
         "outdoors",
         "facing",
         "coveredOn",
+        "rigSettings",
+        "testShots",
+        "sprayerChecks",
+        "testShotId",
         "shelter",
         "faceHeightM",
     ];
@@ -149,6 +139,13 @@ public sealed record JobFile
         ("lossW", -100_000, 100_000),
         ("uwM2K", 0.01m, 10),
         ("loadKPa", 0, 2000),
+        ("MaterialPressurePa", 0, 40_000_000),
+        ("primaryATempC", -40, 95),
+        ("primaryBTempC", -40, 95),
+        ("hoseTempC", -40, 95),
+        ("drumChanges", 0, 10_000),
+        ("liftMm", 0.5m, 500),
+        ("sampleDensityKgM3", 1, 400),
         ("Pa", -400, 400),
         ("M3S", 0, 500),
         ("memberShare", 0, 0.9m),
@@ -330,6 +327,7 @@ public sealed record JobFile
             .Concat(Joints.Select((j, i) => ($"joints[{i}].secondId", j.SecondId)))
             .Concat(Preparation.Select((p, i) => ($"preparation[{i}].surfaceId", p.SurfaceId)))
             .Concat(Photos.Select((p, i) => ($"photos[{i}].surfaceId", p.SurfaceId)))
+            .Concat((TestShots ?? []).Select((s, i) => ($"testShots[{i}].surfaceId", (Guid?)s.SurfaceId)))
             .Concat(Logs.Select((l, i) => ($"logs[{i}].surfaceId", l.SurfaceId)))
             .Concat(ThermalPictures.Select((t, i) => ($"thermalPictures[{i}].surfaceId", t.SurfaceId)))
             .Concat(Complaints.SelectMany((c, i) => c.Suspects.Select(s => ($"complaints[{i}].suspects", (Guid?)s))));
@@ -344,6 +342,12 @@ public sealed record JobFile
             {
                 yield return ($"sheets[{i}].productSheet", fault);
             }
+        }
+
+        var shots = (TestShots ?? []).Select(s => s.Id).ToHashSet();
+        foreach (var (photo, i) in Photos.Select((p, i) => (p, i)).Where(p => p.p.TestShotId is { } one && !shots.Contains(one)))
+        {
+            yield return ($"photos[{i}].testShotId", WordCatalog.Say("dataFile.job.noShot", ("id", $"{photo.TestShotId}")));
         }
 
         var buffers = BufferSpaces.Select(b => b.Id).ToHashSet();

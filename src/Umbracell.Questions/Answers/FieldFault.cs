@@ -90,6 +90,21 @@ public enum FaultCode
     /// <summary>Nobody has confirmed that people are protected.</summary>
     Unprotected,
 
+    /// <summary>Other steps come before it.</summary>
+    StepBlocked,
+
+    /// <summary>A step nobody can skip.</summary>
+    StepHardStop,
+
+    /// <summary>A step that others have followed, so that it cannot be taken back.</summary>
+    StepFollowed,
+
+    /// <summary>A sequence that was given up.</summary>
+    RunGivenUp,
+
+    /// <summary>A sequence that cannot be run, or leaves people or pumps unprotected.</summary>
+    UnsafeSequence,
+
     /// <summary>Excluded by what nobody may override.</summary>
     ExcludedBySheet,
 

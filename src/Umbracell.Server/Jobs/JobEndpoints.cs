@@ -120,7 +120,7 @@ internal static class JobEndpoints
             job,
             await OwnPlacesAsync(db),
             await OwnTargetsAsync(db),
-            await CrewBook.OpenAsync(db),
+            await MeansByName.OpenAsync(db),
             await library.ShelfAsync(),
             clock
         );
@@ -152,7 +152,7 @@ internal static class JobEndpoints
             job,
             await OwnPlacesAsync(db),
             await OwnTargetsAsync(db),
-            await CrewBook.OpenAsync(db),
+            await MeansByName.OpenAsync(db),
             await library.ShelfAsync(),
             clock
         );
@@ -223,7 +223,7 @@ internal static class JobEndpoints
         Job job,
         Dictionary<string, PlaceRow> own,
         Dictionary<string, TargetSetRow> ownTargets,
-        CrewBook crews,
+        MeansByName crews,
         SheetShelf editions,
         TimeProvider clock
     )

@@ -234,8 +234,12 @@ internal static class MeansEndpoints
             return InUse.Refusal("crew", jobs);
         }
 
-        // What was set and fired with a rig stays on record; it can be retired.
-        if (await db.RigSettings.AnyAsync(setting => setting.RigId == id))
+        // What was set, run and fired with a rig stays on record; it can be retired.
+        if (
+            await db.RigSettings.AnyAsync(setting => setting.RigId == id)
+            || await db.SequenceRuns.AnyAsync(run => run.RigId == id)
+            || await db.SprayerChecks.AnyAsync(check => check.RigId == id)
+        )
         {
             throw new NotReadyException(WordCatalog.Say("problem.said.rigUsed"));
         }

@@ -27,6 +27,10 @@ internal static class RigEndpoints
             .WithTags("Rig")
             .WithSummary("Say how a rig is set now; test shots accepted before a change count no longer.")
             .Requires(Right.Record);
+        app.MapPost("/api/surfaces/{id:guid}/sprayers", ProtectAsync)
+            .WithTags("Rig")
+            .WithSummary("Say who sprays today, once supplied air runs and they are covered and fit.")
+            .Requires(Right.Record);
         app.MapPost("/api/surfaces/{id:guid}/test-shots", FireAsync)
             .WithTags("Rig")
             .WithSummary("Take down a test shot.")
@@ -81,6 +85,30 @@ internal static class RigEndpoints
                 lost.ForEach(shot => shot.Loss = loss);
             }
 
+            await db.SaveChangesAsync();
+        }
+
+        return TypedResults.Ok(await rigs.OfAsync(surface, job, asked.Rig));
+    }
+
+    private static async Task<Ok<RigOfSurface>> ProtectAsync(
+        Guid id,
+        TypedEdit edit,
+        SurfaceReader surfaces,
+        RigReader rigs,
+        SprayerChecks sprayers,
+        UmbracellDb db,
+        Commands commands,
+        ClaimsPrincipal user,
+        TimeProvider clock
+    )
+    {
+        var (surface, job) = await surfaces.FindAsync(id);
+        var asked = await AskedAsync(edit, surface, job, rigs);
+        var stamp = Stamp.Of(user, clock, edit);
+        if (await commands.TakeAsync(edit, null, stamp))
+        {
+            sprayers.Take(edit, job.Id, asked.Rig!.Value, stamp);
             await db.SaveChangesAsync();
         }
 
@@ -202,6 +230,7 @@ internal static class RigEndpoints
         TypedEdit edit,
         SurfaceReader surfaces,
         RigReader rigs,
+        SprayerChecks sprayers,
         SheetLibrary library,
         UmbracellDb db,
         Commands commands,
@@ -213,15 +242,13 @@ internal static class RigEndpoints
         var stamp = Stamp.Of(user, clock, edit);
         if (await commands.TakeAsync(edit, null, stamp) && shot.AcceptedAt is null)
         {
-            var protectedToo = false;
-            var fields = new TypedFields(edit);
-            fields.YesNo("protected", yes => protectedToo = yes == true);
-            fields.ThrowIfFaulty(["protected"]);
+            new TypedFields(edit).ThrowIfFaulty("accepted");
             var answer = TestShotQuestions.Answer(SurfaceShots.QuestionOf(shot), await library.SuppliesAsync(job));
+            var isOnRecord = await sprayers.OfDayAsync(job, shot.RigId, shot.FiredAt) is not null;
             (string Field, FaultCode Code)? refusal =
                 !answer.Acceptable ? ("shot", FaultCode.ShotRefused)
                 : shot.Loss is not null ? ("shot", FaultCode.ShotOutdated)
-                : !protectedToo ? ("protected", FaultCode.Unprotected)
+                : !isOnRecord ? ("protected", FaultCode.Unprotected)
                 : null;
             if (refusal is { } why)
             {

@@ -1,6 +1,7 @@
 using Umbracell.Questions.Rig;
 using Umbracell.Server.Access;
 using Umbracell.Server.Requests;
+using Umbracell.Server.Rig.Sequences;
 using Umbracell.Server.Sheets;
 using Umbracell.Server.Surfaces;
 
@@ -13,11 +14,15 @@ internal sealed class RigPart : IPart
     {
         services.AddSingleton<IStageCell, RigCell>();
         services.AddScoped<RigReader>();
+        services.AddScoped<SprayerChecks>();
+        services.AddScoped<SequenceReader>();
     }
 
     public void Map(IEndpointRouteBuilder api)
     {
         api.MapRig();
+        api.MapSequences();
+        api.MapRuns();
         api.MapPost(
                 "/api/compute/test-shot",
                 async (TestShotQuestion question, SheetLibrary library, Guid? job = null) =>

@@ -14,7 +14,7 @@ using Umbracell.Store.Model;
 namespace Umbracell.Server.Rig;
 
 /// <summary>Answers how a rig is set for a surface, what it reaches and what its test shots say.</summary>
-internal sealed class RigReader(UmbracellDb db, SurfaceReader reader, SheetLibrary library, TimeProvider clock)
+internal sealed class RigReader(UmbracellDb db, SurfaceReader reader, SheetLibrary library, SprayerChecks sprayers, TimeProvider clock)
 {
     private const int ShotsShown = 6;
 
@@ -57,6 +57,7 @@ internal sealed class RigReader(UmbracellDb db, SurfaceReader reader, SheetLibra
             Setting = setting is null ? null : Told(setting, surface, supplies),
             Next = next,
             Expected = next is null ? null : TestShotQuestions.Answer(AtSetPoints(next, setting), supplies).Expected,
+            Sprayer = rig is null ? null : await sprayers.OfDayAsync(job, rig.Id),
             Shots =
             [
                 .. records

@@ -105,6 +105,9 @@ public sealed record RigOfSurface
     /// <summary>Times that are expected of it at the set points; null where something is missing.</summary>
     public required ExpectedShotAnswer? Expected { get; init; }
 
+    /// <summary>Who sprays today and was said to be protected and fit; null where that is not on record.</summary>
+    public required SprayerAnswer? Sprayer { get; init; }
+
     /// <summary>The last shots of the surface's product at the job, the newest first.</summary>
     public required IReadOnlyList<FiredShotAnswer> Shots { get; init; }
 

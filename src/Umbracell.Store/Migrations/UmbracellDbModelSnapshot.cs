@@ -669,6 +669,53 @@ namespace Umbracell.Store.Migrations
                     b.ToTable("firms", (string)null);
                 });
 
+            modelBuilder.Entity("Umbracell.Store.Model.FirmSequenceRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<DateTimeOffset>("ChangedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("changed_at");
+
+                    b.Property<string>("ChangedBy")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("changed_by");
+
+                    b.Property<string>("Document")
+                        .IsRequired()
+                        .HasColumnType("jsonb")
+                        .HasColumnName("document");
+
+                    b.Property<Guid>("FirmId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("firm_id");
+
+                    b.Property<string>("Kind")
+                        .IsRequired()
+                        .HasMaxLength(40)
+                        .HasColumnType("character varying(40)")
+                        .HasColumnName("kind");
+
+                    b.Property<uint>("Version")
+                        .IsConcurrencyToken()
+                        .ValueGeneratedOnAddOrUpdate()
+                        .HasColumnType("xid")
+                        .HasColumnName("xmin");
+
+                    b.HasKey("Id")
+                        .HasName("pk_firm_sequences");
+
+                    b.HasIndex("FirmId", "Kind")
+                        .IsUnique()
+                        .HasDatabaseName("ix_firm_sequences_firm_id_kind");
+
+                    b.ToTable("firm_sequences", (string)null);
+                });
+
             modelBuilder.Entity("Umbracell.Store.Model.ForecastRow", b =>
                 {
                     b.Property<Guid>("Id")
@@ -1421,6 +1468,10 @@ namespace Umbracell.Store.Migrations
                         .HasColumnType("uuid")
                         .HasColumnName("surface_id");
 
+                    b.Property<Guid?>("TestShotId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("test_shot_id");
+
                     b.Property<byte[]>("Thumbnail")
                         .IsRequired()
                         .HasColumnType("bytea")
@@ -1444,6 +1495,9 @@ namespace Umbracell.Store.Migrations
 
                     b.HasIndex("FirmId", "SurfaceId")
                         .HasDatabaseName("ix_photos_firm_id_surface_id");
+
+                    b.HasIndex("FirmId", "TestShotId")
+                        .HasDatabaseName("ix_photos_firm_id_test_shot_id");
 
                     b.ToTable("photos", (string)null);
                 });
@@ -1953,6 +2007,69 @@ namespace Umbracell.Store.Migrations
                     b.ToTable("security_events", (string)null);
                 });
 
+            modelBuilder.Entity("Umbracell.Store.Model.SequenceRunRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<DateTimeOffset>("BegunAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("begun_at");
+
+                    b.Property<string>("BegunBy")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("begun_by");
+
+                    b.Property<string>("Document")
+                        .IsRequired()
+                        .HasColumnType("jsonb")
+                        .HasColumnName("document");
+
+                    b.Property<Guid>("FirmId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("firm_id");
+
+                    b.Property<DateTimeOffset?>("GivenUpAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("given_up_at");
+
+                    b.Property<string>("GivenUpBy")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("given_up_by");
+
+                    b.Property<Guid?>("JobId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("job_id");
+
+                    b.Property<string>("Kind")
+                        .IsRequired()
+                        .HasMaxLength(40)
+                        .HasColumnType("character varying(40)")
+                        .HasColumnName("kind");
+
+                    b.Property<Guid>("RigId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("rig_id");
+
+                    b.HasKey("Id")
+                        .HasName("pk_sequence_runs");
+
+                    b.HasAlternateKey("FirmId", "Id")
+                        .HasName("ak_sequence_runs_firm_id_id");
+
+                    b.HasIndex("FirmId", "JobId")
+                        .HasDatabaseName("ix_sequence_runs_firm_id_job_id");
+
+                    b.HasIndex("FirmId", "RigId")
+                        .HasDatabaseName("ix_sequence_runs_firm_id_rig_id");
+
+                    b.ToTable("sequence_runs", (string)null);
+                });
+
             modelBuilder.Entity("Umbracell.Store.Model.SessionRow", b =>
                 {
                     b.Property<Guid>("Id")
@@ -2178,6 +2295,120 @@ namespace Umbracell.Store.Migrations
                         .HasDatabaseName("ix_site_notes_firm_id_surface_id");
 
                     b.ToTable("site_notes", (string)null);
+                });
+
+            modelBuilder.Entity("Umbracell.Store.Model.SprayerCheckRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<DateTimeOffset>("CheckedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("checked_at");
+
+                    b.Property<string>("CheckedBy")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("checked_by");
+
+                    b.Property<Guid>("FirmId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("firm_id");
+
+                    b.Property<Guid>("JobId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("job_id");
+
+                    b.Property<DateTimeOffset>("ReceivedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("received_at");
+
+                    b.Property<Guid>("RigId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("rig_id");
+
+                    b.Property<string>("Sprayer")
+                        .IsRequired()
+                        .HasMaxLength(80)
+                        .HasColumnType("character varying(80)")
+                        .HasColumnName("sprayer");
+
+                    b.HasKey("Id")
+                        .HasName("pk_sprayer_checks");
+
+                    b.HasIndex("FirmId", "JobId")
+                        .HasDatabaseName("ix_sprayer_checks_firm_id_job_id");
+
+                    b.HasIndex("FirmId", "RigId")
+                        .HasDatabaseName("ix_sprayer_checks_firm_id_rig_id");
+
+                    b.ToTable("sprayer_checks", (string)null);
+                });
+
+            modelBuilder.Entity("Umbracell.Store.Model.StepMarkRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<Guid>("FirmId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("firm_id");
+
+                    b.Property<int>("Number")
+                        .HasColumnType("integer")
+                        .HasColumnName("number");
+
+                    b.Property<double?>("Read")
+                        .HasColumnType("double precision")
+                        .HasColumnName("read");
+
+                    b.Property<string>("Reason")
+                        .IsRequired()
+                        .HasMaxLength(300)
+                        .HasColumnType("character varying(300)")
+                        .HasColumnName("reason");
+
+                    b.Property<DateTimeOffset>("ReceivedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("received_at");
+
+                    b.Property<Guid>("RunId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("run_id");
+
+                    b.Property<DateTimeOffset>("SaidAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("said_at");
+
+                    b.Property<string>("SaidBy")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("said_by");
+
+                    b.Property<string>("Saying")
+                        .IsRequired()
+                        .HasMaxLength(40)
+                        .HasColumnType("character varying(40)")
+                        .HasColumnName("saying");
+
+                    b.Property<string>("Step")
+                        .IsRequired()
+                        .HasMaxLength(40)
+                        .HasColumnType("character varying(40)")
+                        .HasColumnName("step");
+
+                    b.HasKey("Id")
+                        .HasName("pk_step_marks");
+
+                    b.HasIndex("FirmId", "RunId", "Number")
+                        .IsUnique()
+                        .HasDatabaseName("ix_step_marks_firm_id_run_id_number");
+
+                    b.ToTable("step_marks", (string)null);
                 });
 
             modelBuilder.Entity("Umbracell.Store.Model.StockLotRow", b =>
@@ -2583,6 +2814,9 @@ namespace Umbracell.Store.Migrations
                     b.HasKey("Id")
                         .HasName("pk_test_shots");
 
+                    b.HasAlternateKey("FirmId", "Id")
+                        .HasName("ak_test_shots_firm_id_id");
+
                     b.HasIndex("FirmId", "JobId")
                         .HasDatabaseName("ix_test_shots_firm_id_job_id");
 
@@ -2815,6 +3049,16 @@ namespace Umbracell.Store.Migrations
                         .HasConstraintName("fk_fan_tests_jobs_firm_id_job_id");
                 });
 
+            modelBuilder.Entity("Umbracell.Store.Model.FirmSequenceRow", b =>
+                {
+                    b.HasOne("Umbracell.Store.Model.Firm", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_firm_sequences_firms_firm_id");
+                });
+
             modelBuilder.Entity("Umbracell.Store.Model.ForecastRow", b =>
                 {
                     b.HasOne("Umbracell.Store.Model.Firm", null)
@@ -2988,6 +3232,13 @@ namespace Umbracell.Store.Migrations
                         .HasForeignKey("FirmId", "SurfaceId")
                         .HasPrincipalKey("FirmId", "Id")
                         .HasConstraintName("fk_photos_surfaces_firm_id_surface_id");
+
+                    b.HasOne("Umbracell.Store.Model.TestShotRow", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId", "TestShotId")
+                        .HasPrincipalKey("FirmId", "Id")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .HasConstraintName("fk_photos_test_shots_firm_id_test_shot_id");
                 });
 
             modelBuilder.Entity("Umbracell.Store.Model.PlaceHoursRow", b =>
@@ -3092,6 +3343,24 @@ namespace Umbracell.Store.Migrations
                         .HasConstraintName("fk_security_events_firms_firm_id");
                 });
 
+            modelBuilder.Entity("Umbracell.Store.Model.SequenceRunRow", b =>
+                {
+                    b.HasOne("Umbracell.Store.Model.Job", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId", "JobId")
+                        .HasPrincipalKey("FirmId", "Id")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .HasConstraintName("fk_sequence_runs_jobs_firm_id_job_id");
+
+                    b.HasOne("Umbracell.Store.Model.MeansRow", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId", "RigId")
+                        .HasPrincipalKey("FirmId", "Id")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired()
+                        .HasConstraintName("fk_sequence_runs_means_firm_id_rig_id");
+                });
+
             modelBuilder.Entity("Umbracell.Store.Model.SessionRow", b =>
                 {
                     b.HasOne("Umbracell.Store.Model.Firm", null)
@@ -3128,6 +3397,36 @@ namespace Umbracell.Store.Migrations
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired()
                         .HasConstraintName("fk_site_notes_surfaces_firm_id_surface_id");
+                });
+
+            modelBuilder.Entity("Umbracell.Store.Model.SprayerCheckRow", b =>
+                {
+                    b.HasOne("Umbracell.Store.Model.Job", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId", "JobId")
+                        .HasPrincipalKey("FirmId", "Id")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_sprayer_checks_jobs_firm_id_job_id");
+
+                    b.HasOne("Umbracell.Store.Model.MeansRow", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId", "RigId")
+                        .HasPrincipalKey("FirmId", "Id")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired()
+                        .HasConstraintName("fk_sprayer_checks_means_firm_id_rig_id");
+                });
+
+            modelBuilder.Entity("Umbracell.Store.Model.StepMarkRow", b =>
+                {
+                    b.HasOne("Umbracell.Store.Model.SequenceRunRow", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId", "RunId")
+                        .HasPrincipalKey("FirmId", "Id")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_step_marks_sequence_runs_firm_id_run_id");
                 });
 
             modelBuilder.Entity("Umbracell.Store.Model.StockLotRow", b =>

@@ -1,5 +1,6 @@
 using Umbracell.Core.Conditions;
 using Umbracell.Core.Rigs;
+using Umbracell.Core.Rigs.Shots;
 using Umbracell.Documents;
 using Umbracell.Store.Figures;
 
@@ -109,6 +110,10 @@ public sealed class TestShotRow : IJobRow, IFigureInput
     public ShotLoss? Loss { get; set; }
 
     public uint Version { get; set; }
+
+    /// <summary>Causes by their names, as <see cref="Done"/> and <see cref="DoneSince"/> hold them.</summary>
+    public static IReadOnlyList<ShotCause> CausesOf(string names) =>
+        [.. names.Split(' ', StringSplitOptions.RemoveEmptyEntries).Select(name => Enum.Parse<ShotCause>(name))];
 
     IEnumerable<Guid> IFigureInput.FiguresOf(Func<string, bool> changes) => [JobId];
 }

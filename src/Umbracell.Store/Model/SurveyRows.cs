@@ -157,6 +157,9 @@ public sealed class PhotoRow : IJobRow
 
     public Guid? SurfaceId { get; set; }
 
+    /// <summary>The test shot it shows; null for any other photo.</summary>
+    public Guid? TestShotId { get; set; }
+
     public string Caption { get; set; } = "";
 
     public required string ContentType { get; set; }

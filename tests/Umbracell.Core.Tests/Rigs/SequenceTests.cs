@@ -1,6 +1,5 @@
 using CsCheck;
 using Shouldly;
-using Umbracell.Core.Quantities;
 using Umbracell.Core.Rigs.Sequences;
 using Xunit;
 
@@ -146,7 +145,7 @@ public sealed class SequenceTests
         Faults(Step("pumps", RigAct.PumpsIn)).ShouldBe([new(SequenceFaultCode.Unprotected, "pumps", RigAct.CapsOff)]);
         Faults(Step("pumps", RigAct.PumpsIn), Step("caps", RigAct.CapsOff))
             .ShouldBe([new(SequenceFaultCode.WrongOrder, "pumps", RigAct.CapsOff)]);
-        Faults(Step("a") with { Reading = new(Dimension.MaterialPressure, 2, 1) }).ShouldBe([new(SequenceFaultCode.NoValueHolds, "a")]);
+        Faults(Step("a") with { Reading = new(StepGauge.Pressure, 2, 1) }).ShouldBe([new(SequenceFaultCode.NoValueHolds, "a")]);
         Faults(Step("a") with { Wait = TimeSpan.FromHours(30) }).ShouldBe([new(SequenceFaultCode.Wait, "a")]);
     }
 

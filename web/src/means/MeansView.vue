@@ -7,6 +7,7 @@ import { useEdits } from '@/shared/state/edits'
 import { useMaterialRefresh, useMeans } from '@/shared/state/price'
 import { useReader } from '@/shared/state/reader'
 import { useSession } from '@/shared/state/session'
+import RigSequences from '@/shared/sequences/RigSequences.vue'
 import { useTakeOff } from '@/shared/state/takeOff'
 import { useHours } from '@/shared/state/times'
 import AppBar from '@/shared/ui/AppBar.vue'
@@ -102,6 +103,7 @@ function known(kind: Kind, one: Means) {
             <dd>{{ entry.text }}</dd>
           </div>
         </dl>
+        <RigSequences v-if="kind.kind === 'rig' && !one.retired" :rig="one.id" />
       </article>
     </section>
   </main>

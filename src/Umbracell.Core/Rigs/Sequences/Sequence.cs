@@ -46,11 +46,45 @@ public enum SequenceRole
     CrewLead,
 }
 
+/// <summary>What a step can read.</summary>
+public enum StepGauge
+{
+    /// <summary>A pressure, of air or of material; Pa.</summary>
+    Pressure,
+
+    /// <summary>A temperature; °C.</summary>
+    Temperature,
+
+    /// <summary>A relative humidity; percent.</summary>
+    Humidity,
+
+    /// <summary>What is left in a drum; percent of a full one.</summary>
+    Level,
+
+    /// <summary>A mass on a scale; kg.</summary>
+    Weight,
+}
+
+/// <summary>What can be read at all.</summary>
+public static class StepGauges
+{
+    /// <summary>The range of a gauge: wide enough for any rig, narrow enough to catch a slip.</summary>
+    public static FigureRange RangeOf(StepGauge gauge) =>
+        gauge switch
+        {
+            StepGauge.Pressure => new(0, 40e6, Dimension.MaterialPressure),
+            StepGauge.Temperature => new(-40, 95, Dimension.Temperature),
+            StepGauge.Humidity => new(0, 100, Dimension.RelativeHumidity),
+            StepGauge.Level => new(0, 100, Dimension.Percent),
+            _ => new(0, 2000, Dimension.Mass),
+        };
+}
+
 /// <summary>A value that a step reads off a gauge, with its limits in SI.</summary>
-/// <param name="Dimension">What it is.</param>
+/// <param name="Gauge">What it is.</param>
 /// <param name="Least">The least it may be; null for no limit.</param>
 /// <param name="Greatest">The greatest it may be; null for no limit.</param>
-public sealed record StepReading(Dimension Dimension, double? Least, double? Greatest)
+public sealed record StepReading(StepGauge Gauge, double? Least, double? Greatest)
 {
     /// <summary>Whether a value is within its limits.</summary>
     public bool Holds(double si) => double.IsFinite(si) && !(si < Least) && !(si > Greatest);

@@ -1,6 +1,5 @@
 using System.Text.Json;
 using System.Text.Json.Serialization;
-using Umbracell.Core.Quantities;
 
 namespace Umbracell.Core.Rigs.Sequences;
 
@@ -16,9 +15,14 @@ public static class ShippedSequences
     /// <summary>One of each kind.</summary>
     public static IReadOnlyDictionary<SequenceKind, Sequence> All { get; } = Read();
 
+    /// <summary>Whether a step of this id ships, so that the catalogue has words for it.</summary>
+    public static bool HasWords(string step) => Ids.Contains(step);
+
+    private static readonly HashSet<string> Ids = [.. All.Values.SelectMany(one => one.Steps).Select(step => step.Id)];
+
     private sealed record Written(SequenceKind Kind, IReadOnlyList<WrittenStep> Steps);
 
-    private sealed record WrittenReading(Dimension Dimension, double? Least, double? Greatest);
+    private sealed record WrittenReading(StepGauge Gauge, double? Least, double? Greatest);
 
     private sealed record WrittenStep
     {
@@ -52,7 +56,7 @@ public static class ShippedSequences
             Act = step.Act,
             HardStop = step.HardStop,
             After = step.After,
-            Reading = step.Reading is { } reading ? new(reading.Dimension, reading.Least, reading.Greatest) : null,
+            Reading = step.Reading is { } reading ? new(reading.Gauge, reading.Least, reading.Greatest) : null,
             Wait = step.WaitMin is { } minutes ? TimeSpan.FromMinutes(minutes) : null,
             Who = step.Who,
         };

@@ -125,7 +125,7 @@ internal static class PastJobEndpoints
         {
             var row = PastJobFields.New();
             row.Id = edit.Id ?? row.Id;
-            PastJobFields.Take(new(edit), row, await library.AllAsync(), await CrewBook.OpenAsync(db), isNew: true);
+            PastJobFields.Take(new(edit), row, await library.AllAsync(), await MeansByName.OpenAsync(db), isNew: true);
             db.PastJobs.Add(row);
             await db.SaveChangesAsync();
         }
@@ -149,7 +149,7 @@ internal static class PastJobEndpoints
 
         await Seen.MustStandAsync(edit.Version, row.Version, async () => Answer(row, await library.ShelfAsync(), winsorised: false));
 
-        PastJobFields.Take(new(edit), row, await library.AllAsync(), await CrewBook.OpenAsync(db), isNew: false);
+        PastJobFields.Take(new(edit), row, await library.AllAsync(), await MeansByName.OpenAsync(db), isNew: false);
         await db.SaveChangesAsync();
         return TypedResults.Ok(await AnswerAsync(db, library));
     }
@@ -172,7 +172,7 @@ internal static class PastJobEndpoints
     )
     {
         var bytes = await Uploads.ReadAsync(request);
-        var (rows, faults) = PastJobTable.Read(bytes, UnitsWord.Read(units), await library.AllAsync(), await CrewBook.OpenAsync(db));
+        var (rows, faults) = PastJobTable.Read(bytes, UnitsWord.Read(units), await library.AllAsync(), await MeansByName.OpenAsync(db));
         var taken = take && faults.Count == 0;
         if (taken && await commands.TakeAsync(new SentAlone(command), null))
         {

@@ -49,7 +49,7 @@ internal static class PastJobFields
         TypedFields fields,
         PastJobRow row,
         IReadOnlyDictionary<string, ProductSheet> sheets,
-        CrewBook crews,
+        MeansByName crews,
         bool isNew
     )
     {

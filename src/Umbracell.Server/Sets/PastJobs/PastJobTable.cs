@@ -37,7 +37,7 @@ internal static class PastJobTable
         byte[] bytes,
         UnitSystem units,
         IReadOnlyDictionary<string, ProductSheet> sheets,
-        CrewBook crews
+        MeansByName crews
     )
     {
         var table = Workbook.IsOne(bytes) ? Workbook.Read(bytes) : DelimitedText.Read(bytes);

@@ -90,12 +90,10 @@ internal sealed record SurfaceShots(ShotSeenOnce? Last, ShotSeenOnce? Accepted, 
             HoursSinceMixed = row.Document.HoursSinceMixed,
             LiftMm = row.Document.LiftMm,
             Seen = row.Document.Seen,
-            Done = Causes(row.Done),
+            Done = TestShotRow.CausesOf(row.Done),
         };
 
     /// <summary>Causes whose step was done up to now: before the shot, and since.</summary>
-    public static IReadOnlyList<ShotCause> DoneOf(TestShotRow row) => [.. Causes(row.Done).Union(Causes(row.DoneSince))];
-
-    private static IReadOnlyList<ShotCause> Causes(string names) =>
-        [.. names.Split(' ', StringSplitOptions.RemoveEmptyEntries).Select(name => Enum.Parse<ShotCause>(name))];
+    public static IReadOnlyList<ShotCause> DoneOf(TestShotRow row) =>
+        [.. TestShotRow.CausesOf(row.Done).Union(TestShotRow.CausesOf(row.DoneSince))];
 }

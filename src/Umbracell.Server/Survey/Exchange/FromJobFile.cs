@@ -284,6 +284,7 @@ internal static partial class FromJobFile
         {
             Id = Guid.NewGuid(),
             SurfaceId = Map(p.SurfaceId, ids),
+            TestShotId = Map(p.TestShotId, ids),
             Caption = p.Caption,
             ContentType = picture.ContentType,
             Bytes = picture.Bytes,
@@ -294,6 +295,46 @@ internal static partial class FromJobFile
             ReceivedAt = p.ReceivedAt ?? p.AddedAt,
             AddedBy = p.AddedBy,
         };
+    }
+
+    /// <summary>How a rig was set then; its number is given by where it goes.</summary>
+    public static RigSettingRow Setting(FiledRigSetting s)
+    {
+        var row = Row(s);
+        row.SheetSlug = Clip(s.SheetId, 60);
+        row.Tip = Clip(s.Tip, RigSettingRow.LongestTip);
+        (row.LotA, row.LotB) = (Clip(s.LotA, RigSettingRow.LongestLot), Clip(s.LotB, RigSettingRow.LongestLot));
+        return row;
+    }
+
+    [MapperIgnoreSource(nameof(FiledRigSetting.Rig))]
+    [MapProperty(nameof(FiledRigSetting.SheetId), nameof(RigSettingRow.SheetSlug))]
+    [MapProperty(nameof(FiledRigSetting.MaterialPressurePa), nameof(RigSettingRow.PressurePa))]
+    private static partial RigSettingRow Row(FiledRigSetting setting);
+
+    public static TestShotRow Shot(FiledTestShot s, Dictionary<Guid, Guid> ids)
+    {
+        var row = Row(s);
+        (row.Id, row.SurfaceId, row.SheetSlug) = (ids[s.Id], ids[s.SurfaceId], Clip(s.SheetId, 60));
+        (row.Done, row.DoneSince) = (string.Join(' ', s.Done.Distinct()), string.Join(' ', s.DoneSince.Distinct()));
+        return row;
+    }
+
+    [MapperIgnoreSource(nameof(FiledTestShot.Rig))]
+    [MapperIgnoreSource(nameof(FiledTestShot.Done))]
+    [MapperIgnoreSource(nameof(FiledTestShot.DoneSince))]
+    [MapProperty(nameof(FiledTestShot.SheetId), nameof(TestShotRow.SheetSlug))]
+    [MapProperty(nameof(FiledTestShot.Shot), nameof(TestShotRow.Document))]
+    private static partial TestShotRow Row(FiledTestShot shot);
+
+    [MapperIgnoreSource(nameof(FiledSprayerCheck.Rig))]
+    private static partial SprayerCheckRow Row(FiledSprayerCheck check);
+
+    public static SprayerCheckRow Check(FiledSprayerCheck c)
+    {
+        var row = Row(c);
+        row.Sprayer = Clip(c.Sprayer, SprayerCheckRow.LongestName);
+        return row;
     }
 
     // A room is entered for the whole year or not at all.

@@ -1,4 +1,5 @@
 using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.ChangeTracking;
 using Umbracell.Formats.DataFiles;
 using Umbracell.Formats.JobFiles;
 using Umbracell.Server.Means;
@@ -52,7 +53,7 @@ internal static class JobFiling
             .OrderBy(r => r.TakenAt)
             .ThenBy(r => r.Id)
             .ToListAsync();
-        return plan with
+        var whole = plan with
         {
             Readings = [.. readings.Where(r => Stands(r.SurfaceId)).Select(ToJobFile.Of)],
             Complaints = [.. (await Rows(db.Complaints).OrderBy(c => c.MadeAt).ToListAsync()).Select(c => ToJobFile.Of(c, standing))],
@@ -80,6 +81,7 @@ internal static class JobFiling
             Sheets = await SheetsAsync(job, plan.Surfaces, db),
             Materials = FiledMaterials.Of(plan.Surfaces, await db.Firms.AsNoTracking().SingleAsync()),
         };
+        return await FiledRigs.AddAsync(whole, job.Id, db);
 
         IQueryable<T> Rows<T>(IQueryable<T> rows)
             where T : class, IJobRow => RowsOf(rows, job);
@@ -112,6 +114,7 @@ internal static class JobFiling
         var ids = file
             .Surfaces.Select(s => s.Id)
             .Concat(file.BufferSpaces.Select(b => b.Id))
+            .Concat((file.TestShots ?? []).Select(shot => shot.Id))
             .Distinct()
             .ToDictionary(id => id, _ => Guid.NewGuid());
         var job = FromJobFile.Job(file.Job, own, stamp.At);
@@ -132,7 +135,7 @@ internal static class JobFiling
             job.OwnTargets = db.TargetSets.AsEnumerable().FirstOrDefault(own => own.Edition == set.Edition && SameFigures(own, set)) ?? set;
         }
 
-        job.CrewRow = (await CrewBook.OpenAsync(db)).Named(FromJobFile.Crew(file.Job));
+        job.CrewRow = (await MeansByName.OpenAsync(db)).Named(FromJobFile.Crew(file.Job));
         if (file.Materials is { Count: > 0 } materials)
         {
             FiledMaterials.ComeAlong(materials, await db.Firms.SingleAsync());
@@ -156,15 +159,16 @@ internal static class JobFiling
         db.FanTests.AddRange(file.FanTests.Select(FromJobFile.FanTest));
         db.ThermalPictures.AddRange(file.ThermalPictures.Select(t => FromJobFile.Thermal(t, ids)));
         db.LoggerSeries.AddRange(file.Logs.Select(l => FromJobFile.Log(l, ids)));
+        await FiledRigs.ComeAlongAsync(file, db, ids);
         db.Photos.AddRange(file.Photos.Select(p => FromJobFile.Photo(p, ids)));
         db.Bids.AddRange((file.Bids ?? []).Select(FromJobFile.Bid));
         db.Papers.AddRange((file.Papers ?? []).Select(FromJobFile.Paper));
-        foreach (var row in db.ChangeTracker.Entries<IJobRow>())
+        foreach (var row in db.ChangeTracker.Entries<IJobRow>().Where(IsNew))
         {
             row.Entity.JobId = job.Id;
         }
 
-        foreach (var surface in db.ChangeTracker.Entries<Surface>())
+        foreach (var surface in db.ChangeTracker.Entries<Surface>().Where(IsNew))
         {
             surface.Entity.JobId = job.Id;
         }
@@ -182,6 +186,9 @@ internal static class JobFiling
             return row;
         }
     }
+
+    // What was read beside it belongs where it was.
+    private static bool IsNew(EntityEntry row) => row.State == EntityState.Added;
 
     private static bool SameFigures(TargetSetRow a, TargetSetRow b) =>
         ToJobFile.Of(a).GreatestU.ToHashSet().SetEquals(ToJobFile.Of(b).GreatestU);

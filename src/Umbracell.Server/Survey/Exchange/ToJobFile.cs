@@ -1,5 +1,6 @@
 using Riok.Mapperly.Abstractions;
 using Umbracell.Core.Choosing;
+using Umbracell.Core.Rigs.Shots;
 using Umbracell.Formats.JobFiles;
 using Umbracell.Store.Model;
 
@@ -134,6 +135,33 @@ internal static partial class ToJobFile
     [MapperIgnoreSource(nameof(PhotoRow.JobId))]
     [MapperIgnoreSource(nameof(PhotoRow.Version))]
     public static partial FiledPhoto Of(PhotoRow photo);
+
+    [MapperIgnoreSource(nameof(RigSettingRow.Id))]
+    [MapperIgnoreSource(nameof(RigSettingRow.FirmId))]
+    [MapperIgnoreSource(nameof(RigSettingRow.JobId))]
+    [MapperIgnoreSource(nameof(RigSettingRow.RigId))]
+    [MapperIgnoreSource(nameof(RigSettingRow.Number))]
+    [MapProperty(nameof(RigSettingRow.SheetSlug), nameof(FiledRigSetting.SheetId))]
+    [MapProperty(nameof(RigSettingRow.PressurePa), nameof(FiledRigSetting.MaterialPressurePa))]
+    public static partial FiledRigSetting Of(RigSettingRow setting, string rig);
+
+    [MapperIgnoreSource(nameof(TestShotRow.FirmId))]
+    [MapperIgnoreSource(nameof(TestShotRow.JobId))]
+    [MapperIgnoreSource(nameof(TestShotRow.RigId))]
+    [MapperIgnoreSource(nameof(TestShotRow.Version))]
+    [MapProperty(nameof(TestShotRow.SheetSlug), nameof(FiledTestShot.SheetId))]
+    [MapProperty(nameof(TestShotRow.Document), nameof(FiledTestShot.Shot))]
+    [MapProperty(nameof(TestShotRow.Done), nameof(FiledTestShot.Done), Use = nameof(CausesOf))]
+    [MapProperty(nameof(TestShotRow.DoneSince), nameof(FiledTestShot.DoneSince), Use = nameof(CausesOf))]
+    public static partial FiledTestShot Of(TestShotRow shot, string rig);
+
+    private static IReadOnlyList<ShotCause> CausesOf(string names) => TestShotRow.CausesOf(names);
+
+    [MapperIgnoreSource(nameof(SprayerCheckRow.Id))]
+    [MapperIgnoreSource(nameof(SprayerCheckRow.FirmId))]
+    [MapperIgnoreSource(nameof(SprayerCheckRow.JobId))]
+    [MapperIgnoreSource(nameof(SprayerCheckRow.RigId))]
+    public static partial FiledSprayerCheck Of(SprayerCheckRow check, string rig);
 
     [MapperIgnoreSource(nameof(OpeningRow.Id))]
     [MapperIgnoreSource(nameof(OpeningRow.FirmId))]

@@ -19,6 +19,9 @@ public sealed record PhotoAnswer
 
     public required Guid? SurfaceId { get; init; }
 
+    /// <summary>The test shot it shows; null for any other photo.</summary>
+    public required Guid? TestShotId { get; init; }
+
     public required string Caption { get; init; }
 
     public required int Width { get; init; }
@@ -70,6 +73,7 @@ internal static class PhotoEndpoints
             {
                 Id = p.Id,
                 SurfaceId = p.SurfaceId,
+                TestShotId = p.TestShotId,
                 Caption = p.Caption,
                 Width = p.Width,
                 Height = p.Height,
@@ -88,6 +92,7 @@ internal static class PhotoEndpoints
         ClaimsPrincipal user,
         TimeProvider clock,
         Guid? surface = null,
+        Guid? shot = null,
         string caption = "",
         Guid? command = null,
         DateTimeOffset? at = null
@@ -106,6 +111,11 @@ internal static class PhotoEndpoints
             throw new NotFoundException("surface");
         }
 
+        if (shot is { } fired && !await db.TestShots.AnyAsync(s => s.Id == fired && s.JobId == job.Id))
+        {
+            throw new NotFoundException("test shot");
+        }
+
         var picture = PictureFile.Read(await Uploads.ReadAsync(request));
         if (await db.Photos.CountAsync(p => p.JobId == job.Id) >= MostOfAJob)
         {
@@ -118,6 +128,7 @@ internal static class PhotoEndpoints
                 Id = command ?? Guid.NewGuid(),
                 JobId = job.Id,
                 SurfaceId = surface,
+                TestShotId = shot,
                 Caption = caption.Length <= 200 ? caption : caption[..200],
                 ContentType = picture.ContentType,
                 Bytes = picture.Bytes,

@@ -14,7 +14,7 @@ const HANDS = ['pointermove', 'pointerdown', 'touchstart', 'keydown'] as const
 export function useBrowserCore(job?: () => string) {
   const supplies = useQuery({
     queryKey: ['supplies', job ?? ''],
-    queryFn: () => fetch(`/api/supplies${job ? `?job=${job()}` : ''}`).then(readable),
+    queryFn: () => fetch(`/api/supplies${job?.() ? `?job=${job()}` : ''}`).then(readable),
     staleTime: 600_000,
   })
   const near = ref(!job)

@@ -4,6 +4,7 @@ import { useSession } from './session'
 export const firmPages = [
   'firm',
   'means',
+  'sequences',
   'sheets',
   'materials',
   'templates',

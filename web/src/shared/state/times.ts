@@ -4,9 +4,14 @@ import { useBoard } from './job'
 
 /** Instants as they read where the job is; by the device's own zone where that is not known. */
 export function useTimes(job: MaybeRefOrGetter<string>) {
-  const { d } = useI18n()
   const board = useBoard(job)
-  const zone = () => board.data.value?.job.timeZone ?? undefined
+  return useTimesIn(() => board.data.value?.job.timeZone)
+}
+
+/** Instants as they read in a zone; by the device's own where none is known. */
+export function useTimesIn(known: () => string | null | undefined) {
+  const { d } = useI18n()
+  const zone = () => known() ?? undefined
   const at = (instant: string | Date) => (typeof instant === 'string' ? new Date(instant) : instant)
 
   return {

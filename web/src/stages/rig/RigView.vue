@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useWriting } from '@/i18n/writing'
 import { useBoard } from '@/shared/state/job'
+import RigSequences from '@/shared/sequences/RigSequences.vue'
 import FindingLine from '@/shared/ui/FindingLine.vue'
 import PickField from '@/shared/ui/PickField.vue'
 import ProblemNote from '@/shared/ui/ProblemNote.vue'
@@ -11,6 +12,7 @@ import LastShots from './LastShots.vue'
 import RigSetting from './RigSetting.vue'
 import SetPoints from './SetPoints.vue'
 import ShotDiagnosis from './ShotDiagnosis.vue'
+import SprayerCheck from './SprayerCheck.vue'
 import TestShot from './TestShot.vue'
 import { useRig } from './useRig'
 
@@ -47,10 +49,19 @@ const last = computed(() => told.value?.shots[0])
         :label="t('rig.which')"
         :options="rigs"
       />
+      <RigSequences
+        v-if="told.rig"
+        :key="told.rig"
+        :rig="told.rig"
+        :job="job"
+        :surface="surface"
+        :time-zone="board.data.value?.job.timeZone"
+      />
       <!-- What is typed is of the rig that is picked, and waits until that one is here. -->
       <ElSkeleton v-if="rig.isPlaceholderData.value" :rows="7" animated />
       <template v-else>
         <RigSetting :key="`${surface} ${told.rig}`" :job="job" :surface="surface" :rig="told" />
+        <SprayerCheck :key="`${surface} ${told.rig} sprayer`" :job="job" :surface="surface" :rig="told" />
         <ShotDiagnosis v-if="last" :key="last.id" :job="job" :surface="surface" :shot="last" />
         <TestShot
           v-if="told.setting?.isOfSurface"

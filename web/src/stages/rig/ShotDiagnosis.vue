@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { v7 } from 'uuid'
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useWriting } from '@/i18n/writing'
 import type { Schemas } from '@/shared/api/client'
@@ -12,7 +12,6 @@ const props = defineProps<{ job: string; surface: string; shot: Schemas['FiredSh
 const { t, n } = useI18n()
 const writing = useWriting()
 const session = useSession()
-const isProtected = ref(false)
 const place = (kind: string) => () => ({ kind, id: `${props.surface}/${props.shot.id}/${v7()}`, within: props.job })
 const step = useCommandForm(() => `step.${props.shot.id}`, {}, place('shotStep'))
 const acceptance = useCommandForm(() => `acceptance.${props.shot.id}`, {}, place('shotAcceptance'))
@@ -58,13 +57,9 @@ const accepted = computed(() => props.shot.acceptedBy !== null)
       <span v-if="step.notice.value" class="fault" role="alert">{{ step.notice.value }}</span>
     </div>
     <div v-if="shot.acceptable && !accepted && !shot.loss && session.may('edit')" class="accept">
-      <ElCheckbox v-model="isProtected" name="protected">{{ t('rig.diagnosis.protected') }}</ElCheckbox>
-      <ElButton
-        type="primary"
-        :disabled="acceptance.busy.value"
-        @click="acceptance.submit([], { protected: isProtected ? 'yes' : 'no' })"
-        >{{ t('rig.diagnosis.accept') }}</ElButton
-      >
+      <ElButton type="primary" :disabled="acceptance.busy.value" @click="acceptance.submit([], { accepted: 'yes' })">{{
+        t('rig.diagnosis.accept')
+      }}</ElButton>
       <span v-if="refusal" class="fault" role="alert">{{ refusal }}</span>
     </div>
     <p class="small quiet">{{ t('rig.diagnosis.lead') }}</p>

@@ -68,7 +68,14 @@ async function save() {
         })
       }}
     </p>
-    <button type="button" class="press" :class="{ runs: clock.runs.value }" :disabled="!mayFire" @click="press">
+    <p v-if="!rig.sprayer" class="small">{{ t('rig.sprayer.first') }}</p>
+    <button
+      type="button"
+      class="press"
+      :class="{ runs: clock.runs.value }"
+      :disabled="!mayFire || !rig.sprayer"
+      @click="press"
+    >
       <span>{{ t(`rig.shot.${clock.next.value ?? (typed.tackFree ? 'again' : 'go')}`) }}</span>
       <output v-if="clock.runs.value" class="seconds">{{ oneDecimal(clock.seconds.value) }} s</output>
     </button>

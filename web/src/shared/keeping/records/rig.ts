@@ -22,11 +22,17 @@ function took(queries: QueryClient, { id, within }: Place, answer: unknown) {
 
 const stands = { stands: true, versionIn: () => undefined, took }
 
-/** How the rig is set, what was fired, what was done about it and who accepted it: the surface comes first, then the shot. */
+/** How the rig is set, who sprays, what was fired, what was done about it and who accepted it: the surface comes first, then the shot. */
 keeps('rigSetting', {
   ...stands,
   routes: {
     '': { send: (place, body) => ask(api.POST('/api/surfaces/{id}/rig-settings', { ...ofSurface(place), body })) },
+  },
+})
+keeps('sprayer', {
+  ...stands,
+  routes: {
+    '': { send: (place, body) => ask(api.POST('/api/surfaces/{id}/sprayers', { ...ofSurface(place), body })) },
   },
 })
 keeps('testShot', {
