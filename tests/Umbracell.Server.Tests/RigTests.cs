@@ -106,6 +106,7 @@ public sealed class RigTests(Product product)
         (await rig.AcceptAsync(await rig.FireAsync(Good, before.AddHours(1)), at: before.AddHours(1.2))).ShouldBe(200);
         (await rig.GetAsync())["standing"]!.Text("case").ShouldBe("lost");
 
+        (await rig.AcceptAsync(await rig.FireAsync(Good, before.AddHours(2)))).ShouldBe(400, "its day is over");
         await rig.SetAsync(("tip", "02"));
         var late = await rig.FireAsync(Good, DateTimeOffset.UtcNow.AddHours(-1));
         late["shots"]![0]!.Text("loss").ShouldBe("setPoints", "the tip was changed after it was fired");

@@ -22,7 +22,17 @@ public sealed class KeptDemoTests
         await db.GetService<IMigrator>().MigrateAsync(cancellationToken: TestContext.Current.CancellationToken);
         scope.EnterFirm(firm);
         db.Firms.Add(new() { Id = firm, Name = "Renamed since" });
-        db.Means.Add(new() { Kind = MeansKind.Rig, Name = "Rig of before" });
+        db.Means.Add(
+            new()
+            {
+                Kind = MeansKind.Rig,
+                Name = "Rig of before",
+                Document = new()
+                {
+                    Words = new Dictionary<string, string> { ["tips"] = "01, 02", ["pumps"] = "own" },
+                },
+            }
+        );
         await db.SaveChangesAsync(TestContext.Current.CancellationToken);
         for (var times = 0; times < 2; times++)
         {
@@ -40,6 +50,9 @@ public sealed class KeptDemoTests
                     ],
                     ignoreOrder: true
                 );
+            var words = means.Single(one => one.Kind == MeansKind.Rig).Document!.Words;
+            words["tips"].ShouldStartWith("01 at ");
+            words["pumps"].ShouldBe("own");
             (await db.Firms.AsNoTracking().SingleAsync(TestContext.Current.CancellationToken)).Name.ShouldBe("Renamed since");
             (await db.Sheets.AsNoTracking().CountAsync(TestContext.Current.CancellationToken)).ShouldBe(1);
             db.ChangeTracker.Clear();

@@ -1,7 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, ferryHouse, ownJob, signIn, test, useUnits } from './product'
-
-const PHONE = { width: 390, height: 844 }
+import { expect, ferryHouse, ownJob, PHONE, phone, signIn, test, useUnits } from './product'
 
 async function onPhone(page: Page) {
   await page.setViewportSize(PHONE)
@@ -57,8 +55,7 @@ test('the foot of a stage leads to the next surface, to a surface by name and to
 })
 
 test('a finger types a size and a minus on digits, with the keys they lack', async ({ browser, baseURL }) => {
-  const context = await browser.newContext({ baseURL, viewport: PHONE, hasTouch: true, isMobile: true })
-  const page = await context.newPage()
+  const page = await phone(browser, baseURL)
   await signIn(page)
   await useUnits(page, 'us')
   const { job, surface } = await ownJob(page, 'By thumb')
@@ -85,5 +82,5 @@ test('a finger types a size and a minus on digits, with the keys they lack', asy
   await expect(air).toHaveValue('-12')
   await page.locator('input[name=humidity]').tap()
   await expect(key('±')).toBeHidden()
-  await context.close()
+  await page.context().close()
 })

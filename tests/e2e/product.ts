@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
-import { test as base, expect, type BrowserContext, type Locator, type Page } from '@playwright/test'
+import { test as base, expect, type Browser, type BrowserContext, type Locator, type Page } from '@playwright/test'
 
 export { expect }
 
@@ -36,6 +36,14 @@ export const test = base.extend<object, { shared: BrowserContext }>({
     await use(page)
   },
 })
+
+export const PHONE = { width: 390, height: 844 }
+
+/** A page on a phone that knows fingers alone; its context is closed by who asked for it. */
+export async function phone(browser: Browser, baseURL: string | undefined) {
+  const context = await browser.newContext({ baseURL, viewport: PHONE, hasTouch: true, isMobile: true })
+  return context.newPage()
+}
 
 type Role = 'owner' | 'estimator' | 'lead' | 'helper' | 'viewer'
 
@@ -118,6 +126,15 @@ export async function ownJob(
     })
   ).json()
   return { job: job.id as string, surface: surface.id as string }
+}
+
+/** A rig nobody has set yet; gives its id. */
+export async function ownRig(page: Page, name: string) {
+  const data = { version: null, units: 'us', fields: { kind: 'rig', name, liquidHeaters: '15 kW' } }
+  const answer = await page.request.post('/api/means', { data })
+  expect(answer.status()).toBe(200)
+  const { all } = (await answer.json()) as { all: { id: string; name: string }[] }
+  return all.find((one) => one.name === name)!.id
 }
 
 export async function useUnits(page: Page, units: 'us' | 'metric') {

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, ferryHouse, ownJob, pick, pickField, signIn, test, useUnits } from './product'
+import { expect, ferryHouse, ownJob, ownRig, pick, pickField, signIn, test, useUnits } from './product'
 
 const see = (page: Page, what: string, seen: string) =>
   page.getByRole('group', { name: what, exact: true }).getByRole('button', { name: seen, exact: true }).click()
@@ -7,14 +7,6 @@ const see = (page: Page, what: string, seen: string) =>
 async function wallWithFoam(page: Page, name: string, units: 'us' | 'metric' = 'us') {
   await signIn(page)
   return ownJob(page, name, units, { sheet: 'marl-cc-20', thickness: units === 'us' ? '2' : '50 mm' })
-}
-
-/** A rig nobody has set yet. */
-async function ownRig(page: Page, name: string) {
-  const answer = await page.request.post('/api/means', {
-    data: { version: null, units: 'us', fields: { kind: 'rig', name, liquidHeaters: '15 kW' } },
-  })
-  expect(answer.status()).toBe(200)
 }
 
 async function openRig(page: Page, job: string, surface: string, name: string) {
@@ -40,8 +32,17 @@ test('a rig is set, a bad shot read, mended, fired again and accepted, and the b
   await page.getByRole('button', { name: 'Save the settings' }).click()
   await expect(page.getByText('Tip in the gun: 01')).toBeVisible()
 
+  // Nobody times a trigger before it is on record that who pulls it is protected.
+  await expect(page.locator('.press')).toBeDisabled()
+  await page.getByLabel('Who sprays').fill('applicator')
+  await page.getByRole('button', { name: 'Put it on record' }).click()
+  await expect(page.getByText(/Confirm first that whoever sprays/)).toBeVisible()
+  await page.getByLabel('All of this is true').check()
+  await page.getByRole('button', { name: 'Put it on record' }).click()
+  await expect(page.getByText(/^On record: applicator sprays/)).toBeVisible()
+
   // By keys: the large button is one key for all three times.
-  await page.getByRole('button', { name: 'Start', exact: true }).focus()
+  await page.locator('.press').focus()
   for (const named of ['It creams', 'It has risen', 'Free of tack']) {
     await page.keyboard.press('Enter')
     await expect(page.getByRole('button', { name: named })).toBeFocused()
@@ -71,9 +72,6 @@ test('a rig is set, a bad shot read, mended, fired again and accepted, and the b
   await see(page, 'Feel once it is cool', 'firm')
   await see(page, 'At its edge', 'tears in the foam')
   await page.getByRole('button', { name: 'Save this shot' }).click()
-  await page.getByRole('button', { name: 'Accept this shot' }).click()
-  await expect(page.getByText(/Confirm first that whoever sprays/)).toBeVisible()
-  await page.getByLabel(/has supplied air and cover/).check()
   await page.getByRole('button', { name: 'Accept this shot' }).click()
   await expect(page.getByText(/^Test shot accepted, fired/)).toBeVisible()
   await expect(page.locator('.last li')).toHaveCount(2)

@@ -4,6 +4,7 @@ export const screens = (roof: string) => ({
     ['/', 'ferry house'],
     ['/firm', 'Margins at the spray window'],
     ['/means', 'Primary heaters'],
+    ['/sequences', 'Start the engine'],
     ['/past-jobs', 'Dotted'],
     ['/sheets', 'Fernhollow'],
     ['/sheets/marl-cc-20', 'Jobs that use it'],

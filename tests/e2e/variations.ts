@@ -232,6 +232,25 @@ function variedShot({ between, maybe, pick, chance }: Numbers): Question {
   }
 }
 
+/** A sequence at some time, with some of its steps done, read or skipped. */
+function variedSequence(base: Question, { between, maybe, chance }: Numbers): Question {
+  const sequence = base.sequence as { steps: { id: string }[] }
+  const minutes = (from: number, to: number) => new Date(Date.UTC(2026, 10, 23, 12, between(from, to))).toISOString()
+  const share = between(0, 1)
+  return {
+    sequence,
+    marks: sequence.steps
+      .filter(() => chance(share))
+      .map(({ id }) => ({
+        step: id,
+        at: minutes(0, 60),
+        skippedBecause: chance(0.2) ? 'seen' : null,
+        read: maybe(between(0, 1e6)),
+      })),
+    now: minutes(0, 120),
+  }
+}
+
 export const kinds: Record<string, Kind> = {
   section: {
     found: async (...at) => (await ofStage('section')(...at)).filter((question) => question.sheetId),
@@ -245,6 +264,10 @@ export const kinds: Record<string, Kind> = {
   },
   pocket: { found: async () => [{}], varied: (_, random) => variedPocket(random) },
   'test-shot': { found: async () => [{}], varied: (_, random) => variedShot(random) },
+  sequence: {
+    found: async (page) => (await (await page.request.get('/api/sequences')).json()) as Question[],
+    varied: one(variedSequence),
+  },
   gate: { found: ofStage('window'), varied: one(variedGate) },
 }
 

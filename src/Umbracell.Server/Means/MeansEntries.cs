@@ -78,6 +78,7 @@ internal static class MeansEntries
             Quantity("hoseHeat", LiquidHeat),
             Quantity("hoseLength", new FigureRange(3, 200, Dimension.Span).Usually(10, 130)),
             Choice("hoseLay", "onReel", "onGround", "indoors"),
+            Choice("hoseWear", "good", "worn"),
             Quantity("pressure", new FigureRange(1e6, 40e6, Dimension.MaterialPressure).Usually(5e6, 25e6)),
             new("tips", MeansEntryType.Text),
             new("pumps", MeansEntryType.Text),

@@ -247,7 +247,7 @@ internal static class RigEndpoints
             var isOnRecord = await sprayers.OfDayAsync(job, shot.RigId, shot.FiredAt) is not null;
             (string Field, FaultCode Code)? refusal =
                 !answer.Acceptable ? ("shot", FaultCode.ShotRefused)
-                : shot.Loss is not null ? ("shot", FaultCode.ShotOutdated)
+                : RigReader.LossOf(shot, job, stamp.At) is not null ? ("shot", FaultCode.ShotOutdated)
                 : !isOnRecord ? ("protected", FaultCode.Unprotected)
                 : null;
             if (refusal is { } why)

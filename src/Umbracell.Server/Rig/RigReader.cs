@@ -6,6 +6,7 @@ using Umbracell.Questions;
 using Umbracell.Questions.Answers;
 using Umbracell.Questions.Rig;
 using Umbracell.Server.Means;
+using Umbracell.Server.Places;
 using Umbracell.Server.Sheets;
 using Umbracell.Server.Surfaces;
 using Umbracell.Store;
@@ -40,7 +41,7 @@ internal sealed class RigReader(UmbracellDb db, SurfaceReader reader, SheetLibra
             ?? rigs.FirstOrDefault();
         var setting = rig is null ? null : await LatestAsync(rig.Id);
         var fresh = new FreshReadings(records.Readings, clock.GetUtcNow() - supplies.Gate.FreshFor);
-        var question = sheet is null || rig is null ? null : SetPointsOf(sheet.Id, rig, setting, fresh);
+        var question = sheet is null || rig is null ? null : SetPointsOf(sheet.Id, surface.Id, rig, setting, fresh);
         var next = question is null ? null : NextOf(question, surface, fresh);
         var shots = SurfaceShots.Of(surface, job, records, supplies);
         return new()
@@ -64,7 +65,7 @@ internal sealed class RigReader(UmbracellDb db, SurfaceReader reader, SheetLibra
                     .Shots.Where(shot => sheet is not null && shot.SheetSlug == sheet.Id)
                     .OrderByDescending(shot => shot.FiredAt)
                     .Take(ShotsShown)
-                    .Select(shot => Told(shot, supplies)),
+                    .Select(shot => Told(shot, job, supplies)),
             ],
             Standing = shots is null ? null : FindingAnswer.Of(shots.Judge(clock.GetUtcNow())),
             Version = surface.Version,
@@ -101,11 +102,15 @@ internal sealed class RigReader(UmbracellDb db, SurfaceReader reader, SheetLibra
         return later.Prepend(then).Zip(later, (before, row) => row.LossAfter(before)).FirstOrDefault(loss => loss is not null);
     }
 
+    /// <summary>Why a shot counts no longer at a time; null where it does.</summary>
+    public static ShotLoss? LossOf(TestShotRow shot, Job job, DateTimeOffset at) =>
+        shot.Loss ?? (at >= PlaceTime.EndOf(job, PlaceTime.Day(job, shot.FiredAt)) ? ShotLoss.Day : null);
+
     /// <summary>How often a rig was set.</summary>
     public async Task<int> TimesSetAsync(Guid rig) =>
         await db.RigSettings.Where(row => row.RigId == rig).MaxAsync(row => (int?)row.Number) ?? 0;
 
-    private static SetPointsQuestion SetPointsOf(string sheet, MeansRow rig, RigSettingRow? setting, FreshReadings fresh)
+    private static SetPointsQuestion SetPointsOf(string sheet, Guid surface, MeansRow rig, RigSettingRow? setting, FreshReadings fresh)
     {
         var known = rig.Document ?? MeansDocument.None;
         var (a, b) = fresh.Drums(sheet);
@@ -118,6 +123,7 @@ internal sealed class RigReader(UmbracellDb db, SurfaceReader reader, SheetLibra
                 HoseHeatW = Figure("hoseHeat"),
                 HoseLengthM = Figure("hoseLength"),
                 HoseLay = known.Words.GetValueOrDefault("hoseLay") is "onReel" or "indoors" ? HoseLay.Sheltered : HoseLay.OnGround,
+                HoseWear = known.Words.GetValueOrDefault("hoseWear") == "worn" ? HoseWear.Worn : HoseWear.Good,
                 GreatestPressureMpa = Figure("pressure") / 1e6,
                 Tips =
                 [
@@ -128,7 +134,8 @@ internal sealed class RigReader(UmbracellDb db, SurfaceReader reader, SheetLibra
             },
             DrumATempC = a,
             DrumBTempC = b,
-            AirTempC = fresh.Outdoors,
+            AirTempC =
+                known.Words.GetValueOrDefault("hoseLay") == "indoors" ? fresh.Of(surface, ReadingKind.AirTemperature) : fresh.Outdoors,
             Tip = setting is { Tip.Length: > 0 } ? setting.Tip : null,
         };
 
@@ -188,7 +195,7 @@ internal sealed class RigReader(UmbracellDb db, SurfaceReader reader, SheetLibra
             By = row.SetBy,
         };
 
-    private static FiredShotAnswer Told(TestShotRow row, Supplies supplies)
+    private FiredShotAnswer Told(TestShotRow row, Job job, Supplies supplies)
     {
         var fired = SurfaceShots.QuestionOf(row);
         var question = fired with { Done = SurfaceShots.DoneOf(row) };
@@ -202,7 +209,7 @@ internal sealed class RigReader(UmbracellDb db, SurfaceReader reader, SheetLibra
             Acceptable = TestShotQuestions.Answer(fired, supplies).Acceptable,
             Answer = TestShotQuestions.Answer(question, supplies),
             AcceptedBy = row.AcceptedAt is null ? null : row.AcceptedBy,
-            Loss = row.Loss,
+            Loss = LossOf(row, job, clock.GetUtcNow()),
             Version = row.Version,
         };
     }

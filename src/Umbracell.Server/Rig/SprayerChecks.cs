@@ -1,5 +1,4 @@
 using Microsoft.EntityFrameworkCore;
-using NodaTime;
 using Umbracell.Core.Rigs.Sequences;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Places;
@@ -25,17 +24,14 @@ internal sealed class SprayerChecks(UmbracellDb db, TimeProvider clock)
     /// <param name="at">The time; null for now.</param>
     public async Task<SprayerAnswer?> OfDayAsync(Job job, Guid rig, DateTimeOffset? at = null)
     {
-        var zone = PlaceTime.Of(job);
-        var day = Instant.FromDateTimeOffset(at ?? clock.GetUtcNow()).InZone(zone).Date;
-        var (from, to) = (zone.AtStartOfDay(day).ToDateTimeOffset().ToUniversalTime(), StartOf(day.PlusDays(1)));
+        var day = PlaceTime.Day(job, at ?? clock.GetUtcNow());
+        var (from, to) = (PlaceTime.StartOf(job, day).ToUniversalTime(), PlaceTime.EndOf(job, day).ToUniversalTime());
         var check = await db
             .SprayerChecks.AsNoTracking()
             .Where(row => row.JobId == job.Id && row.RigId == rig && row.CheckedAt >= from && row.CheckedAt < to)
             .OrderByDescending(row => row.CheckedAt)
             .FirstOrDefaultAsync();
         return check is null ? await InSequenceAsync() : new(check.Sprayer, check.CheckedBy, check.CheckedAt);
-
-        DateTimeOffset StartOf(LocalDate of) => zone.AtStartOfDay(of).ToDateTimeOffset().ToUniversalTime();
 
         async Task<SprayerAnswer?> InSequenceAsync()
         {

@@ -6,6 +6,13 @@ namespace Umbracell.Store.Seeding;
 /// <summary>What the demo's firm works with: two crews with a rig each, heaters, blankets, a hot room, scaffold, fans. All made up.</summary>
 public static class DemoMeans
 {
+    private const string TipsOfRig1 = "00 at 8 lb/min; 01 at 11 lb/min; 02 at 16 lb/min",
+        TipsOfRig2 = "01 at 11 lb/min; 02 at 16 lb/min";
+
+    /// <summary>Tips with their flows, by the words in which a demo of before has them without.</summary>
+    internal static IReadOnlyDictionary<string, string> TipsSince { get; } =
+        new Dictionary<string, string> { ["00, 01, 02"] = TipsOfRig1, ["01, 02"] = TipsOfRig2 };
+
     /// <summary>A crew of the demo.</summary>
     /// <param name="name">Its name.</param>
     public static MeansRow Crew(string name) =>
@@ -19,8 +26,8 @@ public static class DemoMeans
 
     internal static IEnumerable<MeansRow> Equipment(MeansRow heron, MeansRow plover)
     {
-        yield return Rig("Rig 1", heron, hoseMetres: 60.96, trailerKg: 2900, tips: "00 at 8 lb/min; 01 at 11 lb/min; 02 at 16 lb/min");
-        yield return Rig("Rig 2", plover, hoseMetres: 76.2, trailerKg: 2900, tips: "01 at 11 lb/min; 02 at 16 lb/min");
+        yield return Rig("Rig 1", heron, hoseMetres: 60.96, trailerKg: 2900, tips: TipsOfRig1);
+        yield return Rig("Rig 2", plover, hoseMetres: 76.2, trailerKg: 2900, tips: TipsOfRig2);
         yield return Row(
             MeansKind.SpaceHeater,
             "Heater on wheels",

@@ -184,6 +184,17 @@ public static class DemoSeed
             db.Means.Add(DemoMeans.Dehumidifier());
             await db.SaveChangesAsync(cancellation);
         }
+
+        foreach (var rig in await db.Means.Where(means => means.Kind == MeansKind.Rig).ToListAsync(cancellation))
+        {
+            // What somebody wrote there since is theirs.
+            if (rig.Document is { } known && DemoMeans.TipsSince.TryGetValue(known.Words.GetValueOrDefault("tips", ""), out var tips))
+            {
+                rig.Document = known with { Words = new Dictionary<string, string>(known.Words) { ["tips"] = tips } };
+            }
+        }
+
+        await db.SaveChangesAsync(cancellation);
     }
 
     private static Person PersonOf(FirmRole role, string domain)

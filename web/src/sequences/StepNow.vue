@@ -43,7 +43,8 @@ const limits = computed(() => {
 })
 
 function done() {
-  if (performance.now() - shownAt < TWICE_MS) return
+  // What was read had to be typed first.
+  if (!gauge.value && performance.now() - shownAt < TWICE_MS) return
   shownAt = performance.now()
   emit('said', gauge.value ? read.value.trim() : 'done')
 }

@@ -127,6 +127,10 @@ li {
   flex-wrap: wrap;
   align-items: center;
   gap: 4px 22px;
+}
+.links a {
+  display: inline-flex;
+  align-items: center;
   min-height: 44px;
 }
 </style>

@@ -42,8 +42,7 @@ keeps('sequence', {
   stands: true,
   routes: {
     '': {
-      send: ({ id }, body) =>
-        ask(api.PATCH('/api/sequences/{kind}', { params: { path: { kind: id } }, body })),
+      send: ({ id }, body) => ask(api.PATCH('/api/sequences/{kind}', { params: { path: { kind: id } }, body })),
       shown: (queries, { id }) => queries.getQueryData<Sequence[]>(['sequences'])?.find((one) => one.kind === id),
       partOf: (answer) => JSON.stringify((answer as Sequence).sequence.steps),
     },

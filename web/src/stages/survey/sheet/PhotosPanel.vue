@@ -1,10 +1,8 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { api, ask, type Schemas } from '@/shared/api/client'
-import { uploadOnce } from '@/shared/api/once'
-import { useProblems } from '@/shared/figures/problems'
-import { nowMs } from '@/shared/state/clock'
+import { useAddPhotos } from '@/shared/photos/addPhotos'
 import { useEdits } from '@/shared/state/edits'
 import { usePhotos, useSurveyEdits } from '@/shared/state/survey'
 import { useTakeOff } from '@/shared/state/takeOff'
@@ -12,40 +10,20 @@ import FileButton from '@/shared/ui/FileButton.vue'
 import { useSession } from '@/shared/state/session'
 import TakenOff from '@/shared/ui/TakenOff.vue'
 import TypeOnce from '@/shared/typing/TypeOnce.vue'
-import { photoToSend } from './phonePhoto'
 
 /** Photos of the surface. Where they were taken is removed before they are kept. */
 const props = defineProps<{ job: string; surface: string; locked: boolean }>()
 type Photo = Schemas['PhotoAnswer']
-const MOST_MEGABYTES = 20
 const { t } = useI18n()
 const session = useSession()
 const photos = usePhotos(() => props.job)
 const edits = useSurveyEdits(() => props.job)
-const { general } = useProblems()
 const set = useEdits()
 
-const faults = ref<string[]>([])
-const sending = ref(0)
-
-async function add(files: File[]) {
-  faults.value = []
-  sending.value = files.length
-  for (const file of files) {
-    try {
-      const query = new URLSearchParams({
-        surface: props.surface,
-        caption: file.name.replace(/\.\w+$/, ''),
-        at: new Date(nowMs()).toISOString(),
-      })
-      const photo = await photoToSend(file)
-      await edits.did('photos', uploadOnce<Photo[]>(`/api/jobs/${props.job}/photos?${query}`, photo, MOST_MEGABYTES))
-    } catch (cause) {
-      faults.value.push(`${file.name}: ${general(cause)}`)
-    }
-    sending.value--
-  }
-}
+const { add, faults, sending } = useAddPhotos(
+  () => props.job,
+  () => ({ surface: props.surface }),
+)
 
 const placeOf = ({ id }: Photo) => ({ kind: 'photo', id, within: props.job })
 const captionOf = (photo: Photo) => set.textOf(placeOf(photo), 'caption', photo.caption)
