@@ -3,12 +3,13 @@ using Shouldly;
 
 namespace Umbracell.Server.Tests;
 
-/// <summary>A rig of its own at a job of its own: what is set on a rig ends the shots of others.</summary>
+/// <summary>A rig of its own at a job of its own: what is set on a rig ends the shots of others. It is a rig of the firm without the jobs
+/// of the demo: one that is entered makes all figures of its firm anew.</summary>
 internal sealed record RigAtWork(HttpClient Client, string Id, string Job, string Wall)
 {
     public static async Task<RigAtWork> OfAsync(Product product, string sheet = "marl-cc-20")
     {
-        var (client, name) = (await product.SignedInAsync("owner@ninthacre.example"), $"Rig {Guid.NewGuid():N}");
+        var (client, name) = (await product.SignedInAsync("owner@coldwaterlane.example"), $"Rig {Guid.NewGuid():N}");
         var (status, means) = await client.SendJsonAsync(
             HttpMethod.Post,
             "/api/means",

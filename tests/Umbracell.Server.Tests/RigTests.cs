@@ -262,16 +262,6 @@ public sealed class RigTests(Product product)
         static Task<JsonNode> FileAsync(HttpClient client, string job) => client.GetJsonAsync($"/api/jobs/{job}/file");
     }
 
-    [Fact]
-    public async Task A_helper_fires_and_does_not_accept()
-    {
-        var rig = await SetUpAsync();
-        await rig.SetAsync();
-        var helper = rig with { Client = await product.SignedInAsync("helper@ninthacre.example") };
-        var fired = await helper.FireAsync(Good);
-        (await helper.AcceptAsync(fired)).ShouldBe(403);
-    }
-
     private static string Likeliest(JsonNode rig) => rig["shots"]![0]!["answer"]!["causes"]![0]!.Text("id");
 
     private static double ChanceOf(JsonNode rig, string cause) =>

@@ -34,7 +34,8 @@ internal static class SequenceEndpoints
                 async (string kind, TypedEdit edit, SequenceReader reader) =>
                     TypedResults.Ok(SequenceQuestions.Faults(TypedSteps.Read(edit, await reader.CurrentAsync(KindOf(kind)))))
             )
-            .WithSummary("What is wrong with a sequence as it is typed; nothing where it can be used.");
+            .WithSummary("What is wrong with a sequence as it is typed; nothing where it can be used.")
+            .Requires(Right.Edit);
         sequences
             .MapPatch("/{kind}", ChangeAsync)
             .WithSummary(
