@@ -18,25 +18,23 @@ public sealed record LiftHeat(Temperature Peak, TimeSpan Hot, TimeSpan? Cool)
     public static LiftHeat Of(LiftCase of)
     {
         var run = new LiftRun(of.Checked());
-        var (peak, hot, limit) = (of.Mix.Celsius, 0.0, of.CoolBelow.Celsius);
-        while (run.Seconds < Longest.TotalSeconds)
+        var (peak, hot, cool, limit) = (of.Mix.Celsius, 0.0, 0.0, of.CoolBelow.Celsius);
+        while (run.Seconds < Longest.TotalSeconds && (run.IsReacting || run.Hottest > limit))
         {
             var before = run.Hottest;
             var step = run.Step();
             var now = run.Hottest;
             peak = Math.Max(peak, now);
             hot += step * ShareAbove(before, now, HotFrom);
-            if (!run.IsReacting && now <= limit)
-            {
-                // Within the last step it fell below by as much as a straight line says.
-                var over = before > limit ? step * (now - limit) / (before - now) : 0;
-                return new(Temperature.FromCelsius(peak), TimeSpan.FromSeconds(hot), TimeSpan.FromSeconds(run.Seconds + over));
-            }
+
+            // What lies below the limit and still reacts can warm over it again: it is cool once it was over it for the last time.
+            cool = now > limit || before > limit ? run.Seconds - step + step * ShareAbove(before, now, limit) : cool;
         }
 
-        return new(Temperature.FromCelsius(peak), TimeSpan.FromSeconds(hot), null);
+        return new(Temperature.FromCelsius(peak), TimeSpan.FromSeconds(hot), run.Hottest > limit ? null : TimeSpan.FromSeconds(cool));
     }
 
+    // The share of a step over a limit, along a straight line.
     private static double ShareAbove(double from, double to, double limit) =>
         from >= limit && to >= limit ? 1
         : from < limit && to < limit ? 0

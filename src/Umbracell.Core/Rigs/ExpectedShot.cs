@@ -1,3 +1,4 @@
+using Umbracell.Core.Lifts;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
 
@@ -10,10 +11,6 @@ namespace Umbracell.Core.Rigs;
 /// <param name="TackFree">From the trigger until it is free of tack.</param>
 public readonly record struct ExpectedShot(Temperature Mix, TimeSpan Cream, TimeSpan TackFree)
 {
-    private const double GasConstant = 8.314462618,
-        ClosedActivation = 45_000,
-        OpenActivation = 50_000;
-
     // What the substrate takes of a lift of the sheet's reference, and at the most of a thin one.
     private const double Drawn = 0.25,
         MostDrawn = 0.6;
@@ -27,8 +24,8 @@ public readonly record struct ExpectedShot(Temperature Mix, TimeSpan Cream, Time
     {
         var reference = MixOf(sheet, sheet.SetPoints.Hose, sheet.Reaction.Substrate, sheet.ReferenceLift);
         var mix = MixOf(sheet, gun, substrate, lift);
-        var activation = sheet.Cell == CellStructure.Closed ? ClosedActivation : OpenActivation;
-        var slower = Math.Exp(activation / GasConstant * (1 / mix.Kelvin - 1 / reference.Kelvin));
+        var activation = FoamExotherm.Usual(sheet.Cell).Activation;
+        var slower = Math.Exp(activation / FoamExotherm.Gas * (1 / mix.Kelvin - 1 / reference.Kelvin));
         return new(mix, sheet.Reaction.Cream * slower, sheet.Reaction.TackFree * slower);
     }
 

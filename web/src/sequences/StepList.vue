@@ -23,13 +23,12 @@ const times = useTimesIn(() => props.run.timeZone)
 const steps = () => props.run.question.sequence.steps
 const toldOf = (id: string) => props.answer.steps.find((one) => one.id === id)!
 const markOf = (id: string) => props.marks.find((mark) => mark.step === id)
-const nameOf = (id: string) => words.what(steps().find((one) => one.id === id) ?? { id })
-const BLOCKERS = 2
+const numberOf = (id: string) => String(steps().findIndex((one) => one.id === id) + 1)
 
 function said(id: string): string {
   const [mark, told] = [markOf(id), toldOf(id)]
   if (!mark) {
-    const waitsFor = told.waitsFor.slice(0, BLOCKERS).map(nameOf)
+    const waitsFor = told.waitsFor.map(numberOf)
     return waitsFor.length ? t('sequence.run.waitsFor', { steps: writing.listed(waitsFor) }) : ''
   }
   const [time, by] = [times.moment(mark.at), mark.by || t('sequence.run.notSent')]

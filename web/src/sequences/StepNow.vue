@@ -140,7 +140,7 @@ h2 {
   border: 0;
   border-radius: 12px;
   background: var(--copper);
-  color: #fff;
+  color: var(--copper-ink);
   font: 650 1.7rem var(--head);
   cursor: pointer;
   margin: 12px 0 4px;

@@ -152,7 +152,7 @@ h3 {
   border: 0;
   border-radius: 12px;
   background: var(--copper);
-  color: #fff;
+  color: var(--copper-ink);
   font: 650 1.9rem var(--head);
   cursor: pointer;
   align-content: center;
