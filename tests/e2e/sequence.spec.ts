@@ -10,6 +10,7 @@ interface Started {
 /** A rig of its own at a job of its own: what others run on the rig of the demo does not come in between. */
 async function atTheRig(page: Page, name: string): Promise<Started> {
   await signIn(page)
+  await page.request.put('/api/session/units', { data: { units: 'us' } })
   const at = await ownJob(page, name, 'us', { sheet: 'marl-cc-20', thickness: '2' })
   const called = `Rig of ${at.job.slice(-6)}`
   const rig = await ownRig(page, called)
@@ -103,9 +104,8 @@ test('what another device did before its signal came back is there, and the last
   for (const step of [...later, 'drumLevels', 'hoseHeat', 'primaryHeat']) await say(other, run, step, 'done', 48)
   for (const step of ['pressuresMatched', 'greaseA', 'gunOn']) await say(other, run, step, 'done')
   await expect(inHand(page)).toHaveText(/^Open the air at the gun/, { timeout: 20_000 })
-  await thumb(page, /^Open the fluid valves/)
-  await thumb(page, /^Check that nothing weeps/)
-  await thumb(page, /^Everyone without protection/)
+  for (const step of ['airAtGun', 'fluidOpen', 'sealsDry']) await say(other, run, step, 'done')
+  await expect(inHand(page)).toHaveText(/^Everyone without protection/, { timeout: 20_000 })
   await thumb(page, /^Supplied air runs/)
   await thumb(page, /^Fire a test shot/)
   await page.waitForTimeout(800)
