@@ -56,16 +56,17 @@ public sealed record StepDocument
     /// <summary>Who does it.</summary>
     public SequenceRole Who { get; init; }
 
-    /// <summary>The step in the core.</summary>
-    public SequenceStep ToStep() =>
+    /// <summary>The step in the core. One that ships does to the rig what it ships with, and stays a hard stop where it ships as one.</summary>
+    /// <param name="kind">The kind of its sequence.</param>
+    public SequenceStep ToStep(SequenceKind kind) =>
         new()
         {
             Id = Id,
             What = What,
             Why = Why,
             Wrong = Wrong,
-            Act = Act,
-            HardStop = HardStop,
+            Act = ShippedSequences.ActOf(Id) ?? Act,
+            HardStop = HardStop || ShippedSequences.All[kind][Id]?.HardStop == true,
             After = After,
             Reading = Reading is { } reading ? new(reading.Gauge, reading.Least, reading.Greatest) : null,
             Wait = WaitMin is { } minutes ? TimeSpan.FromMinutes(minutes) : null,
@@ -110,7 +111,7 @@ public sealed record SequenceDocument
     public required IReadOnlyList<StepDocument> Steps { get; init; }
 
     /// <summary>The sequence in the core.</summary>
-    public Sequence ToSequence() => new() { Kind = Kind, Steps = [.. Steps.Select(step => step.ToStep())] };
+    public Sequence ToSequence() => new() { Kind = Kind, Steps = [.. Steps.Select(step => step.ToStep(Kind))] };
 
     /// <summary>A sequence as it is kept.</summary>
     public static SequenceDocument Of(Sequence sequence) =>

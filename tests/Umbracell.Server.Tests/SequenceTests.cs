@@ -111,6 +111,59 @@ public sealed class SequenceTests(Product product)
     }
 
     [Fact]
+    public async Task Several_who_begin_a_sequence_at_the_same_moment_begin_one()
+    {
+        var rig = await RigAtWork.OfAsync(product);
+        var runs = await Task.WhenAll(Enumerable.Range(0, 5).Select(_ => rig.BeginAsync("dayEnd")));
+        runs.Distinct().Count().ShouldBe(1);
+    }
+
+    [Fact]
+    public async Task What_is_said_of_several_steps_at_once_counts_in_its_order()
+    {
+        var rig = await RigAtWork.OfAsync(product);
+        var run = await rig.BeginAsync("dayEnd");
+        var (status, body) = await rig.Client.SendJsonAsync(
+            HttpMethod.Post,
+            $"/api/sequence-runs/{run}/marks",
+            EditedRecords.Command(Guid.NewGuid(), null, null, ("fluidShut", "done"), ("pumpsParked", "done"), ("depressurised", "done"))
+        );
+        status.ShouldBe(200, body.ToJsonString());
+        body["question"]!["marks"]!.AsArray().Count.ShouldBe(3);
+    }
+
+    [Fact]
+    public async Task A_ring_of_steps_a_wait_without_end_and_steps_that_are_none_are_answered()
+    {
+        var rig = await RigAtWork.OfAsync(product);
+        var ring = JsonNode.Parse(
+            """{"now": "2026-11-23T12:00:00Z", "sequence": {"kind": "gunCare", "steps": [{"id": "a", "after": ["b"]}, {"id": "b", "after": ["a"]}]}}"""
+        )!;
+        StateOf(await AskAsync(rig, ring), "a").ShouldBe("blocked");
+        var endless = JsonNode.Parse(
+            """
+            {"now": "2026-11-23T12:00:00Z", "marks": [{"step": "a", "at": "9999-12-31T23:59:59Z"}],
+             "sequence": {"kind": "gunCare", "steps": [{"id": "a", "waitMin": 60}]}}
+            """
+        )!;
+        (await rig.Client.SendJsonAsync(HttpMethod.Post, "/api/compute/sequence", endless)).Status.ShouldBe(400);
+        foreach (var steps in new[] { "[null]", """[{"id": null}]""", """[{"id": "a", "after": [null]}]""", "{}", "null" })
+        {
+            (await ChangeAsync(rig, "gunCare", ("steps", steps))).Status.ShouldBe(400, steps);
+        }
+    }
+
+    [Fact]
+    public async Task What_a_supplied_step_does_to_the_rig_cannot_be_written_away()
+    {
+        var rig = await RigAtWork.OfAsync(product);
+        var without = FileOf("storedRig", "gunOn", "fluidOpen");
+        var (status, told) = await ChangeAsync(rig, "storedRig", ("file", without));
+        status.ShouldBe(400, "the file says nothing of what they do, and they do it all the same");
+        told.Text("detail").ShouldContain("air at the gun");
+    }
+
+    [Fact]
     public async Task One_that_was_given_up_takes_nothing_more_and_another_begins()
     {
         var rig = await RigAtWork.OfAsync(product);
@@ -179,7 +232,7 @@ public sealed class SequenceTests(Product product)
             .Replace("\"id\": \"fluidOpen\"", "\"id\": \"fluidOpen\", \"act\": \"fluidOpen\"", StringComparison.Ordinal);
         var (refused, told) = await ChangeAsync(rig, "storedRig", ("file", file));
         refused.ShouldBe(400);
-        told["lines"]!.AsArray().Select(line => line!["line"]!.GetValue<int>()).ShouldAllBe(line => line == 5);
+        told["lines"]!.AsArray().Select(line => line!["line"]!.GetValue<int>()).ShouldContain(5);
         told.Text("detail").ShouldContain("air at the gun");
         (await ChangeAsync(rig, "storedRig", ("file", FileOf("storedRig", "unheard-of")))).Status.ShouldBe(
             400,

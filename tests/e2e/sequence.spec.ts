@@ -138,6 +138,7 @@ test('without a signal a sequence goes on in its order, and is there for all onc
   await thumb(page, /^Switch all breakers off/)
   // That the engine can be started now is found out here: nobody could be asked.
   await thumb(page, /^Start the engine/)
+  await thumb(page, /^Let the engine run up/)
   await expect(page.getByText('Saved on this device; it is sent when there is a signal.').first()).toBeVisible()
   await context.setOffline(false)
   const run = runOf(page)
@@ -148,7 +149,7 @@ test('without a signal a sequence goes on in its order, and is there for all onc
       }
       return question.marks.map(({ step }) => step).toSorted()
     })
-    .toEqual(['breakersOff', 'engineSeen', 'hosesSeen'])
+    .toEqual(['breakersOff', 'engineSeen', 'engineStarted', 'hosesSeen'])
   await context.close()
 })
 

@@ -17,6 +17,16 @@ public static class SequenceQuestions
             throw FieldFaultsException.Of("steps", FaultCode.TooManyParts);
         }
 
+        foreach (var mark in question.Marks)
+        {
+            QuantityRangeException.Within("year", mark.At.Year, 2000, 2200, Dimension.Count);
+        }
+
+        foreach (var step in question.Sequence.Steps)
+        {
+            QuantityRangeException.Within("wait", step.WaitMin ?? 0, 0, 1440, Dimension.Number);
+        }
+
         var run = RunOf(question);
         var steps = run.Sequence.Steps.Select(step => Told(run, step, question.Now)).ToList();
         return new()

@@ -71,6 +71,19 @@ public sealed class SequenceTests
     }
 
     [Fact]
+    public void Steps_that_wait_for_one_another_in_a_ring_are_blocked_and_nothing_hangs()
+    {
+        var ring = new Sequence
+        {
+            Kind = SequenceKind.GunCare,
+            Steps = [new() { Id = "a", After = ["b"] }, new() { Id = "b", After = ["a"] }],
+        };
+        var run = new SequenceRun(ring, []);
+        ring.Steps.Select(step => run.StateOf(step, Seven)).ShouldAllBe(state => state == StepState.Blocked);
+        run.IsOver(Seven).ShouldBeFalse();
+    }
+
+    [Fact]
     public void A_hard_stop_is_skipped_by_nobody_and_another_step_with_a_reason_alone()
     {
         var run = SequenceRun.Of(ShippedSequences.All[SequenceKind.DayStart]);

@@ -58,7 +58,7 @@ function leftUntil(instant: string) {
 
 function said(step: string, text: string) {
   if (step === chosen.value) chosen.value = undefined
-  void edits.keep(place.value, { [step]: text })
+  void edits.keepApart(place.value, { [step]: text })
 }
 const faultOf = (step: string) => edits.faultAt(place.value, step)
 // A step that was refused is shown again, with why.

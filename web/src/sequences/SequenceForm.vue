@@ -72,9 +72,10 @@ async function save() {
   saved.value = (await form.submitChanged()) === 'taken'
   removed.value = undefined
 }
+// What is typed stays until something else is there in its place.
 const keep = async (fields: Record<string, string>) => {
-  discard()
-  saved.value = (await edits.keep(place.value, fields)) === 'taken'
+  saved.value = (await edits.keepApart(place.value, fields)) === 'taken'
+  if (saved.value) discard()
 }
 const read = async ([file]: File[]) => keep({ file: await file!.text() })
 const notice = computed(() => draft.problem.value || edits.faultAt(place.value))

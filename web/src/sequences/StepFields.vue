@@ -52,6 +52,7 @@ const before = computed(() => props.others.map((one) => ({ id: one.id, text: wor
     <PickField
       :label="t('sequence.edit.act')"
       name="act"
+      :disabled="isSupplied && step.act !== null"
       :options="acts"
       :model-value="step.act ?? ''"
       @update:model-value="set({ act: ($event || null) as TypedStep['act'] })"

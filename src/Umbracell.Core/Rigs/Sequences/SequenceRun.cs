@@ -78,14 +78,17 @@ public sealed record SequenceRun(Sequence Sequence, IReadOnlyList<StepMark> Mark
         MarkOf(step.Id) switch
         {
             { SkippedBecause: not null } => StepState.Skipped,
-            { } mark when now < mark.At + (step.Wait ?? TimeSpan.Zero) => StepState.Waiting,
-            { } => StepState.Done,
+            { } => IsFinished(step, now) ? StepState.Done : StepState.Waiting,
             null => WaitsFor(step, now).Any() ? StepState.Blocked : StepState.Open,
         };
 
     /// <summary>Steps a step still waits for, in their order.</summary>
     public IEnumerable<SequenceStep> WaitsFor(SequenceStep step, DateTimeOffset now) =>
-        Sequence.Before(step).Where(one => StateOf(one, now) is not (StepState.Done or StepState.Skipped));
+        Sequence.Before(step).Where(one => !IsFinished(one, now));
+
+    // Looks at this step alone, never at what it waits for: steps of a sequence nobody has checked can wait for one another in a ring.
+    private bool IsFinished(SequenceStep step, DateTimeOffset now) =>
+        MarkOf(step.Id) is { } mark && (mark.SkippedBecause is not null || now - mark.At >= (step.Wait ?? TimeSpan.Zero));
 
     /// <summary>What can be done now, in its order; while something takes its time, this is what can be done meanwhile.</summary>
     public IEnumerable<SequenceStep> Open(DateTimeOffset now) => Sequence.Steps.Where(step => StateOf(step, now) == StepState.Open);

@@ -18,7 +18,17 @@ public static class ShippedSequences
     /// <summary>Whether a step of this id ships, so that the catalogue has words for it.</summary>
     public static bool HasWords(string step) => Ids.Contains(step);
 
+    /// <summary>What a step of this id does to the rig wherever it ships; null where none ships, or it does nothing that people or pumps
+    /// hang on. Whoever rewrites a sequence can drop such a step, not what it does.</summary>
+    public static RigAct? ActOf(string step) => Acts.TryGetValue(step, out var act) ? act : null;
+
     private static readonly HashSet<string> Ids = [.. All.Values.SelectMany(one => one.Steps).Select(step => step.Id)];
+
+    private static readonly Dictionary<string, RigAct> Acts = All
+        .Values.SelectMany(one => one.Steps)
+        .Where(step => step.Act is not null)
+        .DistinctBy(step => step.Id)
+        .ToDictionary(step => step.Id, step => step.Act!.Value);
 
     private sealed record Written(SequenceKind Kind, IReadOnlyList<WrittenStep> Steps);
 

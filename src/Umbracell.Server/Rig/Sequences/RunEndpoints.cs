@@ -15,6 +15,8 @@ namespace Umbracell.Server.Rig.Sequences;
 /// <summary>Sequences that are run: begun, said of, given up.</summary>
 internal static class RunEndpoints
 {
+    private const int MostRuns = 100_000;
+
     public static void MapRuns(this IEndpointRouteBuilder app)
     {
         app.MapGet("/api/rigs/{id:guid}/sequences", OfRigAsync)
@@ -62,12 +64,15 @@ internal static class RunEndpoints
         fields.ThrowIfFaulty("kind", "job");
         await MustBeAsync(id, job, db);
         var stamp = Stamp.Of(user, clock, edit);
+
+        // Counted before anything is read: two who begin it at the same moment make the same one, and who comes second then finds it.
+        var before = await db.SequenceRuns.CountAsync(run => run.RigId == id && run.Kind == kind);
         if (await commands.TakeAsync(edit, null, stamp) && await reader.OpenAsync(kind, id, job) is null)
         {
             db.SequenceRuns.Add(
                 new()
                 {
-                    Id = edit.Id ?? Guid.CreateVersion7(),
+                    Id = MadeIds.Of(id, (int)kind * MostRuns + before),
                     RigId = id,
                     JobId = job,
                     Kind = kind,

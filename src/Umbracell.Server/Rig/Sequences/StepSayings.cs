@@ -7,8 +7,11 @@ using Umbracell.Store.Model;
 namespace Umbracell.Server.Rig.Sequences;
 
 /// <summary>Reads what is said of steps: <c>done</c>, what was read there, <c>skip: why</c>, or <c>open</c> to take it back.</summary>
-internal sealed class StepSayings(SequenceRun run, TypedFields fields, Stamp stamp)
+internal sealed class StepSayings(SequenceRun begun, TypedFields fields, Stamp stamp)
 {
+    // What is said first counts for what is said after it.
+    private SequenceRun _run = begun;
+
     private const string Done = "done",
         TakenBack = "open",
         Skipped = "skip:";
@@ -23,13 +26,13 @@ internal sealed class StepSayings(SequenceRun run, TypedFields fields, Stamp sta
         return typed == TakenBack ? ReadTakenBack(step)
             : typed.StartsWith(Skipped, StringComparison.Ordinal) ? Marked(step, null, typed[Skipped.Length..].Trim())
             : typed == Done ? Marked(step, null, null)
-            : run.Sequence[step]?.Reading is { } reading ? ReadGauge(step, typed, reading)
+            : _run.Sequence[step]?.Reading is { } reading ? ReadGauge(step, typed, reading)
             : Refused(step, FaultCode.Unknown);
     }
 
     private StepMarkRow? ReadTakenBack(string step) =>
-        run.MarkOf(step) is null ? null
-        : run.CanTakeBack(step) ? Row(step, StepSaying.TakenBack)
+        _run.MarkOf(step) is null ? null
+        : _run.CanTakeBack(step) ? Row(step, StepSaying.TakenBack)
         : Refused(step, FaultCode.StepFollowed);
 
     private StepMarkRow? ReadGauge(string step, string typed, StepReading reading)
@@ -48,18 +51,25 @@ internal sealed class StepSayings(SequenceRun run, TypedFields fields, Stamp sta
     private StepMarkRow? Marked(string step, double? read, string? reason)
     {
         var at = stamp.ReceivedAt - stamp.At < Together ? stamp.ReceivedAt : stamp.At;
-        return run.Refuses(new(step, at, stamp.By) { SkippedBecause = reason, Read = read }) switch
+        var mark = new StepMark(step, at, stamp.By) { SkippedBecause = reason, Read = read };
+        return _run.Refuses(mark) switch
         {
             null when reason?.Length > StepMarkRow.LongestReason => Refused(step, FaultCode.TooLong),
-            null => Row(step, reason is null ? StepSaying.Done : StepSaying.Skipped, read, reason),
+            null => Taken(mark),
             // Two who did the same step: it is done.
             MarkRefusal.Already => null,
             MarkRefusal.Blocked => Refused(step, FaultCode.StepBlocked),
             MarkRefusal.HardStop => Refused(step, FaultCode.StepHardStop),
             MarkRefusal.NoReason or MarkRefusal.NotRead => Refused(step, FaultCode.Empty),
-            MarkRefusal.OutsideLimits => Outside(step, run.Sequence[step]!.Reading!),
+            MarkRefusal.OutsideLimits => Outside(step, _run.Sequence[step]!.Reading!),
             _ => Refused(step, FaultCode.Unknown),
         };
+    }
+
+    private StepMarkRow Taken(StepMark mark)
+    {
+        _run = _run.With(mark);
+        return Row(mark.Step, mark.SkippedBecause is null ? StepSaying.Done : StepSaying.Skipped, mark.Read, mark.SkippedBecause);
     }
 
     private StepMarkRow Row(string step, StepSaying saying, double? read = null, string? reason = null) =>

@@ -39,6 +39,8 @@ internal sealed record TypedStep
 /// <summary>Reads the steps of a sequence as a page sends them.</summary>
 internal static class TypedSteps
 {
+    private static readonly JsonSerializerOptions Json = new(DataFile.Json) { RespectNullableAnnotations = true };
+
     private static readonly FigureRange Waits = new(6, 86_400, Dimension.Duration);
 
     /// <summary>Takes the field <c>steps</c>: a JSON list of typed steps.</summary>
@@ -59,13 +61,17 @@ internal static class TypedSteps
     {
         try
         {
-            var steps = JsonSerializer.Deserialize<IReadOnlyList<TypedStep>>(fields.Raw("steps"), DataFile.Json) ?? [];
-            if (steps.Count <= SequenceDocument.MostSteps)
+            var steps = JsonSerializer.Deserialize<IReadOnlyList<TypedStep>>(fields.Raw("steps"), Json) ?? [];
+            if (steps.Count <= SequenceDocument.MostSteps && steps.All(IsWhole))
             {
                 return steps;
             }
 
-            fields.Fault(FieldFault.TooManyParts("steps", SequenceDocument.MostSteps));
+            fields.Fault(
+                steps.Count > SequenceDocument.MostSteps
+                    ? FieldFault.TooManyParts("steps", SequenceDocument.MostSteps)
+                    : Fault("steps", FaultCode.Unknown)
+            );
         }
         catch (JsonException)
         {
@@ -74,6 +80,9 @@ internal static class TypedSteps
 
         return [];
     }
+
+    // A null in a list is not told by its declaration.
+    private static bool IsWhole(TypedStep? step) => step is not null && step.After.All(id => id is not null);
 
     private static StepDocument Step(TypedStep typed, int at, TypedFields fields, SequenceDocument before)
     {

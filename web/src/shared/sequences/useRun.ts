@@ -32,8 +32,9 @@ export function useRun(id: () => string) {
   // Asked again when a wait is over, and whenever something is said.
   const turns = ref(0)
   const answer = computed<Answer | undefined>(() => {
+    void turns.value
     if (!run.data.value || !question.value) return undefined
-    const asked = { ...question.value, now: new Date(nowMs() + 0 * turns.value).toISOString() }
+    const asked = { ...question.value, now: new Date(nowMs()).toISOString() }
     const here = answerHere('sequence', asked)
     return here ? (JSON.parse(here) as Answer) : overlaid(run.data.value.answer, waiting.value)
   })

@@ -26,6 +26,9 @@ export function useEdits() {
     right: (place: Place, field: string) => doubts.drop(nameOf(place), field),
     keep: (place: Place, fields: Record<string, string>): Promise<Outcome> =>
       put(place, fields, { units: reader.units }),
+    /** Keeps them in a request of their own, with the time they were entered at, whatever else of the record waits. */
+    keepApart: (place: Place, fields: Record<string, string>): Promise<Outcome> =>
+      put(place, fields, { units: reader.units, together: true }),
     forget,
   }
 }
