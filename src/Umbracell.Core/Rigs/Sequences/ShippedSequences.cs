@@ -6,12 +6,6 @@ namespace Umbracell.Core.Rigs.Sequences;
 /// <summary>The sequences that ship, read out of <c>shipped.json</c> beside this file.</summary>
 public static class ShippedSequences
 {
-    private static readonly JsonSerializerOptions Options = new(JsonSerializerDefaults.Web)
-    {
-        Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false) },
-        UnmappedMemberHandling = JsonUnmappedMemberHandling.Disallow,
-    };
-
     /// <summary>One of each kind.</summary>
     public static IReadOnlyDictionary<SequenceKind, Sequence> All { get; } = Read();
 
@@ -30,11 +24,11 @@ public static class ShippedSequences
         .DistinctBy(step => step.Id)
         .ToDictionary(step => step.Id, step => step.Act!.Value);
 
-    private sealed record Written(SequenceKind Kind, IReadOnlyList<WrittenStep> Steps);
+    internal sealed record Written(SequenceKind Kind, IReadOnlyList<WrittenStep> Steps);
 
-    private sealed record WrittenReading(StepGauge Gauge, double? Least, double? Greatest);
+    internal sealed record WrittenReading(StepGauge Gauge, double? Least, double? Greatest);
 
-    private sealed record WrittenStep
+    internal sealed record WrittenStep
     {
         public required string Id { get; init; }
 
@@ -42,7 +36,7 @@ public static class ShippedSequences
 
         public bool HardStop { get; init; }
 
-        public IReadOnlyList<string> After { get; init; } = [];
+        public IReadOnlyList<string>? After { get; init; }
 
         public WrittenReading? Reading { get; init; }
 
@@ -55,7 +49,7 @@ public static class ShippedSequences
     {
         using var file = typeof(ShippedSequences).Assembly.GetManifestResourceStream("sequences.json")!;
         return JsonSerializer
-            .Deserialize<IReadOnlyList<Written>>(file, Options)!
+            .Deserialize(file, ShippedSequencesJson.Default.IReadOnlyListWritten)!
             .ToDictionary(one => one.Kind, one => new Sequence { Kind = one.Kind, Steps = [.. one.Steps.Select(Step)] });
     }
 
@@ -65,9 +59,18 @@ public static class ShippedSequences
             Id = step.Id,
             Act = step.Act,
             HardStop = step.HardStop,
-            After = step.After,
+            After = step.After ?? [],
             Reading = step.Reading is { } reading ? new(reading.Gauge, reading.Least, reading.Greatest) : null,
             Wait = step.WaitMin is { } minutes ? TimeSpan.FromMinutes(minutes) : null,
             Who = step.Who,
         };
 }
+
+/// <summary>Reads the file without reflection, so that it also works where the code is trimmed.</summary>
+[JsonSourceGenerationOptions(
+    JsonSerializerDefaults.Web,
+    UseStringEnumConverter = true,
+    UnmappedMemberHandling = JsonUnmappedMemberHandling.Disallow
+)]
+[JsonSerializable(typeof(IReadOnlyList<ShippedSequences.Written>))]
+internal sealed partial class ShippedSequencesJson : JsonSerializerContext;
