@@ -31,7 +31,8 @@ const sequences = useQuery({
 
 // What a day begins and ends with comes first; the others are needed now and then.
 const DAILY: One['kind'][] = ['workArea', 'dayStart', 'dayEnd']
-const all = computed(() => sequences.data.value ?? [])
+// A work area is that of a job.
+const all = computed(() => (sequences.data.value ?? []).filter(({ kind }) => props.job || kind !== 'workArea'))
 const parts = computed(() => [
   { of: 'daily', shown: all.value.filter((one) => DAILY.includes(one.kind) || isUnderWay(one)) },
   { of: 'more', shown: all.value.filter((one) => !DAILY.includes(one.kind) && !isUnderWay(one)) },
