@@ -112,6 +112,7 @@ test('what another device did before its signal came back is there, and the last
   await page.locator('.press').tap()
   await expect(page.getByText('All steps are done.')).toBeVisible()
   await page.getByRole('link', { name: 'Log the test shot on the Rig page.' }).tap()
+  await expect(page).toHaveURL(new RegExp(`/jobs/${at.job}/rig/`))
   await pick(pickField(page, 'Rig'), `Rig of ${at.job.slice(-6)}`)
   await expect(page.getByText(/^On record: confirmed by/)).toBeVisible()
   await expect(page.getByText(/^finished /).first()).toBeVisible()

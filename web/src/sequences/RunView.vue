@@ -96,7 +96,6 @@ const title = computed(() => (told.value ? t(`sequence.kind.${told.value.kind}`)
         :format="() => progress"
       />
       <p v-if="told.editedSince" class="small note">{{ t('sequence.run.edited') }}</p>
-      <p v-if="waits" class="small note" role="status">{{ t('sequence.run.notSent') }}</p>
       <p v-if="told.givenUpAt" class="note">
         {{ t('sequence.run.givenUp', { by: told.givenUpBy, when: times.time(told.givenUpAt) }) }}
       </p>
@@ -133,6 +132,8 @@ const title = computed(() => (told.value ? t(`sequence.kind.${told.value.kind}`)
               <RouterLink :to="back.to">{{ t('sequence.run.overNext') }}</RouterLink>
             </p>
           </section>
+          <!-- Below what is tapped: what comes and goes above it would move it from under a thumb. -->
+          <p v-if="waits" class="small note" role="status">{{ t('sequence.run.notSent') }}</p>
           <p class="acts">
             <ElButton link type="primary" @click="print">{{ t('sequence.run.print') }}</ElButton>
             <ElButton v-if="!locked && !answer.over" link type="primary" @click="giveUp">{{
