@@ -27,6 +27,7 @@ const LATER = new Set([
     'materials',
     'rig',
     'sequence',
+    'spray',
   ],
 ])
 const FILE = new URL('./src/i18n/en.json', import.meta.url).pathname

@@ -7,6 +7,7 @@ using Umbracell.Questions.Price;
 using Umbracell.Questions.Rig;
 using Umbracell.Questions.Section;
 using Umbracell.Questions.Sets;
+using Umbracell.Questions.Spray;
 using Umbracell.Questions.Window;
 
 namespace Umbracell.Questions;
@@ -27,6 +28,8 @@ public static class AskedByName
         ["gate"] = Of(Wire.GateQuestion, Wire.GateAnswer, GateQuestions.Answer),
         ["test-shot"] = Of(Wire.TestShotQuestion, Wire.TestShotAnswer, TestShotQuestions.Answer),
         ["sequence"] = Of(Wire.SequenceQuestion, Wire.SequenceAnswer, (question, _) => SequenceQuestions.Answer(question)),
+        ["lift"] = Of(Wire.LiftQuestion, Wire.LiftAnswer, LiftQuestions.Answer),
+        ["spray"] = Of(Wire.SprayQuestion, Wire.SprayAnswer, SprayQuestions.Answer),
         ["pocket"] = Of(Wire.PocketQuestion, Wire.PocketAnswer, PocketQuestions.Answer),
     };
 

@@ -10,6 +10,7 @@ using Umbracell.Core.Moisture;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Rigs.Sequences;
 using Umbracell.Core.Rigs.Shots;
+using Umbracell.Core.Spraying;
 using Umbracell.Core.Takeoff;
 using Umbracell.Core.Yield.Price;
 using Umbracell.Documents;
@@ -20,6 +21,7 @@ using Umbracell.Questions.Price;
 using Umbracell.Questions.Rig;
 using Umbracell.Questions.Section;
 using Umbracell.Questions.Sets;
+using Umbracell.Questions.Spray;
 using Umbracell.Questions.Window;
 
 namespace Umbracell.Questions;
@@ -42,6 +44,10 @@ namespace Umbracell.Questions;
 [JsonSerializable(typeof(TestShotAnswer))]
 [JsonSerializable(typeof(SequenceQuestion))]
 [JsonSerializable(typeof(SequenceAnswer))]
+[JsonSerializable(typeof(LiftQuestion))]
+[JsonSerializable(typeof(LiftAnswer))]
+[JsonSerializable(typeof(SprayQuestion))]
+[JsonSerializable(typeof(SprayAnswer))]
 [JsonSerializable(typeof(Supplies))]
 public sealed partial class QuestionsJson : JsonSerializerContext
 {
@@ -105,6 +111,10 @@ public sealed partial class QuestionsJson : JsonSerializerContext
                     Words<RigAct>(),
                     Words<StepGauge>(),
                     Words<StepState>(),
+                    Words<LogEntryKind>(),
+                    Words<StopReason>(),
+                    Words<WalkRoundItem>(),
+                    Words<NextLiftBecause>(),
                     new QuantityConverter<Length>(q => q.Metres, Umbracell.Core.Quantities.Length.FromMetres),
                     new QuantityConverter<Temperature>(q => q.Celsius, Umbracell.Core.Quantities.Temperature.FromCelsius),
                     new QuantityConverter<Density>(

@@ -5,7 +5,7 @@ using Umbracell.Store.Model;
 
 namespace Umbracell.Store;
 
-/// <content>How rigs are set and run, and what is fired with them.</content>
+/// <content>How rigs are set and run, what is fired with them, and what is sprayed.</content>
 public sealed partial class UmbracellDb
 {
     private void OfRigs(ModelBuilder modelBuilder)
@@ -51,6 +51,17 @@ public sealed partial class UmbracellDb
             OfJob(check);
             OfRig(check, nameof(SprayerCheckRow.RigId));
             check.Property(c => c.Sprayer).HasMaxLength(SprayerCheckRow.LongestName);
+        });
+        modelBuilder.Entity<LogEntryRow>(entry =>
+        {
+            OfJob(entry);
+            entry
+                .HasOne<Surface>()
+                .WithMany()
+                .HasForeignKey(e => new { e.FirmId, e.SurfaceId })
+                .HasPrincipalKey(s => new { s.FirmId, s.Id })
+                .OnDelete(DeleteBehavior.Cascade);
+            entry.Property(e => e.Document).AsJson();
         });
         OfSequences(modelBuilder);
     }

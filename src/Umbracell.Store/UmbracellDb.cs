@@ -64,6 +64,8 @@ public sealed partial class UmbracellDb(DbContextOptions<UmbracellDb> options, F
 
     public DbSet<TestShotRow> TestShots => Set<TestShotRow>();
 
+    public DbSet<LogEntryRow> SprayLog => Set<LogEntryRow>();
+
     public DbSet<SprayerCheckRow> SprayerChecks => Set<SprayerCheckRow>();
 
     public DbSet<FirmSequenceRow> FirmSequences => Set<FirmSequenceRow>();

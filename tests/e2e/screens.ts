@@ -38,5 +38,6 @@ export const screens = (roof: string) => ({
     ['/order', 'Load list as PDF'],
     [`/window/${roof}`, 'Rules of the gate'],
     [`/rig/${roof}`, 'Before the first trigger'],
+    [`/spray/${roof}`, 'Before the trigger'],
   ],
 })

@@ -251,6 +251,59 @@ function variedSequence(base: Question, { between, maybe, chance }: Numbers): Qu
   }
 }
 
+/** A lift that goes on something. */
+function variedLift({ between, pick, maybe, chance }: Numbers): Question {
+  return {
+    sheetId: pick(SHEETS),
+    substrateKind: pick(SUBSTRATES),
+    substrateTempC: between(0, 40),
+    airTempC: between(0, 40),
+    thicknessMm: between(10, 120),
+    underMm: chance(0.5) ? between(5, 100) : 0,
+    underTempC: maybe(between(15, 60), 0.3),
+    gunTempC: maybe(between(35, 60), 0.5),
+  }
+}
+
+const ENTRIES = [
+  ...['liftBegun', 'liftEnded', 'depth', 'probe', 'stopped', 'resumed', 'ventilationOn', 'ventilationOff'],
+  ...['areaClear', 'areaEntered', 'defect', 'note', 'seen', 'finished', 'reopened', 'withdrawn'],
+]
+
+/** The log of a surface, with entries that name one another as it comes. */
+function variedSpray(random: Numbers): Question {
+  const { between, pick, maybe, chance } = random
+  const id = (n: number) => `00000000-0000-7000-8000-${String(n).padStart(12, '0')}`
+  const at = (from: number, to: number) => new Date(Date.UTC(2026, 10, 23, 12, between(from, to))).toISOString()
+  const count = Math.floor(between(0, 14))
+  const other = () => maybe(id(Math.floor(between(0, count))), 0.3)
+  const entry = (n: number) => ({
+    id: id(n),
+    kind: pick(ENTRIES),
+    at: at(0, 120),
+    saidAt: at(0, 120),
+    replaces: other(),
+    of: other(),
+    depthMm: maybe(between(10, 160)),
+    tempC: maybe(between(15, 90)),
+    reason: pick(['gun', 'drums', 'other']),
+    item: pick(['corners', 'voids', 'joints']),
+    gate: maybe(pick(['clear', 'care', 'hold'])),
+  })
+  return {
+    sheetId: pick(SHEETS),
+    surfaceKind: pick(['studWall', 'metalRoof', 'underSlab']),
+    substrateKind: pick(SUBSTRATES),
+    substrateTempC: maybe(between(5, 35)),
+    airTempC: maybe(between(5, 35)),
+    thicknessMm: between(20, 150),
+    entries: Array.from({ length: count }, (_, n) => entry(n)),
+    now: at(60, 240),
+    dayStartsAt: at(-600, 0),
+    sprayedElsewhereS: chance(0.5) ? between(0, 5000) : 0,
+  }
+}
+
 export const kinds: Record<string, Kind> = {
   section: {
     found: async (...at) => (await ofStage('section')(...at)).filter((question) => question.sheetId),
@@ -268,6 +321,8 @@ export const kinds: Record<string, Kind> = {
     found: async (page) => (await (await page.request.get('/api/sequences')).json()) as Question[],
     varied: one(variedSequence),
   },
+  lift: { found: async () => [{}], varied: (_, random) => variedLift(random) },
+  spray: { found: async () => [{}], varied: (_, random) => variedSpray(random) },
   gate: { found: ofStage('window'), varied: one(variedGate) },
 }
 

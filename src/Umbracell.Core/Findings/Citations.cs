@@ -134,6 +134,9 @@ public static class Citations
     public static Citation HeaterBalance { get; } = Of();
     public static Citation HosePlugFlow { get; } = Of();
     public static Citation TestShotToday { get; } = Of();
+    public static Citation LiftExotherm { get; } = Of();
+    public static Citation SprayLogged { get; } = Of();
+    public static Citation WorkAreaClosed { get; } = Of();
 #pragma warning restore CS1591
 
     /// <summary>A line of a product sheet, with its edition.</summary>

@@ -20,4 +20,7 @@ public enum Stage
 
     /// <summary>Whether the machine is ready and its foam good.</summary>
     Rig,
+
+    /// <summary>What has been sprayed, and when the next lift can go on.</summary>
+    Spray,
 }

@@ -11,7 +11,8 @@ public sealed record LiftHeat(Temperature Peak, TimeSpan Hot, TimeSpan? Cool)
 {
     private static readonly TimeSpan Longest = TimeSpan.FromDays(1);
 
-    private const double HotFrom = 100;
+    /// <summary>From here on a lift counts as hot.</summary>
+    public static Temperature HotFrom => Temperature.FromCelsius(100);
 
     /// <summary>The heat of a lift. No oxidation is in it: no peak is ever told as safe.</summary>
     /// <exception cref="QuantityRangeException">A figure out of range.</exception>
@@ -25,7 +26,7 @@ public sealed record LiftHeat(Temperature Peak, TimeSpan Hot, TimeSpan? Cool)
             var step = run.Step();
             var now = run.Hottest;
             peak = Math.Max(peak, now);
-            hot += step * ShareAbove(before, now, HotFrom);
+            hot += step * ShareAbove(before, now, HotFrom.Celsius);
 
             // What lies below the limit and still reacts can warm over it again: it is cool once it was over it for the last time.
             cool = now > limit || before > limit ? run.Seconds - step + step * ShareAbove(before, now, limit) : cool;

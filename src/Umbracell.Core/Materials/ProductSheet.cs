@@ -1,4 +1,5 @@
 using Umbracell.Core.Findings;
+using Umbracell.Core.Lifts;
 using Umbracell.Core.Quantities;
 
 namespace Umbracell.Core.Materials;
@@ -115,6 +116,9 @@ public sealed record ProductSheet
     /// <summary>Least thickness of a flash coat, where one is allowed.</summary>
     public Length? FlashCoatFrom { get; init; }
 
+    /// <summary>The thinnest that can be sprayed at all: a flash coat where one is allowed, else the thinnest lift.</summary>
+    public Length ThinnestCoat => FlashCoatFrom is { } flash && flash < LeastLift ? flash : LeastLift;
+
     /// <summary>The last lift must have cooled below this before the next.</summary>
     public required Temperature NextLiftBelow { get; init; }
 
@@ -181,6 +185,12 @@ public sealed record ProductSheet
     /// <summary>How fast it reacts at them.</summary>
     public required FoamReaction Reaction { get; init; }
 
+    /// <summary>How its foam heats itself; null where the sheet does not say.</summary>
+    public FoamExotherm? GivenExotherm { get; init; }
+
+    /// <summary>How its foam heats itself: as the sheet says, else as foam of its cells usually does.</summary>
+    public FoamExotherm Exotherm => GivenExotherm ?? FoamExotherm.Usual(Cell);
+
     /// <summary>Re-entry as the sheet words it.</summary>
     public required string ReEntry { get; init; }
 
@@ -233,6 +243,8 @@ public sealed record ProductSheet
                     : GreatestWoodMoisturePercent,
             WindLimit = inForce.WindLimit.MetresPerSecond < WindLimit.MetresPerSecond ? inForce.WindLimit : WindLimit,
             CureBeforeRain = inForce.CureBeforeRain > CureBeforeRain ? inForce.CureBeforeRain : CureBeforeRain,
+            NextLiftBelow = inForce.NextLiftBelow < NextLiftBelow ? inForce.NextLiftBelow : NextLiftBelow,
+            LeastWait = inForce.LeastWait > LeastWait ? inForce.LeastWait : LeastWait,
         };
         return both == this ? this : both with { Edition = $"{Edition} / {inForce.Edition}" };
     }

@@ -24,7 +24,7 @@ public readonly record struct ExpectedShot(Temperature Mix, TimeSpan Cream, Time
     {
         var reference = MixOf(sheet, sheet.SetPoints.Hose, sheet.Reaction.Substrate, sheet.ReferenceLift);
         var mix = MixOf(sheet, gun, substrate, lift);
-        var activation = FoamExotherm.Usual(sheet.Cell).Activation;
+        var activation = sheet.Exotherm.Activation;
         var slower = Math.Exp(activation / FoamExotherm.Gas * (1 / mix.Kelvin - 1 / reference.Kelvin));
         return new(mix, sheet.Reaction.Cream * slower, sheet.Reaction.TackFree * slower);
     }

@@ -89,3 +89,14 @@ public sealed record FiledSprayerCheck
 
     public required string CheckedBy { get; init; }
 }
+
+/// <summary>An entry of the spray log.</summary>
+public sealed record FiledLogEntry
+{
+    /// <summary>The surface; null for what is of the whole job.</summary>
+    public required Guid? SurfaceId { get; init; }
+
+    public required LogEntryDocument Entry { get; init; }
+
+    public required DateTimeOffset ReceivedAt { get; init; }
+}

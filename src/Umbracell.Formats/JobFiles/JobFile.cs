@@ -52,6 +52,8 @@ public sealed record JobFile
 
     public IReadOnlyList<FiledSprayerCheck>? SprayerChecks { get; init; }
 
+    public IReadOnlyList<FiledLogEntry>? SprayLog { get; init; }
+
     /// <summary>The file without what a firm pays and earns.</summary>
     public JobFile WithoutPrices() => this with { Bids = null, Papers = Papers?.Where(paper => !paper.ShowsPrices).ToList() };
 
@@ -110,6 +112,7 @@ public sealed record JobFile
         "coveredOn",
         "rigSettings",
         "testShots",
+        "sprayLog",
         "sprayerChecks",
         "testShotId",
         "shelter",
@@ -328,6 +331,7 @@ public sealed record JobFile
             .Concat(Preparation.Select((p, i) => ($"preparation[{i}].surfaceId", p.SurfaceId)))
             .Concat(Photos.Select((p, i) => ($"photos[{i}].surfaceId", p.SurfaceId)))
             .Concat((TestShots ?? []).Select((s, i) => ($"testShots[{i}].surfaceId", (Guid?)s.SurfaceId)))
+            .Concat((SprayLog ?? []).Select((e, i) => ($"sprayLog[{i}].surfaceId", e.SurfaceId)))
             .Concat(Logs.Select((l, i) => ($"logs[{i}].surfaceId", l.SurfaceId)))
             .Concat(ThermalPictures.Select((t, i) => ($"thermalPictures[{i}].surfaceId", t.SurfaceId)))
             .Concat(Complaints.SelectMany((c, i) => c.Suspects.Select(s => ($"complaints[{i}].suspects", (Guid?)s))));

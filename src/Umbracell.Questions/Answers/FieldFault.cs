@@ -105,6 +105,12 @@ public enum FaultCode
     /// <summary>A sequence that cannot be run, or leaves people or pumps unprotected.</summary>
     UnsafeSequence,
 
+    /// <summary>A time that has not come yet.</summary>
+    TimeToCome,
+
+    /// <summary>A lift that ends before it begins.</summary>
+    EndsBeforeBegin,
+
     /// <summary>Excluded by what nobody may override.</summary>
     ExcludedBySheet,
 

@@ -45,6 +45,9 @@ public sealed record BoardFeet
 
     public required int ShotStands { get; init; }
 
+    /// <summary>Surfaces that are finished.</summary>
+    public required int Sprayed { get; init; }
+
     public required int Held { get; init; }
 
     public required FigureAnswer? Cost { get; init; }

@@ -200,6 +200,7 @@ internal static class JobEndpoints
             Sets = FigureAnswer.Of(new(board.Sums.Sets.Values.Sum(), Dimension.Sets)),
             MayBeSprayedNow = Counted(Stage.Window),
             ShotStands = Counted(Stage.Rig),
+            Sprayed = Counted(Stage.Spray),
             Held = rows.Count(row => row.Worst == Verdict.Hold),
             Cost = Money(board.Sums.Cost),
             Price = Money(board.Sums.Price),

@@ -7,6 +7,7 @@ using Umbracell.Core.Quantities;
 using Umbracell.Core.Takeoff;
 using Umbracell.Documents;
 using Umbracell.Formats.DataFiles;
+using Umbracell.Questions.Spray;
 using Umbracell.Server.Problems;
 using Umbracell.Store;
 using Umbracell.Store.Model;
@@ -55,8 +56,18 @@ internal sealed class SurfaceReader(UmbracellDb db)
             await ReadingsAsync(job, of),
             await db.Joints.AsNoTracking().Where(j => j.JobId == job).ToListAsync(),
             await db.Preparation.AsNoTracking().Where(p => p.JobId == job).ToListAsync(),
-            await db.TestShots.AsNoTracking().Where(s => s.JobId == job).ToListAsync()
+            await db.TestShots.AsNoTracking().Where(s => s.JobId == job).ToListAsync(),
+            await LogAsync(job)
         );
+
+    // The last that can be asked of: a log longer than a question holds is told from its end.
+    private async Task<List<LogEntryRow>> LogAsync(Guid job) =>
+        await db
+            .SprayLog.AsNoTracking()
+            .Where(entry => entry.JobId == job)
+            .OrderByDescending(entry => entry.ReceivedAt)
+            .Take(SprayQuestion.MostEntries)
+            .ToListAsync();
 
     /// <summary>The newest readings of a job, one of each kind and instrument for each surface and product, picked by the
     /// database.</summary>

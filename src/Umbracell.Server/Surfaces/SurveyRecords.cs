@@ -4,12 +4,13 @@ using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Surfaces;
 
-/// <summary>What the survey of a job knows beside its surfaces: readings, joints, ticks of the preparation lists and test shots.</summary>
+/// <summary>What the survey of a job knows beside its surfaces: readings, joints, ticks of the preparation lists, test shots and the spray log.</summary>
 internal sealed record SurveyRecords(
     LatestReadings Readings,
     IReadOnlyList<JointRow> Joints,
     IReadOnlyList<PreparationRow> Marks,
-    IReadOnlyList<TestShotRow> Shots
+    IReadOnlyList<TestShotRow> Shots,
+    IReadOnlyList<LogEntryRow> Log
 )
 {
     private readonly ILookup<Guid?, PreparationRow> _marks = Marks.ToLookup(m => m.SurfaceId);

@@ -1045,6 +1045,46 @@ namespace Umbracell.Store.Migrations
                     b.ToTable("joints", (string)null);
                 });
 
+            modelBuilder.Entity("Umbracell.Store.Model.LogEntryRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<string>("Document")
+                        .IsRequired()
+                        .HasColumnType("jsonb")
+                        .HasColumnName("document");
+
+                    b.Property<Guid>("FirmId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("firm_id");
+
+                    b.Property<Guid>("JobId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("job_id");
+
+                    b.Property<DateTimeOffset>("ReceivedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("received_at");
+
+                    b.Property<Guid?>("SurfaceId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("surface_id");
+
+                    b.HasKey("Id")
+                        .HasName("pk_spray_log");
+
+                    b.HasIndex("FirmId", "JobId")
+                        .HasDatabaseName("ix_spray_log_firm_id_job_id");
+
+                    b.HasIndex("FirmId", "SurfaceId")
+                        .HasDatabaseName("ix_spray_log_firm_id_surface_id");
+
+                    b.ToTable("spray_log", (string)null);
+                });
+
             modelBuilder.Entity("Umbracell.Store.Model.LoggerSeriesRow", b =>
                 {
                     b.Property<Guid>("Id")
@@ -3129,6 +3169,24 @@ namespace Umbracell.Store.Migrations
                         .HasForeignKey("FirmId", "SecondId")
                         .HasPrincipalKey("FirmId", "Id")
                         .HasConstraintName("fk_joints_surfaces_firm_id_second_id");
+                });
+
+            modelBuilder.Entity("Umbracell.Store.Model.LogEntryRow", b =>
+                {
+                    b.HasOne("Umbracell.Store.Model.Job", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId", "JobId")
+                        .HasPrincipalKey("FirmId", "Id")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_spray_log_jobs_firm_id_job_id");
+
+                    b.HasOne("Umbracell.Store.Model.Surface", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId", "SurfaceId")
+                        .HasPrincipalKey("FirmId", "Id")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .HasConstraintName("fk_spray_log_surfaces_firm_id_surface_id");
                 });
 
             modelBuilder.Entity("Umbracell.Store.Model.LoggerSeriesRow", b =>

@@ -6,6 +6,7 @@ using Umbracell.Core.Takeoff;
 using Umbracell.Core.Yield;
 using Umbracell.Documents;
 using Umbracell.Questions.Sets;
+using Umbracell.Questions.Spray;
 using Umbracell.Questions.Window;
 using Umbracell.Store.Model;
 
@@ -38,6 +39,9 @@ internal sealed record SurfaceStudy
 
     /// <summary>Test shots of its product; null until one is chosen.</summary>
     public SurfaceShots? Shots { get; init; }
+
+    /// <summary>How far it is, by its log; null where nothing was logged, or it cannot be told.</summary>
+    public SprayAnswer? Sprayed { get; init; }
 
     /// <summary>When it was studied.</summary>
     public DateTimeOffset StudiedAt { get; init; }

@@ -4,6 +4,7 @@ using Umbracell.Questions;
 using Umbracell.Questions.Answers;
 using Umbracell.Questions.Section;
 using Umbracell.Questions.Sets;
+using Umbracell.Questions.Spray;
 using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Surfaces;
@@ -87,6 +88,7 @@ internal static class SurfaceStudies
             Sets = sets,
             Gate = SurfaceGates.Of(surface, job, records, now),
             Shots = SurfaceShots.Of(surface, job, records, supplies),
+            Sprayed = SprayedOf(surface, job, records, supplies, now),
             StudiedAt = now,
             Further = further,
             AddedBoards = BoardsOf(surface),
@@ -94,6 +96,13 @@ internal static class SurfaceStudies
             SubstrateFrom = SurfaceSets.SubstrateOf(surface, job, readings).From,
         };
     }
+
+    // What nobody has begun is not asked for: of most surfaces nothing was logged yet.
+    private static SprayAnswer? SprayedOf(Surface surface, Job job, SurveyRecords records, Supplies supplies, DateTimeOffset now) =>
+        records.Log.Any(row => row.SurfaceId == surface.Id)
+        && SurfaceSprays.Of(surface, job, records, now, supplies.Gate.FreshFor) is { } asked
+            ? OrNull(() => SprayQuestions.Answer(asked, supplies))
+            : null;
 
     private static List<LayerDocument> BoardsOf(Surface surface) =>
         KeptSystems.Of(surface) is var system ? [.. system.AddedOutboard, .. system.AddedInboard] : [];

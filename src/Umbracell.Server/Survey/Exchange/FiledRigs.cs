@@ -6,7 +6,7 @@ using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Survey.Exchange;
 
-/// <summary>What was set and fired with rigs at a job, filed with the rigs' names and read back.</summary>
+/// <summary>What was set, fired and sprayed with rigs at a job, filed with the rigs' names and read back.</summary>
 internal static class FiledRigs
 {
     /// <summary>The file with what was set and fired at a job.</summary>
@@ -20,8 +20,16 @@ internal static class FiledRigs
         var settings = await db.RigSettings.AsNoTracking().Where(row => row.JobId == job).OrderBy(row => row.Number).ToListAsync();
         var shots = await db.TestShots.AsNoTracking().Where(row => row.JobId == job).OrderBy(row => row.FiredAt).ToListAsync();
         var checks = await db.SprayerChecks.AsNoTracking().Where(row => row.JobId == job).OrderBy(row => row.CheckedAt).ToListAsync();
+        var log = await db.SprayLog.AsNoTracking().Where(row => row.JobId == job).ToListAsync();
         return file with
         {
+            SprayLog =
+            [
+                .. log.Where(row => row.SurfaceId is not { } surface || surfaces.Contains(surface))
+                    .OrderBy(row => row.Document.At)
+                    .ThenBy(row => row.Id)
+                    .Select(ToJobFile.Of),
+            ],
             RigSettings = [.. settings.Select(row => ToJobFile.Of(row, names[row.RigId]))],
             TestShots = [.. shots.Where(row => surfaces.Contains(row.SurfaceId)).Select(row => ToJobFile.Of(row, names[row.RigId]))],
             SprayerChecks = [.. checks.Select(row => ToJobFile.Of(row, names[row.RigId]))],
@@ -64,6 +72,11 @@ internal static class FiledRigs
             var row = FromJobFile.Check(filed);
             (row.Id, row.RigId) = (Guid.CreateVersion7(), Rig(filed.Rig));
             db.SprayerChecks.Add(row);
+        }
+
+        foreach (var filed in file.SprayLog ?? [])
+        {
+            db.SprayLog.Add(FromJobFile.LogEntry(filed, ids));
         }
 
         Guid Rig(string name) => rigs.Named(name.Length <= MeansRow.LongestName ? name : name[..MeansRow.LongestName])!.Id;

@@ -337,6 +337,28 @@ internal static partial class FromJobFile
         return row;
     }
 
+    /// <summary>An entry of the log under new ids; one that names an entry the file lacks goes on naming none.</summary>
+    public static LogEntryRow LogEntry(FiledLogEntry filed, Dictionary<Guid, Guid> ids)
+    {
+        var entry = filed.Entry;
+        return new()
+        {
+            Id = ids[entry.Id],
+            SurfaceId = filed.SurfaceId is { } surface ? ids[surface] : null,
+            ReceivedAt = filed.ReceivedAt,
+            Document = entry with
+            {
+                Id = ids[entry.Id],
+                Replaces = New(entry.Replaces),
+                Of = New(entry.Of),
+                Place = entry.Place is { } place ? Clip(place, LogEntryDocument.LongestPlace) : null,
+                Words = entry.Words is { } words ? Clip(words, LogEntryDocument.LongestWords) : null,
+            },
+        };
+
+        Guid? New(Guid? old) => old is { } id && ids.TryGetValue(id, out var made) ? made : null;
+    }
+
     // A room is entered for the whole year or not at all.
     private static double[] Months(IReadOnlyList<double> months, string field) =>
         months.Count is 0 or 12 ? [.. months] : throw FieldFaultsException.Of(field, FaultCode.Months, $"{months.Count}");

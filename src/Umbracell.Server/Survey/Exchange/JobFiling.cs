@@ -115,6 +115,7 @@ internal static class JobFiling
             .Surfaces.Select(s => s.Id)
             .Concat(file.BufferSpaces.Select(b => b.Id))
             .Concat((file.TestShots ?? []).Select(shot => shot.Id))
+            .Concat((file.SprayLog ?? []).Select(entry => entry.Entry.Id))
             .Distinct()
             .ToDictionary(id => id, _ => Guid.NewGuid());
         var job = FromJobFile.Job(file.Job, own, stamp.At);

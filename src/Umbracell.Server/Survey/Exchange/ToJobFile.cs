@@ -163,6 +163,12 @@ internal static partial class ToJobFile
     [MapperIgnoreSource(nameof(SprayerCheckRow.RigId))]
     public static partial FiledSprayerCheck Of(SprayerCheckRow check, string rig);
 
+    [MapperIgnoreSource(nameof(LogEntryRow.Id))]
+    [MapperIgnoreSource(nameof(LogEntryRow.FirmId))]
+    [MapperIgnoreSource(nameof(LogEntryRow.JobId))]
+    [MapProperty(nameof(LogEntryRow.Document), nameof(FiledLogEntry.Entry))]
+    public static partial FiledLogEntry Of(LogEntryRow entry);
+
     [MapperIgnoreSource(nameof(OpeningRow.Id))]
     [MapperIgnoreSource(nameof(OpeningRow.FirmId))]
     [MapperIgnoreSource(nameof(OpeningRow.SurfaceId))]

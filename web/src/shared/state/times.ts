@@ -30,6 +30,8 @@ export function useTimesIn(known: () => string | null | undefined) {
     clock: (instant: string | Date) => d(at(instant), { hour: 'numeric', timeZone: zone() }),
     /** The time of the day alone, to the minute. */
     moment: (instant: string | Date) => d(at(instant), { hour: 'numeric', minute: '2-digit', timeZone: zone() }),
+    /** The same as it is typed: 13:05. */
+    moment24: (instant: string | Date) => new Date(wallMs(at(instant).getTime(), zone())).toISOString().slice(11, 16),
     /** The day of these days alone: Tue 24. */
     weekday: (instant: string | Date) => d(at(instant), { weekday: 'short', day: 'numeric', timeZone: zone() }),
     /** The same with its month: Tue, Nov 24. */

@@ -1,0 +1,121 @@
+using Umbracell.Core.Findings;
+using Umbracell.Core.Quantities;
+
+namespace Umbracell.Core.Spraying;
+
+/// <summary>What an entry of the log says.</summary>
+public enum LogEntryKind
+{
+    /// <summary>A lift was begun. It is named by its entry.</summary>
+    LiftBegun,
+
+    /// <summary>A lift was ended.</summary>
+    LiftEnded,
+
+    /// <summary>Depth of all foam at a place.</summary>
+    Depth,
+
+    /// <summary>What a probe read at mid-depth of the last lift.</summary>
+    Probe,
+
+    /// <summary>Work was stopped, with a reason.</summary>
+    Stopped,
+
+    /// <summary>It went on.</summary>
+    Resumed,
+
+    /// <summary>Ventilation was switched on.</summary>
+    VentilationOn,
+
+    /// <summary>Ventilation was switched off.</summary>
+    VentilationOff,
+
+    /// <summary>Occupants and other trades are out of the work area, and nothing burns in it.</summary>
+    AreaClear,
+
+    /// <summary>Somebody without protection is in the work area.</summary>
+    AreaEntered,
+
+    /// <summary>Something is wrong with the foam.</summary>
+    Defect,
+
+    /// <summary>A note.</summary>
+    Note,
+
+    /// <summary>Something of the walk-round was looked at and is right.</summary>
+    Seen,
+
+    /// <summary>The surface is finished.</summary>
+    Finished,
+
+    /// <summary>It is not finished after all.</summary>
+    Reopened,
+
+    /// <summary>What it replaces did not happen.</summary>
+    Withdrawn,
+}
+
+/// <summary>Why work was stopped.</summary>
+public enum StopReason
+{
+    /// <summary>The gun is plugged or leaks.</summary>
+    Gun,
+
+    /// <summary>The rig, the hose or the air.</summary>
+    Rig,
+
+    /// <summary>A drum ran dry or is changed.</summary>
+    Drums,
+
+    /// <summary>The foam is not right.</summary>
+    Foam,
+
+    /// <summary>Rain, wind or cold.</summary>
+    Weather,
+
+    /// <summary>Somebody came into the work area.</summary>
+    People,
+
+    /// <summary>A break.</summary>
+    Break,
+
+    /// <summary>Something else.</summary>
+    Other,
+}
+
+/// <summary>One entry of the log. Nothing is overwritten: a correction is a further entry that replaces one.</summary>
+public sealed record LogEntry
+{
+    /// <summary>Made on the device; the same entry twice is one.</summary>
+    public required Guid Id { get; init; }
+
+    /// <summary>What it says.</summary>
+    public required LogEntryKind Kind { get; init; }
+
+    /// <summary>When it happened.</summary>
+    public required DateTimeOffset At { get; init; }
+
+    /// <summary>When it was said: of two corrections the later one is in force.</summary>
+    public required DateTimeOffset SaidAt { get; init; }
+
+    /// <summary>The entry it replaces; null where it says something new.</summary>
+    public Guid? Replaces { get; init; }
+
+    /// <summary>The lift or the stop it is of; null for what is of none, or of the lift before it.</summary>
+    public Guid? Of { get; init; }
+
+    /// <summary>Depth of all foam at a place, 0 to 1 m.</summary>
+    public Length? Depth { get; init; }
+
+    /// <summary>What the probe read.</summary>
+    public Temperature? Read { get; init; }
+
+    /// <summary>Why work was stopped.</summary>
+    public StopReason? Reason { get; init; }
+
+    /// <summary>What was looked at on the walk-round.</summary>
+    public WalkRoundItem? Item { get; init; }
+
+    /// <summary>What the gate said when a lift was begun; null where it was not known.</summary>
+    public Verdict? Gate { get; init; }
+}

@@ -1,0 +1,76 @@
+using System.ComponentModel.DataAnnotations;
+using Umbracell.Core.Findings;
+using Umbracell.Core.Quantities;
+using Umbracell.Core.Spraying;
+
+namespace Umbracell.Documents;
+
+/// <summary>An entry of the spray log.</summary>
+public sealed record LogEntryDocument
+{
+    public const int LongestPlace = 80,
+        LongestWords = 500;
+
+    /// <summary>Made on the device: the same entry sent twice is one.</summary>
+    public required Guid Id { get; init; }
+
+    public required LogEntryKind Kind { get; init; }
+
+    /// <summary>When it happened.</summary>
+    public required DateTimeOffset At { get; init; }
+
+    /// <summary>When it was said.</summary>
+    public required DateTimeOffset SaidAt { get; init; }
+
+    /// <summary>Who said it.</summary>
+    public string? By { get; init; }
+
+    /// <summary>The entry it corrects.</summary>
+    public Guid? Replaces { get; init; }
+
+    /// <summary>The lift or stop it is of.</summary>
+    public Guid? Of { get; init; }
+
+    /// <summary>Depth of all foam.</summary>
+    [Range(0, 1000)]
+    public double? DepthMm { get; init; }
+
+    /// <summary>What a probe read at mid-depth.</summary>
+    [Range(-60, 250)]
+    public double? TempC { get; init; }
+
+    /// <summary>Where on the surface.</summary>
+    [MaxLength(LongestPlace)]
+    public string? Place { get; init; }
+
+    public StopReason? Reason { get; init; }
+
+    /// <summary>What was looked at on the walk-round.</summary>
+    public WalkRoundItem? Item { get; init; }
+
+    /// <summary>What the gate said when a lift was begun.</summary>
+    public Verdict? Gate { get; init; }
+
+    [MaxLength(LongestWords)]
+    public string? Words { get; init; }
+
+    /// <summary>The entry, for the core.</summary>
+    /// <exception cref="QuantityRangeException">A figure out of range.</exception>
+    public LogEntry ToEntry() =>
+        new()
+        {
+            Id = Id,
+            Kind = Kind,
+            At = At,
+            SaidAt = SaidAt,
+            Replaces = Replaces,
+            Of = Of,
+            Depth = DepthMm is { } mm
+                ? Length.FromMillimetres(QuantityRangeException.Within("depth", mm, 0, 1000, Dimension.Number))
+                : null,
+            Read = TempC is { } celsius ? Temperature.FromCelsius(celsius) : null,
+            Reason = Reason,
+            Item = Item,
+            Gate = Gate,
+        };
+}

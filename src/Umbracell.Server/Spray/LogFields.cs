@@ -1,0 +1,122 @@
+using Umbracell.Core.Findings;
+using Umbracell.Core.Quantities;
+using Umbracell.Core.Spraying;
+using Umbracell.Documents;
+using Umbracell.Questions.Answers;
+using Umbracell.Server.Places;
+using Umbracell.Server.Typing;
+using Umbracell.Store.Model;
+
+namespace Umbracell.Server.Spray;
+
+/// <summary>Reads an entry of the log as it was typed.</summary>
+internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp)
+{
+    // Half a metre of foam is more than any sheet rates; a yard of it was typed in the wrong unit.
+    private static readonly FigureRange Depth = new FigureRange(0.001, 0.6, Dimension.Thickness).Usually(0.01, 0.45),
+        Probe = new FigureRange(-40, 250, Dimension.Temperature).Usually(0, 180);
+
+    private static readonly LogEntryKind[] OfTheJob =
+    [
+        LogEntryKind.VentilationOn,
+        LogEntryKind.VentilationOff,
+        LogEntryKind.AreaClear,
+        LogEntryKind.AreaEntered,
+    ];
+
+    // A clock of a device can be ahead by so much.
+    private static readonly TimeSpan Ahead = TimeSpan.FromMinutes(2);
+
+    /// <summary>Whether entries of a kind are of the whole job.</summary>
+    public static bool IsOfJob(LogEntryKind kind) => OfTheJob.Contains(kind);
+
+    /// <summary>The entry.</summary>
+    /// <param name="log">What is logged already.</param>
+    /// <exception cref="FieldFaultsException">A field cannot be taken.</exception>
+    public LogEntryDocument Read(IReadOnlyList<LogEntryDocument> log)
+    {
+        var fields = new TypedFields(edit);
+        var entry = new LogEntryDocument
+        {
+            Id = edit.Id ?? Guid.CreateVersion7(),
+            Kind = default,
+            At = stamp.At,
+            SaidAt = stamp.At,
+            By = stamp.By,
+        };
+        var time = "";
+        fields.Require("kind");
+        fields.Choice<LogEntryKind>("kind", kind => entry = entry with { Kind = kind });
+        fields.Id("entry", _ => true, id => entry = entry with { Id = id ?? entry.Id });
+        fields.Id("replaces", _ => true, id => entry = entry with { Replaces = id });
+        fields.Id("of", _ => true, id => entry = entry with { Of = id });
+        fields.Text("place", LogEntryDocument.LongestPlace, required: false, text => entry = entry with { Place = Said(text) });
+        fields.Text("words", LogEntryDocument.LongestWords, required: false, text => entry = entry with { Words = Said(text) });
+        fields.Quantity("depth", Depth, si => entry = entry with { DepthMm = si * 1000 });
+        fields.Quantity("read", Probe, si => entry = entry with { TempC = si });
+        Chosen<StopReason>(fields, "reason", one => entry = entry with { Reason = one });
+        Chosen<WalkRoundItem>(fields, "item", one => entry = entry with { Item = one });
+        Chosen<Verdict>(fields, "gate", one => entry = entry with { Gate = one });
+        fields.TimeOfDay("time", text => time = text);
+        foreach (var lacks in LacksOf(entry).Where(field => !fields.Has(field)))
+        {
+            fields.Fault(
+                new()
+                {
+                    Field = lacks,
+                    Code = FaultCode.Empty,
+                    Typed = "",
+                }
+            );
+        }
+
+        fields.ThrowIfFaulty("kind", "entry", "replaces", "of", "place", "words", "depth", "read", "reason", "item", "gate", "time");
+        return InTime(time.Length == 0 ? entry : entry with { At = At(time, entry, log) }, log);
+    }
+
+    private static void Chosen<T>(TypedFields fields, string field, Action<T> take)
+        where T : struct, Enum
+    {
+        if (fields.Has(field) && fields.Raw(field).Length > 0)
+        {
+            fields.Choice(field, take);
+        }
+    }
+
+    private static string? Said(string text) => text.Length == 0 ? null : text;
+
+    private static IEnumerable<string> LacksOf(LogEntryDocument entry) =>
+        entry.Kind switch
+        {
+            LogEntryKind.Depth => ["depth"],
+            LogEntryKind.Probe => ["read"],
+            LogEntryKind.Stopped => ["reason"],
+            LogEntryKind.Seen => ["item"],
+            LogEntryKind.Note or LogEntryKind.Defect => ["words"],
+            LogEntryKind.Withdrawn => ["replaces"],
+            _ => [],
+        };
+
+    // A time that is typed is of the day of what it corrects, else of today.
+    private DateTimeOffset At(string time, LogEntryDocument entry, IReadOnlyList<LogEntryDocument> log)
+    {
+        var corrected = log.FirstOrDefault(one => one.Id == entry.Replaces);
+        var day = PlaceTime.Day(job, corrected?.At ?? stamp.At);
+        var shown = day.ToDateTime(TimeOnly.Parse(time, System.Globalization.CultureInfo.InvariantCulture));
+        return new DateTimeOffset(shown, PlaceTime.OffsetAt(job, shown)).ToUniversalTime();
+    }
+
+    // What was typed is held against the clock and the lift it is of. What a device sends of what happened is taken as it is.
+    private LogEntryDocument InTime(LogEntryDocument entry, IReadOnlyList<LogEntryDocument> log)
+    {
+        if (entry.At > stamp.ReceivedAt + Ahead)
+        {
+            throw FieldFaultsException.Of("time", FaultCode.TimeToCome);
+        }
+
+        var begun = SprayLog.InForce(log.Select(one => one.ToEntry())).FirstOrDefault(one => one.Id == entry.Of);
+        return entry.Kind == LogEntryKind.LiftEnded && begun is { Kind: LogEntryKind.LiftBegun } && entry.At < begun.At
+            ? throw FieldFaultsException.Of("time", FaultCode.EndsBeforeBegin)
+            : entry;
+    }
+}

@@ -1,0 +1,25 @@
+using Umbracell.Documents;
+using Umbracell.Store.Figures;
+
+namespace Umbracell.Store.Model;
+
+/// <summary>An entry of the spray log. It is never changed nor removed: a correction is a further one.</summary>
+public sealed class LogEntryRow : IJobRow, IFigureInput
+{
+    /// <summary>That of the entry, made on the device.</summary>
+    public Guid Id { get; set; }
+
+    public Guid FirmId { get; set; }
+
+    public Guid JobId { get; set; }
+
+    /// <summary>The surface; null for what is of the whole job, such as its ventilation.</summary>
+    public Guid? SurfaceId { get; set; }
+
+    public required LogEntryDocument Document { get; set; }
+
+    /// <summary>When it arrived; later than it was said where there was no connection.</summary>
+    public DateTimeOffset ReceivedAt { get; set; }
+
+    IEnumerable<Guid> IFigureInput.FiguresOf(Func<string, bool> changes) => [SurfaceId ?? JobId];
+}

@@ -1,0 +1,22 @@
+import { api, ask } from '../../api/client'
+import { keeps } from '../kinds'
+
+/** An entry of the spray log: the surface comes first, then the id of the entry. */
+keeps('sprayEntry', {
+  stands: true,
+  versionIn: () => undefined,
+  routes: {
+    '': {
+      send: ({ id }, body) =>
+        ask(api.POST('/api/surfaces/{id}/spray-log', { params: { path: { id: id.split('/')[0]! } }, body })),
+    },
+  },
+  took: (queries, { id, within }, answer) => {
+    const surface = id.split('/')[0]
+    if (answer) queries.setQueryData(['surface', surface, 'spray'], answer)
+    void queries.invalidateQueries({
+      predicate: ({ queryKey }) => queryKey[0] === 'surface' && queryKey[2] === 'spray' && queryKey[1] !== surface,
+    })
+    void queries.invalidateQueries({ queryKey: ['job', within] })
+  },
+})

@@ -1,0 +1,109 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { useReader } from '@/shared/state/reader'
+import FormField from '@/shared/ui/FormField.vue'
+import { countOf, STEPS, textOf, within } from './depthPad'
+
+/** A depth for a hand in a glove: it begins at what is asked for, and is counted up and down from there. */
+const props = defineProps<{ from: number; needs: string }>()
+const emit = defineEmits<{ read: [depth: string, place: string]; cancel: [] }>()
+const { t } = useI18n()
+const reader = useReader()
+const count = ref(countOf(props.from, reader.units))
+const place = ref('')
+const text = computed(() => textOf(count.value, reader.units))
+const steps = computed(() => {
+  const [small, large] = STEPS[reader.units]
+  return [-large, -small, small, large]
+})
+
+const move = (by: number) => (count.value = within(count.value + by, reader.units))
+const label = (by: number) => `${by < 0 ? '−' : '+'}${textOf(Math.abs(by), reader.units)}`
+
+function key(event: KeyboardEvent) {
+  const [small, large] = STEPS[reader.units]
+  const by = {
+    ArrowUp: small,
+    ArrowRight: small,
+    ArrowDown: -small,
+    ArrowLeft: -small,
+    PageUp: large,
+    PageDown: -large,
+  }[event.key]
+  if (!by) return
+  event.preventDefault()
+  move(by)
+}
+</script>
+
+<template>
+  <form class="pad" novalidate @submit.prevent="emit('read', text, place)">
+    <h2>{{ t('spray.depth.pad') }}</h2>
+    <p class="small">{{ t('spray.depth.needs', { needs }) }}</p>
+    <output
+      class="value"
+      tabindex="0"
+      role="spinbutton"
+      :aria-label="t('spray.depth.pad')"
+      :aria-valuenow="count"
+      :aria-valuetext="text"
+      @keydown="key"
+      >{{ text }}</output
+    >
+    <div class="steps">
+      <button v-for="by in steps" :key="by" type="button" class="step" @click="move(by)">{{ label(by) }}</button>
+    </div>
+    <FormField v-model="place" name="place" :label="t('spray.depth.place')" :hint="t('spray.depth.placeExample')" />
+    <p class="acts">
+      <ElButton type="primary" native-type="submit" class="large">{{ t('spray.depth.save') }}</ElButton>
+      <ElButton class="large" @click="emit('cancel')">{{ t('spray.depth.cancel') }}</ElButton>
+    </p>
+  </form>
+</template>
+
+<style scoped>
+.pad {
+  border: 2px solid var(--copper);
+  border-radius: 10px;
+  background: var(--sheet);
+  padding: 10px 14px 14px;
+  margin-bottom: 14px;
+}
+.value {
+  display: block;
+  font: 650 2.4rem var(--head);
+  font-variant-numeric: tabular-nums;
+  text-align: center;
+  padding: 6px;
+}
+.steps {
+  display: grid;
+  grid-template-columns: repeat(4, 1fr);
+  gap: 8px;
+  margin-bottom: 10px;
+}
+.step {
+  min-height: 64px;
+  border: 1px solid var(--field-line);
+  border-radius: 10px;
+  background: var(--paper);
+  color: inherit;
+  font: 600 1.05rem var(--head);
+  cursor: pointer;
+}
+.step:focus-visible,
+.value:focus-visible {
+  outline: 3px solid var(--copper);
+  outline-offset: 2px;
+}
+.acts {
+  display: flex;
+  gap: 10px;
+  margin: 12px 0 0;
+}
+.large {
+  min-height: 64px;
+  flex: 1;
+}
+</style>

@@ -1,0 +1,155 @@
+import { useQuery } from '@tanstack/vue-query'
+import { v7 } from 'uuid'
+import { computed, onScopeDispose, shallowRef, toValue, watch, type MaybeRefOrGetter } from 'vue'
+import { api, ask, type Schemas } from '@/shared/api/client'
+import { answerHere } from '@/shared/core/browserCore'
+import { useBrowserCore } from '@/shared/core/computeSection'
+import { forget } from '@/shared/keeping/editor'
+import { shelf, type Entry } from '@/shared/keeping/entries'
+import { placeOf } from '@/shared/keeping/kinds'
+import { nowMs, useClock } from '@/shared/state/clock'
+import { useEdits } from '@/shared/state/edits'
+import { mmOf } from './depthPad'
+
+type Answer = Schemas['SprayAnswer']
+export type Logged = Schemas['LogEntryDocument']
+type Fields = Record<string, string>
+
+const KIND = 'sprayEntry'
+// What is said of the whole job holds at its other surfaces too.
+const OF_JOB = new Set(['ventilationOn', 'ventilationOff', 'areaClear', 'areaEntered'])
+
+/** The log of a surface with what was entered here and has not been sent yet, and what the core says of it. */
+export function useSpray(job: MaybeRefOrGetter<string>, surface: MaybeRefOrGetter<string>) {
+  const edits = useEdits()
+  const log = useQuery({
+    queryKey: ['surface', surface, 'spray'],
+    queryFn: () => ask(api.GET('/api/surfaces/{id}/spray', { params: { path: { id: toValue(surface) } } })),
+    enabled: computed(() => toValue(surface) !== ''),
+    placeholderData: (before, query) => (query?.queryKey[1] === toValue(surface) ? before : undefined),
+    // Others are at the same surface.
+    refetchInterval: 10_000,
+  })
+  useBrowserCore(() => toValue(job))
+
+  const mine = computed(() =>
+    Object.entries(shelf.value.records).flatMap(([record, fields]) => {
+      const [of, entry] = record.startsWith(`${KIND}.`) ? record.slice(KIND.length + 1).split('/') : []
+      if (!of || !entry) return []
+      const isHere = of === toValue(surface) || (isOfJob(fields) && fields.entry?.within === toValue(job))
+      return isHere ? [{ record, entry, fields }] : []
+    }),
+  )
+  const waiting = computed(() => mine.value.filter(({ fields }) => states(fields).every((state) => state === 'waits')))
+  const refused = computed(() => mine.value.filter(({ fields }) => states(fields).includes('refused')))
+
+  const entries = computed<Logged[]>(() => {
+    const told = log.data.value?.question?.entries ?? []
+    const known = new Set(told.map(({ id }) => id))
+    return [
+      ...told,
+      ...waiting.value.filter(({ entry }) => !known.has(entry)).map(({ entry, fields }) => asked(entry, fields)),
+    ]
+  })
+
+  // What a tap changes is seen at once; what is calculated of it follows when it has been painted.
+  const clock = useClock(15_000)
+  const answer = shallowRef<Answer>()
+  let later: ReturnType<typeof setTimeout> | undefined
+  watch(
+    [() => log.data.value, entries, clock],
+    () => {
+      clearTimeout(later)
+      const told = log.data.value
+      if (!waiting.value.length) answer.value = told?.answer ?? undefined
+      later = setTimeout(() => (answer.value = answered(told, entries.value, waiting.value.length > 0)))
+    },
+    { immediate: true },
+  )
+  onScopeDispose(() => clearTimeout(later))
+
+  function say(fields: Fields) {
+    const entry = v7()
+    const place = { kind: KIND, id: `${toValue(surface)}/${entry}`, within: toValue(job) }
+    void edits.keepApart(place, { entry, ...fields })
+    return entry
+  }
+
+  /** The lift that is sprayed now, with what was tapped a moment ago. */
+  const open = computed(() => {
+    const ended = new Set(
+      waiting.value.filter(({ fields }) => fields.kind?.text === 'liftEnded').map(({ fields }) => fields.of?.text),
+    )
+    const gone = new Set(waiting.value.map(({ fields }) => fields.replaces?.text))
+    const begun = waiting.value.find(
+      ({ entry, fields }) => fields.kind?.text === 'liftBegun' && !ended.has(entry) && !gone.has(entry),
+    )
+    if (begun) return { id: begun.entry, begunAt: new Date(begun.fields.kind!.at).toISOString() }
+    const told = answer.value?.open
+    return told && !ended.has(told.id) && !gone.has(told.id) ? { id: told.id, begunAt: told.begunAt } : undefined
+  })
+
+  return {
+    log,
+    answer,
+    entries,
+    open,
+    say,
+    waitsFor: (id: string) => waiting.value.some(({ entry }) => entry === id),
+    faults: computed(() =>
+      refused.value.map(({ record, fields }) => ({
+        record,
+        fault: edits.faultAt(placeOf(record, fields.entry?.within)!),
+      })),
+    ),
+    letGo: (record: string) => {
+      const place = placeOf(record)
+      if (place) forget(place, ...Object.keys(shelf.value.of(record)))
+    },
+  }
+}
+
+const states = (fields: Record<string, Entry>) => Object.values(fields).map(({ state }) => state)
+const isOfJob = (fields: Record<string, Entry>) => OF_JOB.has(fields.kind?.text ?? '')
+
+function answered(
+  told: Schemas['SprayOfSurface'] | undefined,
+  entries: Logged[],
+  isAhead: boolean,
+): Answer | undefined {
+  if (!told?.question) return undefined
+  const here = answerHere('spray', { ...told.question, entries, now: new Date(nowMs()).toISOString() })
+  if (here) return JSON.parse(here) as Answer
+  // Without a core the server's answer is what there is; it comes with what was sent.
+  return isAhead ? undefined : (told.answer ?? undefined)
+}
+
+/** An entry that has not been sent, as it is asked of the core. */
+function asked(id: string, fields: Record<string, Entry>): Logged {
+  const text = (field: string) => fields[field]?.text || undefined
+  const at = new Date(fields.entry!.at).toISOString()
+  return {
+    id,
+    kind: text('kind') as Logged['kind'],
+    at,
+    saidAt: at,
+    by: '',
+    replaces: text('replaces') ?? null,
+    of: text('of') ?? null,
+    depthMm: text('depth') ? mmOf(text('depth')!) : null,
+    tempC: text('read') ? celsiusOf(text('read')!, fields.read!.units) : null,
+    place: text('place') ?? null,
+    words: text('words') ?? null,
+    reason: (text('reason') as Logged['reason']) ?? null,
+    item: (text('item') as Logged['item']) ?? null,
+    gate: (text('gate') as Logged['gate']) ?? null,
+  }
+}
+
+// Words beside a number are left to the server: until it has read them, nothing is calculated of the reading.
+function celsiusOf(text: string, units: Entry['units']) {
+  const [, number, unit] = /^(-?\d+(?:\.\d+)?) ?°?([CF])?$/i.exec(text.trim()) ?? []
+  if (number === undefined) return null
+  const isCelsius = unit ? unit.toUpperCase() === 'C' : units === 'metric'
+  return isCelsius ? Number(number) : (Number(number) - 32) / 1.8
+}
