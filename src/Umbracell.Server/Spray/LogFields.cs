@@ -1,3 +1,4 @@
+using System.Globalization;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Spraying;
@@ -16,6 +17,9 @@ internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp)
     private static readonly FigureRange Depth = new FigureRange(0.001, 0.6, Dimension.Thickness).Usually(0.01, 0.45),
         Probe = new FigureRange(-40, 250, Dimension.Temperature).Usually(0, 180);
 
+    // Clocks are up to fourteen hours ahead of universal time, and twelve behind.
+    private static readonly FigureRange Zones = new(-720, 840, Dimension.Number);
+
     private static readonly LogEntryKind[] OfTheJob =
     [
         LogEntryKind.VentilationOn,
@@ -23,6 +27,8 @@ internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp)
         LogEntryKind.AreaClear,
         LogEntryKind.AreaEntered,
     ];
+
+    private TimeSpan? _ahead;
 
     // A clock of a device can be ahead by so much.
     private static readonly TimeSpan Ahead = TimeSpan.FromMinutes(2);
@@ -58,6 +64,7 @@ internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp)
         Chosen<WalkRoundItem>(fields, "item", one => entry = entry with { Item = one });
         Chosen<Verdict>(fields, "gate", one => entry = entry with { Gate = one });
         fields.TimeOfDay("time", text => time = text);
+        fields.Quantity("clockAhead", Zones, minutes => _ahead = TimeSpan.FromMinutes(minutes));
         foreach (var lacks in LacksOf(entry).Where(field => !fields.Has(field)))
         {
             fields.Fault(
@@ -70,8 +77,10 @@ internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp)
             );
         }
 
-        fields.ThrowIfFaulty("kind", "entry", "replaces", "of", "place", "words", "depth", "read", "reason", "item", "gate", "time");
-        return InTime(time.Length == 0 ? entry : entry with { At = At(time, entry, log) }, log);
+        fields.ThrowIfFaulty("kind", "entry", "replaces", "of", "place", "words", "depth", "read", "reason", "item", "gate", "time", "clockAhead");
+        var corrected = SprayLog.InForce(log.Select(one => one.ToEntry())).FirstOrDefault(one => one.Id == entry.Replaces);
+        var happened = time.Length > 0 ? At(time, corrected?.At ?? stamp.At) : corrected?.At ?? stamp.At;
+        return InTime(entry with { At = happened }, log);
     }
 
     private static void Chosen<T>(TypedFields fields, string field, Action<T> take)
@@ -97,13 +106,18 @@ internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp)
             _ => [],
         };
 
-    // A time that is typed is of the day of what it corrects, else of today.
-    private DateTimeOffset At(string time, LogEntryDocument entry, IReadOnlyList<LogEntryDocument> log)
+    // A time that is typed is of the day of what it corrects, else of today; by the clock of the device where that of the place is not
+    // known, as it is shown.
+    private DateTimeOffset At(string time, DateTimeOffset near)
     {
-        var corrected = log.FirstOrDefault(one => one.Id == entry.Replaces);
-        var day = PlaceTime.Day(job, corrected?.At ?? stamp.At);
-        var shown = day.ToDateTime(TimeOnly.Parse(time, System.Globalization.CultureInfo.InvariantCulture));
-        return new DateTimeOffset(shown, PlaceTime.OffsetAt(job, shown)).ToUniversalTime();
+        var clock = TimeOnly.Parse(time, CultureInfo.InvariantCulture);
+        if (PlaceTime.IsKnown(job) || _ahead is not { } ahead)
+        {
+            var shown = PlaceTime.Day(job, near).ToDateTime(clock);
+            return new DateTimeOffset(shown, PlaceTime.OffsetAt(job, shown)).ToUniversalTime();
+        }
+
+        return new DateTimeOffset(DateOnly.FromDateTime(near.ToOffset(ahead).DateTime).ToDateTime(clock), ahead).ToUniversalTime();
     }
 
     // What was typed is held against the clock and the lift it is of. What a device sends of what happened is taken as it is.

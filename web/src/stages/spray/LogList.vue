@@ -52,7 +52,8 @@ function save({ root, entry }: Line) {
     // A depth that is not typed again stays as it was, to the last digit.
     depth: entry.depthMm == null ? '' : `${entry.depthMm} mm`,
     read: entry.tempC == null ? '' : `${entry.tempC} C`,
-    time: times.moment24(entry.at),
+    // Where the clock of the place is not known, a time is that of this device.
+    clockAhead: `${-new Date(entry.at).getTimezoneOffset()}`,
   }
   emit('say', Object.fromEntries(Object.entries({ ...kept, ...fields }).filter(([, text]) => text !== '')))
   corrects.value = undefined

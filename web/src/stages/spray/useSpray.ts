@@ -48,7 +48,7 @@ export function useSpray(job: MaybeRefOrGetter<string>, surface: MaybeRefOrGette
     const known = new Set(told.map(({ id }) => id))
     return [
       ...told,
-      ...waiting.value.filter(({ entry }) => !known.has(entry)).map(({ entry, fields }) => asked(entry, fields)),
+      ...waiting.value.filter(({ entry }) => !known.has(entry)).map(({ entry, fields }) => asked(entry, fields, told)),
     ]
   })
 
@@ -125,14 +125,15 @@ function answered(
 }
 
 /** An entry that has not been sent, as it is asked of the core. */
-function asked(id: string, fields: Record<string, Entry>): Logged {
+function asked(id: string, fields: Record<string, Entry>, told: readonly Logged[]): Logged {
   const text = (field: string) => fields[field]?.text || undefined
-  const at = new Date(fields.entry!.at).toISOString()
+  const saidAt = new Date(fields.entry!.at).toISOString()
   return {
     id,
     kind: text('kind') as Logged['kind'],
-    at,
-    saidAt: at,
+    // What is corrected happened when it did; a time that is typed is read by the server.
+    at: told.find((one) => one.id === text('replaces'))?.at ?? saidAt,
+    saidAt,
     by: '',
     replaces: text('replaces') ?? null,
     of: text('of') ?? null,

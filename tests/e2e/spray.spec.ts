@@ -1,0 +1,136 @@
+import type { Locator, Page } from '@playwright/test'
+import { expect, faults, ownJob, phone, signIn, test } from './product'
+
+/** A wall of its own to spray, on a phone. */
+async function atTheWall(page: Page, name: string, units: 'us' | 'metric' = 'us') {
+  await signIn(page)
+  await page.request.put('/api/session/units', { data: { units } })
+  const at = await ownJob(page, name, 'us', { sheet: 'marl-cc-20', thickness: '3' })
+  await page.goto(`/jobs/${at.job}/spray/${at.surface}`)
+  await expect(page.getByRole('button', { name: /^Start/ })).toBeVisible()
+  return at
+}
+
+const press = (page: Page) => page.locator('.press')
+const line = (page: Page, text: string | RegExp) => page.locator('.log li').filter({ hasText: text }).first()
+
+/** Presses the large button until it says what it has to: right after a tap it takes none, as a glove taps twice. */
+async function thumb(page: Page, after: RegExp) {
+  await expect(async () => {
+    await press(page).tap()
+    await expect(press(page)).toHaveText(after, { timeout: 1_500 })
+  }).toPass()
+}
+
+async function lift(page: Page) {
+  await thumb(page, /^Stop/)
+  await thumb(page, /^Start/)
+}
+
+/** The time at the place so many minutes ago, as it is typed. */
+async function ago(page: Page, minutes: number) {
+  const { clock } = (await (await page.request.get('/api/session')).json()) as { clock: { now: string } }
+  return new Date(Date.parse(clock.now) - minutes * 60_000).toISOString().slice(11, 16)
+}
+
+async function correct(page: Page, of: Locator, time: string) {
+  await of.getByRole('button', { name: 'Correct' }).tap()
+  await page.locator('.log').getByLabel('Time', { exact: true }).fill(time)
+  await page.locator('.log').getByRole('button', { name: 'Save' }).tap()
+}
+
+test('a surface is sprayed by touch alone: too early, undone, corrected, probed, stopped and finished', async ({
+  browser,
+  baseURL,
+}) => {
+  const page = await phone(browser, baseURL)
+  const at = await atTheWall(page, 'A wall by touch')
+  await page.getByRole('button', { name: /Area not closed/ }).tap()
+  await page.getByRole('button', { name: /No ventilation/ }).tap()
+  await expect(page.getByRole('button', { name: /Area closed/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: /Ventilation on/ })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Lift 1 of 2' })).toBeVisible()
+
+  await lift(page)
+  await expect(page.getByRole('heading', { name: 'Lift 2 of 2' })).toBeVisible()
+  await page.getByRole('button', { name: /^Depth/ }).tap()
+  await expect(page.getByRole('spinbutton')).toHaveText('1 1/2 in')
+  await page.getByRole('button', { name: '+1/8 in', exact: true }).tap()
+  await page.getByRole('button', { name: 'Save depth' }).tap()
+  await expect(page.getByRole('button', { name: /^Depth/ })).toContainText('1 5/8 in')
+  await expect(page.getByText(/^Wait \d+ min\./)).toBeVisible()
+
+  expect(await faults(page, 'a surface that is sprayed')).toEqual([])
+
+  // Nothing holds the trigger back: what happened is logged, and told.
+  await thumb(page, /^Stop/)
+  await expect(page.getByText(/^Lift 2 after \d+ min, wait 15 min/)).toBeVisible()
+  await line(page, 'Lift begun').getByRole('button', { name: 'Undo' }).tap()
+  await expect(press(page)).toHaveText(/^Start/)
+  await expect(page.getByText(/^Lift 2 after/)).toBeHidden()
+  await expect(line(page, 'Lift begun')).toContainText('deleted')
+
+  // A lift cannot end before it begins: its begin is corrected first.
+  await correct(page, line(page, 'Lift ended'), await ago(page, 90))
+  const refused = page.locator('.fault', { hasText: 'The lift would end before it began' })
+  await refused.getByRole('button').tap()
+  await expect(refused).toBeHidden()
+  await correct(page, page.locator('.log li', { hasText: 'Lift begun' }).nth(1), await ago(page, 110))
+  await correct(page, line(page, 'Lift ended'), await ago(page, 90))
+  await expect(page.getByText(/^Last lift not read/)).toBeVisible()
+
+  await page.getByRole('button', { name: 'Probe' }).tap()
+  await page.getByLabel('Temperature at mid-depth').fill('90 F')
+  await page.getByRole('button', { name: 'Save reading' }).tap()
+  await expect(page.getByText(/^Last lift 90(\.0)? °F/)).toBeVisible()
+
+  await page.getByRole('button', { name: 'Stop, why' }).tap()
+  await page.getByRole('button', { name: 'Gun', exact: true }).tap()
+  await expect(page.getByText(/^Stopped since .+: Gun/)).toBeVisible()
+  await page.getByRole('button', { name: 'Goes on' }).tap()
+  await expect(page.getByText(/^Stopped since/)).toBeHidden()
+
+  await lift(page)
+  await expect(page.getByText(/^Depth not read/)).toBeVisible()
+  await page.getByRole('button', { name: /^Depth/ }).tap()
+  await page.getByRole('button', { name: 'Save depth' }).tap()
+  await expect(page.getByText(/^Depth 3 in, specified 3 in/)).toBeVisible()
+  const round = page.locator('.walk label')
+  for (let i = 0; i < (await round.count()); i++) await round.nth(i).tap()
+  await expect(page.getByText(/^Walk-round not finished/)).toBeHidden()
+  await page.getByRole('button', { name: 'Spraying finished' }).tap()
+  await expect(page.getByText(/^Finished /).first()).toBeVisible()
+  await page.goto(`/jobs/${at.job}`)
+  await expect(page.getByText('finished').first()).toBeVisible()
+  await page.context().close()
+})
+
+test('without a signal a lift is logged at once, and is there for all once there is one', async ({
+  browser,
+  baseURL,
+}) => {
+  const page = await phone(browser, baseURL)
+  const at = await atTheWall(page, 'A wall without a signal', 'metric')
+  const core = page.waitForResponse(/\/core\/.*\.wasm/)
+  await page.getByRole('button', { name: /Area not closed/ }).tap()
+  await core
+  await page.waitForLoadState('networkidle')
+  await page.context().setOffline(true)
+  await lift(page)
+  await expect(page.getByRole('heading', { name: 'Lift 2 of 2' })).toBeVisible()
+  await page.getByRole('button', { name: /^Depth/ }).tap()
+  await page.getByRole('button', { name: '−1 mm', exact: true }).tap()
+  await page.getByRole('button', { name: 'Save depth' }).tap()
+  await expect(page.getByRole('button', { name: /^Depth/ })).toContainText('37 mm')
+  await expect(line(page, 'Depth 37 mm')).toContainText('not sent yet')
+  await page.context().setOffline(false)
+  await expect
+    .poll(async () => {
+      const { answer } = (await (await page.request.get(`/api/surfaces/${at.surface}/spray`)).json()) as {
+        answer: { lifts: { depths: number }[] }
+      }
+      return answer.lifts.map(({ depths }) => depths)
+    })
+    .toEqual([1])
+  await page.context().close()
+})
