@@ -1,5 +1,7 @@
 using System.Text.Json.Nodes;
 using Shouldly;
+using Umbracell.Core.Lifts;
+using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
 using Umbracell.Formats.DataFiles;
 using Xunit;
@@ -9,6 +11,16 @@ namespace Umbracell.Formats.Tests;
 /// <summary>The lines of a product sheet, told once for all that read, write and compare them.</summary>
 public sealed class SheetEntriesTests
 {
+    [Fact]
+    public void What_a_sheet_says_of_its_own_heat_is_taken_and_the_rest_is_usual()
+    {
+        var text = JsonNode.Parse(ShippedData.ProductSheets["marl-cc-20"])!;
+        ProductSheetFile.Read("own", text.ToJsonString()).Exotherm.ShouldBe(FoamExotherm.Usual(CellStructure.Closed));
+        text["exotherm"] = new JsonObject { ["heatKJKg"] = 150, ["activationKJMol"] = null };
+        var told = ProductSheetFile.Read("own", text.ToJsonString()).Exotherm;
+        told.ShouldBe(FoamExotherm.Usual(CellStructure.Closed) with { Heat = 150_000 });
+    }
+
     [Fact]
     public void Every_line_of_the_schema_is_known_and_no_other()
     {

@@ -2,6 +2,8 @@ using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Infrastructure;
 using Microsoft.EntityFrameworkCore.Migrations;
 using Shouldly;
+using Umbracell.Core.Assemblies;
+using Umbracell.Core.Spraying;
 using Umbracell.Store.Model;
 using Umbracell.Store.Seeding;
 using Umbracell.Store.Tenancy;
@@ -33,6 +35,22 @@ public sealed class KeptDemoTests
                 },
             }
         );
+        var job = new Job
+        {
+            Id = Guid.NewGuid(),
+            Name = "The ferry house, renamed since",
+            ClimateZone = "6A",
+            TargetSetId = "iecc-2021",
+            CreatedAt = DateTimeOffset.UnixEpoch,
+        };
+        var joists = new Surface
+        {
+            Id = Guid.NewGuid(),
+            JobId = job.Id,
+            Name = "Band joists of the wing",
+            Kind = SurfaceKind.BandJoist,
+        };
+        db.AddRange(job, joists);
         await db.SaveChangesAsync(TestContext.Current.CancellationToken);
         for (var times = 0; times < 2; times++)
         {
@@ -54,6 +72,9 @@ public sealed class KeptDemoTests
             words["tips"].ShouldStartWith("01 at ");
             words["pumps"].ShouldBe("own");
             (await db.Firms.AsNoTracking().SingleAsync(TestContext.Current.CancellationToken)).Name.ShouldBe("Renamed since");
+            var log = await db.SprayLog.AsNoTracking().ToListAsync(TestContext.Current.CancellationToken);
+            log.Count(row => row.SurfaceId == joists.Id && row.Document.Kind == LogEntryKind.LiftEnded).ShouldBe(1);
+            log.ShouldAllBe(row => row.JobId == job.Id && (row.SurfaceId == null || row.SurfaceId == joists.Id));
             (await db.Sheets.AsNoTracking().CountAsync(TestContext.Current.CancellationToken)).ShouldBe(1);
             db.ChangeTracker.Clear();
         }

@@ -77,7 +77,21 @@ internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp)
             );
         }
 
-        fields.ThrowIfFaulty("kind", "entry", "replaces", "of", "place", "words", "depth", "read", "reason", "item", "gate", "time", "clockAhead");
+        fields.ThrowIfFaulty(
+            "kind",
+            "entry",
+            "replaces",
+            "of",
+            "place",
+            "words",
+            "depth",
+            "read",
+            "reason",
+            "item",
+            "gate",
+            "time",
+            "clockAhead"
+        );
         var corrected = SprayLog.InForce(log.Select(one => one.ToEntry())).FirstOrDefault(one => one.Id == entry.Replaces);
         var happened = time.Length > 0 ? At(time, corrected?.At ?? stamp.At) : corrected?.At ?? stamp.At;
         return InTime(entry with { At = happened }, log);

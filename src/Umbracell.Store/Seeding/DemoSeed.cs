@@ -49,6 +49,7 @@ public static class DemoSeed
                 await RefreshAsync(db, inputs.Sheets, cancellation);
                 await AddPeopleSinceAsync(db, domain, cancellation);
                 await AddMeansSinceAsync(db, cancellation);
+                await AddLogSinceAsync(db, inputs.Now, cancellation);
             }
             else
             {
@@ -129,6 +130,7 @@ public static class DemoSeed
         db.PastJobs.AddRange(DemoMaterial.PastJobs(heron, plover));
         db.StockLots.AddRange(DemoMaterial.Stock(DateOnly.FromDateTime(now.UtcDateTime)));
         await db.SaveChangesAsync(cancellation);
+        await AddLogSinceAsync(db, now, cancellation);
     }
 
     private static async Task RefreshAsync(UmbracellDb db, IReadOnlyDictionary<string, string> sheets, CancellationToken cancellation)
@@ -166,6 +168,17 @@ public static class DemoSeed
         if (!await db.People.AnyAsync(p => p.NormalizedSignInName == helper.NormalizedSignInName, cancellation))
         {
             db.People.Add(helper);
+            await db.SaveChangesAsync(cancellation);
+        }
+    }
+
+    // Where nobody has logged anything yet.
+    private static async Task AddLogSinceAsync(UmbracellDb db, DateTimeOffset now, CancellationToken cancellation)
+    {
+        var job = await db.Jobs.FirstOrDefaultAsync(job => job.Name.Contains(DemoLog.Job), cancellation);
+        if (job is not null && !await db.SprayLog.AnyAsync(cancellation))
+        {
+            db.SprayLog.AddRange(DemoLog.Of(job.Id, await db.Surfaces.Where(s => s.JobId == job.Id).ToListAsync(cancellation), now));
             await db.SaveChangesAsync(cancellation);
         }
     }

@@ -46,23 +46,23 @@ describe('stages', () => {
   })
 
   it('come with one more once it registers, at its place in the work', () => {
-    const later = stages().find(({ key }) => key === 'spray')
+    const later = stages().find(({ key }) => key === 'prove')
     expect(later?.built).toBeUndefined()
     const takeOut = register({
-      key: 'spray',
+      key: 'prove',
       routes: [],
-      to: () => ({ name: 'spray' }),
+      to: () => ({ name: 'prove' }),
       cell: () => 'ready',
       foot: () => '',
     })
     expect(stages().map(({ key }) => key)).toEqual(stageKeys)
     expect(
       stages()
-        .find(({ key }) => key === 'spray')
+        .find(({ key }) => key === 'prove')
         ?.built?.cell(cell, {}, say),
     ).toBe('ready')
     takeOut()
-    expect(stages().find(({ key }) => key === 'spray')?.built).toBeUndefined()
+    expect(stages().find(({ key }) => key === 'prove')?.built).toBeUndefined()
   })
 
   it('may end their column in a component', () => {

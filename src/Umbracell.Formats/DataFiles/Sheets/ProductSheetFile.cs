@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Text.Json;
 using NJsonSchema;
+using Umbracell.Core.Lifts;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
 using Umbracell.Formats.Words;
@@ -97,6 +98,7 @@ public static class ProductSheetFile
             FlashCoatFrom = s.FlashCoatFromIn is { } flash ? Length.FromInches(flash) : null,
             NextLiftBelow = Temperature.FromCelsius(s.NextLift.BelowC),
             LeastWait = TimeSpan.FromMinutes(s.NextLift.LeastWaitMin),
+            GivenExotherm = s.Exotherm?.Of(FoamExotherm.Usual(s.Cell)),
             Substrate = s.SubstrateC.ToWindow(),
             Air = s.AirC.ToWindow(),
             Drums = s.DrumsC.ToWindow(),
@@ -157,6 +159,8 @@ public static class ProductSheetFile
 
         public required NextLiftShape NextLift { get; init; }
 
+        public ExothermShape? Exotherm { get; init; }
+
         public required WindowShape SubstrateC { get; init; }
 
         public required WindowShape AirC { get; init; }
@@ -195,6 +199,28 @@ public static class ProductSheetFile
         public required double CureH { get; init; }
 
         public OpenDaysShape? OpenDays { get; init; }
+    }
+
+    private sealed record ExothermShape
+    {
+        public double? HeatKJKg { get; init; }
+
+        public double? RatePerS { get; init; }
+
+        public double? ActivationKJMol { get; init; }
+
+        public double? ConductivityWMK { get; init; }
+
+        public double? HeatCapacityKJKgK { get; init; }
+
+        public FoamExotherm Of(FoamExotherm usual) =>
+            new(
+                HeatKJKg * 1e3 ?? usual.Heat,
+                RatePerS ?? usual.Rate,
+                ActivationKJMol * 1e3 ?? usual.Activation,
+                ConductivityWMK is { } k ? ThermalConductivity.FromSi(k) : usual.Conductivity,
+                HeatCapacityKJKgK * 1e3 ?? usual.SpecificHeat
+            );
     }
 
     private sealed record RigShape(double PrimaryHeatC, double HoseHeatC, double PressureMPa);

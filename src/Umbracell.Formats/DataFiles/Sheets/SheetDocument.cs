@@ -100,6 +100,13 @@ public sealed class SheetDocument
     {
         var names = path.Split('.');
         var at = _root;
+
+        // A part that a sheet leaves out stays out.
+        if (value is null && names.Length > 1 && at[names[0]] is null)
+        {
+            return;
+        }
+
         foreach (var name in names[..^1])
         {
             at = (JsonObject)(at[name] ??= new JsonObject());

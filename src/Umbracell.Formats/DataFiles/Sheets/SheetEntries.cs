@@ -120,6 +120,7 @@ public static class SheetEntries
     private static readonly SheetUnit Hours = new(Dimension.Duration, 3600);
     private static readonly SheetUnit Seconds = new(Dimension.ReactionTime, 1);
     private static readonly SheetUnit MetresPerSecond = new(Dimension.Speed, 1);
+    private static readonly SheetUnit Conductivity = new(Dimension.Conductivity, 1);
     private static readonly SheetUnit Plain = new(Dimension.Number, 1);
 
     private static readonly JsonSchema Schema = ShippedFiles.Schema("product-sheet");
@@ -150,6 +151,11 @@ public static class SheetEntries
         Line("flashCoatFromIn", SheetPart.Lifts, Inches, SheetLimit.AtLeast),
         Line("nextLift.belowC", SheetPart.Lifts, Celsius, SheetLimit.AtMost),
         Line("nextLift.leastWaitMin", SheetPart.Lifts, Minutes, SheetLimit.AtLeast),
+        Line("exotherm.heatKJKg", SheetPart.Lifts, Plain),
+        Line("exotherm.ratePerS", SheetPart.Lifts, Plain),
+        Line("exotherm.activationKJMol", SheetPart.Lifts, Plain),
+        Line("exotherm.conductivityWMK", SheetPart.Lifts, Conductivity),
+        Line("exotherm.heatCapacityKJKgK", SheetPart.Lifts, Plain),
         Line("substrateC.least", SheetPart.Conditions, Celsius, SheetLimit.AtLeast),
         Line("substrateC.greatest", SheetPart.Conditions, Celsius, SheetLimit.AtMost),
         Line("airC.least", SheetPart.Conditions, Celsius, SheetLimit.AtLeast),
