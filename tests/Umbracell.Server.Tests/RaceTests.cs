@@ -219,6 +219,8 @@ public sealed class RaceTests(Product product)
         "POST /api/compute/drum",
         "POST /api/compute/test-shot",
         "POST /api/compute/sequence",
+        "POST /api/compute/lift",
+        "POST /api/compute/spray",
         "POST /api/compute/set-points",
         "POST /api/jobs/{id:guid}/surfaces/remove",
         "POST /api/jobs/{id:guid}/papers",

@@ -60,9 +60,9 @@ internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp)
         fields.Text("words", LogEntryDocument.LongestWords, required: false, text => entry = entry with { Words = Said(text) });
         fields.Quantity("depth", Depth, si => entry = entry with { DepthMm = si * 1000 });
         fields.Quantity("read", Probe, si => entry = entry with { TempC = si });
-        Chosen<StopReason>(fields, "reason", one => entry = entry with { Reason = one });
-        Chosen<WalkRoundItem>(fields, "item", one => entry = entry with { Item = one });
-        Chosen<Verdict>(fields, "gate", one => entry = entry with { Gate = one });
+        fields.ChoiceOrBlank<StopReason>("reason", one => entry = entry with { Reason = one });
+        fields.ChoiceOrBlank<WalkRoundItem>("item", one => entry = entry with { Item = one });
+        fields.ChoiceOrBlank<Verdict>("gate", one => entry = entry with { Gate = one });
         fields.TimeOfDay("time", text => time = text);
         fields.Quantity("clockAhead", Zones, minutes => _ahead = TimeSpan.FromMinutes(minutes));
         foreach (var lacks in LacksOf(entry).Where(field => !fields.Has(field)))
@@ -95,15 +95,6 @@ internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp)
         var corrected = SprayLog.InForce(log.Select(one => one.ToEntry())).FirstOrDefault(one => one.Id == entry.Replaces);
         var happened = time.Length > 0 ? At(time, corrected?.At ?? stamp.At) : corrected?.At ?? stamp.At;
         return InTime(entry with { At = happened }, log);
-    }
-
-    private static void Chosen<T>(TypedFields fields, string field, Action<T> take)
-        where T : struct, Enum
-    {
-        if (fields.Has(field) && fields.Raw(field).Length > 0)
-        {
-            fields.Choice(field, take);
-        }
     }
 
     private static string? Said(string text) => text.Length == 0 ? null : text;

@@ -171,6 +171,20 @@ internal sealed class TypedFields(TypedEdit edit)
         }
     }
 
+    /// <summary>The same where it may be left blank.</summary>
+    public void ChoiceOrBlank<T>(string field, Action<T?> take)
+        where T : struct, Enum
+    {
+        if (Has(field) && string.IsNullOrWhiteSpace(Raw(field)))
+        {
+            take(null);
+        }
+        else
+        {
+            Choice<T>(field, one => take(one));
+        }
+    }
+
     private static readonly string[] Days = ["yyyy-M-d", "yyyy/M/d", "d MMM yyyy", "d MMMM yyyy", "MMM d yyyy", "MMMM d yyyy"];
 
     // Which number comes first in 3/4/2027 is a habit of the country, as its units are.

@@ -36,9 +36,9 @@ internal static class DemoLog
             log.Lift(basement.Id, 1_560, 1_500, [34.925, 31.75, 34.925]);
             log.Say(basement.Id, LogEntryKind.Probe, 1_455, entry => entry with { TempC = 29.5 });
             log.Lift(basement.Id, 1_450, 1_390, [66.675, 63.5, 66.675, 66.675]);
-            foreach (var item in WalkRound.Of(basement.Kind))
+            foreach (var (item, i) in WalkRound.Of(basement.Kind).Select((item, i) => (item, i)))
             {
-                log.Say(basement.Id, LogEntryKind.Seen, 1_370, entry => entry with { Item = item });
+                log.Say(basement.Id, LogEntryKind.Seen, 1_380 - i, entry => entry with { Item = item });
             }
 
             log.Say(basement.Id, LogEntryKind.Finished, 1_365);
@@ -79,9 +79,9 @@ internal static class DemoLog
         {
             var lift = Say(surface, LogEntryKind.LiftBegun, begun, entry => entry with { Gate = Verdict.Clear });
             Say(surface, LogEntryKind.LiftEnded, ended, entry => entry with { Of = lift });
-            foreach (var mm in depthsMm)
+            foreach (var (mm, i) in depthsMm.Select((mm, i) => (mm, i)))
             {
-                Say(surface, LogEntryKind.Depth, ended - 2, entry => entry with { Of = lift, DepthMm = mm });
+                Say(surface, LogEntryKind.Depth, ended - 2 - i, entry => entry with { Of = lift, DepthMm = mm });
             }
         }
     }
