@@ -37,12 +37,6 @@ await shoot('survey', `/jobs/${ferry.job}/survey`, 'Treated')
 const orchid = await find('orchid')
 await shoot('survey-surface', at(orchid, 'survey/surface', 'Potting house floor'), 'Vapour drive and faces')
 await shoot('choose', at(ferry, 'choose', 'Teaching wing walls'), 'What would change the choice')
-await shoot('choose-compare', at(ferry, 'choose', 'Slip hall walls'), 'What would change the choice', async () => {
-  for (const lane of [0, 1]) await page.locator('article').nth(lane).getByRole('button', { name: 'Compare' }).click()
-  await page
-    .getByRole('heading', { name: 'Two systems side by side' })
-    .evaluate((heading) => heading.scrollIntoView({ block: 'start' }))
-})
 await shoot('section', at(ferry, 'section', 'Teaching wing ceiling'), 'foam alone, aged')
 await shoot('sets', at(ferry, 'sets', 'Slip hall roof'), 'sets to load')
 await page.request.patch(`${base}/api/jobs/${ferry.job}`, {
@@ -90,4 +84,5 @@ const run = await say(`/api/rigs/${rig}/sequence-runs`, { kind: 'dayStart', job:
 for (const step of ['hosesSeen', 'engineSeen', 'breakersOff', 'engineStarted', 'engineSteady', 'compressorOil'])
   await say(`/api/sequence-runs/${run.id}/marks`, { [step]: 'done' })
 await shoot('sequence-phone', `/sequences/${run.id}?surface=${wall}`, 'Meanwhile you can do this')
+await shoot('spray-phone', at(ferry, 'spray', 'Band joists'), 'Lift 2 of 2')
 await browser.close()

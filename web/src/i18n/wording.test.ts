@@ -43,8 +43,6 @@ const OF_ONE_SYSTEM = [
   /^app\.units\./,
   /(Hint|lead|Lead)(Metric)?$/,
   /^survey\.thermal\.fahrenheit$/,
-  // Constants of a reaction are given in the one unit everywhere.
-  /^sheets\.line\.exotherm\./,
   /^problem\.field\.inchesOverAFoot$/,
   // Words for what they are not: the foot of a building, the edition of a code, the bare numbers of a formula.
   /^figure\./,

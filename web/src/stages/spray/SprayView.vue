@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useWriting } from '@/i18n/writing'
+import { useClock } from '@/shared/state/clock'
 import { useBoard } from '@/shared/state/job'
 import { useReader } from '@/shared/state/reader'
 import { useSession } from '@/shared/state/session'
@@ -62,15 +63,24 @@ function readDepth(depth: string, place: string) {
 const number = computed(() => {
   const now = answer.value
   if (!now) return ''
-  const further = now.number > now.planned
-  return t(further ? 'spray.lift.further' : 'spray.lift.now', { number: now.number, planned: now.planned })
+  const [isOver, isFurther] = [!open.value && now.lifts.length >= now.planned, now.number > now.planned]
+  const key = isOver ? 'over' : isFurther ? 'further' : 'now'
+  return t(`spray.lift.${key}`, { number: now.number, planned: now.planned })
 })
+const clock = useClock(5_000)
+const isDue = computed(() => Date.parse(answer.value?.nextAt ?? '') <= clock.value.getTime())
 const next = computed(() => {
   const now = answer.value
   if (!now || open.value) return t('spray.next.spraying')
+  if (now.finishedAt) return t('spray.next.finished')
   if (!now.lifts.length) return t('spray.next.first')
   if (!now.nextAt) return t('spray.next.never')
-  return t('spray.next.at', { when: times.moment(now.nextAt) })
+  return isDue.value ? t('spray.next.now') : t('spray.next.at', { when: times.moment(now.nextAt) })
+})
+const nextBecause = computed(() => {
+  const now = answer.value
+  if (!now?.nextAt || open.value || now.finishedAt) return ''
+  return isDue.value ? t('spray.next.since', { when: times.hour(now.nextAt) }) : t(`spray.because.${now.nextBecause}`)
 })
 // The pad begins at what the lifts that are on should measure.
 const due = computed(() => answer.value?.due ?? answer.value?.needs)
@@ -141,12 +151,10 @@ const finish = () => say({ kind: answer.value?.finishedAt ? 'reopened' : 'finish
         <div class="box" role="status">
           <span class="small">{{ t('spray.next.title') }}</span>
           <b>{{ next }}</b>
-          <span v-if="answer.lifts.length && !open && answer.nextAt" class="small">{{
-            t(`spray.because.${answer.nextBecause}`)
-          }}</span>
+          <span class="small">{{ nextBecause }}</span>
         </div>
       </div>
-      <FindingLine v-if="!open" :finding="answer.next" :size="18" detail />
+      <FindingLine v-if="!open && !answer.finishedAt" :finding="answer.next" :size="18" detail />
       <p v-if="!answer.calculated" class="small">{{ t('spray.next.notCalculated') }}</p>
       <SayMore v-if="!locked" :probes="answer.lifts.length > 0" @say="say" />
       <p class="small quiet">{{ t('spray.today', { time: reader.print(answer.sprayedToday) }) }}</p>
@@ -182,6 +190,12 @@ const finish = () => say({ kind: answer.value?.finishedAt ? 'reopened' : 'finish
   align-items: center;
   gap: 4px 12px;
   margin: 0 0 8px;
+}
+/* As large as a thumb, in its line or under it. */
+.gate a {
+  display: inline-flex;
+  align-items: center;
+  min-height: 44px;
 }
 .gate b {
   font-size: 1.15rem;
