@@ -30,6 +30,7 @@ public static class AskedByName
         ["sequence"] = Of(Wire.SequenceQuestion, Wire.SequenceAnswer, (question, _) => SequenceQuestions.Answer(question)),
         ["lift"] = Of(Wire.LiftQuestion, Wire.LiftAnswer, LiftQuestions.Answer),
         ["spray"] = Of(Wire.SprayQuestion, Wire.SprayAnswer, SprayQuestions.Answer),
+        ["yield"] = Of(Wire.YieldQuestion, Wire.YieldAnswer, (question, _) => YieldQuestions.Answer(question)),
         ["pocket"] = Of(Wire.PocketQuestion, Wire.PocketAnswer, PocketQuestions.Answer),
     };
 

@@ -12,6 +12,7 @@ using Umbracell.Core.Rigs.Sequences;
 using Umbracell.Core.Rigs.Shots;
 using Umbracell.Core.Spraying;
 using Umbracell.Core.Takeoff;
+using Umbracell.Core.Yield;
 using Umbracell.Core.Yield.Price;
 using Umbracell.Documents;
 using Umbracell.Questions.Answers;
@@ -48,6 +49,8 @@ namespace Umbracell.Questions;
 [JsonSerializable(typeof(LiftAnswer))]
 [JsonSerializable(typeof(SprayQuestion))]
 [JsonSerializable(typeof(SprayAnswer))]
+[JsonSerializable(typeof(YieldQuestion))]
+[JsonSerializable(typeof(YieldAnswer))]
 [JsonSerializable(typeof(Supplies))]
 public sealed partial class QuestionsJson : JsonSerializerContext
 {
@@ -115,6 +118,7 @@ public sealed partial class QuestionsJson : JsonSerializerContext
                     Words<StopReason>(),
                     Words<WalkRoundItem>(),
                     Words<NextLiftBecause>(),
+                    Words<SetSide>(),
                     new QuantityConverter<Length>(q => q.Metres, Umbracell.Core.Quantities.Length.FromMetres),
                     new QuantityConverter<Temperature>(q => q.Celsius, Umbracell.Core.Quantities.Temperature.FromCelsius),
                     new QuantityConverter<Density>(

@@ -221,6 +221,7 @@ public sealed class RaceTests(Product product)
         "POST /api/compute/sequence",
         "POST /api/compute/lift",
         "POST /api/compute/spray",
+        "POST /api/compute/yield",
         "POST /api/compute/set-points",
         "POST /api/jobs/{id:guid}/surfaces/remove",
         "POST /api/jobs/{id:guid}/papers",

@@ -265,6 +265,20 @@ function variedLift({ between, pick, maybe, chance }: Numbers): Question {
   }
 }
 
+/** A job under way: what was expected, what was used, and what is left. */
+function variedYield({ between, chance }: Numbers): Question {
+  return {
+    expectedM3: between(3, 40),
+    yieldSd: between(0.02, 0.3),
+    sprayedM3: chance(0.8) ? between(0, 60) : 0,
+    usedSetsA: between(0, 4),
+    usedSetsB: between(0, 4),
+    leftM3: chance(0.8) ? between(0, 60) : 0,
+    onRigSetsA: chance(0.8) ? between(0, 4) : 0,
+    onRigSetsB: between(0, 4),
+  }
+}
+
 const ENTRIES = [
   ...['liftBegun', 'liftEnded', 'depth', 'probe', 'stopped', 'resumed', 'ventilationOn', 'ventilationOff'],
   ...['areaClear', 'areaEntered', 'defect', 'note', 'seen', 'finished', 'reopened', 'withdrawn'],
@@ -323,6 +337,7 @@ export const kinds: Record<string, Kind> = {
   },
   lift: { found: async () => [{}], varied: (_, random) => variedLift(random) },
   spray: { found: async () => [{}], varied: (_, random) => variedSpray(random) },
+  yield: { found: async () => [{}], varied: (_, random) => variedYield(random) },
   gate: { found: ofStage('window'), varied: one(variedGate) },
 }
 

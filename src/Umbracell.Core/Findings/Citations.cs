@@ -137,6 +137,7 @@ public static class Citations
     public static Citation LiftExotherm { get; } = Of();
     public static Citation SprayLogged { get; } = Of();
     public static Citation WorkAreaClosed { get; } = Of();
+    public static Citation RunningYield { get; } = Of();
 #pragma warning restore CS1591
 
     /// <summary>A line of a product sheet, with its edition.</summary>

@@ -34,5 +34,9 @@ internal sealed class SprayPart : IPart
             .WithTags("Compute")
             .WithSummary("How far is a surface by its log, and when can the next lift go on?")
             .Requires(Right.Look);
+        api.MapPost("/api/compute/yield", (YieldQuestion question) => TypedResults.Ok(YieldQuestions.Answer(question)))
+            .WithTags("Compute")
+            .WithSummary("What does a set yield as far as the job has shown, and will the sets last?")
+            .Requires(Right.Look);
     }
 }

@@ -56,7 +56,7 @@ internal static class DemoLog
             var at = now.AddMinutes(-minutesAgo);
             var entry = new LogEntryDocument
             {
-                Id = Guid.CreateVersion7(at),
+                Id = Guid.NewGuid(),
                 Kind = kind,
                 At = at,
                 SaidAt = at,
