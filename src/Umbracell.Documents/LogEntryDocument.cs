@@ -2,6 +2,7 @@ using System.ComponentModel.DataAnnotations;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Spraying;
+using Umbracell.Core.Yield;
 
 namespace Umbracell.Documents;
 
@@ -9,6 +10,7 @@ namespace Umbracell.Documents;
 public sealed record LogEntryDocument
 {
     public const int LongestPlace = 80,
+        LongestLot = 60,
         LongestWords = 500;
 
     /// <summary>Made on the device: the same entry sent twice is one.</summary>
@@ -48,6 +50,17 @@ public sealed record LogEntryDocument
     /// <summary>What was looked at on the walk-round.</summary>
     public WalkRoundItem? Item { get; init; }
 
+    /// <summary>The side of a drum.</summary>
+    public SetSide? Side { get; init; }
+
+    /// <summary>Lot of a drum.</summary>
+    [MaxLength(LongestLot)]
+    public string? Lot { get; init; }
+
+    /// <summary>What is left in a drum, a share of a full one.</summary>
+    [Range(0, 1.1)]
+    public double? Left { get; init; }
+
     /// <summary>What the gate said when a lift was begun.</summary>
     public Verdict? Gate { get; init; }
 
@@ -71,6 +84,9 @@ public sealed record LogEntryDocument
             Read = TempC is { } celsius ? Temperature.FromCelsius(celsius) : null,
             Reason = Reason,
             Item = Item,
+            Side = Side,
+            Lot = Lot,
+            Left = Left is { } left ? QuantityRangeException.Within("left", left, 0, 1.1, Dimension.Number) : null,
             Gate = Gate,
         };
 }

@@ -82,6 +82,9 @@ public sealed class SprayTests(Product product)
     [InlineData("depth", "two", "notANumber", "kind=depth")]
     [InlineData("depth", null, "empty", "kind=depth")]
     [InlineData("read", "900 F", "outOfRange", "kind=probe")]
+    [InlineData("dip", "4 ft", "outOfRange", "kind=drumLevel;side=b")]
+    [InlineData("dip", null, "empty", "kind=drumLevel;side=b")]
+    [InlineData("side", null, "empty", "kind=drumOpened")]
     [InlineData("reason", null, "empty", "kind=stopped")]
     [InlineData("words", null, "empty", "kind=defect")]
     [InlineData("time", "25:70", "notATime", "kind=note;words=seen")]
@@ -137,6 +140,36 @@ public sealed class SprayTests(Product product)
         (await other.GetAsync())["answer"]!["area"]!.Text("verdict").ShouldBe("clear");
         await wall.LogAsync(("kind", "liftBegun"));
         (await other.GetAsync())["answer"]!["lifts"]!.AsArray().ShouldBeEmpty();
+    }
+
+    [Fact]
+    public async Task What_is_not_typed_again_in_a_correction_stays_to_the_last_digit()
+    {
+        var wall = await SprayedWall.OfAsync(product);
+        var depth = $"{Guid.NewGuid()}";
+        await wall.LogAsync(("kind", "liftBegun"));
+        await wall.LogAsync(("kind", "depth"), ("entry", depth), ("depth", "1 5/8 in"), ("place", "bay 3"));
+        var before = (await wall.GetAsync())["question"]!["entries"]!.AsArray().Single(one => one!.Text("id") == depth)!;
+        var told = await wall.LogAsync(("kind", "depth"), ("replaces", depth), ("place", "bay 4"));
+        var after = told["question"]!["entries"]!.AsArray().Single(one => one!["replaces"]?.GetValue<string>() == depth)!;
+        after["depthMm"]!.GetValue<double>().ShouldBe(before["depthMm"]!.GetValue<double>());
+        (after.Text("at"), after.Text("place")).ShouldBe((before.Text("at"), "bay 4"));
+    }
+
+    [Fact]
+    public async Task Drums_are_logged_for_all_surfaces_of_the_job()
+    {
+        var wall = await SprayedWall.OfAsync(product);
+        await wall.LogAsync(("kind", "drumOpened"), ("side", "a"), ("lot", "A-17"));
+        await wall.LogAsync(("kind", "liftBegun"));
+        var told = await wall.LogAsync(("kind", "drumLevel"), ("side", "a"), ("dip", "38.9 cm"));
+        var a = told["answer"]!["drums"]![0]!;
+        a.Text("lot").ShouldBe("A-17");
+        a["left"]!["amount"]!.GetValue<double>().ShouldBe(50, 0.1);
+        a["used"]!["amount"]!.GetValue<double>().ShouldBe(0.5, 0.001);
+        (await (await wall.AnotherAsync()).GetAsync())["answer"]!["drums"]![0]!.Text("lot").ShouldBe("A-17");
+        await wall.LogAsync(("kind", "drumOpened"), ("side", "a"), ("lot", "A-18"));
+        (await wall.GetAsync())["answer"]!["drumFindings"]![0]!.Text("case").ShouldBe("lots");
     }
 
     [Fact]

@@ -282,6 +282,7 @@ function variedYield({ between, chance }: Numbers): Question {
 const ENTRIES = [
   ...['liftBegun', 'liftEnded', 'depth', 'probe', 'stopped', 'resumed', 'ventilationOn', 'ventilationOff'],
   ...['areaClear', 'areaEntered', 'defect', 'note', 'seen', 'finished', 'reopened', 'withdrawn'],
+  ...['drumOpened', 'drumLevel', 'drumEmpty'],
 ]
 
 /** The log of a surface, with entries that name one another as it comes. */
@@ -303,6 +304,9 @@ function variedSpray(random: Numbers): Question {
     reason: pick(['gun', 'drums', 'other']),
     item: pick(['corners', 'voids', 'joints']),
     gate: maybe(pick(['clear', 'care', 'hold'])),
+    side: pick(['a', 'b']),
+    lot: maybe(pick(['one', 'two'])),
+    left: maybe(between(0, 1)),
   })
   return {
     sheetId: pick(SHEETS),

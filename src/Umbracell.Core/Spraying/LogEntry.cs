@@ -1,5 +1,6 @@
 using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
+using Umbracell.Core.Yield;
 
 namespace Umbracell.Core.Spraying;
 
@@ -53,6 +54,15 @@ public enum LogEntryKind
 
     /// <summary>What it replaces did not happen.</summary>
     Withdrawn,
+
+    /// <summary>A drum of a side was opened, with its lot.</summary>
+    DrumOpened,
+
+    /// <summary>What is left in the open drum of a side.</summary>
+    DrumLevel,
+
+    /// <summary>The open drum of a side is empty.</summary>
+    DrumEmpty,
 }
 
 /// <summary>Why work was stopped.</summary>
@@ -115,6 +125,15 @@ public sealed record LogEntry
 
     /// <summary>What was looked at on the walk-round.</summary>
     public WalkRoundItem? Item { get; init; }
+
+    /// <summary>The side of a drum.</summary>
+    public SetSide? Side { get; init; }
+
+    /// <summary>Lot of a drum as it is printed on it.</summary>
+    public string? Lot { get; init; }
+
+    /// <summary>What is left in a drum, as a share of a full one, 0 to 1.1.</summary>
+    public double? Left { get; init; }
 
     /// <summary>What the gate said when a lift was begun; null where it was not known.</summary>
     public Verdict? Gate { get; init; }

@@ -182,7 +182,15 @@ public sealed record RunningYield
             QuantityRangeException.Within(name, foam.CubicMetres, 0, 1e6, Dimension.FoamVolume);
         }
 
-        foreach (var (name, sets) in new[] { ("A used", of.UsedA), ("B used", of.UsedB), ("A on the rig", of.OnRigA), ("B on the rig", of.OnRigB) })
+        foreach (
+            var (name, sets) in new[]
+            {
+                ("A used", of.UsedA),
+                ("B used", of.UsedB),
+                ("A on the rig", of.OnRigA),
+                ("B on the rig", of.OnRigB),
+            }
+        )
         {
             QuantityRangeException.Within(name, sets, 0, 1e4, Dimension.Sets);
         }

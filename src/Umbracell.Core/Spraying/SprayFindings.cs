@@ -56,6 +56,34 @@ public static class SprayFindings
         return findings;
     }
 
+    /// <summary>What is wrong with the drums as they were logged.</summary>
+    public static IReadOnlyList<Finding> DrumsOf(SprayedSurface surface) => [.. surface.Drums.SelectMany(Of)];
+
+    private static IEnumerable<Finding> Of(DrumUse drums)
+    {
+        var side = drums.Side.ToString();
+        if (drums.LotsOnSurface.Count > 1)
+        {
+            yield return Told("lots", ("lots", new Said(drums.LotsOnSurface)));
+        }
+
+        if (drums.Rose)
+        {
+            yield return Told("rose");
+        }
+
+        if (drums.WasDry)
+        {
+            yield return Told("dry");
+        }
+
+        Finding Told(string ends, params (string Name, Said Word)[] words) =>
+            new(SprayRules.Drums, ends, Verdict.Care, Citations.SprayLogged)
+            {
+                Words = words.Append(("side", side)).ToDictionary(one => one.Item1, one => one.Item2),
+            };
+    }
+
     /// <summary>What is left before a surface can be called finished: depth against what was planned, the walk-round, defects.</summary>
     /// <param name="surface">How far it is.</param>
     /// <param name="planned">Depth that was specified.</param>

@@ -31,4 +31,9 @@ public static class SprayRules
         .Ends("unread", "limit")
         .Ends("unseen", "", "lacks:spray.item")
         .Ends("defects", "count");
+
+    /// <summary>Drums as they were logged: one lot on a surface, levels that fall, none that is dry.</summary>
+    public static readonly Rule Drums = new Rule("drumsLogged", Stage.Spray, Basis.Practice)
+        .Ends("lots", "", "side lots")
+        .Ends("rose dry", "", "side");
 }

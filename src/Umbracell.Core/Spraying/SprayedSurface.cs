@@ -1,4 +1,5 @@
 using Umbracell.Core.Quantities;
+using Umbracell.Core.Yield;
 
 namespace Umbracell.Core.Spraying;
 
@@ -25,6 +26,9 @@ public sealed record SprayedSurface
 
     /// <summary>When it was finished; null where it is not.</summary>
     public required DateTimeOffset? FinishedAt { get; init; }
+
+    /// <summary>Drums of both sides, A first.</summary>
+    public required IReadOnlyList<DrumUse> Drums { get; init; }
 
     /// <summary>The lift that is sprayed now; null between lifts.</summary>
     public SprayedLift? Open => Lifts.LastOrDefault(lift => lift.EndedAt is null);
@@ -60,6 +64,7 @@ public sealed record SprayedSurface
     {
         var log = SprayLog.InForce(entries);
         var lifts = new LiftsOfLog();
+        DrumsOfLog[] drums = [new(SetSide.A), new(SetSide.B)];
         List<LogEntry> stops = [];
         HashSet<WalkRoundItem> seen = [];
         var (defects, ventilated, clear) = (0, default(bool?), default(bool?));
@@ -67,6 +72,7 @@ public sealed record SprayedSurface
         foreach (var entry in log)
         {
             lifts.Take(entry);
+            Array.ForEach(drums, side => side.Take(entry));
             switch (entry.Kind)
             {
                 // Who sprays again has ended the stop, and the surface is not finished.
@@ -110,6 +116,7 @@ public sealed record SprayedSurface
             Ventilated = ventilated,
             AreaClear = clear,
             FinishedAt = finished,
+            Drums = [.. drums.Select(side => side.Made())],
         };
     }
 }

@@ -47,6 +47,8 @@ public static class SprayQuestions
             End = areSprayed ? FindingAnswer.All(SprayFindings.EndOf(surface, Length.FromMillimetres(question.ThicknessMm), list)) : [],
             OpenStops = [.. surface.OpenStops.Select(stop => new OpenStopAnswer(stop.Id, stop.At, stop.Reason ?? StopReason.Other))],
             WalkRound = [.. list.Select(item => new WalkRoundAnswer(item, surface.Seen.Contains(item)))],
+            Drums = [.. surface.Drums.Select(Told)],
+            DrumFindings = FindingAnswer.All(SprayFindings.DrumsOf(surface)),
             Ventilated = surface.Ventilated,
             AreaClear = surface.AreaClear,
             FinishedAt = surface.FinishedAt,
@@ -122,6 +124,14 @@ public static class SprayQuestions
             Thickness = Maybe(lift.Thickness),
             Probe = FigureAnswer.Maybe(lift.Probe?.At.ToFigure()),
         };
+
+    private static DrumUseAnswer Told(DrumUse drums) =>
+        new(
+            drums.Side,
+            drums.Lot,
+            drums.Left is { } left ? FigureAnswer.Of(new(left * 100, Dimension.Percent)) : null,
+            FigureAnswer.Of(new(drums.Used, Dimension.Number))
+        );
 
     private static FigureAnswer Told(Length depth) => FigureAnswer.Of(depth.ToThickness());
 

@@ -2,6 +2,7 @@ using System.ComponentModel.DataAnnotations;
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Conditions;
 using Umbracell.Core.Spraying;
+using Umbracell.Core.Yield;
 using Umbracell.Documents;
 using Umbracell.Questions.Answers;
 
@@ -73,6 +74,13 @@ public sealed record OpenStopAnswer(Guid Id, DateTimeOffset At, StopReason Reaso
 /// <summary>Something to look at before a surface is finished.</summary>
 public sealed record WalkRoundAnswer(WalkRoundItem Item, bool Seen);
 
+/// <summary>Drums of a side.</summary>
+/// <param name="Side">A or B.</param>
+/// <param name="Lot">Lot of the drum that is open.</param>
+/// <param name="Left">What is left in it, in percent of a full one.</param>
+/// <param name="Used">Drums used so far.</param>
+public sealed record DrumUseAnswer(SetSide Side, string? Lot, FigureAnswer? Left, FigureAnswer Used);
+
 /// <summary>How far a surface is.</summary>
 public sealed record SprayAnswer
 {
@@ -128,6 +136,12 @@ public sealed record SprayAnswer
     public required IReadOnlyList<OpenStopAnswer> OpenStops { get; init; }
 
     public required IReadOnlyList<WalkRoundAnswer> WalkRound { get; init; }
+
+    /// <summary>Drums of the job, A first.</summary>
+    public required IReadOnlyList<DrumUseAnswer> Drums { get; init; }
+
+    /// <summary>What is wrong with them as they were logged.</summary>
+    public required IReadOnlyList<FindingAnswer> DrumFindings { get; init; }
 
     public required bool? Ventilated { get; init; }
 

@@ -1,4 +1,3 @@
-using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Spraying;
 using Umbracell.Questions.Answers;

@@ -2,6 +2,7 @@ using System.Globalization;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Spraying;
+using Umbracell.Core.Yield;
 using Umbracell.Documents;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Places;
@@ -15,6 +16,7 @@ internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp)
 {
     // Half a metre of foam is more than any sheet rates; a yard of it was typed in the wrong unit.
     private static readonly FigureRange Depth = new FigureRange(0.001, 0.6, Dimension.Thickness).Usually(0.01, 0.45),
+        Dip = new FigureRange(0, 0.85, Dimension.Thickness),
         Probe = new FigureRange(-40, 250, Dimension.Temperature).Usually(0, 180);
 
     // Clocks are up to fourteen hours ahead of universal time, and twelve behind.
@@ -26,6 +28,9 @@ internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp)
         LogEntryKind.VentilationOff,
         LogEntryKind.AreaClear,
         LogEntryKind.AreaEntered,
+        LogEntryKind.DrumOpened,
+        LogEntryKind.DrumLevel,
+        LogEntryKind.DrumEmpty,
     ];
 
     private TimeSpan? _ahead;
@@ -42,19 +47,11 @@ internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp)
     public LogEntryDocument Read(IReadOnlyList<LogEntryDocument> log)
     {
         var fields = new TypedFields(edit);
-        var entry = new LogEntryDocument
-        {
-            Id = edit.Id ?? Guid.CreateVersion7(),
-            Kind = default,
-            At = stamp.At,
-            SaidAt = stamp.At,
-            By = stamp.By,
-        };
+        var entry = Begun(log);
         var time = "";
         fields.Require("kind");
         fields.Choice<LogEntryKind>("kind", kind => entry = entry with { Kind = kind });
         fields.Id("entry", _ => true, id => entry = entry with { Id = id ?? entry.Id });
-        fields.Id("replaces", _ => true, id => entry = entry with { Replaces = id });
         fields.Id("of", _ => true, id => entry = entry with { Of = id });
         fields.Text("place", LogEntryDocument.LongestPlace, required: false, text => entry = entry with { Place = Said(text) });
         fields.Text("words", LogEntryDocument.LongestWords, required: false, text => entry = entry with { Words = Said(text) });
@@ -62,15 +59,18 @@ internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp)
         fields.Quantity("read", Probe, si => entry = entry with { TempC = si });
         fields.ChoiceOrBlank<StopReason>("reason", one => entry = entry with { Reason = one });
         fields.ChoiceOrBlank<WalkRoundItem>("item", one => entry = entry with { Item = one });
+        fields.ChoiceOrBlank<SetSide>("side", one => entry = entry with { Side = one });
+        fields.Text("lot", LogEntryDocument.LongestLot, required: false, text => entry = entry with { Lot = Said(text) });
+        fields.Quantity("dip", Dip, si => entry = entry with { Left = DrumUse.LeftOf(Length.FromMetres(si)) });
         fields.ChoiceOrBlank<Verdict>("gate", one => entry = entry with { Gate = one });
         fields.TimeOfDay("time", text => time = text);
         fields.Quantity("clockAhead", Zones, minutes => _ahead = TimeSpan.FromMinutes(minutes));
-        foreach (var lacks in LacksOf(entry).Where(field => !fields.Has(field)))
+        foreach (var lacks in LacksOf(entry).Where(one => one.IsMissing && !fields.Has(one.Field)))
         {
             fields.Fault(
                 new()
                 {
-                    Field = lacks,
+                    Field = lacks.Field,
                     Code = FaultCode.Empty,
                     Typed = "",
                 }
@@ -90,24 +90,48 @@ internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp)
             "item",
             "gate",
             "time",
+            "side",
+            "lot",
+            "dip",
             "clockAhead"
         );
-        var corrected = SprayLog.InForce(log.Select(one => one.ToEntry())).FirstOrDefault(one => one.Id == entry.Replaces);
-        var happened = time.Length > 0 ? At(time, corrected?.At ?? stamp.At) : corrected?.At ?? stamp.At;
-        return InTime(entry with { At = happened }, log);
+        return InTime(time.Length == 0 ? entry : entry with { At = At(time, entry.At) }, log);
+    }
+
+    // A correction begins with what it corrects: what is not typed again stays as it was, to the last digit.
+    private LogEntryDocument Begun(IReadOnlyList<LogEntryDocument> log)
+    {
+        Guid? replaces = edit.Fields.GetValueOrDefault("replaces") is { Length: > 0 } text && Guid.TryParse(text, out var id) ? id : null;
+        var corrected = replaces is null
+            ? null
+            : log.Where(one => (one.Id == replaces || one.Replaces == replaces) && one.Kind != LogEntryKind.Withdrawn)
+                .MaxBy(one => (one.SaidAt, one.Id));
+        var blank = new LogEntryDocument
+        {
+            Id = edit.Id ?? Guid.CreateVersion7(),
+            Kind = default,
+            At = corrected?.At ?? stamp.At,
+            SaidAt = stamp.At,
+            By = stamp.By,
+            Replaces = replaces,
+        };
+        return corrected is null ? blank : corrected with { Id = blank.Id, SaidAt = blank.SaidAt, By = blank.By, Replaces = replaces };
     }
 
     private static string? Said(string text) => text.Length == 0 ? null : text;
 
-    private static IEnumerable<string> LacksOf(LogEntryDocument entry) =>
+    // What an entry of a kind cannot do without.
+    private static IEnumerable<(string Field, bool IsMissing)> LacksOf(LogEntryDocument entry) =>
         entry.Kind switch
         {
-            LogEntryKind.Depth => ["depth"],
-            LogEntryKind.Probe => ["read"],
-            LogEntryKind.Stopped => ["reason"],
-            LogEntryKind.Seen => ["item"],
-            LogEntryKind.Note or LogEntryKind.Defect => ["words"],
-            LogEntryKind.Withdrawn => ["replaces"],
+            LogEntryKind.Depth => [("depth", entry.DepthMm is null)],
+            LogEntryKind.Probe => [("read", entry.TempC is null)],
+            LogEntryKind.Stopped => [("reason", entry.Reason is null)],
+            LogEntryKind.Seen => [("item", entry.Item is null)],
+            LogEntryKind.Note or LogEntryKind.Defect => [("words", entry.Words is null)],
+            LogEntryKind.Withdrawn => [("replaces", entry.Replaces is null)],
+            LogEntryKind.DrumLevel => [("side", entry.Side is null), ("dip", entry.Left is null)],
+            LogEntryKind.DrumOpened or LogEntryKind.DrumEmpty => [("side", entry.Side is null)],
             _ => [],
         };
 

@@ -1,5 +1,6 @@
 using Umbracell.Core.Findings;
 using Umbracell.Core.Spraying;
+using Umbracell.Core.Yield;
 using Umbracell.Documents;
 using Umbracell.Store.Model;
 
@@ -15,6 +16,10 @@ internal static class DemoLog
     private const string Finished = "Basement walls",
         UnderWay = "Band joists of the wing";
 
+    // Of those in the demo's stock.
+    private const string LotA = "A-4417",
+        LotB = "B-7588";
+
     private const string Lead = "crew lead, crew Heron";
 
     /// <summary>The entries.</summary>
@@ -26,6 +31,12 @@ internal static class DemoLog
         var log = new Log(job, now);
         log.Say(null, LogEntryKind.AreaClear, 85);
         log.Say(null, LogEntryKind.VentilationOn, 84);
+        foreach (var (side, lot, i) in new[] { (SetSide.A, LotA, 0), (SetSide.B, LotB, 1) })
+        {
+            log.Say(null, LogEntryKind.DrumOpened, 88 - i, entry => entry with { Side = side, Lot = lot });
+            log.Say(null, LogEntryKind.DrumLevel, 52 - i, entry => entry with { Side = side, Left = 0.95 });
+        }
+
         if (surfaces.FirstOrDefault(one => one.Name == UnderWay) is { } joists)
         {
             log.Lift(joists.Id, 80, 58, [38.1, 41.275, 41.275]);

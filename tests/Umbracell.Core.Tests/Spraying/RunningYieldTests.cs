@@ -67,14 +67,7 @@ public sealed class RunningYieldTests
     [Fact]
     public void Before_anything_is_sprayed_it_is_what_was_expected()
     {
-        var running = RunningYield.Of(
-            Half with
-            {
-                Sprayed = FoamVolume.FromBoardFeet(0),
-                UsedA = 0,
-                UsedB = 0,
-            }
-        );
+        var running = RunningYield.Of(Half with { Sprayed = FoamVolume.FromBoardFeet(0), UsedA = 0, UsedB = 0 });
         running.Actual.ShouldBeNull();
         running.Expected.BoardFeet.ShouldBe(Expected, 1e-6);
         running.SetsLeft.ShouldBe(1.5, 1e-9);
@@ -89,15 +82,7 @@ public sealed class RunningYieldTests
                 (foam, ratio, sd) =>
                 {
                     var used = foam / (Expected * ratio);
-                    var told = RunningYield.Of(
-                        Half with
-                        {
-                            Sd = sd,
-                            Sprayed = FoamVolume.FromBoardFeet(foam),
-                            UsedA = used,
-                            UsedB = used,
-                        }
-                    );
+                    var told = RunningYield.Of(Half with { Sd = sd, Sprayed = FoamVolume.FromBoardFeet(foam), UsedA = used, UsedB = used });
                     var (least, most) = (Math.Min(1, ratio), Math.Max(1, ratio));
                     return told.Expected.BoardFeet >= Expected * least - 1e-6
                         && told.Expected.BoardFeet <= Expected * most + 1e-6

@@ -3,6 +3,7 @@ using Shouldly;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Spraying;
+using Umbracell.Core.Yield;
 using Xunit;
 
 namespace Umbracell.Core.Tests.Spraying;
@@ -16,7 +17,7 @@ public sealed class SprayLogTests
     private static readonly Gen<LogEntry[]> Logs =
         from count in Gen.Int[1, 24]
         from entries in Gen.Select(
-            Gen.Int[0, 15],
+            Gen.Int[0, 18],
             Gen.Int[0, 40],
             Gen.Int[0, 40],
             Gen.Int[-12, count],
@@ -149,6 +150,48 @@ public sealed class SprayLogTests
         }
     }
 
+    [Fact]
+    public void Drums_are_used_by_the_levels_that_were_read()
+    {
+        LogEntry[] log =
+        [
+            Drum(1, LogEntryKind.DrumOpened, 0),
+            Entry(2, LogEntryKind.LiftBegun, 1, 1),
+            Drum(3, LogEntryKind.DrumLevel, 20, left: 0.4),
+            Drum(4, LogEntryKind.DrumEmpty, 40),
+            Drum(5, LogEntryKind.DrumOpened, 41, lot: "second"),
+            Drum(6, LogEntryKind.DrumLevel, 60, left: 0.75),
+            Entry(7, LogEntryKind.LiftEnded, 61, 61),
+        ];
+        var used = SprayedSurface.Of(log).Drums[0];
+        (used.Lot, used.Left, used.Used, used.Rose, used.WasDry).ShouldBe(("second", 0.75, 1.25, false, false));
+        used.LotsOnSurface.ShouldBe(["first", "second"]);
+        SprayFindings.DrumsOf(SprayedSurface.Of(log)).ShouldHaveSingleItem().Case.Name.ShouldBe("lots");
+        SprayedSurface.Of(log).Drums[1].Used.ShouldBe(0);
+    }
+
+    [Fact]
+    public void A_level_that_rises_and_an_empty_drum_that_still_sprays_are_told()
+    {
+        LogEntry[] rises = [Drum(1, LogEntryKind.DrumLevel, 0, left: 0.4), Drum(2, LogEntryKind.DrumLevel, 9, left: 0.6)];
+        SprayFindings.DrumsOf(SprayedSurface.Of(rises)).ShouldHaveSingleItem().Case.Name.ShouldBe("rose");
+        SprayedSurface.Of(rises).Drums[0].Used.ShouldBe(0);
+        LogEntry[] dry = [Drum(1, LogEntryKind.DrumEmpty, 0), Entry(2, LogEntryKind.LiftBegun, 5, 5)];
+        SprayFindings.DrumsOf(SprayedSurface.Of(dry)).ShouldHaveSingleItem().Case.Name.ShouldBe("dry");
+        SprayFindings.DrumsOf(SprayedSurface.Of([.. dry, Drum(3, LogEntryKind.DrumOpened, 3)])).ShouldBeEmpty();
+    }
+
+    [Fact]
+    public void A_full_drum_of_200_litres_is_filled_to_78_centimetres() => DrumUse.LeftOf(Length.FromMetres(0.778)).ShouldBe(1, 0.001);
+
+    private static LogEntry Drum(int id, LogEntryKind kind, int at, double? left = null, string lot = "first") =>
+        Entry(id, kind, at, at) with
+        {
+            Side = SetSide.A,
+            Lot = lot,
+            Left = left,
+        };
+
     private static string Told(IReadOnlyList<LogEntry> log)
     {
         var surface = SprayedSurface.Of(log);
@@ -158,6 +201,7 @@ public sealed class SprayLogTests
                 .. SprayLog.InForce(log).Select(entry => entry.ToString()),
                 .. surface.Lifts.Select(lift => lift.ToString()),
                 .. surface.OpenStops.Select(stop => stop.ToString()),
+                .. surface.Drums.Select(side => $"{side} {string.Join(',', side.LotsOnSurface)}"),
                 $"{surface.Defects} {surface.Ventilated} {surface.AreaClear} {surface.FinishedAt}",
             ]
         );
@@ -183,5 +227,8 @@ public sealed class SprayLogTests
             Depth = kind == LogEntryKind.Depth ? Length.FromMillimetres(25 + id) : null,
             Read = kind == LogEntryKind.Probe ? Temperature.FromCelsius(30 + id) : null,
             Item = kind == LogEntryKind.Seen ? WalkRoundItem.Voids : null,
+            Side = id % 2 == 0 ? SetSide.A : SetSide.B,
+            Lot = $"lot {id % 3}",
+            Left = kind is LogEntryKind.DrumLevel ? id / 30.0 : null,
         };
 }

@@ -40,22 +40,9 @@ function correct(line: Line) {
 function save({ root, entry }: Line) {
   const fields = Object.fromEntries(Object.entries(typed.value).filter(([, text]) => text.trim()))
   if (!Object.keys(fields).length) return (corrects.value = undefined)
-  const kept = {
-    kind: entry.kind,
-    replaces: root,
-    of: entry.of ?? '',
-    place: entry.place ?? '',
-    words: entry.words ?? '',
-    reason: entry.reason ?? '',
-    item: entry.item ?? '',
-    gate: entry.gate ?? '',
-    // A depth that is not typed again stays as it was, to the last digit.
-    depth: entry.depthMm == null ? '' : `${entry.depthMm} mm`,
-    read: entry.tempC == null ? '' : `${entry.tempC} C`,
-    // Where the clock of the place is not known, a time is that of this device.
-    clockAhead: `${-new Date(entry.at).getTimezoneOffset()}`,
-  }
-  emit('say', Object.fromEntries(Object.entries({ ...kept, ...fields }).filter(([, text]) => text !== '')))
+  // What is not typed again stays as it was; where the clock of the place is not known, a time is that of this device.
+  const clockAhead = `${-new Date(entry.at).getTimezoneOffset()}`
+  emit('say', { kind: entry.kind, replaces: root, clockAhead, ...fields })
   corrects.value = undefined
 }
 </script>

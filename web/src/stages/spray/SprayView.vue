@@ -13,6 +13,7 @@ import ProblemNote from '@/shared/ui/ProblemNote.vue'
 import StageFrame from '@/shared/ui/StageFrame.vue'
 import VerdictMark from '@/shared/ui/VerdictMark.vue'
 import DepthPad from './DepthPad.vue'
+import DrumsBox from './DrumsBox.vue'
 import LiftSketch from './LiftSketch.vue'
 import LogList from './LogList.vue'
 import SayMore from './SayMore.vue'
@@ -156,6 +157,7 @@ const finish = () => say({ kind: answer.value?.finishedAt ? 'reopened' : 'finish
       </div>
       <FindingLine v-if="!open && !answer.finishedAt" :finding="answer.next" :size="18" detail />
       <p v-if="!answer.calculated" class="small">{{ t('spray.next.notCalculated') }}</p>
+      <DrumsBox :answer="answer" :locked="locked" @say="say" />
       <SayMore v-if="!locked" :probes="answer.lifts.length > 0" @say="say" />
       <p class="small quiet">{{ t('spray.today', { time: reader.print(answer.sprayedToday) }) }}</p>
       <WalkRound v-if="answer.lifts.length" :answer="answer" :locked="locked" @say="say" />

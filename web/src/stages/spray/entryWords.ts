@@ -18,6 +18,9 @@ export function useEntryWords() {
       reason: entry.reason ? t(`spray.reason.${entry.reason}`) : '',
       item: entry.item ? t(`spray.item.${entry.item}`) : '',
       words: entry.words ?? '',
+      side: entry.side?.toUpperCase() ?? '',
+      lot: entry.lot ?? t('spray.noLot'),
+      left: entry.left == null ? '' : n(entry.left, { style: 'percent' }),
     })
     return entry.place ? `${said} (${entry.place})` : said
   }

@@ -17,7 +17,10 @@ type Fields = Record<string, string>
 
 const KIND = 'sprayEntry'
 // What is said of the whole job holds at its other surfaces too.
-const OF_JOB = new Set(['ventilationOn', 'ventilationOff', 'areaClear', 'areaEntered'])
+const OF_JOB = new Set([
+  ...['ventilationOn', 'ventilationOff', 'areaClear', 'areaEntered'],
+  ...['drumOpened', 'drumLevel', 'drumEmpty'],
+])
 
 /** The log of a surface with what was entered here and has not been sent yet, and what the core says of it. */
 export function useSpray(job: MaybeRefOrGetter<string>, surface: MaybeRefOrGetter<string>) {
@@ -61,8 +64,9 @@ export function useSpray(job: MaybeRefOrGetter<string>, surface: MaybeRefOrGette
     () => {
       clearTimeout(later)
       const told = log.data.value
-      if (!waiting.value.length) answer.value = told?.answer ?? undefined
-      later = setTimeout(() => (answer.value = answered(told, entries.value, waiting.value.length > 0)))
+      if (!told || !waiting.value.length) answer.value = told?.answer ?? undefined
+      // Where nothing can be calculated here, what was shown stays until the server answers.
+      later = setTimeout(() => (answer.value = answered(told, entries.value) ?? answer.value))
     },
     { immediate: true },
   )
@@ -112,38 +116,36 @@ export function useSpray(job: MaybeRefOrGetter<string>, surface: MaybeRefOrGette
 const states = (fields: Record<string, Entry>) => Object.values(fields).map(({ state }) => state)
 const isOfJob = (fields: Record<string, Entry>) => OF_JOB.has(fields.kind?.text ?? '')
 
-function answered(
-  told: Schemas['SprayOfSurface'] | undefined,
-  entries: Logged[],
-  isAhead: boolean,
-): Answer | undefined {
+function answered(told: Schemas['SprayOfSurface'] | undefined, entries: Logged[]): Answer | undefined {
   if (!told?.question) return undefined
   const here = answerHere('spray', { ...told.question, entries, now: new Date(nowMs()).toISOString() })
-  if (here) return JSON.parse(here) as Answer
-  // Without a core the server's answer is what there is; it comes with what was sent.
-  return isAhead ? undefined : (told.answer ?? undefined)
+  return here ? (JSON.parse(here) as Answer) : undefined
 }
 
 /** An entry that has not been sent, as it is asked of the core. */
 function asked(id: string, fields: Record<string, Entry>, told: readonly Logged[]): Logged {
   const text = (field: string) => fields[field]?.text || undefined
   const saidAt = new Date(fields.entry!.at).toISOString()
+  // A correction begins with what it corrects; a time and a dip that are typed are read by the server.
+  const before = told.find((one) => one.id === text('replaces'))
   return {
+    at: saidAt,
+    ...before,
     id,
     kind: text('kind') as Logged['kind'],
-    // What is corrected happened when it did; a time that is typed is read by the server.
-    at: told.find((one) => one.id === text('replaces'))?.at ?? saidAt,
     saidAt,
     by: '',
     replaces: text('replaces') ?? null,
-    of: text('of') ?? null,
-    depthMm: text('depth') ? mmOf(text('depth')!) : null,
-    tempC: text('read') ? celsiusOf(text('read')!, fields.read!.units) : null,
-    place: text('place') ?? null,
-    words: text('words') ?? null,
-    reason: (text('reason') as Logged['reason']) ?? null,
-    item: (text('item') as Logged['item']) ?? null,
-    gate: (text('gate') as Logged['gate']) ?? null,
+    of: text('of') ?? before?.of ?? null,
+    depthMm: text('depth') ? mmOf(text('depth')!) : (before?.depthMm ?? null),
+    tempC: text('read') ? celsiusOf(text('read')!, fields.read!.units) : (before?.tempC ?? null),
+    place: text('place') ?? before?.place ?? null,
+    words: text('words') ?? before?.words ?? null,
+    reason: (text('reason') as Logged['reason']) ?? before?.reason ?? null,
+    item: (text('item') as Logged['item']) ?? before?.item ?? null,
+    side: (text('side') as Logged['side']) ?? before?.side ?? null,
+    lot: text('lot') ?? before?.lot ?? null,
+    gate: (text('gate') as Logged['gate']) ?? before?.gate ?? null,
   }
 }
 
