@@ -85,6 +85,25 @@ test('a rig is started by thumb, gone on with on another device, and nothing ope
   await page.context().close()
 })
 
+test('a sequence is begun on the rig that is picked, however long its answer takes', async ({ page }) => {
+  await signIn(page)
+  const at = await ownJob(page, 'A start on the other rig', 'us', { sheet: 'marl-cc-20', thickness: '2' })
+  const called = `Rig of ${at.job.slice(-6)}`
+  await ownRig(page, called)
+  await page.route(/\/rig\?rig=/, async (route) => {
+    await new Promise((done) => setTimeout(done, 1_500))
+    await route.continue()
+  })
+  await page.goto(`/jobs/${at.job}/rig/${at.surface}`)
+  const start = page.getByRole('button', { name: 'Start Start of the day' })
+  await expect(pickField(page, 'Rig')).toBeVisible()
+  await pick(pickField(page, 'Rig'), called)
+  await expect(start).toHaveCount(0)
+  await start.click()
+  await expect(page.getByText(called).first()).toBeVisible()
+  await expect(inHand(page)).toHaveText(/^Check hoses/)
+})
+
 test('what another device did before its signal came back is there, and the last steps lead to the test shot', async ({
   page: other,
   browser,

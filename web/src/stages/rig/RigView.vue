@@ -49,17 +49,17 @@ const last = computed(() => told.value?.shots[0])
         :label="t('rig.which')"
         :options="rigs"
       />
-      <RigSequences
-        v-if="told.rig"
-        :key="told.rig"
-        :rig="told.rig"
-        :job="job"
-        :surface="surface"
-        :time-zone="board.data.value?.job.timeZone"
-      />
-      <!-- What is typed is of the rig that is picked, and waits until that one is here. -->
+      <!-- What is begun or typed is of the rig that is picked, and waits until that one is here. -->
       <ElSkeleton v-if="rig.isPlaceholderData.value" :rows="7" animated />
       <template v-else>
+        <RigSequences
+          v-if="told.rig"
+          :key="told.rig"
+          :rig="told.rig"
+          :job="job"
+          :surface="surface"
+          :time-zone="board.data.value?.job.timeZone"
+        />
         <RigSetting :key="`${surface} ${told.rig}`" :job="job" :surface="surface" :rig="told" />
         <SprayerCheck :key="`${surface} ${told.rig} sprayer`" :job="job" :surface="surface" :rig="told" />
         <ShotDiagnosis v-if="last" :key="last.id" :job="job" :surface="surface" :shot="last" />
