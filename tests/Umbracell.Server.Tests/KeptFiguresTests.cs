@@ -24,6 +24,7 @@ public sealed class KeptFiguresTests(Product product)
         ["a surface's layers"] = walls => walls.EditAsync("surface", ("outboard", "wood-siding | 3/4; osb | 5/8")),
         ["a surface's kind"] = walls => walls.EditAsync("surface", ("kind", "unventedDeck")),
         ["a leak"] = walls => walls.EditAsync("surface", ("openLeak", "at the ridge")),
+        ["a lift"] = walls => walls.SendAsync(HttpMethod.Post, $"/api/surfaces/{walls.Wall}/spray-log", ("kind", "liftBegun")),
         ["a name"] = walls => walls.EditAsync("surface", ("name", "Other")),
         ["the name of the surface beyond a joint"] = walls => walls.RenameBeyondAsync("Z"),
         ["the surface beyond a joint is taken off"] = walls => walls.SendAsync(HttpMethod.Delete, $"/api/surfaces/{walls.Beyond}"),
@@ -159,6 +160,11 @@ public sealed class KeptFiguresTests(Product product)
         studies.Taken().ShouldBe(1);
         await walls.EditAsync("firm", ("setUpHours", $"{Random.Shared.Next(1, 800) / 100.0:0.00}"));
         await walls.Records.Client.GetJsonAsync($"/api/jobs/{walls.Job}/price");
+        studies.Taken().ShouldBe(0);
+
+        // What is said of the whole job while it is sprayed is said every few minutes.
+        await walls.SendAsync(HttpMethod.Post, $"/api/surfaces/{walls.Wall}/spray-log", ("kind", "areaClear"));
+        await walls.Records.Client.GetJsonAsync(board);
         studies.Taken().ShouldBe(0);
 
         await using var other = new Product();

@@ -111,14 +111,16 @@ public sealed class SprayTests(Product product)
         var wall = await SprayedWall.OfAsync(product);
         var lift = $"{Guid.NewGuid()}";
         await wall.LogAsync(("kind", "liftBegun"), ("entry", lift));
-        var now = DateTimeOffset.UtcNow;
-        if (now.TimeOfDay < TimeSpan.FromHours(23.5) && now.TimeOfDay > TimeSpan.FromHours(0.5))
-        {
-            var (_, ahead) = await wall.SendAsync(("kind", "note"), ("words", "later"), ("time", $"{now.AddMinutes(25):HH:mm}"));
-            ahead["faults"]![0]!.Text("code").ShouldBe("timeToCome");
-            var (_, before) = await wall.SendAsync(("kind", "liftEnded"), ("of", lift), ("time", $"{now.AddMinutes(-25):HH:mm}"));
-            before["faults"]![0]!.Text("code").ShouldBe("endsBeforeBegin");
-        }
+
+        // By a clock on which it is noon, whatever the time is here.
+        var noon = $"{720 - DateTimeOffset.UtcNow.TimeOfDay.TotalMinutes:0}";
+        var (_, ahead) = await wall.SendAsync(("kind", "note"), ("words", "later"), ("time", "12:25"), ("clockAhead", noon));
+        ahead["faults"]![0]!.Text("code").ShouldBe("timeToCome");
+        var (_, before) = await wall.SendAsync(("kind", "liftEnded"), ("of", lift), ("time", "11:35"), ("clockAhead", noon));
+        before["faults"]![0]!.Text("code").ShouldBe("endsBeforeBegin");
+        var taken = await wall.LogAsync(("kind", "note"), ("words", "earlier"), ("time", "11:35"), ("clockAhead", noon));
+        var at = taken["question"]!["entries"]!.AsArray().Single(one => one!.Text("kind") == "note")!["at"]!.GetValue<DateTimeOffset>();
+        (DateTimeOffset.UtcNow - at).TotalMinutes.ShouldBe(25, 2);
     }
 
     [Fact]

@@ -225,7 +225,7 @@ public sealed record ProductSheet
             : Length.FromMetres(QuantityRangeException.Within("foam thickness", thickness.Metres, Least, last, Dimension.Thickness));
     }
 
-    /// <summary>This edition where another one is in force: held to the tighter of both in when it may be sprayed. All else stays, so that
+    /// <summary>This edition where another one is in force: held to the tighter of both in when and how thick it may be sprayed. All else stays, so that
     /// what was figured with it stands.</summary>
     /// <param name="inForce">Another edition of the product.</param>
     public ProductSheet AlsoWithin(ProductSheet inForce)
@@ -245,6 +245,7 @@ public sealed record ProductSheet
             CureBeforeRain = inForce.CureBeforeRain > CureBeforeRain ? inForce.CureBeforeRain : CureBeforeRain,
             NextLiftBelow = inForce.NextLiftBelow < NextLiftBelow ? inForce.NextLiftBelow : NextLiftBelow,
             LeastWait = inForce.LeastWait > LeastWait ? inForce.LeastWait : LeastWait,
+            GreatestLift = inForce.GreatestLift < GreatestLift ? inForce.GreatestLift : GreatestLift,
         };
         return both == this ? this : both with { Edition = $"{Edition} / {inForce.Edition}" };
     }

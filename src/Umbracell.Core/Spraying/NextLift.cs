@@ -17,7 +17,7 @@ public enum NextLiftBecause
 
 /// <summary>When the next lift can go on: the latest of the sheet's least wait, the calculated cooling, and a probe at mid-depth below
 /// the sheet's temperature.</summary>
-/// <param name="At">When; null before the first lift, while one is sprayed, and where the last never cools so far within a day.</param>
+/// <param name="At">When; of the last lift that was ended; null before one was, and where it never cools so far within a day.</param>
 /// <param name="Because">What it hangs on.</param>
 /// <param name="Finding">Rule G10 now.</param>
 public sealed record NextLift(DateTimeOffset? At, NextLiftBecause Because, Finding Finding)

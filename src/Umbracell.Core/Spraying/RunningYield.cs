@@ -105,7 +105,7 @@ public sealed record RunningYield
         var expected = FoamVolume.FromCubicMetres(Math.Exp(mean));
         var sets = of.Left / expected;
         var (scarcer, onRig) = of.OnRigA <= of.OnRigB ? (SetSide.A, of.OnRigA) : (SetSide.B, of.OnRigB);
-        var chance = ChanceOf(sets, onRig, sd);
+        var chance = of.Left.CubicMetres > 0 ? SpraySets.ChanceShort(sets, sd, onRig) : 0;
         FoamVolume? actual = isShown ? of.Sprayed * (1 / used) : null;
         return new()
         {
@@ -123,11 +123,6 @@ public sealed record RunningYield
             ],
         };
     }
-
-    private static double ChanceOf(double sets, double onRig, double sd) =>
-        sets <= 0 ? 0
-        : onRig <= 0 ? 1
-        : NormalDistribution.Below(Math.Log(sets / onRig) / sd);
 
     // Held against what was expected before: outside of its band something is other than it was planned with.
     private static Finding Course(RunningYieldCase of, FoamVolume? actual, double sd)

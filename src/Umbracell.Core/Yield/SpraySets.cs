@@ -193,8 +193,11 @@ public sealed record SpraySets
     public static int LoadFor(double median, double spread, double risk) =>
         (int)Math.Max(1, Math.Ceiling(median * Math.Exp(NormalDistribution.Quantile(1 - risk) * spread) - 1e-9));
 
-    /// <summary>Chance that a whole number of sets does not suffice.</summary>
-    public static double ChanceShort(double median, double spread, int sets) =>
+    /// <summary>Chance that so many sets do not suffice.</summary>
+    /// <param name="median">Median sets, above zero.</param>
+    /// <param name="spread">Standard deviation of ln(sets).</param>
+    /// <param name="sets">Sets there are.</param>
+    public static double ChanceShort(double median, double spread, double sets) =>
         sets <= 0 ? 1
         : spread <= 0 ? (sets < median ? 1 : 0)
         : NormalDistribution.Below(-Math.Log(sets / median) / spread);

@@ -21,5 +21,6 @@ public sealed class LogEntryRow : IJobRow, IFigureInput
     /// <summary>When it arrived; later than it was said where there was no connection.</summary>
     public DateTimeOffset ReceivedAt { get; set; }
 
-    IEnumerable<Guid> IFigureInput.FiguresOf(Func<string, bool> changes) => [SurfaceId ?? JobId];
+    // What is said of the whole job is shown on Spray alone: nothing that is kept hangs on it.
+    IEnumerable<Guid> IFigureInput.FiguresOf(Func<string, bool> changes) => SurfaceId is { } surface ? [surface] : [];
 }

@@ -17,6 +17,9 @@ public sealed class EditionsTests
             GreatestHumidityPercent = 70,
             GreatestWoodMoisturePercent = 14,
             WindLimit = Speed.FromMetresPerSecond(1),
+            GreatestLift = Length.FromInches(1.25),
+            NextLiftBelow = Temperature.FromCelsius(30),
+            LeastWait = TimeSpan.FromMinutes(40),
         },
         Sheets.ClosedCell with
         {
@@ -48,7 +51,10 @@ public sealed class EditionsTests
                 ? Math.Min(one, other)
                 : held.GreatestWoodMoisturePercent
         );
-        (both.AgedR, both.SheetYield, both.GreatestLift).ShouldBe((held.AgedR, held.SheetYield, held.GreatestLift));
+        both.GreatestLift.Metres.ShouldBe(Math.Min(held.GreatestLift.Metres, inForce.GreatestLift.Metres));
+        both.NextLiftBelow.Celsius.ShouldBe(Math.Min(held.NextLiftBelow.Celsius, inForce.NextLiftBelow.Celsius));
+        both.LeastWait.TotalMinutes.ShouldBe(Math.Max(held.LeastWait.TotalMinutes, inForce.LeastWait.TotalMinutes));
+        (both.AgedR, both.SheetYield).ShouldBe((held.AgedR, held.SheetYield));
     }
 
     [Fact]

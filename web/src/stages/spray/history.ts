@@ -24,13 +24,14 @@ export function historyOf(entries: readonly Logged[]): Line[] {
   }
   return [...lines]
     .map(lineOf)
-    .toSorted((one, other) => other.entry.at.localeCompare(one.entry.at) || other.root.localeCompare(one.root))
+    .toSorted((one, other) => since(one.entry.at, other.entry.at) || other.root.localeCompare(one.root))
 }
 
+// Device and server write the same instant in different ways.
+const since = (before: string, now: string) => Date.parse(now) - Date.parse(before)
+
 function lineOf([root, said]: [string, Logged[]]): Line {
-  const inOrder = said.toSorted(
-    (one, other) => one.saidAt.localeCompare(other.saidAt) || one.id.localeCompare(other.id),
-  )
+  const inOrder = said.toSorted((one, other) => since(other.saidAt, one.saidAt) || one.id.localeCompare(other.id))
   const told = inOrder.filter(({ kind }) => kind !== 'withdrawn')
   const last = inOrder.at(-1)!
   const entry = told.at(-1) ?? last

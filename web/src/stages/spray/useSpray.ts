@@ -10,6 +10,7 @@ import { placeOf } from '@/shared/keeping/kinds'
 import { nowMs, useClock } from '@/shared/state/clock'
 import { useEdits } from '@/shared/state/edits'
 import { mmOf } from './depthPad'
+import { historyOf } from './history'
 
 type Answer = Schemas['SprayAnswer']
 export type Logged = Schemas['LogEntryDocument']
@@ -127,7 +128,7 @@ function asked(id: string, fields: Record<string, Entry>, told: readonly Logged[
   const text = (field: string) => fields[field]?.text || undefined
   const saidAt = new Date(fields.entry!.at).toISOString()
   // A correction begins with what it corrects; a time and a dip that are typed are read by the server.
-  const before = told.find((one) => one.id === text('replaces'))
+  const before = text('replaces') ? historyOf(told).find(({ root }) => root === text('replaces'))?.entry : undefined
   return {
     at: saidAt,
     ...before,
