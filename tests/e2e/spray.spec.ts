@@ -60,6 +60,8 @@ test('a surface is sprayed by touch alone: too early, undone, corrected, probed,
   await expect(page.getByRole('button', { name: /^Depth/ })).toContainText('1 5/8 in')
   await expect(page.getByText(/^Wait \d+ min\./)).toBeVisible()
 
+  // What tells of entries on their way fades out.
+  await expect(page.locator('.unsent')).toHaveCount(0)
   expect(await faults(page, 'a surface that is sprayed')).toEqual([])
 
   // Nothing holds the trigger back: what happened is logged, and told.

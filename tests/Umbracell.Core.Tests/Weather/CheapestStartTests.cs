@@ -115,7 +115,7 @@ public sealed class CheapestStartTests
                     chance.ShouldBe(opened.Chance);
                     chance.ShouldBeGreaterThanOrEqualTo(asked.Level);
                 },
-                iter: 40
+                iter: 160
             );
         kinds.ShouldNotBeEmpty();
     }
