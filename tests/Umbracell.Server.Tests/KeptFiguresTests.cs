@@ -3,9 +3,7 @@ using System.Text.Json.Nodes;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.DependencyInjection;
 using Shouldly;
-using Umbracell.Store;
 using Umbracell.Store.Seeding;
-using Umbracell.Store.Tenancy;
 using Xunit;
 
 namespace Umbracell.Server.Tests;
@@ -14,9 +12,6 @@ namespace Umbracell.Server.Tests;
 [Collection(WorkingOff.Name)]
 public sealed class KeptFiguresTests(Product product)
 {
-    // A firm whose rates and finished jobs nobody else reckons with meanwhile.
-    private const string Owner = "owner@coldwaterlane.example";
-
     private static readonly Dictionary<string, Func<Walls, Task>> ChangesByName = new()
     {
         ["a surface's thickness"] = walls => walls.EditAsync("surface", ("thickness", "3")),
@@ -90,7 +85,7 @@ public sealed class KeptFiguresTests(Product product)
         await ChangesByName[change](walls);
         var after = await walls.ShownAsync();
         (after != before).ShouldBe(!Quiet.Contains(change));
-        await ForgetAsync();
+        await ForgetAsync(walls);
         (await walls.ShownAsync()).ShouldBe(after);
         if (walls.Edit is { } edit)
         {
@@ -169,7 +164,7 @@ public sealed class KeptFiguresTests(Product product)
 
         await using var other = new Product();
         using var others = new CountedStudies(other);
-        var client = await other.SignedInAsync(Owner);
+        var client = await other.SignedInAsync(walls.Owner);
         await walls.Records.Client.GetJsonAsync(board);
         var read = await client.GetJsonAsync(board);
         JsonNode.DeepEquals(read["rows"], shown["rows"]).ShouldBeTrue();
@@ -187,7 +182,7 @@ public sealed class KeptFiguresTests(Product product)
             host.ConfigureServices(services => services.AddSingleton<TimeProvider>(clock))
         );
         var client = later.CreateClient();
-        await client.SendJsonAsync(HttpMethod.Post, "/api/session", new { signInName = Owner, password = DemoSeed.Password });
+        await client.SendJsonAsync(HttpMethod.Post, "/api/session", new { signInName = walls.Owner, password = DemoSeed.Password });
         foreach (var (minutes, stale) in new[] { (0, false), (115, false), (125, true), (115, false) })
         {
             clock.By = TimeSpan.FromMinutes(minutes);
@@ -238,15 +233,11 @@ public sealed class KeptFiguresTests(Product product)
     }
 
     // As if all the firm's figures hung on something that has changed.
-    private async Task ForgetAsync()
-    {
-        using var scope = product.Services.CreateScope();
-        var db = scope.ServiceProvider.GetRequiredService<UmbracellDb>();
-        var firms = scope.ServiceProvider.GetRequiredService<FirmScope>();
-        firms.CheckSignIn(Owner.ToUpperInvariant());
-        firms.EnterFirm((await db.People.SingleAsync(TestContext.Current.CancellationToken)).FirmId);
-        await db.Database.ExecuteSqlAsync($"update input_versions set version = version + 1", TestContext.Current.CancellationToken);
-    }
+    private static Task ForgetAsync(Walls walls) =>
+        Product.InFirmOfAsync(
+            walls.Owner,
+            db => db.Database.ExecuteSqlAsync($"update input_versions set version = version + 1", TestContext.Current.CancellationToken)
+        );
 
     /// <summary>A job with two walls that meet, in the place and under the targets of the firm's own.</summary>
     private sealed class Walls
@@ -254,6 +245,9 @@ public sealed class KeptFiguresTests(Product product)
         private readonly Dictionary<string, string> _paths = [];
 
         public required EditedRecords Records { get; init; }
+
+        /// <summary>Of a firm of its own: nobody else enters a rig, a rate or a finished job there meanwhile.</summary>
+        public required string Owner { get; init; }
 
         public string Job => Records.Job;
 
@@ -266,7 +260,8 @@ public sealed class KeptFiguresTests(Product product)
 
         public static async Task<Walls> OfAsync(Product product)
         {
-            var records = await EditedRecords.OnAWallAsync(product, Owner);
+            var owner = await Product.NewFirmThatSpraysAsync();
+            var records = await EditedRecords.OnAWallAsync(product, owner);
             var (_, beyond) = await records.Client.SendJsonAsync(
                 HttpMethod.Post,
                 $"/api/jobs/{records.Job}/surfaces",
@@ -279,7 +274,12 @@ public sealed class KeptFiguresTests(Product product)
                     ("thickness", "3")
                 )
             );
-            var walls = new Walls { Records = records, Beyond = beyond.Text("id") };
+            var walls = new Walls
+            {
+                Records = records,
+                Owner = owner,
+                Beyond = beyond.Text("id"),
+            };
             await walls.PrepareAsync();
             return walls;
         }

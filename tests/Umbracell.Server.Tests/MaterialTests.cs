@@ -1,8 +1,6 @@
 using System.Globalization;
 using System.Text.Json.Nodes;
 using Shouldly;
-using Umbracell.Formats.DataFiles;
-using Umbracell.Store.Model;
 using Xunit;
 
 namespace Umbracell.Server.Tests;
@@ -219,16 +217,7 @@ public sealed class MaterialTests(Product product)
 
     private async Task<(HttpClient Client, string Job, string Wall)> WallAsync()
     {
-        var owner = (await Product.NewFirmAsync(FirmRole.Owner))[0];
-        await Product.InFirmOfAsync(
-            owner,
-            async db =>
-            {
-                db.Sheets.Add(new() { Slug = "marl-cc-20", Document = ShippedData.ProductSheets["marl-cc-20"] });
-                await db.SaveChangesAsync();
-            }
-        );
-        var client = await product.SignedInAsync(owner);
+        var client = await product.SignedInAsync(await Product.NewFirmThatSpraysAsync());
         var (_, job) = await client.SendJsonAsync(
             HttpMethod.Post,
             "/api/jobs",

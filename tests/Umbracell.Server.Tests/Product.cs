@@ -110,6 +110,21 @@ public sealed class Product : WebApplicationFactory<Program>
         return names;
     }
 
+    /// <summary>The owner of a firm of its own, which sprays one foam of the demo: its rates, rigs and finished jobs are nobody else's.</summary>
+    public static async Task<string> NewFirmThatSpraysAsync(string sheet = "marl-cc-20")
+    {
+        var owner = (await NewFirmAsync(FirmRole.Owner))[0];
+        await InFirmOfAsync(
+            owner,
+            async db =>
+            {
+                db.Sheets.Add(new() { Slug = sheet, Document = ShippedData.ProductSheets[sheet] });
+                await db.SaveChangesAsync();
+            }
+        );
+        return owner;
+    }
+
     /// <summary>Changes the rows of a person's firm behind the server's back.</summary>
     public static async Task InFirmOfAsync(string name, Func<UmbracellDb, Task> change)
     {
