@@ -47,6 +47,8 @@ test('a firm with nothing in it comes to its first verdict, its steps read off w
       '20; 24; 33; 45; 56; 66; 71; 69; 61; 50; 39; 27',
     'Monthly mean humidities, January first, separated by semicolons': '75 %',
   }
+  // The job's form has fields of the same names.
+  await expect(page.getByRole('button', { name: 'Save this place' })).toBeVisible()
   for (const [label, text] of Object.entries(typed)) await page.getByLabel(label, { exact: true }).fill(text)
   await pick(pickField(page, 'Climate zone'), '6A')
   await page.getByRole('button', { name: 'Save this place' }).click()
