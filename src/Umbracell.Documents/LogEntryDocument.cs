@@ -11,7 +11,9 @@ public sealed record LogEntryDocument
 {
     public const int LongestPlace = 80,
         LongestLot = 60,
-        LongestWords = 500;
+        LongestWords = 500,
+        LongestSheet = 80,
+        MostDrums = 100;
 
     /// <summary>Made on the device: the same entry sent twice is one.</summary>
     public required Guid Id { get; init; }
@@ -61,6 +63,17 @@ public sealed record LogEntryDocument
     [Range(0, 1.1)]
     public double? Left { get; init; }
 
+    /// <summary>The product in a drum.</summary>
+    [MaxLength(LongestSheet)]
+    public string? DrumSheet { get; init; }
+
+    /// <summary>The lot of the firm's store a drum was taken from.</summary>
+    public Guid? StockLot { get; init; }
+
+    /// <summary>How many drums.</summary>
+    [Range(0, MostDrums)]
+    public int? DrumCount { get; init; }
+
     /// <summary>What the gate said when a lift was begun.</summary>
     public Verdict? Gate { get; init; }
 
@@ -87,6 +100,9 @@ public sealed record LogEntryDocument
             Side = Side,
             Lot = Lot,
             Left = Left is { } left ? QuantityRangeException.Within("left", left, 0, 1.1, Dimension.Number) : null,
+            Sheet = DrumSheet,
+            Stock = StockLot,
+            Count = DrumCount,
             Gate = Gate,
         };
 }

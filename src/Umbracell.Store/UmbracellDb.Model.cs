@@ -275,6 +275,16 @@ public sealed partial class UmbracellDb
             job.Navigation(j => j.CrewRow).AutoInclude();
             job.Property(j => j.SheetSlug).HasMaxLength(60);
             job.Property(j => j.LeftOutBecause).HasMaxLength(300);
+
+            // Of each product of a job its log makes one.
+            job.HasIndex(j => new
+                {
+                    j.FirmId,
+                    j.JobId,
+                    j.SheetSlug,
+                })
+                .IsUnique()
+                .HasFilter("job_id is not null");
             job.Property(j => j.Version).IsRowVersion();
             job.HasIndex(j => new { j.FirmId, j.FinishedOn });
             job.HasQueryFilter(j => j.FirmId == CurrentFirm);

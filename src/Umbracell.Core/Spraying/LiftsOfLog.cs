@@ -65,6 +65,7 @@ internal sealed class LiftsOfLog
                     Gate = begun.Gate,
                     Depth = depth is { } metres ? Length.FromMetres(metres) : null,
                     Depths = depths?.Count ?? 0,
+                    DepthScatter = Length.FromMetres(ScatterOf(depths ?? [], depth ?? 0)),
                     Thickness = depth > below ? Length.FromMetres(depth.Value - below.Value) : null,
                     Probe = _probes.TryGetValue(begun.Id, out var probe) ? probe : null,
                 }
@@ -74,4 +75,7 @@ internal sealed class LiftsOfLog
 
         return lifts;
     }
+
+    private static double ScatterOf(List<double> depths, double mean) =>
+        depths.Count < 2 ? 0 : Math.Sqrt(depths.Sum(depth => (depth - mean) * (depth - mean)) / (depths.Count - 1));
 }

@@ -63,6 +63,15 @@ public enum LogEntryKind
 
     /// <summary>The open drum of a side is empty.</summary>
     DrumEmpty,
+
+    /// <summary>So many full drums of a side are on the truck, beside the open one.</summary>
+    DrumsOnTruck,
+
+    /// <summary>Spraying is finished at the whole job.</summary>
+    JobFinished,
+
+    /// <summary>It is not finished after all.</summary>
+    JobReopened,
 }
 
 /// <summary>Why work was stopped.</summary>
@@ -134,6 +143,15 @@ public sealed record LogEntry
 
     /// <summary>What is left in a drum, as a share of a full one, 0 to 1.1.</summary>
     public double? Left { get; init; }
+
+    /// <summary>The product in a drum; null where nobody said: it is then taken for that of every surface.</summary>
+    public string? Sheet { get; init; }
+
+    /// <summary>The lot of the firm's store a drum was taken from; null where it was typed.</summary>
+    public Guid? Stock { get; init; }
+
+    /// <summary>How many drums, 0 or more.</summary>
+    public int? Count { get; init; }
 
     /// <summary>What the gate said when a lift was begun; null where it was not known.</summary>
     public Verdict? Gate { get; init; }

@@ -27,6 +27,9 @@ public sealed record SprayedLift
     /// <summary>How many depths that is of.</summary>
     public int Depths { get; init; }
 
+    /// <summary>Standard deviation of those depths about their mean; zero for fewer than two.</summary>
+    public Length DepthScatter { get; init; }
+
     /// <summary>What it added to the lift before it; null where either was not read.</summary>
     public Length? Thickness { get; init; }
 

@@ -27,6 +27,9 @@ public sealed record SprayedSurface
     /// <summary>When it was finished; null where it is not.</summary>
     public required DateTimeOffset? FinishedAt { get; init; }
 
+    /// <summary>When spraying was finished at the whole job; null where it was not, or went on after that.</summary>
+    public DateTimeOffset? JobFinishedAt { get; init; }
+
     /// <summary>Drums of both sides, A first.</summary>
     public required IReadOnlyList<DrumUse> Drums { get; init; }
 
@@ -60,15 +63,17 @@ public sealed record SprayedSurface
     /// <summary>How far a surface is.</summary>
     /// <param name="entries">Its entries and those of the whole job, in any order, any of them more than once.</param>
     /// <param name="areaSince">From when on what was said of the work area counts: the day before, others were in it again.</param>
-    public static SprayedSurface Of(IEnumerable<LogEntry> entries, DateTimeOffset? areaSince = null)
+    /// <param name="sheet">Its product: drums of another are left out; null for all.</param>
+    public static SprayedSurface Of(IEnumerable<LogEntry> entries, DateTimeOffset? areaSince = null, string? sheet = null)
     {
         var log = SprayLog.InForce(entries);
         var lifts = new LiftsOfLog();
-        DrumsOfLog[] drums = [new(SetSide.A), new(SetSide.B)];
+        DrumsOfLog[] drums = [new(SetSide.A, sheet), new(SetSide.B, sheet)];
         List<LogEntry> stops = [];
         HashSet<WalkRoundItem> seen = [];
         var (defects, ventilated, clear) = (0, default(bool?), default(bool?));
         DateTimeOffset? finished = null;
+        DateTimeOffset? jobFinished = null;
         foreach (var entry in log)
         {
             lifts.Take(entry);
@@ -79,6 +84,7 @@ public sealed record SprayedSurface
                 case LogEntryKind.LiftBegun:
                     stops.Clear();
                     finished = null;
+                    jobFinished = null;
                     break;
                 case LogEntryKind.Stopped:
                     stops.Add(entry);
@@ -104,6 +110,12 @@ public sealed record SprayedSurface
                 case LogEntryKind.Reopened:
                     finished = null;
                     break;
+                case LogEntryKind.JobFinished:
+                    jobFinished = entry.At;
+                    break;
+                case LogEntryKind.JobReopened:
+                    jobFinished = null;
+                    break;
             }
         }
 
@@ -116,6 +128,7 @@ public sealed record SprayedSurface
             Ventilated = ventilated,
             AreaClear = clear,
             FinishedAt = finished,
+            JobFinishedAt = jobFinished,
             Drums = [.. drums.Select(side => side.Made())],
         };
     }

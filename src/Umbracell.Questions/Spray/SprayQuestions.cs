@@ -65,7 +65,7 @@ public static class SprayQuestions
         QuantityRangeException.Within("year", question.Now.Year, 2000, 2200, Dimension.Count);
         return question.Entries.Count > SprayQuestion.MostEntries
             ? throw FieldFaultsException.Of("entries", FaultCode.TooManyParts)
-            : SprayedSurface.Of(question.Entries.Select(entry => entry.ToEntry()), question.DayStartsAt);
+            : SprayedSurface.Of(question.Entries.Select(entry => entry.ToEntry()), question.DayStartsAt, question.SheetId);
     }
 
     private static bool IsRead(SprayQuestion of) => of is { SubstrateTempC: not null, AirTempC: not null };

@@ -9,22 +9,26 @@ public static class YieldQuestions
 {
     /// <summary>Answers a question.</summary>
     /// <exception cref="QuantityRangeException">A figure out of range.</exception>
-    public static YieldAnswer Answer(YieldQuestion question)
-    {
-        var told = RunningYield.Of(
-            new()
-            {
-                Expected = FoamVolume.FromCubicMetres(question.ExpectedM3),
-                Sd = question.YieldSd,
-                Sprayed = FoamVolume.FromCubicMetres(question.SprayedM3),
-                UsedA = question.UsedSetsA,
-                UsedB = question.UsedSetsB,
-                Left = FoamVolume.FromCubicMetres(question.LeftM3),
-                OnRigA = question.OnRigSetsA,
-                OnRigB = question.OnRigSetsB,
-            }
+    public static YieldAnswer Answer(YieldQuestion question) =>
+        Told(
+            RunningYield.Of(
+                new()
+                {
+                    Expected = FoamVolume.FromCubicMetres(question.ExpectedM3),
+                    Sd = question.YieldSd,
+                    Sprayed = FoamVolume.FromCubicMetres(question.SprayedM3),
+                    UsedA = question.UsedSetsA,
+                    UsedB = question.UsedSetsB,
+                    Left = FoamVolume.FromCubicMetres(question.LeftM3),
+                    OnRigA = question.OnRigSetsA,
+                    OnRigB = question.OnRigSetsB,
+                }
+            )
         );
-        return new()
+
+    /// <summary>A yield as it is answered.</summary>
+    public static YieldAnswer Told(RunningYield told) =>
+        new()
         {
             Actual = FigureAnswer.Maybe(told.Actual?.ToFigure()),
             Expected = FigureAnswer.Of(told.Expected.ToFigure()),
@@ -35,5 +39,4 @@ public static class YieldQuestions
             Scarcer = told.Scarcer,
             Findings = FindingAnswer.All(told.Findings),
         };
-    }
 }

@@ -244,10 +244,11 @@ internal static class RigEndpoints
         {
             new TypedFields(edit).ThrowIfFaulty("accepted");
             var answer = TestShotQuestions.Answer(SurfaceShots.QuestionOf(shot), await library.SuppliesAsync(job));
+            var records = await surfaces.RecordsAsync(job.Id, [surface.Id]);
             var isOnRecord = await sprayers.OfDayAsync(job, shot.RigId, shot.FiredAt) is not null;
             (string Field, FaultCode Code)? refusal =
                 !answer.Acceptable ? ("shot", FaultCode.ShotRefused)
-                : RigReader.LossOf(shot, job, stamp.At) is not null ? ("shot", FaultCode.ShotOutdated)
+                : RigReader.LossOf(shot, job, records, stamp.At) is not null ? ("shot", FaultCode.ShotOutdated)
                 : !isOnRecord ? ("protected", FaultCode.Unprotected)
                 : null;
             if (refusal is { } why)

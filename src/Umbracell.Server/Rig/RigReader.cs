@@ -65,7 +65,7 @@ internal sealed class RigReader(UmbracellDb db, SurfaceReader reader, SheetLibra
                     .Shots.Where(shot => sheet is not null && shot.SheetSlug == sheet.Id)
                     .OrderByDescending(shot => shot.FiredAt)
                     .Take(ShotsShown)
-                    .Select(shot => Told(shot, job, supplies)),
+                    .Select(shot => Told(shot, job, records, supplies)),
             ],
             Standing = shots is null ? null : FindingAnswer.Of(shots.Judge(clock.GetUtcNow())),
             Version = surface.Version,
@@ -103,8 +103,8 @@ internal sealed class RigReader(UmbracellDb db, SurfaceReader reader, SheetLibra
     }
 
     /// <summary>Why a shot counts no longer at a time; null where it does.</summary>
-    public static ShotLoss? LossOf(TestShotRow shot, Job job, DateTimeOffset at) =>
-        shot.Loss ?? (at >= PlaceTime.EndOf(job, PlaceTime.Day(job, shot.FiredAt)) ? ShotLoss.Day : null);
+    public static ShotLoss? LossOf(TestShotRow shot, Job job, SurveyRecords records, DateTimeOffset at) =>
+        records.LossOf(shot, at) ?? (at >= PlaceTime.EndOf(job, PlaceTime.Day(job, shot.FiredAt)) ? ShotLoss.Day : null);
 
     /// <summary>How often a rig was set.</summary>
     public async Task<int> TimesSetAsync(Guid rig) =>
@@ -195,7 +195,7 @@ internal sealed class RigReader(UmbracellDb db, SurfaceReader reader, SheetLibra
             By = row.SetBy,
         };
 
-    private FiredShotAnswer Told(TestShotRow row, Job job, Supplies supplies)
+    private FiredShotAnswer Told(TestShotRow row, Job job, SurveyRecords records, Supplies supplies)
     {
         var fired = SurfaceShots.QuestionOf(row);
         var question = fired with { Done = SurfaceShots.DoneOf(row) };
@@ -209,7 +209,7 @@ internal sealed class RigReader(UmbracellDb db, SurfaceReader reader, SheetLibra
             Acceptable = TestShotQuestions.Answer(fired, supplies).Acceptable,
             Answer = TestShotQuestions.Answer(question, supplies),
             AcceptedBy = row.AcceptedAt is null ? null : row.AcceptedBy,
-            Loss = LossOf(row, job, clock.GetUtcNow()),
+            Loss = LossOf(row, job, records, clock.GetUtcNow()),
             Version = row.Version,
         };
     }

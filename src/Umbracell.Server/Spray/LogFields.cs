@@ -1,5 +1,6 @@
 using System.Globalization;
 using Umbracell.Core.Findings;
+using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Spraying;
 using Umbracell.Core.Yield;
@@ -11,8 +12,14 @@ using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Spray;
 
+/// <summary>Drums an entry can be of.</summary>
+/// <param name="Sheet">Product of the surface; null where none is chosen.</param>
+/// <param name="Sheets">Products of the firm.</param>
+/// <param name="Lots">Lots in the firm's store.</param>
+internal sealed record DrumsAtHand(ProductSheet? Sheet, IReadOnlyDictionary<string, ProductSheet> Sheets, IReadOnlyList<StockLotRow> Lots);
+
 /// <summary>Reads an entry of the log as it was typed.</summary>
-internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp)
+internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp, DrumsAtHand drums)
 {
     // Half a metre of foam is more than any sheet rates; a yard of it was typed in the wrong unit.
     private static readonly FigureRange Depth = new FigureRange(0.001, 0.6, Dimension.Thickness).Usually(0.01, 0.45),
@@ -31,7 +38,23 @@ internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp)
         LogEntryKind.DrumOpened,
         LogEntryKind.DrumLevel,
         LogEntryKind.DrumEmpty,
+        LogEntryKind.DrumsOnTruck,
+        LogEntryKind.JobFinished,
+        LogEntryKind.JobReopened,
     ];
+
+    private static readonly LogEntryKind[] OfDrums =
+    [
+        LogEntryKind.DrumOpened,
+        LogEntryKind.DrumLevel,
+        LogEntryKind.DrumEmpty,
+        LogEntryKind.DrumsOnTruck,
+    ];
+
+    private static readonly FigureRange Drums = new(0, LogEntryDocument.MostDrums, Dimension.Count);
+
+    // A little over what a drum is filled with.
+    private const double Fullest = 1.1;
 
     private TimeSpan? _ahead;
 
@@ -62,6 +85,10 @@ internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp)
         fields.ChoiceOrBlank<SetSide>("side", one => entry = entry with { Side = one });
         fields.Text("lot", LogEntryDocument.LongestLot, required: false, text => entry = entry with { Lot = Said(text) });
         fields.Quantity("dip", Dip, si => entry = entry with { Left = DrumUse.LeftOf(Length.FromMetres(si)) });
+        fields.Quantity("count", Drums, n => entry = entry with { DrumCount = (int)Math.Round(n) });
+        fields.Id("stock", id => drums.Lots.Any(lot => lot.Id == id), id => entry = FromStore(entry, id));
+        entry = OfProduct(entry);
+        Weighed(fields, entry, left => entry = entry with { Left = left });
         fields.ChoiceOrBlank<Verdict>("gate", one => entry = entry with { Gate = one });
         fields.TimeOfDay("time", text => time = text);
         fields.Quantity("clockAhead", Zones, minutes => _ahead = TimeSpan.FromMinutes(minutes));
@@ -93,6 +120,9 @@ internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp)
             "side",
             "lot",
             "dip",
+            "weight",
+            "stock",
+            "count",
             "clockAhead"
         );
         return InTime(time.Length == 0 ? entry : entry with { At = At(time, entry.At) }, log);
@@ -118,6 +148,37 @@ internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp)
         return corrected is null ? blank : corrected with { Id = blank.Id, SaidAt = blank.SaidAt, By = blank.By, Replaces = replaces };
     }
 
+    // A lot that is counted empty gives nothing; what was opened before is gone on with as full as it was left.
+    private LogEntryDocument FromStore(LogEntryDocument entry, Guid? id)
+    {
+        if (drums.Lots.FirstOrDefault(lot => lot.Id == id) is not { } lot)
+        {
+            return entry with { StockLot = null };
+        }
+
+        entry = entry with { Lot = lot.Lot, Side = lot.Side, DrumSheet = lot.SheetSlug };
+        return lot.Full > 0 ? entry with { StockLot = lot.Id }
+            : lot.PartKg > 0 && MassOf(entry) is { } full ? entry with { StockLot = lot.Id, Left = Math.Min(1, lot.PartKg / full) }
+            : entry;
+    }
+
+    // A drum is of the product that is sprayed where it is logged, unless its lot says otherwise.
+    private LogEntryDocument OfProduct(LogEntryDocument entry) =>
+        OfDrums.Contains(entry.Kind) && entry.DrumSheet is null ? entry with { DrumSheet = drums.Sheet?.Id } : entry;
+
+    private void Weighed(TypedFields fields, LogEntryDocument entry, Action<double> take)
+    {
+        if (fields.Has("weight") && fields.Raw("weight").Length > 0 && MassOf(entry) is { } full)
+        {
+            fields.Quantity("weight", new(0, full * Fullest, Dimension.Mass), kilograms => take(kilograms / full));
+        }
+    }
+
+    private double? MassOf(LogEntryDocument entry) =>
+        entry is { DrumSheet: { } name, Side: { } side } && drums.Sheets.GetValueOrDefault(name) is { } sheet
+            ? DrumStock.MassOf(sheet, side).Kilograms
+            : null;
+
     private static string? Said(string text) => text.Length == 0 ? null : text;
 
     // What an entry of a kind cannot do without.
@@ -131,6 +192,7 @@ internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp)
             LogEntryKind.Note or LogEntryKind.Defect => [("words", entry.Words is null)],
             LogEntryKind.Withdrawn => [("replaces", entry.Replaces is null)],
             LogEntryKind.DrumLevel => [("side", entry.Side is null), ("dip", entry.Left is null)],
+            LogEntryKind.DrumsOnTruck => [("side", entry.Side is null), ("count", entry.DrumCount is null)],
             LogEntryKind.DrumOpened or LogEntryKind.DrumEmpty => [("side", entry.Side is null)],
             _ => [],
         };

@@ -1,10 +1,8 @@
 using System.Security.Claims;
 using Microsoft.AspNetCore.Http.HttpResults;
-using Microsoft.EntityFrameworkCore;
 using Umbracell.Server.Access;
 using Umbracell.Server.Surfaces;
 using Umbracell.Server.Typing;
-using Umbracell.Store;
 
 namespace Umbracell.Server.Spray;
 
@@ -16,6 +14,10 @@ internal static class SprayEndpoints
         app.MapGet("/api/surfaces/{id:guid}/spray", OfSurfaceAsync)
             .WithTags("Spray")
             .WithSummary("The log of a surface, how far it is, and when the next lift can go on.")
+            .Requires(Right.Look);
+        app.MapGet("/api/jobs/{id:guid}/spray", OfJobAsync)
+            .WithTags("Spray")
+            .WithSummary("How the material of a job lasts, what was done against what was planned, and what it cost for those who price.")
             .Requires(Right.Look);
         app.MapPost("/api/surfaces/{id:guid}/spray-log", LogAsync)
             .WithTags("Spray")
@@ -29,12 +31,15 @@ internal static class SprayEndpoints
         return TypedResults.Ok(await reader.OfAsync(surface, job));
     }
 
+    private static async Task<Ok<JobSpray>> OfJobAsync(Guid id, JobSprayReader reader, ClaimsPrincipal person) =>
+        TypedResults.Ok(await reader.OfAsync(id, person));
+
     private static async Task<Ok<SprayOfSurface>> LogAsync(
         Guid id,
         TypedEdit edit,
         SurfaceReader surfaces,
         SprayReader reader,
-        UmbracellDb db,
+        LogBook book,
         Commands commands,
         ClaimsPrincipal user,
         TimeProvider clock
@@ -44,35 +49,11 @@ internal static class SprayEndpoints
         var stamp = Stamp.Of(user, clock, edit);
         if (await commands.TakeAsync(edit, null, stamp))
         {
-            var log = await db
-                .SprayLog.AsNoTracking()
-                .Where(row => row.JobId == job.Id && (row.SurfaceId == null || row.SurfaceId == id))
-                .Select(row => row.Document)
-                .ToListAsync();
-            var entry = new LogFields(edit, job, stamp).Read(log);
-
-            // The same entry under another command is the same entry.
-            if (!await db.SprayLog.AnyAsync(row => row.Id == entry.Id))
-            {
-                db.SprayLog.Add(
-                    new()
-                    {
-                        Id = entry.Id,
-                        JobId = job.Id,
-                        SurfaceId = LogFields.IsOfJob(entry.Kind) || IsOfJob(entry.Replaces, log) ? null : surface.Id,
-                        Document = entry,
-                        ReceivedAt = stamp.ReceivedAt,
-                    }
-                );
-            }
-
-            await db.SaveChangesAsync();
+            await book.WriteAsync(edit, surface, job, stamp);
         }
 
+        // A request that broke off between the two is sent again.
+        await book.SettleAsync(job);
         return TypedResults.Ok(await reader.OfAsync(surface, job));
     }
-
-    // What withdraws an entry of the whole job is of the whole job too.
-    private static bool IsOfJob(Guid? replaces, List<Documents.LogEntryDocument> log) =>
-        replaces is { } id && log.Find(one => one.Id == id) is { } replaced && LogFields.IsOfJob(replaced.Kind);
 }

@@ -12,7 +12,13 @@ internal sealed class SprayPart : IPart
     public void AddTo(IServiceCollection services)
     {
         services.AddSingleton<IStageCell, SprayCell>();
-        services.AddScoped<SprayReader>();
+        services
+            .AddScoped<SprayReader>()
+            .AddScoped<LogBook>()
+            .AddScoped<LoggedJobs>()
+            .AddScoped<JobSprayReader>()
+            .AddScoped<PastJobOfLog>()
+            .AddScoped<StockOfLog>();
     }
 
     public void Map(IEndpointRouteBuilder api)

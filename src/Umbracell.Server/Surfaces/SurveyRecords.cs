@@ -1,5 +1,7 @@
 using Umbracell.Core.Assemblies;
 using Umbracell.Core.Conditions;
+using Umbracell.Core.Rigs;
+using Umbracell.Core.Spraying;
 using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Surfaces;
@@ -27,6 +29,22 @@ internal sealed record SurveyRecords(
 
     /// <summary>Marks of a surface and of the whole job.</summary>
     public IEnumerable<PreparationRow> Of(Guid surface) => _marks[surface].Concat(_marks[null]);
+
+    /// <summary>Why a test shot counts no longer, by what was done since: the rig was set otherwise, or a drum was opened; null where
+    /// neither was.</summary>
+    /// <param name="shot">The shot.</param>
+    /// <param name="until">Drums that were opened later are left out; null for none.</param>
+    public ShotLoss? LossOf(TestShotRow shot, DateTimeOffset? until = null)
+    {
+        var isChanged = _opened.Value.Any(drum =>
+            drum.At > shot.FiredAt && !(drum.At > until) && (drum.Sheet is null || drum.Sheet == shot.SheetSlug)
+        );
+        return shot.Loss ?? (isChanged ? ShotLoss.Drums : null);
+    }
+
+    private readonly Lazy<IReadOnlyList<LogEntry>> _opened = new(() =>
+        [.. SprayLog.InForce(Log.Select(row => row.Document.ToEntry())).Where(entry => entry.Kind == LogEntryKind.DrumOpened)]
+    );
 
     public static Joint Shape(JointRow row) =>
         new()

@@ -1333,6 +1333,10 @@ namespace Umbracell.Store.Migrations
                         .HasColumnType("uuid")
                         .HasColumnName("firm_id");
 
+                    b.Property<Guid?>("JobId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("job_id");
+
                     b.Property<string>("LeftOutBecause")
                         .IsRequired()
                         .HasMaxLength(300)
@@ -1385,6 +1389,11 @@ namespace Umbracell.Store.Migrations
 
                     b.HasIndex("FirmId", "FinishedOn")
                         .HasDatabaseName("ix_past_jobs_firm_id_finished_on");
+
+                    b.HasIndex("FirmId", "JobId", "SheetSlug")
+                        .IsUnique()
+                        .HasDatabaseName("ix_past_jobs_firm_id_job_id_sheet_slug")
+                        .HasFilter("job_id is not null");
 
                     b.ToTable("past_jobs", (string)null);
                 });

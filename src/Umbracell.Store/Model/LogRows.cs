@@ -1,3 +1,4 @@
+using Umbracell.Core.Spraying;
 using Umbracell.Documents;
 using Umbracell.Store.Figures;
 
@@ -21,6 +22,10 @@ public sealed class LogEntryRow : IJobRow, IFigureInput
     /// <summary>When it arrived; later than it was said where there was no connection.</summary>
     public DateTimeOffset ReceivedAt { get; set; }
 
-    // What is said of the whole job is shown on Spray alone: nothing that is kept hangs on it.
-    IEnumerable<Guid> IFigureInput.FiguresOf(Func<string, bool> changes) => SurfaceId is { } surface ? [surface] : [];
+    // What is said of the whole job is shown on Spray alone, and nothing that is kept hangs on it. A drum that is opened ends the test
+    // shots before it at every surface; what is withdrawn can have been one.
+    IEnumerable<Guid> IFigureInput.FiguresOf(Func<string, bool> changes) =>
+        SurfaceId is { } surface ? [surface]
+        : Document.Kind is LogEntryKind.DrumOpened or LogEntryKind.Withdrawn ? [JobId]
+        : [];
 }

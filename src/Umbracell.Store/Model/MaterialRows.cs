@@ -73,6 +73,9 @@ public sealed class PastJobRow : IFirmRow, IFigureInput
     /// <summary>Standard deviation of those readings.</summary>
     public double DepthScatterM { get; set; }
 
+    /// <summary>The job whose log it came out of; null where it was typed.</summary>
+    public Guid? JobId { get; set; }
+
     /// <summary>Why it is left out of the learning; empty where it counts.</summary>
     public string LeftOutBecause { get; set; } = "";
 

@@ -44,14 +44,11 @@ internal static class JobOrder
         };
     }
 
-    public static IReadOnlyList<DrumLot> Lots(IEnumerable<StockLotRow> rows, string sheet) =>
-        [.. rows.Where(r => r.SheetSlug == sheet).Select(r => new DrumLot(r.Side, r.Lot, r.Expires, r.Full, Mass.FromKilograms(r.PartKg)))];
-
     private static OrderLine Line(JobLoad of, IReadOnlyList<StockLotRow> lots, Supplies supplies, DateOnly day, Temperature? air)
     {
         var means = supplies.Means;
         var (sheet, load) = (of.Sheet, of.Sets.Load.Sets);
-        var stock = DrumStock.Of(sheet, Lots(lots, sheet.Id), load, day);
+        var stock = DrumStock.Of(sheet, StoreLots.Of(lots, sheet.Id), load, day);
         return new()
         {
             SheetId = sheet.Id,

@@ -7,6 +7,7 @@ using Umbracell.Questions.Answers;
 using Umbracell.Server.Access;
 using Umbracell.Server.Problems;
 using Umbracell.Server.Sheets;
+using Umbracell.Server.Surfaces;
 using Umbracell.Server.Typing;
 using Umbracell.Store;
 using Umbracell.Store.Model;
@@ -64,7 +65,7 @@ internal static class StockEndpoints
 
     private static StockProductAnswer Product(Core.Materials.ProductSheet sheet, List<StockLotRow> rows, DateOnly today)
     {
-        var stock = DrumStock.Of(sheet, JobOrder.Lots(rows, sheet.Id), 0, today);
+        var stock = DrumStock.Of(sheet, StoreLots.Of(rows, sheet.Id), 0, today);
         return new()
         {
             SheetId = sheet.Id,

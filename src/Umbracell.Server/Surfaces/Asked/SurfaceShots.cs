@@ -35,8 +35,8 @@ internal sealed record SurfaceShots(ShotSeenOnce? Last, ShotSeenOnce? Accepted, 
 
         var shots = records.Shots.Where(shot => shot.SheetSlug == sheet).OrderByDescending(shot => shot.FiredAt).ToList();
         return new(
-            Seen(shots.FirstOrDefault(), supplies),
-            Seen(shots.Find(shot => shot.AcceptedAt is not null), supplies),
+            Seen(shots.FirstOrDefault(), records, supplies),
+            Seen(shots.Find(shot => shot.AcceptedAt is not null), records, supplies),
             surface.Substrate,
             PlaceTime.Of(job).Id
         );
@@ -62,14 +62,14 @@ internal sealed record SurfaceShots(ShotSeenOnce? Last, ShotSeenOnce? Accepted, 
 
     private DateTimeZone ZoneOf() => DateTimeZoneProviders.Tzdb[Zone];
 
-    private static ShotSeenOnce? Seen(TestShotRow? row, Supplies supplies) =>
+    private static ShotSeenOnce? Seen(TestShotRow? row, SurveyRecords records, Supplies supplies) =>
         row is null
             ? null
             : new(
                 row.FiredAt,
                 row.AcceptedAt is null ? null : row.AcceptedBy,
                 row.Substrate,
-                row.Loss,
+                records.LossOf(row),
                 !TestShotQuestions.Answer(QuestionOf(row), supplies).Acceptable
             );
 

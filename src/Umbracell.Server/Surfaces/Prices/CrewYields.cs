@@ -10,13 +10,24 @@ namespace Umbracell.Server.Surfaces;
 /// <summary>What the firm's finished jobs teach of its crews; learned once per request.</summary>
 internal sealed class CrewYields(UmbracellDb db, SheetLibrary library)
 {
-    private CrewLearning? _learning;
+    private (Guid? Without, CrewLearning Learning)? _learned;
 
-    public async Task<CrewLearning> LearnAsync() =>
-        _learning ??= Learned(await db.PastJobs.AsNoTracking().ToListAsync(), await library.ShelfAsync());
+    /// <summary>What finished jobs teach.</summary>
+    /// <param name="without">A job that is not predicted from its own log.</param>
+    public async Task<CrewLearning> LearnAsync(Guid? without = null)
+    {
+        if (_learned is not { } learned || learned.Without != without)
+        {
+            var rows = await db.PastJobs.AsNoTracking().Where(row => without == null || row.JobId != without).ToListAsync();
+            _learned = learned = (without, Learned(rows, await library.ShelfAsync()));
+        }
+
+        return learned.Learning;
+    }
 
     /// <summary>The crew of a job with what it is known by.</summary>
-    public async Task<CrewAtWork> AtWorkAsync(Job job) => new(await LearnAsync(), job.Crew, (await library.SuppliesAsync(job)).Sheets);
+    public async Task<CrewAtWork> AtWorkAsync(Job job) =>
+        new(await LearnAsync(job.Id), job.Crew, (await library.SuppliesAsync(job)).Sheets);
 
     public static CrewLearning Learned(IEnumerable<PastJobRow> rows, SheetShelf sheets) =>
         CrewLearning.From([

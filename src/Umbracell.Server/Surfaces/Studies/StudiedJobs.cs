@@ -104,6 +104,6 @@ internal sealed class JobStudies(
     private async Task<PriceMeans> MeansAsync(Job job)
     {
         var firm = await db.Firms.AsNoTracking().SingleAsync();
-        return new(await library.SuppliesAsync(job), await crews.LearnAsync(), SurfaceChoices.PracticeOf(firm, job));
+        return new(await library.SuppliesAsync(job), await crews.LearnAsync(job.Id), SurfaceChoices.PracticeOf(firm, job));
     }
 }

@@ -351,6 +351,9 @@ internal static partial class FromJobFile
                 Id = ids[entry.Id],
                 Replaces = New(entry.Replaces),
                 Of = New(entry.Of),
+
+                // Drums of another store.
+                StockLot = null,
                 Place = entry.Place is { } place ? Clip(place, LogEntryDocument.LongestPlace) : null,
                 Words = entry.Words is { } words ? Clip(words, LogEntryDocument.LongestWords) : null,
             },
