@@ -17,12 +17,12 @@ public sealed class SprayLogTests
     private static readonly Gen<LogEntry[]> Logs =
         from count in Gen.Int[1, 24]
         from entries in Gen.Select(
-            Gen.Int[0, 18],
+            Gen.Enum<LogEntryKind>(),
             Gen.Int[0, 40],
             Gen.Int[0, 40],
             Gen.Int[-12, count],
             Gen.Int[-3, count],
-            (kind, at, said, replaces, of) => (Kind: (LogEntryKind)kind, at, said, replaces, of)
+            (kind, at, said, replaces, of) => (Kind: kind, at, said, replaces, of)
         ).Array[count]
         select entries.Select((one, i) => Entry(i, one.Kind, one.at, one.said, one.replaces, one.of)).ToArray();
 
