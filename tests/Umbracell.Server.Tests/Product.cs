@@ -114,16 +114,20 @@ public sealed class Product : WebApplicationFactory<Program>
     public static async Task<string> NewFirmThatSpraysAsync(string sheet = "marl-cc-20")
     {
         var owner = (await NewFirmAsync(FirmRole.Owner))[0];
-        await InFirmOfAsync(
-            owner,
+        await GiveSheetAsync(owner, sheet);
+        return owner;
+    }
+
+    /// <summary>Gives a person's firm a foam of the demo.</summary>
+    public static Task GiveSheetAsync(string name, string sheet) =>
+        InFirmOfAsync(
+            name,
             async db =>
             {
                 db.Sheets.Add(new() { Slug = sheet, Document = ShippedData.ProductSheets[sheet] });
                 await db.SaveChangesAsync();
             }
         );
-        return owner;
-    }
 
     /// <summary>Changes the rows of a person's firm behind the server's back.</summary>
     public static async Task InFirmOfAsync(string name, Func<UmbracellDb, Task> change)
