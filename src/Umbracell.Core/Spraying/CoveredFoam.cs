@@ -5,10 +5,16 @@ namespace Umbracell.Core.Spraying;
 /// <summary>A surface of a job: the foam it takes, and how far it is.</summary>
 public sealed record CoveredSurface
 {
-    /// <summary>Foam it takes, the extra a crew puts on above the specification with it; above zero.</summary>
+    /// <summary>Foam it takes of the product, the extra a crew puts on above the specification with it; above zero.</summary>
     public required FoamVolume Planned { get; init; }
 
-    /// <summary>Mean depth of that foam; above zero.</summary>
+    /// <summary>Foam of other products that goes on before it, 0 or more.</summary>
+    public FoamVolume Before { get; init; }
+
+    /// <summary>Foam of other products that goes on after it within the same lifts, 0 or more.</summary>
+    public FoamVolume After { get; init; }
+
+    /// <summary>Mean depth of all of it; above zero.</summary>
     public required Length MeanDepth { get; init; }
 
     /// <summary>Depth that was specified, above zero.</summary>
@@ -22,6 +28,9 @@ public sealed record CoveredSurface
 
     /// <summary>How far it is, by its log.</summary>
     public required SprayedSurface Log { get; init; }
+
+    /// <summary>Foam of all products.</summary>
+    internal FoamVolume All => Before + Planned + After;
 }
 
 /// <summary>Foam in place by covered area and depth: depth where it was read, the planned lift where it was not.</summary>
@@ -33,6 +42,15 @@ public static class CoveredFoam
     /// <summary>Foam in place at a time. Of a lift that was under way then, the share of its time; of one that nobody ended,
     /// nothing.</summary>
     internal static FoamVolume At(CoveredSurface surface, DateTimeOffset at)
+    {
+        // What goes on last is what there is too much of.
+        var foam = AllAt(surface, at) - surface.Before;
+        return foam.CubicMetres <= 0 ? default
+            : surface.After.CubicMetres > 0 && foam.CubicMetres > surface.Planned.CubicMetres ? surface.Planned
+            : foam;
+    }
+
+    private static FoamVolume AllAt(CoveredSurface surface, DateTimeOffset at)
     {
         var (foam, below) = (default(FoamVolume), default(FoamVolume));
         foreach (var (lift, above) in Lifts(surface))
@@ -67,9 +85,9 @@ public static class CoveredFoam
         var ended = surface.Log.Lifts.Count(lift => lift.EndedAt is not null);
         var isSprayed = ended >= surface.Lifts && surface.Log.Depth is not null;
         var left = isSprayed
-            ? surface.Planned * ((surface.Specified - surface.Log.Depth!.Value) / surface.MeanDepth)
+            ? surface.All * ((surface.Specified - surface.Log.Depth!.Value) / surface.MeanDepth)
             : surface.Planned - InPlace(surface);
-        return left.CubicMetres > 0 ? left : default;
+        return left.CubicMetres > 0 && !(isSprayed && surface.After.CubicMetres > 0) ? left : default;
     }
 
     // All foam after each lift.
@@ -79,7 +97,7 @@ public static class CoveredFoam
         foreach (var lift in surface.Log.Lifts)
         {
             depth = lift.Depth is { } read ? read + surface.Sunk : depth + each;
-            yield return (lift, surface.Planned * (depth / surface.MeanDepth));
+            yield return (lift, surface.All * (depth / surface.MeanDepth));
         }
     }
 }

@@ -10,6 +10,12 @@ namespace Umbracell.Core.Spraying;
 /// <param name="Used">Drums used so far, by levels that were read, 0 or more.</param>
 public sealed record DrumUse(SetSide Side, string? Lot, double? Left, double Used)
 {
+    /// <summary>The product in the open drum; null where none is open, or nobody said.</summary>
+    public string? Sheet { get; init; }
+
+    /// <summary>Products that were open while the surface was sprayed, in their order.</summary>
+    public IReadOnlyList<string> SheetsOnSurface { get; init; } = [];
+
     /// <summary>Lots that were open while the surface was sprayed, in their order.</summary>
     public IReadOnlyList<string> LotsOnSurface { get; init; } = [];
 

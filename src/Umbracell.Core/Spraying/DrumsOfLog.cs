@@ -10,7 +10,8 @@ internal sealed class DrumsOfLog(SetSide side, string? sheet = null)
     // A dip is read to a centimetre: so much higher is none.
     private const double AsRead = 0.03;
 
-    private readonly List<string> _lots = [];
+    private readonly List<string> _lots = [],
+        _sheets = [];
 
     private readonly List<DrumReading> _readings = [];
 
@@ -24,7 +25,8 @@ internal sealed class DrumsOfLog(SetSide side, string? sheet = null)
         _wasDry,
         _sprays;
 
-    private string? _lot;
+    private string? _lot,
+        _sheet;
 
     private double _left,
         _used;
@@ -50,7 +52,7 @@ internal sealed class DrumsOfLog(SetSide side, string? sheet = null)
                 break;
             case LogEntryKind.DrumEmpty when IsMine(entry):
                 Level(0);
-                (_isOpen, _isDry, _lot, _stock) = (false, true, null, null);
+                (_isOpen, _isDry, _lot, _stock, _sheet) = (false, true, null, null, null);
                 Read(entry);
                 break;
             case LogEntryKind.DrumsOnTruck when IsMine(entry):
@@ -63,12 +65,13 @@ internal sealed class DrumsOfLog(SetSide side, string? sheet = null)
 
     private void Open(LogEntry entry)
     {
-        // The next drum is opened when the one before is empty.
-        if (_isOpen)
+        // The next drum is opened when the one before is empty; one of another product is put in its place.
+        if (_isOpen && (_sheet is null || entry.Sheet is null || _sheet == entry.Sheet))
         {
             Level(0);
         }
 
+        _sheet = entry.Sheet;
         (_isOpen, _isDry, _lot, _stock, _left) = (true, false, entry.Lot, entry.Stock, entry.Left ?? 1);
         Read(entry);
         if (entry.Left is null && _onTruck > 0)
@@ -89,6 +92,8 @@ internal sealed class DrumsOfLog(SetSide side, string? sheet = null)
         {
             Readings = _readings,
             OnTruck = _onTruck,
+            Sheet = _isOpen ? _sheet : null,
+            SheetsOnSurface = [.. _sheets],
             Stock = _isOpen ? _stock : null,
             LotsOnSurface = [.. _lots],
             Rose = _rose,
@@ -109,9 +114,15 @@ internal sealed class DrumsOfLog(SetSide side, string? sheet = null)
 
     private void Note()
     {
-        if (_lot is { } lot && !_lots.Contains(lot))
+        Keep(_lots, _lot);
+        Keep(_sheets, _sheet);
+    }
+
+    private static void Keep(List<string> kept, string? one)
+    {
+        if (one is { } known && !kept.Contains(known))
         {
-            _lots.Add(lot);
+            kept.Add(known);
         }
     }
 }

@@ -67,6 +67,11 @@ public static class SprayFindings
             yield return Told("lots", ("lots", new Said(drums.LotsOnSurface)));
         }
 
+        if (drums.SheetsOnSurface.Count > 1)
+        {
+            yield return Told("grades");
+        }
+
         if (drums.Rose)
         {
             yield return Told("rose");

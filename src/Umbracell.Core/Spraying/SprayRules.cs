@@ -35,5 +35,5 @@ public static class SprayRules
     /// <summary>Drums as they were logged: one lot on a surface, levels that fall, none that is dry.</summary>
     public static readonly Rule Drums = new Rule("drumsLogged", Stage.Spray, Basis.Practice)
         .Ends("lots", "", "side lots")
-        .Ends("rose dry", "", "side");
+        .Ends("grades rose dry", "", "side");
 }

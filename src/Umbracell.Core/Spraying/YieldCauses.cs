@@ -71,7 +71,7 @@ public sealed record YieldCausesCase
 public sealed record YieldCause(YieldCauseKind Kind, double? Share, Figure? Planned, Figure? Found)
 {
     // Less than that is within what is read.
-    private const double Least = 0.01;
+    private const double Least = 0.02;
 
     /// <summary>Likely causes, the greatest that moves it that way first; at the end what nothing tells and has to be looked at
     /// anyway.</summary>
@@ -148,8 +148,8 @@ public sealed record YieldCause(YieldCauseKind Kind, double? Share, Figure? Plan
             ? new(
                 YieldCauseKind.Ratio,
                 (of.UsedA + of.UsedB) / 2 / Math.Max(of.UsedA, of.UsedB) - 1,
-                new(of.UsedA, Dimension.Sets),
-                new(of.UsedB, Dimension.Sets)
+                null,
+                Figure.Number(of.UsedA / of.UsedB)
             )
             : null;
 }

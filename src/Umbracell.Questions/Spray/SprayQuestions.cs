@@ -3,6 +3,7 @@ using Umbracell.Core.Lifts;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
 using Umbracell.Core.Spraying;
+using Umbracell.Documents;
 using Umbracell.Questions.Answers;
 
 namespace Umbracell.Questions.Spray;
@@ -46,6 +47,7 @@ public static class SprayQuestions
             Lifted = FindingAnswer.All(SprayFindings.LiftsOf(surface, sheet)),
             End = areSprayed ? FindingAnswer.All(SprayFindings.EndOf(surface, Length.FromMillimetres(question.ThicknessMm), list)) : [],
             OpenStops = [.. surface.OpenStops.Select(stop => new OpenStopAnswer(stop.Id, stop.At, stop.Reason ?? StopReason.Other))],
+            Read = [.. question.Entries.Where(HasRead).Select(Told)],
             WalkRound = [.. list.Select(item => new WalkRoundAnswer(item, surface.Seen.Contains(item)))],
             Drums = [.. surface.Drums.Select(Told)],
             DrumFindings = FindingAnswer.All(SprayFindings.DrumsOf(surface)),
@@ -65,7 +67,7 @@ public static class SprayQuestions
         QuantityRangeException.Within("year", question.Now.Year, 2000, 2200, Dimension.Count);
         return question.Entries.Count > SprayQuestion.MostEntries
             ? throw FieldFaultsException.Of("entries", FaultCode.TooManyParts)
-            : SprayedSurface.Of(question.Entries.Select(entry => entry.ToEntry()), question.DayStartsAt, question.SheetId);
+            : SprayedSurface.Of(question.Entries.Select(entry => entry.ToEntry()), question.DayStartsAt);
     }
 
     private static bool IsRead(SprayQuestion of) => of is { SubstrateTempC: not null, AirTempC: not null };
@@ -124,6 +126,16 @@ public static class SprayQuestions
             Thickness = Maybe(lift.Thickness),
             Probe = FigureAnswer.Maybe(lift.Probe?.At.ToFigure()),
         };
+
+    private static bool HasRead(LogEntryDocument entry) => (entry.DepthMm ?? entry.TempC ?? entry.Left) is not null;
+
+    private static EntryFigures Told(LogEntryDocument entry) =>
+        new(
+            entry.Id,
+            Maybe(entry.DepthMm is { } mm ? Length.FromMillimetres(mm) : null),
+            FigureAnswer.Maybe(entry.TempC is { } celsius ? Temperature.FromCelsius(celsius).ToFigure() : null),
+            FigureAnswer.Maybe(entry.Left is { } left ? new(left * 100, Dimension.Percent) : null)
+        );
 
     private static DrumUseAnswer Told(DrumUse drums) =>
         new(

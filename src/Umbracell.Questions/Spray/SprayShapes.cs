@@ -81,6 +81,13 @@ public sealed record WalkRoundAnswer(WalkRoundItem Item, bool Seen);
 /// <param name="Used">Drums used so far.</param>
 public sealed record DrumUseAnswer(SetSide Side, string? Lot, FigureAnswer? Left, FigureAnswer Used);
 
+/// <summary>What an entry read, as it is printed.</summary>
+/// <param name="Id">The entry.</param>
+/// <param name="Depth">A depth.</param>
+/// <param name="Read">A temperature.</param>
+/// <param name="Left">What was left in a drum, in percent of a full one.</param>
+public sealed record EntryFigures(Guid Id, FigureAnswer? Depth, FigureAnswer? Read, FigureAnswer? Left);
+
 /// <summary>How far a surface is.</summary>
 public sealed record SprayAnswer
 {
@@ -134,6 +141,9 @@ public sealed record SprayAnswer
     public required IReadOnlyList<FindingAnswer> End { get; init; }
 
     public required IReadOnlyList<OpenStopAnswer> OpenStops { get; init; }
+
+    /// <summary>What each entry read, where it read anything.</summary>
+    public required IReadOnlyList<EntryFigures> Read { get; init; }
 
     public required IReadOnlyList<WalkRoundAnswer> WalkRound { get; init; }
 

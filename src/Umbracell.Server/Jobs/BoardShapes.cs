@@ -48,6 +48,12 @@ public sealed record BoardFeet
     /// <summary>Surfaces that are finished.</summary>
     public required int Sprayed { get; init; }
 
+    /// <summary>Sets used so far, by levels that were read; null before any was.</summary>
+    public required FigureAnswer? SetsUsed { get; init; }
+
+    /// <summary>Sets the rest takes at the yield so far; null before anything was used.</summary>
+    public required FigureAnswer? SetsToGo { get; init; }
+
     public required int Held { get; init; }
 
     public required FigureAnswer? Cost { get; init; }

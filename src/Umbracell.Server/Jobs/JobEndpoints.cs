@@ -164,6 +164,7 @@ internal static class JobEndpoints
         Guid id,
         SurfaceReader reader,
         KeptBoards boards,
+        LoggedJobs logged,
         StageCells cells,
         UmbracellDb db,
         ClaimsPrincipal person
@@ -171,6 +172,7 @@ internal static class JobEndpoints
     {
         var job = await reader.FindJobAsync(id);
         var board = await boards.OfAsync(id);
+        var running = await logged.SetsAsync(id);
         var bid = await db
             .Bids.AsNoTracking()
             .Where(b => b.JobId == id)
@@ -201,11 +203,15 @@ internal static class JobEndpoints
             MayBeSprayedNow = Counted(Stage.Window),
             ShotStands = Counted(Stage.Rig),
             Sprayed = Counted(Stage.Spray),
+            SetsUsed = Sets(running?.Used),
+            SetsToGo = Sets(running?.ToGo),
             Held = rows.Count(row => row.Worst == Verdict.Hold),
             Cost = Money(board.Sums.Cost),
             Price = Money(board.Sums.Price),
         };
         return TypedResults.Ok(new BoardAnswer(Answer(job), rows, feet));
+
+        static FigureAnswer? Sets(double? sets) => FigureAnswer.Maybe(sets is { } known ? new(known, Dimension.Sets) : null);
 
         int Counted(Stage stage) => board.Rows.Count(row => row.Cells.IsCounted(stage));
 

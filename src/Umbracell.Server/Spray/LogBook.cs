@@ -2,6 +2,7 @@ using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Spraying;
 using Umbracell.Documents;
 using Umbracell.Server.Sheets;
+using Umbracell.Server.Surfaces;
 using Umbracell.Server.Typing;
 using Umbracell.Store;
 using Umbracell.Store.Model;

@@ -87,7 +87,7 @@ internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp, DrumsAtHan
         fields.Quantity("dip", Dip, si => entry = entry with { Left = DrumUse.LeftOf(Length.FromMetres(si)) });
         fields.Quantity("count", Drums, n => entry = entry with { DrumCount = (int)Math.Round(n) });
         fields.Id("stock", id => drums.Lots.Any(lot => lot.Id == id), id => entry = FromStore(entry, id));
-        entry = OfProduct(entry);
+        entry = OfProduct(entry, log);
         Weighed(fields, entry, left => entry = entry with { Left = left });
         fields.ChoiceOrBlank<Verdict>("gate", one => entry = entry with { Gate = one });
         fields.TimeOfDay("time", text => time = text);
@@ -162,9 +162,21 @@ internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp, DrumsAtHan
             : entry;
     }
 
-    // A drum is of the product that is sprayed where it is logged, unless its lot says otherwise.
-    private LogEntryDocument OfProduct(LogEntryDocument entry) =>
-        OfDrums.Contains(entry.Kind) && entry.DrumSheet is null ? entry with { DrumSheet = drums.Sheet?.Id } : entry;
+    // A level is of the product in the open drum. A new one is of the product that is sprayed where it is logged, unless its lot says
+    // otherwise.
+    private LogEntryDocument OfProduct(LogEntryDocument entry, IReadOnlyList<LogEntryDocument> log)
+    {
+        if (!OfDrums.Contains(entry.Kind) || entry.DrumSheet is not null)
+        {
+            return entry;
+        }
+
+        var isOfOpen = entry.Kind is LogEntryKind.DrumLevel or LogEntryKind.DrumEmpty;
+        var open = isOfOpen
+            ? SprayedSurface.Of(log.Select(one => one.ToEntry())).Drums.FirstOrDefault(one => one.Side == entry.Side)
+            : null;
+        return entry with { DrumSheet = open?.Sheet ?? drums.Sheet?.Id };
+    }
 
     private void Weighed(TypedFields fields, LogEntryDocument entry, Action<double> take)
     {

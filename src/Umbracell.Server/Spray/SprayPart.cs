@@ -15,7 +15,6 @@ internal sealed class SprayPart : IPart
         services
             .AddScoped<SprayReader>()
             .AddScoped<LogBook>()
-            .AddScoped<LoggedJobs>()
             .AddScoped<JobSprayReader>()
             .AddScoped<PastJobOfLog>()
             .AddScoped<StockOfLog>();

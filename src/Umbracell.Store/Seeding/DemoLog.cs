@@ -13,6 +13,8 @@ internal static class DemoLog
     /// <summary>The job of which something is logged.</summary>
     public const string Job = "ferry house";
 
+    private const string Sheet = "marl-cc-20";
+
     private const string Finished = "Basement walls",
         UnderWay = "Band joists of the wing";
 
@@ -31,10 +33,10 @@ internal static class DemoLog
         var log = new Log(job, now);
         log.Say(null, LogEntryKind.AreaClear, 85);
         log.Say(null, LogEntryKind.VentilationOn, 84);
-        foreach (var (side, lot, i) in new[] { (SetSide.A, LotA, 0), (SetSide.B, LotB, 1) })
+        foreach (var (side, lot, left) in new[] { (SetSide.A, LotA, 0.27), (SetSide.B, LotB, 0.3) })
         {
-            log.Say(null, LogEntryKind.DrumOpened, 88 - i, entry => entry with { Side = side, Lot = lot });
-            log.Say(null, LogEntryKind.DrumLevel, 52 - i, entry => entry with { Side = side, Left = 0.95 });
+            log.Say(null, LogEntryKind.DrumOpened, 1_570, entry => entry with { Side = side, Lot = lot, DrumSheet = Sheet });
+            log.Say(null, LogEntryKind.DrumLevel, 52, entry => entry with { Side = side, Left = left, DrumSheet = Sheet });
         }
 
         if (surfaces.FirstOrDefault(one => one.Name == UnderWay) is { } joists)

@@ -29,7 +29,14 @@ internal sealed class JobSprayReader(LoggedJobs logged, UmbracellDb db)
         return new()
         {
             Courses = [.. job.Products.Select(product => Told(product, job))],
-            Surfaces = [.. job.Products.SelectMany(product => product.Surfaces).OrderBy(one => one.Row.Surface.Position).Select(Told)],
+            Surfaces =
+            [
+                .. job
+                    .Products.SelectMany(product => product.Surfaces)
+                    .GroupBy(one => one.Row.Surface.Id)
+                    .OrderBy(group => group.First().Row.Surface.Position)
+                    .Select(group => Told([.. group])),
+            ],
             FinishedAt = job.FinishedAt,
             OnSite = FigureAnswer.Of(Figure.Duration(work.OnSite)),
             Days = work.Days,
@@ -37,14 +44,15 @@ internal sealed class JobSprayReader(LoggedJobs logged, UmbracellDb db)
             [
                 .. lots.Where(row => row.Full > 0 || row.PartKg > 0)
                     .OrderBy(row => row.Expires)
-                    .Select(row => new LotAtHand(
-                        row.Id,
-                        row.SheetSlug,
-                        row.Side,
-                        row.Lot,
-                        row.Full,
-                        FigureAnswer.Of(new(row.PartKg, Dimension.Mass))
-                    )),
+                    .Select(row => new LotAtHand
+                    {
+                        Id = row.Id,
+                        SheetId = row.SheetSlug,
+                        Side = row.Side,
+                        Lot = row.Lot,
+                        Full = row.Full,
+                        Part = FigureAnswer.Of(new(row.PartKg, Dimension.Mass)),
+                    }),
             ],
             Cost = person.May(Right.Price) ? await CostAsync(job, work) : null,
         };
@@ -104,15 +112,15 @@ internal sealed class JobSprayReader(LoggedJobs logged, UmbracellDb db)
     private static CourseAnswer Told(LoggedProduct product, LoggedJob job)
     {
         var course = product.Course;
-        var load = job.Studied.Bid.Loads.FirstOrDefault(one => one.Sheet.Id == product.Sheet.Id);
         return new()
         {
             SheetId = product.Sheet.Id,
             Sheet = product.Sheet.Name,
+            Surfaces = [.. product.Surfaces.Select(one => one.Row.Surface.Id).Distinct()],
             Planned = FigureAnswer.Of(course.Planned.ToFigure()),
             Sprayed = FigureAnswer.Of(course.Sprayed.ToFigure()),
             Left = FigureAnswer.Of(course.Left.ToFigure()),
-            SetsPlanned = FigureAnswer.Of(new(load?.Sets.Median ?? product.Surfaces.Sum(one => one.Row.Sets!.Sets.Median), Dimension.Sets)),
+            SetsPlanned = FigureAnswer.Of(new(course.Planned / product.Expected, Dimension.Sets)),
             Used = FigureAnswer.Of(new(course.Used, Dimension.Sets)),
             Sides =
             [
@@ -132,11 +140,11 @@ internal sealed class JobSprayReader(LoggedJobs logged, UmbracellDb db)
         };
     }
 
-    // Where it is on course nobody looks for causes.
+    // Within its band nobody looks for causes.
     private static IReadOnlyList<YieldCause> CausesOf(LoggedProduct product)
     {
-        var found = product.Course.Yield.Findings;
-        if (found.All(finding => finding.Verdict == Verdict.Clear))
+        var found = product.Course.Yield.Findings.First(finding => finding.Rule == RunningYield.Rule);
+        if (found.Verdict == Verdict.Clear)
         {
             return [];
         }
@@ -157,7 +165,7 @@ internal sealed class JobSprayReader(LoggedJobs logged, UmbracellDb db)
                 UsedA = product.Course.Sides[0].Used,
                 UsedB = product.Course.Sides[1].Used,
             },
-            isUnder: !found.Any(finding => finding.Rule == RunningYield.Rule && finding.Case.Name == "over")
+            isUnder: found.Case.Name == "under"
         );
     }
 
@@ -174,8 +182,11 @@ internal sealed class JobSprayReader(LoggedJobs logged, UmbracellDb db)
             FigureAnswer.Maybe(cause.Found)
         );
 
-    private static DoneSurface Told(LoggedSurface surface) =>
-        new()
+    private static DoneSurface Told(IReadOnlyList<LoggedSurface> foams)
+    {
+        // The one its lifts are logged of.
+        var surface = foams.MaxBy(one => one.Covered.Log.Lifts.Count)!;
+        return new()
         {
             Id = surface.Row.Surface.Id,
             Name = surface.Row.Surface.Name,
@@ -183,10 +194,13 @@ internal sealed class JobSprayReader(LoggedJobs logged, UmbracellDb db)
             Lifts = surface.Covered.Log.Lifts.Count(lift => lift.EndedAt is not null),
             Specified = FigureAnswer.Of(surface.Covered.Specified.ToThickness()),
             Depth = FigureAnswer.Maybe(surface.Covered.Log.Depth?.ToThickness()),
-            Foam = FigureAnswer.Of(surface.Covered.Planned.ToFigure()),
-            Sprayed = FigureAnswer.Of(CoveredFoam.InPlace(surface.Covered).ToFigure()),
+            Foam = FigureAnswer.Of(Sum(one => one.Covered.Planned).ToFigure()),
+            Sprayed = FigureAnswer.Of(Sum(one => CoveredFoam.InPlace(one.Covered)).ToFigure()),
             FinishedAt = surface.Covered.Log.FinishedAt,
         };
+
+        FoamVolume Sum(Func<LoggedSurface, FoamVolume> of) => foams.Aggregate(default(FoamVolume), (sum, one) => sum + of(one));
+    }
 
     private static FigureAnswer Money(double amount) => FigureAnswer.Of(new(amount, Dimension.Money));
 }

@@ -27,6 +27,9 @@ public sealed record CourseAnswer
 
     public required string Sheet { get; init; }
 
+    /// <summary>Surfaces that take it.</summary>
+    public required IReadOnlyList<Guid> Surfaces { get; init; }
+
     /// <summary>Foam that was planned.</summary>
     public required FigureAnswer Planned { get; init; }
 
@@ -53,7 +56,7 @@ public sealed record CourseAnswer
     /// <summary>How long the scarcer side lasts with the trigger held; null before anything was sprayed.</summary>
     public required FigureAnswer? LastsFor { get; init; }
 
-    /// <summary>Likely causes where the yield is out of its band or the sets do not last, the greatest first.</summary>
+    /// <summary>Likely causes where the yield is out of its band, the greatest first.</summary>
     public required IReadOnlyList<YieldCauseAnswer> Causes { get; init; }
 
     /// <summary>What is missing before crews can learn from it; nothing where they can.</summary>
@@ -120,7 +123,22 @@ public sealed record CostAsDoneAnswer
 }
 
 /// <summary>A lot of the store that drums of a side can be opened from.</summary>
-public sealed record LotAtHand(Guid Id, string SheetId, SetSide Side, string Lot, int Full, FigureAnswer Part);
+public sealed record LotAtHand
+{
+    public required Guid Id { get; init; }
+
+    public required string SheetId { get; init; }
+
+    public required SetSide Side { get; init; }
+
+    public required string Lot { get; init; }
+
+    /// <summary>Full drums of it.</summary>
+    public required int Full { get; init; }
+
+    /// <summary>What is left in opened ones.</summary>
+    public required FigureAnswer Part { get; init; }
+}
 
 /// <summary>Spraying at a job: how its material lasts, and what was done.</summary>
 public sealed record JobSpray

@@ -1,6 +1,7 @@
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Quantities;
 using Umbracell.Server.Places;
+using Umbracell.Server.Surfaces;
 using Umbracell.Store;
 using Umbracell.Store.Model;
 

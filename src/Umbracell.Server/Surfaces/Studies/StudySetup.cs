@@ -11,6 +11,7 @@ internal static class StudySetup
         services.AddSingleton<StudyMetrics>();
         services.AddScoped<JobStudies>();
         services.AddScoped<StudiedJobs>();
+        services.AddScoped<LoggedJobs>();
         services.AddSingleton<StageCells>();
     }
 }

@@ -6,7 +6,7 @@ import { useReader } from '@/shared/state/reader'
 import DataTable from '@/shared/ui/DataTable.vue'
 import FigureText from '@/shared/ui/FigureText.vue'
 import type { Column } from '@/shared/ui/dataTable'
-import { useLineNames } from './lineNames'
+import { useLineNames } from '@/shared/figures/lineNames'
 
 /** The lines of a bid in the order they add up, each with its working. */
 const props = defineProps<{ bid: Schemas['BidAnswer'] }>()

@@ -6,7 +6,7 @@ import { useReader } from '@/shared/state/reader'
 import { useDays, useTimes } from '@/shared/state/times'
 import DataTable from '@/shared/ui/DataTable.vue'
 import type { Column } from '@/shared/ui/dataTable'
-import { useLineNames } from './lineNames'
+import { useLineNames } from '@/shared/figures/lineNames'
 
 /** A bid as it was made, and line by line what today's figures change of it. */
 const props = defineProps<{ job: string; bid: Schemas['KeptBidAnswer']; locked: boolean }>()

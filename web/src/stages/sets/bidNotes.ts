@@ -2,7 +2,7 @@ import { useWriting } from '@/i18n/writing'
 import { computed, type Ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
-import { useLineNames } from './lineNames'
+import { useLineNames } from '@/shared/figures/lineNames'
 
 /** What must be read with a bid: surfaces that no way allows on the day, and prices that are missing or nought. */
 export function useBidNotes(answer: Ref<Schemas['JobPriceAnswer'] | null>) {

@@ -7,19 +7,34 @@ import FindingLine from '@/shared/ui/FindingLine.vue'
 import FormField from '@/shared/ui/FormField.vue'
 
 /** Drums on the rig: opened with their lot, read by dip, said to be empty. A is hatched, B dotted, always with the letter. */
-defineProps<{ answer: Schemas['SprayAnswer']; locked: boolean }>()
+const props = defineProps<{
+  answer: Schemas['SprayAnswer']
+  /** The product that is sprayed here. */
+  sheet?: string
+  /** What is known of the job: lots in the store, and the products it takes. */
+  job?: Schemas['JobSpray']
+  locked: boolean
+}>()
 const emit = defineEmits<{ say: [fields: Record<string, string>] }>()
 const { t } = useI18n()
 const reader = useReader()
 const side = ref<'a' | 'b'>()
 const lot = ref('')
 const dip = ref('')
+const weight = ref('')
+const count = ref('')
 const fault = ref('')
 const example = computed(() => t('spray.drums.dipExample', { example: reader.units === 'us' ? '11 1/2 in' : '29 cm' }))
+const byScale = computed(() => t('spray.drums.weightExample', { example: reader.units === 'us' ? '220 lb' : '100 kg' }))
+const fromStore = computed(() =>
+  (props.job?.lots ?? [])
+    .filter((one) => one.side === side.value)
+    .toSorted((one, other) => Number(other.sheetId === props.sheet) - Number(one.sheetId === props.sheet)),
+)
 
 function open(one: 'a' | 'b') {
   side.value = side.value === one ? undefined : one
-  lot.value = dip.value = fault.value = ''
+  lot.value = dip.value = weight.value = count.value = fault.value = ''
 }
 
 function say(kind: string, fields: Record<string, string> = {}) {
@@ -28,11 +43,25 @@ function say(kind: string, fields: Record<string, string> = {}) {
 }
 
 function level() {
-  fault.value = dip.value.trim() ? '' : t('problem.field.empty')
-  if (!fault.value) say('drumLevel', { dip: dip.value.trim() })
+  const [byDip, inKilograms] = [dip.value.trim(), weight.value.trim()]
+  fault.value = byDip || inKilograms ? '' : t('problem.field.empty')
+  if (!fault.value) say('drumLevel', byDip ? { dip: byDip } : { weight: inKilograms })
 }
 
-const told = (one: Schemas['DrumUseAnswer']) =>
+function told(one: Schemas['LotAtHand']) {
+  const other = props.job?.courses.find(({ sheetId }) => sheetId === one.sheetId && sheetId !== props.sheet)
+  const lot = other ? t('spray.drums.lotOther', { sheet: other.sheet, lot: one.lot }) : one.lot
+  return one.full
+    ? t('spray.drums.lotFull', { lot, count: one.full }, one.full)
+    : t('spray.drums.lotPart', { lot, part: reader.print(one.part) })
+}
+
+function opened() {
+  const fields = { lot: lot.value.trim(), dip: dip.value.trim() }
+  say('drumOpened', Object.fromEntries(Object.entries(fields).filter(([, text]) => text)))
+}
+
+const leftIn = (one: Schemas['DrumUseAnswer']) =>
   one.left ? t('spray.drums.left', { left: reader.print(one.left) }) : t('spray.drums.none')
 </script>
 
@@ -50,7 +79,7 @@ const told = (one: Schemas['DrumUseAnswer']) =>
         @click="open(one.side)"
       >
         <span class="small">{{ t('spray.drums.side', { side: one.side.toUpperCase() }) }}</span>
-        <b>{{ told(one) }}</b>
+        <b>{{ leftIn(one) }}</b>
         <span class="small">{{ one.lot ? t('spray.drums.lot', { lot: one.lot }) : t('spray.drums.noLot') }}</span>
         <span class="mark" aria-hidden="true" />
       </button>
@@ -65,12 +94,31 @@ const told = (one: Schemas['DrumUseAnswer']) =>
           kind="length"
           :fault="fault"
         />
+        <FormField v-model="weight" name="weight" :label="t('spray.drums.weight')" :hint="byScale" />
         <ElButton native-type="submit" type="primary" class="large">{{ t('spray.drums.level') }}</ElButton>
+      </div>
+      <div v-if="fromStore.length" class="line" role="group" :aria-label="t('spray.drums.fromStore')">
+        <ElButton
+          v-for="one in fromStore"
+          :key="one.id"
+          class="large"
+          @click="say('drumOpened', { stock: one.id, lot: one.lot })"
+          >{{ told(one) }}</ElButton
+        >
       </div>
       <div class="line">
         <FormField v-model="lot" name="lot" :label="t('spray.drums.lotField')" :hint="t('spray.drums.lotExample')" />
-        <ElButton class="large" @click="say('drumOpened', lot.trim() ? { lot: lot.trim() } : {})">{{
-          t('spray.drums.opened')
+        <ElButton class="large" @click="opened">{{ t('spray.drums.opened') }}</ElButton>
+      </div>
+      <div class="line">
+        <FormField
+          v-model="count"
+          name="count"
+          :label="t('spray.drums.onTruck', { side: side.toUpperCase() })"
+          kind="number"
+        />
+        <ElButton class="large" :disabled="!count.trim()" @click="say('drumsOnTruck', { count: count.trim() })">{{
+          t('spray.drums.saveCount')
         }}</ElButton>
       </div>
       <div class="line">

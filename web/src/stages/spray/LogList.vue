@@ -15,11 +15,13 @@ const props = defineProps<{
   timeZone?: string | null
   locked: boolean
   waits: (id: string) => boolean
+  /** What the entries read. */
+  read?: readonly Schemas['EntryFigures'][]
 }>()
 const emit = defineEmits<{ say: [fields: Record<string, string>] }>()
 const { t } = useI18n()
 const reader = useReader()
-const words = useEntryWords()
+const words = useEntryWords(() => props.read)
 const times = useTimesIn(() => props.timeZone)
 const lines = computed(() => historyOf(props.entries))
 const now = useClock(5_000)

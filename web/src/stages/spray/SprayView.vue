@@ -14,11 +14,14 @@ import StageFrame from '@/shared/ui/StageFrame.vue'
 import VerdictMark from '@/shared/ui/VerdictMark.vue'
 import DepthPad from './DepthPad.vue'
 import DrumsBox from './DrumsBox.vue'
+import JobEnd from './JobEnd.vue'
 import LiftSketch from './LiftSketch.vue'
 import LogList from './LogList.vue'
+import MaterialBox from './MaterialBox.vue'
 import SayMore from './SayMore.vue'
 import WalkRound from './WalkRound.vue'
 import WorkArea from './WorkArea.vue'
+import { useJobSpray } from './useJobSpray'
 import { useSpray } from './useSpray'
 import { useWakeLock } from './useWakeLock'
 
@@ -36,6 +39,12 @@ const spray = useSpray(
 )
 const { log, answer, entries, open, say } = spray
 const told = computed(() => log.data.value)
+const jobSpray = useJobSpray(
+  () => props.job,
+  () => log.dataUpdatedAt.value,
+)
+const atJob = computed(() => jobSpray.data.value)
+const courses = computed(() => atJob.value?.courses.filter((one) => one.surfaces.includes(props.surface)) ?? [])
 const times = useTimesIn(() => told.value?.timeZone)
 const locked = computed(() => !session.may('record'))
 const gate = computed(() => told.value?.gate ?? null)
@@ -157,7 +166,8 @@ const finish = () => say({ kind: answer.value?.finishedAt ? 'reopened' : 'finish
       </div>
       <FindingLine v-if="!open && !answer.finishedAt" :finding="answer.next" :size="18" detail />
       <p v-if="!answer.calculated" class="small">{{ t('spray.next.notCalculated') }}</p>
-      <DrumsBox :answer="answer" :locked="locked" @say="say" />
+      <DrumsBox :answer="answer" :sheet="told.question?.sheetId" :job="atJob" :locked="locked" @say="say" />
+      <MaterialBox v-for="one in courses" :key="one.sheetId" :course="one" />
       <SayMore v-if="!locked" :probes="answer.lifts.length > 0" @say="say" />
       <p class="small quiet">{{ t('spray.today', { time: reader.print(answer.sprayedToday) }) }}</p>
       <WalkRound v-if="answer.lifts.length" :answer="answer" :locked="locked" @say="say" />
@@ -168,7 +178,15 @@ const finish = () => say({ kind: answer.value?.finishedAt ? 'reopened' : 'finish
           t(answer.finishedAt ? 'spray.finish.reopen' : 'spray.finish.button')
         }}</ElButton>
       </section>
-      <LogList :entries="entries" :time-zone="told.timeZone" :locked="locked" :waits="spray.waitsFor" @say="say" />
+      <JobEnd v-if="atJob" :spray="atJob" :time-zone="told.timeZone" :locked="locked" @say="say" />
+      <LogList
+        :entries="entries"
+        :time-zone="told.timeZone"
+        :locked="locked"
+        :waits="spray.waitsFor"
+        :read="answer.read"
+        @say="say"
+      />
     </div>
     <ElSkeleton v-else :rows="7" animated />
     <template #side>

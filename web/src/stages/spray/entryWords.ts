@@ -1,27 +1,36 @@
+import { computed, toValue, type MaybeRefOrGetter } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Schemas } from '@/shared/api/client'
 import { useReader } from '@/shared/state/reader'
 import { countOf, textOf } from './depthPad'
 
-const FAHRENHEIT = (celsius: number) => celsius * 1.8 + 32
-
-/** What an entry of the log says, in words. */
-export function useEntryWords() {
-  const { t, n } = useI18n()
+/**
+ * What an entry of the log says, in words, with its figures as the core prints them.
+ * @param read What each entry read.
+ */
+export function useEntryWords(read: MaybeRefOrGetter<readonly Schemas['EntryFigures'][] | undefined>) {
+  const { t } = useI18n()
   const reader = useReader()
-  const read = (celsius: number) =>
-    reader.units === 'us' ? `${n(Math.round(FAHRENHEIT(celsius)))} °F` : `${n(Math.round(celsius * 10) / 10)} °C`
+  const figures = computed(() => new Map(toValue(read)?.map((one) => [one.id, one])))
   return (entry: Schemas['LogEntryDocument']) => {
-    const said = t(`spray.entry.${entry.kind}`, {
-      depth: entry.depthMm == null ? '' : textOf(countOf(entry.depthMm, reader.units), reader.units),
-      read: entry.tempC == null ? '' : read(entry.tempC),
+    const { depth, read: at, left } = figures.value.get(entry.id) ?? {}
+    const isUnread = entry.kind === 'drumLevel' && entry.left == null
+    const said = t(`spray.entry.${isUnread ? 'drumLevelUnread' : entry.kind}`, {
+      depth: depth ? reader.print(depth) : padded(entry.depthMm),
+      read: reader.print(at),
       reason: entry.reason ? t(`spray.reason.${entry.reason}`) : '',
       item: entry.item ? t(`spray.item.${entry.item}`) : '',
       words: entry.words ?? '',
       side: entry.side?.toUpperCase() ?? '',
       lot: entry.lot ?? t('spray.noLot'),
-      left: entry.left == null ? '' : n(entry.left, { style: 'percent' }),
+      left: reader.print(left),
+      count: entry.drumCount ?? '',
     })
     return entry.place ? `${said} (${entry.place})` : said
+  }
+
+  // What was tapped a moment ago is on the grid of the pad.
+  function padded(mm: number | null | undefined) {
+    return mm == null ? '' : textOf(countOf(mm, reader.units), reader.units)
   }
 }

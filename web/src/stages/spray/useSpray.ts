@@ -20,7 +20,8 @@ const KIND = 'sprayEntry'
 // What is said of the whole job holds at its other surfaces too.
 const OF_JOB = new Set([
   ...['ventilationOn', 'ventilationOff', 'areaClear', 'areaEntered'],
-  ...['drumOpened', 'drumLevel', 'drumEmpty'],
+  ...['drumOpened', 'drumLevel', 'drumEmpty', 'drumsOnTruck'],
+  ...['jobFinished', 'jobReopened'],
 ])
 
 /** The log of a surface with what was entered here and has not been sent yet, and what the core says of it. */
@@ -146,6 +147,7 @@ function asked(id: string, fields: Record<string, Entry>, told: readonly Logged[
     item: (text('item') as Logged['item']) ?? before?.item ?? null,
     side: (text('side') as Logged['side']) ?? before?.side ?? null,
     lot: text('lot') ?? before?.lot ?? null,
+    drumCount: text('count') ? Number(text('count')) || null : (before?.drumCount ?? null),
     gate: (text('gate') as Logged['gate']) ?? before?.gate ?? null,
   }
 }
