@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test'
-import { expect, faults, ownJob, phone, signIn, test } from './product'
+import { expect, faults, ownJob, personOf, phone, signIn, test } from './product'
 
 /** A wall of its own to spray, on a phone. */
 async function atTheWall(page: Page, name: string, units: 'us' | 'metric' = 'us') {
@@ -31,6 +31,21 @@ async function lift(page: Page) {
 async function ago(page: Page, minutes: number) {
   const { clock } = (await (await page.request.get('/api/session')).json()) as { clock: { now: string } }
   return new Date(Date.parse(clock.now) - minutes * 60_000).toISOString().slice(11, 16)
+}
+
+/** A lot of two drums in the store. */
+async function inStore(page: Page, lot: string) {
+  const fields = { product: 'marl-cc-20', side: 'a', lot, full: '2' }
+  const answer = await page.request.post('/api/stock', { data: { version: null, units: 'us', fields } })
+  expect(answer.status()).toBe(200)
+  const read = async () => {
+    const { lots } = (await (await page.request.get('/api/stock')).json()) as {
+      lots: { id: string; lot: string; full: number }[]
+    }
+    return lots.find((one) => one.lot === lot)!
+  }
+  const { id } = await read()
+  return { full: async () => (await read()).full, takenOff: () => page.request.delete(`/api/stock/${id}`) }
 }
 
 async function correct(page: Page, of: Locator, time: string) {
@@ -117,7 +132,7 @@ test('a surface is sprayed by touch alone: too early, undone, corrected, probed,
   const round = page.locator('.walk label')
   for (let i = 0; i < (await round.count()); i++) await round.nth(i).tap()
   await expect(page.getByText(/^Walk-round not finished/)).toBeHidden()
-  await page.getByRole('button', { name: 'Spraying finished' }).tap()
+  await page.getByRole('button', { name: 'Spraying finished', exact: true }).tap()
   await expect(page.getByText(/^Finished /).first()).toBeVisible()
   await page.goto(`/jobs/${at.job}`)
   await expect(page.getByText('finished').first()).toBeVisible()
@@ -151,5 +166,67 @@ test('without a signal a lift is logged at once, and is there for all once there
       return answer.lifts.map(({ depths }) => depths)
     })
     .toEqual([1])
+  await page.context().close()
+})
+
+test('a drum from the store, what is left of it by scale, and the end of the job with what it cost', async ({
+  browser,
+  baseURL,
+}) => {
+  const page = await phone(browser, baseURL)
+  const at = await atTheWall(page, 'A wall from the store')
+  const lot = await inStore(page, 'E2E-1')
+  await page.reload()
+  const drum = page.getByRole('button', { name: /^Drum A/ })
+  await drum.tap()
+  await page.getByRole('button', { name: 'E2E-1: 2 full drums' }).tap()
+  await expect(drum).toContainText('lot E2E-1')
+  expect(await lot.full()).toBe(1)
+  await lift(page)
+
+  // Too much for a drum is refused with what it can hold, and nothing typed is lost.
+  await drum.tap()
+  await page.getByLabel('or the liquid alone, by scale').fill('2000 lb')
+  await page.getByRole('button', { name: 'Save level' }).tap()
+  const refused = page.locator('.fault', { hasText: '2000 lb' })
+  await refused.getByRole('button').tap()
+  await expect(refused).toBeHidden()
+  await drum.tap()
+  await page.getByLabel('or the liquid alone, by scale').fill('470 lb')
+  await page.getByRole('button', { name: 'Save level' }).tap()
+  await expect(drum).toContainText('% left')
+  await drum.tap()
+  await page.getByLabel('Full drums of A on the truck').fill('1')
+  await page.getByRole('button', { name: 'Save count' }).tap()
+  const material = page.getByRole('region', { name: 'Material' })
+  await expect(material).toContainText(/A: 1\.\d sets left, in the open drum and on the truck/)
+  await expect(material).toContainText(/A set yields/)
+  expect(await faults(page, 'how material lasts')).toEqual([])
+
+  await page.getByRole('button', { name: 'Spraying finished', exact: true }).tap()
+  await expect(page.getByText(/^Finished /).first()).toBeVisible()
+  const job = page.locator('.job')
+  await expect(job).toContainText('North wall')
+  await expect(job).toContainText('the job names no crew')
+  await expect(job.getByText('Own cost so far').first()).toBeVisible()
+  await job.getByRole('button', { name: 'Spraying finished at this job' }).tap()
+  await expect(job).toContainText(/Spraying finished .+\./)
+  await expect(job.getByText('Own cost', { exact: true }).first()).toBeVisible()
+  expect(await faults(page, 'the end of a job')).toEqual([])
+  await job.getByRole('button', { name: 'Job not finished after all' }).tap()
+  await expect(job.getByText(/^Spraying finished [A-Z]/)).toBeHidden()
+
+  // The foot of the board tells how the sets run.
+  await page.setViewportSize({ width: 1280, height: 800 })
+  await page.goto(`/jobs/${at.job}`)
+  await expect(page.getByText(/sets used, .+ to go/)).toBeVisible()
+  await lot.takenOff()
+
+  // Prices are for those who price.
+  await signIn(page, personOf('lead'))
+  await page.goto(`/jobs/${at.job}/spray/${at.surface}`)
+  await page.getByText('The whole job').click()
+  await expect(page.locator('.job')).toContainText('North wall')
+  await expect(page.getByText('Own cost so far')).toHaveCount(0)
   await page.context().close()
 })

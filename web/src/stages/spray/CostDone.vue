@@ -19,7 +19,7 @@ const times = useTimesIn(() => props.timeZone)
 type Line = Schemas['CostLineAnswer']
 const quantity = ({ bid, done }: Line) => {
   const [planned, used] = [reader.print(bid?.quantity), reader.print(done?.quantity)]
-  return planned && used && planned !== used ? t('spray.cost.of', { done: used, bid: planned }) : used || planned
+  return planned && used && planned !== used ? t('spray.cost.of', { done: used, planned }) : used || planned
 }
 const columns = computed((): Column<Line>[] => [
   { key: 'what', label: t('spray.cost.what'), text: (line) => names.line(line) },
@@ -58,3 +58,10 @@ const foot = computed(() => ({
   </p>
   <p v-if="cost.missing.length" class="fault">{{ t('spray.cost.missing', { list: writing.listed(cost.missing) }) }}</p>
 </template>
+
+<style scoped>
+h3 {
+  margin: 14px 0 4px;
+  font-size: 1rem;
+}
+</style>
