@@ -138,6 +138,24 @@ public sealed class ExchangeTests(Product product)
         again["readings"]!.AsArray().ShouldAllBe(r => r!.Text("receivedAt") == r!.Text("takenAt"));
     }
 
+    [Fact]
+    public async Task A_log_that_tells_nothing_of_products_and_the_store_comes_in_whole()
+    {
+        var client = await product.SignedInAsync("owner@ninthacre.example");
+        var job = await client.DemoJobAsync("ferry house");
+        var text = await client.GetStringAsync($"/api/jobs/{job}/file", TestContext.Current.CancellationToken);
+        var file = JsonNode.Parse(Renamed(text))!.AsObject();
+        foreach (var added in new[] { "drumSheet", "stockLot", "drumCount" })
+        {
+            Without(file, added).ShouldBeGreaterThan(0, added);
+        }
+
+        var (status, brought) = await PostTextAsync(client, "/api/jobs/file", file.ToJsonString());
+        status.ShouldBe(201, brought.ToJsonString());
+        var board = await client.GetJsonAsync($"/api/jobs/{brought.Text("id")}/board");
+        board["feet"]!["sprayed"]!.GetValue<int>().ShouldBe(1);
+    }
+
     /// <summary>Takes every property of a name out, however deep, and says how many there were.</summary>
     private static int Without(JsonNode? node, string name) =>
         node switch

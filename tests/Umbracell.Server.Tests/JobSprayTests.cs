@@ -75,6 +75,30 @@ public sealed class JobSprayTests(Product product)
     }
 
     [Fact]
+    public async Task Who_sprays_at_a_job_that_somebody_else_has_finished_goes_on_with_it()
+    {
+        var job = await SprayedJob.OfAsync(product);
+        await job.SprayAsync();
+        await job.LogAsync(20, ("kind", "jobFinished"));
+        await job.LogAsync(0, ("kind", "liftBegun"));
+        (await job.GetAsync())["finishedAt"].ShouldBeNull();
+        (await job.StateAsync()).ShouldBe("underWay");
+        (await job.PastJobsAsync())["jobs"]!.AsArray().ShouldBeEmpty();
+
+        // Of a lift that happened before and is sent late it stays finished.
+        var late = await SprayedJob.OfAsync(product);
+        await late.SprayAsync();
+        await late.LogAsync(20, ("kind", "jobFinished"));
+        var lift = $"{Guid.NewGuid()}";
+        await late.LogAsync(40, ("kind", "liftBegun"), ("entry", lift));
+        await late.LogAsync(35, ("kind", "liftEnded"), ("of", lift));
+        (await late.GetAsync())["finishedAt"].ShouldNotBeNull();
+        (await late.PastJobsAsync())["jobs"]!.AsArray().ShouldBeEmpty("what the late lift made of the depth nobody has read");
+        await late.LogAsync(0, ("kind", "depth"), ("depth", "3 3/4 in"), ("of", lift));
+        (await late.PastJobsAsync())["jobs"]!.AsArray().ShouldHaveSingleItem();
+    }
+
+    [Fact]
     public async Task What_is_missing_before_it_can_be_learned_from_is_told()
     {
         var job = await SprayedJob.OfAsync(product);
