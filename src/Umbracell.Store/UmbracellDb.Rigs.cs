@@ -61,6 +61,12 @@ public sealed partial class UmbracellDb
                 .HasForeignKey(e => new { e.FirmId, e.SurfaceId })
                 .HasPrincipalKey(s => new { s.FirmId, s.Id })
                 .OnDelete(DeleteBehavior.Cascade);
+            entry
+                .HasMany<PhotoRow>()
+                .WithOne()
+                .HasForeignKey(p => new { p.FirmId, p.LogEntryId })
+                .HasPrincipalKey(e => new { e.FirmId, e.Id })
+                .OnDelete(DeleteBehavior.Cascade);
             entry.Property(e => e.Document).AsJson();
         });
         OfSequences(modelBuilder);

@@ -172,6 +172,25 @@ public sealed class JobSprayTests(Product product)
     }
 
     [Fact]
+    public async Task A_photo_of_an_entry_goes_along_in_the_job_file_and_one_of_another_job_is_refused()
+    {
+        var job = await SprayedJob.OfAsync(product);
+        var note = $"{Guid.NewGuid()}";
+        await job.LogAsync(0, ("kind", "defect"), ("words", "hollow at bay 3"), ("entry", note));
+        var path = $"/api/jobs/{job.Job}/photos?surface={job.One}&entry={note}";
+        (await job.Client.UploadAsync(path, CommandTests.Picture())).Body[0]!.Text("logEntryId").ShouldBe(note);
+
+        var file = await job.Client.GetStringAsync($"/api/jobs/{job.Job}/file", TestContext.Current.CancellationToken);
+        var (status, brought) = await job.Client.SendJsonAsync(HttpMethod.Post, "/api/jobs/file", JsonNode.Parse(file)!);
+        status.ShouldBe(201, brought.ToJsonString());
+        var photo = (await job.Client.GetJsonAsync($"/api/jobs/{brought.Text("id")}/photos")).AsArray().ShouldHaveSingleItem()!;
+        var there = await job.Client.GetJsonAsync($"/api/surfaces/{photo.Text("surfaceId")}/spray");
+        there["question"]!["entries"]!.AsArray().ShouldContain(entry => entry!.Text("id") == photo.Text("logEntryId"));
+
+        (await job.Client.UploadAsync($"/api/jobs/{brought.Text("id")}/photos?entry={note}", CommandTests.Picture())).Status.ShouldBe(404);
+    }
+
+    [Fact]
     public async Task How_it_lasts_is_what_the_core_says_when_it_is_asked()
     {
         var job = await SprayedJob.OfAsync(product);

@@ -121,6 +121,9 @@ public sealed record FiledPhoto
     /// <summary>The test shot it shows.</summary>
     public Guid? TestShotId { get; init; }
 
+    /// <summary>The entry of the spray log it shows.</summary>
+    public Guid? LogEntryId { get; init; }
+
     public required string Caption { get; init; }
 
     public required string ContentType { get; init; }

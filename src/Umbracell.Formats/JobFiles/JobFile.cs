@@ -118,6 +118,7 @@ public sealed record JobFile
         "drumCount",
         "sprayerChecks",
         "testShotId",
+        "logEntryId",
         "shelter",
         "faceHeightM",
     ];
@@ -355,6 +356,12 @@ public sealed record JobFile
         foreach (var (photo, i) in Photos.Select((p, i) => (p, i)).Where(p => p.p.TestShotId is { } one && !shots.Contains(one)))
         {
             yield return ($"photos[{i}].testShotId", WordCatalog.Say("dataFile.job.noShot", ("id", $"{photo.TestShotId}")));
+        }
+
+        var logged = (SprayLog ?? []).Select(e => e.Entry.Id).ToHashSet();
+        foreach (var (photo, i) in Photos.Select((p, i) => (p, i)).Where(p => p.p.LogEntryId is { } one && !logged.Contains(one)))
+        {
+            yield return ($"photos[{i}].logEntryId", WordCatalog.Say("dataFile.job.noEntry", ("id", $"{photo.LogEntryId}")));
         }
 
         var buffers = BufferSpaces.Select(b => b.Id).ToHashSet();

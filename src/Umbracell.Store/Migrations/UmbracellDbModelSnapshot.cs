@@ -1076,6 +1076,9 @@ namespace Umbracell.Store.Migrations
                     b.HasKey("Id")
                         .HasName("pk_spray_log");
 
+                    b.HasAlternateKey("FirmId", "Id")
+                        .HasName("ak_spray_log_firm_id_id");
+
                     b.HasIndex("FirmId", "JobId")
                         .HasDatabaseName("ix_spray_log_firm_id_job_id");
 
@@ -1509,6 +1512,10 @@ namespace Umbracell.Store.Migrations
                         .HasColumnType("uuid")
                         .HasColumnName("job_id");
 
+                    b.Property<Guid?>("LogEntryId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("log_entry_id");
+
                     b.Property<DateTimeOffset>("ReceivedAt")
                         .HasColumnType("timestamp with time zone")
                         .HasColumnName("received_at");
@@ -1541,6 +1548,9 @@ namespace Umbracell.Store.Migrations
 
                     b.HasIndex("FirmId", "JobId")
                         .HasDatabaseName("ix_photos_firm_id_job_id");
+
+                    b.HasIndex("FirmId", "LogEntryId")
+                        .HasDatabaseName("ix_photos_firm_id_log_entry_id");
 
                     b.HasIndex("FirmId", "SurfaceId")
                         .HasDatabaseName("ix_photos_firm_id_surface_id");
@@ -3293,6 +3303,13 @@ namespace Umbracell.Store.Migrations
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired()
                         .HasConstraintName("fk_photos_jobs_firm_id_job_id");
+
+                    b.HasOne("Umbracell.Store.Model.LogEntryRow", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId", "LogEntryId")
+                        .HasPrincipalKey("FirmId", "Id")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .HasConstraintName("fk_photos_spray_log_firm_id_log_entry_id");
 
                     b.HasOne("Umbracell.Store.Model.Surface", null)
                         .WithMany()

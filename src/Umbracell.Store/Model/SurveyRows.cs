@@ -160,6 +160,9 @@ public sealed class PhotoRow : IJobRow
     /// <summary>The test shot it shows; null for any other photo.</summary>
     public Guid? TestShotId { get; set; }
 
+    /// <summary>The entry of the spray log it shows; null for any other photo.</summary>
+    public Guid? LogEntryId { get; set; }
+
     public string Caption { get; set; } = "";
 
     public required string ContentType { get; set; }

@@ -285,6 +285,7 @@ internal static partial class FromJobFile
             Id = Guid.NewGuid(),
             SurfaceId = Map(p.SurfaceId, ids),
             TestShotId = Map(p.TestShotId, ids),
+            LogEntryId = Map(p.LogEntryId, ids),
             Caption = p.Caption,
             ContentType = picture.ContentType,
             Bytes = picture.Bytes,

@@ -22,6 +22,9 @@ public sealed record PhotoAnswer
     /// <summary>The test shot it shows; null for any other photo.</summary>
     public required Guid? TestShotId { get; init; }
 
+    /// <summary>The entry of the spray log it shows; null for any other photo.</summary>
+    public required Guid? LogEntryId { get; init; }
+
     public required string Caption { get; init; }
 
     public required int Width { get; init; }
@@ -74,6 +77,7 @@ internal static class PhotoEndpoints
                 Id = p.Id,
                 SurfaceId = p.SurfaceId,
                 TestShotId = p.TestShotId,
+                LogEntryId = p.LogEntryId,
                 Caption = p.Caption,
                 Width = p.Width,
                 Height = p.Height,
@@ -93,6 +97,7 @@ internal static class PhotoEndpoints
         TimeProvider clock,
         Guid? surface = null,
         Guid? shot = null,
+        Guid? entry = null,
         string caption = "",
         Guid? command = null,
         DateTimeOffset? at = null
@@ -116,6 +121,11 @@ internal static class PhotoEndpoints
             throw new NotFoundException("test shot");
         }
 
+        if (entry is { } logged && !await db.SprayLog.AnyAsync(e => e.Id == logged && e.JobId == job.Id))
+        {
+            throw new NotFoundException("entry of the log");
+        }
+
         var picture = PictureFile.Read(await Uploads.ReadAsync(request));
         if (await db.Photos.CountAsync(p => p.JobId == job.Id) >= MostOfAJob)
         {
@@ -129,6 +139,7 @@ internal static class PhotoEndpoints
                 JobId = job.Id,
                 SurfaceId = surface,
                 TestShotId = shot,
+                LogEntryId = entry,
                 Caption = caption.Length <= 200 ? caption : caption[..200],
                 ContentType = picture.ContentType,
                 Bytes = picture.Bytes,

@@ -3,7 +3,7 @@
  * A button that opens files: a label around the browser's own field, which alone may open the system's list of files.
  * What was picked is told once; the same file can be picked again.
  */
-defineProps<{ accept: string; multiple?: boolean; main?: boolean; disabled?: boolean }>()
+defineProps<{ accept: string; multiple?: boolean; main?: boolean; link?: boolean; disabled?: boolean }>()
 const emit = defineEmits<{ files: [files: File[]] }>()
 
 function pick(event: Event) {
@@ -15,7 +15,7 @@ function pick(event: Event) {
 </script>
 
 <template>
-  <ElButton tag="label" class="pick" :type="main ? 'primary' : undefined">
+  <ElButton tag="label" class="pick" :link="link" :type="main || link ? 'primary' : undefined">
     <slot />
     <input
       type="file"

@@ -6,7 +6,7 @@ import { useWriting } from '@/i18n/writing'
 import type { Schemas } from '@/shared/api/client'
 import { useSession } from '@/shared/state/session'
 import { useCommandForm } from '@/shared/state/typedForm'
-import ShotPhotos from './ShotPhotos.vue'
+import PhotosOf from '@/shared/photos/PhotosOf.vue'
 
 /** What the last shot says: likely causes, what to do next, and whether it can be accepted. */
 const props = defineProps<{ job: string; surface: string; shot: Schemas['FiredShotAnswer'] }>()
@@ -63,7 +63,7 @@ const accepted = computed(() => props.shot.acceptedBy !== null)
       }}</ElButton>
       <span v-if="refusal" class="fault" role="alert">{{ refusal }}</span>
     </div>
-    <ShotPhotos :job="job" :surface="surface" :shot="shot.id" />
+    <PhotosOf :job="job" :about="{ surface, shot: shot.id }" :word="t('rig.diagnosis.photo')" />
     <p class="small quiet">{{ t('rig.diagnosis.lead') }}</p>
   </section>
 </template>

@@ -5,12 +5,15 @@ import type { Schemas } from '@/shared/api/client'
 import { useClock } from '@/shared/state/clock'
 import { useReader } from '@/shared/state/reader'
 import { useTimesIn } from '@/shared/state/times'
+import PhotosOf from '@/shared/photos/PhotosOf.vue'
 import FormField from '@/shared/ui/FormField.vue'
 import { useEntryWords } from './entryWords'
 import { historyOf, type Line } from './history'
 
 /** The log, the newest first; what was corrected is shown with what it was. Nothing is removed. */
 const props = defineProps<{
+  job: string
+  surface: string
   entries: readonly Schemas['LogEntryDocument'][]
   timeZone?: string | null
   locked: boolean
@@ -72,6 +75,13 @@ function save({ root, entry }: Line) {
           }}</ElButton>
           <ElButton link type="primary" @click="correct(line)">{{ t('spray.log.correct') }}</ElButton>
         </span>
+        <PhotosOf
+          v-if="!line.isGone && !waits(line.last)"
+          :job="job"
+          :about="{ surface, entry: line.root }"
+          :word="t('spray.log.photo')"
+          small
+        />
         <form v-if="corrects === line.root" class="correct" novalidate @submit.prevent="save(line)">
           <FormField
             v-model="typed.time"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useWriting } from '@/i18n/writing'
 import { useClock } from '@/shared/state/clock'
@@ -22,6 +22,7 @@ import SayMore from './SayMore.vue'
 import WalkRound from './WalkRound.vue'
 import WorkArea from './WorkArea.vue'
 import { useJobSpray } from './useJobSpray'
+import { useSignals } from './useSignals'
 import { useSpray } from './useSpray'
 import { useWakeLock } from './useWakeLock'
 
@@ -49,7 +50,8 @@ const times = useTimesIn(() => told.value?.timeZone)
 const locked = computed(() => !session.may('record'))
 const gate = computed(() => told.value?.gate ?? null)
 const pads = ref(false)
-useWakeLock(() => open.value !== undefined)
+const signals = useSignals()
+const { vibrates, sounds } = signals
 
 // What it is begun on is logged with it: the worse of the gate and of the work area.
 const begunOn = computed(() => (answer.value?.area.verdict === 'hold' ? 'hold' : gate.value))
@@ -60,6 +62,7 @@ let tappedAt = -TWICE_MS
 function press() {
   if (performance.now() - tappedAt < TWICE_MS) return
   tappedAt = performance.now()
+  signals.tapped()
   if (open.value) say({ kind: 'liftEnded', of: open.value.id })
   else say({ kind: 'liftBegun', ...(begunOn.value ? { gate: begunOn.value } : {}) })
 }
@@ -79,6 +82,13 @@ const number = computed(() => {
 })
 const clock = useClock(5_000)
 const isDue = computed(() => Date.parse(answer.value?.nextAt ?? '') <= clock.value.getTime())
+// A lift that is waited for is told when it is due, as long as the page is open.
+const waited = computed(() => (open.value || answer.value?.finishedAt ? '' : (answer.value?.nextAt ?? '')))
+const isAwaited = computed(() => (vibrates.value || sounds.value) && !!waited.value && !isDue.value)
+watch([waited, isDue], ([at, due], [before, wasDue]) => {
+  if (at && at === before && due && !wasDue) signals.due()
+})
+useWakeLock(() => open.value !== undefined || isAwaited.value)
 const next = computed(() => {
   const now = answer.value
   if (!now || open.value) return t('spray.next.spraying')
@@ -169,6 +179,10 @@ const finish = () => say({ kind: answer.value?.finishedAt ? 'reopened' : 'finish
       <DrumsBox :answer="answer" :sheet="told.question?.sheetId" :job="atJob" :locked="locked" @say="say" />
       <MaterialBox v-for="one in courses" :key="one.sheetId" :course="one" />
       <SayMore v-if="!locked" :probes="answer.lifts.length > 0" @say="say" />
+      <p class="signals">
+        <ElCheckbox v-model="vibrates">{{ t('spray.signals.vibrates') }}</ElCheckbox>
+        <ElCheckbox v-model="sounds">{{ t('spray.signals.sounds') }}</ElCheckbox>
+      </p>
       <p class="small quiet">{{ t('spray.today', { time: reader.print(answer.sprayedToday) }) }}</p>
       <WalkRound v-if="answer.lifts.length" :answer="answer" :locked="locked" @say="say" />
       <section v-if="answer.lifts.length && !open" class="finish">
@@ -180,6 +194,8 @@ const finish = () => say({ kind: answer.value?.finishedAt ? 'reopened' : 'finish
       </section>
       <JobEnd v-if="atJob" :spray="atJob" :time-zone="told.timeZone" :locked="locked" @say="say" />
       <LogList
+        :job="job"
+        :surface="surface"
         :entries="entries"
         :time-zone="told.timeZone"
         :locked="locked"
@@ -291,6 +307,16 @@ button.box {
 .note {
   border-left: 4px solid var(--field-line);
   padding-left: 10px;
+}
+.signals {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 22px;
+  margin: 0 0 6px;
+}
+.signals :deep(.el-checkbox) {
+  min-height: 44px;
+  margin: 0;
 }
 .finish {
   margin-bottom: 16px;

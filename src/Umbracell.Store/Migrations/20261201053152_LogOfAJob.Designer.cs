@@ -13,8 +13,8 @@ using Umbracell.Store;
 namespace Umbracell.Store.Migrations
 {
     [DbContext(typeof(UmbracellDb))]
-    [Migration("20261201044236_PastJobsOfLogs")]
-    partial class PastJobsOfLogs
+    [Migration("20261201053152_LogOfAJob")]
+    partial class LogOfAJob
     {
         /// <inheritdoc />
         protected override void BuildTargetModel(ModelBuilder modelBuilder)
@@ -1079,6 +1079,9 @@ namespace Umbracell.Store.Migrations
                     b.HasKey("Id")
                         .HasName("pk_spray_log");
 
+                    b.HasAlternateKey("FirmId", "Id")
+                        .HasName("ak_spray_log_firm_id_id");
+
                     b.HasIndex("FirmId", "JobId")
                         .HasDatabaseName("ix_spray_log_firm_id_job_id");
 
@@ -1512,6 +1515,10 @@ namespace Umbracell.Store.Migrations
                         .HasColumnType("uuid")
                         .HasColumnName("job_id");
 
+                    b.Property<Guid?>("LogEntryId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("log_entry_id");
+
                     b.Property<DateTimeOffset>("ReceivedAt")
                         .HasColumnType("timestamp with time zone")
                         .HasColumnName("received_at");
@@ -1544,6 +1551,9 @@ namespace Umbracell.Store.Migrations
 
                     b.HasIndex("FirmId", "JobId")
                         .HasDatabaseName("ix_photos_firm_id_job_id");
+
+                    b.HasIndex("FirmId", "LogEntryId")
+                        .HasDatabaseName("ix_photos_firm_id_log_entry_id");
 
                     b.HasIndex("FirmId", "SurfaceId")
                         .HasDatabaseName("ix_photos_firm_id_surface_id");
@@ -3296,6 +3306,13 @@ namespace Umbracell.Store.Migrations
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired()
                         .HasConstraintName("fk_photos_jobs_firm_id_job_id");
+
+                    b.HasOne("Umbracell.Store.Model.LogEntryRow", null)
+                        .WithMany()
+                        .HasForeignKey("FirmId", "LogEntryId")
+                        .HasPrincipalKey("FirmId", "Id")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .HasConstraintName("fk_photos_spray_log_firm_id_log_entry_id");
 
                     b.HasOne("Umbracell.Store.Model.Surface", null)
                         .WithMany()
