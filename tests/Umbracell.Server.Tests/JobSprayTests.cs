@@ -147,6 +147,25 @@ public sealed class JobSprayTests(Product product)
     }
 
     [Fact]
+    public async Task Strokes_go_on_from_the_level_before_and_never_under_nothing()
+    {
+        var job = await SprayedJob.OfAsync(product);
+        var (none, why) = await job.SendAsync(50, ("kind", "drumLevel"), ("side", "a"), ("strokes", "100"), ("strokesOfDrum", "1600"));
+        (none, why["faults"]![0]!.Text("field")).ShouldBe((400, "dip"), "no drum is open to go on from");
+        await job.LogAsync(40, ("kind", "drumOpened"), ("side", "a"), ("lot", "a-1"));
+        var (lacking, _) = await job.SendAsync(35, ("kind", "drumLevel"), ("side", "a"), ("strokes", "400"));
+        lacking.ShouldBe(400);
+        Amount(await LeftAsync(30, "400")).ShouldBe(75, 1e-9);
+        Amount(await LeftAsync(20, "800")).ShouldBe(25, 1e-9);
+        Amount(await LeftAsync(10, "800")).ShouldBe(0, 1e-9);
+
+        async Task<JsonNode> LeftAsync(int ago, string strokes) =>
+            (await job.LogAsync(ago, ("kind", "drumLevel"), ("side", "a"), ("strokes", strokes), ("strokesOfDrum", "1600")))["answer"]![
+                "drums"
+            ]![0]!["left"]!;
+    }
+
+    [Fact]
     public async Task A_drum_that_is_opened_ends_the_shots_before_it_and_one_that_was_not_opened_does_not()
     {
         var rig = await RigAtWork.OfAsync(product);

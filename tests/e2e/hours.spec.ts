@@ -183,8 +183,15 @@ test('a face that is washed when told is put into the hours', async ({ page }) =
   const { id: job, surface } = await jobAt(page, 'Tollgate')
   await page.goto(`/jobs/${job}/window/${surface('Fumigation box')}`)
   const next = page.getByRole('heading', { name: 'Next window' }).locator('..')
-  const wash = next.getByText('If the face is washed: by ')
+  const wash = next.getByText(/^If the face is washed/)
   await expect(wash).toBeVisible({ timeout: 20_000 })
+
+  // Too late in the morning to be dry for the next window: the first start after it is told, and there is nothing to show.
+  if ((await wash.innerText()).startsWith('If the face is washed now')) {
+    await expect(wash).toContainText('first start')
+    await expect(wash.getByRole('button')).toHaveCount(0)
+    return
+  }
   const told = await next.locator('.big').innerText()
   await wash.getByRole('button', { name: 'Show the hours with it' }).press('Enter')
   await expect(page.getByText('Hours with this done: washed at ')).toBeFocused()

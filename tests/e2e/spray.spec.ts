@@ -186,15 +186,24 @@ test('a drum from the store, what is left of it by scale, and the end of the job
 
   // Too much for a drum is refused with what it can hold, and nothing typed is lost.
   await drum.tap()
-  await page.getByLabel('or the liquid alone, by scale').fill('2000 lb')
+  await page.getByRole('button', { name: 'Scale', exact: true }).tap()
+  await page.getByLabel('Liquid alone, without the drum').fill('2000 lb')
   await page.getByRole('button', { name: 'Save level' }).tap()
   const refused = page.locator('.fault', { hasText: '2000 lb' })
   await refused.getByRole('button').tap()
   await expect(refused).toBeHidden()
   await drum.tap()
-  await page.getByLabel('or the liquid alone, by scale').fill('470 lb')
+  await page.getByLabel('Liquid alone, without the drum').fill('470 lb')
   await page.getByRole('button', { name: 'Save level' }).tap()
-  await expect(drum).toContainText('% left')
+  await expect(drum).toContainText(/9\d(\.\d)? % left/)
+
+  // By strokes it goes on from there.
+  await drum.tap()
+  await page.getByRole('button', { name: 'Strokes', exact: true }).tap()
+  await page.getByLabel('Strokes since the last level').fill('340')
+  await page.getByLabel('Strokes a full drum takes').fill('1700')
+  await page.getByRole('button', { name: 'Save level' }).tap()
+  await expect(drum).toContainText(/7\d(\.\d)? % left/)
   await drum.tap()
   await page.getByLabel('Full drums of A on the truck').fill('1')
   await page.getByRole('button', { name: 'Save count' }).tap()

@@ -51,7 +51,8 @@ internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp, DrumsAtHan
         LogEntryKind.DrumsOnTruck,
     ];
 
-    private static readonly FigureRange Drums = new(0, LogEntryDocument.MostDrums, Dimension.Count);
+    private static readonly FigureRange Drums = new(0, LogEntryDocument.MostDrums, Dimension.Count),
+        Strokes = new(1, 100_000, Dimension.Count);
 
     // A little over what a drum is filled with.
     private const double Fullest = 1.1;
@@ -89,19 +90,13 @@ internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp, DrumsAtHan
         fields.Id("stock", id => drums.Lots.Any(lot => lot.Id == id), id => entry = FromStore(entry, id));
         entry = OfProduct(entry, log);
         Weighed(fields, entry, left => entry = entry with { Left = left });
+        Stroked(fields, entry, log, left => entry = entry with { Left = left });
         fields.ChoiceOrBlank<Verdict>("gate", one => entry = entry with { Gate = one });
         fields.TimeOfDay("time", text => time = text);
         fields.Quantity("clockAhead", Zones, minutes => _ahead = TimeSpan.FromMinutes(minutes));
         foreach (var lacks in LacksOf(entry).Where(one => one.IsMissing && !fields.Has(one.Field)))
         {
-            fields.Fault(
-                new()
-                {
-                    Field = lacks.Field,
-                    Code = FaultCode.Empty,
-                    Typed = "",
-                }
-            );
+            fields.Fault(Lacking(lacks.Field));
         }
 
         fields.ThrowIfFaulty(
@@ -121,6 +116,8 @@ internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp, DrumsAtHan
             "lot",
             "dip",
             "weight",
+            "strokes",
+            "strokesOfDrum",
             "stock",
             "count",
             "clockAhead"
@@ -185,6 +182,36 @@ internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp, DrumsAtHan
             fields.Quantity("weight", new(0, full * Fullest, Dimension.Mass), kilograms => take(kilograms / full));
         }
     }
+
+    // Every stroke of a pump takes as much out of the drum as any other: what it took since the level before.
+    private static void Stroked(TypedFields fields, LogEntryDocument entry, IReadOnlyList<LogEntryDocument> log, Action<double> take)
+    {
+        var (strokes, ofDrum) = (default(double?), default(double?));
+        fields.QuantityOrBlank("strokes", Strokes, n => strokes = n);
+        fields.QuantityOrBlank("strokesOfDrum", Strokes, n => ofDrum = n);
+        if (strokes is not { } since)
+        {
+            return;
+        }
+
+        var open = SprayedSurface.Of(log.Select(one => one.ToEntry())).Drums.FirstOrDefault(one => one.Side == entry.Side);
+        if (ofDrum is not { } full)
+        {
+            fields.Fault(Lacking("strokesOfDrum"));
+        }
+        else if (open?.Left is { } left)
+        {
+            take(Math.Max(0, left - since / full));
+        }
+    }
+
+    private static FieldFault Lacking(string field) =>
+        new()
+        {
+            Field = field,
+            Code = FaultCode.Empty,
+            Typed = "",
+        };
 
     private double? MassOf(LogEntryDocument entry) =>
         entry is { DrumSheet: { } name, Side: { } side } && drums.Sheets.GetValueOrDefault(name) is { } sheet

@@ -33,6 +33,7 @@ internal sealed class SprayReader(SurfaceReader surfaces, SheetLibrary library, 
             Answer = answer,
             Gate = gate?.Verdict,
             GateFindings = gate is null ? [] : FindingAnswer.All(gate.Findings.Where(finding => finding.Verdict != Verdict.Clear)),
+            Shot = SurfaceShots.Of(surface, job, records, supplies) is { } shots ? FindingAnswer.Of(shots.Judge(now)) : null,
             TimeZone = PlaceTime.IsKnown(job) ? PlaceTime.Of(job).Id : null,
         };
     }

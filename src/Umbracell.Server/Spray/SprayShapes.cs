@@ -34,6 +34,9 @@ public sealed record SprayOfSurface
     /// <summary>What of it is not clear.</summary>
     public required IReadOnlyList<FindingAnswer> GateFindings { get; init; }
 
+    /// <summary>Rule G14: a test shot of the product that counts; null until a product is chosen.</summary>
+    public required FindingAnswer? Shot { get; init; }
+
     /// <summary>Time zone of the job; null where it is not known.</summary>
     public required string? TimeZone { get; init; }
 }

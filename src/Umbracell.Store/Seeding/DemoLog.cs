@@ -33,10 +33,10 @@ internal static class DemoLog
         var log = new Log(job, now);
         log.Say(null, LogEntryKind.AreaClear, 85);
         log.Say(null, LogEntryKind.VentilationOn, 84);
-        foreach (var (side, lot, left) in new[] { (SetSide.A, LotA, 0.27), (SetSide.B, LotB, 0.3) })
+        foreach (var (side, lot, left, i) in new[] { (SetSide.A, LotA, 0.27, 0), (SetSide.B, LotB, 0.3, 1) })
         {
-            log.Say(null, LogEntryKind.DrumOpened, 1_570, entry => entry with { Side = side, Lot = lot, DrumSheet = Sheet });
-            log.Say(null, LogEntryKind.DrumLevel, 52, entry => entry with { Side = side, Left = left, DrumSheet = Sheet });
+            log.Say(null, LogEntryKind.DrumOpened, 1_570 - i, entry => entry with { Side = side, Lot = lot, DrumSheet = Sheet });
+            log.Say(null, LogEntryKind.DrumLevel, 52 - i, entry => entry with { Side = side, Left = left, DrumSheet = Sheet });
         }
 
         if (surfaces.FirstOrDefault(one => one.Name == UnderWay) is { } joists)

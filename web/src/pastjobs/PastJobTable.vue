@@ -51,6 +51,9 @@ const columns = computed((): Column<Job>[] => [
   >
     <template #job="{ row: job }">
       {{ job.name }}
+      <RouterLink v-if="job.jobId" class="small why" :to="{ name: 'board', params: { job: job.jobId } }">{{
+        t('past.fromLog')
+      }}</RouterLink>
       <span v-if="job.leftOutBecause" class="small quiet why">{{
         t('past.leftOut', { reason: job.leftOutBecause })
       }}</span>
@@ -78,7 +81,7 @@ const columns = computed((): Column<Job>[] => [
         <ElButton v-else link type="primary" @click="reasons[job.id] = ''">
           {{ t('past.leave') }}<span class="visually-hidden"> {{ job.name }}</span>
         </ElButton>
-        <ElButton link type="primary" @click="emit('off', job)">
+        <ElButton v-if="!job.jobId" link type="primary" @click="emit('off', job)">
           {{ t('past.remove') }}<span class="visually-hidden"> {{ job.name }}</span>
         </ElButton>
       </div>

@@ -38,6 +38,7 @@ const job = (rest: Partial<Schemas['PastJobAnswer']> = {}): Schemas['PastJobAnsw
   ratioPct: 96,
   substrateC: 15,
   winsorised: false,
+  jobId: null,
   leftOutBecause: '',
   version: 3,
   ...rest,

@@ -14,6 +14,7 @@ const job = (over: Partial<Schemas['PastJobAnswer']>): Schemas['PastJobAnswer'] 
   ratioPct: 97,
   substrateC: 10,
   winsorised: false,
+  jobId: null,
   leftOutBecause: '',
   version: 1,
   ...over,

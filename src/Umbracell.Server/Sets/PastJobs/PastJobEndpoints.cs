@@ -97,6 +97,7 @@ internal static class PastJobEndpoints
             RatioPct = ratio,
             SubstrateC = row.SubstrateC,
             Winsorised = winsorised,
+            JobId = row.JobId,
             LeftOutBecause = row.LeftOutBecause,
             Version = row.Version,
         };

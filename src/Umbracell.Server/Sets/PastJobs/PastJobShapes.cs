@@ -40,6 +40,9 @@ public sealed record PastJobAnswer
     /// <summary>Whether it was drawn in to three standard deviations.</summary>
     public required bool Winsorised { get; init; }
 
+    /// <summary>The job whose log it came out of; null where it was typed.</summary>
+    public required Guid? JobId { get; init; }
+
     /// <summary>Why it is left out; empty where it counts.</summary>
     public required string LeftOutBecause { get; init; }
 

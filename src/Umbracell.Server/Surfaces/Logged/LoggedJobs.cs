@@ -77,11 +77,12 @@ internal sealed class LoggedJobs(StudiedJobs jobs, UmbracellDb db, TimeProvider 
         return new(studied, SprayLog.InForce(entries), SprayedSurface.Of(entries).JobFinishedAt, [.. products]);
     }
 
-    /// <summary>Sets used so far and sets the rest takes; null before levels were read. Of a job without a log nothing is put
+    /// <summary>Sets used so far and sets the rest takes; null before levels were read. Of a job without one nothing is put
     /// together.</summary>
     public async Task<(double Used, double ToGo)?> SetsAsync(Guid id)
     {
-        if (!await db.SprayLog.AnyAsync(row => row.JobId == id && row.SurfaceId == null))
+        var ofJob = await db.SprayLog.AsNoTracking().Where(row => row.JobId == id && row.SurfaceId == null).ToListAsync();
+        if (!ofJob.Exists(row => row.Document.Kind is LogEntryKind.DrumLevel or LogEntryKind.DrumEmpty))
         {
             return null;
         }

@@ -5,8 +5,9 @@ import type { Schemas } from '@/shared/api/client'
 import { useReader } from '@/shared/state/reader'
 import FindingLine from '@/shared/ui/FindingLine.vue'
 import FormField from '@/shared/ui/FormField.vue'
+import DrumLevel from './DrumLevel.vue'
 
-/** Drums on the rig: opened with their lot, read by dip, said to be empty. A is hatched, B dotted, always with the letter. */
+/** Drums on the rig: opened with their lot, read by dip, scale or strokes, said to be empty. A is hatched, B dotted, always with the letter. */
 const props = defineProps<{
   answer: Schemas['SprayAnswer']
   /** The product that is sprayed here. */
@@ -20,12 +21,7 @@ const { t } = useI18n()
 const reader = useReader()
 const side = ref<'a' | 'b'>()
 const lot = ref('')
-const dip = ref('')
-const weight = ref('')
 const count = ref('')
-const fault = ref('')
-const example = computed(() => t('spray.drums.dipExample', { example: reader.units === 'us' ? '11 1/2 in' : '29 cm' }))
-const byScale = computed(() => t('spray.drums.weightExample', { example: reader.units === 'us' ? '220 lb' : '100 kg' }))
 const fromStore = computed(() =>
   (props.job?.lots ?? [])
     .filter((one) => one.side === side.value)
@@ -34,18 +30,12 @@ const fromStore = computed(() =>
 
 function open(one: 'a' | 'b') {
   side.value = side.value === one ? undefined : one
-  lot.value = dip.value = weight.value = count.value = fault.value = ''
+  lot.value = count.value = ''
 }
 
 function say(kind: string, fields: Record<string, string> = {}) {
   emit('say', { kind, side: side.value!, ...fields })
   side.value = undefined
-}
-
-function level() {
-  const [byDip, inKilograms] = [dip.value.trim(), weight.value.trim()]
-  fault.value = byDip || inKilograms ? '' : t('problem.field.empty')
-  if (!fault.value) say('drumLevel', byDip ? { dip: byDip } : { weight: inKilograms })
 }
 
 function told(one: Schemas['LotAtHand']) {
@@ -56,11 +46,7 @@ function told(one: Schemas['LotAtHand']) {
     : t('spray.drums.lotPart', { lot, part: reader.print(one.part) })
 }
 
-function opened() {
-  const fields = { lot: lot.value.trim(), dip: dip.value.trim() }
-  say('drumOpened', Object.fromEntries(Object.entries(fields).filter(([, text]) => text)))
-}
-
+const isKnown = computed(() => !!props.answer.drums.find((one) => one.side === side.value)?.left)
 const leftIn = (one: Schemas['DrumUseAnswer']) =>
   one.left ? t('spray.drums.left', { left: reader.print(one.left) }) : t('spray.drums.none')
 </script>
@@ -84,19 +70,8 @@ const leftIn = (one: Schemas['DrumUseAnswer']) =>
         <span class="mark" aria-hidden="true" />
       </button>
     </div>
-    <form v-if="side" class="says" novalidate @submit.prevent="level">
-      <div class="line">
-        <FormField
-          v-model="dip"
-          name="dip"
-          :label="t('spray.drums.dip')"
-          :hint="example"
-          kind="length"
-          :fault="fault"
-        />
-        <FormField v-model="weight" name="weight" :label="t('spray.drums.weight')" :hint="byScale" />
-        <ElButton native-type="submit" type="primary" class="large">{{ t('spray.drums.level') }}</ElButton>
-      </div>
+    <div v-if="side" class="says">
+      <DrumLevel :key="side" :is-known="isKnown" @say="say('drumLevel', $event)" />
       <div v-if="fromStore.length" class="line" role="group" :aria-label="t('spray.drums.fromStore')">
         <ElButton
           v-for="one in fromStore"
@@ -108,7 +83,9 @@ const leftIn = (one: Schemas['DrumUseAnswer']) =>
       </div>
       <div class="line">
         <FormField v-model="lot" name="lot" :label="t('spray.drums.lotField')" :hint="t('spray.drums.lotExample')" />
-        <ElButton class="large" @click="opened">{{ t('spray.drums.opened') }}</ElButton>
+        <ElButton class="large" @click="say('drumOpened', lot.trim() ? { lot: lot.trim() } : {})">{{
+          t('spray.drums.opened')
+        }}</ElButton>
       </div>
       <div class="line">
         <FormField
@@ -125,7 +102,7 @@ const leftIn = (one: Schemas['DrumUseAnswer']) =>
         <ElButton class="large" @click="say('drumEmpty')">{{ t('spray.drums.empty') }}</ElButton>
         <ElButton class="large" @click="side = undefined">{{ t('spray.drums.cancel') }}</ElButton>
       </div>
-    </form>
+    </div>
     <FindingLine v-for="(one, i) in answer.drumFindings" :key="i" :finding="one" detail />
   </section>
 </template>

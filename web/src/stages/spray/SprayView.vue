@@ -48,7 +48,9 @@ const atJob = computed(() => jobSpray.data.value)
 const courses = computed(() => atJob.value?.courses.filter((one) => one.surfaces.includes(props.surface)) ?? [])
 const times = useTimesIn(() => told.value?.timeZone)
 const locked = computed(() => !session.may('record'))
-const gate = computed(() => told.value?.gate ?? null)
+// A test shot that counts is a rule of the gate too (G14).
+const shot = computed(() => (told.value?.shot?.verdict === 'clear' ? null : told.value?.shot))
+const gate = computed(() => (shot.value?.verdict === 'hold' ? 'hold' : (told.value?.gate ?? null)))
 const pads = ref(false)
 const signals = useSignals()
 const { vibrates, sounds } = signals
@@ -122,6 +124,10 @@ const finish = () => say({ kind: answer.value?.finishedAt ? 'reopened' : 'finish
         <RouterLink v-if="gate !== 'clear'" :to="{ name: 'window', params: { job, surface } }">{{
           t('spray.toWindow')
         }}</RouterLink>
+      </p>
+      <p v-if="shot" class="gate">
+        <FindingLine :finding="shot" :size="18" />
+        <RouterLink :to="{ name: 'rig', params: { job, surface } }">{{ t('spray.toRig') }}</RouterLink>
       </p>
       <WorkArea :answer="answer" :locked="locked" @say="say({ kind: $event })" />
       <header class="lift">
