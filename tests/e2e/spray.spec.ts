@@ -181,7 +181,7 @@ test('a drum from the store, what is left of it by scale, and the end of the job
   await drum.tap()
   await page.getByRole('button', { name: 'E2E-1: 2 full drums' }).tap()
   await expect(drum).toContainText('lot E2E-1')
-  expect(await lot.full()).toBe(1)
+  await expect.poll(lot.full).toBe(1)
   await lift(page)
 
   // Too much for a drum is refused with what it can hold, and nothing typed is lost.

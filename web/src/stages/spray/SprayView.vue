@@ -18,6 +18,7 @@ import JobEnd from './JobEnd.vue'
 import LiftSketch from './LiftSketch.vue'
 import LogList from './LogList.vue'
 import MaterialBox from './MaterialBox.vue'
+import PressButton from './PressButton.vue'
 import SayMore from './SayMore.vue'
 import WalkRound from './WalkRound.vue'
 import WorkArea from './WorkArea.vue'
@@ -58,13 +59,7 @@ const { vibrates, sounds } = signals
 // What it is begun on is logged with it: the worse of the gate and of the work area.
 const begunOn = computed(() => (answer.value?.area.verdict === 'hold' ? 'hold' : gate.value))
 
-// A glove taps twice: what comes right after the last tap was not meant.
-const TWICE_MS = 700
-let tappedAt = -TWICE_MS
 function press() {
-  if (performance.now() - tappedAt < TWICE_MS) return
-  tappedAt = performance.now()
-  signals.tapped()
   if (open.value) say({ kind: 'liftEnded', of: open.value.id })
   else say({ kind: 'liftBegun', ...(begunOn.value ? { gate: begunOn.value } : {}) })
 }
@@ -140,10 +135,13 @@ const finish = () => say({ kind: answer.value?.finishedAt ? 'reopened' : 'finish
       <p v-if="answer.finishedAt" class="note">
         {{ t('spray.lift.finished', { when: times.time(answer.finishedAt) }) }}
       </p>
-      <button v-if="!locked" type="button" class="press" :class="{ runs: open }" @click="press">
-        <span>{{ t(open ? 'spray.stop' : 'spray.start') }}</span>
-        <span v-if="open" class="since">{{ t('spray.running', { when: times.moment(open.begunAt) }) }}</span>
-      </button>
+      <PressButton
+        v-if="!locked"
+        :runs="open !== undefined"
+        :since="open ? t('spray.running', { when: times.moment(open.begunAt) }) : ''"
+        @tap="signals.tapped"
+        @press="press"
+      />
       <p v-for="one in spray.faults.value" :key="one.record" class="fault" role="alert">
         {{ one.fault }}
         <ElButton link type="primary" @click="spray.letGo(one.record)">{{ t('unsent.discard') }}</ElButton>
@@ -254,35 +252,9 @@ const finish = () => say({ kind: answer.value?.finishedAt ? 'reopened' : 'finish
   margin: 0;
   font-size: 1.6rem;
 }
-.press {
-  display: flex;
-  flex-wrap: wrap;
-  justify-content: center;
-  align-items: baseline;
-  gap: 4px 18px;
-  width: 100%;
-  min-height: 84px;
-  border: 0;
-  border-radius: 12px;
-  background: var(--copper);
-  color: var(--copper-ink);
-  font: 650 1.7rem var(--head);
-  cursor: pointer;
-  align-content: center;
-  margin: 6px 0 12px;
-}
-.press.runs {
-  background: var(--ink);
-  color: var(--sheet);
-}
-.press:focus-visible,
 .box:focus-visible {
   outline: 4px solid var(--copper);
   outline-offset: 3px;
-}
-.since {
-  font-size: 1.1rem;
-  font-variant-numeric: tabular-nums;
 }
 .boxes {
   display: grid;
