@@ -15,6 +15,8 @@ public sealed record LogEntryDocument
         LongestSheet = 80,
         MostDrums = 100;
 
+    public const double MostMoney = 1e6;
+
     /// <summary>Made on the device: the same entry sent twice is one.</summary>
     public required Guid Id { get; init; }
 
@@ -74,6 +76,10 @@ public sealed record LogEntryDocument
     [Range(0, MostDrums)]
     public int? DrumCount { get; init; }
 
+    /// <summary>What fuel cost.</summary>
+    [Range(0, MostMoney)]
+    public double? FuelCost { get; init; }
+
     /// <summary>What the gate said when a lift was begun.</summary>
     public Verdict? Gate { get; init; }
 
@@ -103,6 +109,7 @@ public sealed record LogEntryDocument
             Sheet = DrumSheet,
             Stock = StockLot,
             Count = DrumCount,
+            FuelCost = FuelCost,
             Gate = Gate,
         };
 }

@@ -264,6 +264,11 @@ public sealed class JobSprayTests(Product product)
         var crew = told["cost"]!["lines"]!.AsArray().Single(line => line!.Text("key") == "crew")!;
         Amount(crew["done"]!["amount"]!).ShouldBe(100 * Amount(told["onSite"]!) / 3600, 0.006);
 
+        await job.LogAsync(40, ("kind", "fuelBought"), ("cost", "84.50"));
+        var fuel = (await job.GetAsync())["cost"]!["lines"]!.AsArray().Single(line => line!.Text("key") == "fuel")!;
+        Amount(fuel["done"]!["amount"]!).ShouldBe(84.5);
+        (await job.SendAsync(0, ("kind", "fuelBought"), ("cost", "much"))).Status.ShouldBe(400);
+
         // From the first entry of the day, three hours ago, to the last.
         Amount(told["onSite"]!).ShouldBe(2.5 * 3600, 60);
     }

@@ -67,6 +67,9 @@ public enum LogEntryKind
     /// <summary>So many full drums of a side are on the truck, beside the open one.</summary>
     DrumsOnTruck,
 
+    /// <summary>Fuel was bought for the job: for the generator, for heat.</summary>
+    FuelBought,
+
     /// <summary>Spraying is finished at the whole job.</summary>
     JobFinished,
 
@@ -152,6 +155,9 @@ public sealed record LogEntry
 
     /// <summary>How many drums, 0 or more.</summary>
     public int? Count { get; init; }
+
+    /// <summary>What fuel cost, in the firm's own money, 0 or more.</summary>
+    public double? FuelCost { get; init; }
 
     /// <summary>What the gate said when a lift was begun; null where it was not known.</summary>
     public Verdict? Gate { get; init; }

@@ -116,6 +116,7 @@ public sealed record JobFile
         "drumSheet",
         "stockLot",
         "drumCount",
+        "fuelCost",
         "sprayerChecks",
         "testShotId",
         "logEntryId",

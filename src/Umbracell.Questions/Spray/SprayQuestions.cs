@@ -127,14 +127,15 @@ public static class SprayQuestions
             Probe = FigureAnswer.Maybe(lift.Probe?.At.ToFigure()),
         };
 
-    private static bool HasRead(LogEntryDocument entry) => (entry.DepthMm ?? entry.TempC ?? entry.Left) is not null;
+    private static bool HasRead(LogEntryDocument entry) => (entry.DepthMm ?? entry.TempC ?? entry.Left ?? entry.FuelCost) is not null;
 
     private static EntryFigures Told(LogEntryDocument entry) =>
         new(
             entry.Id,
             Maybe(entry.DepthMm is { } mm ? Length.FromMillimetres(mm) : null),
             FigureAnswer.Maybe(entry.TempC is { } celsius ? Temperature.FromCelsius(celsius).ToFigure() : null),
-            FigureAnswer.Maybe(entry.Left is { } left ? new(left * 100, Dimension.Percent) : null)
+            FigureAnswer.Maybe(entry.Left is { } left ? new(left * 100, Dimension.Percent) : null),
+            FigureAnswer.Maybe(entry.FuelCost is { } money ? new(money, Dimension.Money) : null)
         );
 
     private static DrumUseAnswer Told(DrumUse drums) =>

@@ -39,6 +39,7 @@ internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp, DrumsAtHan
         LogEntryKind.DrumLevel,
         LogEntryKind.DrumEmpty,
         LogEntryKind.DrumsOnTruck,
+        LogEntryKind.FuelBought,
         LogEntryKind.JobFinished,
         LogEntryKind.JobReopened,
     ];
@@ -52,7 +53,8 @@ internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp, DrumsAtHan
     ];
 
     private static readonly FigureRange Drums = new(0, LogEntryDocument.MostDrums, Dimension.Count),
-        Strokes = new(1, 100_000, Dimension.Count);
+        Strokes = new(1, 100_000, Dimension.Count),
+        Cost = new(0, LogEntryDocument.MostMoney, Dimension.Money);
 
     // A little over what a drum is filled with.
     private const double Fullest = 1.1;
@@ -86,6 +88,7 @@ internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp, DrumsAtHan
         fields.ChoiceOrBlank<SetSide>("side", one => entry = entry with { Side = one });
         fields.Text("lot", LogEntryDocument.LongestLot, required: false, text => entry = entry with { Lot = Said(text) });
         fields.Quantity("dip", Dip, si => entry = entry with { Left = DrumUse.LeftOf(Length.FromMetres(si)) });
+        fields.Quantity("cost", Cost, money => entry = entry with { FuelCost = money });
         fields.Quantity("count", Drums, n => entry = entry with { DrumCount = (int)Math.Round(n) });
         fields.Id("stock", id => drums.Lots.Any(lot => lot.Id == id), id => entry = FromStore(entry, id));
         entry = OfProduct(entry, log);
@@ -119,6 +122,7 @@ internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp, DrumsAtHan
             "strokes",
             "strokesOfDrum",
             "stock",
+            "cost",
             "count",
             "clockAhead"
         );
@@ -231,6 +235,7 @@ internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp, DrumsAtHan
             LogEntryKind.Note or LogEntryKind.Defect => [("words", entry.Words is null)],
             LogEntryKind.Withdrawn => [("replaces", entry.Replaces is null)],
             LogEntryKind.DrumLevel => [("side", entry.Side is null), ("dip", entry.Left is null)],
+            LogEntryKind.FuelBought => [("cost", entry.FuelCost is null)],
             LogEntryKind.DrumsOnTruck => [("side", entry.Side is null), ("count", entry.DrumCount is null)],
             LogEntryKind.DrumOpened or LogEntryKind.DrumEmpty => [("side", entry.Side is null)],
             _ => [],

@@ -58,6 +58,22 @@ public sealed class CostAsDoneTests
     }
 
     [Fact]
+    public void Fuel_that_was_bought_takes_the_place_of_the_heat_that_was_bid()
+    {
+        var done = new DoneWork
+        {
+            Sets = [(Sheet, 2)],
+            OnSite = TimeSpan.FromHours(8),
+            Days = 1,
+        };
+        BidPart[] bid = [new("foam:" + Sheet.Id, new(2, Dimension.Sets), 5400), new("heat", new(1e9, Dimension.Heat), 80)];
+        var (without, with) = (CostAsDone.Of(bid, 9000, done, Rates), CostAsDone.Of(bid, 9000, done with { Fuel = [45, 60] }, Rates));
+        (with.Cost - without.Cost).ShouldBe(1.1 * (105 - 80), 0.011);
+        with.Lines.Single(line => line.Key == "heat").DoneAmount.ShouldBe(0);
+        with.BidCost.ShouldBe(without.BidCost);
+    }
+
+    [Fact]
     public void A_product_without_a_price_is_told_and_costs_nothing()
     {
         var bid = BidOf(200, 2);

@@ -20,6 +20,9 @@ public sealed record DoneWork
 
     /// <summary>Days it was there.</summary>
     public required int Days { get; init; }
+
+    /// <summary>What fuel was bought for, by entry.</summary>
+    public IReadOnlyList<double> Fuel { get; init; } = [];
 }
 
 /// <summary>A line of the cost as it was bid and as it was done.</summary>
@@ -33,7 +36,8 @@ public sealed record CostLine(string Key, Figure? Bid, double BidAmount, Figure?
 /// <summary>What a job cost by its log, beside its bid.</summary>
 public sealed record CostAsDone
 {
-    private const string Overhead = "overhead";
+    private const string Overhead = "overhead",
+        Heat = "heat";
 
     // They are not cost, or follow from it.
     private static readonly string[] Above = [Overhead, "profit", "tax"];
@@ -106,6 +110,12 @@ public sealed record CostAsDone
         yield return Each("travel", done.Days, Dimension.Count, rates.TravelDay);
         yield return Each("consumables", all, Dimension.Sets, rates.ConsumablesPerSet);
         yield return Each("disposal", all, Dimension.Sets, rates.DisposalPerSet);
+        if (done.Fuel.Count > 0)
+        {
+            // Heat that was bid is in it.
+            yield return new("fuel", Figure.Count(done.Fuel.Count), Cents.Of(done.Fuel.Sum()));
+            yield return new(Heat, new(0, Dimension.Heat), 0);
+        }
     }
 
     private static BidPart Each(string key, double count, Dimension of, double rate) => new(key, new(count, of), Cents.Of(count * rate));

@@ -70,6 +70,7 @@ internal sealed class JobSprayReader(LoggedJobs logged, UmbracellDb db)
             Sets = [.. job.Products.Select(product => (product.Sheet, product.Course.Used))],
             OnSite = days.Aggregate(TimeSpan.Zero, (sum, day) => sum + day),
             Days = days.Count,
+            Fuel = [.. job.Log.Select(entry => entry.FuelCost).OfType<double>()],
         };
     }
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useWriting } from '@/i18n/writing'
 import type { Schemas } from '@/shared/api/client'
@@ -7,6 +7,7 @@ import { useReader } from '@/shared/state/reader'
 import { useTimesIn } from '@/shared/state/times'
 import DataTable from '@/shared/ui/DataTable.vue'
 import FoldBox from '@/shared/ui/FoldBox.vue'
+import FormField from '@/shared/ui/FormField.vue'
 import type { Column } from '@/shared/ui/dataTable'
 import CostDone from './CostDone.vue'
 
@@ -52,6 +53,12 @@ const learning = computed(() =>
     return t(props.spray.finishedAt ? 'spray.job.learned' : 'spray.job.willLearn', { sheet })
   }),
 )
+const fuel = ref('')
+function bought() {
+  if (!fuel.value.trim()) return
+  emit('say', { kind: 'fuelBought', cost: fuel.value.trim() })
+  fuel.value = ''
+}
 const finish = () => emit('say', { kind: props.spray.finishedAt ? 'jobReopened' : 'jobFinished' })
 </script>
 
@@ -65,6 +72,10 @@ const finish = () => emit('say', { kind: props.spray.finishedAt ? 'jobReopened' 
     </p>
     <p v-for="one in learning" :key="one">{{ one }}</p>
     <CostDone v-if="spray.cost && isBegun" :cost="spray.cost" :time-zone="timeZone" :finished="!!spray.finishedAt" />
+    <form v-if="!locked && isBegun" class="acts" novalidate @submit.prevent="bought">
+      <FormField v-model="fuel" name="cost" :label="t('spray.job.fuel')" />
+      <ElButton native-type="submit" class="large" :disabled="!fuel.trim()">{{ t('spray.job.saveFuel') }}</ElButton>
+    </form>
     <p class="acts">
       <ElButton v-if="!locked && (isBegun || spray.finishedAt)" class="large" @click="finish">{{
         t(spray.finishedAt ? 'spray.job.reopen' : 'spray.job.button')

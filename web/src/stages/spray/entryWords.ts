@@ -13,9 +13,10 @@ export function useEntryWords(read: MaybeRefOrGetter<readonly Schemas['EntryFigu
   const reader = useReader()
   const figures = computed(() => new Map(toValue(read)?.map((one) => [one.id, one])))
   return (entry: Schemas['LogEntryDocument']) => {
-    const { depth, read: at, left } = figures.value.get(entry.id) ?? {}
-    const isUnread = entry.kind === 'drumLevel' && entry.left == null
-    const said = t(`spray.entry.${isUnread ? 'drumLevelUnread' : entry.kind}`, {
+    const { depth, read: at, left, cost } = figures.value.get(entry.id) ?? {}
+    // What was typed in words of its own is read by the server.
+    const isUnread = (entry.kind === 'drumLevel' && entry.left == null) || (entry.kind === 'fuelBought' && !cost)
+    const said = t(`spray.entry.${entry.kind}${isUnread ? 'Unread' : ''}`, {
       depth: depth ? reader.print(depth) : padded(entry.depthMm),
       read: reader.print(at),
       reason: entry.reason ? t(`spray.reason.${entry.reason}`) : '',
@@ -24,6 +25,7 @@ export function useEntryWords(read: MaybeRefOrGetter<readonly Schemas['EntryFigu
       side: entry.side?.toUpperCase() ?? '',
       lot: entry.lot ?? t('spray.noLot'),
       left: reader.print(left),
+      cost: reader.print(cost),
       count: entry.drumCount ?? '',
     })
     return entry.place ? `${said} (${entry.place})` : said

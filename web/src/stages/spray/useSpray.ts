@@ -21,7 +21,7 @@ const KIND = 'sprayEntry'
 const OF_JOB = new Set([
   ...['ventilationOn', 'ventilationOff', 'areaClear', 'areaEntered'],
   ...['drumOpened', 'drumLevel', 'drumEmpty', 'drumsOnTruck'],
-  ...['jobFinished', 'jobReopened'],
+  ...['fuelBought', 'jobFinished', 'jobReopened'],
 ])
 
 /** The log of a surface with what was entered here and has not been sent yet, and what the core says of it. */
