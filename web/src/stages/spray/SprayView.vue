@@ -116,7 +116,7 @@ const finish = () => say({ kind: answer.value?.finishedAt ? 'reopened' : 'finish
       <p class="gate">
         <VerdictMark v-if="gate" :verdict="gate" :size="24" />
         <b>{{ t(`spray.gate.${gate ?? 'unknown'}`) }}</b>
-        <RouterLink v-if="gate !== 'clear'" :to="{ name: 'window', params: { job, surface } }">{{
+        <RouterLink v-if="told.gate !== 'clear'" :to="{ name: 'window', params: { job, surface } }">{{
           t('spray.toWindow')
         }}</RouterLink>
       </p>
