@@ -63,6 +63,17 @@ public sealed class SprayTests(Product product)
     }
 
     [Fact]
+    public async Task An_entry_of_a_device_whose_clock_is_a_day_ahead_happened_when_it_arrived()
+    {
+        var wall = await SprayedWall.OfAsync(product);
+        var command = EditedRecords.Command(Guid.NewGuid(), DateTimeOffset.UtcNow.AddDays(1), null, ("kind", "note"), ("words", "early"));
+        var (status, answer) = await wall.Client.SendJsonAsync(HttpMethod.Post, $"/api/surfaces/{wall.Surface}/spray-log", command);
+        status.ShouldBe(200, answer.ToJsonString());
+        var at = answer["question"]!["entries"]![0]!["at"]!.GetValue<DateTimeOffset>();
+        (DateTimeOffset.UtcNow - at).TotalMinutes.ShouldBe(0, 2);
+    }
+
+    [Fact]
     public async Task A_correction_counts_and_what_it_corrects_is_still_there()
     {
         var wall = await SprayedWall.OfAsync(product);

@@ -52,6 +52,53 @@ public sealed class SprayLogTests
     }
 
     [Fact]
+    public void Five_hundred_entries_sent_twice_are_five_hundred()
+    {
+        var log = Enumerable
+            .Range(0, 125)
+            .SelectMany(i =>
+                new[]
+                {
+                    Entry(4 * i, LogEntryKind.LiftBegun, 40 * i, 40 * i),
+                    Entry(4 * i + 1, LogEntryKind.LiftEnded, 40 * i + 20, 40 * i + 20, of: 4 * i),
+                    Depth(4 * i + 2, 25 + i, said: 40 * i + 21),
+                    Drum(4 * i + 3, LogEntryKind.DrumLevel, 40 * i + 22, left: 1 - i / 125.0),
+                }
+            )
+            .ToArray();
+        LogEntry[] twice = [.. log, .. log];
+        new Random(500).Shuffle(twice);
+        SprayLog.InForce(twice).Count.ShouldBe(500);
+        Told(twice).ShouldBe(Told(log));
+        SprayedSurface.Of(twice).Drums[0].Used.ShouldBe(SprayedSurface.Of(log).Drums[0].Used);
+    }
+
+    [Fact]
+    public void A_drum_of_another_product_on_a_surface_is_told_and_is_none_the_one_before_was_emptied_for()
+    {
+        LogEntry[] log =
+        [
+            Drum(1, LogEntryKind.DrumOpened, 0) with
+            {
+                Sheet = "standard",
+            },
+            Entry(2, LogEntryKind.LiftBegun, 1, 1),
+            Drum(3, LogEntryKind.DrumLevel, 20, left: 0.4) with
+            {
+                Sheet = "standard",
+            },
+            Drum(4, LogEntryKind.DrumOpened, 41) with
+            {
+                Sheet = "cold",
+            },
+        ];
+        var surface = SprayedSurface.Of(log);
+        SprayFindings.DrumsOf(surface).ShouldHaveSingleItem().Case.Name.ShouldBe("grades");
+        (surface.Drums[0].Sheet, surface.Drums[0].Left, surface.Drums[0].Used).ShouldBe(("cold", 1, 0.6));
+        SprayedSurface.Of(log, sheet: "cold").Drums[0].Used.ShouldBe(0);
+    }
+
+    [Fact]
     public void A_correction_of_a_correction_is_one_of_the_first_entry()
     {
         var depth = Depth(1, 50, said: 1);
