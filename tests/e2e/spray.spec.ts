@@ -239,3 +239,28 @@ test('a drum from the store, what is left of it by scale, and the end of the job
   await expect(page.getByText('Own cost so far')).toHaveCount(0)
   await page.context().close()
 })
+
+test('a depth is read with the keyboard alone, and the next key goes on from there', async ({ page }) => {
+  await atTheWall(page, 'A wall by keys', 'metric')
+  const start = press(page)
+  await start.focus()
+  await page.keyboard.press('Enter')
+  await expect(start).toHaveText(/^Stop/)
+
+  // Right after a press none is taken.
+  await expect(async () => {
+    await page.keyboard.press('Enter')
+    await expect(start).toHaveText(/^Start/, { timeout: 1_500 })
+  }).toPass()
+  const depth = page.getByRole('button', { name: /^Depth/ })
+  await depth.press('Enter')
+  await expect(page.getByRole('spinbutton')).toBeFocused()
+  await page.keyboard.press('Escape')
+  await expect(depth).toBeFocused()
+  await page.keyboard.press('Enter')
+  await page.keyboard.press('ArrowUp')
+  await page.keyboard.press('ArrowUp')
+  await page.keyboard.press('Enter')
+  await expect(depth).toContainText('40 mm')
+  await expect(depth).toBeFocused()
+})

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, onMounted, ref, useTemplateRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useReader } from '@/shared/state/reader'
 import FormField from '@/shared/ui/FormField.vue'
@@ -21,7 +21,16 @@ const steps = computed(() => {
 const move = (by: number) => (count.value = within(count.value + by, reader.units))
 const label = (by: number) => `${by < 0 ? '−' : '+'}${textOf(Math.abs(by), reader.units)}`
 
+// Whoever opened it with keys goes on with keys.
+const value = useTemplateRef('value')
+onMounted(() => value.value?.focus())
+
 function key(event: KeyboardEvent) {
+  if (event.key === 'Enter') {
+    // Focus moves on: the same key would press what it comes to.
+    event.preventDefault()
+    return emit('read', text.value, place.value)
+  }
   const [small, large] = STEPS[reader.units]
   const by = {
     ArrowUp: small,
@@ -38,10 +47,11 @@ function key(event: KeyboardEvent) {
 </script>
 
 <template>
-  <form class="pad" novalidate @submit.prevent="emit('read', text, place)">
+  <form class="pad" novalidate @keydown.esc="emit('cancel')" @submit.prevent="emit('read', text, place)">
     <h2>{{ t('spray.depth.pad') }}</h2>
     <p class="small">{{ t('spray.depth.needs', { needs }) }}</p>
     <output
+      ref="value"
       class="value"
       tabindex="0"
       role="spinbutton"

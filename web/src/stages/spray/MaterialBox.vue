@@ -9,6 +9,7 @@ import FindingLine from '@/shared/ui/FindingLine.vue'
 const props = defineProps<{ course: Schemas['CourseAnswer'] }>()
 const { t } = useI18n()
 const reader = useReader()
+const MINUTE_S = 60
 const letter = (side: string) => side.toUpperCase()
 const scarcer = computed(() => letter(props.course.yield.scarcer))
 
@@ -54,7 +55,7 @@ const share = (figure: Schemas['FigureAnswer']) => reader.print(figure).replace(
         }}
       </li>
     </ul>
-    <p v-if="course.lastsFor && course.left.amount > 0">
+    <p v-if="course.lastsFor && course.lastsFor.amount >= MINUTE_S && course.left.amount > 0">
       {{ t('spray.material.lasts', { side: scarcer, time: reader.print(course.lastsFor) }) }}
     </p>
     <template v-if="causes.length">

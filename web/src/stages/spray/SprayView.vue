@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useWriting } from '@/i18n/writing'
 import { useClock } from '@/shared/state/clock'
@@ -67,7 +67,14 @@ function press() {
 function readDepth(depth: string, place: string) {
   const of = open.value?.id ?? answer.value?.lifts.at(-1)?.id
   say({ kind: 'depth', depth, ...(place.trim() ? { place: place.trim() } : {}), ...(of ? { of } : {}) })
+  closePad()
+}
+
+// Back to where it was opened from.
+const depthBox = useTemplateRef('depthBox')
+function closePad() {
   pads.value = false
+  void nextTick(() => depthBox.value?.focus())
 }
 
 const number = computed(() => {
@@ -158,10 +165,11 @@ const finish = () => say({ kind: answer.value?.finishedAt ? 'reopened' : 'finish
         :from="due.amount * 1000"
         :needs="reader.print(due)"
         @read="readDepth"
-        @cancel="pads = false"
+        @cancel="closePad"
       />
       <div class="boxes">
         <button
+          ref="depthBox"
           type="button"
           class="box"
           :disabled="locked || !answer.lifts.length"
