@@ -20,6 +20,7 @@ public sealed class KeptFiguresTests(Product product)
         ["a surface's kind"] = walls => walls.EditAsync("surface", ("kind", "unventedDeck")),
         ["a leak"] = walls => walls.EditAsync("surface", ("openLeak", "at the ridge")),
         ["a lift"] = walls => walls.SendAsync(HttpMethod.Post, $"/api/surfaces/{walls.Wall}/spray-log", ("kind", "liftBegun")),
+        ["levels of a drum"] = walls => walls.DrumAsync(),
         ["a name"] = walls => walls.EditAsync("surface", ("name", "Other")),
         ["the name of the surface beyond a joint"] = walls => walls.RenameBeyondAsync("Z"),
         ["the surface beyond a joint is taken off"] = walls => walls.SendAsync(HttpMethod.Delete, $"/api/surfaces/{walls.Beyond}"),
@@ -346,6 +347,15 @@ public sealed class KeptFiguresTests(Product product)
             await ShownAsync();
             await EditAsync("note", ("mended", "yes"));
             Edit = null;
+        }
+
+        // The foot of the board tells the sets that are used.
+        public async Task DrumAsync()
+        {
+            foreach (var dip in new[] { "28 in", "14 in" })
+            {
+                await SendAsync(HttpMethod.Post, $"/api/surfaces/{Wall}/spray-log", ("kind", "drumLevel"), ("side", "a"), ("dip", dip));
+            }
         }
 
         public Task SendAsync(HttpMethod method, string path, params (string Field, string Text)[] fields) =>

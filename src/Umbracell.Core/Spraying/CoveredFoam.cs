@@ -50,6 +50,10 @@ public static class CoveredFoam
             : foam;
     }
 
+    /// <summary>Share of all foam in place that is of the product, 0 to 1; 0 before there is any.</summary>
+    internal static double ShareOf(CoveredSurface surface) =>
+        AllAt(surface, DateTimeOffset.MaxValue) is { CubicMetres: > 0 } all ? InPlace(surface) / all : 0;
+
     private static FoamVolume AllAt(CoveredSurface surface, DateTimeOffset at)
     {
         var (foam, below) = (default(FoamVolume), default(FoamVolume));

@@ -103,14 +103,20 @@ public sealed record MaterialCourse
     private static FoamVolume Sum(MaterialCourseCase of, Func<CoveredSurface, FoamVolume> part) =>
         of.Surfaces.Aggregate(default(FoamVolume), (sum, surface) => sum + part(surface));
 
+    // Of a surface that takes two products, the share of this one.
     private static TimeSpan TriggerOf(MaterialCourseCase of) =>
-        of
-            .Surfaces.SelectMany(surface => surface.Log.Lifts)
-            .Where(lift => lift.EndedAt > lift.BegunAt)
+        of.Surfaces.Aggregate(TimeSpan.Zero, (sum, surface) => sum + TimeOf(surface) * CoveredFoam.ShareOf(surface));
+
+    private static TimeSpan TimeOf(CoveredSurface surface) =>
+        surface
+            .Log.Lifts.Where(lift => lift.EndedAt > lift.BegunAt)
             .Aggregate(TimeSpan.Zero, (sum, lift) => sum + (lift.EndedAt!.Value - lift.BegunAt));
 
-    // A level that was read before the last lift is of less foam than there is now: what came after is taken at the same rate. One that
-    // was read while a lift runs that nobody has ended is of foam nobody can tell yet.
+    // Share of the foam there is now that has to be on before a level tells at which rate it went.
+    private const double Tells = 0.2;
+
+    // A level that was read before the last lift is of less foam than there is now: what came after is taken at the same rate, or as it was
+    // expected where next to nothing was on yet. One that was read while a lift runs that nobody has ended is of foam nobody can tell.
     private static SideCourse Side(DrumUse drums, MaterialCourseCase of, FoamVolume sprayed, double store)
     {
         var open = of.Surfaces.Select(surface => surface.Log.Open?.BegunAt).Min();
@@ -122,7 +128,8 @@ public sealed record MaterialCourse
         }
 
         var foam = Sum(of, surface => CoveredFoam.At(surface, read.At));
-        var used = foam.CubicMetres > 0 ? read.Used * (sprayed / foam) : read.Used;
+        var isTold = foam.CubicMetres > Tells * sprayed.CubicMetres;
+        var used = isTold ? read.Used * (sprayed / foam) : read.Used + (sprayed - foam) / of.Expected;
         var isNewer = drums.Readings[^1] != read;
         var inDrum = isNewer ? drums.Readings[^1].Left : read.Left - (used - read.Used);
         return new(drums.Side, used, Math.Max(0, full + inDrum), drums.OnTruck is not null, read.At);

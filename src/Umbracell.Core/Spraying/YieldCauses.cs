@@ -86,6 +86,9 @@ public sealed record YieldCause(YieldCauseKind Kind, double? Share, Figure? Plan
                 .OfType<YieldCause>()
                 .Where(cause => Math.Abs(cause.Share!.Value) >= Least && cause.Share < 0 == isUnder)
                 .OrderByDescending(cause => Math.Abs(cause.Share!.Value)),
+            .. isUnder && of is { Wind: null, Planned.WindAtOpenFace: { } planned }
+                ? [new(YieldCauseKind.Wind, null, planned.ToFigure(), null)]
+                : Array.Empty<YieldCause>(),
             new(YieldCauseKind.Area, null, null, null),
         ];
     }

@@ -97,7 +97,7 @@ internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp, DrumsAtHan
         fields.ChoiceOrBlank<Verdict>("gate", one => entry = entry with { Gate = one });
         fields.TimeOfDay("time", text => time = text);
         fields.Quantity("clockAhead", Zones, minutes => _ahead = TimeSpan.FromMinutes(minutes));
-        foreach (var lacks in LacksOf(entry).Where(one => one.IsMissing && !fields.Has(one.Field)))
+        foreach (var lacks in LacksOf(entry, fields).Where(one => one.IsMissing && !fields.Has(one.Field)))
         {
             fields.Fault(Lacking(lacks.Field));
         }
@@ -207,7 +207,17 @@ internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp, DrumsAtHan
         {
             take(Math.Max(0, left - since / full));
         }
+        else
+        {
+            fields.Fault(Lacking("strokes"));
+        }
     }
+
+    // A level is typed in one of three ways.
+    private static string LevelField(TypedFields fields) =>
+        fields.Has("weight") ? "weight"
+        : fields.Has("strokes") ? "strokes"
+        : "dip";
 
     private static FieldFault Lacking(string field) =>
         new()
@@ -225,7 +235,7 @@ internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp, DrumsAtHan
     private static string? Said(string text) => text.Length == 0 ? null : text;
 
     // What an entry of a kind cannot do without.
-    private static IEnumerable<(string Field, bool IsMissing)> LacksOf(LogEntryDocument entry) =>
+    private static IEnumerable<(string Field, bool IsMissing)> LacksOf(LogEntryDocument entry, TypedFields fields) =>
         entry.Kind switch
         {
             LogEntryKind.Depth => [("depth", entry.DepthMm is null)],
@@ -234,7 +244,7 @@ internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp, DrumsAtHan
             LogEntryKind.Seen => [("item", entry.Item is null)],
             LogEntryKind.Note or LogEntryKind.Defect => [("words", entry.Words is null)],
             LogEntryKind.Withdrawn => [("replaces", entry.Replaces is null)],
-            LogEntryKind.DrumLevel => [("side", entry.Side is null), ("dip", entry.Left is null)],
+            LogEntryKind.DrumLevel => [("side", entry.Side is null), (LevelField(fields), entry.Left is null)],
             LogEntryKind.FuelBought => [("cost", entry.FuelCost is null)],
             LogEntryKind.DrumsOnTruck => [("side", entry.Side is null), ("count", entry.DrumCount is null)],
             LogEntryKind.DrumOpened or LogEntryKind.DrumEmpty => [("side", entry.Side is null)],

@@ -74,6 +74,35 @@ public sealed class MaterialCourseTests
     }
 
     [Fact]
+    public void A_level_read_a_moment_after_the_trigger_was_pulled_is_no_rate() =>
+        Gen.Double[0, 0.02]
+            .Sample(minutes =>
+            {
+                // A twentieth of a drum was purged, and next to nothing is on: the rest is taken as it was expected.
+                var course = Of(Surface(Wall(2)), [Opened(SetSide.A), Opened(SetSide.B), .. Level(minutes, 0.95)]);
+                course.Used.ShouldBe(0.05 + course.Sprayed / Set, 0.001);
+                course.Yield.Expected.CubicMetres.ShouldBeInRange(0.8 * Set.CubicMetres, Set.CubicMetres);
+            });
+
+    [Fact]
+    public void Of_two_products_in_the_same_lifts_each_has_its_share_of_foam_and_time()
+    {
+        // The first 1.25 m³ are of a cold grade; two of three lifts are on.
+        var cold = Surface(Wall(2)) with
+        {
+            Planned = FoamVolume.FromCubicMetres(1.25),
+            After = FoamVolume.FromCubicMetres(2.5),
+        };
+        var standard = cold with { Planned = cold.After, Before = cold.Planned, After = default };
+        Of(cold).Sprayed.CubicMetres.ShouldBe(1.25, 1e-9);
+        Of(standard).Sprayed.CubicMetres.ShouldBe(1.25, 1e-9);
+        Of(cold).Left.CubicMetres.ShouldBe(0, 1e-9);
+        Of(standard).Left.CubicMetres.ShouldBe(1.25, 1e-9);
+        (Of(cold).Trigger + Of(standard).Trigger).TotalMinutes.ShouldBe(40, 1e-6);
+        Of(standard with { Log = Surface(Wall(1)).Log }).Sprayed.CubicMetres.ShouldBe(0, 1e-9);
+    }
+
+    [Fact]
     public void A_drum_that_is_opened_after_another_has_followed_an_empty_one_and_one_of_another_product_is_none_of_it()
     {
         LogEntry[] drums = [Opened(SetSide.A), Opened(SetSide.B), Opened(SetSide.A, 90), .. Level(95, 0.5)];
@@ -157,6 +186,16 @@ public sealed class MaterialCourseTests
             )
             .ShouldHaveSingleItem()
             .Kind.ShouldBe(YieldCauseKind.Area);
+
+        // At an open face the wind is looked at though nobody read it.
+        var open = planned with
+        {
+            WindAtOpenFace = Speed.FromMetresPerSecond(3),
+        };
+        YieldCause
+            .Of(new() { Sheet = Sheets.ClosedCell, Planned = open }, isUnder: true)
+            .Select(cause => (cause.Kind, cause.Share))
+            .ShouldBe([(YieldCauseKind.Wind, null), (YieldCauseKind.Area, null)]);
     }
 
     private static MaterialCourse Of(CoveredSurface surface, params LogEntry[] drums) =>

@@ -178,7 +178,8 @@ internal sealed class JobSprayReader(LoggedJobs logged, UmbracellDb db)
     private static YieldCauseAnswer Told(YieldCause cause) =>
         new(
             cause.Kind,
-            cause.Share is { } share ? FigureAnswer.Of(Figure.Percent(share * 100)) : null,
+            cause.Share < 0,
+            cause.Share is { } share ? FigureAnswer.Of(Figure.Percent(Math.Abs(share) * 100)) : null,
             FigureAnswer.Maybe(cause.Planned),
             FigureAnswer.Maybe(cause.Found)
         );

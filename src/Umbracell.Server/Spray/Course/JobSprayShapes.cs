@@ -15,10 +15,11 @@ public sealed record SideCourseAnswer(SetSide Side, FigureAnswer Used, FigureAns
 
 /// <summary>A likely cause, with what it alone makes.</summary>
 /// <param name="Kind">What it is.</param>
-/// <param name="Share">How much more or less a set covers, in percent; null where nothing is known of it.</param>
+/// <param name="IsLess">Whether a set covers less for it; else more.</param>
+/// <param name="Share">By how much, in percent; null where nothing is known of it.</param>
 /// <param name="Planned">What was planned.</param>
 /// <param name="Found">What was found.</param>
-public sealed record YieldCauseAnswer(YieldCauseKind Kind, FigureAnswer? Share, FigureAnswer? Planned, FigureAnswer? Found);
+public sealed record YieldCauseAnswer(YieldCauseKind Kind, bool IsLess, FigureAnswer? Share, FigureAnswer? Planned, FigureAnswer? Found);
 
 /// <summary>How a product lasts at a job.</summary>
 public sealed record CourseAnswer

@@ -27,6 +27,13 @@ public enum LearningLack
 /// when the log is corrected.</summary>
 internal sealed class PastJobOfLog(UmbracellDb db)
 {
+    // Less tells nothing that a level can be read to.
+    private const double LeastSets = 0.01;
+
+    // A lift that was stopped and begun again many times is no thinner than a past job can have.
+    private const double ThinnestLiftM = 0.002,
+        ThickestLiftM = 0.5;
+
     /// <summary>What is missing before it teaches anything; nothing where it can.</summary>
     public static IReadOnlyList<LearningLack> LacksOf(LoggedProduct product, Job job)
     {
@@ -37,7 +44,7 @@ internal sealed class PastJobOfLog(UmbracellDb db)
             return [LearningLack.Lifts];
         }
 
-        if (product.Course.Sides.Any(side => side.Used <= 0))
+        if (product.Course.Sides.Any(side => side.Used < LeastSets))
         {
             lacks.Add(LearningLack.Levels);
         }
@@ -101,7 +108,11 @@ internal sealed class PastJobOfLog(UmbracellDb db)
             SetsUsed = product.Course.Used,
             SubstrateC = (product.Read.Substrate ?? planned.Substrate).Celsius,
             DrumC = (product.Read.Drums ?? planned.Drums).Celsius,
-            LiftM = foam / begun.Sum(surface => surface.Area.SquareMetres * surface.Covered.Log.Lifts.Count),
+            LiftM = Math.Clamp(
+                foam / begun.Sum(surface => surface.Area.SquareMetres * surface.Covered.Log.Lifts.Count),
+                ThinnestLiftM,
+                ThickestLiftM
+            ),
             DepthReadings = readings,
             DepthScatterM = scatter.Metres,
         };

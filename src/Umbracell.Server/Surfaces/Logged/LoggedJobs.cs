@@ -20,8 +20,8 @@ internal sealed record LoggedSurface(SurfaceStudy Row, ProductSheet Sheet, Cover
     /// <summary>Net area that is sprayed, the share of the product where it takes more than one.</summary>
     public Area Area => Area.FromSquareMetres(Covered.Planned.CubicMetres / Covered.MeanDepth.Metres);
 
-    /// <summary>Whether anything is on it.</summary>
-    public bool IsBegun => Covered.Log.LastEnded is not null;
+    /// <summary>Whether anything of the product is on it.</summary>
+    public bool IsBegun => CoveredFoam.InPlace(Covered).CubicMetres > 0;
 }
 
 /// <summary>What was read while a product was sprayed, in the mean; null where nobody did.</summary>
@@ -73,7 +73,8 @@ internal sealed class LoggedJobs(StudiedJobs jobs, UmbracellDb db, TimeProvider 
             .Study.Rows.SelectMany(row => Logged(row, studied.Bid, own[row.Surface.Id]))
             .GroupBy(surface => surface.Sheet.Id)
             .OrderBy(group => group.Key, StringComparer.Ordinal)
-            .Select(group => Product(studied, [.. group], entries, lots, readings));
+            .Select(group => SurfaceStudies.OrNull(() => Product(studied, [.. group], entries, lots, readings)))
+            .OfType<LoggedProduct>();
         return new(studied, SprayLog.InForce(entries), SprayedSurface.Of(entries).JobFinishedAt, [.. products]);
     }
 
