@@ -23,7 +23,12 @@ const label = (by: number) => `${by < 0 ? '−' : '+'}${textOf(Math.abs(by), rea
 
 // Whoever opened it with keys goes on with keys.
 const value = useTemplateRef('value')
-onMounted(() => value.value?.focus())
+const pad = useTemplateRef('pad')
+onMounted(() => {
+  value.value?.focus({ preventScroll: true })
+  // Its buttons are under the thumb, not behind the bar of the stages.
+  pad.value?.scrollIntoView({ block: 'center' })
+})
 
 function key(event: KeyboardEvent) {
   if (event.key === 'Enter') {
@@ -47,7 +52,7 @@ function key(event: KeyboardEvent) {
 </script>
 
 <template>
-  <form class="pad" novalidate @keydown.esc="emit('cancel')" @submit.prevent="emit('read', text, place)">
+  <form ref="pad" class="pad" novalidate @keydown.esc="emit('cancel')" @submit.prevent="emit('read', text, place)">
     <h2>{{ t('spray.depth.pad') }}</h2>
     <p class="small">{{ t('spray.depth.needs', { needs }) }}</p>
     <output

@@ -65,7 +65,7 @@ const finish = () => emit('say', { kind: props.spray.finishedAt ? 'jobReopened' 
 <template>
   <FoldBox class="job" :title="t('spray.job.title')" :opened="!!spray.finishedAt || !open.length">
     <p v-if="spray.finishedAt">{{ t('spray.job.finished', { when: times.time(spray.finishedAt) }) }}</p>
-    <p v-else-if="open.length">{{ t('spray.job.open', { names: writing.listed(open) }) }}</p>
+    <p v-if="open.length">{{ t('spray.job.open', { names: writing.listed(open) }) }}</p>
     <DataTable :label="t('spray.job.title')" :columns="columns" :rows="spray.surfaces" :by="(row) => row.id" />
     <p v-if="spray.days">
       {{ t('spray.job.onSite', { time: reader.print(spray.onSite), count: spray.days }, spray.days) }}

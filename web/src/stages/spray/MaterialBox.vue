@@ -14,20 +14,19 @@ const letter = (side: string) => side.toUpperCase()
 const scarcer = computed(() => letter(props.course.yield.scarcer))
 
 const causes = computed(() =>
-  props.course.causes.map((cause) => ({
-    kind: cause.kind,
-    what: t(`spray.material.cause.${cause.kind}`, {
-      found: reader.print(cause.found),
-      planned: reader.print(cause.planned),
-    }),
-    makes: cause.share
-      ? t(`spray.material.${cause.share.amount < 0 ? 'less' : 'more'}`, { share: share(cause.share) })
-      : '',
-    look: t(`spray.material.look.${cause.kind}`),
-  })),
+  props.course.causes.map(({ kind, isLess, share, planned, found }) => {
+    const isUnread = kind === 'wind' && !found
+    return {
+      kind,
+      what: t(`spray.material.cause.${kind}${isUnread ? 'Unread' : ''}`, {
+        found: reader.print(found),
+        planned: reader.print(planned),
+      }),
+      makes: share ? t(`spray.material.${isLess ? 'less' : 'more'}`, { share: reader.print(share) }) : '',
+      look: t(`spray.material.look.${kind}`),
+    }
+  }),
 )
-// Which way it goes is said in words.
-const share = (figure: Schemas['FigureAnswer']) => reader.print(figure).replace(/^[-−+]/, '')
 </script>
 
 <template>
