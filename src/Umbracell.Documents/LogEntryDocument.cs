@@ -86,6 +86,9 @@ public sealed record LogEntryDocument
     [MaxLength(LongestWords)]
     public string? Words { get; init; }
 
+    /// <summary>What was read, sampled, seen, signed, found or repaired.</summary>
+    public ProofDocument? Proof { get; init; }
+
     /// <summary>The entry, for the core.</summary>
     /// <exception cref="QuantityRangeException">A figure out of range.</exception>
     public LogEntry ToEntry() =>
@@ -111,5 +114,6 @@ public sealed record LogEntryDocument
             Count = DrumCount,
             FuelCost = FuelCost,
             Gate = Gate,
+            Proof = Proof?.ToSaid(),
         };
 }

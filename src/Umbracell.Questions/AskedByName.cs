@@ -4,6 +4,7 @@ using Umbracell.Questions.Answers;
 using Umbracell.Questions.Choose;
 using Umbracell.Questions.Pocket;
 using Umbracell.Questions.Price;
+using Umbracell.Questions.Prove;
 using Umbracell.Questions.Rig;
 using Umbracell.Questions.Section;
 using Umbracell.Questions.Sets;
@@ -31,6 +32,9 @@ public static class AskedByName
         ["lift"] = Of(Wire.LiftQuestion, Wire.LiftAnswer, LiftQuestions.Answer),
         ["spray"] = Of(Wire.SprayQuestion, Wire.SprayAnswer, SprayQuestions.Answer),
         ["yield"] = Of(Wire.YieldQuestion, Wire.YieldAnswer, (question, _) => YieldQuestions.Answer(question)),
+        ["depth"] = Of(Wire.DepthQuestion, Wire.DepthAnswer, DepthQuestions.Answer),
+        ["proof"] = Of(Wire.ProofQuestion, Wire.ProofAnswer, ProofQuestions.Answer),
+        ["reentry"] = Of(Wire.ReEntryQuestion, Wire.ReEntryAnswer, ReEntryQuestions.Answer),
         ["pocket"] = Of(Wire.PocketQuestion, Wire.PocketAnswer, PocketQuestions.Answer),
     };
 

@@ -19,6 +19,7 @@ using Umbracell.Questions.Answers;
 using Umbracell.Questions.Choose;
 using Umbracell.Questions.Pocket;
 using Umbracell.Questions.Price;
+using Umbracell.Questions.Prove;
 using Umbracell.Questions.Rig;
 using Umbracell.Questions.Section;
 using Umbracell.Questions.Sets;
@@ -51,6 +52,12 @@ namespace Umbracell.Questions;
 [JsonSerializable(typeof(SprayAnswer))]
 [JsonSerializable(typeof(YieldQuestion))]
 [JsonSerializable(typeof(YieldAnswer))]
+[JsonSerializable(typeof(DepthQuestion))]
+[JsonSerializable(typeof(DepthAnswer))]
+[JsonSerializable(typeof(ProofQuestion))]
+[JsonSerializable(typeof(ProofAnswer))]
+[JsonSerializable(typeof(ReEntryQuestion))]
+[JsonSerializable(typeof(ReEntryAnswer))]
 [JsonSerializable(typeof(Supplies))]
 public sealed partial class QuestionsJson : JsonSerializerContext
 {
@@ -119,6 +126,15 @@ public sealed partial class QuestionsJson : JsonSerializerContext
                     Words<WalkRoundItem>(),
                     Words<NextLiftBecause>(),
                     Words<SetSide>(),
+                    Words<PlaceKind>(),
+                    Words<DefectKind>(),
+                    Words<DefectCause>(),
+                    Words<DefectState>(),
+                    Words<RepairWay>(),
+                    Words<InspectionItem>(),
+                    Words<SampleKind>(),
+                    Words<FailedIn>(),
+                    Words<CellLook>(),
                     new QuantityConverter<Length>(q => q.Metres, Umbracell.Core.Quantities.Length.FromMetres),
                     new QuantityConverter<Temperature>(q => q.Celsius, Umbracell.Core.Quantities.Temperature.FromCelsius),
                     new QuantityConverter<Density>(

@@ -1,3 +1,4 @@
+using Umbracell.Core.Statistics;
 using Shouldly;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Yield;

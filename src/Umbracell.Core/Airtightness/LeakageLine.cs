@@ -1,3 +1,5 @@
+using Umbracell.Core.Statistics;
+
 namespace Umbracell.Core.Airtightness;
 
 /// <summary>The straight line of ln Q on ln ΔP, weighted by what gauge and flow are worth at each point.</summary>

@@ -56,4 +56,16 @@ public enum SheetLine
 
     /// <summary>Temperatures and pressure of the rig.</summary>
     SheetSetPoints,
+
+    /// <summary>Aged R by thickness.</summary>
+    SheetAgedR,
+
+    /// <summary>When people without protection can come back.</summary>
+    SheetReEntry,
+
+    /// <summary>Density of a cut sample.</summary>
+    SheetDensity,
+
+    /// <summary>Adhesion.</summary>
+    SheetAdhesion,
 }

@@ -58,6 +58,14 @@ public static class Citations
     public static Citation CostPerSquareMetre { get; } = Of();
     public static Citation CandidateCost { get; } = Of();
     public static Citation ThermalBarrier { get; } = Of();
+    public static Citation ToleranceInterval { get; } = Of();
+    public static Citation UnevenFoam { get; } = Of();
+    public static Citation DepthPlan { get; } = Of();
+    public static Citation DepthAcceptance { get; } = Of();
+    public static Citation ReEntry { get; } = Of();
+    public static Citation ProofLogged { get; } = Of();
+    public static Citation GaugeBlock { get; } = Of();
+    public static Citation InspectionBeforeCover { get; } = Of();
     public static Citation WeatherSide { get; } = Of();
     public static Citation GroundContact { get; } = Of();
     public static Citation OpenLeak { get; } = Of();

@@ -23,4 +23,7 @@ public enum Stage
 
     /// <summary>What has been sprayed, and when the next lift can go on.</summary>
     Spray,
+
+    /// <summary>Whether the work is thick enough, tight enough and sound, and when people come back.</summary>
+    Prove,
 }

@@ -54,6 +54,19 @@ public readonly record struct TemperatureWindow(Temperature Least, Temperature G
     public bool Holds(Temperature t) => Margin(t).Kelvins >= 0;
 }
 
+/// <summary>When people without protection can come back, by the sheet.</summary>
+/// <param name="After">After the last trigger, above zero.</param>
+/// <param name="AirChanges">At so many air changes an hour, above zero; null for foam that is sprayed outdoors only.</param>
+public readonly record struct ReEntryTime(TimeSpan After, double? AirChanges)
+{
+    /// <summary>The longer of both, at the more air.</summary>
+    public ReEntryTime AlsoWithin(ReEntryTime other) =>
+        new(
+            After > other.After ? After : other.After,
+            AirChanges is { } mine && other.AirChanges is { } theirs ? Math.Max(mine, theirs) : AirChanges ?? other.AirChanges
+        );
+}
+
 /// <summary>What the maker's product sheet says of a foam. Its limits bound every answer.</summary>
 public sealed record ProductSheet
 {
@@ -194,6 +207,12 @@ public sealed record ProductSheet
     /// <summary>Re-entry as the sheet words it.</summary>
     public required string ReEntry { get; init; }
 
+    /// <summary>Re-entry in figures; null where the sheet gives none.</summary>
+    public ReEntryTime? ReEntryTime { get; init; }
+
+    /// <summary>Least pull of a disc glued to the foam; null where the sheet gives none.</summary>
+    public BearingPressure? LeastPull { get; init; }
+
     /// <summary>The dense skin of each lift as an equivalent lost thickness: 0.05 in for closed cell, 0.10 in for open cell (trade
     /// practice).</summary>
     public Length SkinEquivalent => Length.FromInches(Cell == CellStructure.Closed ? 0.05 : 0.10);
@@ -246,6 +265,8 @@ public sealed record ProductSheet
             NextLiftBelow = inForce.NextLiftBelow < NextLiftBelow ? inForce.NextLiftBelow : NextLiftBelow,
             LeastWait = inForce.LeastWait > LeastWait ? inForce.LeastWait : LeastWait,
             GreatestLift = inForce.GreatestLift < GreatestLift ? inForce.GreatestLift : GreatestLift,
+            ReEntryTime =
+                ReEntryTime is { } time && inForce.ReEntryTime is { } other ? time.AlsoWithin(other) : ReEntryTime ?? inForce.ReEntryTime,
         };
         return both == this ? this : both with { Edition = $"{Edition} / {inForce.Edition}" };
     }

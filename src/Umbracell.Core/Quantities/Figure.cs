@@ -163,6 +163,12 @@ public enum Dimension
 
     /// <summary>Kilograms a second that flow.</summary>
     MassFlow,
+
+    /// <summary>Mass of a piece that is weighed on a small scale; kg.</summary>
+    PieceMass,
+
+    /// <summary>Volume of a piece, by the water it displaces; m³.</summary>
+    PieceVolume,
 }
 
 /// <summary>Which way a figure is rounded where it is printed.</summary>

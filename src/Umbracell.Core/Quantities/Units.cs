@@ -302,6 +302,19 @@ internal static partial class Units
         "ft2/h",
         "sq ft/h"
     );
+    public static readonly Unit Gram = new("g", 1e-3, 0, [Dimension.PieceMass], "g");
+    public static readonly Unit Ounce = new("oz", Quantities.Mass.KilogramsPerPound / 16, 0, [Dimension.PieceMass], "oz");
+    public static readonly Unit Millilitre = new("ml", 1e-6, 0, [Dimension.PieceVolume], "ml", "cm3", "cm³");
+
+    // The US fluid ounce: 231 in³ in 128 of them (exact).
+    public static readonly Unit FluidOunce = new(
+        "fl oz",
+        231.0 / 128 * Length.MetresPerInch * Length.MetresPerInch * Length.MetresPerInch,
+        0,
+        [Dimension.PieceVolume],
+        "fl oz",
+        "floz"
+    );
     public static readonly Unit SquareMetrePerHour = new("m²/h", 1, 0, [Dimension.AreaPace], "m²/h", "m2/h");
 
     /// <summary>Every unit with a spelling, longest spelling first so that "mm" is not read as "m".</summary>
@@ -376,6 +389,10 @@ internal static partial class Units
             Second,
             Megapascal,
             Bar,
+            Gram,
+            Ounce,
+            Millilitre,
+            FluidOunce,
         }
             .SelectMany(unit => unit.Spellings.Select(spelling => (spelling, unit)))
             .OrderByDescending(pair => pair.spelling.Length),

@@ -109,6 +109,10 @@ internal static partial class Units
             (Dimension.AreaPace, _) => SquareMetrePerHour,
             (Dimension.FoamPace, UnitSystem.Us) => BoardFootPerHour,
             (Dimension.FoamPace, _) => FoamCubicMetrePerHour,
+            (Dimension.PieceMass, UnitSystem.Us) => Ounce,
+            (Dimension.PieceMass, _) => Gram,
+            (Dimension.PieceVolume, UnitSystem.Us) => FluidOunce,
+            (Dimension.PieceVolume, _) => Millilitre,
             _ => throw new ArgumentOutOfRangeException(nameof(dimension), dimension, "No unit is known for this dimension."),
         };
 }

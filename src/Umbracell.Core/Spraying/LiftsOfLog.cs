@@ -33,7 +33,8 @@ internal sealed class LiftsOfLog
             case LogEntryKind.LiftEnded:
                 _ends[lift] = entry.At;
                 break;
-            case LogEntryKind.Depth when entry.Depth is { } depth:
+            // Edges and corners are thinner than the area: they tell nothing of how much was sprayed.
+            case LogEntryKind.Depth when entry.Depth is { } depth && entry.Proof?.Spot is not { Kind: not PlaceKind.Area }:
                 if (!_depths.TryGetValue(lift, out var read))
                 {
                     _depths[lift] = read = [];

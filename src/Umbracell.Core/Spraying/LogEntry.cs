@@ -75,6 +75,30 @@ public enum LogEntryKind
 
     /// <summary>It is not finished after all.</summary>
     JobReopened,
+
+    /// <summary>How many air changes the ventilation makes was found out.</summary>
+    VentilationRead,
+
+    /// <summary>Places to read depths at were drawn anew.</summary>
+    PlacesDrawn,
+
+    /// <summary>A probe was held to a block of known thickness.</summary>
+    ProbeChecked,
+
+    /// <summary>A sample was cut or pulled.</summary>
+    Sampled,
+
+    /// <summary>Something of the inspection was looked at and is right.</summary>
+    Inspected,
+
+    /// <summary>The inspection before cover was signed.</summary>
+    SignedOff,
+
+    /// <summary>A defect was repaired.</summary>
+    DefectRepaired,
+
+    /// <summary>A repaired defect was looked at again.</summary>
+    DefectRechecked,
 }
 
 /// <summary>Why work was stopped.</summary>
@@ -161,4 +185,7 @@ public sealed record LogEntry
 
     /// <summary>What the gate said when a lift was begun; null where it was not known.</summary>
     public Verdict? Gate { get; init; }
+
+    /// <summary>What was read, sampled, seen, signed, found or repaired; null for what is of spraying alone.</summary>
+    public ProofSaid? Proof { get; init; }
 }

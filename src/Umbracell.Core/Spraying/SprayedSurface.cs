@@ -12,7 +12,7 @@ public sealed record SprayedSurface
     /// <summary>Stops that nobody ended.</summary>
     public required IReadOnlyList<LogEntry> OpenStops { get; init; }
 
-    /// <summary>Defects that were noted.</summary>
+    /// <summary>Defects that were noted, and not repaired and found sound since.</summary>
     public required int Defects { get; init; }
 
     /// <summary>What of the walk-round was seen.</summary>
@@ -71,7 +71,7 @@ public sealed record SprayedSurface
         DrumsOfLog[] drums = [new(SetSide.A, sheet), new(SetSide.B, sheet)];
         List<LogEntry> stops = [];
         HashSet<WalkRoundItem> seen = [];
-        var (defects, ventilated, clear) = (0, default(bool?), default(bool?));
+        var (ventilated, clear) = (default(bool?), default(bool?));
         DateTimeOffset? finished = null;
         DateTimeOffset? jobFinished = null;
         foreach (var entry in log)
@@ -98,9 +98,6 @@ public sealed record SprayedSurface
                 case LogEntryKind.AreaClear or LogEntryKind.AreaEntered when !(entry.At < areaSince):
                     clear = entry.Kind == LogEntryKind.AreaClear;
                     break;
-                case LogEntryKind.Defect:
-                    defects++;
-                    break;
                 case LogEntryKind.Seen when entry.Item is { } item:
                     seen.Add(item);
                     break;
@@ -123,7 +120,7 @@ public sealed record SprayedSurface
         {
             Lifts = lifts.Made(),
             OpenStops = stops,
-            Defects = defects,
+            Defects = FoundDefect.Of(log).Count(defect => defect.State != DefectState.Closed),
             Seen = seen,
             Ventilated = ventilated,
             AreaClear = clear,

@@ -2,6 +2,7 @@ using Umbracell.Core.Assemblies;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
+using Umbracell.Core.Statistics;
 
 namespace Umbracell.Core.Yield;
 

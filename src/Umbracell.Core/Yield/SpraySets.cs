@@ -1,5 +1,6 @@
 using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
+using Umbracell.Core.Statistics;
 
 namespace Umbracell.Core.Yield;
 

@@ -21,6 +21,9 @@ public enum FaultCode
     /// <summary>No whole number.</summary>
     NotWhole,
 
+    /// <summary>A defect that nobody repaired since it was found open.</summary>
+    NotRepaired,
+
     /// <summary>A foot or more of inches after the feet.</summary>
     InchesOverAFoot,
 

@@ -48,6 +48,9 @@ public sealed record BoardFeet
     /// <summary>Surfaces that are finished.</summary>
     public required int Sprayed { get; init; }
 
+    /// <summary>Surfaces that were inspected and signed.</summary>
+    public required int Covered { get; init; }
+
     /// <summary>Sets used so far, by levels that were read; null before any was.</summary>
     public required FigureAnswer? SetsUsed { get; init; }
 

@@ -203,6 +203,7 @@ internal static class JobEndpoints
             MayBeSprayedNow = Counted(Stage.Window),
             ShotStands = Counted(Stage.Rig),
             Sprayed = Counted(Stage.Spray),
+            Covered = Counted(Stage.Prove),
             SetsUsed = Sets(running?.Used),
             SetsToGo = Sets(running?.ToGo),
             Held = rows.Count(row => row.Worst == Verdict.Hold),

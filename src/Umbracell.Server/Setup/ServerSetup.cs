@@ -83,7 +83,12 @@ internal static class ServerSetup
         services.AddExceptionHandler<ProblemMapping>();
         services.AddResponseCompression(options => options.EnableForHttps = true);
         services.AddHealthChecks().AddCheck<DatabaseReady>("database", tags: ["ready"]);
-        services.AddOpenApi(options => options.AddSchemaTransformer(TextSchema.WriteAsync).AddSchemaTransformer(RuleWords.WriteAsync));
+        services.AddOpenApi(options =>
+            options
+                .AddSchemaTransformer(TextSchema.WriteAsync)
+                .AddSchemaTransformer(RuleWords.WriteAsync)
+                .AddSchemaTransformer(EnumSchema.WriteAsync)
+        );
         AddTelemetry(services, builder.Configuration["Telemetry:Otlp"]);
     }
 

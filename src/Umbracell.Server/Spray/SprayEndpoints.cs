@@ -40,20 +40,12 @@ internal static class SprayEndpoints
         SurfaceReader surfaces,
         SprayReader reader,
         LogBook book,
-        Commands commands,
         ClaimsPrincipal user,
         TimeProvider clock
     )
     {
         var (surface, job) = await surfaces.FindAsync(id);
-        var stamp = Stamp.Of(user, clock, edit);
-        if (await commands.TakeAsync(edit, null, stamp))
-        {
-            await book.WriteAsync(edit, surface, job, stamp);
-        }
-
-        // A request that broke off between the two is sent again.
-        await book.SettleAsync(job);
+        await book.TakeAsync(edit, surface, job, Stamp.Of(user, clock, edit));
         return TypedResults.Ok(await reader.OfAsync(surface, job));
     }
 }

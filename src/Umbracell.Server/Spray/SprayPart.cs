@@ -12,12 +12,7 @@ internal sealed class SprayPart : IPart
     public void AddTo(IServiceCollection services)
     {
         services.AddSingleton<IStageCell, SprayCell>();
-        services
-            .AddScoped<SprayReader>()
-            .AddScoped<LogBook>()
-            .AddScoped<JobSprayReader>()
-            .AddScoped<PastJobOfLog>()
-            .AddScoped<StockOfLog>();
+        services.AddScoped<SprayReader>().AddScoped<JobSprayReader>();
     }
 
     public void Map(IEndpointRouteBuilder api)

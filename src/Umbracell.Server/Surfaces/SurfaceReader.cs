@@ -119,6 +119,14 @@ internal sealed class SurfaceReader(UmbracellDb db)
                 .Select(o => new Opening(o.Count, Length.FromMetres(o.WidthM), Length.FromMetres(o.HeightM))),
         ];
 
+    /// <summary>A surface drawn from its numbers; its size must have been taken.</summary>
+    public static SurfaceSketch SketchOf(Surface surface) =>
+        SurfaceSketch.Of(
+            ShapeOf(surface),
+            OpeningsOf(surface),
+            Length.FromMetres(surface.MemberMaterial == MemberMaterial.None ? 0 : surface.MemberSpacingM)
+        );
+
     /// <summary>What else is known of a surface, for the core.</summary>
     public static SurfaceDetails DetailsOf(Surface surface)
     {

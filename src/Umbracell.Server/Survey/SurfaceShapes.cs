@@ -59,18 +59,6 @@ public sealed record DetailsAnswer
     public required Guid? BufferId { get; init; }
 }
 
-/// <summary>A line or outline in metres: x and y in turn.</summary>
-public sealed record SketchPath(IReadOnlyList<double> Xy);
-
-/// <summary>A surface drawn from its numbers, in metres, x across and y up.</summary>
-public sealed record SketchAnswer(
-    double WidthM,
-    double HeightM,
-    IReadOnlyList<SketchPath> Faces,
-    IReadOnlyList<SketchPath> Openings,
-    IReadOnlyList<SketchPath> Members
-);
-
 /// <summary>A surface as the survey shows it: every cell as it would be typed, and what follows from it; after an edit also what takes
 /// the edit back.</summary>
 public sealed record SurfaceAnswer

@@ -2,8 +2,6 @@ using System.Security.Claims;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Assemblies;
-using Umbracell.Core.Quantities;
-using Umbracell.Core.Takeoff;
 using Umbracell.Questions.Answers;
 using Umbracell.Server.Access;
 using Umbracell.Server.Problems;
@@ -214,28 +212,7 @@ internal static class SurveyEndpoints
             return TypedResults.NoContent();
         }
 
-        var sketch = SurfaceSketch.Of(
-            SurfaceReader.ShapeOf(surface),
-            SurfaceReader.OpeningsOf(surface),
-            Length.FromMetres(surface.MemberMaterial == MemberMaterial.None ? 0 : surface.MemberSpacingM)
-        );
-        var corners = sketch.Faces.SelectMany(face => face).ToList();
-        return TypedResults.Ok(
-            new SketchAnswer(
-                corners.Max(c => c.X) - corners.Min(c => c.X),
-                corners.Max(c => c.Y) - corners.Min(c => c.Y),
-                [.. sketch.Faces.Select(face => Path(face, corners))],
-                [.. sketch.Openings.Select(opening => Path(opening, corners))],
-                [.. sketch.Members.Select(m => Path([m.From, m.To], corners))]
-            )
-        );
-    }
-
-    // An outline may have been taken from any point: the drawing starts at its own lower left.
-    private static SketchPath Path(IEnumerable<Corner> path, List<Corner> all)
-    {
-        var (x, y) = (all.Min(c => c.X), all.Min(c => c.Y));
-        return new([.. path.SelectMany(c => new[] { c.X - x, c.Y - y })]);
+        return TypedResults.Ok(SketchAnswer.Of(SurfaceReader.SketchOf(surface)));
     }
 
     // Two surfaces may share a name; lists, joints and papers then cannot tell them apart.

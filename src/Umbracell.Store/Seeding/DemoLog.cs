@@ -22,6 +22,9 @@ internal static class DemoLog
     private const string LotA = "A-4417",
         LotB = "B-7588";
 
+    // By the numbers of the places; the fourth is under what was specified.
+    private static readonly double[] ProofDepthsMm = [66.675, 65.0875, 68.2625, 57.15, 66.675, 69.85];
+
     private const string Lead = "crew lead, crew Heron";
 
     /// <summary>The entries.</summary>
@@ -60,6 +63,55 @@ internal static class DemoLog
         return log.Rows;
     }
 
+    /// <summary>What was read, seen and found on the finished surface since, and how the rooms are aired.</summary>
+    /// <param name="job">The ferry house.</param>
+    /// <param name="surfaces">Its surfaces.</param>
+    /// <param name="now">The moment they are dated back from.</param>
+    public static IEnumerable<LogEntryRow> ProofOf(Guid job, IReadOnlyList<Surface> surfaces, DateTimeOffset now)
+    {
+        var log = new Log(job, now);
+        log.Proof(null, LogEntryKind.VentilationRead, 83, new() { AirChanges = 8 });
+        if (surfaces.FirstOrDefault(one => one.Name == Finished) is not { } basement)
+        {
+            return log.Rows;
+        }
+
+        log.Proof(null, LogEntryKind.ProbeChecked, 1_362, new() { BlockMm = 50 }, entry => entry with { DepthMm = 50.5 });
+        foreach (var (mm, i) in ProofDepthsMm.Select((mm, i) => (mm, i)))
+        {
+            log.Proof(basement.Id, LogEntryKind.Depth, 1_360 - i, new() { SpotNumber = i + 1 }, entry => entry with { DepthMm = mm });
+        }
+
+        var defect = log.Proof(
+            basement.Id,
+            LogEntryKind.Defect,
+            1_350,
+            new()
+            {
+                DefectKind = DefectKind.Void,
+                DefectAreaM2 = 0.06,
+                DefectCause = DefectCause.Access,
+                SpotNumber = 2,
+            },
+            entry => entry with { Words = "Hollow behind the drain pipe" }
+        );
+        log.Proof(
+            basement.Id,
+            LogEntryKind.DefectRepaired,
+            1_340,
+            new() { RepairWay = RepairWay.CutAndSprayed, CutBackMm = 50 },
+            entry => entry with { Of = defect }
+        );
+        log.Proof(basement.Id, LogEntryKind.DefectRechecked, 1_300, new() { FoundSound = true }, entry => entry with { Of = defect });
+        log.Proof(basement.Id, LogEntryKind.Sampled, 1_295, new() { Sample = SampleKind.Density, DensityKgM3 = 33.1 });
+        log.Proof(basement.Id, LogEntryKind.Inspected, 1_290, new() { Inspected = InspectionItem.Voids });
+        log.Proof(basement.Id, LogEntryKind.Inspected, 1_289, new() { Inspected = InspectionItem.Holds });
+        return log.Rows;
+    }
+
+    /// <summary>Whether a log has something of the proof already.</summary>
+    public static bool HasProof(IEnumerable<LogEntryRow> log) => log.Any(row => row.Document.Proof is not null);
+
     private sealed class Log(Guid job, DateTimeOffset now)
     {
         public List<LogEntryRow> Rows { get; } = [];
@@ -87,6 +139,14 @@ internal static class DemoLog
             );
             return entry.Id;
         }
+
+        public Guid Proof(
+            Guid? surface,
+            LogEntryKind kind,
+            int minutesAgo,
+            ProofDocument said,
+            Func<LogEntryDocument, LogEntryDocument>? with = null
+        ) => Say(surface, kind, minutesAgo, entry => (with?.Invoke(entry) ?? entry) with { Proof = said });
 
         public void Lift(Guid surface, int begun, int ended, double[] depthsMm)
         {

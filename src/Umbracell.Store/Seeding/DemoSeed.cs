@@ -176,9 +176,21 @@ public static class DemoSeed
     private static async Task AddLogSinceAsync(UmbracellDb db, DateTimeOffset now, CancellationToken cancellation)
     {
         var job = await db.Jobs.FirstOrDefaultAsync(job => job.Name.Contains(DemoLog.Job), cancellation);
-        if (job is not null && !await db.SprayLog.AnyAsync(cancellation))
+        if (job is null)
         {
-            db.SprayLog.AddRange(DemoLog.Of(job.Id, await db.Surfaces.Where(s => s.JobId == job.Id).ToListAsync(cancellation), now));
+            return;
+        }
+
+        var surfaces = await db.Surfaces.Where(s => s.JobId == job.Id).ToListAsync(cancellation);
+        if (!await db.SprayLog.AnyAsync(cancellation))
+        {
+            db.SprayLog.AddRange(DemoLog.Of(job.Id, surfaces, now));
+            await db.SaveChangesAsync(cancellation);
+        }
+
+        if (!DemoLog.HasProof(await db.SprayLog.AsNoTracking().Where(row => row.JobId == job.Id).ToListAsync(cancellation)))
+        {
+            db.SprayLog.AddRange(DemoLog.ProofOf(job.Id, surfaces, now));
             await db.SaveChangesAsync(cancellation);
         }
     }

@@ -1,6 +1,7 @@
 using CsCheck;
 using Shouldly;
 using Umbracell.Core.Quantities;
+using Umbracell.Core.Statistics;
 using Umbracell.Core.Yield;
 using Xunit;
 

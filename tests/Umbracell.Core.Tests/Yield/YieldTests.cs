@@ -2,6 +2,7 @@ using CsCheck;
 using Shouldly;
 using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
+using Umbracell.Core.Statistics;
 using Umbracell.Core.Yield;
 using Xunit;
 

@@ -1,5 +1,6 @@
 using Umbracell.Core.Materials;
 using Umbracell.Core.Quantities;
+using Umbracell.Core.Statistics;
 
 namespace Umbracell.Core.Rigs.Shots;
 

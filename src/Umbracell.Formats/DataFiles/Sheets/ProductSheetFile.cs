@@ -122,6 +122,8 @@ public static class ProductSheetFile
                 Temperature.FromCelsius(s.Reaction.AtSubstrateC)
             ),
             ReEntry = s.ReEntry,
+            ReEntryTime = s.ReEntryAfter is { Hours: { } hours } after ? new(TimeSpan.FromHours(hours), after.AirChanges) : null,
+            LeastPull = s.AdhesionKPa is { } pull ? BearingPressure.FromKilopascals(pull) : null,
             CompressiveStrength = s.CompressiveStrengthKPa is { } strength ? BearingPressure.FromKilopascals(strength) : null,
             FlameSpread = s.Fire?.FlameSpread,
             SmokeDeveloped = s.Fire?.SmokeDeveloped,
@@ -194,6 +196,10 @@ public static class ProductSheetFile
 
         public double? CompressiveStrengthKPa { get; init; }
 
+        public ReEntryShape? ReEntryAfter { get; init; }
+
+        public double? AdhesionKPa { get; init; }
+
         public FireShape? Fire { get; init; }
 
         public required double CureH { get; init; }
@@ -230,6 +236,8 @@ public static class ProductSheetFile
     private sealed record FireShape(double FlameSpread, double SmokeDeveloped);
 
     private sealed record OpenDaysShape(double Sun, double Rain);
+
+    private sealed record ReEntryShape(double? Hours = null, double? AirChanges = null);
 
     private sealed record DensityShape(double CoreLbFt3, double InPlaceLbFt3);
 

@@ -182,6 +182,9 @@ public static class SheetEntries
         Line("fire.flameSpread", SheetPart.Afterwards, Plain),
         Line("fire.smokeDeveloped", SheetPart.Afterwards, Plain),
         Line("reEntry", SheetPart.Afterwards),
+        Line("reEntryAfter.hours", SheetPart.Afterwards, Hours, SheetLimit.AtLeast),
+        Line("reEntryAfter.airChanges", SheetPart.Afterwards, Plain, SheetLimit.AtLeast),
+        Line("adhesionKPa", SheetPart.Afterwards, Kilopascals),
         Line("coating", SheetPart.Afterwards),
     ];
 

@@ -18,7 +18,13 @@ namespace Umbracell.Server.Spray;
 internal sealed class JobSprayReader(LoggedJobs logged, UmbracellDb db)
 {
     // When it is said has nothing to do with when anybody was there.
-    private static readonly LogEntryKind[] SaidLater = [LogEntryKind.JobFinished, LogEntryKind.JobReopened, LogEntryKind.Note];
+    private static readonly LogEntryKind[] SaidLater =
+    [
+        LogEntryKind.JobFinished,
+        LogEntryKind.JobReopened,
+        LogEntryKind.Note,
+        LogEntryKind.PlacesDrawn,
+    ];
 
     public async Task<JobSpray> OfAsync(Guid id, ClaimsPrincipal person)
     {
@@ -61,7 +67,7 @@ internal sealed class JobSprayReader(LoggedJobs logged, UmbracellDb db)
     private static DoneWork WorkOf(LoggedJob job)
     {
         var days = job
-            .Log.Where(entry => !SaidLater.Contains(entry.Kind))
+            .Log.Where(entry => !SaidLater.Contains(entry.Kind) && entry.Proof is null)
             .GroupBy(entry => PlaceTime.Day(job.Studied.Study.Job, entry.At))
             .Select(day => day.Max(entry => entry.At) - day.Min(entry => entry.At))
             .ToList();

@@ -2,6 +2,7 @@ using Umbracell.Core.Spraying;
 using Umbracell.Core.Yield;
 using Umbracell.Questions.Answers;
 using Umbracell.Questions.Spray;
+using Umbracell.Server.Surfaces;
 
 namespace Umbracell.Server.Spray;
 

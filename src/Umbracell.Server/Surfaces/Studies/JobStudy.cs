@@ -5,6 +5,7 @@ using Umbracell.Core.Materials;
 using Umbracell.Core.Takeoff;
 using Umbracell.Core.Yield;
 using Umbracell.Documents;
+using Umbracell.Questions.Prove;
 using Umbracell.Questions.Sets;
 using Umbracell.Questions.Spray;
 using Umbracell.Questions.Window;
@@ -42,6 +43,9 @@ internal sealed record SurfaceStudy
 
     /// <summary>How far it is, by its log; null where nothing was logged, or it cannot be told.</summary>
     public SprayAnswer? Sprayed { get; init; }
+
+    /// <summary>Whether it is thick enough and sound, by its log; null where nothing was logged, or it cannot be told.</summary>
+    public ProofAnswer? Proof { get; init; }
 
     /// <summary>When it was studied.</summary>
     public DateTimeOffset StudiedAt { get; init; }

@@ -11,7 +11,7 @@ internal static class StudySetup
         services.AddSingleton<StudyMetrics>();
         services.AddScoped<JobStudies>();
         services.AddScoped<StudiedJobs>();
-        services.AddScoped<LoggedJobs>();
+        services.AddScoped<LoggedJobs>().AddScoped<LogBook>().AddScoped<PastJobOfLog>().AddScoped<StockOfLog>();
         services.AddSingleton<StageCells>();
     }
 }

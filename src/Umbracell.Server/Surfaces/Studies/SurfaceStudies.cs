@@ -2,6 +2,7 @@ using Umbracell.Core.Quantities;
 using Umbracell.Documents;
 using Umbracell.Questions;
 using Umbracell.Questions.Answers;
+using Umbracell.Questions.Prove;
 using Umbracell.Questions.Section;
 using Umbracell.Questions.Sets;
 using Umbracell.Questions.Spray;
@@ -89,6 +90,7 @@ internal static class SurfaceStudies
             Gate = SurfaceGates.Of(surface, job, records, now),
             Shots = SurfaceShots.Of(surface, job, records, supplies),
             Sprayed = SprayedOf(surface, job, records, supplies, now),
+            Proof = ProofOf(surface, records, supplies),
             StudiedAt = now,
             Further = further,
             AddedBoards = BoardsOf(surface),
@@ -102,6 +104,11 @@ internal static class SurfaceStudies
         records.Log.Any(row => row.SurfaceId == surface.Id)
         && SurfaceSprays.Of(surface, job, records, now, supplies.Gate.FreshFor) is { } asked
             ? OrNull(() => SprayQuestions.Answer(asked, supplies))
+            : null;
+
+    private static ProofAnswer? ProofOf(Surface surface, SurveyRecords records, Supplies supplies) =>
+        records.Log.Any(row => row.SurfaceId == surface.Id) && SurfaceProofs.Of(surface, records) is { } asked
+            ? OrNull(() => ProofQuestions.Answer(asked, supplies))
             : null;
 
     private static List<LayerDocument> BoardsOf(Surface surface) =>

@@ -1,11 +1,10 @@
 using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Quantities;
 using Umbracell.Server.Places;
-using Umbracell.Server.Surfaces;
 using Umbracell.Store;
 using Umbracell.Store.Model;
 
-namespace Umbracell.Server.Spray;
+namespace Umbracell.Server.Surfaces;
 
 /// <summary>What is missing before crews can learn from a product of a job.</summary>
 public enum LearningLack

@@ -4,7 +4,7 @@ using Umbracell.Core.Spraying;
 using Umbracell.Core.Yield;
 using Umbracell.Store;
 
-namespace Umbracell.Server.Spray;
+namespace Umbracell.Server.Surfaces;
 
 /// <summary>What a log takes from a lot of the store: full drums, and liquid of opened ones.</summary>
 internal readonly record struct TakenFromLot(int Full, double PartKg)

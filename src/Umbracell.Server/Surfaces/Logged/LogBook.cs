@@ -2,18 +2,36 @@ using Microsoft.EntityFrameworkCore;
 using Umbracell.Core.Spraying;
 using Umbracell.Documents;
 using Umbracell.Server.Sheets;
-using Umbracell.Server.Surfaces;
 using Umbracell.Server.Typing;
 using Umbracell.Store;
 using Umbracell.Store.Model;
 
-namespace Umbracell.Server.Spray;
+namespace Umbracell.Server.Surfaces;
 
 /// <summary>Writes entries of the log, with what hangs on them: drums leave the store, and a job that is finished becomes one that crews
 /// learn from.</summary>
-internal sealed class LogBook(UmbracellDb db, SheetLibrary library, StockOfLog stock, LoggedJobs logged, PastJobOfLog past)
+internal sealed class LogBook(
+    UmbracellDb db,
+    SheetLibrary library,
+    StockOfLog stock,
+    LoggedJobs logged,
+    PastJobOfLog past,
+    Commands commands
+)
 {
-    public async Task WriteAsync(TypedEdit edit, Surface surface, Job job, Stamp stamp)
+    /// <summary>Takes an entry as it was typed; what arrives twice is taken once.</summary>
+    public async Task TakeAsync(TypedEdit edit, Surface surface, Job job, Stamp stamp)
+    {
+        if (await commands.TakeAsync(edit, null, stamp))
+        {
+            await WriteAsync(edit, surface, job, stamp);
+        }
+
+        // A request that broke off between the two is sent again.
+        await SettleAsync(job);
+    }
+
+    private async Task WriteAsync(TypedEdit edit, Surface surface, Job job, Stamp stamp)
     {
         var rows = await RowsAsync(job.Id);
         var known = rows.Where(row => row.SurfaceId is null || row.SurfaceId == surface.Id).Select(row => row.Document).ToList();
@@ -47,8 +65,8 @@ internal sealed class LogBook(UmbracellDb db, SheetLibrary library, StockOfLog s
         await db.SaveChangesAsync();
     }
 
-    /// <summary>Sees to it that the finished jobs of a job are what its log tells.</summary>
-    public async Task SettleAsync(Job job)
+    // Sees to it that the finished jobs of a job are what its log tells.
+    private async Task SettleAsync(Job job)
     {
         var isFinished = SprayedSurface.Of((await RowsAsync(job.Id)).Select(row => row.Document.ToEntry())).JobFinishedAt is not null;
         if (isFinished || await db.PastJobs.AnyAsync(row => row.JobId == job.Id))

@@ -1,4 +1,4 @@
-namespace Umbracell.Core.Airtightness;
+namespace Umbracell.Core.Statistics;
 
 /// <summary>Student's t distribution, for intervals from few points.</summary>
 internal static class StudentT

@@ -10,7 +10,7 @@ using Umbracell.Server.Places;
 using Umbracell.Server.Typing;
 using Umbracell.Store.Model;
 
-namespace Umbracell.Server.Spray;
+namespace Umbracell.Server.Surfaces;
 
 /// <summary>Drums an entry can be of.</summary>
 /// <param name="Sheet">Product of the surface; null where none is chosen.</param>
@@ -42,6 +42,8 @@ internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp, DrumsAtHan
         LogEntryKind.FuelBought,
         LogEntryKind.JobFinished,
         LogEntryKind.JobReopened,
+        LogEntryKind.VentilationRead,
+        LogEntryKind.ProbeChecked,
     ];
 
     private static readonly LogEntryKind[] OfDrums =
@@ -95,14 +97,19 @@ internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp, DrumsAtHan
         Weighed(fields, entry, left => entry = entry with { Left = left });
         Stroked(fields, entry, log, left => entry = entry with { Left = left });
         fields.ChoiceOrBlank<Verdict>("gate", one => entry = entry with { Gate = one });
+        entry = ProofFields.Read(fields, entry);
         fields.TimeOfDay("time", text => time = text);
         fields.Quantity("clockAhead", Zones, minutes => _ahead = TimeSpan.FromMinutes(minutes));
-        foreach (var lacks in LacksOf(entry, fields).Where(one => one.IsMissing && !fields.Has(one.Field)))
+        foreach (
+            var lacks in LacksOf(entry, fields).Concat(ProofFields.LacksOf(entry)).Where(one => one.IsMissing && !fields.Has(one.Field))
+        )
         {
             fields.Fault(Lacking(lacks.Field));
         }
 
-        fields.ThrowIfFaulty(
+        ProofFields.Follow(fields, entry, log);
+        fields.ThrowIfFaulty([
+            .. ProofFields.All,
             "kind",
             "entry",
             "replaces",
@@ -124,8 +131,8 @@ internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp, DrumsAtHan
             "stock",
             "cost",
             "count",
-            "clockAhead"
-        );
+            "clockAhead",
+        ]);
         return InTime(time.Length == 0 ? entry : entry with { At = At(time, entry.At) }, log);
     }
 
@@ -219,7 +226,7 @@ internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp, DrumsAtHan
         : fields.Has("strokes") ? "strokes"
         : "dip";
 
-    private static FieldFault Lacking(string field) =>
+    internal static FieldFault Lacking(string field) =>
         new()
         {
             Field = field,
@@ -232,7 +239,7 @@ internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp, DrumsAtHan
             ? DrumStock.MassOf(sheet, side).Kilograms
             : null;
 
-    private static string? Said(string text) => text.Length == 0 ? null : text;
+    internal static string? Said(string text) => text.Length == 0 ? null : text;
 
     // What an entry of a kind cannot do without.
     private static IEnumerable<(string Field, bool IsMissing)> LacksOf(LogEntryDocument entry, TypedFields fields) =>
@@ -242,7 +249,9 @@ internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp, DrumsAtHan
             LogEntryKind.Probe => [("read", entry.TempC is null)],
             LogEntryKind.Stopped => [("reason", entry.Reason is null)],
             LogEntryKind.Seen => [("item", entry.Item is null)],
-            LogEntryKind.Note or LogEntryKind.Defect => [("words", entry.Words is null)],
+            LogEntryKind.Note => [("words", entry.Words is null)],
+            // Noted while spraying it is told in words; on a finished surface, by its kind.
+            LogEntryKind.Defect => [("words", entry.Words is null && entry.Proof?.DefectKind is null)],
             LogEntryKind.Withdrawn => [("replaces", entry.Replaces is null)],
             LogEntryKind.DrumLevel => [("side", entry.Side is null), (LevelField(fields), entry.Left is null)],
             LogEntryKind.FuelBought => [("cost", entry.FuelCost is null)],

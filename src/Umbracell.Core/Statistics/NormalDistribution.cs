@@ -1,4 +1,4 @@
-namespace Umbracell.Core.Yield;
+namespace Umbracell.Core.Statistics;
 
 /// <summary>The standard normal distribution.</summary>
 public static class NormalDistribution

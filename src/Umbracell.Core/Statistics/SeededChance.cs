@@ -1,6 +1,6 @@
 using Umbracell.Core.Weather.Years;
 
-namespace Umbracell.Core.Rigs.Shots;
+namespace Umbracell.Core.Statistics;
 
 /// <summary>Chance that falls alike for the same seed, on every machine.</summary>
 /// <param name="seed">The seed.</param>

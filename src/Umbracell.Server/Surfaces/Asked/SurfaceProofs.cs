@@ -1,0 +1,78 @@
+using Umbracell.Core.Quality;
+using Umbracell.Core.Spraying;
+using Umbracell.Questions.Answers;
+using Umbracell.Questions.Prove;
+using Umbracell.Store.Model;
+
+namespace Umbracell.Server.Surfaces;
+
+/// <summary>Makes the questions of a finished surface and of a building people want to come back to.</summary>
+internal static class SurfaceProofs
+{
+    /// <summary>The question of a surface; null until its product and thickness are chosen.</summary>
+    public static ProofQuestion? Of(Surface surface, SurveyRecords records) =>
+        surface is { SheetSlug: { } sheet, FoamThicknessM: { } thickness }
+            ? new()
+            {
+                SheetId = sheet,
+                SurfaceKind = surface.Kind,
+                IsShaved = surface.ShavedFlush,
+                SpecMm = thickness * 1000,
+                SprayedM2 = SurfaceReader.Takeoff(surface)?.Sprayed.SquareMetres ?? 0,
+                Sketch = surface.HasSize ? SketchAnswer.Of(SurfaceReader.SketchOf(surface)) : null,
+                FirstSeed = SeedOf(surface.Id),
+                Entries = [.. records.Log.Where(row => row.SurfaceId is null || row.SurfaceId == surface.Id).Select(row => row.Document)],
+            }
+            : null;
+
+    /// <summary>The question of a job: what was sprayed at it last, and how it was ventilated.</summary>
+    /// <param name="surfaces">Surfaces of the job.</param>
+    /// <param name="log">Its log.</param>
+    /// <param name="now">Now.</param>
+    public static ReEntryQuestion ReEntryOf(IEnumerable<Surface> surfaces, IReadOnlyList<LogEntryRow> log, DateTimeOffset now)
+    {
+        var sprayed = surfaces
+            .Where(surface => surface.SheetSlug is not null)
+            .Select(surface =>
+                (
+                    surface.SheetSlug,
+                    Log: SprayedSurface.Of(log.Where(row => row.SurfaceId == surface.Id).Select(row => row.Document.ToEntry()))
+                )
+            )
+            .Where(one => one.Log.Lifts.Count > 0)
+            .ToList();
+        var lifts = sprayed.SelectMany(one => one.Log.Lifts).ToList();
+        return new()
+        {
+            Products =
+            [
+                .. sprayed
+                    .GroupBy(one => one.SheetSlug!)
+                    .Select(group => new SprayedProductShape
+                    {
+                        SheetId = group.Key,
+                        LastTrigger = group.SelectMany(one => one.Log.Lifts).Max(LastOf),
+                    }),
+            ],
+            Ventilation =
+            [
+                .. VentilationOfLog
+                    .Of(log.Where(row => row.SurfaceId is null).Select(row => row.Document.ToEntry()))
+                    .Select(one => new VentilationShape
+                    {
+                        At = one.At,
+                        IsOn = one.IsOn,
+                        AirChanges = one.AirChanges,
+                    }),
+            ],
+            Now = now,
+            IsSpraying = lifts.Exists(lift => lift.EndedAt is null),
+            Contradictions = lifts.Count(lift => lift.EndedAt < lift.BegunAt || LastOf(lift) > now),
+        };
+    }
+
+    // Where the clock jumped between the two, the later one.
+    private static DateTimeOffset LastOf(SprayedLift lift) => lift.EndedAt is { } ended && ended > lift.BegunAt ? ended : lift.BegunAt;
+
+    private static int SeedOf(Guid id) => BitConverter.ToInt32(id.ToByteArray()) & int.MaxValue;
+}
