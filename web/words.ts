@@ -28,10 +28,23 @@ const LATER = new Set([
     'rig',
     'sequence',
     'spray',
+    'prove',
   ],
 ])
+/** Parts of books of the first screen that only such pages show: sentences of their findings, by the beginning of their names. */
+const LATER_PARTS: Record<string, RegExp> = {
+  finding: /^(depth|reEntry|coverHold|defectOpen|probeChecked|sample|proof)/,
+}
 const FILE = new URL('./src/i18n/en.json', import.meta.url).pathname
 const NAME = /^virtual:words\/(first|later)$/
+
+type Book = Record<string, unknown>
+
+/** What of a book belongs to the later part, or to the first. */
+function partOf(name: string, book: Book, later: boolean): Book {
+  const isLater = (key: string) => LATER.has(name) || (LATER_PARTS[name]?.test(key) ?? false)
+  return Object.fromEntries(Object.entries(book).filter(([key]) => isLater(key) === later))
+}
 
 /** Gives the catalogue to the page in two parts: `virtual:words/first` and `virtual:words/later`. */
 export const words = (): Plugin => ({
@@ -41,8 +54,9 @@ export const words = (): Plugin => ({
     const part = NAME.exec(id.replace('\0', ''))?.[1]
     if (!part) return undefined
     this.addWatchFile(FILE)
-    const books = Object.entries(JSON.parse(readFileSync(FILE, 'utf8')) as Record<string, unknown>)
-    const own = books.filter(([book]) => LATER.has(book) === (part === 'later'))
-    return `export default JSON.parse(${JSON.stringify(JSON.stringify(Object.fromEntries(own)))})`
+    const books = Object.entries(JSON.parse(readFileSync(FILE, 'utf8')) as Record<string, Book>)
+    const own = books.map(([name, book]) => [name, partOf(name, book, part === 'later')] as const)
+    const filled = Object.fromEntries(own.filter(([, book]) => Object.keys(book).length))
+    return `export default JSON.parse(${JSON.stringify(JSON.stringify(filled))})`
   },
 })

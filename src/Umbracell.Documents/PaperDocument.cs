@@ -19,6 +19,9 @@ public enum PaperKind
 
     /// <summary>Systems of a surface side by side.</summary>
     Comparison,
+
+    /// <summary>What hangs on the door until people come back inside.</summary>
+    Door,
 }
 
 /// <summary>A paper as it was made: the words and figures that stand on it, in one reader's units. What is printed later is printed from

@@ -43,7 +43,7 @@ internal static class DepthFindings
                 Citations.ToleranceInterval
             )
             {
-                Measured = bound.ToThickness(),
+                Measured = bound.ToThickness().AtMost,
                 Limit = of.Specified.ToThickness(),
                 Margin = (bound - of.Specified).ToThickness(),
                 Figures = Named(
@@ -89,7 +89,7 @@ internal static class DepthFindings
                 Held("placeUnder") with
                 {
                     Measured = check.Least.ToThickness(),
-                    Limit = lowest.ToThickness(),
+                    Limit = lowest.ToThickness().AtLeast,
                     Margin = (check.Least - lowest).ToThickness(),
                 }
             );

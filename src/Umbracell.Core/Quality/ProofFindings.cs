@@ -76,11 +76,16 @@ public static class ProofFindings
             yield return new(ProofRules.Sprayed, "unsprayed", Verdict.Care, Citations.ProofLogged);
         }
 
-        yield return surface.ProbeError is { } error
-            ? new(ProofRules.Probe, IsTrue(error) ? "true" : "off", IsTrue(error) ? Verdict.Clear : Verdict.Hold, Citations.GaugeBlock)
+        yield return surface.Probe is var (read, block)
+            ? new(
+                ProofRules.Probe,
+                IsTrue(read - block) ? "true" : "off",
+                IsTrue(read - block) ? Verdict.Clear : Verdict.Hold,
+                Citations.GaugeBlock
+            )
             {
-                Measured = Length.FromMetres(Math.Abs(error.Metres)).ToThickness(),
-                Limit = GreatestProbeError.ToThickness(),
+                Measured = read.ToThickness(),
+                Limit = block.ToThickness(),
             }
             : new(ProofRules.Probe, "unchecked", Verdict.Care, Citations.GaugeBlock);
     }

@@ -32,8 +32,8 @@ public sealed record ProvenSurface
     /// <summary>Depths that count, by time: read once all planned lifts were on; at the same place the last.</summary>
     public required IReadOnlyList<ProofReading> Readings { get; init; }
 
-    /// <summary>How far a probe was off the block it was held to last; null where nobody held it to one.</summary>
-    public required Length? ProbeError { get; init; }
+    /// <summary>What a probe read on the block it was held to last, and how thick that is; null where nobody held it to one.</summary>
+    public required (Length Read, Length Block)? Probe { get; init; }
 
     /// <summary>Samples, by time.</summary>
     public required IReadOnlyList<TakenSample> Samples { get; init; }
@@ -63,7 +63,7 @@ public sealed record ProvenSurface
         HashSet<InspectionItem> inspected = [];
         List<TakenSample> samples = [];
         InspectionSignature? signed = null;
-        Length? probe = null;
+        (Length, Length)? probe = null;
         var seed = 0;
         foreach (var entry in log)
         {
@@ -84,7 +84,7 @@ public sealed record ProvenSurface
                     samples.Add(new(entry.Id, entry.At, sample));
                     break;
                 case { Kind: LogEntryKind.ProbeChecked, Depth: { } read, Proof.Block: { } block }:
-                    probe = read - block;
+                    probe = (read, block);
                     break;
                 case { Kind: LogEntryKind.PlacesDrawn, Proof.Seed: { } drawn }:
                     seed = drawn;
@@ -95,7 +95,7 @@ public sealed record ProvenSurface
         return new()
         {
             Readings = ReadingsOf(log, lifts, planned),
-            ProbeError = probe,
+            Probe = probe,
             Samples = samples,
             Inspected = inspected,
             SignedBy = signed,

@@ -49,6 +49,15 @@ public sealed partial class Writing
     /// <summary>A day of the calendar.</summary>
     public string Day(DateOnly day) => day.ToString(_day, _culture);
 
+    /// <summary>A moment by the clock of a place.</summary>
+    public string Moment(DateTime local) =>
+        WordCatalog.Say(
+            "writing.moment",
+            ("day", Day(DateOnly.FromDateTime(local))),
+            // Catalogues are read by programs too: a narrow space before AM is a space.
+            ("time", local.ToString("t", _culture).Replace('\u202f', ' '))
+        );
+
     /// <summary>Reads a day as <see cref="Day"/> writes it.</summary>
     public bool TryReadDay(string text, out DateOnly day) =>
         DateOnly.TryParseExact(text, _day, _culture, DateTimeStyles.AllowWhiteSpaces, out day);

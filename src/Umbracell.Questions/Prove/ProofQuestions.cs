@@ -104,7 +104,9 @@ public static class ProofQuestions
             Mean = Told(check.Mean),
             Least = Told(check.Least),
             ShareUnder = FigureAnswer.Of(new(check.ShareUnder * 100, Dimension.Percent)),
-            Bound = check.Bound is { } bound ? Told(bound) : null,
+            Bound = check.Bound is { } bound ? FigureAnswer.Of(bound.ToThickness().AtMost) : null,
+            Share = FigureAnswer.Of(new(Assurance.Usual.Share * 100, Dimension.Percent)),
+            Confidence = FigureAnswer.Of(new(Assurance.Usual.Confidence * 100, Dimension.Percent)),
             Passes = check.Passes,
             EffectiveR = FigureAnswer.Of(check.EffectiveR.ToFigure()),
             MeanR = FigureAnswer.Of(check.MeanR.ToFigure()),
@@ -129,10 +131,10 @@ public static class ProofQuestions
         var drawn = map.Depths.OfType<double>().ToList();
         return new()
         {
-            FromXM = map.From.X,
-            FromYM = map.From.Y,
-            AcrossM = map.Across,
-            UpM = map.Up,
+            FromAcrossM = map.From.X,
+            FromUpM = map.From.Y,
+            CellAcrossM = map.Across,
+            CellUpM = map.Up,
             Columns = map.Columns,
             DepthsMm = [.. map.Depths.Select(depth => depth is { } metres ? Math.Round(metres * 1000, 1) : (double?)null)],
             Least = Told(Length.FromMetres(drawn.DefaultIfEmpty().Min())),
@@ -148,8 +150,8 @@ public static class ProofQuestions
         {
             Number = place.Number,
             Kind = place.Kind,
-            XM = place.At.X,
-            YM = place.At.Y,
+            AcrossM = place.At.X,
+            UpM = place.At.Y,
             Reading = reading?.Id,
             Depth = reading is null ? null : Told(reading.Depth),
             IsThin = isThin,
@@ -180,8 +182,8 @@ public static class ProofQuestions
             FoundAt = defect.FoundAt,
             Kind = defect.Kind,
             Place = defect.Spot?.Number,
-            XM = defect.Spot?.At?.X,
-            YM = defect.Spot?.At?.Y,
+            AcrossM = defect.Spot?.At?.X,
+            UpM = defect.Spot?.At?.Y,
             Size = FigureAnswer.Maybe(defect.Size?.ToFigure()),
             Cause = defect.Cause,
             Likely = defect.Kind is { } kind

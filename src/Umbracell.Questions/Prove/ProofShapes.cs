@@ -45,9 +45,9 @@ public sealed record DepthPlaceAnswer
 
     public required PlaceKind Kind { get; init; }
 
-    public required double XM { get; init; }
+    public required double AcrossM { get; init; }
 
-    public required double YM { get; init; }
+    public required double UpM { get; init; }
 
     /// <summary>The reading that counts for it.</summary>
     public required Guid? Reading { get; init; }
@@ -67,14 +67,14 @@ public sealed record FreeReadingAnswer(Guid Id, DateTimeOffset At, FigureAnswer 
 /// <summary>Depth over the surface by the places where it was read.</summary>
 public sealed record DepthMapAnswer
 {
-    public required double FromXM { get; init; }
+    public required double FromAcrossM { get; init; }
 
-    public required double FromYM { get; init; }
+    public required double FromUpM { get; init; }
 
     /// <summary>Sides of a cell.</summary>
-    public required double AcrossM { get; init; }
+    public required double CellAcrossM { get; init; }
 
-    public required double UpM { get; init; }
+    public required double CellUpM { get; init; }
 
     public required int Columns { get; init; }
 
@@ -104,7 +104,13 @@ public sealed record DepthsAnswer
 
     public required FigureAnswer ShareUnder { get; init; }
 
+    /// <summary>What of the area reaches with the confidence; null for fewer than three readings.</summary>
     public required FigureAnswer? Bound { get; init; }
+
+    /// <summary>Share of the area it speaks of, and how surely.</summary>
+    public required FigureAnswer Share { get; init; }
+
+    public required FigureAnswer Confidence { get; init; }
 
     public required bool Passes { get; init; }
 
@@ -146,9 +152,9 @@ public sealed record DefectAnswer
 
     public required int? Place { get; init; }
 
-    public required double? XM { get; init; }
+    public required double? AcrossM { get; init; }
 
-    public required double? YM { get; init; }
+    public required double? UpM { get; init; }
 
     public required FigureAnswer? Size { get; init; }
 

@@ -127,7 +127,17 @@ public static class SprayQuestions
             Probe = FigureAnswer.Maybe(lift.Probe?.At.ToFigure()),
         };
 
-    private static bool HasRead(LogEntryDocument entry) => (entry.DepthMm ?? entry.TempC ?? entry.Left ?? entry.FuelCost) is not null;
+    private static bool HasRead(LogEntryDocument entry) =>
+        (entry.DepthMm ?? entry.TempC ?? entry.Left ?? OtherOf(entry)?.Amount) is not null;
+
+    private static Figure? OtherOf(LogEntryDocument entry) =>
+        entry switch
+        {
+            { FuelCost: { } money } => new(money, Dimension.Money),
+            { Proof.BlockMm: { } block } => Length.FromMillimetres(block).ToThickness(),
+            { Proof.AirChanges: { } changes } => new(changes, Dimension.AirChanges),
+            _ => null,
+        };
 
     private static EntryFigures Told(LogEntryDocument entry) =>
         new(
@@ -135,7 +145,7 @@ public static class SprayQuestions
             Maybe(entry.DepthMm is { } mm ? Length.FromMillimetres(mm) : null),
             FigureAnswer.Maybe(entry.TempC is { } celsius ? Temperature.FromCelsius(celsius).ToFigure() : null),
             FigureAnswer.Maybe(entry.Left is { } left ? new(left * 100, Dimension.Percent) : null),
-            FigureAnswer.Maybe(entry.FuelCost is { } money ? new(money, Dimension.Money) : null)
+            FigureAnswer.Maybe(OtherOf(entry))
         );
 
     private static DrumUseAnswer Told(DrumUse drums) =>

@@ -86,8 +86,8 @@ public sealed record DrumUseAnswer(SetSide Side, string? Lot, FigureAnswer? Left
 /// <param name="Depth">A depth.</param>
 /// <param name="Read">A temperature.</param>
 /// <param name="Left">What was left in a drum, in percent of a full one.</param>
-/// <param name="Cost">What fuel cost.</param>
-public sealed record EntryFigures(Guid Id, FigureAnswer? Depth, FigureAnswer? Read, FigureAnswer? Left, FigureAnswer? Cost);
+/// <param name="Other">What fuel cost; thickness of the block a probe was held to; air changes.</param>
+public sealed record EntryFigures(Guid Id, FigureAnswer? Depth, FigureAnswer? Read, FigureAnswer? Left, FigureAnswer? Other);
 
 /// <summary>How far a surface is.</summary>
 public sealed record SprayAnswer

@@ -28,6 +28,9 @@ internal static class PlaceTime
     /// <summary>The day of an instant where a job is.</summary>
     public static DateOnly Day(Job job, DateTimeOffset at) => Instant.FromDateTimeOffset(at).InZone(Of(job)).Date.ToDateOnly();
 
+    /// <summary>An instant as a clock where a job is shows it.</summary>
+    public static DateTime Local(Job job, DateTimeOffset at) => Instant.FromDateTimeOffset(at).InZone(Of(job)).ToDateTimeUnspecified();
+
     /// <summary>The instant a day ends where a job is.</summary>
     public static DateTimeOffset EndOf(Job job, DateOnly day) => StartOf(job, day.AddDays(1));
 

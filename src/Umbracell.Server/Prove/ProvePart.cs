@@ -1,5 +1,6 @@
 using Umbracell.Questions.Prove;
 using Umbracell.Server.Access;
+using Umbracell.Server.Papers;
 using Umbracell.Server.Requests;
 using Umbracell.Server.Sheets;
 using Umbracell.Server.Surfaces;
@@ -12,7 +13,7 @@ internal sealed class ProvePart : IPart
     public void AddTo(IServiceCollection services)
     {
         services.AddSingleton<IStageCell, ProveCell>();
-        services.AddScoped<ProofReader>();
+        services.AddScoped<ProofReader>().AddScoped<IPaperMaker, DoorPaper>();
     }
 
     public void Map(IEndpointRouteBuilder api)

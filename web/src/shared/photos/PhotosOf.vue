@@ -6,10 +6,10 @@ import { usePhotos } from '../state/survey'
 import FileButton from '../ui/FileButton.vue'
 import { useAddPhotos } from './addPhotos'
 
-/** Photos of a test shot, or of an entry of the log. They are looked at, not calculated with. */
+/** Photos of a test shot, of an entry of the log, or of a surface itself. They are looked at, not calculated with. */
 const props = defineProps<{
   job: string
-  about: { surface: string; shot: string } | { surface: string; entry: string }
+  about: { surface: string; shot: string } | { surface: string; entry: string } | { surface: string }
   /** What the button says. */
   word: string
   small?: boolean
@@ -20,7 +20,11 @@ const photos = usePhotos(() => props.job)
 const mine = computed(() => {
   const { about } = props
   return (photos.data.value ?? []).filter((photo) =>
-    'shot' in about ? photo.testShotId === about.shot : photo.logEntryId === about.entry,
+    'shot' in about
+      ? photo.testShotId === about.shot
+      : 'entry' in about
+        ? photo.logEntryId === about.entry
+        : photo.surfaceId === about.surface && !photo.testShotId && !photo.logEntryId,
   )
 })
 const { add, faults, sending } = useAddPhotos(

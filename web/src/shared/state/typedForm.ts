@@ -140,6 +140,8 @@ export function useCommandForm(name: MaybeRefOrGetter<string>, blank: Texts, pla
     submit: (always: readonly string[] = [], beside: Texts = {}) =>
       sent({ ...filled(blank, drafts.all.value, always), ...beside }),
     submitOther: (field: string, text: string) => sent({ [field]: text }),
+    /** Sends these fields and no others: of a form that asks one thing or another. */
+    submitOnly: (fields: Texts) => sent(fields),
   }
 }
 

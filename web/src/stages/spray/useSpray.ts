@@ -9,7 +9,7 @@ import { shelf, type Entry } from '@/shared/keeping/entries'
 import { placeOf } from '@/shared/keeping/kinds'
 import { nowMs, useClock } from '@/shared/state/clock'
 import { useEdits } from '@/shared/state/edits'
-import { mmOf } from './depthPad'
+import { mmOf } from '@/shared/depth/depthPad'
 import { historyOf } from './history'
 
 type Answer = Schemas['SprayAnswer']

@@ -6,12 +6,20 @@ import FormField from '@/shared/ui/FormField.vue'
 import { countOf, STEPS, textOf, within } from './depthPad'
 
 /** A depth for a hand in a glove: it begins at what is asked for, and is counted up and down from there. */
-const props = defineProps<{ from: number; needs: string }>()
+const props = defineProps<{
+  from: number
+  needs: string
+  /** What is read, where it is not all foam somewhere on the surface. */
+  title?: string
+  /** Where it is read is known already. */
+  placed?: boolean
+}>()
 const emit = defineEmits<{ read: [depth: string, place: string]; cancel: [] }>()
 const { t } = useI18n()
 const reader = useReader()
 const count = ref(countOf(props.from, reader.units))
 const place = ref('')
+const name = computed(() => props.title ?? t('spray.depth.pad'))
 const text = computed(() => textOf(count.value, reader.units))
 const steps = computed(() => {
   const [small, large] = STEPS[reader.units]
@@ -53,14 +61,14 @@ function key(event: KeyboardEvent) {
 
 <template>
   <form ref="pad" class="pad" novalidate @keydown.esc="emit('cancel')" @submit.prevent="emit('read', text, place)">
-    <h2>{{ t('spray.depth.pad') }}</h2>
+    <h2>{{ name }}</h2>
     <p class="small">{{ t('spray.depth.needs', { needs }) }}</p>
     <output
       ref="value"
       class="value"
       tabindex="0"
       role="spinbutton"
-      :aria-label="t('spray.depth.pad')"
+      :aria-label="name"
       :aria-valuenow="count"
       :aria-valuetext="text"
       @keydown="key"
@@ -69,7 +77,13 @@ function key(event: KeyboardEvent) {
     <div class="steps">
       <button v-for="by in steps" :key="by" type="button" class="step" @click="move(by)">{{ label(by) }}</button>
     </div>
-    <FormField v-model="place" name="place" :label="t('spray.depth.place')" :hint="t('spray.depth.placeExample')" />
+    <FormField
+      v-if="!placed"
+      v-model="place"
+      name="place"
+      :label="t('spray.depth.place')"
+      :hint="t('spray.depth.placeExample')"
+    />
     <p class="acts">
       <ElButton type="primary" native-type="submit" class="large">{{ t('spray.depth.save') }}</ElButton>
       <ElButton class="large" @click="emit('cancel')">{{ t('spray.depth.cancel') }}</ElButton>
