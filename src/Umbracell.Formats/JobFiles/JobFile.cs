@@ -120,6 +120,7 @@ public sealed record JobFile
         "sprayerChecks",
         "testShotId",
         "logEntryId",
+        "proof",
         "shelter",
         "faceHeightM",
     ];

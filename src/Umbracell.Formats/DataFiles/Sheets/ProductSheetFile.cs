@@ -123,7 +123,7 @@ public static class ProductSheetFile
             ),
             ReEntry = s.ReEntry,
             ReEntryTime = s.ReEntryAfter is { Hours: { } hours } after ? new(TimeSpan.FromHours(hours), after.AirChanges) : null,
-            LeastPull = s.AdhesionKPa is { } pull ? BearingPressure.FromKilopascals(pull) : null,
+            LeastPull = s.Adhesion?.LeastKPa is { } pull ? BearingPressure.FromKilopascals(pull) : null,
             CompressiveStrength = s.CompressiveStrengthKPa is { } strength ? BearingPressure.FromKilopascals(strength) : null,
             FlameSpread = s.Fire?.FlameSpread,
             SmokeDeveloped = s.Fire?.SmokeDeveloped,
@@ -198,7 +198,7 @@ public static class ProductSheetFile
 
         public ReEntryShape? ReEntryAfter { get; init; }
 
-        public double? AdhesionKPa { get; init; }
+        public AdhesionShape? Adhesion { get; init; }
 
         public FireShape? Fire { get; init; }
 
@@ -238,6 +238,8 @@ public static class ProductSheetFile
     private sealed record OpenDaysShape(double Sun, double Rain);
 
     private sealed record ReEntryShape(double? Hours = null, double? AirChanges = null);
+
+    private sealed record AdhesionShape(double? LeastKPa = null);
 
     private sealed record DensityShape(double CoreLbFt3, double InPlaceLbFt3);
 

@@ -184,7 +184,7 @@ public static class SheetEntries
         Line("reEntry", SheetPart.Afterwards),
         Line("reEntryAfter.hours", SheetPart.Afterwards, Hours, SheetLimit.AtLeast),
         Line("reEntryAfter.airChanges", SheetPart.Afterwards, Plain, SheetLimit.AtLeast),
-        Line("adhesionKPa", SheetPart.Afterwards, Kilopascals),
+        Line("adhesion.leastKPa", SheetPart.Afterwards, Kilopascals),
         Line("coating", SheetPart.Afterwards),
     ];
 
