@@ -1,6 +1,6 @@
-using Umbracell.Core.Statistics;
 using Shouldly;
 using Umbracell.Core.Materials;
+using Umbracell.Core.Statistics;
 using Umbracell.Core.Yield;
 using Umbracell.Formats.DataFiles;
 using Umbracell.Server.Sheets;
