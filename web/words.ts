@@ -33,7 +33,7 @@ const LATER = new Set([
 ])
 /** Parts of books of the first screen that only such pages show: sentences of their findings, by the beginning of their names. */
 const LATER_PARTS: Record<string, RegExp> = {
-  finding: /^(depth|reEntry|coverHold|defectOpen|probeChecked|sample|proof)/,
+  finding: /^(depth|reEntry|coverHold|defectOpen|probeChecked|sample|proof|airTarget|airReduction)/,
 }
 const FILE = new URL('./src/i18n/en.json', import.meta.url).pathname
 const NAME = /^virtual:words\/(first|later)$/

@@ -39,5 +39,10 @@ export const screens = (roof: string) => ({
     [`/window/${roof}`, 'Rules of the gate'],
     [`/rig/${roof}`, 'Before the first trigger'],
     [`/spray/${roof}`, 'Before the trigger'],
+    [`/prove/${roof}`, 'Places to read'],
+    [`/prove/${roof}/defects`, 'Add a defect'],
+    [`/prove/${roof}/inspection`, 'Inspection before cover'],
+    [`/prove/${roof}/tightness`, 'Enter fan tests in Survey'],
+    [`/prove/${roof}/re-entry`, 'Door page'],
   ],
 })

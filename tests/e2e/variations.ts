@@ -322,6 +322,86 @@ function variedSpray(random: Numbers): Question {
   }
 }
 
+const PROOFS = [
+  ...['liftBegun', 'depth', 'depth', 'depth', 'placesDrawn', 'probeChecked', 'sampled', 'inspected', 'signedOff'],
+  ...['defect', 'defectRepaired', 'defectRechecked', 'withdrawn'],
+]
+
+/** The log of a finished surface, on a wall with an opening, a gable, or a surface whose size nobody knows. */
+function variedProof({ between, pick, maybe, chance }: Numbers): Question {
+  const id = (n: number) => `00000000-0000-7000-8000-${String(n).padStart(12, '0')}`
+  const at = (from: number, to: number) => new Date(Date.UTC(2026, 10, 23, 12, between(from, to))).toISOString()
+  const count = Math.floor(between(0, 18))
+  const other = () => maybe(id(Math.floor(between(0, count))), 0.3)
+  const proof = () => ({
+    spotNumber: maybe(Math.floor(between(1, 12))),
+    spotKind: maybe(pick(['area', 'edge', 'corner'])),
+    readAgain: other(),
+    blockMm: between(20, 60),
+    sample: pick(['density', 'adhesion', 'look']),
+    densityKgM3: between(5, 60),
+    pullKPa: between(20, 300),
+    failedIn: pick(['foam', 'face', 'substrate', 'glue']),
+    cellLook: pick(['even', 'coarse', 'brown']),
+    inspected: pick(['depth', 'voids', 'holds', 'cells']),
+    signedName: 'somebody',
+    signedRole: 'inspector',
+    defectKind: maybe(pick(['void', 'offRatio', 'thin']), 0.8),
+    repairWay: pick(['cutAndSprayed', 'replaced']),
+    foundSound: chance(0.7),
+    placesDrawn: Math.floor(between(0, 5)),
+  })
+  const entry = (n: number) => ({
+    id: id(n),
+    kind: pick(PROOFS),
+    at: at(0, 120),
+    saidAt: at(0, 120),
+    replaces: maybe(id(Math.floor(between(0, count))), 0.1),
+    of: other(),
+    depthMm: maybe(between(10, 160), 0.9),
+    proof: maybe(proof(), 0.8),
+  })
+  const [wide, high] = [between(1, 20), between(0.2, 5)]
+  const box = (x: number, y: number, w: number, h: number) => ({ xy: [x, y, x + w, y, x + w, y + h, x, y + h] })
+  const faces = [chance(0.3) ? { xy: [0, 0, wide, 0, wide / 2, high] } : box(0, 0, wide, high)]
+  const openings = chance(0.5) ? [box(wide / 3, high / 3, wide / 8, high / 4)] : []
+  return {
+    sheetId: pick(SHEETS),
+    surfaceKind: pick(['studWall', 'metalRoof', 'underSlab', 'ventedRafters']),
+    isShaved: chance(0.3),
+    specMm: between(20, 150),
+    sprayedM2: wide * high,
+    sketch: maybe({ widthM: wide, heightM: high, faces, openings, members: [] }, 0.8),
+    firstSeed: Math.floor(between(0, 1e9)),
+    entries: Array.from({ length: count }, (_, n) => entry(n)),
+  }
+}
+
+/** Depths of a surface, also fewer than anything can be told from and deeper than the sheet rates. */
+function variedDepth({ between, pick, maybe, chance }: Numbers): Question {
+  const count = Math.ceil(between(0, chance(0.2) ? 200 : 12))
+  return {
+    sheetId: pick(SHEETS),
+    specMm: between(20, 200),
+    readingsMm: Array.from({ length: count }, () => between(0, 400)),
+    confidence: maybe(between(0.5, 0.99)),
+    share: maybe(between(0.5, 0.99)),
+  }
+}
+
+/** What was sprayed in a building, and fans that run, stop, and are read. */
+function variedReEntry({ between, pick, maybe, chance }: Numbers): Question {
+  const at = (from: number, to: number) => new Date(Date.UTC(2026, 10, 23, 12, between(from, to))).toISOString()
+  const many = (most: number, one: () => unknown) => Array.from({ length: Math.floor(between(0, most + 1)) }, one)
+  return {
+    products: many(3, () => ({ sheetId: pick(SHEETS), lastTrigger: at(-600, 600) })),
+    ventilation: many(6, () => ({ at: at(-900, 2400), isOn: chance(0.7), airChanges: maybe(between(0, 30), 0.8) })),
+    now: at(0, 3000),
+    isSpraying: chance(0.1),
+    contradictions: chance(0.2) ? 1 : 0,
+  }
+}
+
 export const kinds: Record<string, Kind> = {
   section: {
     found: async (...at) => (await ofStage('section')(...at)).filter((question) => question.sheetId),
@@ -341,6 +421,9 @@ export const kinds: Record<string, Kind> = {
   },
   lift: { found: async () => [{}], varied: (_, random) => variedLift(random) },
   spray: { found: async () => [{}], varied: (_, random) => variedSpray(random) },
+  depth: { found: async () => [{}], varied: (_, random) => variedDepth(random) },
+  proof: { found: async () => [{}], varied: (_, random) => variedProof(random) },
+  reentry: { found: async () => [{}], varied: (_, random) => variedReEntry(random) },
   yield: { found: async () => [{}], varied: (_, random) => variedYield(random) },
   gate: { found: ofStage('window'), varied: one(variedGate) },
 }

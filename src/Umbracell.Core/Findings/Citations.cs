@@ -65,6 +65,7 @@ public static class Citations
     public static Citation ReEntry { get; } = Of();
     public static Citation ProofLogged { get; } = Of();
     public static Citation GaugeBlock { get; } = Of();
+    public static Citation AirTarget { get; } = Of();
     public static Citation InspectionBeforeCover { get; } = Of();
     public static Citation WeatherSide { get; } = Of();
     public static Citation GroundContact { get; } = Of();

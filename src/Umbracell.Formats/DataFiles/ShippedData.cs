@@ -113,6 +113,12 @@ public sealed record TargetSet
             ? new(slab.LeastR, slab.Along, $"{Edition}, zone {zone}; check your local code")
             : null;
 
+    /// <summary>Greatest air changes an hour at 50 Pa of a finished building, by zone; empty where the edition names none.</summary>
+    public IReadOnlyDictionary<string, double> AirChangesAt50 { get; init; } = new Dictionary<string, double>();
+
+    /// <summary>Greatest air changes an hour at 50 Pa in a zone; null where the edition names none.</summary>
+    public double? AirChangesFor(string zone) => AirChangesAt50.TryGetValue(KeyOf(zone), out var changes) ? changes : null;
+
     private static string KeyOf(string zone) => zone == "4C" ? zone : zone[..1];
 }
 
@@ -279,6 +285,7 @@ public static class ShippedData
                             (IReadOnlyDictionary<string, IReadOnlyList<LabelRequirement>>)
                                 e.Value.ToDictionary(z => z.Key, z => (IReadOnlyList<LabelRequirement>)[.. z.Value.Select(Label)])
                     ),
+                    AirChangesAt50 = set.AirChangesAt50 ?? [],
                     Slabs = (set.Slabs ?? []).ToDictionary(
                         z => z.Key,
                         z =>
@@ -341,6 +348,8 @@ public static class ShippedData
         public Dictionary<EnvelopeElement, Dictionary<string, string[]>>? Labels { get; init; }
 
         public Dictionary<string, SlabShape>? Slabs { get; init; }
+
+        public Dictionary<string, double>? AirChangesAt50 { get; init; }
     }
 
     private sealed record SlabShape(double R, double AlongMm);

@@ -19,11 +19,18 @@ internal static class ProveEndpoints
             .WithTags("Prove")
             .WithSummary("Log what was read, sampled, seen, signed, found or repaired. It goes into the log of the surface.")
             .Requires(Right.Record);
+        app.MapGet("/api/jobs/{id:guid}/tightness", TightnessAsync)
+            .WithTags("Prove")
+            .WithSummary("The fan test after the work against the one before, and against the edition's greatest.")
+            .Requires(Right.Look);
         app.MapGet("/api/jobs/{id:guid}/re-entry", ReEntryAsync)
             .WithTags("Prove")
             .WithSummary("When people without protection come back, by the log, the sheet and the ventilation.")
             .Requires(Right.Look);
     }
+
+    private static async Task<Ok<TightnessOfJob>> TightnessAsync(Guid id, SurfaceReader surfaces, TightnessReader reader) =>
+        TypedResults.Ok(await reader.OfAsync(await surfaces.FindJobAsync(id)));
 
     private static async Task<Ok<ProofOfSurface>> OfSurfaceAsync(Guid id, SurfaceReader surfaces, ProofReader reader)
     {

@@ -13,7 +13,7 @@ internal sealed class ProvePart : IPart
     public void AddTo(IServiceCollection services)
     {
         services.AddSingleton<IStageCell, ProveCell>();
-        services.AddScoped<ProofReader>().AddScoped<IPaperMaker, DoorPaper>();
+        services.AddScoped<ProofReader>().AddScoped<TightnessReader>().AddScoped<IPaperMaker, DoorPaper>();
     }
 
     public void Map(IEndpointRouteBuilder api)

@@ -13,17 +13,6 @@ using Umbracell.Store.Model;
 
 namespace Umbracell.Server.Survey.Baseline;
 
-/// <summary>A figure with its 95 % interval, where it has one.</summary>
-public sealed record BoundedAnswer(FigureAnswer Value, FigureAnswer? Low, FigureAnswer? High)
-{
-    internal static BoundedAnswer Of(Bounded bounded, Dimension dimension) =>
-        new(
-            FigureAnswer.Of(new(bounded.Value, dimension)),
-            bounded.Low is { } low ? FigureAnswer.Of(new(low, dimension)) : null,
-            bounded.High is { } high ? FigureAnswer.Of(new(high, dimension)) : null
-        );
-}
-
 /// <summary>A point of a fan test as typed and as fitted.</summary>
 public sealed record FanPointAnswer(FigureAnswer Pressure, FigureAnswer Flow, double InducedPa, NumberInUnits Leak, NumberInUnits Fitted);
 
@@ -138,48 +127,19 @@ internal static class FanTests
             .Requires(Right.Edit);
     }
 
-    /// <summary>Evaluates a test; null where its points make no line.</summary>
-    public static FanTest? Evaluate(FanTestRow row, Job job)
-    {
-        try
-        {
-            return row.PressuresPa.Length == 0 ? null : FanTest.Of(Case(row, job));
-        }
-        catch (QuantityRangeException)
-        {
-            return null;
-        }
-    }
-
-    private static FanTestCase Case(FanTestRow row, Job job) =>
-        new()
-        {
-            Points = [.. row.PressuresPa.Zip(row.FlowsM3S, (p, q) => new FanPoint(EnvelopePressure.FromPascals(p), q))],
-            Direction = row.Direction,
-            Indoor = Temperature.FromCelsius(row.IndoorC),
-            Outdoor = Temperature.FromCelsius(row.OutdoorC),
-            Altitude = Length.FromMetres(job.AltitudeM),
-            Volume = row.VolumeM3,
-            ZeroBefore = row.ZeroBeforePa,
-            ZeroAfter = row.ZeroAfterPa,
-        };
-
     private static async Task<Ok<FanTestsAnswer>> ListAsync(Guid id, SurfaceReader reader, UmbracellDb db) =>
         TypedResults.Ok(await AllAsync(await reader.FindJobAsync(id), db));
 
     private static async Task<FanTestsAnswer> AllAsync(Job job, UmbracellDb db)
     {
         var rows = await db.FanTests.AsNoTracking().Where(t => t.JobId == job.Id).OrderBy(t => t.TakenAt).ToListAsync();
-        var (before, after) = (Newest(rows, WorkPhase.Before, job), Newest(rows, WorkPhase.After, job));
-        var cut = before is null || after is null ? (Bounded?)null : FanTest.Reduction(before, after);
+        var (before, after) = (JobFanTests.Newest(rows, WorkPhase.Before, job), JobFanTests.Newest(rows, WorkPhase.After, job));
+        var cut = before is null || after is null ? (Bounded?)null : FanTest.Reduction(before.Value.Test, after.Value.Test);
         return new(
             rows.ConvertAll(row => Answer(row, job)),
             cut is { } share ? BoundedAnswer.Of(new(share.Value * 100, share.Low * 100, share.High * 100), Dimension.Percent) : null
         );
     }
-
-    private static FanTest? Newest(List<FanTestRow> rows, WorkPhase phase, Job job) =>
-        rows.Where(r => r.Phase == phase).Select(r => Evaluate(r, job)).LastOrDefault(t => t is not null);
 
     private static FanTestAnswer Answer(FanTestRow row, Job job)
     {
@@ -221,7 +181,7 @@ internal static class FanTests
     {
         try
         {
-            return row.PressuresPa.Length == 0 ? (null, null) : (FanTest.Of(Case(row, job)), null);
+            return row.PressuresPa.Length == 0 ? (null, null) : (FanTest.Of(JobFanTests.Case(row, job)), null);
         }
         catch (QuantityRangeException e)
         {

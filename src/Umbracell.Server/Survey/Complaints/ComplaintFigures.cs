@@ -5,7 +5,6 @@ using Umbracell.Questions.Answers;
 using Umbracell.Questions.Section;
 using Umbracell.Server.Jobs;
 using Umbracell.Server.Surfaces;
-using Umbracell.Server.Survey.Baseline;
 using Umbracell.Server.Survey.Drive;
 using Umbracell.Store.Model;
 
@@ -68,7 +67,7 @@ internal sealed class ComplaintFigures(Job job, SurfaceStates states, IReadOnlyL
 
     private WorkedFigure? Newest(WorkPhase phase) =>
         tests.Where(t => t.Phase == phase).OrderByDescending(t => t.TakenAt).FirstOrDefault() is { } row
-        && FanTests.Evaluate(row, job) is { } test
+        && JobFanTests.Evaluate(row, job) is { } test
             ? new(FigureAnswer.Of(new(test.FlowAt50.Value, Dimension.AirFlow)), WorkingAnswer.Of(test.Working))
             : null;
 

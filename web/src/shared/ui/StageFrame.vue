@@ -57,8 +57,8 @@ const pageOf = (id: string) => ({ name: props.route ?? props.stage, params: { jo
         :rows="board.data.value?.rows ?? []"
         :to="wide ? undefined : pageOf"
       />
-      <!-- Survey and Spray show what has not been sent themselves; on Spray a note that comes and goes would move what a thumb is at. -->
-      <BehindNote v-if="stage !== 'survey' && stage !== 'spray'" :job="job" />
+      <!-- Survey, Spray and Prove show what has not been sent themselves; there a note that comes and goes would move what a thumb is at. -->
+      <BehindNote v-if="stage !== 'survey' && stage !== 'spray' && stage !== 'prove'" :job="job" />
       <EditionsNote v-if="stage === 'sets' || stage === 'window'" :job="job" />
       <slot />
     </main>

@@ -23,7 +23,7 @@ const writing = useWriting()
 const board = useBoard(() => props.job)
 const row = computed(() => board.data.value?.rows.find((one) => one.id === props.surface))
 const told = computed(() => props.proof.told.data.value)
-const PAGES = ['prove', 'proveDefects', 'proveInspection', 'proveReEntry'] as const
+const PAGES = ['prove', 'proveDefects', 'proveInspection', 'proveTightness', 'proveReEntry'] as const
 const pages = computed(() =>
   PAGES.map((name) => ({
     name,
@@ -46,7 +46,13 @@ const pages = computed(() =>
     <p v-else-if="told.missing" class="quiet">
       {{ t(told.missing === 'sheet' ? 'prove.noSheet' : 'prove.noThickness') }}
     </p>
-    <slot v-else />
+    <template v-else>
+      <slot />
+      <p v-for="one in proof.faults.value" :key="one.record" class="fault" role="alert">
+        {{ one.fault }}
+        <ElButton link type="primary" @click="proof.letGo(one.record)">{{ t('unsent.discard') }}</ElButton>
+      </p>
+    </template>
     <template #side>
       <FindingsList v-if="findings?.length" :findings="findings" />
       <slot name="side" />

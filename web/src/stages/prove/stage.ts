@@ -13,6 +13,7 @@ const prove: Stage = {
     page('', 'prove', () => import('./depth/DepthView.vue')),
     page('defects', 'proveDefects', () => import('./defects/DefectsView.vue')),
     page('inspection', 'proveInspection', () => import('./inspection/InspectionView.vue')),
+    page('tightness', 'proveTightness', () => import('./tightness/TightnessView.vue')),
     page('re-entry', 'proveReEntry', () => import('./reentry/ReEntryView.vue')),
   ],
   to: (job, surface) => (surface ? { name: 'prove', params: { job, surface } } : null),

@@ -4,6 +4,7 @@ import { computed, toValue, type MaybeRefOrGetter } from 'vue'
 import { api, ask } from '@/shared/api/client'
 import { useEdits } from '@/shared/state/edits'
 import { useSession } from '@/shared/state/session'
+import { useWaiting } from '@/shared/state/waiting'
 
 const KIND = 'proofEntry'
 
@@ -20,6 +21,8 @@ export function useProof(job: MaybeRefOrGetter<string>, surface: MaybeRefOrGette
     refetchInterval: 15_000,
   })
 
+  const { waiting, faults, letGo } = useWaiting(KIND, (of) => of === toValue(surface))
+
   /** Where an entry of its own is kept. */
   const place = () => ({ kind: KIND, id: `${toValue(surface)}/${v7()}`, within: toValue(job) })
 
@@ -28,6 +31,11 @@ export function useProof(job: MaybeRefOrGetter<string>, surface: MaybeRefOrGette
     answer: computed(() => told.data.value?.answer ?? undefined),
     locked: computed(() => !session.may('record')),
     place,
+    /** What was tapped of a kind and has not been sent yet, by what one of its fields says. */
+    waitsFor: (kind: string, field: string, text: string) =>
+      waiting.value.find(({ fields }) => fields.kind?.text === kind && fields[field]?.text === text)?.fields,
+    faults,
+    letGo,
     /** Says something that is tapped, not typed. */
     say: (fields: Record<string, string>) => {
       const at = place()

@@ -4,11 +4,10 @@ import { computed, onScopeDispose, shallowRef, toValue, watch, type MaybeRefOrGe
 import { api, ask, type Schemas } from '@/shared/api/client'
 import { answerHere } from '@/shared/core/browserCore'
 import { useBrowserCore } from '@/shared/core/computeSection'
-import { forget } from '@/shared/keeping/editor'
-import { shelf, type Entry } from '@/shared/keeping/entries'
-import { placeOf } from '@/shared/keeping/kinds'
+import type { Entry } from '@/shared/keeping/entries'
 import { nowMs, useClock } from '@/shared/state/clock'
 import { useEdits } from '@/shared/state/edits'
+import { useWaiting } from '@/shared/state/waiting'
 import { mmOf } from '@/shared/depth/depthPad'
 import { historyOf } from './history'
 
@@ -37,16 +36,10 @@ export function useSpray(job: MaybeRefOrGetter<string>, surface: MaybeRefOrGette
   })
   useBrowserCore(() => toValue(job))
 
-  const mine = computed(() =>
-    Object.entries(shelf.value.records).flatMap(([record, fields]) => {
-      const [of, entry] = record.startsWith(`${KIND}.`) ? record.slice(KIND.length + 1).split('/') : []
-      if (!of || !entry) return []
-      const isHere = of === toValue(surface) || (isOfJob(fields) && fields.entry?.within === toValue(job))
-      return isHere ? [{ record, entry, fields }] : []
-    }),
+  const { waiting, faults, letGo } = useWaiting(
+    KIND,
+    (of, fields) => of === toValue(surface) || (isOfJob(fields) && fields.entry?.within === toValue(job)),
   )
-  const waiting = computed(() => mine.value.filter(({ fields }) => states(fields).every((state) => state === 'waits')))
-  const refused = computed(() => mine.value.filter(({ fields }) => states(fields).includes('refused')))
 
   const entries = computed<Logged[]>(() => {
     const told = log.data.value?.question?.entries ?? []
@@ -102,20 +95,11 @@ export function useSpray(job: MaybeRefOrGetter<string>, surface: MaybeRefOrGette
     open,
     say,
     waitsFor: (id: string) => waiting.value.some(({ entry }) => entry === id),
-    faults: computed(() =>
-      refused.value.map(({ record, fields }) => ({
-        record,
-        fault: edits.faultAt(placeOf(record, fields.entry?.within)!),
-      })),
-    ),
-    letGo: (record: string) => {
-      const place = placeOf(record)
-      if (place) forget(place, ...Object.keys(shelf.value.of(record)))
-    },
+    faults,
+    letGo,
   }
 }
 
-const states = (fields: Record<string, Entry>) => Object.values(fields).map(({ state }) => state)
 const isOfJob = (fields: Record<string, Entry>) => OF_JOB.has(fields.kind?.text ?? '')
 
 function answered(told: Schemas['SprayOfSurface'] | undefined, entries: Logged[]): Answer | undefined {

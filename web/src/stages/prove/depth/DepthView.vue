@@ -69,12 +69,17 @@ function close() {
   again.value = undefined
 }
 
+// What was read a moment ago is shown at once; what it comes to follows when the server has it.
+const waits = (number: number) => proof.waitsFor('depth', 'spot', `${number}`)?.depth?.text
+
 const line = (one: Schemas['DepthPlaceAnswer']) =>
-  one.isThin && one.lacks
-    ? t('prove.depth.thin', { lacks: reader.print(one.lacks) })
-    : one.depth
-      ? ''
-      : t('prove.depth.unread')
+  waits(one.number)
+    ? t('spray.log.waits')
+    : one.isThin && one.lacks
+      ? t('prove.depth.thin', { lacks: reader.print(one.lacks) })
+      : one.depth
+        ? ''
+        : t('prove.depth.unread')
 
 function redraw() {
   void proof.say({ kind: 'placesDrawn', draw: `${(answer.value?.seed ?? 0) + 1}` })
@@ -109,7 +114,7 @@ function redraw() {
           >
             <b>{{ one.number }}</b>
             <span>{{ t(`prove.placeKind.${one.kind}`) }}</span>
-            <span class="depth">{{ one.depth ? reader.print(one.depth) : '' }}</span>
+            <span class="depth">{{ waits(one.number) ?? reader.print(one.depth) }}</span>
             <span class="small" :class="{ thin: one.isThin }">{{ line(one) }}</span>
           </button>
         </li>

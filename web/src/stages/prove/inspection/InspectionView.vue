@@ -17,7 +17,13 @@ const proof = useProof(
 )
 const { answer, locked } = proof
 const told = computed(() => proof.told.data.value)
-const list = computed(() => answer.value?.inspection ?? [])
+// What was ticked a moment ago is seen at once, sent or not.
+const list = computed(() =>
+  (answer.value?.inspection ?? []).map(({ item, seen }) => ({
+    item,
+    seen: seen || proof.waitsFor('inspected', 'inspected', item) !== undefined,
+  })),
+)
 </script>
 
 <template>
