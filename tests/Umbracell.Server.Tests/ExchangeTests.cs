@@ -145,7 +145,7 @@ public sealed class ExchangeTests(Product product)
         var job = await client.DemoJobAsync("ferry house");
         var text = await client.GetStringAsync($"/api/jobs/{job}/file", TestContext.Current.CancellationToken);
         var file = JsonNode.Parse(Renamed(text))!.AsObject();
-        foreach (var added in new[] { "drumSheet", "stockLot", "drumCount" })
+        foreach (var added in new[] { "drumSheet", "stockLot", "drumCount", "proof" })
         {
             Without(file, added).ShouldBeGreaterThan(0, added);
         }

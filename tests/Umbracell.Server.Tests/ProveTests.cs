@@ -169,6 +169,23 @@ public sealed class ProveTests(Product product)
         words.ShouldContain(at.ToString("h:mm tt", CultureInfo.InvariantCulture));
     }
 
+    [Fact]
+    public async Task A_sprayed_surface_that_is_deleted_keeps_everybody_out_until_it_is_restored()
+    {
+        var wall = await SprayedAsync(product);
+        await wall.AnotherAsync();
+        await LogAsync(wall, ("kind", "ventilationOn"));
+        await LogAsync(wall, ("kind", "ventilationRead"), ("airChanges", "12"));
+        var at = (await ReEntryAsync(wall))["answer"]!["at"]!.GetValue<DateTimeOffset>();
+        var surface = (await wall.Client.GetJsonAsync($"/api/surfaces/{wall.Surface}/spray"))["question"]!.Text("sheetId");
+        surface.ShouldBe("marl-cc-20");
+        (await wall.Client.DeleteAsync($"/api/surfaces/{wall.Surface}", TestContext.Current.CancellationToken)).EnsureSuccessStatusCode();
+        (await ReEntryAsync(wall))["answer"]!["findings"]![0]!.Text("case").ShouldBe("noProduct");
+        var back = Asking.Typed(null, "us");
+        (await wall.Client.SendJsonAsync(HttpMethod.Post, $"/api/surfaces/{wall.Surface}/restore", back)).Status.ShouldBe(200);
+        (await ReEntryAsync(wall))["answer"]!["at"]!.GetValue<DateTimeOffset>().ShouldBe(at);
+    }
+
     [Theory]
     [InlineData("sampled", "sample=density;pieceWeight=34 g", "pieceVolume", "empty")]
     [InlineData("sampled", "sample=density;pieceWeight=34 g;pieceVolume=10 ml", "pieceWeight", "outOfRange")]

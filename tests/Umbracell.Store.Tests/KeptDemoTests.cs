@@ -3,6 +3,7 @@ using Microsoft.EntityFrameworkCore.Infrastructure;
 using Microsoft.EntityFrameworkCore.Migrations;
 using Shouldly;
 using Umbracell.Core.Assemblies;
+using Umbracell.Core.Quality;
 using Umbracell.Core.Spraying;
 using Umbracell.Store.Model;
 using Umbracell.Store.Seeding;
@@ -78,6 +79,71 @@ public sealed class KeptDemoTests
             (await db.Sheets.AsNoTracking().CountAsync(TestContext.Current.CancellationToken)).ShouldBe(1);
             db.ChangeTracker.Clear();
         }
+    }
+
+    [Fact]
+    public async Task A_demo_whose_log_knows_nothing_of_the_proof_and_whose_samples_give_no_re_entry_gets_both_once()
+    {
+        var firm = new Guid("6f1c0f5e-9a4e-4c7e-8a57-0d3e5c1b9a01");
+        var scope = new FirmScope();
+        await using var db = await TestDatabase.EmptyAsync(scope);
+        await db.GetService<IMigrator>().MigrateAsync(cancellationToken: TestContext.Current.CancellationToken);
+        scope.EnterFirm(firm);
+        db.Firms.Add(new() { Id = firm, Name = "Kept" });
+        var job = new Job
+        {
+            Id = Guid.NewGuid(),
+            Name = "The ferry house",
+            ClimateZone = "6A",
+            TargetSetId = "iecc-2021",
+            CreatedAt = DateTimeOffset.UnixEpoch,
+        };
+        var walls = new Surface
+        {
+            Id = Guid.NewGuid(),
+            JobId = job.Id,
+            Name = "Basement walls",
+            Kind = SurfaceKind.BasementWall,
+        };
+        db.AddRange(job, walls);
+        db.SprayLog.AddRange(DemoLog.Of(job.Id, [walls], DateTimeOffset.UnixEpoch));
+        db.Sheets.AddRange(
+            new SheetRow { Slug = "said", Document = Words("24 h") },
+            new SheetRow { Slug = "reworded", Document = Words("a week") },
+            new SheetRow
+            {
+                Slug = "own",
+                Document = Words("24 h"),
+                Origin = SheetOrigin.Own,
+            }
+        );
+        await db.SaveChangesAsync(TestContext.Current.CancellationToken);
+        const string Shipped = """{"reEntry":"24 h","reEntryAfter":{"hours":24,"airChanges":10}}""";
+        var inputs = Inputs with
+        {
+            Sheets = new Dictionary<string, string>
+            {
+                ["said"] = Shipped,
+                ["reworded"] = Shipped,
+                ["own"] = Shipped,
+            },
+        };
+        for (var times = 0; times < 2; times++)
+        {
+            await DemoSeed.PlantAsync(db, scope, inputs, TestContext.Current.CancellationToken);
+            scope.EnterFirm(firm);
+            db.ChangeTracker.Clear();
+            var log = await db.SprayLog.AsNoTracking().ToListAsync(TestContext.Current.CancellationToken);
+            log.Count(row => row.Document.Kind == LogEntryKind.LiftBegun).ShouldBe(2);
+            log.Count(row => row.Document.Kind == LogEntryKind.Defect).ShouldBe(1);
+            var proven = ProvenSurface.Of(log.Select(row => row.Document.ToEntry()), 2);
+            proven.Readings.Count(one => one.Spot?.Number is not null).ShouldBe(6);
+            proven.Defects.Single().State.ShouldBe(DefectState.Closed);
+            var sheets = await db.Sheets.AsNoTracking().ToListAsync(TestContext.Current.CancellationToken);
+            sheets.Where(row => row.Document.Contains("reEntryAfter", StringComparison.Ordinal)).Select(row => row.Slug).ShouldBe(["said"]);
+        }
+
+        static string Words(string words) => $$"""{"reEntry":"{{words}}"}""";
     }
 
     private static DemoInputs Inputs =>

@@ -29,7 +29,8 @@ public sealed record InspectionSignature(Guid Id, DateTimeOffset At, Signature B
 /// <summary>What was read, seen and found on a surface: a pure function of the entries of its log, whatever order they arrived in.</summary>
 public sealed record ProvenSurface
 {
-    /// <summary>Depths that count, by time: read once all planned lifts were on; at the same place the last.</summary>
+    /// <summary>Depths that count, by time: read once all planned lifts were on, or of a surface that is called finished with fewer; at the
+    /// same place the last.</summary>
     public required IReadOnlyList<ProofReading> Readings { get; init; }
 
     /// <summary>What a probe read on the block it was held to last, and how thick that is; null where nobody held it to one.</summary>
@@ -50,6 +51,9 @@ public sealed record ProvenSurface
     /// <summary>Which draw of places is in force; 0 until somebody drew anew.</summary>
     public required int Seed { get; init; }
 
+    /// <summary>Whether all of its foam is on, as far as the log tells: before that nothing of it is proven.</summary>
+    public required bool IsWhole { get; init; }
+
     /// <summary>Whether a lift was logged.</summary>
     public required bool IsSprayed { get; init; }
 
@@ -60,6 +64,7 @@ public sealed record ProvenSurface
     {
         var log = SprayLog.InForce(entries);
         var lifts = log.Where(entry => entry.Kind == LogEntryKind.LiftBegun).ToList();
+        var whole = WholeSince(log, lifts, planned);
         HashSet<InspectionItem> inspected = [];
         List<TakenSample> samples = [];
         InspectionSignature? signed = null;
@@ -94,21 +99,33 @@ public sealed record ProvenSurface
 
         return new()
         {
-            Readings = ReadingsOf(log, lifts, planned),
+            Readings = ReadingsOf(log, whole),
             Probe = probe,
             Samples = samples,
             Inspected = inspected,
             SignedBy = signed,
             Defects = FoundDefect.Of(log),
             Seed = seed,
+            IsWhole = lifts.Count > 0 && whole is not null,
             IsSprayed = lifts.Count > 0,
         };
     }
 
-    // Of foam that still grows nothing is proven. A lift that is added at a thin place later leaves the other places as they were.
-    private static List<ProofReading> ReadingsOf(IReadOnlyList<LogEntry> log, List<LogEntry> lifts, int planned)
+    // From when on depths count; null while foam is still to come. What was read where nobody logged a lift counts too, and is told.
+    private static DateTimeOffset? WholeSince(IReadOnlyList<LogEntry> log, List<LogEntry> lifts, int planned)
     {
-        var whole = lifts.Count == 0 ? DateTimeOffset.MinValue : lifts[Math.Clamp(planned, 1, lifts.Count) - 1].At;
+        if (lifts.Count == 0 || lifts.Count >= planned)
+        {
+            return lifts.Count == 0 ? DateTimeOffset.MinValue : lifts[Math.Max(planned, 1) - 1].At;
+        }
+
+        var last = log.LastOrDefault(entry => entry.Kind is LogEntryKind.Finished or LogEntryKind.Reopened or LogEntryKind.LiftBegun);
+        return last?.Kind == LogEntryKind.Finished ? lifts[^1].At : null;
+    }
+
+    // A lift that is added at a thin place later leaves the other places as they were.
+    private static List<ProofReading> ReadingsOf(IReadOnlyList<LogEntry> log, DateTimeOffset? whole)
+    {
         Dictionary<object, ProofReading> places = [];
         Dictionary<Guid, object> keys = [];
         var draw = 0;
@@ -124,7 +141,7 @@ public sealed record ProvenSurface
                 }
             }
 
-            if (entry is not { Kind: LogEntryKind.Depth, Depth: { } depth } || entry.At < whole)
+            if (entry is not { Kind: LogEntryKind.Depth, Depth: { } depth } || !(entry.At >= whole))
             {
                 continue;
             }

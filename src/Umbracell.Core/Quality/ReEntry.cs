@@ -29,6 +29,9 @@ public sealed record ReEntryCase
     /// <summary>Whether the trigger is held somewhere.</summary>
     public bool IsSpraying { get; init; }
 
+    /// <summary>Surfaces that were sprayed and of which nobody knows with what.</summary>
+    public int Unknown { get; init; }
+
     /// <summary>Entries of the log whose times contradict each other.</summary>
     public int Contradictions { get; init; }
 }
@@ -78,7 +81,7 @@ public sealed record ReEntry
 
         // What has no end is waited for longest.
         var longest = waits.Count == 0 ? null : waits.MaxBy(wait => (wait.At ?? DateTimeOffset.MaxValue, wait.Product.LastTrigger));
-        var isNever = of.IsSpraying || waits.Exists(wait => wait.At is null);
+        var isNever = of.IsSpraying || of.Unknown > 0 || waits.Exists(wait => wait.At is null);
         var told = new ReEntry
         {
             At = isNever ? null : longest?.At,

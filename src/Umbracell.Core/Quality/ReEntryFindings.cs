@@ -33,6 +33,14 @@ internal static class ReEntryFindings
             return new(ReEntryRules.Time, "spraying", Verdict.Hold, Citations.ReEntry);
         }
 
+        if (of.Unknown > 0)
+        {
+            return new(ReEntryRules.Time, "noProduct", Verdict.Hold, Citations.ReEntry)
+            {
+                Figures = new Dictionary<string, Figure> { ["count"] = Figure.Count(of.Unknown) },
+            };
+        }
+
         if (told.Product is not { } product)
         {
             return new(ReEntryRules.Time, "unsprayed", Verdict.Clear, Citations.ReEntry);

@@ -10,7 +10,8 @@ public static class ReEntryRules
         .Ends("over open", "measured limit left", "product")
         .Ends("off unread", "measured limit air", "product")
         .Ends("noHours", "", "product")
-        .Ends("spraying unsprayed");
+        .Ends("spraying unsprayed")
+        .Ends("noProduct", "count");
 
     /// <summary>Whether the ventilation makes as many air changes as the sheet counts on.</summary>
     public static readonly Rule Air = new Rule("reEntryAir", Stage.Prove, Basis.ProductSheet) { IsFirm = true }

@@ -52,6 +52,7 @@ public static class ProofQuestions
             DefectFindings = FindingAnswer.All(ProofFindings.DefectsOf(surface)),
             Seed = surface.Seed,
             IsSprayed = surface.IsSprayed,
+            IsWhole = surface.IsWhole,
         };
     }
 

@@ -216,4 +216,7 @@ public sealed record ProofAnswer
     public required int Seed { get; init; }
 
     public required bool IsSprayed { get; init; }
+
+    /// <summary>Whether all of its foam is on, as far as the log tells; before that no depth counts.</summary>
+    public required bool IsWhole { get; init; }
 }

@@ -34,6 +34,7 @@ public static class ReEntryQuestions
                     Ventilation = [.. question.Ventilation.Select(ToChange)],
                     Now = question.Now,
                     IsSpraying = question.IsSpraying,
+                    Unknown = question.Unknown,
                     Contradictions = question.Contradictions,
                 }
             )

@@ -43,6 +43,10 @@ public sealed record ReEntryQuestion
     /// <summary>Whether the trigger is held somewhere.</summary>
     public bool IsSpraying { get; init; }
 
+    /// <summary>Surfaces that were sprayed and of which nobody knows with what.</summary>
+    [Range(0, 100_000)]
+    public int Unknown { get; init; }
+
     /// <summary>Entries of the log whose times contradict each other.</summary>
     [Range(0, 100_000)]
     public int Contradictions { get; init; }

@@ -38,8 +38,7 @@ internal sealed class ProofReader(SurfaceReader surfaces, SheetLibrary library, 
     {
         var supplies = await library.SuppliesAsync(job);
         var log = await db.SprayLog.AsNoTracking().Where(row => row.JobId == job.Id).ToListAsync();
-        var question = SurfaceProofs.ReEntryOf(await surfaces.SurfacesAsync(job.Id), log, clock.GetUtcNow());
-        var known = question.Products.Where(one => supplies.Sheets.ContainsKey(one.SheetId)).ToList();
+        var question = SurfaceProofs.ReEntryOf(await surfaces.SurfacesAsync(job.Id), log, clock.GetUtcNow(), supplies.Sheets.ContainsKey);
         var volume = await db
             .FanTests.AsNoTracking()
             .Where(test => test.JobId == job.Id && test.VolumeM3 != null)
@@ -48,8 +47,8 @@ internal sealed class ProofReader(SurfaceReader surfaces, SheetLibrary library, 
             .FirstOrDefaultAsync();
         return new()
         {
-            Question = question with { Products = known },
-            Answer = ReEntryQuestions.Answer(question with { Products = known }, supplies),
+            Question = question,
+            Answer = ReEntryQuestions.Answer(question, supplies),
             Ventilated = question.Ventilation.Count == 0 ? null : question.Ventilation[^1].IsOn,
             AirChanges = question.Ventilation.LastOrDefault(one => one.AirChanges is not null)?.AirChanges is { } changes
                 ? FigureAnswer.Of(new(changes, Dimension.AirChanges))

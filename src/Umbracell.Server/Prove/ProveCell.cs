@@ -13,8 +13,8 @@ internal sealed class ProveCell : IStageCell
 
     public StageCell Of(SurfaceStudy row, CellTime at)
     {
-        // Before foam is on, nothing of it is proven.
-        if (row.Proof is not { IsSprayed: true } proof)
+        // Before all of its foam is on, nothing of it is proven.
+        if (row.Proof is not { IsWhole: true } proof)
         {
             return new(Cell("none", null, new Dictionary<string, FigureAnswer>()), null);
         }

@@ -28,8 +28,11 @@ public sealed class ProvenSurfaceTests
         ];
         Millimetres(log, planned: 2).ShouldBe([76]);
 
-        // Fewer lifts than were planned are all there are.
-        Millimetres(log[..3], planned: 2).ShouldBe([38]);
+        // Of foam that is still to come nothing is proven, unless somebody called the surface finished as it is.
+        Millimetres(log[..3], planned: 2).ShouldBeEmpty();
+        ProvenSurface.Of(log[..3], 2).IsWhole.ShouldBeFalse();
+        Millimetres([.. log[..3], Said(LogEntryKind.Finished)], planned: 2).ShouldBe([38]);
+        Millimetres([.. log[..3], Said(LogEntryKind.Finished), Said(LogEntryKind.Reopened)], planned: 2).ShouldBeEmpty();
     }
 
     [Fact]

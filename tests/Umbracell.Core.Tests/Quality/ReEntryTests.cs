@@ -147,6 +147,16 @@ public sealed class ReEntryTests
             }
         );
         Case(held).ShouldBe("spraying");
+        var unknown = ReEntry.Of(
+            new()
+            {
+                Products = [new(Sheet, Last)],
+                Ventilation = [new(Last, true, 10)],
+                Now = Last.AddDays(9),
+                Unknown = 1,
+            }
+        );
+        (Case(unknown), unknown.At).ShouldBe(("noProduct", null));
         held.At.ShouldBeNull();
         held.Findings.ShouldContain(one => one.Case.Name == "jumped");
     }

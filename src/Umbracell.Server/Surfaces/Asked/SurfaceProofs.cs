@@ -1,5 +1,6 @@
 using Umbracell.Core.Quality;
 using Umbracell.Core.Spraying;
+using Umbracell.Documents;
 using Umbracell.Questions.Answers;
 using Umbracell.Questions.Prove;
 using Umbracell.Store.Model;
@@ -29,31 +30,35 @@ internal static class SurfaceProofs
     /// <param name="surfaces">Surfaces of the job.</param>
     /// <param name="log">Its log.</param>
     /// <param name="now">Now.</param>
-    public static ReEntryQuestion ReEntryOf(IEnumerable<Surface> surfaces, IReadOnlyList<LogEntryRow> log, DateTimeOffset now)
+    /// <param name="knows">Whether the firm knows a product.</param>
+    public static ReEntryQuestion ReEntryOf(
+        IReadOnlyList<Surface> surfaces,
+        IReadOnlyList<LogEntryRow> log,
+        DateTimeOffset now,
+        Func<string, bool> knows
+    )
     {
-        var sprayed = surfaces
-            .Where(surface => surface.SheetSlug is not null)
-            .Select(surface =>
+        var sprayed = log.Where(row => row.SurfaceId is not null)
+            .GroupBy(row => row.SurfaceId)
+            .Select(of =>
                 (
-                    surface.SheetSlug,
-                    Log: SprayedSurface.Of(log.Where(row => row.SurfaceId == surface.Id).Select(row => row.Document.ToEntry()))
+                    Foams: FoamsOf(surfaces.FirstOrDefault(surface => surface.Id == of.Key)),
+                    SprayedSurface.Of(of.Select(row => row.Document.ToEntry())).Lifts
                 )
             )
-            .Where(one => one.Log.Lifts.Count > 0)
+            .Where(one => one.Lifts.Count > 0)
             .ToList();
-        var lifts = sprayed.SelectMany(one => one.Log.Lifts).ToList();
+        var lifts = sprayed.SelectMany(one => one.Lifts).ToList();
         return new()
         {
             Products =
             [
                 .. sprayed
-                    .GroupBy(one => one.SheetSlug!)
-                    .Select(group => new SprayedProductShape
-                    {
-                        SheetId = group.Key,
-                        LastTrigger = group.SelectMany(one => one.Log.Lifts).Max(LastOf),
-                    }),
+                    .SelectMany(one => one.Foams.Where(knows).Select(foam => (Foam: foam, Last: one.Lifts.Max(LastOf))))
+                    .GroupBy(one => one.Foam)
+                    .Select(group => new SprayedProductShape { SheetId = group.Key, LastTrigger = group.Max(one => one.Last) }),
             ],
+            Unknown = sprayed.Count(one => one.Foams.Count == 0 || !one.Foams.All(knows)),
             Ventilation =
             [
                 .. VentilationOfLog
@@ -70,6 +75,12 @@ internal static class SurfaceProofs
             Contradictions = lifts.Count(lift => lift.EndedAt < lift.BegunAt || LastOf(lift) > now),
         };
     }
+
+    // Of several foams each is on by the last trigger. Of a surface that was deleted nobody knows it any more.
+    private static IReadOnlyList<string> FoamsOf(Surface? surface) =>
+        surface?.SheetSlug is { } first
+            ? [first, .. (surface.System?.Further ?? []).Where(layer => layer.Kind == FillKind.Foam).Select(layer => layer.Id)]
+            : [];
 
     // Where the clock jumped between the two, the later one.
     private static DateTimeOffset LastOf(SprayedLift lift) => lift.EndedAt is { } ended && ended > lift.BegunAt ? ended : lift.BegunAt;

@@ -52,6 +52,9 @@ const pages = computed(() =>
         {{ one.fault }}
         <ElButton link type="primary" @click="proof.letGo(one.record)">{{ t('unsent.discard') }}</ElButton>
       </p>
+      <RouterLink v-if="!proof.locked.value" :to="{ name: 'spray', params: { job, surface } }" class="wrong small">{{
+        t('prove.wrong')
+      }}</RouterLink>
     </template>
     <template #side>
       <FindingsList v-if="findings?.length" :findings="findings" />
@@ -59,3 +62,12 @@ const pages = computed(() =>
     </template>
   </StageFrame>
 </template>
+
+<style scoped>
+.wrong {
+  display: inline-flex;
+  align-items: center;
+  min-height: 44px;
+  margin-top: 12px;
+}
+</style>

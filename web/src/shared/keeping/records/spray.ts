@@ -15,7 +15,8 @@ keeps('sprayEntry', {
     const surface = id.split('/')[0]
     if (answer) queries.setQueryData(['surface', surface, 'spray'], answer)
     void queries.invalidateQueries({
-      predicate: ({ queryKey }) => queryKey[0] === 'surface' && queryKey[2] === 'spray' && queryKey[1] !== surface,
+      predicate: ({ queryKey: [of, id, page] }) =>
+        of === 'surface' && (page === 'proof' || (page === 'spray' && id !== surface)),
     })
     void queries.invalidateQueries({ queryKey: ['job', within] })
   },

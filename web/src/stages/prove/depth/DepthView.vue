@@ -91,6 +91,7 @@ function redraw() {
     <template v-if="answer">
       <h2>{{ t('prove.depth.plan') }}</h2>
       <p class="small">{{ t('prove.depth.lead') }}</p>
+      <p v-if="answer.isSprayed && !answer.isWhole" class="note">{{ t('prove.depth.growing') }}</p>
       <PlacesSketch v-if="sketch" :name="name" :sketch="sketch" :answer="answer" :open="open" @pick="pick" />
       <DepthPad
         v-if="(place || again) && !locked"
@@ -168,6 +169,10 @@ function redraw() {
 .depth {
   font: 650 1.05rem var(--head);
   font-variant-numeric: tabular-nums;
+}
+.note {
+  border-left: 5px solid var(--care);
+  padding-left: 12px;
 }
 .redrawn {
   margin-left: 10px;
