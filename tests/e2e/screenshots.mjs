@@ -47,7 +47,6 @@ await page.request.patch(`${base}/api/jobs/${ferry.job}`, {
   data: { version: null, units: 'us', fields: { workDate: '2027-01-18' } },
 })
 await shoot('price', `/jobs/${ferry.job}/price`, 'Save this quote', async () => page.mouse.wheel(0, 120))
-await shoot('past-jobs', '/past-jobs', 'Plover')
 await shoot('product-sheet', '/sheets/marl-cc-20', 'Jobs that use it', async () => page.mouse.wheel(0, 150))
 await page.request.patch(`${base}/api/jobs/${ferry.job}`, {
   data: { version: null, units: 'us', fields: { workDate: '' } },
@@ -66,6 +65,7 @@ await post('rig-settings', { tip: '01' })
 const seen = { skin: 'smooth', cells: 'fine', colour: 'dark', feel: 'brittle', adhesion: 'holds' }
 await post('test-shots', { cream: '2.1', tackFree: '11', ...seen })
 await shoot('rig', at(ferry, 'rig', 'Teaching wing walls'), 'Do this next')
+await shoot('prove', at(ferry, 'prove', 'Basement walls'), 'Places to read')
 await page.setViewportSize({ width: 820, height: 1180 })
 await shoot('window-tablet', at(ferry, 'window', 'Basement walls'), 'Opens it earlier')
 await page.setViewportSize({ width: 390, height: 844 })
