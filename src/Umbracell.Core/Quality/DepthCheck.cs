@@ -29,7 +29,8 @@ public sealed record DepthCase
 /// <summary>Whether a surface is thick enough.</summary>
 public sealed record DepthCheck
 {
-    /// <summary>Resistance of the film by which an uneven layer is brought together (ISO 6946: 0.13 inside and 0.04 outside), m²K/W: heat passes side by side through thin and thick
+    /// <summary>Resistance of the film by which an uneven layer is brought together (ISO 6946: 0.13 inside and 0.04 outside), m²K/W: heat
+    /// passes side by side through thin and thick
     /// places.</summary>
     public const double Films = 0.17;
 

@@ -10,7 +10,8 @@ namespace Umbracell.Core.Quality;
 public readonly record struct DepthSpot(Corner At, Length Depth);
 
 /// <summary>Depth over a whole surface by the places where it was read.</summary>
-/// <remarks>Inverse distance, by the square (D. Shepard 1968): at a place that was read it is what was read, between places it lies between them. It shows where to look again; it proves nothing.</remarks>
+/// <remarks>Inverse distance, by the square (D. Shepard 1968): at a place that was read it is what was read, between places it lies
+/// between them. It shows where to look again; it proves nothing.</remarks>
 public sealed record DepthMap
 {
     // Cells along the longer side.

@@ -11,7 +11,8 @@ namespace Umbracell.Core.Quality;
 /// <param name="At">On the sketch.</param>
 public sealed record DepthPlace(int Number, PlaceKind Kind, Corner At);
 
-/// <summary>Places where depth is read: in each part of equal area one by chance, so that nobody picks the good ones, and some at edges and corners, where foam is thin.</summary>
+/// <summary>Places where depth is read: in each part of equal area one by chance, so that nobody picks the good ones, and some at edges
+/// and corners, where foam is thin.</summary>
 /// <remarks>Stratified random sampling. The sketch is laid out in fine dots; these are parted into columns of as many dots, and each column into
 /// parts of as many. The same seed draws the same places.</remarks>
 public static class DepthPlan

@@ -42,7 +42,8 @@ public sealed record ReEntryCase
 public readonly record struct DilutionPoint(DateTimeOffset At, double Left);
 
 /// <summary>When people without protection come back.</summary>
-/// <remarks>The sheet's hours hold at its air changes. An hour with fewer counts for as much less, an hour without for nothing, an hour with more for no more than an hour: the time is
+/// <remarks>The sheet's hours hold at its air changes. An hour with fewer counts for as much less, an hour without for nothing, an hour
+/// with more for no more than an hour: the time is
 /// never shorter than the sheet's. Hours with ventilation of which nobody found out the air changes count for nothing until somebody does.</remarks>
 public sealed record ReEntry
 {
