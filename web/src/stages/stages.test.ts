@@ -46,23 +46,23 @@ describe('stages', () => {
   })
 
   it('come with one more once it registers, at its place in the work', () => {
-    const later = stages().find(({ key }) => key === 'prove')
+    const later = stages().find(({ key }) => key === 'handOver')
     expect(later?.built).toBeUndefined()
     const takeOut = register({
-      key: 'prove',
+      key: 'handOver',
       routes: [],
-      to: () => ({ name: 'prove' }),
+      to: () => ({ name: 'handOver' }),
       cell: () => 'ready',
       foot: () => '',
     })
     expect(stages().map(({ key }) => key)).toEqual(stageKeys)
     expect(
       stages()
-        .find(({ key }) => key === 'prove')
+        .find(({ key }) => key === 'handOver')
         ?.built?.cell(cell, {}, say),
     ).toBe('ready')
     takeOut()
-    expect(stages().find(({ key }) => key === 'prove')?.built).toBeUndefined()
+    expect(stages().find(({ key }) => key === 'handOver')?.built).toBeUndefined()
   })
 
   it('may end their column in a component', () => {
