@@ -82,6 +82,9 @@ public sealed record ProofDocument
     [Range(0, MostAirChanges)]
     public double? AirChanges { get; init; }
 
+    /// <summary>What is accounted for before people come back.</summary>
+    public Clearance? Accounted { get; init; }
+
     /// <summary>Which draw of places is in force.</summary>
     [Range(0, 1_000_000)]
     public int? PlacesDrawn { get; init; }
@@ -109,6 +112,7 @@ public sealed record ProofDocument
             AirChanges = AirChanges is { } changes
                 ? QuantityRangeException.Within("air changes", changes, 0, MostAirChanges, Dimension.AirChanges)
                 : null,
+            Accounted = Accounted,
             Seed = PlacesDrawn,
         };
 

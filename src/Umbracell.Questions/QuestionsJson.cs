@@ -131,6 +131,7 @@ public sealed partial class QuestionsJson : JsonSerializerContext
                     Words<DefectCause>(),
                     Words<DefectState>(),
                     Words<RepairWay>(),
+                    Words<Clearance>(),
                     Words<InspectionItem>(),
                     Words<SampleKind>(),
                     Words<FailedIn>(),

@@ -106,7 +106,6 @@ public sealed class KeptDemoTests
             Kind = SurfaceKind.BasementWall,
         };
         db.AddRange(job, walls);
-        db.SprayLog.AddRange(DemoLog.Of(job.Id, [walls], DateTimeOffset.UnixEpoch));
         db.Sheets.AddRange(
             new SheetRow { Slug = "said", Document = Words("24 h") },
             new SheetRow { Slug = "reworded", Document = Words("a week") },
@@ -128,6 +127,13 @@ public sealed class KeptDemoTests
                 ["own"] = Shipped,
             },
         };
+
+        // As it was before there was a proof: the log of what was sprayed alone.
+        await DemoSeed.PlantAsync(db, scope, Inputs, TestContext.Current.CancellationToken);
+        scope.EnterFirm(firm);
+        var planted = await db.SprayLog.ToListAsync(TestContext.Current.CancellationToken);
+        db.SprayLog.RemoveRange(planted.Where(row => row.Document.Proof is not null));
+        await db.SaveChangesAsync(TestContext.Current.CancellationToken);
         for (var times = 0; times < 2; times++)
         {
             await DemoSeed.PlantAsync(db, scope, inputs, TestContext.Current.CancellationToken);

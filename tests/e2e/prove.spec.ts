@@ -140,6 +140,12 @@ test('people come back by the log: air changes from a fan, the ventilation off, 
   await expect(page.getByText(/^4[78]:\d\d:\d\d to go$/)).toBeVisible()
   await expect(page.getByRole('img', { name: 'How the air clears, calculated' })).toBeVisible()
   expect(await faults(page, 're-entry')).toEqual([])
+  await expect(page.getByText('Not everything is accounted for')).toBeVisible()
+  for (const box of await page.getByRole('checkbox').all()) {
+    await box.click({ force: true })
+    await expect(box).toBeChecked()
+  }
+  await expect(page.getByText('Waste, drums, masks and covers accounted for')).toBeVisible()
   const saved = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Save as PDF' }).tap()
   expect((await saved).suggestedFilename()).toMatch(/\.pdf$/)

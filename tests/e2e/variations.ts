@@ -397,6 +397,7 @@ function variedReEntry({ between, pick, maybe, chance }: Numbers): Question {
     products: many(3, () => ({ sheetId: pick(SHEETS), lastTrigger: at(-600, 600) })),
     ventilation: many(6, () => ({ at: at(-900, 2400), isOn: chance(0.7), airChanges: maybe(between(0, 30), 0.8) })),
     now: at(0, 3000),
+    accounted: maybe(['waste', 'drums', 'masks', 'covers'].filter(() => chance(0.6))),
     isSpraying: chance(0.1),
     contradictions: chance(0.2) ? 1 : 0,
   }

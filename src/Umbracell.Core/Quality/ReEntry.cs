@@ -1,5 +1,6 @@
 using Umbracell.Core.Findings;
 using Umbracell.Core.Materials;
+using Umbracell.Core.Spraying;
 
 namespace Umbracell.Core.Quality;
 
@@ -25,6 +26,9 @@ public sealed record ReEntryCase
 
     /// <summary>Now.</summary>
     public required DateTimeOffset Now { get; init; }
+
+    /// <summary>What is accounted for.</summary>
+    public IReadOnlyCollection<Clearance> Accounted { get; init; } = [];
 
     /// <summary>Whether the trigger is held somewhere.</summary>
     public bool IsSpraying { get; init; }

@@ -1,5 +1,6 @@
 using Umbracell.Core.Findings;
 using Umbracell.Core.Quantities;
+using Umbracell.Core.Spraying;
 
 namespace Umbracell.Core.Quality;
 
@@ -17,6 +18,11 @@ internal static class ReEntryFindings
             };
         }
 
+        if (told.Product is not null)
+        {
+            yield return Accounted(of);
+        }
+
         if (told is { Product: { } product, Wanted: not null } && product.Sheet.ReEntryTime?.AirChanges is { } asked)
         {
             foreach (var finding in Air(of, product, asked, changes))
@@ -24,6 +30,17 @@ internal static class ReEntryFindings
                 yield return finding;
             }
         }
+    }
+
+    private static Finding Accounted(ReEntryCase of)
+    {
+        var lacks = Enum.GetValues<Clearance>().Except(of.Accounted).ToList();
+        return lacks.Count == 0
+            ? new(ReEntryRules.Accounted, "all", Verdict.Clear, Citations.ProofLogged)
+            : new(ReEntryRules.Accounted, "open", Verdict.Care, Citations.ProofLogged)
+            {
+                Words = new Dictionary<string, Said> { ["lacks"] = Said.Of(lacks) },
+            };
     }
 
     private static Finding Time(ReEntryCase of, ReEntry told, IReadOnlyList<VentilationChange> changes)

@@ -19,6 +19,11 @@ public static class ReEntryRules
         .Ends("slow", "measured limit")
         .Ends("broken", "measured");
 
+    /// <summary>Whether waste, drums, masks and covers are accounted for.</summary>
+    public static readonly Rule Accounted = new Rule("reEntryAccounted", Stage.Prove, Basis.Practice)
+        .Ends("all")
+        .Ends("open", "", "lacks:prove.clearance");
+
     /// <summary>Whether the times of the log agree with each other.</summary>
     public static readonly Rule Clock = new Rule("reEntryClock", Stage.Prove, Basis.Practice) { IsFirm = true }.Ends("jumped", "count");
 }

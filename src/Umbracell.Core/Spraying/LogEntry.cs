@@ -79,6 +79,9 @@ public enum LogEntryKind
     /// <summary>How many air changes the ventilation makes was found out.</summary>
     VentilationRead,
 
+    /// <summary>Something is accounted for before people come back.</summary>
+    AccountedFor,
+
     /// <summary>Places to read depths at were drawn anew.</summary>
     PlacesDrawn,
 

@@ -128,6 +128,22 @@ public enum InspectionItem
     Barrier,
 }
 
+/// <summary>What is accounted for before people come back.</summary>
+public enum Clearance
+{
+    /// <summary>Cut foam is spread outdoors and cold, sweepings are bagged.</summary>
+    Waste,
+
+    /// <summary>Drums are closed, counted and away.</summary>
+    Drums,
+
+    /// <summary>Masks, cartridges and suits are bagged.</summary>
+    Masks,
+
+    /// <summary>Foils and tape are off, and surfaces people touch are clean.</summary>
+    Covers,
+}
+
 /// <summary>What was sampled.</summary>
 public enum SampleKind
 {
@@ -244,6 +260,9 @@ public sealed record ProofSaid
 
     /// <summary>Air changes an hour while the ventilation runs, 0 or more.</summary>
     public double? AirChanges { get; init; }
+
+    /// <summary>What is accounted for.</summary>
+    public Clearance? Accounted { get; init; }
 
     /// <summary>Which draw of places is in force.</summary>
     public int? Seed { get; init; }

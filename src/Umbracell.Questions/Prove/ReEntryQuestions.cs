@@ -33,6 +33,7 @@ public static class ReEntryQuestions
                     ],
                     Ventilation = [.. question.Ventilation.Select(ToChange)],
                     Now = question.Now,
+                    Accounted = question.Accounted ?? [],
                     IsSpraying = question.IsSpraying,
                     Unknown = question.Unknown,
                     Contradictions = question.Contradictions,

@@ -1,4 +1,5 @@
 using System.ComponentModel.DataAnnotations;
+using Umbracell.Core.Spraying;
 using Umbracell.Questions.Answers;
 
 namespace Umbracell.Questions.Prove;
@@ -39,6 +40,10 @@ public sealed record ReEntryQuestion
     public required IReadOnlyList<VentilationShape> Ventilation { get; init; }
 
     public required DateTimeOffset Now { get; init; }
+
+    /// <summary>What is accounted for: waste, drums, masks, covers.</summary>
+    [MaxLength(20)]
+    public IReadOnlyList<Clearance>? Accounted { get; init; }
 
     /// <summary>Whether the trigger is held somewhere.</summary>
     public bool IsSpraying { get; init; }

@@ -161,6 +161,27 @@ public sealed class ReEntryTests
         held.Findings.ShouldContain(one => one.Case.Name == "jumped");
     }
 
+    [Fact]
+    public void Waste_drums_masks_and_covers_are_accounted_for_after_the_last_lift()
+    {
+        LogEntry[] log =
+        [
+            .. Enum.GetValues<Clearance>().Select((item, i) => Entry(LogEntryKind.AccountedFor, i, new() { Accounted = item })),
+        ];
+        Clearances.Of(log).Count.ShouldBe(4);
+        Clearances.Of([.. log, Entry(LogEntryKind.LiftBegun, 10)]).ShouldBeEmpty();
+        ReEntryCase of = new()
+        {
+            Products = [new(Sheet, Last)],
+            Ventilation = [],
+            Now = Last,
+        };
+        ReEntry.Of(of).Findings.ShouldContain(one => one.Rule.Id == "reEntryAccounted" && one.Case.Name == "open");
+        ReEntry
+            .Of(of with { Accounted = [.. Clearances.Of(log)] })
+            .Findings.ShouldContain(one => one.Rule.Id == "reEntryAccounted" && one.Case.Name == "all");
+    }
+
     // exp(-n t) hour by hour, and flat while nothing runs.
     [Fact]
     public void The_dilution_falls_as_the_air_is_changed()

@@ -71,6 +71,7 @@ internal static class SurfaceProofs
                     }),
             ],
             Now = now,
+            Accounted = [.. Clearances.Of(log.Select(row => row.Document.ToEntry())).Order()],
             IsSpraying = lifts.Exists(lift => lift.EndedAt is null),
             Contradictions = lifts.Count(lift => lift.EndedAt < lift.BegunAt || LastOf(lift) > now),
         };

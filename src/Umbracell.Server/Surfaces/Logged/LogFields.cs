@@ -44,6 +44,7 @@ internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp, DrumsAtHan
         LogEntryKind.JobReopened,
         LogEntryKind.VentilationRead,
         LogEntryKind.ProbeChecked,
+        LogEntryKind.AccountedFor,
     ];
 
     private static readonly LogEntryKind[] OfDrums =

@@ -50,6 +50,7 @@ internal static class ProofFields
         "airFlow",
         "roomVolume",
         "draw",
+        "accounted",
     ];
 
     /// <summary>The entry with what was typed.</summary>
@@ -63,6 +64,7 @@ internal static class ProofFields
         fields.Id("again", _ => true, id => said = said with { ReadAgain = id });
         fields.Quantity("block", Block, si => said = said with { BlockMm = si * 1000 });
         fields.ChoiceOrBlank<InspectionItem>("inspected", one => said = said with { Inspected = one });
+        fields.ChoiceOrBlank<Clearance>("accounted", one => said = said with { Accounted = one });
         fields.Text("signedName", ProofDocument.LongestName, required: true, text => said = said with { SignedName = text });
         fields.Text("signedRole", ProofDocument.LongestName, required: true, text => said = said with { SignedRole = text });
         fields.Text("signedStrokes", ProofDocument.LongestStrokes, required: true, text => said = said with { SignedStrokes = text });
@@ -79,6 +81,7 @@ internal static class ProofFields
             (LogEntryKind.PlacesDrawn, var said) => [("draw", said?.PlacesDrawn is null)],
             (LogEntryKind.ProbeChecked, var said) => [("depth", entry.DepthMm is null), ("block", said?.BlockMm is null)],
             (LogEntryKind.Inspected, var said) => [("inspected", said?.Inspected is null)],
+            (LogEntryKind.AccountedFor, var said) => [("accounted", said?.Accounted is null)],
             (LogEntryKind.VentilationRead, var said) => [("airChanges", said?.AirChanges is null)],
             (LogEntryKind.SignedOff, var said) =>
             [

@@ -43,6 +43,7 @@ export function useEntryWords(read: MaybeRefOrGetter<readonly Schemas['EntryFigu
       number: proof?.spotNumber ?? '',
       sample: word('sampleKind', proof?.sample),
       inspected: word('item', proof?.inspected),
+      accounted: word('clearance', proof?.accounted),
       name: proof?.signedName ?? '',
       role: proof?.signedRole ?? '',
       repair: word('repairWay', proof?.repairWay),

@@ -20,7 +20,7 @@ const KIND = 'sprayEntry'
 const OF_JOB = new Set([
   ...['ventilationOn', 'ventilationOff', 'areaClear', 'areaEntered'],
   ...['drumOpened', 'drumLevel', 'drumEmpty', 'drumsOnTruck'],
-  ...['fuelBought', 'jobFinished', 'jobReopened'],
+  ...['fuelBought', 'jobFinished', 'jobReopened', 'ventilationRead', 'probeChecked', 'accountedFor'],
 ])
 
 /** The log of a surface with what was entered here and has not been sent yet, and what the core says of it. */

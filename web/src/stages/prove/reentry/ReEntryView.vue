@@ -56,6 +56,16 @@ const facts = computed(() => {
     now.product && now.sheetWords ? writing.labelled(now.product, now.sheetWords) : '',
   ].filter(Boolean)
 })
+// What was ticked a moment ago is seen at once, sent or not.
+const CLEARANCES = ['waste', 'drums', 'masks', 'covers'] as const
+const clearances = computed(() =>
+  CLEARANCES.map((item) => ({
+    item,
+    done:
+      (told.data.value?.question.accounted?.includes(item) ?? false) ||
+      proof.waitsFor('accountedFor', 'accounted', item) !== undefined,
+  })),
+)
 const name = computed(() => board.data.value?.job.name ?? '')
 </script>
 
@@ -82,6 +92,19 @@ const name = computed(() => board.data.value?.job.name ?? '')
         :locked="locked"
         @say="proof.say($event)"
       />
+      <section v-if="isSprayed">
+        <h2>{{ t('prove.reEntry.accounted') }}</h2>
+        <ul class="ticks">
+          <li v-for="{ item, done } in clearances" :key="item">
+            <ElCheckbox
+              :model-value="done"
+              :disabled="locked || done"
+              @change="proof.say({ kind: 'accountedFor', accounted: item })"
+              >{{ t(`prove.clearance.${item}`) }}</ElCheckbox
+            >
+          </li>
+        </ul>
+      </section>
       <DilutionChart v-if="entry.dilution.length > 1" :points="entry.dilution" :times="times" />
       <section class="door">
         <h2>{{ t('prove.reEntry.door') }}</h2>
@@ -131,6 +154,16 @@ p.small {
 }
 h2 {
   margin-bottom: 8px;
+}
+.ticks {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+}
+.ticks :deep(.el-checkbox) {
+  min-height: 48px;
+  height: auto;
+  white-space: normal;
 }
 .large {
   min-height: 48px;
