@@ -33,7 +33,11 @@ const LATER = new Set([
 ])
 /** Parts of books of the first screen that only such pages show: sentences of their findings, by the beginning of their names. */
 const LATER_PARTS: Record<string, RegExp> = {
-  finding: /^(depth|reEntry|coverHold|defectOpen|probeChecked|sample|proof|airTarget|airReduction)/,
+  finding: new RegExp(
+    '^(loggedLift|done$|drumsLogged|runningYield|setsLast|oneLift|liftHeat|' +
+      'depth|reEntry|coverHold|defectOpen|probeChecked|sample|proof|airTarget|airReduction)',
+  ),
+  cited: /^(toleranceInterval|unevenFoam|depth[PA]|reEntry|proofLogged|gaugeBlock|inspectionBeforeCover|airTarget)/,
 }
 const FILE = new URL('./src/i18n/en.json', import.meta.url).pathname
 const NAME = /^virtual:words\/(first|later)$/
