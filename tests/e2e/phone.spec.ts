@@ -19,7 +19,7 @@ test('on a phone the board is a list: what is next is a tap away, every stage tw
   await page.goBack()
   await page.getByRole('button', { name: 'Stages of Slip hall walls' }).click()
   const sheet = page.getByRole('dialog')
-  await expect(sheet.getByRole('link')).toHaveCount(7)
+  await expect(sheet.getByRole('link')).toHaveCount(8)
   await sheet.getByRole('link', { name: /Section/ }).click()
   await expect(page).toHaveURL(new RegExp(`section/${surface('Slip hall walls')}`))
   await expect(sheet).toBeHidden()
