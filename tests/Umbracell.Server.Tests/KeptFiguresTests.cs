@@ -21,6 +21,7 @@ public sealed class KeptFiguresTests(Product product)
         ["a leak"] = walls => walls.EditAsync("surface", ("openLeak", "at the ridge")),
         ["a lift"] = walls => walls.SendAsync(HttpMethod.Post, $"/api/surfaces/{walls.Wall}/spray-log", ("kind", "liftBegun")),
         ["levels of a drum"] = walls => walls.DrumAsync(),
+        ["a probe on its block"] = walls => walls.ProbeAsync(),
         ["a name"] = walls => walls.EditAsync("surface", ("name", "Other")),
         ["the name of the surface beyond a joint"] = walls => walls.RenameBeyondAsync("Z"),
         ["the surface beyond a joint is taken off"] = walls => walls.SendAsync(HttpMethod.Delete, $"/api/surfaces/{walls.Beyond}"),
@@ -356,6 +357,18 @@ public sealed class KeptFiguresTests(Product product)
             {
                 await SendAsync(HttpMethod.Post, $"/api/surfaces/{Wall}/spray-log", ("kind", "drumLevel"), ("side", "a"), ("dip", dip));
             }
+        }
+
+        // Whether depths can be gone by hangs on it at every surface of the job.
+        public async Task ProbeAsync()
+        {
+            var log = $"/api/surfaces/{Wall}/spray-log";
+            await SendAsync(HttpMethod.Post, log, ("kind", "liftBegun"));
+            await SendAsync(HttpMethod.Post, log, ("kind", "liftEnded"));
+            await SendAsync(HttpMethod.Post, log, ("kind", "finished"));
+            await SendAsync(HttpMethod.Post, log, ("kind", "depth"), ("depth", "3 in"));
+            await ShownAsync();
+            await SendAsync(HttpMethod.Post, log, ("kind", "probeChecked"), ("block", "2 in"), ("depth", "3 in"));
         }
 
         public Task SendAsync(HttpMethod method, string path, params (string Field, string Text)[] fields) =>

@@ -113,7 +113,7 @@ public static class ProofFindings
         sample switch
         {
             { Kind: SampleKind.Density, Density: { } density } => DensityOf(density, sheet),
-            { Kind: SampleKind.Adhesion, Pull: { } pull } => PullOf(pull, sample.FailedIn ?? FailedIn.Foam, sheet),
+            { Kind: SampleKind.Adhesion, Pull: { } pull, FailedIn: { } failed } => PullOf(pull, failed, sheet),
             { Kind: SampleKind.Look, Look: CellLook.Even } => new(ProofRules.Sample, "even", Verdict.Clear, Citations.ProofLogged),
             { Kind: SampleKind.Look, Look: { } look } => new(ProofRules.Sample, "uneven", Verdict.Care, Citations.ProofLogged)
             {

@@ -22,7 +22,7 @@ public sealed record ProofQuestion
     [Range(1, 1000)]
     public required double SpecMm { get; init; }
 
-    /// <summary>Area that is sprayed.</summary>
+    /// <summary>Area to spray, ribs developed.</summary>
     [Range(0, 1e6)]
     public required double SprayedM2 { get; init; }
 

@@ -41,6 +41,9 @@ internal sealed class TypedFields(TypedEdit edit)
 
     public void Fault(FieldFault fault) => _faults.Add(fault);
 
+    /// <summary>Whether something is wrong with a field already.</summary>
+    public bool IsFaulty(string field) => _faults.Exists(fault => fault.Field == field);
+
     private static IReadOnlyDictionary<string, string> NoneTooLong(IReadOnlyDictionary<string, string> fields) =>
         fields.FirstOrDefault(field => field.Value?.Length > Longest) is { Key: { } tooLong }
             ? throw FieldFaultsException.Of(tooLong, FaultCode.TooLong)

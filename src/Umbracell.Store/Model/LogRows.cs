@@ -22,10 +22,10 @@ public sealed class LogEntryRow : IJobRow, IFigureInput
     /// <summary>When it arrived; later than it was said where there was no connection.</summary>
     public DateTimeOffset ReceivedAt { get; set; }
 
-    // What is said of the whole job is shown on Spray alone, and nothing that is kept hangs on it. A drum that is opened ends the test
-    // shots before it at every surface; what is withdrawn can have been one.
+    // Of what is said of the whole job little is kept. A drum that is opened ends the test shots before it at every surface; a probe that
+    // is held to its block tells whether depths can be gone by anywhere; what is withdrawn can have been either.
     IEnumerable<Guid> IFigureInput.FiguresOf(Func<string, bool> changes) =>
         SurfaceId is { } surface ? [surface]
-        : Document.Kind is LogEntryKind.DrumOpened or LogEntryKind.Withdrawn ? [JobId]
+        : Document.Kind is LogEntryKind.DrumOpened or LogEntryKind.ProbeChecked or LogEntryKind.Withdrawn ? [JobId]
         : [];
 }

@@ -99,24 +99,33 @@ public sealed class DepthCheckTests
         Of([55, 56], 50).Findings.Single(one => one.Rule.Id == "depthStatement").Case.Name.ShouldBe("few");
     }
 
-    // What is told to be added makes the statement true, or at least every reading reach the specification.
+    // It is enough for what is lacking, never more than a coat beyond it where foam is thin, and nothing where none is.
     [Fact]
-    public void What_is_lacking_brings_every_place_to_the_specification()
+    public void What_is_lacking_is_neither_too_little_nor_more_than_a_coat_too_much()
     {
         (from mm in Depths from spec in Gen.Double[30, 120] select (mm, spec)).Sample(
             one =>
             {
-                var (metres, area) = (one.mm.Select(depth => depth / 1000).ToArray(), Area.FromSquareMetres(40));
-                var lacking = LackingFoam.Of(Sheets.ClosedCell, Length.FromMillimetres(one.spec), area, metres);
-                var part = 40.0 / metres.Length;
-                var coat = Sheets.ClosedCell.ThinnestCoat.Metres;
-                var added = metres.Sum(depth => depth < one.spec / 1000 - 1e-9 ? Math.Max(coat, one.spec / 1000 - depth) * part : 0);
-                lacking.Foam.CubicMetres.ShouldBe(added, 1e-9);
-                lacking.Area.SquareMetres.ShouldBe(metres.Count(depth => depth < one.spec / 1000 - 1e-9) * part, 1e-9);
+                var lacking = Lacking(one.mm, one.spec);
+                var lack = one.mm.Average(depth => Math.Max(0, one.spec - depth) / 1000) * 40;
+                lacking.Foam.CubicMetres.ShouldBeGreaterThanOrEqualTo(lack - 1e-9);
+                lacking.Foam.CubicMetres.ShouldBeLessThanOrEqualTo(
+                    lack + lacking.Area.SquareMetres * Sheets.ClosedCell.ThinnestCoat.Metres + 1e-9
+                );
+                lacking.Area.SquareMetres.ShouldBeLessThanOrEqualTo(40 + 1e-9);
+                Lacking(one.mm, one.spec + 5).Foam.CubicMetres.ShouldBeGreaterThanOrEqualTo(lacking.Foam.CubicMetres - 1e-9);
+                Lacking(one.mm, one.mm.Min()).Foam.CubicMetres.ShouldBe(0);
             },
             iter: 200
         );
+
+        // By hand: one of four places lacks 2 mm, and no coat is thinner than half an inch: 10 m² of 12.7 mm.
+        Lacking([60, 60, 60, 58], 60).Foam.CubicMetres.ShouldBe(0.127, 1e-9);
+        Lacking([60, 60, 60, 40], 60).Foam.CubicMetres.ShouldBe(0.2, 1e-9);
     }
+
+    private static LackingFoam Lacking(double[] mm, double spec) =>
+        LackingFoam.Of(Sheets.ClosedCell, Length.FromMillimetres(spec), Area.FromSquareMetres(40), [.. mm.Select(depth => depth / 1000)]);
 
     private static Verdict Verdict(DepthCheck check, string rule) =>
         check.Findings.Where(one => one.Rule.Id == rule).Max(one => one.Verdict);

@@ -19,7 +19,7 @@ internal static class SurfaceProofs
                 SurfaceKind = surface.Kind,
                 IsShaved = surface.ShavedFlush,
                 SpecMm = thickness * 1000,
-                SprayedM2 = SurfaceReader.Takeoff(surface)?.Sprayed.SquareMetres ?? 0,
+                SprayedM2 = SurfaceReader.Takeoff(surface)?.Developed.SquareMetres ?? 0,
                 Sketch = surface.HasSize ? SketchAnswer.Of(SurfaceReader.SketchOf(surface)) : null,
                 FirstSeed = SeedOf(surface.Id),
                 Entries = [.. records.Log.Where(row => row.SurfaceId is null || row.SurfaceId == surface.Id).Select(row => row.Document)],

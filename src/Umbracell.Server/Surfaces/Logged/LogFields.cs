@@ -102,7 +102,9 @@ internal sealed class LogFields(TypedEdit edit, Job job, Stamp stamp, DrumsAtHan
         fields.TimeOfDay("time", text => time = text);
         fields.Quantity("clockAhead", Zones, minutes => _ahead = TimeSpan.FromMinutes(minutes));
         foreach (
-            var lacks in LacksOf(entry, fields).Concat(ProofFields.LacksOf(entry)).Where(one => one.IsMissing && !fields.Has(one.Field))
+            var lacks in LacksOf(entry, fields)
+                .Concat(ProofFields.LacksOf(entry))
+                .Where(one => one.IsMissing && !fields.IsFaulty(one.Field))
         )
         {
             fields.Fault(Lacking(lacks.Field));

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent } from 'vue'
+import { computed, defineAsyncComponent, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useWriting } from '@/i18n/writing'
 import { useBoard } from '@/shared/state/job'
@@ -38,7 +38,9 @@ const clock = useClock(1_000)
 const head = computed(() => entry.value?.findings[0])
 const isSprayed = computed(() => head.value?.case !== 'unsprayed')
 const left = computed(() => leftOf(entry.value?.at, clock.value))
-const isOver = computed(() => head.value?.case === 'over' || (!!entry.value?.at && left.value === ''))
+// That it is over only the server says: meanwhile somebody can have switched the ventilation off.
+const isOver = computed(() => head.value?.case === 'over')
+watch(left, (now, before) => before && !now && void told.refetch())
 const when = computed(() => {
   const at = entry.value?.at
   if (!at) return t('prove.reEntry.never')
@@ -75,7 +77,8 @@ const name = computed(() => board.data.value?.job.name ?? '')
     <ElSkeleton v-else-if="!entry || !head" :rows="6" animated />
     <template v-else>
       <h2>{{ writing.labelled(t('prove.reEntry.title'), name) }}</h2>
-      <p v-if="!isSprayed" class="quiet"><FindingLine :finding="head" detail /></p>
+      <ProblemNote v-if="told.error.value" :problem="told.error.value" @retry="told.refetch()" />
+      <FindingLine v-if="!isSprayed" :finding="head" detail />
       <template v-else>
         <div class="when" :class="isOver ? 'over' : 'open'" role="status">
           <VerdictMark :verdict="isOver ? 'clear' : 'hold'" :size="34" />
